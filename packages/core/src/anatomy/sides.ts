@@ -1,0 +1,27 @@
+/** The two hands. Left is always named first. */
+export const HANDS = ['left', 'right'] as const;
+export type Hand = (typeof HANDS)[number];
+
+/** Which hand is working at a moment: one, or both together. */
+export type WorkingSide = Hand | 'both';
+
+/** How a dose is spread over the two hands. */
+export const SIDE_PLANS = ['together', 'left', 'right', 'left-then-right', 'right-then-left', 'alternating'] as const;
+export type SidePlan = (typeof SIDE_PLANS)[number];
+
+/** Plans in which one hand at a time works, in the order of work. `alternating` swaps within a set instead. */
+export function handsInTurn(plan: SidePlan): readonly WorkingSide[] {
+  switch (plan) {
+    case 'together':
+      return ['both'];
+    case 'left':
+      return ['left'];
+    case 'right':
+      return ['right'];
+    case 'left-then-right':
+    case 'alternating':
+      return ['left', 'right'];
+    case 'right-then-left':
+      return ['right', 'left'];
+  }
+}

@@ -1,0 +1,2 @@
+export * from './sequence-file.js';
+export * from './sequence-schema.js';

@@ -1,0 +1,127 @@
+import type { Movement } from '../movement.js';
+import { caution, level } from './writing.js';
+
+export const BEARING_HOLDS: readonly Movement[] = [
+  {
+    id: 'bearing.palm-support',
+    name: 'Palm support',
+    family: 'bearing-holds',
+    purpose: 'Bears a growing share of body weight on well-set hands: the posture most practices train for.',
+    howTo: ['Spread the fingers, index knuckle down, pads drawing inward.', 'Push the floor away and stay.'],
+    cues: ['Floor away', 'Pads grip', 'Breathe'],
+    faults: ['Index knuckle lifts', 'Shoulders sink', 'Held breath'],
+    cautions: [
+      caution('On fists or forearms instead while palms hurt.', 'past-sprain', 'arthritis', 'tendon-pain'),
+      caution('Keep split skin off the floor.', 'skin-splits'),
+      caution('Short holds; keep breathing.', 'blood-pressure'),
+    ],
+    trains: ['shoulder girdle', 'wrist flexors', 'finger flexors', 'hand intrinsics'],
+    motions: ['wrist extension', 'shoulder support'],
+    equipment: ['mat'],
+    sides: ['together'],
+    directions: null,
+    strokes: ['in', 'out'],
+    work: ['time', 'breaths'],
+    timed: 'hold',
+    ladder: [
+      level(
+        ['all-fours', 'All fours', 'Knees under the hips.'],
+        ['all fours', 'open palm', 'forward', 'planted'],
+        'planted-strength',
+        '2x20s rest20',
+      ),
+      level(
+        ['knees-back', 'Knees back', 'Straight from knees to head.'],
+        ['knees back', 'open palm', 'forward', 'planted'],
+        'planted-strength',
+        '2x20s rest30',
+      ),
+      level(
+        ['plank', 'Plank', 'On the toes.'],
+        ['plank', 'open palm', 'forward', 'planted'],
+        'planted-strength',
+        '2x20s rest40',
+      ),
+      level(
+        ['pike', 'Pike', 'Hips high, feet on the floor.'],
+        ['pike', 'open palm', 'forward', 'planted'],
+        'planted-strength',
+        '2x20s rest40',
+      ),
+      level(
+        ['wall', 'Wall handstand', 'Belly to the wall, with the coach beside.'],
+        ['wall handstand', 'open palm', 'forward', 'planted'],
+        'planted-strength',
+        '3x15s rest60',
+        ['wall'],
+      ),
+    ],
+  },
+];
+
+export const SETTLE: readonly Movement[] = [
+  {
+    id: 'settle.shakes',
+    name: 'Hand shakes',
+    family: 'settle',
+    purpose: 'Lets go after hard blocks and ends the session.',
+    howTo: ['Arms hanging, shake the hands loose.', 'First forward and back, then turning.'],
+    cues: ['Heavy hands', 'Jaw and shoulders soft'],
+    faults: ['Shaking from a tense shoulder'],
+    cautions: [],
+    trains: [],
+    motions: [],
+    equipment: [],
+    sides: ['together'],
+    directions: null,
+    strokes: ['shake', 'shake'],
+    work: ['time'],
+    timed: 'bout',
+    ladder: [
+      level(
+        ['hanging', 'Arms hanging', 'Gravity does it.'],
+        ['standing', 'none', 'free', 'unloaded'],
+        'settling',
+        '1x30s',
+      ),
+      level(
+        ['overhead', 'Overhead, then hanging', 'Half of the time with the hands up.'],
+        ['standing', 'none', 'free', 'unloaded'],
+        'settling',
+        '1x40s',
+      ),
+    ],
+  },
+  {
+    id: 'settle.resting-breaths',
+    name: 'Resting hands with slow breaths',
+    family: 'settle',
+    purpose: 'Quiet end: open hands, long out-breaths, and a moment to notice how each hand feels.',
+    howTo: ['Sit, backs of the hands on the thighs, fingers loose.', 'Breathe slowly and compare left with right.'],
+    cues: ['Long out-breath', 'Notice: same on both sides?'],
+    faults: ['Skipping it'],
+    cautions: [],
+    trains: [],
+    motions: [],
+    equipment: [],
+    sides: ['together'],
+    directions: null,
+    strokes: ['in', 'out'],
+    work: ['breaths', 'time'],
+    timed: 'hold',
+    ladder: [
+      level(
+        ['seated', 'Seated', 'On a chair or on the heels.'],
+        ['seated', 'none', 'free', 'unloaded'],
+        'settling',
+        '1x6br',
+      ),
+      level(
+        ['seated-long', 'Seated, longer', 'Twelve slow breaths: two minutes.'],
+        ['seated', 'none', 'free', 'unloaded'],
+        'settling',
+        '1x12br',
+      ),
+    ],
+  },
+];

@@ -1,0 +1,96 @@
+import type { MuscleGroup, Motion } from '../anatomy/motions.js';
+import type { SidePlan } from '../anatomy/sides.js';
+import type { Contact, Equipment, Facing, Loading, Posture } from '../anatomy/support.js';
+import type { DirectionPlan, Dose, WorkKind } from '../dose/dose.js';
+import type { DosingKind } from '../dose/usual-ranges.js';
+import type { CautionId } from '../screen/cautions.js';
+
+/** The library's skeleton: thirteen families, in teaching order. */
+export const FAMILIES = {
+  'free-motion': 'Free motion',
+  'tendon-glides': 'Tendon glides',
+  'assisted-stretches': 'Assisted stretches',
+  'planted-rocks': 'Planted rocks',
+  'planted-strength': 'Planted strength',
+  'bearing-holds': 'Bearing holds',
+  isometrics: 'Isometrics',
+  'free-weights': 'Free weights and levers',
+  grip: 'Grip',
+  'edge-work': 'Edge work',
+  hangs: 'Hangs',
+  neighbours: 'Neighbours',
+  settle: 'Settle',
+} as const;
+export type FamilyId = keyof typeof FAMILIES;
+
+/** A reason to be careful with this movement, told to everyone, and flagged for athletes who have the named caution. */
+export interface MovementCaution {
+  readonly text: string;
+  readonly concerns: readonly CautionId[];
+}
+
+/** One rung of a ladder. */
+export interface Level {
+  readonly id: string;
+  readonly name: string;
+  /** How this rung differs from the others. */
+  readonly description: string;
+  readonly posture: Posture;
+  readonly contact: Contact;
+  readonly facing: Facing;
+  readonly loading: Loading;
+  /** Needed for this level beyond the movement's own equipment. */
+  readonly equipment: readonly Equipment[];
+  /** The usual dose to start from. For repetitions it always carries a tempo. */
+  readonly dose: Dose;
+  /** Which published or working dose range applies. */
+  readonly dosing: DosingKind;
+}
+
+export interface Movement {
+  readonly id: string;
+  readonly name: string;
+  readonly family: FamilyId;
+  readonly purpose: string;
+  readonly howTo: readonly string[];
+  readonly cues: readonly string[];
+  readonly faults: readonly string[];
+  readonly cautions: readonly MovementCaution[];
+  readonly trains: readonly MuscleGroup[];
+  readonly motions: readonly Motion[];
+  readonly equipment: readonly Equipment[];
+  /** Allowed ways to spread the work over the hands; the first is the usual one. */
+  readonly sides: readonly [SidePlan, ...SidePlan[]];
+  /** Names of the two directions, or null when direction means nothing here. */
+  readonly directions: readonly [string, string] | null;
+  /** What the way out and the way back of one repetition are called when counting aloud. */
+  readonly strokes: readonly [string, string];
+  readonly work: readonly [WorkKind, ...WorkKind[]];
+  /** Whether work for time is held still or keeps moving. */
+  readonly timed: 'hold' | 'bout';
+  /** Ordered from easiest to hardest. */
+  readonly ladder: readonly [Level, ...Level[]];
+}
+
+/** Finds a movement by id; lets a studio's own movements stand beside the shipped ones. */
+export type MovementLookup = (movementId: string) => Movement | undefined;
+
+export function findLevel(movement: Movement, levelId: string): Level | undefined {
+  return movement.ladder.find((level) => level.id === levelId);
+}
+
+/** The next harder (+1) or easier (−1) level, or undefined at the end of the ladder. */
+export function neighbourLevel(movement: Movement, levelId: string, step: 1 | -1): Level | undefined {
+  const index = movement.ladder.findIndex((level) => level.id === levelId);
+  return index < 0 ? undefined : movement.ladder[index + step];
+}
+
+/** The movement's usual way with hands and directions, for doses that do not say. */
+export function usualWay(movement: Movement): { sides: SidePlan; directions: DirectionPlan } {
+  return { sides: movement.sides[0], directions: movement.directions ? 'each' : 'none' };
+}
+
+/** Everything that has to be in the room for this level. */
+export function equipmentFor(movement: Movement, level: Level): Equipment[] {
+  return [...new Set([...movement.equipment, ...level.equipment])];
+}

@@ -1,0 +1,47 @@
+import { findLevel, type MovementLookup } from '../movement/movement.js';
+import type { Sequence } from '../sequence/sequence.js';
+import { CAUTIONS, type CautionId, forbidsLoading, type RecordedCaution } from './cautions.js';
+
+/** What an athlete's cautions say about a sequence. `stop` keeps the session from starting; `adapt` is to be shown. */
+export interface CautionFinding {
+  readonly severity: 'stop' | 'adapt';
+  readonly caution: CautionId;
+  readonly text: string;
+  /** Blocks concerned; empty when it is the sequence as a whole. */
+  readonly blockIds: readonly string[];
+}
+
+/**
+ * Holds an athlete's cautions against a sequence. A caution that asks for referral stops every block that is more than free
+ * unloaded motion, until clearance is recorded. An adapting caution names its advice, and the blocks whose movement is
+ * known to concern it.
+ */
+export function cautionFindings(
+  sequence: Sequence,
+  cautions: readonly RecordedCaution[],
+  lookup: MovementLookup,
+): CautionFinding[] {
+  const findings: CautionFinding[] = [];
+  for (const entry of cautions) {
+    const { rule, advice: text } = CAUTIONS[entry.caution];
+    const { caution } = entry;
+    if (forbidsLoading(entry)) {
+      const blockIds = sequence.blocks
+        .filter((block) => loadingOf(block.movementId, block.levelId, lookup) !== 'unloaded')
+        .map((block) => block.id);
+      if (blockIds.length) findings.push({ severity: 'stop', caution, text, blockIds });
+      else findings.push({ severity: 'adapt', caution, text, blockIds });
+    } else if (rule === 'adapt') {
+      const blockIds = sequence.blocks
+        .filter((block) => lookup(block.movementId)?.cautions.some((note) => note.concerns.includes(caution)))
+        .map((block) => block.id);
+      findings.push({ severity: 'adapt', caution, text, blockIds });
+    }
+  }
+  return findings;
+}
+
+function loadingOf(movementId: string, levelId: string, lookup: MovementLookup) {
+  const movement = lookup(movementId);
+  return movement && findLevel(movement, levelId)?.loading;
+}
