@@ -1,0 +1,13 @@
+/** RFC 9457 problem document. */
+export interface Problem {
+  /** Stable: `urn:clay-pot:problem:` and a name. */
+  type: string;
+  title: string;
+  status: number;
+  /** A sentence a person can act on. */
+  detail: string;
+  instance?: string;
+  /** Field by field, with JSON pointers into the request, and lines when the request held a file. */
+  errors?: { pointer: string; message: string; line?: number; column?: number }[];
+  [extension: string]: unknown;
+}

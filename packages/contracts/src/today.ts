@@ -1,0 +1,34 @@
+import type { CautionId } from '@clay-pot/core';
+import type { SessionListItem } from './sessions.js';
+
+export interface TodayDue {
+  assignmentId: string;
+  sequenceId: string;
+  athleteId: string;
+  athleteName: string;
+  practice: string;
+  sequenceTitle: string;
+  durationMs: number;
+  state: 'due' | 'done';
+  missedDays: string[];
+  lastSession: SessionListItem | null;
+  /** Cautions that forbid loading until cleared. */
+  stops: CautionId[];
+}
+
+/** Something that waits for the coach's decision, with why. */
+export interface TodayCall {
+  athleteId: string;
+  athleteName: string;
+  kind: 'refer' | 'ease' | 'hold';
+  reason: string;
+  sessionId: string | null;
+}
+
+export interface Today {
+  /** In the studio's time zone. */
+  day: string;
+  due: TodayDue[];
+  calls: TodayCall[];
+  recent: SessionListItem[];
+}

@@ -1,0 +1,61 @@
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+@Entity('studios')
+export class StudioRow {
+  @PrimaryColumn('char', { length: 36 })
+  id: string;
+
+  @Column('varchar', { length: 120 })
+  name: string;
+
+  /** IANA name. */
+  @Column('varchar', { name: 'time_zone', length: 64 })
+  timeZone: string;
+}
+
+@Entity('accounts')
+export class AccountRow {
+  @PrimaryColumn('char', { length: 36 })
+  id: string;
+
+  @Column('char', { name: 'studio_id', length: 36 })
+  studioId: string;
+
+  @Column('varchar', { length: 254 })
+  email: string;
+
+  @Column('varchar', { length: 120 })
+  name: string;
+
+  @Column('varchar', { name: 'password_hash', length: 255 })
+  passwordHash: string;
+}
+
+/** A signed-in browser. Only a hash of its token is kept. */
+@Entity('sign_ins')
+export class SignInRow {
+  @PrimaryColumn('char', { name: 'token_hash', length: 64 })
+  tokenHash: string;
+
+  @Column('char', { name: 'account_id', length: 36 })
+  accountId: string;
+
+  @Column('datetime', { name: 'expires_at', precision: 3 })
+  expiresAt: Date;
+}
+
+/** A failed try, kept as long as it counts against the next one. */
+@Entity('sign_in_failures')
+export class SignInFailureRow {
+  @PrimaryColumn('bigint', { generated: 'increment' })
+  id: string;
+
+  @Column('varchar', { length: 254 })
+  email: string;
+
+  @Column('varchar', { length: 64 })
+  address: string;
+
+  @Column('datetime', { precision: 3 })
+  at: Date;
+}

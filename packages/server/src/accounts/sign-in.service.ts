@@ -1,0 +1,91 @@
+import { createHash, randomBytes } from 'node:crypto';
+import type { WhoAmI } from '@clay-pot/contracts';
+import { Injectable } from '@nestjs/common';
+import { hash, verify } from '@node-rs/argon2';
+import { addDays, subMinutes } from 'date-fns';
+import { DataSource, LessThan, MoreThan } from 'typeorm';
+import { StudioScope } from '../database/studio-scope.js';
+import { Clock } from '../http/clock.js';
+import { tooManyTries, wrongSignIn } from '../http/problem.js';
+import { AccountRow, SignInFailureRow, SignInRow, StudioRow } from './entities.js';
+
+export const SIGN_IN_DAYS = 30;
+const FAILURE_WINDOW_MIN = 15;
+const MAX_FAILURES_PER_EMAIL = 10;
+const MAX_FAILURES_PER_ADDRESS = 50;
+/** OWASP’s first choice for argon2id: 19 MiB, two passes, one lane. */
+const ARGON2 = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
+
+export const hashPassword = (password: string) => hash(password, ARGON2);
+const hashToken = (token: string) => createHash('sha256').update(token).digest('hex');
+
+/** Who is asking, and the door to their studio's rows. */
+export interface SignedIn {
+  account: AccountRow;
+  studio: StudioRow;
+  scope: StudioScope;
+}
+
+@Injectable()
+export class SignInService {
+  /** Checked when the e-mail is unknown, so that a wrong address takes as long as a wrong password. */
+  private readonly decoy = hashPassword(randomBytes(16).toString('hex'));
+
+  constructor(
+    private readonly source: DataSource,
+    private readonly clock: Clock,
+  ) {}
+
+  /** @returns the token for the cookie. @throws 401, the same for unknown address and wrong password; 429 after too many tries. */
+  async signIn(email: string, password: string, address: string): Promise<string> {
+    await this.refuseTooManyTries(email, address);
+    const account = await this.source.getRepository(AccountRow).findOneBy({ email });
+    const matches = await verify(account?.passwordHash ?? (await this.decoy), password);
+    if (!account || !matches) {
+      await this.source.getRepository(SignInFailureRow).insert({ email, address, at: this.clock.now() });
+      throw wrongSignIn();
+    }
+    const token = randomBytes(32).toString('base64url');
+    const expiresAt = addDays(this.clock.now(), SIGN_IN_DAYS);
+    await this.source
+      .getRepository(SignInRow)
+      .insert({ tokenHash: hashToken(token), accountId: account.id, expiresAt });
+    await this.forgetOld();
+    return token;
+  }
+
+  async signOut(token: string): Promise<void> {
+    await this.source.getRepository(SignInRow).delete({ tokenHash: hashToken(token) });
+  }
+
+  /** The person behind a token, or null when it is unknown or has run out. */
+  async whoHas(token: string): Promise<SignedIn | null> {
+    const signIn = await this.source
+      .getRepository(SignInRow)
+      .findOneBy({ tokenHash: hashToken(token), expiresAt: MoreThan(this.clock.now()) });
+    const account = signIn && (await this.source.getRepository(AccountRow).findOneBy({ id: signIn.accountId }));
+    const studio = account && (await this.source.getRepository(StudioRow).findOneBy({ id: account.studioId }));
+    if (!account || !studio) return null;
+    return { account, studio, scope: new StudioScope(studio.id, studio.timeZone, this.source.manager) };
+  }
+
+  describe({ account, studio }: SignedIn): WhoAmI {
+    return { name: account.name, email: account.email, studio: { name: studio.name, timeZone: studio.timeZone } };
+  }
+
+  private async refuseTooManyTries(email: string, address: string): Promise<void> {
+    const failures = this.source.getRepository(SignInFailureRow);
+    const at = MoreThan(subMinutes(this.clock.now(), FAILURE_WINDOW_MIN));
+    const byEmail = await failures.countBy({ email, at });
+    const byAddress = await failures.countBy({ address, at });
+    if (byEmail >= MAX_FAILURES_PER_EMAIL || byAddress >= MAX_FAILURES_PER_ADDRESS) {
+      throw tooManyTries(FAILURE_WINDOW_MIN * 60);
+    }
+  }
+
+  private async forgetOld(): Promise<void> {
+    const now = this.clock.now();
+    await this.source.getRepository(SignInRow).delete({ expiresAt: LessThan(now) });
+    await this.source.getRepository(SignInFailureRow).delete({ at: LessThan(subMinutes(now, FAILURE_WINDOW_MIN)) });
+  }
+}

@@ -1,0 +1,48 @@
+import { type CanActivate, createParamDecorator, type ExecutionContext, Injectable, SetMetadata } from '@nestjs/common';
+import { Reflector } from '@nestjs/core';
+import type { FastifyRequest } from 'fastify';
+import { checkOrigin } from '../http/origin.js';
+import { signInNeeded } from '../http/problem.js';
+import { type SignedIn, SignInService } from './sign-in.service.js';
+
+export const COOKIE = 'claypot';
+const PUBLIC = 'public';
+
+export type SignedInRequest = FastifyRequest & { signedIn?: SignedIn };
+
+/** Marks a route that needs no sign-in. Every other route does. */
+export const Public = () => SetMetadata(PUBLIC, true);
+
+/** Guards every route: the origin of writes, and the sign-in. */
+@Injectable()
+export class SignedInGuard implements CanActivate {
+  constructor(
+    private readonly reflector: Reflector,
+    private readonly signIns: SignInService,
+  ) {}
+
+  async canActivate(context: ExecutionContext): Promise<boolean> {
+    const request = context.switchToHttp().getRequest<SignedInRequest>();
+    checkOrigin(request);
+    if (this.reflector.getAllAndOverride<boolean>(PUBLIC, [context.getHandler(), context.getClass()])) return true;
+    const token = request.cookies[COOKIE];
+    const signedIn = token ? await this.signIns.whoHas(token) : null;
+    if (!signedIn) throw signInNeeded();
+    request.signedIn = signedIn;
+    return true;
+  }
+}
+
+/** The person asking. */
+export const Me = createParamDecorator((_data: unknown, context: ExecutionContext) => {
+  const { signedIn } = context.switchToHttp().getRequest<SignedInRequest>();
+  if (!signedIn) throw signInNeeded();
+  return signedIn;
+});
+
+/** The studio's rows. */
+export const Studio = createParamDecorator((_data: unknown, context: ExecutionContext) => {
+  const { signedIn } = context.switchToHttp().getRequest<SignedInRequest>();
+  if (!signedIn) throw signInNeeded();
+  return signedIn.scope;
+});

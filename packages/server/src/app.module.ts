@@ -1,0 +1,59 @@
+import { type DynamicModule, Module } from '@nestjs/common';
+import { APP_FILTER, APP_GUARD } from '@nestjs/core';
+import { TerminusModule } from '@nestjs/terminus';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { SignInController } from './accounts/sign-in.controller.js';
+import { SignInService } from './accounts/sign-in.service.js';
+import { SignedInGuard } from './accounts/signed-in.guard.js';
+import { AssignmentsController } from './assignments/assignments.controller.js';
+import { AssignmentsService } from './assignments/assignments.service.js';
+import { AthletesController } from './athletes/athletes.controller.js';
+import { AthletesService } from './athletes/athletes.service.js';
+import type { Config } from './config.js';
+import { CONFIG } from './config.token.js';
+import { dataSourceOptions } from './database/data-source.js';
+import { HealthController } from './health/health.controller.js';
+import { Clock } from './http/clock.js';
+import { ProblemFilter } from './http/problem.filter.js';
+import { SchemasController } from './schemas/schemas.controller.js';
+import { SequencesController } from './sequences/sequences.controller.js';
+import { SequencesService } from './sequences/sequences.service.js';
+import { SessionsController } from './sessions/sessions.controller.js';
+import { SessionsService } from './sessions/sessions.service.js';
+import { TodayController } from './today/today.controller.js';
+import { TodayService } from './today/today.service.js';
+
+@Module({})
+export class AppModule {
+  static with(config: Config): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [
+        TypeOrmModule.forRoot(dataSourceOptions(config.databaseUrl)),
+        TerminusModule.forRoot({ logger: false }),
+      ],
+      controllers: [
+        SignInController,
+        AthletesController,
+        SequencesController,
+        AssignmentsController,
+        SessionsController,
+        TodayController,
+        HealthController,
+        SchemasController,
+      ],
+      providers: [
+        { provide: CONFIG, useValue: config },
+        { provide: APP_FILTER, useClass: ProblemFilter },
+        { provide: APP_GUARD, useClass: SignedInGuard },
+        Clock,
+        SignInService,
+        AthletesService,
+        SequencesService,
+        AssignmentsService,
+        SessionsService,
+        TodayService,
+      ],
+    };
+  }
+}

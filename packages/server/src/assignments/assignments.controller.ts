@@ -1,0 +1,31 @@
+import { AssignmentInput, type AssignmentItem } from '@clay-pot/contracts';
+import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { IdPipe } from '../http/id.pipe.js';
+import { AssignmentsService } from './assignments.service.js';
+
+@Controller('assignments')
+export class AssignmentsController {
+  constructor(private readonly assignments: AssignmentsService) {}
+
+  @Get()
+  list(@Studio() scope: StudioScope): Promise<AssignmentItem[]> {
+    return this.assignments.list(scope);
+  }
+
+  @Put(':id')
+  put(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Body() body: AssignmentInput,
+  ): Promise<AssignmentItem> {
+    return this.assignments.put(scope, id, body);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<void> {
+    return this.assignments.remove(scope, id);
+  }
+}

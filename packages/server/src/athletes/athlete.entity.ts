@@ -1,0 +1,52 @@
+import type { CautionInput, Sex } from '@clay-pot/contracts';
+import type { Equipment, Hand } from '@clay-pot/core';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+import type { StudioOwned } from '../database/studio-scope.js';
+
+/** MariaDB hands decimals over as text, so that nothing is lost; these few are small and safe as numbers. */
+const asNumber = {
+  to: (value: number | null) => value,
+  from: (value: string | null) => (value === null ? null : Number(value)),
+};
+
+@Entity('athletes')
+export class AthleteRow implements StudioOwned {
+  @PrimaryColumn('char', { length: 36 })
+  id: string;
+
+  @Column('char', { name: 'studio_id', length: 36 })
+  studioId: string;
+
+  @Column('int', { name: 'row_version' })
+  rowVersion: number;
+
+  @Column('varchar', { length: 120 })
+  name: string;
+
+  @Column('varchar', { length: 200 })
+  practice: string;
+
+  @Column('char', { name: 'birth_date', length: 10, nullable: true })
+  birthDate: string | null;
+
+  @Column('varchar', { length: 16 })
+  sex: Sex;
+
+  @Column('varchar', { name: 'dominant_hand', length: 8 })
+  dominantHand: Hand;
+
+  @Column('decimal', { name: 'stature_cm', precision: 4, scale: 1, nullable: true, transformer: asNumber })
+  statureCm: number | null;
+
+  @Column('decimal', { name: 'mass_kg', precision: 4, scale: 1, nullable: true, transformer: asNumber })
+  massKg: number | null;
+
+  @Column('json')
+  equipment: Equipment[];
+
+  @Column('json')
+  cautions: CautionInput[];
+
+  @Column('varchar', { length: 2000 })
+  notes: string;
+}

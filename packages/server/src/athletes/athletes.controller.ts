@@ -1,0 +1,41 @@
+import { type Athlete, AthleteInput, type AthleteListItem } from '@clay-pot/contracts';
+import { Body, Controller, Get, Headers, Param, Put, Res } from '@nestjs/common';
+import type { FastifyReply } from 'fastify';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { IdPipe } from '../http/id.pipe.js';
+import { AthletesService } from './athletes.service.js';
+
+@Controller('athletes')
+export class AthletesController {
+  constructor(private readonly athletes: AthletesService) {}
+
+  @Get()
+  list(@Studio() scope: StudioScope): Promise<AthleteListItem[]> {
+    return this.athletes.list(scope);
+  }
+
+  @Get(':id')
+  async get(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<Athlete> {
+    const athlete = await this.athletes.get(scope, id);
+    reply.header('etag', athlete.etag);
+    return athlete;
+  }
+
+  @Put(':id')
+  async put(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Body() body: AthleteInput,
+    @Headers('if-match') ifMatch: string | undefined,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<Athlete> {
+    const athlete = await this.athletes.put(scope, id, body, ifMatch);
+    reply.header('etag', athlete.etag);
+    return athlete;
+  }
+}

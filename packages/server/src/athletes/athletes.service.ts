@@ -1,0 +1,118 @@
+import type { Athlete, AthleteInput, AthleteListItem } from '@clay-pot/contracts';
+import { Injectable } from '@nestjs/common';
+import { subDays } from 'date-fns';
+import type { StudioScope } from '../database/studio-scope.js';
+import { Clock, dayIn } from '../http/clock.js';
+import { etagOf, versionOf } from '../http/etag.js';
+import { invalid, staleEdit, versionNeeded } from '../http/problem.js';
+import { SessionRow } from '../sessions/session.entities.js';
+import { AthleteRow } from './athlete.entity.js';
+
+/** How far the strip of sessions beside a name looks back. */
+const STRIP_DAYS = 56;
+
+@Injectable()
+export class AthletesService {
+  constructor(private readonly clock: Clock) {}
+
+  async list(scope: StudioScope): Promise<AthleteListItem[]> {
+    const rows = await scope.of(AthleteRow).find({ order: { name: 'ASC' } });
+    const since = subDays(this.clock.now(), STRIP_DAYS);
+    const recent: { athleteId: string; startedAt: Date }[] = await scope
+      .of(SessionRow)
+      .query('session')
+      .andWhere('session.started_at >= :since', { since })
+      .select(['session.athlete_id AS athleteId', 'session.started_at AS startedAt'])
+      .getRawMany();
+    const last: { athleteId: string; at: Date }[] = await scope
+      .of(SessionRow)
+      .query('session')
+      .select(['session.athlete_id AS athleteId', 'MAX(session.started_at) AS at'])
+      .groupBy('session.athlete_id')
+      .getRawMany();
+    const lastOf = new Map(last.map((row) => [row.athleteId, row.at.toISOString()]));
+    const sessionsOf = (id: string) => recent.filter((session) => session.athleteId === id);
+    return rows.map((row) => ({
+      ...present(row),
+      lastSessionAt: lastOf.get(row.id) ?? null,
+      recentDays: countByDay(sessionsOf(row.id).map((session) => dayIn(scope.timeZone, session.startedAt))),
+    }));
+  }
+
+  async get(scope: StudioScope, id: string): Promise<Athlete> {
+    return present(await scope.of(AthleteRow).get(id, 'athlete'));
+  }
+
+  /** Creates or replaces. Creating twice with the same content is one creation; replacing needs the version that was edited. */
+  async put(scope: StudioScope, id: string, input: AthleteInput, ifMatch: string | undefined): Promise<Athlete> {
+    this.check(scope, input);
+    const rows = scope.of(AthleteRow);
+    const content = {
+      ...input,
+      birthDate: input.birthDate ?? null,
+      statureCm: input.statureCm ?? null,
+      massKg: input.massKg ?? null,
+    };
+    if (ifMatch === undefined) {
+      if (await rows.insert({ id, rowVersion: 1, ...content }, 'athlete')) return this.get(scope, id);
+      const existing = present(await rows.get(id, 'athlete'));
+      if (JSON.stringify(contentOf(existing)) === JSON.stringify(contentOf(content))) return existing;
+      throw versionNeeded();
+    }
+    await rows.get(id, 'athlete');
+    const rowVersion = versionOf(ifMatch);
+    if ((await rows.update({ id, rowVersion }, { ...content, rowVersion: rowVersion + 1 })) === 0) {
+      const current = await this.get(scope, id);
+      throw staleEdit({ current }, current.etag);
+    }
+    return this.get(scope, id);
+  }
+
+  private check(scope: StudioScope, input: AthleteInput): void {
+    const today = dayIn(scope.timeZone, this.clock.now());
+    const errors = [];
+    if (input.birthDate && (input.birthDate > today || input.birthDate < '1900-01-01')) {
+      errors.push({ pointer: '/birthDate', message: `must lie between 1900-01-01 and today, ${today}` });
+    }
+    input.cautions.forEach((entry, index) => {
+      const at = `/cautions/${index}`;
+      if (input.cautions.findIndex((other) => other.caution === entry.caution) !== index) {
+        errors.push({ pointer: `${at}/caution`, message: 'is in the list twice: keep one entry' });
+      }
+      if (Boolean(entry.clearedOn) !== Boolean(entry.clearedBy)) {
+        const missing = entry.clearedOn ? 'clearedBy' : 'clearedOn';
+        errors.push({
+          pointer: `${at}/${missing}`,
+          message: 'clearance needs both a day and the name of who cleared it',
+        });
+      }
+      if (entry.clearedOn && entry.clearedOn > today) {
+        errors.push({ pointer: `${at}/clearedOn`, message: `must not lie after today, ${today}` });
+      }
+    });
+    if (errors.length) throw invalid(errors);
+  }
+}
+
+export function present({ studioId: _studioId, rowVersion, ...row }: AthleteRow): Athlete {
+  return { ...row, etag: etagOf(rowVersion) };
+}
+
+function contentOf({
+  name,
+  practice,
+  birthDate,
+  sex,
+  dominantHand,
+  statureCm,
+  massKg,
+  ...rest
+}: AthleteInput): unknown[] {
+  return [name, practice, birthDate, sex, dominantHand, statureCm, massKg, rest.equipment, rest.cautions, rest.notes];
+}
+
+function countByDay(days: readonly string[]): { day: string; sessions: number }[] {
+  const counts = new Map<string, number>();
+  for (const day of days) counts.set(day, (counts.get(day) ?? 0) + 1);
+  return [...counts].map(([day, sessions]) => ({ day, sessions })).sort((a, b) => a.day.localeCompare(b.day));
+}

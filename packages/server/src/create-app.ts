@@ -1,0 +1,56 @@
+import compress from '@fastify/compress';
+import cookie from '@fastify/cookie';
+import helmet from '@fastify/helmet';
+import { NestFactory } from '@nestjs/core';
+import { FastifyAdapter, type NestFastifyApplication } from '@nestjs/platform-fastify';
+import { DataSource } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { AppModule } from './app.module.js';
+import type { Config } from './config.js';
+import { migrate } from './database/data-source.js';
+import { seedWhenEmpty } from './database/demo/seed.js';
+import { StructuredLogger } from './http/logger.js';
+import { serveOpenApi } from './http/openapi.js';
+import { validation } from './http/validation.js';
+import { serveWeb } from './http/web-files.js';
+
+const BODY_LIMIT_BYTES = 1_048_576;
+
+/** The whole server, migrated and seeded, not yet listening. */
+export async function createApp(config: Config, now: () => Date = () => new Date()): Promise<NestFastifyApplication> {
+  const adapter = new FastifyAdapter({
+    logger: { level: config.logLevel },
+    genReqId: () => uuid(),
+    bodyLimit: BODY_LIMIT_BYTES,
+    routerOptions: { maxParamLength: 100 },
+  });
+  const app = await NestFactory.create<NestFastifyApplication>(AppModule.with(config), adapter, {
+    logger: new StructuredLogger(adapter.getInstance().log),
+    abortOnError: false,
+  });
+  app.setGlobalPrefix('api');
+  app.useGlobalPipes(validation);
+  await app.register(cookie);
+  await app.register(compress, { threshold: 1024 });
+  await app.register(helmet, {
+    hsts: config.secureCookie,
+    contentSecurityPolicy: {
+      directives: {
+        defaultSrc: ["'self'"],
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        fontSrc: ["'self'", 'data:'],
+        workerSrc: ["'self'"],
+        frameAncestors: ["'none'"],
+        upgradeInsecureRequests: config.secureCookie ? [] : null,
+      },
+    },
+  });
+  serveOpenApi(app);
+  await serveWeb(app, config.webRoot);
+  const source = app.get(DataSource);
+  await migrate(source, async () => {
+    if (config.seedDemo) await seedWhenEmpty(source, now());
+  });
+  return app;
+}

@@ -1,0 +1,50 @@
+import { DataSource, type DataSourceOptions } from 'typeorm';
+import { AccountRow, SignInFailureRow, SignInRow, StudioRow } from '../accounts/entities.js';
+import { AssignmentRow } from '../assignments/assignment.entity.js';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import { SequenceRow } from '../sequences/sequence.entity.js';
+import { BlockReportRow, DoneSetRow, SessionRow } from '../sessions/session.entities.js';
+import { FirstHouse1780000000000 } from './migrations/1780000000000-first-house.js';
+
+export const ENTITIES = [
+  StudioRow,
+  AccountRow,
+  SignInRow,
+  SignInFailureRow,
+  AthleteRow,
+  SequenceRow,
+  AssignmentRow,
+  SessionRow,
+  DoneSetRow,
+  BlockReportRow,
+];
+
+export function dataSourceOptions(url: string): DataSourceOptions {
+  return {
+    type: 'mariadb',
+    url: url.replace(/^mysql:/, 'mariadb:'),
+    entities: ENTITIES,
+    migrations: [FirstHouse1780000000000],
+    synchronize: false,
+    timezone: 'Z',
+    charset: 'utf8mb4_unicode_520_ci',
+    poolSize: 10,
+  };
+}
+
+const MIGRATION_LOCK = 'clay-pot-migrate';
+const LOCK_WAIT_S = 60;
+
+/** Brings the tables up to date, and runs `then` under the same lock: of several instances starting at once, one does the work. */
+export async function migrate(source: DataSource, then: () => Promise<void> = async () => {}): Promise<void> {
+  const runner = source.createQueryRunner();
+  try {
+    const [row] = await runner.query('SELECT GET_LOCK(?, ?) AS got', [MIGRATION_LOCK, LOCK_WAIT_S]);
+    if (Number(row.got) !== 1) throw new Error(`Another instance has been migrating for over ${LOCK_WAIT_S} s.`);
+    await source.runMigrations({ transaction: 'each' });
+    await then();
+  } finally {
+    await runner.query('SELECT RELEASE_LOCK(?)', [MIGRATION_LOCK]);
+    await runner.release();
+  }
+}

@@ -1,0 +1,137 @@
+import {
+  addDays,
+  type Bout,
+  compileTimeline,
+  doneOf,
+  type Playhead,
+  type Sequence,
+  type Timeline,
+  weekdayOf,
+  type WorkingSide,
+} from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import type { BlockReportRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
+import type { Course } from './people.js';
+import type { SeededRandom } from './random.js';
+import { earlierForm } from './sequences.js';
+
+/** Weeks at the start in which the sequence was still in its shorter form. */
+const EARLY_WEEKS = 3;
+
+export interface History {
+  readonly sessions: SessionRow[];
+  readonly sets: DoneSetRow[];
+  readonly reports: BlockReportRow[];
+}
+
+export interface Telling {
+  readonly studioId: string;
+  readonly athleteId: string;
+  readonly sequenceId: string;
+  readonly sequence: Sequence;
+  readonly weekdays: readonly number[];
+  readonly course: Course;
+  /** ISO day; the history ends the day before. */
+  readonly today: string;
+  /** The instant of a local time on a day. */
+  readonly at: (day: string, minutesAfterMidnight: number) => Date;
+}
+
+/** Tells one athlete's weeks up to yesterday: planned days, misses, sides that fall short, a flare-up, and how it felt. */
+export function tellHistory(telling: Telling, random: SeededRandom): History {
+  const { course, today, weekdays } = telling;
+  const history: History = { sessions: [], sets: [], reports: [] };
+  const days = Array.from({ length: course.weeks * 7 }, (_, index) => addDays(today, index - course.weeks * 7));
+  const planned = days.filter((day) => weekdays.includes(weekdayOf(day)) && !random.chance(course.missChance));
+  planned.forEach((day, index) => {
+    const weeksAgo = (Date.parse(today) - Date.parse(day)) / (7 * 24 * 3600 * 1000);
+    tellSession(telling, day, weeksAgo, index === planned.length - 1, history, random);
+  });
+  return history;
+}
+
+function tellSession(
+  telling: Telling,
+  day: string,
+  weeksAgo: number,
+  isLast: boolean,
+  history: History,
+  random: SeededRandom,
+): void {
+  const { studioId, athleteId, sequenceId, course } = telling;
+  const plan = weeksAgo > course.weeks - EARLY_WEEKS ? earlierForm(telling.sequence) : telling.sequence;
+  const timeline = compileTimeline(plan, shippedMovement);
+  const startedAt = telling.at(day, 17 * 60 + random.between(0, 120));
+  const id = random.id(startedAt);
+  const flare = course.flareWeeksAgo !== undefined && Math.abs(weeksAgo - course.flareWeeksAgo) < 0.5;
+  const endsEarly = flare || random.chance(0.05);
+  const boutsDone = endsEarly ? Math.ceil(timeline.bouts.length * (0.55 + random.next() * 0.3)) : timeline.bouts.length;
+  const reached = timeline.bouts.slice(0, boutsDone);
+  const stretch = 1.02 + random.next() * 0.08;
+  const instant = (ms: number) => new Date(startedAt.getTime() + Math.round(ms * stretch));
+  for (const bout of reached) {
+    for (const { side, amount } of doneOf(timeline, bout, atEnd(timeline, bout))) {
+      const endedAt = instant(bout.endMs);
+      const { blockId, set, direction, unit, plannedAmount } = bout;
+      const { movementId, levelId } = plan.blocks[bout.blockIndex]!;
+      const shared = {
+        studioId,
+        sessionId: id,
+        blockId,
+        movementId,
+        levelId,
+        set,
+        side,
+        direction,
+        unit,
+        plannedAmount,
+      };
+      const doneAmount = fallShort(amount, side, bout, course, random);
+      history.sets.push({ id: random.id(endedAt), ...shared, doneAmount, endedAt, corrects: null });
+    }
+  }
+  const blocksDone = new Set(reached.map((bout) => bout.blockId));
+  for (const [index, block] of plan.blocks.entries()) {
+    if (!blocksDone.has(block.id)) continue;
+    const loads = ['load', 'strength', 'skill'].includes(block.phase);
+    const usual = loads ? course.discomfort : Math.max(0, course.discomfort - 1);
+    let discomfort = Math.max(0, usual + random.between(-1, 1));
+    if (flare && loads) discomfort = random.between(4, 6);
+    else if (!isLast) discomfort = Math.min(discomfort, 4);
+    if (isLast) discomfort = Math.min(discomfort, course.lastDiscomfort ?? 2);
+    if (isLast && course.lastDiscomfort !== undefined && block.phase === 'strength') discomfort = course.lastDiscomfort;
+    const exertion = Math.min(10, (loads ? random.between(4, 7) : random.between(1, 3)) + (flare ? 1 : 0));
+    const at = instant(timeline.blocks[index]!.endMs + 4000);
+    const shared = { studioId, sessionId: id, blockId: block.id, discomfort, exertion };
+    const note = flare && discomfort >= 5 ? 'Sore at the back of the wrist, eased off.' : '';
+    history.reports.push({ id: random.id(at), ...shared, note, at });
+  }
+  const endedAt = instant(reached[reached.length - 1]!.endMs + 20_000);
+  const ending = endsEarly ? 'ended early' : 'completed';
+  const note = flare ? 'Ended early because of the wrist. Unloaded for two days.' : '';
+  history.sessions.push({
+    id,
+    studioId,
+    athleteId,
+    sequenceId,
+    plan,
+    startedAt,
+    endedAt,
+    ending,
+    stopSign: null,
+    note,
+  });
+}
+
+/** The playhead at a bout's end, so that the full amount comes from the same rule as in a led session. */
+function atEnd(timeline: Timeline, bout: Bout): Playhead {
+  return { event: bout.lastEvent, elapsedMs: timeline.events[bout.lastEvent]!.durationMs, addedMs: 0 };
+}
+
+/** Mostly all of it; now and then less, more often so on the weaker side in later sets. */
+function fallShort(amount: number, side: WorkingSide, bout: Bout, course: Course, random: SeededRandom): number {
+  const weak = side === course.weakSide;
+  if (!random.chance(weak ? 0.35 : 0.04)) return amount;
+  const share = bout.unit === 'seconds' ? 0.2 : 0.15;
+  return Math.max(1, amount - Math.max(1, Math.round(amount * share * (0.5 + random.next()))));
+}

@@ -1,0 +1,90 @@
+import { TZDate } from '@date-fns/tz';
+import type { DataSource, EntityTarget, ObjectLiteral } from 'typeorm';
+import { AccountRow, StudioRow } from '../../accounts/entities.js';
+import { hashPassword } from '../../accounts/sign-in.service.js';
+import { AssignmentRow } from '../../assignments/assignment.entity.js';
+import { AthleteRow } from '../../athletes/athlete.entity.js';
+import { dayIn } from '../../http/clock.js';
+import { SequenceRow } from '../../sequences/sequence.entity.js';
+import { BlockReportRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
+import { addDays, weekdayOf } from '@clay-pot/core';
+import { SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
+import { type History, tellHistory } from './history.js';
+import { demoPeople } from './people.js';
+import { SeededRandom } from './random.js';
+import { DEMO_SEQUENCES, type SequenceKey } from './sequences.js';
+
+export const DEMO_SIGN_IN = { email: 'coach@lanternfield.example', password: 'lantern-hall' };
+const SEED = 20_417;
+const TIME_ZONE = 'Europe/Amsterdam';
+const ROWS_PER_INSERT = 400;
+
+/** Fills an empty database with Lanternfield Hall. Does nothing when there is a studio already. */
+export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void> {
+  if ((await source.getRepository(StudioRow).count()) > 0) return;
+  const random = new SeededRandom(SEED);
+  const today = dayIn(TIME_ZONE, now);
+  const early = new Date(now.getTime() - 80 * 24 * 3600 * 1000);
+  const studioId = random.id(early);
+  const passwordHash = await hashPassword(DEMO_SIGN_IN.password);
+  await source.transaction(async (manager) => {
+    const add = async <E extends ObjectLiteral>(entity: EntityTarget<E>, rows: readonly E[]) => {
+      for (let start = 0; start < rows.length; start += ROWS_PER_INSERT) {
+        const some = rows.slice(start, start + ROWS_PER_INSERT);
+        await manager.createQueryBuilder().insert().into(entity).values(some).updateEntity(false).execute();
+      }
+    };
+    await add(StudioRow, [{ id: studioId, name: 'Lanternfield Hall', timeZone: TIME_ZONE }]);
+    const { email } = DEMO_SIGN_IN;
+    await add(AccountRow, [{ id: random.id(early), studioId, email, name: 'Maren Holloway', passwordHash }]);
+    const sequenceIds = new Map<SequenceKey, string>();
+    for (const [key, document] of Object.entries(DEMO_SEQUENCES) as [
+      SequenceKey,
+      (typeof DEMO_SEQUENCES)[SequenceKey],
+    ][]) {
+      const id = random.id(early);
+      sequenceIds.set(key, id);
+      const versions = { rowVersion: 1, schemaVersion: SEQUENCE_FORMAT_VERSION };
+      await add(SequenceRow, [
+        { id, studioId, ...versions, title: document.title, document, updatedAt: early, removedAt: null },
+      ]);
+    }
+    const histories: History[] = [];
+    const birthDate = (yearsAgo: number, monthDay: string) => {
+      const thisYear = Number(today.slice(0, 4));
+      const hadBirthday = monthDay <= today.slice(5);
+      return `${thisYear - yearsAgo - (hadBirthday ? 0 : 1)}-${monthDay}`;
+    };
+    for (const { athlete, gives, course } of demoPeople(birthDate)) {
+      const athleteId = random.id(early);
+      await add(AthleteRow, [{ id: athleteId, studioId, rowVersion: 1, ...athlete }]);
+      const sequenceId = sequenceIds.get(gives.sequence)!;
+      // Counted from today's weekday, so that whichever day the house is opened there is work in it.
+      const weekdays = gives.weekdayOffsets
+        .map((offset) => ((weekdayOf(today) - 1 + offset) % 7) + 1)
+        .sort((a, b) => a - b);
+      const fromDay = addDays(today, -course.weeks * 7);
+      await add(AssignmentRow, [{ id: random.id(early), studioId, sequenceId, athleteId, weekdays, fromDay }]);
+      const sequence = DEMO_SEQUENCES[gives.sequence];
+      const at = (day: string, minutes: number) => localInstant(day, minutes);
+      histories.push(tellHistory({ studioId, athleteId, sequenceId, sequence, weekdays, course, today, at }, random));
+    }
+    await add(
+      SessionRow,
+      histories.flatMap((history) => history.sessions),
+    );
+    await add(
+      DoneSetRow,
+      histories.flatMap((history) => history.sets),
+    );
+    await add(
+      BlockReportRow,
+      histories.flatMap((history) => history.reports),
+    );
+  });
+}
+
+function localInstant(day: string, minutes: number): Date {
+  const [year, month, date] = day.split('-').map(Number) as [number, number, number];
+  return new Date(new TZDate(year, month - 1, date, Math.floor(minutes / 60), minutes % 60, TIME_ZONE).getTime());
+}

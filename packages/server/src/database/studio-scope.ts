@@ -1,0 +1,95 @@
+import {
+  type DeepPartial,
+  type EntityManager,
+  type EntityTarget,
+  type FindManyOptions,
+  type FindOptionsWhere,
+  type ObjectLiteral,
+  type Repository,
+  type SelectQueryBuilder,
+} from 'typeorm';
+import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
+import { notFound } from '../http/problem.js';
+
+/** A row that belongs to a studio. */
+export interface StudioOwned extends ObjectLiteral {
+  id: string;
+  studioId: string;
+}
+
+/**
+ * The only door to a studio's rows. Services get a scope, never a bare repository, so that the studio is applied here and
+ * nowhere else: what belongs to another studio does not exist.
+ */
+export class StudioScope {
+  constructor(
+    readonly studioId: string,
+    readonly timeZone: string,
+    private readonly manager: EntityManager,
+  ) {}
+
+  of<E extends StudioOwned>(entity: EntityTarget<E>): ScopedRows<E> {
+    return new ScopedRows(this.studioId, this.manager.getRepository(entity));
+  }
+
+  /** Runs work whose writes stand or fall together. */
+  transaction<T>(work: (scope: StudioScope) => Promise<T>): Promise<T> {
+    return this.manager.transaction((manager) => work(new StudioScope(this.studioId, this.timeZone, manager)));
+  }
+}
+
+export class ScopedRows<E extends StudioOwned> {
+  constructor(
+    private readonly studioId: string,
+    private readonly rows: Repository<E>,
+  ) {}
+
+  find(options: Omit<FindManyOptions<E>, 'where'> & { where?: FindOptionsWhere<E> } = {}): Promise<E[]> {
+    return this.rows.find({ ...options, where: this.within(options.where ?? {}) });
+  }
+
+  one(where: FindOptionsWhere<E>): Promise<E | null> {
+    return this.rows.findOneBy(this.within(where));
+  }
+
+  /** @throws 404 naming what was looked for. */
+  async get(id: string, what: string): Promise<E> {
+    const row = await this.one({ id } as FindOptionsWhere<E>);
+    if (!row) throw notFound(what);
+    return row;
+  }
+
+  /**
+   * Adds a row. @returns false when the id is taken in this studio.
+   * @throws 404 when the id belongs to somebody else, which is all that may be told of it.
+   */
+  async insert(row: Omit<E, 'studioId'>, what: string): Promise<boolean> {
+    try {
+      await this.rows.insert({ ...row, studioId: this.studioId } as unknown as QueryDeepPartialEntity<E>);
+      return true;
+    } catch (error) {
+      if ((error as { code?: string }).code !== 'ER_DUP_ENTRY') throw error;
+      await this.get((row as unknown as StudioOwned).id, what);
+      return false;
+    }
+  }
+
+  /** @returns how many rows were changed. */
+  async update(where: FindOptionsWhere<E>, change: DeepPartial<E>): Promise<number> {
+    const result = await this.rows.update(this.within(where), change as unknown as QueryDeepPartialEntity<E>);
+    return result.affected ?? 0;
+  }
+
+  async remove(where: FindOptionsWhere<E>): Promise<number> {
+    return (await this.rows.delete(this.within(where))).affected ?? 0;
+  }
+
+  /** A query that already has its WHERE: add to it with `andWhere`. */
+  query(alias: string): SelectQueryBuilder<E> {
+    return this.rows.createQueryBuilder(alias).where(`${alias}.studio_id = :studioId`, { studioId: this.studioId });
+  }
+
+  private within(where: FindOptionsWhere<E>): FindOptionsWhere<E> {
+    return { ...where, studioId: this.studioId };
+  }
+}

@@ -1,0 +1,16 @@
+import type { FastifyRequest } from 'fastify';
+import { foreignOrigin } from './problem.js';
+
+const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
+
+/** Refuses writes that a browser sends from another site's page. Programs that send no Origin carry no ambient cookie either. */
+export function checkOrigin(request: FastifyRequest): void {
+  if (SAFE.has(request.method)) return;
+  const { origin, host, 'sec-fetch-site': site } = request.headers;
+  if (site && site !== 'same-origin' && site !== 'none') throw foreignOrigin();
+  if (origin && hostOf(origin) !== host) throw foreignOrigin();
+}
+
+function hostOf(origin: string): string | null {
+  return URL.canParse(origin) ? new URL(origin).host : null;
+}

@@ -1,0 +1,75 @@
+import type { Problem } from '@clay-pot/contracts';
+import { HttpException } from '@nestjs/common';
+
+const TYPE = 'urn:clay-pot:problem:';
+
+type FieldErrors = NonNullable<Problem['errors']>;
+
+/** An answer that is an RFC 9457 problem document. Throw one of the kinds below rather than a bare status. */
+export class ProblemError extends HttpException {
+  constructor(
+    readonly problem: Problem,
+    readonly headers: Record<string, string> = {},
+  ) {
+    super(problem.detail, problem.status);
+  }
+}
+
+function problem(name: string, status: number, title: string, detail: string, more: Partial<Problem> = {}): Problem {
+  return { type: TYPE + name, title, status, detail, ...more };
+}
+
+export const notFound = (what: string) =>
+  new ProblemError(problem('not-found', 404, 'Not found', `There is no such ${what} in this studio.`));
+
+export const invalid = (errors: FieldErrors) => {
+  const first = errors[0];
+  const more = errors.length > 1 ? ` (and ${errors.length - 1} more)` : '';
+  const detail = first ? `${first.pointer || 'The request'}: ${first.message}${more}` : 'The request is not valid.';
+  return new ProblemError(problem('invalid', 422, 'Something in it is not valid', detail, { errors }));
+};
+
+export const brokenFile = (errors: FieldErrors) =>
+  new ProblemError(
+    problem(
+      'broken-file',
+      422,
+      'The file cannot be imported',
+      `Nothing was stored. ${errors.length} ${errors.length === 1 ? 'place needs' : 'places need'} attention.`,
+      { errors },
+    ),
+  );
+
+export const signInNeeded = () =>
+  new ProblemError(problem('sign-in-needed', 401, 'Sign in first', 'You are signed out. Sign in to go on.'));
+
+export const wrongSignIn = () =>
+  new ProblemError(
+    problem('wrong-sign-in', 401, 'Sign-in failed', 'E-mail address and password do not belong together.'),
+  );
+
+export const tooManyTries = (waitS: number) =>
+  new ProblemError(
+    problem('too-many-tries', 429, 'Too many tries', `Wait ${Math.ceil(waitS / 60)} min before you try again.`),
+    { 'retry-after': String(waitS) },
+  );
+
+export const foreignOrigin = () =>
+  new ProblemError(problem('foreign-origin', 403, 'Refused', 'Changes are taken from this site’s own pages only.'));
+
+export const staleEdit = (extension: Record<string, unknown>, etag: string) =>
+  new ProblemError(
+    problem('stale-edit', 412, 'Changed elsewhere', 'It was changed elsewhere since you opened it.', extension),
+    { etag },
+  );
+
+export const versionNeeded = () =>
+  new ProblemError(
+    problem('version-needed', 428, 'Version needed', 'It exists already: send If-Match with the version you edited.'),
+  );
+
+export const conflict = (detail: string) =>
+  new ProblemError(problem('conflict', 409, 'Not possible as it stands', detail));
+
+export const plain = (status: number, detail: string) =>
+  new ProblemError(problem(`http-${status}`, status, status >= 500 ? 'Our fault' : 'Not possible', detail));

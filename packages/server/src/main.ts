@@ -1,0 +1,19 @@
+import { readConfig } from './config.js';
+import { createApp } from './create-app.js';
+
+const config = readConfig(process.env);
+const app = await createApp(config);
+await app.listen(config.port, config.host);
+
+let closing = false;
+async function close(): Promise<void> {
+  if (closing) return;
+  closing = true;
+  await app.close();
+  process.exit(0);
+}
+process.once('SIGINT', () => void close());
+process.once('SIGTERM', () => void close());
+// Started by a parent: when the parent is gone there is nobody left to stop this process.
+process.once('disconnect', () => void close());
+process.send?.('listening');

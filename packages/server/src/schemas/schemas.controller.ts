@@ -1,0 +1,14 @@
+import { SEQUENCE_SCHEMA } from '@clay-pot/core/exchange';
+import { Controller, Get, Header } from '@nestjs/common';
+import { Public } from '../accounts/signed-in.guard.js';
+
+/** The published schemas of the open file formats. */
+@Public()
+@Controller('schemas')
+export class SchemasController {
+  @Get('sequence-1.json')
+  @Header('content-type', 'application/schema+json; charset=utf-8')
+  sequence(): object {
+    return SEQUENCE_SCHEMA;
+  }
+}

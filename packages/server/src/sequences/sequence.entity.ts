@@ -1,0 +1,32 @@
+import type { Sequence } from '@clay-pot/core';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+import type { StudioOwned } from '../database/studio-scope.js';
+
+/** A sequence is one document; the columns beside it are what lists are sorted and found by. */
+@Entity('sequences')
+export class SequenceRow implements StudioOwned {
+  @PrimaryColumn('char', { length: 36 })
+  id: string;
+
+  @Column('char', { name: 'studio_id', length: 36 })
+  studioId: string;
+
+  @Column('int', { name: 'row_version' })
+  rowVersion: number;
+
+  @Column('int', { name: 'schema_version' })
+  schemaVersion: number;
+
+  @Column('varchar', { length: 120 })
+  title: string;
+
+  @Column('json')
+  document: Sequence;
+
+  @Column('datetime', { name: 'updated_at', precision: 3 })
+  updatedAt: Date;
+
+  /** Set when the coach removes it: removing can be undone, and sessions keep what they led. */
+  @Column('datetime', { name: 'removed_at', precision: 3, nullable: true })
+  removedAt: Date | null;
+}

@@ -1,0 +1,76 @@
+import { SequenceFileInput, SequenceInput, type SequenceListItem, type StoredSequence } from '@clay-pot/contracts';
+import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
+import type { FastifyReply } from 'fastify';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { IdPipe } from '../http/id.pipe.js';
+import { SequencesService } from './sequences.service.js';
+
+@Controller('sequences')
+export class SequencesController {
+  constructor(private readonly sequences: SequencesService) {}
+
+  @Get()
+  list(@Studio() scope: StudioScope): Promise<SequenceListItem[]> {
+    return this.sequences.list(scope);
+  }
+
+  @Get(':id')
+  async get(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<StoredSequence> {
+    return tagged(reply, await this.sequences.get(scope, id));
+  }
+
+  @Put(':id')
+  async put(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Body() body: SequenceInput,
+    @Headers('if-match') ifMatch: string | undefined,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<StoredSequence> {
+    return tagged(reply, await this.sequences.put(scope, id, body, ifMatch));
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<void> {
+    return this.sequences.remove(scope, id);
+  }
+
+  @Post(':id/restore')
+  @HttpCode(200)
+  async restore(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredSequence> {
+    return this.sequences.restore(scope, id);
+  }
+
+  @Get(':id/export')
+  async export(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Res() reply: FastifyReply,
+  ): Promise<void> {
+    const { fileName, text } = await this.sequences.exported(scope, id);
+    await reply
+      .header('content-type', 'application/json; charset=utf-8')
+      .header('content-disposition', `attachment; filename="${fileName}"`)
+      .send(text);
+  }
+
+  @Post('import')
+  async import(
+    @Studio() scope: StudioScope,
+    @Body() body: SequenceFileInput,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<StoredSequence> {
+    return tagged(reply, await this.sequences.imported(scope, body.id, body.text));
+  }
+}
+
+function tagged(reply: FastifyReply, stored: StoredSequence): StoredSequence {
+  reply.header('etag', stored.etag);
+  return stored;
+}

@@ -1,0 +1,135 @@
+import { type SequenceInput, type SequenceListItem, type StoredSequence, toSequence } from '@clay-pot/contracts';
+import { type Block, checkSequence, compareSequences, compileTimeline, findLevel, type Sequence } from '@clay-pot/core';
+import { decodeSequence, encodeSequence, FileError, SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
+import { shippedMovement } from '@clay-pot/core/library';
+import { Injectable } from '@nestjs/common';
+import { IsNull } from 'typeorm';
+import { AssignmentRow } from '../assignments/assignment.entity.js';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { Clock } from '../http/clock.js';
+import { etagOf, versionOf } from '../http/etag.js';
+import { brokenFile, conflict, invalid, notFound, staleEdit, versionNeeded } from '../http/problem.js';
+import { SequenceRow } from './sequence.entity.js';
+
+@Injectable()
+export class SequencesService {
+  constructor(private readonly clock: Clock) {}
+
+  async list(scope: StudioScope): Promise<SequenceListItem[]> {
+    const rows = await scope.of(SequenceRow).find({ where: { removedAt: IsNull() }, order: { title: 'ASC' } });
+    const assignments = await scope.of(AssignmentRow).find();
+    const athletes = await scope.of(AthleteRow).find({ select: { id: true, name: true } });
+    const nameOf = new Map(athletes.map((athlete) => [athlete.id, athlete.name]));
+    return rows.map(({ id, title, document, updatedAt }) => ({
+      id,
+      title,
+      purpose: document.purpose,
+      budgetMin: document.budgetMin,
+      durationMs: compileTimeline(document, shippedMovement).durationMs,
+      blocks: document.blocks.length,
+      updatedAt: updatedAt.toISOString(),
+      athletes: assignments
+        .filter((assignment) => assignment.sequenceId === id)
+        .map(({ athleteId }) => ({ athleteId, name: nameOf.get(athleteId) ?? '' })),
+    }));
+  }
+
+  async get(scope: StudioScope, id: string): Promise<StoredSequence> {
+    return present(await this.row(scope, id));
+  }
+
+  /** Creates or replaces; see `AthletesService.put` for the rules. A refused edit is told what stands and what differs. */
+  async put(
+    scope: StudioScope,
+    id: string,
+    input: SequenceInput,
+    ifMatch: string | undefined,
+  ): Promise<StoredSequence> {
+    const document = soundSequence(input);
+    if (ifMatch === undefined) {
+      if (await this.insert(scope, id, document)) return this.get(scope, id);
+      const existing = await this.get(scope, id);
+      if (encodeSequence(existing.document) === encodeSequence(document)) return existing;
+      throw versionNeeded();
+    }
+    await this.row(scope, id);
+    const rowVersion = versionOf(ifMatch);
+    const change = { rowVersion: rowVersion + 1, title: document.title, document, updatedAt: this.clock.now() };
+    if ((await scope.of(SequenceRow).update({ id, rowVersion }, change)) === 0) {
+      const current = await this.get(scope, id);
+      const changes = compareSequences(current.document, document, nameOfBlock);
+      throw staleEdit({ current, changes }, current.etag);
+    }
+    return this.get(scope, id);
+  }
+
+  /** Takes it off the shelf; `restore` puts it back. */
+  async remove(scope: StudioScope, id: string): Promise<void> {
+    await this.row(scope, id);
+    await scope.of(SequenceRow).update({ id }, { removedAt: this.clock.now() });
+  }
+
+  async restore(scope: StudioScope, id: string): Promise<StoredSequence> {
+    await scope.of(SequenceRow).get(id, 'sequence');
+    await scope.of(SequenceRow).update({ id }, { removedAt: null });
+    return this.get(scope, id);
+  }
+
+  async exported(scope: StudioScope, id: string): Promise<{ fileName: string; text: string }> {
+    const { document } = await this.get(scope, id);
+    const slug = document.title
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '');
+    return { fileName: `${slug || 'sequence'}.claypot.json`, text: encodeSequence(document) };
+  }
+
+  /** Stores the sequence of a file, or nothing: a broken file is answered with lines and fields. */
+  async imported(scope: StudioScope, id: string, text: string): Promise<StoredSequence> {
+    const document = decoded(text);
+    if (!(await this.insert(scope, id, document))) throw conflict('This file was imported already under this id.');
+    return this.get(scope, id);
+  }
+
+  private insert(scope: StudioScope, id: string, document: Sequence): Promise<boolean> {
+    const { title } = document;
+    const updatedAt = this.clock.now();
+    const schemaVersion = SEQUENCE_FORMAT_VERSION;
+    const row = { id, rowVersion: 1, schemaVersion, title, document, updatedAt, removedAt: null };
+    return scope.of(SequenceRow).insert(row, 'sequence');
+  }
+
+  private async row(scope: StudioScope, id: string): Promise<SequenceRow> {
+    const row = await scope.of(SequenceRow).get(id, 'sequence');
+    if (row.removedAt) throw notFound('sequence');
+    return row;
+  }
+}
+
+/** The document as the core's type, checked against the library. @throws 422 with pointers. */
+export function soundSequence(input: SequenceInput, at = ''): Sequence {
+  const document = toSequence(input);
+  const faults = checkSequence(document, shippedMovement);
+  if (faults.length) throw invalid(faults.map((fault) => ({ ...fault, pointer: at + fault.pointer })));
+  return document;
+}
+
+function decoded(text: string): Sequence {
+  try {
+    return decodeSequence(text, shippedMovement);
+  } catch (error) {
+    if (error instanceof FileError) throw brokenFile([...error.faults]);
+    throw error;
+  }
+}
+
+function nameOfBlock(block: Block): string {
+  const movement = shippedMovement(block.movementId);
+  const level = movement && findLevel(movement, block.levelId);
+  return movement && level ? `${movement.name} (${level.name})` : block.movementId;
+}
+
+function present({ id, rowVersion, updatedAt, document }: SequenceRow): StoredSequence {
+  return { id, etag: etagOf(rowVersion), updatedAt: updatedAt.toISOString(), document };
+}

@@ -1,0 +1,112 @@
+import type { Ending } from '@clay-pot/contracts';
+import type { Sequence, StopSign, WorkingSide } from '@clay-pot/core';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+import type { StudioOwned } from '../database/studio-scope.js';
+
+@Entity('sessions')
+export class SessionRow implements StudioOwned {
+  @PrimaryColumn('char', { length: 36 })
+  id: string;
+
+  @Column('char', { name: 'studio_id', length: 36 })
+  studioId: string;
+
+  @Column('char', { name: 'athlete_id', length: 36 })
+  athleteId: string;
+
+  @Column('char', { name: 'sequence_id', length: 36 })
+  sequenceId: string;
+
+  /** The sequence as it was led: later edits of the sequence do not change the record. */
+  @Column('json')
+  plan: Sequence;
+
+  @Column('datetime', { name: 'started_at', precision: 3 })
+  startedAt: Date;
+
+  @Column('datetime', { name: 'ended_at', precision: 3, nullable: true })
+  endedAt: Date | null;
+
+  @Column('varchar', { length: 16, nullable: true })
+  ending: Ending | null;
+
+  @Column('varchar', { name: 'stop_sign', length: 16, nullable: true })
+  stopSign: StopSign | null;
+
+  @Column('varchar', { length: 2000 })
+  note: string;
+}
+
+/** Append-only. */
+@Entity('done_sets')
+export class DoneSetRow implements StudioOwned {
+  @PrimaryColumn('char', { length: 36 })
+  id: string;
+
+  @Column('char', { name: 'studio_id', length: 36 })
+  studioId: string;
+
+  @Column('char', { name: 'session_id', length: 36 })
+  sessionId: string;
+
+  @Column('varchar', { name: 'block_id', length: 64 })
+  blockId: string;
+
+  @Column('varchar', { name: 'movement_id', length: 100 })
+  movementId: string;
+
+  @Column('varchar', { name: 'level_id', length: 100 })
+  levelId: string;
+
+  @Column('int', { name: 'set_number' })
+  set: number;
+
+  @Column('varchar', { length: 8 })
+  side: WorkingSide;
+
+  @Column('varchar', { length: 60, nullable: true })
+  direction: string | null;
+
+  @Column('varchar', { length: 16 })
+  unit: 'repetitions' | 'seconds' | 'breaths';
+
+  @Column('int', { name: 'planned_amount' })
+  plannedAmount: number;
+
+  @Column('int', { name: 'done_amount' })
+  doneAmount: number;
+
+  @Column('datetime', { name: 'ended_at', precision: 3 })
+  endedAt: Date;
+
+  @Column('char', { length: 36, nullable: true })
+  corrects: string | null;
+}
+
+/** Append-only; the latest report of a block stands. */
+@Entity('block_reports')
+export class BlockReportRow implements StudioOwned {
+  @PrimaryColumn('char', { length: 36 })
+  id: string;
+
+  @Column('char', { name: 'studio_id', length: 36 })
+  studioId: string;
+
+  @Column('char', { name: 'session_id', length: 36 })
+  sessionId: string;
+
+  @Column('varchar', { name: 'block_id', length: 64 })
+  blockId: string;
+
+  @Column('tinyint')
+  discomfort: number;
+
+  @Column('tinyint')
+  exertion: number;
+
+  @Column('varchar', { length: 1000 })
+  note: string;
+
+  @Column('datetime', { precision: 3 })
+  at: Date;
+}

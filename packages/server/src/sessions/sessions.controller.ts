@@ -1,0 +1,85 @@
+import {
+  BlockReportInput,
+  DoneSetInput,
+  SessionEndInput,
+  SessionInput,
+  type SessionPage,
+  type SessionRecord,
+} from '@clay-pot/contracts';
+import { Body, Controller, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { IdPipe } from '../http/id.pipe.js';
+import { invalid } from '../http/problem.js';
+import { SessionsService } from './sessions.service.js';
+
+const PAGE = 30;
+const PAGE_MAX = 200;
+
+@Controller('sessions')
+export class SessionsController {
+  constructor(private readonly sessions: SessionsService) {}
+
+  @Get()
+  list(
+    @Studio() scope: StudioScope,
+    @Query('athlete') athlete?: string,
+    @Query('before') before?: string,
+    @Query('limit') limit?: string,
+  ): Promise<SessionPage> {
+    const size = limit === undefined ? PAGE : Number(limit);
+    if (!Number.isInteger(size) || size < 1 || size > PAGE_MAX) {
+      throw invalid([{ pointer: '/limit', message: `must be a whole number within 1–${PAGE_MAX}` }]);
+    }
+    const until = before === undefined ? null : new Date(before);
+    if (until && Number.isNaN(until.getTime())) {
+      throw invalid([{ pointer: '/before', message: 'must be an instant like 2026-05-31T08:30:00.000Z' }]);
+    }
+    return this.sessions.list(scope, athlete ?? null, until, size);
+  }
+
+  @Get(':id')
+  get(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<SessionRecord> {
+    return this.sessions.get(scope, id);
+  }
+
+  @Put(':id')
+  begin(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Body() body: SessionInput,
+  ): Promise<SessionRecord> {
+    return this.sessions.begin(scope, id, body);
+  }
+
+  @Put(':id/sets/:setId')
+  @HttpCode(204)
+  addSet(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Param('setId', IdPipe) setId: string,
+    @Body() body: DoneSetInput,
+  ): Promise<void> {
+    return this.sessions.addSet(scope, id, setId, body);
+  }
+
+  @Put(':id/reports/:reportId')
+  @HttpCode(204)
+  addReport(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Param('reportId', IdPipe) reportId: string,
+    @Body() body: BlockReportInput,
+  ): Promise<void> {
+    return this.sessions.addReport(scope, id, reportId, body);
+  }
+
+  @Put(':id/end')
+  end(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Body() body: SessionEndInput,
+  ): Promise<SessionRecord> {
+    return this.sessions.end(scope, id, body);
+  }
+}

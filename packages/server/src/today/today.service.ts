@@ -1,0 +1,100 @@
+import type { SessionListItem, Today, TodayCall } from '@clay-pot/contracts';
+import {
+  adviseOnDiscomfort,
+  CAUTIONS,
+  cautionsOn,
+  compileTimeline,
+  DISCOMFORT_WORDS,
+  dueOn,
+  forbidsLoading,
+  STOP_SIGNS,
+} from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import { Injectable } from '@nestjs/common';
+import { subDays } from 'date-fns';
+import { AssignmentRow } from '../assignments/assignment.entity.js';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { Clock, dayIn } from '../http/clock.js';
+import { SequenceRow } from '../sequences/sequence.entity.js';
+import { SessionRow } from '../sessions/session.entities.js';
+import { SessionsService } from '../sessions/sessions.service.js';
+
+/** Misses are counted over a week; one day more covers every time zone's start of day. */
+const LOOK_BACK_DAYS = 8;
+const RECENT_SHOWN = 12;
+
+@Injectable()
+export class TodayService {
+  constructor(
+    private readonly clock: Clock,
+    private readonly sessions: SessionsService,
+  ) {}
+
+  async get(scope: StudioScope): Promise<Today> {
+    const now = this.clock.now();
+    const day = dayIn(scope.timeZone, now);
+    const [athletes, sequences, assignments, rows] = await Promise.all([
+      scope.of(AthleteRow).find(),
+      scope.of(SequenceRow).find(),
+      scope.of(AssignmentRow).find(),
+      scope
+        .of(SessionRow)
+        .query('session')
+        .andWhere('session.started_at >= :since', { since: subDays(now, LOOK_BACK_DAYS) })
+        .orderBy('session.started_at', 'DESC')
+        .getMany(),
+    ]);
+    const recent = await this.sessions.present(scope, rows);
+    const athleteOf = new Map(athletes.map((row) => [row.id, row]));
+    const sequenceOf = new Map(sequences.filter((row) => !row.removedAt).map((row) => [row.id, row]));
+    const standing = assignments.filter((row) => sequenceOf.has(row.sequenceId));
+    const sessionDays = recent
+      .filter((session) => session.ending !== null)
+      .map((session) => ({ ...session, day: dayIn(scope.timeZone, new Date(session.startedAt)) }));
+    const due = dueOn(day, standing, sessionDays).map(({ assignment, state, missedDays }) => {
+      const athlete = athleteOf.get(assignment.athleteId)!;
+      const { document } = sequenceOf.get(assignment.sequenceId)!;
+      return {
+        assignmentId: assignment.id,
+        sequenceId: assignment.sequenceId,
+        athleteId: athlete.id,
+        athleteName: athlete.name,
+        practice: athlete.practice,
+        sequenceTitle: document.title,
+        durationMs: compileTimeline(document, shippedMovement).durationMs,
+        state,
+        missedDays: [...missedDays],
+        lastSession: recent.find((session) => session.athleteId === athlete.id) ?? null,
+        stops: cautionsOn(athlete, day)
+          .filter(forbidsLoading)
+          .map((entry) => entry.caution),
+      };
+    });
+    due.sort((a, b) => a.state.localeCompare(b.state) * -1 || a.athleteName.localeCompare(b.athleteName));
+    return { day, due, calls: callsFor(athletes, recent, day), recent: recent.slice(0, RECENT_SHOWN) };
+  }
+}
+
+/** What waits for the coach: referrals first, then each athlete's latest session by the discomfort it ended with. */
+function callsFor(athletes: readonly AthleteRow[], recent: readonly SessionListItem[], day: string): TodayCall[] {
+  return athletes
+    .flatMap((athlete): TodayCall[] => {
+      const who = { athleteId: athlete.id, athleteName: athlete.name };
+      const barred = cautionsOn(athlete, day).find(forbidsLoading);
+      if (barred) return [{ ...who, kind: 'refer', reason: CAUTIONS[barred.caution].advice, sessionId: null }];
+      const last = recent.find((session) => session.athleteId === athlete.id && session.ending !== null);
+      if (!last) return [];
+      if (last.stopSign) {
+        const reason = `Stopped: ${STOP_SIGNS[last.stopSign].toLowerCase()}. Refer before loading again.`;
+        return [{ ...who, kind: 'refer', reason, sessionId: last.id }];
+      }
+      const advice = last.maxDiscomfort === null ? 'go-on' : adviseOnDiscomfort(last.maxDiscomfort);
+      if (advice === 'go-on') return [];
+      const reason = `Discomfort ${last.maxDiscomfort} of 10 in the last session. ${DISCOMFORT_WORDS[advice]}`;
+      return [{ ...who, kind: advice === 'ease-or-stop' ? 'ease' : 'hold', reason, sessionId: last.id }];
+    })
+    .sort((a, b) => ORDER[a.kind] - ORDER[b.kind] || a.athleteName.localeCompare(b.athleteName));
+}
+
+const ORDER: Record<TodayCall['kind'], number> = { refer: 0, ease: 1, hold: 2 };

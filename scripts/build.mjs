@@ -1,0 +1,53 @@
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { DATA, ROOT } from './places.mjs';
+import { runToEnd } from './processes.mjs';
+
+/** Brings packages and built files up to date; does nothing, quickly, when nothing changed. */
+export async function ensureBuilt() {
+  await whenChanged('packages', lockFiles, [join(ROOT, 'node_modules')], async () => {
+    console.log('Installing npm packages …');
+    // Not `npm ci`: it refuses a lock file in which a package for some other platform could not be resolved.
+    await runToEnd('npm', ['install', '--no-save', '--no-audit', '--no-fund'], { quiet: true });
+  });
+  const built = ['core', 'contracts', 'server', 'web'].map((name) => join(ROOT, 'packages', name, 'dist'));
+  await whenChanged('build', sources, built, async () => {
+    console.log('Building …');
+    await runToEnd('npx', ['tsc', '-b'], { quiet: true });
+    await runToEnd('npm', ['run', 'build', '-w', 'packages/web'], { quiet: true });
+  });
+}
+
+async function whenChanged(name, filesOf, results, work) {
+  const stamp = join(DATA, `${name}.stamp`);
+  const now = fingerprint(filesOf());
+  const before = existsSync(stamp) ? readFileSync(stamp, 'utf8') : '';
+  if (before === now && results.every((path) => existsSync(path))) return;
+  await work();
+  mkdirSync(DATA, { recursive: true });
+  writeFileSync(stamp, now);
+}
+
+const lockFiles = () => [join(ROOT, 'package-lock.json')];
+
+function sources() {
+  const folders = ['core', 'contracts', 'server', 'web'].map((name) => join(ROOT, 'packages', name));
+  const files = folders.flatMap((folder) =>
+    readdirSync(folder, { recursive: true })
+      .map(String)
+      .filter((path) => !/(^|\/)(node_modules|dist)(\/|$)/.test(path))
+      .map((path) => join(folder, path)),
+  );
+  return [...files, join(ROOT, 'tsconfig.base.json'), join(ROOT, 'package-lock.json')].sort();
+}
+
+/** By name, size and time of change: reading a few hundred files each start would cost more than it tells. */
+function fingerprint(files) {
+  const hash = createHash('sha256');
+  for (const file of files) {
+    const { size, mtimeMs } = statSync(file);
+    if (statSync(file).isFile()) hash.update(`${file} ${size} ${mtimeMs}\n`);
+  }
+  return hash.digest('hex');
+}

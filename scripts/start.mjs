@@ -1,0 +1,92 @@
+import { spawn } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuilt } from './build.mjs';
+import { startDatabase } from './database.mjs';
+import { ensureOnMachine } from './machine.mjs';
+import { DATA, ROOT, RUNNING } from './places.mjs';
+import { freePort, isOurs } from './processes.mjs';
+import { stop } from './stop.mjs';
+import { Told } from './told.mjs';
+
+const DEFAULT_PORT = 4173;
+
+export async function start() {
+  const before = existsSync(RUNNING) ? JSON.parse(readFileSync(RUNNING, 'utf8')) : null;
+  if (before && isOurs(before.pid, 'clay-pot')) {
+    console.log(`Clay Pot is running already at ${before.address} (./clay-pot stop ends it).`);
+    return;
+  }
+  await stop({ quiet: true });
+  const outside = process.env.DATABASE_URL;
+  if (!outside) await ensureOnMachine('database');
+  await ensureBuilt();
+  const port = await choosePort();
+  const database = outside ? null : await startDatabase('demo');
+  const server = serve(outside ?? `${database.url}clay_pot`, port);
+  const ended = new Promise((resolve) => server.once('exit', resolve));
+
+  let ending = false;
+  const end = async (code) => {
+    if (ending) return;
+    ending = true;
+    server.kill('SIGTERM');
+    await ended;
+    await database?.stop();
+    rmSync(RUNNING, { force: true });
+    process.exit(code);
+  };
+  process.on('SIGINT', () => void end(0));
+  process.on('SIGTERM', () => void end(0));
+  process.on('SIGHUP', () => void end(0));
+
+  const listening = new Promise((resolve) => server.once('message', resolve));
+  const outcome = await Promise.race([listening, ended]);
+  if (outcome !== 'listening') {
+    if (ending) return;
+    await database?.stop();
+    throw new Told('The server did not start; its last lines are above.');
+  }
+  const host = process.env.HOST ?? '127.0.0.1';
+  const address = `http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;
+  mkdirSync(DATA, { recursive: true });
+  writeFileSync(RUNNING, JSON.stringify({ pid: process.pid, server: server.pid, address }));
+  console.log(`
+  Clay Pot is ready at ${address}
+
+  Demo studio   Lanternfield Hall (all made up)
+  Sign in       coach@lanternfield.example
+  Password      lantern-hall
+
+  Ctrl-C ends it.
+`);
+  const code = await ended;
+  if (!ending) {
+    console.error('The server ended by itself; its last lines are above.');
+    await end(Number(code) || 1);
+  }
+}
+
+async function choosePort() {
+  if (process.env.PORT === undefined) return freePort(DEFAULT_PORT);
+  const wanted = Number(process.env.PORT);
+  if (!Number.isInteger(wanted) || wanted < 1 || wanted > 65535) {
+    throw new Told(`PORT must be a port number within 1–65535, not “${process.env.PORT}”.`);
+  }
+  await freePort(wanted, 1).catch(() => {
+    throw new Told(`Port ${wanted} is in use. Choose another with PORT=…, or leave PORT unset.`);
+  });
+  return wanted;
+}
+
+/** The server as a child with a line to us: when this process is killed, the line breaks and the server ends too. */
+function serve(databaseUrl, port) {
+  const env = { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' };
+  return spawn(process.execPath, ['--enable-source-maps', join(ROOT, 'packages/server/dist/main.js')], {
+    cwd: ROOT,
+    env,
+    // Out of the terminal's process group, so that Ctrl-C is ours to pass on.
+    detached: true,
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+  });
+}
