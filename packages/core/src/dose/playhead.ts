@@ -123,3 +123,21 @@ export function remainingMs(timeline: Timeline, head: Playhead): number {
   const event = timeline.events[head.event];
   return event ? timeline.durationMs - event.startMs - head.elapsedMs + head.addedMs : 0;
 }
+
+/**
+ * Carries a playhead over to another compilation of the same session, made when a block's level was changed on the spot:
+ * the current bout begins anew there, or, between bouts, the same moment before or after it.
+ */
+export function rejoin(from: Timeline, to: Timeline, head: Playhead): Playhead {
+  const now = from.events[head.event];
+  if (!now) return jump(to.events.length);
+  const bout = currentBout(from, head) ?? from.bouts.find((candidate) => candidate.firstEvent > head.event);
+  const there = bout && to.bouts[bout.index];
+  if (!bout || !there) return jump(to.events.length);
+  if (now.bout !== null) return jump(there.firstEvent);
+  const before = to.events.findIndex(
+    (event) =>
+      event.blockId === now.blockId && event.kind === now.kind && event.set === now.set && event.side === now.side,
+  );
+  return before >= 0 ? { ...head, event: before } : jump(there.firstEvent);
+}

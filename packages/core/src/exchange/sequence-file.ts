@@ -21,7 +21,9 @@ export class FileError extends Error {
   }
 }
 
-const validate = new Ajv({ allErrors: true, discriminator: true, strict: true, strictRequired: false }).compile(SEQUENCE_SCHEMA);
+const validate = new Ajv({ allErrors: true, discriminator: true, strict: true, strictRequired: false }).compile(
+  SEQUENCE_SCHEMA,
+);
 
 /** The text of a sequence file: versioned JSON, indented so that a person can read and compare it. */
 export function encodeSequence(sequence: Sequence): string {
@@ -51,7 +53,11 @@ export function decodeSequence(text: string, lookup: MovementLookup): Sequence {
   if (!validate(value)) {
     throw new FileError(readable(validate.errors ?? []).map(({ pointer, message }) => place(pointer, message)));
   }
-  const { format: _format, version: _version, ...sequence } = value as unknown as Sequence & { format: string; version: number };
+  const {
+    format: _format,
+    version: _version,
+    ...sequence
+  } = value as unknown as Sequence & { format: string; version: number };
   const faults = checkSequence(sequence, lookup);
   if (faults.length) throw new FileError(faults.map(({ pointer, message }) => place(pointer, message)));
   return sequence;

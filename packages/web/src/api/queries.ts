@@ -1,0 +1,121 @@
+import type {
+  AssignmentInput,
+  AssignmentItem,
+  Athlete,
+  AthleteInput,
+  AthleteListItem,
+  SequenceListItem,
+  SessionPage,
+  SessionRecord,
+  StoredSequence,
+  Today,
+  WhoAmI,
+} from '@clay-pot/contracts';
+import type { Sequence } from '@clay-pot/core';
+import { QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
+import { OfflineError, request } from './request.js';
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      retry: (count, error) => error instanceof OfflineError && count < 2,
+      // Ask even when the browser believes to be offline: the answer then says so, instead of waiting without a word.
+      networkMode: 'always',
+    },
+    mutations: { networkMode: 'always' },
+  },
+});
+
+const refresh = (...keys: string[]) =>
+  Promise.all(keys.map((key) => queryClient.invalidateQueries({ queryKey: [key] })));
+
+/** Marks everything that a recorded session changes as stale. */
+export const refreshAfterSession = () => refresh('today', 'sessions', 'athletes');
+
+export const useMe = () =>
+  useQuery({ queryKey: ['me'], queryFn: () => request<WhoAmI>('/sign-in'), staleTime: Infinity });
+
+export const useToday = () => useQuery({ queryKey: ['today'], queryFn: () => request<Today>('/today') });
+
+export const useAthletes = () =>
+  useQuery({ queryKey: ['athletes'], queryFn: () => request<AthleteListItem[]>('/athletes') });
+
+export const useAthlete = (id: string | undefined) =>
+  useQuery({
+    queryKey: ['athletes', id],
+    queryFn: () => request<Athlete>(`/athletes/${id}`),
+    enabled: id !== undefined,
+  });
+
+export const useSequences = () =>
+  useQuery({ queryKey: ['sequences'], queryFn: () => request<SequenceListItem[]>('/sequences') });
+
+export const fetchSequence = (id: string) => request<StoredSequence>(`/sequences/${id}`);
+
+export const useSequence = (id: string) =>
+  useQuery({ queryKey: ['sequences', id], queryFn: () => fetchSequence(id), staleTime: 0, gcTime: 0 });
+
+export const useAssignments = () =>
+  useQuery({ queryKey: ['assignments'], queryFn: () => request<AssignmentItem[]>('/assignments') });
+
+export const useSessions = (athleteId?: string) =>
+  useInfiniteQuery({
+    queryKey: ['sessions', athleteId ?? 'all'],
+    initialPageParam: '',
+    queryFn: ({ pageParam }) => {
+      const query = new URLSearchParams({
+        ...(athleteId && { athlete: athleteId }),
+        ...(pageParam && { before: pageParam }),
+      });
+      return request<SessionPage>(`/sessions?${query}`);
+    },
+    getNextPageParam: (page) => page.nextBefore ?? undefined,
+  });
+
+export const useSession = (id: string) =>
+  useQuery({ queryKey: ['sessions', 'one', id], queryFn: () => request<SessionRecord>(`/sessions/${id}`) });
+
+export const useSaveAthlete = () =>
+  useMutation({
+    mutationFn: ({ id, input, etag }: { id: string; input: AthleteInput; etag?: string }) =>
+      request<Athlete>(`/athletes/${id}`, { method: 'PUT', body: input, ...(etag && { ifMatch: etag }) }),
+    onSuccess: (athlete) => {
+      queryClient.setQueryData(['athletes', athlete.id], athlete);
+      return refresh('athletes', 'today');
+    },
+  });
+
+export const putSequence = (id: string, body: Sequence, ifMatch?: string) =>
+  request<StoredSequence>(`/sequences/${id}`, { method: 'PUT', body, ...(ifMatch && { ifMatch }) });
+
+export const useCreateSequence = () =>
+  useMutation({
+    mutationFn: ({ id, document }: { id: string; document: Sequence }) => putSequence(id, document),
+    onSuccess: () => refresh('sequences'),
+  });
+
+export const useImportSequence = () =>
+  useMutation({
+    mutationFn: (body: { id: string; text: string }) =>
+      request<StoredSequence>('/sequences/import', { method: 'POST', body }),
+    onSuccess: () => refresh('sequences'),
+  });
+
+export const useRemoveSequence = () =>
+  useMutation({
+    mutationFn: ({ id, undo }: { id: string; undo: boolean }) =>
+      undo
+        ? request(`/sequences/${id}/restore`, { method: 'POST' })
+        : request(`/sequences/${id}`, { method: 'DELETE' }),
+    onSuccess: () => refresh('sequences', 'assignments', 'today'),
+  });
+
+export const useSaveAssignment = () =>
+  useMutation({
+    mutationFn: ({ id, input }: { id: string; input: AssignmentInput | null }) =>
+      input
+        ? request(`/assignments/${id}`, { method: 'PUT', body: input })
+        : request(`/assignments/${id}`, { method: 'DELETE' }),
+    onSuccess: () => refresh('assignments', 'today', 'sequences'),
+  });

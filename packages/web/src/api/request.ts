@@ -1,0 +1,47 @@
+import type { Problem } from '@clay-pot/contracts';
+
+/** The server refused, and said why. */
+export class ProblemError extends Error {
+  override readonly name = 'ProblemError';
+  constructor(
+    readonly problem: Problem,
+    readonly etag: string | null,
+  ) {
+    super(problem.detail);
+  }
+}
+
+/** Nobody answered: no network, or the server is away. Worth trying again. */
+export class OfflineError extends Error {
+  override readonly name = 'OfflineError';
+}
+
+interface Options {
+  method?: 'GET' | 'PUT' | 'POST' | 'DELETE';
+  body?: unknown;
+  ifMatch?: string;
+  signal?: AbortSignal;
+}
+
+/** Asks the API. @throws ProblemError with the server's words; OfflineError when nobody answered. */
+export async function request<T>(path: string, { method = 'GET', body, ifMatch, signal }: Options = {}): Promise<T> {
+  const headers: Record<string, string> = {};
+  if (body !== undefined) headers['content-type'] = 'application/json';
+  if (ifMatch) headers['if-match'] = ifMatch;
+  let response: Response;
+  try {
+    const content = body === undefined ? {} : { body: JSON.stringify(body) };
+    response = await fetch(`/api${path}`, { method, headers, ...content, ...(signal && { signal }) });
+  } catch (error) {
+    if (signal?.aborted) throw error;
+    throw new OfflineError('The server does not answer.');
+  }
+  if (response.status === 204) return undefined as T;
+  const isJson = response.headers.get('content-type')?.includes('json') ?? false;
+  if (response.ok && isJson) return (await response.json()) as T;
+  if (isJson) throw new ProblemError((await response.json()) as Problem, response.headers.get('etag'));
+  throw new OfflineError(`The server answered in an unexpected way (${response.status}).`);
+}
+
+export const isProblem = (error: unknown, name: string): error is ProblemError =>
+  error instanceof ProblemError && error.problem.type === `urn:clay-pot:problem:${name}`;

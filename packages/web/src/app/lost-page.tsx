@@ -1,0 +1,12 @@
+import { ButtonLink } from '../ui/button.js';
+import { Page } from '../ui/page.js';
+
+export default function LostPage() {
+  return (
+    <Page title="Nothing here" lead="This address belongs to no page.">
+      <ButtonLink to="/" kind="primary">
+        Go to Today
+      </ButtonLink>
+    </Page>
+  );
+}

@@ -1,0 +1,42 @@
+import { type ComponentType } from 'react';
+import { createBrowserRouter, useRouteError } from 'react-router';
+import { Loading, Trouble } from '../ui/page.js';
+import { Shell } from './shell.js';
+
+type Screen = () => Promise<{ default: ComponentType }>;
+
+/** Each screen is its own file to fetch: the first page carries none of the others. */
+const screen = (load: Screen) => ({ lazy: async () => ({ Component: (await load()).default }) });
+
+function RouteTrouble() {
+  const error = useRouteError();
+  return <Trouble error={error} retry={() => window.location.reload()} />;
+}
+
+export const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <RouteTrouble />,
+    hydrateFallbackElement: <Loading what="the page" />,
+    children: [
+      {
+        errorElement: <RouteTrouble />,
+        children: [
+          { index: true, ...screen(() => import('../features/today/today-page.js')) },
+          { path: 'people', ...screen(() => import('../features/people/people-page.js')) },
+          { path: 'people/new', ...screen(() => import('../features/people/new-athlete-page.js')) },
+          { path: 'people/:id', ...screen(() => import('../features/people/athlete-page.js')) },
+          { path: 'movements/:id?', ...screen(() => import('../features/movements/movements-page.js')) },
+          { path: 'sequences', ...screen(() => import('../features/sequences/sequences-page.js')) },
+          { path: 'sequences/:id', ...screen(() => import('../features/sequences/editor-page.js')) },
+          { path: 'sequences/:id/sheet', ...screen(() => import('../features/sequences/sheet-page.js')) },
+          { path: 'sequences/:id/lead', ...screen(() => import('../features/sessions/lead-page.js')) },
+          { path: 'session', ...screen(() => import('../features/sessions/player-page.js')) },
+          { path: 'records', ...screen(() => import('../features/sessions/records-page.js')) },
+          { path: 'records/:id', ...screen(() => import('../features/sessions/record-page.js')) },
+          { path: '*', ...screen(() => import('./lost-page.js')) },
+        ],
+      },
+    ],
+  },
+]);

@@ -1,0 +1,135 @@
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { queryClient, useMe } from '../api/queries.js';
+import { isProblem, OfflineError, request } from '../api/request.js';
+import { SignInPage } from '../features/sign-in/sign-in-page.js';
+import { useRun } from '../store/run.js';
+import { Loading, Trouble } from '../ui/page.js';
+import { ToastPlace } from '../ui/toast.js';
+import { type Command, useCommands } from './commands.js';
+import { OutboxState } from './outbox-state.js';
+
+const ShortcutsDialog = lazy(() => import('./shortcuts-dialog.js'));
+
+const PLACES = [
+  { to: '/', name: 'Today', key: 't' },
+  { to: '/people', name: 'People', key: 'p' },
+  { to: '/sequences', name: 'Sequences', key: 's' },
+  { to: '/movements', name: 'Movements', key: 'm' },
+  { to: '/records', name: 'Records', key: 'r' },
+] as const;
+
+/** Screens that take the whole window. */
+const BARE = /^\/(session|sequences\/[^/]+\/sheet)$/;
+
+/** Around every screen: who is signed in, where one can go, what is on its way to the server. */
+export function Shell() {
+  const me = useMe();
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  const [keysShown, setKeysShown] = useState(false);
+  const run = useRun((state) => state.run);
+  const commands = useMemo<Command[]>(
+    () => [
+      { keys: 'Shift+?', label: 'Show the keys', group: 'Everywhere', run: () => setKeysShown(true) },
+      ...PLACES.map(({ to, name, key }) => ({
+        keys: `g ${key}`,
+        label: `Go to ${name}`,
+        group: 'Everywhere',
+        run: () => void navigate(to),
+      })),
+    ],
+    [navigate],
+  );
+  useCommands(commands);
+
+  if (me.isPending) return <Loading what="the studio" />;
+  if (isProblem(me.error, 'sign-in-needed')) return <SignInPage />;
+  const bare = BARE.test(pathname);
+  // A running session goes on without the server; every other screen says that it is away.
+  const mayShow = me.data || (me.error instanceof OfflineError && bare);
+  if (!mayShow) return <Trouble error={me.error} retry={() => void me.refetch()} />;
+
+  return (
+    <>
+      {bare ? (
+        <Outlet />
+      ) : (
+        <div className="flex min-h-dvh flex-col sm:flex-row">
+          <a
+            href="#content"
+            className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-ink focus:p-3 focus:text-white"
+          >
+            Skip to the content
+          </a>
+          <nav
+            aria-label="Places"
+            className="flex shrink-0 flex-col border-b border-line bg-ground max-sm:sticky max-sm:top-0 max-sm:z-30 sm:sticky sm:top-0 sm:h-dvh sm:w-44 sm:border-r sm:border-b-0"
+          >
+            <div className="flex items-center gap-2 px-4 pt-3 sm:pt-6 sm:pb-6">
+              <img src="/pot.svg" alt="" className="size-7" />
+              <span className="display text-lead font-extrabold tracking-tight">Clay Pot</span>
+              <span className="ml-auto sm:hidden">
+                <OutboxState />
+              </span>
+            </div>
+            <ul className="flex overflow-x-auto px-2 sm:flex-col sm:px-0">
+              {PLACES.map(({ to, name }) => (
+                <li key={to} className="shrink-0">
+                  <NavLink
+                    to={to}
+                    end={to === '/'}
+                    className={({ isActive }) =>
+                      `block border-ink px-2.5 py-2 sm:border-l-4 sm:px-4 ${isActive ? 'font-bold max-sm:border-b-4 sm:bg-porcelain' : 'border-transparent text-ink-soft hover:text-ink'}`
+                    }
+                  >
+                    {name}
+                  </NavLink>
+                </li>
+              ))}
+            </ul>
+            <div className="mt-auto hidden flex-col gap-2 p-4 text-small sm:flex">
+              {run && (
+                <NavLink
+                  to="/session"
+                  className="border-2 border-ink bg-white px-2 py-1.5 font-semibold hover:bg-ground"
+                >
+                  Session open: {run.athleteName}
+                </NavLink>
+              )}
+              <OutboxState />
+              <div className="text-ink-soft">
+                {me.data?.studio.name}
+                <br />
+                {me.data?.name}
+              </div>
+              <div className="flex gap-3">
+                <button type="button" className="underline underline-offset-2" onClick={() => void signOut()}>
+                  Sign out
+                </button>
+                <button type="button" className="underline underline-offset-2" onClick={() => setKeysShown(true)}>
+                  Keys
+                </button>
+              </div>
+            </div>
+          </nav>
+          <main id="content" className="min-w-0 flex-1">
+            <Outlet />
+          </main>
+        </div>
+      )}
+      <ToastPlace />
+      {keysShown && (
+        <Suspense>
+          <ShortcutsDialog onClose={() => setKeysShown(false)} />
+        </Suspense>
+      )}
+    </>
+  );
+}
+
+async function signOut(): Promise<void> {
+  await request('/sign-in', { method: 'DELETE' });
+  queryClient.clear();
+  window.location.assign('/');
+}

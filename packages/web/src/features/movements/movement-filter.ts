@@ -1,0 +1,54 @@
+import {
+  type CautionId,
+  type Equipment,
+  equipmentFor,
+  type FamilyId,
+  type Level,
+  type Loading,
+  type Movement,
+} from '@clay-pot/core';
+
+export interface MovementFilter {
+  readonly text: string;
+  readonly family: FamilyId | '';
+  readonly loading: Loading | '';
+  /** Leave out what needs more than this; null asks for nothing. */
+  readonly equipment: readonly Equipment[] | null;
+  /** Leave out what concerns these. */
+  readonly cautions: readonly CautionId[];
+  /** Nothing but free unloaded motion. */
+  readonly unloadedOnly: boolean;
+}
+
+export const NO_FILTER: MovementFilter = {
+  text: '',
+  family: '',
+  loading: '',
+  equipment: null,
+  cautions: [],
+  unloadedOnly: false,
+};
+
+/** The levels of a movement that pass: loading and equipment are questions to a level, not to a movement. */
+export function passingLevels(movement: Movement, filter: MovementFilter): Level[] {
+  return movement.ladder.filter(
+    (level) =>
+      (!filter.loading || level.loading === filter.loading) &&
+      (!filter.unloadedOnly || level.loading === 'unloaded') &&
+      (filter.equipment === null || equipmentFor(movement, level).every((thing) => filter.equipment!.includes(thing))),
+  );
+}
+
+/** Movements that pass, in the library's order. */
+export function filterMovements(movements: readonly Movement[], filter: MovementFilter): Movement[] {
+  const words = filter.text.toLowerCase().split(/\s+/).filter(Boolean);
+  return movements.filter((movement) => {
+    const text = [movement.name, movement.purpose, ...movement.trains, ...movement.motions].join(' ').toLowerCase();
+    return (
+      words.every((word) => text.includes(word)) &&
+      (!filter.family || movement.family === filter.family) &&
+      !movement.cautions.some((note) => note.concerns.some((id) => filter.cautions.includes(id))) &&
+      passingLevels(movement, filter).length > 0
+    );
+  });
+}

@@ -1,0 +1,126 @@
+import { FAMILIES, type FamilyId, LOADINGS, type Movement } from '@clay-pot/core';
+import { LIBRARY, shippedMovement } from '@clay-pot/core/library';
+import { useMemo, useRef } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { type Command, useCommands } from '../../app/commands.js';
+import { INPUT } from '../../ui/field.js';
+import { Empty, Page } from '../../ui/page.js';
+import { filterMovements, NO_FILTER } from './movement-filter.js';
+import { MovementDetail } from './movement-detail.js';
+
+const FAMILY_IDS = (Object.keys(FAMILIES) as FamilyId[]).filter((id) => LIBRARY.some(({ family }) => family === id));
+
+/** The library: filters in the address, so that a filtered shelf can be kept or sent. */
+export default function MovementsPage() {
+  const { id } = useParams();
+  const [params, setParams] = useSearchParams();
+  const search = useRef<HTMLInputElement>(null);
+  const text = params.get('find') ?? '';
+  const family = FAMILY_IDS.find((known) => known === params.get('family')) ?? '';
+  const loading = LOADINGS.find((known) => known === params.get('loading')) ?? '';
+  const shown = filterMovements(LIBRARY, { ...NO_FILTER, text, family, loading });
+  const chosen = id ? shippedMovement(id) : shown[0];
+  const set = (name: string, value: string) =>
+    setParams(
+      (before) => {
+        if (value) before.set(name, value);
+        else before.delete(name);
+        return before;
+      },
+      { replace: true },
+    );
+  const commands = useMemo<Command[]>(
+    () => [{ keys: '/', label: 'Search the library', group: 'Movements', run: () => search.current?.focus() }],
+    [],
+  );
+  useCommands(commands);
+  return (
+    <Page title="Movements" lead={`${LIBRARY.length} movements, ${levelCount(LIBRARY)} levels`}>
+      <div className="mb-4 flex flex-wrap gap-2">
+        <input
+          ref={search}
+          type="search"
+          aria-label="Search movements"
+          placeholder="Name, muscle or motion"
+          className={`${INPUT} w-64!`}
+          value={text}
+          onChange={(event) => set('find', event.target.value)}
+        />
+        <select
+          aria-label="Family"
+          className={`${INPUT} w-52!`}
+          value={family}
+          onChange={(event) => set('family', event.target.value)}
+        >
+          <option value="">All families</option>
+          {FAMILY_IDS.map((key) => (
+            <option key={key} value={key}>
+              {FAMILIES[key]}
+            </option>
+          ))}
+        </select>
+        <select
+          aria-label="Loading"
+          className={`${INPUT} w-44!`}
+          value={loading}
+          onChange={(event) => set('loading', event.target.value)}
+        >
+          <option value="">Any loading</option>
+          {LOADINGS.map((key) => (
+            <option key={key}>{key}</option>
+          ))}
+        </select>
+      </div>
+      <div className="grid gap-x-8 gap-y-6 md:grid-cols-[17rem_minmax(0,1fr)]">
+        <MovementList movements={shown} chosenId={chosen?.id} query={params.toString()} />
+        {chosen ? <MovementDetail movement={chosen} /> : <Empty>Choose a movement on the left.</Empty>}
+      </div>
+    </Page>
+  );
+}
+
+const levelCount = (movements: readonly Movement[]) => movements.reduce((sum, { ladder }) => sum + ladder.length, 0);
+
+function MovementList({
+  movements,
+  chosenId,
+  query,
+}: {
+  movements: readonly Movement[];
+  chosenId: string | undefined;
+  query: string;
+}) {
+  const families = FAMILY_IDS.filter((family) => movements.some((movement) => movement.family === family));
+  if (!families.length) return <Empty>No movement matches. Widen the filters.</Empty>;
+  return (
+    <nav
+      aria-label="Movements"
+      tabIndex={0}
+      className="max-h-80 overflow-y-auto border-y border-line md:sticky md:top-4 md:max-h-[calc(100dvh-12rem)] md:self-start"
+    >
+      {families.map((family) => (
+        <section key={family}>
+          <h2 className="sticky top-0 bg-porcelain pt-2 pb-1 text-small text-ink-soft">{FAMILIES[family]}</h2>
+          <ul>
+            {movements
+              .filter((movement) => movement.family === family)
+              .map((movement) => (
+                <li key={movement.id}>
+                  <Link
+                    to={{ pathname: `/movements/${movement.id}`, search: query }}
+                    aria-current={movement.id === chosenId ? 'true' : undefined}
+                    className="flex justify-between gap-2 border-l-4 border-transparent px-2 py-1 hover:bg-ground aria-[current]:border-ink aria-[current]:bg-ground aria-[current]:font-semibold"
+                  >
+                    {movement.name}
+                    <span className="text-small font-normal text-ink-soft figures" title="levels">
+                      {movement.ladder.length}
+                    </span>
+                  </Link>
+                </li>
+              ))}
+          </ul>
+        </section>
+      ))}
+    </nav>
+  );
+}

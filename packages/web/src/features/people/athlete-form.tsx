@@ -1,0 +1,180 @@
+import 'reflect-metadata';
+import { type Athlete, AthleteInput, SEXES } from '@clay-pot/contracts';
+import { CAUTION_IDS, CAUTIONS, EQUIPMENT } from '@clay-pot/core';
+import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { Plus, X } from 'lucide-react';
+import { useFieldArray, useForm } from 'react-hook-form';
+import { ProblemError } from '../../api/request.js';
+import { Button, IconButton } from '../../ui/button.js';
+import { Field, INPUT, SelectField, TextField } from '../../ui/field.js';
+
+const BLANK: AthleteInput = {
+  name: '',
+  practice: '',
+  birthDate: null,
+  sex: 'not stated',
+  dominantHand: 'right',
+  statureCm: null,
+  massKg: null,
+  equipment: ['mat', 'chair', 'table', 'wall'],
+  cautions: [],
+  notes: '',
+};
+
+interface Props {
+  athlete?: Athlete;
+  save: (input: AthleteInput) => Promise<unknown>;
+  cancel: () => void;
+}
+
+const numberOrNull = (value: unknown) => (value === '' || value === null || value === undefined ? null : Number(value));
+const textOrNull = (value: unknown) => (value === '' || value === undefined ? null : value);
+const textOrAbsent = (value: unknown) => (value === '' || value === null ? undefined : value);
+
+/** What is known of a person: the same rules as the server's, checked while typing. */
+export function AthleteForm({ athlete, save, cancel }: Props) {
+  const { id: _id, etag: _etag, ...known } = athlete ?? { id: '', etag: '', ...BLANK };
+  const { register, handleSubmit, control, setError, watch, formState } = useForm<AthleteInput>({
+    resolver: classValidatorResolver(AthleteInput),
+    defaultValues: known,
+  });
+  const cautions = useFieldArray({ control, name: 'cautions' });
+  const { errors, isSubmitting } = formState;
+
+  async function submit(input: AthleteInput) {
+    try {
+      await save(input);
+    } catch (error) {
+      if (!(error instanceof ProblemError) || !error.problem.errors?.length) {
+        return setError('root', { message: error instanceof Error ? error.message : String(error) });
+      }
+      for (const { pointer, message } of error.problem.errors) {
+        setError(pointer.slice(1).replaceAll('/', '.') as 'name', { message });
+      }
+    }
+  }
+
+  return (
+    <form className="grid max-w-3xl gap-5" onSubmit={(event) => void handleSubmit(submit)(event)} noValidate>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextField label="Name" error={errors.name?.message} {...register('name')} />
+        <TextField
+          label="Practice"
+          hint="What the hands are for, in a few words"
+          error={errors.practice?.message}
+          {...register('practice')}
+        />
+        <TextField
+          label="Born"
+          type="date"
+          error={errors.birthDate?.message}
+          {...register('birthDate', { setValueAs: textOrNull })}
+        />
+        <SelectField label="Dominant hand" error={errors.dominantHand?.message} {...register('dominantHand')}>
+          <option value="left">left</option>
+          <option value="right">right</option>
+        </SelectField>
+        <SelectField label="Sex, for norms" error={errors.sex?.message} {...register('sex')}>
+          {SEXES.map((sex) => (
+            <option key={sex}>{sex}</option>
+          ))}
+        </SelectField>
+        <div className="grid grid-cols-2 gap-4">
+          <TextField
+            label="Stature, cm"
+            inputMode="decimal"
+            error={errors.statureCm?.message}
+            {...register('statureCm', { setValueAs: numberOrNull })}
+          />
+          <TextField
+            label="Mass, kg"
+            inputMode="decimal"
+            error={errors.massKg?.message}
+            {...register('massKg', { setValueAs: numberOrNull })}
+          />
+        </div>
+      </div>
+
+      <fieldset className="grid gap-3">
+        <legend className="mb-1 text-small font-semibold">Cautions</legend>
+        {cautions.fields.map((entry, index) => {
+          const chosen = watch(`cautions.${index}.caution`);
+          const own = errors.cautions?.[index];
+          return (
+            <div key={entry.id} className="grid gap-3 border-l-4 border-line bg-white p-3 sm:grid-cols-[1fr_1fr_auto]">
+              <SelectField label="What" error={own?.caution?.message} {...register(`cautions.${index}.caution`)}>
+                {CAUTION_IDS.map((caution) => (
+                  <option key={caution} value={caution}>
+                    {CAUTIONS[caution].label}
+                  </option>
+                ))}
+              </SelectField>
+              <TextField
+                label="Note"
+                error={own?.note?.message}
+                {...register(`cautions.${index}.note`, { setValueAs: textOrAbsent })}
+              />
+              <IconButton name="Take this caution out" className="self-end" onClick={() => cautions.remove(index)}>
+                <X size={18} />
+              </IconButton>
+              {CAUTIONS[chosen]?.rule === 'refer' && (
+                <>
+                  <TextField
+                    label="Cleared for loading on"
+                    type="date"
+                    error={own?.clearedOn?.message}
+                    {...register(`cautions.${index}.clearedOn`, { setValueAs: textOrAbsent })}
+                  />
+                  <TextField
+                    label="Cleared by"
+                    hint="Name of the licensed practitioner"
+                    error={own?.clearedBy?.message}
+                    {...register(`cautions.${index}.clearedBy`, { setValueAs: textOrAbsent })}
+                  />
+                </>
+              )}
+              <p className="text-small text-ink-soft sm:col-span-3">{CAUTIONS[chosen]?.advice}</p>
+            </div>
+          );
+        })}
+        <div>
+          <Button
+            onClick={() => cautions.append({ caution: firstFree(watch('cautions').map((entry) => entry.caution)) })}
+          >
+            <Plus size={16} aria-hidden /> Add a caution
+          </Button>
+        </div>
+      </fieldset>
+
+      <fieldset>
+        <legend className="mb-1 text-small font-semibold">Equipment within reach</legend>
+        <div className="flex flex-wrap gap-x-5 gap-y-1.5">
+          {EQUIPMENT.map((thing) => (
+            <label key={thing} className="flex items-center gap-1.5">
+              <input type="checkbox" className="size-4 accent-ink" value={thing} {...register('equipment')} />
+              {thing}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+
+      <Field label="Notes" error={errors.notes?.message}>
+        {(props) => <textarea rows={3} className={INPUT} {...register('notes')} {...props} />}
+      </Field>
+
+      {errors.root && (
+        <p role="alert" className="border-l-4 border-iron bg-iron-wash px-3 py-2">
+          {errors.root.message}
+        </p>
+      )}
+      <div className="flex gap-2">
+        <Button kind="primary" type="submit" disabled={isSubmitting}>
+          {athlete ? 'Save' : 'Add athlete'}
+        </Button>
+        <Button onClick={cancel}>Cancel</Button>
+      </div>
+    </form>
+  );
+}
+
+const firstFree = (taken: readonly string[]) => CAUTION_IDS.find((id) => !taken.includes(id)) ?? CAUTION_IDS[0]!;

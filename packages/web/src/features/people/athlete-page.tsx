@@ -1,0 +1,147 @@
+import type { Athlete } from '@clay-pot/contracts';
+import { ageOn, CAUTIONS, cautionsOn, forbidsLoading } from '@clay-pot/core';
+import { lazy, Suspense, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useAthlete, useAthletes, useSaveAthlete, useSessions } from '../../api/queries.js';
+import { Button } from '../../ui/button.js';
+import { SideMark } from '../../ui/marks.js';
+import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
+import { SessionStrip } from '../../ui/session-strip.js';
+import { isoToday } from '../../ui/today.js';
+import { useNewSequence } from '../sequences/new-sequence.js';
+import { SessionRows } from '../sessions/session-rows.js';
+import { GivenSequences } from './given-sequences.js';
+
+const AthleteForm = lazy(() => import('./athlete-form.js').then((module) => ({ default: module.AthleteForm })));
+
+/** One person's bench: who they are, what to mind, what they are given, what they did. */
+export default function AthletePage() {
+  const { id } = useParams();
+  const athlete = useAthlete(id);
+  const [editing, setEditing] = useState(false);
+  const save = useSaveAthlete();
+  const newSequence = useNewSequence();
+  const navigate = useNavigate();
+  if (athlete.isPending) return <Loading what="the person" />;
+  if (!athlete.data) return <Trouble error={athlete.error} retry={() => void athlete.refetch()} />;
+  const person = athlete.data;
+  return (
+    <Page
+      title={person.name}
+      lead={person.practice}
+      actions={
+        !editing && (
+          <>
+            <Button onClick={() => setEditing(true)}>Edit</Button>
+            <Button
+              kind="primary"
+              onClick={() =>
+                void newSequence(`For ${person.name.split(' ')[0]}`).then((sequenceId) =>
+                  navigate(`/sequences/${sequenceId}?athlete=${person.id}`),
+                )
+              }
+            >
+              New sequence
+            </Button>
+          </>
+        )
+      }
+    >
+      {editing ? (
+        <Suspense fallback={<Loading what="the form" />}>
+          <AthleteForm
+            athlete={person}
+            save={async (input) => {
+              await save.mutateAsync({ id: person.id, input, etag: person.etag });
+              setEditing(false);
+            }}
+            cancel={() => setEditing(false)}
+          />
+        </Suspense>
+      ) : (
+        <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[18rem_minmax(0,1fr)]">
+          <Facts person={person} />
+          <div className="grid content-start gap-8">
+            <GivenSequences athleteId={person.id} />
+            <History athleteId={person.id} />
+          </div>
+        </div>
+      )}
+    </Page>
+  );
+}
+
+function Facts({ person }: { person: Athlete }) {
+  const today = isoToday();
+  const cautions = cautionsOn(person, today);
+  const facts: [string, React.ReactNode][] = [
+    ['Age', person.birthDate ? `${ageOn(person.birthDate, today)} years` : 'not stated'],
+    ['Sex, for norms', person.sex],
+    ['Dominant hand', <SideMark key="hand" side={person.dominantHand} />],
+    ['Stature', person.statureCm ? `${person.statureCm} cm` : 'not measured'],
+    ['Mass', person.massKg ? `${person.massKg} kg` : 'not measured'],
+  ];
+  return (
+    <div className="grid content-start gap-8">
+      <Part title="Minding">
+        {cautions.length === 0 && <Empty>No caution recorded.</Empty>}
+        <ul>
+          {cautions.map((entry) => {
+            const { label, advice } = CAUTIONS[entry.caution];
+            const stops = forbidsLoading(entry);
+            return (
+              <li key={entry.caution} className="border-b border-line py-2">
+                <b className={stops ? 'text-iron' : ''}>{label}</b>
+                {entry.note && <span>. {entry.note}</span>}
+                <p className="text-small text-ink-soft">
+                  {entry.clearedBy ? `Cleared by ${entry.clearedBy} on ${entry.clearedOn}.` : advice}
+                </p>
+              </li>
+            );
+          })}
+        </ul>
+      </Part>
+      <Part title="Facts">
+        <dl>
+          {facts.map(([name, value]) => (
+            <div key={name} className="flex justify-between border-b border-line py-1.5">
+              <dt className="text-ink-soft">{name}</dt>
+              <dd>{value}</dd>
+            </div>
+          ))}
+        </dl>
+        <p className="mt-2 text-small text-ink-soft">
+          Within reach: {person.equipment.join(', ') || 'nothing recorded'}.
+        </p>
+      </Part>
+      {person.notes && (
+        <Part title="Notes">
+          <p className="py-2 whitespace-pre-line">{person.notes}</p>
+        </Part>
+      )}
+    </div>
+  );
+}
+
+function History({ athleteId }: { athleteId: string }) {
+  const sessions = useSessions(athleteId);
+  const people = useAthletes();
+  const strip = people.data?.find((person) => person.id === athleteId)?.recentDays ?? [];
+  const items = sessions.data?.pages.flatMap((page) => page.items) ?? [];
+  return (
+    <Part title="What was done" aside={<SessionStrip recentDays={strip} today={isoToday()} />}>
+      {sessions.isPending ? (
+        <Loading what="sessions" />
+      ) : items.length === 0 ? (
+        <Empty>No session yet.</Empty>
+      ) : (
+        <SessionRows sessions={items} withAthlete={false} />
+      )}
+      {sessions.hasNextPage && (
+        <Button className="mt-3" disabled={sessions.isFetchingNextPage} onClick={() => void sessions.fetchNextPage()}>
+          Earlier sessions
+        </Button>
+      )}
+    </Part>
+  );
+}

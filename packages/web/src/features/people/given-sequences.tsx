@@ -1,0 +1,100 @@
+import type { AssignmentItem } from '@clay-pot/contracts';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { useAssignments, useSaveAssignment, useSequences } from '../../api/queries.js';
+import { Button, ButtonLink } from '../../ui/button.js';
+import { INPUT } from '../../ui/field.js';
+import { weekdayText } from '../../ui/format.js';
+import { Empty, Part } from '../../ui/page.js';
+import { isoToday } from '../../ui/today.js';
+import { useToast } from '../../ui/toast.js';
+import { WeekdayPicker } from '../../ui/weekday-picker.js';
+
+/** Which sequences a person is given, on which days. */
+export function GivenSequences({ athleteId }: { athleteId: string }) {
+  const assignments = useAssignments();
+  const own = assignments.data?.filter((item) => item.athleteId === athleteId) ?? [];
+  return (
+    <Part title="Given to do">
+      {own.length === 0 && <Empty>Nothing given yet. Choose a sequence below, or design a new one.</Empty>}
+      <ul>
+        {own.map((item) => (
+          <Given key={item.id} item={item} />
+        ))}
+      </ul>
+      <GiveAnother athleteId={athleteId} given={own.map((item) => item.sequenceId)} />
+    </Part>
+  );
+}
+
+function Given({ item }: { item: AssignmentItem }) {
+  const save = useSaveAssignment();
+  const { show } = useToast();
+  const { id, athleteName: _name, sequenceTitle, ...input } = item;
+  function takeBack() {
+    save.mutate({ id, input: null });
+    show({
+      text: `${sequenceTitle} taken back.`,
+      action: { label: 'Undo', run: () => save.mutate({ id, input }) },
+    });
+  }
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line py-2">
+      <div className="min-w-48 flex-1">
+        <Link to={`/sequences/${item.sequenceId}?athlete=${item.athleteId}`} className="font-semibold hover:underline">
+          {sequenceTitle}
+        </Link>
+        <div className="text-small text-ink-soft">{weekdayText(item.weekdays)}</div>
+      </div>
+      <WeekdayPicker
+        label={`Days for ${sequenceTitle}`}
+        value={item.weekdays}
+        onChange={(weekdays) => save.mutate({ id, input: { ...input, weekdays } })}
+      />
+      <Button kind="quiet" onClick={takeBack}>
+        Take back
+      </Button>
+      <ButtonLink kind="primary" to={`/sequences/${item.sequenceId}/lead?athlete=${item.athleteId}`}>
+        Lead
+      </ButtonLink>
+    </li>
+  );
+}
+
+function GiveAnother({ athleteId, given }: { athleteId: string; given: readonly string[] }) {
+  const sequences = useSequences();
+  const save = useSaveAssignment();
+  const [chosen, setChosen] = useState('');
+  const open = sequences.data?.filter((sequence) => !given.includes(sequence.id)) ?? [];
+  if (!open.length) return null;
+  return (
+    <form
+      className="mt-3 flex gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!chosen) return;
+        const input = { athleteId, sequenceId: chosen, weekdays: [1, 3, 5], fromDay: isoToday() };
+        save.mutate({ id: uuid(), input });
+        setChosen('');
+      }}
+    >
+      <select
+        aria-label="Sequence to give"
+        className={`${INPUT} max-w-xs`}
+        value={chosen}
+        onChange={(event) => setChosen(event.target.value)}
+      >
+        <option value="">Choose a sequence</option>
+        {open.map((sequence) => (
+          <option key={sequence.id} value={sequence.id}>
+            {sequence.title}
+          </option>
+        ))}
+      </select>
+      <Button type="submit" disabled={!chosen}>
+        Give
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,124 @@
+import type { AthleteListItem } from '@clay-pot/contracts';
+import { CAUTIONS, cautionsOn, forbidsLoading } from '@clay-pot/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useAthletes } from '../../api/queries.js';
+import { ButtonLink } from '../../ui/button.js';
+import { INPUT } from '../../ui/field.js';
+import { agoText } from '../../ui/format.js';
+import { SideMark } from '../../ui/marks.js';
+import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
+import { SessionStrip } from '../../ui/session-strip.js';
+import { isoToday } from '../../ui/today.js';
+
+type SortKey = 'name' | 'last' | 'count';
+
+const countOf = (athlete: AthleteListItem) => athlete.recentDays.reduce((sum, { sessions }) => sum + sessions, 0);
+
+const COMPARE: Record<SortKey, (a: AthleteListItem, b: AthleteListItem) => number> = {
+  name: (a, b) => a.name.localeCompare(b.name),
+  last: (a, b) => (b.lastSessionAt ?? '').localeCompare(a.lastSessionAt ?? ''),
+  count: (a, b) => countOf(b) - countOf(a),
+};
+
+export default function PeoplePage() {
+  const athletes = useAthletes();
+  const [text, setText] = useState('');
+  const [sort, setSort] = useState<SortKey>('name');
+  if (athletes.isPending) return <Loading what="people" />;
+  if (!athletes.data) return <Trouble error={athletes.error} retry={() => void athletes.refetch()} />;
+  const wanted = text.trim().toLowerCase();
+  const shown = athletes.data
+    .filter((athlete) => `${athlete.name} ${athlete.practice}`.toLowerCase().includes(wanted))
+    .sort(COMPARE[sort]);
+  const heading = (key: SortKey, label: string) => (
+    <th
+      className="py-1.5 pr-4 font-normal"
+      aria-sort={sort === key ? (key === 'name' ? 'ascending' : 'descending') : 'none'}
+    >
+      <button
+        type="button"
+        className={sort === key ? 'font-bold text-ink' : 'underline-offset-2 hover:underline'}
+        onClick={() => setSort(key)}
+      >
+        {label}
+        {sort === key && <span aria-hidden> ↓</span>}
+      </button>
+    </th>
+  );
+  return (
+    <Page
+      title="People"
+      lead={`${athletes.data.length} ${athletes.data.length === 1 ? 'athlete' : 'athletes'}`}
+      actions={
+        <>
+          <input
+            type="search"
+            aria-label="Find a person"
+            placeholder="Find by name or practice"
+            className={`${INPUT} w-60!`}
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+          />
+          <ButtonLink to="/people/new" kind="primary">
+            New athlete
+          </ButtonLink>
+        </>
+      }
+    >
+      {shown.length === 0 ? (
+        <Empty>{wanted ? `Nobody matches “${text}”.` : 'No athlete yet. Add the first one.'}</Empty>
+      ) : (
+        <table className="w-full border-collapse">
+          <thead>
+            <tr className="border-b-2 border-ink text-left text-small text-ink-soft">
+              {heading('name', 'Name')}
+              <th className="py-1.5 pr-4 font-normal max-md:hidden">Hand</th>
+              <th className="py-1.5 pr-4 font-normal max-sm:hidden">Cautions</th>
+              {heading('last', 'Last session')}
+              {heading('count', 'Eight weeks')}
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((athlete) => (
+              <PersonRow key={athlete.id} athlete={athlete} />
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Page>
+  );
+}
+
+function PersonRow({ athlete }: { athlete: AthleteListItem }) {
+  const today = isoToday();
+  const cautions = cautionsOn(athlete, today);
+  return (
+    <tr className="border-b border-line align-top hover:bg-white">
+      <td className="py-2 pr-4">
+        <Link to={`/people/${athlete.id}`} className="font-semibold hover:underline">
+          {athlete.name}
+        </Link>
+        <div className="text-small text-ink-soft">{athlete.practice}</div>
+      </td>
+      <td className="py-2.5 pr-4 max-md:hidden">
+        <SideMark side={athlete.dominantHand} />
+      </td>
+      <td className="py-2 pr-4 text-small max-sm:hidden">
+        {cautions.map((entry) => (
+          <div key={entry.caution} className={forbidsLoading(entry) ? 'font-semibold text-iron' : ''}>
+            {CAUTIONS[entry.caution].label}
+            {forbidsLoading(entry) && ': refer'}
+          </div>
+        ))}
+      </td>
+      <td className="py-2 pr-4 text-small whitespace-nowrap">
+        {athlete.lastSessionAt ? agoText(athlete.lastSessionAt) : 'none yet'}
+      </td>
+      <td className="py-2 text-small whitespace-nowrap">
+        <SessionStrip recentDays={athlete.recentDays} today={today} />
+        <span className="ml-2 figures">{countOf(athlete)}</span>
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,109 @@
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import type { Athlete } from '@clay-pot/contracts';
+import {
+  type Block,
+  type CautionFinding,
+  equipmentFor,
+  findLevel,
+  type Movement,
+  PHASES,
+  type Sequence,
+  type Timeline,
+} from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import { dropBlock, useEditor } from '../../store/editor.js';
+import { clock } from '../../ui/format.js';
+import { BlockRow } from './block-row.js';
+
+interface Props {
+  document: Sequence;
+  timeline: Timeline;
+  athlete: Athlete | undefined;
+  findings: readonly CautionFinding[];
+}
+
+/** Blocks in order, under their phases; dragged by the handle or moved by keys. */
+export function BlockList({ document, timeline, athlete, findings }: Props) {
+  const selectedId = useEditor((editor) => editor.selectedId);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const spans = new Map(timeline.blocks.map((span) => [span.blockId, span.endMs - span.startMs]));
+  const { blocks } = document;
+
+  function onDragEnd({ active, over }: DragEndEvent) {
+    if (over) dropBlock(String(active.id), String(over.id));
+  }
+
+  if (!blocks.length) {
+    return (
+      <p className="py-10 text-ink-soft">
+        Nothing on the bench yet. Search the shelf on the left and press Enter, or click a movement to add it.
+      </p>
+    );
+  }
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <SortableContext items={blocks.map((block) => block.id)} strategy={verticalListSortingStrategy}>
+        {PHASES.filter((phase) => blocks.some((block) => block.phase === phase)).map((phase) => {
+          const inPhase = blocks.filter((block) => block.phase === phase);
+          const sum = inPhase.reduce((total, block) => total + (spans.get(block.id) ?? 0), 0);
+          return (
+            <section key={phase} aria-label={phase}>
+              <h2 className="flex justify-between border-b-2 border-ink pt-3 pb-1 text-body">
+                {phase}
+                <span className="font-text text-small font-normal text-ink-soft figures">{clock(sum)}</span>
+              </h2>
+              <ol>
+                {inPhase.map((block) => {
+                  const movement = shippedMovement(block.movementId)!;
+                  return (
+                    <BlockRow
+                      key={block.id}
+                      block={block}
+                      number={blocks.indexOf(block) + 1}
+                      movement={movement}
+                      durationMs={spans.get(block.id) ?? 0}
+                      selected={block.id === selectedId}
+                      concerns={concernsOf(block, movement, athlete, findings)}
+                    />
+                  );
+                })}
+              </ol>
+            </section>
+          );
+        })}
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+/** What speaks against this block for this athlete: a stop, a caution of the movement, a thing that is not there. */
+function concernsOf(
+  block: Block,
+  movement: Movement,
+  athlete: Athlete | undefined,
+  findings: readonly CautionFinding[],
+): string[] {
+  const level = findLevel(movement, block.levelId);
+  if (!athlete || !level) return [];
+  const missing = equipmentFor(movement, level).filter((thing) => !athlete.equipment.includes(thing));
+  const told = findings
+    .filter((finding) => finding.blockIds.includes(block.id))
+    .flatMap((finding) =>
+      finding.severity === 'stop'
+        ? ['Not before clearance: this block loads the hand.']
+        : movement.cautions.filter((note) => note.concerns.includes(finding.caution)).map((note) => note.text),
+    );
+  return [...told, ...(missing.length ? [`Not within reach: ${missing.join(', ')}.`] : [])];
+}

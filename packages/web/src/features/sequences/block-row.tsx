@@ -1,0 +1,153 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { type Block, findLevel, type Movement, neighbourLevel, SEQUENCE_LIMITS, unusualInDose } from '@clay-pot/core';
+import { ChevronLeft, ChevronRight, Copy, GripVertical, X } from 'lucide-react';
+import { memo } from 'react';
+import { changeBlock, changeDose, duplicateBlock, removeBlock, select, stepLevel } from '../../store/editor.js';
+import { IconButton } from '../../ui/button.js';
+import { INPUT } from '../../ui/field.js';
+import { clock } from '../../ui/format.js';
+import { EffortMark, SidePlanMark } from '../../ui/marks.js';
+import { useToast } from '../../ui/toast.js';
+import { DoseField } from './dose-field.js';
+import { DoseSteppers } from './dose-steppers.js';
+
+interface Props {
+  block: Block;
+  number: number;
+  movement: Movement;
+  durationMs: number;
+  selected: boolean;
+  /** Why this block deserves a second look for the athlete in view. */
+  concerns: readonly string[];
+}
+
+/** One block as a row; the selected one opens to its steppers, its note, and what is unusual in it. */
+export const BlockRow = memo(function BlockRow({ block, number, movement, durationMs, selected, concerns }: Props) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id: block.id,
+  });
+  const level = findLevel(movement, block.levelId);
+  if (!level) return null;
+  const position = movement.ladder.indexOf(level) + 1;
+  const unusual = unusualInDose(block.dose, level.dosing);
+  return (
+    <li
+      ref={setNodeRef}
+      id={`block-${block.id}`}
+      tabIndex={0}
+      aria-label={`Block ${number}: ${movement.name}`}
+      aria-current={selected ? 'true' : undefined}
+      onFocus={() => select(block.id)}
+      onPointerDown={() => select(block.id)}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`relative border-b border-line border-l-4 bg-porcelain py-1.5 pr-1 pl-1 ${selected ? 'border-l-ink bg-white' : 'border-l-transparent'} ${isDragging ? 'z-10 shadow-lg' : ''}`}
+    >
+      <div className="grid grid-cols-[auto_1.4rem_minmax(0,1.15fr)_minmax(0,1fr)_2.75rem_auto] items-start gap-x-1.5">
+        <button
+          type="button"
+          ref={setActivatorNodeRef}
+          {...attributes}
+          {...listeners}
+          aria-label={`Move block ${number}`}
+          className="mt-1 cursor-grab touch-none text-ash hover:text-ink"
+        >
+          <GripVertical size={18} aria-hidden />
+        </button>
+        <span className="display mt-1 text-right font-bold">{number}</span>
+        <div className="min-w-0 pl-1.5">
+          <p className="truncate pt-1 leading-tight font-semibold" title={movement.name}>
+            {movement.name}
+          </p>
+          <div className="-ml-2 flex items-center text-small text-ink-soft">
+            <IconButton
+              name="Easier level"
+              className="size-6!"
+              disabled={!neighbourLevel(movement, level.id, -1)}
+              onClick={() => stepLevel(block.id, -1)}
+            >
+              <ChevronLeft size={15} />
+            </IconButton>
+            <span className="figures whitespace-nowrap">
+              {position}/{movement.ladder.length}
+            </span>
+            <IconButton
+              name="Harder level"
+              className="size-6!"
+              disabled={!neighbourLevel(movement, level.id, 1)}
+              onClick={() => stepLevel(block.id, 1)}
+            >
+              <ChevronRight size={15} />
+            </IconButton>
+            <span className="truncate" title={level.name}>
+              {level.name}
+            </span>
+          </div>
+        </div>
+        <div className="min-w-0">
+          <DoseField dose={block.dose} movement={movement} onChange={(dose) => changeDose(block.id, dose)} />
+          <div className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-0.5 text-small">
+            <SidePlanMark plan={block.dose.sides} />
+            {movement.directions && (
+              <span className="text-ink-soft">
+                {block.dose.directions === 'each'
+                  ? 'both directions'
+                  : movement.directions[block.dose.directions === 'first' ? 0 : 1]}
+              </span>
+            )}
+            {block.dose.effortPercent !== undefined && <EffortMark percent={block.dose.effortPercent} />}
+          </div>
+        </div>
+        <span className="mt-1.5 text-right figures">{clock(durationMs)}</span>
+        <RowTools block={block} name={movement.name} />
+      </div>
+      {(selected || concerns.length > 0 || unusual.length > 0) && (
+        <div className="mt-2 grid gap-2 pl-12">
+          {concerns.map((text) => (
+            <p key={text} className="border-l-4 border-iron bg-iron-wash px-2 py-1 text-small">
+              {text}
+            </p>
+          ))}
+          {unusual.length > 0 && (
+            <p className="border-l-4 border-load-3 bg-amber-wash px-2 py-1 text-small">{unusual.join(' ')}</p>
+          )}
+          {selected && (
+            <>
+              <DoseSteppers dose={block.dose} movement={movement} onChange={(dose) => changeDose(block.id, dose)} />
+              <input
+                key={block.note}
+                aria-label={`Note for ${movement.name}`}
+                placeholder="Note for whoever leads this"
+                className={`${INPUT} text-small`}
+                maxLength={SEQUENCE_LIMITS.noteLength}
+                defaultValue={block.note ?? ''}
+                onBlur={(event) => {
+                  if (event.target.value !== (block.note ?? '')) changeBlock(block.id, { note: event.target.value });
+                }}
+              />
+            </>
+          )}
+        </div>
+      )}
+    </li>
+  );
+});
+
+function RowTools({ block, name }: { block: Block; name: string }) {
+  return (
+    <div className="flex">
+      <IconButton name={`Duplicate ${name}`} onClick={() => duplicateBlock(block.id)}>
+        <Copy size={15} />
+      </IconButton>
+      <IconButton name={`Remove ${name}`} onClick={() => removeWithUndo(block.id, name)}>
+        <X size={17} />
+      </IconButton>
+    </div>
+  );
+}
+
+/** Removing needs no question: undo brings it back. */
+export function removeWithUndo(id: string, name: string): void {
+  removeBlock(id);
+  useToast.getState().show({ text: `${name} removed. Ctrl Z brings it back.` });
+}

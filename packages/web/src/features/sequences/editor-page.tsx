@@ -1,0 +1,162 @@
+import { cautionFindings, cautionsOn, compileTimeline, SEQUENCE_LIMITS, type Sequence } from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import { useMemo, useRef } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import { useStore } from 'zustand';
+import type { Athlete, StoredSequence } from '@clay-pot/contracts';
+import { useAthlete, useAthletes, useSequence } from '../../api/queries.js';
+import { changeSequence, redo, undo, useEditor } from '../../store/editor.js';
+import { Button, ButtonLink } from '../../ui/button.js';
+import { INPUT } from '../../ui/field.js';
+import { Loading, Trouble, useTitle } from '../../ui/page.js';
+import { isoToday } from '../../ui/today.js';
+import { BlockList } from './block-list.js';
+import { SaveNotice } from './save-notice.js';
+import { Shelf } from './shelf.js';
+import { SummaryPanel } from './summary-panel.js';
+import { useAutosave } from './use-autosave.js';
+import { useEditorCommands } from './use-editor-commands.js';
+
+/** Fetches the sequence, then puts it on the bench. */
+export default function EditorPage() {
+  const { id } = useParams();
+  const sequence = useSequence(id!);
+  if (sequence.data) return <Bench key={id} stored={sequence.data} />;
+  if (sequence.isPending) return <Loading what="the sequence" />;
+  return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
+}
+
+function Bench({ stored }: { stored: StoredSequence }) {
+  const { state, settle, saveNow } = useAutosave(stored);
+  const document = useEditor((editor) => editor.document);
+  const [params, setParams] = useSearchParams();
+  const athleteId = params.get('athlete') ?? undefined;
+  const athlete = useAthlete(athleteId);
+  const search = useRef<HTMLInputElement>(null);
+  useEditorCommands(search, saveNow);
+  useTitle(document?.title ?? 'Sequence');
+  if (!document) return null;
+  return (
+    <div className="flex min-h-dvh flex-col lg:h-dvh">
+      <header className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink px-5 pt-4 pb-3">
+        <Heading document={document} />
+        <SaveNotice state={state} settle={settle} />
+        <Tools
+          id={stored.id}
+          athleteId={athleteId}
+          chooseAthlete={(chosen) => setParams(chosen ? { athlete: chosen } : {}, { replace: true })}
+        />
+      </header>
+      <Columns document={document} athlete={athlete.data} search={search} />
+    </div>
+  );
+}
+
+function Columns({
+  document,
+  athlete,
+  search,
+}: {
+  document: Sequence;
+  athlete: Athlete | undefined;
+  search: React.RefObject<HTMLInputElement | null>;
+}) {
+  const timeline = useMemo(() => compileTimeline(document, shippedMovement), [document]);
+  const findings = useMemo(
+    () => (athlete ? cautionFindings(document, cautionsOn(athlete, isoToday()), shippedMovement) : []),
+    [document, athlete],
+  );
+  return (
+    <div className="grid min-h-0 flex-1 gap-x-6 gap-y-6 px-5 lg:grid-cols-[13.5rem_minmax(0,1fr)_15rem]">
+      <div className="flex max-h-96 min-h-0 flex-col pt-4 lg:max-h-none lg:pb-4">
+        <Shelf athlete={athlete} search={search} />
+      </div>
+      <div className="min-h-0 lg:overflow-y-auto lg:pt-1 lg:pb-24">
+        <BlockList document={document} timeline={timeline} athlete={athlete} findings={findings} />
+      </div>
+      <div className="min-h-0 pt-4 pb-8 lg:overflow-y-auto">
+        <SummaryPanel document={document} timeline={timeline} findings={findings} />
+      </div>
+    </div>
+  );
+}
+
+/** Title and purpose, edited where they stand. A title cannot be empty: leaving it so brings the old one back. */
+function Heading({ document }: { document: Sequence }) {
+  return (
+    <div className="min-w-64 flex-1">
+      <h1 className="sr-only">{document.title}</h1>
+      <input
+        aria-label="Title"
+        className="display w-full bg-transparent text-head font-bold tracking-tight"
+        maxLength={SEQUENCE_LIMITS.titleLength}
+        key={document.title}
+        defaultValue={document.title}
+        onBlur={(event) => {
+          const title = event.target.value.trim();
+          if (!title) event.target.value = document.title;
+          else if (title !== document.title) changeSequence({ title });
+        }}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+      <input
+        aria-label="Purpose"
+        placeholder="What it is for"
+        className="w-full bg-transparent text-small text-ink-soft placeholder:text-ash"
+        maxLength={SEQUENCE_LIMITS.purposeLength}
+        key={`purpose ${document.purpose}`}
+        defaultValue={document.purpose}
+        onBlur={(event) => event.target.value !== document.purpose && changeSequence({ purpose: event.target.value })}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+    </div>
+  );
+}
+
+function Tools({
+  id,
+  athleteId,
+  chooseAthlete,
+}: {
+  id: string;
+  athleteId: string | undefined;
+  chooseAthlete: (id: string) => void;
+}) {
+  const athletes = useAthletes();
+  const { pastStates, futureStates } = useStore(useEditor.temporal);
+  const query = athleteId ? `?athlete=${athleteId}` : '';
+  return (
+    <div className="flex flex-wrap items-center gap-1.5">
+      <Button kind="quiet" disabled={pastStates.length === 0} onClick={() => undo()}>
+        Undo
+      </Button>
+      <Button kind="quiet" disabled={futureStates.length === 0} onClick={() => redo()}>
+        Redo
+      </Button>
+      <select
+        aria-label="Seen for"
+        className={`${INPUT} w-44!`}
+        value={athleteId ?? ''}
+        onChange={(event) => chooseAthlete(event.target.value)}
+      >
+        <option value="">For anybody</option>
+        {athletes.data?.map((athlete) => (
+          <option key={athlete.id} value={athlete.id}>
+            For {athlete.name}
+          </option>
+        ))}
+      </select>
+      <a
+        href={`/api/sequences/${id}/export`}
+        download
+        className="border border-ink/60 bg-white px-3 py-1.5 font-semibold hover:bg-ground"
+      >
+        Export
+      </a>
+      <ButtonLink to={`/sequences/${id}/sheet${query}`}>Sheet</ButtonLink>
+      <ButtonLink kind="primary" to={`/sequences/${id}/lead${query}`}>
+        Lead
+      </ButtonLink>
+    </div>
+  );
+}

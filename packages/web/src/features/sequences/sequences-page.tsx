@@ -1,0 +1,159 @@
+import type { SequenceListItem } from '@clay-pot/contracts';
+import { useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { fetchSequence, useImportSequence, useRemoveSequence, useSequences } from '../../api/queries.js';
+import { ProblemError } from '../../api/request.js';
+import { Button } from '../../ui/button.js';
+import { dayText, minutes } from '../../ui/format.js';
+import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
+import { useToast } from '../../ui/toast.js';
+import { useNewSequence } from './new-sequence.js';
+
+export default function SequencesPage() {
+  const sequences = useSequences();
+  const navigate = useNavigate();
+  const newSequence = useNewSequence();
+  const load = useImportSequence();
+  const file = useRef<HTMLInputElement>(null);
+  const [fileName, setFileName] = useState('');
+  if (sequences.isPending) return <Loading what="sequences" />;
+  if (!sequences.data) return <Trouble error={sequences.error} retry={() => void sequences.refetch()} />;
+
+  async function importFile(chosen: File) {
+    setFileName(chosen.name);
+    const stored = await load.mutateAsync({ id: uuid(), text: await chosen.text() }).catch(() => null);
+    if (stored) await navigate(`/sequences/${stored.id}`);
+  }
+
+  return (
+    <Page
+      title="Sequences"
+      lead={`${sequences.data.length} on the shelf`}
+      actions={
+        <>
+          <input
+            ref={file}
+            type="file"
+            accept=".json,application/json"
+            aria-label="Sequence file"
+            className="sr-only"
+            tabIndex={-1}
+            onChange={(event) => {
+              const chosen = event.target.files?.[0];
+              event.target.value = '';
+              if (chosen) void importFile(chosen);
+            }}
+          />
+          <Button disabled={load.isPending} onClick={() => file.current?.click()}>
+            Import a file
+          </Button>
+          <Button
+            kind="primary"
+            onClick={() => void newSequence('New sequence').then((id) => navigate(`/sequences/${id}`))}
+          >
+            New sequence
+          </Button>
+        </>
+      }
+    >
+      {load.error && <ImportTrouble error={load.error} fileName={fileName} dismiss={() => load.reset()} />}
+      {sequences.data.length === 0 ? (
+        <Empty>No sequence yet. Start a new one, or import a file.</Empty>
+      ) : (
+        <table className="w-full border-collapse">
+          <thead>
+            <tr className="border-b-2 border-ink text-left text-small text-ink-soft">
+              <th className="py-1.5 pr-4 font-normal">Title</th>
+              <th className="py-1.5 pr-4 text-right font-normal">Length</th>
+              <th className="py-1.5 pr-4 text-right font-normal max-sm:hidden">Blocks</th>
+              <th className="py-1.5 pr-4 font-normal max-md:hidden">Given to</th>
+              <th className="py-1.5 pr-4 font-normal max-md:hidden">Changed</th>
+              <th className="sr-only">Do</th>
+            </tr>
+          </thead>
+          <tbody>
+            {sequences.data.map((item) => (
+              <SequenceRow key={item.id} item={item} />
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Page>
+  );
+}
+
+function SequenceRow({ item }: { item: SequenceListItem }) {
+  const remove = useRemoveSequence();
+  const newSequence = useNewSequence();
+  const { show } = useToast();
+  const over = item.durationMs > item.budgetMin * 60_000;
+  function takeAway() {
+    remove.mutate({ id: item.id, undo: false });
+    show({
+      text: `“${item.title}” removed.`,
+      action: { label: 'Undo', run: () => remove.mutate({ id: item.id, undo: true }) },
+    });
+  }
+  return (
+    <tr className="border-b border-line align-top hover:bg-white">
+      <td className="py-2 pr-4">
+        <Link to={`/sequences/${item.id}`} className="font-semibold hover:underline">
+          {item.title}
+        </Link>
+        <div className="text-small text-ink-soft">{item.purpose}</div>
+      </td>
+      <td className="py-2 pr-4 text-right whitespace-nowrap figures">
+        {minutes(item.durationMs)}
+        <div className={`text-small ${over ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
+          of {item.budgetMin} min
+        </div>
+      </td>
+      <td className="py-2 pr-4 text-right figures max-sm:hidden">{item.blocks}</td>
+      <td className="py-2 pr-4 text-small max-md:hidden">
+        {item.athletes.map(({ name }) => name.split(' ')[0]).join(', ')}
+      </td>
+      <td className="py-2 pr-4 text-small whitespace-nowrap text-ink-soft max-md:hidden">{dayText(item.updatedAt)}</td>
+      <td className="py-1.5 text-right whitespace-nowrap">
+        <Button
+          kind="quiet"
+          aria-label={`Copy ${item.title}`}
+          onClick={() =>
+            void fetchSequence(item.id).then(({ document }) =>
+              newSequence(`${item.title}, copy`.slice(0, 120), document),
+            )
+          }
+        >
+          Copy
+        </Button>
+        <Button kind="quiet" aria-label={`Remove ${item.title}`} onClick={takeAway}>
+          Remove
+        </Button>
+      </td>
+    </tr>
+  );
+}
+
+/** Where a file is broken: line, field, and what would be right. */
+function ImportTrouble({ error, fileName, dismiss }: { error: Error; fileName: string; dismiss: () => void }) {
+  const faults = error instanceof ProblemError ? (error.problem.errors ?? []) : [];
+  return (
+    <div role="alert" className="mb-6 border-l-4 border-iron bg-iron-wash px-4 py-3">
+      <p>
+        <b>{fileName}</b>: {error.message}
+      </p>
+      <ul className="mt-2 grid gap-1">
+        {faults.map((fault, index) => (
+          <li key={index} className="figures">
+            {fault.line !== undefined && <b>Line {fault.line}. </b>}
+            {fault.pointer && <code className="font-text">{fault.pointer}: </code>}
+            {fault.message}
+          </li>
+        ))}
+      </ul>
+      <button type="button" className="mt-2 underline underline-offset-2" onClick={dismiss}>
+        Dismiss
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,163 @@
+import {
+  type Block,
+  CAUTIONS,
+  cautionFindings,
+  cautionsOn,
+  compileTimeline,
+  findLevel,
+  type Movement,
+  PHASES,
+  printDose,
+  type Sequence,
+  STOP_RULES,
+} from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import { useState } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import type { Athlete } from '@clay-pot/contracts';
+import { useAthlete, useMe, useSequence } from '../../api/queries.js';
+import { Button, ButtonLink } from '../../ui/button.js';
+import { dayText, minutes } from '../../ui/format.js';
+import { SidePlanMark } from '../../ui/marks.js';
+import { Loading, Trouble, useTitle } from '../../ui/page.js';
+import { isoToday } from '../../ui/today.js';
+
+const PAPERS = {
+  A4: { css: '210mm 297mm', width: '190mm', height: '277mm' },
+  Letter: { css: '8.5in 11in', width: '7.7in', height: '10.2in' },
+} as const;
+type Paper = keyof typeof PAPERS;
+
+/** The sequence on one page of paper: what to do, what to say, what to mind. */
+export default function SheetPage() {
+  const { id } = useParams();
+  const [params, setParams] = useSearchParams();
+  const paper: Paper = params.get('paper') === 'Letter' ? 'Letter' : 'A4';
+  const athleteId = params.get('athlete') ?? undefined;
+  const sequence = useSequence(id!);
+  const athlete = useAthlete(athleteId);
+  useTitle(sequence.data ? `Sheet: ${sequence.data.document.title}` : 'Sheet');
+  if (sequence.isPending || (athleteId && athlete.isPending)) return <Loading what="the sheet" />;
+  if (!sequence.data) return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
+  const { css, width, height } = PAPERS[paper];
+  return (
+    <main className="bg-ground py-6 print:bg-white print:py-0">
+      <style>{`@page { size: ${css}; margin: 10mm; }`}</style>
+      <div className="mx-auto mb-4 flex items-center gap-2 print:hidden" style={{ maxWidth: width }}>
+        <ButtonLink to={`/sequences/${id}${athleteId ? `?athlete=${athleteId}` : ''}`}>Back to the sequence</ButtonLink>
+        <span className="ml-auto flex" role="group" aria-label="Paper">
+          {(Object.keys(PAPERS) as Paper[]).map((name) => (
+            <Button
+              key={name}
+              aria-pressed={name === paper}
+              kind={name === paper ? 'primary' : 'plain'}
+              onClick={() => setParams({ ...(athleteId && { athlete: athleteId }), paper: name }, { replace: true })}
+            >
+              {name}
+            </Button>
+          ))}
+        </span>
+        <Button kind="primary" onClick={() => window.print()}>
+          Print
+        </Button>
+      </div>
+      <Sheet document={sequence.data.document} athlete={athlete.data} width={width} height={height} />
+    </main>
+  );
+}
+
+interface SheetProps {
+  document: Sequence;
+  athlete: Athlete | undefined;
+  width: string;
+  height: string;
+}
+
+function Sheet({ document, athlete, width, height }: SheetProps) {
+  const me = useMe();
+  const [today] = useState(isoToday);
+  const timeline = compileTimeline(document, shippedMovement);
+  const cautions = athlete ? cautionsOn(athlete, today) : [];
+  const stops = cautionFindings(document, cautions, shippedMovement).filter(({ severity }) => severity === 'stop');
+  // A long sequence still has to fit one page: text steps down, never the cautions.
+  const count = document.blocks.length;
+  const size = count <= 12 ? '9.5pt' : count <= 20 ? '8.5pt' : count <= 32 ? '7.5pt' : '6.5pt';
+  const dense = count > 20;
+  return (
+    <article
+      className="mx-auto flex flex-col bg-white p-[8mm] print:p-0"
+      style={{ width, minHeight: height, fontSize: size, lineHeight: 1.32 }}
+    >
+      <header className="flex items-end justify-between border-b-2 border-ink pb-1">
+        <div>
+          <h1 className="leading-tight" style={{ fontSize: '20pt' }}>
+            {document.title}
+          </h1>
+          <p>{document.purpose}</p>
+        </div>
+        <div className="shrink-0 pl-4 text-right">
+          <b>{athlete?.name}</b>
+          <br />
+          {minutes(timeline.durationMs)}, {dayText(`${today}T12:00:00`)}
+          <br />
+          {me.data?.studio.name}
+        </div>
+      </header>
+      {stops.map((stop) => (
+        <p key={stop.caution} className="mt-2 border-2 border-iron px-2 py-1 font-bold text-iron">
+          {stop.text}
+        </p>
+      ))}
+      <table className="mt-1 w-full border-collapse">
+        <tbody>
+          {PHASES.flatMap((phase) => {
+            const blocks = document.blocks.filter((block) => block.phase === phase);
+            if (!blocks.length) return [];
+            return [
+              <tr key={phase}>
+                <th colSpan={3} className="display border-b border-ink pt-1.5 text-left">
+                  {phase}
+                </th>
+              </tr>,
+              ...blocks.map((block) => (
+                <SheetRow key={block.id} block={block} number={document.blocks.indexOf(block) + 1} dense={dense} />
+              )),
+            ];
+          })}
+        </tbody>
+      </table>
+      <footer className="mt-auto border-t-2 border-ink pt-1.5">
+        {cautions.length > 0 && (
+          <p className="mb-1">
+            <b>For {athlete?.name}: </b>
+            {cautions.map((entry) => CAUTIONS[entry.caution].advice).join(' ')}
+          </p>
+        )}
+        <p className="font-bold">{STOP_RULES.join(' ')}</p>
+      </footer>
+    </article>
+  );
+}
+
+function SheetRow({ block, number, dense }: { block: Block; number: number; dense: boolean }) {
+  const movement: Movement = shippedMovement(block.movementId)!;
+  const level = findLevel(movement, block.levelId)!;
+  return (
+    <tr className="border-b border-line align-top">
+      <td className="w-6 py-0.5 pr-1 text-right font-bold figures">{number}</td>
+      <td className="py-0.5 pr-3 pl-1">
+        <b>{movement.name}</b>, {level.name}
+        {!dense && (
+          <div className="text-ink-soft">
+            {movement.cues.slice(0, 2).join('. ')}.{movement.cautions[0] && <i> {movement.cautions[0].text}</i>}
+          </div>
+        )}
+        {block.note && <div className="font-semibold">{block.note}</div>}
+      </td>
+      <td className="w-[34%] py-0.5 text-right">
+        <b className="figures">{printDose(block.dose)}</b> <SidePlanMark plan={block.dose.sides} />
+        {movement.directions && block.dose.directions === 'each' && <div>{movement.directions.join(', then ')}</div>}
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,102 @@
+import type { Athlete } from '@clay-pot/contracts';
+import { CAUTIONS, cautionsOn, FAMILIES, type FamilyId, forbidsLoading, type Movement } from '@clay-pot/core';
+import { LIBRARY } from '@clay-pot/core/library';
+import { type KeyboardEvent, type RefObject, useState } from 'react';
+import { addBlock } from '../../store/editor.js';
+import { INPUT } from '../../ui/field.js';
+import { isoToday } from '../../ui/today.js';
+import { filterMovements, type MovementFilter, NO_FILTER, passingLevels } from '../movements/movement-filter.js';
+
+/** What this athlete has and what to leave out for them. */
+function filterFor(athlete: Athlete): MovementFilter {
+  const cautions = cautionsOn(athlete, isoToday());
+  return {
+    ...NO_FILTER,
+    equipment: athlete.equipment,
+    cautions: cautions.filter((entry) => CAUTIONS[entry.caution].rule === 'adapt').map((entry) => entry.caution),
+    unloadedOnly: cautions.some(forbidsLoading),
+  };
+}
+
+/** The movement shelf: search, family, and what suits the athlete in view. Adding takes the easiest level that passes. */
+export function Shelf({
+  athlete,
+  search,
+}: {
+  athlete: Athlete | undefined;
+  search: RefObject<HTMLInputElement | null>;
+}) {
+  const [text, setText] = useState('');
+  const [family, setFamily] = useState<FamilyId | ''>('');
+  const [suited, setSuited] = useState(true);
+  const base = athlete && suited ? filterFor(athlete) : NO_FILTER;
+  const filter = { ...base, text, family };
+  const shown = filterMovements(LIBRARY, filter);
+  const families = (Object.keys(FAMILIES) as FamilyId[]).filter((id) =>
+    LIBRARY.some((movement) => movement.family === id),
+  );
+
+  function add(movement: Movement) {
+    addBlock(movement, passingLevels(movement, filter)[0] ?? movement.ladder[0]);
+  }
+  function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
+    const first = shown[0];
+    if (event.key === 'Enter' && first) add(first);
+    if (event.key === 'Escape') event.currentTarget.blur();
+  }
+
+  return (
+    <section aria-label="Movement shelf" className="flex min-h-0 flex-col gap-2">
+      <input
+        ref={search}
+        type="search"
+        aria-label="Search the shelf"
+        placeholder="Search; Enter adds the first"
+        className={INPUT}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={onKeyDown}
+      />
+      <select
+        aria-label="Family"
+        className={INPUT}
+        value={family}
+        onChange={(event) => setFamily(event.target.value as FamilyId | '')}
+      >
+        <option value="">All families</option>
+        {families.map((id) => (
+          <option key={id} value={id}>
+            {FAMILIES[id]}
+          </option>
+        ))}
+      </select>
+      {athlete && (
+        <label className="flex items-center gap-2 text-small">
+          <input
+            type="checkbox"
+            className="size-4 accent-ink"
+            checked={suited}
+            onChange={(event) => setSuited(event.target.checked)}
+          />
+          Only what suits {athlete.name.split(' ')[0]}
+        </label>
+      )}
+      <ul className="min-h-0 flex-1 overflow-y-auto border-t border-line" tabIndex={0} aria-label="Movements to add">
+        {shown.map((movement) => (
+          <li key={movement.id}>
+            <button
+              type="button"
+              className="w-full border-b border-line px-1.5 py-1 text-left hover:bg-ground"
+              onClick={() => add(movement)}
+              aria-label={`Add ${movement.name}`}
+            >
+              <span className="block leading-tight font-semibold">{movement.name}</span>
+              <span className="text-fine text-ink-soft">{FAMILIES[movement.family]}</span>
+            </button>
+          </li>
+        ))}
+        {shown.length === 0 && <li className="py-3 text-small text-ink-soft">Nothing suits. Widen the search.</li>}
+      </ul>
+    </section>
+  );
+}

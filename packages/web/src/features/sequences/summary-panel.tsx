@@ -1,0 +1,161 @@
+import {
+  type CautionFinding,
+  PHASES,
+  type Sequence,
+  SEQUENCE_LIMITS,
+  summarise,
+  type Timeline,
+  USUAL_PACING,
+} from '@clay-pot/core';
+import { changeSequence } from '../../store/editor.js';
+import { clock } from '../../ui/format.js';
+import { SideMark } from '../../ui/marks.js';
+
+interface Props {
+  document: Sequence;
+  timeline: Timeline;
+  findings: readonly CautionFinding[];
+}
+
+/** Minutes against the budget, by phase and by hand; what the athlete's cautions say; the pace. */
+export function SummaryPanel({ document, timeline, findings }: Props) {
+  const { totalMs, byPhase, workByHand, workMs } = summarise(timeline);
+  const budgetMs = document.budgetMin * 60_000;
+  const over = totalMs - budgetMs;
+  return (
+    <div className="grid content-start gap-5">
+      <section aria-label="Length">
+        <p className="flex items-baseline gap-2">
+          <span className={`display text-figure font-extrabold ${over > 0 ? 'text-iron' : ''}`} data-testid="total">
+            {clock(totalMs)}
+          </span>
+          <span className="text-ink-soft">
+            of{' '}
+            <input
+              type="number"
+              aria-label="Minutes there are"
+              className="w-14 border-b border-ink/60 bg-transparent text-center font-semibold text-ink figures"
+              min={SEQUENCE_LIMITS.budgetMin.min}
+              max={SEQUENCE_LIMITS.budgetMin.max}
+              key={document.budgetMin}
+              defaultValue={document.budgetMin}
+              onBlur={(event) =>
+                commitNumber(event.target, SEQUENCE_LIMITS.budgetMin, (budgetMin) => changeSequence({ budgetMin }))
+              }
+            />{' '}
+            min
+          </span>
+        </p>
+        <p className={`text-small ${over > 0 ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
+          {over > 0 ? `${clock(over)} too long` : `${clock(-over)} to spare`}; {clock(workMs)} of it work
+        </p>
+        <PhaseBars byPhase={byPhase} budgetMs={Math.max(budgetMs, totalMs)} />
+      </section>
+      <Hands left={workByHand.left} right={workByHand.right} />
+      {findings.length > 0 && (
+        <section aria-label="Cautions" className="grid gap-2">
+          {findings.map((finding) => (
+            <p
+              key={finding.caution}
+              className={`border-l-4 px-2 py-1 text-small ${finding.severity === 'stop' ? 'border-iron bg-iron-wash font-semibold' : 'border-load-3 bg-amber-wash'}`}
+            >
+              {finding.text}
+            </p>
+          ))}
+        </section>
+      )}
+      <details>
+        <summary className="cursor-pointer text-small font-semibold">Pace</summary>
+        <div className="mt-2 grid grid-cols-2 gap-2">
+          <PaceField name="announceS" label="Announce, s" document={document} />
+          <PaceField name="changeSidesS" label="Change sides, s" document={document} />
+          <PaceField name="breathInS" label="Breath in, s" document={document} />
+          <PaceField name="breathOutS" label="Breath out, s" document={document} />
+        </div>
+      </details>
+    </div>
+  );
+}
+
+function PhaseBars({ byPhase, budgetMs }: { byPhase: Record<string, number>; budgetMs: number }) {
+  return (
+    <dl className="mt-3 grid grid-cols-[auto_1fr_auto] items-center gap-x-2 gap-y-1 text-small">
+      {PHASES.map((phase) => {
+        const ms = byPhase[phase] ?? 0;
+        return (
+          <div key={phase} className="contents">
+            <dt className={ms ? '' : 'text-ash'}>{phase}</dt>
+            <dd className="h-2.5 bg-ground" aria-hidden>
+              <div className="h-full bg-ink" style={{ width: `${(100 * ms) / budgetMs}%` }} />
+            </dd>
+            <dd className={`text-right figures ${ms ? '' : 'text-ash'}`}>{clock(ms)}</dd>
+          </div>
+        );
+      })}
+    </dl>
+  );
+}
+
+/** Work of each hand, growing away from the middle. */
+function Hands({ left, right }: { left: number; right: number }) {
+  const most = Math.max(left, right, 1);
+  return (
+    <section aria-label="Work of each hand">
+      <div className="grid grid-cols-2 gap-px" aria-hidden>
+        <div className="flex justify-end bg-ground">
+          <div className="h-3 bg-left" style={{ width: `${(100 * left) / most}%` }} />
+        </div>
+        <div className="bg-ground">
+          <div className="hatch-right h-3 bg-right-fill" style={{ width: `${(100 * right) / most}%` }} />
+        </div>
+      </div>
+      <p className="mt-1 flex justify-between text-small figures">
+        <span>
+          <SideMark side="left" /> {clock(left)}
+        </span>
+        <span className="text-ink-soft">work of each hand</span>
+        <span>
+          {clock(right)} <SideMark side="right" />
+        </span>
+      </p>
+    </section>
+  );
+}
+
+function PaceField({ name, label, document }: { name: keyof typeof USUAL_PACING; label: string; document: Sequence }) {
+  const limit = name.startsWith('breath') ? SEQUENCE_LIMITS.breathS : SEQUENCE_LIMITS.pacingS;
+  const { pacing } = document;
+  return (
+    <label className="text-small">
+      <span className="block text-ink-soft">{label}</span>
+      <input
+        type="number"
+        step={limit.step}
+        min={limit.min}
+        max={limit.max}
+        className="w-full border border-ink/45 bg-white px-2 py-1 figures"
+        key={pacing[name]}
+        defaultValue={pacing[name]}
+        onBlur={(event) =>
+          commitNumber(event.target, limit, (value) => changeSequence({ pacing: { ...pacing, [name]: value } }))
+        }
+      />
+    </label>
+  );
+}
+
+/** Takes a typed number when it is within its limit; otherwise the browser says what would be right, and the old value returns. */
+function commitNumber(
+  input: HTMLInputElement,
+  limit: { readonly min: number; readonly max: number; readonly step: number },
+  take: (value: number) => void,
+) {
+  const value = input.valueAsNumber;
+  if (value === Number(input.defaultValue)) return;
+  const fits = value >= limit.min && value <= limit.max && Number.isInteger(value / limit.step);
+  if (fits) return take(value);
+  input.setCustomValidity(`A number within ${limit.min}–${limit.max}, in steps of ${limit.step}.`);
+  input.reportValidity();
+  input.setCustomValidity('');
+  input.value = input.defaultValue;
+}

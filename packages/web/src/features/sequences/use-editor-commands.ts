@@ -1,0 +1,74 @@
+import { type RefObject, useMemo } from 'react';
+import { shippedMovement } from '@clay-pot/core/library';
+import { type Command, useCommands } from '../../app/commands.js';
+import { duplicateBlock, moveBlock, redo, select, stepLevel, undo, useEditor } from '../../store/editor.js';
+import { removeWithUndo } from './block-row.js';
+
+const GROUP = 'Sequence';
+
+/** Puts the focus where the selection is, once the rows have been drawn anew. */
+function followSelection(): void {
+  requestAnimationFrame(() => {
+    const row = document.getElementById(`block-${useEditor.getState().selectedId}`);
+    row?.focus({ preventScroll: true });
+    row?.scrollIntoView({ block: 'nearest' });
+  });
+}
+
+function withSelected(run: (id: string) => void): void {
+  const { selectedId } = useEditor.getState();
+  if (!selectedId) return;
+  run(selectedId);
+  followSelection();
+}
+
+function selectNeighbour(step: 1 | -1): void {
+  const { document: sequence, selectedId } = useEditor.getState();
+  const blocks = sequence?.blocks ?? [];
+  const index = blocks.findIndex((block) => block.id === selectedId);
+  const next = blocks[index < 0 ? 0 : index + step];
+  if (next) select(next.id);
+  followSelection();
+}
+
+function removeSelected(id: string): void {
+  const block = useEditor.getState().document?.blocks.find((candidate) => candidate.id === id);
+  const movement = block && shippedMovement(block.movementId);
+  if (movement) removeWithUndo(id, movement.name);
+}
+
+/** Every key of the editor. */
+export function useEditorCommands(search: RefObject<HTMLInputElement | null>, save: () => void): void {
+  const commands = useMemo<Command[]>(
+    () => [
+      { keys: '/', label: 'Search the shelf', group: GROUP, run: () => search.current?.focus() },
+      { keys: 'ArrowDown', label: 'Next block', group: GROUP, run: () => selectNeighbour(1) },
+      { keys: 'ArrowUp', label: 'Block before', group: GROUP, run: () => selectNeighbour(-1) },
+      {
+        keys: 'Alt+ArrowDown',
+        label: 'Move block down',
+        group: GROUP,
+        run: () => withSelected((id) => moveBlock(id, 1)),
+      },
+      { keys: 'Alt+ArrowUp', label: 'Move block up', group: GROUP, run: () => withSelected((id) => moveBlock(id, -1)) },
+      { keys: ']', label: 'Harder level', group: GROUP, run: () => withSelected((id) => stepLevel(id, 1)) },
+      { keys: '[', label: 'Easier level', group: GROUP, run: () => withSelected((id) => stepLevel(id, -1)) },
+      {
+        keys: 'e',
+        label: 'Edit the dose',
+        group: GROUP,
+        run: () => {
+          const row = document.getElementById(`block-${useEditor.getState().selectedId}`);
+          row?.querySelector<HTMLInputElement>('[data-dose]')?.select();
+        },
+      },
+      { keys: 'd', label: 'Duplicate block', group: GROUP, run: () => withSelected(duplicateBlock) },
+      { keys: 'Delete', label: 'Remove block', group: GROUP, run: () => withSelected(removeSelected) },
+      { keys: '$mod+z', label: 'Undo', group: GROUP, run: () => undo() },
+      { keys: '$mod+Shift+z', label: 'Redo', group: GROUP, run: () => redo() },
+      { keys: '$mod+s', label: 'Save now', group: GROUP, run: save, whileTyping: true },
+    ],
+    [search, save],
+  );
+  useCommands(commands);
+}

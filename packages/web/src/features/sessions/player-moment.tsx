@@ -1,0 +1,141 @@
+import {
+  currentPart,
+  findLevel,
+  type Level,
+  type Movement,
+  type Timeline,
+  type TimelineEvent,
+  type WorkingSide,
+} from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import type { Run } from '../../store/run.js';
+
+/** What happens now, readable from across the room: hand, count or time, and what to do. */
+export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
+  const block = run.sequence.blocks[event.blockIndex]!;
+  const movement = shippedMovement(block.movementId)!;
+  const level = findLevel(movement, block.levelId)!;
+  const { part, leftMs } = currentPart(event, run.head);
+  const bout = event.bout === null ? undefined : timeline.bouts[event.bout];
+  const counts = event.kind === 'repetition' || event.kind === 'breath';
+  const seconds = Math.ceil(leftMs / 1000);
+  return (
+    <section aria-label="Now" className="px-4 pt-4 sm:px-8 sm:pt-8">
+      <div className="flex items-center gap-4">
+        <HandSign side={event.side} />
+        <div className="min-w-0">
+          <h2 className="text-head leading-tight sm:text-title">{movement.name}</h2>
+          <p className="text-ink-soft sm:text-lead">{level.name}</p>
+        </div>
+      </div>
+      <div className="mt-4 flex flex-wrap items-end gap-x-8 sm:mt-8">
+        <p
+          className={`display leading-[0.82] font-extrabold ${event.bout === null ? 'text-ink-soft' : ''}`}
+          style={{ fontSize: 'clamp(8rem, 24vw, 17rem)' }}
+          data-testid="big-number"
+        >
+          <Digits text={counts ? String(event.repetition) : longSeconds(leftMs)} />
+        </p>
+        <div className="pb-2">
+          {counts && bout && (
+            <p className="display text-head text-ink-soft figures sm:text-title">of {bout.plannedAmount}</p>
+          )}
+          <p className="display text-head font-bold first-letter:uppercase sm:text-title" data-testid="what-now">
+            {wordsFor(event, level, part.label)}
+          </p>
+          {counts && <p className="text-lead text-ink-soft figures">{seconds} s</p>}
+        </div>
+      </div>
+      <p className="mt-3 min-h-6 sm:text-lead">
+        {bout && block.dose.sets > 1 && `Set ${event.set} of ${block.dose.sets}. `}
+        {event.direction && event.bout !== null && `${capital(event.direction)}. `}
+        {event.bout !== null &&
+          block.dose.effortPercent !== undefined &&
+          `${block.dose.effortPercent} % of your most. `}
+      </p>
+      <p className="mt-1 text-ink-soft sm:text-lead" data-testid="cue">
+        {cueFor(movement, event)}
+      </p>
+      {block.note && <p className="mt-1 font-semibold">{block.note}</p>}
+      {/* Changes are spoken once, not each second. */}
+      <p className="sr-only" aria-live="assertive">
+        {spoken(event, movement, level, part.label)}
+      </p>
+    </section>
+  );
+}
+
+const SIGN: Record<WorkingSide, { text: string; className: string; name: string }> = {
+  left: { text: 'L', className: 'bg-left text-white', name: 'Left hand' },
+  right: { text: 'R', className: 'bg-right text-white hatch-right', name: 'Right hand' },
+  both: { text: 'L R', className: 'border-2 border-ink bg-white text-ink', name: 'Both hands' },
+};
+
+function HandSign({ side }: { side: WorkingSide }) {
+  const { text, className, name } = SIGN[side];
+  return (
+    <div
+      className={`display grid size-16 shrink-0 place-items-center text-title font-extrabold sm:size-24 ${side === 'both' ? 'sm:text-title' : 'sm:text-figure'} ${className}`}
+    >
+      <span aria-hidden>{text}</span>
+      <span className="sr-only">{name}</span>
+    </div>
+  );
+}
+
+/** Digits of one width, so that a countdown stands still whatever the typeface. */
+function Digits({ text }: { text: string }) {
+  return (
+    <span aria-label={text}>
+      {[...text].map((digit, index) => (
+        <span key={index} aria-hidden className={digit === ':' ? '' : 'inline-block w-[0.6em] text-center'}>
+          {digit}
+        </span>
+      ))}
+    </span>
+  );
+}
+
+function longSeconds(leftMs: number): string {
+  const seconds = Math.ceil(leftMs / 1000);
+  return seconds < 100 ? String(seconds) : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}
+
+const HANDS: Record<WorkingSide, string> = { left: 'left hand', right: 'right hand', both: 'both hands' };
+
+function wordsFor(event: TimelineEvent, level: Level, partLabel: string): string {
+  switch (event.kind) {
+    case 'announce':
+      return 'comes next';
+    case 'position':
+      return `get into place: ${level.posture}`;
+    case 'change-sides':
+      return `change to the ${HANDS[event.side]}`;
+    case 'change-direction':
+      return event.direction ?? 'other direction';
+    case 'rest':
+      return 'rest';
+    case 'hold':
+      return 'hold';
+    case 'bout':
+      return 'keep moving';
+    case 'repetition':
+    case 'breath':
+      return partLabel;
+  }
+}
+
+/** While getting ready: how to. While working: one thing to watch, changing from set to set. */
+function cueFor(movement: Movement, event: TimelineEvent): string {
+  if (event.bout === null) return movement.howTo[0] ?? '';
+  return movement.cues[(event.set + (event.side === 'right' ? 1 : 0)) % movement.cues.length] ?? '';
+}
+
+function spoken(event: TimelineEvent, movement: Movement, level: Level, partLabel: string): string {
+  if (event.kind === 'announce') return `Next: ${movement.name}, ${level.name}`;
+  if (event.kind === 'repetition') return `${HANDS[event.side]}, ${event.repetition}`;
+  if (event.kind === 'breath') return partLabel;
+  return `${wordsFor(event, level, partLabel)}, ${HANDS[event.side]}`;
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

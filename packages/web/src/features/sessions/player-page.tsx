@@ -1,0 +1,150 @@
+import { isOver, remainingMs } from '@clay-pot/core';
+import { useEffect, useMemo, useState } from 'react';
+import { type Command, useCommands } from '../../app/commands.js';
+import { OutboxState } from '../../app/outbox-state.js';
+import {
+  addTime,
+  easeLevel,
+  endRun,
+  goBack,
+  type Run,
+  setPaused,
+  skipBout,
+  skipWholeBlock,
+  tick,
+  timelineOf,
+  useRun,
+} from '../../store/run.js';
+import { ButtonLink } from '../../ui/button.js';
+import { clock } from '../../ui/format.js';
+import { Page, useTitle } from '../../ui/page.js';
+import { EndScreen } from './end-screen.js';
+import { Controls } from './player-controls.js';
+import { Moment } from './player-moment.js';
+import { PlayerPlan } from './player-plan.js';
+import { RatePanel } from './rate-panel.js';
+import { StopDialog } from './stop-dialog.js';
+import { useAudibleCues, useSound } from './sound.js';
+import { useWakeLock } from './wake-lock.js';
+
+const TICK_MS = 100;
+
+/** Leads the session by its timeline. */
+export default function PlayerPage() {
+  const run = useRun((state) => state.run);
+  if (!run) {
+    return (
+      <main>
+        <Page title="No session is open" lead="Start one from Today, from a person’s page or from a sequence.">
+          <ButtonLink to="/" kind="primary">
+            Go to Today
+          </ButtonLink>
+        </Page>
+      </main>
+    );
+  }
+  return run.ended ? <EndScreen run={run} /> : <Player run={run} />;
+}
+
+function Player({ run }: { run: Run }) {
+  const timeline = timelineOf(run.sequence);
+  const { head, paused } = run;
+  const [stopping, setStopping] = useState(false);
+  const event = timeline.events[head.event];
+  useTitle(`${run.athleteName}: ${run.sequence.title}`);
+  useClock(!paused && !isOver(timeline, head));
+  useWakeLock(!paused);
+  useAudibleCues(timeline, head, paused);
+  const commands = useMemo<Command[]>(
+    () => [
+      { keys: 'Space', label: 'Pause or go on', group: 'Session', run: () => togglePause() },
+      { keys: 'ArrowRight', label: 'Skip ahead', group: 'Session', run: () => skipBout() },
+      { keys: 'Shift+ArrowRight', label: 'Skip the block', group: 'Session', run: () => skipWholeBlock() },
+      { keys: 'ArrowLeft', label: 'Back', group: 'Session', run: () => goBack() },
+      { keys: 't', label: 'Ten seconds more', group: 'Session', run: () => addTime(10) },
+      { keys: '[', label: 'Easier level from here', group: 'Session', run: () => easeLevel() },
+      { keys: 'm', label: 'Sound on or off', group: 'Session', run: () => useSound.getState().toggle() },
+      { keys: 'x', label: 'End early', group: 'Session', run: () => endRun('ended early') },
+      { keys: '!', label: 'Stop: something is wrong', group: 'Session', run: () => setStopping(true) },
+    ],
+    [],
+  );
+  useCommands(commands);
+  if (!event) return null;
+  return (
+    <main className={`flex min-h-dvh flex-col ${WASH[event.bout === null ? 'both' : event.side]}`}>
+      <header className="px-4 pt-3 sm:px-8">
+        <div className="flex items-baseline justify-between gap-3">
+          <h1 className="min-w-0 truncate font-text text-body font-semibold tracking-normal">
+            {run.athleteName}
+            <span className="font-normal text-ink-soft max-sm:hidden">, {run.sequence.title}</span>
+          </h1>
+          <OutboxState />
+          <p className="shrink-0 figures">
+            <span className="text-ink-soft">left</span>{' '}
+            <b data-testid="remaining">{clock(remainingMs(timeline, head))}</b>
+          </p>
+        </div>
+        <Course run={run} />
+      </header>
+      <div className="grid flex-1 lg:grid-cols-[minmax(0,1fr)_21rem]">
+        <div className="flex flex-col">
+          <Moment run={run} timeline={timeline} event={event} />
+          <div className="mt-auto">
+            {run.toRate[0] && <RatePanel key={run.toRate[0]} run={run} blockId={run.toRate[0]} />}
+            <Controls run={run} event={event} onStop={() => setStopping(true)} />
+          </div>
+        </div>
+        <PlayerPlan run={run} timeline={timeline} event={event} />
+      </div>
+      {stopping && <StopDialog onClose={() => setStopping(false)} />}
+    </main>
+  );
+}
+
+const WASH = { left: 'bg-left-wash', right: 'bg-right-wash', both: 'bg-porcelain' } as const;
+
+function togglePause(): void {
+  setPaused(!useRun.getState().run?.paused);
+}
+
+/** Runs the session’s clock by the time that really passed, so that a slow or sleeping page does not fall behind. */
+function useClock(running: boolean): void {
+  useEffect(() => {
+    if (!running) return;
+    let last = performance.now();
+    const timer = setInterval(() => {
+      const time = performance.now();
+      tick(time - last);
+      last = time;
+    }, TICK_MS);
+    return () => clearInterval(timer);
+  }, [running]);
+}
+
+/** The whole session as a strip of its blocks, filled as far as it went. */
+function Course({ run }: { run: Run }) {
+  const timeline = timelineOf(run.sequence);
+  const event = timeline.events[run.head.event];
+  const atMs = event ? event.startMs + Math.min(run.head.elapsedMs, event.durationMs) : timeline.durationMs;
+  return (
+    <div
+      className="mt-2 flex h-2.5 gap-0.5"
+      role="progressbar"
+      aria-label="Session"
+      aria-valuemin={0}
+      aria-valuemax={100}
+      aria-valuenow={Math.round((100 * atMs) / timeline.durationMs)}
+    >
+      {timeline.blocks.map((block) => {
+        const lengthMs = block.endMs - block.startMs;
+        const filled = Math.min(1, Math.max(0, (atMs - block.startMs) / lengthMs));
+        return (
+          <div key={block.blockId} className="bg-ink/15" style={{ flexGrow: lengthMs, flexBasis: 0 }}>
+            <div className="h-full bg-ink" style={{ width: `${100 * filled}%` }} />
+          </div>
+        );
+      })}
+    </div>
+  );
+}

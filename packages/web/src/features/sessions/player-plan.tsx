@@ -1,0 +1,59 @@
+import { findLevel, printDose, type Timeline, type TimelineEvent } from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import type { Run } from '../../store/run.js';
+import { SideMark } from '../../ui/marks.js';
+
+/** What comes next: the next piece of work everywhere, the whole list where there is room. */
+export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
+  const next = timeline.bouts.find((bout) => bout.firstEvent > run.head.event && bout.index !== event.bout);
+  const nextBlock = next && run.sequence.blocks[next.blockIndex];
+  const nextMovement = nextBlock && shippedMovement(nextBlock.movementId);
+  const movement = shippedMovement(run.sequence.blocks[event.blockIndex]!.movementId)!;
+  return (
+    <aside
+      aria-label="What comes next"
+      className="border-line px-4 pb-3 max-lg:order-first max-lg:pt-2 lg:border-l lg:px-6 lg:py-8"
+    >
+      <p className="text-small text-ink-soft">
+        Next:{' '}
+        {next && nextMovement ? (
+          <span className="font-semibold text-ink" data-testid="next">
+            {next.blockIndex === event.blockIndex ? (next.direction ?? `set ${next.set}`) : nextMovement.name}{' '}
+            <SideMark side={next.side} />
+          </span>
+        ) : (
+          <span className="font-semibold text-ink" data-testid="next">
+            the end
+          </span>
+        )}
+      </p>
+      <div className="max-lg:hidden">
+        <h3 className="mt-6 border-b border-ink/40 pb-1 text-body">Watch for</h3>
+        <ul className="mt-1 text-small">
+          {movement.faults.map((fault) => (
+            <li key={fault}>{fault}</li>
+          ))}
+        </ul>
+        <h3 className="mt-6 border-b border-ink/40 pb-1 text-body">Blocks</h3>
+        <ol className="mt-1 max-h-[50vh] overflow-y-auto text-small" tabIndex={0} aria-label="Blocks of the session">
+          {run.sequence.blocks.map((block, index) => {
+            const of = shippedMovement(block.movementId)!;
+            const isNow = index === event.blockIndex;
+            return (
+              <li
+                key={block.id}
+                aria-current={isNow ? 'step' : undefined}
+                className={`border-l-4 py-1 pl-2 ${isNow ? 'border-ink font-semibold' : 'border-transparent'} ${index < event.blockIndex ? 'text-ink-soft' : ''}`}
+              >
+                {of.name}
+                <span className="block font-normal text-ink-soft">
+                  {findLevel(of, block.levelId)?.name}, <span className="figures">{printDose(block.dose)}</span>
+                </span>
+              </li>
+            );
+          })}
+        </ol>
+      </div>
+    </aside>
+  );
+}

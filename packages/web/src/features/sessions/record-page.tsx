@@ -1,0 +1,172 @@
+import type { SessionRecord } from '@clay-pot/contracts';
+import {
+  type Block,
+  completion,
+  findLevel,
+  type PlannedDoneRow,
+  printDose,
+  STOP_SIGNS,
+  totals,
+  type WorkingSide,
+} from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import { Link, useParams } from 'react-router';
+import { useSession } from '../../api/queries.js';
+import { useOutbox } from '../../store/outbox.js';
+import { ButtonLink } from '../../ui/button.js';
+import { clock, dayText, percent, timeText } from '../../ui/format.js';
+import { DiscomfortMark, SideMark } from '../../ui/marks.js';
+import { Loading, Page, Part, Trouble } from '../../ui/page.js';
+
+/** One session: what was planned beside what was done, hand by hand, and how it felt. */
+export default function RecordPage() {
+  const { id } = useParams();
+  const waiting = useOutbox(
+    (state) => state.letters.filter((letter) => letter.path.startsWith(`/sessions/${id}`)).length,
+  );
+  const session = useSession(id!);
+  if (session.isPending) return <Loading what="the record" />;
+  if (!session.data) {
+    if (waiting) return <OnItsWay waiting={waiting} />;
+    return <Trouble error={session.error} retry={() => void session.refetch()} />;
+  }
+  const record = session.data;
+  const doneMs = record.endedAt ? Date.parse(record.endedAt) - Date.parse(record.startedAt) : null;
+  return (
+    <Page
+      title={record.title}
+      lead={
+        <>
+          <Link to={`/people/${record.athleteId}`} className="font-semibold text-ink underline underline-offset-2">
+            {record.athleteName}
+          </Link>
+          , {dayText(record.startedAt)} at {timeText(record.startedAt)}
+        </>
+      }
+      actions={
+        <ButtonLink to={`/sequences/${record.sequenceId}/lead?athlete=${record.athleteId}`}>Lead again</ButtonLink>
+      }
+    >
+      {waiting > 0 && (
+        <p role="status" className="mb-4 border-l-4 border-load-3 bg-amber-wash px-3 py-2">
+          {waiting} entries of this session are still waiting to be sent.
+        </p>
+      )}
+      {record.ending === 'stopped' && record.stopSign && (
+        <p role="alert" className="mb-4 border-2 border-iron bg-iron-wash px-4 py-2">
+          <b className="text-iron">Stopped: {STOP_SIGNS[record.stopSign].toLowerCase()}.</b> Refer before loading again.
+        </p>
+      )}
+      <Overview record={record} doneMs={doneMs} />
+      <Part title="Planned against done" className="mt-8">
+        <table className="w-full border-collapse">
+          <thead>
+            <tr className="text-left text-small text-ink-soft">
+              <th className="py-1.5 pr-3 font-normal">Movement</th>
+              <th className="py-1.5 pr-3 font-normal">Planned</th>
+              <th className="py-1.5 pr-3 font-normal">Done, hand by hand</th>
+              <th className="py-1.5 pr-3 font-normal">Discomfort</th>
+              <th className="py-1.5 text-right font-normal">Exertion</th>
+            </tr>
+          </thead>
+          <tbody>
+            {record.plan.blocks.map((block) => (
+              <BlockResult key={block.id} block={block} record={record} />
+            ))}
+          </tbody>
+        </table>
+      </Part>
+      {record.note && (
+        <Part title="Note" className="mt-8 max-w-prose">
+          <p className="py-2 whitespace-pre-line">{record.note}</p>
+        </Part>
+      )}
+    </Page>
+  );
+}
+
+function OnItsWay({ waiting }: { waiting: number }) {
+  return (
+    <Page title="On its way" lead={`${waiting} entries of this session are kept on this device and will be sent.`}>
+      <p>They arrive as soon as the server answers. You can close this page.</p>
+    </Page>
+  );
+}
+
+function Overview({ record, doneMs }: { record: SessionRecord; doneMs: number | null }) {
+  const figures: [string, string, string][] = [
+    ['Done of plan', percent(completion(record.rows)), record.ending ?? 'still open'],
+    ['Length', doneMs === null ? '–' : clock(doneMs), `planned ${clock(record.plannedMs)}`],
+    ['Discomfort, most', record.maxDiscomfort?.toString() ?? '–', 'of 10'],
+    ['Exertion, mean', record.meanExertion?.toFixed(1) ?? '–', 'of 10'],
+  ];
+  return (
+    <dl className="flex flex-wrap gap-x-12 gap-y-4">
+      {figures.map(([name, value, note]) => (
+        <div key={name}>
+          <dt className="text-small text-ink-soft">{name}</dt>
+          <dd className="display text-title font-bold">{value}</dd>
+          <dd className="text-small text-ink-soft">{note}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function BlockResult({ block, record }: { block: Block; record: SessionRecord }) {
+  const movement = shippedMovement(block.movementId);
+  const rows = record.rows.filter((row) => row.blockId === block.id);
+  const report = record.reports.findLast((candidate) => candidate.blockId === block.id);
+  const taken = record.sets.findLast((set) => set.blockId === block.id)?.levelId ?? block.levelId;
+  const levelName = (id: string) => (movement && findLevel(movement, id)?.name) ?? id;
+  const sides = (['left', 'right', 'both'] as const).filter((side) => rows.some((row) => row.side === side));
+  return (
+    <tr className="border-t border-line align-top">
+      <td className="py-2 pr-3">
+        <b>{movement?.name ?? block.movementId}</b>
+        <div className="text-small text-ink-soft">{levelName(block.levelId)}</div>
+        {taken !== block.levelId && <div className="text-small text-amber">eased to: {levelName(taken)}</div>}
+        {report?.note && <div className="text-small italic">{report.note}</div>}
+      </td>
+      <td className="py-2 pr-3 text-small whitespace-nowrap figures">{printDose(block.dose)}</td>
+      <td className="py-2 pr-3">
+        {sides.map((side) => (
+          <SideResult key={side} side={side} rows={rows.filter((row) => row.side === side)} />
+        ))}
+      </td>
+      <td className="py-2 pr-3">
+        <DiscomfortMark score={report?.discomfort ?? null} />
+      </td>
+      <td className="py-2 text-right figures">{report?.exertion ?? '–'}</td>
+    </tr>
+  );
+}
+
+const FILL: Record<WorkingSide, string> = { left: 'bg-left', right: 'bg-right-fill hatch-right', both: 'bg-ink' };
+
+/** One hand's share: a bar for each planned piece, as full as it was done, and the sum. */
+function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedDoneRow[] }) {
+  const { plannedAmount, doneAmount } = totals(rows);
+  const unit = { repetitions: '', seconds: ' s', breaths: ' breaths' }[rows[0]!.unit];
+  const reached = rows.some((row) => row.doneAmount !== null);
+  return (
+    <div className="flex items-center gap-2 py-0.5">
+      <SideMark side={side} className="w-7" />
+      <span className="flex h-3 w-40 gap-px" aria-hidden>
+        {rows.map((row, index) => (
+          <span key={index} className="flex-1 border border-ink/25 bg-white">
+            <span
+              className={`block h-full ${FILL[side]}`}
+              style={{ width: `${Math.min(100, (100 * (row.doneAmount ?? 0)) / row.plannedAmount)}%` }}
+            />
+          </span>
+        ))}
+      </span>
+      <span
+        className={`text-small whitespace-nowrap figures ${doneAmount < plannedAmount ? 'font-semibold text-amber' : ''}`}
+      >
+        {reached ? `${doneAmount} of ${plannedAmount}${unit}` : 'not reached'}
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,49 @@
+import type { Playhead, Timeline } from '@clay-pot/core';
+import { useEffect, useRef } from 'react';
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+
+interface SoundState {
+  readonly on: boolean;
+  readonly toggle: () => void;
+}
+
+export const useSound = create<SoundState>()(
+  persist((set) => ({ on: true, toggle: () => set(({ on }) => ({ on: !on })) }), { name: 'clay-pot-sound' }),
+);
+
+let context: AudioContext | undefined;
+
+function tone(hertz: number, seconds: number): void {
+  if (!useSound.getState().on) return;
+  context ??= new AudioContext();
+  const oscillator = context.createOscillator();
+  const gain = context.createGain();
+  gain.gain.setValueAtTime(0.12, context.currentTime);
+  gain.gain.exponentialRampToValueAtTime(0.001, context.currentTime + seconds);
+  oscillator.frequency.value = hertz;
+  oscillator.connect(gain).connect(context.destination);
+  oscillator.start();
+  oscillator.stop(context.currentTime + seconds);
+}
+
+/** Tones for those who do not look: three short ones before work begins, a high one at its start, a low one at its end. */
+export function useAudibleCues(timeline: Timeline, head: Playhead, paused: boolean): void {
+  const event = timeline.events[head.event];
+  const next = timeline.events[head.event + 1];
+  const leftS = event ? Math.ceil((event.durationMs + head.addedMs - head.elapsedMs) / 1000) : 0;
+  const beforeWork = event?.bout === null && next !== undefined && next.bout !== null;
+  const working = event ? event.bout !== null : false;
+  const wasWorking = useRef(working);
+  useEffect(() => {
+    if (!paused && beforeWork && leftS >= 1 && leftS <= 3) tone(440, 0.12);
+  }, [leftS, beforeWork, paused]);
+  useEffect(() => {
+    if (!paused && working !== wasWorking.current) tone(working ? 880 : 330, 0.3);
+    wasWorking.current = working;
+  }, [working, paused]);
+  const repetition = event?.kind === 'repetition' ? event.repetition : null;
+  useEffect(() => {
+    if (!paused && repetition !== null && repetition > 1) tone(660, 0.06);
+  }, [repetition, paused]);
+}

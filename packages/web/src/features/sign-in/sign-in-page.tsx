@@ -1,0 +1,80 @@
+import { type FormEvent, useState } from 'react';
+import type { WhoAmI } from '@clay-pot/contracts';
+import { queryClient } from '../../api/queries.js';
+import { request } from '../../api/request.js';
+import { Button } from '../../ui/button.js';
+import { TextField } from '../../ui/field.js';
+import { useTitle } from '../../ui/page.js';
+import { flush } from '../../store/outbox.js';
+
+export function SignInPage() {
+  useTitle('Sign in');
+  const [trouble, setTrouble] = useState<string>();
+  const [busy, setBusy] = useState(false);
+
+  async function signIn(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    setBusy(true);
+    setTrouble(undefined);
+    try {
+      const body = { email: form.get('email'), password: form.get('password') };
+      const me = await request<WhoAmI>('/sign-in', { method: 'POST', body });
+      queryClient.setQueryData(['me'], me);
+      void flush();
+      await queryClient.resetQueries({ queryKey: ['me'] });
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error));
+    } finally {
+      setBusy(false);
+    }
+  }
+
+  return (
+    <main className="grid min-h-dvh sm:grid-cols-[minmax(20rem,30rem)_1fr]">
+      <div className="flex flex-col justify-center px-6 py-10 sm:px-12">
+        <h1 className="text-figure font-extrabold">Clay Pot</h1>
+        <p className="mt-2 max-w-sm text-lead text-ink-soft">Wrists, hands and forearms, made ready for load.</p>
+        <form className="mt-8 grid max-w-sm gap-4" onSubmit={(event) => void signIn(event)}>
+          <TextField label="E-mail" name="email" type="email" autoComplete="username" required autoFocus />
+          <TextField label="Password" name="password" type="password" autoComplete="current-password" required />
+          {trouble && (
+            <p role="alert" className="border-l-4 border-iron bg-iron-wash px-3 py-2">
+              {trouble}
+            </p>
+          )}
+          <Button kind="primary" type="submit" disabled={busy} className="py-2.5">
+            {busy ? 'Signing in …' : 'Sign in'}
+          </Button>
+        </form>
+        <p className="mt-10 max-w-sm text-small text-ink-soft">
+          Clay Pot informs and counts. It does not diagnose: licensed practitioners and local rules come first.
+        </p>
+      </div>
+      <div className="hidden bg-ground sm:block" aria-hidden>
+        <SignInDrawing />
+      </div>
+    </main>
+  );
+}
+
+/** An even pot, left hand cobalt and right hand ochre, built of coils. */
+function SignInDrawing() {
+  const widths = [30, 44, 57, 67, 73, 75, 72, 65, 55, 44, 35, 31, 34];
+  return (
+    <svg viewBox="-110 -30 220 230" className="size-full" preserveAspectRatio="xMidYMid meet">
+      <defs>
+        <pattern id="right-hatch" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width="5" height="5" fill="#c98a1b" />
+          <rect width="1.4" height="5" fill="#8a5300" />
+        </pattern>
+      </defs>
+      {widths.map((width, index) => (
+        <g key={index} transform={`translate(0 ${160 - index * 12.5})`}>
+          <rect x={-width} width={width - 0.6} height="11" rx="5.5" fill="#1f45a8" />
+          <rect x={0.6} width={width - 0.6} height="11" rx="5.5" fill="url(#right-hatch)" />
+        </g>
+      ))}
+    </svg>
+  );
+}

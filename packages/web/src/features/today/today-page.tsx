@@ -1,0 +1,160 @@
+import { CAUTIONS } from '@clay-pot/core';
+import type { TodayCall, TodayDue } from '@clay-pot/contracts';
+import { Link } from 'react-router';
+import { useMe, useToday } from '../../api/queries.js';
+import { ButtonLink } from '../../ui/button.js';
+import { agoText, dayText, minutes } from '../../ui/format.js';
+import { DiscomfortMark } from '../../ui/marks.js';
+import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
+import { SessionRows } from '../sessions/session-rows.js';
+
+/** Who is due, what waits for a decision, what was done lately. */
+export default function TodayPage() {
+  const today = useToday();
+  const me = useMe();
+  if (today.isPending) return <Loading what="today" />;
+  if (!today.data) return <Trouble error={today.error} retry={() => void today.refetch()} />;
+  const { day, due, calls, recent } = today.data;
+  const open = due.filter((item) => item.state === 'due').length;
+  return (
+    <Page
+      title={dayText(`${day}T12:00:00`)}
+      lead={`${me.data?.studio.name ?? ''}: ${open === 0 ? 'nobody left for today' : open === 1 ? 'one session to lead' : `${open} sessions to lead`}`}
+    >
+      <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_19rem]">
+        <Part title="Due today">
+          {due.length ? (
+            <DueTable due={due} />
+          ) : (
+            <Empty>Nobody is planned for today. Give a sequence to somebody on their page.</Empty>
+          )}
+        </Part>
+        <Part title="To decide">
+          {calls.length ? (
+            <ul>
+              {calls.map((call) => (
+                <Call key={call.athleteId} call={call} />
+              ))}
+            </ul>
+          ) : (
+            <Empty>Nothing waits for a decision.</Empty>
+          )}
+        </Part>
+        <Part
+          title="Lately"
+          className="lg:col-span-2"
+          aside={
+            <Link to="/records" className="text-small underline underline-offset-2">
+              All records
+            </Link>
+          }
+        >
+          {recent.length ? (
+            <SessionRows sessions={recent} withAthlete />
+          ) : (
+            <Empty>No session yet. Lead one from the list above.</Empty>
+          )}
+        </Part>
+      </div>
+    </Page>
+  );
+}
+
+function DueTable({ due }: { due: readonly TodayDue[] }) {
+  return (
+    <table className="w-full border-collapse">
+      <thead className="sr-only">
+        <tr>
+          <th>Athlete</th>
+          <th>Sequence</th>
+          <th>Length</th>
+          <th>Last session</th>
+          <th>Lead</th>
+        </tr>
+      </thead>
+      <tbody>
+        {due.map((item) => (
+          <tr key={item.assignmentId} className="border-b border-line align-top">
+            <td className="py-2.5 pr-3">
+              <Link to={`/people/${item.athleteId}`} className="font-semibold hover:underline">
+                {item.athleteName}
+              </Link>
+              <div className="text-small text-ink-soft">{item.practice}</div>
+            </td>
+            <td className="py-2.5 pr-3">
+              <Link to={`/sequences/${item.sequenceId}?athlete=${item.athleteId}`} className="hover:underline">
+                {item.sequenceTitle}
+              </Link>
+              {item.missedDays.length > 0 && (
+                <div className="text-small text-amber">
+                  missed {item.missedDays.map((missed) => dayText(`${missed}T12:00:00`)).join(', ')}
+                </div>
+              )}
+              {item.stops.map((stop) => (
+                <div key={stop} className="text-small font-semibold text-iron">
+                  {CAUTIONS[stop].label}: unloaded only
+                </div>
+              ))}
+            </td>
+            <td className="py-2.5 pr-3 text-right whitespace-nowrap figures max-sm:hidden">
+              {minutes(item.durationMs)}
+            </td>
+            <td className="py-2.5 pr-3 text-small whitespace-nowrap text-ink-soft max-md:hidden">
+              {item.lastSession ? (
+                <>
+                  {agoText(item.lastSession.startedAt)}
+                  <div>
+                    <DiscomfortMark score={item.lastSession.maxDiscomfort} />
+                  </div>
+                </>
+              ) : (
+                'first time'
+              )}
+            </td>
+            <td className="py-2.5 text-right">
+              {item.state === 'done' ? (
+                <span className="inline-block bg-celadon-wash px-2 py-1 font-semibold text-celadon">done</span>
+              ) : (
+                <ButtonLink
+                  kind="primary"
+                  to={`/sequences/${item.sequenceId}/lead?athlete=${item.athleteId}`}
+                  aria-label={`Lead ${item.sequenceTitle} for ${item.athleteName}`}
+                >
+                  Lead
+                </ButtonLink>
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const CALL_LOOK: Record<TodayCall['kind'], { word: string; className: string }> = {
+  refer: { word: 'Refer', className: 'border-iron text-iron' },
+  ease: { word: 'Ease', className: 'border-load-4 text-amber' },
+  hold: { word: 'Hold', className: 'border-load-3 text-amber' },
+};
+
+function Call({ call }: { call: TodayCall }) {
+  const { word, className } = CALL_LOOK[call.kind];
+  return (
+    <li className="border-b border-line py-2.5">
+      <div className="flex items-baseline gap-2">
+        <span className={`border-l-4 pl-2 font-bold ${className}`}>{word}</span>
+        <Link to={`/people/${call.athleteId}`} className="font-semibold hover:underline">
+          {call.athleteName}
+        </Link>
+      </div>
+      <p className="mt-0.5 text-small text-ink-soft">
+        {call.reason}{' '}
+        {call.sessionId && (
+          <Link to={`/records/${call.sessionId}`} className="underline underline-offset-2">
+            Look at it
+          </Link>
+        )}
+      </p>
+    </li>
+  );
+}

@@ -1,0 +1,18 @@
+import './app/theme.css';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { queryClient } from './api/queries.js';
+import { router } from './app/router.js';
+import { startOutbox } from './store/outbox.js';
+
+startOutbox();
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={queryClient}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>
+  </StrictMode>,
+);

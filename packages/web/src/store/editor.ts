@@ -1,0 +1,145 @@
+import {
+  type Block,
+  type Dose,
+  findLevel,
+  inPhaseOrder,
+  type Level,
+  type Movement,
+  neighbourLevel,
+  type Phase,
+  PHASES,
+  type Sequence,
+} from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import { v7 as uuid } from 'uuid';
+import { temporal } from 'zundo';
+import { create } from 'zustand';
+
+interface EditorState {
+  /** Null until a sequence has been opened. */
+  readonly document: Sequence | null;
+  readonly selectedId: string | null;
+}
+
+/** The sequence on the bench. Every change of the document can be undone, without limit; selecting is not a change. */
+export const useEditor = create<EditorState>()(
+  temporal((): EditorState => ({ document: null, selectedId: null }), {
+    partialize: ({ document }) => ({ document }),
+    equality: (past, now) => past.document === now.document,
+  }),
+);
+
+/** Puts a sequence on the bench and forgets the steps of the one before. */
+export function openSequence(document: Sequence): void {
+  useEditor.setState({ document, selectedId: document.blocks[0]?.id ?? null });
+  useEditor.temporal.getState().clear();
+}
+
+export const undo = () => useEditor.temporal.getState().undo();
+export const redo = () => useEditor.temporal.getState().redo();
+export const select = (selectedId: string | null) => useEditor.setState({ selectedId });
+
+/** Changes what stands beside the blocks. */
+export function changeSequence(change: Partial<Omit<Sequence, 'blocks'>>): void {
+  useEditor.setState(({ document }) => (document ? { document: { ...document, ...change } } : {}));
+}
+
+function changeBlocks(change: (blocks: readonly Block[]) => readonly Block[]): void {
+  useEditor.setState(({ document }) =>
+    document ? { document: { ...document, blocks: inPhaseOrder(change(document.blocks)) } } : {},
+  );
+}
+
+export function changeBlock(id: string, change: Partial<Omit<Block, 'id'>>): void {
+  changeBlocks((blocks) => blocks.map((block) => (block.id === id ? tidied({ ...block, ...change }) : block)));
+}
+
+/** An empty note is no note. */
+function tidied(block: Block): Block {
+  if (block.note !== '') return block;
+  const { note: _empty, ...rest } = block;
+  return rest;
+}
+
+export const changeDose = (id: string, dose: Dose) => changeBlock(id, { dose });
+
+const USUAL_PHASE: Record<Movement['family'], Phase> = {
+  'free-motion': 'prepare',
+  'tendon-glides': 'prepare',
+  'assisted-stretches': 'range',
+  'planted-rocks': 'range',
+  'planted-strength': 'strength',
+  'bearing-holds': 'skill',
+  isometrics: 'load',
+  'free-weights': 'strength',
+  grip: 'strength',
+  'edge-work': 'strength',
+  hangs: 'strength',
+  neighbours: 'prepare',
+  settle: 'settle',
+};
+
+/** Adds a movement after the selected block when that one's phase suits, else at the end of its usual phase. */
+export function addBlock(movement: Movement, level: Level): void {
+  const { document, selectedId } = useEditor.getState();
+  if (!document) return;
+  const phase = USUAL_PHASE[movement.family];
+  const block: Block = { id: uuid(), phase, movementId: movement.id, levelId: level.id, dose: level.dose };
+  const selected = document.blocks.findIndex(({ id }) => id === selectedId);
+  const after = document.blocks[selected]?.phase === phase ? selected + 1 : document.blocks.length;
+  changeBlocks((blocks) => blocks.toSpliced(after, 0, block));
+  select(block.id);
+}
+
+export function duplicateBlock(id: string): void {
+  const copyId = uuid();
+  changeBlocks((blocks) => blocks.flatMap((block) => (block.id === id ? [block, { ...block, id: copyId }] : [block])));
+  select(copyId);
+}
+
+export function removeBlock(id: string): void {
+  const blocks = useEditor.getState().document?.blocks ?? [];
+  const index = blocks.findIndex((block) => block.id === id);
+  changeBlocks((all) => all.filter((block) => block.id !== id));
+  select(blocks[index + 1]?.id ?? blocks[index - 1]?.id ?? null);
+}
+
+/** One place up or down; at the edge of its phase a block moves into the neighbouring phase. */
+export function moveBlock(id: string, step: 1 | -1): void {
+  changeBlocks((blocks) => {
+    const index = blocks.findIndex((block) => block.id === id);
+    const block = blocks[index]!;
+    const neighbour = blocks[index + step];
+    if (neighbour?.phase === block.phase) return blocks.with(index, neighbour).with(index + step, block);
+    const phase = PHASES[PHASES.indexOf(block.phase) + step];
+    if (!phase) return blocks;
+    const rest = blocks.toSpliced(index, 1);
+    // Entering a phase from above means at its start, from below at its end.
+    return step === 1 ? [{ ...block, phase }, ...rest] : [...rest, { ...block, phase }];
+  });
+}
+
+/** Dropped on another block: takes that one's place and phase. */
+export function dropBlock(id: string, ontoId: string): void {
+  changeBlocks((blocks) => {
+    const from = blocks.findIndex((block) => block.id === id);
+    const onto = blocks.findIndex((block) => block.id === ontoId);
+    if (from < 0 || onto < 0 || from === onto) return blocks;
+    const moved = { ...blocks[from]!, phase: blocks[onto]!.phase };
+    return blocks.toSpliced(from, 1).toSpliced(onto, 0, moved);
+  });
+}
+
+/**
+ * Takes the next harder or easier level. A dose that was still the level's usual one becomes the new level's usual one; a
+ * dose that the coach set stays.
+ */
+export function stepLevel(id: string, step: 1 | -1): void {
+  const block = useEditor.getState().document?.blocks.find((candidate) => candidate.id === id);
+  const movement = block && shippedMovement(block.movementId);
+  const next = movement && neighbourLevel(movement, block.levelId, step);
+  if (!block || !movement || !next) return;
+  const now = findLevel(movement, block.levelId);
+  const isUsual = JSON.stringify(now?.dose) === JSON.stringify(block.dose);
+  changeBlock(id, { levelId: next.id, ...(isUsual && { dose: next.dose }) });
+}

@@ -1,0 +1,202 @@
+import type { BlockReportInput, DoneSetInput, Ending } from '@clay-pot/contracts';
+import {
+  advance,
+  AT_START,
+  back,
+  compileTimeline,
+  extend,
+  isOver,
+  type Move,
+  neighbourLevel,
+  type Playhead,
+  type RecordedCaution,
+  rejoin,
+  type Sequence,
+  skip,
+  skipBlock,
+  standingSets,
+  type StopSign,
+  type Timeline,
+} from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import { v7 as uuid } from 'uuid';
+import { create } from 'zustand';
+import { createJSONStorage, persist } from 'zustand/middleware';
+import { useOutbox } from './outbox.js';
+import { restfulStorage } from './restful-storage.js';
+
+export type RecordedSet = DoneSetInput & { readonly id: string };
+
+/** A session being led. All that is needed to go on after a reload without the server. */
+export interface Run {
+  readonly id: string;
+  readonly athleteId: string;
+  readonly athleteName: string;
+  readonly sequenceId: string;
+  readonly cautions: readonly RecordedCaution[];
+  /** The sequence with the levels as they are led now: easing on the spot changes it. */
+  readonly sequence: Sequence;
+  readonly startedAt: string;
+  readonly head: Playhead;
+  readonly paused: boolean;
+  readonly sets: readonly RecordedSet[];
+  readonly reports: Readonly<Record<string, BlockReportInput>>;
+  /** Blocks done and not yet rated, in order. */
+  readonly toRate: readonly string[];
+  readonly ended: { readonly ending: Ending; readonly stopSign?: StopSign; readonly at: string } | null;
+}
+
+interface RunState {
+  readonly run: Run | null;
+}
+
+export const useRun = create<RunState>()(
+  persist((): RunState => ({ run: null }), {
+    name: 'clay-pot-run',
+    storage: createJSONStorage(() => restfulStorage),
+    // Whoever comes back finds the clock standing, not running in the background.
+    onRehydrateStorage: () => (state) => {
+      if (state?.run) useRun.setState({ run: { ...state.run, paused: true } });
+    },
+  }),
+);
+
+const compiled = new WeakMap<Sequence, Timeline>();
+
+/** The timeline of what is led, compiled once per version of it. */
+export function timelineOf(sequence: Sequence): Timeline {
+  const known = compiled.get(sequence);
+  if (known) return known;
+  const timeline = compileTimeline(sequence, shippedMovement);
+  compiled.set(sequence, timeline);
+  return timeline;
+}
+
+const send = (path: string, body: unknown) => useOutbox.getState().add({ path, body });
+const now = () => new Date().toISOString();
+
+/** Starts leading; the server hears of it as soon as it can. */
+export function beginRun(who: Pick<Run, 'athleteId' | 'athleteName' | 'cautions' | 'sequenceId' | 'sequence'>): void {
+  const startedAt = now();
+  const id = uuid();
+  const fresh = { head: AT_START, paused: false, sets: [], reports: {}, toRate: [], ended: null };
+  useRun.setState({ run: { ...who, id, startedAt, ...fresh } });
+  const { athleteId, sequenceId, sequence: plan } = who;
+  send(`/sessions/${id}`, { athleteId, sequenceId, plan, startedAt });
+}
+
+function change(make: (run: Run) => Partial<Run>): void {
+  useRun.setState(({ run }) => (run ? { run: { ...run, ...make(run) } } : {}));
+}
+
+/** Moves the playhead; what ended on the way is recorded and sent, and finished blocks ask to be rated. */
+function moveBy(make: (timeline: Timeline, head: Playhead) => Move): void {
+  change((run) => {
+    const timeline = timelineOf(run.sequence);
+    const { head, ended } = make(timeline, run.head);
+    const sets = ended.flatMap(({ bout, done }) =>
+      done.map(({ side, amount }): RecordedSet => {
+        const { blockId, set, direction, unit, plannedAmount } = bout;
+        const { movementId, levelId } = run.sequence.blocks[bout.blockIndex]!;
+        const where = { blockId, movementId, levelId, set, side, direction, unit };
+        return { id: uuid(), ...where, plannedAmount, doneAmount: amount, endedAt: now(), corrects: null };
+      }),
+    );
+    for (const { id, ...set } of sets) send(`/sessions/${run.id}/sets/${id}`, set);
+    const all = [...run.sets, ...sets];
+    const over = isOver(timeline, head);
+    return {
+      head,
+      sets: all,
+      toRate: blocksToRate(run, timeline, head, all),
+      ...(over && !run.ended && { ended: { ending: 'completed' as const, at: now() } }),
+    };
+  });
+}
+
+/** Blocks that lie behind the playhead, were worked on, and have not been rated. */
+function blocksToRate(run: Run, timeline: Timeline, head: Playhead, sets: readonly RecordedSet[]): string[] {
+  const reached = timeline.events[head.event]?.blockIndex ?? run.sequence.blocks.length;
+  return run.sequence.blocks
+    .slice(0, reached)
+    .map((block) => block.id)
+    .filter((id) => !run.reports[id] && sets.some((set) => set.blockId === id));
+}
+
+export const tick = (deltaMs: number) => moveBy((timeline, head) => advance(timeline, head, deltaMs));
+export const skipBout = () => moveBy(skip);
+export const skipWholeBlock = () => moveBy(skipBlock);
+export const goBack = () => change((run) => ({ head: back(timelineOf(run.sequence), run.head) }));
+export const addTime = (seconds: number) =>
+  change((run) => ({ head: extend(timelineOf(run.sequence), run.head, seconds * 1000) }));
+export const setPaused = (paused: boolean) => change(() => ({ paused }));
+
+/** Takes the current block a level easier from here on; the dose stays. */
+export function easeLevel(): void {
+  change((run) => {
+    const timeline = timelineOf(run.sequence);
+    const index = timeline.events[run.head.event]?.blockIndex;
+    const block = index === undefined ? undefined : run.sequence.blocks[index];
+    const movement = block && shippedMovement(block.movementId);
+    const easier = movement && neighbourLevel(movement, block.levelId, -1);
+    if (!block || !easier) return {};
+    const blocks = run.sequence.blocks.map((other) => (other === block ? { ...block, levelId: easier.id } : other));
+    const sequence = { ...run.sequence, blocks };
+    return { sequence, head: rejoin(timeline, timelineOf(sequence), run.head) };
+  });
+}
+
+/** How a block felt. */
+export function rate(blockId: string, answer: Pick<BlockReportInput, 'discomfort' | 'exertion' | 'note'>): void {
+  change((run) => {
+    const report = { blockId, ...answer, at: now() };
+    send(`/sessions/${run.id}/reports/${uuid()}`, report);
+    return { reports: { ...run.reports, [blockId]: report }, toRate: run.toRate.filter((id) => id !== blockId) };
+  });
+}
+
+/** Puts a count right: the row stays, another one says what holds. */
+export function correct(setId: string, doneAmount: number): void {
+  change((run) => {
+    const wrong = run.sets.find((set) => set.id === setId);
+    if (!wrong || wrong.doneAmount === doneAmount) return {};
+    const { id: corrects, ...rest } = wrong;
+    const fixed = { ...rest, doneAmount, endedAt: now(), corrects };
+    const id = uuid();
+    send(`/sessions/${run.id}/sets/${id}`, fixed);
+    return { sets: [...run.sets, { id, ...fixed }] };
+  });
+}
+
+/** Sets of a block as they stand. */
+export const setsOfBlock = (run: Run, blockId: string) =>
+  standingSets(run.sets).filter((set) => set.blockId === blockId);
+
+/** Ends before the plan does; what was begun is recorded with what was done of it. */
+export function endRun(ending: Exclude<Ending, 'completed'>, stopSign?: StopSign): void {
+  moveBy((timeline, head) => {
+    const { ended } = skip(timeline, head);
+    return { head, ended: ended.filter(({ done }) => done.some(({ amount }) => amount > 0)) };
+  });
+  change((run) => {
+    const timeline = timelineOf(run.sequence);
+    const behind = { ...run.head, event: timeline.events.length };
+    const toRate = blocksToRate(run, timeline, behind, run.sets);
+    return { paused: true, toRate, ended: { ending, ...(stopSign && { stopSign }), at: now() } };
+  });
+}
+
+/** Back to the clock after all. A session that was stopped for a sign stays stopped. */
+export function resumeRun(): void {
+  change((run) => (run.ended?.ending === 'ended early' ? { ended: null, paused: true } : {}));
+}
+
+/** Hands the record over and clears the bench. @returns the session's id. */
+export function finishRun(note: string): string | null {
+  const { run } = useRun.getState();
+  if (!run?.ended) return null;
+  const { ending, stopSign, at: endedAt } = run.ended;
+  send(`/sessions/${run.id}/end`, { ending, ...(stopSign && { stopSign }), note, endedAt });
+  useRun.setState({ run: null });
+  return run.id;
+}

@@ -1,0 +1,77 @@
+import type { SidePlan, WorkingSide } from '@clay-pot/core';
+
+const LOOK: Record<WorkingSide, { letter: string; name: string; className: string }> = {
+  left: { letter: 'L', name: 'left', className: 'bg-left text-white' },
+  right: { letter: 'R', name: 'right', className: 'bg-right text-white hatch-right' },
+  both: { letter: 'L R', name: 'both hands', className: 'bg-ground text-ink' },
+};
+
+/** A hand, by letter and colour; the right one carries a hatch as well. */
+export function SideMark({ side, className = '' }: { side: WorkingSide; className?: string }) {
+  const { letter, name, className: look } = LOOK[side];
+  return (
+    <span
+      className={`display inline-grid min-w-5 place-items-center px-1 text-fine font-bold ${look} ${className}`}
+      title={name}
+    >
+      <span aria-hidden>{letter}</span>
+      <span className="sr-only">{name}</span>
+    </span>
+  );
+}
+
+const ORDER: Record<SidePlan, { sides: WorkingSide[]; joint: string }> = {
+  together: { sides: ['both'], joint: '' },
+  left: { sides: ['left'], joint: '' },
+  right: { sides: ['right'], joint: '' },
+  'left-then-right': { sides: ['left', 'right'], joint: '' },
+  'right-then-left': { sides: ['right', 'left'], joint: '' },
+  alternating: { sides: ['left', 'right'], joint: '/' },
+};
+
+/** Which hands a dose asks for, in order. */
+export function SidePlanMark({ plan }: { plan: SidePlan }) {
+  const { sides, joint } = ORDER[plan];
+  return (
+    <span className="inline-flex items-center gap-0.5" title={plan.replaceAll('-', ' ')}>
+      {sides.map((side, index) => (
+        <span key={side} className="inline-flex items-center gap-0.5">
+          {index > 0 && joint && <span aria-hidden>{joint}</span>}
+          <SideMark side={side} />
+        </span>
+      ))}
+    </span>
+  );
+}
+
+const STEPS = ['bg-load-1', 'bg-load-2', 'bg-load-3', 'bg-load-4', 'bg-load-5'] as const;
+
+/** The step of the load scale for 0–100 %: the same wherever load is shown. */
+export function loadStep(percent: number): (typeof STEPS)[number] {
+  return STEPS[Math.min(STEPS.length - 1, Math.max(0, Math.ceil(percent / 20) - 1))]!;
+}
+
+/** Effort on the load scale: a filled bar and the number. */
+export function EffortMark({ percent }: { percent: number }) {
+  return (
+    <span className="inline-flex items-center gap-1.5 text-small figures" title={`${percent} % of own maximum`}>
+      <span className="inline-block h-2.5 w-8 border border-ink/40 bg-white" aria-hidden>
+        <span className={`block h-full ${loadStep(percent)}`} style={{ width: `${percent}%` }} />
+      </span>
+      {percent} %
+    </span>
+  );
+}
+
+/** Discomfort 0–10 by the thresholds of the stop rules, with a word so that colour is not needed. */
+export function DiscomfortMark({ score }: { score: number | null }) {
+  if (score === null) return <span className="text-ash">–</span>;
+  const look =
+    score <= 2 ? 'bg-celadon-wash text-celadon' : score <= 4 ? 'bg-amber-wash text-amber' : 'bg-iron-wash text-iron';
+  const word = score <= 2 ? 'fine' : score <= 4 ? 'hold' : 'ease';
+  return (
+    <span className={`px-1.5 py-0.5 text-small whitespace-nowrap figures ${look}`}>
+      <b>{score}</b> {word}
+    </span>
+  );
+}

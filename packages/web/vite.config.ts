@@ -1,0 +1,30 @@
+import tailwind from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
+
+export default defineConfig({
+  plugins: [
+    react(),
+    tailwind(),
+    VitePWA({
+      registerType: 'autoUpdate',
+      manifest: {
+        name: 'Clay Pot',
+        short_name: 'Clay Pot',
+        description: 'Load preparation for wrists, hands and forearms',
+        theme_color: '#16191c',
+        background_color: '#f6f8f9',
+        display: 'standalone',
+        icons: [{ src: '/pot.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        // The shell opens without a network; data always comes from the server or from what the player keeps.
+        navigateFallbackDenylist: [/^\/api\//],
+      },
+    }),
+  ],
+  server: { proxy: { '/api': 'http://127.0.0.1:4173' } },
+  build: { sourcemap: true, manifest: true },
+});
