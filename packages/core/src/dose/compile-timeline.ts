@@ -64,7 +64,12 @@ function writeBlock(draft: Draft, block: Block, movement: Movement, level: Level
         draft.bout(dose, () => writeWork(draft, dose, movement, level, pacing));
       });
     });
-    if (set < dose.sets) draft.event('rest', dose.restS);
+    if (set < dose.sets) {
+      draft.set = set + 1;
+      draft.side = hands[0]!;
+      draft.direction = directions[0]!;
+      draft.event('rest', dose.restS);
+    }
   }
 }
 

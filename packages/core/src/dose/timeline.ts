@@ -17,7 +17,10 @@ export interface EventPart {
   readonly durationMs: number;
 }
 
-/** One thing on the clock. Times are whole milliseconds, so that sums are exact. */
+/**
+ * One thing on the clock. Times are whole milliseconds, so that sums are exact. What is not work (a rest, a change of sides)
+ * carries the set, side and direction of the work that it leads to.
+ */
 export interface TimelineEvent {
   readonly kind: EventKind;
   readonly startMs: number;

@@ -27,6 +27,8 @@ export type FamilyId = keyof typeof FAMILIES;
 export interface MovementCaution {
   readonly text: string;
   readonly concerns: readonly CautionId[];
+  /** Whether those concerned should leave the movement out, rather than do it with care. */
+  readonly avoid: boolean;
 }
 
 /** One rung of a ladder. */

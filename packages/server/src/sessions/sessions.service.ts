@@ -34,6 +34,26 @@ export class SessionsService {
     return { items, nextBefore: rows.length > limit ? items[items.length - 1]!.startedAt : null };
   }
 
+  /** The last ended session of every athlete who has one. */
+  async latestOfEach(scope: StudioScope): Promise<SessionListItem[]> {
+    const last: { athleteId: string; at: Date }[] = await scope
+      .of(SessionRow)
+      .query('session')
+      .andWhere('session.ending IS NOT NULL')
+      .select(['session.athlete_id AS athleteId', 'MAX(session.started_at) AS at'])
+      .groupBy('session.athlete_id')
+      .getRawMany();
+    if (!last.length) return [];
+    const rows = await scope.of(SessionRow).find({
+      where: { startedAt: In(last.map(({ at }) => at)), athleteId: In(last.map(({ athleteId }) => athleteId)) },
+    });
+    // Two athletes may have begun at the same instant as somebody's last: keep each one's own.
+    const own = rows.filter((row) =>
+      last.some(({ athleteId, at }) => athleteId === row.athleteId && at.getTime() === row.startedAt.getTime()),
+    );
+    return this.present(scope, own);
+  }
+
   async get(scope: StudioScope, id: string): Promise<SessionRecord> {
     const row = await scope.of(SessionRow).get(id, 'session');
     const [item] = await this.present(scope, [row]);

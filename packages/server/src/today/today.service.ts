@@ -45,7 +45,7 @@ export class TodayService {
         .orderBy('session.started_at', 'DESC')
         .getMany(),
     ]);
-    const recent = await this.sessions.present(scope, rows);
+    const [recent, latest] = await Promise.all([this.sessions.present(scope, rows), this.sessions.latestOfEach(scope)]);
     const athleteOf = new Map(athletes.map((row) => [row.id, row]));
     const sequenceOf = new Map(sequences.filter((row) => !row.removedAt).map((row) => [row.id, row]));
     const standing = assignments.filter((row) => sequenceOf.has(row.sequenceId));
@@ -65,25 +65,25 @@ export class TodayService {
         durationMs: compileTimeline(document, shippedMovement).durationMs,
         state,
         missedDays: [...missedDays],
-        lastSession: recent.find((session) => session.athleteId === athlete.id) ?? null,
+        lastSession: latest.find((session) => session.athleteId === athlete.id) ?? null,
         stops: cautionsOn(athlete, day)
           .filter(forbidsLoading)
           .map((entry) => entry.caution),
       };
     });
     due.sort((a, b) => a.state.localeCompare(b.state) * -1 || a.athleteName.localeCompare(b.athleteName));
-    return { day, due, calls: callsFor(athletes, recent, day), recent: recent.slice(0, RECENT_SHOWN) };
+    return { day, due, calls: callsFor(athletes, latest, day), recent: recent.slice(0, RECENT_SHOWN) };
   }
 }
 
 /** What waits for the coach: referrals first, then each athlete's latest session by the discomfort it ended with. */
-function callsFor(athletes: readonly AthleteRow[], recent: readonly SessionListItem[], day: string): TodayCall[] {
+function callsFor(athletes: readonly AthleteRow[], latest: readonly SessionListItem[], day: string): TodayCall[] {
   return athletes
     .flatMap((athlete): TodayCall[] => {
       const who = { athleteId: athlete.id, athleteName: athlete.name };
       const barred = cautionsOn(athlete, day).find(forbidsLoading);
       if (barred) return [{ ...who, kind: 'refer', reason: CAUTIONS[barred.caution].advice, sessionId: null }];
-      const last = recent.find((session) => session.athleteId === athlete.id && session.ending !== null);
+      const last = latest.find((session) => session.athleteId === athlete.id);
       if (!last) return [];
       if (last.stopSign) {
         const reason = `Stopped: ${STOP_SIGNS[last.stopSign].toLowerCase()}. Refer before loading again.`;

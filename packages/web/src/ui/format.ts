@@ -1,4 +1,4 @@
-import { format, formatDistanceStrict, isSameYear } from 'date-fns';
+import { differenceInCalendarDays, format, formatDistanceStrict, isSameYear } from 'date-fns';
 
 /** Minutes and seconds as on a clock: 4:05. */
 export function clock(ms: number): string {
@@ -19,9 +19,13 @@ export function dayText(instant: string | Date, now = new Date()): string {
 
 export const timeText = (instant: string) => format(new Date(instant), 'HH:mm');
 
-/** “3 days ago”. */
-export const agoText = (instant: string, now = new Date()) =>
-  formatDistanceStrict(new Date(instant), now, { addSuffix: true });
+/** “today”, “yesterday”, “3 days ago”, “5 months ago”: by calendar days, as people count them. */
+export function agoText(instant: string, now = new Date()): string {
+  const days = differenceInCalendarDays(now, new Date(instant));
+  if (days < 1) return 'today';
+  if (days === 1) return 'yesterday';
+  return days < 60 ? `${days} days ago` : formatDistanceStrict(new Date(instant), now, { addSuffix: true });
+}
 
 export const percent = (ratio: number) => `${Math.round(ratio * 100)} %`;
 

@@ -1,8 +1,8 @@
 import type { SidePlan, WorkingSide } from '@clay-pot/core';
 
 const LOOK: Record<WorkingSide, { letter: string; name: string; className: string }> = {
-  left: { letter: 'L', name: 'left', className: 'bg-left text-white' },
-  right: { letter: 'R', name: 'right', className: 'bg-right text-white hatch-right' },
+  left: { letter: 'L', name: 'left', className: 'bg-cobalt text-white' },
+  right: { letter: 'R', name: 'right', className: 'bg-ochre text-white hatch-right' },
   both: { letter: 'L R', name: 'both hands', className: 'bg-ground text-ink' },
 };
 

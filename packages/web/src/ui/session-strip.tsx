@@ -14,22 +14,21 @@ export function SessionStrip({
   const days = Array.from({ length: WEEKS * 7 }, (_, index) => addDays(today, index + 1 - WEEKS * 7));
   const total = recentDays.reduce((sum, { sessions }) => sum + sessions, 0);
   return (
-    <svg viewBox="0 0 112 16" width="112" height="16" role="img" aria-label={`${total} sessions in eight weeks`}>
+    <svg
+      viewBox="0 0 168 18"
+      width="168"
+      height="18"
+      role="img"
+      aria-label={`${total} sessions in eight weeks`}
+      className="inline-block"
+    >
       {days.map((day, index) => {
         const sessions = counts.get(day) ?? 0;
-        const x = index * 2;
-        return sessions ? (
-          <rect
-            key={day}
-            x={x}
-            y={16 - Math.min(14, 8 + sessions * 3)}
-            width="1.6"
-            height="16"
-            fill="var(--color-ink)"
-          />
-        ) : (
-          <rect key={day} x={x} y="14.5" width="1.6" height="1.5" fill={index % 7 === 6 ? '#66717a' : '#cbd3d8'} />
-        );
+        // Three units a day, and a gap after each seventh, so that weeks can be counted.
+        const x = index * 2.85 + Math.floor(index / 7);
+        const height = sessions ? Math.min(18, 8 + sessions * 5) : 2;
+        const fill = sessions ? 'var(--color-ink)' : 'var(--color-line)';
+        return <rect key={day} x={x} y={18 - height} width="2.2" height={height} fill={fill} />;
       })}
     </svg>
   );

@@ -1,5 +1,5 @@
 import type { Movement } from '../movement.js';
-import { caution, level } from './writing.js';
+import { avoid, caution, level } from './writing.js';
 
 const NO_FORCE = 'Never forced by the other hand; ease off at any tingling.';
 const STRETCH_FAULTS = ['The helping hand forces', 'Held breath', 'Shoulder lifts'];
@@ -99,8 +99,8 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     cues: ['Tiny range is enough', 'Jaw soft'],
     faults: STRETCH_FAULTS,
     cautions: [
-      caution('Sharp pain at the thumb side: leave it out and have it looked at.', 'tendon-pain'),
-      caution('Leave out with a sore thumb base.', 'arthritis'),
+      avoid('Sharp pain at the thumb side: leave it out and have it looked at.', 'tendon-pain'),
+      avoid('Leave out with a sore thumb base.', 'arthritis'),
     ],
     trains: ['thumb muscles', 'radial deviators'],
     motions: ['ulnar deviation', 'thumb opposition'],
@@ -175,7 +175,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     howTo: ['Backs of the hands together, fingers down.', 'Let the elbows sink, then level them slowly.'],
     cues: ['Knuckles stay in touch', 'Stop before the pinch'],
     faults: ['Wrists collapse apart', 'Shoulders climb'],
-    cautions: [caution('Bent wrists press on the nerve: out at the first tingling.', 'numbness', 'pregnancy')],
+    cautions: [avoid('Bent wrists press on the nerve: out at the first tingling.', 'numbness', 'pregnancy')],
     trains: ['wrist extensors', 'finger extensors'],
     motions: ['wrist flexion'],
     equipment: [],

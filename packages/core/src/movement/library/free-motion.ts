@@ -1,5 +1,5 @@
 import type { Movement } from '../movement.js';
-import { caution, level } from './writing.js';
+import { avoid, caution, level } from './writing.js';
 
 const EASY = caution(
   'Stay in the range that the hand reaches by itself and without catching.',
@@ -273,7 +273,7 @@ export const FREE_MOTION: readonly Movement[] = [
     ],
     cues: ['Loose grip', 'Elbows heavy'],
     faults: ['One hand pulls the other past its range', 'Grip tightens'],
-    cautions: [caution('Leave out rings and skip over split skin.', 'skin-splits')],
+    cautions: [avoid('Leave out rings and skip over split skin.', 'skin-splits')],
     trains: ['wrist flexors', 'wrist extensors', 'radial deviators', 'ulnar deviators'],
     motions: ['wrist flexion', 'wrist extension', 'radial deviation', 'ulnar deviation'],
     equipment: [],

@@ -1,5 +1,5 @@
 import type { Movement } from '../movement.js';
-import { caution, level } from './writing.js';
+import { avoid, caution, level } from './writing.js';
 
 const NOT_MAXIMAL = caution(
   'Not maximal, and not through pain at the finger joints.',
@@ -131,7 +131,7 @@ export const GRIP: readonly Movement[] = [
     howTo: ['Stand, plate between thumb and straight fingers, arm hanging.', 'Hold without the plate slipping.'],
     cues: ['Straight fingers', 'Shoulder down', 'Put it down before it drops'],
     faults: ['Fingers hook under', 'Plate rests on the thigh'],
-    cautions: [NOT_MAXIMAL, caution('Leave out with thumb-base pain.', 'arthritis'), TENDON],
+    cautions: [NOT_MAXIMAL, avoid('Leave out with thumb-base pain.', 'arthritis'), TENDON],
     trains: ['thumb muscles', 'finger flexors', 'hand intrinsics'],
     motions: ['thumb opposition', 'finger flexion'],
     equipment: ['plate'],

@@ -1,5 +1,5 @@
 import type { Movement } from '../movement.js';
-import { caution, level } from './writing.js';
+import { avoid, caution, level } from './writing.js';
 
 const NOT_PAST = caution(
   'Rock only as far as the hand stays down without pain at the back of the wrist.',
@@ -153,7 +153,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     howTo: ['Turn the fingers toward the knees.', 'Sit the hips back until the stretch begins, then return.'],
     cues: ['Heels of the hands down', 'Lean back is what raises it'],
     faults: ['Heels lift and the stretch is lost', 'Elbows twist'],
-    cautions: [NOT_PAST, ON_THE_FLOOR, caution('Out at the first tingling.', 'numbness', 'pregnancy')],
+    cautions: [NOT_PAST, ON_THE_FLOOR, avoid('Out at the first tingling.', 'numbness', 'pregnancy')],
     trains: ['wrist flexors', 'finger flexors'],
     motions: ['wrist extension', 'supination'],
     equipment: ['mat'],

@@ -1,5 +1,5 @@
 import type { Movement } from '../movement.js';
-import { caution, level } from './writing.js';
+import { avoid, caution, level } from './writing.js';
 
 const BUILD_UP = caution(
   'Begin two levels below what feels possible; ask again the next morning.',
@@ -157,7 +157,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       BUILD_UP,
       SKIN,
       caution('No maximal finger loading.', 'under-18'),
-      caution('Leave out: end-range finger joints under load.', 'hypermobility', 'arthritis'),
+      avoid('Leave out: end-range finger joints under load.', 'hypermobility', 'arthritis'),
     ],
     trains: ['finger flexors', 'hand intrinsics', 'thumb muscles'],
     motions: ['finger flexion', 'thumb opposition'],
@@ -246,7 +246,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     cautions: [
       BUILD_UP,
       SKIN,
-      caution('Loaded flexion: not with a sore or recently sprained wrist.', 'past-sprain', 'arthritis', 'tendon-pain'),
+      avoid('Loaded flexion: not with a sore or recently sprained wrist.', 'past-sprain', 'arthritis', 'tendon-pain'),
     ],
     trains: ['wrist extensors', 'finger extensors'],
     motions: ['wrist extension', 'wrist flexion'],

@@ -20,5 +20,10 @@ export function level(
 
 /** Writes a caution with the recorded cautions that it concerns. */
 export function caution(text: string, ...concerns: CautionId[]): MovementCaution {
-  return { text, concerns };
+  return { text, concerns, avoid: false };
+}
+
+/** Writes a caution for which those concerned leave the movement out. */
+export function avoid(text: string, ...concerns: CautionId[]): MovementCaution {
+  return { text, concerns, avoid: true };
 }

@@ -95,7 +95,7 @@ function tellSession(
     if (!blocksDone.has(block.id)) continue;
     const loads = ['load', 'strength', 'skill'].includes(block.phase);
     const usual = loads ? course.discomfort : Math.max(0, course.discomfort - 1);
-    let discomfort = Math.max(0, usual + random.between(-1, 1));
+    let discomfort = Math.max(0, usual + (random.chance(0.06) ? 1 : random.chance(0.5) ? -1 : 0));
     if (flare && loads) discomfort = random.between(4, 6);
     else if (!isLast) discomfort = Math.min(discomfort, 4);
     if (isLast) discomfort = Math.min(discomfort, course.lastDiscomfort ?? 2);

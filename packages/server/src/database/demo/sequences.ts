@@ -22,8 +22,9 @@ export const DEMO_SEQUENCES = {
     ['prepare', 'free.wrist-circles', 'free-fist', '1x3 tempo4-4 LR <>'],
     ['prepare', 'free.bending-waves', 'arms-forward'],
     ['prepare', 'free.forearm-turns', 'bent'],
-    ['range', 'stretch.flexors', 'open', '1x20s L,R'],
+    ['range', 'stretch.flexors', 'open'],
     ['range', 'stretch.extensors', 'fist'],
+    ['range', 'stretch.palm-press', 'up'],
     ['range', 'rock.palm-fore-aft', 'behind'],
     ['range', 'rock.palm-side', 'outward'],
     ['load', 'rock.palm-circles', 'all-fours'],
@@ -33,6 +34,7 @@ export const DEMO_SEQUENCES = {
     ['skill', 'bearing.palm-support', 'knees-back'],
     ['settle', 'stretch.back-to-back', 'low'],
     ['settle', 'settle.shakes', 'hanging'],
+    ['settle', 'settle.resting-breaths', 'seated'],
   ]),
   palms: write('Loading the palms', 'For hand balancers: from all fours to the plank on strong, awake palms.', 25, [
     ['prepare', 'free.wrist-circles', 'free-spread', '1x3 tempo4-4 LR <>'],

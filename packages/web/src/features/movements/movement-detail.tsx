@@ -81,9 +81,10 @@ function Rung({ movement, level, number }: { movement: Movement; level: Level; n
       <span className="display text-lead font-bold">{number}</span>
       <div>
         <b>{level.name}</b>
-        <p className="text-small text-ink-soft">
-          {level.description} {place.join(', ')}
-          {things.length > 0 && `; needs ${things.join(', ')}`}.
+        <p className="text-small">{level.description}</p>
+        <p className="text-fine text-ink-soft">
+          <span className="inline-block first-letter:uppercase">{place.join(', ')}</span>
+          {things.length > 0 && `; needs ${things.join(', ')}`}
         </p>
       </div>
       <div className="col-start-2 lg:col-start-auto lg:text-right">

@@ -14,7 +14,7 @@ export interface MovementFilter {
   readonly loading: Loading | '';
   /** Leave out what needs more than this; null asks for nothing. */
   readonly equipment: readonly Equipment[] | null;
-  /** Leave out what concerns these. */
+  /** Leave out what people with these should avoid. */
   readonly cautions: readonly CautionId[];
   /** Nothing but free unloaded motion. */
   readonly unloadedOnly: boolean;
@@ -47,7 +47,7 @@ export function filterMovements(movements: readonly Movement[], filter: Movement
     return (
       words.every((word) => text.includes(word)) &&
       (!filter.family || movement.family === filter.family) &&
-      !movement.cautions.some((note) => note.concerns.some((id) => filter.cautions.includes(id))) &&
+      !movement.cautions.some((note) => note.avoid && note.concerns.some((id) => filter.cautions.includes(id))) &&
       passingLevels(movement, filter).length > 0
     );
   });

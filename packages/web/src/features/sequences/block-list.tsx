@@ -22,7 +22,7 @@ import {
 import { shippedMovement } from '@clay-pot/core/library';
 import { dropBlock, useEditor } from '../../store/editor.js';
 import { clock } from '../../ui/format.js';
-import { BlockRow } from './block-row.js';
+import { BlockRow, type Concern } from './block-row.js';
 
 interface Props {
   document: Sequence;
@@ -94,16 +94,16 @@ function concernsOf(
   movement: Movement,
   athlete: Athlete | undefined,
   findings: readonly CautionFinding[],
-): string[] {
+): Concern[] {
   const level = findLevel(movement, block.levelId);
   if (!athlete || !level) return [];
+  const own = findings.filter((finding) => finding.blockIds.includes(block.id));
+  const stops = own.filter((finding) => finding.severity === 'stop');
+  const care = movement.cautions.filter((note) => own.some((finding) => note.concerns.includes(finding.caution)));
   const missing = equipmentFor(movement, level).filter((thing) => !athlete.equipment.includes(thing));
-  const told = findings
-    .filter((finding) => finding.blockIds.includes(block.id))
-    .flatMap((finding) =>
-      finding.severity === 'stop'
-        ? ['Not before clearance: this block loads the hand.']
-        : movement.cautions.filter((note) => note.concerns.includes(finding.caution)).map((note) => note.text),
-    );
-  return [...told, ...(missing.length ? [`Not within reach: ${missing.join(', ')}.`] : [])];
+  return [
+    ...(stops.length ? [{ stop: true, text: 'Not before clearance: this block loads the hand.' }] : []),
+    ...care.map(({ text }) => ({ stop: false, text })),
+    ...(missing.length ? [{ stop: false, text: `Not within reach: ${missing.join(', ')}.` }] : []),
+  ];
 }

@@ -12,6 +12,12 @@ import { useToast } from '../../ui/toast.js';
 import { DoseField } from './dose-field.js';
 import { DoseSteppers } from './dose-steppers.js';
 
+/** Something that speaks against a block for the athlete in view; a stop is told in red, care in amber. */
+export interface Concern {
+  readonly stop: boolean;
+  readonly text: string;
+}
+
 interface Props {
   block: Block;
   number: number;
@@ -19,7 +25,7 @@ interface Props {
   durationMs: number;
   selected: boolean;
   /** Why this block deserves a second look for the athlete in view. */
-  concerns: readonly string[];
+  concerns: readonly Concern[];
 }
 
 /** One block as a row; the selected one opens to its steppers, its note, and what is unusual in it. */
@@ -43,7 +49,7 @@ export const BlockRow = memo(function BlockRow({ block, number, movement, durati
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={`relative border-b border-line border-l-4 bg-porcelain py-1.5 pr-1 pl-1 ${selected ? 'border-l-ink bg-white' : 'border-l-transparent'} ${isDragging ? 'z-10 shadow-lg' : ''}`}
     >
-      <div className="grid grid-cols-[auto_1.4rem_minmax(0,1.15fr)_minmax(0,1fr)_2.75rem_auto] items-start gap-x-1.5">
+      <div className="grid grid-cols-[auto_1.4rem_minmax(0,1fr)_minmax(0,1.2fr)_2.75rem_auto] items-start gap-x-1.5">
         <button
           type="button"
           ref={setActivatorNodeRef}
@@ -103,8 +109,11 @@ export const BlockRow = memo(function BlockRow({ block, number, movement, durati
       </div>
       {(selected || concerns.length > 0 || unusual.length > 0) && (
         <div className="mt-2 grid gap-2 pl-12">
-          {concerns.map((text) => (
-            <p key={text} className="border-l-4 border-iron bg-iron-wash px-2 py-1 text-small">
+          {concerns.map(({ stop, text }) => (
+            <p
+              key={text}
+              className={`border-l-4 px-2 py-1 text-small ${stop ? 'border-iron bg-iron-wash font-semibold' : 'border-load-3 bg-amber-wash'}`}
+            >
               {text}
             </p>
           ))}

@@ -35,7 +35,7 @@ export function DoseField({ dose, movement, onChange }: Props) {
       <input
         aria-label={`Dose of ${movement.name}`}
         data-dose
-        className={`${INPUT} font-semibold figures`}
+        className={`${INPUT} px-2! text-small! font-semibold figures`}
         value={typed ?? printed}
         spellCheck={false}
         autoComplete="off"

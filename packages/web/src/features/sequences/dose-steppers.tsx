@@ -23,7 +23,7 @@ export function DoseSteppers({ dose, movement, onChange }: Props) {
   const unit = { repetitions: 'repetitions', time: 'seconds', breaths: 'breaths' }[kind];
   const effort = dose.effortPercent;
   return (
-    <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+    <div className="flex flex-wrap items-end gap-x-2.5 gap-y-2">
       <Stepper name="sets" value={dose.sets} limit={DOSE_LIMITS.sets} set={(sets) => onChange({ ...dose, sets })} />
       <Stepper
         name={unit}
@@ -61,7 +61,7 @@ export function DoseSteppers({ dose, movement, onChange }: Props) {
         <label className="text-small">
           <span className="block text-ink-soft">hands</span>
           <select
-            className="h-8 border border-ink/45 bg-white px-1.5 text-body"
+            className="h-8 w-28 border border-ink/45 bg-white px-1 text-body"
             value={dose.sides}
             onChange={(event) => onChange({ ...dose, sides: event.target.value as SidePlan })}
           >
@@ -99,16 +99,16 @@ function Stepper({ name, value, limit, step = limit.step, set }: StepperProps) {
       <div className="flex items-center border border-ink/45 bg-white">
         <IconButton
           name={`Fewer ${name}`}
-          className="h-[30px]"
+          className="h-[30px] w-7!"
           disabled={value <= limit.min}
           onClick={() => set(clamp(value - step))}
         >
           <Minus size={14} />
         </IconButton>
-        <output className="min-w-8 text-center text-body font-semibold figures">{value}</output>
+        <output className="min-w-7 text-center text-body font-semibold figures">{value}</output>
         <IconButton
           name={`More ${name}`}
-          className="h-[30px]"
+          className="h-[30px] w-7!"
           disabled={value >= limit.max}
           onClick={() => set(clamp(value + step))}
         >

@@ -18,6 +18,10 @@ function filterFor(athlete: Athlete): MovementFilter {
   };
 }
 
+/** Whether a movement has a caution that concerns this athlete. */
+const minds = (movement: Movement, filter: MovementFilter) =>
+  movement.cautions.some((note) => note.concerns.some((id) => filter.cautions.includes(id)));
+
 /** The movement shelf: search, family, and what suits the athlete in view. Adding takes the easiest level that passes. */
 export function Shelf({
   athlete,
@@ -92,6 +96,7 @@ export function Shelf({
             >
               <span className="block leading-tight font-semibold">{movement.name}</span>
               <span className="text-fine text-ink-soft">{FAMILIES[movement.family]}</span>
+              {minds(movement, base) && <span className="ml-2 bg-amber-wash px-1 text-fine text-amber">with care</span>}
             </button>
           </li>
         ))}

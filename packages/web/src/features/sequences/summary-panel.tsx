@@ -26,15 +26,18 @@ export function SummaryPanel({ document, timeline, findings }: Props) {
     <div className="grid content-start gap-5">
       <section aria-label="Length">
         <p className="flex items-baseline gap-2">
-          <span className={`display text-figure font-extrabold ${over > 0 ? 'text-iron' : ''}`} data-testid="total">
+          <span
+            className={`display text-[2.75rem] leading-none font-extrabold ${over > 0 ? 'text-iron' : ''}`}
+            data-testid="total"
+          >
             {clock(totalMs)}
           </span>
-          <span className="text-ink-soft">
+          <span className="whitespace-nowrap text-ink-soft">
             of{' '}
             <input
               type="number"
               aria-label="Minutes there are"
-              className="w-14 border-b border-ink/60 bg-transparent text-center font-semibold text-ink figures"
+              className="w-12 border-b border-ink/60 bg-transparent text-center font-semibold text-ink figures"
               min={SEQUENCE_LIMITS.budgetMin.min}
               max={SEQUENCE_LIMITS.budgetMin.max}
               key={document.budgetMin}
@@ -49,7 +52,7 @@ export function SummaryPanel({ document, timeline, findings }: Props) {
         <p className={`text-small ${over > 0 ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
           {over > 0 ? `${clock(over)} too long` : `${clock(-over)} to spare`}; {clock(workMs)} of it work
         </p>
-        <PhaseBars byPhase={byPhase} budgetMs={Math.max(budgetMs, totalMs)} />
+        <PhaseBars byPhase={byPhase} />
       </section>
       <Hands left={workByHand.left} right={workByHand.right} />
       {findings.length > 0 && (
@@ -77,7 +80,8 @@ export function SummaryPanel({ document, timeline, findings }: Props) {
   );
 }
 
-function PhaseBars({ byPhase, budgetMs }: { byPhase: Record<string, number>; budgetMs: number }) {
+function PhaseBars({ byPhase }: { byPhase: Record<string, number> }) {
+  const longest = Math.max(1, ...Object.values(byPhase));
   return (
     <dl className="mt-3 grid grid-cols-[auto_1fr_auto] items-center gap-x-2 gap-y-1 text-small">
       {PHASES.map((phase) => {
@@ -86,7 +90,7 @@ function PhaseBars({ byPhase, budgetMs }: { byPhase: Record<string, number>; bud
           <div key={phase} className="contents">
             <dt className={ms ? '' : 'text-ash'}>{phase}</dt>
             <dd className="h-2.5 bg-ground" aria-hidden>
-              <div className="h-full bg-ink" style={{ width: `${(100 * ms) / budgetMs}%` }} />
+              <div className="h-full bg-ink" style={{ width: `${(100 * ms) / longest}%` }} />
             </dd>
             <dd className={`text-right figures ${ms ? '' : 'text-ash'}`}>{clock(ms)}</dd>
           </div>
@@ -103,10 +107,10 @@ function Hands({ left, right }: { left: number; right: number }) {
     <section aria-label="Work of each hand">
       <div className="grid grid-cols-2 gap-px" aria-hidden>
         <div className="flex justify-end bg-ground">
-          <div className="h-3 bg-left" style={{ width: `${(100 * left) / most}%` }} />
+          <div className="h-3 bg-cobalt" style={{ width: `${(100 * left) / most}%` }} />
         </div>
         <div className="bg-ground">
-          <div className="hatch-right h-3 bg-right-fill" style={{ width: `${(100 * right) / most}%` }} />
+          <div className="hatch-right h-3 bg-ochre-fill" style={{ width: `${(100 * right) / most}%` }} />
         </div>
       </div>
       <p className="mt-1 flex justify-between text-small figures">

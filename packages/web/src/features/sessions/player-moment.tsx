@@ -20,7 +20,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
   const counts = event.kind === 'repetition' || event.kind === 'breath';
   const seconds = Math.ceil(leftMs / 1000);
   return (
-    <section aria-label="Now" className="px-4 pt-4 sm:px-8 sm:pt-8">
+    <section aria-label="Now" className="px-4 pt-3 sm:px-8 sm:pt-6">
       <div className="flex items-center gap-4">
         <HandSign side={event.side} />
         <div className="min-w-0">
@@ -28,10 +28,10 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           <p className="text-ink-soft sm:text-lead">{level.name}</p>
         </div>
       </div>
-      <div className="mt-4 flex flex-wrap items-end gap-x-8 sm:mt-8">
+      <div className="mt-3 flex flex-wrap items-end gap-x-8 sm:mt-6">
         <p
           className={`display leading-[0.82] font-extrabold ${event.bout === null ? 'text-ink-soft' : ''}`}
-          style={{ fontSize: 'clamp(8rem, 24vw, 17rem)' }}
+          style={{ fontSize: 'clamp(7rem, min(24vw, 25vh), 17rem)' }}
           data-testid="big-number"
         >
           <Digits text={counts ? String(event.repetition) : longSeconds(leftMs)} />
@@ -53,9 +53,13 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           block.dose.effortPercent !== undefined &&
           `${block.dose.effortPercent} % of your most. `}
       </p>
-      <p className="mt-1 text-ink-soft sm:text-lead" data-testid="cue">
-        {cueFor(movement, event)}
-      </p>
+      <div className="mt-1 text-ink-soft sm:text-lead" data-testid="cue">
+        {event.bout === null && !run.toRate.length ? (
+          movement.howTo.map((line) => <p key={line}>{line}</p>)
+        ) : (
+          <p>{cueFor(movement, event)}</p>
+        )}
+      </div>
       {block.note && <p className="mt-1 font-semibold">{block.note}</p>}
       {/* Changes are spoken once, not each second. */}
       <p className="sr-only" aria-live="assertive">
@@ -66,8 +70,8 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
 }
 
 const SIGN: Record<WorkingSide, { text: string; className: string; name: string }> = {
-  left: { text: 'L', className: 'bg-left text-white', name: 'Left hand' },
-  right: { text: 'R', className: 'bg-right text-white hatch-right', name: 'Right hand' },
+  left: { text: 'L', className: 'bg-cobalt text-white', name: 'Left hand' },
+  right: { text: 'R', className: 'bg-ochre text-white hatch-right', name: 'Right hand' },
   both: { text: 'L R', className: 'border-2 border-ink bg-white text-ink', name: 'Both hands' },
 };
 

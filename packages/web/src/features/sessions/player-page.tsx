@@ -87,7 +87,7 @@ function Player({ run }: { run: Run }) {
         </div>
         <Course run={run} />
       </header>
-      <div className="grid flex-1 lg:grid-cols-[minmax(0,1fr)_21rem]">
+      <div className="grid flex-1 grid-cols-[minmax(0,1fr)] max-lg:grid-rows-[auto_1fr] lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div className="flex flex-col">
           <Moment run={run} timeline={timeline} event={event} />
           <div className="mt-auto">
@@ -102,7 +102,7 @@ function Player({ run }: { run: Run }) {
   );
 }
 
-const WASH = { left: 'bg-left-wash', right: 'bg-right-wash', both: 'bg-porcelain' } as const;
+const WASH = { left: 'bg-cobalt-wash', right: 'bg-ochre-wash', both: 'bg-porcelain' } as const;
 
 function togglePause(): void {
   setPaused(!useRun.getState().run?.paused);

@@ -1,11 +1,13 @@
-import { findLevel, printDose, type Timeline, type TimelineEvent } from '@clay-pot/core';
+import { type Bout, findLevel, printDose, type Timeline, type TimelineEvent } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import type { Run } from '../../store/run.js';
 import { SideMark } from '../../ui/marks.js';
 
 /** What comes next: the next piece of work everywhere, the whole list where there is room. */
 export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
-  const next = timeline.bouts.find((bout) => bout.firstEvent > run.head.event && bout.index !== event.bout);
+  // Between bouts the coming one is told in large; what follows is the one after it.
+  const coming = timeline.bouts.find((bout) => bout.lastEvent >= run.head.event);
+  const next = coming && timeline.bouts[coming.index + 1];
   const nextBlock = next && run.sequence.blocks[next.blockIndex];
   const nextMovement = nextBlock && shippedMovement(nextBlock.movementId);
   const movement = shippedMovement(run.sequence.blocks[event.blockIndex]!.movementId)!;
@@ -18,8 +20,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
         Next:{' '}
         {next && nextMovement ? (
           <span className="font-semibold text-ink" data-testid="next">
-            {next.blockIndex === event.blockIndex ? (next.direction ?? `set ${next.set}`) : nextMovement.name}{' '}
-            <SideMark side={next.side} />
+            {nameOfNext(coming, next, nextMovement.name)} <SideMark side={next.side} />
           </span>
         ) : (
           <span className="font-semibold text-ink" data-testid="next">
@@ -56,4 +57,11 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
       </div>
     </aside>
   );
+}
+
+/** What sets the next bout apart from the one now or coming. */
+function nameOfNext(coming: Bout, next: Bout, movementName: string): string {
+  if (next.blockId !== coming.blockId) return movementName;
+  if (next.set !== coming.set) return `set ${next.set}`;
+  return next.side === coming.side ? (next.direction ?? '') : 'other hand';
 }

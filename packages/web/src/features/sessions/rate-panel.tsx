@@ -9,12 +9,14 @@ import { SideMark } from '../../ui/marks.js';
 
 const SCALE = Array.from({ length: 11 }, (_, score) => score);
 
-/** Asks how a finished block felt while the clock goes on; five and more stops the clock and asks what to do. */
+/**
+ * Asks how a finished block felt while the clock goes on: one tap for discomfort, one for exertion. Five and more stops the
+ * clock and asks what to do.
+ */
 export function RatePanel({ run, blockId }: { run: Run; blockId: string }) {
   const [discomfort, setDiscomfort] = useState<number | null>(null);
-  const [exertion, setExertion] = useState<number | null>(null);
   const [note, setNote] = useState('');
-  const [counting, setCounting] = useState(false);
+  const [opened, setOpened] = useState(false);
   const block = run.sequence.blocks.find((candidate) => candidate.id === blockId)!;
   const name = shippedMovement(block.movementId)!.name;
   const advice = discomfort === null ? null : adviseOnDiscomfort(discomfort);
@@ -25,10 +27,30 @@ export function RatePanel({ run, blockId }: { run: Run; blockId: string }) {
   }
 
   return (
-    <section aria-label={`How was ${name}`} className="mx-4 mb-1 border-2 border-ink bg-white p-3 sm:mx-8">
-      <h2 className="text-lead">How was “{name}”?</h2>
-      <Scale name="Discomfort" low="none" high="worst" value={discomfort} onChange={feel} />
-      <Scale name="Exertion" low="rest" high="all out" value={exertion} onChange={setExertion} />
+    <section aria-label={`How was ${name}`} className="mx-4 mb-1 border-2 border-ink bg-white px-3 py-2 sm:mx-8">
+      <div className="flex flex-wrap items-center justify-between gap-x-2">
+        <h2 className="text-body">{discomfort === null ? `Discomfort in “${name}”?` : `How hard was “${name}”?`}</h2>
+        <div className="-mr-3 ml-auto flex shrink-0">
+          {discomfort !== null && (
+            <Button kind="quiet" className="h-11 text-small!" onClick={() => setDiscomfort(null)}>
+              Discomfort {discomfort}
+            </Button>
+          )}
+          <Button kind="quiet" className="h-11 text-small!" aria-expanded={opened} onClick={() => setOpened(!opened)}>
+            Note, counts
+          </Button>
+        </div>
+      </div>
+      {discomfort === null ? (
+        <Scale name="Discomfort" low="none" high="worst" onChoose={feel} />
+      ) : (
+        <Scale
+          name="Exertion"
+          low="rest"
+          high="all out"
+          onChoose={(exertion) => rate(blockId, { discomfort, exertion, note })}
+        />
+      )}
       {advice && advice !== 'go-on' && (
         <div
           role="alert"
@@ -37,36 +59,29 @@ export function RatePanel({ run, blockId }: { run: Run; blockId: string }) {
           <b>{DISCOMFORT_WORDS[advice]}</b>
           {advice === 'ease-or-stop' && !run.ended && (
             <div className="mt-1 flex flex-wrap gap-2">
-              <Button onClick={easeLevel}>Next one easier</Button>
-              <Button kind="stop" onClick={() => endRun('ended early')}>
+              <Button className="h-11" onClick={easeLevel}>
+                Next one easier
+              </Button>
+              <Button kind="stop" className="h-11" onClick={() => endRun('ended early')}>
                 End here
               </Button>
             </div>
           )}
         </div>
       )}
-      {counting && <Counts run={run} blockId={blockId} />}
-      <div className="mt-2 flex flex-wrap gap-2">
-        <input
-          aria-label="Note"
-          placeholder="Note"
-          className={`${INPUT} min-w-32 flex-1 sm:h-11`}
-          value={note}
-          maxLength={1000}
-          onChange={(event) => setNote(event.target.value)}
-        />
-        <Button className="h-11" aria-expanded={counting} onClick={() => setCounting(!counting)}>
-          Counts
-        </Button>
-        <Button
-          kind="primary"
-          className="h-11 px-5"
-          disabled={discomfort === null || exertion === null}
-          onClick={() => rate(blockId, { discomfort: discomfort!, exertion: exertion!, note })}
-        >
-          Note it
-        </Button>
-      </div>
+      {opened && (
+        <>
+          <Counts run={run} blockId={blockId} />
+          <input
+            aria-label="Note"
+            placeholder="Note; kept with your answer"
+            className={`${INPUT} mt-1 h-11`}
+            value={note}
+            maxLength={1000}
+            onChange={(event) => setNote(event.target.value)}
+          />
+        </>
+      )}
     </section>
   );
 }
@@ -75,30 +90,27 @@ interface ScaleProps {
   name: string;
   low: string;
   high: string;
-  value: number | null;
-  onChange: (score: number) => void;
+  onChoose: (score: number) => void;
 }
 
-function Scale({ name, low, high, value, onChange }: ScaleProps) {
+function Scale({ name, low, high, onChoose }: ScaleProps) {
   return (
-    <fieldset className="mt-1.5">
-      <legend className="flex w-full justify-between text-small">
-        <b>{name}</b>
-        <span className="text-ink-soft">
-          0 {low}, 10 {high}
-        </span>
+    <fieldset>
+      <legend className="sr-only">
+        {name}, 0 {low} to 10 {high}
       </legend>
-      <div className="mt-0.5 grid grid-cols-6 gap-1 sm:grid-cols-11">
+      <div className="grid grid-cols-6 gap-1 sm:grid-cols-11">
         {SCALE.map((score) => (
           <button
             key={score}
             type="button"
             aria-label={`${name} ${score}`}
-            aria-pressed={value === score}
-            className={`display h-11 border font-bold ${value === score ? 'border-ink bg-ink text-white' : 'border-ink/40 bg-porcelain hover:bg-ground'}`}
-            onClick={() => onChange(score)}
+            className="display h-11 border border-ink/40 bg-porcelain font-bold hover:bg-ground"
+            onClick={() => onChoose(score)}
           >
             {score}
+            {score === 0 && <span className="font-text text-fine font-normal"> {low}</span>}
+            {score === 10 && <span className="font-text text-fine font-normal max-sm:hidden"> {high}</span>}
           </button>
         ))}
       </div>

@@ -142,7 +142,7 @@ function BlockResult({ block, record }: { block: Block; record: SessionRecord })
   );
 }
 
-const FILL: Record<WorkingSide, string> = { left: 'bg-left', right: 'bg-right-fill hatch-right', both: 'bg-ink' };
+const FILL: Record<WorkingSide, string> = { left: 'bg-cobalt', right: 'bg-ochre-fill hatch-right', both: 'bg-ink' };
 
 /** One hand's share: a bar for each planned piece, as full as it was done, and the sum. */
 function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedDoneRow[] }) {

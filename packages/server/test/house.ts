@@ -1,0 +1,148 @@
+import { afterAll } from '@jest/globals';
+import type { AthleteInput, Problem } from '@clay-pot/contracts';
+import { type Block, findLevel, type Sequence, USUAL_PACING } from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import type { NestFastifyApplication } from '@nestjs/platform-fastify';
+import { createConnection } from 'mysql2/promise';
+import { DataSource } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { AccountRow, StudioRow } from '../src/accounts/entities.js';
+import { hashPassword } from '../src/accounts/sign-in.service.js';
+import { createApp } from '../src/create-app.js';
+import { Clock } from '../src/http/clock.js';
+
+export const PASSWORD = 'correct horse battery';
+
+export interface Answer<T> {
+  status: number;
+  body: T;
+  headers: Record<string, unknown>;
+}
+
+/** A coach's browser: asks with their cookie. */
+export interface Browser {
+  ask<T = Problem>(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer<T>>;
+}
+
+/** The real server over a real database of its own, without listening. */
+export class House {
+  private constructor(
+    readonly app: NestFastifyApplication,
+    readonly url: string,
+  ) {}
+
+  static async open(
+    name: string,
+    { seedDemo = false, now }: { seedDemo?: boolean; now?: () => Date } = {},
+  ): Promise<House> {
+    const base = process.env['TEST_DATABASE_URL'];
+    if (!base) throw new Error('TEST_DATABASE_URL must be set: run ./clay-pot test unit');
+    const database = `clay_pot_test_${name}`;
+    const connection = await createConnection(base.replace(/^mariadb:/, 'mysql:'));
+    await connection.query(`DROP DATABASE IF EXISTS ${database}`);
+    await connection.query(`CREATE DATABASE ${database}`);
+    await connection.end();
+    const databaseUrl = base + database;
+    const config = {
+      databaseUrl,
+      host: '127.0.0.1',
+      port: 0,
+      webRoot: '/nowhere',
+      seedDemo,
+      logLevel: 'silent',
+      secureCookie: false,
+    };
+    const app = await createApp(config, now);
+    if (now) app.get(Clock).now = now;
+    await app.init();
+    await app.getHttpAdapter().getInstance().ready();
+    const house = new House(app, databaseUrl);
+    afterAll(() => app.close());
+    return house;
+  }
+
+  get source(): DataSource {
+    return this.app.get(DataSource);
+  }
+
+  /** A new studio with one coach. */
+  async studio(name: string): Promise<{ email: string; studioId: string }> {
+    const studioId = uuid();
+    const email = `coach@${name}.example`;
+    await this.source.getRepository(StudioRow).insert({ id: studioId, name, timeZone: 'Europe/Amsterdam' });
+    const passwordHash = await hashPassword(PASSWORD);
+    await this.source.getRepository(AccountRow).insert({ id: uuid(), studioId, email, name: 'Coach', passwordHash });
+    return { email, studioId };
+  }
+
+  stranger(cookie?: string): Browser {
+    return {
+      ask: async (method, path, body, headers = {}) => {
+        const response = await this.app.inject({
+          method: method as 'GET',
+          url: `/api${path}`,
+          headers: { ...(cookie && { cookie }), ...headers },
+          ...(body !== undefined && { payload: body as object }),
+        });
+        const isJson = String(response.headers['content-type'] ?? '').includes('json');
+        const text = response.body;
+        return {
+          status: response.statusCode,
+          body: (isJson && text ? JSON.parse(text) : text) as never,
+          headers: response.headers,
+        };
+      },
+    };
+  }
+
+  async signedIn(email: string, password = PASSWORD): Promise<Browser> {
+    const answer = await this.stranger().ask('POST', '/sign-in', { email, password });
+    const cookie = String(answer.headers['set-cookie']).split(';')[0]!;
+    return this.stranger(cookie);
+  }
+
+  /** A studio and its coach's browser in one. */
+  async coach(name: string): Promise<Browser> {
+    return this.signedIn((await this.studio(name)).email);
+  }
+}
+
+export const ATHLETE: AthleteInput = {
+  name: 'Test Person',
+  practice: 'Testing',
+  birthDate: '1990-04-01',
+  sex: 'female',
+  dominantHand: 'left',
+  statureCm: 170.5,
+  massKg: 65.2,
+  equipment: ['mat'],
+  cautions: [],
+  notes: '',
+};
+
+export function sequenceOf(
+  title: string,
+  ...lines: [phase: Block['phase'], movementId: string, levelId: string][]
+): Sequence {
+  const blocks = lines.map(([phase, movementId, levelId], index): Block => {
+    const { dose } = findLevel(shippedMovement(movementId)!, levelId)!;
+    return { id: `b${index}`, phase, movementId, levelId, dose };
+  });
+  return { title, purpose: '', budgetMin: 10, pacing: USUAL_PACING, blocks };
+}
+
+export const SEQUENCE = sequenceOf(
+  'Two blocks',
+  ['prepare', 'free.open-close', 'fast'],
+  ['load', 'grip.ball-squeeze', 'soft'],
+);
+
+/** A stored athlete and sequence of this coach. */
+export async function furnish(coach: Browser): Promise<{ athleteId: string; sequenceId: string }> {
+  const [athleteId, sequenceId] = [uuid(), uuid()];
+  await coach.ask('PUT', `/athletes/${athleteId}`, ATHLETE);
+  await coach.ask('PUT', `/sequences/${sequenceId}`, SEQUENCE);
+  return { athleteId, sequenceId };
+}
+
+export const pointers = (problem: Problem) => problem.errors?.map((error) => error.pointer) ?? [];

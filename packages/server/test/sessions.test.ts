@@ -1,0 +1,190 @@
+import { beforeAll, describe, expect, test } from '@jest/globals';
+import type { DoneSetInput, SessionInput, SessionPage, SessionRecord } from '@clay-pot/contracts';
+import { v7 as uuid } from 'uuid';
+import { type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
+
+let house: House;
+let coach: Browser;
+let ids: { athleteId: string; sequenceId: string };
+beforeAll(async () => {
+  house = await House.open('sessions');
+  coach = await house.coach('willow');
+  ids = await furnish(coach);
+});
+
+const START = '2026-05-04T08:00:00.000Z';
+const begin = (id: string, change: Partial<Record<keyof SessionInput, unknown>> = {}) =>
+  coach.ask<SessionRecord>('PUT', `/sessions/${id}`, { ...ids, plan: SEQUENCE, startedAt: START, ...change });
+const SET: DoneSetInput = {
+  blockId: 'b1',
+  movementId: 'grip.ball-squeeze',
+  levelId: 'soft',
+  set: 1,
+  side: 'left',
+  direction: null,
+  unit: 'repetitions',
+  plannedAmount: 8,
+  doneAmount: 8,
+  endedAt: '2026-05-04T08:02:00.000Z',
+  corrects: null,
+};
+const addSet = (id: string, setId: string, change: Partial<DoneSetInput> = {}) =>
+  coach.ask('PUT', `/sessions/${id}/sets/${setId}`, { ...SET, ...change });
+const report = (id: string, change = {}) =>
+  coach.ask('PUT', `/sessions/${id}/reports/${uuid()}`, {
+    blockId: 'b1',
+    discomfort: 2,
+    exertion: 5,
+    note: '',
+    at: '2026-05-04T08:03:00.000Z',
+    ...change,
+  });
+const end = (id: string, change = {}) =>
+  coach.ask('PUT', `/sessions/${id}/end`, {
+    ending: 'completed',
+    note: '',
+    endedAt: '2026-05-04T08:05:00.000Z',
+    ...change,
+  });
+const read = async (id: string) => (await coach.ask<SessionRecord>('GET', `/sessions/${id}`)).body;
+
+describe('a session', () => {
+  test('is begun, filled, ended and read back, planned against done', async () => {
+    const id = uuid();
+    expect((await begin(id)).status).toBe(200);
+    await addSet(id, uuid());
+    await addSet(id, uuid(), { side: 'right', doneAmount: 6 });
+    await report(id, { discomfort: 3 });
+    await end(id, { note: 'Right hand let go.' });
+    const record = await read(id);
+    expect(record).toMatchObject({
+      ending: 'completed',
+      note: 'Right hand let go.',
+      maxDiscomfort: 3,
+      meanExertion: 5,
+    });
+    expect(record.rows.map((row) => [row.blockId, row.side, row.plannedAmount, row.doneAmount])).toEqual([
+      ['b0', 'both', 30, null],
+      ['b1', 'left', 8, 8],
+      ['b1', 'right', 8, 6],
+    ]);
+    expect(record.completion).toBeCloseTo((0 + 1 + 0.75) / 3, 10);
+  });
+
+  test('everything may be sent again: after a restarted server each set is there once', async () => {
+    const id = uuid();
+    const setId = uuid();
+    for (let time = 0; time < 3; time++) {
+      expect((await begin(id)).status).toBe(200);
+      expect((await addSet(id, setId)).status).toBe(204);
+      expect((await end(id)).status).toBe(200);
+    }
+    expect((await read(id)).sets).toHaveLength(1);
+  });
+
+  test('the same set sent many times at once is stored once', async () => {
+    const id = uuid();
+    const setId = uuid();
+    await begin(id);
+    const answers = await Promise.all(Array.from({ length: 8 }, () => addSet(id, setId)));
+    expect(answers.map((answer) => answer.status)).toEqual(Array(8).fill(204));
+    expect((await read(id)).sets).toHaveLength(1);
+  });
+
+  test('what was recorded is not rewritten; a correction stands beside it and counts', async () => {
+    const id = uuid();
+    const setId = uuid();
+    await begin(id);
+    await addSet(id, setId);
+    const rewritten = await addSet(id, setId, { doneAmount: 5 });
+    expect(rewritten.status).toBe(409);
+    expect(rewritten.body.detail).toContain('corrects');
+    expect((await addSet(id, uuid(), { doneAmount: 5, corrects: setId })).status).toBe(204);
+    const record = await read(id);
+    expect(record.sets).toHaveLength(2);
+    expect(record.rows.find((row) => row.side === 'left')?.doneAmount).toBe(5);
+  });
+
+  test('keeps the plan it was led by, whatever becomes of the sequence', async () => {
+    const id = uuid();
+    await begin(id);
+    await coach.ask('PUT', `/sequences/${ids.sequenceId}`, { ...SEQUENCE, blocks: [] }, { 'if-match': '"1"' });
+    expect((await read(id)).plan).toEqual(SEQUENCE);
+  });
+
+  test('a later report of a block takes the place of the earlier one', async () => {
+    const id = uuid();
+    await begin(id);
+    await report(id, { discomfort: 6, at: '2026-05-04T08:03:00.000Z' });
+    await report(id, { discomfort: 1, at: '2026-05-04T08:04:00.000Z' });
+    expect(await read(id)).toMatchObject({ maxDiscomfort: 1 });
+  });
+
+  test('a stop keeps its sign, and cannot be turned into something milder', async () => {
+    const id = uuid();
+    await begin(id);
+    expect((await end(id, { ending: 'stopped', stopSign: 'numbness' })).status).toBe(200);
+    expect((await end(id)).status).toBe(409);
+    expect(await read(id)).toMatchObject({ ending: 'stopped', stopSign: 'numbness' });
+  });
+});
+
+describe('what is refused', () => {
+  test.each<[string, () => Promise<{ status: number; body: never }>, number, string]>([
+    ['an amount below nothing', () => on((id) => addSet(id, uuid(), { doneAmount: -1 })), 422, '/doneAmount'],
+    ['a block that the plan does not have', () => on((id) => addSet(id, uuid(), { blockId: 'b9' })), 422, '/blockId'],
+    [
+      'a level that the movement does not have',
+      () => on((id) => addSet(id, uuid(), { levelId: 'b9' })),
+      422,
+      '/levelId',
+    ],
+    ['a correction of nothing', () => on((id) => addSet(id, uuid(), { corrects: uuid() })), 422, '/corrects'],
+    ['a discomfort of eleven', () => on((id) => report(id, { discomfort: 11 })), 422, '/discomfort'],
+    ['a stop without its sign', () => on((id) => end(id, { ending: 'stopped' })), 422, '/stopSign'],
+    ['a sign without a stop', () => on((id) => end(id, { stopSign: 'pop' })), 422, '/stopSign'],
+    ['an end before the start', () => on((id) => end(id, { endedAt: '2026-05-04T07:00:00.000Z' })), 422, '/endedAt'],
+    [
+      'a plan that cannot be led',
+      () => begin(uuid(), { plan: { ...SEQUENCE, budgetMin: 0 } }) as never,
+      422,
+      '/plan/budgetMin',
+    ],
+    ['an athlete nobody knows', () => begin(uuid(), { athleteId: uuid() }) as never, 404, ''],
+  ])('%s', async (_what, ask, status, pointer) => {
+    const answer = await ask();
+    expect(answer.status).toBe(status);
+    if (pointer) expect(pointers(answer.body)).toEqual([pointer]);
+  });
+
+  async function on(ask: (id: string) => Promise<unknown>): Promise<{ status: number; body: never }> {
+    const id = uuid();
+    await begin(id);
+    return ask(id) as never;
+  }
+});
+
+test('two years of sessions are read page by page, newest first, none lost, none twice', async () => {
+  const other = await house.coach('two-years');
+  const own = await furnish(other);
+  const days = Array.from({ length: 310 }, (_, index) => new Date(Date.UTC(2024, 4, 1) + index * 56 * 3600 * 1000));
+  const ended = [];
+  for (const day of days) {
+    const id = uuid();
+    await other.ask('PUT', `/sessions/${id}`, { ...own, plan: SEQUENCE, startedAt: day.toISOString() });
+    ended.push(id);
+  }
+  const seen: string[] = [];
+  let before: string | null = '';
+  while (before !== null) {
+    const query: string = before ? `&before=${before}` : '';
+    const page: SessionPage = (
+      await other.ask<SessionPage>('GET', `/sessions?athlete=${own.athleteId}&limit=100${query}`)
+    ).body;
+    seen.push(...page.items.map((item) => item.id));
+    before = page.nextBefore;
+  }
+  expect(seen).toEqual(ended.reverse());
+  expect((await other.ask('GET', '/sessions?limit=0')).status).toBe(422);
+  expect((await other.ask('GET', '/sessions?before=yesterday')).status).toBe(422);
+}, 60_000);

@@ -1,0 +1,103 @@
+import { beforeAll, describe, expect, test } from '@jest/globals';
+import type { OpenAPIObject } from '@nestjs/swagger';
+import { v7 as uuid } from 'uuid';
+import { ATHLETE, type Browser, furnish, House, SEQUENCE } from './house.js';
+
+/** Every route that names a thing by id, asked by a coach of another studio, must not find it. */
+
+let house: House;
+let owner: Browser;
+let other: Browser;
+let routes: { method: string; path: string }[];
+let ids: Record<string, string>;
+
+beforeAll(async () => {
+  house = await House.open('walls');
+  owner = await house.coach('owner');
+  other = await house.coach('other');
+  const { athleteId, sequenceId } = await furnish(owner);
+  ids = { athletes: athleteId, sequences: sequenceId, assignments: uuid(), sessions: uuid() };
+  const assignment = { athleteId, sequenceId, weekdays: [1], fromDay: '2026-01-01' };
+  await owner.ask('PUT', `/assignments/${ids['assignments']}`, assignment);
+  const startedAt = '2026-05-04T08:00:00.000Z';
+  await owner.ask('PUT', `/sessions/${ids['sessions']}`, { athleteId, sequenceId, plan: SEQUENCE, startedAt });
+  const { body } = await owner.ask<OpenAPIObject>('GET', '/openapi.json');
+  routes = Object.entries(body.paths).flatMap(([path, methods]) =>
+    Object.keys(methods).map((method) => ({ method: method.toUpperCase(), path: path.replace(/^\/api/, '') })),
+  );
+});
+
+/** Bodies that the owner could send to the same route. */
+function bodyFor(method: string, path: string): unknown {
+  if (method === 'GET' || method === 'DELETE') return undefined;
+  const at = '2026-05-04T08:05:00.000Z';
+  if (path.startsWith('/athletes')) return { ...ATHLETE, name: 'Taken over' };
+  if (path === '/sequences/{id}') return { ...SEQUENCE, title: 'Taken over' };
+  if (path.startsWith('/assignments')) {
+    return { athleteId: ids['athletes'], sequenceId: ids['sequences'], weekdays: [2], fromDay: '2026-01-01' };
+  }
+  if (path.endsWith('/end')) return { ending: 'completed', note: '', endedAt: at };
+  if (path.includes('/reports/')) return { blockId: 'b1', discomfort: 0, exertion: 0, note: '', at };
+  if (path.includes('/sets/')) {
+    const dose = { set: 1, side: 'left', direction: null, unit: 'repetitions', plannedAmount: 8, doneAmount: 8 };
+    return { blockId: 'b1', movementId: 'grip.ball-squeeze', levelId: 'soft', ...dose, endedAt: at, corrects: null };
+  }
+  if (path === '/sessions/{id}') {
+    return { athleteId: ids['athletes'], sequenceId: ids['sequences'], plan: SEQUENCE, startedAt: at };
+  }
+  return undefined;
+}
+
+describe('walls between studios', () => {
+  test('the walk covers every noun that holds a studio’s data', () => {
+    const nouns = new Set(routes.filter(({ path }) => path.includes('{id}')).map(({ path }) => path.split('/')[1]));
+    expect([...nouns].sort()).toEqual(['assignments', 'athletes', 'sequences', 'sessions']);
+    expect(routes.filter(({ path }) => path.includes('{id}')).length).toBeGreaterThanOrEqual(13);
+  });
+
+  test('another studio’s ids are not found, by any route, with or without a version', async () => {
+    const before = JSON.stringify(await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions'));
+    for (const { method, path } of routes.filter(({ path: candidate }) => candidate.includes('{id}'))) {
+      const real = path.replace('{id}', ids[path.split('/')[1]!]!).replace(/\{\w+\}/, uuid());
+      for (const headers of [{}, { 'if-match': '"1"' }] as Record<string, string>[]) {
+        const answer = await other.ask(method, real, bodyFor(method, path), headers);
+        expect([method, path, answer.status]).toEqual([method, path, 404]);
+        expect(JSON.stringify(answer.body)).not.toMatch(/Test Person|Two blocks/);
+      }
+    }
+    expect(JSON.stringify(await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions'))).toBe(
+      before,
+    );
+  });
+
+  test('another studio’s ids inside a body are not found either', async () => {
+    const own = await furnish(other);
+    const foreign = [
+      { ...own, athleteId: ids['athletes'] },
+      { ...own, sequenceId: ids['sequences'] },
+    ];
+    for (const pair of foreign) {
+      const assignment = { ...pair, weekdays: [1], fromDay: '2026-01-01' };
+      expect((await other.ask('PUT', `/assignments/${uuid()}`, assignment)).status).toBe(404);
+      const session = { ...pair, plan: SEQUENCE, startedAt: '2026-05-04T08:00:00.000Z' };
+      expect((await other.ask('PUT', `/sessions/${uuid()}`, session)).status).toBe(404);
+    }
+  });
+
+  test('lists hold nothing of another studio', async () => {
+    const third = await house.coach('third');
+    for (const path of ['/athletes', '/sequences', '/assignments']) {
+      expect((await third.ask('GET', path)).body).toEqual([]);
+    }
+    expect((await third.ask('GET', `/sessions?athlete=${ids['athletes']}`)).body).toMatchObject({ items: [] });
+    expect((await third.ask('GET', '/today')).body).toMatchObject({ due: [], calls: [], recent: [] });
+  });
+
+  test('every route but the public ones asks for a sign-in', async () => {
+    const open = ['/sign-in', '/health/live', '/health/ready', '/schemas/sequence-1.json'];
+    for (const { method, path } of routes.filter((route) => !open.includes(route.path))) {
+      const answer = await house.stranger().ask(method, path.replace(/\{\w+\}/g, uuid()), bodyFor(method, path));
+      expect([method, path, answer.status]).toEqual([method, path, 401]);
+    }
+  });
+});
