@@ -81,7 +81,12 @@ async function choosePort() {
 
 /** The server as a child with a line to us: when this process is killed, the line breaks and the server ends too. */
 function serve(databaseUrl, port) {
-  const env = { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' };
+  const env = {
+    ...process.env,
+    DATABASE_URL: databaseUrl,
+    PORT: String(port),
+    LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
+  };
   return spawn(process.execPath, ['--enable-source-maps', join(ROOT, 'packages/server/dist/main.js')], {
     cwd: ROOT,
     env,

@@ -19,6 +19,9 @@ export interface Answer<T> {
   headers: Record<string, unknown>;
 }
 
+const opened: NestFastifyApplication[] = [];
+afterAll(() => Promise.all(opened.map((app) => app.close())));
+
 /** A coach's browser: asks with their cookie. */
 export interface Browser {
   ask<T = Problem>(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer<T>>;
@@ -57,7 +60,7 @@ export class House {
     await app.init();
     await app.getHttpAdapter().getInstance().ready();
     const house = new House(app, databaseUrl);
-    afterAll(() => app.close());
+    opened.push(app);
     return house;
   }
 

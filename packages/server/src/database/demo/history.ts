@@ -64,7 +64,7 @@ function tellSession(
   const startedAt = telling.at(day, 17 * 60 + random.between(0, 120));
   const id = random.id(startedAt);
   const flare = course.flareWeeksAgo !== undefined && Math.abs(weeksAgo - course.flareWeeksAgo) < 0.5;
-  const endsEarly = flare || random.chance(0.05);
+  const endsEarly = flare || (!isLast && random.chance(0.05));
   const boutsDone = endsEarly ? Math.ceil(timeline.bouts.length * (0.55 + random.next() * 0.3)) : timeline.bouts.length;
   const reached = timeline.bouts.slice(0, boutsDone);
   const stretch = 1.02 + random.next() * 0.08;

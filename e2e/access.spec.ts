@@ -1,0 +1,102 @@
+import { gzipSync } from 'node:zlib';
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import type { SequenceListItem } from '@clay-pot/contracts';
+import { expect, openSequence, startSession, test } from './house.js';
+
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+
+async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(RULES).analyze();
+  const told = violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`);
+  expect(told).toEqual([]);
+}
+
+test('sign-in is accessible', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('E-mail').waitFor();
+  await expectAccessible(page);
+});
+
+test('every main view is accessible, and nothing runs over its edge at either size', async ({ coach: page, house }) => {
+  test.setTimeout(150_000);
+  const [sequence] = await house.read<SequenceListItem[]>(page, '/sequences');
+  const athleteId = sequence!.athletes[0]!.athleteId;
+  const views: [path: string, sign: RegExp][] = [
+    ['/', /Due today/],
+    ['/people', /^People/],
+    ['/people/new', /New athlete/],
+    [`/people/${athleteId}`, /What was done/],
+    ['/movements/strength.palm-lift', /Palm lift/],
+    ['/sequences', /^Sequences/],
+    [`/sequences/${sequence!.id}?athlete=${athleteId}`, /prepare/],
+    [`/sequences/${sequence!.id}/sheet?athlete=${athleteId}`, new RegExp(sequence!.title)],
+    [`/sequences/${sequence!.id}/lead?athlete=${athleteId}`, new RegExp(sequence!.title)],
+    ['/records', /^Records/],
+  ];
+  for (const [path, sign] of views) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { name: sign }).first()).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    await expectAccessible(page);
+    for (const [width, height] of [
+      [390, 844],
+      [1280, 800],
+    ] as const) {
+      await page.setViewportSize({ width, height });
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
+      // The sheet is a sheet of paper: on a phone it is wider than the screen.
+      if (!path.includes('/sheet')) expect([path, width, over]).toEqual([path, width, 0]);
+    }
+  }
+});
+
+test('a record, the player, its rating, its stop and its end are accessible', async ({ coach: page }) => {
+  await page.getByRole('table').last().getByRole('link').first().click();
+  await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
+  await expectAccessible(page);
+  await openSequence(page, 'Grip with an answer');
+  await page.getByLabel('Seen for').selectOption({ label: 'For Ruan Pellew' });
+  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await startSession(page);
+  await expectAccessible(page);
+  await page.clock.runFor(95_000);
+  await expect(page.getByRole('region', { name: /^How was/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Discomfort 6', exact: true }).click();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Something hurts' }).click();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Sharp pain' }).click();
+  await expect(page.getByRole('heading', { name: 'Stopped' })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('the first page needs no more than 180 kB of script, gzipped', async ({ page }) => {
+  const sizes: Promise<number>[] = [];
+  page.on('response', (response) => {
+    if (response.url().endsWith('.js')) sizes.push(response.body().then((body) => gzipSync(body).length));
+  });
+  await page.goto('/');
+  await page.getByLabel('E-mail').waitFor();
+  await page.waitForLoadState('networkidle');
+  const total = (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0);
+  expect(sizes.length).toBeGreaterThan(0);
+  expect(total / 1000).toBeLessThanOrEqual(180);
+});
+
+test('single keys can be switched off', async ({ coach: page }) => {
+  await page.keyboard.press('?');
+  await page.getByLabel('Keys without Ctrl or Alt are on').uncheck();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('g');
+  await page.keyboard.press('p');
+  await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await page.getByLabel('Keys without Ctrl or Alt are on').check();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('g');
+  await page.keyboard.press('p');
+  await expect(page.getByRole('heading', { name: 'People' })).toBeVisible();
+});

@@ -1,0 +1,156 @@
+import { readFile } from 'node:fs/promises';
+import type { StoredSequence } from '@clay-pot/contracts';
+import { expect, idIn, openSequence, saved, test } from './house.js';
+
+test('a dose that cannot be read stays in its field with the reason; Escape brings the old one back', async ({
+  coach: page,
+}) => {
+  await openSequence(page, 'Warm thumbs');
+  const dose = page.getByLabel('Dose of Forearm turns');
+  const before = await dose.inputValue();
+  for (const [typed, words] of [
+    ['3x8 quickly', '“quickly” is not a part of a dose'],
+    ['3x900', 'Repetitions must be within 1–200'],
+    ['3x5br', 'is dosed in repetitions or time'],
+    ['', 'Type a dose'],
+  ] as const) {
+    await dose.fill(typed);
+    await dose.press('Enter');
+    await expect(page.getByRole('alert')).toContainText(words);
+    await expect(dose).toHaveValue(typed);
+  }
+  await dose.press('Escape');
+  await expect(dose).toHaveValue(before);
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await saved(page);
+});
+
+test('steppers, pace and budget change the one total; what is unusual is said; over budget is said', async ({
+  coach: page,
+}) => {
+  await openSequence(page, 'Warm thumbs');
+  const seconds = async () => {
+    const [minutes, rest] = (await page.getByTestId('total').textContent())!.split(':').map(Number);
+    return minutes! * 60 + rest!;
+  };
+  const before = await seconds();
+  const row = page.getByRole('listitem', { name: /: Towel gathering$/ });
+  await row.focus();
+  await row.getByRole('button', { name: 'More seconds' }).click();
+  // Five seconds more on each hand.
+  await expect.poll(seconds).toBe(before + 10);
+  await row.getByLabel('Dose of Towel gathering').fill('1x10min L,R');
+  await row.getByLabel('Dose of Towel gathering').press('Enter');
+  await expect(row).toContainText('600 s is above the usual 5–40 s for grip holds');
+  await expect(page.getByText(/too long/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(seconds).toBe(before);
+  await page.getByText('Pace').click();
+  const announce = page.getByLabel('Announce, s');
+  await announce.fill('8');
+  await announce.blur();
+  // Nine blocks, three seconds more each.
+  await expect.poll(seconds).toBe(before + 27);
+  await announce.fill('99');
+  await announce.blur();
+  await expect(announce).toHaveValue('8');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await saved(page);
+});
+
+test('two people edit: the second is told what differs and may keep either', async ({
+  coach: page,
+  browser,
+  house,
+}) => {
+  await openSequence(page, 'Careful return');
+  const other = await browser.newPage({ storageState: await page.context().storageState(), baseURL: house.address });
+  await other.goto(page.url());
+  await other.getByLabel('Title').fill('Careful return, renamed');
+  await other.getByLabel('Title').press('Enter');
+  await saved(other);
+  await page.getByLabel('Dose of Flexion press').fill('1x9 @20% 3s tempo1-1 L,R');
+  await page.getByLabel('Dose of Flexion press').press('Enter');
+  const notice = page.getByRole('alert').filter({ hasText: 'Changed elsewhere' });
+  await expect(notice).toContainText('Title: “Careful return, renamed” → “Careful return”');
+  await expect(notice).toContainText('→ 1x9 @20% 3s tempo1-1 L,R');
+  await notice.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(page.getByLabel('Title')).toHaveValue('Careful return, renamed');
+  await saved(page);
+  // My version is one undo away, and is saved over theirs knowingly.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Dose of Flexion press')).toHaveValue('1x9 @20% 3s tempo1-1 L,R');
+  await saved(page);
+  const { document } = await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`);
+  expect(document.title).toBe('Careful return');
+  await other.close();
+});
+
+test('without a connection work is kept on the device, through a reload, and saved when it is back', async ({
+  coach: page,
+  house,
+}) => {
+  await openSequence(page, 'Loading the palms');
+  await page.route('**/api/sequences/*', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  );
+  await page.getByLabel('Minutes there are').fill('33');
+  await page.getByLabel('Minutes there are').blur();
+  await expect(page.getByTestId('save-state')).toContainText('kept on this device');
+  await page.reload();
+  await expect(page.getByLabel('Minutes there are')).toHaveValue('33');
+  await page.unroute('**/api/sequences/*');
+  await saved(page);
+  expect((await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`)).document.budgetMin).toBe(33);
+});
+
+test('removing is undone, not asked about', async ({ coach: page }) => {
+  await page.goto('/sequences');
+  await page.getByRole('button', { name: 'Remove Grip with an answer' }).click();
+  await expect(page.getByRole('link', { name: 'Grip with an answer' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Grip with an answer' })).toBeVisible();
+});
+
+test('a sequence goes out as a file and comes in again; a broken file says where', async ({ coach: page }) => {
+  await openSequence(page, 'Free motion between assignments');
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Export' }).click();
+  const text = await readFile((await (await download).path())!, 'utf8');
+  await page.goto('/sequences');
+  const count = await page.getByRole('row').count();
+  const chooser = page.getByLabel('Sequence file');
+  const line = text.split('\n').findIndex((row) => row.includes('"levelId": "slow"')) + 1;
+  await chooser.setInputFiles({
+    name: 'broken.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(text.replace('"levelId": "slow"', '"levelId": "sloow"')),
+  });
+  const alert = page.getByRole('alert');
+  await expect(alert).toContainText('Nothing was stored');
+  await expect(alert).toContainText(`Line ${line}. /blocks/0/levelId: “Hand open and close” has no level “sloow”`);
+  await expect(page.getByRole('row')).toHaveCount(count);
+  const renamed = text.replace('Free motion between assignments', 'Come in from outside');
+  await chooser.setInputFiles({ name: 'good.json', mimeType: 'application/json', buffer: Buffer.from(renamed) });
+  await expect(page.getByLabel('Title')).toHaveValue('Come in from outside');
+});
+
+for (const [paper, widthPt] of [
+  ['A4', 595],
+  ['Letter', 612],
+] as const) {
+  test(`the sheet is one page of ${paper}, with the cautions on it`, async ({ coach: page }) => {
+    await openSequence(page, 'Lantern class, twenty minutes');
+    await page.getByLabel('Seen for').selectOption({ label: 'For Wilf Tarrant' });
+    await page.getByRole('link', { name: 'Sheet' }).click();
+    await page.getByRole('button', { name: paper }).click();
+    await expect(page.getByText('Stop if it hurts')).toBeVisible();
+    await expect(page.getByText('Arthritis: no added weight')).toBeVisible();
+    const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+    const [, width] = /\/MediaBox\s*\[\s*0 0 ([\d.]+)/.exec(pdf)!;
+    expect(Math.abs(Number(width) - widthPt)).toBeLessThan(2);
+  });
+}

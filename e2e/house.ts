@@ -1,0 +1,110 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { createServer } from 'node:net';
+import { fileURLToPath } from 'node:url';
+import { expect, type Page, test as base } from '@playwright/test';
+import { createConnection } from 'mysql2/promise';
+
+const MAIN = fileURLToPath(new URL('../packages/server/dist/main.js', import.meta.url));
+
+/** The built server with the demo studio, over a database of this worker's own. It can be stopped and started again. */
+export class House {
+  private child: ChildProcess | undefined;
+  constructor(
+    private readonly databaseUrl: string,
+    private readonly port: number,
+  ) {}
+
+  get address(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    const env = { ...process.env, DATABASE_URL: this.databaseUrl, PORT: String(this.port), LOG_LEVEL: 'error' };
+    const child = spawn(process.execPath, [MAIN], { env, stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
+    this.child = child;
+    await new Promise<void>((resolve, reject) => {
+      child.once('message', () => resolve());
+      child.once('exit', (code) => reject(new Error(`The server ended with ${code}.`)));
+    });
+  }
+
+  async stop(): Promise<void> {
+    const { child } = this;
+    if (!child) return;
+    const gone = new Promise((resolve) => child.once('exit', resolve));
+    child.kill('SIGTERM');
+    await gone;
+    this.child = undefined;
+  }
+
+  /** Asks the API as the signed-in coach of this page. */
+  async read<T>(page: Page, path: string): Promise<T> {
+    const response = await page.request.get(`${this.address}/api${path}`);
+    expect(response.status()).toBe(200);
+    return (await response.json()) as T;
+  }
+}
+
+async function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+}
+
+export const test = base.extend<{ coach: Page }, { house: House }>({
+  house: [
+    async ({}, use, { workerIndex }) => {
+      const server = process.env['TEST_DATABASE_URL'];
+      if (!server) throw new Error('TEST_DATABASE_URL must be set: run ./clay-pot test e2e');
+      const name = `clay_pot_test_e2e_${workerIndex}`;
+      const connection = await createConnection(server.replace(/^mariadb:/, 'mysql:'));
+      await connection.query(`DROP DATABASE IF EXISTS ${name}`);
+      await connection.query(`CREATE DATABASE ${name}`);
+      await connection.end();
+      const house = new House(server + name, await freePort());
+      await house.start();
+      await use(house);
+      await house.stop();
+    },
+    { scope: 'worker', timeout: 60_000 },
+  ],
+  baseURL: async ({ house }, use) => use(house.address),
+  /** A page of the signed-in demo coach, on Today. */
+  coach: async ({ page }, use) => {
+    await signIn(page);
+    await use(page);
+  },
+});
+
+export async function signIn(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByLabel('E-mail').fill('coach@lanternfield.example');
+  await page.getByLabel('Password').fill('lantern-hall');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
+}
+
+/** Opens one of the demo's sequences in the editor. */
+export async function openSequence(page: Page, title: string): Promise<void> {
+  await page.goto('/sequences');
+  await page.getByRole('link', { name: title, exact: true }).click();
+  await expect(page.getByLabel('Title')).toHaveValue(title);
+}
+
+/** From a sequence's lead page into the running session, with the clock in the test's hands. */
+export async function startSession(page: Page): Promise<void> {
+  await page.getByLabel(/Asked today/).check();
+  await page.clock.install();
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByTestId('big-number')).toBeVisible();
+}
+
+/** The id in an address such as /sequences/ID. */
+export const idIn = (page: Page) => /[0-9a-f-]{36}/.exec(page.url())![0];
+
+export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved');
+
+export { expect };

@@ -1,0 +1,189 @@
+import type { Page } from '@playwright/test';
+import type { SessionRecord } from '@clay-pot/contracts';
+import { expect, idIn, saved, startSession, test } from './house.js';
+
+/** Lets the clock run to the end of the session, answering whenever a block asks how it was. */
+async function leadToTheEnd(page: Page, answer: () => Promise<void>): Promise<void> {
+  const ended = page.getByRole('heading', { name: 'Done', exact: true });
+  for (let step = 0; step < 60 && !(await ended.isVisible()); step++) {
+    await page.clock.runFor(10_000);
+    while (await page.getByRole('region', { name: /^How was/ }).isVisible()) await answer();
+  }
+  await expect(ended).toBeVisible();
+}
+
+test('by mouse: a sequence is designed for an athlete, led by its timer, and found in the record', async ({
+  coach: page,
+  house,
+}) => {
+  await page.getByRole('link', { name: 'People' }).click();
+  await page.getByRole('link', { name: 'Callum Reyes-Whitlock' }).click();
+  await page.getByRole('button', { name: 'New sequence' }).click();
+  await expect(page.getByText('Nothing on the bench yet')).toBeVisible();
+  const sequenceId = idIn(page);
+  await page.getByLabel('Title').fill('Left wrist first');
+  await page.getByLabel('Title').press('Enter');
+
+  // Compose.
+  await page.getByRole('button', { name: 'Add Hand open and close' }).click();
+  await page.getByRole('button', { name: 'Add Wrist flexor stretch' }).click();
+  await page.getByRole('button', { name: 'Add Palm lift', exact: true }).click();
+  const lift = page.getByRole('listitem', { name: /: Palm lift$/ });
+  await lift.getByRole('button', { name: 'Harder level' }).click();
+  await expect(lift).toContainText('All fours');
+  await lift.getByLabel('Dose of Palm lift').fill('2x4 @40% rest10');
+  await lift.getByLabel('Dose of Palm lift').press('Enter');
+  await page.getByLabel('Dose of Wrist flexor stretch').fill('1x15s L,R');
+  await page.getByLabel('Dose of Wrist flexor stretch').press('Enter');
+  await page.getByLabel('Dose of Hand open and close').fill('1x20s');
+  await page.getByLabel('Dose of Hand open and close').press('Enter');
+  // 5 + 20; 5 + 10 (to the chair) + 15 + 3 + 15; 5 + 10 (to the floor) + 4 × 3 + 10 + 4 × 3 = 122 s; the mat needs no fetching
+  await expect(page.getByTestId('total')).toHaveText('2:02');
+
+  // Drag the stretch above the warm-up: it joins that phase.
+  const handle = page.getByRole('button', { name: 'Move block 2' });
+  const goal = page.getByRole('listitem', { name: /^Block 1/ });
+  const [from, to] = [(await handle.boundingBox())!, (await goal.boundingBox())!];
+  await page.mouse.move(from.x + 8, from.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 8, from.y - 20, { steps: 5 });
+  await page.mouse.move(from.x + 8, to.y + 8, { steps: 10 });
+  await page.mouse.up();
+  await expect(page.getByRole('listitem', { name: /^Block 1/ })).toHaveAccessibleName(/Wrist flexor stretch/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('listitem', { name: /^Block 1/ })).toHaveAccessibleName(/Hand open and close/);
+  await saved(page);
+
+  // Lead.
+  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await expect(page.getByLabel('For', { exact: true })).toHaveValue(/.+/);
+  await startSession(page);
+  await expect(page.getByRole('heading', { name: 'Hand open and close' })).toBeVisible();
+  await page.clock.runFor(6_000);
+  await expect(page.getByTestId('what-now')).toHaveText('keep moving');
+  await page.getByRole('button', { name: '+10 s' }).click();
+  await page.getByRole('button', { name: 'Pause' }).click();
+  const standing = await page.getByTestId('remaining').textContent();
+  await page.clock.runFor(30_000);
+  await expect(page.getByTestId('remaining')).toHaveText(standing!);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await leadToTheEnd(page, async () => {
+    await page.getByRole('button', { name: 'Discomfort 2', exact: true }).click();
+    await page.getByRole('button', { name: 'Exertion 5', exact: true }).click();
+  });
+  await page.getByLabel('Note on the session').fill('Left heel of the hand light at the end.');
+  await page.getByRole('button', { name: 'Keep the record' }).click();
+
+  // Find it.
+  await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
+  await expect(page.getByText('Left heel of the hand light at the end.')).toBeVisible();
+  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  expect(record).toMatchObject({ sequenceId, ending: 'completed', maxDiscomfort: 2, meanExertion: 5, completion: 1 });
+  expect(record.rows.map((row) => [row.side, row.plannedAmount, row.doneAmount])).toEqual([
+    ['both', 20, 30],
+    ['left', 15, 15],
+    ['right', 15, 15],
+    ['both', 4, 4],
+    ['both', 4, 4],
+  ]);
+  await page.getByRole('link', { name: 'Callum Reyes-Whitlock' }).click();
+  await expect(page.getByRole('row', { name: /Left wrist first/ })).toBeVisible();
+});
+
+/** Presses Tab until the thing with this name has the focus: what cannot be reached so, a keyboard cannot reach. */
+async function tabTo(page: Page, role: string, name: string | RegExp): Promise<void> {
+  const target = page.getByRole(role as 'button', { name, exact: true }).first();
+  await expect(target).toBeVisible();
+  for (let presses = 0; presses < 150; presses++) {
+    if (await target.evaluate((element) => element === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`Tab does not reach the ${role} “${name}”.`);
+}
+
+test('by keyboard only: the same journey', async ({ page, house }) => {
+  await page.goto('/');
+  await page.getByLabel('E-mail').waitFor();
+  await page.keyboard.type('coach@lanternfield.example');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('lantern-hall');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
+
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('Go to People');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.keyboard.press('g');
+  await page.keyboard.press('p');
+  await tabTo(page, 'link', 'Tobi Marchetti');
+  await page.keyboard.press('Enter');
+  await tabTo(page, 'button', 'New sequence');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Nothing on the bench yet')).toBeVisible();
+
+  // The shelf: slash, a word, Enter. Escape leaves the field.
+  for (const word of ['wrist circles', 'palm support', 'ball squeeze']) {
+    await page.keyboard.press('/');
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type(word);
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Escape');
+  }
+  await expect(page.getByRole('listitem', { name: /^Block/ })).toHaveCount(3);
+  // Select, duplicate, remove, level, move, dose; all on the selected row.
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  const last = page.getByRole('listitem', { name: /^Block 3: Palm support/ });
+  await expect(last).toBeFocused();
+  await page.keyboard.press('d');
+  await expect(page.getByRole('listitem', { name: /^Block/ })).toHaveCount(4);
+  await page.keyboard.press('Delete');
+  await expect(page.getByRole('listitem', { name: /^Block/ })).toHaveCount(3);
+  await page.keyboard.press(']');
+  await expect(last).toContainText('Knees back');
+  await page.keyboard.press('[');
+  await expect(last).toContainText('All fours');
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(page.getByRole('region', { name: 'strength' }).getByRole('listitem')).toHaveCount(2);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('region', { name: 'skill' }).getByRole('listitem')).toHaveCount(1);
+  await page.keyboard.press('e');
+  await page.keyboard.type('1x10s');
+  await page.keyboard.press('Enter');
+  await expect(last.getByLabel('Dose of Palm support')).toHaveValue('1x10s');
+  await saved(page);
+
+  await tabTo(page, 'link', 'Lead');
+  await page.keyboard.press('Enter');
+  await tabTo(page, 'checkbox', /Asked today/);
+  await page.keyboard.press('Space');
+  await tabTo(page, 'button', 'Start');
+  await page.clock.install();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('big-number')).toBeVisible();
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('t');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByRole('heading', { name: 'Ball squeeze' })).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowLeft');
+  await leadToTheEnd(page, async () => {
+    await tabTo(page, 'button', 'Discomfort 1');
+    await page.keyboard.press('Enter');
+    await tabTo(page, 'button', 'Exertion 4');
+    await page.keyboard.press('Enter');
+  });
+  await tabTo(page, 'button', 'Keep the record');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
+  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  expect(record.ending).toBe('completed');
+  // The first block was skipped before any of it was done; the others were done in full.
+  expect(record.rows.filter((row) => row.doneAmount === row.plannedAmount).length).toBe(record.rows.length - 4);
+});

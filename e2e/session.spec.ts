@@ -1,0 +1,184 @@
+import type { SessionRecord } from '@clay-pot/contracts';
+import type { Page } from '@playwright/test';
+import { expect, idIn, openSequence, startSession, test } from './house.js';
+
+test.use({ viewport: { width: 390, height: 844 } });
+
+async function lead(page: Page, title: string, athlete: string): Promise<void> {
+  await openSequence(page, title);
+  await page.getByLabel('Seen for').selectOption({ label: `For ${athlete}` });
+  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await startSession(page);
+}
+const skip = (page: Page) => page.getByRole('button', { name: 'Skip' }).click();
+
+test('the server restarts in the middle: the player goes on, and each set arrives once', async ({
+  coach: page,
+  house,
+}) => {
+  await lead(page, 'Warm thumbs', 'Olu Fairweather');
+  await page.clock.runFor(60_000);
+  await house.stop();
+  // Twelve slow openings (48 s) are done by now; go on through the next block without a server.
+  await page.clock.runFor(60_000);
+  await expect(page.getByText(/waiting to be sent/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
+  await house.start();
+  await page.clock.runFor(10_000);
+  await expect(page.getByText(/waiting to be sent/)).toBeHidden();
+  await page.getByRole('button', { name: 'End early' }).click();
+  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
+  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  const done = record.sets.map((set) => `${set.blockId} ${set.set} ${set.side} ${set.direction}`);
+  expect(done.length).toBeGreaterThanOrEqual(2);
+  expect(new Set(done).size).toBe(done.length);
+  expect(record.ending).toBe('ended early');
+});
+
+test('a reload finds the clock standing where it was', async ({ coach: page }) => {
+  await lead(page, 'Loading the palms', 'Ines Okafor-Lund');
+  await page.clock.runFor(45_000);
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.clock.runFor(1_000);
+  const left = await page.getByTestId('remaining').textContent();
+  await page.reload();
+  await expect(page.getByTestId('remaining')).toHaveText(left!);
+  await page.clock.runFor(20_000);
+  await expect(page.getByTestId('remaining')).toHaveText(left!);
+});
+
+test('side, direction and count are told; both sides get their turn', async ({ coach: page }) => {
+  await lead(page, 'Careful return', 'Mirela Danko');
+  await page.clock.runFor(5_500);
+  // Announced for 5 s, now in the first circle of the left hand, toward the thumb.
+  const now = page.getByRole('region', { name: 'Now' });
+  await expect(now).toContainText('Left hand');
+  await expect(now).toContainText('Toward the thumb');
+  await expect(page.getByTestId('big-number').getByLabel('1', { exact: true })).toBeVisible();
+  await expect(page.getByTestId('next')).toContainText('toward the little finger');
+  await page.clock.runFor(6_000);
+  await expect(page.getByTestId('big-number').getByLabel('2', { exact: true })).toBeVisible();
+  await skip(page);
+  await expect(page.getByTestId('what-now')).toHaveText('toward the little finger');
+  await skip(page);
+  await skip(page);
+  await expect(page.getByTestId('what-now')).toHaveText('change to the right hand');
+});
+
+test('discomfort of five and more stands the clock and offers to ease; the easier level is recorded', async ({
+  coach: page,
+  house,
+}) => {
+  await lead(page, 'Loading the palms', 'Tobi Marchetti');
+  for (let step = 0; step < 6; step++) await skip(page);
+  await page.getByRole('button', { name: 'Discomfort 6', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('Ease to a lower level or stop here');
+  await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
+  await page.getByRole('button', { name: 'Exertion 7', exact: true }).click();
+  const level = page.getByRole('region', { name: 'Now' });
+  await expect(level).toContainText('Fast for time');
+  await page.getByRole('button', { name: 'Easier' }).click();
+  await expect(level).toContainText('Slow');
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.clock.runFor(40_000);
+  await page.getByRole('button', { name: 'End early' }).click();
+  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await expect(page.getByText('eased to: Slow')).toBeVisible();
+  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  expect(record.sets.find((set) => set.blockId === 'b2')).toMatchObject({ levelId: 'slow', doneAmount: 30 });
+  expect(record.maxDiscomfort).toBe(6);
+});
+
+test('a wrong count is put right beside the rating', async ({ coach: page, house }) => {
+  await lead(page, 'Loading the palms', 'Anneke Vos');
+  await page.clock.runFor(65_000);
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.getByRole('button', { name: 'Note, counts' }).click();
+  await page.getByRole('button', { name: 'Fewer, set 1, both, toward the thumb' }).click();
+  await page.getByLabel('Note', { exact: true }).fill('Lost one.');
+  await page.getByRole('button', { name: 'Discomfort 0', exact: true }).click();
+  await page.getByRole('button', { name: 'Exertion 2', exact: true }).click();
+  await page.getByRole('button', { name: 'End early' }).click();
+  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await expect(page.getByText('Lost one.')).toBeVisible();
+  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  expect(record.rows.slice(0, 2).map((row) => row.doneAmount)).toEqual([2, 3]);
+});
+
+test('a stop sign ends the session, says refer, and is found in record and on Today', async ({ coach: page }) => {
+  await lead(page, 'Loading the palms', 'Callum Reyes-Whitlock');
+  await page.clock.runFor(12_000);
+  await page.getByRole('button', { name: 'Something hurts' }).click();
+  await page.getByRole('button', { name: 'Numbness or tingling' }).click();
+  await expect(page.getByRole('alert')).toContainText('No loading until a licensed practitioner has looked at it');
+  await expect(page.getByRole('button', { name: 'Go on after all' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await expect(page.getByRole('alert')).toContainText('Stopped: numbness or tingling');
+  await page.goto('/');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Callum Reyes-Whitlock' })).toContainText('Refer');
+});
+
+test('who is not cleared cannot be led through loading, but through free motion; clearance opens the way', async ({
+  coach: page,
+}) => {
+  await openSequence(page, 'Loading the palms');
+  await page.getByLabel('Seen for').selectOption({ label: 'For Hana Kobler' });
+  await expect(page.getByText('Not before clearance: this block loads the hand.').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await page.getByLabel(/Asked today/).check();
+  await expect(page.getByRole('alert')).toContainText('Not before clearance');
+  await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
+  await page.goto('/sequences');
+  await page.getByRole('link', { name: 'Free motion between assignments' }).click();
+  await page.getByLabel('Seen for').selectOption({ label: 'For Hana Kobler' });
+  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await page.getByLabel(/Asked today/).check();
+  await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
+
+  await page.goto('/people');
+  await page.getByRole('link', { name: 'Hana Kobler' }).click();
+  await page.getByRole('button', { name: 'Edit' }).click();
+  await page.getByLabel('Cleared for loading on').fill('2026-01-15');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('clearance needs both a day and the name')).toBeVisible();
+  await page.getByLabel('Cleared by').fill('A. Example, hand therapist');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Cleared by A. Example, hand therapist')).toBeVisible();
+});
+
+test('everything under the thumb is at least 44 px', async ({ coach: page }) => {
+  await lead(page, 'Grip with an answer', 'Béatrice Lemoine');
+  await page.clock.runFor(95_000);
+  await page.getByRole('button', { name: 'Note, counts' }).click();
+  const small = await page
+    .getByRole('button')
+    .evaluateAll((buttons) =>
+      buttons
+        .map((button) => ({
+          name: button.getAttribute('aria-label') ?? button.textContent,
+          ...button.getBoundingClientRect().toJSON(),
+        }))
+        .filter(({ width, height }) => width < 44 || height < 44),
+    );
+  expect(small).toEqual([]);
+  const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  expect(over).toBe(0);
+});
+
+test('an athlete with no data at all is met with words, not with emptiness', async ({ coach: page }) => {
+  await page.goto('/people/new');
+  await page.getByRole('button', { name: 'Add athlete' }).click();
+  await expect(page.getByText('must not be empty')).toBeVisible();
+  await page.getByLabel('Name').fill('Fresh Person');
+  await page.getByLabel('Stature, cm').fill('90');
+  await page.getByRole('button', { name: 'Add athlete' }).click();
+  await expect(page.getByText(/120–230 cm/)).toBeVisible();
+  await page.getByLabel('Stature, cm').fill('');
+  await page.getByRole('button', { name: 'Add athlete' }).click();
+  await expect(page.getByRole('heading', { name: 'Fresh Person' })).toBeVisible();
+  for (const words of ['No caution recorded', 'Nothing given yet', 'No session yet', 'not measured']) {
+    await expect(page.getByText(words).first()).toBeVisible();
+  }
+});

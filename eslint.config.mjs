@@ -1,0 +1,62 @@
+import hooks from 'eslint-plugin-react-hooks';
+import typescript from 'typescript-eslint';
+
+/** Dependencies point inward: web and server → contracts → core. Core depends on nothing of ours. */
+const mayNotImport = (files, ...patterns) => ({
+  files,
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            group: patterns,
+            message: 'Dependencies point inward: web, server → contracts → core (docs/architecture.md).',
+          },
+          { group: ['@clay-pot/*/dist/*', '**/packages/*/src/**'], message: 'Import a package by its name.' },
+        ],
+      },
+    ],
+  },
+});
+const FRAMEWORKS = ['react', 'react/*', 'react-dom', '@nestjs/*', 'typeorm', 'fastify', 'zustand', '@tanstack/*'];
+
+export default typescript.config(
+  { ignores: ['**/dist/', '**/node_modules/', '.data/', '**/test-results/', '**/playwright-report/'] },
+  ...typescript.configs.strict,
+  {
+    rules: {
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-extraneous-class': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'off',
+      eqeqeq: 'error',
+      'no-console': 'error',
+      'max-lines': ['error', { max: 400, skipBlankLines: true }],
+    },
+  },
+  mayNotImport(['packages/core/src/**'], '@clay-pot/*', 'node:*', ...FRAMEWORKS),
+  mayNotImport(['packages/contracts/src/**'], '@clay-pot/server', '@clay-pot/web', 'node:*', ...FRAMEWORKS),
+  mayNotImport(['packages/server/{src,test}/**'], '@clay-pot/web', 'react', 'react/*'),
+  mayNotImport(['packages/web/src/**'], '@clay-pot/server', '@nestjs/*', 'typeorm', 'node:*'),
+  {
+    // No clock and no chance in the core that is not passed in.
+    files: ['packages/core/src/**'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The core has no clock: pass the time in.' },
+        { object: 'Math', property: 'random', message: 'The core has no chance: pass it in.' },
+      ],
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'localStorage', 'performance'],
+    },
+  },
+  {
+    files: ['packages/web/src/**'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  { files: ['scripts/**', 'clay-pot'], rules: { 'no-console': 'off' } },
+  { files: ['packages/core/src/movement/library/**'], rules: { 'max-lines': 'off' } },
+);
