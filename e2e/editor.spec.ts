@@ -47,7 +47,7 @@ test('steppers, pace and budget change the one total; what is unusual is said; o
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(seconds).toBe(before);
-  await page.getByText('Pace').click();
+  await page.locator('summary', { hasText: 'Pace' }).click();
   const announce = page.getByLabel('Announce, s');
   await announce.fill('8');
   await announce.blur();

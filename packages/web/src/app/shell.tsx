@@ -31,7 +31,13 @@ export function Shell() {
   const run = useRun((state) => state.run);
   const commands = useMemo<Command[]>(
     () => [
-      { keys: 'Shift+?', label: 'Show the keys', group: 'Everywhere', run: () => setKeysShown(true) },
+      // On some keyboards the question mark needs Shift, on others it does not.
+      ...['?', 'Shift+?'].map((keys) => ({
+        keys,
+        label: 'Show the keys',
+        group: 'Everywhere',
+        run: () => setKeysShown(true),
+      })),
       ...PLACES.map(({ to, name, key }) => ({
         keys: `g ${key}`,
         label: `Go to ${name}`,

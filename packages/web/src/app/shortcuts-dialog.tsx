@@ -5,7 +5,9 @@ import { printKeys, useCommandState } from './commands.js';
 /** Every key that does something right now, by group. */
 export default function ShortcutsDialog({ onClose }: { onClose: () => void }) {
   const { active, singleKeys, setSingleKeys } = useCommandState();
-  const commands = [...active.values()].flat();
+  const all = [...active.values()].flat();
+  // A command on two keys is told once.
+  const commands = all.filter((command, index) => all.findIndex(({ label }) => label === command.label) === index);
   const groups = [...new Set(commands.map((command) => command.group))];
   return (
     <Dialog open onClose={onClose} className="relative z-50">

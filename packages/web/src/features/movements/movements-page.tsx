@@ -71,7 +71,7 @@ export default function MovementsPage() {
           ))}
         </select>
       </div>
-      <div className="grid gap-x-8 gap-y-6 md:grid-cols-[17rem_minmax(0,1fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-6 md:grid-cols-[17rem_minmax(0,1fr)]">
         <MovementList movements={shown} chosenId={chosen?.id} query={params.toString()} />
         {chosen ? <MovementDetail movement={chosen} /> : <Empty>Choose a movement on the left.</Empty>}
       </div>

@@ -59,9 +59,9 @@ export default function AthletePage() {
           />
         </Suspense>
       ) : (
-        <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[18rem_minmax(0,1fr)]">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[18rem_minmax(0,1fr)]">
           <Facts person={person} />
-          <div className="grid content-start gap-8">
+          <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-8">
             <GivenSequences athleteId={person.id} />
             <History athleteId={person.id} />
           </div>
@@ -82,7 +82,7 @@ function Facts({ person }: { person: Athlete }) {
     ['Mass', person.massKg ? `${person.massKg} kg` : 'not measured'],
   ];
   return (
-    <div className="grid content-start gap-8">
+    <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-8">
       <Part title="Minding">
         {cautions.length === 0 && <Empty>No caution recorded.</Empty>}
         <ul>

@@ -67,7 +67,7 @@ function Columns({
     [document, athlete],
   );
   return (
-    <div className="grid min-h-0 flex-1 gap-x-6 gap-y-6 px-5 lg:grid-cols-[13.5rem_minmax(0,1fr)_15rem]">
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-6 px-5 lg:grid-cols-[13.5rem_minmax(0,1fr)_15rem]">
       <div className="flex max-h-96 min-h-0 flex-col pt-4 lg:max-h-none lg:pb-4">
         <Shelf athlete={athlete} search={search} />
       </div>

@@ -12,7 +12,7 @@ import {
   STOP_RULES,
 } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
-import { useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import type { Athlete } from '@clay-pot/contracts';
 import { useAthlete, useMe, useSequence } from '../../api/queries.js';
@@ -66,6 +66,12 @@ export default function SheetPage() {
   );
 }
 
+const LARGEST_PT = 9.5;
+const SMALLEST_PT = 5.5;
+const STEP_PT = 0.5;
+/** Below this the cues are left out, so that the rest stays readable. */
+const DENSE_BELOW_PT = 8;
+
 interface SheetProps {
   document: Sequence;
   athlete: Athlete | undefined;
@@ -79,14 +85,20 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
   const timeline = compileTimeline(document, shippedMovement);
   const cautions = athlete ? cautionsOn(athlete, today) : [];
   const stops = cautionFindings(document, cautions, shippedMovement).filter(({ severity }) => severity === 'stop');
-  // A long sequence still has to fit one page: text steps down, never the cautions.
-  const count = document.blocks.length;
-  const size = count <= 12 ? '9.5pt' : count <= 20 ? '8.5pt' : count <= 32 ? '7.5pt' : '6.5pt';
-  const dense = count > 20;
+  // A long sequence still has to fit one page: the text steps down until it does, and cues go before cautions would.
+  const paper = useRef<HTMLElement>(null);
+  const [sizePt, setSizePt] = useState(LARGEST_PT);
+  const dense = sizePt < DENSE_BELOW_PT;
+  useLayoutEffect(() => setSizePt(LARGEST_PT), [height, document]);
+  useLayoutEffect(() => {
+    const { scrollHeight = 0, clientHeight = 0 } = paper.current ?? {};
+    if (scrollHeight > clientHeight && sizePt > SMALLEST_PT) setSizePt(sizePt - STEP_PT);
+  }, [sizePt, height, document, cautions.length]);
   return (
     <article
-      className="mx-auto flex flex-col bg-white p-[8mm] print:p-0"
-      style={{ width, minHeight: height, fontSize: size, lineHeight: 1.32 }}
+      ref={paper}
+      className="mx-auto box-content flex flex-col bg-white p-[8mm] print:p-0"
+      style={{ width, height: sizePt > SMALLEST_PT ? height : 'auto', fontSize: `${sizePt}pt`, lineHeight: 1.32 }}
     >
       <header className="flex items-end justify-between border-b-2 border-ink pb-1">
         <div>

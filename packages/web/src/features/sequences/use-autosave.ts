@@ -40,17 +40,22 @@ export function useAutosave(stored: StoredSequence) {
   const busy = useRef(false);
 
   const save = useCallback(async () => {
-    const { document } = useEditor.getState();
-    if (!document || busy.current || document === savedDocument.current) return;
+    if (busy.current) return;
     busy.current = true;
-    setState({ kind: 'saving' });
     try {
-      const answer = await putSequence(id, document, etag.current);
-      etag.current = answer.etag;
-      savedDocument.current = document;
+      // Once more when it was changed while it was being sent.
+      for (
+        let { document } = useEditor.getState();
+        document !== savedDocument.current;
+        { document } = useEditor.getState()
+      ) {
+        setState({ kind: 'saving' });
+        const answer = await putSequence(id, document!, etag.current);
+        etag.current = answer.etag;
+        savedDocument.current = document;
+      }
       localStorage.removeItem(draftKey(id));
-      const isLatest = useEditor.getState().document === document;
-      setState({ kind: isLatest ? 'saved' : 'unsaved' });
+      setState({ kind: 'saved' });
       void queryClient.invalidateQueries({ queryKey: ['sequences'], exact: true });
     } catch (error) {
       if (isProblem(error, 'stale-edit')) setState({ kind: 'stale', stale: error.problem as unknown as StaleEdit });
@@ -70,7 +75,7 @@ export function useAutosave(stored: StoredSequence) {
     let timer: ReturnType<typeof setTimeout> | undefined;
     if (draft) timer = setTimeout(() => void save(), 0);
     const unsubscribe = useEditor.subscribe(({ document }, before) => {
-      if (!document || document === before.document || document === savedDocument.current) return;
+      if (!document || document === before.document) return;
       localStorage.setItem(draftKey(id), JSON.stringify({ document, etag: etag.current } satisfies Draft));
       setState((now) => (now.kind === 'stale' ? now : { kind: 'unsaved' }));
       clearTimeout(timer);

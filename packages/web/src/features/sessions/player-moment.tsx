@@ -90,13 +90,14 @@ function HandSign({ side }: { side: WorkingSide }) {
 /** Digits of one width, so that a countdown stands still whatever the typeface. */
 function Digits({ text }: { text: string }) {
   return (
-    <span aria-label={text}>
+    <>
+      <span className="sr-only">{text}</span>
       {[...text].map((digit, index) => (
         <span key={index} aria-hidden className={digit === ':' ? '' : 'inline-block w-[0.6em] text-center'}>
           {digit}
         </span>
       ))}
-    </span>
+    </>
   );
 }
 

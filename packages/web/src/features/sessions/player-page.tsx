@@ -65,7 +65,7 @@ function Player({ run }: { run: Run }) {
       { keys: '[', label: 'Easier level from here', group: 'Session', run: () => easeLevel() },
       { keys: 'm', label: 'Sound on or off', group: 'Session', run: () => useSound.getState().toggle() },
       { keys: 'x', label: 'End early', group: 'Session', run: () => endRun('ended early') },
-      { keys: '!', label: 'Stop: something is wrong', group: 'Session', run: () => setStopping(true) },
+      { keys: 'h', label: 'Something hurts', group: 'Session', run: () => setStopping(true) },
     ],
     [],
   );

@@ -21,7 +21,7 @@ export default function TodayPage() {
       title={dayText(`${day}T12:00:00`)}
       lead={`${me.data?.studio.name ?? ''}: ${open === 0 ? 'nobody left for today' : open === 1 ? 'one session to lead' : `${open} sessions to lead`}`}
     >
-      <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_19rem]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_19rem]">
         <Part title="Due today">
           {due.length ? (
             <DueTable due={due} />
