@@ -1,7 +1,7 @@
 import { gzipSync } from 'node:zlib';
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import type { SequenceListItem } from '@clay-pot/contracts';
+import type { SequenceListItem, SessionPage } from '@clay-pot/contracts';
 import { expect, openSequence, startSession, test } from './house.js';
 
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
@@ -22,6 +22,7 @@ test('every main view is accessible, and nothing runs over its edge at either si
   test.setTimeout(150_000);
   const [sequence] = await house.read<SequenceListItem[]>(page, '/sequences');
   const athleteId = sequence!.athletes[0]!.athleteId;
+  const [session] = (await house.read<SessionPage>(page, '/sessions')).items;
   const views: [path: string, sign: RegExp][] = [
     ['/', /Due today/],
     ['/people', /^People/],
@@ -33,6 +34,7 @@ test('every main view is accessible, and nothing runs over its edge at either si
     [`/sequences/${sequence!.id}/sheet?athlete=${athleteId}`, new RegExp(sequence!.title)],
     [`/sequences/${sequence!.id}/lead?athlete=${athleteId}`, new RegExp(sequence!.title)],
     ['/records', /^Records/],
+    [`/records/${session!.id}`, /Planned against done/],
   ];
   for (const [path, sign] of views) {
     await page.goto(path);

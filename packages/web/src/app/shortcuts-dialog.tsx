@@ -10,7 +10,7 @@ export default function ShortcutsDialog({ onClose }: { onClose: () => void }) {
   const commands = all.filter((command, index) => all.findIndex(({ label }) => label === command.label) === index);
   const groups = [...new Set(commands.map((command) => command.group))];
   return (
-    <Dialog open onClose={onClose} className="relative z-50">
+    <Dialog open onClose={onClose} className="relative z-50 outline-none">
       <div className="fixed inset-0 bg-ink/30" aria-hidden />
       <div className="fixed inset-0 grid place-items-center p-4">
         <DialogPanel className="max-h-full w-full max-w-2xl overflow-y-auto border-2 border-ink bg-white p-6">

@@ -55,8 +55,9 @@ export const useRun = create<RunState>()(
     name: 'clay-pot-run',
     storage: createJSONStorage(() => restfulStorage),
     // Whoever comes back finds the clock standing, not running in the background.
-    onRehydrateStorage: () => (state) => {
-      if (state?.run) useRun.setState({ run: { ...state.run, paused: true } });
+    merge: (stored) => {
+      const { run } = (stored ?? { run: null }) as RunState;
+      return { run: run && { ...run, paused: true } };
     },
   }),
 );

@@ -1,4 +1,4 @@
-import { equipmentFor, FAMILIES, type Level, type Movement, printDose, USUAL_RANGES } from '@clay-pot/core';
+import { CAUTIONS, equipmentFor, FAMILIES, type Level, type Movement, printDose, USUAL_RANGES } from '@clay-pot/core';
 import { useTitle } from '../../ui/page.js';
 
 /** A movement in full: what it is for, how to do and watch it, what to mind, and its ladder. */
@@ -15,11 +15,19 @@ export function MovementDetail({ movement }: { movement: Movement }) {
         <Lines title="Watch for" lines={movement.faults} />
       </div>
       {movement.cautions.length > 0 && (
-        <section className="mt-5 border-l-4 border-iron bg-iron-wash px-4 py-2">
+        <section className="mt-5 border-l-4 border-load-3 bg-amber-wash px-4 py-2">
           <h3 className="text-body">Mind</h3>
           <ul>
             {movement.cautions.map((caution) => (
-              <li key={caution.text}>{caution.text}</li>
+              <li key={caution.text}>
+                {caution.text}
+                {caution.concerns.length > 0 && (
+                  <span className="text-small text-ink-soft">
+                    {' '}
+                    ({caution.concerns.map((id) => CAUTIONS[id].label.toLowerCase()).join(', ')})
+                  </span>
+                )}
+              </li>
             ))}
           </ul>
         </section>

@@ -39,16 +39,16 @@ export function passingLevels(movement: Movement, filter: MovementFilter): Level
   );
 }
 
-/** Movements that pass, in the library's order. */
+/** Movements that pass, in the library's order; those whose name holds the words come before those that mention them. */
 export function filterMovements(movements: readonly Movement[], filter: MovementFilter): Movement[] {
   const words = filter.text.toLowerCase().split(/\s+/).filter(Boolean);
-  return movements.filter((movement) => {
-    const text = [movement.name, movement.purpose, ...movement.trains, ...movement.motions].join(' ').toLowerCase();
-    return (
-      words.every((word) => text.includes(word)) &&
-      (!filter.family || movement.family === filter.family) &&
-      !movement.cautions.some((note) => note.avoid && note.concerns.some((id) => filter.cautions.includes(id))) &&
-      passingLevels(movement, filter).length > 0
-    );
-  });
+  const holds = (text: string) => words.every((word) => text.toLowerCase().includes(word));
+  const passing = movements.filter(
+    ({ name, purpose, trains, motions, family, ...movement }) =>
+      holds([name, purpose, ...trains, ...motions].join(' ')) &&
+      (!filter.family || family === filter.family) &&
+      !movement.cautions.some((note) => note.avoid && note.concerns.some((id) => filter.cautions.includes(id))),
+  );
+  const suited = passing.filter((movement) => passingLevels(movement, filter).length > 0);
+  return [...suited.filter(({ name }) => holds(name)), ...suited.filter(({ name }) => !holds(name))];
 }

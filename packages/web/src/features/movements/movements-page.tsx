@@ -1,6 +1,6 @@
 import { FAMILIES, type FamilyId, LOADINGS, type Movement } from '@clay-pot/core';
 import { LIBRARY, shippedMovement } from '@clay-pot/core/library';
-import { useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { type Command, useCommands } from '../../app/commands.js';
 import { INPUT } from '../../ui/field.js';
@@ -90,10 +90,13 @@ function MovementList({
   chosenId: string | undefined;
   query: string;
 }) {
+  const list = useRef<HTMLElement>(null);
+  useEffect(() => list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' }), [chosenId]);
   const families = FAMILY_IDS.filter((family) => movements.some((movement) => movement.family === family));
   if (!families.length) return <Empty>No movement matches. Widen the filters.</Empty>;
   return (
     <nav
+      ref={list}
       aria-label="Movements"
       tabIndex={0}
       className="max-h-80 overflow-y-auto border-y border-line md:sticky md:top-4 md:max-h-[calc(100dvh-12rem)] md:self-start"

@@ -1,5 +1,6 @@
 import {
   type Block,
+  type CautionId,
   CAUTIONS,
   cautionFindings,
   cautionsOn,
@@ -84,6 +85,7 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
   const [today] = useState(isoToday);
   const timeline = compileTimeline(document, shippedMovement);
   const cautions = athlete ? cautionsOn(athlete, today) : [];
+  const minded = cautions.map((entry) => entry.caution);
   const stops = cautionFindings(document, cautions, shippedMovement).filter(({ severity }) => severity === 'stop');
   // A long sequence still has to fit one page: the text steps down until it does, and cues go before cautions would.
   const paper = useRef<HTMLElement>(null);
@@ -132,7 +134,13 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
                 </th>
               </tr>,
               ...blocks.map((block) => (
-                <SheetRow key={block.id} block={block} number={document.blocks.indexOf(block) + 1} dense={dense} />
+                <SheetRow
+                  key={block.id}
+                  block={block}
+                  number={document.blocks.indexOf(block) + 1}
+                  dense={dense}
+                  minded={minded}
+                />
               )),
             ];
           })}
@@ -151,9 +159,22 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
   );
 }
 
-function SheetRow({ block, number, dense }: { block: Block; number: number; dense: boolean }) {
+/** Cues as sentences, whatever they end with. */
+const sentences = (cues: readonly string[]) => cues.map((cue) => (/[.?!]$/.test(cue) ? cue : `${cue}.`)).join(' ');
+
+interface SheetRowProps {
+  block: Block;
+  number: number;
+  dense: boolean;
+  /** The cautions of whom the sheet is for: a movement's own caution that concerns them goes before its general one. */
+  minded: readonly CautionId[];
+}
+
+function SheetRow({ block, number, dense, minded }: SheetRowProps) {
   const movement: Movement = shippedMovement(block.movementId)!;
   const level = findLevel(movement, block.levelId)!;
+  const own = movement.cautions.find((note) => note.concerns.some((id) => minded.includes(id)));
+  const caution = own ?? movement.cautions[0];
   return (
     <tr className="border-b border-line align-top">
       <td className="w-6 py-0.5 pr-1 text-right font-bold figures">{number}</td>
@@ -161,7 +182,8 @@ function SheetRow({ block, number, dense }: { block: Block; number: number; dens
         <b>{movement.name}</b>, {level.name}
         {!dense && (
           <div className="text-ink-soft">
-            {movement.cues.slice(0, 2).join('. ')}.{movement.cautions[0] && <i> {movement.cautions[0].text}</i>}
+            {sentences(movement.cues.slice(0, 2))}
+            {caution && <i> {caution.text}</i>}
           </div>
         )}
         {block.note && <div className="font-semibold">{block.note}</div>}

@@ -31,7 +31,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
       <div className="mt-3 flex flex-wrap items-end gap-x-8 sm:mt-6">
         <p
           className={`display leading-[0.82] font-extrabold ${event.bout === null ? 'text-ink-soft' : ''}`}
-          style={{ fontSize: 'clamp(7rem, min(24vw, 25vh), 17rem)' }}
+          style={{ fontSize: 'clamp(7rem, min(40vw, 29vh), 18rem)' }}
           data-testid="big-number"
         >
           <Digits text={counts ? String(event.repetition) : longSeconds(leftMs)} />

@@ -1,5 +1,6 @@
 import { type Bout, findLevel, printDose, type Timeline, type TimelineEvent } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
+import { useEffect, useRef } from 'react';
 import type { Run } from '../../store/run.js';
 import { SideMark } from '../../ui/marks.js';
 
@@ -10,6 +11,8 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
   const next = coming && timeline.bouts[coming.index + 1];
   const nextBlock = next && run.sequence.blocks[next.blockIndex];
   const nextMovement = nextBlock && shippedMovement(nextBlock.movementId);
+  const now = useRef<HTMLLIElement>(null);
+  useEffect(() => now.current?.scrollIntoView({ block: 'nearest' }), [event.blockIndex]);
   const movement = shippedMovement(run.sequence.blocks[event.blockIndex]!.movementId)!;
   return (
     <aside
@@ -43,6 +46,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
             return (
               <li
                 key={block.id}
+                ref={isNow ? now : null}
                 aria-current={isNow ? 'step' : undefined}
                 className={`border-l-4 py-1 pl-2 ${isNow ? 'border-ink font-semibold' : 'border-transparent'} ${index < event.blockIndex ? 'text-ink-soft' : ''}`}
               >

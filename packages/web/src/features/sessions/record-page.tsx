@@ -63,10 +63,10 @@ export default function RecordPage() {
           <thead>
             <tr className="text-left text-small text-ink-soft">
               <th className="py-1.5 pr-3 font-normal">Movement</th>
-              <th className="py-1.5 pr-3 font-normal">Planned</th>
+              <th className="py-1.5 pr-3 font-normal max-sm:hidden">Planned</th>
               <th className="py-1.5 pr-3 font-normal">Done, hand by hand</th>
               <th className="py-1.5 pr-3 font-normal">Discomfort</th>
-              <th className="py-1.5 text-right font-normal">Exertion</th>
+              <th className="py-1.5 text-right font-normal max-sm:hidden">Exertion</th>
             </tr>
           </thead>
           <tbody>
@@ -125,10 +125,11 @@ function BlockResult({ block, record }: { block: Block; record: SessionRecord })
       <td className="py-2 pr-3">
         <b>{movement?.name ?? block.movementId}</b>
         <div className="text-small text-ink-soft">{levelName(block.levelId)}</div>
+        <div className="text-small figures sm:hidden">{printDose(block.dose)}</div>
         {taken !== block.levelId && <div className="text-small text-amber">eased to: {levelName(taken)}</div>}
         {report?.note && <div className="text-small italic">{report.note}</div>}
       </td>
-      <td className="py-2 pr-3 text-small whitespace-nowrap figures">{printDose(block.dose)}</td>
+      <td className="py-2 pr-3 text-small whitespace-nowrap figures max-sm:hidden">{printDose(block.dose)}</td>
       <td className="py-2 pr-3">
         {sides.map((side) => (
           <SideResult key={side} side={side} rows={rows.filter((row) => row.side === side)} />
@@ -137,7 +138,7 @@ function BlockResult({ block, record }: { block: Block; record: SessionRecord })
       <td className="py-2 pr-3">
         <DiscomfortMark score={report?.discomfort ?? null} />
       </td>
-      <td className="py-2 text-right figures">{report?.exertion ?? '–'}</td>
+      <td className="py-2 text-right figures max-sm:hidden">{report?.exertion ?? '–'}</td>
     </tr>
   );
 }
@@ -152,7 +153,7 @@ function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedD
   return (
     <div className="flex items-center gap-2 py-0.5">
       <SideMark side={side} className="w-7" />
-      <span className="flex h-3 w-40 gap-px" aria-hidden>
+      <span className="flex h-3 w-14 gap-px sm:w-40" aria-hidden>
         {rows.map((row, index) => (
           <span key={index} className="flex-1 border border-ink/25 bg-white">
             <span
@@ -163,7 +164,7 @@ function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedD
         ))}
       </span>
       <span
-        className={`text-small whitespace-nowrap figures ${doneAmount < plannedAmount ? 'font-semibold text-amber' : ''}`}
+        className={`text-small figures sm:whitespace-nowrap ${doneAmount < plannedAmount ? 'font-semibold text-amber' : ''}`}
       >
         {reached ? `${doneAmount} of ${plannedAmount}${unit}` : 'not reached'}
       </span>

@@ -8,7 +8,7 @@ import { Button } from '../../ui/button.js';
 export function StopDialog({ onClose }: { onClose: () => void }) {
   useEffect(() => setPaused(true), []);
   return (
-    <Dialog open onClose={onClose} className="relative z-50">
+    <Dialog open onClose={onClose} className="relative z-50 outline-none">
       <div className="fixed inset-0 bg-ink/40" aria-hidden />
       <div className="fixed inset-0 grid place-items-center p-4">
         <DialogPanel className="w-full max-w-md border-4 border-iron bg-white p-5">

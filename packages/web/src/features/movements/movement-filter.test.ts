@@ -1,0 +1,44 @@
+import { describe, expect, test } from '@jest/globals';
+import { LIBRARY } from '@clay-pot/core/library';
+import { filterMovements, NO_FILTER, passingLevels } from './movement-filter.js';
+
+const ids = (filter: Partial<typeof NO_FILTER>) =>
+  filterMovements(LIBRARY, { ...NO_FILTER, ...filter }).map(({ id }) => id);
+
+describe('finding movements', () => {
+  test('without a filter all are there', () => {
+    expect(ids({})).toHaveLength(LIBRARY.length);
+  });
+
+  test('a name comes before a mention, in any order of words', () => {
+    expect(ids({ text: 'support palm' })[0]).toBe('bearing.palm-support');
+    expect(ids({ text: 'support palm' }).length).toBeGreaterThan(1);
+    expect(ids({ text: 'PUTTY ' })).toEqual([]);
+  });
+
+  test('muscles and motions can be searched', () => {
+    expect(ids({ text: 'supinators' })).toEqual(expect.arrayContaining(['free.forearm-turns', 'isometric.turns']));
+  });
+
+  test('equipment is asked of each level: a movement stays while one level can be done', () => {
+    const noBall = { ...NO_FILTER, equipment: [] };
+    const circles = LIBRARY.find(({ id }) => id === 'free.wrist-circles')!;
+    expect(passingLevels(circles, noBall).map(({ id }) => id)).toEqual(['free-fist', 'free-spread']);
+    expect(ids({ equipment: [] })).not.toContain('grip.band-opening');
+  });
+
+  test('who is not cleared is offered unloaded levels only', () => {
+    const offered = filterMovements(LIBRARY, { ...NO_FILTER, unloadedOnly: true });
+    const filter = { ...NO_FILTER, unloadedOnly: true };
+    expect(offered.length).toBeGreaterThan(5);
+    expect(
+      offered.flatMap((movement) => passingLevels(movement, filter)).every(({ loading }) => loading === 'unloaded'),
+    ).toBe(true);
+  });
+
+  test('what a caution says to leave out is left out; what it says to do with care stays', () => {
+    const shown = ids({ cautions: ['arthritis'] });
+    expect(shown).not.toContain('grip.pinch-hold');
+    expect(shown).toContain('grip.towel-gather');
+  });
+});
