@@ -120,6 +120,7 @@ test('a sequence goes out as a file and comes in again; a broken file says where
   await page.getByRole('link', { name: 'Export' }).click();
   const text = await readFile((await (await download).path())!, 'utf8');
   await page.goto('/sequences');
+  await expect(page.getByRole('row').nth(1)).toBeVisible();
   const count = await page.getByRole('row').count();
   const chooser = page.getByLabel('Sequence file');
   const line = text.split('\n').findIndex((row) => row.includes('"levelId": "slow"')) + 1;

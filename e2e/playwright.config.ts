@@ -2,8 +2,10 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: '.',
-  timeout: 60_000,
-  expect: { timeout: 8_000 },
+  // Pictures for the documents are taken when asked for, not with every test.
+  testIgnore: process.env['PICTURES'] ? [] : ['pictures.spec.ts'],
+  timeout: 90_000,
+  expect: { timeout: 12_000 },
   workers: 2,
   fullyParallel: false,
   forbidOnly: true,

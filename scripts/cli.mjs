@@ -4,7 +4,7 @@ const USAGE = `Usage: ./clay-pot <command>
 
   start   builds what changed, starts the database and the app, prints the address (Ctrl-C ends it)
   test    types, lint, unit, server and interface tests, with a database of its own
-          (test types|lint|unit|e2e runs one part)
+          (test types|lint|unit|e2e runs one part; test pictures takes docs/screenshots anew)
   stop    ends a running start, and anything a killed one left behind
   reset   throws away the private database; the next start seeds the demo studio anew
 

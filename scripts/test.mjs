@@ -8,14 +8,17 @@ import { runToEnd } from './processes.mjs';
 import { Told } from './told.mjs';
 
 const PARTS = ['types', 'lint', 'unit', 'e2e'];
+/** Run only when named. */
+const EXTRAS = ['pictures'];
 
 /** Runs every part, or the named ones, and closes with one line of counts. */
 export async function test(names) {
-  const unknown = names.find((name) => !PARTS.includes(name));
+  const unknown = names.find((name) => ![...PARTS, ...EXTRAS].includes(name));
   if (unknown) throw new Told(`There is no part “${unknown}”; the parts are ${PARTS.join(', ')}.`);
   const wanted = new Set(names.length ? names : PARTS);
-  const needsDatabase = wanted.has('unit') || wanted.has('e2e');
-  await ensureOnMachine(...(needsDatabase ? ['database'] : []), ...(wanted.has('e2e') ? ['browser'] : []));
+  const needsBrowser = wanted.has('e2e') || wanted.has('pictures');
+  const needsDatabase = wanted.has('unit') || needsBrowser;
+  await ensureOnMachine(...(needsDatabase ? ['database'] : []), ...(needsBrowser ? ['browser'] : []));
   await ensureBuilt();
   if (wanted.has('types')) await part('types', () => runToEnd('npm', ['run', '--silent', 'types']));
   if (wanted.has('lint')) await part('lint', () => runToEnd('npm', ['run', '--silent', 'lint']));
@@ -37,6 +40,10 @@ export async function test(names) {
     if (wanted.has('e2e')) {
       const e2eEnv = { TEST_DATABASE_URL: database.url, PLAYWRIGHT_JSON_OUTPUT_FILE: join(results, 'e2e.json') };
       await attempt('interface', () => runToEnd('npx', ['playwright', 'test', '-c', 'e2e'], { env: e2eEnv }));
+    }
+    if (wanted.has('pictures')) {
+      const env = { TEST_DATABASE_URL: database.url, PICTURES: '1' };
+      await attempt('pictures', () => runToEnd('npx', ['playwright', 'test', '-c', 'e2e', 'pictures'], { env }));
     }
   } finally {
     await database.stop();

@@ -33,8 +33,26 @@ const refresh = (...keys: string[]) =>
 /** Marks everything that a recorded session changes as stale. */
 export const refreshAfterSession = () => refresh('today', 'sessions', 'athletes');
 
+const ME = 'clay-pot-me';
+
 export const useMe = () =>
-  useQuery({ queryKey: ['me'], queryFn: () => request<WhoAmI>('/sign-in'), staleTime: Infinity });
+  useQuery({
+    queryKey: ['me'],
+    queryFn: async () => {
+      const me = await request<WhoAmI>('/sign-in');
+      localStorage.setItem(ME, JSON.stringify(me));
+      return me;
+    },
+    staleTime: Infinity,
+  });
+
+/** Who was signed in on this device when the server last answered: enough to show the house while it is away. */
+export function lastKnownMe(): WhoAmI | undefined {
+  const text = localStorage.getItem(ME);
+  return text ? (JSON.parse(text) as WhoAmI) : undefined;
+}
+
+export const forgetMe = () => localStorage.removeItem(ME);
 
 export const useToday = () => useQuery({ queryKey: ['today'], queryFn: () => request<Today>('/today') });
 

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import { queryClient, useMe } from '../api/queries.js';
+import { forgetMe, lastKnownMe, queryClient, useMe } from '../api/queries.js';
 import { isProblem, OfflineError, request } from '../api/request.js';
 import { SignInPage } from '../features/sign-in/sign-in-page.js';
 import { useRun } from '../store/run.js';
@@ -52,9 +52,9 @@ export function Shell() {
   if (me.isPending) return <Loading what="the studio" />;
   if (isProblem(me.error, 'sign-in-needed')) return <SignInPage />;
   const bare = BARE.test(pathname);
-  // A running session goes on without the server; every other screen says that it is away.
-  const mayShow = me.data || (me.error instanceof OfflineError && bare);
-  if (!mayShow) return <Trouble error={me.error} retry={() => void me.refetch()} />;
+  // While the server is away the house stays open: a session goes on, and each screen says what it cannot fetch.
+  const who = me.data ?? (me.error instanceof OfflineError ? lastKnownMe() : undefined);
+  if (!who) return <Trouble error={me.error} retry={() => void me.refetch()} />;
 
   return (
     <>
@@ -105,9 +105,9 @@ export function Shell() {
               )}
               <OutboxState />
               <div className="text-ink-soft">
-                {me.data?.studio.name}
+                {who.studio.name}
                 <br />
-                {me.data?.name}
+                {who.name}
               </div>
               <div className="flex gap-3">
                 <button type="button" className="underline underline-offset-2" onClick={() => void signOut()}>
@@ -136,6 +136,7 @@ export function Shell() {
 
 async function signOut(): Promise<void> {
   await request('/sign-in', { method: 'DELETE' });
+  forgetMe();
   queryClient.clear();
   window.location.assign('/');
 }

@@ -7,7 +7,9 @@ import { ISOMETRICS } from './isometrics.js';
 import { PLANTED_ROCKS } from './planted-rocks.js';
 import { PLANTED_STRENGTH } from './planted-strength.js';
 
-/** The shipped library, in teaching order. */
+/**
+ * The shipped library, in teaching order. Ids of movements and levels are kept for ever: stored sequences and records name them.
+ */
 export const LIBRARY: readonly Movement[] = [
   ...FREE_MOTION,
   ...ASSISTED_STRETCHES,

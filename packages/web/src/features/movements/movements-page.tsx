@@ -91,7 +91,9 @@ function MovementList({
   query: string;
 }) {
   const list = useRef<HTMLElement>(null);
-  useEffect(() => list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' }), [chosenId]);
+  useEffect(() => {
+    void list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' });
+  }, [chosenId]);
   const families = FAMILY_IDS.filter((family) => movements.some((movement) => movement.family === family));
   if (!families.length) return <Empty>No movement matches. Widen the filters.</Empty>;
   return (

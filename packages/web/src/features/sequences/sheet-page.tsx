@@ -24,8 +24,8 @@ import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 
 const PAPERS = {
-  A4: { css: '210mm 297mm', width: '190mm', height: '277mm' },
-  Letter: { css: '8.5in 11in', width: '7.7in', height: '10.2in' },
+  A4: { css: '210mm 297mm', width: '190mm', height: '275mm' },
+  Letter: { css: '8.5in 11in', width: '7.7in', height: '10.1in' },
 } as const;
 type Paper = keyof typeof PAPERS;
 
@@ -97,65 +97,67 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
     if (scrollHeight > clientHeight && sizePt > SMALLEST_PT) setSizePt(sizePt - STEP_PT);
   }, [sizePt, height, document, cautions.length]);
   return (
-    <article
-      ref={paper}
-      className="mx-auto box-content flex flex-col bg-white p-[8mm] print:p-0"
-      style={{ width, height: sizePt > SMALLEST_PT ? height : 'auto', fontSize: `${sizePt}pt`, lineHeight: 1.32 }}
-    >
-      <header className="flex items-end justify-between border-b-2 border-ink pb-1">
-        <div>
-          <h1 className="leading-tight" style={{ fontSize: '20pt' }}>
-            {document.title}
-          </h1>
-          <p>{document.purpose}</p>
-        </div>
-        <div className="shrink-0 pl-4 text-right">
-          <b>{athlete?.name}</b>
-          <br />
-          {minutes(timeline.durationMs)}, {dayText(`${today}T12:00:00`)}
-          <br />
-          {me.data?.studio.name}
-        </div>
-      </header>
-      {stops.map((stop) => (
-        <p key={stop.caution} className="mt-2 border-2 border-iron px-2 py-1 font-bold text-iron">
-          {stop.text}
-        </p>
-      ))}
-      <table className="mt-1 w-full border-collapse">
-        <tbody>
-          {PHASES.flatMap((phase) => {
-            const blocks = document.blocks.filter((block) => block.phase === phase);
-            if (!blocks.length) return [];
-            return [
-              <tr key={phase}>
-                <th colSpan={3} className="display border-b border-ink pt-1.5 text-left">
-                  {phase}
-                </th>
-              </tr>,
-              ...blocks.map((block) => (
-                <SheetRow
-                  key={block.id}
-                  block={block}
-                  number={document.blocks.indexOf(block) + 1}
-                  dense={dense}
-                  minded={minded}
-                />
-              )),
-            ];
-          })}
-        </tbody>
-      </table>
-      <footer className="mt-auto border-t-2 border-ink pt-1.5">
-        {cautions.length > 0 && (
-          <p className="mb-1">
-            <b>For {athlete?.name}: </b>
-            {cautions.map((entry) => CAUTIONS[entry.caution].advice).join(' ')}
+    <div className="mx-auto box-content bg-white p-[8mm] print:p-0" style={{ width }}>
+      <article
+        ref={paper}
+        className="flex flex-col"
+        style={{ height: sizePt > SMALLEST_PT ? height : 'auto', fontSize: `${sizePt}pt`, lineHeight: 1.32 }}
+      >
+        <header className="flex items-end justify-between border-b-2 border-ink pb-1">
+          <div>
+            <h1 className="leading-tight" style={{ fontSize: '20pt' }}>
+              {document.title}
+            </h1>
+            <p>{document.purpose}</p>
+          </div>
+          <div className="shrink-0 pl-4 text-right">
+            <b>{athlete?.name}</b>
+            <br />
+            {minutes(timeline.durationMs)}, {dayText(`${today}T12:00:00`)}
+            <br />
+            {me.data?.studio.name}
+          </div>
+        </header>
+        {stops.map((stop) => (
+          <p key={stop.caution} className="mt-2 border-2 border-iron px-2 py-1 font-bold text-iron">
+            {stop.text}
           </p>
-        )}
-        <p className="font-bold">{STOP_RULES.join(' ')}</p>
-      </footer>
-    </article>
+        ))}
+        <table className="mt-1 w-full border-collapse">
+          <tbody>
+            {PHASES.flatMap((phase) => {
+              const blocks = document.blocks.filter((block) => block.phase === phase);
+              if (!blocks.length) return [];
+              return [
+                <tr key={phase}>
+                  <th colSpan={3} className="display border-b border-ink pt-1.5 text-left">
+                    {phase}
+                  </th>
+                </tr>,
+                ...blocks.map((block) => (
+                  <SheetRow
+                    key={block.id}
+                    block={block}
+                    number={document.blocks.indexOf(block) + 1}
+                    dense={dense}
+                    minded={minded}
+                  />
+                )),
+              ];
+            })}
+          </tbody>
+        </table>
+        <footer className="mt-auto border-t-2 border-ink pt-1.5">
+          {cautions.length > 0 && (
+            <p className="mb-1">
+              <b>For {athlete?.name}: </b>
+              {cautions.map((entry) => CAUTIONS[entry.caution].advice).join(' ')}
+            </p>
+          )}
+          <p className="font-bold">{STOP_RULES.join(' ')}</p>
+        </footer>
+      </article>
+    </div>
   );
 }
 

@@ -12,7 +12,10 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
   const nextBlock = next && run.sequence.blocks[next.blockIndex];
   const nextMovement = nextBlock && shippedMovement(nextBlock.movementId);
   const now = useRef<HTMLLIElement>(null);
-  useEffect(() => now.current?.scrollIntoView({ block: 'nearest' }), [event.blockIndex]);
+  // In braces: newer browsers return a promise from scrolling, which is no way to clean up.
+  useEffect(() => {
+    void now.current?.scrollIntoView({ block: 'nearest' });
+  }, [event.blockIndex]);
   const movement = shippedMovement(run.sequence.blocks[event.blockIndex]!.movementId)!;
   return (
     <aside

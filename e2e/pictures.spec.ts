@@ -1,0 +1,56 @@
+import { fileURLToPath } from 'node:url';
+import type { Page } from '@playwright/test';
+import { openSequence, startSession, test } from './house.js';
+
+/** Takes the pictures of docs/screenshots anew from the demo studio: ./clay-pot test pictures. */
+
+const shot = (page: Page, name: string) =>
+  page.screenshot({ path: fileURLToPath(new URL(`../docs/screenshots/${name}.png`, import.meta.url)) });
+
+test.use({ timezoneId: 'Europe/Amsterdam' });
+
+test('pictures of the main views', async ({ coach: page }) => {
+  test.setTimeout(120_000);
+  const settled = async () => {
+    await page.waitForLoadState('networkidle');
+    await page.evaluate(() => document.fonts.ready);
+  };
+  await settled();
+  await shot(page, 'today');
+  await page.goto('/people');
+  await settled();
+  await shot(page, 'people');
+  await page.getByRole('link', { name: 'Mirela Danko' }).click();
+  await settled();
+  await shot(page, 'person');
+  await page.getByRole('row').nth(1).getByRole('link').click();
+  await settled();
+  await shot(page, 'record');
+  await page.goto('/movements/strength.palm-lift');
+  await settled();
+  await shot(page, 'movements');
+  await page.goto('/sequences');
+  await settled();
+  await shot(page, 'sequences');
+  await openSequence(page, 'Loading the palms');
+  await page.getByLabel('Seen for').selectOption({ label: 'For Callum Reyes-Whitlock' });
+  await page.getByRole('listitem', { name: /^Block 8/ }).focus();
+  await settled();
+  await shot(page, 'editor');
+  await page.getByRole('link', { name: 'Sheet' }).click();
+  await settled();
+  await page.setViewportSize({ width: 860, height: 1180 });
+  await shot(page, 'sheet');
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.getByRole('link', { name: 'Back to the sequence' }).click();
+  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await settled();
+  await shot(page, 'lead');
+  await startSession(page);
+  // Into the right hand’s stretch: circles 56 s, opening 35 s, then 15 s to the chair, the left hand and the change.
+  await page.clock.runFor(150_000);
+  await shot(page, 'player');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.clock.runFor(300);
+  await shot(page, 'player-phone');
+});
