@@ -21,9 +21,11 @@ test('pictures of the main views', async ({ coach: page }) => {
   await settled();
   await shot(page, 'people');
   await page.getByRole('link', { name: 'Mirela Danko' }).click();
+  await page.getByRole('row').nth(5).waitFor();
   await settled();
   await shot(page, 'person');
   await page.getByRole('row').nth(1).getByRole('link').click();
+  await page.getByRole('heading', { name: 'Planned against done' }).waitFor();
   await settled();
   await shot(page, 'record');
   await page.goto('/movements/strength.palm-lift');
