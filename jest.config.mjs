@@ -23,7 +23,21 @@ const swc = (decorators) => ({
 export default {
   projects: [
     { ...shared, displayName: 'core', rootDir: 'packages/core', roots: ['<rootDir>/src'], transform: swc(false) },
+    {
+      ...shared,
+      displayName: 'contracts',
+      rootDir: 'packages/contracts',
+      roots: ['<rootDir>/test'],
+      transform: swc(true),
+    },
     { ...shared, displayName: 'server', rootDir: 'packages/server', roots: ['<rootDir>/test'], transform: swc(true) },
-    { ...shared, displayName: 'web', rootDir: 'packages/web', roots: ['<rootDir>/src'], transform: swc(false) },
+    {
+      ...shared,
+      displayName: 'web',
+      rootDir: 'packages/web',
+      roots: ['<rootDir>/src'],
+      setupFiles: ['<rootDir>/jest.storage.mjs'],
+      transform: swc(false),
+    },
   ],
 };

@@ -36,7 +36,7 @@ export class House {
 
   static async open(
     name: string,
-    { seedDemo = false, now }: { seedDemo?: boolean; now?: () => Date } = {},
+    { seedDemo = false, now, webRoot = '/nowhere' }: { seedDemo?: boolean; now?: () => Date; webRoot?: string } = {},
   ): Promise<House> {
     const base = process.env['TEST_DATABASE_URL'];
     if (!base) throw new Error('TEST_DATABASE_URL must be set: run ./clay-pot test unit');
@@ -50,7 +50,7 @@ export class House {
       databaseUrl,
       host: '127.0.0.1',
       port: 0,
-      webRoot: '/nowhere',
+      webRoot,
       seedDemo,
       logLevel: 'silent',
       secureCookie: false,

@@ -1,0 +1,196 @@
+import 'reflect-metadata';
+import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { BlockReportInput, DoneSetInput, SessionEndInput, SessionInput } from '@clay-pot/contracts';
+import { findLevel, isOver, parseDose, plannedAgainstDone, type Sequence, USUAL_PACING } from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import { plainToInstance } from 'class-transformer';
+import { validate } from 'class-validator';
+import { v7 as uuid } from 'uuid';
+import { useOutbox } from './outbox.js';
+import {
+  addTime,
+  beginRun,
+  correct,
+  easeLevel,
+  endRun,
+  finishRun,
+  goBack,
+  rate,
+  resumeRun,
+  setsOfBlock,
+  skipBout,
+  skipWholeBlock,
+  tick,
+  timelineOf,
+  useRun,
+} from './run.js';
+
+const sequence: Sequence = {
+  title: 'test',
+  purpose: '',
+  budgetMin: 10,
+  pacing: USUAL_PACING,
+  blocks: (
+    [
+      ['a', 'prepare', 'free.open-close', 'fast', '1x20s'],
+      ['b', 'load', 'grip.ball-squeeze', 'firm', '1x4 @50% 2s tempo1-1 L,R'],
+      ['c', 'settle', 'free.bending-waves', 'arms-side', '1x3 tempo2-2 L/R'],
+    ] as const
+  ).map(([id, phase, movementId, levelId, dose]) => ({ id, phase, movementId, levelId, dose: parseDose(dose) })),
+};
+const run = () => useRun.getState().run!;
+const letters = () => useOutbox.getState().letters;
+const pathsOf = (part: string) => letters().filter(({ path }) => path.includes(part));
+const runToTheEnd = () => tick(timelineOf(run().sequence).durationMs + 60_000);
+
+beforeEach(() => {
+  // Nobody answers: letters stay in the outbox, where the tests read them.
+  globalThis.fetch = jest.fn<typeof fetch>().mockRejectedValue(new TypeError('no network'));
+  useOutbox.setState({ letters: [], refused: [] });
+  useRun.setState({ run: null });
+  beginRun({ athleteId: uuid(), athleteName: 'Test', cautions: [], sequenceId: uuid(), sequence });
+});
+
+describe('a led session', () => {
+  test('records each bout as it ends, alternating hands apart, and asks about each block once it is over', () => {
+    tick(24_000);
+    expect(run().sets).toHaveLength(0);
+    tick(1_000);
+    expect(run().sets).toMatchObject([{ blockId: 'a', side: 'both', unit: 'seconds', doneAmount: 20 }]);
+    expect(run().toRate).toEqual(['a']);
+    runToTheEnd();
+    expect(run().sets.map(({ blockId, side, doneAmount }) => `${blockId} ${side} ${doneAmount}`)).toEqual([
+      'a both 20',
+      'b left 4',
+      'b right 4',
+      'c left 3',
+      'c right 3',
+    ]);
+    expect(run().toRate).toEqual(['a', 'b', 'c']);
+    expect(run().ended).toMatchObject({ ending: 'completed' });
+  });
+
+  test('is recorded in full: plan and done agree', () => {
+    runToTheEnd();
+    const rows = plannedAgainstDone(timelineOf(sequence), run().sets);
+    expect(rows.every((row) => row.doneAmount === row.plannedAmount)).toBe(true);
+  });
+
+  test('a rating is kept and sent, and the question goes', () => {
+    tick(26_000);
+    rate('a', { discomfort: 3, exertion: 6, note: 'warm' });
+    expect(run().toRate).toEqual([]);
+    expect(run().reports['a']).toMatchObject({ discomfort: 3, exertion: 6, note: 'warm' });
+    expect(pathsOf('/reports/')).toHaveLength(1);
+    runToTheEnd();
+    expect(run().toRate).toEqual(['b', 'c']);
+  });
+
+  test('a block that was skipped without any work is not asked about', () => {
+    skipWholeBlock();
+    tick(3_000);
+    expect(run().toRate).toEqual([]);
+  });
+
+  test('a correction is a row of its own and holds from then on; the same number again is none', () => {
+    tick(26_000);
+    const [set] = setsOfBlock(run(), 'a');
+    correct(set!.id, 15);
+    correct(set!.id, 20);
+    expect(setsOfBlock(run(), 'a').map(({ doneAmount }) => doneAmount)).toEqual([15]);
+    const [fixed] = setsOfBlock(run(), 'a');
+    correct(fixed!.id, 10);
+    expect(setsOfBlock(run(), 'a').map(({ doneAmount }) => doneAmount)).toEqual([10]);
+    expect(run().sets).toHaveLength(3);
+  });
+
+  test('easing takes the current block a level down, begins its bout anew, and is what the next sets say', () => {
+    skipWholeBlock();
+    skipBout();
+    skipBout();
+    tick(3_000);
+    const before = run().head;
+    easeLevel();
+    expect(run().sequence.blocks[1]).toMatchObject({ id: 'b', levelId: 'soft', dose: sequence.blocks[1]!.dose });
+    expect(run().head.elapsedMs).toBeLessThan(before.elapsedMs);
+    runToTheEnd();
+    expect(run().sets.find(({ blockId }) => blockId === 'b')).toMatchObject({ levelId: 'soft' });
+    // At the foot of the ladder there is nothing easier: nothing changes.
+    const foot = findLevel(shippedMovement('grip.ball-squeeze')!, 'soft')!;
+    expect(run().sequence.blocks[1]!.levelId).toBe(foot.id);
+  });
+
+  test('added time counts, and going back repeats without losing what was recorded', () => {
+    tick(10_000);
+    addTime(10);
+    tick(25_000);
+    expect(run().sets[0]!.doneAmount).toBe(30);
+    goBack();
+    tick(20_000);
+    expect(run().sets.filter(({ blockId }) => blockId === 'a')).toHaveLength(2);
+  });
+});
+
+describe('endings', () => {
+  test('ended early: what was begun is kept, it can be gone on with, and then it is not ended', () => {
+    tick(15_000);
+    endRun('ended early');
+    expect(run().sets).toMatchObject([{ blockId: 'a', doneAmount: 10 }]);
+    expect(run().toRate).toEqual(['a']);
+    resumeRun();
+    expect(run().ended).toBeNull();
+    expect(run().paused).toBe(true);
+    expect(isOver(timelineOf(run().sequence), run().head)).toBe(false);
+  });
+
+  test('ended before any work: nothing is recorded as done', () => {
+    tick(2_000);
+    endRun('ended early');
+    expect(run().sets).toEqual([]);
+  });
+
+  test('a stop stays a stop', () => {
+    tick(15_000);
+    endRun('stopped', 'numbness');
+    resumeRun();
+    expect(run().ended).toMatchObject({ ending: 'stopped', stopSign: 'numbness' });
+  });
+
+  test('the record is handed over once, with its note, and the bench is clear', () => {
+    expect(finishRun('too soon')).toBeNull();
+    runToTheEnd();
+    const { id } = run();
+    expect(finishRun('well done')).toBe(id);
+    expect(useRun.getState().run).toBeNull();
+    expect(finishRun('again')).toBeNull();
+    expect(pathsOf('/end')).toMatchObject([{ body: { ending: 'completed', note: 'well done' } }]);
+  });
+});
+
+test('every letter keeps the server’s own rules, in an order in which each finds what it names', async () => {
+  tick(26_000);
+  rate('a', { discomfort: 5, exertion: 5, note: '' });
+  correct(run().sets[0]!.id, 12);
+  easeLevel();
+  tick(40_000);
+  skipBout();
+  endRun('stopped', 'sharp');
+  finishRun('');
+  const known = new Set<string>();
+  for (const { path, body } of letters()) {
+    const shape = path.endsWith('/end')
+      ? SessionEndInput
+      : path.includes('/sets/')
+        ? DoneSetInput
+        : path.includes('/reports/')
+          ? BlockReportInput
+          : SessionInput;
+    const sent: object = plainToInstance<object, unknown>(shape, JSON.parse(JSON.stringify(body)));
+    expect(await validate(sent, { whitelist: true, forbidNonWhitelisted: true })).toEqual([]);
+    const { corrects } = sent as Partial<DoneSetInput>;
+    if (corrects) expect(known).toContain(corrects);
+    known.add(path.split('/').at(-1)!);
+  }
+  expect(letters()[0]!.path).toMatch(/^\/sessions\/[0-9a-f-]{36}$/);
+  expect(letters().at(-1)!.path).toMatch(/\/end$/);
+});
