@@ -106,6 +106,31 @@ test('without a connection work is kept on the device, through a reload, and sav
   expect((await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`)).document.budgetMin).toBe(33);
 });
 
+test('who goes on to another sequence while the last change is still being sent mixes nothing up', async ({
+  coach: page,
+  house,
+}) => {
+  await openSequence(page, 'Careful return');
+  const first = idIn(page);
+  await page.route('**/api/sequences/*', async (route) => {
+    if (route.request().method() === 'PUT') await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.continue();
+  });
+  for (const minutes of ['31', '32']) {
+    await page.getByLabel('Minutes there are').fill(minutes);
+    await page.getByLabel('Minutes there are').blur();
+    await expect(page.getByTestId('save-state')).toContainText('Saving');
+  }
+  await page.getByRole('link', { name: 'Sequences' }).click();
+  await page.getByRole('link', { name: 'Warm thumbs' }).click();
+  await expect(page.getByLabel('Title')).toHaveValue('Warm thumbs');
+  const second = idIn(page);
+  const read = (id: string) => house.read<StoredSequence>(page, `/sequences/${id}`);
+  await expect.poll(async () => (await read(first)).document.budgetMin).toBe(32);
+  expect((await read(first)).document.title).toContain('Careful return');
+  expect((await read(second)).document.title).toBe('Warm thumbs');
+});
+
 test('removing is undone, not asked about', async ({ coach: page }) => {
   await page.goto('/sequences');
   await page.getByRole('button', { name: 'Remove Grip with an answer' }).click();

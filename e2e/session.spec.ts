@@ -16,7 +16,9 @@ test('the server restarts in the middle: the player goes on, and each set arrive
   coach: page,
   house,
 }) => {
-  await lead(page, 'Warm thumbs', 'Olu Fairweather');
+  await lead(page, 'Warm thumbs', 'Wilf Tarrant');
+  // What is written in his record stands beside the movement that it concerns.
+  await expect(page.getByRole('region', { name: 'Now' })).toContainText('Slow only, in warm water');
   await page.clock.runFor(60_000);
   await house.stop();
   // Twelve slow openings (48 s) are done by now; go on through the next block without a server.

@@ -11,6 +11,8 @@ export interface Command {
   readonly run: (event: KeyboardEvent) => void;
   /** Works while typing in a field, too. Only for keys with Ctrl, ⌘ or Alt. */
   readonly whileTyping?: boolean;
+  /** Only while the focus is on nothing in particular or inside this selector: elsewhere the key has its usual meaning. */
+  readonly within?: string;
 }
 
 interface CommandState {
@@ -43,6 +45,7 @@ function mayRun(command: Command, event: KeyboardEvent): boolean {
   const target = event.target instanceof Element ? event.target : null;
   if (document.querySelector(OPEN_DIALOG)) return false;
   if (target?.closest(TYPING)) return command.whileTyping ?? false;
+  if (command.within && target && target !== document.body && !target.closest(command.within)) return false;
   // Space and Enter belong to the button that has the focus.
   if (['Space', 'Enter'].includes(command.keys) && target?.closest('button, a, summary, [role=button]')) return false;
   const isSingle = !/(\$mod|Alt|Control|Meta)\+/.test(command.keys);

@@ -37,6 +37,8 @@ export function useAutosave(stored: StoredSequence) {
   const [state, setState] = useState<SaveState>({ kind: 'saved' });
   const etag = useRef(stored.etag);
   const savedDocument = useRef<Sequence | null>(null);
+  /** The newest version of this very sequence: the bench may hold another one by the time an answer comes. */
+  const latest = useRef<Sequence>(stored.document);
   const busy = useRef(false);
 
   const save = useCallback(async () => {
@@ -44,13 +46,10 @@ export function useAutosave(stored: StoredSequence) {
     busy.current = true;
     try {
       // Once more when it was changed while it was being sent.
-      for (
-        let { document } = useEditor.getState();
-        document !== savedDocument.current;
-        { document } = useEditor.getState()
-      ) {
+      while (latest.current !== savedDocument.current) {
+        const document = latest.current;
         setState({ kind: 'saving' });
-        const answer = await putSequence(id, document!, etag.current);
+        const answer = await putSequence(id, document, etag.current);
         etag.current = answer.etag;
         savedDocument.current = document;
       }
@@ -69,13 +68,15 @@ export function useAutosave(stored: StoredSequence) {
   useEffect(() => {
     const draft = readDraft(id);
     etag.current = draft?.etag ?? stored.etag;
-    openSequence(draft?.document ?? stored.document);
+    latest.current = draft?.document ?? stored.document;
+    openSequence(latest.current);
     savedDocument.current = draft ? null : stored.document;
     setState({ kind: draft ? 'unsaved' : 'saved' });
     let timer: ReturnType<typeof setTimeout> | undefined;
     if (draft) timer = setTimeout(() => void save(), 0);
     const unsubscribe = useEditor.subscribe(({ document }, before) => {
       if (!document || document === before.document) return;
+      latest.current = document;
       localStorage.setItem(draftKey(id), JSON.stringify({ document, etag: etag.current } satisfies Draft));
       setState((now) => (now.kind === 'stale' ? now : { kind: 'unsaved' }));
       clearTimeout(timer);
@@ -105,6 +106,7 @@ export function useAutosave(stored: StoredSequence) {
       etag.current = current.etag;
       if (keep === 'theirs') {
         savedDocument.current = current.document;
+        latest.current = current.document;
         localStorage.removeItem(draftKey(id));
         // Through the history, so that my version can still be brought back with undo.
         useEditor.setState({ document: current.document });

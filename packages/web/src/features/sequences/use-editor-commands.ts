@@ -5,6 +5,7 @@ import { duplicateBlock, moveBlock, redo, select, stepLevel, undo, useEditor } f
 import { removeWithUndo } from './block-row.js';
 
 const GROUP = 'Sequence';
+const BLOCKS = '[id^="block-"]';
 
 /** Puts the focus where the selection is, once the rows have been drawn anew. */
 function followSelection(): void {
@@ -42,8 +43,8 @@ export function useEditorCommands(search: RefObject<HTMLInputElement | null>, sa
   const commands = useMemo<Command[]>(
     () => [
       { keys: '/', label: 'Search the shelf', group: GROUP, run: () => search.current?.focus() },
-      { keys: 'ArrowDown', label: 'Next block', group: GROUP, run: () => selectNeighbour(1) },
-      { keys: 'ArrowUp', label: 'Block before', group: GROUP, run: () => selectNeighbour(-1) },
+      { keys: 'ArrowDown', label: 'Next block', group: GROUP, run: () => selectNeighbour(1), within: BLOCKS },
+      { keys: 'ArrowUp', label: 'Block before', group: GROUP, run: () => selectNeighbour(-1), within: BLOCKS },
       {
         keys: 'Alt+ArrowDown',
         label: 'Move block down',

@@ -60,6 +60,13 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           <p>{cueFor(movement, event)}</p>
         )}
       </div>
+      {movement.cautions
+        .filter((note) => run.cautions.some((entry) => note.concerns.includes(entry.caution)))
+        .map((note) => (
+          <p key={note.text} className="mt-1 border-l-4 border-load-4 bg-white/70 px-2 py-0.5 text-small sm:text-body">
+            {note.text}
+          </p>
+        ))}
       {block.note && <p className="mt-1 font-semibold">{block.note}</p>}
       {/* Changes are spoken once, not each second. */}
       <p className="sr-only" aria-live="assertive">
