@@ -1,14 +1,8 @@
-import { Column, Entity, PrimaryColumn } from 'typeorm';
-import type { StudioOwned } from '../database/studio-scope.js';
+import { Column, Entity } from 'typeorm';
+import { StudioOwned } from '../database/studio-scope.js';
 
 @Entity('assignments')
-export class AssignmentRow implements StudioOwned {
-  @PrimaryColumn('char', { length: 36 })
-  id: string;
-
-  @Column('char', { name: 'studio_id', length: 36 })
-  studioId: string;
-
+export class AssignmentRow extends StudioOwned {
   @Column('char', { name: 'sequence_id', length: 36 })
   sequenceId: string;
 

@@ -1,7 +1,7 @@
 import type { CautionInput, Sex } from '@clay-pot/contracts';
 import type { Equipment, Hand } from '@clay-pot/core';
-import { Column, Entity, PrimaryColumn } from 'typeorm';
-import type { StudioOwned } from '../database/studio-scope.js';
+import { Column, Entity } from 'typeorm';
+import { StudioOwned } from '../database/studio-scope.js';
 
 /** MariaDB hands decimals over as text, so that nothing is lost; these few are small and safe as numbers. */
 const asNumber = {
@@ -10,13 +10,7 @@ const asNumber = {
 };
 
 @Entity('athletes')
-export class AthleteRow implements StudioOwned {
-  @PrimaryColumn('char', { length: 36 })
-  id: string;
-
-  @Column('char', { name: 'studio_id', length: 36 })
-  studioId: string;
-
+export class AthleteRow extends StudioOwned {
   @Column('int', { name: 'row_version' })
   rowVersion: number;
 

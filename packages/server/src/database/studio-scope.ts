@@ -1,19 +1,23 @@
 import {
+  Column,
   type DeepPartial,
   type EntityManager,
   type EntityTarget,
   type FindManyOptions,
   type FindOptionsWhere,
-  type ObjectLiteral,
+  PrimaryColumn,
   type Repository,
   type SelectQueryBuilder,
 } from 'typeorm';
 import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
 import { notFound } from '../http/problem.js';
 
-/** A row that belongs to a studio. */
-export interface StudioOwned extends ObjectLiteral {
+/** A row that belongs to a studio: what every such table has. */
+export abstract class StudioOwned {
+  @PrimaryColumn('char', { length: 36 })
   id: string;
+
+  @Column('char', { name: 'studio_id', length: 36 })
   studioId: string;
 }
 
@@ -30,11 +34,6 @@ export class StudioScope {
 
   of<E extends StudioOwned>(entity: EntityTarget<E>): ScopedRows<E> {
     return new ScopedRows(this.studioId, this.manager.getRepository(entity));
-  }
-
-  /** Runs work whose writes stand or fall together. */
-  transaction<T>(work: (scope: StudioScope) => Promise<T>): Promise<T> {
-    return this.manager.transaction((manager) => work(new StudioScope(this.studioId, this.timeZone, manager)));
   }
 }
 

@@ -1,16 +1,10 @@
 import type { Sequence } from '@clay-pot/core';
-import { Column, Entity, PrimaryColumn } from 'typeorm';
-import type { StudioOwned } from '../database/studio-scope.js';
+import { Column, Entity } from 'typeorm';
+import { StudioOwned } from '../database/studio-scope.js';
 
 /** A sequence is one document; the columns beside it are what lists are sorted and found by. */
 @Entity('sequences')
-export class SequenceRow implements StudioOwned {
-  @PrimaryColumn('char', { length: 36 })
-  id: string;
-
-  @Column('char', { name: 'studio_id', length: 36 })
-  studioId: string;
-
+export class SequenceRow extends StudioOwned {
   @Column('int', { name: 'row_version' })
   rowVersion: number;
 

@@ -1,16 +1,10 @@
 import type { Ending } from '@clay-pot/contracts';
 import type { Sequence, StopSign, WorkingSide } from '@clay-pot/core';
-import { Column, Entity, PrimaryColumn } from 'typeorm';
-import type { StudioOwned } from '../database/studio-scope.js';
+import { Column, Entity } from 'typeorm';
+import { StudioOwned } from '../database/studio-scope.js';
 
 @Entity('sessions')
-export class SessionRow implements StudioOwned {
-  @PrimaryColumn('char', { length: 36 })
-  id: string;
-
-  @Column('char', { name: 'studio_id', length: 36 })
-  studioId: string;
-
+export class SessionRow extends StudioOwned {
   @Column('char', { name: 'athlete_id', length: 36 })
   athleteId: string;
 
@@ -39,13 +33,7 @@ export class SessionRow implements StudioOwned {
 
 /** Append-only. */
 @Entity('done_sets')
-export class DoneSetRow implements StudioOwned {
-  @PrimaryColumn('char', { length: 36 })
-  id: string;
-
-  @Column('char', { name: 'studio_id', length: 36 })
-  studioId: string;
-
+export class DoneSetRow extends StudioOwned {
   @Column('char', { name: 'session_id', length: 36 })
   sessionId: string;
 
@@ -85,13 +73,7 @@ export class DoneSetRow implements StudioOwned {
 
 /** Append-only; the latest report of a block stands. */
 @Entity('block_reports')
-export class BlockReportRow implements StudioOwned {
-  @PrimaryColumn('char', { length: 36 })
-  id: string;
-
-  @Column('char', { name: 'studio_id', length: 36 })
-  studioId: string;
-
+export class BlockReportRow extends StudioOwned {
   @Column('char', { name: 'session_id', length: 36 })
   sessionId: string;
 

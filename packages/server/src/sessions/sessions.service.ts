@@ -181,6 +181,6 @@ async function addOnce<E extends StudioOwned & { sessionId: string }>(
 ): Promise<void> {
   if (await scope.of(entity).insert(row, what)) return;
   const there = await scope.of(entity).get((row as unknown as E).id, what);
-  const same = Object.entries(row).every(([key, value]) => String(there[key]) === String(value));
+  const same = Object.entries(row).every(([key, value]) => String(there[key as keyof E]) === String(value));
   if (!same) throw conflict(`Another ${what} is recorded under this id: use a new id, and “corrects” for corrections.`);
 }

@@ -1,4 +1,4 @@
-import type { SidePlan, WorkingSide } from '@clay-pot/core';
+import { adviseOnDiscomfort, type DiscomfortAdvice, type SidePlan, type WorkingSide } from '@clay-pot/core';
 
 const LOOK: Record<WorkingSide, { letter: string; name: string; className: string }> = {
   left: { letter: 'L', name: 'left', className: 'bg-cobalt text-white' },
@@ -63,14 +63,18 @@ export function EffortMark({ percent }: { percent: number }) {
   );
 }
 
-/** Discomfort 0–10 by the thresholds of the stop rules, with a word so that colour is not needed. */
+const ADVICE_LOOK: Record<DiscomfortAdvice, { word: string; className: string }> = {
+  'go-on': { word: 'fine', className: 'bg-celadon-wash text-celadon' },
+  'hold-level': { word: 'hold', className: 'bg-amber-wash text-amber' },
+  'ease-or-stop': { word: 'ease', className: 'bg-iron-wash text-iron' },
+};
+
+/** Discomfort 0–10 by the stop rules, with a word so that colour is not needed. */
 export function DiscomfortMark({ score }: { score: number | null }) {
   if (score === null) return <span className="text-ash">–</span>;
-  const look =
-    score <= 2 ? 'bg-celadon-wash text-celadon' : score <= 4 ? 'bg-amber-wash text-amber' : 'bg-iron-wash text-iron';
-  const word = score <= 2 ? 'fine' : score <= 4 ? 'hold' : 'ease';
+  const { word, className } = ADVICE_LOOK[adviseOnDiscomfort(score)];
   return (
-    <span className={`px-1.5 py-0.5 text-small whitespace-nowrap figures ${look}`}>
+    <span className={`px-1.5 py-0.5 text-small whitespace-nowrap figures ${className}`}>
       <b>{score}</b> {word}
     </span>
   );

@@ -17,6 +17,7 @@ import {
   type Movement,
   PHASES,
   type Sequence,
+  summarise,
   type Timeline,
 } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
@@ -39,6 +40,7 @@ export function BlockList({ document, timeline, athlete, findings }: Props) {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const spans = new Map(timeline.blocks.map((span) => [span.blockId, span.endMs - span.startMs]));
+  const { byPhase } = summarise(timeline);
   const { blocks } = document;
 
   function onDragEnd({ active, over }: DragEndEvent) {
@@ -57,12 +59,11 @@ export function BlockList({ document, timeline, athlete, findings }: Props) {
       <SortableContext items={blocks.map((block) => block.id)} strategy={verticalListSortingStrategy}>
         {PHASES.filter((phase) => blocks.some((block) => block.phase === phase)).map((phase) => {
           const inPhase = blocks.filter((block) => block.phase === phase);
-          const sum = inPhase.reduce((total, block) => total + (spans.get(block.id) ?? 0), 0);
           return (
             <section key={phase} aria-label={phase}>
               <h2 className="flex justify-between border-b-2 border-ink pt-3 pb-1 text-body">
                 {phase}
-                <span className="font-text text-small font-normal text-ink-soft figures">{clock(sum)}</span>
+                <span className="font-text text-small font-normal text-ink-soft figures">{clock(byPhase[phase])}</span>
               </h2>
               <ol>
                 {inPhase.map((block) => {

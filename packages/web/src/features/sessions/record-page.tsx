@@ -1,7 +1,6 @@
 import type { SessionRecord } from '@clay-pot/contracts';
 import {
   type Block,
-  completion,
   findLevel,
   type PlannedDoneRow,
   printDose,
@@ -95,7 +94,7 @@ function OnItsWay({ waiting }: { waiting: number }) {
 
 function Overview({ record, doneMs }: { record: SessionRecord; doneMs: number | null }) {
   const figures: [string, string, string][] = [
-    ['Done of plan', percent(completion(record.rows)), record.ending ?? 'still open'],
+    ['Done of plan', percent(record.completion), record.ending ?? 'still open'],
     ['Length', doneMs === null ? '–' : clock(doneMs), `planned ${clock(record.plannedMs)}`],
     ['Discomfort, most', record.maxDiscomfort?.toString() ?? '–', 'of 10'],
     ['Exertion, mean', record.meanExertion?.toFixed(1) ?? '–', 'of 10'],
