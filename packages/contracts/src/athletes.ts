@@ -1,16 +1,17 @@
-import { CAUTION_IDS, type CautionId, EQUIPMENT, type Equipment, type Hand, HANDS } from '@clay-pot/core';
+import {
+  BODY_LIMITS,
+  CAUTION_IDS,
+  type CautionId,
+  EQUIPMENT,
+  type Equipment,
+  type Hand,
+  HANDS,
+  type Sex,
+  SEXES,
+} from '@clay-pot/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayUnique, IsArray, IsIn, ValidateNested } from 'class-validator';
 import { IsDay, MayBeAbsent, MayBeNull, Text, Within } from './bounded.js';
-
-export const SEXES = ['female', 'male', 'not stated'] as const;
-export type Sex = (typeof SEXES)[number];
-
-/** Bounds of the body measures that computations accept. */
-export const BODY_LIMITS = {
-  statureCm: { min: 120, max: 230, step: 0.5, unit: 'cm' },
-  massKg: { min: 25, max: 200, step: 0.1, unit: 'kg' },
-} as const;
 
 export class CautionInput {
   @IsIn(CAUTION_IDS, { message: `must be one of ${CAUTION_IDS.join(', ')}` })

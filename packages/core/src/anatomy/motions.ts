@@ -15,6 +15,18 @@ export const MOTIONS = [
 ] as const;
 export type Motion = (typeof MOTIONS)[number];
 
+/**
+ * The four ends of the muscles that cross both the wrist and the finger joints: the first two are their long ends, the last two
+ * their short ones. Complete work visits all four.
+ */
+export const CORNERS = [
+  'open hand, wrist extended',
+  'fist, wrist flexed',
+  'fist, wrist extended',
+  'open hand, wrist flexed',
+] as const;
+export type Corner = (typeof CORNERS)[number];
+
 /** Muscle groups that loads and fatigue are kept for, on each side. */
 export const MUSCLE_GROUPS = [
   'wrist flexors',

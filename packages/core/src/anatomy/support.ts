@@ -25,8 +25,12 @@ export const POSTURES = [
   'plank',
   'pike',
   'side support',
+  'reverse support',
   'incline',
   'wall handstand',
+  'handstand',
+  'kneeling',
+  'lying',
   'hang',
 ] as const;
 export type Posture = (typeof POSTURES)[number];
@@ -52,5 +56,13 @@ export const EQUIPMENT = [
   'towel',
   'bar',
   'putty',
+  'weight',
+  'lever',
+  'wrist roller',
+  'thick bar',
+  'handles',
+  'edge',
+  'paper',
+  'massage tool',
 ] as const;
 export type Equipment = (typeof EQUIPMENT)[number];

@@ -91,8 +91,12 @@ const PLACE_OF: Record<Posture, Place> = {
   plank: 'floor',
   pike: 'floor',
   'side support': 'floor',
+  'reverse support': 'floor',
+  kneeling: 'floor',
+  lying: 'floor',
   incline: 'standing',
   'wall handstand': 'wall',
+  handstand: 'floor',
   hang: 'bar',
 };
 

@@ -1,19 +1,79 @@
 import { describe, expect, test } from '@jest/globals';
+import { CORNERS, MOTIONS, MUSCLE_GROUPS } from '../anatomy/motions.js';
+import type { Person } from '../capacity/capacity.js';
 import { checkDose } from '../dose/check-dose.js';
 import { parseDose, printDose } from '../dose/shorthand.js';
 import { unusualInDose } from '../dose/usual-ranges.js';
 import { checkFit } from '../sequence/check-sequence.js';
+import type { Sex } from '../posture/body.js';
+import { flatSteps } from './climb.js';
+import { leversBetween } from './levers.js';
+import { checkLoad } from './load.js';
 import { LIBRARY, shippedMovement } from './library/index.js';
 import { FAMILIES, neighbourLevel, usualWay } from './movement.js';
+
+const size = (sex: Sex, statureM: number, massKg: number): Person => ({
+  body: { sex, statureM, massKg },
+  ageYears: 30,
+  measured: [],
+  today: '2026-11-24',
+});
+/** The average of both sexes, and the corners of the range that the models answer for. */
+const SIZES = [
+  size('male', 1.741, 73),
+  size('female', 1.735, 61.9),
+  size('female', 1.5, 45),
+  size('male', 2, 110),
+  size('male', 1.5, 45),
+  size('female', 2, 110),
+];
 
 const each = LIBRARY.map((movement) => [movement.id, movement] as const);
 
 describe('the shipped library', () => {
-  test('covers the families asked for, with at least 24 movements in them', () => {
-    const asked = ['free-motion', 'assisted-stretches', 'planted-rocks', 'planted-strength', 'isometrics', 'grip'];
-    for (const family of asked) expect(LIBRARY.some((movement) => movement.family === family)).toBe(true);
-    expect(LIBRARY.filter((movement) => asked.includes(movement.family)).length).toBeGreaterThanOrEqual(24);
-    expect(LIBRARY.every((movement) => movement.family in FAMILIES)).toBe(true);
+  test('covers all thirteen families with at least 120 movements', () => {
+    expect(LIBRARY.length).toBeGreaterThanOrEqual(120);
+    for (const family of Object.keys(FAMILIES)) {
+      expect(LIBRARY.filter((movement) => movement.family === family).length).toBeGreaterThanOrEqual(5);
+    }
+  });
+
+  test.each(each)('%s: its ladder rises for every size and sex, by what it says it climbs', (_id, movement) => {
+    for (const person of SIZES) {
+      const flat = flatSteps(person, movement);
+      expect(flat.map(({ from, to }) => `${from.level.id} ${from.climbed} → ${to.level.id} ${to.climbed}`)).toEqual([]);
+    }
+  });
+
+  test.each(each)(
+    '%s: every level’s load can be computed, stands upright in a file, and says what made it harder',
+    (_id, movement) => {
+      for (const level of movement.ladder) {
+        expect(checkLoad(JSON.parse(JSON.stringify(level.load)))).toEqual([]);
+        if (level.load.kind === 'press') expect(level.dose.effortPercent).toBe(level.load.effortPercent);
+        if (level.loading === 'planted') expect(level.load.kind).toBe('body');
+      }
+      for (const [index, level] of movement.ladder.slice(1).entries()) {
+        const byDose = movement.climbs === 'time' || level.load.kind === 'press';
+        if (!byDose) expect(leversBetween(movement.ladder[index]!, level)).not.toEqual([]);
+      }
+    },
+  );
+
+  test('a ladder whose levels stand in the wrong order is found, with both numbers', () => {
+    const support = shippedMovement('bearing.palm-support')!;
+    const [first, second, ...rest] = support.ladder;
+    const muddled = { ...support, ladder: [second!, first, ...rest] as const };
+    const [step, ...more] = flatSteps(SIZES[0]!, muddled);
+    expect(more).toEqual([]);
+    expect([step!.from.level.id, step!.to.level.id]).toEqual(['knees-back', 'all-fours']);
+    expect(step!.from.climbed).toBeGreaterThan(step!.to.climbed);
+  });
+
+  test('the wrist’s four two-joint corners and all motions are visited', () => {
+    for (const corner of CORNERS) expect(LIBRARY.some(({ corners }) => corners.includes(corner))).toBe(true);
+    for (const motion of MOTIONS) expect(LIBRARY.some(({ motions }) => motions.includes(motion))).toBe(true);
+    for (const group of MUSCLE_GROUPS) expect(LIBRARY.some(({ trains }) => trains.includes(group))).toBe(true);
   });
 
   test('ids and names are unique', () => {

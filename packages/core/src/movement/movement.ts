@@ -1,9 +1,11 @@
-import type { MuscleGroup, Motion } from '../anatomy/motions.js';
+import type { Corner, MuscleGroup, Motion } from '../anatomy/motions.js';
 import type { SidePlan } from '../anatomy/sides.js';
 import type { Contact, Equipment, Facing, Loading, Posture } from '../anatomy/support.js';
 import type { DirectionPlan, Dose, WorkKind } from '../dose/dose.js';
 import type { DosingKind } from '../dose/usual-ranges.js';
 import type { CautionId } from '../screen/cautions.js';
+import type { HandShapeName } from '../posture/hand-shape.js';
+import type { LevelLoad } from './load.js';
 
 /** The library's skeleton: thirteen families, in teaching order. */
 export const FAMILIES = {
@@ -31,6 +33,18 @@ export interface MovementCaution {
   readonly avoid: boolean;
 }
 
+/** What a ladder raises from level to level, with its unit: each is computed from the levels' loads and doses. */
+export const CLIMBS = {
+  effort: '% of own maximum',
+  'hand load': '% of body weight',
+  'wrist angle': '°',
+  stretch: 'N·m',
+  speed: 'per minute',
+  time: 's of work',
+  pressure: 'N',
+} as const;
+export type Climb = keyof typeof CLIMBS;
+
 /** One rung of a ladder. */
 export interface Level {
   readonly id: string;
@@ -41,6 +55,8 @@ export interface Level {
   readonly contact: Contact;
   readonly facing: Facing;
   readonly loading: Loading;
+  /** The numbers that its demand is computed from. */
+  readonly load: LevelLoad;
   /** Needed for this level beyond the movement's own equipment. */
   readonly equipment: readonly Equipment[];
   /** The usual dose to start from. For repetitions it always carries a tempo. */
@@ -61,6 +77,12 @@ export interface Movement {
   readonly trains: readonly MuscleGroup[];
   readonly motions: readonly Motion[];
   readonly equipment: readonly Equipment[];
+  /** Two-joint corners that it visits. */
+  readonly corners: readonly Corner[];
+  /** Shapes that the hand goes between, for its picture; without them they follow from the load. */
+  readonly shapes?: readonly [HandShapeName, HandShapeName];
+  /** What rises along the ladder. */
+  readonly climbs: Climb;
   /** Allowed ways to spread the work over the hands; the first is the usual one. */
   readonly sides: readonly [SidePlan, ...SidePlan[]];
   /** Names of the two directions, or null when direction means nothing here. */

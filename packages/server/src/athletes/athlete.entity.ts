@@ -1,5 +1,5 @@
-import type { CautionInput, Sex } from '@clay-pot/contracts';
-import type { Equipment, Hand } from '@clay-pot/core';
+import type { CautionInput } from '@clay-pot/contracts';
+import type { Equipment, Hand, Sex } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 

@@ -1,5 +1,5 @@
 import type { Movement } from '../movement.js';
-import { avoid, caution, level } from './writing.js';
+import { avoid, caution, level, stretch } from './writing.js';
 
 const NO_FORCE = 'Never forced by the other hand; ease off at any tingling.';
 const STRETCH_FAULTS = ['The helping hand forces', 'Held breath', 'Shoulder lifts'];
@@ -26,22 +26,27 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     strokes: ['ease in', 'ease out'],
     work: ['time', 'breaths'],
     timed: 'hold',
+    climbs: 'stretch',
+    corners: ['open hand, wrist extended'],
     ladder: [
       level(
         ['curled', 'Fingers curled', 'Only the wrist muscles are long; the finger muscles stay slack.'],
         ['seated', 'none', 'free', 'assisted'],
+        stretch('wrist extension', 80, 'curled'),
         'stretch-before',
         '1x20s L,R',
       ),
       level(
         ['open', 'Fingers open', 'The palm and all fingers eased back together.'],
         ['seated', 'none', 'free', 'assisted'],
+        stretch('wrist extension', 85, 'straight'),
         'stretch-before',
         '1x30s L,R',
       ),
       level(
         ['wall', 'Palm on the wall, fingers down', 'Body weight helps; turn away slowly.'],
         ['standing', 'open palm', 'backward', 'assisted'],
+        stretch('wrist extension', 95, 'straight'),
         'stretch-before',
         '2x20s rest5 L,R',
         ['wall'],
@@ -65,22 +70,27 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     strokes: ['ease in', 'ease out'],
     work: ['time', 'breaths'],
     timed: 'hold',
+    climbs: 'stretch',
+    corners: ['fist, wrist flexed'],
     ladder: [
       level(
         ['open', 'Fingers open', 'Finger muscles slack: the gentle form.'],
         ['seated', 'none', 'free', 'assisted'],
+        stretch('wrist flexion', 80, 'straight'),
         'stretch-before',
         '1x20s L,R',
       ),
       level(
         ['fist', 'In a fist', 'Fist and bent wrist: the extensors’ long end.'],
         ['seated', 'none', 'free', 'assisted'],
+        stretch('wrist flexion', 80, 'curled'),
         'stretch-before',
         '1x20s L,R',
       ),
       level(
         ['fist-turned', 'In a fist, forearm turned in', 'Palm turned outward adds the last of the length.'],
         ['seated', 'none', 'free', 'assisted'],
+        stretch('wrist flexion', 90, 'curled'),
         'stretch-before',
         '1x20s L,R',
       ),
@@ -107,19 +117,24 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     equipment: [],
     sides: ['left-then-right', 'right-then-left', 'left', 'right'],
     directions: null,
+    shapes: ['fist', 'fist'],
     strokes: ['tip', 'return'],
     work: ['time', 'breaths'],
     timed: 'hold',
+    climbs: 'stretch',
+    corners: [],
     ladder: [
       level(
         ['own', 'By its own muscles', 'No help at all.'],
         ['seated', 'none', 'free', 'unloaded'],
+        stretch('ulnar deviation', 70, 'curled'),
         'stretch-before',
         '1x10s L,R',
       ),
       level(
         ['helped', 'Other hand resting on it', 'The weight of the other hand, no pull.'],
         ['seated', 'none', 'free', 'assisted'],
+        stretch('ulnar deviation', 85, 'curled'),
         'stretch-before',
         '1x15s L,R',
       ),
@@ -143,25 +158,31 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     equipment: [],
     sides: ['together'],
     directions: null,
+    shapes: ['together', 'together'],
     strokes: ['lower', 'raise'],
     work: ['breaths', 'time'],
     timed: 'hold',
+    climbs: 'stretch',
+    corners: ['open hand, wrist extended'],
     ladder: [
       level(
         ['up', 'Fingers up', 'Lower straight down.'],
         ['seated', 'none', 'free', 'assisted'],
+        stretch('wrist extension', 75),
         'stretch-before',
         '1x3br',
       ),
       level(
         ['away', 'Fingers tipped away', 'Fingertips lean forward from the chest.'],
         ['seated', 'none', 'free', 'assisted'],
+        stretch('wrist extension', 82),
         'stretch-before',
         '1x3br',
       ),
       level(
         ['down', 'Fingers down', 'Turn the pressed hands to point at the floor.'],
         ['seated', 'none', 'free', 'assisted'],
+        stretch('wrist extension', 90),
         'stretch-before',
         '1x3br',
       ),
@@ -181,19 +202,24 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     equipment: [],
     sides: ['together'],
     directions: null,
+    shapes: ['together', 'together'],
     strokes: ['lift', 'lower'],
     work: ['breaths', 'time'],
     timed: 'hold',
+    climbs: 'stretch',
+    corners: ['open hand, wrist flexed'],
     ladder: [
       level(
         ['low', 'Elbows low', 'About half of the range.'],
         ['seated', 'none', 'free', 'assisted'],
+        stretch('wrist flexion', 65),
         'stretch-before',
         '1x2br',
       ),
       level(
         ['level', 'Elbows level', 'Forearms in one line.'],
         ['seated', 'none', 'free', 'assisted'],
+        stretch('wrist flexion', 85),
         'stretch-before',
         '1x3br',
       ),

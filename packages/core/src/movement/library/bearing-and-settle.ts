@@ -1,5 +1,5 @@
 import type { Movement } from '../movement.js';
-import { caution, level } from './writing.js';
+import { caution, level, move, body, rest, BEND } from './writing.js';
 
 export const BEARING_HOLDS: readonly Movement[] = [
   {
@@ -23,34 +23,41 @@ export const BEARING_HOLDS: readonly Movement[] = [
     strokes: ['in', 'out'],
     work: ['time', 'breaths'],
     timed: 'hold',
+    climbs: 'hand load',
+    corners: ['open hand, wrist extended'],
     ladder: [
       level(
         ['all-fours', 'All fours', 'Knees under the hips.'],
         ['all fours', 'open palm', 'forward', 'planted'],
+        body('allFours'),
         'planted-strength',
         '2x20s rest20',
       ),
       level(
         ['knees-back', 'Knees back', 'Straight from knees to head.'],
         ['knees back', 'open palm', 'forward', 'planted'],
+        body('kneesBack'),
         'planted-strength',
         '2x20s rest30',
       ),
       level(
-        ['plank', 'Plank', 'On the toes.'],
-        ['plank', 'open palm', 'forward', 'planted'],
+        ['pike', 'Pike', 'Hips high, feet on the floor.'],
+        ['pike', 'open palm', 'forward', 'planted'],
+        body('pike'),
         'planted-strength',
         '2x20s rest40',
       ),
       level(
-        ['pike', 'Pike', 'Hips high, feet on the floor.'],
-        ['pike', 'open palm', 'forward', 'planted'],
+        ['plank', 'Plank', 'On the toes.'],
+        ['plank', 'open palm', 'forward', 'planted'],
+        body('plank'),
         'planted-strength',
         '2x20s rest40',
       ),
       level(
         ['wall', 'Wall handstand', 'Belly to the wall, with the coach beside.'],
         ['wall handstand', 'open palm', 'forward', 'planted'],
+        body('wallHandstand'),
         'planted-strength',
         '3x15s rest60',
         ['wall'],
@@ -77,16 +84,20 @@ export const SETTLE: readonly Movement[] = [
     strokes: ['shake', 'shake'],
     work: ['time'],
     timed: 'bout',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['hanging', 'Arms hanging', 'Gravity does it.'],
         ['standing', 'none', 'free', 'unloaded'],
+        move(BEND, 25, { perMinute: 120 }),
         'settling',
         '1x30s',
       ),
       level(
-        ['overhead', 'Overhead, then hanging', 'Half of the time with the hands up.'],
+        ['overhead', 'Arms half raised', 'The arms lifted in front, shaken softly, then let down.'],
         ['standing', 'none', 'free', 'unloaded'],
+        move([...BEND, 'shoulder lift'], 35, { perMinute: 120 }),
         'settling',
         '1x40s',
       ),
@@ -109,16 +120,20 @@ export const SETTLE: readonly Movement[] = [
     strokes: ['in', 'out'],
     work: ['breaths', 'time'],
     timed: 'hold',
+    climbs: 'time',
+    corners: [],
     ladder: [
       level(
         ['seated', 'Seated', 'On a chair or on the heels.'],
         ['seated', 'none', 'free', 'unloaded'],
+        rest(),
         'settling',
         '1x6br',
       ),
       level(
         ['seated-long', 'Seated, longer', 'Twelve slow breaths: two minutes.'],
         ['seated', 'none', 'free', 'unloaded'],
+        rest(),
         'settling',
         '1x12br',
       ),

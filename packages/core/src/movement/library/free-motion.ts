@@ -1,5 +1,5 @@
 import type { Movement } from '../movement.js';
-import { avoid, caution, level } from './writing.js';
+import { avoid, caution, level, move, WRIST, BEND, SIDE, TURN, FINGERS } from './writing.js';
 
 const EASY = caution(
   'Stay in the range that the hand reaches by itself and without catching.',
@@ -26,13 +26,17 @@ export const FREE_MOTION: readonly Movement[] = [
     equipment: [],
     sides: ['left-then-right', 'right-then-left', 'left', 'right', 'together'],
     directions: ['toward the thumb', 'toward the little finger'],
+    shapes: ['relaxed', 'relaxed'],
     strokes: ['half', 'round'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    climbs: 'effort',
+    corners: ['fist, wrist flexed', 'fist, wrist extended'],
     ladder: [
       level(
         ['supported-fist', 'Forearm on the thigh, loose fist', 'Seated, small circles with the forearm resting.'],
         ['seated', 'none', 'free', 'unloaded'],
+        move(WRIST, 70),
         'slow-circles',
         '1x5 tempo3-3 L,R <>',
         ['chair'],
@@ -40,6 +44,7 @@ export const FREE_MOTION: readonly Movement[] = [
       level(
         ['free-fist', 'Arm forward, fist', 'Standing, elbow straight, the largest circle with a fist.'],
         ['standing', 'none', 'free', 'unloaded'],
+        move([...WRIST, 'shoulder lift'], 80),
         'slow-circles',
         '1x4 tempo4-4 L,R <>',
       ),
@@ -50,12 +55,14 @@ export const FREE_MOTION: readonly Movement[] = [
           'The same with wide straight fingers: the long tendons join in.',
         ],
         ['standing', 'none', 'free', 'unloaded'],
+        move([...WRIST, 'shoulder lift'], 95),
         'slow-circles',
         '1x3 tempo5-5 L,R <>',
       ),
       level(
         ['ball', 'Arm forward, holding a ball', 'A soft ball in the hand adds weight at the far end.'],
         ['standing', 'ball', 'free', 'unloaded'],
+        move([...WRIST, 'shoulder lift'], 95, { heldKg: 0.15 }),
         'slow-circles',
         '1x3 tempo5-5 L,R <>',
         ['soft ball'],
@@ -83,10 +90,13 @@ export const FREE_MOTION: readonly Movement[] = [
     strokes: ['down', 'up'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    climbs: 'effort',
+    corners: ['open hand, wrist flexed', 'open hand, wrist extended'],
     ladder: [
       level(
         ['table', 'Forearms on the table', 'Hands over the edge, elbows bent.'],
         ['seated', 'none', 'free', 'unloaded'],
+        move(BEND, 75),
         'slow-circles',
         '1x8 tempo2-2',
         ['table', 'chair'],
@@ -94,6 +104,7 @@ export const FREE_MOTION: readonly Movement[] = [
       level(
         ['arms-forward', 'Arms forward', 'Standing, elbows straight.'],
         ['standing', 'none', 'free', 'unloaded'],
+        move([...BEND, 'shoulder lift'], 80),
         'slow-circles',
         '1x10 tempo2-2',
       ),
@@ -104,6 +115,7 @@ export const FREE_MOTION: readonly Movement[] = [
           'Arms level to the sides; the nerve of the arm glides along, so keep it easy.',
         ],
         ['standing', 'none', 'free', 'unloaded'],
+        move([...BEND, 'shoulder lift'], 95),
         'slow-circles',
         '1x10 tempo2-2 L/R',
       ),
@@ -127,10 +139,13 @@ export const FREE_MOTION: readonly Movement[] = [
     strokes: ['thumb side', 'little-finger side'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['on-table', 'Palm sliding on the table', 'The table carries the hand.'],
         ['seated', 'none', 'free', 'unloaded'],
+        move(SIDE, 60),
         'slow-circles',
         '1x8 tempo2-2',
         ['table', 'chair'],
@@ -138,6 +153,7 @@ export const FREE_MOTION: readonly Movement[] = [
       level(
         ['free', 'Hand free', 'Forearm level, thumb up or palm down.'],
         ['standing', 'none', 'free', 'unloaded'],
+        move(SIDE, 90),
         'slow-circles',
         '1x10 tempo2-2',
       ),
@@ -160,22 +176,27 @@ export const FREE_MOTION: readonly Movement[] = [
     strokes: ['palm up', 'palm down'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['bent', 'Elbows at the ribs', 'Seated or standing, empty hands.'],
         ['standing', 'none', 'free', 'unloaded'],
+        move(TURN, 80),
         'slow-circles',
         '1x10 tempo2-2',
       ),
       level(
         ['straight', 'Arms forward', 'Elbows straight; the shoulder must stay out of it.'],
         ['standing', 'none', 'free', 'unloaded'],
+        move([...TURN, 'shoulder lift'], 90),
         'slow-circles',
         '1x8 tempo2-2 L/R',
       ),
       level(
         ['stick', 'Holding a stick by its end', 'The stick’s length asks for control where the turn ends.'],
         ['standing', 'handle', 'free', 'resisted'],
+        move([...TURN, 'shoulder lift'], 90, { heldKg: 0.4 }),
         'slow-circles',
         '1x8 tempo3-3 L,R',
         ['stick'],
@@ -196,25 +217,31 @@ export const FREE_MOTION: readonly Movement[] = [
     equipment: [],
     sides: ['together', 'left-then-right', 'left', 'right'],
     directions: null,
+    shapes: ['spread', 'fist'],
     strokes: ['open', 'close'],
     work: ['time', 'repetitions'],
     timed: 'bout',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['slow', 'Slow', 'Two seconds each way.'],
         ['standing', 'none', 'free', 'unloaded'],
+        move(FINGERS, 80),
         'slow-circles',
         '1x10 tempo2-2',
       ),
       level(
         ['fast', 'Fast for time', 'As fast as full opening allows.'],
         ['standing', 'none', 'free', 'unloaded'],
+        move(FINGERS, 85, { perMinute: 100 }),
         'fast-free-motion',
         '1x30s',
       ),
       level(
-        ['overhead', 'Fast, arms overhead', 'The blood has further to climb.'],
+        ['overhead', 'Fast, arms held out', 'The shoulders hold while the fingers work.'],
         ['standing', 'none', 'free', 'unloaded'],
+        move([...FINGERS, 'shoulder lift'], 90, { perMinute: 100 }),
         'fast-free-motion',
         '2x30s rest15',
       ),
@@ -237,25 +264,31 @@ export const FREE_MOTION: readonly Movement[] = [
     equipment: [],
     sides: ['together', 'left-then-right', 'left', 'right'],
     directions: ['index to little', 'little to index'],
+    shapes: ['open', 'pinch'],
     strokes: ['touch', 'open'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['seeing', 'Looking at the hands', 'Four touches are four repetitions.'],
         ['seated', 'none', 'free', 'unloaded'],
+        move(FINGERS, 50),
         'finger-isolation',
         '1x8 tempo1-1 <>',
       ),
       level(
         ['eyes-closed', 'Eyes closed', 'By feel alone.'],
         ['seated', 'none', 'free', 'unloaded'],
+        move(FINGERS, 60),
         'finger-isolation',
         '1x8 tempo1-1 <>',
       ),
       level(
         ['opposed', 'Hands in opposite order', 'One hand runs index to little, the other the reverse.'],
         ['seated', 'none', 'free', 'unloaded'],
+        move(FINGERS, 70),
         'finger-isolation',
         '1x12 tempo1-1 <>',
       ),
@@ -279,19 +312,24 @@ export const FREE_MOTION: readonly Movement[] = [
     equipment: [],
     sides: ['together'],
     directions: ['left hand leads', 'right hand leads'],
+    shapes: ['fist', 'fist'],
     strokes: ['over', 'under'],
     work: ['time', 'repetitions'],
     timed: 'bout',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['small', 'Small and slow', 'Below the chin, close to the body.'],
         ['standing', 'none', 'free', 'unloaded'],
+        move(WRIST, 55, { perMinute: 12 }),
         'slow-circles',
         '1x20s <>',
       ),
       level(
         ['large', 'Large', 'Away from the body, to the full range of the stiffer hand.'],
         ['standing', 'none', 'free', 'unloaded'],
+        move(WRIST, 90, { perMinute: 12 }),
         'slow-circles',
         '1x30s <>',
       ),

@@ -1,5 +1,5 @@
 import type { Movement } from '../movement.js';
-import { avoid, caution, level } from './writing.js';
+import { avoid, caution, level, press, resist, lift } from './writing.js';
 
 const NOT_MAXIMAL = caution(
   'Not maximal, and not through pain at the finger joints.',
@@ -27,10 +27,13 @@ export const GRIP: readonly Movement[] = [
     strokes: ['squeeze', 'release'],
     work: ['repetitions', 'time'],
     timed: 'hold',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['soft', 'Soft ball, easy', 'About a third of full effort.'],
         ['standing', 'ball', 'free', 'resisted'],
+        press('grip'),
         'grip-holds',
         '1x8 @30% 3s tempo1-1 L,R',
         ['soft ball'],
@@ -38,6 +41,7 @@ export const GRIP: readonly Movement[] = [
       level(
         ['firm', 'Firm ball, medium', 'About half of full effort.'],
         ['standing', 'ball', 'free', 'resisted'],
+        press('grip'),
         'grip-holds',
         '2x6 @50% 5s tempo1-1 rest30 L,R',
         ['firm ball'],
@@ -45,6 +49,7 @@ export const GRIP: readonly Movement[] = [
       level(
         ['gripper', 'Gripper, strong', 'Three quarters of full effort; 48 hours before the next time.'],
         ['standing', 'handle', 'free', 'resisted'],
+        press('grip'),
         'grip-holds',
         '3x5 @75% 3s tempo1-2 rest60 L,R',
         ['hand gripper'],
@@ -68,10 +73,13 @@ export const GRIP: readonly Movement[] = [
     strokes: ['squeeze', 'release'],
     work: ['repetitions'],
     timed: 'hold',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['putty', 'Soft putty', 'Gives way slowly.'],
         ['seated', 'ball', 'free', 'resisted'],
+        resist('grip', 40),
         'finger-isolation',
         '1x10 tempo2-2 L,R',
         ['putty'],
@@ -79,6 +87,7 @@ export const GRIP: readonly Movement[] = [
       level(
         ['ball', 'Soft ball', 'Springs back.'],
         ['seated', 'ball', 'free', 'resisted'],
+        resist('grip', 60),
         'finger-isolation',
         '2x10 tempo2-2 rest20 L,R',
         ['soft ball'],
@@ -102,22 +111,27 @@ export const GRIP: readonly Movement[] = [
     strokes: ['open', 'close'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['light', 'Light band', 'Opens to full width easily.'],
         ['standing', 'none', 'free', 'resisted'],
+        resist('hand opening', 8),
         'finger-isolation',
         '1x12 tempo1-2 L,R',
       ),
       level(
         ['held', 'Light band, held open', 'Two seconds at full width.'],
         ['standing', 'none', 'free', 'resisted'],
+        resist('hand opening', 10),
         'finger-isolation',
         '2x10 2s tempo1-2 rest20 L,R',
       ),
       level(
         ['double', 'Two bands', 'Twice the resistance.'],
         ['standing', 'none', 'free', 'resisted'],
+        resist('hand opening', 16),
         'finger-isolation',
         '2x10 2s tempo1-2 rest30 L,R',
       ),
@@ -140,22 +154,27 @@ export const GRIP: readonly Movement[] = [
     strokes: ['lift', 'lower'],
     work: ['time'],
     timed: 'hold',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['light', 'Light plate', 'About a third of full effort.'],
         ['standing', 'handle', 'free', 'resisted'],
+        lift(4, { on: 'pinch', pinchMm: 30 }),
         'grip-holds',
         '2x15s @35% rest30 L,R',
       ),
       level(
         ['medium', 'Medium plate', 'About half of full effort.'],
         ['standing', 'handle', 'free', 'resisted'],
+        lift(7, { on: 'pinch', pinchMm: 30 }),
         'grip-holds',
         '2x20s @50% rest45 L,R',
       ),
       level(
         ['heavy', 'Heavy plate', 'Seven tenths of full effort; 48 hours before the next time.'],
         ['standing', 'handle', 'free', 'resisted'],
+        lift(10, { on: 'pinch', pinchMm: 40 }),
         'grip-holds',
         '3x20s @70% rest60 L,R',
       ),
@@ -178,18 +197,22 @@ export const GRIP: readonly Movement[] = [
     strokes: ['gather', 'spread'],
     work: ['time', 'repetitions'],
     timed: 'bout',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['small', 'Small dry towel', 'Half a minute a hand.'],
         ['seated', 'open palm', 'forward', 'resisted'],
+        press('grip'),
         'grip-holds',
-        '1x30s L,R',
+        '1x30s @30% L,R',
       ),
       level(
         ['large', 'Large towel', 'Longer way, more weight.'],
         ['seated', 'open palm', 'forward', 'resisted'],
+        press('grip'),
         'grip-holds',
-        '1x40s L,R',
+        '1x40s @40% L,R',
       ),
     ],
   },

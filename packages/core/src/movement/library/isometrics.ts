@@ -1,6 +1,7 @@
+import type { Action } from '../../capacity/actions.js';
 import type { Motion, MuscleGroup } from '../../anatomy/motions.js';
 import type { Movement } from '../movement.js';
-import { caution, level } from './writing.js';
+import { caution, level, press } from './writing.js';
 
 /** The four wrist directions share everything but where they push: the ladder raises the effort, then changes the angle. */
 function againstTheOtherHand(
@@ -10,6 +11,7 @@ function againstTheOtherHand(
   place: string,
   trains: readonly MuscleGroup[],
   motion: Motion,
+  action: Action,
 ): Movement {
   return {
     id: `isometric.${slug}`,
@@ -36,28 +38,34 @@ function againstTheOtherHand(
     strokes: ['build', 'let go'],
     work: ['repetitions'],
     timed: 'hold',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['gentle', 'Middle of the range, gentle', 'A fifth to two fifths of full effort.'],
         ['seated', 'none', 'free', 'resisted'],
+        press(action),
         'sensitive-isometrics',
         '1x6 @30% 5s tempo1-1 L,R',
       ),
       level(
         ['medium', 'Middle of the range, medium', 'About half of full effort.'],
         ['seated', 'none', 'free', 'resisted'],
+        press(action),
         'isometrics',
         '1x6 @50% 5s tempo1-1 L,R',
       ),
       level(
         ['near-end', 'Near the end of the range', 'Medium effort where the muscle is short.'],
         ['seated', 'none', 'free', 'resisted'],
+        press(action),
         'isometrics',
         '1x5 @60% 5s tempo1-1 L,R',
       ),
       level(
         ['strong', 'Near the end, strong', 'Up to 85 % of full effort, for prepared wrists.'],
         ['seated', 'none', 'free', 'resisted'],
+        press(action),
         'isometrics',
         '2x5 @80% 5s tempo1-1 rest60 L,R',
       ),
@@ -73,6 +81,7 @@ export const ISOMETRICS: readonly Movement[] = [
     'Forearm on the thigh, palm down; the other hand lies on the knuckles.',
     ['wrist extensors', 'finger extensors'],
     'wrist extension',
+    'wrist extension',
   ),
   againstTheOtherHand(
     'flexion',
@@ -80,6 +89,7 @@ export const ISOMETRICS: readonly Movement[] = [
     'Wrist flexors push without moving: first strength for a sensitive wrist.',
     'Forearm on the thigh, palm up; the other hand lies on the fingers’ base.',
     ['wrist flexors'],
+    'wrist flexion',
     'wrist flexion',
   ),
   againstTheOtherHand(
@@ -89,6 +99,7 @@ export const ISOMETRICS: readonly Movement[] = [
     'Thumb up, forearm supported; the other hand lies on the thumb side of the knuckles.',
     ['radial deviators'],
     'radial deviation',
+    'radial deviation',
   ),
   againstTheOtherHand(
     'ulnar',
@@ -96,6 +107,7 @@ export const ISOMETRICS: readonly Movement[] = [
     'Strengthens the outer edge that carries throws, blades and straps.',
     'Thumb up, forearm supported; the other hand cups the little-finger edge from below.',
     ['ulnar deviators'],
+    'ulnar deviation',
     'ulnar deviation',
   ),
   {
@@ -115,16 +127,20 @@ export const ISOMETRICS: readonly Movement[] = [
     strokes: ['build', 'let go'],
     work: ['repetitions'],
     timed: 'hold',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['gentle', 'Thumb up, gentle', 'A third of full effort.'],
         ['seated', 'none', 'free', 'resisted'],
+        press('supination'),
         'sensitive-isometrics',
         '1x5 @30% 4s tempo1-1 L,R <>',
       ),
       level(
         ['medium', 'Thumb up, medium', 'Half of full effort.'],
         ['seated', 'none', 'free', 'resisted'],
+        press('supination'),
         'isometrics',
         '1x5 @50% 5s tempo1-1 L,R <>',
       ),

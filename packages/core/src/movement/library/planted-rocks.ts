@@ -1,5 +1,5 @@
 import type { Movement } from '../movement.js';
-import { avoid, caution, level } from './writing.js';
+import { avoid, caution, level, body } from './writing.js';
 
 const NOT_PAST = caution(
   'Rock only as far as the hand stays down without pain at the back of the wrist.',
@@ -31,10 +31,13 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     strokes: ['forward', 'back'],
     work: ['repetitions', 'time', 'breaths'],
     timed: 'bout',
+    climbs: 'hand load',
+    corners: ['open hand, wrist extended'],
     ladder: [
       level(
         ['table', 'Hands on a table', 'Standing, arms take a little weight.'],
         ['incline', 'open palm', 'forward', 'planted'],
+        body('atTable'),
         'planted-rocks',
         '1x10 tempo2-2',
         ['table'],
@@ -42,6 +45,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
       level(
         ['behind', 'All fours, shoulders stay behind the hands', 'Half of the way forward.'],
         ['all fours', 'open palm', 'forward', 'planted'],
+        body('allFours', { leanDeg: -5 }),
         'planted-rocks',
         '1x10 tempo2-2',
         ['mat'],
@@ -49,6 +53,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
       level(
         ['over', 'All fours, shoulders past the fingers', 'Full travel.'],
         ['all fours', 'open palm', 'forward', 'planted'],
+        body('allFours', { leanDeg: 15 }),
         'planted-rocks',
         '1x12 tempo2-2',
         ['mat'],
@@ -56,6 +61,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
       level(
         ['knees-back', 'Knees back', 'A straight line from knees to head: more weight on the hands.'],
         ['knees back', 'open palm', 'forward', 'planted'],
+        body('kneesBack', { leanDeg: 15 }),
         'planted-rocks',
         '1x10 tempo2-2',
         ['mat'],
@@ -83,22 +89,27 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     strokes: ['to the left', 'to the right'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    climbs: 'hand load',
+    corners: ['open hand, wrist extended'],
     ladder: [
       level(
         ['forward', 'Fingers forward', 'Hands under the shoulders.'],
         ['all fours', 'open palm', 'forward', 'planted'],
+        body('allFours', { leftShare: 0.55 }),
         'planted-rocks',
         '1x10 tempo2-2',
       ),
       level(
         ['outward', 'Fingers outward', 'Turned out by a right angle.'],
         ['all fours', 'open palm', 'outward', 'planted'],
+        body('allFours', { leftShare: 0.6 }),
         'planted-rocks',
         '1x10 tempo2-2',
       ),
       level(
         ['inward', 'Fingers inward', 'Fingertips face each other.'],
         ['all fours', 'open palm', 'inward', 'planted'],
+        body('allFours', { leftShare: 0.65 }),
         'planted-rocks',
         '1x8 tempo2-2',
       ),
@@ -121,10 +132,13 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     strokes: ['half', 'round'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    climbs: 'hand load',
+    corners: ['open hand, wrist extended'],
     ladder: [
       level(
         ['table', 'Hands on a table', 'Small circles, standing.'],
         ['incline', 'open palm', 'forward', 'planted'],
+        body('atTable'),
         'planted-rocks',
         '1x8 tempo2-2 <>',
         ['table'],
@@ -132,6 +146,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
       level(
         ['all-fours', 'All fours', 'Circles within the hands’ width.'],
         ['all fours', 'open palm', 'forward', 'planted'],
+        body('allFours'),
         'planted-rocks',
         '1x8 tempo2-2 <>',
         ['mat'],
@@ -139,6 +154,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
       level(
         ['outward', 'All fours, fingers outward', 'The same with turned-out hands.'],
         ['all fours', 'open palm', 'outward', 'planted'],
+        body('allFours', { leanDeg: 6 }),
         'planted-rocks',
         '1x8 tempo2-2 <>',
         ['mat'],
@@ -162,22 +178,27 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     strokes: ['sit back', 'return'],
     work: ['repetitions', 'breaths', 'time'],
     timed: 'hold',
+    climbs: 'wrist angle',
+    corners: ['open hand, wrist extended'],
     ladder: [
       level(
         ['one', 'One hand at a time', 'The other hand stays forward and carries.'],
         ['all fours', 'open palm', 'backward', 'planted'],
+        body('hipsBack', { leanDeg: -5 }),
         'planted-rocks',
         '1x8 tempo2-2 L,R',
       ),
       level(
         ['both', 'Both hands', 'Fingers of both hands to the knees.'],
         ['all fours', 'open palm', 'backward', 'planted'],
+        body('hipsBack', { leanDeg: -10 }),
         'planted-rocks',
         '1x8 tempo2-2',
       ),
       level(
         ['both-breaths', 'Both hands, staying', 'Stay at the end for slow breaths.'],
         ['all fours', 'open palm', 'backward', 'planted'],
+        body('hipsBack', { leanDeg: -16 }),
         'planted-rocks',
         '1x3br',
       ),
@@ -208,22 +229,27 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     strokes: ['onto it', 'off it'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    climbs: 'hand load',
+    corners: ['open hand, wrist flexed'],
     ladder: [
       level(
         ['one-inward', 'One hand, fingers inward', 'The other palm carries most.'],
         ['all fours', 'back of hand', 'inward', 'planted'],
+        body('hipsBack', { leanDeg: -30, leftShare: 0.35 }),
         'planted-rocks',
         '1x8 tempo2-2 L,R',
       ),
       level(
         ['both-inward', 'Both hands, fingers inward', 'Hips stay back over the heels.'],
         ['all fours', 'back of hand', 'inward', 'planted'],
+        body('hipsBack', { leanDeg: -25 }),
         'planted-rocks',
         '1x8 tempo2-2',
       ),
       level(
         ['both-backward', 'Both hands, fingers backward', 'Fingers to the knees, weight a little further forward.'],
         ['all fours', 'back of hand', 'backward', 'planted'],
+        body('hipsBack', { leanDeg: -18 }),
         'planted-rocks',
         '1x8 tempo2-2',
       ),
@@ -249,16 +275,20 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     strokes: ['to the thumbs', 'to the little fingers'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    climbs: 'hand load',
+    corners: [],
     ladder: [
       level(
         ['all-fours', 'All fours', 'Hips over knees.'],
         ['all fours', 'fist', 'forward', 'planted'],
+        body('allFours'),
         'planted-rocks',
         '1x10 tempo2-2',
       ),
       level(
         ['knees-back', 'Knees back', 'More weight on the fists.'],
         ['knees back', 'fist', 'forward', 'planted'],
+        body('kneesBack'),
         'planted-rocks',
         '1x10 tempo2-2',
       ),

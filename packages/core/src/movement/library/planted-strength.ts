@@ -1,5 +1,5 @@
 import type { Movement } from '../movement.js';
-import { avoid, caution, level } from './writing.js';
+import { avoid, caution, level, move, body, FINGERS } from './writing.js';
 
 const BUILD_UP = caution(
   'Begin two levels below what feels possible; ask again the next morning.',
@@ -32,10 +32,13 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     strokes: ['lift', 'lower'],
     work: ['repetitions'],
     timed: 'hold',
+    climbs: 'effort',
+    corners: ['open hand, wrist extended'],
     ladder: [
       level(
         ['table', 'Hands on a table', 'Standing close.'],
         ['incline', 'raised palm', 'forward', 'planted'],
+        body('atTable', { handHeightM: 0.72, hipAngleDeg: 132 }),
         'planted-strength',
         '2x8 tempo1-2 rest30',
         ['table'],
@@ -43,6 +46,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       level(
         ['all-fours', 'All fours', 'Knees under the hips.'],
         ['all fours', 'raised palm', 'forward', 'planted'],
+        body('allFours', { hipAngleDeg: 112 }),
         'planted-strength',
         '2x8 tempo1-2 rest30',
         ['mat'],
@@ -50,6 +54,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       level(
         ['knees-back', 'Knees back', 'Straight from knees to head.'],
         ['knees back', 'raised palm', 'forward', 'planted'],
+        body('kneesBack'),
         'planted-strength',
         '2x6 tempo1-3 rest40',
         ['mat'],
@@ -57,6 +62,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       level(
         ['plank', 'Plank', 'On the toes.'],
         ['plank', 'raised palm', 'forward', 'planted'],
+        body('plank'),
         'planted-strength',
         '2x5 tempo1-3 rest60',
         ['mat'],
@@ -83,22 +89,27 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     strokes: ['lift', 'lower'],
     work: ['time'],
     timed: 'hold',
+    climbs: 'effort',
+    corners: ['open hand, wrist extended'],
     ladder: [
       level(
         ['all-fours', 'All fours', 'Knees under the hips.'],
         ['all fours', 'raised palm', 'forward', 'planted'],
+        body('allFours', { hipAngleDeg: 112 }),
         'planted-strength',
         '2x15s rest30',
       ),
       level(
         ['knees-back', 'Knees back', 'Straight from knees to head.'],
         ['knees back', 'raised palm', 'forward', 'planted'],
+        body('kneesBack'),
         'planted-strength',
         '2x15s rest40',
       ),
       level(
         ['plank', 'Plank', 'On the toes.'],
         ['plank', 'raised palm', 'forward', 'planted'],
+        body('plank'),
         'planted-strength',
         '2x15s rest60',
       ),
@@ -121,17 +132,21 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     strokes: ['lift', 'lower'],
     work: ['repetitions'],
     timed: 'bout',
+    climbs: 'hand load',
+    corners: ['open hand, wrist extended'],
     ladder: [
       level(
         ['table', 'Hand on a table', 'No weight on the hand.'],
         ['seated', 'open palm', 'forward', 'unloaded'],
+        move(FINGERS, 60),
         'finger-isolation',
         '1x5 tempo5-5 L,R <>',
         ['table', 'chair'],
       ),
       level(
-        ['all-fours', 'All fours', 'A share of body weight on the palm.'],
+        ['all-fours', 'All fours, hips back', 'A light share of body weight on the palms.'],
         ['all fours', 'open palm', 'forward', 'planted'],
+        body('hipsBack'),
         'finger-isolation',
         '1x5 tempo5-5 L,R <>',
         ['mat'],
@@ -139,6 +154,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       level(
         ['paired', 'All fours, fingers in pairs', 'Index with ring, middle with little.'],
         ['all fours', 'open palm', 'forward', 'planted'],
+        body('allFours'),
         'finger-isolation',
         '1x6 tempo5-5 L,R <>',
         ['mat'],
@@ -167,10 +183,13 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     strokes: ['dome', 'lower'],
     work: ['repetitions', 'time'],
     timed: 'hold',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['wall', 'Against a wall', 'Standing at arm’s length.'],
         ['standing', 'fingertips', 'forward', 'planted'],
+        body('wallLean'),
         'planted-strength',
         '2x8 tempo1-2 rest30',
         ['wall'],
@@ -178,6 +197,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       level(
         ['table', 'On a table', 'Leaning lightly.'],
         ['incline', 'fingertips', 'forward', 'planted'],
+        body('atTable', { hipAngleDeg: 150 }),
         'planted-strength',
         '2x8 tempo1-2 rest30',
         ['table'],
@@ -185,6 +205,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       level(
         ['all-fours', 'All fours', 'Hips over knees.'],
         ['all fours', 'fingertips', 'forward', 'planted'],
+        body('allFours', { hipAngleDeg: 125 }),
         'planted-strength',
         '2x6 tempo1-2 rest40',
         ['mat'],
@@ -192,6 +213,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       level(
         ['knees-back', 'Knees back', 'Straight from knees to head.'],
         ['knees back', 'fingertips', 'forward', 'planted'],
+        body('kneesBack', { hipAngleDeg: 150 }),
         'planted-strength',
         '2x5 tempo1-3 rest60',
         ['mat'],
@@ -215,10 +237,13 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     strokes: ['roll up', 'roll down'],
     work: ['repetitions'],
     timed: 'bout',
+    climbs: 'effort',
+    corners: [],
     ladder: [
       level(
         ['table', 'On a table', 'Standing, light.'],
         ['incline', 'raised palm', 'forward', 'planted'],
+        body('atTable', { hipAngleDeg: 138, padPressure: 1, heelLiftDeg: 45 }),
         'planted-strength',
         '1x6 tempo3-3',
         ['table'],
@@ -226,6 +251,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       level(
         ['all-fours', 'All fours', 'Hips over knees.'],
         ['all fours', 'raised palm', 'forward', 'planted'],
+        body('allFours', { hipAngleDeg: 116, padPressure: 1, heelLiftDeg: 45 }),
         'planted-strength',
         '2x6 tempo3-3 rest30',
         ['mat'],
@@ -256,22 +282,27 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     strokes: ['roll down', 'press up'],
     work: ['repetitions'],
     timed: 'bout',
+    climbs: 'hand load',
+    corners: ['fist, wrist flexed'],
     ladder: [
       level(
         ['one', 'One hand, other palm carries', 'A few kilograms at most.'],
-        ['all fours', 'fist', 'inward', 'planted'],
+        ['all fours', 'back of hand', 'inward', 'planted'],
+        body('hipsBack', { leanDeg: -30, leftShare: 0.35 }),
         'planted-strength',
         '1x5 tempo3-2 L,R',
       ),
       level(
         ['both-back', 'Both hands, hips back', 'Hips over the heels.'],
-        ['all fours', 'fist', 'inward', 'planted'],
+        ['all fours', 'back of hand', 'inward', 'planted'],
+        body('hipsBack', { leanDeg: -20 }),
         'planted-strength',
         '2x5 tempo3-2 rest40',
       ),
       level(
         ['both', 'Both hands, hips over knees', 'A full share of all fours.'],
-        ['all fours', 'fist', 'inward', 'planted'],
+        ['all fours', 'back of hand', 'inward', 'planted'],
+        body('allFours'),
         'planted-strength',
         '2x5 tempo3-2 rest60',
       ),

@@ -1,21 +1,55 @@
 import type { Contact, Equipment, Facing, Loading, Posture } from '../../anatomy/support.js';
+import type { Action } from '../../capacity/actions.js';
 import { parseDose } from '../../dose/shorthand.js';
+import type { Dose } from '../../dose/dose.js';
 import type { DosingKind } from '../../dose/usual-ranges.js';
+import type { SupportPosture } from '../../posture/posture.js';
+import { USUAL_POSTURES, type UsualPosture } from '../../posture/usual-postures.js';
 import type { CautionId } from '../../screen/cautions.js';
-import type { Level, MovementCaution } from '../movement.js';
+import type { Fingers, Hold, LevelLoad, Stance, StretchMotion } from '../load.js';
+import type { Level, Movement, MovementCaution } from '../movement.js';
 
 type LevelText = readonly [id: string, name: string, description: string];
 type LevelPlace = readonly [posture: Posture, contact: Contact, facing: Facing, loading: Loading];
+/** A load, or what it is once the level's dose is known: an effort to press with, a pace to move at. */
+type LoadOf = LevelLoad | ((dose: Dose) => LevelLoad);
 
 /** Writes one rung of a ladder in a line; the dose is written in the shorthand a coach would type. */
 export function level(
   [id, name, description]: LevelText,
   [posture, contact, facing, loading]: LevelPlace,
+  load: LoadOf,
   dosing: DosingKind,
-  dose: string,
+  shorthand: string,
   equipment: readonly Equipment[] = [],
 ): Level {
-  return { id, name, description, posture, contact, facing, loading, dosing, equipment, dose: parseDose(dose) };
+  const dose = parseDose(shorthand);
+  const computed = typeof load === 'function' ? load(dose) : load;
+  return { id, name, description, posture, contact, facing, loading, load: computed, dosing, equipment, dose };
+}
+
+/** What most movements share; each says what differs. */
+export function movement(
+  head: Pick<Movement, 'id' | 'name' | 'family' | 'purpose' | 'climbs'>,
+  text: Pick<Movement, 'howTo' | 'cues' | 'faults' | 'cautions'>,
+  anatomy: Pick<Movement, 'trains' | 'motions'> & Partial<Pick<Movement, 'corners'>>,
+  way: Partial<Pick<Movement, 'equipment' | 'sides' | 'directions' | 'strokes' | 'work' | 'timed' | 'shapes'>>,
+  ladder: Movement['ladder'],
+): Movement {
+  return {
+    ...head,
+    ...text,
+    corners: [],
+    ...anatomy,
+    equipment: [],
+    sides: ['left-then-right', 'right-then-left', 'left', 'right'],
+    directions: null,
+    strokes: ['out', 'back'],
+    work: ['repetitions', 'time'],
+    timed: 'hold',
+    ...way,
+    ladder,
+  };
 }
 
 /** Writes a caution with the recorded cautions that it concerns. */
@@ -27,3 +61,94 @@ export function caution(text: string, ...concerns: CautionId[]): MovementCaution
 export function avoid(text: string, ...concerns: CautionId[]): MovementCaution {
   return { text, concerns, avoid: true };
 }
+
+/** The wrist's four directions; fingers, forearm turns and bends, by the actions that move them. */
+export const WRIST: readonly Action[] = ['wrist flexion', 'wrist extension', 'radial deviation', 'ulnar deviation'];
+export const BEND: readonly Action[] = ['wrist flexion', 'wrist extension'];
+export const SIDE: readonly Action[] = ['radial deviation', 'ulnar deviation'];
+export const TURN: readonly Action[] = ['pronation', 'supination'];
+export const FINGERS: readonly Action[] = ['grip', 'hand opening'];
+
+/** The chain is tied by two of these three; a change of one takes the place of another that is named, or of its own. */
+const CHAIN = ['leanDeg', 'hipAngleDeg', 'distanceM'] as const;
+
+/** The body rests on the hands: a named posture, with what differs. */
+export function body(name: UsualPosture, change: Partial<Stance> = {}): LevelLoad {
+  const { contact: _contact, facing: _facing, ...stance }: SupportPosture = USUAL_POSTURES[name];
+  const changed = CHAIN.filter((field) => field in change);
+  const kept = changed.length === 2 ? Object.fromEntries(CHAIN.map((field) => [field, undefined])) : {};
+  const all = Object.entries({ ...stance, ...kept, ...change }).filter(([, value]) => value !== undefined);
+  return { kind: 'body', stance: Object.fromEntries(all) as unknown as Stance };
+}
+
+/** Moving the limb itself; without a pace the dose's tempo sets it. */
+export function move(
+  actions: readonly Action[],
+  reachPercent: number,
+  more: { perMinute?: number; heldKg?: number } = {},
+) {
+  return ({ tempo, holdS = 0 }: Dose): LevelLoad => {
+    const perMinute = more.perMinute ?? (tempo ? 60 / (tempo.outS + holdS + tempo.backS) : 6);
+    return { kind: 'move', actions, reachPercent, perMinute, heldKg: more.heldKg ?? 0 };
+  };
+}
+
+export function stretch(
+  motion: StretchMotion,
+  reachPercent: number,
+  fingers: Fingers = 'relaxed',
+  pushPercent = 0,
+): LevelLoad {
+  return { kind: 'stretch', motion, reachPercent, fingers, pushPercent };
+}
+
+/** Pressing at the effort that the dose names. */
+export function press(action: Action) {
+  return ({ effortPercent }: Dose): LevelLoad => {
+    if (effortPercent === undefined)
+      throw new RangeError('effortPercent: a press needs an effort in its dose, e.g. @40%');
+    return { kind: 'press', action, effortPercent };
+  };
+}
+
+export const resist = (action: Action, forceN: number): LevelLoad => ({ kind: 'resist', action, forceN });
+export const lift = (massKg: number, hold: Hold, distanceM?: number): LevelLoad => ({
+  kind: 'lift',
+  massKg,
+  ...hold,
+  ...(distanceM !== undefined && { distanceM }),
+});
+
+export function weight(
+  action: Action,
+  massKg: number,
+  more: { leverM?: number; angleDeg?: number; handleMm?: number } = {},
+): LevelLoad {
+  return { kind: 'weight', action, massKg, angleDeg: 0, ...more };
+}
+
+export function roller(
+  action: 'wrist flexion' | 'wrist extension',
+  massKg: number,
+  arms: 'in front' | 'resting' = 'resting',
+): LevelLoad {
+  return { kind: 'roller', action, massKg, drumMm: 32, ropeM: 1.1, arms };
+}
+
+export function hang(
+  hold: Hold,
+  feetPercentBW: number,
+  more: { hands?: 1 | 2; addedKg?: number; wristBendDeg?: number } = {},
+): LevelLoad {
+  return { kind: 'hang', feetPercentBW, hands: 2, addedKg: 0, wristBendDeg: 0, ...more, ...hold };
+}
+
+export const rest = (pressN = 0): LevelLoad => ({ kind: 'rest', pressN });
+
+export const bar = (handleMm = 30): Hold => ({ on: 'bar', handleMm });
+export const edge = (edgeMm: number, edgeGrip: 'open hand' | 'half crimp' = 'open hand'): Hold => ({
+  on: 'edge',
+  edgeMm,
+  edgeGrip,
+});
+export const pinch = (pinchMm: number): Hold => ({ on: 'pinch', pinchMm });

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
-import { type Athlete, AthleteInput, SEXES } from '@clay-pot/contracts';
-import { CAUTION_IDS, CAUTIONS, EQUIPMENT } from '@clay-pot/core';
+import { type Athlete, AthleteInput } from '@clay-pot/contracts';
+import { CAUTION_IDS, CAUTIONS, EQUIPMENT, SEXES } from '@clay-pot/core';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { Plus, X } from 'lucide-react';
 import { useFieldArray, useForm } from 'react-hook-form';

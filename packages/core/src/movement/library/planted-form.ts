@@ -1,0 +1,36 @@
+import { avoid, caution } from './writing.js';
+
+/** The form checklist of a planted hand, as faults to watch for. */
+export const FORM = {
+  knuckle: 'Index knuckle lifts',
+  shoulders: 'Shoulders sink toward the ears',
+  pads: 'Finger pads stop pressing and the hand slips',
+  elbows: 'Elbows give way',
+  breath: 'Held breath',
+  shake: 'A shake that grows',
+  fingers: 'Fingers slide together',
+} as const;
+
+export const BUILD_UP = caution(
+  'Begin two levels below what feels possible; ask again the next morning.',
+  'tendon-pain',
+  'past-sprain',
+  'fluoroquinolones',
+);
+export const NO_BREATH_HOLD = caution('Keep breathing; no maximal effort.', 'blood-pressure', 'pregnancy');
+export const SKIN = caution('Keep split skin off the floor.', 'skin-splits');
+export const SORE = caution(
+  'On fists or forearms instead while palms hurt.',
+  'past-sprain',
+  'arthritis',
+  'tendon-pain',
+);
+export const NO_END_RANGE = caution('Stay short of the end of the range.', 'hypermobility');
+export const NO_LOADED_FLEXION = avoid(
+  'Loaded flexion: not with a sore or recently sprained wrist.',
+  'past-sprain',
+  'arthritis',
+  'tendon-pain',
+);
+export const NO_FINGER_LOAD = avoid('Leave out: end-range finger joints under load.', 'hypermobility', 'arthritis');
+export const GROWING_FINGERS = caution('No maximal finger loading.', 'under-18');

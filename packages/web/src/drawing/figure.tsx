@@ -1,0 +1,273 @@
+import { type Body, type Figure as FigureData, type HandLoad, type Prop } from '@clay-pot/core';
+import { type ReactNode, useEffect, useState } from 'react';
+import { BodyDrawing } from './body-drawing.js';
+import { facingTurnDeg, HandFromAbove, HandFromSide, type HandTint, PushFromAbove } from './hand-drawing.js';
+
+interface Props {
+  body: Body;
+  figure: FigureData;
+  /** What it shows, for those who hear the page. */
+  title: string;
+  /** Still at the end position unless told to move. */
+  animated?: boolean;
+  /** Whether the hand stands beside the body. */
+  withHand?: boolean;
+  className?: string;
+}
+
+/** A movement's picture: the body from the side and the hand beside it, both drawn from the posture that the load is computed from. */
+export function Figure({ body, figure, title, animated = false, withHand = true, className = '' }: Props) {
+  const share = useBackAndForth(animated && figure.moves);
+  const box = frameOf(body, figure);
+  // Free hands are what the movement is about; planted ones show where they bear.
+  const handBox = figure.hand.kind === 'planted' ? 78 : 118;
+  const total = withHand ? box.width + handBox + 8 : box.width;
+  const height = withHand ? Math.max(box.height, handBox + 6) : box.height;
+  const pose = figure.poseAt(share);
+  const moment = figure.hand.at(share);
+  return (
+    <svg
+      role="img"
+      aria-label={title}
+      viewBox={`${box.x} ${box.y + box.height - height} ${total} ${height}`}
+      className={className}
+      preserveAspectRatio="xMidYMax meet"
+    >
+      <Ground from={box.x} to={box.x + box.width} />
+      {figure.props
+        .filter(({ kind }) => kind !== 'in hand')
+        .map((prop, index) => (
+          <Thing key={index} prop={prop} />
+        ))}
+      <BodyDrawing body={body} pose={pose} shape={moment.shape} palm={figure.hand.palm} />
+      <HandThings figure={figure} share={share} />
+      {withHand && (
+        <g transform={`translate(${box.x + box.width + 8 + handBox / 2} ${box.y + box.height - handBox / 2 - 3})`}>
+          <HandCloseUp figure={figure} body={body} share={share} size={handBox} />
+        </g>
+      )}
+    </svg>
+  );
+}
+
+/** Seconds for the way out and back together. */
+const CYCLE_S = 4;
+
+/** Goes from 0 to 1 and back; stays at 1 when still, or when the viewer wants less motion. */
+export function useBackAndForth(running: boolean): number {
+  const [share, setShare] = useState(1);
+  useEffect(() => {
+    const calm = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+    if (!running || calm) {
+      setShare(1);
+      return;
+    }
+    let frame = 0;
+    const start = performance.now();
+    const tick = (now: number) => {
+      setShare((1 + Math.cos((2 * Math.PI * (now - start)) / 1000 / CYCLE_S)) / 2);
+      frame = requestAnimationFrame(tick);
+    };
+    frame = requestAnimationFrame(tick);
+    return () => cancelAnimationFrame(frame);
+  }, [running]);
+  return share;
+}
+
+/** The picture's frame in centimetres: everything that the body reaches from start to end, and what stands around it. */
+export function frameOf(body: Body, figure: FigureData): { x: number; y: number; width: number; height: number } {
+  const points = [0, 0.5, 1].flatMap((share) => {
+    const { near, far, vertex, hip, shoulder } = figure.poseAt(share);
+    return [
+      vertex,
+      hip,
+      shoulder,
+      ...[near, far].flatMap(({ arm, leg }) => [arm.elbow, arm.wrist, leg.knee, leg.ankle, leg.toe, leg.heel]),
+    ];
+  });
+  const xs = points.map(({ x }) => x * 100);
+  const ys = points.map(({ y }) => y * 100);
+  for (const prop of figure.props) {
+    if (prop.kind === 'block') {
+      xs.push(prop.x * 100, (prop.x + prop.width) * 100);
+      ys.push(prop.height * 100);
+    }
+    if (prop.kind === 'bar') ys.push(prop.at.y * 100 + 6);
+    if (prop.kind === 'wall') xs.push(prop.x * 100 + prop.side * 10);
+  }
+  const margin = body.statureM * 12;
+  const x = Math.min(...xs) - margin;
+  const top = Math.max(...ys) + margin * 0.8;
+  return { x, y: -top, width: Math.max(...xs) + margin - x, height: top + 8 };
+}
+
+function Ground({ from, to }: { from: number; to: number }) {
+  return (
+    <g>
+      <rect x={from} y={0} width={to - from} height={8} fill="var(--color-ground)" />
+      <line x1={from} x2={to} y1={0} y2={0} stroke="#16191c" strokeWidth={1.5} vectorEffect="non-scaling-stroke" />
+    </g>
+  );
+}
+
+const EDGE = { stroke: '#16191c', strokeWidth: 1.3, vectorEffect: 'non-scaling-stroke' } as const;
+
+function Thing({ prop }: { prop: Prop }): ReactNode {
+  if (prop.kind === 'block') {
+    const { x, y, width, height } = prop;
+    return (
+      <rect x={x * 100} y={-(y + height) * 100} width={width * 100} height={height * 100} fill="#dfe5e9" {...EDGE} />
+    );
+  }
+  if (prop.kind === 'wall') {
+    const left = prop.side > 0 ? prop.x * 100 : prop.x * 100 - 9;
+    return <rect x={left} y={-230} width={9} height={230} fill="#dfe5e9" {...EDGE} />;
+  }
+  if (prop.kind === 'bar')
+    return <circle cx={prop.at.x * 100} cy={-prop.at.y * 100} r={2.2} fill="#454e56" {...EDGE} />;
+  return null;
+}
+
+/** What a free hand holds, hanging from it or standing out of it. */
+function HandThings({ figure, share }: { figure: FigureData; share: number }) {
+  const { arm } = figure.poseAt(share).near;
+  return figure.props.map((prop, index) => {
+    if (prop.kind !== 'in hand') return null;
+    const x = arm.wrist.x * 100 + Math.cos(arm.palmRad) * 7;
+    const y = -arm.wrist.y * 100 - Math.sin(arm.palmRad) * 7;
+    const down = prop.hang * 100;
+    switch (prop.thing) {
+      case 'weight':
+        return (
+          <g key={index}>
+            <line x1={x} y1={y} x2={x} y2={y + 5} {...EDGE} />
+            <rect x={x - 6} y={y + 4} width={12} height={14} rx={3} fill="#66717a" {...EDGE} />
+          </g>
+        );
+      case 'block':
+        return <rect key={index} x={x - 3} y={y + 2} width={6} height={16} fill="#66717a" {...EDGE} />;
+      case 'edge':
+        return (
+          <g key={index}>
+            <line x1={x} y1={y} x2={x} y2={y + down} {...EDGE} />
+            <rect x={x - 5} y={y - 1} width={10} height={4} fill="#8a7350" {...EDGE} />
+            <rect x={x - 6} y={y + down} width={12} height={12} rx={2} fill="#66717a" {...EDGE} />
+          </g>
+        );
+      case 'lever':
+        return (
+          <g key={index}>
+            <line
+              x1={x - down * 0.25}
+              y1={y}
+              x2={x + down}
+              y2={y - Math.abs(down) * 0.25}
+              stroke="#8a7350"
+              strokeWidth={4}
+              strokeLinecap="round"
+              vectorEffect="non-scaling-stroke"
+            />
+            <circle cx={x + down} cy={y - Math.abs(down) * 0.25} r={3.5} fill="#66717a" {...EDGE} />
+          </g>
+        );
+      case 'roller':
+        return (
+          <g key={index}>
+            <line x1={x} y1={y} x2={x} y2={y + down} {...EDGE} />
+            <circle cx={x} cy={y} r={2.4} fill="#8a7350" {...EDGE} />
+            <rect x={x - 6} y={y + down} width={12} height={11} rx={2} fill="#66717a" {...EDGE} />
+          </g>
+        );
+      case 'ball':
+        return <circle key={index} cx={x} cy={y} r={5} fill="#8fbcab" {...EDGE} />;
+    }
+  });
+}
+
+/** Area that bears, in square centimetres of an adult hand: heel, knuckle line, pads. Working values. */
+const AREA_CM2 = { heel: 26, knuckles: 18, pads: 11 };
+/** The pressure that is shown as the most, N/cm². */
+const MOST_N_CM2 = 14;
+
+/** A hand's tint from its load and how it is spread. */
+export function tintFor({ loadN }: Pick<HandLoad, 'loadN'>, spread: HandTint): HandTint {
+  const share = (part: keyof HandTint) => Math.min(1, (loadN * spread[part]) / AREA_CM2[part] / MOST_N_CM2);
+  return { heel: share('heel'), knuckles: share('knuckles'), pads: share('pads') };
+}
+
+/** The hand by itself: planted hands from above with their pressure, free ones from the side or above. Centred on the origin. */
+export function HandCloseUp({ figure, share, size }: { figure: FigureData; body: Body; share: number; size: number }) {
+  const { hand, load } = figure;
+  const moment = hand.at(share);
+  if (hand.kind === 'planted' && load) {
+    const { contact, facing } = figure.poseAt(1).hand;
+    const sideways = facing === 'inward' || facing === 'outward';
+    const unit = size * (sideways ? 0.165 : 0.21);
+    return (
+      <g>
+        {(['left', 'right'] as const).map((which) => (
+          <g
+            key={which}
+            transform={`translate(${(which === 'left' ? -1 : 1) * size * (facing === 'inward' ? 0.36 : facing === 'outward' ? 0.16 : 0.26)} ${size * 0.08})`}
+          >
+            <g transform={`rotate(${facingTurnDeg(facing, which)}) translate(0 ${unit * 0.8})`}>
+              {load[which].loadN > 0 && (
+                <HandFromAbove
+                  moment={{ ...moment, shape: plantedTop(contact, moment.shape) }}
+                  size={unit}
+                  mirrored={which === 'left'}
+                  palmSeen={contact === 'back of hand'}
+                  tint={tintFor(load[which], load.pressure)}
+                />
+              )}
+            </g>
+            <text
+              y={size * 0.42}
+              textAnchor="middle"
+              fontSize={size * 0.1}
+              fontWeight={700}
+              fill={which === 'left' ? 'var(--color-cobalt)' : 'var(--color-ochre)'}
+              fontFamily="var(--font-display)"
+            >
+              {which === 'left' ? 'L' : 'R'}
+            </text>
+          </g>
+        ))}
+      </g>
+    );
+  }
+  if (hand.kind === 'above') {
+    return (
+      <g transform={`translate(0 ${size * 0.2})`}>
+        <HandFromAbove
+          moment={moment}
+          size={size * 0.3}
+          forearm
+          lever={hand.held !== 'lever' ? null : moment.sideDeg < 0 ? 'little' : 'thumb'}
+        />
+        <PushFromAbove view={hand} size={size * 0.3} />
+      </g>
+    );
+  }
+  return (
+    <g transform={`rotate(${{ ahead: 0, up: -90, down: 90 }[hand.pointing]}) translate(${-size * 0.2} 0)`}>
+      <HandFromSide view={hand} moment={moment} size={size * 0.3} />
+    </g>
+  );
+}
+
+/** What is seen of a planted hand from above. */
+function plantedTop(
+  contact: string,
+  shape: FigureData['hand']['at'] extends (share: number) => infer M
+    ? M extends { shape: infer S }
+      ? S
+      : never
+    : never,
+) {
+  if (contact === 'fist' || contact === 'handle')
+    return { ...shape, knuckleDeg: 80, middleDeg: 100, endDeg: 60, spreadDeg: 0, thumb: -1 };
+  if (contact === 'fingertips')
+    return { ...shape, knuckleDeg: 45, middleDeg: 20, endDeg: 10, spreadDeg: 16, thumb: 0.9 };
+  return { ...shape, knuckleDeg: 0, middleDeg: 0, endDeg: 0, spreadDeg: 14, thumb: 0.9 };
+}
