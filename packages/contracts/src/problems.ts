@@ -7,7 +7,7 @@ export interface Problem {
   /** A sentence a person can act on. */
   detail: string;
   instance?: string;
-  /** Field by field, with JSON pointers into the request, and lines when the request held a file. */
-  errors?: { pointer: string; message: string; line?: number; column?: number }[];
+  /** Field by field, with JSON pointers into the request, lines when the request held a file, and the nearest value that is possible (for a target: what comes closest, and at which value). */
+  errors?: { pointer: string; message: string; line?: number; column?: number; nearest?: number; at?: number }[];
   [extension: string]: unknown;
 }

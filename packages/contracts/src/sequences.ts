@@ -155,7 +155,7 @@ export function toSequence(input: SequenceInput): Sequence {
   return { ...input, blocks };
 }
 
-function toDose({ work, tempo, ...rest }: DoseInput): Dose {
+export function toDose({ work, tempo, ...rest }: DoseInput): Dose {
   return { ...rest, work: toWork(work), ...(tempo && { tempo: { outS: tempo.outS, backS: tempo.backS } }) };
 }
 

@@ -15,6 +15,12 @@ import { dataSourceOptions } from './database/data-source.js';
 import { HealthController } from './health/health.controller.js';
 import { Clock } from './http/clock.js';
 import { ProblemFilter } from './http/problem.filter.js';
+import { MechanicsController } from './mechanics/mechanics.controller.js';
+import { MechanicsService } from './mechanics/mechanics.service.js';
+import { MovementsController } from './movements/movements.controller.js';
+import { MovementsService } from './movements/movements.service.js';
+import { ReadingsController } from './readings/readings.controller.js';
+import { ReadingsService } from './readings/readings.service.js';
 import { SchemasController } from './schemas/schemas.controller.js';
 import { SequencesController } from './sequences/sequences.controller.js';
 import { SequencesService } from './sequences/sequences.service.js';
@@ -35,6 +41,9 @@ export class AppModule {
       controllers: [
         SignInController,
         AthletesController,
+        ReadingsController,
+        MovementsController,
+        MechanicsController,
         SequencesController,
         AssignmentsController,
         SessionsController,
@@ -49,6 +58,9 @@ export class AppModule {
         Clock,
         SignInService,
         AthletesService,
+        ReadingsService,
+        MovementsService,
+        MechanicsService,
         SequencesService,
         AssignmentsService,
         SessionsService,

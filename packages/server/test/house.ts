@@ -1,6 +1,6 @@
 import { afterAll } from '@jest/globals';
-import type { AthleteInput, Problem } from '@clay-pot/contracts';
-import { type Block, findLevel, type Sequence, USUAL_PACING } from '@clay-pot/core';
+import type { AthleteInput, MovementInput, Problem } from '@clay-pot/contracts';
+import { type Block, findLevel, type Movement, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import { createConnection } from 'mysql2/promise';
@@ -139,6 +139,14 @@ export const SEQUENCE = sequenceOf(
   ['prepare', 'free.open-close', 'fast'],
   ['load', 'grip.ball-squeeze', 'soft'],
 );
+
+/** A shipped movement as a coach would send a copy of it. */
+export function copyOf(movement: Movement, name: string): MovementInput {
+  const { id: _id, ...rest } = structuredClone(movement);
+  return { ...rest, name } as unknown as MovementInput;
+}
+
+export const OWN_MOVEMENT = copyOf(shippedMovement('bearing.palm-support')!, 'Own hold');
 
 /** A stored athlete and sequence of this coach. */
 export async function furnish(coach: Browser): Promise<{ athleteId: string; sequenceId: string }> {

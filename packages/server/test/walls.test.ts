@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { v7 as uuid } from 'uuid';
-import { ATHLETE, type Browser, furnish, House, SEQUENCE } from './house.js';
+import { ATHLETE, type Browser, furnish, House, OWN_MOVEMENT, SEQUENCE } from './house.js';
 
 /** Every route that names a thing by id, asked by a coach of another studio, must not find it. */
 
@@ -16,7 +16,8 @@ beforeAll(async () => {
   owner = await house.coach('owner');
   other = await house.coach('other');
   const { athleteId, sequenceId } = await furnish(owner);
-  ids = { athletes: athleteId, sequences: sequenceId, assignments: uuid(), sessions: uuid() };
+  ids = { athletes: athleteId, sequences: sequenceId, assignments: uuid(), sessions: uuid(), movements: uuid() };
+  await owner.ask('PUT', `/movements/${ids['movements']}`, OWN_MOVEMENT);
   const assignment = { athleteId, sequenceId, weekdays: [1], fromDay: '2026-01-01' };
   await owner.ask('PUT', `/assignments/${ids['assignments']}`, assignment);
   const startedAt = '2026-05-04T08:00:00.000Z';
@@ -31,6 +32,9 @@ beforeAll(async () => {
 function bodyFor(method: string, path: string): unknown {
   if (method === 'GET' || method === 'DELETE') return undefined;
   const at = '2026-05-04T08:05:00.000Z';
+  if (path.includes('/readings/'))
+    return { kind: 'maximum', of: 'grip', hand: 'left', value: 300, onDay: '2026-01-01' };
+  if (path === '/movements/{id}') return { ...OWN_MOVEMENT, name: 'Taken over' };
   if (path.startsWith('/athletes')) return { ...ATHLETE, name: 'Taken over' };
   if (path === '/sequences/{id}') return { ...SEQUENCE, title: 'Taken over' };
   if (path.startsWith('/assignments')) {
@@ -51,23 +55,25 @@ function bodyFor(method: string, path: string): unknown {
 describe('walls between studios', () => {
   test('the walk covers every noun that holds a studio’s data', () => {
     const nouns = new Set(routes.filter(({ path }) => path.includes('{id}')).map(({ path }) => path.split('/')[1]));
-    expect([...nouns].sort()).toEqual(['assignments', 'athletes', 'sequences', 'sessions']);
-    expect(routes.filter(({ path }) => path.includes('{id}')).length).toBeGreaterThanOrEqual(13);
+    expect([...nouns].sort()).toEqual(['assignments', 'athletes', 'movements', 'sequences', 'sessions']);
+    expect(routes.filter(({ path }) => path.includes('{id}')).length).toBeGreaterThanOrEqual(20);
   });
 
   test('another studio’s ids are not found, by any route, with or without a version', async () => {
-    const before = JSON.stringify(await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions'));
+    const before = JSON.stringify(
+      await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions, movements'),
+    );
     for (const { method, path } of routes.filter(({ path: candidate }) => candidate.includes('{id}'))) {
       const real = path.replace('{id}', ids[path.split('/')[1]!]!).replace(/\{\w+\}/, uuid());
       for (const headers of [{}, { 'if-match': '"1"' }] as Record<string, string>[]) {
         const answer = await other.ask(method, real, bodyFor(method, path), headers);
         expect([method, path, answer.status]).toEqual([method, path, 404]);
-        expect(JSON.stringify(answer.body)).not.toMatch(/Test Person|Two blocks/);
+        expect(JSON.stringify(answer.body)).not.toMatch(/Test Person|Two blocks|Own hold/);
       }
     }
-    expect(JSON.stringify(await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions'))).toBe(
-      before,
-    );
+    expect(
+      JSON.stringify(await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions, movements')),
+    ).toBe(before);
   });
 
   test('another studio’s ids inside a body are not found either', async () => {
@@ -86,7 +92,7 @@ describe('walls between studios', () => {
 
   test('lists hold nothing of another studio', async () => {
     const third = await house.coach('third');
-    for (const path of ['/athletes', '/sequences', '/assignments']) {
+    for (const path of ['/athletes', '/sequences', '/assignments', '/movements']) {
       expect((await third.ask('GET', path)).body).toEqual([]);
     }
     expect((await third.ask('GET', `/sessions?athlete=${ids['athletes']}`)).body).toMatchObject({ items: [] });

@@ -1,7 +1,14 @@
 import { type SequenceInput, type SequenceListItem, type StoredSequence, toSequence } from '@clay-pot/contracts';
-import { type Block, checkSequence, compareSequences, compileTimeline, findLevel, type Sequence } from '@clay-pot/core';
+import {
+  type Block,
+  checkSequence,
+  compareSequences,
+  compileTimeline,
+  findLevel,
+  type MovementLookup,
+  type Sequence,
+} from '@clay-pot/core';
 import { decodeSequence, encodeSequence, FileError, SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
-import { shippedMovement } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { IsNull } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
@@ -10,23 +17,28 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
 import { etagOf, versionOf } from '../http/etag.js';
 import { brokenFile, conflict, invalid, notFound, staleEdit, versionNeeded } from '../http/problem.js';
+import { MovementsService } from '../movements/movements.service.js';
 import { SequenceRow } from './sequence.entity.js';
 
 @Injectable()
 export class SequencesService {
-  constructor(private readonly clock: Clock) {}
+  constructor(
+    private readonly clock: Clock,
+    private readonly movements: MovementsService,
+  ) {}
 
   async list(scope: StudioScope): Promise<SequenceListItem[]> {
     const rows = await scope.of(SequenceRow).find({ where: { removedAt: IsNull() }, order: { title: 'ASC' } });
     const assignments = await scope.of(AssignmentRow).find();
     const athletes = await scope.of(AthleteRow).find({ select: { id: true, name: true } });
+    const lookup = await this.movements.lookup(scope);
     const nameOf = new Map(athletes.map((athlete) => [athlete.id, athlete.name]));
     return rows.map(({ id, title, document, updatedAt }) => ({
       id,
       title,
       purpose: document.purpose,
       budgetMin: document.budgetMin,
-      durationMs: compileTimeline(document, shippedMovement).durationMs,
+      durationMs: compileTimeline(document, lookup).durationMs,
       blocks: document.blocks.length,
       updatedAt: updatedAt.toISOString(),
       athletes: assignments
@@ -46,7 +58,8 @@ export class SequencesService {
     input: SequenceInput,
     ifMatch: string | undefined,
   ): Promise<StoredSequence> {
-    const document = soundSequence(input);
+    const lookup = await this.movements.lookup(scope);
+    const document = soundSequence(input, lookup);
     if (ifMatch === undefined) {
       if (await this.insert(scope, id, document)) return this.get(scope, id);
       const existing = await this.get(scope, id);
@@ -58,7 +71,7 @@ export class SequencesService {
     const change = { rowVersion: rowVersion + 1, title: document.title, document, updatedAt: this.clock.now() };
     if ((await scope.of(SequenceRow).update({ id, rowVersion }, change)) === 0) {
       const current = await this.get(scope, id);
-      const changes = compareSequences(current.document, document, nameOfBlock);
+      const changes = compareSequences(current.document, document, (block) => nameOfBlock(block, lookup));
       throw staleEdit({ current, changes }, current.etag);
     }
     return this.get(scope, id);
@@ -87,7 +100,7 @@ export class SequencesService {
 
   /** Stores the sequence of a file, or nothing: a broken file is answered with lines and fields. */
   async imported(scope: StudioScope, id: string, text: string): Promise<StoredSequence> {
-    const document = decoded(text);
+    const document = decoded(text, await this.movements.lookup(scope));
     if (!(await this.insert(scope, id, document))) throw conflict('This file was imported already under this id.');
     return this.get(scope, id);
   }
@@ -108,24 +121,24 @@ export class SequencesService {
 }
 
 /** The document as the core's type, checked against the library. @throws 422 with pointers. */
-export function soundSequence(input: SequenceInput, at = ''): Sequence {
+export function soundSequence(input: SequenceInput, lookup: MovementLookup, at = ''): Sequence {
   const document = toSequence(input);
-  const faults = checkSequence(document, shippedMovement);
+  const faults = checkSequence(document, lookup);
   if (faults.length) throw invalid(faults.map((fault) => ({ ...fault, pointer: at + fault.pointer })));
   return document;
 }
 
-function decoded(text: string): Sequence {
+function decoded(text: string, lookup: MovementLookup): Sequence {
   try {
-    return decodeSequence(text, shippedMovement);
+    return decodeSequence(text, lookup);
   } catch (error) {
     if (error instanceof FileError) throw brokenFile([...error.faults]);
     throw error;
   }
 }
 
-function nameOfBlock(block: Block): string {
-  const movement = shippedMovement(block.movementId);
+function nameOfBlock(block: Block, lookup: MovementLookup): string {
+  const movement = lookup(block.movementId);
   const level = movement && findLevel(movement, block.levelId);
   return movement && level ? `${movement.name} (${level.name})` : block.movementId;
 }

@@ -8,12 +8,12 @@ import type {
   SessionRecord,
 } from '@clay-pot/contracts';
 import { completion, compileTimeline, findLevel, plannedAgainstDone } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { In } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioOwned, StudioScope } from '../database/studio-scope.js';
 import { conflict, invalid } from '../http/problem.js';
+import { MovementsService } from '../movements/movements.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { soundSequence } from '../sequences/sequences.service.js';
 import { BlockReportRow, DoneSetRow, SessionRow } from './session.entities.js';
@@ -21,6 +21,8 @@ import { BlockReportRow, DoneSetRow, SessionRow } from './session.entities.js';
 /** Everything that writes here may be sent twice: a phone on bad Wi-Fi repeats what it got no answer to. */
 @Injectable()
 export class SessionsService {
+  constructor(private readonly movements: MovementsService) {}
+
   async list(scope: StudioScope, athleteId: string | null, before: Date | null, limit: number): Promise<SessionPage> {
     const query = scope
       .of(SessionRow)
@@ -71,12 +73,12 @@ export class SessionsService {
         ...report,
         at: at.toISOString(),
       })),
-      rows: plannedAgainstDone(compileTimeline(row.plan, shippedMovement), sets),
+      rows: plannedAgainstDone(compileTimeline(row.plan, await this.movements.lookup(scope)), sets),
     };
   }
 
   async begin(scope: StudioScope, id: string, input: SessionInput): Promise<SessionRecord> {
-    const plan = soundSequence(input.plan, '/plan');
+    const plan = soundSequence(input.plan, await this.movements.lookup(scope), '/plan');
     const { athleteId, sequenceId } = input;
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     await scope.of(SequenceRow).get(sequenceId, 'sequence');
@@ -89,7 +91,7 @@ export class SessionsService {
   async addSet(scope: StudioScope, sessionId: string, id: string, input: DoneSetInput): Promise<void> {
     const { plan } = await scope.of(SessionRow).get(sessionId, 'session');
     checkBlockId(plan, input.blockId);
-    const movement = shippedMovement(input.movementId);
+    const movement = (await this.movements.lookup(scope))(input.movementId);
     if (!movement || !findLevel(movement, input.levelId)) {
       throw invalid([{ pointer: '/levelId', message: 'is not a level of a known movement' }]);
     }
@@ -136,8 +138,9 @@ export class SessionsService {
       scope.of(AthleteRow).find({ select: { id: true, name: true } }),
     ]);
     const nameOf = new Map(athletes.map((athlete) => [athlete.id, athlete.name]));
+    const lookup = await this.movements.lookup(scope);
     return rows.map(({ id, athleteId, sequenceId, plan, startedAt, endedAt, ending, stopSign }) => {
-      const timeline = compileTimeline(plan, shippedMovement);
+      const timeline = compileTimeline(plan, lookup);
       const done = plannedAgainstDone(
         timeline,
         sets.filter((set) => set.sessionId === id),

@@ -9,13 +9,13 @@ import {
   forbidsLoading,
   STOP_SIGNS,
 } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
+import { MovementsService } from '../movements/movements.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { SessionRow } from '../sessions/session.entities.js';
 import { SessionsService } from '../sessions/sessions.service.js';
@@ -29,6 +29,7 @@ export class TodayService {
   constructor(
     private readonly clock: Clock,
     private readonly sessions: SessionsService,
+    private readonly movements: MovementsService,
   ) {}
 
   async get(scope: StudioScope): Promise<Today> {
@@ -46,6 +47,7 @@ export class TodayService {
         .getMany(),
     ]);
     const [recent, latest] = await Promise.all([this.sessions.present(scope, rows), this.sessions.latestOfEach(scope)]);
+    const lookup = await this.movements.lookup(scope);
     const athleteOf = new Map(athletes.map((row) => [row.id, row]));
     const sequenceOf = new Map(sequences.filter((row) => !row.removedAt).map((row) => [row.id, row]));
     const standing = assignments.filter((row) => sequenceOf.has(row.sequenceId));
@@ -62,7 +64,7 @@ export class TodayService {
         athleteName: athlete.name,
         practice: athlete.practice,
         sequenceTitle: document.title,
-        durationMs: compileTimeline(document, shippedMovement).durationMs,
+        durationMs: compileTimeline(document, lookup).durationMs,
         state,
         missedDays: [...missedDays],
         lastSession: latest.find((session) => session.athleteId === athlete.id) ?? null,

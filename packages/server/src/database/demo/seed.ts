@@ -5,13 +5,17 @@ import { hashPassword } from '../../accounts/sign-in.service.js';
 import { AssignmentRow } from '../../assignments/assignment.entity.js';
 import { AthleteRow } from '../../athletes/athlete.entity.js';
 import { dayIn } from '../../http/clock.js';
+import { MovementRow } from '../../movements/movement.entity.js';
+import { ReadingRow } from '../../readings/reading.entity.js';
 import { SequenceRow } from '../../sequences/sequence.entity.js';
 import { BlockReportRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
 import { addDays, weekdayOf } from '@clay-pot/core';
 import { SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
 import { type History, tellHistory } from './history.js';
+import { strapHang } from './own-movement.js';
 import { demoPeople } from './people.js';
 import { SeededRandom } from './random.js';
+import { tellReadings } from './readings.js';
 import { DEMO_SEQUENCES, type SequenceKey } from './sequences.js';
 
 export const DEMO_SIGN_IN = { email: 'coach@lanternfield.example', password: 'lantern-hall' };
@@ -49,15 +53,32 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
         { id, studioId, ...versions, title: document.title, document, updatedAt: early, removedAt: null },
       ]);
     }
+    const ownId = new SeededRandom(SEED + 2).id(early);
+    const own = strapHang(ownId);
+    await add(MovementRow, [
+      { id: ownId, studioId, rowVersion: 1, name: own.name, document: own, updatedAt: early, removedAt: null },
+    ]);
     const histories: History[] = [];
     const birthDate = (yearsAgo: number, monthDay: string) => {
       const thisYear = Number(today.slice(0, 4));
       const hadBirthday = monthDay <= today.slice(5);
       return `${thisYear - yearsAgo - (hadBirthday ? 0 : 1)}-${monthDay}`;
     };
-    for (const { athlete, gives, course } of demoPeople(birthDate)) {
+    // A generator of its own, so that what is told of the sessions does not hang on what is measured.
+    const measuring = new SeededRandom(SEED + 1);
+    for (const person of demoPeople(birthDate)) {
+      const { athlete, gives, course } = person;
       const athleteId = random.id(early);
       await add(AthleteRow, [{ id: athleteId, studioId, rowVersion: 1, ...athlete }]);
+      await add(
+        ReadingRow,
+        tellReadings(person, today, measuring).map((reading) => ({
+          ...reading,
+          id: measuring.id(early),
+          studioId,
+          athleteId,
+        })),
+      );
       const sequenceId = sequenceIds.get(gives.sequence)!;
       // Counted from today's weekday, so that whichever day the house is opened there is work in it.
       const weekdays = gives.weekdayOffsets

@@ -1,0 +1,94 @@
+import {
+  addDays,
+  capacityOf,
+  type Hand,
+  HANDS,
+  personOf,
+  RANGE_MOTIONS,
+  rangeWithHelpDeg,
+  type Reading,
+} from '@clay-pot/core';
+import type { AthleteInput } from '@clay-pot/contracts';
+import type { DemoPerson } from './people.js';
+import type { SeededRandom } from './random.js';
+
+/** How somebody stands beside the norm of their sex, age and size. */
+interface Build {
+  /** Strength over the estimate; the weaker side has a tenth less. */
+  readonly strength: number;
+  /** Wrist extension beyond the norm, degrees. */
+  readonly extensionDeg?: number;
+  readonly stiffSide?: Hand;
+}
+
+/** Who has been measured; whoever is missing here has only estimates, which the screens say. */
+const BUILDS: Record<string, Build> = {
+  'Ines Okafor-Lund': { strength: 1.5 },
+  'Tobi Marchetti': { strength: 1.45, extensionDeg: 6 },
+  'Saskia Brandvold': { strength: 1.4 },
+  'Ruan Pellew': { strength: 1.3 },
+  'Mirela Danko': { strength: 1.1, extensionDeg: -8, stiffSide: 'right' },
+  'Jory Ashdown': { strength: 1.05 },
+  'Anneke Vos': { strength: 1.05, extensionDeg: 14 },
+  'Callum Reyes-Whitlock': { strength: 1.35, extensionDeg: -3, stiffSide: 'left' },
+  'Béatrice Lemoine': { strength: 1.15 },
+  'Wilf Tarrant': { strength: 1.1, extensionDeg: -12 },
+};
+
+/** Measured at the start, half way and in the last days of the weeks that are told. */
+const WHEN = [1, 0.5, 0.07] as const;
+
+/** Grip, wrist maxima and ranges on three dates, growing a little, with the scatter of repeated measuring. */
+export function tellReadings({ athlete, course }: DemoPerson, today: string, random: SeededRandom): Reading[] {
+  const build = BUILDS[athlete.name];
+  if (!build) return [];
+  return WHEN.flatMap((share, visit) => {
+    const onDay = addDays(today, -Math.max(1, Math.round(course.weeks * 7 * share)));
+    const gain = 1 + visit * 0.03;
+    return HANDS.flatMap((hand) => [
+      ...maxima(athlete, build, course.weakSide, hand, gain, onDay, random),
+      ...ranges(athlete, build, hand, visit, onDay, random),
+    ]);
+  });
+}
+
+function maxima(
+  athlete: AthleteInput,
+  build: Build,
+  weakSide: Hand | undefined,
+  hand: Hand,
+  gain: number,
+  onDay: string,
+  random: SeededRandom,
+): Reading[] {
+  const { person } = personOf(athlete, [], onDay);
+  const side = hand === weakSide ? 0.88 : 1;
+  return (['grip', 'wrist flexion', 'wrist extension'] as const).map((action) => {
+    const { value, unit } = capacityOf(person, action, hand);
+    const measured = value * build.strength * side * gain * (0.97 + random.next() * 0.06);
+    const rounded = unit === 'N' ? Math.round(measured) : Math.round(measured * 10) / 10;
+    return { kind: 'maximum', of: action, hand, value: rounded, onDay };
+  });
+}
+
+function ranges(
+  athlete: AthleteInput,
+  build: Build,
+  hand: Hand,
+  visit: number,
+  onDay: string,
+  random: SeededRandom,
+): Reading[] {
+  const { person } = personOf(athlete, [], onDay);
+  return RANGE_MOTIONS.flatMap((motion): Reading[] => {
+    const extension = motion === 'wrist extension';
+    const stiff = extension && hand === build.stiffSide ? -12 : 0;
+    const own = (extension ? (build.extensionDeg ?? 0) : 0) + stiff + visit;
+    const withHelp = Math.round(rangeWithHelpDeg(person, motion, hand).deg + own + random.between(-3, 3));
+    const active = withHelp - random.between(8, 17);
+    return [
+      { kind: 'active range', of: motion, hand, value: active, onDay },
+      { kind: 'range with help', of: motion, hand, value: withHelp, onDay },
+    ];
+  });
+}

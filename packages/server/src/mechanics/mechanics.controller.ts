@@ -1,0 +1,32 @@
+import { type PostureAnswer, PostureQuestion, type SolveAnswer, SolveQuestion } from '@clay-pot/contracts';
+import { Body, Controller, HttpCode, Post } from '@nestjs/common';
+import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { EXAMPLES } from './examples.js';
+import { MechanicsService } from './mechanics.service.js';
+
+@Controller('mechanics')
+export class MechanicsController {
+  constructor(private readonly mechanics: MechanicsService) {}
+
+  @Post('posture')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'What a posture on the hands asks of each hand: load, wrist angle, moment, effort.' })
+  @ApiBody({ type: PostureQuestion, examples: EXAMPLES.posture.questions })
+  @ApiOkResponse({ schema: { type: 'object', example: EXAMPLES.posture.answer } })
+  posture(@Studio() scope: StudioScope, @Body() body: PostureQuestion): Promise<PostureAnswer> {
+    return this.mechanics.posture(scope, body);
+  }
+
+  @Post('solve')
+  @HttpCode(200)
+  @ApiOperation({
+    summary: 'The value of one field of a posture at which a hand bears, bends or works as much as wanted.',
+  })
+  @ApiBody({ type: SolveQuestion, examples: EXAMPLES.solve.questions })
+  @ApiOkResponse({ schema: { type: 'object', example: EXAMPLES.solve.answer } })
+  solve(@Studio() scope: StudioScope, @Body() body: SolveQuestion): Promise<SolveAnswer> {
+    return this.mechanics.solve(scope, body);
+  }
+}

@@ -1,0 +1,183 @@
+import type {
+  BodyInput,
+  HandAnswer,
+  PostureAnswer,
+  PostureInput,
+  PostureQuestion,
+  SolveAnswer,
+  SolveQuestion,
+} from '@clay-pot/contracts';
+import {
+  type Body,
+  BodyError,
+  type Demand,
+  type Hand,
+  handLoad,
+  nearestPossible,
+  NotReachedError,
+  type Person,
+  personOf,
+  POSTURE_LIMITS,
+  postureDemand,
+  PostureError,
+  type PostureLoad,
+  solvePosture,
+  type SupportPosture,
+  USUAL_POSTURES,
+} from '@clay-pot/core';
+import { Injectable } from '@nestjs/common';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { Clock, dayIn } from '../http/clock.js';
+import { invalid } from '../http/problem.js';
+import { ReadingsService } from '../readings/readings.service.js';
+
+interface Whose {
+  person: Person;
+  estimated: string[];
+}
+
+/** Asks the core what a posture demands of a person, and the other way round. */
+@Injectable()
+export class MechanicsService {
+  constructor(
+    private readonly clock: Clock,
+    private readonly readings: ReadingsService,
+  ) {}
+
+  async posture(scope: StudioScope, question: PostureQuestion): Promise<PostureAnswer> {
+    const whose = await this.whose(scope, question);
+    return answerPosture(whose, postureFrom(question.posture));
+  }
+
+  async solve(scope: StudioScope, question: SolveQuestion): Promise<SolveAnswer> {
+    const whose = await this.whose(scope, question);
+    return answerSolve(whose, question);
+  }
+
+  private async whose(scope: StudioScope, { athleteId, body }: PostureQuestion): Promise<Whose> {
+    const today = dayIn(scope.timeZone, this.clock.now());
+    if (!athleteId) return bodyAlone(body, today);
+    const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
+    const known = personOf(
+      {
+        sex: body?.sex ?? athlete.sex,
+        statureCm: body?.statureM === undefined ? athlete.statureCm : body.statureM * 100,
+        massKg: body?.massKg ?? athlete.massKg,
+        birthDate: athlete.birthDate,
+      },
+      await this.readings.list(scope, athleteId),
+      today,
+    );
+    return body?.ageYears === undefined ? known : { ...known, person: { ...known.person, ageYears: body.ageYears } };
+  }
+}
+
+/** A body without a record. */
+export function bodyAlone(body: BodyInput | undefined, today: string): Whose {
+  const { person, estimated } = personOf(
+    {
+      sex: body?.sex ?? 'not stated',
+      statureCm: body?.statureM === undefined ? null : body.statureM * 100,
+      massKg: body?.massKg ?? null,
+      birthDate: null,
+    },
+    [],
+    today,
+  );
+  const ageYears = body?.ageYears ?? null;
+  return { person: { ...person, ageYears }, estimated: ageYears === null ? estimated : estimated.slice(0, -1) };
+}
+
+const CHAIN = ['leanDeg', 'hipAngleDeg', 'distanceM'] as const;
+
+/** The usual posture with what differs. One given field of the chain takes the place of the hip angle, or of the distance. */
+export function postureFrom({ from, ...change }: PostureInput): SupportPosture {
+  const usual: SupportPosture = USUAL_POSTURES[from];
+  const given = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined));
+  const posture: Record<string, unknown> = { ...usual, ...given };
+  const changed = CHAIN.filter((field) => field in given);
+  const tooMany = CHAIN.filter((field) => posture[field] !== undefined).length > 2;
+  if (changed.length > 0 && changed.length < 3 && tooMany && posture['support'] !== 'feet on wall') {
+    const replaced = (['hipAngleDeg', 'distanceM', 'leanDeg'] as const).find(
+      (field) => !(field in given) && posture[field] !== undefined,
+    );
+    if (replaced) delete posture[replaced];
+  }
+  if (changed.length === 2) for (const field of CHAIN) if (!(field in given)) delete posture[field];
+  return posture as unknown as SupportPosture;
+}
+
+export function answerPosture({ person, estimated }: Whose, posture: SupportPosture): PostureAnswer {
+  const load = computed(person.body, posture, () => handLoad(person.body, posture));
+  return present(person.body, estimated, load, postureDemand(person, posture, load));
+}
+
+export function answerSolve(whose: Whose, { posture, vary, target }: SolveQuestion): SolveAnswer {
+  const { person } = whose;
+  const from = postureFrom(posture);
+  const found = computed(person.body, from, () => solvePosture(person, from, vary, target));
+  const answer = present(person.body, whose.estimated, found.demand.posture!, found.demand);
+  return { field: vary, value: found.value, unit: POSTURE_LIMITS[vary].unit, answer };
+}
+
+function present(body: Body, estimated: string[], load: PostureLoad, demand: Demand): PostureAnswer {
+  const { bothPercentBW, forearmsPercentBW, heldBy, copAheadM, pressure, leanDeg, hipAngleDeg, distanceM } = load;
+  return {
+    bothPercentBW,
+    left: presentHand('left', load, demand),
+    right: presentHand('right', load, demand),
+    forearmsPercentBW,
+    wristAngleDeg: load.wristExtensionDeg,
+    heldBy,
+    copAheadM,
+    pressure,
+    leanDeg,
+    hipAngleDeg,
+    distanceM,
+    jointsM: { ...load.joints },
+    freeBodyResidual: load.freeBodyResidual,
+    body: { ...body },
+    estimated,
+  };
+}
+
+function presentHand(hand: Hand, load: PostureLoad, demand: Demand): HandAnswer {
+  const { efforts, effortPercent, angle } = demand[hand];
+  return {
+    ...load[hand],
+    effortPercent,
+    efforts: efforts.map(({ action, demand: asked, capacity, effortPercent: percent }) => ({
+      action,
+      demand: asked,
+      unit: capacity.unit,
+      capacity: capacity.value,
+      capacitySource: capacity.source,
+      effortPercent: percent,
+    })),
+    rangeMarginDeg: angle ? angle.rangeDeg - angle.deg : null,
+    rangeSource: angle?.rangeSource ?? null,
+  };
+}
+
+/** Turns what cannot be into a problem that names the field and the nearest that can. */
+function computed<T>(body: Body, posture: SupportPosture, work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof BodyError) throw invalid([{ pointer: `/body/${error.field}`, message: error.message }]);
+    if (error instanceof PostureError) {
+      const nearest = nearestPossible(body, posture, error);
+      throw invalid([
+        { pointer: `/posture/${error.field}`, message: error.message, ...(nearest !== undefined && { nearest }) },
+      ]);
+    }
+    if (error instanceof NotReachedError) {
+      const { nearest } = error;
+      throw invalid([
+        { pointer: '/target/value', message: error.message, ...(nearest && { nearest: nearest.y, at: nearest.x }) },
+      ]);
+    }
+    throw error;
+  }
+}

@@ -1,0 +1,25 @@
+import type { Hand, ReadingKind } from '@clay-pot/core';
+import { Column, Entity } from 'typeorm';
+import { StudioOwned } from '../database/studio-scope.js';
+
+/** A measured value on a day: rows are added, and taken out only when they were a slip. */
+@Entity('readings')
+export class ReadingRow extends StudioOwned {
+  @Column('char', { name: 'athlete_id', length: 36 })
+  athleteId: string;
+
+  @Column('varchar', { length: 20 })
+  kind: ReadingKind;
+
+  @Column('varchar', { length: 40 })
+  of: string;
+
+  @Column('varchar', { length: 8 })
+  hand: Hand;
+
+  @Column('double')
+  value: number;
+
+  @Column('char', { name: 'on_day', length: 10 })
+  onDay: string;
+}

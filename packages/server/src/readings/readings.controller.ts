@@ -1,0 +1,36 @@
+import { ReadingInput, type StoredReading } from '@clay-pot/contracts';
+import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { IdPipe } from '../http/id.pipe.js';
+import { ReadingsService } from './readings.service.js';
+
+@Controller('athletes/:id/readings')
+export class ReadingsController {
+  constructor(private readonly readings: ReadingsService) {}
+
+  @Get()
+  list(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredReading[]> {
+    return this.readings.list(scope, id);
+  }
+
+  @Put(':readingId')
+  add(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Param('readingId', IdPipe) readingId: string,
+    @Body() body: ReadingInput,
+  ): Promise<StoredReading> {
+    return this.readings.add(scope, id, readingId, body);
+  }
+
+  @Delete(':readingId')
+  @HttpCode(204)
+  remove(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Param('readingId', IdPipe) readingId: string,
+  ): Promise<void> {
+    return this.readings.remove(scope, id, readingId);
+  }
+}
