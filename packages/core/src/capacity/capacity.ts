@@ -111,6 +111,15 @@ function estimate(action: Action, ratio: number, gripN: number, body: Body): num
   }
 }
 
+/** Usual error of a goniometer, degrees: thresholds.csv (`goniometer_error_default`), until the coach's own repeats give one. */
+export const RANGE_ERROR_DEG = 7;
+
+/** Whether an angle lies within a range, at its end as closely as can be measured, or past it. */
+export function rangeVerdict(deg: number, rangeDeg: number): 'within' | 'at the end' | 'past' {
+  if (Math.abs(deg - rangeDeg) <= RANGE_ERROR_DEG) return 'at the end';
+  return deg > rangeDeg ? 'past' : 'within';
+}
+
 /** `100 · demand / capacity`; above 100 the demand cannot be met. */
 export const effortPercent = (demand: number, capacity: Capacity) => (100 * demand) / capacity.value;
 

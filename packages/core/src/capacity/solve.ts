@@ -165,5 +165,25 @@ export function demandCurve(
   return sampleRuns(possible(quantity), min, max, samples);
 }
 
+/** As `demandCurve`, for a number of any other load. */
+export function sampleCurve(
+  person: Person,
+  level: Loaded,
+  field: string,
+  target: Pick<Target, 'quantity' | 'hand'>,
+  samples = 60,
+): Sample[][] {
+  const spec = LOAD_FIELDS[level.load.kind][field];
+  if (!spec || !('limit' in spec)) return [];
+  const at = (x: number) => ({ ...level, load: { ...level.load, [field]: x } as LevelLoad });
+  const { min, max } = spec.limit;
+  return sampleRuns(
+    possible((x) => quantityOf(demandOf(person, at(x)), target)),
+    min,
+    max,
+    samples,
+  );
+}
+
 /** The heavier hand's effort: a level is available when neither hand needs more than it has. */
 export const peakEffort = (demand: Demand) => Math.max(...HANDS.map((hand) => demand[hand].effortPercent));

@@ -4,15 +4,20 @@ import type {
   Athlete,
   AthleteInput,
   AthleteListItem,
+  MovementInput,
+  ReadingInput,
   SequenceListItem,
   SessionPage,
   SessionRecord,
+  StoredMovement,
+  StoredReading,
   StoredSequence,
   Today,
   WhoAmI,
 } from '@clay-pot/contracts';
 import type { Sequence } from '@clay-pot/core';
 import { QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
+import { setOwnMovements } from '../store/own-movements.js';
 import { OfflineError, request } from './request.js';
 
 export const queryClient = new QueryClient({
@@ -136,4 +141,52 @@ export const useSaveAssignment = () =>
         ? request(`/assignments/${id}`, { method: 'PUT', body: input })
         : request(`/assignments/${id}`, { method: 'DELETE' }),
     onSuccess: () => refresh('assignments', 'today', 'sequences'),
+  });
+
+/** The studio's own movements; what comes is kept for screens and sessions without a network. */
+export const useStoredMovements = (signedIn: boolean) =>
+  useQuery({
+    queryKey: ['movements'],
+    queryFn: async () => {
+      const stored = await request<StoredMovement[]>('/movements');
+      setOwnMovements(stored);
+      return stored;
+    },
+    enabled: signedIn,
+  });
+
+export const useSaveMovement = () =>
+  useMutation({
+    mutationFn: ({ id, input, etag }: { id: string; input: MovementInput; etag?: string }) =>
+      request<StoredMovement>(`/movements/${id}`, { method: 'PUT', body: input, ...(etag && { ifMatch: etag }) }),
+    onSuccess: () => refresh('movements'),
+  });
+
+export const useRemoveMovement = () =>
+  useMutation({
+    mutationFn: ({ id, undo }: { id: string; undo: boolean }) =>
+      undo
+        ? request(`/movements/${id}/restore`, { method: 'POST' })
+        : request(`/movements/${id}`, { method: 'DELETE' }),
+    onSuccess: () => refresh('movements'),
+  });
+
+export const useReadings = (athleteId: string | undefined) =>
+  useQuery({
+    queryKey: ['readings', athleteId],
+    queryFn: () => request<StoredReading[]>(`/athletes/${athleteId}/readings`),
+    enabled: athleteId !== undefined,
+  });
+
+export const useAddReading = (athleteId: string) =>
+  useMutation({
+    mutationFn: ({ id, input }: { id: string; input: ReadingInput }) =>
+      request<StoredReading>(`/athletes/${athleteId}/readings/${id}`, { method: 'PUT', body: input }),
+    onSuccess: () => refresh('readings'),
+  });
+
+export const useRemoveReading = (athleteId: string) =>
+  useMutation({
+    mutationFn: (id: string) => request(`/athletes/${athleteId}/readings/${id}`, { method: 'DELETE' }),
+    onSuccess: () => refresh('readings'),
   });

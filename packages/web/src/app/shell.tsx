@@ -1,11 +1,12 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import { forgetMe, lastKnownMe, queryClient, useMe } from '../api/queries.js';
+import { forgetMe, lastKnownMe, queryClient, useMe, useStoredMovements } from '../api/queries.js';
 import { isProblem, OfflineError, request } from '../api/request.js';
 import { SignInPage } from '../features/sign-in/sign-in-page.js';
-import { useRun } from '../store/run.js';
+import { useRun } from '../store/run-state.js';
 import { Loading, Trouble } from '../ui/page.js';
 import { ToastPlace } from '../ui/toast.js';
+import { hasOwnMovements, forgetOwnMovements } from '../store/own-movements.js';
 import { type Command, useCommands } from './commands.js';
 import { OutboxState } from './outbox-state.js';
 
@@ -16,6 +17,7 @@ const PLACES = [
   { to: '/people', name: 'People', key: 'p' },
   { to: '/sequences', name: 'Sequences', key: 's' },
   { to: '/movements', name: 'Movements', key: 'm' },
+  { to: '/bench', name: 'Load bench', key: 'l' },
   { to: '/records', name: 'Records', key: 'r' },
 ] as const;
 
@@ -49,7 +51,10 @@ export function Shell() {
   );
   useCommands(commands);
 
-  if (me.isPending) return <Loading what="the studio" />;
+  const movements = useStoredMovements(me.data !== undefined);
+
+  // What was fetched once is enough to begin with; the rest comes while one works.
+  if (me.isPending || (movements.isLoading && !hasOwnMovements())) return <Loading what="the studio" />;
   if (isProblem(me.error, 'sign-in-needed')) return <SignInPage />;
   const bare = BARE.test(pathname);
   // While the server is away the house stays open: a session goes on, and each screen says what it cannot fetch.
@@ -137,6 +142,7 @@ export function Shell() {
 async function signOut(): Promise<void> {
   await request('/sign-in', { method: 'DELETE' });
   forgetMe();
+  forgetOwnMovements();
   queryClient.clear();
   window.location.assign('/');
 }

@@ -92,7 +92,7 @@ export function Layer({ pieces, bare = false }: { pieces: readonly Piece[]; bare
             d={d}
             fill="none"
             stroke="#16191c"
-            strokeWidth={2.6}
+            style={{ strokeWidth: 'var(--figure-line, 2.4px)' }}
             strokeLinejoin="round"
             vectorEffect="non-scaling-stroke"
           />

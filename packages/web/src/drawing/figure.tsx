@@ -12,15 +12,28 @@ interface Props {
   animated?: boolean;
   /** Whether the hand stands beside the body. */
   withHand?: boolean;
+  /** A frame kept by the caller, e.g. while something is dragged in it. */
+  frame?: Frame;
+  /** Side of the square that the hand is drawn in, centimetres of the picture. */
+  handSize?: number;
   className?: string;
 }
 
 /** A movement's picture: the body from the side and the hand beside it, both drawn from the posture that the load is computed from. */
-export function Figure({ body, figure, title, animated = false, withHand = true, className = '' }: Props) {
+export function Figure({
+  body,
+  figure,
+  title,
+  animated = false,
+  withHand = true,
+  frame,
+  handSize,
+  className = '',
+}: Props) {
   const share = useBackAndForth(animated && figure.moves);
-  const box = frameOf(body, figure);
+  const box = frame ?? frameOf(body, figure);
   // Free hands are what the movement is about; planted ones show where they bear.
-  const handBox = figure.hand.kind === 'planted' ? 78 : 118;
+  const handBox = handSize ?? (figure.hand.kind === 'planted' ? 78 : 118);
   const total = withHand ? box.width + handBox + 8 : box.width;
   const height = withHand ? Math.max(box.height, handBox + 6) : box.height;
   const pose = figure.poseAt(share);
@@ -74,8 +87,15 @@ export function useBackAndForth(running: boolean): number {
   return share;
 }
 
+export interface Frame {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
 /** The picture's frame in centimetres: everything that the body reaches from start to end, and what stands around it. */
-export function frameOf(body: Body, figure: FigureData): { x: number; y: number; width: number; height: number } {
+export function frameOf(body: Body, figure: FigureData): Frame {
   const points = [0, 0.5, 1].flatMap((share) => {
     const { near, far, vertex, hip, shoulder } = figure.poseAt(share);
     return [
@@ -95,7 +115,7 @@ export function frameOf(body: Body, figure: FigureData): { x: number; y: number;
     if (prop.kind === 'bar') ys.push(prop.at.y * 100 + 6);
     if (prop.kind === 'wall') xs.push(prop.x * 100 + prop.side * 10);
   }
-  const margin = body.statureM * 12;
+  const margin = body.statureM * 9;
   const x = Math.min(...xs) - margin;
   const top = Math.max(...ys) + margin * 0.8;
   return { x, y: -top, width: Math.max(...xs) + margin - x, height: top + 8 };
@@ -202,7 +222,7 @@ export function HandCloseUp({ figure, share, size }: { figure: FigureData; body:
   if (hand.kind === 'planted' && load) {
     const { contact, facing } = figure.poseAt(1).hand;
     const sideways = facing === 'inward' || facing === 'outward';
-    const unit = size * (sideways ? 0.165 : 0.21);
+    const unit = size * (sideways ? 0.165 : 0.19);
     return (
       <g>
         {(['left', 'right'] as const).map((which) => (

@@ -10,7 +10,7 @@ import {
   PHASES,
   type Sequence,
 } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { knownMovement } from './library.js';
 import { v7 as uuid } from 'uuid';
 import { temporal } from 'zundo';
 import { create } from 'zustand';
@@ -136,7 +136,7 @@ export function dropBlock(id: string, ontoId: string): void {
  */
 export function stepLevel(id: string, step: 1 | -1): void {
   const block = useEditor.getState().document?.blocks.find((candidate) => candidate.id === id);
-  const movement = block && shippedMovement(block.movementId);
+  const movement = block && knownMovement(block.movementId);
   const next = movement && neighbourLevel(movement, block.levelId, step);
   if (!block || !movement || !next) return;
   const now = findLevel(movement, block.levelId);

@@ -1,4 +1,4 @@
-import type { BlockReportInput, DoneSetInput, Ending } from '@clay-pot/contracts';
+import type { BlockReportInput, Ending } from '@clay-pot/contracts';
 import {
   advance,
   AT_START,
@@ -9,7 +9,6 @@ import {
   type Move,
   neighbourLevel,
   type Playhead,
-  type RecordedCaution,
   rejoin,
   type Sequence,
   skip,
@@ -18,49 +17,12 @@ import {
   type StopSign,
   type Timeline,
 } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { knownMovement } from './library.js';
 import { v7 as uuid } from 'uuid';
-import { create } from 'zustand';
-import { createJSONStorage, persist } from 'zustand/middleware';
 import { useOutbox } from './outbox.js';
-import { restfulStorage } from './restful-storage.js';
+import { type RecordedSet, type Run, useRun } from './run-state.js';
 
-export type RecordedSet = DoneSetInput & { readonly id: string };
-
-/** A session being led. All that is needed to go on after a reload without the server. */
-export interface Run {
-  readonly id: string;
-  readonly athleteId: string;
-  readonly athleteName: string;
-  readonly sequenceId: string;
-  readonly cautions: readonly RecordedCaution[];
-  /** The sequence with the levels as they are led now: easing on the spot changes it. */
-  readonly sequence: Sequence;
-  readonly startedAt: string;
-  readonly head: Playhead;
-  readonly paused: boolean;
-  readonly sets: readonly RecordedSet[];
-  readonly reports: Readonly<Record<string, BlockReportInput>>;
-  /** Blocks done and not yet rated, in order. */
-  readonly toRate: readonly string[];
-  readonly ended: { readonly ending: Ending; readonly stopSign?: StopSign; readonly at: string } | null;
-}
-
-interface RunState {
-  readonly run: Run | null;
-}
-
-export const useRun = create<RunState>()(
-  persist((): RunState => ({ run: null }), {
-    name: 'clay-pot-run',
-    storage: createJSONStorage(() => restfulStorage),
-    // Whoever comes back finds the clock standing, not running in the background.
-    merge: (stored) => {
-      const { run } = (stored ?? { run: null }) as RunState;
-      return { run: run && { ...run, paused: true } };
-    },
-  }),
-);
+export { type RecordedSet, type Run, useRun };
 
 const compiled = new WeakMap<Sequence, Timeline>();
 
@@ -68,7 +30,7 @@ const compiled = new WeakMap<Sequence, Timeline>();
 export function timelineOf(sequence: Sequence): Timeline {
   const known = compiled.get(sequence);
   if (known) return known;
-  const timeline = compileTimeline(sequence, shippedMovement);
+  const timeline = compileTimeline(sequence, knownMovement);
   compiled.set(sequence, timeline);
   return timeline;
 }
@@ -138,7 +100,7 @@ export function easeLevel(): void {
     const timeline = timelineOf(run.sequence);
     const index = timeline.events[run.head.event]?.blockIndex;
     const block = index === undefined ? undefined : run.sequence.blocks[index];
-    const movement = block && shippedMovement(block.movementId);
+    const movement = block && knownMovement(block.movementId);
     const easier = movement && neighbourLevel(movement, block.levelId, -1);
     if (!block || !easier) return {};
     const blocks = run.sequence.blocks.map((other) => (other === block ? { ...block, levelId: easier.id } : other));

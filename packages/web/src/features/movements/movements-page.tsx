@@ -1,14 +1,16 @@
 import { FAMILIES, type FamilyId, LOADINGS, type Movement } from '@clay-pot/core';
-import { LIBRARY, shippedMovement } from '@clay-pot/core/library';
+import { knownMovement, useLibrary } from '../../store/library.js';
 import { useEffect, useMemo, useRef } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { type Command, useCommands } from '../../app/commands.js';
+import { ButtonLink } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { Empty, Page } from '../../ui/page.js';
 import { filterMovements, NO_FILTER } from './movement-filter.js';
 import { MovementDetail } from './movement-detail.js';
+import { PictureWall } from './picture-wall.js';
 
-const FAMILY_IDS = (Object.keys(FAMILIES) as FamilyId[]).filter((id) => LIBRARY.some(({ family }) => family === id));
+const FAMILY_IDS = Object.keys(FAMILIES) as FamilyId[];
 
 /** The library: filters in the address, so that a filtered shelf can be kept or sent. */
 export default function MovementsPage() {
@@ -18,8 +20,16 @@ export default function MovementsPage() {
   const text = params.get('find') ?? '';
   const family = FAMILY_IDS.find((known) => known === params.get('family')) ?? '';
   const loading = LOADINGS.find((known) => known === params.get('loading')) ?? '';
-  const shown = filterMovements(LIBRARY, { ...NO_FILTER, text, family, loading });
-  const chosen = id ? shippedMovement(id) : shown[0];
+  const library = useLibrary();
+  const inPictures = params.get('view') === 'pictures' && !id;
+  const shown = filterMovements(library, { ...NO_FILTER, text, family, loading });
+  const chosen = id ? knownMovement(id) : shown[0];
+  const withView = (view: string) => {
+    const next = new URLSearchParams(params);
+    if (view) next.set('view', view);
+    else next.delete('view');
+    return next.toString();
+  };
   const set = (name: string, value: string) =>
     setParams(
       (before) => {
@@ -35,7 +45,31 @@ export default function MovementsPage() {
   );
   useCommands(commands);
   return (
-    <Page title="Movements" lead={`${LIBRARY.length} movements, ${levelCount(LIBRARY)} levels`}>
+    <Page
+      title="Movements"
+      lead={`${library.length} movements, ${levelCount(library)} levels`}
+      actions={
+        <>
+          <span className="flex" role="group" aria-label="How to look at them">
+            <ButtonLink
+              kind={inPictures ? 'plain' : 'primary'}
+              to={{ pathname: '/movements', search: withView('') }}
+              aria-current={!inPictures}
+            >
+              One by one
+            </ButtonLink>
+            <ButtonLink
+              kind={inPictures ? 'primary' : 'plain'}
+              to={{ pathname: '/movements', search: withView('pictures') }}
+              aria-current={inPictures}
+            >
+              In pictures
+            </ButtonLink>
+          </span>
+          <ButtonLink to="/movements/new/edit">New movement</ButtonLink>
+        </>
+      }
+    >
       <div className="mb-4 flex flex-wrap gap-2">
         <input
           ref={search}
@@ -71,10 +105,18 @@ export default function MovementsPage() {
           ))}
         </select>
       </div>
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-6 md:grid-cols-[17rem_minmax(0,1fr)]">
-        <MovementList movements={shown} chosenId={chosen?.id} query={params.toString()} />
-        {chosen ? <MovementDetail movement={chosen} /> : <Empty>Choose a movement on the left.</Empty>}
-      </div>
+      {inPictures ? (
+        <PictureWall movements={shown} />
+      ) : (
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-6 md:grid-cols-[15rem_minmax(0,1fr)]">
+          <MovementList movements={shown} chosenId={chosen?.id} query={params.toString()} />
+          {chosen ? (
+            <MovementDetail key={chosen.id} movement={chosen} />
+          ) : (
+            <Empty>{id ? 'There is no such movement in this studio.' : 'Choose a movement on the left.'}</Empty>
+          )}
+        </div>
+      )}
     </Page>
   );
 }

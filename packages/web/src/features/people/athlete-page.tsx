@@ -10,6 +10,7 @@ import { SessionStrip } from '../../ui/session-strip.js';
 import { isoToday } from '../../ui/today.js';
 import { useNewSequence } from '../sequences/new-sequence.js';
 import { SessionRows } from '../sessions/session-rows.js';
+import { RangeAndStrength } from './range-and-strength.js';
 import { GivenSequences } from './given-sequences.js';
 
 const AthleteForm = lazy(() => import('./athlete-form.js').then((module) => ({ default: module.AthleteForm })));
@@ -63,6 +64,7 @@ export default function AthletePage() {
           <Facts person={person} />
           <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-8">
             <GivenSequences athleteId={person.id} />
+            <RangeAndStrength athleteId={person.id} />
             <History athleteId={person.id} />
           </div>
         </div>

@@ -20,7 +20,7 @@ import {
   summarise,
   type Timeline,
 } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { knownMovement } from '../../store/library.js';
 import { dropBlock, useEditor } from '../../store/editor.js';
 import { clock } from '../../ui/format.js';
 import { BlockRow, type Concern } from './block-row.js';
@@ -67,7 +67,7 @@ export function BlockList({ document, timeline, athlete, findings }: Props) {
               </h2>
               <ol>
                 {inPhase.map((block) => {
-                  const movement = shippedMovement(block.movementId)!;
+                  const movement = knownMovement(block.movementId)!;
                   return (
                     <BlockRow
                       key={block.id}

@@ -9,6 +9,7 @@ import { INPUT } from '../../ui/field.js';
 import { clock } from '../../ui/format.js';
 import { EffortMark, SidePlanMark } from '../../ui/marks.js';
 import { useToast } from '../../ui/toast.js';
+import { BlockDemand } from './block-demand.js';
 import { DoseField } from './dose-field.js';
 import { DoseSteppers } from './dose-steppers.js';
 
@@ -122,6 +123,7 @@ export const BlockRow = memo(function BlockRow({ block, number, movement, durati
           )}
           {selected && (
             <>
+              <BlockDemand block={block} movement={movement} level={level} />
               <DoseSteppers dose={block.dose} movement={movement} onChange={(dose) => changeDose(block.id, dose)} />
               <input
                 key={block.note}

@@ -1,5 +1,5 @@
 import { cautionFindings, cautionsOn, compileTimeline, SEQUENCE_LIMITS, type Sequence } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { knownMovement } from '../../store/library.js';
 import { useMemo, useRef } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useStore } from 'zustand';
@@ -61,9 +61,9 @@ function Columns({
   athlete: Athlete | undefined;
   search: React.RefObject<HTMLInputElement | null>;
 }) {
-  const timeline = useMemo(() => compileTimeline(document, shippedMovement), [document]);
+  const timeline = useMemo(() => compileTimeline(document, knownMovement), [document]);
   const findings = useMemo(
-    () => (athlete ? cautionFindings(document, cautionsOn(athlete, isoToday()), shippedMovement) : []),
+    () => (athlete ? cautionFindings(document, cautionsOn(athlete, isoToday()), knownMovement) : []),
     [document, athlete],
   );
   return (

@@ -12,13 +12,14 @@ import {
   type Sequence,
   STOP_RULES,
 } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { knownMovement } from '../../store/library.js';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import type { Athlete } from '@clay-pot/contracts';
 import { useAthlete, useMe, useSequence } from '../../api/queries.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { dayText, minutes } from '../../ui/format.js';
+import { LevelPicture } from '../movements/level-picture.js';
 import { SidePlanMark } from '../../ui/marks.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
@@ -83,10 +84,10 @@ interface SheetProps {
 function Sheet({ document, athlete, width, height }: SheetProps) {
   const me = useMe();
   const [today] = useState(isoToday);
-  const timeline = compileTimeline(document, shippedMovement);
+  const timeline = compileTimeline(document, knownMovement);
   const cautions = athlete ? cautionsOn(athlete, today) : [];
   const minded = cautions.map((entry) => entry.caution);
-  const stops = cautionFindings(document, cautions, shippedMovement).filter(({ severity }) => severity === 'stop');
+  const stops = cautionFindings(document, cautions, knownMovement).filter(({ severity }) => severity === 'stop');
   // A long sequence still has to fit one page: the text steps down until it does, and cues go before cautions would.
   const paper = useRef<HTMLElement>(null);
   const [sizePt, setSizePt] = useState(LARGEST_PT);
@@ -130,7 +131,7 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
               if (!blocks.length) return [];
               return [
                 <tr key={phase}>
-                  <th colSpan={3} className="display border-b border-ink pt-1.5 text-left">
+                  <th colSpan={4} className="display border-b border-ink pt-1.5 text-left">
                     {phase}
                   </th>
                 </tr>,
@@ -173,13 +174,23 @@ interface SheetRowProps {
 }
 
 function SheetRow({ block, number, dense, minded }: SheetRowProps) {
-  const movement: Movement = shippedMovement(block.movementId)!;
+  const movement: Movement = knownMovement(block.movementId)!;
   const level = findLevel(movement, block.levelId)!;
   const own = movement.cautions.find((note) => note.concerns.some((id) => minded.includes(id)));
   const caution = own ?? movement.cautions[0];
   return (
     <tr className="border-b border-line align-top">
       <td className="w-6 py-0.5 pr-1 text-right font-bold figures">{number}</td>
+      <td className="w-[5.5rem] py-0.5 pl-1">
+        {!dense && (
+          <LevelPicture
+            movement={movement}
+            level={level}
+            withHand={level.loading !== 'planted'}
+            className="h-12 w-full [--figure-line:1.4px]"
+          />
+        )}
+      </td>
       <td className="py-0.5 pr-3 pl-1">
         <b>{movement.name}</b>, {level.name}
         {!dense && (

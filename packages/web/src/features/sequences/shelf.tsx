@@ -1,8 +1,8 @@
 import type { Athlete } from '@clay-pot/contracts';
 import { CAUTIONS, cautionsOn, FAMILIES, type FamilyId, forbidsLoading, type Movement } from '@clay-pot/core';
-import { LIBRARY } from '@clay-pot/core/library';
 import { type KeyboardEvent, type RefObject, useState } from 'react';
 import { addBlock } from '../../store/editor.js';
+import { useLibrary } from '../../store/library.js';
 import { INPUT } from '../../ui/field.js';
 import { isoToday } from '../../ui/today.js';
 import { filterMovements, type MovementFilter, NO_FILTER, passingLevels } from '../movements/movement-filter.js';
@@ -33,11 +33,12 @@ export function Shelf({
   const [text, setText] = useState('');
   const [family, setFamily] = useState<FamilyId | ''>('');
   const [suited, setSuited] = useState(true);
+  const library = useLibrary();
   const base = athlete && suited ? filterFor(athlete) : NO_FILTER;
   const filter = { ...base, text, family };
-  const shown = filterMovements(LIBRARY, filter);
+  const shown = filterMovements(library, filter);
   const families = (Object.keys(FAMILIES) as FamilyId[]).filter((id) =>
-    LIBRARY.some((movement) => movement.family === id),
+    library.some((movement) => movement.family === id),
   );
 
   function add(movement: Movement) {

@@ -1,5 +1,5 @@
 import { type RefObject, useMemo } from 'react';
-import { shippedMovement } from '@clay-pot/core/library';
+import { knownMovement } from '../../store/library.js';
 import { type Command, useCommands } from '../../app/commands.js';
 import { duplicateBlock, moveBlock, redo, select, stepLevel, undo, useEditor } from '../../store/editor.js';
 import { removeWithUndo } from './block-row.js';
@@ -34,7 +34,7 @@ function selectNeighbour(step: 1 | -1): void {
 
 function removeSelected(id: string): void {
   const block = useEditor.getState().document?.blocks.find((candidate) => candidate.id === id);
-  const movement = block && shippedMovement(block.movementId);
+  const movement = block && knownMovement(block.movementId);
   if (movement) removeWithUndo(id, movement.name);
 }
 

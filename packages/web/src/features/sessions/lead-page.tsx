@@ -1,5 +1,5 @@
 import { CAUTIONS, cautionFindings, cautionsOn, compileTimeline, equipmentFor, findLevel } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { knownMovement } from '../../store/library.js';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useAthlete, useAthletes, useSequence } from '../../api/queries.js';
@@ -24,14 +24,14 @@ export default function LeadPage() {
   if (sequence.isPending) return <Loading what="the sequence" />;
   if (!sequence.data) return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
   const { document } = sequence.data;
-  const timeline = compileTimeline(document, shippedMovement);
+  const timeline = compileTimeline(document, knownMovement);
   const person = athlete.data;
   const cautions = person ? cautionsOn(person, isoToday()) : [];
-  const findings = cautionFindings(document, cautions, shippedMovement);
+  const findings = cautionFindings(document, cautions, knownMovement);
   const stops = findings.filter((finding) => finding.severity === 'stop');
   const things = new Set(
     document.blocks.flatMap((block) => {
-      const movement = shippedMovement(block.movementId)!;
+      const movement = knownMovement(block.movementId)!;
       return equipmentFor(movement, findLevel(movement, block.levelId)!);
     }),
   );

@@ -1,5 +1,5 @@
 import { neighbourLevel, type TimelineEvent } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { knownMovement } from '../../store/library.js';
 import { Pause, Play, SkipBack, SkipForward, Volume2, VolumeX } from 'lucide-react';
 import { addTime, easeLevel, endRun, goBack, type Run, setPaused, skipBout } from '../../store/run.js';
 import { useSound } from './sound.js';
@@ -11,7 +11,7 @@ const TOUCH =
 export function Controls({ run, event, onStop }: { run: Run; event: TimelineEvent; onStop: () => void }) {
   const { on, toggle } = useSound();
   const block = run.sequence.blocks[event.blockIndex]!;
-  const canEase = neighbourLevel(shippedMovement(block.movementId)!, block.levelId, -1) !== undefined;
+  const canEase = neighbourLevel(knownMovement(block.movementId)!, block.levelId, -1) !== undefined;
   return (
     <div className="px-4 pt-2 pb-4 sm:px-8 sm:pb-6" role="group" aria-label="Controls">
       <div className="grid grid-cols-[1fr_1.8fr_1fr_1fr] gap-2">

@@ -7,13 +7,14 @@ import {
   type TimelineEvent,
   type WorkingSide,
 } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { knownMovement } from '../../store/library.js';
+import { LevelPicture } from '../movements/level-picture.js';
 import type { Run } from '../../store/run.js';
 
 /** What happens now, readable from across the room: hand, count or time, and what to do. */
 export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
   const block = run.sequence.blocks[event.blockIndex]!;
-  const movement = shippedMovement(block.movementId)!;
+  const movement = knownMovement(block.movementId)!;
   const level = findLevel(movement, block.levelId)!;
   const { part, leftMs } = currentPart(event, run.head);
   const bout = event.bout === null ? undefined : timeline.bouts[event.bout];
@@ -28,7 +29,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           <p className="text-ink-soft sm:text-lead">{level.name}</p>
         </div>
       </div>
-      <div className="mt-3 flex flex-wrap items-end gap-x-8 sm:mt-6">
+      <div className="relative mt-3 flex flex-wrap items-end gap-x-8 sm:mt-6">
         <p
           className={`display leading-[0.82] font-extrabold ${event.bout === null ? 'text-ink-soft' : ''}`}
           style={{ fontSize: 'clamp(7rem, min(40vw, 29vh), 18rem)' }}
@@ -45,6 +46,12 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           </p>
           {counts && <p className="text-lead text-ink-soft figures">{seconds} s</p>}
         </div>
+        <LevelPicture
+          movement={movement}
+          level={level}
+          animated={!run.paused}
+          className="h-32 w-full self-center sm:ml-auto sm:h-72 sm:w-[min(46%,30rem)]"
+        />
       </div>
       <p className="mt-3 min-h-6 sm:text-lead">
         {bout && block.dose.sets > 1 && `Set ${event.set} of ${block.dose.sets}. `}

@@ -1,5 +1,5 @@
 import { type Bout, findLevel, printDose, type Timeline, type TimelineEvent } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { knownMovement } from '../../store/library.js';
 import { useEffect, useRef } from 'react';
 import type { Run } from '../../store/run.js';
 import { SideMark } from '../../ui/marks.js';
@@ -10,13 +10,13 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
   const coming = timeline.bouts.find((bout) => bout.lastEvent >= run.head.event);
   const next = coming && timeline.bouts[coming.index + 1];
   const nextBlock = next && run.sequence.blocks[next.blockIndex];
-  const nextMovement = nextBlock && shippedMovement(nextBlock.movementId);
+  const nextMovement = nextBlock && knownMovement(nextBlock.movementId);
   const now = useRef<HTMLLIElement>(null);
   // In braces: newer browsers return a promise from scrolling, which is no way to clean up.
   useEffect(() => {
     void now.current?.scrollIntoView({ block: 'nearest' });
   }, [event.blockIndex]);
-  const movement = shippedMovement(run.sequence.blocks[event.blockIndex]!.movementId)!;
+  const movement = knownMovement(run.sequence.blocks[event.blockIndex]!.movementId)!;
   return (
     <aside
       aria-label="What comes next"
@@ -44,7 +44,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
         <h3 className="mt-6 border-b border-ink/40 pb-1 text-body">Blocks</h3>
         <ol className="mt-1 max-h-[50vh] overflow-y-auto text-small" tabIndex={0} aria-label="Blocks of the session">
           {run.sequence.blocks.map((block, index) => {
-            const of = shippedMovement(block.movementId)!;
+            const of = knownMovement(block.movementId)!;
             const isNow = index === event.blockIndex;
             return (
               <li

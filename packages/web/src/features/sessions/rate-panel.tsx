@@ -1,5 +1,5 @@
 import { adviseOnDiscomfort, DISCOMFORT_WORDS } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { knownMovement } from '../../store/library.js';
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { correct, easeLevel, endRun, rate, type Run, setPaused, setsOfBlock } from '../../store/run.js';
@@ -18,7 +18,7 @@ export function RatePanel({ run, blockId }: { run: Run; blockId: string }) {
   const [note, setNote] = useState('');
   const [opened, setOpened] = useState(false);
   const block = run.sequence.blocks.find((candidate) => candidate.id === blockId)!;
-  const name = shippedMovement(block.movementId)!.name;
+  const name = knownMovement(block.movementId)!.name;
   const advice = discomfort === null ? null : adviseOnDiscomfort(discomfort);
 
   function feel(score: number) {

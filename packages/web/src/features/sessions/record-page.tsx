@@ -8,7 +8,7 @@ import {
   totals,
   type WorkingSide,
 } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { knownMovement } from '../../store/library.js';
 import { Link, useParams } from 'react-router';
 import { useSession } from '../../api/queries.js';
 import { useOutbox } from '../../store/outbox.js';
@@ -113,7 +113,7 @@ function Overview({ record, doneMs }: { record: SessionRecord; doneMs: number | 
 }
 
 function BlockResult({ block, record }: { block: Block; record: SessionRecord }) {
-  const movement = shippedMovement(block.movementId);
+  const movement = knownMovement(block.movementId);
   const rows = record.rows.filter((row) => row.blockId === block.id);
   const report = record.reports.findLast((candidate) => candidate.blockId === block.id);
   const taken = record.sets.findLast((set) => set.blockId === block.id)?.levelId ?? block.levelId;

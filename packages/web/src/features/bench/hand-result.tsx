@@ -1,0 +1,104 @@
+import { type ActionEffort, type Demand, type Hand, type HandDemand, kgFromN, rangeVerdict } from '@clay-pot/core';
+import { loadStep, SideMark } from '../../ui/marks.js';
+
+/** What each hand bears and what it takes, left beside right. */
+export function HandResults({ demand }: { demand: Demand }) {
+  return (
+    <div className="grid grid-cols-2 gap-x-5">
+      {(['left', 'right'] as const).map((hand) => (
+        <HandResult
+          key={hand}
+          hand={hand}
+          result={demand[hand]}
+          momentNm={demand.posture?.[hand].wristMomentNm ?? null}
+        />
+      ))}
+    </div>
+  );
+}
+
+function HandResult({ hand, result, momentNm }: { hand: Hand; result: HandDemand; momentNm: number | null }) {
+  const { loadN, loadPercentBW, angle, efforts, stretchNm } = result;
+  return (
+    <section aria-label={`${hand} hand`} className="border-t-4 border-ink pt-2">
+      <h3 className="flex items-center gap-2 text-body">
+        <SideMark side={hand} /> {hand === 'left' ? 'Left hand' : 'Right hand'}
+      </h3>
+      <p className="display mt-1 text-figure leading-none font-extrabold" data-testid={`load-${hand}`}>
+        {loadPercentBW.toFixed(1)}
+        <span className="text-body font-semibold"> % BW</span>
+      </p>
+      <p className="text-small text-ink-soft figures">
+        {loadN.toFixed(0)} N · {kgFromN(loadN).toFixed(1)} kg
+      </p>
+      <dl className="mt-2 grid gap-1.5 text-small">
+        {angle && (
+          <AngleRow label={angle.motion} deg={angle.deg} rangeDeg={angle.rangeDeg} source={angle.rangeSource} />
+        )}
+        {momentNm !== null && momentNm > 0 && <Row label="wrist moment" value={`${momentNm.toFixed(1)} N·m`} />}
+        {stretchNm > 0 && <Row label="pull on tissue" value={`${stretchNm.toFixed(1)} N·m`} />}
+      </dl>
+      <ul className="mt-2 grid gap-2">
+        {efforts.map((effort) => (
+          <EffortRow key={effort.action} effort={effort} />
+        ))}
+        {efforts.length === 0 && <li className="text-small text-ink-soft">Nothing that a wrist has to hold.</li>}
+      </ul>
+    </section>
+  );
+}
+
+const Row = ({ label, value }: { label: string; value: string }) => (
+  <div className="flex justify-between gap-2 border-b border-line pb-0.5">
+    <dt className="text-ink-soft">{label}</dt>
+    <dd className="figures">{value}</dd>
+  </div>
+);
+
+/** The angle asked for beside the range there is; past it is told in words. */
+function AngleRow({ label, deg, rangeDeg, source }: { label: string; deg: number; rangeDeg: number; source: string }) {
+  const verdict = rangeVerdict(deg, rangeDeg);
+  const by = Math.abs(deg - rangeDeg).toFixed(0);
+  const words = {
+    within: `${by}° to spare`,
+    'at the end': 'at the end of the range',
+    past: `${by}° past the range with help`,
+  }[verdict];
+  const look = { within: 'text-ink-soft', 'at the end': 'font-semibold text-amber', past: 'font-semibold text-iron' }[
+    verdict
+  ];
+  return (
+    <div className="border-b border-line pb-1">
+      <div className="flex justify-between gap-2">
+        <dt className="text-ink-soft">{label}</dt>
+        <dd className="figures">
+          <b>{deg.toFixed(0)}°</b> of {rangeDeg.toFixed(0)}°
+        </dd>
+      </div>
+      <p className={`text-fine ${look}`}>
+        {words}, range {source}
+      </p>
+    </div>
+  );
+}
+
+function EffortRow({ effort }: { effort: ActionEffort }) {
+  const { action, demand, capacity, effortPercent: percent } = effort;
+  const over = percent > 100;
+  return (
+    <li>
+      <div className="flex items-baseline justify-between gap-2 text-small">
+        <span>{action}</span>
+        <b className={`display text-lead figures ${over ? 'text-iron' : ''}`}>{percent.toFixed(0)} %</b>
+      </div>
+      <div className="h-2.5 border border-ink/40 bg-white" aria-hidden>
+        <div className={`h-full ${loadStep(percent)}`} style={{ width: `${Math.min(100, percent)}%` }} />
+      </div>
+      <p className={`text-fine ${over ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
+        {over && 'Not available: '}
+        {demand.toFixed(capacity.unit === 'N' ? 0 : 1)} of {capacity.value.toFixed(capacity.unit === 'N' ? 0 : 1)}{' '}
+        {capacity.unit}, {capacity.source}
+      </p>
+    </li>
+  );
+}

@@ -1,0 +1,110 @@
+import { CLIMBS, type Movement, type Person, rangeVerdict, type Rung, rungsOf } from '@clay-pot/core';
+import { useMemo } from 'react';
+import { loadStep } from '../../ui/marks.js';
+
+interface Props {
+  person: Person;
+  movement: Movement;
+  /** The level that lies on the bench, and what to do when another is chosen. */
+  levelId?: string | undefined;
+  choose?: ((levelId: string) => void) | undefined;
+}
+
+/** Every level of a ladder with what it asks of this person, the hardest on top as on a ladder. */
+export function LadderTable({ person, movement, levelId, choose }: Props) {
+  const rungs = useMemo(() => {
+    try {
+      return { rungs: rungsOf(person, movement), trouble: null };
+    } catch (error) {
+      return { rungs: [], trouble: error instanceof Error ? error.message : String(error) };
+    }
+  }, [person, movement]);
+  if (rungs.trouble) return <p className="border-l-4 border-iron bg-iron-wash px-3 py-2">{rungs.trouble}</p>;
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full text-small">
+        <caption className="sr-only">
+          Levels of {movement.name} with their demand; the ladder climbs by {movement.climbs}
+        </caption>
+        <thead className="text-left text-ink-soft">
+          <tr className="border-b border-ink">
+            <th className="py-1 pr-2 font-semibold">Level</th>
+            <th className="py-1 pr-2 text-right font-semibold">
+              {movement.climbs}, {CLIMBS[movement.climbs]}
+            </th>
+            <th className="py-1 pr-2 text-right font-semibold">Load, % BW</th>
+            <th className="py-1 pr-2 text-right font-semibold">Wrist</th>
+            <th className="py-1 pr-2 text-right font-semibold">Effort L</th>
+            <th className="py-1 text-right font-semibold">Effort R</th>
+          </tr>
+        </thead>
+        <tbody>
+          {[...rungs.rungs].reverse().map((rung, index) => (
+            <LadderRow
+              key={rung.level.id}
+              rung={rung}
+              number={rungs.rungs.length - index}
+              current={rung.level.id === levelId}
+              choose={choose}
+            />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function LadderRow({
+  rung,
+  number,
+  current,
+  choose,
+}: {
+  rung: Rung;
+  number: number;
+  current: boolean;
+  choose: Props['choose'];
+}) {
+  const { level, demand, climbed } = rung;
+  const { left, right } = demand;
+  const angle = left.angle;
+  return (
+    <tr
+      className={`border-b border-line align-top ${current ? 'bg-white' : ''}`}
+      aria-current={current ? 'true' : undefined}
+    >
+      <td className={`border-l-4 py-1.5 pr-2 pl-2 ${current ? 'border-ink' : 'border-transparent'}`}>
+        <span className="display mr-2 font-bold">{number}</span>
+        {choose ? (
+          <button
+            type="button"
+            className="text-left font-semibold underline underline-offset-2"
+            onClick={() => choose(level.id)}
+          >
+            {level.name}
+          </button>
+        ) : (
+          <b>{level.name}</b>
+        )}
+      </td>
+      <td className="py-1.5 pr-2 text-right font-semibold figures">{climbed.toFixed(1)}</td>
+      <td className="py-1.5 pr-2 text-right figures">{left.loadN > 0 ? left.loadPercentBW.toFixed(1) : '–'}</td>
+      <td className="py-1.5 pr-2 text-right whitespace-nowrap figures">
+        {angle ? `${angle.deg.toFixed(0)}°` : '–'}
+        {angle && rangeVerdict(angle.deg, angle.rangeDeg) === 'past' && <b className="text-iron"> past range</b>}
+      </td>
+      <EffortCell percent={left.effortPercent} />
+      <EffortCell percent={right.effortPercent} />
+    </tr>
+  );
+}
+
+function EffortCell({ percent }: { percent: number }) {
+  if (percent === 0) return <td className="py-1.5 pr-2 text-right">–</td>;
+  return (
+    <td className="py-1.5 pr-2 text-right whitespace-nowrap figures">
+      <span className={`mr-1.5 inline-block size-2.5 border border-ink/40 ${loadStep(percent)}`} aria-hidden />
+      {percent > 100 ? <b className="text-iron">{percent.toFixed(0)} % no</b> : `${percent.toFixed(0)} %`}
+    </td>
+  );
+}

@@ -1,0 +1,254 @@
+import type { MovementInput } from '@clay-pot/contracts';
+import {
+  checkMovement,
+  CLIMBS,
+  type Climb,
+  CORNERS,
+  EQUIPMENT,
+  FAMILIES,
+  type FamilyId,
+  type Fault,
+  type Movement,
+  MOTIONS,
+  MUSCLE_GROUPS,
+  REFERENCE_BODIES,
+  referencePerson,
+  SIDE_PLANS,
+  WORK_KINDS,
+} from '@clay-pot/core';
+import { useMemo, useState } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { useSaveMovement } from '../../api/queries.js';
+import { ProblemError } from '../../api/request.js';
+import { knownMovement } from '../../store/library.js';
+import { useOwnMovements } from '../../store/own-movements.js';
+import { Button } from '../../ui/button.js';
+import { Field, INPUT, SelectField, TextField } from '../../ui/field.js';
+import { Page, Part, Trouble } from '../../ui/page.js';
+import { isoToday } from '../../ui/today.js';
+import { LadderEditor } from './ladder-editor.js';
+import { Checks, LinesField } from './movement-fields.js';
+import { blankMovement } from './blank-movement.js';
+
+/** Where a studio writes its own movement, from nothing, from a copy of a shipped one, or changing what it has. */
+export default function MovementEditorPage() {
+  const { id } = useParams();
+  const [params] = useSearchParams();
+  const own = useOwnMovements((state) => state.stored.find((stored) => stored.id === id));
+  const from = params.get('from');
+  const source = from ? knownMovement(from) : undefined;
+  if (id !== 'new' && !own) return <Trouble error={new Error('There is no such movement of this studio.')} />;
+  const start =
+    own?.movement ?? (source ? { ...source, id: uuid(), name: `${source.name}, our own` } : blankMovement(uuid()));
+  return <MovementEditor key={own?.etag ?? from ?? 'new'} start={start} {...(own && { etag: own.etag })} />;
+}
+
+function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
+  const [movement, setMovement] = useState(start);
+  const [refused, setRefused] = useState<Fault[]>([]);
+  const save = useSaveMovement();
+  const navigate = useNavigate();
+  const person = useMemo(() => referencePerson(REFERENCE_BODIES['not stated'], isoToday()), []);
+  const change = (part: Partial<Movement>) => {
+    setRefused([]);
+    setMovement({ ...movement, ...part });
+  };
+  const faults = useMemo(() => [...ownFaults(movement), ...checkMovement(movement)], [movement]);
+  const shown = refused.length ? refused : faults;
+
+  async function keep() {
+    const { id, ...input } = movement;
+    try {
+      await save.mutateAsync({ id, input: input as unknown as MovementInput, ...(etag && { etag }) });
+      void navigate(`/movements/${id}`);
+    } catch (error) {
+      const told = error instanceof ProblemError ? error.problem.errors : undefined;
+      setRefused(
+        told?.length ? [...told] : [{ pointer: '', message: error instanceof Error ? error.message : String(error) }],
+      );
+    }
+  }
+  return (
+    <Page
+      title={etag ? `Change ${start.name}` : 'New movement'}
+      lead="Judged by the same rules as the shipped library: every level is computed, and the ladder must rise."
+      actions={
+        <>
+          <Button onClick={() => void navigate(-1)}>Cancel</Button>
+          <Button kind="primary" disabled={faults.length > 0 || save.isPending} onClick={() => void keep()}>
+            Keep
+          </Button>
+        </>
+      }
+    >
+      <FaultList faults={shown} />
+      <div className="grid gap-8">
+        <Words movement={movement} change={change} />
+        <Part title="Ladder, easiest first">
+          <LadderEditor movement={movement} person={person} faults={shown} change={change} />
+        </Part>
+        <Part title="What it trains and needs">
+          <div className="grid gap-5 py-3">
+            <Checks
+              label="Muscle groups"
+              options={MUSCLE_GROUPS}
+              chosen={movement.trains}
+              set={(trains) => change({ trains })}
+            />
+            <Checks
+              label="Motions"
+              options={MOTIONS}
+              chosen={movement.motions}
+              set={(motions) => change({ motions })}
+            />
+            <Checks
+              label="Two-joint corners"
+              options={CORNERS}
+              chosen={movement.corners}
+              set={(corners) => change({ corners })}
+            />
+            <Checks
+              label="Equipment for every level"
+              options={EQUIPMENT}
+              chosen={movement.equipment}
+              set={(equipment) => change({ equipment })}
+            />
+            <Checks
+              label="Hands"
+              options={SIDE_PLANS}
+              chosen={movement.sides}
+              set={(sides) => sides.length > 0 && change({ sides: sides as unknown as Movement['sides'] })}
+            />
+            <Checks
+              label="Counted in"
+              options={WORK_KINDS}
+              chosen={movement.work}
+              set={(work) => work.length > 0 && change({ work: work as unknown as Movement['work'] })}
+            />
+          </div>
+        </Part>
+      </div>
+    </Page>
+  );
+}
+
+/** What is missing before the core's own rules are asked. */
+function ownFaults({ name, purpose, howTo }: Movement): Fault[] {
+  return [
+    ...(name.trim() ? [] : [{ pointer: '/name', message: 'needs a name' }]),
+    ...(purpose.trim() ? [] : [{ pointer: '/purpose', message: 'needs a purpose in a sentence' }]),
+    ...(howTo.length ? [] : [{ pointer: '/howTo', message: 'needs at least one line of how to do it' }]),
+  ];
+}
+
+function FaultList({ faults }: { faults: readonly Fault[] }) {
+  if (!faults.length) return null;
+  return (
+    <ul role="status" className="mb-5 border-l-4 border-iron bg-iron-wash px-4 py-2">
+      {faults.map(({ pointer, message }) => (
+        <li key={pointer + message}>
+          <b>{place(pointer)}</b> {message}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** A pointer in words: /ladder/1/load → Level 2, load. */
+function place(pointer: string): string {
+  const [first, index, ...rest] = pointer.split('/').slice(1);
+  if (first !== 'ladder' || index === undefined) return first ?? '';
+  return `Level ${Number(index) + 1}${rest.length ? `, ${rest.at(-1)}` : ''}:`;
+}
+
+function Words({ movement, change }: { movement: Movement; change: (part: Partial<Movement>) => void }) {
+  const [first, second] = movement.directions ?? ['', ''];
+  const directions = (a: string, b: string) => change({ directions: a || b ? [a, b] : null });
+  return (
+    <Part title="In words">
+      <div className="grid gap-4 py-3 sm:grid-cols-2">
+        <TextField
+          label="Name"
+          value={movement.name}
+          maxLength={80}
+          onChange={(event) => change({ name: event.target.value })}
+        />
+        <SelectField
+          label="Family"
+          value={movement.family}
+          onChange={(event) => change({ family: event.target.value as FamilyId })}
+        >
+          {Object.entries(FAMILIES).map(([key, name]) => (
+            <option key={key} value={key}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+        <div className="sm:col-span-2">
+          <TextField
+            label="Purpose, in a sentence"
+            value={movement.purpose}
+            maxLength={300}
+            onChange={(event) => change({ purpose: event.target.value })}
+          />
+        </div>
+        <LinesField label="How to, a line each" lines={movement.howTo} set={(howTo) => change({ howTo })} />
+        <LinesField label="Say, a line each" lines={movement.cues} set={(cues) => change({ cues })} />
+        <LinesField label="Watch for, a line each" lines={movement.faults} set={(faults) => change({ faults })} />
+        <div className="grid content-start gap-4">
+          <SelectField
+            label="The ladder climbs by"
+            value={movement.climbs}
+            onChange={(event) => change({ climbs: event.target.value as Climb })}
+          >
+            {(Object.keys(CLIMBS) as Climb[]).map((climb) => (
+              <option key={climb} value={climb}>
+                {climb}, {CLIMBS[climb]}
+              </option>
+            ))}
+          </SelectField>
+          <div className="grid grid-cols-2 gap-3">
+            <TextField
+              label="Way out is called"
+              value={movement.strokes[0]}
+              maxLength={40}
+              onChange={(event) => change({ strokes: [event.target.value, movement.strokes[1]] })}
+            />
+            <TextField
+              label="Way back"
+              value={movement.strokes[1]}
+              maxLength={40}
+              onChange={(event) => change({ strokes: [movement.strokes[0], event.target.value] })}
+            />
+            <TextField
+              label="First direction, if any"
+              value={first}
+              maxLength={40}
+              onChange={(event) => directions(event.target.value, second)}
+            />
+            <TextField
+              label="Second direction"
+              value={second}
+              maxLength={40}
+              onChange={(event) => directions(first, event.target.value)}
+            />
+          </div>
+          <Field label="Work for time is">
+            {(props) => (
+              <select
+                className={INPUT}
+                value={movement.timed}
+                onChange={(event) => change({ timed: event.target.value as 'hold' | 'bout' })}
+                {...props}
+              >
+                <option value="hold">held still</option>
+                <option value="bout">kept moving</option>
+              </select>
+            )}
+          </Field>
+        </div>
+      </div>
+    </Part>
+  );
+}

@@ -1,0 +1,39 @@
+import { figureOf, type Movement, REFERENCE_BODIES } from '@clay-pot/core';
+import { memo } from 'react';
+import { Link } from 'react-router';
+import { Figure } from '../../drawing/figure.js';
+import { Empty } from '../../ui/page.js';
+
+/** Every movement as its picture, women and men by turns: for finding what one remembers by sight. */
+export function PictureWall({ movements }: { movements: readonly Movement[] }) {
+  if (!movements.length) return <Empty>No movement matches. Widen the filters.</Empty>;
+  return (
+    <ul className="grid grid-cols-2 gap-x-4 gap-y-5 sm:grid-cols-3 lg:grid-cols-5">
+      {movements.map((movement, index) => (
+        <li
+          key={movement.id}
+          className="border-t-2 border-ink [contain-intrinsic-size:auto_11rem] [content-visibility:auto]"
+        >
+          <Link to={`/movements/${movement.id}`} className="block hover:bg-ground">
+            <Picture movement={movement} woman={index % 2 === 0} />
+            <span className="block px-1 pb-1 leading-tight font-semibold">{movement.name}</span>
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The middle of the ladder shows a movement as most people meet it. */
+const Picture = memo(function Picture({ movement, woman }: { movement: Movement; woman: boolean }) {
+  const level = movement.ladder[Math.floor((movement.ladder.length - 1) / 2)]!;
+  const body = woman ? REFERENCE_BODIES.female : REFERENCE_BODIES.male;
+  return (
+    <Figure
+      body={body}
+      figure={figureOf(body, movement, level)}
+      title={`${movement.name}, ${level.name}`}
+      className="h-36 w-full bg-white [--figure-line:2px]"
+    />
+  );
+});

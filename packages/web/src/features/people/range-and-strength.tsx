@@ -1,0 +1,289 @@
+import type { ReadingInput, StoredReading } from '@clay-pot/contracts';
+import {
+  ACTIONS,
+  type Action,
+  capacityOf,
+  HANDS,
+  type Hand,
+  kgFromN,
+  latestReading,
+  newtonsFromKg,
+  type Person,
+  RANGE_MOTIONS,
+  type RangeMotion,
+  rangeWithHelpDeg,
+  READING_KINDS,
+  READING_LIMITS,
+  type ReadingKind,
+  readingUnit,
+} from '@clay-pot/core';
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { useAddReading, useReadings, useRemoveReading } from '../../api/queries.js';
+import { Button, ButtonLink } from '../../ui/button.js';
+import { INPUT, SelectField, TextField } from '../../ui/field.js';
+import { dayText } from '../../ui/format.js';
+import { SideMark } from '../../ui/marks.js';
+import { Loading, Part } from '../../ui/page.js';
+import { isoToday } from '../../ui/today.js';
+import { useToast } from '../../ui/toast.js';
+import { useForWhom } from './use-person.js';
+
+/** What the computations know of a person's wrists and hands: measured where it is, estimated and said so where it is not. */
+export function RangeAndStrength({ athleteId }: { athleteId: string }) {
+  const readings = useReadings(athleteId);
+  const { person } = useForWhom(athleteId);
+  const [adding, setAdding] = useState(false);
+  if (!readings.data) return <Loading what="readings" />;
+  return (
+    <Part
+      title="Range and strength"
+      aside={
+        <span className="flex items-center gap-2">
+          <ButtonLink kind="quiet" className="py-0.5!" to={`/bench?athlete=${athleteId}`}>
+            Load bench
+          </ButtonLink>
+          <Button className="py-0.5!" onClick={() => setAdding(!adding)}>
+            {adding ? 'Close' : 'Add a reading'}
+          </Button>
+        </span>
+      }
+    >
+      {adding && <AddReading athleteId={athleteId} />}
+      <div className="grid gap-x-8 gap-y-4 py-2 sm:grid-cols-2">
+        <Ranges readings={readings.data} person={person} />
+        <Maxima person={person} />
+      </div>
+      <Latest athleteId={athleteId} readings={readings.data} />
+    </Part>
+  );
+}
+
+function Ranges({ readings, person }: { readings: readonly StoredReading[]; person: Person }) {
+  return (
+    <table className="w-full text-small">
+      <caption className="mb-1 text-left text-ink-soft">
+        Wrist range with help, °; by its own muscles in brackets
+      </caption>
+      <Head />
+      <tbody>
+        {RANGE_MOTIONS.map((motion) => (
+          <tr key={motion} className="border-b border-line">
+            <th scope="row" className="py-1 text-left font-normal">
+              {motion}
+            </th>
+            {HANDS.map((hand) => (
+              <RangeCell key={hand} person={person} readings={readings} motion={motion} hand={hand} />
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const Head = () => (
+  <thead>
+    <tr className="border-b border-ink">
+      <th />
+      {HANDS.map((hand) => (
+        <th key={hand} className="py-1 text-right">
+          <SideMark side={hand} />
+        </th>
+      ))}
+    </tr>
+  </thead>
+);
+
+interface CellProps {
+  person: Person;
+  readings: readonly StoredReading[];
+  motion: RangeMotion;
+  hand: Hand;
+}
+
+function RangeCell({ person, readings, motion, hand }: CellProps) {
+  const { deg, source } = rangeWithHelpDeg(person, motion, hand);
+  const active = latestReading(readings, 'active range', motion, hand);
+  return (
+    <td className="py-1 text-right figures">
+      {source === 'measured' ? <b>{deg}</b> : <span className="text-ink-soft">about {deg.toFixed(0)}</span>}
+      {active && <span className="text-ink-soft"> ({active.value})</span>}
+    </td>
+  );
+}
+
+/** What is asked most often; the rest is on the load bench. */
+const SHOWN: readonly Action[] = [
+  'grip',
+  'wrist flexion',
+  'wrist extension',
+  'radial deviation',
+  'ulnar deviation',
+  'supination',
+  'hand opening',
+];
+
+function Maxima({ person }: { person: Person }) {
+  return (
+    <table className="w-full text-small">
+      <caption className="mb-1 text-left text-ink-soft">
+        Most that each hand can; “about” is estimated from norms
+      </caption>
+      <Head />
+      <tbody>
+        {SHOWN.map((action) => (
+          <tr key={action} className="border-b border-line">
+            <th scope="row" className="py-1 text-left font-normal">
+              {action}
+              <span className="text-ink-soft">, {ACTIONS[action] === 'N' ? 'kg' : 'N·m'}</span>
+            </th>
+            {HANDS.map((hand) => {
+              const { value, unit, source, from } = capacityOf(person, action, hand);
+              const text = (unit === 'N' ? kgFromN(value) : value).toFixed(1);
+              return (
+                <td key={hand} className="py-1 text-right figures" title={from}>
+                  {source === 'measured' ? <b>{text}</b> : <span className="text-ink-soft">about {text}</span>}
+                </td>
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** The last readings, each of which can be taken out when it was a slip. */
+function Latest({ athleteId, readings }: { athleteId: string; readings: readonly StoredReading[] }) {
+  const remove = useRemoveReading(athleteId);
+  const add = useAddReading(athleteId);
+  if (!readings.length)
+    return (
+      <p className="border-b border-line pb-3 text-small text-ink-soft">
+        Nothing measured yet: all of it is estimated from norms.
+      </p>
+    );
+  async function takeOut({ id, ...input }: StoredReading) {
+    await remove.mutateAsync(id);
+    useToast.getState().show({
+      text: 'Reading taken out.',
+      action: { label: 'Put it back', run: () => void add.mutateAsync({ id, input }) },
+    });
+  }
+  return (
+    <details className="border-b border-line pb-3 text-small">
+      <summary className="cursor-pointer font-semibold">{readings.length} readings, the newest first</summary>
+      <ul className="mt-1 max-h-64 overflow-y-auto">
+        {[...readings].reverse().map((reading) => (
+          <li key={reading.id} className="flex items-center gap-3 border-b border-line py-1">
+            <span className="w-24 text-ink-soft">{dayText(`${reading.onDay}T12:00:00`)}</span>
+            <SideMark side={reading.hand} />
+            <span className="flex-1">
+              {reading.of}, {reading.kind}
+            </span>
+            <b className="figures">{valueText(reading)}</b>
+            <button type="button" className="underline underline-offset-2" onClick={() => void takeOut(reading)}>
+              Take out
+            </button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+function valueText({ kind, of, value }: StoredReading): string {
+  const unit = readingUnit(kind, of);
+  return unit === 'N' ? `${kgFromN(value).toFixed(1)} kg` : `${value} ${unit ?? ''}`;
+}
+
+const KIND_WORDS: Record<ReadingKind, string> = {
+  maximum: 'most strength',
+  'active range': 'range by its own muscles',
+  'range with help': 'range with help',
+};
+
+/** One reading: what, which hand, how much, when. Grip is typed in kilograms, as gauges show it. */
+function AddReading({ athleteId }: { athleteId: string }) {
+  const [kind, setKind] = useState<ReadingKind>('range with help');
+  const [of, setOf] = useState<string>('wrist extension');
+  const [hand, setHand] = useState<Hand>('left');
+  const [value, setValue] = useState('');
+  const [onDay, setOnDay] = useState(isoToday);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const add = useAddReading(athleteId);
+  const options: readonly string[] = kind === 'maximum' ? Object.keys(ACTIONS) : RANGE_MOTIONS;
+  const chosen = options.includes(of) ? of : options[0]!;
+  const unit = readingUnit(kind, chosen)!;
+  const typedUnit = unit === 'N' ? 'kg' : unit;
+
+  async function keep() {
+    const number = Number(value.replace(',', '.'));
+    const inUnit = unit === 'N' ? newtonsFromKg(number) : number;
+    const { min, max } = READING_LIMITS[unit];
+    const show = (limit: number) => (unit === 'N' ? kgFromN(limit).toFixed(0) : String(limit));
+    if (value.trim() === '' || !(inUnit >= min && inUnit <= max)) {
+      return setTrouble(`Type a number within ${show(min)}–${show(max)} ${typedUnit}.`);
+    }
+    setTrouble(null);
+    const input: ReadingInput = { kind, of: chosen, hand, value: Number(inUnit.toFixed(2)), onDay };
+    try {
+      await add.mutateAsync({ id: uuid(), input });
+      setValue('');
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error));
+    }
+  }
+  return (
+    <form
+      className="grid gap-3 border-l-4 border-ink bg-white p-3 sm:grid-cols-[1fr_1fr_6rem_7rem_9rem_auto] sm:items-end"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+    >
+      <SelectField label="Measured" value={kind} onChange={(event) => setKind(event.target.value as ReadingKind)}>
+        {READING_KINDS.map((each) => (
+          <option key={each} value={each}>
+            {KIND_WORDS[each]}
+          </option>
+        ))}
+      </SelectField>
+      <SelectField label="of" value={chosen} onChange={(event) => setOf(event.target.value)}>
+        {options.map((each) => (
+          <option key={each}>{each}</option>
+        ))}
+      </SelectField>
+      <SelectField label="Hand" value={hand} onChange={(event) => setHand(event.target.value as Hand)}>
+        {HANDS.map((each) => (
+          <option key={each}>{each}</option>
+        ))}
+      </SelectField>
+      <TextField
+        label={`Value, ${typedUnit}`}
+        inputMode="decimal"
+        value={value}
+        onChange={(event) => setValue(event.target.value)}
+      />
+      <label className="block text-small font-semibold">
+        On
+        <input
+          type="date"
+          className={`${INPUT} mt-1 font-normal`}
+          max={isoToday()}
+          value={onDay}
+          onChange={(event) => setOnDay(event.target.value)}
+        />
+      </label>
+      <Button kind="primary" type="submit" disabled={add.isPending}>
+        Add
+      </Button>
+      {trouble && (
+        <p role="alert" className="text-small font-semibold text-iron sm:col-span-6">
+          {trouble}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,77 @@
+import { type Block, demandOf, HANDS, kgFromN, type Level, type Movement, type Person } from '@clay-pot/core';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { SideMark } from '../../ui/marks.js';
+import { DemandLine } from '../movements/movement-detail.js';
+import { LevelPicture } from '../movements/level-picture.js';
+import { useForWhom } from '../people/use-person.js';
+
+/** What the selected block asks of the athlete in view, with its picture and the way to the load bench. */
+export function BlockDemand({ block, movement, level }: { block: Block; movement: Movement; level: Level }) {
+  const { id } = useParams();
+  const [params] = useSearchParams();
+  const athleteId = params.get('athlete') ?? undefined;
+  const { person, name } = useForWhom(athleteId);
+  const query = new URLSearchParams({
+    movement: movement.id,
+    level: level.id,
+    ...(athleteId && { athlete: athleteId }),
+    ...(id && { sequence: id, block: block.id }),
+  });
+  return (
+    <div className="flex items-center gap-3">
+      <LevelPicture
+        movement={movement}
+        level={level}
+        body={person.body}
+        className="h-22 w-36 shrink-0 border border-line bg-white [--figure-line:1.7px]"
+      />
+      <div className="min-w-0">
+        <Demand person={person} block={block} level={level} />
+        <p className="text-fine text-ink-soft">
+          For {name}.{' '}
+          {level.load.kind !== 'rest' && (
+            <Link className="underline underline-offset-2" to={`/bench?${query}`}>
+              Open on the load bench
+            </Link>
+          )}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function Demand({ person, block, level }: { person: Person; block: Block; level: Level }) {
+  const { load } = level;
+  // Pressing is as hard as the dose says, whatever the level's usual effort is.
+  const asked =
+    load.kind === 'press' && block.dose.effortPercent ? { ...load, effortPercent: block.dose.effortPercent } : load;
+  let demand;
+  try {
+    demand = demandOf(person, { ...level, load: asked });
+  } catch (error) {
+    return (
+      <p className="text-small font-semibold text-iron">{error instanceof Error ? error.message : String(error)}</p>
+    );
+  }
+  const pressed = asked.kind === 'press' ? asked.action : null;
+  return (
+    <>
+      <DemandLine demand={demand} />
+      {pressed && (
+        <p className="flex flex-wrap items-center gap-x-2 text-small figures">
+          {HANDS.map((hand) => {
+            const effort = demand[hand].efforts[0]!;
+            const { unit, source } = effort.capacity;
+            return (
+              <span key={hand}>
+                <SideMark side={hand} />{' '}
+                {unit === 'N' ? `${kgFromN(effort.demand).toFixed(1)} kg` : `${effort.demand.toFixed(1)} N·m`} ({source}
+                )
+              </span>
+            );
+          })}
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,42 @@
+import type { BlockReportInput, DoneSetInput, Ending } from '@clay-pot/contracts';
+import type { Playhead, RecordedCaution, Sequence, StopSign } from '@clay-pot/core';
+import { create } from 'zustand';
+import { createJSONStorage, persist } from 'zustand/middleware';
+import { restfulStorage } from './restful-storage.js';
+
+export type RecordedSet = DoneSetInput & { readonly id: string };
+
+/** A session being led. All that is needed to go on after a reload without the server. */
+export interface Run {
+  readonly id: string;
+  readonly athleteId: string;
+  readonly athleteName: string;
+  readonly sequenceId: string;
+  readonly cautions: readonly RecordedCaution[];
+  /** The sequence with the levels as they are led now: easing on the spot changes it. */
+  readonly sequence: Sequence;
+  readonly startedAt: string;
+  readonly head: Playhead;
+  readonly paused: boolean;
+  readonly sets: readonly RecordedSet[];
+  readonly reports: Readonly<Record<string, BlockReportInput>>;
+  /** Blocks done and not yet rated, in order. */
+  readonly toRate: readonly string[];
+  readonly ended: { readonly ending: Ending; readonly stopSign?: StopSign; readonly at: string } | null;
+}
+
+interface RunState {
+  readonly run: Run | null;
+}
+
+export const useRun = create<RunState>()(
+  persist((): RunState => ({ run: null }), {
+    name: 'clay-pot-run',
+    storage: createJSONStorage(() => restfulStorage),
+    // Whoever comes back finds the clock standing, not running in the background.
+    merge: (stored) => {
+      const { run } = (stored ?? { run: null }) as RunState;
+      return { run: run && { ...run, paused: true } };
+    },
+  }),
+);
