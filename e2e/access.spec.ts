@@ -19,7 +19,8 @@ test('sign-in is accessible', async ({ page }) => {
 });
 
 test('every main view is accessible, and nothing runs over its edge at either size', async ({ coach: page, house }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(240_000);
+  await page.emulateMedia({ reducedMotion: 'reduce' });
   const [sequence] = await house.read<SequenceListItem[]>(page, '/sequences');
   const athleteId = sequence!.athletes[0]!.athleteId;
   const [session] = (await house.read<SessionPage>(page, '/sessions')).items;
@@ -29,6 +30,10 @@ test('every main view is accessible, and nothing runs over its edge at either si
     ['/people/new', /New athlete/],
     [`/people/${athleteId}`, /What was done/],
     ['/movements/strength.palm-lift', /Palm lift/],
+    ['/movements?view=pictures&family=free-motion', /^Movements/],
+    ['/movements/new/edit?from=grip.pinch-hold', /New movement/],
+    [`/bench?athlete=${athleteId}&movement=bearing.palm-support`, /Load bench/],
+    ['/bench?movement=weight.lever-turn-up', /Load bench/],
     ['/sequences', /^Sequences/],
     [`/sequences/${sequence!.id}?athlete=${athleteId}`, /prepare/],
     [`/sequences/${sequence!.id}/sheet?athlete=${athleteId}`, new RegExp(sequence!.title)],

@@ -64,9 +64,9 @@ export function bodyOf(record: BodyRecord | null): { body: Body; estimated: stri
   const reference = REFERENCE_BODIES[sex];
   const estimated: string[] = [];
   if (sex === 'not stated') estimated.push('proportions (mean of women and men)');
-  if (record?.statureCm == null) estimated.push(`stature (${reference.statureM.toFixed(2)} m)`);
-  if (record?.massKg == null) estimated.push(`body mass (${reference.massKg} kg)`);
-  const statureM = record?.statureCm == null ? reference.statureM : record.statureCm / 100;
+  if ((record?.statureCm ?? null) === null) estimated.push(`stature (${reference.statureM.toFixed(2)} m)`);
+  if ((record?.massKg ?? null) === null) estimated.push(`body mass (${reference.massKg} kg)`);
+  const statureM = record?.statureCm ? record.statureCm / 100 : reference.statureM;
   return { body: { sex, statureM, massKg: record?.massKg ?? reference.massKg }, estimated };
 }
 

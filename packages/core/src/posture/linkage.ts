@@ -5,6 +5,8 @@ import { angleAtDeg, chord, corner, distance, minus, plus, type Point, point, RA
 import { PostureError, POSTURE_LIMITS, type SupportPosture } from './posture.js';
 import { centreOfMass, massPoints } from './masses.js';
 import { bisect } from './root.js';
+import { type LowerLink, lowerLink } from './lower-link.js';
+import { cm, supportName, tooFar, tooHigh } from './reach-errors.js';
 
 export interface ClosedChain {
   readonly joints: Joints;
@@ -13,46 +15,6 @@ export interface ClosedChain {
   readonly hipAngleDeg: number;
   readonly distanceM: number;
 }
-
-/** The lowest link, from the support's contact to the hip. */
-interface LowerLink {
-  readonly lengthM: number;
-  /** Joint above the contact point. */
-  readonly riseM: number;
-  /** How far the link's line is turned from the leg's own line, toward the front of the body, in degrees. */
-  readonly offsetDeg: number;
-  readonly called: string;
-}
-
-/** Ankle above the ground when the foot lies on its side, or on its heel, over stature-scaled foot length: working values. */
-const ANKLE_ON_SIDE = 0.18;
-const ANKLE_ON_HEEL = 0.2;
-
-function lowerLink(segments: Segments, { support }: SupportPosture): LowerLink {
-  const { thigh, shank, foot, ankleHeightM, ankleToBallM, kneelHeightM } = segments;
-  const leg = thigh.lengthM + shank.lengthM;
-  switch (support) {
-    case 'knees':
-      return { lengthM: thigh.lengthM, riseM: kneelHeightM, offsetDeg: 0, called: 'thighs' };
-    case 'toes':
-    case 'feet on wall': {
-      // Foot held square to the shank: ball of the foot beyond and in front of the ankle, the whole leg one rigid link.
-      const down = leg + ankleHeightM;
-      const offsetDeg = toDeg(Math.atan2(ankleToBallM, down));
-      return { lengthM: Math.sqrt(down * down + ankleToBallM * ankleToBallM), riseM: 0, offsetDeg, called: 'legs' };
-    }
-    case 'soles':
-      return { lengthM: leg, riseM: ankleHeightM, offsetDeg: 0, called: 'legs' };
-    case 'heels':
-      return { lengthM: leg, riseM: ANKLE_ON_HEEL * foot.lengthM, offsetDeg: 0, called: 'legs' };
-    case 'side of feet':
-      return { lengthM: leg, riseM: ANKLE_ON_SIDE * foot.lengthM, offsetDeg: 0, called: 'legs' };
-    case 'none':
-      return { lengthM: leg, riseM: 0, offsetDeg: 0, called: 'legs' };
-  }
-}
-
-const cm = (metres: number) => `${Math.round(metres * 100)} cm`;
 
 /**
  * Closes the chain from the support to the hands: knees or feet, hip, shoulder, wrist.
@@ -331,19 +293,4 @@ function elbowBetween(segments: Segments, posture: SupportPosture, wrist: Point,
   const elbow = posture.face === 'back' ? mirrored : bent;
   const share = forearm.lengthM / (forearm.lengthM + upperArm.lengthM);
   return elbow ?? plus(wrist, point((shoulder.x - wrist.x) * share, (shoulder.y - wrist.y) * share));
-}
-
-const supportName = ({ support }: SupportPosture) => (support === 'knees' ? 'knees' : 'feet');
-
-function tooFar(posture: SupportPosture, link: LowerLink, nearest: number, also = 'trunk and '): PostureError {
-  const message = `The ${also}${link.called} are too short: the ${supportName(posture)} can be at most ${cm(nearest)} behind the hands.`;
-  return new PostureError('distanceM', message, nearest);
-}
-
-function tooHigh(posture: SupportPosture, link: LowerLink, rise: number, reach: number): PostureError {
-  const raised = rise > 0 ? 'handHeightM' : 'supportHeightM';
-  const nearest = Math.max(0, posture[raised] - (Math.abs(rise) - reach));
-  const what = rise > 0 ? 'the hands' : `the ${supportName(posture)}`;
-  const message = `The trunk and ${link.called} are too short (${cm(reach)}) for this height: lower ${what} to ${cm(nearest)}.`;
-  return new PostureError(raised, message, nearest);
 }

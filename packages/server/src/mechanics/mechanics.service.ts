@@ -89,23 +89,24 @@ export function bodyAlone(body: BodyInput | undefined, today: string): Whose {
   return { person: { ...person, ageYears }, estimated: ageYears === null ? estimated : estimated.slice(0, -1) };
 }
 
-const CHAIN = ['leanDeg', 'hipAngleDeg', 'distanceM'] as const;
+/** In the order in which a posture keeps them when another is given. */
+const CHAIN = ['leanDeg', 'distanceM', 'hipAngleDeg'] as const;
 
-/** The usual posture with what differs. One given field of the chain takes the place of the hip angle, or of the distance. */
+/**
+ * The usual posture with what differs. Two given fields of the chain stand alone; one takes the place of the usual posture's hip angle,
+ * or where that is given, of its distance or lean.
+ */
 export function postureFrom({ from, ...change }: PostureInput): SupportPosture {
   const usual: SupportPosture = USUAL_POSTURES[from];
   const given = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined));
-  const posture: Record<string, unknown> = { ...usual, ...given };
   const changed = CHAIN.filter((field) => field in given);
-  const tooMany = CHAIN.filter((field) => posture[field] !== undefined).length > 2;
-  if (changed.length > 0 && changed.length < 3 && tooMany && posture['support'] !== 'feet on wall') {
-    const replaced = (['hipAngleDeg', 'distanceM', 'leanDeg'] as const).find(
-      (field) => !(field in given) && posture[field] !== undefined,
-    );
-    if (replaced) delete posture[replaced];
-  }
-  if (changed.length === 2) for (const field of CHAIN) if (!(field in given)) delete posture[field];
-  return posture as unknown as SupportPosture;
+  const support = change.support ?? usual.support;
+  const kept = CHAIN.filter((field) => usual[field] !== undefined && !(field in given));
+  const room =
+    changed.length === 0 || support === 'feet on wall' || support === 'none' ? kept.length : 2 - changed.length;
+  const { leanDeg: _lean, hipAngleDeg: _hip, distanceM: _distance, ...rest } = usual;
+  const chain = Object.fromEntries(kept.slice(0, Math.max(0, room)).map((field) => [field, usual[field]]));
+  return { ...rest, ...chain, ...given } as SupportPosture;
 }
 
 export function answerPosture({ person, estimated }: Whose, posture: SupportPosture): PostureAnswer {

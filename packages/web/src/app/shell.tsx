@@ -1,5 +1,5 @@
-import { lazy, Suspense, useMemo, useState } from 'react';
-import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { NavLink, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router';
 import { forgetMe, lastKnownMe, queryClient, useMe, useStoredMovements } from '../api/queries.js';
 import { isProblem, OfflineError, request } from '../api/request.js';
 import { SignInPage } from '../features/sign-in/sign-in-page.js';
@@ -29,6 +29,13 @@ export function Shell() {
   const me = useMe();
   const navigate = useNavigate();
   const { pathname } = useLocation();
+  const way = useNavigationType();
+  // A new page begins at its top; going back finds it where it was left, which the browser sees to.
+  useEffect(() => {
+    if (way !== 'POP') window.scrollTo(0, 0);
+    // Only when the place changes, not with each filter in its address.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [pathname]);
   const [keysShown, setKeysShown] = useState(false);
   const run = useRun((state) => state.run);
   const commands = useMemo<Command[]>(

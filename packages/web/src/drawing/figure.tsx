@@ -1,12 +1,12 @@
-import { type Body, type Figure as FigureData, type HandLoad, type Prop } from '@clay-pot/core';
+import { type Body, type Figure as FigureData, type Prop } from '@clay-pot/core';
 import { type ReactNode, useEffect, useState } from 'react';
 import { BodyDrawing } from './body-drawing.js';
-import { facingTurnDeg, HandFromAbove, HandFromSide, type HandTint, PushFromAbove } from './hand-drawing.js';
+import { HandCloseUp } from './hand-close-up.js';
 
 interface Props {
   body: Body;
   figure: FigureData;
-  /** What it shows, for those who hear the page. */
+  /** What it shows, for those who hear the page; empty where the words beside it say it already. */
   title: string;
   /** Still at the end position unless told to move. */
   animated?: boolean;
@@ -40,8 +40,7 @@ export function Figure({
   const moment = figure.hand.at(share);
   return (
     <svg
-      role="img"
-      aria-label={title}
+      {...(title ? { role: 'img', 'aria-label': title } : { 'aria-hidden': true })}
       viewBox={`${box.x} ${box.y + box.height - height} ${total} ${height}`}
       className={className}
       preserveAspectRatio="xMidYMax meet"
@@ -56,7 +55,7 @@ export function Figure({
       <HandThings figure={figure} share={share} />
       {withHand && (
         <g transform={`translate(${box.x + box.width + 8 + handBox / 2} ${box.y + box.height - handBox / 2 - 3})`}>
-          <HandCloseUp figure={figure} body={body} share={share} size={handBox} />
+          <HandCloseUp figure={figure} share={share} size={handBox} />
         </g>
       )}
     </svg>
@@ -65,6 +64,8 @@ export function Figure({
 
 /** Seconds for the way out and back together. */
 const CYCLE_S = 4;
+/** Slow motion needs no more pictures than film has; a phone’s battery is glad of it. */
+const FRAME_MS = 40;
 
 /** Goes from 0 to 1 and back; stays at 1 when still, or when the viewer wants less motion. */
 export function useBackAndForth(running: boolean): number {
@@ -76,9 +77,13 @@ export function useBackAndForth(running: boolean): number {
       return;
     }
     let frame = 0;
+    let drawn = -FRAME_MS;
     const start = performance.now();
     const tick = (now: number) => {
-      setShare((1 + Math.cos((2 * Math.PI * (now - start)) / 1000 / CYCLE_S)) / 2);
+      if (now - drawn >= FRAME_MS) {
+        drawn = now;
+        setShare((1 + Math.cos((2 * Math.PI * (now - start)) / 1000 / CYCLE_S)) / 2);
+      }
       frame = requestAnimationFrame(tick);
     };
     frame = requestAnimationFrame(tick);
@@ -202,92 +207,4 @@ function HandThings({ figure, share }: { figure: FigureData; share: number }) {
         return <circle key={index} cx={x} cy={y} r={5} fill="#8fbcab" {...EDGE} />;
     }
   });
-}
-
-/** Area that bears, in square centimetres of an adult hand: heel, knuckle line, pads. Working values. */
-const AREA_CM2 = { heel: 26, knuckles: 18, pads: 11 };
-/** The pressure that is shown as the most, N/cm². */
-const MOST_N_CM2 = 14;
-
-/** A hand's tint from its load and how it is spread. */
-export function tintFor({ loadN }: Pick<HandLoad, 'loadN'>, spread: HandTint): HandTint {
-  const share = (part: keyof HandTint) => Math.min(1, (loadN * spread[part]) / AREA_CM2[part] / MOST_N_CM2);
-  return { heel: share('heel'), knuckles: share('knuckles'), pads: share('pads') };
-}
-
-/** The hand by itself: planted hands from above with their pressure, free ones from the side or above. Centred on the origin. */
-export function HandCloseUp({ figure, share, size }: { figure: FigureData; body: Body; share: number; size: number }) {
-  const { hand, load } = figure;
-  const moment = hand.at(share);
-  if (hand.kind === 'planted' && load) {
-    const { contact, facing } = figure.poseAt(1).hand;
-    const sideways = facing === 'inward' || facing === 'outward';
-    const unit = size * (sideways ? 0.165 : 0.19);
-    return (
-      <g>
-        {(['left', 'right'] as const).map((which) => (
-          <g
-            key={which}
-            transform={`translate(${(which === 'left' ? -1 : 1) * size * (facing === 'inward' ? 0.36 : facing === 'outward' ? 0.16 : 0.26)} ${size * 0.08})`}
-          >
-            <g transform={`rotate(${facingTurnDeg(facing, which)}) translate(0 ${unit * 0.8})`}>
-              {load[which].loadN > 0 && (
-                <HandFromAbove
-                  moment={{ ...moment, shape: plantedTop(contact, moment.shape) }}
-                  size={unit}
-                  mirrored={which === 'left'}
-                  palmSeen={contact === 'back of hand'}
-                  tint={tintFor(load[which], load.pressure)}
-                />
-              )}
-            </g>
-            <text
-              y={size * 0.42}
-              textAnchor="middle"
-              fontSize={size * 0.1}
-              fontWeight={700}
-              fill={which === 'left' ? 'var(--color-cobalt)' : 'var(--color-ochre)'}
-              fontFamily="var(--font-display)"
-            >
-              {which === 'left' ? 'L' : 'R'}
-            </text>
-          </g>
-        ))}
-      </g>
-    );
-  }
-  if (hand.kind === 'above') {
-    return (
-      <g transform={`translate(0 ${size * 0.2})`}>
-        <HandFromAbove
-          moment={moment}
-          size={size * 0.3}
-          forearm
-          lever={hand.held !== 'lever' ? null : moment.sideDeg < 0 ? 'little' : 'thumb'}
-        />
-        <PushFromAbove view={hand} size={size * 0.3} />
-      </g>
-    );
-  }
-  return (
-    <g transform={`rotate(${{ ahead: 0, up: -90, down: 90 }[hand.pointing]}) translate(${-size * 0.2} 0)`}>
-      <HandFromSide view={hand} moment={moment} size={size * 0.3} />
-    </g>
-  );
-}
-
-/** What is seen of a planted hand from above. */
-function plantedTop(
-  contact: string,
-  shape: FigureData['hand']['at'] extends (share: number) => infer M
-    ? M extends { shape: infer S }
-      ? S
-      : never
-    : never,
-) {
-  if (contact === 'fist' || contact === 'handle')
-    return { ...shape, knuckleDeg: 80, middleDeg: 100, endDeg: 60, spreadDeg: 0, thumb: -1 };
-  if (contact === 'fingertips')
-    return { ...shape, knuckleDeg: 45, middleDeg: 20, endDeg: 10, spreadDeg: 16, thumb: 0.9 };
-  return { ...shape, knuckleDeg: 0, middleDeg: 0, endDeg: 0, spreadDeg: 14, thumb: 0.9 };
 }

@@ -1,5 +1,5 @@
-import { demandOf, findLevel, type Movement, type Person, type PostureField } from '@clay-pot/core';
-import { useMemo, useState } from 'react';
+import { findLevel, type Movement, type Person } from '@clay-pot/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useAthletes } from '../../api/queries.js';
 import { knownMovement, useLibrary } from '../../store/library.js';
@@ -17,6 +17,7 @@ import { HandResults } from './hand-result.js';
 import { LadderTable } from './ladder-table.js';
 import { SaveLevel } from './save-level.js';
 import {
+  demandAsItStands,
   fieldsOf,
   levelSubject,
   nameOfSubject,
@@ -153,14 +154,11 @@ interface BenchProps {
   set: (change: Record<string, string | null>) => void;
 }
 
-function Bench({ who, subject, movement, levelId, pins, block, set }: BenchProps) {
+function Bench({ who, subject: opened, movement, levelId, pins, block, set }: BenchProps) {
   const { person } = who;
-  const trouble = troubleWith(person, subject);
+  const { subject, lay, latest } = useLaid(opened, (at) => set({ at }));
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const lay = (next: Subject) => {
-    setRefusal(null);
-    set({ at: writeSubject(next) });
-  };
+  const trouble = troubleWith(person, subject);
   if (trouble) {
     return (
       <div role="alert" className="border-l-4 border-iron bg-iron-wash px-4 py-3">
@@ -172,6 +170,10 @@ function Bench({ who, subject, movement, levelId, pins, block, set }: BenchProps
       </div>
     );
   }
+  const take = (next: Subject, why: Refusal | null = null) => {
+    setRefusal(why);
+    if (next !== latest.current) lay(next);
+  };
   const level = movement && levelId ? findLevel(movement, levelId) : undefined;
   const now: Pin = { name: nameOfSubject(subject, level), subject };
   return (
@@ -181,18 +183,18 @@ function Bench({ who, subject, movement, levelId, pins, block, set }: BenchProps
         subject={subject}
         movement={movement}
         levelId={levelId}
-        lay={lay}
+        latest={latest}
+        take={take}
         refusal={refusal}
-        setRefusal={setRefusal}
       />
       <div className="grid content-start gap-5">
-        <HandResults demand={demandOf(person, subject)} />
+        <HandResults demand={demandAsItStands(person, subject)} />
         <FindPanel
           key={subject.load.kind}
           person={person}
           subject={subject}
           fields={fieldsOf(person.body, subject)}
-          found={lay}
+          found={take}
         />
       </div>
       <Part
@@ -212,7 +214,7 @@ function Bench({ who, subject, movement, levelId, pins, block, set }: BenchProps
           now={now}
           pins={pins}
           remove={(index) => set({ pins: writePins(pins.toSpliced(index, 1)) })}
-          take={(pin) => lay(pin.subject)}
+          take={(pin) => take(pin.subject)}
         />
       </Part>
       <Part title="How the load changes" className="min-w-0">
@@ -240,34 +242,72 @@ function Bench({ who, subject, movement, levelId, pins, block, set }: BenchProps
   );
 }
 
+/** How long the bench rests before what lies on it is written into the address. */
+const REST_MS = 250;
+
+/**
+ * What lies on the bench. It changes at once, with each key and each move of a drag; the address follows when the hand rests, and when
+ * the address is changed from elsewhere, what it names is laid instead.
+ */
+function useLaid(opened: Subject, write: (at: string) => void) {
+  const [subject, setSubject] = useState(opened);
+  const latest = useRef(opened);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const writer = useRef(write);
+  writer.current = write;
+  const address = writeSubject(opened);
+  const written = useRef<string | null>(address);
+  useEffect(() => {
+    // What this bench wrote itself comes back late, when the hand may be further on already.
+    if (address === written.current) return;
+    written.current = null;
+    clearTimeout(timer.current);
+    latest.current = opened;
+    setSubject(opened);
+    // Compared by what it says: the same posture read twice from the address is the same.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [address]);
+  useEffect(() => () => clearTimeout(timer.current), []);
+  const lay = (next: Subject) => {
+    latest.current = next;
+    setSubject(next);
+    clearTimeout(timer.current);
+    timer.current = setTimeout(() => {
+      written.current = writeSubject(latest.current);
+      writer.current(written.current);
+    }, REST_MS);
+  };
+  return { subject, lay, latest };
+}
+
 interface LaidProps {
   person: Person;
   subject: Subject;
   movement: Movement | undefined;
   levelId: string | undefined;
-  lay: (subject: Subject) => void;
+  /** What lies there now, even between two pictures of it. */
+  latest: { readonly current: Subject };
+  take: (subject: Subject, refusal?: Refusal | null) => void;
   refusal: Refusal | null;
-  setRefusal: (refusal: Refusal | null) => void;
 }
 
 /** The picture with its handles, and the numbers under it. */
-function Laid({ person, subject, movement, levelId, lay, refusal, setRefusal }: LaidProps) {
+function Laid({ person, subject, movement, levelId, latest, take, refusal }: LaidProps) {
   const posture = postureOfSubject(subject);
   const [view] = useState(plantedView);
   const setNumber = (name: string, value: number) => {
-    const { subject: next, refusal: why } = setField(person, subject, name, value);
-    if (next !== subject) lay(next);
-    setRefusal(why ?? null);
+    const { subject: next, refusal: why } = setField(person, latest.current, name, value);
+    take(next, why ?? null);
+  };
+  const takeWhole = (next: Subject) => {
+    const why = troubleWith(person, next);
+    if (why) take(latest.current, { message: why });
+    else take(next);
   };
   return (
     <div className="grid content-start gap-4">
       {posture ? (
-        <BenchDrawing
-          body={person.body}
-          posture={posture}
-          planted={view}
-          set={(field: PostureField, value) => setNumber(field, value)}
-        />
+        <BenchDrawing body={person.body} posture={posture} planted={view} set={setNumber} />
       ) : (
         movement && levelId && <LevelPicture person={person} movement={movement} levelId={levelId} subject={subject} />
       )}
@@ -278,17 +318,8 @@ function Laid({ person, subject, movement, levelId, lay, refusal, setRefusal }: 
         subject={subject}
         fields={fieldsOf(person.body, subject)}
         setNumber={setNumber}
-        setSubject={(next) => {
-          const why = troubleWith(person, next);
-          if (why) setRefusal({ message: why });
-          else lay(next);
-        }}
-        start={(name) => {
-          const next = postureSubject(name);
-          const why = troubleWith(person, next);
-          if (why) setRefusal({ message: why });
-          else lay(next);
-        }}
+        setSubject={takeWhole}
+        start={(name) => takeWhole(postureSubject(name))}
       />
     </div>
   );

@@ -1,19 +1,10 @@
-import {
-  type Demand,
-  demandOf,
-  figureOf,
-  handLoad,
-  kgFromN,
-  type Movement,
-  type Person,
-  postureFigure,
-} from '@clay-pot/core';
+import { type Demand, figureOf, handLoad, kgFromN, type Movement, type Person, postureFigure } from '@clay-pot/core';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Figure } from '../../drawing/figure.js';
 import { IconButton } from '../../ui/button.js';
 import { plantedView } from './bench-drawing.js';
-import { postureOfSubject, type Subject, troubleWith } from './subject.js';
+import { demandAsItStands, postureOfSubject, type Subject, troubleWith } from './subject.js';
 
 export interface Pin {
   readonly name: string;
@@ -35,14 +26,14 @@ export function Compare({
   take: (pin: Pin) => void;
 }) {
   const columns = [now, ...pins].map((pin) => ({ pin, trouble: troubleWith(person, pin.subject) }));
-  const demands = columns.map(({ pin, trouble }) => (trouble ? null : demandOf(person, pin.subject)));
+  const demands = columns.map(({ pin, trouble }) => (trouble ? null : demandAsItStands(person, pin.subject)));
   return (
     <div className="overflow-x-auto">
       <table className="table-fixed text-small" style={{ width: `${9 + 14 * columns.length}rem` }}>
         <caption className="sr-only">Positions side by side</caption>
         <thead>
           <tr className="align-bottom">
-            <th className="w-36" />
+            <td className="w-36" />
             {columns.map(({ pin, trouble }, index) => (
               <th key={index} className="px-2 text-left">
                 {!trouble && <PinPicture person={person} subject={pin.subject} />}

@@ -1,6 +1,5 @@
 import {
   demandCurve,
-  demandOf,
   type Hand,
   type Person,
   QUANTITIES,
@@ -21,7 +20,7 @@ import {
 } from 'recharts';
 import { shown } from '../../ui/numbers.js';
 import { Choice } from './fields.js';
-import { type MovableField, postureOfSubject, type Subject } from './subject.js';
+import { demandAsItStands, type MovableField, postureOfSubject, type Subject } from './subject.js';
 
 interface Props {
   person: Person;
@@ -54,7 +53,7 @@ export function DemandChart({ person, subject, fields }: Props) {
   const field = fields.find((candidate) => candidate.name === name) ?? fields[0];
   const rows = useMemo(() => (field ? rowsFor(person, subject, field, chosen) : []), [person, subject, field, chosen]);
   if (!field) return null;
-  const demand = demandOf(person, subject);
+  const demand = demandAsItStands(person, subject);
   const now = (hand: Hand) => quantityOf(demand, { quantity: chosen, hand });
   const tick = (value: number) => shown(value, field.step);
   return (
@@ -75,9 +74,9 @@ export function DemandChart({ person, subject, fields }: Props) {
           set={setName}
         />
       </div>
-      <div className="h-64" aria-hidden>
+      <div className="h-64">
         <ResponsiveContainer width="100%" height="100%">
-          <LineChart data={rows} margin={{ top: 8, right: 16, bottom: 22, left: 4 }}>
+          <LineChart accessibilityLayer={false} data={rows} margin={{ top: 8, right: 16, bottom: 22, left: 4 }}>
             <CartesianGrid stroke="var(--color-line)" vertical={false} />
             <XAxis
               dataKey="x"

@@ -119,6 +119,7 @@ export function NumberField({ field, set }: { field: MovableField; set: (value: 
         <input
           className={`${INPUT} w-20! px-2! py-1! figures`}
           inputMode="decimal"
+          aria-label={`${label}, ${unit}`}
           value={typed ?? text}
           aria-invalid={trouble ? true : undefined}
           onChange={(event) => setTyped(event.target.value)}

@@ -21,9 +21,9 @@ function HandResult({ hand, result, momentNm }: { hand: Hand; result: HandDemand
   const { loadN, loadPercentBW, angle, efforts, stretchNm } = result;
   return (
     <section aria-label={`${hand} hand`} className="border-t-4 border-ink pt-2">
-      <h3 className="flex items-center gap-2 text-body">
+      <h2 className="flex items-center gap-2 text-body">
         <SideMark side={hand} /> {hand === 'left' ? 'Left hand' : 'Right hand'}
-      </h3>
+      </h2>
       <p className="display mt-1 text-figure leading-none font-extrabold" data-testid={`load-${hand}`}>
         {loadPercentBW.toFixed(1)}
         <span className="text-body font-semibold"> % BW</span>
@@ -68,16 +68,14 @@ function AngleRow({ label, deg, rangeDeg, source }: { label: string; deg: number
     verdict
   ];
   return (
-    <div className="border-b border-line pb-1">
-      <div className="flex justify-between gap-2">
-        <dt className="text-ink-soft">{label}</dt>
-        <dd className="figures">
-          <b>{deg.toFixed(0)}°</b> of {rangeDeg.toFixed(0)}°
-        </dd>
-      </div>
-      <p className={`text-fine ${look}`}>
+    <div className="flex flex-wrap justify-between gap-x-2 border-b border-line pb-1">
+      <dt className="text-ink-soft">{label}</dt>
+      <dd className="figures">
+        <b>{deg.toFixed(0)}°</b> of {rangeDeg.toFixed(0)}°
+      </dd>
+      <dd className={`w-full text-fine ${look}`}>
         {words}, range {source}
-      </p>
+      </dd>
     </div>
   );
 }

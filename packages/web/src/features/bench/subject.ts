@@ -3,6 +3,7 @@ import {
   checkLoad,
   type Contact,
   CONTACTS,
+  type Demand,
   demandOf,
   type Facing,
   FACINGS,
@@ -18,6 +19,7 @@ import {
   type Person,
   POSTURE_LIMITS,
   POSTURE_NAMES,
+  postureDemand,
   type PostureField,
   PostureError,
   type Stance,
@@ -173,6 +175,12 @@ function settle(body: Body, posture: SupportPosture, field: PostureField, wanted
     }
   }
   return null;
+}
+
+/** What a subject asks of each hand as it stands: an uneven posture loads one more than the other, unlike a level that each takes in turn. */
+export function demandAsItStands(person: Person, subject: Subject): Demand {
+  const posture = postureOfSubject(subject);
+  return posture ? postureDemand(person, posture, handLoad(person.body, posture)) : demandOf(person, subject);
 }
 
 /** Whether a subject can be computed for a person; if not, why. */

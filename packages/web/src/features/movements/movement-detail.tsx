@@ -1,30 +1,14 @@
-import {
-  CAUTIONS,
-  CLIMBS,
-  demandOf,
-  equipmentFor,
-  FAMILIES,
-  figureOf,
-  type Level,
-  leversBetween,
-  type Movement,
-  type Person,
-  printDose,
-  type Rung as RungOfLadder,
-  rungsOf,
-  USUAL_RANGES,
-} from '@clay-pot/core';
+import { CAUTIONS, CLIMBS, FAMILIES, figureOf, type Level, type Movement, type Person } from '@clay-pot/core';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { useAthletes, useRemoveMovement } from '../../api/queries.js';
+import { useRemoveMovement } from '../../api/queries.js';
 import { Figure } from '../../drawing/figure.js';
 import { useOwnMovements } from '../../store/own-movements.js';
 import { Button, ButtonLink } from '../../ui/button.js';
-import { INPUT } from '../../ui/field.js';
-import { loadStep } from '../../ui/marks.js';
 import { useTitle } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
 import { useForWhom } from '../people/use-person.js';
+import { MovementLadder, possibly } from './movement-ladder.js';
 
 /** A movement in full: its picture, what it is for, how to do and watch it, what to mind, and its ladder with what each level asks. */
 export function MovementDetail({ movement }: { movement: Movement }) {
@@ -55,7 +39,7 @@ export function MovementDetail({ movement }: { movement: Movement }) {
         <Lines title="Watch for" lines={movement.faults} />
         {movement.cautions.length > 0 && <Mind movement={movement} />}
       </div>
-      <Ladder
+      <MovementLadder
         movement={movement}
         person={person}
         athleteId={athleteId}
@@ -139,15 +123,6 @@ function MovingPicture({ movement, level, person }: { movement: Movement; level:
   );
 }
 
-/** A value, or why this body has none. */
-function possibly<T>(make: () => T): { value: T | null; trouble: string } {
-  try {
-    return { value: make(), trouble: '' };
-  } catch (error) {
-    return { value: null, trouble: error instanceof Error ? error.message : String(error) };
-  }
-}
-
 function Mind({ movement }: { movement: Movement }) {
   return (
     <section className="border-l-4 border-load-3 bg-amber-wash px-4 py-2">
@@ -189,157 +164,5 @@ function Fact({ name, value }: { name: string; value: string }) {
       <dt className="shrink-0 text-ink-soft">{name}</dt>
       <dd>{value}</dd>
     </div>
-  );
-}
-
-interface LadderProps {
-  movement: Movement;
-  person: Person;
-  athleteId: string | undefined;
-  shownId: string;
-  show: (levelId: string) => void;
-  choose: (athleteId: string) => void;
-}
-
-/** The ladder drawn as one: the easiest rung at the foot, each with what it asks of the person in view. */
-function Ladder({ movement, person, athleteId, shownId, show, choose }: LadderProps) {
-  const athletes = useAthletes();
-  const { value: rungs, trouble } = useMemo(() => possibly(() => rungsOf(person, movement)), [person, movement]);
-  const top = [...movement.ladder].reverse();
-  return (
-    <section className="mt-6">
-      <div className="mb-1 flex flex-wrap items-end justify-between gap-2 border-b-2 border-ink pb-1">
-        <h3 className="text-body">Ladder, easiest at the foot</h3>
-        <select
-          aria-label="Demand for"
-          className={`${INPUT} w-52! py-0.5! text-small`}
-          value={athleteId ?? ''}
-          onChange={(event) => choose(event.target.value)}
-        >
-          <option value="">for an average adult</option>
-          {athletes.data?.map(({ id, name }) => (
-            <option key={id} value={id}>
-              for {name}
-            </option>
-          ))}
-        </select>
-      </div>
-      {trouble && <p className="border-l-4 border-iron bg-iron-wash px-3 py-2 text-small">{trouble}</p>}
-      <ol reversed className="border-l-4 border-ink">
-        {top.map((level, index) => (
-          <Rung
-            key={level.id}
-            movement={movement}
-            level={level}
-            rung={rungs?.find((rung) => rung.level.id === level.id)}
-            person={person}
-            below={top[index + 1]}
-            number={top.length - index}
-            shown={level.id === shownId}
-            show={show}
-            athleteId={athleteId}
-          />
-        ))}
-      </ol>
-    </section>
-  );
-}
-
-interface RungProps {
-  movement: Movement;
-  level: Level;
-  rung: RungOfLadder | undefined;
-  person: Person;
-  below: Level | undefined;
-  number: number;
-  shown: boolean;
-  show: (levelId: string) => void;
-  athleteId: string | undefined;
-}
-
-function Rung({ movement, level, rung, person, below, number, shown, show, athleteId }: RungProps) {
-  const things = equipmentFor(movement, level);
-  const place = [level.posture, level.contact, level.facing].filter((word) => word !== 'none' && word !== 'free');
-  const levers = below ? leversBetween(below, level) : [];
-  const query = new URLSearchParams({
-    movement: movement.id,
-    level: level.id,
-    ...(athleteId && { athlete: athleteId }),
-  });
-  const { value: figure } = useMemo(
-    () => possibly(() => figureOf(person.body, movement, level)),
-    [person, movement, level],
-  );
-  return (
-    <li
-      className={`grid grid-cols-[2rem_minmax(0,1fr)] items-center gap-x-3 gap-y-1 border-b border-line py-2 pr-1 pl-3 lg:grid-cols-[2rem_8rem_minmax(0,1fr)_13rem] ${shown ? 'bg-white' : ''}`}
-    >
-      <span className="display text-lead font-bold">{number}</span>
-      <button
-        type="button"
-        className="hidden lg:block"
-        aria-label={`Show ${level.name}`}
-        aria-pressed={shown}
-        onClick={() => show(level.id)}
-      >
-        {figure && (
-          <Figure
-            body={person.body}
-            figure={figure}
-            title=""
-            withHand={false}
-            className="h-18 w-full [--figure-line:1.7px]"
-          />
-        )}
-      </button>
-      <div>
-        <b>{level.name}</b>
-        <p className="text-small">{level.description}</p>
-        <p className="text-fine text-ink-soft">
-          <span className="inline-block first-letter:uppercase">{place.join(', ')}</span>
-          {things.length > 0 && `; needs ${things.join(', ')}`}
-        </p>
-        {levers.length > 0 && <p className="text-fine text-celadon">Harder by: {levers.join(', ')}</p>}
-      </div>
-      <div className="col-start-2 lg:col-start-auto lg:text-right">
-        {rung && <DemandLine demand={rung.demand} />}
-        <code className="bg-porcelain px-1.5 py-0.5 font-text font-semibold figures">{printDose(level.dose)}</code>
-        <p className="mt-0.5 text-fine text-ink-soft">
-          usual for {USUAL_RANGES[level.dosing].label}; {USUAL_RANGES[level.dosing].source}
-        </p>
-        {level.load.kind !== 'rest' && (
-          <ButtonLink
-            kind="quiet"
-            className="px-1! py-0! text-small! underline underline-offset-2"
-            to={`/bench?${query}`}
-          >
-            On the load bench
-          </ButtonLink>
-        )}
-      </div>
-    </li>
-  );
-}
-
-/** Load, angle and effort of a level in one line; what is not available is said. */
-export function DemandLine({ demand }: { demand: ReturnType<typeof demandOf> }) {
-  const { left, right } = demand;
-  const effort = Math.max(left.effortPercent, right.effortPercent);
-  const parts = [
-    left.loadN > 0 && `${left.loadPercentBW.toFixed(0)} % BW a hand`,
-    left.angle && `${left.angle.deg.toFixed(0)}°`,
-    left.stretchNm > 0 && `${left.stretchNm.toFixed(1)} N·m pull`,
-  ].filter(Boolean);
-  return (
-    <p className="text-small figures">
-      {parts.join(' · ')}
-      {parts.length > 0 && effort > 0 && ' · '}
-      {effort > 0 && (
-        <span className={effort > 100 ? 'font-bold text-iron' : ''}>
-          <span className={`mr-1 inline-block size-2.5 border border-ink/40 ${loadStep(effort)}`} aria-hidden />
-          {effort.toFixed(0)} % effort{effort > 100 && ', not available'}
-        </span>
-      )}
-    </p>
   );
 }

@@ -85,7 +85,7 @@ function Ranges({ readings, person }: { readings: readonly StoredReading[]; pers
 const Head = () => (
   <thead>
     <tr className="border-b border-ink">
-      <th />
+      <td />
       {HANDS.map((hand) => (
         <th key={hand} className="py-1 text-right">
           <SideMark side={hand} />

@@ -1,7 +1,7 @@
 import { type Block, demandOf, HANDS, kgFromN, type Level, type Movement, type Person } from '@clay-pot/core';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { SideMark } from '../../ui/marks.js';
-import { DemandLine } from '../movements/movement-detail.js';
+import { DemandLine } from '../movements/movement-ladder.js';
 import { LevelPicture } from '../movements/level-picture.js';
 import { useForWhom } from '../people/use-person.js';
 

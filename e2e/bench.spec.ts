@@ -1,0 +1,231 @@
+import type { Locator, Page } from '@playwright/test';
+import type { StoredMovement, StoredSequence } from '@clay-pot/contracts';
+import { expect, idIn, openSequence, saved, test } from './house.js';
+
+const load = (page: Page, hand: 'left' | 'right') => page.getByTestId(`load-${hand}`);
+const loadOf = async (page: Page, hand: 'left' | 'right') => Number.parseFloat((await load(page, hand).textContent())!);
+const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
+
+async function dragBy(page: Page, handle: Locator, x: number, y: number): Promise<void> {
+  const box = (await handle.boundingBox())!;
+  const [fromX, fromY] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(fromX, fromY);
+  await page.mouse.down();
+  await page.mouse.move(fromX + x / 2, fromY + y / 2);
+  await page.mouse.move(fromX + x, fromY + y);
+  await page.mouse.up();
+}
+
+test('by mouse: knees and shoulders are dragged, a load is found, positions are compared, a level is kept', async ({
+  coach: page,
+  house,
+}) => {
+  await page.getByRole('link', { name: 'Movements', exact: true }).click();
+  await page.getByLabel('Search movements').fill('palm support');
+  await page.getByRole('link', { name: /^Palm support/ }).click();
+  await page.getByRole('link', { name: 'On the load bench' }).last().click();
+  await page.getByLabel('For whom').selectOption({ label: 'For Callum Reyes-Whitlock' });
+  await expect(page.getByText('For Callum Reyes-Whitlock: male, 178 cm, 80 kg.')).toBeVisible();
+  await expect(page.getByText(/N·m, measured/).first()).toBeVisible();
+
+  const start = await loadOf(page, 'left');
+  await dragBy(page, page.getByRole('slider', { name: 'Shoulders' }), 30, 0);
+  await expect.poll(() => loadOf(page, 'left')).toBeGreaterThan(start + 1);
+  const leaned = await loadOf(page, 'left');
+  await dragBy(page, page.getByRole('slider', { name: 'Knees', exact: true }), -50, 0);
+  await expect.poll(() => loadOf(page, 'left')).toBeGreaterThan(leaned);
+
+  await page.getByLabel('Wanted').fill('22.5');
+  await page.getByLabel('by changing').selectOption({ label: 'Hands from knees or feet' });
+  await page.getByRole('button', { name: 'Find', exact: true }).click();
+  await expect(load(page, 'left')).toContainText('22.5');
+  await page.getByRole('button', { name: 'Pin this one' }).click();
+  await page.getByLabel('Start from').selectOption({ label: 'Plank' });
+  const table = page.getByRole('table', { name: 'Positions side by side' });
+  await expect(table.getByRole('row', { name: /load, % BW/ })).toContainText('22.5');
+  const [now, pinned] = await table
+    .getByRole('row', { name: /load, % BW/ })
+    .getByRole('cell')
+    .allTextContents();
+  expect(Number(now)).toBeGreaterThan(Number(pinned));
+
+  // A reload in the middle loses nothing: all of it stands in the address.
+  await page.waitForURL(/pins=/);
+  await page.reload();
+  await expect(table.getByRole('row', { name: /load, % BW/ })).toContainText('22.5');
+  await table.getByRole('button', { name: 'All fours, changed', exact: true }).click();
+  await expect(load(page, 'left')).toContainText('22.5');
+
+  await page.getByRole('button', { name: 'Keep as a level' }).click();
+  await expect(page.getByRole('alert')).toContainText('Give the level a name');
+  await page.getByLabel('Name of the level').fill('Between all fours and knees back');
+  await page.getByRole('button', { name: 'Keep as a level' }).click();
+  await expect(page.getByRole('heading', { name: 'Palm support, our own' })).toBeVisible();
+  const own = await house.read<StoredMovement>(page, `/movements/${idIn(page)}`);
+  expect(own.movement.ladder.map(({ name }) => name).slice(0, 3)).toEqual([
+    'All fours',
+    'Between all fours and knees back',
+    'Knees back',
+  ]);
+});
+
+test('by keyboard alone: handles move by arrows, numbers are typed, a target is found', async ({ coach: page }) => {
+  await page.keyboard.press('g');
+  await page.keyboard.press('l');
+  await expect(page.getByRole('heading', { name: 'Load bench' })).toBeVisible();
+  const before = await loadOf(page, 'left');
+  const shoulders = page.getByRole('slider', { name: 'Shoulders' });
+  await shoulders.focus();
+  for (let press = 0; press < 4; press++) await page.keyboard.press('ArrowRight');
+  await expect(shoulders).toHaveAttribute('aria-valuetext', '4.0 °');
+  expect(await loadOf(page, 'left')).toBeGreaterThan(before);
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect(shoulders).toHaveAttribute('aria-valuetext', '-1.0 °');
+  await field(page, 'Left hand’s share, of both hands').focus();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('0.7');
+  await page.keyboard.press('Enter');
+  await expect
+    .poll(async () => {
+      const [left, right] = [await loadOf(page, 'left'), await loadOf(page, 'right')];
+      return Number((left / (left + right)).toFixed(2));
+    })
+    .toBe(0.7);
+  await page.getByLabel('Wanted').focus();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('30');
+  await page.keyboard.press('Enter');
+  await expect(load(page, 'left')).toContainText('30.0');
+});
+
+test('what cannot be is refused in words, and nothing is lost', async ({ coach: page }) => {
+  await page.goto('/bench?at=nonsense&movement=nothing&athlete=');
+  await expect(page.getByRole('heading', { name: 'Load bench' })).toBeVisible();
+  await page.getByLabel('Start from').selectOption({ label: 'Plank' });
+  const distance = field(page, 'Hands from knees or feet, m');
+  const plank = await distance.inputValue();
+  await distance.fill('far');
+  await distance.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Must be within 0–3 m.');
+  await distance.press('Escape');
+  await expect(distance).toHaveValue(plank);
+  await distance.fill('2.9');
+  await distance.press('Enter');
+  await expect(page.getByText(/trunk and legs are too short.*Took the nearest/)).toBeVisible();
+  expect(Number(await distance.inputValue())).toBeLessThan(1.5);
+  await page.getByLabel('Wanted').fill('95');
+  await page.getByRole('button', { name: 'Find', exact: true }).click();
+  await expect(page.getByText(/alone cannot give that. Nearest: \d/)).toBeVisible();
+  await page.getByLabel('Wanted').fill('much');
+  await page.getByRole('button', { name: 'Find', exact: true }).click();
+  await expect(page.getByText('Type a number within 0–200 % of body weight.')).toBeVisible();
+});
+
+test('an athlete without measures is computed for, and what is estimated is said', async ({ coach: page }) => {
+  await page.goto('/people/new');
+  await page.getByLabel('Name', { exact: true }).fill('Nobody Measured');
+  await page.getByRole('button', { name: 'Add athlete' }).click();
+  await expect(page.getByText('Nothing measured yet')).toBeVisible();
+  await page.getByRole('link', { name: 'Load bench' }).last().click();
+  await expect(page.getByText(/Estimated: proportions.*stature.*body mass.*age/)).toBeVisible();
+  await expect(page.getByText(/N·m, estimated/).first()).toBeVisible();
+  await page.goBack();
+  await page.getByRole('button', { name: 'Add a reading' }).click();
+  await page.getByLabel('Measured', { exact: true }).selectOption({ label: 'most strength' });
+  await page.getByLabel('of', { exact: true }).selectOption({ label: 'wrist flexion' });
+  await page.getByLabel('Value, N·m').fill('9000');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('within 0.1–150 N·m');
+  await page.getByLabel('Value, N·m').fill('11.5');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByText('1 readings, the newest first')).toBeVisible();
+  await page.getByRole('link', { name: 'Load bench' }).last().click();
+  await expect(page.getByText(/of 11.5 N·m, measured/)).toBeVisible();
+});
+
+test('from a block to the bench and back: the block takes the level that was made for it', async ({
+  coach: page,
+  house,
+}) => {
+  await openSequence(page, 'Lantern class, twenty minutes');
+  const id = idIn(page);
+  await page.getByLabel('Search the shelf').fill('shift to one hand');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  const row = page.getByRole('listitem', { name: /Shift to one hand/ });
+  await expect(row.getByText(/% BW a hand/)).toBeVisible();
+  await row.getByRole('link', { name: 'Open on the load bench' }).click();
+  await page.getByLabel('Wanted').fill('27');
+  await page.getByLabel('by changing').selectOption({ label: 'Left hand’s share' });
+  await page.getByRole('button', { name: 'Find', exact: true }).click();
+  await expect(load(page, 'left')).toContainText('27.0');
+  await page.getByLabel('Name of the level').fill('Two thirds over');
+  await page.getByRole('button', { name: 'Keep, and use it in the block' }).click();
+  await expect(page.getByLabel('Title')).toHaveValue('Lantern class, twenty minutes');
+  await expect(page.getByRole('listitem', { name: /Shift to one hand, our own/ })).toContainText('Two thirds over');
+  const { document } = await house.read<StoredSequence>(page, `/sequences/${id}`);
+  expect(document.blocks.some(({ movementId }) => /^[0-9a-f-]{36}$/.test(movementId))).toBe(true);
+});
+
+test('weights, edges and hangs lie on the bench as well, and the small sums work both ways', async ({
+  coach: page,
+}) => {
+  await page.goto('/bench?movement=edge.lift-open&level=deep');
+  await page.getByLabel('Wanted').fill('40');
+  await page.getByRole('button', { name: 'Find', exact: true }).click();
+  await expect(page.getByText(/^Weight: [\d.]+ kg\.$/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'left hand' })).toContainText('40 %');
+  await expect(page.getByRole('table', { name: /Levels of Edge lift/ }).getByRole('row')).toHaveCount(4);
+  const effort = page.getByLabel('Effort', { exact: true });
+  const kilograms = page.getByLabel('is', { exact: true }).first();
+  await effort.fill('50');
+  const half = Number(await kilograms.inputValue());
+  await kilograms.fill((half / 2).toFixed(2));
+  await kilograms.blur();
+  await expect(effort).toHaveValue('25');
+  await effort.fill('900');
+  await expect(page.getByText('Must be within 1–150 %.')).toBeVisible();
+});
+
+test('a studio writes its own movement: a ladder that does not rise cannot be kept', async ({ coach: page }) => {
+  await page.goto('/movements/bearing.fist-support');
+  await page.getByRole('link', { name: 'Copy and change' }).click();
+  await page.getByLabel('Name', { exact: true }).first().fill('Fist support on the jetty');
+  const keep = page.getByRole('button', { name: 'Keep', exact: true });
+  await expect(keep).toBeEnabled();
+  await page.getByRole('button', { name: 'Level 1 up the ladder' }).click();
+  await expect(page.getByRole('status').first()).toContainText('hand load does not rise');
+  await expect(keep).toBeDisabled();
+  await page.getByRole('button', { name: 'Level 1 up the ladder' }).click();
+  await page.getByRole('button', { name: 'Add a harder level' }).click();
+  await expect(page.getByRole('status').first()).toContainText('does not rise');
+  await field(page, 'Shoulders in front of the hands, °').last().fill('15');
+  await page.keyboard.press('Enter');
+  await expect(keep).toBeEnabled();
+  await keep.click();
+  await expect(page.getByRole('heading', { name: 'Fist support on the jetty' })).toBeVisible();
+  await expect(page.getByText('Harder by: shoulders further forward')).toBeVisible();
+  await page.getByRole('button', { name: 'Take off the shelf' }).click();
+  await expect(page.getByRole('link', { name: /Fist support on the jetty/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByRole('link', { name: /Fist support on the jetty/ })).toBeVisible();
+});
+
+test('the picture moves, holds still on request, and stays still for whoever wants less motion', async ({
+  coach: page,
+}) => {
+  await page.goto('/movements/rock.palm-fore-aft');
+  const picture = page.getByRole('img', { name: 'Palm rocks, fore and aft, Hands on a table' });
+  const moves = async () => {
+    const before = await picture.innerHTML();
+    await page.waitForTimeout(400);
+    return (await picture.innerHTML()) !== before;
+  };
+  expect(await moves()).toBe(true);
+  await page.getByRole('button', { name: 'Hold still' }).click();
+  expect(await moves()).toBe(false);
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.reload();
+  await expect(picture).toBeVisible();
+  expect(await moves()).toBe(false);
+});
