@@ -143,6 +143,18 @@ test('an athlete without measures is computed for, and what is estimated is said
   await expect(page.getByText(/of 11.5 N·m, measured/)).toBeVisible();
 });
 
+test('who is not cleared is told so before any number, on the bench and beside the ladder', async ({ coach: page }) => {
+  await page.goto('/bench?movement=bearing.palm-support');
+  await page.getByLabel('For whom').selectOption({ label: 'For Hana Kobler' });
+  const note = page.getByRole('note', { name: 'Cautions for Hana Kobler' });
+  await expect(note).toContainText('Not before clearance. Numbness or tingling');
+  await page.getByLabel('Movement', { exact: true }).selectOption({ label: 'Wrist circles' });
+  await expect(note).toHaveCount(0);
+  await page.goto('/movements/strength.fist-to-back');
+  await page.getByLabel('Demand for').selectOption({ label: 'for Mirela Danko' });
+  await expect(page.getByRole('note')).toContainText('Loaded flexion: not with a sore or recently sprained wrist.');
+});
+
 test('from a block to the bench and back: the block takes the level that was made for it', async ({
   coach: page,
   house,

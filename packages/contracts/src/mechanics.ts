@@ -61,8 +61,10 @@ const USUAL = Object.keys(USUAL_POSTURES);
  * follows; giving one of them replaces the one of the usual posture that follows from it.
  */
 export class PostureInput {
-  @IsIn(USUAL, oneOf(USUAL))
-  from: UsualPosture;
+  /** May be left out when `support` says what the body rests on: then the usual posture of that support is meant. */
+  @ValidateIf((posture: PostureInput) => posture.from !== undefined || posture.support === undefined)
+  @IsIn(USUAL, { message: `must be one of ${USUAL.join(', ')}; or give a support` })
+  from?: UsualPosture;
 
   @MayBeAbsent()
   @IsIn(SUPPORTS, oneOf(SUPPORTS))

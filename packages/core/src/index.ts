@@ -20,6 +20,7 @@ export * from './movement/check-movement.js';
 export * from './movement/climb.js';
 export * from './movement/figure.js';
 export * from './movement/figure-hand.js';
+export * from './movement/form-checklist.js';
 export * from './movement/levers.js';
 export * from './movement/load.js';
 export * from './movement/movement.js';

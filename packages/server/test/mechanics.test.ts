@@ -33,6 +33,30 @@ describe('POST /mechanics/posture', () => {
     expect([tied.body.distanceM, tied.body.hipAngleDeg].map((value) => Number(value.toFixed(6)))).toEqual([0.6, 110]);
   });
 
+  test('a support alone means its usual posture; everything of a posture can be told', async () => {
+    const support = await ask('posture', { body: MAN, posture: { support: 'toes', leanDeg: 10 } });
+    const named = await ask('posture', { body: MAN, posture: { from: 'plank', leanDeg: 10 } });
+    expect(support.body).toEqual(named.body);
+    const told = await ask('posture', {
+      body: MAN,
+      posture: {
+        support: 'knees',
+        contact: 'fist',
+        facing: 'inward',
+        leanDeg: 5,
+        hipAngleDeg: 120,
+        handHeightM: 0.1,
+        supportHeightM: 0.05,
+        elbowBendDeg: 20,
+        leftShare: 0.6,
+      },
+    });
+    expect(told.status).toBe(200);
+    expect(told.body.left.loadN / told.body.right.loadN).toBeCloseTo(1.5, 9);
+    expect(told.body.wristAngleDeg).toBe(0);
+    expect(told.body.freeBodyResidual).toBeLessThan(1e-9);
+  });
+
   test('what is not told is taken from a reference person and named', async () => {
     const { body } = await ask('posture', { posture: { from: 'plank' } });
     expect(body.body).toEqual({ sex: 'not stated', statureM: 1.738, massKg: 67.5 });
@@ -66,6 +90,7 @@ describe('POST /mechanics/posture', () => {
     [{ posture: { from: 'plank', colour: 'red' } }, '/posture/colour', 'not a known field'],
     [{ posture: { from: 'plank', leanDeg: 'skewed' } }, '/posture/leanDeg', 'within -60–60'],
     [{}, '/posture', 'must be a posture'],
+    [{ posture: {} }, '/posture/from', 'or give a support'],
   ])('%j is refused at its field', async (question, pointer, words) => {
     const { status, body } = await coach.ask('POST', '/mechanics/posture', question);
     expect(status).toBe(422);

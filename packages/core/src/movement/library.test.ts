@@ -7,6 +7,7 @@ import { unusualInDose } from '../dose/usual-ranges.js';
 import { checkFit } from '../sequence/check-sequence.js';
 import type { Sex } from '../posture/body.js';
 import { flatSteps } from './climb.js';
+import { FORM } from './form-checklist.js';
 import { leversBetween } from './levers.js';
 import { checkLoad } from './load.js';
 import { LIBRARY, shippedMovement } from './library/index.js';
@@ -59,6 +60,16 @@ describe('the shipped library', () => {
       }
     },
   );
+
+  test('whatever bears on palm or fingertips is watched by the form checklist', () => {
+    const checklist: string[] = Object.values(FORM);
+    const bearing = LIBRARY.filter(({ ladder }) =>
+      ladder.some(({ loading, contact }) => loading === 'planted' && /palm|fingertips/.test(contact)),
+    );
+    expect(bearing.length).toBeGreaterThan(25);
+    for (const { id, faults } of bearing)
+      expect([id, faults.some((fault) => checklist.includes(fault))]).toEqual([id, true]);
+  });
 
   test('a ladder whose levels stand in the wrong order is found, with both numbers', () => {
     const support = shippedMovement('bearing.palm-support')!;

@@ -1,5 +1,5 @@
 import { USUAL_HAND } from './hand-contact.js';
-import type { SupportPosture } from './posture.js';
+import type { Support, SupportPosture } from './posture.js';
 
 /** What every posture starts from: flat palms on the floor, arms straight, both hands alike. */
 const BASE: SupportPosture = {
@@ -35,6 +35,17 @@ export const USUAL_POSTURES = {
   handstand: { ...BASE, support: 'none', leanDeg: 0, hipAngleDeg: 180 },
 } as const satisfies Record<string, SupportPosture>;
 export type UsualPosture = keyof typeof USUAL_POSTURES;
+
+/** The usual posture of what the body rests on, where no other is named. */
+export const USUAL_OF_SUPPORT: Record<Support, UsualPosture> = {
+  knees: 'allFours',
+  toes: 'plank',
+  soles: 'tableLean',
+  heels: 'reversePlank',
+  'side of feet': 'sideSupport',
+  'feet on wall': 'wallHandstand',
+  none: 'handstand',
+};
 
 /** What they are called where one is chosen. */
 export const POSTURE_NAMES: Record<UsualPosture, string> = {

@@ -1,4 +1,4 @@
-import { findLevel, type MovementLookup } from '../movement/movement.js';
+import { findLevel, type Level, type Movement, type MovementLookup } from '../movement/movement.js';
 import type { Sequence } from '../sequence/sequence.js';
 import { CAUTIONS, type CautionId, forbidsLoading, type RecordedCaution } from './cautions.js';
 
@@ -39,6 +39,26 @@ export function cautionFindings(
     }
   }
   return findings;
+}
+
+/** What speaks against, or asks for care with, one level of a movement for somebody. */
+export interface LevelConcerns {
+  /** Advice of uncleared referrals: this level loads the hand and must wait. */
+  readonly stops: readonly string[];
+  /** The movement's own cautions that say to leave it out. */
+  readonly avoid: readonly string[];
+  readonly care: readonly string[];
+}
+
+/** As `cautionFindings`, for one level by itself. */
+export function concernsOf(movement: Movement, level: Level, cautions: readonly RecordedCaution[]): LevelConcerns {
+  const own = movement.cautions.filter((note) => cautions.some(({ caution }) => note.concerns.includes(caution)));
+  const loads = level.loading !== 'unloaded';
+  return {
+    stops: loads ? cautions.filter(forbidsLoading).map(({ caution }) => CAUTIONS[caution].advice) : [],
+    avoid: own.filter(({ avoid }) => avoid).map(({ text }) => text),
+    care: own.filter(({ avoid }) => !avoid).map(({ text }) => text),
+  };
 }
 
 function loadingOf(movementId: string, levelId: string, lookup: MovementLookup) {

@@ -3,7 +3,7 @@ import { shippedMovement } from '../movement/library/index.js';
 import { findLevel } from '../movement/movement.js';
 import { type Phase, type Sequence, USUAL_PACING } from '../sequence/sequence.js';
 import { ageOn, CAUTION_IDS, CAUTIONS, cautionsOn, forbidsLoading } from './cautions.js';
-import { cautionFindings } from './clearance.js';
+import { concernsOf, cautionFindings } from './clearance.js';
 import { adviseOnDiscomfort, DISCOMFORT_WORDS, STOP_RULES, STOP_SIGN_IDS } from './discomfort.js';
 
 function sequenceOf(...blocks: [Phase, string, string][]): Sequence {
@@ -98,5 +98,31 @@ describe('discomfort', () => {
     const rules = STOP_RULES.join(' ');
     for (const words of ['Stop if it hurts', 'licensed practitioner', 'Local rules come first'])
       expect(rules).toContain(words);
+  });
+});
+
+describe('one level for one person', () => {
+  const lift = shippedMovement('strength.palm-lift')!;
+  test('an uncleared referral stops every level that loads, forearms too, and no free motion', () => {
+    const numb = [{ caution: 'numbness' as const }];
+    expect(concernsOf(lift, lift.ladder[0], numb).stops).toEqual([CAUTIONS.numbness.advice]);
+    const forearms = shippedMovement('bearing.forearm-support')!;
+    expect(concernsOf(forearms, forearms.ladder[0], numb).stops).toHaveLength(1);
+    const circles = shippedMovement('free.wrist-circles')!;
+    expect(concernsOf(circles, circles.ladder[0], numb).stops).toEqual([]);
+    const cleared = [{ caution: 'numbness' as const, clearedOn: '2026-05-01', clearedBy: 'Dr Somebody' }];
+    expect(concernsOf(lift, lift.ladder[0], cleared).stops).toEqual([]);
+  });
+
+  test('the movement’s own cautions are told apart: what to leave out, what to do with care', () => {
+    const back = shippedMovement('strength.fist-to-back')!;
+    const { avoid, care } = concernsOf(back, back.ladder[0], [{ caution: 'past-sprain' }]);
+    expect(avoid).toEqual(['Loaded flexion: not with a sore or recently sprained wrist.']);
+    expect(care).toHaveLength(1);
+    expect(concernsOf(lift, lift.ladder[0], [{ caution: 'hypermobility' }])).toEqual({
+      stops: [],
+      avoid: [],
+      care: [],
+    });
   });
 });

@@ -23,6 +23,7 @@ import {
   type PostureLoad,
   solvePosture,
   type SupportPosture,
+  USUAL_OF_SUPPORT,
   USUAL_POSTURES,
 } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
@@ -97,7 +98,7 @@ const CHAIN = ['leanDeg', 'distanceM', 'hipAngleDeg'] as const;
  * or where that is given, of its distance or lean.
  */
 export function postureFrom({ from, ...change }: PostureInput): SupportPosture {
-  const usual: SupportPosture = USUAL_POSTURES[from];
+  const usual: SupportPosture = USUAL_POSTURES[from ?? USUAL_OF_SUPPORT[change.support!]];
   const given = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined));
   const changed = CHAIN.filter((field) => field in given);
   const support = change.support ?? usual.support;

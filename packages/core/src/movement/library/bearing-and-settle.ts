@@ -1,3 +1,4 @@
+import { FORM } from '../form-checklist.js';
 import type { Movement } from '../movement.js';
 import { caution, level, move, body, rest, BEND } from './writing.js';
 
@@ -9,7 +10,7 @@ export const BEARING_HOLDS: readonly Movement[] = [
     purpose: 'Bears a growing share of body weight on well-set hands: the posture most practices train for.',
     howTo: ['Spread the fingers, index knuckle down, pads drawing inward.', 'Push the floor away and stay.'],
     cues: ['Floor away', 'Pads grip', 'Breathe'],
-    faults: ['Index knuckle lifts', 'Shoulders sink', 'Held breath'],
+    faults: [FORM.knuckle, FORM.shoulders, FORM.breath],
     cautions: [
       caution('On fists or forearms instead while palms hurt.', 'past-sprain', 'arthritis', 'tendon-pain'),
       caution('Keep split skin off the floor.', 'skin-splits'),

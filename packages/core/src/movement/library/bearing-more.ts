@@ -1,8 +1,8 @@
 import type { Contact, Facing } from '../../anatomy/support.js';
+import { FORM } from '../form-checklist.js';
 import type { Movement } from '../movement.js';
 import {
   BUILD_UP,
-  FORM,
   GROWING_FINGERS,
   NO_BREATH_HOLD,
   NO_FINGER_LOAD,
@@ -298,21 +298,21 @@ export const BEARING_MORE: readonly Movement[] = [
     [
       level(
         ['knees', 'On the knees', 'Hips straight.'],
-        ['knees back', 'none', 'free', 'unloaded'],
+        ['knees back', 'none', 'free', 'resisted'],
         body('kneePlank'),
         'bearing-holds',
         '2x15s rest20',
       ),
       level(
         ['plank', 'On the toes', 'One line.'],
-        ['plank', 'none', 'free', 'unloaded'],
+        ['plank', 'none', 'free', 'resisted'],
         body('plank'),
         'bearing-holds',
         '2x25s rest30',
       ),
       level(
         ['long', 'On the toes, longer', 'Slow breaths throughout.'],
-        ['plank', 'none', 'free', 'unloaded'],
+        ['plank', 'none', 'free', 'resisted'],
         body('plank'),
         'bearing-holds',
         '2x40s rest40',

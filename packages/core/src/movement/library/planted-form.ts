@@ -1,16 +1,5 @@
 import { avoid, caution } from './writing.js';
 
-/** The form checklist of a planted hand, as faults to watch for. */
-export const FORM = {
-  knuckle: 'Index knuckle lifts',
-  shoulders: 'Shoulders sink toward the ears',
-  pads: 'Finger pads stop pressing and the hand slips',
-  elbows: 'Elbows give way',
-  breath: 'Held breath',
-  shake: 'A shake that grows',
-  fingers: 'Fingers slide together',
-} as const;
-
 export const BUILD_UP = caution(
   'Begin two levels below what feels possible; ask again the next morning.',
   'tendon-pain',

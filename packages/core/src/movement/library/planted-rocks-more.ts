@@ -1,5 +1,6 @@
+import { FORM } from '../form-checklist.js';
 import type { Movement } from '../movement.js';
-import { BUILD_UP, FORM, NO_END_RANGE, NO_LOADED_FLEXION, SKIN, SORE } from './planted-form.js';
+import { BUILD_UP, NO_END_RANGE, NO_LOADED_FLEXION, SKIN, SORE } from './planted-form.js';
 import { body, caution, level, movement } from './writing.js';
 
 const ON_MAT = {
@@ -342,7 +343,7 @@ export const PLANTED_ROCKS_MORE: readonly Movement[] = [
     {
       howTo: ['All fours, hands tented on the pads, thumbs too.', 'Rock fore and aft without the tent sinking.'],
       cues: ['All five pads', 'No joint bends backward'],
-      faults: ['Tip joints collapse', 'The thumb does nothing'],
+      faults: [FORM.shoulders, 'Tip joints collapse', 'The thumb does nothing'],
       cautions: [
         BUILD_UP,
         SKIN,

@@ -1,3 +1,4 @@
+import { FORM } from '../form-checklist.js';
 import type { Movement } from '../movement.js';
 import { avoid, caution, level, body } from './writing.js';
 
@@ -21,7 +22,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
       'Push the floor away all the time.',
     ],
     cues: ['Finger pads grip the floor', 'Shoulders away from the ears', 'Travel, do not drop'],
-    faults: ['Index knuckle lifts', 'Elbow buckles', 'Shoulders sink'],
+    faults: [FORM.knuckle, FORM.elbows, FORM.shoulders],
     cautions: [NOT_PAST, ON_THE_FLOOR],
     trains: ['wrist flexors', 'finger flexors', 'shoulder girdle'],
     motions: ['wrist extension', 'shoulder support'],
@@ -79,7 +80,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
       'Both palms stay whole on the floor.',
     ],
     cues: ['Feel the edge of each hand in turn', 'Ribs move, hips follow'],
-    faults: ['Thumb side lifts', 'Elbow bends on the loaded side'],
+    faults: [FORM.knuckle, 'Thumb side lifts', 'Elbow bends on the loaded side'],
     cautions: [NOT_PAST, ON_THE_FLOOR],
     trains: ['radial deviators', 'ulnar deviators', 'shoulder girdle'],
     motions: ['radial deviation', 'ulnar deviation', 'wrist extension'],
@@ -122,7 +123,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     purpose: 'Visits the whole circle under a share of body weight.',
     howTo: ['Hands planted, draw a circle with the shoulders over them.', 'As round behind as in front.'],
     cues: ['Weight travels around the rim of the palm', 'Elbows straight'],
-    faults: ['Skips the stiff side', 'Knuckles lift in front'],
+    faults: [FORM.knuckle, 'Skips the stiff side', 'Knuckles lift in front'],
     cautions: [NOT_PAST, ON_THE_FLOOR],
     trains: ['wrist flexors', 'wrist extensors', 'radial deviators', 'ulnar deviators', 'shoulder girdle'],
     motions: ['wrist extension', 'radial deviation', 'ulnar deviation', 'shoulder support'],
@@ -168,7 +169,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     purpose: 'Long end of the finger and wrist flexors under light weight.',
     howTo: ['Turn the fingers toward the knees.', 'Sit the hips back until the stretch begins, then return.'],
     cues: ['Heels of the hands down', 'Lean back is what raises it'],
-    faults: ['Heels lift and the stretch is lost', 'Elbows twist'],
+    faults: ['Heels lift and the stretch is lost', 'Elbows twist', FORM.pads],
     cautions: [NOT_PAST, ON_THE_FLOOR, avoid('Out at the first tingling.', 'numbness', 'pregnancy')],
     trains: ['wrist flexors', 'finger flexors'],
     motions: ['wrist extension', 'supination'],
@@ -265,7 +266,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
       'Roll the weight from the index knuckles to the little-finger knuckles.',
     ],
     cues: ['Wrist straight as a post', 'Squeeze the fist'],
-    faults: ['Wrist buckles', 'Only the outer knuckles touch'],
+    faults: ['Wrist buckles', FORM.shoulders, 'Only the outer knuckles touch'],
     cautions: [ON_THE_FLOOR, caution('Use a folded mat under sore knuckles.', 'arthritis')],
     trains: ['wrist extensors', 'wrist flexors', 'finger flexors'],
     motions: ['radial deviation', 'ulnar deviation', 'finger flexion'],

@@ -1,7 +1,7 @@
+import { FORM } from '../form-checklist.js';
 import type { Movement } from '../movement.js';
 import {
   BUILD_UP,
-  FORM,
   GROWING_FINGERS,
   NO_BREATH_HOLD,
   NO_END_RANGE,
@@ -167,7 +167,7 @@ export const PLANTED_STRENGTH_MORE: readonly Movement[] = [
         'Lower with control.',
       ],
       cues: ['Thumb and index share', 'The outer edge stays'],
-      faults: ['Thumb does nothing', 'Tip joints collapse'],
+      faults: [FORM.knuckle, 'Thumb does nothing', 'Tip joints collapse'],
       cautions: [...BEARS, GROWING_FINGERS, NO_FINGER_LOAD],
     },
     {

@@ -1,3 +1,4 @@
+import { FORM } from '../form-checklist.js';
 import type { Movement } from '../movement.js';
 import { avoid, caution, level, move, body, FINGERS } from './writing.js';
 
@@ -22,7 +23,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       'Lower slower than you lift.',
     ],
     cues: ['Knuckles heavy, heels light', 'Same height left and right', 'Lower in two or three seconds'],
-    faults: ['Index knuckle lifts too', 'Elbows bend to help', 'Drops back down'],
+    faults: [FORM.knuckle, 'Elbows bend to help', 'Drops back down'],
     cautions: [BUILD_UP, NO_BREATH_HOLD, SKIN],
     trains: ['wrist flexors', 'finger flexors', 'hand intrinsics'],
     motions: ['wrist flexion', 'finger flexion'],
@@ -79,7 +80,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       'Stay, breathing, until the time is up or a knuckle lifts.',
     ],
     cues: ['A finger’s breadth is enough', 'Breathe', 'Stop when the shake grows'],
-    faults: ['A knuckle lifts', 'Held breath', 'Shake that grows'],
+    faults: [FORM.knuckle, FORM.breath, FORM.shake],
     cautions: [BUILD_UP, NO_BREATH_HOLD, SKIN],
     trains: ['wrist flexors', 'finger flexors', 'hand intrinsics'],
     motions: ['wrist flexion', 'finger flexion'],
@@ -122,7 +123,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     purpose: 'Lifts each finger from a planted hand: the extensors that gripping forgets.',
     howTo: ['Palm planted.', 'Lift one finger, the others press down. Thumb to little finger is one repetition.'],
     cues: ['Small and clean', 'Others press'],
-    faults: ['Palm tips', 'Neighbour finger comes along'],
+    faults: ['Palm tips', FORM.knuckle, 'Neighbour finger comes along'],
     cautions: [SKIN, caution('Without weight on the hand when joints are sore.', 'arthritis')],
     trains: ['finger extensors', 'hand intrinsics', 'thumb muscles'],
     motions: ['finger extension', 'thumb extension'],
@@ -168,7 +169,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     purpose: 'From flat hand to domed fingertips and back under load.',
     howTo: ['Plant the flat hand.', 'Draw the fingertips in until the palm leaves the floor.', 'Lower with control.'],
     cues: ['Dome the hand', 'No finger joint bends backward'],
-    faults: ['Tip joints collapse', 'Thumb does nothing'],
+    faults: ['Tip joints collapse', FORM.shoulders, 'Thumb does nothing'],
     cautions: [
       BUILD_UP,
       SKIN,
@@ -227,7 +228,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     purpose: 'Rolls the load from palm to knuckle line to fingertips and back.',
     howTo: ['From the flat palm lift the heel, then the knuckle line, until the pads carry.', 'Unroll the same way.'],
     cues: ['One ridge after the other', 'No jump'],
-    faults: ['Jumps from palm to tips', 'Elbows bend'],
+    faults: ['Jumps from palm to tips', FORM.elbows],
     cautions: [BUILD_UP, SKIN, caution('No maximal finger loading.', 'under-18')],
     trains: ['wrist flexors', 'finger flexors', 'hand intrinsics'],
     motions: ['wrist flexion', 'finger flexion'],

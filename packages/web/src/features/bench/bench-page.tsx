@@ -6,6 +6,7 @@ import { knownMovement, useLibrary } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { Page, Part } from '../../ui/page.js';
+import { Minding } from '../people/minding.js';
 import { type ForWhom, useForWhom } from '../people/use-person.js';
 import { BenchDrawing, plantedView } from './bench-drawing.js';
 import { Calculators } from './calculators.js';
@@ -68,6 +69,11 @@ export default function BenchPage() {
       actions={<Choices athleteId={athleteId} movement={movement} set={set} />}
     >
       <WhoLine who={who} />
+      <Minding
+        athleteId={athleteId}
+        movement={movement}
+        level={movement && levelId ? findLevel(movement, levelId) : undefined}
+      />
       <Bench
         who={who}
         subject={subject}
@@ -174,6 +180,15 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
     setRefusal(why);
     if (next !== latest.current) lay(next);
   };
+  const setNumber = (name: string, value: number) => {
+    const { subject: next, refusal: why } = setField(person, latest.current, name, value);
+    take(next, why ?? null);
+  };
+  const takeWhole = (next: Subject) => {
+    const why = troubleWith(person, next);
+    if (why) take(latest.current, { message: why });
+    else take(next);
+  };
   const level = movement && levelId ? findLevel(movement, levelId) : undefined;
   const now: Pin = { name: nameOfSubject(subject, level), subject };
   return (
@@ -183,11 +198,10 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
         subject={subject}
         movement={movement}
         levelId={levelId}
-        latest={latest}
-        take={take}
+        setNumber={setNumber}
         refusal={refusal}
       />
-      <div className="grid content-start gap-5">
+      <div className="grid content-start gap-5 lg:col-start-2 lg:row-span-2 lg:row-start-1">
         <HandResults demand={demandAsItStands(person, subject)} />
         <FindPanel
           key={subject.load.kind}
@@ -197,6 +211,13 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
           found={take}
         />
       </div>
+      <SubjectFields
+        subject={subject}
+        fields={fieldsOf(person.body, subject)}
+        setNumber={setNumber}
+        setSubject={takeWhole}
+        start={(name) => takeWhole(postureSubject(name))}
+      />
       <Part
         title="Side by side"
         className="lg:col-span-2"
@@ -285,42 +306,24 @@ interface LaidProps {
   subject: Subject;
   movement: Movement | undefined;
   levelId: string | undefined;
-  /** What lies there now, even between two pictures of it. */
-  latest: { readonly current: Subject };
-  take: (subject: Subject, refusal?: Refusal | null) => void;
+  setNumber: (name: string, value: number) => void;
   refusal: Refusal | null;
 }
 
-/** The picture with its handles, and the numbers under it. */
-function Laid({ person, subject, movement, levelId, latest, take, refusal }: LaidProps) {
+/** The picture, with handles where a body can be moved by them. */
+function Laid({ person, subject, movement, levelId, setNumber, refusal }: LaidProps) {
   const posture = postureOfSubject(subject);
   const [view] = useState(plantedView);
-  const setNumber = (name: string, value: number) => {
-    const { subject: next, refusal: why } = setField(person, latest.current, name, value);
-    take(next, why ?? null);
-  };
-  const takeWhole = (next: Subject) => {
-    const why = troubleWith(person, next);
-    if (why) take(latest.current, { message: why });
-    else take(next);
-  };
   return (
-    <div className="grid content-start gap-4">
+    <div className="grid content-start gap-2">
       {posture ? (
         <BenchDrawing body={person.body} posture={posture} planted={view} set={setNumber} />
       ) : (
         movement && levelId && <LevelPicture person={person} movement={movement} levelId={levelId} subject={subject} />
       )}
-      <p role="status" className="-mt-2 min-h-5 text-small font-semibold text-iron">
+      <p role="status" className="min-h-5 text-small font-semibold text-iron">
         {refusal && `${refusal.message}${refusal.took === undefined ? '' : ' Took the nearest that is possible.'}`}
       </p>
-      <SubjectFields
-        subject={subject}
-        fields={fieldsOf(person.body, subject)}
-        setNumber={setNumber}
-        setSubject={takeWhole}
-        start={(name) => takeWhole(postureSubject(name))}
-      />
     </div>
   );
 }

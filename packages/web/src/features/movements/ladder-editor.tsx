@@ -258,7 +258,7 @@ function LevelEditor({
 function loadingOf(kind: LoadKind, contact: Contact, level: Level): Level['loading'] {
   switch (kind) {
     case 'body':
-      return contact === 'none' ? 'unloaded' : 'planted';
+      return contact === 'none' ? 'resisted' : 'planted';
     case 'move':
     case 'rest':
       return level.loading === 'resisted' ? 'resisted' : 'unloaded';

@@ -7,6 +7,7 @@ import { useOwnMovements } from '../../store/own-movements.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { useTitle } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
+import { Minding } from '../people/minding.js';
 import { useForWhom } from '../people/use-person.js';
 import { MovementLadder, possibly } from './movement-ladder.js';
 
@@ -28,7 +29,10 @@ export function MovementDetail({ movement }: { movement: Movement }) {
         <Tools movement={movement} />
       </div>
       <p className="mt-1 max-w-prose text-lead">{movement.purpose}</p>
-      <div className="mt-4 grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
+      <div className="mt-4">
+        <Minding athleteId={athleteId} movement={movement} level={level} />
+      </div>
+      <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
         <MovingPicture movement={movement} level={level} person={person} />
         <div className="grid content-start gap-4">
           <Lines title="How to" lines={movement.howTo} ordered />

@@ -11,7 +11,8 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import type { Athlete } from '@clay-pot/contracts';
 import {
   type Block,
-  type CautionFinding,
+  cautionsOn,
+  concernsOf,
   equipmentFor,
   findLevel,
   type Movement,
@@ -23,17 +24,17 @@ import {
 import { knownMovement } from '../../store/library.js';
 import { dropBlock, useEditor } from '../../store/editor.js';
 import { clock } from '../../ui/format.js';
+import { isoToday } from '../../ui/today.js';
 import { BlockRow, type Concern } from './block-row.js';
 
 interface Props {
   document: Sequence;
   timeline: Timeline;
   athlete: Athlete | undefined;
-  findings: readonly CautionFinding[];
 }
 
 /** Blocks in order, under their phases; dragged by the handle or moved by keys. */
-export function BlockList({ document, timeline, athlete, findings }: Props) {
+export function BlockList({ document, timeline, athlete }: Props) {
   const selectedId = useEditor((editor) => editor.selectedId);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -76,7 +77,7 @@ export function BlockList({ document, timeline, athlete, findings }: Props) {
                       movement={movement}
                       durationMs={spans.get(block.id) ?? 0}
                       selected={block.id === selectedId}
-                      concerns={concernsOf(block, movement, athlete, findings)}
+                      concerns={blockConcerns(block, movement, athlete)}
                     />
                   );
                 })}
@@ -90,21 +91,14 @@ export function BlockList({ document, timeline, athlete, findings }: Props) {
 }
 
 /** What speaks against this block for this athlete: a stop, a caution of the movement, a thing that is not there. */
-function concernsOf(
-  block: Block,
-  movement: Movement,
-  athlete: Athlete | undefined,
-  findings: readonly CautionFinding[],
-): Concern[] {
+function blockConcerns(block: Block, movement: Movement, athlete: Athlete | undefined): Concern[] {
   const level = findLevel(movement, block.levelId);
   if (!athlete || !level) return [];
-  const own = findings.filter((finding) => finding.blockIds.includes(block.id));
-  const stops = own.filter((finding) => finding.severity === 'stop');
-  const care = movement.cautions.filter((note) => own.some((finding) => note.concerns.includes(finding.caution)));
+  const { stops, avoid, care } = concernsOf(movement, level, cautionsOn(athlete, isoToday()));
   const missing = equipmentFor(movement, level).filter((thing) => !athlete.equipment.includes(thing));
   return [
     ...(stops.length ? [{ stop: true, text: 'Not before clearance: this block loads the hand.' }] : []),
-    ...care.map(({ text }) => ({ stop: false, text })),
+    ...[...avoid, ...care].map((text) => ({ stop: false, text })),
     ...(missing.length ? [{ stop: false, text: `Not within reach: ${missing.join(', ')}.` }] : []),
   ];
 }

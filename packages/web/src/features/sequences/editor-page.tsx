@@ -72,7 +72,7 @@ function Columns({
         <Shelf athlete={athlete} search={search} />
       </div>
       <div className="min-h-0 lg:overflow-y-auto lg:pt-1 lg:pb-24">
-        <BlockList document={document} timeline={timeline} athlete={athlete} findings={findings} />
+        <BlockList document={document} timeline={timeline} athlete={athlete} />
       </div>
       <div className="min-h-0 pt-4 pb-8 lg:overflow-y-auto">
         <SummaryPanel document={document} timeline={timeline} findings={findings} />
