@@ -156,6 +156,8 @@ describe('POST /mechanics/solve', () => {
       const { example } = answers['application/json']!.schema;
       expect((await ask<object>(path, examples[0]!.value)).body).toEqual(JSON.parse(JSON.stringify(example)));
     }
-    expect(body.components!.schemas!['PostureInput']).toBeDefined();
+    const { PostureInput, LevelInput, LevelLoad } = body.components!.schemas! as Record<string, object>;
+    expect([PostureInput, LevelLoad]).toEqual([expect.any(Object), expect.any(Object)]);
+    expect(LevelInput).toMatchObject({ properties: { load: { $ref: '#/components/schemas/LevelLoad' } } });
   });
 });

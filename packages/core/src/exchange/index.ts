@@ -1,2 +1,3 @@
 export * from './sequence-file.js';
 export * from './sequence-schema.js';
+export * from './load-schema.js';

@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
+import { Ajv } from 'ajv';
+import { LEVEL_LOAD_SCHEMA } from '../exchange/load-schema.js';
 import { USUAL_POSTURES } from '../posture/usual-postures.js';
 import { leversBetween } from './levers.js';
-import { shippedMovement } from './library/index.js';
+import { LIBRARY, shippedMovement } from './library/index.js';
 import { checkLoad, LOAD_KINDS } from './load.js';
 
 const { contact: _contact, facing: _facing, ...stance } = USUAL_POSTURES.plank;
@@ -35,6 +37,22 @@ describe('a load from outside', () => {
   test('a sound one passes', () => {
     expect(faults({ kind: 'body', stance })).toEqual([]);
     expect(faults({ kind: 'lift', massKg: 5, on: 'pinch', pinchMm: 40 })).toEqual([]);
+  });
+});
+
+describe('the published schema of a load', () => {
+  const validate = new Ajv({ discriminator: true, strict: false }).compile(LEVEL_LOAD_SCHEMA);
+  test('takes every load of the library and refuses what the check refuses', () => {
+    for (const { ladder } of LIBRARY)
+      for (const { load } of ladder) expect([load, validate(load)]).toEqual([load, true]);
+    for (const load of [
+      { kind: 'magic' },
+      { kind: 'press', action: 'grip', effortPercent: 120 },
+      { kind: 'rest', pressN: 5, colour: 'red' },
+    ]) {
+      expect(checkLoad(load)).not.toEqual([]);
+      expect(validate(load)).toBe(false);
+    }
   });
 });
 

@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { LEVEL_LOAD_SCHEMA } from '@clay-pot/core/exchange';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, type OpenAPIObject, SwaggerModule } from '@nestjs/swagger';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
@@ -23,9 +24,12 @@ export function openApi(app: INestApplication): OpenAPIObject {
   const closed = Object.fromEntries(
     Object.entries(schemas).map(([name, schema]) => [name, { ...schema, additionalProperties: false }]),
   );
+  // A load's fields hang on its kind: they are described from the core's own list.
+  const levels = closed['LevelInput'] as { properties: Record<string, object> } | undefined;
+  if (levels) levels.properties['load'] = { $ref: '#/components/schemas/LevelLoad' };
   document.components = {
     ...document.components,
-    schemas: closed as NonNullable<typeof document.components>['schemas'] & {},
+    schemas: { ...closed, LevelLoad: LEVEL_LOAD_SCHEMA } as NonNullable<typeof document.components>['schemas'] & {},
   };
   return document;
 }

@@ -6,11 +6,12 @@ import { knownMovement, useLibrary } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { Page, Part } from '../../ui/page.js';
+import { LevelPicture } from '../movements/level-picture.js';
 import { Minding } from '../people/minding.js';
 import { type ForWhom, useForWhom } from '../people/use-person.js';
 import { BenchDrawing, plantedView } from './bench-drawing.js';
 import { Calculators } from './calculators.js';
-import { Compare, LevelPicture, type Pin } from './compare.js';
+import { Compare, type Pin } from './compare.js';
 import { DemandChart } from './curve.js';
 import { SubjectFields } from './fields.js';
 import { FindPanel } from './find-panel.js';
@@ -319,7 +320,16 @@ function Laid({ person, subject, movement, levelId, setNumber, refusal }: LaidPr
       {posture ? (
         <BenchDrawing body={person.body} posture={posture} planted={view} set={setNumber} />
       ) : (
-        movement && levelId && <LevelPicture person={person} movement={movement} levelId={levelId} subject={subject} />
+        movement &&
+        levelId && (
+          <LevelPicture
+            movement={movement}
+            level={{ ...(findLevel(movement, levelId) ?? movement.ladder[0]), ...subject }}
+            body={person.body}
+            animated
+            className="h-80 w-full border border-line bg-white"
+          />
+        )
       )}
       <p role="status" className="min-h-5 text-small font-semibold text-iron">
         {refusal && `${refusal.message}${refusal.took === undefined ? '' : ' Took the nearest that is possible.'}`}

@@ -1,4 +1,4 @@
-import { type Demand, figureOf, handLoad, kgFromN, type Movement, type Person, postureFigure } from '@clay-pot/core';
+import { type Demand, handLoad, kgFromN, type Person, postureFigure } from '@clay-pot/core';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Figure } from '../../drawing/figure.js';
@@ -127,31 +127,6 @@ function PinPicture({ person, subject }: { person: Person; subject: Subject }) {
       title=""
       withHand={false}
       className="h-24 w-full"
-    />
-  );
-}
-
-/** The picture of a level on the bench that is not a posture on the hands. */
-export function LevelPicture({
-  person,
-  movement,
-  levelId,
-  subject,
-}: {
-  person: Person;
-  movement: Movement;
-  levelId: string;
-  subject: Subject;
-}) {
-  const level = movement.ladder.find(({ id }) => id === levelId) ?? movement.ladder[0];
-  const figure = figureOf(person.body, movement, { ...level, ...subject });
-  return (
-    <Figure
-      body={person.body}
-      figure={figure}
-      title={`${movement.name}, ${level.name}`}
-      animated
-      className="h-80 w-full border border-line bg-white"
     />
   );
 }
