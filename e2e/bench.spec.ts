@@ -98,6 +98,23 @@ test('by keyboard alone: handles move by arrows, numbers are typed, a target is 
   await expect(load(page, 'left')).toContainText('30.0');
 });
 
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  test('by touch: a handle is dragged and the page stays where it is', async ({ coach: page }) => {
+    await page.goto('/bench');
+    const before = await loadOf(page, 'left');
+    const box = (await page.getByRole('slider', { name: 'Shoulders' }).boundingBox())!;
+    const at = (by: number) => [{ x: box.x + box.width / 2 + by, y: box.y + box.height / 2 + by / 2 }];
+    const finger = await page.context().newCDPSession(page);
+    await finger.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: at(0) });
+    for (const by of [6, 12, 18, 24])
+      await finger.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: at(by) });
+    await finger.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    await expect.poll(() => loadOf(page, 'left')).toBeGreaterThan(before + 1);
+    expect(await page.evaluate(() => window.scrollY)).toBe(0);
+  });
+});
+
 test('what cannot be is refused in words, and nothing is lost', async ({ coach: page }) => {
   await page.goto('/bench?at=nonsense&movement=nothing&athlete=');
   await expect(page.getByRole('heading', { name: 'Load bench' })).toBeVisible();

@@ -95,7 +95,7 @@ export function HandFromAbove({
           fingers.map(({ name, joint, tip, width }) => {
             const at = up(tip, size);
             const turn = (Math.atan2(tip.x - joint.x, tip.y - joint.y) * 180) / Math.PI;
-            const bent = Math.hypot(tip.x - joint.x, tip.y - joint.y) < 0.2;
+            const bent = Math.hypot(tip.x - joint.x, tip.y - joint.y) < 0.34;
             if (bent || tint) return null;
             return (
               <ellipse

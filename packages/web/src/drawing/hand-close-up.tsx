@@ -26,7 +26,7 @@ export function HandCloseUp({ figure, share, size }: { figure: FigureData; share
         {(['left', 'right'] as const).map((which) => (
           <g
             key={which}
-            transform={`translate(${(which === 'left' ? -1 : 1) * size * (facing === 'inward' ? 0.36 : facing === 'outward' ? 0.16 : 0.26)} ${size * 0.08})`}
+            transform={`translate(${(which === 'left' ? -1 : 1) * size * (facing === 'inward' ? 0.3 : facing === 'outward' ? 0.16 : 0.26)} ${size * 0.08})`}
           >
             <g transform={`rotate(${facingTurnDeg(facing, which)}) translate(0 ${unit * 0.8})`}>
               {load[which].loadN > 0 && (

@@ -86,7 +86,7 @@ export function BenchDrawing({ body, posture, set, planted }: Props) {
         ref={svg}
         viewBox={viewBoxFor(frame, 92)}
         preserveAspectRatio="xMidYMax meet"
-        className="absolute inset-0 h-80 w-full touch-none sm:h-80"
+        className="absolute inset-0 h-80 w-full touch-pan-y sm:h-80"
         aria-label="Handles of the posture"
         role="group"
       >
@@ -100,7 +100,7 @@ export function BenchDrawing({ body, posture, set, planted }: Props) {
             aria-valuemax={POSTURE_LIMITS[handle.field].max}
             aria-valuenow={Number(handle.value.toFixed(3))}
             aria-valuetext={`${shown(handle.value, POSTURE_LIMITS[handle.field].step)} ${POSTURE_LIMITS[handle.field].unit}`}
-            className="group cursor-grab outline-none active:cursor-grabbing"
+            className="group cursor-grab touch-none outline-none active:cursor-grabbing"
             transform={`translate(${handle.at.x * 100} ${-handle.at.y * 100})`}
             onKeyDown={(event) => press(handle, event)}
             onPointerDown={(event) => {
@@ -111,7 +111,7 @@ export function BenchDrawing({ body, posture, set, planted }: Props) {
             onPointerUp={() => setHeld(null)}
             onPointerCancel={() => setHeld(null)}
           >
-            <circle r={11} fill="transparent" />
+            <circle r={11} fill="transparent" className="touch-none" />
             <circle
               r={4.6}
               className="fill-white stroke-cobalt group-hover:fill-cobalt-wash group-focus-visible:fill-cobalt"

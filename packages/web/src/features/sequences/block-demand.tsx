@@ -1,4 +1,14 @@
-import { type Block, demandOf, HANDS, kgFromN, type Level, type Movement, type Person } from '@clay-pot/core';
+import {
+  type Block,
+  carryTimeS,
+  demandOf,
+  HANDS,
+  kgFromN,
+  type Level,
+  type Movement,
+  type Person,
+  rollerWork,
+} from '@clay-pot/core';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { SideMark } from '../../ui/marks.js';
 import { DemandLine } from '../movements/movement-ladder.js';
@@ -57,6 +67,7 @@ function Demand({ person, block, level }: { person: Person; block: Block; level:
   return (
     <>
       <DemandLine demand={demand} />
+      {sums(level) && <p className="text-small text-ink-soft figures">{sums(level)}</p>}
       {pressed && (
         <p className="flex flex-wrap items-center gap-x-2 text-small figures">
           {HANDS.map((hand) => {
@@ -74,4 +85,16 @@ function Demand({ person, block, level }: { person: Person; block: Block; level:
       )}
     </>
   );
+}
+
+/** What a carry or a roller comes to, beside the dose that is set for it. */
+function sums({ load }: Level): string | null {
+  if (load.kind === 'lift' && load.distanceM !== undefined) {
+    return `${load.distanceM} m take about ${carryTimeS(load.distanceM).toFixed(0)} s at a walk.`;
+  }
+  if (load.kind === 'roller') {
+    const { turns, workJ } = rollerWork({ massKg: load.massKg, drumRadiusM: load.drumMm / 2000, ropeM: load.ropeM });
+    return `${turns.toFixed(0)} turns wind the rope up: ${workJ.toFixed(0)} J.`;
+  }
+  return null;
 }
