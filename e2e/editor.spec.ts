@@ -180,3 +180,19 @@ for (const [paper, widthPt] of [
     expect(Math.abs(Number(width) - widthPt)).toBeLessThan(2);
   });
 }
+
+test('capacity left follows every edit, and what cannot be held leads to its block', async ({ coach: page }) => {
+  await openSequence(page, 'Loading the palms');
+  await page.getByLabel('Seen for').selectOption({ label: 'For Callum Reyes-Whitlock' });
+  const panel = page.getByRole('region', { name: 'Capacity left' });
+  const block = page.getByRole('listitem', { name: /^Block 8/ });
+  await expect(panel).toContainText('wrist flexors');
+  await expect(panel).not.toContainText('asked for more than they have');
+  await block.getByRole('button', { name: 'Harder level' }).click();
+  await expect(panel).toContainText('left wrist flexors are asked for more than they have: take an easier level.');
+  await page.getByRole('listitem', { name: /^Block 1:/ }).focus();
+  await panel.getByRole('button', { name: 'Block 8' }).first().click();
+  await expect(block).toHaveAttribute('aria-current', 'true');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(panel).not.toContainText('asked for more than they have');
+});

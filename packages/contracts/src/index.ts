@@ -1,6 +1,7 @@
 export * from './accounts.js';
 export * from './assignments.js';
 export * from './athletes.js';
+export * from './effort.js';
 export * from './mechanics.js';
 export * from './movements.js';
 export * from './problems.js';

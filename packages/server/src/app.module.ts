@@ -12,6 +12,8 @@ import { AthletesService } from './athletes/athletes.service.js';
 import type { Config } from './config.js';
 import { CONFIG } from './config.token.js';
 import { dataSourceOptions } from './database/data-source.js';
+import { EffortController } from './effort/effort.controller.js';
+import { EffortService } from './effort/effort.service.js';
 import { HealthController } from './health/health.controller.js';
 import { Clock } from './http/clock.js';
 import { ProblemFilter } from './http/problem.filter.js';
@@ -44,6 +46,7 @@ export class AppModule {
         ReadingsController,
         MovementsController,
         MechanicsController,
+        EffortController,
         SequencesController,
         AssignmentsController,
         SessionsController,
@@ -61,6 +64,7 @@ export class AppModule {
         ReadingsService,
         MovementsService,
         MechanicsService,
+        EffortService,
         SequencesService,
         AssignmentsService,
         SessionsService,

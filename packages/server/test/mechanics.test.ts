@@ -1,8 +1,8 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
-import type { PostureAnswer, SolveAnswer } from '@clay-pot/contracts';
+import type { EffortTimelineAnswer, PostureAnswer, SolveAnswer } from '@clay-pot/contracts';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { v7 as uuid } from 'uuid';
-import { ATHLETE, type Browser, House, pointers } from './house.js';
+import { ATHLETE, type Browser, House, pointers, SEQUENCE, sequenceOf } from './house.js';
 
 let coach: Browser;
 beforeAll(async () => {
@@ -159,5 +159,48 @@ describe('POST /mechanics/solve', () => {
     const { PostureInput, LevelInput, LevelLoad } = body.components!.schemas! as Record<string, object>;
     expect([PostureInput, LevelLoad]).toEqual([expect.any(Object), expect.any(Object)]);
     expect(LevelInput).toMatchObject({ properties: { load: { $ref: '#/components/schemas/LevelLoad' } } });
+  });
+});
+
+describe('POST /effort/timeline', () => {
+  const ask = (sequence: unknown) =>
+    coach.ask<EffortTimelineAnswer>('POST', '/effort/timeline', { body: MAN, sequence });
+  test('answers the timeline and the course of every group that works', async () => {
+    const { status, body } = await ask(
+      sequenceOf('Presses', ['load', 'isometric.flexion', 'strong'], ['settle', 'settle.resting-breaths', 'seated']),
+    );
+    expect(status).toBe(200);
+    const left = body.groups.find(({ hand, group }) => hand === 'left' && group === 'wrist flexors')!;
+    expect(left.lowestCapacityLeft).toBeLessThan(0.95);
+    expect(left.enduranceDose).toBeGreaterThan(0.1);
+    expect(left.course[0]).toEqual({ atMs: 0, capacityLeft: 1 });
+    const last = body.events.at(-1)!;
+    expect(last.startMs + last.durationMs).toBe(body.durationMs);
+    expect(body.estimated).toEqual([]);
+  });
+
+  test('says where it fails, and refuses a sequence that is none', async () => {
+    const { body } = await ask(sequenceOf('Too much', ['strength', 'strength.palm-lift', 'plank']));
+    expect(body.groups.find(({ group }) => group === 'wrist flexors')!.failure).toMatchObject({
+      blockId: 'b0',
+      heldS: 0,
+      restS: null,
+    });
+    const wrong = await coach.ask('POST', '/effort/timeline', {
+      sequence: { ...SEQUENCE, blocks: [{ ...SEQUENCE.blocks[0], levelId: 'no such' }] },
+    });
+    expect([wrong.status, pointers(wrong.body)]).toEqual([422, ['/sequence/blocks/0/levelId']]);
+    expect((await ask({ ...SEQUENCE, blocks: [] })).body.groups).toEqual([]);
+  });
+
+  test('its example in the OpenAPI document holds', async () => {
+    const { body } = await coach.ask<OpenAPIObject>('GET', '/openapi.json');
+    const { post } = body.paths['/api/effort/timeline']!;
+    const content = (post!.requestBody as { content: Record<string, { examples: Record<string, { value: unknown }> }> })
+      .content;
+    const { value } = content['application/json']!.examples['blocks']!;
+    const answer = await coach.ask<EffortTimelineAnswer>('POST', '/effort/timeline', value);
+    expect([answer.status, answer.body.groups.length]).toEqual([200, expect.any(Number)]);
+    expect(answer.body.groups.length).toBeGreaterThan(2);
   });
 });

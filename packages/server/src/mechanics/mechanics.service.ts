@@ -33,7 +33,7 @@ import { Clock, dayIn } from '../http/clock.js';
 import { invalid } from '../http/problem.js';
 import { ReadingsService } from '../readings/readings.service.js';
 
-interface Whose {
+export interface Whose {
   person: Person;
   estimated: string[];
 }
@@ -56,7 +56,8 @@ export class MechanicsService {
     return answerSolve(whose, question);
   }
 
-  private async whose(scope: StudioScope, { athleteId, body }: PostureQuestion): Promise<Whose> {
+  /** Of whom something is asked: an athlete's record with what the question changes, a body, or nobody in particular. */
+  async whose(scope: StudioScope, { athleteId, body }: Pick<PostureQuestion, 'athleteId' | 'body'>): Promise<Whose> {
     const today = dayIn(scope.timeZone, this.clock.now());
     if (!athleteId) return bodyAlone(body, today);
     const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');

@@ -23,14 +23,14 @@ interface Build {
 
 /** Who has been measured; whoever is missing here has only estimates, which the screens say. */
 const BUILDS: Record<string, Build> = {
-  'Ines Okafor-Lund': { strength: 1.5 },
-  'Tobi Marchetti': { strength: 1.45, extensionDeg: 6 },
+  'Ines Okafor-Lund': { strength: 1.7 },
+  'Tobi Marchetti': { strength: 1.7, extensionDeg: 6 },
   'Saskia Brandvold': { strength: 1.4 },
   'Ruan Pellew': { strength: 1.3 },
   'Mirela Danko': { strength: 1.1, extensionDeg: -8, stiffSide: 'right' },
   'Jory Ashdown': { strength: 1.05 },
   'Anneke Vos': { strength: 1.05, extensionDeg: 14 },
-  'Callum Reyes-Whitlock': { strength: 1.35, extensionDeg: -3, stiffSide: 'left' },
+  'Callum Reyes-Whitlock': { strength: 1.8, extensionDeg: -3, stiffSide: 'left' },
   'Béatrice Lemoine': { strength: 1.15 },
   'Wilf Tarrant': { strength: 1.1, extensionDeg: -12 },
 };

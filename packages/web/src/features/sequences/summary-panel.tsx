@@ -10,6 +10,7 @@ import {
 import { changeSequence } from '../../store/editor.js';
 import { clock } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';
+import { CapacityPanel } from './capacity-panel.js';
 
 interface Props {
   document: Sequence;
@@ -67,6 +68,7 @@ export function SummaryPanel({ document, timeline, findings }: Props) {
           ))}
         </section>
       )}
+      <CapacityPanel document={document} timeline={timeline} />
       <details>
         <summary className="cursor-pointer text-small font-semibold">Pace</summary>
         <div className="mt-2 grid grid-cols-2 gap-2">

@@ -1,0 +1,47 @@
+import type { EventKind, Hand, MuscleGroup, WorkingSide } from '@clay-pot/core';
+import { Type } from 'class-transformer';
+import { IsObject, IsUUID, ValidateNested } from 'class-validator';
+import { MayBeAbsent } from './bounded.js';
+import { BodyInput } from './mechanics.js';
+import { SequenceInput } from './sequences.js';
+
+/** A sequence and for whom: an athlete of the studio, a body, or nobody in particular. */
+export class EffortQuestion {
+  @MayBeAbsent()
+  @IsUUID(undefined, { message: 'must be the id of an athlete' })
+  athleteId?: string;
+
+  @MayBeAbsent()
+  @IsObject({ message: 'must be a body' })
+  @ValidateNested()
+  @Type(() => BodyInput)
+  body?: BodyInput;
+
+  @IsObject({ message: 'must be a sequence document' })
+  @ValidateNested()
+  @Type(() => SequenceInput)
+  sequence: SequenceInput;
+}
+
+/** One muscle group on one side over the session. */
+export interface GroupFatigue {
+  hand: Hand;
+  group: MuscleGroup;
+  /** Share of the rested maximum left, 1 is rested; at the start and after each change of effort. */
+  course: { atMs: number; capacityLeft: number }[];
+  lowestCapacityLeft: number;
+  /** Σ time / endurance time: 1 is one hold to failure's worth. */
+  enduranceDose: number;
+  underLoadS: number;
+  /** The first work that cannot be held to its end. */
+  failure: { blockId: string; atMs: number; heldS: number; askedS: number; restS: number | null } | null;
+}
+
+export interface EffortTimelineAnswer {
+  durationMs: number;
+  events: { kind: EventKind; blockId: string; startMs: number; durationMs: number; side: WorkingSide; set: number }[];
+  groups: GroupFatigue[];
+  /** Blocks that this body cannot take, with the reason. */
+  impossible: { blockId: string; message: string }[];
+  estimated: string[];
+}

@@ -1,0 +1,166 @@
+import type { Rates } from './rates.js';
+
+/** Shares of a muscle's motor units: active and fatigued; what is left rests. */
+export interface Units {
+  readonly active: number;
+  readonly fatigued: number;
+}
+export const RESTED: Units = { active: 0, fatigued: 0 };
+export const restingShare = ({ active, fatigued }: Units) => 1 - active - fatigued;
+/** What could be brought at this moment, as a share of the rested maximum. */
+export const capacityLeft = ({ fatigued }: Units) => 1 - fatigued;
+
+/** Development and relaxation rate of activation, per second (Xia, Frey-Law 2008, J Biomech 41:3046–52). */
+const DRIVE_PER_S = 10;
+
+/**
+ * The three-compartment model between two events, where the target is constant and the system linear: stepped in closed form.
+ *
+ * While enough rests (`fatigued ≤ 1 − target`) activation follows the target: `A' = L(T − A) − F A`. When too little rests, all of it is
+ * called: `A' = L·M_R − F A`. `M_F' = F A − R' M_F` in both; R' is R in effort and r·R at rest. A change of regime within the step is
+ * found where `M_F` crosses `1 − target`.
+ */
+export function step(rates: Rates, from: Units, target: number, seconds: number): Units {
+  // Fatigue cannot grow faster than all that is active: mostly this alone tells that no regime changes, and the plain formula will do.
+  const most = from.fatigued + rates.fatiguePerS * seconds * Math.max(from.active, target);
+  if (target === 0 || most < 1 - target) return followed(rates, from, target, seconds);
+  let units = from;
+  let left = seconds;
+  // A sum of two exponentials crosses a level at most twice.
+  for (let pieces = 0; pieces < 4 && left > 0; pieces++) {
+    const limited = isLimited(units, target);
+    const course = limited ? limitedCourse(rates, units) : followingCourse(rates, units, target);
+    const crossing = firstCrossing(course, 1 - target, left, limited);
+    const duration = crossing ?? left;
+    units = tidy({ active: course.active(duration), fatigued: course.fatigued.at(duration) });
+    if (crossing === null) return units;
+    // Onto the border itself, to the side that the course is going to.
+    units = { ...units, fatigued: 1 - target + (limited ? -BORDER : BORDER) };
+    left -= duration;
+  }
+  return units;
+}
+
+const BORDER = 1e-12;
+const isLimited = ({ fatigued }: Units, target: number) => target > 0 && fatigued > 1 - target;
+
+/** Rounding must not leave the range in which shares make sense. */
+function tidy({ active, fatigued }: Units): Units {
+  const inside = Math.min(1, Math.max(0, fatigued));
+  return { active: Math.min(1 - inside, Math.max(0, active)), fatigued: inside };
+}
+
+/** `constant + a·e^(−p t) + b·e^(−q t)`. */
+interface Exponentials {
+  readonly at: (t: number) => number;
+  /** Where its slope is zero, if anywhere after the start. */
+  readonly turnsAt: number | null;
+}
+interface Course {
+  readonly active: (t: number) => number;
+  readonly fatigued: Exponentials;
+}
+
+function exponentials(constant: number, a: number, p: number, b: number, q: number): Exponentials {
+  const ratio = -(a * p) / (b * q);
+  const turnsAt = p !== q && ratio > 0 ? Math.log(ratio) / (p - q) : null;
+  return {
+    at: (t) => constant + a * Math.exp(-p * t) + b * Math.exp(-q * t),
+    turnsAt: turnsAt !== null && turnsAt > 0 ? turnsAt : null,
+  };
+}
+
+/** `followingCourse` at one moment, without the course: thousands of these make a session. */
+function followed(
+  { fatiguePerS: F, recoveryPerS, restMultiplier }: Rates,
+  from: Units,
+  target: number,
+  t: number,
+): Units {
+  const R = target > 0 ? recoveryPerS : recoveryPerS * restMultiplier;
+  const p = DRIVE_PER_S + F;
+  const settled = (DRIVE_PER_S * target) / p;
+  const away = from.active - settled;
+  const constant = (F * settled) / R;
+  const a = (F * away) / (R - p);
+  const fast = Math.exp(-p * t);
+  const fatigued = constant + a * fast + (from.fatigued - constant - a) * Math.exp(-R * t);
+  return tidy({ active: settled + away * fast, fatigued });
+}
+
+function followingCourse({ fatiguePerS: F, recoveryPerS, restMultiplier }: Rates, from: Units, target: number): Course {
+  const R = target > 0 ? recoveryPerS : recoveryPerS * restMultiplier;
+  const p = DRIVE_PER_S + F;
+  const settled = (DRIVE_PER_S * target) / p;
+  const away = from.active - settled;
+  const constant = (F * settled) / R;
+  const a = (F * away) / (R - p);
+  return {
+    active: (t) => settled + away * Math.exp(-p * t),
+    fatigued: exponentials(constant, a, p, from.fatigued - constant - a, R),
+  };
+}
+
+/** All that rests is called: two linear equations with constant coefficients, by their eigenvalues. */
+function limitedCourse({ fatiguePerS: F, recoveryPerS: R }: Rates, from: Units): Course {
+  const L = DRIVE_PER_S;
+  // x = (A, M_F): A' = L − (L+F) A − L M_F, M_F' = F A − R M_F.
+  const sum = L + F + R;
+  const product = (L + F) * R + L * F;
+  const root = Math.sqrt(sum * sum - 4 * product);
+  const [p, q] = [(sum + root) / 2, (2 * product) / (sum + root)];
+  const fatiguedEnd = (L * F) / product;
+  const activeEnd = (R * fatiguedEnd) / F;
+  const slope = F * from.active - R * from.fatigued;
+  const off = from.fatigued - fatiguedEnd;
+  const a = -(slope + q * off) / (p - q);
+  const b = off - a;
+  const fatigued = exponentials(fatiguedEnd, a, p, b, q);
+  const active = (t: number) => activeEnd + (a * (R - p) * Math.exp(-p * t) + b * (R - q) * Math.exp(-q * t)) / F;
+  return { active, fatigued };
+}
+
+/** The first time after the start at which the fatigued share passes a level, within the step: upward when following, downward when limited. */
+function firstCrossing({ fatigued }: Course, level: number, seconds: number, downward: boolean): number | null {
+  const beyond = (t: number) => (downward ? fatigued.at(t) < level - BORDER : fatigued.at(t) > level + BORDER);
+  const { turnsAt } = fatigued;
+  const marks = turnsAt !== null && turnsAt < seconds ? [turnsAt, seconds] : [seconds];
+  let start = 0;
+  for (const mark of marks) {
+    if (beyond(mark)) {
+      let [low, high] = [start, mark];
+      while (high - low > CROSSING_TOLERANCE_S) {
+        const middle = (low + high) / 2;
+        if (beyond(middle)) high = middle;
+        else low = middle;
+      }
+      return high;
+    }
+    start = mark;
+  }
+  return null;
+}
+const CROSSING_TOLERANCE_S = 1e-9;
+
+/** An effort counts as held until what is active falls this far below it, as a share of maximum: a hundredth, which nobody feels. */
+export const HOLD_TOLERANCE = 0.01;
+
+/**
+ * How long a share of maximum can be held from a state, in seconds; null when it can be held for as long as asked about.
+ * @example holdTimeS(RATES.handGrip, RESTED, 0.5, 600) ≈ 107
+ */
+export function holdTimeS(rates: Rates, from: Units, target: number, withinS: number): number | null {
+  if (target <= 0) return null;
+  const fails = 1 - target + HOLD_TOLERANCE;
+  if (fails > 1) return null;
+  // Fatigue grows while the effort goes on: the crossing is bracketed by the whole time.
+  if (from.fatigued >= fails) return 0;
+  if (step(rates, from, target, withinS).fatigued < fails) return null;
+  let [low, high] = [0, withinS];
+  while (high - low > 1e-6) {
+    const middle = (low + high) / 2;
+    if (step(rates, from, target, middle).fatigued >= fails) high = middle;
+    else low = middle;
+  }
+  return high;
+}

@@ -1,0 +1,23 @@
+import { EffortQuestion, type EffortTimelineAnswer } from '@clay-pot/contracts';
+import { Body, Controller, HttpCode, Post } from '@nestjs/common';
+import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { EffortService } from './effort.service.js';
+import { EFFORT_EXAMPLE } from './examples.js';
+
+@Controller('effort')
+export class EffortController {
+  constructor(private readonly effort: EffortService) {}
+
+  @Post('timeline')
+  @HttpCode(200)
+  @ApiOperation({
+    summary: 'A sequence compiled to its timeline, with what it leaves of every muscle group’s capacity.',
+  })
+  @ApiBody({ type: EffortQuestion, examples: { blocks: { summary: 'Two blocks', value: EFFORT_EXAMPLE.question } } })
+  @ApiOkResponse({ schema: { type: 'object', example: EFFORT_EXAMPLE.answer } })
+  timeline(@Studio() scope: StudioScope, @Body() body: EffortQuestion): Promise<EffortTimelineAnswer> {
+    return this.effort.timeline(scope, body);
+  }
+}

@@ -1,0 +1,107 @@
+import {
+  effortTimeline,
+  type Failure,
+  fatigueCourses,
+  type GroupCourse,
+  HANDS,
+  type MuscleGroup,
+  partsOf,
+  type Sequence,
+  type SideGroup,
+  type Timeline,
+} from '@clay-pot/core';
+import { useMemo } from 'react';
+import { useSearchParams } from 'react-router';
+import { knownMovement } from '../../store/library.js';
+import { select } from '../../store/editor.js';
+import { SideMark } from '../../ui/marks.js';
+import { useForWhom } from '../people/use-person.js';
+
+/** What the sequence leaves of each muscle group at its lowest, and where something cannot be held. */
+export function CapacityPanel({ document, timeline }: { document: Sequence; timeline: Timeline }) {
+  const [params] = useSearchParams();
+  const { person, name } = useForWhom(params.get('athlete') ?? undefined);
+  const courses = useMemo(
+    () => fatigueCourses(effortTimeline(person, document, timeline, knownMovement)),
+    [person, document, timeline],
+  );
+  if (courses.size === 0) return null;
+  const groups = [...new Set([...courses.keys()].map((key) => partsOf(key).group))];
+  const lowest = (group: MuscleGroup) => Math.min(...HANDS.map((hand) => courses.get(`${hand} ${group}`)?.lowest ?? 1));
+  const sorted = [...groups].sort((a, b) => lowest(a) - lowest(b));
+  return (
+    <section aria-label="Capacity left">
+      <h2 className="text-body">Capacity left, at the lowest</h2>
+      <p className="mb-1 text-fine text-ink-soft">
+        For {name}, by the three-compartment model; what was not measured is estimated.
+      </p>
+      <Failures courses={courses} document={document} />
+      <table className="w-full text-small">
+        <thead>
+          <tr className="border-b border-ink">
+            <td />
+            {HANDS.map((hand) => (
+              <th key={hand} className="pb-0.5 text-right">
+                <SideMark side={hand} />
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {sorted.map((group) => (
+            <tr key={group} className="border-b border-line">
+              <th scope="row" className="py-0.5 text-left font-normal">
+                {group}
+              </th>
+              {HANDS.map((hand) => (
+                <LeftCell key={hand} course={courses.get(`${hand} ${group}`)} />
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function LeftCell({ course }: { course: GroupCourse | undefined }) {
+  if (!course) return <td className="py-0.5 text-right text-ash">rests</td>;
+  const percent = Math.round(course.lowest * 100);
+  return <td className={`py-0.5 text-right figures ${course.failure ? 'font-bold text-iron' : ''}`}>{percent} %</td>;
+}
+
+const SHOWN = 4;
+
+/** The first work of each group that cannot be held, with the rest that would mend it; pressing one shows its block. */
+function Failures({ courses, document }: { courses: ReadonlyMap<SideGroup, GroupCourse>; document: Sequence }) {
+  const failing = [...courses].flatMap(([key, { failure }]) => (failure ? [{ key, failure }] : []));
+  failing.sort((a, b) => a.failure.atMs - b.failure.atMs);
+  return (
+    <ul className="mb-2 grid gap-1">
+      {failing.slice(0, SHOWN).map(({ key, failure }) => (
+        <li key={key} className="border-l-4 border-iron bg-iron-wash px-2 py-1 text-small">
+          <button
+            type="button"
+            className="text-left underline underline-offset-2"
+            onClick={() => select(failure.blockId)}
+          >
+            Block {document.blocks.findIndex(({ id }) => id === failure.blockId) + 1}
+          </button>
+          : {key} {words(failure)}
+        </li>
+      ))}
+      {failing.length > SHOWN && <li className="text-fine text-ink-soft">and {failing.length - SHOWN} more</li>}
+    </ul>
+  );
+}
+
+function words({ heldS, askedS, restS }: Failure): string {
+  if (heldS === 0)
+    return restS === null
+      ? 'are asked for more than they have: take an easier level.'
+      : `cannot begin: ${restS} s of rest before it would do.`;
+  const until = `give out after ${heldS.toFixed(0)} of ${askedS.toFixed(0)} s`;
+  return restS === null
+    ? `${until}; no rest mends that: take an easier level or less.`
+    : `${until}; ${restS} s more rest before it would do.`;
+}
