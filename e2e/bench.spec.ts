@@ -222,6 +222,10 @@ test('a studio writes its own movement: a ladder that does not rise cannot be ke
   await page.getByLabel('Name', { exact: true }).first().fill('Fist support on the jetty');
   const keep = page.getByRole('button', { name: 'Keep', exact: true });
   await expect(keep).toBeEnabled();
+  await page.getByRole('button', { name: 'Add a caution' }).click();
+  await expect(keep).toBeDisabled();
+  await page.getByLabel('Caution 5', { exact: true }).fill('Not on wet planks.');
+  await expect(keep).toBeEnabled();
   await page.getByRole('button', { name: 'Level 1 up the ladder' }).click();
   await expect(page.getByRole('status').first()).toContainText('hand load does not rise');
   await expect(keep).toBeDisabled();
@@ -234,6 +238,7 @@ test('a studio writes its own movement: a ladder that does not rise cannot be ke
   await keep.click();
   await expect(page.getByRole('heading', { name: 'Fist support on the jetty' })).toBeVisible();
   await expect(page.getByText('Harder by: shoulders further forward')).toBeVisible();
+  await expect(page.getByText('Not on wet planks.')).toBeVisible();
   await page.getByRole('button', { name: 'Take off the shelf' }).click();
   await expect(page.getByRole('link', { name: /Fist support on the jetty/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Put it back' }).click();

@@ -20,7 +20,7 @@ export interface HandTint {
   readonly pads: number;
 }
 
-const STEPS = ['#c3cbd0', '#8fbcab', '#d0a136', '#b96d1c', '#7e2a1c'];
+export const STEPS = ['#c3cbd0', '#8fbcab', '#d0a136', '#b96d1c', '#7e2a1c'];
 const tintOf = (share: number) => STEPS[Math.min(4, Math.max(0, Math.ceil(share * 5) - 1))]!;
 
 /** A hand from above, fingers up; the right hand's thumb on the left, mirrored for the other. Its wrist lies at the origin. */

@@ -5,7 +5,7 @@ import { HandFromSide } from './hand-side.js';
 /** Area that bears, in square centimetres of an adult hand: heel, knuckle line, pads. Working values. */
 const AREA_CM2 = { heel: 26, knuckles: 18, pads: 11 };
 /** The pressure that is shown as the most, N/cm². */
-const MOST_N_CM2 = 14;
+export const MOST_N_CM2 = 14;
 
 /** A hand's tint from its load and how it is spread. */
 export function tintFor({ loadN }: Pick<HandLoad, 'loadN'>, spread: HandTint): HandTint {

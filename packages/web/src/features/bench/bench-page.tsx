@@ -2,6 +2,8 @@ import { findLevel, type Movement, type Person } from '@clay-pot/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useAthletes } from '../../api/queries.js';
+import { STEPS } from '../../drawing/hand-above.js';
+import { MOST_N_CM2 } from '../../drawing/hand-close-up.js';
 import { knownMovement, useLibrary } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
@@ -311,6 +313,19 @@ interface LaidProps {
   refusal: Refusal | null;
 }
 
+/** What the colours under the hands mean. */
+function PressureScale() {
+  return (
+    <p className="flex flex-wrap items-center gap-x-1 text-fine text-ink-soft">
+      Pressure under the hands, from little
+      {STEPS.map((colour) => (
+        <span key={colour} className="inline-block size-2.5 border border-ink/40" style={{ background: colour }} />
+      ))}
+      to {MOST_N_CM2} N/cm² and more
+    </p>
+  );
+}
+
 /** The picture, with handles where a body can be moved by them. */
 function Laid({ person, subject, movement, levelId, setNumber, refusal }: LaidProps) {
   const posture = postureOfSubject(subject);
@@ -318,7 +333,10 @@ function Laid({ person, subject, movement, levelId, setNumber, refusal }: LaidPr
   return (
     <div className="grid content-start gap-2">
       {posture ? (
-        <BenchDrawing body={person.body} posture={posture} planted={view} set={setNumber} />
+        <>
+          <BenchDrawing body={person.body} posture={posture} planted={view} set={setNumber} />
+          <PressureScale />
+        </>
       ) : (
         movement &&
         levelId && (

@@ -27,6 +27,7 @@ import { Button } from '../../ui/button.js';
 import { Field, INPUT, SelectField, TextField } from '../../ui/field.js';
 import { Page, Part, Trouble } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
+import { CautionsEditor } from './cautions-editor.js';
 import { LadderEditor } from './ladder-editor.js';
 import { Checks, LinesField } from './movement-fields.js';
 import { blankMovement } from './blank-movement.js';
@@ -88,6 +89,9 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
         <Part title="Ladder, easiest first">
           <LadderEditor movement={movement} person={person} faults={shown} change={change} />
         </Part>
+        <Part title="Mind">
+          <CautionsEditor cautions={movement.cautions} set={(cautions) => change({ cautions })} />
+        </Part>
         <Part title="What it trains and needs">
           <div className="grid gap-5 py-3">
             <Checks
@@ -134,10 +138,13 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
 }
 
 /** What is missing before the core's own rules are asked. */
-function ownFaults({ name, purpose, howTo }: Movement): Fault[] {
+function ownFaults({ name, purpose, howTo, cautions }: Movement): Fault[] {
   return [
     ...(name.trim() ? [] : [{ pointer: '/name', message: 'needs a name' }]),
     ...(purpose.trim() ? [] : [{ pointer: '/purpose', message: 'needs a purpose in a sentence' }]),
+    ...(cautions.every(({ text }) => text.trim())
+      ? []
+      : [{ pointer: '/cautions', message: 'each needs its words, or is taken out' }]),
     ...(howTo.length ? [] : [{ pointer: '/howTo', message: 'needs at least one line of how to do it' }]),
   ];
 }

@@ -1,0 +1,75 @@
+import { CAUTION_IDS, CAUTIONS, type MovementCaution } from '@clay-pot/core';
+import { Plus, X } from 'lucide-react';
+import { Button, IconButton } from '../../ui/button.js';
+import { TextField } from '../../ui/field.js';
+
+interface Props {
+  cautions: readonly MovementCaution[];
+  set: (cautions: MovementCaution[]) => void;
+}
+
+/** Reasons to be careful with a movement: told to everyone, flagged for whom they concern, and whether those leave it out. */
+export function CautionsEditor({ cautions, set }: Props) {
+  const replace = (index: number, change: Partial<MovementCaution>) =>
+    set(cautions.map((caution, at) => (at === index ? { ...caution, ...change } : caution)));
+  return (
+    <div className="grid gap-3 py-3">
+      {cautions.map((caution, index) => (
+        <div key={index} className="grid gap-2 border-l-4 border-load-3 bg-amber-wash p-3">
+          <div className="flex items-end gap-2">
+            <div className="min-w-0 flex-1">
+              <TextField
+                label={`Caution ${index + 1}`}
+                value={caution.text}
+                maxLength={300}
+                onChange={(event) => replace(index, { text: event.target.value })}
+              />
+            </div>
+            <IconButton name={`Take caution ${index + 1} out`} onClick={() => set([...cautions].toSpliced(index, 1))}>
+              <X size={17} />
+            </IconButton>
+          </div>
+          <fieldset>
+            <legend className="mb-1 text-small">Concerns</legend>
+            <div className="flex flex-wrap gap-x-4 gap-y-1 text-small">
+              {CAUTION_IDS.map((id) => (
+                <label key={id} className="flex items-center gap-1.5">
+                  <input
+                    type="checkbox"
+                    className="size-4 accent-ink"
+                    checked={caution.concerns.includes(id)}
+                    onChange={(event) =>
+                      replace(index, {
+                        concerns: CAUTION_IDS.filter((each) =>
+                          each === id ? event.target.checked : caution.concerns.includes(each),
+                        ),
+                      })
+                    }
+                  />
+                  {CAUTIONS[id].label}
+                </label>
+              ))}
+            </div>
+          </fieldset>
+          <label className="flex items-center gap-1.5 text-small font-semibold">
+            <input
+              type="checkbox"
+              className="size-4 accent-ink"
+              checked={caution.avoid}
+              onChange={(event) => replace(index, { avoid: event.target.checked })}
+            />
+            Those concerned leave it out
+          </label>
+        </div>
+      ))}
+      <div>
+        <Button
+          disabled={cautions.length >= 12}
+          onClick={() => set([...cautions, { text: '', concerns: [], avoid: false }])}
+        >
+          <Plus size={16} aria-hidden /> Add a caution
+        </Button>
+      </div>
+    </div>
+  );
+}
