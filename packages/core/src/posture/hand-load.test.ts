@@ -165,3 +165,31 @@ describe('impossible postures', () => {
     expect(whole).toBeCloseTo(body.massKg, 9);
   });
 });
+
+describe('arms square to the trunk', () => {
+  const { hipAngleDeg: _hip, ...tied } = bench;
+  test('at a given distance the hip angle follows, and the arms are square there', () => {
+    const straight = handLoad(MAN, bench);
+    const nearer = handLoad(MAN, { ...tied, distanceM: straight.distanceM - 0.1 });
+    expect(nearer.distanceM).toBeCloseTo(straight.distanceM - 0.1, 9);
+    expect(nearer.hipAngleDeg).toBeLessThan(straight.hipAngleDeg);
+    const { hip, shoulder, wrist } = nearer.joints;
+    const dot = (hip.x - shoulder.x) * (wrist.x - shoulder.x) + (hip.y - shoulder.y) * (wrist.y - shoulder.y);
+    expect(dot).toBeCloseTo(0, 9);
+  });
+  test('too far and too near are told with the nearest that works', () => {
+    for (const [distanceM, words] of [
+      [2.5, 'too short'],
+      [0.05, /cannot fold|weight stands behind/],
+    ] as const) {
+      let error: PostureError | undefined;
+      try {
+        handLoad(MAN, { ...tied, distanceM });
+      } catch (thrown) {
+        error = thrown as PostureError;
+      }
+      expect([error!.field, error!.message]).toEqual(['distanceM', expect.stringMatching(words)]);
+      expect(nearestPossible(MAN, { ...tied, distanceM }, error!)).toBeGreaterThan(0);
+    }
+  });
+});

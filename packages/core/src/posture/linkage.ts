@@ -4,9 +4,9 @@ import { type Joints } from './masses.js';
 import { angleAtDeg, chord, corner, distance, minus, plus, type Point, point, RAD, toDeg, turn } from './plane.js';
 import { PostureError, POSTURE_LIMITS, type SupportPosture } from './posture.js';
 import { centreOfMass, massPoints } from './masses.js';
-import { bisect } from './root.js';
+import { bisect, rootsIn, sampleRuns } from './root.js';
 import { type LowerLink, lowerLink } from './lower-link.js';
-import { cm, supportName, tooFar, tooHigh } from './reach-errors.js';
+import { cm, tooFar, tooHigh, tooNear } from './reach-errors.js';
 
 export interface ClosedChain {
   readonly joints: Joints;
@@ -26,14 +26,7 @@ export function closeChain(segments: Segments, posture: SupportPosture): ClosedC
   const { leanDeg, hipAngleDeg, distanceM } = posture;
   if (leanDeg === 'square') {
     if (hipAngleDeg !== undefined) return squareArms(segments, posture, arm, hipAngleDeg);
-    const { min, max } = POSTURE_LIMITS.hipAngleDeg;
-    const reachAt = (deg: number) => squareArms(segments, posture, arm, deg).distanceM - distanceM!;
-    const found = bisect(reachAt, max, min);
-    if (found === null) {
-      const nearest = squareArms(segments, posture, arm, max).distanceM;
-      throw tooFar(posture, lowerLink(segments, posture), nearest);
-    }
-    return squareArms(segments, posture, arm, found);
+    return squareAt(segments, posture, arm, distanceM!);
   }
   if (leanDeg !== undefined) {
     const wrist = wristPoint(segments, posture);
@@ -133,9 +126,7 @@ function fromDistance(
     throw tooFar(posture, link, distanceFor(longest));
   }
   if (span < shortest) {
-    const nearest = distanceFor(shortest);
-    const message = `The ${link.called} and trunk cannot fold that far: the hands must be at least ${cm(nearest)} from the ${supportName(posture)}.`;
-    throw new PostureError('distanceM', message, nearest);
+    throw tooNear(posture, link, distanceFor(shortest));
   }
   return finish(segments, posture, { wrist, shoulder, joint, link });
 }
@@ -188,6 +179,29 @@ function squareArms(segments: Segments, posture: SupportPosture, arm: number, hi
   const joint = point(wrist.x - wristTurned.x, jointY);
   return finish(segments, posture, { wrist, shoulder: plus(joint, shoulderTurned), joint, link });
 }
+
+/** Arms square to the trunk at a distance: the hip angle that gives it, of those at which the chain closes; the straightest of several. */
+function squareAt(segments: Segments, posture: SupportPosture, arm: number, distanceM: number): ClosedChain {
+  const { min, max } = POSTURE_LIMITS.hipAngleDeg;
+  const reachAt = (deg: number): number | null => {
+    try {
+      return squareArms(segments, posture, arm, deg).distanceM;
+    } catch (error) {
+      if (error instanceof PostureError) return null;
+      throw error;
+    }
+  };
+  const runs = sampleRuns(reachAt, min, max, SQUARE_SAMPLES);
+  const roots = rootsIn(runs, reachAt, distanceM);
+  if (roots.length) return squareArms(segments, posture, arm, Math.max(...roots));
+  // Where no hip angle closes the chain at all, the straight body says why.
+  const reaches = runs.flat().map(({ y }) => y);
+  if (!reaches.length) return squareArms(segments, posture, arm, max);
+  const [nearest, furthest] = [Math.min(...reaches), Math.max(...reaches)];
+  if (distanceM > furthest) throw tooFar(posture, lowerLink(segments, posture), furthest);
+  throw tooNear(posture, lowerLink(segments, posture), nearest);
+}
+const SQUARE_SAMPLES = 24;
 
 interface Found {
   readonly wrist: Point;

@@ -10,6 +10,11 @@ export function tooFar(posture: SupportPosture, link: LowerLink, nearest: number
   return new PostureError('distanceM', message, nearest);
 }
 
+export function tooNear(posture: SupportPosture, link: LowerLink, nearest: number): PostureError {
+  const message = `The ${link.called} and trunk cannot fold that far: the hands must be at least ${cm(nearest)} from the ${supportName(posture)}.`;
+  return new PostureError('distanceM', message, nearest);
+}
+
 export function tooHigh(posture: SupportPosture, link: LowerLink, rise: number, reach: number): PostureError {
   const raised = rise > 0 ? 'handHeightM' : 'supportHeightM';
   const nearest = Math.max(0, posture[raised] - (Math.abs(rise) - reach));

@@ -1,17 +1,13 @@
-import { findLevel, type Movement, type Person } from '@clay-pot/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { findLevel, type Movement } from '@clay-pot/core';
+import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useAthletes } from '../../api/queries.js';
-import { STEPS } from '../../drawing/hand-above.js';
-import { MOST_N_CM2 } from '../../drawing/hand-close-up.js';
 import { knownMovement, useLibrary } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { Page, Part } from '../../ui/page.js';
-import { LevelPicture } from '../movements/level-picture.js';
 import { Minding } from '../people/minding.js';
 import { type ForWhom, useForWhom } from '../people/use-person.js';
-import { BenchDrawing, plantedView } from './bench-drawing.js';
 import { Calculators } from './calculators.js';
 import { Compare, type Pin } from './compare.js';
 import { DemandChart } from './curve.js';
@@ -19,23 +15,22 @@ import { SubjectFields } from './fields.js';
 import { FindPanel } from './find-panel.js';
 import { HandResults } from './hand-result.js';
 import { LadderTable } from './ladder-table.js';
+import { Laid } from './laid.js';
+import { MOST_PINS, pinName, readPins, writePins } from './pins.js';
 import { SaveLevel } from './save-level.js';
 import {
   demandAsItStands,
   fieldsOf,
   levelSubject,
   nameOfSubject,
-  postureOfSubject,
   postureSubject,
   readSubject,
   type Refusal,
   setField,
   type Subject,
   troubleWith,
-  writeSubject,
 } from './subject.js';
-
-const MOST_PINS = 3;
+import { useLaid } from './use-laid.js';
 
 /** The load bench: what a posture or a weight asks of the hands of one person, live, and what would ask for as much as wanted. */
 export default function BenchPage() {
@@ -264,115 +259,4 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
       </Part>
     </div>
   );
-}
-
-/** How long the bench rests before what lies on it is written into the address. */
-const REST_MS = 250;
-
-/**
- * What lies on the bench. It changes at once, with each key and each move of a drag; the address follows when the hand rests, and when
- * the address is changed from elsewhere, what it names is laid instead.
- */
-function useLaid(opened: Subject, write: (at: string) => void) {
-  const [subject, setSubject] = useState(opened);
-  const latest = useRef(opened);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const writer = useRef(write);
-  writer.current = write;
-  const address = writeSubject(opened);
-  const written = useRef<string | null>(address);
-  useEffect(() => {
-    // What this bench wrote itself comes back late, when the hand may be further on already.
-    if (address === written.current) return;
-    written.current = null;
-    clearTimeout(timer.current);
-    latest.current = opened;
-    setSubject(opened);
-    // Compared by what it says: the same posture read twice from the address is the same.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [address]);
-  useEffect(() => () => clearTimeout(timer.current), []);
-  const lay = (next: Subject) => {
-    latest.current = next;
-    setSubject(next);
-    clearTimeout(timer.current);
-    timer.current = setTimeout(() => {
-      written.current = writeSubject(latest.current);
-      writer.current(written.current);
-    }, REST_MS);
-  };
-  return { subject, lay, latest };
-}
-
-interface LaidProps {
-  person: Person;
-  subject: Subject;
-  movement: Movement | undefined;
-  levelId: string | undefined;
-  setNumber: (name: string, value: number) => void;
-  refusal: Refusal | null;
-}
-
-/** What the colours under the hands mean. */
-function PressureScale() {
-  return (
-    <p className="flex flex-wrap items-center gap-x-1 text-fine text-ink-soft">
-      Pressure under the hands, from little
-      {STEPS.map((colour) => (
-        <span key={colour} className="inline-block size-2.5 border border-ink/40" style={{ background: colour }} />
-      ))}
-      to {MOST_N_CM2} N/cm² and more
-    </p>
-  );
-}
-
-/** The picture, with handles where a body can be moved by them. */
-function Laid({ person, subject, movement, levelId, setNumber, refusal }: LaidProps) {
-  const posture = postureOfSubject(subject);
-  const [view] = useState(plantedView);
-  return (
-    <div className="grid content-start gap-2">
-      {posture ? (
-        <>
-          <BenchDrawing body={person.body} posture={posture} planted={view} set={setNumber} />
-          <PressureScale />
-        </>
-      ) : (
-        movement &&
-        levelId && (
-          <LevelPicture
-            movement={movement}
-            level={{ ...(findLevel(movement, levelId) ?? movement.ladder[0]), ...subject }}
-            body={person.body}
-            animated
-            className="h-80 w-full border border-line bg-white"
-          />
-        )
-      )}
-      <p role="status" className="min-h-5 text-small font-semibold text-iron">
-        {refusal && `${refusal.message}${refusal.took === undefined ? '' : ' Took the nearest that is possible.'}`}
-      </p>
-    </div>
-  );
-}
-
-function readPins(text: string | null): Pin[] {
-  if (!text) return [];
-  try {
-    const list = JSON.parse(text) as { name: string; at: string }[];
-    return list.slice(0, MOST_PINS).flatMap(({ name, at }) => {
-      const subject = readSubject(at);
-      return subject ? [{ name: String(name).slice(0, 60), subject }] : [];
-    });
-  } catch {
-    return [];
-  }
-}
-
-const writePins = (pins: readonly Pin[]) =>
-  pins.length ? JSON.stringify(pins.map(({ name, subject }) => ({ name, at: writeSubject(subject) }))) : null;
-
-/** Different names for what is pinned twice. */
-function pinName({ name }: Pin, pins: readonly Pin[]): string {
-  return pins.some((pin) => pin.name === name) ? `${name} ${pins.length + 1}` : name;
 }

@@ -1,13 +1,5 @@
 import type { MovementInput, StoredMovement } from '@clay-pot/contracts';
-import {
-  checkMovement,
-  climbedBy,
-  demandOf,
-  type Level,
-  type Movement,
-  type Person,
-  REFERENCE_BODIES,
-} from '@clay-pot/core';
+import { checkMovement, type Level, type Movement } from '@clay-pot/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
@@ -15,6 +7,7 @@ import { fetchSequence, putSequence, useSaveMovement } from '../../api/queries.j
 import { useOwnMovements } from '../../store/own-movements.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
+import { insertLevel } from './insert-level.js';
 import type { Subject } from './subject.js';
 
 interface Props {
@@ -24,16 +17,6 @@ interface Props {
   subject: Subject;
   /** A block that the level goes back into. */
   block: { sequenceId: string; blockId: string } | null;
-}
-
-/** Puts a level into a ladder where its demand belongs. */
-export function insertLevel(movement: Movement, level: Level): Movement {
-  const judge: Person = { body: REFERENCE_BODIES['not stated'], ageYears: null, measured: [], today: '2000-01-01' };
-  const at = (each: Level) => climbedBy(movement, each, demandOf(judge, each));
-  const height = at(level);
-  const below = movement.ladder.filter((each) => at(each) < height).length;
-  const ladder = movement.ladder.toSpliced(below, 0, level) as unknown as Movement['ladder'];
-  return { ...movement, ladder };
 }
 
 /** Keeps what lies on the bench: as a level of the studio's own movement, and in the block it was opened from. */

@@ -1,0 +1,39 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import type { StoredMovement } from '@clay-pot/contracts';
+import { LIBRARY, shippedMovement } from '@clay-pot/core/library';
+import { knownMovement } from './library.js';
+import { forgetOwnMovements, hasOwnMovements, ownMovement, setOwnMovements } from './own-movements.js';
+
+const own: StoredMovement = {
+  id: 'own-1',
+  etag: '"1"',
+  updatedAt: '2026-11-24T10:00:00.000Z',
+  removed: false,
+  movement: { ...LIBRARY[0]!, id: 'own-1', name: 'Ours' },
+};
+
+beforeEach(() => {
+  forgetOwnMovements();
+});
+
+describe('finding movements', () => {
+  test('shipped ones are always there, the studio’s own once the server told of them', () => {
+    expect(knownMovement('free.wrist-circles')).toBe(shippedMovement('free.wrist-circles'));
+    expect([knownMovement('own-1'), hasOwnMovements()]).toEqual([undefined, false]);
+    setOwnMovements([own]);
+    expect([knownMovement('own-1')!.name, hasOwnMovements()]).toEqual(['Ours', true]);
+  });
+
+  test('one that was taken off the shelf is still found by what names it', () => {
+    setOwnMovements([{ ...own, removed: true }]);
+    expect(ownMovement('own-1')!.name).toBe('Ours');
+  });
+
+  test('it is kept in the browser, and forgotten when somebody signs out', () => {
+    setOwnMovements([own]);
+    expect(localStorage.getItem('clay-pot-movements')).toContain('Ours');
+    forgetOwnMovements();
+    expect(localStorage.getItem('clay-pot-movements')).not.toContain('Ours');
+    expect(knownMovement('own-1')).toBeUndefined();
+  });
+});
