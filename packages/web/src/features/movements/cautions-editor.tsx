@@ -2,6 +2,9 @@ import { CAUTION_IDS, CAUTIONS, type MovementCaution } from '@clay-pot/core';
 import { Plus, X } from 'lucide-react';
 import { Button, IconButton } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
+import { Checks } from './movement-fields.js';
+
+const NAMES = Object.fromEntries(CAUTION_IDS.map((id) => [id, CAUTIONS[id].label]));
 
 interface Props {
   cautions: readonly MovementCaution[];
@@ -29,28 +32,13 @@ export function CautionsEditor({ cautions, set }: Props) {
               <X size={17} />
             </IconButton>
           </div>
-          <fieldset>
-            <legend className="mb-1 text-small">Concerns</legend>
-            <div className="flex flex-wrap gap-x-4 gap-y-1 text-small">
-              {CAUTION_IDS.map((id) => (
-                <label key={id} className="flex items-center gap-1.5">
-                  <input
-                    type="checkbox"
-                    className="size-4 accent-ink"
-                    checked={caution.concerns.includes(id)}
-                    onChange={(event) =>
-                      replace(index, {
-                        concerns: CAUTION_IDS.filter((each) =>
-                          each === id ? event.target.checked : caution.concerns.includes(each),
-                        ),
-                      })
-                    }
-                  />
-                  {CAUTIONS[id].label}
-                </label>
-              ))}
-            </div>
-          </fieldset>
+          <Checks
+            label="Concerns"
+            options={CAUTION_IDS}
+            chosen={caution.concerns}
+            names={NAMES}
+            set={(concerns) => replace(index, { concerns })}
+          />
           <label className="flex items-center gap-1.5 text-small font-semibold">
             <input
               type="checkbox"

@@ -39,15 +39,17 @@ interface ChecksProps<T extends string> {
   label: string;
   options: readonly T[];
   chosen: readonly T[];
+  /** What they are called, where the word itself would not do. */
+  names?: Readonly<Partial<Record<T, string>>>;
   set: (chosen: T[]) => void;
 }
 
 /** Some of a list, in the list's order. */
-export function Checks<T extends string>({ label, options, chosen, set }: ChecksProps<T>) {
+export function Checks<T extends string>({ label, options, chosen, names, set }: ChecksProps<T>) {
   return (
     <fieldset>
       <legend className="mb-1 text-small font-semibold">{label}</legend>
-      <div className="flex flex-wrap gap-x-5 gap-y-1.5 text-small">
+      <div className="flex flex-wrap gap-x-5 gap-y-2 text-small">
         {options.map((option) => (
           <label key={option} className="flex items-center gap-1.5">
             <input
@@ -58,7 +60,7 @@ export function Checks<T extends string>({ label, options, chosen, set }: Checks
                 set(options.filter((each) => (each === option ? event.target.checked : chosen.includes(each))))
               }
             />
-            {option.replaceAll('-', ' ')}
+            {names?.[option] ?? option.replaceAll('-', ' ')}
           </label>
         ))}
       </div>
