@@ -38,7 +38,8 @@ export interface Capacity {
 export const MEASURED_FOR_DAYS = 120;
 const DAY_MS = 86_400_000;
 
-const isRecent = (onDay: string, today: string) =>
+/** Whether what was measured on a day still counts on another. */
+export const isRecent = (onDay: string, today: string) =>
   (Date.parse(today) - Date.parse(onDay)) / DAY_MS <= MEASURED_FOR_DAYS && onDay <= today;
 
 /** The best recent measured maximum of an action, if there is one. */

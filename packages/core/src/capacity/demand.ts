@@ -1,5 +1,6 @@
 import type { Contact, Facing } from '../anatomy/support.js';
 import { type Hand, HANDS } from '../anatomy/sides.js';
+import type { Dose } from '../dose/dose.js';
 import type { Hold, LevelLoad } from '../movement/load.js';
 import { handLoad, GRAVITY, type HandLoad, type PostureLoad } from '../posture/hand-load.js';
 import { RAD } from '../posture/plane.js';
@@ -77,6 +78,12 @@ export function demandOf(person: Person, level: Loaded): Demand {
   const raw = rawDemand(person, level.load);
   const [left, right] = HANDS.map((hand) => handDemand(person, hand, raw)) as [HandDemand, HandDemand];
   return { left, right, posture: null };
+}
+
+/** A level as a dose asks for it: a press is as hard as the dose says, everything else as hard as its load is. */
+export function asDosed<L extends Loaded>(level: L, { effortPercent }: Pick<Dose, 'effortPercent'>): L {
+  const { load } = level;
+  return load.kind === 'press' && effortPercent !== undefined ? { ...level, load: { ...load, effortPercent } } : level;
 }
 
 /** The posture of a level on the hands. */

@@ -2,7 +2,7 @@ import { type Hand } from '../anatomy/sides.js';
 import { ageOn } from '../screen/cautions.js';
 import { type Body, bodyOf, type BodyRecord } from '../posture/body.js';
 import { type Action, ACTIONS } from './actions.js';
-import { MEASURED_FOR_DAYS, type Measured, type Person, type RangeMotion } from './capacity.js';
+import { isRecent, type Measured, type Person, type RangeMotion } from './capacity.js';
 import { ACTIVE_RANGE_DEG, USUAL_AGE } from './norms.js';
 
 /** What a reading is of: a maximum in its action's unit, or how far a motion goes, by own muscles or with help, in degrees. */
@@ -70,13 +70,11 @@ function rangesOf(readings: readonly Reading[], today: string): NonNullable<Pers
   for (const hand of ['left', 'right'] as const) {
     for (const motion of RANGE_MOTIONS) {
       const last = latestReading(readings, 'range with help', motion, hand);
-      if (last && daysBetween(last.onDay, today) <= MEASURED_FOR_DAYS) ranges[hand][motion] = last.value;
+      if (last && isRecent(last.onDay, today)) ranges[hand][motion] = last.value;
     }
   }
   return ranges;
 }
-
-const daysBetween = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / 86_400_000;
 
 /** A person of the reference body of a sex: what is computed for when nobody is chosen. */
 export function referencePerson(body: Body, today: string): Person {

@@ -1,6 +1,6 @@
 import { MUSCLE_GROUPS, type MuscleGroup } from '../anatomy/motions.js';
 import { type Hand, HANDS } from '../anatomy/sides.js';
-import { type Demand, demandOf } from '../capacity/demand.js';
+import { asDosed, type Demand, demandOf } from '../capacity/demand.js';
 import type { Person } from '../capacity/capacity.js';
 import { WORK_EVENTS, type Timeline } from '../dose/timeline.js';
 import { findLevel, type MovementLookup } from '../movement/movement.js';
@@ -49,11 +49,8 @@ export function effortTimeline(
     const movement = lookup(block.movementId);
     const level = movement && findLevel(movement, block.levelId);
     if (!level) return null;
-    const { load } = level;
-    const asked =
-      load.kind === 'press' && block.dose.effortPercent ? { ...load, effortPercent: block.dose.effortPercent } : load;
     try {
-      return groupEfforts(demandOf(person, { ...level, load: asked }));
+      return groupEfforts(demandOf(person, asDosed(level, block.dose)));
     } catch (error) {
       if (!(error instanceof PostureError) && !(error instanceof BodyError)) throw error;
       impossible.push({ blockId: block.id, message: error.message });

@@ -98,3 +98,8 @@ describe('fatigue through a session', () => {
     }
   });
 });
+
+test('a press is laid as hard as its dose says, not as its level usually is', () => {
+  const { efforts } = courses(['isometric.flexion', 'gentle', '1x4 @75% 5s tempo1-1 L']);
+  expect(efforts.spans.get('left wrist flexors')!.map(({ effort }) => effort)).toContain(0.75);
+});

@@ -1,5 +1,5 @@
 import type { PostureLoad } from './hand-load.js';
-import { POSTURE_LIMITS, type PostureField, type SupportPosture } from './posture.js';
+import type { PostureField, SupportPosture } from './posture.js';
 
 /** From this hip angle on the body counts as held straight, and keeps it while something else is moved. */
 const STRAIGHT_DEG = 165;
@@ -60,5 +60,3 @@ export function fieldValue(posture: SupportPosture, load: PostureLoad, field: Po
   if (field === 'leanDeg' || field === 'hipAngleDeg' || field === 'distanceM') return load[field];
   return posture[field];
 }
-
-export const fieldLimit = (field: PostureField) => POSTURE_LIMITS[field];

@@ -5,6 +5,7 @@ import {
   type Level,
   leversBetween,
   type Movement,
+  peakEffort,
   type Person,
   printDose,
   type Rung as RungOfLadder,
@@ -158,8 +159,8 @@ function Rung({ movement, level, rung, person, below, number, shown, show, athle
 
 /** Load, angle and effort of a level in one line; what is not available is said. */
 export function DemandLine({ demand }: { demand: Demand }) {
-  const { left, right } = demand;
-  const effort = Math.max(left.effortPercent, right.effortPercent);
+  const { left } = demand;
+  const effort = peakEffort(demand);
   const parts = [
     left.loadN > 0 && `${left.loadPercentBW.toFixed(0)} % BW a hand`,
     left.angle && `${left.angle.deg.toFixed(0)}°`,

@@ -1,4 +1,5 @@
 import {
+  asDosed,
   type Block,
   carryTimeS,
   demandOf,
@@ -51,19 +52,16 @@ export function BlockDemand({ block, movement, level }: { block: Block; movement
 }
 
 function Demand({ person, block, level }: { person: Person; block: Block; level: Level }) {
-  const { load } = level;
-  // Pressing is as hard as the dose says, whatever the level's usual effort is.
-  const asked =
-    load.kind === 'press' && block.dose.effortPercent ? { ...load, effortPercent: block.dose.effortPercent } : load;
+  const asked = asDosed(level, block.dose);
   let demand;
   try {
-    demand = demandOf(person, { ...level, load: asked });
+    demand = demandOf(person, asked);
   } catch (error) {
     return (
       <p className="text-small font-semibold text-iron">{error instanceof Error ? error.message : String(error)}</p>
     );
   }
-  const pressed = asked.kind === 'press' ? asked.action : null;
+  const pressed = asked.load.kind === 'press' ? asked.load.action : null;
   return (
     <>
       <DemandLine demand={demand} />
