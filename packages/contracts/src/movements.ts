@@ -5,6 +5,8 @@ import {
   CONTACTS,
   type Corner,
   CORNERS,
+  type Digit,
+  DIGITS,
   CAUTION_IDS,
   type CautionId,
   type DosingKind,
@@ -76,6 +78,17 @@ function Lines(min: number): PropertyDecorator {
   );
 }
 
+/** Two shapes that a hand goes between. */
+function Shapes(): PropertyDecorator {
+  return applyDecorators(
+    MayBeAbsent(),
+    IsArray({ message: 'must be two shapes' }),
+    ArrayMinSize(2),
+    ArrayMaxSize(2),
+    IsIn(Object.keys(HAND_SHAPES), { each: true, message: `must be among ${Object.keys(HAND_SHAPES).join(', ')}` }),
+  );
+}
+
 export class MovementCautionInput {
   @Text(textLength, 1)
   text: string;
@@ -123,6 +136,9 @@ export class LevelInput {
 
   @Word(Object.keys(USUAL_RANGES))
   dosing: DosingKind;
+
+  @Shapes()
+  shapes?: [HandShapeName, HandShapeName];
 }
 
 /** A studio's own movement with its ladder. Its id is the address it is stored under. */
@@ -160,6 +176,11 @@ export class MovementInput {
   @Words(CORNERS)
   corners: Corner[];
 
+  /** Digits that do the work, where it is not all of them. */
+  @MayBeAbsent()
+  @Words(DIGITS, 1)
+  digits?: Digit[];
+
   @Words(EQUIPMENT)
   equipment: Equipment[];
 
@@ -189,11 +210,7 @@ export class MovementInput {
   @Word(['hold', 'bout'])
   timed: 'hold' | 'bout';
 
-  @MayBeAbsent()
-  @IsArray({ message: 'must be two shapes' })
-  @ArrayMinSize(2)
-  @ArrayMaxSize(2)
-  @IsIn(Object.keys(HAND_SHAPES), { each: true, message: `must be among ${Object.keys(HAND_SHAPES).join(', ')}` })
+  @Shapes()
   shapes?: [HandShapeName, HandShapeName];
 
   @IsArray({ message: 'must be a list of levels' })

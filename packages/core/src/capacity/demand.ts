@@ -86,6 +86,18 @@ export function asDosed<L extends Loaded>(level: L, { effortPercent }: Pick<Dose
   return load.kind === 'press' && effortPercent !== undefined ? { ...level, load: { ...load, effortPercent } } : level;
 }
 
+const TURNED: Partial<Record<Action, Action>> = { pronation: 'supination', supination: 'pronation' };
+
+/**
+ * A level in the second of its movement's directions: a press that turns the forearm is named for its first direction and turns the other
+ * way in the second.
+ */
+export function inSecondDirection<L extends Loaded>(level: L): L {
+  const { load } = level;
+  const turned = load.kind === 'press' ? TURNED[load.action] : undefined;
+  return turned && load.kind === 'press' ? { ...level, load: { ...load, action: turned } } : level;
+}
+
 /** The posture of a level on the hands. */
 export const postureOf = ({ contact, facing }: Loaded, stance: SupportPosture | object): SupportPosture =>
   ({ ...stance, contact, facing }) as SupportPosture;

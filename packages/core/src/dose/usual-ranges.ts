@@ -1,4 +1,4 @@
-import { amountOf, type Dose, type WorkKind } from './dose.js';
+import { amountOf, type Dose, type WorkKind, workOf } from './dose.js';
 
 type Range = readonly [min: number, max: number];
 
@@ -188,4 +188,18 @@ export function unusualInDose(dose: Dose, kind: DosingKind): string[] {
   judge(dose.effortPercent, range.effortPercent, '% effort');
   judge(dose.holdS, range.holdS, 's hold');
   return notes.length ? [...notes, range.why] : [];
+}
+
+/** The dose nearest to this one that lies within its customary range; the same dose when it does already. */
+export function usualDose(dose: Dose, kind: DosingKind): Dose {
+  const range: UsualRange = USUAL_RANGES[kind];
+  const within = (value: number, usual: Range | undefined) =>
+    usual ? Math.min(usual[1], Math.max(usual[0], value)) : value;
+  return {
+    ...dose,
+    sets: within(dose.sets, range.sets),
+    work: workOf(dose.work.kind, within(amountOf(dose.work), range.amount[dose.work.kind])),
+    ...(dose.effortPercent !== undefined && { effortPercent: within(dose.effortPercent, range.effortPercent) }),
+    ...(dose.holdS !== undefined && { holdS: within(dose.holdS, range.holdS) }),
+  };
 }

@@ -39,7 +39,7 @@ describe('sequence files', () => {
   });
 
   test('a file says what it is', () => {
-    expect(JSON.parse(SMALL)).toMatchObject({ format: 'clay-pot/sequence', version: 1 });
+    expect(JSON.parse(SMALL)).toMatchObject({ format: 'clay-pot/sequence', version: 2 });
   });
 
   test.each<[string, (text: string) => string, string, string, string]>([
@@ -73,12 +73,26 @@ describe('sequence files', () => {
       'one of repetitions',
     ],
     ['an unknown phase', (t) => t.replace('"prepare"', '"warm"'), '"warm"', '/blocks/0/phase', 'prepare, range, load'],
-    ['a later version', (t) => t.replace('"version": 1', '"version": 2'), '"version": 2', '/version', 'must be 1'],
+    ['a later version', (t) => t.replace('"version": 2', '"version": 3'), '"version": 3', '/version', 'one of 1, 2'],
   ])('%s is told with line and field', (_what, damage, part, pointer, words) => {
     const text = damage(SMALL);
     const fault = faultsOf(text).find((candidate) => candidate.pointer === pointer);
     expect(fault?.line).toBe(lineOf(text, part));
     expect(fault?.message).toContain(words);
+  });
+
+  test('a file of version 1 is read as it is', () => {
+    expect(decodeSequence(SMALL.replace('"version": 2', '"version": 1'), shippedMovement)).toEqual(
+      decodeSequence(SMALL, shippedMovement),
+    );
+  });
+
+  test('method and mutes come back as they went; a rule of safety stays unmuted', () => {
+    const whole = { ...decodeSequence(SMALL, shippedMovement), methodId: 'floor-loading' };
+    const muted = { ...whole, mutes: [{ check: 'fast-motion', reason: 'Before racing.' }] };
+    expect(decodeSequence(encodeSequence(muted), shippedMovement)).toEqual(muted);
+    const unsafe = encodeSequence({ ...whole, mutes: [{ check: 'leave-out', reason: 'No.' }] });
+    expect(faultsOf(unsafe)).toEqual([expect.objectContaining({ pointer: '/mutes/0/check' })]);
   });
 
   test('several faults are told at once', () => {

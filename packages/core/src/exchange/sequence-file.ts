@@ -2,6 +2,7 @@ import { Ajv, type ErrorObject } from 'ajv';
 import { findNodeAtLocation, type Node, parseTree, type ParseError, printParseErrorCode } from 'jsonc-parser';
 import type { MovementLookup } from '../movement/movement.js';
 import { checkSequence } from '../sequence/check-sequence.js';
+import { checkMutes } from '../sequence/checks/check-mutes.js';
 import type { Sequence } from '../sequence/sequence.js';
 import { SEQUENCE_FORMAT, SEQUENCE_FORMAT_VERSION, SEQUENCE_SCHEMA } from './sequence-schema.js';
 
@@ -27,8 +28,9 @@ const validate = new Ajv({ allErrors: true, discriminator: true, strict: true, s
 
 /** The text of a sequence file: versioned JSON, indented so that a person can read and compare it. */
 export function encodeSequence(sequence: Sequence): string {
-  const { title, purpose, budgetMin, pacing, blocks } = sequence;
-  const file = { format: SEQUENCE_FORMAT, version: SEQUENCE_FORMAT_VERSION, title, purpose, budgetMin, pacing, blocks };
+  const { title, purpose, budgetMin, pacing, blocks, methodId, mutes } = sequence;
+  const head = { format: SEQUENCE_FORMAT, version: SEQUENCE_FORMAT_VERSION };
+  const file = { ...head, title, purpose, budgetMin, pacing, blocks, methodId, mutes };
   return `${JSON.stringify(file, null, 2)}\n`;
 }
 
@@ -58,7 +60,7 @@ export function decodeSequence(text: string, lookup: MovementLookup): Sequence {
     version: _version,
     ...sequence
   } = value as unknown as Sequence & { format: string; version: number };
-  const faults = checkSequence(sequence, lookup);
+  const faults = [...checkSequence(sequence, lookup), ...checkMutes(sequence)];
   if (faults.length) throw new FileError(faults.map(({ pointer, message }) => place(pointer, message)));
   return sequence;
 }

@@ -4,7 +4,9 @@ import { PHASES, SEQUENCE_LIMITS } from '../sequence/sequence.js';
 
 /** Identifies the format and its version inside a file. */
 export const SEQUENCE_FORMAT = 'clay-pot/sequence';
-export const SEQUENCE_FORMAT_VERSION = 1;
+export const SEQUENCE_FORMAT_VERSION = 2;
+/** Version 1 had no method and no mutes; its files are read as they are. */
+export const READABLE_VERSIONS = [1, 2] as const;
 
 const number = ({ min: minimum, max: maximum, step: multipleOf }: Limit) => ({
   type: Number.isInteger(multipleOf) ? 'integer' : 'number',
@@ -62,14 +64,14 @@ const { pacingS, breathS } = SEQUENCE_LIMITS;
 /** The published schema of a sequence file (JSON Schema draft-07). Files that it accepts can be imported. */
 export const SEQUENCE_SCHEMA = {
   $schema: 'http://json-schema.org/draft-07/schema#',
-  $id: 'urn:clay-pot:sequence:1',
-  title: 'Clay Pot sequence, version 1',
+  $id: 'urn:clay-pot:sequence:2',
+  title: 'Clay Pot sequence, version 2',
   description:
     'A sequence of movements with levels and doses. Seconds and minutes are in the names; effort is in percent.',
   ...closed(
     {
       format: { const: SEQUENCE_FORMAT },
-      version: { const: SEQUENCE_FORMAT_VERSION },
+      version: { enum: READABLE_VERSIONS },
       title: text(SEQUENCE_LIMITS.titleLength, 1),
       purpose: text(SEQUENCE_LIMITS.purposeLength),
       budgetMin: number(SEQUENCE_LIMITS.budgetMin),
@@ -80,7 +82,13 @@ export const SEQUENCE_SCHEMA = {
         breathOutS: number(breathS),
       }),
       blocks: { type: 'array', maxItems: SEQUENCE_LIMITS.blocks, items: block },
+      methodId: text(64, 1),
+      mutes: {
+        type: 'array',
+        maxItems: SEQUENCE_LIMITS.mutes,
+        items: closed({ check: text(64, 1), reason: text(SEQUENCE_LIMITS.muteReasonLength, 1) }),
+      },
     },
-    [],
+    ['methodId', 'mutes'],
   ),
 } as const;

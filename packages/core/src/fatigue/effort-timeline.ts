@@ -1,6 +1,6 @@
 import { MUSCLE_GROUPS, type MuscleGroup } from '../anatomy/motions.js';
 import { type Hand, HANDS } from '../anatomy/sides.js';
-import { asDosed, type Demand, demandOf } from '../capacity/demand.js';
+import { asDosed, type Demand, demandOf, inSecondDirection } from '../capacity/demand.js';
 import type { Person } from '../capacity/capacity.js';
 import { WORK_EVENTS, type Timeline } from '../dose/timeline.js';
 import { findLevel, type MovementLookup } from '../movement/movement.js';
@@ -30,6 +30,8 @@ export interface EffortSpan {
 export interface EffortTimeline {
   readonly spans: ReadonlyMap<SideGroup, readonly EffortSpan[]>;
   readonly durationMs: number;
+  /** What each block asks, in the sequence's order; null where this body cannot take it. */
+  readonly demands: readonly (Demand | null)[];
   /** Blocks that this body cannot take, with the reason: they ask for nothing here. */
   readonly impossible: readonly { blockId: string; message: string }[];
 }
@@ -45,21 +47,35 @@ export function effortTimeline(
   lookup: MovementLookup,
 ): EffortTimeline {
   const impossible: { blockId: string; message: string }[] = [];
-  const efforts = sequence.blocks.map((block) => {
+  const demands = sequence.blocks.map((block) => {
     const movement = lookup(block.movementId);
     const level = movement && findLevel(movement, block.levelId);
     if (!level) return null;
     try {
-      return groupEfforts(demandOf(person, asDosed(level, block.dose)));
+      return demandOf(person, asDosed(level, block.dose));
     } catch (error) {
       if (!(error instanceof PostureError) && !(error instanceof BodyError)) throw error;
       impossible.push({ blockId: block.id, message: error.message });
       return null;
     }
   });
+  const efforts = demands.map((demand) => demand && groupEfforts(demand));
+  // What a movement's second direction asks, where that is something else.
+  const seconds = sequence.blocks.map((block) => {
+    const movement = lookup(block.movementId);
+    const level = movement?.directions ? findLevel(movement, block.levelId) : undefined;
+    const turned = level && inSecondDirection(level);
+    if (!turned || turned === level) return null;
+    return {
+      direction: movement!.directions![1],
+      efforts: groupEfforts(demandOf(person, asDosed(turned, block.dose))),
+    };
+  });
   const spans = new Map<SideGroup, EffortSpan[]>();
   for (const event of timeline.events) {
-    const asked = WORK_EVENTS.includes(event.kind) ? efforts[event.blockIndex] : null;
+    if (!WORK_EVENTS.includes(event.kind)) continue;
+    const second = seconds[event.blockIndex];
+    const asked = second && second.direction === event.direction ? second.efforts : efforts[event.blockIndex];
     if (!asked) continue;
     const hands = event.side === 'both' ? HANDS : [event.side];
     for (const hand of hands) {
@@ -75,7 +91,7 @@ export function effortTimeline(
       }
     }
   }
-  return { spans, durationMs: timeline.durationMs, impossible };
+  return { spans, durationMs: timeline.durationMs, demands, impossible };
 }
 
 /** The hardest effort that each muscle group brings, as a share of its maximum. */

@@ -1,6 +1,6 @@
 import { capacityLeft, HOLD_TOLERANCE, holdTimeS, RESTED, step, type Units } from './compartments.js';
 import { type EffortSpan, type EffortTimeline, partsOf, type SideGroup } from './effort-timeline.js';
-import { enduranceS, type Rates, ratesOf } from './rates.js';
+import { enduranceDoseOf, type Rates, ratesOf } from './rates.js';
 
 /** What is left of a group's capacity at a moment: 1 rested. */
 export interface CapacityPoint {
@@ -28,6 +28,8 @@ export interface GroupCourse {
   /** Sum of time over endurance time: 1 is one hold to failure's worth. */
   readonly enduranceDose: number;
   readonly underLoadS: number;
+  /** Where it stands at the end: what the next session of the day begins with, after its rest. */
+  readonly end: Units;
 }
 
 /** Every group that works, with its course; groups that rest throughout are not listed. */
@@ -67,14 +69,14 @@ function courseOf(rates: Rates, spans: readonly EffortSpan[], durationMs: number
     units = step(rates, units, target, seconds);
     failure ??= failureOf(rates, before, units, span, seconds);
     mark(span.endMs);
-    dose += seconds / enduranceS(rates, target);
+    dose += enduranceDoseOf(rates, span.effort, seconds);
     loadMs += span.endMs - span.startMs;
   }
   if (durationMs > nowMs) {
     units = step(rates, units, 0, (durationMs - nowMs) / 1000);
     mark(durationMs);
   }
-  return { points, lowest, failure, enduranceDose: dose, underLoadS: loadMs / 1000 };
+  return { points, lowest, failure, enduranceDose: dose, underLoadS: loadMs / 1000, end: units };
 }
 
 const MOST_REST_S = 600;

@@ -44,5 +44,9 @@ export const GROUP_OF: Record<Action, MuscleGroup> = {
   'shoulder lift': 'shoulder girdle',
 };
 
+/** What some seconds at an effort are worth: 1 is one hold to failure's worth. Beyond the maximum counts as the maximum. */
+export const enduranceDoseOf = (rates: Rates, effort: number, seconds: number) =>
+  seconds / enduranceS(rates, Math.min(1, effort));
+
 /** How long a share of maximum can be held from rest, in seconds. @example enduranceS(RATES.handGrip, 0.5) ≈ 102 */
 export const enduranceS = ({ enduranceAS, enduranceB }: Rates, share: number) => enduranceAS * share ** enduranceB;

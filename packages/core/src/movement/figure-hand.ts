@@ -72,8 +72,9 @@ const palmUp = (load: LevelLoad) =>
   (load.kind === 'weight' || load.kind === 'roller') && load.action === 'wrist flexion';
 
 /** The shapes that the hand goes between. */
-function shapesOf(movement: Movement, { load, contact }: Level): readonly [HandShapeName, HandShapeName] {
-  if (movement.shapes) return movement.shapes;
+export function shapesOf(movement: Movement, level: Level): readonly [HandShapeName, HandShapeName] {
+  const { load, contact } = level;
+  if (level.shapes ?? movement.shapes) return (level.shapes ?? movement.shapes)!;
   switch (load.kind) {
     case 'hang':
     case 'lift': {

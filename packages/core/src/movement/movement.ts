@@ -2,6 +2,7 @@ import type { Corner, MuscleGroup, Motion } from '../anatomy/motions.js';
 import type { SidePlan } from '../anatomy/sides.js';
 import type { Contact, Equipment, Facing, Loading, Posture } from '../anatomy/support.js';
 import type { DirectionPlan, Dose, WorkKind } from '../dose/dose.js';
+import type { Digit } from '../anatomy/digits.js';
 import type { DosingKind } from '../dose/usual-ranges.js';
 import type { CautionId } from '../screen/cautions.js';
 import type { HandShapeName } from '../posture/hand-shape.js';
@@ -57,6 +58,8 @@ export interface Level {
   readonly loading: Loading;
   /** The numbers that its demand is computed from. */
   readonly load: LevelLoad;
+  /** Shapes that the hand goes between at this level, where they are not the movement's. */
+  readonly shapes?: readonly [HandShapeName, HandShapeName];
   /** Needed for this level beyond the movement's own equipment. */
   readonly equipment: readonly Equipment[];
   /** The usual dose to start from. For repetitions it always carries a tempo. */
@@ -77,6 +80,8 @@ export interface Movement {
   readonly trains: readonly MuscleGroup[];
   readonly motions: readonly Motion[];
   readonly equipment: readonly Equipment[];
+  /** Digits that do the work, where it is not all of them. */
+  readonly digits?: readonly Digit[];
   /** Two-joint corners that it visits. */
   readonly corners: readonly Corner[];
   /** Shapes that the hand goes between, for its picture; without them they follow from the load. */

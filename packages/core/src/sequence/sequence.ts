@@ -35,6 +35,16 @@ export interface Sequence {
   readonly budgetMin: number;
   readonly pacing: Pacing;
   readonly blocks: readonly Block[];
+  /** Id of the method it goes by; without one the usual method. */
+  readonly methodId?: string;
+  /** Checks that this sequence leaves unheeded on purpose, each with the reason. */
+  readonly mutes?: readonly Mute[];
+}
+
+/** A check that is muted for a sequence. */
+export interface Mute {
+  readonly check: string;
+  readonly reason: string;
 }
 
 /** Bounds of a sequence document, wherever it comes from. */
@@ -43,6 +53,8 @@ export const SEQUENCE_LIMITS = {
   purposeLength: 500,
   noteLength: 500,
   blocks: 120,
+  mutes: 60,
+  muteReasonLength: 200,
   budgetMin: { min: 1, max: 240, step: 1, unit: 'min' },
   pacingS: { min: 0, max: 60, step: 1, unit: 's' },
   breathS: { min: 1, max: 20, step: 0.5, unit: 's' },

@@ -114,6 +114,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     ],
     trains: ['thumb muscles', 'radial deviators'],
     motions: ['ulnar deviation', 'thumb opposition'],
+    digits: ['thumb'],
     equipment: [],
     sides: ['left-then-right', 'right-then-left', 'left', 'right'],
     directions: null,

@@ -124,7 +124,7 @@ export const FREE_MOTION_MORE: readonly Movement[] = [
       faults: ['Only the tip joint moves', 'The wrist helps'],
       cautions: [caution('Small and warm when the base of the thumb is sore.', 'arthritis')],
     },
-    { trains: ['thumb muscles'], motions: ['thumb opposition', 'thumb extension'] },
+    { trains: ['thumb muscles'], motions: ['thumb opposition', 'thumb extension'], digits: ['thumb'] },
     {
       sides: BOTH,
       directions: ['toward the palm', 'away from the palm'],

@@ -1,5 +1,5 @@
 import type { Movement } from '../movement.js';
-import { avoid, caution, level, move, WRIST, BEND, SIDE, TURN, FINGERS } from './writing.js';
+import { avoid, caution, level, move, shaped, WRIST, BEND, SIDE, TURN, FINGERS } from './writing.js';
 
 const EASY = caution(
   'Stay in the range that the hand reaches by itself and without catching.',
@@ -33,31 +33,40 @@ export const FREE_MOTION: readonly Movement[] = [
     climbs: 'effort',
     corners: ['fist, wrist flexed', 'fist, wrist extended'],
     ladder: [
-      level(
-        ['supported-fist', 'Forearm on the thigh, loose fist', 'Seated, small circles with the forearm resting.'],
-        ['seated', 'none', 'free', 'unloaded'],
-        move(WRIST, 70),
-        'slow-circles',
-        '1x5 tempo3-3 L,R <>',
-        ['chair'],
+      shaped(
+        'fist',
+        level(
+          ['supported-fist', 'Forearm on the thigh, loose fist', 'Seated, small circles with the forearm resting.'],
+          ['seated', 'none', 'free', 'unloaded'],
+          move(WRIST, 70),
+          'slow-circles',
+          '1x5 tempo3-3 L,R <>',
+          ['chair'],
+        ),
       ),
-      level(
-        ['free-fist', 'Arm forward, fist', 'Standing, elbow straight, the largest circle with a fist.'],
-        ['standing', 'none', 'free', 'unloaded'],
-        move([...WRIST, 'shoulder lift'], 80),
-        'slow-circles',
-        '1x4 tempo4-4 L,R <>',
+      shaped(
+        'fist',
+        level(
+          ['free-fist', 'Arm forward, fist', 'Standing, elbow straight, the largest circle with a fist.'],
+          ['standing', 'none', 'free', 'unloaded'],
+          move([...WRIST, 'shoulder lift'], 80),
+          'slow-circles',
+          '1x4 tempo4-4 L,R <>',
+        ),
       ),
-      level(
-        [
-          'free-spread',
-          'Arm forward, fingers spread',
-          'The same with wide straight fingers: the long tendons join in.',
-        ],
-        ['standing', 'none', 'free', 'unloaded'],
-        move([...WRIST, 'shoulder lift'], 95),
-        'slow-circles',
-        '1x3 tempo5-5 L,R <>',
+      shaped(
+        'spread',
+        level(
+          [
+            'free-spread',
+            'Arm forward, fingers spread',
+            'The same with wide straight fingers: the long tendons join in.',
+          ],
+          ['standing', 'none', 'free', 'unloaded'],
+          move([...WRIST, 'shoulder lift'], 95),
+          'slow-circles',
+          '1x3 tempo5-5 L,R <>',
+        ),
       ),
       level(
         ['ball', 'Arm forward, holding a ball', 'A soft ball in the hand adds weight at the far end.'],

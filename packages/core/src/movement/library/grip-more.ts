@@ -36,7 +36,11 @@ export const GRIP_MORE: readonly Movement[] = [
       faults: ['The wrist bends', 'Little finger slips off'],
       cautions: USUAL,
     },
-    { trains: ['finger flexors', 'thumb muscles'], motions: ['finger flexion'] },
+    {
+      trains: ['finger flexors', 'thumb muscles'],
+      motions: ['finger flexion'],
+      digits: ['index', 'middle', 'ring', 'little'],
+    },
     { ...ONE_EACH, work: ['repetitions'], equipment: ['hand gripper'] },
     [
       level(
@@ -104,7 +108,11 @@ export const GRIP_MORE: readonly Movement[] = [
       faults: ['The tip joint collapses', 'The plate rests on the leg'],
       cautions: USUAL,
     },
-    { trains: ['thumb muscles', 'finger flexors'], motions: ['thumb opposition', 'finger flexion'] },
+    {
+      trains: ['thumb muscles', 'finger flexors'],
+      motions: ['thumb opposition', 'finger flexion'],
+      digits: ['thumb', 'index', 'middle', 'ring'],
+    },
     {
       ...ONE_EACH,
       sides: ['together', 'left-then-right', 'right-then-left'],
@@ -161,7 +169,7 @@ export const GRIP_MORE: readonly Movement[] = [
       faults: ['Slides to the fingertips', 'Shoulder hikes'],
       cautions: USUAL,
     },
-    { trains: ['finger flexors'], motions: ['finger flexion'] },
+    { trains: ['finger flexors'], motions: ['finger flexion'], digits: ['index', 'middle', 'ring', 'little'] },
     { ...BOTH, equipment: ['weight'] },
     [
       level(['light', 'Light', 'A bag’s weight.'], HELD, lift(6, bar(22)), 'grip-holds', '2x20s rest30'),
@@ -262,7 +270,11 @@ export const GRIP_MORE: readonly Movement[] = [
       faults: ['Tip joints collapse', 'The wrist bends'],
       cautions: [EASE, avoid('Leave firm putty out.', 'hypermobility')],
     },
-    { trains: ['thumb muscles', 'finger flexors', 'hand intrinsics'], motions: ['thumb opposition', 'finger flexion'] },
+    {
+      trains: ['thumb muscles', 'finger flexors', 'hand intrinsics'],
+      motions: ['thumb opposition', 'finger flexion'],
+      digits: ['thumb', 'index'],
+    },
     {
       ...ONE_EACH,
       shapes: ['pinch', 'pinch'],

@@ -173,6 +173,7 @@ export const PLANTED_STRENGTH_MORE: readonly Movement[] = [
     {
       trains: ['thumb muscles', 'finger flexors', 'hand intrinsics'],
       motions: ['thumb opposition', 'finger flexion'],
+      digits: ['thumb', 'index'],
       corners: ['open hand, wrist extended'],
     },
     ON_MAT,

@@ -63,7 +63,7 @@ export const STRETCHES_MORE: readonly Movement[] = [
     },
     ['Palm up, forearm resting.', 'Ease the thumb out by its lower bone, not by its tip.'],
     ['Lower bone only', 'The web opens'],
-    { trains: ['thumb muscles'], motions: ['thumb extension'] },
+    { trains: ['thumb muscles'], motions: ['thumb extension'], digits: ['thumb'] },
     [
       level(
         ['gentle', 'Half way', 'A long first breath.'],

@@ -148,7 +148,7 @@ export const TENDON_GLIDES: readonly Movement[] = [
       faults: ['The wrist tips toward the thumb', 'Only the tip joint moves'],
       cautions: [EASY, caution('Within comfort at the thumb’s base.', 'arthritis')],
     },
-    { trains: ['thumb muscles'], motions: ['thumb opposition', 'thumb extension'] },
+    { trains: ['thumb muscles'], motions: ['thumb opposition', 'thumb extension'], digits: ['thumb'] },
     {
       sides: BOTH_FIRST,
       shapes: ['spread', 'pinch'],

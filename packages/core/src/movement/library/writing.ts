@@ -4,6 +4,7 @@ import { parseDose } from '../../dose/shorthand.js';
 import type { Dose } from '../../dose/dose.js';
 import type { DosingKind } from '../../dose/usual-ranges.js';
 import type { SupportPosture } from '../../posture/posture.js';
+import type { HandShapeName } from '../../posture/hand-shape.js';
 import { USUAL_POSTURES, type UsualPosture } from '../../posture/usual-postures.js';
 import type { CautionId } from '../../screen/cautions.js';
 import type { Fingers, Hold, LevelLoad, Stance, StretchMotion } from '../load.js';
@@ -28,11 +29,14 @@ export function level(
   return { id, name, description, posture, contact, facing, loading, load: computed, dosing, equipment, dose };
 }
 
+/** A level at which the hand keeps a shape of its own. */
+export const shaped = (shape: HandShapeName, rung: Level): Level => ({ ...rung, shapes: [shape, shape] });
+
 /** What most movements share; each says what differs. */
 export function movement(
   head: Pick<Movement, 'id' | 'name' | 'family' | 'purpose' | 'climbs'>,
   text: Pick<Movement, 'howTo' | 'cues' | 'faults' | 'cautions'>,
-  anatomy: Pick<Movement, 'trains' | 'motions'> & Partial<Pick<Movement, 'corners'>>,
+  anatomy: Pick<Movement, 'trains' | 'motions'> & Partial<Pick<Movement, 'corners' | 'digits'>>,
   way: Partial<Pick<Movement, 'equipment' | 'sides' | 'directions' | 'strokes' | 'work' | 'timed' | 'shapes'>>,
   ladder: Movement['ladder'],
 ): Movement {

@@ -1,0 +1,3 @@
+/** Thumb and fingers, from the thumb's side. */
+export const DIGITS = ['thumb', 'index', 'middle', 'ring', 'little'] as const;
+export type Digit = (typeof DIGITS)[number];

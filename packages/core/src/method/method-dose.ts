@@ -1,0 +1,48 @@
+import type { Hand, SidePlan } from '../anatomy/sides.js';
+import { type Dose, workOf, type WorkKind } from '../dose/dose.js';
+import { USUAL_RANGES, type UsualRange } from '../dose/usual-ranges.js';
+import type { Level, Movement } from '../movement/movement.js';
+import type { Method } from './method.js';
+
+/** The side plan of a movement that suits a method, or the movement's usual one where none does. */
+export function sidesFor(movement: Movement, method: Method, weaker: Hand | null): SidePlan {
+  const wanted: readonly SidePlan[] =
+    method.sides === 'together'
+      ? ['together', 'left-then-right']
+      : method.sides === 'one at a time'
+        ? ['left-then-right', 'right-then-left', 'alternating']
+        : method.sides === 'weaker first' && weaker
+          ? [weaker === 'left' ? 'left-then-right' : 'right-then-left']
+          : [movement.sides[0]];
+  return wanted.find((plan) => movement.sides.includes(plan)) ?? movement.sides[0];
+}
+
+/** The middle of what is usual for a kind of work, whole. */
+function usualAmount(level: Level, kind: WorkKind): number | null {
+  const range = (USUAL_RANGES[level.dosing] as UsualRange).amount[kind];
+  return range ? Math.round((range[0] + range[1]) / 2) : null;
+}
+
+/** A dose in the method's own kind of work, where the movement allows it and a usual range for it is known. */
+export function inMethodKind(dose: Dose, movement: Movement, level: Level, method: Method): Dose {
+  const { dosing } = method;
+  if (dose.work.kind === dosing || !movement.work.includes(dosing)) return dose;
+  const amount = usualAmount(level, dosing);
+  if (amount === null) return dose;
+  const { holdS, tempo, ...rest } = dose;
+  const sides = dosing !== 'repetitions' && dose.sides === 'alternating' ? movement.sides[0] : dose.sides;
+  if (sides === 'alternating' && dosing !== 'repetitions') return dose;
+  const own = dosing === 'repetitions' ? { ...(holdS !== undefined && { holdS }), ...(tempo && { tempo }) } : {};
+  return { ...rest, ...own, sides, work: workOf(dosing, amount) };
+}
+
+/** What a newly added block is dosed with: the level's usual dose as the method would have it. */
+export function doseFor(movement: Movement, level: Level, method: Method, weaker: Hand | null): Dose {
+  const base: Dose = { ...level.dose, sides: sidesFor(movement, method, weaker) };
+  const kind =
+    base.sides === 'alternating' && method.dosing !== 'repetitions'
+      ? base
+      : inMethodKind(base, movement, level, method);
+  const ceiling = method.effortCeilingPercent;
+  return kind.effortPercent !== undefined && kind.effortPercent > ceiling ? { ...kind, effortPercent: ceiling } : kind;
+}

@@ -1,0 +1,128 @@
+import { equipmentFor, findLevel, type Level, type Movement } from '../../movement/movement.js';
+import type { Demand } from '../../capacity/demand.js';
+import { asDosed, demandOf } from '../../capacity/demand.js';
+import { rangeVerdict } from '../../capacity/capacity.js';
+import type { Equipment } from '../../anatomy/support.js';
+import type { Dose } from '../../dose/dose.js';
+import { unusualInDose } from '../../dose/usual-ranges.js';
+import { doseFor } from '../../method/method-dose.js';
+import { BodyError } from '../../posture/body.js';
+import { PostureError } from '../../posture/posture.js';
+import { concernsOf } from '../../screen/clearance.js';
+import { type Edit, freshBlockId } from '../edits.js';
+import type { Block, Phase } from '../sequence.js';
+import { brokenLimit } from './caution-limits.js';
+import type { Fix } from './finding.js';
+import type { BlockView, SessionView } from './view.js';
+
+/** Found in any room: what a fix may add when nobody said which things there are. */
+const ANYWHERE: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'];
+
+export const missingFor = ({ athlete }: SessionView, movement: Movement, level: Level): Equipment[] =>
+  athlete ? equipmentFor(movement, level).filter((thing) => !athlete.equipment.includes(thing)) : [];
+
+/** What a level would ask as dosed; null where this body cannot take it. */
+export function askedOf(view: SessionView, level: Level, dose: Dose): Demand | null {
+  try {
+    return demandOf(view.person, asDosed(level, dose));
+  } catch (error) {
+    if (error instanceof PostureError || error instanceof BodyError) return null;
+    throw error;
+  }
+}
+
+export const effortOf = (demand: Demand) => Math.max(demand.left.effortPercent, demand.right.effortPercent);
+
+export const isPastRange = (demand: Demand) =>
+  [demand.left.angle, demand.right.angle].some((angle) => angle && rangeVerdict(angle.deg, angle.rangeDeg) === 'past');
+
+/** Whether a level may be proposed to this person at all: things at hand, nothing against it, range and strength enough. */
+export function isOpen(view: SessionView, movement: Movement, level: Level, dose: Dose): boolean {
+  const things = equipmentFor(movement, level);
+  const reachable = view.athlete
+    ? missingFor(view, movement, level).length === 0
+    : things.every((thing) => ANYWHERE.includes(thing));
+  if (!reachable || unusualInDose(dose, level.dosing).length > 0) return false;
+  const cautions = view.athlete?.cautions ?? [];
+  const concerns = concernsOf(movement, level, cautions);
+  if (concerns.stops.length || concerns.avoid.length) return false;
+  const demand = askedOf(view, level, dose);
+  if (!demand || isPastRange(demand)) return false;
+  const effort = effortOf(demand);
+  if (cautions.some(({ caution }) => brokenLimit(caution, level, dose, effort))) return false;
+  return effort <= Math.min(100, view.method.effortCeilingPercent);
+}
+
+export interface Choice {
+  readonly movement: Movement;
+  readonly level: Level;
+  readonly dose: Dose;
+}
+
+/** The first level on the shelf that is wanted and open, in the shelf's teaching order; movements named first are looked at first. */
+export function choose(
+  view: SessionView,
+  wanted: (movement: Movement, level: Level) => boolean,
+  preferred: readonly string[] = [],
+): Choice | undefined {
+  const first = preferred.flatMap((id) => view.shelf.filter((movement) => movement.id === id));
+  for (const movement of [...first, ...view.shelf]) {
+    for (const level of movement.ladder) {
+      if (!wanted(movement, level)) continue;
+      const dose = doseFor(movement, level, view.method, view.weaker);
+      if (isOpen(view, movement, level, dose)) return { movement, level, dose };
+    }
+  }
+  return undefined;
+}
+
+/** A fix that adds a choice to a phase, before a block or at its end. */
+export function adding(
+  view: SessionView,
+  phase: Phase,
+  choice: Choice | undefined,
+  before: string | null = null,
+): Fix | undefined {
+  if (!choice) return undefined;
+  const { movement, level, dose } = choice;
+  const id = freshBlockId(view.sequence, movement.id);
+  const block: Block = { id, phase, movementId: movement.id, levelId: level.id, dose };
+  return { label: `Add ${movement.name.toLowerCase()}`, edits: [{ kind: 'add', block, before }] };
+}
+
+export const changing = (label: string, { block }: BlockView, dose: Dose): Fix => ({
+  label,
+  edits: [{ kind: 'change', blockId: block.id, dose }],
+});
+
+export const removing = (label: string, views: readonly BlockView[]): Fix => ({
+  label,
+  edits: views.map(({ block }): Edit => ({ kind: 'remove', blockId: block.id })),
+});
+
+/** The hardest of the easier levels at which something holds true, as a fix; else taking the block out. */
+export function easing(
+  view: SessionView,
+  { block, movement }: BlockView,
+  holds: (level: Level, demand: Demand, dose: Dose) => boolean,
+): Fix {
+  const at = movement.ladder.findIndex(({ id }) => id === block.levelId);
+  const wasUsual = JSON.stringify(findLevel(movement, block.levelId)?.dose) === JSON.stringify(block.dose);
+  for (const level of movement.ladder.slice(0, at).reverse()) {
+    const dose = wasUsual ? level.dose : block.dose;
+    const demand = askedOf(view, level, dose);
+    if (demand && missingFor(view, movement, level).length === 0 && holds(level, demand, dose)) {
+      const edits: Edit[] = [{ kind: 'change', blockId: block.id, levelId: level.id, dose }];
+      return { label: `Take the level “${level.name}”`, edits };
+    }
+  }
+  return { label: 'Take it out', edits: [{ kind: 'remove', blockId: block.id }] };
+}
+
+/** The block after this one, to put something in between. */
+export const after = ({ blocks }: SessionView, { index }: BlockView): string | null =>
+  blocks[index + 1]?.block.id ?? null;
+
+/** The first block by name, and how many more. */
+export const named = ([first, ...more]: readonly BlockView[]) =>
+  `${first!.movement.name}${more.length ? ` and ${more.length} more` : ''}`;

@@ -1,0 +1,197 @@
+import { type Hand, HANDS, type SidePlan } from '../../anatomy/sides.js';
+import { freshBlockId } from '../edits.js';
+import { changing, named } from './choose.js';
+import { type Check, type Draft, PRACTICE } from './finding.js';
+import type { BlockView, SessionView } from './view.js';
+
+const other = (hand: Hand): Hand => (hand === 'left' ? 'right' : 'left');
+const ids = (views: readonly BlockView[]) => views.map(({ block }) => block.id);
+
+/** Blocks of one movement with the seconds of work of each hand. */
+function byMovement({ blocks }: SessionView) {
+  const groups = new Map<string, BlockView[]>();
+  for (const view of blocks) groups.set(view.movement.id, [...(groups.get(view.movement.id) ?? []), view]);
+  return [...groups.values()].map((views) => ({
+    views,
+    workS: {
+      left: views.reduce((sum, { account }) => sum + account.left.workS, 0),
+      right: views.reduce((sum, { account }) => sum + account.right.workS, 0),
+    },
+  }));
+}
+
+const bothWays = (view: BlockView): SidePlan | undefined =>
+  view.movement.sides.find((plan) => plan !== 'left' && plan !== 'right');
+
+const sideMissing: Check = {
+  id: 'side-missing',
+  title: 'Only one hand works',
+  severity: 'mend',
+  why: 'A hand that is left out falls behind without anybody deciding it.',
+  source: PRACTICE,
+  find: (view) =>
+    byMovement(view).flatMap(({ views, workS }): Draft[] => {
+      const missing = HANDS.find((hand) => workS[hand] === 0 && workS[other(hand)] > 0);
+      const first = views[0]!;
+      if (!missing) return [];
+      const plan = bothWays(first);
+      const text = `${first.movement.name} leaves the ${missing} hand out.`;
+      const fix = plan && changing(`Add the ${missing} hand`, first, { ...first.block.dose, sides: plan });
+      return [{ blockIds: ids(views), text, fix }];
+    }),
+};
+
+/** Hands may differ by this much before it counts: a repetition in ten. */
+const SIDE_TOLERANCE = 1.15;
+
+const sideShort: Check = {
+  id: 'side-short',
+  title: 'One hand gets less',
+  severity: 'mend',
+  why: 'A count that is lost on one side becomes a difference between hands.',
+  source: PRACTICE,
+  find: (view) =>
+    byMovement(view).flatMap(({ views, workS }): Draft[] => {
+      const { left, right } = workS;
+      if (left === 0 || right === 0) return [];
+      const [short, ratio] = left < right ? (['left', right / left] as const) : (['right', left / right] as const);
+      const allowed = wantsMore(view, other(short)) ? view.method.weakerSideRatio * SIDE_TOLERANCE : SIDE_TOLERANCE;
+      if (ratio <= allowed) return [];
+      // The block of the short hand takes the dose of the longest one.
+      const most = [...views].sort((a, b) => b.account[other(short)].workS - a.account[other(short)].workS)[0]!;
+      const least = views.find(({ account }) => account[short].workS > 0)!;
+      const dose = { ...most.block.dose, sides: least.block.dose.sides };
+      const text = `${most.movement.name}: ${short} ${Math.round(workS[short])} s, ${other(short)} ${Math.round(workS[other(short)])} s of work.`;
+      const fix = most === least ? undefined : changing(`As much for the ${short} hand`, least, dose);
+      return [{ blockIds: ids(views), text, fix }];
+    }),
+};
+
+const wantsMore = ({ method, weaker }: SessionView, hand: Hand) =>
+  method.sides === 'weaker first' && weaker === hand && method.weakerSideRatio > 1;
+
+const weakerMore: Check = {
+  id: 'weaker-side-more',
+  title: 'The weaker hand gets no more',
+  severity: 'look',
+  why: 'This method gives the weaker hand a stated share more.',
+  source: 'policy of the method',
+  find: (view) => {
+    const { weaker, method } = view;
+    if (!weaker || method.sides !== 'weaker first' || method.weakerSideRatio <= 1) return [];
+    const strength = byMovement(view).filter(({ views }) =>
+      views.some(({ level, block }) => level.loading === 'resisted' && block.phase !== 'prepare'),
+    );
+    const [mine, others] = [weaker, other(weaker)].map((hand) =>
+      strength.reduce((sum, { workS }) => sum + workS[hand], 0),
+    ) as [number, number];
+    if (others === 0 || mine / others >= method.weakerSideRatio * 0.95) return [];
+    // The largest two-handed block is the one whose extra set tells least.
+    const candidate = strength
+      .flatMap(({ views }) => views)
+      .filter(({ movement }) => movement.sides.includes(weaker))
+      .sort((a, b) => b.account[weaker].workS - a.account[weaker].workS)[0];
+    if (!candidate) return [];
+    const missingS = method.weakerSideRatio * others - mine;
+    const perSetS = candidate.account[weaker].workS / candidate.block.dose.sets;
+    const sets = Math.max(1, Math.min(20, Math.ceil(missingS / perSetS)));
+    const dose = { ...candidate.block.dose, sets, sides: weaker };
+    const id = freshBlockId(view.sequence, candidate.movement.id);
+    const block = { ...candidate.block, id, dose };
+    const before = view.blocks[candidate.index + 1]?.block.id ?? null;
+    const text = `The ${weaker} hand measures weaker and works ${(mine / others).toFixed(2)} × the other; ${method.name} asks ${method.weakerSideRatio} ×.`;
+    const fix = {
+      label: `${sets} more ${sets === 1 ? 'set' : 'sets'} for the ${weaker} hand`,
+      edits: [{ kind: 'add' as const, block, before }],
+    };
+    return [{ blockIds: [candidate.block.id], text, fix }];
+  },
+};
+
+const SWAPPED: Partial<Record<SidePlan, SidePlan>> = {
+  'left-then-right': 'right-then-left',
+  'right-then-left': 'left-then-right',
+};
+
+const sideOrder: Check = {
+  id: 'side-order',
+  title: 'The stronger hand goes first',
+  severity: 'look',
+  why: 'The weaker side sets the dose, so it goes first.',
+  source: 'policy of the method',
+  find: ({ blocks, method, weaker }) => {
+    if (method.sides !== 'weaker first' || !weaker) return [];
+    const wrong = `${other(weaker)}-then-${weaker}`;
+    const concerned = blocks.filter(
+      ({ block, movement }) => block.dose.sides === wrong && movement.sides.includes(SWAPPED[block.dose.sides]!),
+    );
+    if (concerned.length === 0) return [];
+    const edits = concerned.map(({ block }) => ({
+      kind: 'change' as const,
+      blockId: block.id,
+      dose: { ...block.dose, sides: SWAPPED[block.dose.sides]! },
+    }));
+    const text = `${named(concerned)}: the stronger hand goes first.`;
+    return [{ blockIds: ids(concerned), text, fix: { label: `Begin with the ${weaker} hand`, edits } }];
+  },
+};
+
+const sidePlan: Check = {
+  id: 'side-plan',
+  title: 'Hands in another way than the method',
+  severity: 'look',
+  why: 'The method says whether hands work together or one at a time.',
+  source: 'policy of the method',
+  find: ({ blocks, method }) => {
+    if (method.sides !== 'one at a time' && method.sides !== 'together') return [];
+    const together = method.sides === 'together';
+    const plan = together ? 'together' : 'left-then-right';
+    const concerned = blocks.filter(
+      ({ block, movement }) =>
+        (block.dose.sides === 'together') !== together &&
+        movement.sides.includes(plan) &&
+        block.phase !== 'prepare' &&
+        block.phase !== 'settle',
+    );
+    if (concerned.length === 0) return [];
+    const edits = concerned.map(({ block }) => ({
+      kind: 'change' as const,
+      blockId: block.id,
+      dose: { ...block.dose, sides: plan as SidePlan },
+    }));
+    const way = together ? 'both hands together' : 'one hand at a time';
+    const text = `${named(concerned)}: ${together ? 'one hand at a time' : 'both together'}; ${method.name} works ${way}.`;
+    return [{ blockIds: ids(concerned), text, fix: { label: way.charAt(0).toUpperCase() + way.slice(1), edits } }];
+  },
+};
+
+const directionMissing: Check = {
+  id: 'direction-missing',
+  title: 'Only one direction',
+  severity: 'mend',
+  why: 'Direction counts: a circle one way does not do the work of the other.',
+  source: PRACTICE,
+  find: (view) =>
+    byMovement(view).flatMap(({ views }): Draft[] => {
+      const [first] = views;
+      const { directions } = first!.movement;
+      if (!directions) return [];
+      const done = new Set(
+        views.flatMap(({ block }) =>
+          block.dose.directions === 'each' ? ['first', 'second'] : [block.dose.directions],
+        ),
+      );
+      if (done.size > 1) return [];
+      const missing = directions[done.has('first') ? 1 : 0];
+      const text = `${first!.movement.name} goes one way only: ${missing} is missing.`;
+      return [
+        {
+          blockIds: ids(views),
+          text,
+          fix: changing('Both directions', first!, { ...first!.block.dose, directions: 'each' }),
+        },
+      ];
+    }),
+};
+
+export const SIDE_CHECKS = [sideMissing, sideShort, weakerMore, sideOrder, sidePlan, directionMissing];

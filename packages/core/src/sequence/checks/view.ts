@@ -1,0 +1,112 @@
+import { type Balance, balanceOf } from '../../account/balance.js';
+import { type Coverage, coverageOf, type Visit, visitOf } from '../../account/coverage.js';
+import { HARD_PERCENT, type PastSession, startStates } from '../../account/past.js';
+import { accountOf, type BlockAccount, hardestPercent, type SessionAccount } from '../../account/session-account.js';
+import type { Hand } from '../../anatomy/sides.js';
+import type { Equipment } from '../../anatomy/support.js';
+import { capacityOf, type Person } from '../../capacity/capacity.js';
+import type { Demand } from '../../capacity/demand.js';
+import { compileTimeline } from '../../dose/compile-timeline.js';
+import type { Timeline } from '../../dose/timeline.js';
+import { type EffortTimeline, effortTimeline, type SideGroup } from '../../fatigue/effort-timeline.js';
+import { fatigueCourses, type GroupCourse } from '../../fatigue/fatigue-course.js';
+import type { Method } from '../../method/method.js';
+import type { Level, Movement, MovementLookup } from '../../movement/movement.js';
+import type { RecordedCaution } from '../../screen/cautions.js';
+import { resolveBlock } from '../check-sequence.js';
+import type { Block, Sequence } from '../sequence.js';
+
+/** What a sequence is examined for. */
+export interface SessionQuestion {
+  readonly sequence: Sequence;
+  readonly lookup: MovementLookup;
+  /** Movements that a fix may add. */
+  readonly shelf: readonly Movement[];
+  readonly person: Person;
+  readonly method: Method;
+  /** What is on record of an athlete; null for anybody. */
+  readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] } | null;
+  /** Sessions carried out before, oldest first. */
+  readonly past: readonly PastSession[];
+  /** ISO 8601 instant at which the session would begin. */
+  readonly now: string;
+}
+
+/** A block with everything known of it. */
+export interface BlockView {
+  readonly block: Block;
+  readonly index: number;
+  readonly movement: Movement;
+  readonly level: Level;
+  readonly demand: Demand | null;
+  readonly account: BlockAccount;
+  /** The hardest group of the hardest hand. */
+  readonly effortPercent: number;
+  readonly hard: boolean;
+  readonly visit: Visit;
+}
+
+/** A sequence with all that is computed of it: what screens show, checks judge and the API answers. */
+export interface SessionView extends SessionQuestion {
+  readonly timeline: Timeline;
+  readonly efforts: EffortTimeline;
+  readonly courses: ReadonlyMap<SideGroup, GroupCourse>;
+  readonly account: SessionAccount;
+  readonly balance: Balance;
+  readonly coverage: Coverage;
+  readonly blocks: readonly BlockView[];
+  readonly weaker: Hand | null;
+}
+
+/** Computes a session once. @throws SequenceError when the sequence is not sound */
+export function viewOf(
+  question: SessionQuestion,
+  timeline = compileTimeline(question.sequence, question.lookup),
+): SessionView {
+  const { sequence, lookup, person, past, now } = question;
+  const efforts = effortTimeline(person, sequence, timeline, lookup);
+  const courses = fatigueCourses(efforts, startStates(past, now));
+  const account = accountOf(sequence, timeline, efforts, lookup);
+  const blocks = sequence.blocks.map((block, index): BlockView => {
+    const { movement, level } = resolveBlock(block, lookup);
+    const demand = efforts.demands[index] ?? null;
+    const mine = account.blocks[index]!;
+    const effortPercent = hardestPercent(mine);
+    const visit = visitOf(movement, level, demand);
+    return {
+      block,
+      index,
+      movement,
+      level,
+      demand,
+      account: mine,
+      effortPercent,
+      hard: effortPercent >= HARD_PERCENT,
+      visit,
+    };
+  });
+  const work = blocks.map(({ movement, account: { left, right } }) => ({ movement, workS: left.workS + right.workS }));
+  const covered = blocks.map(({ block: { id }, movement, level, demand }) => ({ id, movement, level, demand }));
+  return {
+    ...question,
+    timeline,
+    efforts,
+    courses,
+    account,
+    balance: balanceOf(account.doses, work),
+    coverage: coverageOf(covered, account),
+    blocks,
+    weaker: weakerHand(person),
+  };
+}
+
+/** Hands differ by a tenth as a matter of course (Petersen et al. 1989); beyond, the lesser one counts as weaker. */
+const USUAL_DIFFERENCE = 1.1;
+
+/** The weaker hand by measured grip; null when there is no such measure, or no difference to speak of. */
+export function weakerHand(person: Person): Hand | null {
+  const [left, right] = [capacityOf(person, 'grip', 'left'), capacityOf(person, 'grip', 'right')];
+  if (left.source !== 'measured' || right.source !== 'measured') return null;
+  if (left.value * USUAL_DIFFERENCE < right.value) return 'left';
+  return right.value * USUAL_DIFFERENCE < left.value ? 'right' : null;
+}
