@@ -1,7 +1,18 @@
-import type { EventKind, Hand, MuscleGroup, WorkingSide } from '@clay-pot/core';
+import type {
+  Balance,
+  BlockAccount,
+  Coverage,
+  Edit,
+  EventKind,
+  Hand,
+  HandAccount,
+  MuscleGroup,
+  Severity,
+  WorkingSide,
+} from '@clay-pot/core';
 import { Type } from 'class-transformer';
 import { IsObject, IsUUID, ValidateNested } from 'class-validator';
-import { MayBeAbsent } from './bounded.js';
+import { IsInstant, MayBeAbsent } from './bounded.js';
 import { BodyInput } from './mechanics.js';
 import { SequenceInput } from './sequences.js';
 
@@ -21,6 +32,11 @@ export class EffortQuestion {
   @ValidateNested()
   @Type(() => SequenceInput)
   sequence: SequenceInput;
+
+  /** When the session would begin, for what earlier ones have left; now when left out. */
+  @MayBeAbsent()
+  @IsInstant()
+  at?: string;
 }
 
 /** One muscle group on one side over the session. */
@@ -44,4 +60,30 @@ export interface EffortTimelineAnswer {
   /** Blocks that this body cannot take, with the reason. */
   impossible: { blockId: string; message: string }[];
   estimated: string[];
+}
+
+/** What a check says, with the edits that would answer it. */
+export interface SessionFinding {
+  check: string;
+  title: string;
+  severity: Severity;
+  text: string;
+  why: string;
+  source: string;
+  blockIds: string[];
+  /** The reason for which the sequence leaves it unheeded. */
+  muted: string | null;
+  fix: { label: string; edits: Edit[] } | null;
+}
+
+export interface EffortSessionAnswer extends EffortTimelineAnswer {
+  /** The method that it was judged by. */
+  method: { id: string; name: string };
+  account: { hands: Record<Hand, HandAccount>; blocks: BlockAccount[] };
+  /** Doses of opposites; a ratio is null when there is too little to compare, or nothing on the other side. */
+  balance: Balance;
+  coverage: Coverage;
+  /** What the pot's shape says. */
+  shape: string[];
+  findings: SessionFinding[];
 }

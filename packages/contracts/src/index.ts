@@ -3,6 +3,7 @@ export * from './assignments.js';
 export * from './athletes.js';
 export * from './effort.js';
 export * from './mechanics.js';
+export * from './methods.js';
 export * from './movements.js';
 export * from './problems.js';
 export * from './readings.js';

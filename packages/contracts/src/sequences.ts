@@ -116,6 +116,15 @@ export class PacingInput implements Pacing {
   breathOutS: number;
 }
 
+export class MuteInput {
+  /** Id of the check. */
+  @Text(64, 1)
+  check: string;
+
+  @Text(SEQUENCE_LIMITS.muteReasonLength, 1)
+  reason: string;
+}
+
 /** A sequence as one document. */
 export class SequenceInput {
   @Text(SEQUENCE_LIMITS.titleLength, 1)
@@ -137,6 +146,19 @@ export class SequenceInput {
   @ValidateNested({ each: true })
   @Type(() => BlockInput)
   blocks: BlockInput[];
+
+  /** The method it goes by; without one the usual method. */
+  @MayBeAbsent()
+  @Text(64, 1)
+  methodId?: string;
+
+  /** Checks left unheeded on purpose; rules of safety cannot be. */
+  @MayBeAbsent()
+  @IsArray({ message: 'must be a list of mutes' })
+  @ArrayMaxSize(SEQUENCE_LIMITS.mutes, { message: `must have at most ${SEQUENCE_LIMITS.mutes} mutes` })
+  @ValidateNested({ each: true })
+  @Type(() => MuteInput)
+  mutes?: MuteInput[];
 }
 
 export class SequenceFileInput {

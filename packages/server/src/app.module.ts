@@ -14,11 +14,16 @@ import { CONFIG } from './config.token.js';
 import { dataSourceOptions } from './database/data-source.js';
 import { EffortController } from './effort/effort.controller.js';
 import { EffortService } from './effort/effort.service.js';
+import { PastController } from './effort/past.controller.js';
+import { PastService } from './effort/past.service.js';
 import { HealthController } from './health/health.controller.js';
 import { Clock } from './http/clock.js';
 import { ProblemFilter } from './http/problem.filter.js';
 import { MechanicsController } from './mechanics/mechanics.controller.js';
 import { MechanicsService } from './mechanics/mechanics.service.js';
+import { KnownService } from './methods/known.service.js';
+import { MethodsController } from './methods/methods.controller.js';
+import { MethodsService } from './methods/methods.service.js';
 import { MovementsController } from './movements/movements.controller.js';
 import { MovementsService } from './movements/movements.service.js';
 import { ReadingsController } from './readings/readings.controller.js';
@@ -45,8 +50,10 @@ export class AppModule {
         AthletesController,
         ReadingsController,
         MovementsController,
+        MethodsController,
         MechanicsController,
         EffortController,
+        PastController,
         SequencesController,
         AssignmentsController,
         SessionsController,
@@ -63,8 +70,11 @@ export class AppModule {
         AthletesService,
         ReadingsService,
         MovementsService,
+        MethodsService,
+        KnownService,
         MechanicsService,
         EffortService,
+        PastService,
         SequencesService,
         AssignmentsService,
         SessionsService,

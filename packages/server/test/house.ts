@@ -1,6 +1,6 @@
 import { afterAll } from '@jest/globals';
-import type { AthleteInput, MovementInput, Problem } from '@clay-pot/contracts';
-import { type Block, findLevel, type Movement, type Sequence, USUAL_PACING } from '@clay-pot/core';
+import type { AthleteInput, MethodInput, MovementInput, Problem } from '@clay-pot/contracts';
+import { type Block, findLevel, METHODS, type Movement, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import { createConnection } from 'mysql2/promise';
@@ -145,6 +145,9 @@ export function copyOf(movement: Movement, name: string): MovementInput {
   const { id: _id, ...rest } = structuredClone(movement);
   return { ...rest, name } as unknown as MovementInput;
 }
+
+const { id: _method, ...dailyRange } = METHODS['daily-range'];
+export const OWN_METHOD: MethodInput = { ...dailyRange, name: 'Own method' };
 
 export const OWN_MOVEMENT = copyOf(shippedMovement('bearing.palm-support')!, 'Own hold');
 

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { v7 as uuid } from 'uuid';
-import { ATHLETE, type Browser, furnish, House, OWN_MOVEMENT, SEQUENCE } from './house.js';
+import { ATHLETE, type Browser, furnish, House, OWN_METHOD, OWN_MOVEMENT, SEQUENCE } from './house.js';
 
 /** Every route that names a thing by id, asked by a coach of another studio, must not find it. */
 
@@ -16,8 +16,16 @@ beforeAll(async () => {
   owner = await house.coach('owner');
   other = await house.coach('other');
   const { athleteId, sequenceId } = await furnish(owner);
-  ids = { athletes: athleteId, sequences: sequenceId, assignments: uuid(), sessions: uuid(), movements: uuid() };
+  ids = {
+    athletes: athleteId,
+    sequences: sequenceId,
+    assignments: uuid(),
+    sessions: uuid(),
+    movements: uuid(),
+    methods: uuid(),
+  };
   await owner.ask('PUT', `/movements/${ids['movements']}`, OWN_MOVEMENT);
+  await owner.ask('PUT', `/methods/${ids['methods']}`, OWN_METHOD);
   const assignment = { athleteId, sequenceId, weekdays: [1], fromDay: '2026-01-01' };
   await owner.ask('PUT', `/assignments/${ids['assignments']}`, assignment);
   const startedAt = '2026-05-04T08:00:00.000Z';
@@ -35,6 +43,7 @@ function bodyFor(method: string, path: string): unknown {
   if (path.includes('/readings/'))
     return { kind: 'maximum', of: 'grip', hand: 'left', value: 300, onDay: '2026-01-01' };
   if (path === '/movements/{id}') return { ...OWN_MOVEMENT, name: 'Taken over' };
+  if (path === '/methods/{id}') return { ...OWN_METHOD, name: 'Taken over' };
   if (path.startsWith('/athletes')) return { ...ATHLETE, name: 'Taken over' };
   if (path === '/sequences/{id}') return { ...SEQUENCE, title: 'Taken over' };
   if (path.startsWith('/assignments')) {
@@ -55,24 +64,26 @@ function bodyFor(method: string, path: string): unknown {
 describe('walls between studios', () => {
   test('the walk covers every noun that holds a studio’s data', () => {
     const nouns = new Set(routes.filter(({ path }) => path.includes('{id}')).map(({ path }) => path.split('/')[1]));
-    expect([...nouns].sort()).toEqual(['assignments', 'athletes', 'movements', 'sequences', 'sessions']);
+    expect([...nouns].sort()).toEqual(['assignments', 'athletes', 'methods', 'movements', 'sequences', 'sessions']);
     expect(routes.filter(({ path }) => path.includes('{id}')).length).toBeGreaterThanOrEqual(20);
   });
 
   test('another studio’s ids are not found, by any route, with or without a version', async () => {
     const before = JSON.stringify(
-      await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions, movements'),
+      await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions, movements, methods'),
     );
     for (const { method, path } of routes.filter(({ path: candidate }) => candidate.includes('{id}'))) {
       const real = path.replace('{id}', ids[path.split('/')[1]!]!).replace(/\{\w+\}/, uuid());
       for (const headers of [{}, { 'if-match': '"1"' }] as Record<string, string>[]) {
         const answer = await other.ask(method, real, bodyFor(method, path), headers);
         expect([method, path, answer.status]).toEqual([method, path, 404]);
-        expect(JSON.stringify(answer.body)).not.toMatch(/Test Person|Two blocks|Own hold/);
+        expect(JSON.stringify(answer.body)).not.toMatch(/Test Person|Two blocks|Own hold|Own method/);
       }
     }
     expect(
-      JSON.stringify(await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions, movements')),
+      JSON.stringify(
+        await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions, movements, methods'),
+      ),
     ).toBe(before);
   });
 
@@ -92,7 +103,7 @@ describe('walls between studios', () => {
 
   test('lists hold nothing of another studio', async () => {
     const third = await house.coach('third');
-    for (const path of ['/athletes', '/sequences', '/assignments', '/movements']) {
+    for (const path of ['/athletes', '/sequences', '/assignments', '/movements', '/methods']) {
       expect((await third.ask('GET', path)).body).toEqual([]);
     }
     expect((await third.ask('GET', `/sessions?athlete=${ids['athletes']}`)).body).toMatchObject({ items: [] });
@@ -100,7 +111,7 @@ describe('walls between studios', () => {
   });
 
   test('every route but the public ones asks for a sign-in', async () => {
-    const open = ['/sign-in', '/health/live', '/health/ready', '/schemas/sequence-1.json'];
+    const open = ['/sign-in', '/health/live', '/health/ready', '/schemas/sequence-2.json'];
     for (const { method, path } of routes.filter((route) => !open.includes(route.path))) {
       const answer = await house.stranger().ask(method, path.replace(/\{\w+\}/g, uuid()), bodyFor(method, path));
       expect([method, path, answer.status]).toEqual([method, path, 401]);

@@ -2,12 +2,14 @@ import { DataSource, type DataSourceOptions } from 'typeorm';
 import { AccountRow, SignInFailureRow, SignInRow, StudioRow } from '../accounts/entities.js';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
+import { MethodRow } from '../methods/method.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { ReadingRow } from '../readings/reading.entity.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { BlockReportRow, DoneSetRow, SessionRow } from '../sessions/session.entities.js';
 import { FirstHouse1780000000000 } from './migrations/1780000000000-first-house.js';
 import { MovementsAndReadings1790000000000 } from './migrations/1790000000000-movements-and-readings.js';
+import { Methods1800000000000 } from './migrations/1800000000000-methods.js';
 
 export const ENTITIES = [
   StudioRow,
@@ -21,6 +23,7 @@ export const ENTITIES = [
   DoneSetRow,
   BlockReportRow,
   MovementRow,
+  MethodRow,
   ReadingRow,
 ];
 
@@ -29,7 +32,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
     type: 'mariadb',
     url: url.replace(/^mysql:/, 'mariadb:'),
     entities: ENTITIES,
-    migrations: [FirstHouse1780000000000, MovementsAndReadings1790000000000],
+    migrations: [FirstHouse1780000000000, MovementsAndReadings1790000000000, Methods1800000000000],
     synchronize: false,
     timezone: 'Z',
     charset: 'utf8mb4_unicode_520_ci',

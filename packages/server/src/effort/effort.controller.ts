@@ -1,4 +1,4 @@
-import { EffortQuestion, type EffortTimelineAnswer } from '@clay-pot/contracts';
+import { EffortQuestion, type EffortSessionAnswer, type EffortTimelineAnswer } from '@clay-pot/contracts';
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
@@ -16,8 +16,20 @@ export class EffortController {
     summary: 'A sequence compiled to its timeline, with what it leaves of every muscle group’s capacity.',
   })
   @ApiBody({ type: EffortQuestion, examples: { blocks: { summary: 'Two blocks', value: EFFORT_EXAMPLE.question } } })
-  @ApiOkResponse({ schema: { type: 'object', example: EFFORT_EXAMPLE.answer } })
+  @ApiOkResponse({ schema: { type: 'object', example: EFFORT_EXAMPLE.timeline } })
   timeline(@Studio() scope: StudioScope, @Body() body: EffortQuestion): Promise<EffortTimelineAnswer> {
     return this.effort.timeline(scope, body);
+  }
+
+  @Post('session')
+  @HttpCode(200)
+  @ApiOperation({
+    summary:
+      'What a sequence does: fatigue, accounts, balance, coverage, and what the checks say with the edits that answer it.',
+  })
+  @ApiBody({ type: EffortQuestion, examples: { blocks: { summary: 'Two blocks', value: EFFORT_EXAMPLE.question } } })
+  @ApiOkResponse({ schema: { type: 'object', example: EFFORT_EXAMPLE.session } })
+  session(@Studio() scope: StudioScope, @Body() body: EffortQuestion): Promise<EffortSessionAnswer> {
+    return this.effort.session(scope, body);
   }
 }

@@ -1,41 +1,83 @@
-import type { EffortQuestion, EffortTimelineAnswer } from '@clay-pot/contracts';
+import type { EffortQuestion, EffortSessionAnswer, EffortTimelineAnswer, SessionFinding } from '@clay-pot/contracts';
 import {
-  compileTimeline,
-  effortTimeline,
-  fatigueCourses,
-  type MovementLookup,
+  cautionsOn,
+  editsOf,
+  findingsOf,
+  type Finding,
   partsOf,
-  type Sequence,
+  potOf,
+  potWords,
+  type Ratio,
+  type SessionQuestion,
+  type SessionView,
+  USUAL_METHOD,
+  viewOf,
 } from '@clay-pot/core';
+import { LIBRARY } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
+import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
+import { Clock, dayIn } from '../http/clock.js';
 import { MechanicsService, type Whose } from '../mechanics/mechanics.service.js';
-import { MovementsService } from '../movements/movements.service.js';
-import { soundSequence } from '../sequences/sequences.service.js';
+import { KnownService, soundSequence } from '../methods/known.service.js';
+import { PastService } from './past.service.js';
+
+const PAST_DAYS = 28;
 
 /** What a sequence does to somebody's muscles, asked by another program. */
 @Injectable()
 export class EffortService {
   constructor(
     private readonly mechanics: MechanicsService,
-    private readonly movements: MovementsService,
+    private readonly known: KnownService,
+    private readonly past: PastService,
+    private readonly clock: Clock,
   ) {}
 
   async timeline(scope: StudioScope, question: EffortQuestion): Promise<EffortTimelineAnswer> {
-    const lookup = await this.movements.lookup(scope);
-    const sequence = soundSequence(question.sequence, lookup, '/sequence');
-    return answerTimeline(await this.mechanics.whose(scope, question), sequence, lookup);
+    const { view, estimated } = await this.view(scope, question);
+    return answerTimeline(view, estimated);
+  }
+
+  async session(scope: StudioScope, question: EffortQuestion): Promise<EffortSessionAnswer> {
+    const { view, estimated } = await this.view(scope, question);
+    return answerSession(view, estimated);
+  }
+
+  private async view(
+    scope: StudioScope,
+    question: EffortQuestion,
+  ): Promise<{ view: SessionView; estimated: string[] }> {
+    const known = await this.known.of(scope);
+    const sequence = soundSequence(question.sequence, known, '/sequence');
+    const whose = await this.mechanics.whose(scope, question);
+    const now = question.at ? new Date(question.at) : this.clock.now();
+    const { athleteId } = question;
+    const athlete = athleteId ? await scope.of(AthleteRow).get(athleteId, 'athlete') : null;
+    const past = athleteId ? await this.past.of(scope, athleteId, whose.person, now, PAST_DAYS) : [];
+    const view = viewOf({
+      ...sessionFor(whose, sequence),
+      lookup: known.movement,
+      method: known.method(sequence.methodId ?? USUAL_METHOD.id) ?? USUAL_METHOD,
+      athlete: athlete && {
+        cautions: cautionsOn(athlete, dayIn(scope.timeZone, now)),
+        equipment: athlete.equipment,
+      },
+      past,
+      now: now.toISOString(),
+    });
+    return { view, estimated: whose.estimated };
   }
 }
 
-export function answerTimeline(
-  { person, estimated }: Whose,
-  sequence: Sequence,
-  lookup: MovementLookup,
-): EffortTimelineAnswer {
-  const timeline = compileTimeline(sequence, lookup);
-  const efforts = effortTimeline(person, sequence, timeline, lookup);
-  const groups = [...fatigueCourses(efforts)].map(([key, { points, lowest, enduranceDose, underLoadS, failure }]) => ({
+/** A question about nobody in particular, by the usual method. */
+export function sessionFor({ person }: Whose, sequence: SessionQuestion['sequence']): Omit<SessionQuestion, 'lookup'> {
+  const now = `${person.today}T00:00:00.000Z`;
+  return { sequence, person, shelf: LIBRARY, method: USUAL_METHOD, athlete: null, past: [], now };
+}
+
+export function answerTimeline({ timeline, courses, efforts }: SessionView, estimated: string[]): EffortTimelineAnswer {
+  const groups = [...courses].map(([key, { points, lowest, enduranceDose, underLoadS, failure }]) => ({
     ...partsOf(key),
     course: points.map(({ atMs, left }) => ({ atMs, capacityLeft: left })),
     lowestCapacityLeft: lowest,
@@ -43,18 +85,43 @@ export function answerTimeline(
     underLoadS,
     failure,
   }));
+  const events = timeline.events.map(({ kind, blockId, startMs, durationMs, side, set }) => ({
+    kind,
+    blockId,
+    startMs,
+    durationMs,
+    side,
+    set,
+  }));
+  return { durationMs: timeline.durationMs, events, groups, impossible: [...efforts.impossible], estimated };
+}
+
+export function answerSession(view: SessionView, estimated: string[]): EffortSessionAnswer {
+  const { account, balance, coverage, method } = view;
   return {
-    durationMs: timeline.durationMs,
-    events: timeline.events.map(({ kind, blockId, startMs, durationMs, side, set }) => ({
-      kind,
-      blockId,
-      startMs,
-      durationMs,
-      side,
-      set,
-    })),
-    groups,
-    impossible: [...efforts.impossible],
-    estimated,
+    ...answerTimeline(view, estimated),
+    method: { id: method.id, name: method.name },
+    account: { hands: account.hands, blocks: [...account.blocks] },
+    balance: { ...balance, pairs: balance.pairs.map(finite), sides: finite(balance.sides) },
+    coverage,
+    shape: potWords(potOf(view, 'effort')),
+    findings: findingsOf(view).map(present),
+  };
+}
+
+/** JSON has no Infinity: with nothing on the other side there is no ratio. */
+const finite = (ratio: Ratio): Ratio => (Number.isFinite(ratio.ratio) ? ratio : { ...ratio, ratio: null });
+
+function present({ check: { id, title, severity, why, source }, text, blockIds, muted, fix }: Finding): SessionFinding {
+  return {
+    check: id,
+    title,
+    severity,
+    text,
+    why,
+    source,
+    blockIds: [...blockIds],
+    muted,
+    fix: fix ? { label: fix.label, edits: [...editsOf(fix)] } : null,
   };
 }

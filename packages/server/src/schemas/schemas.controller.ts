@@ -6,7 +6,7 @@ import { Public } from '../accounts/signed-in.guard.js';
 @Public()
 @Controller('schemas')
 export class SchemasController {
-  @Get('sequence-1.json')
+  @Get('sequence-2.json')
   @Header('content-type', 'application/schema+json; charset=utf-8')
   sequence(): object {
     return SEQUENCE_SCHEMA;

@@ -1,7 +1,6 @@
-import { type SequenceInput, type SequenceListItem, type StoredSequence, toSequence } from '@clay-pot/contracts';
+import type { SequenceInput, SequenceListItem, StoredSequence } from '@clay-pot/contracts';
 import {
   type Block,
-  checkSequence,
   compareSequences,
   compileTimeline,
   findLevel,
@@ -17,21 +16,21 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
 import { etagOf, versionOf } from '../http/etag.js';
 import { brokenFile, conflict, invalid, notFound, staleEdit, versionNeeded } from '../http/problem.js';
-import { MovementsService } from '../movements/movements.service.js';
+import { type Known, KnownService, methodFaults, soundSequence } from '../methods/known.service.js';
 import { SequenceRow } from './sequence.entity.js';
 
 @Injectable()
 export class SequencesService {
   constructor(
     private readonly clock: Clock,
-    private readonly movements: MovementsService,
+    private readonly known: KnownService,
   ) {}
 
   async list(scope: StudioScope): Promise<SequenceListItem[]> {
     const rows = await scope.of(SequenceRow).find({ where: { removedAt: IsNull() }, order: { title: 'ASC' } });
     const assignments = await scope.of(AssignmentRow).find();
     const athletes = await scope.of(AthleteRow).find({ select: { id: true, name: true } });
-    const lookup = await this.movements.lookup(scope);
+    const { movement: lookup } = await this.known.of(scope);
     const nameOf = new Map(athletes.map((athlete) => [athlete.id, athlete.name]));
     return rows.map(({ id, title, document, updatedAt }) => ({
       id,
@@ -58,8 +57,8 @@ export class SequencesService {
     input: SequenceInput,
     ifMatch: string | undefined,
   ): Promise<StoredSequence> {
-    const lookup = await this.movements.lookup(scope);
-    const document = soundSequence(input, lookup);
+    const known = await this.known.of(scope);
+    const document = soundSequence(input, known);
     if (ifMatch === undefined) {
       if (await this.insert(scope, id, document)) return this.get(scope, id);
       const existing = await this.get(scope, id);
@@ -71,7 +70,7 @@ export class SequencesService {
     const change = { rowVersion: rowVersion + 1, title: document.title, document, updatedAt: this.clock.now() };
     if ((await scope.of(SequenceRow).update({ id, rowVersion }, change)) === 0) {
       const current = await this.get(scope, id);
-      const changes = compareSequences(current.document, document, (block) => nameOfBlock(block, lookup));
+      const changes = compareSequences(current.document, document, (block) => nameOfBlock(block, known.movement));
       throw staleEdit({ current, changes }, current.etag);
     }
     return this.get(scope, id);
@@ -100,7 +99,7 @@ export class SequencesService {
 
   /** Stores the sequence of a file, or nothing: a broken file is answered with lines and fields. */
   async imported(scope: StudioScope, id: string, text: string): Promise<StoredSequence> {
-    const document = decoded(text, await this.movements.lookup(scope));
+    const document = decoded(text, await this.known.of(scope));
     if (!(await this.insert(scope, id, document))) throw conflict('This file was imported already under this id.');
     return this.get(scope, id);
   }
@@ -120,17 +119,12 @@ export class SequencesService {
   }
 }
 
-/** The document as the core's type, checked against the library. @throws 422 with pointers. */
-export function soundSequence(input: SequenceInput, lookup: MovementLookup, at = ''): Sequence {
-  const document = toSequence(input);
-  const faults = checkSequence(document, lookup);
-  if (faults.length) throw invalid(faults.map((fault) => ({ ...fault, pointer: at + fault.pointer })));
-  return document;
-}
-
-function decoded(text: string, lookup: MovementLookup): Sequence {
+function decoded(text: string, known: Known): Sequence {
   try {
-    return decodeSequence(text, lookup);
+    const sequence = decodeSequence(text, known.movement);
+    const faults = methodFaults(sequence, known);
+    if (faults.length) throw invalid(faults);
+    return sequence;
   } catch (error) {
     if (error instanceof FileError) throw brokenFile([...error.faults]);
     throw error;

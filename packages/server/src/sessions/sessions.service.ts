@@ -15,13 +15,16 @@ import type { StudioOwned, StudioScope } from '../database/studio-scope.js';
 import { conflict, invalid } from '../http/problem.js';
 import { MovementsService } from '../movements/movements.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
-import { soundSequence } from '../sequences/sequences.service.js';
+import { KnownService, soundSequence } from '../methods/known.service.js';
 import { BlockReportRow, DoneSetRow, SessionRow } from './session.entities.js';
 
 /** Everything that writes here may be sent twice: a phone on bad Wi-Fi repeats what it got no answer to. */
 @Injectable()
 export class SessionsService {
-  constructor(private readonly movements: MovementsService) {}
+  constructor(
+    private readonly movements: MovementsService,
+    private readonly known: KnownService,
+  ) {}
 
   async list(scope: StudioScope, athleteId: string | null, before: Date | null, limit: number): Promise<SessionPage> {
     const query = scope
@@ -78,7 +81,7 @@ export class SessionsService {
   }
 
   async begin(scope: StudioScope, id: string, input: SessionInput): Promise<SessionRecord> {
-    const plan = soundSequence(input.plan, await this.movements.lookup(scope), '/plan');
+    const plan = soundSequence(input.plan, await this.known.of(scope), '/plan');
     const { athleteId, sequenceId } = input;
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     await scope.of(SequenceRow).get(sequenceId, 'sequence');

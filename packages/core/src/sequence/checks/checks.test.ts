@@ -148,11 +148,7 @@ const FIRES: Record<string, SessionQuestion> = {
   'extension-unanswered': ask(
     write(without('rock.back-of-hand', 'isometric.flexion', 'settle.long-extensors', 'stretch.extensors')),
   ),
-  'warm-up-over': ask(
-    write(
-      [...without('isometric.extension', 'isometric.flexion'), ['range', 'isometric.flexion', 'strong']].sort(byPhase),
-    ),
-  ),
+  'warm-up-over': ask(write(hardWarmUp())),
   'prepare-missing': ask(write(GOOD.filter(([phase]) => phase !== 'prepare'))),
   'settle-missing': ask(write(GOOD.filter(([phase]) => phase !== 'settle'))),
   'stretch-after-strength': ask(write(GOOD), { method: METHODS['grip-and-iron'] }),
@@ -242,6 +238,11 @@ const FIRES: Record<string, SessionQuestion> = {
   }),
   empty: ask(write([])),
 };
+
+function hardWarmUp(): Line[] {
+  const hard: Line = ['range', 'isometric.flexion', 'strong'];
+  return [...without('isometric.extension', 'isometric.flexion'), hard].sort(byPhase);
+}
 
 function byPhase(a: Line, b: Line): number {
   const order = ['prepare', 'range', 'load', 'strength', 'skill', 'settle'];

@@ -85,7 +85,7 @@ const effortCeiling: Check = {
     const { effortCeilingPercent: ceiling, name } = view.method;
     return view.blocks.flatMap((block): Draft[] => {
       if (block.effortPercent <= ceiling + 0.5 || block.effortPercent > 100) return [];
-      const text = `${block.movement.name} asks ${Math.round(block.effortPercent)} %; ${name} goes to ${ceiling} %.`;
+      const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % effort; ${name} goes to ${ceiling} %.`;
       const lowered = { ...block.block.dose, effortPercent: ceiling };
       const lowers = block.level.load.kind === 'press' && unusualInDose(lowered, block.level.dosing).length === 0;
       const fix = lowers
@@ -227,7 +227,7 @@ const contractRelax: Check = {
     if (view.method.stretching !== 'contract–relax' || stretches.length === 0 || pushes) return [];
     const choice = choose(view, (_movement, { load }) => load.kind === 'stretch' && load.pushPercent > 0);
     const first = stretches[0]!;
-    const text = `${first.movement.name} only holds; ${view.method.name} pushes against the help before easing further.`;
+    const text = `${first.movement.name}: only held; ${view.method.name} pushes against the help before easing further.`;
     return [
       {
         blockIds: stretches.map(({ block }) => block.id),

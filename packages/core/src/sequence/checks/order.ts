@@ -30,7 +30,7 @@ const rangeUnprepared: Check = {
       if (!first) return [];
       const free = view.blocks.filter((block) => isFree(block) && block.visit.directions.includes(direction));
       if (free.some(({ index }) => index < first.index)) return [];
-      const text = `${first.movement.name} loads ${WORD[direction]} before anything has taken the free hand there.`;
+      const text = `${first.movement.name}: ${WORD[direction]} is loaded before the free hand has been there.`;
       return [{ blockIds: [first.block.id], text, fix: visitFirst(view, direction, free[0]) }];
     }),
 };
@@ -73,7 +73,7 @@ const bodyWeightEarly: Check = {
       phase: 'range' as const,
       before: null,
     }));
-    const text = `${early[0]!.movement.name} puts body weight on the hands before the free part of the warm-up is over.`;
+    const text = `${early[0]!.movement.name}: body weight on the hands before the free part of the warm-up is over.`;
     return [{ blockIds: ids(early), text, fix: { label: 'Move it to the end of the warm-up', edits } }];
   },
 };
@@ -93,7 +93,7 @@ const noRelease: Check = {
     view.blocks.flatMap((block): Draft[] => {
       if (!block.hard || isRelease(block, view.blocks[block.index + 1])) return [];
       const shake = choose(view, ({ id }) => id.startsWith('settle.shakes'), ['settle.shakes']);
-      const text = `${block.movement.name} works at ${Math.round(block.effortPercent)} % and nothing lets go after it.`;
+      const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % effort, and nothing lets go after it.`;
       return [{ blockIds: [block.block.id], text, fix: adding(view, block.block.phase, shake, after(view, block)) }];
     }),
 };
@@ -146,7 +146,7 @@ function unanswered(view: SessionView, groups: readonly MuscleGroup[], counts: (
       (movement, level) => level.load.kind === 'stretch' && movement.trains.includes(group),
       STRETCH_OF[group],
     );
-    const text = `${first.movement.name} strengthens the ${group}; neither are they stretched after it nor do the ${opposite} work.`;
+    const text = `${first.movement.name}: the ${group} are strengthened; they are not stretched afterwards, and the ${opposite} do not work.`;
     return [{ blockIds: ids(worked), text, fix: adding(view, 'settle', stretch) }];
   });
 }
@@ -193,7 +193,7 @@ const gripUnanswered: Check = {
       'grip.band-opening',
       'isometric.finger-spread',
     ]);
-    const text = `${grips[0]!.movement.name} closes the hand; nothing opens it against resistance.`;
+    const text = `${grips[0]!.movement.name}: the hand closes; nothing opens it against resistance.`;
     return [{ blockIds: ids(grips), text, fix: adding(view, 'strength', opening) }];
   },
 };
@@ -218,7 +218,7 @@ const extensionUnanswered: Check = {
     const stretch = choose(view, ({ motions, family }) => family === 'settle' && motions.includes('wrist flexion'), [
       'settle.long-extensors',
     ]);
-    const text = `${first.movement.name} loads the bent-back wrist; nothing bends it the other way afterwards.`;
+    const text = `${first.movement.name}: the bent-back wrist is loaded; nothing bends it the other way afterwards.`;
     return [{ blockIds: ids(extended), text, fix: adding(view, 'settle', stretch) }];
   },
 };
@@ -236,7 +236,7 @@ const warmUpOver: Check = {
     if (training.length === 0) return [];
     return view.blocks.flatMap((block): Draft[] => {
       if (!inWarmUp(block) || block.effortPercent <= limit * 1.1) return [];
-      const text = `${block.movement.name} asks ${Math.round(block.effortPercent)} % in the warm-up; the training itself ${Math.round(limit)} %.`;
+      const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % effort in the warm-up; the training itself asks ${Math.round(limit)} %.`;
       const edits = [{ kind: 'move' as const, blockId: block.block.id, phase: 'load' as const, before: null }];
       return [{ blockIds: [block.block.id], text, fix: { label: 'Move it to load', edits } }];
     });
@@ -299,7 +299,7 @@ const stretchAfterStrength: Check = {
         (movement, level) =>
           level.load.kind === 'stretch' && movement.trains.some((group) => block.movement.trains.includes(group)),
       );
-      const text = `${block.movement.name} is not followed by a stretch of what it strengthened.`;
+      const text = `${block.movement.name}: no stretch follows of what was strengthened.`;
       return [{ blockIds: [block.block.id], text, fix: adding(view, 'strength', stretch, after(view, block)) }];
     });
   },

@@ -19,7 +19,7 @@ const equipmentMissing: Check = {
     view.blocks.flatMap((block): Draft[] => {
       const missing = missingFor(view, block.movement, block.level);
       if (missing.length === 0) return [];
-      const text = `${block.movement.name} needs ${missing.join(', ')}.`;
+      const text = `${block.movement.name}: not at hand, ${missing.join(', ')}.`;
       return [{ blockIds: [block.block.id], text, fix: substitute(view, block) }];
     }),
 };

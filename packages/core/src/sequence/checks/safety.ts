@@ -95,7 +95,7 @@ const rangeOver: Check = {
       const hand = past[0];
       if (!hand) return [];
       const { deg, rangeDeg, rangeSource, motion } = block.demand![hand].angle!;
-      const text = `${block.movement.name} takes the ${hand} wrist to ${round(deg)}° of ${motion.replace('wrist ', '')}; ${rangeSource} with help are ${round(rangeDeg)}°.`;
+      const text = `${block.movement.name}: the ${hand} wrist goes to ${round(deg)}° of ${motion.replace('wrist ', '')}; with help it reaches ${round(rangeDeg)}° (${rangeSource}).`;
       return [{ blockIds: [block.block.id], text, fix: easing(view, block, (_level, demand) => !isPastRange(demand)) }];
     }),
 };
@@ -109,7 +109,7 @@ const demandOver: Check = {
   find: (view) =>
     view.blocks.flatMap((block): Draft[] => {
       if (block.effortPercent <= 100) return [];
-      const text = `${block.movement.name} asks ${round(block.effortPercent)} % of the own maximum.`;
+      const text = `${block.movement.name}: ${round(block.effortPercent)} % of the own maximum.`;
       return [
         { blockIds: [block.block.id], text, fix: easing(view, block, (_level, demand) => effortOf(demand) <= 100) },
       ];

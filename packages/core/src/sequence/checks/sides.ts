@@ -35,7 +35,7 @@ const sideMissing: Check = {
       const first = views[0]!;
       if (!missing) return [];
       const plan = bothWays(first);
-      const text = `${first.movement.name} leaves the ${missing} hand out.`;
+      const text = `${first.movement.name}: the ${missing} hand is left out.`;
       const fix = plan && changing(`Add the ${missing} hand`, first, { ...first.block.dose, sides: plan });
       return [{ blockIds: ids(views), text, fix }];
     }),
@@ -183,7 +183,7 @@ const directionMissing: Check = {
       );
       if (done.size > 1) return [];
       const missing = directions[done.has('first') ? 1 : 0];
-      const text = `${first!.movement.name} goes one way only: ${missing} is missing.`;
+      const text = `${first!.movement.name}: one way only, “${missing}” is missing.`;
       return [
         {
           blockIds: ids(views),

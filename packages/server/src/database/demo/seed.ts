@@ -5,6 +5,7 @@ import { hashPassword } from '../../accounts/sign-in.service.js';
 import { AssignmentRow } from '../../assignments/assignment.entity.js';
 import { AthleteRow } from '../../athletes/athlete.entity.js';
 import { dayIn } from '../../http/clock.js';
+import { MethodRow } from '../../methods/method.entity.js';
 import { MovementRow } from '../../movements/movement.entity.js';
 import { ReadingRow } from '../../readings/reading.entity.js';
 import { SequenceRow } from '../../sequences/sequence.entity.js';
@@ -12,6 +13,7 @@ import { BlockReportRow, DoneSetRow, SessionRow } from '../../sessions/session.e
 import { addDays, weekdayOf } from '@clay-pot/core';
 import { SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
 import { type History, tellHistory } from './history.js';
+import { lanternWeeks } from './own-method.js';
 import { strapHang } from './own-movement.js';
 import { demoPeople } from './people.js';
 import { SeededRandom } from './random.js';
@@ -57,6 +59,11 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     const own = strapHang(ownId);
     await add(MovementRow, [
       { id: ownId, studioId, rowVersion: 1, name: own.name, document: own, updatedAt: early, removedAt: null },
+    ]);
+    const methodId = new SeededRandom(SEED + 3).id(early);
+    const method = lanternWeeks(methodId);
+    await add(MethodRow, [
+      { id: methodId, studioId, rowVersion: 1, name: method.name, document: method, updatedAt: early, removedAt: null },
     ]);
     const histories: History[] = [];
     const birthDate = (yearsAgo: number, monthDay: string) => {

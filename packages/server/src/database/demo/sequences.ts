@@ -1,10 +1,25 @@
-import { type Block, findLevel, parseDose, type Phase, type Sequence, USUAL_PACING, usualWay } from '@clay-pot/core';
+import {
+  type Block,
+  findLevel,
+  type METHODS,
+  parseDose,
+  type Phase,
+  type Sequence,
+  USUAL_PACING,
+  usualWay,
+} from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 
 /** phase, movement, level, and a dose where it departs from the level's usual one. */
 type Line = readonly [phase: Phase, movementId: string, levelId: string, dose?: string];
 
-function write(title: string, purpose: string, budgetMin: number, lines: readonly Line[]): Sequence {
+function write(
+  title: string,
+  purpose: string,
+  budgetMin: number,
+  methodId: keyof typeof METHODS,
+  lines: readonly Line[],
+): Sequence {
   const blocks = lines.map(([phase, movementId, levelId, text], index): Block => {
     const movement = shippedMovement(movementId);
     const level = movement && findLevel(movement, levelId);
@@ -12,79 +27,111 @@ function write(title: string, purpose: string, budgetMin: number, lines: readonl
     const dose = text ? parseDose(text, usualWay(movement)) : level.dose;
     return { id: `b${index + 1}`, phase, movementId, levelId, dose };
   });
-  return { title, purpose, budgetMin, pacing: USUAL_PACING, blocks };
+  return { title, purpose, budgetMin, pacing: USUAL_PACING, blocks, methodId };
 }
 
 /** The six sequences of Lanternfield Hall. */
 export const DEMO_SEQUENCES = {
-  class: write('Lantern class, twenty minutes', 'The Tuesday class: a whole tour for hands that will carry.', 20, [
-    ['prepare', 'free.open-close', 'fast'],
-    ['prepare', 'free.wrist-circles', 'free-fist', '1x3 tempo4-4 LR <>'],
-    ['prepare', 'free.bending-waves', 'arms-forward'],
-    ['prepare', 'free.forearm-turns', 'bent'],
-    ['range', 'stretch.flexors', 'open'],
-    ['range', 'stretch.extensors', 'fist'],
-    ['range', 'stretch.palm-press', 'up'],
-    ['range', 'rock.palm-fore-aft', 'behind'],
-    ['range', 'rock.palm-side', 'outward'],
-    ['load', 'rock.palm-circles', 'all-fours'],
-    ['load', 'rock.fist-rolls', 'all-fours'],
-    ['strength', 'strength.palm-lift', 'all-fours'],
-    ['strength', 'strength.finger-lifts', 'all-fours', '1x3 tempo5-5 L,R <>'],
-    ['skill', 'bearing.palm-support', 'knees-back'],
-    ['settle', 'stretch.back-to-back', 'low'],
-    ['settle', 'settle.shakes', 'hanging'],
-    ['settle', 'settle.resting-breaths', 'seated'],
-  ]),
-  palms: write('Loading the palms', 'For hand balancers: from all fours to the plank on strong, awake palms.', 25, [
-    ['prepare', 'free.wrist-circles', 'free-spread', '1x3 tempo4-4 LR <>'],
-    ['prepare', 'free.open-close', 'fast'],
-    ['range', 'stretch.flexors', 'open'],
-    ['range', 'rock.palm-fore-aft', 'over'],
-    ['range', 'rock.palm-backward', 'both'],
-    ['load', 'rock.palm-circles', 'all-fours'],
-    ['load', 'rock.back-of-hand', 'both-inward'],
-    ['strength', 'strength.palm-lift', 'knees-back'],
-    ['strength', 'strength.palm-lift-hold', 'all-fours'],
-    ['strength', 'isometric.extension', 'medium'],
-    ['skill', 'bearing.palm-support', 'plank'],
-    ['settle', 'stretch.extensors', 'fist'],
-    ['settle', 'settle.shakes', 'overhead'],
-    ['settle', 'settle.resting-breaths', 'seated'],
-  ]),
-  grip: write('Grip with an answer', 'Closing strength for straps, paddle and blade, and as much opening.', 22, [
-    ['prepare', 'free.open-close', 'overhead'],
-    ['prepare', 'free.side-sweeps', 'free'],
-    ['prepare', 'free.finger-touches', 'seeing'],
-    ['range', 'stretch.flexors', 'curled'],
-    ['load', 'grip.ball-squeeze', 'firm', '2x5 @50% 3s tempo1-1 rest20 L,R'],
-    ['load', 'grip.band-opening', 'held', '2x8 2s tempo1-2 rest20 L,R'],
-    ['strength', 'grip.ring-little-squeeze', 'ball', '1x10 tempo2-2 L,R'],
-    ['strength', 'isometric.ulnar', 'medium', '1x5 @50% 5s tempo1-1 L,R'],
-    ['strength', 'isometric.turns', 'gentle', '1x4 @30% 4s tempo1-1 L,R <>'],
-    ['settle', 'stretch.extensors', 'open'],
-    ['settle', 'settle.shakes', 'hanging'],
-  ]),
-  return: write('Careful return', 'After a sprain: low effort, several angles, the other side for comparison.', 15, [
-    ['prepare', 'free.wrist-circles', 'supported-fist', '1x4 tempo3-3 L,R <>'],
-    ['prepare', 'free.bending-waves', 'table'],
-    ['range', 'stretch.flexors', 'curled', '1x15s L,R'],
-    ['load', 'isometric.extension', 'gentle', '1x5 @30% 4s tempo1-1 L,R'],
-    ['load', 'isometric.flexion', 'gentle', '1x5 @30% 4s tempo1-1 L,R'],
-    ['load', 'isometric.radial', 'gentle', '1x5 @25% 4s tempo1-1 L,R'],
-    ['strength', 'rock.palm-fore-aft', 'table'],
-    ['strength', 'grip.ring-little-squeeze', 'putty', '1x8 tempo2-2 L,R'],
-    ['settle', 'settle.resting-breaths', 'seated'],
-  ]),
-  free: write('Free motion between assignments', 'Unloaded only, until the tingling has been looked at.', 8, [
-    ['prepare', 'free.open-close', 'slow'],
-    ['prepare', 'free.bending-waves', 'table'],
-    ['prepare', 'free.side-sweeps', 'on-table'],
-    ['prepare', 'free.finger-touches', 'seeing', '1x4 tempo1-1 <>'],
-    ['settle', 'settle.shakes', 'hanging'],
-    ['settle', 'settle.resting-breaths', 'seated'],
-  ]),
-  gentle: write('Warm thumbs', 'Middle of the range, no added weight, warm hands first.', 12, [
+  class: write(
+    'Lantern class, twenty minutes',
+    'The Tuesday class: a whole tour for hands that will carry.',
+    20,
+    'daily-range',
+    [
+      ['prepare', 'free.open-close', 'slow'],
+      ['prepare', 'free.wrist-circles', 'free-fist', '1x3 tempo4-4 LR <>'],
+      ['prepare', 'free.bending-waves', 'arms-forward'],
+      ['prepare', 'free.forearm-turns', 'bent'],
+      ['range', 'stretch.flexors', 'open'],
+      ['range', 'stretch.extensors', 'fist'],
+      ['range', 'stretch.palm-press', 'up'],
+      ['range', 'rock.palm-fore-aft', 'behind'],
+      ['range', 'rock.palm-side', 'outward'],
+      ['load', 'rock.palm-circles', 'all-fours'],
+      ['load', 'rock.fist-rolls', 'all-fours'],
+      ['strength', 'isometric.flexion', 'medium', '1x6 @50% 5s tempo1-1 L,R'],
+      ['strength', 'strength.finger-lifts', 'all-fours', '1x5 tempo3-3 L,R <>'],
+      ['strength', 'isometric.extension', 'medium', '1x6 @50% 5s tempo1-1 L,R'],
+      ['skill', 'bearing.palm-support', 'knees-back'],
+      ['settle', 'stretch.back-to-back', 'low'],
+      ['settle', 'settle.shakes', 'hanging'],
+      ['settle', 'settle.resting-breaths', 'seated'],
+    ],
+  ),
+  palms: write(
+    'Loading the palms',
+    'For hand balancers: from all fours to the plank on strong, awake palms.',
+    25,
+    'floor-loading',
+    [
+      ['prepare', 'free.wrist-circles', 'free-spread', '1x3 tempo4-4 LR <>'],
+      ['prepare', 'free.open-close', 'fast'],
+      ['range', 'stretch.flexors', 'open'],
+      ['range', 'rock.palm-fore-aft', 'over'],
+      ['range', 'rock.palm-backward', 'both'],
+      ['load', 'rock.palm-circles', 'all-fours'],
+      ['load', 'rock.back-of-hand', 'both-inward'],
+      ['strength', 'strength.palm-lift', 'knees-back'],
+      ['strength', 'strength.palm-lift-hold', 'all-fours'],
+      ['strength', 'isometric.extension', 'medium'],
+      ['skill', 'bearing.palm-support', 'plank'],
+      ['settle', 'stretch.extensors', 'fist'],
+      ['settle', 'settle.shakes', 'overhead'],
+      ['settle', 'settle.resting-breaths', 'seated'],
+    ],
+  ),
+  grip: write(
+    'Grip with an answer',
+    'Closing strength for straps, paddle and blade, and as much opening.',
+    22,
+    'grip-and-iron',
+    [
+      ['prepare', 'free.open-close', 'overhead'],
+      ['prepare', 'free.side-sweeps', 'free'],
+      ['prepare', 'free.finger-touches', 'seeing'],
+      ['range', 'stretch.flexors', 'curled'],
+      ['load', 'grip.ball-squeeze', 'firm', '2x5 @50% 3s tempo1-1 rest20 L,R'],
+      ['load', 'grip.band-opening', 'held', '2x8 2s tempo1-2 rest20 L,R'],
+      ['strength', 'grip.ring-little-squeeze', 'ball', '1x10 tempo2-2 L,R'],
+      ['strength', 'isometric.ulnar', 'medium', '1x5 @50% 5s tempo1-1 L,R'],
+      ['strength', 'isometric.turns', 'gentle', '1x4 @30% 4s tempo1-1 L,R <>'],
+      ['settle', 'stretch.extensors', 'open'],
+      ['settle', 'settle.shakes', 'hanging'],
+    ],
+  ),
+  return: write(
+    'Careful return',
+    'After a sprain: low effort, several angles, the other side for comparison.',
+    15,
+    'careful-return',
+    [
+      ['prepare', 'free.wrist-circles', 'supported-fist', '1x4 tempo3-3 L,R <>'],
+      ['prepare', 'free.bending-waves', 'table'],
+      ['range', 'stretch.flexors', 'curled', '1x15s L,R'],
+      ['load', 'isometric.extension', 'gentle', '1x5 @30% 4s tempo1-1 L,R'],
+      ['load', 'isometric.flexion', 'gentle', '1x5 @30% 4s tempo1-1 L,R'],
+      ['load', 'isometric.radial', 'gentle', '1x5 @25% 4s tempo1-1 L,R'],
+      ['strength', 'rock.palm-fore-aft', 'table'],
+      ['strength', 'grip.ring-little-squeeze', 'putty', '1x8 tempo2-2 L,R'],
+      ['settle', 'settle.resting-breaths', 'seated'],
+    ],
+  ),
+  free: write(
+    'Free motion between assignments',
+    'Unloaded only, until the tingling has been looked at.',
+    8,
+    'daily-range',
+    [
+      ['prepare', 'free.open-close', 'slow'],
+      ['prepare', 'free.wrist-circles', 'supported-fist', '1x3 tempo3-3 L,R <>'],
+      ['prepare', 'free.bending-waves', 'table'],
+      ['prepare', 'free.side-sweeps', 'on-table'],
+      ['prepare', 'free.finger-touches', 'seeing', '1x5 tempo1-1 <>'],
+      ['settle', 'settle.shakes', 'hanging'],
+      ['settle', 'settle.resting-breaths', 'seated'],
+    ],
+  ),
+  gentle: write('Warm thumbs', 'Middle of the range, no added weight, warm hands first.', 12, 'careful-return', [
     ['prepare', 'free.open-close', 'slow', '1x12 tempo2-2'],
     ['prepare', 'free.forearm-turns', 'bent'],
     ['prepare', 'free.finger-touches', 'seeing'],
@@ -95,6 +142,25 @@ export const DEMO_SEQUENCES = {
     ['settle', 'settle.shakes', 'hanging'],
     ['settle', 'settle.resting-breaths', 'seated'],
   ]),
+  faults: write(
+    'Find what is wrong',
+    'An exercise for new coaches: nine faults were put in on purpose.',
+    16,
+    'daily-range',
+    [
+      ['prepare', 'free.wrist-circles', 'free-fist', '1x4 tempo4-4 L,R >'],
+      ['prepare', 'rock.palm-fore-aft', 'behind'],
+      ['prepare', 'free.bending-waves', 'arms-forward'],
+      ['prepare', 'free.open-close', 'fast'],
+      ['prepare', 'free.finger-touches', 'seeing'],
+      ['range', 'stretch.flexors', 'open', '3x30s rest10 L,R'],
+      ['range', 'stretch.extensors', 'fist', '1x20s L,R'],
+      ['load', 'rock.back-of-hand', 'both-inward'],
+      ['strength', 'isometric.extension', 'medium', '2x6 @50% 12s tempo1-1 rest20 L,R'],
+      ['strength', 'isometric.flexion', 'medium', '2x6 @50% 4s tempo1-1 rest20 L'],
+      ['skill', 'bearing.palm-support', 'plank', '1x30s'],
+    ],
+  ),
 } as const satisfies Record<string, Sequence>;
 export type SequenceKey = keyof typeof DEMO_SEQUENCES;
 

@@ -1,0 +1,36 @@
+import type { PastSession } from '@clay-pot/core';
+import { Controller, Get, Param, Query } from '@nestjs/common';
+import { ApiOperation } from '@nestjs/swagger';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { Clock } from '../http/clock.js';
+import { IdPipe } from '../http/id.pipe.js';
+import { invalid } from '../http/problem.js';
+import { MechanicsService } from '../mechanics/mechanics.service.js';
+import { PastService } from './past.service.js';
+
+const DAYS = { usual: 28, max: 400 };
+
+@Controller('athletes/:id/past')
+export class PastController {
+  constructor(
+    private readonly past: PastService,
+    private readonly mechanics: MechanicsService,
+    private readonly clock: Clock,
+  ) {}
+
+  @Get()
+  @ApiOperation({ summary: 'What an athlete’s sessions of the last days came to: doses, hands, hard groups.' })
+  async list(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Query('days') days?: string,
+  ): Promise<PastSession[]> {
+    const count = days === undefined ? DAYS.usual : Number(days);
+    if (!Number.isInteger(count) || count < 1 || count > DAYS.max) {
+      throw invalid([{ pointer: '/days', message: `must be a whole number within 1–${DAYS.max}` }]);
+    }
+    const { person } = await this.mechanics.whose(scope, { athleteId: id });
+    return this.past.of(scope, id, person, this.clock.now(), count);
+  }
+}

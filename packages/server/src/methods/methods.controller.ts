@@ -1,0 +1,54 @@
+import { MethodInput, type StoredMethod } from '@clay-pot/contracts';
+import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
+import type { FastifyReply } from 'fastify';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { IdPipe } from '../http/id.pipe.js';
+import { MethodsService } from './methods.service.js';
+
+/** Methods that a studio adds to the shipped ones. */
+@Controller('methods')
+export class MethodsController {
+  constructor(private readonly methods: MethodsService) {}
+
+  @Get()
+  list(@Studio() scope: StudioScope): Promise<StoredMethod[]> {
+    return this.methods.list(scope);
+  }
+
+  @Get(':id')
+  async get(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<StoredMethod> {
+    const stored = await this.methods.get(scope, id);
+    reply.header('etag', stored.etag);
+    return stored;
+  }
+
+  @Put(':id')
+  async put(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Body() body: MethodInput,
+    @Headers('if-match') ifMatch: string | undefined,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<StoredMethod> {
+    const stored = await this.methods.put(scope, id, body, ifMatch);
+    reply.header('etag', stored.etag);
+    return stored;
+  }
+
+  @Delete(':id')
+  @HttpCode(200)
+  remove(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredMethod> {
+    return this.methods.setRemoved(scope, id, true);
+  }
+
+  @Post(':id/restore')
+  @HttpCode(200)
+  restore(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredMethod> {
+    return this.methods.setRemoved(scope, id, false);
+  }
+}
