@@ -50,8 +50,20 @@ const FIST_CONTACTS = ['fist', 'handle', 'ball', 'edge'];
  * directions) passes the diagonals between the motions that it names; two pairs without directions are the two ends of one diagonal.
  */
 export function visitOf(movement: Movement, level: Level, demand: Demand | null): Visit {
+  const bentTo = demand?.posture ? (demand.left.angle?.motion ?? '') : '';
+  let ofLevel = visits.get(level);
+  if (!ofLevel) visits.set(level, (ofLevel = new Map()));
+  let visit = ofLevel.get(bentTo);
+  if (!visit) ofLevel.set(bentTo, (visit = visited(movement, level, bentTo)));
+  return visit;
+}
+
+/** A level goes where it goes: asked for once, kept as long as the level is. */
+const visits = new WeakMap<Level, Map<string, Visit>>();
+
+function visited(movement: Movement, level: Level, bentTo: string): Visit {
   const named = movement.motions.map(mainOf).filter((direction) => direction !== undefined);
-  const bent = demand?.posture && demand.left.angle ? mainOf(demand.left.angle.motion) : undefined;
+  const bent = mainOf(bentTo);
   const planted = level.loading === 'planted';
   const sides = named.filter((direction) => direction === 'radial' || direction === 'ulnar');
   const main = planted ? [...(bent ? [bent] : []), ...sides] : named;
@@ -102,6 +114,7 @@ export interface CoverageBlock {
   readonly movement: Movement;
   readonly level: Level;
   readonly demand: Demand | null;
+  readonly visit: Visit;
 }
 
 /** Where blocks take the wrist. @param account of the same blocks, in the same order */
@@ -109,11 +122,11 @@ export function coverageOf(blocks: readonly CoverageBlock[], account: SessionAcc
   const cells = new Map<string, WheelCell>();
   const corners = Object.fromEntries(CORNERS.map((corner) => [corner, [] as string[]])) as Record<Corner, string[]>;
   const reachDeg: Record<Hand, Partial<Record<MainDirection, number>>> = { left: {}, right: {} };
-  blocks.forEach(({ id, movement, level, demand }, index) => {
+  blocks.forEach(({ id, movement, level, demand, visit }, index) => {
     const { left, right } = account.blocks[index]!;
     const seconds = { left: left.workS, right: right.workS };
     if (seconds.left + seconds.right === 0) return;
-    const { directions, loading, forms } = visitOf(movement, level, demand);
+    const { directions, loading, forms } = visit;
     for (const direction of directions) {
       for (const form of forms) {
         const key = `${direction}|${loading}|${form}`;

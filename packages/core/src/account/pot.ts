@@ -65,8 +65,8 @@ export interface PotSession {
   readonly timeline: { readonly durationMs: number };
 }
 
-/** The thinnest a wall gets. */
-const THINNEST = 0.07;
+/** The pot's own girth, where nothing is carried: a vessel, not a thread. Load adds to it. */
+const THINNEST = 0.15;
 /** Points of the glaze along a coil. */
 const GLAZE_POINTS = 5;
 
@@ -81,7 +81,7 @@ export function potOf({ sequence, account, courses, timeline }: PotSession, meas
       const value = read(block[hand]);
       return {
         value,
-        width: Math.min(1, Math.max(THINNEST, value / full)),
+        width: Math.min(1, THINNEST + ((1 - THINNEST) * value) / full),
         effortPercent: block[hand].effortPercent,
         glaze: Array.from({ length: GLAZE_POINTS }, (_, point) =>
           glaze[hand](startMs + ((endMs - startMs) * point) / (GLAZE_POINTS - 1)),
@@ -131,7 +131,7 @@ const TOP_HEAVY = 0.72;
 /** A foot of less than this share of the time carries nothing. Working value. */
 const THIN_BASE = 0.08;
 /** A coil this wide, as a share of the full half, is load. */
-const LOADED = 0.2;
+const LOADED = 0.35;
 
 /** Sum of width over time of each hand, beyond the thinnest wall. */
 export function potWeights({ coils }: Pot): Record<Hand, number> {
@@ -146,19 +146,20 @@ export function shapesOfPot(pot: Pot): PotShape[] {
   if (coils.length === 0) return ['empty'];
   const { left, right } = potWeights(pot);
   const all = left + right;
-  const middle =
-    coils.reduce((sum, coil) => sum + weightOf(coil) * ((coil.startMs + coil.endMs) / 2), 0) / Math.max(1e-9, all);
+  const load = coils.reduce((sum, coil) => sum + weightOf(coil), 0);
+  const moment = coils.reduce((sum, coil) => sum + weightOf(coil) * ((coil.startMs + coil.endMs) / 2), 0);
   const firstLoad = coils.find((coil) => HANDS.some((hand) => coil[hand].width >= LOADED));
   const shapes: PotShape[] = [];
   if (cracks.length) shapes.push('cracked');
   if (durationMs > budgetMs) shapes.push('overlong');
   if (Math.max(left, right) > LOPSIDED * Math.min(left, right) && all > 0) shapes.push('lopsided');
-  if (all > 0 && middle / durationMs > TOP_HEAVY) shapes.push('top-heavy');
+  if (load > 0 && moment / load / durationMs > TOP_HEAVY) shapes.push('top-heavy');
   if (firstLoad && firstLoad.startMs < THIN_BASE * durationMs) shapes.push('thin base');
   return shapes.length ? shapes : ['even'];
 }
+/** What a coil carries beyond free motion. */
 const weightOf = (coil: Coil) =>
-  HANDS.reduce((sum, hand) => sum + (coil[hand].width - THINNEST) * (coil.endMs - coil.startMs), 0);
+  HANDS.reduce((sum, hand) => sum + Math.max(0, coil[hand].width - LOADED) * (coil.endMs - coil.startMs), 0);
 
 const minutes = (ms: number) =>
   `${Math.floor(ms / 60_000)}:${String(Math.round((ms % 60_000) / 1000)).padStart(2, '0')}`;
@@ -176,7 +177,7 @@ export function potWords(pot: Pot): string[] {
     lopsided: `Leans ${hand}: the ${hand} hand carries ${Math.round((100 * Math.max(left, right)) / (left + right))} %.`,
     'top-heavy': 'Top-heavy: the load comes late.',
     'thin base': 'Thin base: load begins with hardly a warm-up.',
-    even: 'Even: both hands alike, load in the middle, on a broad foot.',
+    even: 'Even: both hands alike, load after the warm-up, all of it held.',
   };
   return shapesOfPot(pot).map((shape) => say[shape]);
 }

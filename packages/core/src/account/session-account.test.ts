@@ -177,7 +177,18 @@ describe('coverage of the wrist’s circle', () => {
     const sequence = sequenceOf(['stretch.flexors', 'open', '1x20s L']);
     const { efforts, ...sums } = account(sequence);
     const movement = shippedMovement('stretch.flexors')!;
-    const covered = coverageOf([{ id: 'b1', movement, level: movement.ladder[1]!, demand: efforts.demands[0]! }], sums);
+    const covered = coverageOf(
+      [
+        {
+          id: 'b1',
+          movement,
+          level: movement.ladder[1]!,
+          demand: efforts.demands[0]!,
+          visit: visitOf(movement, movement.ladder[1]!, efforts.demands[0]!),
+        },
+      ],
+      sums,
+    );
     expect(covered.cells.every(({ seconds }) => seconds.right === 0 && seconds.left === 20)).toBe(true);
     expect(covered.reachDeg.right).toEqual({});
     expect(covered.reachDeg.left.extension).toBeGreaterThan(60);

@@ -3,7 +3,7 @@ import { type Hand, HANDS } from '../anatomy/sides.js';
 import { asDosed, type Demand, demandOf, inSecondDirection } from '../capacity/demand.js';
 import type { Person } from '../capacity/capacity.js';
 import { WORK_EVENTS, type Timeline } from '../dose/timeline.js';
-import { findLevel, type MovementLookup } from '../movement/movement.js';
+import { findLevel, type Level, type MovementLookup } from '../movement/movement.js';
 import { BodyError } from '../posture/body.js';
 import { PostureError } from '../posture/posture.js';
 import type { Sequence } from '../sequence/sequence.js';
@@ -47,40 +47,23 @@ export function effortTimeline(
   lookup: MovementLookup,
 ): EffortTimeline {
   const impossible: { blockId: string; message: string }[] = [];
-  const demands = sequence.blocks.map((block) => {
+  const asked = sequence.blocks.map((block) => {
     const movement = lookup(block.movementId);
     const level = movement && findLevel(movement, block.levelId);
     if (!level) return null;
-    try {
-      return demandOf(person, asDosed(level, block.dose));
-    } catch (error) {
-      if (!(error instanceof PostureError) && !(error instanceof BodyError)) throw error;
-      impossible.push({ blockId: block.id, message: error.message });
-      return null;
-    }
-  });
-  const efforts = demands.map((demand) => demand && groupEfforts(demand));
-  // What a movement's second direction asks, where that is something else.
-  const seconds = sequence.blocks.map((block) => {
-    const movement = lookup(block.movementId);
-    const level = movement?.directions ? findLevel(movement, block.levelId) : undefined;
-    const turned = level && inSecondDirection(level);
-    if (!turned || turned === level) return null;
-    return {
-      direction: movement!.directions![1],
-      efforts: groupEfforts(demandOf(person, asDosed(turned, block.dose))),
-    };
+    const first = askedOf(person, level, block.dose.effortPercent);
+    if (typeof first !== 'string') return { ...first, turned: movement.directions?.[1] };
+    impossible.push({ blockId: block.id, message: first });
+    return null;
   });
   const spans = new Map<SideGroup, EffortSpan[]>();
   for (const event of timeline.events) {
-    if (!WORK_EVENTS.includes(event.kind)) continue;
-    const second = seconds[event.blockIndex];
-    const asked = second && second.direction === event.direction ? second.efforts : efforts[event.blockIndex];
-    if (!asked) continue;
+    const block = asked[event.blockIndex];
+    if (!block || !WORK_EVENTS.includes(event.kind)) continue;
+    const efforts = block.second && event.direction === block.turned ? block.second : block.first;
     const hands = event.side === 'both' ? HANDS : [event.side];
     for (const hand of hands) {
-      for (const [group, effort] of asked[hand]) {
-        const key: SideGroup = `${hand} ${group}`;
+      for (const [key, effort] of efforts[hand]) {
         const list = spans.get(key) ?? [];
         if (list.length === 0) spans.set(key, list);
         const last = list.at(-1);
@@ -91,16 +74,56 @@ export function effortTimeline(
       }
     }
   }
+  const demands = asked.map((block) => block?.demand ?? null);
   return { spans, durationMs: timeline.durationMs, demands, impossible };
 }
 
+type Efforts = Record<Hand, readonly (readonly [SideGroup, number])[]>;
+
+/** What a level asks of a person: its demand, each group's effort, and the efforts of its second direction where they are others. */
+interface Asked {
+  readonly demand: Demand;
+  readonly first: Efforts;
+  readonly second: Efforts | null;
+}
+
+/**
+ * What was asked of whom already: an edit changes one block of thirty, and the others ask what they asked before. Keyed by identity, so that
+ * nothing is kept of a person or a level that is gone.
+ */
+const known = new WeakMap<Person, WeakMap<Level, Map<number | undefined, Asked | string>>>();
+
+/** What a level asks at an effort; why not, in words, where this body cannot take it. */
+function askedOf(person: Person, level: Level, effortPercent: number | undefined): Asked | string {
+  let ofPerson = known.get(person);
+  if (!ofPerson) known.set(person, (ofPerson = new WeakMap()));
+  let ofLevel = ofPerson.get(level);
+  if (!ofLevel) ofPerson.set(level, (ofLevel = new Map()));
+  let asked = ofLevel.get(effortPercent);
+  if (asked === undefined) ofLevel.set(effortPercent, (asked = computed(person, level, effortPercent)));
+  return asked;
+}
+
+function computed(person: Person, level: Level, effortPercent: number | undefined): Asked | string {
+  const dose = effortPercent === undefined ? {} : { effortPercent };
+  try {
+    const demand = demandOf(person, asDosed(level, dose));
+    const turned = inSecondDirection(level);
+    const second = turned === level ? null : groupEfforts(demandOf(person, asDosed(turned, dose)));
+    return { demand, first: groupEfforts(demand), second };
+  } catch (error) {
+    if (!(error instanceof PostureError) && !(error instanceof BodyError)) throw error;
+    return error.message;
+  }
+}
+
 /** The hardest effort that each muscle group brings, as a share of its maximum. */
-function groupEfforts(demand: Demand): Record<Hand, [MuscleGroup, number][]> {
-  const of = (hand: Hand): [MuscleGroup, number][] => {
-    const most = new Map<MuscleGroup, number>();
+function groupEfforts(demand: Demand): Efforts {
+  const of = (hand: Hand) => {
+    const most = new Map<SideGroup, number>();
     for (const { action, effortPercent } of demand[hand].efforts) {
-      const group = GROUP_OF[action];
-      most.set(group, Math.max(most.get(group) ?? 0, effortPercent / 100));
+      const key: SideGroup = `${hand} ${GROUP_OF[action]}`;
+      most.set(key, Math.max(most.get(key) ?? 0, effortPercent / 100));
     }
     return [...most].filter(([, effort]) => effort > 0);
   };

@@ -36,13 +36,27 @@ export function inMethodKind(dose: Dose, movement: Movement, level: Level, metho
   return { ...rest, ...own, sides, work: workOf(dosing, amount) };
 }
 
+/** Where presses are set by the effort policy; without a band they stay as the level has them. */
+const EFFORT_BANDS: Record<Method['effort'], readonly [number, number] | null> = {
+  gentle: [20, 40],
+  medium: [40, 60],
+  maximal: null,
+};
+
+/** The effort of a press as the method would have it, inside what is usual for the level where the two meet. */
+function effortFor(effortPercent: number, method: Method): number {
+  const band = EFFORT_BANDS[method.effort];
+  const wanted = band ? Math.min(band[1], Math.max(band[0], effortPercent)) : effortPercent;
+  return Math.min(wanted, method.effortCeilingPercent);
+}
+
 /** What a newly added block is dosed with: the level's usual dose as the method would have it. */
 export function doseFor(movement: Movement, level: Level, method: Method, weaker: Hand | null): Dose {
-  const base: Dose = { ...level.dose, sides: sidesFor(movement, method, weaker) };
-  const kind =
-    base.sides === 'alternating' && method.dosing !== 'repetitions'
-      ? base
-      : inMethodKind(base, movement, level, method);
-  const ceiling = method.effortCeilingPercent;
-  return kind.effortPercent !== undefined && kind.effortPercent > ceiling ? { ...kind, effortPercent: ceiling } : kind;
+  const sided: Dose = { ...level.dose, sides: sidesFor(movement, method, weaker) };
+  const dose =
+    sided.sides === 'alternating' && method.dosing !== 'repetitions'
+      ? sided
+      : inMethodKind(sided, movement, level, method);
+  if (dose.effortPercent === undefined) return dose;
+  return { ...dose, effortPercent: effortFor(dose.effortPercent, method) };
 }

@@ -18,8 +18,14 @@ export const STOP_SIGN_IDS = Object.keys(STOP_SIGNS) as StopSign[];
 
 export type DiscomfortAdvice = 'go-on' | 'hold-level' | 'ease-or-stop';
 
-/** What a discomfort of 0–10 during or right after a block asks for. */
-export function adviseOnDiscomfort(score: number): DiscomfortAdvice {
+/**
+ * What a discomfort of 0–10 during or right after a block asks for. Where a method allows none, each answer weighs one step more.
+ */
+export function adviseOnDiscomfort(score: number, allowed: 'none' | 'mild' = 'mild'): DiscomfortAdvice {
+  if (allowed === 'none') {
+    if (score === 0) return 'go-on';
+    return score <= DISCOMFORT_GO_ON_MAX ? 'hold-level' : 'ease-or-stop';
+  }
   if (score <= DISCOMFORT_GO_ON_MAX) return 'go-on';
   return score <= DISCOMFORT_HOLD_MAX ? 'hold-level' : 'ease-or-stop';
 }

@@ -4,19 +4,22 @@ import type {
   Athlete,
   AthleteInput,
   AthleteListItem,
+  MethodInput,
   MovementInput,
   ReadingInput,
   SequenceListItem,
   SessionPage,
   SessionRecord,
+  StoredMethod,
   StoredMovement,
   StoredReading,
   StoredSequence,
   Today,
   WhoAmI,
 } from '@clay-pot/contracts';
-import type { Sequence } from '@clay-pot/core';
+import type { PastSession, Sequence } from '@clay-pot/core';
 import { QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
+import { setOwnMethods } from '../store/own-methods.js';
 import { setOwnMovements } from '../store/own-movements.js';
 import { OfflineError, request } from './request.js';
 
@@ -76,8 +79,14 @@ export const useSequences = () =>
 
 export const fetchSequence = (id: string) => request<StoredSequence>(`/sequences/${id}`);
 
-export const useSequence = (id: string) =>
-  useQuery({ queryKey: ['sequences', id], queryFn: () => fetchSequence(id), staleTime: 0, gcTime: 0 });
+export const useSequence = (id: string | undefined) =>
+  useQuery({
+    queryKey: ['sequences', id],
+    queryFn: () => fetchSequence(id!),
+    staleTime: 0,
+    gcTime: 0,
+    enabled: id !== undefined,
+  });
 
 export const useAssignments = () =>
   useQuery({ queryKey: ['assignments'], queryFn: () => request<AssignmentItem[]>('/assignments') });
@@ -96,8 +105,12 @@ export const useSessions = (athleteId?: string) =>
     getNextPageParam: (page) => page.nextBefore ?? undefined,
   });
 
-export const useSession = (id: string) =>
-  useQuery({ queryKey: ['sessions', 'one', id], queryFn: () => request<SessionRecord>(`/sessions/${id}`) });
+export const sessionQuery = (id: string) => ({
+  queryKey: ['sessions', 'one', id],
+  queryFn: () => request<SessionRecord>(`/sessions/${id}`),
+});
+export const useSession = (id: string | undefined) =>
+  useQuery({ ...sessionQuery(id ?? ''), enabled: id !== undefined });
 
 export const useSaveAthlete = () =>
   useMutation({
@@ -169,6 +182,39 @@ export const useRemoveMovement = () =>
         ? request(`/movements/${id}/restore`, { method: 'POST' })
         : request(`/movements/${id}`, { method: 'DELETE' }),
     onSuccess: () => refresh('movements'),
+  });
+
+export const useStoredMethods = (signedIn = true) =>
+  useQuery({
+    queryKey: ['methods'],
+    queryFn: async () => {
+      const stored = await request<StoredMethod[]>('/methods');
+      setOwnMethods(stored);
+      return stored;
+    },
+    enabled: signedIn,
+  });
+
+export const useSaveMethod = () =>
+  useMutation({
+    mutationFn: ({ id, input, etag }: { id: string; input: MethodInput; etag?: string }) =>
+      request<StoredMethod>(`/methods/${id}`, { method: 'PUT', body: input, ...(etag && { ifMatch: etag }) }),
+    onSuccess: () => refresh('methods'),
+  });
+
+export const useRemoveMethod = () =>
+  useMutation({
+    mutationFn: ({ id, undo }: { id: string; undo: boolean }) =>
+      undo ? request(`/methods/${id}/restore`, { method: 'POST' }) : request(`/methods/${id}`, { method: 'DELETE' }),
+    onSuccess: () => refresh('methods'),
+  });
+
+/** What an athlete's sessions of the last four weeks came to. */
+export const usePast = (athleteId: string | undefined) =>
+  useQuery({
+    queryKey: ['sessions', 'past', athleteId],
+    queryFn: () => request<PastSession[]>(`/athletes/${athleteId}/past`),
+    enabled: athleteId !== undefined,
   });
 
 export const useReadings = (athleteId: string | undefined) =>

@@ -39,11 +39,12 @@ export const useCommandState = create<CommandState>()(
 
 const TYPING =
   'input:not([type=checkbox]):not([type=radio]):not([type=range]), textarea, select, [contenteditable=true]';
-const OPEN_DIALOG = '[role=dialog], [role=listbox], [role=menu]';
+/** Dialogs stand in a place of their own at the end of the page; looking there alone spares a walk through every drawing. */
+const DIALOGS = 'headlessui-portal-root';
 
 function mayRun(command: Command, event: KeyboardEvent): boolean {
   const target = event.target instanceof Element ? event.target : null;
-  if (document.querySelector(OPEN_DIALOG)) return false;
+  if (document.getElementById(DIALOGS)?.querySelector('[role=dialog]')) return false;
   if (target?.closest(TYPING)) return command.whileTyping ?? false;
   if (command.within && target && target !== document.body && !target.closest(command.within)) return false;
   // Space and Enter belong to the button that has the focus.

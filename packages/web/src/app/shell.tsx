@@ -1,11 +1,12 @@
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router';
-import { forgetMe, lastKnownMe, queryClient, useMe, useStoredMovements } from '../api/queries.js';
+import { forgetMe, lastKnownMe, queryClient, useMe, useStoredMethods, useStoredMovements } from '../api/queries.js';
 import { isProblem, OfflineError, request } from '../api/request.js';
 import { SignInPage } from '../features/sign-in/sign-in-page.js';
 import { useRun } from '../store/run-state.js';
 import { Loading, Trouble } from '../ui/page.js';
 import { ToastPlace } from '../ui/toast.js';
+import { forgetOwnMethods } from '../store/own-methods.js';
 import { hasOwnMovements, forgetOwnMovements } from '../store/own-movements.js';
 import { type Command, useCommands } from './commands.js';
 import { OutboxState } from './outbox-state.js';
@@ -59,6 +60,7 @@ export function Shell() {
   useCommands(commands);
 
   const movements = useStoredMovements(me.data !== undefined);
+  useStoredMethods(me.data !== undefined);
 
   // What was fetched once is enough to begin with; the rest comes while one works.
   if (me.isPending || (movements.isLoading && !hasOwnMovements())) return <Loading what="the studio" />;
@@ -150,6 +152,7 @@ async function signOut(): Promise<void> {
   await request('/sign-in', { method: 'DELETE' });
   forgetMe();
   forgetOwnMovements();
+  forgetOwnMethods();
   queryClient.clear();
   window.location.assign('/');
 }

@@ -1,7 +1,11 @@
 import {
+  applyEdits,
   type Block,
   type Dose,
+  doseFor,
+  type Edit,
   findLevel,
+  type Hand,
   inPhaseOrder,
   type Level,
   type Movement,
@@ -11,6 +15,7 @@ import {
   type Sequence,
 } from '@clay-pot/core';
 import { knownMovement } from './library.js';
+import { methodOf } from './own-methods.js';
 import { v7 as uuid } from 'uuid';
 import { temporal } from 'zundo';
 import { create } from 'zustand';
@@ -61,6 +66,27 @@ function tidied(block: Block): Block {
   return rest;
 }
 
+/** Carries out a fix: one step to undo, however many blocks it touches. */
+export function carryOut(edits: readonly Edit[]): void {
+  useEditor.setState(({ document, selectedId }) => {
+    if (!document) return {};
+    const mended = applyEdits(document, edits);
+    const added = edits.find((edit) => edit.kind === 'add')?.block.id;
+    const kept = mended.blocks.some(({ id }) => id === selectedId) ? selectedId : (mended.blocks[0]?.id ?? null);
+    return { document: mended, selectedId: added ?? kept };
+  });
+}
+
+/** Leaves a check unheeded for this sequence, with the reason; without a reason it is heard again. */
+export function muteCheck(check: string, reason: string | null): void {
+  const mutes = (useEditor.getState().document?.mutes ?? []).filter((mute) => mute.check !== check);
+  changeSequence({ mutes: reason === null ? mutes : [...mutes, { check, reason }] });
+}
+
+/** The block that the pointer is over, in the list or on the pot. */
+export const useHovered = create<{ readonly id: string | null }>()(() => ({ id: null }));
+export const hover = (id: string | null) => useHovered.setState({ id });
+
 export const changeDose = (id: string, dose: Dose) => changeBlock(id, { dose });
 
 const USUAL_PHASE: Record<Movement['family'], Phase> = {
@@ -79,12 +105,13 @@ const USUAL_PHASE: Record<Movement['family'], Phase> = {
   settle: 'settle',
 };
 
-/** Adds a movement after the selected block when that one's phase suits, else at the end of its usual phase. */
-export function addBlock(movement: Movement, level: Level): void {
+/** Adds a movement, dosed as the method would, after the selected block when that one's phase suits, else at the end of its usual phase. */
+export function addBlock(movement: Movement, level: Level, weaker: Hand | null = null): void {
   const { document, selectedId } = useEditor.getState();
   if (!document) return;
   const phase = USUAL_PHASE[movement.family];
-  const block: Block = { id: uuid(), phase, movementId: movement.id, levelId: level.id, dose: level.dose };
+  const dose = doseFor(movement, level, methodOf(document.methodId), weaker);
+  const block: Block = { id: uuid(), phase, movementId: movement.id, levelId: level.id, dose };
   const selected = document.blocks.findIndex(({ id }) => id === selectedId);
   const after = document.blocks[selected]?.phase === phase ? selected + 1 : document.blocks.length;
   changeBlocks((blocks) => blocks.toSpliced(after, 0, block));

@@ -86,7 +86,13 @@ export function viewOf(
     };
   });
   const work = blocks.map(({ movement, account: { left, right } }) => ({ movement, workS: left.workS + right.workS }));
-  const covered = blocks.map(({ block: { id }, movement, level, demand }) => ({ id, movement, level, demand }));
+  const covered = blocks.map(({ block: { id }, movement, level, demand, visit }) => ({
+    id,
+    movement,
+    level,
+    demand,
+    visit,
+  }));
   return {
     ...question,
     timeline,

@@ -3,7 +3,7 @@ import { ageOn, CAUTIONS, cautionsOn, forbidsLoading } from '@clay-pot/core';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useAthlete, useAthletes, useSaveAthlete, useSessions } from '../../api/queries.js';
-import { Button } from '../../ui/button.js';
+import { Button, ButtonLink } from '../../ui/button.js';
 import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { SessionStrip } from '../../ui/session-strip.js';
@@ -34,6 +34,7 @@ export default function AthletePage() {
         !editing && (
           <>
             <Button onClick={() => setEditing(true)}>Edit</Button>
+            <ButtonLink to={`/people/${person.id}/week`}>Week</ButtonLink>
             <Button
               kind="primary"
               onClick={() =>

@@ -10,18 +10,26 @@ import {
   type Person,
   rollerWork,
 } from '@clay-pot/core';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { SideMark } from '../../ui/marks.js';
 import { DemandLine } from '../movements/movement-ladder.js';
 import { LevelPicture } from '../movements/level-picture.js';
-import { useForWhom } from '../people/use-person.js';
+import type { SeenFor } from './use-session-view.js';
 
 /** What the selected block asks of the athlete in view, with its picture and the way to the load bench. */
-export function BlockDemand({ block, movement, level }: { block: Block; movement: Movement; level: Level }) {
+export function BlockDemand({
+  block,
+  movement,
+  level,
+  seen,
+}: {
+  block: Block;
+  movement: Movement;
+  level: Level;
+  seen: SeenFor;
+}) {
   const { id } = useParams();
-  const [params] = useSearchParams();
-  const athleteId = params.get('athlete') ?? undefined;
-  const { person, name } = useForWhom(athleteId);
+  const { person, name, athleteId } = seen;
   const query = new URLSearchParams({
     movement: movement.id,
     level: level.id,

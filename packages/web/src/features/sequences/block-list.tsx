@@ -14,39 +14,49 @@ import {
   cautionsOn,
   concernsOf,
   equipmentFor,
+  type Finding,
   findLevel,
   type Movement,
   PHASES,
   type Sequence,
+  type Severity,
   summarise,
-  type Timeline,
 } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
-import { dropBlock, useEditor } from '../../store/editor.js';
+import { dropBlock, useEditor, useHovered } from '../../store/editor.js';
 import { clock } from '../../ui/format.js';
 import { isoToday } from '../../ui/today.js';
 import { BlockRow, type Concern } from './block-row.js';
+import type { Seen } from './use-session-view.js';
+import { useMemo } from 'react';
 
 interface Props {
   document: Sequence;
-  timeline: Timeline;
+  seen: Seen;
   athlete: Athlete | undefined;
 }
 
+// Made once: new ones with every drawing would draw every row anew.
+const BY_POINTER = { activationConstraint: { distance: 4 } };
+const BY_KEYS = { coordinateGetter: sortableKeyboardCoordinates };
+
+function onDragEnd({ active, over }: DragEndEvent) {
+  if (over) dropBlock(String(active.id), String(over.id));
+}
+
 /** Blocks in order, under their phases; dragged by the handle or moved by keys. */
-export function BlockList({ document, timeline, athlete }: Props) {
+export function BlockList({ document, seen, athlete }: Props) {
+  const { timeline } = seen.view;
+  const { blocks } = document;
   const selectedId = useEditor((editor) => editor.selectedId);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const hoveredId = useHovered((state) => state.id);
+  const marks = useMemo(() => marksOf(seen.findings), [seen.findings]);
+  const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS));
+  const order = JSON.stringify(blocks.map((block) => block.id));
+  // The same list while the order is the same: every row listens to it.
+  const ids = useMemo(() => JSON.parse(order) as string[], [order]);
   const spans = new Map(timeline.blocks.map((span) => [span.blockId, span.endMs - span.startMs]));
   const { byPhase } = summarise(timeline);
-  const { blocks } = document;
-
-  function onDragEnd({ active, over }: DragEndEvent) {
-    if (over) dropBlock(String(active.id), String(over.id));
-  }
 
   if (!blocks.length) {
     return (
@@ -57,7 +67,7 @@ export function BlockList({ document, timeline, athlete }: Props) {
   }
   return (
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
-      <SortableContext items={blocks.map((block) => block.id)} strategy={verticalListSortingStrategy}>
+      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
         {PHASES.filter((phase) => blocks.some((block) => block.phase === phase)).map((phase) => {
           const inPhase = blocks.filter((block) => block.phase === phase);
           return (
@@ -77,7 +87,10 @@ export function BlockList({ document, timeline, athlete }: Props) {
                       movement={movement}
                       durationMs={spans.get(block.id) ?? 0}
                       selected={block.id === selectedId}
+                      hovered={block.id === hoveredId}
+                      mark={marks.get(block.id) ?? null}
                       concerns={blockConcerns(block, movement, athlete)}
+                      seen={seen.whom}
                     />
                   );
                 })}
@@ -90,12 +103,25 @@ export function BlockList({ document, timeline, athlete }: Props) {
   );
 }
 
+/** One and the same, so that rows without concerns are not drawn anew. */
+const NO_CONCERNS: readonly Concern[] = [];
+
+/** The gravest thing that the checks say of each block. Findings come with the gravest first. */
+function marksOf(findings: readonly Finding[]): ReadonlyMap<string, Severity> {
+  const marks = new Map<string, Severity>();
+  for (const { blockIds, check, muted } of findings) {
+    if (muted === null) for (const id of blockIds) if (!marks.has(id)) marks.set(id, check.severity);
+  }
+  return marks;
+}
+
 /** What speaks against this block for this athlete: a stop, a caution of the movement, a thing that is not there. */
-function blockConcerns(block: Block, movement: Movement, athlete: Athlete | undefined): Concern[] {
+function blockConcerns(block: Block, movement: Movement, athlete: Athlete | undefined): readonly Concern[] {
   const level = findLevel(movement, block.levelId);
-  if (!athlete || !level) return [];
+  if (!athlete || !level) return NO_CONCERNS;
   const { stops, avoid, care } = concernsOf(movement, level, cautionsOn(athlete, isoToday()));
   const missing = equipmentFor(movement, level).filter((thing) => !athlete.equipment.includes(thing));
+  if (stops.length + avoid.length + care.length + missing.length === 0) return NO_CONCERNS;
   return [
     ...(stops.length ? [{ stop: true, text: 'Not before clearance: this block loads the hand.' }] : []),
     ...[...avoid, ...care].map((text) => ({ stop: false, text })),

@@ -1,9 +1,17 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { type Block, findLevel, type Movement, neighbourLevel, SEQUENCE_LIMITS, unusualInDose } from '@clay-pot/core';
+import {
+  type Block,
+  findLevel,
+  type Movement,
+  neighbourLevel,
+  SEQUENCE_LIMITS,
+  type Severity,
+  unusualInDose,
+} from '@clay-pot/core';
 import { ChevronLeft, ChevronRight, Copy, GripVertical, X } from 'lucide-react';
 import { memo } from 'react';
-import { changeBlock, changeDose, duplicateBlock, removeBlock, select, stepLevel } from '../../store/editor.js';
+import { changeBlock, changeDose, duplicateBlock, hover, removeBlock, select, stepLevel } from '../../store/editor.js';
 import { IconButton } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { clock } from '../../ui/format.js';
@@ -12,6 +20,7 @@ import { useToast } from '../../ui/toast.js';
 import { BlockDemand } from './block-demand.js';
 import { DoseField } from './dose-field.js';
 import { DoseSteppers } from './dose-steppers.js';
+import type { SeenFor } from './use-session-view.js';
 
 /** Something that speaks against a block for the athlete in view; a stop is told in red, care in amber. */
 export interface Concern {
@@ -25,12 +34,17 @@ interface Props {
   movement: Movement;
   durationMs: number;
   selected: boolean;
+  hovered: boolean;
+  /** The gravest thing that the checks say of it. */
+  mark: Severity | null;
   /** Why this block deserves a second look for the athlete in view. */
   concerns: readonly Concern[];
+  seen: SeenFor;
 }
 
 /** One block as a row; the selected one opens to its steppers, its note, and what is unusual in it. */
-export const BlockRow = memo(function BlockRow({ block, number, movement, durationMs, selected, concerns }: Props) {
+export const BlockRow = memo(function BlockRow(props: Props) {
+  const { block, number, movement, durationMs, selected, hovered, mark, concerns } = props;
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: block.id,
   });
@@ -47,8 +61,10 @@ export const BlockRow = memo(function BlockRow({ block, number, movement, durati
       aria-current={selected ? 'true' : undefined}
       onFocus={() => select(block.id)}
       onPointerDown={() => select(block.id)}
+      onPointerEnter={() => hover(block.id)}
+      onPointerLeave={() => hover(null)}
       style={{ transform: CSS.Translate.toString(transform), transition }}
-      className={`relative border-b border-line border-l-4 bg-porcelain py-1.5 pr-1 pl-1 ${selected ? 'border-l-ink bg-white' : 'border-l-transparent'} ${isDragging ? 'z-10 shadow-lg' : ''}`}
+      className={`relative border-b border-line border-l-4 bg-porcelain py-1.5 pr-1 pl-1 ${selected ? 'border-l-ink bg-white' : hovered ? 'border-l-ash bg-ground' : 'border-l-transparent'} ${isDragging ? 'z-10 shadow-lg' : ''}`}
     >
       <div className="grid grid-cols-[auto_1.4rem_minmax(0,1fr)_minmax(0,1.2fr)_2.75rem_auto] items-start gap-x-1.5">
         <button
@@ -61,7 +77,10 @@ export const BlockRow = memo(function BlockRow({ block, number, movement, durati
         >
           <GripVertical size={18} aria-hidden />
         </button>
-        <span className="display mt-1 text-right font-bold">{number}</span>
+        <span className="display mt-1 text-right font-bold">
+          {number}
+          {mark && <CheckMark severity={mark} />}
+        </span>
         <div className="min-w-0 pl-1.5">
           <p className="truncate pt-1 leading-tight font-semibold" title={movement.name}>
             {movement.name}
@@ -108,7 +127,7 @@ export const BlockRow = memo(function BlockRow({ block, number, movement, durati
         <span className="mt-1.5 text-right figures">{clock(durationMs)}</span>
         <RowTools block={block} name={movement.name} />
       </div>
-      {(selected || concerns.length > 0 || unusual.length > 0) && (
+      {(selected || concerns.length > 0) && (
         <div className="mt-2 grid gap-2 pl-12">
           {concerns.map(({ stop, text }) => (
             <p
@@ -118,12 +137,12 @@ export const BlockRow = memo(function BlockRow({ block, number, movement, durati
               {text}
             </p>
           ))}
-          {unusual.length > 0 && (
+          {selected && unusual.length > 0 && (
             <p className="border-l-4 border-load-3 bg-amber-wash px-2 py-1 text-small">{unusual.join(' ')}</p>
           )}
           {selected && (
             <>
-              <BlockDemand block={block} movement={movement} level={level} />
+              <BlockDemand block={block} movement={movement} level={level} seen={props.seen} />
               <DoseSteppers dose={block.dose} movement={movement} onChange={(dose) => changeDose(block.id, dose)} />
               <input
                 key={block.note}
@@ -143,6 +162,22 @@ export const BlockRow = memo(function BlockRow({ block, number, movement, durati
     </li>
   );
 });
+
+const MARKS: Record<Severity, { className: string; word: string }> = {
+  stop: { className: 'bg-iron', word: 'stop' },
+  mend: { className: 'bg-load-4', word: 'to mend' },
+  look: { className: 'bg-load-2', word: 'worth a look' },
+};
+
+/** That the checks have something to say of this block, and how much it weighs. */
+function CheckMark({ severity }: { severity: Severity }) {
+  const { className, word } = MARKS[severity];
+  return (
+    <span className={`mt-0.5 ml-auto block h-1.5 w-4 ${className}`} title={`Checks: ${word}`}>
+      <span className="sr-only">Checks: {word}</span>
+    </span>
+  );
+}
 
 function RowTools({ block, name }: { block: Block; name: string }) {
   return (

@@ -1,31 +1,20 @@
 import {
-  effortTimeline,
   type Failure,
-  fatigueCourses,
   type GroupCourse,
   HANDS,
   type MuscleGroup,
   partsOf,
   type Sequence,
   type SideGroup,
-  type Timeline,
 } from '@clay-pot/core';
-import { useMemo } from 'react';
-import { useSearchParams } from 'react-router';
-import { knownMovement } from '../../store/library.js';
 import { select } from '../../store/editor.js';
 import { SideMark } from '../../ui/marks.js';
-import { useForWhom } from '../people/use-person.js';
+import type { Seen } from './use-session-view.js';
 
 /** What the sequence leaves of each muscle group at its lowest, and where something cannot be held. */
-export function CapacityPanel({ document, timeline }: { document: Sequence; timeline: Timeline }) {
-  const [params] = useSearchParams();
-  const { person, name } = useForWhom(params.get('athlete') ?? undefined);
-  const courses = useMemo(
-    () => fatigueCourses(effortTimeline(person, document, timeline, knownMovement)),
-    [person, document, timeline],
-  );
-  if (courses.size === 0) return null;
+export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequence }) {
+  const { courses } = seen.view;
+  if (courses.size === 0) return <p className="text-small text-ink-soft">Nothing works against load here.</p>;
   const groups = [...new Set([...courses.keys()].map((key) => partsOf(key).group))];
   const lowest = (group: MuscleGroup) => Math.min(...HANDS.map((hand) => courses.get(`${hand} ${group}`)?.lowest ?? 1));
   const sorted = [...groups].sort((a, b) => lowest(a) - lowest(b));
@@ -33,7 +22,7 @@ export function CapacityPanel({ document, timeline }: { document: Sequence; time
     <section aria-label="Capacity left">
       <h2 className="text-body">Capacity left, at the lowest</h2>
       <p className="mb-1 text-fine text-ink-soft">
-        For {name}, by the three-compartment model; what was not measured is estimated.
+        For {seen.whom.name}, by the three-compartment model; what was not measured is estimated.
       </p>
       <Failures courses={courses} document={document} />
       <table className="w-full text-small">

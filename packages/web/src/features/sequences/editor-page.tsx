@@ -1,6 +1,6 @@
-import { cautionFindings, cautionsOn, compileTimeline, SEQUENCE_LIMITS, type Sequence } from '@clay-pot/core';
+import { cautionFindings, cautionsOn, SEQUENCE_LIMITS, type Sequence } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
-import { useMemo, useRef } from 'react';
+import { memo, useCallback, useMemo, useRef } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useStore } from 'zustand';
 import type { Athlete, StoredSequence } from '@clay-pot/contracts';
@@ -16,6 +16,7 @@ import { Shelf } from './shelf.js';
 import { SummaryPanel } from './summary-panel.js';
 import { useAutosave } from './use-autosave.js';
 import { useEditorCommands } from './use-editor-commands.js';
+import { useSessionView } from './use-session-view.js';
 
 /** Fetches the sequence, then puts it on the bench. */
 export default function EditorPage() {
@@ -33,6 +34,18 @@ function Bench({ stored }: { stored: StoredSequence }) {
   const athleteId = params.get('athlete') ?? undefined;
   const athlete = useAthlete(athleteId);
   const search = useRef<HTMLInputElement>(null);
+  const chooseAthlete = useCallback(
+    (chosen: string) =>
+      setParams(
+        (before) => {
+          if (chosen) before.set('athlete', chosen);
+          else before.delete('athlete');
+          return before;
+        },
+        { replace: true },
+      ),
+    [setParams],
+  );
   useEditorCommands(search, saveNow);
   useTitle(document?.title ?? 'Sequence');
   if (!document) return null;
@@ -41,18 +54,14 @@ function Bench({ stored }: { stored: StoredSequence }) {
       <header className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink px-5 pt-4 pb-3">
         <Heading document={document} />
         <SaveNotice state={state} settle={settle} />
-        <Tools
-          id={stored.id}
-          athleteId={athleteId}
-          chooseAthlete={(chosen) => setParams(chosen ? { athlete: chosen } : {}, { replace: true })}
-        />
+        <Tools id={stored.id} athleteId={athleteId} chooseAthlete={chooseAthlete} />
       </header>
       <Columns document={document} athlete={athlete.data} search={search} />
     </div>
   );
 }
 
-function Columns({
+const Columns = memo(function Columns({
   document,
   athlete,
   search,
@@ -61,25 +70,25 @@ function Columns({
   athlete: Athlete | undefined;
   search: React.RefObject<HTMLInputElement | null>;
 }) {
-  const timeline = useMemo(() => compileTimeline(document, knownMovement), [document]);
-  const findings = useMemo(
+  const seen = useSessionView(document, athlete);
+  const cautions = useMemo(
     () => (athlete ? cautionFindings(document, cautionsOn(athlete, isoToday()), knownMovement) : []),
     [document, athlete],
   );
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-6 px-5 lg:grid-cols-[13.5rem_minmax(0,1fr)_15rem]">
-      <div className="flex max-h-96 min-h-0 flex-col pt-4 lg:max-h-none lg:pb-4">
-        <Shelf athlete={athlete} search={search} />
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-x-5 gap-y-6 px-5 lg:grid-cols-[12.5rem_minmax(0,1fr)_18.5rem]">
+      <div className="flex max-h-96 min-h-0 flex-col pt-4 lg:max-h-none lg:pb-4 lg:[contain:strict]">
+        <Shelf athlete={athlete} search={search} weaker={seen.view.weaker} />
       </div>
-      <div className="min-h-0 lg:overflow-y-auto lg:pt-1 lg:pb-24">
-        <BlockList document={document} timeline={timeline} athlete={athlete} />
+      <div className="min-h-0 lg:overflow-y-auto lg:pt-1 lg:pb-24 lg:[contain:strict]">
+        <BlockList document={document} seen={seen} athlete={athlete} />
       </div>
-      <div className="min-h-0 pt-4 pb-8 lg:overflow-y-auto">
-        <SummaryPanel document={document} timeline={timeline} findings={findings} />
+      <div className="min-h-0 pt-4 pb-8 lg:overflow-y-auto lg:[contain:strict]">
+        <SummaryPanel document={document} seen={seen} cautions={cautions} />
       </div>
     </div>
   );
-}
+});
 
 /** Title and purpose, edited where they stand. A title cannot be empty: leaving it so brings the old one back. */
 function Heading({ document }: { document: Sequence }) {
@@ -113,24 +122,24 @@ function Heading({ document }: { document: Sequence }) {
   );
 }
 
-function Tools({
-  id,
-  athleteId,
-  chooseAthlete,
-}: {
+interface ToolsProps {
   id: string;
   athleteId: string | undefined;
   chooseAthlete: (id: string) => void;
-}) {
+}
+
+/** Nothing here changes with an edit but whether there is a step to undo: it is not drawn anew with each. */
+const Tools = memo(function Tools({ id, athleteId, chooseAthlete }: ToolsProps) {
   const athletes = useAthletes();
-  const { pastStates, futureStates } = useStore(useEditor.temporal);
+  const canUndo = useStore(useEditor.temporal, ({ pastStates }) => pastStates.length > 0);
+  const canRedo = useStore(useEditor.temporal, ({ futureStates }) => futureStates.length > 0);
   const query = athleteId ? `?athlete=${athleteId}` : '';
   return (
     <div className="flex flex-wrap items-center gap-1.5">
-      <Button kind="quiet" disabled={pastStates.length === 0} onClick={() => undo()}>
+      <Button kind="quiet" disabled={!canUndo} onClick={() => undo()}>
         Undo
       </Button>
-      <Button kind="quiet" disabled={futureStates.length === 0} onClick={() => redo()}>
+      <Button kind="quiet" disabled={!canRedo} onClick={() => redo()}>
         Redo
       </Button>
       <select
@@ -153,10 +162,11 @@ function Tools({
       >
         Export
       </a>
+      <ButtonLink to={`/sequences/${id}/compare${query}`}>Compare</ButtonLink>
       <ButtonLink to={`/sequences/${id}/sheet${query}`}>Sheet</ButtonLink>
       <ButtonLink kind="primary" to={`/sequences/${id}/lead${query}`}>
         Lead
       </ButtonLink>
     </div>
   );
-}
+});

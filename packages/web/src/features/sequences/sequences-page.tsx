@@ -4,7 +4,7 @@ import { Link, useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { fetchSequence, useImportSequence, useRemoveSequence, useSequences } from '../../api/queries.js';
 import { ProblemError } from '../../api/request.js';
-import { Button } from '../../ui/button.js';
+import { Button, ButtonLink } from '../../ui/button.js';
 import { dayText, minutes } from '../../ui/format.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
@@ -32,6 +32,7 @@ export default function SequencesPage() {
       lead={`${sequences.data.length} on the shelf`}
       actions={
         <>
+          <ButtonLink to="/methods">Methods</ButtonLink>
           <input
             ref={file}
             type="file"

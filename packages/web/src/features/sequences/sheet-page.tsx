@@ -1,11 +1,15 @@
 import {
+  AFTER_CARE,
   type Block,
   type CautionId,
   CAUTIONS,
   cautionFindings,
   cautionsOn,
   compileTimeline,
+  cuesFor,
+  DISCOMFORT_RULE,
   findLevel,
+  type Method,
   type Movement,
   PHASES,
   printDose,
@@ -13,6 +17,7 @@ import {
   STOP_RULES,
 } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
+import { useMethod } from '../../store/own-methods.js';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import type { Athlete } from '@clay-pot/contracts';
@@ -84,6 +89,7 @@ interface SheetProps {
 function Sheet({ document, athlete, width, height }: SheetProps) {
   const me = useMe();
   const [today] = useState(isoToday);
+  const method = useMethod(document.methodId);
   const timeline = compileTimeline(document, knownMovement);
   const cautions = athlete ? cautionsOn(athlete, today) : [];
   const minded = cautions.map((entry) => entry.caution);
@@ -142,6 +148,7 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
                     number={document.blocks.indexOf(block) + 1}
                     dense={dense}
                     minded={minded}
+                    method={method}
                   />
                 )),
               ];
@@ -155,6 +162,9 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
               {cautions.map((entry) => CAUTIONS[entry.caution].advice).join(' ')}
             </p>
           )}
+          <p>
+            {DISCOMFORT_RULE[method.discomfort]} {AFTER_CARE[method.afterCare]}
+          </p>
           <p className="font-bold">{STOP_RULES.join(' ')}</p>
         </footer>
       </article>
@@ -171,9 +181,10 @@ interface SheetRowProps {
   dense: boolean;
   /** The cautions of whom the sheet is for: a movement's own caution that concerns them goes before its general one. */
   minded: readonly CautionId[];
+  method: Method;
 }
 
-function SheetRow({ block, number, dense, minded }: SheetRowProps) {
+function SheetRow({ block, number, dense, minded, method }: SheetRowProps) {
   const movement: Movement = knownMovement(block.movementId)!;
   const level = findLevel(movement, block.levelId)!;
   const own = movement.cautions.find((note) => note.concerns.some((id) => minded.includes(id)));
@@ -195,7 +206,7 @@ function SheetRow({ block, number, dense, minded }: SheetRowProps) {
         <b>{movement.name}</b>, {level.name}
         {!dense && (
           <div className="text-ink-soft">
-            {sentences(movement.cues.slice(0, 2))}
+            {sentences(cuesFor(movement, level, method).slice(0, 2))}
             {caution && <i> {caution.text}</i>}
           </div>
         )}

@@ -1,6 +1,14 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { CAUTIONS, cautionsOn, FAMILIES, type FamilyId, forbidsLoading, type Movement } from '@clay-pot/core';
-import { type KeyboardEvent, type RefObject, useState } from 'react';
+import {
+  CAUTIONS,
+  cautionsOn,
+  FAMILIES,
+  type FamilyId,
+  forbidsLoading,
+  type Hand,
+  type Movement,
+} from '@clay-pot/core';
+import { type KeyboardEvent, memo, type RefObject, useState } from 'react';
 import { addBlock } from '../../store/editor.js';
 import { useLibrary } from '../../store/library.js';
 import { INPUT } from '../../ui/field.js';
@@ -23,12 +31,15 @@ const minds = (movement: Movement, filter: MovementFilter) =>
   movement.cautions.some((note) => note.concerns.some((id) => filter.cautions.includes(id)));
 
 /** The movement shelf: search, family, and what suits the athlete in view. Adding takes the easiest level that passes. */
-export function Shelf({
+export const Shelf = memo(function Shelf({
   athlete,
   search,
+  weaker,
 }: {
   athlete: Athlete | undefined;
   search: RefObject<HTMLInputElement | null>;
+  /** The weaker hand, for methods that let it go first. */
+  weaker: Hand | null;
 }) {
   const [text, setText] = useState('');
   const [family, setFamily] = useState<FamilyId | ''>('');
@@ -42,7 +53,7 @@ export function Shelf({
   );
 
   function add(movement: Movement) {
-    addBlock(movement, passingLevels(movement, filter)[0] ?? movement.ladder[0]);
+    addBlock(movement, passingLevels(movement, filter)[0] ?? movement.ladder[0], weaker);
   }
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
     const first = shown[0];
@@ -105,4 +116,4 @@ export function Shelf({
       </ul>
     </section>
   );
-}
+});

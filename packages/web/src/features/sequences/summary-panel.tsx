@@ -1,30 +1,26 @@
-import {
-  type CautionFinding,
-  PHASES,
-  type Sequence,
-  SEQUENCE_LIMITS,
-  summarise,
-  type Timeline,
-  USUAL_PACING,
-} from '@clay-pot/core';
+import { memo } from 'react';
+import { type CautionFinding, type Pacing, PHASES, type Sequence, SEQUENCE_LIMITS, summarise } from '@clay-pot/core';
 import { changeSequence } from '../../store/editor.js';
 import { clock } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';
-import { CapacityPanel } from './capacity-panel.js';
+import { ChecksPanel } from './checks-panel.js';
+import { Drawn } from './drawn.js';
+import { MethodChoice } from './method-choice.js';
+import type { Seen } from './use-session-view.js';
 
 interface Props {
   document: Sequence;
-  timeline: Timeline;
-  findings: readonly CautionFinding[];
+  seen: Seen;
+  cautions: readonly CautionFinding[];
 }
 
-/** Minutes against the budget, by phase and by hand; what the athlete's cautions say; the pace. */
-export function SummaryPanel({ document, timeline, findings }: Props) {
-  const { totalMs, byPhase, workByHand, workMs } = summarise(timeline);
+/** Minutes against the budget, the method, what the athlete's cautions say, the sequence drawn and added up, and the checks. */
+export function SummaryPanel({ document, seen, cautions }: Props) {
+  const { totalMs, byPhase, workByHand, workMs } = summarise(seen.view.timeline);
   const budgetMs = document.budgetMin * 60_000;
   const over = totalMs - budgetMs;
   return (
-    <div className="grid content-start gap-5">
+    <div className="grid content-start gap-4">
       <section aria-label="Length">
         <p className="flex items-baseline gap-2">
           <span
@@ -53,12 +49,10 @@ export function SummaryPanel({ document, timeline, findings }: Props) {
         <p className={`text-small ${over > 0 ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
           {over > 0 ? `${clock(over)} too long` : `${clock(-over)} to spare`}; {clock(workMs)} of it work
         </p>
-        <PhaseBars byPhase={byPhase} />
       </section>
-      <Hands left={workByHand.left} right={workByHand.right} />
-      {findings.length > 0 && (
+      {cautions.length > 0 && (
         <section aria-label="Cautions" className="grid gap-2">
-          {findings.map((finding) => (
+          {cautions.map((finding) => (
             <p
               key={finding.caution}
               className={`border-l-4 px-2 py-1 text-small ${finding.severity === 'stop' ? 'border-iron bg-iron-wash font-semibold' : 'border-load-3 bg-amber-wash'}`}
@@ -68,14 +62,19 @@ export function SummaryPanel({ document, timeline, findings }: Props) {
           ))}
         </section>
       )}
-      <CapacityPanel document={document} timeline={timeline} />
+      <MethodChoice methodId={document.methodId} />
+      <Drawn document={document} seen={seen}>
+        <PhaseBars byPhase={byPhase} />
+        <Hands left={workByHand.left} right={workByHand.right} />
+      </Drawn>
+      <ChecksPanel findings={seen.findings} document={document} />
       <details>
         <summary className="cursor-pointer text-small font-semibold">Pace</summary>
         <div className="mt-2 grid grid-cols-2 gap-2">
-          <PaceField name="announceS" label="Announce, s" document={document} />
-          <PaceField name="changeSidesS" label="Change sides, s" document={document} />
-          <PaceField name="breathInS" label="Breath in, s" document={document} />
-          <PaceField name="breathOutS" label="Breath out, s" document={document} />
+          <PaceField name="announceS" label="Announce, s" pacing={document.pacing} />
+          <PaceField name="changeSidesS" label="Change sides, s" pacing={document.pacing} />
+          <PaceField name="breathInS" label="Breath in, s" pacing={document.pacing} />
+          <PaceField name="breathOutS" label="Breath out, s" pacing={document.pacing} />
         </div>
       </details>
     </div>
@@ -128,9 +127,14 @@ function Hands({ left, right }: { left: number; right: number }) {
   );
 }
 
-function PaceField({ name, label, document }: { name: keyof typeof USUAL_PACING; label: string; document: Sequence }) {
+interface PaceProps {
+  name: keyof Pacing;
+  label: string;
+  pacing: Pacing;
+}
+
+const PaceField = memo(function PaceField({ name, label, pacing }: PaceProps) {
   const limit = name.startsWith('breath') ? SEQUENCE_LIMITS.breathS : SEQUENCE_LIMITS.pacingS;
-  const { pacing } = document;
   return (
     <label className="text-small">
       <span className="block text-ink-soft">{label}</span>
@@ -148,7 +152,7 @@ function PaceField({ name, label, document }: { name: keyof typeof USUAL_PACING;
       />
     </label>
   );
-}
+});
 
 /** Takes a typed number when it is within its limit; otherwise the browser says what would be right, and the old value returns. */
 function commitNumber(

@@ -74,10 +74,18 @@ export function useAutosave(stored: StoredSequence) {
     setState({ kind: draft ? 'unsaved' : 'saved' });
     let timer: ReturnType<typeof setTimeout> | undefined;
     if (draft) timer = setTimeout(() => void save(), 0);
+    let keeping: ReturnType<typeof setTimeout> | undefined;
+    const keep = () => {
+      if (latest.current === savedDocument.current) return;
+      const kept: Draft = { document: latest.current, etag: etag.current };
+      localStorage.setItem(draftKey(id), JSON.stringify(kept));
+    };
     const unsubscribe = useEditor.subscribe(({ document }, before) => {
       if (!document || document === before.document) return;
       latest.current = document;
-      localStorage.setItem(draftKey(id), JSON.stringify({ document, etag: etag.current } satisfies Draft));
+      // Behind the frame that shows the change, so that writing does not hold it up.
+      clearTimeout(keeping);
+      keeping = setTimeout(keep, 0);
       setState((now) => (now.kind === 'stale' ? now : { kind: 'unsaved' }));
       clearTimeout(timer);
       timer = setTimeout(() => void save(), AFTER_MS);
@@ -85,6 +93,8 @@ export function useAutosave(stored: StoredSequence) {
     return () => {
       unsubscribe();
       clearTimeout(timer);
+      clearTimeout(keeping);
+      keep();
       void save();
     };
     // Opening happens once per sequence: later answers of the same query must not replace what is being edited.

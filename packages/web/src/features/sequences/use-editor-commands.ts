@@ -8,19 +8,21 @@ const GROUP = 'Sequence';
 const BLOCKS = '[id^="block-"]';
 
 /** Puts the focus where the selection is, once the rows have been drawn anew. */
-function followSelection(): void {
+function followSelection(stays = false): void {
   requestAnimationFrame(() => {
     const row = document.getElementById(`block-${useEditor.getState().selectedId}`);
+    // Where the focus is there already and nothing has moved, looking for its place would only cost time.
+    if (stays && row === document.activeElement) return;
     row?.focus({ preventScroll: true });
     row?.scrollIntoView({ block: 'nearest' });
   });
 }
 
-function withSelected(run: (id: string) => void): void {
+function withSelected(run: (id: string) => void, stays = false): void {
   const { selectedId } = useEditor.getState();
   if (!selectedId) return;
   run(selectedId);
-  followSelection();
+  followSelection(stays);
 }
 
 function selectNeighbour(step: 1 | -1): void {
@@ -52,8 +54,8 @@ export function useEditorCommands(search: RefObject<HTMLInputElement | null>, sa
         run: () => withSelected((id) => moveBlock(id, 1)),
       },
       { keys: 'Alt+ArrowUp', label: 'Move block up', group: GROUP, run: () => withSelected((id) => moveBlock(id, -1)) },
-      { keys: ']', label: 'Harder level', group: GROUP, run: () => withSelected((id) => stepLevel(id, 1)) },
-      { keys: '[', label: 'Easier level', group: GROUP, run: () => withSelected((id) => stepLevel(id, -1)) },
+      { keys: ']', label: 'Harder level', group: GROUP, run: () => withSelected((id) => stepLevel(id, 1), true) },
+      { keys: '[', label: 'Easier level', group: GROUP, run: () => withSelected((id) => stepLevel(id, -1), true) },
       {
         keys: 'e',
         label: 'Edit the dose',
@@ -62,6 +64,12 @@ export function useEditorCommands(search: RefObject<HTMLInputElement | null>, sa
           const row = document.getElementById(`block-${useEditor.getState().selectedId}`);
           row?.querySelector<HTMLInputElement>('[data-dose]')?.select();
         },
+      },
+      {
+        keys: 'f',
+        label: 'To the first fix',
+        group: GROUP,
+        run: () => document.querySelector<HTMLElement>('[data-first-fix]')?.focus(),
       },
       { keys: 'd', label: 'Duplicate block', group: GROUP, run: () => withSelected(duplicateBlock) },
       { keys: 'Delete', label: 'Remove block', group: GROUP, run: () => withSelected(removeSelected) },

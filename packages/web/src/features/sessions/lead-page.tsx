@@ -1,5 +1,14 @@
-import { CAUTIONS, cautionFindings, cautionsOn, compileTimeline, equipmentFor, findLevel } from '@clay-pot/core';
+import {
+  CAUTIONS,
+  cautionFindings,
+  cautionsOn,
+  compileTimeline,
+  DISCOMFORT_RULE,
+  equipmentFor,
+  findLevel,
+} from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
+import { methodOf } from '../../store/own-methods.js';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useAthlete, useAthletes, useSequence } from '../../api/queries.js';
@@ -24,6 +33,7 @@ export default function LeadPage() {
   if (sequence.isPending) return <Loading what="the sequence" />;
   if (!sequence.data) return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
   const { document } = sequence.data;
+  const method = methodOf(document.methodId);
   const timeline = compileTimeline(document, knownMovement);
   const person = athlete.data;
   const cautions = person ? cautionsOn(person, isoToday()) : [];
@@ -48,6 +58,9 @@ export default function LeadPage() {
       lead={`${minutes(timeline.durationMs)}, ${document.blocks.length} ${document.blocks.length === 1 ? 'block' : 'blocks'}`}
     >
       <div className="grid max-w-2xl gap-6">
+        <p>
+          By the method <b>{method.name}</b>. {DISCOMFORT_RULE[method.discomfort]}
+        </p>
         {open && (
           <p className="border-l-4 border-load-3 bg-amber-wash px-3 py-2">
             A session for {open.athleteName} is still open.{' '}

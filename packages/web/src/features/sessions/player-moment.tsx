@@ -1,4 +1,5 @@
 import {
+  cuesFor,
   currentPart,
   findLevel,
   type Level,
@@ -8,6 +9,7 @@ import {
   type WorkingSide,
 } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
+import { methodOf } from '../../store/own-methods.js';
 import { LevelPicture } from '../movements/level-picture.js';
 import type { Run } from '../../store/run.js';
 
@@ -64,7 +66,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
         {event.bout === null && !run.toRate.length ? (
           movement.howTo.map((line) => <p key={line}>{line}</p>)
         ) : (
-          <p>{cueFor(movement, event)}</p>
+          <p>{cueFor(movement, cuesFor(movement, level, methodOf(run.sequence.methodId)), event)}</p>
         )}
       </div>
       {movement.cautions
@@ -145,9 +147,9 @@ function wordsFor(event: TimelineEvent, level: Level, partLabel: string): string
 }
 
 /** While getting ready: how to. While working: one thing to watch, changing from set to set. */
-function cueFor(movement: Movement, event: TimelineEvent): string {
+function cueFor(movement: Movement, cues: readonly string[], event: TimelineEvent): string {
   if (event.bout === null) return movement.howTo[0] ?? '';
-  return movement.cues[(event.set + (event.side === 'right' ? 1 : 0)) % movement.cues.length] ?? '';
+  return cues[(event.set + (event.side === 'right' ? 1 : 0)) % cues.length] ?? '';
 }
 
 function spoken(event: TimelineEvent, movement: Movement, level: Level, partLabel: string): string {

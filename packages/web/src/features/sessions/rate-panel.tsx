@@ -1,5 +1,6 @@
 import { adviseOnDiscomfort, DISCOMFORT_WORDS } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
+import { methodOf } from '../../store/own-methods.js';
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { correct, easeLevel, endRun, rate, type Run, setPaused, setsOfBlock } from '../../store/run.js';
@@ -19,11 +20,12 @@ export function RatePanel({ run, blockId }: { run: Run; blockId: string }) {
   const [opened, setOpened] = useState(false);
   const block = run.sequence.blocks.find((candidate) => candidate.id === blockId)!;
   const name = knownMovement(block.movementId)!.name;
-  const advice = discomfort === null ? null : adviseOnDiscomfort(discomfort);
+  const allowed = methodOf(run.sequence.methodId).discomfort;
+  const advice = discomfort === null ? null : adviseOnDiscomfort(discomfort, allowed);
 
   function feel(score: number) {
     setDiscomfort(score);
-    if (adviseOnDiscomfort(score) === 'ease-or-stop') setPaused(true);
+    if (adviseOnDiscomfort(score, allowed) === 'ease-or-stop') setPaused(true);
   }
 
   return (

@@ -43,7 +43,12 @@ export default function RecordPage() {
         </>
       }
       actions={
-        <ButtonLink to={`/sequences/${record.sequenceId}/lead?athlete=${record.athleteId}`}>Lead again</ButtonLink>
+        <>
+          <ButtonLink to={`/sequences/${record.sequenceId}/compare?athlete=${record.athleteId}&with=done:${record.id}`}>
+            Compare as pots
+          </ButtonLink>
+          <ButtonLink to={`/sequences/${record.sequenceId}/lead?athlete=${record.athleteId}`}>Lead again</ButtonLink>
+        </>
       }
     >
       {waiting > 0 && (

@@ -1,0 +1,111 @@
+// From a key to the painted answer in the editor: a sequence of thirty blocks, a level up and down again, everything recomputed.
+//   ./clay-pot start   in one window   then   node bench/keystroke.mjs http://localhost:4173
+// Prints wall time from the key to the frame that shows the answer, and the thread's own time for it, which a busy machine disturbs less.
+import { chromium } from 'playwright-core';
+
+const [address = 'http://localhost:4173'] = process.argv.slice(2);
+const KEYS = 60;
+const WARM = 20;
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-quic',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: address });
+await page.goto('/');
+await page.getByLabel('E-mail').fill('coach@lanternfield.example');
+await page.getByLabel('Password').fill('lantern-hall');
+await page.keyboard.press('Enter');
+await page.getByRole('navigation', { name: 'Places' }).waitFor();
+
+/** The class of the demo twice over, thirty blocks of it. */
+const id = await page.evaluate(async () => {
+  const ask = async (path, options) => (await fetch(`/api${path}`, options)).json();
+  const list = await ask('/sequences');
+  const { document } = await ask(`/sequences/${list.find(({ title }) => title.startsWith('Lantern class')).id}`);
+  const order = ['prepare', 'range', 'load', 'strength', 'skill', 'settle'];
+  const blocks = [...document.blocks, ...document.blocks]
+    .slice(0, 30)
+    .map((block, index) => ({ ...block, id: `b${index}` }))
+    .sort((a, b) => order.indexOf(a.phase) - order.indexOf(b.phase));
+  const hex = (length) => Array.from({ length }, () => Math.floor(Math.random() * 16).toString(16)).join('');
+  const made = `0192f0c4-7b1e-7${hex(3)}-8${hex(3)}-${hex(12)}`;
+  const body = JSON.stringify({ ...document, title: 'Thirty blocks', budgetMin: 60, blocks });
+  await fetch(`/api/sequences/${made}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body });
+  return made;
+});
+await page.goto(`/sequences/${id}`);
+await page.getByRole('region', { name: 'Pot' }).waitFor();
+await page.evaluate(() => {
+  window.samples = [];
+  const afterFrame = (then) =>
+    requestAnimationFrame(() => {
+      const channel = new MessageChannel();
+      channel.port1.onmessage = then;
+      channel.port2.postMessage(0);
+    });
+  window.addEventListener(
+    'keydown',
+    () => {
+      const start = performance.now();
+      afterFrame(() => window.samples.push(performance.now() - start));
+    },
+    true,
+  );
+});
+const row = page.getByRole('listitem', { name: /^Block 15/ });
+await row.focus();
+
+/** Presses a key many times, and prints what it took. @param handled the event that does the work @param keyAt names the key of each press */
+async function measure(what, handled, keyAt) {
+  const press = async (count) => {
+    for (let index = 0; index < count; index++) {
+      await page.keyboard.press(keyAt(index));
+      await page.waitForTimeout(120);
+    }
+  };
+  await press(WARM);
+  await page.evaluate(() => (window.samples = []));
+  await press(KEYS);
+  const wall = (await page.evaluate(() => window.samples)).sort((a, b) => a - b);
+  const session = await page.context().newCDPSession(page);
+  const events = [];
+  session.on('Tracing.dataCollected', ({ value }) => events.push(...value));
+  await session.send('Tracing.start', {
+    transferMode: 'ReportEvents',
+    traceConfig: { includedCategories: ['devtools.timeline'] },
+  });
+  await press(KEYS);
+  const complete = new Promise((resolve) => session.once('Tracing.tracingComplete', resolve));
+  await session.send('Tracing.end');
+  await complete;
+  await session.detach();
+  const own = (name, only = () => true) =>
+    middle(
+      events
+        .filter((event) => event.name === name && event.dur && only(event))
+        .map(({ tdur, dur }) => (tdur ?? dur) / 1000),
+    );
+  const script = own('EventDispatch', ({ args }) => args?.data?.type === handled);
+  const drawing = ['UpdateLayoutTree', 'Layout', 'PrePaint', 'Paint', 'Layerize'].map((name) => [name, own(name)]);
+  const total = script + drawing.reduce((sum, [, ms]) => sum + ms, 0);
+  const ninth = wall[Math.floor(wall.length * 0.9)];
+  console.log(
+    `${what}: key to painted frame ${middle(wall).toFixed(1)} ms, least ${wall[0].toFixed(1)}, nine in ten under ${ninth.toFixed(1)}`,
+  );
+  const parts = drawing.map(([name, ms]) => `${name} ${ms.toFixed(1)}`).join(', ');
+  console.log(`  thread's own time ${total.toFixed(1)} ms, of it computing and React ${script.toFixed(1)}, ${parts}`);
+}
+const middle = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? 0;
+
+await measure('a level up and down', 'keydown', (index) => (index % 2 ? '[' : ']'));
+await row.getByRole('button', { name: 'More seconds' }).focus();
+await measure('a dose a step longer', 'click', () => 'Enter');
+await page.evaluate((made) => fetch(`/api/sequences/${made}`, { method: 'DELETE' }), id);
+await browser.close();

@@ -1,0 +1,305 @@
+import { type Coil, type Crack, type Hand, HANDS, type Pot } from '@clay-pot/core';
+import { type KeyboardEvent, memo, useId } from 'react';
+import { clock } from '../ui/format.js';
+
+/** Pixels of the drawing's own space. The middle stands at zero. */
+const HALF = 100;
+const GUTTER = 24;
+const TOP = 14;
+const FOOT = 18;
+
+export interface PotProps {
+  pot: Pot;
+  /** Said to whoever does not see it. */
+  description: string;
+  nameOf: (blockId: string) => string;
+  /** Milliseconds that the full height stands for; several pots side by side share it. */
+  scaleMs?: number;
+  heightPx?: number;
+  selectedId?: string | null;
+  hoveredId?: string | null;
+  onSelect?: (blockId: string) => void;
+  onHover?: (blockId: string | null) => void;
+  /** Only as much as has been done, milliseconds from the foot. */
+  builtMs?: number;
+  className?: string;
+  bare?: boolean;
+}
+
+const STEPS = [1, 2, 3, 4, 5].map((step) => `var(--color-load-${step})`);
+const glazeOf = (percent: number) => STEPS[Math.min(STEPS.length - 1, Math.max(0, Math.ceil(percent / 20) - 1))]!;
+
+/**
+ * A session as a pot: time from foot to rim, the left hand's load to the left, the right hand's to the right. Glaze fills the wall as far as
+ * capacity is left; where work cannot be held the wall cracks.
+ */
+export function PotDrawing(props: PotProps) {
+  const { pot, description, heightPx = 256, selectedId, hoveredId, onSelect, onHover, builtMs, className = '' } = props;
+  const hatch = useId();
+  const scaleMs = props.scaleMs ?? Math.max(pot.durationMs, pot.budgetMs);
+  const plot = heightPx - TOP - FOOT;
+  const y = (ms: number) => heightPx - FOOT - (plot * ms) / Math.max(1, scaleMs);
+  const coils = builtMs === undefined ? pot.coils : pot.coils.filter(({ startMs }) => startMs < builtMs);
+  const layers = coils.map((coil): Layer => ({
+    coil,
+    top: y(Math.min(coil.endMs, builtMs ?? coil.endMs)),
+    bottom: y(coil.startMs),
+  }));
+  const active = onSelect !== undefined && coils.length > 0;
+  const current = coils.find(({ blockId }) => blockId === selectedId) ?? coils[0];
+
+  function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
+    const step = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+    if (event.key === 'Enter' && current) {
+      document.getElementById(`block-${current.blockId}`)?.focus();
+      return event.preventDefault();
+    }
+    if (!step || !current) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const next = coils[coils.indexOf(current) + step];
+    if (next) onSelect?.(next.blockId);
+  }
+
+  const width = 2 * (HALF + GUTTER);
+  return (
+    <svg
+      viewBox={`${-HALF - GUTTER} 0 ${width} ${heightPx}`}
+      className={className}
+      role={active ? 'slider' : 'img'}
+      aria-label={description}
+      {...(active && {
+        tabIndex: 0,
+        'aria-orientation': 'vertical' as const,
+        'aria-valuemin': 1,
+        'aria-valuemax': coils.length,
+        'aria-valuenow': current!.number,
+        'aria-valuetext': coilWords(current!, props.nameOf),
+        onKeyDown,
+      })}
+      onPointerLeave={() => onHover?.(null)}
+      fontFamily="'Atkinson Hyperlegible Next Variable', system-ui, sans-serif"
+      fontSize={9}
+    >
+      <defs>
+        <pattern id={hatch} width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="5" stroke="#000" strokeOpacity="0.16" strokeWidth="1.4" />
+        </pattern>
+      </defs>
+      <Ground pot={pot} y={y} bare={props.bare ?? false} />
+      {layers.length > 0 && HANDS.map((hand) => <Half key={hand} hand={hand} layers={layers} hatch={hatch} />)}
+      {layers.length > 0 && <Over layers={layers} pot={pot} y={y} />}
+      {layers.map(({ coil, top, bottom }) => (
+        <CoilBand
+          key={coil.blockId}
+          coil={coil}
+          top={top}
+          bottom={bottom}
+          marked={coil.blockId === selectedId || coil.blockId === hoveredId}
+          numbered={!props.bare}
+          onSelect={onSelect}
+          onHover={onHover}
+        />
+      ))}
+      {builtMs === undefined && pot.cracks.map((crack) => <CrackLine key={crack.key} crack={crack} pot={pot} y={y} />)}
+    </svg>
+  );
+}
+
+/** What rises above the rim, in the stop colour. */
+function Over({ layers, pot, y }: { layers: readonly Layer[]; pot: Pot; y: (ms: number) => number }) {
+  const rim = y(pot.budgetMs);
+  const top = layers.at(-1)!.top;
+  if (top >= rim - 0.5) return null;
+  return (
+    <rect x={-HALF - 4} width={2 * HALF + 8} y={top} height={rim - top} fill="var(--color-iron)" fillOpacity="0.22" />
+  );
+}
+
+/** The line it stands on, the rim that the minutes set, and the hands' letters. */
+function Ground({ pot, y, bare }: { pot: Pot; y: (ms: number) => number; bare: boolean }) {
+  const rim = y(pot.budgetMs);
+  return (
+    <>
+      <path d={`M-18,${y(0)}L-22,${y(0) + 4}H22L18,${y(0)}Z`} fill="var(--color-ink-soft)" />
+      <line x1={-HALF} x2={HALF} y1={y(0) + 4.5} y2={y(0) + 4.5} stroke="var(--color-ink)" strokeWidth="1.5" />
+      <line
+        x1={-HALF - 4}
+        x2={HALF + 4}
+        y1={rim}
+        y2={rim}
+        stroke="var(--color-ink-soft)"
+        strokeDasharray="3 3"
+        strokeWidth="1"
+      />
+      {!bare && (
+        <text x={HALF + GUTTER - 2} y={rim - 3} textAnchor="end" fill="var(--color-ink-soft)">
+          rim {Math.round(pot.budgetMs / 60_000)} min
+        </text>
+      )}
+      <text x={-HALF / 2} y={y(0) + 14} textAnchor="middle" fontWeight="700" fill="var(--color-cobalt)">
+        L
+      </text>
+      <text x={HALF / 2} y={y(0) + 14} textAnchor="middle" fontWeight="700" fill="var(--color-ochre)">
+        R
+      </text>
+    </>
+  );
+}
+
+interface CoilProps {
+  coil: Coil;
+  top: number;
+  bottom: number;
+  marked: boolean;
+  numbered: boolean;
+  onSelect: ((blockId: string) => void) | undefined;
+  onHover: ((blockId: string | null) => void) | undefined;
+}
+
+const SIGN: Record<Hand, 1 | -1> = { left: -1, right: 1 };
+const WALL: Record<Hand, string> = { left: 'var(--color-cobalt)', right: 'var(--color-ochre-fill)' };
+/** Coils flatter than this have no room for a number. */
+const NUMBER_FROM_PX = 9;
+
+/** The whole height of a coil takes the pointer, however thin its walls are; its number stands beside it. */
+const CoilBand = memo(function CoilBand({ coil, top, bottom, marked, numbered, onSelect, onHover }: CoilProps) {
+  return (
+    <g
+      data-coil={coil.blockId}
+      style={onSelect && { cursor: 'pointer' }}
+      onClick={() => onSelect?.(coil.blockId)}
+      onPointerEnter={() => onHover?.(coil.blockId)}
+    >
+      <rect
+        x={-HALF - GUTTER}
+        width={2 * (HALF + GUTTER)}
+        y={top}
+        height={Math.max(0, bottom - top)}
+        fill={marked ? 'var(--color-ink)' : 'transparent'}
+        fillOpacity={marked ? 0.12 : 0}
+      />
+      {numbered && (marked || bottom - top >= NUMBER_FROM_PX) && (
+        <text
+          x={-HALF - GUTTER + 2}
+          y={(top + bottom) / 2 + 3}
+          fontWeight={marked ? 800 : 400}
+          fill={marked ? 'var(--color-ink)' : 'var(--color-ash)'}
+        >
+          {coil.number}
+        </text>
+      )}
+    </g>
+  );
+});
+
+/** A coil as far as it is drawn: pixels from the top. */
+interface Layer {
+  readonly coil: Coil;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+/** One hand's half: bare clay, glaze as far as capacity reaches in the colours of effort, the wall in the hand's own colour. */
+function Half({ hand, layers, hatch }: { hand: Hand; layers: readonly Layer[]; hatch: string }) {
+  const clip = useId();
+  const sign = SIGN[hand];
+  const walls = layers.map(({ coil, top, bottom }) => ({ top, bottom, low: coil[hand].width, high: coil[hand].width }));
+  const glaze = layers.map(({ coil, top, bottom }) => {
+    const { width, glaze: left } = coil[hand];
+    return { top, bottom, low: width * left[0]!, high: width * left.at(-1)! };
+  });
+  const x = sign < 0 ? -HALF : 0;
+  return (
+    <>
+      <path d={`${profile(sign, walls)}H0Z`} fill="var(--color-ground)" />
+      <clipPath id={clip}>
+        <path d={`${profile(sign, glaze)}H0Z`} />
+      </clipPath>
+      <g clipPath={`url(#${clip})`}>
+        {layers.map(({ coil, top, bottom }) => (
+          <rect
+            key={coil.blockId}
+            x={x}
+            width={HALF}
+            y={top}
+            height={bottom - top}
+            fill={glazeOf(coil[hand].effortPercent)}
+            stroke="var(--color-white)"
+            strokeOpacity="0.7"
+            strokeWidth="0.8"
+          />
+        ))}
+        {hand === 'right' && (
+          <rect
+            x={0}
+            width={HALF}
+            y={layers.at(-1)!.top}
+            height={layers[0]!.bottom - layers.at(-1)!.top}
+            fill={`url(#${hatch})`}
+          />
+        )}
+      </g>
+      <path d={profile(sign, walls)} fill="none" stroke={WALL[hand]} strokeWidth="2.6" strokeLinejoin="round" />
+    </>
+  );
+}
+
+const round = (value: number) => Math.round(value * 10) / 10;
+
+interface Stretch {
+  readonly top: number;
+  readonly bottom: number;
+  /** Widths at the bottom and the top, 0–1. */
+  readonly low: number;
+  readonly high: number;
+}
+/** The wall turns from one coil's width to the next over this much, at most half of either. */
+const TURN_PX = 7;
+
+/** The profile of one side from foot to rim, turning softly from coil to coil, as a thrown wall does. */
+function profile(sign: 1 | -1, stretches: readonly Stretch[]): string {
+  const [first] = stretches;
+  const x = (width: number) => round(sign * width * HALF);
+  let path = `M0,${round(first!.bottom)}H${x(first!.low)}`;
+  stretches.forEach(({ top, bottom, high }, index) => {
+    const next = stretches[index + 1];
+    if (!next) {
+      path += `L${x(high)},${round(top)}`;
+      return;
+    }
+    const turn = Math.min(TURN_PX, (bottom - top) / 2, (next.bottom - next.top) / 2);
+    path += `L${x(high)},${round(top + turn)}C${x(high)},${round(top)} ${x(next.low)},${round(top)} ${x(next.low)},${round(top - turn)}`;
+  });
+  return path;
+}
+
+/** A crack runs in from the wall, in the stop colour on a light edge. */
+function CrackLine({ crack, pot, y }: { crack: Crack; pot: Pot; y: (ms: number) => number }) {
+  const coil = pot.coils.find(({ blockId }) => blockId === crack.blockId);
+  if (!coil) return null;
+  const sign = SIGN[crack.hand];
+  const reach = Math.max(26, coil[crack.hand].width * HALF + 6);
+  const at = y(crack.atMs);
+  const points = CRACK.map(([share, offset]) => `${round(sign * reach * share)},${round(at + offset)}`).join(' ');
+  return (
+    <g pointerEvents="none" fill="none" strokeLinejoin="bevel">
+      <polyline points={points} stroke="var(--color-white)" strokeWidth="5" />
+      <polyline points={points} stroke="var(--color-iron)" strokeWidth="2.4" />
+    </g>
+  );
+}
+const CRACK = [
+  [1, 0],
+  [0.86, -5],
+  [0.74, 3],
+  [0.56, -7],
+  [0.44, 2],
+  [0.24, -4],
+] as const;
+
+export function coilWords(coil: Coil, nameOf: (blockId: string) => string): string {
+  const of = (hand: Hand) =>
+    `${hand} ${coil[hand].value < 10 ? coil[hand].value.toFixed(1) : Math.round(coil[hand].value)}`;
+  return `Block ${coil.number}: ${nameOf(coil.blockId)}, ${clock(coil.endMs - coil.startMs)}, ${of('left')}, ${of('right')}`;
+}

@@ -1,0 +1,156 @@
+import {
+  type Balance,
+  DIGITS,
+  HANDS,
+  type MuscleGroup,
+  outOfBand,
+  partsOf,
+  type Ratio,
+  type SessionAccount,
+  type SideGroup,
+} from '@clay-pot/core';
+import { SideMark } from '../../ui/marks.js';
+
+/** What a session comes to, hand by hand and muscle by muscle, and how opposites stand to each other. */
+export function AccountsPanel({ account, balance, band }: { account: SessionAccount; balance: Balance; band: number }) {
+  return (
+    <section aria-label="Accounts" className="grid gap-3">
+      <HandTable account={account} />
+      <DoseTable doses={account.doses} />
+      <BalanceBars balance={balance} band={band} />
+    </section>
+  );
+}
+
+const SUMS = [
+  ['Under load', 'underLoadS', 's'],
+  ['Load × time', 'impulseNs', 'N·s'],
+  ['Repetitions', 'repetitions', ''],
+  ['Carried', 'carryM', 'm'],
+] as const;
+
+export function HandTable({ account: { hands } }: { account: Pick<SessionAccount, 'hands'> }) {
+  return (
+    <table className="w-full text-small">
+      <thead>
+        <tr className="border-b border-ink">
+          <th className="pb-0.5 text-left font-semibold">Sums</th>
+          {HANDS.map((hand) => (
+            <th key={hand} className="pb-0.5 text-right">
+              <SideMark side={hand} />
+            </th>
+          ))}
+          <td className="w-8" />
+        </tr>
+      </thead>
+      <tbody>
+        {SUMS.map(([label, field, unit]) => (
+          <tr key={field} className="border-b border-line">
+            <th scope="row" className="py-0.5 text-left font-normal">
+              {label}
+            </th>
+            {HANDS.map((hand) => (
+              <td key={hand} className="py-0.5 text-right figures">
+                {Math.round(hands[hand][field]).toLocaleString('en')}
+              </td>
+            ))}
+            <td className="py-0.5 pl-1 text-fine text-ink-soft">{unit}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+export function DoseTable({ doses }: { doses: ReadonlyMap<SideGroup, number> }) {
+  const groups = [...new Set([...doses.keys()].map((key) => partsOf(key).group))];
+  const most = (group: MuscleGroup) => Math.max(...HANDS.map((hand) => doses.get(`${hand} ${group}`) ?? 0));
+  const sorted = groups.sort((a, b) => most(b) - most(a));
+  if (sorted.length === 0) return null;
+  return (
+    <table className="w-full text-small">
+      <thead>
+        <tr className="border-b border-ink">
+          <th
+            className="pb-0.5 text-left font-semibold"
+            title="Time over endurance time: 1 is one hold to failure’s worth"
+          >
+            Endurance dose
+          </th>
+          {HANDS.map((hand) => (
+            <th key={hand} className="pb-0.5 text-right">
+              <SideMark side={hand} />
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {sorted.map((group) => (
+          <tr key={group} className="border-b border-line">
+            <th scope="row" className="py-0.5 text-left font-normal">
+              {group}
+            </th>
+            {HANDS.map((hand) => (
+              <td key={hand} className="py-0.5 text-right figures">
+                {(doses.get(`${hand} ${group}`) ?? 0).toFixed(2)}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Opposites as a beam: the mark stands toward the side that works more, the band between the ticks. */
+export function BalanceBars({ balance: { pairs, sides, digits }, band }: { balance: Balance; band: number }) {
+  const worked = DIGITS.some((digit) => digits[digit] > 0);
+  return (
+    <div>
+      <h3 className="border-b border-ink text-small font-semibold">Balance</h3>
+      {[...pairs, sides].map((ratio) => (
+        <Beam key={ratio.name} ratio={ratio} band={ratio.name === 'left : right' ? 1.4 : band} />
+      ))}
+      {worked && (
+        <p className="mt-1 text-fine text-ink-soft figures">
+          Share of the work: {DIGITS.map((digit) => `${digit} ${Math.round(digits[digit] * 100)} %`).join(', ')}.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Where a ratio stands between 1 : 10 and 10 : 1, in percent from the left. */
+const place = (ratio: number) => 50 - 50 * Math.max(-1, Math.min(1, Math.log10(ratio)));
+
+function Beam({ ratio, band }: { ratio: Ratio; band: number }) {
+  const [first, second] = ratio.name.split(' : ');
+  const isOut = outOfBand(ratio, band) !== null;
+  return (
+    <div className="py-0.5 text-small">
+      <div className="flex justify-between">
+        <span>{first}</span>
+        <span className={`figures ${isOut ? 'font-bold text-amber' : 'text-ink-soft'}`}>{said(ratio)}</span>
+        <span>{second}</span>
+      </div>
+      <div className="relative h-2.5 bg-ground" aria-hidden>
+        <div
+          className="absolute inset-y-0 bg-celadon-wash"
+          style={{ left: `${place(band)}%`, right: `${100 - place(1 / band)}%` }}
+        />
+        {ratio.ratio !== null && (
+          <div
+            className={`absolute inset-y-0 w-1.5 -translate-x-1/2 ${isOut ? 'bg-load-4' : 'bg-ink'}`}
+            style={{ left: `${place(ratio.ratio)}%` }}
+          />
+        )}
+      </div>
+    </div>
+  );
+}
+
+function said({ ratio }: Ratio): string {
+  if (ratio === null) return 'too little to say';
+  if (!Number.isFinite(ratio) || ratio === 0) return 'one only';
+  return ratio >= 1 ? `${ratio.toFixed(1)} : 1` : `1 : ${(1 / ratio).toFixed(1)}`;
+}

@@ -1,0 +1,101 @@
+import { describePot, POT_MEASURES, type PotMeasure, potOf, potWords, shapesOfPot } from '@clay-pot/core';
+import { useMemo, useRef } from 'react';
+import { useSearchParams } from 'react-router';
+import { PotDrawing } from '../../drawing/pot.js';
+import { saveDrawing } from '../../drawing/save-drawing.js';
+import { hover, select, useEditor, useHovered } from '../../store/editor.js';
+import { useToast } from '../../ui/toast.js';
+import { blockNames } from './block-names.js';
+import type { Seen } from './use-session-view.js';
+
+const MEASURES = Object.keys(POT_MEASURES) as PotMeasure[];
+
+/** The pot of the sequence: its shape in words, what its width shows, and the way to a file. */
+export function PotPanel({ seen }: { seen: Seen }) {
+  const { view, whom, estimated } = seen;
+  const [params, setParams] = useSearchParams();
+  const measure = measureIn(params);
+  const selectedId = useEditor((editor) => editor.selectedId);
+  const hoveredId = useHovered((state) => state.id);
+  const holder = useRef<HTMLDivElement>(null);
+  const pot = useMemo(() => potOf(view, measure), [view, measure]);
+  const nameOf = useMemo(() => blockNames(view.sequence), [view.sequence]);
+  const words = potWords(pot);
+  const fine = shapesOfPot(pot)[0] === 'even' || shapesOfPot(pot)[0] === 'empty';
+
+  function choose(next: PotMeasure) {
+    params.set('width', next);
+    setParams(params, { replace: true });
+  }
+  function save(kind: 'svg' | 'png') {
+    const svg = holder.current?.querySelector('svg');
+    if (!svg) return;
+    saveDrawing(svg, `${view.sequence.title} pot`, kind).catch(() => {
+      useToast.getState().show({ text: 'The picture could not be made. Try the other kind of file.' });
+    });
+  }
+
+  return (
+    <section aria-label="Pot">
+      <label className="flex items-center justify-between gap-2 text-small">
+        <span className="text-ink-soft">Width</span>
+        <select
+          className="min-w-0 flex-1 border border-ink/45 bg-white px-1.5 py-0.5"
+          value={measure}
+          onChange={(event) => choose(event.target.value as PotMeasure)}
+        >
+          {MEASURES.map((id) => (
+            <option key={id} value={id}>
+              {POT_MEASURES[id].label}, {POT_MEASURES[id].unit}
+            </option>
+          ))}
+        </select>
+      </label>
+      <div ref={holder}>
+        <PotDrawing
+          pot={pot}
+          description={describePot(pot, nameOf)}
+          nameOf={nameOf}
+          selectedId={selectedId}
+          hoveredId={hoveredId}
+          onSelect={selectAndShow}
+          onHover={hover}
+          className="block w-full"
+        />
+      </div>
+      <ul className="text-small" aria-label="What the pot says">
+        {words.map((word) => (
+          <li key={word} className={`border-l-4 px-2 py-0.5 ${fine ? 'border-celadon-fill' : 'border-load-3'}`}>
+            {word}
+          </li>
+        ))}
+      </ul>
+      <p className="mt-1 flex flex-wrap gap-x-3 text-fine text-ink-soft">
+        <span>
+          For {whom.name}
+          {estimated.length > 0 && `; estimated: ${estimated.join(', ')}`}.
+        </span>
+        <span className="ml-auto">
+          Save as{' '}
+          <button type="button" className="underline underline-offset-2" onClick={() => save('svg')}>
+            SVG
+          </button>{' '}
+          <button type="button" className="underline underline-offset-2" onClick={() => save('png')}>
+            PNG
+          </button>
+        </span>
+      </p>
+    </section>
+  );
+}
+
+export function measureIn(params: URLSearchParams): PotMeasure {
+  const asked = params.get('width') as PotMeasure | null;
+  return asked && MEASURES.includes(asked) ? asked : 'effort';
+}
+
+/** Pointing at a coil selects its block and brings the row into view. */
+function selectAndShow(blockId: string): void {
+  select(blockId);
+  requestAnimationFrame(() => document.getElementById(`block-${blockId}`)?.scrollIntoView({ block: 'nearest' }));
+}
