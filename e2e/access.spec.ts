@@ -1,7 +1,7 @@
 import { gzipSync } from 'node:zlib';
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import type { SequenceListItem, SessionPage } from '@clay-pot/contracts';
+import type { SequenceListItem, SessionPage, StoredMethod } from '@clay-pot/contracts';
 import { expect, openSequence, startSession, test } from './house.js';
 
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
@@ -10,6 +10,27 @@ async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).withTags(RULES).analyze();
   const told = violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`);
   expect(told).toEqual([]);
+}
+
+/** Each view by axe, and at both sizes nothing runs over its edge. */
+async function walk(page: Page, views: readonly [path: string, sign: RegExp][]): Promise<void> {
+  for (const [path, sign] of views) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { name: sign }).first()).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    await expectAccessible(page);
+    for (const [width, height] of [
+      [390, 844],
+      [1280, 800],
+    ] as const) {
+      await page.setViewportSize({ width, height });
+      const over = () =>
+        page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      // The sheet is a sheet of paper: on a phone it is wider than the screen.
+      // On a busy machine the new size takes a moment to arrive; what stays too wide is too wide.
+      if (!path.includes('/sheet')) await expect.poll(over, { message: `${path} at ${width}` }).toBe(0);
+    }
+  }
 }
 
 test('sign-in is accessible', async ({ page }) => {
@@ -41,23 +62,30 @@ test('every main view is accessible, and nothing runs over its edge at either si
     ['/records', /^Records/],
     [`/records/${session!.id}`, /Planned against done/],
   ];
-  for (const [path, sign] of views) {
-    await page.goto(path);
-    await expect(page.getByRole('heading', { name: sign }).first()).toBeVisible();
-    await page.waitForLoadState('networkidle');
+  await walk(page, views);
+});
+
+test('methods, weeks and comparisons are accessible, and every tab beside a sequence', async ({
+  coach: page,
+  house,
+}) => {
+  test.setTimeout(240_000);
+  const [session] = (await house.read<SessionPage>(page, '/sessions')).items;
+  const { id, sequenceId, athleteId } = session!;
+  const own = (await house.read<StoredMethod[]>(page, '/methods'))[0]!;
+  await walk(page, [
+    ['/methods/daily-range', /^Methods/],
+    [`/methods/${own.id}/edit`, /^Change Lantern weeks/],
+    [`/people/${athleteId}/week`, /^Week of/],
+    [`/sequences/${sequenceId}/compare?athlete=${athleteId}&with=done:${id}`, /^Done on/],
+  ]);
+  await openSequence(page, 'Find what is wrong');
+  for (const tab of ['Wheel', 'Sums', 'Capacity', 'Pot']) {
+    await page.getByRole('tab', { name: tab }).click();
     await expectAccessible(page);
-    for (const [width, height] of [
-      [390, 844],
-      [1280, 800],
-    ] as const) {
-      await page.setViewportSize({ width, height });
-      const over = () =>
-        page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-      // The sheet is a sheet of paper: on a phone it is wider than the screen.
-      // On a busy machine the new size takes a moment to arrive; what stays too wide is too wide.
-      if (!path.includes('/sheet')) await expect.poll(over, { message: `${path} at ${width}` }).toBe(0);
-    }
   }
+  await page.getByRole('button', { name: 'Mute' }).first().click();
+  await expectAccessible(page);
 });
 
 test('a record, the player, its rating, its stop and its end are accessible', async ({ coach: page }) => {

@@ -42,7 +42,7 @@ test('steppers, pace and budget change the one total; what is unusual is said; o
   await row.getByLabel('Dose of Towel gathering').fill('1x10min L,R');
   await row.getByLabel('Dose of Towel gathering').press('Enter');
   await expect(row).toContainText('600 s is above the usual 5–40 s for grip holds');
-  await expect(page.getByText(/too long/)).toBeVisible();
+  await expect(page.getByText(/too long;/)).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -184,6 +184,7 @@ for (const [paper, widthPt] of [
 test('capacity left follows every edit, and what cannot be held leads to its block', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
   await page.getByLabel('Seen for').selectOption({ label: 'For Callum Reyes-Whitlock' });
+  await page.getByRole('tab', { name: 'Capacity' }).click();
   const panel = page.getByRole('region', { name: 'Capacity left' });
   const block = page.getByRole('listitem', { name: /^Block 8/ });
   await expect(panel).toContainText('wrist flexors');

@@ -10,10 +10,11 @@ export const MethodChoice = memo(function MethodChoice({ methodId }: { methodId:
   // A method that was taken off the list is still the sequence's own.
   const listed = methods.some(({ id }) => id === method.id) ? methods : [...methods, method];
   return (
-    <section aria-label="Method" className="text-small">
+    <div className="text-small">
       <label className="flex items-center gap-2">
         <span className="text-ink-soft">Method</span>
         <select
+          aria-label="Method"
           className="min-w-0 flex-1 border border-ink/45 bg-white px-1.5 py-0.5 font-semibold"
           value={method.id}
           onChange={(event) => changeSequence({ methodId: event.target.value })}
@@ -28,6 +29,6 @@ export const MethodChoice = memo(function MethodChoice({ methodId }: { methodId:
           See it
         </Link>
       </label>
-    </section>
+    </div>
   );
 });

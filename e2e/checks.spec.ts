@@ -1,0 +1,202 @@
+import { readFile } from 'node:fs/promises';
+import type { EffortSessionAnswer, StoredSequence } from '@clay-pot/contracts';
+import type { Page } from '@playwright/test';
+import { expect, idIn, openSequence, saved, test } from './house.js';
+
+const checks = (page: Page) => page.getByRole('region', { name: 'Checks' });
+const count = (page: Page) => page.getByTestId('findings');
+const pot = (page: Page) => page.getByRole('region', { name: 'Pot' }).getByRole('slider');
+
+test('from nine findings to none by the fix buttons alone; every step can be undone', async ({
+  coach: page,
+  house,
+}) => {
+  await openSequence(page, 'Find what is wrong');
+  await expect(count(page)).toHaveText('9 found');
+  await expect(pot(page)).toHaveAccessibleName(/Cracks at .* above the rim: too long/);
+  const before = (await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`)).document;
+  for (let left = 9; left > 0; left--) {
+    await expect(count(page)).toHaveText(`${left} found`);
+    await page.locator('[data-first-fix]').click();
+    await expect(page.getByText('done. Ctrl Z brings it back.')).toBeVisible();
+  }
+  await expect(count(page)).toHaveText('nothing found');
+  await expect(checks(page)).toContainText(/All \d+ checks are silent/);
+  await expect(pot(page)).not.toHaveAccessibleName(/Cracks|too long/);
+  await saved(page);
+  // The server’s own answer says the same of what was stored.
+  const { document } = await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`);
+  const answer = await page.request.post(`${house.address}/api/effort/session`, {
+    data: { sequence: document },
+    headers: { origin: house.address },
+  });
+  expect(((await answer.json()) as EffortSessionAnswer).findings).toEqual([]);
+  for (let step = 0; step < 9; step++) await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(count(page)).toHaveText('9 found');
+  await saved(page);
+  expect((await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`)).document).toEqual(before);
+});
+
+test('the same by keys: to the first fix, through the pot, and back to the row', async ({ coach: page }) => {
+  await openSequence(page, 'Find what is wrong');
+  await page.getByRole('listitem', { name: /^Block 1:/ }).focus();
+  await page.keyboard.press('f');
+  await expect(page.locator('[data-first-fix]')).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(count(page)).toHaveText('8 found');
+  await page.getByRole('listitem', { name: /^Block 3:/ }).focus();
+  await pot(page).focus();
+  await expect(pot(page)).toHaveAttribute('aria-valuetext', /^Block 3:/);
+  await page.keyboard.press('ArrowUp');
+  await expect(pot(page)).toHaveAttribute('aria-valuetext', /^Block 4:/);
+  await expect(page.getByRole('listitem', { name: /^Block 4:/ })).toHaveAttribute('aria-current', 'true');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('listitem', { name: /^Block 3:/ })).toBeFocused();
+  await page.keyboard.press('Control+z');
+  await expect(count(page)).toHaveText('9 found');
+});
+
+test('coil and row know each other: pointing at one marks the other, pressing a coil opens its row', async ({
+  coach: page,
+}) => {
+  await openSequence(page, 'Lantern class, twenty minutes');
+  const row = page.getByRole('listitem', { name: /^Block 14:/ });
+  const id = (await row.getAttribute('id'))!.replace('block-', '');
+  const coil = page.locator(`[data-coil="${id}"]`);
+  await row.scrollIntoViewIfNeeded();
+  await row.hover();
+  await expect(coil.locator('rect').first()).toHaveAttribute('fill', 'var(--color-ink)');
+  await page.getByRole('heading', { name: 'Checks' }).hover();
+  await coil.hover();
+  await expect(row).toHaveClass(/bg-ground/);
+  await coil.click();
+  await expect(row).toHaveAttribute('aria-current', 'true');
+  await expect(row).toBeInViewport();
+});
+
+test('the pot’s width can be weight, effort or dose, stays through a reload, and goes out as a file', async ({
+  coach: page,
+}) => {
+  await openSequence(page, 'Loading the palms');
+  await page.getByLabel('Width').selectOption('load');
+  await expect(pot(page)).toHaveAccessibleName(/^Weight on the hand of 14 blocks .* % of body weight/);
+  await page.reload();
+  await expect(page.getByLabel('Width')).toHaveValue('load');
+  for (const [kind, start] of [
+    ['SVG', '<svg'],
+    ['PNG', '\u0089PNG'],
+  ] as const) {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: kind, exact: true }).click();
+    const file = await download;
+    expect(file.suggestedFilename()).toBe(`Loading the palms pot.${kind.toLowerCase()}`);
+    const text = await readFile((await file.path())!, 'latin1');
+    expect(text.startsWith(start)).toBe(true);
+    // A file stands alone: no colour of the page’s own is left open.
+    if (kind === 'SVG') expect(text).not.toContain('var(--');
+  }
+});
+
+test('the wheel, the sums and the capacity tell the same sequence', async ({ coach: page }) => {
+  await openSequence(page, 'Lantern class, twenty minutes');
+  await page.getByRole('tab', { name: 'Wheel' }).click();
+  const wheel = page.getByRole('region', { name: 'Wheel' });
+  await expect(wheel.getByRole('img')).toHaveAccessibleName(/unloaded: .*flexion.*planted: .*extension/);
+  await expect(wheel).not.toContainText('not visited');
+  await page.getByRole('tab', { name: 'Sums' }).click();
+  await expect(page.getByRole('region', { name: 'Accounts' })).toContainText(/wrist flexors\s*\d\.\d\d/);
+  await page.getByRole('tab', { name: 'Capacity' }).click();
+  await expect(page.getByRole('region', { name: 'Capacity left' })).toContainText('wrist flexors');
+});
+
+test('a check is muted with a reason and heard again; a rule of safety cannot be', async ({ coach: page, house }) => {
+  await openSequence(page, 'Warm thumbs');
+  const item = checks(page).getByRole('listitem').filter({ hasText: 'No contract–relax stretch' });
+  await item.getByRole('button', { name: 'Mute' }).click();
+  await page.getByLabel(/Why “No contract–relax stretch”/).press('Enter');
+  await expect(item).toBeVisible();
+  await page.getByLabel(/Why “No contract–relax stretch”/).fill('His thumbs do not like to push.');
+  await page.keyboard.press('Enter');
+  await expect(item).toHaveCount(0);
+  await saved(page);
+  await page.reload();
+  await page.getByText('Muted here: 1').click();
+  await expect(checks(page)).toContainText('His thumbs do not like to push.');
+  expect((await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`)).document.mutes).toHaveLength(1);
+  await page.getByRole('button', { name: 'Hear again' }).click();
+  await expect(item).toBeVisible();
+  // The interpreter with tingling at night: nothing that loads, whatever the coach thinks of it.
+  await page.getByLabel('Seen for').selectOption({ label: 'For Hana Kobler' });
+  const stop = checks(page).getByRole('listitem').filter({ hasText: 'Not cleared for loading' });
+  await expect(stop).toContainText('Numbness or tingling');
+  await expect(stop.getByRole('button', { name: 'Mute' })).toHaveCount(0);
+  await stop.getByRole('button', { name: /^Take out/ }).click();
+  await expect(stop).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await saved(page);
+});
+
+test('a method is copied, changed and obeyed: by the checks, by new blocks, by the sheet', async ({ coach: page }) => {
+  await page.goto('/methods');
+  await page.getByRole('button', { name: 'Copy Floor loading and change it' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Breathing floor');
+  await page.getByLabel('Dosing').selectOption('breaths');
+  await page.getByLabel('No block above this effort, %').fill('200');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('within 10–100 %')).toBeVisible();
+  await page.getByLabel('No block above this effort, %').fill('20');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('columnheader', { name: /Breathing floor/ })).toBeVisible();
+  await openSequence(page, 'Lantern class, twenty minutes');
+  await expect(count(page)).toHaveText('nothing found');
+  await page.getByLabel('Method', { exact: true }).selectOption({ label: 'Breathing floor' });
+  await expect(checks(page)).toContainText('Breathing floor goes to 20 %');
+  await page.getByRole('button', { name: /^Add Palm rocks, fore and aft/ }).click();
+  await expect(page.getByLabel('Dose of Palm rocks, fore and aft').last()).toHaveValue(/br/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByLabel('Method', { exact: true }).selectOption({ label: 'Daily range' });
+  await expect(count(page)).toHaveText('nothing found');
+  await saved(page);
+  // A short sequence has room for cues on its sheet: pressure in the hand is worded by the method.
+  await openSequence(page, 'Careful return');
+  await page.getByLabel('Method', { exact: true }).selectOption({ label: 'Breathing floor' });
+  await saved(page);
+  await page.getByRole('link', { name: 'Sheet' }).click();
+  await expect(page.getByText('Mild discomfort is fine if it stops')).toBeVisible();
+  await expect(page.getByText('Finger pads press, heel of the hand light.').first()).toBeVisible();
+});
+
+test('plan and done side by side, and two sequences: pots on one scale, what differs by name', async ({
+  coach: page,
+}) => {
+  await page.goto('/records');
+  await page.locator('a[href^="/records/"]').first().click();
+  await page.getByRole('link', { name: 'Compare as pots' }).click();
+  await expect(page.getByRole('heading', { name: /^Done on / })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Effort of/ })).toHaveCount(2);
+  await openSequence(page, 'Careful return');
+  await page.getByRole('link', { name: 'Compare' }).click();
+  await page.getByLabel('Compare with').selectOption({ label: 'Warm thumbs' });
+  await expect(page.getByText(/^Title: “Warm thumbs” → “Careful return”$/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Warm thumbs' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Warm thumbs' })).toBeVisible();
+});
+
+test('a week stands as pots side by side with its doses; a person without sessions is told so', async ({
+  coach: page,
+}) => {
+  await page.goto('/people');
+  await page.getByRole('link', { name: 'Callum Reyes-Whitlock' }).click();
+  await page.getByRole('link', { name: 'Week', exact: true }).click();
+  await page.getByRole('button', { name: 'Week before' }).click();
+  await expect(page.getByRole('img', { name: /^Effort of 14 blocks/ }).first()).toBeVisible();
+  await expect(page.getByRole('row', { name: /^wrist flexors/ })).toContainText(/\d\.\d\d/);
+  await expect(page.getByText('contested')).toBeVisible();
+  await page.goto('/people/new');
+  await page.getByLabel('Name').fill('Nobody Yet');
+  await page.getByRole('button', { name: 'Add athlete' }).click();
+  await page.getByRole('link', { name: 'Week', exact: true }).click();
+  await expect(page.getByText('has no ended session in this week, nor in the four weeks before today')).toBeVisible();
+});
