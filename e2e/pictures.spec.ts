@@ -1,6 +1,9 @@
 import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
-import { openSequence, startSession, test } from './house.js';
+import { inPhaseOrder, parseDose, type Phase, USUAL_PACING, usualWay } from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import { v7 as uuid } from 'uuid';
+import { expect, openSequence, startSession, test } from './house.js';
 
 /** Takes the pictures of docs/screenshots anew from the demo studio: ./clay-pot test pictures. */
 
@@ -29,6 +32,19 @@ test('pictures of the main views', async ({ coach: page }) => {
   await page.getByRole('heading', { name: 'Planned against done' }).waitFor();
   await settled();
   await shot(page, 'record');
+  await page.goto('/people');
+  await page.getByRole('link', { name: 'Saskia Brandvold' }).click();
+  await page.getByRole('link', { name: 'Week', exact: true }).click();
+  await page.getByRole('button', { name: 'Week before' }).click();
+  await page
+    .getByRole('img', { name: /^Effort of/ })
+    .first()
+    .waitFor();
+  await settled();
+  await shot(page, 'week');
+  await page.goto('/methods');
+  await settled();
+  await shot(page, 'methods');
   await page.goto('/movements/strength.palm-lift');
   await page.getByLabel('Demand for').selectOption({ label: 'for Callum Reyes-Whitlock' });
   await page.getByRole('button', { name: 'Hold still' }).click();
@@ -43,21 +59,27 @@ test('pictures of the main views', async ({ coach: page }) => {
   await page.getByRole('button', { name: 'Find', exact: true }).click();
   await settled();
   await shot(page, 'bench');
-  await page.getByRole('button', { name: 'Pin this one' }).click();
-  await page.getByLabel('Start from').selectOption({ label: 'Pike' });
-  await page.getByRole('button', { name: 'Pin this one' }).click();
-  await page.getByLabel('Start from').selectOption({ label: 'Plank' });
-  await page.getByRole('heading', { name: 'Side by side' }).evaluate((heading) => heading.scrollIntoView());
-  await settled();
-  await shot(page, 'bench-compare');
   await page.goto('/sequences');
   await settled();
   await shot(page, 'sequences');
+  await openSequence(page, 'Find what is wrong');
+  await page.getByRole('region', { name: 'Checks' }).evaluate((part) => part.scrollIntoView());
+  await settled();
+  await shot(page, 'checks');
   await openSequence(page, 'Loading the palms');
   await page.getByLabel('Seen for').selectOption({ label: 'For Callum Reyes-Whitlock' });
   await page.getByRole('listitem', { name: /^Block 8/ }).focus();
   await settled();
   await shot(page, 'editor');
+  await page.getByRole('tab', { name: 'Wheel' }).click();
+  await settled();
+  await shot(page, 'editor-wheel');
+  await page.getByRole('link', { name: 'Compare' }).click();
+  await page.getByLabel('Compare with').selectOption({ index: 1 });
+  await page.getByRole('heading', { name: 'What differs' }).waitFor();
+  await settled();
+  await shot(page, 'compare');
+  await page.getByRole('link', { name: 'Back to the sequence' }).click();
   await page.getByRole('link', { name: 'Sheet' }).click();
   await settled();
   await page.setViewportSize({ width: 860, height: 1180 });
@@ -74,4 +96,83 @@ test('pictures of the main views', async ({ coach: page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.clock.runFor(300);
   await shot(page, 'player-phone');
+});
+
+type Line = [phase: Phase, movementId: string, levelId: string, dose: string];
+const WARM: Line[] = [
+  ['prepare', 'free.wrist-circles', 'free-fist', '1x4 tempo4-4 L,R <>'],
+  ['prepare', 'free.bending-waves', 'arms-forward', '1x12 tempo2-2'],
+  ['range', 'stretch.flexors', 'open', '1x30s L,R'],
+  ['range', 'rock.palm-fore-aft', 'behind', '1x10 tempo2-2'],
+];
+const WORK: Line[] = [
+  ['load', 'rock.back-of-hand', 'both-inward', '1x10'],
+  ['strength', 'isometric.extension', 'medium', '1x6 @50% 5s tempo1-1 L,R'],
+  ['strength', 'isometric.flexion', 'medium', '1x6 @50% 5s tempo1-1 L,R'],
+  ['strength', 'grip.ball-squeeze', 'soft', '1x8 @40% 4s tempo1-1 L,R'],
+];
+const CALM: Line[] = [
+  ['settle', 'settle.long-extensors', 'easy', '1x40s L,R'],
+  ['settle', 'settle.resting-breaths', 'seated', '1x6br'],
+];
+const oneHand = (lines: Line[]) =>
+  lines.map(([phase, movement, level, dose]): Line => [phase, movement, level, dose.replace(' L,R', ' R')]);
+
+/** Beside other drawings ids must be its own, and no coil is the chosen one. */
+const standingAlone = (svg: string, name: string) =>
+  svg.replace(/(id="|url\(#)/g, `$1${name}`).replaceAll('fill-opacity="0.12"', 'fill-opacity="0"');
+
+/** Five sequences whose pots should be told apart at a glance. */
+const FIVE: [name: string, budgetMin: number, lines: Line[]][] = [
+  ['Balanced', 16, [...WARM, ...WORK, ...CALM]],
+  ['Lopsided', 16, [...WARM, ...oneHand(WORK), ...oneHand(WORK.slice(1)), ...CALM]],
+  [
+    'Top-heavy',
+    14,
+    [...WARM, ...WARM.slice(0, 3), ['skill', 'isometric.flexion', 'strong', '1x6 @60% 3s tempo1-1 L,R']],
+  ],
+  ['Overlong', 8, [...WARM, ...WORK, ...CALM]],
+  ['Failing', 16, [...WARM, ['strength', 'isometric.flexion', 'strong', '1x20 @80% 8s tempo1-1 L,R'], ...CALM]],
+];
+
+test('five pots in one picture', async ({ coach: page }) => {
+  const drawings: { name: string; svg: string; words: string }[] = [];
+  for (const [name, budgetMin, lines] of FIVE) {
+    const blocks = lines.map(([phase, movementId, levelId, dose], index) => ({
+      id: `b${index}`,
+      phase,
+      movementId,
+      levelId,
+      dose: parseDose(dose, usualWay(shippedMovement(movementId)!)),
+    }));
+    const document = { title: name, purpose: '', budgetMin, pacing: USUAL_PACING, blocks: inPhaseOrder(blocks) };
+    const path = `/sequences/${uuid()}`;
+    expect(
+      (
+        await page.request.put(`/api${path}`, { data: document, headers: { origin: new URL(page.url()).origin } })
+      ).status(),
+    ).toBe(200);
+    await page.goto(path);
+    const panel = page.getByRole('region', { name: 'Pot' });
+    await panel.getByRole('slider').waitFor();
+    const svg = await panel.getByRole('slider').evaluate((drawing) => drawing.outerHTML);
+    drawings.push({ name, svg: standingAlone(svg, name), words: await panel.getByRole('list').innerText() });
+  }
+  expect(drawings.map(({ words }) => words)).toEqual([
+    expect.stringMatching(/^Even/),
+    expect.stringMatching(/^Leans right/),
+    expect.stringMatching(/^Top-heavy/),
+    expect.stringMatching(/above the rim: too long/),
+    expect.stringMatching(/^Cracks at/),
+  ]);
+  await page.setViewportSize({ width: 1280, height: 350 });
+  await page.goto('/sequences');
+  await page.evaluate((all) => {
+    const cells = all.map(
+      ({ name, svg, words }) =>
+        `<figure style="flex:1;min-width:0"><figcaption class="display text-lead font-bold">${name}</figcaption>${svg}<p class="text-small">${words.replaceAll('\n', ' ')}</p></figure>`,
+    );
+    document.body.innerHTML = `<div style="display:flex;gap:20px;padding:24px;background:white">${cells.join('')}</div>`;
+  }, drawings);
+  await shot(page, 'pots');
 });

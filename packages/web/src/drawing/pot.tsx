@@ -87,6 +87,7 @@ export function PotDrawing(props: PotProps) {
         </pattern>
       </defs>
       <Ground pot={pot} y={y} bare={props.bare ?? false} />
+      {builtMs !== undefined && pot.coils.length > 0 && <Sketch pot={pot} y={y} />}
       {layers.length > 0 && HANDS.map((hand) => <Half key={hand} hand={hand} layers={layers} hatch={hatch} />)}
       {layers.length > 0 && <Over layers={layers} pot={pot} y={y} />}
       {layers.map(({ coil, top, bottom }) => (
@@ -106,6 +107,26 @@ export function PotDrawing(props: PotProps) {
   );
 }
 
+/** The pot that it will be, as a line: what has been done is built into it. */
+function Sketch({ pot, y }: { pot: Pot; y: (ms: number) => number }) {
+  return HANDS.map((hand) => {
+    const wall = pot.coils.map((coil): Stretch => {
+      const { width } = coil[hand];
+      return { top: y(coil.endMs), bottom: y(coil.startMs), low: width, high: width };
+    });
+    return (
+      <path
+        key={hand}
+        d={profile(SIGN[hand], wall)}
+        fill="none"
+        stroke="var(--color-ash)"
+        strokeDasharray="2 3"
+        strokeWidth="1.2"
+      />
+    );
+  });
+}
+
 /** What rises above the rim, in the stop colour. */
 function Over({ layers, pot, y }: { layers: readonly Layer[]; pot: Pot; y: (ms: number) => number }) {
   const rim = y(pot.budgetMs);
@@ -123,16 +144,18 @@ function Ground({ pot, y, bare }: { pot: Pot; y: (ms: number) => number; bare: b
     <>
       <path d={`M-18,${y(0)}L-22,${y(0) + 4}H22L18,${y(0)}Z`} fill="var(--color-ink-soft)" />
       <line x1={-HALF} x2={HALF} y1={y(0) + 4.5} y2={y(0) + 4.5} stroke="var(--color-ink)" strokeWidth="1.5" />
-      <line
-        x1={-HALF - 4}
-        x2={HALF + 4}
-        y1={rim}
-        y2={rim}
-        stroke="var(--color-ink-soft)"
-        strokeDasharray="3 3"
-        strokeWidth="1"
-      />
-      {!bare && (
+      {rim >= 0 && (
+        <line
+          x1={-HALF - 4}
+          x2={HALF + 4}
+          y1={rim}
+          y2={rim}
+          stroke="var(--color-ink-soft)"
+          strokeDasharray="3 3"
+          strokeWidth="1"
+        />
+      )}
+      {!bare && rim >= 10 && (
         <text x={HALF + GUTTER - 2} y={rim - 3} textAnchor="end" fill="var(--color-ink-soft)">
           rim {Math.round(pot.budgetMs / 60_000)} min
         </text>

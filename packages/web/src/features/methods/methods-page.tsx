@@ -30,7 +30,7 @@ export default function MethodsPage() {
       lead="What practitioners differ on. New blocks, wording, checks and the order of sides go by the method of a sequence."
     >
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Methods side by side">
-        <table className="w-full min-w-4xl border-collapse text-small">
+        <table className="w-full min-w-4xl table-fixed border-collapse text-small">
           <thead>
             <tr className="align-bottom">
               <td className="w-36" />

@@ -27,6 +27,7 @@ import { methodOf } from '../../store/own-methods.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { clock, percent, WEEKDAY_NAMES } from '../../ui/format.js';
+import { SideMark } from '../../ui/marks.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 import { blockNames } from '../sequences/block-names.js';
@@ -54,7 +55,7 @@ export default function WeekPage() {
   return (
     <Page
       title={`Week of ${athlete.data.name}`}
-      lead={`From Monday ${format(new Date(`${monday}T12:00:00`), 'd MMMM yyyy')}; pots of what was done.`}
+      lead={`From Monday ${format(new Date(`${monday}T12:00:00`), 'd MMMM yyyy')}; pots of what was done, and each hand’s time under load.`}
       actions={
         <>
           <Button onClick={() => set('of', addDays(monday, -7))}>Week before</Button>
@@ -170,8 +171,25 @@ function DayPot({ session, view, measure, scaleMs }: DayPotProps) {
         </Link>
         , {clock(view.timeline.durationMs)}
       </p>
+      <p className="flex gap-1.5 text-fine text-ink-soft figures" title="Time under load of each hand">
+        <SideMark side="left" /> {clock(view.account.hands.left.underLoadS * 1000)} <SideMark side="right" />{' '}
+        {clock(view.account.hands.right.underLoadS * 1000)}
+      </p>
     </div>
   );
+}
+
+/** Outside the band, and the plain change of the week says so too: when the last session was alone moves the ratio. */
+function isWorthALook(ratio: number | null, week: number, usual: number): boolean {
+  if (ratio === null || (ratio <= 1.3 && ratio >= 0.8)) return false;
+  return Math.abs(week / usual - 1) > 0.2;
+}
+
+/** Too small to speak of, in holds to failure. */
+const NEXT_TO_NOTHING = 0.01;
+function change(week: number, usual: number): string {
+  if (usual < NEXT_TO_NOTHING) return week < NEXT_TO_NOTHING ? '–' : 'new';
+  return percent(week / usual - 1).replace('-', '−');
 }
 
 /** The last seven days against the usual week, group by group. */
@@ -205,11 +223,9 @@ function Trends({ past }: { past: readonly PastSession[] }) {
                 </td>
               ))}
               <td className="py-1 text-right figures">{usualWeekDose.toFixed(2)}</td>
-              <td className="py-1 text-right figures">
-                {usualWeekDose > 0.01 ? percent(weekDose / usualWeekDose - 1) : 'new'}
-              </td>
+              <td className="py-1 text-right figures">{change(weekDose, usualWeekDose)}</td>
               <td
-                className={`py-1 text-right figures ${ratio !== null && (ratio > 1.3 || ratio < 0.8) ? 'font-bold text-amber' : ''}`}
+                className={`py-1 text-right figures ${isWorthALook(ratio, weekDose, usualWeekDose) ? 'font-bold text-amber' : ''}`}
               >
                 {ratio?.toFixed(2) ?? '–'}
               </td>

@@ -191,9 +191,8 @@ function WithWhat({ sequenceId, athleteId, value, choose }: WithWhatProps) {
 }
 
 function SideBySide({ left, right, measure }: { left: Laid; right: Laid; measure: PotMeasure }) {
-  const scaleMs = Math.max(
-    ...[left, right].flatMap(({ view }) => [view.timeline.durationMs, view.sequence.budgetMin * 60_000]),
-  );
+  // Both on the scale of the longer one; a rim that neither comes near would only make them small.
+  const scaleMs = 1.06 * Math.max(...[left, right].map(({ view }) => view.timeline.durationMs));
   const nameOf = (block: { movementId: string; levelId: string }) => {
     const movement = knownMovement(block.movementId);
     const level = movement?.ladder.find(({ id }) => id === block.levelId);
@@ -249,7 +248,7 @@ function OnePot({ side, measure, scaleMs }: { side: Laid; measure: PotMeasure; s
         description={describePot(pot, blockNames(view.sequence))}
         scaleMs={scaleMs}
         heightPx={300}
-        className="mx-auto block w-full max-w-md"
+        className="mx-auto block w-full max-w-sm"
       />
       <p className="my-2 text-small">{potWords(pot).join(' ')}</p>
       <HandTable account={view.account} />

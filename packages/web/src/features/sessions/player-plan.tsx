@@ -3,6 +3,7 @@ import { knownMovement } from '../../store/library.js';
 import { useEffect, useRef } from 'react';
 import type { Run } from '../../store/run.js';
 import { SideMark } from '../../ui/marks.js';
+import { PlayerPot } from './player-pot.js';
 
 /** What comes next: the next piece of work everywhere, the whole list where there is room. */
 export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
@@ -17,10 +18,11 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
     void now.current?.scrollIntoView({ block: 'nearest' });
   }, [event.blockIndex]);
   const movement = knownMovement(run.sequence.blocks[event.blockIndex]!.movementId)!;
+  const atMs = event.startMs + Math.min(run.head.elapsedMs, event.durationMs);
   return (
     <aside
       aria-label="What comes next"
-      className="border-line px-4 pb-3 max-lg:order-first max-lg:pt-2 lg:border-l lg:px-6 lg:py-8"
+      className="border-line px-4 pb-3 max-lg:order-first max-lg:pt-2 lg:border-l lg:px-6 lg:py-5"
     >
       <p className="text-small text-ink-soft">
         Next:{' '}
@@ -35,14 +37,15 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
         )}
       </p>
       <div className="max-lg:hidden">
-        <h3 className="mt-6 border-b border-ink/40 pb-1 text-body">Watch for</h3>
+        <PlayerPot sequence={run.sequence} athleteId={run.athleteId} seconds={Math.floor(atMs / 1000)} />
+        <h3 className="mt-4 border-b border-ink/40 pb-1 text-body">Watch for</h3>
         <ul className="mt-1 text-small">
           {movement.faults.map((fault) => (
             <li key={fault}>{fault}</li>
           ))}
         </ul>
-        <h3 className="mt-6 border-b border-ink/40 pb-1 text-body">Blocks</h3>
-        <ol className="mt-1 max-h-[50vh] overflow-y-auto text-small" tabIndex={0} aria-label="Blocks of the session">
+        <h3 className="mt-4 border-b border-ink/40 pb-1 text-body">Blocks</h3>
+        <ol className="mt-1 max-h-[30vh] overflow-y-auto text-small" tabIndex={0} aria-label="Blocks of the session">
           {run.sequence.blocks.map((block, index) => {
             const of = knownMovement(block.movementId)!;
             const isNow = index === event.blockIndex;
