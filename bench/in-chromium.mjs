@@ -2,23 +2,14 @@
 //   ./clay-pot test types   (builds the core)   then   node bench/in-chromium.mjs fatigue.mjs
 import { readFile } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
-import { chromium } from 'playwright-core';
+import { launch } from './chromium.mjs';
 
 const [name = 'fatigue.mjs'] = process.argv.slice(2);
 const CORE = new URL('../packages/core/dist/', import.meta.url);
 const PAGE = `<!doctype html><script type="importmap">{"imports":{"@clay-pot/core":"/core/index.js"}}</script>
 <script type="module">await import('/bench/${name}'); document.title = 'done';</script>`;
 
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-quic',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await launch();
 const page = await browser.newPage();
 page.on('console', (message) => console.log(message.text()));
 page.on('pageerror', (error) => console.error(error));

@@ -1,22 +1,13 @@
 // From a key to the painted answer in the editor: a sequence of thirty blocks, a level up and down again, everything recomputed.
 //   ./clay-pot start   in one window   then   node bench/keystroke.mjs http://localhost:4173
 // Prints wall time from the key to the frame that shows the answer, and the thread's own time for it, which a busy machine disturbs less.
-import { chromium } from 'playwright-core';
+import { launch } from './chromium.mjs';
 
 const [address = 'http://localhost:4173'] = process.argv.slice(2);
 const KEYS = 60;
 const WARM = 20;
 
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-quic',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await launch();
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: address });
 await page.goto('/');
 await page.getByLabel('E-mail').fill('coach@lanternfield.example');

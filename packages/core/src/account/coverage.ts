@@ -161,5 +161,28 @@ function reach(
   }
 }
 
+/** Coverage of several sessions together, as for a week. */
+export function mergeCoverage(all: readonly Coverage[]): Coverage {
+  const cells = new Map<string, WheelCell>();
+  const corners = Object.fromEntries(CORNERS.map((corner) => [corner, [] as string[]])) as Record<Corner, string[]>;
+  const reachDeg: Record<Hand, Partial<Record<MainDirection, number>>> = { left: {}, right: {} };
+  for (const one of all) {
+    for (const cell of one.cells) {
+      const key = `${cell.direction}|${cell.loading}|${cell.form}`;
+      const before = cells.get(key)?.seconds ?? { left: 0, right: 0 };
+      const seconds = { left: before.left + cell.seconds.left, right: before.right + cell.seconds.right };
+      cells.set(key, { ...cell, seconds });
+    }
+    for (const corner of CORNERS) corners[corner].push(...one.corners[corner]);
+    for (const hand of HANDS) {
+      for (const direction of MAIN_DIRECTIONS) {
+        const deg = one.reachDeg[hand][direction];
+        if (deg !== undefined) reachDeg[hand][direction] = Math.max(reachDeg[hand][direction] ?? 0, deg);
+      }
+    }
+  }
+  return { cells: [...cells.values()], corners, reachDeg };
+}
+
 /** Rings of the wheel, from the middle outward. Work against resistance has its own, between help and the floor. */
 export const WHEEL_RINGS = LOADINGS;

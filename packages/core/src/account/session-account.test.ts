@@ -13,7 +13,7 @@ import { REFERENCE_BODIES } from '../posture/body.js';
 import { GRAVITY } from '../posture/hand-load.js';
 import { type Block, type Sequence, USUAL_PACING } from '../sequence/sequence.js';
 import { balanceOf, digitsOf, outOfBand } from './balance.js';
-import { coverageOf, visitOf } from './coverage.js';
+import { coverageOf, mergeCoverage, visitOf } from './coverage.js';
 import type { DoneSet } from './planned-done.js';
 import { accountOf } from './session-account.js';
 
@@ -195,6 +195,25 @@ describe('coverage of the wrist’s circle', () => {
     expect(covered.corners['open hand, wrist extended']).toEqual(['b1']);
     expect(covered.corners['fist, wrist flexed']).toEqual([]);
   });
+});
+
+test('a week covers what its sessions cover together', () => {
+  const of = (movementId: string, levelId: string, dose: string) => {
+    const { efforts, ...sums } = account(sequenceOf([movementId, levelId, dose]));
+    const movement = shippedMovement(movementId)!;
+    const level = movement.ladder.find(({ id }) => id === levelId)!;
+    const demand = efforts.demands[0]!;
+    return coverageOf([{ id: movementId, movement, level, demand, visit: visitOf(movement, level, demand) }], sums);
+  };
+  const stretch = of('stretch.flexors', 'open', '1x20s L,R');
+  const rock = of('rock.palm-fore-aft', 'over', '1x8');
+  const week = mergeCoverage([stretch, rock, stretch]);
+  const assisted = week.cells.find(({ loading }) => loading === 'assisted')!;
+  expect(assisted.seconds).toEqual({ left: 40, right: 40 });
+  expect(week.cells).toHaveLength(stretch.cells.length + rock.cells.length);
+  expect(week.corners['open hand, wrist extended']).toHaveLength(3);
+  expect(week.reachDeg.left.extension).toBe(Math.max(stretch.reachDeg.left.extension!, rock.reachDeg.left.extension!));
+  expect(mergeCoverage([]).cells).toEqual([]);
 });
 
 describe('the timeline of what was done', () => {

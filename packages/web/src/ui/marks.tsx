@@ -1,4 +1,4 @@
-import { adviseOnDiscomfort, type DiscomfortAdvice, type SidePlan, type WorkingSide } from '@clay-pot/core';
+import { adviseOnDiscomfort, type DiscomfortAdvice, HANDS, type SidePlan, type WorkingSide } from '@clay-pot/core';
 
 const LOOK: Record<WorkingSide, { letter: string; name: string; className: string }> = {
   left: { letter: 'L', name: 'left', className: 'bg-cobalt text-white' },
@@ -18,6 +18,15 @@ export function SideMark({ side, className = '' }: { side: WorkingSide; classNam
       <span className="sr-only">{name}</span>
     </span>
   );
+}
+
+/** Heads of a column for each hand. */
+export function HandHeads() {
+  return HANDS.map((hand) => (
+    <th key={hand} className="pb-0.5 text-right">
+      <SideMark side={hand} />
+    </th>
+  ));
 }
 
 const ORDER: Record<SidePlan, { sides: WorkingSide[]; joint: string }> = {

@@ -4,9 +4,7 @@ import {
   compileTimeline,
   describePot,
   doneTimeline,
-  dosesWithin,
-  HANDS,
-  loadTrends,
+  mergeCoverage,
   type PastSession,
   type Person,
   POT_MEASURES,
@@ -26,13 +24,15 @@ import { knownMovement } from '../../store/library.js';
 import { methodOf } from '../../store/own-methods.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
-import { clock, percent, WEEKDAY_NAMES } from '../../ui/format.js';
+import { clock, WEEKDAY_NAMES } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 import { blockNames } from '../sequences/block-names.js';
 import { measureIn } from '../sequences/pot-panel.js';
+import { WheelPanel } from '../sequences/wheel-panel.js';
 import { useForWhom } from './use-person.js';
+import { DayDoses, localDay, Trends } from './week-sums.js';
 
 /** A week of somebody's sessions as pots side by side, with what it came to for each muscle group. */
 export default function WeekPage() {
@@ -92,8 +92,6 @@ interface DaysProps {
   measure: PotMeasure;
 }
 
-const localDay = (instant: string) => format(new Date(instant), 'yyyy-MM-dd');
-
 function Days({ athlete, person, past, monday, measure }: DaysProps) {
   const days = WEEKDAY_NAMES.map((_, index) => addDays(monday, index));
   const within = past.filter(({ startedAt }) => days.includes(localDay(startedAt)));
@@ -114,26 +112,38 @@ function Days({ athlete, person, past, monday, measure }: DaysProps) {
     );
   }
   return (
-    <ol className="grid grid-cols-2 gap-x-3 gap-y-4 sm:grid-cols-7">
-      {days.map((day, index) => (
-        <li key={day}>
-          <h2 className="border-b-2 border-ink text-body">
-            {WEEKDAY_NAMES[index]} {Number(day.slice(8))}
-          </h2>
-          {within
-            .filter(({ startedAt }) => localDay(startedAt) === day)
-            .map((session) => (
-              <DayPot
-                key={session.id}
-                session={session}
-                view={views.get(session.id)}
-                measure={measure}
-                scaleMs={scaleMs}
-              />
-            ))}
-        </li>
-      ))}
-    </ol>
+    <>
+      <ol className="grid grid-cols-2 gap-x-3 gap-y-4 sm:grid-cols-7">
+        {days.map((day, index) => (
+          <li key={day}>
+            <h2 className="border-b-2 border-ink text-body">
+              {WEEKDAY_NAMES[index]} {Number(day.slice(8))}
+            </h2>
+            {within
+              .filter(({ startedAt }) => localDay(startedAt) === day)
+              .map((session) => (
+                <DayPot
+                  key={session.id}
+                  session={session}
+                  view={views.get(session.id)}
+                  measure={measure}
+                  scaleMs={scaleMs}
+                />
+              ))}
+          </li>
+        ))}
+      </ol>
+      <div className="mt-8 grid gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
+        <DayDoses days={days} within={within} />
+        <Part title="Where the wrist went">
+          <WheelPanel
+            coverage={mergeCoverage([...views.values()].map(({ coverage }) => coverage))}
+            person={person}
+            athleteId={athlete.id}
+          />
+        </Part>
+      </div>
+    </>
   );
 }
 
@@ -176,68 +186,5 @@ function DayPot({ session, view, measure, scaleMs }: DayPotProps) {
         {clock(view.account.hands.right.underLoadS * 1000)}
       </p>
     </div>
-  );
-}
-
-/** Outside the band, and the plain change of the week says so too: when the last session was alone moves the ratio. */
-function isWorthALook(ratio: number | null, week: number, usual: number): boolean {
-  if (ratio === null || (ratio <= 1.3 && ratio >= 0.8)) return false;
-  return Math.abs(week / usual - 1) > 0.2;
-}
-
-/** Too small to speak of, in holds to failure. */
-const NEXT_TO_NOTHING = 0.01;
-function change(week: number, usual: number): string {
-  if (usual < NEXT_TO_NOTHING) return week < NEXT_TO_NOTHING ? '–' : 'new';
-  return percent(week / usual - 1).replace('-', '−');
-}
-
-/** The last seven days against the usual week, group by group. */
-function Trends({ past }: { past: readonly PastSession[] }) {
-  const now = useMemo(() => new Date().toISOString(), []);
-  const trends = loadTrends(past, now);
-  const week = dosesWithin(past, now, 7);
-  if (trends.length === 0) return null;
-  return (
-    <Part title="The last seven days, by muscle group" className="mt-8">
-      <table className="w-full text-small">
-        <thead>
-          <tr className="text-left text-ink-soft">
-            <th className="py-1.5 font-normal">Endurance dose, holds to failure</th>
-            <th className="py-1.5 text-right font-normal">left</th>
-            <th className="py-1.5 text-right font-normal">right</th>
-            <th className="py-1.5 text-right font-normal">usual week</th>
-            <th className="py-1.5 text-right font-normal">change</th>
-            <th className="py-1.5 text-right font-normal">7 over 28 days</th>
-          </tr>
-        </thead>
-        <tbody>
-          {trends.map(({ group, weekDose, usualWeekDose, ratio }) => (
-            <tr key={group} className="border-t border-line">
-              <th scope="row" className="py-1 text-left font-normal">
-                {group}
-              </th>
-              {HANDS.map((hand) => (
-                <td key={hand} className="py-1 text-right figures">
-                  {(week.get(`${hand} ${group}`) ?? 0).toFixed(2)}
-                </td>
-              ))}
-              <td className="py-1 text-right figures">{usualWeekDose.toFixed(2)}</td>
-              <td className="py-1 text-right figures">{change(weekDose, usualWeekDose)}</td>
-              <td
-                className={`py-1 text-right figures ${isWorthALook(ratio, weekDose, usualWeekDose) ? 'font-bold text-amber' : ''}`}
-              >
-                {ratio?.toFixed(2) ?? '–'}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <p className="mt-2 max-w-prose text-fine text-ink-soft">
-        The usual week is the mean of the three before. The last column compares exponentially weighted means of 7 and
-        28 days; outside 0.8–1.3 it is a prompt to look and nothing more: its worth as a predictor is contested
-        (Impellizzeri et al. 2020). Computed with today’s capacities.
-      </p>
-    </Part>
   );
 }

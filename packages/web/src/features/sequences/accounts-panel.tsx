@@ -9,7 +9,7 @@ import {
   type SessionAccount,
   type SideGroup,
 } from '@clay-pot/core';
-import { SideMark } from '../../ui/marks.js';
+import { HandHeads } from '../../ui/marks.js';
 
 /** What a session comes to, hand by hand and muscle by muscle, and how opposites stand to each other. */
 export function AccountsPanel({ account, balance, band }: { account: SessionAccount; balance: Balance; band: number }) {
@@ -35,11 +35,7 @@ export function HandTable({ account: { hands } }: { account: Pick<SessionAccount
       <thead>
         <tr className="border-b border-ink">
           <th className="pb-0.5 text-left font-semibold">Sums</th>
-          {HANDS.map((hand) => (
-            <th key={hand} className="pb-0.5 text-right">
-              <SideMark side={hand} />
-            </th>
-          ))}
+          <HandHeads />
           <td className="w-8" />
         </tr>
       </thead>
@@ -77,11 +73,7 @@ export function DoseTable({ doses }: { doses: ReadonlyMap<SideGroup, number> }) 
           >
             Endurance dose
           </th>
-          {HANDS.map((hand) => (
-            <th key={hand} className="pb-0.5 text-right">
-              <SideMark side={hand} />
-            </th>
-          ))}
+          <HandHeads />
         </tr>
       </thead>
       <tbody>

@@ -8,7 +8,7 @@ import {
   type SideGroup,
 } from '@clay-pot/core';
 import { select } from '../../store/editor.js';
-import { SideMark } from '../../ui/marks.js';
+import { HandHeads } from '../../ui/marks.js';
 import type { Seen } from './use-session-view.js';
 
 /** What the sequence leaves of each muscle group at its lowest, and where something cannot be held. */
@@ -29,11 +29,7 @@ export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequen
         <thead>
           <tr className="border-b border-ink">
             <td />
-            {HANDS.map((hand) => (
-              <th key={hand} className="pb-0.5 text-right">
-                <SideMark side={hand} />
-              </th>
-            ))}
+            <HandHeads />
           </tr>
         </thead>
         <tbody>

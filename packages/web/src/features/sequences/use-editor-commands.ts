@@ -71,6 +71,12 @@ export function useEditorCommands(search: RefObject<HTMLInputElement | null>, sa
         group: GROUP,
         run: () => document.querySelector<HTMLElement>('[data-first-fix]')?.focus(),
       },
+      {
+        keys: 'c',
+        label: 'To its coil on the pot',
+        group: GROUP,
+        run: () => document.querySelector<SVGElement>('section[aria-label=Pot] svg[role=slider]')?.focus(),
+      },
       { keys: 'd', label: 'Duplicate block', group: GROUP, run: () => withSelected(duplicateBlock) },
       { keys: 'Delete', label: 'Remove block', group: GROUP, run: () => withSelected(removeSelected) },
       { keys: '$mod+z', label: 'Undo', group: GROUP, run: () => undo() },

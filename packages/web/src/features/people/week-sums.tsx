@@ -1,0 +1,118 @@
+import { dosesWithin, HANDS, loadTrends, MUSCLE_GROUPS, type MuscleGroup, type PastSession } from '@clay-pot/core';
+import { format } from 'date-fns';
+import { useMemo } from 'react';
+import { percent, WEEKDAY_NAMES } from '../../ui/format.js';
+import { Part } from '../../ui/page.js';
+
+export const localDay = (instant: string) => format(new Date(instant), 'yyyy-MM-dd');
+
+/** Doses of both hands together, day by day, and what the week comes to. */
+export function DayDoses({ days, within }: { days: readonly string[]; within: readonly PastSession[] }) {
+  const sum = (group: MuscleGroup, sessions: readonly PastSession[]) =>
+    sessions.reduce(
+      (total, { doses }) => HANDS.reduce((both, hand) => both + (doses[`${hand} ${group}`] ?? 0), total),
+      0,
+    );
+  const groups = MUSCLE_GROUPS.filter((group) => sum(group, within) >= NEXT_TO_NOTHING);
+  return (
+    <Part title="Endurance dose, day by day" aside={<span className="text-small text-ink-soft">both hands</span>}>
+      <table className="w-full text-small">
+        <thead>
+          <tr className="text-ink-soft">
+            <td />
+            {days.map((day, index) => (
+              <th key={day} className="py-1.5 text-right font-normal">
+                {WEEKDAY_NAMES[index]}
+              </th>
+            ))}
+            <th className="py-1.5 text-right font-semibold text-ink">week</th>
+          </tr>
+        </thead>
+        <tbody>
+          {groups.map((group) => (
+            <tr key={group} className="border-t border-line">
+              <th scope="row" className="py-1 text-left font-normal">
+                {group}
+              </th>
+              {days.map((day) => {
+                const dose = sum(
+                  group,
+                  within.filter(({ startedAt }) => localDay(startedAt) === day),
+                );
+                return (
+                  <td key={day} className={`py-1 text-right figures ${dose ? '' : 'text-ash'}`}>
+                    {dose ? dose.toFixed(2) : '–'}
+                  </td>
+                );
+              })}
+              <td className="py-1 text-right font-semibold figures">{sum(group, within).toFixed(2)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Part>
+  );
+}
+
+/** Outside the band, and the plain change of the week says so too: when the last session was alone moves the ratio. */
+function isWorthALook(ratio: number | null, week: number, usual: number): boolean {
+  if (ratio === null || (ratio <= 1.3 && ratio >= 0.8)) return false;
+  return Math.abs(week / usual - 1) > 0.2;
+}
+
+/** Too small to speak of, in holds to failure. */
+const NEXT_TO_NOTHING = 0.01;
+function change(week: number, usual: number): string {
+  if (usual < NEXT_TO_NOTHING) return week < NEXT_TO_NOTHING ? '–' : 'new';
+  return percent(week / usual - 1).replace('-', '−');
+}
+
+/** The last seven days against the usual week, group by group. */
+export function Trends({ past }: { past: readonly PastSession[] }) {
+  const now = useMemo(() => new Date().toISOString(), []);
+  const trends = loadTrends(past, now);
+  const week = dosesWithin(past, now, 7);
+  if (trends.length === 0) return null;
+  return (
+    <Part title="The last seven days, by muscle group" className="mt-8">
+      <table className="w-full text-small">
+        <thead>
+          <tr className="text-left text-ink-soft">
+            <th className="py-1.5 font-normal">Endurance dose, holds to failure</th>
+            <th className="py-1.5 text-right font-normal">left</th>
+            <th className="py-1.5 text-right font-normal">right</th>
+            <th className="py-1.5 text-right font-normal">usual week</th>
+            <th className="py-1.5 text-right font-normal">change</th>
+            <th className="py-1.5 text-right font-normal">7 over 28 days</th>
+          </tr>
+        </thead>
+        <tbody>
+          {trends.map(({ group, weekDose, usualWeekDose, ratio }) => (
+            <tr key={group} className="border-t border-line">
+              <th scope="row" className="py-1 text-left font-normal">
+                {group}
+              </th>
+              {HANDS.map((hand) => (
+                <td key={hand} className="py-1 text-right figures">
+                  {(week.get(`${hand} ${group}`) ?? 0).toFixed(2)}
+                </td>
+              ))}
+              <td className="py-1 text-right figures">{usualWeekDose.toFixed(2)}</td>
+              <td className="py-1 text-right figures">{change(weekDose, usualWeekDose)}</td>
+              <td
+                className={`py-1 text-right figures ${isWorthALook(ratio, weekDose, usualWeekDose) ? 'font-bold text-amber' : ''}`}
+              >
+                {ratio?.toFixed(2) ?? '–'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 max-w-prose text-fine text-ink-soft">
+        The usual week is the mean of the three before. The last column compares exponentially weighted means of 7 and
+        28 days; outside 0.8–1.3 it is a prompt to look and nothing more: its worth as a predictor is contested
+        (Impellizzeri et al. 2020). Computed with today’s capacities.
+      </p>
+    </Part>
+  );
+}
