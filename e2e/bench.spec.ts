@@ -172,6 +172,21 @@ test('who is not cleared is told so before any number, on the bench and beside t
   await expect(page.getByRole('note')).toContainText('Loaded flexion: not with a sore or recently sprained wrist.');
 });
 
+test('a slow machine loses no press, however the pauses fall', async ({ coach: page }) => {
+  await page.goto('/bench');
+  const shoulders = page.getByRole('slider', { name: 'Shoulders' });
+  await shoulders.focus();
+  const slow = await page.context().newCDPSession(page);
+  await slow.send('Emulation.setCPUThrottlingRate', { rate: 6 });
+  // The address is written after a rest of 250 ms, and comes back while the hand is further on.
+  for (const pause of [0, 240, 250, 260, 280, 300, 250]) {
+    await page.waitForTimeout(pause);
+    await page.keyboard.press('ArrowRight');
+  }
+  await expect(page).toHaveURL(/leanDeg%22%3A7%/);
+  await expect(shoulders).toHaveAttribute('aria-valuetext', '7.0 °');
+});
+
 test('from a block to the bench and back: the block takes the level that was made for it', async ({
   coach: page,
   house,

@@ -15,11 +15,16 @@ export function useLaid(opened: Subject, write: (at: string) => void) {
   const writer = useRef(write);
   writer.current = write;
   const address = writeSubject(opened);
-  const written = useRef<string | null>(address);
+  const shown = useRef(address);
+  /** What this bench wrote and has not seen come back: on a slow machine more than one is under way. */
+  const underWay = useRef<string[]>([]);
   useEffect(() => {
+    if (address === shown.current) return;
+    shown.current = address;
     // What this bench wrote itself comes back late, when the hand may be further on already.
-    if (address === written.current) return;
-    written.current = null;
+    const own = underWay.current.indexOf(address);
+    underWay.current = underWay.current.slice(own < 0 ? underWay.current.length : own + 1);
+    if (own >= 0) return;
     clearTimeout(timer.current);
     latest.current = opened;
     setSubject(opened);
@@ -32,8 +37,9 @@ export function useLaid(opened: Subject, write: (at: string) => void) {
     setSubject(next);
     clearTimeout(timer.current);
     timer.current = setTimeout(() => {
-      written.current = writeSubject(latest.current);
-      writer.current(written.current);
+      const at = writeSubject(latest.current);
+      if (at !== (underWay.current.at(-1) ?? shown.current)) underWay.current.push(at);
+      writer.current(at);
     }, REST_MS);
   };
   return { subject, lay, latest };
