@@ -187,9 +187,11 @@ const NUMBER_FROM_PX = 9;
 
 /** The whole height of a coil takes the pointer, however thin its walls are; its number stands beside it. */
 const CoilBand = memo(function CoilBand({ coil, top, bottom, marked, numbered, onSelect, onHover }: CoilProps) {
+  const height = round(Math.max(0, bottom - top));
   return (
     <g
       data-coil={coil.blockId}
+      transform={`translate(0 ${round(top)})`}
       style={onSelect && { cursor: 'pointer' }}
       onClick={() => onSelect?.(coil.blockId)}
       onPointerEnter={() => onHover?.(coil.blockId)}
@@ -197,15 +199,14 @@ const CoilBand = memo(function CoilBand({ coil, top, bottom, marked, numbered, o
       <rect
         x={-HALF - GUTTER}
         width={2 * (HALF + GUTTER)}
-        y={top}
-        height={Math.max(0, bottom - top)}
+        height={height}
         fill={marked ? 'var(--color-ink)' : 'transparent'}
         fillOpacity={marked ? 0.12 : 0}
       />
-      {numbered && (marked || bottom - top >= NUMBER_FROM_PX) && (
+      {numbered && (marked || height >= NUMBER_FROM_PX) && (
         <text
           x={-HALF - GUTTER + 2}
-          y={(top + bottom) / 2 + 3}
+          y={height / 2 + 3}
           fontWeight={marked ? 800 : 400}
           fill={marked ? 'var(--color-ink)' : 'var(--color-ash)'}
         >
@@ -240,14 +241,11 @@ function Half({ hand, layers, hatch }: { hand: Hand; layers: readonly Layer[]; h
         <path d={`${profile(sign, glaze)}H0Z`} />
       </clipPath>
       <g clipPath={`url(#${clip})`}>
-        {layers.map(({ coil, top, bottom }) => (
-          <rect
-            key={coil.blockId}
-            x={x}
-            width={HALF}
-            y={top}
-            height={bottom - top}
-            fill={glazeOf(coil[hand].effortPercent)}
+        {STEPS.map((colour) => (
+          <path
+            key={colour}
+            d={boxes(x, layers, (coil) => glazeOf(coil[hand].effortPercent) === colour)}
+            fill={colour}
             stroke="var(--color-white)"
             strokeOpacity="0.7"
             strokeWidth="0.8"
@@ -269,6 +267,14 @@ function Half({ hand, layers, hatch }: { hand: Hand; layers: readonly Layer[]; h
 }
 
 const round = (value: number) => Math.round(value * 10) / 10;
+
+/** The coils of one glaze as one path: an edit moves many coils, and each element that moves costs its part of the frame. */
+function boxes(x: number, layers: readonly Layer[], takes: (coil: Coil) => boolean): string {
+  return layers
+    .filter(({ coil }) => takes(coil))
+    .map(({ top, bottom }) => `M${x},${round(top)}h${HALF}V${round(bottom)}h${-HALF}Z`)
+    .join('');
+}
 
 interface Stretch {
   readonly top: number;

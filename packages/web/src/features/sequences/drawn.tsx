@@ -1,6 +1,6 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import type { Sequence } from '@clay-pot/core';
-import { type ReactNode, useState } from 'react';
+import { createContext, memo, type ReactNode, useState } from 'react';
 import { AccountsPanel } from './accounts-panel.js';
 import { CapacityPanel } from './capacity-panel.js';
 import { PotPanel } from './pot-panel.js';
@@ -9,10 +9,27 @@ import { WheelPanel } from './wheel-panel.js';
 
 const TABS = ['Pot', 'Wheel', 'Sums', 'Capacity'] as const;
 
-/** The sequence as a pot, as the wrist's circle, as sums, and as what it leaves of each muscle. @param children stand above the sums */
-export function Drawn({ document, seen, children }: { document: Sequence; seen: Seen; children: ReactNode }) {
+interface Props {
+  document: Sequence;
+  seen: Seen;
+  /** Stands above the sums. */
+  children: ReactNode;
+}
+
+// What is drawn reaches the open panel past the tabs, so that an edit does not draw the tabs anew.
+const Shown = createContext<Props>(null as never);
+
+/** The sequence as a pot, as the wrist's circle, as sums, and as what it leaves of each muscle. */
+export function Drawn(props: Props) {
+  return (
+    <Shown value={props}>
+      <Tabs />
+    </Shown>
+  );
+}
+
+const Tabs = memo(function Tabs() {
   const [tab, setTab] = useState(0);
-  const { view, whom } = seen;
   return (
     <TabGroup selectedIndex={tab} onChange={setTab}>
       <TabList className="flex border-b-2 border-ink">
@@ -27,19 +44,29 @@ export function Drawn({ document, seen, children }: { document: Sequence; seen: 
       </TabList>
       <TabPanels className="pt-2">
         <TabPanel>
-          <PotPanel seen={seen} />
+          <Shown.Consumer>{({ seen }) => <PotPanel seen={seen} />}</Shown.Consumer>
         </TabPanel>
         <TabPanel>
-          <WheelPanel coverage={view.coverage} person={whom.person} athleteId={whom.athleteId} />
+          <Shown.Consumer>
+            {({ seen: { view, whom } }) => (
+              <WheelPanel coverage={view.coverage} person={whom.person} athleteId={whom.athleteId} />
+            )}
+          </Shown.Consumer>
         </TabPanel>
         <TabPanel className="grid gap-3">
-          {children}
-          <AccountsPanel account={view.account} balance={view.balance} band={view.method.balanceBand} />
+          <Shown.Consumer>
+            {({ seen: { view }, children }) => (
+              <>
+                {children}
+                <AccountsPanel account={view.account} balance={view.balance} band={view.method.balanceBand} />
+              </>
+            )}
+          </Shown.Consumer>
         </TabPanel>
         <TabPanel>
-          <CapacityPanel seen={seen} document={document} />
+          <Shown.Consumer>{({ seen, document }) => <CapacityPanel seen={seen} document={document} />}</Shown.Consumer>
         </TabPanel>
       </TabPanels>
     </TabGroup>
   );
-}
+});
