@@ -111,7 +111,7 @@ function Heading({ document }: { document: Sequence }) {
       <input
         aria-label="Purpose"
         placeholder="What it is for"
-        className="w-full bg-transparent text-small text-ink-soft placeholder:text-ash"
+        className="w-full bg-transparent text-small text-ellipsis text-ink-soft placeholder:text-ash"
         maxLength={SEQUENCE_LIMITS.purposeLength}
         key={`purpose ${document.purpose}`}
         defaultValue={document.purpose}
