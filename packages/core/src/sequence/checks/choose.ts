@@ -95,6 +95,13 @@ export const changing = (label: string, { block }: BlockView, dose: Dose): Fix =
   edits: [{ kind: 'change', blockId: block.id, dose }],
 });
 
+/** Less effort in a press, where the level may be done at it; undefined elsewhere. */
+export function lowering(view: BlockView, effortPercent: number): Fix | undefined {
+  const dose = { ...view.block.dose, effortPercent };
+  const can = view.level.load.kind === 'press' && unusualInDose(dose, view.level.dosing).length === 0;
+  return can ? changing(`Lower the effort to ${effortPercent} %`, view, dose) : undefined;
+}
+
 export const removing = (label: string, views: readonly BlockView[]): Fix => ({
   label,
   edits: views.map(({ block }): Edit => ({ kind: 'remove', blockId: block.id })),

@@ -2,12 +2,11 @@ import type { MuscleGroup } from '../../anatomy/motions.js';
 import { HANDS } from '../../anatomy/sides.js';
 import { amountOf, type Dose, workOf } from '../../dose/dose.js';
 import { unusualInDose, usualDose } from '../../dose/usual-ranges.js';
-import { inMethodKind } from '../../method/method-dose.js';
 import { partsOf } from '../../fatigue/effort-timeline.js';
-import { applyEdits, type Edit } from '../edits.js';
-import { adding, after, changing, choose, easing, effortOf, named } from './choose.js';
+import type { Edit } from '../edits.js';
+import { changing, easing, effortOf } from './choose.js';
 import { type Check, type Draft, editsOf, type Fix, PRACTICE } from './finding.js';
-import { type BlockView, type SessionView, viewOf } from './view.js';
+import { type BlockView, failingAfter, type SessionView } from './view.js';
 
 const doseOutside: Check = {
   id: 'dose-outside',
@@ -63,76 +62,26 @@ const stretchedS = (views: readonly BlockView[], group: MuscleGroup) =>
     ),
   );
 
-/** Every stretch gives the same share. */
+/** Every stretch gives the same share; where that would leave some of them too short to matter, the last one goes instead. */
 function shortened(views: readonly BlockView[], seconds: number): Edit[] {
   const share = STRETCH_BEFORE_MAX_S / seconds;
-  return views.map(({ block }) => {
-    const { dose } = block;
+  const doses = views.map(({ block: { dose } }) => {
     const total = dose.sets * amountOf(dose.work) * share;
     const sets = Math.max(1, Math.floor(dose.sets * share));
-    const work = workOf(dose.work.kind, Math.max(1, Math.floor(total / sets)));
-    return { kind: 'change' as const, blockId: block.id, dose: { ...dose, sets, work } };
+    return { ...dose, sets, work: workOf(dose.work.kind, Math.max(1, Math.floor(total / sets))) };
   });
+  const last = views.at(-1)!;
+  const tooShort = views.some(
+    ({ level: { dosing } }, index) => amountOf(doses[index]!.work) < amountOf(usualDose(doses[index]!, dosing).work),
+  );
+  if (tooShort && views.length > 1) {
+    const left = views.slice(0, -1);
+    const { left: l, right: r } = last.account;
+    const rest = seconds - Math.max(l.workS, r.workS);
+    return [{ kind: 'remove', blockId: last.block.id }, ...(rest > STRETCH_BEFORE_MAX_S ? shortened(left, rest) : [])];
+  }
+  return views.map(({ block }, index) => ({ kind: 'change', blockId: block.id, dose: doses[index]! }));
 }
-
-const effortCeiling: Check = {
-  id: 'effort-ceiling',
-  title: 'Harder than the method goes',
-  severity: 'mend',
-  why: 'The method sets how hard a block may be.',
-  source: 'policy of the method',
-  find: (view) => {
-    const { effortCeilingPercent: ceiling, name } = view.method;
-    return view.blocks.flatMap((block): Draft[] => {
-      if (block.effortPercent <= ceiling + 0.5 || block.effortPercent > 100) return [];
-      const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % effort; ${name} goes to ${ceiling} %.`;
-      const lowered = { ...block.block.dose, effortPercent: ceiling };
-      const lowers = block.level.load.kind === 'press' && unusualInDose(lowered, block.level.dosing).length === 0;
-      const fix = lowers
-        ? changing(`Lower the effort to ${ceiling} %`, block, lowered)
-        : easing(view, block, (_level, demand) => effortOf(demand) <= ceiling);
-      return [{ blockIds: [block.block.id], text, fix }];
-    });
-  },
-};
-
-const methodDosing: Check = {
-  id: 'method-dosing',
-  title: 'Dosed in another way than the method',
-  severity: 'look',
-  why: 'One way of counting through a session keeps attention on the hands.',
-  source: 'policy of the method',
-  find: ({ blocks, method }) => {
-    if (method.dosing === 'repetitions') return [];
-    const other = blocks.flatMap((view) => {
-      const dose = inMethodKind(view.block.dose, view.movement, view.level, method);
-      return dose === view.block.dose ? [] : [{ view, dose }];
-    });
-    const first = other[0]?.view;
-    if (!first) return [];
-    const edits = other.map(({ view, dose }): Edit => ({ kind: 'change', blockId: view.block.id, dose }));
-    const text = `${named(other.map(({ view }) => view))}: ${UNIT[first.block.dose.work.kind]}; ${method.name} counts ${UNIT[method.dosing]}.`;
-    const fix = { label: `Dose by ${UNIT[method.dosing]}`, edits };
-    return [{ blockIds: other.map(({ view }) => view.block.id), text, fix }];
-  },
-};
-const UNIT = { repetitions: 'repetitions', time: 'seconds', breaths: 'breaths' } as const;
-
-const fastMotion: Check = {
-  id: 'fast-motion',
-  title: 'Fast motion in a slow method',
-  severity: 'look',
-  why: 'The method keeps everything slow and controlled.',
-  source: 'policy of the method',
-  find: (view) => {
-    const fast = view.blocks.filter(({ level }) => isFast(level.dosing));
-    if (view.method.speed !== 'slow' || fast.length === 0) return [];
-    const edits = fast.flatMap((block) => editsOf(easing(view, block, (level) => !isFast(level.dosing))));
-    const text = `${named(fast)}: done fast; ${view.method.name} keeps to slow motion.`;
-    return [{ blockIds: fast.map(({ block }) => block.id), text, fix: { label: 'Take the slow level', edits } }];
-  },
-};
-const isFast = (dosing: string) => dosing === 'fast-free-motion';
 
 /** Less rest than this between hard sets leaves the second one short. Working value. */
 const HARD_REST_S = 30;
@@ -185,19 +134,27 @@ const blockOf = ({ blocks }: SessionView, id: string) => blocks.find(({ block })
 /** What could make a block holdable, the least first: rest between its sets, fewer sets, less of the work, an easier level, leaving it out. */
 function remedies(view: SessionView, block: BlockView, restS: number | null): Edit[][] {
   const { dose, id } = block.block;
-  const dosed = (change: Partial<Dose>): Edit[] => [{ kind: 'change', blockId: id, dose: { ...dose, ...change } }];
-  const amount = amountOf(dose.work);
+  const { dosing } = block.level;
+  const usual = usualDose(dose, dosing);
+  const dosed = (wanted: Dose): Edit[] => [{ kind: 'change', blockId: id, dose: wanted }];
+  const amount = amountOf(usual.work);
   const rests =
     dose.sets > 1 && restS !== null ? [1, 1.5].map((times) => dose.restS + Math.ceil((restS * times) / 5) * 5) : [];
-  const sets = Array.from({ length: dose.sets - 1 }, (_, index) => dose.sets - 1 - index);
+  const sets = Array.from({ length: usual.sets - 1 }, (_, index) => usual.sets - 1 - index);
   const shares = [0.8, 0.6, 0.4]
     .map((share) => Math.floor(amount * share))
     .filter((less) => less >= 1 && less < amount);
+  // Less than is usual would only be called too little by the next check.
+  const less = [
+    usual,
+    ...sets.map((fewer) => ({ ...usual, sets: fewer })),
+    ...shares.map((share) => ({ ...usual, sets: 1, work: workOf(dose.work.kind, share) })),
+  ].filter((wanted) => unusualInDose(wanted, dosing).length === 0);
+  const asUsual = { ...block, block: { ...block.block, dose: usual } };
   return [
-    ...rests.filter((rest) => rest <= LONGEST_REST_S).map((rest) => dosed({ restS: rest })),
-    ...sets.map((fewer) => dosed({ sets: fewer })),
-    ...shares.map((less) => dosed({ sets: 1, work: workOf(dose.work.kind, less) })),
-    [...editsOf(easing(view, block, (_level, demand) => effortOf(demand) < block.effortPercent * 0.85))],
+    ...rests.filter((rest) => rest <= LONGEST_REST_S).map((rest) => dosed({ ...dose, restS: rest })),
+    ...less.map(dosed),
+    [...editsOf(easing(view, asUsual, (_level, demand) => effortOf(demand) < block.effortPercent * 0.85))],
     [{ kind: 'remove', blockId: id }],
   ];
 }
@@ -208,43 +165,8 @@ const LONGEST_REST_S = 180;
 function holdable(view: SessionView, block: BlockView, restS: number | null): readonly Edit[] {
   const { id } = block.block;
   const all = remedies(view, block, restS);
-  const holds = (edits: readonly Edit[]) =>
-    ![...viewOf({ ...view, sequence: applyEdits(view.sequence, edits) }).courses.values()].some(
-      ({ failure }) => failure?.blockId === id,
-    );
+  const holds = (edits: readonly Edit[]) => !failingAfter(view, edits).has(id);
   return all.find(holds) ?? all.at(-1)!;
 }
 
-const contractRelax: Check = {
-  id: 'contract-relax',
-  title: 'No contract–relax stretch',
-  severity: 'look',
-  why: 'This method stretches by pushing lightly against the help, then easing further.',
-  source: 'policy of the method',
-  find: (view) => {
-    const stretches = view.blocks.filter(({ level }) => level.load.kind === 'stretch');
-    const pushes = stretches.some(({ level }) => level.load.kind === 'stretch' && level.load.pushPercent > 0);
-    if (view.method.stretching !== 'contract–relax' || stretches.length === 0 || pushes) return [];
-    const choice = choose(view, (_movement, { load }) => load.kind === 'stretch' && load.pushPercent > 0);
-    const first = stretches[0]!;
-    const text = `${first.movement.name}: only held; ${view.method.name} pushes against the help before easing further.`;
-    return [
-      {
-        blockIds: stretches.map(({ block }) => block.id),
-        text,
-        fix: adding(view, 'range', choice, after(view, first)),
-      },
-    ];
-  },
-};
-
-export const DOSING_CHECKS = [
-  doseOutside,
-  stretchBefore,
-  effortCeiling,
-  failingHold,
-  restShort,
-  methodDosing,
-  fastMotion,
-  contractRelax,
-];
+export const DOSING_CHECKS = [doseOutside, stretchBefore, failingHold, restShort];

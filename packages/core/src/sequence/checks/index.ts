@@ -1,7 +1,9 @@
 import type { Mute } from '../sequence.js';
+import { ANSWER_CHECKS } from './answers.js';
 import { DOSING_CHECKS } from './dosing.js';
 import { type Check, type Draft, SEVERITIES } from './finding.js';
 import { ORDER_CHECKS } from './order.js';
+import { POLICY_CHECKS } from './policy.js';
 import { ROOM_CHECKS } from './room.js';
 import { SAFETY_CHECKS } from './safety.js';
 import { SIDE_CHECKS } from './sides.js';
@@ -12,7 +14,9 @@ import { WHOLE_CHECKS } from './whole.js';
 export const CHECKS: readonly Check[] = [
   ...SAFETY_CHECKS,
   ...ORDER_CHECKS,
+  ...ANSWER_CHECKS,
   ...DOSING_CHECKS,
+  ...POLICY_CHECKS,
   ...SIDE_CHECKS,
   ...WHOLE_CHECKS,
   ...ROOM_CHECKS,

@@ -1,8 +1,9 @@
 import { dosesWithin, hoursBetween } from '../../account/past.js';
 import { type MuscleGroup, MUSCLE_GROUPS } from '../../anatomy/motions.js';
 import { HANDS } from '../../anatomy/sides.js';
-import { SEQUENCE_LIMITS } from '../sequence.js';
-import { PHASES } from '../sequence.js';
+import { unusualInDose } from '../../dose/usual-ranges.js';
+import { findLevel } from '../../movement/movement.js';
+import { type Block, PHASES, SEQUENCE_LIMITS } from '../sequence.js';
 import { applyEdits, type Edit } from '../edits.js';
 import { adding, choose, missingFor, easing } from './choose.js';
 import { compileTimeline } from '../../dose/compile-timeline.js';
@@ -78,13 +79,19 @@ function trimmed(view: SessionView): Edit[] | null {
     }
     const longest = blocks
       .map(({ startMs, endMs }, index) => ({ ms: endMs - startMs, block: sequence.blocks[index]! }))
-      .filter(({ block }) => block.dose.sets > 1)
+      .filter(({ block }) => block.dose.sets > 1 && staysUsual(view, block))
       .sort((a, b) => b.ms - a.ms)[0];
     if (!longest) return null;
     const { id, dose } = longest.block;
     sequence = applyEdits(sequence, [{ kind: 'change', blockId: id, dose: { ...dose, sets: dose.sets - 1 } }]);
   }
   return null;
+}
+
+/** Whether a set less is not less than usual. */
+function staysUsual(view: SessionView, { dose, movementId, levelId }: Block): boolean {
+  const { dosing } = findLevel(view.lookup(movementId)!, levelId)!;
+  return unusualInDose({ ...dose, sets: dose.sets - 1 }, dosing).length <= unusualInDose(dose, dosing).length;
 }
 
 const placeOf = ({ level }: BlockView) =>

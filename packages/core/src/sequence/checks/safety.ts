@@ -6,11 +6,10 @@ import { CAUTIONS, forbidsLoading } from '../../screen/cautions.js';
 import { concernsOf } from '../../screen/clearance.js';
 import type { Edit } from '../edits.js';
 import { brokenLimit } from './caution-limits.js';
-import { easing, effortOf, isPastRange, removing } from './choose.js';
+import { easing, effortOf, isPastRange, lowering, removing } from './choose.js';
 import { type Check, type Draft, editsOf, PRACTICE } from './finding.js';
-import type { BlockView, SessionView } from './view.js';
+import { type BlockView, ids, type SessionView } from './view.js';
 
-const ids = (views: readonly BlockView[]) => views.map(({ block }) => block.id);
 const round = (value: number) => String(Math.round(value));
 
 /** Loads that must wait for clearance: a rule, not an opinion. */
@@ -153,14 +152,9 @@ function worksHard({ efforts }: SessionView, { block }: BlockView, group: string
 }
 
 function softened(view: SessionView, block: BlockView): readonly Edit[] {
-  const {
-    level,
-    block: { dose, id },
-  } = block;
-  if (level.load.kind === 'press') {
-    return [{ kind: 'change', blockId: id, dose: { ...dose, effortPercent: HARD_PERCENT - 5 } }];
-  }
-  return editsOf(easing(view, block, (_lower, demand) => effortOf(demand) < HARD_PERCENT));
+  return editsOf(
+    lowering(block, HARD_PERCENT - 5) ?? easing(view, block, (_lower, demand) => effortOf(demand) < HARD_PERCENT),
+  );
 }
 
 export const SAFETY_CHECKS = [notCleared, leaveOut, cautionLimit, impossible, rangeOver, demandOver, hardSpacing];

@@ -1,11 +1,11 @@
 import { type Hand, HANDS, type SidePlan } from '../../anatomy/sides.js';
-import { freshBlockId } from '../edits.js';
+import { unusualInDose } from '../../dose/usual-ranges.js';
+import { applyEdits, type Edit, freshBlockId } from '../edits.js';
 import { changing, named } from './choose.js';
-import { type Check, type Draft, PRACTICE } from './finding.js';
-import type { BlockView, SessionView } from './view.js';
+import { type Check, type Draft, type Fix, PRACTICE } from './finding.js';
+import { type BlockView, failingAfter, ids, type SessionView } from './view.js';
 
 const other = (hand: Hand): Hand => (hand === 'left' ? 'right' : 'left');
-const ids = (views: readonly BlockView[]) => views.map(({ block }) => block.id);
 
 /** Blocks of one movement with the seconds of work of each hand. */
 function byMovement({ blocks }: SessionView) {
@@ -55,20 +55,59 @@ const sideShort: Check = {
       const { left, right } = workS;
       if (left === 0 || right === 0) return [];
       const [short, ratio] = left < right ? (['left', right / left] as const) : (['right', left / right] as const);
-      const allowed = wantsMore(view, other(short)) ? view.method.weakerSideRatio * SIDE_TOLERANCE : SIDE_TOLERANCE;
-      if (ratio <= allowed) return [];
-      // The block of the short hand takes the dose of the longest one.
+      // What the weaker hand gets more is counted over all strength work, wherever it is added.
+      if (ratio <= SIDE_TOLERANCE || wantsMore(view, other(short))) return [];
       const most = [...views].sort((a, b) => b.account[other(short)].workS - a.account[other(short)].workS)[0]!;
-      const least = views.find(({ account }) => account[short].workS > 0)!;
-      const dose = { ...most.block.dose, sides: least.block.dose.sides };
+      const alone = views.find(({ block }) => block.dose.sides === short);
       const text = `${most.movement.name}: ${short} ${Math.round(workS[short])} s, ${other(short)} ${Math.round(workS[other(short)])} s of work.`;
-      const fix = most === least ? undefined : changing(`As much for the ${short} hand`, least, dose);
+      // A block of the short hand’s own takes the dose of the longest one; else the other hand shares what it has alone.
+      const dose = { ...most.block.dose, sides: short };
+      const takes =
+        alone &&
+        unusualInDose(dose, alone.level.dosing).length === 0 &&
+        JSON.stringify(dose) !== JSON.stringify(alone.block.dose);
+      const fix = takes ? changing(`As much for the ${short} hand`, alone, dose) : sharing(views, other(short));
       return [{ blockIds: ids(views), text, fix }];
     }),
 };
 
+/** Blocks of one hand alone are done with both. */
+function sharing(views: readonly BlockView[], hand: Hand): Fix | undefined {
+  const alone = views.filter(({ block, account }) => block.dose.sides === hand && account[hand].workS > 0);
+  const plan = alone[0] && bothWays(alone[0]);
+  if (!plan) return undefined;
+  return {
+    label: `The ${other(hand)} hand too`,
+    edits: alone.map(({ block: { id, dose } }) => ({ kind: 'change', blockId: id, dose: { ...dose, sides: plan } })),
+  };
+}
+
 const wantsMore = ({ method, weaker }: SessionView, hand: Hand) =>
   method.sides === 'weaker first' && weaker === hand && method.weakerSideRatio > 1;
+
+/** More than this of one block is added elsewhere. Working value. */
+const MOST_MORE_SETS = 3;
+
+/** Sets of one hand after the blocks that it works in already, as far as it can hold them, until the missing seconds are there. */
+function moreFor(view: SessionView, hand: Hand, candidates: readonly BlockView[], missingS: number): Edit[] {
+  const failing = failingAfter(view, []);
+  const edits: Edit[] = [];
+  let leftS = missingS;
+  for (const { block, index, account } of candidates) {
+    const perSetS = account[hand].workS / block.dose.sets;
+    const id = freshBlockId(applyEdits(view.sequence, edits), block.movementId);
+    const before = view.blocks[index + 1]?.block.id ?? null;
+    for (let sets = Math.min(MOST_MORE_SETS, Math.ceil(leftS / perSetS)); sets > 0; sets--) {
+      const add: Edit = { kind: 'add', block: { ...block, id, dose: { ...block.dose, sets, sides: hand } }, before };
+      if ([...failingAfter(view, [...edits, add])].some((blockId) => !failing.has(blockId))) continue;
+      edits.push(add);
+      leftS -= sets * perSetS;
+      break;
+    }
+    if (leftS <= 0) break;
+  }
+  return edits;
+}
 
 const weakerMore: Check = {
   id: 'weaker-side-more',
@@ -87,24 +126,15 @@ const weakerMore: Check = {
     ) as [number, number];
     if (others === 0 || mine / others >= method.weakerSideRatio * 0.95) return [];
     // The largest two-handed block is the one whose extra set tells least.
-    const candidate = strength
+    const candidates = strength
       .flatMap(({ views }) => views)
-      .filter(({ movement }) => movement.sides.includes(weaker))
-      .sort((a, b) => b.account[weaker].workS - a.account[weaker].workS)[0];
-    if (!candidate) return [];
+      .filter(({ movement, account }) => movement.sides.includes(weaker) && account[weaker].workS > 0)
+      .sort((a, b) => b.account[weaker].workS - a.account[weaker].workS);
     const missingS = method.weakerSideRatio * others - mine;
-    const perSetS = candidate.account[weaker].workS / candidate.block.dose.sets;
-    const sets = Math.max(1, Math.min(20, Math.ceil(missingS / perSetS)));
-    const dose = { ...candidate.block.dose, sets, sides: weaker };
-    const id = freshBlockId(view.sequence, candidate.movement.id);
-    const block = { ...candidate.block, id, dose };
-    const before = view.blocks[candidate.index + 1]?.block.id ?? null;
     const text = `The ${weaker} hand measures weaker and works ${(mine / others).toFixed(2)} × the other; ${method.name} asks ${method.weakerSideRatio} ×.`;
-    const fix = {
-      label: `${sets} more ${sets === 1 ? 'set' : 'sets'} for the ${weaker} hand`,
-      edits: [{ kind: 'add' as const, block, before }],
-    };
-    return [{ blockIds: [candidate.block.id], text, fix }];
+    const edits = () => moreFor(view, weaker, candidates, missingS);
+    const fix = candidates.length > 0 ? { label: `More sets for the ${weaker} hand`, edits } : undefined;
+    return [{ blockIds: ids(candidates.slice(0, 1)), text, fix }];
   },
 };
 

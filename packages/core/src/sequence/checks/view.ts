@@ -14,7 +14,8 @@ import type { Method } from '../../method/method.js';
 import type { Level, Movement, MovementLookup } from '../../movement/movement.js';
 import type { RecordedCaution } from '../../screen/cautions.js';
 import { resolveBlock } from '../check-sequence.js';
-import type { Block, Sequence } from '../sequence.js';
+import { applyEdits, type Edit } from '../edits.js';
+import type { Block, Phase, Sequence } from '../sequence.js';
 
 /** What a sequence is examined for. */
 export interface SessionQuestion {
@@ -116,3 +117,16 @@ export function weakerHand(person: Person): Hand | null {
   if (left.value * USUAL_DIFFERENCE < right.value) return 'left';
   return right.value * USUAL_DIFFERENCE < left.value ? 'right' : null;
 }
+
+/** The blocks that could not be held to their end once edits are made. */
+export function failingAfter(view: SessionView, edits: readonly Edit[]): ReadonlySet<string> {
+  const { courses } = viewOf({ ...view, sequence: applyEdits(view.sequence, edits) });
+  return new Set([...courses.values()].flatMap(({ failure }) => failure?.blockId ?? []));
+}
+
+export const ids = (views: readonly BlockView[]) => views.map(({ block }) => block.id);
+/** Moved by the own muscles alone, or helped. */
+export const isFree = ({ level }: BlockView) => level.loading === 'unloaded' || level.loading === 'assisted';
+const WORK: readonly Phase[] = ['load', 'strength', 'skill'];
+/** What the warm-up prepares for. */
+export const isWork = ({ block }: BlockView) => WORK.includes(block.phase);

@@ -4,6 +4,7 @@ import { CORNERS, type MuscleGroup } from '../../anatomy/motions.js';
 import { accountOf } from '../../account/session-account.js';
 import { compileTimeline } from '../../dose/compile-timeline.js';
 import { effortTimeline, partsOf } from '../../fatigue/effort-timeline.js';
+import { forbidsLoading } from '../../screen/cautions.js';
 import type { Edit } from '../edits.js';
 import { DIGITS } from '../../anatomy/digits.js';
 import { adding, askedOf, choose, type Choice, effortOf } from './choose.js';
@@ -31,13 +32,10 @@ const balance: readonly Check[] = PAIR_NAMES.map((name) => {
       const howMuch = Number.isFinite(times) ? `${times.toFixed(1)} × as much as` : 'alone, without';
       const text = `The ${more} work ${howMuch} the ${less}; this method keeps within ${view.method.balanceBand} : 1.`;
       const doses = heavier === 'first' ? [ratio.first, ratio.second] : [ratio.second, ratio.first];
-      return [
-        {
-          blockIds: [],
-          text,
-          fix: { label: `Add work for the ${less}`, edits: () => evened(view, [more, doses[0]!], [less, doses[1]!]) },
-        },
-      ];
+      // Who may not load is not offered more of it.
+      if (view.athlete?.cautions.some(forbidsLoading)) return [{ blockIds: [], text }];
+      const edits = () => evened(view, [more, doses[0]!], [less, doses[1]!]);
+      return [{ blockIds: [], text, fix: { label: `Add work for the ${less}`, edits } }];
     },
   };
 });
@@ -106,6 +104,8 @@ function dosesOfSet(view: SessionView, { movement, level, dose }: Choice): Parti
 }
 
 const SIDES_BAND = 1.4;
+/** A one-sided block with less than this share of the hand's dose is not what tips the balance. Working value. */
+const WORTH_SHARING = 0.02;
 const balanceSides: Check = {
   id: 'balance-left-right',
   title: 'Left and right out of balance',
@@ -118,9 +118,14 @@ const balanceSides: Check = {
     const heavier = outOfBand(sides, band);
     if (!heavier) return [];
     const hand = heavier === 'first' ? 'left' : 'right';
-    const one = view.blocks.filter(({ block }) => block.dose.sides === hand);
+    const all = Math.max(sides.first, sides.second);
+    const one = view.blocks.filter(
+      ({ block, account }) => block.dose.sides === hand && account[hand].enduranceDose >= WORTH_SHARING * all,
+    );
     const text = `The ${hand} hand does ${heavier === 'first' ? share(sides.first, sides.second) : share(sides.second, sides.first)} of the work of both.`;
-    const edits = one.flatMap(({ block, movement }) => {
+    // Where the method gives the weaker hand more, what is its own stays its own.
+    const meant = view.method.sides === 'weaker first' && view.weaker === hand;
+    const edits = (meant ? [] : one).flatMap(({ block, movement }) => {
       const plan = movement.sides.find((candidate) => candidate !== 'left' && candidate !== 'right');
       return plan ? [{ kind: 'change' as const, blockId: block.id, dose: { ...block.dose, sides: plan } }] : [];
     });
