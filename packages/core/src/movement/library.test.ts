@@ -39,6 +39,13 @@ describe('the shipped library', () => {
     }
   });
 
+  test('what may begin with one hand may begin with the other: the weaker one is not always the left', () => {
+    const oneWay = LIBRARY.filter(
+      ({ sides }) => sides.includes('left-then-right') !== sides.includes('right-then-left'),
+    );
+    expect(oneWay.map(({ id }) => id)).toEqual([]);
+  });
+
   test.each(each)('%s: its ladder rises for every size and sex, by what it says it climbs', (_id, movement) => {
     for (const person of SIZES) {
       const flat = flatSteps(person, movement);

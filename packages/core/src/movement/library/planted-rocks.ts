@@ -174,7 +174,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     trains: ['wrist flexors', 'finger flexors'],
     motions: ['wrist extension', 'supination'],
     equipment: ['mat'],
-    sides: ['together', 'left-then-right'],
+    sides: ['together', 'left-then-right', 'right-then-left'],
     directions: null,
     strokes: ['sit back', 'return'],
     work: ['repetitions', 'breaths', 'time'],

@@ -217,7 +217,7 @@ export const PLANTED_STRENGTH_MORE: readonly Movement[] = [
       motions: ['wrist extension', 'wrist flexion'],
       corners: ['open hand, wrist flexed'],
     },
-    { ...ON_MAT, sides: ['together', 'left-then-right'], strokes: ['press', 'let go'] },
+    { ...ON_MAT, sides: ['together', 'left-then-right', 'right-then-left'], strokes: ['press', 'let go'] },
     [
       level(
         ['light', 'Hips on the heels', 'A few kilograms.'],

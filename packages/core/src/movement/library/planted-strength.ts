@@ -278,7 +278,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     trains: ['wrist extensors', 'finger extensors'],
     motions: ['wrist extension', 'wrist flexion'],
     equipment: ['mat'],
-    sides: ['together', 'left-then-right'],
+    sides: ['together', 'left-then-right', 'right-then-left'],
     directions: null,
     strokes: ['roll down', 'press up'],
     work: ['repetitions'],

@@ -202,9 +202,7 @@ const MIRRORED: Partial<Record<SidePlan, SidePlan>> = {
 function mirror(sequence: Sequence): Sequence {
   const blocks = sequence.blocks.map((block) => {
     const sides = MIRRORED[block.dose.sides] ?? block.dose.sides;
-    // Not every movement is done in either order; in the other order both hands do as much.
-    const allowed = shippedMovement(block.movementId)!.sides.includes(sides);
-    return allowed ? { ...block, dose: { ...block.dose, sides } } : block;
+    return { ...block, dose: { ...block.dose, sides } };
   });
   return { ...sequence, blocks };
 }
