@@ -42,7 +42,7 @@ export default typescript.config(
   {
     // No clock and no chance in the core that is not passed in.
     files: ['packages/core/src/**'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', '**/*.fixture.ts'],
     rules: {
       'no-restricted-properties': [
         'error',

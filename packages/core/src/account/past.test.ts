@@ -6,7 +6,7 @@ import { shippedMovement } from '../movement/library/index.js';
 import { usualWay } from '../movement/movement.js';
 import { REFERENCE_BODIES } from '../posture/body.js';
 import { type Sequence, USUAL_PACING } from '../sequence/sequence.js';
-import { type CarriedOut, dosesWithin, loadTrends, pastSessions, startStates } from './past.js';
+import { type CarriedOut, dosesWithin, loadTrends, ofBothHands, pastSessions, startStates, sumDoses } from './past.js';
 
 const person = referencePerson(REFERENCE_BODIES.male, '2026-06-10');
 const movement = shippedMovement('isometric.flexion')!;
@@ -90,6 +90,7 @@ describe('weeks', () => {
     // Averages that began at nothing 28 days ago have not quite arrived.
     expect(trend.ratio).toBeGreaterThan(1);
     expect(trend.ratio).toBeLessThan(1.2);
+    expect(trend.isWorthALook).toBe(false);
   });
 
   test('a week off lets the ratio fall, a first week lets it rise', () => {
@@ -97,7 +98,27 @@ describe('weeks', () => {
     const first = loadTrends(past(...daily.slice(0, 7)), now).find(({ group }) => group === 'wrist flexors')!;
     expect(off.ratio).toBeLessThan(0.5);
     expect(first.ratio).toBeGreaterThan(1.5);
+    expect([off.isWorthALook, first.isWorthALook]).toEqual([true, true]);
     expect(first.usualWeekDose).toBe(0);
+  });
+
+  test('a ratio moved by one late session alone is not worth a look', () => {
+    // Every third day, the last one just now: the week is as usual, the weighted mean is not.
+    const late = Array.from({ length: 4 }, (_, week) =>
+      new Date(Date.parse(now) - (week * 7 + 0.1) * 86_400_000).toISOString(),
+    );
+    const trend = loadTrends(past(...late), now).find(({ group }) => group === 'wrist flexors')!;
+    expect(trend.ratio).toBeGreaterThan(1.3);
+    expect(trend.weekDose).toBeCloseTo(trend.usualWeekDose, 6);
+    expect(trend.isWorthALook).toBe(false);
+  });
+
+  test('sessions add up group by group, both hands together', () => {
+    const list = past('2026-06-20T12:00:00.000Z', '2026-06-22T12:00:00.000Z');
+    const [first, second] = list.map((session) => ofBothHands(sumDoses([session]), 'wrist flexors'));
+    expect(first).toBeGreaterThan(0);
+    expect(ofBothHands(sumDoses(list), 'wrist flexors')).toBeCloseTo(first! + second!, 9);
+    expect(ofBothHands(sumDoses([]), 'wrist flexors')).toBe(0);
   });
 
   test('days are counted back from the instant, and the future is not', () => {

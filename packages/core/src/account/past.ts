@@ -105,15 +105,27 @@ export function dosesWithin(
   fromDays: number,
   toDays = 0,
 ): Map<SideGroup, number> {
+  return sumDoses(
+    past.filter(({ startedAt }) => {
+      const days = hoursBetween(startedAt, now) / 24;
+      return days >= toDays && days < fromDays;
+    }),
+  );
+}
+
+/** What sessions come to together, group by group and side by side. */
+export function sumDoses(sessions: readonly PastSession[]): Map<SideGroup, number> {
   const sums = new Map<SideGroup, number>();
-  for (const { startedAt, doses } of past) {
-    const days = hoursBetween(startedAt, now) / 24;
-    if (days < toDays || days >= fromDays) continue;
+  for (const { doses } of sessions) {
     for (const [key, dose] of Object.entries(doses) as [SideGroup, number][])
       sums.set(key, (sums.get(key) ?? 0) + dose);
   }
   return sums;
 }
+
+/** A group's dose of both hands. */
+export const ofBothHands = (doses: ReadonlyMap<SideGroup, number>, group: MuscleGroup) =>
+  HANDS.reduce((sum, hand) => sum + (doses.get(`${hand} ${group}`) ?? 0), 0);
 
 export interface LoadTrend {
   readonly group: MuscleGroup;
@@ -125,15 +137,19 @@ export interface LoadTrend {
   readonly long: number;
   /** Short over long: a prompt to look, of contested value; null when there is next to nothing. */
   readonly ratio: number | null;
+  /** Outside 0.8–1.3, and the plain change of the week says so too: when the last session was alone moves the ratio. */
+  readonly isWorthALook: boolean;
 }
 
+const RATIO_BAND = [0.8, 1.3] as const;
+/** A week's plain change below this share is within what weeks differ by. Working value. */
+const PLAIN_CHANGE = 0.2;
 const weightOf = (days: number) => 2 / (days + 1);
 
 /** How the weeks go for each group that was worked in four of them. (Williams et al. 2017, Br J Sports Med 51:209–10, for the weighting.) */
 export function loadTrends(past: readonly PastSession[], now: string): LoadTrend[] {
   return MUSCLE_GROUPS.flatMap((group) => {
-    const both = (doses: ReadonlyMap<SideGroup, number>) =>
-      HANDS.reduce((sum, hand) => sum + (doses.get(`${hand} ${group}`) ?? 0), 0);
+    const both = (doses: ReadonlyMap<SideGroup, number>) => ofBothHands(doses, group);
     let [short, long] = [0, 0];
     for (let day = 28; day >= 1; day--) {
       const dose = both(dosesWithin(past, now, day, day - 1));
@@ -143,6 +159,9 @@ export function loadTrends(past: readonly PastSession[], now: string): LoadTrend
     const weekDose = both(dosesWithin(past, now, 7));
     const usualWeekDose = both(dosesWithin(past, now, 28, 7)) / 3;
     if (weekDose + usualWeekDose === 0) return [];
-    return [{ group, weekDose, usualWeekDose, short, long, ratio: long > 1e-4 ? short / long : null }];
+    const ratio = long > 1e-4 ? short / long : null;
+    const isOut = ratio !== null && (ratio < RATIO_BAND[0] || ratio > RATIO_BAND[1]);
+    const isWorthALook = isOut && Math.abs(weekDose / usualWeekDose - 1) > PLAIN_CHANGE;
+    return [{ group, weekDose, usualWeekDose, short, long, ratio, isWorthALook }];
   });
 }

@@ -1,5 +1,6 @@
 /** The two hands. Left is always named first. */
 export const HANDS = ['left', 'right'] as const;
+export const otherHand = (hand: Hand): Hand => (hand === 'left' ? 'right' : 'left');
 export type Hand = (typeof HANDS)[number];
 
 /** Which hand is working at a moment: one, or both together. */

@@ -1,4 +1,7 @@
 import { format } from 'date-fns';
 
+/** The day of an instant as the coach's device sees it, ISO 8601. */
+export const localDay = (instant: string | Date) => format(new Date(instant), 'yyyy-MM-dd');
+
 /** Today as the coach's device sees it, ISO 8601. */
-export const isoToday = () => format(new Date(), 'yyyy-MM-dd');
+export const isoToday = () => localDay(new Date());

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { MUSCLE_GROUPS } from '../../anatomy/motions.js';
-import { HANDS, type SidePlan } from '../../anatomy/sides.js';
+import { HANDS, otherHand, type SidePlan } from '../../anatomy/sides.js';
 import { EQUIPMENT } from '../../anatomy/support.js';
 import { personOf, referencePerson } from '../../capacity/person.js';
 import type { Dose } from '../../dose/dose.js';
@@ -174,7 +174,7 @@ describe('any sequence, for anybody, by any method', () => {
         const asked = { sequence, person: 0, method: 'daily-range', athlete: null } as const;
         const [plain, mirrored] = [asked, { ...asked, sequence: mirror(sequence) }].map((one) => viewOf(question(one)));
         for (const hand of HANDS) {
-          const opposite = hand === 'left' ? 'right' : 'left';
+          const opposite = otherHand(hand);
           const { workS, repetitions } = plain!.account.hands[hand];
           expect(mirrored!.account.hands[opposite].workS).toBeCloseTo(workS, 6);
           expect(mirrored!.account.hands[opposite].repetitions).toBe(repetitions);

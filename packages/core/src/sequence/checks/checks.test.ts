@@ -1,108 +1,26 @@
 import { describe, expect, test } from '@jest/globals';
-import type { PastSession } from '../../account/past.js';
-import type { Person } from '../../capacity/capacity.js';
-import { personOf, referencePerson } from '../../capacity/person.js';
 import { METHODS } from '../../method/shipped.js';
-import { REFERENCE_BODIES } from '../../posture/body.js';
-import { LIBRARY, shippedMovement } from '../../movement/library/index.js';
-import { findLevel, usualWay } from '../../movement/movement.js';
-import { parseDose } from '../../dose/shorthand.js';
-import { type Block, type Phase, type Sequence, USUAL_PACING } from '../sequence.js';
+import { shippedMovement } from '../../movement/library/index.js';
+import { findLevel } from '../../movement/movement.js';
+import type { Sequence } from '../sequence.js';
 import { applyEdits } from '../edits.js';
 import { checkMutes } from './check-mutes.js';
 import { editsOf } from './finding.js';
-import { CHECKS, findingsOf } from './index.js';
-import { type SessionQuestion, viewOf } from './view.js';
-
-type Line = readonly [phase: Phase, movementId: string, levelId: string, dose?: string];
-const NOW = '2026-06-10T10:00:00.000Z';
-const person = referencePerson(REFERENCE_BODIES['not stated'], '2026-06-10');
-
-const GOOD: readonly Line[] = [
-  ['prepare', 'free.wrist-circles', 'free-fist'],
-  ['prepare', 'free.bending-waves', 'arms-forward'],
-  ['prepare', 'free.forearm-turns', 'bent'],
-  ['prepare', 'free.finger-touches', 'seeing'],
-  ['range', 'stretch.flexors', 'open', '1x20s L,R'],
-  ['range', 'stretch.extensors', 'fist', '1x20s L,R'],
-  ['range', 'rock.palm-fore-aft', 'behind'],
-  ['load', 'rock.back-of-hand', 'both-inward'],
-  ['strength', 'isometric.extension', 'medium'],
-  ['strength', 'isometric.flexion', 'medium'],
-  ['strength', 'grip.ball-squeeze', 'soft'],
-  ['strength', 'isometric.finger-spread', 'gentle'],
-  ['skill', 'bearing.palm-support', 'all-fours'],
-  ['settle', 'settle.long-extensors', 'easy'],
-  ['settle', 'settle.shakes', 'hanging'],
-];
-
-function blockOf([phase, movementId, levelId, text]: Line, index: number): Block {
-  const movement = shippedMovement(movementId)!;
-  const level = findLevel(movement, levelId)!;
-  return {
-    id: `b${index + 1}`,
-    phase,
-    movementId,
-    levelId,
-    dose: text ? parseDose(text, usualWay(movement)) : level.dose,
-  };
-}
-const write = (lines: readonly Line[], more: Partial<Sequence> = {}): Sequence => ({
-  title: 'Test',
-  purpose: '',
-  budgetMin: 30,
-  pacing: USUAL_PACING,
-  blocks: lines.map(blockOf),
-  ...more,
-});
-
-type More = Partial<Omit<SessionQuestion, 'sequence'>>;
-const ask = (sequence: Sequence, more: More = {}): SessionQuestion => ({
-  sequence,
-  lookup: shippedMovement,
-  shelf: LIBRARY,
+import { CHECKS } from './index.js';
+import type { SessionQuestion } from './view.js';
+import {
+  Line,
   person,
-  method: METHODS['daily-range'],
-  athlete: null,
-  past: [],
-  now: NOW,
-  ...more,
-});
-const found = (question: SessionQuestion) => findingsOf(viewOf(question));
-const idsOf = (question: SessionQuestion) => [...new Set(found(question).map(({ check }) => check.id))];
-
-/** The good sequence with lines put in place of one movement, or after it. */
-const instead = (movementId: string, ...lines: Line[]) =>
-  GOOD.flatMap((line) => (line[1] === movementId ? lines : [line]));
-const without = (...movementIds: string[]) => GOOD.filter(([, id]) => !movementIds.includes(id));
-
-const athlete = (
-  caution: string,
-  equipment: readonly string[] = ['mat', 'chair', 'table', 'wall', 'soft ball', 'firm ball', 'bar', 'weight', 'edge'],
-) => ({ cautions: [{ caution }], equipment }) as unknown as NonNullable<SessionQuestion['athlete']>;
-
-const lopsided: Person = personOf(
-  null,
-  [
-    { kind: 'maximum', of: 'grip', hand: 'left', value: 280, onDay: '2026-06-01' },
-    { kind: 'maximum', of: 'grip', hand: 'right', value: 420, onDay: '2026-06-01' },
-  ],
-  '2026-06-10',
-).person;
-
-const hand = { workS: 0, underLoadS: 0, impulseNs: 0, repetitions: 0, carryM: 0 };
-const session = (day: string, more: Partial<PastSession> = {}): PastSession => ({
-  id: day,
-  title: 'Before',
-  startedAt: `${day}T08:00:00.000Z`,
-  endedAt: `${day}T08:20:00.000Z`,
-  doses: {},
-  hands: { left: hand, right: hand },
-  hard: [],
-  movementIds: GOOD.map(([, id]) => id),
-  end: {},
-  ...more,
-});
+  GOOD,
+  write,
+  ask,
+  found,
+  instead,
+  without,
+  athlete,
+  lopsided,
+  session,
+} from './sessions.fixture.js';
 
 /** What each check is shown: one question in which it must speak. The good sequence is where all of them must be silent. */
 const FIRES: Record<string, SessionQuestion> = {
@@ -335,77 +253,5 @@ describe('muting', () => {
 
   test('a check that is not there cannot be muted', () => {
     expect(checkMutes({ ...question.sequence, mutes: [{ check: 'nonsense', reason: 'x' }] })).toHaveLength(1);
-  });
-});
-
-describe('one sequence with everything wrong', () => {
-  const WRONG: readonly Line[] = [
-    ['prepare', 'rock.palm-fore-aft', 'over'],
-    ['prepare', 'free.open-close', 'fast', '1x5s'],
-    ['range', 'stretch.flexors', 'open', '4x40s L'],
-    ['load', 'rock.palm-circles', 'all-fours', '1x3 >'],
-    ['strength', 'strength.palm-lift', 'plank', '3x10 rest5'],
-    ['strength', 'grip.ball-squeeze', 'gripper', '3x10 @90% 8s rest5 R'],
-    ['strength', 'isometric.radial', 'strong', '3x10 @85% 8s rest5 R'],
-    ['strength', 'weight.curl', 'heavy', '3x15 rest5 R'],
-    ['skill', 'bearing.palm-support', 'plank', '2x300s rest10'],
-  ];
-  const past = [
-    session('2026-06-06', { movementIds: [], doses: { 'right wrist flexors': 1 } }),
-    session('2026-06-09', { movementIds: [], hard: ['right wrist flexors'] }),
-    ...['2026-05-16', '2026-05-23', '2026-05-30'].map((day) => session(day, { doses: { 'right wrist flexors': 0.4 } })),
-  ].sort((a, b) => a.startedAt.localeCompare(b.startedAt));
-  const question = ask(write(WRONG, { budgetMin: 5 }), {
-    athlete: {
-      cautions: [{ caution: 'numbness' }, { caution: 'arthritis' }, { caution: 'tendon-pain' }],
-      equipment: ['mat'],
-    },
-    past,
-    person: lopsided,
-  });
-
-  test('at least 25 checks speak at once, stops first', () => {
-    const ids = idsOf(question);
-    expect(ids.length).toBeGreaterThanOrEqual(25);
-    const weights = found(question).map(({ check }) => ['stop', 'mend', 'look'].indexOf(check.severity));
-    expect(weights).toEqual([...weights].sort((a, b) => a - b));
-  });
-
-  test('mending one finding after another comes to an end, with no stop left', () => {
-    let sequence = question.sequence;
-    for (let round = 0; round < 80; round++) {
-      const fix = found({ ...question, sequence }).find((finding) => finding.fix)?.fix;
-      if (!fix) break;
-      sequence = applyEdits(sequence, editsOf(fix));
-    }
-    const left = found({ ...question, sequence });
-    expect(left.filter(({ fix }) => fix)).toEqual([]);
-    expect(left.filter(({ check }) => check.severity === 'stop')).toEqual([]);
-  });
-});
-
-describe('sequences at the edge', () => {
-  test.each<[string, Sequence]>([
-    ['empty', write([])],
-    [
-      'stretches only',
-      write([
-        ['range', 'stretch.flexors', 'open'],
-        ['settle', 'settle.long-flexors', 'easy'],
-      ]),
-    ],
-    [
-      'all left',
-      write([
-        ['load', 'isometric.flexion', 'medium', '3x8 @50% L'],
-        ['load', 'isometric.extension', 'medium', '3x8 @50% L'],
-      ]),
-    ],
-    ['four hours', write([['load', 'bearing.palm-support', 'all-fours', '8x1800s rest30']], { budgetMin: 240 })],
-  ])('%s: answered with finite numbers', (_what, sequence) => {
-    const view = viewOf(ask(sequence));
-    for (const dose of view.account.doses.values()) expect(Number.isFinite(dose)).toBe(true);
-    for (const { lowest } of view.courses.values()) expect(lowest).toBeGreaterThan(0);
-    for (const { text } of findingsOf(view)) expect(text).not.toMatch(/NaN|undefined|Infinity/);
   });
 });

@@ -102,6 +102,16 @@ export function lowering(view: BlockView, effortPercent: number): Fix | undefine
   return can ? changing(`Lower the effort to ${effortPercent} %`, view, dose) : undefined;
 }
 
+/** Gives blocks of one hand alone to both hands, where their movement is done so. */
+export const givenToBoth = (views: readonly BlockView[]): Edit[] =>
+  views.flatMap(({ block: { id, dose }, movement }) => {
+    const sides = bothWays(movement);
+    return sides ? [{ kind: 'change', blockId: id, dose: { ...dose, sides } }] : [];
+  });
+export const bothWays = ({ sides }: Movement) => sides.find((plan) => plan !== 'left' && plan !== 'right');
+
+export const isSameDose = (a: Dose | undefined, b: Dose) => JSON.stringify(a) === JSON.stringify(b);
+
 export const removing = (label: string, views: readonly BlockView[]): Fix => ({
   label,
   edits: views.map(({ block }): Edit => ({ kind: 'remove', blockId: block.id })),
@@ -114,7 +124,7 @@ export function easing(
   holds: (level: Level, demand: Demand, dose: Dose) => boolean,
 ): Fix {
   const at = movement.ladder.findIndex(({ id }) => id === block.levelId);
-  const wasUsual = JSON.stringify(findLevel(movement, block.levelId)?.dose) === JSON.stringify(block.dose);
+  const wasUsual = isSameDose(findLevel(movement, block.levelId)?.dose, block.dose);
   for (const level of movement.ladder.slice(0, at).reverse()) {
     const dose = wasUsual ? level.dose : block.dose;
     const demand = askedOf(view, level, dose);

@@ -44,10 +44,10 @@ const stretchBefore: Check = {
     if (!worst) return [];
     const concerned = before.filter(({ movement }) => movement.trains.includes(worst.group));
     const text = `${Math.round(worst.seconds)} s of stretch for the ${worst.group} before strength; ${STRETCH_BEFORE_MAX_S} s are the most.`;
-    const fix: Fix = {
-      label: `Shorten to ${STRETCH_BEFORE_MAX_S} s together`,
-      edits: shortened(concerned, worst.seconds),
-    };
+    const edits = shortened(concerned, worst.group);
+    const leaves = edits.some(({ kind }) => kind === 'remove');
+    const label = `${leaves ? 'Leave some out' : 'Shorten'}: ${STRETCH_BEFORE_MAX_S} s together`;
+    const fix: Fix = { label, edits };
     return [{ blockIds: concerned.map(({ block }) => block.id), text, fix }];
   },
 };
@@ -62,25 +62,21 @@ const stretchedS = (views: readonly BlockView[], group: MuscleGroup) =>
     ),
   );
 
-/** Every stretch gives the same share; where that would leave some of them too short to matter, the last one goes instead. */
-function shortened(views: readonly BlockView[], seconds: number): Edit[] {
+/** Every stretch gives the same share; where that would leave one of them too short to matter, the last goes instead. */
+function shortened(views: readonly BlockView[], group: MuscleGroup): Edit[] {
+  const seconds = stretchedS(views, group);
+  if (seconds <= STRETCH_BEFORE_MAX_S) return [];
   const share = STRETCH_BEFORE_MAX_S / seconds;
-  const doses = views.map(({ block: { dose } }) => {
+  const less = views.map(({ block: { id, dose }, level: { dosing } }) => {
     const total = dose.sets * amountOf(dose.work) * share;
     const sets = Math.max(1, Math.floor(dose.sets * share));
-    return { ...dose, sets, work: workOf(dose.work.kind, Math.max(1, Math.floor(total / sets))) };
+    const wanted = { ...dose, sets, work: workOf(dose.work.kind, Math.max(1, Math.floor(total / sets))) };
+    return { id, wanted, isTooShort: amountOf(wanted.work) < amountOf(usualDose(wanted, dosing).work) };
   });
-  const last = views.at(-1)!;
-  const tooShort = views.some(
-    ({ level: { dosing } }, index) => amountOf(doses[index]!.work) < amountOf(usualDose(doses[index]!, dosing).work),
-  );
-  if (tooShort && views.length > 1) {
-    const left = views.slice(0, -1);
-    const { left: l, right: r } = last.account;
-    const rest = seconds - Math.max(l.workS, r.workS);
-    return [{ kind: 'remove', blockId: last.block.id }, ...(rest > STRETCH_BEFORE_MAX_S ? shortened(left, rest) : [])];
+  if (views.length > 1 && less.some(({ isTooShort }) => isTooShort)) {
+    return [{ kind: 'remove', blockId: less.at(-1)!.id }, ...shortened(views.slice(0, -1), group)];
   }
-  return views.map(({ block }, index) => ({ kind: 'change', blockId: block.id, dose: doses[index]! }));
+  return less.map(({ id, wanted }) => ({ kind: 'change', blockId: id, dose: wanted }));
 }
 
 /** Less rest than this between hard sets leaves the second one short. Working value. */

@@ -1,6 +1,5 @@
-import { dosesWithin, hoursBetween } from '../../account/past.js';
-import { type MuscleGroup, MUSCLE_GROUPS } from '../../anatomy/motions.js';
-import { HANDS } from '../../anatomy/sides.js';
+import { dosesWithin, hoursBetween, ofBothHands } from '../../account/past.js';
+import { MUSCLE_GROUPS } from '../../anatomy/motions.js';
 import { unusualInDose } from '../../dose/usual-ranges.js';
 import { findLevel } from '../../movement/movement.js';
 import { type Block, PHASES, SEQUENCE_LIMITS } from '../sequence.js';
@@ -200,13 +199,11 @@ const weeklyGrowth: Check = {
   why: 'Tissue follows slowly: too much, too soon is the commonest way into trouble.',
   source: 'plain cap of the method; the ratio of short to long load is contested (Impellizzeri et al. 2020)',
   find: (view) => {
-    const both = (doses: ReadonlyMap<string, number>, group: MuscleGroup) =>
-      HANDS.reduce((sum, hand) => sum + (doses.get(`${hand} ${group}`) ?? 0), 0);
     const week = dosesWithin(view.past, view.now, 6);
     const weeks = dosesWithin(view.past, view.now, 27, 6);
     const worst = MUSCLE_GROUPS.map((group) => {
-      const usual = both(weeks, group) / 3;
-      return { group, usual, now: both(week, group) + both(view.account.doses, group) };
+      const usual = ofBothHands(weeks, group) / 3;
+      return { group, usual, now: ofBothHands(week, group) + ofBothHands(view.account.doses, group) };
     })
       .filter(({ usual, now }) => usual >= WORTH_A_WEEK && now > usual * (1 + view.method.weeklyGrowthPercent / 100))
       .sort((a, b) => b.now / b.usual - a.now / a.usual)[0];

@@ -1,11 +1,9 @@
-import { type Hand, HANDS, type SidePlan } from '../../anatomy/sides.js';
+import { type Hand, HANDS, otherHand, type SidePlan } from '../../anatomy/sides.js';
 import { unusualInDose } from '../../dose/usual-ranges.js';
 import { applyEdits, type Edit, freshBlockId } from '../edits.js';
-import { changing, named } from './choose.js';
+import { bothWays, changing, givenToBoth, isSameDose, named } from './choose.js';
 import { type Check, type Draft, type Fix, PRACTICE } from './finding.js';
 import { type BlockView, failingAfter, ids, type SessionView } from './view.js';
-
-const other = (hand: Hand): Hand => (hand === 'left' ? 'right' : 'left');
 
 /** Blocks of one movement with the seconds of work of each hand. */
 function byMovement({ blocks }: SessionView) {
@@ -20,9 +18,6 @@ function byMovement({ blocks }: SessionView) {
   }));
 }
 
-const bothWays = (view: BlockView): SidePlan | undefined =>
-  view.movement.sides.find((plan) => plan !== 'left' && plan !== 'right');
-
 const sideMissing: Check = {
   id: 'side-missing',
   title: 'Only one hand works',
@@ -31,10 +26,10 @@ const sideMissing: Check = {
   source: PRACTICE,
   find: (view) =>
     byMovement(view).flatMap(({ views, workS }): Draft[] => {
-      const missing = HANDS.find((hand) => workS[hand] === 0 && workS[other(hand)] > 0);
+      const missing = HANDS.find((hand) => workS[hand] === 0 && workS[otherHand(hand)] > 0);
       const first = views[0]!;
       if (!missing) return [];
-      const plan = bothWays(first);
+      const plan = bothWays(first.movement);
       const text = `${first.movement.name}: the ${missing} hand is left out.`;
       const fix = plan && changing(`Add the ${missing} hand`, first, { ...first.block.dose, sides: plan });
       return [{ blockIds: ids(views), text, fix }];
@@ -56,30 +51,23 @@ const sideShort: Check = {
       if (left === 0 || right === 0) return [];
       const [short, ratio] = left < right ? (['left', right / left] as const) : (['right', left / right] as const);
       // What the weaker hand gets more is counted over all strength work, wherever it is added.
-      if (ratio <= SIDE_TOLERANCE || wantsMore(view, other(short))) return [];
-      const most = [...views].sort((a, b) => b.account[other(short)].workS - a.account[other(short)].workS)[0]!;
+      if (ratio <= SIDE_TOLERANCE || wantsMore(view, otherHand(short))) return [];
+      const most = [...views].sort((a, b) => b.account[otherHand(short)].workS - a.account[otherHand(short)].workS)[0]!;
       const alone = views.find(({ block }) => block.dose.sides === short);
-      const text = `${most.movement.name}: ${short} ${Math.round(workS[short])} s, ${other(short)} ${Math.round(workS[other(short)])} s of work.`;
+      const text = `${most.movement.name}: ${short} ${Math.round(workS[short])} s, ${otherHand(short)} ${Math.round(workS[otherHand(short)])} s of work.`;
       // A block of the short hand’s own takes the dose of the longest one; else the other hand shares what it has alone.
       const dose = { ...most.block.dose, sides: short };
       const takes =
-        alone &&
-        unusualInDose(dose, alone.level.dosing).length === 0 &&
-        JSON.stringify(dose) !== JSON.stringify(alone.block.dose);
-      const fix = takes ? changing(`As much for the ${short} hand`, alone, dose) : sharing(views, other(short));
+        alone && unusualInDose(dose, alone.level.dosing).length === 0 && !isSameDose(dose, alone.block.dose);
+      const fix = takes ? changing(`As much for the ${short} hand`, alone, dose) : sharing(views, otherHand(short));
       return [{ blockIds: ids(views), text, fix }];
     }),
 };
 
 /** Blocks of one hand alone are done with both. */
 function sharing(views: readonly BlockView[], hand: Hand): Fix | undefined {
-  const alone = views.filter(({ block, account }) => block.dose.sides === hand && account[hand].workS > 0);
-  const plan = alone[0] && bothWays(alone[0]);
-  if (!plan) return undefined;
-  return {
-    label: `The ${other(hand)} hand too`,
-    edits: alone.map(({ block: { id, dose } }) => ({ kind: 'change', blockId: id, dose: { ...dose, sides: plan } })),
-  };
+  const edits = givenToBoth(views.filter(({ block }) => block.dose.sides === hand));
+  return edits.length > 0 ? { label: `The ${otherHand(hand)} hand too`, edits } : undefined;
 }
 
 const wantsMore = ({ method, weaker }: SessionView, hand: Hand) =>
@@ -121,7 +109,7 @@ const weakerMore: Check = {
     const strength = byMovement(view).filter(({ views }) =>
       views.some(({ level, block }) => level.loading === 'resisted' && block.phase !== 'prepare'),
     );
-    const [mine, others] = [weaker, other(weaker)].map((hand) =>
+    const [mine, others] = [weaker, otherHand(weaker)].map((hand) =>
       strength.reduce((sum, { workS }) => sum + workS[hand], 0),
     ) as [number, number];
     if (others === 0 || mine / others >= method.weakerSideRatio * 0.95) return [];
@@ -151,7 +139,7 @@ const sideOrder: Check = {
   source: 'policy of the method',
   find: ({ blocks, method, weaker }) => {
     if (method.sides !== 'weaker first' || !weaker) return [];
-    const wrong = `${other(weaker)}-then-${weaker}`;
+    const wrong = `${otherHand(weaker)}-then-${weaker}`;
     const concerned = blocks.filter(
       ({ block, movement }) => block.dose.sides === wrong && movement.sides.includes(SWAPPED[block.dose.sides]!),
     );

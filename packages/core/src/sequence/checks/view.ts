@@ -120,7 +120,9 @@ export function weakerHand(person: Person): Hand | null {
 
 /** The blocks that could not be held to their end once edits are made. */
 export function failingAfter(view: SessionView, edits: readonly Edit[]): ReadonlySet<string> {
-  const { courses } = viewOf({ ...view, sequence: applyEdits(view.sequence, edits) });
+  const sequence = applyEdits(view.sequence, edits);
+  const efforts = effortTimeline(view.person, sequence, compileTimeline(sequence, view.lookup), view.lookup);
+  const courses = fatigueCourses(efforts, startStates(view.past, view.now));
   return new Set([...courses.values()].flatMap(({ failure }) => failure?.blockId ?? []));
 }
 

@@ -7,7 +7,7 @@ import { effortTimeline, partsOf } from '../../fatigue/effort-timeline.js';
 import { forbidsLoading } from '../../screen/cautions.js';
 import type { Edit } from '../edits.js';
 import { DIGITS } from '../../anatomy/digits.js';
-import { adding, askedOf, choose, type Choice, effortOf } from './choose.js';
+import { adding, askedOf, choose, type Choice, effortOf, givenToBoth } from './choose.js';
 import { type Check, type Draft, editsOf, PRACTICE } from './finding.js';
 import type { SessionView } from './view.js';
 
@@ -125,10 +125,7 @@ const balanceSides: Check = {
     const text = `The ${hand} hand does ${heavier === 'first' ? share(sides.first, sides.second) : share(sides.second, sides.first)} of the work of both.`;
     // Where the method gives the weaker hand more, what is its own stays its own.
     const meant = view.method.sides === 'weaker first' && view.weaker === hand;
-    const edits = (meant ? [] : one).flatMap(({ block, movement }) => {
-      const plan = movement.sides.find((candidate) => candidate !== 'left' && candidate !== 'right');
-      return plan ? [{ kind: 'change' as const, blockId: block.id, dose: { ...block.dose, sides: plan } }] : [];
-    });
+    const edits = givenToBoth(meant ? [] : one);
     const fix = edits.length ? { label: 'Give both hands the one-sided blocks', edits } : undefined;
     return [{ blockIds: one.map(({ block }) => block.id), text, fix }];
   },

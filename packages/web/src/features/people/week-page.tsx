@@ -27,12 +27,12 @@ import { INPUT } from '../../ui/field.js';
 import { clock, WEEKDAY_NAMES } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
-import { isoToday } from '../../ui/today.js';
+import { isoToday, localDay } from '../../ui/today.js';
 import { blockNames } from '../sequences/block-names.js';
 import { measureIn } from '../sequences/pot-panel.js';
 import { WheelPanel } from '../sequences/wheel-panel.js';
 import { useForWhom } from './use-person.js';
-import { DayDoses, localDay, Trends } from './week-sums.js';
+import { DayDoses, Trends } from './week-sums.js';
 
 /** A week of somebody's sessions as pots side by side, with what it came to for each muscle group. */
 export default function WeekPage() {

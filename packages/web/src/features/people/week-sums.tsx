@@ -1,19 +1,17 @@
-import { dosesWithin, HANDS, loadTrends, MUSCLE_GROUPS, type MuscleGroup, type PastSession } from '@clay-pot/core';
-import { format } from 'date-fns';
+import { dosesWithin, HANDS, loadTrends, MUSCLE_GROUPS, ofBothHands, type PastSession, sumDoses } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { percent, WEEKDAY_NAMES } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
-
-export const localDay = (instant: string) => format(new Date(instant), 'yyyy-MM-dd');
+import { localDay } from '../../ui/today.js';
 
 /** Doses of both hands together, day by day, and what the week comes to. */
 export function DayDoses({ days, within }: { days: readonly string[]; within: readonly PastSession[] }) {
-  const sum = (group: MuscleGroup, sessions: readonly PastSession[]) =>
-    sessions.reduce(
-      (total, { doses }) => HANDS.reduce((both, hand) => both + (doses[`${hand} ${group}`] ?? 0), total),
-      0,
-    );
-  const groups = MUSCLE_GROUPS.filter((group) => sum(group, within) >= NEXT_TO_NOTHING);
+  const week = sumDoses(within);
+  const ofDays = days.map((day) => ({
+    day,
+    doses: sumDoses(within.filter(({ startedAt }) => localDay(startedAt) === day)),
+  }));
+  const groups = MUSCLE_GROUPS.filter((group) => ofBothHands(week, group) >= NEXT_TO_NOTHING);
   return (
     <Part title="Endurance dose, day by day" aside={<span className="text-small text-ink-soft">both hands</span>}>
       <table className="w-full text-small">
@@ -34,30 +32,21 @@ export function DayDoses({ days, within }: { days: readonly string[]; within: re
               <th scope="row" className="py-1 text-left font-normal">
                 {group}
               </th>
-              {days.map((day) => {
-                const dose = sum(
-                  group,
-                  within.filter(({ startedAt }) => localDay(startedAt) === day),
-                );
+              {ofDays.map(({ day, doses }) => {
+                const dose = ofBothHands(doses, group);
                 return (
                   <td key={day} className={`py-1 text-right figures ${dose ? '' : 'text-ash'}`}>
                     {dose ? dose.toFixed(2) : '–'}
                   </td>
                 );
               })}
-              <td className="py-1 text-right font-semibold figures">{sum(group, within).toFixed(2)}</td>
+              <td className="py-1 text-right font-semibold figures">{ofBothHands(week, group).toFixed(2)}</td>
             </tr>
           ))}
         </tbody>
       </table>
     </Part>
   );
-}
-
-/** Outside the band, and the plain change of the week says so too: when the last session was alone moves the ratio. */
-function isWorthALook(ratio: number | null, week: number, usual: number): boolean {
-  if (ratio === null || (ratio <= 1.3 && ratio >= 0.8)) return false;
-  return Math.abs(week / usual - 1) > 0.2;
 }
 
 /** Too small to speak of, in holds to failure. */
@@ -87,7 +76,7 @@ export function Trends({ past }: { past: readonly PastSession[] }) {
           </tr>
         </thead>
         <tbody>
-          {trends.map(({ group, weekDose, usualWeekDose, ratio }) => (
+          {trends.map(({ group, weekDose, usualWeekDose, ratio, isWorthALook }) => (
             <tr key={group} className="border-t border-line">
               <th scope="row" className="py-1 text-left font-normal">
                 {group}
@@ -99,9 +88,7 @@ export function Trends({ past }: { past: readonly PastSession[] }) {
               ))}
               <td className="py-1 text-right figures">{usualWeekDose.toFixed(2)}</td>
               <td className="py-1 text-right figures">{change(weekDose, usualWeekDose)}</td>
-              <td
-                className={`py-1 text-right figures ${isWorthALook(ratio, weekDose, usualWeekDose) ? 'font-bold text-amber' : ''}`}
-              >
+              <td className={`py-1 text-right figures ${isWorthALook ? 'font-bold text-amber' : ''}`}>
                 {ratio?.toFixed(2) ?? '–'}
               </td>
             </tr>

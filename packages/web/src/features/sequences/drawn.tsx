@@ -36,6 +36,7 @@ const Tabs = memo(function Tabs() {
         {TABS.map((name) => (
           <Tab
             key={name}
+            data-tab={name}
             className="px-2 py-0.5 text-small text-ink-soft hover:text-ink data-selected:bg-ink data-selected:font-semibold data-selected:text-white"
           >
             {name}

@@ -4,6 +4,7 @@ import { type Command, useCommands } from '../../app/commands.js';
 import { duplicateBlock, moveBlock, redo, select, stepLevel, undo, useEditor } from '../../store/editor.js';
 import { removeWithUndo } from './block-row.js';
 
+const POT = 'section[aria-label=Pot] svg[role=slider]';
 const GROUP = 'Sequence';
 const BLOCKS = '[id^="block-"]';
 
@@ -75,7 +76,11 @@ export function useEditorCommands(search: RefObject<HTMLInputElement | null>, sa
         keys: 'c',
         label: 'To its coil on the pot',
         group: GROUP,
-        run: () => document.querySelector<SVGElement>('section[aria-label=Pot] svg[role=slider]')?.focus(),
+        run: () => {
+          // The pot may lie under another tab: a press on its own brings it up before the next frame.
+          document.querySelector<HTMLElement>('[data-tab=Pot]:not([aria-selected=true])')?.click();
+          requestAnimationFrame(() => document.querySelector<SVGElement>(POT)?.focus());
+        },
       },
       { keys: 'd', label: 'Duplicate block', group: GROUP, run: () => withSelected(duplicateBlock) },
       { keys: 'Delete', label: 'Remove block', group: GROUP, run: () => withSelected(removeSelected) },
