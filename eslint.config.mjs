@@ -58,5 +58,5 @@ export default typescript.config(
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   { files: ['scripts/**', 'bench/**', 'clay-pot'], rules: { 'no-console': 'off' } },
-  { files: ['packages/core/src/movement/library/**'], rules: { 'max-lines': 'off' } },
+  { files: ['packages/core/src/library/**'], rules: { 'max-lines': 'off' } },
 );

@@ -28,7 +28,7 @@ async function carryOut(athleteId: string, startedAt: string): Promise<void> {
   const id = uuid();
   await coach.ask('PUT', `/sessions/${id}`, { athleteId, sequenceId, plan: PRESS, startedAt });
   const endedAt = new Date(Date.parse(startedAt) + 600_000).toISOString();
-  for (const { blockId, set, side, direction, unit, plannedAmount } of compileTimeline(PRESS, shippedMovement).bouts) {
+  for (const { blockId, set, side, direction, unit, plannedAmount } of compileTimeline(PRESS, shippedMovement).stints) {
     const done = { blockId, movementId: 'isometric.flexion', levelId: 'strong', set, side, direction, unit };
     await coach.ask('PUT', `/sessions/${id}/sets/${uuid()}`, {
       ...done,

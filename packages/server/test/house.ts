@@ -1,7 +1,7 @@
 import { afterAll } from '@jest/globals';
 import type { AthleteInput, MethodInput, MovementInput, Problem } from '@clay-pot/contracts';
-import { type Block, findLevel, METHODS, type Movement, type Sequence, USUAL_PACING } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { type Block, findLevel, type Movement, type Sequence, USUAL_PACING } from '@clay-pot/core';
+import { shippedMovement, METHODS } from '@clay-pot/core/library';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
 import { createConnection } from 'mysql2/promise';
 import { DataSource } from 'typeorm';

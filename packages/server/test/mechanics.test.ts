@@ -73,7 +73,7 @@ describe('POST /mechanics/posture', () => {
     await coach.ask('PUT', `/athletes/${id}`, ATHLETE);
     const reading = { kind: 'maximum', of: 'wrist flexion', hand: 'left', value: 15, onDay: '2026-05-01' };
     await coach.ask('PUT', `/athletes/${id}/readings/${uuid()}`, reading);
-    const range = { kind: 'range with help', of: 'wrist extension', hand: 'left', value: 82, onDay: '2026-05-01' };
+    const range = { kind: 'passive range', of: 'wrist extension', hand: 'left', value: 82, onDay: '2026-05-01' };
     await coach.ask('PUT', `/athletes/${id}/readings/${uuid()}`, range);
     const { body } = await ask('posture', { athleteId: id, posture: { from: 'plank' } });
     expect(body.body).toMatchObject({ statureM: 1.705, massKg: 65.2 });

@@ -1,6 +1,6 @@
+import { METHODS } from '@clay-pot/core/library';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import type { StoredMethod, StoredSequence } from '@clay-pot/contracts';
-import { METHODS } from '@clay-pot/core';
 import { encodeSequence } from '@clay-pot/core/exchange';
 import { v7 as uuid } from 'uuid';
 import { type Browser, House, OWN_METHOD, pointers, SEQUENCE } from './house.js';

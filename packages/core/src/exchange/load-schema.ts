@@ -1,5 +1,5 @@
-import { FACES, POSTURE_LIMITS, SUPPORTS, SURFACES } from '../posture/posture.js';
-import { LOAD_FIELDS, LOAD_KINDS, type LoadField, type LoadKind } from '../movement/load.js';
+import { LOAD_FIELDS, LOAD_KINDS, type LoadField, type LoadKind } from '../model/load.js';
+import { FACES, POSTURE_LIMITS, SUPPORTS, SURFACES } from '../model/posture.js';
 
 const closed = (properties: Record<string, object>, optional: readonly string[] = []) => ({
   type: 'object',

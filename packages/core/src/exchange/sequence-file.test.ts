@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { LIBRARY, shippedMovement } from '../movement/library/index.js';
-import { type Sequence, USUAL_PACING } from '../sequence/sequence.js';
 import { decodeSequence, encodeSequence, FileError, type FileFault } from './sequence-file.js';
+import { LIBRARY, shippedMovement } from '../library/index.js';
+import { type Sequence, USUAL_PACING } from '../model/sequence.js';
 
 const SEQUENCE: Sequence = {
   title: 'Everything once',

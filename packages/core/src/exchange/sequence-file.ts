@@ -1,10 +1,10 @@
 import { Ajv, type ErrorObject } from 'ajv';
-import { findNodeAtLocation, type Node, parseTree, type ParseError, printParseErrorCode } from 'jsonc-parser';
-import type { MovementLookup } from '../movement/movement.js';
-import { checkSequence } from '../sequence/check-sequence.js';
-import { checkMutes } from '../sequence/checks/check-mutes.js';
-import type { Sequence } from '../sequence/sequence.js';
+import { type Node, type ParseError, findNodeAtLocation, parseTree, printParseErrorCode } from 'jsonc-parser';
 import { SEQUENCE_FORMAT, SEQUENCE_FORMAT_VERSION, SEQUENCE_SCHEMA } from './sequence-schema.js';
+import { checkSequence } from '../model/check-sequence.js';
+import type { MovementLookup } from '../model/movement.js';
+import type { Sequence } from '../model/sequence.js';
+import { checkMutes } from '../rules/checks/check-mutes.js';
 
 /** Something wrong in a file: the line a person can go to, the field, and what would be right. */
 export interface FileFault {

@@ -1,6 +1,9 @@
-import { SIDE_PLANS } from '../anatomy/sides.js';
-import { DIRECTION_PLANS, DOSE_LIMITS, type Limit } from '../dose/dose.js';
-import { PHASES, SEQUENCE_LIMITS } from '../sequence/sequence.js';
+import { DOSE_LIMITS } from '../model/dose.js';
+import { SEQUENCE_LIMITS } from '../model/sequence.js';
+import { SIDE_PLANS } from '../vocabulary/hands.js';
+import type { Limit } from '../vocabulary/limit.js';
+import { PHASES } from '../vocabulary/phases.js';
+import { DIRECTION_PLANS } from '../vocabulary/work.js';
 
 /** Identifies the format and its version inside a file. */
 export const SEQUENCE_FORMAT = 'clay-pot/sequence';

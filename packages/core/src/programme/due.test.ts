@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { addDays, dueOn, weekdayOf } from './due.js';
+import { dueOn } from './due.js';
+import { addDays, weekdayOf } from '../vocabulary/days.js';
 
 const assignment = { id: 'g', sequenceId: 's', athleteId: 'a', weekdays: [1, 3, 5], fromDay: '2026-03-01' };
 const session = (day: string) => ({ sequenceId: 's', athleteId: 'a', day });

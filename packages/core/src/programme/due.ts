@@ -1,17 +1,4 @@
-/** ISO weekdays: Monday 1 … Sunday 7. */
-export const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7] as const;
-
-/** ISO weekday of an ISO date. */
-export function weekdayOf(day: string): number {
-  return ((new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7) + 1;
-}
-
-/** The ISO date a number of days later (or earlier, when negative). */
-export function addDays(day: string, days: number): string {
-  const date = new Date(`${day}T00:00:00Z`);
-  date.setUTCDate(date.getUTCDate() + days);
-  return date.toISOString().slice(0, 10);
-}
+import { addDays, weekdayOf } from '../vocabulary/days.js';
 
 /** A sequence given to an athlete on certain weekdays. */
 export interface Assignment {

@@ -10,10 +10,9 @@ import {
   type Ratio,
   type SessionQuestion,
   type SessionView,
-  USUAL_METHOD,
   viewOf,
 } from '@clay-pot/core';
-import { LIBRARY } from '@clay-pot/core/library';
+import { LIBRARY, USUAL_METHOD } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';

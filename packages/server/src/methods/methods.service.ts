@@ -1,5 +1,6 @@
+import { shippedMethod } from '@clay-pot/core/library';
 import type { MethodInput, StoredMethod } from '@clay-pot/contracts';
-import { checkMethod, type Method, type MethodLookup, shippedMethod } from '@clay-pot/core';
+import { checkMethod, type Method, type MethodLookup } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';

@@ -1,5 +1,6 @@
+import { METHODS, shippedMethod, USUAL_METHOD } from '@clay-pot/core/library';
 import type { StoredMethod } from '@clay-pot/contracts';
-import { type Method, METHODS, shippedMethod, USUAL_METHOD } from '@clay-pot/core';
+import { type Method } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';

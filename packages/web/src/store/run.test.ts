@@ -18,7 +18,7 @@ import {
   rate,
   resumeRun,
   setsOfBlock,
-  skipBout,
+  skipStint,
   skipWholeBlock,
   tick,
   timelineOf,
@@ -52,7 +52,7 @@ beforeEach(() => {
 });
 
 describe('a led session', () => {
-  test('records each bout as it ends, alternating hands apart, and asks about each block once it is over', () => {
+  test('records each stint as it ends, alternating hands apart, and asks about each block once it is over', () => {
     tick(24_000);
     expect(run().sets).toHaveLength(0);
     tick(1_000);
@@ -104,10 +104,10 @@ describe('a led session', () => {
     expect(run().sets).toHaveLength(3);
   });
 
-  test('easing takes the current block a level down, begins its bout anew, and is what the next sets say', () => {
+  test('easing takes the current block a level down, begins its stint anew, and is what the next sets say', () => {
     skipWholeBlock();
-    skipBout();
-    skipBout();
+    skipStint();
+    skipStint();
     tick(3_000);
     const before = run().head;
     easeLevel();
@@ -173,7 +173,7 @@ test('every letter keeps the server’s own rules, in an order in which each fin
   correct(run().sets[0]!.id, 12);
   easeLevel();
   tick(40_000);
-  skipBout();
+  skipStint();
   endRun('stopped', 'sharp');
   finishRun('');
   const known = new Set<string>();

@@ -57,10 +57,10 @@ function moveBy(make: (timeline: Timeline, head: Playhead) => Move): void {
   change((run) => {
     const timeline = timelineOf(run.sequence);
     const { head, ended } = make(timeline, run.head);
-    const sets = ended.flatMap(({ bout, done }) =>
+    const sets = ended.flatMap(({ stint, done }) =>
       done.map(({ side, amount }): RecordedSet => {
-        const { blockId, set, direction, unit, plannedAmount } = bout;
-        const { movementId, levelId } = run.sequence.blocks[bout.blockIndex]!;
+        const { blockId, set, direction, unit, plannedAmount } = stint;
+        const { movementId, levelId } = run.sequence.blocks[stint.blockIndex]!;
         const where = { blockId, movementId, levelId, set, side, direction, unit };
         return { id: uuid(), ...where, plannedAmount, doneAmount: amount, endedAt: now(), corrects: null };
       }),
@@ -87,7 +87,7 @@ function blocksToRate(run: Run, timeline: Timeline, head: Playhead, sets: readon
 }
 
 export const tick = (deltaMs: number) => moveBy((timeline, head) => advance(timeline, head, deltaMs));
-export const skipBout = () => moveBy(skip);
+export const skipStint = () => moveBy(skip);
 export const skipWholeBlock = () => moveBy(skipBlock);
 export const goBack = () => change((run) => ({ head: back(timelineOf(run.sequence), run.head) }));
 export const addTime = (seconds: number) =>

@@ -1,6 +1,6 @@
 import {
   addDays,
-  type Bout,
+  type Stint,
   compileTimeline,
   doneOf,
   type Playhead,
@@ -65,15 +65,17 @@ function tellSession(
   const id = random.id(startedAt);
   const flare = course.flareWeeksAgo !== undefined && Math.abs(weeksAgo - course.flareWeeksAgo) < 0.5;
   const endsEarly = flare || (!isLast && random.chance(0.05));
-  const boutsDone = endsEarly ? Math.ceil(timeline.bouts.length * (0.55 + random.next() * 0.3)) : timeline.bouts.length;
-  const reached = timeline.bouts.slice(0, boutsDone);
+  const stintsDone = endsEarly
+    ? Math.ceil(timeline.stints.length * (0.55 + random.next() * 0.3))
+    : timeline.stints.length;
+  const reached = timeline.stints.slice(0, stintsDone);
   const stretch = 1.02 + random.next() * 0.08;
   const instant = (ms: number) => new Date(startedAt.getTime() + Math.round(ms * stretch));
-  for (const bout of reached) {
-    for (const { side, amount } of doneOf(timeline, bout, atEnd(timeline, bout))) {
-      const endedAt = instant(bout.endMs);
-      const { blockId, set, direction, unit, plannedAmount } = bout;
-      const { movementId, levelId } = plan.blocks[bout.blockIndex]!;
+  for (const stint of reached) {
+    for (const { side, amount } of doneOf(timeline, stint, atEnd(timeline, stint))) {
+      const endedAt = instant(stint.endMs);
+      const { blockId, set, direction, unit, plannedAmount } = stint;
+      const { movementId, levelId } = plan.blocks[stint.blockIndex]!;
       const shared = {
         studioId,
         sessionId: id,
@@ -86,11 +88,11 @@ function tellSession(
         unit,
         plannedAmount,
       };
-      const doneAmount = fallShort(amount, side, bout, course, random);
+      const doneAmount = fallShort(amount, side, stint, course, random);
       history.sets.push({ id: random.id(endedAt), ...shared, doneAmount, endedAt, corrects: null });
     }
   }
-  const blocksDone = new Set(reached.map((bout) => bout.blockId));
+  const blocksDone = new Set(reached.map((stint) => stint.blockId));
   for (const [index, block] of plan.blocks.entries()) {
     if (!blocksDone.has(block.id)) continue;
     const loads = ['load', 'strength', 'skill'].includes(block.phase);
@@ -124,14 +126,14 @@ function tellSession(
 }
 
 /** The playhead at a bout's end, so that the full amount comes from the same rule as in a led session. */
-function atEnd(timeline: Timeline, bout: Bout): Playhead {
-  return { event: bout.lastEvent, elapsedMs: timeline.events[bout.lastEvent]!.durationMs, addedMs: 0 };
+function atEnd(timeline: Timeline, stint: Stint): Playhead {
+  return { event: stint.lastEvent, elapsedMs: timeline.events[stint.lastEvent]!.durationMs, addedMs: 0 };
 }
 
 /** Mostly all of it; now and then less, more often so on the weaker side in later sets. */
-function fallShort(amount: number, side: WorkingSide, bout: Bout, course: Course, random: SeededRandom): number {
+function fallShort(amount: number, side: WorkingSide, stint: Stint, course: Course, random: SeededRandom): number {
   const weak = side === course.weakSide;
   if (!random.chance(weak ? 0.35 : 0.04)) return amount;
-  const share = bout.unit === 'seconds' ? 0.2 : 0.15;
+  const share = stint.unit === 'seconds' ? 0.2 : 0.15;
   return Math.max(1, amount - Math.max(1, Math.round(amount * share * (0.5 + random.next()))));
 }

@@ -1,4 +1,5 @@
-import { type Method, METHODS } from '@clay-pot/core';
+import { METHODS } from '@clay-pot/core/library';
+import { type Method } from '@clay-pot/core';
 
 /** The hall's own way in the weeks before the show: loading the floor, but never to the last, and rotated. */
 export const lanternWeeks = (id: string): Method => ({

@@ -88,7 +88,7 @@ function ranges(
     const active = withHelp - random.between(8, 17);
     return [
       { kind: 'active range', of: motion, hand, value: active, onDay },
-      { kind: 'range with help', of: motion, hand, value: withHelp, onDay },
+      { kind: 'passive range', of: motion, hand, value: withHelp, onDay },
     ];
   });
 }

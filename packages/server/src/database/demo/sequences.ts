@@ -1,14 +1,5 @@
-import {
-  type Block,
-  findLevel,
-  type METHODS,
-  parseDose,
-  type Phase,
-  type Sequence,
-  USUAL_PACING,
-  usualWay,
-} from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { type Block, findLevel, parseDose, type Phase, type Sequence, USUAL_PACING, usualWay } from '@clay-pot/core';
+import { shippedMovement, type METHODS } from '@clay-pot/core/library';
 
 /** phase, movement, level, and a dose where it departs from the level's usual one. */
 type Line = readonly [phase: Phase, movementId: string, levelId: string, dose?: string];

@@ -1,3 +1,4 @@
+import { shippedMethod, USUAL_METHOD } from '@clay-pot/core/library';
 import {
   type Method,
   METHOD_LIMITS,
@@ -6,8 +7,6 @@ import {
   POLICIES,
   POLICY_NAMES,
   type PolicyName,
-  shippedMethod,
-  USUAL_METHOD,
 } from '@clay-pot/core';
 import { useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';

@@ -121,7 +121,7 @@ const SHOWN: readonly Action[] = [
   'radial deviation',
   'ulnar deviation',
   'supination',
-  'hand opening',
+  'finger extension',
 ];
 
 function Maxima({ person }: { person: Person }) {
@@ -201,12 +201,12 @@ function valueText({ kind, of, value }: StoredReading): string {
 const KIND_WORDS: Record<ReadingKind, string> = {
   maximum: 'most strength',
   'active range': 'range by its own muscles',
-  'range with help': 'range with help',
+  'passive range': 'passive range',
 };
 
 /** One reading: what, which hand, how much, when. Grip is typed in kilograms, as gauges show it. */
 function AddReading({ athleteId }: { athleteId: string }) {
-  const [kind, setKind] = useState<ReadingKind>('range with help');
+  const [kind, setKind] = useState<ReadingKind>('passive range');
   const [of, setOf] = useState<string>('wrist extension');
   const [hand, setHand] = useState<Hand>('left');
   const [value, setValue] = useState('');

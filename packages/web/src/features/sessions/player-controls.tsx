@@ -1,7 +1,7 @@
 import { neighbourLevel, type TimelineEvent } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { Pause, Play, SkipBack, SkipForward, Volume2, VolumeX } from 'lucide-react';
-import { addTime, easeLevel, endRun, goBack, type Run, setPaused, skipBout } from '../../store/run.js';
+import { addTime, easeLevel, endRun, goBack, type Run, setPaused, skipStint } from '../../store/run.js';
 import { useSound } from './sound.js';
 
 const TOUCH =
@@ -26,7 +26,7 @@ export function Controls({ run, event, onStop }: { run: Run; event: TimelineEven
           {run.paused ? <Play aria-hidden /> : <Pause aria-hidden />}
           {run.paused ? 'Go on' : 'Pause'}
         </button>
-        <button type="button" className={TOUCH} aria-label="Skip" onClick={skipBout}>
+        <button type="button" className={TOUCH} aria-label="Skip" onClick={skipStint}>
           <SkipForward />
         </button>
         <button type="button" className={TOUCH} onClick={() => addTime(10)}>

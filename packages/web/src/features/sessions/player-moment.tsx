@@ -19,7 +19,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
   const movement = knownMovement(block.movementId)!;
   const level = findLevel(movement, block.levelId)!;
   const { part, leftMs } = currentPart(event, run.head);
-  const bout = event.bout === null ? undefined : timeline.bouts[event.bout];
+  const stint = event.stint === null ? undefined : timeline.stints[event.stint];
   const counts = event.kind === 'repetition' || event.kind === 'breath';
   const seconds = Math.ceil(leftMs / 1000);
   return (
@@ -33,15 +33,15 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
       </div>
       <div className="relative mt-3 flex flex-wrap items-end gap-x-8 sm:mt-6">
         <p
-          className={`display leading-[0.82] font-extrabold ${event.bout === null ? 'text-ink-soft' : ''}`}
+          className={`display leading-[0.82] font-extrabold ${event.stint === null ? 'text-ink-soft' : ''}`}
           style={{ fontSize: 'clamp(7rem, min(40vw, 29vh), 18rem)' }}
           data-testid="big-number"
         >
           <Digits text={counts ? String(event.repetition) : longSeconds(leftMs)} />
         </p>
         <div className="pb-2">
-          {counts && bout && (
-            <p className="display text-head text-ink-soft figures sm:text-title">of {bout.plannedAmount}</p>
+          {counts && stint && (
+            <p className="display text-head text-ink-soft figures sm:text-title">of {stint.plannedAmount}</p>
           )}
           <p className="display text-head font-bold first-letter:uppercase sm:text-title" data-testid="what-now">
             {wordsFor(event, level, part.label)}
@@ -56,14 +56,14 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
         />
       </div>
       <p className="mt-3 min-h-6 sm:text-lead">
-        {bout && block.dose.sets > 1 && `Set ${event.set} of ${block.dose.sets}. `}
-        {event.direction && event.bout !== null && `${capital(event.direction)}. `}
-        {event.bout !== null &&
+        {stint && block.dose.sets > 1 && `Set ${event.set} of ${block.dose.sets}. `}
+        {event.direction && event.stint !== null && `${capital(event.direction)}. `}
+        {event.stint !== null &&
           block.dose.effortPercent !== undefined &&
           `${block.dose.effortPercent} % of your most. `}
       </p>
       <div className="mt-1 text-ink-soft sm:text-lead" data-testid="cue">
-        {event.bout === null && !run.toRate.length ? (
+        {event.stint === null && !run.toRate.length ? (
           movement.howTo.map((line) => <p key={line}>{line}</p>)
         ) : (
           <p>{cueFor(movement, cuesFor(movement, level, methodOf(run.sequence.methodId)), event)}</p>
@@ -148,7 +148,7 @@ function wordsFor(event: TimelineEvent, level: Level, partLabel: string): string
 
 /** While getting ready: how to. While working: one thing to watch, changing from set to set. */
 function cueFor(movement: Movement, cues: readonly string[], event: TimelineEvent): string {
-  if (event.bout === null) return movement.howTo[0] ?? '';
+  if (event.stint === null) return movement.howTo[0] ?? '';
   return cues[(event.set + (event.side === 'right' ? 1 : 0)) % cues.length] ?? '';
 }
 

@@ -9,7 +9,7 @@ import {
   goBack,
   type Run,
   setPaused,
-  skipBout,
+  skipStint,
   skipWholeBlock,
   tick,
   timelineOf,
@@ -58,7 +58,7 @@ function Player({ run }: { run: Run }) {
   const commands = useMemo<Command[]>(
     () => [
       { keys: 'Space', label: 'Pause or go on', group: 'Session', run: () => togglePause() },
-      { keys: 'ArrowRight', label: 'Skip ahead', group: 'Session', run: () => skipBout() },
+      { keys: 'ArrowRight', label: 'Skip ahead', group: 'Session', run: () => skipStint() },
       { keys: 'Shift+ArrowRight', label: 'Skip the block', group: 'Session', run: () => skipWholeBlock() },
       { keys: 'ArrowLeft', label: 'Back', group: 'Session', run: () => goBack() },
       { keys: 't', label: 'Ten seconds more', group: 'Session', run: () => addTime(10) },
@@ -72,7 +72,7 @@ function Player({ run }: { run: Run }) {
   useCommands(commands);
   if (!event) return null;
   return (
-    <main className={`flex min-h-dvh flex-col ${WASH[event.bout === null ? 'both' : event.side]}`}>
+    <main className={`flex min-h-dvh flex-col ${WASH[event.stint === null ? 'both' : event.side]}`}>
       <header className="px-4 pt-3 sm:px-8">
         <div className="flex items-baseline justify-between gap-3">
           <h1 className="min-w-0 truncate font-text text-body font-semibold tracking-normal">

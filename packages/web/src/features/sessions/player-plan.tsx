@@ -1,4 +1,4 @@
-import { type Bout, findLevel, printDose, type Timeline, type TimelineEvent } from '@clay-pot/core';
+import { type Stint, findLevel, printDose, type Timeline, type TimelineEvent } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { useEffect, useRef } from 'react';
 import type { Run } from '../../store/run.js';
@@ -7,9 +7,9 @@ import { PlayerPot } from './player-pot.js';
 
 /** What comes next: the next piece of work everywhere, the whole list where there is room. */
 export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
-  // Between bouts the coming one is told in large; what follows is the one after it.
-  const coming = timeline.bouts.find((bout) => bout.lastEvent >= run.head.event);
-  const next = coming && timeline.bouts[coming.index + 1];
+  // Between stints the coming one is told in large; what follows is the one after it.
+  const coming = timeline.stints.find((stint) => stint.lastEvent >= run.head.event);
+  const next = coming && timeline.stints[coming.index + 1];
   const nextBlock = next && run.sequence.blocks[next.blockIndex];
   const nextMovement = nextBlock && knownMovement(nextBlock.movementId);
   const now = useRef<HTMLLIElement>(null);
@@ -69,8 +69,8 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
   );
 }
 
-/** What sets the next bout apart from the one now or coming. */
-function nameOfNext(coming: Bout, next: Bout, movementName: string): string {
+/** What sets the next stint apart from the one now or coming. */
+function nameOfNext(coming: Stint, next: Stint, movementName: string): string {
   if (next.blockId !== coming.blockId) return movementName;
   if (next.set !== coming.set) return `set ${next.set}`;
   return next.side === coming.side ? (next.direction ?? '') : 'other hand';

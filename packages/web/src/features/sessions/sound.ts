@@ -32,8 +32,8 @@ export function useAudibleCues(timeline: Timeline, head: Playhead, paused: boole
   const event = timeline.events[head.event];
   const next = timeline.events[head.event + 1];
   const leftS = event ? Math.ceil((event.durationMs + head.addedMs - head.elapsedMs) / 1000) : 0;
-  const beforeWork = event?.bout === null && next !== undefined && next.bout !== null;
-  const working = event ? event.bout !== null : false;
+  const beforeWork = event?.stint === null && next !== undefined && next.stint !== null;
+  const working = event ? event.stint !== null : false;
   const wasWorking = useRef(working);
   useEffect(() => {
     if (!paused && beforeWork && leftS >= 1 && leftS <= 3) tone(440, 0.12);

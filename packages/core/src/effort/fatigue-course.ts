@@ -1,0 +1,114 @@
+import { capacityLeft, HOLD_TOLERANCE, holdTimeS, RESTED, step, type Units } from './compartments.js';
+import type { EffortSpan, EffortTimeline } from './effort-timeline.js';
+import { enduranceDoseOf, type Rates, ratesOf } from './rates.js';
+import { partsOf, type SideGroup } from '../vocabulary/muscles.js';
+
+/** What is left of a group's capacity at a moment: 1 rested. */
+export interface CapacityPoint {
+  readonly atMs: number;
+  readonly left: number;
+}
+
+/** Where a target cannot be held any longer. */
+export interface Failure {
+  readonly blockId: string;
+  readonly atMs: number;
+  /** How long the work had gone on, and how long it should have. */
+  readonly heldS: number;
+  readonly askedS: number;
+  /** Rest before this work with which it could be held, whole seconds; null when no rest of ten minutes is enough. */
+  readonly restS: number | null;
+}
+
+/** A group on a side over a session. */
+export interface GroupCourse {
+  readonly points: readonly CapacityPoint[];
+  readonly lowest: number;
+  /** The first work that fails; null when all is held. */
+  readonly failure: Failure | null;
+  /** Sum of time over endurance time: 1 is one hold to failure's worth. */
+  readonly enduranceDose: number;
+  readonly underLoadS: number;
+  /** Where it stands at the end: what the next session of the day begins with, after its rest. */
+  readonly end: Units;
+}
+
+/** Every group that works, with its course; groups that rest throughout are not listed. */
+export function fatigueCourses(
+  { spans, durationMs }: EffortTimeline,
+  from: ReadonlyMap<SideGroup, Units> = new Map(),
+): Map<SideGroup, GroupCourse> {
+  return new Map(
+    [...spans].map(([key, list]) => [
+      key,
+      courseOf(ratesOf(partsOf(key).group), list, durationMs, from.get(key) ?? RESTED),
+    ]),
+  );
+}
+
+/** Steps from event to event in closed form: the cost hangs on the number of events, not on their length. */
+function courseOf(rates: Rates, spans: readonly EffortSpan[], durationMs: number, from: Units): GroupCourse {
+  let units = from;
+  let nowMs = 0;
+  let [lowest, dose, loadMs] = [capacityLeft(units), 0, 0];
+  let failure: Failure | null = null;
+  const points: CapacityPoint[] = [{ atMs: 0, left: lowest }];
+  const mark = (atMs: number) => {
+    nowMs = atMs;
+    const left = capacityLeft(units);
+    lowest = Math.min(lowest, left);
+    points.push({ atMs, left });
+  };
+  for (const span of spans) {
+    if (span.startMs > nowMs) {
+      units = step(rates, units, 0, (span.startMs - nowMs) / 1000);
+      mark(span.startMs);
+    }
+    const seconds = (span.endMs - span.startMs) / 1000;
+    const target = Math.min(1, span.effort);
+    const before = units;
+    units = step(rates, units, target, seconds);
+    failure ??= failureOf(rates, before, units, span, seconds);
+    mark(span.endMs);
+    dose += enduranceDoseOf(rates, span.effort, seconds);
+    loadMs += span.endMs - span.startMs;
+  }
+  if (durationMs > nowMs) {
+    units = step(rates, units, 0, (durationMs - nowMs) / 1000);
+    mark(durationMs);
+  }
+  return { points, lowest, failure, enduranceDose: dose, underLoadS: loadMs / 1000, end: units };
+}
+
+const MOST_REST_S = 600;
+
+function failureOf(rates: Rates, before: Units, after: Units, span: EffortSpan, seconds: number): Failure | null {
+  const target = Math.min(1, span.effort);
+  // Fatigue only grows while an effort goes on, so the end of the span tells whether it was held throughout.
+  const isHeld =
+    span.effort <= 1 && after.fatigued < 1 - target + HOLD_TOLERANCE && before.fatigued < 1 - target + HOLD_TOLERANCE;
+  if (isHeld) return null;
+  const heldS = span.effort > 1 ? 0 : (holdTimeS(rates, before, target, seconds) ?? seconds);
+  const { blockId, startMs } = span;
+  return {
+    blockId,
+    atMs: startMs + Math.round(heldS * 1000),
+    heldS,
+    askedS: seconds,
+    restS: restFor(rates, before, span, seconds),
+  };
+}
+
+/** The shortest rest before a piece of work after which it can be held, by halving; rest only ever helps. */
+function restFor(rates: Rates, before: Units, span: EffortSpan, seconds: number): number | null {
+  if (span.effort > 1) return null;
+  const held = (restS: number) => holdTimeS(rates, step(rates, before, 0, restS), span.effort, seconds) === null;
+  if (!held(MOST_REST_S)) return null;
+  let [low, high] = [0, MOST_REST_S];
+  while (high - low > 0.5) {
+    const middle = (low + high) / 2;
+    if (held(middle)) high = middle;
+    else low = middle;
+  }
+  return Math.ceil(high);
+}

@@ -1,0 +1,165 @@
+import { step, type Units } from './compartments.js';
+import { effortTimeline } from './effort-timeline.js';
+import { fatigueCourses } from './fatigue-course.js';
+import { ratesOf } from './rates.js';
+import { accountOf, type HandAccount } from './session-account.js';
+import type { Person } from '../mechanics/capacity.js';
+import type { MovementLookup } from '../model/movement.js';
+import type { Sequence } from '../model/sequence.js';
+import type { DoneSet } from '../model/session.js';
+import { compileTimeline } from '../timeline/compile-timeline.js';
+import { doneTimeline } from '../timeline/done-timeline.js';
+import { hoursBetween } from '../vocabulary/days.js';
+import { HANDS } from '../vocabulary/hands.js';
+import { MUSCLE_GROUPS, type MuscleGroup, partsOf, type SideGroup } from '../vocabulary/muscles.js';
+
+/** From this share of the maximum tendons answer, and need their days (Bohm, Mersmann, Arampatzis 2015). */
+export const HARD_PERCENT = 70;
+/** Groups whose hard work is spaced. */
+export const SPACED_GROUPS: readonly MuscleGroup[] = ['finger flexors', 'wrist flexors'];
+
+/** What a carried-out session came to: small enough to keep many, as plain data. */
+export interface PastSession {
+  readonly id: string;
+  readonly title: string;
+  /** Instants, ISO 8601 in UTC. */
+  readonly startedAt: string;
+  readonly endedAt: string;
+  readonly doses: Partial<Record<SideGroup, number>>;
+  readonly hands: { readonly left: HandAccount; readonly right: HandAccount };
+  /** Groups that worked at or above `HARD_PERCENT`. */
+  readonly hard: readonly SideGroup[];
+  readonly movementIds: readonly string[];
+  /** Where its groups stood at the end. */
+  readonly end: Partial<Record<SideGroup, Units>>;
+}
+
+export interface CarriedOut {
+  readonly id: string;
+  readonly startedAt: string;
+  readonly endedAt: string;
+  readonly plan: Sequence;
+  readonly sets: readonly DoneSet[];
+}
+
+/** Sums up a session by what was done of it. @param before sessions before it: those of the same day leave their fatigue */
+export function pastSession(
+  person: Person,
+  carried: CarriedOut,
+  lookup: MovementLookup,
+  before: readonly PastSession[] = [],
+): PastSession {
+  const { id, startedAt, endedAt, plan, sets } = carried;
+  const timeline = doneTimeline(compileTimeline(plan, lookup), sets);
+  const efforts = effortTimeline(person, plan, timeline, lookup);
+  const courses = fatigueCourses(efforts, startStates(before, startedAt));
+  const { doses, hands, blocks } = accountOf(plan, timeline, efforts, lookup);
+  const worked = blocks.filter(({ left, right }) => left.workS + right.workS > 0).map(({ blockId }) => blockId);
+  return {
+    id,
+    title: plan.title,
+    startedAt,
+    endedAt,
+    doses: Object.fromEntries(doses),
+    hands,
+    hard: [...efforts.spans]
+      .filter(([, spans]) => spans.some(({ effort }) => effort * 100 >= HARD_PERCENT))
+      .map(([key]) => key),
+    movementIds: plan.blocks.filter(({ id: blockId }) => worked.includes(blockId)).map(({ movementId }) => movementId),
+    end: Object.fromEntries([...courses].map(([key, { end }]) => [key, end])),
+  };
+}
+
+/** Sums up sessions in the order in which they were carried out. */
+export function pastSessions(person: Person, all: readonly CarriedOut[], lookup: MovementLookup): PastSession[] {
+  const list: PastSession[] = [];
+  for (const carried of [...all].sort((a, b) => a.startedAt.localeCompare(b.startedAt))) {
+    list.push(pastSession(person, carried, lookup, list));
+  }
+  return list;
+}
+
+/** Fatigue of the model is gone after a night; what a day's sessions leave is carried over. */
+const CARRIED_OVER_H = 24;
+
+/** Where groups stand at an instant, after the last session of the last day and the rest since. */
+export function startStates(past: readonly PastSession[], now: string): Map<SideGroup, Units> {
+  const states = new Map<SideGroup, Units>();
+  for (const session of past) {
+    const hours = hoursBetween(session.endedAt, now);
+    if (hours < 0 || hours > CARRIED_OVER_H) continue;
+    // A later session began where the earlier one had left off, so it says all there is to say of its groups.
+    for (const [key, units] of Object.entries(session.end) as [SideGroup, Units][]) {
+      states.set(key, hours > 0 ? step(ratesOf(partsOf(key).group), units, 0, hours * 3600) : units);
+    }
+  }
+  return states;
+}
+
+/** Doses of both hands' groups over some days before an instant. */
+export function dosesWithin(
+  past: readonly PastSession[],
+  now: string,
+  fromDays: number,
+  toDays = 0,
+): Map<SideGroup, number> {
+  return sumDoses(
+    past.filter(({ startedAt }) => {
+      const days = hoursBetween(startedAt, now) / 24;
+      return days >= toDays && days < fromDays;
+    }),
+  );
+}
+
+/** What sessions come to together, group by group and side by side. */
+export function sumDoses(sessions: readonly PastSession[]): Map<SideGroup, number> {
+  const sums = new Map<SideGroup, number>();
+  for (const { doses } of sessions) {
+    for (const [key, dose] of Object.entries(doses) as [SideGroup, number][])
+      sums.set(key, (sums.get(key) ?? 0) + dose);
+  }
+  return sums;
+}
+
+/** A group's dose of both hands. */
+export const ofBothHands = (doses: ReadonlyMap<SideGroup, number>, group: MuscleGroup) =>
+  HANDS.reduce((sum, hand) => sum + (doses.get(`${hand} ${group}`) ?? 0), 0);
+
+export interface LoadTrend {
+  readonly group: MuscleGroup;
+  /** Sums of both hands over the last seven days, and the mean of the three weeks before. */
+  readonly weekDose: number;
+  readonly usualWeekDose: number;
+  /** Exponentially weighted daily means over 7 and 28 days. */
+  readonly short: number;
+  readonly long: number;
+  /** Short over long: a prompt to look, of contested value; null when there is next to nothing. */
+  readonly ratio: number | null;
+  /** Outside 0.8–1.3, and the plain change of the week says so too: when the last session was alone moves the ratio. */
+  readonly isWorthALook: boolean;
+}
+
+const RATIO_BAND = [0.8, 1.3] as const;
+/** A week's plain change below this share is within what weeks differ by. Working value. */
+const PLAIN_CHANGE = 0.2;
+const weightOf = (days: number) => 2 / (days + 1);
+
+/** How the weeks go for each group that was worked in four of them. (Williams et al. 2017, Br J Sports Med 51:209–10, for the weighting.) */
+export function loadTrends(past: readonly PastSession[], now: string): LoadTrend[] {
+  return MUSCLE_GROUPS.flatMap((group) => {
+    const both = (doses: ReadonlyMap<SideGroup, number>) => ofBothHands(doses, group);
+    let [short, long] = [0, 0];
+    for (let day = 28; day >= 1; day--) {
+      const dose = both(dosesWithin(past, now, day, day - 1));
+      short += weightOf(7) * (dose - short);
+      long += weightOf(28) * (dose - long);
+    }
+    const weekDose = both(dosesWithin(past, now, 7));
+    const usualWeekDose = both(dosesWithin(past, now, 28, 7)) / 3;
+    if (weekDose + usualWeekDose === 0) return [];
+    const ratio = long > 1e-4 ? short / long : null;
+    const isOut = ratio !== null && (ratio < RATIO_BAND[0] || ratio > RATIO_BAND[1]);
+    const isWorthALook = isOut && Math.abs(weekDose / usualWeekDose - 1) > PLAIN_CHANGE;
+    return [{ group, weekDose, usualWeekDose, short, long, ratio, isWorthALook }];
+  });
+}

@@ -1,0 +1,145 @@
+import type { EffortTimeline } from './effort-timeline.js';
+import { enduranceDoseOf, ratesOf } from './rates.js';
+import type { HandDemand } from '../mechanics/demand.js';
+import { carryDistanceM } from '../mechanics/external-load.js';
+import { findLevel, type MovementLookup } from '../model/movement.js';
+import type { Sequence } from '../model/sequence.js';
+import type { Timeline, TimelineEvent } from '../timeline/timeline.js';
+import { type Hand, HANDS } from '../vocabulary/hands.js';
+import { partsOf, type SideGroup } from '../vocabulary/muscles.js';
+
+/** Moving the empty hand is not load: below this share of the maximum, with nothing on the hand, time does not count. Working value. */
+export const LOADED_FROM_PERCENT = 5;
+
+/** What one block comes to on one hand. Loads and efforts are those of its work, not an average with its pauses. */
+export interface BlockHand {
+  readonly workS: number;
+  readonly loadN: number;
+  readonly loadPercentBW: number;
+  /** The hardest muscle group's share of its maximum, percent. */
+  readonly effortPercent: number;
+  /** Largest endurance dose of any of its groups. */
+  readonly enduranceDose: number;
+  readonly repetitions: number;
+}
+export interface BlockAccount {
+  readonly blockId: string;
+  readonly startMs: number;
+  readonly endMs: number;
+  readonly left: BlockHand;
+  readonly right: BlockHand;
+}
+
+/** Sums of a session on one hand. */
+export interface HandAccount {
+  readonly workS: number;
+  /** With weight on the hand, a stretch, or at least a twentieth of some muscle's maximum. */
+  readonly underLoadS: number;
+  /** Weight on the hand times time, N·s; presses against one's own other hand have none. */
+  readonly impulseNs: number;
+  readonly repetitions: number;
+  /** Distance walked with a load in the hand. */
+  readonly carryM: number;
+}
+
+export interface SessionAccount {
+  readonly hands: Readonly<Record<Hand, HandAccount>>;
+  readonly blocks: readonly BlockAccount[];
+  /** Σ time over endurance time, per group and side: 1 is one hold to failure's worth. */
+  readonly doses: ReadonlyMap<SideGroup, number>;
+  /** Seconds in which a group works at all. */
+  readonly groupS: ReadonlyMap<SideGroup, number>;
+}
+
+/** Adds up what a timeline asks of both hands. @param efforts of the same timeline */
+export function accountOf(
+  sequence: Sequence,
+  timeline: Timeline,
+  efforts: EffortTimeline,
+  lookup: MovementLookup,
+): SessionAccount {
+  const { doses, groupS, blockDoses } = groupSums(efforts);
+  const sums = timeline.blocks.map(() => ({ left: { ...NOTHING }, right: { ...NOTHING } }));
+  for (const event of timeline.events) {
+    if (event.stint === null) continue;
+    for (const hand of handsOf(event)) {
+      const sum = sums[event.blockIndex]![hand];
+      sum.workS += event.durationMs / 1000;
+      if (event.kind === 'repetition') sum.repetitions += 1;
+    }
+  }
+  const blocks = timeline.blocks.map(({ blockId, startMs, endMs }, index): BlockAccount => {
+    const demand = efforts.demands[index] ?? null;
+    const of = (hand: Hand): BlockHand => {
+      const { workS, repetitions } = sums[index]![hand];
+      return {
+        workS,
+        repetitions,
+        ...loadOf(demand?.[hand], workS),
+        enduranceDose: blockDoses.get(`${blockId} ${hand}`) ?? 0,
+      };
+    };
+    return { blockId, startMs, endMs, left: of('left'), right: of('right') };
+  });
+  return { hands: { left: handSums('left'), right: handSums('right') }, blocks, doses, groupS };
+
+  function handSums(hand: Hand): HandAccount {
+    const total = { workS: 0, underLoadS: 0, impulseNs: 0, repetitions: 0, carryM: 0 };
+    blocks.forEach((block, index) => {
+      const { workS, loadN, repetitions, effortPercent } = block[hand];
+      const stretched = (efforts.demands[index]?.[hand].stretchNm ?? 0) > 0;
+      total.workS += workS;
+      total.repetitions += repetitions;
+      total.impulseNs += loadN * workS;
+      if (loadN > 0 || stretched || effortPercent >= LOADED_FROM_PERCENT) total.underLoadS += workS;
+      if (isCarried(sequence, index, lookup)) total.carryM += carryDistanceM(workS);
+    });
+    return total;
+  }
+}
+
+const NOTHING = { workS: 0, repetitions: 0 };
+const handsOf = ({ side }: TimelineEvent): readonly Hand[] => (side === 'both' ? HANDS : [side]);
+
+/** A hand that does no work in a block carries nothing in it. */
+function loadOf(demand: HandDemand | undefined, workS: number) {
+  if (!demand || workS === 0) return { loadN: 0, loadPercentBW: 0, effortPercent: 0 };
+  const { loadN, loadPercentBW, effortPercent } = demand;
+  return { loadN, loadPercentBW, effortPercent };
+}
+
+function isCarried(sequence: Sequence, index: number, lookup: MovementLookup): boolean {
+  const block = sequence.blocks[index]!;
+  const movement = lookup(block.movementId);
+  const load = movement && findLevel(movement, block.levelId)?.load;
+  return load?.kind === 'lift' && load.distanceM !== undefined;
+}
+
+function groupSums({ spans }: EffortTimeline) {
+  const doses = new Map<SideGroup, number>();
+  const groupS = new Map<SideGroup, number>();
+  const blockDoses = new Map<string, number>();
+  for (const [key, list] of spans) {
+    const { hand, group } = partsOf(key);
+    const rates = ratesOf(group);
+    const ofBlock = new Map<string, number>();
+    let [dose, seconds] = [0, 0];
+    for (const { blockId, startMs, endMs, effort } of list) {
+      const s = (endMs - startMs) / 1000;
+      const piece = enduranceDoseOf(rates, effort, s);
+      dose += piece;
+      seconds += s;
+      ofBlock.set(blockId, (ofBlock.get(blockId) ?? 0) + piece);
+    }
+    doses.set(key, dose);
+    groupS.set(key, seconds);
+    for (const [blockId, sum] of ofBlock) {
+      const at = `${blockId} ${hand}`;
+      blockDoses.set(at, Math.max(blockDoses.get(at) ?? 0, sum));
+    }
+  }
+  return { doses, groupS, blockDoses };
+}
+
+/** What a block asks at most, of the hands that work in it. */
+export const hardestPercent = ({ left, right }: BlockAccount) => Math.max(left.effortPercent, right.effortPercent);

@@ -1,0 +1,118 @@
+import { type Balance, balanceOf } from './balance.js';
+import { type Coverage, coverageOf, type Visit, visitOf } from './coverage.js';
+import { effortTimeline, type EffortTimeline } from './effort-timeline.js';
+import { fatigueCourses, type GroupCourse } from './fatigue-course.js';
+import { HARD_PERCENT, type PastSession, startStates } from './past.js';
+import { accountOf, type BlockAccount, hardestPercent, type SessionAccount } from './session-account.js';
+import type { Person } from '../mechanics/capacity.js';
+import type { Demand } from '../mechanics/demand.js';
+import { weakerHand } from '../mechanics/weaker-hand.js';
+import type { RecordedCaution } from '../model/athlete.js';
+import { resolveBlock } from '../model/check-sequence.js';
+import { applyEdits, type Edit } from '../model/edits.js';
+import type { Method } from '../model/method.js';
+import type { Level, Movement, MovementLookup } from '../model/movement.js';
+import type { Block, Sequence } from '../model/sequence.js';
+import { compileTimeline } from '../timeline/compile-timeline.js';
+import type { Timeline } from '../timeline/timeline.js';
+import type { Hand } from '../vocabulary/hands.js';
+import type { SideGroup } from '../vocabulary/muscles.js';
+import type { Equipment } from '../vocabulary/places.js';
+
+/** What a sequence is examined for. */
+export interface SessionQuestion {
+  readonly sequence: Sequence;
+  readonly lookup: MovementLookup;
+  /** Movements that a fix may add. */
+  readonly shelf: readonly Movement[];
+  readonly person: Person;
+  readonly method: Method;
+  /** What is on record of an athlete; null for anybody. */
+  readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] } | null;
+  /** Sessions carried out before, oldest first. */
+  readonly past: readonly PastSession[];
+  /** ISO 8601 instant at which the session would begin. */
+  readonly now: string;
+}
+
+/** A block with everything known of it. */
+export interface BlockView {
+  readonly block: Block;
+  readonly index: number;
+  readonly movement: Movement;
+  readonly level: Level;
+  readonly demand: Demand | null;
+  readonly account: BlockAccount;
+  /** The hardest group of the hardest hand. */
+  readonly effortPercent: number;
+  readonly hard: boolean;
+  readonly visit: Visit;
+}
+
+/** A sequence with all that is computed of it: what screens show, checks judge and the API answers. */
+export interface SessionView extends SessionQuestion {
+  readonly timeline: Timeline;
+  readonly efforts: EffortTimeline;
+  readonly courses: ReadonlyMap<SideGroup, GroupCourse>;
+  readonly account: SessionAccount;
+  readonly balance: Balance;
+  readonly coverage: Coverage;
+  readonly blocks: readonly BlockView[];
+  readonly weaker: Hand | null;
+}
+
+/** Computes a session once. @throws SequenceError when the sequence is not sound */
+export function viewOf(
+  question: SessionQuestion,
+  timeline = compileTimeline(question.sequence, question.lookup),
+): SessionView {
+  const { sequence, lookup, person, past, now } = question;
+  const efforts = effortTimeline(person, sequence, timeline, lookup);
+  const courses = fatigueCourses(efforts, startStates(past, now));
+  const account = accountOf(sequence, timeline, efforts, lookup);
+  const blocks = sequence.blocks.map((block, index): BlockView => {
+    const { movement, level } = resolveBlock(block, lookup);
+    const demand = efforts.demands[index] ?? null;
+    const mine = account.blocks[index]!;
+    const effortPercent = hardestPercent(mine);
+    const visit = visitOf(movement, level, demand);
+    return {
+      block,
+      index,
+      movement,
+      level,
+      demand,
+      account: mine,
+      effortPercent,
+      hard: effortPercent >= HARD_PERCENT,
+      visit,
+    };
+  });
+  const work = blocks.map(({ movement, account: { left, right } }) => ({ movement, workS: left.workS + right.workS }));
+  const covered = blocks.map(({ block: { id }, movement, level, demand, visit }) => ({
+    id,
+    movement,
+    level,
+    demand,
+    visit,
+  }));
+  return {
+    ...question,
+    timeline,
+    efforts,
+    courses,
+    account,
+    balance: balanceOf(account.doses, work),
+    coverage: coverageOf(covered, account),
+    blocks,
+    weaker: weakerHand(person),
+  };
+}
+
+/** The blocks that could not be held to their end once edits are made. */
+export function failingAfter(view: SessionView, edits: readonly Edit[]): ReadonlySet<string> {
+  const sequence = applyEdits(view.sequence, edits);
+  const efforts = effortTimeline(view.person, sequence, compileTimeline(sequence, view.lookup), view.lookup);
+  const courses = fatigueCourses(efforts, startStates(view.past, view.now));
+  return new Set([...courses.values()].flatMap(({ failure }) => failure?.blockId ?? []));
+}

@@ -1,0 +1,154 @@
+import { parseDose } from '../model/dose-shorthand.js';
+import type { Dose } from '../model/dose.js';
+import type { Hold, LevelLoad, Stance } from '../model/load.js';
+import type { Level, Movement, MovementCaution } from '../model/movement.js';
+import type { SupportPosture } from '../model/posture.js';
+import { USUAL_POSTURES, type UsualPosture } from '../model/usual-postures.js';
+import type { Action } from '../vocabulary/actions.js';
+import type { CautionId } from '../vocabulary/cautions.js';
+import type { Contact, Facing, Fingers } from '../vocabulary/contacts.js';
+import type { HandShapeName } from '../vocabulary/hand-shapes.js';
+import type { Loading, StretchMotion } from '../vocabulary/motions.js';
+import type { Equipment, Posture } from '../vocabulary/places.js';
+import type { DosingKind } from '../vocabulary/usual-ranges.js';
+
+type LevelText = readonly [id: string, name: string, description: string];
+type LevelPlace = readonly [posture: Posture, contact: Contact, facing: Facing, loading: Loading];
+/** A load, or what it is once the level's dose is known: an effort to press with, a pace to move at. */
+type LoadOf = LevelLoad | ((dose: Dose) => LevelLoad);
+
+/** Writes one rung of a ladder in a line; the dose is written in the shorthand a coach would type. */
+export function level(
+  [id, name, description]: LevelText,
+  [posture, contact, facing, loading]: LevelPlace,
+  load: LoadOf,
+  dosing: DosingKind,
+  shorthand: string,
+  equipment: readonly Equipment[] = [],
+): Level {
+  const dose = parseDose(shorthand);
+  const computed = typeof load === 'function' ? load(dose) : load;
+  return { id, name, description, posture, contact, facing, loading, load: computed, dosing, equipment, dose };
+}
+
+/** A level at which the hand keeps a shape of its own. */
+export const shaped = (shape: HandShapeName, rung: Level): Level => ({ ...rung, shapes: [shape, shape] });
+
+/** What most movements share. */
+const USUAL = {
+  corners: [],
+  equipment: [],
+  sides: ['left-then-right', 'right-then-left', 'left', 'right'],
+  directions: null,
+  strokes: ['out', 'back'],
+  work: ['repetitions', 'time'],
+  timed: 'hold',
+} as const satisfies Partial<Movement>;
+type Shared = keyof typeof USUAL;
+
+/** Writes a movement: what differs from what most of them share. */
+export const movement = (own: Omit<Movement, Shared> & Partial<Pick<Movement, Shared>>): Movement => ({
+  ...USUAL,
+  ...own,
+});
+
+/** Writes a caution with the recorded cautions that it concerns. */
+export function caution(text: string, ...concerns: CautionId[]): MovementCaution {
+  return { text, concerns, avoid: false };
+}
+
+/** Writes a caution for which those concerned leave the movement out. */
+export function avoid(text: string, ...concerns: CautionId[]): MovementCaution {
+  return { text, concerns, avoid: true };
+}
+
+/** The wrist's four directions; fingers, forearm turns and bends, by the actions that move them. */
+export const WRIST: readonly Action[] = ['wrist flexion', 'wrist extension', 'radial deviation', 'ulnar deviation'];
+export const BEND: readonly Action[] = ['wrist flexion', 'wrist extension'];
+export const SIDE: readonly Action[] = ['radial deviation', 'ulnar deviation'];
+export const TURN: readonly Action[] = ['pronation', 'supination'];
+export const FINGERS: readonly Action[] = ['grip', 'finger extension'];
+
+/** The chain is tied by two of these three; a change of one takes the place of another that is named, or of its own. */
+const CHAIN = ['leanDeg', 'hipAngleDeg', 'distanceM'] as const;
+
+/** The body rests on the hands: a named posture, with what differs. */
+export function body(name: UsualPosture, change: Partial<Stance> = {}): LevelLoad {
+  const { contact: _contact, facing: _facing, ...stance }: SupportPosture = USUAL_POSTURES[name];
+  const changed = CHAIN.filter((field) => field in change);
+  const kept = changed.length === 2 ? Object.fromEntries(CHAIN.map((field) => [field, undefined])) : {};
+  const all = Object.entries({ ...stance, ...kept, ...change }).filter(([, value]) => value !== undefined);
+  return { kind: 'body', stance: Object.fromEntries(all) as unknown as Stance };
+}
+
+/** Moving the limb itself; without a pace the dose's tempo sets it. */
+export function move(
+  actions: readonly Action[],
+  reachPercent: number,
+  more: { perMinute?: number; heldKg?: number } = {},
+) {
+  return ({ tempo, holdS = 0 }: Dose): LevelLoad => {
+    const perMinute = more.perMinute ?? (tempo ? 60 / (tempo.outS + holdS + tempo.backS) : 6);
+    return { kind: 'move', actions, reachPercent, perMinute, heldKg: more.heldKg ?? 0 };
+  };
+}
+
+export function stretch(
+  motion: StretchMotion,
+  reachPercent: number,
+  fingers: Fingers = 'relaxed',
+  pushPercent = 0,
+): LevelLoad {
+  return { kind: 'stretch', motion, reachPercent, fingers, pushPercent };
+}
+
+/** Pressing at the effort that the dose names. */
+export function press(action: Action) {
+  return ({ effortPercent }: Dose): LevelLoad => {
+    if (effortPercent === undefined)
+      throw new RangeError('effortPercent: a press needs an effort in its dose, e.g. @40%');
+    return { kind: 'press', action, effortPercent };
+  };
+}
+
+export const resist = (action: Action, forceN: number): LevelLoad => ({ kind: 'resist', action, forceN });
+export const lift = (massKg: number, hold: Hold, distanceM?: number): LevelLoad => ({
+  kind: 'lift',
+  massKg,
+  ...hold,
+  ...(distanceM !== undefined && { distanceM }),
+});
+
+export function weight(
+  action: Action,
+  massKg: number,
+  more: { leverM?: number; angleDeg?: number; handleMm?: number } = {},
+): LevelLoad {
+  return { kind: 'weight', action, massKg, angleDeg: 0, ...more };
+}
+
+export function roller(
+  action: 'wrist flexion' | 'wrist extension',
+  massKg: number,
+  arms: 'in front' | 'resting' = 'resting',
+): LevelLoad {
+  return { kind: 'roller', action, massKg, drumMm: 32, ropeM: 1.1, arms };
+}
+
+export function hang(
+  hold: Hold,
+  feetPercentBW: number,
+  more: { hands?: 1 | 2; addedKg?: number; wristBendDeg?: number } = {},
+): LevelLoad {
+  return { kind: 'hang', feetPercentBW, hands: 2, addedKg: 0, wristBendDeg: 0, ...more, ...hold };
+}
+
+export const rest = (pressN = 0): LevelLoad => ({ kind: 'rest', pressN });
+
+export const bar = (handleMm = 30): Hold => ({ on: 'bar', handleMm });
+export const edge = (edgeMm: number, edgeGrip: 'open hand' | 'half crimp' = 'open hand'): Hold => ({
+  on: 'edge',
+  edgeMm,
+  edgeGrip,
+});
+export const pinch = (pinchMm: number): Hold => ({ on: 'pinch', pinchMm });

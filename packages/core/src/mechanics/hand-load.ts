@@ -1,0 +1,157 @@
+import type { HandGeometry } from './hand-contact.js';
+import { closeChain } from './linkage.js';
+import { centreOfMass, type Joints, type MassPoint, massPoints } from './masses.js';
+import { minus, point, type Point } from './plane.js';
+import { segmentsOf } from './segments.js';
+import { type Body, checkBody } from '../model/body.js';
+import { checkPosture, PostureError, type SupportPosture } from '../model/posture.js';
+import type { MuscleGroup } from '../vocabulary/muscles.js';
+
+/** Standard gravity, m/s². */
+export const GRAVITY = 9.80665;
+
+export interface Force {
+  readonly at: Point;
+  /** Newtons. */
+  readonly force: Point;
+}
+
+/** What one hand bears. */
+export interface HandLoad {
+  readonly loadN: number;
+  readonly loadPercentBW: number;
+  /** Muscle moment at the wrist. */
+  readonly wristMomentNm: number;
+  /** Muscle moment at the knuckles, all fingers of the hand together. */
+  readonly fingerMomentNm: number;
+}
+
+/** What a posture asks of the hands. */
+export interface PostureLoad {
+  /** Both hands (or forearms) together, in percent of body weight. */
+  readonly bothPercentBW: number;
+  readonly left: HandLoad;
+  readonly right: HandLoad;
+  /** On the forearms instead of the hands, both together. */
+  readonly forearmsPercentBW: number;
+  /** Wrist extension (+) or flexion (−), as the posture demands it. */
+  readonly wristExtensionDeg: number;
+  readonly sideTiltDeg: number;
+  readonly copAheadM: number;
+  readonly heldBy: MuscleGroup;
+  readonly pressure: HandGeometry['pressure'];
+  readonly handPitchDeg: number;
+  readonly leanDeg: number;
+  /** Shoulders in front of the wrists. */
+  readonly leanM: number;
+  readonly hipAngleDeg: number;
+  readonly distanceM: number;
+  readonly joints: Joints;
+  readonly forces: readonly Force[];
+  /** Largest imbalance of forces (N) and of moments (N·m) over the whole body: zero but for rounding. */
+  readonly freeBodyResidual: number;
+}
+
+/**
+ * Share of body weight on the hands, and what it asks of the wrists, for a body in a posture.
+ *
+ * A planar, sagittal, rigid-link body at rest. Forces on level ground are vertical, on a wall horizontal: friction that could share
+ * the work is left out. `F_hands · (x_hands − x_support) = Σ m g (x − x_support)`.
+ * @throws BodyError, PostureError naming the field and what would be right.
+ */
+export function handLoad(body: Body, posture: SupportPosture): PostureLoad {
+  checkBody(body);
+  checkPosture(posture);
+  const segments = segmentsOf(body);
+  const { joints, hand, leanDeg, hipAngleDeg, distanceM } = closeChain(segments, posture);
+  const masses = massPoints(segments, posture, joints);
+  const forces = reactions(posture, joints, masses);
+  const hands = forces[0]!.force;
+  const onHands = posture.surface === 'wall' ? -hands.x : hands.y;
+  if (onHands < 0) {
+    throw new PostureError(
+      'distanceM',
+      'The weight stands behind the support: the hands would have to pull. Bring the hands further away.',
+    );
+  }
+  const weight = body.massKg * GRAVITY;
+  const each = (share: number): HandLoad => {
+    const loadN = posture.contact === 'none' ? 0 : onHands * share;
+    return {
+      loadN,
+      loadPercentBW: (100 * loadN) / weight,
+      wristMomentNm: loadN * hand.copAheadM,
+      fingerMomentNm: loadN * hand.beyondKnucklesM,
+    };
+  };
+  const bothPercentBW = (100 * onHands) / weight;
+  return {
+    bothPercentBW,
+    left: each(posture.leftShare),
+    right: each(1 - posture.leftShare),
+    forearmsPercentBW: posture.contact === 'none' ? bothPercentBW : 0,
+    wristExtensionDeg: hand.extensionDeg,
+    sideTiltDeg: hand.sideTiltDeg,
+    copAheadM: hand.copAheadM,
+    heldBy: hand.heldBy,
+    pressure: hand.pressure,
+    handPitchDeg: hand.pitchDeg,
+    leanDeg,
+    leanM: posture.surface === 'wall' ? joints.shoulder.y - joints.wrist.y : joints.shoulder.x - joints.wrist.x,
+    hipAngleDeg,
+    distanceM,
+    joints,
+    forces,
+    freeBodyResidual: residual(forces, masses),
+  };
+}
+
+/** Forces on the body, the hands' first, then the support's. */
+function reactions(posture: SupportPosture, joints: Joints, masses: readonly MassPoint[]): Force[] {
+  const { pressure, contact } = joints;
+  const mass = masses.reduce((sum, { massKg }) => sum + massKg, 0);
+  const centre = centreOfMass(masses);
+  const weight = mass * GRAVITY;
+  if (posture.support === 'none') return [{ at: pressure, force: point(0, weight) }];
+  if (posture.support === 'feet on wall') {
+    // The wall behind pushes along the floor and carries no weight; the floor under the hands takes all of it and pushes back.
+    const push = (weight * (pressure.x - centre.x)) / (contact.y - pressure.y);
+    if (!(push >= 0)) {
+      throw new PostureError(
+        'distanceM',
+        'The weight stands past the hands: the feet would leave the wall. Walk the hands further out or the feet lower.',
+      );
+    }
+    return [
+      { at: pressure, force: point(-push, weight) },
+      { at: contact, force: point(push, 0) },
+    ];
+  }
+  if (posture.surface === 'wall') {
+    const push = (weight * (centre.x - contact.x)) / (pressure.y - contact.y);
+    return [
+      { at: pressure, force: point(-push, 0) },
+      { at: contact, force: point(push, weight) },
+    ];
+  }
+  const onHands = (weight * (centre.x - contact.x)) / (pressure.x - contact.x);
+  return [
+    { at: pressure, force: point(0, onHands) },
+    { at: contact, force: point(0, weight - onHands) },
+  ];
+}
+
+/** Free-body check about a point that the solution did not use: the first mass. */
+function residual(forces: readonly Force[], masses: readonly MassPoint[]): number {
+  const about = masses[0]!.at;
+  let [x, y, moment] = [0, 0, 0];
+  const add = (at: Point, force: Point) => {
+    const arm = minus(at, about);
+    x += force.x;
+    y += force.y;
+    moment += arm.x * force.y - arm.y * force.x;
+  };
+  for (const { at, force } of forces) add(at, force);
+  for (const { massKg, at } of masses) add(at, point(0, -massKg * GRAVITY));
+  return Math.max(Math.abs(x), Math.abs(y), Math.abs(moment));
+}

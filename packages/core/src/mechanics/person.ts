@@ -1,0 +1,42 @@
+import { isRecent, type Measured, type Person } from './capacity.js';
+import { USUAL_AGE } from './norms.js';
+import { type Body, bodyOf, type BodyRecord } from '../model/body.js';
+import { latestReading, type Reading } from '../model/reading.js';
+import type { Action } from '../vocabulary/actions.js';
+import { ageOn } from '../vocabulary/days.js';
+import type { Hand } from '../vocabulary/hands.js';
+import { RANGE_MOTIONS, type RangeMotion } from '../vocabulary/motions.js';
+
+/**
+ * A person as the computations read one, from what is on record. `estimated` names what was not, for screens to say so.
+ * Ranges that were measured longer ago than a maximum would count are left out in the same way.
+ */
+export function personOf(
+  record: (BodyRecord & { readonly birthDate: string | null }) | null,
+  readings: readonly Reading[],
+  today: string,
+): { person: Person; estimated: string[] } {
+  const { body, estimated } = bodyOf(record);
+  const ageYears = record?.birthDate ? ageOn(record.birthDate, today) : null;
+  if (ageYears === null) estimated.push(`age (${USUAL_AGE})`);
+  const measured = readings
+    .filter(({ kind }) => kind === 'maximum')
+    .map(({ of, hand, value, onDay }): Measured => ({ action: of as Action, hand, value, onDay }));
+  return { person: { body, ageYears, measured, rangeDeg: rangesOf(readings, today), today }, estimated };
+}
+
+function rangesOf(readings: readonly Reading[], today: string): NonNullable<Person['rangeDeg']> {
+  const ranges: Record<Hand, Partial<Record<RangeMotion, number>>> = { left: {}, right: {} };
+  for (const hand of ['left', 'right'] as const) {
+    for (const motion of RANGE_MOTIONS) {
+      const last = latestReading(readings, 'passive range', motion, hand);
+      if (last && isRecent(last.onDay, today)) ranges[hand][motion] = last.value;
+    }
+  }
+  return ranges;
+}
+
+/** A person of the reference body of a sex: what is computed for when nobody is chosen. */
+export function referencePerson(body: Body, today: string): Person {
+  return { body, ageYears: null, measured: [], today };
+}

@@ -1,0 +1,24 @@
+import type { LowerLink } from './lower-link.js';
+import { PostureError, type SupportPosture } from '../model/posture.js';
+
+export const cm = (metres: number) => `${Math.round(metres * 100)} cm`;
+
+export const supportName = ({ support }: SupportPosture) => (support === 'knees' ? 'knees' : 'feet');
+
+export function tooFar(posture: SupportPosture, link: LowerLink, nearest: number, also = 'trunk and '): PostureError {
+  const message = `The ${also}${link.called} are too short: the ${supportName(posture)} can be at most ${cm(nearest)} behind the hands.`;
+  return new PostureError('distanceM', message, nearest);
+}
+
+export function tooNear(posture: SupportPosture, link: LowerLink, nearest: number): PostureError {
+  const message = `The ${link.called} and trunk cannot fold that far: the hands must be at least ${cm(nearest)} from the ${supportName(posture)}.`;
+  return new PostureError('distanceM', message, nearest);
+}
+
+export function tooHigh(posture: SupportPosture, link: LowerLink, rise: number, reach: number): PostureError {
+  const raised = rise > 0 ? 'handHeightM' : 'supportHeightM';
+  const nearest = Math.max(0, posture[raised] - (Math.abs(rise) - reach));
+  const what = rise > 0 ? 'the hands' : `the ${supportName(posture)}`;
+  const message = `The trunk and ${link.called} are too short (${cm(reach)}) for this height: lower ${what} to ${cm(nearest)}.`;
+  return new PostureError(raised, message, nearest);
+}

@@ -1,0 +1,70 @@
+import { type SegmentName, SEGMENTS } from './segment-table.js';
+import type { Body } from '../model/body.js';
+
+export interface Segment {
+  readonly massKg: number;
+  readonly lengthM: number;
+  /** Centre of mass, from the proximal end, as a share of the length. */
+  readonly comFraction: number;
+}
+
+/** A body's segments: each limb segment is one of a pair. Lengths in metres. */
+export interface Segments extends Readonly<Record<SegmentName, Segment>> {
+  /** Mid-shoulder to the angle of the jaw, along the trunk. */
+  readonly neckM: number;
+  /** Middle finger, knuckle to tip. */
+  readonly fingerM: number;
+  /** Sole to ankle joint. */
+  readonly ankleHeightM: number;
+  /** Ankle to the ball of the foot, along the sole. */
+  readonly ankleToBallM: number;
+  /** Floor to the knee joint when kneeling. */
+  readonly kneelHeightM: number;
+}
+
+/** Drillis & Contini 1966 (in Winter, Biomechanics and Motor Control of Human Movement): ankle height over stature. */
+const ANKLE_HEIGHT = 0.039;
+/** The ankle stands a quarter along the foot from the heel, the ball at 0.72 of it: working values for a bare foot. */
+const ANKLE_ON_FOOT = 0.25;
+const BALL_ON_FOOT = 0.72;
+/** Half the depth of a knee over stature: working value for kneeling on a mat. */
+const KNEEL_HEIGHT = 0.028;
+
+/** Scales the segment table to a body: lengths by stature, masses by body mass (the printed fractions are rounded; together they are the whole body). */
+export function segmentsOf(body: Body): Segments {
+  const known = SCALED.get(body);
+  if (known) return known;
+  const segments = scaled(body);
+  SCALED.set(body, segments);
+  return segments;
+}
+/** A search tries one body in thousands of postures: its segments are scaled once. */
+const SCALED = new WeakMap<Body, Segments>();
+
+function scaled({ sex, statureM, massKg }: Body): Segments {
+  const table = SEGMENTS[sex];
+  const scale = statureM / table.statureM;
+  const segment = (name: SegmentName): Segment => {
+    const [massFraction, lengthM, comFraction] = table.segments[name];
+    return { massKg: (massFraction / table.massSum) * massKg, lengthM: lengthM * scale, comFraction };
+  };
+  const foot = segment('foot');
+  return {
+    head: segment('head'),
+    trunk: segment('trunk'),
+    upperArm: segment('upperArm'),
+    forearm: segment('forearm'),
+    hand: segment('hand'),
+    thigh: segment('thigh'),
+    shank: segment('shank'),
+    foot,
+    neckM: table.neckM * scale,
+    fingerM: table.fingerM * scale,
+    ankleHeightM: ANKLE_HEIGHT * statureM,
+    ankleToBallM: (BALL_ON_FOOT - ANKLE_ON_FOOT) * foot.lengthM,
+    kneelHeightM: KNEEL_HEIGHT * statureM,
+  };
+}
+
+/** What is held sits in the middle of the palm: share of the hand's length (wrist to middle knuckle) beyond the wrist. Working value. */
+export const PALM_LEVER = 0.75;

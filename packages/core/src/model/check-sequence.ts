@@ -1,0 +1,57 @@
+import { checkDose } from './dose.js';
+import { checkFit, findLevel, type Level, type Movement, type MovementLookup } from './movement.js';
+import { type Block, inPhaseOrder, type Sequence } from './sequence.js';
+import type { Fault } from '../vocabulary/fault.js';
+
+/** Thrown where a sequence must be sound and is not. Carries every fault with its pointer. */
+export class SequenceError extends Error {
+  override readonly name = 'SequenceError';
+  constructor(readonly faults: readonly Fault[]) {
+    super(faults.map((fault) => `${fault.pointer}: ${fault.message}`).join('\n'));
+  }
+}
+
+/** Everything in a sequence that cannot be carried out as written, with pointers into the document. */
+export function checkSequence(sequence: Sequence, lookup: MovementLookup): Fault[] {
+  const faults: Fault[] = [];
+  const seen = new Map<string, number>();
+  sequence.blocks.forEach((block, index) => {
+    const at = `/blocks/${index}`;
+    const twin = seen.get(block.id);
+    if (twin !== undefined) {
+      faults.push({ pointer: `${at}/id`, message: `Block ${twin + 1} has the same id: each block needs its own.` });
+    }
+    seen.set(block.id, index);
+    faults.push(...checkBlock(block, lookup).map((fault) => ({ ...fault, pointer: at + fault.pointer })));
+  });
+  const ordered = inPhaseOrder(sequence.blocks);
+  const stray = sequence.blocks.findIndex((block, index) => block !== ordered[index]);
+  if (stray >= 0) {
+    const message = 'Blocks must stand in the order of the phases: prepare, range, load, strength, skill, settle.';
+    faults.push({ pointer: `/blocks/${stray}/phase`, message });
+  }
+  return faults;
+}
+
+function checkBlock(block: Block, lookup: MovementLookup): Fault[] {
+  const dose = checkDose(block.dose).map((fault) => ({ ...fault, pointer: `/dose${fault.pointer}` }));
+  const movement = lookup(block.movementId);
+  if (!movement) {
+    return [...dose, { pointer: '/movementId', message: `There is no movement “${block.movementId}” in this studio.` }];
+  }
+  const level = findLevel(movement, block.levelId);
+  if (!level) {
+    const known = movement.ladder.map((rung) => rung.id).join(', ');
+    const message = `“${movement.name}” has no level “${block.levelId}”; its levels are ${known}.`;
+    return [...dose, { pointer: '/levelId', message }];
+  }
+  return [...dose, ...checkFit(block.dose, movement)];
+}
+
+/** The movement and level of a block of a sound sequence. @throws SequenceError when they are unknown. */
+export function resolveBlock(block: Block, lookup: MovementLookup): { movement: Movement; level: Level } {
+  const movement = lookup(block.movementId);
+  const level = movement && findLevel(movement, block.levelId);
+  if (!movement || !level) throw new SequenceError(checkBlock(block, lookup));
+  return { movement, level };
+}

@@ -1,0 +1,58 @@
+import type { Dose } from './dose.js';
+import { type Block, inPhaseOrder, type Sequence } from './sequence.js';
+import type { Phase } from '../vocabulary/phases.js';
+
+/** A change of a sequence as plain data: what a fix does, and what a screen can undo. */
+export type Edit =
+  | {
+      readonly kind: 'change';
+      readonly blockId: string;
+      readonly levelId?: string;
+      readonly movementId?: string;
+      readonly dose?: Dose;
+    }
+  /** Into a phase: before another block of it, or to its end. */
+  | { readonly kind: 'move'; readonly blockId: string; readonly phase: Phase; readonly before: string | null }
+  | { readonly kind: 'add'; readonly block: Block; readonly before: string | null }
+  | { readonly kind: 'remove'; readonly blockId: string }
+  | { readonly kind: 'budget'; readonly budgetMin: number };
+
+/** Carries out edits in their order; an edit of a block that is not there does nothing. */
+export function applyEdits(sequence: Sequence, edits: readonly Edit[]): Sequence {
+  return edits.reduce(applyEdit, sequence);
+}
+
+function applyEdit(sequence: Sequence, edit: Edit): Sequence {
+  const { blocks } = sequence;
+  switch (edit.kind) {
+    case 'budget':
+      return { ...sequence, budgetMin: edit.budgetMin };
+    case 'remove':
+      return { ...sequence, blocks: blocks.filter(({ id }) => id !== edit.blockId) };
+    case 'add':
+      return { ...sequence, blocks: inserted(blocks, edit.block, edit.before) };
+    case 'move': {
+      const block = blocks.find(({ id }) => id === edit.blockId);
+      if (!block) return sequence;
+      const rest = blocks.filter(({ id }) => id !== edit.blockId);
+      return { ...sequence, blocks: inserted(rest, { ...block, phase: edit.phase }, edit.before) };
+    }
+    case 'change': {
+      const { blockId, kind: _kind, ...change } = edit;
+      return { ...sequence, blocks: blocks.map((block) => (block.id === blockId ? { ...block, ...change } : block)) };
+    }
+  }
+}
+
+function inserted(blocks: readonly Block[], block: Block, before: string | null): Block[] {
+  const at = blocks.findIndex(({ id }) => id === before);
+  return inPhaseOrder(blocks.toSpliced(at < 0 ? blocks.length : at, 0, block));
+}
+
+/** An id that no block of the sequence has: made from the movement, so that the same fix always writes the same document. */
+export function freshBlockId(sequence: Sequence, movementId: string): string {
+  const taken = new Set(sequence.blocks.map(({ id }) => id));
+  let number = 1;
+  while (taken.has(`${movementId}-${number}`)) number++;
+  return `${movementId}-${number}`;
+}

@@ -1,0 +1,126 @@
+import type { HandShapeName } from '../vocabulary/hand-shapes.js';
+import { type Point, RAD } from '../mechanics/plane.js';
+
+/** Bends of a finger's three joints in degrees, knuckle first, and how far the fingers fan out. */
+export interface HandShape {
+  readonly knuckleDeg: number;
+  readonly middleDeg: number;
+  readonly endDeg: number;
+  /** Between neighbours. */
+  readonly spreadDeg: number;
+  /** Thumb: 0 along the palm's edge, 1 wide, −1 across the palm. */
+  readonly thumb: number;
+}
+
+/** Shapes that movements go through. */
+export const HAND_SHAPES = {
+  open: { knuckleDeg: 4, middleDeg: 6, endDeg: 3, spreadDeg: 5, thumb: 0.5 },
+  spread: { knuckleDeg: 0, middleDeg: 0, endDeg: 0, spreadDeg: 16, thumb: 1 },
+  together: { knuckleDeg: 4, middleDeg: 4, endDeg: 2, spreadDeg: 0, thumb: 0 },
+  relaxed: { knuckleDeg: 25, middleDeg: 30, endDeg: 15, spreadDeg: 3, thumb: 0.2 },
+  fist: { knuckleDeg: 85, middleDeg: 100, endDeg: 65, spreadDeg: 0, thumb: -1 },
+  hook: { knuckleDeg: 2, middleDeg: 95, endDeg: 60, spreadDeg: 1, thumb: 0.1 },
+  tabletop: { knuckleDeg: 85, middleDeg: 4, endDeg: 2, spreadDeg: 1, thumb: 0.1 },
+  'flat fist': { knuckleDeg: 85, middleDeg: 100, endDeg: 5, spreadDeg: 0, thumb: 0 },
+  'around a ball': { knuckleDeg: 38, middleDeg: 42, endDeg: 22, spreadDeg: 7, thumb: 0.8 },
+  'around a bar': { knuckleDeg: 62, middleDeg: 80, endDeg: 48, spreadDeg: 0, thumb: -0.6 },
+  'on an edge': { knuckleDeg: 12, middleDeg: 62, endDeg: 20, spreadDeg: 1, thumb: 0 },
+  pinch: { knuckleDeg: 62, middleDeg: 12, endDeg: 6, spreadDeg: 2, thumb: -0.9 },
+  dome: { knuckleDeg: 42, middleDeg: 30, endDeg: 12, spreadDeg: 12, thumb: 0.9 },
+} as const satisfies Record<HandShapeName, HandShape>;
+
+/** Between two shapes. */
+export function betweenShapes(a: HandShape, b: HandShape, share: number): HandShape {
+  const mix = (x: number, y: number) => x + (y - x) * share;
+  return {
+    knuckleDeg: mix(a.knuckleDeg, b.knuckleDeg),
+    middleDeg: mix(a.middleDeg, b.middleDeg),
+    endDeg: mix(a.endDeg, b.endDeg),
+    spreadDeg: mix(a.spreadDeg, b.spreadDeg),
+    thumb: mix(a.thumb, b.thumb),
+  };
+}
+
+/** The three bones of a finger, as shares of its length from knuckle to tip (Buryanov, Kotiuk 2010, Int J Morphol 28:755–8, rounded). */
+const BONES = [0.46, 0.3, 0.24] as const;
+
+/** Knuckle, joints and tip of a finger in side view. Bending turns it by `sense` (−1 bends clockwise). */
+export function fingerLine(
+  knuckle: Point,
+  palmRad: number,
+  lengthM: number,
+  { knuckleDeg, middleDeg, endDeg }: HandShape,
+  sense: 1 | -1,
+): Point[] {
+  const line = [knuckle];
+  let at = knuckle;
+  let heading = palmRad;
+  [knuckleDeg, middleDeg, endDeg].forEach((deg, bone) => {
+    heading += sense * deg * RAD;
+    const length = lengthM * BONES[bone]!;
+    at = { x: at.x + Math.cos(heading) * length, y: at.y + Math.sin(heading) * length };
+    line.push(at);
+  });
+  return line;
+}
+
+/** A finger seen on the palm's own plane. Lengths over the hand's length (wrist to middle knuckle); x toward the little finger. */
+export interface TopFinger {
+  readonly name: 'thumb' | 'index' | 'middle' | 'ring' | 'little';
+  readonly base: Point;
+  readonly tip: Point;
+  readonly joint: Point;
+  readonly width: number;
+}
+
+const FINGERS = [
+  ['index', -0.36, 0.97, 1.05, 0.2],
+  ['middle', -0.11, 1, 1.18, 0.21],
+  ['ring', 0.13, 0.95, 1.09, 0.2],
+  ['little', 0.35, 0.84, 0.84, 0.17],
+] as const;
+
+/** The five fingers of a hand laid flat: bent joints shorten what is seen, spreading fans it. */
+export function topFingers(shape: HandShape): TopFinger[] {
+  const seen = (deg: number) => Math.max(0.06, Math.cos(Math.min(deg, 110) * RAD));
+  const first = seen(shape.knuckleDeg);
+  const rest = Math.max(0.02, Math.cos(Math.min(shape.knuckleDeg + shape.middleDeg, 175) * RAD));
+  const fingers = FINGERS.map(([name, x, y, length, width], index): TopFinger => {
+    const fan = (index - 1) * shape.spreadDeg * RAD + (index - 1.3) * 0.05;
+    const at = (metres: number): Point => ({ x: x + Math.sin(fan) * metres, y: y + Math.cos(fan) * metres });
+    const joint = at(length * BONES[0] * first);
+    const tip = at(length * (BONES[0] * first + (BONES[1] + BONES[2]) * Math.max(0, rest)));
+    return { name, base: { x, y }, joint, tip, width };
+  });
+  const fan = (-22 - shape.thumb * 34) * RAD;
+  const base = { x: -0.36, y: 0.3 };
+  const out = (metres: number, from: Point, angle: number): Point => ({
+    x: from.x + Math.sin(angle) * metres,
+    y: from.y + Math.cos(angle) * metres,
+  });
+  const joint = out(0.5, base, fan);
+  const tip = out(0.48, joint, fan + (shape.thumb < 0 ? 1.1 * -shape.thumb : 0.12));
+  return [{ name: 'thumb', base, joint, tip, width: 0.24 }, ...fingers];
+}
+
+/** Outline of the palm in the same measure, from the wrist's thumb side around. */
+export const PALM: readonly Point[] = [
+  { x: -0.25, y: -0.12 },
+  { x: -0.42, y: 0.12 },
+  { x: -0.5, y: 0.36 },
+  { x: -0.48, y: 0.66 },
+  { x: -0.47, y: 0.96 },
+  { x: -0.2, y: 1.06 },
+  { x: 0.06, y: 1.05 },
+  { x: 0.28, y: 0.98 },
+  { x: 0.45, y: 0.86 },
+  { x: 0.46, y: 0.55 },
+  { x: 0.42, y: 0.2 },
+  { x: 0.27, y: -0.12 },
+];
+/** Where a flat hand bears: heel, knuckle line, pads are at the fingers' tips. */
+export const HEEL_MARKS: readonly Point[] = [
+  { x: -0.24, y: 0.2 },
+  { x: 0.24, y: 0.18 },
+];
+export const KNUCKLE_MARKS: readonly Point[] = FINGERS.map(([, x, y]) => ({ x, y: y - 0.05 }));

@@ -1,0 +1,55 @@
+import type { BlockView, SessionView } from '../../effort/session-view.js';
+import { ids, isWork } from './block-views.js';
+import { adding, choose } from './choose.js';
+import { type Check, type Observation, PRACTICE } from './finding.js';
+import { ANSWERED_PERCENT, groupEffort, STRENGTHENED_PERCENT, stretches } from './strengthened.js';
+import { type MuscleGroup, oppositeGroup } from '../../vocabulary/muscles.js';
+
+/** Groups that are worked against resistance and get neither a stretch nor their opposite's work. */
+function unanswered(
+  view: SessionView,
+  groups: readonly MuscleGroup[],
+  counts: (block: BlockView) => boolean,
+): Observation[] {
+  return groups.flatMap((group): Observation[] => {
+    const opposite = oppositeGroup(group)!;
+    const worked = view.blocks.filter(
+      (block) => isWork(block) && counts(block) && groupEffort(view, block.block.id, group) >= STRENGTHENED_PERCENT,
+    );
+    const first = worked[0];
+    if (!first) return [];
+    const isAnswered = view.blocks.some(
+      (block) =>
+        (block.level.loading !== 'unloaded' && groupEffort(view, block.block.id, opposite) >= ANSWERED_PERCENT) ||
+        (block.index > first.index && stretches(block, group)),
+    );
+    if (isAnswered) return [];
+    const stretch = choose(
+      view,
+      (movement, level) => level.load.kind === 'stretch' && movement.trains.includes(group),
+      STRETCH_OF[group],
+    );
+    const text = `${first.movement.name}: the ${group} are strengthened; they are not stretched afterwards, and the ${opposite} do not work.`;
+    return [{ blockIds: ids(worked), text, fix: adding(view, 'settle', stretch) }];
+  });
+}
+const STRETCH_OF: Partial<Record<MuscleGroup, readonly string[]>> = {
+  'wrist flexors': ['settle.long-flexors'],
+  'wrist extensors': ['settle.long-extensors'],
+  pronators: ['stretch.palm-up-turn'],
+  supinators: ['stretch.palm-down-turn'],
+};
+
+export const antagonistUnanswered: Check = {
+  id: 'antagonist-unanswered',
+  title: 'A strengthened muscle without an answer',
+  severity: 'mend',
+  why: 'A strengthened muscle is then stretched, or its opposite worked.',
+  source: PRACTICE,
+  find: (view) =>
+    unanswered(
+      view,
+      ['wrist flexors', 'wrist extensors', 'radial deviators', 'ulnar deviators', 'pronators', 'supinators'],
+      ({ level }) => level.loading === 'resisted',
+    ),
+};

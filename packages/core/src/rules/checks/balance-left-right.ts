@@ -1,0 +1,31 @@
+import { outOfBand, SIDES_BAND } from '../../effort/balance.js';
+import { givenToBoth } from './choose.js';
+import type { Check } from './finding.js';
+
+/** A one-sided block with less than this share of the hand's dose is not what tips the balance. Working value. */
+const WORTH_SHARING = 0.02;
+export const balanceLeftRight: Check = {
+  id: 'balance-left-right',
+  title: 'Left and right out of balance',
+  severity: 'look',
+  why: 'The strong hand does the work of both unless somebody counts.',
+  source: 'endurance doses; working value',
+  find: (view) => {
+    const { sides } = view.balance;
+    const band = SIDES_BAND * (view.method.sides === 'weaker first' ? view.method.weakerSideRatio : 1);
+    const heavier = outOfBand(sides, band);
+    if (!heavier) return [];
+    const hand = heavier === 'first' ? 'left' : 'right';
+    const all = Math.max(sides.first, sides.second);
+    const one = view.blocks.filter(
+      ({ block, account }) => block.dose.sides === hand && account[hand].enduranceDose >= WORTH_SHARING * all,
+    );
+    const text = `The ${hand} hand does ${heavier === 'first' ? share(sides.first, sides.second) : share(sides.second, sides.first)} of the work of both.`;
+    // Where the method gives the weaker hand more, what is its own stays its own.
+    const meant = view.method.sides === 'weaker first' && view.weaker === hand;
+    const edits = givenToBoth(meant ? [] : one);
+    const fix = edits.length ? { label: 'Give both hands the one-sided blocks', edits } : undefined;
+    return [{ blockIds: one.map(({ block }) => block.id), text, fix }];
+  },
+};
+const share = (more: number, less: number) => `${Math.round((100 * more) / (more + less))} %`;

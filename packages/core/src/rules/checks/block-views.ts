@@ -1,0 +1,9 @@
+import type { BlockView } from '../../effort/session-view.js';
+import type { Phase } from '../../vocabulary/phases.js';
+
+export const ids = (views: readonly BlockView[]) => views.map(({ block }) => block.id);
+/** Moved by the own muscles alone, or helped. */
+export const isFree = ({ level }: BlockView) => level.loading === 'unloaded' || level.loading === 'assisted';
+const WORK: readonly Phase[] = ['load', 'strength', 'skill'];
+/** What the warm-up prepares for. */
+export const isWork = ({ block }: BlockView) => WORK.includes(block.phase);

@@ -1,0 +1,27 @@
+import { ids, isFree } from './block-views.js';
+import { type Check, PRACTICE } from './finding.js';
+import { bearsBody, inWarmUp } from './warm-up.js';
+
+export const bodyWeightEarly: Check = {
+  id: 'body-weight-early',
+  title: 'Body weight early in the warm-up',
+  severity: 'mend',
+  why: 'Body weight comes last in a warm-up, when free motion and stretches are done.',
+  source: PRACTICE,
+  find: ({ blocks }) => {
+    // A shake that lets go after hard work is not the free part of a warm-up.
+    const lastFree = blocks.findLastIndex(
+      (block) => inWarmUp(block) && isFree(block) && block.movement.family !== 'settle',
+    );
+    const early = blocks.filter((block) => inWarmUp(block) && bearsBody(block) && block.index < lastFree);
+    if (early.length === 0) return [];
+    const edits = early.map(({ block }) => ({
+      kind: 'move' as const,
+      blockId: block.id,
+      phase: 'range' as const,
+      before: null,
+    }));
+    const text = `${early[0]!.movement.name}: body weight on the hands before the free part of the warm-up is over.`;
+    return [{ blockIds: ids(early), text, fix: { label: 'Move it to the end of the warm-up', edits } }];
+  },
+};

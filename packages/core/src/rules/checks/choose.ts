@@ -1,0 +1,145 @@
+import type { BlockView, SessionView } from '../../effort/session-view.js';
+import { rangeVerdict } from '../../mechanics/capacity.js';
+import { asDosed, type Demand, demandOf } from '../../mechanics/demand.js';
+import { BodyError } from '../../model/body.js';
+import type { Dose } from '../../model/dose.js';
+import { type Edit, freshBlockId } from '../../model/edits.js';
+import { equipmentFor, findLevel, type Level, type Movement } from '../../model/movement.js';
+import { PostureError } from '../../model/posture.js';
+import type { Block } from '../../model/sequence.js';
+import { brokenLimit } from '../caution-limits.js';
+import type { Fix } from './finding.js';
+import { concernsOf } from '../clearance.js';
+import { doseFor } from '../method-dose.js';
+import { unusualInDose } from '../usual-dose.js';
+import type { Phase } from '../../vocabulary/phases.js';
+import type { Equipment } from '../../vocabulary/places.js';
+
+/** Found in any room: what a fix may add when nobody said which things there are. */
+const ANYWHERE: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'];
+
+export const missingFor = ({ athlete }: SessionView, movement: Movement, level: Level): Equipment[] =>
+  athlete ? equipmentFor(movement, level).filter((thing) => !athlete.equipment.includes(thing)) : [];
+
+/** What a level would ask as dosed; null where this body cannot take it. */
+export function askedOf(view: SessionView, level: Level, dose: Dose): Demand | null {
+  try {
+    return demandOf(view.person, asDosed(level, dose));
+  } catch (error) {
+    if (error instanceof PostureError || error instanceof BodyError) return null;
+    throw error;
+  }
+}
+
+export const effortOf = (demand: Demand) => Math.max(demand.left.effortPercent, demand.right.effortPercent);
+
+export const isPastRange = (demand: Demand) =>
+  [demand.left.angle, demand.right.angle].some((angle) => angle && rangeVerdict(angle.deg, angle.rangeDeg) === 'past');
+
+/** Whether a level may be proposed to this person at all: things at hand, nothing against it, range and strength enough. */
+export function isOpen(view: SessionView, movement: Movement, level: Level, dose: Dose): boolean {
+  const things = equipmentFor(movement, level);
+  const reachable = view.athlete
+    ? missingFor(view, movement, level).length === 0
+    : things.every((thing) => ANYWHERE.includes(thing));
+  if (!reachable || unusualInDose(dose, level.dosing).length > 0) return false;
+  const cautions = view.athlete?.cautions ?? [];
+  const concerns = concernsOf(movement, level, cautions);
+  if (concerns.stops.length || concerns.avoid.length) return false;
+  const demand = askedOf(view, level, dose);
+  if (!demand || isPastRange(demand)) return false;
+  const effort = effortOf(demand);
+  if (cautions.some(({ caution }) => brokenLimit(caution, level, dose, effort))) return false;
+  return effort <= Math.min(100, view.method.effortCeilingPercent);
+}
+
+export interface Choice {
+  readonly movement: Movement;
+  readonly level: Level;
+  readonly dose: Dose;
+}
+
+/** The first level on the shelf that is wanted and open, in the shelf's teaching order; movements named first are looked at first. */
+export function choose(
+  view: SessionView,
+  wanted: (movement: Movement, level: Level) => boolean,
+  preferred: readonly string[] = [],
+): Choice | undefined {
+  const first = preferred.flatMap((id) => view.shelf.filter((movement) => movement.id === id));
+  for (const movement of [...first, ...view.shelf]) {
+    for (const level of movement.ladder) {
+      if (!wanted(movement, level)) continue;
+      const dose = doseFor(movement, level, view.method, view.weaker);
+      if (isOpen(view, movement, level, dose)) return { movement, level, dose };
+    }
+  }
+  return undefined;
+}
+
+/** A fix that adds a choice to a phase, before a block or at its end. */
+export function adding(
+  view: SessionView,
+  phase: Phase,
+  choice: Choice | undefined,
+  before: string | null = null,
+): Fix | undefined {
+  if (!choice) return undefined;
+  const { movement, level, dose } = choice;
+  const id = freshBlockId(view.sequence, movement.id);
+  const block: Block = { id, phase, movementId: movement.id, levelId: level.id, dose };
+  return { label: `Add ${movement.name.toLowerCase()}`, edits: [{ kind: 'add', block, before }] };
+}
+
+export const changing = (label: string, { block }: BlockView, dose: Dose): Fix => ({
+  label,
+  edits: [{ kind: 'change', blockId: block.id, dose }],
+});
+
+/** Less effort in a press, where the level may be done at it; undefined elsewhere. */
+export function lowering(view: BlockView, effortPercent: number): Fix | undefined {
+  const dose = { ...view.block.dose, effortPercent };
+  const can = view.level.load.kind === 'press' && unusualInDose(dose, view.level.dosing).length === 0;
+  return can ? changing(`Lower the effort to ${effortPercent} %`, view, dose) : undefined;
+}
+
+/** Gives blocks of one hand alone to both hands, where their movement is done so. */
+export const givenToBoth = (views: readonly BlockView[]): Edit[] =>
+  views.flatMap(({ block: { id, dose }, movement }) => {
+    const sides = bothWays(movement);
+    return sides ? [{ kind: 'change', blockId: id, dose: { ...dose, sides } }] : [];
+  });
+export const bothWays = ({ sides }: Movement) => sides.find((plan) => plan !== 'left' && plan !== 'right');
+
+export const isSameDose = (a: Dose | undefined, b: Dose) => JSON.stringify(a) === JSON.stringify(b);
+
+export const removing = (label: string, views: readonly BlockView[]): Fix => ({
+  label,
+  edits: views.map(({ block }): Edit => ({ kind: 'remove', blockId: block.id })),
+});
+
+/** The hardest of the easier levels at which something holds true, as a fix; else taking the block out. */
+export function easing(
+  view: SessionView,
+  { block, movement }: BlockView,
+  holds: (level: Level, demand: Demand, dose: Dose) => boolean,
+): Fix {
+  const at = movement.ladder.findIndex(({ id }) => id === block.levelId);
+  const wasUsual = isSameDose(findLevel(movement, block.levelId)?.dose, block.dose);
+  for (const level of movement.ladder.slice(0, at).reverse()) {
+    const dose = wasUsual ? level.dose : block.dose;
+    const demand = askedOf(view, level, dose);
+    if (demand && missingFor(view, movement, level).length === 0 && holds(level, demand, dose)) {
+      const edits: Edit[] = [{ kind: 'change', blockId: block.id, levelId: level.id, dose }];
+      return { label: `Take the level “${level.name}”`, edits };
+    }
+  }
+  return { label: 'Take it out', edits: [{ kind: 'remove', blockId: block.id }] };
+}
+
+/** The block after this one, to put something in between. */
+export const after = ({ blocks }: SessionView, { index }: BlockView): string | null =>
+  blocks[index + 1]?.block.id ?? null;
+
+/** The first block by name, and how many more. */
+export const named = ([first, ...more]: readonly BlockView[]) =>
+  `${first!.movement.name}${more.length ? ` and ${more.length} more` : ''}`;

@@ -1,0 +1,25 @@
+import { adding, after, choose } from './choose.js';
+import type { Check } from './finding.js';
+
+export const contractRelax: Check = {
+  id: 'contract-relax',
+  title: 'No contract–relax stretch',
+  severity: 'look',
+  why: 'This method stretches by pushing lightly against the help, then easing further.',
+  source: 'policy of the method',
+  find: (view) => {
+    const stretches = view.blocks.filter(({ level }) => level.load.kind === 'stretch');
+    const pushes = stretches.some(({ level }) => level.load.kind === 'stretch' && level.load.pushPercent > 0);
+    if (view.method.stretching !== 'contract–relax' || stretches.length === 0 || pushes) return [];
+    const choice = choose(view, (_movement, { load }) => load.kind === 'stretch' && load.pushPercent > 0);
+    const first = stretches[0]!;
+    const text = `${first.movement.name}: only held; ${view.method.name} pushes against the help before easing further.`;
+    return [
+      {
+        blockIds: stretches.map(({ block }) => block.id),
+        text,
+        fix: adding(view, 'range', choice, after(view, first)),
+      },
+    ];
+  },
+};

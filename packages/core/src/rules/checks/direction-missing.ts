@@ -1,0 +1,33 @@
+import { ids } from './block-views.js';
+import { byMovement } from './by-movement.js';
+import { changing } from './choose.js';
+import { type Check, type Observation, PRACTICE } from './finding.js';
+
+export const directionMissing: Check = {
+  id: 'direction-missing',
+  title: 'Only one direction',
+  severity: 'mend',
+  why: 'Direction counts: a circle one way does not do the work of the other.',
+  source: PRACTICE,
+  find: (view) =>
+    byMovement(view).flatMap(({ views }): Observation[] => {
+      const [first] = views;
+      const { directions } = first!.movement;
+      if (!directions) return [];
+      const done = new Set(
+        views.flatMap(({ block }) =>
+          block.dose.directions === 'each' ? ['first', 'second'] : [block.dose.directions],
+        ),
+      );
+      if (done.size > 1) return [];
+      const missing = directions[done.has('first') ? 1 : 0];
+      const text = `${first!.movement.name}: one way only, “${missing}” is missing.`;
+      return [
+        {
+          blockIds: ids(views),
+          text,
+          fix: changing('Both directions', first!, { ...first!.block.dose, directions: 'each' }),
+        },
+      ];
+    }),
+};

@@ -1,0 +1,30 @@
+import { MAIN, MAIN_DIRECTIONS } from '../../effort/coverage.js';
+import { adding, choose } from './choose.js';
+import { type Check, type Observation, PRACTICE } from './finding.js';
+import { isWhole } from './whole.js';
+
+export const directionUnvisited: Check = {
+  id: 'direction-unvisited',
+  title: 'A direction of the wrist is missing',
+  severity: 'look',
+  why: 'The wrist has four directions; what is never visited is lost first.',
+  source: PRACTICE,
+  find: (view) =>
+    !isWhole(view)
+      ? []
+      : MAIN_DIRECTIONS.flatMap((direction): Observation[] => {
+          if (view.coverage.cells.some((cell) => cell.direction === direction)) return [];
+          const choice = choose(
+            view,
+            ({ motions, family }) => family === 'free-motion' && motions.includes(MAIN[direction]),
+            ['free.wrist-circles', 'free.side-sweeps'],
+          );
+          return [
+            {
+              blockIds: [],
+              text: `Nothing takes the wrist toward ${MAIN[direction]}.`,
+              fix: adding(view, 'prepare', choice),
+            },
+          ];
+        }),
+};

@@ -1,0 +1,38 @@
+import type { BlockView, SessionView } from '../../effort/session-view.js';
+import type { Edit } from '../../model/edits.js';
+import { choose, easing, missingFor } from './choose.js';
+import { type Check, editsOf, type Observation } from './finding.js';
+
+export const equipmentMissing: Check = {
+  id: 'equipment-missing',
+  title: 'Something is not there',
+  severity: 'mend',
+  why: 'What is not in the room cannot be trained with.',
+  source: 'the athlete’s record',
+  find: (view) =>
+    view.blocks.flatMap((block): Observation[] => {
+      const missing = missingFor(view, block.movement, block.level);
+      if (missing.length === 0) return [];
+      const text = `${block.movement.name}: not at hand, ${missing.join(', ')}.`;
+      return [{ blockIds: [block.block.id], text, fix: substitute(view, block) }];
+    }),
+};
+
+/** An easier level without the thing, else a movement of the same family and muscles for which all is there. */
+function substitute(view: SessionView, block: BlockView) {
+  const eased = easing(view, block, () => true);
+  if (editsOf(eased)[0]?.kind !== 'remove') return eased;
+  const [main] = block.movement.trains;
+  const choice = choose(
+    view,
+    (movement) =>
+      movement.id !== block.movement.id &&
+      movement.family === block.movement.family &&
+      main !== undefined &&
+      movement.trains.includes(main),
+  );
+  if (!choice) return eased;
+  const { movement, level, dose } = choice;
+  const edit: Edit = { kind: 'change', blockId: block.block.id, movementId: movement.id, levelId: level.id, dose };
+  return { label: `Take ${movement.name.toLowerCase()} instead`, edits: [edit] };
+}

@@ -1,0 +1,30 @@
+import type { Movement } from '../../model/movement.js';
+import { ids } from './block-views.js';
+import { adding, choose } from './choose.js';
+import { type Check, PRACTICE } from './finding.js';
+
+export const extensionUnanswered: Check = {
+  id: 'extension-unanswered',
+  title: 'Loaded extension without flexion',
+  severity: 'mend',
+  why: 'Floor work keeps wrists in loaded extension; flexion and hanging are the counterweight.',
+  source: PRACTICE,
+  find: (view) => {
+    const extended = view.blocks.filter(
+      ({ level, visit }) => level.loading === 'planted' && visit.directions.includes('extension'),
+    );
+    const first = extended[0];
+    if (!first) return [];
+    const isAnswered = view.blocks.some(
+      ({ index, visit, level }) =>
+        index > first.index && (visit.directions.includes('flexion') || level.load.kind === 'hang'),
+    );
+    if (isAnswered) return [];
+    const bends = ({ motions }: Movement) => motions.includes('wrist flexion');
+    const stretch =
+      choose(view, (movement) => movement.family === 'settle' && bends(movement), ['settle.long-extensors']) ??
+      choose(view, (movement, { loading }) => loading === 'unloaded' && bends(movement), ['free.bending-waves']);
+    const text = `${first.movement.name}: the bent-back wrist is loaded; nothing bends it the other way afterwards.`;
+    return [{ blockIds: ids(extended), text, fix: adding(view, 'settle', stretch) }];
+  },
+};

@@ -1,0 +1,74 @@
+import { type BlockView, failingAfter, type SessionView } from '../../effort/session-view.js';
+import { amountOf, type Dose, workOf } from '../../model/dose.js';
+import type { Edit } from '../../model/edits.js';
+import { easing, effortOf } from './choose.js';
+import { type Check, editsOf, type Observation } from './finding.js';
+import { unusualInDose, usualDose } from '../usual-dose.js';
+import { partsOf } from '../../vocabulary/muscles.js';
+
+export const failingHold: Check = {
+  id: 'failing-hold',
+  title: 'Cannot be held to the end',
+  severity: 'mend',
+  why: 'What is left of the muscle does not reach: the set breaks down before its end.',
+  source: 'Frey-Law, Looft, Heitsman 2012, J Biomech 45:1803–8',
+  find: (view) => {
+    const failures = [...view.courses]
+      .flatMap(([key, { failure }]) => (failure ? [{ key, failure }] : []))
+      .filter(({ failure }) => {
+        const block = blockOf(view, failure.blockId);
+        return block.effortPercent <= 100;
+      })
+      .sort((a, b) => a.failure.atMs - b.failure.atMs);
+    const seen = new Set<string>();
+    return failures.flatMap(({ key, failure }): Observation[] => {
+      if (seen.has(failure.blockId)) return [];
+      seen.add(failure.blockId);
+      const block = blockOf(view, failure.blockId);
+      const { hand, group } = partsOf(key);
+      const rest = failure.restS === null ? '' : ` ${failure.restS} s of rest before it would do.`;
+      const text = `${block.movement.name}: the ${hand} ${group} give out after ${Math.round(failure.heldS)} of ${Math.round(failure.askedS)} s.${rest}`;
+      const fix = { label: 'Rest, shorten or ease until it holds', edits: () => holdable(view, block, failure.restS) };
+      return [{ blockIds: [failure.blockId], text, fix }];
+    });
+  },
+};
+const blockOf = ({ blocks }: SessionView, id: string) => blocks.find(({ block }) => block.id === id)!;
+
+/** What could make a block holdable, the least first: rest between its sets, fewer sets, less of the work, an easier level, leaving it out. */
+function remedies(view: SessionView, block: BlockView, restS: number | null): Edit[][] {
+  const { dose, id } = block.block;
+  const { dosing } = block.level;
+  const usual = usualDose(dose, dosing);
+  const dosed = (wanted: Dose): Edit[] => [{ kind: 'change', blockId: id, dose: wanted }];
+  const amount = amountOf(usual.work);
+  const rests =
+    dose.sets > 1 && restS !== null ? [1, 1.5].map((times) => dose.restS + Math.ceil((restS * times) / 5) * 5) : [];
+  const sets = Array.from({ length: usual.sets - 1 }, (_, index) => usual.sets - 1 - index);
+  const shares = [0.8, 0.6, 0.4]
+    .map((share) => Math.floor(amount * share))
+    .filter((less) => less >= 1 && less < amount);
+  // Less than is usual would only be called too little by the next check.
+  const less = [
+    usual,
+    ...sets.map((fewer) => ({ ...usual, sets: fewer })),
+    ...shares.map((share) => ({ ...usual, sets: 1, work: workOf(dose.work.kind, share) })),
+  ].filter((wanted) => unusualInDose(wanted, dosing).length === 0);
+  const asUsual = { ...block, block: { ...block.block, dose: usual } };
+  return [
+    ...rests.filter((rest) => rest <= LONGEST_REST_S).map((rest) => dosed({ ...dose, restS: rest })),
+    ...less.map(dosed),
+    [...editsOf(easing(view, asUsual, (_level, demand) => effortOf(demand) < block.effortPercent * 0.85))],
+    [{ kind: 'remove', blockId: id }],
+  ];
+}
+/** A pause that a session can bear. Working value. */
+const LONGEST_REST_S = 180;
+
+/** The first remedy after which the block is held. */
+function holdable(view: SessionView, block: BlockView, restS: number | null): readonly Edit[] {
+  const { id } = block.block;
+  const all = remedies(view, block, restS);
+  const holds = (edits: readonly Edit[]) => !failingAfter(view, edits).has(id);
+  return all.find(holds) ?? all.at(-1)!;
+}

@@ -1,0 +1,18 @@
+import { easing, named } from './choose.js';
+import { type Check, editsOf } from './finding.js';
+
+export const fastMotion: Check = {
+  id: 'fast-motion',
+  title: 'Fast motion in a slow method',
+  severity: 'look',
+  why: 'The method keeps everything slow and controlled.',
+  source: 'policy of the method',
+  find: (view) => {
+    const fast = view.blocks.filter(({ level }) => isFast(level.dosing));
+    if (view.method.speed !== 'slow' || fast.length === 0) return [];
+    const edits = fast.flatMap((block) => editsOf(easing(view, block, (level) => !isFast(level.dosing))));
+    const text = `${named(fast)}: done fast; ${view.method.name} keeps to slow motion.`;
+    return [{ blockIds: fast.map(({ block }) => block.id), text, fix: { label: 'Take the slow level', edits } }];
+  },
+};
+const isFast = (dosing: string) => dosing === 'fast-free-motion';

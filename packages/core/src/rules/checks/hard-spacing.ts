@@ -1,0 +1,50 @@
+import { HARD_PERCENT, SPACED_GROUPS } from '../../effort/past.js';
+import type { BlockView, SessionView } from '../../effort/session-view.js';
+import type { Edit } from '../../model/edits.js';
+import { ids } from './block-views.js';
+import { easing, effortOf, lowering } from './choose.js';
+import { type Check, editsOf, type Observation } from './finding.js';
+import { hoursBetween } from '../../vocabulary/days.js';
+import { HANDS } from '../../vocabulary/hands.js';
+import { partsOf } from '../../vocabulary/muscles.js';
+import { capital } from '../../vocabulary/text.js';
+
+/** Hard sessions of fingers and wrists need their days. */
+export const hardSpacing: Check = {
+  id: 'hard-spacing',
+  title: 'Hard work again too soon',
+  severity: 'mend',
+  why: 'Tendons that worked at 70 % and more need their days before the next such session.',
+  source: 'Bohm, Mersmann, Arampatzis 2015, Sports Med Open 1:7; spacing of the method',
+  find: (view) =>
+    SPACED_GROUPS.flatMap((group): Observation[] => {
+      const before = view.past.filter(({ hard }) => hard.some((key) => partsOf(key).group === group));
+      const hours = Math.min(...before.map(({ endedAt }) => hoursBetween(endedAt, view.now)).filter((h) => h >= 0));
+      if (!(hours < view.method.hardSpacingH)) return [];
+      const hard = view.blocks.filter((block) => worksHard(view, block, group));
+      if (hard.length === 0) return [];
+      const text = `${capital(group)} worked at ${HARD_PERCENT} % and more ${Math.round(hours)} h ago; this method leaves ${view.method.hardSpacingH} h.`;
+      const edits = hard.flatMap((block) => softened(view, block));
+      return [
+        {
+          blockIds: ids(hard),
+          text,
+          fix: { label: `Keep ${hard.length === 1 ? 'it' : 'them'} below ${HARD_PERCENT} %`, edits },
+        },
+      ];
+    }),
+};
+
+function worksHard({ efforts }: SessionView, { block }: BlockView, group: string): boolean {
+  return HANDS.some((hand) =>
+    (efforts.spans.get(`${hand} ${group}` as never) ?? []).some(
+      ({ blockId, effort }) => blockId === block.id && effort * 100 >= HARD_PERCENT,
+    ),
+  );
+}
+
+function softened(view: SessionView, block: BlockView): readonly Edit[] {
+  return editsOf(
+    lowering(block, HARD_PERCENT - 5) ?? easing(view, block, (_lower, demand) => effortOf(demand) < HARD_PERCENT),
+  );
+}

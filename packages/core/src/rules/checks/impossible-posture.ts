@@ -1,0 +1,15 @@
+import { easing } from './choose.js';
+import type { Check, Observation } from './finding.js';
+
+export const impossiblePosture: Check = {
+  id: 'impossible-posture',
+  title: 'A posture that this body cannot take',
+  severity: 'mend',
+  why: 'Lengths of arms, legs and trunk do not close.',
+  source: 'the body model',
+  find: (view) =>
+    view.efforts.impossible.map(({ blockId, message }): Observation => {
+      const block = view.blocks.find((candidate) => candidate.block.id === blockId)!;
+      return { blockIds: [blockId], text: `${block.movement.name}: ${message}`, fix: easing(view, block, () => true) };
+    }),
+};

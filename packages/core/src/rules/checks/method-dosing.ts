@@ -1,0 +1,26 @@
+import type { Edit } from '../../model/edits.js';
+import { named } from './choose.js';
+import type { Check } from './finding.js';
+import { inMethodKind } from '../method-dose.js';
+
+export const methodDosing: Check = {
+  id: 'method-dosing',
+  title: 'Dosed in another way than the method',
+  severity: 'look',
+  why: 'One way of counting through a session keeps attention on the hands.',
+  source: 'policy of the method',
+  find: ({ blocks, method }) => {
+    if (method.dosing === 'repetitions') return [];
+    const other = blocks.flatMap((view) => {
+      const dose = inMethodKind(view.block.dose, view.movement, view.level, method);
+      return dose === view.block.dose ? [] : [{ view, dose }];
+    });
+    const first = other[0]?.view;
+    if (!first) return [];
+    const edits = other.map(({ view, dose }): Edit => ({ kind: 'change', blockId: view.block.id, dose }));
+    const text = `${named(other.map(({ view }) => view))}: ${UNIT[first.block.dose.work.kind]}; ${method.name} counts ${UNIT[method.dosing]}.`;
+    const fix = { label: `Dose by ${UNIT[method.dosing]}`, edits };
+    return [{ blockIds: other.map(({ view }) => view.block.id), text, fix }];
+  },
+};
+const UNIT = { repetitions: 'repetitions', time: 'seconds', breaths: 'breaths' } as const;

@@ -1,0 +1,20 @@
+import { adding, choose } from './choose.js';
+import { type Check, PRACTICE } from './finding.js';
+import { loads } from './warm-up.js';
+
+export const prepareMissing: Check = {
+  id: 'prepare-missing',
+  title: 'No warm-up before load',
+  severity: 'mend',
+  why: 'Circulation and free motion come first.',
+  source: PRACTICE,
+  find: (view) => {
+    const loaded = view.blocks.filter(loads);
+    if (loaded.length === 0 || view.blocks.some(({ block }) => block.phase === 'prepare')) return [];
+    const free = choose(view, ({ family }, { loading }) => family === 'free-motion' && loading === 'unloaded', [
+      'free.wrist-circles',
+    ]);
+    const text = 'It begins with load: there is no block in the phase prepare.';
+    return [{ blockIds: [loaded[0]!.block.id], text, fix: adding(view, 'prepare', free) }];
+  },
+};

@@ -1,0 +1,24 @@
+import { rangeVerdict } from '../../mechanics/capacity.js';
+import { easing, isPastRange } from './choose.js';
+import { type Check, type Observation, PRACTICE } from './finding.js';
+import { HANDS } from '../../vocabulary/hands.js';
+
+export const rangeOver: Check = {
+  id: 'range-over',
+  title: 'More range than there is',
+  severity: 'mend',
+  why: 'Loading a range that is not there is where trouble starts.',
+  source: PRACTICE,
+  find: (view) =>
+    view.blocks.flatMap((block): Observation[] => {
+      const past = HANDS.filter((hand) => {
+        const angle = block.account[hand].workS > 0 ? block.demand?.[hand].angle : null;
+        return angle && rangeVerdict(angle.deg, angle.rangeDeg) === 'past';
+      });
+      const hand = past[0];
+      if (!hand) return [];
+      const { deg, rangeDeg, rangeSource, motion } = block.demand![hand].angle!;
+      const text = `${block.movement.name}: the ${hand} wrist goes to ${Math.round(deg)}° of ${motion.replace('wrist ', '')}; with help it reaches ${Math.round(rangeDeg)}° (${rangeSource}).`;
+      return [{ blockIds: [block.block.id], text, fix: easing(view, block, (_level, demand) => !isPastRange(demand)) }];
+    }),
+};

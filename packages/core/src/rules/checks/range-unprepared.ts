@@ -1,0 +1,46 @@
+import { type Direction, MAIN_DIRECTIONS } from '../../effort/coverage.js';
+import type { BlockView, SessionView } from '../../effort/session-view.js';
+import { isFree } from './block-views.js';
+import { adding, choose } from './choose.js';
+import { type Check, type Fix, type Observation, PRACTICE } from './finding.js';
+import { loads } from './warm-up.js';
+
+export const rangeUnprepared: Check = {
+  id: 'range-unprepared',
+  title: 'Loaded before it was moved freely',
+  severity: 'mend',
+  why: 'A range is visited unloaded before it is loaded.',
+  source: PRACTICE,
+  find: (view) =>
+    MAIN_DIRECTIONS.flatMap((direction): Observation[] => {
+      const first = view.blocks.find((block) => loads(block) && block.visit.directions.includes(direction));
+      if (!first) return [];
+      const free = view.blocks.filter((block) => isFree(block) && block.visit.directions.includes(direction));
+      if (free.some(({ index }) => index < first.index)) return [];
+      const text = `${first.movement.name}: ${WORD[direction]} is loaded before the free hand has been there.`;
+      return [{ blockIds: [first.block.id], text, fix: visitFirst(view, direction, free[0]) }];
+    }),
+};
+const WORD = {
+  extension: 'extension',
+  flexion: 'flexion',
+  radial: 'the thumb side',
+  ulnar: 'the little-finger side',
+} as const;
+
+/** Moves what comes too late to the very beginning, where nothing is tired yet, or adds a free movement that goes there. */
+function visitFirst(view: SessionView, direction: Direction, late: BlockView | undefined): Fix | undefined {
+  const before = view.blocks[0]!.block.id;
+  if (late && late.level.loading === 'unloaded') {
+    const edits = [{ kind: 'move' as const, blockId: late.block.id, phase: 'prepare' as const, before }];
+    return { label: `Bring ${late.movement.name.toLowerCase()} forward`, edits };
+  }
+  const named = direction === 'flexion' || direction === 'extension' ? 'flexion' : 'deviation';
+  const wanted = choose(
+    view,
+    ({ motions, family }, { loading }) =>
+      loading === 'unloaded' && family === 'free-motion' && motions.some((motion) => motion.includes(named)),
+    ['free.wrist-circles'],
+  );
+  return adding(view, 'prepare', wanted, before);
+}

@@ -1,0 +1,23 @@
+import { ids } from './block-views.js';
+import { byMovement } from './by-movement.js';
+import { bothWays, changing } from './choose.js';
+import { type Check, type Observation, PRACTICE } from './finding.js';
+import { HANDS, otherHand } from '../../vocabulary/hands.js';
+
+export const sideMissing: Check = {
+  id: 'side-missing',
+  title: 'Only one hand works',
+  severity: 'mend',
+  why: 'A hand that is left out falls behind without anybody deciding it.',
+  source: PRACTICE,
+  find: (view) =>
+    byMovement(view).flatMap(({ views, workS }): Observation[] => {
+      const missing = HANDS.find((hand) => workS[hand] === 0 && workS[otherHand(hand)] > 0);
+      const first = views[0]!;
+      if (!missing) return [];
+      const plan = bothWays(first.movement);
+      const text = `${first.movement.name}: the ${missing} hand is left out.`;
+      const fix = plan && changing(`Add the ${missing} hand`, first, { ...first.block.dose, sides: plan });
+      return [{ blockIds: ids(views), text, fix }];
+    }),
+};

@@ -1,0 +1,33 @@
+import { ids } from './block-views.js';
+import { named } from './choose.js';
+import type { Check } from './finding.js';
+import type { SidePlan } from '../../vocabulary/hands.js';
+
+export const sidePlan: Check = {
+  id: 'side-plan',
+  title: 'Hands in another way than the method',
+  severity: 'look',
+  why: 'The method says whether hands work together or one at a time.',
+  source: 'policy of the method',
+  find: ({ blocks, method }) => {
+    if (method.sides !== 'one at a time' && method.sides !== 'together') return [];
+    const together = method.sides === 'together';
+    const plan = together ? 'together' : 'left-then-right';
+    const concerned = blocks.filter(
+      ({ block, movement }) =>
+        (block.dose.sides === 'together') !== together &&
+        movement.sides.includes(plan) &&
+        block.phase !== 'prepare' &&
+        block.phase !== 'settle',
+    );
+    if (concerned.length === 0) return [];
+    const edits = concerned.map(({ block }) => ({
+      kind: 'change' as const,
+      blockId: block.id,
+      dose: { ...block.dose, sides: plan as SidePlan },
+    }));
+    const way = together ? 'both hands together' : 'one hand at a time';
+    const text = `${named(concerned)}: ${together ? 'one hand at a time' : 'both together'}; ${method.name} works ${way}.`;
+    return [{ blockIds: ids(concerned), text, fix: { label: way.charAt(0).toUpperCase() + way.slice(1), edits } }];
+  },
+};

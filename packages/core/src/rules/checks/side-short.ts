@@ -1,0 +1,44 @@
+import type { BlockView, SessionView } from '../../effort/session-view.js';
+import { ids } from './block-views.js';
+import { byMovement } from './by-movement.js';
+import { changing, givenToBoth, isSameDose } from './choose.js';
+import { type Check, type Fix, type Observation, PRACTICE } from './finding.js';
+import { unusualInDose } from '../usual-dose.js';
+import { type Hand, otherHand } from '../../vocabulary/hands.js';
+
+/** Hands may differ by this much before it counts: a repetition in ten. */
+const SIDE_TOLERANCE = 1.15;
+
+export const sideShort: Check = {
+  id: 'side-short',
+  title: 'One hand gets less',
+  severity: 'mend',
+  why: 'A count that is lost on one side becomes a difference between hands.',
+  source: PRACTICE,
+  find: (view) =>
+    byMovement(view).flatMap(({ views, workS }): Observation[] => {
+      const { left, right } = workS;
+      if (left === 0 || right === 0) return [];
+      const [short, ratio] = left < right ? (['left', right / left] as const) : (['right', left / right] as const);
+      // What the weaker hand gets more is counted over all strength work, wherever it is added.
+      if (ratio <= SIDE_TOLERANCE || wantsMore(view, otherHand(short))) return [];
+      const most = [...views].sort((a, b) => b.account[otherHand(short)].workS - a.account[otherHand(short)].workS)[0]!;
+      const alone = views.find(({ block }) => block.dose.sides === short);
+      const text = `${most.movement.name}: ${short} ${Math.round(workS[short])} s, ${otherHand(short)} ${Math.round(workS[otherHand(short)])} s of work.`;
+      // A block of the short hand’s own takes the dose of the longest one; else the other hand shares what it has alone.
+      const dose = { ...most.block.dose, sides: short };
+      const takes =
+        alone && unusualInDose(dose, alone.level.dosing).length === 0 && !isSameDose(dose, alone.block.dose);
+      const fix = takes ? changing(`As much for the ${short} hand`, alone, dose) : sharing(views, otherHand(short));
+      return [{ blockIds: ids(views), text, fix }];
+    }),
+};
+
+/** Blocks of one hand alone are done with both. */
+function sharing(views: readonly BlockView[], hand: Hand): Fix | undefined {
+  const edits = givenToBoth(views.filter(({ block }) => block.dose.sides === hand));
+  return edits.length > 0 ? { label: `The ${otherHand(hand)} hand too`, edits } : undefined;
+}
+
+const wantsMore = ({ method, weaker }: SessionView, hand: Hand) =>
+  method.sides === 'weaker first' && weaker === hand && method.weakerSideRatio > 1;

@@ -1,0 +1,33 @@
+import type { BlockView } from '../../effort/session-view.js';
+import { adding, after, choose } from './choose.js';
+import type { Check, Observation } from './finding.js';
+import { STRENGTHENED_PERCENT } from './strengthened.js';
+
+export const stretchAfterStrength: Check = {
+  id: 'stretch-after-strength',
+  title: 'Strength without its stretch',
+  severity: 'look',
+  why: 'This method stretches right after each strength block.',
+  source: 'policy of the method',
+  find: (view) => {
+    if (view.method.stretching !== 'after each strength block') return [];
+    return view.blocks.flatMap((block): Observation[] => {
+      const next = view.blocks[block.index + 1];
+      const strengthened = block.block.phase === 'strength' && block.effortPercent >= STRENGTHENED_PERCENT;
+      if (!strengthened || block.level.load.kind === 'stretch') return [];
+      const shared = (candidate: BlockView) =>
+        candidate.movement.trains.some((group) => block.movement.trains.includes(group));
+      if (next && next.level.load.kind === 'stretch' && shared(next)) return [];
+      // A row of sets on one muscle is stretched once, after the last.
+      if (next && next.block.phase === 'strength' && shared(next) && next.effortPercent >= STRENGTHENED_PERCENT)
+        return [];
+      const stretch = choose(
+        view,
+        (movement, level) =>
+          level.load.kind === 'stretch' && movement.trains.some((group) => block.movement.trains.includes(group)),
+      );
+      const text = `${block.movement.name}: no stretch follows of what was strengthened.`;
+      return [{ blockIds: [block.block.id], text, fix: adding(view, 'strength', stretch, after(view, block)) }];
+    });
+  },
+};

@@ -1,0 +1,18 @@
+import { adding, choose } from './choose.js';
+import { type Check, PRACTICE } from './finding.js';
+import { isWhole } from './whole.js';
+
+export const thumbForgotten: Check = {
+  id: 'thumb-forgotten',
+  title: 'The thumb is forgotten',
+  severity: 'look',
+  why: 'The thumb has muscles of its own, and is left out more often than any finger.',
+  source: PRACTICE,
+  find: (view) => {
+    if (!isWhole(view) || view.blocks.some(({ movement }) => movement.trains.includes('thumb muscles'))) return [];
+    const choice = choose(view, ({ trains, family }) => family === 'free-motion' && trains.includes('thumb muscles'), [
+      'free.finger-touches',
+    ]);
+    return [{ blockIds: [], text: 'No block works the thumb.', fix: adding(view, 'prepare', choice) }];
+  },
+};

@@ -1,0 +1,20 @@
+import type { Check } from './finding.js';
+import { hoursBetween } from '../../vocabulary/days.js';
+
+const SESSIONS_A_WEEK = { daily: 14, 'two or three': 3, 'every training day': 7 } as const;
+export const tooOften: Check = {
+  id: 'too-often',
+  title: 'More often than the method',
+  severity: 'look',
+  why: 'Sessions count together: a week has room for so many.',
+  source: 'policy of the method',
+  find: ({ past, now, method }) => {
+    const week = past.filter(
+      ({ startedAt }) => hoursBetween(startedAt, now) < 7 * 24 && hoursBetween(startedAt, now) >= 0,
+    ).length;
+    const most = SESSIONS_A_WEEK[method.frequency];
+    return week >= most
+      ? [{ blockIds: [], text: `${week} sessions in the last seven days; ${method.name} has up to ${most}.` }]
+      : [];
+  },
+};

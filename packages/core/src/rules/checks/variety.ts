@@ -1,0 +1,32 @@
+import type { Check } from './finding.js';
+
+/** Fewer blocks that are the same as last time than this share is a new routine; more is the same one. Working values. */
+const SAME_SHARE = 0.5;
+const REPEATED_SHARE = 0.9;
+
+export const variety: Check = {
+  id: 'variety',
+  title: 'Routine kept or changed against the method',
+  severity: 'look',
+  why: 'A routine that stays can be measured by; one that rotates keeps attention.',
+  source: 'policy of the method',
+  find: ({ past, blocks, method }) => {
+    const last = past.slice(-2);
+    if (last.length < 2 || blocks.length === 0) return [];
+    const shares = last.map(
+      ({ movementIds }) => blocks.filter(({ movement }) => movementIds.includes(movement.id)).length / blocks.length,
+    );
+    if (method.variety === 'rotate' && shares.every((share) => share > REPEATED_SHARE)) {
+      return [{ blockIds: [], text: `The last two sessions had the same movements; ${method.name} rotates them.` }];
+    }
+    const changed = method.variety === 'same' && shares[1]! < SAME_SHARE;
+    return changed
+      ? [
+          {
+            blockIds: [],
+            text: `Most movements are new since the last session; ${method.name} keeps the routine to measure by.`,
+          },
+        ]
+      : [];
+  },
+};

@@ -1,0 +1,132 @@
+import { describe, expect, test } from '@jest/globals';
+import { shippedMovement } from '../library/index.js';
+import { findLevel } from '../model/movement.js';
+import { type Sequence, USUAL_PACING } from '../model/sequence.js';
+import { cautionsOn, forbidsLoading } from './cautions.js';
+import { cautionFindings, concernsOf } from './clearance.js';
+import { adviseOnDiscomfort, DISCOMFORT_WORDS } from './discomfort.js';
+import { CAUTION_IDS, CAUTIONS } from '../vocabulary/cautions.js';
+import { ageOn } from '../vocabulary/days.js';
+import type { Phase } from '../vocabulary/phases.js';
+import { STOP_RULES, STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
+
+function sequenceOf(...blocks: [Phase, string, string][]): Sequence {
+  return {
+    title: 'test',
+    purpose: '',
+    budgetMin: 10,
+    pacing: USUAL_PACING,
+    blocks: blocks.map(([phase, movementId, levelId], index) => {
+      const { dose } = findLevel(shippedMovement(movementId)!, levelId)!;
+      return { id: `b${index}`, phase, movementId, levelId, dose };
+    }),
+  };
+}
+const LOADED = sequenceOf(['prepare', 'free.wrist-circles', 'free-fist'], ['load', 'rock.palm-side', 'forward']);
+const FREE = sequenceOf(['prepare', 'free.wrist-circles', 'free-fist'], ['settle', 'settle.shakes', 'hanging']);
+
+describe('referral', () => {
+  const referring = CAUTION_IDS.filter((id) => CAUTIONS[id].rule === 'refer');
+
+  test('numbness, dropping things, injury, rest pain and a recent injection refer', () => {
+    expect(referring.sort()).toEqual([
+      'dropping-things',
+      'numbness',
+      'recent-injury',
+      'rest-pain',
+      'steroid-injection',
+    ]);
+  });
+
+  test.each(referring)('%s stops every block that loads, and leaves free motion alone', (caution) => {
+    const [finding, ...more] = cautionFindings(LOADED, [{ caution }], shippedMovement);
+    expect(finding).toMatchObject({ severity: 'stop', caution, blockIds: ['b1'] });
+    expect(more).toEqual([]);
+    expect(cautionFindings(FREE, [{ caution }], shippedMovement)).toMatchObject([{ severity: 'adapt', blockIds: [] }]);
+  });
+
+  test('stretches by the other hand and isometrics are loading, too', () => {
+    for (const block of [
+      ['range', 'stretch.flexors', 'curled'] as const,
+      ['load', 'isometric.flexion', 'gentle'] as const,
+    ]) {
+      const [finding] = cautionFindings(sequenceOf([...block]), [{ caution: 'numbness' }], shippedMovement);
+      expect(finding?.severity).toBe('stop');
+    }
+  });
+
+  test('only a clearance with both day and name lifts it', () => {
+    expect(forbidsLoading({ caution: 'numbness' })).toBe(true);
+    expect(forbidsLoading({ caution: 'numbness', clearedOn: '2026-05-01' })).toBe(true);
+    expect(forbidsLoading({ caution: 'numbness', clearedBy: 'Dr Example' })).toBe(true);
+    const cleared = { caution: 'numbness', clearedOn: '2026-05-01', clearedBy: 'Dr Example' } as const;
+    expect(forbidsLoading(cleared)).toBe(false);
+    expect(cautionFindings(LOADED, [cleared], shippedMovement)).toEqual([]);
+  });
+
+  test('an adapting caution names the blocks that concern it', () => {
+    const [finding] = cautionFindings(LOADED, [{ caution: 'hypermobility' }], shippedMovement);
+    expect(finding).toMatchObject({ severity: 'adapt', blockIds: ['b1'] });
+  });
+});
+
+describe('age', () => {
+  test('counts whole years up to the birthday', () => {
+    expect(ageOn('2008-11-25', '2026-11-24')).toBe(17);
+    expect(ageOn('2008-11-24', '2026-11-24')).toBe(18);
+  });
+
+  test('under 18 is minded without being ticked, once', () => {
+    const minor = { birthDate: '2010-01-01', cautions: [] };
+    expect(cautionsOn(minor, '2026-06-01').map((entry) => entry.caution)).toEqual(['under-18']);
+    const ticked = { ...minor, cautions: [{ caution: 'under-18' as const }] };
+    expect(cautionsOn(ticked, '2026-06-01')).toHaveLength(1);
+    expect(cautionsOn(minor, '2028-01-01')).toEqual([]);
+    expect(cautionsOn({ birthDate: null, cautions: [] }, '2026-06-01')).toEqual([]);
+  });
+});
+
+describe('discomfort', () => {
+  test('0–2 goes on, 3–4 holds, 5 and more eases or stops', () => {
+    const advice = Array.from({ length: 11 }, (_, score) => adviseOnDiscomfort(score));
+    expect(advice).toEqual([
+      ...Array<string>(3).fill('go-on'),
+      ...Array<string>(2).fill('hold-level'),
+      ...Array<string>(6).fill('ease-or-stop'),
+    ]);
+    expect(DISCOMFORT_WORDS['ease-or-stop']).toContain('stop');
+  });
+
+  test('numbness is a stop sign, and the rules for every sheet say stop, ask, and local rules first', () => {
+    expect(STOP_SIGN_IDS).toContain('numbness');
+    const rules = STOP_RULES.join(' ');
+    for (const words of ['Stop if it hurts', 'licensed practitioner', 'Local rules come first'])
+      expect(rules).toContain(words);
+  });
+});
+
+describe('one level for one person', () => {
+  const lift = shippedMovement('strength.palm-lift')!;
+  test('an uncleared referral stops every level that loads, forearms too, and no free motion', () => {
+    const numb = [{ caution: 'numbness' as const }];
+    expect(concernsOf(lift, lift.ladder[0], numb).stops).toEqual([CAUTIONS.numbness.advice]);
+    const forearms = shippedMovement('bearing.forearm-support')!;
+    expect(concernsOf(forearms, forearms.ladder[0], numb).stops).toHaveLength(1);
+    const circles = shippedMovement('free.wrist-circles')!;
+    expect(concernsOf(circles, circles.ladder[0], numb).stops).toEqual([]);
+    const cleared = [{ caution: 'numbness' as const, clearedOn: '2026-05-01', clearedBy: 'Dr Somebody' }];
+    expect(concernsOf(lift, lift.ladder[0], cleared).stops).toEqual([]);
+  });
+
+  test('the movement’s own cautions are told apart: what to leave out, what to do with care', () => {
+    const back = shippedMovement('strength.fist-to-back')!;
+    const { avoid, care } = concernsOf(back, back.ladder[0], [{ caution: 'past-sprain' }]);
+    expect(avoid).toEqual(['Loaded flexion: not with a sore or recently sprained wrist.']);
+    expect(care).toHaveLength(1);
+    expect(concernsOf(lift, lift.ladder[0], [{ caution: 'hypermobility' }])).toEqual({
+      stops: [],
+      avoid: [],
+      care: [],
+    });
+  });
+});

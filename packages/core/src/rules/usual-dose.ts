@@ -1,0 +1,33 @@
+import { amountOf, type Dose, workOf } from '../model/dose.js';
+import { type DosingKind, type Range, USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
+
+/** Sentences on what in a dose lies outside its customary range; empty when all is usual. */
+export function unusualInDose(dose: Dose, kind: DosingKind): string[] {
+  const range: UsualRange = USUAL_RANGES[kind];
+  const notes: string[] = [];
+  const judge = (value: number | undefined, usual: Range | undefined, unit: string) => {
+    if (value === undefined || !usual || (value >= usual[0] && value <= usual[1])) return;
+    const where = value < usual[0] ? 'below' : 'above';
+    notes.push(`${value} ${unit} is ${where} the usual ${usual[0]}–${usual[1]} ${unit} for ${range.label}.`);
+  };
+  const unit = { repetitions: 'repetitions', time: 's', breaths: 'breaths' }[dose.work.kind];
+  judge(amountOf(dose.work), range.amount[dose.work.kind], unit);
+  judge(dose.sets, range.sets, 'sets');
+  judge(dose.effortPercent, range.effortPercent, '% effort');
+  judge(dose.holdS, range.holdS, 's hold');
+  return notes.length ? [...notes, range.why] : [];
+}
+
+/** The dose nearest to this one that lies within its customary range; the same dose when it does already. */
+export function usualDose(dose: Dose, kind: DosingKind): Dose {
+  const range: UsualRange = USUAL_RANGES[kind];
+  const within = (value: number, usual: Range | undefined) =>
+    usual ? Math.min(usual[1], Math.max(usual[0], value)) : value;
+  return {
+    ...dose,
+    sets: within(dose.sets, range.sets),
+    work: workOf(dose.work.kind, within(amountOf(dose.work), range.amount[dose.work.kind])),
+    ...(dose.effortPercent !== undefined && { effortPercent: within(dose.effortPercent, range.effortPercent) }),
+    ...(dose.holdS !== undefined && { holdS: within(dose.holdS, range.holdS) }),
+  };
+}

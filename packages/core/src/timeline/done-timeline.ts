@@ -1,0 +1,71 @@
+import type { DoneSet } from '../model/session.js';
+import { plannedAgainstDone } from './planned-done.js';
+import type { EventKind, Timeline, TimelineEvent } from './timeline.js';
+
+/**
+ * The timeline of what was really done: the plan's own, with each piece of work cut (or left out) to what was recorded, and the clock closed
+ * up behind it. Whatever leads to work that was not done goes with it. Levels are the plan's: an easier one taken on the spot keeps its block.
+ * Work beyond the plan counts as the plan's: the record says how much, not how long.
+ */
+export function doneTimeline(plan: Timeline, sets: readonly DoneSet[]): Timeline {
+  const rows = plannedAgainstDone(plan, sets);
+  const ratios = new Map(rows.map((row) => [key(row), Math.min(1, (row.doneAmount ?? 0) / row.plannedAmount)]));
+  const shares = plan.stints.map((stint) => {
+    const sides = stint.alternating ? (['left', 'right'] as const) : [stint.side];
+    return Object.fromEntries(sides.map((side) => [side, ratios.get(key({ ...stint, side })) ?? 0]));
+  });
+  const workedBlocks = new Set(
+    plan.stints
+      .filter(({ index }) => Object.values(shares[index]!).some((share) => share > 0))
+      .map((stint) => stint.blockIndex),
+  );
+  let clockMs = 0;
+  const events: TimelineEvent[] = [];
+  for (const event of plan.events) {
+    const done = event.stint === null ? leads(event, workedBlocks) : cut(event, plan, shares[event.stint]!);
+    if (!done) continue;
+    events.push({ ...done, startMs: clockMs });
+    clockMs += done.durationMs;
+  }
+  return closed(plan, events, clockMs);
+}
+
+const key = (row: { blockId: string; set: number; side: string; direction: string | null }) =>
+  [row.blockId, row.set, row.side, row.direction ?? ''].join('|');
+
+/** Announcements, changes and rests stay where their block was worked at all. */
+const leads = (event: TimelineEvent, worked: ReadonlySet<number>) => (worked.has(event.blockIndex) ? event : null);
+
+/** Counted work loses its last pieces, timed work its end. */
+const COUNTED: readonly EventKind[] = ['repetition', 'breath'];
+
+function cut(event: TimelineEvent, plan: Timeline, shares: Record<string, number>): TimelineEvent | null {
+  const share = shares[event.side] ?? 0;
+  const stint = plan.stints[event.stint!]!;
+  if (COUNTED.includes(event.kind)) {
+    return (event.repetition ?? 1) <= Math.round(share * stint.plannedAmount) ? event : null;
+  }
+  const durationMs = Math.round(event.durationMs * share);
+  if (durationMs === 0) return null;
+  return { ...event, durationMs, parts: event.parts.map((part) => ({ ...part, durationMs })) };
+}
+
+function closed(plan: Timeline, events: readonly TimelineEvent[], durationMs: number): Timeline {
+  const blocks = plan.blocks.map((span, blockIndex) => {
+    const mine = events.filter((event) => event.blockIndex === blockIndex);
+    const startMs = mine[0]?.startMs ?? 0;
+    const last = mine.at(-1);
+    const workMs = mine.reduce((sum, event) => sum + (event.stint === null ? 0 : event.durationMs), 0);
+    return { ...span, startMs, endMs: last ? last.startMs + last.durationMs : startMs, workMs };
+  });
+  const stints = plan.stints.flatMap((stint) => {
+    const first = events.findIndex((event) => event.stint === stint.index);
+    if (first < 0) return [];
+    const lastEvent = events.findLastIndex((event) => event.stint === stint.index);
+    const end = events[lastEvent]!;
+    return [
+      { ...stint, firstEvent: first, lastEvent, startMs: events[first]!.startMs, endMs: end.startMs + end.durationMs },
+    ];
+  });
+  return { events, stints: stints.map((stint, index) => ({ ...stint, index })), blocks, durationMs };
+}

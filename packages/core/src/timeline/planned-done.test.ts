@@ -1,0 +1,101 @@
+import { describe, expect, test } from '@jest/globals';
+import { shippedMovement } from '../library/index.js';
+import { parseDose } from '../model/dose-shorthand.js';
+import { USUAL_PACING } from '../model/sequence.js';
+import { type DoneSet, standingSets } from '../model/session.js';
+import { compileTimeline } from './compile-timeline.js';
+import { completion, plannedAgainstDone, totals } from './planned-done.js';
+
+const timeline = compileTimeline(
+  {
+    title: 'test',
+    purpose: '',
+    budgetMin: 10,
+    pacing: USUAL_PACING,
+    blocks: [
+      {
+        id: 'squeeze',
+        phase: 'load',
+        movementId: 'grip.ball-squeeze',
+        levelId: 'soft',
+        dose: parseDose('2x8 tempo1-1 L,R'),
+      },
+      {
+        id: 'wave',
+        phase: 'settle',
+        movementId: 'free.bending-waves',
+        levelId: 'arms-side',
+        dose: parseDose('1x4 tempo1-1 L/R'),
+      },
+    ],
+  },
+  shippedMovement,
+);
+const done = (
+  id: string,
+  set: number,
+  side: DoneSet['side'],
+  doneAmount: number,
+  more: Partial<DoneSet> = {},
+): DoneSet => ({
+  id,
+  blockId: 'squeeze',
+  set,
+  side,
+  direction: null,
+  unit: 'repetitions',
+  plannedAmount: 8,
+  doneAmount,
+  ...more,
+});
+
+describe('planned against done', () => {
+  test('one row for each planned piece, alternating hands apart; what was not reached is null', () => {
+    const rows = plannedAgainstDone(timeline, [done('a', 1, 'left', 8), done('b', 1, 'right', 6)]);
+    expect(rows.map((row) => [row.blockId, row.set, row.side, row.plannedAmount, row.doneAmount])).toEqual([
+      ['squeeze', 1, 'left', 8, 8],
+      ['squeeze', 1, 'right', 8, 6],
+      ['squeeze', 2, 'left', 8, null],
+      ['squeeze', 2, 'right', 8, null],
+      ['wave', 1, 'left', 4, null],
+      ['wave', 1, 'right', 4, null],
+    ]);
+    expect(totals(rows.filter((row) => row.blockId === 'squeeze'))).toEqual({
+      plannedAmount: 32,
+      doneAmount: 14,
+      ratio: 14 / 32,
+    });
+    // (8/8 + 6/8 + 0 + 0 + 0 + 0) / 6
+    expect(completion(rows)).toBeCloseTo(1.75 / 6, 12);
+  });
+
+  test('a correction takes the place of what it corrects, downward too; a correction of a correction wins', () => {
+    const sets = [
+      done('a', 1, 'left', 8),
+      done('b', 1, 'left', 6, { corrects: 'a' }),
+      done('c', 1, 'left', 7, { corrects: 'b' }),
+    ];
+    expect(standingSets(sets).map((set) => set.id)).toEqual(['c']);
+    expect(plannedAgainstDone(timeline, sets)[0]?.doneAmount).toBe(7);
+  });
+
+  test('work done twice counts once, by its better time', () => {
+    expect(plannedAgainstDone(timeline, [done('a', 1, 'left', 3), done('b', 1, 'left', 8)])[0]?.doneAmount).toBe(8);
+  });
+
+  test('more than planned shows, but does not make up for what is missing', () => {
+    const rows = plannedAgainstDone(timeline, [done('a', 1, 'left', 16)]);
+    expect(rows[0]?.doneAmount).toBe(16);
+    expect(completion(rows)).toBeCloseTo(1 / 6, 12);
+  });
+
+  test('sets that the plan does not know are kept at the end', () => {
+    const rows = plannedAgainstDone(timeline, [done('a', 3, 'left', 5)]);
+    expect(rows.at(-1)).toMatchObject({ set: 3, doneAmount: 5 });
+  });
+
+  test('an empty plan is not a division by zero', () => {
+    expect(completion([])).toBe(0);
+    expect(totals([]).ratio).toBe(0);
+  });
+});

@@ -1,0 +1,61 @@
+import { type DoneSet, standingSets } from '../model/session.js';
+import type { Timeline } from './timeline.js';
+import type { WorkingSide } from '../vocabulary/hands.js';
+
+/** One planned piece of work with what was done of it; `doneAmount` is null when it was never reached. */
+export interface PlannedDoneRow {
+  readonly blockId: string;
+  readonly set: number;
+  readonly side: WorkingSide;
+  readonly direction: string | null;
+  readonly unit: DoneSet['unit'];
+  readonly plannedAmount: number;
+  readonly doneAmount: number | null;
+}
+
+const keyOf = (row: Pick<DoneSet, 'blockId' | 'set' | 'side' | 'direction'>) =>
+  [row.blockId, row.set, row.side, row.direction ?? ''].join('|');
+
+/**
+ * Lays what was done against the compiled plan. Work that was done twice (after going back) keeps the larger amount: the
+ * plan asked for it once. Work that the plan does not know (an easier level taken on the spot keeps its block) is not lost:
+ * it follows at the end with a planned amount of its own.
+ */
+export function plannedAgainstDone(timeline: Timeline, sets: readonly DoneSet[]): PlannedDoneRow[] {
+  const done = new Map<string, DoneSet>();
+  for (const set of standingSets(sets)) {
+    const before = done.get(keyOf(set));
+    if (!before || before.doneAmount < set.doneAmount) done.set(keyOf(set), set);
+  }
+  const rows: PlannedDoneRow[] = [];
+  for (const stint of timeline.stints) {
+    const sides: WorkingSide[] = stint.alternating ? ['left', 'right'] : [stint.side];
+    for (const side of sides) {
+      const { blockId, set, direction, unit, plannedAmount } = stint;
+      const key = keyOf({ blockId, set, side, direction });
+      rows.push({ blockId, set, side, direction, unit, plannedAmount, doneAmount: done.get(key)?.doneAmount ?? null });
+      done.delete(key);
+    }
+  }
+  return [...rows, ...done.values()];
+}
+
+export interface PlannedDoneTotals {
+  readonly plannedAmount: number;
+  readonly doneAmount: number;
+  /** 0–1 and beyond: done over planned. */
+  readonly ratio: number;
+}
+
+/** Sums rows of one unit. */
+export function totals(rows: readonly PlannedDoneRow[]): PlannedDoneTotals {
+  const plannedAmount = rows.reduce((sum, row) => sum + row.plannedAmount, 0);
+  const doneAmount = rows.reduce((sum, row) => sum + (row.doneAmount ?? 0), 0);
+  return { plannedAmount, doneAmount, ratio: plannedAmount ? doneAmount / plannedAmount : 0 };
+}
+
+/** Share of the plan that was done, each planned piece counting the same and at most fully, 0–1. */
+export function completion(rows: readonly PlannedDoneRow[]): number {
+  if (!rows.length) return 0;
+  return rows.reduce((sum, row) => sum + Math.min(1, (row.doneAmount ?? 0) / row.plannedAmount), 0) / rows.length;
+}

@@ -1,0 +1,174 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { shippedMovement } from '../library/index.js';
+import { parseDose } from '../model/dose-shorthand.js';
+import { usualWay } from '../model/movement.js';
+import { type Sequence, USUAL_PACING } from '../model/sequence.js';
+import { compileTimeline } from './compile-timeline.js';
+import {
+  advance,
+  AT_START,
+  back,
+  currentPart,
+  extend,
+  isOver,
+  type Playhead,
+  rejoin,
+  remainingMs,
+  skip,
+  skipBlock,
+} from './playhead.js';
+
+const block = (id: string, movementId: string, levelId: string, text: string) => ({
+  id,
+  phase: 'prepare' as const,
+  movementId,
+  levelId,
+  dose: parseDose(text, usualWay(shippedMovement(movementId)!)),
+});
+const SEQUENCE: Sequence = {
+  title: 'test',
+  purpose: '',
+  budgetMin: 10,
+  pacing: USUAL_PACING,
+  blocks: [
+    block('lift', 'strength.palm-lift', 'all-fours', '2x3 tempo1-2 rest10'),
+    block('stretch', 'stretch.flexors', 'open', '1x20s L,R'),
+    block('wave', 'free.bending-waves', 'arms-side', '1x2 tempo2-2 L/R'),
+  ],
+};
+const timeline = compileTimeline(SEQUENCE, shippedMovement);
+const at = (ms: number) => advance(timeline, AT_START, ms).head;
+const eventAt = (head: Playhead) => timeline.events[head.event];
+
+describe('the clock', () => {
+  test('stands where the seconds say', () => {
+    // 5 s announce, then repetitions of 3 s: at 9 s it is second 1 of the second repetition.
+    expect(eventAt(at(9000))).toMatchObject({ kind: 'repetition', repetition: 2 });
+    expect(currentPart(eventAt(at(8500))!, at(8500))).toMatchObject({ part: { label: 'lift' }, leftMs: 500 });
+    expect(currentPart(eventAt(at(9500))!, at(9500))).toMatchObject({ part: { label: 'lower' }, leftMs: 1500 });
+  });
+
+  test('many small steps and one long one come to the same, with the same stints ended', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 30_000 }), { maxLength: 40 }), (steps) => {
+        let head = AT_START;
+        const ended: string[] = [];
+        for (const step of steps) {
+          const move = advance(timeline, head, step);
+          head = move.head;
+          ended.push(...move.ended.map(({ stint, done }) => JSON.stringify([stint.index, done])));
+        }
+        const atOnce = advance(
+          timeline,
+          AT_START,
+          steps.reduce((sum, step) => sum + step, 0),
+        );
+        expect(head).toEqual(atOnce.head);
+        expect(ended).toEqual(atOnce.ended.map(({ stint, done }) => JSON.stringify([stint.index, done])));
+      }),
+    );
+  });
+
+  test('a full run does all that was planned', () => {
+    const { head, ended } = advance(timeline, AT_START, timeline.durationMs);
+    expect(isOver(timeline, head)).toBe(true);
+    expect(remainingMs(timeline, head)).toBe(0);
+    expect(
+      ended.map(({ stint, done }) => [
+        stint.blockId,
+        stint.set,
+        ...done.map(({ side, amount }) => `${side} ${amount}`),
+      ]),
+    ).toEqual([
+      ['lift', 1, 'both 3'],
+      ['lift', 2, 'both 3'],
+      ['stretch', 1, 'left 20'],
+      ['stretch', 1, 'right 20'],
+      ['wave', 1, 'left 2', 'right 2'],
+    ]);
+  });
+
+  test('added time lengthens the current event and counts as done', () => {
+    const inHold = at(timeline.stints[2]!.startMs + 5000);
+    const longer = extend(timeline, inHold, 10_000);
+    expect(remainingMs(timeline, longer)).toBe(remainingMs(timeline, inHold) + 10_000);
+    const { ended } = advance(timeline, longer, 25_000);
+    expect(ended[0]!.done).toEqual([{ side: 'left', amount: 30 }]);
+  });
+});
+
+describe('skip, back, skip block', () => {
+  test('a stint left early keeps only what was finished', () => {
+    // 8.5 s into the stint: two whole repetitions of 3 s, the third unfinished.
+    const { head, ended } = skip(timeline, at(5000 + 8500));
+    expect(ended[0]!.done).toEqual([{ side: 'both', amount: 2 }]);
+    expect(eventAt(head)).toMatchObject({ kind: 'rest' });
+    const hold = skip(timeline, at(timeline.stints[2]!.startMs + 12_900));
+    expect(hold.ended[0]!.done).toEqual([{ side: 'left', amount: 12 }]);
+  });
+
+  test('alternating hands are counted apart', () => {
+    // left, right, left done; the last right unfinished
+    const { ended } = skip(timeline, at(timeline.stints[4]!.startMs + 13_000));
+    expect(ended[0]!.done).toEqual([
+      { side: 'left', amount: 2 },
+      { side: 'right', amount: 1 },
+    ]);
+  });
+
+  test('skipping a rest records nothing', () => {
+    const rest = timeline.events.findIndex((event) => event.kind === 'rest');
+    expect(skip(timeline, { event: rest, elapsedMs: 100, addedMs: 0 })).toEqual({
+      head: { event: rest + 1, elapsedMs: 0, addedMs: 0 },
+      ended: [],
+    });
+  });
+
+  test('back goes to the start of the stint, and from there to the one before', () => {
+    const second = timeline.stints[1]!;
+    const inSecond = at(second.startMs + 5000);
+    const once = back(timeline, inSecond);
+    expect(once.event).toBe(second.firstEvent);
+    expect(back(timeline, once).event).toBe(timeline.stints[0]!.firstEvent);
+    expect(back(timeline, AT_START)).toEqual(AT_START);
+  });
+
+  test('skip block leaves for the next block, and from the last one for the end', () => {
+    const { head } = skipBlock(timeline, at(7000));
+    expect(eventAt(head)?.blockId).toBe('stretch');
+    expect(isOver(timeline, skipBlock(timeline, at(timeline.stints[4]!.startMs)).head)).toBe(true);
+  });
+
+  test('from anywhere, skipping often enough ends the session', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: timeline.durationMs }), (ms) => {
+        let { head } = advance(timeline, AT_START, ms);
+        for (let step = 0; step <= timeline.events.length; step++) head = skip(timeline, head).head;
+        expect(isOver(timeline, head)).toBe(true);
+      }),
+    );
+  });
+});
+
+describe('rejoin after an easier level was taken', () => {
+  // From all fours to the table: another posture, so other events before and after.
+  const blocks = SEQUENCE.blocks.map((b) => (b.id === 'lift' ? { ...b, levelId: 'table' } : b));
+  const easier = compileTimeline({ ...SEQUENCE, blocks }, shippedMovement);
+
+  test('the current stint begins anew', () => {
+    const head = rejoin(timeline, easier, at(timeline.stints[1]!.startMs + 4000));
+    expect(head).toEqual({ event: easier.stints[1]!.firstEvent, elapsedMs: 0, addedMs: 0 });
+  });
+
+  test('between stints the same moment goes on', () => {
+    const rest = timeline.events.find((event) => event.kind === 'rest')!;
+    const head = rejoin(timeline, easier, at(rest.startMs + 2000));
+    expect(easier.events[head.event]).toMatchObject({ kind: 'rest', blockId: 'lift', set: 2 });
+    expect(head.elapsedMs).toBe(2000);
+  });
+
+  test('the end stays the end', () => {
+    expect(isOver(easier, rejoin(timeline, easier, at(timeline.durationMs)))).toBe(true);
+  });
+});

@@ -1,0 +1,143 @@
+import type { EventPart, Stint, Timeline, TimelineEvent } from './timeline.js';
+import type { WorkingSide } from '../vocabulary/hands.js';
+
+/** Where a session stands on its timeline. Plain data: it is stored as it is, so that a reload goes on from here. */
+export interface Playhead {
+  /** Index of the current event; equal to the number of events when the session is over. */
+  readonly event: number;
+  readonly elapsedMs: number;
+  /** Time the coach has added to the current event. */
+  readonly addedMs: number;
+}
+
+export const AT_START: Playhead = { event: 0, elapsedMs: 0, addedMs: 0 };
+
+/** How soon after a bout's start “back” means the one before, in milliseconds: as on any player. */
+const BACK_WINDOW_MS = 2000;
+
+/** What one hand, or both together, did of a stint. */
+export interface DoneAmount {
+  readonly side: WorkingSide;
+  readonly amount: number;
+}
+
+/** A stint that has just ended, with what was done of it. */
+export interface EndedStint {
+  readonly stint: Stint;
+  readonly done: readonly DoneAmount[];
+}
+
+export interface Move {
+  readonly head: Playhead;
+  /** Stints that ended by this move, in order. */
+  readonly ended: readonly EndedStint[];
+}
+
+export const isOver = (timeline: Timeline, head: Playhead) => head.event >= timeline.events.length;
+
+/** Runs the clock on. Crosses any number of events: a phone that slept for a minute catches up in one call. */
+export function advance(timeline: Timeline, head: Playhead, deltaMs: number): Move {
+  const ended: EndedStint[] = [];
+  let { event: index, elapsedMs, addedMs } = head;
+  elapsedMs += deltaMs;
+  for (let event = timeline.events[index]; event; event = timeline.events[index]) {
+    const lengthMs = event.durationMs + addedMs;
+    if (elapsedMs < lengthMs) break;
+    const stint = event.stint === null ? undefined : timeline.stints[event.stint];
+    if (stint && stint.lastEvent === index) {
+      ended.push({ stint, done: doneOf(timeline, stint, { event: index, elapsedMs: lengthMs, addedMs }) });
+    }
+    elapsedMs -= lengthMs;
+    addedMs = 0;
+    index += 1;
+  }
+  const over = index >= timeline.events.length;
+  return { head: { event: index, elapsedMs: over ? 0 : elapsedMs, addedMs }, ended };
+}
+
+/** Adds time to the current event: ten more seconds of a hold, of a rest. */
+export function extend(timeline: Timeline, head: Playhead, extraMs: number): Playhead {
+  return isOver(timeline, head) ? head : { ...head, addedMs: head.addedMs + extraMs };
+}
+
+/** Leaves the current stint, rest or announcement. A stint left early ends with what was done of it. */
+export function skip(timeline: Timeline, head: Playhead): Move {
+  const stint = currentStint(timeline, head);
+  if (!stint) return { head: jump(Math.min(head.event + 1, timeline.events.length)), ended: [] };
+  return { head: jump(stint.lastEvent + 1), ended: [{ stint, done: doneOf(timeline, stint, head) }] };
+}
+
+/** Leaves the whole block for the next one, or for the end. */
+export function skipBlock(timeline: Timeline, head: Playhead): Move {
+  const now = timeline.events[head.event];
+  if (!now) return { head, ended: [] };
+  const next = timeline.events.findIndex((event) => event.blockIndex > now.blockIndex);
+  const stint = currentStint(timeline, head);
+  const ended = stint ? [{ stint, done: doneOf(timeline, stint, head) }] : [];
+  return { head: jump(next < 0 ? timeline.events.length : next), ended };
+}
+
+/** To the start of the current stint; or, when hardly begun or between stints, of the one before. */
+export function back(timeline: Timeline, head: Playhead): Playhead {
+  const stint = currentStint(timeline, head);
+  if (stint && (head.event > stint.firstEvent || head.elapsedMs >= BACK_WINDOW_MS)) return jump(stint.firstEvent);
+  const previous = timeline.stints.findLast((candidate) => candidate.lastEvent < head.event);
+  return jump(previous?.firstEvent ?? 0);
+}
+
+const jump = (event: number): Playhead => ({ event, elapsedMs: 0, addedMs: 0 });
+
+function currentStint(timeline: Timeline, head: Playhead): Stint | undefined {
+  const stint = timeline.events[head.event]?.stint;
+  return stint === null || stint === undefined ? undefined : timeline.stints[stint];
+}
+
+/** What has been done of a stint when the clock stands at `head`: finished repetitions or breaths, or whole seconds. */
+export function doneOf(timeline: Timeline, stint: Stint, head: Playhead): DoneAmount[] {
+  if (stint.unit === 'seconds') return [{ side: stint.side, amount: Math.floor(head.elapsedMs / 1000) }];
+  const finished = timeline.events
+    .slice(stint.firstEvent, stint.lastEvent + 1)
+    .filter((event, offset) => isFinished(event, stint.firstEvent + offset, head));
+  const sides: WorkingSide[] = stint.alternating ? ['left', 'right'] : [stint.side];
+  return sides.map((side) => ({ side, amount: finished.filter((event) => event.side === side).length }));
+}
+
+function isFinished(event: TimelineEvent, index: number, head: Playhead): boolean {
+  return index < head.event || (index === head.event && head.elapsedMs >= event.durationMs);
+}
+
+/** The part of the current event that the clock is in, with what is left of it. Added time lengthens the last part. */
+export function currentPart(event: TimelineEvent, head: Playhead): { part: EventPart; leftMs: number } {
+  let left = head.elapsedMs;
+  const last = event.parts.length - 1;
+  for (const [index, part] of event.parts.entries()) {
+    const lengthMs = part.durationMs + (index === last ? head.addedMs : 0);
+    if (left < lengthMs || index === last) return { part, leftMs: Math.max(0, lengthMs - left) };
+    left -= lengthMs;
+  }
+  throw new Error('An event has no parts.');
+}
+
+/** Time left of the whole session. */
+export function remainingMs(timeline: Timeline, head: Playhead): number {
+  const event = timeline.events[head.event];
+  return event ? timeline.durationMs - event.startMs - head.elapsedMs + head.addedMs : 0;
+}
+
+/**
+ * Carries a playhead over to another compilation of the same session, made when a block's level was changed on the spot:
+ * the current stint begins anew there, or, between stints, the same moment before or after it.
+ */
+export function rejoin(from: Timeline, to: Timeline, head: Playhead): Playhead {
+  const now = from.events[head.event];
+  if (!now) return jump(to.events.length);
+  const stint = currentStint(from, head) ?? from.stints.find((candidate) => candidate.firstEvent > head.event);
+  const there = stint && to.stints[stint.index];
+  if (!stint || !there) return jump(to.events.length);
+  if (now.stint !== null) return jump(there.firstEvent);
+  const before = to.events.findIndex(
+    (event) =>
+      event.blockId === now.blockId && event.kind === now.kind && event.set === now.set && event.side === now.side,
+  );
+  return before >= 0 ? { ...head, event: before } : jump(there.firstEvent);
+}

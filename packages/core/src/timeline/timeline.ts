@@ -1,0 +1,117 @@
+import type { Hand, WorkingSide } from '../vocabulary/hands.js';
+import type { Phase } from '../vocabulary/phases.js';
+import { PLACE_OF, type Posture } from '../vocabulary/places.js';
+
+/**
+ * What happens at a moment. Repetitions, holds, bouts and breaths are *work*; the others lead to it or rest from it.
+ * A `hold` is still, a `bout` moves for time.
+ */
+export type EventKind =
+  'announce' | 'position' | 'change-sides' | 'change-direction' | 'repetition' | 'hold' | 'bout' | 'breath' | 'rest';
+
+/** A stretch of one event: the strokes of a repetition, the halves of a breath. */
+export interface EventPart {
+  readonly name: 'out' | 'hold' | 'back' | 'in' | 'work';
+  /** What to say aloud, from the movement: “lift”, “lower”, “breathe in”. */
+  readonly label: string;
+  readonly durationMs: number;
+}
+
+/**
+ * One thing on the clock. Times are whole milliseconds, so that sums are exact. What is not work (a rest, a change of sides)
+ * carries the set, side and direction of the work that it leads to.
+ */
+export interface TimelineEvent {
+  readonly kind: EventKind;
+  readonly startMs: number;
+  readonly durationMs: number;
+  readonly parts: readonly EventPart[];
+  readonly blockIndex: number;
+  readonly blockId: string;
+  /** Index into `Timeline.bouts` for work, null otherwise. */
+  readonly stint: number | null;
+  readonly side: WorkingSide;
+  /** Name of the direction worked in, if the movement has directions. */
+  readonly direction: string | null;
+  /** 1-based set, and repetition or breath within the stint. */
+  readonly set: number;
+  readonly repetition: number | null;
+}
+
+/**
+ * The smallest piece of work that is recorded: one set of one block, for one hand (or both) in one direction.
+ * With alternating hands one stint holds both hands' repetitions.
+ */
+export interface Stint {
+  readonly index: number;
+  readonly blockIndex: number;
+  readonly blockId: string;
+  readonly set: number;
+  readonly side: WorkingSide;
+  readonly alternating: boolean;
+  readonly direction: string | null;
+  readonly unit: 'repetitions' | 'seconds' | 'breaths';
+  /** Per hand. */
+  readonly plannedAmount: number;
+  readonly firstEvent: number;
+  readonly lastEvent: number;
+  readonly startMs: number;
+  readonly endMs: number;
+}
+
+export interface BlockSpan {
+  readonly blockId: string;
+  readonly phase: Phase;
+  readonly startMs: number;
+  readonly endMs: number;
+  /** Time under work, the rest being announcements, changes and rest. */
+  readonly workMs: number;
+}
+
+export interface Timeline {
+  readonly events: readonly TimelineEvent[];
+  readonly stints: readonly Stint[];
+  readonly blocks: readonly BlockSpan[];
+  readonly durationMs: number;
+}
+
+export const WORK_EVENTS: readonly EventKind[] = ['repetition', 'hold', 'bout', 'breath'];
+
+/** Whole milliseconds of a number of seconds given in halves or tenths. */
+export function milliseconds(seconds: number): number {
+  return Math.round(seconds * 1000);
+}
+
+/** Working values, from timing a class: moving within a place, and to another one. */
+export const CHANGE_WITHIN_PLACE_S = 3;
+export const CHANGE_OF_PLACE_S = 10;
+/** Fetching something that the block before did not need. */
+export const FETCH_EQUIPMENT_S = 5;
+
+/** Seconds to get from one posture to the next; none at the very start, where people are already in place. */
+export function changeOfPostureS(from: Posture | null, to: Posture): number {
+  if (from === null || from === to) return 0;
+  return PLACE_OF[from] === PLACE_OF[to] ? CHANGE_WITHIN_PLACE_S : CHANGE_OF_PLACE_S;
+}
+
+export interface TimelineSummary {
+  readonly totalMs: number;
+  readonly workMs: number;
+  readonly byPhase: Readonly<Record<Phase, number>>;
+  /** Work of each hand; work of both together counts for each. */
+  readonly workByHand: Readonly<Record<Hand, number>>;
+}
+
+/** Sums of a timeline for budgets and for left against right. */
+export function summarise(timeline: Timeline): TimelineSummary {
+  const byPhase: Record<Phase, number> = { prepare: 0, range: 0, load: 0, strength: 0, skill: 0, settle: 0 };
+  for (const block of timeline.blocks) byPhase[block.phase] += block.endMs - block.startMs;
+  const workByHand: Record<Hand, number> = { left: 0, right: 0 };
+  for (const event of timeline.events) {
+    if (event.stint === null) continue;
+    if (event.side !== 'right') workByHand.left += event.durationMs;
+    if (event.side !== 'left') workByHand.right += event.durationMs;
+  }
+  const workMs = timeline.blocks.reduce((sum, block) => sum + block.workMs, 0);
+  return { totalMs: timeline.durationMs, workMs, byPhase, workByHand };
+}

@@ -1,0 +1,86 @@
+/**
+ * What makes a coach careful with an athlete. `refer` means: no loading until a licensed practitioner has cleared it;
+ * `adapt` means: train, with the stated change. The app states these rules; it does not diagnose.
+ */
+export interface Caution {
+  readonly label: string;
+  readonly rule: 'refer' | 'adapt';
+  /** What to do, in a sentence that stands on a printed sheet. */
+  readonly advice: string;
+}
+
+export const CAUTIONS = {
+  numbness: {
+    label: 'Numbness or tingling',
+    rule: 'refer',
+    advice: 'Numbness or tingling, at night above all: no loading until a licensed practitioner has looked at it.',
+  },
+  'dropping-things': {
+    label: 'Dropping things',
+    rule: 'refer',
+    advice: 'Things slip out of the hand: no loading until a licensed practitioner has looked at it.',
+  },
+  'recent-injury': {
+    label: 'Surgery or fracture without clearance',
+    rule: 'refer',
+    advice: 'After surgery or a fracture: no loading until cleared by the treating practitioner.',
+  },
+  'rest-pain': {
+    label: 'Pain at rest, at night, or growing over a week',
+    rule: 'refer',
+    advice:
+      'Pain at rest or at night, or growing over a week: no loading until a licensed practitioner has looked at it.',
+  },
+  'steroid-injection': {
+    label: 'Steroid injection in the last two weeks',
+    rule: 'refer',
+    advice: 'Within two weeks of a steroid injection: no loading until cleared.',
+  },
+  arthritis: {
+    label: 'Arthritis of hand or wrist',
+    rule: 'adapt',
+    advice: 'Arthritis: no added weight, middle of the range, warm hands first.',
+  },
+  'tendon-pain': {
+    label: 'Tendon pain',
+    rule: 'adapt',
+    advice: 'Tendon pain: isometrics first, low effort, ask again the next morning.',
+  },
+  hypermobility: {
+    label: 'Hypermobility',
+    rule: 'adapt',
+    advice: 'Hypermobility: no hanging at the end of the range; strength in the middle of it.',
+  },
+  pregnancy: {
+    label: 'Pregnancy',
+    rule: 'adapt',
+    advice: 'Pregnancy: nerve symptoms in the hands are common; ask about them each time.',
+  },
+  'blood-pressure': {
+    label: 'Raised blood pressure',
+    rule: 'adapt',
+    advice: 'Raised blood pressure: keep breathing, no maximal isometrics.',
+  },
+  fluoroquinolones: {
+    label: 'Fluoroquinolone antibiotics in recent months',
+    rule: 'adapt',
+    advice: 'After fluoroquinolone antibiotics: no heavy tendon load for the months the prescriber names.',
+  },
+  'under-18': {
+    label: 'Under 18',
+    rule: 'adapt',
+    advice: 'Under 18: no maximal finger loading, no full crimp; finger-joint pain is a question for a doctor.',
+  },
+  'skin-splits': {
+    label: 'Stitches or skin splits',
+    rule: 'adapt',
+    advice: 'Stitches or split skin: keep that part of the hand off the floor and off handles.',
+  },
+  'past-sprain': {
+    label: 'Past wrist sprain, cleared',
+    rule: 'adapt',
+    advice: 'Past sprain: compare with the other side each time; stay below the angle that hurt.',
+  },
+} as const satisfies Record<string, Caution>;
+export type CautionId = keyof typeof CAUTIONS;
+export const CAUTION_IDS = Object.keys(CAUTIONS) as CautionId[];

@@ -1,0 +1,25 @@
+/** What of the hand bears. */
+export const CONTACTS = [
+  'none',
+  'open palm',
+  'raised palm',
+  'fist',
+  'back of hand',
+  'fingertips',
+  'edge',
+  'handle',
+  'ball',
+] as const;
+export type Contact = (typeof CONTACTS)[number];
+
+/** Where the fingers point on the floor. `free` when the hand is not planted. */
+export const FACINGS = ['free', 'forward', 'outward', 'inward', 'backward'] as const;
+export type Facing = (typeof FACINGS)[number];
+
+/** Ways to hold an edge. */
+export const EDGE_GRIPS = ['open hand', 'half crimp'] as const;
+export type EdgeGrip = (typeof EDGE_GRIPS)[number];
+
+/** Curled fingers lengthen the extensors, straight ones the flexors. */
+export const FINGERS = ['curled', 'relaxed', 'straight'] as const;
+export type Fingers = (typeof FINGERS)[number];

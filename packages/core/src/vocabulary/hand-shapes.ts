@@ -1,0 +1,17 @@
+/** Shapes that a hand goes through, by name; their joint angles are in `picture/hand-shape.ts`. */
+export const HAND_SHAPE_NAMES = [
+  'open',
+  'spread',
+  'together',
+  'relaxed',
+  'fist',
+  'hook',
+  'tabletop',
+  'flat fist',
+  'around a ball',
+  'around a bar',
+  'on an edge',
+  'pinch',
+  'dome',
+] as const;
+export type HandShapeName = (typeof HAND_SHAPE_NAMES)[number];

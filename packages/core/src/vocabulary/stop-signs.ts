@@ -1,0 +1,17 @@
+/** Sensations that end the session at once, whatever the score. */
+export const STOP_SIGNS = {
+  numbness: 'Numbness or tingling',
+  pop: 'A pop, or sudden loss of strength',
+  swelling: 'Swelling or a changed shape after a fall',
+  colour: 'A hand that is cold, blue or white',
+  sharp: 'Sharp pain',
+} as const;
+export type StopSign = keyof typeof STOP_SIGNS;
+export const STOP_SIGN_IDS = Object.keys(STOP_SIGNS) as StopSign[];
+
+/** Stands on every printed or shared sheet and at the end of a stopped session. */
+export const STOP_RULES = [
+  'Stop if it hurts. Numbness or tingling: stop at once and have it looked at.',
+  'Breathe all the time; never force a stretch with the other hand.',
+  'When in doubt ask a licensed practitioner. Local rules come first.',
+] as const;
