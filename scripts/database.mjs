@@ -24,8 +24,16 @@ const placesOf = (name) => {
   };
 };
 
-/** Starts the private MariaDB on a free loopback port. @returns its URL without a database name, and how to stop it. */
-export async function startDatabase(name) {
+/** What a database of tests may lose in a power cut buys it much speed on a slow disk. */
+const FAST_AND_FORGETFUL = [
+  '--innodb-flush-log-at-trx-commit=0',
+  '--skip-innodb-doublewrite',
+  '--innodb-flush-method=nosync',
+  '--skip-log-bin',
+];
+
+/** Starts the private MariaDB on a free loopback port. `durable: false` is for tests. @returns its URL without a database name, and how to stop it. */
+export async function startDatabase(name, { durable = true } = {}) {
   const places = placesOf(name);
   const asRoot = process.getuid?.() === 0 ? ['--user=root'] : [];
   mkdirSync(places.home, { recursive: true, mode: 0o700 });
@@ -54,6 +62,7 @@ export async function startDatabase(name) {
       '--character-set-server=utf8mb4',
       '--innodb-buffer-pool-size=128M',
       '--max-connections=100',
+      ...(durable ? [] : FAST_AND_FORGETFUL),
     ],
     // Its own process group: Ctrl-C reaches us first, and we end the server before the database under it.
     { detached: true, stdio: ['ignore', openSync(places.log, 'a'), openSync(places.log, 'a')] },

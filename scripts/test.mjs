@@ -27,7 +27,7 @@ export async function test(names) {
   const results = join(DATA, 'results');
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });
-  const database = await startDatabase('test');
+  const database = await startDatabase('test', { durable: false });
   const failures = [];
   const attempt = (name, work) => part(name, work).catch((error) => failures.push(error));
   process.once('SIGINT', () => void database.stop().then(() => process.exit(130)));

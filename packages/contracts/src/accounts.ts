@@ -1,14 +1,7 @@
-import { IsEmail } from 'class-validator';
-import { Text } from './bounded.js';
+import { email, type Of, record, text } from '@clay-pot/core';
 
-export class SignInRequest {
-  @IsEmail({}, { message: 'must be an e-mail address' })
-  @Text(254, 1)
-  email: string;
-
-  @Text(200, 1)
-  password: string;
-}
+export const SIGN_IN = record({ email: email(), password: text(200, 1, 'Password') });
+export type SignInRequest = Of<typeof SIGN_IN>;
 
 export interface WhoAmI {
   name: string;

@@ -1,25 +1,13 @@
-import { WEEKDAYS } from '@clay-pot/core';
-import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, IsUUID } from 'class-validator';
-import { IsDay } from './bounded.js';
+import { day, idOf, list, type Of, oneOf, record, WEEKDAYS } from '@clay-pot/core';
 
 /** Gives a sequence to an athlete on weekdays (ISO: Monday 1 … Sunday 7). */
-export class AssignmentInput {
-  @IsUUID('7', { message: 'must be the id of a sequence' })
-  sequenceId: string;
-
-  @IsUUID('7', { message: 'must be the id of an athlete' })
-  athleteId: string;
-
-  @IsArray({ message: 'must be a list of weekdays' })
-  @ArrayMinSize(1, { message: 'must name at least one weekday' })
-  @ArrayMaxSize(7)
-  @ArrayUnique({ message: 'must not name a weekday twice' })
-  @IsIn(WEEKDAYS, { each: true, message: 'must be weekdays 1 (Monday) to 7 (Sunday)' })
-  weekdays: number[];
-
-  @IsDay()
-  fromDay: string;
-}
+export const ASSIGNMENT_INPUT = record({
+  sequenceId: idOf('a sequence'),
+  athleteId: idOf('an athlete'),
+  weekdays: list(oneOf<number>(WEEKDAYS), { min: 1, max: WEEKDAYS.length, unique: true, what: 'weekdays, each once' }),
+  fromDay: day(),
+});
+export type AssignmentInput = Of<typeof ASSIGNMENT_INPUT>;
 
 export interface AssignmentItem extends AssignmentInput {
   id: string;

@@ -1,43 +1,32 @@
-import type {
-  Balance,
-  BlockAccount,
-  Coverage,
-  Edit,
-  EventKind,
-  Hand,
-  HandAccount,
-  MuscleGroup,
-  Severity,
-  WorkingSide,
+import {
+  type Balance,
+  type BlockAccount,
+  type Coverage,
+  type Edit,
+  type EventKind,
+  type Hand,
+  type HandAccount,
+  idOf,
+  instant,
+  type MuscleGroup,
+  type Of,
+  optional,
+  record,
+  SEQUENCE,
+  type Severity,
+  type WorkingSide,
 } from '@clay-pot/core';
-import { Type } from 'class-transformer';
-import { IsObject, IsUUID, ValidateNested } from 'class-validator';
-import { IsInstant, MayBeAbsent } from './bounded.js';
-import { BodyInput } from './mechanics.js';
-import { SequenceInput } from './sequences.js';
+import { BODY_INPUT } from './mechanics.js';
 
 /** A sequence and for whom: an athlete of the studio, a body, or nobody in particular. */
-export class EffortQuestion {
-  @MayBeAbsent()
-  @IsUUID(undefined, { message: 'must be the id of an athlete' })
-  athleteId?: string;
-
-  @MayBeAbsent()
-  @IsObject({ message: 'must be a body' })
-  @ValidateNested()
-  @Type(() => BodyInput)
-  body?: BodyInput;
-
-  @IsObject({ message: 'must be a sequence document' })
-  @ValidateNested()
-  @Type(() => SequenceInput)
-  sequence: SequenceInput;
-
+export const EFFORT_QUESTION = record({
+  athleteId: optional(idOf('an athlete')),
+  body: optional(BODY_INPUT),
+  sequence: SEQUENCE,
   /** When the session would begin, for what earlier ones have left; now when left out. */
-  @MayBeAbsent()
-  @IsInstant()
-  at?: string;
-}
+  at: optional(instant()),
+});
+export type EffortQuestion = Of<typeof EFFORT_QUESTION>;
 
 /** One muscle group on one side over the session. */
 export interface GroupFatigue {

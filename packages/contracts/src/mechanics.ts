@@ -1,177 +1,121 @@
 import {
   type Action,
+  between,
   BODY_LIMITS,
-  type Contact,
   CONTACTS,
-  type Face,
-  FACES,
-  type Facing,
+  type Fault,
   FACINGS,
-  type Hand,
   HANDS,
+  idOf,
+  type Limit,
+  type Of,
+  oneOf,
+  optional,
   POSTURE_LIMITS,
   type PostureField,
   QUANTITIES,
   type Quantity,
+  record,
   type Sex,
   SEXES,
-  type Support,
-  SUPPORTS,
-  type Surface,
-  SURFACES,
+  STANCE_FIELDS,
   USUAL_POSTURES,
   type UsualPosture,
+  within,
 } from '@clay-pot/core';
-import { Type } from 'class-transformer';
-import { IsIn, IsObject, IsUUID, ValidateIf, ValidateNested } from 'class-validator';
-import { MayBeAbsent, Within } from './bounded.js';
 
-const metres = ({ min, max }: { min: number; max: number }) => ({
-  min: min / 100,
-  max: max / 100,
-  step: 0.001,
+const CM_PER_M = 100;
+const metres = ({ min, max, step }: Limit): Limit => ({
+  min: min / CM_PER_M,
+  max: max / CM_PER_M,
+  step: step / CM_PER_M,
   unit: 'm',
 });
-const oneOf = (words: readonly string[]) => ({ message: `must be one of ${words.join(', ')}` });
-const AGE = { min: 5, max: 110, step: 1, unit: 'years' };
+const AGE = { min: 5, max: 110, step: 1, unit: 'years' } as const;
 
 /** Whose body it is. What is left out is taken from the reference person of that sex, and named in the answer as estimated. */
-export class BodyInput {
-  @MayBeAbsent()
-  @IsIn(SEXES, oneOf(SEXES))
-  sex?: Sex;
+export const BODY_INPUT = record(
+  {
+    sex: optional(oneOf(SEXES)),
+    statureM: optional(between(metres(BODY_LIMITS.statureCm))),
+    massKg: optional(between(BODY_LIMITS.massKg)),
+    ageYears: optional(within(AGE)),
+  },
+  { what: 'a body' },
+);
+export type BodyInput = Of<typeof BODY_INPUT>;
 
-  @MayBeAbsent()
-  @Within(metres(BODY_LIMITS.statureCm))
-  statureM?: number;
-
-  @MayBeAbsent()
-  @Within(BODY_LIMITS.massKg)
-  massKg?: number;
-
-  @MayBeAbsent()
-  @Within(AGE)
-  ageYears?: number;
-}
-
-const USUAL = Object.keys(USUAL_POSTURES);
+const USUAL = Object.keys(USUAL_POSTURES) as UsualPosture[];
+const { support, shanks, surface, face, leanDeg, hipAngleDeg, distanceM } = STANCE_FIELDS;
+const { handHeightM, supportHeightM, elbowBendDeg, leftShare, padPressure, heelLiftDeg } = STANCE_FIELDS;
 
 /**
  * A posture on the hands: a usual one to start from, and what differs. Of leanDeg, hipAngleDeg and distanceM two are kept and the third
  * follows; giving one of them replaces the one of the usual posture that follows from it.
  */
-export class PostureInput {
-  /** May be left out when `support` says what the body rests on: then the usual posture of that support is meant. */
-  @ValidateIf((posture: PostureInput) => posture.from !== undefined || posture.support === undefined)
-  @IsIn(USUAL, { message: `must be one of ${USUAL.join(', ')}; or give a support` })
-  from?: UsualPosture;
+export const POSTURE_INPUT = record(
+  {
+    /** May be left out when `support` says what the body rests on: then the usual posture of that support is meant. */
+    from: optional(oneOf(USUAL)),
+    support: optional(support),
+    contact: optional(oneOf(CONTACTS)),
+    facing: optional(oneOf(FACINGS)),
+    face: optional(face),
+    surface: optional(surface),
+    shanks: optional(shanks),
+    leanDeg,
+    hipAngleDeg,
+    distanceM,
+    handHeightM: optional(handHeightM),
+    supportHeightM: optional(supportHeightM),
+    elbowBendDeg: optional(elbowBendDeg),
+    leftShare: optional(leftShare),
+    padPressure: optional(padPressure),
+    heelLiftDeg: optional(heelLiftDeg),
+  },
+  { what: 'a posture' },
+);
+export type PostureInput = Of<typeof POSTURE_INPUT>;
 
-  @MayBeAbsent()
-  @IsIn(SUPPORTS, oneOf(SUPPORTS))
-  support?: Support;
-
-  @MayBeAbsent()
-  @IsIn(CONTACTS, oneOf(CONTACTS))
-  contact?: Contact;
-
-  @MayBeAbsent()
-  @IsIn(FACINGS, oneOf(FACINGS))
-  facing?: Facing;
-
-  @MayBeAbsent()
-  @IsIn(FACES, oneOf(FACES))
-  face?: Face;
-
-  @MayBeAbsent()
-  @IsIn(SURFACES, oneOf(SURFACES))
-  surface?: Surface;
-
-  @MayBeAbsent()
-  @IsIn(['resting', 'lifted'], oneOf(['resting', 'lifted']))
-  shanks?: 'resting' | 'lifted';
-
-  /** A number, or `square` for arms at a right angle to the trunk. */
-  @ValidateIf((posture: PostureInput) => posture.leanDeg !== undefined && posture.leanDeg !== 'square')
-  @Within(POSTURE_LIMITS.leanDeg)
-  leanDeg?: number | 'square';
-
-  @MayBeAbsent()
-  @Within({ ...POSTURE_LIMITS.hipAngleDeg, step: 0.1 })
-  hipAngleDeg?: number;
-
-  @MayBeAbsent()
-  @Within(POSTURE_LIMITS.distanceM)
-  distanceM?: number;
-
-  @MayBeAbsent()
-  @Within(POSTURE_LIMITS.handHeightM)
-  handHeightM?: number;
-
-  @MayBeAbsent()
-  @Within(POSTURE_LIMITS.supportHeightM)
-  supportHeightM?: number;
-
-  @MayBeAbsent()
-  @Within({ ...POSTURE_LIMITS.elbowBendDeg, step: 0.1 })
-  elbowBendDeg?: number;
-
-  /** The left hand's share of what both bear: 0.5 even, 1 left only. */
-  @MayBeAbsent()
-  @Within(POSTURE_LIMITS.leftShare)
-  leftShare?: number;
-
-  @MayBeAbsent()
-  @Within(POSTURE_LIMITS.padPressure)
-  padPressure?: number;
-
-  @MayBeAbsent()
-  @Within({ ...POSTURE_LIMITS.heelLiftDeg, step: 0.1 })
-  heelLiftDeg?: number;
+/** A posture needs something to start from. */
+export function checkPostureInput({ from, support: rests }: PostureInput): Fault[] {
+  if (from !== undefined || rests !== undefined) return [];
+  return [{ pointer: '/from', message: `must be one of ${USUAL.join(', ')}; or give a support` }];
 }
 
-export class PostureQuestion {
+const ASKED = {
   /** An athlete of the studio: body and measured maxima and ranges are read from the record. What `body` gives comes first. */
-  @MayBeAbsent()
-  @IsUUID(undefined, { message: 'must be the id of an athlete' })
-  athleteId?: string;
+  athleteId: optional(idOf('an athlete')),
+  body: optional(BODY_INPUT),
+  posture: POSTURE_INPUT,
+};
+export const POSTURE_QUESTION = record(ASKED);
+export type PostureQuestion = Of<typeof POSTURE_QUESTION>;
 
-  @MayBeAbsent()
-  @IsObject({ message: 'must be a body' })
-  @ValidateNested()
-  @Type(() => BodyInput)
-  body?: BodyInput;
+/** Values that any quantity may be aimed at; each has its own unit. */
+const TARGET_VALUE = {
+  min: Math.min(...Object.values(QUANTITIES).map(({ min }) => min)),
+  max: Math.max(...Object.values(QUANTITIES).map(({ max }) => max)),
+  step: 0.1,
+  unit: 'of the quantity',
+};
+export const TARGET_INPUT = record(
+  {
+    quantity: oneOf(Object.keys(QUANTITIES) as Quantity[]),
+    /** In the quantity's unit: % of body weight, % of own maximum, degrees (extension counts up), N·m. */
+    value: between(TARGET_VALUE),
+    hand: oneOf(HANDS),
+  },
+  { what: 'a target' },
+);
 
-  @IsObject({ message: 'must be a posture' })
-  @ValidateNested()
-  @Type(() => PostureInput)
-  posture: PostureInput;
-}
-
-const FIELDS = Object.keys(POSTURE_LIMITS);
-const QUANTITY_NAMES = Object.keys(QUANTITIES);
-
-export class TargetInput {
-  @IsIn(QUANTITY_NAMES, oneOf(QUANTITY_NAMES))
-  quantity: Quantity;
-
-  /** In the quantity's unit: % of body weight, % of own maximum, degrees (extension counts up), N·m. */
-  @Within({ min: -180, max: 300, step: 0.1, unit: 'of the quantity' })
-  value: number;
-
-  @IsIn(HANDS, oneOf(HANDS))
-  hand: Hand;
-}
-
-export class SolveQuestion extends PostureQuestion {
+export const SOLVE_QUESTION = record({
+  ...ASKED,
   /** The field of the posture to change. */
-  @IsIn(FIELDS, oneOf(FIELDS))
-  vary: PostureField;
-
-  @IsObject({ message: 'must be a target' })
-  @ValidateNested()
-  @Type(() => TargetInput)
-  target: TargetInput;
-}
+  vary: oneOf(Object.keys(POSTURE_LIMITS) as PostureField[]),
+  target: TARGET_INPUT,
+});
+export type SolveQuestion = Of<typeof SOLVE_QUESTION>;
 
 /** What one hand bears and what it takes. */
 export interface HandAnswer {

@@ -9,12 +9,14 @@ import { AppModule } from './app.module.js';
 import type { Config } from './config.js';
 import { migrate } from './database/data-source.js';
 import { seedWhenEmpty } from './database/demo/seed.js';
+import { readJsonBodies } from './http/json-body.js';
 import { StructuredLogger } from './http/logger.js';
 import { serveOpenApi } from './http/openapi.js';
-import { validation } from './http/validation.js';
+import { answerFrameworkError } from './http/problem.filter.js';
 import { serveWeb } from './http/web-files.js';
 
 const BODY_LIMIT_BYTES = 1_048_576;
+const ID_LENGTH = 100;
 
 /** The whole server, migrated and seeded, not yet listening. */
 export async function createApp(config: Config, now: () => Date = () => new Date()): Promise<NestFastifyApplication> {
@@ -22,14 +24,21 @@ export async function createApp(config: Config, now: () => Date = () => new Date
     logger: { level: config.logLevel },
     genReqId: () => uuid(),
     bodyLimit: BODY_LIMIT_BYTES,
-    routerOptions: { maxParamLength: 100 },
+    routerOptions: { maxParamLength: ID_LENGTH },
+    frameworkErrors: answerFrameworkError,
   });
   const app = await NestFactory.create<NestFastifyApplication>(AppModule.with(config), adapter, {
     logger: new StructuredLogger(adapter.getInstance().log),
     abortOnError: false,
+    bodyParser: false,
   });
   app.setGlobalPrefix('api');
-  app.useGlobalPipes(validation);
+  const fastify = app.getHttpAdapter().getInstance();
+  readJsonBodies(fastify);
+  // What the API answers is somebody's record: nothing between us and the browser keeps it.
+  fastify.addHook('onSend', async (request, reply) => {
+    if (request.url.startsWith('/api') && !reply.hasHeader('cache-control')) reply.header('cache-control', 'no-store');
+  });
   await app.register(cookie);
   await app.register(compress, { threshold: 1024 });
   await app.register(helmet, {

@@ -84,10 +84,11 @@ describe('the house', () => {
 
   test('OpenAPI names every body with its bounds and refuses unknown fields', async () => {
     const { body } = await coach.ask<OpenAPIObject>('GET', '/openapi.json');
-    const dose = body.components?.schemas?.['DoseInput'] as Record<string, never>;
-    expect(dose).toMatchObject({
+    const { SequenceInput } = body.components!.schemas! as Record<string, object>;
+    const dose = { additionalProperties: false, properties: { sets: { minimum: 1, maximum: 20 } } };
+    expect(SequenceInput).toMatchObject({
       additionalProperties: false,
-      properties: { sets: { minimum: 1, maximum: 20 }, work: { $ref: '#/components/schemas/WorkInput' } },
+      properties: { blocks: { maxItems: 120, items: { additionalProperties: false, properties: { dose } } } },
     });
     const text = JSON.stringify(body);
     for (const [, name] of text.matchAll(/"\$ref":"#\/components\/schemas\/(\w+)"/g)) {

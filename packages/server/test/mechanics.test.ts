@@ -156,9 +156,10 @@ describe('POST /mechanics/solve', () => {
       const { example } = answers['application/json']!.schema;
       expect((await ask<object>(path, examples[0]!.value)).body).toEqual(JSON.parse(JSON.stringify(example)));
     }
-    const { PostureInput, LevelInput, LevelLoad } = body.components!.schemas! as Record<string, object>;
-    expect([PostureInput, LevelLoad]).toEqual([expect.any(Object), expect.any(Object)]);
-    expect(LevelInput).toMatchObject({ properties: { load: { $ref: '#/components/schemas/LevelLoad' } } });
+    const { PostureQuestion, MovementInput } = body.components!.schemas! as Record<string, object>;
+    expect(PostureQuestion).toMatchObject({ properties: { posture: { properties: { leanDeg: expect.any(Object) } } } });
+    const load = { oneOf: expect.any(Array), discriminator: { propertyName: 'kind' } };
+    expect(MovementInput).toMatchObject({ properties: { ladder: { items: { properties: { load } } } } });
   });
 });
 

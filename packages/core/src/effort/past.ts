@@ -6,7 +6,7 @@ import { accountOf, type HandAccount } from './session-account.js';
 import type { Person } from '../mechanics/capacity.js';
 import type { MovementLookup } from '../model/movement.js';
 import type { Sequence } from '../model/sequence.js';
-import type { DoneSet } from '../model/session.js';
+import type { CountedSet } from '../model/session.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { doneTimeline } from '../timeline/done-timeline.js';
 import { hoursBetween } from '../vocabulary/days.js';
@@ -39,7 +39,7 @@ export interface CarriedOut {
   readonly startedAt: string;
   readonly endedAt: string;
   readonly plan: Sequence;
-  readonly sets: readonly DoneSet[];
+  readonly sets: readonly CountedSet[];
 }
 
 /** Sums up a session by what was done of it. @param before sessions before it: those of the same day leave their fatigue */

@@ -11,7 +11,7 @@ import { REFERENCE_BODIES } from '../model/body.js';
 import { parseDose } from '../model/dose-shorthand.js';
 import { usualWay } from '../model/movement.js';
 import { type Block, type Sequence, USUAL_PACING } from '../model/sequence.js';
-import type { DoneSet } from '../model/session.js';
+import type { CountedSet } from '../model/session.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { doneTimeline } from '../timeline/done-timeline.js';
 import { HANDS } from '../vocabulary/hands.js';
@@ -222,7 +222,7 @@ describe('the timeline of what was done', () => {
     ['rock.palm-fore-aft', 'behind', '1x40s'],
   );
   const timeline = compileTimeline(plan, shippedMovement);
-  const set = (more: Partial<DoneSet>): DoneSet => ({
+  const set = (more: Partial<CountedSet>): CountedSet => ({
     id: `${more.blockId}${more.set}${more.side}`,
     blockId: 'b1',
     set: 1,

@@ -1,3 +1,4 @@
+export * from './nesting.js';
+export * from './published-schema.js';
 export * from './sequence-file.js';
 export * from './sequence-schema.js';
-export * from './load-schema.js';

@@ -48,9 +48,9 @@ describe('sequence files', () => {
       (t) => t.replace('"sets": 1', '"sets": 99'),
       '"sets": 99',
       '/blocks/0/dose/sets',
-      '<= 20',
+      'within 1–20',
     ],
-    ['a misspelt field', (t) => t.replace('"purpose"', '"porpoise"'), '"porpoise"', '/porpoise', 'not known here'],
+    ['a misspelt field', (t) => t.replace('"purpose"', '"porpoise"'), '"porpoise"', '/porpoise', 'not a known field'],
     [
       'an unknown level',
       (t) => t.replace('"free-fist"', '"no-fist"'),
@@ -104,9 +104,9 @@ describe('sequence files', () => {
     ).toEqual(['/blocks/0/dose/sets', '/budgetMin']);
   });
 
-  test('a missing field is named at its parent', () => {
+  test('a missing field is named, and told where it belongs', () => {
     const faults = faultsOf(SMALL.replace(/ {2}"title": .*\n/, ''));
-    expect(faults).toEqual([{ line: 1, column: 1, pointer: '', message: 'The field “title” is missing.' }]);
+    expect(faults).toEqual([{ line: 1, column: 1, pointer: '/title', message: 'is missing: it must be text' }]);
   });
 
   test('broken JSON is told with its line', () => {

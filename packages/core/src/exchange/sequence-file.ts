@@ -1,6 +1,8 @@
-import { Ajv, type ErrorObject } from 'ajv';
 import { type Node, type ParseError, findNodeAtLocation, parseTree, printParseErrorCode } from 'jsonc-parser';
-import { SEQUENCE_FORMAT, SEQUENCE_FORMAT_VERSION, SEQUENCE_SCHEMA } from './sequence-schema.js';
+import { isNestedBeyond, MOST_NESTING } from './nesting.js';
+import { SEQUENCE_FILE, SEQUENCE_FORMAT, SEQUENCE_FORMAT_VERSION } from './sequence-schema.js';
+import { faultsOf } from '../vocabulary/faults.js';
+import type { Of } from '../vocabulary/schema.js';
 import { checkSequence } from '../model/check-sequence.js';
 import type { MovementLookup } from '../model/movement.js';
 import type { Sequence } from '../model/sequence.js';
@@ -22,10 +24,6 @@ export class FileError extends Error {
   }
 }
 
-const validate = new Ajv({ allErrors: true, discriminator: true, strict: true, strictRequired: false }).compile(
-  SEQUENCE_SCHEMA,
-);
-
 /** The text of a sequence file: versioned JSON, indented so that a person can read and compare it. */
 export function encodeSequence(sequence: Sequence): string {
   const { title, purpose, budgetMin, pacing, blocks, methodId, mutes } = sequence;
@@ -40,6 +38,10 @@ export function encodeSequence(sequence: Sequence): string {
  *   a movement or level that this studio does not have.
  */
 export function decodeSequence(text: string, lookup: MovementLookup): Sequence {
+  if (isNestedBeyond(text, MOST_NESTING)) {
+    const message = `Brackets are nested deeper than ${MOST_NESTING}: this is no sequence file.`;
+    throw new FileError([{ line: 1, column: 1, pointer: '', message }]);
+  }
   const broken: ParseError[] = [];
   const tree = parseTree(text, broken, { allowTrailingComma: false, disallowComments: true });
   const place = placer(text, tree);
@@ -52,44 +54,12 @@ export function decodeSequence(text: string, lookup: MovementLookup): Sequence {
     throw new FileError(faults.length ? faults : [{ line: 1, column: 1, pointer: '', message: 'The file is empty.' }]);
   }
   const value: unknown = JSON.parse(text);
-  if (!validate(value)) {
-    throw new FileError(readable(validate.errors ?? []).map(({ pointer, message }) => place(pointer, message)));
-  }
-  const {
-    format: _format,
-    version: _version,
-    ...sequence
-  } = value as unknown as Sequence & { format: string; version: number };
+  const shape = faultsOf(SEQUENCE_FILE, value);
+  if (shape.length > 0) throw new FileError(shape.map(({ pointer, message }) => place(pointer, message)));
+  const { format: _format, version: _version, ...sequence } = value as Of<typeof SEQUENCE_FILE>;
   const faults = [...checkSequence(sequence, lookup), ...checkMutes(sequence)];
   if (faults.length) throw new FileError(faults.map(({ pointer, message }) => place(pointer, message)));
   return sequence;
-}
-
-/** The schema checker's findings in words, without the echoes it gives for an enclosing rule. */
-function readable(errors: readonly ErrorObject[]): { pointer: string; message: string }[] {
-  return errors.map((error) => {
-    const { instancePath, keyword, params } = error;
-    switch (keyword) {
-      case 'additionalProperties':
-        return {
-          pointer: `${instancePath}/${params['additionalProperty']}`,
-          message: 'This field is not known here: remove it or check its spelling.',
-        };
-      case 'required':
-        return { pointer: instancePath, message: `The field “${params['missingProperty']}” is missing.` };
-      case 'const':
-        return { pointer: instancePath, message: `This must be ${JSON.stringify(params['allowedValue'])}.` };
-      case 'enum':
-        return {
-          pointer: instancePath,
-          message: `This must be one of ${(params['allowedValues'] as string[]).join(', ')}.`,
-        };
-      case 'discriminator':
-        return { pointer: `${instancePath}/kind`, message: 'This must be one of repetitions, time, breaths.' };
-      default:
-        return { pointer: instancePath, message: `This ${error.message}.` };
-    }
-  });
 }
 
 function placer(text: string, tree: Node | undefined) {
@@ -98,7 +68,8 @@ function placer(text: string, tree: Node | undefined) {
       .split('/')
       .slice(1)
       .map((step) => (/^\d+$/.test(step) ? Number(step) : step.replaceAll('~1', '/').replaceAll('~0', '~')));
-    const node = tree && findNodeAtLocation(tree, path);
+    // What is missing is told where it belongs.
+    const node = tree && (findNodeAtLocation(tree, path) ?? findNodeAtLocation(tree, path.slice(0, -1)));
     // The name of a field is where the eye should land, not its value three lines further.
     const offset = (node?.parent?.type === 'property' ? node.parent.offset : node?.offset) ?? 0;
     return { ...position(text, offset), pointer, message };

@@ -1,7 +1,7 @@
-import { checkDose } from './dose.js';
+import { checkDose, piecesOf } from './dose.js';
 import { checkFit, findLevel, type Level, type Movement, type MovementLookup } from './movement.js';
-import { type Block, inPhaseOrder, type Sequence } from './sequence.js';
-import type { Fault } from '../vocabulary/fault.js';
+import { type Block, inPhaseOrder, type Sequence, SEQUENCE_LIMITS } from './sequence.js';
+import { type Fault, under } from '../vocabulary/fault.js';
 
 /** Thrown where a sequence must be sound and is not. Carries every fault with its pointer. */
 export class SequenceError extends Error {
@@ -22,8 +22,13 @@ export function checkSequence(sequence: Sequence, lookup: MovementLookup): Fault
       faults.push({ pointer: `${at}/id`, message: `Block ${twin + 1} has the same id: each block needs its own.` });
     }
     seen.set(block.id, index);
-    faults.push(...checkBlock(block, lookup).map((fault) => ({ ...fault, pointer: at + fault.pointer })));
+    faults.push(...under(at, checkBlock(block, lookup)));
   });
+  const pieces = sequence.blocks.reduce((sum, { dose }) => sum + piecesOf(dose), 0);
+  if (pieces > SEQUENCE_LIMITS.pieces) {
+    const message = `All blocks together come to ${pieces} repetitions, breaths and timed pieces; ${SEQUENCE_LIMITS.pieces} are the most.`;
+    faults.push({ pointer: '/blocks', message });
+  }
   const ordered = inPhaseOrder(sequence.blocks);
   const stray = sequence.blocks.findIndex((block, index) => block !== ordered[index]);
   if (stray >= 0) {
@@ -34,7 +39,7 @@ export function checkSequence(sequence: Sequence, lookup: MovementLookup): Fault
 }
 
 function checkBlock(block: Block, lookup: MovementLookup): Fault[] {
-  const dose = checkDose(block.dose).map((fault) => ({ ...fault, pointer: `/dose${fault.pointer}` }));
+  const dose = under('/dose', checkDose(block.dose));
   const movement = lookup(block.movementId);
   if (!movement) {
     return [...dose, { pointer: '/movementId', message: `There is no movement “${block.movementId}” in this studio.` }];

@@ -1,4 +1,5 @@
 import { amountOf, checkDose, type Dose, type Tempo, type Work } from './dose.js';
+import { sentence } from '../vocabulary/fault.js';
 import type { SidePlan } from '../vocabulary/hands.js';
 import type { DirectionPlan } from '../vocabulary/work.js';
 
@@ -83,7 +84,7 @@ export function parseDose(text: string, defaults: DoseDefaults = PLAIN): Dose {
     ...(dose.tempo && { tempo: dose.tempo }),
   };
   const fault = checkDose(whole)[0];
-  if (fault) throw new ShorthandError(text.trim(), fault.message);
+  if (fault) throw new ShorthandError(text.trim(), sentence(fault));
   return whole;
 }
 

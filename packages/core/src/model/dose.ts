@@ -1,37 +1,10 @@
-import { SIDE_PLANS, type SidePlan } from '../vocabulary/hands.js';
+import { capital } from '../vocabulary/text.js';
+import { handsInTurn, SIDE_PLANS } from '../vocabulary/hands.js';
 import type { Fault } from '../vocabulary/fault.js';
+import { faultsOf } from '../vocabulary/faults.js';
 import type { Limit } from '../vocabulary/limit.js';
-import { DIRECTION_PLANS, type DirectionPlan, WORK_KINDS, type WorkKind } from '../vocabulary/work.js';
-
-/** What fills one set. Amounts count per side and per direction. */
-export type Work =
-  | { readonly kind: 'repetitions'; readonly count: number }
-  | { readonly kind: 'time'; readonly seconds: number }
-  | { readonly kind: 'breaths'; readonly count: number };
-
-/** Seconds of the way out and the way back of one repetition. A hold in between is `Dose.holdS`. */
-export interface Tempo {
-  readonly outS: number;
-  readonly backS: number;
-}
-
-/**
- * sets × work × sides × directions, with effort, tempo and rest.
- * `restS` is taken after each set but the last: what follows the last set is the next block's announcement.
- */
-export interface Dose {
-  readonly sets: number;
-  readonly work: Work;
-  readonly sides: SidePlan;
-  readonly directions: DirectionPlan;
-  /** Percent of the person's own maximum in this action (%MVC), 1–100. */
-  readonly effortPercent?: number;
-  /** Hold at the far end of each repetition, in seconds. Only with repetitions. */
-  readonly holdS?: number;
-  /** Only with repetitions; without it the level's usual tempo paces the count. */
-  readonly tempo?: Tempo;
-  readonly restS: number;
-}
+import { kind, kinds, type Of, oneOf, optional, record, within } from '../vocabulary/schema.js';
+import { DIRECTION_PLANS, UNIT_OF, type WorkKind } from '../vocabulary/work.js';
 
 /**
  * What a dose may be at all, wherever it comes from: typed, imported or sent to the server.
@@ -48,6 +21,46 @@ export const DOSE_LIMITS = {
   restS: { min: 0, max: 900, step: 1, unit: 's' },
 } as const satisfies Record<string, Limit>;
 
+const WORK = kinds(
+  [
+    record({ kind: kind('repetitions'), count: within(DOSE_LIMITS.repetitions, 'Repetitions') }),
+    record({ kind: kind('time'), seconds: within(DOSE_LIMITS.seconds, 'Seconds') }),
+    record({ kind: kind('breaths'), count: within(DOSE_LIMITS.breaths, 'Breaths') }),
+  ],
+  'a kind of work and its amount',
+);
+/** What fills one set. Amounts count per side and per direction. */
+export type Work = Of<typeof WORK>;
+
+const TEMPO = record(
+  { outS: within(DOSE_LIMITS.tempoS, 'Tempo out'), backS: within(DOSE_LIMITS.tempoS, 'Tempo back') },
+  { what: 'outS and backS' },
+);
+/** Seconds of the way out and the way back of one repetition. A hold in between is `Dose.holdS`. */
+export type Tempo = Of<typeof TEMPO>;
+
+/**
+ * sets × work × sides × directions, with effort, tempo and rest.
+ * `restS` is taken after each set but the last: what follows the last set is the next block's announcement.
+ */
+export const DOSE = record(
+  {
+    sets: within(DOSE_LIMITS.sets, 'Sets'),
+    work: WORK,
+    sides: oneOf(SIDE_PLANS, 'Sides'),
+    directions: oneOf(DIRECTION_PLANS, 'Directions'),
+    /** Percent of the person's own maximum in this action (%MVC). */
+    effortPercent: optional(within(DOSE_LIMITS.effortPercent, 'Effort')),
+    /** At the far end of each repetition. Only with repetitions. */
+    holdS: optional(within(DOSE_LIMITS.holdS, 'The hold in each repetition')),
+    /** Only with repetitions; without it the level's usual tempo paces the count. */
+    tempo: optional(TEMPO),
+    restS: within(DOSE_LIMITS.restS, 'Rest'),
+  },
+  { what: 'a dose' },
+);
+export type Dose = Of<typeof DOSE>;
+
 /** The limit that applies to the amount of a kind of work. */
 export function amountLimit(kind: WorkKind): Limit {
   return { repetitions: DOSE_LIMITS.repetitions, time: DOSE_LIMITS.seconds, breaths: DOSE_LIMITS.breaths }[kind];
@@ -63,49 +76,37 @@ export function workOf(kind: WorkKind, amount: number): Work {
   return kind === 'time' ? { kind, seconds: amount } : { kind, count: amount };
 }
 
-/** Every way in which a dose breaks the limits; empty when it is fine. Pointers are relative to the dose. */
-export function checkDose(dose: Dose): Fault[] {
-  const faults: Fault[] = [];
-  const check = (pointer: string, name: string, value: number | undefined, limit: Limit) => {
-    const message = outside(name, value, limit);
-    if (message) faults.push({ pointer, message });
-  };
-  check('/sets', 'Sets', dose.sets, DOSE_LIMITS.sets);
-  if (!WORK_KINDS.includes(dose.work.kind)) {
-    faults.push({ pointer: '/work/kind', message: `The kind of work must be one of ${WORK_KINDS.join(', ')}.` });
-  } else {
-    const pointer = dose.work.kind === 'time' ? '/work/seconds' : '/work/count';
-    const name = { repetitions: 'Repetitions', time: 'Seconds', breaths: 'Breaths' }[dose.work.kind];
-    check(pointer, name, amountOf(dose.work), amountLimit(dose.work.kind));
-  }
-  check('/effortPercent', 'Effort', dose.effortPercent ?? DOSE_LIMITS.effortPercent.min, DOSE_LIMITS.effortPercent);
-  check('/holdS', 'The hold in each repetition', dose.holdS ?? DOSE_LIMITS.holdS.min, DOSE_LIMITS.holdS);
-  check('/tempo/outS', 'Tempo out', dose.tempo?.outS ?? DOSE_LIMITS.tempoS.min, DOSE_LIMITS.tempoS);
-  check('/tempo/backS', 'Tempo back', dose.tempo?.backS ?? DOSE_LIMITS.tempoS.min, DOSE_LIMITS.tempoS);
-  check('/restS', 'Rest', dose.restS, DOSE_LIMITS.restS);
-  if (!SIDE_PLANS.includes(dose.sides)) {
-    faults.push({ pointer: '/sides', message: `Sides must be one of ${SIDE_PLANS.join(', ')}.` });
-  }
-  if (!DIRECTION_PLANS.includes(dose.directions)) {
-    faults.push({ pointer: '/directions', message: `Directions must be one of ${DIRECTION_PLANS.join(', ')}.` });
-  }
-  if (dose.work.kind !== 'repetitions') {
-    const alone = 'belongs to repetitions only: give a number of repetitions, or leave it out.';
-    if (dose.holdS !== undefined) faults.push({ pointer: '/holdS', message: `A hold in each repetition ${alone}` });
-    if (dose.tempo) faults.push({ pointer: '/tempo', message: `A tempo ${alone}` });
-    if (dose.sides === 'alternating') {
-      const message = 'Alternating hands swap with each repetition: give repetitions, or choose left then right.';
-      faults.push({ pointer: '/sides', message });
-    }
-  }
-  return faults;
+/** What the amount of a kind of work is called. @example amountLabel('time') → 'Seconds' */
+export const amountLabel = (work: WorkKind) => capital(UNIT_OF[work]);
+
+/**
+ * Pieces that a dose is counted in, for both hands: what bounds every computation over its timeline.
+ * @example piecesOf({ sets: 3, work: { kind: 'repetitions', count: 8 }, sides: 'left-then-right', directions: 'each', restS: 0 }) → 96
+ */
+export function piecesOf({ sets, work, sides, directions }: Dose): number {
+  const each = work.kind === 'time' ? 1 : work.count;
+  return sets * handsInTurn(sides).length * (directions === 'each' ? 2 : 1) * each;
 }
 
-function outside(name: string, value: number | undefined, limit: Limit): string | null {
-  const { min, max, step, unit } = limit;
-  const range = `${min}–${max} ${unit}`;
-  if (typeof value !== 'number' || !Number.isFinite(value)) return `${name} must be a number within ${range}.`;
-  if (value < min || value > max) return `${name} must be within ${range}, not ${value}.`;
-  if (!Number.isInteger(value / step)) return `${name} must be in steps of ${step} ${unit}, not ${value}.`;
-  return null;
+/** Every way in which a dose breaks the limits or its own parts; empty when it is fine. Pointers are relative to the dose. */
+export function checkDose(dose: Dose): Fault[] {
+  let faults = checked.get(dose);
+  if (!faults) checked.set(dose, (faults = [...faultsOf(DOSE, dose), ...faultsTogether(dose)]));
+  return faults;
+}
+/** A dose is a document: the same one is checked once, however often its sequence is compiled. */
+const checked = new WeakMap<Dose, Fault[]>();
+
+/** What no field alone can tell. */
+function faultsTogether({ work, holdS, tempo, sides }: Dose): Fault[] {
+  if (!work || work.kind === 'repetitions') return [];
+  const faults: Fault[] = [];
+  const alone = 'belongs to repetitions only: give a number of repetitions, or leave it out';
+  if (holdS !== undefined) faults.push({ pointer: '/holdS', message: alone, label: 'A hold in each repetition' });
+  if (tempo) faults.push({ pointer: '/tempo', message: alone, label: 'A tempo' });
+  if (sides === 'alternating') {
+    const message = 'alternating hands swap with each repetition: give repetitions, or choose left then right';
+    faults.push({ pointer: '/sides', message });
+  }
+  return faults;
 }

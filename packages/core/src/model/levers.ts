@@ -1,4 +1,5 @@
-import type { LevelLoad, Stance } from './load.js';
+import type { LevelLoad } from './load.js';
+import type { Stance } from './posture.js';
 import type { Level } from './movement.js';
 import type { Contact } from '../vocabulary/contacts.js';
 

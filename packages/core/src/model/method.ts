@@ -1,29 +1,10 @@
 import type { Fault } from '../vocabulary/fault.js';
+import { faultsOf } from '../vocabulary/faults.js';
+import type { TUnsafe } from '@sinclair/typebox';
+import type { Limit } from '../vocabulary/limit.js';
+import { type Of, oneOf, record, text, trueOrFalse, within } from '../vocabulary/schema.js';
 
-/** Everything wrong with a method, by JSON pointer; empty when it can be worked by. */
-export function checkMethod(method: Method): Fault[] {
-  const faults: Fault[] = [];
-  const { nameLength, reasonLength } = METHOD_TEXT;
-  const text = (field: 'name' | 'reason', most: number) => {
-    const { length } = method[field].trim();
-    if (length < 1 || length > most) faults.push({ pointer: `/${field}`, message: `must have 1–${most} characters` });
-  };
-  text('name', nameLength);
-  text('reason', reasonLength);
-  for (const policy of POLICY_NAMES) {
-    const options = Object.keys(POLICIES[policy].options);
-    if (!options.includes(method[policy])) {
-      faults.push({ pointer: `/${policy}`, message: `${POLICIES[policy].label} must be one of ${options.join(', ')}` });
-    }
-  }
-  for (const field of Object.keys(METHOD_LIMITS) as MethodNumber[]) {
-    const { min, max, unit } = METHOD_LIMITS[field];
-    if (!(method[field] >= min && method[field] <= max)) {
-      faults.push({ pointer: `/${field}`, message: `${METHOD_NUMBERS[field]}: within ${min}–${max} ${unit}` });
-    }
-  }
-  return faults;
-} /**
+/**
  * What practitioners differ on, each as a choice among schools. Every policy is read somewhere: by the cues, by a dose when a block is
  * added, by the order of sides, by the checks, by the advice on discomfort, by the settle phase.
  */
@@ -111,8 +92,9 @@ export const METHOD_LIMITS = {
   hardSpacingH: { min: 12, max: 96, step: 6, unit: 'h' },
   weeklyGrowthPercent: { min: 5, max: 100, step: 5, unit: '%' },
   balanceBand: { min: 1.5, max: 10, step: 0.5, unit: ': 1' },
-} as const;
+} as const satisfies Record<string, Limit>;
 export type MethodNumber = keyof typeof METHOD_LIMITS;
+/** What the numbers are called. */
 export const METHOD_NUMBERS: Record<MethodNumber, string> = {
   effortCeilingPercent: 'No block above this effort',
   weakerSideRatio: 'Work of the weaker side over the other’s',
@@ -121,22 +103,32 @@ export const METHOD_NUMBERS: Record<MethodNumber, string> = {
   weeklyGrowthPercent: 'A week may grow by',
   balanceBand: 'Opposite muscles may differ by',
 };
-
-/** A coach's named set of policies. `asksCorners` makes every session visit the four ends of the two-joint muscles. */
-export interface Method extends Policies {
-  readonly id: string;
-  readonly name: string;
-  /** One line: what this way of working is for. */
-  readonly reason: string;
-  readonly effortCeilingPercent: number;
-  readonly weakerSideRatio: number;
-  readonly positionChanges: number;
-  readonly hardSpacingH: number;
-  readonly weeklyGrowthPercent: number;
-  readonly balanceBand: number;
-  readonly asksCorners: boolean;
-}
+export const METHOD_NUMBER_NAMES = Object.keys(METHOD_LIMITS) as MethodNumber[];
 export const METHOD_TEXT = { nameLength: 60, reasonLength: 200 } as const;
+
+const schools = Object.fromEntries(
+  POLICY_NAMES.map((policy) => [policy, oneOf(Object.keys(POLICIES[policy].options), POLICIES[policy].label)]),
+) as { [P in PolicyName]: TUnsafe<Policies[P]> };
+const numbers = Object.fromEntries(
+  METHOD_NUMBER_NAMES.map((name) => [name, within(METHOD_LIMITS[name], METHOD_NUMBERS[name])]),
+) as { [N in MethodNumber]: ReturnType<typeof within> };
+
+/** A coach's named set of policies. Its id is the address it is stored under. */
+export const METHOD = record({
+  name: text(METHOD_TEXT.nameLength, 1, 'Name'),
+  /** One line: what this way of working is for. */
+  reason: text(METHOD_TEXT.reasonLength, 1, 'What it is for'),
+  ...schools,
+  ...numbers,
+  /** Whether every session visits the four ends of the two-joint muscles. */
+  asksCorners: trueOrFalse(),
+});
+export type Method = Of<typeof METHOD> & { readonly id: string };
+
+/** Everything wrong with a method, by JSON pointer; empty when it can be worked by. */
+export function checkMethod({ id: _id, ...method }: Method): Fault[] {
+  return faultsOf(METHOD, method);
+}
 
 /** Finds a method by id; lets a studio's own stand beside the shipped ones. */
 export type MethodLookup = (methodId: string) => Method | undefined;

@@ -1,16 +1,28 @@
-import type { Dose } from './dose.js';
-import type { LevelLoad } from './load.js';
-import type { CautionId } from '../vocabulary/cautions.js';
-import type { Contact, Facing } from '../vocabulary/contacts.js';
-import type { Digit } from '../vocabulary/digits.js';
-import type { HandShapeName } from '../vocabulary/hand-shapes.js';
-import type { SidePlan } from '../vocabulary/hands.js';
+import { CAUTION_IDS } from '../vocabulary/cautions.js';
+import { CONTACTS, FACINGS } from '../vocabulary/contacts.js';
+import { DIGITS } from '../vocabulary/digits.js';
 import type { Fault } from '../vocabulary/fault.js';
-import type { Corner, Loading, Motion } from '../vocabulary/motions.js';
-import type { MuscleGroup } from '../vocabulary/muscles.js';
-import type { Equipment, Posture } from '../vocabulary/places.js';
-import type { DosingKind } from '../vocabulary/usual-ranges.js';
-import type { DirectionPlan, WorkKind } from '../vocabulary/work.js';
+import { HAND_SHAPE_NAMES } from '../vocabulary/hand-shapes.js';
+import { SIDE_PLANS, type SidePlan } from '../vocabulary/hands.js';
+import { CORNERS, LOADINGS, MOTIONS } from '../vocabulary/motions.js';
+import { MUSCLE_GROUPS } from '../vocabulary/muscles.js';
+import { EQUIPMENT, type Equipment, POSTURES } from '../vocabulary/places.js';
+import {
+  list,
+  type Of,
+  oneOf,
+  optional,
+  orNull,
+  twoOf,
+  record,
+  someOf,
+  text,
+  trueOrFalse,
+} from '../vocabulary/schema.js';
+import { type DosingKind, USUAL_RANGES } from '../vocabulary/usual-ranges.js';
+import { type DirectionPlan, WORK_KINDS } from '../vocabulary/work.js';
+import { type Dose, DOSE } from './dose.js';
+import { LEVEL_LOAD } from './load.js';
 
 /** The library's skeleton: thirteen families, in teaching order. */
 export const FAMILIES = {
@@ -30,14 +42,6 @@ export const FAMILIES = {
 } as const;
 export type FamilyId = keyof typeof FAMILIES;
 
-/** A reason to be careful with this movement, told to everyone, and flagged for athletes who have the named caution. */
-export interface MovementCaution {
-  readonly text: string;
-  readonly concerns: readonly CautionId[];
-  /** Whether those concerned should leave the movement out, rather than do it with care. */
-  readonly avoid: boolean;
-}
-
 /** What a ladder raises from level to level, with its unit: each is computed from the levels' loads and doses. */
 export const CLIMBS = {
   effort: '% of own maximum',
@@ -50,65 +54,98 @@ export const CLIMBS = {
 } as const;
 export type Climb = keyof typeof CLIMBS;
 
-/** One rung of a ladder. */
-export interface Level {
-  readonly id: string;
-  readonly name: string;
-  /** How this rung differs from the others. */
-  readonly description: string;
-  readonly posture: Posture;
-  readonly contact: Contact;
-  readonly facing: Facing;
-  readonly loading: Loading;
-  /** The numbers that its demand is computed from. */
-  readonly load: LevelLoad;
-  /** Shapes that the hand goes between at this level, where they are not the movement's. */
-  readonly shapes?: readonly [HandShapeName, HandShapeName];
-  /** Needed for this level beyond the movement's own equipment. */
-  readonly equipment: readonly Equipment[];
-  /** The usual dose to start from. For repetitions it always carries a tempo. */
-  readonly dose: Dose;
-  /** Which published or working dose range applies. */
-  readonly dosing: DosingKind;
-}
+/** Bounds of a movement document. */
+export const MOVEMENT_LIMITS = {
+  levels: 8,
+  levelIdLength: 60,
+  lines: 12,
+  lineLength: 200,
+  nameLength: 80,
+  textLength: 300,
+  wordLength: 40,
+} as const;
+const { levels, levelIdLength, lines, lineLength, nameLength, textLength, wordLength } = MOVEMENT_LIMITS;
 
-export interface Movement {
-  readonly id: string;
-  readonly name: string;
-  readonly family: FamilyId;
-  readonly purpose: string;
-  readonly howTo: readonly string[];
-  readonly cues: readonly string[];
-  readonly faults: readonly string[];
-  readonly cautions: readonly MovementCaution[];
-  readonly trains: readonly MuscleGroup[];
-  readonly motions: readonly Motion[];
-  readonly equipment: readonly Equipment[];
+/** Different words of a list. */
+const wordsOf = <const W extends string>(words: readonly W[]) =>
+  list(oneOf(words), { max: words.length, unique: true });
+const SHAPES = twoOf(oneOf(HAND_SHAPE_NAMES), 'two shapes');
+const LINES = list(text(lineLength, 1), { max: lines });
+
+/** A reason to be careful with this movement, told to everyone, and flagged for athletes who have the named caution. */
+export const MOVEMENT_CAUTION = record({
+  text: text(textLength, 1, 'Caution'),
+  concerns: wordsOf(CAUTION_IDS),
+  /** Whether those concerned should leave the movement out, rather than do it with care. */
+  avoid: trueOrFalse(),
+});
+export type MovementCaution = Of<typeof MOVEMENT_CAUTION>;
+
+/** One rung of a ladder. */
+export const LEVEL = record({
+  id: text(levelIdLength, 1),
+  name: text(nameLength, 1, 'Name'),
+  /** How this rung differs from the others. */
+  description: text(textLength, 0, 'How it differs'),
+  posture: oneOf(POSTURES, 'The body is'),
+  contact: oneOf(CONTACTS, 'Contact'),
+  facing: oneOf(FACINGS, 'Fingers point'),
+  loading: oneOf(LOADINGS),
+  /** The numbers that its demand is computed from. */
+  load: LEVEL_LOAD,
+  /** Shapes that the hand goes between at this level, where they are not the movement's. */
+  shapes: optional(SHAPES),
+  /** Needed for this level beyond the movement's own equipment. */
+  equipment: wordsOf(EQUIPMENT),
+  /** The usual dose to start from. For repetitions it always carries a tempo. */
+  dose: DOSE,
+  /** Which published or working dose range applies. */
+  dosing: oneOf(Object.keys(USUAL_RANGES) as DosingKind[], 'Usual dose range'),
+});
+export type Level = Of<typeof LEVEL>;
+
+/** The fields of a movement besides its id, which is the address it is stored under. */
+export const MOVEMENT_FIELDS = {
+  name: text(nameLength, 1, 'Name'),
+  family: oneOf(Object.keys(FAMILIES) as FamilyId[], 'Family'),
+  purpose: text(textLength, 1, 'Purpose'),
+  howTo: list(text(lineLength, 1), { min: 1, max: lines }),
+  cues: LINES,
+  faults: LINES,
+  cautions: list(MOVEMENT_CAUTION, { max: lines }),
+  trains: wordsOf(MUSCLE_GROUPS),
+  motions: wordsOf(MOTIONS),
+  equipment: wordsOf(EQUIPMENT),
   /** Digits that do the work, where it is not all of them. */
-  readonly digits?: readonly Digit[];
+  digits: optional(someOf(oneOf(DIGITS), { max: DIGITS.length, unique: true })),
   /** Two-joint corners that it visits. */
-  readonly corners: readonly Corner[];
+  corners: wordsOf(CORNERS),
   /** Shapes that the hand goes between, for its picture; without them they follow from the load. */
-  readonly shapes?: readonly [HandShapeName, HandShapeName];
+  shapes: optional(SHAPES),
   /** What rises along the ladder. */
-  readonly climbs: Climb;
+  climbs: oneOf(Object.keys(CLIMBS) as Climb[], 'The ladder climbs by'),
   /** Allowed ways to spread the work over the hands; the first is the usual one. */
-  readonly sides: readonly [SidePlan, ...SidePlan[]];
+  sides: someOf(oneOf(SIDE_PLANS), { max: SIDE_PLANS.length, unique: true }),
   /** Names of the two directions, or null when direction means nothing here. */
-  readonly directions: readonly [string, string] | null;
+  directions: orNull(twoOf(text(wordLength, 1), 'two names or null')),
   /** What the way out and the way back of one repetition are called when counting aloud. */
-  readonly strokes: readonly [string, string];
-  readonly work: readonly [WorkKind, ...WorkKind[]];
+  strokes: twoOf(text(wordLength, 1), 'two names'),
+  work: someOf(oneOf(WORK_KINDS), { max: WORK_KINDS.length, unique: true }),
   /** Whether work for time is held still or keeps moving. */
-  readonly timed: 'hold' | 'bout';
+  timed: oneOf(['hold', 'bout']),
   /** Ordered from easiest to hardest. */
-  readonly ladder: readonly [Level, ...Level[]];
-}
+  ladder: someOf(LEVEL, { max: levels }),
+};
+
+/** A movement with its ladder of levels, as a coach would send it. */
+export const MOVEMENT = record(MOVEMENT_FIELDS, { what: 'a movement' });
+export type Movement = Of<typeof MOVEMENT> & { readonly id: string };
 
 /** Finds a movement by id; lets a studio's own movements stand beside the shipped ones. */
 export type MovementLookup = (movementId: string) => Movement | undefined;
 
-export function findLevel(movement: Movement, levelId: string): Level | undefined {
+/** The level of a ladder by its id; undefined when it has none such. */
+export function findLevel(movement: Pick<Movement, 'ladder'>, levelId: string): Level | undefined {
   return movement.ladder.find((level) => level.id === levelId);
 }
 
@@ -128,13 +165,12 @@ export function equipmentFor(movement: Movement, level: Level): Equipment[] {
   return [...new Set([...movement.equipment, ...level.equipment])];
 }
 
-export const MOVEMENT_LIMITS = { levels: 8, lines: 12, lineLength: 200, nameLength: 80, textLength: 300 } as const;
-
-export function loadAgreesWithLevel({ load, loading, contact, dose }: Level, at: string): Fault[] {
+/** Whether what a level says of itself agrees with its load: the effort of a press, and what is planted. Pointers are relative to the level. */
+export function loadAgreesWithLevel({ load, loading, contact, dose }: Level): Fault[] {
   if (load.kind === 'press' && dose.effortPercent !== load.effortPercent) {
     return [
       {
-        pointer: `${at}/load/effortPercent`,
+        pointer: '/load/effortPercent',
         message: `must be the dose’s effort, ${dose.effortPercent ?? 'which is missing'}`,
       },
     ];
@@ -143,7 +179,7 @@ export function loadAgreesWithLevel({ load, loading, contact, dose }: Level, at:
   if (bears !== (loading === 'planted')) {
     return [
       {
-        pointer: `${at}/loading`,
+        pointer: '/loading',
         message: bears
           ? 'must be planted when the body rests on the hands'
           : 'is planted only when the body rests on the hands',

@@ -1,5 +1,6 @@
 import type { Contact, Facing } from '../vocabulary/contacts.js';
 import type { Limit } from '../vocabulary/limit.js';
+import { between, type Of, oneOf, optional, orWord, record } from '../vocabulary/schema.js';
 
 /** How a hand stands on its surface. */
 export interface HandPlacement {
@@ -39,33 +40,10 @@ export type Surface = (typeof SURFACES)[number];
 export const FACES = ['front', 'back', 'side'] as const;
 export type Face = (typeof FACES)[number];
 
-/**
- * A posture on the hands, free of the body's size. Of `leanDeg`, `hipAngleDeg` and `distanceM` exactly two are given and the third
- * follows from closing the chain of links. With the feet on a wall all three may be given: then their height follows, and
- * `supportHeightM` is not read.
- */
-export interface SupportPosture extends HandPlacement {
-  readonly support: Support;
-  /** Knees or feet above the floor; with `feet on wall`, the height at which they rest. */
-  readonly supportHeightM: number;
-  /** Kneeling: whether the shanks lie on the floor or are held off it. */
-  readonly shanks: 'resting' | 'lifted';
-  readonly surface: Surface;
-  /** The surface under the hands above the floor; on a wall, the height of the hands. */
-  readonly handHeightM: number;
-  readonly face: Face;
-  /** Shoulders in front of the wrists (+) or behind (−), as the tilt of the line from wrist to shoulder. `square` keeps the arms at a right angle to the trunk. */
-  readonly leanDeg?: number | 'square';
-  /** Front of trunk to thigh; 180 is a straight line. */
-  readonly hipAngleDeg?: number;
-  /** Wrists to knees or feet, along the floor. */
-  readonly distanceM?: number;
-  /** 0 is a straight arm. */
-  readonly elbowBendDeg: number;
-  /** The left hand's share of what both hands bear: 0.5 even, 1 left only, 0 right only. */
-  readonly leftShare: number;
-}
+/** Kneeling: whether the shanks lie on the floor or are held off it. */
+export const SHANKS = ['resting', 'lifted'] as const;
 
+/** Bounds of the numbers of a posture. */
 export const POSTURE_LIMITS = {
   ...HAND_LIMITS,
   supportHeightM: { min: 0, max: 2.5, step: 0.01, unit: 'm' },
@@ -76,6 +54,59 @@ export const POSTURE_LIMITS = {
   elbowBendDeg: { min: 0, max: 140, step: 1, unit: '°' },
   leftShare: { min: 0, max: 1, step: 0.01, unit: 'of both hands' },
 } as const satisfies Record<string, Limit>;
+
+/** What the numbers of a posture are called. */
+export const POSTURE_LABELS = {
+  padPressure: 'Press of the finger pads',
+  heelLiftDeg: 'Heel of the hand lifted',
+  supportHeightM: 'Knees or feet above the floor',
+  handHeightM: 'Hands above the floor',
+  leanDeg: 'Shoulders in front of the hands',
+  hipAngleDeg: 'Hip angle',
+  distanceM: 'Hands from knees or feet',
+  elbowBendDeg: 'Elbow bend',
+  leftShare: 'Left hand’s share',
+} as const satisfies Record<keyof typeof POSTURE_LIMITS, string>;
+
+const field = (name: keyof typeof POSTURE_LIMITS) => between(POSTURE_LIMITS[name], POSTURE_LABELS[name]);
+
+/** A lean in degrees, or `square` for arms at a right angle to the trunk. */
+export const LEAN = orWord(field('leanDeg'), 'square');
+
+/**
+ * A posture on the hands without contact and facing, free of the body's size. Of `leanDeg`, `hipAngleDeg` and `distanceM` exactly two are
+ * given and the third follows from closing the chain of links. With the feet on a wall all three may be given: then their height
+ * follows, and `supportHeightM` is not read.
+ */
+export const STANCE_FIELDS = {
+  support: oneOf(SUPPORTS),
+  /** Knees or feet above the floor; with `feet on wall`, the height at which they rest. */
+  supportHeightM: field('supportHeightM'),
+  shanks: oneOf(SHANKS),
+  surface: oneOf(SURFACES),
+  /** The surface under the hands above the floor; on a wall, the height of the hands. */
+  handHeightM: field('handHeightM'),
+  face: oneOf(FACES),
+  /** Shoulders in front of the wrists (+) or behind (−), as the tilt of the line from wrist to shoulder. */
+  leanDeg: optional(LEAN),
+  /** Front of trunk to thigh; 180 is a straight line. */
+  hipAngleDeg: optional(field('hipAngleDeg')),
+  /** Wrists to knees or feet, along the floor. */
+  distanceM: optional(field('distanceM')),
+  /** 0 is a straight arm. */
+  elbowBendDeg: field('elbowBendDeg'),
+  /** The left hand's share of what both hands bear: 0.5 even, 1 left only, 0 right only. */
+  leftShare: field('leftShare'),
+  /** How hard fingers and knuckle line press: 0 all weight on the heel of the hand, 1 the heel is just about to lift. */
+  padPressure: field('padPressure'),
+  /** Palm off the floor at the heel, for a raised palm; degrees between palm and floor. */
+  heelLiftDeg: field('heelLiftDeg'),
+};
+export const STANCE = record(STANCE_FIELDS, { what: 'a posture on the hands' });
+export type Stance = Of<typeof STANCE>;
+
+/** A posture with how the hand stands in it. */
+export type SupportPosture = Stance & HandPlacement;
 
 export type PostureField = keyof typeof POSTURE_LIMITS;
 const FIELDS = Object.keys(POSTURE_LIMITS) as PostureField[];

@@ -1,61 +1,81 @@
-import type { Dose } from './dose.js';
-import { type Phase, PHASES } from '../vocabulary/phases.js';
+import type { Limit } from '../vocabulary/limit.js';
+import { PHASES } from '../vocabulary/phases.js';
+import { list, type Of, oneOf, optional, record, text, within } from '../vocabulary/schema.js';
+import { DOSE } from './dose.js';
 
-/** A movement at a level with a dose. */
-export interface Block {
-  readonly id: string;
-  readonly phase: Phase;
-  readonly movementId: string;
-  readonly levelId: string;
-  readonly dose: Dose;
-  readonly note?: string;
-}
-
-/** How the clock of a sequence runs between and inside the blocks. */
-export interface Pacing {
-  /** Time to hear what comes next, before moving to it. */
-  readonly announceS: number;
-  /** Time to change hands, and to turn to the other direction. */
-  readonly changeSidesS: number;
-  readonly breathInS: number;
-  readonly breathOutS: number;
-}
-
-/** Four seconds in, six out is the slow breath that stretches are paced by. */
-export const USUAL_PACING: Pacing = { announceS: 5, changeSidesS: 3, breathInS: 4, breathOutS: 6 };
-
-/** An ordered list of blocks in phases: what a coach designs and an athlete follows. */
-export interface Sequence {
-  readonly title: string;
-  readonly purpose: string;
-  /** Minutes that there are. */
-  readonly budgetMin: number;
-  readonly pacing: Pacing;
-  readonly blocks: readonly Block[];
-  /** Id of the method it goes by; without one the usual method. */
-  readonly methodId?: string;
-  /** Checks that this sequence leaves unheeded on purpose, each with the reason. */
-  readonly mutes?: readonly Mute[];
-}
-
-/** A check that is muted for a sequence. */
-export interface Mute {
-  readonly check: string;
-  readonly reason: string;
-}
+/** Lengths of the ids that a block names. */
+export const BLOCK_LIMITS = { idLength: 64, nameLength: 100 } as const;
 
 /** Bounds of a sequence document, wherever it comes from. */
 export const SEQUENCE_LIMITS = {
   titleLength: 120,
   purposeLength: 500,
   noteLength: 500,
+  methodIdLength: 64,
   blocks: 120,
   mutes: 60,
   muteReasonLength: 200,
+  /** Repetitions, breaths and timed pieces of all blocks together: four hours of one a second, which nobody leads. */
+  pieces: 15_000,
   budgetMin: { min: 1, max: 240, step: 1, unit: 'min' },
   pacingS: { min: 0, max: 60, step: 1, unit: 's' },
   breathS: { min: 1, max: 20, step: 0.5, unit: 's' },
-} as const;
+} as const satisfies Record<string, Limit | number>;
+
+/** A movement at a level with a dose. */
+export const BLOCK = record(
+  {
+    id: text(BLOCK_LIMITS.idLength, 1),
+    phase: oneOf(PHASES, 'Phase'),
+    movementId: text(BLOCK_LIMITS.nameLength, 1),
+    levelId: text(BLOCK_LIMITS.nameLength, 1),
+    dose: DOSE,
+    note: optional(text(SEQUENCE_LIMITS.noteLength, 0, 'Note')),
+  },
+  { what: 'a block' },
+);
+export type Block = Of<typeof BLOCK>;
+
+/** How the clock of a sequence runs between and inside the blocks. */
+export const PACING = record(
+  {
+    /** Time to hear what comes next, before moving to it. */
+    announceS: within(SEQUENCE_LIMITS.pacingS, 'Announce'),
+    /** Time to change hands, and to turn to the other direction. */
+    changeSidesS: within(SEQUENCE_LIMITS.pacingS, 'Change sides'),
+    breathInS: within(SEQUENCE_LIMITS.breathS, 'Breath in'),
+    breathOutS: within(SEQUENCE_LIMITS.breathS, 'Breath out'),
+  },
+  { what: 'the pacing of the sequence' },
+);
+export type Pacing = Of<typeof PACING>;
+
+/** Four seconds in, six out is the slow breath that stretches are paced by. */
+export const USUAL_PACING: Pacing = { announceS: 5, changeSidesS: 3, breathInS: 4, breathOutS: 6 };
+
+/** A check that is left unheeded on purpose, with the reason; rules of safety cannot be. */
+export const MUTE = record(
+  { check: text(64, 1), reason: text(SEQUENCE_LIMITS.muteReasonLength, 1, 'Reason') },
+  { what: 'a check and the reason' },
+);
+export type Mute = Of<typeof MUTE>;
+
+/** The fields of a sequence: the document itself, and what its file holds besides its format. */
+export const SEQUENCE_FIELDS = {
+  title: text(SEQUENCE_LIMITS.titleLength, 1, 'Title'),
+  purpose: text(SEQUENCE_LIMITS.purposeLength, 0, 'Purpose'),
+  /** Minutes that there are. */
+  budgetMin: within(SEQUENCE_LIMITS.budgetMin, 'Minutes'),
+  pacing: PACING,
+  blocks: list(BLOCK, { max: SEQUENCE_LIMITS.blocks, what: `a list of at most ${SEQUENCE_LIMITS.blocks} blocks` }),
+  /** Id of the method it goes by; without one the usual method. */
+  methodId: optional(text(SEQUENCE_LIMITS.methodIdLength, 1)),
+  mutes: optional(list(MUTE, { max: SEQUENCE_LIMITS.mutes })),
+};
+
+/** An ordered list of blocks in phases: what a coach designs and an athlete follows. */
+export const SEQUENCE = record(SEQUENCE_FIELDS, { what: 'a sequence document' });
+export type Sequence = Of<typeof SEQUENCE>;
 
 /** Blocks in the order of their phases; within a phase the coach's order stays. */
 export function inPhaseOrder(blocks: readonly Block[]): Block[] {

@@ -1,21 +1,86 @@
-import type { WorkingSide } from '../vocabulary/hands.js';
+import type { Fault } from '../vocabulary/fault.js';
+import { type WorkingSide, WORKING_SIDES } from '../vocabulary/hands.js';
+import type { Limit } from '../vocabulary/limit.js';
+import { idOf, instant, type Of, oneOf, optional, orNull, record, text, within } from '../vocabulary/schema.js';
+import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
+import { SET_UNITS, type SetUnit } from '../vocabulary/work.js';
+import { BLOCK_LIMITS } from './sequence.js';
+import { DOSE_LIMITS } from './dose.js';
 
-/** A carried-out set as it is stored: one hand (or both) in one direction of one set of one block. */
-export interface DoneSet {
+export const SESSION_LIMITS = {
+  amount: { min: 0, max: 7200, step: 1, unit: 'of its unit' },
+  /** Discomfort and exertion. */
+  score: { min: 0, max: 10, step: 1, unit: 'on the scale' },
+  directionLength: 60,
+  blockNoteLength: 1000,
+  noteLength: 2000,
+} as const satisfies Record<string, Limit | number>;
+
+/** One set as it was done: one hand (or both) in one direction of one set of one block. Rows are only ever added; a mistake is put right by another. */
+export const DONE_SET = record({
+  blockId: text(BLOCK_LIMITS.idLength, 1),
+  movementId: text(BLOCK_LIMITS.nameLength, 1),
+  levelId: text(BLOCK_LIMITS.nameLength, 1),
+  set: within(DOSE_LIMITS.sets),
+  side: oneOf(WORKING_SIDES),
+  direction: orNull(text(SESSION_LIMITS.directionLength, 1)),
+  unit: oneOf(SET_UNITS),
+  plannedAmount: within(SESSION_LIMITS.amount),
+  doneAmount: within(SESSION_LIMITS.amount),
+  endedAt: instant(),
+  /** Id of the set that this one puts right. */
+  corrects: orNull(idOf('a set')),
+});
+export type DoneSet = Of<typeof DONE_SET>;
+
+/** How a block felt. */
+export const BLOCK_REPORT = record({
+  blockId: text(BLOCK_LIMITS.idLength, 1),
+  discomfort: within(SESSION_LIMITS.score, 'Discomfort'),
+  exertion: within(SESSION_LIMITS.score, 'Exertion'),
+  note: text(SESSION_LIMITS.blockNoteLength),
+  at: instant(),
+});
+export type BlockReport = Of<typeof BLOCK_REPORT>;
+
+/** How a session ends. */
+export const ENDINGS = ['completed', 'ended early', 'stopped'] as const;
+export type Ending = (typeof ENDINGS)[number];
+
+export const SESSION_END = record({
+  ending: oneOf(ENDINGS),
+  /** With `ending: stopped`. */
+  stopSign: optional(oneOf(STOP_SIGN_IDS)),
+  note: text(SESSION_LIMITS.noteLength),
+  endedAt: instant(),
+});
+export type SessionEnd = Of<typeof SESSION_END>;
+
+/** What an ending lacks or has too much. @param startedAt ISO instant at which the session began */
+export function checkSessionEnd({ ending, stopSign, endedAt }: SessionEnd, startedAt: string): Fault[] {
+  const faults: Fault[] = [];
+  if ((ending === 'stopped') !== (stopSign !== undefined)) {
+    faults.push({ pointer: '/stopSign', message: 'is given exactly when the ending is “stopped”' });
+  }
+  if (endedAt < startedAt) faults.push({ pointer: '/endedAt', message: `must not lie before the start, ${startedAt}` });
+  return faults;
+}
+
+/** What counting reads of a set: which piece of work, and how much of it. */
+export interface CountedSet {
   readonly id: string;
   readonly blockId: string;
   readonly set: number;
   readonly side: WorkingSide;
   readonly direction: string | null;
-  readonly unit: 'repetitions' | 'seconds' | 'breaths';
+  readonly unit: SetUnit;
   readonly plannedAmount: number;
   readonly doneAmount: number;
-  /** Id of the set that this one puts right: rows are only ever added. */
   readonly corrects?: string | null;
 }
 
 /** Sets as they stand after corrections: what another set corrects is left out; repeats of a piece of work are summed by the reader. */
-export function standingSets<T extends DoneSet>(sets: readonly T[]): T[] {
+export function standingSets<T extends CountedSet>(sets: readonly T[]): T[] {
   const corrected = new Set(sets.map((set) => set.corrects).filter((id) => typeof id === 'string'));
   return sets.filter((set) => !corrected.has(set.id));
 }

@@ -3,10 +3,11 @@ import { demandOf } from '../mechanics/demand.js';
 import { REFERENCE_BODIES } from '../model/body.js';
 import { checkDose } from '../model/dose.js';
 import { checkLoad } from '../model/load.js';
-import { checkFit, CLIMBS, type Level, loadAgreesWithLevel, type Movement } from '../model/movement.js';
+import { checkFit, CLIMBS, type Level, loadAgreesWithLevel, type Movement, MOVEMENT } from '../model/movement.js';
 import { PostureError } from '../model/posture.js';
 import { climbedBy, flatSteps } from './ladder.js';
-import type { Fault } from '../vocabulary/fault.js';
+import { type Fault, under } from '../vocabulary/fault.js';
+import { faultsOf } from '../vocabulary/faults.js';
 
 /** A studio's own ladders are judged for these two; the shipped ones for the whole range of sizes. */
 const JUDGED: readonly Person[] = (['female', 'male'] as const).map((sex) => ({
@@ -17,24 +18,28 @@ const JUDGED: readonly Person[] = (['female', 'male'] as const).map((sex) => ({
 }));
 
 /**
- * Everything that keeps a movement from being used, by JSON pointer: doses and loads that cannot be computed, ids that stand twice, and
- * a ladder whose demand does not rise. The same rules that the shipped library is tested by.
+ * Everything that keeps a movement from being used, by JSON pointer: fields that are missing or outside their limits, loads that cannot be
+ * computed, ids that stand twice, and a ladder whose demand does not rise. The same rules that the shipped library is tested by.
  */
-export function checkMovement(movement: Movement): Fault[] {
-  const faults: Fault[] = [];
-  const seen = new Set<string>();
-  movement.ladder.forEach((level, index) => {
-    const at = `/ladder/${index}`;
-    if (seen.has(level.id)) faults.push({ pointer: `${at}/id`, message: `stands twice in this ladder: ${level.id}` });
-    seen.add(level.id);
-    const under = (list: Fault[], field: string) =>
-      faults.push(...list.map((fault) => ({ ...fault, pointer: `${at}${field}${fault.pointer}` })));
-    under(checkDose(level.dose), '/dose');
-    under(checkFit(level.dose, movement), '');
-    under(checkLoad(level.load), '/load');
-    faults.push(...loadAgreesWithLevel(level, at));
-  });
-  return faults.length ? faults : ladderFaults(movement);
+export function checkMovement({ id: _id, ...document }: Movement): Fault[] {
+  const shape = faultsOf(MOVEMENT, document);
+  if (shape.length > 0) return shape;
+  const movement: Movement = { id: _id, ...document };
+  const parts = movement.ladder.flatMap((level, index) =>
+    under(`/ladder/${index}`, levelFaults(movement, level, index)),
+  );
+  return parts.length > 0 ? parts : ladderFaults(movement);
+}
+
+function levelFaults(movement: Movement, level: Level, index: number): Fault[] {
+  const twin = movement.ladder.findIndex(({ id }) => id === level.id) !== index;
+  return [
+    ...(twin ? [{ pointer: '/id', message: `stands twice in this ladder: ${level.id}` }] : []),
+    ...under('/dose', checkDose(level.dose)),
+    ...checkFit(level.dose, movement),
+    ...under('/load', checkLoad(level.load)),
+    ...loadAgreesWithLevel(level),
+  ];
 }
 
 function ladderFaults(movement: Movement): Fault[] {

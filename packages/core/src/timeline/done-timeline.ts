@@ -1,5 +1,5 @@
-import type { DoneSet } from '../model/session.js';
-import { plannedAgainstDone } from './planned-done.js';
+import type { CountedSet } from '../model/session.js';
+import { pieceKey, plannedAgainstDone } from './planned-done.js';
 import type { EventKind, Timeline, TimelineEvent } from './timeline.js';
 
 /**
@@ -7,12 +7,12 @@ import type { EventKind, Timeline, TimelineEvent } from './timeline.js';
  * up behind it. Whatever leads to work that was not done goes with it. Levels are the plan's: an easier one taken on the spot keeps its block.
  * Work beyond the plan counts as the plan's: the record says how much, not how long.
  */
-export function doneTimeline(plan: Timeline, sets: readonly DoneSet[]): Timeline {
+export function doneTimeline(plan: Timeline, sets: readonly CountedSet[]): Timeline {
   const rows = plannedAgainstDone(plan, sets);
-  const ratios = new Map(rows.map((row) => [key(row), Math.min(1, (row.doneAmount ?? 0) / row.plannedAmount)]));
+  const ratios = new Map(rows.map((row) => [pieceKey(row), Math.min(1, (row.doneAmount ?? 0) / row.plannedAmount)]));
   const shares = plan.stints.map((stint) => {
     const sides = stint.alternating ? (['left', 'right'] as const) : [stint.side];
-    return Object.fromEntries(sides.map((side) => [side, ratios.get(key({ ...stint, side })) ?? 0]));
+    return Object.fromEntries(sides.map((side) => [side, ratios.get(pieceKey({ ...stint, side })) ?? 0]));
   });
   const workedBlocks = new Set(
     plan.stints
@@ -29,9 +29,6 @@ export function doneTimeline(plan: Timeline, sets: readonly DoneSet[]): Timeline
   }
   return closed(plan, events, clockMs);
 }
-
-const key = (row: { blockId: string; set: number; side: string; direction: string | null }) =>
-  [row.blockId, row.set, row.side, row.direction ?? ''].join('|');
 
 /** Announcements, changes and rests stay where their block was worked at all. */
 const leads = (event: TimelineEvent, worked: ReadonlySet<number>) => (worked.has(event.blockIndex) ? event : null);

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { shippedMovement } from '../library/index.js';
 import { parseDose } from '../model/dose-shorthand.js';
 import { USUAL_PACING } from '../model/sequence.js';
-import { type DoneSet, standingSets } from '../model/session.js';
+import { type CountedSet, standingSets } from '../model/session.js';
 import { compileTimeline } from './compile-timeline.js';
 import { completion, plannedAgainstDone, totals } from './planned-done.js';
 
@@ -34,10 +34,10 @@ const timeline = compileTimeline(
 const done = (
   id: string,
   set: number,
-  side: DoneSet['side'],
+  side: CountedSet['side'],
   doneAmount: number,
-  more: Partial<DoneSet> = {},
-): DoneSet => ({
+  more: Partial<CountedSet> = {},
+): CountedSet => ({
   id,
   blockId: 'squeeze',
   set,

@@ -1,4 +1,4 @@
-import { type DoneSet, standingSets } from '../model/session.js';
+import { type CountedSet, standingSets } from '../model/session.js';
 import type { Timeline } from './timeline.js';
 import type { WorkingSide } from '../vocabulary/hands.js';
 
@@ -8,12 +8,13 @@ export interface PlannedDoneRow {
   readonly set: number;
   readonly side: WorkingSide;
   readonly direction: string | null;
-  readonly unit: DoneSet['unit'];
+  readonly unit: CountedSet['unit'];
   readonly plannedAmount: number;
   readonly doneAmount: number | null;
 }
 
-const keyOf = (row: Pick<DoneSet, 'blockId' | 'set' | 'side' | 'direction'>) =>
+/** A piece of work as one word: block, set, hand and direction. */
+export const pieceKey = (row: Pick<CountedSet, 'blockId' | 'set' | 'side' | 'direction'>) =>
   [row.blockId, row.set, row.side, row.direction ?? ''].join('|');
 
 /**
@@ -21,18 +22,18 @@ const keyOf = (row: Pick<DoneSet, 'blockId' | 'set' | 'side' | 'direction'>) =>
  * plan asked for it once. Work that the plan does not know (an easier level taken on the spot keeps its block) is not lost:
  * it follows at the end with a planned amount of its own.
  */
-export function plannedAgainstDone(timeline: Timeline, sets: readonly DoneSet[]): PlannedDoneRow[] {
-  const done = new Map<string, DoneSet>();
+export function plannedAgainstDone(timeline: Timeline, sets: readonly CountedSet[]): PlannedDoneRow[] {
+  const done = new Map<string, CountedSet>();
   for (const set of standingSets(sets)) {
-    const before = done.get(keyOf(set));
-    if (!before || before.doneAmount < set.doneAmount) done.set(keyOf(set), set);
+    const before = done.get(pieceKey(set));
+    if (!before || before.doneAmount < set.doneAmount) done.set(pieceKey(set), set);
   }
   const rows: PlannedDoneRow[] = [];
   for (const stint of timeline.stints) {
     const sides: WorkingSide[] = stint.alternating ? ['left', 'right'] : [stint.side];
     for (const side of sides) {
       const { blockId, set, direction, unit, plannedAmount } = stint;
-      const key = keyOf({ blockId, set, side, direction });
+      const key = pieceKey({ blockId, set, side, direction });
       rows.push({ blockId, set, side, direction, unit, plannedAmount, doneAmount: done.get(key)?.doneAmount ?? null });
       done.delete(key);
     }

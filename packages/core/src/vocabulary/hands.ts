@@ -1,10 +1,12 @@
 /** The two hands. Left is always named first. */
 export const HANDS = ['left', 'right'] as const;
+/** The other of the two. @example otherHand('left') → 'right' */
 export const otherHand = (hand: Hand): Hand => (hand === 'left' ? 'right' : 'left');
 export type Hand = (typeof HANDS)[number];
 
 /** Which hand is working at a moment: one, or both together. */
-export type WorkingSide = Hand | 'both';
+export const WORKING_SIDES = [...HANDS, 'both'] as const;
+export type WorkingSide = (typeof WORKING_SIDES)[number];
 
 /** How a dose is spread over the two hands. */
 export const SIDE_PLANS = ['together', 'left', 'right', 'left-then-right', 'right-then-left', 'alternating'] as const;

@@ -1,8 +1,9 @@
-import { SignInRequest, type WhoAmI } from '@clay-pot/contracts';
-import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Req, Res } from '@nestjs/common';
+import { SIGN_IN, type SignInRequest, type WhoAmI } from '@clay-pot/contracts';
+import { Controller, Delete, Get, HttpCode, Inject, Post, Req, Res } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { CONFIG } from '../config.token.js';
 import type { Config } from '../config.js';
+import { Input } from '../http/input.js';
 import { SIGN_IN_DAYS, type SignedIn, SignInService } from './sign-in.service.js';
 import { COOKIE, Me, Public } from './signed-in.guard.js';
 
@@ -21,7 +22,7 @@ export class SignInController {
   @Public()
   @Post()
   async signIn(
-    @Body() body: SignInRequest,
+    @Input('SignInRequest', SIGN_IN) body: SignInRequest,
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<WhoAmI> {

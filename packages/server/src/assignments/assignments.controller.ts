@@ -1,7 +1,8 @@
-import { AssignmentInput, type AssignmentItem } from '@clay-pot/contracts';
-import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
+import { ASSIGNMENT_INPUT, type AssignmentInput, type AssignmentItem } from '@clay-pot/contracts';
+import { Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { Input } from '../http/input.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { AssignmentsService } from './assignments.service.js';
 
@@ -18,7 +19,7 @@ export class AssignmentsController {
   put(
     @Studio() scope: StudioScope,
     @Param('id', IdPipe) id: string,
-    @Body() body: AssignmentInput,
+    @Input('AssignmentInput', ASSIGNMENT_INPUT) body: AssignmentInput,
   ): Promise<AssignmentItem> {
     return this.assignments.put(scope, id, body);
   }

@@ -1,5 +1,4 @@
-import type { CautionInput } from '@clay-pot/contracts';
-import type { Equipment, Hand, Sex } from '@clay-pot/core';
+import type { AthleteRecord, Hand, Sex } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 
@@ -36,10 +35,10 @@ export class AthleteRow extends StudioOwned {
   massKg: number | null;
 
   @Column('json')
-  equipment: Equipment[];
+  equipment: AthleteRecord['equipment'];
 
   @Column('json')
-  cautions: CautionInput[];
+  cautions: AthleteRecord['cautions'];
 
   @Column('varchar', { length: 2000 })
   notes: string;

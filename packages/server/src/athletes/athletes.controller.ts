@@ -1,8 +1,9 @@
-import { type Athlete, AthleteInput, type AthleteListItem } from '@clay-pot/contracts';
-import { Body, Controller, Get, Headers, Param, Put, Res } from '@nestjs/common';
+import { type Athlete, ATHLETE_INPUT, type AthleteInput, type AthleteListItem } from '@clay-pot/contracts';
+import { Controller, Get, Headers, Param, Put, Res } from '@nestjs/common';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { Input } from '../http/input.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { AthletesService } from './athletes.service.js';
 
@@ -30,7 +31,7 @@ export class AthletesController {
   async put(
     @Studio() scope: StudioScope,
     @Param('id', IdPipe) id: string,
-    @Body() body: AthleteInput,
+    @Input('AthleteInput', ATHLETE_INPUT) body: AthleteInput,
     @Headers('if-match') ifMatch: string | undefined,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Athlete> {

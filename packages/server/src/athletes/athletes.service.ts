@@ -1,4 +1,5 @@
 import type { Athlete, AthleteInput, AthleteListItem } from '@clay-pot/contracts';
+import { checkAthlete, same } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -45,70 +46,28 @@ export class AthletesService {
 
   /** Creates or replaces. Creating twice with the same content is one creation; replacing needs the version that was edited. */
   async put(scope: StudioScope, id: string, input: AthleteInput, ifMatch: string | undefined): Promise<Athlete> {
-    this.check(scope, input);
+    const faults = checkAthlete(input, dayIn(scope.timeZone, this.clock.now()));
+    if (faults.length) throw invalid(faults);
     const rows = scope.of(AthleteRow);
-    const content = {
-      ...input,
-      birthDate: input.birthDate ?? null,
-      statureCm: input.statureCm ?? null,
-      massKg: input.massKg ?? null,
-    };
     if (ifMatch === undefined) {
-      if (await rows.insert({ id, rowVersion: 1, ...content }, 'athlete')) return this.get(scope, id);
+      if (await rows.insert({ id, rowVersion: 1, ...input }, 'athlete')) return this.get(scope, id);
       const existing = present(await rows.get(id, 'athlete'));
-      if (JSON.stringify(contentOf(existing)) === JSON.stringify(contentOf(content))) return existing;
+      const { id: _id, etag: _etag, ...content } = existing;
+      if (same<AthleteInput>(content, input)) return existing;
       throw versionNeeded();
     }
     await rows.get(id, 'athlete');
     const rowVersion = versionOf(ifMatch);
-    if ((await rows.update({ id, rowVersion }, { ...content, rowVersion: rowVersion + 1 })) === 0) {
+    if ((await rows.update({ id, rowVersion }, { ...input, rowVersion: rowVersion + 1 })) === 0) {
       const current = await this.get(scope, id);
       throw staleEdit({ current }, current.etag);
     }
     return this.get(scope, id);
   }
-
-  private check(scope: StudioScope, input: AthleteInput): void {
-    const today = dayIn(scope.timeZone, this.clock.now());
-    const errors = [];
-    if (input.birthDate && (input.birthDate > today || input.birthDate < '1900-01-01')) {
-      errors.push({ pointer: '/birthDate', message: `must lie between 1900-01-01 and today, ${today}` });
-    }
-    input.cautions.forEach((entry, index) => {
-      const at = `/cautions/${index}`;
-      if (input.cautions.findIndex((other) => other.caution === entry.caution) !== index) {
-        errors.push({ pointer: `${at}/caution`, message: 'is in the list twice: keep one entry' });
-      }
-      if (Boolean(entry.clearedOn) !== Boolean(entry.clearedBy)) {
-        const missing = entry.clearedOn ? 'clearedBy' : 'clearedOn';
-        errors.push({
-          pointer: `${at}/${missing}`,
-          message: 'clearance needs both a day and the name of who cleared it',
-        });
-      }
-      if (entry.clearedOn && entry.clearedOn > today) {
-        errors.push({ pointer: `${at}/clearedOn`, message: `must not lie after today, ${today}` });
-      }
-    });
-    if (errors.length) throw invalid(errors);
-  }
 }
 
 export function present({ studioId: _studioId, rowVersion, ...row }: AthleteRow): Athlete {
   return { ...row, etag: etagOf(rowVersion) };
-}
-
-function contentOf({
-  name,
-  practice,
-  birthDate,
-  sex,
-  dominantHand,
-  statureCm,
-  massKg,
-  ...rest
-}: AthleteInput): unknown[] {
-  return [name, practice, birthDate, sex, dominantHand, statureCm, massKg, rest.equipment, rest.cautions, rest.notes];
 }
 
 function countByDay(days: readonly string[]): { day: string; sessions: number }[] {

@@ -1,10 +1,18 @@
-import { EffortQuestion, type EffortSessionAnswer, type EffortTimelineAnswer } from '@clay-pot/contracts';
-import { Body, Controller, HttpCode, Post } from '@nestjs/common';
-import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
+import {
+  EFFORT_QUESTION,
+  type EffortQuestion,
+  type EffortSessionAnswer,
+  type EffortTimelineAnswer,
+} from '@clay-pot/contracts';
+import { Controller, HttpCode, Post } from '@nestjs/common';
+import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { Input } from '../http/input.js';
 import { EffortService } from './effort.service.js';
 import { EFFORT_EXAMPLE } from './examples.js';
+
+const EXAMPLES = { blocks: { summary: 'Two blocks', value: EFFORT_EXAMPLE.question } };
 
 @Controller('effort')
 export class EffortController {
@@ -15,9 +23,11 @@ export class EffortController {
   @ApiOperation({
     summary: 'A sequence compiled to its timeline, with what it leaves of every muscle group’s capacity.',
   })
-  @ApiBody({ type: EffortQuestion, examples: { blocks: { summary: 'Two blocks', value: EFFORT_EXAMPLE.question } } })
   @ApiOkResponse({ schema: { type: 'object', example: EFFORT_EXAMPLE.timeline } })
-  timeline(@Studio() scope: StudioScope, @Body() body: EffortQuestion): Promise<EffortTimelineAnswer> {
+  timeline(
+    @Studio() scope: StudioScope,
+    @Input('EffortQuestion', EFFORT_QUESTION, { examples: EXAMPLES }) body: EffortQuestion,
+  ): Promise<EffortTimelineAnswer> {
     return this.effort.timeline(scope, body);
   }
 
@@ -27,9 +37,11 @@ export class EffortController {
     summary:
       'What a sequence does: fatigue, accounts, balance, coverage, and what the checks say with the edits that answer it.',
   })
-  @ApiBody({ type: EffortQuestion, examples: { blocks: { summary: 'Two blocks', value: EFFORT_EXAMPLE.question } } })
   @ApiOkResponse({ schema: { type: 'object', example: EFFORT_EXAMPLE.session } })
-  session(@Studio() scope: StudioScope, @Body() body: EffortQuestion): Promise<EffortSessionAnswer> {
+  session(
+    @Studio() scope: StudioScope,
+    @Input('EffortQuestion', EFFORT_QUESTION, { examples: EXAMPLES }) body: EffortQuestion,
+  ): Promise<EffortSessionAnswer> {
     return this.effort.session(scope, body);
   }
 }

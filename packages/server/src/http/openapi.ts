@@ -1,11 +1,9 @@
 import 'reflect-metadata';
-import { LEVEL_LOAD_SCHEMA } from '@clay-pot/core/exchange';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, type OpenAPIObject, SwaggerModule } from '@nestjs/swagger';
-import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
-import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { INPUTS } from './input.js';
 
-/** The OpenAPI document: routes from the controllers, bodies from the very rules that validate them. */
+/** The OpenAPI document: routes from the controllers, bodies from the very schemas that check them. */
 export function openApi(app: INestApplication): OpenAPIObject {
   const outline = new DocumentBuilder()
     .setTitle('Clay Pot')
@@ -17,21 +15,7 @@ export function openApi(app: INestApplication): OpenAPIObject {
     .addCookieAuth('claypot')
     .build();
   const document = SwaggerModule.createDocument(app, outline);
-  const schemas = validationMetadatasToSchemas({
-    classTransformerMetadataStorage: defaultMetadataStorage,
-    refPointerPrefix: '#/components/schemas/',
-  });
-  const closed = Object.fromEntries(
-    Object.entries(schemas).map(([name, schema]) => [name, { ...schema, additionalProperties: false }]),
-  );
-  // A load's fields hang on its kind: they are described from the core's own list.
-  const levels = closed['LevelInput'] as { properties: Record<string, object> } | undefined;
-  if (levels) levels.properties['load'] = { $ref: '#/components/schemas/LevelLoad' };
-  document.components = {
-    ...document.components,
-    schemas: { ...closed, LevelLoad: LEVEL_LOAD_SCHEMA } as NonNullable<typeof document.components>['schemas'] & {},
-  };
-  return document;
+  return { ...document, components: { ...document.components, schemas: Object.fromEntries(INPUTS) } };
 }
 
 export function serveOpenApi(app: INestApplication): void {

@@ -9,24 +9,44 @@ export class ProblemFilter implements ExceptionFilter {
 
   catch(error: unknown, host: ArgumentsHost): void {
     const http = host.switchToHttp();
-    const reply = http.getResponse<FastifyReply>();
     const request = http.getRequest<FastifyRequest>();
     const known = error instanceof ProblemError ? error : this.translate(error, request);
-    void reply
-      .status(known.problem.status)
-      .headers(known.headers)
-      .header('content-type', 'application/problem+json; charset=utf-8')
-      .send({ ...known.problem, instance: `urn:clay-pot:request:${request.id}` });
+    answer(known, request, http.getResponse<FastifyReply>());
   }
 
   private translate(error: unknown, request: FastifyRequest): ProblemError {
-    const status = error instanceof HttpException ? error.getStatus() : (error as { statusCode?: number }).statusCode;
-    if (status === 404) return plain(404, `There is nothing at ${request.url.split('?')[0]}.`);
-    if (status === 413) return plain(413, 'The request is too large: at most 1 MiB is taken.');
-    if (status === 415) return plain(415, 'Send JSON with content-type application/json.');
-    if (status && status < 500) return plain(status, (error as Error).message);
+    const status = statusOf(error);
+    const told = status === undefined ? undefined : refusal(status, error, request);
+    if (told) return told;
     this.log.error({ requestId: request.id, error: error instanceof Error ? error.stack : String(error) });
     if (status === 503) return plain(503, 'Not ready: the database does not answer.');
     return plain(500, 'Something went wrong on the server. Nothing of this request was stored. Try again.');
   }
+}
+
+/** Answers what the framework refuses before any route is found: an address that is none. */
+export function answerFrameworkError(error: Error, request: FastifyRequest, reply: FastifyReply): void {
+  const status = statusOf(error) ?? 400;
+  const what = 'This address cannot be read: check its % signs and its length.';
+  answer(plain(status < 500 ? status : 400, what), request, reply);
+}
+
+function answer({ problem, headers }: ProblemError, request: FastifyRequest, reply: FastifyReply): void {
+  void reply
+    .status(problem.status)
+    .headers(headers)
+    .header('content-type', 'application/problem+json; charset=utf-8')
+    .send({ ...problem, instance: `urn:clay-pot:request:${request.id}` });
+}
+
+function statusOf(error: unknown): number | undefined {
+  return error instanceof HttpException ? error.getStatus() : (error as { statusCode?: number }).statusCode;
+}
+
+/** What was refused for the asker's part; undefined where the fault is ours. */
+function refusal(status: number, error: unknown, request: FastifyRequest): ProblemError | undefined {
+  if (status === 404) return plain(404, `There is nothing at ${request.url.split('?')[0]}.`);
+  if (status === 413) return plain(413, 'The request is too large: at most 1 MiB is taken.');
+  if (status === 415) return plain(415, 'Send JSON with content-type application/json.');
+  return status < 500 ? plain(status, (error as Error).message) : undefined;
 }

@@ -1,4 +1,5 @@
 import type { Problem } from '@clay-pot/contracts';
+import type { Fault } from '@clay-pot/core';
 import { HttpException } from '@nestjs/common';
 
 const TYPE = 'urn:clay-pot:problem:';
@@ -22,7 +23,9 @@ function problem(name: string, status: number, title: string, detail: string, mo
 export const notFound = (what: string) =>
   new ProblemError(problem('not-found', 404, 'Not found', `There is no such ${what} in this studio.`));
 
-export const invalid = (errors: FieldErrors) => {
+/** Something in a request that is not valid, field by field: a person acts on the first sentence, a program on the pointers. */
+export const invalid = (faults: readonly (Fault & Partial<FieldErrors[number]>)[]) => {
+  const errors = faults.map(({ label: _label, ...error }) => error);
   const first = errors[0];
   const more = errors.length > 1 ? ` (and ${errors.length - 1} more)` : '';
   const detail = first ? `${first.pointer || 'The request'}: ${first.message}${more}` : 'The request is not valid.';

@@ -1,10 +1,22 @@
-import { type PostureAnswer, PostureQuestion, type SolveAnswer, SolveQuestion } from '@clay-pot/contracts';
-import { Body, Controller, HttpCode, Post } from '@nestjs/common';
-import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
+import {
+  checkPostureInput,
+  POSTURE_QUESTION,
+  type PostureAnswer,
+  type PostureQuestion,
+  SOLVE_QUESTION,
+  type SolveAnswer,
+  type SolveQuestion,
+} from '@clay-pot/contracts';
+import { under } from '@clay-pot/core';
+import { Controller, HttpCode, Post } from '@nestjs/common';
+import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { Input } from '../http/input.js';
 import { EXAMPLES } from './examples.js';
 import { MechanicsService } from './mechanics.service.js';
+
+const check = ({ posture }: PostureQuestion) => under('/posture', checkPostureInput(posture));
 
 @Controller('mechanics')
 export class MechanicsController {
@@ -13,9 +25,11 @@ export class MechanicsController {
   @Post('posture')
   @HttpCode(200)
   @ApiOperation({ summary: 'What a posture on the hands asks of each hand: load, wrist angle, moment, effort.' })
-  @ApiBody({ type: PostureQuestion, examples: EXAMPLES.posture.questions })
   @ApiOkResponse({ schema: { type: 'object', example: EXAMPLES.posture.answer } })
-  posture(@Studio() scope: StudioScope, @Body() body: PostureQuestion): Promise<PostureAnswer> {
+  posture(
+    @Studio() scope: StudioScope,
+    @Input('PostureQuestion', POSTURE_QUESTION, { examples: EXAMPLES.posture.questions, check }) body: PostureQuestion,
+  ): Promise<PostureAnswer> {
     return this.mechanics.posture(scope, body);
   }
 
@@ -24,9 +38,11 @@ export class MechanicsController {
   @ApiOperation({
     summary: 'The value of one field of a posture at which a hand bears, bends or works as much as wanted.',
   })
-  @ApiBody({ type: SolveQuestion, examples: EXAMPLES.solve.questions })
   @ApiOkResponse({ schema: { type: 'object', example: EXAMPLES.solve.answer } })
-  solve(@Studio() scope: StudioScope, @Body() body: SolveQuestion): Promise<SolveAnswer> {
+  solve(
+    @Studio() scope: StudioScope,
+    @Input('SolveQuestion', SOLVE_QUESTION, { examples: EXAMPLES.solve.questions, check }) body: SolveQuestion,
+  ): Promise<SolveAnswer> {
     return this.mechanics.solve(scope, body);
   }
 }

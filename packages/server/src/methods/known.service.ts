@@ -1,5 +1,11 @@
-import { type SequenceInput, toSequence } from '@clay-pot/contracts';
-import { checkMutes, checkSequence, type MethodLookup, type MovementLookup, type Sequence } from '@clay-pot/core';
+import {
+  under,
+  checkMutes,
+  checkSequence,
+  type MethodLookup,
+  type MovementLookup,
+  type Sequence,
+} from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { invalid } from '../http/problem.js';
@@ -25,15 +31,14 @@ export class KnownService {
   }
 }
 
-/** The document as the core's type, checked against what the studio knows. @throws 422 with pointers. */
-export function soundSequence(input: SequenceInput, known: Known, at = ''): Sequence {
-  const document = toSequence(input);
+/** The document, checked against what the studio knows. @throws 422 with pointers. */
+export function soundSequence(document: Sequence, known: Known, at = ''): Sequence {
   const faults = [
     ...checkSequence(document, known.movement),
     ...checkMutes(document),
     ...methodFaults(document, known),
   ];
-  if (faults.length) throw invalid(faults.map((fault) => ({ ...fault, pointer: at + fault.pointer })));
+  if (faults.length) throw invalid(under(at, faults));
   return document;
 }
 

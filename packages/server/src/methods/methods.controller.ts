@@ -1,8 +1,9 @@
-import { MethodInput, type StoredMethod } from '@clay-pot/contracts';
-import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
+import { METHOD_INPUT, type MethodInput, type StoredMethod } from '@clay-pot/contracts';
+import { Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { Input } from '../http/input.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { MethodsService } from './methods.service.js';
 
@@ -31,7 +32,7 @@ export class MethodsController {
   async put(
     @Studio() scope: StudioScope,
     @Param('id', IdPipe) id: string,
-    @Body() body: MethodInput,
+    @Input('MethodInput', METHOD_INPUT) body: MethodInput,
     @Headers('if-match') ifMatch: string | undefined,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredMethod> {

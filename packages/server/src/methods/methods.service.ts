@@ -1,6 +1,6 @@
 import { shippedMethod } from '@clay-pot/core/library';
 import type { MethodInput, StoredMethod } from '@clay-pot/contracts';
-import { checkMethod, type Method, type MethodLookup } from '@clay-pot/core';
+import { checkMethod, type Method, type MethodLookup, same } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
@@ -38,7 +38,7 @@ export class MethodsService {
         return this.get(scope, id);
       }
       const existing = await this.get(scope, id);
-      if (JSON.stringify(existing.method) === JSON.stringify(document)) return existing;
+      if (same(existing.method, document)) return existing;
       throw versionNeeded();
     }
     await scope.of(MethodRow).get(id, 'method');

@@ -1,5 +1,5 @@
-import { type MovementInput, type StoredMovement, toMovement } from '@clay-pot/contracts';
-import { checkMovement, type Movement, type MovementLookup } from '@clay-pot/core';
+import type { MovementInput, StoredMovement } from '@clay-pot/contracts';
+import { checkMovement, type Movement, type MovementLookup, same } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -37,7 +37,7 @@ export class MovementsService {
     input: MovementInput,
     ifMatch: string | undefined,
   ): Promise<StoredMovement> {
-    const document = toMovement(id, input);
+    const document: Movement = { ...input, id };
     const faults = checkMovement(document);
     if (faults.length) throw invalid(faults);
     const content = { name: document.name, document, updatedAt: this.clock.now() };
@@ -46,7 +46,7 @@ export class MovementsService {
         return this.get(scope, id);
       }
       const existing = await this.get(scope, id);
-      if (JSON.stringify(existing.movement) === JSON.stringify(document)) return existing;
+      if (same(existing.movement, document)) return existing;
       throw versionNeeded();
     }
     const before = await scope.of(MovementRow).get(id, 'movement');

@@ -1,7 +1,8 @@
-import { ReadingInput, type StoredReading } from '@clay-pot/contracts';
-import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
+import { READING_INPUT, type ReadingInput, type StoredReading } from '@clay-pot/contracts';
+import { Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { Input } from '../http/input.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { ReadingsService } from './readings.service.js';
 
@@ -19,7 +20,7 @@ export class ReadingsController {
     @Studio() scope: StudioScope,
     @Param('id', IdPipe) id: string,
     @Param('readingId', IdPipe) readingId: string,
-    @Body() body: ReadingInput,
+    @Input('ReadingInput', READING_INPUT) body: ReadingInput,
   ): Promise<StoredReading> {
     return this.readings.add(scope, id, readingId, body);
   }

@@ -1,5 +1,5 @@
 import type { ReadingInput, StoredReading } from '@clay-pot/contracts';
-import { READING_LIMITS, readingUnit } from '@clay-pot/core';
+import { checkReading } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -21,7 +21,8 @@ export class ReadingsService {
   /** Adds one; the same again is fine, another under the same id is refused. */
   async add(scope: StudioScope, athleteId: string, id: string, input: ReadingInput): Promise<StoredReading> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
-    this.check(scope, input);
+    const faults = checkReading(input, dayIn(scope.timeZone, this.clock.now()));
+    if (faults.length) throw invalid(faults);
     const row = { id, athleteId, ...input };
     if (!(await scope.of(ReadingRow).insert(row, 'reading'))) {
       const there = await scope.of(ReadingRow).get(id, 'reading');
@@ -34,16 +35,5 @@ export class ReadingsService {
   async remove(scope: StudioScope, athleteId: string, id: string): Promise<void> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     if ((await scope.of(ReadingRow).remove({ id, athleteId })) === 0) throw notFound('reading');
-  }
-
-  private check(scope: StudioScope, { kind, of, value, onDay }: ReadingInput): void {
-    const unit = readingUnit(kind, of);
-    if (!unit) throw invalid([{ pointer: '/of', message: `is nothing that a ${kind} is measured of: ${of}` }]);
-    const { min, max } = READING_LIMITS[unit];
-    if (!(value >= min && value <= max)) {
-      throw invalid([{ pointer: '/value', message: `must be within ${min}–${max} ${unit}, not ${value}` }]);
-    }
-    const today = dayIn(scope.timeZone, this.clock.now());
-    if (onDay > today) throw invalid([{ pointer: '/onDay', message: `must not lie after today, ${today}` }]);
   }
 }

@@ -1,6 +1,8 @@
-import { SEQUENCE_SCHEMA } from '@clay-pot/core/exchange';
+import { publishedSchema, SEQUENCE_FILE } from '@clay-pot/core/exchange';
 import { Controller, Get, Header } from '@nestjs/common';
 import { Public } from '../accounts/signed-in.guard.js';
+
+const SCHEMA = publishedSchema(SEQUENCE_FILE);
 
 /** The published schemas of the open file formats. */
 @Public()
@@ -9,6 +11,6 @@ export class SchemasController {
   @Get('sequence-2.json')
   @Header('content-type', 'application/schema+json; charset=utf-8')
   sequence(): object {
-    return SEQUENCE_SCHEMA;
+    return SCHEMA;
   }
 }

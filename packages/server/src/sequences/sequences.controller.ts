@@ -1,8 +1,16 @@
-import { SequenceFileInput, SequenceInput, type SequenceListItem, type StoredSequence } from '@clay-pot/contracts';
-import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
+import {
+  SEQUENCE_FILE_INPUT,
+  SEQUENCE_INPUT,
+  type SequenceFileInput,
+  type SequenceInput,
+  type SequenceListItem,
+  type StoredSequence,
+} from '@clay-pot/contracts';
+import { Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { Input } from '../http/input.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { SequencesService } from './sequences.service.js';
 
@@ -28,7 +36,7 @@ export class SequencesController {
   async put(
     @Studio() scope: StudioScope,
     @Param('id', IdPipe) id: string,
-    @Body() body: SequenceInput,
+    @Input('SequenceInput', SEQUENCE_INPUT) body: SequenceInput,
     @Headers('if-match') ifMatch: string | undefined,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredSequence> {
@@ -63,7 +71,7 @@ export class SequencesController {
   @Post('import')
   async import(
     @Studio() scope: StudioScope,
-    @Body() body: SequenceFileInput,
+    @Input('SequenceFileInput', SEQUENCE_FILE_INPUT) body: SequenceFileInput,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredSequence> {
     return tagged(reply, await this.sequences.imported(scope, body.id, body.text));

@@ -5,6 +5,7 @@ import {
   compileTimeline,
   findLevel,
   type MovementLookup,
+  same,
   type Sequence,
 } from '@clay-pot/core';
 import { decodeSequence, encodeSequence, FileError, SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
@@ -62,7 +63,7 @@ export class SequencesService {
     if (ifMatch === undefined) {
       if (await this.insert(scope, id, document)) return this.get(scope, id);
       const existing = await this.get(scope, id);
-      if (encodeSequence(existing.document) === encodeSequence(document)) return existing;
+      if (same(existing.document, document)) return existing;
       throw versionNeeded();
     }
     await this.row(scope, id);

@@ -1,14 +1,19 @@
 import {
-  BlockReportInput,
-  DoneSetInput,
-  SessionEndInput,
-  SessionInput,
+  BLOCK_REPORT_INPUT,
+  type BlockReportInput,
+  DONE_SET_INPUT,
+  type DoneSetInput,
+  SESSION_END_INPUT,
+  SESSION_INPUT,
+  type SessionEndInput,
+  type SessionInput,
   type SessionPage,
   type SessionRecord,
 } from '@clay-pot/contracts';
-import { Body, Controller, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
+import { Controller, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { Input } from '../http/input.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { invalid } from '../http/problem.js';
 import { SessionsService } from './sessions.service.js';
@@ -47,7 +52,7 @@ export class SessionsController {
   begin(
     @Studio() scope: StudioScope,
     @Param('id', IdPipe) id: string,
-    @Body() body: SessionInput,
+    @Input('SessionInput', SESSION_INPUT) body: SessionInput,
   ): Promise<SessionRecord> {
     return this.sessions.begin(scope, id, body);
   }
@@ -58,7 +63,7 @@ export class SessionsController {
     @Studio() scope: StudioScope,
     @Param('id', IdPipe) id: string,
     @Param('setId', IdPipe) setId: string,
-    @Body() body: DoneSetInput,
+    @Input('DoneSetInput', DONE_SET_INPUT) body: DoneSetInput,
   ): Promise<void> {
     return this.sessions.addSet(scope, id, setId, body);
   }
@@ -69,7 +74,7 @@ export class SessionsController {
     @Studio() scope: StudioScope,
     @Param('id', IdPipe) id: string,
     @Param('reportId', IdPipe) reportId: string,
-    @Body() body: BlockReportInput,
+    @Input('BlockReportInput', BLOCK_REPORT_INPUT) body: BlockReportInput,
   ): Promise<void> {
     return this.sessions.addReport(scope, id, reportId, body);
   }
@@ -78,7 +83,7 @@ export class SessionsController {
   end(
     @Studio() scope: StudioScope,
     @Param('id', IdPipe) id: string,
-    @Body() body: SessionEndInput,
+    @Input('SessionEndInput', SESSION_END_INPUT) body: SessionEndInput,
   ): Promise<SessionRecord> {
     return this.sessions.end(scope, id, body);
   }

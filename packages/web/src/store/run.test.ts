@@ -1,10 +1,14 @@
-import 'reflect-metadata';
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { BlockReportInput, DoneSetInput, SessionEndInput, SessionInput } from '@clay-pot/contracts';
+import {
+  BLOCK_REPORT_INPUT,
+  DONE_SET_INPUT,
+  type DoneSetInput,
+  SESSION_END_INPUT,
+  SESSION_INPUT,
+} from '@clay-pot/contracts';
+import { faultsOf } from '@clay-pot/core';
 import { findLevel, isOver, parseDose, plannedAgainstDone, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
-import { plainToInstance } from 'class-transformer';
-import { validate } from 'class-validator';
 import { v7 as uuid } from 'uuid';
 import { useOutbox } from './outbox.js';
 import {
@@ -167,7 +171,7 @@ describe('endings', () => {
   });
 });
 
-test('every letter keeps the server’s own rules, in an order in which each finds what it names', async () => {
+test('every letter keeps the server’s own rules, in an order in which each finds what it names', () => {
   tick(26_000);
   rate('a', { discomfort: 5, exertion: 5, note: '' });
   correct(run().sets[0]!.id, 12);
@@ -179,15 +183,15 @@ test('every letter keeps the server’s own rules, in an order in which each fin
   const known = new Set<string>();
   for (const { path, body } of letters()) {
     const shape = path.endsWith('/end')
-      ? SessionEndInput
+      ? SESSION_END_INPUT
       : path.includes('/sets/')
-        ? DoneSetInput
+        ? DONE_SET_INPUT
         : path.includes('/reports/')
-          ? BlockReportInput
-          : SessionInput;
-    const sent: object = plainToInstance<object, unknown>(shape, JSON.parse(JSON.stringify(body)));
-    expect(await validate(sent, { whitelist: true, forbidNonWhitelisted: true })).toEqual([]);
-    const { corrects } = sent as Partial<DoneSetInput>;
+          ? BLOCK_REPORT_INPUT
+          : SESSION_INPUT;
+    const sent = JSON.parse(JSON.stringify(body)) as Partial<DoneSetInput>;
+    expect(faultsOf(shape, sent)).toEqual([]);
+    const { corrects } = sent;
     if (corrects) expect(known).toContain(corrects);
     known.add(path.split('/').at(-1)!);
   }

@@ -1,5 +1,5 @@
-import type { AthleteInput, CautionInput } from '@clay-pot/contracts';
-import type { Equipment, Hand } from '@clay-pot/core';
+import type { AthleteInput } from '@clay-pot/contracts';
+import type { Equipment, Hand, RecordedCaution } from '@clay-pot/core';
 import type { SequenceKey } from './sequences.js';
 
 /** The course of somebody's weeks: how often they come, what goes wrong, and how much discomfort is usual. */
@@ -30,7 +30,7 @@ function person(
   gives: DemoPerson['gives'],
   course: Course,
   notes: string,
-  cautions: CautionInput[] = [],
+  cautions: RecordedCaution[] = [],
   more: Equipment[] = [],
 ): DemoPerson {
   const equipment = [...IN_THE_HALL, ...more];

@@ -1,12 +1,12 @@
-import 'reflect-metadata';
-import { type Athlete, AthleteInput } from '@clay-pot/contracts';
-import { CAUTION_IDS, CAUTIONS, EQUIPMENT, SEXES } from '@clay-pot/core';
-import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import type { Athlete, AthleteInput } from '@clay-pot/contracts';
+import { CAUTION_IDS, CAUTIONS, checkAthlete, EQUIPMENT, HANDS, SEXES } from '@clay-pot/core';
 import { Plus, X } from 'lucide-react';
 import { useFieldArray, useForm } from 'react-hook-form';
 import { ProblemError } from '../../api/request.js';
 import { Button, IconButton } from '../../ui/button.js';
 import { Field, INPUT, SelectField, TextField } from '../../ui/field.js';
+import { fieldAt, modelResolver } from '../../ui/model-resolver.js';
+import { isoToday } from '../../ui/today.js';
 
 const BLANK: AthleteInput = {
   name: '',
@@ -35,7 +35,7 @@ const textOrAbsent = (value: unknown) => (value === '' || value === null ? undef
 export function AthleteForm({ athlete, save, cancel }: Props) {
   const { id: _id, etag: _etag, ...known } = athlete ?? { id: '', etag: '', ...BLANK };
   const { register, handleSubmit, control, setError, watch, formState } = useForm<AthleteInput>({
-    resolver: classValidatorResolver(AthleteInput),
+    resolver: modelResolver((values) => checkAthlete(values, isoToday())),
     defaultValues: known,
   });
   const cautions = useFieldArray({ control, name: 'cautions' });
@@ -49,7 +49,7 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
         return setError('root', { message: error instanceof Error ? error.message : String(error) });
       }
       for (const { pointer, message } of error.problem.errors) {
-        setError(pointer.slice(1).replaceAll('/', '.') as 'name', { message });
+        setError(fieldAt(pointer) as 'name', { message });
       }
     }
   }
@@ -71,8 +71,9 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
           {...register('birthDate', { setValueAs: textOrNull })}
         />
         <SelectField label="Dominant hand" error={errors.dominantHand?.message} {...register('dominantHand')}>
-          <option value="left">left</option>
-          <option value="right">right</option>
+          {HANDS.map((hand) => (
+            <option key={hand}>{hand}</option>
+          ))}
         </SelectField>
         <SelectField label="Sex, for norms" error={errors.sex?.message} {...register('sex')}>
           {SEXES.map((sex) => (

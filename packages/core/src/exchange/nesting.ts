@@ -1,0 +1,34 @@
+/** No document of ours is nested deeper than a dozen; a parser that follows ten thousand brackets runs out of stack. */
+export const MOST_NESTING = 32;
+
+/**
+ * Whether the brackets of a JSON text go deeper than a bound, told without parsing it: one pass, no recursion.
+ * @example isNestedBeyond('[[1]]', 1) → true
+ */
+export function isNestedBeyond(text: string, bound: number): boolean {
+  let depth = 0;
+  for (let at = 0; at < text.length; at++) {
+    switch (text[at]) {
+      case '"':
+        at = endOfString(text, at);
+        break;
+      case '[':
+      case '{':
+        if (++depth > bound) return true;
+        break;
+      case ']':
+      case '}':
+        depth--;
+        break;
+    }
+  }
+  return false;
+}
+
+function endOfString(text: string, from: number): number {
+  for (let at = from + 1; at < text.length; at++) {
+    if (text[at] === '\\') at++;
+    else if (text[at] === '"') return at;
+  }
+  return text.length;
+}

@@ -1,0 +1,43 @@
+import { MOST_NESTING, isNestedBeyond } from '@clay-pot/core/exchange';
+import type { FastifyInstance } from 'fastify';
+import { invalid, plain } from './problem.js';
+
+/** The largest document there is has some three thousand fields; a body of a hundred thousand is no document. */
+const MOST_FIELDS = 20_000;
+
+/** Reads JSON bodies within bounds of depth and number of fields, before anything is built or checked of them. */
+export function readJsonBodies(fastify: FastifyInstance): void {
+  fastify.removeContentTypeParser('application/json');
+  fastify.addContentTypeParser('application/json', { parseAs: 'string' }, (_request, body, done) => {
+    try {
+      done(null, parsed(String(body)));
+    } catch (error) {
+      done(error as Error);
+    }
+  });
+}
+
+function parsed(text: string): unknown {
+  if (text === '') return undefined;
+  if (isNestedBeyond(text, MOST_NESTING)) {
+    throw invalid([{ pointer: '', message: `must not be nested deeper than ${MOST_NESTING}` }]);
+  }
+  if (fieldsIn(text) > MOST_FIELDS) {
+    throw invalid([{ pointer: '', message: `must have at most ${MOST_FIELDS} fields` }]);
+  }
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw plain(400, 'This is not valid JSON. Send a JSON document with content-type application/json.');
+  }
+}
+
+/** Fields and entries, counted by their separators: text that holds some counts more, never less. */
+function fieldsIn(text: string): number {
+  let count = 0;
+  for (let at = text.indexOf(','); at >= 0; at = text.indexOf(',', at + 1)) {
+    count++;
+    if (count > MOST_FIELDS) break;
+  }
+  return count;
+}
