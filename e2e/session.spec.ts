@@ -162,7 +162,7 @@ test('who is not cleared cannot be led through loading, but through free motion;
   await expect(page.getByText('Not before clearance: this block loads the hand.').first()).toBeVisible();
   await page.getByRole('link', { name: 'Lead', exact: true }).click();
   await page.getByLabel(/Asked today/).check();
-  await expect(page.getByRole('alert')).toContainText('Not before clearance');
+  await expect(page.getByRole('alert')).toContainText('Not cleared for loading');
   await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
   await page.goto('/sequences');
   await page.getByRole('link', { name: 'Free motion between assignments' }).click();

@@ -1,5 +1,6 @@
 import {
   type BlockReport,
+  type DiscomfortPolicy,
   type DoneSet,
   type Ending,
   idOf,
@@ -56,11 +57,15 @@ export interface SessionListItem {
   completion: number;
   maxDiscomfort: number | null;
   meanExertion: number | null;
+  /** What the method allowed: it decides what a discomfort means. */
+  discomfortPolicy: DiscomfortPolicy;
+  /** Rules of safety that the plan broke for this athlete when it was begun, each in words. */
+  begunAgainst: string[];
 }
 
 export interface SessionPage {
   items: SessionListItem[];
-  /** Pass as `before` for the next page; null at the end. */
+  /** Pass as `before` for the next page, as it is; null at the end. */
   nextBefore: string | null;
 }
 

@@ -79,6 +79,7 @@ export * from './rules/check-movement.js';
 export * from './rules/clearance.js';
 export * from './rules/discomfort.js';
 export * from './rules/ladder.js';
+export * from './rules/may-begin.js';
 export * from './rules/method-dose.js';
 export * from './rules/method-words.js';
 export * from './rules/usual-dose.js';

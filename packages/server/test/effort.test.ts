@@ -4,7 +4,7 @@ import { applyEdits, compileTimeline, type PastSession } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { v7 as uuid } from 'uuid';
-import { ATHLETE, type Browser, House, pointers, sequenceOf } from './house.js';
+import { ATHLETE, type Browser, House, OWN_MOVEMENT, pointers, sequenceOf } from './house.js';
 
 let coach: Browser;
 beforeAll(async () => {
@@ -56,6 +56,19 @@ describe('POST /effort/session', () => {
     const mended = applyEdits(PRESS, settle.fix!.edits);
     const after = await session({ sequence: mended });
     expect(after.body.findings.map(({ check }) => check)).not.toContain('settle-missing');
+  });
+
+  test('knows the studio’s own movements, in the sequence and on the shelf that edits choose from', async () => {
+    const id = uuid();
+    await coach.ask('PUT', `/movements/${id}`, OWN_MOVEMENT);
+    const { dose } = sequenceOf('', ['strength', 'bearing.palm-support', 'plank']).blocks[0]!;
+    const block = { id: 'own', phase: 'strength', movementId: id, levelId: 'plank', dose };
+    const { status, body } = await session({ sequence: { ...PRESS, blocks: [...PRESS.blocks, block] } });
+    expect(status).toBe(200);
+    expect(body.account.blocks).toHaveLength(2);
+    const other = { ...block, movementId: uuid() };
+    const refused = await session({ sequence: { ...PRESS, blocks: [other] } });
+    expect([refused.status, pointers(refused.body as never)]).toEqual([422, ['/sequence/blocks/0/movementId']]);
   });
 
   test('knows an athlete’s cautions, things and method', async () => {

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
-import type { Today } from '@clay-pot/contracts';
+import type { AssignmentItem, EffortSessionAnswer, StoredSequence, Today } from '@clay-pot/contracts';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { DataSource } from 'typeorm';
 import { dataSourceOptions, migrate } from '../src/database/data-source.js';
@@ -33,6 +33,18 @@ describe('the demo studio', () => {
     expect(body.calls[0]).toMatchObject({ kind: 'refer', athleteName: 'Hana Kobler' });
     expect(body.calls.map((call) => call.kind)).toEqual(expect.arrayContaining(['refer', 'ease', 'hold']));
     expect(body.due.some((due) => due.missedDays.length > 0)).toBe(true);
+  });
+
+  test('what its athletes are to do may begin; who is not cleared for loading has unloaded motion only', async () => {
+    const { body: assignments } = await coach.ask<AssignmentItem[]>('GET', '/assignments');
+    const barred: string[] = [];
+    for (const { athleteId, sequenceId, athleteName } of assignments) {
+      const { document } = (await coach.ask<StoredSequence>('GET', `/sequences/${sequenceId}`)).body;
+      const asked = await coach.ask<EffortSessionAnswer>('POST', '/effort/session', { athleteId, sequence: document });
+      if (asked.body.findings.some(({ severity }) => severity === 'stop')) barred.push(athleteName);
+    }
+    expect(assignments).toHaveLength(12);
+    expect(barred).toEqual([]);
   });
 
   test('its history has misses, sessions ended early, a weaker side and a flare-up', async () => {
@@ -76,6 +88,26 @@ describe('the house', () => {
     await second.destroy();
   });
 
+  test('a house of before gets its sums and terms: the same as those written with each row', async () => {
+    const before = await House.open('migrations_old', { seedDemo: true, now: () => NOW });
+    const sums = () =>
+      before.source
+        .query(`SELECT 'sequence' AS what, id, title, purpose, budget_min, duration_ms, block_count, NULL AS policy
+        FROM sequences UNION SELECT 'session', id, title, completion, max_discomfort, planned_ms, mean_exertion, discomfort_policy
+        FROM sessions ORDER BY id`);
+    const terms = () => before.source.query("SELECT COUNT(*) AS n FROM readings WHERE `of` = 'finger extension'");
+    const measured =
+      'INSERT INTO readings SELECT UUID(), studio_id, athlete_id, ?, ?, hand, 5, on_day FROM readings LIMIT 1';
+    await before.source.query(measured, ['maximum', 'finger extension']);
+    const written = await sums();
+    const [{ n }] = await terms();
+    await before.source.undoLastMigration();
+    expect(await before.source.query("SELECT `of` FROM readings WHERE `of` = 'hand opening'")).toHaveLength(Number(n));
+    await before.source.runMigrations();
+    expect(await sums()).toEqual(written);
+    expect((await terms())[0].n).toEqual(n);
+  }, 60_000);
+
   test('the tables are what the entities say', async () => {
     const { upQueries } = await house.source.driver.createSchemaBuilder().log();
     const columns = upQueries.map(({ query }) => query).filter((query) => /ADD `|DROP COLUMN/.test(query));
@@ -106,9 +138,21 @@ describe('the house', () => {
     }
   });
 
+  test('an address that cannot be read is answered as a problem', async () => {
+    for (const [path, status] of [
+      ['/athletes/%E0%A4%A', 400],
+      [`/athletes/${'a'.repeat(101)}`, 414],
+    ] as const) {
+      const answer = await coach.ask('GET', path);
+      expect([answer.status, answer.body.title]).toEqual([status, expect.any(String)]);
+      expect(answer.headers['content-type']).toContain('application/problem+json');
+    }
+  });
+
   test('answers carry the headers that keep a browser careful', async () => {
     const { headers } = await house.stranger().ask('GET', '/health/live');
     expect(headers['content-security-policy']).toContain("default-src 'self'");
     expect(headers['x-content-type-options']).toBe('nosniff');
+    expect((await coach.ask('GET', '/athletes')).headers['cache-control']).toBe('no-store');
   });
 });

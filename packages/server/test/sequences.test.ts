@@ -28,6 +28,14 @@ describe('a sequence', () => {
     expect(item).toMatchObject({ title: 'Two blocks', blocks: 2, durationMs: 128_000, athletes: [] });
   });
 
+  test('the same content is the same whatever the order of its fields: sent again it is one creation', async () => {
+    const id = uuid();
+    const { etag } = (await put(id, SEQUENCE)).body;
+    const turned = Object.fromEntries(Object.entries(SEQUENCE).reverse());
+    const again = await put(id, turned);
+    expect([again.status, again.body.etag]).toEqual([200, etag]);
+  });
+
   test('of two edits from one version the second is told what stands and what it would change', async () => {
     const id = uuid();
     const { etag } = (await put(id, SEQUENCE)).body;

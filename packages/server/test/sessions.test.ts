@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
-import type { DoneSetInput, SessionInput, SessionPage, SessionRecord } from '@clay-pot/contracts';
+import type { DoneSetInput, SessionInput, SessionPage, SessionRecord, Today } from '@clay-pot/contracts';
 import { v7 as uuid } from 'uuid';
-import { type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
+import { ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
 
 let house: House;
 let coach: Browser;
@@ -127,6 +127,79 @@ describe('a session', () => {
     expect((await end(id)).status).toBe(409);
     expect(await read(id)).toMatchObject({ ending: 'stopped', stopSign: 'numbness' });
   });
+
+  test('a stop that another device sends later is not lost', async () => {
+    const id = uuid();
+    await begin(id);
+    expect((await end(id)).status).toBe(200);
+    expect((await end(id, { ending: 'stopped', stopSign: 'pop' })).status).toBe(200);
+    expect(await read(id)).toMatchObject({ ending: 'stopped', stopSign: 'pop' });
+  });
+
+  test('of a stop and an end at the same moment the stop stands, whichever comes first', async () => {
+    for (let time = 0; time < 6; time++) {
+      const id = uuid();
+      await begin(id);
+      const stop = () => end(id, { ending: 'stopped', stopSign: 'numbness' });
+      const both = time % 2 ? [stop(), end(id)] : [end(id), stop()];
+      for (const { status } of await Promise.all(both)) expect([200, 409]).toContain(status);
+      expect(await read(id)).toMatchObject({ ending: 'stopped', stopSign: 'numbness' });
+    }
+  });
+
+  test('its end sent again keeps the note, and adds one that came late', async () => {
+    const [told, late] = [uuid(), uuid()];
+    await begin(told);
+    await end(told, { note: 'Right hand let go.' });
+    expect((await end(told)).status).toBe(200);
+    expect((await read(told)).note).toBe('Right hand let go.');
+    await begin(late);
+    await end(late);
+    await end(late, { note: 'Said at home.' });
+    expect((await read(late)).note).toBe('Said at home.');
+  });
+
+  test('sets that are sent all at once are all counted', async () => {
+    const id = uuid();
+    await begin(id);
+    await Promise.all([addSet(id, uuid()), addSet(id, uuid(), { side: 'right' }), report(id, { exertion: 7 })]);
+    expect(await read(id)).toMatchObject({ completion: 2 / 3, meanExertion: 7 });
+  });
+});
+
+describe('a session begun against a rule of safety', () => {
+  test('is recorded and flagged with the rule that it broke', async () => {
+    const athleteId = uuid();
+    await coach.ask('PUT', `/athletes/${athleteId}`, { ...ATHLETE, cautions: [{ caution: 'numbness' }] });
+    const id = uuid();
+    const begun = await begin(id, { athleteId });
+    expect(begun.status).toBe(200);
+    expect(begun.body.begunAgainst).toEqual([expect.stringMatching(/numb|tingl/i)]);
+    const { items } = (await coach.ask<SessionPage>('GET', `/sessions?athlete=${athleteId}`)).body;
+    expect(items.map(({ begunAgainst }) => begunAgainst.length)).toEqual([1]);
+    const allowed = uuid();
+    expect((await begin(allowed)).body.begunAgainst).toEqual([]);
+  });
+});
+
+test('a discomfort weighs by the method that the session was led by, on Today too', async () => {
+  const other = await house.coach('careful');
+  for (const [methodId, kind] of [
+    ['careful-return', 'hold'],
+    ['floor-loading', null],
+  ] as const) {
+    const own = await furnish(other);
+    const id = uuid();
+    const plan = { ...SEQUENCE, methodId };
+    await other.ask('PUT', `/sessions/${id}`, { ...own, plan, startedAt: START });
+    const at = '2026-05-04T08:03:00.000Z';
+    await other.ask('PUT', `/sessions/${id}/reports/${uuid()}`, {
+      ...{ blockId: 'b1', discomfort: 2, exertion: 5, note: '', at },
+    });
+    await other.ask('PUT', `/sessions/${id}/end`, { ending: 'completed', note: '', endedAt: at });
+    const { calls } = (await other.ask<Today>('GET', '/today')).body;
+    expect(calls.find(({ athleteId }) => athleteId === own.athleteId)?.kind ?? null).toBe(kind);
+  }
 });
 
 describe('what is refused', () => {
@@ -167,7 +240,9 @@ describe('what is refused', () => {
 test('two years of sessions are read page by page, newest first, none lost, none twice', async () => {
   const other = await house.coach('two-years');
   const own = await furnish(other);
-  const days = Array.from({ length: 310 }, (_, index) => new Date(Date.UTC(2024, 4, 1) + index * 56 * 3600 * 1000));
+  // Every third begins at the same instant as the one before it: pages must not lose those.
+  const instants = Array.from({ length: 310 }, (_, index) => index - (index % 3 === 2 ? 1 : 0));
+  const days = instants.map((step) => new Date(Date.UTC(2024, 4, 1) + step * 56 * 3600 * 1000));
   const ended = [];
   for (const day of days) {
     const id = uuid();
@@ -177,7 +252,7 @@ test('two years of sessions are read page by page, newest first, none lost, none
   const seen: string[] = [];
   let before: string | null = '';
   while (before !== null) {
-    const query: string = before ? `&before=${before}` : '';
+    const query: string = before ? `&before=${encodeURIComponent(before)}` : '';
     const page: SessionPage = (
       await other.ask<SessionPage>('GET', `/sessions?athlete=${own.athleteId}&limit=100${query}`)
     ).body;

@@ -1,4 +1,6 @@
+import type { Method, MethodLookup } from '../model/method.js';
 import type { Movement, MovementLookup } from '../model/movement.js';
+import { METHODS, shippedMethod } from './methods.js';
 import { ASSISTED_STRETCHES } from './assisted-stretches.js';
 import { BEARING_HOLDS } from './bearing-holds.js';
 import { EDGE_WORK } from './edge-work.js';
@@ -33,6 +35,35 @@ export const LIBRARY: readonly Movement[] = [
 ];
 
 const BY_ID = new Map(LIBRARY.map((movement) => [movement.id, movement]));
+
+/** What a studio knows: the shipped movements and methods with its own beside them. */
+export interface Known {
+  /** Finds a movement by id, the studio's own first. */
+  readonly movement: MovementLookup;
+  readonly method: MethodLookup;
+  /** Movements that can be chosen: the shipped ones, then the studio's own that were not taken off. */
+  readonly shelf: readonly Movement[];
+  readonly methods: readonly Method[];
+}
+
+/** One of a studio's own documents; what was removed stays known to the sequences and records that name it. */
+interface Own<D> {
+  readonly removed: boolean;
+  readonly document: D;
+}
+
+/** The one look-up of movements and methods, for screens and server alike. */
+export function knownWith(movements: readonly Own<Movement>[], methods: readonly Own<Method>[]): Known {
+  const ownMovements = new Map(movements.map(({ document }) => [document.id, document]));
+  const ownMethods = new Map(methods.map(({ document }) => [document.id, document]));
+  const standing = <D>(own: readonly Own<D>[]) => own.filter(({ removed }) => !removed).map(({ document }) => document);
+  return {
+    movement: (id) => ownMovements.get(id) ?? shippedMovement(id),
+    method: (id) => ownMethods.get(id) ?? shippedMethod(id),
+    shelf: [...LIBRARY, ...standing(movements)],
+    methods: [...Object.values(METHODS), ...standing(methods)],
+  };
+}
 
 /** Finds a shipped movement by id. */
 export const shippedMovement: MovementLookup = (movementId) => BY_ID.get(movementId);

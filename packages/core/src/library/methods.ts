@@ -1,4 +1,5 @@
-import type { Method } from '../model/method.js';
+import type { Method, MethodLookup } from '../model/method.js';
+import type { Sequence } from '../model/sequence.js';
 
 const USUAL = {
   weakerSideRatio: 1,
@@ -118,4 +119,12 @@ export const METHODS = {
 
 /** What a sequence goes by that names no method. */
 export const USUAL_METHOD: Method = METHODS['floor-loading'];
-export const shippedMethod = (id: string): Method | undefined => (METHODS as Record<string, Method>)[id];
+/** Finds a shipped method by id. */
+export const shippedMethod: MethodLookup = (id) =>
+  Object.hasOwn(METHODS, id) ? (METHODS as Record<string, Method>)[id] : undefined;
+
+/** The method that a sequence goes by: the one it names, else the usual one. @param lookup finds shipped and own methods */
+export const methodOf = (
+  { methodId }: { readonly methodId?: Sequence['methodId'] | undefined },
+  lookup: MethodLookup,
+): Method => (methodId === undefined ? undefined : lookup(methodId)) ?? USUAL_METHOD;

@@ -1,9 +1,8 @@
 import { parseDose } from '../model/dose-shorthand.js';
 import type { Dose } from '../model/dose.js';
 import type { Hold, LevelLoad } from '../model/load.js';
-import type { Stance } from '../model/posture.js';
+import type { Stance, SupportPosture } from '../model/posture.js';
 import type { Level, Movement, MovementCaution } from '../model/movement.js';
-import type { SupportPosture } from '../model/posture.js';
 import { USUAL_POSTURES, type UsualPosture } from '../model/usual-postures.js';
 import type { Action } from '../vocabulary/actions.js';
 import type { CautionId } from '../vocabulary/cautions.js';

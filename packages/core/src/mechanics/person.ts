@@ -7,6 +7,13 @@ import { ageOn } from '../vocabulary/days.js';
 import type { Hand } from '../vocabulary/hands.js';
 import { RANGE_MOTIONS, type RangeMotion } from '../vocabulary/motions.js';
 
+/** Whom something is computed for, and what of it is not on record. */
+export interface ForWhom {
+  readonly person: Person;
+  /** What is taken from a reference person, in words, for screens to say so. */
+  readonly estimated: readonly string[];
+}
+
 /**
  * A person as the computations read one, from what is on record. `estimated` names what was not, for screens to say so.
  * Ranges that were measured longer ago than a maximum would count are left out in the same way.
@@ -15,7 +22,7 @@ export function personOf(
   record: (BodyRecord & { readonly birthDate: string | null }) | null,
   readings: readonly Reading[],
   today: string,
-): { person: Person; estimated: string[] } {
+): ForWhom {
   const { body, estimated } = bodyOf(record);
   const ageYears = record?.birthDate ? ageOn(record.birthDate, today) : null;
   if (ageYears === null) estimated.push(`age (${USUAL_AGE})`);

@@ -5,8 +5,7 @@ import { HoldError } from './hold-size.js';
 import { rootsIn, type Sample, sampleRuns } from './root.js';
 import { withField } from './vary.js';
 import { type LevelLoad, LOAD_FIELDS } from '../model/load.js';
-import type { Stance } from '../model/posture.js';
-import { POSTURE_LIMITS, PostureError, type PostureField, type SupportPosture } from '../model/posture.js';
+import { POSTURE_LIMITS, PostureError, type PostureField, type Stance, type SupportPosture } from '../model/posture.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 
 /** What can be aimed at. */

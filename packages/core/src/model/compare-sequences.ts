@@ -1,3 +1,4 @@
+import { same } from '../vocabulary/same.js';
 import { printDose } from './dose-shorthand.js';
 import type { Block, Sequence } from './sequence.js';
 
@@ -17,9 +18,9 @@ export function compareSequences(from: Sequence, to: Sequence, nameOf: (block: B
   if (from.title !== to.title) say('/title', `Title: “${from.title}” → “${to.title}”`);
   if (from.purpose !== to.purpose) say('/purpose', 'Purpose reworded');
   if (from.budgetMin !== to.budgetMin) say('/budgetMin', `Minutes: ${from.budgetMin} → ${to.budgetMin}`);
-  if (JSON.stringify(from.pacing) !== JSON.stringify(to.pacing)) say('/pacing', 'Pacing changed');
+  if (!same(from.pacing, to.pacing)) say('/pacing', 'Pacing changed');
   if (from.methodId !== to.methodId) say('/methodId', 'Method changed');
-  if (JSON.stringify(from.mutes ?? []) !== JSON.stringify(to.mutes ?? [])) say('/mutes', 'Muted checks changed');
+  if (!same(from.mutes ?? [], to.mutes ?? [])) say('/mutes', 'Muted checks changed');
   const before = new Map(from.blocks.map((block) => [block.id, block]));
   const after = new Map(to.blocks.map((block, index) => [block.id, index]));
   for (const block of from.blocks) if (!after.has(block.id)) say('/blocks', `Removed: ${nameOf(block)}`);

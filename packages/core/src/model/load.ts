@@ -23,7 +23,7 @@ const HOLD_FIELDS = {
   edgeGrip: optional(oneOf(EDGE_GRIPS, 'Grip on the edge')),
   pinchMm: optional(number('Pinch width', 5, 150, 1, 'mm')),
 };
-const HOLD = record(HOLD_FIELDS);
+export const HOLD = record(HOLD_FIELDS);
 export type Hold = Of<typeof HOLD>;
 /** Which sizes a hold needs. */
 const SIZES_OF = { bar: ['handleMm'], edge: ['edgeMm', 'edgeGrip'], pinch: ['pinchMm'] } as const satisfies Record<

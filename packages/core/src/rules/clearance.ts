@@ -1,46 +1,26 @@
 import type { RecordedCaution } from '../model/athlete.js';
-import { findLevel, type Level, type Movement, type MovementLookup } from '../model/movement.js';
-import type { Sequence } from '../model/sequence.js';
-import { forbidsLoading } from './cautions.js';
+import type { Level, Movement } from '../model/movement.js';
 import { type CautionId, CAUTIONS } from '../vocabulary/cautions.js';
+import { forbidsLoading } from './cautions.js';
 
-/** What an athlete's cautions say about a sequence. `stop` keeps the session from starting; `adapt` is to be shown. */
-export interface CautionFinding {
-  readonly severity: 'stop' | 'adapt';
+/** What a caution asks to be minded, before anything is led. */
+export interface Advice {
   readonly caution: CautionId;
   readonly text: string;
-  /** Blocks concerned; empty when it is the sequence as a whole. */
-  readonly blockIds: readonly string[];
+  /** Nothing that loads the hand until it is cleared. */
+  readonly forbids: boolean;
 }
 
-/**
- * Holds an athlete's cautions against a sequence. A caution that asks for referral stops every block that is more than free
- * unloaded motion, until clearance is recorded. An adapting caution names its advice, and the blocks whose movement is
- * known to concern it.
- */
-export function cautionFindings(
-  sequence: Sequence,
-  cautions: readonly RecordedCaution[],
-  lookup: MovementLookup,
-): CautionFinding[] {
-  const findings: CautionFinding[] = [];
-  for (const entry of cautions) {
-    const { rule, advice: text } = CAUTIONS[entry.caution];
-    const { caution } = entry;
-    if (forbidsLoading(entry)) {
-      const blockIds = sequence.blocks
-        .filter((block) => loadingOf(block.movementId, block.levelId, lookup) !== 'unloaded')
-        .map((block) => block.id);
-      if (blockIds.length) findings.push({ severity: 'stop', caution, text, blockIds });
-      else findings.push({ severity: 'adapt', caution, text, blockIds });
-    } else if (rule === 'adapt') {
-      const blockIds = sequence.blocks
-        .filter((block) => lookup(block.movementId)?.cautions.some((note) => note.concerns.includes(caution)))
-        .map((block) => block.id);
-      findings.push({ severity: 'adapt', caution, text, blockIds });
-    }
-  }
-  return findings;
+/** What is to be minded with somebody: what forbids loading first. A referral that was cleared asks for nothing any more. */
+export function advicesOf(cautions: readonly RecordedCaution[]): Advice[] {
+  const advices = cautions
+    .filter((entry) => CAUTIONS[entry.caution].rule === 'adapt' || forbidsLoading(entry))
+    .map((entry) => ({
+      caution: entry.caution,
+      text: CAUTIONS[entry.caution].advice,
+      forbids: forbidsLoading(entry),
+    }));
+  return [...advices.filter(({ forbids }) => forbids), ...advices.filter(({ forbids }) => !forbids)];
 }
 
 /** What speaks against, or asks for care with, one level of a movement for somebody. */
@@ -52,7 +32,7 @@ export interface LevelConcerns {
   readonly care: readonly string[];
 }
 
-/** As `cautionFindings`, for one level by itself. */
+/** What somebody's cautions say of one level by itself. */
 export function concernsOf(movement: Movement, level: Level, cautions: readonly RecordedCaution[]): LevelConcerns {
   const own = movement.cautions.filter((note) => cautions.some(({ caution }) => note.concerns.includes(caution)));
   const loads = level.loading !== 'unloaded';
@@ -61,9 +41,4 @@ export function concernsOf(movement: Movement, level: Level, cautions: readonly 
     avoid: own.filter(({ avoid }) => avoid).map(({ text }) => text),
     care: own.filter(({ avoid }) => !avoid).map(({ text }) => text),
   };
-}
-
-function loadingOf(movementId: string, levelId: string, lookup: MovementLookup) {
-  const movement = lookup(movementId);
-  return movement && findLevel(movement, levelId)?.loading;
 }

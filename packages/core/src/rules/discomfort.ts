@@ -1,3 +1,4 @@
+import type { Policies } from '../model/method.js';
 /**
  * The discomfort scale 0–10 and what follows from an answer. Thresholds after Thomeé 1997 (Phys Ther 77:1690–703), made
  * stricter: up to 2 needs no change, up to 4 holds the level, 5 and more eases or stops.
@@ -5,12 +6,15 @@
 export const DISCOMFORT_GO_ON_MAX = 2;
 export const DISCOMFORT_HOLD_MAX = 4;
 
+/** What a method allows. */
+export type DiscomfortPolicy = Policies['discomfort'];
+
 export type DiscomfortAdvice = 'go-on' | 'hold-level' | 'ease-or-stop';
 
 /**
  * What a discomfort of 0–10 during or right after a block asks for. Where a method allows none, each answer weighs one step more.
  */
-export function adviseOnDiscomfort(score: number, allowed: 'none' | 'mild' = 'mild'): DiscomfortAdvice {
+export function adviseOnDiscomfort(score: number, allowed: DiscomfortPolicy): DiscomfortAdvice {
   if (allowed === 'none') {
     if (score === 0) return 'go-on';
     return score <= DISCOMFORT_GO_ON_MAX ? 'hold-level' : 'ease-or-stop';

@@ -1,29 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { shippedMovement } from '../library/index.js';
-import { findLevel } from '../model/movement.js';
-import { type Sequence, USUAL_PACING } from '../model/sequence.js';
 import { cautionsOn, forbidsLoading } from './cautions.js';
-import { cautionFindings, concernsOf } from './clearance.js';
+import { advicesOf, concernsOf } from './clearance.js';
 import { adviseOnDiscomfort, DISCOMFORT_WORDS } from './discomfort.js';
 import { CAUTION_IDS, CAUTIONS } from '../vocabulary/cautions.js';
 import { ageOn } from '../vocabulary/days.js';
-import type { Phase } from '../vocabulary/phases.js';
 import { STOP_RULES, STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
-
-function sequenceOf(...blocks: [Phase, string, string][]): Sequence {
-  return {
-    title: 'test',
-    purpose: '',
-    budgetMin: 10,
-    pacing: USUAL_PACING,
-    blocks: blocks.map(([phase, movementId, levelId], index) => {
-      const { dose } = findLevel(shippedMovement(movementId)!, levelId)!;
-      return { id: `b${index}`, phase, movementId, levelId, dose };
-    }),
-  };
-}
-const LOADED = sequenceOf(['prepare', 'free.wrist-circles', 'free-fist'], ['load', 'rock.palm-side', 'forward']);
-const FREE = sequenceOf(['prepare', 'free.wrist-circles', 'free-fist'], ['settle', 'settle.shakes', 'hanging']);
 
 describe('referral', () => {
   const referring = CAUTION_IDS.filter((id) => CAUTIONS[id].rule === 'refer');
@@ -38,35 +20,21 @@ describe('referral', () => {
     ]);
   });
 
-  test.each(referring)('%s stops every block that loads, and leaves free motion alone', (caution) => {
-    const [finding, ...more] = cautionFindings(LOADED, [{ caution }], shippedMovement);
-    expect(finding).toMatchObject({ severity: 'stop', caution, blockIds: ['b1'] });
-    expect(more).toEqual([]);
-    expect(cautionFindings(FREE, [{ caution }], shippedMovement)).toMatchObject([{ severity: 'adapt', blockIds: [] }]);
-  });
-
-  test('stretches by the other hand and isometrics are loading, too', () => {
-    for (const block of [
-      ['range', 'stretch.flexors', 'curled'] as const,
-      ['load', 'isometric.flexion', 'gentle'] as const,
-    ]) {
-      const [finding] = cautionFindings(sequenceOf([...block]), [{ caution: 'numbness' }], shippedMovement);
-      expect(finding?.severity).toBe('stop');
-    }
-  });
-
   test('only a clearance with both day and name lifts it', () => {
     expect(forbidsLoading({ caution: 'numbness' })).toBe(true);
     expect(forbidsLoading({ caution: 'numbness', clearedOn: '2026-05-01' })).toBe(true);
     expect(forbidsLoading({ caution: 'numbness', clearedBy: 'Dr Example' })).toBe(true);
     const cleared = { caution: 'numbness', clearedOn: '2026-05-01', clearedBy: 'Dr Example' } as const;
     expect(forbidsLoading(cleared)).toBe(false);
-    expect(cautionFindings(LOADED, [cleared], shippedMovement)).toEqual([]);
+    expect(advicesOf([cleared])).toEqual([]);
   });
 
-  test('an adapting caution names the blocks that concern it', () => {
-    const [finding] = cautionFindings(LOADED, [{ caution: 'hypermobility' }], shippedMovement);
-    expect(finding).toMatchObject({ severity: 'adapt', blockIds: ['b1'] });
+  test('what forbids loading is told first', () => {
+    const both = [{ caution: 'arthritis' as const }, { caution: 'numbness' as const }];
+    expect(advicesOf(both).map(({ caution, forbids }) => [caution, forbids])).toEqual([
+      ['numbness', true],
+      ['arthritis', false],
+    ]);
   });
 });
 
@@ -88,13 +56,15 @@ describe('age', () => {
 
 describe('discomfort', () => {
   test('0–2 goes on, 3–4 holds, 5 and more eases or stops', () => {
-    const advice = Array.from({ length: 11 }, (_, score) => adviseOnDiscomfort(score));
+    const advice = Array.from({ length: 11 }, (_, score) => adviseOnDiscomfort(score, 'mild'));
     expect(advice).toEqual([
       ...Array<string>(3).fill('go-on'),
       ...Array<string>(2).fill('hold-level'),
       ...Array<string>(6).fill('ease-or-stop'),
     ]);
     expect(DISCOMFORT_WORDS['ease-or-stop']).toContain('stop');
+    const strict = [0, 1, 2, 3, 10].map((score) => adviseOnDiscomfort(score, 'none'));
+    expect(strict).toEqual(['go-on', 'hold-level', 'hold-level', 'ease-or-stop', 'ease-or-stop']);
   });
 
   test('numbness is a stop sign, and the rules for every sheet say stop, ask, and local rules first', () => {

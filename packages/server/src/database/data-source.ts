@@ -10,6 +10,7 @@ import { BlockReportRow, DoneSetRow, SessionRow } from '../sessions/session.enti
 import { FirstHouse1780000000000 } from './migrations/1780000000000-first-house.js';
 import { MovementsAndReadings1790000000000 } from './migrations/1790000000000-movements-and-readings.js';
 import { Methods1800000000000 } from './migrations/1800000000000-methods.js';
+import { SumsAndTerms1810000000000 } from './migrations/1810000000000-sums-and-terms.js';
 
 export const ENTITIES = [
   StudioRow,
@@ -32,7 +33,12 @@ export function dataSourceOptions(url: string): DataSourceOptions {
     type: 'mariadb',
     url: url.replace(/^mysql:/, 'mariadb:'),
     entities: ENTITIES,
-    migrations: [FirstHouse1780000000000, MovementsAndReadings1790000000000, Methods1800000000000],
+    migrations: [
+      FirstHouse1780000000000,
+      MovementsAndReadings1790000000000,
+      Methods1800000000000,
+      SumsAndTerms1810000000000,
+    ],
     synchronize: false,
     timezone: 'Z',
     charset: 'utf8mb4_unicode_520_ci',

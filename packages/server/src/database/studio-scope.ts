@@ -32,6 +32,11 @@ export class StudioScope {
     private readonly manager: EntityManager,
   ) {}
 
+  /** Does work that stands or falls together. */
+  transaction<T>(work: (scope: StudioScope) => Promise<T>): Promise<T> {
+    return this.manager.transaction((manager) => work(new StudioScope(this.studioId, this.timeZone, manager)));
+  }
+
   of<E extends StudioOwned>(entity: EntityTarget<E>): ScopedRows<E> {
     return new ScopedRows(this.studioId, this.manager.getRepository(entity));
   }
@@ -54,6 +59,14 @@ export class ScopedRows<E extends StudioOwned> {
   /** @throws 404 naming what was looked for. */
   async get(id: string, what: string): Promise<E> {
     const row = await this.one({ id } as FindOptionsWhere<E>);
+    if (!row) throw notFound(what);
+    return row;
+  }
+
+  /** As `get`, and nobody else changes the row until the transaction ends. @throws 404 naming what was looked for. */
+  async hold(id: string, what: string): Promise<E> {
+    const where = this.within({ id } as FindOptionsWhere<E>);
+    const row = await this.rows.findOne({ where, lock: { mode: 'pessimistic_write' } });
     if (!row) throw notFound(what);
     return row;
   }

@@ -3,6 +3,7 @@ import {
   cautionsOn,
   editsOf,
   findingsOf,
+  type ForWhom,
   type Finding,
   partsOf,
   potOf,
@@ -12,13 +13,14 @@ import {
   type SessionView,
   viewOf,
 } from '@clay-pot/core';
-import { LIBRARY, USUAL_METHOD } from '@clay-pot/core/library';
+import { LIBRARY, methodOf, USUAL_METHOD } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
-import { MechanicsService, type Whose } from '../mechanics/mechanics.service.js';
-import { KnownService, soundSequence } from '../methods/known.service.js';
+import { LibraryService } from '../library/library.service.js';
+import { PersonsService } from '../persons/persons.service.js';
+import { soundSequence } from '../sequences/sound-sequence.js';
 import { PastService } from './past.service.js';
 
 const PAST_DAYS = 28;
@@ -27,8 +29,8 @@ const PAST_DAYS = 28;
 @Injectable()
 export class EffortService {
   constructor(
-    private readonly mechanics: MechanicsService,
-    private readonly known: KnownService,
+    private readonly persons: PersonsService,
+    private readonly library: LibraryService,
     private readonly past: PastService,
     private readonly clock: Clock,
   ) {}
@@ -46,18 +48,19 @@ export class EffortService {
   private async view(
     scope: StudioScope,
     question: EffortQuestion,
-  ): Promise<{ view: SessionView; estimated: string[] }> {
-    const known = await this.known.of(scope);
+  ): Promise<{ view: SessionView; estimated: readonly string[] }> {
+    const known = await this.library.of(scope);
     const sequence = soundSequence(question.sequence, known, '/sequence');
-    const whose = await this.mechanics.whose(scope, question);
+    const whom = await this.persons.forWhom(scope, question);
     const now = question.at ? new Date(question.at) : this.clock.now();
     const { athleteId } = question;
     const athlete = athleteId ? await scope.of(AthleteRow).get(athleteId, 'athlete') : null;
-    const past = athleteId ? await this.past.of(scope, athleteId, whose.person, now, PAST_DAYS) : [];
+    const past = athleteId ? await this.past.of(scope, athleteId, whom.person, now, PAST_DAYS) : [];
     const view = viewOf({
-      ...sessionFor(whose, sequence),
+      ...sessionFor(whom, sequence),
       lookup: known.movement,
-      method: known.method(sequence.methodId ?? USUAL_METHOD.id) ?? USUAL_METHOD,
+      shelf: known.shelf,
+      method: methodOf(sequence, known.method),
       athlete: athlete && {
         cautions: cautionsOn(athlete, dayIn(scope.timeZone, now)),
         equipment: athlete.equipment,
@@ -65,17 +68,23 @@ export class EffortService {
       past,
       now: now.toISOString(),
     });
-    return { view, estimated: whose.estimated };
+    return { view, estimated: whom.estimated };
   }
 }
 
 /** A question about nobody in particular, by the usual method. */
-export function sessionFor({ person }: Whose, sequence: SessionQuestion['sequence']): Omit<SessionQuestion, 'lookup'> {
+export function sessionFor(
+  { person }: ForWhom,
+  sequence: SessionQuestion['sequence'],
+): Omit<SessionQuestion, 'lookup'> {
   const now = `${person.today}T00:00:00.000Z`;
   return { sequence, person, shelf: LIBRARY, method: USUAL_METHOD, athlete: null, past: [], now };
 }
 
-export function answerTimeline({ timeline, courses, efforts }: SessionView, estimated: string[]): EffortTimelineAnswer {
+export function answerTimeline(
+  { timeline, courses, efforts }: SessionView,
+  estimated: readonly string[],
+): EffortTimelineAnswer {
   const groups = [...courses].map(([key, { points, lowest, enduranceDose, underLoadS, failure }]) => ({
     ...partsOf(key),
     course: points.map(({ atMs, left }) => ({ atMs, capacityLeft: left })),
@@ -92,10 +101,16 @@ export function answerTimeline({ timeline, courses, efforts }: SessionView, esti
     side,
     set,
   }));
-  return { durationMs: timeline.durationMs, events, groups, impossible: [...efforts.impossible], estimated };
+  return {
+    durationMs: timeline.durationMs,
+    events,
+    groups,
+    impossible: [...efforts.impossible],
+    estimated: [...estimated],
+  };
 }
 
-export function answerSession(view: SessionView, estimated: string[]): EffortSessionAnswer {
+export function answerSession(view: SessionView, estimated: readonly string[]): EffortSessionAnswer {
   const { account, balance, coverage, method } = view;
   return {
     ...answerTimeline(view, estimated),

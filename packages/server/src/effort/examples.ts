@@ -1,7 +1,7 @@
 import type { EffortQuestion } from '@clay-pot/contracts';
 import { findLevel, type Sequence, USUAL_PACING, viewOf } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
-import { bodyAlone } from '../mechanics/mechanics.service.js';
+import { bodyAlone } from '../persons/persons.service.js';
 import { answerSession, answerTimeline, sessionFor } from './effort.service.js';
 
 const body = { sex: 'male', statureM: 1.78, massKg: 80, ageYears: 27 } as const;
@@ -22,12 +22,12 @@ const sequence: Sequence = {
   ],
 };
 
-const whose = bodyAlone(body, '2026-01-01');
-const view = viewOf({ ...sessionFor(whose, sequence), lookup: shippedMovement });
+const whom = bodyAlone(body, '2026-01-01');
+const view = viewOf({ ...sessionFor(whom, sequence), lookup: shippedMovement });
 
 /** A question and the core's own answers, for the API's description. */
 export const EFFORT_EXAMPLE = {
   question: { body, sequence, at: '2026-01-01T00:00:00.000Z' } as unknown as EffortQuestion,
-  timeline: answerTimeline(view, whose.estimated),
-  session: answerSession(view, whose.estimated),
+  timeline: answerTimeline(view, whom.estimated),
+  session: answerSession(view, whom.estimated),
 };

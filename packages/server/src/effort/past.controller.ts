@@ -6,7 +6,7 @@ import { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { invalid } from '../http/problem.js';
-import { MechanicsService } from '../mechanics/mechanics.service.js';
+import { PersonsService } from '../persons/persons.service.js';
 import { PastService } from './past.service.js';
 
 const DAYS = { usual: 28, max: 400 };
@@ -15,7 +15,7 @@ const DAYS = { usual: 28, max: 400 };
 export class PastController {
   constructor(
     private readonly past: PastService,
-    private readonly mechanics: MechanicsService,
+    private readonly persons: PersonsService,
     private readonly clock: Clock,
   ) {}
 
@@ -30,7 +30,7 @@ export class PastController {
     if (!Number.isInteger(count) || count < 1 || count > DAYS.max) {
       throw invalid([{ pointer: '/days', message: `must be a whole number within 1–${DAYS.max}` }]);
     }
-    const { person } = await this.mechanics.whose(scope, { athleteId: id });
+    const { person } = await this.persons.forWhom(scope, { athleteId: id });
     return this.past.of(scope, id, person, this.clock.now(), count);
   }
 }

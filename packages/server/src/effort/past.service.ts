@@ -2,7 +2,7 @@ import { type PastSession, pastSessions, type Person } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { In } from 'typeorm';
 import type { StudioScope } from '../database/studio-scope.js';
-import { MovementsService } from '../movements/movements.service.js';
+import { LibraryService } from '../library/library.service.js';
 import { DoneSetRow, SessionRow } from '../sessions/session.entities.js';
 
 const DAY_MS = 86_400_000;
@@ -10,7 +10,7 @@ const DAY_MS = 86_400_000;
 /** What an athlete's sessions of the last days came to, by what was done. */
 @Injectable()
 export class PastService {
-  constructor(private readonly movements: MovementsService) {}
+  constructor(private readonly library: LibraryService) {}
 
   /** Ended sessions that began within some days before an instant, oldest first. */
   async of(scope: StudioScope, athleteId: string, person: Person, until: Date, days: number): Promise<PastSession[]> {
@@ -31,6 +31,6 @@ export class PastService {
       plan,
       sets: sets.filter(({ sessionId }) => sessionId === id),
     }));
-    return pastSessions(person, carried, await this.movements.lookup(scope));
+    return pastSessions(person, carried, (await this.library.of(scope)).movement);
   }
 }

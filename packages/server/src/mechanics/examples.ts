@@ -1,5 +1,6 @@
 import type { PostureQuestion, SolveQuestion } from '@clay-pot/contracts';
-import { answerPosture, answerSolve, bodyAlone, postureFrom } from './mechanics.service.js';
+import { bodyAlone } from '../persons/persons.service.js';
+import { answerPosture, answerSolve, postureFrom } from './mechanics.service.js';
 
 const body = { sex: 'female', statureM: 1.66, massKg: 58, ageYears: 31 } as const;
 const plank: PostureQuestion = { body, posture: { from: 'plank' } };

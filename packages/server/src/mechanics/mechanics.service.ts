@@ -1,5 +1,4 @@
 import type {
-  BodyInput,
   HandAnswer,
   PostureAnswer,
   PostureInput,
@@ -11,12 +10,11 @@ import {
   type Body,
   BodyError,
   type Demand,
+  type ForWhom,
   type Hand,
   handLoad,
   nearestPossible,
   NotReachedError,
-  type Person,
-  personOf,
   POSTURE_LIMITS,
   postureDemand,
   PostureError,
@@ -27,68 +25,24 @@ import {
   USUAL_POSTURES,
 } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
-import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
-import { Clock, dayIn } from '../http/clock.js';
 import { invalid } from '../http/problem.js';
-import { ReadingsService } from '../readings/readings.service.js';
-
-export interface Whose {
-  person: Person;
-  estimated: string[];
-}
+import { PersonsService } from '../persons/persons.service.js';
 
 /** Asks the core what a posture demands of a person, and the other way round. */
 @Injectable()
 export class MechanicsService {
-  constructor(
-    private readonly clock: Clock,
-    private readonly readings: ReadingsService,
-  ) {}
+  constructor(private readonly persons: PersonsService) {}
 
   async posture(scope: StudioScope, question: PostureQuestion): Promise<PostureAnswer> {
-    const whose = await this.whose(scope, question);
-    return answerPosture(whose, postureFrom(question.posture));
+    const whom = await this.persons.forWhom(scope, question);
+    return answerPosture(whom, postureFrom(question.posture));
   }
 
   async solve(scope: StudioScope, question: SolveQuestion): Promise<SolveAnswer> {
-    const whose = await this.whose(scope, question);
-    return answerSolve(whose, question);
+    const whom = await this.persons.forWhom(scope, question);
+    return answerSolve(whom, question);
   }
-
-  /** Of whom something is asked: an athlete's record with what the question changes, a body, or nobody in particular. */
-  async whose(scope: StudioScope, { athleteId, body }: Pick<PostureQuestion, 'athleteId' | 'body'>): Promise<Whose> {
-    const today = dayIn(scope.timeZone, this.clock.now());
-    if (!athleteId) return bodyAlone(body, today);
-    const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
-    const known = personOf(
-      {
-        sex: body?.sex ?? athlete.sex,
-        statureCm: body?.statureM === undefined ? athlete.statureCm : body.statureM * 100,
-        massKg: body?.massKg ?? athlete.massKg,
-        birthDate: athlete.birthDate,
-      },
-      await this.readings.list(scope, athleteId),
-      today,
-    );
-    return body?.ageYears === undefined ? known : { ...known, person: { ...known.person, ageYears: body.ageYears } };
-  }
-}
-
-/** A body without a record. */
-export function bodyAlone(body: BodyInput | undefined, today: string): Whose {
-  const { person, estimated } = personOf(
-    {
-      sex: body?.sex ?? 'not stated',
-      statureCm: body?.statureM === undefined ? null : body.statureM * 100,
-      massKg: body?.massKg ?? null,
-      birthDate: null,
-    },
-    [],
-    today,
-  );
-  const ageYears = body?.ageYears ?? null;
-  return { person: { ...person, ageYears }, estimated: ageYears === null ? estimated : estimated.slice(0, -1) };
 }
 
 /** In the order in which a posture keeps them when another is given. */
@@ -111,20 +65,20 @@ export function postureFrom({ from, ...change }: PostureInput): SupportPosture {
   return { ...rest, ...chain, ...given } as SupportPosture;
 }
 
-export function answerPosture({ person, estimated }: Whose, posture: SupportPosture): PostureAnswer {
+export function answerPosture({ person, estimated }: ForWhom, posture: SupportPosture): PostureAnswer {
   const load = computed(person.body, posture, () => handLoad(person.body, posture));
   return present(person.body, estimated, load, postureDemand(person, posture, load));
 }
 
-export function answerSolve(whose: Whose, { posture, vary, target }: SolveQuestion): SolveAnswer {
-  const { person } = whose;
+export function answerSolve(whom: ForWhom, { posture, vary, target }: SolveQuestion): SolveAnswer {
+  const { person } = whom;
   const from = postureFrom(posture);
   const found = computed(person.body, from, () => solvePosture(person, from, vary, target));
-  const answer = present(person.body, whose.estimated, found.demand.posture!, found.demand);
+  const answer = present(person.body, whom.estimated, found.demand.posture!, found.demand);
   return { field: vary, value: found.value, unit: POSTURE_LIMITS[vary].unit, answer };
 }
 
-function present(body: Body, estimated: string[], load: PostureLoad, demand: Demand): PostureAnswer {
+function present(body: Body, estimated: readonly string[], load: PostureLoad, demand: Demand): PostureAnswer {
   const { bothPercentBW, forearmsPercentBW, heldBy, copAheadM, pressure, leanDeg, hipAngleDeg, distanceM } = load;
   return {
     bothPercentBW,
@@ -141,7 +95,7 @@ function present(body: Body, estimated: string[], load: PostureLoad, demand: Dem
     jointsM: { ...load.joints },
     freeBodyResidual: load.freeBodyResidual,
     body: { ...body },
-    estimated,
+    estimated: [...estimated],
   };
 }
 

@@ -1,6 +1,5 @@
-import { shippedMethod } from '@clay-pot/core/library';
 import type { MethodInput, StoredMethod } from '@clay-pot/contracts';
-import { checkMethod, type Method, type MethodLookup, same } from '@clay-pot/core';
+import { checkMethod, type Method, same } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
@@ -19,12 +18,6 @@ export class MethodsService {
 
   async get(scope: StudioScope, id: string): Promise<StoredMethod> {
     return present(await scope.of(MethodRow).get(id, 'method'));
-  }
-
-  /** Finds shipped methods and the studio's own. */
-  async lookup(scope: StudioScope): Promise<MethodLookup> {
-    const own = new Map((await scope.of(MethodRow).find()).map(({ id, document }) => [id, document]));
-    return (id) => own.get(id) ?? shippedMethod(id);
   }
 
   /** Creates or replaces; see `AthletesService.put` for the rules. */

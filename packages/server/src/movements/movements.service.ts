@@ -1,18 +1,22 @@
 import type { MovementInput, StoredMovement } from '@clay-pot/contracts';
-import { checkMovement, type Movement, type MovementLookup, same } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { checkMovement, type Movement, same } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
 import { etagOf, versionOf } from '../http/etag.js';
 import { conflict, invalid, staleEdit, versionNeeded } from '../http/problem.js';
+import { LibraryService } from '../library/library.service.js';
+import { sumAnew } from '../sequences/sequence-sums.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { SessionRow } from '../sessions/session.entities.js';
 import { MovementRow } from './movement.entity.js';
 
 @Injectable()
 export class MovementsService {
-  constructor(private readonly clock: Clock) {}
+  constructor(
+    private readonly clock: Clock,
+    private readonly library: LibraryService,
+  ) {}
 
   /** The studio's own, removed ones too: whoever shows a record needs them. */
   async list(scope: StudioScope): Promise<StoredMovement[]> {
@@ -21,13 +25,6 @@ export class MovementsService {
 
   async get(scope: StudioScope, id: string): Promise<StoredMovement> {
     return present(await scope.of(MovementRow).get(id, 'movement'));
-  }
-
-  /** Finds shipped movements and the studio's own. */
-  async lookup(scope: StudioScope): Promise<MovementLookup> {
-    const rows = await scope.of(MovementRow).find();
-    const own = new Map(rows.map(({ id, document }) => [id, document]));
-    return (movementId) => own.get(movementId) ?? shippedMovement(movementId);
   }
 
   /** Creates or replaces, by the same rules as the shipped library is tested by. */
@@ -57,6 +54,7 @@ export class MovementsService {
       const current = await this.get(scope, id);
       throw staleEdit({ current }, current.etag);
     }
+    await sumAnew(scope, id, (await this.library.of(scope)).movement);
     return this.get(scope, id);
   }
 

@@ -2,7 +2,7 @@ import type { Sequence } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 
-/** A sequence is one document; the columns beside it are what lists are sorted and found by. */
+/** A sequence is one document; the columns beside it are what lists are sorted and found by, and what they show. */
 @Entity('sequences')
 export class SequenceRow extends StudioOwned {
   @Column('int', { name: 'row_version' })
@@ -13,6 +13,18 @@ export class SequenceRow extends StudioOwned {
 
   @Column('varchar', { length: 120 })
   title: string;
+
+  @Column('varchar', { length: 500 })
+  purpose: string;
+
+  @Column('int', { name: 'budget_min' })
+  budgetMin: number;
+
+  @Column('int', { name: 'duration_ms' })
+  durationMs: number;
+
+  @Column('int', { name: 'block_count' })
+  blockCount: number;
 
   @Column('json')
   document: Sequence;

@@ -1,14 +1,7 @@
 import type { SequenceInput, SequenceListItem, StoredSequence } from '@clay-pot/contracts';
-import {
-  type Block,
-  compareSequences,
-  compileTimeline,
-  findLevel,
-  type MovementLookup,
-  same,
-  type Sequence,
-} from '@clay-pot/core';
+import { type Block, compareSequences, findLevel, type MovementLookup, same, type Sequence } from '@clay-pot/core';
 import { decodeSequence, encodeSequence, FileError, SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
+import type { Known } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { IsNull } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
@@ -17,29 +10,43 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
 import { etagOf, versionOf } from '../http/etag.js';
 import { brokenFile, conflict, invalid, notFound, staleEdit, versionNeeded } from '../http/problem.js';
-import { type Known, KnownService, methodFaults, soundSequence } from '../methods/known.service.js';
+import { LibraryService } from '../library/library.service.js';
+import { storedSequence } from './sequence-sums.js';
+import { methodFaults, soundSequence } from './sound-sequence.js';
 import { SequenceRow } from './sequence.entity.js';
+
+/** What lists show: not the document. */
+const LISTED = {
+  id: true,
+  title: true,
+  purpose: true,
+  budgetMin: true,
+  durationMs: true,
+  blockCount: true,
+  updatedAt: true,
+} as const;
 
 @Injectable()
 export class SequencesService {
   constructor(
     private readonly clock: Clock,
-    private readonly known: KnownService,
+    private readonly library: LibraryService,
   ) {}
 
   async list(scope: StudioScope): Promise<SequenceListItem[]> {
-    const rows = await scope.of(SequenceRow).find({ where: { removedAt: IsNull() }, order: { title: 'ASC' } });
-    const assignments = await scope.of(AssignmentRow).find();
-    const athletes = await scope.of(AthleteRow).find({ select: { id: true, name: true } });
-    const { movement: lookup } = await this.known.of(scope);
+    const [rows, assignments, athletes] = await Promise.all([
+      scope.of(SequenceRow).find({ select: LISTED, where: { removedAt: IsNull() }, order: { title: 'ASC' } }),
+      scope.of(AssignmentRow).find(),
+      scope.of(AthleteRow).find({ select: { id: true, name: true } }),
+    ]);
     const nameOf = new Map(athletes.map((athlete) => [athlete.id, athlete.name]));
-    return rows.map(({ id, title, document, updatedAt }) => ({
+    return rows.map(({ id, title, purpose, budgetMin, durationMs, blockCount, updatedAt }) => ({
       id,
       title,
-      purpose: document.purpose,
-      budgetMin: document.budgetMin,
-      durationMs: compileTimeline(document, lookup).durationMs,
-      blocks: document.blocks.length,
+      purpose,
+      budgetMin,
+      durationMs,
+      blocks: blockCount,
       updatedAt: updatedAt.toISOString(),
       athletes: assignments
         .filter((assignment) => assignment.sequenceId === id)
@@ -58,17 +65,18 @@ export class SequencesService {
     input: SequenceInput,
     ifMatch: string | undefined,
   ): Promise<StoredSequence> {
-    const known = await this.known.of(scope);
+    const known = await this.library.of(scope);
     const document = soundSequence(input, known);
     if (ifMatch === undefined) {
-      if (await this.insert(scope, id, document)) return this.get(scope, id);
+      if (await this.insert(scope, id, document, known)) return this.get(scope, id);
       const existing = await this.get(scope, id);
       if (same(existing.document, document)) return existing;
       throw versionNeeded();
     }
     await this.row(scope, id);
     const rowVersion = versionOf(ifMatch);
-    const change = { rowVersion: rowVersion + 1, title: document.title, document, updatedAt: this.clock.now() };
+    const stored = storedSequence(document, known.movement);
+    const change = { ...stored, rowVersion: rowVersion + 1, updatedAt: this.clock.now() };
     if ((await scope.of(SequenceRow).update({ id, rowVersion }, change)) === 0) {
       const current = await this.get(scope, id);
       const changes = compareSequences(current.document, document, (block) => nameOfBlock(block, known.movement));
@@ -100,17 +108,21 @@ export class SequencesService {
 
   /** Stores the sequence of a file, or nothing: a broken file is answered with lines and fields. */
   async imported(scope: StudioScope, id: string, text: string): Promise<StoredSequence> {
-    const document = decoded(text, await this.known.of(scope));
-    if (!(await this.insert(scope, id, document))) throw conflict('This file was imported already under this id.');
+    const known = await this.library.of(scope);
+    const document = decoded(text, known);
+    if (!(await this.insert(scope, id, document, known)))
+      throw conflict('This file was imported already under this id.');
     return this.get(scope, id);
   }
 
-  private insert(scope: StudioScope, id: string, document: Sequence): Promise<boolean> {
-    const { title } = document;
-    const updatedAt = this.clock.now();
-    const schemaVersion = SEQUENCE_FORMAT_VERSION;
-    const row = { id, rowVersion: 1, schemaVersion, title, document, updatedAt, removedAt: null };
-    return scope.of(SequenceRow).insert(row, 'sequence');
+  private insert(scope: StudioScope, id: string, document: Sequence, known: Known): Promise<boolean> {
+    const state = {
+      rowVersion: 1,
+      schemaVersion: SEQUENCE_FORMAT_VERSION,
+      updatedAt: this.clock.now(),
+      removedAt: null,
+    };
+    return scope.of(SequenceRow).insert({ id, ...state, ...storedSequence(document, known.movement) }, 'sequence');
   }
 
   private async row(scope: StudioScope, id: string): Promise<SequenceRow> {

@@ -1,5 +1,4 @@
-import type { Ending } from '@clay-pot/contracts';
-import type { Sequence, StopSign, WorkingSide } from '@clay-pot/core';
+import type { DiscomfortPolicy, Ending, Sequence, SetUnit, StopSign, WorkingSide } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 
@@ -29,6 +28,38 @@ export class SessionRow extends StudioOwned {
 
   @Column('varchar', { length: 2000 })
   note: string;
+
+  // What lists show, stored when something is recorded: a list reads no plan and compiles nothing.
+
+  @Column('varchar', { length: 120 })
+  title: string;
+
+  @Column('int', { name: 'planned_ms' })
+  plannedMs: number;
+
+  /** Share of the planned work that was done, 0–1. */
+  @Column('double')
+  completion: number;
+
+  @Column('tinyint', { name: 'max_discomfort', nullable: true })
+  maxDiscomfort: number | null;
+
+  @Column('double', { name: 'mean_exertion', nullable: true })
+  meanExertion: number | null;
+
+  /** What the method of the plan allowed: it decides what a discomfort means. */
+  @Column('varchar', { name: 'discomfort_policy', length: 8 })
+  discomfortPolicy: DiscomfortPolicy;
+
+  /** Rules of safety that the plan broke for this athlete when it was begun: recorded all the same, and flagged. */
+  @Column('json', { name: 'begun_against' })
+  begunAgainst: readonly BrokenRule[];
+}
+
+/** A rule of safety that was broken, with what it said. */
+export interface BrokenRule {
+  readonly check: string;
+  readonly text: string;
 }
 
 /** Append-only. */
@@ -56,7 +87,7 @@ export class DoneSetRow extends StudioOwned {
   direction: string | null;
 
   @Column('varchar', { length: 16 })
-  unit: 'repetitions' | 'seconds' | 'breaths';
+  unit: SetUnit;
 
   @Column('int', { name: 'planned_amount' })
   plannedAmount: number;

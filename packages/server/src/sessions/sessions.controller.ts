@@ -16,6 +16,7 @@ import { StudioScope } from '../database/studio-scope.js';
 import { Input } from '../http/input.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { invalid } from '../http/problem.js';
+import { pageEndOf, pageOf } from './session-list.js';
 import { SessionsService } from './sessions.service.js';
 
 const PAGE = 30;
@@ -36,11 +37,11 @@ export class SessionsController {
     if (!Number.isInteger(size) || size < 1 || size > PAGE_MAX) {
       throw invalid([{ pointer: '/limit', message: `must be a whole number within 1–${PAGE_MAX}` }]);
     }
-    const until = before === undefined ? null : new Date(before);
-    if (until && Number.isNaN(until.getTime())) {
-      throw invalid([{ pointer: '/before', message: 'must be an instant like 2026-05-31T08:30:00.000Z' }]);
-    }
-    return this.sessions.list(scope, athlete ?? null, until, size);
+    return pageOf(scope, {
+      athleteId: athlete ?? null,
+      before: before === undefined ? null : pageEndOf(before),
+      limit: size,
+    });
   }
 
   @Get(':id')

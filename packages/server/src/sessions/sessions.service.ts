@@ -1,71 +1,48 @@
-import type {
-  BlockReportInput,
-  DoneSetInput,
-  SessionEndInput,
-  SessionInput,
-  SessionListItem,
-  SessionPage,
-  SessionRecord,
-} from '@clay-pot/contracts';
-import { completion, compileTimeline, findLevel, plannedAgainstDone } from '@clay-pot/core';
+import type { BlockReportInput, DoneSetInput, SessionEndInput, SessionInput, SessionRecord } from '@clay-pot/contracts';
+import {
+  cautionsOn,
+  checkSessionEnd,
+  compileTimeline,
+  ENDINGS,
+  findLevel,
+  plannedAgainstDone,
+  type Sequence,
+  stopsOf,
+  viewOf,
+} from '@clay-pot/core';
+import { type Known, methodOf } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
-import { In } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioOwned, StudioScope } from '../database/studio-scope.js';
+import { dayIn } from '../http/clock.js';
 import { conflict, invalid } from '../http/problem.js';
-import { MovementsService } from '../movements/movements.service.js';
+import { LibraryService } from '../library/library.service.js';
+import { PersonsService } from '../persons/persons.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
-import { KnownService, soundSequence } from '../methods/known.service.js';
-import { BlockReportRow, DoneSetRow, SessionRow } from './session.entities.js';
+import { soundSequence } from '../sequences/sound-sequence.js';
+import { BlockReportRow, type BrokenRule, DoneSetRow, SessionRow } from './session.entities.js';
+import { listed } from './session-list.js';
+import { sumsOfSession } from './session-sums.js';
 
 /** Everything that writes here may be sent twice: a phone on bad Wi-Fi repeats what it got no answer to. */
 @Injectable()
 export class SessionsService {
   constructor(
-    private readonly movements: MovementsService,
-    private readonly known: KnownService,
+    private readonly library: LibraryService,
+    private readonly persons: PersonsService,
   ) {}
-
-  async list(scope: StudioScope, athleteId: string | null, before: Date | null, limit: number): Promise<SessionPage> {
-    const query = scope
-      .of(SessionRow)
-      .query('session')
-      .orderBy('session.started_at', 'DESC')
-      .take(limit + 1);
-    if (athleteId) query.andWhere('session.athlete_id = :athleteId', { athleteId });
-    if (before) query.andWhere('session.started_at < :before', { before });
-    const rows = await query.getMany();
-    const items = await this.present(scope, rows.slice(0, limit));
-    return { items, nextBefore: rows.length > limit ? items[items.length - 1]!.startedAt : null };
-  }
-
-  /** The last ended session of every athlete who has one. */
-  async latestOfEach(scope: StudioScope): Promise<SessionListItem[]> {
-    const last: { athleteId: string; at: Date }[] = await scope
-      .of(SessionRow)
-      .query('session')
-      .andWhere('session.ending IS NOT NULL')
-      .select(['session.athlete_id AS athleteId', 'MAX(session.started_at) AS at'])
-      .groupBy('session.athlete_id')
-      .getRawMany();
-    if (!last.length) return [];
-    const rows = await scope.of(SessionRow).find({
-      where: { startedAt: In(last.map(({ at }) => at)), athleteId: In(last.map(({ athleteId }) => athleteId)) },
-    });
-    // Two athletes may have begun at the same instant as somebody's last: keep each one's own.
-    const own = rows.filter((row) =>
-      last.some(({ athleteId, at }) => athleteId === row.athleteId && at.getTime() === row.startedAt.getTime()),
-    );
-    return this.present(scope, own);
-  }
 
   async get(scope: StudioScope, id: string): Promise<SessionRecord> {
     const row = await scope.of(SessionRow).get(id, 'session');
-    const [item] = await this.present(scope, [row]);
-    const sets = await scope.of(DoneSetRow).find({ where: { sessionId: id }, order: { endedAt: 'ASC', id: 'ASC' } });
-    const reports = await scope.of(BlockReportRow).find({ where: { sessionId: id }, order: { at: 'ASC' } });
+    const [[item], sets, reports, known] = await Promise.all([
+      listed(scope, [row]),
+      setsOf(scope, id),
+      reportsOf(scope, id),
+      this.library.of(scope),
+    ]);
+    if (!item) throw new Error(`A session without its list item: ${id}`);
     return {
-      ...item!,
+      ...item,
       plan: row.plan,
       note: row.note,
       sets: sets.map(({ studioId: _studio, sessionId: _session, endedAt, ...set }) => ({
@@ -76,103 +53,114 @@ export class SessionsService {
         ...report,
         at: at.toISOString(),
       })),
-      rows: plannedAgainstDone(compileTimeline(row.plan, await this.movements.lookup(scope)), sets),
+      rows: plannedAgainstDone(compileTimeline(row.plan, known.movement), sets),
     };
   }
 
+  /** Records that a session was begun, whatever speaks against it: what is done is not lost, and what it broke is kept beside it. */
   async begin(scope: StudioScope, id: string, input: SessionInput): Promise<SessionRecord> {
-    const plan = soundSequence(input.plan, await this.known.of(scope), '/plan');
-    const { athleteId, sequenceId } = input;
-    await scope.of(AthleteRow).get(athleteId, 'athlete');
-    await scope.of(SequenceRow).get(sequenceId, 'sequence');
-    const startedAt = new Date(input.startedAt);
-    const open = { endedAt: null, ending: null, stopSign: null, note: '' };
-    await scope.of(SessionRow).insert({ id, athleteId, sequenceId, plan, startedAt, ...open }, 'session');
+    const known = await this.library.of(scope);
+    const plan = soundSequence(input.plan, known, '/plan');
+    const athlete = await scope.of(AthleteRow).get(input.athleteId, 'athlete');
+    await scope.of(SequenceRow).get(input.sequenceId, 'sequence');
+    const row = {
+      id,
+      athleteId: athlete.id,
+      sequenceId: input.sequenceId,
+      plan,
+      startedAt: new Date(input.startedAt),
+      ...{ endedAt: null, ending: null, stopSign: null, note: '' },
+      ...sumsOfSession(plan, [], [], known.movement),
+      discomfortPolicy: methodOf(plan, known.method).discomfort,
+      begunAgainst: await this.brokenBy(scope, athlete, plan, input.startedAt, known),
+    };
+    await scope.of(SessionRow).insert(row, 'session');
     return this.get(scope, id);
   }
 
   async addSet(scope: StudioScope, sessionId: string, id: string, input: DoneSetInput): Promise<void> {
-    const { plan } = await scope.of(SessionRow).get(sessionId, 'session');
-    checkBlockId(plan, input.blockId);
-    const movement = (await this.movements.lookup(scope))(input.movementId);
-    if (!movement || !findLevel(movement, input.levelId)) {
-      throw invalid([{ pointer: '/levelId', message: 'is not a level of a known movement' }]);
-    }
-    if (input.corrects && !(await scope.of(DoneSetRow).one({ id: input.corrects, sessionId }))) {
-      throw invalid([{ pointer: '/corrects', message: 'must be the id of a set of this session' }]);
-    }
-    const { direction = null, corrects = null, ...rest } = input;
-    const row = { ...rest, direction, corrects, id, sessionId, endedAt: new Date(input.endedAt) };
-    await addOnce(scope, DoneSetRow, row, 'set');
+    const known = await this.library.of(scope);
+    await scope.transaction(async (held) => {
+      const { plan } = await held.of(SessionRow).hold(sessionId, 'session');
+      checkBlockId(plan, input.blockId);
+      const movement = known.movement(input.movementId);
+      if (!movement || !findLevel(movement, input.levelId)) {
+        throw invalid([{ pointer: '/levelId', message: 'is not a level of a known movement' }]);
+      }
+      if (input.corrects && !(await held.of(DoneSetRow).one({ id: input.corrects, sessionId }))) {
+        throw invalid([{ pointer: '/corrects', message: 'must be the id of a set of this session' }]);
+      }
+      await addOnce(held, DoneSetRow, { ...input, id, sessionId, endedAt: new Date(input.endedAt) }, 'set');
+      await sumUp(held, sessionId, plan, known);
+    });
   }
 
   async addReport(scope: StudioScope, sessionId: string, id: string, input: BlockReportInput): Promise<void> {
-    const { plan } = await scope.of(SessionRow).get(sessionId, 'session');
-    checkBlockId(plan, input.blockId);
-    await addOnce(scope, BlockReportRow, { ...input, id, sessionId, at: new Date(input.at) }, 'report');
+    const known = await this.library.of(scope);
+    await scope.transaction(async (held) => {
+      const { plan } = await held.of(SessionRow).hold(sessionId, 'session');
+      checkBlockId(plan, input.blockId);
+      await addOnce(held, BlockReportRow, { ...input, id, sessionId, at: new Date(input.at) }, 'report');
+      await sumUp(held, sessionId, plan, known);
+    });
   }
 
+  /**
+   * Ends a session, once. The same ending again is fine and takes nothing away; a graver one (a stop that another device sends later) takes
+   * the place of a milder, so that no stop sign is lost; a milder one is refused.
+   */
   async end(scope: StudioScope, id: string, input: SessionEndInput): Promise<SessionRecord> {
-    const session = await scope.of(SessionRow).get(id, 'session');
-    if ((input.ending === 'stopped') !== (input.stopSign !== undefined)) {
-      throw invalid([{ pointer: '/stopSign', message: 'is given exactly when the ending is “stopped”' }]);
-    }
-    const endedAt = new Date(input.endedAt);
-    if (endedAt < session.startedAt) {
-      throw invalid([
-        { pointer: '/endedAt', message: `must not lie before the start, ${session.startedAt.toISOString()}` },
-      ]);
-    }
-    const { ending, note, stopSign = null } = input;
-    if (session.ending && (session.ending !== ending || session.stopSign !== stopSign)) {
-      throw conflict(`This session has ended already (${session.ending}).`);
-    }
-    await scope.of(SessionRow).update({ id }, { ending, stopSign, endedAt, note });
+    await scope.transaction(async (held) => {
+      const session = await held.of(SessionRow).hold(id, 'session');
+      const faults = checkSessionEnd(input, session.startedAt.toISOString());
+      if (faults.length) throw invalid(faults);
+      const { ending, stopSign = null, endedAt } = input;
+      const note = input.note || session.note;
+      if (session.ending === null || ENDINGS.indexOf(ending) > ENDINGS.indexOf(session.ending)) {
+        await held.of(SessionRow).update({ id }, { ending, stopSign, endedAt: new Date(endedAt), note });
+      } else if (session.ending !== ending || session.stopSign !== stopSign) {
+        throw conflict(`This session has ended already (${session.ending}).`);
+      } else if (session.note === '') await held.of(SessionRow).update({ id }, { note });
+    });
     return this.get(scope, id);
   }
 
-  /** Rows as list items, with the sums that the core makes of plan and sets. */
-  async present(scope: StudioScope, rows: readonly SessionRow[]): Promise<SessionListItem[]> {
-    if (!rows.length) return [];
-    const sessionId = In(rows.map((row) => row.id));
-    const [sets, reports, athletes] = await Promise.all([
-      scope.of(DoneSetRow).find({ where: { sessionId } }),
-      scope.of(BlockReportRow).find({ where: { sessionId }, order: { at: 'ASC' } }),
-      scope.of(AthleteRow).find({ select: { id: true, name: true } }),
-    ]);
-    const nameOf = new Map(athletes.map((athlete) => [athlete.id, athlete.name]));
-    const lookup = await this.movements.lookup(scope);
-    return rows.map(({ id, athleteId, sequenceId, plan, startedAt, endedAt, ending, stopSign }) => {
-      const timeline = compileTimeline(plan, lookup);
-      const done = plannedAgainstDone(
-        timeline,
-        sets.filter((set) => set.sessionId === id),
-      );
-      const told = latestPerBlock(reports.filter((report) => report.sessionId === id));
-      return {
-        id,
-        athleteId,
-        athleteName: nameOf.get(athleteId) ?? '',
-        sequenceId,
-        title: plan.title,
-        startedAt: startedAt.toISOString(),
-        endedAt: endedAt?.toISOString() ?? null,
-        ending,
-        stopSign,
-        plannedMs: timeline.durationMs,
-        completion: completion(done),
-        maxDiscomfort: told.length ? Math.max(...told.map((report) => report.discomfort)) : null,
-        meanExertion: told.length ? told.reduce((sum, report) => sum + report.exertion, 0) / told.length : null,
-      };
+  /** The rules of safety that a plan breaks for an athlete on the day of the session. */
+  private async brokenBy(
+    scope: StudioScope,
+    athlete: AthleteRow,
+    plan: Sequence,
+    startedAt: string,
+    known: Known,
+  ): Promise<BrokenRule[]> {
+    const { person } = await this.persons.forWhom(scope, { athleteId: athlete.id });
+    const cautions = cautionsOn(athlete, dayIn(scope.timeZone, new Date(startedAt)));
+    const view = viewOf({
+      sequence: plan,
+      lookup: known.movement,
+      shelf: known.shelf,
+      person,
+      method: methodOf(plan, known.method),
+      athlete: { cautions, equipment: athlete.equipment },
+      past: [],
+      now: startedAt,
     });
+    return stopsOf(view).map(({ check, text }) => ({ check: check.id, text }));
   }
 }
 
-function latestPerBlock(reports: readonly BlockReportRow[]): BlockReportRow[] {
-  return [...new Map(reports.map((report) => [report.blockId, report])).values()];
+const setsOf = (scope: StudioScope, sessionId: string) =>
+  scope.of(DoneSetRow).find({ where: { sessionId }, order: { endedAt: 'ASC', id: 'ASC' } });
+const reportsOf = (scope: StudioScope, sessionId: string) =>
+  scope.of(BlockReportRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
+
+/** Stores anew what lists show of a session. The session's row must be held: of two sets sent at once the later sees both. */
+async function sumUp(held: StudioScope, id: string, plan: Sequence, known: Known): Promise<void> {
+  const [sets, reports] = [await setsOf(held, id), await reportsOf(held, id)];
+  await held.of(SessionRow).update({ id }, sumsOfSession(plan, sets, reports, known.movement));
 }
 
-function checkBlockId(plan: SessionRow['plan'], blockId: string): void {
+function checkBlockId(plan: Sequence, blockId: string): void {
   if (!plan.blocks.some((block) => block.id === blockId)) {
     throw invalid([{ pointer: '/blockId', message: 'is not a block of this session’s plan' }]);
   }
@@ -182,11 +170,12 @@ function checkBlockId(plan: SessionRow['plan'], blockId: string): void {
 async function addOnce<E extends StudioOwned & { sessionId: string }>(
   scope: StudioScope,
   entity: new () => E,
-  row: Omit<E, 'studioId'>,
+  row: Omit<E, 'studioId'> & { id: string },
   what: string,
 ): Promise<void> {
   if (await scope.of(entity).insert(row, what)) return;
-  const there = await scope.of(entity).get((row as unknown as E).id, what);
-  const same = Object.entries(row).every(([key, value]) => String(there[key as keyof E]) === String(value));
-  if (!same) throw conflict(`Another ${what} is recorded under this id: use a new id, and “corrects” for corrections.`);
+  const there = await scope.of(entity).get(row.id, what);
+  const isSame = Object.entries(row).every(([key, value]) => String(there[key as keyof E]) === String(value));
+  if (!isSame)
+    throw conflict(`Another ${what} is recorded under this id: use a new id, and “corrects” for corrections.`);
 }

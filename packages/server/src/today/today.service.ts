@@ -3,7 +3,6 @@ import {
   adviseOnDiscomfort,
   CAUTIONS,
   cautionsOn,
-  compileTimeline,
   DISCOMFORT_WORDS,
   dueOn,
   forbidsLoading,
@@ -11,60 +10,50 @@ import {
 } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
+import { IsNull } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
-import { MovementsService } from '../movements/movements.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
-import { SessionRow } from '../sessions/session.entities.js';
-import { SessionsService } from '../sessions/sessions.service.js';
+import { latestOfEach, sessionsSince } from '../sessions/session-list.js';
 
 /** Misses are counted over a week; one day more covers every time zone's start of day. */
 const LOOK_BACK_DAYS = 8;
 const RECENT_SHOWN = 12;
+const SHOWN_OF_SEQUENCE = { id: true, title: true, durationMs: true } as const;
 
 @Injectable()
 export class TodayService {
-  constructor(
-    private readonly clock: Clock,
-    private readonly sessions: SessionsService,
-    private readonly movements: MovementsService,
-  ) {}
+  constructor(private readonly clock: Clock) {}
 
   async get(scope: StudioScope): Promise<Today> {
     const now = this.clock.now();
     const day = dayIn(scope.timeZone, now);
-    const [athletes, sequences, assignments, rows] = await Promise.all([
+    const [athletes, sequences, assignments, recent, latest] = await Promise.all([
       scope.of(AthleteRow).find(),
-      scope.of(SequenceRow).find(),
+      scope.of(SequenceRow).find({ select: SHOWN_OF_SEQUENCE, where: { removedAt: IsNull() } }),
       scope.of(AssignmentRow).find(),
-      scope
-        .of(SessionRow)
-        .query('session')
-        .andWhere('session.started_at >= :since', { since: subDays(now, LOOK_BACK_DAYS) })
-        .orderBy('session.started_at', 'DESC')
-        .getMany(),
+      sessionsSince(scope, subDays(now, LOOK_BACK_DAYS)),
+      latestOfEach(scope),
     ]);
-    const [recent, latest] = await Promise.all([this.sessions.present(scope, rows), this.sessions.latestOfEach(scope)]);
-    const lookup = await this.movements.lookup(scope);
     const athleteOf = new Map(athletes.map((row) => [row.id, row]));
-    const sequenceOf = new Map(sequences.filter((row) => !row.removedAt).map((row) => [row.id, row]));
+    const sequenceOf = new Map(sequences.map((row) => [row.id, row]));
     const standing = assignments.filter((row) => sequenceOf.has(row.sequenceId));
     const sessionDays = recent
       .filter((session) => session.ending !== null)
       .map((session) => ({ ...session, day: dayIn(scope.timeZone, new Date(session.startedAt)) }));
     const due = dueOn(day, standing, sessionDays).map(({ assignment, state, missedDays }) => {
       const athlete = athleteOf.get(assignment.athleteId)!;
-      const { document } = sequenceOf.get(assignment.sequenceId)!;
+      const { title, durationMs } = sequenceOf.get(assignment.sequenceId)!;
       return {
         assignmentId: assignment.id,
         sequenceId: assignment.sequenceId,
         athleteId: athlete.id,
         athleteName: athlete.name,
         practice: athlete.practice,
-        sequenceTitle: document.title,
-        durationMs: compileTimeline(document, lookup).durationMs,
+        sequenceTitle: title,
+        durationMs,
         state,
         missedDays: [...missedDays],
         lastSession: latest.find((session) => session.athleteId === athlete.id) ?? null,
@@ -91,7 +80,8 @@ function callsFor(athletes: readonly AthleteRow[], latest: readonly SessionListI
         const reason = `Stopped: ${STOP_SIGNS[last.stopSign].toLowerCase()}. Refer before loading again.`;
         return [{ ...who, kind: 'refer', reason, sessionId: last.id }];
       }
-      const advice = last.maxDiscomfort === null ? 'go-on' : adviseOnDiscomfort(last.maxDiscomfort);
+      const advice =
+        last.maxDiscomfort === null ? 'go-on' : adviseOnDiscomfort(last.maxDiscomfort, last.discomfortPolicy);
       if (advice === 'go-on') return [];
       const reason = `Discomfort ${last.maxDiscomfort} of 10 in the last session. ${DISCOMFORT_WORDS[advice]}`;
       return [{ ...who, kind: advice === 'ease-or-stop' ? 'ease' : 'hold', reason, sessionId: last.id }];

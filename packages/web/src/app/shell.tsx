@@ -8,8 +8,8 @@ import { Loading, Trouble } from '../ui/page.js';
 import { ToastPlace } from '../ui/toast.js';
 import { forgetOwnMethods } from '../store/own-methods.js';
 import { hasOwnMovements, forgetOwnMovements } from '../store/own-movements.js';
-import { type Command, useCommands } from './commands.js';
-import { OutboxState } from './outbox-state.js';
+import { type Command, useCommands } from '../ui/commands.js';
+import { OutboxState } from '../domain/outbox-state.js';
 
 const ShortcutsDialog = lazy(() => import('./shortcuts-dialog.js'));
 

@@ -1,6 +1,6 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { Button } from '../ui/button.js';
-import { printKeys, useCommandState } from './commands.js';
+import { printKeys, useCommandState } from '../ui/commands.js';
 
 /** Every key that does something right now, by group. */
 export default function ShortcutsDialog({ onClose }: { onClose: () => void }) {

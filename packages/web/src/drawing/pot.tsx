@@ -1,6 +1,5 @@
-import { type Coil, type Crack, type Hand, HANDS, type Pot } from '@clay-pot/core';
+import { clock, type Coil, type Crack, type Hand, HANDS, type Pot } from '@clay-pot/core';
 import { type KeyboardEvent, memo, useId } from 'react';
-import { clock } from '../ui/format.js';
 
 /** Pixels of the drawing's own space. The middle stands at zero. */
 const HALF = 100;

@@ -12,10 +12,11 @@ import {
   neighbourLevel,
   type Phase,
   PHASES,
+  same,
   type Sequence,
 } from '@clay-pot/core';
 import { knownMovement } from './library.js';
-import { methodOf } from './own-methods.js';
+import { methodFor } from './library.js';
 import { v7 as uuid } from 'uuid';
 import { temporal } from 'zundo';
 import { create } from 'zustand';
@@ -110,7 +111,7 @@ export function addBlock(movement: Movement, level: Level, weaker: Hand | null =
   const { document, selectedId } = useEditor.getState();
   if (!document) return;
   const phase = USUAL_PHASE[movement.family];
-  const dose = doseFor(movement, level, methodOf(document.methodId), weaker);
+  const dose = doseFor(movement, level, methodFor(document), weaker);
   const block: Block = { id: uuid(), phase, movementId: movement.id, levelId: level.id, dose };
   const selected = document.blocks.findIndex(({ id }) => id === selectedId);
   const after = document.blocks[selected]?.phase === phase ? selected + 1 : document.blocks.length;
@@ -167,6 +168,6 @@ export function stepLevel(id: string, step: 1 | -1): void {
   const next = movement && neighbourLevel(movement, block.levelId, step);
   if (!block || !movement || !next) return;
   const now = findLevel(movement, block.levelId);
-  const isUsual = JSON.stringify(now?.dose) === JSON.stringify(block.dose);
+  const isUsual = same(now?.dose, block.dose);
   changeBlock(id, { levelId: next.id, ...(isUsual && { dose: next.dose }) });
 }

@@ -6,8 +6,15 @@ import {
   SESSION_END_INPUT,
   SESSION_INPUT,
 } from '@clay-pot/contracts';
-import { faultsOf } from '@clay-pot/core';
-import { findLevel, isOver, parseDose, plannedAgainstDone, type Sequence, USUAL_PACING } from '@clay-pot/core';
+import {
+  faultsOf,
+  findLevel,
+  isOver,
+  parseDose,
+  plannedAgainstDone,
+  type Sequence,
+  USUAL_PACING,
+} from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { v7 as uuid } from 'uuid';
 import { useOutbox } from './outbox.js';

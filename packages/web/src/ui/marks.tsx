@@ -1,4 +1,11 @@
-import { adviseOnDiscomfort, type DiscomfortAdvice, HANDS, type SidePlan, type WorkingSide } from '@clay-pot/core';
+import {
+  adviseOnDiscomfort,
+  type DiscomfortAdvice,
+  type DiscomfortPolicy,
+  HANDS,
+  type SidePlan,
+  type WorkingSide,
+} from '@clay-pot/core';
 
 const LOOK: Record<WorkingSide, { letter: string; name: string; className: string }> = {
   left: { letter: 'L', name: 'left', className: 'bg-cobalt text-white' },
@@ -78,10 +85,16 @@ const ADVICE_LOOK: Record<DiscomfortAdvice, { word: string; className: string }>
   'ease-or-stop': { word: 'ease', className: 'bg-iron-wash text-iron' },
 };
 
+interface DiscomfortProps {
+  score: number | null;
+  /** What the method of the session allowed: it decides what the answer asks for. */
+  policy: DiscomfortPolicy;
+}
+
 /** Discomfort 0–10 by the stop rules, with a word so that colour is not needed. */
-export function DiscomfortMark({ score }: { score: number | null }) {
+export function DiscomfortMark({ score, policy }: DiscomfortProps) {
   if (score === null) return <span className="text-ash">–</span>;
-  const { word, className } = ADVICE_LOOK[adviseOnDiscomfort(score)];
+  const { word, className } = ADVICE_LOOK[adviseOnDiscomfort(score, policy)];
   return (
     <span className={`px-1.5 py-0.5 text-small whitespace-nowrap figures ${className}`}>
       <b>{score}</b> {word}

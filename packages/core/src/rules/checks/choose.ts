@@ -1,3 +1,4 @@
+import { same } from '../../vocabulary/same.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { rangeVerdict } from '../../mechanics/capacity.js';
 import { asDosed, type Demand, demandOf } from '../../mechanics/demand.js';
@@ -110,8 +111,6 @@ export const givenToBoth = (views: readonly BlockView[]): Edit[] =>
   });
 export const bothWays = ({ sides }: Movement) => sides.find((plan) => plan !== 'left' && plan !== 'right');
 
-export const isSameDose = (a: Dose | undefined, b: Dose) => JSON.stringify(a) === JSON.stringify(b);
-
 export const removing = (label: string, views: readonly BlockView[]): Fix => ({
   label,
   edits: views.map(({ block }): Edit => ({ kind: 'remove', blockId: block.id })),
@@ -124,7 +123,7 @@ export function easing(
   holds: (level: Level, demand: Demand, dose: Dose) => boolean,
 ): Fix {
   const at = movement.ladder.findIndex(({ id }) => id === block.levelId);
-  const wasUsual = isSameDose(findLevel(movement, block.levelId)?.dose, block.dose);
+  const wasUsual = same(findLevel(movement, block.levelId)?.dose, block.dose);
   for (const level of movement.ladder.slice(0, at).reverse()) {
     const dose = wasUsual ? level.dose : block.dose;
     const demand = askedOf(view, level, dose);

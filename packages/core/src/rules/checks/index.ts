@@ -111,11 +111,14 @@ export interface Finding extends Observation {
 }
 
 /** Holds a session against every check: the gravest first, then in the order of the checks. */
-export function findingsOf(view: SessionView): Finding[] {
+export const findingsOf = (view: SessionView): Finding[] => findingsBy(CHECKS, view);
+
+/** As `findingsOf`, by some of the checks. */
+export function findingsBy(checks: readonly Check[], view: SessionView): Finding[] {
   const reasons = new Map((view.sequence.mutes ?? []).map(({ check, reason }: Mute) => [check, reason]));
-  const all = CHECKS.flatMap((check) =>
-    check.find(view).map((draft): Finding => ({
-      ...draft,
+  const all = checks.flatMap((check) =>
+    check.find(view).map((observation): Finding => ({
+      ...observation,
       check,
       // A rule of safety is heard whatever the document says.
       muted: check.stopRule ? null : (reasons.get(check.id) ?? null),

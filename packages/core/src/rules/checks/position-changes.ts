@@ -1,16 +1,10 @@
+import { PLACE_OF } from '../../vocabulary/places.js';
 import type { BlockView } from '../../effort/session-view.js';
 import type { Edit } from '../../model/edits.js';
 import { type Check, PRACTICE } from './finding.js';
 import { PHASES } from '../../vocabulary/phases.js';
 
-const placeOf = ({ level }: BlockView) =>
-  level.posture === 'standing' || level.posture === 'incline'
-    ? 'standing'
-    : level.posture === 'seated'
-      ? 'seated'
-      : level.posture === 'hang'
-        ? 'bar'
-        : 'floor';
+const placeOf = ({ level }: BlockView) => PLACE_OF[level.posture];
 const changesOf = (blocks: readonly BlockView[]) =>
   blocks.filter((block, index) => index > 0 && placeOf(block) !== placeOf(blocks[index - 1]!)).length;
 

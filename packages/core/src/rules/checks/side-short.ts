@@ -1,7 +1,8 @@
+import { same } from '../../vocabulary/same.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { ids } from './block-views.js';
 import { byMovement } from './by-movement.js';
-import { changing, givenToBoth, isSameDose } from './choose.js';
+import { changing, givenToBoth } from './choose.js';
 import { type Check, type Fix, type Observation, PRACTICE } from './finding.js';
 import { unusualInDose } from '../usual-dose.js';
 import { type Hand, otherHand } from '../../vocabulary/hands.js';
@@ -27,8 +28,7 @@ export const sideShort: Check = {
       const text = `${most.movement.name}: ${short} ${Math.round(workS[short])} s, ${otherHand(short)} ${Math.round(workS[otherHand(short)])} s of work.`;
       // A block of the short hand’s own takes the dose of the longest one; else the other hand shares what it has alone.
       const dose = { ...most.block.dose, sides: short };
-      const takes =
-        alone && unusualInDose(dose, alone.level.dosing).length === 0 && !isSameDose(dose, alone.block.dose);
+      const takes = alone && unusualInDose(dose, alone.level.dosing).length === 0 && !same(dose, alone.block.dose);
       const fix = takes ? changing(`As much for the ${short} hand`, alone, dose) : sharing(views, otherHand(short));
       return [{ blockIds: ids(views), text, fix }];
     }),

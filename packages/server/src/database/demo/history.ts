@@ -9,7 +9,8 @@ import {
   weekdayOf,
   type WorkingSide,
 } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { methodOf, shippedMethod, shippedMovement } from '@clay-pot/core/library';
+import { sumsOfSession } from '../../sessions/session-sums.js';
 import type { BlockReportRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
 import type { Course } from './people.js';
 import type { SeededRandom } from './random.js';
@@ -111,6 +112,8 @@ function tellSession(
   const endedAt = instant(reached[reached.length - 1]!.endMs + 20_000);
   const ending = endsEarly ? 'ended early' : 'completed';
   const note = flare ? 'Ended early because of the wrist. Unloaded for two days.' : '';
+  const sets = history.sets.filter(({ sessionId }) => sessionId === id);
+  const reports = history.reports.filter(({ sessionId }) => sessionId === id);
   history.sessions.push({
     id,
     studioId,
@@ -122,6 +125,9 @@ function tellSession(
     ending,
     stopSign: null,
     note,
+    ...sumsOfSession(plan, sets, reports, shippedMovement),
+    discomfortPolicy: methodOf(plan, shippedMethod).discomfort,
+    begunAgainst: [],
   });
 }
 

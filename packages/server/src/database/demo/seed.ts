@@ -8,10 +8,12 @@ import { dayIn } from '../../http/clock.js';
 import { MethodRow } from '../../methods/method.entity.js';
 import { MovementRow } from '../../movements/movement.entity.js';
 import { ReadingRow } from '../../readings/reading.entity.js';
+import { storedSequence } from '../../sequences/sequence-sums.js';
 import { SequenceRow } from '../../sequences/sequence.entity.js';
 import { BlockReportRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
 import { addDays, weekdayOf } from '@clay-pot/core';
 import { SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
+import { shippedMovement } from '@clay-pot/core/library';
 import { type History, tellHistory } from './history.js';
 import { lanternWeeks } from './own-method.js';
 import { strapHang } from './own-movement.js';
@@ -52,7 +54,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
       sequenceIds.set(key, id);
       const versions = { rowVersion: 1, schemaVersion: SEQUENCE_FORMAT_VERSION };
       await add(SequenceRow, [
-        { id, studioId, ...versions, title: document.title, document, updatedAt: early, removedAt: null },
+        { id, studioId, ...versions, ...storedSequence(document, shippedMovement), updatedAt: early, removedAt: null },
       ]);
     }
     const ownId = new SeededRandom(SEED + 2).id(early);

@@ -11,7 +11,7 @@ import {
 import { useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useRemoveMethod, useSaveMethod } from '../../api/queries.js';
-import { useMethods } from '../../store/own-methods.js';
+import { useKnown } from '../../store/library.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { Page } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
@@ -21,7 +21,7 @@ const NUMBERS = Object.keys(METHOD_LIMITS) as MethodNumber[];
 /** All methods beside each other: what practitioners differ on, row by row. */
 export default function MethodsPage() {
   const { id } = useParams();
-  const methods = useMethods();
+  const methods = useKnown().methods;
   const first = methods[0]!;
   return (
     <Page

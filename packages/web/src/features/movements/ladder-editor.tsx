@@ -24,9 +24,9 @@ import { v7 as uuid } from 'uuid';
 import { Figure } from '../../drawing/figure.js';
 import { Button, IconButton } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
-import { Choice, LoadWords, NumberField, SubjectFields } from '../bench/fields.js';
-import { fieldsOf, postureSubject, setField, type Subject, troubleWith } from '../bench/subject.js';
-import { DoseField } from '../sequences/dose-field.js';
+import { Choice, LoadWords, NumberField, SubjectFields } from '../../domain/subject-fields.js';
+import { fieldsOf, postureSubject, setField, type Subject, troubleWith } from '../../domain/subject.js';
+import { DoseField } from '../../domain/dose-field.js';
 import { blankLoad } from './blank-movement.js';
 
 interface Props {

@@ -7,9 +7,10 @@ import { useOwnMovements } from '../../store/own-movements.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { useTitle } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
-import { Minding } from '../people/minding.js';
-import { useForWhom } from '../people/use-person.js';
-import { MovementLadder, possibly } from './movement-ladder.js';
+import { Minding } from '../../domain/minding.js';
+import { useForWhom } from '../../domain/for-whom.js';
+import { possibly } from '../../domain/possibly.js';
+import { MovementLadder } from './movement-ladder.js';
 
 /** A movement in full: its picture, what it is for, how to do and watch it, what to mind, and its ladder with what each level asks. */
 export function MovementDetail({ movement }: { movement: Movement }) {

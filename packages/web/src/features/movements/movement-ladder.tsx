@@ -1,11 +1,9 @@
 import {
-  type Demand,
   equipmentFor,
   figureOf,
   type Level,
   leversBetween,
   type Movement,
-  peakEffort,
   type Person,
   printDose,
   type Rung as RungOfLadder,
@@ -17,16 +15,8 @@ import { useAthletes } from '../../api/queries.js';
 import { Figure } from '../../drawing/figure.js';
 import { ButtonLink } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
-import { loadStep } from '../../ui/marks.js';
-
-/** A value, or why this body has none. */
-export function possibly<T>(make: () => T): { value: T | null; trouble: string } {
-  try {
-    return { value: make(), trouble: '' };
-  } catch (error) {
-    return { value: null, trouble: error instanceof Error ? error.message : String(error) };
-  }
-}
+import { DemandLine } from '../../domain/demand-line.js';
+import { possibly } from '../../domain/possibly.js';
 
 interface LadderProps {
   movement: Movement;
@@ -154,28 +144,5 @@ function Rung({ movement, level, rung, person, below, number, shown, show, athle
         )}
       </div>
     </li>
-  );
-}
-
-/** Load, angle and effort of a level in one line; what is not available is said. */
-export function DemandLine({ demand }: { demand: Demand }) {
-  const { left } = demand;
-  const effort = peakEffort(demand);
-  const parts = [
-    left.loadN > 0 && `${left.loadPercentBW.toFixed(0)} % BW a hand`,
-    left.angle && `${left.angle.deg.toFixed(0)}°`,
-    left.stretchNm > 0 && `${left.stretchNm.toFixed(1)} N·m pull`,
-  ].filter(Boolean);
-  return (
-    <p className="text-small figures">
-      {parts.join(' · ')}
-      {parts.length > 0 && effort > 0 && ' · '}
-      {effort > 0 && (
-        <span className={effort > 100 ? 'font-bold text-iron' : ''}>
-          <span className={`mr-1 inline-block size-2.5 border border-ink/40 ${loadStep(effort)}`} aria-hidden />
-          {effort.toFixed(0)} % effort{effort > 100 && ', not available'}
-        </span>
-      )}
-    </p>
   );
 }

@@ -1,12 +1,12 @@
 import { FAMILIES, type FamilyId, LOADINGS, type Movement } from '@clay-pot/core';
-import { knownMovement, useLibrary } from '../../store/library.js';
+import { knownMovement, useKnown } from '../../store/library.js';
 import { useEffect, useMemo, useRef } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { type Command, useCommands } from '../../app/commands.js';
+import { type Command, useCommands } from '../../ui/commands.js';
 import { ButtonLink } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { Empty, Page } from '../../ui/page.js';
-import { filterMovements, NO_FILTER } from './movement-filter.js';
+import { filterMovements, NO_FILTER } from '../../domain/movement-filter.js';
 import { MovementDetail } from './movement-detail.js';
 import { PictureWall } from './picture-wall.js';
 
@@ -20,7 +20,7 @@ export default function MovementsPage() {
   const text = params.get('find') ?? '';
   const family = FAMILY_IDS.find((known) => known === params.get('family')) ?? '';
   const loading = LOADINGS.find((known) => known === params.get('loading')) ?? '';
-  const library = useLibrary();
+  const library = useKnown().shelf;
   const inPictures = params.get('view') === 'pictures' && !id;
   const shown = filterMovements(library, { ...NO_FILTER, text, family, loading });
   const chosen = id ? knownMovement(id) : shown[0];

@@ -8,8 +8,8 @@ import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { SessionStrip } from '../../ui/session-strip.js';
 import { isoToday } from '../../ui/today.js';
-import { useNewSequence } from '../sequences/new-sequence.js';
-import { SessionRows } from '../sessions/session-rows.js';
+import { useNewSequence } from '../../domain/new-sequence.js';
+import { SessionRows } from '../../domain/session-rows.js';
 import { RangeAndStrength } from './range-and-strength.js';
 import { GivenSequences } from './given-sequences.js';
 

@@ -27,7 +27,7 @@ import { SideMark } from '../../ui/marks.js';
 import { Loading, Part } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 import { useToast } from '../../ui/toast.js';
-import { useForWhom } from './use-person.js';
+import { useForWhom } from '../../domain/for-whom.js';
 
 /** What the computations know of a person's wrists and hands: measured where it is, estimated and said so where it is not. */
 export function RangeAndStrength({ athleteId }: { athleteId: string }) {

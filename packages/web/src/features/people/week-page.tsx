@@ -1,13 +1,13 @@
 import type { Athlete, SessionRecord } from '@clay-pot/contracts';
 import {
   addDays,
+  clock,
   compileTimeline,
   describePot,
   doneTimeline,
   mergeCoverage,
   type PastSession,
   type Person,
-  POT_MEASURES,
   type PotMeasure,
   potOf,
   type SessionView,
@@ -19,19 +19,19 @@ import { format } from 'date-fns';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { sessionQuery, useAthlete, usePast } from '../../api/queries.js';
+import { MeasureChoice, useMeasure } from '../../domain/pot-measure.js';
 import { PotDrawing } from '../../drawing/pot.js';
 import { knownMovement } from '../../store/library.js';
-import { methodOf } from '../../store/own-methods.js';
+import { methodFor } from '../../store/library.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
-import { clock, WEEKDAY_NAMES } from '../../ui/format.js';
+import { WEEKDAY_NAMES } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { isoToday, localDay } from '../../ui/today.js';
-import { blockNames } from '../sequences/block-names.js';
-import { measureIn } from '../sequences/pot-panel.js';
-import { WheelPanel } from '../sequences/wheel-panel.js';
-import { useForWhom } from './use-person.js';
+import { blockNames } from '../../domain/block-names.js';
+import { WheelPanel } from '../../domain/wheel-panel.js';
+import { useForWhom } from '../../domain/for-whom.js';
 import { DayDoses, Trends } from './week-sums.js';
 
 /** A week of somebody's sessions as pots side by side, with what it came to for each muscle group. */
@@ -41,13 +41,13 @@ export default function WeekPage() {
   const athlete = useAthlete(id);
   const past = usePast(id);
   const { person } = useForWhom(id);
+  const measure = useMeasure();
   if (athlete.isPending || past.isPending) return <Loading what="the week" />;
   if (!athlete.data) return <Trouble error={athlete.error} retry={() => void athlete.refetch()} />;
   if (!past.data) return <Trouble error={past.error} retry={() => void past.refetch()} />;
   const today = isoToday();
   const asked = params.get('of') ?? today;
   const monday = addDays(asked, 1 - weekdayOf(asked));
-  const measure = measureIn(params);
   const set = (name: string, value: string) => {
     params.set(name, value);
     setParams(params, { replace: true });
@@ -62,18 +62,7 @@ export default function WeekPage() {
           <Button disabled={addDays(monday, 7) > today} onClick={() => set('of', addDays(monday, 7))}>
             Week after
           </Button>
-          <select
-            aria-label="Width"
-            className={`${INPUT} w-64!`}
-            value={measure}
-            onChange={(event) => set('width', event.target.value)}
-          >
-            {(Object.keys(POT_MEASURES) as PotMeasure[]).map((key) => (
-              <option key={key} value={key}>
-                {POT_MEASURES[key].label}, {POT_MEASURES[key].unit}
-              </option>
-            ))}
-          </select>
+          <MeasureChoice label="Width" className={`${INPUT} w-64!`} />
           <ButtonLink to={`/people/${id}`}>Back to the person</ButtonLink>
         </>
       }
@@ -149,7 +138,7 @@ function Days({ athlete, person, past, monday, measure }: DaysProps) {
 
 function doneView({ plan, sets }: SessionRecord, person: Person): SessionView {
   const timeline = doneTimeline(compileTimeline(plan, knownMovement), sets);
-  const asked = { sequence: plan, lookup: knownMovement, shelf: [], person, method: methodOf(plan.methodId) };
+  const asked = { sequence: plan, lookup: knownMovement, shelf: [], person, method: methodFor(plan) };
   return viewOf({ ...asked, athlete: null, past: [], now: `${person.today}T00:00:00.000Z` }, timeline);
 }
 

@@ -1,6 +1,15 @@
-import { dosesWithin, HANDS, loadTrends, MUSCLE_GROUPS, ofBothHands, type PastSession, sumDoses } from '@clay-pot/core';
+import {
+  dosesWithin,
+  HANDS,
+  loadTrends,
+  MUSCLE_GROUPS,
+  ofBothHands,
+  type PastSession,
+  percent,
+  sumDoses,
+} from '@clay-pot/core';
 import { useMemo } from 'react';
-import { percent, WEEKDAY_NAMES } from '../../ui/format.js';
+import { WEEKDAY_NAMES } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
 import { localDay } from '../../ui/today.js';
 

@@ -12,9 +12,9 @@ import {
 } from '@clay-pot/core';
 import { Link, useParams } from 'react-router';
 import { SideMark } from '../../ui/marks.js';
-import { DemandLine } from '../movements/movement-ladder.js';
-import { LevelPicture } from '../movements/level-picture.js';
-import type { SeenFor } from './use-session-view.js';
+import { DemandLine } from '../../domain/demand-line.js';
+import { LevelPicture } from '../../domain/level-picture.js';
+import type { ForWhom } from '../../domain/for-whom.js';
 
 /** What the selected block asks of the athlete in view, with its picture and the way to the load bench. */
 export function BlockDemand({
@@ -26,7 +26,7 @@ export function BlockDemand({
   block: Block;
   movement: Movement;
   level: Level;
-  seen: SeenFor;
+  seen: ForWhom;
 }) {
   const { id } = useParams();
   const { person, name, athleteId } = seen;

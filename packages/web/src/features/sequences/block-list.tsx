@@ -12,6 +12,7 @@ import type { Athlete } from '@clay-pot/contracts';
 import {
   type Block,
   cautionsOn,
+  clock,
   concernsOf,
   equipmentFor,
   type Finding,
@@ -24,15 +25,15 @@ import {
 } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { dropBlock, useEditor, useHovered } from '../../store/editor.js';
-import { clock } from '../../ui/format.js';
 import { isoToday } from '../../ui/today.js';
 import { BlockRow, type Concern } from './block-row.js';
-import type { Seen } from './use-session-view.js';
+import type { Seen } from '../../domain/session-view.js';
 import { useMemo } from 'react';
 
 interface Props {
   document: Sequence;
   seen: Seen;
+  findings: readonly Finding[];
   athlete: Athlete | undefined;
 }
 
@@ -45,12 +46,12 @@ function onDragEnd({ active, over }: DragEndEvent) {
 }
 
 /** Blocks in order, under their phases; dragged by the handle or moved by keys. */
-export function BlockList({ document, seen, athlete }: Props) {
+export function BlockList({ document, seen, findings, athlete }: Props) {
   const { timeline } = seen.view;
   const { blocks } = document;
   const selectedId = useEditor((editor) => editor.selectedId);
   const hoveredId = useHovered((state) => state.id);
-  const marks = useMemo(() => marksOf(seen.findings), [seen.findings]);
+  const marks = useMemo(() => marksOf(findings), [findings]);
   const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS));
   const order = JSON.stringify(blocks.map((block) => block.id));
   // The same list while the order is the same: every row listens to it.

@@ -2,6 +2,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import {
   type Block,
+  clock,
   findLevel,
   type Movement,
   neighbourLevel,
@@ -14,13 +15,12 @@ import { memo } from 'react';
 import { changeBlock, changeDose, duplicateBlock, hover, removeBlock, select, stepLevel } from '../../store/editor.js';
 import { IconButton } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
-import { clock } from '../../ui/format.js';
 import { EffortMark, SidePlanMark } from '../../ui/marks.js';
 import { useToast } from '../../ui/toast.js';
 import { BlockDemand } from './block-demand.js';
-import { DoseField } from './dose-field.js';
+import { DoseField } from '../../domain/dose-field.js';
 import { DoseSteppers } from './dose-steppers.js';
-import type { SeenFor } from './use-session-view.js';
+import type { ForWhom } from '../../domain/for-whom.js';
 
 /** Something that speaks against a block for the athlete in view; a stop is told in red, care in amber. */
 export interface Concern {
@@ -39,7 +39,7 @@ interface Props {
   mark: Severity | null;
   /** Why this block deserves a second look for the athlete in view. */
   concerns: readonly Concern[];
-  seen: SeenFor;
+  seen: ForWhom;
 }
 
 /** One block as a row; the selected one opens to its steppers, its note, and what is unusual in it. */

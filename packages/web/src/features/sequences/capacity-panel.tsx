@@ -9,7 +9,7 @@ import {
 } from '@clay-pot/core';
 import { select } from '../../store/editor.js';
 import { HandHeads } from '../../ui/marks.js';
-import type { Seen } from './use-session-view.js';
+import type { Seen } from '../../domain/session-view.js';
 
 /** What the sequence leaves of each muscle group at its lowest, and where something cannot be held. */
 export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequence }) {

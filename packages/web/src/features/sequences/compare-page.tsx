@@ -1,38 +1,31 @@
 import type { SessionListItem } from '@clay-pot/contracts';
 import {
+  clock,
   compareSequences,
   compileTimeline,
   describePot,
   doneTimeline,
-  POT_MEASURES,
   type PotMeasure,
   potOf,
   potWords,
   type Sequence,
-  type SessionView,
   viewOf,
 } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useSequence, useSequences, useSession, useSessions } from '../../api/queries.js';
+import { MeasureChoice, useMeasure } from '../../domain/pot-measure.js';
 import { PotDrawing } from '../../drawing/pot.js';
 import { knownMovement } from '../../store/library.js';
-import { methodOf } from '../../store/own-methods.js';
+import { methodFor } from '../../store/library.js';
 import { ButtonLink } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
-import { clock, dayText } from '../../ui/format.js';
+import { dayText } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
-import { useForWhom } from '../people/use-person.js';
+import { useForWhom } from '../../domain/for-whom.js';
 import { HandTable } from './accounts-panel.js';
-import { blockNames } from './block-names.js';
-import { DoseComparison, RowsComparison } from './comparison.js';
-import { measureIn } from './pot-panel.js';
-
-/** One side of the comparison. */
-export interface Laid {
-  readonly name: string;
-  readonly view: SessionView;
-}
+import { blockNames } from '../../domain/block-names.js';
+import { DoseComparison, type Laid, RowsComparison } from './comparison.js';
 
 /** A sequence beside another one, beside what it was on a day, or beside what was done of it. */
 export default function ComparePage() {
@@ -46,7 +39,7 @@ export default function ComparePage() {
   const sequence = useSequence(id!);
   const other = useOther(kind, otherId);
   const { person, name } = useForWhom(athleteId);
-  const measure = measureIn(params);
+  const measure = useMeasure();
   const sides = useMemo(() => {
     if (!sequence.data) return null;
     const lay = (title: string, document: Sequence, sets?: Parameters<typeof doneTimeline>[1]): Laid => {
@@ -57,7 +50,7 @@ export default function ComparePage() {
         lookup: knownMovement,
         shelf: [],
         person,
-        method: methodOf(document.methodId),
+        method: methodFor(document),
       };
       return {
         name: title,
@@ -86,20 +79,7 @@ export default function ComparePage() {
         <WithWhat sequenceId={id!} athleteId={athleteId} value={params.get('with') ?? ''} choose={choose} />
         <label className="flex items-center gap-2 text-small">
           Width
-          <select
-            className={`${INPUT} w-64!`}
-            value={measure}
-            onChange={(event) => {
-              params.set('width', event.target.value);
-              setParams(params, { replace: true });
-            }}
-          >
-            {(Object.keys(POT_MEASURES) as PotMeasure[]).map((key) => (
-              <option key={key} value={key}>
-                {POT_MEASURES[key].label}, {POT_MEASURES[key].unit}
-              </option>
-            ))}
-          </select>
+          <MeasureChoice className={`${INPUT} w-64!`} />
         </label>
       </div>
       {other.error && <Trouble error={other.error} />}

@@ -1,5 +1,6 @@
 import {
   type Block,
+  clock,
   findLevel,
   HANDS,
   MUSCLE_GROUPS,
@@ -8,9 +9,13 @@ import {
   type SessionView,
 } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
-import { clock } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';
-import type { Laid } from './compare-page.js';
+
+/** One side of the comparison. */
+export interface Laid {
+  readonly name: string;
+  readonly view: SessionView;
+}
 
 const doseOf = ({ account }: SessionView, group: MuscleGroup, hand: (typeof HANDS)[number]) =>
   account.doses.get(`${hand} ${group}`) ?? 0;

@@ -1,5 +1,4 @@
-import { cautionFindings, cautionsOn, SEQUENCE_LIMITS, type Sequence } from '@clay-pot/core';
-import { knownMovement } from '../../store/library.js';
+import { advicesOf, findingsOf, SEQUENCE_LIMITS, type Sequence } from '@clay-pot/core';
 import { memo, useCallback, useMemo, useRef } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useStore } from 'zustand';
@@ -9,25 +8,24 @@ import { changeSequence, redo, undo, useEditor } from '../../store/editor.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
-import { isoToday } from '../../ui/today.js';
 import { BlockList } from './block-list.js';
 import { SaveNotice } from './save-notice.js';
 import { Shelf } from './shelf.js';
 import { SummaryPanel } from './summary-panel.js';
 import { useAutosave } from './use-autosave.js';
 import { useEditorCommands } from './use-editor-commands.js';
-import { useSessionView } from './use-session-view.js';
+import { useSessionView } from '../../domain/session-view.js';
 
 /** Fetches the sequence, then puts it on the bench. */
 export default function EditorPage() {
   const { id } = useParams();
   const sequence = useSequence(id!);
-  if (sequence.data) return <Bench key={id} stored={sequence.data} />;
+  if (sequence.data) return <Workbench key={id} stored={sequence.data} />;
   if (sequence.isPending) return <Loading what="the sequence" />;
   return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
 }
 
-function Bench({ stored }: { stored: StoredSequence }) {
+function Workbench({ stored }: { stored: StoredSequence }) {
   const { state, settle, saveNow } = useAutosave(stored);
   const document = useEditor((editor) => editor.document);
   const [params, setParams] = useSearchParams();
@@ -71,20 +69,19 @@ const Columns = memo(function Columns({
   search: React.RefObject<HTMLInputElement | null>;
 }) {
   const seen = useSessionView(document, athlete);
-  const cautions = useMemo(
-    () => (athlete ? cautionFindings(document, cautionsOn(athlete, isoToday()), knownMovement) : []),
-    [document, athlete],
-  );
+  const { view } = seen;
+  const findings = useMemo(() => findingsOf(view), [view]);
+  const advices = useMemo(() => advicesOf(view.athlete?.cautions ?? []), [view.athlete]);
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-x-5 gap-y-6 px-5 lg:grid-cols-[12.5rem_minmax(0,1fr)_18.5rem]">
       <div className="flex max-h-96 min-h-0 flex-col pt-4 lg:max-h-none lg:pb-4 lg:[contain:strict]">
-        <Shelf athlete={athlete} search={search} weaker={seen.view.weaker} />
+        <Shelf athlete={athlete} search={search} weaker={view.weaker} />
       </div>
       <div className="min-h-0 lg:overflow-y-auto lg:pt-1 lg:pb-24 lg:[contain:strict]">
-        <BlockList document={document} seen={seen} athlete={athlete} />
+        <BlockList document={document} seen={seen} findings={findings} athlete={athlete} />
       </div>
       <div className="min-h-0 pt-4 pb-8 lg:overflow-y-auto lg:[contain:strict]">
-        <SummaryPanel document={document} seen={seen} cautions={cautions} />
+        <SummaryPanel document={document} seen={seen} findings={findings} advices={advices} />
       </div>
     </div>
   );

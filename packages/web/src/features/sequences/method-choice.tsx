@@ -1,12 +1,13 @@
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { changeSequence } from '../../store/editor.js';
-import { useMethod, useMethods } from '../../store/own-methods.js';
+import { methodOf } from '@clay-pot/core/library';
+import { useKnown } from '../../store/library.js';
 
 /** The method that the sequence goes by: new blocks, wording and checks follow it. */
 export const MethodChoice = memo(function MethodChoice({ methodId }: { methodId: string | undefined }) {
-  const methods = useMethods();
-  const method = useMethod(methodId);
+  const { methods, method: lookup } = useKnown();
+  const method = methodOf({ methodId }, lookup);
   // A method that was taken off the list is still the sequence's own.
   const listed = methods.some(({ id }) => id === method.id) ? methods : [...methods, method];
   return (

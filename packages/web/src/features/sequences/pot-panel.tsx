@@ -1,20 +1,17 @@
-import { describePot, POT_MEASURES, type PotMeasure, potOf, potWords, shapesOfPot } from '@clay-pot/core';
+import { describePot, potOf, potWords, shapesOfPot } from '@clay-pot/core';
 import { useMemo, useRef } from 'react';
-import { useSearchParams } from 'react-router';
+import { MeasureChoice, useMeasure } from '../../domain/pot-measure.js';
 import { PotDrawing } from '../../drawing/pot.js';
 import { saveDrawing } from '../../drawing/save-drawing.js';
 import { hover, select, useEditor, useHovered } from '../../store/editor.js';
 import { useToast } from '../../ui/toast.js';
-import { blockNames } from './block-names.js';
-import type { Seen } from './use-session-view.js';
-
-const MEASURES = Object.keys(POT_MEASURES) as PotMeasure[];
+import { blockNames } from '../../domain/block-names.js';
+import type { Seen } from '../../domain/session-view.js';
 
 /** The pot of the sequence: its shape in words, what its width shows, and the way to a file. */
 export function PotPanel({ seen }: { seen: Seen }) {
-  const { view, whom, estimated } = seen;
-  const [params, setParams] = useSearchParams();
-  const measure = measureIn(params);
+  const { view, whom } = seen;
+  const measure = useMeasure();
   const selectedId = useEditor((editor) => editor.selectedId);
   const hoveredId = useHovered((state) => state.id);
   const holder = useRef<HTMLDivElement>(null);
@@ -23,10 +20,6 @@ export function PotPanel({ seen }: { seen: Seen }) {
   const words = potWords(pot);
   const fine = shapesOfPot(pot)[0] === 'even' || shapesOfPot(pot)[0] === 'empty';
 
-  function choose(next: PotMeasure) {
-    params.set('width', next);
-    setParams(params, { replace: true });
-  }
   function save(kind: 'svg' | 'png') {
     const svg = holder.current?.querySelector('svg');
     if (!svg) return;
@@ -39,17 +32,7 @@ export function PotPanel({ seen }: { seen: Seen }) {
     <section aria-label="Pot">
       <label className="flex items-center justify-between gap-2 text-small">
         <span className="text-ink-soft">Width</span>
-        <select
-          className="min-w-0 flex-1 border border-ink/45 bg-white px-1.5 py-0.5"
-          value={measure}
-          onChange={(event) => choose(event.target.value as PotMeasure)}
-        >
-          {MEASURES.map((id) => (
-            <option key={id} value={id}>
-              {POT_MEASURES[id].label}, {POT_MEASURES[id].unit}
-            </option>
-          ))}
-        </select>
+        <MeasureChoice className="min-w-0 flex-1 border border-ink/45 bg-white px-1.5 py-0.5" />
       </label>
       <div ref={holder}>
         <PotDrawing
@@ -73,7 +56,7 @@ export function PotPanel({ seen }: { seen: Seen }) {
       <p className="mt-1 flex flex-wrap gap-x-3 text-fine text-ink-soft">
         <span>
           For {whom.name}
-          {estimated.length > 0 && `; estimated: ${estimated.join(', ')}`}.
+          {whom.estimated.length > 0 && `; estimated: ${whom.estimated.join(', ')}`}.
         </span>
         <span className="ml-auto">
           Save as{' '}
@@ -87,11 +70,6 @@ export function PotPanel({ seen }: { seen: Seen }) {
       </p>
     </section>
   );
-}
-
-export function measureIn(params: URLSearchParams): PotMeasure {
-  const asked = params.get('width') as PotMeasure | null;
-  return asked && MEASURES.includes(asked) ? asked : 'effort';
 }
 
 /** Pointing at a coil selects its block and brings the row into view. */

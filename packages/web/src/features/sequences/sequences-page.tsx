@@ -5,10 +5,11 @@ import { v7 as uuid } from 'uuid';
 import { fetchSequence, useImportSequence, useRemoveSequence, useSequences } from '../../api/queries.js';
 import { ProblemError } from '../../api/request.js';
 import { Button, ButtonLink } from '../../ui/button.js';
-import { dayText, minutes } from '../../ui/format.js';
+import { minutesText } from '@clay-pot/core';
+import { dayText } from '../../ui/format.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
-import { useNewSequence } from './new-sequence.js';
+import { useNewSequence } from '../../domain/new-sequence.js';
 
 export default function SequencesPage() {
   const sequences = useSequences();
@@ -105,7 +106,7 @@ function SequenceRow({ item }: { item: SequenceListItem }) {
         <div className="text-small text-ink-soft">{item.purpose}</div>
       </td>
       <td className="py-2 pr-4 text-right whitespace-nowrap figures">
-        {minutes(item.durationMs)}
+        {minutesText(item.durationMs)}
         <div className={`text-small ${over ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
           of {item.budgetMin} min
         </div>

@@ -3,28 +3,28 @@ import {
   type Block,
   type CautionId,
   CAUTIONS,
-  cautionFindings,
   cautionsOn,
-  compileTimeline,
   cuesFor,
   DISCOMFORT_RULE,
   findLevel,
   type Method,
+  minutesText,
   type Movement,
   PHASES,
   printDose,
   type Sequence,
   STOP_RULES,
+  stopsOf,
 } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
-import { useMethod } from '../../store/own-methods.js';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import type { Athlete } from '@clay-pot/contracts';
 import { useAthlete, useMe, useSequence } from '../../api/queries.js';
 import { Button, ButtonLink } from '../../ui/button.js';
-import { dayText, minutes } from '../../ui/format.js';
-import { LevelPicture } from '../movements/level-picture.js';
+import { dayText } from '../../ui/format.js';
+import { useSessionView } from '../../domain/session-view.js';
+import { LevelPicture } from '../../domain/level-picture.js';
 import { SidePlanMark } from '../../ui/marks.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
@@ -89,11 +89,11 @@ interface SheetProps {
 function Sheet({ document, athlete, width, height }: SheetProps) {
   const me = useMe();
   const [today] = useState(isoToday);
-  const method = useMethod(document.methodId);
-  const timeline = compileTimeline(document, knownMovement);
+  const { view } = useSessionView(document, athlete);
+  const { method, timeline } = view;
   const cautions = athlete ? cautionsOn(athlete, today) : [];
   const minded = cautions.map((entry) => entry.caution);
-  const stops = cautionFindings(document, cautions, knownMovement).filter(({ severity }) => severity === 'stop');
+  const stops = stopsOf(view);
   // A long sequence still has to fit one page: the text steps down until it does, and cues go before cautions would.
   const paper = useRef<HTMLElement>(null);
   const [sizePt, setSizePt] = useState(LARGEST_PT);
@@ -120,13 +120,13 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
           <div className="shrink-0 pl-4 text-right">
             <b>{athlete?.name}</b>
             <br />
-            {minutes(timeline.durationMs)}, {dayText(`${today}T12:00:00`)}
+            {minutesText(timeline.durationMs)}, {dayText(`${today}T12:00:00`)}
             <br />
             {me.data?.studio.name}
           </div>
         </header>
         {stops.map((stop) => (
-          <p key={stop.caution} className="mt-2 border-2 border-iron px-2 py-1 font-bold text-iron">
+          <p key={stop.text} className="mt-2 border-2 border-iron px-2 py-1 font-bold text-iron">
             {stop.text}
           </p>
         ))}

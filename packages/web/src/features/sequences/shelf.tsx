@@ -10,10 +10,10 @@ import {
 } from '@clay-pot/core';
 import { type KeyboardEvent, memo, type RefObject, useState } from 'react';
 import { addBlock } from '../../store/editor.js';
-import { useLibrary } from '../../store/library.js';
+import { useKnown } from '../../store/library.js';
 import { INPUT } from '../../ui/field.js';
 import { isoToday } from '../../ui/today.js';
-import { filterMovements, type MovementFilter, NO_FILTER, passingLevels } from '../movements/movement-filter.js';
+import { filterMovements, type MovementFilter, NO_FILTER, passingLevels } from '../../domain/movement-filter.js';
 
 /** What this athlete has and what to leave out for them. */
 function filterFor(athlete: Athlete): MovementFilter {
@@ -44,7 +44,7 @@ export const Shelf = memo(function Shelf({
   const [text, setText] = useState('');
   const [family, setFamily] = useState<FamilyId | ''>('');
   const [suited, setSuited] = useState(true);
-  const library = useLibrary();
+  const library = useKnown().shelf;
   const base = athlete && suited ? filterFor(athlete) : NO_FILTER;
   const filter = { ...base, text, family };
   const shown = filterMovements(library, filter);

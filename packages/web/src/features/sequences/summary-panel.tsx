@@ -1,21 +1,30 @@
 import { memo } from 'react';
-import { type CautionFinding, type Pacing, PHASES, type Sequence, SEQUENCE_LIMITS, summarise } from '@clay-pot/core';
+import {
+  type Advice,
+  clock,
+  type Finding,
+  type Pacing,
+  PHASES,
+  type Sequence,
+  SEQUENCE_LIMITS,
+  summarise,
+} from '@clay-pot/core';
 import { changeSequence } from '../../store/editor.js';
-import { clock } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';
 import { ChecksPanel } from './checks-panel.js';
 import { Drawn } from './drawn.js';
 import { MethodChoice } from './method-choice.js';
-import type { Seen } from './use-session-view.js';
+import type { Seen } from '../../domain/session-view.js';
 
 interface Props {
   document: Sequence;
   seen: Seen;
-  cautions: readonly CautionFinding[];
+  findings: readonly Finding[];
+  advices: readonly Advice[];
 }
 
 /** Minutes against the budget, the method, what the athlete's cautions say, the sequence drawn and added up, and the checks. */
-export function SummaryPanel({ document, seen, cautions }: Props) {
+export function SummaryPanel({ document, seen, findings, advices }: Props) {
   const { totalMs, byPhase, workByHand, workMs } = summarise(seen.view.timeline);
   const budgetMs = document.budgetMin * 60_000;
   const over = totalMs - budgetMs;
@@ -50,14 +59,14 @@ export function SummaryPanel({ document, seen, cautions }: Props) {
           {over > 0 ? `${clock(over)} too long` : `${clock(-over)} to spare`}; {clock(workMs)} of it work
         </p>
       </section>
-      {cautions.length > 0 && (
+      {advices.length > 0 && (
         <section aria-label="Cautions" className="grid gap-2">
-          {cautions.map((finding) => (
+          {advices.map(({ caution, text, forbids }) => (
             <p
-              key={finding.caution}
-              className={`border-l-4 px-2 py-1 text-small ${finding.severity === 'stop' ? 'border-iron bg-iron-wash font-semibold' : 'border-load-3 bg-amber-wash'}`}
+              key={caution}
+              className={`border-l-4 px-2 py-1 text-small ${forbids ? 'border-iron bg-iron-wash font-semibold' : 'border-load-3 bg-amber-wash'}`}
             >
-              {finding.text}
+              {text}
             </p>
           ))}
         </section>
@@ -67,7 +76,7 @@ export function SummaryPanel({ document, seen, cautions }: Props) {
         <PhaseBars byPhase={byPhase} />
         <Hands left={workByHand.left} right={workByHand.right} />
       </Drawn>
-      <ChecksPanel findings={seen.findings} document={document} />
+      <ChecksPanel findings={findings} document={document} />
       <details>
         <summary className="cursor-pointer text-small font-semibold">Pace</summary>
         <div className="mt-2 grid grid-cols-2 gap-2">

@@ -1,6 +1,6 @@
 import { type RefObject, useMemo } from 'react';
 import { knownMovement } from '../../store/library.js';
-import { type Command, useCommands } from '../../app/commands.js';
+import { type Command, useCommands } from '../../ui/commands.js';
 import { duplicateBlock, moveBlock, redo, select, stepLevel, undo, useEditor } from '../../store/editor.js';
 import { removeWithUndo } from './block-row.js';
 

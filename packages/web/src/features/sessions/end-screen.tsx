@@ -2,7 +2,7 @@ import { AFTER_CARE, STOP_RULES, STOP_SIGNS } from '@clay-pot/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { finishRun, resumeRun, type Run } from '../../store/run.js';
-import { methodOf } from '../../store/own-methods.js';
+import { methodFor } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { Field, INPUT } from '../../ui/field.js';
 import { useTitle } from '../../ui/page.js';
@@ -23,7 +23,7 @@ export function EndScreen({ run }: { run: Run }) {
         <p className="text-ink-soft">
           {run.athleteName}, {run.sequence.title}
         </p>
-        {ending === 'completed' && <p className="mt-2">{AFTER_CARE[methodOf(run.sequence.methodId).afterCare]}</p>}
+        {ending === 'completed' && <p className="mt-2">{AFTER_CARE[methodFor(run.sequence).afterCare]}</p>}
       </div>
       {stopSign && (
         <div role="alert" className="border-4 border-iron bg-iron-wash px-4 py-3">

@@ -1,44 +1,40 @@
-import {
-  CAUTIONS,
-  cautionFindings,
-  cautionsOn,
-  compileTimeline,
-  DISCOMFORT_RULE,
-  equipmentFor,
-  findLevel,
-} from '@clay-pot/core';
+import { advicesOf, DISCOMFORT_RULE, equipmentFor, findLevel, minutesText, stopsOf } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
-import { methodOf } from '../../store/own-methods.js';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import type { StoredSequence } from '@clay-pot/contracts';
 import { useAthlete, useAthletes, useSequence } from '../../api/queries.js';
 import { beginRun, useRun } from '../../store/run.js';
+import { useSessionView } from '../../domain/session-view.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { SelectField } from '../../ui/field.js';
-import { minutes } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
-import { isoToday } from '../../ui/today.js';
 
-/** Before the clock runs: who it is for, what to mind, what to fetch, what was asked each time. */
+/** Fetches the sequence that is to be led. */
 export default function LeadPage() {
   const { id } = useParams();
+  const sequence = useSequence(id!);
+  if (sequence.data) return <Threshold stored={sequence.data} />;
+  if (sequence.isPending) return <Loading what="the sequence" />;
+  return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
+}
+
+/** Before the clock runs: who it is for, what to mind, what to fetch, what was asked each time. */
+function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
   const [params, setParams] = useSearchParams();
   const athleteId = params.get('athlete') ?? undefined;
-  const sequence = useSequence(id!);
   const athletes = useAthletes();
   const athlete = useAthlete(athleteId);
   const open = useRun((state) => state.run);
   const navigate = useNavigate();
   const [asked, setAsked] = useState(false);
-  if (sequence.isPending) return <Loading what="the sequence" />;
-  if (!sequence.data) return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
-  const { document } = sequence.data;
-  const method = methodOf(document.methodId);
-  const timeline = compileTimeline(document, knownMovement);
+  const { view } = useSessionView(document, athlete.data);
+  const { method, timeline } = view;
   const person = athlete.data;
-  const cautions = person ? cautionsOn(person, isoToday()) : [];
-  const findings = cautionFindings(document, cautions, knownMovement);
-  const stops = findings.filter((finding) => finding.severity === 'stop');
+  const cautions = view.athlete?.cautions ?? [];
+  const stops = stopsOf(view);
+  const advices = advicesOf(cautions).filter(({ forbids }) => !forbids || stops.length === 0);
+  const sequencePath = `/sequences/${id}${athleteId ? `?athlete=${athleteId}` : ''}`;
   const things = new Set(
     document.blocks.flatMap((block) => {
       const movement = knownMovement(block.movementId)!;
@@ -48,14 +44,14 @@ export default function LeadPage() {
 
   function start() {
     if (!person) return;
-    beginRun({ athleteId: person.id, athleteName: person.name, cautions, sequenceId: id!, sequence: document });
+    beginRun({ athleteId: person.id, athleteName: person.name, cautions, sequenceId: id, sequence: document });
     void navigate('/session');
   }
 
   return (
     <Page
       title={document.title}
-      lead={`${minutes(timeline.durationMs)}, ${document.blocks.length} ${document.blocks.length === 1 ? 'block' : 'blocks'}`}
+      lead={`${minutesText(timeline.durationMs)}, ${document.blocks.length} ${document.blocks.length === 1 ? 'block' : 'blocks'}`}
     >
       <div className="grid max-w-2xl gap-6">
         <p>
@@ -92,14 +88,17 @@ export default function LeadPage() {
         </SelectField>
         {stops.length > 0 && (
           <div role="alert" className="border-2 border-iron bg-iron-wash px-4 py-3">
-            <h2 className="text-lead text-iron">Not before clearance</h2>
-            {stops.map((stop) => (
-              <p key={stop.caution} className="mt-1 font-semibold">
-                {stop.text}
+            <h2 className="text-lead text-iron">This may not begin</h2>
+            {stops.map(({ check, text }) => (
+              <p key={text} className="mt-1">
+                <b>{check.title}.</b> {text}
               </p>
             ))}
             <p className="mt-2">
-              This sequence loads the hands. Lead an unloaded one, or record who cleared {person?.name} and when{' '}
+              <Link to={sequencePath} className="font-semibold underline">
+                The sequence’s checks
+              </Link>{' '}
+              offer what would answer it. Who cleared {person?.name} for loading, and when, is recorded{' '}
               <Link to={`/people/${athleteId}`} className="font-semibold underline">
                 on their page
               </Link>
@@ -107,12 +106,12 @@ export default function LeadPage() {
             </p>
           </div>
         )}
-        {cautions.length > 0 && stops.length === 0 && (
+        {advices.length > 0 && (
           <Part title="To mind">
             <ul>
-              {cautions.map((entry) => (
-                <li key={entry.caution} className="border-b border-line py-2">
-                  {CAUTIONS[entry.caution].advice}
+              {advices.map(({ caution, text }) => (
+                <li key={caution} className="border-b border-line py-2">
+                  {text}
                 </li>
               ))}
             </ul>
@@ -143,7 +142,7 @@ export default function LeadPage() {
           >
             Start
           </Button>
-          <ButtonLink to={`/sequences/${id}${athleteId ? `?athlete=${athleteId}` : ''}`} className="px-4">
+          <ButtonLink to={sequencePath} className="px-4">
             Look at the sequence
           </ButtonLink>
         </div>

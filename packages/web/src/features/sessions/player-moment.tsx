@@ -1,4 +1,6 @@
 import {
+  capital,
+  countdown,
   cuesFor,
   currentPart,
   findLevel,
@@ -9,8 +11,8 @@ import {
   type WorkingSide,
 } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
-import { methodOf } from '../../store/own-methods.js';
-import { LevelPicture } from '../movements/level-picture.js';
+import { methodFor } from '../../store/library.js';
+import { LevelPicture } from '../../domain/level-picture.js';
 import type { Run } from '../../store/run.js';
 
 /** What happens now, readable from across the room: hand, count or time, and what to do. */
@@ -37,7 +39,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           style={{ fontSize: 'clamp(7rem, min(40vw, 29vh), 18rem)' }}
           data-testid="big-number"
         >
-          <Digits text={counts ? String(event.repetition) : longSeconds(leftMs)} />
+          <Digits text={counts ? String(event.repetition) : countdown(leftMs)} />
         </p>
         <div className="pb-2">
           {counts && stint && (
@@ -66,7 +68,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
         {event.stint === null && !run.toRate.length ? (
           movement.howTo.map((line) => <p key={line}>{line}</p>)
         ) : (
-          <p>{cueFor(movement, cuesFor(movement, level, methodOf(run.sequence.methodId)), event)}</p>
+          <p>{cueFor(movement, cuesFor(movement, level, methodFor(run.sequence)), event)}</p>
         )}
       </div>
       {movement.cautions
@@ -117,11 +119,6 @@ function Digits({ text }: { text: string }) {
   );
 }
 
-function longSeconds(leftMs: number): string {
-  const seconds = Math.ceil(leftMs / 1000);
-  return seconds < 100 ? String(seconds) : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
-}
-
 const HANDS: Record<WorkingSide, string> = { left: 'left hand', right: 'right hand', both: 'both hands' };
 
 function wordsFor(event: TimelineEvent, level: Level, partLabel: string): string {
@@ -158,5 +155,3 @@ function spoken(event: TimelineEvent, movement: Movement, level: Level, partLabe
   if (event.kind === 'breath') return partLabel;
   return `${wordsFor(event, level, partLabel)}, ${HANDS[event.side]}`;
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,7 +1,7 @@
-import { isOver, remainingMs } from '@clay-pot/core';
+import { clock, isOver, remainingMs } from '@clay-pot/core';
 import { useEffect, useMemo, useState } from 'react';
-import { type Command, useCommands } from '../../app/commands.js';
-import { OutboxState } from '../../app/outbox-state.js';
+import { type Command, useCommands } from '../../ui/commands.js';
+import { OutboxState } from '../../domain/outbox-state.js';
 import {
   addTime,
   easeLevel,
@@ -16,7 +16,6 @@ import {
   useRun,
 } from '../../store/run.js';
 import { ButtonLink } from '../../ui/button.js';
-import { clock } from '../../ui/format.js';
 import { Page, useTitle } from '../../ui/page.js';
 import { EndScreen } from './end-screen.js';
 import { Controls } from './player-controls.js';

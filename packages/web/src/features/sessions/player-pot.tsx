@@ -2,10 +2,10 @@ import { describePot, potOf, type Sequence, viewOf } from '@clay-pot/core';
 import { memo, useMemo } from 'react';
 import { PotDrawing } from '../../drawing/pot.js';
 import { knownMovement } from '../../store/library.js';
-import { methodOf } from '../../store/own-methods.js';
+import { methodFor } from '../../store/library.js';
 import { timelineOf } from '../../store/run.js';
-import { useForWhom } from '../people/use-person.js';
-import { blockNames } from '../sequences/block-names.js';
+import { useForWhom } from '../../domain/for-whom.js';
+import { blockNames } from '../../domain/block-names.js';
 
 interface Props {
   sequence: Sequence;
@@ -18,7 +18,7 @@ interface Props {
 export const PlayerPot = memo(function PlayerPot({ sequence, athleteId, seconds }: Props) {
   const { person } = useForWhom(athleteId);
   const pot = useMemo(() => {
-    const asked = { sequence, lookup: knownMovement, shelf: [], person, method: methodOf(sequence.methodId) };
+    const asked = { sequence, lookup: knownMovement, shelf: [], person, method: methodFor(sequence) };
     const now = `${person.today}T00:00:00.000Z`;
     return potOf(viewOf({ ...asked, athlete: null, past: [], now }, timelineOf(sequence)), 'effort');
   }, [sequence, person]);

@@ -1,6 +1,6 @@
 import { adviseOnDiscomfort, DISCOMFORT_WORDS } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
-import { methodOf } from '../../store/own-methods.js';
+import { methodFor } from '../../store/library.js';
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { correct, easeLevel, endRun, rate, type Run, setPaused, setsOfBlock } from '../../store/run.js';
@@ -20,7 +20,7 @@ export function RatePanel({ run, blockId }: { run: Run; blockId: string }) {
   const [opened, setOpened] = useState(false);
   const block = run.sequence.blocks.find((candidate) => candidate.id === blockId)!;
   const name = knownMovement(block.movementId)!.name;
-  const allowed = methodOf(run.sequence.methodId).discomfort;
+  const allowed = methodFor(run.sequence).discomfort;
   const advice = discomfort === null ? null : adviseOnDiscomfort(discomfort, allowed);
 
   function feel(score: number) {

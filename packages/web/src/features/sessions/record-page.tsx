@@ -1,7 +1,9 @@
 import type { SessionRecord } from '@clay-pot/contracts';
 import {
   type Block,
+  clock,
   findLevel,
+  percent,
   type PlannedDoneRow,
   printDose,
   STOP_SIGNS,
@@ -13,7 +15,7 @@ import { Link, useParams } from 'react-router';
 import { useSession } from '../../api/queries.js';
 import { useOutbox } from '../../store/outbox.js';
 import { ButtonLink } from '../../ui/button.js';
-import { clock, dayText, percent, timeText } from '../../ui/format.js';
+import { dayText, timeText } from '../../ui/format.js';
 import { DiscomfortMark, SideMark } from '../../ui/marks.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 
@@ -60,6 +62,14 @@ export default function RecordPage() {
         <p role="alert" className="mb-4 border-2 border-iron bg-iron-wash px-4 py-2">
           <b className="text-iron">Stopped: {STOP_SIGNS[record.stopSign].toLowerCase()}.</b> Refer before loading again.
         </p>
+      )}
+      {record.begunAgainst.length > 0 && (
+        <div role="alert" className="mb-4 border-2 border-iron bg-iron-wash px-4 py-2">
+          <b className="text-iron">Begun against a rule of safety.</b>
+          {record.begunAgainst.map((text) => (
+            <p key={text}>{text}</p>
+          ))}
+        </div>
       )}
       <Overview record={record} doneMs={doneMs} />
       <Part title="Planned against done" className="mt-8">
@@ -140,7 +150,7 @@ function BlockResult({ block, record }: { block: Block; record: SessionRecord })
         ))}
       </td>
       <td className="py-2 pr-3">
-        <DiscomfortMark score={report?.discomfort ?? null} />
+        <DiscomfortMark score={report?.discomfort ?? null} policy={record.discomfortPolicy} />
       </td>
       <td className="py-2 text-right figures max-sm:hidden">{report?.exertion ?? '–'}</td>
     </tr>

@@ -3,7 +3,7 @@ import { useAthletes, useSessions } from '../../api/queries.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
-import { SessionRows } from './session-rows.js';
+import { SessionRows } from '../../domain/session-rows.js';
 
 /** Every session, newest first; of everybody or of one. */
 export default function RecordsPage() {

@@ -1,12 +1,12 @@
-import { CAUTIONS } from '@clay-pot/core';
+import { CAUTIONS, minutesText } from '@clay-pot/core';
 import type { TodayCall, TodayDue } from '@clay-pot/contracts';
 import { Link } from 'react-router';
 import { useMe, useToday } from '../../api/queries.js';
 import { ButtonLink } from '../../ui/button.js';
-import { agoText, dayText, minutes } from '../../ui/format.js';
+import { agoText, dayText } from '../../ui/format.js';
 import { DiscomfortMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
-import { SessionRows } from '../sessions/session-rows.js';
+import { SessionRows } from '../../domain/session-rows.js';
 
 /** Who is due, what waits for a decision, what was done lately. */
 export default function TodayPage() {
@@ -97,14 +97,14 @@ function DueTable({ due }: { due: readonly TodayDue[] }) {
               ))}
             </td>
             <td className="py-2.5 pr-3 text-right whitespace-nowrap figures max-sm:hidden">
-              {minutes(item.durationMs)}
+              {minutesText(item.durationMs)}
             </td>
             <td className="py-2.5 pr-3 text-small whitespace-nowrap text-ink-soft max-md:hidden">
               {item.lastSession ? (
                 <>
                   {agoText(item.lastSession.startedAt)}
                   <div>
-                    <DiscomfortMark score={item.lastSession.maxDiscomfort} />
+                    <DiscomfortMark score={item.lastSession.maxDiscomfort} policy={item.lastSession.discomfortPolicy} />
                   </div>
                 </>
               ) : (

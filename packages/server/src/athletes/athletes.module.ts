@@ -1,0 +1,6 @@
+import { Module } from '@nestjs/common';
+import { AthletesController } from './athletes.controller.js';
+import { AthletesService } from './athletes.service.js';
+
+@Module({ controllers: [AthletesController], providers: [AthletesService] })
+export class AthletesModule {}

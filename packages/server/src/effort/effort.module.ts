@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { LibraryModule } from '../library/library.module.js';
+import { PersonsModule } from '../persons/persons.module.js';
+import { EffortController } from './effort.controller.js';
+import { EffortService } from './effort.service.js';
+import { PastController } from './past.controller.js';
+import { PastService } from './past.service.js';
+
+@Module({
+  imports: [LibraryModule, PersonsModule],
+  controllers: [EffortController, PastController],
+  providers: [EffortService, PastService],
+})
+export class EffortModule {}

@@ -1,0 +1,7 @@
+import { Module } from '@nestjs/common';
+import { PersonsModule } from '../persons/persons.module.js';
+import { MechanicsController } from './mechanics.controller.js';
+import { MechanicsService } from './mechanics.service.js';
+
+@Module({ imports: [PersonsModule], controllers: [MechanicsController], providers: [MechanicsService] })
+export class MechanicsModule {}

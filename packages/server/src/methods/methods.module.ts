@@ -1,0 +1,6 @@
+import { Module } from '@nestjs/common';
+import { MethodsController } from './methods.controller.js';
+import { MethodsService } from './methods.service.js';
+
+@Module({ controllers: [MethodsController], providers: [MethodsService] })
+export class MethodsModule {}

@@ -1,0 +1,7 @@
+import { Module } from '@nestjs/common';
+import { LibraryModule } from '../library/library.module.js';
+import { MovementsController } from './movements.controller.js';
+import { MovementsService } from './movements.service.js';
+
+@Module({ imports: [LibraryModule], controllers: [MovementsController], providers: [MovementsService] })
+export class MovementsModule {}

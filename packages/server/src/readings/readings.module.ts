@@ -1,0 +1,6 @@
+import { Module } from '@nestjs/common';
+import { ReadingsController } from './readings.controller.js';
+import { ReadingsService } from './readings.service.js';
+
+@Module({ controllers: [ReadingsController], providers: [ReadingsService], exports: [ReadingsService] })
+export class ReadingsModule {}

@@ -1,0 +1,5 @@
+import { Module } from '@nestjs/common';
+import { SchemasController } from './schemas.controller.js';
+
+@Module({ controllers: [SchemasController] })
+export class SchemasModule {}

@@ -1,0 +1,23 @@
+import { compileTimeline, type MovementLookup, type Sequence } from '@clay-pot/core';
+import type { StudioScope } from '../database/studio-scope.js';
+import { SequenceRow } from './sequence.entity.js';
+
+/** What lists show of a sequence: stored with the document, so that a list compiles nothing. */
+export function sumsOfSequence({ title, purpose, budgetMin, blocks }: Sequence, durationMs: number) {
+  return { title, purpose, budgetMin, durationMs, blockCount: blocks.length };
+}
+
+/** The document with what lists show of it. @throws SequenceError when it is not sound */
+export function storedSequence(document: Sequence, lookup: MovementLookup) {
+  return { document, ...sumsOfSequence(document, compileTimeline(document, lookup).durationMs) };
+}
+
+/** Sums anew what names a movement that has changed: its levels set paces and places. */
+export async function sumAnew(scope: StudioScope, movementId: string, lookup: MovementLookup): Promise<void> {
+  const rows = await scope
+    .of(SequenceRow)
+    .query('sequence')
+    .andWhere('sequence.document LIKE :named', { named: `%${movementId}%` })
+    .getMany();
+  for (const { id, document } of rows) await scope.of(SequenceRow).update({ id }, storedSequence(document, lookup));
+}

@@ -1,0 +1,7 @@
+import { Module } from '@nestjs/common';
+import { LibraryModule } from '../library/library.module.js';
+import { SequencesController } from './sequences.controller.js';
+import { SequencesService } from './sequences.service.js';
+
+@Module({ imports: [LibraryModule], controllers: [SequencesController], providers: [SequencesService] })
+export class SequencesModule {}

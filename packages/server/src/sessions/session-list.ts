@@ -1,0 +1,130 @@
+import type { SessionListItem, SessionPage } from '@clay-pot/contracts';
+import { isInstant } from '@clay-pot/core';
+import { In } from 'typeorm';
+import { validate as isUuid } from 'uuid';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { invalid } from '../http/problem.js';
+import { SessionRow } from './session.entities.js';
+
+/** What a list reads: neither the plan nor the note. */
+const LISTED = [
+  'id',
+  'athleteId',
+  'sequenceId',
+  'startedAt',
+  'endedAt',
+  'ending',
+  'stopSign',
+  'title',
+  'plannedMs',
+  'completion',
+  'maxDiscomfort',
+  'meanExertion',
+  'discomfortPolicy',
+  'begunAgainst',
+] as const satisfies readonly (keyof SessionRow)[];
+export type ListedSession = Pick<SessionRow, (typeof LISTED)[number]>;
+const COLUMNS = LISTED.map((column) => `session.${column}`);
+
+/** Where a page ended: the instant at which its last session began, and that session's id, since several may begin at once. */
+interface PageEnd {
+  readonly startedAt: Date;
+  readonly id: string;
+}
+
+/** Reads the end of a page as the page before told it. @throws 422 */
+export function pageEndOf(text: string): PageEnd {
+  const [instant = '', id = ''] = text.split(',');
+  if (!isInstant(instant) || !isUuid(id)) {
+    throw invalid([{ pointer: '/before', message: 'must be what a page gave as nextBefore' }]);
+  }
+  return { startedAt: new Date(instant), id };
+}
+const written = ({ startedAt, id }: PageEnd) => `${startedAt.toISOString()},${id}`;
+
+/** Sessions of a studio or of one athlete, the latest first; those that began at the same instant by their ids. */
+export async function pageOf(
+  scope: StudioScope,
+  { athleteId, before, limit }: { athleteId: string | null; before: PageEnd | null; limit: number },
+): Promise<SessionPage> {
+  const query = scope
+    .of(SessionRow)
+    .query('session')
+    .select(COLUMNS)
+    .orderBy('session.startedAt', 'DESC')
+    .addOrderBy('session.id', 'DESC')
+    .take(limit + 1);
+  if (athleteId) query.andWhere('session.athlete_id = :athleteId', { athleteId });
+  if (before) {
+    query.andWhere('(session.started_at < :at OR (session.started_at = :at AND session.id < :id))', {
+      at: before.startedAt,
+      id: before.id,
+    });
+  }
+  const rows = await query.getMany();
+  const shown = rows.slice(0, limit);
+  const last = shown.at(-1);
+  return { items: await listed(scope, shown), nextBefore: rows.length > limit && last ? written(last) : null };
+}
+
+/** Sessions that began since an instant, the latest first. */
+export async function sessionsSince(scope: StudioScope, since: Date): Promise<SessionListItem[]> {
+  const rows = await scope
+    .of(SessionRow)
+    .query('session')
+    .select(COLUMNS)
+    .andWhere('session.started_at >= :since', { since })
+    .orderBy('session.startedAt', 'DESC')
+    .addOrderBy('session.id', 'DESC')
+    .getMany();
+  return listed(scope, rows);
+}
+
+/** The last ended session of every athlete who has one: one step into the index for each, whatever lies before. */
+export async function latestOfEach(scope: StudioScope): Promise<SessionListItem[]> {
+  const latest = await scope
+    .of(AthleteRow)
+    .query('athlete')
+    .select(
+      `(SELECT session.id FROM sessions session WHERE session.studio_id = athlete.studio_id
+        AND session.athlete_id = athlete.id AND session.ending IS NOT NULL
+        ORDER BY session.started_at DESC, session.id DESC LIMIT 1)`,
+      'id',
+    )
+    .getRawMany<{ id: string | null }>();
+  const ids = latest.flatMap(({ id }) => id ?? []);
+  if (!ids.length) return [];
+  const rows = await scope
+    .of(SessionRow)
+    .query('session')
+    .select(COLUMNS)
+    .andWhere({ id: In(ids) })
+    .getMany();
+  return listed(scope, rows);
+}
+
+/** Rows as list items, with the names of their athletes. */
+export async function listed(scope: StudioScope, rows: readonly ListedSession[]): Promise<SessionListItem[]> {
+  if (!rows.length) return [];
+  const ids = [...new Set(rows.map(({ athleteId }) => athleteId))];
+  const athletes = await scope.of(AthleteRow).find({ select: { id: true, name: true }, where: { id: In(ids) } });
+  const nameOf = new Map(athletes.map(({ id, name }) => [id, name]));
+  return rows.map(({ startedAt, endedAt, begunAgainst, ...row }) => ({
+    id: row.id,
+    athleteId: row.athleteId,
+    athleteName: nameOf.get(row.athleteId) ?? '',
+    sequenceId: row.sequenceId,
+    title: row.title,
+    startedAt: startedAt.toISOString(),
+    endedAt: endedAt?.toISOString() ?? null,
+    ending: row.ending,
+    stopSign: row.stopSign,
+    plannedMs: row.plannedMs,
+    completion: row.completion,
+    maxDiscomfort: row.maxDiscomfort,
+    meanExertion: row.meanExertion,
+    discomfortPolicy: row.discomfortPolicy,
+    begunAgainst: begunAgainst.map(({ text }) => text),
+  }));
+}

@@ -1,0 +1,8 @@
+import { Module } from '@nestjs/common';
+import { LibraryModule } from '../library/library.module.js';
+import { PersonsModule } from '../persons/persons.module.js';
+import { SessionsController } from './sessions.controller.js';
+import { SessionsService } from './sessions.service.js';
+
+@Module({ imports: [LibraryModule, PersonsModule], controllers: [SessionsController], providers: [SessionsService] })
+export class SessionsModule {}

@@ -1,0 +1,61 @@
+import { checkFit, type Dose, type Movement, parseDose, printDose, ShorthandError, usualWay } from '@clay-pot/core';
+import { useId, useState } from 'react';
+import { INPUT } from '../ui/field.js';
+
+interface Props {
+  dose: Dose;
+  movement: Movement;
+  onChange: (dose: Dose) => void;
+}
+
+/** The dose as shorthand, typed in place. What cannot be read stays in the field with the reason beside it. */
+export function DoseField({ dose, movement, onChange }: Props) {
+  const id = useId();
+  const printed = printDose(dose);
+  const [typed, setTyped] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+
+  function commit() {
+    if (typed === null) return;
+    try {
+      const read = parseDose(typed, usualWay(movement));
+      const misfit = checkFit(read, movement)[0];
+      if (misfit) throw new ShorthandError(typed, misfit.message);
+      setTrouble(null);
+      setTyped(null);
+      if (printDose(read) !== printed) onChange(read);
+    } catch (error) {
+      if (!(error instanceof ShorthandError)) throw error;
+      setTrouble(error.message);
+    }
+  }
+
+  return (
+    <div className="min-w-0">
+      <input
+        aria-label={`Dose of ${movement.name}`}
+        data-dose
+        className={`${INPUT} px-2! text-small! font-semibold figures`}
+        value={typed ?? printed}
+        spellCheck={false}
+        autoComplete="off"
+        aria-invalid={trouble ? true : undefined}
+        aria-describedby={trouble ? id : undefined}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key === 'Escape') {
+            setTyped(null);
+            setTrouble(null);
+          }
+        }}
+      />
+      {trouble && (
+        <p id={id} role="alert" className="mt-1 text-small font-semibold text-iron">
+          {trouble} Escape brings back {printed}.
+        </p>
+      )}
+    </div>
+  );
+}

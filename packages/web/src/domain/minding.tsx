@@ -1,0 +1,45 @@
+import { CAUTIONS, cautionsOn, concernsOf, forbidsLoading, type Level, type Movement } from '@clay-pot/core';
+import { useAthlete } from '../api/queries.js';
+import { isoToday } from '../ui/today.js';
+
+interface Props {
+  athleteId: string | undefined;
+  /** Without a movement, whatever loads a hand is meant. */
+  movement?: Movement | undefined;
+  level?: Level | undefined;
+}
+
+/** What speaks against loading for the athlete in view, before any number is read: stops in red, care in amber. */
+export function Minding({ athleteId, movement, level }: Props) {
+  const athlete = useAthlete(athleteId).data;
+  if (!athlete) return null;
+  const cautions = cautionsOn(athlete, isoToday());
+  const own = movement && level ? concernsOf(movement, level, cautions) : null;
+  const stops = own ? own.stops : cautions.filter(forbidsLoading).map(({ caution }) => CAUTIONS[caution].advice);
+  const care = own
+    ? own.care
+    : cautions
+        .filter(({ caution }) => CAUTIONS[caution].rule === 'adapt')
+        .map(({ caution }) => CAUTIONS[caution].advice);
+  const leaveOut = own?.avoid ?? [];
+  if (stops.length + leaveOut.length + care.length === 0) return null;
+  return (
+    <div role="note" aria-label={`Cautions for ${athlete.name}`} className="mb-4 grid gap-1">
+      {stops.map((text) => (
+        <p key={text} className="border-l-4 border-iron bg-iron-wash px-3 py-1.5 font-semibold text-iron">
+          Not before clearance. {text}
+        </p>
+      ))}
+      {leaveOut.map((text) => (
+        <p key={text} className="border-l-4 border-iron bg-iron-wash px-3 py-1.5 font-semibold">
+          {text}
+        </p>
+      ))}
+      {care.map((text) => (
+        <p key={text} className="border-l-4 border-load-3 bg-amber-wash px-3 py-1">
+          {text}
+        </p>
+      ))}
+    </div>
+  );
+}

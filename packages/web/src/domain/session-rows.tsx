@@ -1,0 +1,58 @@
+import type { SessionListItem } from '@clay-pot/contracts';
+import { Link } from 'react-router';
+import { minutesText, percent } from '@clay-pot/core';
+import { dayText, timeText } from '../ui/format.js';
+import { DiscomfortMark } from '../ui/marks.js';
+
+/** Sessions as rows: when, who, what, how much of it, how it felt. */
+export function SessionRows({ sessions, withAthlete }: { sessions: readonly SessionListItem[]; withAthlete: boolean }) {
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full border-collapse text-small">
+        <thead>
+          <tr className="text-left text-ink-soft">
+            <th className="py-1.5 pr-3 font-normal">When</th>
+            {withAthlete && <th className="py-1.5 pr-3 font-normal">Athlete</th>}
+            <th className="py-1.5 pr-3 font-normal">Sequence</th>
+            <th className="py-1.5 pr-3 text-right font-normal">Length</th>
+            <th className="py-1.5 pr-3 font-normal">Done of plan</th>
+            <th className="py-1.5 pr-3 font-normal">Discomfort, most</th>
+            <th className="py-1.5 text-right font-normal">Exertion, mean</th>
+          </tr>
+        </thead>
+        <tbody>
+          {sessions.map((session) => (
+            <tr key={session.id} className="border-t border-line">
+              <td className="py-1.5 pr-3 whitespace-nowrap figures">
+                <Link to={`/records/${session.id}`} className="font-semibold underline-offset-2 hover:underline">
+                  {dayText(session.startedAt)} {timeText(session.startedAt)}
+                </Link>
+              </td>
+              {withAthlete && <td className="py-1.5 pr-3">{session.athleteName}</td>}
+              <td className="py-1.5 pr-3">{session.title}</td>
+              <td className="py-1.5 pr-3 text-right whitespace-nowrap figures">
+                {session.endedAt ? minutesText(Date.parse(session.endedAt) - Date.parse(session.startedAt)) : 'open'}
+              </td>
+              <td className="py-1.5 pr-3 whitespace-nowrap figures">
+                <span className="mr-2 inline-block h-2 w-16 bg-ground align-middle" aria-hidden>
+                  <span
+                    className="block h-full bg-ink"
+                    style={{ width: percent(session.completion).replace(' ', '') }}
+                  />
+                </span>
+                {percent(session.completion)}
+                {session.ending === 'stopped' && <b className="ml-2 text-iron">stopped</b>}
+                {session.begunAgainst.length > 0 && <b className="ml-2 text-iron">begun against a rule</b>}
+                {session.ending === 'ended early' && <span className="ml-2 text-amber">ended early</span>}
+              </td>
+              <td className="py-1.5 pr-3">
+                <DiscomfortMark score={session.maxDiscomfort} policy={session.discomfortPolicy} />
+              </td>
+              <td className="py-1.5 text-right figures">{session.meanExertion?.toFixed(1) ?? '–'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

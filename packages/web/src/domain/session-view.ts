@@ -1,0 +1,35 @@
+import { cautionsOn, type Sequence, type SessionView, viewOf } from '@clay-pot/core';
+import { useMemo } from 'react';
+import type { Athlete } from '@clay-pot/contracts';
+import { methodOf } from '@clay-pot/core/library';
+import { usePast } from '../api/queries.js';
+import { useKnown } from '../store/library.js';
+import { isoToday } from '../ui/today.js';
+import { type ForWhom, useForWhom } from './for-whom.js';
+
+/** A sequence with all that is computed of it, and for whom. */
+export interface Seen {
+  readonly view: SessionView;
+  readonly whom: ForWhom;
+}
+
+const NO_PAST: never[] = [];
+
+/** Computes a sequence for somebody, once per change: what the editor shows, and whether a session may begin. */
+export function useSessionView(document: Sequence, athlete: Athlete | undefined): Seen {
+  const whom = useForWhom(athlete?.id);
+  const { person } = whom;
+  const past = usePast(athlete?.id).data ?? NO_PAST;
+  const known = useKnown();
+  // The instant that recency is judged from: that of opening, so that it does not change under the hands.
+  const now = useMemo(() => new Date().toISOString(), []);
+  const minded = useMemo(
+    () => (athlete ? { cautions: cautionsOn(athlete, isoToday()), equipment: athlete.equipment } : null),
+    [athlete],
+  );
+  return useMemo(() => {
+    const { movement: lookup, shelf } = known;
+    const method = methodOf(document, known.method);
+    return { view: viewOf({ sequence: document, lookup, shelf, person, method, athlete: minded, past, now }), whom };
+  }, [document, known, person, minded, past, now, whom]);
+}

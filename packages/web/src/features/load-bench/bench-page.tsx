@@ -1,0 +1,262 @@
+import { findLevel, type Movement } from '@clay-pot/core';
+import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useAthletes } from '../../api/queries.js';
+import { knownMovement, useKnown } from '../../store/library.js';
+import { Button } from '../../ui/button.js';
+import { INPUT } from '../../ui/field.js';
+import { Page, Part } from '../../ui/page.js';
+import { Minding } from '../../domain/minding.js';
+import { type ForWhom, useForWhom } from '../../domain/for-whom.js';
+import { Calculators } from './calculators.js';
+import { Compare, type Pin } from './compare.js';
+import { DemandChart } from './curve.js';
+import { SubjectFields } from '../../domain/subject-fields.js';
+import { FindPanel } from './find-panel.js';
+import { HandResults } from './hand-result.js';
+import { LadderTable } from './ladder-table.js';
+import { Laid } from './laid.js';
+import { MOST_PINS, pinName, readPins, writePins } from './pins.js';
+import { SaveLevel } from './save-level.js';
+import {
+  demandAsItStands,
+  fieldsOf,
+  levelSubject,
+  nameOfSubject,
+  postureSubject,
+  readSubject,
+  type Refusal,
+  setField,
+  type Subject,
+  troubleWith,
+} from '../../domain/subject.js';
+import { useLaid } from './use-laid.js';
+
+/** The load bench: what a posture or a weight asks of the hands of one person, live, and what would ask for as much as wanted. */
+export default function BenchPage() {
+  const [params, setParams] = useSearchParams();
+  const athleteId = params.get('athlete') ?? undefined;
+  const who = useForWhom(athleteId);
+  const movementId = params.get('movement');
+  const movement = movementId ? knownMovement(movementId) : undefined;
+  const levelId = movement ? (findLevel(movement, params.get('level') ?? '')?.id ?? movement.ladder[0].id) : undefined;
+  const changed = params.get('at');
+  const subject = useMemo(
+    () => readSubject(changed) ?? levelSubject(movementId, levelId ?? null) ?? postureSubject('allFours'),
+    [changed, movementId, levelId],
+  );
+  const set = (change: Record<string, string | null>) =>
+    setParams(
+      (before) => {
+        for (const [name, value] of Object.entries(change)) {
+          if (value === null) before.delete(name);
+          else before.set(name, value);
+        }
+        return before;
+      },
+      { replace: true },
+    );
+  return (
+    <Page
+      title="Load bench"
+      lead={
+        movement
+          ? `${movement.name}, from ${findLevel(movement, levelId!)!.name}`
+          : 'What a posture or a weight asks of the hands'
+      }
+      actions={<Choices athleteId={athleteId} movement={movement} set={set} />}
+    >
+      <WhoLine who={who} />
+      <Minding
+        athleteId={athleteId}
+        movement={movement}
+        level={movement && levelId ? findLevel(movement, levelId) : undefined}
+      />
+      <Bench
+        who={who}
+        subject={subject}
+        movement={movement}
+        levelId={levelId}
+        pins={readPins(params.get('pins'))}
+        block={
+          params.get('sequence') && params.get('block')
+            ? { sequenceId: params.get('sequence')!, blockId: params.get('block')! }
+            : null
+        }
+        set={set}
+      />
+    </Page>
+  );
+}
+
+function Choices({
+  athleteId,
+  movement,
+  set,
+}: {
+  athleteId: string | undefined;
+  movement: Movement | undefined;
+  set: (change: Record<string, string | null>) => void;
+}) {
+  const athletes = useAthletes();
+  const library = useKnown().shelf;
+  return (
+    <>
+      <select
+        aria-label="For whom"
+        className={`${INPUT} w-52!`}
+        value={athleteId ?? ''}
+        onChange={(event) => set({ athlete: event.target.value || null })}
+      >
+        <option value="">For an average adult</option>
+        {athletes.data?.map(({ id, name }) => (
+          <option key={id} value={id}>
+            For {name}
+          </option>
+        ))}
+      </select>
+      <select
+        aria-label="Movement"
+        className={`${INPUT} w-60!`}
+        value={movement?.id ?? ''}
+        onChange={(event) => set({ movement: event.target.value || null, level: null, at: null })}
+      >
+        <option value="">A posture by itself</option>
+        {library
+          .filter(({ ladder }) => ladder.some(({ load }) => load.kind !== 'rest'))
+          .map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+      </select>
+    </>
+  );
+}
+
+/** Whose body and strength the numbers are for, and what of it is only estimated. */
+function WhoLine({ who }: { who: ForWhom }) {
+  const { sex, statureM, massKg } = who.person.body;
+  return (
+    <p className="-mt-3 mb-4 text-small text-ink-soft">
+      For {who.name}: {sex === 'not stated' ? 'mean of both sexes' : sex}, {(statureM * 100).toFixed(0)} cm,{' '}
+      {massKg.toFixed(0)} kg.{' '}
+      {who.estimated.length > 0 && (
+        <b className="bg-amber-wash px-1 text-amber">Estimated: {who.estimated.join(', ')}</b>
+      )}
+    </p>
+  );
+}
+
+interface BenchProps {
+  who: ForWhom;
+  subject: Subject;
+  movement: Movement | undefined;
+  levelId: string | undefined;
+  pins: readonly Pin[];
+  block: { sequenceId: string; blockId: string } | null;
+  set: (change: Record<string, string | null>) => void;
+}
+
+function Bench({ who, subject: opened, movement, levelId, pins, block, set }: BenchProps) {
+  const { person } = who;
+  const { subject, lay, latest } = useLaid(opened, (at) => set({ at }));
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const trouble = troubleWith(person, subject);
+  if (trouble) {
+    return (
+      <div role="alert" className="border-l-4 border-iron bg-iron-wash px-4 py-3">
+        <p className="font-semibold">{trouble}</p>
+        <p>{who.name} cannot take this posture.</p>
+        <Button className="mt-2" onClick={() => set({ at: null, movement: null, level: null })}>
+          Start again from all fours
+        </Button>
+      </div>
+    );
+  }
+  const take = (next: Subject, why: Refusal | null = null) => {
+    setRefusal(why);
+    if (next !== latest.current) lay(next);
+  };
+  const setNumber = (name: string, value: number) => {
+    const { subject: next, refusal: why } = setField(person, latest.current, name, value);
+    take(next, why ?? null);
+  };
+  const takeWhole = (next: Subject) => {
+    const why = troubleWith(person, next);
+    if (why) take(latest.current, { message: why });
+    else take(next);
+  };
+  const level = movement && levelId ? findLevel(movement, levelId) : undefined;
+  const now: Pin = { name: nameOfSubject(subject, level), subject };
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-8 lg:grid-cols-[minmax(0,1fr)_21rem]">
+      <Laid
+        person={person}
+        subject={subject}
+        movement={movement}
+        levelId={levelId}
+        setNumber={setNumber}
+        refusal={refusal}
+      />
+      <div className="grid content-start gap-5 lg:col-start-2 lg:row-span-2 lg:row-start-1">
+        <HandResults demand={demandAsItStands(person, subject)} />
+        <FindPanel
+          key={subject.load.kind}
+          person={person}
+          subject={subject}
+          fields={fieldsOf(person.body, subject)}
+          found={take}
+        />
+      </div>
+      <SubjectFields
+        subject={subject}
+        fields={fieldsOf(person.body, subject)}
+        setNumber={setNumber}
+        setSubject={takeWhole}
+        start={(name) => takeWhole(postureSubject(name))}
+      />
+      <Part
+        title="Side by side"
+        className="lg:col-span-2"
+        aside={
+          <Button
+            disabled={pins.length >= MOST_PINS}
+            onClick={() => set({ pins: writePins([...pins, { ...now, name: pinName(now, pins) }]) })}
+          >
+            {pins.length >= MOST_PINS ? 'Three are pinned' : 'Pin this one'}
+          </Button>
+        }
+      >
+        <Compare
+          person={person}
+          now={now}
+          pins={pins}
+          remove={(index) => set({ pins: writePins(pins.toSpliced(index, 1)) })}
+          take={(pin) => take(pin.subject)}
+        />
+      </Part>
+      <Part title="How the load changes" className="min-w-0">
+        <DemandChart person={person} subject={subject} fields={fieldsOf(person.body, subject)} />
+      </Part>
+      {movement && level && (
+        <Part title="Keep it">
+          <SaveLevel movement={movement} level={level} subject={subject} block={block} />
+        </Part>
+      )}
+      {movement && (
+        <Part title={`Ladder of ${movement.name}`} className="lg:col-span-2">
+          <LadderTable
+            person={person}
+            movement={movement}
+            levelId={levelId}
+            choose={(id) => set({ level: id, at: null })}
+          />
+        </Part>
+      )}
+      <Part title="Small sums" className="lg:col-span-2">
+        <Calculators person={person} />
+      </Part>
+    </div>
+  );
+}

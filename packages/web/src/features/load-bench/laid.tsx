@@ -1,0 +1,59 @@
+import { findLevel, type Movement, type Person } from '@clay-pot/core';
+import { useState } from 'react';
+import { STEPS } from '../../drawing/hand-above.js';
+import { MOST_N_CM2 } from '../../drawing/hand-close-up.js';
+import { LevelPicture } from '../../domain/level-picture.js';
+import { BenchDrawing, plantedView } from './bench-drawing.js';
+import { postureOfSubject, type Refusal, type Subject } from '../../domain/subject.js';
+
+interface LaidProps {
+  person: Person;
+  subject: Subject;
+  movement: Movement | undefined;
+  levelId: string | undefined;
+  setNumber: (name: string, value: number) => void;
+  refusal: Refusal | null;
+}
+
+/** What the colours under the hands mean. */
+function PressureScale() {
+  return (
+    <p className="flex flex-wrap items-center gap-x-1 text-fine text-ink-soft">
+      Pressure under the hands, from little
+      {STEPS.map((colour) => (
+        <span key={colour} className="inline-block size-2.5 border border-ink/40" style={{ background: colour }} />
+      ))}
+      to {MOST_N_CM2} N/cm² and more
+    </p>
+  );
+}
+
+/** The picture, with handles where a body can be moved by them. */
+export function Laid({ person, subject, movement, levelId, setNumber, refusal }: LaidProps) {
+  const posture = postureOfSubject(subject);
+  const [view] = useState(plantedView);
+  return (
+    <div className="grid content-start gap-2">
+      {posture ? (
+        <>
+          <BenchDrawing body={person.body} posture={posture} planted={view} set={setNumber} />
+          <PressureScale />
+        </>
+      ) : (
+        movement &&
+        levelId && (
+          <LevelPicture
+            movement={movement}
+            level={{ ...(findLevel(movement, levelId) ?? movement.ladder[0]), ...subject }}
+            body={person.body}
+            animated
+            className="h-80 w-full border border-line bg-white"
+          />
+        )
+      )}
+      <p role="status" className="min-h-5 text-small font-semibold text-iron">
+        {refusal && `${refusal.message}${refusal.took === undefined ? '' : ' Took the nearest that is possible.'}`}
+      </p>
+    </div>
+  );
+}
