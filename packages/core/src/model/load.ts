@@ -134,6 +134,13 @@ function fieldOf(schema: TSchema, isOptional: boolean): LoadField {
   return { label: title, limit: { min: minimum, max: maximum, step, unit }, optional: isOptional };
 }
 
+/** Within what a number of a load must lie. @throws RangeError when the kind has no such number */
+export function loadLimit(kind: LoadKind, field: string): Limit {
+  const spec = LOAD_FIELDS[kind][field];
+  if (!spec || !('limit' in spec)) throw new RangeError(`A load of the kind ${kind} has no number ${field}`);
+  return spec.limit;
+}
+
 /** What is wrong with a load, by JSON pointer; empty when it can be computed. Takes anything, e.g. the body of a request. */
 export function checkLoad(value: unknown): Fault[] {
   const shape = faultsOf(LEVEL_LOAD, value);

@@ -13,6 +13,11 @@ export const UNIT_OF = { repetitions: 'repetitions', time: 'seconds', breaths: '
 >;
 /** What stands behind an amount: “3x30s”, “3x5br”; repetitions need no letter. */
 export const UNIT_LETTERS = { repetitions: '', seconds: 's', breaths: 'br' } as const satisfies Record<SetUnit, string>;
+/** The same in a record: “6 of 8”, “20 of 30 s”, “4 of 5 breaths”. */
+export const UNIT_BEHIND = { repetitions: '', seconds: ' s', breaths: ' breaths' } as const satisfies Record<
+  SetUnit,
+  string
+>;
 
 /** Which of a movement's two directions are done: `none` for a movement that has no directions. */
 export const DIRECTION_PLANS = ['none', 'first', 'second', 'each'] as const;

@@ -17,6 +17,7 @@ import {
   movableFields,
   nearestPossible,
   type Person,
+  POSTURE_LABELS,
   POSTURE_LIMITS,
   POSTURE_NAMES,
   postureDemand,
@@ -88,18 +89,6 @@ export interface MovableField {
   readonly step: number;
   readonly unit: string;
 }
-
-const POSTURE_LABELS: Record<PostureField, string> = {
-  distanceM: 'Hands from knees or feet',
-  leanDeg: 'Shoulders in front of the hands',
-  hipAngleDeg: 'Hip angle',
-  handHeightM: 'Hands above the floor',
-  supportHeightM: 'Knees or feet above the floor',
-  elbowBendDeg: 'Elbow bend',
-  leftShare: 'Left hand’s share',
-  padPressure: 'Press of the finger pads',
-  heelLiftDeg: 'Heel of the hand lifted',
-};
 
 /** The numbers of a subject, as they stand for a body. */
 export function fieldsOf(body: Body, subject: Subject): MovableField[] {

@@ -15,8 +15,7 @@ import {
   same,
   type Sequence,
 } from '@clay-pot/core';
-import { knownMovement } from './library.js';
-import { methodFor } from './library.js';
+import { knownMovement, methodFor } from './library.js';
 import { v7 as uuid } from 'uuid';
 import { temporal } from 'zundo';
 import { create } from 'zustand';

@@ -125,9 +125,10 @@ export function easing(
   const at = movement.ladder.findIndex(({ id }) => id === block.levelId);
   const wasUsual = same(findLevel(movement, block.levelId)?.dose, block.dose);
   for (const level of movement.ladder.slice(0, at).reverse()) {
+    if (missingFor(view, movement, level).length > 0) continue;
     const dose = wasUsual ? level.dose : block.dose;
     const demand = askedOf(view, level, dose);
-    if (demand && missingFor(view, movement, level).length === 0 && holds(level, demand, dose)) {
+    if (demand && holds(level, demand, dose)) {
       const edits: Edit[] = [{ kind: 'change', blockId: block.id, levelId: level.id, dose }];
       return { label: `Take the level “${level.name}”`, edits };
     }

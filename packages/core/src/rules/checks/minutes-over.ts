@@ -1,5 +1,6 @@
 import type { SessionView } from '../../effort/session-view.js';
-import { applyEdits, type Edit } from '../../model/edits.js';
+import type { Dose } from '../../model/dose.js';
+import type { Edit } from '../../model/edits.js';
 import { findLevel } from '../../model/movement.js';
 import { type Block, SEQUENCE_LIMITS } from '../../model/sequence.js';
 import type { Check } from './finding.js';
@@ -15,7 +16,7 @@ export const minutesOver: Check = {
   find: (view) => {
     const overMs = view.timeline.durationMs - view.sequence.budgetMin * 60_000;
     if (overMs <= 0) return [];
-    const edits = trimmed(view);
+    const edits = trimmed(view, overMs);
     const text = `${Math.ceil(overMs / 1000)} s over the ${view.sequence.budgetMin} minutes.`;
     if (edits) return [{ blockIds: [], text, fix: { label: 'Fewer sets where there are most', edits } }];
     const budgetMin = Math.ceil(view.timeline.durationMs / 60_000);
@@ -27,31 +28,54 @@ export const minutesOver: Check = {
   },
 };
 
+const MOST_ROUNDS = 60;
+
+/** A block that may lose sets: how long it takes, and its dose, as sets are taken from it. */
+interface Trimmed {
+  readonly block: Block;
+  readonly ms: number;
+  readonly dose: Dose;
+}
+
 /** Takes a set from the longest block with several, until it fits; null when that is not enough. */
-function trimmed(view: SessionView): Edit[] | null {
-  let sequence = view.sequence;
-  const budgetMs = sequence.budgetMin * 60_000;
-  for (let round = 0; round < 60; round++) {
-    const { blocks, durationMs } = compileTimeline(sequence, view.lookup);
-    if (durationMs <= budgetMs) {
-      return sequence.blocks.flatMap((block, index) => {
-        const before = view.sequence.blocks[index]!;
-        return block === before ? [] : [{ kind: 'change' as const, blockId: block.id, dose: block.dose }];
-      });
-    }
-    const longest = blocks
-      .map(({ startMs, endMs }, index) => ({ ms: endMs - startMs, block: sequence.blocks[index]! }))
-      .filter(({ block }) => block.dose.sets > 1 && staysUsual(view, block))
-      .sort((a, b) => b.ms - a.ms)[0];
-    if (!longest) return null;
-    const { id, dose } = longest.block;
-    sequence = applyEdits(sequence, [{ kind: 'change', blockId: id, dose: { ...dose, sets: dose.sets - 1 } }]);
+function trimmed(view: SessionView, overMs: number): Edit[] | null {
+  const spans = view.timeline.blocks;
+  const blocks = view.sequence.blocks.map((block, index): Trimmed => {
+    const { startMs, endMs } = spans[index]!;
+    return { block, ms: endMs - startMs, dose: block.dose };
+  });
+  let leftMs = overMs;
+  for (let round = 0; leftMs > 0; round++) {
+    const longest = longestToTrim(view, blocks);
+    if (longest === undefined || round === MOST_ROUNDS) return null;
+    const { block, ms, dose } = blocks[longest]!;
+    const fewer = { ...dose, sets: dose.sets - 1 };
+    const savedMs = msAlone(view, block, dose) - msAlone(view, block, fewer);
+    blocks[longest] = { block, ms: ms - savedMs, dose: fewer };
+    leftMs -= savedMs;
   }
-  return null;
+  return blocks
+    .filter(({ block, dose }) => dose !== block.dose)
+    .map(({ block, dose }) => ({ kind: 'change', blockId: block.id, dose }));
+}
+
+/** The first of the longest blocks from which a set can be taken without its dose becoming unusual. */
+function longestToTrim(view: SessionView, blocks: readonly Trimmed[]): number | undefined {
+  let longest: number | undefined;
+  for (const [index, { ms, block, dose }] of blocks.entries()) {
+    const isLonger = longest === undefined || ms > blocks[longest]!.ms;
+    if (isLonger && dose.sets > 1 && staysUsual(view, block, dose)) longest = index;
+  }
+  return longest;
+}
+
+/** What a block takes by itself: of two doses the difference is what it makes anywhere, since sets change nothing around the block. */
+function msAlone({ sequence, lookup }: SessionView, block: Block, dose: Dose): number {
+  return compileTimeline({ ...sequence, blocks: [{ ...block, dose }] }, lookup).durationMs;
 }
 
 /** Whether a set less is not less than usual. */
-function staysUsual(view: SessionView, { dose, movementId, levelId }: Block): boolean {
+function staysUsual(view: SessionView, { movementId, levelId }: Block, dose: Dose): boolean {
   const { dosing } = findLevel(view.lookup(movementId)!, levelId)!;
   return unusualInDose({ ...dose, sets: dose.sets - 1 }, dosing).length <= unusualInDose(dose, dosing).length;
 }

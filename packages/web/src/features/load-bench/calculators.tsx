@@ -9,6 +9,8 @@ import {
   type Hand,
   kgFromN,
   leverForMomentM,
+  type Limit,
+  loadLimit,
   newtonsFromKg,
   type Person,
   rollerWork,
@@ -19,6 +21,20 @@ import { type ReactNode, useId, useState } from 'react';
 import { INPUT } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
 import { Choice } from '../../domain/subject-fields.js';
+
+/** Within what the sums are worked; what a level may ask has its limits where loads are defined. */
+const SUMS = {
+  effortPercent: { min: 1, max: 200, unit: '%' },
+  squeezedKg: { min: 0, max: 300, unit: 'kg' },
+  leverKg: { min: 0.05, max: 20, unit: 'kg' },
+  leverCm: { min: 2, max: 150, unit: 'cm' },
+  rolledKg: { min: 0.1, max: 50, unit: 'kg' },
+  distanceM: { min: 1, max: 1000, unit: 'm' },
+  carriedS: { min: 1, max: 900, unit: 's' },
+  paceMPerS: { min: 0.2, max: 3, unit: 'm/s' },
+  turns: { min: 1, max: 60, unit: 'turns' },
+  workJ: { min: 1, max: 2000, unit: 'J' },
+} as const;
 
 /** Small sums that a coach does at the side of the mat; each works both ways. */
 export function Calculators({ person }: { person: Person }) {
@@ -45,14 +61,12 @@ interface NumberProps {
   label: string;
   value: number;
   set: (value: number) => void;
-  unit: string;
-  min?: number;
-  max?: number;
+  limit: Pick<Limit, 'min' | 'max' | 'unit'>;
   places?: number;
 }
 
 /** A number that may follow from another: typing it sets it, and what is outside is told beside it. */
-function NumberIn({ label, value, set, unit, min = 0, max = 1e6, places = 1 }: NumberProps) {
+function NumberIn({ label, value, set, limit: { min, max, unit }, places = 1 }: NumberProps) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const number = typed === null ? value : Number(typed.replace(',', '.'));
@@ -121,17 +135,16 @@ function EffortAndKilograms({ person }: { person: Person }) {
         <HandChoice hand={hand} set={setHand} />
         <Choice label="What" value={on} options={['squeeze', 'edge, open hand', 'edge, half crimp']} set={setOn} />
         {on !== 'squeeze' && (
-          <NumberIn label="Edge depth" value={edgeMm} set={setEdgeMm} unit="mm" min={4} max={80} places={0} />
+          <NumberIn label="Edge depth" value={edgeMm} set={setEdgeMm} limit={loadLimit('hang', 'edgeMm')} places={0} />
         )}
       </Row>
       <Row>
-        <NumberIn label="Effort" value={percent} set={setPercent} unit="%" min={1} max={150} places={0} />
+        <NumberIn label="Effort" value={percent} set={setPercent} limit={SUMS.effortPercent} places={0} />
         <NumberIn
           label="is"
           value={kilograms}
           set={(next) => setPercent(effortPercent(newtonsFromKg(next), capacity))}
-          unit="kg"
-          max={300}
+          limit={SUMS.squeezedKg}
         />
       </Row>
       <Source person={person} action="grip" hand={hand} />
@@ -160,23 +173,13 @@ function LeverAndWeight({ person }: { person: Person }) {
         />
       </Row>
       <Row>
-        <NumberIn label="Weight" value={massKg} set={setMassKg} unit="kg" min={0.05} max={20} places={2} />
-        <NumberIn
-          label="at"
-          value={leverM * 100}
-          set={(cm) => setLeverM(cm / 100)}
-          unit="cm"
-          min={2}
-          max={150}
-          places={0}
-        />
+        <NumberIn label="Weight" value={massKg} set={setMassKg} limit={SUMS.leverKg} places={2} />
+        <NumberIn label="at" value={leverM * 100} set={(cm) => setLeverM(cm / 100)} limit={SUMS.leverCm} places={0} />
         <NumberIn
           label="is"
           value={percent}
           set={(wanted) => setMassKg(weightForMomentKg(moment(wanted), leverM))}
-          unit="%"
-          min={1}
-          max={200}
+          limit={SUMS.effortPercent}
           places={0}
         />
       </Row>
@@ -195,17 +198,15 @@ function CarryDistanceAndTime() {
   return (
     <Card title="Carry: distance and time">
       <Row>
-        <NumberIn label="Distance" value={distanceM} set={setDistanceM} unit="m" min={1} max={1000} places={0} />
+        <NumberIn label="Distance" value={distanceM} set={setDistanceM} limit={SUMS.distanceM} places={0} />
         <NumberIn
           label="takes"
           value={carryTimeS(distanceM, pace)}
           set={(seconds) => setDistanceM(carryDistanceM(seconds, pace))}
-          unit="s"
-          min={1}
-          max={900}
+          limit={SUMS.carriedS}
           places={0}
         />
-        <NumberIn label="at a pace of" value={pace} set={setPace} unit="m/s" min={0.2} max={3} />
+        <NumberIn label="at a pace of" value={pace} set={setPace} limit={SUMS.paceMPerS} />
       </Row>
     </Card>
   );
@@ -223,26 +224,17 @@ function RollerTurnsAndWork({ person }: { person: Person }) {
   return (
     <Card title="Wrist roller: turns and work">
       <Row>
-        <NumberIn label="Weight" value={massKg} set={setMassKg} unit="kg" min={0.1} max={50} />
-        <NumberIn label="Drum" value={drumMm} set={setDrumMm} unit="mm" min={15} max={120} places={0} />
-        <NumberIn label="Rope" value={ropeM} set={setRopeM} unit="m" min={0.2} max={5} />
+        <NumberIn label="Weight" value={massKg} set={setMassKg} limit={SUMS.rolledKg} />
+        <NumberIn label="Drum" value={drumMm} set={setDrumMm} limit={loadLimit('roller', 'drumMm')} places={0} />
+        <NumberIn label="Rope" value={ropeM} set={setRopeM} limit={loadLimit('roller', 'ropeM')} />
       </Row>
       <Row>
-        <NumberIn
-          label="Turns up"
-          value={turns}
-          set={(next) => setRopeM(next * perTurnM)}
-          unit="turns"
-          min={1}
-          max={60}
-        />
+        <NumberIn label="Turns up" value={turns} set={(next) => setRopeM(next * perTurnM)} limit={SUMS.turns} />
         <NumberIn
           label="Work"
           value={workJ}
           set={(next) => setRopeM(next / newtonsFromKg(massKg))}
-          unit="J"
-          min={1}
-          max={2000}
+          limit={SUMS.workJ}
           places={0}
         />
       </Row>

@@ -1,5 +1,5 @@
 import type { MovementInput, StoredMovement } from '@clay-pot/contracts';
-import { checkMovement, type Level, type Movement } from '@clay-pot/core';
+import { checkMovement, type Level, type Movement, MOVEMENT_LIMITS } from '@clay-pot/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
@@ -69,7 +69,7 @@ export function SaveLevel({ movement, level, subject, block }: Props) {
         <input
           className={`${INPUT} mt-1 font-normal`}
           value={name}
-          maxLength={80}
+          maxLength={MOVEMENT_LIMITS.nameLength}
           placeholder="e.g. All fours, a little further"
           onChange={(event) => setName(event.target.value)}
         />

@@ -3,6 +3,7 @@ import {
   type Method,
   METHOD_LIMITS,
   METHOD_NUMBERS,
+  METHOD_TEXT,
   type MethodNumber,
   POLICIES,
   POLICY_NAMES,
@@ -102,7 +103,10 @@ function MethodHead({ method, isShown }: { method: Method; isShown: boolean }) {
   async function copy() {
     const { id: _id, ...rest } = method;
     const id = uuid();
-    await save.mutateAsync({ id, input: { ...rest, name: `${method.name}, our way`.slice(0, 60) } });
+    await save.mutateAsync({
+      id,
+      input: { ...rest, name: `${method.name}, our way`.slice(0, METHOD_TEXT.nameLength) },
+    });
     await navigate(`/methods/${id}/edit`);
   }
   async function takeOff() {

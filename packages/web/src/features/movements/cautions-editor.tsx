@@ -1,4 +1,4 @@
-import { CAUTION_IDS, CAUTIONS, type MovementCaution } from '@clay-pot/core';
+import { CAUTION_IDS, CAUTIONS, MOVEMENT_LIMITS, type MovementCaution } from '@clay-pot/core';
 import { Plus, X } from 'lucide-react';
 import { Button, IconButton } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
@@ -24,7 +24,7 @@ export function CautionsEditor({ cautions, set }: Props) {
               <TextField
                 label={`Caution ${index + 1}`}
                 value={caution.text}
-                maxLength={300}
+                maxLength={MOVEMENT_LIMITS.textLength}
                 onChange={(event) => replace(index, { text: event.target.value })}
               />
             </div>
@@ -52,7 +52,7 @@ export function CautionsEditor({ cautions, set }: Props) {
       ))}
       <div>
         <Button
-          disabled={cautions.length >= 12}
+          disabled={cautions.length >= MOVEMENT_LIMITS.lines}
           onClick={() => set([...cautions, { text: '', concerns: [], avoid: false }])}
         >
           <Plus size={16} aria-hidden /> Add a caution

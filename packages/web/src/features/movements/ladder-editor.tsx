@@ -18,6 +18,7 @@ import {
   POSTURES,
   printDose,
   USUAL_RANGES,
+  MOVEMENT_LIMITS,
 } from '@clay-pot/core';
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
@@ -87,7 +88,7 @@ export function LadderEditor({ movement, person, faults, change }: Props) {
       <li>
         <Button
           onClick={() => set([...ladder, { ...ladder.at(-1)!, id: uuid(), name: `Level ${ladder.length + 1}` }])}
-          disabled={ladder.length >= 8}
+          disabled={ladder.length >= MOVEMENT_LIMITS.levels}
         >
           <Plus size={16} aria-hidden /> Add a harder level
         </Button>
@@ -144,13 +145,13 @@ function LevelEditor({
           <TextField
             label="Name"
             value={level.name}
-            maxLength={80}
+            maxLength={MOVEMENT_LIMITS.nameLength}
             onChange={(event) => set({ ...level, name: event.target.value })}
           />
           <TextField
             label="How it differs"
             value={level.description}
-            maxLength={300}
+            maxLength={MOVEMENT_LIMITS.textLength}
             onChange={(event) => set({ ...level, description: event.target.value })}
           />
         </div>

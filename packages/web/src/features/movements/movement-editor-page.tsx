@@ -10,6 +10,7 @@ import {
   type Fault,
   type Movement,
   MOTIONS,
+  MOVEMENT_LIMITS,
   MUSCLE_GROUPS,
   REFERENCE_BODIES,
   referencePerson,
@@ -55,7 +56,7 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
     setRefused([]);
     setMovement({ ...movement, ...part });
   };
-  const faults = useMemo(() => [...ownFaults(movement), ...checkMovement(movement)], [movement]);
+  const faults = useMemo(() => checkMovement(movement), [movement]);
   const shown = refused.length ? refused : faults;
 
   async function keep() {
@@ -137,18 +138,6 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
   );
 }
 
-/** What is missing before the core's own rules are asked. */
-function ownFaults({ name, purpose, howTo, cautions }: Movement): Fault[] {
-  return [
-    ...(name.trim() ? [] : [{ pointer: '/name', message: 'needs a name' }]),
-    ...(purpose.trim() ? [] : [{ pointer: '/purpose', message: 'needs a purpose in a sentence' }]),
-    ...(cautions.every(({ text }) => text.trim())
-      ? []
-      : [{ pointer: '/cautions', message: 'each needs its words, or is taken out' }]),
-    ...(howTo.length ? [] : [{ pointer: '/howTo', message: 'needs at least one line of how to do it' }]),
-  ];
-}
-
 function FaultList({ faults }: { faults: readonly Fault[] }) {
   if (!faults.length) return null;
   return (
@@ -178,7 +167,7 @@ function Words({ movement, change }: { movement: Movement; change: (part: Partia
         <TextField
           label="Name"
           value={movement.name}
-          maxLength={80}
+          maxLength={MOVEMENT_LIMITS.nameLength}
           onChange={(event) => change({ name: event.target.value })}
         />
         <SelectField
@@ -196,7 +185,7 @@ function Words({ movement, change }: { movement: Movement; change: (part: Partia
           <TextField
             label="Purpose, in a sentence"
             value={movement.purpose}
-            maxLength={300}
+            maxLength={MOVEMENT_LIMITS.textLength}
             onChange={(event) => change({ purpose: event.target.value })}
           />
         </div>
@@ -219,25 +208,25 @@ function Words({ movement, change }: { movement: Movement; change: (part: Partia
             <TextField
               label="Way out is called"
               value={movement.strokes[0]}
-              maxLength={40}
+              maxLength={MOVEMENT_LIMITS.wordLength}
               onChange={(event) => change({ strokes: [event.target.value, movement.strokes[1]] })}
             />
             <TextField
               label="Way back"
               value={movement.strokes[1]}
-              maxLength={40}
+              maxLength={MOVEMENT_LIMITS.wordLength}
               onChange={(event) => change({ strokes: [movement.strokes[0], event.target.value] })}
             />
             <TextField
               label="First direction, if any"
               value={first}
-              maxLength={40}
+              maxLength={MOVEMENT_LIMITS.wordLength}
               onChange={(event) => directions(event.target.value, second)}
             />
             <TextField
               label="Second direction"
               value={second}
-              maxLength={40}
+              maxLength={MOVEMENT_LIMITS.wordLength}
               onChange={(event) => directions(first, event.target.value)}
             />
           </div>

@@ -8,6 +8,7 @@ import {
   type Ratio,
   type SessionAccount,
   type SideGroup,
+  SIDES_BAND,
 } from '@clay-pot/core';
 import { HandHeads } from '../../ui/marks.js';
 
@@ -101,7 +102,7 @@ export function BalanceBars({ balance: { pairs, sides, digits }, band }: { balan
     <div>
       <h3 className="border-b border-ink text-small font-semibold">Balance</h3>
       {[...pairs, sides].map((ratio) => (
-        <Beam key={ratio.name} ratio={ratio} band={ratio.name === 'left : right' ? 1.4 : band} />
+        <Beam key={ratio.name} ratio={ratio} band={ratio.name === 'left : right' ? SIDES_BAND : band} />
       ))}
       {worked && (
         <p className="mt-1 text-fine text-ink-soft figures">

@@ -7,6 +7,7 @@ import {
   type Movement,
   type SidePlan,
   workOf,
+  UNIT_OF,
 } from '@clay-pot/core';
 import { Minus, Plus } from 'lucide-react';
 import { IconButton } from '../../ui/button.js';
@@ -20,13 +21,12 @@ interface Props {
 /** The parts of a dose as steppers and choices, for hands that would rather not type. */
 export function DoseSteppers({ dose, movement, onChange }: Props) {
   const { kind } = dose.work;
-  const unit = { repetitions: 'repetitions', time: 'seconds', breaths: 'breaths' }[kind];
   const effort = dose.effortPercent;
   return (
     <div className="flex flex-wrap items-end gap-x-2.5 gap-y-2">
       <Stepper name="sets" value={dose.sets} limit={DOSE_LIMITS.sets} set={(sets) => onChange({ ...dose, sets })} />
       <Stepper
-        name={unit}
+        name={UNIT_OF[kind]}
         value={amountOf(dose.work)}
         limit={amountLimit(kind)}
         step={kind === 'time' ? 5 : 1}

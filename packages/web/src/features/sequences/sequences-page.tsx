@@ -5,7 +5,7 @@ import { v7 as uuid } from 'uuid';
 import { fetchSequence, useImportSequence, useRemoveSequence, useSequences } from '../../api/queries.js';
 import { ProblemError } from '../../api/request.js';
 import { Button, ButtonLink } from '../../ui/button.js';
-import { minutesText } from '@clay-pot/core';
+import { minutesText, SEQUENCE_LIMITS } from '@clay-pot/core';
 import { dayText } from '../../ui/format.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
@@ -122,7 +122,7 @@ function SequenceRow({ item }: { item: SequenceListItem }) {
           aria-label={`Copy ${item.title}`}
           onClick={() =>
             void fetchSequence(item.id).then(({ document }) =>
-              newSequence(`${item.title}, copy`.slice(0, 120), document),
+              newSequence(`${item.title}, copy`.slice(0, SEQUENCE_LIMITS.titleLength), document),
             )
           }
         >

@@ -1,4 +1,4 @@
-import { AFTER_CARE, STOP_RULES, STOP_SIGNS } from '@clay-pot/core';
+import { AFTER_CARE, SESSION_LIMITS, STOP_RULES, STOP_SIGNS } from '@clay-pot/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { finishRun, resumeRun, type Run } from '../../store/run.js';
@@ -49,7 +49,7 @@ export function EndScreen({ run }: { run: Run }) {
         {(props) => (
           <textarea
             rows={3}
-            maxLength={2000}
+            maxLength={SESSION_LIMITS.noteLength}
             className={INPUT}
             value={note}
             onChange={(event) => setNote(event.target.value)}

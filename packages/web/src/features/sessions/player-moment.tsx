@@ -10,8 +10,7 @@ import {
   type TimelineEvent,
   type WorkingSide,
 } from '@clay-pot/core';
-import { knownMovement } from '../../store/library.js';
-import { methodFor } from '../../store/library.js';
+import { knownMovement, methodFor } from '../../store/library.js';
 import { LevelPicture } from '../../domain/level-picture.js';
 import type { Run } from '../../store/run.js';
 

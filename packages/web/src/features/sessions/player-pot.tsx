@@ -1,8 +1,7 @@
 import { describePot, potOf, type Sequence, viewOf } from '@clay-pot/core';
 import { memo, useMemo } from 'react';
 import { PotDrawing } from '../../drawing/pot.js';
-import { knownMovement } from '../../store/library.js';
-import { methodFor } from '../../store/library.js';
+import { knownMovement, methodFor } from '../../store/library.js';
 import { timelineOf } from '../../store/run.js';
 import { useForWhom } from '../../domain/for-whom.js';
 import { blockNames } from '../../domain/block-names.js';

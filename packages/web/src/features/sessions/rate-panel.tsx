@@ -1,6 +1,5 @@
-import { adviseOnDiscomfort, DISCOMFORT_WORDS } from '@clay-pot/core';
-import { knownMovement } from '../../store/library.js';
-import { methodFor } from '../../store/library.js';
+import { adviseOnDiscomfort, DISCOMFORT_WORDS, SESSION_LIMITS, UNIT_BEHIND } from '@clay-pot/core';
+import { knownMovement, methodFor } from '../../store/library.js';
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { correct, easeLevel, endRun, rate, type Run, setPaused, setsOfBlock } from '../../store/run.js';
@@ -79,7 +78,7 @@ export function RatePanel({ run, blockId }: { run: Run; blockId: string }) {
             placeholder="Note; kept with your answer"
             className={`${INPUT} mt-1 h-11`}
             value={note}
-            maxLength={1000}
+            maxLength={SESSION_LIMITS.blockNoteLength}
             onChange={(event) => setNote(event.target.value)}
           />
         </>
@@ -142,7 +141,7 @@ function Counts({ run, blockId }: { run: Run; blockId: string }) {
             </button>
             <b className="w-24 text-center figures">
               {set.doneAmount} of {set.plannedAmount}
-              {set.unit === 'seconds' && ' s'}
+              {UNIT_BEHIND[set.unit]}
             </b>
             <button
               type="button"

@@ -8,6 +8,7 @@ import {
   printDose,
   STOP_SIGNS,
   totals,
+  UNIT_BEHIND,
   type WorkingSide,
 } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
@@ -162,7 +163,7 @@ const FILL: Record<WorkingSide, string> = { left: 'bg-cobalt', right: 'bg-ochre-
 /** One hand's share: a bar for each planned piece, as full as it was done, and the sum. */
 function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedDoneRow[] }) {
   const { plannedAmount, doneAmount } = totals(rows);
-  const unit = { repetitions: '', seconds: ' s', breaths: ' breaths' }[rows[0]!.unit];
+  const unit = UNIT_BEHIND[rows[0]!.unit];
   const reached = rows.some((row) => row.doneAmount !== null);
   return (
     <div className="flex items-center gap-2 py-0.5">
