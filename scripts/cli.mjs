@@ -5,6 +5,7 @@ const USAGE = `Usage: ./clay-pot <command>
   start   builds what changed, starts the database and the app, prints the address (Ctrl-C ends it)
   test    types, lint, unit, server and interface tests, with a database of its own
           (test types|lint|unit|e2e runs one part; test pictures takes docs/screenshots anew)
+  dev     as start, but what is changed is seen at once: packages compiled, server restarted, browser reloaded
   stop    ends a running start, and anything a killed one left behind
   reset   throws away the private database; the next start seeds the demo studio anew
 
@@ -15,6 +16,7 @@ Environment: PORT (default 4173 or the next free one), HOST (default 127.0.0.1),
 const COMMANDS = {
   start: () => import('./start.mjs').then((module) => module.start()),
   test: (parts) => import('./test.mjs').then((module) => module.test(parts)),
+  dev: () => import('./dev.mjs').then((module) => module.dev()),
   stop: () => import('./stop.mjs').then((module) => module.stop()),
   reset: () => import('./stop.mjs').then((module) => module.reset()),
 };

@@ -49,6 +49,8 @@ export async function test(names) {
     await database.stop();
   }
   const { passed, failed } = countResults(results);
+  console.log('\nThe slowest:');
+  for (const { ms, name } of slowest(results)) console.log(`  ${(ms / 1000).toFixed(1).padStart(5)} s  ${name}`);
   console.log(`\n${passed} passed, ${failed} failed`);
   if (failures.length) throw new Told(failures.map((error) => error.message).join('\n'));
 }
@@ -60,15 +62,34 @@ async function part(name, work) {
   console.log(`  ${name}: fine, ${((Date.now() - start) / 1000).toFixed(0)} s`);
 }
 
-function countResults(results) {
+const SLOWEST_SHOWN = 10;
+
+function resultsOf(results) {
   const read = (name) => {
     const file = join(results, name);
     return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null;
   };
-  const unit = read('unit.json');
-  const e2e = read('e2e.json');
+  return { unit: read('unit.json'), e2e: read('e2e.json') };
+}
+
+function countResults(results) {
+  const { unit, e2e } = resultsOf(results);
   return {
     passed: (unit?.numPassedTests ?? 0) + (e2e?.stats.expected ?? 0),
     failed: (unit?.numFailedTests ?? 0) + (e2e?.stats.unexpected ?? 0) + (e2e?.stats.flaky ?? 0),
   };
+}
+
+/** The tests that took longest, so that a slow one is seen on the day it comes. */
+function slowest(results) {
+  const { unit, e2e } = resultsOf(results);
+  const units = (unit?.testResults ?? []).flatMap(({ assertionResults }) =>
+    assertionResults.map(({ fullName, duration }) => ({ name: fullName, ms: duration ?? 0 })),
+  );
+  const ofSuite = ({ specs = [], suites = [] }) => [...specs, ...suites.flatMap(ofSuite)];
+  const interfaces = (e2e?.suites ?? []).flatMap(ofSuite).map(({ title, file, tests }) => ({
+    name: `${file}: ${title}`,
+    ms: Math.max(0, ...tests.flatMap((test) => test.results.map(({ duration }) => duration))),
+  }));
+  return [...units, ...interfaces].sort((a, b) => b.ms - a.ms).slice(0, SLOWEST_SHOWN);
 }

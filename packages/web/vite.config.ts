@@ -25,6 +25,6 @@ export default defineConfig({
       },
     }),
   ],
-  server: { proxy: { '/api': 'http://127.0.0.1:4173' } },
+  server: { proxy: { '/api': process.env['API'] ?? 'http://127.0.0.1:4173' } },
   build: { sourcemap: true, manifest: true },
 });
