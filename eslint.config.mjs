@@ -57,6 +57,6 @@ export default typescript.config(
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
-  { files: ['scripts/**', 'bench/**', 'clay-pot'], rules: { 'no-console': 'off' } },
+  { files: ['scripts/**', 'benchmarks/**', 'clay-pot'], rules: { 'no-console': 'off' } },
   { files: ['packages/core/src/library/**'], rules: { 'max-lines': 'off' } },
 );

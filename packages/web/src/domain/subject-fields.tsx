@@ -23,7 +23,7 @@ interface Props {
   start: (name: UsualPosture) => void;
 }
 
-/** The words and numbers of what lies on the bench. */
+/** The words and numbers of what lies on the load bench. */
 export function SubjectFields({ subject, fields, setNumber, setSubject, start }: Props) {
   const body = subject.load.kind === 'body';
   return (

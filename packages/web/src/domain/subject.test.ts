@@ -16,7 +16,7 @@ import {
 
 const PERSON = referencePerson(REFERENCE_BODIES.female, '2026-11-24');
 
-describe('what lies on the bench', () => {
+describe('what lies on the load bench', () => {
   test('every level of the library can be put into an address and read back as it was', () => {
     for (const movement of LIBRARY) {
       for (const level of movement.ladder) {

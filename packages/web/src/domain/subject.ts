@@ -31,7 +31,7 @@ import {
 } from '@clay-pot/core';
 import { knownMovement } from '../store/library.js';
 
-/** What lies on the bench: a contact, a facing, and a load. */
+/** What lies on the load bench: a contact, a facing, and a load. */
 export type Subject = Loaded;
 
 export const postureSubject = (name: UsualPosture): Subject => {

@@ -37,7 +37,7 @@ const doc = () => useEditor.getState().document!;
 const order = () => doc().blocks.map(({ id, phase }) => `${id} ${phase}`);
 beforeEach(() => openSequence(sample));
 
-describe('the sequence on the bench', () => {
+describe('the sequence in the editor', () => {
   test('undo and redo walk through every change, and opening forgets the steps before', () => {
     const seen = [doc()];
     for (let budgetMin = 21; budgetMin <= 60; budgetMin++) {

@@ -26,7 +26,7 @@ interface EditorState {
   readonly selectedId: string | null;
 }
 
-/** The sequence on the bench. Every change of the document can be undone, without limit; selecting is not a change. */
+/** The sequence in the editor. Every change of the document can be undone, without limit; selecting is not a change. */
 export const useEditor = create<EditorState>()(
   temporal((): EditorState => ({ document: null, selectedId: null }), {
     partialize: ({ document }) => ({ document }),
@@ -34,7 +34,7 @@ export const useEditor = create<EditorState>()(
   }),
 );
 
-/** Puts a sequence on the bench and forgets the steps of the one before. */
+/** Opens a sequence in the editor and forgets the steps of the one before. */
 export function openSequence(document: Sequence): void {
   useEditor.setState({ document, selectedId: document.blocks[0]?.id ?? null });
   useEditor.temporal.getState().clear();

@@ -167,7 +167,7 @@ describe('endings', () => {
     expect(run().ended).toMatchObject({ ending: 'stopped', stopSign: 'numbness' });
   });
 
-  test('the record is handed over once, with its note, and the bench is clear', () => {
+  test('the record is handed over once, with its note, and the player is clear', () => {
     expect(finishRun('too soon')).toBeNull();
     runToTheEnd();
     const { id } = run();

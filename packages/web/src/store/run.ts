@@ -154,7 +154,7 @@ export function resumeRun(): void {
   change((run) => (run.ended?.ending === 'ended early' ? { ended: null, paused: true } : {}));
 }
 
-/** Hands the record over and clears the bench. @returns the session's id. */
+/** Hands the record over and clears the player. @returns the session's id. */
 export function finishRun(note: string): string | null {
   const { run } = useRun.getState();
   if (!run?.ended) return null;

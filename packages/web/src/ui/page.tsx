@@ -9,7 +9,7 @@ interface PageProps {
   children: ReactNode;
 }
 
-/** A page of the bench: title, what can be done, content. */
+/** A page: title, what can be done, content. */
 export function Page({ title, lead, actions, children }: PageProps) {
   useTitle(title);
   return (

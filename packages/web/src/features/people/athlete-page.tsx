@@ -15,7 +15,7 @@ import { GivenSequences } from './given-sequences.js';
 
 const AthleteForm = lazy(() => import('./athlete-form.js').then((module) => ({ default: module.AthleteForm })));
 
-/** One person's bench: who they are, what to mind, what they are given, what they did. */
+/** One person: who they are, what to mind, what they are given, what they did. */
 export default function AthletePage() {
   const { id } = useParams();
   const athlete = useAthlete(id);

@@ -62,7 +62,7 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
   if (!blocks.length) {
     return (
       <p className="py-10 text-ink-soft">
-        Nothing on the bench yet. Search the shelf on the left and press Enter, or click a movement to add it.
+        No blocks yet. Search the shelf on the left and press Enter, or click a movement to add it.
       </p>
     );
   }

@@ -16,16 +16,16 @@ import { useAutosave } from './use-autosave.js';
 import { useEditorCommands } from './use-editor-commands.js';
 import { useSessionView } from '../../domain/session-view.js';
 
-/** Fetches the sequence, then puts it on the bench. */
+/** Fetches the sequence, then opens it in the editor. */
 export default function EditorPage() {
   const { id } = useParams();
   const sequence = useSequence(id!);
-  if (sequence.data) return <Workbench key={id} stored={sequence.data} />;
+  if (sequence.data) return <Editor key={id} stored={sequence.data} />;
   if (sequence.isPending) return <Loading what="the sequence" />;
   return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
 }
 
-function Workbench({ stored }: { stored: StoredSequence }) {
+function Editor({ stored }: { stored: StoredSequence }) {
   const { state, settle, saveNow } = useAutosave(stored);
   const document = useEditor((editor) => editor.document);
   const [params, setParams] = useSearchParams();

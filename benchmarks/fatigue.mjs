@@ -1,5 +1,5 @@
 // Fatigue of a 60-minute session over 24 muscle groups, in closed form, beside Runge–Kutta of the fourth order at 10 ms.
-//   ./clay-pot test types   (builds the core)   then   node bench/fatigue.mjs, or in Chromium: node bench/in-chromium.mjs fatigue.mjs
+//   ./clay-pot test types   (builds the core)   then   node benchmarks/fatigue.mjs, or in Chromium: node benchmarks/in-chromium.mjs fatigue.mjs
 import { fatigueCourses, RATES, SIDE_GROUPS } from '@clay-pot/core';
 
 const MINUTES = 60;

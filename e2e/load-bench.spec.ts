@@ -194,7 +194,7 @@ test('from a block to the bench and back: the block takes the level that was mad
   // A sequence of its own: other tests hold the demo's class to be without fault.
   await page.goto('/sequences');
   await page.getByRole('button', { name: 'New sequence' }).click();
-  await expect(page.getByText('Nothing on the bench yet')).toBeVisible();
+  await expect(page.getByText('No blocks yet')).toBeVisible();
   const id = idIn(page);
   await page.getByLabel('Search the shelf').fill('shift to one hand');
   await page.keyboard.press('Enter');

@@ -1,5 +1,5 @@
 // From a key to the painted answer in the editor: a sequence of thirty blocks, a level up and down again, everything recomputed.
-//   ./clay-pot start   in one window   then   node bench/keystroke.mjs http://localhost:4173
+//   ./clay-pot start   in one window   then   node benchmarks/keystroke.mjs http://localhost:4173
 // Prints wall time from the key to the frame that shows the answer, and the thread's own time for it, which a busy machine disturbs less.
 import { launch } from './chromium.mjs';
 

@@ -1,5 +1,5 @@
 // How many postures a second one worker computes, beside a bare loop of the same arithmetic.
-//   ./clay-pot test types   (builds the core)   then   node bench/postures.mjs
+//   ./clay-pot test types   (builds the core)   then   node benchmarks/postures.mjs
 import { isMainThread, parentPort, Worker } from 'node:worker_threads';
 import { GRAVITY, handLoad, REFERENCE_BODIES, segmentsOf, USUAL_POSTURES } from '@clay-pot/core';
 

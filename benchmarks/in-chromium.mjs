@@ -1,5 +1,5 @@
 // Runs a bench of this folder in Chromium instead of Node, over the same built core.
-//   ./clay-pot test types   (builds the core)   then   node bench/in-chromium.mjs fatigue.mjs
+//   ./clay-pot test types   (builds the core)   then   node benchmarks/in-chromium.mjs fatigue.mjs
 import { readFile } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
 import { launch } from './chromium.mjs';

@@ -1,4 +1,4 @@
-// What the checks take as a sequence grows: `npm run build`, then `node bench/findings.mjs [checks]`.
+// What the checks take as a sequence grows: `npm run build`, then `node benchmarks/findings.mjs [checks]`.
 import { performance } from 'node:perf_hooks';
 import { CHECKS, findingsOf, PHASES, REFERENCE_BODIES, referencePerson, USUAL_PACING, viewOf } from '@clay-pot/core';
 import { LIBRARY, shippedMovement, USUAL_METHOD } from '@clay-pot/core/library';

@@ -1,0 +1,155 @@
+import type { StaleEdit } from '@clay-pot/contracts';
+import type { Sequence } from '@clay-pot/core';
+import { createStore } from 'zustand';
+import { isProblem, OfflineError } from '../api/request.js';
+
+export const SAVE_AFTER_MS = 600;
+export const RETRY_AFTER_MS = 4000;
+
+export type SaveState =
+  | { kind: 'saved' }
+  | { kind: 'unsaved' }
+  | { kind: 'saving' }
+  | { kind: 'offline' }
+  | { kind: 'refused'; reason: string }
+  | { kind: 'stale'; stale: StaleEdit };
+
+/** A document and the version that it was made from. */
+interface Versioned {
+  readonly document: Sequence;
+  readonly etag: string;
+}
+
+/** What the world does for an autosave. */
+export interface Outside {
+  /** Stores a document over a version. @throws as `putSequence` does */
+  readonly put: (document: Sequence, etag: string) => Promise<{ etag: string }>;
+  /** Something was stored. */
+  readonly stored: () => void;
+  /** Shows another document, so that the one before can be brought back by undo. */
+  readonly show: (document: Sequence) => void;
+}
+
+const copyKey = (id: string) => `clay-pot-draft-${id}`;
+
+/**
+ * Keeps one sequence stored: a moment after each change, again when nobody answered, and from the browser's own storage after a reload. A
+ * version that was changed elsewhere is never overwritten without asking.
+ */
+export class Autosave {
+  readonly state = createStore<SaveState>(() => ({ kind: 'saved' }));
+  private latest: Sequence;
+  private saved: Sequence | null;
+  private etag: string;
+  private isBusy = false;
+  private isClosed = false;
+  private saving: ReturnType<typeof setTimeout> | undefined;
+  private copying: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(
+    private readonly id: string,
+    stored: Versioned,
+    private readonly outside: Outside,
+  ) {
+    const copy = readCopy(id);
+    this.latest = copy?.document ?? stored.document;
+    this.etag = copy?.etag ?? stored.etag;
+    this.saved = copy ? null : stored.document;
+  }
+
+  /** Begins. @returns what is to be edited: what is stored, or what a reload interrupted, which is then stored at once. */
+  open(): Sequence {
+    this.isClosed = false;
+    if (this.latest !== this.saved) this.later(0);
+    return this.latest;
+  }
+
+  changed(document: Sequence): void {
+    if (document === this.latest) return;
+    this.latest = document;
+    // Behind the frame that shows the change, so that writing does not hold it up.
+    clearTimeout(this.copying);
+    this.copying = setTimeout(() => this.copy(), 0);
+    if (this.state.getState().kind === 'stale') return;
+    this.later(SAVE_AFTER_MS);
+  }
+
+  /** Stores now what is not stored yet. */
+  async save(): Promise<void> {
+    clearTimeout(this.saving);
+    if (this.isBusy) return;
+    this.isBusy = true;
+    try {
+      // Once more when it was changed while it was being sent.
+      while (this.latest !== this.saved) {
+        const document = this.latest;
+        this.tell({ kind: 'saving' });
+        ({ etag: this.etag } = await this.outside.put(document, this.etag));
+        this.saved = document;
+      }
+      localStorage.removeItem(copyKey(this.id));
+      this.tell({ kind: 'saved' });
+      this.outside.stored();
+    } catch (error) {
+      this.tell(stateAfter(error));
+      if (error instanceof OfflineError && !this.isClosed)
+        this.saving = setTimeout(() => void this.save(), RETRY_AFTER_MS);
+    } finally {
+      this.isBusy = false;
+    }
+  }
+
+  /** Answers a stale edit: my version goes on top of theirs, or theirs takes the place of mine. */
+  settle(keep: 'mine' | 'theirs'): void {
+    const state = this.state.getState();
+    if (state.kind !== 'stale') return;
+    const { etag, document } = state.stale.current;
+    this.etag = etag;
+    if (keep === 'mine') {
+      this.saved = null;
+      void this.save();
+      return;
+    }
+    this.saved = document;
+    this.latest = document;
+    clearTimeout(this.copying);
+    localStorage.removeItem(copyKey(this.id));
+    this.tell({ kind: 'saved' });
+    this.outside.show(document);
+  }
+
+  /** Stores what is left, and keeps it in the browser should nobody answer. */
+  close(): void {
+    this.isClosed = true;
+    clearTimeout(this.copying);
+    this.copy();
+    if (this.state.getState().kind !== 'stale') void this.save();
+  }
+
+  private later(ms: number): void {
+    this.tell({ kind: 'unsaved' });
+    clearTimeout(this.saving);
+    this.saving = setTimeout(() => void this.save(), ms);
+  }
+
+  private copy(): void {
+    if (this.latest === this.saved) return;
+    const copy: Versioned = { document: this.latest, etag: this.etag };
+    localStorage.setItem(copyKey(this.id), JSON.stringify(copy));
+  }
+
+  private tell(state: SaveState): void {
+    this.state.setState(state, true);
+  }
+}
+
+function readCopy(id: string): Versioned | null {
+  const text = localStorage.getItem(copyKey(id));
+  return text === null ? null : (JSON.parse(text) as Versioned);
+}
+
+function stateAfter(error: unknown): SaveState {
+  if (isProblem(error, 'stale-edit')) return { kind: 'stale', stale: error.problem as unknown as StaleEdit };
+  if (error instanceof OfflineError) return { kind: 'offline' };
+  return { kind: 'refused', reason: error instanceof Error ? error.message : String(error) };
+}
