@@ -108,7 +108,7 @@ test('a record, the player, its rating, its stop and its end are accessible', as
   await expectAccessible(page);
 });
 
-test('the first page needs no more than 180 kB of script, gzipped', async ({ page }) => {
+test('the first page needs no more than 130 kB of script, gzipped', async ({ page }) => {
   const sizes: Promise<number>[] = [];
   page.on('response', (response) => {
     if (response.url().endsWith('.js')) sizes.push(response.body().then((body) => gzipSync(body).length));
@@ -118,7 +118,7 @@ test('the first page needs no more than 180 kB of script, gzipped', async ({ pag
   await page.waitForLoadState('networkidle');
   const total = (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0);
   expect(sizes.length).toBeGreaterThan(0);
-  expect(total / 1000).toBeLessThanOrEqual(180);
+  expect(total / 1000).toBeLessThanOrEqual(130);
 });
 
 test('single keys can be switched off', async ({ coach: page }) => {

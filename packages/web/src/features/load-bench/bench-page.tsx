@@ -1,5 +1,5 @@
 import { findLevel, type Movement } from '@clay-pot/core';
-import { useMemo, useState } from 'react';
+import { lazy, useMemo, useState, Suspense } from 'react';
 import { useSearchParams } from 'react-router';
 import { useAthletes } from '../../api/queries.js';
 import { knownMovement, useKnown } from '../../store/library.js';
@@ -10,7 +10,6 @@ import { Minding } from '../../domain/minding.js';
 import { type ForWhom, useForWhom } from '../../domain/for-whom.js';
 import { Calculators } from './calculators.js';
 import { Compare, type Pin } from './compare.js';
-import { DemandChart } from './curve.js';
 import { SubjectFields } from '../../domain/subject-fields.js';
 import { FindPanel } from './find-panel.js';
 import { HandResults } from './hand-result.js';
@@ -31,6 +30,9 @@ import {
   troubleWith,
 } from '../../domain/subject.js';
 import { useLaid } from './use-laid.js';
+
+/** The chart library is half of this page: it comes when the page stands. */
+const DemandChart = lazy(async () => ({ default: (await import('./curve.js')).DemandChart }));
 
 /** The load bench: what a posture or a weight asks of the hands of one person, live, and what would ask for as much as wanted. */
 export default function BenchPage() {
@@ -237,7 +239,9 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
         />
       </Part>
       <Part title="How the load changes" className="min-w-0">
-        <DemandChart person={person} subject={subject} fields={fieldsOf(person.body, subject)} />
+        <Suspense fallback={<p className="h-64 text-small text-ink-soft">Fetching the chart …</p>}>
+          <DemandChart person={person} subject={subject} fields={fieldsOf(person.body, subject)} />
+        </Suspense>
       </Part>
       {movement && level && (
         <Part title="Keep it">

@@ -13,6 +13,7 @@ import {
   type Block,
   cautionsOn,
   clock,
+  compileTimeline,
   concernsOf,
   equipmentFor,
   type Finding,
@@ -47,8 +48,9 @@ function onDragEnd({ active, over }: DragEndEvent) {
 
 /** Blocks in order, under their phases; dragged by the handle or moved by keys. */
 export function BlockList({ document, seen, findings, athlete }: Props) {
-  const { timeline } = seen.view;
   const { blocks } = document;
+  // Its own, since what else is known of the sequence comes a frame later.
+  const timeline = useMemo(() => compileTimeline(document, knownMovement), [document]);
   const selectedId = useEditor((editor) => editor.selectedId);
   const hoveredId = useHovered((state) => state.id);
   const marks = useMemo(() => marksOf(findings), [findings]);

@@ -1,5 +1,5 @@
 import { advicesOf, findingsOf, SEQUENCE_LIMITS, type Sequence } from '@clay-pot/core';
-import { memo, useCallback, useMemo, useRef } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useRef } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useStore } from 'zustand';
 import type { Athlete, StoredSequence } from '@clay-pot/contracts';
@@ -68,7 +68,9 @@ const Columns = memo(function Columns({
   athlete: Athlete | undefined;
   search: React.RefObject<HTMLInputElement | null>;
 }) {
-  const seen = useSessionView(document, athlete);
+  // The row under the hand is drawn at once; what the whole comes to follows with the next frame.
+  const settled = useDeferredValue(document);
+  const seen = useSessionView(settled, athlete);
   const { view } = seen;
   const findings = useMemo(() => findingsOf(view), [view]);
   const advices = useMemo(() => advicesOf(view.athlete?.cautions ?? []), [view.athlete]);
@@ -81,7 +83,7 @@ const Columns = memo(function Columns({
         <BlockList document={document} seen={seen} findings={findings} athlete={athlete} />
       </div>
       <div className="min-h-0 pt-4 pb-8 lg:overflow-y-auto lg:[contain:strict]">
-        <SummaryPanel document={document} seen={seen} findings={findings} advices={advices} />
+        <SummaryPanel document={settled} seen={seen} findings={findings} advices={advices} />
       </div>
     </div>
   );

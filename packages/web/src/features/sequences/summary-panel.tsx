@@ -24,7 +24,7 @@ interface Props {
 }
 
 /** Minutes against the budget, the method, what the athlete's cautions say, the sequence drawn and added up, and the checks. */
-export function SummaryPanel({ document, seen, findings, advices }: Props) {
+export const SummaryPanel = memo(function SummaryPanel({ document, seen, findings, advices }: Props) {
   const { totalMs, byPhase, workByHand, workMs } = summarise(seen.view.timeline);
   const budgetMs = document.budgetMin * 60_000;
   const over = totalMs - budgetMs;
@@ -88,7 +88,7 @@ export function SummaryPanel({ document, seen, findings, advices }: Props) {
       </details>
     </div>
   );
-}
+});
 
 function PhaseBars({ byPhase }: { byPhase: Record<string, number> }) {
   const longest = Math.max(1, ...Object.values(byPhase));
