@@ -49,8 +49,9 @@ export async function test(names) {
     await database.stop();
   }
   const { passed, failed } = countResults(results);
-  console.log('\nThe slowest:');
-  for (const { ms, name } of slowest(results)) console.log(`  ${(ms / 1000).toFixed(1).padStart(5)} s  ${name}`);
+  const slow = slowest(results);
+  if (slow.length) console.log('\nThe slowest:');
+  for (const { ms, name } of slow) console.log(`  ${(ms / 1000).toFixed(1).padStart(5)} s  ${name}`);
   console.log(`\n${passed} passed, ${failed} failed`);
   if (failures.length) throw new Told(failures.map((error) => error.message).join('\n'));
 }

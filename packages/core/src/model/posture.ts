@@ -64,7 +64,7 @@ export const POSTURE_LABELS = {
   leanDeg: 'Shoulders in front of the hands',
   hipAngleDeg: 'Hip angle',
   distanceM: 'Hands from knees or feet',
-  elbowBendDeg: 'Elbow bend',
+  elbowBendDeg: 'Elbow flexion',
   leftShare: 'Left hand’s share',
 } as const satisfies Record<keyof typeof POSTURE_LIMITS, string>;
 
