@@ -22,7 +22,13 @@ const swc = (decorators) => ({
 
 export default {
   projects: [
-    { ...shared, displayName: 'core', rootDir: 'packages/core', roots: ['<rootDir>/src'], transform: swc(false) },
+    {
+      ...shared,
+      displayName: 'core',
+      rootDir: 'packages/core',
+      roots: ['<rootDir>/src', '<rootDir>/test'],
+      transform: swc(false),
+    },
     {
       ...shared,
       displayName: 'contracts',

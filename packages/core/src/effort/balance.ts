@@ -10,6 +10,7 @@ export const SIDES_BAND = 1.4;
 /** Below this dose, of both hands and both sides, there was too little work to speak of a balance: a tenth of a hold to failure. Working value. */
 export const WORTH_COMPARING = 0.1;
 
+/** Two amounts of work that should not differ too much. */
 export interface Ratio {
   readonly name: PairName | 'left : right';
   readonly first: number;
@@ -18,6 +19,7 @@ export interface Ratio {
   readonly ratio: number | null;
 }
 
+/** How evenly a session works opposite muscles, hands and digits. */
 export interface Balance {
   readonly pairs: readonly Ratio[];
   readonly sides: Ratio;
@@ -51,7 +53,7 @@ function ratio(name: Ratio['name'], first: number, second: number): Ratio {
   return { name, first, second, ratio: first / second };
 }
 
-/** How far a ratio is out of a band of `band : 1` either way; null when it is inside, or nothing to compare. */
+/** How far a ratio is out of a band of `band : 1` either way; null when it is inside, or nothing to compare. @example outOfBand({ name: '', first: 3, second: 2, ratio: 1.5 }, 1.4) → 'first' */
 export function outOfBand({ ratio: value }: Ratio, band: number): 'first' | 'second' | null {
   if (value === null) return null;
   if (value > band) return 'first';

@@ -5,9 +5,11 @@ export interface Units {
   readonly active: number;
   readonly fatigued: number;
 }
+/** Nothing works and nothing is tired. */
 export const RESTED: Units = { active: 0, fatigued: 0 };
+/** The share that neither works nor is tired. @example restingShare({ active: 0.3, fatigued: 0.2 }) ≈ 0.5 */
 export const restingShare = ({ active, fatigued }: Units) => 1 - active - fatigued;
-/** What could be brought at this moment, as a share of the rested maximum. */
+/** What could be brought at this moment, as a share of the rested maximum. @example capacityLeft({ active: 0.3, fatigued: 0.2 }) ≈ 0.8 */
 export const capacityLeft = ({ fatigued }: Units) => 1 - fatigued;
 
 /** Development and relaxation rate of activation, per second (Xia, Frey-Law 2008, J Biomech 41:3046–52). */
@@ -147,7 +149,7 @@ export const HOLD_TOLERANCE = 0.01;
 
 /**
  * How long a share of maximum can be held from a state, in seconds; null when it can be held for as long as asked about.
- * @example holdTimeS(RATES.handGrip, RESTED, 0.5, 600) ≈ 107
+ * @example holdTimeS(RATES.handGrip, RESTED, 0.5, 600) ≈ 108
  */
 export function holdTimeS(rates: Rates, from: Units, target: number, withinS: number): number | null {
   if (target <= 0) return null;

@@ -19,6 +19,7 @@ export const DIRECTIONS = [
 ] as const;
 export type Direction = (typeof DIRECTIONS)[number];
 
+/** How the hand is while the wrist moves. */
 export const HAND_FORMS = ['fist', 'open'] as const;
 export type HandForm = (typeof HAND_FORMS)[number];
 
@@ -30,6 +31,7 @@ export const MAIN: Record<'extension' | 'flexion' | 'radial' | 'ulnar', RangeMot
   ulnar: 'ulnar deviation',
 };
 type MainDirection = keyof typeof MAIN;
+/** The four directions of which each is one motion of the wrist. */
 export const MAIN_DIRECTIONS = Object.keys(MAIN) as MainDirection[];
 const mainOf = (motion: string) => MAIN_DIRECTIONS.find((direction) => MAIN[direction] === motion);
 
@@ -98,6 +100,7 @@ export interface WheelCell {
   readonly seconds: Readonly<Record<Hand, number>>;
 }
 
+/** Where a session takes the wrist, and how it is loaded there. */
 export interface Coverage {
   /** Visited cells only. Time of a block counts for every cell that it passes. */
   readonly cells: readonly WheelCell[];
@@ -107,6 +110,7 @@ export interface Coverage {
   readonly reachDeg: Readonly<Record<Hand, Partial<Record<MainDirection, number>>>>;
 }
 
+/** What coverage reads of a block. */
 export interface CoverageBlock {
   readonly id: string;
   readonly movement: Movement;

@@ -34,6 +34,7 @@ export interface PastSession {
   readonly end: Partial<Record<SideGroup, Units>>;
 }
 
+/** A session as it was carried out: its plan, and the sets that were done. */
 export interface CarriedOut {
   readonly id: string;
   readonly startedAt: string;
@@ -125,6 +126,7 @@ export function sumDoses(sessions: readonly PastSession[]): Map<SideGroup, numbe
 export const ofBothHands = (doses: ReadonlyMap<SideGroup, number>, group: MuscleGroup) =>
   HANDS.reduce((sum, hand) => sum + (doses.get(`${hand} ${group}`) ?? 0), 0);
 
+/** How the dose of a muscle group went over the last weeks. */
 export interface LoadTrend {
   readonly group: MuscleGroup;
   /** Sums of both hands over the last seven days, and the mean of the three weeks before. */

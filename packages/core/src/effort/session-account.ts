@@ -22,6 +22,7 @@ export interface BlockHand {
   readonly enduranceDose: number;
   readonly repetitions: number;
 }
+/** What one block comes to for each hand. */
 export interface BlockAccount {
   readonly blockId: string;
   readonly startMs: number;
@@ -42,6 +43,7 @@ export interface HandAccount {
   readonly carryM: number;
 }
 
+/** What a session comes to: for each hand, each muscle group and each block. */
 export interface SessionAccount {
   readonly hands: Readonly<Record<Hand, HandAccount>>;
   readonly blocks: readonly BlockAccount[];

@@ -17,6 +17,7 @@ export interface FileFault {
   readonly message: string;
 }
 
+/** A file that cannot be read, with every fault by line and field. */
 export class FileError extends Error {
   override readonly name = 'FileError';
   constructor(readonly faults: readonly FileFault[]) {

@@ -3,6 +3,7 @@ import { oneOf, record } from '../vocabulary/schema.js';
 
 /** Identifies the format and its version inside a file. */
 export const SEQUENCE_FORMAT = 'clay-pot/sequence';
+/** Version of the file format that is written; earlier ones are still read. */
 export const SEQUENCE_FORMAT_VERSION = 2;
 /** Version 1 had no method and no mutes; its files are read as they are. */
 export const READABLE_VERSIONS = [1, 2] as const;

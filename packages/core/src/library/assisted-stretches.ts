@@ -18,6 +18,7 @@ const STRETCHED = {
   work: ['time', 'breaths'],
 } as const;
 
+/** The family of stretches with the help of the other hand, in teaching order. */
 export const ASSISTED_STRETCHES: readonly Movement[] = [
   movement({
     id: 'stretch.flexors',

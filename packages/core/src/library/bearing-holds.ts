@@ -53,6 +53,7 @@ const SUPPORT = {
   corners: ['open hand, wrist extended'],
 } as const;
 
+/** The family of body weight held on the hands, in teaching order. */
 export const BEARING_HOLDS: readonly Movement[] = [
   movement({
     id: 'bearing.palm-support',

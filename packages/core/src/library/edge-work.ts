@@ -21,6 +21,7 @@ const SHOULDER = caution('Shoulders stay switched on; no slack hanging.', 'hyper
 const HUNG = { sides: ['together'] as const, strokes: ['on', 'off'] as const, work: ['time'] as const };
 const HANGING = ['hang', 'edge', 'free', 'resisted'] as const;
 
+/** The family of hanging and lifting on edges, in teaching order. */
 export const EDGE_WORK: readonly Movement[] = [
   movement({
     id: 'edge.lift-open',

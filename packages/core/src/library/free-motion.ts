@@ -10,6 +10,7 @@ const BOTH = ['together', 'left-then-right', 'right-then-left', 'left', 'right']
 const SEATED = ['seated', 'none', 'free', 'unloaded'] as const;
 const STANDING = ['standing', 'none', 'free', 'unloaded'] as const;
 
+/** The family of free motion of hand and wrist, in teaching order. */
 export const FREE_MOTION: readonly Movement[] = [
   movement({
     id: 'free.wrist-circles',

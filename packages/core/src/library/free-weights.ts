@@ -57,6 +57,7 @@ function rungs(
   ];
 }
 
+/** The family of weights and levers in the hand, in teaching order. */
 export const FREE_WEIGHTS: readonly Movement[] = [
   movement({
     ...WITH_WEIGHT,

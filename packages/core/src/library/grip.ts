@@ -28,6 +28,7 @@ const BOTH = {
   strokes: ['up', 'down'] as const,
 };
 
+/** The family of closing the hand against something, in teaching order. */
 export const GRIP: readonly Movement[] = [
   movement({
     id: 'grip.ball-squeeze',

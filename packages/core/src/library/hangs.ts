@@ -9,6 +9,7 @@ const HANG = [SHOULDER, HOLD_SKIN, SPRAIN, HOLD_TENDON];
 const HUNG = { sides: ['together'] as const, strokes: ['on', 'off'] as const, work: ['time'] as const };
 const ON_BAR = ['hang', 'handle', 'free', 'resisted'] as const;
 
+/** The family of hanging from a bar, in teaching order. */
 export const HANGS: readonly Movement[] = [
   movement({
     id: 'hang.feet-supported',

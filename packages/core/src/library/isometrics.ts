@@ -94,6 +94,7 @@ const ONE_EACH = {
 };
 const SEATED = ['seated', 'none', 'free', 'resisted'] as const;
 
+/** The family of pressing against what does not give, in teaching order. */
 export const ISOMETRICS: readonly Movement[] = [
   againstTheOtherHand(
     'extension',

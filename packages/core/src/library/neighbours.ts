@@ -44,6 +44,7 @@ const curl = (slug: string, name: string, purpose: string, kg: readonly [number,
     ],
   });
 
+/** The family of elbow and shoulder, which carry the hand, in teaching order. */
 export const NEIGHBOURS: readonly Movement[] = [
   movement({
     id: 'near.arm-circles',

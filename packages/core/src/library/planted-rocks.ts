@@ -25,6 +25,7 @@ const ON_MAT = {
 const FLOOR = 'all fours' as const;
 const ONE_SIDE = { ...ON_MAT, sides: ['left-then-right', 'right-then-left', 'left', 'right'] as const };
 
+/** The family of rocking over planted hands, in teaching order. */
 export const PLANTED_ROCKS: readonly Movement[] = [
   movement({
     id: 'rock.palm-fore-aft',

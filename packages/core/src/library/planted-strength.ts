@@ -26,6 +26,7 @@ const ON_MAT = {
 };
 const FLOOR = 'all fours' as const;
 
+/** The family of strength over planted hands, in teaching order. */
 export const PLANTED_STRENGTH: readonly Movement[] = [
   movement({
     id: 'strength.palm-lift',

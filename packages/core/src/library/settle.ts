@@ -4,6 +4,7 @@ import { BEND, caution, level, move, movement, rest, stretch } from './writing.j
 const SEATED = ['seated', 'none', 'free', 'assisted'] as const;
 const NONE: Movement['cautions'] = [];
 
+/** The family of settling after work, in teaching order. */
 export const SETTLE: readonly Movement[] = [
   movement({
     id: 'settle.shakes',

@@ -50,6 +50,7 @@ function glide(slug: string, name: string, purpose: string, shape: string, fault
   });
 }
 
+/** The family of glides of the finger tendons, in teaching order. */
 export const TENDON_GLIDES: readonly Movement[] = [
   glide(
     'hook',

@@ -82,7 +82,7 @@ const ELBOW_BEND_NM = 65;
 
 /**
  * What a hand can do at most: the best recent measured maximum, else an estimate from published norms, with its source in words.
- * @example capacityOf(averageMan, 'wrist flexion', 'right') → 12.2 N·m, estimated
+ * @example capacityOf(referencePerson(REFERENCE_BODIES.male, '2026-01-01'), 'wrist flexion', 'right').value ≈ 12.2
  */
 export function capacityOf(person: Person, action: Action, hand: Hand): Capacity {
   const unit = ACTIONS[action];
@@ -116,13 +116,13 @@ function estimate(action: Action, ratio: number, gripN: number, body: Body): num
 /** Usual error of a goniometer, degrees: thresholds.csv (`goniometer_error_default`), until the coach's own repeats give one. */
 export const RANGE_ERROR_DEG = 7;
 
-/** Whether an angle lies within a range, at its end as closely as can be measured, or past it. */
+/** Whether an angle lies within a range, at its end as closely as can be measured, or past it. @example rangeVerdict(85, 89) → 'at the end' */
 export function rangeVerdict(deg: number, rangeDeg: number): 'within' | 'at the end' | 'past' {
   if (Math.abs(deg - rangeDeg) <= RANGE_ERROR_DEG) return 'at the end';
   return deg > rangeDeg ? 'past' : 'within';
 }
 
-/** `100 · demand / capacity`; above 100 the demand cannot be met. */
+/** `100 · demand / capacity`; above 100 the demand cannot be met. @example effortPercent(150, { value: 300, unit: 'N', source: 'measured', from: '' }) → 50 */
 export const effortPercent = (demand: number, capacity: Capacity) => (100 * demand) / capacity.value;
 
 /** How far a wrist goes with help: measured, else the norm's active range and the usual gain of help. */

@@ -8,7 +8,10 @@ import { RAD } from './plane.js';
 export const weightMomentNm = (massKg: number, leverM: number, angleDeg = 0) =>
   massKg * GRAVITY * leverM * Math.cos(angleDeg * RAD);
 
-/** The weight that makes a moment: the inverse of `weightMomentNm`. @throws RangeError where the lever stands upright and no weight does */
+/**
+ * The weight that makes a moment: the inverse of `weightMomentNm`. @example weightForMomentKg(3.92, 0.08) ≈ 5.0
+ * @throws RangeError where the lever stands upright and no weight does
+ */
 export function weightForMomentKg(momentNm: number, leverM: number, angleDeg = 0): number {
   const perKg = weightMomentNm(1, leverM, angleDeg);
   if (!(perKg > 1e-9))
@@ -16,7 +19,10 @@ export function weightForMomentKg(momentNm: number, leverM: number, angleDeg = 0
   return momentNm / perKg;
 }
 
-/** The lever that makes a moment with a weight. @throws RangeError for no weight */
+/**
+ * The lever that makes a moment with a weight. @example leverForMomentM(3.92, 5) ≈ 0.08
+ * @throws RangeError for no weight
+ */
 export function leverForMomentM(momentNm: number, massKg: number, angleDeg = 0): number {
   const perMetre = weightMomentNm(massKg, 1, angleDeg);
   if (!(perMetre > 1e-9)) throw new RangeError('massKg: no weight makes no moment; use more than 0 kg, below 90°.');
@@ -30,7 +36,11 @@ export interface Roller {
   readonly ropeM: number;
 }
 
-/** What winding the rope all the way up takes: moment on both hands, turns, and work. @throws RangeError for a size of zero or less */
+/**
+ * What winding the rope all the way up takes: moment on both hands, turns, and work.
+ * @example rollerWork({ drumRadiusM: 0.016, massKg: 5, ropeM: 1.1 }).turns ≈ 10.9
+ * @throws RangeError for a size of zero or less
+ */
 export function rollerWork({ drumRadiusM, massKg, ropeM }: Roller) {
   for (const [field, value] of Object.entries({ drumRadiusM, massKg, ropeM })) {
     if (!(value > 0)) throw new RangeError(`${field}: must be more than 0, not ${value}.`);
@@ -45,15 +55,20 @@ export function rollerWork({ drumRadiusM, massKg, ropeM }: Roller) {
 /** Walking pace with a load in the hands, m/s: a working value. */
 export const CARRY_PACE_M_PER_S = 1.2;
 
-/** Seconds that a carried distance takes. @throws RangeError for a distance or pace that is not more than zero */
+/**
+ * Seconds that a carried distance takes. @example carryTimeS(30) ≈ 25
+ * @throws RangeError for a distance or pace that is not more than zero
+ */
 export function carryTimeS(distanceM: number, paceMPerS = CARRY_PACE_M_PER_S): number {
   if (!(distanceM > 0)) throw new RangeError(`distanceM: must be more than 0 m, not ${distanceM}.`);
   if (!(paceMPerS > 0)) throw new RangeError(`paceMPerS: must be more than 0 m/s, not ${paceMPerS}.`);
   return distanceM / paceMPerS;
 }
 
+/** Metres that are carried in a time. @example carryDistanceM(25) ≈ 30 */
 export const carryDistanceM = (timeS: number, paceMPerS = CARRY_PACE_M_PER_S) => timeS * paceMPerS;
 
-/** Kilograms that press as hard as a force. */
+/** Kilograms that press as hard as a force. @example kgFromN(500) ≈ 51.0 */
 export const kgFromN = (newtons: number) => newtons / GRAVITY;
+/** The force with which a mass presses. @example newtonsFromKg(51) ≈ 500 */
 export const newtonsFromKg = (kg: number) => kg * GRAVITY;

@@ -80,7 +80,7 @@ const ON_PADS = { heel: 0, knuckles: 0, pads: 1 };
  *
  * Palm down the wrist extends by 90° plus the forearm's tilt toward the fingers, less what the palm is raised; back of the hand down
  * it flexes by the same. The centre of pressure moves from the heel (under the wrist) to the knuckle line with `padPressure`, and
- * beyond it with a raised palm. @example palm flat, forearm upright → extensionDeg 90
+ * beyond it with a raised palm. A flat palm under an upright forearm: 90°.
  */
 export function handGeometry(segments: Segments, placement: HandPlacement, tilt: number): HandGeometry {
   const { contact, facing, padPressure } = placement;

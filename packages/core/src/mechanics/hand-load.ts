@@ -10,6 +10,7 @@ import type { MuscleGroup } from '../vocabulary/muscles.js';
 /** Standard gravity, m/s². */
 export const GRAVITY = 9.80665;
 
+/** A force in the sagittal plane, N. */
 export interface Force {
   readonly at: Point;
   /** Newtons. */

@@ -22,6 +22,7 @@ export const BEST_HANDLE_MM = 38;
 /**
  * Share of the best grip that is left on a handle of this diameter. Grip peaks near 38 mm and has lost about two fifths at 76 mm
  * (Edgren, Radwin, Irwin 2004, Human Factors 46:244–51); between, and toward thin handles, straight lines are a working choice.
+ * @example handleFactor(120) < handleFactor(32) → true
  * @throws HoldError outside 15–120 mm
  */
 export function handleFactor(handleMm: number): number {
@@ -33,6 +34,7 @@ export function handleFactor(handleMm: number): number {
 /**
  * Share of whole-hand grip force that the fingertips can hang from an edge: a working law. It rises with depth until the end and middle
  * finger bones lie on it (about 45 mm), and a half crimp holds a little more than an open hand.
+ * @example edgeFactor(10, 'half crimp') > edgeFactor(10, 'open hand') → true
  * @throws HoldError outside 4–80 mm
  */
 export function edgeFactor(edgeMm: number, grip: EdgeGrip): number {

@@ -7,6 +7,7 @@ import { bisect, rootsIn, sampleRuns } from './root.js';
 import type { Segments } from './segments.js';
 import { POSTURE_LIMITS, PostureError, type SupportPosture } from '../model/posture.js';
 
+/** Where the joints are when a posture closes over its supports. */
 export interface ClosedChain {
   readonly joints: Joints;
   readonly hand: HandGeometry;

@@ -16,6 +16,7 @@ export interface Joints {
   readonly pressure: Point;
 }
 
+/** A mass at a point: a segment at its centre. */
 export interface MassPoint {
   readonly massKg: number;
   readonly at: Point;
@@ -58,6 +59,7 @@ export function massPoints(segments: Segments, posture: SupportPosture, joints: 
   return points;
 }
 
+/** Where the masses balance. */
 export function centreOfMass(points: readonly MassPoint[]): Point {
   let [mass, x, y] = [0, 0, 0];
   for (const { massKg, at } of points) {

@@ -1,6 +1,7 @@
 import { type SegmentName, SEGMENTS } from './segment-table.js';
 import type { Body } from '../model/body.js';
 
+/** A segment of the body: its length, mass and where its centre lies. */
 export interface Segment {
   readonly massKg: number;
   readonly lengthM: number;

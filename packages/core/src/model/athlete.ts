@@ -7,6 +7,7 @@ import { EQUIPMENT } from '../vocabulary/places.js';
 import { day, list, type Of, oneOf, optional, orNull, record, text, within } from '../vocabulary/schema.js';
 import { BODY_LIMITS, SEXES } from './body.js';
 
+/** Bounds of an athlete’s record. */
 export const ATHLETE_LIMITS = {
   nameLength: 120,
   practiceLength: 200,

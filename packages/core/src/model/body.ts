@@ -1,5 +1,6 @@
 import type { Limit } from '../vocabulary/limit.js';
 
+/** What is asked for the norms. */
 export const SEXES = ['female', 'male', 'not stated'] as const;
 export type Sex = (typeof SEXES)[number];
 

@@ -1,7 +1,7 @@
 import { amountOf, checkDose, type Dose, type Tempo, type Work } from './dose.js';
 import { sentence } from '../vocabulary/fault.js';
 import type { SidePlan } from '../vocabulary/hands.js';
-import type { DirectionPlan } from '../vocabulary/work.js';
+import { type DirectionPlan, UNIT_LETTERS, UNIT_OF } from '../vocabulary/work.js';
 
 /**
  * The dose shorthand a coach types.
@@ -16,7 +16,7 @@ import type { DirectionPlan } from '../vocabulary/work.js';
  * | `LR` `L` `R` `L,R` `R,L` `L/R` | both together, left, right, left then right, right then left, alternating |
  * | `>` `<` `<>` | first direction, second direction, each |
  *
- * @example printDose(parseDose('3x8 @40% 2s rest20')) === '3x8 @40% 2s rest20'
+ * @example printDose(parseDose('3 x 8 @40% 2s rest20')) → '3x8 @40% 2s rest20'
  */
 export class ShorthandError extends Error {
   override readonly name = 'ShorthandError';
@@ -142,7 +142,7 @@ function readWork(minutes?: string, seconds?: string, count?: string, unit?: str
  * Sides and directions are always spelt out unless the dose is plain and the defaults are too.
  */
 export function printDose(dose: Dose, defaults: DoseDefaults = PLAIN): string {
-  const parts = [`${dose.sets}x${amountOf(dose.work)}${{ repetitions: '', time: 's', breaths: 'br' }[dose.work.kind]}`];
+  const parts = [`${dose.sets}x${amountOf(dose.work)}${UNIT_LETTERS[UNIT_OF[dose.work.kind]]}`];
   if (dose.effortPercent !== undefined) parts.push(`@${dose.effortPercent}%`);
   if (dose.holdS !== undefined) parts.push(`${dose.holdS}s`);
   if (dose.tempo) parts.push(printTempo(dose.tempo));

@@ -23,6 +23,7 @@ const HOLD_FIELDS = {
   edgeGrip: optional(oneOf(EDGE_GRIPS, 'Grip on the edge')),
   pinchMm: optional(number('Pinch width', 5, 150, 1, 'mm')),
 };
+/** A hold by itself. */
 export const HOLD = record(HOLD_FIELDS);
 export type Hold = Of<typeof HOLD>;
 /** Which sizes a hold needs. */
@@ -99,12 +100,14 @@ const KINDS = {
   rest: record({ kind: kind('rest'), pressN: number('Pressure', 0, 200, 1, 'N') }),
 };
 const { body, hang, lift, weight, roller, press, resist, move, stretch, rest } = KINDS;
+/** What a level asks for: one of the kinds. */
 export const LEVEL_LOAD = kinds(
   [body, hang, lift, weight, roller, press, resist, move, stretch, rest],
   'an object with a kind',
 );
 export type LevelLoad = Of<typeof LEVEL_LOAD>;
 export type LoadKind = LevelLoad['kind'];
+/** The kinds, as forms list them. */
 export const LOAD_KINDS = Object.keys(KINDS) as LoadKind[];
 
 /** One field of a load as a form shows it: a number within limits, or one of a few words (or many of them). */

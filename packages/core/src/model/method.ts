@@ -81,6 +81,7 @@ export const POLICIES = {
   },
 } as const;
 export type PolicyName = keyof typeof POLICIES;
+/** The choices of a method, as they are listed. */
 export const POLICY_NAMES = Object.keys(POLICIES) as PolicyName[];
 export type Policies = { readonly [P in PolicyName]: keyof (typeof POLICIES)[P]['options'] };
 
@@ -103,7 +104,9 @@ export const METHOD_NUMBERS: Record<MethodNumber, string> = {
   weeklyGrowthPercent: 'A week may grow by',
   balanceBand: 'Opposite muscles may differ by',
 };
+/** The numbers of a method, as they are listed. */
 export const METHOD_NUMBER_NAMES = Object.keys(METHOD_LIMITS) as MethodNumber[];
+/** Bounds of a method’s texts. */
 export const METHOD_TEXT = { nameLength: 60, reasonLength: 200 } as const;
 
 const schools = Object.fromEntries(

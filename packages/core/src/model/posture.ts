@@ -102,6 +102,7 @@ export const STANCE_FIELDS = {
   /** Palm off the floor at the heel, for a raised palm; degrees between palm and floor. */
   heelLiftDeg: field('heelLiftDeg'),
 };
+/** How a body stands over its hands, as a level’s load carries it. */
 export const STANCE = record(STANCE_FIELDS, { what: 'a posture on the hands' });
 export type Stance = Of<typeof STANCE>;
 

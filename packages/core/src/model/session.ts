@@ -7,6 +7,7 @@ import { SET_UNITS, type SetUnit } from '../vocabulary/work.js';
 import { BLOCK_LIMITS } from './sequence.js';
 import { DOSE_LIMITS } from './dose.js';
 
+/** Bounds of what is recorded of a session. */
 export const SESSION_LIMITS = {
   amount: { min: 0, max: 7200, step: 1, unit: 'of its unit' },
   /** Discomfort and exertion. */
@@ -47,6 +48,7 @@ export type BlockReport = Of<typeof BLOCK_REPORT>;
 export const ENDINGS = ['completed', 'ended early', 'stopped'] as const;
 export type Ending = (typeof ENDINGS)[number];
 
+/** How a session ended, as the player sends it. */
 export const SESSION_END = record({
   ending: oneOf(ENDINGS),
   /** With `ending: stopped`. */

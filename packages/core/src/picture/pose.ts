@@ -12,6 +12,7 @@ export interface ArmPose {
   readonly palmRad: number;
 }
 
+/** Where a leg’s joints are. */
 export interface LegPose {
   readonly knee: Point;
   readonly ankle: Point;

@@ -32,6 +32,7 @@ export interface Coil {
   readonly left: CoilHalf;
   readonly right: CoilHalf;
 }
+/** One hand’s half of a coil. */
 export interface CoilHalf {
   /** In the measure's unit; zero where the hand does no work. */
   readonly value: number;
@@ -43,6 +44,7 @@ export interface CoilHalf {
   readonly glaze: readonly number[];
 }
 
+/** Where a muscle group could not hold. */
 export interface Crack {
   readonly hand: Hand;
   readonly atMs: number;
@@ -61,6 +63,7 @@ export interface Pot {
   readonly widest: number;
 }
 
+/** What a pot is drawn of. */
 export interface PotSession {
   readonly sequence: Sequence;
   readonly account: SessionAccount;

@@ -17,6 +17,7 @@ export interface SessionDay {
   readonly day: string;
 }
 
+/** An assignment on a day: whether it is due, done or rested, and the days that were missed. */
 export interface Due {
   readonly assignment: Assignment;
   readonly state: 'due' | 'done';

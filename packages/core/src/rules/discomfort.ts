@@ -4,15 +4,18 @@ import type { Policies } from '../model/method.js';
  * stricter: up to 2 needs no change, up to 4 holds the level, 5 and more eases or stops.
  */
 export const DISCOMFORT_GO_ON_MAX = 2;
+/** Up to this the level is held. */
 export const DISCOMFORT_HOLD_MAX = 4;
 
 /** What a method allows. */
 export type DiscomfortPolicy = Policies['discomfort'];
 
+/** What follows from an answer. */
 export type DiscomfortAdvice = 'go-on' | 'hold-level' | 'ease-or-stop';
 
 /**
  * What a discomfort of 0–10 during or right after a block asks for. Where a method allows none, each answer weighs one step more.
+ * @example adviseOnDiscomfort(3, 'none') → 'ease-or-stop'
  */
 export function adviseOnDiscomfort(score: number, allowed: DiscomfortPolicy): DiscomfortAdvice {
   if (allowed === 'none') {

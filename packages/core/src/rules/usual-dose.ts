@@ -1,4 +1,4 @@
-import { amountOf, type Dose, workOf } from '../model/dose.js';
+import { amountLimit, amountOf, type Dose, workOf } from '../model/dose.js';
 import { type DosingKind, type Range, USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
 
 /** Sentences on what in a dose lies outside its customary range; empty when all is usual. */
@@ -10,7 +10,7 @@ export function unusualInDose(dose: Dose, kind: DosingKind): string[] {
     const where = value < usual[0] ? 'below' : 'above';
     notes.push(`${value} ${unit} is ${where} the usual ${usual[0]}–${usual[1]} ${unit} for ${range.label}.`);
   };
-  const unit = { repetitions: 'repetitions', time: 's', breaths: 'breaths' }[dose.work.kind];
+  const { unit } = amountLimit(dose.work.kind);
   judge(amountOf(dose.work), range.amount[dose.work.kind], unit);
   judge(dose.sets, range.sets, 'sets');
   judge(dose.effortPercent, range.effortPercent, '% effort');

@@ -41,6 +41,7 @@ export function plannedAgainstDone(timeline: Timeline, sets: readonly CountedSet
   return [...rows, ...done.values()];
 }
 
+/** Planned and done amounts, summed. */
 export interface PlannedDoneTotals {
   readonly plannedAmount: number;
   readonly doneAmount: number;

@@ -10,6 +10,7 @@ export interface Playhead {
   readonly addedMs: number;
 }
 
+/** Before the first event. */
 export const AT_START: Playhead = { event: 0, elapsedMs: 0, addedMs: 0 };
 
 /** How soon after a bout's start “back” means the one before, in milliseconds: as on any player. */
@@ -27,12 +28,14 @@ export interface EndedStint {
   readonly done: readonly DoneAmount[];
 }
 
+/** Where a move of the playhead ends, and the work that ended on the way. */
 export interface Move {
   readonly head: Playhead;
   /** Stints that ended by this move, in order. */
   readonly ended: readonly EndedStint[];
 }
 
+/** Whether the last event is behind. */
 export const isOver = (timeline: Timeline, head: Playhead) => head.event >= timeline.events.length;
 
 /** Runs the clock on. Crosses any number of events: a phone that slept for a minute catches up in one call. */

@@ -59,6 +59,7 @@ export interface Stint {
   readonly endMs: number;
 }
 
+/** From when to when a block is on. */
 export interface BlockSpan {
   readonly blockId: string;
   readonly phase: Phase;
@@ -68,6 +69,7 @@ export interface BlockSpan {
   readonly workMs: number;
 }
 
+/** A sequence in time: events, the pieces of work that they make, and the blocks. */
 export interface Timeline {
   readonly events: readonly TimelineEvent[];
   readonly stints: readonly Stint[];
@@ -75,25 +77,28 @@ export interface Timeline {
   readonly durationMs: number;
 }
 
+/** Events in which hands work. */
 export const WORK_EVENTS: readonly EventKind[] = ['repetition', 'hold', 'bout', 'breath'];
 
-/** Whole milliseconds of a number of seconds given in halves or tenths. */
+/** Whole milliseconds of a number of seconds given in halves or tenths. @example milliseconds(2.5) → 2500 */
 export function milliseconds(seconds: number): number {
   return Math.round(seconds * 1000);
 }
 
 /** Working values, from timing a class: moving within a place, and to another one. */
 export const CHANGE_WITHIN_PLACE_S = 3;
+/** Seconds to another place. */
 export const CHANGE_OF_PLACE_S = 10;
 /** Fetching something that the block before did not need. */
 export const FETCH_EQUIPMENT_S = 5;
 
-/** Seconds to get from one posture to the next; none at the very start, where people are already in place. */
+/** Seconds to get from one posture to the next; none at the very start, where people are already in place. @example changeOfPostureS(null, 'standing') → 0 */
 export function changeOfPostureS(from: Posture | null, to: Posture): number {
   if (from === null || from === to) return 0;
   return PLACE_OF[from] === PLACE_OF[to] ? CHANGE_WITHIN_PLACE_S : CHANGE_OF_PLACE_S;
 }
 
+/** What a timeline comes to. */
 export interface TimelineSummary {
   readonly totalMs: number;
   readonly workMs: number;

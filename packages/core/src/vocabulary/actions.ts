@@ -13,6 +13,7 @@ export const ACTIONS = {
   'elbow flexion': 'N·m',
 } as const;
 export type Action = keyof typeof ACTIONS;
+/** All actions, as they are listed. */
 export const ACTION_NAMES = Object.keys(ACTIONS) as Action[];
 
 /** Actions that answer each other, the stronger in daily life first; under the name that their balance goes by. */
@@ -23,6 +24,7 @@ export const OPPOSITES = {
   'pronators : supinators': ['pronation', 'supination'],
 } as const satisfies Record<string, readonly [Action, Action]>;
 export type PairName = keyof typeof OPPOSITES;
+/** The pairs of opposite actions, as they are listed. */
 export const PAIR_NAMES = Object.keys(OPPOSITES) as PairName[];
 
 /** The action that answers another; undefined where none is kept. @example oppositeAction('pronation') → 'supination' */

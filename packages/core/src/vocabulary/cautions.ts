@@ -83,4 +83,5 @@ export const CAUTIONS = {
   },
 } as const satisfies Record<string, Caution>;
 export type CautionId = keyof typeof CAUTIONS;
+/** All cautions, as they are listed. */
 export const CAUTION_IDS = Object.keys(CAUTIONS) as CautionId[];

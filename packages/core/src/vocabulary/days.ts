@@ -22,10 +22,10 @@ export function ageOn(birthDate: string, day: string): number {
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 
-/** Hours from one instant (ISO 8601) to another; negative when the second is earlier. */
+/** Hours from one instant (ISO 8601) to another; negative when the second is earlier. @example hoursBetween('2026-01-01T00:00:00Z', '2026-01-02T12:00:00Z') → 36 */
 export const hoursBetween = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / HOUR_MS;
 
-/** Days from one ISO date or instant to another; negative when the second is earlier. */
+/** Days from one ISO date or instant to another; negative when the second is earlier. @example daysBetween('2026-01-01', '2026-03-01') → 59 */
 export const daysBetween = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / DAY_MS;
 
 /** Whether a text is a day of the calendar, and no 31 February. @example isDay('2026-02-31') → false */
@@ -36,6 +36,7 @@ export function isDay(text: string): boolean {
 }
 /** No athlete, no reading and no session lies outside: other years are slips of the finger. */
 export const FIRST_DAY = '1900-01-01';
+/** No day after this is taken. */
 export const LAST_DAY = '2199-12-31';
 
 /** Whether a text is an instant in UTC with milliseconds, as `Date.prototype.toISOString` writes it. @example isInstant('2026-13-01T00:00:00.000Z') → false */

@@ -15,6 +15,6 @@ export function sentence({ label, message }: Fault): string {
   return /[.!?]$/.test(text) ? text : `${text}.`;
 }
 
-/** Faults of a part, told from the whole that it stands in. @example under('/dose', checkDose(dose)) */
+/** Faults of a part, told from the whole that it stands in. @example under('/dose', [{ pointer: '/sets', message: 'no' }]) → [{ pointer: '/dose/sets', message: 'no' }] */
 export const under = (at: string, faults: readonly Fault[]): Fault[] =>
   faults.map((fault) => ({ ...fault, pointer: at + fault.pointer }));

@@ -20,6 +20,7 @@ export type MuscleGroup = (typeof MUSCLE_GROUPS)[number];
 
 /** A muscle group on a side, as one word: the key that courses and doses are kept under. */
 export type SideGroup = `${Hand} ${MuscleGroup}`;
+/** Every muscle group of either hand. */
 export const SIDE_GROUPS = HANDS.flatMap((hand) => MUSCLE_GROUPS.map((group): SideGroup => `${hand} ${group}`));
 /** A key taken apart. @example partsOf('left wrist flexors') → { hand: 'left', group: 'wrist flexors' } */
 export const partsOf = (key: SideGroup): { hand: Hand; group: MuscleGroup } => {

@@ -33,7 +33,7 @@ export type Immutable<T> = T extends readonly unknown[]
     ? { readonly [K in keyof T]: Immutable<T[K]> }
     : T;
 
-/** What a schema describes. @example type Tempo = Of<typeof TEMPO> */
+/** What a schema describes, e.g. `type Tempo = Of<typeof TEMPO>`. */
 export type Of<S extends TSchema> = Immutable<Static<S>>;
 
 /** Thirds and tenths have no exact form in binary: only halves, quarters and the like are held to their step. */

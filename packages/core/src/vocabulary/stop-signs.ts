@@ -7,6 +7,7 @@ export const STOP_SIGNS = {
   sharp: 'Sharp pain',
 } as const;
 export type StopSign = keyof typeof STOP_SIGNS;
+/** All stop signs, as they are listed. */
 export const STOP_SIGN_IDS = Object.keys(STOP_SIGNS) as StopSign[];
 
 /** Stands on every printed or shared sheet and at the end of a stopped session. */

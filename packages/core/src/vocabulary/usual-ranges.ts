@@ -1,5 +1,6 @@
 import type { WorkKind } from './work.js';
 
+/** From and to, both of them inside. */
 export type Range = readonly [min: number, max: number];
 
 /** The customary range of one kind of work; what is not named is not judged. */

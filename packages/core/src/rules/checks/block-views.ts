@@ -1,6 +1,7 @@
 import type { BlockView } from '../../effort/session-view.js';
 import type { Phase } from '../../vocabulary/phases.js';
 
+/** The blocks’ ids. */
 export const ids = (views: readonly BlockView[]) => views.map(({ block }) => block.id);
 /** Moved by the own muscles alone, or helped. */
 export const isFree = ({ level }: BlockView) => level.loading === 'unloaded' || level.loading === 'assisted';

@@ -19,6 +19,7 @@ import type { Equipment } from '../../vocabulary/places.js';
 /** Found in any room: what a fix may add when nobody said which things there are. */
 const ANYWHERE: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'];
 
+/** What a level needs that is not at hand. */
 export const missingFor = ({ athlete }: SessionView, movement: Movement, level: Level): Equipment[] =>
   athlete ? equipmentFor(movement, level).filter((thing) => !athlete.equipment.includes(thing)) : [];
 
@@ -32,8 +33,10 @@ export function askedOf(view: SessionView, level: Level, dose: Dose): Demand | n
   }
 }
 
+/** The effort of the hand that works harder, percent. */
 export const effortOf = (demand: Demand) => Math.max(demand.left.effortPercent, demand.right.effortPercent);
 
+/** Whether either wrist is taken past its range. */
 export const isPastRange = (demand: Demand) =>
   [demand.left.angle, demand.right.angle].some((angle) => angle && rangeVerdict(angle.deg, angle.rangeDeg) === 'past');
 
@@ -54,6 +57,7 @@ export function isOpen(view: SessionView, movement: Movement, level: Level, dose
   return effort <= Math.min(100, view.method.effortCeilingPercent);
 }
 
+/** A level that may be proposed, with its dose. */
 export interface Choice {
   readonly movement: Movement;
   readonly level: Level;
@@ -91,6 +95,7 @@ export function adding(
   return { label: `Add ${movement.name.toLowerCase()}`, edits: [{ kind: 'add', block, before }] };
 }
 
+/** A fix that gives a block another dose. */
 export const changing = (label: string, { block }: BlockView, dose: Dose): Fix => ({
   label,
   edits: [{ kind: 'change', blockId: block.id, dose }],
@@ -109,8 +114,10 @@ export const givenToBoth = (views: readonly BlockView[]): Edit[] =>
     const sides = bothWays(movement);
     return sides ? [{ kind: 'change', blockId: id, dose: { ...dose, sides } }] : [];
   });
+/** A way to do a movement with both hands; undefined where it has none. */
 export const bothWays = ({ sides }: Movement) => sides.find((plan) => plan !== 'left' && plan !== 'right');
 
+/** A fix that takes blocks out. */
 export const removing = (label: string, views: readonly BlockView[]): Fix => ({
   label,
   edits: views.map(({ block }): Edit => ({ kind: 'remove', blockId: block.id })),

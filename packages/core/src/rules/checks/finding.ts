@@ -14,6 +14,7 @@ export interface Fix {
   /** Given as a function where finding them takes a search: it is begun when somebody asks. */
   readonly edits: readonly Edit[] | (() => readonly Edit[]);
 }
+/** The edits of a fix, searched for now where it takes a search. */
 export const editsOf = ({ edits }: Fix): readonly Edit[] => (typeof edits === 'function' ? edits() : edits);
 
 /** What a check says of a sequence. */
@@ -37,4 +38,5 @@ export interface Check {
   readonly find: (view: SessionView) => readonly Observation[];
 }
 
+/** The source of rules that nobody has measured. */
 export const PRACTICE = 'customary among coaches';
