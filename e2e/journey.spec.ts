@@ -19,7 +19,7 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   await page.getByRole('link', { name: 'People' }).click();
   await page.getByRole('link', { name: 'Callum Reyes-Whitlock' }).click();
   await page.getByRole('button', { name: 'New sequence' }).click();
-  await expect(page.getByText('No blocks yet')).toBeVisible();
+  await expect(page.getByText('Nothing here yet')).toBeVisible();
   const sequenceId = idIn(page);
   await page.getByLabel('Title').fill('Left wrist first');
   await page.getByLabel('Title').press('Enter');
@@ -120,7 +120,7 @@ test('by keyboard only: the same journey', async ({ page, house }) => {
   await page.keyboard.press('Enter');
   await tabTo(page, 'button', 'New sequence');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('No blocks yet')).toBeVisible();
+  await expect(page.getByText('Nothing here yet')).toBeVisible();
 
   // The shelf: slash, a word, Enter. Escape leaves the field.
   for (const word of ['wrist circles', 'palm support', 'ball squeeze']) {

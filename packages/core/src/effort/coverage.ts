@@ -52,7 +52,7 @@ const FIST_CONTACTS = ['fist', 'handle', 'ball', 'edge'];
 export function visitOf(movement: Movement, level: Level, demand: Demand | null): Visit {
   const bentTo = demand?.posture ? (demand.left.angle?.motion ?? '') : '';
   let ofLevel = visits.get(level);
-  if (!ofLevel) visits.set(level, (ofLevel = new Map()));
+  if (!ofLevel) visits.set(level, (ofLevel = new Map<string, Visit>()));
   let visit = ofLevel.get(bentTo);
   if (!visit) ofLevel.set(bentTo, (visit = visited(movement, level, bentTo)));
   return visit;

@@ -89,7 +89,7 @@ function askedOf(person: Person, level: Level, effortPercent: number | undefined
   let ofPerson = known.get(person);
   if (!ofPerson) known.set(person, (ofPerson = new WeakMap()));
   let ofLevel = ofPerson.get(level);
-  if (!ofLevel) ofPerson.set(level, (ofLevel = new Map()));
+  if (!ofLevel) ofPerson.set(level, (ofLevel = new Map<number | undefined, Asked | string>()));
   let asked = ofLevel.get(effortPercent);
   if (asked === undefined) ofLevel.set(effortPercent, (asked = computed(person, level, effortPercent)));
   return asked;

@@ -20,6 +20,7 @@ export function isNestedBeyond(text: string, bound: number): boolean {
       case '}':
         depth--;
         break;
+      default:
     }
   }
   return false;

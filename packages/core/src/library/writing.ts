@@ -77,7 +77,8 @@ export function body(name: UsualPosture, change: Partial<Stance> = {}): LevelLoa
   const { contact: _contact, facing: _facing, ...stance }: SupportPosture = USUAL_POSTURES[name];
   const changed = CHAIN.filter((field) => field in change);
   const kept = changed.length === 2 ? Object.fromEntries(CHAIN.map((field) => [field, undefined])) : {};
-  const all = Object.entries({ ...stance, ...kept, ...change }).filter(([, value]) => value !== undefined);
+  const fields: Record<string, unknown> = { ...stance, ...kept, ...change };
+  const all = Object.entries(fields).filter(([, value]) => value !== undefined);
   return { kind: 'body', stance: Object.fromEntries(all) as unknown as Stance };
 }
 

@@ -204,8 +204,11 @@ function rawDemand(person: Person, load: Exclude<LevelLoad, { kind: 'body' }>): 
     }
     case 'weight': {
       const loadN = load.massKg * GRAVITY;
-      const reach = { 'elbow flexion': forearm.lengthM, 'shoulder flexion': forearm.lengthM + upperArm.lengthM };
-      const leverM = load.leverM ?? palm + (reach[load.action as keyof typeof reach] ?? 0);
+      const reach: Partial<Record<Action, number>> = {
+        'elbow flexion': forearm.lengthM,
+        'shoulder flexion': forearm.lengthM + upperArm.lengthM,
+      };
+      const leverM = load.leverM ?? palm + (reach[load.action] ?? 0);
       const moment = weightMomentNm(load.massKg, leverM, load.angleDeg);
       const gripFactor = handleFactor(load.handleMm ?? BEST_HANDLE_MM);
       return { loadN, actions: { [load.action]: moment, grip: loadN }, gripFactor };

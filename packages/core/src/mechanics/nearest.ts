@@ -22,7 +22,7 @@ export function nearestPossible(body: Body, posture: SupportPosture, error: Post
       throw thrown;
     }
   };
-  const from = typeof posture[field] === 'number' ? (posture[field] as number) : min;
+  const from = typeof posture[field] === 'number' ? posture[field] : min;
   const samples = sampleRuns(possible, min, max).flat();
   return samples.reduce<number | undefined>(
     (best, { x }) => (best === undefined || Math.abs(x - from) < Math.abs(best - from) ? x : best),

@@ -107,7 +107,7 @@ export function solveLevel<L extends Loaded>(
       null,
     );
   }
-  const at = (value: number): L => ({ ...level, load: { ...load, [field]: value } as LevelLoad });
+  const at = (value: number): L => ({ ...level, load: { ...load, [field]: value } });
   const { min, max } = spec.limit;
   const value = solve(field, { min, max, from }, (x) => quantityOf(demandOf(person, at(x)), target), target);
   return { value, level: at(value), demand: demandOf(person, at(value)) };

@@ -98,7 +98,7 @@ export function checkDose(dose: Dose): Fault[] {
 const checked = new WeakMap<Dose, Fault[]>();
 
 /** What no field alone can tell. */
-function faultsTogether({ work, holdS, tempo, sides }: Dose): Fault[] {
+function faultsTogether({ work, holdS, tempo, sides }: Partial<Dose>): Fault[] {
   if (!work || work.kind === 'repetitions') return [];
   const faults: Fault[] = [];
   const alone = 'belongs to repetitions only: give a number of repetitions, or leave it out';

@@ -95,8 +95,8 @@ function loads(from: LevelLoad, to: LevelLoad): string[] {
     const [x, y] = [a![field], b![field]];
     if (typeof x === 'number' && typeof y === 'number' && x !== y) levers.push(y > x ? more : less);
   }
-  if (a!.fingers !== b!.fingers) levers.push(`fingers ${b!.fingers}`);
-  if (a!.edgeGrip !== b!.edgeGrip) levers.push(`${b!.edgeGrip}`);
+  if (a!.fingers !== b!.fingers) levers.push(`fingers ${String(b!.fingers)}`);
+  if (a!.edgeGrip !== b!.edgeGrip) levers.push(String(b!.edgeGrip));
   if (
     from.kind === 'move' &&
     to.kind === 'move' &&

@@ -1,4 +1,4 @@
-import type { TSchema } from '@sinclair/typebox';
+import type { TObject, TSchema } from '@sinclair/typebox';
 import { ACTION_NAMES } from '../vocabulary/actions.js';
 import { EDGE_GRIPS, FINGERS } from '../vocabulary/contacts.js';
 import { type Fault, under } from '../vocabulary/fault.js';
@@ -116,11 +116,12 @@ export type LoadField =
   | { readonly label: string; readonly words: readonly string[]; readonly optional: boolean; readonly many: boolean };
 
 /** The fields of each kind beside a posture's own, for forms and for whoever solves for one of them. */
-export const LOAD_FIELDS = Object.fromEntries(
-  LOAD_KINDS.map((name) => [name, fieldsOf(KINDS[name].properties, KINDS[name].required ?? [])]),
-) as Record<LoadKind, Readonly<Record<string, LoadField>>>;
+export const LOAD_FIELDS = Object.fromEntries(LOAD_KINDS.map((name) => [name, fieldsOf(KINDS[name])])) as Record<
+  LoadKind,
+  Readonly<Record<string, LoadField>>
+>;
 
-function fieldsOf(properties: Record<string, TSchema>, required: readonly string[]): Record<string, LoadField> {
+function fieldsOf({ properties, required = [] }: Pick<TObject, 'properties' | 'required'>): Record<string, LoadField> {
   const fields = Object.entries(properties).filter(([name]) => name !== 'kind' && name !== 'stance');
   return Object.fromEntries(fields.map(([name, schema]) => [name, fieldOf(schema, !required.includes(name))]));
 }

@@ -42,7 +42,7 @@ function collect(schema: TSchema, value: unknown, at: string, faults: Fault[]): 
       if (variant) collect(variant, error.value, pointer, faults);
       else faults.push(kindFault(error, pointer));
     } else if (!faults.some((fault) => fault.pointer === pointer)) {
-      const label = error.schema['title'] as string | undefined;
+      const label = error.schema['title'];
       faults.push({ pointer, message: messageOf(error), ...(label !== undefined && { label }) });
     }
   }
@@ -65,7 +65,8 @@ function kindFault({ schema, value }: ValueError, pointer: string): Fault {
   if (name === undefined || typeof value !== 'object' || value === null || Array.isArray(value)) {
     return { pointer, message: `must be ${what(schema)}` };
   }
-  const known = (schema['anyOf'] as TSchema[]).map((variant) => variant['properties'][name]['const'] as string);
+  const variants = schema['anyOf'] as { properties: Record<string, { const: string }> }[];
+  const known = variants.map(({ properties }) => properties[name]!.const);
   return { pointer: `${pointer}/${name}`, message: `must be one of ${known.join(', ')}` };
 }
 

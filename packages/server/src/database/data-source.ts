@@ -53,8 +53,9 @@ const LOCK_WAIT_S = 60;
 export async function migrate(source: DataSource, then: () => Promise<void> = async () => {}): Promise<void> {
   const runner = source.createQueryRunner();
   try {
-    const [row] = await runner.query('SELECT GET_LOCK(?, ?) AS got', [MIGRATION_LOCK, LOCK_WAIT_S]);
-    if (Number(row.got) !== 1) throw new Error(`Another instance has been migrating for over ${LOCK_WAIT_S} s.`);
+    const asked = 'SELECT GET_LOCK(?, ?) AS got';
+    const [row] = (await runner.query(asked, [MIGRATION_LOCK, LOCK_WAIT_S])) as { got: unknown }[];
+    if (Number(row?.got) !== 1) throw new Error(`Another instance has been migrating for over ${LOCK_WAIT_S} s.`);
     await source.runMigrations({ transaction: 'each' });
     await then();
   } finally {

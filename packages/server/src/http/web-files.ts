@@ -14,12 +14,18 @@ export async function serveWeb(app: NestFastifyApplication, root: string): Promi
   const files = new Set(readdirSync(root, { recursive: true }).map((path) => `/${String(path).split(sep).join('/')}`));
   fastify.get('/assets/*', (request, reply) => {
     const path = pathOf(request.url);
-    if (path === null || !files.has(path)) return reply.callNotFound();
+    if (path === null || !files.has(path)) {
+      reply.callNotFound();
+      return;
+    }
     return reply.sendFile(path, { maxAge: A_YEAR_S * 1000, immutable: true });
   });
   fastify.get('/*', (request, reply) => {
     const path = pathOf(request.url);
-    if (path === null || path === '/api' || path.startsWith('/api/')) return reply.callNotFound();
+    if (path === null || path === '/api' || path.startsWith('/api/')) {
+      reply.callNotFound();
+      return;
+    }
     const isFile = /\.[a-z0-9]+$/i.test(path) && files.has(path);
     reply.header('cache-control', 'no-cache');
     return reply.sendFile(isFile ? path : 'index.html', { cacheControl: false });

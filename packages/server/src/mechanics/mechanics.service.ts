@@ -54,7 +54,8 @@ const CHAIN = ['leanDeg', 'distanceM', 'hipAngleDeg'] as const;
  */
 export function postureFrom({ from, ...change }: PostureInput): SupportPosture {
   const usual: SupportPosture = USUAL_POSTURES[from ?? USUAL_OF_SUPPORT[change.support!]];
-  const given = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined));
+  const changes: Record<string, unknown> = change;
+  const given = Object.fromEntries(Object.entries(changes).filter(([, value]) => value !== undefined));
   const changed = CHAIN.filter((field) => field in given);
   const support = change.support ?? usual.support;
   const kept = CHAIN.filter((field) => usual[field] !== undefined && !(field in given));
@@ -62,7 +63,7 @@ export function postureFrom({ from, ...change }: PostureInput): SupportPosture {
     changed.length === 0 || support === 'feet on wall' || support === 'none' ? kept.length : 2 - changed.length;
   const { leanDeg: _lean, hipAngleDeg: _hip, distanceM: _distance, ...rest } = usual;
   const chain = Object.fromEntries(kept.slice(0, Math.max(0, room)).map((field) => [field, usual[field]]));
-  return { ...rest, ...chain, ...given } as SupportPosture;
+  return { ...rest, ...chain, ...given };
 }
 
 export function answerPosture({ person, estimated }: ForWhom, posture: SupportPosture): PostureAnswer {

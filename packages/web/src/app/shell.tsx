@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
-import { NavLink, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router';
+import { NavigationType, NavLink, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router';
 import { forgetMe, lastKnownMe, queryClient, useMe, useStoredMethods, useStoredMovements } from '../api/queries.js';
 import { isProblem, OfflineError, request } from '../api/request.js';
 import { SignInPage } from '../features/sign-in/sign-in-page.js';
@@ -33,7 +33,7 @@ export function Shell() {
   const way = useNavigationType();
   // A new page begins at its top; going back finds it where it was left, which the browser sees to.
   useEffect(() => {
-    if (way !== 'POP') window.scrollTo(0, 0);
+    if (way !== NavigationType.Pop) window.scrollTo(0, 0);
     // Only when the place changes, not with each filter in its address.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [pathname]);

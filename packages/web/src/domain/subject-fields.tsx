@@ -3,13 +3,12 @@ import {
   CONTACTS,
   type Facing,
   FACINGS,
-  type LevelLoad,
   LOAD_FIELDS,
   POSTURE_NAMES,
   shown,
   type UsualPosture,
 } from '@clay-pot/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { INPUT } from '../ui/field.js';
 import type { MovableField, Subject } from './subject.js';
 
@@ -92,10 +91,12 @@ export function Choice({ label, value, options, names = {}, set }: ChoiceProps) 
 /** A number typed or stepped; nonsense stays in the field with the reason until it is mended. */
 export function NumberField({ field, set }: { field: MovableField; set: (value: number) => void }) {
   const { label, value, min, max, step, unit } = field;
-  const [typed, setTyped] = useState<string | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
   const text = shown(value, step);
-  useEffect(() => setTyped(null), [text]);
+  // What is typed over a value goes when the value changes under it.
+  const [draft, setDraft] = useState<{ over: string; typed: string } | null>(null);
+  const typed = draft?.over === text ? draft.typed : null;
+  const setTyped = (next: string | null) => setDraft(next === null ? null : { over: text, typed: next });
+  const [trouble, setTrouble] = useState<string | null>(null);
   function commit() {
     if (typed === null) return;
     const number = Number(typed.replace(',', '.'));
@@ -155,9 +156,9 @@ export function LoadWords({ subject, setSubject }: { subject: Subject; setSubjec
       <Choice
         key={name}
         label={field.label}
-        value={load[name] as string}
+        value={load[name]}
         options={field.words}
-        set={(word) => setSubject({ ...subject, load: { ...subject.load, [name]: word } as LevelLoad })}
+        set={(word) => setSubject({ ...subject, load: { ...subject.load, [name]: word } })}
       />
     ) : null,
   );

@@ -23,7 +23,6 @@ import {
   postureDemand,
   type PostureField,
   PostureError,
-  type Stance,
   type SupportPosture,
   USUAL_POSTURES,
   type UsualPosture,
@@ -45,7 +44,7 @@ export function postureOfSubject({ contact, facing, load }: Subject): SupportPos
 }
 
 export function withPosture({ contact, facing, ...stance }: SupportPosture): Subject {
-  return { contact, facing, load: { kind: 'body', stance: stance as Stance } };
+  return { contact, facing, load: { kind: 'body', stance: stance } };
 }
 
 /** Reads a subject out of an address: what a level asks for, changed by what the coach did with it. Null when it cannot be read. */

@@ -132,7 +132,7 @@ function hand(body: Body, pose: BodyPose, side: 'near' | 'far', shape: HandShape
   }
   const knuckle = { x: wrist.x + Math.cos(palmRad) * length, y: wrist.y + Math.sin(palmRad) * length };
   const [own, sense] = plantedShape(contact, facing, pitchDeg) ?? [shape, palm === 'up' ? 1 : -1];
-  const fingers = fingerLine(knuckle, palmRad, segments.fingerM, own, sense as 1 | -1).map(cm);
+  const fingers = fingerLine(knuckle, palmRad, segments.fingerM, own, sense).map(cm);
   const widths = [2.3, 1.9, 1.7, 1.4];
   const thumbRad = palmRad + sense * (0.6 - own.thumb * 0.1);
   const root = { x: wrist.x + Math.cos(palmRad) * length * 0.3, y: wrist.y + Math.sin(palmRad) * length * 0.3 };

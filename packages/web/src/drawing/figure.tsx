@@ -70,12 +70,9 @@ const FRAME_MS = 40;
 /** Goes from 0 to 1 and back; stays at 1 when still, or when the viewer wants less motion. */
 export function useBackAndForth(running: boolean): number {
   const [share, setShare] = useState(1);
+  const moves = running && !window.matchMedia('(prefers-reduced-motion: reduce)').matches;
   useEffect(() => {
-    const calm = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
-    if (!running || calm) {
-      setShare(1);
-      return;
-    }
+    if (!moves) return;
     let frame = 0;
     let drawn = -FRAME_MS;
     const start = performance.now();
@@ -88,8 +85,8 @@ export function useBackAndForth(running: boolean): number {
     };
     frame = requestAnimationFrame(tick);
     return () => cancelAnimationFrame(frame);
-  }, [running]);
-  return share;
+  }, [moves]);
+  return moves ? share : 1;
 }
 
 export interface Frame {

@@ -203,7 +203,7 @@ export function PushFromAbove({ view, size }: { view: HandView; size: number }) 
       const end: Point = { x: rx, y: size * 0.35 };
       return (
         <path
-          d={`M${-rx} ${end.y}A${rx} ${ry} 0 0 0 ${end.x} ${end.y}m${-6} ${1}l6 -1l0 7`}
+          d={`M${-rx} ${end.y}A${rx} ${ry} 0 0 0 ${end.x} ${end.y}m${-6} 1l6 -1l0 7`}
           fill="none"
           stroke="#1f45a8"
           strokeWidth={2.6}

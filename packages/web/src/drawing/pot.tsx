@@ -51,7 +51,8 @@ export function PotDrawing(props: PotProps) {
     const step = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
     if (event.key === 'Enter' && current) {
       document.getElementById(`block-${current.blockId}`)?.focus();
-      return event.preventDefault();
+      event.preventDefault();
+      return;
     }
     if (!step || !current) return;
     event.preventDefault();

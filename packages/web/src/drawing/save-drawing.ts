@@ -44,7 +44,10 @@ function save(blob: Blob, fileName: string): void {
 export async function saveDrawing(svg: SVGSVGElement, name: string, kind: 'svg' | 'png'): Promise<void> {
   const { text, width, height } = standalone(svg);
   const vector = new Blob([text], { type: 'image/svg+xml' });
-  if (kind === 'svg') return save(vector, `${name}.svg`);
+  if (kind === 'svg') {
+    save(vector, `${name}.svg`);
+    return;
+  }
   const image = new Image();
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(text)}`;
   await image.decode();

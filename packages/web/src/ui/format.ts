@@ -1,21 +1,31 @@
-import { differenceInCalendarDays, format, formatDistanceStrict, isSameYear } from 'date-fns';
+import { differenceInCalendarDays, isSameYear, lightFormat } from 'date-fns';
+
+/** ISO weekdays, Monday first. */
+export const WEEKDAY_NAMES = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+// The browser's own names of months: those of the library weigh more than all else that the first page needs of it.
+const MONTH = new Intl.DateTimeFormat('en-US', { month: 'short' });
+const DAYS_OF_MONTH = 365.25 / 12;
 
 /** “Tue 3 Mar”, with the year when it is another one. */
 export function dayText(instant: string | Date, now = new Date()): string {
   const date = new Date(instant);
-  return format(date, isSameYear(date, now) ? 'EEE d MMM' : 'EEE d MMM yyyy');
+  const text = `${WEEKDAY_NAMES[(date.getDay() + 6) % 7]!} ${date.getDate()} ${MONTH.format(date)}`;
+  return isSameYear(date, now) ? text : `${text} ${date.getFullYear()}`;
 }
 
-export const timeText = (instant: string) => format(new Date(instant), 'HH:mm');
+/** Hours and minutes of the device's clock. */
+export const timeText = (instant: string) => lightFormat(new Date(instant), 'HH:mm');
 
 /** “today”, “yesterday”, “3 days ago”, “5 months ago”: by calendar days, as people count them. */
 export function agoText(instant: string, now = new Date()): string {
   const days = differenceInCalendarDays(now, new Date(instant));
   if (days < 1) return 'today';
   if (days === 1) return 'yesterday';
-  return days < 60 ? `${days} days ago` : formatDistanceStrict(new Date(instant), now, { addSuffix: true });
+  if (days < 60) return `${days} days ago`;
+  const months = Math.round(days / DAYS_OF_MONTH);
+  return months < 24 ? `${months} months ago` : `${Math.round(months / 12)} years ago`;
 }
 
-export const WEEKDAY_NAMES = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+/** Days of the week in words. */
 export const weekdayText = (weekdays: readonly number[]) =>
   weekdays.length === 7 ? 'every day' : weekdays.map((weekday) => WEEKDAY_NAMES[weekday - 1]).join(' ');

@@ -1,6 +1,6 @@
 import type { Fault } from '@clay-pot/core';
 import { toNestErrors } from '@hookform/resolvers';
-import type { FieldValues, Resolver } from 'react-hook-form';
+import type { FieldErrors, FieldValues, Resolver } from 'react-hook-form';
 
 /** Checks a form by the very rules that the server goes by. @param check tells what is wrong, by JSON pointer */
 export function modelResolver<T extends FieldValues>(check: (values: T) => readonly Fault[]): Resolver<T> {
@@ -8,7 +8,7 @@ export function modelResolver<T extends FieldValues>(check: (values: T) => reado
     const faults = check(values);
     if (faults.length === 0) return { values, errors: {} };
     const errors = faults.map(({ pointer, message }) => [fieldAt(pointer), { type: 'model', message }]);
-    return { values: {}, errors: toNestErrors(Object.fromEntries(errors), options) };
+    return { values: {}, errors: toNestErrors(Object.fromEntries(errors) as FieldErrors<T>, options) };
   };
 }
 

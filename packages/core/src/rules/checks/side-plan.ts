@@ -1,7 +1,7 @@
 import { ids } from './block-views.js';
 import { named } from './choose.js';
 import type { Check } from './finding.js';
-import type { SidePlan } from '../../vocabulary/hands.js';
+import type { Edit } from '../../model/edits.js';
 
 export const sidePlan: Check = {
   id: 'side-plan',
@@ -21,10 +21,10 @@ export const sidePlan: Check = {
         block.phase !== 'settle',
     );
     if (concerned.length === 0) return [];
-    const edits = concerned.map(({ block }) => ({
-      kind: 'change' as const,
+    const edits = concerned.map(({ block }): Edit => ({
+      kind: 'change',
       blockId: block.id,
-      dose: { ...block.dose, sides: plan as SidePlan },
+      dose: { ...block.dose, sides: plan },
     }));
     const way = together ? 'both hands together' : 'one hand at a time';
     const text = `${named(concerned)}: ${together ? 'one hand at a time' : 'both together'}; ${method.name} works ${way}.`;

@@ -65,11 +65,13 @@ async function rename(runner: QueryRunner, terms: [string, string][], kinds: [st
 }
 
 async function knownIn(runner: QueryRunner, studioId: string): Promise<Known> {
-  const own = async <D>(table: 'movements' | 'methods') =>
-    (await rows<{ document: D }>(runner, `SELECT document FROM ${table} WHERE studio_id = ?`, [studioId])).map(
-      ({ document }) => ({ removed: false, document: read(document) }),
-    );
-  return knownWith(await own<Movement>('movements'), await own<Method>('methods'));
+  const of = (table: 'movements' | 'methods') => `SELECT document FROM ${table} WHERE studio_id = ?`;
+  const movements = await rows<{ document: Movement }>(runner, of('movements'), [studioId]);
+  const methods = await rows<{ document: Method }>(runner, of('methods'), [studioId]);
+  return knownWith(
+    movements.map(({ document }) => ({ removed: false, document: read(document) })),
+    methods.map(({ document }) => ({ removed: false, document: read(document) })),
+  );
 }
 
 async function sumSequences(runner: QueryRunner, studioId: string, { movement }: Known): Promise<void> {

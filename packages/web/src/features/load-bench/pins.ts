@@ -8,7 +8,7 @@ export const MOST_PINS = 3;
 export function readPins(text: string | null): Pin[] {
   if (!text) return [];
   try {
-    const list = JSON.parse(text) as { name: string; at: string }[];
+    const list = JSON.parse(text) as { name: unknown; at: string }[];
     return list.slice(0, MOST_PINS).flatMap(({ name, at }) => {
       const subject = readSubject(at);
       return subject ? [{ name: String(name).slice(0, 60), subject }] : [];

@@ -1,4 +1,4 @@
-import type { MovementInput, StoredMovement } from '@clay-pot/contracts';
+import type { StoredMovement } from '@clay-pot/contracts';
 import { checkMovement, type Level, type Movement, MOVEMENT_LIMITS } from '@clay-pot/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -28,7 +28,10 @@ export function SaveLevel({ movement, level, subject, block }: Props) {
   const navigate = useNavigate();
 
   async function keep() {
-    if (!name.trim()) return setTrouble('Give the level a name, e.g. what makes it different.');
+    if (!name.trim()) {
+      setTrouble('Give the level a name, e.g. what makes it different.');
+      return;
+    }
     setTrouble(null);
     const id = own?.id ?? uuid();
     const fresh: Level = {
@@ -41,12 +44,15 @@ export function SaveLevel({ movement, level, subject, block }: Props) {
     const base: Movement = own ? movement : { ...movement, id, name: `${movement.name}, our own` };
     const next = insertLevel(base, fresh);
     const fault = checkMovement(next)[0];
-    if (fault) return setTrouble(`This level cannot join the ladder: ${fault.message}.`);
+    if (fault) {
+      setTrouble(`This level cannot join the ladder: ${fault.message}.`);
+      return;
+    }
     const { id: _id, ...input } = next;
     try {
       const stored = await save.mutateAsync({
         id,
-        input: input as unknown as MovementInput,
+        input: input,
         ...(own && { etag: own.etag }),
       });
       if (block) await intoBlock(block, stored, fresh);

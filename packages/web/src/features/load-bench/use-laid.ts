@@ -13,7 +13,9 @@ export function useLaid(opened: Subject, write: (at: string) => void) {
   const latest = useRef(opened);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const writer = useRef(write);
-  writer.current = write;
+  useEffect(() => {
+    writer.current = write;
+  });
   const address = writeSubject(opened);
   const shown = useRef(address);
   /** What this bench wrote and has not seen come back: on a slow machine more than one is under way. */

@@ -11,7 +11,7 @@ import {
   POLICY_NAMES,
   type PolicyName,
 } from '@clay-pot/core';
-import { type FormEvent, useState } from 'react';
+import { type SubmitEvent, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useSaveMethod, useStoredMethods } from '../../api/queries.js';
 import { Button, ButtonLink } from '../../ui/button.js';
@@ -43,7 +43,7 @@ function MethodForm({ stored }: { stored: StoredMethod }) {
   const faults = tried ? checkMethod(method) : [];
   const change = (part: Partial<Method>) => setMethod({ ...method, ...part });
 
-  async function submit(event: FormEvent) {
+  async function submit(event: SubmitEvent) {
     event.preventDefault();
     setTried(true);
     if (checkMethod(method).length) return;
@@ -124,11 +124,7 @@ function PolicyField({
 }) {
   const { label, options } = POLICIES[policy];
   return (
-    <SelectField
-      label={label}
-      value={method[policy]}
-      onChange={(event) => change({ [policy]: event.target.value } as Partial<Method>)}
-    >
+    <SelectField label={label} value={method[policy]} onChange={(event) => change({ [policy]: event.target.value })}>
       {Object.entries(options).map(([value, words]) => (
         <option key={value} value={value}>
           {words}

@@ -5,7 +5,6 @@ import {
   type LoadKind,
   type Movement,
   parseDose,
-  type Stance,
   USUAL_POSTURES,
 } from '@clay-pot/core';
 
@@ -13,7 +12,7 @@ const { contact: _contact, facing: _facing, ...STANCE } = USUAL_POSTURES.allFour
 
 /** What a load of a kind starts from: the middle of what is usual, so that it can be computed at once. */
 export function blankLoad(kind: LoadKind): LevelLoad {
-  if (kind === 'body') return { kind, stance: STANCE as Stance };
+  if (kind === 'body') return { kind, stance: STANCE };
   const start: Record<string, unknown> = { kind };
   const usual: Record<string, unknown> = {
     feetPercentBW: 50,

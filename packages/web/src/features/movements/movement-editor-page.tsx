@@ -1,4 +1,3 @@
-import type { MovementInput } from '@clay-pot/contracts';
 import {
   checkMovement,
   CLIMBS,
@@ -62,7 +61,7 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
   async function keep() {
     const { id, ...input } = movement;
     try {
-      await save.mutateAsync({ id, input: input as unknown as MovementInput, ...(etag && { etag }) });
+      await save.mutateAsync({ id, input: input, ...(etag && { etag }) });
       void navigate(`/movements/${id}`);
     } catch (error) {
       const told = error instanceof ProblemError ? error.problem.errors : undefined;

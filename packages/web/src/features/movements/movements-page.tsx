@@ -134,7 +134,7 @@ function MovementList({
 }) {
   const list = useRef<HTMLElement>(null);
   useEffect(() => {
-    void list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' });
+    list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' });
   }, [chosenId]);
   const families = FAMILY_IDS.filter((family) => movements.some((movement) => movement.family === family));
   if (!families.length) return <Empty>No movement matches. Widen the filters.</Empty>;

@@ -1,5 +1,5 @@
 import type { Athlete, AthleteInput } from '@clay-pot/contracts';
-import { CAUTION_IDS, CAUTIONS, checkAthlete, EQUIPMENT, HANDS, SEXES } from '@clay-pot/core';
+import { CAUTION_IDS, type CautionId, CAUTIONS, checkAthlete, EQUIPMENT, HANDS, SEXES } from '@clay-pot/core';
 import { Plus, X } from 'lucide-react';
 import { useFieldArray, useForm } from 'react-hook-form';
 import { ProblemError } from '../../api/request.js';
@@ -46,7 +46,8 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
       await save(input);
     } catch (error) {
       if (!(error instanceof ProblemError) || !error.problem.errors?.length) {
-        return setError('root', { message: error instanceof Error ? error.message : String(error) });
+        setError('root', { message: error instanceof Error ? error.message : String(error) });
+        return;
       }
       for (const { pointer, message } of error.problem.errors) {
         setError(fieldAt(pointer) as 'name', { message });
@@ -99,14 +100,16 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
       <fieldset className="grid gap-3">
         <legend className="mb-1 text-small font-semibold">Cautions</legend>
         {cautions.fields.map((entry, index) => {
-          const chosen = watch(`cautions.${index}.caution`);
+          // Nothing for a row that has just been added.
+          const chosen = watch(`cautions.${index}.caution`) as CautionId | undefined;
+          const caution = chosen && CAUTIONS[chosen];
           const own = errors.cautions?.[index];
           return (
             <div key={entry.id} className="grid gap-3 border-l-4 border-line bg-white p-3 sm:grid-cols-[1fr_1fr_auto]">
               <SelectField label="What" error={own?.caution?.message} {...register(`cautions.${index}.caution`)}>
-                {CAUTION_IDS.map((caution) => (
-                  <option key={caution} value={caution}>
-                    {CAUTIONS[caution].label}
+                {CAUTION_IDS.map((name) => (
+                  <option key={name} value={name}>
+                    {CAUTIONS[name].label}
                   </option>
                 ))}
               </SelectField>
@@ -118,7 +121,7 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
               <IconButton name="Take this caution out" className="self-end" onClick={() => cautions.remove(index)}>
                 <X size={18} />
               </IconButton>
-              {CAUTIONS[chosen]?.rule === 'refer' && (
+              {caution?.rule === 'refer' && (
                 <>
                   <TextField
                     label="Cleared for loading on"
@@ -134,7 +137,7 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
                   />
                 </>
               )}
-              <p className="text-small text-ink-soft sm:col-span-3">{CAUTIONS[chosen]?.advice}</p>
+              <p className="text-small text-ink-soft sm:col-span-3">{caution?.advice}</p>
             </div>
           );
         })}

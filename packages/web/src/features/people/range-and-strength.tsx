@@ -224,7 +224,8 @@ function AddReading({ athleteId }: { athleteId: string }) {
     const { min, max } = READING_LIMITS[unit];
     const show = (limit: number) => (unit === 'N' ? kgFromN(limit).toFixed(0) : String(limit));
     if (value.trim() === '' || !(inUnit >= min && inUnit <= max)) {
-      return setTrouble(`Type a number within ${show(min)}–${show(max)} ${typedUnit}.`);
+      setTrouble(`Type a number within ${show(min)}–${show(max)} ${typedUnit}.`);
+      return;
     }
     setTrouble(null);
     const input: ReadingInput = { kind, of: chosen, hand, value: Number(inUnit.toFixed(2)), onDay };

@@ -64,7 +64,7 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
   if (!blocks.length) {
     return (
       <p className="py-10 text-ink-soft">
-        No blocks yet. Search the shelf on the left and press Enter, or click a movement to add it.
+        Nothing here yet. Search the shelf on the left and press Enter, or click a movement to add it.
       </p>
     );
   }

@@ -35,7 +35,7 @@ export default function ComparePage() {
     'sequence' | 'plan' | 'done' | '',
     string | undefined,
   ];
-  const sequence = useSequence(id!);
+  const sequence = useSequence(id);
   const other = useOther(kind, otherId);
   const { person, name } = useForWhom(athleteId);
   const measure = useMeasure();

@@ -19,7 +19,7 @@ import { useSessionView } from '../../domain/session-view.js';
 /** Fetches the sequence, then opens it in the editor. */
 export default function EditorPage() {
   const { id } = useParams();
-  const sequence = useSequence(id!);
+  const sequence = useSequence(id);
   if (sequence.data) return <Editor key={id} stored={sequence.data} />;
   if (sequence.isPending) return <Loading what="the sequence" />;
   return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;

@@ -41,7 +41,7 @@ export default function SheetPage() {
   const [params, setParams] = useSearchParams();
   const paper: Paper = params.get('paper') === 'Letter' ? 'Letter' : 'A4';
   const athleteId = params.get('athlete') ?? undefined;
-  const sequence = useSequence(id!);
+  const sequence = useSequence(id);
   const athlete = useAthlete(athleteId);
   useTitle(sequence.data ? `Sheet: ${sequence.data.document.title}` : 'Sheet');
   if (sequence.isPending || (athleteId && athlete.isPending)) return <Loading what="the sheet" />;
@@ -68,7 +68,13 @@ export default function SheetPage() {
           Print
         </Button>
       </div>
-      <Sheet document={sequence.data.document} athlete={athlete.data} width={width} height={height} />
+      <Sheet
+        key={`${paper} ${sequence.data.etag}`}
+        document={sequence.data.document}
+        athlete={athlete.data}
+        width={width}
+        height={height}
+      />
     </main>
   );
 }
@@ -98,7 +104,6 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
   const paper = useRef<HTMLElement>(null);
   const [sizePt, setSizePt] = useState(LARGEST_PT);
   const dense = sizePt < DENSE_BELOW_PT;
-  useLayoutEffect(() => setSizePt(LARGEST_PT), [height, document]);
   useLayoutEffect(() => {
     const { scrollHeight = 0, clientHeight = 0 } = paper.current ?? {};
     if (scrollHeight > clientHeight && sizePt > SMALLEST_PT) setSizePt(sizePt - STEP_PT);

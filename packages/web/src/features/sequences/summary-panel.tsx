@@ -172,7 +172,10 @@ function commitNumber(
   const value = input.valueAsNumber;
   if (value === Number(input.defaultValue)) return;
   const fits = value >= limit.min && value <= limit.max && Number.isInteger(value / limit.step);
-  if (fits) return take(value);
+  if (fits) {
+    take(value);
+    return;
+  }
   input.setCustomValidity(`A number within ${limit.min}–${limit.max}, in steps of ${limit.step}.`);
   input.reportValidity();
   input.setCustomValidity('');

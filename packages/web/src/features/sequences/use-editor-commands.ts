@@ -42,7 +42,7 @@ function removeSelected(id: string): void {
 }
 
 /** Every key of the editor. */
-export function useEditorCommands(search: RefObject<HTMLInputElement | null>, save: () => void): void {
+export function useEditorCommands(search: RefObject<HTMLInputElement | null>, save: () => Promise<void>): void {
   const commands = useMemo<Command[]>(
     () => [
       { keys: '/', label: 'Search the shelf', group: GROUP, run: () => search.current?.focus() },
@@ -86,7 +86,7 @@ export function useEditorCommands(search: RefObject<HTMLInputElement | null>, sa
       { keys: 'Delete', label: 'Remove block', group: GROUP, run: () => withSelected(removeSelected) },
       { keys: '$mod+z', label: 'Undo', group: GROUP, run: () => undo() },
       { keys: '$mod+Shift+z', label: 'Redo', group: GROUP, run: () => redo() },
-      { keys: '$mod+s', label: 'Save now', group: GROUP, run: save, whileTyping: true },
+      { keys: '$mod+s', label: 'Save now', group: GROUP, run: () => void save(), whileTyping: true },
     ],
     [search, save],
   );

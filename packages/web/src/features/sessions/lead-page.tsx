@@ -13,7 +13,7 @@ import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 /** Fetches the sequence that is to be led. */
 export default function LeadPage() {
   const { id } = useParams();
-  const sequence = useSequence(id!);
+  const sequence = useSequence(id);
   if (sequence.data) return <Threshold stored={sequence.data} />;
   if (sequence.isPending) return <Loading what="the sequence" />;
   return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;

@@ -109,7 +109,7 @@ function Digits({ text }: { text: string }) {
   return (
     <>
       <span className="sr-only">{text}</span>
-      {[...text].map((digit, index) => (
+      {Array.from(text).map((digit, index) => (
         <span key={index} aria-hidden className={digit === ':' ? '' : 'inline-block w-[0.6em] text-center'}>
           {digit}
         </span>

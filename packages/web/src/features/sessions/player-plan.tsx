@@ -15,7 +15,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
   const now = useRef<HTMLLIElement>(null);
   // In braces: newer browsers return a promise from scrolling, which is no way to clean up.
   useEffect(() => {
-    void now.current?.scrollIntoView({ block: 'nearest' });
+    now.current?.scrollIntoView({ block: 'nearest' });
   }, [event.blockIndex]);
   const movement = knownMovement(run.sequence.blocks[event.blockIndex]!.movementId)!;
   const atMs = event.startMs + Math.min(run.head.elapsedMs, event.durationMs);

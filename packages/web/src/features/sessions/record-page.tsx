@@ -26,7 +26,7 @@ export default function RecordPage() {
   const waiting = useOutbox(
     (state) => state.letters.filter((letter) => letter.path.startsWith(`/sessions/${id}`)).length,
   );
-  const session = useSession(id!);
+  const session = useSession(id);
   if (session.isPending) return <Loading what="the record" />;
   if (!session.data) {
     if (waiting) return <OnItsWay waiting={waiting} />;

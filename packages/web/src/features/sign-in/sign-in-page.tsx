@@ -1,4 +1,4 @@
-import { type FormEvent, useState } from 'react';
+import { type SubmitEvent, useState } from 'react';
 import type { WhoAmI } from '@clay-pot/contracts';
 import { queryClient } from '../../api/queries.js';
 import { request } from '../../api/request.js';
@@ -12,7 +12,7 @@ export function SignInPage() {
   const [trouble, setTrouble] = useState<string>();
   const [busy, setBusy] = useState(false);
 
-  async function signIn(event: FormEvent<HTMLFormElement>) {
+  async function signIn(event: SubmitEvent<HTMLFormElement>) {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
     setBusy(true);
