@@ -25,6 +25,9 @@ export default defineConfig({
       },
     }),
   ],
-  server: { proxy: { '/api': process.env['API'] ?? 'http://127.0.0.1:4173' } },
+  server: {
+    // The address that the browser asked stays: the server refuses writes that come from another origin.
+    proxy: { '/api': { target: process.env['API'] ?? 'http://127.0.0.1:4173', changeOrigin: false } },
+  },
   build: { sourcemap: true, manifest: true },
 });
