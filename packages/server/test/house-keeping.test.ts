@@ -103,6 +103,20 @@ describe('the house', () => {
     const [{ n }] = await terms();
     await before.source.undoLastMigration();
     expect(await before.source.query("SELECT `of` FROM readings WHERE `of` = 'hand opening'")).toHaveLength(Number(n));
+    await before.source.query(`UPDATE athletes SET cautions = '[[], {"caution":"numbness"}]' LIMIT 1`);
+    const [{ id }] = await before.source.query('SELECT id FROM sequences ORDER BY id LIMIT 1');
+    const unsound =
+      '{"title":"Old","purpose":"","budgetMin":5,"blocks":[{"id":"b","movementId":"gone","levelId":"gone","dose":{"sets":1,"work":{"kind":"time","seconds":10},"restS":0,"sides":"together","directions":"none"}}]}';
+    const [{ document }] = await before.source.query('SELECT document FROM sequences WHERE id = ?', [id]);
+    await before.source.query('UPDATE sequences SET document = ? WHERE id = ?', [unsound, id]);
+    await before.source.runMigrations();
+    const [{ healed }] = await before.source.query(
+      "SELECT COUNT(*) AS healed FROM athletes WHERE cautions LIKE '%[[]%'",
+    );
+    expect(Number(healed)).toBe(0);
+    // The unsound one has no sums and keeps nothing else from having theirs.
+    await before.source.undoLastMigration();
+    await before.source.query('UPDATE sequences SET document = ? WHERE id = ?', [JSON.stringify(document), id]);
     await before.source.runMigrations();
     expect(await sums()).toEqual(written);
     expect((await terms())[0].n).toEqual(n);

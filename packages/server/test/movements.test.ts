@@ -60,6 +60,22 @@ describe('a studio’s own movements', () => {
     expect((await coach.ask<StoredMovement>('POST', `/movements/${id}/restore`)).body.removed).toBe(false);
   });
 
+  test('a change that sequences or records could not be carried out with is refused, and nothing of it is stored', async () => {
+    const id = uuid();
+    const { etag } = (await put(id, OWN_MOVEMENT)).body;
+    const [level] = OWN_MOVEMENT.ladder;
+    const block = { id: 'b0', phase: 'skill', movementId: id, levelId: level.id, dose: level.dose };
+    const sequenceId = uuid();
+    const sequence = { ...SEQUENCE, title: 'Counted so', blocks: [block] };
+    expect((await coach.ask('PUT', `/sequences/${sequenceId}`, sequence)).status).toBe(200);
+    const ladder = OWN_MOVEMENT.ladder.map((rung) => ({ ...rung, dose: { ...rung.dose, sides: 'left' } }));
+    const change = { ...OWN_MOVEMENT, sides: ['left'], ladder };
+    const refused = await coach.ask('PUT', `/movements/${id}`, change, { 'if-match': etag });
+    expect([refused.status, refused.body.detail]).toEqual([409, expect.stringContaining('“Counted so” uses it')]);
+    expect((await coach.ask<StoredMovement>('GET', `/movements/${id}`)).body.etag).toBe(etag);
+    for (const path of ['/sequences', '/today']) expect((await coach.ask('GET', path)).status).toBe(200);
+  });
+
   test('a ladder that does not rise is refused with both numbers', async () => {
     const [first, second, ...rest] = OWN_MOVEMENT.ladder;
     const { status, body } = await coach.ask('PUT', `/movements/${uuid()}`, {

@@ -8,6 +8,3 @@ const STOPS = CHECKS.filter(({ severity }) => severity === 'stop');
  * begin. Asked by the editor, by the page before a session, by the sheet and by the server: there is no other answer.
  */
 export const stopsOf = (view: SessionView): Finding[] => findingsBy(STOPS, view);
-
-/** Whether a session may begin. */
-export const mayBegin = (view: SessionView): boolean => stopsOf(view).length === 0;

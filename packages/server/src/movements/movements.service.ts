@@ -1,5 +1,13 @@
 import type { MovementInput, StoredMovement } from '@clay-pot/contracts';
-import { checkMovement, type Movement, same } from '@clay-pot/core';
+import {
+  checkMovement,
+  checkSequence,
+  findLevel,
+  type Movement,
+  type MovementLookup,
+  same,
+  sentence,
+} from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
@@ -46,15 +54,19 @@ export class MovementsService {
       if (same(existing.movement, document)) return existing;
       throw versionNeeded();
     }
-    const before = await scope.of(MovementRow).get(id, 'movement');
-    await this.keepUsedLevels(scope, before.document, document);
     const rowVersion = versionOf(ifMatch);
-    const changed = await scope.of(MovementRow).update({ id, rowVersion }, { ...content, rowVersion: rowVersion + 1 });
-    if (changed === 0) {
-      const current = await this.get(scope, id);
-      throw staleEdit({ current }, current.etag);
-    }
-    await sumAnew(scope, id, (await this.library.of(scope)).movement);
+    await scope.transaction(async (held) => {
+      const before = (await held.of(MovementRow).hold(id, 'movement')).document;
+      const known = await this.library.of(held);
+      const lookup = (movementId: string) => (movementId === id ? document : known.movement(movementId));
+      await keepUses(held, before, document, { before: known.movement, after: lookup });
+      const change = { ...content, rowVersion: rowVersion + 1 };
+      if ((await held.of(MovementRow).update({ id, rowVersion }, change)) === 0) {
+        const current = await this.get(held, id);
+        throw staleEdit({ current }, current.etag);
+      }
+      await sumAnew(held, id, lookup);
+    });
     return this.get(scope, id);
   }
 
@@ -64,22 +76,35 @@ export class MovementsService {
     await scope.of(MovementRow).update({ id }, { removedAt: removed ? this.clock.now() : null });
     return this.get(scope, id);
   }
+}
 
-  /** A level that a sequence or a record names must stay: its id is how they find it. */
-  private async keepUsedLevels(scope: StudioScope, before: Movement, after: Movement): Promise<void> {
-    const gone = before.ladder.filter(({ id }) => !after.ladder.some((level) => level.id === id));
-    if (gone.length === 0) return;
-    const sequences = await scope.of(SequenceRow).find();
-    const sessions = await scope
-      .of(SessionRow)
-      .query('session')
-      .andWhere('session.plan LIKE :id', { id: `%${before.id}%` })
-      .getMany();
-    const blocks = [...sequences.map(({ document }) => document), ...sessions.map(({ plan }) => plan)].flatMap(
-      ({ blocks: all }) => all,
-    );
-    const used = gone.find(({ id }) => blocks.some((block) => block.movementId === before.id && block.levelId === id));
-    if (used) throw conflict(`The level “${used.name}” is used in sequences or records: keep it in the ladder.`);
+/**
+ * What sequences and records do with a movement must stay possible: they are compiled with the movement as it is now. @throws 409 naming what
+ * stands against the change
+ */
+async function keepUses(
+  scope: StudioScope,
+  before: Movement,
+  after: Movement,
+  lookups: { before: MovementLookup; after: MovementLookup },
+): Promise<void> {
+  const named = { named: `%${before.id}%` };
+  const sequences = await scope
+    .of(SequenceRow)
+    .query('sequence')
+    .andWhere('sequence.document LIKE :named', named)
+    .getMany();
+  const sessions = await scope.of(SessionRow).query('session').andWhere('session.plan LIKE :named', named).getMany();
+  const uses = [...sequences.map(({ document }) => document), ...sessions.map(({ plan }) => plan)];
+  const blocks = uses.flatMap((use) => use.blocks).filter(({ movementId }) => movementId === before.id);
+  const gone = before.ladder
+    .filter(({ id }) => !findLevel(after, id))
+    .find(({ id }) => blocks.some(({ levelId }) => levelId === id));
+  if (gone) throw conflict(`The level “${gone.name}” is used in sequences or records: keep it in the ladder.`);
+  for (const use of uses) {
+    const [fault] = checkSequence(use, lookups.after);
+    if (!fault || checkSequence(use, lookups.before).length) continue;
+    throw conflict(`“${use.title}” uses it as it would no longer be: ${sentence(fault)}`);
   }
 }
 

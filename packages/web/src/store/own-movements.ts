@@ -12,7 +12,12 @@ interface OwnMovements {
 
 /** Kept in the browser as well, so that a session with an own movement goes on without a network. */
 export const useOwnMovements = create<OwnMovements>()(
-  persist((): OwnMovements => ({ stored: [], told: false }), { name: 'clay-pot-movements' }),
+  persist((): OwnMovements => ({ stored: [], told: false }), {
+    name: 'clay-pot-movements',
+    // Version 1 has the actions' present names. What was kept of before is fetched anew.
+    version: 1,
+    migrate: () => ({ stored: [], told: false }),
+  }),
 );
 
 export const setOwnMovements = (stored: readonly StoredMovement[]) => useOwnMovements.setState({ stored, told: true });

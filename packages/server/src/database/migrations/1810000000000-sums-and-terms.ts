@@ -1,4 +1,13 @@
-import type { BlockReport, CountedSet, Method, Movement, Sequence } from '@clay-pot/core';
+import {
+  type BlockReport,
+  CAUTION_IDS,
+  type CautionId,
+  type CountedSet,
+  type Method,
+  type Movement,
+  type Sequence,
+  SequenceError,
+} from '@clay-pot/core';
 import { type Known, knownWith, methodOf } from '@clay-pot/core/library';
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 import { storedSequence } from '../../sequences/sequence-sums.js';
@@ -20,6 +29,7 @@ const KINDS = { 'range with help': 'passive range' } as const;
 export class SumsAndTerms1810000000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     await rename(runner, Object.entries(TERMS), Object.entries(KINDS));
+    await healCautions(runner);
     await runner.query(`ALTER TABLE sequences
       ADD purpose VARCHAR(500) NOT NULL DEFAULT '' AFTER title,
       ADD budget_min INT NOT NULL DEFAULT 0 AFTER purpose,
@@ -64,6 +74,22 @@ async function rename(runner: QueryRunner, terms: [string, string][], kinds: [st
   for (const [from, to] of kinds) await runner.query('UPDATE readings SET kind = ? WHERE kind = ?', [to, from]);
 }
 
+/** Cautions could once be stored as lists that say nothing, and whatever read them broke: those go, every one that names something stays. */
+async function healCautions(runner: QueryRunner): Promise<void> {
+  const athletes = await rows<{ id: string; cautions: unknown[] | string }>(
+    runner,
+    'SELECT id, cautions FROM athletes',
+  );
+  for (const { id, cautions } of athletes) {
+    const all = read<unknown[]>(cautions);
+    const named = all.filter((entry) =>
+      CAUTION_IDS.includes((entry as { caution?: CautionId } | null)?.caution as CautionId),
+    );
+    if (named.length === all.length) continue;
+    await runner.query('UPDATE athletes SET cautions = ? WHERE id = ?', [JSON.stringify(named), id]);
+  }
+}
+
 async function knownIn(runner: QueryRunner, studioId: string): Promise<Known> {
   const of = (table: 'movements' | 'methods') => `SELECT document FROM ${table} WHERE studio_id = ?`;
   const movements = await rows<{ document: Movement }>(runner, of('movements'), [studioId]);
@@ -74,10 +100,22 @@ async function knownIn(runner: QueryRunner, studioId: string): Promise<Known> {
   );
 }
 
+/** What was stored by looser rules than today's keeps its row without sums, rather than keeping the house from opening. */
+function unlessUnsound<T>(work: () => T): T | null {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof SequenceError) return null;
+    throw error;
+  }
+}
+
 async function sumSequences(runner: QueryRunner, studioId: string, { movement }: Known): Promise<void> {
   const sql = 'SELECT id, document FROM sequences WHERE studio_id = ?';
   for (const { id, document } of await rows<{ id: string; document: Sequence }>(runner, sql, [studioId])) {
-    const { purpose, budgetMin, durationMs, blockCount } = storedSequence(read(document), movement);
+    const sums = unlessUnsound(() => storedSequence(read(document), movement));
+    if (!sums) continue;
+    const { purpose, budgetMin, durationMs, blockCount } = sums;
     await runner.query(
       'UPDATE sequences SET purpose = ?, budget_min = ?, duration_ms = ?, block_count = ? WHERE id = ?',
       [purpose, budgetMin, durationMs, blockCount, id],
@@ -100,7 +138,8 @@ async function sumSessions(runner: QueryRunner, studioId: string, known: Known):
       'SELECT block_id AS blockId, discomfort, exertion FROM block_reports WHERE session_id = ? ORDER BY at, id',
       [id],
     );
-    const sums = sumsOfSession(plan, sets, reports, known.movement);
+    const sums = unlessUnsound(() => sumsOfSession(plan, sets, reports, known.movement));
+    if (!sums) continue;
     await runner.query(
       `UPDATE sessions SET title = ?, planned_ms = ?, completion = ?, max_discomfort = ?, mean_exertion = ?,
         discomfort_policy = ? WHERE id = ?`,

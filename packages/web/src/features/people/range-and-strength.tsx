@@ -1,10 +1,10 @@
 import type { ReadingInput, StoredReading } from '@clay-pot/contracts';
 import {
-  ACTIONS,
   type Action,
+  ACTIONS,
   capacityOf,
-  HANDS,
   type Hand,
+  HANDS,
   kgFromN,
   latestReading,
   newtonsFromKg,
@@ -14,6 +14,7 @@ import {
   rangeWithHelpDeg,
   READING_KINDS,
   READING_LIMITS,
+  READING_NAMES,
   type ReadingKind,
   readingUnit,
 } from '@clay-pot/core';
@@ -198,12 +199,6 @@ function valueText({ kind, of, value }: StoredReading): string {
   return unit === 'N' ? `${kgFromN(value).toFixed(1)} kg` : `${value} ${unit ?? ''}`;
 }
 
-const KIND_WORDS: Record<ReadingKind, string> = {
-  maximum: 'most strength',
-  'active range': 'range by its own muscles',
-  'passive range': 'passive range',
-};
-
 /** One reading: what, which hand, how much, when. Grip is typed in kilograms, as gauges show it. */
 function AddReading({ athleteId }: { athleteId: string }) {
   const [kind, setKind] = useState<ReadingKind>('passive range');
@@ -247,7 +242,7 @@ function AddReading({ athleteId }: { athleteId: string }) {
       <SelectField label="Measured" value={kind} onChange={(event) => setKind(event.target.value as ReadingKind)}>
         {READING_KINDS.map((each) => (
           <option key={each} value={each}>
-            {KIND_WORDS[each]}
+            {READING_NAMES[each]}
           </option>
         ))}
       </SelectField>

@@ -13,7 +13,6 @@ import {
   type Block,
   cautionsOn,
   clock,
-  compileTimeline,
   concernsOf,
   equipmentFor,
   type Finding,
@@ -24,11 +23,11 @@ import {
   type Severity,
   summarise,
 } from '@clay-pot/core';
-import { knownMovement } from '../../store/library.js';
+import { knownMovement, useKnown } from '../../store/library.js';
 import { dropBlock, useEditor, useHovered } from '../../store/editor.js';
 import { isoToday } from '../../ui/today.js';
 import { BlockRow, type Concern } from './block-row.js';
-import type { Seen } from '../../domain/session-view.js';
+import { type Seen, timelineOf } from '../../domain/session-view.js';
 import { useMemo } from 'react';
 
 interface Props {
@@ -49,8 +48,8 @@ function onDragEnd({ active, over }: DragEndEvent) {
 /** Blocks in order, under their phases; dragged by the handle or moved by keys. */
 export function BlockList({ document, seen, findings, athlete }: Props) {
   const { blocks } = document;
-  // Its own, since what else is known of the sequence comes a frame later.
-  const timeline = useMemo(() => compileTimeline(document, knownMovement), [document]);
+  // Of the document as it is: the view comes a frame later.
+  const timeline = timelineOf(document, useKnown());
   const selectedId = useEditor((editor) => editor.selectedId);
   const hoveredId = useHovered((state) => state.id);
   const marks = useMemo(() => marksOf(findings), [findings]);
