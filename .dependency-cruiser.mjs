@@ -40,6 +40,13 @@ export default {
       to: { path: '^packages/(contracts|server|web)/' },
     },
     {
+      name: 'no-node-in-what-runs-anywhere',
+      comment: 'Core and contracts run in browser and server, the web in the browser.',
+      severity: 'error',
+      from: { path: '^packages/(core|contracts|web)/src/', pathNot: TESTS },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
       name: 'contracts-know-the-core-only',
       severity: 'error',
       from: { path: '^packages/contracts/src/' },

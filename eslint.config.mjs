@@ -1,40 +1,30 @@
 import hooks from 'eslint-plugin-react-hooks';
 import typescript from 'typescript-eslint';
 
-/** Dependencies point inward: web and server → contracts → core. Core depends on nothing of ours. */
-const mayNotImport = (files, ...patterns) => ({
-  files,
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          {
-            group: patterns,
-            message: 'Dependencies point inward: web, server → contracts → core (docs/architecture.md).',
-          },
-          { group: ['@clay-pot/*/dist/*', '**/packages/*/src/**'], message: 'Import a package by its name.' },
-        ],
-      },
-    ],
-  },
-});
 const SOURCES = ['packages/*/src/**/*.{ts,tsx}'];
 const TESTS = ['**/*.test.ts', '**/*.fixture.ts'];
-const FRAMEWORKS = ['react', 'react/*', 'react-dom', '@nestjs/*', 'typeorm', 'fastify', 'zustand', '@tanstack/*'];
 
 export default typescript.config(
   { ignores: ['**/dist/', '**/node_modules/', '.data/', '**/test-results/', '**/playwright-report/'] },
   ...typescript.configs.strict,
   {
     rules: {
-      '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/no-extraneous-class': 'off',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/consistent-type-imports': 'off',
       eqeqeq: 'error',
       'no-console': 'error',
-      'max-lines': ['error', { max: 400, skipBlankLines: true }],
+      'max-lines': ['error', { max: 350, skipBlankLines: true }],
+      complexity: ['error', 15],
+      // What may import what is in .dependency-cruiser.mjs.
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: ['@clay-pot/*/dist/*', '**/packages/*/src/**'], message: 'Import a package by its name.' },
+          ],
+        },
+      ],
     },
   },
   ...typescript.configs.strictTypeCheckedOnly.map((config) => ({ ...config, files: SOURCES, ignores: TESTS })),
@@ -49,15 +39,18 @@ export default typescript.config(
         'error',
         { ignoreArrowShorthand: true, ignoreVoidReturningFunctions: true },
       ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'TSAsExpression > TSAsExpression > TSUnknownKeyword',
+          message: 'A cast through unknown hides what the types know: say in a comment why it must be.',
+        },
+      ],
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       // Rows of the database are written as plain objects: TypeORM gives them their class.
       '@typescript-eslint/no-unsafe-class-instance-assignment': 'off',
     },
   },
-  mayNotImport(['packages/core/src/**'], '@clay-pot/*', 'node:*', ...FRAMEWORKS),
-  mayNotImport(['packages/contracts/src/**'], '@clay-pot/server', '@clay-pot/web', 'node:*', ...FRAMEWORKS),
-  mayNotImport(['packages/server/{src,test}/**'], '@clay-pot/web', 'react', 'react/*'),
-  mayNotImport(['packages/web/src/**'], '@clay-pot/server', '@nestjs/*', 'typeorm', 'node:*'),
   {
     // No clock and no chance in the core that is not passed in.
     files: ['packages/core/src/**'],
@@ -81,6 +74,11 @@ export default typescript.config(
       'react-hooks/preserve-manual-memoization': 'off',
       'react-hooks/incompatible-library': 'off',
     },
+  },
+  // A test that asserts too much fails by itself.
+  {
+    files: [...TESTS, 'packages/server/test/**', 'e2e/**'],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },
   { files: ['scripts/**', 'benchmarks/**', 'clay-pot'], rules: { 'no-console': 'off' } },
   { files: ['packages/core/src/library/**'], rules: { 'max-lines': 'off' } },

@@ -11,49 +11,58 @@ const PARTS = ['types', 'lint', 'unit', 'e2e'];
 /** Run only when named. */
 const EXTRAS = ['pictures'];
 
+const needsBrowser = (wanted) => wanted.has('e2e') || wanted.has('pictures');
+const needsDatabase = (wanted) => wanted.has('unit') || needsBrowser(wanted);
+
 /** Runs every part, or the named ones, and closes with one line of counts. */
 export async function test(names) {
   const unknown = names.find((name) => ![...PARTS, ...EXTRAS].includes(name));
   if (unknown) throw new Told(`There is no part “${unknown}”; the parts are ${PARTS.join(', ')}.`);
   const wanted = new Set(names.length ? names : PARTS);
-  const needsBrowser = wanted.has('e2e') || wanted.has('pictures');
-  const needsDatabase = wanted.has('unit') || needsBrowser;
-  await ensureOnMachine(...(needsDatabase ? ['database'] : []), ...(needsBrowser ? ['browser'] : []));
+  await ensureOnMachine(...(needsDatabase(wanted) ? ['database'] : []), ...(needsBrowser(wanted) ? ['browser'] : []));
   await ensureBuilt();
   if (wanted.has('types')) await part('types', () => runToEnd('npm', ['run', '--silent', 'types']));
   if (wanted.has('lint')) await part('lint', () => runToEnd('npm', ['run', '--silent', 'lint']));
-  if (!needsDatabase) return;
+  if (!needsDatabase(wanted)) return;
 
   const results = join(DATA, 'results');
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });
+  const failures = await overDatabase(wanted, results);
+  tell(results);
+  if (failures.length) throw new Told(failures.map((error) => error.message).join('\n'));
+}
+
+/** Runs what needs a database over one of its own. @returns the parts that failed: one does not keep the next from running. */
+async function overDatabase(wanted, results) {
   const database = await startDatabase('test', { durable: false });
-  const failures = [];
-  const attempt = (name, work) => part(name, work).catch((error) => failures.push(error));
   process.once('SIGINT', () => void database.stop().then(() => process.exit(130)));
+  const failures = [];
+  const attempt = (name, title, program, args, env) =>
+    wanted.has(name) &&
+    part(title, () => runToEnd('npx', [program, ...args], { env: { TEST_DATABASE_URL: database.url, ...env } })).catch(
+      (error) => failures.push(error),
+    );
   try {
-    const env = { TEST_DATABASE_URL: database.url, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' };
-    if (wanted.has('unit')) {
-      const report = ['--json', `--outputFile=${join(results, 'unit.json')}`];
-      await attempt('unit and server', () => runToEnd('npx', ['jest', ...report], { env }));
-    }
-    if (wanted.has('e2e')) {
-      const e2eEnv = { TEST_DATABASE_URL: database.url, PLAYWRIGHT_JSON_OUTPUT_FILE: join(results, 'e2e.json') };
-      await attempt('interface', () => runToEnd('npx', ['playwright', 'test', '-c', 'e2e'], { env: e2eEnv }));
-    }
-    if (wanted.has('pictures')) {
-      const env = { TEST_DATABASE_URL: database.url, PICTURES: '1' };
-      await attempt('pictures', () => runToEnd('npx', ['playwright', 'test', '-c', 'e2e', 'pictures'], { env }));
-    }
+    await attempt('unit', 'unit and server', 'jest', ['--json', `--outputFile=${join(results, 'unit.json')}`], {
+      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+    });
+    await attempt('e2e', 'interface', 'playwright', ['test', '-c', 'e2e'], {
+      PLAYWRIGHT_JSON_OUTPUT_FILE: join(results, 'e2e.json'),
+    });
+    await attempt('pictures', 'pictures', 'playwright', ['test', '-c', 'e2e', 'pictures'], { PICTURES: '1' });
   } finally {
     await database.stop();
   }
-  const { passed, failed } = countResults(results);
+  return failures;
+}
+
+function tell(results) {
   const slow = slowest(results);
   if (slow.length) console.log('\nThe slowest:');
   for (const { ms, name } of slow) console.log(`  ${(ms / 1000).toFixed(1).padStart(5)} s  ${name}`);
+  const { passed, failed } = countResults(results);
   console.log(`\n${passed} passed, ${failed} failed`);
-  if (failures.length) throw new Told(failures.map((error) => error.message).join('\n'));
 }
 
 async function part(name, work) {

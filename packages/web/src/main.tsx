@@ -1,3 +1,4 @@
+import { must } from '@clay-pot/core';
 import './app/theme.css';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
@@ -9,7 +10,7 @@ import { startOutbox } from './store/outbox.js';
 
 startOutbox();
 
-createRoot(document.getElementById('root')!).render(
+createRoot(must(document.getElementById('root'), 'a place for the app in its page')).render(
   <StrictMode>
     <QueryClientProvider client={queryClient}>
       <RouterProvider router={router} />

@@ -1,3 +1,4 @@
+import { firstOf, itemAt } from '../vocabulary/lists.js';
 import type { SessionAccount } from './session-account.js';
 import type { Demand } from '../mechanics/demand.js';
 import { ACTIVE_RANGE_DEG } from '../mechanics/norms.js';
@@ -81,7 +82,7 @@ function spread(main: readonly MainDirection[], movement: Movement, planted: boo
   const all = bends.flatMap((bend) => sides.map((side) => between(bend, side)));
   if (planted || (movement.directions && main.length >= 3)) return [...main, ...all];
   // Extension with one side, flexion with the other, named in that order: a diagonal.
-  if (main.length === 4) return [between(main[0]!, main[1]!), between(main[2]!, main[3]!)];
+  if (main.length === 4) return [between(firstOf(main), itemAt(main, 1)), between(itemAt(main, 2), itemAt(main, 3))];
   return [...main];
 }
 
@@ -125,7 +126,7 @@ export function coverageOf(blocks: readonly CoverageBlock[], account: SessionAcc
   const corners = Object.fromEntries(CORNERS.map((corner) => [corner, [] as string[]])) as Record<Corner, string[]>;
   const reachDeg: Record<Hand, Partial<Record<MainDirection, number>>> = { left: {}, right: {} };
   blocks.forEach(({ id, movement, level, demand, visit }, index) => {
-    const { left, right } = account.blocks[index]!;
+    const { left, right } = itemAt(account.blocks, index);
     const seconds = { left: left.workS, right: right.workS };
     if (seconds.left + seconds.right === 0) return;
     const { directions, loading, forms } = visit;

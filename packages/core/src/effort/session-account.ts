@@ -1,3 +1,4 @@
+import { itemAt } from '../vocabulary/lists.js';
 import type { EffortTimeline } from './effort-timeline.js';
 import { enduranceDoseOf, ratesOf } from './rates.js';
 import type { HandDemand } from '../mechanics/demand.js';
@@ -65,7 +66,7 @@ export function accountOf(
   for (const event of timeline.events) {
     if (event.stint === null) continue;
     for (const hand of handsOf(event)) {
-      const sum = sums[event.blockIndex]![hand];
+      const sum = itemAt(sums, event.blockIndex)[hand];
       sum.workS += event.durationMs / 1000;
       if (event.kind === 'repetition') sum.repetitions += 1;
     }
@@ -73,7 +74,7 @@ export function accountOf(
   const blocks = timeline.blocks.map(({ blockId, startMs, endMs }, index): BlockAccount => {
     const demand = efforts.demands[index] ?? null;
     const of = (hand: Hand): BlockHand => {
-      const { workS, repetitions } = sums[index]![hand];
+      const { workS, repetitions } = itemAt(sums, index)[hand];
       return {
         workS,
         repetitions,
@@ -111,7 +112,7 @@ function loadOf(demand: HandDemand | undefined, workS: number) {
 }
 
 function isCarried(sequence: Sequence, index: number, lookup: MovementLookup): boolean {
-  const block = sequence.blocks[index]!;
+  const block = itemAt(sequence.blocks, index);
   const movement = lookup(block.movementId);
   const load = movement && findLevel(movement, block.levelId)?.load;
   return load?.kind === 'lift' && load.distanceM !== undefined;

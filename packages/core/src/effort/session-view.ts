@@ -1,3 +1,4 @@
+import { itemAt } from '../vocabulary/lists.js';
 import { type Balance, balanceOf } from './balance.js';
 import { type Coverage, coverageOf, type Visit, visitOf } from './coverage.js';
 import { effortTimeline, type EffortTimeline } from './effort-timeline.js';
@@ -73,7 +74,7 @@ export function viewOf(
   const blocks = sequence.blocks.map((block, index): BlockView => {
     const { movement, level } = resolveBlock(block, lookup);
     const demand = efforts.demands[index] ?? null;
-    const mine = account.blocks[index]!;
+    const mine = itemAt(account.blocks, index);
     const effortPercent = hardestPercent(mine);
     const visit = visitOf(movement, level, demand);
     return {

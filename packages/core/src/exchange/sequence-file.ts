@@ -1,3 +1,4 @@
+import { lastOf } from '../vocabulary/lists.js';
 import { type Node, type ParseError, findNodeAtLocation, parseTree, printParseErrorCode } from 'jsonc-parser';
 import { isNestedBeyond, MOST_NESTING } from './nesting.js';
 import { SEQUENCE_FILE, SEQUENCE_FORMAT, SEQUENCE_FORMAT_VERSION } from './sequence-schema.js';
@@ -79,7 +80,7 @@ function placer(text: string, tree: Node | undefined) {
 
 function position(text: string, offset: number): { line: number; column: number } {
   const before = text.slice(0, offset).split('\n');
-  return { line: before.length, column: before[before.length - 1]!.length + 1 };
+  return { line: before.length, column: lastOf(before).length + 1 };
 }
 
 const spaced = (code: string) => code.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();

@@ -76,10 +76,8 @@ const CHAIN = ['leanDeg', 'hipAngleDeg', 'distanceM'] as const;
 export function body(name: UsualPosture, change: Partial<Stance> = {}): LevelLoad {
   const { contact: _contact, facing: _facing, ...stance }: SupportPosture = USUAL_POSTURES[name];
   const changed = CHAIN.filter((field) => field in change);
-  const kept = changed.length === 2 ? Object.fromEntries(CHAIN.map((field) => [field, undefined])) : {};
-  const fields: Record<string, unknown> = { ...stance, ...kept, ...change };
-  const all = Object.entries(fields).filter(([, value]) => value !== undefined);
-  return { kind: 'body', stance: Object.fromEntries(all) as unknown as Stance };
+  const { leanDeg: _lean, hipAngleDeg: _hip, distanceM: _distance, ...untied } = stance;
+  return { kind: 'body', stance: { ...(changed.length === 2 ? untied : stance), ...change } };
 }
 
 /** Moving the limb itself; without a pace the dose's tempo sets it. */

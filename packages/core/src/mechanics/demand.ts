@@ -1,3 +1,4 @@
+import { must } from '../vocabulary/lists.js';
 import { type Capacity, capacityOf, effortPercent, type Person, rangeWithHelpDeg } from './capacity.js';
 import { weightMomentNm } from './external-load.js';
 import { GRAVITY, handLoad, type HandLoad, type PostureLoad } from './hand-load.js';
@@ -7,7 +8,7 @@ import { stretchMomentNm } from './passive.js';
 import { RAD } from './plane.js';
 import { PALM_LEVER, segmentsOf } from './segments.js';
 import type { Dose } from '../model/dose.js';
-import type { Hold, LevelLoad } from '../model/load.js';
+import { answerFor, type Hold, type LevelLoad, type LoadKind, type LoadOf, type LoadTable } from '../model/load.js';
 import type { SupportPosture } from '../model/posture.js';
 import { type Action, oppositeAction } from '../vocabulary/actions.js';
 import type { Contact, Facing } from '../vocabulary/contacts.js';
@@ -69,7 +70,7 @@ export function demandOf(person: Person, level: Loaded): Demand {
     const posture = postureOf(level, level.load.stance);
     return postureDemand(person, posture, handLoad(person.body, posture), true);
   }
-  const raw = rawDemand(person, level.load);
+  const raw = answerFor(RAW, level.load, person);
   const [left, right] = HANDS.map((hand) => handDemand(person, hand, raw)) as [HandDemand, HandDemand];
   return { left, right, posture: null };
 }
@@ -172,91 +173,94 @@ function angleDemand(person: Person, hand: Hand, angle: NonNullable<RawDemand['a
   return { motion: angle.motion, deg, rangeDeg, rangeSource: source };
 }
 
+/** As `checkLoad` sees to. */
+const SIZE = 'the size of a hold';
+
 /** What is left of the whole-hand grip on a hold. */
 export function holdFactor({ on, handleMm, edgeMm, edgeGrip, pinchMm }: Hold): number {
-  if (on === 'edge') return edgeFactor(edgeMm!, edgeGrip!);
-  if (on === 'pinch') return pinchFactor(pinchMm!);
-  return handleFactor(handleMm!);
+  if (on === 'edge') return edgeFactor(must(edgeMm, SIZE), must(edgeGrip, SIZE));
+  if (on === 'pinch') return pinchFactor(must(pinchMm, SIZE));
+  return handleFactor(must(handleMm, SIZE));
 }
 
 /** Fingers need this much force to hold a load: on a pinch, friction of both faces carries it. */
 export const gripForceN = (hold: Hold, loadN: number) => (hold.on === 'pinch' ? loadN / (2 * PINCH_FRICTION) : loadN);
 
-function rawDemand(person: Person, load: Exclude<LevelLoad, { kind: 'body' }>): RawDemand {
-  const { body } = person;
+/** What each kind of load asks of a hand. */
+const RAW: LoadTable<Exclude<LoadKind, 'body'>, RawDemand, [Person]> = {
+  hang: hanging,
+  lift: (load) => {
+    const loadN = load.massKg * GRAVITY;
+    return { loadN, actions: { grip: gripForceN(load, loadN) }, gripFactor: holdFactor(load) };
+  },
+  weight: turningWeight,
+  roller: rolling,
+  press: ({ action, effortPercent }) => ({ shares: { [action]: effortPercent } }),
+  resist: ({ action, forceN }) => ({ actions: { [action]: forceN } }),
+  move: (load, { body }) => ({
+    actions: Object.fromEntries(load.actions.map((action) => [action, motionDemand(body, action, held(action, load))])),
+  }),
+  stretch: ({ motion, reachPercent, fingers, pushPercent }) => ({
+    stretchNm: stretchMomentNm(motion, reachPercent, fingers),
+    ...(pushPercent > 0 && { shares: { [pushingBack(motion)]: pushPercent } }),
+    ...(isRangeMotion(motion) && { angle: { motion, reach: reachPercent } }),
+  }),
+  rest: () => ({}),
+};
+
+/** How far from the wrist the palm carries, metres. */
+const palmLeverM = ({ body }: Person) => segmentsOf(body).hand.lengthM * PALM_LEVER;
+
+function hanging(load: LoadOf<'hang'>, person: Person): RawDemand {
+  const { wristBendDeg } = load;
+  const all = (person.body.massKg * (1 - load.feetPercentBW / 100) + load.addedKg) * GRAVITY;
+  const loadN = all / load.hands;
+  const bendNm = loadN * palmLeverM(person) * Math.sin(wristBendDeg * RAD);
+  return {
+    loadN,
+    actions: { grip: gripForceN(load, loadN), ...(bendNm > 0 && { 'wrist flexion': bendNm }) },
+    gripFactor: holdFactor(load),
+    ...(wristBendDeg > 0 && { angle: { motion: 'wrist flexion', deg: wristBendDeg } }),
+  };
+}
+
+function turningWeight(load: LoadOf<'weight'>, person: Person): RawDemand {
+  const { forearm, upperArm } = segmentsOf(person.body);
+  const beyondPalm: Partial<Record<Action, number>> = {
+    'elbow flexion': forearm.lengthM,
+    'shoulder flexion': forearm.lengthM + upperArm.lengthM,
+  };
+  const leverM = load.leverM ?? palmLeverM(person) + (beyondPalm[load.action] ?? 0);
+  const loadN = load.massKg * GRAVITY;
+  return {
+    loadN,
+    actions: { [load.action]: weightMomentNm(load.massKg, leverM, load.angleDeg), grip: loadN },
+    gripFactor: handleFactor(load.handleMm ?? BEST_HANDLE_MM),
+  };
+}
+
+function rolling(load: LoadOf<'roller'>, { body }: Person): RawDemand {
   const { hand, forearm, upperArm } = segmentsOf(body);
-  const palm = hand.lengthM * PALM_LEVER;
-  switch (load.kind) {
-    case 'hang': {
-      const all = (body.massKg * (1 - load.feetPercentBW / 100) + load.addedKg) * GRAVITY;
-      const loadN = all / load.hands;
-      const bend = loadN * palm * Math.sin(load.wristBendDeg * RAD);
-      return {
-        loadN,
-        actions: { grip: gripForceN(load, loadN), ...(bend > 0 && { 'wrist flexion': bend }) },
-        gripFactor: holdFactor(load),
-        ...(load.wristBendDeg > 0 && { angle: { motion: 'wrist flexion', deg: load.wristBendDeg } }),
-      };
-    }
-    case 'lift': {
-      const loadN = load.massKg * GRAVITY;
-      return { loadN, actions: { grip: gripForceN(load, loadN) }, gripFactor: holdFactor(load) };
-    }
-    case 'weight': {
-      const loadN = load.massKg * GRAVITY;
-      const reach: Partial<Record<Action, number>> = {
-        'elbow flexion': forearm.lengthM,
-        'shoulder flexion': forearm.lengthM + upperArm.lengthM,
-      };
-      const leverM = load.leverM ?? palm + (reach[load.action] ?? 0);
-      const moment = weightMomentNm(load.massKg, leverM, load.angleDeg);
-      const gripFactor = handleFactor(load.handleMm ?? BEST_HANDLE_MM);
-      return { loadN, actions: { [load.action]: moment, grip: loadN }, gripFactor };
-    }
-    case 'roller': {
-      const loadN = load.massKg * GRAVITY;
-      const arm = hand.lengthM + forearm.lengthM + upperArm.lengthM;
-      return {
-        loadN: loadN / 2,
-        // While one hand turns the drum the other lets go of its moment.
-        actions: {
-          [load.action]: (loadN * load.drumMm) / 2000,
-          ...(load.arms === 'in front' && { 'shoulder flexion': (loadN / 2) * arm }),
-        },
-      };
-    }
-    case 'press':
-      return { shares: { [load.action]: load.effortPercent } };
-    case 'resist':
-      return { actions: { [load.action]: load.forceN } };
-    case 'move':
-      return {
-        actions: Object.fromEntries(
-          load.actions.map((action) => [action, motionDemand(body, action, held(action, load))]),
-        ),
-      };
-    case 'stretch': {
-      const range = isRangeMotion(load.motion) ? { angle: { motion: load.motion, reach: load.reachPercent } } : {};
-      const pushing = pushingBack(load.motion);
-      return {
-        stretchNm: stretchMomentNm(load.motion, load.reachPercent, load.fingers),
-        ...(load.pushPercent > 0 && { shares: { [pushing]: load.pushPercent } }),
-        ...range,
-      };
-    }
-    case 'rest':
-      return {};
-  }
+  const loadN = load.massKg * GRAVITY;
+  const armM = hand.lengthM + forearm.lengthM + upperArm.lengthM;
+  return {
+    loadN: loadN / 2,
+    // While one hand turns the drum the other lets go of its moment.
+    actions: {
+      [load.action]: (loadN * load.drumMm) / 2000,
+      ...(load.arms === 'in front' && { 'shoulder flexion': (loadN / 2) * armM }),
+    },
+  };
 }
 
 /** While the wrist or the fingers move, the arm that carries them is held still. */
-function held(action: Action, load: Extract<LevelLoad, { kind: 'move' }>) {
+function held(action: Action, load: LoadOf<'move'>) {
   const carries = (other: Action) => other === 'shoulder flexion' || other === 'elbow flexion';
   return carries(action) && !load.actions.every(carries) ? { ...load, perMinute: 0 } : load;
 }
 
 /** The action that pushes back against a stretch: the opposite of a wrist's or forearm's motion, else what closes or opens the fingers. */
 function pushingBack(motion: StretchMotion): Action {
-  if (isRangeMotion(motion)) return oppositeAction(motion)!;
+  if (isRangeMotion(motion)) return must(oppositeAction(motion), `an opposite of ${motion}`);
   return motion === 'finger flexion' ? 'finger extension' : 'grip';
 }

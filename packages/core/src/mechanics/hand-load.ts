@@ -1,3 +1,4 @@
+import { firstOf } from '../vocabulary/lists.js';
 import type { HandGeometry } from './hand-contact.js';
 import { closeChain } from './linkage.js';
 import { centreOfMass, type Joints, type MassPoint, massPoints } from './masses.js';
@@ -67,7 +68,7 @@ export function handLoad(body: Body, posture: SupportPosture): PostureLoad {
   const { joints, hand, leanDeg, hipAngleDeg, distanceM } = closeChain(segments, posture);
   const masses = massPoints(segments, posture, joints);
   const forces = reactions(posture, joints, masses);
-  const hands = forces[0]!.force;
+  const hands = firstOf(forces).force;
   const onHands = posture.surface === 'wall' ? -hands.x : hands.y;
   if (onHands < 0) {
     throw new PostureError(
@@ -144,7 +145,7 @@ function reactions(posture: SupportPosture, joints: Joints, masses: readonly Mas
 
 /** Free-body check about a point that the solution did not use: the first mass. */
 function residual(forces: readonly Force[], masses: readonly MassPoint[]): number {
-  const about = masses[0]!.at;
+  const about = firstOf(masses).at;
   let [x, y, moment] = [0, 0, 0];
   const add = (at: Point, force: Point) => {
     const arm = minus(at, about);

@@ -1,3 +1,4 @@
+import { must } from '../vocabulary/lists.js';
 import { GRAVITY } from './hand-load.js';
 import { stretchMomentNm } from './passive.js';
 import { RAD } from './plane.js';
@@ -41,11 +42,12 @@ export function motionDemand(body: Body, action: Action, motion: FreeMotion): nu
     const force = (FINGERS_KG + motion.heldKg) * omega * omega * FINGER_WAY_M * reach + FINGER_END_N * endOf(reach);
     return action === 'MCP flexion' ? force * segmentsOf(body).fingerM : force;
   }
+  const halfArc = must(HALF_ARC[action], `an arc of ${action}`);
   const { massKg, leverM } = movedBy(body, action, motion.heldKg);
   // A straight limb lifted by a share of its range is held out by the sine of that angle; the hand moves about the level.
-  const held = action === 'shoulder flexion' ? Math.sin(Math.min(1, reach) * HALF_ARC[action]!) : 1;
+  const held = action === 'shoulder flexion' ? Math.sin(Math.min(1, reach) * halfArc) : 1;
   const weight = massKg * GRAVITY * leverM * held;
-  const inertia = massKg * leverM * leverM * omega * omega * HALF_ARC[action]! * reach;
+  const inertia = massKg * leverM * leverM * omega * omega * halfArc * reach;
   const tissue = isWrist(action) ? stretchMomentNm(action, motion.reachPercent * ACTIVE_OF_PASSIVE, 'relaxed') : 0;
   return weight + inertia + tissue;
 }

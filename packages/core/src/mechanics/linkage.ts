@@ -1,3 +1,4 @@
+import { must } from '../vocabulary/lists.js';
 import { handGeometry, type HandGeometry, wristHeight } from './hand-contact.js';
 import { lowerLink, type LowerLink } from './lower-link.js';
 import { centreOfMass, type Joints, massPoints } from './masses.js';
@@ -26,7 +27,7 @@ export function closeChain(segments: Segments, posture: SupportPosture): ClosedC
   const { leanDeg, hipAngleDeg, distanceM } = posture;
   if (leanDeg === 'square') {
     if (hipAngleDeg !== undefined) return squareArms(segments, posture, arm, hipAngleDeg);
-    return squareAt(segments, posture, arm, distanceM!);
+    return squareAt(segments, posture, arm, must(distanceM, DISTANCE));
   }
   if (leanDeg !== undefined) {
     const wrist = wristPoint(segments, posture);
@@ -36,10 +37,15 @@ export function closeChain(segments: Segments, posture: SupportPosture): ClosedC
     }
     return hipAngleDeg !== undefined
       ? fromHipAngle(segments, posture, wrist, shoulder, hipAngleDeg)
-      : fromDistance(segments, posture, wrist, shoulder, distanceM!);
+      : fromDistance(segments, posture, wrist, shoulder, must(distanceM, DISTANCE));
   }
-  return fromHipAngleAndDistance(segments, posture, arm, hipAngleDeg!, distanceM!);
+  return fromHipAngleAndDistance(segments, posture, arm, must(hipAngleDeg, HIP_ANGLE), must(distanceM, DISTANCE));
 }
+
+// What `checkPosture` sees to, and what a closed chain has.
+const DISTANCE = 'a distance in a posture that leaves the hip angle or the lean open';
+const HIP_ANGLE = 'a hip angle in a posture that leaves the lean open';
+const HIP = 'a hip between ends that the chain reaches';
 
 /** Shoulder to wrist with the elbow bent; on the forearms, shoulder to elbow. */
 function armLength({ upperArm, forearm }: Segments, { contact, elbowBendDeg }: SupportPosture): number {
@@ -166,7 +172,7 @@ function squareArms(segments: Segments, posture: SupportPosture, arm: number, hi
   const wrist = wristPoint(segments, posture);
   // In the body's own frame: support's joint at the origin, shoulder on the x axis. Then turn it until the wrist has its height.
   const shoulderAt = point(span, 0);
-  const hipAt = hipBetween(posture, point(0, 0), shoulderAt, link, trunk)!;
+  const hipAt = must(hipBetween(posture, point(0, 0), shoulderAt, link, trunk), HIP);
   const along = minus(shoulderAt, hipAt);
   const down = turn(along, (-frontOf(posture) * Math.PI) / 2);
   const wristAt = plus(shoulderAt, point((down.x / trunk) * arm, (down.y / trunk) * arm));
@@ -213,7 +219,7 @@ interface Found {
 /** From the ends of the chain to every joint. */
 function finish(segments: Segments, posture: SupportPosture, { wrist, shoulder, joint, link }: Found): ClosedChain {
   const { thigh, shank, trunk, ankleHeightM } = segments;
-  const hip = hipBetween(posture, joint, shoulder, link, trunk.lengthM)!;
+  const hip = must(hipBetween(posture, joint, shoulder, link, trunk.lengthM), HIP);
   const contact = point(joint.x, joint.y - link.riseM);
   const front = frontOf(posture);
   const toJoint = minus(joint, hip);

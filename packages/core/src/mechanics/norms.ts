@@ -1,3 +1,4 @@
+import { firstOf } from '../vocabulary/lists.js';
 import type { RangeMotion } from '../vocabulary/motions.js';
 import type { Sex } from '../model/body.js';
 import type { Hand } from '../vocabulary/hands.js';
@@ -38,7 +39,7 @@ export const USUAL_AGE = 30;
 export function gripNorm(sex: Sex, ageYears: number | null, hand: Hand): { meanKg: number; sdKg: number } {
   const read = (of: 'male' | 'female') => {
     const age = ageYears ?? USUAL_AGE;
-    const band = GRIP[of].findLast(({ ageFrom }) => age >= ageFrom) ?? GRIP[of][0]!;
+    const band = GRIP[of].findLast(({ ageFrom }) => age >= ageFrom) ?? firstOf(GRIP[of]);
     return band[hand];
   };
   const [a, b] = sex === 'not stated' ? [read('female'), read('male')] : [read(sex), read(sex)];

@@ -1,3 +1,4 @@
+import { must } from '../vocabulary/lists.js';
 /** Root finding stops when the bracket is this narrow, in the unit of the parameter (metres, degrees, shares). */
 export const ROOT_TOLERANCE = 1e-14;
 
@@ -49,7 +50,7 @@ export function sampleRuns(f: (x: number) => number | null, min: number, max: nu
       if (f(middle) === null) outside = middle;
       else inside = middle;
     }
-    return { x: inside, y: f(inside)! };
+    return { x: inside, y: must(f(inside), 'a value where it was found possible') };
   };
   for (let index = 0; index <= samples; index++) {
     const x = min + ((max - min) * index) / samples;
@@ -70,7 +71,7 @@ export function sampleRuns(f: (x: number) => number | null, min: number, max: nu
 
 /** All places where a sampled function takes a value, each to `ROOT_TOLERANCE`. */
 export function rootsIn(runs: readonly Sample[][], f: (x: number) => number | null, value: number): number[] {
-  const off = (x: number) => f(x)! - value;
+  const off = (x: number) => must(f(x), 'a value within a run') - value;
   const roots: number[] = [];
   for (const run of runs) {
     run.forEach((sample, index) => {

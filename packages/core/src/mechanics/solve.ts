@@ -99,7 +99,8 @@ export function solveLevel<L extends Loaded>(
     return { value, level: solved, demand: demandOf(person, solved) };
   }
   const spec = LOAD_FIELDS[load.kind][field];
-  const from = (load as unknown as Record<string, unknown>)[field];
+  const fields: Readonly<Record<string, unknown>> = load;
+  const from = fields[field];
   if (!spec || !('limit' in spec) || typeof from !== 'number') {
     throw new NotReachedError(
       field,

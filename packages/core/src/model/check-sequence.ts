@@ -40,23 +40,29 @@ export function checkSequence(sequence: Sequence, lookup: MovementLookup): Fault
 
 function checkBlock(block: Block, lookup: MovementLookup): Fault[] {
   const dose = under('/dose', checkDose(block.dose));
-  const movement = lookup(block.movementId);
+  const found = placed(block, lookup);
+  return 'fault' in found ? [...dose, found.fault] : [...dose, ...checkFit(block.dose, found.movement)];
+}
+
+/** What a block names. */
+type Place = Pick<Block, 'movementId' | 'levelId'>;
+type Placed = { readonly movement: Movement; readonly level: Level };
+
+function placed({ movementId, levelId }: Place, lookup: MovementLookup): Placed | { fault: Fault } {
+  const movement = lookup(movementId);
   if (!movement) {
-    return [...dose, { pointer: '/movementId', message: `There is no movement “${block.movementId}” in this studio.` }];
+    return { fault: { pointer: '/movementId', message: `There is no movement “${movementId}” in this studio.` } };
   }
-  const level = findLevel(movement, block.levelId);
-  if (!level) {
-    const known = movement.ladder.map((rung) => rung.id).join(', ');
-    const message = `“${movement.name}” has no level “${block.levelId}”; its levels are ${known}.`;
-    return [...dose, { pointer: '/levelId', message }];
-  }
-  return [...dose, ...checkFit(block.dose, movement)];
+  const level = findLevel(movement, levelId);
+  if (level) return { movement, level };
+  const known = movement.ladder.map((rung) => rung.id).join(', ');
+  const message = `“${movement.name}” has no level “${levelId}”; its levels are ${known}.`;
+  return { fault: { pointer: '/levelId', message } };
 }
 
 /** The movement and level of a block of a sound sequence. @throws SequenceError when they are unknown. */
-export function resolveBlock(block: Block, lookup: MovementLookup): { movement: Movement; level: Level } {
-  const movement = lookup(block.movementId);
-  const level = movement && findLevel(movement, block.levelId);
-  if (!movement || !level) throw new SequenceError(checkBlock(block, lookup));
-  return { movement, level };
+export function resolveBlock(block: Place, lookup: MovementLookup): Placed {
+  const found = placed(block, lookup);
+  if ('fault' in found) throw new SequenceError([found.fault]);
+  return found;
 }

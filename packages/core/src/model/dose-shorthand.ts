@@ -1,3 +1,4 @@
+import { must } from '../vocabulary/lists.js';
 import { amountOf, checkDose, type Dose, type Tempo, type Work } from './dose.js';
 import { sentence } from '../vocabulary/fault.js';
 import type { SidePlan } from '../vocabulary/hands.js';
@@ -51,19 +52,36 @@ const DIRECTION_WORDS: Record<string, DirectionPlan> = { '>': 'first', '<': 'sec
  * @throws ShorthandError naming the part and what would be right, for unknown parts, doubled parts and values outside the limits.
  */
 export function parseDose(text: string, defaults: DoseDefaults = PLAIN): Dose {
-  // A slip like "3 x 8" or "L, R" is no reason to refuse what is plainly meant.
-  const tidy = text
+  const tidy = tidied(text);
+  if (!tidy) throw new ShorthandError('', 'Type a dose, for example 3x8 @40% rest20 or 2x30s L,R.');
+  const dose: Dose = { ...USUAL, ...defaults, ...partsOf(tidy) };
+  const fault = checkDose(dose)[0];
+  if (fault) throw new ShorthandError(text.trim(), sentence(fault));
+  return dose;
+}
+
+/** What is not said. */
+const USUAL = { sets: 1, restS: 0 };
+
+/** A slip like “3 x 8” or “L, R” is no reason to refuse what is plainly meant. */
+const tidied = (text: string) =>
+  text
     .trim()
     .replace(/[×*]/g, 'x')
     .replace(/(\d)\s*x\s*(\d)/gi, '$1x$2')
     .replace(/([LR])\s*([,/])\s*([LR])/gi, '$1$2$3')
     .replace(/\b(rest|tempo)\s+(\d)/gi, '$1$2')
     .replace(/@\s+/g, '@');
-  if (!tidy) throw new ShorthandError('', 'Type a dose, for example 3x8 @40% rest20 or 2x30s L,R.');
-  const seen = new Map<string, string>();
-  let dose: Partial<{ -readonly [K in keyof Dose]: Dose[K] }> = {};
-  for (const [index, part] of tidy.split(/\s+/).entries()) {
-    const { slot, values } = readPart(part, index === 0);
+
+type Said = Partial<Dose> & Pick<Dose, 'work'>;
+
+/** What the parts say, the first of them sets and amount; each thing once. */
+function partsOf(tidy: string): Said {
+  const [first = '', ...others] = tidy.split(/\s+/);
+  const seen = new Map<Slot, string>([['work', first]]);
+  let said: Said = readAmount(first);
+  for (const part of others) {
+    const { slot, values } = readPart(part);
     const before = seen.get(slot);
     if (before !== undefined) throw new ShorthandError(part, `“${part}” says again what “${before}” said: keep one.`);
     seen.set(slot, part);
@@ -71,32 +89,23 @@ export function parseDose(text: string, defaults: DoseDefaults = PLAIN): Dose {
       if (seen.has('hold')) throw new ShorthandError(part, `“${part}” and “${seen.get('hold')}” both give the hold.`);
       seen.set('hold', part);
     }
-    dose = { ...dose, ...values };
+    said = { ...said, ...values };
   }
-  const whole: Dose = {
-    sets: dose.sets ?? 1,
-    work: dose.work!,
-    sides: dose.sides ?? defaults.sides,
-    directions: dose.directions ?? defaults.directions,
-    restS: dose.restS ?? 0,
-    ...(dose.effortPercent !== undefined && { effortPercent: dose.effortPercent }),
-    ...(dose.holdS !== undefined && { holdS: dose.holdS }),
-    ...(dose.tempo && { tempo: dose.tempo }),
-  };
-  const fault = checkDose(whole)[0];
-  if (fault) throw new ShorthandError(text.trim(), sentence(fault));
-  return whole;
+  return said;
 }
 
-function readPart(part: string, first: boolean): { slot: string; values: Partial<Dose> } {
+type Slot = 'work' | 'sides' | 'directions' | 'effort' | 'rest' | 'hold' | 'tempo';
+
+function readAmount(part: string): Said {
   const amount = /^(?:(\d+)x)?(?:(\d+):(\d{2})|(\d+)(s|min|br)?)$/i.exec(part);
-  if (first) {
-    if (!amount) {
-      throw new ShorthandError(part, `Start with sets and amount, like 3x8, 2x30s or 3x5br; “${part}” is neither.`);
-    }
-    const [, sets, minutes, rest, count, unit] = amount;
-    return { slot: 'work', values: { sets: Number(sets ?? 1), work: readWork(minutes, rest, count, unit) } };
+  if (!amount) {
+    throw new ShorthandError(part, `Start with sets and amount, like 3x8, 2x30s or 3x5br; “${part}” is neither.`);
   }
+  const [, sets, minutes, rest, count, unit] = amount;
+  return { ...(sets && { sets: Number(sets) }), work: readWork(minutes, rest, count, unit) };
+}
+
+function readPart(part: string): { slot: Slot; values: Partial<Dose> } {
   const side = SIDE_WORDS[part.toUpperCase()];
   if (side) return { slot: 'sides', values: { sides: side } };
   const directions = DIRECTION_WORDS[part];
@@ -157,5 +166,8 @@ function printTempo({ outS, backS }: Tempo): string {
 }
 
 function wordFor<T>(words: Record<string, T>, value: T): string {
-  return Object.keys(words).find((word) => words[word] === value)!;
+  return must(
+    Object.keys(words).find((word) => words[word] === value),
+    `a word for ${String(value)}`,
+  );
 }

@@ -1,40 +1,43 @@
+import { answerFor, type LoadTable, type LoadKind, type LoadOf } from './load.js';
 import type { Level, Movement } from './movement.js';
+import type { Action } from '../vocabulary/actions.js';
+import type { Contact } from '../vocabulary/contacts.js';
 import type { HandShapeName } from '../vocabulary/hand-shapes.js';
 
-/** The shapes that the hand goes between. */
-export function shapesOf(movement: Movement, level: Level): readonly [HandShapeName, HandShapeName] {
-  const { load, contact } = level;
-  if (level.shapes ?? movement.shapes) return (level.shapes ?? movement.shapes)!;
-  switch (load.kind) {
-    case 'hang':
-    case 'lift': {
-      const shape = ({ bar: 'around a bar', edge: 'on an edge', pinch: 'pinch' } as const)[load.on];
-      return [shape, shape];
-    }
-    case 'weight':
-    case 'roller':
-      return ['around a bar', 'around a bar'];
-    case 'press':
-    case 'resist':
-      if (load.action === 'finger extension') return ['relaxed', 'spread'];
-      if (load.action !== 'grip') return ['fist', 'fist'];
-      if (contact === 'ball') return ['around a ball', 'around a ball'];
-      return contact === 'handle' ? ['relaxed', 'around a bar'] : ['hook', 'hook'];
-    case 'stretch':
-      return ({ curled: ['fist', 'fist'], relaxed: ['open', 'open'], straight: ['together', 'together'] } as const)[
-        load.fingers
-      ];
-    case 'move':
-      if (contact === 'ball') return ['around a ball', 'around a ball'];
-      if (contact === 'handle') return ['around a bar', 'around a bar'];
-      return load.actions.every(
-        (action) => action === 'grip' || action === 'finger extension' || action === 'shoulder flexion',
-      )
-        ? ['spread', 'fist']
-        : ['relaxed', 'relaxed'];
-    case 'rest':
-      return contact === 'ball' ? ['around a ball', 'around a ball'] : ['relaxed', 'relaxed'];
-    case 'body':
-      return ['spread', 'spread'];
-  }
+/** The shapes that a hand goes between. */
+export type Shapes = readonly [from: HandShapeName, to: HandShapeName];
+
+/** The shapes that the hand goes between: named by level or movement, else what follows from the load. */
+export function shapesOf(movement: Movement, level: Level): Shapes {
+  return level.shapes ?? movement.shapes ?? answerFor(SHAPES, level.load, level.contact);
+}
+
+const kept = (shape: HandShapeName): Shapes => [shape, shape];
+const HOLDING = { bar: kept('around a bar'), edge: kept('on an edge'), pinch: kept('pinch') };
+const STRETCHED = { curled: kept('fist'), relaxed: kept('open'), straight: kept('together') };
+/** Moves that the fingers make, or that leave them free to open and close. */
+const OPENS_AND_CLOSES: readonly Action[] = ['grip', 'finger extension', 'shoulder flexion'];
+
+const SHAPES: LoadTable<LoadKind, Shapes, [Contact]> = {
+  body: () => kept('spread'),
+  hang: ({ on }) => HOLDING[on],
+  lift: ({ on }) => HOLDING[on],
+  weight: () => kept('around a bar'),
+  roller: () => kept('around a bar'),
+  press: closing,
+  resist: closing,
+  move: ({ actions }, contact) => {
+    if (contact === 'ball') return kept('around a ball');
+    if (contact === 'handle') return kept('around a bar');
+    return actions.every((action) => OPENS_AND_CLOSES.includes(action)) ? ['spread', 'fist'] : kept('relaxed');
+  },
+  stretch: ({ fingers }) => STRETCHED[fingers],
+  rest: (_, contact) => kept(contact === 'ball' ? 'around a ball' : 'relaxed'),
+};
+
+function closing({ action }: LoadOf<'press' | 'resist'>, contact: Contact): Shapes {
+  if (action === 'finger extension') return ['relaxed', 'spread'];
+  if (action !== 'grip') return kept('fist');
+  if (contact === 'ball') return kept('around a ball');
+  return contact === 'handle' ? ['relaxed', 'around a bar'] : kept('hook');
 }

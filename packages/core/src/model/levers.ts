@@ -88,15 +88,18 @@ const NUMBERS: Partial<Record<string, readonly [more: string, less: string]>> = 
   angleDeg: ['lever further from level', 'lever nearer to level'],
 };
 
+type Fields = Readonly<Record<string, unknown>>;
+
 function loads(from: LevelLoad, to: LevelLoad): string[] {
-  const [a, b] = [from, to] as unknown as Record<string, unknown>[];
+  // Loads of two kinds share fields by name only.
+  const [a, b]: readonly [Fields, Fields] = [from, to];
   const levers: string[] = [];
   for (const [field, [more, less]] of Object.entries(NUMBERS) as [string, readonly [string, string]][]) {
-    const [x, y] = [a![field], b![field]];
+    const [x, y] = [a[field], b[field]];
     if (typeof x === 'number' && typeof y === 'number' && x !== y) levers.push(y > x ? more : less);
   }
-  if (a!.fingers !== b!.fingers) levers.push(`fingers ${String(b!.fingers)}`);
-  if (a!.edgeGrip !== b!.edgeGrip) levers.push(String(b!.edgeGrip));
+  if (a.fingers !== b.fingers) levers.push(`fingers ${String(b.fingers)}`);
+  if (a.edgeGrip !== b.edgeGrip) levers.push(String(b.edgeGrip));
   if (
     from.kind === 'move' &&
     to.kind === 'move' &&

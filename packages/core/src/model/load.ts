@@ -107,6 +107,24 @@ export const LEVEL_LOAD = kinds(
 );
 export type LevelLoad = Of<typeof LEVEL_LOAD>;
 export type LoadKind = LevelLoad['kind'];
+/** The load of one kind. */
+export type LoadOf<K extends LoadKind> = Extract<LevelLoad, { kind: K }>;
+
+/** One row for each of these kinds of load: what to answer for it. */
+export type LoadTable<K extends LoadKind, Answer, Rest extends unknown[] = []> = {
+  readonly [Kind in K]: (load: LoadOf<Kind>, ...rest: Rest) => Answer;
+};
+
+/** What a table answers for a load. @example answerFor({ press: ({ effortPercent }) => effortPercent }, { kind: 'press', action: 'grip', effortPercent: 40 }) → 40 */
+export function answerFor<K extends LoadKind, Answer, Rest extends unknown[]>(
+  table: LoadTable<K, Answer, Rest>,
+  load: LoadOf<K>,
+  ...rest: Rest
+): Answer {
+  const row: (load: LoadOf<K>, ...rest: Rest) => Answer = table[load.kind];
+  return row(load, ...rest);
+}
+
 /** The kinds, as forms list them. */
 export const LOAD_KINDS = Object.keys(KINDS) as LoadKind[];
 
@@ -126,13 +144,18 @@ function fieldsOf({ properties, required = [] }: Pick<TObject, 'properties' | 'r
   return Object.fromEntries(fields.map(([name, schema]) => [name, fieldOf(schema, !required.includes(name))]));
 }
 
+/** What `between` and `oneOf` write beside the type. */
+interface Named {
+  title: string;
+  minimum: number;
+  maximum: number;
+  step: number;
+  unit: string;
+}
+
 function fieldOf(schema: TSchema, isOptional: boolean): LoadField {
   const items = schema['items'] as TSchema | undefined;
-  const { title, minimum, maximum, step, unit } = (items ?? schema) as unknown as Limit & {
-    title: string;
-    minimum: number;
-    maximum: number;
-  };
+  const { title, minimum, maximum, step, unit } = (items ?? schema) as TSchema & Named;
   const words = (items ?? schema)['enum'] as readonly string[] | undefined;
   if (words) return { label: items ? `${title}s` : title, words, optional: isOptional, many: items !== undefined };
   return { label: title, limit: { min: minimum, max: maximum, step, unit }, optional: isOptional };

@@ -1,9 +1,10 @@
 import { ACTIVE_RANGE_DEG, PASSIVE_GAIN_DEG } from '../mechanics/norms.js';
 import { shapesOf } from '../model/level-shapes.js';
-import type { LevelLoad } from '../model/load.js';
+import { answerFor, type LevelLoad, type LoadKind, type LoadOf, type LoadTable } from '../model/load.js';
 import type { Level, Movement } from '../model/movement.js';
 import { betweenShapes, HAND_SHAPES, type HandShape } from './hand-shape.js';
 import type { Action } from '../vocabulary/actions.js';
+import { isRangeMotion } from '../vocabulary/motions.js';
 
 /** How the close-up of a hand is seen: planted hands and fans from above, bends from the side. */
 export type HandViewKind = 'planted' | 'side' | 'above';
@@ -37,31 +38,36 @@ export interface HandView {
 export function handView(movement: Movement, level: Level): HandView {
   const { load } = level;
   const [from, to] = shapesOf(movement, level);
-  const course = courseOf(load);
-  const planted = level.loading === 'planted' && level.contact !== 'none';
+  const { course, held } = answerFor(CLOSE_UPS, load, level, movement);
   const at = (share: number): HandMoment => ({
     shape: betweenShapes(HAND_SHAPES[from], HAND_SHAPES[to], share),
     wristDeg: mix(course.wrist, share),
     sideDeg: mix(course.side, share),
     turnDeg: mix(course.turn, share),
   });
-  const flat = ([a, b]: readonly [number, number]) => a === b;
   const push = pushOf(load);
-  const sideways = push === 'thumb side' || push === 'little side' || push === 'turning' || push === 'opening';
-  const above =
-    sideways || !flat(course.side) || !flat(course.turn) || (flat(course.wrist) && fansOnly(movement, load));
   return {
-    kind: planted ? 'planted' : above ? 'above' : 'side',
+    kind: kindOf(movement, level, course, push),
     palm: palmUp(load) ? 'up' : 'down',
     pointing: load.kind === 'hang' ? 'up' : load.kind === 'lift' ? 'down' : 'ahead',
-    held: heldBy(movement, level),
+    held,
     push,
     at,
-    moves: from !== to || !flat(course.wrist) || !flat(course.side) || !flat(course.turn),
+    moves: from !== to || !Object.values(course).every(isStill),
   };
 }
 
-const mix = ([a, b]: readonly [number, number], share: number) => a + (b - a) * share;
+const isStill = ([from, to]: Path) => from === to;
+/** Pushes that the side view would hide. */
+const SEEN_FROM_ABOVE: readonly HandView['push'][] = ['thumb side', 'little side', 'turning', 'opening'];
+
+function kindOf(movement: Movement, level: Level, course: Course, push: HandView['push']): HandViewKind {
+  if (level.loading === 'planted' && level.contact !== 'none') return 'planted';
+  if (SEEN_FROM_ABOVE.includes(push) || !isStill(course.side) || !isStill(course.turn)) return 'above';
+  return isStill(course.wrist) && fansOnly(movement, level.load) ? 'above' : 'side';
+}
+
+const mix = ([from, to]: Path, share: number) => from + (to - from) * share;
 
 /** Movements that only spread fingers or move the thumb read best from above. */
 function fansOnly({ motions }: Movement, load: LevelLoad): boolean {
@@ -72,96 +78,112 @@ function fansOnly({ motions }: Movement, load: LevelLoad): boolean {
 const palmUp = (load: LevelLoad) =>
   (load.kind === 'weight' || load.kind === 'roller') && load.action === 'wrist flexion';
 
+/** What a load has the hand do: how far its joints go from start to end, in degrees, and what it has hold of. */
+interface CloseUp {
+  readonly course: Course;
+  readonly held: Held;
+}
+
+type Path = readonly [from: number, to: number];
 interface Course {
-  readonly wrist: readonly [number, number];
-  readonly side: readonly [number, number];
-  readonly turn: readonly [number, number];
+  readonly wrist: Path;
+  readonly side: Path;
+  readonly turn: Path;
 }
-const still: Course = { wrist: [0, 0], side: [0, 0], turn: [0, 0] };
+const STILL: Course = { wrist: [0, 0], side: [0, 0], turn: [0, 0] };
 
-/** How far the joints go, from start to end. */
-function courseOf(load: LevelLoad): Course {
-  switch (load.kind) {
-    case 'move': {
-      const reach = load.reachPercent / 100;
-      const has = (action: Action) => load.actions.includes(action);
-      const flex = has('wrist flexion') ? ACTIVE_RANGE_DEG['wrist flexion'].mean * reach : 0;
-      const extend = has('wrist extension') ? ACTIVE_RANGE_DEG['wrist extension'].mean * reach : 0;
-      if (flex || extend) return { ...still, wrist: [-flex * 0.8, extend * 0.8] };
-      if (has('radial deviation')) return { ...still, side: [-30 * reach, 20 * reach] };
-      if (has('pronation')) return { ...still, turn: [0, 160 * reach] };
-      return still;
-    }
-    case 'stretch': {
-      const share = load.reachPercent / 100;
-      const far = (motion: keyof typeof ACTIVE_RANGE_DEG) => (ACTIVE_RANGE_DEG[motion].mean + PASSIVE_GAIN_DEG) * share;
-      switch (load.motion) {
-        case 'wrist extension':
-          return { ...still, wrist: [10, far('wrist extension')] };
-        case 'wrist flexion':
-          return { ...still, wrist: [-10, -far('wrist flexion')] };
-        case 'radial deviation':
-          return { ...still, side: [0, far('radial deviation')] };
-        case 'ulnar deviation':
-          return { ...still, side: [0, -far('ulnar deviation')] };
-        case 'pronation':
-        case 'supination':
-          return { ...still, turn: [0, far(load.motion)] };
-        case 'finger extension':
-          return { ...still, wrist: [10, 40] };
-        default:
-          return still;
-      }
-    }
-    case 'weight':
-    case 'roller': {
-      if (load.action === 'wrist flexion') return { ...still, wrist: [25, -45] };
-      if (load.action === 'wrist extension') return { ...still, wrist: [-35, 40] };
-      if (load.action === 'radial deviation') return { ...still, side: [-18, 15] };
-      if (load.action === 'ulnar deviation') return { ...still, side: [12, -22] };
-      if (load.action === 'pronation' || load.action === 'supination') return { ...still, turn: [0, 85] };
-      return still;
-    }
-    case 'hang':
-      return { ...still, wrist: [-load.wristBendDeg, -load.wristBendDeg] };
-    default:
-      return still;
+/** How far a weight goes, and a roller turns the hand: short of the ends of the range. */
+const LIFTED: Partial<Record<Action, Course>> = {
+  'wrist flexion': { ...STILL, wrist: [25, -45] },
+  'wrist extension': { ...STILL, wrist: [-35, 40] },
+  'radial deviation': { ...STILL, side: [-18, 15] },
+  'ulnar deviation': { ...STILL, side: [12, -22] },
+  pronation: { ...STILL, turn: [0, 85] },
+  supination: { ...STILL, turn: [0, 85] },
+};
+
+/** A free motion of the hand, drawn a little short of the range that it is asked to reach. */
+const FREE_SHARE = 0.8;
+/** Free motion to both sides, and the turn of the forearm, at full reach. */
+const FREE_SIDE: Path = [-30, 20];
+const FREE_TURN_DEG = 160;
+/** Where a stretch toward extension begins, and how far the wrist goes when only the fingers are stretched. */
+const STRETCH_FROM_DEG = 10;
+const FINGERS_STRETCHED: Path = [STRETCH_FROM_DEG, 40];
+
+/** What each kind of load has the hand do, things at hand told beside the level. */
+const CLOSE_UPS: LoadTable<LoadKind, CloseUp, [Level, Movement]> = {
+  body: () => ({ course: STILL, held: null }),
+  hang: ({ wristBendDeg, on }) => ({ course: { ...STILL, wrist: [-wristBendDeg, -wristBendDeg] }, held: HOLDS[on] }),
+  lift: ({ on }) => ({ course: STILL, held: HOLDS[on] }),
+  weight: ({ action, leverM }) => ({
+    course: LIFTED[action] ?? STILL,
+    held: leverM === undefined ? 'weight' : 'lever',
+  }),
+  roller: ({ action }) => ({ course: LIFTED[action] ?? STILL, held: 'bar' }),
+  press: (load, level, movement) => ({ course: STILL, held: pressedOn(load, level, movement) }),
+  resist: (load, level, movement) => ({ course: STILL, held: pressedOn(load, level, movement) }),
+  move: (load, level, movement) => ({ course: freeCourse(load), held: movedWith(level, movement) }),
+  stretch: (load, { loading }) => ({
+    course: stretchCourse(load),
+    held: loading === 'assisted' ? 'other hand' : null,
+  }),
+  rest: ({ pressN }, { contact }) => ({
+    course: STILL,
+    held: contact === 'ball' ? 'ball' : pressN > 0 ? 'tool' : null,
+  }),
+};
+const HOLDS = { bar: 'bar', edge: 'edge', pinch: 'block' } as const;
+
+function freeCourse({ actions, reachPercent }: LoadOf<'move'>): Course {
+  const reach = reachPercent / 100;
+  const far = (motion: 'wrist flexion' | 'wrist extension') =>
+    actions.includes(motion) ? ACTIVE_RANGE_DEG[motion].mean * reach * FREE_SHARE : 0;
+  const [flexionDeg, extensionDeg] = [far('wrist flexion'), far('wrist extension')];
+  if (flexionDeg || extensionDeg) return { ...STILL, wrist: [-flexionDeg, extensionDeg] };
+  if (actions.includes('radial deviation')) return { ...STILL, side: [FREE_SIDE[0] * reach, FREE_SIDE[1] * reach] };
+  if (actions.includes('pronation')) return { ...STILL, turn: [0, FREE_TURN_DEG * reach] };
+  return STILL;
+}
+
+function stretchCourse({ motion, reachPercent }: LoadOf<'stretch'>): Course {
+  if (motion === 'finger extension') return { ...STILL, wrist: FINGERS_STRETCHED };
+  if (!isRangeMotion(motion)) return STILL;
+  const deg = ((ACTIVE_RANGE_DEG[motion].mean + PASSIVE_GAIN_DEG) * reachPercent) / 100;
+  switch (motion) {
+    case 'wrist extension':
+      return { ...STILL, wrist: [STRETCH_FROM_DEG, deg] };
+    case 'wrist flexion':
+      return { ...STILL, wrist: [-STRETCH_FROM_DEG, -deg] };
+    case 'radial deviation':
+      return { ...STILL, side: [0, deg] };
+    case 'ulnar deviation':
+      return { ...STILL, side: [0, -deg] };
+    case 'pronation':
+    case 'supination':
+      return { ...STILL, turn: [0, deg] };
   }
 }
 
-function heldBy(movement: Movement, { load, contact, equipment, loading }: Level): Held {
-  const things = [...movement.equipment, ...equipment];
-  switch (load.kind) {
-    case 'hang':
-    case 'lift':
-      return ({ bar: 'bar', edge: 'edge', pinch: 'block' } as const)[load.on];
-    case 'weight':
-      return load.leverM === undefined ? 'weight' : 'lever';
-    case 'roller':
-      return 'bar';
-    case 'resist':
-    case 'press':
-      if (load.action === 'finger extension') return load.kind === 'resist' ? 'band' : 'other hand';
-      // A wall or a table pushes back by itself.
-      if (things.includes('wall') || (things.includes('table') && load.action !== 'grip')) return null;
-      if (things.includes('putty')) return 'ball';
-      if (things.includes('towel') || things.includes('paper')) return 'cloth';
-      if (contact === 'ball') return 'ball';
-      if (contact === 'handle') return 'bar';
-      // A movement that shapes the hand by itself has nothing to hold against.
-      return movement.shapes ? null : 'other hand';
-    case 'stretch':
-      return loading === 'assisted' ? 'other hand' : null;
-    case 'rest':
-      if (contact === 'ball') return 'ball';
-      return load.pressN > 0 ? 'tool' : null;
-    case 'move':
-      if (contact === 'ball') return 'ball';
-      if (contact !== 'handle') return null;
-      return things.includes('stick') ? 'lever' : 'weight';
-    case 'body':
-      return null;
-  }
+const thingsFor = (movement: Movement, level: Level) => new Set([...movement.equipment, ...level.equipment]);
+
+function pressedOn({ kind, action }: LoadOf<'press' | 'resist'>, level: Level, movement: Movement): Held {
+  if (action === 'finger extension') return kind === 'resist' ? 'band' : 'other hand';
+  const things = thingsFor(movement, level);
+  // A wall or a table pushes back by itself.
+  if (things.has('wall') || (things.has('table') && action !== 'grip')) return null;
+  if (things.has('putty')) return 'ball';
+  if (things.has('towel') || things.has('paper')) return 'cloth';
+  if (level.contact === 'ball') return 'ball';
+  if (level.contact === 'handle') return 'bar';
+  // A movement that shapes the hand by itself has nothing to hold against.
+  return movement.shapes ? null : 'other hand';
+}
+
+function movedWith(level: Level, movement: Movement): Held {
+  if (level.contact === 'ball') return 'ball';
+  if (level.contact !== 'handle') return null;
+  return thingsFor(movement, level).has('stick') ? 'lever' : 'weight';
 }
 
 const PUSH: Partial<Record<Action, NonNullable<HandView['push']>>> = {

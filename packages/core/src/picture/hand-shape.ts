@@ -1,3 +1,4 @@
+import { itemAt } from '../vocabulary/lists.js';
 import type { HandShapeName } from '../vocabulary/hand-shapes.js';
 import { type Point, RAD } from '../mechanics/plane.js';
 
@@ -57,7 +58,7 @@ export function fingerLine(
   let heading = palmRad;
   [knuckleDeg, middleDeg, endDeg].forEach((deg, bone) => {
     heading += sense * deg * RAD;
-    const length = lengthM * BONES[bone]!;
+    const length = lengthM * itemAt(BONES, bone);
     at = { x: at.x + Math.cos(heading) * length, y: at.y + Math.sin(heading) * length };
     line.push(at);
   });

@@ -1,3 +1,4 @@
+import { itemAt } from '../vocabulary/lists.js';
 import { minus, plus, type Point } from '../mechanics/plane.js';
 import type { Sex } from '../model/body.js';
 
@@ -91,8 +92,8 @@ function cut(sections: readonly Section[], from: number, to: number): Section[] 
 
 function sectionAt(sections: readonly Section[], at: number): Section {
   const after = sections.findIndex(([share]) => share >= at);
-  const b = sections[after === -1 ? sections.length - 1 : after]!;
-  const a = sections[Math.max(0, after - 1)]!;
+  const b = itemAt(sections, after === -1 ? sections.length - 1 : after);
+  const a = itemAt(sections, Math.max(0, after - 1));
   if (after <= 0 || b[0] === a[0]) return [at, b[1], b[2]];
   const share = (at - a[0]) / (b[0] - a[0]);
   return [at, a[1] + (b[1] - a[1]) * share, a[2] + (b[2] - a[2]) * share];

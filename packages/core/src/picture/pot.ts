@@ -1,3 +1,4 @@
+import { itemAt } from '../vocabulary/lists.js';
 import { SIDES_BAND } from '../effort/balance.js';
 import { clock } from '../vocabulary/clock.js';
 import type { GroupCourse } from '../effort/fatigue-course.js';
@@ -94,7 +95,7 @@ export function potOf({ sequence, account, courses, timeline }: PotSession, meas
         ),
       };
     };
-    const { phase } = sequence.blocks[index]!;
+    const { phase } = itemAt(sequence.blocks, index);
     return { blockId, number: index + 1, phase, startMs, endMs, left: half('left'), right: half('right') };
   });
   const cracks = [...courses].flatMap(([key, { failure }]): Crack[] =>
@@ -117,8 +118,8 @@ function capacityReader(courses: PotSession['courses'], hand: Hand): (atMs: numb
     let least = 1;
     for (const course of mine) {
       const { points } = course;
-      while (course.at < points.length - 2 && points[course.at + 1]!.atMs <= atMs) course.at++;
-      const a = points[course.at]!;
+      while (course.at < points.length - 2 && itemAt(points, course.at + 1).atMs <= atMs) course.at++;
+      const a = itemAt(points, course.at);
       const b = points[course.at + 1] ?? a;
       const share = b.atMs > a.atMs ? Math.min(1, Math.max(0, (atMs - a.atMs) / (b.atMs - a.atMs))) : 0;
       least = Math.min(least, a.left + (b.left - a.left) * share);

@@ -1,3 +1,4 @@
+import { itemAt } from '../vocabulary/lists.js';
 import type { Person } from '../mechanics/capacity.js';
 import { type Demand, demandOf } from '../mechanics/demand.js';
 import type { Dose } from '../model/dose.js';
@@ -66,7 +67,7 @@ export interface FlatStep {
 export function flatSteps(person: Person, movement: Movement): FlatStep[] {
   const rungs = rungsOf(person, movement);
   return rungs.slice(1).flatMap((to, index) => {
-    const from = rungs[index]!;
+    const from = itemAt(rungs, index);
     return to.climbed > from.climbed * RISE && to.climbed > 0 ? [] : [{ from, to }];
   });
 }

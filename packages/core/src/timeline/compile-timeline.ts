@@ -1,3 +1,4 @@
+import { firstOf } from '../vocabulary/lists.js';
 import { checkSequence, resolveBlock, SequenceError } from '../model/check-sequence.js';
 import { amountOf, type Dose, type Tempo } from '../model/dose.js';
 import { equipmentFor, type Level, type Movement, type MovementLookup } from '../model/movement.js';
@@ -31,11 +32,12 @@ export function compileTimeline(sequence: Sequence, lookup: MovementLookup): Tim
   if (faults.length) throw new SequenceError(faults);
   const draft = new TimelineWriter();
   let posture: Posture | null = null;
-  let inReach: readonly Equipment[] | null = null;
+  let inReach: readonly Equipment[] | undefined;
   sequence.blocks.forEach((block, blockIndex) => {
     const { movement, level } = resolveBlock(block, lookup);
     const equipment = equipmentFor(movement, level);
-    const fetches = inReach !== null && equipment.some((thing) => thing !== 'mat' && !inReach!.includes(thing));
+    const atHand = inReach;
+    const fetches = atHand && equipment.some((thing) => thing !== 'mat' && !atHand.includes(thing));
     const positionS = changeOfPostureS(posture, level.posture) + (fetches ? FETCH_EQUIPMENT_S : 0);
     draft.block(blockIndex, block, () => writeBlock(draft, block, movement, level, sequence.pacing, positionS));
     posture = level.posture;
@@ -56,8 +58,8 @@ function writeBlock(
   const hands = dose.sides === 'alternating' ? (['both'] as const) : handsInTurn(dose.sides);
   const directions = directionsOf(movement, dose);
   draft.set = 1;
-  draft.side = hands[0]!;
-  draft.direction = directions[0]!;
+  draft.side = firstOf(hands);
+  draft.direction = firstOf(directions);
   draft.event('announce', pacing.announceS);
   draft.event('position', positionS);
   for (let set = 1; set <= dose.sets; set++) {
@@ -73,8 +75,8 @@ function writeBlock(
     });
     if (set < dose.sets) {
       draft.set = set + 1;
-      draft.side = hands[0]!;
-      draft.direction = directions[0]!;
+      draft.side = firstOf(hands);
+      draft.direction = firstOf(directions);
       draft.event('rest', dose.restS);
     }
   }

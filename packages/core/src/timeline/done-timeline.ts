@@ -1,3 +1,4 @@
+import { itemAt, must } from '../vocabulary/lists.js';
 import type { CountedSet } from '../model/session.js';
 import { pieceKey, plannedAgainstDone } from './planned-done.js';
 import type { EventKind, Timeline, TimelineEvent } from './timeline.js';
@@ -16,13 +17,13 @@ export function doneTimeline(plan: Timeline, sets: readonly CountedSet[]): Timel
   });
   const workedBlocks = new Set(
     plan.stints
-      .filter(({ index }) => Object.values(shares[index]!).some((share) => share > 0))
+      .filter(({ index }) => Object.values(itemAt(shares, index)).some((share) => share > 0))
       .map((stint) => stint.blockIndex),
   );
   let clockMs = 0;
   const events: TimelineEvent[] = [];
   for (const event of plan.events) {
-    const done = event.stint === null ? leads(event, workedBlocks) : cut(event, plan, shares[event.stint]!);
+    const done = event.stint === null ? leads(event, workedBlocks) : cut(event, plan, itemAt(shares, event.stint));
     if (!done) continue;
     events.push({ ...done, startMs: clockMs });
     clockMs += done.durationMs;
@@ -38,7 +39,7 @@ const COUNTED: readonly EventKind[] = ['repetition', 'breath'];
 
 function cut(event: TimelineEvent, plan: Timeline, shares: Record<string, number>): TimelineEvent | null {
   const share = shares[event.side] ?? 0;
-  const stint = plan.stints[event.stint!]!;
+  const stint = itemAt(plan.stints, must(event.stint, 'a stint of what is worked'));
   if (COUNTED.includes(event.kind)) {
     return (event.repetition ?? 1) <= Math.round(share * stint.plannedAmount) ? event : null;
   }
@@ -59,9 +60,15 @@ function closed(plan: Timeline, events: readonly TimelineEvent[], durationMs: nu
     const first = events.findIndex((event) => event.stint === stint.index);
     if (first < 0) return [];
     const lastEvent = events.findLastIndex((event) => event.stint === stint.index);
-    const end = events[lastEvent]!;
+    const end = itemAt(events, lastEvent);
     return [
-      { ...stint, firstEvent: first, lastEvent, startMs: events[first]!.startMs, endMs: end.startMs + end.durationMs },
+      {
+        ...stint,
+        firstEvent: first,
+        lastEvent,
+        startMs: itemAt(events, first).startMs,
+        endMs: end.startMs + end.durationMs,
+      },
     ];
   });
   return { events, stints: stints.map((stint, index) => ({ ...stint, index })), blocks, durationMs };

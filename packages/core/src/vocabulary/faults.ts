@@ -1,3 +1,4 @@
+import { must } from './lists.js';
 import { FormatRegistry, type TSchema } from '@sinclair/typebox';
 import { Errors, type ValueError, ValueErrorType } from '@sinclair/typebox/errors';
 import { Check } from '@sinclair/typebox/value';
@@ -55,7 +56,10 @@ function variantOf({ schema, value }: ValueError): TSchema | undefined {
   if (name === undefined) return variants[0];
   if (typeof value !== 'object' || value === null) return undefined;
   const chosen = (value as Record<string, unknown>)[name];
-  return variants.find((variant) => (variant['properties'] as Record<string, TSchema>)[name]!['const'] === chosen);
+  return variants.find(
+    (variant) =>
+      must((variant['properties'] as Record<string, TSchema>)[name], `a ${name} in every variant`)['const'] === chosen,
+  );
 }
 
 const kindName = (schema: TSchema) => (schema['discriminator'] as { propertyName: string } | undefined)?.propertyName;
@@ -66,7 +70,7 @@ function kindFault({ schema, value }: ValueError, pointer: string): Fault {
     return { pointer, message: `must be ${what(schema)}` };
   }
   const variants = schema['anyOf'] as { properties: Record<string, { const: string }> }[];
-  const known = variants.map(({ properties }) => properties[name]!.const);
+  const known = variants.map(({ properties }) => must(properties[name], `a ${name} in every variant`).const);
   return { pointer: `${pointer}/${name}`, message: `must be one of ${known.join(', ')}` };
 }
 
@@ -100,7 +104,7 @@ function wantedOf(schema: TSchema, value: unknown): string {
 const what = (schema: TSchema) => (schema['what'] as string | undefined) ?? 'an object';
 
 function numberWanted(schema: TSchema, value: unknown): string {
-  const { minimum, maximum, step, unit } = schema as unknown as Record<string, number | string>;
+  const { minimum, maximum, step, unit } = schema as Record<string, number | string>;
   const range = `within ${minimum}–${maximum} ${unit}`;
   if (typeof value !== 'number' || !Number.isFinite(value)) return `must be a number ${range}`;
   const inside = value >= Number(minimum) && value <= Number(maximum);
@@ -114,7 +118,7 @@ const FORMATS: Record<string, string> = {
 };
 
 function textWanted(schema: TSchema, value: unknown): string {
-  const { format, minLength, maxLength } = schema as unknown as {
+  const { format, minLength, maxLength } = schema as {
     format?: string;
     minLength?: number;
     maxLength?: number;
@@ -129,7 +133,7 @@ function textWanted(schema: TSchema, value: unknown): string {
 }
 
 function listWanted(schema: TSchema, value: unknown): string {
-  const { minItems = 0, maxItems = Infinity } = schema as unknown as { minItems?: number; maxItems?: number };
+  const { minItems = 0, maxItems = Infinity } = schema as { minItems?: number; maxItems?: number };
   const named = schema['what'] as string | undefined;
   if (!Array.isArray(value)) return `must be ${named ?? 'a list'}`;
   if (value.length < minItems) return named ? `must be ${named}` : `must have at least ${minItems}`;

@@ -100,13 +100,12 @@ export function list<S extends TSchema>(
 
 /** As `list`, of at least one: its type says so. */
 export function someOf<S extends TSchema>(items: S, options: { max: number; unique?: boolean; what?: string }) {
-  // The schema is the list's own; TypeBox has no type for “one and more”.
-  return list(items, { ...options, min: 1 }) as unknown as TUnsafe<[Static<S>, ...Static<S>[]]>;
+  return Unsafe<[Static<S>, ...Static<S>[]]>(list(items, { ...options, min: 1 }));
 }
 
 /** Exactly two of something. */
 export function twoOf<S extends TSchema>(items: S, what: string) {
-  return list(items, { min: 2, max: 2, what }) as unknown as TUnsafe<[Static<S>, Static<S>]>;
+  return Unsafe<[Static<S>, Static<S>]>(list(items, { min: 2, max: 2, what }));
 }
 
 /** One of several records, told apart by their `kind`. */

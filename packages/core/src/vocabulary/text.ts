@@ -1,2 +1,5 @@
 /** A sentence’s first letter large. @example capital('wrist flexors') → 'Wrist flexors' */
 export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** How many of something. @param many where an s would not do @example counted(1, 'block') → '1 block' */
+export const counted = (count: number, noun: string, many = `${noun}s`) => `${count} ${count === 1 ? noun : many}`;

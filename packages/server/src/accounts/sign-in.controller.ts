@@ -1,3 +1,4 @@
+import { must } from '@clay-pot/core';
 import { SIGN_IN, type SignInRequest, type WhoAmI } from '@clay-pot/contracts';
 import { Controller, Delete, Get, HttpCode, Inject, Post, Req, Res } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
@@ -30,7 +31,7 @@ export class SignInController {
     const secure = this.config.secureCookie;
     const maxAge = SIGN_IN_DAYS * 24 * 3600;
     reply.setCookie(COOKIE, token, { httpOnly: true, sameSite: 'lax', path: '/', secure, maxAge });
-    return this.signIns.describe((await this.signIns.whoHas(token))!);
+    return this.signIns.describe(must(await this.signIns.whoHas(token), 'a sign-in for the token just given'));
   }
 
   @Public()

@@ -77,18 +77,18 @@ export class ScopedRows<E extends StudioOwned> {
    */
   async insert(row: Omit<E, 'studioId'>, what: string): Promise<boolean> {
     try {
-      await this.rows.insert({ ...row, studioId: this.studioId } as unknown as QueryDeepPartialEntity<E>);
+      await this.rows.insert({ ...row, studioId: this.studioId } as QueryDeepPartialEntity<E>);
       return true;
     } catch (error) {
       if ((error as { code?: string }).code !== 'ER_DUP_ENTRY') throw error;
-      await this.get((row as unknown as StudioOwned).id, what);
+      await this.get((row as Pick<StudioOwned, 'id'>).id, what);
       return false;
     }
   }
 
   /** @returns how many rows were changed. */
   async update(where: FindOptionsWhere<E>, change: DeepPartial<E>): Promise<number> {
-    const result = await this.rows.update(this.within(where), change as unknown as QueryDeepPartialEntity<E>);
+    const result = await this.rows.update(this.within(where), change as QueryDeepPartialEntity<E>);
     return result.affected ?? 0;
   }
 

@@ -1,5 +1,5 @@
+import { resolveBlock, type Sequence, USUAL_PACING, viewOf } from '@clay-pot/core';
 import type { EffortQuestion } from '@clay-pot/contracts';
-import { findLevel, type Sequence, USUAL_PACING, viewOf } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { bodyAlone } from '../persons/persons.service.js';
 import { answerSession, answerTimeline, sessionFor } from './effort.service.js';
@@ -7,7 +7,7 @@ import { answerSession, answerTimeline, sessionFor } from './effort.service.js';
 const body = { sex: 'male', statureM: 1.78, massKg: 80, ageYears: 27 } as const;
 
 function blockOf(id: string, phase: 'load' | 'strength', movementId: string, levelId: string) {
-  const { dose } = findLevel(shippedMovement(movementId)!, levelId)!;
+  const { dose } = resolveBlock({ movementId, levelId }, shippedMovement).level;
   return { id, phase, movementId, levelId, dose };
 }
 
@@ -27,7 +27,7 @@ const view = viewOf({ ...sessionFor(whom, sequence), lookup: shippedMovement });
 
 /** A question and the core's own answers, for the API's description. */
 export const EFFORT_EXAMPLE = {
-  question: { body, sequence, at: '2026-01-01T00:00:00.000Z' } as unknown as EffortQuestion,
+  question: { body, sequence, at: '2026-01-01T00:00:00.000Z' } satisfies EffortQuestion,
   timeline: answerTimeline(view, whom.estimated),
   session: answerSession(view, whom.estimated),
 };

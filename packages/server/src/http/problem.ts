@@ -1,5 +1,5 @@
+import { counted, type Fault } from '@clay-pot/core';
 import type { Problem } from '@clay-pot/contracts';
-import type { Fault } from '@clay-pot/core';
 import { HttpException } from '@nestjs/common';
 
 const TYPE = 'urn:clay-pot:problem:';
@@ -38,7 +38,7 @@ export const brokenFile = (errors: FieldErrors) =>
       'broken-file',
       422,
       'The file cannot be imported',
-      `Nothing was stored. ${errors.length} ${errors.length === 1 ? 'place needs' : 'places need'} attention.`,
+      `Nothing was stored. ${counted(errors.length, 'place needs', 'places need')} attention.`,
       { errors },
     ),
   );

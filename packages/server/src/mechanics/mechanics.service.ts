@@ -1,11 +1,3 @@
-import type {
-  HandAnswer,
-  PostureAnswer,
-  PostureInput,
-  PostureQuestion,
-  SolveAnswer,
-  SolveQuestion,
-} from '@clay-pot/contracts';
 import {
   type Body,
   BodyError,
@@ -13,6 +5,7 @@ import {
   type ForWhom,
   type Hand,
   handLoad,
+  must,
   nearestPossible,
   NotReachedError,
   POSTURE_LIMITS,
@@ -24,6 +17,14 @@ import {
   USUAL_OF_SUPPORT,
   USUAL_POSTURES,
 } from '@clay-pot/core';
+import type {
+  HandAnswer,
+  PostureAnswer,
+  PostureInput,
+  PostureQuestion,
+  SolveAnswer,
+  SolveQuestion,
+} from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { invalid } from '../http/problem.js';
@@ -53,7 +54,8 @@ const CHAIN = ['leanDeg', 'distanceM', 'hipAngleDeg'] as const;
  * or where that is given, of its distance or lean.
  */
 export function postureFrom({ from, ...change }: PostureInput): SupportPosture {
-  const usual: SupportPosture = USUAL_POSTURES[from ?? USUAL_OF_SUPPORT[change.support!]];
+  const usual: SupportPosture =
+    USUAL_POSTURES[from ?? USUAL_OF_SUPPORT[must(change.support, 'a support or a posture to begin from')]];
   const changes: Record<string, unknown> = change;
   const given = Object.fromEntries(Object.entries(changes).filter(([, value]) => value !== undefined));
   const changed = CHAIN.filter((field) => field in given);
@@ -75,7 +77,12 @@ export function answerSolve(whom: ForWhom, { posture, vary, target }: SolveQuest
   const { person } = whom;
   const from = postureFrom(posture);
   const found = computed(person.body, from, () => solvePosture(person, from, vary, target));
-  const answer = present(person.body, whom.estimated, found.demand.posture!, found.demand);
+  const answer = present(
+    person.body,
+    whom.estimated,
+    must(found.demand.posture, 'a posture in the answer'),
+    found.demand,
+  );
   return { field: vary, value: found.value, unit: POSTURE_LIMITS[vary].unit, answer };
 }
 

@@ -1,4 +1,3 @@
-import type { SessionListItem, Today, TodayCall } from '@clay-pot/contracts';
 import {
   adviseOnDiscomfort,
   CAUTIONS,
@@ -6,8 +5,10 @@ import {
   DISCOMFORT_WORDS,
   dueOn,
   forbidsLoading,
+  must,
   STOP_SIGNS,
 } from '@clay-pot/core';
+import type { SessionListItem, Today, TodayCall } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
 import { IsNull } from 'typeorm';
@@ -44,8 +45,11 @@ export class TodayService {
       .filter((session) => session.ending !== null)
       .map((session) => ({ ...session, day: dayIn(scope.timeZone, new Date(session.startedAt)) }));
     const due = dueOn(day, standing, sessionDays).map(({ assignment, state, missedDays }) => {
-      const athlete = athleteOf.get(assignment.athleteId)!;
-      const { title, durationMs } = sequenceOf.get(assignment.sequenceId)!;
+      const athlete = must(athleteOf.get(assignment.athleteId), 'the athlete of an assignment');
+      const { title, durationMs } = must(
+        sequenceOf.get(assignment.sequenceId),
+        'the sequence of a standing assignment',
+      );
       return {
         assignmentId: assignment.id,
         sequenceId: assignment.sequenceId,

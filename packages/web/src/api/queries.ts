@@ -18,7 +18,7 @@ import type {
   WhoAmI,
 } from '@clay-pot/contracts';
 import type { PastSession, Sequence } from '@clay-pot/core';
-import { QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
+import { skipToken, QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { setOwnMethods } from '../store/own-methods.js';
 import { setOwnMovements } from '../store/own-movements.js';
 import { OfflineError, request } from './request.js';
@@ -71,7 +71,6 @@ export const useAthlete = (id: string | undefined) =>
   useQuery({
     queryKey: ['athletes', id],
     queryFn: () => request<Athlete>(`/athletes/${id}`),
-    enabled: id !== undefined,
   });
 
 export const useSequences = () =>
@@ -82,10 +81,9 @@ export const fetchSequence = (id: string) => request<StoredSequence>(`/sequences
 export const useSequence = (id: string | undefined) =>
   useQuery({
     queryKey: ['sequences', id],
-    queryFn: () => fetchSequence(id!),
+    queryFn: id === undefined ? skipToken : () => fetchSequence(id),
     staleTime: 0,
     gcTime: 0,
-    enabled: id !== undefined,
   });
 
 export const useAssignments = () =>

@@ -24,24 +24,30 @@ interface Options {
 }
 
 /** Asks the API. @throws ProblemError with the server's words; OfflineError when nobody answered. */
-export async function request<T>(path: string, { method = 'GET', body, ifMatch, signal }: Options = {}): Promise<T> {
-  const headers: Record<string, string> = {};
-  if (body !== undefined) headers['content-type'] = 'application/json';
-  if (ifMatch) headers['if-match'] = ifMatch;
-  let response: Response;
+export async function request<T>(path: string, options: Options = {}): Promise<T> {
+  const response = await answerTo(path, options);
+  if (response.status === 204) return undefined as T;
+  const isJson = response.headers.get('content-type')?.includes('json') ?? false;
+  // Whatever stands between here and the server answers in pages of its own.
+  if (!isJson) throw new OfflineError(`The server answered in an unexpected way (${response.status}).`);
+  if (response.ok) return (await response.json()) as T;
+  throw new ProblemError((await response.json()) as Problem, response.headers.get('etag'));
+}
+
+async function answerTo(path: string, { method = 'GET', body, ifMatch, signal }: Options): Promise<Response> {
+  const headers = {
+    ...(body !== undefined && { 'content-type': 'application/json' }),
+    ...(ifMatch && { 'if-match': ifMatch }),
+  };
+  const content = body === undefined ? {} : { body: JSON.stringify(body) };
   try {
-    const content = body === undefined ? {} : { body: JSON.stringify(body) };
-    response = await fetch(`/api${path}`, { method, headers, ...content, ...(signal && { signal }) });
+    return await fetch(`/api${path}`, { method, headers, ...content, ...(signal && { signal }) });
   } catch (error) {
     if (signal?.aborted) throw error;
     throw new OfflineError('The server does not answer.');
   }
-  if (response.status === 204) return undefined as T;
-  const isJson = response.headers.get('content-type')?.includes('json') ?? false;
-  if (response.ok && isJson) return (await response.json()) as T;
-  if (isJson) throw new ProblemError((await response.json()) as Problem, response.headers.get('etag'));
-  throw new OfflineError(`The server answered in an unexpected way (${response.status}).`);
 }
 
+/** Whether the server refused for this reason, by the last word of the problem’s type. */
 export const isProblem = (error: unknown, name: string): error is ProblemError =>
   error instanceof ProblemError && error.problem.type === `urn:clay-pot:problem:${name}`;

@@ -31,11 +31,12 @@ export const NO_FILTER: MovementFilter = {
 
 /** The levels of a movement that pass: loading and equipment are questions to a level, not to a movement. */
 export function passingLevels(movement: Movement, filter: MovementFilter): Level[] {
+  const { equipment } = filter;
   return movement.ladder.filter(
     (level) =>
       (!filter.loading || level.loading === filter.loading) &&
       (!filter.unloadedOnly || level.loading === 'unloaded') &&
-      (filter.equipment === null || equipmentFor(movement, level).every((thing) => filter.equipment!.includes(thing))),
+      (equipment === null || equipmentFor(movement, level).every((thing) => equipment.includes(thing))),
   );
 }
 

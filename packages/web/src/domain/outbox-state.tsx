@@ -1,3 +1,4 @@
+import { firstOf } from '@clay-pot/core';
 import { useOutbox } from '../store/outbox.js';
 
 /** What has been recorded and is not yet with the server; silent when all has arrived. */
@@ -7,7 +8,7 @@ export function OutboxState() {
     return (
       <div role="alert" className="border-l-4 border-iron bg-iron-wash p-2 text-small">
         <b>{refused.length} not taken</b>
-        <p>{refused[0]!.reason}</p>
+        <p>{firstOf(refused).reason}</p>
         <button type="button" className="underline" onClick={dismiss}>
           Dismiss
         </button>

@@ -150,7 +150,7 @@ export function NumberField({ field, set }: { field: MovableField; set: (value: 
 
 /** The words of a load that is not a posture: the hold, the action. */
 export function LoadWords({ subject, setSubject }: { subject: Subject; setSubject: (subject: Subject) => void }) {
-  const load = subject.load as unknown as Record<string, unknown>;
+  const load: Readonly<Record<string, unknown>> = subject.load;
   return Object.entries(LOAD_FIELDS[subject.load.kind]).map(([name, field]) =>
     'words' in field && !field.many && typeof load[name] === 'string' && name !== 'on' ? (
       <Choice

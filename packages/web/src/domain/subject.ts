@@ -102,8 +102,9 @@ export function fieldsOf(body: Body, subject: Subject): MovableField[] {
     }));
   }
   const { load } = subject;
+  const fields: Readonly<Record<string, unknown>> = load;
   return Object.entries(LOAD_FIELDS[load.kind]).flatMap(([name, field]) => {
-    const value = (load as unknown as Record<string, unknown>)[name];
+    const value = fields[name];
     return 'limit' in field && typeof value === 'number' ? [{ name, label: field.label, value, ...field.limit }] : [];
   });
 }

@@ -6,6 +6,7 @@ import {
   HAND_SHAPES,
   type HandShape,
   headOutline,
+  itemAt,
   limbOutline,
   type Point,
   segmentsOf,
@@ -140,9 +141,10 @@ function hand(body: Body, pose: BodyPose, side: 'near' | 'far', shape: HandShape
   const flat = planted && contact !== 'fist' && contact !== 'fingertips';
   return [
     { d: taperPath(cm(wrist), cm(knuckle), 3.6, 2.7), fill },
-    ...fingers
-      .slice(1)
-      .map((to, index) => ({ d: taperPath(fingers[index]!, to, widths[index]!, widths[index + 1]!), fill })),
+    ...fingers.slice(1).map((to, index) => ({
+      d: taperPath(itemAt(fingers, index), to, itemAt(widths, index), itemAt(widths, index + 1)),
+      fill,
+    })),
     ...(flat ? [] : [{ d: taperPath(cm(root), cm(tip), 2.1, 1.6), fill }]),
   ];
 }

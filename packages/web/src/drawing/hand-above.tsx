@@ -1,8 +1,9 @@
 import {
   type Facing,
-  HEEL_MARKS,
   type HandMoment,
   type HandView,
+  HEEL_MARKS,
+  itemAt,
   KNUCKLE_MARKS,
   PALM,
   type Point,
@@ -21,7 +22,7 @@ export interface HandTint {
 }
 
 export const STEPS = ['#c3cbd0', '#8fbcab', '#d0a136', '#b96d1c', '#7e2a1c'];
-const tintOf = (share: number) => STEPS[Math.min(4, Math.max(0, Math.ceil(share * 5) - 1))]!;
+const tintOf = (share: number) => itemAt(STEPS, Math.min(4, Math.max(0, Math.ceil(share * 5) - 1)));
 
 /** A hand from above, fingers up; the right hand's thumb on the left, mirrored for the other. Its wrist lies at the origin. */
 export function HandFromAbove({
@@ -83,11 +84,11 @@ export function HandFromAbove({
           </g>
         )}
         {lines.map((d, index) => (
-          <path key={`edge ${index}`} d={d} {...edge} strokeWidth={fingers[index]!.width * size + 2.4} />
+          <path key={`edge ${index}`} d={d} {...edge} strokeWidth={itemAt(fingers, index).width * size + 2.4} />
         ))}
         <path d={smoothPath(PALM.map((at) => up(at, size)))} {...edge} strokeWidth={2.4} />
         {lines.map((d, index) => (
-          <path key={index} d={d} {...edge} stroke={SKIN.near} strokeWidth={fingers[index]!.width * size} />
+          <path key={index} d={d} {...edge} stroke={SKIN.near} strokeWidth={itemAt(fingers, index).width * size} />
         ))}
         <path d={smoothPath(PALM.map((at) => up(at, size)))} fill={SKIN.near} />
         {tint && <Marks tint={tint} size={size} fingers={fingers} />}

@@ -1,4 +1,4 @@
-import { fingerLine, type HandMoment, type HandView, type Point, RAD } from '@clay-pot/core';
+import { fingerLine, type HandMoment, type HandView, itemAt, type Point, RAD } from '@clay-pot/core';
 import { Layer, SKIN } from './body-drawing.js';
 import { taperPath } from './path.js';
 import { Arrow, INK, up } from './strokes.js';
@@ -20,7 +20,7 @@ export function HandFromSide({ view, moment, size }: { view: HandView; moment: H
   const at = (point: Point) => up(point, size);
   const pieces = (points: readonly Point[], fill: string, widths: readonly number[]) =>
     points.slice(1).map((to, index) => ({
-      d: taperPath(at(points[index]!), at(to), widths[index]! * size, widths[index + 1]! * size),
+      d: taperPath(at(itemAt(points, index)), at(to), itemAt(widths, index) * size, itemAt(widths, index + 1) * size),
       fill,
     }));
   const thumbRad = wristRad + sense * (0.75 - moment.shape.thumb * 0.25);
@@ -74,7 +74,7 @@ function HeldBehind({ view, line, size }: { view: HandView; line: readonly Point
         <rect x={x - size * 0.1} y={y - size * 0.3} width={size * 1.3} height={size * 0.42} fill="#66717a" {...INK} />
       );
     case 'edge': {
-      const tip = up(line[3]!, size);
+      const tip = up(itemAt(line, 3), size);
       return (
         <rect
           x={tip.x - size * 0.5}
@@ -99,7 +99,7 @@ function HeldBehind({ view, line, size }: { view: HandView; line: readonly Point
         <rect x={x - size * 0.1} y={y - size * 1.4} width={size * 0.2} height={size * 2} fill="#8a7350" {...INK} />
       );
     case 'band': {
-      const tip = up(line[2]!, size);
+      const tip = up(itemAt(line, 2), size);
       return (
         <ellipse
           cx={tip.x}

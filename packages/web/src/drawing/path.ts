@@ -1,4 +1,4 @@
-import type { Point } from '@clay-pot/core';
+import { firstOf, itemAt, type Point } from '@clay-pot/core';
 
 const n = (value: number) => value.toFixed(2);
 
@@ -8,14 +8,14 @@ export const cm = ({ x, y }: Point): Point => ({ x: x * 100, y: -y * 100 });
 /** A smooth closed outline through points: a Catmull–Rom spline written as cubic Béziers. */
 export function smoothPath(points: readonly Point[]): string {
   const count = points.length;
-  const at = (index: number) => points[(index + count) % count]!;
+  const at = (index: number) => itemAt(points, (index + count) % count);
   const parts = points.map((_, index) => {
     const [before, from, to, after] = [at(index - 1), at(index), at(index + 1), at(index + 2)];
     const first = { x: from.x + (to.x - before.x) / 6, y: from.y + (to.y - before.y) / 6 };
     const second = { x: to.x - (after.x - from.x) / 6, y: to.y - (after.y - from.y) / 6 };
     return `C${n(first.x)} ${n(first.y)} ${n(second.x)} ${n(second.y)} ${n(to.x)} ${n(to.y)}`;
   });
-  return `M${n(points[0]!.x)} ${n(points[0]!.y)}${parts.join('')}Z`;
+  return `M${n(firstOf(points).x)} ${n(firstOf(points).y)}${parts.join('')}Z`;
 }
 
 export const linePath = (points: readonly Point[]) =>

@@ -1,4 +1,4 @@
-import { clock, type Coil, type Crack, type Hand, HANDS, type Pot } from '@clay-pot/core';
+import { clock, type Coil, type Crack, firstOf, type Hand, HANDS, itemAt, lastOf, type Pot } from '@clay-pot/core';
 import { type KeyboardEvent, memo, useId } from 'react';
 
 /** Pixels of the drawing's own space. The middle stands at zero. */
@@ -26,7 +26,8 @@ export interface PotProps {
 }
 
 const STEPS = [1, 2, 3, 4, 5].map((step) => `var(--color-load-${step})`);
-const glazeOf = (percent: number) => STEPS[Math.min(STEPS.length - 1, Math.max(0, Math.ceil(percent / 20) - 1))]!;
+const glazeOf = (percent: number) =>
+  itemAt(STEPS, Math.min(STEPS.length - 1, Math.max(0, Math.ceil(percent / 20) - 1)));
 
 /**
  * A session as a pot: time from foot to rim, the left hand's load to the left, the right hand's to the right. Glaze fills the wall as far as
@@ -44,8 +45,8 @@ export function PotDrawing(props: PotProps) {
     top: y(Math.min(coil.endMs, builtMs ?? coil.endMs)),
     bottom: y(coil.startMs),
   }));
-  const active = onSelect !== undefined && coils.length > 0;
-  const current = coils.find(({ blockId }) => blockId === selectedId) ?? coils[0];
+  // Where coils can be chosen, one of them is the current one.
+  const current = onSelect && (coils.find(({ blockId }) => blockId === selectedId) ?? coils[0]);
 
   function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
     const step = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
@@ -58,7 +59,7 @@ export function PotDrawing(props: PotProps) {
     event.preventDefault();
     event.stopPropagation();
     const next = coils[coils.indexOf(current) + step];
-    if (next) onSelect?.(next.blockId);
+    if (next) onSelect(next.blockId);
   }
 
   const width = 2 * (HALF + GUTTER);
@@ -66,15 +67,15 @@ export function PotDrawing(props: PotProps) {
     <svg
       viewBox={`${-HALF - GUTTER} 0 ${width} ${heightPx}`}
       className={className}
-      role={active ? 'slider' : 'img'}
+      role={current ? 'slider' : 'img'}
       aria-label={description}
-      {...(active && {
+      {...(current && {
         tabIndex: 0,
         'aria-orientation': 'vertical' as const,
         'aria-valuemin': 1,
         'aria-valuemax': coils.length,
-        'aria-valuenow': current!.number,
-        'aria-valuetext': coilWords(current!, props.nameOf),
+        'aria-valuenow': current.number,
+        'aria-valuetext': coilWords(current, props.nameOf),
         onKeyDown,
       })}
       onPointerLeave={() => onHover?.(null)}
@@ -130,7 +131,7 @@ function Sketch({ pot, y }: { pot: Pot; y: (ms: number) => number }) {
 /** What rises above the rim, in the stop colour. */
 function Over({ layers, pot, y }: { layers: readonly Layer[]; pot: Pot; y: (ms: number) => number }) {
   const rim = y(pot.budgetMs);
-  const top = layers.at(-1)!.top;
+  const top = lastOf(layers).top;
   if (top >= rim - 0.5) return null;
   return (
     <rect x={-HALF - 4} width={2 * HALF + 8} y={top} height={rim - top} fill="var(--color-iron)" fillOpacity="0.22" />
@@ -231,7 +232,7 @@ function Half({ hand, layers, hatch }: { hand: Hand; layers: readonly Layer[]; h
   const walls = layers.map(({ coil, top, bottom }) => ({ top, bottom, low: coil[hand].width, high: coil[hand].width }));
   const glaze = layers.map(({ coil, top, bottom }) => {
     const { width, glaze: left } = coil[hand];
-    return { top, bottom, low: width * left[0]!, high: width * left.at(-1)! };
+    return { top, bottom, low: width * firstOf(left), high: width * lastOf(left) };
   });
   const x = sign < 0 ? -HALF : 0;
   return (
@@ -255,8 +256,8 @@ function Half({ hand, layers, hatch }: { hand: Hand; layers: readonly Layer[]; h
           <rect
             x={0}
             width={HALF}
-            y={layers.at(-1)!.top}
-            height={layers[0]!.bottom - layers.at(-1)!.top}
+            y={lastOf(layers).top}
+            height={firstOf(layers).bottom - lastOf(layers).top}
             fill={`url(#${hatch})`}
           />
         )}
@@ -288,9 +289,9 @@ const TURN_PX = 7;
 
 /** The profile of one side from foot to rim, turning softly from coil to coil, as a thrown wall does. */
 function profile(sign: 1 | -1, stretches: readonly Stretch[]): string {
-  const [first] = stretches;
+  const first = firstOf(stretches);
   const x = (width: number) => round(sign * width * HALF);
-  let path = `M0,${round(first!.bottom)}H${x(first!.low)}`;
+  let path = `M0,${round(first.bottom)}H${x(first.low)}`;
   stretches.forEach(({ top, bottom, high }, index) => {
     const next = stretches[index + 1];
     if (!next) {

@@ -1,3 +1,4 @@
+import { itemAt, must } from '@clay-pot/core';
 /** Written into the file's own text, so that it looks the same wherever it is opened. */
 const KEPT = [
   'fill',
@@ -17,7 +18,7 @@ function standalone(svg: SVGSVGElement): { text: string; width: number; height: 
   const copy = svg.cloneNode(true) as SVGSVGElement;
   const originals = [svg, ...svg.querySelectorAll<SVGElement>('*')];
   [copy, ...copy.querySelectorAll<SVGElement>('*')].forEach((element, index) => {
-    const style = getComputedStyle(originals[index]!);
+    const style = getComputedStyle(itemAt(originals, index));
     for (const name of KEPT) element.setAttribute(name, style.getPropertyValue(name));
     element.removeAttribute('class');
     element.removeAttribute('style');
@@ -54,7 +55,7 @@ export async function saveDrawing(svg: SVGSVGElement, name: string, kind: 'svg' 
   const canvas = document.createElement('canvas');
   canvas.width = width * PNG_SCALE;
   canvas.height = height * PNG_SCALE;
-  const pen = canvas.getContext('2d')!;
+  const pen = must(canvas.getContext('2d'), 'a pen for the canvas');
   pen.fillStyle = '#ffffff';
   pen.fillRect(0, 0, canvas.width, canvas.height);
   pen.drawImage(image, 0, 0, canvas.width, canvas.height);

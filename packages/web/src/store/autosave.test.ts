@@ -1,6 +1,5 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
-import type { Sequence } from '@clay-pot/core';
-import { USUAL_PACING } from '@clay-pot/core';
+import { type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { OfflineError, ProblemError } from '../api/request.js';
 import { Autosave, RETRY_AFTER_MS, SAVE_AFTER_MS } from './autosave.js';
 

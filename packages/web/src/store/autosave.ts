@@ -1,4 +1,4 @@
-import type { StaleEdit } from '@clay-pot/contracts';
+import type { Problem, StaleEdit } from '@clay-pot/contracts';
 import type { Sequence } from '@clay-pot/core';
 import { createStore } from 'zustand';
 import { isProblem, OfflineError } from '../api/request.js';
@@ -149,7 +149,7 @@ function readCopy(id: string): Versioned | null {
 }
 
 function stateAfter(error: unknown): SaveState {
-  if (isProblem(error, 'stale-edit')) return { kind: 'stale', stale: error.problem as unknown as StaleEdit };
+  if (isProblem(error, 'stale-edit')) return { kind: 'stale', stale: error.problem as Problem & StaleEdit };
   if (error instanceof OfflineError) return { kind: 'offline' };
   return { kind: 'refused', reason: error instanceof Error ? error.message : String(error) };
 }

@@ -7,6 +7,7 @@ import {
   findLevel,
   type Hand,
   inPhaseOrder,
+  itemAt,
   type Level,
   type Movement,
   neighbourLevel,
@@ -135,7 +136,7 @@ export function removeBlock(id: string): void {
 export function moveBlock(id: string, step: 1 | -1): void {
   changeBlocks((blocks) => {
     const index = blocks.findIndex((block) => block.id === id);
-    const block = blocks[index]!;
+    const block = itemAt(blocks, index);
     const neighbour = blocks[index + step];
     if (neighbour?.phase === block.phase) return blocks.with(index, neighbour).with(index + step, block);
     const phase = PHASES[PHASES.indexOf(block.phase) + step];
@@ -152,7 +153,7 @@ export function dropBlock(id: string, ontoId: string): void {
     const from = blocks.findIndex((block) => block.id === id);
     const onto = blocks.findIndex((block) => block.id === ontoId);
     if (from < 0 || onto < 0 || from === onto) return blocks;
-    const moved = { ...blocks[from]!, phase: blocks[onto]!.phase };
+    const moved = { ...itemAt(blocks, from), phase: itemAt(blocks, onto).phase };
     return blocks.toSpliced(from, 1).toSpliced(onto, 0, moved);
   });
 }

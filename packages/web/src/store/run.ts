@@ -1,4 +1,3 @@
-import type { BlockReportInput, Ending } from '@clay-pot/contracts';
 import {
   advance,
   AT_START,
@@ -6,6 +5,7 @@ import {
   compileTimeline,
   extend,
   isOver,
+  itemAt,
   type Move,
   neighbourLevel,
   type Playhead,
@@ -17,6 +17,7 @@ import {
   type StopSign,
   type Timeline,
 } from '@clay-pot/core';
+import type { BlockReportInput, Ending } from '@clay-pot/contracts';
 import { knownMovement } from './library.js';
 import { v7 as uuid } from 'uuid';
 import { useOutbox } from './outbox.js';
@@ -60,7 +61,7 @@ function moveBy(make: (timeline: Timeline, head: Playhead) => Move): void {
     const sets = ended.flatMap(({ stint, done }) =>
       done.map(({ side, amount }): RecordedSet => {
         const { blockId, set, direction, unit, plannedAmount } = stint;
-        const { movementId, levelId } = run.sequence.blocks[stint.blockIndex]!;
+        const { movementId, levelId } = itemAt(run.sequence.blocks, stint.blockIndex);
         const where = { blockId, movementId, levelId, set, side, direction, unit };
         return { id: uuid(), ...where, plannedAmount, doneAmount: amount, endedAt: now(), corrects: null };
       }),

@@ -1,3 +1,4 @@
+import { itemAt } from '@clay-pot/core';
 import { differenceInCalendarDays, isSameYear, lightFormat } from 'date-fns';
 
 /** ISO weekdays, Monday first. */
@@ -9,7 +10,7 @@ const DAYS_OF_MONTH = 365.25 / 12;
 /** “Tue 3 Mar”, with the year when it is another one. */
 export function dayText(instant: string | Date, now = new Date()): string {
   const date = new Date(instant);
-  const text = `${WEEKDAY_NAMES[(date.getDay() + 6) % 7]!} ${date.getDate()} ${MONTH.format(date)}`;
+  const text = `${itemAt(WEEKDAY_NAMES, (date.getDay() + 6) % 7)} ${date.getDate()} ${MONTH.format(date)}`;
   return isSameYear(date, now) ? text : `${text} ${date.getFullYear()}`;
 }
 

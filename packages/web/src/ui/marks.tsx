@@ -3,6 +3,7 @@ import {
   type DiscomfortAdvice,
   type DiscomfortPolicy,
   HANDS,
+  itemAt,
   type SidePlan,
   type WorkingSide,
 } from '@clay-pot/core';
@@ -64,7 +65,7 @@ const STEPS = ['bg-load-1', 'bg-load-2', 'bg-load-3', 'bg-load-4', 'bg-load-5'] 
 
 /** The step of the load scale for 0–100 %: the same wherever load is shown. */
 export function loadStep(percent: number): (typeof STEPS)[number] {
-  return STEPS[Math.min(STEPS.length - 1, Math.max(0, Math.ceil(percent / 20) - 1))]!;
+  return itemAt(STEPS, Math.min(STEPS.length - 1, Math.max(0, Math.ceil(percent / 20) - 1)));
 }
 
 /** Effort on the load scale: a filled bar and the number. */

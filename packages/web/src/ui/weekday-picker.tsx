@@ -1,4 +1,4 @@
-import { WEEKDAYS } from '@clay-pot/core';
+import { itemAt, WEEKDAYS } from '@clay-pot/core';
 import { WEEKDAY_NAMES } from './format.js';
 
 /** Seven ticks; the last one left cannot be taken away. */
@@ -27,7 +27,7 @@ export function WeekdayPicker({
               onChange(on ? value.filter((day) => day !== weekday) : [...value, weekday].sort((a, b) => a - b))
             }
           >
-            {WEEKDAY_NAMES[weekday - 1]!.slice(0, 2)}
+            {itemAt(WEEKDAY_NAMES, weekday - 1).slice(0, 2)}
           </button>
         );
       })}

@@ -1,3 +1,4 @@
+import { must } from '../../vocabulary/lists.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { ids, isWork } from './block-views.js';
 import { adding, choose } from './choose.js';
@@ -12,7 +13,7 @@ function unanswered(
   counts: (block: BlockView) => boolean,
 ): Observation[] {
   return groups.flatMap((group): Observation[] => {
-    const opposite = oppositeGroup(group)!;
+    const opposite = must(oppositeGroup(group), `an opposite of the ${group}`);
     const worked = view.blocks.filter(
       (block) => isWork(block) && counts(block) && groupEffort(view, block.block.id, group) >= STRENGTHENED_PERCENT,
     );

@@ -1,3 +1,4 @@
+import { firstOf, itemAt, must } from '../../vocabulary/lists.js';
 import { outOfBand } from '../../effort/balance.js';
 import { PAIR_NAMES } from '../../vocabulary/actions.js';
 import { effortTimeline } from '../../effort/effort-timeline.js';
@@ -20,7 +21,10 @@ export const balanceOfOpposites: readonly Check[] = PAIR_NAMES.map((name) => {
     why: 'Opposite muscles that part too far pull a joint off its middle.',
     source: 'endurance doses (Frey Law, Avin 2010); band of the method',
     find: (view) => {
-      const ratio = view.balance.pairs.find((pair) => pair.name === name)!;
+      const ratio = must(
+        view.balance.pairs.find((pair) => pair.name === name),
+        `a balance of ${name}`,
+      );
       const heavier = outOfBand(ratio, view.method.balanceBand);
       if (!heavier) return [];
       const [more, less] = heavier === 'first' ? [first, second] : [second, first];
@@ -30,7 +34,7 @@ export const balanceOfOpposites: readonly Check[] = PAIR_NAMES.map((name) => {
       const doses = heavier === 'first' ? [ratio.first, ratio.second] : [ratio.second, ratio.first];
       // Who may not load is not offered more of it.
       if (view.athlete?.cautions.some(forbidsLoading)) return [{ blockIds: [], text }];
-      const edits = () => evened(view, [more, doses[0]!], [less, doses[1]!]);
+      const edits = () => evened(view, [more, firstOf(doses)], [less, itemAt(doses, 1)]);
       return [{ blockIds: [], text, fix: { label: `Add work for the ${less}`, edits } }];
     },
   };
@@ -54,7 +58,8 @@ function evened(
     )
     .flatMap(({ movement, level }) => choose({ ...view, shelf: [{ ...movement, ladder: [level] }] }, () => true) ?? []);
   for (const choice of open) {
-    if (effortOf(askedOf(view, choice.level, choice.dose)!) > EVENED_BY_PERCENT) continue;
+    const asked = askedOf(view, choice.level, choice.dose);
+    if (!asked || effortOf(asked) > EVENED_BY_PERCENT) continue;
     const { [less]: perSet = 0, [more]: perSetMore = 0 } = dosesOfSet(view, choice);
     if (!(perSet > 0)) continue;
     for (let sets = 1; sets <= MOST_SETS; sets++) {
@@ -67,7 +72,7 @@ function evened(
   const { choice, sets } = best;
   const { restS } = choice.dose;
   const dose = { ...choice.dose, sets, restS: sets > 1 && restS === 0 ? 30 : restS };
-  return editsOf(adding(view, 'strength', { ...choice, dose })!);
+  return editsOf(must(adding(view, 'strength', { ...choice, dose }), 'a fix for a choice'));
 }
 
 /** Doses of both hands that one set of a choice brings, by the same computation as a whole session. */

@@ -1,4 +1,5 @@
-import type { BlockView } from '../../effort/session-view.js';
+import { must } from '../../vocabulary/lists.js';
+import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Phase } from '../../vocabulary/phases.js';
 
 /** The blocks’ ids. */
@@ -8,3 +9,10 @@ export const isFree = ({ level }: BlockView) => level.loading === 'unloaded' || 
 const WORK: readonly Phase[] = ['load', 'strength', 'skill'];
 /** What the warm-up prepares for. */
 export const isWork = ({ block }: BlockView) => WORK.includes(block.phase);
+
+/** The block with an id that the timeline or the efforts name. */
+export const blockOf = ({ blocks }: SessionView, id: string): BlockView =>
+  must(
+    blocks.find(({ block }) => block.id === id),
+    `a block ${id}`,
+  );

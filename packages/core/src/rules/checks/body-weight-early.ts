@@ -1,3 +1,4 @@
+import { firstOf } from '../../vocabulary/lists.js';
 import { ids, isFree } from './block-views.js';
 import { type Check, PRACTICE } from './finding.js';
 import { bearsBody, inWarmUp } from './warm-up.js';
@@ -21,7 +22,7 @@ export const bodyWeightEarly: Check = {
       phase: 'range' as const,
       before: null,
     }));
-    const text = `${early[0]!.movement.name}: body weight on the hands before the free part of the warm-up is over.`;
+    const text = `${firstOf(early).movement.name}: body weight on the hands before the free part of the warm-up is over.`;
     return [{ blockIds: ids(early), text, fix: { label: 'Move it to the end of the warm-up', edits } }];
   },
 };

@@ -1,3 +1,4 @@
+import { firstOf } from '../../vocabulary/lists.js';
 import { same } from '../../vocabulary/same.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { rangeVerdict } from '../../mechanics/capacity.js';
@@ -148,5 +149,5 @@ export const after = ({ blocks }: SessionView, { index }: BlockView): string | n
   blocks[index + 1]?.block.id ?? null;
 
 /** The first block by name, and how many more. */
-export const named = ([first, ...more]: readonly BlockView[]) =>
-  `${first!.movement.name}${more.length ? ` and ${more.length} more` : ''}`;
+export const named = (views: readonly BlockView[]) =>
+  `${firstOf(views).movement.name}${views.length > 1 ? ` and ${views.length - 1} more` : ''}`;

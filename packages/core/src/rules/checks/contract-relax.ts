@@ -1,3 +1,4 @@
+import { firstOf } from '../../vocabulary/lists.js';
 import { adding, after, choose } from './choose.js';
 import type { Check } from './finding.js';
 
@@ -12,7 +13,7 @@ export const contractRelax: Check = {
     const pushes = stretches.some(({ level }) => level.load.kind === 'stretch' && level.load.pushPercent > 0);
     if (view.method.stretching !== 'contract–relax' || stretches.length === 0 || pushes) return [];
     const choice = choose(view, (_movement, { load }) => load.kind === 'stretch' && load.pushPercent > 0);
-    const first = stretches[0]!;
+    const first = firstOf(stretches);
     const text = `${first.movement.name}: only held; ${view.method.name} pushes against the help before easing further.`;
     return [
       {

@@ -1,3 +1,4 @@
+import { firstOf } from '../../vocabulary/lists.js';
 import { ids } from './block-views.js';
 import { byMovement } from './by-movement.js';
 import { changing } from './choose.js';
@@ -11,8 +12,8 @@ export const directionMissing: Check = {
   source: PRACTICE,
   find: (view) =>
     byMovement(view).flatMap(({ views }): Observation[] => {
-      const [first] = views;
-      const { directions } = first!.movement;
+      const first = firstOf(views);
+      const { directions } = first.movement;
       if (!directions) return [];
       const done = new Set(
         views.flatMap(({ block }) =>
@@ -21,12 +22,12 @@ export const directionMissing: Check = {
       );
       if (done.size > 1) return [];
       const missing = directions[done.has('first') ? 1 : 0];
-      const text = `${first!.movement.name}: one way only, “${missing}” is missing.`;
+      const text = `${first.movement.name}: one way only, “${missing}” is missing.`;
       return [
         {
           blockIds: ids(views),
           text,
-          fix: changing('Both directions', first!, { ...first!.block.dose, directions: 'each' }),
+          fix: changing('Both directions', first, { ...first.block.dose, directions: 'each' }),
         },
       ];
     }),

@@ -1,3 +1,5 @@
+import { blockOf } from './block-views.js';
+import { lastOf } from '../../vocabulary/lists.js';
 import { type BlockView, failingAfter, type SessionView } from '../../effort/session-view.js';
 import { amountOf, type Dose, workOf } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
@@ -33,7 +35,6 @@ export const failingHold: Check = {
     });
   },
 };
-const blockOf = ({ blocks }: SessionView, id: string) => blocks.find(({ block }) => block.id === id)!;
 
 /** What could make a block holdable, the least first: rest between its sets, fewer sets, less of the work, an easier level, leaving it out. */
 function remedies(view: SessionView, block: BlockView, restS: number | null): Edit[][] {
@@ -70,5 +71,5 @@ function holdable(view: SessionView, block: BlockView, restS: number | null): re
   const { id } = block.block;
   const all = remedies(view, block, restS);
   const holds = (edits: readonly Edit[]) => !failingAfter(view, edits).has(id);
-  return all.find(holds) ?? all.at(-1)!;
+  return all.find(holds) ?? lastOf(all);
 }

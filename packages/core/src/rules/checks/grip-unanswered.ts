@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '../../vocabulary/lists.js';
 import { ids } from './block-views.js';
 import { adding, after, choose } from './choose.js';
 import { type Check, PRACTICE } from './finding.js';
@@ -25,8 +26,8 @@ export const gripUnanswered: Check = {
       'grip.band-opening',
       'isometric.finger-spread',
     ]);
-    const text = `${grips[0]!.movement.name}: the hand closes; nothing opens it against resistance.`;
-    const last = grips.at(-1)!;
+    const text = `${firstOf(grips).movement.name}: the hand closes; nothing opens it against resistance.`;
+    const last = lastOf(grips);
     const phase = last.block.phase === 'prepare' || last.block.phase === 'range' ? 'strength' : last.block.phase;
     return [{ blockIds: ids(grips), text, fix: adding(view, phase, opening, after(view, last)) }];
   },

@@ -1,3 +1,4 @@
+import { blockOf } from './block-views.js';
 import { easing } from './choose.js';
 import type { Check, Observation } from './finding.js';
 
@@ -9,7 +10,7 @@ export const impossiblePosture: Check = {
   source: 'the body model',
   find: (view) =>
     view.efforts.impossible.map(({ blockId, message }): Observation => {
-      const block = view.blocks.find((candidate) => candidate.block.id === blockId)!;
+      const block = blockOf(view, blockId);
       return { blockIds: [blockId], text: `${block.movement.name}: ${message}`, fix: easing(view, block, () => true) };
     }),
 };

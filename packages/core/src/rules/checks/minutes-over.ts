@@ -1,7 +1,8 @@
+import { itemAt } from '../../vocabulary/lists.js';
 import type { SessionView } from '../../effort/session-view.js';
 import type { Dose } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
-import { findLevel } from '../../model/movement.js';
+import { resolveBlock } from '../../model/check-sequence.js';
 import { type Block, SEQUENCE_LIMITS } from '../../model/sequence.js';
 import type { Check } from './finding.js';
 import { unusualInDose } from '../usual-dose.js';
@@ -41,14 +42,14 @@ interface Trimmed {
 function trimmed(view: SessionView, overMs: number): Edit[] | null {
   const spans = view.timeline.blocks;
   const blocks = view.sequence.blocks.map((block, index): Trimmed => {
-    const { startMs, endMs } = spans[index]!;
+    const { startMs, endMs } = itemAt(spans, index);
     return { block, ms: endMs - startMs, dose: block.dose };
   });
   let leftMs = overMs;
   for (let round = 0; leftMs > 0; round++) {
     const longest = longestToTrim(view, blocks);
     if (longest === undefined || round === MOST_ROUNDS) return null;
-    const { block, ms, dose } = blocks[longest]!;
+    const { block, ms, dose } = itemAt(blocks, longest);
     const fewer = { ...dose, sets: dose.sets - 1 };
     const savedMs = msAlone(view, block, dose) - msAlone(view, block, fewer);
     blocks[longest] = { block, ms: ms - savedMs, dose: fewer };
@@ -63,7 +64,7 @@ function trimmed(view: SessionView, overMs: number): Edit[] | null {
 function longestToTrim(view: SessionView, blocks: readonly Trimmed[]): number | undefined {
   let longest: number | undefined;
   for (const [index, { ms, block, dose }] of blocks.entries()) {
-    const isLonger = longest === undefined || ms > blocks[longest]!.ms;
+    const isLonger = longest === undefined || ms > itemAt(blocks, longest).ms;
     if (isLonger && dose.sets > 1 && staysUsual(view, block, dose)) longest = index;
   }
   return longest;
@@ -76,6 +77,6 @@ function msAlone({ sequence, lookup }: SessionView, block: Block, dose: Dose): n
 
 /** Whether a set less is not less than usual. */
 function staysUsual(view: SessionView, { movementId, levelId }: Block, dose: Dose): boolean {
-  const { dosing } = findLevel(view.lookup(movementId)!, levelId)!;
+  const { dosing } = resolveBlock({ movementId, levelId }, view.lookup).level;
   return unusualInDose({ ...dose, sets: dose.sets - 1 }, dosing).length <= unusualInDose(dose, dosing).length;
 }

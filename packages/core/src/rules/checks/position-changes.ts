@@ -1,3 +1,4 @@
+import { itemAt } from '../../vocabulary/lists.js';
 import { PLACE_OF } from '../../vocabulary/places.js';
 import type { BlockView } from '../../effort/session-view.js';
 import type { Edit } from '../../model/edits.js';
@@ -6,7 +7,7 @@ import { PHASES } from '../../vocabulary/phases.js';
 
 const placeOf = ({ level }: BlockView) => PLACE_OF[level.posture];
 const changesOf = (blocks: readonly BlockView[]) =>
-  blocks.filter((block, index) => index > 0 && placeOf(block) !== placeOf(blocks[index - 1]!)).length;
+  blocks.filter((block, index) => index > 0 && placeOf(block) !== placeOf(itemAt(blocks, index - 1))).length;
 
 export const positionChanges: Check = {
   id: 'position-changes',

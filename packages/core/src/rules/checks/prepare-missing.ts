@@ -1,3 +1,4 @@
+import { firstOf } from '../../vocabulary/lists.js';
 import { adding, choose } from './choose.js';
 import { type Check, PRACTICE } from './finding.js';
 import { loads } from './warm-up.js';
@@ -15,6 +16,6 @@ export const prepareMissing: Check = {
       'free.wrist-circles',
     ]);
     const text = 'It begins with load: there is no block in the phase prepare.';
-    return [{ blockIds: [loaded[0]!.block.id], text, fix: adding(view, 'prepare', free) }];
+    return [{ blockIds: [firstOf(loaded).block.id], text, fix: adding(view, 'prepare', free) }];
   },
 };

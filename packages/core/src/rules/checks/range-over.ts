@@ -11,13 +11,13 @@ export const rangeOver: Check = {
   source: PRACTICE,
   find: (view) =>
     view.blocks.flatMap((block): Observation[] => {
-      const past = HANDS.filter((hand) => {
+      const [past] = HANDS.flatMap((hand) => {
         const angle = block.account[hand].workS > 0 ? block.demand?.[hand].angle : null;
-        return angle && rangeVerdict(angle.deg, angle.rangeDeg) === 'past';
+        return angle && rangeVerdict(angle.deg, angle.rangeDeg) === 'past' ? [{ hand, angle }] : [];
       });
-      const hand = past[0];
-      if (!hand) return [];
-      const { deg, rangeDeg, rangeSource, motion } = block.demand![hand].angle!;
+      if (!past) return [];
+      const { hand, angle } = past;
+      const { deg, rangeDeg, rangeSource, motion } = angle;
       const text = `${block.movement.name}: the ${hand} wrist goes to ${Math.round(deg)}° of ${motion.replace('wrist ', '')}; with help it reaches ${Math.round(rangeDeg)}° (${rangeSource}).`;
       return [{ blockIds: [block.block.id], text, fix: easing(view, block, (_level, demand) => !isPastRange(demand)) }];
     }),

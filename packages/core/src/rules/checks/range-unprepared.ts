@@ -1,3 +1,4 @@
+import { firstOf } from '../../vocabulary/lists.js';
 import { type Direction, MAIN_DIRECTIONS } from '../../effort/coverage.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { isFree } from './block-views.js';
@@ -30,7 +31,7 @@ const WORD = {
 
 /** Moves what comes too late to the very beginning, where nothing is tired yet, or adds a free movement that goes there. */
 function visitFirst(view: SessionView, direction: Direction, late: BlockView | undefined): Fix | undefined {
-  const before = view.blocks[0]!.block.id;
+  const before = firstOf(view.blocks).block.id;
   if (late && late.level.loading === 'unloaded') {
     const edits = [{ kind: 'move' as const, blockId: late.block.id, phase: 'prepare' as const, before }];
     return { label: `Bring ${late.movement.name.toLowerCase()} forward`, edits };

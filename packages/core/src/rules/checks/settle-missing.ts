@@ -1,3 +1,4 @@
+import { lastOf } from '../../vocabulary/lists.js';
 import { adding, choose } from './choose.js';
 import { type Check, PRACTICE } from './finding.js';
 import { loads } from './warm-up.js';
@@ -14,6 +15,6 @@ export const settleMissing: Check = {
     const wanted = view.method.afterCare === 'warmth' ? ['settle.warm-hands', 'settle.shakes'] : ['settle.shakes'];
     const settle = choose(view, ({ family }, { loading }) => family === 'settle' && loading === 'unloaded', wanted);
     const text = 'It ends with load: there is no block in the phase settle.';
-    return [{ blockIds: [loaded.at(-1)!.block.id], text, fix: adding(view, 'settle', settle) }];
+    return [{ blockIds: [lastOf(loaded).block.id], text, fix: adding(view, 'settle', settle) }];
   },
 };

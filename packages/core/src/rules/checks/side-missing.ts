@@ -1,3 +1,4 @@
+import { firstOf } from '../../vocabulary/lists.js';
 import { ids } from './block-views.js';
 import { byMovement } from './by-movement.js';
 import { bothWays, changing } from './choose.js';
@@ -13,7 +14,7 @@ export const sideMissing: Check = {
   find: (view) =>
     byMovement(view).flatMap(({ views, workS }): Observation[] => {
       const missing = HANDS.find((hand) => workS[hand] === 0 && workS[otherHand(hand)] > 0);
-      const first = views[0]!;
+      const first = firstOf(views);
       if (!missing) return [];
       const plan = bothWays(first.movement);
       const text = `${first.movement.name}: the ${missing} hand is left out.`;

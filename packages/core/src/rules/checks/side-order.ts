@@ -3,10 +3,11 @@ import { named } from './choose.js';
 import type { Check } from './finding.js';
 import { otherHand, type SidePlan } from '../../vocabulary/hands.js';
 
-const SWAPPED: Partial<Record<SidePlan, SidePlan>> = {
-  'left-then-right': 'right-then-left',
-  'right-then-left': 'left-then-right',
-};
+/** One hand after the other, the other way round. */
+function swapped(sides: SidePlan): SidePlan {
+  if (sides === 'left-then-right') return 'right-then-left';
+  return sides === 'right-then-left' ? 'left-then-right' : sides;
+}
 
 export const sideOrder: Check = {
   id: 'side-order',
@@ -18,13 +19,13 @@ export const sideOrder: Check = {
     if (method.sides !== 'weaker first' || !weaker) return [];
     const wrong = `${otherHand(weaker)}-then-${weaker}`;
     const concerned = blocks.filter(
-      ({ block, movement }) => block.dose.sides === wrong && movement.sides.includes(SWAPPED[block.dose.sides]!),
+      ({ block, movement }) => block.dose.sides === wrong && movement.sides.includes(swapped(block.dose.sides)),
     );
     if (concerned.length === 0) return [];
     const edits = concerned.map(({ block }) => ({
       kind: 'change' as const,
       blockId: block.id,
-      dose: { ...block.dose, sides: SWAPPED[block.dose.sides]! },
+      dose: { ...block.dose, sides: swapped(block.dose.sides) },
     }));
     const text = `${named(concerned)}: the stronger hand goes first.`;
     return [{ blockIds: ids(concerned), text, fix: { label: `Begin with the ${weaker} hand`, edits } }];

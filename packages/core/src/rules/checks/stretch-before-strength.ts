@@ -1,3 +1,4 @@
+import { lastOf } from '../../vocabulary/lists.js';
 import type { BlockView } from '../../effort/session-view.js';
 import { amountOf, workOf } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
@@ -57,7 +58,7 @@ function shortened(views: readonly BlockView[], group: MuscleGroup): Edit[] {
     return { id, wanted, isTooShort: amountOf(wanted.work) < amountOf(usualDose(wanted, dosing).work) };
   });
   if (views.length > 1 && less.some(({ isTooShort }) => isTooShort)) {
-    return [{ kind: 'remove', blockId: less.at(-1)!.id }, ...shortened(views.slice(0, -1), group)];
+    return [{ kind: 'remove', blockId: lastOf(less).id }, ...shortened(views.slice(0, -1), group)];
   }
   return less.map(({ id, wanted }) => ({ kind: 'change', blockId: id, dose: wanted }));
 }

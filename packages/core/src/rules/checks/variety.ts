@@ -1,3 +1,4 @@
+import { itemAt } from '../../vocabulary/lists.js';
 import type { Check } from './finding.js';
 
 /** Fewer blocks that are the same as last time than this share is a new routine; more is the same one. Working values. */
@@ -19,7 +20,7 @@ export const variety: Check = {
     if (method.variety === 'rotate' && shares.every((share) => share > REPEATED_SHARE)) {
       return [{ blockIds: [], text: `The last two sessions had the same movements; ${method.name} rotates them.` }];
     }
-    const changed = method.variety === 'same' && shares[1]! < SAME_SHARE;
+    const changed = method.variety === 'same' && itemAt(shares, 1) < SAME_SHARE;
     return changed
       ? [
           {

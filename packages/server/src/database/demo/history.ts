@@ -1,10 +1,13 @@
 import {
   addDays,
-  type Stint,
+  type Block,
   compileTimeline,
   doneOf,
+  itemAt,
+  lastOf,
   type Playhead,
   type Sequence,
+  type Stint,
   type Timeline,
   weekdayOf,
   type WorkingSide,
@@ -51,6 +54,19 @@ export function tellHistory(telling: Telling, random: SeededRandom): History {
   return history;
 }
 
+/** One session as it went, before it becomes rows. */
+interface Told {
+  readonly id: string;
+  readonly plan: Sequence;
+  readonly timeline: Timeline;
+  /** What was reached of it. */
+  readonly reached: readonly Stint[];
+  readonly flare: boolean;
+  readonly isLast: boolean;
+  /** The instant of a place in the timeline: sessions take a little longer than planned. */
+  readonly instant: (ms: number) => Date;
+}
+
 function tellSession(
   telling: Telling,
   day: string,
@@ -72,48 +88,11 @@ function tellSession(
   const reached = timeline.stints.slice(0, stintsDone);
   const stretch = 1.02 + random.next() * 0.08;
   const instant = (ms: number) => new Date(startedAt.getTime() + Math.round(ms * stretch));
-  for (const stint of reached) {
-    for (const { side, amount } of doneOf(timeline, stint, atEnd(timeline, stint))) {
-      const endedAt = instant(stint.endMs);
-      const { blockId, set, direction, unit, plannedAmount } = stint;
-      const { movementId, levelId } = plan.blocks[stint.blockIndex]!;
-      const shared = {
-        studioId,
-        sessionId: id,
-        blockId,
-        movementId,
-        levelId,
-        set,
-        side,
-        direction,
-        unit,
-        plannedAmount,
-      };
-      const doneAmount = fallShort(amount, side, stint, course, random);
-      history.sets.push({ id: random.id(endedAt), ...shared, doneAmount, endedAt, corrects: null });
-    }
-  }
-  const blocksDone = new Set(reached.map((stint) => stint.blockId));
-  for (const [index, block] of plan.blocks.entries()) {
-    if (!blocksDone.has(block.id)) continue;
-    const loads = ['load', 'strength', 'skill'].includes(block.phase);
-    const usual = loads ? course.discomfort : Math.max(0, course.discomfort - 1);
-    let discomfort = Math.max(0, usual + (random.chance(0.06) ? 1 : random.chance(0.5) ? -1 : 0));
-    if (flare && loads) discomfort = random.between(4, 6);
-    else if (!isLast) discomfort = Math.min(discomfort, 4);
-    if (isLast) discomfort = Math.min(discomfort, course.lastDiscomfort ?? 2);
-    if (isLast && course.lastDiscomfort !== undefined && block.phase === 'strength') discomfort = course.lastDiscomfort;
-    const exertion = Math.min(10, (loads ? random.between(4, 7) : random.between(1, 3)) + (flare ? 1 : 0));
-    const at = instant(timeline.blocks[index]!.endMs + 4000);
-    const shared = { studioId, sessionId: id, blockId: block.id, discomfort, exertion };
-    const note = flare && discomfort >= 5 ? 'Sore at the back of the wrist, eased off.' : '';
-    history.reports.push({ id: random.id(at), ...shared, note, at });
-  }
-  const endedAt = instant(reached[reached.length - 1]!.endMs + 20_000);
-  const ending = endsEarly ? 'ended early' : 'completed';
-  const note = flare ? 'Ended early because of the wrist. Unloaded for two days.' : '';
-  const sets = history.sets.filter(({ sessionId }) => sessionId === id);
-  const reports = history.reports.filter(({ sessionId }) => sessionId === id);
+  const told: Told = { id, plan, timeline, reached, flare, isLast, instant };
+  const sets = setsOf(told, telling, random);
+  const reports = reportsOf(told, telling, random);
+  history.sets.push(...sets);
+  history.reports.push(...reports);
   history.sessions.push({
     id,
     studioId,
@@ -121,19 +100,67 @@ function tellSession(
     sequenceId,
     plan,
     startedAt,
-    endedAt,
-    ending,
+    endedAt: instant(lastOf(reached).endMs + 20_000),
+    ending: endsEarly ? 'ended early' : 'completed',
     stopSign: null,
-    note,
+    note: flare ? 'Ended early because of the wrist. Unloaded for two days.' : '',
     ...sumsOfSession(plan, sets, reports, shippedMovement),
     discomfortPolicy: methodOf(plan, shippedMethod).discomfort,
     begunAgainst: [],
   });
 }
 
+function setsOf(told: Told, { studioId, course }: Telling, random: SeededRandom): DoneSetRow[] {
+  const { id: sessionId, plan, timeline, reached, instant } = told;
+  return reached.flatMap((stint) =>
+    doneOf(timeline, stint, atEnd(timeline, stint)).map(({ side, amount }) => {
+      const endedAt = instant(stint.endMs);
+      const { blockId, set, direction, unit, plannedAmount } = stint;
+      const { movementId, levelId } = itemAt(plan.blocks, stint.blockIndex);
+      const doneAmount = fallShort(amount, side, stint, course, random);
+      const what = { studioId, sessionId, blockId, movementId, levelId, set, side, direction, unit, plannedAmount };
+      return { id: random.id(endedAt), ...what, doneAmount, endedAt, corrects: null };
+    }),
+  );
+}
+
+const LOADING_PHASES: readonly string[] = ['load', 'strength', 'skill'];
+/** How long after a block its report is given. */
+const REPORTED_AFTER_MS = 4000;
+
+function reportsOf(told: Told, { studioId, course }: Telling, random: SeededRandom): BlockReportRow[] {
+  const { id: sessionId, plan, timeline, reached, flare, instant } = told;
+  const blocksDone = new Set(reached.map(({ blockId }) => blockId));
+  return [...plan.blocks.entries()].flatMap(([index, block]) => {
+    if (!blocksDone.has(block.id)) return [];
+    const loads = LOADING_PHASES.includes(block.phase);
+    const discomfort = discomfortIn(block, loads, told, course, random);
+    const exertion = Math.min(10, (loads ? random.between(4, 7) : random.between(1, 3)) + (flare ? 1 : 0));
+    const at = instant(itemAt(timeline.blocks, index).endMs + REPORTED_AFTER_MS);
+    const note = flare && discomfort >= 5 ? 'Sore at the back of the wrist, eased off.' : '';
+    return [{ id: random.id(at), studioId, sessionId, blockId: block.id, discomfort, exertion, note, at }];
+  });
+}
+
+/** What somebody usually feels and now and then a little more or less; in a flare-up much more; at last what the course says. */
+function discomfortIn(
+  block: Block,
+  loads: boolean,
+  { flare, isLast }: Told,
+  course: Course,
+  random: SeededRandom,
+): number {
+  const usual = loads ? course.discomfort : Math.max(0, course.discomfort - 1);
+  const felt = Math.max(0, usual + (random.chance(0.06) ? 1 : random.chance(0.5) ? -1 : 0));
+  if (flare && loads) return random.between(4, 6);
+  if (!isLast) return Math.min(felt, 4);
+  if (course.lastDiscomfort === undefined) return Math.min(felt, 2);
+  return block.phase === 'strength' ? course.lastDiscomfort : Math.min(felt, course.lastDiscomfort);
+}
+
 /** The playhead at a bout's end, so that the full amount comes from the same rule as in a led session. */
 function atEnd(timeline: Timeline, stint: Stint): Playhead {
-  return { event: stint.lastEvent, elapsedMs: timeline.events[stint.lastEvent]!.durationMs, addedMs: 0 };
+  return { event: stint.lastEvent, elapsedMs: itemAt(timeline.events, stint.lastEvent).durationMs, addedMs: 0 };
 }
 
 /** Mostly all of it; now and then less, more often so on the weaker side in later sets. */

@@ -1,3 +1,4 @@
+import { addDays, must, weekdayOf } from '@clay-pot/core';
 import { TZDate } from '@date-fns/tz';
 import type { DataSource, EntityTarget, ObjectLiteral } from 'typeorm';
 import { AccountRow, StudioRow } from '../../accounts/entities.js';
@@ -11,7 +12,6 @@ import { ReadingRow } from '../../readings/reading.entity.js';
 import { storedSequence } from '../../sequences/sequence-sums.js';
 import { SequenceRow } from '../../sequences/sequence.entity.js';
 import { BlockReportRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
-import { addDays, weekdayOf } from '@clay-pot/core';
 import { SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
 import { shippedMovement } from '@clay-pot/core/library';
 import { type History, tellHistory } from './history.js';
@@ -88,7 +88,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
           athleteId,
         })),
       );
-      const sequenceId = sequenceIds.get(gives.sequence)!;
+      const sequenceId = must(sequenceIds.get(gives.sequence), `a sequence ${gives.sequence}`);
       // Counted from today's weekday, so that whichever day the house is opened there is work in it.
       const weekdays = gives.weekdayOffsets
         .map((offset) => ((weekdayOf(today) - 1 + offset) % 7) + 1)

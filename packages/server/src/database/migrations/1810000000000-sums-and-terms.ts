@@ -5,6 +5,7 @@ import {
   type CountedSet,
   type Method,
   type Movement,
+  must,
   type Sequence,
   SequenceError,
 } from '@clay-pot/core';
@@ -126,7 +127,7 @@ async function sumSequences(runner: QueryRunner, studioId: string, { movement }:
 async function sumSessions(runner: QueryRunner, studioId: string, known: Known): Promise<void> {
   for (const { id } of await rows<{ id: string }>(runner, 'SELECT id FROM sessions WHERE studio_id = ?', [studioId])) {
     const [row] = await rows<{ plan: Sequence }>(runner, 'SELECT plan FROM sessions WHERE id = ?', [id]);
-    const plan = read(row!.plan);
+    const plan = read(must(row, 'a row for an id just read').plan);
     const sets = await rows<CountedSet>(
       runner,
       `SELECT id, block_id AS blockId, set_number AS \`set\`, side, direction, unit, planned_amount AS plannedAmount,

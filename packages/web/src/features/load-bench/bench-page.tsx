@@ -47,6 +47,8 @@ export default function BenchPage() {
     () => readSubject(changed) ?? levelSubject(movementId, levelId ?? null) ?? postureSubject('allFours'),
     [changed, movementId, levelId],
   );
+  const level = movement && levelId ? findLevel(movement, levelId) : undefined;
+  const [sequenceId, blockId] = [params.get('sequence'), params.get('block')];
   const set = (change: Record<string, string | null>) =>
     setParams(
       (before) => {
@@ -63,28 +65,20 @@ export default function BenchPage() {
       title="Load bench"
       lead={
         movement
-          ? `${movement.name}, from ${findLevel(movement, levelId!)!.name}`
+          ? `${movement.name}${level ? `, from ${level.name}` : ''}`
           : 'What a posture or a weight asks of the hands'
       }
       actions={<Choices athleteId={athleteId} movement={movement} set={set} />}
     >
       <WhoLine who={who} />
-      <Minding
-        athleteId={athleteId}
-        movement={movement}
-        level={movement && levelId ? findLevel(movement, levelId) : undefined}
-      />
+      <Minding athleteId={athleteId} movement={movement} level={level} />
       <Bench
         who={who}
         subject={subject}
         movement={movement}
         levelId={levelId}
         pins={readPins(params.get('pins'))}
-        block={
-          params.get('sequence') && params.get('block')
-            ? { sequenceId: params.get('sequence')!, blockId: params.get('block')! }
-            : null
-        }
+        block={sequenceId && blockId ? { sequenceId, blockId } : null}
         set={set}
       />
     </Page>

@@ -1,5 +1,6 @@
 import {
   demandCurve,
+  firstOf,
   type Hand,
   type Person,
   QUANTITIES,
@@ -166,7 +167,7 @@ function rowsFor(person: Person, subject: Subject, field: MovableField, quantity
   const [left, right] = [runs('left'), runs('right')];
   const other = new Map(right.flat().map(({ x, y }) => [x, y]));
   return left.flatMap((run, index) => [
-    ...(index > 0 ? [{ x: run[0]!.x - 1e-9, left: null, right: null }] : []),
+    ...(index > 0 ? [{ x: firstOf(run).x - 1e-9, left: null, right: null }] : []),
     ...run.map(({ x, y }) => ({ x, left: y, right: other.get(x) ?? null })),
   ]);
 }

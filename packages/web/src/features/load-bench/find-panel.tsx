@@ -1,4 +1,13 @@
-import { type Hand, NotReachedError, type Person, QUANTITIES, type Quantity, shown, solveLevel } from '@clay-pot/core';
+import {
+  firstOf,
+  type Hand,
+  NotReachedError,
+  type Person,
+  QUANTITIES,
+  type Quantity,
+  shown,
+  solveLevel,
+} from '@clay-pot/core';
 import { useState } from 'react';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
@@ -33,12 +42,12 @@ export function FindPanel({ person, subject, fields, found }: Props) {
   const [hand, setHand] = useState<Hand>('left');
   const [vary, setVary] = useState('');
   const [answer, setAnswer] = useState<{ text: string; refused: boolean } | null>(null);
-  const chosen = quantities.includes(quantity) ? quantity : quantities[0]!;
+  const chosen = quantities.includes(quantity) ? quantity : firstOf(quantities);
   const field = fields.find(({ name }) => name === vary) ?? fields[0];
   if (!field)
     return <p className="text-small text-ink-soft">The athlete chooses the effort: there is nothing to solve for.</p>;
 
-  function find() {
+  const find = () => {
     const number = Number(value.replace(',', '.'));
     const { min, max, unit } = QUANTITIES[chosen];
     if (value.trim() === '' || !(number >= min && number <= max)) {
@@ -46,18 +55,18 @@ export function FindPanel({ person, subject, fields, found }: Props) {
       return;
     }
     try {
-      const solved = solveLevel(person, subject, field!.name, { quantity: chosen, value: number, hand });
+      const solved = solveLevel(person, subject, field.name, { quantity: chosen, value: number, hand });
       found(solved.level);
-      setAnswer({ text: `${field!.label}: ${shown(solved.value, field!.step)} ${field!.unit}.`, refused: false });
+      setAnswer({ text: `${field.label}: ${shown(solved.value, field.step)} ${field.unit}.`, refused: false });
     } catch (error) {
       if (!(error instanceof NotReachedError)) throw error;
       const { nearest } = error;
       const text = nearest
-        ? `${field!.label} alone cannot give that. Nearest: ${nearest.y.toFixed(1)} ${NAMES[chosen]} at ${shown(nearest.x, field!.step)} ${field!.unit}.`
+        ? `${field.label} alone cannot give that. Nearest: ${nearest.y.toFixed(1)} ${NAMES[chosen]} at ${shown(nearest.x, field.step)} ${field.unit}.`
         : error.message;
       setAnswer({ text, refused: true });
     }
-  }
+  };
   return (
     <form
       aria-label="Find"

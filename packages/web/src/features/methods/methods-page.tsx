@@ -1,5 +1,5 @@
-import { shippedMethod, USUAL_METHOD } from '@clay-pot/core/library';
 import {
+  firstOf,
   type Method,
   METHOD_LIMITS,
   METHOD_NUMBERS,
@@ -9,6 +9,7 @@ import {
   POLICY_NAMES,
   type PolicyName,
 } from '@clay-pot/core';
+import { shippedMethod, USUAL_METHOD } from '@clay-pot/core/library';
 import { useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useRemoveMethod, useSaveMethod } from '../../api/queries.js';
@@ -23,7 +24,7 @@ const NUMBERS = Object.keys(METHOD_LIMITS) as MethodNumber[];
 export default function MethodsPage() {
   const { id } = useParams();
   const methods = useKnown().methods;
-  const first = methods[0]!;
+  const first = firstOf(methods);
   return (
     <Page
       title="Methods"

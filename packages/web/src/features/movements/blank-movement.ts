@@ -41,7 +41,7 @@ export function blankLoad(kind: LoadKind): LevelLoad {
   for (const [name, field] of Object.entries(LOAD_FIELDS[kind])) {
     if (!field.optional || (name === 'handleMm' && 'on' in LOAD_FIELDS[kind])) start[name] = usual[name];
   }
-  return start as unknown as LevelLoad;
+  return start as LevelLoad;
 }
 
 export function blankLevel(id: string): Level {

@@ -1,6 +1,6 @@
 import {
-  CLIMBS,
   climbedBy,
+  CLIMBS,
   type Contact,
   CONTACTS,
   demandOf,
@@ -9,16 +9,19 @@ import {
   FACINGS,
   type Fault,
   figureOf,
+  isSome,
+  itemAt,
+  lastOf,
   type Level,
   LOAD_KINDS,
   type LoadKind,
   type Movement,
+  MOVEMENT_LIMITS,
   type Person,
   type Posture,
   POSTURES,
   printDose,
   USUAL_RANGES,
-  MOVEMENT_LIMITS,
 } from '@clay-pot/core';
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
@@ -40,10 +43,10 @@ interface Props {
 /** The levels, easiest first, each with its picture and what it asks, computed while it is edited. */
 export function LadderEditor({ movement, person, faults, change }: Props) {
   const { ladder } = movement;
-  const set = (levels: readonly Level[]) => change({ ladder: levels as unknown as Movement['ladder'] });
+  const set = (levels: readonly Level[]) => isSome(levels) && change({ ladder: levels });
   const replace = (index: number, level: Level) => set(ladder.with(index, level));
   const move = (index: number, step: 1 | -1) =>
-    set(ladder.with(index, ladder[index + step]!).with(index + step, ladder[index]!));
+    set(ladder.with(index, itemAt(ladder, index + step)).with(index + step, itemAt(ladder, index)));
   return (
     <ol className="grid gap-4 py-3">
       {ladder.map((level, index) => (
@@ -87,7 +90,7 @@ export function LadderEditor({ movement, person, faults, change }: Props) {
       ))}
       <li>
         <Button
-          onClick={() => set([...ladder, { ...ladder.at(-1)!, id: uuid(), name: `Level ${ladder.length + 1}` }])}
+          onClick={() => set([...ladder, { ...lastOf(ladder), id: uuid(), name: `Level ${ladder.length + 1}` }])}
           disabled={ladder.length >= MOVEMENT_LIMITS.levels}
         >
           <Plus size={16} aria-hidden /> Add a harder level

@@ -1,14 +1,15 @@
 import {
   checkMovement,
-  CLIMBS,
   type Climb,
+  CLIMBS,
   CORNERS,
   EQUIPMENT,
   FAMILIES,
   type FamilyId,
   type Fault,
-  type Movement,
+  isSome,
   MOTIONS,
+  type Movement,
   MOVEMENT_LIMITS,
   MUSCLE_GROUPS,
   REFERENCE_BODIES,
@@ -122,13 +123,13 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
               label="Hands"
               options={SIDE_PLANS}
               chosen={movement.sides}
-              set={(sides) => sides.length > 0 && change({ sides: sides as unknown as Movement['sides'] })}
+              set={(sides) => isSome(sides) && change({ sides })}
             />
             <Checks
               label="Counted in"
               options={WORK_KINDS}
               chosen={movement.work}
-              set={(work) => work.length > 0 && change({ work: work as unknown as Movement['work'] })}
+              set={(work) => isSome(work) && change({ work })}
             />
           </div>
         </Part>

@@ -1,4 +1,4 @@
-import { figureOf, type Movement, REFERENCE_BODIES } from '@clay-pot/core';
+import { figureOf, itemAt, type Movement, REFERENCE_BODIES } from '@clay-pot/core';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { Figure } from '../../drawing/figure.js';
@@ -26,7 +26,7 @@ export function PictureWall({ movements }: { movements: readonly Movement[] }) {
 
 /** The middle of the ladder shows a movement as most people meet it. */
 const Picture = memo(function Picture({ movement, woman }: { movement: Movement; woman: boolean }) {
-  const level = movement.ladder[Math.floor((movement.ladder.length - 1) / 2)]!;
+  const level = itemAt(movement.ladder, Math.floor((movement.ladder.length - 1) / 2));
   const body = woman ? REFERENCE_BODIES.female : REFERENCE_BODIES.male;
   return (
     <Figure

@@ -1,5 +1,5 @@
+import { CAUTION_IDS, type CautionId, CAUTIONS, checkAthlete, EQUIPMENT, firstOf, HANDS, SEXES } from '@clay-pot/core';
 import type { Athlete, AthleteInput } from '@clay-pot/contracts';
-import { CAUTION_IDS, type CautionId, CAUTIONS, checkAthlete, EQUIPMENT, HANDS, SEXES } from '@clay-pot/core';
 import { Plus, X } from 'lucide-react';
 import { useFieldArray, useForm } from 'react-hook-form';
 import { ProblemError } from '../../api/request.js';
@@ -181,4 +181,4 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
   );
 }
 
-const firstFree = (taken: readonly string[]) => CAUTION_IDS.find((id) => !taken.includes(id)) ?? CAUTION_IDS[0]!;
+const firstFree = (taken: readonly string[]) => CAUTION_IDS.find((id) => !taken.includes(id)) ?? firstOf(CAUTION_IDS);

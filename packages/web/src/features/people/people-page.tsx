@@ -1,5 +1,5 @@
+import { CAUTIONS, cautionsOn, counted, forbidsLoading } from '@clay-pot/core';
 import type { AthleteListItem } from '@clay-pot/contracts';
-import { CAUTIONS, cautionsOn, forbidsLoading } from '@clay-pot/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useAthletes } from '../../api/queries.js';
@@ -49,7 +49,7 @@ export default function PeoplePage() {
   return (
     <Page
       title="People"
-      lead={`${athletes.data.length} ${athletes.data.length === 1 ? 'athlete' : 'athletes'}`}
+      lead={counted(athletes.data.length, 'athlete')}
       actions={
         <>
           <input

@@ -1,12 +1,13 @@
-import type { ReadingInput, StoredReading } from '@clay-pot/contracts';
 import {
   type Action,
   ACTIONS,
   capacityOf,
+  firstOf,
   type Hand,
   HANDS,
   kgFromN,
   latestReading,
+  must,
   newtonsFromKg,
   type Person,
   RANGE_MOTIONS,
@@ -18,6 +19,7 @@ import {
   type ReadingKind,
   readingUnit,
 } from '@clay-pot/core';
+import type { ReadingInput, StoredReading } from '@clay-pot/contracts';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useAddReading, useReadings, useRemoveReading } from '../../api/queries.js';
@@ -209,8 +211,8 @@ function AddReading({ athleteId }: { athleteId: string }) {
   const [trouble, setTrouble] = useState<string | null>(null);
   const add = useAddReading(athleteId);
   const options: readonly string[] = kind === 'maximum' ? Object.keys(ACTIONS) : RANGE_MOTIONS;
-  const chosen = options.includes(of) ? of : options[0]!;
-  const unit = readingUnit(kind, chosen)!;
+  const chosen = options.includes(of) ? of : firstOf(options);
+  const unit = must(readingUnit(kind, chosen), `a unit of ${chosen}`);
   const typedUnit = unit === 'N' ? 'kg' : unit;
 
   async function keep() {

@@ -3,6 +3,7 @@ import {
   type Block,
   carryTimeS,
   demandOf,
+  firstOf,
   HANDS,
   kgFromN,
   type Level,
@@ -77,7 +78,7 @@ function Demand({ person, block, level }: { person: Person; block: Block; level:
       {pressed && (
         <p className="flex flex-wrap items-center gap-x-2 text-small figures">
           {HANDS.map((hand) => {
-            const effort = demand[hand].efforts[0]!;
+            const effort = firstOf(demand[hand].efforts);
             const { unit, source } = effort.capacity;
             return (
               <span key={hand}>

@@ -1,4 +1,19 @@
 import {
+  type Block,
+  cautionsOn,
+  clock,
+  concernsOf,
+  equipmentFor,
+  type Finding,
+  findLevel,
+  type Movement,
+  PHASES,
+  resolveBlock,
+  type Sequence,
+  type Severity,
+  summarise,
+} from '@clay-pot/core';
+import {
   closestCenter,
   DndContext,
   type DragEndEvent,
@@ -9,20 +24,6 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { Athlete } from '@clay-pot/contracts';
-import {
-  type Block,
-  cautionsOn,
-  clock,
-  concernsOf,
-  equipmentFor,
-  type Finding,
-  findLevel,
-  type Movement,
-  PHASES,
-  type Sequence,
-  type Severity,
-  summarise,
-} from '@clay-pot/core';
 import { knownMovement, useKnown } from '../../store/library.js';
 import { dropBlock, useEditor, useHovered } from '../../store/editor.js';
 import { isoToday } from '../../ui/today.js';
@@ -80,7 +81,7 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
               </h2>
               <ol>
                 {inPhase.map((block) => {
-                  const movement = knownMovement(block.movementId)!;
+                  const movement = resolveBlock(block, knownMovement).movement;
                   return (
                     <BlockRow
                       key={block.id}

@@ -3,7 +3,9 @@ import { CSS } from '@dnd-kit/utilities';
 import {
   type Block,
   clock,
+  type Dose,
   findLevel,
+  type Level,
   type Movement,
   neighbourLevel,
   SEQUENCE_LIMITS,
@@ -50,8 +52,6 @@ export const BlockRow = memo(function BlockRow(props: Props) {
   });
   const level = findLevel(movement, block.levelId);
   if (!level) return null;
-  const position = movement.ladder.indexOf(level) + 1;
-  const unusual = unusualInDose(block.dose, level.dosing);
   return (
     <li
       ref={setNodeRef}
@@ -85,44 +85,11 @@ export const BlockRow = memo(function BlockRow(props: Props) {
           <p className="truncate pt-1 leading-tight font-semibold" title={movement.name}>
             {movement.name}
           </p>
-          <div className="-ml-2 flex items-center text-small text-ink-soft">
-            <IconButton
-              name="Easier level"
-              className="size-6!"
-              disabled={!neighbourLevel(movement, level.id, -1)}
-              onClick={() => stepLevel(block.id, -1)}
-            >
-              <ChevronLeft size={15} />
-            </IconButton>
-            <span className="figures whitespace-nowrap">
-              {position}/{movement.ladder.length}
-            </span>
-            <IconButton
-              name="Harder level"
-              className="size-6!"
-              disabled={!neighbourLevel(movement, level.id, 1)}
-              onClick={() => stepLevel(block.id, 1)}
-            >
-              <ChevronRight size={15} />
-            </IconButton>
-            <span className="truncate" title={level.name}>
-              {level.name}
-            </span>
-          </div>
+          <LevelSteps blockId={block.id} movement={movement} level={level} />
         </div>
         <div className="min-w-0">
           <DoseField dose={block.dose} movement={movement} onChange={(dose) => changeDose(block.id, dose)} />
-          <div className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-0.5 text-small">
-            <SidePlanMark plan={block.dose.sides} />
-            {movement.directions && (
-              <span className="text-ink-soft">
-                {block.dose.directions === 'each'
-                  ? 'both directions'
-                  : movement.directions[block.dose.directions === 'first' ? 0 : 1]}
-              </span>
-            )}
-            {block.dose.effortPercent !== undefined && <EffortMark percent={block.dose.effortPercent} />}
-          </div>
+          <DoseMarks dose={block.dose} movement={movement} />
         </div>
         <span className="mt-1.5 text-right figures">{clock(durationMs)}</span>
         <RowTools block={block} name={movement.name} />
@@ -137,31 +104,83 @@ export const BlockRow = memo(function BlockRow(props: Props) {
               {text}
             </p>
           ))}
-          {selected && unusual.length > 0 && (
-            <p className="border-l-4 border-load-3 bg-amber-wash px-2 py-1 text-small">{unusual.join(' ')}</p>
-          )}
-          {selected && (
-            <>
-              <BlockDemand block={block} movement={movement} level={level} seen={props.seen} />
-              <DoseSteppers dose={block.dose} movement={movement} onChange={(dose) => changeDose(block.id, dose)} />
-              <input
-                key={block.note}
-                aria-label={`Note for ${movement.name}`}
-                placeholder="Note for whoever leads this"
-                className={`${INPUT} text-small`}
-                maxLength={SEQUENCE_LIMITS.noteLength}
-                defaultValue={block.note ?? ''}
-                onBlur={(event) => {
-                  if (event.target.value !== (block.note ?? '')) changeBlock(block.id, { note: event.target.value });
-                }}
-              />
-            </>
-          )}
+          {selected && <Opened block={block} movement={movement} level={level} seen={props.seen} />}
         </div>
       )}
     </li>
   );
 });
+
+/** Where the level stands in its ladder, and a step each way. */
+function LevelSteps({ blockId, movement, level }: { blockId: string; movement: Movement; level: Level }) {
+  return (
+    <div className="-ml-2 flex items-center text-small text-ink-soft">
+      <IconButton
+        name="Easier level"
+        className="size-6!"
+        disabled={!neighbourLevel(movement, level.id, -1)}
+        onClick={() => stepLevel(blockId, -1)}
+      >
+        <ChevronLeft size={15} />
+      </IconButton>
+      <span className="figures whitespace-nowrap">
+        {movement.ladder.indexOf(level) + 1}/{movement.ladder.length}
+      </span>
+      <IconButton
+        name="Harder level"
+        className="size-6!"
+        disabled={!neighbourLevel(movement, level.id, 1)}
+        onClick={() => stepLevel(blockId, 1)}
+      >
+        <ChevronRight size={15} />
+      </IconButton>
+      <span className="truncate" title={level.name}>
+        {level.name}
+      </span>
+    </div>
+  );
+}
+
+/** Hands, directions and effort of a dose at a glance. */
+function DoseMarks({ dose, movement }: { dose: Dose; movement: Movement }) {
+  const { directions } = movement;
+  return (
+    <div className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-0.5 text-small">
+      <SidePlanMark plan={dose.sides} />
+      {directions && (
+        <span className="text-ink-soft">
+          {dose.directions === 'each' ? 'both directions' : directions[dose.directions === 'first' ? 0 : 1]}
+        </span>
+      )}
+      {dose.effortPercent !== undefined && <EffortMark percent={dose.effortPercent} />}
+    </div>
+  );
+}
+
+/** What the selected row shows beside its line: what is unusual, what it asks, its steppers and its note. */
+function Opened({ block, movement, level, seen }: Pick<Props, 'block' | 'movement' | 'seen'> & { level: Level }) {
+  const unusual = unusualInDose(block.dose, level.dosing);
+  return (
+    <>
+      {unusual.length > 0 && (
+        <p className="border-l-4 border-load-3 bg-amber-wash px-2 py-1 text-small">{unusual.join(' ')}</p>
+      )}
+      <BlockDemand block={block} movement={movement} level={level} seen={seen} />
+      <DoseSteppers dose={block.dose} movement={movement} onChange={(dose) => changeDose(block.id, dose)} />
+      <input
+        key={block.note}
+        aria-label={`Note for ${movement.name}`}
+        placeholder="Note for whoever leads this"
+        className={`${INPUT} text-small`}
+        maxLength={SEQUENCE_LIMITS.noteLength}
+        defaultValue={block.note ?? ''}
+        onBlur={(event) => {
+          if (event.target.value !== (block.note ?? '')) changeBlock(block.id, { note: event.target.value });
+        }}
+      />
+    </>
+  );
+}
 
 const MARKS: Record<Severity, { className: string; word: string }> = {
   stop: { className: 'bg-iron', word: 'stop' },

@@ -36,7 +36,7 @@ export function ChecksPanel({ findings, document }: { findings: readonly Finding
           />
         ))}
       </ul>
-      {muted.length > 0 && <Muted document={document} />}
+      {muted.length > 0 && <Muted mutes={muted} />}
     </section>
   );
 }
@@ -71,12 +71,12 @@ function FindingItem({ finding, document, first }: { finding: Finding; document:
           <span className={check.severity === 'stop' ? 'text-iron' : 'sr-only'}>{word}: </span>
           {check.title}
         </span>
-        {numbers.length > 0 && (
+        {target && (
           <button
             type="button"
             className="shrink-0 text-fine font-normal whitespace-nowrap text-ink-soft underline underline-offset-2 figures"
             aria-label={`Show block ${numbers[0]}`}
-            onClick={() => show(target!)}
+            onClick={() => show(target)}
           >
             {numbers.slice(0, 3).join(', ')}
             {numbers.length > 3 && ' …'}
@@ -155,12 +155,12 @@ function MuteForm({ check, title, done }: { check: string; title: string; done: 
   );
 }
 
-function Muted({ document }: { document: Sequence }) {
+function Muted({ mutes }: { mutes: NonNullable<Sequence['mutes']> }) {
   return (
     <details className="mt-2 text-small">
-      <summary className="cursor-pointer text-ink-soft">Muted here: {document.mutes!.length}</summary>
+      <summary className="cursor-pointer text-ink-soft">Muted here: {mutes.length}</summary>
       <ul>
-        {document.mutes!.map(({ check, reason }) => (
+        {mutes.map(({ check, reason }) => (
           <li key={check} className="flex items-baseline justify-between gap-2 border-b border-line py-1">
             <span>
               {CHECKS.find(({ id }) => id === check)?.title ?? check}: <i>{reason}</i>

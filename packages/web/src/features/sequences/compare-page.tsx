@@ -28,7 +28,7 @@ import { DoseComparison, type Laid, RowsComparison } from './comparison.js';
 
 /** A sequence beside another one, beside what it was on a day, or beside what was done of it. */
 export default function ComparePage() {
-  const { id } = useParams();
+  const { id = '' } = useParams();
   const [params, setParams] = useSearchParams();
   const athleteId = params.get('athlete') ?? undefined;
   const [kind, otherId] = (params.get('with') ?? '').split(':') as [
@@ -75,7 +75,7 @@ export default function ComparePage() {
       actions={<ButtonLink to={`/sequences/${id}${query}`}>Back to the sequence</ButtonLink>}
     >
       <div className="mb-6 flex flex-wrap items-center gap-3">
-        <WithWhat sequenceId={id!} athleteId={athleteId} value={params.get('with') ?? ''} choose={choose} />
+        <WithWhat sequenceId={id} athleteId={athleteId} value={params.get('with') ?? ''} choose={choose} />
         <label className="flex items-center gap-2 text-small">
           Width
           <MeasureChoice className={`${INPUT} w-64!`} />

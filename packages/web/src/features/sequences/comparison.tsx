@@ -3,6 +3,7 @@ import {
   clock,
   findLevel,
   HANDS,
+  itemAt,
   MUSCLE_GROUPS,
   type MuscleGroup,
   printDose,
@@ -106,7 +107,7 @@ function cellOf({ sequence, timeline }: SessionView, id: string): RowCell | null
   const movement = knownMovement(block.movementId);
   const level = (movement && findLevel(movement, block.levelId)?.name) ?? block.levelId;
   const name = movement?.name ?? block.movementId;
-  const span = timeline.blocks[index]!;
+  const span = itemAt(timeline.blocks, index);
   const [dose, length] = [printDose(block.dose), clock(span.endMs - span.startMs)];
   return { number: index + 1, name, level, dose, length, text: [name, level, dose, length].join('|') };
 }

@@ -6,12 +6,11 @@ import {
   cautionsOn,
   cuesFor,
   DISCOMFORT_RULE,
-  findLevel,
   type Method,
   minutesText,
-  type Movement,
   PHASES,
   printDose,
+  resolveBlock,
   type Sequence,
   STOP_RULES,
   stopsOf,
@@ -190,8 +189,7 @@ interface SheetRowProps {
 }
 
 function SheetRow({ block, number, dense, minded, method }: SheetRowProps) {
-  const movement: Movement = knownMovement(block.movementId)!;
-  const level = findLevel(movement, block.levelId)!;
+  const { movement, level } = resolveBlock(block, knownMovement);
   const own = movement.cautions.find((note) => note.concerns.some((id) => minded.includes(id)));
   const caution = own ?? movement.cautions[0];
   return (

@@ -9,10 +9,10 @@ import { useTitle } from '../../ui/page.js';
 import { RatePanel } from './rate-panel.js';
 
 /** After the clock: what is still to be told, and the note that goes with the record. */
-export function EndScreen({ run }: { run: Run }) {
+export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['ended']> }) {
   const [note, setNote] = useState('');
   const navigate = useNavigate();
-  const { ending, stopSign } = run.ended!;
+  const { ending, stopSign } = ended;
   const open = run.toRate[0];
   const headline = { completed: 'Done', 'ended early': 'Ended early', stopped: 'Stopped' }[ending];
   useTitle(headline);

@@ -1,8 +1,18 @@
-import { advicesOf, DISCOMFORT_RULE, equipmentFor, findLevel, minutesText, stopsOf } from '@clay-pot/core';
+import {
+  advicesOf,
+  counted,
+  DISCOMFORT_RULE,
+  equipmentFor,
+  type Finding,
+  minutesText,
+  resolveBlock,
+  type Sequence,
+  stopsOf,
+} from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import type { StoredSequence } from '@clay-pot/contracts';
+import type { Athlete, StoredSequence } from '@clay-pot/contracts';
 import { useAthlete, useAthletes, useSequence } from '../../api/queries.js';
 import { beginRun, useRun } from '../../store/run.js';
 import { useSessionView } from '../../domain/session-view.js';
@@ -35,12 +45,8 @@ function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
   const stops = stopsOf(view);
   const advices = advicesOf(cautions).filter(({ forbids }) => !forbids || stops.length === 0);
   const sequencePath = `/sequences/${id}${athleteId ? `?athlete=${athleteId}` : ''}`;
-  const things = new Set(
-    document.blocks.flatMap((block) => {
-      const movement = knownMovement(block.movementId)!;
-      return equipmentFor(movement, findLevel(movement, block.levelId)!);
-    }),
-  );
+  const isEmpty = document.blocks.length === 0;
+  const ready = person && asked && stops.length === 0 && open === null && !isEmpty;
 
   function start() {
     if (!person) return;
@@ -51,29 +57,14 @@ function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
   return (
     <Page
       title={document.title}
-      lead={`${minutesText(timeline.durationMs)}, ${document.blocks.length} ${document.blocks.length === 1 ? 'block' : 'blocks'}`}
+      lead={`${minutesText(timeline.durationMs)}, ${counted(document.blocks.length, 'block')}`}
     >
       <div className="grid max-w-2xl gap-6">
         <p>
           By the method <b>{method.name}</b>. {DISCOMFORT_RULE[method.discomfort]}
         </p>
-        {open && (
-          <p className="border-l-4 border-load-3 bg-amber-wash px-3 py-2">
-            A session for {open.athleteName} is still open.{' '}
-            <Link to="/session" className="font-semibold underline">
-              Go back to it
-            </Link>{' '}
-            and end it before you begin another.
-          </p>
-        )}
-        {document.blocks.length === 0 && (
-          <p className="border-l-4 border-iron bg-iron-wash px-3 py-2">
-            This sequence has no blocks yet.{' '}
-            <Link to={`/sequences/${id}`} className="font-semibold underline">
-              Add some first.
-            </Link>
-          </p>
-        )}
+        {open && <StillOpen name={open.athleteName} />}
+        {isEmpty && <NoBlocks sequenceId={id} />}
         <SelectField
           label="For"
           value={athleteId ?? ''}
@@ -86,60 +77,12 @@ function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
             </option>
           ))}
         </SelectField>
-        {stops.length > 0 && (
-          <div role="alert" className="border-2 border-iron bg-iron-wash px-4 py-3">
-            <h2 className="text-lead text-iron">This may not begin</h2>
-            {stops.map(({ check, text }) => (
-              <p key={text} className="mt-1">
-                <b>{check.title}.</b> {text}
-              </p>
-            ))}
-            <p className="mt-2">
-              <Link to={sequencePath} className="font-semibold underline">
-                The sequence’s checks
-              </Link>{' '}
-              offer what would answer it. Who cleared {person?.name} for loading, and when, is recorded{' '}
-              <Link to={`/people/${athleteId}`} className="font-semibold underline">
-                on their page
-              </Link>
-              .
-            </p>
-          </div>
-        )}
-        {advices.length > 0 && (
-          <Part title="To mind">
-            <ul>
-              {advices.map(({ caution, text }) => (
-                <li key={caution} className="border-b border-line py-2">
-                  {text}
-                </li>
-              ))}
-            </ul>
-          </Part>
-        )}
-        <Part title="To fetch">
-          <p className="py-2">{[...things].join(', ') || 'Nothing.'}</p>
-        </Part>
-        <Part title="To ask">
-          <label className="flex items-start gap-3 py-2">
-            <input
-              type="checkbox"
-              className="mt-1 size-5 accent-ink"
-              checked={asked}
-              onChange={(event) => setAsked(event.target.checked)}
-            />
-            <span>
-              Asked today: no numbness or tingling, no swelling, nothing worse this morning than after the last session.
-            </span>
-          </label>
-        </Part>
+        {stops.length > 0 && <MayNotBegin stops={stops} person={person} sequencePath={sequencePath} />}
+        {advices.length > 0 && <ToMind advices={advices} />}
+        <ToFetch document={document} />
+        <ToAsk asked={asked} onChange={setAsked} />
         <div className="flex gap-2">
-          <Button
-            kind="primary"
-            className="px-6 py-3 text-lead"
-            disabled={!person || !asked || stops.length > 0 || open !== null || document.blocks.length === 0}
-            onClick={start}
-          >
+          <Button kind="primary" className="px-6 py-3 text-lead" disabled={!ready} onClick={start}>
             Start
           </Button>
           <ButtonLink to={sequencePath} className="px-4">
@@ -148,5 +91,113 @@ function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
         </div>
       </div>
     </Page>
+  );
+}
+
+function StillOpen({ name }: { name: string }) {
+  return (
+    <p className="border-l-4 border-load-3 bg-amber-wash px-3 py-2">
+      A session for {name} is still open.{' '}
+      <Link to="/session" className="font-semibold underline">
+        Go back to it
+      </Link>{' '}
+      and end it before you begin another.
+    </p>
+  );
+}
+
+function NoBlocks({ sequenceId }: { sequenceId: string }) {
+  return (
+    <p className="border-l-4 border-iron bg-iron-wash px-3 py-2">
+      This sequence has no blocks yet.{' '}
+      <Link to={`/sequences/${sequenceId}`} className="font-semibold underline">
+        Add some first.
+      </Link>
+    </p>
+  );
+}
+
+/** What the rules say against beginning, and where it is answered. */
+function MayNotBegin({
+  stops,
+  person,
+  sequencePath,
+}: {
+  stops: readonly Finding[];
+  person: Athlete | undefined;
+  sequencePath: string;
+}) {
+  return (
+    <div role="alert" className="border-2 border-iron bg-iron-wash px-4 py-3">
+      <h2 className="text-lead text-iron">This may not begin</h2>
+      {stops.map(({ check, text }) => (
+        <p key={text} className="mt-1">
+          <b>{check.title}.</b> {text}
+        </p>
+      ))}
+      <p className="mt-2">
+        <Link to={sequencePath} className="font-semibold underline">
+          The sequence’s checks
+        </Link>{' '}
+        offer what would answer it.
+        {person && (
+          <>
+            {' '}
+            Who cleared {person.name} for loading, and when, is recorded{' '}
+            <Link to={`/people/${person.id}`} className="font-semibold underline">
+              on their page
+            </Link>
+            .
+          </>
+        )}
+      </p>
+    </div>
+  );
+}
+
+function ToMind({ advices }: { advices: ReturnType<typeof advicesOf> }) {
+  return (
+    <Part title="To mind">
+      <ul>
+        {advices.map(({ caution, text }) => (
+          <li key={caution} className="border-b border-line py-2">
+            {text}
+          </li>
+        ))}
+      </ul>
+    </Part>
+  );
+}
+
+function ToFetch({ document }: { document: Sequence }) {
+  const things = new Set(
+    document.blocks.flatMap((block) => {
+      const { movement, level } = resolveBlock(block, knownMovement);
+      return equipmentFor(movement, level);
+    }),
+  );
+  return (
+    <Part title="To fetch">
+      <p className="py-2">{[...things].join(', ') || 'Nothing.'}</p>
+    </Part>
+  );
+}
+
+/** Nothing begins before this was asked. */
+function ToAsk({ asked, onChange }: { asked: boolean; onChange: (asked: boolean) => void }) {
+  return (
+    <Part title="To ask">
+      <label className="flex items-start gap-3 py-2">
+        <input
+          type="checkbox"
+          className="mt-1 size-5 accent-ink"
+          checked={asked}
+          onChange={(event) => onChange(event.target.checked)}
+        />
+        <span>
+          Asked today: no numbness or tingling, no swelling, nothing worse this morning than after the last session.
+        </span>
+      </label>
+    </Part>
   );
 }

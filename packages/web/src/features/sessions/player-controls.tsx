@@ -1,4 +1,4 @@
-import { neighbourLevel, type TimelineEvent } from '@clay-pot/core';
+import { itemAt, neighbourLevel, resolveBlock, type TimelineEvent } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { Pause, Play, SkipBack, SkipForward, Volume2, VolumeX } from 'lucide-react';
 import { addTime, easeLevel, endRun, goBack, type Run, setPaused, skipStint } from '../../store/run.js';
@@ -10,8 +10,8 @@ const TOUCH =
 /** Everything under the thumb: pause, back, skip, more time, easier, end, stop. */
 export function Controls({ run, event, onStop }: { run: Run; event: TimelineEvent; onStop: () => void }) {
   const { on, toggle } = useSound();
-  const block = run.sequence.blocks[event.blockIndex]!;
-  const canEase = neighbourLevel(knownMovement(block.movementId)!, block.levelId, -1) !== undefined;
+  const block = itemAt(run.sequence.blocks, event.blockIndex);
+  const canEase = neighbourLevel(resolveBlock(block, knownMovement).movement, block.levelId, -1) !== undefined;
   return (
     <div className="px-4 pt-2 pb-4 sm:px-8 sm:pb-6" role="group" aria-label="Controls">
       <div className="grid grid-cols-[1fr_1.8fr_1fr_1fr] gap-2">

@@ -1,11 +1,13 @@
 import {
+  type Block,
   capital,
   countdown,
   cuesFor,
   currentPart,
-  findLevel,
+  itemAt,
   type Level,
   type Movement,
+  resolveBlock,
   type Timeline,
   type TimelineEvent,
   type WorkingSide,
@@ -16,9 +18,8 @@ import type { Run } from '../../store/run.js';
 
 /** What happens now, readable from across the room: hand, count or time, and what to do. */
 export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
-  const block = run.sequence.blocks[event.blockIndex]!;
-  const movement = knownMovement(block.movementId)!;
-  const level = findLevel(movement, block.levelId)!;
+  const block = itemAt(run.sequence.blocks, event.blockIndex);
+  const { movement, level } = resolveBlock(block, knownMovement);
   const { part, leftMs } = currentPart(event, run.head);
   const stint = event.stint === null ? undefined : timeline.stints[event.stint];
   const counts = event.kind === 'repetition' || event.kind === 'breath';
@@ -56,13 +57,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           className="h-32 w-full self-center sm:ml-auto sm:h-72 sm:w-[min(46%,30rem)]"
         />
       </div>
-      <p className="mt-3 min-h-6 sm:text-lead">
-        {stint && block.dose.sets > 1 && `Set ${event.set} of ${block.dose.sets}. `}
-        {event.direction && event.stint !== null && `${capital(event.direction)}. `}
-        {event.stint !== null &&
-          block.dose.effortPercent !== undefined &&
-          `${block.dose.effortPercent} % of your most. `}
-      </p>
+      <p className="mt-3 min-h-6 sm:text-lead">{event.stint !== null && whichSet(block, event)}</p>
       <div className="mt-1 text-ink-soft sm:text-lead" data-testid="cue">
         {event.stint === null && !run.toRate.length ? (
           movement.howTo.map((line) => <p key={line}>{line}</p>)
@@ -70,13 +65,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           <p>{cueFor(movement, cuesFor(movement, level, methodFor(run.sequence)), event)}</p>
         )}
       </div>
-      {movement.cautions
-        .filter((note) => run.cautions.some((entry) => note.concerns.includes(entry.caution)))
-        .map((note) => (
-          <p key={note.text} className="mt-1 border-l-4 border-load-4 bg-white/70 px-2 py-0.5 text-small sm:text-body">
-            {note.text}
-          </p>
-        ))}
+      <CautionNotes movement={movement} cautions={run.cautions} />
       {block.note && <p className="mt-1 font-semibold">{block.note}</p>}
       {/* Changes are spoken once, not each second. */}
       <p className="sr-only" aria-live="assertive">
@@ -84,6 +73,27 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
       </p>
     </section>
   );
+}
+
+/** Set, direction and effort of what is being done, as far as they are worth telling. */
+function whichSet({ dose }: Block, { set, direction }: TimelineEvent): string {
+  const parts = [
+    dose.sets > 1 && `Set ${set} of ${dose.sets}.`,
+    direction && `${capital(direction)}.`,
+    dose.effortPercent !== undefined && `${dose.effortPercent} % of your most.`,
+  ];
+  return parts.filter(Boolean).join(' ');
+}
+
+/** What a movement asks to be minded of somebody with these cautions. */
+function CautionNotes({ movement, cautions }: { movement: Movement; cautions: Run['cautions'] }) {
+  return movement.cautions
+    .filter((note) => cautions.some(({ caution }) => note.concerns.includes(caution)))
+    .map((note) => (
+      <p key={note.text} className="mt-1 border-l-4 border-load-4 bg-white/70 px-2 py-0.5 text-small sm:text-body">
+        {note.text}
+      </p>
+    ));
 }
 
 const SIGN: Record<WorkingSide, { text: string; className: string; name: string }> = {

@@ -42,7 +42,7 @@ export default function PlayerPage() {
       </main>
     );
   }
-  return run.ended ? <EndScreen run={run} /> : <Player run={run} />;
+  return run.ended ? <EndScreen run={run} ended={run.ended} /> : <Player run={run} />;
 }
 
 function Player({ run }: { run: Run }) {

@@ -1,4 +1,12 @@
-import { type Stint, findLevel, printDose, type Timeline, type TimelineEvent } from '@clay-pot/core';
+import {
+  findLevel,
+  itemAt,
+  printDose,
+  resolveBlock,
+  type Stint,
+  type Timeline,
+  type TimelineEvent,
+} from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { useEffect, useRef } from 'react';
 import type { Run } from '../../store/run.js';
@@ -17,7 +25,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
   useEffect(() => {
     now.current?.scrollIntoView({ block: 'nearest' });
   }, [event.blockIndex]);
-  const movement = knownMovement(run.sequence.blocks[event.blockIndex]!.movementId)!;
+  const { movement } = resolveBlock(itemAt(run.sequence.blocks, event.blockIndex), knownMovement);
   const atMs = event.startMs + Math.min(run.head.elapsedMs, event.durationMs);
   return (
     <aside
@@ -47,7 +55,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
         <h3 className="mt-4 border-b border-ink/40 pb-1 text-body">Blocks</h3>
         <ol className="mt-1 max-h-[30vh] overflow-y-auto text-small" tabIndex={0} aria-label="Blocks of the session">
           {run.sequence.blocks.map((block, index) => {
-            const of = knownMovement(block.movementId)!;
+            const of = resolveBlock(block, knownMovement).movement;
             const isNow = index === event.blockIndex;
             return (
               <li

@@ -1,4 +1,4 @@
-import { adviseOnDiscomfort, DISCOMFORT_WORDS, SESSION_LIMITS, UNIT_BEHIND } from '@clay-pot/core';
+import { adviseOnDiscomfort, DISCOMFORT_WORDS, must, resolveBlock, SESSION_LIMITS, UNIT_BEHIND } from '@clay-pot/core';
 import { knownMovement, methodFor } from '../../store/library.js';
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
@@ -17,8 +17,11 @@ export function RatePanel({ run, blockId }: { run: Run; blockId: string }) {
   const [discomfort, setDiscomfort] = useState<number | null>(null);
   const [note, setNote] = useState('');
   const [opened, setOpened] = useState(false);
-  const block = run.sequence.blocks.find((candidate) => candidate.id === blockId)!;
-  const name = knownMovement(block.movementId)!.name;
+  const block = must(
+    run.sequence.blocks.find((candidate) => candidate.id === blockId),
+    'a block of the session',
+  );
+  const name = resolveBlock(block, knownMovement).movement.name;
   const allowed = methodFor(run.sequence).discomfort;
   const advice = discomfort === null ? null : adviseOnDiscomfort(discomfort, allowed);
 

@@ -1,8 +1,8 @@
-import type { SessionRecord } from '@clay-pot/contracts';
 import {
   type Block,
   clock,
   findLevel,
+  firstOf,
   percent,
   type PlannedDoneRow,
   printDose,
@@ -11,6 +11,7 @@ import {
   UNIT_BEHIND,
   type WorkingSide,
 } from '@clay-pot/core';
+import type { SessionRecord } from '@clay-pot/contracts';
 import { knownMovement } from '../../store/library.js';
 import { Link, useParams } from 'react-router';
 import { useSession } from '../../api/queries.js';
@@ -163,7 +164,7 @@ const FILL: Record<WorkingSide, string> = { left: 'bg-cobalt', right: 'bg-ochre-
 /** One hand's share: a bar for each planned piece, as full as it was done, and the sum. */
 function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedDoneRow[] }) {
   const { plannedAmount, doneAmount } = totals(rows);
-  const unit = UNIT_BEHIND[rows[0]!.unit];
+  const unit = UNIT_BEHIND[firstOf(rows).unit];
   const reached = rows.some((row) => row.doneAmount !== null);
   return (
     <div className="flex items-center gap-2 py-0.5">
