@@ -2,7 +2,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import typescript from 'typescript-eslint';
 
 const SOURCES = ['packages/*/src/**/*.{ts,tsx}'];
-const TESTS = ['**/*.test.ts', '**/*.fixture.ts'];
+const TESTS = ['**/*.test.{ts,tsx}', '**/*.fixture.{ts,tsx}'];
 
 export default typescript.config(
   { ignores: ['**/dist/', '**/node_modules/', '.data/', '**/test-results/', '**/playwright-report/'] },

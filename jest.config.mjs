@@ -1,19 +1,19 @@
 /** Unit tests of the core, the server over a real database, and the web's stores. Each package's tests stand in one project. */
 const shared = {
   testEnvironment: 'node',
-  extensionsToTreatAsEsm: ['.ts'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
 };
 const swc = (decorators) => ({
-  '^.+\\.ts$': [
+  '^.+\\.tsx?$': [
     '@swc/jest',
     {
       jsc: {
         target: 'es2022',
-        parser: { syntax: 'typescript', decorators },
-        ...(decorators && {
-          transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
-        }),
+        parser: { syntax: 'typescript', tsx: true, decorators },
+        transform: decorators
+          ? { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false }
+          : { react: { runtime: 'automatic' } },
       },
       module: { type: 'es6' },
     },
@@ -42,7 +42,19 @@ export default {
       displayName: 'web',
       rootDir: 'packages/web',
       roots: ['<rootDir>/src'],
+      testMatch: ['**/*.test.ts'],
       setupFiles: ['<rootDir>/jest.storage.mjs'],
+      transform: swc(false),
+    },
+    {
+      // Pieces of interface, in a document without a browser; whole screens are looked at in e2e/.
+      ...shared,
+      displayName: 'pieces',
+      rootDir: 'packages/web',
+      roots: ['<rootDir>/src'],
+      testMatch: ['**/*.test.tsx'],
+      testEnvironment: 'jsdom',
+      setupFilesAfterEnv: ['<rootDir>/jest.document.mjs'],
       transform: swc(false),
     },
   ],

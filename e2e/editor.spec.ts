@@ -171,7 +171,9 @@ for (const [paper, widthPt] of [
     await openSequence(page, 'Lantern class, twenty minutes');
     await page.getByLabel('Seen for').selectOption({ label: 'For Wilf Tarrant' });
     await page.getByRole('link', { name: 'Sheet' }).click();
-    await page.getByRole('button', { name: paper }).click();
+    const choice = page.getByRole('button', { name: paper });
+    await choice.click();
+    await expect(choice).toHaveAttribute('aria-pressed', 'true');
     await expect(page.getByText('Stop if it hurts')).toBeVisible();
     await expect(page.getByText('Arthritis: no added weight')).toBeVisible();
     const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');

@@ -1,7 +1,7 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { fileURLToPath } from 'node:url';
-import { expect, type Page, test as base } from '@playwright/test';
+import { type BrowserContext, expect, type Page, test as base } from '@playwright/test';
 import { createConnection } from 'mysql2/promise';
 
 const MAIN = fileURLToPath(new URL('../packages/server/dist/main.js', import.meta.url));
@@ -54,7 +54,9 @@ async function freePort(): Promise<number> {
   });
 }
 
-export const test = base.extend<{ coach: Page }, { house: House }>({
+type SignedIn = Awaited<ReturnType<BrowserContext['storageState']>>;
+
+export const test = base.extend<{ coach: Page }, { house: House; signedIn: SignedIn }>({
   house: [
     async ({}, use, { workerIndex }) => {
       const server = process.env['TEST_DATABASE_URL'];
@@ -72,9 +74,22 @@ export const test = base.extend<{ coach: Page }, { house: House }>({
     { scope: 'worker', timeout: 60_000 },
   ],
   baseURL: async ({ house }, use) => use(house.address),
+  /** Signed in once for each worker: what a browser keeps of it. */
+  signedIn: [
+    async ({ house, browser }, use) => {
+      const context = await browser.newContext({ baseURL: house.address, serviceWorkers: 'block' });
+      await signIn(await context.newPage());
+      const state = await context.storageState();
+      await context.close();
+      await use(state);
+    },
+    { scope: 'worker' },
+  ],
   /** A page of the signed-in demo coach, on Today. */
-  coach: async ({ page }, use) => {
-    await signIn(page);
+  coach: async ({ page, context, signedIn }, use) => {
+    await context.addCookies(signedIn.cookies);
+    await page.goto('/');
+    await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
     await use(page);
   },
 });

@@ -71,6 +71,7 @@ export const useAthlete = (id: string | undefined) =>
   useQuery({
     queryKey: ['athletes', id],
     queryFn: () => request<Athlete>(`/athletes/${id}`),
+    enabled: id !== undefined,
   });
 
 export const useSequences = () =>

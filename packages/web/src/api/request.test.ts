@@ -1,0 +1,67 @@
+import { afterEach, describe, expect, jest, test } from '@jest/globals';
+import { isProblem, OfflineError, ProblemError, request } from './request.js';
+
+const real = globalThis.fetch;
+afterEach(() => {
+  globalThis.fetch = real;
+});
+
+const json = (body: unknown, init: ResponseInit = {}, type = 'application/json') =>
+  new Response(JSON.stringify(body), { ...init, headers: { 'content-type': type, ...init.headers } });
+
+function serverGives(answer: Response | Error) {
+  const fake = jest.fn<typeof fetch>();
+  globalThis.fetch = answer instanceof Error ? fake.mockRejectedValue(answer) : fake.mockResolvedValue(answer);
+  return fake;
+}
+
+describe('asking the API', () => {
+  test('gives the answer’s own document; a write says what it is and what it was made from', async () => {
+    const asked = serverGives(json({ id: 'a' }));
+    expect(await request('/things/a', { method: 'PUT', body: { name: 'x' }, ifMatch: '"4"' })).toEqual({ id: 'a' });
+    expect(asked).toHaveBeenCalledWith('/api/things/a', {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json', 'if-match': '"4"' },
+      body: '{"name":"x"}',
+    });
+  });
+
+  test('a question carries neither a body nor a type', async () => {
+    const asked = serverGives(json([]));
+    await request('/things');
+    expect(asked).toHaveBeenCalledWith('/api/things', { method: 'GET', headers: {} });
+  });
+
+  test('nothing to say is no fault', async () => {
+    serverGives(new Response(null, { status: 204 }));
+    expect(await request('/things/a', { method: 'DELETE' })).toBeUndefined();
+  });
+
+  test('a refusal comes in the server’s words, with its version of the document', async () => {
+    const problem = { type: 'urn:clay-pot:problem:stale-edit', title: '', status: 412, detail: 'Changed meanwhile.' };
+    serverGives(json(problem, { status: 412, headers: { etag: '"5"' } }, 'application/problem+json'));
+    const error = await request('/things/a').catch((thrown: unknown) => thrown);
+    expect(error).toBeInstanceOf(ProblemError);
+    expect(error).toMatchObject({ message: 'Changed meanwhile.', etag: '"5"', problem });
+    expect(isProblem(error, 'stale-edit')).toBe(true);
+    expect(isProblem(error, 'not-found')).toBe(false);
+    expect(isProblem(new Error('stale-edit'), 'stale-edit')).toBe(false);
+  });
+
+  test('nobody there, and a page of something in between, are worth another try', async () => {
+    serverGives(new TypeError('no network'));
+    await expect(request('/things')).rejects.toBeInstanceOf(OfflineError);
+    for (const status of [200, 502]) {
+      serverGives(new Response('<h1>Sign in to the café</h1>', { status, headers: { 'content-type': 'text/html' } }));
+      await expect(request('/things')).rejects.toThrow(`unexpected way (${status})`);
+      await expect(request('/things')).rejects.toBeInstanceOf(OfflineError);
+    }
+  });
+
+  test('what was called off is not taken for a missing server', async () => {
+    const aborter = new AbortController();
+    aborter.abort();
+    serverGives(new DOMException('called off', 'AbortError'));
+    await expect(request('/things', { signal: aborter.signal })).rejects.toMatchObject({ name: 'AbortError' });
+  });
+});

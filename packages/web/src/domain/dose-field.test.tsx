@@ -1,0 +1,56 @@
+import { describe, expect, jest, test } from '@jest/globals';
+import { type Dose, parseDose, printDose } from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import { screen } from '@testing-library/react';
+import { show } from '../screen.fixture.js';
+import { DoseField } from './dose-field.js';
+
+const squeeze = shippedMovement('grip.ball-squeeze')!;
+
+function field(text = '2x8 @40% L,R') {
+  const onChange = jest.fn<(dose: Dose) => void>();
+  const shown = show(<DoseField dose={parseDose(text)} movement={squeeze} onChange={onChange} />);
+  return { ...shown, onChange, input: screen.getByRole('textbox', { name: `Dose of ${squeeze.name}` }) };
+}
+
+describe('a dose, typed', () => {
+  test('is taken with Enter, read as a coach means it, and shown as it is printed', async () => {
+    const { user, input, onChange } = field();
+    expect(input).toHaveProperty('value', '2x8 @40% L,R');
+    await user.clear(input);
+    await user.type(input, '3 x 10 @ 50% rest 30 L, R{Enter}');
+    expect(onChange.mock.calls.map(([dose]) => printDose(dose))).toEqual(['3x10 @50% rest30 L,R']);
+  });
+
+  test('that cannot be read stays in the field with the reason; Escape brings the old one back', async () => {
+    const { user, input, onChange } = field();
+    await user.clear(input);
+    await user.type(input, '3x10 hard');
+    await user.tab();
+    const alert = screen.getByRole('alert');
+    expect(alert.textContent).toContain('“hard” is not a part of a dose');
+    expect(input).toHaveProperty('value', '3x10 hard');
+    expect(input.getAttribute('aria-invalid')).toBe('true');
+    expect(input.getAttribute('aria-describedby')).toBe(alert.id);
+    await user.type(input, '{Escape}');
+    expect(screen.queryByRole('alert')).toBeNull();
+    expect(input).toHaveProperty('value', '2x8 @40% L,R');
+    expect(onChange).not.toHaveBeenCalled();
+  });
+
+  test('that does not fit the movement is refused in its words', async () => {
+    const { user, input, onChange } = field();
+    await user.clear(input);
+    await user.type(input, '3x5br{Enter}');
+    expect(screen.getByRole('alert').textContent).toMatch(/breath/i);
+    expect(onChange).not.toHaveBeenCalled();
+  });
+
+  test('of the same meaning changes nothing', async () => {
+    const { user, input, onChange } = field();
+    await user.clear(input);
+    await user.type(input, '2 x 8 @40% L,R{Enter}');
+    expect(onChange).not.toHaveBeenCalled();
+    expect(input).toHaveProperty('value', '2x8 @40% L,R');
+  });
+});

@@ -1,0 +1,56 @@
+import { describe, expect, test } from '@jest/globals';
+import { stopsOf } from '@clay-pot/core';
+import { known } from '../store/library.js';
+import { SHORT, someone } from '../made-up.fixture.js';
+import { answering, settle, showHook } from '../screen.fixture.js';
+import { useForWhom } from './for-whom.js';
+import { timelineOf, useSessionView } from './session-view.js';
+
+const wren = someone();
+const own = { id: 'r', athleteId: wren.id, kind: 'maximum', of: 'grip', hand: 'left', value: 250 } as const;
+const today = new Date().toISOString().slice(0, 10);
+const answers = {
+  [`GET /api/athletes/${wren.id}`]: wren,
+  [`GET /api/athletes/${wren.id}/readings`]: [{ ...own, onDay: today }],
+  [`GET /api/athletes/${wren.id}/past`]: [],
+};
+
+describe('for whom something is computed', () => {
+  test('without an athlete nobody is asked, and an average adult stands in', async () => {
+    const asked = answering({});
+    const { result } = showHook(() => useForWhom(undefined));
+    await settle();
+    expect(asked).toEqual([]);
+    expect(result.current).toMatchObject({ name: 'an average adult', athleteId: undefined, estimated: [] });
+  });
+
+  test('an athlete comes with their own body and what was measured of them', async () => {
+    answering(answers);
+    const { result } = showHook(() => useForWhom(wren.id));
+    await settle();
+    expect(result.current).toMatchObject({ name: wren.name, athleteId: wren.id });
+    expect(result.current.person.body).toMatchObject({ massKg: 62, statureM: 1.68, sex: 'female' });
+    expect(result.current.person.measured).toEqual([{ action: 'grip', hand: 'left', value: 250, onDay: today }]);
+  });
+});
+
+describe('a session as it is seen', () => {
+  test('is compiled once, however many ask', () => {
+    expect(timelineOf(SHORT, known())).toBe(timelineOf(SHORT, known()));
+    expect(timelineOf({ ...SHORT }, known())).not.toBe(timelineOf(SHORT, known()));
+  });
+
+  test('keeps its view while nothing changes, and says what stops it for whom', async () => {
+    answering(answers);
+    const healing = someone({ cautions: [{ caution: 'recent-injury' }] });
+    const { result, rerender } = showHook(() => useSessionView(SHORT, healing));
+    await settle();
+    const { view, whom } = result.current;
+    rerender();
+    expect(result.current.view).toBe(view);
+    expect(whom.athleteId).toBe(wren.id);
+    expect(stopsOf(view).map(({ check }) => check.id)).toContain('not-cleared');
+    const { result: free } = showHook(() => useSessionView(SHORT, undefined));
+    expect(stopsOf(free.current.view)).toEqual([]);
+  });
+});

@@ -1,0 +1,69 @@
+import { describe, expect, test } from '@jest/globals';
+import { type Dose, DOSE_LIMITS, parseDose, printDose } from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import { screen, within } from '@testing-library/react';
+import { useState } from 'react';
+import { show } from '../../screen.fixture.js';
+import { DoseSteppers } from './dose-steppers.js';
+
+const squeeze = shippedMovement('grip.ball-squeeze')!;
+let now: Dose;
+
+/** A dose that follows its steppers, kept in `now`. */
+function Stepped({ from }: { from: string }) {
+  const [dose, setDose] = useState(() => parseDose(from));
+  const change = (next: Dose) => {
+    now = next;
+    setDose(next);
+  };
+  return <DoseSteppers dose={dose} movement={squeeze} onChange={change} />;
+}
+const button = (name: string) => screen.getByRole('button', { name });
+const shown = (name: string) => within(screen.getByRole('group', { name })).getByRole('status').textContent;
+
+describe('a dose by steppers', () => {
+  test('each part steps by what is usual for it, and the dose follows', async () => {
+    const { user } = show(<Stepped from="2x8 @40% rest20 L,R" />);
+    await user.click(button('More sets'));
+    await user.click(button('Fewer repetitions'));
+    await user.click(button('More effort, %'));
+    await user.click(button('More rest, s'));
+    expect(printDose(now)).toBe('3x7 @45% rest25 L,R');
+    expect(shown('repetitions')).toBe('7');
+  });
+
+  test('seconds go by fives, and have no hold in each repetition', async () => {
+    const { user } = show(<Stepped from="1x30s L,R" />);
+    await user.click(button('More seconds'));
+    expect(printDose(now)).toBe('1x35s L,R');
+    expect(screen.queryByRole('group', { name: 'hold, s' })).toBeNull();
+  });
+
+  test('a hold that is stepped down to nothing is gone, not zero', async () => {
+    const { user } = show(<Stepped from="2x8 1s L,R" />);
+    await user.click(button('Fewer hold, s'));
+    expect('holdS' in now).toBe(false);
+    expect(button('Fewer hold, s')).toHaveProperty('disabled', true);
+    await user.click(button('More hold, s'));
+    expect(now.holdS).toBe(1);
+  });
+
+  test('nothing can be stepped over its limits', async () => {
+    const { user } = show(<Stepped from={`${DOSE_LIMITS.sets.max}x8 @98% L,R`} />);
+    expect(button('More sets')).toHaveProperty('disabled', true);
+    await user.click(button('More effort, %'));
+    expect(now.effortPercent).toBe(DOSE_LIMITS.effortPercent.max);
+    expect(button('More effort, %')).toHaveProperty('disabled', true);
+  });
+
+  test('only ways of the hands that the movement knows are offered', async () => {
+    const { user } = show(<Stepped from="2x8 L,R" />);
+    const hands = screen.getByRole('combobox', { name: 'hands' });
+    const offered = within(hands)
+      .getAllByRole('option')
+      .map((option) => option.getAttribute('value'));
+    expect(offered).toEqual(squeeze.sides);
+    await user.selectOptions(hands, 'right-then-left');
+    expect(now.sides).toBe('right-then-left');
+  });
+});

@@ -1,0 +1,94 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import { screen } from '@testing-library/react';
+import { SHORT, SHORT_ID, sequenceOf, someone, storedShort } from '../../made-up.fixture.js';
+import { answering, settle, show } from '../../screen.fixture.js';
+import { useOutbox } from '../../store/outbox.js';
+import { beginRun, useRun } from '../../store/run.js';
+import LeadPage from './lead-page.js';
+
+beforeEach(() => {
+  useRun.setState({ run: null });
+  useOutbox.setState({ letters: [], refused: [] });
+});
+
+async function threshold({ athlete = someone(), document = SHORT, chosen = true } = {}) {
+  answering({
+    [`GET /api/sequences/${SHORT_ID}`]: storedShort(document),
+    'GET /api/athletes': [athlete],
+    [`GET /api/athletes/${athlete.id}`]: athlete,
+    [`GET /api/athletes/${athlete.id}/readings`]: [],
+    [`GET /api/athletes/${athlete.id}/past`]: [],
+  });
+  const query = chosen ? `?athlete=${athlete.id}` : '';
+  const shown = show(<LeadPage />, `/sequences/${SHORT_ID}/lead${query}`, '/sequences/:id/lead');
+  await settle();
+  return shown;
+}
+const startButton = () => screen.getByRole('button', { name: 'Start' });
+const ask = () => screen.getByRole('checkbox', { name: /^Asked today/ });
+
+describe('before a session', () => {
+  test('it begins for somebody, after asking, and not before', async () => {
+    const { user } = await threshold();
+    expect(screen.getByText('firm ball')).toBeTruthy();
+    expect(startButton()).toHaveProperty('disabled', true);
+    await user.click(ask());
+    await user.click(startButton());
+    expect(useRun.getState().run).toMatchObject({
+      athleteName: 'Wren Halloran',
+      sequenceId: SHORT_ID,
+      sequence: SHORT,
+    });
+    expect(screen.getByTestId('where').textContent).toBe('/session');
+  });
+
+  test('without anybody chosen it does not begin; choosing puts them into the address', async () => {
+    const { user } = await threshold({ chosen: false });
+    await user.click(ask());
+    expect(startButton()).toHaveProperty('disabled', true);
+    await user.selectOptions(screen.getByRole('combobox', { name: 'For' }), 'Wren Halloran');
+    await settle();
+    expect(screen.getByTestId('where').textContent).toContain(`athlete=${someone().id}`);
+    expect(startButton()).toHaveProperty('disabled', false);
+  });
+
+  test('what may not begin says why and where it is answered, and cannot be started', async () => {
+    const { user } = await threshold({ athlete: someone({ cautions: [{ caution: 'recent-injury' }] }) });
+    const alert = screen.getByRole('alert').textContent;
+    expect(alert).toContain('This may not begin');
+    expect(alert).toContain('Who cleared Wren Halloran for loading');
+    await user.click(ask());
+    expect(startButton()).toHaveProperty('disabled', true);
+  });
+
+  test('what only asks for care is told and does not stop it', async () => {
+    const { user } = await threshold({ athlete: someone({ cautions: [{ caution: 'hypermobility' }] }) });
+    expect(screen.getByRole('heading', { name: 'To mind' })).toBeTruthy();
+    await user.click(ask());
+    expect(startButton()).toHaveProperty('disabled', false);
+  });
+
+  test('a session that is still open is ended first', async () => {
+    const other = { athleteId: 'x', athleteName: 'Ruan Pellew', cautions: [], sequenceId: 's', sequence: SHORT };
+    beginRun(other);
+    const { user } = await threshold();
+    expect(screen.getByText(/^A session for Ruan Pellew is still open/)).toBeTruthy();
+    await user.click(ask());
+    expect(startButton()).toHaveProperty('disabled', true);
+  });
+
+  test('a sequence without blocks sends to the editor', async () => {
+    await threshold({ document: sequenceOf([]) });
+    expect(screen.getByRole('link', { name: 'Add some first.' }).getAttribute('href')).toBe(`/sequences/${SHORT_ID}`);
+  });
+
+  test('a server that does not answer is said, with a way to ask again', async () => {
+    answering({});
+    show(<LeadPage />, `/sequences/${SHORT_ID}/lead`, '/sequences/:id/lead');
+    expect(await screen.findByRole('alert', {}, { timeout: 9000 })).toHaveProperty(
+      'textContent',
+      expect.stringContaining('The server does not answer.'),
+    );
+    expect(screen.getByRole('button', { name: 'Try again' })).toBeTruthy();
+  }, 15_000);
+});
