@@ -10,6 +10,7 @@ export * from './vocabulary/hand-shapes.js';
 export * from './vocabulary/hands.js';
 export * from './vocabulary/limit.js';
 export * from './vocabulary/lists.js';
+export * from './vocabulary/load-scale.js';
 export * from './vocabulary/motions.js';
 export * from './vocabulary/muscles.js';
 export * from './vocabulary/numbers.js';

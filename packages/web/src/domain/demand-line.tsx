@@ -1,5 +1,5 @@
 import { type Demand, peakEffort } from '@clay-pot/core';
-import { loadStep } from '../ui/marks.js';
+import { loadClass } from '../ui/marks.js';
 
 /** Load, angle and effort of a level in one line; what is not available is said. */
 export function DemandLine({ demand }: { demand: Demand }) {
@@ -16,7 +16,7 @@ export function DemandLine({ demand }: { demand: Demand }) {
       {parts.length > 0 && effort > 0 && ' · '}
       {effort > 0 && (
         <span className={effort > 100 ? 'font-bold text-iron' : ''}>
-          <span className={`mr-1 inline-block size-2.5 border border-ink/40 ${loadStep(effort)}`} aria-hidden />
+          <span className={`mr-1 inline-block size-2.5 border border-ink/40 ${loadClass(effort)}`} aria-hidden />
           {effort.toFixed(0)} % effort{effort > 100 && ', not available'}
         </span>
       )}

@@ -12,6 +12,7 @@ import {
 } from '@clay-pot/core';
 import { Layer, SKIN } from './body-drawing.js';
 import { linePath, smoothPath, taperPath } from './path.js';
+import { loadColour } from './load-colours.js';
 import { Arrow, INK, up } from './strokes.js';
 
 /** Pressure on the parts of a hand, 0–1 of what is shown as the most. */
@@ -21,8 +22,7 @@ export interface HandTint {
   readonly pads: number;
 }
 
-export const STEPS = ['#c3cbd0', '#8fbcab', '#d0a136', '#b96d1c', '#7e2a1c'];
-const tintOf = (share: number) => itemAt(STEPS, Math.min(4, Math.max(0, Math.ceil(share * 5) - 1)));
+const tintOf = (share: number) => loadColour(share * 100);
 
 /** A hand from above, fingers up; the right hand's thumb on the left, mirrored for the other. Its wrist lies at the origin. */
 export function HandFromAbove({

@@ -1,4 +1,5 @@
-import { clock, type Coil, type Crack, firstOf, type Hand, HANDS, itemAt, lastOf, type Pot } from '@clay-pot/core';
+import { clock, type Coil, type Crack, firstOf, type Hand, HANDS, lastOf, type Pot } from '@clay-pot/core';
+import { LOAD_COLOURS, loadColour } from './load-colours.js';
 import { type KeyboardEvent, memo, useId } from 'react';
 
 /** Pixels of the drawing's own space. The middle stands at zero. */
@@ -24,10 +25,6 @@ export interface PotProps {
   className?: string;
   bare?: boolean;
 }
-
-const STEPS = [1, 2, 3, 4, 5].map((step) => `var(--color-load-${step})`);
-const glazeOf = (percent: number) =>
-  itemAt(STEPS, Math.min(STEPS.length - 1, Math.max(0, Math.ceil(percent / 20) - 1)));
 
 /**
  * A session as a pot: time from foot to rim, the left hand's load to the left, the right hand's to the right. Glaze fills the wall as far as
@@ -242,10 +239,10 @@ function Half({ hand, layers, hatch }: { hand: Hand; layers: readonly Layer[]; h
         <path d={`${profile(sign, glaze)}H0Z`} />
       </clipPath>
       <g clipPath={`url(#${clip})`}>
-        {STEPS.map((colour) => (
+        {LOAD_COLOURS.map((colour) => (
           <path
             key={colour}
-            d={boxes(x, layers, (coil) => glazeOf(coil[hand].effortPercent) === colour)}
+            d={boxes(x, layers, (coil) => loadColour(coil[hand].effortPercent) === colour)}
             fill={colour}
             stroke="var(--color-white)"
             strokeOpacity="0.7"

@@ -3,7 +3,7 @@ import {
   type DiscomfortAdvice,
   type DiscomfortPolicy,
   HANDS,
-  itemAt,
+  loadStepOf,
   type SidePlan,
   type WorkingSide,
 } from '@clay-pot/core';
@@ -61,19 +61,18 @@ export function SidePlanMark({ plan }: { plan: SidePlan }) {
   );
 }
 
-const STEPS = ['bg-load-1', 'bg-load-2', 'bg-load-3', 'bg-load-4', 'bg-load-5'] as const;
+/** Written out, for the style sheet is made from the names that stand in the code. */
+const STEPS = { 1: 'bg-load-1', 2: 'bg-load-2', 3: 'bg-load-3', 4: 'bg-load-4', 5: 'bg-load-5' } as const;
 
 /** The step of the load scale for 0–100 %: the same wherever load is shown. */
-export function loadStep(percent: number): (typeof STEPS)[number] {
-  return itemAt(STEPS, Math.min(STEPS.length - 1, Math.max(0, Math.ceil(percent / 20) - 1)));
-}
+export const loadClass = (percent: number) => STEPS[loadStepOf(percent)];
 
 /** Effort on the load scale: a filled bar and the number. */
 export function EffortMark({ percent }: { percent: number }) {
   return (
     <span className="inline-flex items-center gap-1.5 text-small figures" title={`${percent} % of own maximum`}>
       <span className="inline-block h-2.5 w-8 border border-ink/40 bg-white" aria-hidden>
-        <span className={`block h-full ${loadStep(percent)}`} style={{ width: `${percent}%` }} />
+        <span className={`block h-full ${loadClass(percent)}`} style={{ width: `${percent}%` }} />
       </span>
       {percent} %
     </span>

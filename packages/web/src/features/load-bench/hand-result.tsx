@@ -1,5 +1,5 @@
 import { type ActionEffort, type Demand, type Hand, type HandDemand, kgFromN, rangeVerdict } from '@clay-pot/core';
-import { loadStep, SideMark } from '../../ui/marks.js';
+import { loadClass, SideMark } from '../../ui/marks.js';
 
 /** What each hand bears and what it takes, left beside right. */
 export function HandResults({ demand }: { demand: Demand }) {
@@ -90,7 +90,7 @@ function EffortRow({ effort }: { effort: ActionEffort }) {
         <b className={`display text-lead figures ${over ? 'text-iron' : ''}`}>{percent.toFixed(0)} %</b>
       </div>
       <div className="h-2.5 border border-ink/40 bg-white" aria-hidden>
-        <div className={`h-full ${loadStep(percent)}`} style={{ width: `${Math.min(100, percent)}%` }} />
+        <div className={`h-full ${loadClass(percent)}`} style={{ width: `${Math.min(100, percent)}%` }} />
       </div>
       <p className={`text-fine ${over ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
         {over && 'Not available: '}

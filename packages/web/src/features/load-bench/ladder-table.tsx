@@ -1,6 +1,6 @@
 import { CLIMBS, type Movement, type Person, rangeVerdict, type Rung, rungsOf } from '@clay-pot/core';
 import { useMemo } from 'react';
-import { loadStep } from '../../ui/marks.js';
+import { loadClass } from '../../ui/marks.js';
 
 interface Props {
   person: Person;
@@ -103,7 +103,7 @@ function EffortCell({ percent }: { percent: number }) {
   if (percent === 0) return <td className="py-1.5 pr-2 text-right">–</td>;
   return (
     <td className="py-1.5 pr-2 text-right whitespace-nowrap figures">
-      <span className={`mr-1.5 inline-block size-2.5 border border-ink/40 ${loadStep(percent)}`} aria-hidden />
+      <span className={`mr-1.5 inline-block size-2.5 border border-ink/40 ${loadClass(percent)}`} aria-hidden />
       {percent > 100 ? <b className="text-iron">{percent.toFixed(0)} % no</b> : `${percent.toFixed(0)} %`}
     </td>
   );

@@ -1,6 +1,6 @@
 import { findLevel, type Movement, type Person } from '@clay-pot/core';
 import { useState } from 'react';
-import { STEPS } from '../../drawing/hand-above.js';
+import { LOAD_COLOURS } from '../../drawing/load-colours.js';
 import { MOST_N_CM2 } from '../../drawing/hand-close-up.js';
 import { LevelPicture } from '../../domain/level-picture.js';
 import { BenchDrawing, plantedView } from './bench-drawing.js';
@@ -20,7 +20,7 @@ function PressureScale() {
   return (
     <p className="flex flex-wrap items-center gap-x-1 text-fine text-ink-soft">
       Pressure under the hands, from little
-      {STEPS.map((colour) => (
+      {LOAD_COLOURS.map((colour) => (
         <span key={colour} className="inline-block size-2.5 border border-ink/40" style={{ background: colour }} />
       ))}
       to {MOST_N_CM2} N/cm² and more

@@ -1,0 +1,94 @@
+import { describe, expect, jest, test } from '@jest/globals';
+import type { AthleteInput } from '@clay-pot/contracts';
+import { CAUTIONS } from '@clay-pot/core';
+import { screen } from '@testing-library/react';
+import { ProblemError } from '../../api/request.js';
+import { someone } from '../../made-up.fixture.js';
+import { show } from '../../screen.fixture.js';
+import { AthleteForm } from './athlete-form.js';
+
+type Save = (input: AthleteInput) => Promise<unknown>;
+
+function form(athlete?: ReturnType<typeof someone>, save = jest.fn<Save>().mockResolvedValue(null)) {
+  const cancel = jest.fn();
+  return { ...show(<AthleteForm {...(athlete && { athlete })} save={save} cancel={cancel} />), save, cancel };
+}
+const field = (name: string | RegExp) => screen.getByLabelText(name);
+const keep = () => screen.getByRole('button', { name: /^(Save|Add athlete)$/ });
+
+describe('what is known of a person', () => {
+  test('a new one needs a name, and what is left empty is nothing, not zero', async () => {
+    const { user, save } = form();
+    await user.click(keep());
+    expect(field('Name').getAttribute('aria-invalid')).toBe('true');
+    expect(save).not.toHaveBeenCalled();
+    await user.type(field('Name'), 'Ines Okafor');
+    await user.click(keep());
+    expect(save.mock.calls[0]![0]).toMatchObject({
+      name: 'Ines Okafor',
+      statureCm: null,
+      massKg: null,
+      birthDate: null,
+    });
+  });
+
+  test('a number that nobody has is refused where it was typed, in the words of the rule; nothing is lost', async () => {
+    const { user, save } = form(someone());
+    await user.clear(field('Stature, cm'));
+    await user.type(field('Stature, cm'), '1.68');
+    await user.click(keep());
+    const typed = field('Stature, cm');
+    expect(typed).toHaveProperty('value', '1.68');
+    expect(document.getElementById(typed.getAttribute('aria-describedby')!)!.textContent).toMatch(/within \d+–\d+ cm/);
+    expect(save).not.toHaveBeenCalled();
+  });
+
+  test('what is no number at all is told so', async () => {
+    const { user, save } = form(someone());
+    await user.clear(field('Mass, kg'));
+    await user.type(field('Mass, kg'), 'heavy');
+    await user.click(keep());
+    expect(screen.getByText(/must be a number within/)).toBeTruthy();
+    expect(save).not.toHaveBeenCalled();
+  });
+
+  test('a caution comes with its advice; one that refers asks who cleared it, and half a clearance is none', async () => {
+    const { user, save } = form(someone());
+    await user.click(screen.getByRole('button', { name: 'Add a caution' }));
+    await user.selectOptions(field('What'), 'recent-injury');
+    expect(screen.getByText(CAUTIONS['recent-injury'].advice)).toBeTruthy();
+    await user.type(field('Cleared by'), 'Dr Amari Voss');
+    await user.click(keep());
+    expect(screen.getByText('clearance needs both a day and the name of who cleared it')).toBeTruthy();
+    await user.type(field('Cleared for loading on'), '2026-03-01');
+    await user.click(keep());
+    expect(save.mock.calls[0]![0].cautions).toEqual([
+      { caution: 'recent-injury', clearedOn: '2026-03-01', clearedBy: 'Dr Amari Voss' },
+    ]);
+  });
+
+  test('the next caution is one that is not there yet, and one is taken out again', async () => {
+    const { user, save } = form(someone({ cautions: [{ caution: 'arthritis' }] }));
+    await user.click(screen.getByRole('button', { name: 'Add a caution' }));
+    const [first, second] = screen.getAllByLabelText('What') as HTMLSelectElement[];
+    expect(second!.value).not.toBe(first!.value);
+    await user.click(screen.getAllByRole('button', { name: 'Take this caution out' })[0]!);
+    await user.click(keep());
+    expect(save.mock.calls[0]![0].cautions.map(({ caution }) => caution)).toEqual([second!.value]);
+  });
+
+  test('what the server says stands beside its field; what it says of none stands at the end', async () => {
+    const refusal = (errors: { pointer: string; message: string }[]) =>
+      new ProblemError({ type: 'urn:clay-pot:problem:invalid', title: '', status: 422, detail: 'No.', errors }, null);
+    const save = jest.fn<Save>().mockRejectedValueOnce(refusal([{ pointer: '/notes', message: 'must be shorter' }]));
+    save.mockRejectedValueOnce(new Error('The server does not answer.'));
+    const { user } = form(someone(), save);
+    await user.click(keep());
+    expect(await screen.findByText('must be shorter')).toBeTruthy();
+    expect(field('Notes').getAttribute('aria-invalid')).toBe('true');
+    await user.type(field('Notes'), 'shorter');
+    await user.click(keep());
+    expect((await screen.findByRole('alert')).textContent).toBe('The server does not answer.');
+    expect(field('Name')).toHaveProperty('value', 'Wren Halloran');
+  });
+});
