@@ -1,3 +1,4 @@
+import jsdoc from 'eslint-plugin-jsdoc';
 import hooks from 'eslint-plugin-react-hooks';
 import typescript from 'typescript-eslint';
 
@@ -49,6 +50,25 @@ export default typescript.config(
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       // Rows of the database are written as plain objects: TypeORM gives them their class.
       '@typescript-eslint/no-unsafe-class-instance-assignment': 'off',
+    },
+  },
+  {
+    // What a file gives away says what it is.
+    files: SOURCES,
+    ignores: [...TESTS, '**/index.ts', 'packages/server/src/database/migrations/**'],
+    plugins: { jsdoc },
+    rules: {
+      'jsdoc/require-jsdoc': [
+        'error',
+        {
+          publicOnly: { ancestorsOnly: true },
+          require: { ClassDeclaration: true, FunctionDeclaration: true },
+          contexts: ['TSInterfaceDeclaration', 'TSTypeAliasDeclaration', 'VariableDeclaration'].map(
+            (kind) => `ExportNamedDeclaration > ${kind}`,
+          ),
+          enableFixer: false,
+        },
+      ],
     },
   },
   {

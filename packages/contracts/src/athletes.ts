@@ -2,11 +2,13 @@ import type { AthleteRecord } from '@clay-pot/core';
 
 export { ATHLETE as ATHLETE_INPUT, type AthleteRecord as AthleteInput } from '@clay-pot/core';
 
+/** A record as it is stored, with its id and its version. */
 export interface Athlete extends AthleteRecord {
   id: string;
   etag: string;
 }
 
+/** A record in the list of people: when they last trained, and how often of late. */
 export interface AthleteListItem extends Athlete {
   lastSessionAt: string | null;
   /** Sessions on each of the last 56 days that had any; day in the studio's time zone. */

@@ -26,6 +26,7 @@ export const EFFORT_QUESTION = record({
   /** When the session would begin, for what earlier ones have left; now when left out. */
   at: optional(instant()),
 });
+/** Whom a sequence is computed for: an athlete of the studio, or a body by itself. */
 export type EffortQuestion = Of<typeof EFFORT_QUESTION>;
 
 /** One muscle group on one side over the session. */
@@ -42,6 +43,7 @@ export interface GroupFatigue {
   failure: { blockId: string; atMs: number; heldS: number; askedS: number; restS: number | null } | null;
 }
 
+/** How each muscle group fares over the session. */
 export interface EffortTimelineAnswer {
   durationMs: number;
   events: { kind: EventKind; blockId: string; startMs: number; durationMs: number; side: WorkingSide; set: number }[];
@@ -65,6 +67,7 @@ export interface SessionFinding {
   fix: { label: string; edits: Edit[] } | null;
 }
 
+/** What a session comes to: loads, doses, balance, and what the checks find. */
 export interface EffortSessionAnswer extends EffortTimelineAnswer {
   /** The method that it was judged by. */
   method: { id: string; name: string };

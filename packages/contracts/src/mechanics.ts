@@ -43,6 +43,7 @@ export const BODY_INPUT = record(
   },
   { what: 'a body' },
 );
+/** A body by itself, for whoever is not in the studio. */
 export type BodyInput = Of<typeof BODY_INPUT>;
 
 const USUAL = Object.keys(USUAL_POSTURES) as UsualPosture[];
@@ -75,6 +76,7 @@ export const POSTURE_INPUT = record(
   },
   { what: 'a posture' },
 );
+/** A posture as a question gives it: a usual one to begin from, and what differs. */
 export type PostureInput = Of<typeof POSTURE_INPUT>;
 
 /** A posture needs something to start from. */
@@ -89,7 +91,9 @@ const ASKED = {
   body: optional(BODY_INPUT),
   posture: POSTURE_INPUT,
 };
+/** What is asked of one posture. */
 export const POSTURE_QUESTION = record(ASKED);
+/** Whose hands, and in which posture. */
 export type PostureQuestion = Of<typeof POSTURE_QUESTION>;
 
 /** Values that any quantity may be aimed at; each has its own unit. */
@@ -99,6 +103,7 @@ const TARGET_VALUE = {
   step: 0.1,
   unit: 'of the quantity',
 };
+/** What a solution should reach, and in which hand. */
 export const TARGET_INPUT = record(
   {
     quantity: oneOf(Object.keys(QUANTITIES) as Quantity[]),
@@ -109,12 +114,14 @@ export const TARGET_INPUT = record(
   { what: 'a target' },
 );
 
+/** What is asked of the solver. */
 export const SOLVE_QUESTION = record({
   ...ASKED,
   /** The field of the posture to change. */
   vary: oneOf(Object.keys(POSTURE_LIMITS) as PostureField[]),
   target: TARGET_INPUT,
 });
+/** A posture, the number that may vary, and what it should reach. */
 export type SolveQuestion = Of<typeof SOLVE_QUESTION>;
 
 /** What one hand bears and what it takes. */
@@ -137,6 +144,7 @@ export interface HandAnswer {
   rangeSource: 'measured' | 'estimated' | null;
 }
 
+/** What a posture asks of the hands, the wrist angle, and the joints that it was computed from. */
 export interface PostureAnswer {
   bothPercentBW: number;
   left: HandAnswer;
@@ -158,6 +166,7 @@ export interface PostureAnswer {
   estimated: string[];
 }
 
+/** The value that reaches the target, and what the posture then asks. */
 export interface SolveAnswer {
   field: PostureField;
   value: number;

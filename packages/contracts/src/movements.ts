@@ -5,6 +5,7 @@ export { MOVEMENT as MOVEMENT_INPUT } from '@clay-pot/core';
 /** A studio's own movement with its ladder. Its id is the address it is stored under. */
 export type MovementInput = Omit<Movement, 'id'>;
 
+/** A movement of the studio’s own, with its version; one that was removed is kept for what used it. */
 export interface StoredMovement {
   id: string;
   etag: string;

@@ -2,16 +2,20 @@ import { idOf, type Of, record, type Sequence, type SequenceChange, text } from 
 
 export { SEQUENCE as SEQUENCE_INPUT, type Sequence as SequenceInput } from '@clay-pot/core';
 
+/** The longest file that is taken, in characters. */
 export const SEQUENCE_FILE_LENGTH = 500_000;
 
+/** A file with a sequence, as text: its faults are told by line and column. */
 export const SEQUENCE_FILE_INPUT = record({
   /** Id for the new sequence, made by the sender. */
   id: idOf('a new sequence'),
   /** The whole text of the file. */
   text: text(SEQUENCE_FILE_LENGTH, 1),
 });
+/** The text of a file. */
 export type SequenceFileInput = Of<typeof SEQUENCE_FILE_INPUT>;
 
+/** A sequence in the list: its sums as they were when it was stored, and who was given it. */
 export interface SequenceListItem {
   id: string;
   title: string;
@@ -24,6 +28,7 @@ export interface SequenceListItem {
   athletes: { athleteId: string; name: string }[];
 }
 
+/** A sequence with its id and version. */
 export interface StoredSequence {
   id: string;
   etag: string;

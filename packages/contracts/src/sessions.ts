@@ -30,6 +30,7 @@ export const SESSION_INPUT = record({
   plan: SEQUENCE,
   startedAt: instant(),
 });
+/** A session as it begins: who, by which plan, when. */
 export type SessionInput = Of<typeof SESSION_INPUT>;
 
 /** A set as it is stored. */
@@ -41,6 +42,7 @@ export interface StoredReport extends BlockReport {
   id: string;
 }
 
+/** A session in the list, by sums that were kept when it was recorded. */
 export interface SessionListItem {
   id: string;
   athleteId: string;
@@ -63,12 +65,14 @@ export interface SessionListItem {
   begunAgainst: string[];
 }
 
+/** A page of sessions, the latest first, and where the next one begins. */
 export interface SessionPage {
   items: SessionListItem[];
   /** Pass as `before` for the next page, as it is; null at the end. */
   nextBefore: string | null;
 }
 
+/** All that was recorded of a session. */
 export interface SessionRecord extends SessionListItem {
   plan: Sequence;
   note: string;

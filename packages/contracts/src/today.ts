@@ -1,6 +1,7 @@
 import type { CautionId } from '@clay-pot/core';
 import type { SessionListItem } from './sessions.js';
 
+/** Who is due today, with what, and what speaks against it. */
 export interface TodayDue {
   assignmentId: string;
   sequenceId: string;
@@ -25,6 +26,7 @@ export interface TodayCall {
   sessionId: string | null;
 }
 
+/** What a coach sees first: who is due, who was missed, what was felt. */
 export interface Today {
   /** In the studio's time zone. */
   day: string;

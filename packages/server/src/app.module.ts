@@ -20,6 +20,7 @@ import { SequencesModule } from './sequences/sequences.module.js';
 import { SessionsModule } from './sessions/sessions.module.js';
 import { TodayModule } from './today/today.module.js';
 
+/** The house: a module for each noun. */
 @Module({})
 export class AppModule {
   static with(config: Config): DynamicModule {

@@ -18,10 +18,12 @@ export const DIRECTIONS = [
   'ulnar',
   'ulnar extension',
 ] as const;
+/** A direction of the wrist. */
 export type Direction = (typeof DIRECTIONS)[number];
 
 /** How the hand is while the wrist moves. */
 export const HAND_FORMS = ['fist', 'open'] as const;
+/** Whether the fingers are open or closed. */
 export type HandForm = (typeof HAND_FORMS)[number];
 
 /** The four main directions as motions with a range. */

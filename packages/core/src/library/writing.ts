@@ -64,9 +64,13 @@ export function avoid(text: string, ...concerns: CautionId[]): MovementCaution {
 
 /** The wrist's four directions; fingers, forearm turns and bends, by the actions that move them. */
 export const WRIST: readonly Action[] = ['wrist flexion', 'wrist extension', 'radial deviation', 'ulnar deviation'];
+/** Bending the wrist to both sides of the palm. */
 export const BEND: readonly Action[] = ['wrist flexion', 'wrist extension'];
+/** Bending it to thumb and little finger. */
 export const SIDE: readonly Action[] = ['radial deviation', 'ulnar deviation'];
+/** Turning the forearm. */
 export const TURN: readonly Action[] = ['pronation', 'supination'];
+/** Closing and opening the hand. */
 export const FINGERS: readonly Action[] = ['grip', 'finger extension'];
 
 /** The chain is tied by two of these three; a change of one takes the place of another that is named, or of its own. */
@@ -92,6 +96,7 @@ export function move(
   };
 }
 
+/** Brought toward the end of a range, to this share of the range with help. */
 export function stretch(
   motion: StretchMotion,
   reachPercent: number,
@@ -110,7 +115,9 @@ export function press(action: Action) {
   };
 }
 
+/** Closing or opening against something that pushes back, newtons. */
 export const resist = (action: Action, forceN: number): LevelLoad => ({ kind: 'resist', action, forceN });
+/** Lifting or carrying a mass, kilograms, over metres where it is walked. */
 export const lift = (massKg: number, hold: Hold, distanceM?: number): LevelLoad => ({
   kind: 'lift',
   massKg,
@@ -118,6 +125,7 @@ export const lift = (massKg: number, hold: Hold, distanceM?: number): LevelLoad 
   ...(distanceM !== undefined && { distanceM }),
 });
 
+/** A mass that turns a joint; in the palm where no lever is given. */
 export function weight(
   action: Action,
   massKg: number,
@@ -126,6 +134,7 @@ export function weight(
   return { kind: 'weight', action, massKg, angleDeg: 0, ...more };
 }
 
+/** A rope wound on a drum lifts a mass. */
 export function roller(
   action: 'wrist flexion' | 'wrist extension',
   massKg: number,
@@ -134,6 +143,7 @@ export function roller(
   return { kind: 'roller', action, massKg, drumMm: 32, ropeM: 1.1, arms };
 }
 
+/** Hanging from a hold, the feet carrying a share of the body’s weight in percent. */
 export function hang(
   hold: Hold,
   feetPercentBW: number,
@@ -142,12 +152,16 @@ export function hang(
   return { kind: 'hang', feetPercentBW, hands: 2, addedKg: 0, wristBendDeg: 0, ...more, ...hold };
 }
 
+/** Letting go; something may press on a muscle, newtons. */
 export const rest = (pressN = 0): LevelLoad => ({ kind: 'rest', pressN });
 
+/** A bar or handle of this diameter. */
 export const bar = (handleMm = 30): Hold => ({ on: 'bar', handleMm });
+/** An edge of this depth. */
 export const edge = (edgeMm: number, edgeGrip: 'open hand' | 'half crimp' = 'open hand'): Hold => ({
   on: 'edge',
   edgeMm,
   edgeGrip,
 });
+/** A block of this width between thumb and fingers. */
 export const pinch = (pinchMm: number): Hold => ({ on: 'pinch', pinchMm });

@@ -14,12 +14,14 @@ const WRIST_OVER_BACK = 0.3;
 const FIST_REACH = 1.15;
 /** A handle's grip lies in the middle of the palm; it stands this high. */
 const HANDLE_REACH = 0.75;
+/** How high a handle brings the palm above the floor. */
 export const HANDLE_HEIGHT_M = 0.07;
 /** Domed hand: palm and fingers against the floor. A tall tent keeps the wrist near the straight hand. */
 const TENT_PALM_DEG = 65;
 const TENT_FINGERS_DEG = 60;
 /** A hand over a ball is held as by a slope. */
 const BALL_SLOPE_DEG = 40;
+/** How high a ball brings it. */
 export const BALL_HEIGHT_M = 0.12;
 /** Of a raised palm's load the pads can take half, the knuckle line keeps the rest. */
 const RAISED_ON_PADS = 0.5;

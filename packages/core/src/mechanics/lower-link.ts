@@ -16,6 +16,7 @@ export interface LowerLink {
 const ANKLE_ON_SIDE = 0.18;
 const ANKLE_ON_HEEL = 0.2;
 
+/** The link from support to hip, of a body in a posture. */
 export function lowerLink(segments: Segments, { support }: SupportPosture): LowerLink {
   const { thigh, shank, foot, ankleHeightM, ankleToBallM, kneelHeightM } = segments;
   const leg = thigh.lengthM + shank.lengthM;

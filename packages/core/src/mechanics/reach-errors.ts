@@ -1,20 +1,25 @@
 import type { LowerLink } from './lower-link.js';
 import { PostureError, type SupportPosture } from '../model/posture.js';
 
+/** Metres as centimetres, for messages. */
 export const cm = (metres: number) => `${Math.round(metres * 100)} cm`;
 
+/** What the body rests on, for messages. */
 export const supportName = ({ support }: SupportPosture) => (support === 'knees' ? 'knees' : 'feet');
 
+/** The hands are further away than trunk and arms reach. */
 export function tooFar(posture: SupportPosture, link: LowerLink, nearest: number, also = 'trunk and '): PostureError {
   const message = `The ${also}${link.called} are too short: the ${supportName(posture)} can be at most ${cm(nearest)} behind the hands.`;
   return new PostureError('distanceM', message, nearest);
 }
 
+/** The hands are nearer than the chain folds. */
 export function tooNear(posture: SupportPosture, link: LowerLink, nearest: number): PostureError {
   const message = `The ${link.called} and trunk cannot fold that far: the hands must be at least ${cm(nearest)} from the ${supportName(posture)}.`;
   return new PostureError('distanceM', message, nearest);
 }
 
+/** The hands are higher or lower than the chain reaches. */
 export function tooHigh(posture: SupportPosture, link: LowerLink, rise: number, reach: number): PostureError {
   const raised = rise > 0 ? 'handHeightM' : 'supportHeightM';
   const nearest = Math.max(0, posture[raised] - (Math.abs(rise) - reach));

@@ -1,6 +1,8 @@
 import type { Sex } from '../model/body.js';
 
+/** The segments of a body, as the published table names them. */
 export const SEGMENT_NAMES = ['head', 'trunk', 'upperArm', 'forearm', 'hand', 'thigh', 'shank', 'foot'] as const;
+/** One of the segments. */
 export type SegmentName = (typeof SEGMENT_NAMES)[number];
 
 /** Share of body mass; length in metres at the reference stature; centre of mass as a share of the length from the proximal end. */
@@ -72,6 +74,7 @@ const massSum = ({ segments }: Proportions) =>
   SEGMENT_NAMES.reduce((sum, name) => sum + segments[name][0] * (name === 'head' || name === 'trunk' ? 1 : 2), 0);
 const summed = (table: Proportions) => ({ ...table, massSum: massSum(table) });
 
+/** Mass, centre and length of each segment, by sex. */
 export const SEGMENTS = {
   female: summed(FEMALE),
   male: summed(MALE),

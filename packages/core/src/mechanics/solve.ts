@@ -15,6 +15,7 @@ export const QUANTITIES = {
   wristAngleDeg: { label: 'wrist angle', unit: '°', min: -180, max: 180 },
   wristMomentNm: { label: 'wrist moment', unit: 'N·m', min: 0, max: 200 },
 } as const;
+/** What can be solved for. */
 export type Quantity = keyof typeof QUANTITIES;
 
 /** A wish: this much of a quantity on this hand. */

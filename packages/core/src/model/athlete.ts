@@ -28,6 +28,7 @@ export const RECORDED_CAUTION = record(
   },
   { what: 'a caution' },
 );
+/** A caution as it stands in an athlete’s record. */
 export type RecordedCaution = Of<typeof RECORDED_CAUTION>;
 
 /** Whom a coach trains. */
@@ -44,6 +45,7 @@ export const ATHLETE = record({
   cautions: list(RECORDED_CAUTION, { max: ATHLETE_LIMITS.cautions }),
   notes: text(ATHLETE_LIMITS.notesLength, 0, 'Notes'),
 });
+/** What is known of an athlete. */
 export type AthleteRecord = Of<typeof ATHLETE>;
 
 /** Everything that keeps an athlete from being recorded. @param today ISO day: nobody is born and nothing cleared after it */

@@ -2,6 +2,7 @@ import type { Limit } from '../vocabulary/limit.js';
 
 /** What is asked for the norms. */
 export const SEXES = ['female', 'male', 'not stated'] as const;
+/** For norms; they are averaged where it is not stated. */
 export type Sex = (typeof SEXES)[number];
 
 /** Bounds of the body measures that computations accept. */

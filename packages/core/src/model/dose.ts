@@ -59,6 +59,7 @@ export const DOSE = record(
   },
   { what: 'a dose' },
 );
+/** How much of a level: sets, work, hands, directions, effort, tempo, rest. */
 export type Dose = Of<typeof DOSE>;
 
 /** The limit that applies to the amount of a kind of work. */

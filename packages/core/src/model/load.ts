@@ -25,6 +25,7 @@ const HOLD_FIELDS = {
 };
 /** A hold by itself. */
 export const HOLD = record(HOLD_FIELDS);
+/** What the hand holds on to, with its size. */
 export type Hold = Of<typeof HOLD>;
 /** Which sizes a hold needs. */
 const SIZES_OF = { bar: ['handleMm'], edge: ['edgeMm', 'edgeGrip'], pinch: ['pinchMm'] } as const satisfies Record<
@@ -105,7 +106,9 @@ export const LEVEL_LOAD = kinds(
   [body, hang, lift, weight, roller, press, resist, move, stretch, rest],
   'an object with a kind',
 );
+/** What a level asks for, as one of the kinds. */
 export type LevelLoad = Of<typeof LEVEL_LOAD>;
+/** The name of a kind of load. */
 export type LoadKind = LevelLoad['kind'];
 /** The load of one kind. */
 export type LoadOf<K extends LoadKind> = Extract<LevelLoad, { kind: K }>;

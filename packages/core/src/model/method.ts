@@ -80,9 +80,11 @@ export const POLICIES = {
     options: { cold: 'cold', warmth: 'warmth and motion' },
   },
 } as const;
+/** The name of one of a method’s policies. */
 export type PolicyName = keyof typeof POLICIES;
 /** The choices of a method, as they are listed. */
 export const POLICY_NAMES = Object.keys(POLICIES) as PolicyName[];
+/** A choice for each policy. */
 export type Policies = { readonly [P in PolicyName]: keyof (typeof POLICIES)[P]['options'] };
 
 /** The numbers of a method, with their bounds. */
@@ -94,6 +96,7 @@ export const METHOD_LIMITS = {
   weeklyGrowthPercent: { min: 5, max: 100, step: 5, unit: '%' },
   balanceBand: { min: 1.5, max: 10, step: 0.5, unit: ': 1' },
 } as const satisfies Record<string, Limit>;
+/** The name of one of a method’s numbers. */
 export type MethodNumber = keyof typeof METHOD_LIMITS;
 /** What the numbers are called. */
 export const METHOD_NUMBERS: Record<MethodNumber, string> = {
@@ -126,6 +129,7 @@ export const METHOD = record({
   /** Whether every session visits the four ends of the two-joint muscles. */
   asksCorners: trueOrFalse(),
 });
+/** A way of working that a studio goes by. */
 export type Method = Of<typeof METHOD> & { readonly id: string };
 
 /** Everything wrong with a method, by JSON pointer; empty when it can be worked by. */

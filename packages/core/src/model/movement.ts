@@ -40,6 +40,7 @@ export const FAMILIES = {
   neighbours: 'Neighbours',
   settle: 'Settle',
 } as const;
+/** The id of a family of movements. */
 export type FamilyId = keyof typeof FAMILIES;
 
 /** What a ladder raises from level to level, with its unit: each is computed from the levels' loads and doses. */
@@ -52,6 +53,7 @@ export const CLIMBS = {
   time: 's of work',
   pressure: 'N',
 } as const;
+/** What makes a ladder harder, rung by rung. */
 export type Climb = keyof typeof CLIMBS;
 
 /** Bounds of a movement document. */
@@ -79,6 +81,7 @@ export const MOVEMENT_CAUTION = record({
   /** Whether those concerned should leave the movement out, rather than do it with care. */
   avoid: trueOrFalse(),
 });
+/** A reason to be careful with a movement, and whom it concerns. */
 export type MovementCaution = Of<typeof MOVEMENT_CAUTION>;
 
 /** One rung of a ladder. */
@@ -102,6 +105,7 @@ export const LEVEL = record({
   /** Which published or working dose range applies. */
   dosing: oneOf(Object.keys(USUAL_RANGES) as DosingKind[], 'Usual dose range'),
 });
+/** One rung of a ladder. */
 export type Level = Of<typeof LEVEL>;
 
 /** The fields of a movement besides its id, which is the address it is stored under. */
@@ -139,6 +143,7 @@ export const MOVEMENT_FIELDS = {
 
 /** A movement with its ladder of levels, as a coach would send it. */
 export const MOVEMENT = record(MOVEMENT_FIELDS, { what: 'a movement' });
+/** A movement with its ladder of levels, easiest first. */
 export type Movement = Of<typeof MOVEMENT> & { readonly id: string };
 
 /** Finds a movement by id; lets a studio's own movements stand beside the shipped ones. */

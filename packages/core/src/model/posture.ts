@@ -23,6 +23,7 @@ export const USUAL_HAND: HandPlacement = {
   heelLiftDeg: 20,
 };
 
+/** Bounds of the numbers that describe a hand on a surface. */
 export const HAND_LIMITS = {
   padPressure: { min: 0, max: 1, step: 0.01, unit: 'of the hand' },
   heelLiftDeg: { min: 0, max: 60, step: 1, unit: '°' },
@@ -30,14 +31,17 @@ export const HAND_LIMITS = {
 
 /** What the body rests on besides the hands. `none` is a handstand. */
 export const SUPPORTS = ['knees', 'toes', 'soles', 'heels', 'side of feet', 'feet on wall', 'none'] as const;
+/** What carries the part of the weight that the hands do not. */
 export type Support = (typeof SUPPORTS)[number];
 
 /** Whether the hands stand on something level or against a wall. */
 export const SURFACES = ['level', 'wall'] as const;
+/** What the hands are on. */
 export type Surface = (typeof SURFACES)[number];
 
 /** Which side of the body looks down. */
 export const FACES = ['front', 'back', 'side'] as const;
+/** Which side of the body faces the floor. */
 export type Face = (typeof FACES)[number];
 
 /** Kneeling: whether the shanks lie on the floor or are held off it. */
@@ -104,11 +108,13 @@ export const STANCE_FIELDS = {
 };
 /** How a body stands over its hands, as a level’s load carries it. */
 export const STANCE = record(STANCE_FIELDS, { what: 'a posture on the hands' });
+/** A posture without the hand’s own contact and facing, which a level gives. */
 export type Stance = Of<typeof STANCE>;
 
 /** A posture with how the hand stands in it. */
 export type SupportPosture = Stance & HandPlacement;
 
+/** The name of one of a posture’s numbers. */
 export type PostureField = keyof typeof POSTURE_LIMITS;
 const FIELDS = Object.keys(POSTURE_LIMITS) as PostureField[];
 

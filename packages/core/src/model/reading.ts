@@ -8,6 +8,7 @@ import { between, day, type Of, oneOf, record, text } from '../vocabulary/schema
 
 /** What a reading is of: a maximum in its action's unit, or how far a motion goes, by own muscles or with help, in degrees. */
 export const READING_KINDS = ['maximum', 'active range', 'passive range'] as const;
+/** What kind of thing was measured. */
 export type ReadingKind = (typeof READING_KINDS)[number];
 
 /** The kinds in plain words. */
@@ -23,6 +24,7 @@ export const READING_LIMITS = {
   N: { min: 1, max: 1500, step: 1, unit: 'N' },
   '°': { min: 0, max: 130, step: 1, unit: '°' },
 } as const satisfies Record<string, Limit>;
+/** The unit that a reading is kept in. */
 export type ReadingUnit = keyof typeof READING_LIMITS;
 
 /** One measured value on a day. */
@@ -35,6 +37,7 @@ export const READING = record({
   value: between({ min: 0, max: READING_LIMITS.N.max, step: 0.1, unit: 'N, N·m or °' }, 'Value'),
   onDay: day('Day'),
 });
+/** One measurement of one hand on a day. */
 export type Reading = Of<typeof READING>;
 
 /** The unit of a reading, or undefined when nothing of that name is measured this way. */

@@ -34,6 +34,7 @@ export const BLOCK = record(
   },
   { what: 'a block' },
 );
+/** One movement at one level with one dose, in its phase. */
 export type Block = Of<typeof BLOCK>;
 
 /** How the clock of a sequence runs between and inside the blocks. */
@@ -48,6 +49,7 @@ export const PACING = record(
   },
   { what: 'the pacing of the sequence' },
 );
+/** Seconds that lie between things. */
 export type Pacing = Of<typeof PACING>;
 
 /** Four seconds in, six out is the slow breath that stretches are paced by. */
@@ -58,6 +60,7 @@ export const MUTE = record(
   { check: text(64, 1), reason: text(SEQUENCE_LIMITS.muteReasonLength, 1, 'Reason') },
   { what: 'a check and the reason' },
 );
+/** A check that is not heard in this sequence, and why. */
 export type Mute = Of<typeof MUTE>;
 
 /** The fields of a sequence: the document itself, and what its file holds besides its format. */
@@ -75,6 +78,7 @@ export const SEQUENCE_FIELDS = {
 
 /** An ordered list of blocks in phases: what a coach designs and an athlete follows. */
 export const SEQUENCE = record(SEQUENCE_FIELDS, { what: 'a sequence document' });
+/** Blocks in phase order, with what stands beside them. */
 export type Sequence = Of<typeof SEQUENCE>;
 
 /** Blocks in the order of their phases; within a phase the coach's order stays. */

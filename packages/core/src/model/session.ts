@@ -32,6 +32,7 @@ export const DONE_SET = record({
   /** Id of the set that this one puts right. */
   corrects: orNull(idOf('a set')),
 });
+/** One set of one hand as it was done; `corrects` names the row that it takes the place of. */
 export type DoneSet = Of<typeof DONE_SET>;
 
 /** How a block felt. */
@@ -42,10 +43,12 @@ export const BLOCK_REPORT = record({
   note: text(SESSION_LIMITS.blockNoteLength),
   at: instant(),
 });
+/** How a block felt. */
 export type BlockReport = Of<typeof BLOCK_REPORT>;
 
 /** How a session ends. */
 export const ENDINGS = ['completed', 'ended early', 'stopped'] as const;
+/** How a session ended. */
 export type Ending = (typeof ENDINGS)[number];
 
 /** How a session ended, as the player sends it. */
@@ -56,6 +59,7 @@ export const SESSION_END = record({
   note: text(SESSION_LIMITS.noteLength),
   endedAt: instant(),
 });
+/** The end of a session, with what was said about it. */
 export type SessionEnd = Of<typeof SESSION_END>;
 
 /** What an ending lacks or has too much. @param startedAt ISO instant at which the session began */

@@ -33,6 +33,7 @@ export const USUAL_POSTURES = {
   wallHandstand: { ...BASE, support: 'feet on wall', leanDeg: 0, hipAngleDeg: 178, distanceM: 0.35 },
   handstand: { ...BASE, support: 'none', leanDeg: 0, hipAngleDeg: 180 },
 } as const satisfies Record<string, SupportPosture>;
+/** The name of a usual posture. */
 export type UsualPosture = keyof typeof USUAL_POSTURES;
 
 /** The usual posture of what the body rests on, where no other is named. */

@@ -22,6 +22,7 @@ export interface HandMoment {
   readonly turnDeg: number;
 }
 
+/** A hand close up: from where it is seen, what it holds, and where its joints are at any moment. */
 export interface HandView {
   readonly kind: HandViewKind;
   readonly palm: 'down' | 'up';

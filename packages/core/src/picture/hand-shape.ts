@@ -124,4 +124,5 @@ export const HEEL_MARKS: readonly Point[] = [
   { x: -0.24, y: 0.2 },
   { x: 0.24, y: 0.18 },
 ];
+/** Where knuckles show on the back of a hand, as shares of its length. */
 export const KNUCKLE_MARKS: readonly Point[] = FINGERS.map(([, x, y]) => ({ x, y: y - 0.05 }));

@@ -41,6 +41,7 @@ const PARTS = {
     [1.05, 0.012, 0.014],
   ],
 } as const satisfies Record<string, readonly Section[]>;
+/** One part of a limb: its ends and its thickness along it. */
 export type LimbPart = keyof typeof PARTS;
 
 const TRUNK: Record<'female' | 'male', readonly Section[]> = {
@@ -115,6 +116,7 @@ export function shortsOutline(
   };
 }
 
+/** The outline of a limb’s part, thicker where its muscles are. */
 export function limbOutline(part: LimbPart, from: Point, to: Point, statureM: number, front: 1 | -1 = 1): Point[] {
   return around(PARTS[part], from, to, statureM, front);
 }

@@ -66,6 +66,7 @@ function footOf(
 
 const scaled = ({ x, y }: Point, by: number): Point => ({ x: x * by, y: y * by });
 const unit = (vector: Point): Point => scaled(vector, 1 / Math.sqrt(vector.x ** 2 + vector.y ** 2));
+/** The unit vector of an angle in radians. */
 export const direction = (rad: number): Point => point(Math.cos(rad), Math.sin(rad));
 
 /** The pose of a computed posture on the hands: the joints are the ones that the load was computed from. */
@@ -153,6 +154,7 @@ export interface ArmAngles {
   readonly wristDeg: number;
 }
 
+/** An arm by its angles, from the shoulder on. */
 export function armFrom(
   { upperArm, forearm }: Segments,
   shoulder: Point,

@@ -14,6 +14,7 @@ export const POT_MEASURES = {
   load: { label: 'Weight on the hand', unit: '% of body weight', full: 60 },
   dose: { label: 'Endurance dose', unit: 'holds to failure', full: 1 },
 } as const;
+/** The name of what a pot’s width shows. */
 export type PotMeasure = keyof typeof POT_MEASURES;
 
 const READ: Record<PotMeasure, (hand: BlockHand) => number> = {

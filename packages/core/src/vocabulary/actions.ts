@@ -12,6 +12,7 @@ export const ACTIONS = {
   'shoulder flexion': 'N·m',
   'elbow flexion': 'N·m',
 } as const;
+/** The name of an action. */
 export type Action = keyof typeof ACTIONS;
 /** All actions, as they are listed. */
 export const ACTION_NAMES = Object.keys(ACTIONS) as Action[];
@@ -23,6 +24,7 @@ export const OPPOSITES = {
   'radial : ulnar': ['radial deviation', 'ulnar deviation'],
   'pronators : supinators': ['pronation', 'supination'],
 } as const satisfies Record<string, readonly [Action, Action]>;
+/** The name of a pair of opposites. */
 export type PairName = keyof typeof OPPOSITES;
 /** The pairs of opposite actions, as they are listed. */
 export const PAIR_NAMES = Object.keys(OPPOSITES) as PairName[];

@@ -9,6 +9,7 @@ export interface Caution {
   readonly advice: string;
 }
 
+/** What is recorded of a person that changes what their hands may do, with its rule and its words. */
 export const CAUTIONS = {
   numbness: {
     label: 'Numbness or tingling',
@@ -82,6 +83,7 @@ export const CAUTIONS = {
     advice: 'Past sprain: compare with the other side each time; stay below the angle that hurt.',
   },
 } as const satisfies Record<string, Caution>;
+/** The id of a caution. */
 export type CautionId = keyof typeof CAUTIONS;
 /** All cautions, as they are listed. */
 export const CAUTION_IDS = Object.keys(CAUTIONS) as CautionId[];

@@ -14,4 +14,5 @@ export const HAND_SHAPE_NAMES = [
   'pinch',
   'dome',
 ] as const;
+/** The name of a shape of the hand. */
 export type HandShapeName = (typeof HAND_SHAPE_NAMES)[number];

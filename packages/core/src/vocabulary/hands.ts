@@ -2,14 +2,17 @@
 export const HANDS = ['left', 'right'] as const;
 /** The other of the two. @example otherHand('left') → 'right' */
 export const otherHand = (hand: Hand): Hand => (hand === 'left' ? 'right' : 'left');
+/** Left or right. */
 export type Hand = (typeof HANDS)[number];
 
 /** Which hand is working at a moment: one, or both together. */
 export const WORKING_SIDES = [...HANDS, 'both'] as const;
+/** Which hand works: one, or both together. */
 export type WorkingSide = (typeof WORKING_SIDES)[number];
 
 /** How a dose is spread over the two hands. */
 export const SIDE_PLANS = ['together', 'left', 'right', 'left-then-right', 'right-then-left', 'alternating'] as const;
+/** How a dose goes over the hands. */
 export type SidePlan = (typeof SIDE_PLANS)[number];
 
 /** Plans in which one hand at a time works, in the order of work. `alternating` swaps within a set instead. */

@@ -13,6 +13,7 @@ export const MOTIONS = [
   'thumb extension',
   'shoulder support',
 ] as const;
+/** The name of a motion. */
 export type Motion = (typeof MOTIONS)[number];
 
 /**
@@ -25,10 +26,12 @@ export const CORNERS = [
   'fist, wrist extended',
   'open hand, wrist flexed',
 ] as const;
+/** One of the four ends of the two-joint muscles. */
 export type Corner = (typeof CORNERS)[number];
 
 /** How the wrist is worked: moved freely, moved by help, against resistance, or bearing weight on a surface. */
 export const LOADINGS = ['unloaded', 'assisted', 'resisted', 'planted'] as const;
+/** What is being fetched. */
 export type Loading = (typeof LOADINGS)[number];
 
 /** Motions of wrist and forearm whose range is measured in degrees. */
@@ -40,6 +43,7 @@ export const RANGE_MOTIONS = [
   'pronation',
   'supination',
 ] as const;
+/** A motion whose range is measured in degrees. */
 export type RangeMotion = (typeof RANGE_MOTIONS)[number];
 /** Whether a motion is one whose range is measured. @example isRangeMotion('finger spreading') → false */
 export const isRangeMotion = (motion: string): motion is RangeMotion =>
@@ -53,4 +57,5 @@ export const STRETCHES = [
   'finger spreading',
   'thumb extension',
 ] as const;
+/** A motion that can be stretched toward. */
 export type StretchMotion = (typeof STRETCHES)[number];

@@ -16,6 +16,7 @@ export const MUSCLE_GROUPS = [
   'elbow muscles',
   'shoulder girdle',
 ] as const;
+/** The name of a muscle group. */
 export type MuscleGroup = (typeof MUSCLE_GROUPS)[number];
 
 /** A muscle group on a side, as one word: the key that courses and doses are kept under. */

@@ -15,6 +15,7 @@ export const POSTURES = [
   'lying',
   'hang',
 ] as const;
+/** How the body is while a movement is done. */
 export type Posture = (typeof POSTURES)[number];
 
 /** Things a studio may or may not have in the room. */
@@ -43,10 +44,12 @@ export const EQUIPMENT = [
   'paper',
   'massage tool',
 ] as const;
+/** Something that a movement needs. */
 export type Equipment = (typeof EQUIPMENT)[number];
 
 /** Where in the room a posture is done: getting from one place to another takes time. */
 export const PLACES = ['standing', 'seated', 'floor', 'wall', 'bar'] as const;
+/** Where a posture is taken: floor, chair, standing. */
 export type Place = (typeof PLACES)[number];
 
 /** The one table of places: the clock, the check on changes of position and the player all ask it. */

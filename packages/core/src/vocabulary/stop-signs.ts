@@ -6,6 +6,7 @@ export const STOP_SIGNS = {
   colour: 'A hand that is cold, blue or white',
   sharp: 'Sharp pain',
 } as const;
+/** A sign that ends a session. */
 export type StopSign = keyof typeof STOP_SIGNS;
 /** All stop signs, as they are listed. */
 export const STOP_SIGN_IDS = Object.keys(STOP_SIGNS) as StopSign[];

@@ -172,4 +172,5 @@ export const USUAL_RANGES = {
     source: PRACTICE,
   },
 } as const satisfies Record<string, UsualRange>;
+/** The kind of dosing that a usual range belongs to. */
 export type DosingKind = keyof typeof USUAL_RANGES;

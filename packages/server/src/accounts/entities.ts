@@ -1,5 +1,6 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
+/** A studio: everything else belongs to one. */
 @Entity('studios')
 export class StudioRow {
   @PrimaryColumn('char', { length: 36 })
@@ -13,6 +14,7 @@ export class StudioRow {
   timeZone: string;
 }
 
+/** Somebody who can sign in. */
 @Entity('accounts')
 export class AccountRow {
   @PrimaryColumn('char', { length: 36 })

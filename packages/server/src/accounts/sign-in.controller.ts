@@ -8,6 +8,7 @@ import { Input } from '../http/input.js';
 import { SIGN_IN_DAYS, type SignedIn, SignInService } from './sign-in.service.js';
 import { COOKIE, Me, Public } from './signed-in.guard.js';
 
+/** Signing in and out, and who is signed in. */
 @Controller('sign-in')
 export class SignInController {
   constructor(

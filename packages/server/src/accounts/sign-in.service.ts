@@ -9,6 +9,7 @@ import { Clock } from '../http/clock.js';
 import { tooManyTries, wrongSignIn } from '../http/problem.js';
 import { AccountRow, SignInFailureRow, SignInRow, StudioRow } from './entities.js';
 
+/** A sign-in that is not used lasts this long. */
 export const SIGN_IN_DAYS = 30;
 const FAILURE_WINDOW_MIN = 15;
 const MAX_FAILURES_PER_EMAIL = 10;
@@ -16,6 +17,7 @@ const MAX_FAILURES_PER_ADDRESS = 50;
 /** OWASP’s first choice for argon2id: 19 MiB, two passes, one lane. */
 const ARGON2 = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 
+/** A password as it is stored: argon2id, with a salt of its own. */
 export const hashPassword = (password: string) => hash(password, ARGON2);
 const hashToken = (token: string) => createHash('sha256').update(token).digest('hex');
 
@@ -26,6 +28,7 @@ export interface SignedIn {
   scope: StudioScope;
 }
 
+/** Checks passwords, keeps sign-ins, and slows down those who guess. */
 @Injectable()
 export class SignInService {
   /** Checked when the e-mail is unknown, so that a wrong address takes as long as a wrong password. */

@@ -5,9 +5,11 @@ import { checkOrigin } from '../http/origin.js';
 import { signInNeeded } from '../http/problem.js';
 import { type SignedIn, SignInService } from './sign-in.service.js';
 
+/** The cookie that a sign-in is kept in. */
 export const COOKIE = 'claypot';
 const PUBLIC = 'public';
 
+/** A request of somebody who is signed in. */
 export type SignedInRequest = FastifyRequest & { signedIn?: SignedIn };
 
 /** Marks a route that needs no sign-in. Every other route does. */

@@ -1,6 +1,7 @@
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 
+/** A sequence given to an athlete. */
 @Entity('assignments')
 export class AssignmentRow extends StudioOwned {
   @Column('char', { name: 'sequence_id', length: 36 })

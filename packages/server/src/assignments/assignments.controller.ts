@@ -6,6 +6,7 @@ import { Input } from '../http/input.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { AssignmentsService } from './assignments.service.js';
 
+/** Sequences that were given to athletes. */
 @Controller('assignments')
 export class AssignmentsController {
   constructor(private readonly assignments: AssignmentsService) {}

@@ -6,6 +6,7 @@ import { notFound } from '../http/problem.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { AssignmentRow } from './assignment.entity.js';
 
+/** Gives sequences to athletes and takes them back. */
 @Injectable()
 export class AssignmentsService {
   /** All that stand, leaving out those of removed sequences. */

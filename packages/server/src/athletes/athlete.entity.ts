@@ -8,6 +8,7 @@ const asNumber = {
   from: (value: string | null) => (value === null ? null : Number(value)),
 };
 
+/** An athlete’s record. */
 @Entity('athletes')
 export class AthleteRow extends StudioOwned {
   @Column('int', { name: 'row_version' })

@@ -7,6 +7,7 @@ import { Input } from '../http/input.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { AthletesService } from './athletes.service.js';
 
+/** People of the studio. */
 @Controller('athletes')
 export class AthletesController {
   constructor(private readonly athletes: AthletesService) {}

@@ -12,6 +12,7 @@ import { AthleteRow } from './athlete.entity.js';
 /** How far the strip of sessions beside a name looks back. */
 const STRIP_DAYS = 56;
 
+/** Keeps athletes’ records, by their versions. */
 @Injectable()
 export class AthletesService {
   constructor(private readonly clock: Clock) {}
@@ -66,6 +67,7 @@ export class AthletesService {
   }
 }
 
+/** A row as the API shows it. */
 export function present({ studioId: _studioId, rowVersion, ...row }: AthleteRow): Athlete {
   return { ...row, etag: etagOf(rowVersion) };
 }

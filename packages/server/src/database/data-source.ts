@@ -12,6 +12,7 @@ import { MovementsAndReadings1790000000000 } from './migrations/1790000000000-mo
 import { Methods1800000000000 } from './migrations/1800000000000-methods.js';
 import { SumsAndTerms1810000000000 } from './migrations/1810000000000-sums-and-terms.js';
 
+/** Every table. */
 export const ENTITIES = [
   StudioRow,
   AccountRow,
@@ -28,6 +29,7 @@ export const ENTITIES = [
   ReadingRow,
 ];
 
+/** How the database at a URL is spoken to: with migrations, and a limit on every query. */
 export function dataSourceOptions(url: string): DataSourceOptions {
   return {
     type: 'mariadb',

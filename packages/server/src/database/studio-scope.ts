@@ -42,6 +42,7 @@ export class StudioScope {
   }
 }
 
+/** One table’s rows of one studio. */
 export class ScopedRows<E extends StudioOwned> {
   constructor(
     private readonly studioId: string,

@@ -14,6 +14,7 @@ import { EFFORT_EXAMPLE } from './examples.js';
 
 const EXAMPLES = { blocks: { summary: 'Two blocks', value: EFFORT_EXAMPLE.question } };
 
+/** What sequences come to for somebody. */
 @Controller('effort')
 export class EffortController {
   constructor(private readonly effort: EffortService) {}

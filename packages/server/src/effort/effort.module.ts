@@ -6,6 +6,7 @@ import { EffortService } from './effort.service.js';
 import { PastController } from './past.controller.js';
 import { PastService } from './past.service.js';
 
+/** What sequences come to for somebody. */
 @Module({
   imports: [LibraryModule, PersonsModule],
   controllers: [EffortController, PastController],

@@ -81,6 +81,7 @@ export function sessionFor(
   return { sequence, person, shelf: LIBRARY, method: USUAL_METHOD, athlete: null, past: [], now };
 }
 
+/** Fatigue over a session, as the API tells it. */
 export function answerTimeline(
   { timeline, courses, efforts }: SessionView,
   estimated: readonly string[],
@@ -110,6 +111,7 @@ export function answerTimeline(
   };
 }
 
+/** A session’s sums and findings, as the API tells them. */
 export function answerSession(view: SessionView, estimated: readonly string[]): EffortSessionAnswer {
   const { account, balance, coverage, method } = view;
   return {

@@ -11,6 +11,7 @@ import { PastService } from './past.service.js';
 
 const DAYS = { usual: 28, max: 400 };
 
+/** What somebody did of late, as the checks look back on it. */
 @Controller('athletes/:id/past')
 export class PastController {
   constructor(

@@ -4,6 +4,7 @@ import { Public } from '../accounts/signed-in.guard.js';
 
 const PING_MS = 2000;
 
+/** Whether the server lives, and whether it is ready to answer. */
 @Public()
 @Controller('health')
 export class HealthController {

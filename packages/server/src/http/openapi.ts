@@ -18,6 +18,7 @@ export function openApi(app: INestApplication): OpenAPIObject {
   return { ...document, components: { ...document.components, schemas: Object.fromEntries(INPUTS) } };
 }
 
+/** Serves the description of the API, and a page to read it on. */
 export function serveOpenApi(app: INestApplication): void {
   SwaggerModule.setup('api/docs', app, openApi(app), { jsonDocumentUrl: 'api/openapi.json' });
 }

@@ -20,6 +20,7 @@ function problem(name: string, status: number, title: string, detail: string, mo
   return { type: TYPE + name, title, status, detail, ...more };
 }
 
+/** There is none, or it is somebody else’s: the two are told alike. */
 export const notFound = (what: string) =>
   new ProblemError(problem('not-found', 404, 'Not found', `There is no such ${what} in this studio.`));
 
@@ -32,6 +33,7 @@ export const invalid = (faults: readonly (Fault & Partial<FieldErrors[number]>)[
   return new ProblemError(problem('invalid', 422, 'Something in it is not valid', detail, { errors }));
 };
 
+/** A file that cannot be read, place by place. */
 export const brokenFile = (errors: FieldErrors) =>
   new ProblemError(
     problem(
@@ -43,36 +45,44 @@ export const brokenFile = (errors: FieldErrors) =>
     ),
   );
 
+/** Nobody is signed in. */
 export const signInNeeded = () =>
   new ProblemError(problem('sign-in-needed', 401, 'Sign in first', 'You are signed out. Sign in to go on.'));
 
+/** Wrong password and unknown user, told alike. */
 export const wrongSignIn = () =>
   new ProblemError(
     problem('wrong-sign-in', 401, 'Sign-in failed', 'E-mail address and password do not belong together.'),
   );
 
+/** Too many failures in a row; with the seconds to wait. */
 export const tooManyTries = (waitS: number) =>
   new ProblemError(
     problem('too-many-tries', 429, 'Too many tries', `Wait ${Math.ceil(waitS / 60)} min before you try again.`),
     { 'retry-after': String(waitS) },
   );
 
+/** A write from another site’s page. */
 export const foreignOrigin = () =>
   new ProblemError(problem('foreign-origin', 403, 'Refused', 'Changes are taken from this site’s own pages only.'));
 
+/** Another version was stored meanwhile; with what differs. */
 export const staleEdit = (extension: Record<string, unknown>, etag: string) =>
   new ProblemError(
     problem('stale-edit', 412, 'Changed elsewhere', 'It was changed elsewhere since you opened it.', extension),
     { etag },
   );
 
+/** A write that does not say which version it was made from. */
 export const versionNeeded = () =>
   new ProblemError(
     problem('version-needed', 428, 'Version needed', 'It exists already: send If-Match with the version you edited.'),
   );
 
+/** Not possible as things stand, though the request is sound. */
 export const conflict = (detail: string) =>
   new ProblemError(problem('conflict', 409, 'Not possible as it stands', detail));
 
+/** Whatever has no kind of its own. */
 export const plain = (status: number, detail: string) =>
   new ProblemError(problem(`http-${status}`, status, status >= 500 ? 'Our fault' : 'Not possible', detail));

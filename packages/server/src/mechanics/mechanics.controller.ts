@@ -18,6 +18,7 @@ import { MechanicsService } from './mechanics.service.js';
 
 const check = ({ posture }: PostureQuestion) => under('/posture', checkPostureInput(posture));
 
+/** What postures ask of hands, and the inverse. */
 @Controller('mechanics')
 export class MechanicsController {
   constructor(private readonly mechanics: MechanicsService) {}

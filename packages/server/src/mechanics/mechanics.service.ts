@@ -68,11 +68,13 @@ export function postureFrom({ from, ...change }: PostureInput): SupportPosture {
   return { ...rest, ...chain, ...given };
 }
 
+/** What a posture asks of somebody. */
 export function answerPosture({ person, estimated }: ForWhom, posture: SupportPosture): PostureAnswer {
   const load = computed(person.body, posture, () => handLoad(person.body, posture));
   return present(person.body, estimated, load, postureDemand(person, posture, load));
 }
 
+/** The value that reaches a target. */
 export function answerSolve(whom: ForWhom, { posture, vary, target }: SolveQuestion): SolveAnswer {
   const { person } = whom;
   const from = postureFrom(posture);

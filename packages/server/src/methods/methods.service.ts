@@ -7,6 +7,7 @@ import { etagOf, versionOf } from '../http/etag.js';
 import { invalid, staleEdit, versionNeeded } from '../http/problem.js';
 import { MethodRow } from './method.entity.js';
 
+/** Keeps methods of the studio’s own. */
 @Injectable()
 export class MethodsService {
   constructor(private readonly clock: Clock) {}

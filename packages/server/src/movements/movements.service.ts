@@ -19,6 +19,7 @@ import { SequenceRow } from '../sequences/sequence.entity.js';
 import { SessionRow } from '../sessions/session.entities.js';
 import { MovementRow } from './movement.entity.js';
 
+/** Keeps movements of the studio’s own; what is used by a sequence stays possible. */
 @Injectable()
 export class MovementsService {
   constructor(

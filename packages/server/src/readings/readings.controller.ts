@@ -6,6 +6,7 @@ import { Input } from '../http/input.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { ReadingsService } from './readings.service.js';
 
+/** Measurements of an athlete. */
 @Controller('athletes/:id/readings')
 export class ReadingsController {
   constructor(private readonly readings: ReadingsService) {}

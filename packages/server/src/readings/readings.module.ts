@@ -2,5 +2,6 @@ import { Module } from '@nestjs/common';
 import { ReadingsController } from './readings.controller.js';
 import { ReadingsService } from './readings.service.js';
 
+/** Measurements of athletes. */
 @Module({ controllers: [ReadingsController], providers: [ReadingsService], exports: [ReadingsService] })
 export class ReadingsModule {}

@@ -7,6 +7,7 @@ import { Clock, dayIn } from '../http/clock.js';
 import { conflict, invalid, notFound } from '../http/problem.js';
 import { ReadingRow } from './reading.entity.js';
 
+/** Keeps measurements: rows are added and taken out, never changed. */
 @Injectable()
 export class ReadingsService {
   constructor(private readonly clock: Clock) {}

@@ -14,6 +14,7 @@ import { Input } from '../http/input.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { SequencesService } from './sequences.service.js';
 
+/** Sequences: kept, exported, imported. */
 @Controller('sequences')
 export class SequencesController {
   constructor(private readonly sequences: SequencesService) {}

@@ -3,5 +3,6 @@ import { LibraryModule } from '../library/library.module.js';
 import { SequencesController } from './sequences.controller.js';
 import { SequencesService } from './sequences.service.js';
 
+/** Sequences of the studio. */
 @Module({ imports: [LibraryModule], controllers: [SequencesController], providers: [SequencesService] })
 export class SequencesModule {}

@@ -26,6 +26,7 @@ const LISTED = {
   updatedAt: true,
 } as const;
 
+/** Keeps sequences by their versions, with the sums that lists show. */
 @Injectable()
 export class SequencesService {
   constructor(

@@ -24,6 +24,7 @@ const LISTED = [
   'discomfortPolicy',
   'begunAgainst',
 ] as const satisfies readonly (keyof SessionRow)[];
+/** A session as lists read it, without its plan. */
 export type ListedSession = Pick<SessionRow, (typeof LISTED)[number]>;
 const COLUMNS = LISTED.map((column) => `session.${column}`);
 

@@ -2,6 +2,7 @@ import type { DiscomfortPolicy, Ending, Sequence, SetUnit, StopSign, WorkingSide
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 
+/** A session that was led. */
 @Entity('sessions')
 export class SessionRow extends StudioOwned {
   @Column('char', { name: 'athlete_id', length: 36 })

@@ -22,6 +22,7 @@ import { SessionsService } from './sessions.service.js';
 const PAGE = 30;
 const PAGE_MAX = 200;
 
+/** Sessions as they are led and recorded. */
 @Controller('sessions')
 export class SessionsController {
   constructor(private readonly sessions: SessionsService) {}

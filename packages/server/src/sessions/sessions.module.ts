@@ -4,5 +4,6 @@ import { PersonsModule } from '../persons/persons.module.js';
 import { SessionsController } from './sessions.controller.js';
 import { SessionsService } from './sessions.service.js';
 
+/** Sessions that were led. */
 @Module({ imports: [LibraryModule, PersonsModule], controllers: [SessionsController], providers: [SessionsService] })
 export class SessionsModule {}

@@ -4,6 +4,7 @@ import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { TodayService } from './today.service.js';
 
+/** What is due. */
 @Controller('today')
 export class TodayController {
   constructor(private readonly today: TodayService) {}

@@ -24,6 +24,7 @@ const LOOK_BACK_DAYS = 8;
 const RECENT_SHOWN = 12;
 const SHOWN_OF_SEQUENCE = { id: true, title: true, durationMs: true } as const;
 
+/** Puts together what a coach sees first. */
 @Injectable()
 export class TodayService {
   constructor(private readonly clock: Clock) {}

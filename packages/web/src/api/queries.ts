@@ -23,6 +23,7 @@ import { setOwnMethods } from '../store/own-methods.js';
 import { setOwnMovements } from '../store/own-movements.js';
 import { OfflineError, request } from './request.js';
 
+/** What was asked of the server, and for how long it is believed. */
 export const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
@@ -43,6 +44,7 @@ export const refreshAfterSession = () => refresh('today', 'sessions', 'athletes'
 
 const ME = 'clay-pot-me';
 
+/** Who is signed in. */
 export const useMe = () =>
   useQuery({
     queryKey: ['me'],
@@ -60,13 +62,17 @@ export function lastKnownMe(): WhoAmI | undefined {
   return text ? (JSON.parse(text) as WhoAmI) : undefined;
 }
 
+/** Forgets who was signed in on this device. */
 export const forgetMe = () => localStorage.removeItem(ME);
 
+/** Who is due. */
 export const useToday = () => useQuery({ queryKey: ['today'], queryFn: () => request<Today>('/today') });
 
+/** People of the studio. */
 export const useAthletes = () =>
   useQuery({ queryKey: ['athletes'], queryFn: () => request<AthleteListItem[]>('/athletes') });
 
+/** One athlete; nothing is asked without an id. */
 export const useAthlete = (id: string | undefined) =>
   useQuery({
     queryKey: ['athletes', id],
@@ -74,11 +80,14 @@ export const useAthlete = (id: string | undefined) =>
     enabled: id !== undefined,
   });
 
+/** Sequences of the studio. */
 export const useSequences = () =>
   useQuery({ queryKey: ['sequences'], queryFn: () => request<SequenceListItem[]>('/sequences') });
 
+/** A sequence as it is stored now. */
 export const fetchSequence = (id: string) => request<StoredSequence>(`/sequences/${id}`);
 
+/** A sequence, asked anew each time it is opened. */
 export const useSequence = (id: string | undefined) =>
   useQuery({
     queryKey: ['sequences', id],
@@ -87,9 +96,11 @@ export const useSequence = (id: string | undefined) =>
     gcTime: 0,
   });
 
+/** Which sequences were given to whom. */
 export const useAssignments = () =>
   useQuery({ queryKey: ['assignments'], queryFn: () => request<AssignmentItem[]>('/assignments') });
 
+/** Sessions page by page, of one athlete or of all. */
 export const useSessions = (athleteId?: string) =>
   useInfiniteQuery({
     queryKey: ['sessions', athleteId ?? 'all'],
@@ -104,13 +115,16 @@ export const useSessions = (athleteId?: string) =>
     getNextPageParam: (page) => page.nextBefore ?? undefined,
   });
 
+/** How one session is asked for. */
 export const sessionQuery = (id: string) => ({
   queryKey: ['sessions', 'one', id],
   queryFn: () => request<SessionRecord>(`/sessions/${id}`),
 });
+/** One session with all that was recorded. */
 export const useSession = (id: string | undefined) =>
   useQuery({ ...sessionQuery(id ?? ''), enabled: id !== undefined });
 
+/** Stores an athlete’s record. */
 export const useSaveAthlete = () =>
   useMutation({
     mutationFn: ({ id, input, etag }: { id: string; input: AthleteInput; etag?: string }) =>
@@ -121,15 +135,18 @@ export const useSaveAthlete = () =>
     },
   });
 
+/** Stores a sequence over the version that it was made from. */
 export const putSequence = (id: string, body: Sequence, ifMatch?: string) =>
   request<StoredSequence>(`/sequences/${id}`, { method: 'PUT', body, ...(ifMatch && { ifMatch }) });
 
+/** Stores a new sequence. */
 export const useCreateSequence = () =>
   useMutation({
     mutationFn: ({ id, document }: { id: string; document: Sequence }) => putSequence(id, document),
     onSuccess: () => refresh('sequences'),
   });
 
+/** Stores a sequence from a file. */
 export const useImportSequence = () =>
   useMutation({
     mutationFn: (body: { id: string; text: string }) =>
@@ -137,6 +154,7 @@ export const useImportSequence = () =>
     onSuccess: () => refresh('sequences'),
   });
 
+/** Takes a sequence off the list. */
 export const useRemoveSequence = () =>
   useMutation({
     mutationFn: ({ id, undo }: { id: string; undo: boolean }) =>
@@ -146,6 +164,7 @@ export const useRemoveSequence = () =>
     onSuccess: () => refresh('sequences', 'assignments', 'today'),
   });
 
+/** Gives a sequence to an athlete, or changes the days. */
 export const useSaveAssignment = () =>
   useMutation({
     mutationFn: ({ id, input }: { id: string; input: AssignmentInput | null }) =>
@@ -167,6 +186,7 @@ export const useStoredMovements = (signedIn: boolean) =>
     enabled: signedIn,
   });
 
+/** Stores a movement of the studio’s own. */
 export const useSaveMovement = () =>
   useMutation({
     mutationFn: ({ id, input, etag }: { id: string; input: MovementInput; etag?: string }) =>
@@ -174,6 +194,7 @@ export const useSaveMovement = () =>
     onSuccess: () => refresh('movements'),
   });
 
+/** Takes one off the shelf. */
 export const useRemoveMovement = () =>
   useMutation({
     mutationFn: ({ id, undo }: { id: string; undo: boolean }) =>
@@ -183,6 +204,7 @@ export const useRemoveMovement = () =>
     onSuccess: () => refresh('movements'),
   });
 
+/** Methods of the studio’s own, followed. */
 export const useStoredMethods = (signedIn = true) =>
   useQuery({
     queryKey: ['methods'],
@@ -194,6 +216,7 @@ export const useStoredMethods = (signedIn = true) =>
     enabled: signedIn,
   });
 
+/** Stores a method of the studio’s own. */
 export const useSaveMethod = () =>
   useMutation({
     mutationFn: ({ id, input, etag }: { id: string; input: MethodInput; etag?: string }) =>
@@ -201,6 +224,7 @@ export const useSaveMethod = () =>
     onSuccess: () => refresh('methods'),
   });
 
+/** Takes one off the list. */
 export const useRemoveMethod = () =>
   useMutation({
     mutationFn: ({ id, undo }: { id: string; undo: boolean }) =>
@@ -216,6 +240,7 @@ export const usePast = (athleteId: string | undefined) =>
     enabled: athleteId !== undefined,
   });
 
+/** What was measured of an athlete; nothing is asked without an id. */
 export const useReadings = (athleteId: string | undefined) =>
   useQuery({
     queryKey: ['readings', athleteId],
@@ -223,6 +248,7 @@ export const useReadings = (athleteId: string | undefined) =>
     enabled: athleteId !== undefined,
   });
 
+/** Adds a measurement. */
 export const useAddReading = (athleteId: string) =>
   useMutation({
     mutationFn: ({ id, input }: { id: string; input: ReadingInput }) =>
@@ -230,6 +256,7 @@ export const useAddReading = (athleteId: string) =>
     onSuccess: () => refresh('readings'),
   });
 
+/** Takes a measurement out. */
 export const useRemoveReading = (athleteId: string) =>
   useMutation({
     mutationFn: (id: string) => request(`/athletes/${athleteId}/readings/${id}`, { method: 'DELETE' }),

@@ -1,6 +1,7 @@
 import { ButtonLink } from '../ui/button.js';
 import { Page } from '../ui/page.js';
 
+/** An address that leads nowhere. */
 export default function LostPage() {
   return (
     <Page title="Nothing here" lead="This address belongs to no page.">

@@ -13,6 +13,7 @@ function RouteTrouble() {
   return <Trouble error={error} retry={() => window.location.reload()} />;
 }
 
+/** Which screen stands at which address; each is fetched when it is first gone to. */
 export const router = createBrowserRouter([
   {
     element: <Shell />,

@@ -8,6 +8,7 @@ import {
   type Movement,
 } from '@clay-pot/core';
 
+/** What a movement has to be to be shown. */
 export interface MovementFilter {
   readonly text: string;
   readonly family: FamilyId | '';
@@ -20,6 +21,7 @@ export interface MovementFilter {
   readonly unloadedOnly: boolean;
 }
 
+/** Everything passes. */
 export const NO_FILTER: MovementFilter = {
   text: '',
   family: '',

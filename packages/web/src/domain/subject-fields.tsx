@@ -73,6 +73,7 @@ interface ChoiceProps {
   set: (value: string) => void;
 }
 
+/** One of a few words, as a labelled list. */
 export function Choice({ label, value, options, names = {}, set }: ChoiceProps) {
   return (
     <label className="block text-small font-semibold">

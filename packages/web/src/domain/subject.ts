@@ -33,6 +33,7 @@ import { knownMovement } from '../store/library.js';
 /** What lies on the load bench: a contact, a facing, and a load. */
 export type Subject = Loaded;
 
+/** A posture on the bench. */
 export const postureSubject = (name: UsualPosture): Subject => {
   const { contact, facing, ...stance }: SupportPosture = USUAL_POSTURES[name];
   return { contact, facing, load: { kind: 'body', stance } };
@@ -43,6 +44,7 @@ export function postureOfSubject({ contact, facing, load }: Subject): SupportPos
   return load.kind === 'body' ? { ...load.stance, contact, facing } : null;
 }
 
+/** The subject in another posture. */
 export function withPosture({ contact, facing, ...stance }: SupportPosture): Subject {
   return { contact, facing, load: { kind: 'body', stance: stance } };
 }
@@ -60,6 +62,7 @@ export function readSubject(text: string | null): Subject | null {
   }
 }
 
+/** A subject as it stands in an address. */
 export const writeSubject = ({ contact, facing, load }: Subject) => JSON.stringify({ contact, facing, load });
 
 /** A level of a known movement as a subject. */

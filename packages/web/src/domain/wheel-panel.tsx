@@ -53,6 +53,7 @@ export function WheelPanel({
   );
 }
 
+/** How far the wrist goes in each direction, by range. */
 export function rangesOf(person: Person, readings: readonly Reading[]): Ranges {
   const of = (hand: Hand) =>
     Object.fromEntries(

@@ -15,6 +15,7 @@ import {
 } from '@clay-pot/core';
 import { cm, smoothPath, taperPath } from './path.js';
 
+/** Colours of the near and the far side. */
 export const SKIN = { near: '#d5dbe0', far: '#a9b3bb' };
 const CLOTH = { shirt: '#6a7883', shorts: '#3d4850', shortsFar: '#2f383f', hair: '#2b3238' };
 

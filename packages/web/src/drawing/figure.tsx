@@ -89,6 +89,7 @@ export function useBackAndForth(running: boolean): number {
   return moves ? share : 1;
 }
 
+/** What part of the drawing’s space is shown. */
 export interface Frame {
   readonly x: number;
   readonly y: number;

@@ -18,6 +18,7 @@ export function smoothPath(points: readonly Point[]): string {
   return `M${n(firstOf(points).x)} ${n(firstOf(points).y)}${parts.join('')}Z`;
 }
 
+/** Points joined by straight lines, as an SVG path. */
 export const linePath = (points: readonly Point[]) =>
   points.map(({ x, y }, index) => `${index ? 'L' : 'M'}${n(x)} ${n(y)}`).join('');
 

@@ -8,6 +8,7 @@ const GUTTER = 24;
 const TOP = 14;
 const FOOT = 18;
 
+/** A pot and what may be done with it. */
 export interface PotProps {
   pot: Pot;
   /** Said to whoever does not see it. */
@@ -325,6 +326,7 @@ const CRACK = [
   [0.24, -4],
 ] as const;
 
+/** A coil in words, for those who do not see it. */
 export function coilWords(coil: Coil, nameOf: (blockId: string) => string): string {
   const of = (hand: Hand) =>
     `${hand} ${coil[hand].value < 10 ? coil[hand].value.toFixed(1) : Math.round(coil[hand].value)}`;

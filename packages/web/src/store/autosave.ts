@@ -3,9 +3,12 @@ import type { Sequence } from '@clay-pot/core';
 import { createStore } from 'zustand';
 import { isProblem, OfflineError } from '../api/request.js';
 
+/** A change is sent when nothing more has been typed for this long. */
 export const SAVE_AFTER_MS = 600;
+/** While nobody answers, it is tried again after this long. */
 export const RETRY_AFTER_MS = 4000;
 
+/** Where the last change is: stored, on its way, on this device only, in conflict, or refused. */
 export type SaveState =
   | { kind: 'saved' }
   | { kind: 'unsaved' }

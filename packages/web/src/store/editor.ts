@@ -41,8 +41,11 @@ export function openSequence(document: Sequence): void {
   useEditor.temporal.getState().clear();
 }
 
+/** Takes the last change back. */
 export const undo = () => useEditor.temporal.getState().undo();
+/** Brings back what was taken back. */
 export const redo = () => useEditor.temporal.getState().redo();
+/** Makes a block the one that keys and steppers mean. */
 export const select = (selectedId: string | null) => useEditor.setState({ selectedId });
 
 /** Changes what stands beside the blocks. */
@@ -56,6 +59,7 @@ function changeBlocks(change: (blocks: readonly Block[]) => readonly Block[]): v
   );
 }
 
+/** Changes something of a block. */
 export function changeBlock(id: string, change: Partial<Omit<Block, 'id'>>): void {
   changeBlocks((blocks) => blocks.map((block) => (block.id === id ? tidied({ ...block, ...change }) : block)));
 }
@@ -86,8 +90,10 @@ export function muteCheck(check: string, reason: string | null): void {
 
 /** The block that the pointer is over, in the list or on the pot. */
 export const useHovered = create<{ readonly id: string | null }>()(() => ({ id: null }));
+/** Marks a block in every view that shows it. */
 export const hover = (id: string | null) => useHovered.setState({ id });
 
+/** Gives a block another dose. */
 export const changeDose = (id: string, dose: Dose) => changeBlock(id, { dose });
 
 const USUAL_PHASE: Record<Movement['family'], Phase> = {
@@ -119,12 +125,14 @@ export function addBlock(movement: Movement, level: Level, weaker: Hand | null =
   select(block.id);
 }
 
+/** Puts a copy behind a block. */
 export function duplicateBlock(id: string): void {
   const copyId = uuid();
   changeBlocks((blocks) => blocks.flatMap((block) => (block.id === id ? [block, { ...block, id: copyId }] : [block])));
   select(copyId);
 }
 
+/** Takes a block out; the one after it is selected. */
 export function removeBlock(id: string): void {
   const blocks = useEditor.getState().document?.blocks ?? [];
   const index = blocks.findIndex((block) => block.id === id);

@@ -12,5 +12,7 @@ export const useOwnMethods = create<OwnMethods>()(
   persist((): OwnMethods => ({ stored: [] }), { name: 'clay-pot-methods' }),
 );
 
+/** Takes in what the server knows. */
 export const setOwnMethods = (stored: readonly StoredMethod[]) => useOwnMethods.setState({ stored });
+/** Forgets them on signing out. */
 export const forgetOwnMethods = () => useOwnMethods.setState({ stored: [] });

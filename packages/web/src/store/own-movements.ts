@@ -20,8 +20,11 @@ export const useOwnMovements = create<OwnMovements>()(
   }),
 );
 
+/** Takes in what the server knows. */
 export const setOwnMovements = (stored: readonly StoredMovement[]) => useOwnMovements.setState({ stored, told: true });
+/** Forgets them on signing out. */
 export const forgetOwnMovements = () => useOwnMovements.setState({ stored: [], told: false });
+/** Whether the server’s answer of some time is there. */
 export const hasOwnMovements = () => useOwnMovements.getState().told;
 
 /** Finds one of the studio's own. */

@@ -4,6 +4,7 @@ import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { restfulStorage } from './restful-storage.js';
 
+/** A set with the id that it was recorded under. */
 export type RecordedSet = DoneSetInput & { readonly id: string };
 
 /** A session being led. All that is needed to go on after a reload without the server. */
@@ -29,6 +30,7 @@ interface RunState {
   readonly run: Run | null;
 }
 
+/** The session that is being led, kept through reloads. */
 export const useRun = create<RunState>()(
   persist((): RunState => ({ run: null }), {
     name: 'clay-pot-run',

@@ -87,12 +87,18 @@ function blocksToRate(run: Run, timeline: Timeline, head: Playhead, sets: readon
     .filter((id) => !run.reports[id] && sets.some((set) => set.blockId === id));
 }
 
+/** Lets time pass. */
 export const tick = (deltaMs: number) => moveBy((timeline, head) => advance(timeline, head, deltaMs));
+/** On to the next piece of work; what was begun is recorded as far as it went. */
 export const skipStint = () => moveBy(skip);
+/** On to the next block. */
 export const skipWholeBlock = () => moveBy(skipBlock);
+/** Back to the beginning of this piece, or of the one before. */
 export const goBack = () => change((run) => ({ head: back(timelineOf(run.sequence), run.head) }));
+/** Makes the current piece longer. */
 export const addTime = (seconds: number) =>
   change((run) => ({ head: extend(timelineOf(run.sequence), run.head, seconds * 1000) }));
+/** Stands the clock, or lets it go on. */
 export const setPaused = (paused: boolean) => change(() => ({ paused }));
 
 /** Takes the current block a level easier from here on; the dose stays. */

@@ -9,14 +9,17 @@ const KINDS = {
   quiet: 'border-transparent bg-transparent text-ink hover:bg-ground',
   stop: 'border-iron bg-white text-iron hover:bg-iron-wash',
 } as const;
+/** How much weight a button has. */
 export type ButtonKind = keyof typeof KINDS;
 
 type Props = ButtonHTMLAttributes<HTMLButtonElement> & { kind?: ButtonKind };
 
+/** A button; never sends a form unless told to. */
 export function Button({ kind = 'plain', className = '', type = 'button', ...rest }: Props) {
   return <button type={type} className={`${SHAPE} ${KINDS[kind]} ${className}`} {...rest} />;
 }
 
+/** A link that looks like a button. */
 export function ButtonLink({ kind = 'plain', className = '', ...rest }: LinkProps & { kind?: ButtonKind }) {
   return <Link className={`${SHAPE} ${KINDS[kind]} ${className}`} {...rest} />;
 }

@@ -24,6 +24,7 @@ interface CommandState {
   readonly release: (owner: symbol) => void;
 }
 
+/** Which keys do what now, and whether single keys are on. */
 export const useCommandState = create<CommandState>()(
   persist(
     (set) => ({

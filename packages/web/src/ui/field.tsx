@@ -1,5 +1,6 @@
 import { type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes, useId } from 'react';
 
+/** How a control looks wherever it stands. */
 export const INPUT =
   'w-full border border-ink/45 bg-white px-2.5 py-1.5 text-body placeholder:text-ash focus:border-ink aria-invalid:border-iron aria-invalid:bg-iron-wash';
 
@@ -35,6 +36,7 @@ export function Field({ label, error, hint, children }: FieldProps) {
 
 type TextProps = InputHTMLAttributes<HTMLInputElement> & { label: string; error?: string | undefined; hint?: string };
 
+/** A line of text with its label, hint and error. */
 export function TextField({ label, error, hint, ...rest }: TextProps) {
   return (
     <Field label={label} error={error} {...(hint && { hint })}>
@@ -45,6 +47,7 @@ export function TextField({ label, error, hint, ...rest }: TextProps) {
 
 type SelectProps = SelectHTMLAttributes<HTMLSelectElement> & { label: string; error?: string | undefined };
 
+/** One of a list, with its label and error. */
 export function SelectField({ label, error, children, ...rest }: SelectProps) {
   return (
     <Field label={label} error={error}>

@@ -26,6 +26,7 @@ export function Page({ title, lead, actions, children }: PageProps) {
   );
 }
 
+/** Names the window. */
 export function useTitle(title: string): void {
   useEffect(() => {
     document.title = `${title} · Clay Pot`;
@@ -60,6 +61,7 @@ export function Empty({ children }: { children: ReactNode }) {
   return <p className="border-b border-line py-6 text-ink-soft">{children}</p>;
 }
 
+/** What is being fetched. */
 export function Loading({ what }: { what: string }) {
   return (
     <p role="status" className="px-4 py-10 text-ink-soft sm:px-8">

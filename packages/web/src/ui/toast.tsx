@@ -26,6 +26,7 @@ export const useToast = create<ToastState>()((set) => ({
   clear: () => set({ toast: null }),
 }));
 
+/** Where the message is shown. */
 export function ToastPlace() {
   const { toast, clear } = useToast();
   return (

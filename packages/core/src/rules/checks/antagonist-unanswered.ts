@@ -41,6 +41,7 @@ const STRETCH_OF: Partial<Record<MuscleGroup, readonly string[]>> = {
   supinators: ['stretch.palm-down-turn'],
 };
 
+/** Finds muscles of wrist and forearm that are strengthened and neither stretched afterwards nor answered by their opposite. */
 export const antagonistUnanswered: Check = {
   id: 'antagonist-unanswered',
   title: 'A strengthened muscle without an answer',

@@ -4,6 +4,7 @@ import type { Check } from './finding.js';
 
 /** A one-sided block with less than this share of the hand's dose is not what tips the balance. Working value. */
 const WORTH_SHARING = 0.02;
+/** Finds hands whose doses differ by more than the band of the method. */
 export const balanceLeftRight: Check = {
   id: 'balance-left-right',
   title: 'Left and right out of balance',

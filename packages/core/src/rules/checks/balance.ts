@@ -12,6 +12,7 @@ import { capital } from '../../vocabulary/text.js';
 import { compileTimeline } from '../../timeline/compile-timeline.js';
 import { type MuscleGroup, pairOf, partsOf } from '../../vocabulary/muscles.js';
 
+/** Finds opposite groups, pair by pair, whose doses differ by more than the band of the method. */
 export const balanceOfOpposites: readonly Check[] = PAIR_NAMES.map((name) => {
   const [first, second] = pairOf(name);
   return {

@@ -3,6 +3,7 @@ import { ids, isFree } from './block-views.js';
 import { type Check, PRACTICE } from './finding.js';
 import { bearsBody, inWarmUp } from './warm-up.js';
 
+/** Finds body weight on the hands before the free part of the warm-up is over. */
 export const bodyWeightEarly: Check = {
   id: 'body-weight-early',
   title: 'Body weight early in the warm-up',

@@ -3,6 +3,7 @@ import { easing, effortOf } from './choose.js';
 import type { Check, Observation } from './finding.js';
 import { CAUTIONS } from '../../vocabulary/cautions.js';
 
+/** Finds efforts, angles and loads over what a recorded caution allows. */
 export const cautionLimit: Check = {
   id: 'caution-limit',
   title: 'More than a caution allows',

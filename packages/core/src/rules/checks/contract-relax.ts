@@ -2,6 +2,7 @@ import { firstOf } from '../../vocabulary/lists.js';
 import { adding, after, choose } from './choose.js';
 import type { Check } from './finding.js';
 
+/** Finds sequences without a contract–relax stretch, where the method wants one. */
 export const contractRelax: Check = {
   id: 'contract-relax',
   title: 'No contract–relax stretch',

@@ -3,6 +3,7 @@ import { type Check, type Observation, PRACTICE } from './finding.js';
 import { isWhole } from './whole.js';
 import { CORNERS } from '../../vocabulary/motions.js';
 
+/** Finds ends of the long finger muscles that are never visited. */
 export const cornerUnvisited: Check = {
   id: 'corner-unvisited',
   title: 'A two-joint corner is missing',

@@ -1,6 +1,7 @@
 import { easing, effortOf } from './choose.js';
 import type { Check, Observation } from './finding.js';
 
+/** Finds levels that ask for more than the own maximum. */
 export const demandOver: Check = {
   id: 'demand-over',
   title: 'More strength than there is',

@@ -4,6 +4,7 @@ import { byMovement } from './by-movement.js';
 import { changing } from './choose.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
 
+/** Finds movements with two directions that go one way only. */
 export const directionMissing: Check = {
   id: 'direction-missing',
   title: 'Only one direction',

@@ -3,6 +3,7 @@ import { adding, choose } from './choose.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
 import { isWhole } from './whole.js';
 
+/** Finds directions of the wrist that are never visited. */
 export const directionUnvisited: Check = {
   id: 'direction-unvisited',
   title: 'A direction of the wrist is missing',

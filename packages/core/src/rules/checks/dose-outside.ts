@@ -2,6 +2,7 @@ import { changing } from './choose.js';
 import type { Check, Observation } from './finding.js';
 import { unusualInDose, usualDose } from '../usual-dose.js';
 
+/** Finds doses outside what is usual for their kind. */
 export const doseOutside: Check = {
   id: 'dose-outside',
   title: 'Outside the usual dose',

@@ -1,6 +1,7 @@
 import { easing, effortOf, lowering } from './choose.js';
 import type { Check, Observation } from './finding.js';
 
+/** Finds efforts above the method’s ceiling. */
 export const effortCeiling: Check = {
   id: 'effort-ceiling',
   title: 'Harder than the method goes',

@@ -1,6 +1,7 @@
 import { adding, choose } from './choose.js';
 import { type Check, PRACTICE } from './finding.js';
 
+/** Finds a sequence without a block. */
 export const empty: Check = {
   id: 'empty',
   title: 'Nothing in it yet',

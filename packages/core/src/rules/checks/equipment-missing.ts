@@ -3,6 +3,7 @@ import type { Edit } from '../../model/edits.js';
 import { choose, easing, missingFor } from './choose.js';
 import { type Check, editsOf, type Observation } from './finding.js';
 
+/** Finds things that an athlete does not have. */
 export const equipmentMissing: Check = {
   id: 'equipment-missing',
   title: 'Something is not there',

@@ -3,6 +3,7 @@ import { ids } from './block-views.js';
 import { adding, choose } from './choose.js';
 import { type Check, PRACTICE } from './finding.js';
 
+/** Finds loaded extension without flexion or hanging after it. */
 export const extensionUnanswered: Check = {
   id: 'extension-unanswered',
   title: 'Loaded extension without flexion',

@@ -8,6 +8,7 @@ import { type Check, editsOf, type Observation } from './finding.js';
 import { unusualInDose, usualDose } from '../usual-dose.js';
 import { partsOf } from '../../vocabulary/muscles.js';
 
+/** Finds muscle groups that do not last to the end of a set. */
 export const failingHold: Check = {
   id: 'failing-hold',
   title: 'Cannot be held to the end',

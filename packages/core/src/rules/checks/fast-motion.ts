@@ -1,6 +1,7 @@
 import { easing, named } from './choose.js';
 import { type Check, editsOf } from './finding.js';
 
+/** Finds fast motion, where the method keeps everything slow. */
 export const fastMotion: Check = {
   id: 'fast-motion',
   title: 'Fast motion in a slow method',

@@ -6,6 +6,7 @@ import type { Edit } from '../../model/edits.js';
  * second thought.
  */
 export const SEVERITIES = ['stop', 'mend', 'look'] as const;
+/** How grave a finding is, the gravest first. */
 export type Severity = (typeof SEVERITIES)[number];
 
 /** A change that answers a finding, named by what it does. */

@@ -4,6 +4,7 @@ import { adding, after, choose } from './choose.js';
 import { type Check, PRACTICE } from './finding.js';
 import { ANSWERED_PERCENT, groupEffort, STRENGTHENED_PERCENT } from './strengthened.js';
 
+/** Finds work that closes the hand, with none that opens it. */
 export const gripUnanswered: Check = {
   id: 'grip-unanswered',
   title: 'Gripping without opening',

@@ -2,6 +2,7 @@ import { blockOf } from './block-views.js';
 import { easing } from './choose.js';
 import type { Check, Observation } from './finding.js';
 
+/** Finds postures that the lengths of this body do not allow. */
 export const impossiblePosture: Check = {
   id: 'impossible-posture',
   title: 'A posture that this body cannot take',

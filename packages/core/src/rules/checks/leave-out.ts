@@ -2,6 +2,7 @@ import { removing } from './choose.js';
 import type { Check, Observation } from './finding.js';
 import { concernsOf } from '../clearance.js';
 
+/** Finds movements that a caution of their own asks this athlete to leave out. */
 export const leaveOut: Check = {
   id: 'leave-out',
   title: 'To be left out with a caution',

@@ -3,6 +3,7 @@ import { named } from './choose.js';
 import type { Check } from './finding.js';
 import { inMethodKind } from '../method-dose.js';
 
+/** Finds doses counted in another way than the method’s. */
 export const methodDosing: Check = {
   id: 'method-dosing',
   title: 'Dosed in another way than the method',

@@ -8,6 +8,7 @@ import type { Check } from './finding.js';
 import { unusualInDose } from '../usual-dose.js';
 import { compileTimeline } from '../../timeline/compile-timeline.js';
 
+/** Finds sequences that take longer than their minutes. */
 export const minutesOver: Check = {
   id: 'minutes-over',
   title: 'Longer than there is time',

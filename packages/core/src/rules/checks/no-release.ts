@@ -9,6 +9,7 @@ const isRelease = (hard: BlockView, next: BlockView | undefined) =>
 const worksAgainst = (hard: BlockView, next: BlockView) =>
   next.movement.trains.some((group) => hard.movement.trains.some((worked) => oppositeGroup(worked) === group));
 
+/** Finds hard blocks without a shake, a stretch or the opposite motion after them. */
 export const noRelease: Check = {
   id: 'no-release',
   title: 'No release after hard work',

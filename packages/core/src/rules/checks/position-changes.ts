@@ -9,6 +9,7 @@ const placeOf = ({ level }: BlockView) => PLACE_OF[level.posture];
 const changesOf = (blocks: readonly BlockView[]) =>
   blocks.filter((block, index) => index > 0 && placeOf(block) !== placeOf(itemAt(blocks, index - 1))).length;
 
+/** Finds sequences that change between floor, chair and standing too often. */
 export const positionChanges: Check = {
   id: 'position-changes',
   title: 'Up and down too often',

@@ -3,6 +3,7 @@ import { adding, choose } from './choose.js';
 import { type Check, PRACTICE } from './finding.js';
 import { loads } from './warm-up.js';
 
+/** Finds load without a warm-up before it. */
 export const prepareMissing: Check = {
   id: 'prepare-missing',
   title: 'No warm-up before load',

@@ -3,6 +3,7 @@ import { easing, isPastRange } from './choose.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
 import { HANDS } from '../../vocabulary/hands.js';
 
+/** Finds angles beyond the range that there is. */
 export const rangeOver: Check = {
   id: 'range-over',
   title: 'More range than there is',

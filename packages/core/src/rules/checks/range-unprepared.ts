@@ -6,6 +6,7 @@ import { adding, choose } from './choose.js';
 import { type Check, type Fix, type Observation, PRACTICE } from './finding.js';
 import { loads } from './warm-up.js';
 
+/** Finds ranges that are loaded before they were moved freely. */
 export const rangeUnprepared: Check = {
   id: 'range-unprepared',
   title: 'Loaded before it was moved freely',

@@ -3,6 +3,7 @@ import { type Check, type Observation, PRACTICE } from './finding.js';
 
 /** Less rest than this between hard sets leaves the second one short. Working value. */
 const HARD_REST_S = 30;
+/** Finds hard sets without rest between them. */
 export const restShort: Check = {
   id: 'rest-short',
   title: 'Hard sets without rest',

@@ -3,6 +3,7 @@ import { adding, choose } from './choose.js';
 import { type Check, PRACTICE } from './finding.js';
 import { loads } from './warm-up.js';
 
+/** Finds sessions that end on load. */
 export const settleMissing: Check = {
   id: 'settle-missing',
   title: 'No settling at the end',

@@ -5,6 +5,7 @@ import { bothWays, changing } from './choose.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
 import { HANDS, otherHand } from '../../vocabulary/hands.js';
 
+/** Finds movements that one hand does and the other does not. */
 export const sideMissing: Check = {
   id: 'side-missing',
   title: 'Only one hand works',

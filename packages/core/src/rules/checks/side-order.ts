@@ -9,6 +9,7 @@ function swapped(sides: SidePlan): SidePlan {
   return sides === 'right-then-left' ? 'left-then-right' : sides;
 }
 
+/** Finds blocks in which the stronger hand goes first, where the method lets the weaker one begin. */
 export const sideOrder: Check = {
   id: 'side-order',
   title: 'The stronger hand goes first',

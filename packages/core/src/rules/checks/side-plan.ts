@@ -3,6 +3,7 @@ import { named } from './choose.js';
 import type { Check } from './finding.js';
 import type { Edit } from '../../model/edits.js';
 
+/** Finds blocks whose hands work in another way than the method’s. */
 export const sidePlan: Check = {
   id: 'side-plan',
   title: 'Hands in another way than the method',

@@ -11,6 +11,7 @@ import { type Hand, otherHand } from '../../vocabulary/hands.js';
 /** Hands may differ by this much before it counts: a repetition in ten. */
 const SIDE_TOLERANCE = 1.15;
 
+/** Finds movements of which one hand gets less. */
 export const sideShort: Check = {
   id: 'side-short',
   title: 'One hand gets less',

@@ -3,6 +3,7 @@ import { adding, after, choose } from './choose.js';
 import type { Check, Observation } from './finding.js';
 import { STRENGTHENED_PERCENT } from './strengthened.js';
 
+/** Finds strength without its stretch, where the method stretches after each block. */
 export const stretchAfterStrength: Check = {
   id: 'stretch-after-strength',
   title: 'Strength without its stretch',

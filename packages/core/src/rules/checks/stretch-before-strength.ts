@@ -10,6 +10,7 @@ import type { MuscleGroup } from '../../vocabulary/muscles.js';
 /** Longest static stretch of one muscle right before strength or skill, seconds: thresholds.csv `stretch_before_strength_max`. */
 export const STRETCH_BEFORE_MAX_S = 60;
 
+/** Finds more than a minute of stretch for a muscle before its strength work. */
 export const stretchBeforeStrength: Check = {
   id: 'stretch-before-strength',
   title: 'Long stretches before strength',

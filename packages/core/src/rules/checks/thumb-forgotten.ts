@@ -2,6 +2,7 @@ import { adding, choose } from './choose.js';
 import { type Check, PRACTICE } from './finding.js';
 import { isWhole } from './whole.js';
 
+/** Finds sequences in which the thumb gets nothing of its own. */
 export const thumbForgotten: Check = {
   id: 'thumb-forgotten',
   title: 'The thumb is forgotten',

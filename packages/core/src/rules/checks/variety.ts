@@ -5,6 +5,7 @@ import type { Check } from './finding.js';
 const SAME_SHARE = 0.5;
 const REPEATED_SHARE = 0.9;
 
+/** Finds routines that change or stay against the method. */
 export const variety: Check = {
   id: 'variety',
   title: 'Routine kept or changed against the method',

@@ -3,6 +3,7 @@ import { isFree, isWork } from './block-views.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
 import { inWarmUp, LOADS_FROM_PERCENT } from './warm-up.js';
 
+/** Finds warm-ups that are harder than what they prepare for. */
 export const warmUpOver: Check = {
   id: 'warm-up-over',
   title: 'Warm-up harder than the training',

@@ -29,6 +29,7 @@ function moreFor(view: SessionView, hand: Hand, candidates: readonly BlockView[]
   return edits;
 }
 
+/** Finds weaker hands that get no more, where the method gives them a stated share. */
 export const weakerSideMore: Check = {
   id: 'weaker-side-more',
   title: 'The weaker hand gets no more',

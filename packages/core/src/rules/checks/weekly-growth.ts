@@ -4,6 +4,7 @@ import { MUSCLE_GROUPS } from '../../vocabulary/muscles.js';
 
 /** A week's growth is judged where a usual week holds at least this dose. Working value. */
 const WORTH_A_WEEK = 0.2;
+/** Finds weeks that grow faster than tissue follows. */
 export const weeklyGrowth: Check = {
   id: 'weekly-growth',
   title: 'The week grows too fast',

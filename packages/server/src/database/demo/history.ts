@@ -22,12 +22,14 @@ import { earlierForm } from './sequences.js';
 /** Weeks at the start in which the sequence was still in its shorter form. */
 const EARLY_WEEKS = 3;
 
+/** What somebody did, as rows. */
 export interface History {
   readonly sessions: SessionRow[];
   readonly sets: DoneSetRow[];
   readonly reports: BlockReportRow[];
 }
 
+/** Whose history is told, and by which course. */
 export interface Telling {
   readonly studioId: string;
   readonly athleteId: string;

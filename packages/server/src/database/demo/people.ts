@@ -16,6 +16,7 @@ export interface Course {
   readonly lastDiscomfort?: number;
 }
 
+/** A made-up person, with a body, cautions, and how their weeks went. */
 export interface DemoPerson {
   readonly athlete: AthleteInput;
   readonly gives: { readonly sequence: SequenceKey; readonly weekdayOffsets: readonly number[] };

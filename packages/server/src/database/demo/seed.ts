@@ -22,6 +22,7 @@ import { SeededRandom } from './random.js';
 import { tellReadings } from './readings.js';
 import { DEMO_SEQUENCES, type SequenceKey } from './sequences.js';
 
+/** Who can sign in to the demo studio. */
 export const DEMO_SIGN_IN = { email: 'coach@lanternfield.example', password: 'lantern-hall' };
 const SEED = 20_417;
 const TIME_ZONE = 'Europe/Amsterdam';

@@ -153,6 +153,7 @@ export const DEMO_SEQUENCES = {
     ],
   ),
 } as const satisfies Record<string, Sequence>;
+/** The name of one of the demo’s sequences. */
 export type SequenceKey = keyof typeof DEMO_SEQUENCES;
 
 /** The same sequence as it was in the first weeks: one set of what loads. */

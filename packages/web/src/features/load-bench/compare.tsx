@@ -6,6 +6,7 @@ import { IconButton } from '../../ui/button.js';
 import { plantedView } from './bench-drawing.js';
 import { demandAsItStands, postureOfSubject, type Subject, troubleWith } from '../../domain/subject.js';
 
+/** A position that is kept to be compared with. */
 export interface Pin {
   readonly name: string;
   readonly subject: Subject;

@@ -18,6 +18,7 @@ export function readPins(text: string | null): Pin[] {
   }
 }
 
+/** Pins as they stand in an address. */
 export const writePins = (pins: readonly Pin[]) =>
   pins.length ? JSON.stringify(pins.map(({ name, subject }) => ({ name, at: writeSubject(subject) }))) : null;
 

@@ -44,6 +44,7 @@ export function blankLoad(kind: LoadKind): LevelLoad {
   return start as LevelLoad;
 }
 
+/** A level to begin from. */
 export function blankLevel(id: string): Level {
   return {
     id,
@@ -60,6 +61,7 @@ export function blankLevel(id: string): Level {
   };
 }
 
+/** A movement to begin from. */
 export function blankMovement(id: string): Movement {
   return {
     id,

@@ -5,6 +5,7 @@ import { useSaveAthlete } from '../../api/queries.js';
 import { Page } from '../../ui/page.js';
 import { AthleteForm } from './athlete-form.js';
 
+/** Somebody new. */
 export default function NewAthletePage() {
   const navigate = useNavigate();
   const save = useSaveAthlete();

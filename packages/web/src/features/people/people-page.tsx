@@ -21,6 +21,7 @@ const COMPARE: Record<SortKey, (a: AthleteListItem, b: AthleteListItem) => numbe
   count: (a, b) => countOf(b) - countOf(a),
 };
 
+/** Everybody whom the studio trains. */
 export default function PeoplePage() {
   const athletes = useAthletes();
   const [text, setText] = useState('');

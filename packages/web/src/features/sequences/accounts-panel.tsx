@@ -30,6 +30,7 @@ const SUMS = [
   ['Carried', 'carryM', 'm'],
 ] as const;
 
+/** Values of both hands side by side. */
 export function HandTable({ account: { hands } }: { account: Pick<SessionAccount, 'hands'> }) {
   return (
     <table className="w-full text-small">
@@ -59,6 +60,7 @@ export function HandTable({ account: { hands } }: { account: Pick<SessionAccount
   );
 }
 
+/** Endurance doses of the muscle groups. */
 export function DoseTable({ doses }: { doses: ReadonlyMap<SideGroup, number> }) {
   const groups = [...new Set([...doses.keys()].map((key) => partsOf(key).group))];
   const most = (group: MuscleGroup) => Math.max(...HANDS.map((hand) => doses.get(`${hand} ${group}`) ?? 0));

@@ -11,6 +11,7 @@ import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
 import { useNewSequence } from '../../domain/new-sequence.js';
 
+/** The studio’s sequences. */
 export default function SequencesPage() {
   const sequences = useSequences();
   const navigate = useNavigate();

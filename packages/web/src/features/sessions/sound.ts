@@ -8,6 +8,7 @@ interface SoundState {
   readonly toggle: () => void;
 }
 
+/** Whether tones are played. */
 export const useSound = create<SoundState>()(
   persist((set) => ({ on: true, toggle: () => set(({ on }) => ({ on: !on })) }), { name: 'clay-pot-sound' }),
 );

@@ -7,6 +7,7 @@ import { TextField } from '../../ui/field.js';
 import { useTitle } from '../../ui/page.js';
 import { flush } from '../../store/outbox.js';
 
+/** Signing in. */
 export function SignInPage() {
   useTitle('Sign in');
   const [trouble, setTrouble] = useState<string>();
