@@ -84,7 +84,7 @@ export default {
       name: 'no-undeclared-packages',
       comment: 'A package is declared where it is imported.',
       severity: 'error',
-      from: { path: '^packages/', pathNot: '\\.test\\.tsx?$|/test/' },
+      from: { path: '^packages/', pathNot: `${TESTS}|/test/` },
       to: { dependencyTypes: ['npm-no-pkg', 'npm-unknown', 'unknown', 'undetermined'] },
     },
     { name: 'nothing-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
