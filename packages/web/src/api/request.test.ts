@@ -9,9 +9,9 @@ afterEach(() => {
 const json = (body: unknown, init: ResponseInit = {}, type = 'application/json') =>
   new Response(JSON.stringify(body), { ...init, headers: { 'content-type': type, ...init.headers } });
 
-function serverGives(answer: Response | Error) {
+function serverGives(answer: Response | Error | DOMException) {
   const fake = jest.fn<typeof fetch>();
-  globalThis.fetch = answer instanceof Error ? fake.mockRejectedValue(answer) : fake.mockResolvedValue(answer);
+  globalThis.fetch = answer instanceof Response ? fake.mockResolvedValue(answer) : fake.mockRejectedValue(answer);
   return fake;
 }
 
