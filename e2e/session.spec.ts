@@ -141,17 +141,42 @@ test('a wrong count is put right beside the rating', async ({ coach: page, house
   expect(record.rows.slice(0, 2).map((row) => row.doneAmount)).toEqual([2, 3]);
 });
 
-test('a stop sign ends the session, says refer, and is found in record and on Today', async ({ coach: page }) => {
+test('a stop stands: in the record, on Today, on their page, and against the next start, until it is cleared', async ({
+  coach: page,
+}) => {
   await lead(page, 'Loading the palms', 'Callum Reyes-Whitlock');
   await page.clock.runFor(12_000);
   await page.getByRole('button', { name: 'Something hurts' }).click();
+  await page.getByRole('button', { name: 'Left hand' }).click();
   await page.getByRole('button', { name: 'Numbness or tingling' }).click();
-  await expect(page.getByRole('alert')).toContainText('No loading until a licensed practitioner has looked at it');
+  await expect(page.getByRole('alert')).toContainText('until a licensed practitioner has looked at it');
   await expect(page.getByRole('button', { name: 'Go on after all' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Keep the record' }).click();
-  await expect(page.getByRole('alert')).toContainText('Stopped: numbness or tingling');
+  await expect(page.getByRole('alert')).toContainText('Stopped: numbness or tingling, left hand');
   await page.goto('/');
-  await expect(page.getByRole('listitem').filter({ hasText: 'Callum Reyes-Whitlock' })).toContainText('Refer');
+  const call = page.getByRole('listitem').filter({ hasText: 'Callum Reyes-Whitlock' });
+  await expect(call).toContainText('Refer');
+  await expect(call).toContainText('Left hand: numbness or tingling, stopped on');
+  const said = (await call.textContent())!.match(/Left hand:.*looked at it\./)![0];
+  // The same words from editor, page before a session and person's page.
+  await openSequence(page, 'Loading the palms');
+  await page.getByLabel('Seen for').selectOption({ label: 'For Callum Reyes-Whitlock' });
+  await expect(page.getByRole('region', { name: 'Checks' })).toContainText(said);
+  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await page.getByLabel(/Asked today/).check();
+  await expect(page.getByRole('alert')).toContainText(said);
+  await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
+  await page.getByRole('link', { name: 'on their page' }).click();
+  await expect(page.getByText(said)).toBeVisible();
+  await page.getByRole('button', { name: 'Edit', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Take this caution out' })).toHaveCount(0);
+  await page.getByLabel('Cleared for loading on').fill(new Date().toISOString().slice(0, 10));
+  await page.getByLabel('Cleared by').fill('Dr Amari Voss');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('cleared by Dr Amari Voss')).toBeVisible();
+  await page.goBack();
+  await page.getByLabel(/Asked today/).check();
+  await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
 });
 
 test('who is not cleared cannot be led through loading, but through free motion; clearance opens the way', async ({

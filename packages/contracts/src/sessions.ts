@@ -11,6 +11,7 @@ import {
   type Sequence,
   SEQUENCE,
   type StopSign,
+  type WorkingSide,
 } from '@clay-pot/core';
 
 export {
@@ -54,6 +55,8 @@ export interface SessionListItem {
   /** Null while the session is open. */
   ending: Ending | null;
   stopSign: StopSign | null;
+  /** Which hand it was. */
+  stopHand: WorkingSide | null;
   plannedMs: number;
   /** Share of the planned work that was done, 0–1. */
   completion: number;

@@ -1,4 +1,3 @@
-import type { CautionId } from '@clay-pot/core';
 import type { SessionListItem } from './sessions.js';
 
 /** Who is due today, with what, and what speaks against it. */
@@ -13,8 +12,8 @@ export interface TodayDue {
   state: 'due' | 'done';
   missedDays: string[];
   lastSession: SessionListItem | null;
-  /** Cautions that forbid loading until cleared. */
-  stops: CautionId[];
+  /** What forbids loading until cleared, in words. */
+  stops: string[];
 }
 
 /** Something that waits for the coach's decision, with why. */

@@ -1,10 +1,24 @@
 import { CAUTION_IDS } from '../vocabulary/cautions.js';
 import { FIRST_DAY } from '../vocabulary/days.js';
-import type { Fault } from '../vocabulary/fault.js';
+import { type Fault, under } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
-import { HANDS } from '../vocabulary/hands.js';
+import { HANDS, WORKING_SIDES } from '../vocabulary/hands.js';
+import type { Limit } from '../vocabulary/limit.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
-import { day, list, type Of, oneOf, optional, orNull, record, text, within } from '../vocabulary/schema.js';
+import {
+  day,
+  idOf,
+  list,
+  type Of,
+  oneOf,
+  optional,
+  orNull,
+  record,
+  text,
+  trueOrFalse,
+  within,
+} from '../vocabulary/schema.js';
+import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
 import { BODY_LIMITS, SEXES } from './body.js';
 
 /** Bounds of an athlete’s record. */
@@ -17,14 +31,43 @@ export const ATHLETE_LIMITS = {
   clearedByLength: 120,
 } as const;
 
-/** A caution as it stands in an athlete's record. Clearance lifts a `refer`; nothing else does. */
+/** Bounds of what a clearance may limit. */
+export const CLEARANCE_LIMITS = {
+  effortPercent: { min: 1, max: 100, step: 1, unit: '% of own maximum' },
+  extensionDeg: { min: 0, max: 120, step: 1, unit: '°' },
+} as const satisfies Record<string, Limit>;
+
+/** Within what somebody was cleared; what is not named is free. */
+export const CLEARANCE = record(
+  {
+    effortPercent: optional(within(CLEARANCE_LIMITS.effortPercent, 'Effort at most, %')),
+    extensionDeg: optional(within(CLEARANCE_LIMITS.extensionDeg, 'Wrist extension at most, °')),
+    noBodyWeight: optional(trueOrFalse()),
+    /** The limits hold up to and including this day. */
+    until: optional(day('Limits hold until')),
+  },
+  { what: 'the limits of a clearance' },
+);
+/** Within what somebody was cleared. */
+export type Clearance = Of<typeof CLEARANCE>;
+
+/**
+ * A caution as it stands in an athlete's record: of which hand, since when, and who cleared it within which limits. Clearance lifts a
+ * `refer`; nothing else does.
+ */
 export const RECORDED_CAUTION = record(
   {
     caution: oneOf(CAUTION_IDS, 'What'),
+    /** Of both where it is not said. */
+    hand: optional(oneOf(WORKING_SIDES, 'Hand')),
+    since: optional(day('Since')),
     note: optional(text(ATHLETE_LIMITS.cautionNoteLength, 0, 'Note')),
     /** Day and name of the licensed practitioner who cleared it for loading. */
     clearedOn: optional(day('Cleared for loading on')),
     clearedBy: optional(text(ATHLETE_LIMITS.clearedByLength, 1, 'Cleared by')),
+    within: optional(CLEARANCE),
+    /** The session that was stopped, and the sign: written when it ended, lifted by a clearance only. */
+    stopped: optional(record({ sessionId: idOf('a session'), sign: oneOf(STOP_SIGN_IDS) })),
   },
   { what: 'a caution' },
 );
@@ -56,18 +99,42 @@ export function checkAthlete(athlete: AthleteRecord, today: string): Fault[] {
   if (athlete.birthDate !== null && athlete.birthDate > today) {
     faults.push({ pointer: '/birthDate', message: `must lie between ${FIRST_DAY} and today, ${today}` });
   }
-  athlete.cautions.forEach(({ caution, clearedOn, clearedBy }, index) => {
-    const at = `/cautions/${index}`;
-    if (athlete.cautions.findIndex((other) => other.caution === caution) !== index) {
-      faults.push({ pointer: `${at}/caution`, message: 'is in the list twice: keep one entry' });
-    }
-    if ((clearedOn === undefined) !== (clearedBy === undefined)) {
-      const pointer = `${at}/${clearedOn === undefined ? 'clearedOn' : 'clearedBy'}`;
-      faults.push({ pointer, message: 'clearance needs both a day and the name of who cleared it' });
-    }
-    if (clearedOn !== undefined && clearedOn > today) {
-      faults.push({ pointer: `${at}/clearedOn`, message: `must not lie after today, ${today}` });
-    }
+  athlete.cautions.forEach((entry, index) => {
+    const others = athlete.cautions.slice(0, index);
+    faults.push(...under(`/cautions/${index}`, checkCaution(entry, others, today)));
   });
   return faults;
+}
+
+function checkCaution(entry: RecordedCaution, before: readonly RecordedCaution[], today: string): Fault[] {
+  const faults: Fault[] = [];
+  const wrong = (field: string, message: string) => faults.push({ pointer: `/${field}`, message });
+  const { clearedOn, clearedBy, since, within: limits, stopped } = entry;
+  if (before.some((other) => isSameCaution(other, entry))) wrong('caution', 'is in the list twice: keep one entry');
+  if ((entry.caution === 'stop-sign') !== (stopped !== undefined)) {
+    wrong('caution', 'comes from a session that was stopped, and from nowhere else');
+  }
+  if (since !== undefined && since > today) wrong('since', `must not lie after today, ${today}`);
+  if ((clearedOn === undefined) !== (clearedBy === undefined)) {
+    wrong(
+      clearedOn === undefined ? 'clearedOn' : 'clearedBy',
+      'clearance needs both a day and the name of who cleared it',
+    );
+  }
+  if (clearedOn !== undefined && clearedOn > today) wrong('clearedOn', `must not lie after today, ${today}`);
+  if (clearedOn !== undefined && since !== undefined && clearedOn < since) {
+    wrong('clearedOn', `must not lie before it began, ${since}`);
+  }
+  if (limits && clearedOn === undefined) wrong('within', 'limits belong to a clearance: say who cleared it and when');
+  if (limits?.until !== undefined && clearedOn !== undefined && limits.until < clearedOn) {
+    wrong('within/until', `must not lie before the clearance, ${clearedOn}`);
+  }
+  return faults;
+}
+
+/** The same thing of the same hand; each stop is one of its own. */
+function isSameCaution(one: RecordedCaution, other: RecordedCaution): boolean {
+  if (one.caution !== other.caution || one.stopped?.sessionId !== other.stopped?.sessionId) return false;
+  const [a, b] = [one.hand ?? 'both', other.hand ?? 'both'];
+  return a === b || a === 'both' || b === 'both';
 }

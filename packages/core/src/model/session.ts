@@ -56,6 +56,8 @@ export const SESSION_END = record({
   ending: oneOf(ENDINGS),
   /** With `ending: stopped`. */
   stopSign: optional(oneOf(STOP_SIGN_IDS)),
+  /** Which hand it was; both where nobody said. */
+  stopHand: optional(oneOf(WORKING_SIDES)),
   note: text(SESSION_LIMITS.noteLength),
   endedAt: instant(),
 });
@@ -63,10 +65,13 @@ export const SESSION_END = record({
 export type SessionEnd = Of<typeof SESSION_END>;
 
 /** What an ending lacks or has too much. @param startedAt ISO instant at which the session began */
-export function checkSessionEnd({ ending, stopSign, endedAt }: SessionEnd, startedAt: string): Fault[] {
+export function checkSessionEnd({ ending, stopSign, stopHand, endedAt }: SessionEnd, startedAt: string): Fault[] {
   const faults: Fault[] = [];
   if ((ending === 'stopped') !== (stopSign !== undefined)) {
     faults.push({ pointer: '/stopSign', message: 'is given exactly when the ending is “stopped”' });
+  }
+  if (stopHand !== undefined && stopSign === undefined) {
+    faults.push({ pointer: '/stopHand', message: 'belongs to a stop sign' });
   }
   if (endedAt < startedAt) faults.push({ pointer: '/endedAt', message: `must not lie before the start, ${startedAt}` });
   return faults;

@@ -1,7 +1,11 @@
+import type { Demand, HandDemand } from '../mechanics/demand.js';
+import type { Clearance, RecordedCaution } from '../model/athlete.js';
 import type { Dose } from '../model/dose.js';
 import type { Level } from '../model/movement.js';
 import type { CautionId } from '../vocabulary/cautions.js';
+import type { Hand } from '../vocabulary/hands.js';
 import { GROUP_OF } from '../vocabulary/muscles.js';
+import { handsOf } from './cautions.js';
 
 /** What an adapting caution asks of a level, as numbers. Working values under the sentences of `CAUTIONS`. */
 interface CautionLimit {
@@ -57,6 +61,45 @@ const LIMITS: Partial<Record<CautionId, CautionLimit>> = {
   },
 };
 
-/** How a block breaks what a caution asks; null when it does not. */
-export const brokenLimit = (caution: CautionId, level: Level, dose: Dose, effortPercent: number): string | null =>
-  LIMITS[caution]?.broken(level, dose, effortPercent) ?? null;
+/** What a hand does at a level, against which limits are held. */
+export interface HandAsked {
+  readonly level: Level;
+  readonly dose: Dose;
+  readonly demand: HandDemand;
+}
+
+/** How a hand's work breaks what a caution asks, or the limits within which it was cleared; null when it does not. */
+export function brokenLimit(entry: RecordedCaution, { level, dose, demand }: HandAsked): string | null {
+  const { effortPercent } = demand;
+  return brokenClearance(entry.within, demand) ?? LIMITS[entry.caution]?.broken(level, dose, effortPercent) ?? null;
+}
+
+/** More than this share of body weight on a hand is body weight on it. */
+const BODY_WEIGHT_FROM_PERCENT = 1;
+
+function brokenClearance(limits: Clearance | undefined, demand: HandDemand): string | null {
+  if (!limits) return null;
+  const { effortPercent, extensionDeg, noBodyWeight } = limits;
+  if (noBodyWeight && demand.loadPercentBW > BODY_WEIGHT_FROM_PERCENT) return 'it puts weight on the hand';
+  const { angle } = demand;
+  if (extensionDeg !== undefined && angle?.motion === 'wrist extension' && Math.round(angle.deg) > extensionDeg) {
+    return `${Math.round(angle.deg)}° of extension is above ${extensionDeg}°`;
+  }
+  return effortPercent === undefined ? null : above(demand.effortPercent, effortPercent);
+}
+
+/** The first of somebody's cautions that one of these hands would break, with what it breaks; null when none. */
+export function brokenBy(
+  cautions: readonly RecordedCaution[],
+  hands: readonly Hand[],
+  asked: { readonly level: Level; readonly dose: Dose; readonly demand: Demand },
+): { readonly entry: RecordedCaution; readonly broken: string } | null {
+  for (const entry of cautions) {
+    for (const hand of handsOf(entry)) {
+      if (!hands.includes(hand)) continue;
+      const broken = brokenLimit(entry, { ...asked, demand: asked.demand[hand] });
+      if (broken) return { entry, broken };
+    }
+  }
+  return null;
+}

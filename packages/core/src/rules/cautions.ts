@@ -1,19 +1,133 @@
 import type { RecordedCaution } from '../model/athlete.js';
+import { same } from '../vocabulary/same.js';
+import type { Fault } from '../vocabulary/fault.js';
 import { CAUTIONS } from '../vocabulary/cautions.js';
-import { ageOn } from '../vocabulary/days.js';
+import { ageOn, dayWords } from '../vocabulary/days.js';
+import { type Hand, HAND_WORDS, HANDS, type WorkingSide } from '../vocabulary/hands.js';
+import { SIGNS_THAT_REST_THE_HAND, STOP_SIGNS, type StopSign } from '../vocabulary/stop-signs.js';
+import { capital } from '../vocabulary/text.js';
 
-/** Whether this entry forbids loading now. */
+/** Whether this entry forbids loading. Ask of cautions as they stand on a day (`cautionsOn`). */
 export function forbidsLoading(entry: RecordedCaution): boolean {
   return CAUTIONS[entry.caution].rule === 'refer' && !(entry.clearedOn && entry.clearedBy);
 }
 
-/** Recorded cautions plus those that follow from age, so that nobody has to remember to tick them. */
+/** Whether nothing at all is done with the hand, free motion included: after signs that need help at once. */
+export const restsHand = (entry: RecordedCaution): boolean =>
+  forbidsLoading(entry) && entry.stopped !== undefined && SIGNS_THAT_REST_THE_HAND.includes(entry.stopped.sign);
+
+/** Whose hands a caution concerns. @example handsOf({ caution: 'arthritis', hand: 'left' }) → ['left'] */
+export const handsOf = ({ hand = 'both' }: Pick<RecordedCaution, 'hand' | 'caution'>): readonly Hand[] =>
+  hand === 'both' ? HANDS : [hand];
+
+/** Whether a caution concerns one of the hands that work. */
+export const concerns = (entry: RecordedCaution, hands: readonly Hand[]): boolean =>
+  handsOf(entry).some((hand) => hands.includes(hand));
+
+/**
+ * Recorded cautions as they stand on a day, plus those that follow from age, so that nobody has to remember to tick them. A clearance counts
+ * from its day on, its limits up to theirs.
+ * @param day ISO day
+ */
 export function cautionsOn(
   athlete: { readonly cautions: readonly RecordedCaution[]; readonly birthDate?: string | null },
   day: string,
 ): RecordedCaution[] {
-  const list = [...athlete.cautions];
+  const list = athlete.cautions.map((entry) => standingOn(entry, day));
   const minor = athlete.birthDate ? ageOn(athlete.birthDate, day) < 18 : false;
   if (minor && !list.some((entry) => entry.caution === 'under-18')) list.push({ caution: 'under-18' });
   return list;
 }
+
+function standingOn(entry: RecordedCaution, day: string): RecordedCaution {
+  const { clearedOn, clearedBy, within: limits, ...rest } = entry;
+  if (!clearedOn || !clearedBy || clearedOn > day) return rest;
+  const cleared = { ...rest, clearedOn, clearedBy };
+  return limits && (limits.until === undefined || limits.until >= day) ? { ...cleared, within: limits } : cleared;
+}
+
+/** What a stopped session leaves behind: a caution of that hand, from that day, until somebody clears it. */
+export const stopCaution = (
+  sessionId: string,
+  { sign, hand, onDay }: { readonly sign: StopSign; readonly hand: WorkingSide; readonly onDay: string },
+): RecordedCaution => ({ caution: 'stop-sign', hand, since: onDay, stopped: { sessionId, sign } });
+
+/** Cautions with those of stopped sessions that are not among them yet. */
+export function withStops(
+  cautions: readonly RecordedCaution[],
+  stops: readonly RecordedCaution[],
+): readonly RecordedCaution[] {
+  const known = new Set(cautions.map(({ stopped }) => stopped?.sessionId));
+  const fresh = stops.filter(({ stopped }) => stopped && !known.has(stopped.sessionId));
+  return fresh.length ? [...cautions, ...fresh] : cautions;
+}
+
+/**
+ * What a new version of a record does to its stops that it may not: they are lifted by a clearance, never by taking them out, and come from
+ * sessions alone.
+ */
+export function checkStopsKept(before: readonly RecordedCaution[], after: readonly RecordedCaution[]): Fault[] {
+  const pinned = ({ caution, hand, since, stopped }: RecordedCaution) => ({ caution, hand, since, stopped });
+  const lost = before.filter(
+    (entry) => entry.stopped && !after.some((other) => same<unknown>(pinned(other), pinned(entry))),
+  );
+  const invented = after.findIndex(
+    (entry) => entry.stopped && !before.some((other) => other.stopped?.sessionId === entry.stopped?.sessionId),
+  );
+  const faults = lost.map((entry) => ({
+    pointer: '/cautions',
+    message: `must keep “${cautionLabel(entry)}”, which stopped a session: it is lifted by recording who cleared it and when`,
+  }));
+  return invented < 0
+    ? faults
+    : [
+        ...faults,
+        {
+          pointer: `/cautions/${invented}/stopped`,
+          message: 'comes from a session that was stopped, and from nowhere else',
+        },
+      ];
+}
+
+const STOPPED_ADVICE = 'no loading until a licensed practitioner has looked at it.';
+const RESTED_ADVICE = 'complete rest, free motion included, until a licensed practitioner has looked at it.';
+
+/** What a caution is called, with its hand where it is one. @example cautionLabel({ caution: 'arthritis', hand: 'left' }) → 'Arthritis of hand or wrist, left hand' */
+export function cautionLabel(entry: RecordedCaution): string {
+  const label = entry.stopped ? STOP_SIGNS[entry.stopped.sign] : CAUTIONS[entry.caution].label;
+  return entry.hand ? `${label}, ${HAND_WORDS[entry.hand]}` : label;
+}
+
+/**
+ * What a caution asks for, as it stands on sheets and screens: with its hand and its day, and within which limits it was cleared.
+ * @example cautionAdvice({ caution: 'stop-sign', hand: 'left', since: '2026-05-12', stopped: { sessionId: '', sign: 'numbness' } }) → 'Left hand: numbness or tingling, stopped on 12 May 2026: no loading until a licensed practitioner has looked at it.'
+ */
+export function cautionAdvice(entry: RecordedCaution): string {
+  const { hand, since, stopped, clearedOn, clearedBy } = entry;
+  if (clearedOn && clearedBy && CAUTIONS[entry.caution].rule === 'refer') {
+    const what = stopped ? STOP_SIGNS[stopped.sign] : CAUTIONS[entry.caution].label;
+    const limits = limitWords(entry);
+    const cleared = `cleared by ${clearedBy} on ${dayWords(clearedOn)}${limits ? `: ${limits}` : ''}.`;
+    return `${hand ? `${capital(HAND_WORDS[hand])}: ${what.toLowerCase()}` : what}, ${cleared}`;
+  }
+  const of = hand ? `${capital(HAND_WORDS[hand])}: ` : '';
+  if (!stopped) return `${of}${CAUTIONS[entry.caution].advice}`;
+  const when = since ? `, stopped on ${dayWords(since)}: ` : ', stopped: ';
+  return `${of}${hand ? STOP_SIGNS[stopped.sign].toLowerCase() : STOP_SIGNS[stopped.sign]}${when}${restsHand(entry) ? RESTED_ADVICE : STOPPED_ADVICE}`;
+}
+
+/** The limits of a clearance in words; empty where there are none. */
+export function limitWords({ within: limits }: Pick<RecordedCaution, 'within'>): string {
+  if (!limits) return '';
+  const { effortPercent, extensionDeg, noBodyWeight, until } = limits;
+  const parts = [
+    effortPercent !== undefined && `effort up to ${effortPercent} %`,
+    extensionDeg !== undefined && `extension up to ${extensionDeg}°`,
+    noBodyWeight && 'no body weight on the hand',
+  ].filter(Boolean);
+  return parts.length && until ? `${parts.join(', ')}, until ${dayWords(until)}` : parts.join(', ');
+}
+
+/** Tells entries of a list apart. */
+export const keyOfCaution = ({ caution, hand, stopped }: RecordedCaution): string =>
+  `${caution} ${hand ?? 'both'} ${stopped?.sessionId ?? ''}`;

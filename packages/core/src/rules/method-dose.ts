@@ -1,8 +1,10 @@
 import { type Dose, workOf } from '../model/dose.js';
+import type { RecordedCaution } from '../model/athlete.js';
 import type { Method } from '../model/method.js';
 import type { Level, Movement } from '../model/movement.js';
 import type { Hand, SidePlan } from '../vocabulary/hands.js';
 import { USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
+import { openSides } from './clearance.js';
 import type { WorkKind } from '../vocabulary/work.js';
 
 /** The side plan of a movement that suits a method, or the movement's usual one where none does. */
@@ -51,9 +53,20 @@ function effortFor(effortPercent: number, method: Method): number {
   return Math.min(wanted, method.effortCeilingPercent);
 }
 
-/** What a newly added block is dosed with: the level's usual dose as the method would have it. */
-export function doseFor(movement: Movement, level: Level, method: Method, weaker: Hand | null): Dose {
-  const sided: Dose = { ...level.dose, sides: sidesFor(movement, method, weaker) };
+/**
+ * What a newly added block is dosed with: the level's usual dose as the method would have it, by the hands that may do it.
+ * @param cautions of whom it is for, as they stand on the day
+ */
+export function doseFor(
+  movement: Movement,
+  level: Level,
+  method: Method,
+  weaker: Hand | null,
+  cautions: readonly RecordedCaution[] = [],
+): Dose {
+  const usual = sidesFor(movement, method, weaker);
+  const open = cautions.length ? openSides(movement, level, cautions) : [];
+  const sided: Dose = { ...level.dose, sides: open.includes(usual) ? usual : (open[0] ?? usual) };
   const dose =
     sided.sides === 'alternating' && method.dosing !== 'repetitions'
       ? sided

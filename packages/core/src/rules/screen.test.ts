@@ -10,13 +10,14 @@ import { STOP_RULES, STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
 describe('referral', () => {
   const referring = CAUTION_IDS.filter((id) => CAUTIONS[id].rule === 'refer');
 
-  test('numbness, dropping things, injury, rest pain and a recent injection refer', () => {
+  test('numbness, dropping things, injury, rest pain and a recent injection refer, and so does what stopped a session', () => {
     expect(referring.sort()).toEqual([
       'dropping-things',
       'numbness',
       'recent-injury',
       'rest-pain',
       'steroid-injection',
+      'stop-sign',
     ]);
   });
 

@@ -22,7 +22,7 @@ export const CAUTIONS = {
     advice: 'Things slip out of the hand: no loading until a licensed practitioner has looked at it.',
   },
   'recent-injury': {
-    label: 'Surgery or fracture without clearance',
+    label: 'Surgery or fracture',
     rule: 'refer',
     advice: 'After surgery or a fracture: no loading until cleared by the treating practitioner.',
   },
@@ -36,6 +36,11 @@ export const CAUTIONS = {
     label: 'Steroid injection in the last two weeks',
     rule: 'refer',
     advice: 'Within two weeks of a steroid injection: no loading until cleared.',
+  },
+  'stop-sign': {
+    label: 'A sign that stopped a session',
+    rule: 'refer',
+    advice: 'A session was stopped for this: no loading until a licensed practitioner has looked at it.',
   },
   arthritis: {
     label: 'Arthritis of hand or wrist',
@@ -87,3 +92,5 @@ export const CAUTIONS = {
 export type CautionId = keyof typeof CAUTIONS;
 /** All cautions, as they are listed. */
 export const CAUTION_IDS = Object.keys(CAUTIONS) as CautionId[];
+/** Those that a coach writes down; the others follow from what happened. */
+export const WRITTEN_CAUTION_IDS = CAUTION_IDS.filter((id) => id !== 'stop-sign');

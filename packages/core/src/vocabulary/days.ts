@@ -19,6 +19,14 @@ export function ageOn(birthDate: string, day: string): number {
   return day.slice(5) < birthDate.slice(5) ? years - 1 : years;
 }
 
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** A day in words, as it stands in sentences. @example dayWords('2026-05-02') → '2 May 2026' */
+export function dayWords(day: string): string {
+  const [year, month, date] = day.split('-').map(Number);
+  return `${date} ${MONTHS[(month ?? 1) - 1]} ${year}`;
+}
+
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 

@@ -10,10 +10,16 @@ export const WORKING_SIDES = [...HANDS, 'both'] as const;
 /** Which hand works: one, or both together. */
 export type WorkingSide = (typeof WORKING_SIDES)[number];
 
+/** Which hand, in words. */
+export const HAND_WORDS: Record<WorkingSide, string> = { left: 'left hand', right: 'right hand', both: 'both hands' };
+
 /** How a dose is spread over the two hands. */
 export const SIDE_PLANS = ['together', 'left', 'right', 'left-then-right', 'right-then-left', 'alternating'] as const;
 /** How a dose goes over the hands. */
 export type SidePlan = (typeof SIDE_PLANS)[number];
+
+/** The hands that a plan has work. @example handsWorking('alternating') → ['left', 'right'] */
+export const handsWorking = (plan: SidePlan): readonly Hand[] => (plan === 'left' || plan === 'right' ? [plan] : HANDS);
 
 /** Plans in which one hand at a time works, in the order of work. `alternating` swaps within a set instead. */
 export function handsInTurn(plan: SidePlan): readonly WorkingSide[] {

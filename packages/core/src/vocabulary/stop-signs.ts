@@ -11,6 +11,9 @@ export type StopSign = keyof typeof STOP_SIGNS;
 /** All stop signs, as they are listed. */
 export const STOP_SIGN_IDS = Object.keys(STOP_SIGNS) as StopSign[];
 
+/** After these a hand does nothing at all, free motion included, until somebody has looked at it. */
+export const SIGNS_THAT_REST_THE_HAND: readonly StopSign[] = ['pop', 'swelling', 'colour'];
+
 /** Stands on every printed or shared sheet and at the end of a stopped session. */
 export const STOP_RULES = [
   'Stop if it hurts. Numbness or tingling: stop at once and have it looked at.',

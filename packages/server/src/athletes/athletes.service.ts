@@ -1,5 +1,5 @@
 import type { Athlete, AthleteInput, AthleteListItem } from '@clay-pot/contracts';
-import { checkAthlete, same } from '@clay-pot/core';
+import { checkAthlete, checkStopsKept, same } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -51,14 +51,19 @@ export class AthletesService {
     if (faults.length) throw invalid(faults);
     const rows = scope.of(AthleteRow);
     if (ifMatch === undefined) {
+      const invented = checkStopsKept([], input.cautions);
+      if (invented.length) throw invalid(invented);
       if (await rows.insert({ id, rowVersion: 1, ...input }, 'athlete')) return this.get(scope, id);
       const existing = present(await rows.get(id, 'athlete'));
       const { id: _id, etag: _etag, ...content } = existing;
       if (same<AthleteInput>(content, input)) return existing;
       throw versionNeeded();
     }
-    await rows.get(id, 'athlete');
+    const before = await rows.get(id, 'athlete');
     const rowVersion = versionOf(ifMatch);
+    // Of a version that has been changed since, the change is told first.
+    const lost = before.rowVersion === rowVersion ? checkStopsKept(before.cautions, input.cautions) : [];
+    if (lost.length) throw invalid(lost);
     if ((await rows.update({ id, rowVersion }, { ...input, rowVersion: rowVersion + 1 })) === 0) {
       const current = await this.get(scope, id);
       throw staleEdit({ current }, current.etag);

@@ -11,6 +11,7 @@ import { FirstHouse1780000000000 } from './migrations/1780000000000-first-house.
 import { MovementsAndReadings1790000000000 } from './migrations/1790000000000-movements-and-readings.js';
 import { Methods1800000000000 } from './migrations/1800000000000-methods.js';
 import { SumsAndTerms1810000000000 } from './migrations/1810000000000-sums-and-terms.js';
+import { StandingStops1820000000000 } from './migrations/1820000000000-standing-stops.js';
 
 /** Every table. */
 export const ENTITIES = [
@@ -40,6 +41,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       MovementsAndReadings1790000000000,
       Methods1800000000000,
       SumsAndTerms1810000000000,
+      StandingStops1820000000000,
     ],
     synchronize: false,
     timezone: 'Z',

@@ -27,6 +27,10 @@ export class SessionRow extends StudioOwned {
   @Column('varchar', { name: 'stop_sign', length: 16, nullable: true })
   stopSign: StopSign | null;
 
+  /** Which hand it was. */
+  @Column('varchar', { name: 'stop_hand', length: 8, nullable: true })
+  stopHand: WorkingSide | null;
+
   @Column('varchar', { length: 2000 })
   note: string;
 

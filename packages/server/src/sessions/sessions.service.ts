@@ -7,8 +7,12 @@ import {
   findLevel,
   plannedAgainstDone,
   type Sequence,
+  stopCaution,
+  type StopSign,
   stopsOf,
   viewOf,
+  withStops,
+  type WorkingSide,
 } from '@clay-pot/core';
 import { type Known, methodOf } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
@@ -69,7 +73,7 @@ export class SessionsService {
       sequenceId: input.sequenceId,
       plan,
       startedAt: new Date(input.startedAt),
-      ...{ endedAt: null, ending: null, stopSign: null, note: '' },
+      ...{ endedAt: null, ending: null, stopSign: null, stopHand: null, note: '' },
       ...sumsOfSession(plan, [], [], known.movement),
       discomfortPolicy: methodOf(plan, known.method).discomfort,
       begunAgainst: await this.brokenBy(scope, athlete, plan, input.startedAt, known),
@@ -115,9 +119,12 @@ export class SessionsService {
       const faults = checkSessionEnd(input, session.startedAt.toISOString());
       if (faults.length) throw invalid(faults);
       const { ending, stopSign = null, endedAt } = input;
+      const stopHand = stopSign && (input.stopHand ?? 'both');
       const note = input.note || session.note;
       if (session.ending === null || ENDINGS.indexOf(ending) > ENDINGS.indexOf(session.ending)) {
-        await held.of(SessionRow).update({ id }, { ending, stopSign, endedAt: new Date(endedAt), note });
+        await held.of(SessionRow).update({ id }, { ending, stopSign, stopHand, endedAt: new Date(endedAt), note });
+        if (stopSign && stopHand)
+          await bar(held, session, { sign: stopSign, hand: stopHand, onDay: dayIn(scope.timeZone, new Date(endedAt)) });
       } else if (session.ending !== ending || session.stopSign !== stopSign) {
         throw conflict(`This session has ended already (${session.ending}).`);
       } else if (session.note === '') await held.of(SessionRow).update({ id }, { note });
@@ -147,6 +154,17 @@ export class SessionsService {
     });
     return stopsOf(view).map(({ check, text }) => ({ check: check.id, text }));
   }
+}
+
+/** Puts what stopped a session into the athlete’s record, where it stands until somebody has cleared it. */
+async function bar(
+  held: StudioScope,
+  session: SessionRow,
+  stop: { sign: StopSign; hand: WorkingSide; onDay: string },
+): Promise<void> {
+  const { id, cautions, rowVersion } = await held.of(AthleteRow).hold(session.athleteId, 'athlete');
+  const next = withStops(cautions, [stopCaution(session.id, stop)]);
+  if (next !== cautions) await held.of(AthleteRow).update({ id }, { cautions: [...next], rowVersion: rowVersion + 1 });
 }
 
 const setsOf = (scope: StudioScope, sessionId: string) =>

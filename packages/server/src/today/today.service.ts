@@ -1,12 +1,12 @@
 import {
   adviseOnDiscomfort,
-  CAUTIONS,
+  cautionAdvice,
+  cautionLabel,
   cautionsOn,
   DISCOMFORT_WORDS,
   dueOn,
   forbidsLoading,
   must,
-  STOP_SIGNS,
 } from '@clay-pot/core';
 import type { SessionListItem, Today, TodayCall } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
@@ -62,9 +62,7 @@ export class TodayService {
         state,
         missedDays: [...missedDays],
         lastSession: latest.find((session) => session.athleteId === athlete.id) ?? null,
-        stops: cautionsOn(athlete, day)
-          .filter(forbidsLoading)
-          .map((entry) => entry.caution),
+        stops: cautionsOn(athlete, day).filter(forbidsLoading).map(cautionLabel),
       };
     });
     due.sort((a, b) => a.state.localeCompare(b.state) * -1 || a.athleteName.localeCompare(b.athleteName));
@@ -78,13 +76,11 @@ function callsFor(athletes: readonly AthleteRow[], latest: readonly SessionListI
     .flatMap((athlete): TodayCall[] => {
       const who = { athleteId: athlete.id, athleteName: athlete.name };
       const barred = cautionsOn(athlete, day).find(forbidsLoading);
-      if (barred) return [{ ...who, kind: 'refer', reason: CAUTIONS[barred.caution].advice, sessionId: null }];
+      if (barred) {
+        return [{ ...who, kind: 'refer', reason: cautionAdvice(barred), sessionId: barred.stopped?.sessionId ?? null }];
+      }
       const last = latest.find((session) => session.athleteId === athlete.id);
       if (!last) return [];
-      if (last.stopSign) {
-        const reason = `Stopped: ${STOP_SIGNS[last.stopSign].toLowerCase()}. Refer before loading again.`;
-        return [{ ...who, kind: 'refer', reason, sessionId: last.id }];
-      }
       const advice =
         last.maxDiscomfort === null ? 'go-on' : adviseOnDiscomfort(last.maxDiscomfort, last.discomfortPolicy);
       if (advice === 'go-on') return [];

@@ -21,6 +21,7 @@ import type { PastSession, Sequence } from '@clay-pot/core';
 import { skipToken, QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { setOwnMethods } from '../store/own-methods.js';
 import { setOwnMovements } from '../store/own-movements.js';
+import { forgetArrived } from '../store/own-stops.js';
 import { OfflineError, request } from './request.js';
 
 /** What was asked of the server, and for how long it is believed. */
@@ -76,7 +77,11 @@ export const useAthletes = () =>
 export const useAthlete = (id: string | undefined) =>
   useQuery({
     queryKey: ['athletes', id],
-    queryFn: () => request<Athlete>(`/athletes/${id}`),
+    queryFn: async () => {
+      const athlete = await request<Athlete>(`/athletes/${id}`);
+      forgetArrived(athlete.id, athlete.cautions);
+      return athlete;
+    },
     enabled: id !== undefined,
   });
 

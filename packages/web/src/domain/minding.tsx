@@ -1,6 +1,6 @@
-import { CAUTIONS, cautionsOn, concernsOf, forbidsLoading, type Level, type Movement } from '@clay-pot/core';
+import { advicesOf, concernsOf, type Level, type Movement } from '@clay-pot/core';
 import { useAthlete } from '../api/queries.js';
-import { isoToday } from '../ui/today.js';
+import { useStandingCautions } from './standing-cautions.js';
 
 interface Props {
   athleteId: string | undefined;
@@ -12,15 +12,12 @@ interface Props {
 /** What speaks against loading for the athlete in view, before any number is read: stops in red, care in amber. */
 export function Minding({ athleteId, movement, level }: Props) {
   const athlete = useAthlete(athleteId).data;
+  const cautions = useStandingCautions(athlete);
   if (!athlete) return null;
-  const cautions = cautionsOn(athlete, isoToday());
   const own = movement && level ? concernsOf(movement, level, cautions) : null;
-  const stops = own ? own.stops : cautions.filter(forbidsLoading).map(({ caution }) => CAUTIONS[caution].advice);
-  const care = own
-    ? own.care
-    : cautions
-        .filter(({ caution }) => CAUTIONS[caution].rule === 'adapt')
-        .map(({ caution }) => CAUTIONS[caution].advice);
+  const advices = advicesOf(cautions);
+  const stops = own ? own.stops : advices.filter(({ forbids }) => forbids).map(({ text }) => text);
+  const care = own ? own.care : advices.filter(({ forbids }) => !forbids).map(({ text }) => text);
   const leaveOut = own?.avoid ?? [];
   if (stops.length + leaveOut.length + care.length === 0) return null;
   return (

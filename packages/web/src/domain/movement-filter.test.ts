@@ -29,16 +29,22 @@ describe('finding movements', () => {
   });
 
   test('who is not cleared is offered unloaded levels only', () => {
-    const offered = filterMovements(LIBRARY, { ...NO_FILTER, unloadedOnly: true });
-    const filter = { ...NO_FILTER, unloadedOnly: true };
+    const filter = { ...NO_FILTER, cautions: [{ caution: 'numbness' as const }] };
+    const offered = filterMovements(LIBRARY, filter);
     expect(offered.length).toBeGreaterThan(5);
-    expect(
-      offered.flatMap((movement) => passingLevels(movement, filter)).every(({ loading }) => loading === 'unloaded'),
-    ).toBe(true);
+    const levels = offered.flatMap((movement) => passingLevels(movement, filter));
+    expect(levels.every(({ loading }) => loading === 'unloaded')).toBe(true);
+  });
+
+  test('whose one hand is not cleared is offered what the other may do alone, and nothing that needs both', () => {
+    const shown = ids({ cautions: [{ caution: 'numbness', hand: 'left' }] });
+    expect(shown).toContain('grip.ball-squeeze');
+    expect(shown).not.toContain('hang.full');
+    expect(shown).not.toContain('bearing.handstand');
   });
 
   test('what a caution says to leave out is left out; what it says to do with care stays', () => {
-    const shown = ids({ cautions: ['arthritis'] });
+    const shown = ids({ cautions: [{ caution: 'arthritis' }] });
     expect(shown).not.toContain('grip.pinch-hold');
     expect(shown).toContain('grip.towel-gather');
   });

@@ -1,11 +1,12 @@
 import {
-  type CautionId,
   type Equipment,
   equipmentFor,
   type FamilyId,
   type Level,
   type Loading,
   type Movement,
+  openSides,
+  type RecordedCaution,
 } from '@clay-pot/core';
 
 /** What a movement has to be to be shown. */
@@ -15,10 +16,8 @@ export interface MovementFilter {
   readonly loading: Loading | '';
   /** Leave out what needs more than this; null asks for nothing. */
   readonly equipment: readonly Equipment[] | null;
-  /** Leave out what people with these should avoid. */
-  readonly cautions: readonly CautionId[];
-  /** Nothing but free unloaded motion. */
-  readonly unloadedOnly: boolean;
+  /** Leave out what somebody with these may do with neither hand. */
+  readonly cautions: readonly RecordedCaution[];
 }
 
 /** Everything passes. */
@@ -28,7 +27,6 @@ export const NO_FILTER: MovementFilter = {
   loading: '',
   equipment: null,
   cautions: [],
-  unloadedOnly: false,
 };
 
 /** The levels of a movement that pass: loading and equipment are questions to a level, not to a movement. */
@@ -37,7 +35,7 @@ export function passingLevels(movement: Movement, filter: MovementFilter): Level
   return movement.ladder.filter(
     (level) =>
       (!filter.loading || level.loading === filter.loading) &&
-      (!filter.unloadedOnly || level.loading === 'unloaded') &&
+      (filter.cautions.length === 0 || openSides(movement, level, filter.cautions).length > 0) &&
       (equipment === null || equipmentFor(movement, level).every((thing) => equipment.includes(thing))),
   );
 }
@@ -47,10 +45,8 @@ export function filterMovements(movements: readonly Movement[], filter: Movement
   const words = filter.text.toLowerCase().split(/\s+/).filter(Boolean);
   const holds = (text: string) => words.every((word) => text.toLowerCase().includes(word));
   const passing = movements.filter(
-    ({ name, purpose, trains, motions, family, ...movement }) =>
-      holds([name, purpose, ...trains, ...motions].join(' ')) &&
-      (!filter.family || family === filter.family) &&
-      !movement.cautions.some((note) => note.avoid && note.concerns.some((id) => filter.cautions.includes(id))),
+    ({ name, purpose, trains, motions, family }) =>
+      holds([name, purpose, ...trains, ...motions].join(' ')) && (!filter.family || family === filter.family),
   );
   const suited = passing.filter((movement) => passingLevels(movement, filter).length > 0);
   return [...suited.filter(({ name }) => holds(name)), ...suited.filter(({ name }) => !holds(name))];

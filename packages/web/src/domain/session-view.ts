@@ -1,11 +1,11 @@
-import { cautionsOn, compileTimeline, type Sequence, type SessionView, type Timeline, viewOf } from '@clay-pot/core';
+import { compileTimeline, type Sequence, type SessionView, type Timeline, viewOf } from '@clay-pot/core';
 import { useMemo } from 'react';
 import type { Athlete } from '@clay-pot/contracts';
 import { type Known, methodOf } from '@clay-pot/core/library';
 import { usePast } from '../api/queries.js';
 import { useKnown } from '../store/library.js';
-import { isoToday } from '../ui/today.js';
 import { type ForWhom, useForWhom } from './for-whom.js';
+import { useStandingCautions } from './standing-cautions.js';
 
 /** A sequence with all that is computed of it, and for whom. */
 export interface Seen {
@@ -34,10 +34,8 @@ export function useSessionView(document: Sequence, athlete: Athlete | undefined)
   const known = useKnown();
   // The instant that recency is judged from: that of opening, so that it does not change under the hands.
   const now = useMemo(() => new Date().toISOString(), []);
-  const minded = useMemo(
-    () => (athlete ? { cautions: cautionsOn(athlete, isoToday()), equipment: athlete.equipment } : null),
-    [athlete],
-  );
+  const cautions = useStandingCautions(athlete);
+  const minded = useMemo(() => (athlete ? { cautions, equipment: athlete.equipment } : null), [athlete, cautions]);
   return useMemo(() => {
     const { movement: lookup, shelf } = known;
     const method = methodOf(document, known.method);

@@ -13,6 +13,7 @@ import {
   neighbourLevel,
   type Phase,
   PHASES,
+  type RecordedCaution,
   same,
   type Sequence,
 } from '@clay-pot/core';
@@ -113,11 +114,16 @@ const USUAL_PHASE: Record<Movement['family'], Phase> = {
 };
 
 /** Adds a movement, dosed as the method would, after the selected block when that one's phase suits, else at the end of its usual phase. */
-export function addBlock(movement: Movement, level: Level, weaker: Hand | null = null): void {
+export function addBlock(
+  movement: Movement,
+  level: Level,
+  weaker: Hand | null = null,
+  cautions: readonly RecordedCaution[] = [],
+): void {
   const { document, selectedId } = useEditor.getState();
   if (!document) return;
   const phase = USUAL_PHASE[movement.family];
-  const dose = doseFor(movement, level, methodFor(document), weaker);
+  const dose = doseFor(movement, level, methodFor(document), weaker, cautions);
   const block: Block = { id: uuid(), phase, movementId: movement.id, levelId: level.id, dose };
   const selected = document.blocks.findIndex(({ id }) => id === selectedId);
   const after = document.blocks[selected]?.phase === phase ? selected + 1 : document.blocks.length;

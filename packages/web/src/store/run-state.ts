@@ -1,5 +1,5 @@
 import type { BlockReportInput, DoneSetInput, Ending } from '@clay-pot/contracts';
-import type { Playhead, RecordedCaution, Sequence, StopSign } from '@clay-pot/core';
+import type { Playhead, RecordedCaution, Sequence, StopSign, WorkingSide } from '@clay-pot/core';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { restfulStorage } from './restful-storage.js';
@@ -23,7 +23,12 @@ export interface Run {
   readonly reports: Readonly<Record<string, BlockReportInput>>;
   /** Blocks done and not yet rated, in order. */
   readonly toRate: readonly string[];
-  readonly ended: { readonly ending: Ending; readonly stopSign?: StopSign; readonly at: string } | null;
+  readonly ended: {
+    readonly ending: Ending;
+    readonly stopSign?: StopSign;
+    readonly stopHand?: WorkingSide;
+    readonly at: string;
+  } | null;
 }
 
 interface RunState {

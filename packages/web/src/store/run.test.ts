@@ -18,6 +18,7 @@ import {
 import { shippedMovement } from '@clay-pot/core/library';
 import { v7 as uuid } from 'uuid';
 import { useOutbox } from './outbox.js';
+import { forgetArrived, useOwnStops } from './own-stops.js';
 import {
   addTime,
   beginRun,
@@ -58,6 +59,7 @@ beforeEach(() => {
   // Nobody answers: letters stay in the outbox, where the tests read them.
   globalThis.fetch = jest.fn<typeof fetch>().mockRejectedValue(new TypeError('no network'));
   useOutbox.setState({ letters: [], refused: [] });
+  useOwnStops.setState({ stops: [] });
   useRun.setState({ run: null });
   beginRun({ athleteId: uuid(), athleteName: 'Test', cautions: [], sequenceId: uuid(), sequence });
 });
@@ -162,9 +164,21 @@ describe('endings', () => {
 
   test('a stop stays a stop', () => {
     tick(15_000);
-    endRun('stopped', 'numbness');
+    endRun('stopped', { sign: 'numbness', hand: 'left' });
     resumeRun();
-    expect(run().ended).toMatchObject({ ending: 'stopped', stopSign: 'numbness' });
+    expect(run().ended).toMatchObject({ ending: 'stopped', stopSign: 'numbness', stopHand: 'left' });
+  });
+
+  test('a stop stands for that person from this moment on, whether or not anybody answers', () => {
+    tick(15_000);
+    const { id, athleteId } = run();
+    endRun('stopped', { sign: 'numbness', hand: 'left' });
+    const caution = { caution: 'stop-sign', hand: 'left', stopped: { sessionId: id, sign: 'numbness' } };
+    expect(useOwnStops.getState().stops).toMatchObject([{ athleteId, caution }]);
+    forgetArrived(athleteId, []);
+    expect(useOwnStops.getState().stops).toHaveLength(1);
+    forgetArrived(athleteId, [useOwnStops.getState().stops[0]!.caution]);
+    expect(useOwnStops.getState().stops).toEqual([]);
   });
 
   test('the record is handed over once, with its note, and the player is clear', () => {
@@ -185,7 +199,7 @@ test('every letter keeps the server’s own rules, in an order in which each fin
   easeLevel();
   tick(40_000);
   skipStint();
-  endRun('stopped', 'sharp');
+  endRun('stopped', { sign: 'sharp', hand: 'both' });
   finishRun('');
   const known = new Set<string>();
   for (const { path, body } of letters()) {

@@ -14,11 +14,15 @@ import {
   skip,
   skipBlock,
   standingSets,
+  stopCaution,
   type StopSign,
   type Timeline,
+  type WorkingSide,
 } from '@clay-pot/core';
 import type { BlockReportInput, Ending } from '@clay-pot/contracts';
+import { isoToday } from '../ui/today.js';
 import { knownMovement } from './library.js';
+import { keepStop } from './own-stops.js';
 import { v7 as uuid } from 'uuid';
 import { useOutbox } from './outbox.js';
 import { type RecordedSet, type Run, useRun } from './run-state.js';
@@ -143,7 +147,7 @@ export const setsOfBlock = (run: Run, blockId: string) =>
   standingSets(run.sets).filter((set) => set.blockId === blockId);
 
 /** Ends before the plan does; what was begun is recorded with what was done of it. */
-export function endRun(ending: Exclude<Ending, 'completed'>, stopSign?: StopSign): void {
+export function endRun(ending: Exclude<Ending, 'completed'>, stop?: { sign: StopSign; hand: WorkingSide }): void {
   moveBy((timeline, head) => {
     const { ended } = skip(timeline, head);
     return { head, ended: ended.filter(({ done }) => done.some(({ amount }) => amount > 0)) };
@@ -152,8 +156,11 @@ export function endRun(ending: Exclude<Ending, 'completed'>, stopSign?: StopSign
     const timeline = timelineOf(run.sequence);
     const behind = { ...run.head, event: timeline.events.length };
     const toRate = blocksToRate(run, timeline, behind, run.sets);
-    return { paused: true, toRate, ended: { ending, ...(stopSign && { stopSign }), at: now() } };
+    const why = stop && { stopSign: stop.sign, stopHand: stop.hand };
+    return { paused: true, toRate, ended: { ending, ...why, at: now() } };
   });
+  const { run } = useRun.getState();
+  if (run && stop) keepStop(run.athleteId, stopCaution(run.id, { ...stop, onDay: isoToday() }));
 }
 
 /** Back to the clock after all. A session that was stopped for a sign stays stopped. */
@@ -165,8 +172,9 @@ export function resumeRun(): void {
 export function finishRun(note: string): string | null {
   const { run } = useRun.getState();
   if (!run?.ended) return null;
-  const { ending, stopSign, at: endedAt } = run.ended;
-  send(`/sessions/${run.id}/end`, { ending, ...(stopSign && { stopSign }), note, endedAt });
+  const { ending, stopSign, stopHand, at: endedAt } = run.ended;
+  const why = { ...(stopSign && { stopSign }), ...(stopHand && { stopHand }) };
+  send(`/sessions/${run.id}/end`, { ending, ...why, note, endedAt });
   useRun.setState({ run: null });
   return run.id;
 }

@@ -1,7 +1,10 @@
-import { brokenLimit } from '../caution-limits.js';
-import { easing, effortOf } from './choose.js';
+import { brokenBy } from '../caution-limits.js';
+import { cautionAdvice } from '../cautions.js';
+import { easing } from './choose.js';
 import type { Check, Observation } from './finding.js';
-import { CAUTIONS } from '../../vocabulary/cautions.js';
+import type { BlockView } from '../../effort/session-view.js';
+import type { Demand } from '../../mechanics/demand.js';
+import { type Hand, handsWorking } from '../../vocabulary/hands.js';
 
 /** Finds efforts, angles and loads over what a recorded caution allows. */
 export const cautionLimit: Check = {
@@ -9,17 +12,33 @@ export const cautionLimit: Check = {
   title: 'More than a caution allows',
   severity: 'stop',
   stopRule: true,
-  why: 'What a caution asks holds at every level of every movement.',
+  why: 'What a caution asks, and within what somebody was cleared, holds at every level of every movement.',
   source: 'caution and referral rules',
   find: (view) =>
-    (view.athlete?.cautions ?? []).flatMap(({ caution }) =>
-      view.blocks.flatMap((block): Observation[] => {
-        const broken = brokenLimit(caution, block.level, block.block.dose, block.effortPercent);
-        if (!broken) return [];
-        const fix = easing(view, block, (level, demand, dose) => !brokenLimit(caution, level, dose, effortOf(demand)));
-        return [
-          { blockIds: [block.block.id], text: `${block.movement.name}: ${broken}. ${CAUTIONS[caution].advice}`, fix },
-        ];
+    (view.athlete?.cautions ?? []).flatMap((entry) =>
+      view.blocks.flatMap((seen): Observation[] => {
+        const { block, level, movement } = seen;
+        const demand = asWorked(seen);
+        if (!demand) return [];
+        const hands = handsWorking(block.dose.sides);
+        const found = brokenBy([entry], hands, { level, dose: block.dose, demand });
+        if (!found) return [];
+        const fix = easing(
+          view,
+          seen,
+          (easier, asked, dose) => !brokenBy([entry], hands, { level: easier, dose, demand: asked }),
+        );
+        return [{ blockIds: [block.id], text: `${movement.name}: ${found.broken}. ${cautionAdvice(entry)}`, fix }];
       }),
     ),
 };
+
+/** What a block asks, each hand at the hardest moment of its work: the second of two directions may ask more than the first. */
+function asWorked({ demand, account }: BlockView): Demand | null {
+  if (!demand) return null;
+  const of = (hand: Hand) => ({
+    ...demand[hand],
+    effortPercent: Math.max(demand[hand].effortPercent, account[hand].effortPercent),
+  });
+  return { ...demand, left: of('left'), right: of('right') };
+}

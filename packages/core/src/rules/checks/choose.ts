@@ -9,7 +9,8 @@ import { type Edit, freshBlockId } from '../../model/edits.js';
 import { equipmentFor, findLevel, type Level, type Movement } from '../../model/movement.js';
 import { PostureError } from '../../model/posture.js';
 import type { Block } from '../../model/sequence.js';
-import { brokenLimit } from '../caution-limits.js';
+import { brokenBy } from '../caution-limits.js';
+import { handsWorking } from '../../vocabulary/hands.js';
 import type { Fix } from './finding.js';
 import { concernsOf } from '../clearance.js';
 import { doseFor } from '../method-dose.js';
@@ -49,13 +50,13 @@ export function isOpen(view: SessionView, movement: Movement, level: Level, dose
     : things.every((thing) => ANYWHERE.includes(thing));
   if (!reachable || unusualInDose(dose, level.dosing).length > 0) return false;
   const cautions = view.athlete?.cautions ?? [];
-  const concerns = concernsOf(movement, level, cautions);
+  const hands = handsWorking(dose.sides);
+  const concerns = concernsOf(movement, level, cautions, hands);
   if (concerns.stops.length || concerns.avoid.length) return false;
   const demand = askedOf(view, level, dose);
   if (!demand || isPastRange(demand)) return false;
-  const effort = effortOf(demand);
-  if (cautions.some(({ caution }) => brokenLimit(caution, level, dose, effort))) return false;
-  return effort <= Math.min(100, view.method.effortCeilingPercent);
+  if (brokenBy(cautions, hands, { level, dose, demand })) return false;
+  return effortOf(demand) <= Math.min(100, view.method.effortCeilingPercent);
 }
 
 /** A level that may be proposed, with its dose. */
@@ -75,7 +76,7 @@ export function choose(
   for (const movement of [...first, ...view.shelf]) {
     for (const level of movement.ladder) {
       if (!wanted(movement, level)) continue;
-      const dose = doseFor(movement, level, view.method, view.weaker);
+      const dose = doseFor(movement, level, view.method, view.weaker, view.athlete?.cautions);
       if (isOpen(view, movement, level, dose)) return { movement, level, dose };
     }
   }

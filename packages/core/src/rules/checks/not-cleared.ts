@@ -1,8 +1,12 @@
-import { forbidsLoading } from '../cautions.js';
+import { cautionAdvice, forbidsLoading, handsOf } from '../cautions.js';
+import { mustWait } from '../clearance.js';
+import type { BlockView } from '../../effort/session-view.js';
+import type { RecordedCaution } from '../../model/athlete.js';
+import type { Edit } from '../../model/edits.js';
+import { type Hand, handsWorking, otherHand } from '../../vocabulary/hands.js';
+import { counted } from '../../vocabulary/text.js';
 import { ids } from './block-views.js';
-import { removing } from './choose.js';
-import type { Check, Observation } from './finding.js';
-import { CAUTIONS } from '../../vocabulary/cautions.js';
+import type { Check, Fix, Observation } from './finding.js';
 
 /** Loads that must wait for clearance: a rule, not an opinion. */
 export const notCleared: Check = {
@@ -13,10 +17,30 @@ export const notCleared: Check = {
   why: 'Only free unloaded motion until a licensed practitioner has cleared it.',
   source: 'caution and referral rules',
   find: ({ athlete, blocks }) =>
-    (athlete?.cautions ?? []).filter(forbidsLoading).flatMap(({ caution }): Observation[] => {
-      const loaded = blocks.filter(({ level }) => level.loading !== 'unloaded');
-      if (loaded.length === 0) return [];
-      const fix = removing(`Take out the ${loaded.length} that load the hand`, loaded);
-      return [{ blockIds: ids(loaded), text: CAUTIONS[caution].advice, fix }];
+    (athlete?.cautions ?? []).filter(forbidsLoading).flatMap((entry): Observation[] => {
+      const waiting = blocks.filter(({ level, block }) => mustWait(entry, level, handsWorking(block.dose.sides)));
+      if (waiting.length === 0) return [];
+      return [{ blockIds: ids(waiting), text: cautionAdvice(entry), fix: sparing(entry, waiting) }];
     }),
 };
+
+/** The other hand alone where it may do the block by itself; out where it may not. */
+function sparing(entry: RecordedCaution, waiting: readonly BlockView[]): Fix {
+  const [hand, second] = handsOf(entry);
+  const free = hand && !second ? otherHand(hand) : null;
+  const edits = waiting.map((view): Edit => {
+    const { id, dose } = view.block;
+    return free && mayBeLeftTo(view, free)
+      ? { kind: 'change', blockId: id, dose: { ...dose, sides: free } }
+      : { kind: 'remove', blockId: id };
+  });
+  const out = edits.filter(({ kind }) => kind === 'remove').length;
+  const kept = edits.length - out;
+  const parts = [
+    kept > 0 && `${counted(kept, 'block')} with the ${free} hand alone`,
+    out > 0 && `take ${counted(out, 'block')} out`,
+  ].filter(Boolean);
+  return { label: `${parts.join(', ')}`.replace(/^./, (first) => first.toUpperCase()), edits };
+}
+
+const mayBeLeftTo = ({ movement }: BlockView, free: Hand) => movement.sides.includes(free);

@@ -105,6 +105,7 @@ function tellSession(
     endedAt: instant(lastOf(reached).endMs + 20_000),
     ending: endsEarly ? 'ended early' : 'completed',
     stopSign: null,
+    stopHand: null,
     note: flare ? 'Ended early because of the wrist. Unloaded for two days.' : '',
     ...sumsOfSession(plan, sets, reports, shippedMovement),
     discomfortPolicy: methodOf(plan, shippedMethod).discomfort,

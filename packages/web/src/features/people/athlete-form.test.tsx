@@ -1,6 +1,6 @@
 import { describe, expect, jest, test } from '@jest/globals';
 import type { AthleteInput } from '@clay-pot/contracts';
-import { CAUTIONS } from '@clay-pot/core';
+import { CAUTIONS, stopCaution } from '@clay-pot/core';
 import { screen } from '@testing-library/react';
 import { ProblemError } from '../../api/request.js';
 import { someone } from '../../made-up.fixture.js';
@@ -65,6 +65,39 @@ describe('what is known of a person', () => {
     expect(save.mock.calls[0]![0].cautions).toEqual([
       { caution: 'recent-injury', clearedOn: '2026-03-01', clearedBy: 'Dr Amari Voss' },
     ]);
+  });
+
+  test('a clearance may have limits: of effort, of extension, of body weight, up to a day', async () => {
+    const cleared = {
+      caution: 'recent-injury',
+      hand: 'left',
+      clearedOn: '2026-03-01',
+      clearedBy: 'Dr Amari Voss',
+    } as const;
+    const { user, save } = form(someone({ cautions: [cleared] }));
+    await user.type(field('Effort at most, %'), '40');
+    await user.type(field('Extension at most, °'), '60');
+    await user.click(field('No body weight on it'));
+    await user.type(field('Limits hold until'), '2026-05-01');
+    await user.click(keep());
+    const within = { effortPercent: 40, extensionDeg: 60, noBodyWeight: true, until: '2026-05-01' };
+    expect(save.mock.calls[0]![0].cautions).toEqual([{ ...cleared, within }]);
+  });
+
+  test('what stopped a session is named with its hand and day, is cleared here, and cannot be taken out', async () => {
+    const stop = stopCaution('01890000-0000-7000-8000-0000000000bb', {
+      sign: 'numbness',
+      hand: 'left',
+      onDay: '2026-03-01',
+    });
+    const { user, save } = form(someone({ cautions: [stop] }));
+    expect(screen.getByText('Numbness or tingling, left hand, stopped on 1 Mar 2026')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Take this caution out' })).toBeNull();
+    await user.type(field('Cleared for loading on'), '2026-03-10');
+    await user.type(field('Cleared by'), 'Dr Amari Voss');
+    await user.click(keep());
+    const clearance = { clearedOn: '2026-03-10', clearedBy: 'Dr Amari Voss' };
+    expect(save.mock.calls[0]![0].cautions).toEqual([{ ...stop, ...clearance }]);
   });
 
   test('the next caution is one that is not there yet, and one is taken out again', async () => {

@@ -1,12 +1,12 @@
-import { CAUTION_IDS, type CautionId, CAUTIONS, checkAthlete, EQUIPMENT, firstOf, HANDS, SEXES } from '@clay-pot/core';
+import { checkAthlete, EQUIPMENT, HANDS, SEXES } from '@clay-pot/core';
 import type { Athlete, AthleteInput } from '@clay-pot/contracts';
-import { Plus, X } from 'lucide-react';
-import { useFieldArray, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { ProblemError } from '../../api/request.js';
-import { Button, IconButton } from '../../ui/button.js';
+import { Button } from '../../ui/button.js';
 import { Field, INPUT, SelectField, TextField } from '../../ui/field.js';
 import { fieldAt, modelResolver } from '../../ui/model-resolver.js';
 import { isoToday } from '../../ui/today.js';
+import { CautionFields } from './caution-fields.js';
 
 const BLANK: AthleteInput = {
   name: '',
@@ -29,16 +29,25 @@ interface Props {
 
 const numberOrNull = (value: unknown) => (value === '' || value === null || value === undefined ? null : Number(value));
 const textOrNull = (value: unknown) => (value === '' || value === undefined ? null : value);
-const textOrAbsent = (value: unknown) => (value === '' || value === null ? undefined : value);
+
+/** A form has fields for what was not said: limits that limit nothing are none, and what is absent is left out. */
+function tidied(input: AthleteInput): AthleteInput {
+  const said = <T extends object>(entry: T): T =>
+    Object.fromEntries(Object.entries(entry).filter(([, value]) => value !== undefined && value !== false)) as T;
+  const cautions = input.cautions.map(({ within, ...entry }) => {
+    const limits = within && said(within);
+    return said({ ...entry, ...(limits && Object.keys(limits).length > 0 && { within: limits }) });
+  });
+  return { ...input, cautions };
+}
 
 /** What is known of a person: the same rules as the server's, checked while typing. */
 export function AthleteForm({ athlete, save, cancel }: Props) {
   const { id: _id, etag: _etag, ...known } = athlete ?? { id: '', etag: '', ...BLANK };
-  const { register, handleSubmit, control, setError, watch, formState } = useForm<AthleteInput>({
-    resolver: modelResolver((values) => checkAthlete(values, isoToday())),
+  const { register, handleSubmit, control, setError, formState } = useForm<AthleteInput>({
+    resolver: modelResolver((values) => checkAthlete(values, isoToday()), tidied),
     defaultValues: known,
   });
-  const cautions = useFieldArray({ control, name: 'cautions' });
   const { errors, isSubmitting } = formState;
 
   async function submit(input: AthleteInput) {
@@ -97,58 +106,7 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
         </div>
       </div>
 
-      <fieldset className="grid gap-3">
-        <legend className="mb-1 text-small font-semibold">Cautions</legend>
-        {cautions.fields.map((entry, index) => {
-          // Nothing for a row that has just been added.
-          const chosen = watch(`cautions.${index}.caution`) as CautionId | undefined;
-          const caution = chosen && CAUTIONS[chosen];
-          const own = errors.cautions?.[index];
-          return (
-            <div key={entry.id} className="grid gap-3 border-l-4 border-line bg-white p-3 sm:grid-cols-[1fr_1fr_auto]">
-              <SelectField label="What" error={own?.caution?.message} {...register(`cautions.${index}.caution`)}>
-                {CAUTION_IDS.map((name) => (
-                  <option key={name} value={name}>
-                    {CAUTIONS[name].label}
-                  </option>
-                ))}
-              </SelectField>
-              <TextField
-                label="Note"
-                error={own?.note?.message}
-                {...register(`cautions.${index}.note`, { setValueAs: textOrAbsent })}
-              />
-              <IconButton name="Take this caution out" className="self-end" onClick={() => cautions.remove(index)}>
-                <X size={18} />
-              </IconButton>
-              {caution?.rule === 'refer' && (
-                <>
-                  <TextField
-                    label="Cleared for loading on"
-                    type="date"
-                    error={own?.clearedOn?.message}
-                    {...register(`cautions.${index}.clearedOn`, { setValueAs: textOrAbsent })}
-                  />
-                  <TextField
-                    label="Cleared by"
-                    hint="Name of the licensed practitioner"
-                    error={own?.clearedBy?.message}
-                    {...register(`cautions.${index}.clearedBy`, { setValueAs: textOrAbsent })}
-                  />
-                </>
-              )}
-              <p className="text-small text-ink-soft sm:col-span-3">{caution?.advice}</p>
-            </div>
-          );
-        })}
-        <div>
-          <Button
-            onClick={() => cautions.append({ caution: firstFree(watch('cautions').map((entry) => entry.caution)) })}
-          >
-            <Plus size={16} aria-hidden /> Add a caution
-          </Button>
-        </div>
-      </fieldset>
+      <CautionFields control={control} register={register} errors={errors.cautions} />
 
       <fieldset>
         <legend className="mb-1 text-small font-semibold">Equipment within reach</legend>
@@ -180,5 +138,3 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
     </form>
   );
 }
-
-const firstFree = (taken: readonly string[]) => CAUTION_IDS.find((id) => !taken.includes(id)) ?? firstOf(CAUTION_IDS);

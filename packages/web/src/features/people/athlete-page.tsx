@@ -1,5 +1,5 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { ageOn, CAUTIONS, cautionsOn, forbidsLoading } from '@clay-pot/core';
+import { ageOn, cautionAdvice, cautionLabel, dayWords, forbidsLoading, keyOfCaution } from '@clay-pot/core';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useAthlete, useAthletes, useSaveAthlete, useSessions } from '../../api/queries.js';
@@ -9,6 +9,7 @@ import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { SessionStrip } from '../../ui/session-strip.js';
 import { isoToday } from '../../ui/today.js';
 import { useNewSequence } from '../../domain/new-sequence.js';
+import { useStandingCautions } from '../../domain/standing-cautions.js';
 import { SessionRows } from '../../domain/session-rows.js';
 import { RangeAndStrength } from './range-and-strength.js';
 import { GivenSequences } from './given-sequences.js';
@@ -76,7 +77,7 @@ export default function AthletePage() {
 
 function Facts({ person }: { person: Athlete }) {
   const today = isoToday();
-  const cautions = cautionsOn(person, today);
+  const cautions = useStandingCautions(person);
   const facts: [string, React.ReactNode][] = [
     ['Age', person.birthDate ? `${ageOn(person.birthDate, today)} years` : 'not stated'],
     ['Sex, for norms', person.sex],
@@ -90,15 +91,13 @@ function Facts({ person }: { person: Athlete }) {
         {cautions.length === 0 && <Empty>No caution recorded.</Empty>}
         <ul>
           {cautions.map((entry) => {
-            const { label, advice } = CAUTIONS[entry.caution];
-            const stops = forbidsLoading(entry);
+            const advice = cautionAdvice(entry);
             return (
-              <li key={entry.caution} className="border-b border-line py-2">
-                <b className={stops ? 'text-iron' : ''}>{label}</b>
+              <li key={keyOfCaution(entry)} className="border-b border-line py-2">
+                <b className={forbidsLoading(entry) ? 'text-iron' : ''}>{cautionLabel(entry)}</b>
+                {entry.since && <span className="text-ink-soft"> since {dayWords(entry.since)}</span>}
                 {entry.note && <span>. {entry.note}</span>}
-                <p className="text-small text-ink-soft">
-                  {entry.clearedBy ? `Cleared by ${entry.clearedBy} on ${entry.clearedOn}.` : advice}
-                </p>
+                <p className="text-small text-ink-soft">{advice}</p>
               </li>
             );
           })}

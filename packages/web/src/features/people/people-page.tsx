@@ -1,4 +1,4 @@
-import { CAUTIONS, cautionsOn, counted, forbidsLoading } from '@clay-pot/core';
+import { cautionLabel, counted, forbidsLoading, keyOfCaution } from '@clay-pot/core';
 import type { AthleteListItem } from '@clay-pot/contracts';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -10,6 +10,7 @@ import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 import { SessionStrip } from '../../ui/session-strip.js';
 import { isoToday } from '../../ui/today.js';
+import { useStandingCautions } from '../../domain/standing-cautions.js';
 
 type SortKey = 'name' | 'last' | 'count';
 
@@ -93,7 +94,7 @@ export default function PeoplePage() {
 
 function PersonRow({ athlete }: { athlete: AthleteListItem }) {
   const today = isoToday();
-  const cautions = cautionsOn(athlete, today);
+  const cautions = useStandingCautions(athlete);
   return (
     <tr className="border-b border-line align-top hover:bg-white">
       <td className="py-2 pr-4">
@@ -107,8 +108,8 @@ function PersonRow({ athlete }: { athlete: AthleteListItem }) {
       </td>
       <td className="py-2 pr-4 text-small max-sm:hidden">
         {cautions.map((entry) => (
-          <div key={entry.caution} className={forbidsLoading(entry) ? 'font-semibold text-iron' : ''}>
-            {CAUTIONS[entry.caution].label}
+          <div key={keyOfCaution(entry)} className={forbidsLoading(entry) ? 'font-semibold text-iron' : ''}>
+            {cautionLabel(entry)}
             {forbidsLoading(entry) && ': refer'}
           </div>
         ))}

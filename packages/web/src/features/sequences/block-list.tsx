@@ -1,13 +1,14 @@
 import {
   type Block,
-  cautionsOn,
   clock,
   concernsOf,
   equipmentFor,
   type Finding,
   findLevel,
+  handsWorking,
   type Movement,
   PHASES,
+  type RecordedCaution,
   resolveBlock,
   type Sequence,
   type Severity,
@@ -26,7 +27,6 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import type { Athlete } from '@clay-pot/contracts';
 import { knownMovement, useKnown } from '../../store/library.js';
 import { dropBlock, useEditor, useHovered } from '../../store/editor.js';
-import { isoToday } from '../../ui/today.js';
 import { BlockRow, type Concern } from './block-row.js';
 import { type Seen, timelineOf } from '../../domain/session-view.js';
 import { useMemo } from 'react';
@@ -92,7 +92,7 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
                       selected={block.id === selectedId}
                       hovered={block.id === hoveredId}
                       mark={marks.get(block.id) ?? null}
-                      concerns={blockConcerns(block, movement, athlete)}
+                      concerns={blockConcerns(block, movement, athlete, seen.view.athlete?.cautions ?? [])}
                       seen={seen.whom}
                     />
                   );
@@ -119,13 +119,19 @@ function marksOf(findings: readonly Finding[]): ReadonlyMap<string, Severity> {
 }
 
 /** What speaks against this block for this athlete: a stop, a caution of the movement, a thing that is not there. */
-function blockConcerns(block: Block, movement: Movement, athlete: Athlete | undefined): readonly Concern[] {
+function blockConcerns(
+  block: Block,
+  movement: Movement,
+  athlete: Athlete | undefined,
+  cautions: readonly RecordedCaution[],
+): readonly Concern[] {
   const level = findLevel(movement, block.levelId);
   if (!athlete || !level) return NO_CONCERNS;
-  const { stops, avoid, care } = concernsOf(movement, level, cautionsOn(athlete, isoToday()));
+  const { stops, avoid, care } = concernsOf(movement, level, cautions, handsWorking(block.dose.sides));
   const missing = equipmentFor(movement, level).filter((thing) => !athlete.equipment.includes(thing));
   if (stops.length + avoid.length + care.length + missing.length === 0) return NO_CONCERNS;
   return [
+    // Which hand and why stands once, in the checks.
     ...(stops.length ? [{ stop: true, text: 'Not before clearance: this block loads the hand.' }] : []),
     ...[...avoid, ...care].map((text) => ({ stop: false, text })),
     ...(missing.length ? [{ stop: false, text: `Not within reach: ${missing.join(', ')}.` }] : []),

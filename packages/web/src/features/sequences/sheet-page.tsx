@@ -2,8 +2,7 @@ import {
   AFTER_CARE,
   type Block,
   type CautionId,
-  CAUTIONS,
-  cautionsOn,
+  cautionAdvice,
   cuesFor,
   DISCOMFORT_RULE,
   type Method,
@@ -23,6 +22,7 @@ import { useAthlete, useMe, useSequence } from '../../api/queries.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { dayText } from '../../ui/format.js';
 import { useSessionView } from '../../domain/session-view.js';
+import { useStandingCautions } from '../../domain/standing-cautions.js';
 import { LevelPicture } from '../../domain/level-picture.js';
 import { SidePlanMark } from '../../ui/marks.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
@@ -96,7 +96,7 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
   const [today] = useState(isoToday);
   const { view } = useSessionView(document, athlete);
   const { method, timeline } = view;
-  const cautions = athlete ? cautionsOn(athlete, today) : [];
+  const cautions = useStandingCautions(athlete);
   const minded = cautions.map((entry) => entry.caution);
   const stops = stopsOf(view);
   // A long sequence still has to fit one page: the text steps down until it does, and cues go before cautions would.
@@ -163,7 +163,7 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
           {cautions.length > 0 && (
             <p className="mb-1">
               <b>For {athlete?.name}: </b>
-              {cautions.map((entry) => CAUTIONS[entry.caution].advice).join(' ')}
+              {cautions.map(cautionAdvice).join(' ')}
             </p>
           )}
           <p>

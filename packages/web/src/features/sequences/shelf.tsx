@@ -1,34 +1,15 @@
 import type { Athlete } from '@clay-pot/contracts';
-import {
-  CAUTIONS,
-  cautionsOn,
-  FAMILIES,
-  type FamilyId,
-  forbidsLoading,
-  type Hand,
-  type Movement,
-} from '@clay-pot/core';
+import { FAMILIES, type FamilyId, type Hand, type Movement, type RecordedCaution } from '@clay-pot/core';
 import { type KeyboardEvent, memo, type RefObject, useState } from 'react';
 import { addBlock } from '../../store/editor.js';
 import { useKnown } from '../../store/library.js';
 import { INPUT } from '../../ui/field.js';
-import { isoToday } from '../../ui/today.js';
+import { useStandingCautions } from '../../domain/standing-cautions.js';
 import { filterMovements, type MovementFilter, NO_FILTER, passingLevels } from '../../domain/movement-filter.js';
 
-/** What this athlete has and what to leave out for them. */
-function filterFor(athlete: Athlete): MovementFilter {
-  const cautions = cautionsOn(athlete, isoToday());
-  return {
-    ...NO_FILTER,
-    equipment: athlete.equipment,
-    cautions: cautions.filter((entry) => CAUTIONS[entry.caution].rule === 'adapt').map((entry) => entry.caution),
-    unloadedOnly: cautions.some(forbidsLoading),
-  };
-}
-
 /** Whether a movement has a caution that concerns this athlete. */
-const minds = (movement: Movement, filter: MovementFilter) =>
-  movement.cautions.some((note) => note.concerns.some((id) => filter.cautions.includes(id)));
+const minds = (movement: Movement, cautions: readonly RecordedCaution[]) =>
+  movement.cautions.some((note) => cautions.some(({ caution }) => note.concerns.includes(caution)));
 
 /** The movement shelf: search, family, and what suits the athlete in view. Adding takes the easiest level that passes. */
 export const Shelf = memo(function Shelf({
@@ -45,7 +26,8 @@ export const Shelf = memo(function Shelf({
   const [family, setFamily] = useState<FamilyId | ''>('');
   const [suited, setSuited] = useState(true);
   const library = useKnown().shelf;
-  const base = athlete && suited ? filterFor(athlete) : NO_FILTER;
+  const cautions = useStandingCautions(athlete);
+  const base: MovementFilter = athlete && suited ? { ...NO_FILTER, equipment: athlete.equipment, cautions } : NO_FILTER;
   const filter = { ...base, text, family };
   const shown = filterMovements(library, filter);
   const families = (Object.keys(FAMILIES) as FamilyId[]).filter((id) =>
@@ -53,7 +35,7 @@ export const Shelf = memo(function Shelf({
   );
 
   function add(movement: Movement) {
-    addBlock(movement, passingLevels(movement, filter)[0] ?? movement.ladder[0], weaker);
+    addBlock(movement, passingLevels(movement, filter)[0] ?? movement.ladder[0], weaker, cautions);
   }
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
     const first = shown[0];
@@ -108,7 +90,9 @@ export const Shelf = memo(function Shelf({
             >
               <span className="block leading-tight font-semibold">{movement.name}</span>
               <span className="text-fine text-ink-soft">{FAMILIES[movement.family]}</span>
-              {minds(movement, base) && <span className="ml-2 bg-amber-wash px-1 text-fine text-amber">with care</span>}
+              {minds(movement, base.cautions) && (
+                <span className="ml-2 bg-amber-wash px-1 text-fine text-amber">with care</span>
+              )}
             </button>
           </li>
         ))}

@@ -1,4 +1,4 @@
-import { AFTER_CARE, SESSION_LIMITS, STOP_RULES, STOP_SIGNS } from '@clay-pot/core';
+import { AFTER_CARE, HAND_WORDS, SESSION_LIMITS, STOP_RULES, STOP_SIGNS } from '@clay-pot/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { finishRun, resumeRun, type Run } from '../../store/run.js';
@@ -12,7 +12,7 @@ import { RatePanel } from './rate-panel.js';
 export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['ended']> }) {
   const [note, setNote] = useState('');
   const navigate = useNavigate();
-  const { ending, stopSign } = ended;
+  const { ending, stopSign, stopHand = 'both' } = ended;
   const open = run.toRate[0];
   const headline = { completed: 'Done', 'ended early': 'Ended early', stopped: 'Stopped' }[ending];
   useTitle(headline);
@@ -27,10 +27,13 @@ export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['en
       </div>
       {stopSign && (
         <div role="alert" className="border-4 border-iron bg-iron-wash px-4 py-3">
-          <p className="text-lead font-bold text-iron">{STOP_SIGNS[stopSign]}</p>
+          <p className="text-lead font-bold text-iron">
+            {STOP_SIGNS[stopSign]}, {HAND_WORDS[stopHand]}
+          </p>
           <p className="mt-1">
-            No loading until a licensed practitioner has looked at it. {STOP_RULES[2]} A cold, white or blue hand, a pop
-            with loss of strength, or a changed shape after a fall needs help at once.
+            From now on {stopHand === 'both' ? 'neither hand' : 'that hand'} is loaded until a licensed practitioner has
+            looked at it. It stands on {run.athleteName}’s page; there it is recorded who cleared what. {STOP_RULES[2]}{' '}
+            A cold, white or blue hand, a pop with loss of strength, or a changed shape after a fall needs help at once.
           </p>
         </div>
       )}

@@ -1,13 +1,16 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
+import { stopCaution } from '@clay-pot/core';
 import { screen } from '@testing-library/react';
 import { SHORT, SHORT_ID, sequenceOf, someone, storedShort } from '../../made-up.fixture.js';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { useOutbox } from '../../store/outbox.js';
+import { keepStop, useOwnStops } from '../../store/own-stops.js';
 import { beginRun, useRun } from '../../store/run.js';
 import LeadPage from './lead-page.js';
 
 beforeEach(() => {
   useRun.setState({ run: null });
+  useOwnStops.setState({ stops: [] });
   useOutbox.setState({ letters: [], refused: [] });
 });
 
@@ -57,6 +60,17 @@ describe('before a session', () => {
     const alert = screen.getByRole('alert').textContent;
     expect(alert).toContain('This may not begin');
     expect(alert).toContain('Who cleared Wren Halloran for loading');
+    await user.click(ask());
+    expect(startButton()).toHaveProperty('disabled', true);
+  });
+
+  test('what was stopped on this device holds at once, before the server has heard of it', async () => {
+    keepStop(
+      someone().id,
+      stopCaution('01890000-0000-7000-8000-0000000000bb', { sign: 'numbness', hand: 'left', onDay: '2026-05-01' }),
+    );
+    const { user } = await threshold();
+    expect(screen.getByRole('alert').textContent).toContain('Left hand: numbness or tingling, stopped on 1 May 2026');
     await user.click(ask());
     expect(startButton()).toHaveProperty('disabled', true);
   });

@@ -1,9 +1,12 @@
 import {
   type Block,
   capital,
+  cautionAdvice,
   countdown,
   cuesFor,
   currentPart,
+  forbidsLoading,
+  HAND_WORDS,
   itemAt,
   type Level,
   type Movement,
@@ -85,31 +88,30 @@ function whichSet({ dose }: Block, { set, direction }: TimelineEvent): string {
   return parts.filter(Boolean).join(' ');
 }
 
-/** What a movement asks to be minded of somebody with these cautions. */
+/** What forbids loading, and what the movement asks to be minded of somebody with these cautions. */
 function CautionNotes({ movement, cautions }: { movement: Movement; cautions: Run['cautions'] }) {
-  return movement.cautions
-    .filter((note) => cautions.some(({ caution }) => note.concerns.includes(caution)))
-    .map((note) => (
-      <p key={note.text} className="mt-1 border-l-4 border-load-4 bg-white/70 px-2 py-0.5 text-small sm:text-body">
-        {note.text}
-      </p>
-    ));
+  const own = movement.cautions.filter((note) => cautions.some(({ caution }) => note.concerns.includes(caution)));
+  return [...cautions.filter(forbidsLoading).map(cautionAdvice), ...own.map(({ text }) => text)].map((text) => (
+    <p key={text} className="mt-1 border-l-4 border-load-4 bg-white/70 px-2 py-0.5 text-small sm:text-body">
+      {text}
+    </p>
+  ));
 }
 
-const SIGN: Record<WorkingSide, { text: string; className: string; name: string }> = {
-  left: { text: 'L', className: 'bg-cobalt text-white', name: 'Left hand' },
-  right: { text: 'R', className: 'bg-ochre text-white hatch-right', name: 'Right hand' },
-  both: { text: 'L R', className: 'border-2 border-ink bg-white text-ink', name: 'Both hands' },
+const SIGN: Record<WorkingSide, { text: string; className: string }> = {
+  left: { text: 'L', className: 'bg-cobalt text-white' },
+  right: { text: 'R', className: 'bg-ochre text-white hatch-right' },
+  both: { text: 'L R', className: 'border-2 border-ink bg-white text-ink' },
 };
 
 function HandSign({ side }: { side: WorkingSide }) {
-  const { text, className, name } = SIGN[side];
+  const { text, className } = SIGN[side];
   return (
     <div
       className={`display grid size-16 shrink-0 place-items-center text-title font-extrabold sm:size-24 ${side === 'both' ? 'sm:text-title' : 'sm:text-figure'} ${className}`}
     >
       <span aria-hidden>{text}</span>
-      <span className="sr-only">{name}</span>
+      <span className="sr-only">{capital(HAND_WORDS[side])}</span>
     </div>
   );
 }
@@ -128,8 +130,6 @@ function Digits({ text }: { text: string }) {
   );
 }
 
-const HANDS: Record<WorkingSide, string> = { left: 'left hand', right: 'right hand', both: 'both hands' };
-
 function wordsFor(event: TimelineEvent, level: Level, partLabel: string): string {
   switch (event.kind) {
     case 'announce':
@@ -137,7 +137,7 @@ function wordsFor(event: TimelineEvent, level: Level, partLabel: string): string
     case 'position':
       return `get into place: ${level.posture}`;
     case 'change-sides':
-      return `change to the ${HANDS[event.side]}`;
+      return `change to the ${HAND_WORDS[event.side]}`;
     case 'change-direction':
       return event.direction ?? 'other direction';
     case 'rest':
@@ -160,7 +160,7 @@ function cueFor(movement: Movement, cues: readonly string[], event: TimelineEven
 
 function spoken(event: TimelineEvent, movement: Movement, level: Level, partLabel: string): string {
   if (event.kind === 'announce') return `Next: ${movement.name}, ${level.name}`;
-  if (event.kind === 'repetition') return `${HANDS[event.side]}, ${event.repetition}`;
+  if (event.kind === 'repetition') return `${HAND_WORDS[event.side]}, ${event.repetition}`;
   if (event.kind === 'breath') return partLabel;
-  return `${wordsFor(event, level, partLabel)}, ${HANDS[event.side]}`;
+  return `${wordsFor(event, level, partLabel)}, ${HAND_WORDS[event.side]}`;
 }

@@ -94,21 +94,32 @@ describe('a stop', () => {
   test('stands the clock while it asks; each sign ends the session as stopped', async () => {
     begin();
     tick(5_000);
-    const { user } = show(<StopDialog onClose={() => undefined} />);
+    const { user } = show(<StopDialog working="right" onClose={() => undefined} />);
     expect(run().paused).toBe(true);
     for (const words of Object.values(STOP_SIGNS)) expect(screen.getByRole('button', { name: words })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: STOP_SIGNS.numbness }));
-    expect(run().ended).toMatchObject({ ending: 'stopped', stopSign: 'numbness' });
+    expect(run().ended).toMatchObject({ ending: 'stopped', stopSign: 'numbness', stopHand: 'right' });
+  });
+
+  test('the other hand can be named before the sign is', async () => {
+    begin();
+    tick(5_000);
+    const { user } = show(<StopDialog working="both" onClose={() => undefined} />);
+    expect(screen.getByRole('button', { name: 'Both hands', pressed: true })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Left hand' }));
+    await user.click(screen.getByRole('button', { name: STOP_SIGNS.swelling }));
+    expect(run().ended).toMatchObject({ stopSign: 'swelling', stopHand: 'left' });
   });
 
   test('its end says that nothing is loaded before it was looked at, and offers no way back into the session', () => {
     begin();
     tick(5_000);
-    endRun('stopped', 'numbness');
+    endRun('stopped', { sign: 'numbness', hand: 'left' });
     show(<EndScreen run={run()} ended={run().ended!} />);
     const alert = screen.getByRole('alert').textContent;
     expect(alert).toContain(STOP_SIGNS.numbness);
-    expect(alert).toContain('No loading until a licensed practitioner has looked at it.');
+    expect(alert).toContain('left hand');
+    expect(alert).toContain('From now on that hand is loaded until a licensed practitioner has looked at it.');
     expect(alert).toContain(STOP_RULES[2]);
     expect(screen.queryByRole('button', { name: 'Go on after all' })).toBeNull();
   });

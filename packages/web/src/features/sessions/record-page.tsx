@@ -6,6 +6,7 @@ import {
   percent,
   type PlannedDoneRow,
   printDose,
+  HAND_WORDS,
   STOP_SIGNS,
   totals,
   UNIT_BEHIND,
@@ -62,7 +63,14 @@ export default function RecordPage() {
       )}
       {record.ending === 'stopped' && record.stopSign && (
         <p role="alert" className="mb-4 border-2 border-iron bg-iron-wash px-4 py-2">
-          <b className="text-iron">Stopped: {STOP_SIGNS[record.stopSign].toLowerCase()}.</b> Refer before loading again.
+          <b className="text-iron">
+            Stopped: {STOP_SIGNS[record.stopSign].toLowerCase()}, {HAND_WORDS[record.stopHand ?? 'both']}.
+          </b>{' '}
+          Refer before loading again.{' '}
+          <Link to={`/people/${record.athleteId}`} className="font-semibold underline">
+            Who cleared it
+          </Link>{' '}
+          is recorded on {record.athleteName}’s page.
         </p>
       )}
       {record.begunAgainst.length > 0 && (

@@ -1,4 +1,4 @@
-import { CAUTIONS, minutesText } from '@clay-pot/core';
+import { minutesText } from '@clay-pot/core';
 import type { TodayCall, TodayDue } from '@clay-pot/contracts';
 import { Link } from 'react-router';
 import { useMe, useToday } from '../../api/queries.js';
@@ -92,7 +92,7 @@ function DueTable({ due }: { due: readonly TodayDue[] }) {
               )}
               {item.stops.map((stop) => (
                 <div key={stop} className="text-small font-semibold text-iron">
-                  {CAUTIONS[stop].label}: unloaded only
+                  {stop}: not before clearance
                 </div>
               ))}
             </td>

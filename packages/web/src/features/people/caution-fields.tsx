@@ -1,0 +1,169 @@
+import type { AthleteInput } from '@clay-pot/contracts';
+import {
+  cautionLabel,
+  CAUTIONS,
+  type CautionId,
+  CLEARANCE_LIMITS,
+  dayWords,
+  firstOf,
+  HAND_WORDS,
+  type RecordedCaution,
+  WORKING_SIDES,
+  WRITTEN_CAUTION_IDS,
+} from '@clay-pot/core';
+import { Plus, X } from 'lucide-react';
+import { type Control, type FieldErrors, useFieldArray, type UseFormRegister, useWatch } from 'react-hook-form';
+import { Button, IconButton } from '../../ui/button.js';
+import { SelectField, TextField } from '../../ui/field.js';
+
+interface Props {
+  control: Control<AthleteInput>;
+  register: UseFormRegister<AthleteInput>;
+  errors: FieldErrors<AthleteInput>['cautions'];
+}
+
+const textOrAbsent = (value: unknown) => (value === '' || value === null ? undefined : value);
+const numberOrAbsent = (value: unknown) => (textOrAbsent(value) === undefined ? undefined : Number(value));
+
+/** What is minded of somebody: of which hand, since when, and who cleared it within which limits. */
+export function CautionFields({ control, register, errors }: Props) {
+  const { fields, append, remove } = useFieldArray({ control, name: 'cautions' });
+  const now = useWatch({ control, name: 'cautions' });
+  return (
+    <fieldset className="grid gap-3">
+      <legend className="mb-1 text-small font-semibold">Cautions</legend>
+      {fields.map((field, index) => {
+        // Nothing for a row that has just been added.
+        const entry = now[index] as RecordedCaution | undefined;
+        const own = errors?.[index];
+        return (
+          <div key={field.id} className="grid gap-3 border-l-4 border-line bg-white p-3">
+            <div className="grid gap-3 sm:grid-cols-[1fr_9rem_10rem_auto]">
+              {entry?.stopped ? (
+                <p className="self-end py-1.5 font-semibold text-iron">
+                  {cautionLabel(entry)}
+                  {entry.since && `, stopped on ${dayWords(entry.since)}`}
+                </p>
+              ) : (
+                <SelectField label="What" error={own?.caution?.message} {...register(`cautions.${index}.caution`)}>
+                  {WRITTEN_CAUTION_IDS.map((name) => (
+                    <option key={name} value={name}>
+                      {CAUTIONS[name].label}
+                    </option>
+                  ))}
+                </SelectField>
+              )}
+              {!entry?.stopped && (
+                <>
+                  <SelectField
+                    label="Hand"
+                    error={own?.hand?.message}
+                    {...register(`cautions.${index}.hand`, { setValueAs: textOrAbsent })}
+                  >
+                    <option value="">not said</option>
+                    {WORKING_SIDES.map((side) => (
+                      <option key={side} value={side}>
+                        {HAND_WORDS[side]}
+                      </option>
+                    ))}
+                  </SelectField>
+                  <TextField
+                    label="Since"
+                    type="date"
+                    error={own?.since?.message}
+                    {...register(`cautions.${index}.since`, { setValueAs: textOrAbsent })}
+                  />
+                  <IconButton name="Take this caution out" className="self-end" onClick={() => remove(index)}>
+                    <X size={18} />
+                  </IconButton>
+                </>
+              )}
+            </div>
+            <TextField
+              label="Note"
+              error={own?.note?.message}
+              {...register(`cautions.${index}.note`, { setValueAs: textOrAbsent })}
+            />
+            {entry && CAUTIONS[entry.caution].rule === 'refer' && (
+              <ClearanceFields index={index} register={register} own={own} cleared={Boolean(entry.clearedOn)} />
+            )}
+            <p className="text-small text-ink-soft">
+              {entry?.stopped
+                ? 'It stands until a licensed practitioner has looked at it: say who cleared it, and when. It cannot be taken out.'
+                : entry && CAUTIONS[entry.caution].advice}
+            </p>
+          </div>
+        );
+      })}
+      <div>
+        <Button onClick={() => append({ caution: firstFree(now.map(({ caution }) => caution)) })}>
+          <Plus size={16} aria-hidden /> Add a caution
+        </Button>
+      </div>
+    </fieldset>
+  );
+}
+
+interface ClearanceProps {
+  index: number;
+  register: UseFormRegister<AthleteInput>;
+  own: NonNullable<Props['errors']>[number];
+  cleared: boolean;
+}
+
+/** Who cleared it and when, and once that is said, within which limits. */
+function ClearanceFields({ index, register, own, cleared }: ClearanceProps) {
+  const limit = (name: 'effortPercent' | 'extensionDeg', label: string) => {
+    const { min, max, unit } = CLEARANCE_LIMITS[name];
+    return (
+      <TextField
+        label={label}
+        inputMode="numeric"
+        placeholder={`${min}–${max} ${unit === '°' ? unit : '%'}`}
+        error={own?.within?.[name]?.message}
+        {...register(`cautions.${index}.within.${name}`, { setValueAs: numberOrAbsent })}
+      />
+    );
+  };
+  return (
+    <>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <TextField
+          label="Cleared for loading on"
+          type="date"
+          error={own?.clearedOn?.message}
+          {...register(`cautions.${index}.clearedOn`, { setValueAs: textOrAbsent })}
+        />
+        <TextField
+          label="Cleared by"
+          hint="Name of the licensed practitioner"
+          error={own?.clearedBy?.message}
+          {...register(`cautions.${index}.clearedBy`, { setValueAs: textOrAbsent })}
+        />
+      </div>
+      {cleared && (
+        <div className="grid gap-3 sm:grid-cols-4 sm:items-end">
+          {limit('effortPercent', 'Effort at most, %')}
+          {limit('extensionDeg', 'Extension at most, °')}
+          <TextField
+            label="Limits hold until"
+            type="date"
+            error={own?.within?.until?.message}
+            {...register(`cautions.${index}.within.until`, { setValueAs: textOrAbsent })}
+          />
+          <label className="flex items-center gap-1.5 py-2 text-small">
+            <input
+              type="checkbox"
+              className="size-4 accent-ink"
+              {...register(`cautions.${index}.within.noBodyWeight`)}
+            />
+            No body weight on it
+          </label>
+        </div>
+      )}
+    </>
+  );
+}
+
+const firstFree = (taken: readonly CautionId[]) =>
+  WRITTEN_CAUTION_IDS.find((id) => !taken.includes(id)) ?? firstOf(WRITTEN_CAUTION_IDS);

@@ -1,0 +1,37 @@
+import type { RecordedCaution } from '@clay-pot/core';
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+
+/** A stop that happened on this device, with whom it stands for. */
+interface OwnStop {
+  readonly athleteId: string;
+  readonly caution: RecordedCaution;
+}
+
+interface OwnStops {
+  readonly stops: readonly OwnStop[];
+}
+
+/**
+ * Stops of this device, kept until the athlete's record is known to hold them: without a network they stand as well, from the moment that
+ * somebody pressed the sign.
+ */
+export const useOwnStops = create<OwnStops>()(persist((): OwnStops => ({ stops: [] }), { name: 'clay-pot-stops' }));
+
+/** Keeps a stop; a graver sign of the same session takes its place. */
+export function keepStop(athleteId: string, caution: RecordedCaution): void {
+  useOwnStops.setState(({ stops }) => ({
+    stops: [
+      ...stops.filter((stop) => stop.caution.stopped?.sessionId !== caution.stopped?.sessionId),
+      { athleteId, caution },
+    ],
+  }));
+}
+
+/** Forgets what the server's record of an athlete holds by now. */
+export function forgetArrived(athleteId: string, recorded: readonly RecordedCaution[]): void {
+  const arrived = new Set(recorded.map(({ stopped }) => stopped?.sessionId));
+  const { stops } = useOwnStops.getState();
+  const left = stops.filter((stop) => stop.athleteId !== athleteId || !arrived.has(stop.caution.stopped?.sessionId));
+  if (left.length < stops.length) useOwnStops.setState({ stops: left });
+}
