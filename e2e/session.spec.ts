@@ -168,7 +168,7 @@ test('a stop stands: in the record, on Today, on their page, and against the nex
   await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
   await page.getByRole('link', { name: 'on their page' }).click();
   await expect(page.getByText(said)).toBeVisible();
-  await page.getByRole('button', { name: 'Edit', exact: true }).click();
+  await page.getByRole('button', { name: 'Record who cleared it' }).click();
   await expect(page.getByRole('button', { name: 'Take this caution out' })).toHaveCount(0);
   await page.getByLabel('Cleared for loading on').fill(new Date().toISOString().slice(0, 10));
   await page.getByLabel('Cleared by').fill('Dr Amari Voss');
@@ -184,7 +184,7 @@ test('who is not cleared cannot be led through loading, but through free motion;
 }) => {
   await openSequence(page, 'Loading the palms');
   await page.getByLabel('Seen for').selectOption({ label: 'For Hana Kobler' });
-  await expect(page.getByText('Not before clearance: this block loads the hand.').first()).toBeVisible();
+  await expect(page.getByText('Not before clearance: the hands.').first()).toBeVisible();
   await page.getByRole('link', { name: 'Lead', exact: true }).click();
   await page.getByLabel(/Asked today/).check();
   await expect(page.getByRole('alert')).toContainText('Not cleared for loading');

@@ -63,7 +63,7 @@ export default function AthletePage() {
         </Suspense>
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[18rem_minmax(0,1fr)]">
-          <Facts person={person} />
+          <Facts person={person} edit={() => setEditing(true)} />
           <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-8">
             <GivenSequences athleteId={person.id} />
             <RangeAndStrength athleteId={person.id} />
@@ -75,7 +75,7 @@ export default function AthletePage() {
   );
 }
 
-function Facts({ person }: { person: Athlete }) {
+function Facts({ person, edit }: { person: Athlete; edit: () => void }) {
   const today = isoToday();
   const cautions = useStandingCautions(person);
   const facts: [string, React.ReactNode][] = [
@@ -95,9 +95,18 @@ function Facts({ person }: { person: Athlete }) {
             return (
               <li key={keyOfCaution(entry)} className="border-b border-line py-2">
                 <b className={forbidsLoading(entry) ? 'text-iron' : ''}>{cautionLabel(entry)}</b>
-                {entry.since && <span className="text-ink-soft"> since {dayWords(entry.since)}</span>}
+                {entry.since && !entry.stopped && <span className="text-ink-soft"> since {dayWords(entry.since)}</span>}
                 {entry.note && <span>. {entry.note}</span>}
                 <p className="text-small text-ink-soft">{advice}</p>
+                {forbidsLoading(entry) && (
+                  <button
+                    type="button"
+                    className="text-small font-semibold underline underline-offset-2"
+                    onClick={edit}
+                  >
+                    Record who cleared it
+                  </button>
+                )}
               </li>
             );
           })}

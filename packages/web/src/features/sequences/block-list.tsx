@@ -5,8 +5,12 @@ import {
   equipmentFor,
   type Finding,
   findLevel,
+  type Hand,
+  HAND_WORDS,
   handsWorking,
+  type Level,
   type Movement,
+  mustWait,
   PHASES,
   type RecordedCaution,
   resolveBlock,
@@ -127,13 +131,23 @@ function blockConcerns(
 ): readonly Concern[] {
   const level = findLevel(movement, block.levelId);
   if (!athlete || !level) return NO_CONCERNS;
-  const { stops, avoid, care } = concernsOf(movement, level, cautions, handsWorking(block.dose.sides));
+  const hands = handsWorking(block.dose.sides);
+  const { stops, avoid, care } = concernsOf(movement, level, cautions, hands);
   const missing = equipmentFor(movement, level).filter((thing) => !athlete.equipment.includes(thing));
   if (stops.length + avoid.length + care.length + missing.length === 0) return NO_CONCERNS;
   return [
-    // Which hand and why stands once, in the checks.
-    ...(stops.length ? [{ stop: true, text: 'Not before clearance: this block loads the hand.' }] : []),
+    // Why stands once, in the checks.
+    ...(stops.length
+      ? [{ stop: true, text: `Not before clearance: the ${waitingHand(level, hands, cautions)}.` }]
+      : []),
     ...[...avoid, ...care].map((text) => ({ stop: false, text })),
     ...(missing.length ? [{ stop: false, text: `Not within reach: ${missing.join(', ')}.` }] : []),
   ];
+}
+
+/** The hand that may not do this yet, in words. */
+function waitingHand(level: Level, hands: readonly Hand[], cautions: readonly RecordedCaution[]): string {
+  const waiting = hands.filter((hand) => cautions.some((entry) => mustWait(entry, level, [hand])));
+  const [one, other] = waiting;
+  return one && !other ? HAND_WORDS[one] : 'hands';
 }

@@ -31,9 +31,10 @@ export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['en
             {STOP_SIGNS[stopSign]}, {HAND_WORDS[stopHand]}
           </p>
           <p className="mt-1">
-            From now on {stopHand === 'both' ? 'neither hand' : 'that hand'} is loaded until a licensed practitioner has
-            looked at it. It stands on {run.athleteName}’s page; there it is recorded who cleared what. {STOP_RULES[2]}{' '}
-            A cold, white or blue hand, a pop with loss of strength, or a changed shape after a fall needs help at once.
+            From now on nothing loads {stopHand === 'both' ? 'either hand' : `the ${HAND_WORDS[stopHand]}`} until a
+            licensed practitioner has looked at it. It stands on {run.athleteName}’s page, where it is recorded who
+            cleared it. {STOP_RULES[2]} A cold, white or blue hand, a pop with loss of strength, or a changed shape
+            after a fall needs help at once.
           </p>
         </div>
       )}

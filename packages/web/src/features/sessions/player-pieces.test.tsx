@@ -119,7 +119,7 @@ describe('a stop', () => {
     const alert = screen.getByRole('alert').textContent;
     expect(alert).toContain(STOP_SIGNS.numbness);
     expect(alert).toContain('left hand');
-    expect(alert).toContain('From now on that hand is loaded until a licensed practitioner has looked at it.');
+    expect(alert).toContain('From now on nothing loads the left hand until a licensed practitioner has looked at it.');
     expect(alert).toContain(STOP_RULES[2]);
     expect(screen.queryByRole('button', { name: 'Go on after all' })).toBeNull();
   });
