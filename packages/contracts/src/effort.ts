@@ -1,5 +1,6 @@
 import {
   type Balance,
+  BLOCK_LIMITS,
   type BlockAccount,
   type Coverage,
   type Edit,
@@ -8,12 +9,15 @@ import {
   type HandAccount,
   idOf,
   instant,
+  list,
   type MuscleGroup,
   type Of,
   optional,
   record,
   SEQUENCE,
+  SEQUENCE_LIMITS,
   type Severity,
+  text,
   type WorkingSide,
 } from '@clay-pot/core';
 import { BODY_INPUT } from './mechanics.js';
@@ -64,7 +68,21 @@ export interface SessionFinding {
   blockIds: string[];
   /** The reason for which the sequence leaves it unheeded. */
   muted: string | null;
-  fix: { label: string; edits: Edit[] } | null;
+}
+
+/** Which finding of a sequence is to be answered. */
+export const OFFERS_QUESTION = record({
+  ...EFFORT_QUESTION.properties,
+  check: text(60, 1),
+  /** Of which blocks, as the finding names them. */
+  blockIds: list(text(BLOCK_LIMITS.idLength, 1), { max: SEQUENCE_LIMITS.blocks }),
+});
+/** Whom and what it is about, and the finding. */
+export type OffersQuestion = Of<typeof OFFERS_QUESTION>;
+
+/** What would answer a finding without raising another as grave, the gentlest first. */
+export interface OffersAnswer {
+  offers: { label: string; edits: Edit[] }[];
 }
 
 /** What a session comes to: loads, doses, balance, and what the checks find. */

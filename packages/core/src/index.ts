@@ -87,6 +87,8 @@ export * from './rules/method-words.js';
 export * from './rules/usual-dose.js';
 export * from './rules/checks/check-mutes.js';
 export * from './rules/checks/finding.js';
+export * from './rules/fixes/edit-words.js';
+export * from './rules/fixes/offered.js';
 export * from './rules/checks/index.js';
 export * from './programme/due.js';
 export * from './picture/figure-hand.js';

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
-import type { EffortSessionAnswer } from '@clay-pot/contracts';
+import type { EffortSessionAnswer, OffersAnswer } from '@clay-pot/contracts';
 import { applyEdits, compileTimeline, type PastSession } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import type { OpenAPIObject } from '@nestjs/swagger';
@@ -42,7 +42,7 @@ async function carryOut(athleteId: string, startedAt: string): Promise<void> {
 }
 
 describe('POST /effort/session', () => {
-  test('answers accounts, balance, coverage, the pot’s shape and findings whose edits can be carried out', async () => {
+  test('answers accounts, balance, coverage, the pot’s shape and findings, of which each can be answered without harm', async () => {
     const { status, body } = await session({ sequence: PRESS });
     expect(status).toBe(200);
     expect(body.method.id).toBe('floor-loading');
@@ -52,10 +52,16 @@ describe('POST /effort/session', () => {
     expect(body.coverage.cells.map(({ direction }) => direction)).toEqual(['flexion']);
     expect(body.shape.length).toBeGreaterThan(0);
     const settle = body.findings.find(({ check }) => check === 'settle-missing')!;
-    expect(settle).toMatchObject({ severity: 'mend', muted: null, fix: { label: expect.stringContaining('Add') } });
-    const mended = applyEdits(PRESS, settle.fix!.edits);
+    expect(settle).toMatchObject({ severity: 'mend', muted: null });
+    const { check, blockIds } = settle;
+    const asked = await coach.ask<OffersAnswer>('POST', '/effort/offers', { sequence: PRESS, check, blockIds });
+    const [offer] = asked.body.offers;
+    expect(offer!.label).toMatch(/^Add /);
+    const mended = applyEdits(PRESS, offer!.edits);
     const after = await session({ sequence: mended });
-    expect(after.body.findings.map(({ check }) => check)).not.toContain('settle-missing');
+    expect(after.body.findings.map((finding) => finding.check)).not.toContain('settle-missing');
+    const stale = await coach.ask('POST', '/effort/offers', { sequence: mended, check, blockIds });
+    expect([stale.status, pointers(stale.body as never)]).toEqual([422, ['/check']]);
   });
 
   test('knows the studio’s own movements, in the sequence and on the shelf that edits choose from', async () => {

@@ -3,6 +3,9 @@ import {
   type EffortQuestion,
   type EffortSessionAnswer,
   type EffortTimelineAnswer,
+  type OffersAnswer,
+  OFFERS_QUESTION,
+  type OffersQuestion,
 } from '@clay-pot/contracts';
 import { Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
@@ -35,8 +38,7 @@ export class EffortController {
   @Post('session')
   @HttpCode(200)
   @ApiOperation({
-    summary:
-      'What a sequence does: fatigue, accounts, balance, coverage, and what the checks say with the edits that answer it.',
+    summary: 'What a sequence does: fatigue, accounts, balance, coverage, and what the checks say.',
   })
   @ApiOkResponse({ schema: { type: 'object', example: EFFORT_EXAMPLE.session } })
   session(
@@ -44,5 +46,15 @@ export class EffortController {
     @Input('EffortQuestion', EFFORT_QUESTION, { examples: EXAMPLES }) body: EffortQuestion,
   ): Promise<EffortSessionAnswer> {
     return this.effort.session(scope, body);
+  }
+
+  @Post('offers')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'What would answer one finding without raising another as grave, the gentlest first.' })
+  offers(
+    @Studio() scope: StudioScope,
+    @Input('OffersQuestion', OFFERS_QUESTION) body: OffersQuestion,
+  ): Promise<OffersAnswer> {
+    return this.effort.offers(scope, body);
   }
 }

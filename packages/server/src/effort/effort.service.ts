@@ -1,10 +1,18 @@
-import type { EffortQuestion, EffortSessionAnswer, EffortTimelineAnswer, SessionFinding } from '@clay-pot/contracts';
+import type {
+  EffortQuestion,
+  EffortSessionAnswer,
+  EffortTimelineAnswer,
+  OffersAnswer,
+  OffersQuestion,
+  SessionFinding,
+} from '@clay-pot/contracts';
 import {
   cautionsOn,
-  editsOf,
   findingsOf,
   type ForWhom,
   type Finding,
+  offersFor,
+  same,
   partsOf,
   potOf,
   potWords,
@@ -18,6 +26,7 @@ import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
+import { invalid } from '../http/problem.js';
 import { LibraryService } from '../library/library.service.js';
 import { PersonsService } from '../persons/persons.service.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
@@ -43,6 +52,14 @@ export class EffortService {
   async session(scope: StudioScope, question: EffortQuestion): Promise<EffortSessionAnswer> {
     const { view, estimated } = await this.view(scope, question);
     return answerSession(view, estimated);
+  }
+
+  /** What would answer one finding: each answer is carried out once, so one finding is asked about at a time. */
+  async offers(scope: StudioScope, { check, blockIds, ...question }: OffersQuestion): Promise<OffersAnswer> {
+    const { view } = await this.view(scope, question);
+    const finding = findingsOf(view).find((each) => each.check.id === check && same(each.blockIds, blockIds));
+    if (!finding) throw invalid([{ pointer: '/check', message: 'does not speak of these blocks in this sequence' }]);
+    return { offers: offersFor(view, finding).map(({ label, edits }) => ({ label, edits: [...edits] })) };
   }
 
   private async view(
@@ -128,7 +145,7 @@ export function answerSession(view: SessionView, estimated: readonly string[]): 
 /** JSON has no Infinity: with nothing on the other side there is no ratio. */
 const finite = (ratio: Ratio): Ratio => (Number.isFinite(ratio.ratio) ? ratio : { ...ratio, ratio: null });
 
-function present({ check: { id, title, severity, why, source }, text, blockIds, muted, fix }: Finding): SessionFinding {
+function present({ check: { id, title, severity, why, source }, text, blockIds, muted }: Finding): SessionFinding {
   return {
     check: id,
     title,
@@ -138,6 +155,5 @@ function present({ check: { id, title, severity, why, source }, text, blockIds, 
     source,
     blockIds: [...blockIds],
     muted,
-    fix: fix ? { label: fix.label, edits: [...editsOf(fix)] } : null,
   };
 }

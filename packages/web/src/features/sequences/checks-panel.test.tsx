@@ -1,12 +1,14 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
-import { type Finding, findingsOf, personOf, type Sequence, viewOf } from '@clay-pot/core';
+import { findingsOf, personOf, type Sequence, type SessionView, viewOf } from '@clay-pot/core';
 import { LIBRARY, methodOf, shippedMethod, shippedMovement } from '@clay-pot/core/library';
 import { act, screen, within } from '@testing-library/react';
+import { useMemo } from 'react';
 import { sequenceOf, someone } from '../../made-up.fixture.js';
 import { show } from '../../screen.fixture.js';
 import { openSequence, undo, useEditor } from '../../store/editor.js';
 import { useToast } from '../../ui/toast.js';
-import { ChecksPanel } from './checks-panel.js';
+import { Checks, ChecksPanel } from './checks-panel.js';
+import { keyOfFinding } from './use-offers.js';
 
 /** A hold that goes one way round only, and closes the hand without opening it. */
 const LOPSIDED = sequenceOf([
@@ -14,27 +16,29 @@ const LOPSIDED = sequenceOf([
   ['b', 'strength', 'grip.ball-squeeze', 'firm', '3x8 @60% 2s tempo1-1 rest30 L,R'],
 ]);
 
-function seen(document: Sequence, cautions: Parameters<typeof someone>[0] = {}): readonly Finding[] {
+function viewFor(document: Sequence, cautions: Parameters<typeof someone>[0] = {}): SessionView {
   const athlete = someone(cautions);
   const { person } = personOf(athlete, [], '2026-05-01');
-  return findingsOf(
-    viewOf({
-      sequence: document,
-      lookup: shippedMovement,
-      shelf: LIBRARY,
-      person,
-      method: methodOf(document, shippedMethod),
-      athlete: { cautions: athlete.cautions, equipment: athlete.equipment },
-      past: [],
-      now: '2026-05-01T08:00:00.000Z',
-    }),
-  );
+  return viewOf({
+    sequence: document,
+    lookup: shippedMovement,
+    shelf: LIBRARY,
+    person,
+    method: methodOf(document, shippedMethod),
+    athlete: { cautions: athlete.cautions, equipment: athlete.equipment },
+    past: [],
+    now: '2026-05-01T08:00:00.000Z',
+  });
 }
 
 function Panel({ cautions }: { cautions?: Parameters<typeof someone>[0] }) {
   const document = useEditor((state) => state.document)!;
-  return <ChecksPanel findings={seen(document, cautions)} document={document} />;
+  const view = useMemo(() => viewFor(document, cautions), [document, cautions]);
+  const findings = useMemo(() => findingsOf(view), [view]);
+  return <Checks view={view} findings={findings} document={document} />;
 }
+const offered = (title: string) =>
+  within(item(title)).findAllByRole('button', { name: /→|^Add|^Take/ }, { timeout: 4000 });
 const item = (title: string) => screen.getByText(title).closest('li')!;
 
 beforeEach(() => {
@@ -45,19 +49,28 @@ beforeEach(() => {
 describe('what the checks say', () => {
   test('is counted, and each finding leads to the block that it means', async () => {
     const { user } = show(<Panel />);
-    expect(screen.getByTestId('findings').textContent).toBe(`${seen(LOPSIDED).length} found`);
+    expect(screen.getByTestId('findings').textContent).toBe(`${findingsOf(viewFor(LOPSIDED)).length} found`);
     await user.click(within(item('Only one direction')).getByRole('button', { name: 'Show block 1' }));
     expect(useEditor.getState().selectedId).toBe('a');
   });
 
-  test('a fix is one step, said, and taken back by one undo', async () => {
+  test('what would answer it is looked for, says exactly what it changes, and is taken back by one undo', async () => {
     const { user } = show(<Panel />);
-    await user.click(within(item('Only one direction')).getByRole('button', { name: 'Both directions' }));
+    expect(within(item('Only one direction')).getByText('Looking for what would help …')).toBeTruthy();
+    const [first] = await offered('Only one direction');
+    expect(first!.textContent).toBe('Wrist circles: first → each direction');
+    await user.click(first!);
     expect(useEditor.getState().document!.blocks[0]!.dose.directions).toBe('each');
     expect(screen.queryByText('Only one direction')).toBeNull();
-    expect(useToast.getState().toast!.text).toBe('Both directions: done. Ctrl Z brings it back.');
+    expect(useToast.getState().toast!.text).toBe('Wrist circles: first → each direction: done. Ctrl Z brings it back.');
     act(undo);
     expect(useEditor.getState().document).toEqual(LOPSIDED);
+  });
+
+  test('where nothing helps without harm it says so, and whose it is to decide', () => {
+    const [finding] = findingsOf(viewFor(LOPSIDED));
+    show(<ChecksPanel findings={[finding!]} document={LOPSIDED} offers={new Map([[keyOfFinding(finding!), []]])} />);
+    expect(screen.getByText(/^Nothing within reach answers this .* Yours to decide\.$/)).toBeTruthy();
   });
 
   test('a check is muted with a reason or not at all, and heard again', async () => {
@@ -95,7 +108,7 @@ describe('what the checks say', () => {
   });
 
   test('a sequence without a fault is told to be one', () => {
-    show(<ChecksPanel findings={[]} document={LOPSIDED} />);
+    show(<ChecksPanel findings={[]} document={LOPSIDED} offers={new Map()} />);
     expect(screen.getByTestId('findings').textContent).toBe('nothing found');
     expect(screen.getByRole('status').textContent).toBe('The checks find nothing.');
   });

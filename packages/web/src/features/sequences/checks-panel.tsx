@@ -1,8 +1,17 @@
-import { CHECKS, editsOf, type Finding, type Fix, type Sequence, SEQUENCE_LIMITS, type Severity } from '@clay-pot/core';
+import {
+  CHECKS,
+  type Finding,
+  type Offer,
+  type Sequence,
+  SEQUENCE_LIMITS,
+  type SessionView,
+  type Severity,
+} from '@clay-pot/core';
 import { useState } from 'react';
 import { carryOut, hover, muteCheck, select } from '../../store/editor.js';
 import { INPUT } from '../../ui/field.js';
 import { useToast } from '../../ui/toast.js';
+import { keyOfFinding, useOffers } from './use-offers.js';
 
 const LOOK: Record<Severity, { edge: string; word: string }> = {
   stop: { edge: 'border-iron bg-iron-wash', word: 'Stop' },
@@ -10,9 +19,23 @@ const LOOK: Record<Severity, { edge: string; word: string }> = {
   look: { edge: 'border-load-2 bg-white', word: 'Look' },
 };
 
-/** What the checks say, the gravest first; each with its reason and the edit that answers it. */
-export function ChecksPanel({ findings, document }: { findings: readonly Finding[]; document: Sequence }) {
+/** The checks of a sequence as it is edited: what would answer each is looked for while nobody types. */
+export function Checks({ view, ...rest }: { view: SessionView; findings: readonly Finding[]; document: Sequence }) {
+  return <ChecksPanel {...rest} offers={useOffers(view, rest.findings)} />;
+}
+
+/** What the checks say, the gravest first; each with its reason and what would answer it. */
+export function ChecksPanel({
+  findings,
+  document,
+  offers,
+}: {
+  findings: readonly Finding[];
+  document: Sequence;
+  offers: ReadonlyMap<string, readonly Offer[]>;
+}) {
   const heard = findings.filter(({ muted }) => muted === null);
+  const first = heard.find((finding) => offers.get(keyOfFinding(finding))?.length);
   const muted = document.mutes ?? [];
   return (
     <section aria-label="Checks" id="checks">
@@ -27,12 +50,13 @@ export function ChecksPanel({ findings, document }: { findings: readonly Finding
       </p>
       {heard.length === 0 && <p className="py-2 text-small text-ink-soft">All {CHECKS.length} checks are silent.</p>}
       <ul>
-        {heard.map((finding, index) => (
+        {heard.map((finding) => (
           <FindingItem
-            key={`${finding.check.id} ${finding.text}`}
+            key={keyOfFinding(finding)}
             finding={finding}
             document={document}
-            first={index === 0}
+            offers={offers.get(keyOfFinding(finding))}
+            first={finding === first}
           />
         ))}
       </ul>
@@ -41,21 +65,22 @@ export function ChecksPanel({ findings, document }: { findings: readonly Finding
   );
 }
 
-/** Carries a fix out and says so: one undo brings everything back. */
-export function mend(fix: Fix): void {
-  const edits = editsOf(fix);
-  if (edits.length === 0) {
-    useToast
-      .getState()
-      .show({ text: 'Nothing on the shelf would do here. Widen what is at hand, or change it yourself.' });
-    return;
-  }
+/** Carries an answer out and says so: one undo brings everything back. */
+function mend({ label, edits }: Offer): void {
   carryOut(edits);
-  useToast.getState().show({ text: `${fix.label}: done. Ctrl Z brings it back.` });
+  useToast.getState().show({ text: `${label}: done. Ctrl Z brings it back.` });
 }
 
-function FindingItem({ finding, document, first }: { finding: Finding; document: Sequence; first: boolean }) {
-  const { check, text, fix, blockIds } = finding;
+interface ItemProps {
+  finding: Finding;
+  document: Sequence;
+  /** Undefined while they are looked for. */
+  offers: readonly Offer[] | undefined;
+  first: boolean;
+}
+
+function FindingItem({ finding, document, offers, first }: ItemProps) {
+  const { check, text, blockIds } = finding;
   const [isMuting, setMuting] = useState(false);
   const { edge, word } = LOOK[check.severity];
   const numbers = blockIds.map((id) => document.blocks.findIndex((block) => block.id === id) + 1);
@@ -84,17 +109,8 @@ function FindingItem({ finding, document, first }: { finding: Finding; document:
         )}
       </p>
       <p className="text-small">{text}</p>
+      <Offers offers={offers} first={first} />
       <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1">
-        {fix && (
-          <button
-            type="button"
-            className="border border-ink/60 bg-white px-2 py-0.5 text-small font-semibold hover:bg-ground"
-            {...(first && { 'data-first-fix': true })}
-            onClick={() => mend(fix)}
-          >
-            {fix.label}
-          </button>
-        )}
         {!check.stopRule && (
           <button
             type="button"
@@ -112,6 +128,34 @@ function FindingItem({ finding, document, first }: { finding: Finding; document:
       </div>
       {isMuting && <MuteForm check={check.id} title={check.title} done={() => setMuting(false)} />}
     </li>
+  );
+}
+
+/** What would answer a finding, the gentlest first; each says exactly what it changes. */
+function Offers({ offers, first }: Pick<ItemProps, 'offers' | 'first'>) {
+  if (!offers) return <p className="mt-1 text-fine text-ink-soft">Looking for what would help …</p>;
+  if (offers.length === 0) {
+    return (
+      <p className="mt-1 text-fine text-ink-soft">
+        Nothing within reach answers this without raising another. Yours to decide.
+      </p>
+    );
+  }
+  return (
+    <ul className="mt-1 grid justify-items-start gap-1" aria-label="What would answer it">
+      {offers.map((offer, index) => (
+        <li key={offer.label}>
+          <button
+            type="button"
+            className={`border bg-white px-2 py-0.5 text-left text-small hover:bg-ground ${index === 0 ? 'border-ink/60 font-semibold' : 'border-line'}`}
+            {...(first && index === 0 && { 'data-first-fix': true })}
+            onClick={() => mend(offer)}
+          >
+            {offer.label}
+          </button>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -11,7 +11,7 @@ import {
 } from '@clay-pot/core';
 import { changeSequence } from '../../store/editor.js';
 import { SideMark } from '../../ui/marks.js';
-import { ChecksPanel } from './checks-panel.js';
+import { Checks } from './checks-panel.js';
 import { Drawn } from './drawn.js';
 import { MethodChoice } from './method-choice.js';
 import type { Seen } from '../../domain/session-view.js';
@@ -61,9 +61,9 @@ export const SummaryPanel = memo(function SummaryPanel({ document, seen, finding
       </section>
       {advices.length > 0 && (
         <section aria-label="Cautions" className="grid gap-2">
-          {advices.map(({ caution, text, forbids }) => (
+          {advices.map(({ text, forbids }) => (
             <p
-              key={caution}
+              key={text}
               className={`border-l-4 px-2 py-1 text-small ${forbids ? 'border-iron bg-iron-wash font-semibold' : 'border-load-3 bg-amber-wash'}`}
             >
               {text}
@@ -76,7 +76,7 @@ export const SummaryPanel = memo(function SummaryPanel({ document, seen, finding
         <PhaseBars byPhase={byPhase} />
         <Hands left={workByHand.left} right={workByHand.right} />
       </Drawn>
-      <ChecksPanel findings={findings} document={document} />
+      <Checks view={seen.view} findings={findings} document={document} />
       <details>
         <summary className="cursor-pointer text-small font-semibold">Pace</summary>
         <div className="mt-2 grid grid-cols-2 gap-2">

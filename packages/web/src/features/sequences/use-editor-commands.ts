@@ -19,6 +19,16 @@ function followSelection(stays = false): void {
   });
 }
 
+/** How often the first fix is looked for, and how long to wait in between: it may still be sought when its key is pressed. */
+const FIX_LOOKS = 25;
+const FIX_WAIT_MS = 120;
+
+function toFirstFix(looks = FIX_LOOKS): void {
+  const fix = document.querySelector<HTMLElement>('[data-first-fix]');
+  if (fix) fix.focus();
+  else if (looks > 0) setTimeout(() => toFirstFix(looks - 1), FIX_WAIT_MS);
+}
+
 function withSelected(run: (id: string) => void, stays = false): void {
   const { selectedId } = useEditor.getState();
   if (!selectedId) return;
@@ -70,7 +80,7 @@ export function useEditorCommands(search: RefObject<HTMLInputElement | null>, sa
         keys: 'f',
         label: 'To the first fix',
         group: GROUP,
-        run: () => document.querySelector<HTMLElement>('[data-first-fix]')?.focus(),
+        run: () => toFirstFix(),
       },
       {
         keys: 'c',

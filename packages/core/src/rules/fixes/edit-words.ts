@@ -1,0 +1,111 @@
+import { amountOf, type Dose } from '../../model/dose.js';
+import { applyEdits, type Edit } from '../../model/edits.js';
+import { printDose } from '../../model/dose-shorthand.js';
+import { findLevel, type MovementLookup } from '../../model/movement.js';
+import type { Block, Sequence } from '../../model/sequence.js';
+import { same } from '../../vocabulary/same.js';
+import { counted } from '../../vocabulary/text.js';
+import { UNIT_LETTERS, UNIT_OF } from '../../vocabulary/work.js';
+
+/** How many changes are told one by one. */
+const TOLD = 2;
+
+/**
+ * Exactly what edits change, in a line for a button: the blocks by name, the doses by what is different in them.
+ */
+export function editWords(sequence: Sequence, edits: readonly Edit[], lookup: MovementLookup): string {
+  const after = applyEdits(sequence, edits);
+  const changes = [...budgetChange(sequence, after), ...blockChanges(sequence, after, lookup)];
+  const more = changes.length - TOLD;
+  return more > 0 ? `${changes.slice(0, TOLD).join('; ')}; and ${more} more` : changes.join('; ');
+}
+
+const budgetChange = (before: Sequence, after: Sequence): string[] =>
+  before.budgetMin === after.budgetMin ? [] : [`${before.budgetMin} → ${after.budgetMin} min`];
+
+function blockChanges(before: Sequence, after: Sequence, lookup: MovementLookup): string[] {
+  const was = new Map(before.blocks.map((block, index) => [block.id, { block, index }]));
+  const is = new Set(after.blocks.map(({ id }) => id));
+  const name = (block: Block) => lookup(block.movementId)?.name ?? block.movementId;
+  const gone = before.blocks.filter(({ id }) => !is.has(id));
+  const out =
+    gone.length > TOLD
+      ? [`take ${counted(gone.length, 'block')} out`]
+      : gone.map((block) => `take ${lowered(name(block))} out`);
+  const changed = after.blocks.flatMap((block) => {
+    const old = was.get(block.id)?.block;
+    if (!old) return [`add ${lowered(name(block))}, ${levelName(block, lookup)}, ${printDose(block.dose)}`];
+    return blockChange(old, block, name(old), lookup);
+  });
+  const moved = movedBlocks(before, after).map(
+    (block) => `move ${lowered(name(block))} ${placeOf(block, after, name)}`,
+  );
+  return [...changed, ...moved, ...out].map((text) => text.charAt(0).toUpperCase() + text.slice(1));
+}
+
+const lowered = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
+
+function levelName({ movementId, levelId }: Block, lookup: MovementLookup): string {
+  const movement = lookup(movementId);
+  return lowered((movement && findLevel(movement, levelId)?.name) ?? levelId);
+}
+
+function blockChange(old: Block, block: Block, name: string, lookup: MovementLookup): string[] {
+  const dose = doseWords(old.dose, block.dose);
+  if (old.movementId !== block.movementId) {
+    const other = lookup(block.movementId)?.name ?? block.movementId;
+    return [`${name} → ${lowered(other)}, ${levelName(block, lookup)}, ${printDose(block.dose)}`];
+  }
+  if (old.levelId !== block.levelId) {
+    const level = `${name}: ${levelName(old, lookup)} → ${levelName(block, lookup)}`;
+    return [dose ? `${level}, ${dose}` : level];
+  }
+  return dose ? [`${name}: ${dose}`] : [];
+}
+
+/**
+ * What is different in a dose, part by part.
+ * @example doseWords(parseDose('2x8 rest30'), parseDose('2x5 rest60')) → '2×8 → 2×5, rest 30 → 60 s'
+ */
+export function doseWords(before: Dose, after: Dose): string {
+  const amount = ({ sets, work }: Dose) => `${sets}×${amountOf(work)}${UNIT_LETTERS[UNIT_OF[work.kind]]}`;
+  const tempo = ({ tempo: pace }: Dose) => (pace ? `${pace.outS}-${pace.backS}` : 'usual');
+  const parts = [
+    amount(before) !== amount(after) && `${amount(before)} → ${amount(after)}`,
+    before.effortPercent !== after.effortPercent &&
+      `effort ${before.effortPercent ?? 'open'} → ${after.effortPercent ?? 'open'}${after.effortPercent === undefined ? '' : ' %'}`,
+    before.holdS !== after.holdS && `hold ${before.holdS ?? 0} → ${after.holdS ?? 0} s`,
+    !same<unknown>(before.tempo, after.tempo) && `tempo ${tempo(before)} → ${tempo(after)}`,
+    before.restS !== after.restS && `rest ${before.restS} → ${after.restS} s`,
+    before.sides !== after.sides && `hands ${inWords(before.sides)} → ${inWords(after.sides)}`,
+    before.directions !== after.directions && `${inWords(before.directions)} → ${inWords(after.directions)} direction`,
+  ];
+  return parts.filter(Boolean).join(', ');
+}
+
+const inWords = (plan: string) => plan.replaceAll('-', ' ');
+
+/** Blocks that stand elsewhere among those that stay: the fewest whose move tells it. */
+function movedBlocks(before: Sequence, after: Sequence): Block[] {
+  const order = before.blocks.map(({ id }) => id).filter((id) => after.blocks.some((block) => block.id === id));
+  const phaseOf = new Map(before.blocks.map(({ id, phase }) => [id, phase]));
+  const now = after.blocks.filter(({ id }) => phaseOf.has(id));
+  const stays = longestRun(now.map(({ id }) => order.indexOf(id)));
+  return now.filter((block, index) => !stays.has(index) || phaseOf.get(block.id) !== block.phase);
+}
+
+/** Places of the longest rising run within a list: what need not be said to have moved. */
+function longestRun(values: readonly number[]): Set<number> {
+  const best: number[][] = [];
+  values.forEach((value, index) => {
+    const before = best.filter((run) => (values[run.at(-1) ?? -1] ?? -1) < value);
+    const longest = before.reduce<number[]>((most, run) => (run.length > most.length ? run : most), []);
+    best.push([...longest, index]);
+  });
+  return new Set(best.reduce<number[]>((most, run) => (run.length > most.length ? run : most), []));
+}
+
+function placeOf(block: Block, { blocks }: Sequence, name: (block: Block) => string): string {
+  const next = blocks[blocks.indexOf(block) + 1];
+  return next?.phase === block.phase ? `before ${lowered(name(next))}` : `to the end of ${block.phase}`;
+}

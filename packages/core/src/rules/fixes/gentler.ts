@@ -1,0 +1,138 @@
+import type { BlockView, SessionView } from '../../effort/session-view.js';
+import { amountOf, type Dose, workOf } from '../../model/dose.js';
+import type { Edit } from '../../model/edits.js';
+import type { Level, Movement } from '../../model/movement.js';
+import { handsWorking } from '../../vocabulary/hands.js';
+import { same } from '../../vocabulary/same.js';
+import { askedOf, effortOf, isOpen, missingFor } from '../checks/choose.js';
+import { doseFor } from '../method-dose.js';
+import { unusualInDose, usualDose } from '../usual-dose.js';
+
+/** A kind of answer, with the edits that it could be, the least change first. */
+export interface Answer {
+  readonly kind: 'hand' | 'incline' | 'level' | 'less' | 'other' | 'out';
+  readonly tries: readonly (readonly Edit[])[];
+}
+
+/** More than this many of one kind are not looked through. */
+const TRIES = 4;
+/** An incline is at least this much higher than the hands stand now, metres. */
+const INCLINE_M = 0.2;
+
+/**
+ * Gentler forms of one block in the order in which a coach would try them: fists, handles or forearms instead of palms, an incline, an easier
+ * level, less of it, another movement for the same purpose, and only then without it.
+ */
+export function gentlerFor(view: SessionView, block: BlockView): Answer[] {
+  const all: Answer[] = [
+    { kind: 'hand', tries: otherHolds(view, block) },
+    { kind: 'incline', tries: inclines(view, block) },
+    { kind: 'level', tries: easierLevels(view, block) },
+    { kind: 'less', tries: lessOf(block) },
+    { kind: 'other', tries: others(view, block) },
+    { kind: 'out', tries: [[{ kind: 'remove', blockId: block.block.id }]] },
+  ];
+  return all.filter(({ tries }) => tries.length > 0);
+}
+
+const relievedContacts: readonly Level['contact'][] = ['fist', 'handle', 'none'];
+
+/** The same posture on what spares the bent wrist. */
+function otherHolds(view: SessionView, block: BlockView): Edit[][] {
+  const { level } = block;
+  if (level.load.kind !== 'body' || relievedContacts.includes(level.contact)) return [];
+  return sameFamily(view, block)
+    .filter(({ level: other }) => other.load.kind === 'body' && other.posture === level.posture)
+    .filter(({ level: other }) => relievedContacts.includes(other.contact))
+    .slice(0, TRIES)
+    .map((choice) => instead(block, choice));
+}
+
+function inclines(view: SessionView, block: BlockView): Edit[][] {
+  const { load } = block.level;
+  if (load.kind !== 'body') return [];
+  const { handHeightM } = load.stance;
+  return sameFamily(view, block)
+    .filter(({ level: { load: other } }) => other.kind === 'body' && other.stance.handHeightM > handHeightM + INCLINE_M)
+    .filter(({ level: { contact } }) => contact === block.level.contact || relievedContacts.includes(contact))
+    .slice(-TRIES)
+    .reverse()
+    .map((choice) => instead(block, choice));
+}
+
+/** Easier levels of the same movement, the hardest of them first. */
+function easierLevels(view: SessionView, { block, movement, level }: BlockView): Edit[][] {
+  const wasUsual = same(level.dose, block.dose);
+  return movement.ladder
+    .slice(0, movement.ladder.indexOf(level))
+    .reverse()
+    .filter((easier) => missingFor(view, movement, easier).length === 0)
+    .slice(0, TRIES)
+    .map((easier): Edit[] => {
+      const dose = wasUsual ? easier.dose : block.dose;
+      return [{ kind: 'change', blockId: block.id, levelId: easier.id, dose: { ...dose, sides: block.dose.sides } }];
+    });
+}
+
+/** What is left of a set, when it is shortened. */
+const SHARES = [0.8, 0.6, 0.4];
+/** Efforts of a press on the way down, percent. */
+const EFFORTS = [80, 70, 60, 50, 40, 30, 20];
+const LESS_TRIES = 6;
+
+/** Less effort in a press, fewer sets, less in each: never less than is usual. */
+function lessOf({ block, level }: BlockView): Edit[][] {
+  const { dose } = block;
+  const usual = usualDose(dose, level.dosing);
+  const amount = amountOf(usual.work);
+  const doses: Dose[] = [
+    ...(dose.effortPercent === undefined
+      ? []
+      : EFFORTS.filter((effort) => effort < (dose.effortPercent ?? 0)).map((effortPercent) => ({
+          ...dose,
+          effortPercent,
+        }))),
+    ...Array.from({ length: dose.sets - 1 }, (_, index) => ({ ...dose, sets: dose.sets - 1 - index })),
+    ...SHARES.map((share) => ({ ...usual, work: workOf(dose.work.kind, Math.floor(amount * share)) })),
+  ];
+  return doses
+    .filter((less) => amountOf(less.work) >= 1 && unusualInDose(less, level.dosing).length === 0)
+    .slice(0, LESS_TRIES)
+    .map((less): Edit[] => [{ kind: 'change', blockId: block.id, dose: less }]);
+}
+
+/** Other movements of the family that train what this one trains, and ask less. */
+function others(view: SessionView, block: BlockView): Edit[][] {
+  const before = block.demand ? effortOf(block.demand) : 100;
+  return sameFamily(view, block)
+    .filter(({ movement }) => movement.trains.some((group) => block.movement.trains.includes(group)))
+    .filter(({ level, dose }) => {
+      const asked = askedOf(view, level, dose);
+      return asked !== null && effortOf(asked) < before;
+    })
+    .slice(0, TRIES)
+    .map((choice) => instead(block, choice));
+}
+
+interface Choice {
+  readonly movement: Movement;
+  readonly level: Level;
+  readonly dose: Dose;
+}
+
+/** Levels of other movements of the family that may be proposed to this person, each movement's hardest first. */
+function sameFamily(view: SessionView, { block, movement }: BlockView): Choice[] {
+  return view.shelf
+    .filter(({ family, id }) => family === movement.family && id !== movement.id)
+    .flatMap((other) =>
+      other.ladder.toReversed().flatMap((level): Choice[] => {
+        const dose = doseFor(other, level, view.method, view.weaker, view.athlete?.cautions);
+        const spares = handsWorking(dose.sides).length === handsWorking(block.dose.sides).length;
+        return spares && isOpen(view, other, level, dose) ? [{ movement: other, level, dose }] : [];
+      }),
+    );
+}
+
+const instead = ({ block }: BlockView, { movement, level, dose }: Choice): Edit[] => [
+  { kind: 'change', blockId: block.id, movementId: movement.id, levelId: level.id, dose },
+];

@@ -1,0 +1,122 @@
+import { describe, expect, test } from '@jest/globals';
+import { type SessionView, viewOf } from '../../effort/session-view.js';
+import { personOf } from '../../mechanics/person.js';
+import { METHODS } from '../../library/methods.js';
+import { parseDose } from '../../model/dose-shorthand.js';
+import { applyEdits } from '../../model/edits.js';
+import { shippedMovement } from '../../library/index.js';
+import { editsOf } from '../checks/finding.js';
+import { findingsOf } from '../checks/index.js';
+import { ask, athlete, type Line, write } from '../checks/sessions.fixture.js';
+import { doseWords, editWords } from './edit-words.js';
+import { offersFor, raisedBy } from './offered.js';
+
+const { person } = personOf({ sex: 'female', statureCm: 168, massKg: 62, birthDate: '1990-01-01' }, [], '2026-06-10');
+
+/** A yoga teacher's practice as it is: circles, a stretch, rocks, planks, a lift, a pike, the wall. */
+const YOGA: readonly Line[] = [
+  ['prepare', 'free.wrist-circles', 'free-fist'],
+  ['prepare', 'free.open-close', 'fast'],
+  ['range', 'stretch.flexors', 'open'],
+  ['range', 'rock.palm-fore-aft', 'over'],
+  ['load', 'bearing.palm-support', 'plank', '2x45s rest15'],
+  ['load', 'strength.palm-lift', 'plank'],
+  ['strength', 'bearing.palm-support', 'pike', '2x40s rest10'],
+  ['skill', 'bearing.handstand', 'wall'],
+  ['settle', 'settle.shakes', 'hanging'],
+];
+const THINGS = ['mat', 'chair', 'table', 'wall', 'bench', 'handles', 'towel', 'soft ball'];
+const seen = (lines: readonly Line[], caution?: string) =>
+  viewOf(
+    ask(write(lines, { methodId: 'woven-into-practice' }), {
+      person,
+      method: METHODS['woven-into-practice'],
+      ...(caution && { athlete: athlete(caution, THINGS) }),
+    }),
+  );
+const offersOf = (view: SessionView, check: string) => {
+  const finding = findingsOf(view).find((each) => each.check.id === check)!;
+  return offersFor(view, finding).map(({ label }) => label);
+};
+
+describe('what would answer a finding', () => {
+  test('follows a yoga routine through its checks without losing a block', () => {
+    let view = seen(YOGA);
+    const first = findingsOf(view).length;
+    let presses = 0;
+    for (; presses < 30; presses++) {
+      const [next] = findingsOf(view).flatMap((finding) => offersFor(view, finding).slice(0, 1));
+      if (!next) break;
+      view = viewOf({ ...view, sequence: applyEdits(view.sequence, next.edits) });
+    }
+    const kept = view.sequence.blocks.filter(({ id }) => /^b\d+$/.test(id));
+    expect(kept).toHaveLength(YOGA.length);
+    expect(presses).toBeLessThanOrEqual(first);
+    expect(findingsOf(view).length).toBeLessThanOrEqual(2);
+  });
+
+  test('with tendon pain does not bring an end-range press “into the usual range”, from 40 to 70 %', () => {
+    const press: Line = ['strength', 'isometric.end-extension', 'strong', '1x5 @40% 6s tempo1-2 L,R'];
+    const lines: readonly Line[] = [YOGA[0]!, press];
+    const view = seen(lines, 'tendon-pain');
+    const all = findingsOf(view);
+    const outside = all.find(({ check }) => check.id === 'dose-outside')!;
+    expect(all.map(({ check }) => check.id)).not.toContain('caution-limit');
+    expect(raisedBy(view, outside, all, editsOf(outside.fix!))).toContain('caution-limit');
+    expect(offersFor(view, outside)).toEqual([]);
+  });
+
+  test('comes gentlest first: less, what spares the wrist, an incline, and out only when nothing else would do', () => {
+    const offers = offersOf(seen(YOGA), 'failing-hold');
+    expect(offers[0]).toBe('Palm support: 2×45s → 1×30s');
+    expect(offers.slice(1)).toEqual([
+      expect.stringMatching(/^Palm support → fist support, /),
+      expect.stringMatching(/^Palm support → incline support, /),
+    ]);
+    expect(offers.some((label) => label.startsWith('Take'))).toBe(false);
+  });
+
+  test('takes out what no level of it would make right', () => {
+    const pinch: readonly Line[] = [
+      ['prepare', 'free.wrist-circles', 'free-fist'],
+      ['strength', 'grip.pinch-hold', 'light'],
+    ];
+    const offers = offersOf(viewOf(ask(write(pinch), { athlete: athlete('arthritis', []) })), 'leave-out');
+    expect(offers).toEqual([
+      'Take plate pinch hold out'.replace('plate pinch hold', shippedMovement('grip.pinch-hold')!.name.toLowerCase()),
+    ]);
+  });
+});
+
+describe('what changes, in words', () => {
+  test.each([
+    ['2x8 rest30', '2x5 rest60', '2×8 → 2×5, rest 30 → 60 s'],
+    ['1x5 @70% 6s', '1x5 @40% 6s', 'effort 70 → 40 %'],
+    ['2x8 tempo1-2 L,R', '2x8 tempo2-2 R', 'tempo 1-2 → 2-2, hands left then right → right'],
+    ['1x30s >', '1x3br <>', '1×30s → 1×3br, first → each direction'],
+    ['2x8', '2x8', ''],
+  ])('%s to %s: %s', (before, after, words) => {
+    expect(doseWords(parseDose(before), parseDose(after))).toBe(words);
+  });
+
+  test('names what is added, moved and taken out, two of them and how many more', () => {
+    const sequence = write(YOGA);
+    const [first, second] = sequence.blocks;
+    const words = (...edits: Parameters<typeof editWords>[1]) => editWords(sequence, edits, shippedMovement);
+    expect(words({ kind: 'remove', blockId: 'b1' })).toBe('Take wrist circles out');
+    expect(words({ kind: 'budget', budgetMin: 25 })).toBe('30 → 25 min');
+    expect(words({ kind: 'move', blockId: 'b1', phase: 'prepare', before: null })).toBe(
+      'Move wrist circles to the end of prepare',
+    );
+    const shake = { ...second!, id: 'new', movementId: 'settle.shakes', levelId: 'hanging', dose: parseDose('1x30s') };
+    expect(words({ kind: 'add', block: { ...shake, phase: 'settle' }, before: null })).toBe(
+      'Add hand shakes, arms hanging, 1x30s',
+    );
+    const rest = ['b5', 'b7', 'b8'].map((blockId) => ({
+      kind: 'change' as const,
+      blockId,
+      dose: { ...first!.dose, sets: 3 },
+    }));
+    expect(words(...rest)).toMatch(/; and 1 more$/);
+  });
+});

@@ -1,0 +1,133 @@
+import { type BlockView, type SessionView, viewOf } from '../../effort/session-view.js';
+import { applyEdits, type Edit } from '../../model/edits.js';
+import { blockOf } from '../checks/block-views.js';
+import { editsOf, SEVERITIES } from '../checks/finding.js';
+import { type Finding, findingsOf } from '../checks/index.js';
+import { editWords } from './edit-words.js';
+import { type Answer, gentlerFor } from './gentler.js';
+
+/** An answer to a finding: exactly what it changes, in words and as edits. */
+export interface Offer {
+  readonly label: string;
+  readonly edits: readonly Edit[];
+}
+
+/** How many answers stand beside a finding. */
+const OFFERED = 3;
+/** Checks that say a block is too much for somebody: each is answered by gentler forms of it. */
+const TOO_MUCH: readonly string[] = [
+  'leave-out',
+  'caution-limit',
+  'impossible-posture',
+  'range-over',
+  'demand-over',
+  'failing-hold',
+  'effort-ceiling',
+  'equipment-missing',
+];
+
+/**
+ * What would answer a finding without doing harm: no answer raises a finding as grave as this one or graver, and each makes this one go. The
+ * gentlest comes first, one of each kind; taking a block out is offered when nothing else would do. Computed by carrying each answer out: see
+ * `offersStepwise` for where somebody is typing.
+ */
+export function offersFor(view: SessionView, finding: Finding): Offer[] {
+  const steps = offersStepwise(view, finding);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
+}
+
+/** As `offersFor`, pausing after each answer that was carried out, so that whoever runs it may stop in between. */
+export function* offersStepwise(view: SessionView, finding: Finding): Generator<undefined, Offer[]> {
+  const before = findingsOf(view);
+  const found: Offer[] = [];
+  for (const { kind, tries } of answersTo(view, finding)) {
+    if (kind === 'out' && found.length > 0) break;
+    const edits = yield* firstHarmless(view, finding, before, tries);
+    if (!edits) continue;
+    const label = editWords(view.sequence, edits, view.lookup);
+    if (label && !found.some((other) => other.label === label)) found.push({ label, edits });
+    if (found.length === OFFERED) break;
+  }
+  return found;
+}
+
+type Kind = Answer['kind'] | 'own';
+
+/** What the check itself would do, and where a block is too much, its gentler forms; what takes blocks out last. */
+function answersTo(
+  view: SessionView,
+  { check, fix, blockIds }: Finding,
+): { kind: Kind; tries: readonly (readonly Edit[])[] }[] {
+  const [id] = blockIds;
+  const own = fix ? editsOf(fix) : [];
+  const mine = own.length > 0 ? [{ kind: 'own' as const, tries: [own] }] : [];
+  if (!TOO_MUCH.includes(check.id) || id === undefined) return mine;
+  const block: BlockView = blockOf(view, id);
+  const gentler = gentlerFor(view, block);
+  const removes = own.some((edit) => edit.kind === 'remove');
+  // A longer rest, or what else the check itself knows, changes less than another form of the block.
+  return removes ? gentler : [...mine, ...gentler];
+}
+
+function* firstHarmless(
+  view: SessionView,
+  finding: Finding,
+  before: readonly Finding[],
+  tries: readonly (readonly Edit[])[],
+): Generator<undefined, readonly Edit[] | null> {
+  for (const edits of tries) {
+    const raised = raisedBy(view, finding, before, edits);
+    yield;
+    if (raised?.length === 0) return edits;
+    // What only takes a little longer than there was time for says how long it takes.
+    if (raised?.every((check) => check === 'minutes-over')) {
+      const longer = withMinutes(view, edits);
+      const still = raisedBy(view, finding, before, longer);
+      yield;
+      if (still?.length === 0) return longer;
+    }
+  }
+  return null;
+}
+
+function withMinutes(view: SessionView, edits: readonly Edit[]): readonly Edit[] {
+  const sequence = applyEdits(view.sequence, edits);
+  const budgetMin = Math.ceil(viewOf({ ...view, sequence }).timeline.durationMs / 60_000);
+  return [...edits, { kind: 'budget', budgetMin }];
+}
+
+/** Checks that edits raise, as grave as the finding or graver; null when the finding stays. */
+export function raisedBy(
+  view: SessionView,
+  finding: Finding,
+  before: readonly Finding[],
+  edits: readonly Edit[],
+): string[] | null {
+  const after = findingsOf(viewOf({ ...view, sequence: applyEdits(view.sequence, edits) }));
+  if (after.some((other) => isStill(finding, other))) return null;
+  const weight = ({ check }: Finding) => SEVERITIES.indexOf(check.severity);
+  const grave = (findings: readonly Finding[]) =>
+    findings.filter((other) => other.muted === null && weight(other) <= weight(finding));
+  const was = placesOf(grave(before));
+  return [...placesOf(grave(after))].flatMap(([place, count]) =>
+    count > (was.get(place) ?? 0) ? [place.split(' ')[0] ?? place] : [],
+  );
+}
+
+const isStill = (one: Finding, other: Finding) =>
+  one.check.id === other.check.id && one.text === other.text && one.blockIds.join() === other.blockIds.join();
+
+/** How often each check speaks of each block; of the whole where it names none. */
+function placesOf(findings: readonly Finding[]): Map<string, number> {
+  const places = new Map<string, number>();
+  for (const { check, blockIds } of findings) {
+    for (const id of blockIds.length ? blockIds : ['']) {
+      const place = `${check.id} ${id}`;
+      places.set(place, (places.get(place) ?? 0) + 1);
+    }
+  }
+  return places;
+}
