@@ -99,6 +99,13 @@ export function cautionLabel(entry: RecordedCaution): string {
 }
 
 /**
+ * What is left to somebody who is not cleared, in a line.
+ * @example barredWords({ caution: 'numbness', hand: 'left' }) → 'Numbness or tingling, left hand: unloaded only'
+ */
+export const barredWords = (entry: RecordedCaution): string =>
+  `${cautionLabel(entry)}: ${restsHand(entry) ? 'complete rest' : 'unloaded only'}`;
+
+/**
  * What a caution asks for, as it stands on sheets and screens: with its hand and its day, and within which limits it was cleared.
  * @example cautionAdvice({ caution: 'stop-sign', hand: 'left', since: '2026-05-12', stopped: { sessionId: '', sign: 'numbness' } }) → 'Left hand: numbness or tingling, stopped on 12 May 2026: no loading until a licensed practitioner has looked at it.'
  */

@@ -1,7 +1,7 @@
 import {
   adviseOnDiscomfort,
+  barredWords,
   cautionAdvice,
-  cautionLabel,
   cautionsOn,
   DISCOMFORT_WORDS,
   dueOn,

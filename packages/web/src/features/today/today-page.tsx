@@ -92,7 +92,7 @@ function DueTable({ due }: { due: readonly TodayDue[] }) {
               )}
               {item.stops.map((stop) => (
                 <div key={stop} className="text-small font-semibold text-iron">
-                  {stop}: not before clearance
+                  {stop}
                 </div>
               ))}
             </td>
