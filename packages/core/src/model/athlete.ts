@@ -108,28 +108,40 @@ export function checkAthlete(athlete: AthleteRecord, today: string): Fault[] {
 
 function checkCaution(entry: RecordedCaution, before: readonly RecordedCaution[], today: string): Fault[] {
   const faults: Fault[] = [];
-  const wrong = (field: string, message: string) => faults.push({ pointer: `/${field}`, message });
-  const { clearedOn, clearedBy, since, within: limits, stopped } = entry;
-  if (before.some((other) => isSameCaution(other, entry))) wrong('caution', 'is in the list twice: keep one entry');
+  const { since, stopped } = entry;
+  if (before.some((other) => isSameCaution(other, entry))) {
+    faults.push({ pointer: '/caution', message: 'is in the list twice: keep one entry' });
+  }
   if ((entry.caution === 'stop-sign') !== (stopped !== undefined)) {
-    wrong('caution', 'comes from a session that was stopped, and from nowhere else');
+    faults.push({ pointer: '/caution', message: 'comes from a session that was stopped, and from nowhere else' });
   }
-  if (since !== undefined && since > today) wrong('since', `must not lie after today, ${today}`);
-  if ((clearedOn === undefined) !== (clearedBy === undefined)) {
-    wrong(
-      clearedOn === undefined ? 'clearedOn' : 'clearedBy',
-      'clearance needs both a day and the name of who cleared it',
-    );
+  if (since !== undefined && since > today) {
+    faults.push({ pointer: '/since', message: `must not lie after today, ${today}` });
   }
-  if (clearedOn !== undefined && clearedOn > today) wrong('clearedOn', `must not lie after today, ${today}`);
-  if (clearedOn !== undefined && since !== undefined && clearedOn < since) {
-    wrong('clearedOn', `must not lie before it began, ${since}`);
+  return [...faults, ...checkClearance(entry, today)];
+}
+
+function checkClearance({ clearedOn, clearedBy, since, within: limits }: RecordedCaution, today: string): Fault[] {
+  if (clearedOn === undefined || clearedBy === undefined) return checkUncleared(clearedOn, clearedBy, limits);
+  const faults: Fault[] = [];
+  if (clearedOn > today) faults.push({ pointer: '/clearedOn', message: `must not lie after today, ${today}` });
+  if (since !== undefined && clearedOn < since) {
+    faults.push({ pointer: '/clearedOn', message: `must not lie before it began, ${since}` });
   }
-  if (limits && clearedOn === undefined) wrong('within', 'limits belong to a clearance: say who cleared it and when');
-  if (limits?.until !== undefined && clearedOn !== undefined && limits.until < clearedOn) {
-    wrong('within/until', `must not lie before the clearance, ${clearedOn}`);
+  if (limits?.until !== undefined && limits.until < clearedOn) {
+    faults.push({ pointer: '/within/until', message: `must not lie before the clearance, ${clearedOn}` });
   }
   return faults;
+}
+
+function checkUncleared(day: string | undefined, name: string | undefined, limits: Clearance | undefined): Fault[] {
+  const half = day === undefined ? 'clearedOn' : 'clearedBy';
+  return [
+    ...(day === name
+      ? []
+      : [{ pointer: `/${half}`, message: 'clearance needs both a day and the name of who cleared it' }]),
+    ...(limits ? [{ pointer: '/within', message: 'limits belong to a clearance: say who cleared it and when' }] : []),
+  ];
 }
 
 /** The same thing of the same hand; each stop is one of its own. */

@@ -62,7 +62,7 @@ export class TodayService {
         state,
         missedDays: [...missedDays],
         lastSession: latest.find((session) => session.athleteId === athlete.id) ?? null,
-        stops: cautionsOn(athlete, day).filter(forbidsLoading).map(cautionLabel),
+        stops: cautionsOn(athlete, day).filter(forbidsLoading).map(barredWords),
       };
     });
     due.sort((a, b) => a.state.localeCompare(b.state) * -1 || a.athleteName.localeCompare(b.athleteName));

@@ -4,7 +4,7 @@ import type { BlockView } from '../../effort/session-view.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Edit } from '../../model/edits.js';
 import { type Hand, handsWorking, otherHand } from '../../vocabulary/hands.js';
-import { counted } from '../../vocabulary/text.js';
+import { capital, counted } from '../../vocabulary/text.js';
 import { ids } from './block-views.js';
 import type { Check, Fix, Observation } from './finding.js';
 
@@ -40,7 +40,7 @@ function sparing(entry: RecordedCaution, waiting: readonly BlockView[]): Fix {
     kept > 0 && `${counted(kept, 'block')} with the ${free} hand alone`,
     out > 0 && `take ${counted(out, 'block')} out`,
   ].filter(Boolean);
-  return { label: `${parts.join(', ')}`.replace(/^./, (first) => first.toUpperCase()), edits };
+  return { label: capital(parts.join(', ')), edits };
 }
 
 const mayBeLeftTo = ({ movement }: BlockView, free: Hand) => movement.sides.includes(free);

@@ -32,75 +32,92 @@ export function CautionFields({ control, register, errors }: Props) {
   return (
     <fieldset className="grid gap-3">
       <legend className="mb-1 text-small font-semibold">Cautions</legend>
-      {fields.map((field, index) => {
-        // Nothing for a row that has just been added.
-        const entry = now[index] as RecordedCaution | undefined;
-        const own = errors?.[index];
-        return (
-          <div key={field.id} className="grid gap-3 border-l-4 border-line bg-white p-3">
-            <div className="grid gap-3 sm:grid-cols-[1fr_9rem_10rem_auto]">
-              {entry?.stopped ? (
-                <p className="self-end py-1.5 font-semibold text-iron">
-                  {cautionLabel(entry)}
-                  {entry.since && `, stopped on ${dayWords(entry.since)}`}
-                </p>
-              ) : (
-                <SelectField label="What" error={own?.caution?.message} {...register(`cautions.${index}.caution`)}>
-                  {WRITTEN_CAUTION_IDS.map((name) => (
-                    <option key={name} value={name}>
-                      {CAUTIONS[name].label}
-                    </option>
-                  ))}
-                </SelectField>
-              )}
-              {!entry?.stopped && (
-                <>
-                  <SelectField
-                    label="Hand"
-                    error={own?.hand?.message}
-                    {...register(`cautions.${index}.hand`, { setValueAs: textOrAbsent })}
-                  >
-                    <option value="">not said</option>
-                    {WORKING_SIDES.map((side) => (
-                      <option key={side} value={side}>
-                        {HAND_WORDS[side]}
-                      </option>
-                    ))}
-                  </SelectField>
-                  <TextField
-                    label="Since"
-                    type="date"
-                    error={own?.since?.message}
-                    {...register(`cautions.${index}.since`, { setValueAs: textOrAbsent })}
-                  />
-                  <IconButton name="Take this caution out" className="self-end" onClick={() => remove(index)}>
-                    <X size={18} />
-                  </IconButton>
-                </>
-              )}
-            </div>
-            <TextField
-              label="Note"
-              error={own?.note?.message}
-              {...register(`cautions.${index}.note`, { setValueAs: textOrAbsent })}
-            />
-            {entry && CAUTIONS[entry.caution].rule === 'refer' && (
-              <ClearanceFields index={index} register={register} own={own} cleared={Boolean(entry.clearedOn)} />
-            )}
-            <p className="text-small text-ink-soft">
-              {entry?.stopped
-                ? 'It stands until a licensed practitioner has looked at it: say who cleared it, and when. It cannot be taken out.'
-                : entry && CAUTIONS[entry.caution].advice}
-            </p>
-          </div>
-        );
-      })}
+      {fields.map((field, index) => (
+        <CautionEntry
+          key={field.id}
+          index={index}
+          // Nothing for a row that has just been added.
+          entry={now[index]}
+          register={register}
+          own={errors?.[index]}
+          remove={() => remove(index)}
+        />
+      ))}
       <div>
         <Button onClick={() => append({ caution: firstFree(now.map(({ caution }) => caution)) })}>
           <Plus size={16} aria-hidden /> Add a caution
         </Button>
       </div>
     </fieldset>
+  );
+}
+
+interface EntryProps {
+  index: number;
+  entry: RecordedCaution | undefined;
+  register: Props['register'];
+  own: NonNullable<Props['errors']>[number];
+}
+
+function CautionEntry({ index, entry, register, own, remove }: EntryProps & { remove: () => void }) {
+  const refers = entry && CAUTIONS[entry.caution].rule === 'refer';
+  return (
+    <div className="grid gap-3 border-l-4 border-line bg-white p-3">
+      {entry?.stopped ? <StopNamed entry={entry} /> : <WhatAndWhose {...{ index, register, own, remove }} />}
+      <TextField
+        label="Note"
+        error={own?.note?.message}
+        {...register(`cautions.${index}.note`, { setValueAs: textOrAbsent })}
+      />
+      {refers && <ClearanceFields index={index} register={register} own={own} cleared={Boolean(entry.clearedOn)} />}
+      <p className="text-small text-ink-soft">
+        {entry?.stopped
+          ? 'It stands until a licensed practitioner has looked at it: say who cleared it, and when. It cannot be taken out.'
+          : entry && CAUTIONS[entry.caution].advice}
+      </p>
+    </div>
+  );
+}
+
+const StopNamed = ({ entry }: { entry: RecordedCaution }) => (
+  <p className="py-1.5 font-semibold text-iron">
+    {cautionLabel(entry)}
+    {entry.since && `, stopped on ${dayWords(entry.since)}`}
+  </p>
+);
+
+function WhatAndWhose({ index, register, own, remove }: Omit<EntryProps, 'entry'> & { remove: () => void }) {
+  return (
+    <div className="grid gap-3 sm:grid-cols-[1fr_9rem_10rem_auto]">
+      <SelectField label="What" error={own?.caution?.message} {...register(`cautions.${index}.caution`)}>
+        {WRITTEN_CAUTION_IDS.map((name) => (
+          <option key={name} value={name}>
+            {CAUTIONS[name].label}
+          </option>
+        ))}
+      </SelectField>
+      <SelectField
+        label="Hand"
+        error={own?.hand?.message}
+        {...register(`cautions.${index}.hand`, { setValueAs: textOrAbsent })}
+      >
+        <option value="">not said</option>
+        {WORKING_SIDES.map((side) => (
+          <option key={side} value={side}>
+            {HAND_WORDS[side]}
+          </option>
+        ))}
+      </SelectField>
+      <TextField
+        label="Since"
+        type="date"
+        error={own?.since?.message}
+        {...register(`cautions.${index}.since`, { setValueAs: textOrAbsent })}
+      />
+      <IconButton name="Take this caution out" className="self-end" onClick={remove}>
+        <X size={18} />
+      </IconButton>
+    </div>
   );
 }
 

@@ -96,7 +96,7 @@ function Player({ run }: { run: Run }) {
         </div>
         <PlayerPlan run={run} timeline={timeline} event={event} />
       </div>
-      {stopping && <StopDialog working={event?.side ?? 'both'} onClose={() => setStopping(false)} />}
+      {stopping && <StopDialog working={event.side} onClose={() => setStopping(false)} />}
     </main>
   );
 }
