@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { parseDose, printDose, ShorthandError } from './dose-shorthand.js';
+import { parseDose, printDose, retypeDose, ShorthandError } from './dose-shorthand.js';
 import { checkDose, type Dose, DOSE_LIMITS } from './dose.js';
 import { SIDE_PLANS } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
@@ -102,5 +102,29 @@ describe('dose shorthand', () => {
   ])('“%s” is refused with what would be right', (text, words) => {
     expect(() => parseDose(text)).toThrow(ShorthandError);
     expect(() => parseDose(text)).toThrow(words);
+  });
+});
+
+test('a decimal comma is a decimal point', () => {
+  expect(parseDose('2x8 1,5s tempo0,5-2')).toEqual(parseDose('2x8 1.5s tempo0.5-2'));
+});
+
+describe('a dose typed over another', () => {
+  test.each([
+    ['2x12 tempo1-2 rest30', '3x12 rest60', '3x12 tempo1-2 rest60', 'what is not typed stays'],
+    ['2x8 @40% 2s L,R', '2x10', '2x10 @40% 2s L,R', 'effort, hold and hands, too'],
+    ['2x8 @40% 2s L,R', '2x8 @40% L,R', '2x8 @40% L,R', 'what is taken away goes'],
+    ['2x8 @40% 2s L,R', '2x8', '2x8', 'all of it'],
+    ['2x8 tempo1-2 1s L/R', '2x20s', '2x20s', 'what only repetitions have goes with them'],
+    ['2x20s rest30 L,R', '8', '1x8 rest30 L,R', 'a count alone is one set'],
+    ['1x4 tempo4-4 <>', '1x6', '1x6 tempo4-4 <>', 'directions stay'],
+  ])('%s, typed over with %s, is %s: %s', (before, typed, after) => {
+    expect(printDose(retypeDose(typed, parseDose(before)))).toBe(after);
+  });
+
+  test('is refused as any other, and what cannot be read names its part', () => {
+    expect(() => retypeDose('3x12 hard', parseDose('2x8'))).toThrow('“hard” is not a part of a dose');
+    expect(() => retypeDose('99x8', parseDose('2x8'))).toThrow(ShorthandError);
+    expect(() => retypeDose('', parseDose('2x8'))).toThrow('Type a dose');
   });
 });

@@ -60,6 +60,31 @@ export function parseDose(text: string, defaults: DoseDefaults = PLAIN): Dose {
   return dose;
 }
 
+/**
+ * Reads what is typed over a dose that stands there: what is not typed stays as it was. Only where parts of what stood there were taken away
+ * and nothing else was typed are those parts meant to go.
+ * @example printDose(retypeDose('3x12 rest60', parseDose('2x12 tempo1-2 rest30'))) → '3x12 tempo1-2 rest60'
+ * @example printDose(retypeDose('2x12 rest30', parseDose('2x12 tempo1-2 rest30'))) → '2x12 rest30'
+ * @throws as `parseDose`
+ */
+export function retypeDose(text: string, before: Dose, defaults: DoseDefaults = PLAIN): Dose {
+  const tidy = tidied(text);
+  if (!tidy) return parseDose(text, defaults);
+  const stood = printDose(before).split(' ');
+  const typed = tidy.split(/\s+/);
+  if (typed.every((part) => stood.includes(part))) return parseDose(text, defaults);
+  const said = partsOf(tidy);
+  const { work: _work, sets: _sets, holdS, tempo, ...rest } = before;
+  // A hold and a pace belong to repetitions: counted in another way, there is nothing that they could hold or pace.
+  const paced =
+    said.work.kind === 'repetitions' ? { ...(holdS !== undefined && { holdS }), ...(tempo && { tempo }) } : {};
+  const alternates = rest.sides === 'alternating' && said.work.kind !== 'repetitions';
+  const dose: Dose = { ...USUAL, ...rest, ...(alternates && { sides: defaults.sides }), ...paced, ...said };
+  const fault = checkDose(dose)[0];
+  if (fault) throw new ShorthandError(text.trim(), sentence(fault));
+  return dose;
+}
+
 /** What is not said. */
 const USUAL = { sets: 1, restS: 0 };
 
@@ -71,7 +96,8 @@ const tidied = (text: string) =>
     .replace(/(\d)\s*x\s*(\d)/gi, '$1x$2')
     .replace(/([LR])\s*([,/])\s*([LR])/gi, '$1$2$3')
     .replace(/\b(rest|tempo)\s+(\d)/gi, '$1$2')
-    .replace(/@\s+/g, '@');
+    .replace(/@\s+/g, '@')
+    .replace(/(\d),(\d)/g, '$1.$2');
 
 type Said = Partial<Dose> & Pick<Dose, 'work'>;
 

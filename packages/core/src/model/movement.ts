@@ -165,6 +165,9 @@ export function usualWay(movement: Movement): { sides: SidePlan; directions: Dir
   return { sides: movement.sides[0], directions: movement.directions ? 'each' : 'none' };
 }
 
+/** Whether the effort that a dose names is what is done: a press is as hard as one makes it, everything else as hard as its load. */
+export const obeysEffort = ({ load }: Pick<Level, 'load'>): boolean => load.kind === 'press';
+
 /** Everything that has to be in the room for this level. */
 export function equipmentFor(movement: Movement, level: Level): Equipment[] {
   return [...new Set([...movement.equipment, ...level.equipment])];

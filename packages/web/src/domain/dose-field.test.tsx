@@ -7,10 +7,12 @@ import { DoseField } from './dose-field.js';
 
 const squeeze = shippedMovement('grip.ball-squeeze')!;
 
-function field(text = '2x8 @40% L,R') {
+function field(text = '2x8 @40% L,R', movement = squeeze) {
   const onChange = jest.fn<(dose: Dose) => void>();
-  const shown = show(<DoseField dose={parseDose(text)} movement={squeeze} onChange={onChange} />);
-  return { ...shown, onChange, input: screen.getByRole('textbox', { name: `Dose of ${squeeze.name}` }) };
+  const shown = show(
+    <DoseField dose={parseDose(text)} movement={movement} level={movement.ladder[0]} onChange={onChange} />,
+  );
+  return { ...shown, onChange, input: screen.getByRole('textbox', { name: `Dose of ${movement.name}` }) };
 }
 
 describe('a dose, typed', () => {
@@ -43,6 +45,21 @@ describe('a dose, typed', () => {
     await user.clear(input);
     await user.type(input, '3x5br{Enter}');
     expect(screen.getByRole('alert').textContent).toMatch(/breath/i);
+    expect(onChange).not.toHaveBeenCalled();
+  });
+
+  test('keeps what is not typed: pace and hands stay', async () => {
+    const { user, input, onChange } = field('2x12 tempo1-2 rest30 L,R');
+    await user.clear(input);
+    await user.type(input, '3x12 rest60{Enter}');
+    expect(onChange.mock.calls.map(([dose]) => printDose(dose))).toEqual(['3x12 tempo1-2 rest60 L,R']);
+  });
+
+  test('with an effort, where the level has a load of its own, is refused with the reason', async () => {
+    const { user, input, onChange } = field('2x8 L,R', shippedMovement('weight.curl')!);
+    await user.clear(input);
+    await user.type(input, '2x8 @50% L,R{Enter}');
+    expect(screen.getByRole('alert').textContent).toContain('This level has a load of its own');
     expect(onChange).not.toHaveBeenCalled();
   });
 

@@ -1,15 +1,29 @@
-import { checkFit, type Dose, type Movement, parseDose, printDose, ShorthandError, usualWay } from '@clay-pot/core';
+import {
+  checkFit,
+  type Dose,
+  type Level,
+  type Movement,
+  obeysEffort,
+  printDose,
+  retypeDose,
+  ShorthandError,
+  usualWay,
+} from '@clay-pot/core';
 import { useId, useState } from 'react';
 import { INPUT } from '../ui/field.js';
+
+const OWN_LOAD =
+  'This level has a load of its own: its effort follows from that and stands beside the picture. Take an easier or a harder level instead.';
 
 interface Props {
   dose: Dose;
   movement: Movement;
+  level: Level;
   onChange: (dose: Dose) => void;
 }
 
-/** The dose as shorthand, typed in place. What cannot be read stays in the field with the reason beside it. */
-export function DoseField({ dose, movement, onChange }: Props) {
+/** The dose as shorthand, typed in place: what is not typed stays. What cannot be read stays in the field with the reason beside it. */
+export function DoseField({ dose, movement, level, onChange }: Props) {
   const id = useId();
   const printed = printDose(dose);
   const [typed, setTyped] = useState<string | null>(null);
@@ -18,7 +32,10 @@ export function DoseField({ dose, movement, onChange }: Props) {
   function commit() {
     if (typed === null) return;
     try {
-      const read = parseDose(typed, usualWay(movement));
+      const read = retypeDose(typed, dose, usualWay(movement));
+      if (read.effortPercent !== undefined && read.effortPercent !== dose.effortPercent && !obeysEffort(level)) {
+        throw new ShorthandError(`@${read.effortPercent}%`, OWN_LOAD);
+      }
       const misfit = checkFit(read, movement)[0];
       if (misfit) throw new ShorthandError(typed, misfit.message);
       setTrouble(null);

@@ -232,6 +232,7 @@ function LevelEditor({
         <div className="max-w-72">
           <p className="mb-1 text-small font-semibold">Usual dose</p>
           <DoseField
+            level={level}
             dose={level.dose}
             movement={movement}
             onChange={(dose) => {

@@ -8,6 +8,7 @@ import {
   type Level,
   type Movement,
   neighbourLevel,
+  obeysEffort,
   SEQUENCE_LIMITS,
   type Severity,
   unusualInDose,
@@ -88,8 +89,13 @@ export const BlockRow = memo(function BlockRow(props: Props) {
           <LevelSteps blockId={block.id} movement={movement} level={level} />
         </div>
         <div className="min-w-0">
-          <DoseField dose={block.dose} movement={movement} onChange={(dose) => changeDose(block.id, dose)} />
-          <DoseMarks dose={block.dose} movement={movement} />
+          <DoseField
+            dose={block.dose}
+            movement={movement}
+            level={level}
+            onChange={(dose) => changeDose(block.id, dose)}
+          />
+          <DoseMarks dose={block.dose} movement={movement} level={level} />
         </div>
         <span className="mt-1.5 text-right figures">{clock(durationMs)}</span>
         <RowTools block={block} name={movement.name} />
@@ -142,7 +148,7 @@ function LevelSteps({ blockId, movement, level }: { blockId: string; movement: M
 }
 
 /** Hands, directions and effort of a dose at a glance. */
-function DoseMarks({ dose, movement }: { dose: Dose; movement: Movement }) {
+function DoseMarks({ dose, movement, level }: { dose: Dose; movement: Movement; level: Level }) {
   const { directions } = movement;
   return (
     <div className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-0.5 text-small">
@@ -152,7 +158,7 @@ function DoseMarks({ dose, movement }: { dose: Dose; movement: Movement }) {
           {dose.directions === 'each' ? 'both directions' : directions[dose.directions === 'first' ? 0 : 1]}
         </span>
       )}
-      {dose.effortPercent !== undefined && <EffortMark percent={dose.effortPercent} />}
+      {dose.effortPercent !== undefined && obeysEffort(level) && <EffortMark percent={dose.effortPercent} />}
     </div>
   );
 }
