@@ -8,6 +8,7 @@ import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { SessionStrip } from '../../ui/session-strip.js';
 import { isoToday } from '../../ui/today.js';
+import { useGiveSequence } from '../../domain/give-sequence.js';
 import { useNewSequence } from '../../domain/new-sequence.js';
 import { useStandingCautions } from '../../domain/standing-cautions.js';
 import { SessionRows } from '../../domain/session-rows.js';
@@ -23,7 +24,14 @@ export default function AthletePage() {
   const [editing, setEditing] = useState(false);
   const save = useSaveAthlete();
   const newSequence = useNewSequence();
+  const give = useGiveSequence();
   const navigate = useNavigate();
+  /** What is designed from here is theirs: it is given to them before it is opened. */
+  async function designFor(person: Athlete) {
+    const sequenceId = await newSequence(`For ${person.name.split(' ')[0]}`);
+    await give(person.id, sequenceId);
+    await navigate(`/sequences/${sequenceId}?athlete=${person.id}`);
+  }
   if (athlete.isPending) return <Loading what="the person" />;
   if (!athlete.data) return <Trouble error={athlete.error} retry={() => void athlete.refetch()} />;
   const person = athlete.data;
@@ -36,14 +44,7 @@ export default function AthletePage() {
           <>
             <Button onClick={() => setEditing(true)}>Edit</Button>
             <ButtonLink to={`/people/${person.id}/week`}>Week</ButtonLink>
-            <Button
-              kind="primary"
-              onClick={() =>
-                void newSequence(`For ${person.name.split(' ')[0]}`).then((sequenceId) =>
-                  navigate(`/sequences/${sequenceId}?athlete=${person.id}`),
-                )
-              }
-            >
+            <Button kind="primary" onClick={() => void designFor(person)}>
               New sequence
             </Button>
           </>

@@ -1,13 +1,12 @@
 import type { AssignmentItem } from '@clay-pot/contracts';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { v7 as uuid } from 'uuid';
 import { useAssignments, useSaveAssignment, useSequences } from '../../api/queries.js';
+import { useGiveSequence } from '../../domain/give-sequence.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { weekdayText } from '../../ui/format.js';
 import { Empty, Part } from '../../ui/page.js';
-import { isoToday } from '../../ui/today.js';
 import { useToast } from '../../ui/toast.js';
 import { WeekdayPicker } from '../../ui/weekday-picker.js';
 
@@ -64,7 +63,7 @@ function Given({ item }: { item: AssignmentItem }) {
 
 function GiveAnother({ athleteId, given }: { athleteId: string; given: readonly string[] }) {
   const sequences = useSequences();
-  const save = useSaveAssignment();
+  const give = useGiveSequence();
   const [chosen, setChosen] = useState('');
   const open = sequences.data?.filter((sequence) => !given.includes(sequence.id)) ?? [];
   if (!open.length) return null;
@@ -74,8 +73,7 @@ function GiveAnother({ athleteId, given }: { athleteId: string; given: readonly 
       onSubmit={(event) => {
         event.preventDefault();
         if (!chosen) return;
-        const input = { athleteId, sequenceId: chosen, weekdays: [1, 3, 5], fromDay: isoToday() };
-        save.mutate({ id: uuid(), input });
+        void give(athleteId, chosen);
         setChosen('');
       }}
     >
