@@ -1,6 +1,5 @@
 import { findLevel, type Movement } from '@clay-pot/core';
 import { lazy, useMemo, useState, Suspense } from 'react';
-import { useSearchParams } from 'react-router';
 import { useAthletes } from '../../api/queries.js';
 import { knownMovement, useKnown } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
@@ -29,6 +28,7 @@ import {
   type Subject,
   troubleWith,
 } from '../../domain/subject.js';
+import { useAddress } from './use-address.js';
 import { useLaid } from './use-laid.js';
 
 /** The chart library is half of this page: it comes when the page stands. */
@@ -36,7 +36,7 @@ const DemandChart = lazy(async () => ({ default: (await import('./curve.js')).De
 
 /** The load bench: what a posture or a weight asks of the hands of one person, live, and what would ask for as much as wanted. */
 export default function BenchPage() {
-  const [params, setParams] = useSearchParams();
+  const [params, set] = useAddress();
   const athleteId = params.get('athlete') ?? undefined;
   const who = useForWhom(athleteId);
   const movementId = params.get('movement');
@@ -49,17 +49,6 @@ export default function BenchPage() {
   );
   const level = movement && levelId ? findLevel(movement, levelId) : undefined;
   const [sequenceId, blockId] = [params.get('sequence'), params.get('block')];
-  const set = (change: Record<string, string | null>) =>
-    setParams(
-      (before) => {
-        for (const [name, value] of Object.entries(change)) {
-          if (value === null) before.delete(name);
-          else before.set(name, value);
-        }
-        return before;
-      },
-      { replace: true },
-    );
   return (
     <Page
       title="Load bench"
