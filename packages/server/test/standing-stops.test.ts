@@ -82,6 +82,21 @@ describe('a sign that stopped a session', () => {
     expect((await athlete()).cautions).toMatchObject([{ hand: 'both' }]);
   });
 
+  test('of two signs that two devices tell of one session both stand, and both are lifted', async () => {
+    const id = await stopped();
+    expect((await end(id, { ...STOP, stopSign: 'pop', stopHand: 'right' })).status).toBe(200);
+    const { cautions } = await athlete();
+    expect(cautions.map(({ hand, stopped: of }) => [hand, of!.sign])).toEqual([
+      ['left', 'numbness'],
+      ['right', 'pop'],
+    ]);
+    expect((await coach.ask<SessionRecord>('GET', `/sessions/${id}`)).body).toMatchObject({ stopSign: 'numbness' });
+    const clearance = { clearedOn: '2026-06-10', clearedBy: 'Dr Amari Voss' };
+    expect((await save([{ ...cautions[0]!, ...clearance }])).status).toBe(422);
+    expect((await save(cautions.map((entry) => ({ ...entry, ...clearance })))).status).toBe(200);
+    expect(await stopsOfNext()).toEqual([]);
+  });
+
   test('is lifted by saying who cleared it and when, within which limits; never by taking it out', async () => {
     await stopped();
     const [entry] = (await athlete()).cautions;

@@ -1,5 +1,6 @@
 import { CAUTION_IDS } from '../vocabulary/cautions.js';
 import { FIRST_DAY } from '../vocabulary/days.js';
+import { same } from '../vocabulary/same.js';
 import { type Fault, under } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
 import { HANDS, WORKING_SIDES } from '../vocabulary/hands.js';
@@ -146,7 +147,7 @@ function checkUncleared(day: string | undefined, name: string | undefined, limit
 
 /** The same thing of the same hand; each stop is one of its own. */
 function isSameCaution(one: RecordedCaution, other: RecordedCaution): boolean {
-  if (one.caution !== other.caution || one.stopped?.sessionId !== other.stopped?.sessionId) return false;
+  if (one.caution !== other.caution || !same<unknown>(one.stopped, other.stopped)) return false;
   const [a, b] = [one.hand ?? 'both', other.hand ?? 'both'];
   return a === b || a === 'both' || b === 'both';
 }

@@ -122,6 +122,15 @@ describe('a dose typed over another', () => {
     expect(printDose(retypeDose(typed, parseDose(before)))).toBe(after);
   });
 
+  test.each([
+    ['2x12 tempo1-2 rest30', '2x12 tempo1-2', '2x12 tempo1-2', 'together'],
+    ['2x12', '2x12', '2x12', 'together'],
+    ['2x12 R', '2x12', '2x12 L,R', 'left-then-right'],
+  ])('%s, typed over with %s where hands usually take turns, is %s', (before, typed, after, sides) => {
+    const read = retypeDose(typed, parseDose(before), { sides: 'left-then-right', directions: 'each' });
+    expect([printDose(read), read.sides, read.directions]).toEqual([after, sides, 'none']);
+  });
+
   test('is refused as any other, and what cannot be read names its part', () => {
     expect(() => retypeDose('3x12 hard', parseDose('2x8'))).toThrow('“hard” is not a part of a dose');
     expect(() => retypeDose('99x8', parseDose('2x8'))).toThrow(ShorthandError);

@@ -72,7 +72,12 @@ export function retypeDose(text: string, before: Dose, defaults: DoseDefaults = 
   if (!tidy) return parseDose(text, defaults);
   const stood = printDose(before).split(' ');
   const typed = tidy.split(/\s+/);
-  if (typed.every((part) => stood.includes(part))) return parseDose(text, defaults);
+  if (typed.every((part) => stood.includes(part))) {
+    // Hands together and no direction are not printed, so they cannot have been taken away.
+    const sides = before.sides === PLAIN.sides ? before.sides : defaults.sides;
+    const directions = before.directions === PLAIN.directions ? before.directions : defaults.directions;
+    return parseDose(text, { sides, directions });
+  }
   const said = partsOf(tidy);
   const { work: _work, sets: _sets, holdS, tempo, ...rest } = before;
   // A hold and a pace belong to repetitions: counted in another way, there is nothing that they could hold or pace.

@@ -16,8 +16,8 @@ export function forbidsLoading(entry: RecordedCaution): boolean {
 export const restsHand = (entry: RecordedCaution): boolean =>
   forbidsLoading(entry) && entry.stopped !== undefined && SIGNS_THAT_REST_THE_HAND.includes(entry.stopped.sign);
 
-/** Whose hands a caution concerns. @example handsOf({ caution: 'arthritis', hand: 'left' }) → ['left'] */
-export const handsOf = ({ hand = 'both' }: Pick<RecordedCaution, 'hand' | 'caution'>): readonly Hand[] =>
+/** Whose hands a caution concerns. @example handsOf({ hand: 'left' }) → ['left'] */
+export const handsOf = ({ hand = 'both' }: Pick<RecordedCaution, 'hand'>): readonly Hand[] =>
   hand === 'both' ? HANDS : [hand];
 
 /** Whether a caution concerns one of the hands that work. */
@@ -52,13 +52,17 @@ export const stopCaution = (
   { sign, hand, onDay }: { readonly sign: StopSign; readonly hand: WorkingSide; readonly onDay: string },
 ): RecordedCaution => ({ caution: 'stop-sign', hand, since: onDay, stopped: { sessionId, sign } });
 
+/** Tells stops apart: two devices may stop one session for different signs. Undefined for other cautions. */
+export const keyOfStop = ({ stopped }: RecordedCaution): string | undefined =>
+  stopped && `${stopped.sessionId} ${stopped.sign}`;
+
 /** Cautions with those of stopped sessions that are not among them yet. */
 export function withStops(
   cautions: readonly RecordedCaution[],
   stops: readonly RecordedCaution[],
 ): readonly RecordedCaution[] {
-  const known = new Set(cautions.map(({ stopped }) => stopped?.sessionId));
-  const fresh = stops.filter(({ stopped }) => stopped && !known.has(stopped.sessionId));
+  const known = new Set(cautions.map(keyOfStop));
+  const fresh = stops.filter((stop) => !known.has(keyOfStop(stop)));
   return fresh.length ? [...cautions, ...fresh] : cautions;
 }
 
@@ -72,7 +76,7 @@ export function checkStopsKept(before: readonly RecordedCaution[], after: readon
     (entry) => entry.stopped && !after.some((other) => same<unknown>(pinned(other), pinned(entry))),
   );
   const invented = after.findIndex(
-    (entry) => entry.stopped && !before.some((other) => other.stopped?.sessionId === entry.stopped?.sessionId),
+    (entry) => entry.stopped && !before.some((other) => keyOfStop(other) === keyOfStop(entry)),
   );
   const faults = lost.map((entry) => ({
     pointer: '/cautions',
@@ -136,5 +140,5 @@ export function limitWords({ within: limits }: Pick<RecordedCaution, 'within'>):
 }
 
 /** Tells entries of a list apart. */
-export const keyOfCaution = ({ caution, hand, stopped }: RecordedCaution): string =>
-  `${caution} ${hand ?? 'both'} ${stopped?.sessionId ?? ''}`;
+export const keyOfCaution = (entry: RecordedCaution): string =>
+  `${entry.caution} ${entry.hand ?? 'both'} ${keyOfStop(entry) ?? ''}`;

@@ -11,7 +11,7 @@ import {
   findingsOf,
   type ForWhom,
   type Finding,
-  offersFor,
+  offersStepwise,
   same,
   partsOf,
   potOf,
@@ -23,6 +23,7 @@ import {
 } from '@clay-pot/core';
 import { LIBRARY, methodOf, USUAL_METHOD } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
+import { setImmediate } from 'node:timers/promises';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
@@ -57,9 +58,11 @@ export class EffortService {
   /** What would answer one finding: each answer is carried out once, so one finding is asked about at a time. */
   async offers(scope: StudioScope, { check, blockIds, ...question }: OffersQuestion): Promise<OffersAnswer> {
     const { view } = await this.view(scope, question);
-    const finding = findingsOf(view).find((each) => each.check.id === check && same(each.blockIds, blockIds));
+    const findings = findingsOf(view);
+    const finding = findings.find((each) => each.check.id === check && same(each.blockIds, blockIds));
     if (!finding) throw invalid([{ pointer: '/check', message: 'does not speak of these blocks in this sequence' }]);
-    return { offers: offersFor(view, finding).map(({ label, edits }) => ({ label, edits: [...edits] })) };
+    const offers = await answered(offersStepwise(view, finding, findings));
+    return { offers: offers.map(({ label, edits }) => ({ label, edits: [...edits] })) };
   }
 
   private async view(
@@ -86,6 +89,15 @@ export class EffortService {
       now: now.toISOString(),
     });
     return { view, estimated: whom.estimated };
+  }
+}
+
+/** Runs something in steps; between two of them other requests have their turn. */
+async function answered<T>(steps: Generator<undefined, T>): Promise<T> {
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+    await setImmediate();
   }
 }
 

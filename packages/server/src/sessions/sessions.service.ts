@@ -111,7 +111,7 @@ export class SessionsService {
 
   /**
    * Ends a session, once. The same ending again is fine and takes nothing away; a graver one (a stop that another device sends later) takes
-   * the place of a milder, so that no stop sign is lost; a milder one is refused.
+   * the place of a milder, so that no stop sign is lost; a milder one is refused. A second sign is kept beside the first.
    */
   async end(scope: StudioScope, id: string, input: SessionEndInput): Promise<SessionRecord> {
     await scope.transaction(async (held) => {
@@ -121,13 +121,17 @@ export class SessionsService {
       const { ending, stopSign = null, endedAt } = input;
       const stopHand = stopSign && (input.stopHand ?? 'both');
       const note = input.note || session.note;
-      if (session.ending === null || ENDINGS.indexOf(ending) > ENDINGS.indexOf(session.ending)) {
+      const isGraver = session.ending === null || ENDINGS.indexOf(ending) > ENDINGS.indexOf(session.ending);
+      if (isGraver) {
         await held.of(SessionRow).update({ id }, { ending, stopSign, stopHand, endedAt: new Date(endedAt), note });
-        if (stopSign && stopHand)
-          await bar(held, session, { sign: stopSign, hand: stopHand, onDay: dayIn(scope.timeZone, new Date(endedAt)) });
-      } else if (session.ending !== ending || session.stopSign !== stopSign) {
+      } else if (session.ending !== ending) {
         throw conflict(`This session has ended already (${session.ending}).`);
       } else if (session.note === '') await held.of(SessionRow).update({ id }, { note });
+      // Of two signs that two devices tell of one session both stand.
+      if (stopSign && stopHand) {
+        const onDay = dayIn(scope.timeZone, new Date(endedAt));
+        await bar(held, session, { sign: stopSign, hand: stopHand, onDay });
+      }
     });
     return this.get(scope, id);
   }

@@ -1,4 +1,4 @@
-import type { RecordedCaution } from '@clay-pot/core';
+import { keyOfStop, type RecordedCaution } from '@clay-pot/core';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
@@ -30,8 +30,8 @@ export function keepStop(athleteId: string, caution: RecordedCaution): void {
 
 /** Forgets what the server's record of an athlete holds by now. */
 export function forgetArrived(athleteId: string, recorded: readonly RecordedCaution[]): void {
-  const arrived = new Set(recorded.map(({ stopped }) => stopped?.sessionId));
+  const arrived = new Set(recorded.map(keyOfStop));
   const { stops } = useOwnStops.getState();
-  const left = stops.filter((stop) => stop.athleteId !== athleteId || !arrived.has(stop.caution.stopped?.sessionId));
+  const left = stops.filter((stop) => stop.athleteId !== athleteId || !arrived.has(keyOfStop(stop.caution)));
   if (left.length < stops.length) useOwnStops.setState({ stops: left });
 }

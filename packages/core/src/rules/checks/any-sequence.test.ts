@@ -12,7 +12,7 @@ import type { Movement } from '../../model/movement.js';
 import { type Block, inPhaseOrder, type Sequence, USUAL_PACING } from '../../model/sequence.js';
 import { SEVERITIES } from './finding.js';
 import { offersFor } from '../fixes/offered.js';
-import { type Finding, findingsOf } from './index.js';
+import { type Finding, findingsOf, keyOfFinding } from './index.js';
 import { CAUTIONS } from '../../vocabulary/cautions.js';
 import { HANDS, otherHand, type SidePlan } from '../../vocabulary/hands.js';
 import { MUSCLE_GROUPS } from '../../vocabulary/muscles.js';
@@ -118,8 +118,6 @@ const looked = (usual: number) => ({
 });
 
 const found = (asked: SessionQuestion) => findingsOf(viewOf(asked));
-/** What a check says of which blocks: two of them may say the same in words. */
-const said = ({ check, text, blockIds }: Finding) => `${check.id} ${blockIds.join()}: ${text}`;
 
 describe('any sequence, for anybody, by any method', () => {
   test('is answered in finite numbers and whole sentences, about blocks that are there', () => {
@@ -149,7 +147,7 @@ describe('any sequence, for anybody, by any method', () => {
             const sequence = applyEdits(asked.sequence, edits);
             expect(checkSequence(sequence, shippedMovement)).toEqual([]);
             const after = found(question({ ...asked, sequence }));
-            expect(after.map(said)).not.toContain(said(finding));
+            expect(after.map(keyOfFinding)).not.toContain(keyOfFinding(finding));
             expect([label, newlyGrave(finding, before, after)]).toEqual([label, []]);
           }
         }

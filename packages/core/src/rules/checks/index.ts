@@ -110,6 +110,9 @@ export interface Finding extends Observation {
   readonly muted: string | null;
 }
 
+/** Tells findings apart, and the same one again in another version of its sequence. */
+export const keyOfFinding = ({ check, text, blockIds }: Finding): string => `${check.id} ${blockIds.join()}: ${text}`;
+
 /** Holds a session against every check: the gravest first, then in the order of the checks. */
 export const findingsOf = (view: SessionView): Finding[] => findingsBy(CHECKS, view);
 

@@ -1,7 +1,7 @@
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { amountOf, type Dose, workOf } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
-import type { Level, Movement } from '../../model/movement.js';
+import { type Level, type Movement, obeysEffort } from '../../model/movement.js';
 import { handsWorking } from '../../vocabulary/hands.js';
 import { same } from '../../vocabulary/same.js';
 import { askedOf, effortOf, isOpen, missingFor } from '../checks/choose.js';
@@ -35,15 +35,16 @@ export function gentlerFor(view: SessionView, block: BlockView): Answer[] {
   return all.filter(({ tries }) => tries.length > 0);
 }
 
-const relievedContacts: readonly Level['contact'][] = ['fist', 'handle', 'none'];
+/** What spares the bent wrist. */
+const RELIEVED_CONTACTS: readonly Level['contact'][] = ['fist', 'handle', 'none'];
 
 /** The same posture on what spares the bent wrist. */
 function otherHolds(view: SessionView, block: BlockView): Edit[][] {
   const { level } = block;
-  if (level.load.kind !== 'body' || relievedContacts.includes(level.contact)) return [];
+  if (level.load.kind !== 'body' || RELIEVED_CONTACTS.includes(level.contact)) return [];
   return sameFamily(view, block)
     .filter(({ level: other }) => other.load.kind === 'body' && other.posture === level.posture)
-    .filter(({ level: other }) => relievedContacts.includes(other.contact))
+    .filter(({ level: other }) => RELIEVED_CONTACTS.includes(other.contact))
     .slice(0, TRIES)
     .map((choice) => instead(block, choice));
 }
@@ -54,7 +55,7 @@ function inclines(view: SessionView, block: BlockView): Edit[][] {
   const { handHeightM } = load.stance;
   return sameFamily(view, block)
     .filter(({ level: { load: other } }) => other.kind === 'body' && other.stance.handHeightM > handHeightM + INCLINE_M)
-    .filter(({ level: { contact } }) => contact === block.level.contact || relievedContacts.includes(contact))
+    .filter(({ level: { contact } }) => contact === block.level.contact || RELIEVED_CONTACTS.includes(contact))
     .slice(-TRIES)
     .reverse()
     .map((choice) => instead(block, choice));
@@ -85,13 +86,9 @@ function lessOf({ block, level }: BlockView): Edit[][] {
   const { dose } = block;
   const usual = usualDose(dose, level.dosing);
   const amount = amountOf(usual.work);
+  const efforts = obeysEffort(level) ? EFFORTS.filter((effort) => effort < (dose.effortPercent ?? 0)) : [];
   const doses: Dose[] = [
-    ...(dose.effortPercent === undefined
-      ? []
-      : EFFORTS.filter((effort) => effort < (dose.effortPercent ?? 0)).map((effortPercent) => ({
-          ...dose,
-          effortPercent,
-        }))),
+    ...efforts.map((effortPercent) => ({ ...dose, effortPercent })),
     ...Array.from({ length: dose.sets - 1 }, (_, index) => ({ ...dose, sets: dose.sets - 1 - index })),
     ...SHARES.map((share) => ({ ...usual, work: workOf(dose.work.kind, Math.floor(amount * share)) })),
   ];

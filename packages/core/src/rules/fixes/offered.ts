@@ -2,7 +2,8 @@ import { type BlockView, type SessionView, viewOf } from '../../effort/session-v
 import { applyEdits, type Edit } from '../../model/edits.js';
 import { blockOf } from '../checks/block-views.js';
 import { editsOf, SEVERITIES } from '../checks/finding.js';
-import { type Finding, findingsOf } from '../checks/index.js';
+import { type Finding, findingsOf, keyOfFinding } from '../checks/index.js';
+import { compileTimeline } from '../../timeline/compile-timeline.js';
 import { editWords } from './edit-words.js';
 import { type Answer, gentlerFor } from './gentler.js';
 
@@ -32,16 +33,22 @@ const TOO_MUCH: readonly string[] = [
  * `offersStepwise` for where somebody is typing.
  */
 export function offersFor(view: SessionView, finding: Finding): Offer[] {
-  const steps = offersStepwise(view, finding);
+  const steps = offersStepwise(view, finding, findingsOf(view));
   for (;;) {
     const { done, value } = steps.next();
     if (done) return value;
   }
 }
 
-/** As `offersFor`, pausing after each answer that was carried out, so that whoever runs it may stop in between. */
-export function* offersStepwise(view: SessionView, finding: Finding): Generator<undefined, Offer[]> {
-  const before = findingsOf(view);
+/**
+ * As `offersFor`, pausing after each answer that was carried out, so that whoever runs it may stop in between.
+ * @param before everything that is found in the view
+ */
+export function* offersStepwise(
+  view: SessionView,
+  finding: Finding,
+  before: readonly Finding[],
+): Generator<undefined, Offer[]> {
   const found: Offer[] = [];
   for (const { kind, tries } of answersTo(view, finding)) {
     if (kind === 'out' && found.length > 0) break;
@@ -95,7 +102,7 @@ function* firstHarmless(
 
 function withMinutes(view: SessionView, edits: readonly Edit[]): readonly Edit[] {
   const sequence = applyEdits(view.sequence, edits);
-  const budgetMin = Math.ceil(viewOf({ ...view, sequence }).timeline.durationMs / 60_000);
+  const budgetMin = Math.ceil(compileTimeline(sequence, view.lookup).durationMs / 60_000);
   return [...edits, { kind: 'budget', budgetMin }];
 }
 
@@ -107,7 +114,7 @@ export function raisedBy(
   edits: readonly Edit[],
 ): string[] | null {
   const after = findingsOf(viewOf({ ...view, sequence: applyEdits(view.sequence, edits) }));
-  if (after.some((other) => isStill(finding, other))) return null;
+  if (after.some((other) => keyOfFinding(other) === keyOfFinding(finding))) return null;
   const weight = ({ check }: Finding) => SEVERITIES.indexOf(check.severity);
   const grave = (findings: readonly Finding[]) =>
     findings.filter((other) => other.muted === null && weight(other) <= weight(finding));
@@ -116,9 +123,6 @@ export function raisedBy(
     count > (was.get(place) ?? 0) ? [place.split(' ')[0] ?? place] : [],
   );
 }
-
-const isStill = (one: Finding, other: Finding) =>
-  one.check.id === other.check.id && one.text === other.text && one.blockIds.join() === other.blockIds.join();
 
 /** How often each check speaks of each block; of the whole where it names none. */
 function placesOf(findings: readonly Finding[]): Map<string, number> {

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
+import { OwnWrites } from './own-writes.js';
 
 /** What changes in an address; null takes a part out. */
 export type AddressChange = Readonly<Record<string, string | null>>;
@@ -11,26 +12,26 @@ export type AddressChange = Readonly<Record<string, string | null>>;
 export function useAddress(): [params: URLSearchParams, set: (change: AddressChange) => void] {
   const [params, setParams] = useSearchParams();
   const shown = params.toString();
-  /** What was written here and has not been drawn yet, the latest last. */
-  const underWay = useRef<string[]>([]);
+  const own = useRef(new OwnWrites());
   const drawn = useRef(shown);
   const write = useRef(setParams);
   useEffect(() => {
     write.current = setParams;
     if (drawn.current === shown) return;
     drawn.current = shown;
-    const own = underWay.current.indexOf(shown);
-    // What somebody else wrote makes what is under way from here stale.
-    underWay.current = own < 0 ? [] : underWay.current.slice(own + 1);
+    own.current.sees(shown);
   });
-  const set = useCallback((change: AddressChange) => {
-    const next = new URLSearchParams(underWay.current.at(-1) ?? drawn.current);
-    for (const [name, value] of Object.entries(change)) {
-      if (value === null) next.delete(name);
-      else next.set(name, value);
-    }
-    if (next.toString() !== drawn.current) underWay.current.push(next.toString());
-    write.current(next, { replace: true });
-  }, []);
+  const set = useCallback(
+    (change: AddressChange) => {
+      const next = new URLSearchParams(own.current.newest ?? drawn.current);
+      for (const [name, value] of Object.entries(change)) {
+        if (value === null) next.delete(name);
+        else next.set(name, value);
+      }
+      if (next.toString() !== (own.current.newest ?? drawn.current)) own.current.wrote(next.toString());
+      write.current(next, { replace: true });
+    },
+    [own],
+  );
   return [params, set];
 }

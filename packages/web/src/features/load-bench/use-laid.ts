@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { OwnWrites } from './own-writes.js';
 import { type Subject, writeSubject } from '../../domain/subject.js';
 
 /** How long the bench rests before what lies on it is written into the address. */
@@ -18,15 +19,12 @@ export function useLaid(opened: Subject, write: (at: string) => void) {
   });
   const address = writeSubject(opened);
   const shown = useRef(address);
-  /** What this bench wrote and has not seen come back: on a slow machine more than one is under way. */
-  const underWay = useRef<string[]>([]);
+  const own = useRef(new OwnWrites());
   useEffect(() => {
     if (address === shown.current) return;
     shown.current = address;
     // What this bench wrote itself comes back late, when the hand may be further on already.
-    const own = underWay.current.indexOf(address);
-    underWay.current = underWay.current.slice(own < 0 ? underWay.current.length : own + 1);
-    if (own >= 0) return;
+    if (own.current.sees(address)) return;
     clearTimeout(timer.current);
     latest.current = opened;
     setSubject(opened);
@@ -40,7 +38,7 @@ export function useLaid(opened: Subject, write: (at: string) => void) {
     clearTimeout(timer.current);
     timer.current = setTimeout(() => {
       const at = writeSubject(latest.current);
-      if (at !== (underWay.current.at(-1) ?? shown.current)) underWay.current.push(at);
+      if (at !== (own.current.newest ?? shown.current)) own.current.wrote(at);
       writer.current(at);
     }, REST_MS);
   };

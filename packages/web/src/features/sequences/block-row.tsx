@@ -172,7 +172,12 @@ function Opened({ block, movement, level, seen }: Pick<Props, 'block' | 'movemen
         <p className="border-l-4 border-load-3 bg-amber-wash px-2 py-1 text-small">{unusual.join(' ')}</p>
       )}
       <BlockDemand block={block} movement={movement} level={level} seen={seen} />
-      <DoseSteppers dose={block.dose} movement={movement} onChange={(dose) => changeDose(block.id, dose)} />
+      <DoseSteppers
+        dose={block.dose}
+        movement={movement}
+        level={level}
+        onChange={(dose) => changeDose(block.id, dose)}
+      />
       <input
         key={block.note}
         aria-label={`Note for ${movement.name}`}

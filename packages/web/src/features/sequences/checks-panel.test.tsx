@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
-import { findingsOf, personOf, type Sequence, type SessionView, viewOf } from '@clay-pot/core';
+import { findingsOf, keyOfFinding, personOf, type Sequence, type SessionView, viewOf } from '@clay-pot/core';
 import { LIBRARY, methodOf, shippedMethod, shippedMovement } from '@clay-pot/core/library';
 import { act, screen, within } from '@testing-library/react';
 import { useMemo } from 'react';
@@ -8,7 +8,6 @@ import { show } from '../../screen.fixture.js';
 import { openSequence, undo, useEditor } from '../../store/editor.js';
 import { useToast } from '../../ui/toast.js';
 import { Checks, ChecksPanel } from './checks-panel.js';
-import { keyOfFinding } from './use-offers.js';
 
 /** A hold that goes one way round only, and closes the hand without opening it. */
 const LOPSIDED = sequenceOf([

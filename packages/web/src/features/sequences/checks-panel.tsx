@@ -1,6 +1,7 @@
 import {
   CHECKS,
   type Finding,
+  keyOfFinding,
   type Offer,
   type Sequence,
   SEQUENCE_LIMITS,
@@ -11,7 +12,7 @@ import { useState } from 'react';
 import { carryOut, hover, muteCheck, select } from '../../store/editor.js';
 import { INPUT } from '../../ui/field.js';
 import { useToast } from '../../ui/toast.js';
-import { keyOfFinding, useOffers } from './use-offers.js';
+import { useOffers } from './use-offers.js';
 
 const LOOK: Record<Severity, { edge: string; word: string }> = {
   stop: { edge: 'border-iron bg-iron-wash', word: 'Stop' },

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { type Dose, DOSE_LIMITS, parseDose, printDose } from '@clay-pot/core';
+import { type Dose, DOSE_LIMITS, type Movement, parseDose, printDose } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { screen, within } from '@testing-library/react';
 import { useState } from 'react';
@@ -10,13 +10,13 @@ const squeeze = shippedMovement('grip.ball-squeeze')!;
 let now: Dose;
 
 /** A dose that follows its steppers, kept in `now`. */
-function Stepped({ from }: { from: string }) {
+function Stepped({ from, movement = squeeze }: { from: string; movement?: Movement }) {
   const [dose, setDose] = useState(() => parseDose(from));
   const change = (next: Dose) => {
     now = next;
     setDose(next);
   };
-  return <DoseSteppers dose={dose} movement={squeeze} onChange={change} />;
+  return <DoseSteppers dose={dose} movement={movement} level={movement.ladder[0]} onChange={change} />;
 }
 const button = (name: string) => screen.getByRole('button', { name });
 const shown = (name: string) => within(screen.getByRole('group', { name })).getByRole('status').textContent;
@@ -54,6 +54,11 @@ describe('a dose by steppers', () => {
     await user.click(button('More effort, %'));
     expect(now.effortPercent).toBe(DOSE_LIMITS.effortPercent.max);
     expect(button('More effort, %')).toHaveProperty('disabled', true);
+  });
+
+  test('an effort that nothing obeys cannot be stepped: the level has a load of its own', () => {
+    show(<Stepped from="2x8 @40% L,R" movement={shippedMovement('weight.curl')!} />);
+    expect(screen.queryByRole('group', { name: 'effort, %' })).toBeNull();
   });
 
   test('only ways of the hands that the movement knows are offered', async () => {

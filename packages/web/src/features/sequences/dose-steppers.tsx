@@ -3,8 +3,10 @@ import {
   amountOf,
   type Dose,
   DOSE_LIMITS,
+  type Level,
   type Limit,
   type Movement,
+  obeysEffort,
   type SidePlan,
   workOf,
   UNIT_OF,
@@ -15,13 +17,14 @@ import { IconButton } from '../../ui/button.js';
 interface Props {
   dose: Dose;
   movement: Movement;
+  level: Level;
   onChange: (dose: Dose) => void;
 }
 
 /** The parts of a dose as steppers and choices, for hands that would rather not type. */
-export function DoseSteppers({ dose, movement, onChange }: Props) {
+export function DoseSteppers({ dose, movement, level, onChange }: Props) {
   const { kind } = dose.work;
-  const effort = dose.effortPercent;
+  const effort = obeysEffort(level) ? dose.effortPercent : undefined;
   return (
     <div className="flex flex-wrap items-end gap-x-2.5 gap-y-2">
       <Stepper name="sets" value={dose.sets} limit={DOSE_LIMITS.sets} set={(sets) => onChange({ ...dose, sets })} />

@@ -23,10 +23,15 @@ function followSelection(stays = false): void {
 const FIX_LOOKS = 25;
 const FIX_WAIT_MS = 120;
 
-function toFirstFix(looks = FIX_LOOKS): void {
+function toFirstFix(looks = FIX_LOOKS, from = document.activeElement): void {
   const fix = document.querySelector<HTMLElement>('[data-first-fix]');
   if (fix) fix.focus();
-  else if (looks > 0) setTimeout(() => toFirstFix(looks - 1), FIX_WAIT_MS);
+  // Whoever has gone on meanwhile is not called back.
+  else if (looks > 0) {
+    setTimeout(() => {
+      if (document.activeElement === from) toFirstFix(looks - 1, from);
+    }, FIX_WAIT_MS);
+  }
 }
 
 function withSelected(run: (id: string) => void, stays = false): void {

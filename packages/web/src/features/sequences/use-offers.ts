@@ -1,11 +1,8 @@
-import { type Finding, type Offer, offersStepwise, type SessionView } from '@clay-pot/core';
+import { type Finding, keyOfFinding, type Offer, offersStepwise, type SessionView } from '@clay-pot/core';
 import { useEffect, useState } from 'react';
 
 /** Nothing is looked for while somebody is still changing things. */
 const QUIET_MS = 350;
-
-/** Tells findings apart. */
-export const keyOfFinding = ({ check, text, blockIds }: Finding) => `${check.id} ${text} ${blockIds.join()}`;
 
 const NONE: ReadonlyMap<string, readonly Offer[]> = new Map();
 
@@ -39,7 +36,7 @@ async function look(
   await pause(QUIET_MS);
   const offers = new Map<string, readonly Offer[]>();
   for (const finding of findings.filter(({ muted }) => muted === null)) {
-    const steps = offersStepwise(view, finding);
+    const steps = offersStepwise(view, finding, findings);
     for (;;) {
       if (isOver()) return;
       const { done, value } = steps.next();

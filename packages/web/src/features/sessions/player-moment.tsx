@@ -10,6 +10,7 @@ import {
   itemAt,
   type Level,
   type Movement,
+  obeysEffort,
   resolveBlock,
   type Timeline,
   type TimelineEvent,
@@ -60,7 +61,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           className="h-32 w-full self-center sm:ml-auto sm:h-72 sm:w-[min(46%,30rem)]"
         />
       </div>
-      <p className="mt-3 min-h-6 sm:text-lead">{event.stint !== null && whichSet(block, event)}</p>
+      <p className="mt-3 min-h-6 sm:text-lead">{event.stint !== null && whichSet(block, level, event)}</p>
       <div className="mt-1 text-ink-soft sm:text-lead" data-testid="cue">
         {event.stint === null && !run.toRate.length ? (
           movement.howTo.map((line) => <p key={line}>{line}</p>)
@@ -79,11 +80,11 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
 }
 
 /** Set, direction and effort of what is being done, as far as they are worth telling. */
-function whichSet({ dose }: Block, { set, direction }: TimelineEvent): string {
+function whichSet({ dose }: Block, level: Level, { set, direction }: TimelineEvent): string {
   const parts = [
     dose.sets > 1 && `Set ${set} of ${dose.sets}.`,
     direction && `${capital(direction)}.`,
-    dose.effortPercent !== undefined && `${dose.effortPercent} % of your most.`,
+    dose.effortPercent !== undefined && obeysEffort(level) && `${dose.effortPercent} % of your most.`,
   ];
   return parts.filter(Boolean).join(' ');
 }

@@ -49,7 +49,7 @@ export function StopDialog({ working, onClose }: { working: WorkingSide; onClose
 }
 
 /** Which hand is meant. */
-export function HandChoice({ hand, choose }: { hand: WorkingSide; choose: (hand: WorkingSide) => void }) {
+function HandChoice({ hand, choose }: { hand: WorkingSide; choose: (hand: WorkingSide) => void }) {
   return (
     <div role="group" aria-label="Which hand" className="mt-3 grid grid-cols-3">
       {WORKING_SIDES.map((side) => (
