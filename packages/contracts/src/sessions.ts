@@ -1,5 +1,6 @@
 import {
   type BlockReport,
+  type Complaint,
   type DiscomfortPolicy,
   type DoneSet,
   type Ending,
@@ -17,6 +18,8 @@ import {
 export {
   BLOCK_REPORT as BLOCK_REPORT_INPUT,
   type BlockReport as BlockReportInput,
+  COMPLAINT as COMPLAINT_INPUT,
+  type Complaint as ComplaintInput,
   DONE_SET as DONE_SET_INPUT,
   type DoneSet as DoneSetInput,
   type Ending,
@@ -43,6 +46,11 @@ export interface StoredReport extends BlockReport {
   id: string;
 }
 
+/** A complaint as it is stored. */
+export interface StoredComplaint extends Complaint {
+  id: string;
+}
+
 /** A session in the list, by sums that were kept when it was recorded. */
 export interface SessionListItem {
   id: string;
@@ -60,8 +68,10 @@ export interface SessionListItem {
   plannedMs: number;
   /** Share of the planned work that was done, 0–1. */
   completion: number;
+  /** The most of all that was told of blocks and in the middle of them. */
   maxDiscomfort: number | null;
-  meanExertion: number | null;
+  /** How hard it was: as told at the end, else the mean over the blocks that were told of. */
+  exertion: number | null;
   /** What the method allowed: it decides what a discomfort means. */
   discomfortPolicy: DiscomfortPolicy;
   /** Rules of safety that the plan broke for this athlete when it was begun, each in words. */
@@ -81,5 +91,6 @@ export interface SessionRecord extends SessionListItem {
   note: string;
   sets: StoredSet[];
   reports: StoredReport[];
+  complaints: StoredComplaint[];
   rows: PlannedDoneRow[];
 }

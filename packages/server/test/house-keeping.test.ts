@@ -93,22 +93,15 @@ describe('the house', () => {
     const sums = () =>
       before.source
         .query(`SELECT 'sequence' AS what, id, title, purpose, budget_min, duration_ms, block_count, NULL AS policy
-        FROM sequences UNION SELECT 'session', id, title, completion, max_discomfort, planned_ms, mean_exertion, discomfort_policy
+        FROM sequences UNION SELECT 'session', id, title, completion, max_discomfort, planned_ms, exertion, discomfort_policy
         FROM sessions ORDER BY id`);
     const terms = () => before.source.query("SELECT COUNT(*) AS n FROM readings WHERE `of` = 'finger extension'");
     const measured =
       'INSERT INTO readings SELECT UUID(), studio_id, athlete_id, ?, ?, hand, 5, on_day FROM readings LIMIT 1';
     await before.source.query(measured, ['maximum', 'finger extension']);
-    // What came after the sums goes first.
-    const undoSums = async () => {
-      for (const migration of before.source.migrations.toReversed()) {
-        await before.source.undoLastMigration();
-        if (migration.constructor.name.startsWith('SumsAndTerms')) return;
-      }
-    };
     const written = await sums();
     const [{ n }] = await terms();
-    await undoSums();
+    await before.undoTo('SumsAndTerms');
     expect(await before.source.query("SELECT `of` FROM readings WHERE `of` = 'hand opening'")).toHaveLength(Number(n));
     await before.source.query(`UPDATE athletes SET cautions = '[[], {"caution":"numbness"}]' LIMIT 1`);
     const [{ id }] = await before.source.query('SELECT id FROM sequences ORDER BY id LIMIT 1');
@@ -122,7 +115,7 @@ describe('the house', () => {
     );
     expect(Number(healed)).toBe(0);
     // The unsound one has no sums and keeps nothing else from having theirs.
-    await undoSums();
+    await before.undoTo('SumsAndTerms');
     await before.source.query('UPDATE sequences SET document = ? WHERE id = ?', [JSON.stringify(document), id]);
     await before.source.runMigrations();
     expect(await sums()).toEqual(written);

@@ -34,6 +34,14 @@ export class House {
     readonly url: string,
   ) {}
 
+  /** Takes migrations back, the latest first, up to and with the one whose name begins like this. */
+  async undoTo(name: string): Promise<void> {
+    for (const migration of this.source.migrations.toReversed()) {
+      await this.source.undoLastMigration();
+      if (migration.constructor.name.startsWith(name)) return;
+    }
+  }
+
   static async open(
     name: string,
     { seedDemo = false, now, webRoot = '/nowhere' }: { seedDemo?: boolean; now?: () => Date; webRoot?: string } = {},

@@ -61,7 +61,7 @@ describe('a session', () => {
       ending: 'completed',
       note: 'Right hand let go.',
       maxDiscomfort: 3,
-      meanExertion: 5,
+      exertion: 5,
     });
     expect(record.rows.map((row) => [row.blockId, row.side, row.plannedAmount, row.doneAmount])).toEqual([
       ['b0', 'both', 30, null],
@@ -120,6 +120,40 @@ describe('a session', () => {
     expect(await read(id)).toMatchObject({ maxDiscomfort: 1 });
   });
 
+  test('what hurts in the middle is kept with hand and place, and counts as the most', async () => {
+    const id = uuid();
+    await begin(id);
+    await report(id, { discomfort: 1 });
+    const complaint = {
+      blockId: 'b1',
+      hand: 'left',
+      place: 'wrist-back',
+      discomfort: 6,
+      at: '2026-05-04T08:02:30.000Z',
+    };
+    const path = `/sessions/${id}/complaints/${uuid()}`;
+    for (let time = 0; time < 2; time++) expect((await coach.ask('PUT', path, complaint)).status).toBe(204);
+    expect(await read(id)).toMatchObject({ maxDiscomfort: 6, complaints: [complaint] });
+    expect((await coach.ask('PUT', path, { ...complaint, discomfort: 2 })).status).toBe(409);
+    const wrong = { ...complaint, blockId: 'other', place: 'knee', discomfort: 11 };
+    const refused = await coach.ask('PUT', `/sessions/${id}/complaints/${uuid()}`, wrong);
+    expect(pointers(refused.body)).toEqual(['/place', '/discomfort']);
+  });
+
+  test('how hard it was may stay untold of a block, and be told of the whole', async () => {
+    const id = uuid();
+    await begin(id);
+    await report(id, { exertion: null });
+    expect(await read(id)).toMatchObject({ exertion: null, reports: [{ discomfort: 2, exertion: null }] });
+    await report(id, { exertion: 5, at: '2026-05-04T08:04:00.000Z' });
+    expect(await read(id)).toMatchObject({ exertion: 5 });
+    await end(id, { exertion: 7 });
+    expect(await read(id)).toMatchObject({ exertion: 7 });
+    await end(id);
+    await report(id, { exertion: 3, at: '2026-05-04T08:06:00.000Z' });
+    expect(await read(id)).toMatchObject({ exertion: 7 });
+  });
+
   test('a stop keeps its sign, and cannot be turned into something milder', async () => {
     const id = uuid();
     await begin(id);
@@ -163,7 +197,7 @@ describe('a session', () => {
     const id = uuid();
     await begin(id);
     await Promise.all([addSet(id, uuid()), addSet(id, uuid(), { side: 'right' }), report(id, { exertion: 7 })]);
-    expect(await read(id)).toMatchObject({ completion: 2 / 3, meanExertion: 7 });
+    expect(await read(id)).toMatchObject({ completion: 2 / 3, exertion: 7 });
   });
 });
 

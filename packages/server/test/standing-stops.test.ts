@@ -130,7 +130,7 @@ describe('a sign that stopped a session', () => {
 
 test('stops of before stand after the house has been opened anew, of both hands; and go when that is taken back', async () => {
   const id = await stopped();
-  await house.source.undoLastMigration();
+  await house.undoTo('StandingStops');
   const cautions = async () => {
     const [row] = await house.source.query('SELECT cautions FROM athletes WHERE id = ?', [ids.athleteId]);
     return typeof row.cautions === 'string' ? JSON.parse(row.cautions) : row.cautions;

@@ -1,7 +1,8 @@
 import type { Fault } from '../vocabulary/fault.js';
-import { type WorkingSide, WORKING_SIDES } from '../vocabulary/hands.js';
+import { HAND_WORDS, type WorkingSide, WORKING_SIDES } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { idOf, instant, type Of, oneOf, optional, orNull, record, text, within } from '../vocabulary/schema.js';
+import { SORE_PLACE_IDS, SORE_PLACES } from '../vocabulary/sore-places.js';
 import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
 import { SET_UNITS, type SetUnit } from '../vocabulary/work.js';
 import { BLOCK_LIMITS } from './sequence.js';
@@ -39,12 +40,29 @@ export type DoneSet = Of<typeof DONE_SET>;
 export const BLOCK_REPORT = record({
   blockId: text(BLOCK_LIMITS.idLength, 1),
   discomfort: within(SESSION_LIMITS.score, 'Discomfort'),
-  exertion: within(SESSION_LIMITS.score, 'Exertion'),
+  /** Null where only “fine” was said: nobody has told how hard it was. */
+  exertion: orNull(within(SESSION_LIMITS.score, 'Exertion')),
   note: text(SESSION_LIMITS.blockNoteLength),
   at: instant(),
 });
 /** How a block felt. */
 export type BlockReport = Of<typeof BLOCK_REPORT>;
+
+/** What hurts in the middle of a session and is none of the signs that end it: which hand, where, how much. */
+export const COMPLAINT = record({
+  /** The block that was being done. */
+  blockId: text(BLOCK_LIMITS.idLength, 1),
+  hand: oneOf(WORKING_SIDES),
+  place: oneOf(SORE_PLACE_IDS),
+  discomfort: within(SESSION_LIMITS.score, 'Discomfort'),
+  at: instant(),
+});
+/** Something that hurt in the middle of a session. */
+export type Complaint = Of<typeof COMPLAINT>;
+
+/** A complaint in words. @example complaintWords({ hand: 'left', place: 'palm', discomfort: 4 }) → 'left hand, palm: 4 of 10' */
+export const complaintWords = ({ hand, place, discomfort }: Pick<Complaint, 'hand' | 'place' | 'discomfort'>): string =>
+  `${HAND_WORDS[hand]}, ${SORE_PLACES[place].toLowerCase()}: ${discomfort} of 10`;
 
 /** How a session ends. */
 export const ENDINGS = ['completed', 'ended early', 'stopped'] as const;
@@ -58,6 +76,8 @@ export const SESSION_END = record({
   stopSign: optional(oneOf(STOP_SIGN_IDS)),
   /** Which hand it was; both where nobody said. */
   stopHand: optional(oneOf(WORKING_SIDES)),
+  /** How hard it was, all in all; left out where nobody said. */
+  exertion: optional(within(SESSION_LIMITS.score, 'Exertion')),
   note: text(SESSION_LIMITS.noteLength),
   endedAt: instant(),
 });

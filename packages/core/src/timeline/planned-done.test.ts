@@ -89,6 +89,13 @@ describe('planned against done', () => {
     expect(completion(rows)).toBeCloseTo(1 / 6, 12);
   });
 
+  test('what was eased to another kind of work stands in its own unit, of what was then planned', () => {
+    const eased = { unit: 'seconds', plannedAmount: 20 } as const;
+    const rows = plannedAgainstDone(timeline, [done('a', 1, 'left', 2), done('b', 1, 'left', 15, eased)]);
+    expect(rows[0]).toMatchObject({ unit: 'seconds', plannedAmount: 20, doneAmount: 15 });
+    expect(completion(rows.slice(0, 1))).toBeCloseTo(0.75, 10);
+  });
+
   test('sets that the plan does not know are kept at the end', () => {
     const rows = plannedAgainstDone(timeline, [done('a', 3, 'left', 5)]);
     expect(rows.at(-1)).toMatchObject({ set: 3, doneAmount: 5 });

@@ -18,15 +18,15 @@ export const pieceKey = (row: Pick<CountedSet, 'blockId' | 'set' | 'side' | 'dir
   [row.blockId, row.set, row.side, row.direction ?? ''].join('|');
 
 /**
- * Lays what was done against the compiled plan. Work that was done twice (after going back) keeps the larger amount: the
- * plan asked for it once. Work that the plan does not know (an easier level taken on the spot keeps its block) is not lost:
+ * Lays what was done against the compiled plan. Work that was done twice (after going back) keeps the larger share: the
+ * plan asked for it once. What was eased to another kind of work stands in its own unit. Work that the plan does not know (an easier level taken on the spot keeps its block) is not lost:
  * it follows at the end with a planned amount of its own.
  */
 export function plannedAgainstDone(timeline: Timeline, sets: readonly CountedSet[]): PlannedDoneRow[] {
   const done = new Map<string, CountedSet>();
   for (const set of standingSets(sets)) {
     const before = done.get(pieceKey(set));
-    if (!before || before.doneAmount < set.doneAmount) done.set(pieceKey(set), set);
+    if (!before || shareOf(before) < shareOf(set)) done.set(pieceKey(set), set);
   }
   const rows: PlannedDoneRow[] = [];
   for (const stint of timeline.stints) {
@@ -34,12 +34,20 @@ export function plannedAgainstDone(timeline: Timeline, sets: readonly CountedSet
     for (const side of sides) {
       const { blockId, set, direction, unit, plannedAmount } = stint;
       const key = pieceKey({ blockId, set, side, direction });
-      rows.push({ blockId, set, side, direction, unit, plannedAmount, doneAmount: done.get(key)?.doneAmount ?? null });
+      const was = done.get(key);
+      const planned = was && was.unit !== unit ? was : { unit, plannedAmount };
+      rows.push({
+        ...{ blockId, set, side, direction },
+        ...{ unit: planned.unit, plannedAmount: planned.plannedAmount },
+        doneAmount: was?.doneAmount ?? null,
+      });
       done.delete(key);
     }
   }
   return [...rows, ...done.values()];
 }
+
+const shareOf = ({ doneAmount, plannedAmount }: CountedSet) => doneAmount / Math.max(1, plannedAmount);
 
 /** Planned and done amounts, summed. */
 export interface PlannedDoneTotals {

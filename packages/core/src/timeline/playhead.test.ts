@@ -168,6 +168,21 @@ describe('rejoin after an easier level was taken', () => {
     expect(head.elapsedMs).toBe(2000);
   });
 
+  test('where the block is out, the next one begins; where a set is out, the block after it', () => {
+    const inLift = at(timeline.stints.find(({ blockId }) => blockId === 'lift')!.startMs + 1000);
+    const without = SEQUENCE.blocks.filter(({ id }) => id !== 'lift');
+    const shorter = compileTimeline({ ...SEQUENCE, blocks: without }, shippedMovement);
+    const next = shorter.events[rejoin(timeline, shorter, inLift).event];
+    expect(next).toMatchObject({
+      blockId: SEQUENCE.blocks[SEQUENCE.blocks.findIndex(({ id }) => id === 'lift') + 1]?.id,
+    });
+    const last = timeline.stints.findLast(({ blockId }) => blockId === 'lift')!;
+    const fewer = SEQUENCE.blocks.map((b) => (b.id === 'lift' ? { ...b, dose: { ...b.dose, sets: 1 } } : b));
+    const less = compileTimeline({ ...SEQUENCE, blocks: fewer }, shippedMovement);
+    const after = less.events[rejoin(timeline, less, at(last.startMs + 500)).event];
+    expect(after?.blockId).not.toBe('lift');
+  });
+
   test('the end stays the end', () => {
     expect(isOver(easier, rejoin(timeline, easier, at(timeline.durationMs)))).toBe(true);
   });

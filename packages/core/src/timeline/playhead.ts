@@ -121,6 +121,12 @@ export function currentPart(event: TimelineEvent, head: Playhead): { part: Event
   throw new Error('An event has no parts.');
 }
 
+/** Where the clock stands on the timeline, milliseconds from its start; added time does not move it. */
+export function momentMs(timeline: Timeline, head: Playhead): number {
+  const event = timeline.events[head.event];
+  return event ? event.startMs + Math.min(head.elapsedMs, event.durationMs) : timeline.durationMs;
+}
+
 /** Time left of the whole session. */
 export function remainingMs(timeline: Timeline, head: Playhead): number {
   const event = timeline.events[head.event];
@@ -128,19 +134,35 @@ export function remainingMs(timeline: Timeline, head: Playhead): number {
 }
 
 /**
- * Carries a playhead over to another compilation of the same session, made when a block's level was changed on the spot:
- * the current stint begins anew there, or, between stints, the same moment before or after it.
+ * Carries a playhead over to another compilation of the same session, made when a block was changed on the spot: the current stint begins
+ * anew there, or, between stints, the same moment before or after it. Where the changed block has no such piece of work any more, or is out,
+ * the next block begins.
  */
 export function rejoin(from: Timeline, to: Timeline, head: Playhead): Playhead {
   const now = from.events[head.event];
   if (!now) return jump(to.events.length);
   const stint = currentStint(from, head) ?? from.stints.find((candidate) => candidate.firstEvent > head.event);
-  const there = stint && to.stints[stint.index];
-  if (!stint || !there) return jump(to.events.length);
-  if (now.stint !== null) return jump(there.firstEvent);
+  const there = stint && sameWork(to, stint);
+  if (now.stint !== null) return jump(there?.firstEvent ?? nextBlock(from, to, now.blockIndex));
   const before = to.events.findIndex(
     (event) =>
       event.blockId === now.blockId && event.kind === now.kind && event.set === now.set && event.side === now.side,
   );
-  return before >= 0 ? { ...head, event: before } : jump(there.firstEvent);
+  if (before >= 0) return { ...head, event: before };
+  return jump(there?.firstEvent ?? nextBlock(from, to, now.blockIndex));
+}
+
+/** The same set of the same hand in the other compilation, or what comes nearest to it. */
+function sameWork({ stints }: Timeline, { blockId, set, side, direction }: Stint): Stint | undefined {
+  const ofSet = stints.filter((other) => other.blockId === blockId && other.set === set);
+  const ofHand = ofSet.filter((other) => other.side === side);
+  return ofHand.find((other) => other.direction === direction) ?? ofHand[0] ?? ofSet[0];
+}
+
+/** Where the first of the later blocks begins that is still there; the end when there is none. */
+function nextBlock(from: Timeline, to: Timeline, blockIndex: number): number {
+  const later = from.blocks.slice(blockIndex + 1).map(({ blockId }) => blockId);
+  const next = to.blocks.find(({ blockId }) => later.includes(blockId));
+  const first = to.events.findIndex(({ blockId }) => blockId === next?.blockId);
+  return first < 0 ? to.events.length : first;
 }

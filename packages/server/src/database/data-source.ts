@@ -6,12 +6,13 @@ import { MethodRow } from '../methods/method.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { ReadingRow } from '../readings/reading.entity.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
-import { BlockReportRow, DoneSetRow, SessionRow } from '../sessions/session.entities.js';
+import { BlockReportRow, ComplaintRow, DoneSetRow, SessionRow } from '../sessions/session.entities.js';
 import { FirstHouse1780000000000 } from './migrations/1780000000000-first-house.js';
 import { MovementsAndReadings1790000000000 } from './migrations/1790000000000-movements-and-readings.js';
 import { Methods1800000000000 } from './migrations/1800000000000-methods.js';
 import { SumsAndTerms1810000000000 } from './migrations/1810000000000-sums-and-terms.js';
 import { StandingStops1820000000000 } from './migrations/1820000000000-standing-stops.js';
+import { Complaints1830000000000 } from './migrations/1830000000000-complaints.js';
 
 /** Every table. */
 export const ENTITIES = [
@@ -25,6 +26,7 @@ export const ENTITIES = [
   SessionRow,
   DoneSetRow,
   BlockReportRow,
+  ComplaintRow,
   MovementRow,
   MethodRow,
   ReadingRow,
@@ -42,6 +44,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Methods1800000000000,
       SumsAndTerms1810000000000,
       StandingStops1820000000000,
+      Complaints1830000000000,
     ],
     synchronize: false,
     timezone: 'Z',

@@ -21,7 +21,7 @@ const LISTED = [
   'plannedMs',
   'completion',
   'maxDiscomfort',
-  'meanExertion',
+  'exertion',
   'discomfortPolicy',
   'begunAgainst',
 ] as const satisfies readonly (keyof SessionRow)[];
@@ -126,7 +126,7 @@ export async function listed(scope: StudioScope, rows: readonly ListedSession[])
     plannedMs: row.plannedMs,
     completion: row.completion,
     maxDiscomfort: row.maxDiscomfort,
-    meanExertion: row.meanExertion,
+    exertion: row.exertion,
     discomfortPolicy: row.discomfortPolicy,
     begunAgainst: begunAgainst.map(({ text }) => text),
   }));

@@ -1,5 +1,6 @@
 import {
   type BlockReport,
+  type Complaint,
   completion,
   compileTimeline,
   type CountedSet,
@@ -8,21 +9,30 @@ import {
   type Sequence,
 } from '@clay-pot/core';
 
-/** What lists show of a session, summed from what is recorded of it. @param reports oldest first: the latest of a block stands */
-export function sumsOfSession(
-  plan: Sequence,
-  sets: readonly CountedSet[],
-  reports: readonly Pick<BlockReport, 'blockId' | 'discomfort' | 'exertion'>[],
-  lookup: MovementLookup,
-) {
+/** What is recorded of a session while it is led. */
+export interface Told {
+  readonly sets: readonly CountedSet[];
+  /** Oldest first: the latest of a block stands. */
+  readonly reports: readonly Pick<BlockReport, 'blockId' | 'discomfort' | 'exertion'>[];
+  readonly complaints: readonly Pick<Complaint, 'discomfort'>[];
+  /** How hard it was all in all, where it was told at the end. */
+  readonly exertion: number | null;
+}
+
+/** What lists show of a session, summed from what is recorded of it. */
+export function sumsOfSession(plan: Sequence, { sets, reports, complaints, exertion }: Told, lookup: MovementLookup) {
   const timeline = compileTimeline(plan, lookup);
   const told = [...new Map(reports.map((report) => [report.blockId, report])).values()];
-  const exertion = told.reduce((sum, report) => sum + report.exertion, 0);
+  const discomforts = [...told, ...complaints].map(({ discomfort }) => discomfort);
+  const exertions = told.flatMap((report) => report.exertion ?? []);
   return {
     title: plan.title,
     plannedMs: timeline.durationMs,
     completion: completion(plannedAgainstDone(timeline, sets)),
-    maxDiscomfort: told.length ? Math.max(...told.map(({ discomfort }) => discomfort)) : null,
-    meanExertion: told.length ? exertion / told.length : null,
+    maxDiscomfort: discomforts.length ? Math.max(...discomforts) : null,
+    exertion: exertion ?? meanOf(exertions),
   };
 }
+
+const meanOf = (values: readonly number[]): number | null =>
+  values.length ? values.reduce((sum, value) => sum + value, 0) / values.length : null;

@@ -1,4 +1,4 @@
-import type { DiscomfortPolicy, Ending, Sequence, SetUnit, StopSign, WorkingSide } from '@clay-pot/core';
+import type { DiscomfortPolicy, Ending, Sequence, SetUnit, SorePlace, StopSign, WorkingSide } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 
@@ -49,8 +49,13 @@ export class SessionRow extends StudioOwned {
   @Column('tinyint', { name: 'max_discomfort', nullable: true })
   maxDiscomfort: number | null;
 
-  @Column('double', { name: 'mean_exertion', nullable: true })
-  meanExertion: number | null;
+  /** As told at the end, else the mean over the blocks that were told of. */
+  @Column('double', { nullable: true })
+  exertion: number | null;
+
+  /** How hard it was all in all, as told at the end. */
+  @Column('tinyint', { name: 'told_exertion', nullable: true })
+  toldExertion: number | null;
 
   /** What the method of the plan allowed: it decides what a discomfort means. */
   @Column('varchar', { name: 'discomfort_policy', length: 8 })
@@ -119,11 +124,33 @@ export class BlockReportRow extends StudioOwned {
   @Column('tinyint')
   discomfort: number;
 
-  @Column('tinyint')
-  exertion: number;
+  @Column('tinyint', { nullable: true })
+  exertion: number | null;
 
   @Column('varchar', { length: 1000 })
   note: string;
+
+  @Column('datetime', { precision: 3 })
+  at: Date;
+}
+
+/** Append-only: what hurt in the middle of a session. */
+@Entity('complaints')
+export class ComplaintRow extends StudioOwned {
+  @Column('char', { name: 'session_id', length: 36 })
+  sessionId: string;
+
+  @Column('varchar', { name: 'block_id', length: 64 })
+  blockId: string;
+
+  @Column('varchar', { length: 8 })
+  hand: WorkingSide;
+
+  @Column('varchar', { length: 24 })
+  place: SorePlace;
+
+  @Column('tinyint')
+  discomfort: number;
 
   @Column('datetime', { precision: 3 })
   at: Date;

@@ -1,6 +1,8 @@
 import {
   BLOCK_REPORT_INPUT,
   type BlockReportInput,
+  COMPLAINT_INPUT,
+  type ComplaintInput,
   DONE_SET_INPUT,
   type DoneSetInput,
   SESSION_END_INPUT,
@@ -79,6 +81,17 @@ export class SessionsController {
     @Input('BlockReportInput', BLOCK_REPORT_INPUT) body: BlockReportInput,
   ): Promise<void> {
     return this.sessions.addReport(scope, id, reportId, body);
+  }
+
+  @Put(':id/complaints/:complaintId')
+  @HttpCode(204)
+  addComplaint(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Param('complaintId', IdPipe) complaintId: string,
+    @Input('ComplaintInput', COMPLAINT_INPUT) body: ComplaintInput,
+  ): Promise<void> {
+    return this.sessions.addComplaint(scope, id, complaintId, body);
   }
 
   @Put(':id/end')

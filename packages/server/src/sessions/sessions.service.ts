@@ -1,4 +1,11 @@
-import type { BlockReportInput, DoneSetInput, SessionEndInput, SessionInput, SessionRecord } from '@clay-pot/contracts';
+import type {
+  BlockReportInput,
+  ComplaintInput,
+  DoneSetInput,
+  SessionEndInput,
+  SessionInput,
+  SessionRecord,
+} from '@clay-pot/contracts';
 import {
   cautionsOn,
   checkSessionEnd,
@@ -24,7 +31,7 @@ import { LibraryService } from '../library/library.service.js';
 import { PersonsService } from '../persons/persons.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
-import { BlockReportRow, type BrokenRule, DoneSetRow, SessionRow } from './session.entities.js';
+import { BlockReportRow, type BrokenRule, ComplaintRow, DoneSetRow, SessionRow } from './session.entities.js';
 import { listed } from './session-list.js';
 import { sumsOfSession } from './session-sums.js';
 
@@ -38,10 +45,11 @@ export class SessionsService {
 
   async get(scope: StudioScope, id: string): Promise<SessionRecord> {
     const row = await scope.of(SessionRow).get(id, 'session');
-    const [[item], sets, reports, known] = await Promise.all([
+    const [[item], sets, reports, complaints, known] = await Promise.all([
       listed(scope, [row]),
       setsOf(scope, id),
       reportsOf(scope, id),
+      complaintsOf(scope, id),
       this.library.of(scope),
     ]);
     if (!item) throw new Error(`A session without its list item: ${id}`);
@@ -55,6 +63,10 @@ export class SessionsService {
       })),
       reports: reports.map(({ studioId: _studio, sessionId: _session, at, ...report }) => ({
         ...report,
+        at: at.toISOString(),
+      })),
+      complaints: complaints.map(({ studioId: _studio, sessionId: _session, at, ...complaint }) => ({
+        ...complaint,
         at: at.toISOString(),
       })),
       rows: plannedAgainstDone(compileTimeline(row.plan, known.movement), sets),
@@ -74,7 +86,8 @@ export class SessionsService {
       plan,
       startedAt: new Date(input.startedAt),
       ...{ endedAt: null, ending: null, stopSign: null, stopHand: null, note: '' },
-      ...sumsOfSession(plan, [], [], known.movement),
+      toldExertion: null,
+      ...sumsOfSession(plan, { sets: [], reports: [], complaints: [], exertion: null }, known.movement),
       discomfortPolicy: methodOf(plan, known.method).discomfort,
       begunAgainst: await this.brokenBy(scope, athlete, plan, input.startedAt, known),
     };
@@ -85,8 +98,8 @@ export class SessionsService {
   async addSet(scope: StudioScope, sessionId: string, id: string, input: DoneSetInput): Promise<void> {
     const known = await this.library.of(scope);
     await scope.transaction(async (held) => {
-      const { plan } = await held.of(SessionRow).hold(sessionId, 'session');
-      checkBlockId(plan, input.blockId);
+      const session = await held.of(SessionRow).hold(sessionId, 'session');
+      checkBlockId(session.plan, input.blockId);
       const movement = known.movement(input.movementId);
       if (!movement || !findLevel(movement, input.levelId)) {
         throw invalid([{ pointer: '/levelId', message: 'is not a level of a known movement' }]);
@@ -95,17 +108,27 @@ export class SessionsService {
         throw invalid([{ pointer: '/corrects', message: 'must be the id of a set of this session' }]);
       }
       await addOnce(held, DoneSetRow, { ...input, id, sessionId, endedAt: new Date(input.endedAt) }, 'set');
-      await sumUp(held, sessionId, plan, known);
+      await sumUp(held, session, known);
     });
   }
 
   async addReport(scope: StudioScope, sessionId: string, id: string, input: BlockReportInput): Promise<void> {
     const known = await this.library.of(scope);
     await scope.transaction(async (held) => {
-      const { plan } = await held.of(SessionRow).hold(sessionId, 'session');
-      checkBlockId(plan, input.blockId);
+      const session = await held.of(SessionRow).hold(sessionId, 'session');
+      checkBlockId(session.plan, input.blockId);
       await addOnce(held, BlockReportRow, { ...input, id, sessionId, at: new Date(input.at) }, 'report');
-      await sumUp(held, sessionId, plan, known);
+      await sumUp(held, session, known);
+    });
+  }
+
+  async addComplaint(scope: StudioScope, sessionId: string, id: string, input: ComplaintInput): Promise<void> {
+    const known = await this.library.of(scope);
+    await scope.transaction(async (held) => {
+      const session = await held.of(SessionRow).hold(sessionId, 'session');
+      checkBlockId(session.plan, input.blockId);
+      await addOnce(held, ComplaintRow, { ...input, id, sessionId, at: new Date(input.at) }, 'complaint');
+      await sumUp(held, session, known);
     });
   }
 
@@ -114,11 +137,12 @@ export class SessionsService {
    * the place of a milder, so that no stop sign is lost; a milder one is refused. A second sign is kept beside the first.
    */
   async end(scope: StudioScope, id: string, input: SessionEndInput): Promise<SessionRecord> {
+    const known = await this.library.of(scope);
     await scope.transaction(async (held) => {
       const session = await held.of(SessionRow).hold(id, 'session');
       const faults = checkSessionEnd(input, session.startedAt.toISOString());
       if (faults.length) throw invalid(faults);
-      const { ending, stopSign = null, endedAt } = input;
+      const { ending, stopSign = null, endedAt, exertion = session.toldExertion } = input;
       const stopHand = stopSign && (input.stopHand ?? 'both');
       const note = input.note || session.note;
       const isGraver = session.ending === null || ENDINGS.indexOf(ending) > ENDINGS.indexOf(session.ending);
@@ -127,6 +151,10 @@ export class SessionsService {
       } else if (session.ending !== ending) {
         throw conflict(`This session has ended already (${session.ending}).`);
       } else if (session.note === '') await held.of(SessionRow).update({ id }, { note });
+      if (exertion !== session.toldExertion) {
+        await held.of(SessionRow).update({ id }, { toldExertion: exertion });
+        await sumUp(held, session, known, exertion);
+      }
       // Of two signs that two devices tell of one session both stand.
       if (stopSign && stopHand) {
         const onDay = dayIn(scope.timeZone, new Date(endedAt));
@@ -173,13 +201,21 @@ async function bar(
 
 const setsOf = (scope: StudioScope, sessionId: string) =>
   scope.of(DoneSetRow).find({ where: { sessionId }, order: { endedAt: 'ASC', id: 'ASC' } });
+const complaintsOf = (scope: StudioScope, sessionId: string) =>
+  scope.of(ComplaintRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
 const reportsOf = (scope: StudioScope, sessionId: string) =>
   scope.of(BlockReportRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
 
 /** Stores anew what lists show of a session. The session's row must be held: of two sets sent at once the later sees both. */
-async function sumUp(held: StudioScope, id: string, plan: Sequence, known: Known): Promise<void> {
-  const [sets, reports] = [await setsOf(held, id), await reportsOf(held, id)];
-  await held.of(SessionRow).update({ id }, sumsOfSession(plan, sets, reports, known.movement));
+async function sumUp(
+  held: StudioScope,
+  { id, plan, toldExertion }: SessionRow,
+  known: Known,
+  exertion = toldExertion,
+): Promise<void> {
+  const [sets, reports, complaints] = [await setsOf(held, id), await reportsOf(held, id), await complaintsOf(held, id)];
+  const told = { sets, reports, complaints, exertion };
+  await held.of(SessionRow).update({ id }, sumsOfSession(plan, told, known.movement));
 }
 
 function checkBlockId(plan: Sequence, blockId: string): void {

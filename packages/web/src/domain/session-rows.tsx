@@ -1,7 +1,7 @@
 import type { SessionListItem } from '@clay-pot/contracts';
 import { Link } from 'react-router';
 import { minutesText, percent } from '@clay-pot/core';
-import { dayText, timeText } from '../ui/format.js';
+import { dayText, scoreText, timeText } from '../ui/format.js';
 import { DiscomfortMark } from '../ui/marks.js';
 
 /** Sessions as rows: when, who, what, how much of it, how it felt. */
@@ -17,7 +17,7 @@ export function SessionRows({ sessions, withAthlete }: { sessions: readonly Sess
             <th className="py-1.5 pr-3 text-right font-normal">Length</th>
             <th className="py-1.5 pr-3 font-normal">Done of plan</th>
             <th className="py-1.5 pr-3 font-normal">Discomfort, most</th>
-            <th className="py-1.5 text-right font-normal">Exertion, mean</th>
+            <th className="py-1.5 text-right font-normal">Exertion</th>
           </tr>
         </thead>
         <tbody>
@@ -48,7 +48,7 @@ export function SessionRows({ sessions, withAthlete }: { sessions: readonly Sess
               <td className="py-1.5 pr-3">
                 <DiscomfortMark score={session.maxDiscomfort} policy={session.discomfortPolicy} />
               </td>
-              <td className="py-1.5 text-right figures">{session.meanExertion?.toFixed(1) ?? '–'}</td>
+              <td className="py-1.5 text-right figures">{scoreText(session.exertion)}</td>
             </tr>
           ))}
         </tbody>

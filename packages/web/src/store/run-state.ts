@@ -1,5 +1,5 @@
 import type { BlockReportInput, DoneSetInput, Ending } from '@clay-pot/contracts';
-import type { Playhead, RecordedCaution, Sequence, StopSign, WorkingSide } from '@clay-pot/core';
+import type { Equipment, Playhead, RecordedCaution, Sequence, StopSign, WorkingSide } from '@clay-pot/core';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { restfulStorage } from './restful-storage.js';
@@ -14,6 +14,8 @@ export interface Run {
   readonly athleteName: string;
   readonly sequenceId: string;
   readonly cautions: readonly RecordedCaution[];
+  /** What is at hand, so that a gentler form can be proposed without a network. */
+  readonly equipment: readonly Equipment[];
   /** The sequence with the levels as they are led now: easing on the spot changes it. */
   readonly sequence: Sequence;
   readonly startedAt: string;
@@ -42,8 +44,9 @@ export const useRun = create<RunState>()(
     storage: createJSONStorage(() => restfulStorage),
     // Whoever comes back finds the clock standing, not running in the background.
     merge: (stored) => {
-      const { run } = (stored ?? { run: null }) as RunState;
-      return { run: run && { ...run, paused: true } };
+      const { run } = (stored ?? { run: null }) as { run: (Omit<Run, 'equipment'> & Partial<Run>) | null };
+      // A session that was begun before it kept what is at hand knows of nothing.
+      return { run: run && { ...run, equipment: run.equipment ?? [], paused: true } };
     },
   }),
 );

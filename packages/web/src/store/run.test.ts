@@ -1,29 +1,24 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import {
   BLOCK_REPORT_INPUT,
+  COMPLAINT_INPUT,
   DONE_SET_INPUT,
   type DoneSetInput,
   SESSION_END_INPUT,
   SESSION_INPUT,
 } from '@clay-pot/contracts';
-import {
-  faultsOf,
-  findLevel,
-  isOver,
-  parseDose,
-  plannedAgainstDone,
-  type Sequence,
-  USUAL_PACING,
-} from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
+import { faultsOf, isOver, parseDose, plannedAgainstDone, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { useOutbox } from './outbox.js';
 import { forgetArrived, useOwnStops } from './own-stops.js';
 import {
   addTime,
+  allFine,
+  askedNow,
   beginRun,
+  changeAhead,
+  complain,
   correct,
-  easeLevel,
   endRun,
   finishRun,
   goBack,
@@ -61,7 +56,14 @@ beforeEach(() => {
   useOutbox.setState({ letters: [], refused: [] });
   useOwnStops.setState({ stops: [] });
   useRun.setState({ run: null });
-  beginRun({ athleteId: uuid(), athleteName: 'Test', cautions: [], sequenceId: uuid(), sequence });
+  beginRun({
+    athleteId: uuid(),
+    athleteName: 'Test',
+    cautions: [],
+    equipment: ['soft ball'],
+    sequenceId: uuid(),
+    sequence,
+  });
 });
 
 describe('a led session', () => {
@@ -123,14 +125,53 @@ describe('a led session', () => {
     skipStint();
     tick(3_000);
     const before = run().head;
-    easeLevel();
+    changeAhead([{ kind: 'change', blockId: 'b', levelId: 'soft' }]);
     expect(run().sequence.blocks[1]).toMatchObject({ id: 'b', levelId: 'soft', dose: sequence.blocks[1]!.dose });
     expect(run().head.elapsedMs).toBeLessThan(before.elapsedMs);
     runToTheEnd();
     expect(run().sets.find(({ blockId }) => blockId === 'b')).toMatchObject({ levelId: 'soft' });
-    // At the foot of the ladder there is nothing easier: nothing changes.
-    const foot = findLevel(shippedMovement('grip.ball-squeeze')!, 'soft')!;
-    expect(run().sequence.blocks[1]!.levelId).toBe(foot.id);
+  });
+
+  test('what lies behind is not changed; what goes out in the middle is left as far as it went', () => {
+    tick(15_000);
+    changeAhead([{ kind: 'remove', blockId: 'a' }]);
+    expect(run().sets).toMatchObject([{ blockId: 'a', doneAmount: 10 }]);
+    expect(run().sequence.blocks.map(({ id }) => id)).toEqual(['a', 'b', 'c']);
+    expect(timelineOf(run().sequence).events[run().head.event]).toMatchObject({ blockId: 'b', kind: 'announce' });
+    changeAhead([
+      { kind: 'change', blockId: 'a', levelId: 'slow' },
+      { kind: 'remove', blockId: 'b' },
+    ]);
+    expect(run().sequence.blocks.map(({ id, levelId }) => [id, levelId])).toEqual([
+      ['a', 'fast'],
+      ['c', 'arms-side'],
+    ]);
+    expect(timelineOf(run().sequence).events[run().head.event]).toMatchObject({ blockId: 'c', kind: 'announce' });
+    changeAhead([{ kind: 'remove', blockId: 'c' }]);
+    expect(run().ended).toMatchObject({ ending: 'ended early' });
+  });
+
+  test('another movement that is taken on the spot is what the next sets say', () => {
+    skipWholeBlock();
+    const dose = parseDose('1x3 tempo1-1');
+    changeAhead([{ kind: 'change', blockId: 'b', movementId: 'free.bending-waves', levelId: 'arms-side', dose }]);
+    runToTheEnd();
+    const done = run().sets.filter(({ blockId }) => blockId === 'b');
+    expect(done).toMatchObject([{ movementId: 'free.bending-waves', levelId: 'arms-side', doneAmount: 3 }]);
+  });
+
+  test('the question about a block goes after half a minute, and waits among those not told of', () => {
+    const endOfA = timelineOf(run().sequence).blocks[0]!.endMs;
+    tick(endOfA + 1_000);
+    expect(askedNow(run())).toBe('a');
+    tick(28_000);
+    expect(askedNow(run())).toBe('a');
+    tick(1_500);
+    expect(askedNow(run())).toBeUndefined();
+    expect(run().toRate).toEqual(['a']);
+    allFine(run().toRate);
+    expect(run().toRate).toEqual([]);
+    expect(pathsOf('/reports/')).toMatchObject([{ body: { blockId: 'a', discomfort: 0, exertion: null } }]);
   });
 
   test('added time counts, and going back repeats without losing what was recorded', () => {
@@ -196,11 +237,13 @@ test('every letter keeps the server’s own rules, in an order in which each fin
   tick(26_000);
   rate('a', { discomfort: 5, exertion: 5, note: '' });
   correct(run().sets[0]!.id, 12);
-  easeLevel();
+  changeAhead([{ kind: 'change', blockId: 'b', levelId: 'soft' }]);
+  complain({ hand: 'left', place: 'palm', discomfort: 3 });
+  allFine(['b']);
   tick(40_000);
   skipStint();
   endRun('stopped', { sign: 'sharp', hand: 'both' });
-  finishRun('');
+  finishRun('', 6);
   const known = new Set<string>();
   for (const { path, body } of letters()) {
     const shape = path.endsWith('/end')
@@ -209,7 +252,9 @@ test('every letter keeps the server’s own rules, in an order in which each fin
         ? DONE_SET_INPUT
         : path.includes('/reports/')
           ? BLOCK_REPORT_INPUT
-          : SESSION_INPUT;
+          : path.includes('/complaints/')
+            ? COMPLAINT_INPUT
+            : SESSION_INPUT;
     const sent = JSON.parse(JSON.stringify(body)) as Partial<DoneSetInput>;
     expect(faultsOf(shape, sent)).toEqual([]);
     const { corrects } = sent;

@@ -1,13 +1,15 @@
 import {
   advance,
+  applyEdits,
   AT_START,
   back,
   compileTimeline,
+  type Edit,
   extend,
   isOver,
   itemAt,
+  momentMs,
   type Move,
-  neighbourLevel,
   type Playhead,
   rejoin,
   type Sequence,
@@ -19,7 +21,7 @@ import {
   type Timeline,
   type WorkingSide,
 } from '@clay-pot/core';
-import type { BlockReportInput, Ending } from '@clay-pot/contracts';
+import type { BlockReportInput, ComplaintInput, Ending } from '@clay-pot/contracts';
 import { isoToday } from '../ui/today.js';
 import { knownMovement } from './library.js';
 import { keepStop } from './own-stops.js';
@@ -43,8 +45,10 @@ export function timelineOf(sequence: Sequence): Timeline {
 const send = (path: string, body: unknown) => useOutbox.getState().add({ path, body });
 const now = () => new Date().toISOString();
 
+type Led = Pick<Run, 'athleteId' | 'athleteName' | 'cautions' | 'equipment' | 'sequenceId' | 'sequence'>;
+
 /** Starts leading; the server hears of it as soon as it can. */
-export function beginRun(who: Pick<Run, 'athleteId' | 'athleteName' | 'cautions' | 'sequenceId' | 'sequence'>): void {
+export function beginRun(who: Led): void {
   const startedAt = now();
   const id = uuid();
   const fresh = { head: AT_START, paused: false, sets: [], reports: {}, toRate: [], ended: null };
@@ -105,19 +109,45 @@ export const addTime = (seconds: number) =>
 /** Stands the clock, or lets it go on. */
 export const setPaused = (paused: boolean) => change(() => ({ paused }));
 
-/** Takes the current block a level easier from here on; the dose stays. */
-export function easeLevel(): void {
-  change((run) => {
-    const timeline = timelineOf(run.sequence);
-    const index = timeline.events[run.head.event]?.blockIndex;
-    const block = index === undefined ? undefined : run.sequence.blocks[index];
-    const movement = block && knownMovement(block.movementId);
-    const easier = movement && neighbourLevel(movement, block.levelId, -1);
-    if (!block || !easier) return {};
-    const blocks = run.sequence.blocks.map((other) => (other === block ? { ...block, levelId: easier.id } : other));
-    const sequence = { ...run.sequence, blocks };
-    return { sequence, head: rejoin(timeline, timelineOf(sequence), run.head) };
+/**
+ * Changes what is still to come. What lies behind stays as it was led; a block that goes out in the middle of its work is left as far as it
+ * went, and one that was not begun is not there any more.
+ */
+export function changeAhead(edits: readonly Edit[]): void {
+  const run = useRun.getState().run;
+  const current = run && currentBlock(run);
+  if (!run || !current) return;
+  const from = run.sequence.blocks.findIndex(({ id }) => id === current);
+  const ahead = new Set(run.sequence.blocks.slice(from).map(({ id }) => id));
+  const out = new Set(edits.flatMap((edit) => (edit.kind === 'remove' ? edit.blockId : [])));
+  if ([...ahead].every((id) => out.has(id))) {
+    endRun('ended early');
+    return;
+  }
+  if (out.has(current)) skipWholeBlock();
+  change((now) => {
+    const done = new Set(now.sets.map(({ blockId }) => blockId));
+    const stillOpen = edits.filter((edit) => {
+      if (edit.kind === 'remove') return ahead.has(edit.blockId) && !done.has(edit.blockId);
+      return edit.kind === 'change' && ahead.has(edit.blockId);
+    });
+    const sequence = applyEdits(now.sequence, stillOpen);
+    return { sequence, head: rejoin(timelineOf(now.sequence), timelineOf(sequence), now.head) };
   });
+}
+
+/** The block that is being done or comes next. */
+export const currentBlock = (run: Run): string | undefined => timelineOf(run.sequence).events[run.head.event]?.blockId;
+
+/** How long the question about a finished block stands, milliseconds of the session's clock; unanswered it comes again at the end. */
+const ASKED_MS = 30_000;
+
+/** The block that is asked about now: the last one that ended a moment ago and was not told of. */
+export function askedNow(run: Run): string | undefined {
+  const timeline = timelineOf(run.sequence);
+  const nowMs = momentMs(timeline, run.head);
+  const recent = timeline.blocks.filter(({ endMs }) => endMs <= nowMs && nowMs - endMs < ASKED_MS);
+  return recent.findLast(({ blockId }) => run.toRate.includes(blockId))?.blockId;
 }
 
 /** How a block felt. */
@@ -127,6 +157,18 @@ export function rate(blockId: string, answer: Pick<BlockReportInput, 'discomfort
     send(`/sessions/${run.id}/reports/${uuid()}`, report);
     return { reports: { ...run.reports, [blockId]: report }, toRate: run.toRate.filter((id) => id !== blockId) };
   });
+}
+
+/** Nothing hurt in these blocks; how hard they were stays untold. */
+export function allFine(blockIds: readonly string[]): void {
+  for (const id of blockIds) rate(id, { discomfort: 0, exertion: null, note: '' });
+}
+
+/** What hurts in the middle of a block and does not end the session. */
+export function complain(what: Omit<ComplaintInput, 'blockId' | 'at'>): void {
+  const { run } = useRun.getState();
+  const blockId = run && currentBlock(run);
+  if (run && blockId) send(`/sessions/${run.id}/complaints/${uuid()}`, { blockId, ...what, at: now() });
 }
 
 /** Puts a count right: the row stays, another one says what holds. */
@@ -168,13 +210,14 @@ export function resumeRun(): void {
   change((run) => (run.ended?.ending === 'ended early' ? { ended: null, paused: true } : {}));
 }
 
-/** Hands the record over and clears the player. @returns the session's id. */
-export function finishRun(note: string): string | null {
+/** Hands the record over and clears the player. @param exertion how hard it was all in all, 0–10; null when nobody said. @returns the session's id. */
+export function finishRun(note: string, exertion: number | null = null): string | null {
   const { run } = useRun.getState();
   if (!run?.ended) return null;
   const { ending, stopSign, stopHand, at: endedAt } = run.ended;
   const why = { ...(stopSign && { stopSign }), ...(stopHand && { stopHand }) };
-  send(`/sessions/${run.id}/end`, { ending, ...why, note, endedAt });
+  const told = { ...(exertion !== null && { exertion }), note };
+  send(`/sessions/${run.id}/end`, { ending, ...why, ...told, endedAt });
   useRun.setState({ run: null });
   return run.id;
 }

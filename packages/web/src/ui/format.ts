@@ -30,3 +30,6 @@ export function agoText(instant: string, now = new Date()): string {
 /** Days of the week in words. */
 export const weekdayText = (weekdays: readonly number[]) =>
   weekdays.length === 7 ? 'every day' : weekdays.map((weekday) => WEEKDAY_NAMES[weekday - 1]).join(' ');
+
+/** A score of 0–10 or the mean of some; a dash where nobody told. @example scoreText(6.04) → '6' */
+export const scoreText = (score: number | null): string => (score === null ? '–' : String(Number(score.toFixed(1))));

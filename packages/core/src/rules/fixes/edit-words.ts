@@ -14,22 +14,35 @@ const TOLD = 2;
  * Exactly what edits change, in a line for a button: the blocks by name, the doses by what is different in them.
  */
 export function editWords(sequence: Sequence, edits: readonly Edit[], lookup: MovementLookup): string {
-  const after = applyEdits(sequence, edits);
-  const changes = [...budgetChange(sequence, after), ...blockChanges(sequence, after, lookup)];
+  const changes = editChanges(sequence, edits, lookup, TOLD);
   const more = changes.length - TOLD;
   return more > 0 ? `${changes.slice(0, TOLD).join('; ')}; and ${more} more` : changes.join('; ');
+}
+
+/**
+ * What edits change, one change to a line.
+ * @param named how many blocks that go out are named before they are only counted
+ */
+export function editChanges(
+  sequence: Sequence,
+  edits: readonly Edit[],
+  lookup: MovementLookup,
+  named = Infinity,
+): string[] {
+  const after = applyEdits(sequence, edits);
+  return [...budgetChange(sequence, after), ...blockChanges(sequence, after, lookup, named)];
 }
 
 const budgetChange = (before: Sequence, after: Sequence): string[] =>
   before.budgetMin === after.budgetMin ? [] : [`${before.budgetMin} → ${after.budgetMin} min`];
 
-function blockChanges(before: Sequence, after: Sequence, lookup: MovementLookup): string[] {
+function blockChanges(before: Sequence, after: Sequence, lookup: MovementLookup, named: number): string[] {
   const was = new Map(before.blocks.map((block, index) => [block.id, { block, index }]));
   const is = new Set(after.blocks.map(({ id }) => id));
   const name = (block: Block) => lookup(block.movementId)?.name ?? block.movementId;
   const gone = before.blocks.filter(({ id }) => !is.has(id));
   const out =
-    gone.length > TOLD
+    gone.length > named
       ? [`take ${counted(gone.length, 'block')} out`]
       : gone.map((block) => `take ${lowered(name(block))} out`);
   const changed = after.blocks.flatMap((block) => {

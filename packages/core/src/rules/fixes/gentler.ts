@@ -3,7 +3,6 @@ import { amountOf, type Dose, workOf } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
 import { type Level, type Movement, obeysEffort } from '../../model/movement.js';
 import { handsWorking } from '../../vocabulary/hands.js';
-import { same } from '../../vocabulary/same.js';
 import { askedOf, effortOf, isOpen, missingFor } from '../checks/choose.js';
 import { doseFor } from '../method-dose.js';
 import { unusualInDose, usualDose } from '../usual-dose.js';
@@ -63,14 +62,15 @@ function inclines(view: SessionView, block: BlockView): Edit[][] {
 
 /** Easier levels of the same movement, the hardest of them first. */
 function easierLevels(view: SessionView, { block, movement, level }: BlockView): Edit[][] {
-  const wasUsual = same(level.dose, block.dose);
   return movement.ladder
     .slice(0, movement.ladder.indexOf(level))
     .reverse()
     .filter((easier) => missingFor(view, movement, easier).length === 0)
     .slice(0, TRIES)
     .map((easier): Edit[] => {
-      const dose = wasUsual ? easier.dose : block.dose;
+      // Easier is not more of it: the dose stays as far as the level can have it.
+      const stays = easier.dose.work.kind === block.dose.work.kind && !unusualInDose(block.dose, easier.dosing).length;
+      const dose = stays ? block.dose : easier.dose;
       return [{ kind: 'change', blockId: block.id, levelId: easier.id, dose: { ...dose, sides: block.dose.sides } }];
     });
 }

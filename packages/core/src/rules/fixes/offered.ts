@@ -16,7 +16,7 @@ export interface Offer {
 /** How many answers stand beside a finding. */
 const OFFERED = 3;
 /** Checks that say a block is too much for somebody: each is answered by gentler forms of it. */
-const TOO_MUCH: readonly string[] = [
+export const TOO_MUCH: readonly string[] = [
   'leave-out',
   'caution-limit',
   'impossible-posture',

@@ -14,7 +14,7 @@ import {
 } from '@clay-pot/core';
 import { methodOf, shippedMethod, shippedMovement } from '@clay-pot/core/library';
 import { sumsOfSession } from '../../sessions/session-sums.js';
-import type { BlockReportRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
+import type { BlockReportRow, ComplaintRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
 import type { Course } from './people.js';
 import type { SeededRandom } from './random.js';
 import { earlierForm } from './sequences.js';
@@ -27,6 +27,7 @@ export interface History {
   readonly sessions: SessionRow[];
   readonly sets: DoneSetRow[];
   readonly reports: BlockReportRow[];
+  readonly complaints: ComplaintRow[];
 }
 
 /** Whose history is told, and by which course. */
@@ -46,7 +47,7 @@ export interface Telling {
 /** Tells one athlete's weeks up to yesterday: planned days, misses, sides that fall short, a flare-up, and how it felt. */
 export function tellHistory(telling: Telling, random: SeededRandom): History {
   const { course, today, weekdays } = telling;
-  const history: History = { sessions: [], sets: [], reports: [] };
+  const history: History = { sessions: [], sets: [], reports: [], complaints: [] };
   const days = Array.from({ length: course.weeks * 7 }, (_, index) => addDays(today, index - course.weeks * 7));
   const planned = days.filter((day) => weekdays.includes(weekdayOf(day)) && !random.chance(course.missChance));
   planned.forEach((day, index) => {
@@ -93,7 +94,9 @@ function tellSession(
   const told: Told = { id, plan, timeline, reached, flare, isLast, instant };
   const sets = setsOf(told, telling, random);
   const reports = reportsOf(told, telling, random);
+  const complaints = complaintsOf(told, telling, random);
   history.sets.push(...sets);
+  history.complaints.push(...complaints);
   history.reports.push(...reports);
   history.sessions.push({
     id,
@@ -106,8 +109,9 @@ function tellSession(
     ending: endsEarly ? 'ended early' : 'completed',
     stopSign: null,
     stopHand: null,
+    toldExertion: null,
     note: flare ? 'Ended early because of the wrist. Unloaded for two days.' : '',
-    ...sumsOfSession(plan, sets, reports, shippedMovement),
+    ...sumsOfSession(plan, { sets, reports, complaints, exertion: null }, shippedMovement),
     discomfortPolicy: methodOf(plan, shippedMethod).discomfort,
     begunAgainst: [],
   });
@@ -143,6 +147,19 @@ function reportsOf(told: Told, { studioId, course }: Telling, random: SeededRand
     const note = flare && discomfort >= 5 ? 'Sore at the back of the wrist, eased off.' : '';
     return [{ id: random.id(at), studioId, sessionId, blockId: block.id, discomfort, exertion, note, at }];
   });
+}
+
+/** In a flare-up: what hurt in the middle of the last block that was reached. */
+function complaintsOf(
+  { id, reached, flare, instant }: Told,
+  { studioId, course }: Telling,
+  random: SeededRandom,
+): ComplaintRow[] {
+  if (!flare) return [];
+  const { blockId, endMs } = lastOf(reached);
+  const at = instant(endMs);
+  const what = { hand: course.weakSide ?? 'both', place: 'wrist-back', discomfort: 5 } as const;
+  return [{ id: random.id(at), studioId, sessionId: id, blockId, ...what, at }];
 }
 
 /** What somebody usually feels and now and then a little more or less; in a flare-up much more; at last what the course says. */

@@ -11,7 +11,7 @@ import { MovementRow } from '../../movements/movement.entity.js';
 import { ReadingRow } from '../../readings/reading.entity.js';
 import { storedSequence } from '../../sequences/sequence-sums.js';
 import { SequenceRow } from '../../sequences/sequence.entity.js';
-import { BlockReportRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
+import { BlockReportRow, ComplaintRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
 import { SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
 import { shippedMovement } from '@clay-pot/core/library';
 import { type History, tellHistory } from './history.js';
@@ -111,6 +111,10 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     await add(
       BlockReportRow,
       histories.flatMap((history) => history.reports),
+    );
+    await add(
+      ComplaintRow,
+      histories.flatMap((history) => history.complaints),
     );
   });
 }

@@ -139,13 +139,15 @@ async function sumSessions(runner: QueryRunner, studioId: string, known: Known):
       'SELECT block_id AS blockId, discomfort, exertion FROM block_reports WHERE session_id = ? ORDER BY at, id',
       [id],
     );
-    const sums = unlessUnsound(() => sumsOfSession(plan, sets, reports, known.movement));
+    const sums = unlessUnsound(() =>
+      sumsOfSession(plan, { sets, reports, complaints: [], exertion: null }, known.movement),
+    );
     if (!sums) continue;
     await runner.query(
       `UPDATE sessions SET title = ?, planned_ms = ?, completion = ?, max_discomfort = ?, mean_exertion = ?,
         discomfort_policy = ? WHERE id = ?`,
       [
-        ...[sums.title, sums.plannedMs, sums.completion, sums.maxDiscomfort, sums.meanExertion],
+        ...[sums.title, sums.plannedMs, sums.completion, sums.maxDiscomfort, sums.exertion],
         methodOf(plan, known.method).discomfort,
         id,
       ],

@@ -1,19 +1,20 @@
-import { AFTER_CARE, HAND_WORDS, SESSION_LIMITS, STOP_RULES, STOP_SIGNS } from '@clay-pot/core';
+import { AFTER_CARE, counted, HAND_WORDS, SESSION_LIMITS, STOP_RULES, STOP_SIGNS } from '@clay-pot/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { finishRun, resumeRun, type Run } from '../../store/run.js';
+import { allFine, finishRun, resumeRun, type Run } from '../../store/run.js';
 import { methodFor } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { Field, INPUT } from '../../ui/field.js';
 import { useTitle } from '../../ui/page.js';
-import { RatePanel } from './rate-panel.js';
+import { blockName, RatePanel } from './rate-panel.js';
+import { ScoreScale } from './score-scale.js';
 
 /** After the clock: what is still to be told, and the note that goes with the record. */
 export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['ended']> }) {
   const [note, setNote] = useState('');
+  const [exertion, setExertion] = useState<number | null>(null);
   const navigate = useNavigate();
   const { ending, stopSign, stopHand = 'both' } = ended;
-  const open = run.toRate[0];
   const headline = { completed: 'Done', 'ended early': 'Ended early', stopped: 'Stopped' }[ending];
   useTitle(headline);
   return (
@@ -38,17 +39,12 @@ export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['en
           </p>
         </div>
       )}
-      {open && (
-        <div className="-mx-4 sm:-mx-8">
-          <RatePanel key={open} run={run} blockId={open} />
-          <p className="px-4 text-small text-ink-soft sm:px-8">
-            {run.toRate.length === 1
-              ? 'One block left to tell about.'
-              : `${run.toRate.length} blocks left to tell about.`}{' '}
-            Left untold, they stay blank in the record.
-          </p>
-        </div>
-      )}
+      {run.toRate.length > 0 && <Untold run={run} />}
+      <section aria-label="How hard it was">
+        <h2 className="text-lead">How hard was it, all in all?</h2>
+        <p className="mb-1 text-small text-ink-soft">0 is rest, 10 is all out. Leave it, and it stays blank.</p>
+        <ScoreScale name="All in all" low="rest" high="all out" chosen={exertion} onChoose={setExertion} />
+      </section>
       <Field label="Note on the session">
         {(props) => (
           <textarea
@@ -66,7 +62,7 @@ export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['en
           kind="primary"
           className="px-6 py-3 text-lead"
           onClick={() => {
-            const id = finishRun(note);
+            const id = finishRun(note, exertion);
             if (id) void navigate(`/records/${id}`);
           }}
         >
@@ -79,5 +75,39 @@ export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['en
         )}
       </div>
     </main>
+  );
+}
+
+/** Blocks that nobody has told of yet: fine with one tap, then the exceptions. */
+function Untold({ run }: { run: Run }) {
+  const [telling, setTelling] = useState<string | null>(null);
+  const { toRate } = run;
+  return (
+    <section aria-label="Not told yet">
+      <h2 className="text-lead">Did anything hurt?</h2>
+      <p className="mb-2 text-small text-ink-soft">
+        {counted(toRate.length, 'block')} not told of. Tell the exceptions first; what is left blank stays blank in the
+        record.
+      </p>
+      <ul>
+        {toRate.map((id) =>
+          id === telling ? (
+            <li key={id} className="-mx-4 border-t border-line pb-2 sm:-mx-8">
+              <RatePanel run={run} blockId={id} onDone={() => setTelling(null)} />
+            </li>
+          ) : (
+            <li key={id} className="flex items-center gap-2 border-t border-line py-1">
+              <span className="min-w-0 flex-1 font-semibold">{blockName(run, id)}</span>
+              <Button className="h-11" aria-label={`Tell more: ${blockName(run, id)}`} onClick={() => setTelling(id)}>
+                Tell…
+              </Button>
+            </li>
+          ),
+        )}
+      </ul>
+      <Button className="mt-2 min-h-12 w-full text-lead" onClick={() => allFine(toRate)}>
+        {toRate.length === 1 ? 'It was fine' : `All ${toRate.length} were fine: nothing hurt`}
+      </Button>
+    </section>
   );
 }

@@ -83,7 +83,14 @@ describe('before a session', () => {
   });
 
   test('a session that is still open is ended first', async () => {
-    const other = { athleteId: 'x', athleteName: 'Ruan Pellew', cautions: [], sequenceId: 's', sequence: SHORT };
+    const other = {
+      athleteId: 'x',
+      athleteName: 'Ruan Pellew',
+      cautions: [],
+      equipment: [],
+      sequenceId: 's',
+      sequence: SHORT,
+    };
     beginRun(other);
     const { user } = await threshold();
     expect(screen.getByText(/^A session for Ruan Pellew is still open/)).toBeTruthy();

@@ -50,7 +50,15 @@ function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
 
   function start() {
     if (!person) return;
-    beginRun({ athleteId: person.id, athleteName: person.name, cautions, sequenceId: id, sequence: document });
+    const { equipment } = person;
+    beginRun({
+      athleteId: person.id,
+      athleteName: person.name,
+      cautions,
+      equipment,
+      sequenceId: id,
+      sequence: document,
+    });
     void navigate('/session');
   }
 

@@ -18,7 +18,7 @@ import {
 } from '@clay-pot/core';
 import { knownMovement, methodFor } from '../../store/library.js';
 import { LevelPicture } from '../../domain/level-picture.js';
-import type { Run } from '../../store/run.js';
+import { askedNow, type Run } from '../../store/run.js';
 
 /** What happens now, readable from across the room: hand, count or time, and what to do. */
 export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
@@ -29,18 +29,21 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
   const counts = event.kind === 'repetition' || event.kind === 'breath';
   const seconds = Math.ceil(leftMs / 1000);
   return (
-    <section aria-label="Now" className="px-4 pt-3 sm:px-8 sm:pt-6">
-      <div className="flex items-center gap-4">
+    <section
+      aria-label="Now"
+      className="grid gap-x-6 px-4 pt-3 pb-3 [grid-template-areas:'head''number''picture''words'] sm:grid-cols-[minmax(0,1fr)_minmax(0,0.8fr)] sm:px-8 sm:pt-6 sm:[grid-template-areas:'head_picture''number_picture''words_words'] short:pt-2"
+    >
+      <div className="flex items-center gap-4 self-start [grid-area:head]">
         <HandSign side={event.side} />
         <div className="min-w-0">
-          <h2 className="text-head leading-tight sm:text-title">{movement.name}</h2>
-          <p className="text-ink-soft sm:text-lead">{level.name}</p>
+          <h2 className="text-head leading-tight sm:text-title short:text-lead!">{movement.name}</h2>
+          <p className="text-ink-soft sm:text-lead short:text-small!">{level.name}</p>
         </div>
       </div>
-      <div className="relative mt-3 flex flex-wrap items-end gap-x-8 sm:mt-6">
+      <div className="mt-3 flex flex-wrap items-end gap-x-8 self-end [grid-area:number] sm:mt-6 short:mt-2">
         <p
           className={`display leading-[0.82] font-extrabold ${event.stint === null ? 'text-ink-soft' : ''}`}
-          style={{ fontSize: 'clamp(7rem, min(40vw, 29vh), 18rem)' }}
+          style={{ fontSize: 'clamp(4.75rem, min(40vw, 27vh), 18rem)' }}
           data-testid="big-number"
         >
           <Digits text={counts ? String(event.repetition) : countdown(leftMs)} />
@@ -54,28 +57,45 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           </p>
           {counts && <p className="text-lead text-ink-soft figures">{seconds} s</p>}
         </div>
-        <LevelPicture
-          movement={movement}
-          level={level}
-          animated={!run.paused}
-          className="h-32 w-full self-center sm:ml-auto sm:h-72 sm:w-[min(46%,30rem)]"
-        />
       </div>
-      <p className="mt-3 min-h-6 sm:text-lead">{event.stint !== null && whichSet(block, level, event)}</p>
-      <div className="mt-1 text-ink-soft sm:text-lead" data-testid="cue">
-        {event.stint === null && !run.toRate.length ? (
-          movement.howTo.map((line) => <p key={line}>{line}</p>)
-        ) : (
-          <p>{cueFor(movement, cuesFor(movement, level, methodFor(run.sequence)), event)}</p>
-        )}
+      <LevelPicture
+        movement={movement}
+        level={level}
+        animated={!run.paused}
+        className="mx-auto h-40 w-full self-center [grid-area:picture] sm:h-80 short:h-44!"
+      />
+      <div className="[grid-area:words]">
+        {event.stint !== null && <p className="mt-3 sm:text-lead">{whichSet(block, level, event)}</p>}
+        <div className="mt-2 text-ink-soft sm:text-lead" data-testid="cue">
+          {event.stint === null && askedNow(run) === undefined ? (
+            movement.howTo.map((line) => <p key={line}>{line}</p>)
+          ) : (
+            <p>{cueFor(movement, cuesFor(movement, level, methodFor(run.sequence)), event)}</p>
+          )}
+        </div>
+        <CautionNotes movement={movement} cautions={run.cautions} />
+        {block.note && <p className="mt-1 font-semibold">{block.note}</p>}
+        <WatchFor movement={movement} className="mt-4 lg:hidden" />
       </div>
-      <CautionNotes movement={movement} cautions={run.cautions} />
-      {block.note && <p className="mt-1 font-semibold">{block.note}</p>}
       {/* Changes are spoken once, not each second. */}
       <p className="sr-only" aria-live="assertive">
         {spoken(event, movement, level, part.label)}
       </p>
     </section>
+  );
+}
+
+/** The faults to look for while it is done. */
+export function WatchFor({ movement, className }: { movement: Movement; className: string }) {
+  return (
+    <div className={className}>
+      <h3 className="border-b border-ink/40 pb-1 text-body">Watch for</h3>
+      <ul className="mt-1 text-small">
+        {movement.faults.map((fault) => (
+          <li key={fault}>{fault}</li>
+        ))}
+      </ul>
+    </div>
   );
 }
 
@@ -109,7 +129,7 @@ function HandSign({ side }: { side: WorkingSide }) {
   const { text, className } = SIGN[side];
   return (
     <div
-      className={`display grid size-16 shrink-0 place-items-center text-title font-extrabold sm:size-24 ${side === 'both' ? 'sm:text-title' : 'sm:text-figure'} ${className}`}
+      className={`display grid size-16 shrink-0 place-items-center text-title font-extrabold sm:size-24 short:size-10! short:text-body! ${side === 'both' ? 'sm:text-title' : 'sm:text-figure'} ${className}`}
     >
       <span aria-hidden>{text}</span>
       <span className="sr-only">{capital(HAND_WORDS[side])}</span>

@@ -1,10 +1,10 @@
-import { clock, isOver, remainingMs } from '@clay-pot/core';
+import { clock, isOver, momentMs, remainingMs } from '@clay-pot/core';
 import { useEffect, useMemo, useState } from 'react';
 import { type Command, useCommands } from '../../ui/commands.js';
 import { OutboxState } from '../../domain/outbox-state.js';
 import {
   addTime,
-  easeLevel,
+  askedNow,
   endRun,
   goBack,
   type Run,
@@ -18,11 +18,11 @@ import {
 import { ButtonLink } from '../../ui/button.js';
 import { Page, useTitle } from '../../ui/page.js';
 import { EndScreen } from './end-screen.js';
-import { Controls } from './player-controls.js';
+import { Controls, MoreControls } from './player-controls.js';
 import { Moment } from './player-moment.js';
 import { PlayerPlan } from './player-plan.js';
-import { RatePanel } from './rate-panel.js';
-import { StopDialog } from './stop-dialog.js';
+import { AskBar, RatePanel } from './rate-panel.js';
+import { EaseDialog, StopDialog } from './stop-dialog.js';
 import { useAudibleCues, useSound } from './sound.js';
 import { useWakeLock } from './wake-lock.js';
 
@@ -48,7 +48,7 @@ export default function PlayerPage() {
 function Player({ run }: { run: Run }) {
   const timeline = timelineOf(run.sequence);
   const { head, paused } = run;
-  const [stopping, setStopping] = useState(false);
+  const [asking, setAsking] = useState<'what hurts' | 'easier' | null>(null);
   const event = timeline.events[head.event];
   useTitle(`${run.athleteName}: ${run.sequence.title}`);
   useClock(!paused && !isOver(timeline, head));
@@ -61,18 +61,19 @@ function Player({ run }: { run: Run }) {
       { keys: 'Shift+ArrowRight', label: 'Skip the block', group: 'Session', run: () => skipWholeBlock() },
       { keys: 'ArrowLeft', label: 'Back', group: 'Session', run: () => goBack() },
       { keys: 't', label: 'Ten seconds more', group: 'Session', run: () => addTime(10) },
-      { keys: '[', label: 'Easier level from here', group: 'Session', run: () => easeLevel() },
+      { keys: '[', label: 'Easier from here', group: 'Session', run: () => setAsking('easier') },
       { keys: 'm', label: 'Sound on or off', group: 'Session', run: () => useSound.getState().toggle() },
       { keys: 'x', label: 'End early', group: 'Session', run: () => endRun('ended early') },
-      { keys: 'h', label: 'Something hurts', group: 'Session', run: () => setStopping(true) },
+      { keys: 'h', label: 'Something hurts', group: 'Session', run: () => setAsking('what hurts') },
     ],
     [],
   );
   useCommands(commands);
   if (!event) return null;
+  const side = event.stint === null ? 'both' : event.side;
   return (
-    <main className={`flex min-h-dvh flex-col ${WASH[event.stint === null ? 'both' : event.side]}`}>
-      <header className="px-4 pt-3 sm:px-8">
+    <main className={`flex min-h-dvh flex-col ${WASH[side]}`}>
+      <header className="px-4 pt-3 sm:px-8 short:pt-1.5">
         <div className="flex items-baseline justify-between gap-3">
           <h1 className="min-w-0 truncate font-text text-body font-semibold tracking-normal">
             {run.athleteName}
@@ -89,16 +90,37 @@ function Player({ run }: { run: Run }) {
       <div className="grid flex-1 grid-cols-[minmax(0,1fr)] max-lg:grid-rows-[auto_1fr] lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div className="flex flex-col">
           <Moment run={run} timeline={timeline} event={event} />
-          <div className="mt-auto">
-            {run.toRate[0] && <RatePanel key={run.toRate[0]} run={run} blockId={run.toRate[0]} />}
-            <Controls run={run} event={event} onStop={() => setStopping(true)} />
+          <div className="hidden short:block">
+            <MoreControls onEase={() => setAsking('easier')} />
           </div>
+          <footer className={`sticky bottom-0 z-10 mt-auto border-t border-line ${WASH[side]}`}>
+            <Question run={run} />
+            <Controls run={run} onStop={() => setAsking('what hurts')} />
+            <div className="short:hidden">
+              <MoreControls onEase={() => setAsking('easier')} />
+            </div>
+          </footer>
         </div>
         <PlayerPlan run={run} timeline={timeline} event={event} />
       </div>
-      {stopping && <StopDialog working={event.side} onClose={() => setStopping(false)} />}
+      {asking === 'what hurts' && <StopDialog run={run} working={event.side} onClose={() => setAsking(null)} />}
+      {asking === 'easier' && <EaseDialog run={run} onClose={() => setAsking(null)} />}
     </main>
   );
+}
+
+/** How the block was that ended a moment ago: a line that goes by itself, and all of the question once somebody has more to tell. */
+function Question({ run }: { run: Run }) {
+  const [telling, setTelling] = useState<string | null>(null);
+  const asked = askedNow(run);
+  if (telling !== null && run.toRate.includes(telling)) {
+    return (
+      <div className="max-h-[60dvh] overflow-y-auto">
+        <RatePanel key={telling} run={run} blockId={telling} onDone={() => setTelling(null)} />
+      </div>
+    );
+  }
+  return asked === undefined ? null : <AskBar run={run} blockId={asked} onTell={() => setTelling(asked)} />;
 }
 
 const WASH = { left: 'bg-cobalt-wash', right: 'bg-ochre-wash', both: 'bg-porcelain' } as const;
@@ -124,11 +146,10 @@ function useClock(running: boolean): void {
 /** The whole session as a strip of its blocks, filled as far as it went. */
 function Course({ run }: { run: Run }) {
   const timeline = timelineOf(run.sequence);
-  const event = timeline.events[run.head.event];
-  const atMs = event ? event.startMs + Math.min(run.head.elapsedMs, event.durationMs) : timeline.durationMs;
+  const atMs = momentMs(timeline, run.head);
   return (
     <div
-      className="mt-2 flex h-2.5 gap-0.5"
+      className="mt-2 flex h-2.5 gap-0.5 short:mt-1"
       role="progressbar"
       aria-label="Session"
       aria-valuemin={0}

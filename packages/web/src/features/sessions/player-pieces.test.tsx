@@ -1,13 +1,13 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
-import { AFTER_CARE, DISCOMFORT_WORDS, STOP_RULES, STOP_SIGNS } from '@clay-pot/core';
+import { AFTER_CARE, DISCOMFORT_WORDS, SORE_PLACES, STOP_RULES, STOP_SIGNS } from '@clay-pot/core';
 import { screen, within } from '@testing-library/react';
-import { SHORT, someone } from '../../made-up.fixture.js';
+import { sequenceOf, SHORT, someone } from '../../made-up.fixture.js';
 import { answering, show } from '../../screen.fixture.js';
 import { useOutbox } from '../../store/outbox.js';
 import { beginRun, endRun, tick, timelineOf, useRun } from '../../store/run.js';
 import { EndScreen } from './end-screen.js';
-import { RatePanel } from './rate-panel.js';
-import { StopDialog } from './stop-dialog.js';
+import { AskBar, RatePanel } from './rate-panel.js';
+import { EaseDialog, StopDialog } from './stop-dialog.js';
 
 const wren = someone();
 const run = () => useRun.getState().run!;
@@ -19,7 +19,14 @@ const sent = (part: string) =>
 
 function begin(methodId?: string) {
   const sequence = methodId ? { ...SHORT, methodId } : SHORT;
-  beginRun({ athleteId: wren.id, athleteName: wren.name, cautions: [], sequenceId: 's', sequence });
+  beginRun({
+    athleteId: wren.id,
+    athleteName: wren.name,
+    cautions: [],
+    equipment: wren.equipment,
+    sequenceId: 's',
+    sequence,
+  });
 }
 /** To the end of a block's work. */
 function throughBlock(index: number) {
@@ -35,7 +42,7 @@ beforeEach(() => {
 
 function Rating({ blockId = 'b' }) {
   const now = useRun((state) => state.run)!;
-  return <RatePanel run={now} blockId={blockId} />;
+  return <RatePanel run={now} blockId={blockId} onDone={() => undefined} />;
 }
 const score = (name: string) => screen.getByRole('button', { name });
 
@@ -90,11 +97,112 @@ describe('how a block felt', () => {
   });
 });
 
+describe('the line that asks', () => {
+  test('fine is one tap; how hard it was stays untold', async () => {
+    begin();
+    throughBlock(1);
+    const { user } = show(<AskBar run={run()} blockId="b" onTell={() => undefined} />);
+    await user.click(screen.getByRole('button', { name: /^Fine/ }));
+    expect(sent('/reports/')).toMatchObject([{ blockId: 'b', discomfort: 0, exertion: null }]);
+  });
+});
+
+describe('discomfort of five and more', () => {
+  const FIRM = sequenceOf([
+    ['a', 'load', 'grip.ball-squeeze', 'firm', '1x4 @50% 2s tempo1-1'],
+    ['b', 'load', 'free.open-close', 'fast', '1x20s'],
+    ['c', 'load', 'grip.ball-squeeze', 'firm', '1x4 @50% 2s tempo1-1'],
+  ]);
+  function beginFirm() {
+    const who = {
+      athleteId: wren.id,
+      athleteName: wren.name,
+      cautions: [],
+      equipment: wren.equipment,
+      sequenceId: 's',
+    };
+    beginRun({ ...who, sequence: FIRM });
+  }
+
+  test('eases the rest of its kind, not what happens to be done now, and says what it will do', async () => {
+    beginFirm();
+    throughBlock(0);
+    const { user } = show(<Rating blockId="a" />);
+    await user.click(score('Discomfort 6'));
+    const ease = await screen.findByRole('button', { name: /^Ball squeeze: firm.* → .*soft/ });
+    expect(screen.getByRole('button', { name: 'Take ball squeeze out' })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /open and close/ })).toBeNull();
+    await user.click(ease);
+    expect(run().sequence.blocks.map(({ levelId }) => levelId)).toEqual(['firm', 'fast', 'soft']);
+    expect(screen.getByRole('alert').textContent).toContain('Eased');
+    await user.click(score('Exertion 4'));
+    expect(sent('/reports/')).toMatchObject([{ blockId: 'a', discomfort: 6, exertion: 4 }]);
+  });
+
+  test('ending there keeps what was told so far', async () => {
+    beginFirm();
+    throughBlock(0);
+    const { user } = show(<Rating blockId="a" />);
+    await user.click(score('Discomfort 7'));
+    await user.click(screen.getByRole('button', { name: 'End here' }));
+    expect(sent('/reports/')).toMatchObject([{ blockId: 'a', discomfort: 7, exertion: null }]);
+    expect(run().ended).toMatchObject({ ending: 'ended early' });
+  });
+
+  test('at the lowest level there is still an answer: less of it, or without', async () => {
+    beginRun({
+      ...{ athleteId: wren.id, athleteName: wren.name, cautions: [], equipment: wren.equipment, sequenceId: 's' },
+      sequence: sequenceOf([
+        ['a', 'load', 'grip.ball-squeeze', 'soft', '1x12 @30% 2s tempo1-1'],
+        ['b', 'load', 'free.open-close', 'fast', '1x20s'],
+      ]),
+    });
+    tick(6_000);
+    const { user } = show(<EaseDialog run={run()} onClose={() => undefined} />);
+    expect(run().paused).toBe(true);
+    expect(await screen.findByRole('button', { name: /1×12 → 1×\d/ })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Take ball squeeze out' }));
+    expect(timelineOf(run().sequence).events[run().head.event]).toMatchObject({ blockId: 'b' });
+  });
+});
+
+describe('something else that hurts', () => {
+  test('is recorded with hand, place and how much; a low one asks for nothing more', async () => {
+    begin();
+    tick(25_000);
+    const { user } = show(<StopDialog run={run()} working="right" onClose={() => undefined} />);
+    await user.click(screen.getByRole('button', { name: /^None of these/ }));
+    expect(screen.getByRole('button', { name: 'Say where it is and how much' })).toHaveProperty('disabled', true);
+    await user.click(screen.getByRole('button', { name: 'Left hand' }));
+    await user.click(screen.getByRole('button', { name: SORE_PLACES['wrist-back'] }));
+    await user.click(score('Discomfort 2'));
+    await user.click(screen.getByRole('button', { name: 'Record it' }));
+    expect(sent('/complaints/')).toMatchObject([{ blockId: 'b', hand: 'left', place: 'wrist-back', discomfort: 2 }]);
+    expect(screen.getByRole('dialog').textContent).toContain('Left hand, wrist, back: 2 of 10');
+    expect(screen.queryByRole('button', { name: 'End here' })).toBeNull();
+    expect(run().ended).toBeNull();
+  });
+
+  test('from five on, what can be done about it stands there at once', async () => {
+    begin();
+    tick(25_000);
+    const { user } = show(<StopDialog run={run()} working="right" onClose={() => undefined} />);
+    await user.click(screen.getByRole('button', { name: /^None of these/ }));
+    await user.click(screen.getByRole('button', { name: SORE_PLACES.palm }));
+    await user.click(score('Discomfort 5'));
+    await user.click(screen.getByRole('button', { name: 'Record it' }));
+    expect(screen.getByRole('heading').textContent).toBe(DISCOMFORT_WORDS['ease-or-stop']);
+    expect(await screen.findByRole('button', { name: 'Take ball squeeze out' })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'End here' }));
+    expect(run().ended).toMatchObject({ ending: 'ended early' });
+  });
+});
+
 describe('a stop', () => {
   test('stands the clock while it asks; each sign ends the session as stopped', async () => {
     begin();
     tick(5_000);
-    const { user } = show(<StopDialog working="right" onClose={() => undefined} />);
+    const { user } = show(<StopDialog run={run()} working="right" onClose={() => undefined} />);
     expect(run().paused).toBe(true);
     for (const words of Object.values(STOP_SIGNS)) expect(screen.getByRole('button', { name: words })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: STOP_SIGNS.numbness }));
@@ -104,7 +212,7 @@ describe('a stop', () => {
   test('the other hand can be named before the sign is', async () => {
     begin();
     tick(5_000);
-    const { user } = show(<StopDialog working="both" onClose={() => undefined} />);
+    const { user } = show(<StopDialog run={run()} working="both" onClose={() => undefined} />);
     expect(screen.getByRole('button', { name: 'Both hands', pressed: true })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Left hand' }));
     await user.click(screen.getByRole('button', { name: STOP_SIGNS.swelling }));
@@ -135,13 +243,34 @@ describe('the end', () => {
     expect(document.body.textContent).toContain(
       Object.values(AFTER_CARE).find((words) => document.body.textContent.includes(words)),
     );
-    expect(screen.getByText(/^3 blocks left to tell about/)).toBeTruthy();
+    expect(screen.getByText(/^3 blocks not told of/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'All in all 6' }));
     await user.type(screen.getByRole('textbox', { name: 'Note on the session' }), 'Quiet wrists.');
     const { id } = run();
     await user.click(screen.getByRole('button', { name: 'Keep the record' }));
-    expect(sent('/end')).toMatchObject([{ ending: 'completed', note: 'Quiet wrists.' }]);
+    expect(sent('/end')).toMatchObject([{ ending: 'completed', note: 'Quiet wrists.', exertion: 6 }]);
     expect(screen.getByTestId('where').textContent).toBe(`/records/${id}`);
     expect(useRun.getState().run).toBeNull();
+  });
+
+  test('tells of the exceptions, then of all the others with one tap', async () => {
+    begin();
+    tick(timelineOf(SHORT).durationMs + 1000);
+    const Ended = () => {
+      const now = useRun((state) => state.run)!;
+      return <EndScreen run={now} ended={now.ended!} />;
+    };
+    const { user } = show(<Ended />);
+    await user.click(screen.getByRole('button', { name: 'Tell more: Ball squeeze' }));
+    await user.click(score('Discomfort 3'));
+    await user.click(score('Exertion 8'));
+    await user.click(screen.getByRole('button', { name: /^All 2 were fine/ }));
+    expect(sent('/reports/')).toMatchObject([
+      { blockId: 'b', discomfort: 3, exertion: 8 },
+      { blockId: 'a', discomfort: 0, exertion: null },
+      { blockId: 'c', discomfort: 0, exertion: null },
+    ]);
+    expect(screen.queryByRole('heading', { name: 'Did anything hurt?' })).toBeNull();
   });
 
   test('of one that was ended early can be taken back', async () => {

@@ -1,6 +1,7 @@
 import {
   findLevel,
   itemAt,
+  momentMs,
   printDose,
   resolveBlock,
   type Stint,
@@ -11,6 +12,7 @@ import { knownMovement } from '../../store/library.js';
 import { useEffect, useRef } from 'react';
 import type { Run } from '../../store/run.js';
 import { SideMark } from '../../ui/marks.js';
+import { WatchFor } from './player-moment.js';
 import { PlayerPot } from './player-pot.js';
 
 /** What comes next: the next piece of work everywhere, the whole list where there is room. */
@@ -26,11 +28,11 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
     now.current?.scrollIntoView({ block: 'nearest' });
   }, [event.blockIndex]);
   const { movement } = resolveBlock(itemAt(run.sequence.blocks, event.blockIndex), knownMovement);
-  const atMs = event.startMs + Math.min(run.head.elapsedMs, event.durationMs);
+  const atMs = momentMs(timeline, run.head);
   return (
     <aside
       aria-label="What comes next"
-      className="border-line px-4 pb-3 max-lg:order-first max-lg:pt-2 lg:border-l lg:px-6 lg:py-5"
+      className="border-line px-4 pb-3 sm:px-8 short:pt-1! max-lg:order-first max-lg:pt-2 max-lg:pb-0 lg:border-l lg:px-6 lg:py-5"
     >
       <p className="text-small text-ink-soft">
         Next:{' '}
@@ -45,13 +47,14 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
         )}
       </p>
       <div className="max-lg:hidden">
-        <PlayerPot sequence={run.sequence} athleteId={run.athleteId} seconds={Math.floor(atMs / 1000)} />
-        <h3 className="mt-4 border-b border-ink/40 pb-1 text-body">Watch for</h3>
-        <ul className="mt-1 text-small">
-          {movement.faults.map((fault) => (
-            <li key={fault}>{fault}</li>
-          ))}
-        </ul>
+        <PlayerPot
+          sequence={run.sequence}
+          athleteId={run.athleteId}
+          cautions={run.cautions}
+          equipment={run.equipment}
+          seconds={Math.floor(atMs / 1000)}
+        />
+        <WatchFor movement={movement} className="mt-4" />
         <h3 className="mt-4 border-b border-ink/40 pb-1 text-body">Blocks</h3>
         <ol className="mt-1 max-h-[30vh] overflow-y-auto text-small" tabIndex={0} aria-label="Blocks of the session">
           {run.sequence.blocks.map((block, index) => {

@@ -1,26 +1,19 @@
-import { describePot, potOf, type Sequence, viewOf } from '@clay-pot/core';
+import { describePot, potOf } from '@clay-pot/core';
 import { memo, useMemo } from 'react';
 import { PotDrawing } from '../../drawing/pot.js';
-import { knownMovement, methodFor } from '../../store/library.js';
-import { timelineOf } from '../../store/run.js';
-import { useForWhom } from '../../domain/for-whom.js';
 import { blockNames } from '../../domain/block-names.js';
+import { type Led, useRunView } from './run-view.js';
 
-interface Props {
-  sequence: Sequence;
-  athleteId: string;
+interface Props extends Led {
   /** How far the session has come, whole seconds: the pot need not grow ten times in one. */
   seconds: number;
 }
 
 /** The session’s pot, built as far as it has gone. */
-export const PlayerPot = memo(function PlayerPot({ sequence, athleteId, seconds }: Props) {
-  const { person } = useForWhom(athleteId);
-  const pot = useMemo(() => {
-    const asked = { sequence, lookup: knownMovement, shelf: [], person, method: methodFor(sequence) };
-    const now = `${person.today}T00:00:00.000Z`;
-    return potOf(viewOf({ ...asked, athlete: null, past: [], now }, timelineOf(sequence)), 'effort');
-  }, [sequence, person]);
+export const PlayerPot = memo(function PlayerPot({ seconds, ...led }: Props) {
+  const { sequence } = led;
+  const view = useRunView(led);
+  const pot = useMemo(() => potOf(view, 'effort'), [view]);
   const nameOf = useMemo(() => blockNames(sequence), [sequence]);
   return (
     <PotDrawing

@@ -2,26 +2,61 @@ import { adviseOnDiscomfort, DISCOMFORT_WORDS, must, resolveBlock, SESSION_LIMIT
 import { knownMovement, methodFor } from '../../store/library.js';
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
-import { correct, easeLevel, endRun, rate, type Run, setPaused, setsOfBlock } from '../../store/run.js';
+import { allFine, correct, endRun, rate, type Run, setPaused, setsOfBlock } from '../../store/run.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
+import { EaseChoices } from './ease-choices.js';
+import { ScoreScale } from './score-scale.js';
 
-const SCALE = Array.from({ length: 11 }, (_, score) => score);
+interface Props {
+  run: Run;
+  blockId: string;
+  /** What becomes of the question when it was answered or put off. */
+  onDone: () => void;
+}
+
+/** How a block is called in a question. */
+export const blockName = (run: Run, blockId: string): string =>
+  resolveBlock(
+    must(
+      run.sequence.blocks.find(({ id }) => id === blockId),
+      'a block of the session',
+    ),
+    knownMovement,
+  ).movement.name;
+
+/** Asks in one line how the block was that has just ended: fine with one tap, or there is more to tell. */
+export function AskBar({ run, blockId, onTell }: { run: Run; blockId: string; onTell: () => void }) {
+  const name = blockName(run, blockId);
+  return (
+    <section
+      aria-label={`How was ${name}`}
+      className="mx-4 mt-2 flex items-center gap-2 border-2 border-ink bg-white py-1 pr-1 pl-3 sm:mx-8"
+    >
+      <h2 className="min-w-0 flex-1 font-text text-small font-semibold tracking-normal sm:text-body">
+        How was “{name}”?
+      </h2>
+      <Button className="h-11 min-w-16" aria-label={`Fine: ${name}`} onClick={() => allFine([blockId])}>
+        Fine
+      </Button>
+      <Button className="h-11" aria-label={`Tell more: ${name}`} onClick={onTell}>
+        Tell…
+      </Button>
+    </section>
+  );
+}
 
 /**
- * Asks how a finished block felt while the clock goes on: one tap for discomfort, one for exertion. Five and more stops the
- * clock and asks what to do.
+ * Asks how a finished block felt while the clock goes on: one tap for discomfort, one for exertion. What asks for easing stands the clock and
+ * says what can be done about the rest of its kind.
  */
-export function RatePanel({ run, blockId }: { run: Run; blockId: string }) {
+export function RatePanel({ run, blockId, onDone }: Props) {
   const [discomfort, setDiscomfort] = useState<number | null>(null);
   const [note, setNote] = useState('');
   const [opened, setOpened] = useState(false);
-  const block = must(
-    run.sequence.blocks.find((candidate) => candidate.id === blockId),
-    'a block of the session',
-  );
-  const name = resolveBlock(block, knownMovement).movement.name;
+  const [eased, setEased] = useState(false);
+  const name = blockName(run, blockId);
   const allowed = methodFor(run.sequence).discomfort;
   const advice = discomfort === null ? null : adviseOnDiscomfort(discomfort, allowed);
 
@@ -30,8 +65,15 @@ export function RatePanel({ run, blockId }: { run: Run; blockId: string }) {
     if (adviseOnDiscomfort(score, allowed) === 'ease-or-stop') setPaused(true);
   }
 
+  /** What was told so far is not lost by ending. */
+  function endHere() {
+    if (discomfort !== null) rate(blockId, { discomfort, exertion: null, note });
+    onDone();
+    endRun('ended early');
+  }
+
   return (
-    <section aria-label={`How was ${name}`} className="mx-4 mb-1 border-2 border-ink bg-white px-3 py-2 sm:mx-8">
+    <section aria-label={`How was ${name}`} className="mx-4 mt-2 border-2 border-ink bg-white px-3 py-2 sm:mx-8">
       <div className="flex flex-wrap items-center justify-between gap-x-2">
         <h2 className="text-body">{discomfort === null ? `Discomfort in “${name}”?` : `How hard was “${name}”?`}</h2>
         <div className="-mr-3 ml-auto flex shrink-0">
@@ -46,13 +88,16 @@ export function RatePanel({ run, blockId }: { run: Run; blockId: string }) {
         </div>
       </div>
       {discomfort === null ? (
-        <Scale name="Discomfort" low="none" high="worst" onChoose={feel} />
+        <ScoreScale name="Discomfort" low="none" high="worst" onChoose={feel} />
       ) : (
-        <Scale
+        <ScoreScale
           name="Exertion"
           low="rest"
           high="all out"
-          onChoose={(exertion) => rate(blockId, { discomfort, exertion, note })}
+          onChoose={(exertion) => {
+            rate(blockId, { discomfort, exertion, note });
+            onDone();
+          }}
         />
       )}
       {advice && advice !== 'go-on' && (
@@ -60,16 +105,14 @@ export function RatePanel({ run, blockId }: { run: Run; blockId: string }) {
           role="alert"
           className={`mt-2 border-l-4 px-3 py-1.5 ${advice === 'ease-or-stop' ? 'border-iron bg-iron-wash' : 'border-load-3 bg-amber-wash'}`}
         >
-          <b>{DISCOMFORT_WORDS[advice]}</b>
-          {advice === 'ease-or-stop' && !run.ended && (
-            <div className="mt-1 flex flex-wrap gap-2">
-              <Button className="h-11" onClick={easeLevel}>
-                Next one easier
-              </Button>
-              <Button kind="stop" className="h-11" onClick={() => endRun('ended early')}>
+          <b>{eased ? 'Eased, as chosen.' : DISCOMFORT_WORDS[advice]}</b>
+          {advice === 'ease-or-stop' && !run.ended && !eased && (
+            <>
+              <EaseChoices run={run} blockId={blockId} reason="hurts" onDone={() => setEased(true)} />
+              <Button kind="stop" className="mt-2 h-12 w-full" onClick={endHere}>
                 End here
               </Button>
-            </div>
+            </>
           )}
         </div>
       )}
@@ -87,38 +130,6 @@ export function RatePanel({ run, blockId }: { run: Run; blockId: string }) {
         </>
       )}
     </section>
-  );
-}
-
-interface ScaleProps {
-  name: string;
-  low: string;
-  high: string;
-  onChoose: (score: number) => void;
-}
-
-function Scale({ name, low, high, onChoose }: ScaleProps) {
-  return (
-    <fieldset>
-      <legend className="sr-only">
-        {name}, 0 {low} to 10 {high}
-      </legend>
-      <div className="grid grid-cols-6 gap-1 sm:grid-cols-11">
-        {SCALE.map((score) => (
-          <button
-            key={score}
-            type="button"
-            aria-label={`${name} ${score}`}
-            className="display h-11 border border-ink/40 bg-porcelain font-bold hover:bg-ground"
-            onClick={() => onChoose(score)}
-          >
-            {score}
-            {score === 0 && <span className="font-text text-fine font-normal"> {low}</span>}
-            {score === 10 && <span className="font-text text-fine font-normal max-sm:hidden"> {high}</span>}
-          </button>
-        ))}
-      </div>
-    </fieldset>
   );
 }
 

@@ -1,26 +1,12 @@
-import {
-  type Block,
-  clock,
-  findLevel,
-  firstOf,
-  percent,
-  type PlannedDoneRow,
-  printDose,
-  HAND_WORDS,
-  STOP_SIGNS,
-  totals,
-  UNIT_BEHIND,
-  type WorkingSide,
-} from '@clay-pot/core';
+import { clock, HAND_WORDS, percent, STOP_SIGNS } from '@clay-pot/core';
 import type { SessionRecord } from '@clay-pot/contracts';
-import { knownMovement } from '../../store/library.js';
 import { Link, useParams } from 'react-router';
 import { useSession } from '../../api/queries.js';
 import { useOutbox } from '../../store/outbox.js';
 import { ButtonLink } from '../../ui/button.js';
-import { dayText, timeText } from '../../ui/format.js';
-import { DiscomfortMark, SideMark } from '../../ui/marks.js';
+import { dayText, scoreText, timeText } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
+import { BlockResult } from './block-result.js';
 
 /** One session: what was planned beside what was done, hand by hand, and how it felt. */
 export default function RecordPage() {
@@ -122,7 +108,7 @@ function Overview({ record, doneMs }: { record: SessionRecord; doneMs: number | 
     ['Done of plan', percent(record.completion), record.ending ?? 'still open'],
     ['Length', doneMs === null ? '–' : clock(doneMs), `planned ${clock(record.plannedMs)}`],
     ['Discomfort, most', record.maxDiscomfort?.toString() ?? '–', 'of 10'],
-    ['Exertion, mean', record.meanExertion?.toFixed(1) ?? '–', 'of 10'],
+    ['Exertion', scoreText(record.exertion), 'of 10'],
   ];
   return (
     <dl className="flex flex-wrap gap-x-12 gap-y-4">
@@ -134,64 +120,5 @@ function Overview({ record, doneMs }: { record: SessionRecord; doneMs: number | 
         </div>
       ))}
     </dl>
-  );
-}
-
-function BlockResult({ block, record }: { block: Block; record: SessionRecord }) {
-  const movement = knownMovement(block.movementId);
-  const rows = record.rows.filter((row) => row.blockId === block.id);
-  const report = record.reports.findLast((candidate) => candidate.blockId === block.id);
-  const taken = record.sets.findLast((set) => set.blockId === block.id)?.levelId ?? block.levelId;
-  const levelName = (id: string) => (movement && findLevel(movement, id)?.name) ?? id;
-  const sides = (['left', 'right', 'both'] as const).filter((side) => rows.some((row) => row.side === side));
-  return (
-    <tr className="border-t border-line align-top">
-      <td className="py-2 pr-3">
-        <b>{movement?.name ?? block.movementId}</b>
-        <div className="text-small text-ink-soft">{levelName(block.levelId)}</div>
-        <div className="text-small figures sm:hidden">{printDose(block.dose)}</div>
-        {taken !== block.levelId && <div className="text-small text-amber">eased to: {levelName(taken)}</div>}
-        {report?.note && <div className="text-small italic">{report.note}</div>}
-      </td>
-      <td className="py-2 pr-3 text-small whitespace-nowrap figures max-sm:hidden">{printDose(block.dose)}</td>
-      <td className="py-2 pr-3">
-        {sides.map((side) => (
-          <SideResult key={side} side={side} rows={rows.filter((row) => row.side === side)} />
-        ))}
-      </td>
-      <td className="py-2 pr-3">
-        <DiscomfortMark score={report?.discomfort ?? null} policy={record.discomfortPolicy} />
-      </td>
-      <td className="py-2 text-right figures max-sm:hidden">{report?.exertion ?? '–'}</td>
-    </tr>
-  );
-}
-
-const FILL: Record<WorkingSide, string> = { left: 'bg-cobalt', right: 'bg-ochre-fill hatch-right', both: 'bg-ink' };
-
-/** One hand's share: a bar for each planned piece, as full as it was done, and the sum. */
-function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedDoneRow[] }) {
-  const { plannedAmount, doneAmount } = totals(rows);
-  const unit = UNIT_BEHIND[firstOf(rows).unit];
-  const reached = rows.some((row) => row.doneAmount !== null);
-  return (
-    <div className="flex items-center gap-2 py-0.5">
-      <SideMark side={side} className="w-7" />
-      <span className="flex h-3 w-14 gap-px sm:w-40" aria-hidden>
-        {rows.map((row, index) => (
-          <span key={index} className="flex-1 border border-ink/25 bg-white">
-            <span
-              className={`block h-full ${FILL[side]}`}
-              style={{ width: `${Math.min(100, (100 * (row.doneAmount ?? 0)) / row.plannedAmount)}%` }}
-            />
-          </span>
-        ))}
-      </span>
-      <span
-        className={`text-small figures sm:whitespace-nowrap ${doneAmount < plannedAmount ? 'font-semibold text-amber' : ''}`}
-      >
-        {reached ? `${doneAmount} of ${plannedAmount}${unit}` : 'not reached'}
-      </span>
-    </div>
   );
 }

@@ -1,46 +1,196 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
-import { capital, HAND_WORDS, STOP_SIGN_IDS, STOP_SIGNS, WORKING_SIDES, type WorkingSide } from '@clay-pot/core';
-import { useEffect, useState } from 'react';
-import { endRun, setPaused } from '../../store/run.js';
+import {
+  adviseOnDiscomfort,
+  capital,
+  complaintWords,
+  DISCOMFORT_WORDS,
+  HAND_WORDS,
+  must,
+  SORE_PLACE_IDS,
+  SORE_PLACES,
+  type SorePlace,
+  STOP_SIGN_IDS,
+  STOP_SIGNS,
+  WORKING_SIDES,
+  type WorkingSide,
+} from '@clay-pot/core';
+import { type ReactNode, useEffect, useState } from 'react';
+import { methodFor } from '../../store/library.js';
+import { complain, currentBlock, endRun, type Run, setPaused } from '../../store/run.js';
 import { Button } from '../../ui/button.js';
+import { EaseChoices } from './ease-choices.js';
+import { ScoreScale } from './score-scale.js';
+
+interface Props {
+  run: Run;
+  /** The hand that works is the one that is meant unless somebody says otherwise. */
+  working: WorkingSide;
+  onClose: () => void;
+}
 
 /**
- * What is wrong, and in which hand? Any of these ends the session; the clock stands while the question is open. The hand that works is the one
- * that is meant unless somebody says otherwise.
+ * What is wrong, and in which hand? A stop sign ends the session; anything else is recorded with its place and how much it is, and what
+ * follows from that is offered. The clock stands while the question is open.
  */
-export function StopDialog({ working, onClose }: { working: WorkingSide; onClose: () => void }) {
+export function StopDialog({ run, working, onClose }: Props) {
   const [hand, setHand] = useState(working);
+  const [other, setOther] = useState(false);
   useEffect(() => setPaused(true), []);
+  if (other) return <OtherPain run={run} hand={hand} setHand={setHand} onClose={onClose} />;
+  return (
+    <Question title="What is it?" onClose={onClose}>
+      <p className="mt-1">
+        Any of these ends the session now, and nothing loads that hand before a licensed practitioner has looked at it.
+      </p>
+      <HandChoice hand={hand} choose={setHand} />
+      <div className="mt-3 grid gap-2">
+        {STOP_SIGN_IDS.map((sign) => (
+          <button
+            key={sign}
+            type="button"
+            className="min-h-12 border-2 border-iron px-3 py-2 text-left font-semibold hover:bg-iron-wash"
+            onClick={() => {
+              endRun('stopped', { sign, hand });
+              onClose();
+            }}
+          >
+            {STOP_SIGNS[sign]}
+          </button>
+        ))}
+        <Button className="min-h-12" onClick={() => setOther(true)}>
+          None of these: something else hurts
+        </Button>
+        <Button kind="quiet" className="min-h-12" onClick={onClose}>
+          Nothing after all; stay paused
+        </Button>
+      </div>
+    </Question>
+  );
+}
+
+interface OtherProps {
+  run: Run;
+  hand: WorkingSide;
+  setHand: (hand: WorkingSide) => void;
+  onClose: () => void;
+}
+
+/** Where it hurts and how much; once told it is recorded, and what can be done about it is said. */
+function OtherPain({ run, hand, setHand, onClose }: OtherProps) {
+  const [place, setPlace] = useState<SorePlace | null>(null);
+  const [discomfort, setDiscomfort] = useState<number | null>(null);
+  const [told, setTold] = useState(false);
+  const missing = [place === null && 'where it is', discomfort === null && 'how much'].filter(Boolean);
+  if (told && place !== null && discomfort !== null) {
+    return <WhatNow run={run} told={{ hand, place, discomfort }} onClose={onClose} />;
+  }
+  return (
+    <Question title="Where, and how much?" onClose={onClose}>
+      <HandChoice hand={hand} choose={setHand} />
+      <div role="group" aria-label="Where" className="mt-3 grid grid-cols-2 gap-1">
+        {SORE_PLACE_IDS.map((id) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={id === place}
+            className={`min-h-11 border border-ink/60 px-2 py-1 text-left text-small font-semibold sm:text-body ${id === place ? 'bg-ink text-white' : 'bg-white hover:bg-ground'}`}
+            onClick={() => setPlace(id)}
+          >
+            {SORE_PLACES[id]}
+          </button>
+        ))}
+      </div>
+      <p className="mt-3 mb-1 font-semibold">How much, of 10?</p>
+      <ScoreScale name="Discomfort" low="none" high="worst" chosen={discomfort} onChoose={setDiscomfort} />
+      <Button
+        kind="primary"
+        className="mt-3 min-h-12 w-full"
+        disabled={missing.length > 0}
+        onClick={() => {
+          if (place === null || discomfort === null) return;
+          complain({ hand, place, discomfort });
+          setTold(true);
+        }}
+      >
+        {missing.length ? `Say ${missing.join(' and ')}` : 'Record it'}
+      </Button>
+      <Button kind="quiet" className="mt-1 min-h-12 w-full" onClick={onClose}>
+        Leave it unsaid; stay paused
+      </Button>
+    </Question>
+  );
+}
+
+/** What follows from what was told, by the rule of the method. */
+function WhatNow({
+  run,
+  told,
+  onClose,
+}: {
+  run: Run;
+  told: { hand: WorkingSide; place: SorePlace; discomfort: number };
+  onClose: () => void;
+}) {
+  const advice = adviseOnDiscomfort(told.discomfort, methodFor(run.sequence).discomfort);
+  // What is asked about is what was being done when it was told, whatever the session goes on to.
+  const [blockId] = useState(() => must(currentBlock(run), 'a block of the session'));
+  return (
+    <Question title={DISCOMFORT_WORDS[advice]} onClose={onClose}>
+      <p className="mt-1">{capital(complaintWords(told))}, recorded.</p>
+      {advice === 'ease-or-stop' && (
+        <>
+          <EaseChoices run={run} blockId={blockId} reason="hurts" onDone={onClose} />
+          <Button
+            kind="stop"
+            className="mt-2 min-h-12 w-full"
+            onClick={() => {
+              endRun('ended early');
+              onClose();
+            }}
+          >
+            End here
+          </Button>
+        </>
+      )}
+      <Button kind="quiet" className="mt-1 min-h-12 w-full" onClick={onClose}>
+        {advice === 'ease-or-stop' ? 'Nothing yet; stay paused' : 'Close; stay paused'}
+      </Button>
+    </Question>
+  );
+}
+
+/** A gentler form of what is being done, without pain: each answer says what it changes. */
+export function EaseDialog({ run, onClose }: { run: Run; onClose: () => void }) {
+  useEffect(() => setPaused(true), []);
+  const [blockId] = useState(() => must(currentBlock(run), 'a block of the session'));
+  return (
+    <Question title="Easier from here" calm onClose={onClose}>
+      <EaseChoices run={run} blockId={blockId} reason="hard" onDone={onClose} />
+      <Button kind="quiet" className="mt-1 min-h-12 w-full" onClick={onClose}>
+        As it is; stay paused
+      </Button>
+    </Question>
+  );
+}
+
+interface QuestionProps {
+  title: string;
+  calm?: boolean;
+  onClose: () => void;
+  children: ReactNode;
+}
+
+function Question({ title, calm = false, onClose, children }: QuestionProps) {
   return (
     <Dialog open onClose={onClose} className="relative z-50 outline-none">
       <div className="fixed inset-0 bg-ink/40" aria-hidden />
       <div className="fixed inset-0 overflow-y-auto">
-        <div className="grid min-h-full place-items-center p-4">
-          <DialogPanel className="w-full max-w-md border-4 border-iron bg-white p-5">
-            <DialogTitle className="text-head text-iron">What is it?</DialogTitle>
-            <p className="mt-1">
-              Any of these ends the session now, and nothing loads that hand before a licensed practitioner has looked
-              at it.
-            </p>
-            <HandChoice hand={hand} choose={setHand} />
-            <div className="mt-3 grid gap-2">
-              {STOP_SIGN_IDS.map((sign) => (
-                <button
-                  key={sign}
-                  type="button"
-                  className="min-h-12 border-2 border-iron px-3 py-2 text-left font-semibold hover:bg-iron-wash"
-                  onClick={() => {
-                    endRun('stopped', { sign, hand });
-                    onClose();
-                  }}
-                >
-                  {STOP_SIGNS[sign]}
-                </button>
-              ))}
-              <Button className="min-h-12" onClick={onClose}>
-                None of these; stay paused
-              </Button>
-            </div>
+        <div className="grid min-h-full place-items-center p-3 sm:p-4">
+          <DialogPanel
+            className={`w-full max-w-md border-4 bg-white p-4 sm:p-5 ${calm ? 'border-ink' : 'border-iron'}`}
+          >
+            <DialogTitle className={`text-head ${calm ? '' : 'text-iron'}`}>{title}</DialogTitle>
+            {children}
           </DialogPanel>
         </div>
       </div>

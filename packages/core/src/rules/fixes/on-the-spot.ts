@@ -1,0 +1,91 @@
+import { type BlockView, type SessionView, viewOf } from '../../effort/session-view.js';
+import type { Contact } from '../../vocabulary/contacts.js';
+import { same } from '../../vocabulary/same.js';
+import { applyEdits, type Edit } from '../../model/edits.js';
+import { blockOf } from '../checks/block-views.js';
+import { findingsOf } from '../checks/index.js';
+import { editChanges } from './edit-words.js';
+import { type Answer, gentlerFor } from './gentler.js';
+import { TOO_MUCH } from './offered.js';
+
+/** A change for the rest of a session: what becomes of each block, and the edits that do it. */
+export interface Ease {
+  readonly changes: readonly string[];
+  readonly edits: readonly Edit[];
+}
+
+/** Why a block is changed in the middle of a session. */
+export type EaseReason = 'hurts' | 'hard';
+
+/** What is tried first: where it hurts, another hold before another level; where it is only too hard, the other way round. */
+const ORDER: Record<EaseReason, readonly Answer['kind'][]> = {
+  hurts: ['hand', 'incline', 'level', 'other', 'less'],
+  hard: ['level', 'less', 'hand', 'incline', 'other'],
+};
+/** How many gentler forms of one block stand beside leaving it out. */
+const FORMS = 2;
+
+/**
+ * What can be done in the middle of a session about blocks that hurt or are too hard, at the lowest level too: gentler forms of one block to
+ * choose from, or one gentler form for each of several; leaving them out comes last and is always there. Each says all that it changes.
+ */
+export function easesFor(view: SessionView, blockIds: readonly string[], reason: EaseReason): Ease[] {
+  const [only] = blockIds;
+  if (only === undefined) return [];
+  const forms =
+    blockIds.length === 1 ? formsOf(view, only, reason).slice(0, FORMS) : [eachEased(view, blockIds, reason)];
+  const out = blockIds.map((blockId): Edit => ({ kind: 'remove', blockId }));
+  const eases = [...forms, out].map((edits) => ({ changes: editChanges(view.sequence, edits, view.lookup), edits }));
+  return eases.filter(({ changes }, index) => eases.findIndex((other) => same(other.changes, changes)) === index);
+}
+
+/** Each block's gentlest form, one after the other; what has none goes out. */
+function eachEased(view: SessionView, blockIds: readonly string[], reason: EaseReason): Edit[] {
+  return blockIds.flatMap((blockId) => {
+    const [form] = formsOf(view, blockId, reason);
+    return form ?? [{ kind: 'remove', blockId }];
+  });
+}
+
+/** One gentler form of each kind that is not too much for this person. */
+function formsOf(view: SessionView, blockId: string, reason: EaseReason): (readonly Edit[])[] {
+  const answers = gentlerFor(view, blockOf(view, blockId));
+  const before = tooMuch(view, blockId);
+  return ORDER[reason].flatMap((kind) => {
+    const tries = answers.find((answer) => answer.kind === kind)?.tries ?? [];
+    const form = tries.find((edits) => {
+      const after = tooMuch(viewOf({ ...view, sequence: applyEdits(view.sequence, edits) }), blockId);
+      return after.every((check) => before.includes(check));
+    });
+    return form ? [form] : [];
+  });
+}
+
+/** Checks that say a block is too much. */
+const tooMuch = (view: SessionView, blockId: string): string[] =>
+  findingsOf(view)
+    .filter(({ check, blockIds }) => TOO_MUCH.includes(check.id) && blockIds.includes(blockId))
+    .map(({ check }) => check.id);
+
+/**
+ * Blocks that ask of the hand what one block asks: the same movement, the same contact under load, or without any a like movement for the same muscles. What
+ * hurt in one of them is minded in all.
+ * @returns their ids in order, that of the block itself among them
+ */
+export function kindOf(view: SessionView, blockId: string): string[] {
+  const like = blockOf(view, blockId);
+  return view.blocks.filter((other) => isOfKind(like, other)).map(({ block }) => block.id);
+}
+
+/** Both bear with the wrist bent back. */
+const PALM: readonly Contact[] = ['open palm', 'raised palm'];
+
+function isOfKind(like: BlockView, other: BlockView): boolean {
+  if (like.movement.id === other.movement.id) return true;
+  const [mine, its] = [like.level.contact, other.level.contact];
+  if (mine === 'none') {
+    const shared = other.movement.trains.some((group) => like.movement.trains.includes(group));
+    return its === 'none' && like.movement.family === other.movement.family && shared;
+  }
+  return mine === its || (PALM.includes(mine) && PALM.includes(its));
+}

@@ -1,0 +1,100 @@
+import {
+  type Block,
+  complaintWords,
+  findLevel,
+  firstOf,
+  type Movement,
+  type PlannedDoneRow,
+  printDose,
+  SET_UNITS,
+  totals,
+  UNIT_BEHIND,
+  type WorkingSide,
+} from '@clay-pot/core';
+import type { SessionRecord, StoredSet } from '@clay-pot/contracts';
+import { knownMovement } from '../../store/library.js';
+import { scoreText } from '../../ui/format.js';
+import { DiscomfortMark, SideMark } from '../../ui/marks.js';
+
+/** One block of a session: what was planned, what was done of it, hand by hand, and how it felt. */
+export function BlockResult({ block, record }: { block: Block; record: SessionRecord }) {
+  const movement = knownMovement(block.movementId);
+  const rows = record.rows.filter((row) => row.blockId === block.id);
+  const report = record.reports.findLast((candidate) => candidate.blockId === block.id);
+  const complaints = record.complaints.filter((candidate) => candidate.blockId === block.id);
+  const taken = takenInstead(block, record);
+  const sides = (['left', 'right', 'both'] as const).filter((side) => rows.some((row) => row.side === side));
+  return (
+    <tr className="border-t border-line align-top">
+      <td className="py-2 pr-3">
+        <b>{movement?.name ?? block.movementId}</b>
+        <div className="text-small text-ink-soft">
+          {(movement && findLevel(movement, block.levelId)?.name) ?? block.levelId}
+        </div>
+        <div className="text-small figures sm:hidden">{printDose(block.dose)}</div>
+        {taken && <div className="text-small text-amber">eased to: {formName(taken, block, movement)}</div>}
+        {complaints.map((complaint) => (
+          <div key={complaint.id} className="text-small font-semibold text-iron">
+            Hurt in the middle: {complaintWords(complaint)}
+          </div>
+        ))}
+        {report?.note && <div className="text-small italic">{report.note}</div>}
+      </td>
+      <td className="py-2 pr-3 text-small whitespace-nowrap figures max-sm:hidden">{printDose(block.dose)}</td>
+      <td className="py-2 pr-3">
+        {sides.flatMap((side) => {
+          const mine = rows.filter((row) => row.side === side);
+          // An easier form may be counted otherwise than the plan: repetitions for seconds.
+          return SET_UNITS.map((unit) => mine.filter((row) => row.unit === unit)).flatMap((alike) =>
+            alike[0] ? [<SideResult key={`${side} ${alike[0].unit}`} side={side} rows={alike} />] : [],
+          );
+        })}
+      </td>
+      <td className="py-2 pr-3">
+        <DiscomfortMark score={report?.discomfort ?? null} policy={record.discomfortPolicy} />
+      </td>
+      <td className="py-2 text-right figures max-sm:hidden">{scoreText(report?.exertion ?? null)}</td>
+    </tr>
+  );
+}
+
+/** The last set of the block where it was another level or movement than planned. */
+function takenInstead({ id, movementId, levelId }: Block, { sets }: SessionRecord): StoredSet | null {
+  const last = sets.findLast(({ blockId }) => blockId === id);
+  return last && (last.levelId !== levelId || last.movementId !== movementId) ? last : null;
+}
+
+function formName({ movementId, levelId }: StoredSet, block: Block, planned: Movement | undefined): string {
+  const other = movementId === block.movementId ? planned : knownMovement(movementId);
+  const level = (other && findLevel(other, levelId)?.name) ?? levelId;
+  return movementId === block.movementId ? level : `${other?.name ?? movementId}, ${level}`;
+}
+
+const FILL: Record<WorkingSide, string> = { left: 'bg-cobalt', right: 'bg-ochre-fill hatch-right', both: 'bg-ink' };
+
+/** One hand's share: a bar for each planned piece, as full as it was done, and the sum. */
+function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedDoneRow[] }) {
+  const { plannedAmount, doneAmount } = totals(rows);
+  const unit = UNIT_BEHIND[firstOf(rows).unit];
+  const reached = rows.some((row) => row.doneAmount !== null);
+  return (
+    <div className="flex items-center gap-2 py-0.5">
+      <SideMark side={side} className="w-7" />
+      <span className="flex h-3 w-14 gap-px sm:w-40" aria-hidden>
+        {rows.map((row, index) => (
+          <span key={index} className="flex-1 border border-ink/25 bg-white">
+            <span
+              className={`block h-full ${FILL[side]}`}
+              style={{ width: `${Math.min(100, (100 * (row.doneAmount ?? 0)) / row.plannedAmount)}%` }}
+            />
+          </span>
+        ))}
+      </span>
+      <span
+        className={`text-small figures sm:whitespace-nowrap ${doneAmount < plannedAmount ? 'font-semibold text-amber' : ''}`}
+      >
+        {reached ? `${doneAmount} of ${plannedAmount}${unit}` : 'not reached'}
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,19 @@
+import { type SessionView, viewOf } from '@clay-pot/core';
+import { useMemo } from 'react';
+import { useForWhom } from '../../domain/for-whom.js';
+import { knownMovement, methodFor, useKnown } from '../../store/library.js';
+import { type Run, timelineOf } from '../../store/run.js';
+
+/** What is led, and for whom. */
+export type Led = Pick<Run, 'sequence' | 'athleteId' | 'cautions' | 'equipment'>;
+
+/** What is led with all that is computed of it. Without a network the cautions are those that the session began with. */
+export function useRunView({ sequence, athleteId, cautions, equipment }: Led): SessionView {
+  const { person } = useForWhom(athleteId);
+  const { shelf } = useKnown();
+  return useMemo(() => {
+    const asked = { sequence, lookup: knownMovement, shelf, person, method: methodFor(sequence) };
+    const now = `${person.today}T00:00:00.000Z`;
+    return viewOf({ ...asked, athlete: { cautions, equipment }, past: [], now }, timelineOf(sequence));
+  }, [sequence, shelf, person, cautions, equipment]);
+}
