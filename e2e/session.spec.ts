@@ -169,6 +169,32 @@ test('something else that hurts is recorded with hand and place, and all of its 
   expect(record).toMatchObject({ maxDiscomfort: 6, complaints: [{ hand: 'right', place: 'wrist-back' }] });
 });
 
+test('what a session asks for next is decided on Today or under its record, and taken back', async ({
+  coach: page,
+  house,
+}) => {
+  await page.goto('/');
+  const call = page.getByRole('listitem').filter({ hasText: 'Wilf Tarrant' });
+  await expect(call).toContainText('Ease the next session');
+  await call.getByRole('link', { name: /^Decide otherwise/ }).click();
+  const choices = page.getByRole('group', { name: 'Decide' });
+  await expect(choices.getByRole('button', { name: 'Ease the next one (proposed)' })).toBeInViewport();
+  await choices.getByRole('button', { name: 'Rest a day more' }).click();
+  await expect(page.getByText('Decided: rest a day more.')).toBeVisible();
+  await expect(page.getByText(/^.*Next is .* on \w{3} \d+ \w{3}/)).toBeVisible();
+  await expect
+    .poll(async () => (await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`)).decision)
+    .toBe('rest');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Decided:')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Today' }).click();
+  await call.getByRole('button', { name: 'Ease the next one: Wilf Tarrant' }).click();
+  await expect(page.getByLabel('Seen for').locator('option:checked')).toHaveText('For Wilf Tarrant');
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(page.getByRole('heading', { name: 'To decide' })).toBeVisible();
+  await expect(call).toHaveCount(0);
+});
+
 test('discomfort of five and more stands the clock and offers to ease; the easier level is recorded', async ({
   coach: page,
   house,

@@ -4,9 +4,13 @@ import {
   type DiscomfortPolicy,
   type DoneSet,
   type Ending,
+  type Decision,
+  DECISION_IDS,
   idOf,
   instant,
   type Of,
+  oneOf,
+  orNull,
   type PlannedDoneRow,
   record,
   type Sequence,
@@ -36,6 +40,11 @@ export const SESSION_INPUT = record({
 });
 /** A session as it begins: who, by which plan, when. */
 export type SessionInput = Of<typeof SESSION_INPUT>;
+
+/** What the coach decided once a session was over. */
+export const DECISION_INPUT = record({ decision: orNull(oneOf(DECISION_IDS)), at: instant() });
+/** What the coach decided once a session was over; null takes it back. The latest stands. */
+export type DecisionInput = Of<typeof DECISION_INPUT>;
 
 /** A set as it is stored. */
 export interface StoredSet extends DoneSet {
@@ -76,6 +85,8 @@ export interface SessionListItem {
   discomfortPolicy: DiscomfortPolicy;
   /** Rules of safety that the plan broke for this athlete when it was begun, each in words. */
   begunAgainst: string[];
+  /** What the coach decided about what comes next; null while nobody has. */
+  decision: Decision | null;
 }
 
 /** A page of sessions, the latest first, and where the next one begins. */

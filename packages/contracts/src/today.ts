@@ -1,3 +1,4 @@
+import type { Decision } from '@clay-pot/core';
 import type { SessionListItem } from './sessions.js';
 
 /** Who is due today, with what, and what speaks against it. */
@@ -20,9 +21,13 @@ export interface TodayDue {
 export interface TodayCall {
   athleteId: string;
   athleteName: string;
-  kind: 'refer' | 'ease' | 'hold';
+  /** To a licensed practitioner, or what is proposed for the next session. */
+  kind: 'refer' | Decision;
   reason: string;
+  /** The session that it is about. */
   sessionId: string | null;
+  /** What was done in it. */
+  sequenceId: string | null;
 }
 
 /** What a coach sees first: who is due, who was missed, what was felt. */

@@ -76,6 +76,7 @@ export * from './effort/past.js';
 export * from './effort/rates.js';
 export * from './effort/session-account.js';
 export * from './effort/session-view.js';
+export * from './rules/calls.js';
 export * from './rules/caution-limits.js';
 export * from './rules/cautions.js';
 export * from './rules/check-movement.js';

@@ -109,6 +109,22 @@ describe('today', () => {
     expect((await today()).calls.map((call) => call.kind)).toEqual(kinds);
   });
 
+  test('what was decided about waits no longer; taken back it waits again; the later of two decisions stands', async () => {
+    await lead('2026-06-09T09:00:00.000Z', { discomfort: 6 });
+    const calls = async () => (await today()).calls;
+    const sessionId = (await calls())[0]!.sessionId;
+    const decide = (decision: string | null, at: string) =>
+      coach.ask('PUT', `/sessions/${sessionId}/decision`, { decision, at });
+    expect((await decide('hold', '2026-06-10T10:00:00.000Z')).status).toBe(204);
+    expect(await calls()).toEqual([]);
+    await decide('ease', '2026-06-10T09:00:00.000Z');
+    const record = await coach.ask<{ decision: string }>('GET', `/sessions/${sessionId}`);
+    expect(record.body.decision).toBe('hold');
+    await decide(null, '2026-06-10T10:00:01.000Z');
+    expect(await calls()).toMatchObject([{ kind: 'ease', sessionId }]);
+    expect((await decide('dance', '2026-06-10T10:00:02.000Z')).status).toBe(422);
+  });
+
   test('a stop calls for referral, whatever the discomfort', async () => {
     await lead('2026-06-09T09:00:00.000Z', { ending: 'stopped', stopSign: 'colour', discomfort: 0 });
     const [call] = (await today()).calls;

@@ -49,6 +49,7 @@ function bodyFor(method: string, path: string): unknown {
   if (path.startsWith('/assignments')) {
     return { athleteId: ids['athletes'], sequenceId: ids['sequences'], weekdays: [2], fromDay: '2026-01-01' };
   }
+  if (path.endsWith('/decision')) return { decision: 'hold', at };
   if (path.endsWith('/end')) return { ending: 'completed', note: '', endedAt: at };
   if (path.includes('/reports/')) return { blockId: 'b1', discomfort: 0, exertion: 0, note: '', at };
   if (path.includes('/complaints/')) return { blockId: 'b1', hand: 'left', place: 'palm', discomfort: 3, at };

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { dueOn } from './due.js';
+import { dueOn, nextAfter } from './due.js';
 import { addDays, weekdayOf } from '../vocabulary/days.js';
 
 const assignment = { id: 'g', sequenceId: 's', athleteId: 'a', weekdays: [1, 3, 5], fromDay: '2026-03-01' };
@@ -25,6 +25,18 @@ describe('who is due', () => {
     expect(due?.missedDays).toEqual(['2026-03-04', '2026-03-09']);
     const [fresh] = dueOn('2026-03-11', [{ ...assignment, fromDay: '2026-03-08' }], []);
     expect(fresh?.missedDays).toEqual(['2026-03-09']);
+  });
+
+  test('the next day after today, of several the earliest; nothing where nothing is given', () => {
+    // The 11th is a Wednesday.
+    expect(nextAfter('2026-03-11', [assignment])?.day).toBe('2026-03-13');
+    expect(nextAfter('2026-03-13', [assignment])?.day).toBe('2026-03-16');
+    expect(nextAfter('2026-03-11', [assignment, { ...assignment, id: 'h', weekdays: [4] }])).toMatchObject({
+      day: '2026-03-12',
+      assignment: { id: 'h' },
+    });
+    expect(nextAfter('2026-03-11', [{ ...assignment, fromDay: '2026-04-01' }])?.day).toBe('2026-04-01');
+    expect(nextAfter('2026-03-11', [{ ...assignment, weekdays: [] }])).toBeNull();
   });
 
   test('a session of another sequence or athlete does not count', () => {

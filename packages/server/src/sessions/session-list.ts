@@ -24,6 +24,7 @@ const LISTED = [
   'exertion',
   'discomfortPolicy',
   'begunAgainst',
+  'decision',
 ] as const satisfies readonly (keyof SessionRow)[];
 /** A session as lists read it, without its plan. */
 export type ListedSession = Pick<SessionRow, (typeof LISTED)[number]>;
@@ -129,5 +130,6 @@ export async function listed(scope: StudioScope, rows: readonly ListedSession[])
     exertion: row.exertion,
     discomfortPolicy: row.discomfortPolicy,
     begunAgainst: begunAgainst.map(({ text }) => text),
+    decision: row.decision,
   }));
 }

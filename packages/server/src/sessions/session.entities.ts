@@ -1,4 +1,13 @@
-import type { DiscomfortPolicy, Ending, Sequence, SetUnit, SorePlace, StopSign, WorkingSide } from '@clay-pot/core';
+import type {
+  Decision,
+  DiscomfortPolicy,
+  Ending,
+  Sequence,
+  SetUnit,
+  SorePlace,
+  StopSign,
+  WorkingSide,
+} from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 
@@ -60,6 +69,13 @@ export class SessionRow extends StudioOwned {
   /** What the method of the plan allowed: it decides what a discomfort means. */
   @Column('varchar', { name: 'discomfort_policy', length: 8 })
   discomfortPolicy: DiscomfortPolicy;
+
+  /** What the coach decided about what comes next, and when. */
+  @Column('varchar', { length: 8, nullable: true })
+  decision: Decision | null;
+
+  @Column('datetime', { name: 'decided_at', precision: 3, nullable: true })
+  decidedAt: Date | null;
 
   /** Rules of safety that the plan broke for this athlete when it was begun: recorded all the same, and flagged. */
   @Column('json', { name: 'begun_against' })

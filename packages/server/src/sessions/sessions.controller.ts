@@ -3,6 +3,8 @@ import {
   type BlockReportInput,
   COMPLAINT_INPUT,
   type ComplaintInput,
+  DECISION_INPUT,
+  type DecisionInput,
   DONE_SET_INPUT,
   type DoneSetInput,
   SESSION_END_INPUT,
@@ -92,6 +94,16 @@ export class SessionsController {
     @Input('ComplaintInput', COMPLAINT_INPUT) body: ComplaintInput,
   ): Promise<void> {
     return this.sessions.addComplaint(scope, id, complaintId, body);
+  }
+
+  @Put(':id/decision')
+  @HttpCode(204)
+  decide(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Input('DecisionInput', DECISION_INPUT) body: DecisionInput,
+  ): Promise<void> {
+    return this.sessions.decide(scope, id, body);
   }
 
   @Put(':id/end')

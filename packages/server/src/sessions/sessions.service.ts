@@ -1,6 +1,7 @@
 import type {
   BlockReportInput,
   ComplaintInput,
+  DecisionInput,
   DoneSetInput,
   SessionEndInput,
   SessionInput,
@@ -86,7 +87,7 @@ export class SessionsService {
       plan,
       startedAt: new Date(input.startedAt),
       ...{ endedAt: null, ending: null, stopSign: null, stopHand: null, note: '' },
-      toldExertion: null,
+      ...{ toldExertion: null, decision: null, decidedAt: null },
       ...sumsOfSession(plan, { sets: [], reports: [], complaints: [], exertion: null }, known.movement),
       discomfortPolicy: methodOf(plan, known.method).discomfort,
       begunAgainst: await this.brokenBy(scope, athlete, plan, input.startedAt, known),
@@ -162,6 +163,15 @@ export class SessionsService {
       }
     });
     return this.get(scope, id);
+  }
+
+  /** Keeps what the coach decided about what comes next. Of two that arrive out of order the later decision stands. */
+  async decide(scope: StudioScope, id: string, { decision, at }: DecisionInput): Promise<void> {
+    await scope.transaction(async (held) => {
+      const { decidedAt } = await held.of(SessionRow).hold(id, 'session');
+      const on = new Date(at);
+      if (decidedAt === null || decidedAt <= on) await held.of(SessionRow).update({ id }, { decision, decidedAt: on });
+    });
   }
 
   /** The rules of safety that a plan breaks for an athlete on the day of the session. */

@@ -1,13 +1,4 @@
-import {
-  adviseOnDiscomfort,
-  barredWords,
-  cautionAdvice,
-  cautionsOn,
-  DISCOMFORT_WORDS,
-  dueOn,
-  forbidsLoading,
-  must,
-} from '@clay-pot/core';
+import { barredWords, callAfter, cautionAdvice, cautionsOn, dueOn, forbidsLoading, must } from '@clay-pot/core';
 import type { SessionListItem, Today, TodayCall } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
@@ -70,24 +61,31 @@ export class TodayService {
   }
 }
 
-/** What waits for the coach: referrals first, then each athlete's latest session by the discomfort it ended with. */
+/** What waits for the coach: referrals first, then each athlete's latest session that asks for a decision and has none. */
 function callsFor(athletes: readonly AthleteRow[], latest: readonly SessionListItem[], day: string): TodayCall[] {
   return athletes
     .flatMap((athlete): TodayCall[] => {
       const who = { athleteId: athlete.id, athleteName: athlete.name };
       const barred = cautionsOn(athlete, day).find(forbidsLoading);
       if (barred) {
-        return [{ ...who, kind: 'refer', reason: cautionAdvice(barred), sessionId: barred.stopped?.sessionId ?? null }];
+        return [
+          {
+            ...who,
+            kind: 'refer',
+            reason: cautionAdvice(barred),
+            sessionId: barred.stopped?.sessionId ?? null,
+            sequenceId: null,
+          },
+        ];
       }
       const last = latest.find((session) => session.athleteId === athlete.id);
-      if (!last) return [];
-      const advice =
-        last.maxDiscomfort === null ? 'go-on' : adviseOnDiscomfort(last.maxDiscomfort, last.discomfortPolicy);
-      if (advice === 'go-on') return [];
-      const reason = `Discomfort ${last.maxDiscomfort} of 10 in the last session. ${DISCOMFORT_WORDS[advice]}`;
-      return [{ ...who, kind: advice === 'ease-or-stop' ? 'ease' : 'hold', reason, sessionId: last.id }];
+      // What was decided about, by whichever word, waits no longer.
+      if (!last || last.decision !== null) return [];
+      const { proposed, reason } = callAfter(last);
+      if (proposed === 'go-on') return [];
+      return [{ ...who, kind: proposed, reason, sessionId: last.id, sequenceId: last.sequenceId }];
     })
     .sort((a, b) => ORDER[a.kind] - ORDER[b.kind] || a.athleteName.localeCompare(b.athleteName));
 }
 
-const ORDER: Record<TodayCall['kind'], number> = { refer: 0, ease: 1, hold: 2 };
+const ORDER: Record<TodayCall['kind'], number> = { refer: 0, ease: 1, rest: 2, hold: 3, 'go-on': 4 };

@@ -110,6 +110,7 @@ function tellSession(
     stopSign: null,
     stopHand: null,
     toldExertion: null,
+    ...{ decision: null, decidedAt: null },
     note: flare ? 'Ended early because of the wrist. Unloaded for two days.' : '',
     ...sumsOfSession(plan, { sets, reports, complaints, exertion: null }, shippedMovement),
     discomfortPolicy: methodOf(plan, shippedMethod).discomfort,

@@ -7,6 +7,7 @@ import { ButtonLink } from '../../ui/button.js';
 import { dayText, scoreText, timeText } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { BlockResult } from './block-result.js';
+import { WhatNow } from './what-now.js';
 
 /** One session: what was planned beside what was done, hand by hand, and how it felt. */
 export default function RecordPage() {
@@ -91,6 +92,7 @@ export default function RecordPage() {
           <p className="py-2 whitespace-pre-line">{record.note}</p>
         </Part>
       )}
+      <WhatNow record={record} />
     </Page>
   );
 }

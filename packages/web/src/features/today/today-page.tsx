@@ -1,5 +1,5 @@
 import { minutesText } from '@clay-pot/core';
-import type { TodayCall, TodayDue } from '@clay-pot/contracts';
+import type { TodayDue } from '@clay-pot/contracts';
 import { Link } from 'react-router';
 import { useMe, useToday } from '../../api/queries.js';
 import { ButtonLink } from '../../ui/button.js';
@@ -7,6 +7,7 @@ import { agoText, dayText } from '../../ui/format.js';
 import { DiscomfortMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { SessionRows } from '../../domain/session-rows.js';
+import { ToDecide } from './to-decide.js';
 
 /** Who is due, what waits for a decision, what was done lately. */
 export default function TodayPage() {
@@ -21,7 +22,8 @@ export default function TodayPage() {
       title={dayText(`${day}T12:00:00`)}
       lead={`${me.data?.studio.name ?? ''}: ${open === 0 ? 'nobody left for today' : open === 1 ? 'one session to lead' : `${open} sessions to lead`}`}
     >
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_19rem]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-y-8">
+        <ToDecide calls={calls} />
         <Part title="Due today">
           {due.length ? (
             <DueTable due={due} />
@@ -29,20 +31,8 @@ export default function TodayPage() {
             <Empty>Nobody is planned for today. Give a sequence to somebody on their page.</Empty>
           )}
         </Part>
-        <Part title="To decide">
-          {calls.length ? (
-            <ul>
-              {calls.map((call) => (
-                <Call key={call.athleteId} call={call} />
-              ))}
-            </ul>
-          ) : (
-            <Empty>Nothing waits for a decision.</Empty>
-          )}
-        </Part>
         <Part
           title="Lately"
-          className="lg:col-span-2"
           aside={
             <Link to="/records" className="text-small underline underline-offset-2">
               All records
@@ -116,7 +106,6 @@ function DueTable({ due }: { due: readonly TodayDue[] }) {
                 <span className="inline-block bg-celadon-wash px-2 py-1 font-semibold text-celadon">done</span>
               ) : (
                 <ButtonLink
-                  kind="primary"
                   to={`/sequences/${item.sequenceId}/lead?athlete=${item.athleteId}`}
                   aria-label={`Lead ${item.sequenceTitle} for ${item.athleteName}`}
                 >
@@ -128,33 +117,5 @@ function DueTable({ due }: { due: readonly TodayDue[] }) {
         ))}
       </tbody>
     </table>
-  );
-}
-
-const CALL_LOOK: Record<TodayCall['kind'], { word: string; className: string }> = {
-  refer: { word: 'Refer', className: 'border-iron text-iron' },
-  ease: { word: 'Ease', className: 'border-load-4 text-amber' },
-  hold: { word: 'Hold', className: 'border-load-3 text-amber' },
-};
-
-function Call({ call }: { call: TodayCall }) {
-  const { word, className } = CALL_LOOK[call.kind];
-  return (
-    <li className="border-b border-line py-2.5">
-      <div className="flex items-baseline gap-2">
-        <span className={`border-l-4 pl-2 font-bold ${className}`}>{word}</span>
-        <Link to={`/people/${call.athleteId}`} className="font-semibold hover:underline">
-          {call.athleteName}
-        </Link>
-      </div>
-      <p className="mt-0.5 text-small text-ink-soft">
-        {call.reason}{' '}
-        {call.sessionId && (
-          <Link to={`/records/${call.sessionId}`} className="underline underline-offset-2">
-            Look at it
-          </Link>
-        )}
-      </p>
-    </li>
   );
 }

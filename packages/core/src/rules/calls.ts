@@ -1,0 +1,60 @@
+import type { Ending } from '../model/session.js';
+import { percent } from '../vocabulary/numbers.js';
+import { adviseOnDiscomfort, type DiscomfortAdvice, type DiscomfortPolicy } from './discomfort.js';
+
+/** What a coach may decide once a session is over. */
+export const DECISIONS = {
+  'go-on': 'Go on as planned',
+  hold: 'Hold the level',
+  ease: 'Ease the next one',
+  rest: 'Rest a day more',
+} as const;
+/** What a coach decided once a session was over. */
+export type Decision = keyof typeof DECISIONS;
+/** All decisions, the boldest first. */
+export const DECISION_IDS = Object.keys(DECISIONS) as Decision[];
+
+/** A decision that is proposed, with why: the coach decides. */
+export interface Call {
+  readonly proposed: Decision;
+  readonly reason: string;
+}
+
+/** What is known of a session that is over. */
+export interface SessionOutcome {
+  readonly ending: Ending | null;
+  /** Share of the planned work that was done, 0–1. */
+  readonly completion: number;
+  readonly maxDiscomfort: number | null;
+  readonly discomfortPolicy: DiscomfortPolicy;
+}
+
+/** Less of a plan than this, ended early, is held before it is repeated harder; working value. */
+const MUCH_OF_IT = 0.75;
+
+const PROPOSED: Record<DiscomfortAdvice, Decision> = { 'go-on': 'go-on', 'hold-level': 'hold', 'ease-or-stop': 'ease' };
+const NEXT_TIME: Record<Decision, string> = {
+  'go-on': 'The next session can go as planned.',
+  hold: 'Stay at this level next time; no harder.',
+  ease: 'Ease the next session: a lower level, or less of it.',
+  rest: 'Leave a day more before the next session.',
+};
+
+/**
+ * What the outcome of a session asks for next, by the discomfort that was told and by how much was done.
+ * @example callAfter({ ending: 'completed', completion: 1, maxDiscomfort: 1, discomfortPolicy: 'mild' }).proposed → 'go-on'
+ */
+export function callAfter({ ending, completion, maxDiscomfort, discomfortPolicy }: SessionOutcome): Call {
+  const felt = maxDiscomfort === null ? 'go-on' : PROPOSED[adviseOnDiscomfort(maxDiscomfort, discomfortPolicy)];
+  const told = toldOf(maxDiscomfort, discomfortPolicy);
+  if (felt === 'go-on' && ending === 'ended early' && completion < MUCH_OF_IT) {
+    return { proposed: 'hold', reason: `${told} Ended early, ${percent(completion)} done. ${NEXT_TIME.hold}` };
+  }
+  return { proposed: felt, reason: `${told} ${NEXT_TIME[felt]}` };
+}
+
+function toldOf(score: number | null, policy: DiscomfortPolicy): string {
+  if (score === null) return 'Nobody told of discomfort.';
+  const allowed = policy === 'none' && score > 0 ? ', where the method allows none' : '';
+  return `Discomfort ${score} of 10 at most${allowed}.`;
+}

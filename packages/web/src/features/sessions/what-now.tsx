@@ -1,0 +1,85 @@
+import type { SessionRecord } from '@clay-pot/contracts';
+import { callAfter, DECISION_IDS, DECISIONS, nextAfter } from '@clay-pot/core';
+import { useEffect, useRef } from 'react';
+import { Link, useLocation } from 'react-router';
+import { useAssignments } from '../../api/queries.js';
+import { useDecide, useOwnDecisions } from '../../domain/decisions.js';
+import { Button } from '../../ui/button.js';
+import { dayText } from '../../ui/format.js';
+import { Part } from '../../ui/page.js';
+import { isoToday } from '../../ui/today.js';
+
+/** What the session asks for next, and what the coach makes of it. */
+export function WhatNow({ record }: { record: SessionRecord }) {
+  const { id, athleteId, athleteName, sequenceId, ending } = record;
+  const own = useOwnDecisions();
+  const decide = useDecide();
+  const pending = own.get(id);
+  const decided = pending === undefined ? record.decision : pending;
+  const { proposed, reason } = callAfter(record);
+  const here = useRef<HTMLDivElement>(null);
+  const { hash } = useLocation();
+  useEffect(() => {
+    if (hash === '#what-now') here.current?.scrollIntoView();
+  }, [hash]);
+  if (ending === null) return null;
+  const stopped = ending === 'stopped';
+  return (
+    <div ref={here} id="what-now" className="mt-8 max-w-3xl scroll-mt-6">
+      <Part title="What now">
+        <p className="py-2">
+          {stopped ? 'Nothing loads the hand that was stopped before it is cleared. ' : `${reason} `}
+          Ask {athleteName} tomorrow morning: two points worse than before means a step back; numbness or tingling means
+          stop and refer.
+        </p>
+        {!stopped && (
+          <div role="group" aria-label="Decide" className="flex flex-wrap gap-2">
+            {DECISION_IDS.map((decision) => (
+              <Button
+                key={decision}
+                kind={decided === null && decision === proposed ? 'primary' : 'plain'}
+                aria-pressed={decision === decided}
+                className={decision === decided ? 'bg-ink! text-white!' : ''}
+                onClick={() => decide(id, decision, athleteName)}
+              >
+                {DECISIONS[decision] + (decided === null && decision === proposed ? ' (proposed)' : '')}
+              </Button>
+            ))}
+          </div>
+        )}
+        <p className="py-2 text-ink-soft">
+          {decided && !stopped && <b className="text-ink">Decided: {DECISIONS[decided].toLowerCase()}. </b>}
+          <Next athleteId={athleteId} athleteName={athleteName} />{' '}
+          <Link to={`/sequences/${sequenceId}?athlete=${athleteId}`} className="font-semibold text-ink underline">
+            Open the sequence for {athleteName}
+          </Link>
+        </p>
+      </Part>
+    </div>
+  );
+}
+
+function Next({ athleteId, athleteName }: { athleteId: string; athleteName: string }) {
+  const assignments = useAssignments().data;
+  if (!assignments) return null;
+  const next = nextAfter(
+    isoToday(),
+    assignments.filter((each) => each.athleteId === athleteId),
+  );
+  if (!next) {
+    return (
+      <>
+        Nothing is given to {athleteName} after today:{' '}
+        <Link to={`/people/${athleteId}`} className="font-semibold text-ink underline">
+          give them a sequence
+        </Link>
+        .
+      </>
+    );
+  }
+  return (
+    <>
+      Next is {next.assignment.sequenceTitle} on {dayText(`${next.day}T12:00:00`)}.
+    </>
+  );
+}
