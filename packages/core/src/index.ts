@@ -27,6 +27,7 @@ export * from './model/athlete.js';
 export * from './model/body.js';
 export * from './model/check-sequence.js';
 export * from './model/compare-sequences.js';
+export * from './model/pair-blocks.js';
 export * from './model/dose-shorthand.js';
 export * from './model/dose.js';
 export * from './model/edits.js';

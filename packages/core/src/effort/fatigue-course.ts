@@ -1,6 +1,7 @@
 import { capacityLeft, HOLD_TOLERANCE, holdTimeS, RESTED, step, type Units } from './compartments.js';
 import type { EffortSpan, EffortTimeline } from './effort-timeline.js';
 import { enduranceDoseOf, type Rates, ratesOf } from './rates.js';
+import { percent } from '../vocabulary/numbers.js';
 import { partsOf, type SideGroup } from '../vocabulary/muscles.js';
 
 /** What is left of a group's capacity at a moment: 1 rested. */
@@ -16,8 +17,23 @@ export interface Failure {
   /** How long the work had gone on, and how long it should have. */
   readonly heldS: number;
   readonly askedS: number;
+  /** What the work asks for, as a share of the most; from here on no more than that is left. */
+  readonly asks: number;
   /** Rest before this work with which it could be held, whole seconds; null when no rest of ten minutes is enough. */
   readonly restS: number | null;
+}
+
+/**
+ * Why a group cannot hold its work, said after its name: how long it goes, what is left by then beside what is asked, and what would mend it.
+ * @example failureWords({ blockId: 'b', atMs: 0, heldS: 12, askedS: 30, asks: 0.62, restS: 40 }) → 'give out after 12 of 30 s: by then 62 % of their strength is left, which is all that the work asks for. 40 s more rest before it would do.'
+ */
+export function failureWords({ heldS, askedS, asks, restS }: Failure): string {
+  if (asks > 1) return `are asked for ${percent(asks)} of what they have: an easier level.`;
+  const mend =
+    restS === null ? 'No rest mends that: an easier level or less.' : `${restS} s more rest before it would do.`;
+  if (heldS === 0) return `cannot begin: less is left than the ${percent(asks)} that the work asks for. ${mend}`;
+  const until = `give out after ${heldS.toFixed(0)} of ${askedS.toFixed(0)} s`;
+  return `${until}: by then ${percent(asks)} of their strength is left, which is all that the work asks for. ${mend}`;
 }
 
 /** A group on a side over a session. */
@@ -95,6 +111,7 @@ function failureOf(rates: Rates, before: Units, after: Units, span: EffortSpan, 
     atMs: startMs + Math.round(heldS * 1000),
     heldS,
     askedS: seconds,
+    asks: span.effort,
     restS: restFor(rates, before, span, seconds),
   };
 }

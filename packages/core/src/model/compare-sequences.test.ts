@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { compareSequences } from './compare-sequences.js';
+import { pairBlocks } from './pair-blocks.js';
 import { parseDose } from './dose-shorthand.js';
 import { type Block, inPhaseOrder, type Sequence, USUAL_PACING } from './sequence.js';
 
@@ -37,12 +38,42 @@ describe('comparing two versions', () => {
       { blocks: [block('a', '3x8', { levelId: 'two' }), block('b'), block('c')] },
       ['Level: m-a one → m-a two'],
     ],
-    ['a removed block', { blocks: [block('a'), block('c')] }, ['Removed: m-b one']],
+    ['a removed block', { blocks: [block('a'), block('c')] }, ['Removed: m-b one, 3x8']],
     ['an added block', { blocks: [block('a'), block('x'), block('b'), block('c')] }, ['Added: m-x one, 3x8']],
     ['the order', { blocks: [block('b'), block('a'), block('c')] }, ['Order of blocks changed']],
     ['the pace', { pacing: { ...USUAL_PACING, announceS: 9 } }, ['Pacing changed']],
   ])('names %s, and only that', (_what, to, texts) => {
     expect(changes(to)).toEqual(texts);
+  });
+});
+
+describe('comparing two sequences of their own', () => {
+  const differ = (blocks: readonly Block[]) =>
+    compareSequences(base, { ...base, blocks }, ({ movementId }) => movementId, false).map(({ text }) => text);
+
+  test('the very same block is the same, whatever its id', () => {
+    const renamed = base.blocks.map((each, index) => ({ ...each, id: `other-${index}` }));
+    expect(differ(renamed)).toEqual([]);
+  });
+
+  test('an id that happens to be the same says nothing: another movement is added, not a level', () => {
+    const blocks = [block('a'), { ...block('x'), id: 'b' }, { ...block('b'), id: 'z' }, block('c')];
+    expect(differ(blocks)).toEqual(['Added: m-x, 3x8']);
+  });
+
+  test('of the same movement twice each has its own, the very same first', () => {
+    const twice = [block('a', '2x5'), block('b'), { ...block('a'), id: 'a2' }, block('c')];
+    expect(differ(twice)).toEqual(['Added: m-a, 2x5', 'Order of blocks changed']);
+  });
+
+  test('what is only in one stands after what it followed', () => {
+    const pairs = pairBlocks(base, { ...base, blocks: [block('a'), block('x'), block('c')] }, false);
+    expect(pairs.map(({ from, to }) => [from?.id ?? null, to?.id ?? null])).toEqual([
+      ['a', 'a'],
+      ['b', null],
+      [null, 'x'],
+      ['c', 'c'],
+    ]);
   });
 });
 

@@ -1,5 +1,6 @@
 import { same } from '../vocabulary/same.js';
 import { printDose } from './dose-shorthand.js';
+import { pairBlocks } from './pair-blocks.js';
 import type { Block, Sequence } from './sequence.js';
 
 /** One difference between two versions of a sequence, in words a coach reads. */
@@ -9,10 +10,21 @@ export interface SequenceChange {
 }
 
 /**
- * What changed from one version to another, by block id, with moved blocks told apart from changed ones.
- * `nameOf` turns a block into the name of its movement.
+ * What changed from one sequence to another, with moved blocks told apart from changed ones.
+ * @param nameOf turns a block into the name of its movement
+ * @param versions whether both are versions of one sequence, so that a block's id says which it was
  */
-export function compareSequences(from: Sequence, to: Sequence, nameOf: (block: Block) => string): SequenceChange[] {
+export function compareSequences(
+  from: Sequence,
+  to: Sequence,
+  nameOf: (block: Block) => string,
+  versions = true,
+): SequenceChange[] {
+  return [...headChanges(from, to), ...bodyChanges(from, to, nameOf, versions)];
+}
+
+/** What stands above the blocks. */
+function headChanges(from: Sequence, to: Sequence): SequenceChange[] {
   const changes: SequenceChange[] = [];
   const say = (pointer: string, text: string) => changes.push({ pointer, text });
   if (from.title !== to.title) say('/title', `Title: “${from.title}” → “${to.title}”`);
@@ -21,25 +33,34 @@ export function compareSequences(from: Sequence, to: Sequence, nameOf: (block: B
   if (!same(from.pacing, to.pacing)) say('/pacing', 'Pacing changed');
   if (from.methodId !== to.methodId) say('/methodId', 'Method changed');
   if (!same(from.mutes ?? [], to.mutes ?? [])) say('/mutes', 'Muted checks changed');
-  const before = new Map(from.blocks.map((block) => [block.id, block]));
-  const after = new Map(to.blocks.map((block, index) => [block.id, index]));
-  for (const block of from.blocks) if (!after.has(block.id)) say('/blocks', `Removed: ${nameOf(block)}`);
-  to.blocks.forEach((block, index) => {
-    const old = before.get(block.id);
-    const at = `/blocks/${index}`;
-    if (!old) return say(at, `Added: ${nameOf(block)}, ${printDose(block.dose)}`);
-    if (old.levelId !== block.levelId || old.movementId !== block.movementId) {
-      say(at, `Level: ${nameOf(old)} → ${nameOf(block)}`);
-    }
-    const [oldDose, newDose] = [printDose(old.dose), printDose(block.dose)];
-    if (oldDose !== newDose) say(at, `${nameOf(block)}: ${oldDose} → ${newDose}`);
-    if (old.phase !== block.phase) say(at, `${nameOf(block)}: ${old.phase} → ${block.phase}`);
-    if (old.note !== block.note) say(at, `${nameOf(block)}: note reworded`);
-  });
-  const kept = (blocks: readonly Block[], other: (id: string) => boolean) =>
-    blocks.filter((block) => other(block.id)).map((block) => block.id);
-  const oldOrder = kept(from.blocks, (id) => after.has(id));
-  const newOrder = kept(to.blocks, (id) => before.has(id));
-  if (oldOrder.join() !== newOrder.join()) say('/blocks', 'Order of blocks changed');
   return changes;
+}
+
+function bodyChanges(
+  from: Sequence,
+  to: Sequence,
+  nameOf: (block: Block) => string,
+  versions: boolean,
+): SequenceChange[] {
+  const pairs = pairBlocks(from, to, versions);
+  const changes = pairs.flatMap(({ from: old, to: block }): SequenceChange[] => {
+    if (!block) return old ? [{ pointer: '/blocks', text: `Removed: ${nameOf(old)}, ${printDose(old.dose)}` }] : [];
+    const pointer = `/blocks/${to.blocks.indexOf(block)}`;
+    if (!old) return [{ pointer, text: `Added: ${nameOf(block)}, ${printDose(block.dose)}` }];
+    return blockChanges(old, block, nameOf).map((text) => ({ pointer, text }));
+  });
+  const kept = pairs.flatMap(({ from: old, to: block }) => (old && block ? from.blocks.indexOf(old) : []));
+  const moved = kept.some((place, index) => index > 0 && place < (kept[index - 1] ?? 0));
+  return moved ? [...changes, { pointer: '/blocks', text: 'Order of blocks changed' }] : changes;
+}
+
+function blockChanges(old: Block, block: Block, nameOf: (block: Block) => string): string[] {
+  const [oldDose, newDose] = [printDose(old.dose), printDose(block.dose)];
+  const isOther = old.levelId !== block.levelId || old.movementId !== block.movementId;
+  return [
+    isOther ? `Level: ${nameOf(old)} → ${nameOf(block)}` : '',
+    oldDose === newDose ? '' : `${nameOf(block)}: ${oldDose} → ${newDose}`,
+    old.phase === block.phase ? '' : `${nameOf(block)}: ${old.phase} → ${block.phase}`,
+    old.note === block.note ? '' : `${nameOf(block)}: note reworded`,
+  ].filter(Boolean);
 }

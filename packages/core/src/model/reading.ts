@@ -60,6 +60,16 @@ export function checkReading(reading: Reading, today: string): Fault[] {
   return onDay > today ? [{ pointer: '/onDay', message: `must not lie after today, ${today}` }] : [];
 }
 
+/** Readings as they are read back: the newest day first, within a day by what was measured and by hand, left first. */
+export const newestFirst = <T extends Reading>(readings: readonly T[]): T[] =>
+  readings.toSorted(
+    (a, b) =>
+      b.onDay.localeCompare(a.onDay) ||
+      a.kind.localeCompare(b.kind) ||
+      a.of.localeCompare(b.of) ||
+      a.hand.localeCompare(b.hand),
+  );
+
 /** The latest reading of a kind, motion or action, and hand; undefined when there is none. Equal days: the later in the list. */
 export function latestReading(
   readings: readonly Reading[],

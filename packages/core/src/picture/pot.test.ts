@@ -79,6 +79,12 @@ describe('the pot', () => {
     if (shape !== 'even') expect(shapesOfPot(pot)).not.toContain('even');
   });
 
+  test('what was done was held: the same work as a record has no cracks', () => {
+    const { view, pot } = potFor([...WARM, TIRING, ...REST]);
+    expect(pot.cracks.length).toBeGreaterThan(0);
+    expect(shapesOfPot(potOf(view, 'effort', 'done'))).not.toContain('cracked');
+  });
+
   test('left and right swap with the hands', () => {
     const left = potFor([...WARM, press('L')]).pot;
     const right = potFor([...WARM, press('R')]).pot;

@@ -79,7 +79,11 @@ const THINNEST = 0.15;
 const GLAZE_POINTS = 5;
 
 /** Builds the pot of a session. */
-export function potOf({ sequence, account, courses, timeline }: PotSession, measure: PotMeasure): Pot {
+export function potOf(
+  { sequence, account, courses, timeline }: PotSession,
+  measure: PotMeasure,
+  of: 'plan' | 'done' = 'plan',
+): Pot {
   const { full } = POT_MEASURES[measure];
   const read = READ[measure];
   const glaze = { left: capacityReader(courses, 'left'), right: capacityReader(courses, 'right') };
@@ -99,8 +103,9 @@ export function potOf({ sequence, account, courses, timeline }: PotSession, meas
     const { phase } = itemAt(sequence.blocks, index);
     return { blockId, number: index + 1, phase, startMs, endMs, left: half('left'), right: half('right') };
   });
+  // What was done was held, whatever was reckoned before.
   const cracks = [...courses].flatMap(([key, { failure }]): Crack[] =>
-    failure ? [{ key, hand: partsOf(key).hand, atMs: failure.atMs, blockId: failure.blockId }] : [],
+    failure && of === 'plan' ? [{ key, hand: partsOf(key).hand, atMs: failure.atMs, blockId: failure.blockId }] : [],
   );
   return {
     measure,

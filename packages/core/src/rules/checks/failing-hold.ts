@@ -1,5 +1,6 @@
 import { blockOf } from './block-views.js';
 import { lastOf } from '../../vocabulary/lists.js';
+import { failureWords } from '../../effort/fatigue-course.js';
 import { type BlockView, failingAfter, type SessionView } from '../../effort/session-view.js';
 import { amountOf, type Dose, workOf } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
@@ -29,8 +30,7 @@ export const failingHold: Check = {
       seen.add(failure.blockId);
       const block = blockOf(view, failure.blockId);
       const { hand, group } = partsOf(key);
-      const rest = failure.restS === null ? '' : ` ${failure.restS} s of rest before it would do.`;
-      const text = `${block.movement.name}: the ${hand} ${group} give out after ${Math.round(failure.heldS)} of ${Math.round(failure.askedS)} s.${rest}`;
+      const text = `${block.movement.name}: the ${hand} ${group} ${failureWords(failure)}`;
       const fix = { label: 'Rest, shorten or ease until it holds', edits: () => holdable(view, block, failure.restS) };
       return [{ blockIds: [failure.blockId], text, fix }];
     });

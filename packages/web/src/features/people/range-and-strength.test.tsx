@@ -65,3 +65,30 @@ describe('a reading', () => {
     expect(value('°')).toHaveProperty('value', '80');
   });
 });
+
+describe('what stands there', () => {
+  const DAY_MS = 86_400_000;
+  const ago = (days: number) => new Date(Date.now() - days * DAY_MS).toISOString().slice(0, 10);
+  const grip = (id: string, value: number, days: number, hand = 'left') => ({
+    id: `01890000-0000-7000-8000-0000000000${id}`,
+    ...{ kind: 'maximum', of: 'grip', hand, value, onDay: ago(days) },
+  });
+
+  test('a maximum that is not the newest says so, with the newest and its day', async () => {
+    await panel([grip('a1', 392.27, 40), grip('a2', 343.23, 5), grip('a3', 294.2, 5, 'right')]);
+    const [left, right] = screen.getByRole('row', { name: /^grip/ }).querySelectorAll('td');
+    expect(left!.textContent).toMatch(/^40\.0newest 35\.0, \w{3} \d+ \w{3}/);
+    expect(right!.textContent).toBe('30.0');
+  });
+
+  test('readings of one day stand in one order, however they arrive', async () => {
+    const four = [grip('b1', 300, 3, 'right'), grip('b2', 310, 3), { ...grip('b3', 2, 3), of: 'finger extension' }];
+    const order = async (readings: unknown[]) => {
+      const { unmount } = await panel(readings);
+      const rows = screen.getAllByRole('listitem').map((row) => row.textContent);
+      unmount();
+      return rows;
+    };
+    expect(await order(four)).toEqual(await order(four.toReversed()));
+  });
+});

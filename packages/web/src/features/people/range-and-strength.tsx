@@ -7,7 +7,9 @@ import {
   HANDS,
   kgFromN,
   latestReading,
+  MEASURED_FOR_DAYS,
   must,
+  newestFirst,
   newtonsFromKg,
   type Person,
   RANGE_MOTIONS,
@@ -55,7 +57,7 @@ export function RangeAndStrength({ athleteId }: { athleteId: string }) {
       {adding && <AddReading athleteId={athleteId} />}
       <div className="grid gap-x-8 gap-y-4 py-2 sm:grid-cols-2">
         <Ranges readings={readings.data} person={person} />
-        <Maxima person={person} />
+        <Maxima person={person} readings={readings.data} />
       </div>
       <Latest athleteId={athleteId} readings={readings.data} />
     </Part>
@@ -127,11 +129,11 @@ const SHOWN: readonly Action[] = [
   'finger extension',
 ];
 
-function Maxima({ person }: { person: Person }) {
+function Maxima({ person, readings }: { person: Person; readings: readonly StoredReading[] }) {
   return (
     <table className="w-full text-small">
       <caption className="mb-1 text-left text-ink-soft">
-        Most that each hand can; “about” is estimated from norms
+        Most that each hand can: the best of the last {MEASURED_FOR_DAYS} days; “about” is estimated from norms
       </caption>
       <Head />
       <tbody>
@@ -141,19 +143,35 @@ function Maxima({ person }: { person: Person }) {
               {action}
               <span className="text-ink-soft">, {ACTIONS[action] === 'N' ? 'kg' : 'N·m'}</span>
             </th>
-            {HANDS.map((hand) => {
-              const { value, unit, source, from } = capacityOf(person, action, hand);
-              const text = (unit === 'N' ? kgFromN(value) : value).toFixed(1);
-              return (
-                <td key={hand} className="py-1 text-right figures" title={from}>
-                  {source === 'measured' ? <b>{text}</b> : <span className="text-ink-soft">about {text}</span>}
-                </td>
-              );
-            })}
+            {HANDS.map((hand) => (
+              <MaximumCell key={hand} person={person} readings={readings} action={action} hand={hand} />
+            ))}
           </tr>
         ))}
       </tbody>
     </table>
+  );
+}
+
+/** The maximum that is computed with; where it is not the newest, the newest stands under it. */
+function MaximumCell({
+  person,
+  readings,
+  action,
+  hand,
+}: Pick<CellProps, 'person' | 'readings' | 'hand'> & { action: Action }) {
+  const { value, unit, source, from } = capacityOf(person, action, hand);
+  const show = (of: number) => (unit === 'N' ? kgFromN(of) : of).toFixed(1);
+  const newest = latestReading(readings, 'maximum', action, hand);
+  return (
+    <td className="py-1 text-right figures" title={from}>
+      {source === 'measured' ? <b>{show(value)}</b> : <span className="text-ink-soft">about {show(value)}</span>}
+      {newest && source === 'measured' && show(newest.value) !== show(value) && (
+        <span className="block text-fine text-ink-soft">
+          newest {show(newest.value)}, {dayText(`${newest.onDay}T12:00:00`)}
+        </span>
+      )}
+    </td>
   );
 }
 
@@ -178,7 +196,7 @@ function Latest({ athleteId, readings }: { athleteId: string; readings: readonly
     <details className="border-b border-line pb-3 text-small">
       <summary className="cursor-pointer font-semibold">{readings.length} readings, the newest first</summary>
       <ul className="mt-1 max-h-64 overflow-y-auto">
-        {[...readings].reverse().map((reading) => (
+        {newestFirst(readings).map((reading) => (
           <li key={reading.id} className="flex items-center gap-3 border-b border-line py-1">
             <span className="w-24 text-ink-soft">{dayText(`${reading.onDay}T12:00:00`)}</span>
             <SideMark side={reading.hand} />

@@ -150,7 +150,7 @@ interface DayPotProps {
 
 function DayPot({ session, view, measure, scaleMs }: DayPotProps) {
   if (!view) return <p className="py-4 text-small text-ink-soft">Fetching …</p>;
-  const pot = potOf(view, measure);
+  const pot = potOf(view, measure, 'done');
   const nameOf = blockNames(view.sequence);
   return (
     <div>

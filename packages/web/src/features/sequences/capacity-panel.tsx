@@ -1,5 +1,5 @@
 import {
-  type Failure,
+  failureWords,
   type GroupCourse,
   HANDS,
   type MuscleGroup,
@@ -22,7 +22,8 @@ export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequen
     <section aria-label="Capacity left">
       <h2 className="text-body">Capacity left, at the lowest</h2>
       <p className="mb-1 text-fine text-ink-soft">
-        For {seen.whom.name}, by the three-compartment model; what was not measured is estimated.
+        For {seen.whom.name}: how much of its strength each muscle group still has when it is most tired. Work can be
+        held while more is left than it asks for.
       </p>
       <Failures courses={courses} document={document} />
       <table className="w-full text-small">
@@ -72,21 +73,10 @@ function Failures({ courses, document }: { courses: ReadonlyMap<SideGroup, Group
           >
             Block {document.blocks.findIndex(({ id }) => id === failure.blockId) + 1}
           </button>
-          : {key} {words(failure)}
+          : {key} {failureWords(failure)}
         </li>
       ))}
       {failing.length > SHOWN && <li className="text-fine text-ink-soft">and {failing.length - SHOWN} more</li>}
     </ul>
   );
-}
-
-function words({ heldS, askedS, restS }: Failure): string {
-  if (heldS === 0)
-    return restS === null
-      ? 'are asked for more than they have: take an easier level.'
-      : `cannot begin: ${restS} s of rest before it would do.`;
-  const until = `give out after ${heldS.toFixed(0)} of ${askedS.toFixed(0)} s`;
-  return restS === null
-    ? `${until}; no rest mends that: take an easier level or less.`
-    : `${until}; ${restS} s more rest before it would do.`;
 }

@@ -41,7 +41,12 @@ export default function ComparePage() {
   const measure = useMeasure();
   const sides = useMemo(() => {
     if (!sequence.data) return null;
-    const lay = (title: string, document: Sequence, sets?: Parameters<typeof doneTimeline>[1]): Laid => {
+    const lay = (
+      title: string,
+      document: Sequence,
+      isVersion: boolean,
+      sets?: Parameters<typeof doneTimeline>[1],
+    ): Laid => {
       const plan = compileTimeline(document, knownMovement);
       const timeline = sets ? doneTimeline(plan, sets) : plan;
       const asked = {
@@ -53,12 +58,14 @@ export default function ComparePage() {
       };
       return {
         name: title,
+        isVersion,
+        wasDone: sets !== undefined,
         view: viewOf({ ...asked, athlete: null, past: [], now: `${person.today}T00:00:00.000Z` }, timeline),
       };
     };
-    const right = other.data && lay(other.data.name, other.data.document, other.data.sets);
-    return { left: lay(`${sequence.data.document.title}, now`, sequence.data.document), right };
-  }, [sequence.data, other.data, person]);
+    const right = other.data && lay(other.data.name, other.data.document, kind !== 'sequence', other.data.sets);
+    return { left: lay(`${sequence.data.document.title}, now`, sequence.data.document, true), right };
+  }, [sequence.data, other.data, person, kind]);
 
   if (sequence.isPending) return <Loading what="the sequence" />;
   if (!sequence.data || !sides) return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
@@ -177,7 +184,7 @@ function SideBySide({ left, right, measure }: { left: Laid; right: Laid; measure
     const level = movement?.ladder.find(({ id }) => id === block.levelId);
     return movement ? `${movement.name} (${level?.name ?? block.levelId})` : block.movementId;
   };
-  const changes = compareSequences(right.view.sequence, left.view.sequence, nameOf);
+  const changes = compareSequences(right.view.sequence, left.view.sequence, nameOf, right.isVersion);
   return (
     <>
       <div className="grid gap-8 sm:grid-cols-2">
@@ -213,8 +220,8 @@ function SideBySide({ left, right, measure }: { left: Laid; right: Laid; measure
 }
 
 function OnePot({ side, measure, scaleMs }: { side: Laid; measure: PotMeasure; scaleMs: number }) {
-  const { name, view } = side;
-  const pot = potOf(view, measure);
+  const { name, view, wasDone } = side;
+  const pot = potOf(view, measure, wasDone ? 'done' : 'plan');
   return (
     <section aria-label={name}>
       <h2 className="flex items-baseline justify-between border-b-2 border-ink pb-1 text-lead">

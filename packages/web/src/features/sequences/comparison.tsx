@@ -5,6 +5,7 @@ import {
   HANDS,
   itemAt,
   MUSCLE_GROUPS,
+  pairBlocks,
   type MuscleGroup,
   printDose,
   type SessionView,
@@ -16,6 +17,10 @@ import { SideMark } from '../../ui/marks.js';
 export interface Laid {
   readonly name: string;
   readonly view: SessionView;
+  /** Another version of what stands on the left, rather than a sequence of its own. */
+  readonly isVersion: boolean;
+  /** What was done rather than planned. */
+  readonly wasDone: boolean;
 }
 
 const doseOf = ({ account }: SessionView, group: MuscleGroup, hand: (typeof HANDS)[number]) =>
@@ -71,15 +76,18 @@ export function DoseComparison({ left, right }: { left: Laid; right: Laid }) {
 
 /** Rows of both sides, each block beside itself; what stands on one side only has the other empty. */
 export function RowsComparison({ left, right }: { left: Laid; right: Laid }) {
-  const ids = [...new Set([...left.view.sequence.blocks, ...right.view.sequence.blocks].map(({ id }) => id))];
+  const pairs = pairBlocks(right.view.sequence, left.view.sequence, right.isVersion);
   return (
     <table className="w-full text-small">
       <tbody>
-        {ids.map((id) => {
-          const [a, b] = [cellOf(left.view, id), cellOf(right.view, id)];
+        {pairs.map(({ from, to }) => {
+          const [a, b] = [to && cellOf(left.view, to), from && cellOf(right.view, from)];
           const differs = a?.text !== b?.text;
           return (
-            <tr key={id} className={`border-t border-line align-top ${differs ? 'bg-amber-wash' : ''}`}>
+            <tr
+              key={`${to?.id} ${from?.id}`}
+              className={`border-t border-line align-top ${differs ? 'bg-amber-wash' : ''}`}
+            >
               <Cell cell={a} />
               <Cell cell={b} />
             </tr>
@@ -100,10 +108,8 @@ interface RowCell {
   readonly text: string;
 }
 
-function cellOf({ sequence, timeline }: SessionView, id: string): RowCell | null {
-  const index = sequence.blocks.findIndex((block) => block.id === id);
-  const block: Block | undefined = sequence.blocks[index];
-  if (!block) return null;
+function cellOf({ sequence, timeline }: SessionView, block: Block): RowCell {
+  const index = sequence.blocks.indexOf(block);
   const movement = knownMovement(block.movementId);
   const level = (movement && findLevel(movement, block.levelId)?.name) ?? block.levelId;
   const name = movement?.name ?? block.movementId;
