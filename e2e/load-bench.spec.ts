@@ -39,8 +39,12 @@ test('by mouse: knees and shoulders are dragged, a load is found, positions are 
   await page.getByLabel('by changing').selectOption({ label: 'Hands from knees or feet' });
   await page.getByRole('button', { name: 'Find', exact: true }).click();
   await expect(load(page, 'left')).toContainText('22.5');
+  const found = page.getByRole('status').filter({ hasText: /Hands from knees or feet: [\d.]+ m/ });
+  await expect(found).toBeVisible();
   await page.getByRole('button', { name: 'Pin this one' }).click();
   await page.getByLabel('Start from').selectOption({ label: 'Plank' });
+  // The posture has moved: the number that was found is not its any more.
+  await expect(found).toHaveCount(0);
   const table = page.getByRole('table', { name: 'Positions side by side' });
   await expect(table.getByRole('row', { name: /load, % BW/ })).toContainText('22.5');
   const [now, pinned] = await table
@@ -56,11 +60,10 @@ test('by mouse: knees and shoulders are dragged, a load is found, positions are 
   await table.getByRole('button', { name: 'All fours, changed', exact: true }).click();
   await expect(load(page, 'left')).toContainText('22.5');
 
-  await page.getByRole('button', { name: 'Keep as a level' }).click();
-  await expect(page.getByRole('alert')).toContainText('Give the level a name');
   await page.getByLabel('Name of the level').fill('Between all fours and knees back');
   await page.getByRole('button', { name: 'Keep as a level' }).click();
-  await expect(page.getByRole('heading', { name: 'Palm support, our own' })).toBeVisible();
+  // Found for him: what the ladder raises is judged by his body, and it says whose it is.
+  await expect(page.getByRole('heading', { name: 'Palm support, for Callum Reyes-Whitlock' })).toBeVisible();
   const own = await house.read<StoredMovement>(page, `/movements/${idIn(page)}`);
   expect(own.movement.ladder.map(({ name }) => name).slice(0, 3)).toEqual([
     'All fours',
@@ -119,6 +122,8 @@ test('what cannot be is refused in words, and nothing is lost', async ({ coach: 
   await page.goto('/bench?at=nonsense&movement=nothing&athlete=');
   await expect(page.getByRole('heading', { name: 'Load bench' })).toBeVisible();
   await page.getByLabel('Start from').selectOption({ label: 'Plank' });
+  // The posture has moved: the number that was found is not its any more.
+  await expect(found).toHaveCount(0);
   const distance = field(page, 'Hands from knees or feet, m');
   const plank = await distance.inputValue();
   await distance.fill('far');
@@ -207,11 +212,25 @@ test('from a block to the bench and back: the block takes the level that was mad
   await page.getByRole('button', { name: 'Find', exact: true }).click();
   await expect(load(page, 'left')).toContainText('27.0');
   await page.getByLabel('Name of the level').fill('Two thirds over');
-  await page.getByRole('button', { name: 'Keep, and use it in the block' }).click();
+  await page.getByRole('button', { name: 'Into the block' }).click();
   await expect(page.getByLabel('Title')).toHaveValue('New sequence');
   await expect(page.getByRole('listitem', { name: /Shift to one hand, our own/ })).toContainText('Two thirds over');
   const { document } = await house.read<StoredSequence>(page, `/sequences/${id}`);
   expect(document.blocks.some(({ movementId }) => /^[0-9a-f-]{36}$/.test(movementId))).toBe(true);
+});
+
+test('what was found for somebody goes into a sequence with one choice', async ({ coach: page, house }) => {
+  await page.goto('/bench?movement=bearing.palm-support&level=all-fours');
+  await page.getByLabel('For whom').selectOption({ label: 'For Jory Ashdown' });
+  await page.getByLabel('Wanted').fill('20');
+  await page.getByRole('button', { name: 'Find', exact: true }).click();
+  await expect(load(page, 'left')).toContainText('20.0');
+  await page.getByLabel('Into a sequence').selectOption({ label: 'Warm thumbs' });
+  await expect(page.getByLabel('Title')).toHaveValue('Warm thumbs');
+  await expect(page.getByLabel('Seen for').locator('option:checked')).toHaveText('For Jory Ashdown');
+  await expect(page.getByRole('listitem', { name: /Palm support, for Jory Ashdown/ })).toBeVisible();
+  const { document } = await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`);
+  expect(document.blocks.find(({ phase }) => phase === 'skill')?.movementId).toMatch(/^[0-9a-f-]{36}$/);
 });
 
 test('weights, edges and hangs lie on the bench as well, and the small sums work both ways', async ({

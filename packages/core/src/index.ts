@@ -83,6 +83,7 @@ export * from './rules/cautions.js';
 export * from './rules/check-movement.js';
 export * from './rules/clearance.js';
 export * from './rules/discomfort.js';
+export * from './rules/insert-level.js';
 export * from './rules/ladder.js';
 export * from './rules/may-begin.js';
 export * from './rules/method-dose.js';

@@ -6,6 +6,7 @@ import { HAND_SHAPE_NAMES } from '../vocabulary/hand-shapes.js';
 import { SIDE_PLANS, type SidePlan } from '../vocabulary/hands.js';
 import { CORNERS, LOADINGS, MOTIONS } from '../vocabulary/motions.js';
 import { MUSCLE_GROUPS } from '../vocabulary/muscles.js';
+import type { Phase } from '../vocabulary/phases.js';
 import { EQUIPMENT, type Equipment, POSTURES } from '../vocabulary/places.js';
 import {
   list,
@@ -18,9 +19,11 @@ import {
   someOf,
   text,
   trueOrFalse,
+  within,
 } from '../vocabulary/schema.js';
 import { type DosingKind, USUAL_RANGES } from '../vocabulary/usual-ranges.js';
 import { type DirectionPlan, WORK_KINDS } from '../vocabulary/work.js';
+import { BODY_LIMITS, SEXES } from './body.js';
 import { type Dose, DOSE } from './dose.js';
 import { LEVEL_LOAD } from './load.js';
 
@@ -42,6 +45,23 @@ export const FAMILIES = {
 } as const;
 /** The id of a family of movements. */
 export type FamilyId = keyof typeof FAMILIES;
+
+/** Where a family's movements usually stand in a session. */
+export const USUAL_PHASE: Record<FamilyId, Phase> = {
+  'free-motion': 'prepare',
+  'tendon-glides': 'prepare',
+  'assisted-stretches': 'range',
+  'planted-rocks': 'range',
+  'planted-strength': 'strength',
+  'bearing-holds': 'skill',
+  isometrics: 'load',
+  'free-weights': 'strength',
+  grip: 'strength',
+  'edge-work': 'strength',
+  hangs: 'strength',
+  neighbours: 'prepare',
+  settle: 'settle',
+};
 
 /** What a ladder raises from level to level, with its unit: each is computed from the levels' loads and doses. */
 export const CLIMBS = {
@@ -108,6 +128,14 @@ export const LEVEL = record({
 /** One rung of a ladder. */
 export type Level = Of<typeof LEVEL>;
 
+/** Whose body a ladder was made for. */
+const MADE_FOR = record({
+  name: text(nameLength, 1, 'Made for'),
+  sex: oneOf(SEXES, 'Sex'),
+  statureCm: within(BODY_LIMITS.statureCm, 'Stature'),
+  massKg: within(BODY_LIMITS.massKg, 'Mass'),
+});
+
 /** The fields of a movement besides its id, which is the address it is stored under. */
 export const MOVEMENT_FIELDS = {
   name: text(nameLength, 1, 'Name'),
@@ -137,6 +165,8 @@ export const MOVEMENT_FIELDS = {
   work: someOf(oneOf(WORK_KINDS), { max: WORK_KINDS.length, unique: true }),
   /** Whether work for time is held still or keeps moving. */
   timed: oneOf(['hold', 'bout']),
+  /** The person by whom the ladder is judged, where it was made for one; else it rises for women and men. */
+  madeFor: optional(MADE_FOR),
   /** Ordered from easiest to hardest. */
   ladder: someOf(LEVEL, { max: levels }),
 };

@@ -1,6 +1,6 @@
 import type { Person } from '../mechanics/capacity.js';
 import { demandOf } from '../mechanics/demand.js';
-import { REFERENCE_BODIES } from '../model/body.js';
+import { type Body, REFERENCE_BODIES } from '../model/body.js';
 import { checkDose } from '../model/dose.js';
 import { checkLoad } from '../model/load.js';
 import { checkFit, CLIMBS, type Level, loadAgreesWithLevel, type Movement, MOVEMENT } from '../model/movement.js';
@@ -9,13 +9,20 @@ import { climbedBy, flatSteps } from './ladder.js';
 import { type Fault, under } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
 
-/** A studio's own ladders are judged for these two; the shipped ones for the whole range of sizes. */
-const JUDGED: readonly Person[] = (['female', 'male'] as const).map((sex) => ({
-  body: REFERENCE_BODIES[sex],
-  ageYears: 30,
-  measured: [],
-  today: '2000-01-01',
-}));
+const judge = (body: Body): Person => ({ body, ageYears: 30, measured: [], today: '2000-01-01' });
+
+/** An adult between both sexes. */
+export const averageJudge = (): Person => judge(REFERENCE_BODIES['not stated']);
+
+/**
+ * For whom a ladder must rise: for the one whom it was made for; else a studio's own for a woman and a man. The shipped ones are tested for
+ * the whole range of sizes.
+ */
+export function judgesOf({ madeFor }: Pick<Movement, 'madeFor'>): Person[] {
+  if (!madeFor) return (['female', 'male'] as const).map((sex) => judge(REFERENCE_BODIES[sex]));
+  const { sex, statureCm, massKg } = madeFor;
+  return [judge({ sex, statureM: statureCm / 100, massKg })];
+}
 
 /**
  * Everything that keeps a movement from being used, by JSON pointer: fields that are missing or outside their limits, loads that cannot be
@@ -45,7 +52,7 @@ function levelFaults(movement: Movement, level: Level, index: number): Fault[] {
 function ladderFaults(movement: Movement): Fault[] {
   const unit = CLIMBS[movement.climbs];
   const faults = new Map<string, Fault>();
-  for (const person of JUDGED) {
+  for (const person of judgesOf(movement)) {
     try {
       for (const { from, to } of flatSteps(person, movement)) {
         const index = movement.ladder.indexOf(to.level);

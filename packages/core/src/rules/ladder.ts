@@ -8,7 +8,7 @@ import { compileTimeline } from '../timeline/compile-timeline.js';
 import { HANDS } from '../vocabulary/hands.js';
 
 /** Smaller rises are within what nobody could tell apart: one part in a hundred. */
-const RISE = 1.01;
+export const RISE = 1.01;
 
 /** A level with what it asks of a person and where it stands on its ladder's scale. */
 export interface Rung {

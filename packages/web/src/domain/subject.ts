@@ -20,6 +20,7 @@ import {
   POSTURE_LABELS,
   POSTURE_LIMITS,
   POSTURE_NAMES,
+  shown,
   postureDemand,
   type PostureField,
   PostureError,
@@ -79,6 +80,16 @@ export function nameOfSubject(subject: Subject, level: Level | undefined): strin
   const usual = (Object.keys(USUAL_POSTURES) as UsualPosture[]).find((name) => same(postureSubject(name)));
   if (usual) return POSTURE_NAMES[usual];
   return level ? `${level.name}, changed` : 'Own position';
+}
+
+/** A name for a changed level by the first number that is another one now, e.g. “All fours, lean 12 °”. */
+export function suggestedName(body: Body, level: Level, subject: Subject): string {
+  const before = new Map(fieldsOf(body, level).map(({ name, value }) => [name, value]));
+  const changed = fieldsOf(body, subject).find(
+    ({ name, value, step }) => Math.abs((before.get(name) ?? Infinity) - value) >= step / 2,
+  );
+  if (!changed) return `${level.name}, changed`;
+  return `${level.name}, ${changed.label.toLowerCase()} ${shown(changed.value, changed.step)} ${changed.unit}`;
 }
 
 /** One number of a subject that can be moved. */

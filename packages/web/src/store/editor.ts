@@ -11,8 +11,8 @@ import {
   type Level,
   type Movement,
   neighbourLevel,
-  type Phase,
   PHASES,
+  USUAL_PHASE,
   type RecordedCaution,
   same,
   type Sequence,
@@ -96,22 +96,6 @@ export const hover = (id: string | null) => useHovered.setState({ id });
 
 /** Gives a block another dose. */
 export const changeDose = (id: string, dose: Dose) => changeBlock(id, { dose });
-
-const USUAL_PHASE: Record<Movement['family'], Phase> = {
-  'free-motion': 'prepare',
-  'tendon-glides': 'prepare',
-  'assisted-stretches': 'range',
-  'planted-rocks': 'range',
-  'planted-strength': 'strength',
-  'bearing-holds': 'skill',
-  isometrics: 'load',
-  'free-weights': 'strength',
-  grip: 'strength',
-  'edge-work': 'strength',
-  hangs: 'strength',
-  neighbours: 'prepare',
-  settle: 'settle',
-};
 
 /** Adds a movement, dosed as the method would, after the selected block when that one's phase suits, else at the end of its usual phase. */
 export function addBlock(

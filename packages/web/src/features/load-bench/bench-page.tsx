@@ -1,4 +1,4 @@
-import { findLevel, type Movement } from '@clay-pot/core';
+import { findLevel, type Level, type Movement } from '@clay-pot/core';
 import { lazy, useMemo, useState, Suspense } from 'react';
 import { useAthletes } from '../../api/queries.js';
 import { knownMovement, useKnown } from '../../store/library.js';
@@ -26,7 +26,9 @@ import {
   type Refusal,
   setField,
   type Subject,
+  suggestedName,
   troubleWith,
+  writeSubject,
 } from '../../domain/subject.js';
 import { useAddress } from './use-address.js';
 import { useLaid } from './use-laid.js';
@@ -193,6 +195,7 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
           fields={fieldsOf(person.body, subject)}
           found={take}
         />
+        <KeepIt who={who} movement={movement} level={level} subject={subject} block={block} />
       </div>
       <SubjectFields
         subject={subject}
@@ -226,11 +229,6 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
           <DemandChart person={person} subject={subject} fields={fieldsOf(person.body, subject)} />
         </Suspense>
       </Part>
-      {movement && level && (
-        <Part title="Keep it">
-          <SaveLevel movement={movement} level={level} subject={subject} block={block} />
-        </Part>
-      )}
       {movement && (
         <Part title={`Ladder of ${movement.name}`} className="lg:col-span-2">
           <LadderTable
@@ -245,5 +243,25 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
         <Calculators person={person} />
       </Part>
     </div>
+  );
+}
+
+/** Next to what was found: what can be done with it, once it is another than the level that it came from. */
+function KeepIt({
+  movement,
+  level,
+  ...rest
+}: Pick<BenchProps, 'who' | 'subject' | 'movement' | 'block'> & { level: Level | undefined }) {
+  if (!movement || !level) {
+    return <p className="text-small text-ink-soft">Choose a movement above to keep what you find as a level of it.</p>;
+  }
+  const { who, subject } = rest;
+  const asIt = { contact: level.contact, facing: level.facing, load: level.load };
+  if (writeSubject(subject) === writeSubject(asIt)) return null;
+  const suggested = suggestedName(who.person.body, level, subject);
+  return (
+    <Part title="Keep it">
+      <SaveLevel movement={movement} level={level} suggested={suggested} {...rest} />
+    </Part>
   );
 }

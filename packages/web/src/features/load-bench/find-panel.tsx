@@ -12,13 +12,20 @@ import { useState } from 'react';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { Choice } from '../../domain/subject-fields.js';
-import type { MovableField, Subject } from '../../domain/subject.js';
+import { type MovableField, type Subject, writeSubject } from '../../domain/subject.js';
 
 interface Props {
   person: Person;
   subject: Subject;
   fields: readonly MovableField[];
   found: (subject: Subject) => void;
+}
+
+/** What was found, or why nothing was, and of what. */
+interface Answer {
+  readonly text: string;
+  readonly refused: boolean;
+  readonly of: string;
 }
 
 const NAMES: Record<string, string> = {
@@ -41,7 +48,9 @@ export function FindPanel({ person, subject, fields, found }: Props) {
   const [value, setValue] = useState(String(USUAL[quantity]));
   const [hand, setHand] = useState<Hand>('left');
   const [vary, setVary] = useState('');
-  const [answer, setAnswer] = useState<{ text: string; refused: boolean } | null>(null);
+  const [told, setTold] = useState<Answer | null>(null);
+  // An answer is of the posture that it was found in: once that moves it says nothing any more.
+  const answer = told?.of === writeSubject(subject) ? told : null;
   const chosen = quantities.includes(quantity) ? quantity : firstOf(quantities);
   const field = fields.find(({ name }) => name === vary) ?? fields[0];
   if (!field)
@@ -51,20 +60,21 @@ export function FindPanel({ person, subject, fields, found }: Props) {
     const number = Number(value.replace(',', '.'));
     const { min, max, unit } = QUANTITIES[chosen];
     if (value.trim() === '' || !(number >= min && number <= max)) {
-      setAnswer({ text: `Type a number within ${min}–${max} ${unit}.`, refused: true });
+      setTold({ text: `Type a number within ${min}–${max} ${unit}.`, refused: true, of: writeSubject(subject) });
       return;
     }
     try {
       const solved = solveLevel(person, subject, field.name, { quantity: chosen, value: number, hand });
       found(solved.level);
-      setAnswer({ text: `${field.label}: ${shown(solved.value, field.step)} ${field.unit}.`, refused: false });
+      const text = `${field.label}: ${shown(solved.value, field.step)} ${field.unit}.`;
+      setTold({ text, refused: false, of: writeSubject(solved.level) });
     } catch (error) {
       if (!(error instanceof NotReachedError)) throw error;
       const { nearest } = error;
       const text = nearest
         ? `${field.label} alone cannot give that. Nearest: ${nearest.y.toFixed(1)} ${NAMES[chosen]} at ${shown(nearest.x, field.step)} ${field.unit}.`
         : error.message;
-      setAnswer({ text, refused: true });
+      setTold({ text, refused: true, of: writeSubject(subject) });
     }
   };
   return (
@@ -113,7 +123,7 @@ export function FindPanel({ person, subject, fields, found }: Props) {
           Find
         </Button>
       </div>
-      <p role="status" className={`min-h-5 text-small ${answer?.refused ? 'font-semibold text-iron' : ''}`}>
+      <p role="status" className={`min-h-5 text-small font-semibold ${answer?.refused ? 'text-iron' : ''}`}>
         {answer?.text}
       </p>
     </form>

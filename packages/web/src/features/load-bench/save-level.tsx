@@ -1,111 +1,114 @@
-import type { StoredMovement } from '@clay-pot/contracts';
-import { checkMovement, type Level, type Movement, MOVEMENT_LIMITS } from '@clay-pot/core';
+import { MOVEMENT_LIMITS, nameFor } from '@clay-pot/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { v7 as uuid } from 'uuid';
-import { fetchSequence, putSequence, useSaveMovement } from '../../api/queries.js';
-import { useOwnMovements } from '../../store/own-movements.js';
+import { useSequences } from '../../api/queries.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
-import { insertLevel } from './insert-level.js';
-import type { Subject } from '../../domain/subject.js';
+import { type FromBlock, intoBlock, intoSequence, type Keeping, useKeep, useOwnTarget } from './use-keep.js';
 
-interface Props {
-  movement: Movement;
-  /** The level that the subject came from: its dose, words and things are kept. */
-  level: Level;
-  subject: Subject;
+interface Props extends Keeping {
   /** A block that the level goes back into. */
-  block: { sequenceId: string; blockId: string } | null;
+  block: FromBlock | null;
+  /** What it would be called unless somebody says otherwise. */
+  suggested: string;
 }
 
-/** Keeps what lies on the bench: as a level of the studio's own movement, and in the block it was opened from. */
-export function SaveLevel({ movement, level, subject, block }: Props) {
-  const own = useOwnMovements((state) => state.stored.find(({ id }) => id === movement.id));
-  const [name, setName] = useState('');
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const save = useSaveMovement();
+/** Keeps what lies on the bench: as a level, in the block it was opened from, or in a sequence. */
+export function SaveLevel({ block, suggested, ...keeping }: Props) {
+  const { who, movement } = keeping;
+  const own = useOwnTarget(keeping);
+  const keep = useKeep(keeping);
   const navigate = useNavigate();
+  const sequences = useSequences().data ?? [];
+  const [typed, setTyped] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const name = typed.trim() || suggested;
+  const query = who.athleteId ? `?athlete=${who.athleteId}` : '';
 
-  async function keep() {
-    if (!name.trim()) {
-      setTrouble('Give the level a name, e.g. what makes it different.');
-      return;
-    }
+  async function doing(then: (kept: Awaited<ReturnType<typeof keep>>) => Promise<string>) {
     setTrouble(null);
-    const id = own?.id ?? uuid();
-    const fresh: Level = {
-      ...level,
-      ...subject,
-      id: uuid(),
-      name: name.trim(),
-      description: `Made from ${level.name} on the load bench.`,
-    };
-    const base: Movement = own ? movement : { ...movement, id, name: `${movement.name}, our own` };
-    const next = insertLevel(base, fresh);
-    const fault = checkMovement(next)[0];
-    if (fault) {
-      setTrouble(`This level cannot join the ladder: ${fault.message}.`);
-      return;
-    }
-    const { id: _id, ...input } = next;
+    setBusy(true);
     try {
-      const stored = await save.mutateAsync({
-        id,
-        input: input,
-        ...(own && { etag: own.etag }),
-      });
-      if (block) await intoBlock(block, stored, fresh);
-      void navigate(block ? `/sequences/${block.sequenceId}` : `/movements/${id}`);
+      void navigate(await then(await keep(name)));
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : String(error));
+    } finally {
+      setBusy(false);
     }
   }
   return (
-    <form
-      className="grid gap-2"
-      aria-label="Keep as a level"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void keep();
-      }}
-    >
+    <section className="grid gap-2" aria-label="Keep as a level">
       <label className="text-small font-semibold">
         Name of the level
         <input
           className={`${INPUT} mt-1 font-normal`}
-          value={name}
+          value={typed}
           maxLength={MOVEMENT_LIMITS.nameLength}
-          placeholder="e.g. All fours, a little further"
-          onChange={(event) => setName(event.target.value)}
+          placeholder={suggested}
+          onChange={(event) => setTyped(event.target.value)}
         />
       </label>
-      <p className="text-small text-ink-soft">
-        {own
-          ? `Joins the ladder of ${movement.name}, where its ${movement.climbs} belongs.`
-          : `${movement.name} is shipped: a copy of it becomes the studio’s own, with this level in its place.`}
-      </p>
-      <Button kind="primary" type="submit" disabled={save.isPending}>
-        {block ? 'Keep, and use it in the block' : 'Keep as a level'}
-      </Button>
+      <p className="text-small text-ink-soft">{whereTo(keeping, own !== undefined)}</p>
+      <div className="flex flex-wrap gap-2">
+        {block && (
+          <Button
+            kind="primary"
+            disabled={busy}
+            onClick={() =>
+              void doing(async (kept) => {
+                await intoBlock(block, kept);
+                return `/sequences/${block.sequenceId}${query}`;
+              })
+            }
+          >
+            Into the block
+          </Button>
+        )}
+        <select
+          aria-label="Into a sequence"
+          className={`${INPUT} w-44!`}
+          value=""
+          disabled={busy}
+          onChange={(event) => {
+            const sequenceId = event.target.value;
+            if (!sequenceId) return;
+            void doing(async (kept) => {
+              await intoSequence(sequenceId, who.person, kept);
+              return `/sequences/${sequenceId}${query}`;
+            });
+          }}
+        >
+          <option value="">Into a sequence …</option>
+          {sequences.map(({ id, title }) => (
+            <option key={id} value={id}>
+              {title}
+            </option>
+          ))}
+        </select>
+        <Button disabled={busy} onClick={() => void doing(({ stored }) => Promise.resolve(`/movements/${stored.id}`))}>
+          Keep as a level
+        </Button>
+      </div>
       {trouble && (
         <p role="alert" className="text-small font-semibold text-iron">
           {trouble}
         </p>
       )}
-    </form>
+      {movement.madeFor && who.athleteId === undefined && (
+        <p className="text-small text-ink-soft">Judged for {movement.madeFor.name}, for whom this movement was made.</p>
+      )}
+    </section>
   );
 }
 
-/** The block keeps its dose and takes the new level. */
-async function intoBlock(
-  { sequenceId, blockId }: NonNullable<Props['block']>,
-  stored: StoredMovement,
-  level: Level,
-): Promise<void> {
-  const { document, etag } = await fetchSequence(sequenceId);
-  const blocks = document.blocks.map((block) =>
-    block.id === blockId ? { ...block, movementId: stored.id, levelId: level.id } : block,
-  );
-  await putSequence(sequenceId, { ...document, blocks }, etag);
+function whereTo({ who, movement }: Keeping, isOwn: boolean): string {
+  if (who.athleteId !== undefined) {
+    const name = nameFor(movement, who.name);
+    return isOwn
+      ? `Joins ${movement.madeFor ? movement.name : name}.`
+      : `Becomes “${name}”: what its ladder raises is judged by their body.`;
+  }
+  if (isOwn) return `Joins the ladder of ${movement.name}, where its ${movement.climbs} belongs.`;
+  return `${movement.name} is shipped: a copy of it becomes the studio’s own, with this level in its place.`;
 }
