@@ -122,8 +122,6 @@ test('what cannot be is refused in words, and nothing is lost', async ({ coach: 
   await page.goto('/bench?at=nonsense&movement=nothing&athlete=');
   await expect(page.getByRole('heading', { name: 'Load bench' })).toBeVisible();
   await page.getByLabel('Start from').selectOption({ label: 'Plank' });
-  // The posture has moved: the number that was found is not its any more.
-  await expect(found).toHaveCount(0);
   const distance = field(page, 'Hands from knees or feet, m');
   const plank = await distance.inputValue();
   await distance.fill('far');

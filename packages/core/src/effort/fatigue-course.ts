@@ -28,11 +28,12 @@ export interface Failure {
  * @example failureWords({ blockId: 'b', atMs: 0, heldS: 12, askedS: 30, asks: 0.62, restS: 40 }) → 'give out after 12 of 30 s: by then 62 % of their strength is left, which is all that the work asks for. 40 s more rest before it would do.'
  */
 export function failureWords({ heldS, askedS, asks, restS }: Failure): string {
-  if (asks > 1) return `are asked for ${percent(asks)} of what they have: an easier level.`;
+  if (asks > 1) return `are asked for ${percent(asks)} of what they have. Take an easier level.`;
   const mend =
-    restS === null ? 'No rest mends that: an easier level or less.' : `${restS} s more rest before it would do.`;
+    restS === null ? 'No rest mends that: take an easier level or less.' : `${restS} s more rest before it would do.`;
   if (heldS === 0) return `cannot begin: less is left than the ${percent(asks)} that the work asks for. ${mend}`;
-  const until = `give out after ${heldS.toFixed(0)} of ${askedS.toFixed(0)} s`;
+  const [held, asked] = [heldS.toFixed(0), askedS.toFixed(0)];
+  const until = held === asked ? `give out at the very end of ${asked} s` : `give out after ${held} of ${asked} s`;
   return `${until}: by then ${percent(asks)} of their strength is left, which is all that the work asks for. ${mend}`;
 }
 

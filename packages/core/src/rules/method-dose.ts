@@ -1,4 +1,4 @@
-import { type Dose, workOf } from '../model/dose.js';
+import { amountOf, type Dose, workOf } from '../model/dose.js';
 import type { RecordedCaution } from '../model/athlete.js';
 import type { Method } from '../model/method.js';
 import type { Level, Movement } from '../model/movement.js';
@@ -29,14 +29,30 @@ function usualAmount(level: Level, kind: WorkKind): number | null {
 /** A dose in the method's own kind of work, where the movement allows it and a usual range for it is known. */
 export function inMethodKind(dose: Dose, movement: Movement, level: Level, method: Method): Dose {
   const { dosing } = method;
-  if (dose.work.kind === dosing || !movement.work.includes(dosing)) return dose;
   const amount = usualAmount(level, dosing);
-  if (amount === null) return dose;
+  return amount === null ? dose : inKind(dose, movement, dosing, amount);
+}
+
+/** What a work of each kind is when no range says more; working values. */
+const SOME: Record<WorkKind, number> = { repetitions: 8, time: 30, breaths: 5 };
+
+/** A dose in a kind of work that somebody chose: as the level itself has it, else the middle of what is usual. */
+export function doseAs(dose: Dose, movement: Movement, level: Level, kind: WorkKind): Dose {
+  if (level.dose.work.kind !== kind) return inKind(dose, movement, kind, usualAmount(level, kind) ?? SOME[kind]);
+  const { holdS, tempo, work } = level.dose;
+  const back = inKind(dose, movement, kind, amountOf(work));
+  return { ...back, ...(holdS !== undefined && { holdS }), ...(tempo && { tempo }) };
+}
+
+/** The same dose counted otherwise; unchanged where the movement knows no such work. */
+function inKind(dose: Dose, movement: Movement, kind: WorkKind, amount: number): Dose {
+  if (dose.work.kind === kind || !movement.work.includes(kind)) return dose;
   const { holdS, tempo, ...rest } = dose;
-  const sides = dosing !== 'repetitions' && dose.sides === 'alternating' ? movement.sides[0] : dose.sides;
-  if (sides === 'alternating' && dosing !== 'repetitions') return dose;
-  const own = dosing === 'repetitions' ? { ...(holdS !== undefined && { holdS }), ...(tempo && { tempo }) } : {};
-  return { ...rest, ...own, sides, work: workOf(dosing, amount) };
+  // Only repetitions go from hand to hand in turn, and have a pace of their own.
+  const sides = kind !== 'repetitions' && dose.sides === 'alternating' ? movement.sides[0] : dose.sides;
+  if (sides === 'alternating' && kind !== 'repetitions') return dose;
+  const own = kind === 'repetitions' ? { ...(holdS !== undefined && { holdS }), ...(tempo && { tempo }) } : {};
+  return { ...rest, ...own, sides, work: workOf(kind, amount) };
 }
 
 /** Where presses are set by the effort policy; without a band they stay as the level has them. */

@@ -8,3 +8,6 @@ export const placesOf = (step: number) => (step >= 1 ? 0 : step >= 0.1 ? 1 : ste
 
 /** A share as whole percent. @example percent(0.347) → '35 %' */
 export const percent = (ratio: number) => `${Math.round(ratio * 100)} %`;
+
+/** A number as somebody typed it, with a point or a comma; NaN where there is none. @example readNumber(' 82,5 ') → 82.5 */
+export const readNumber = (typed: string): number => (typed.trim() === '' ? NaN : Number(typed.replace(',', '.')));

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { NavigationType, NavLink, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router';
 import { forgetMe, lastKnownMe, queryClient, useMe, useStoredMethods, useStoredMovements } from '../api/queries.js';
 import { isProblem, OfflineError, request } from '../api/request.js';
@@ -9,6 +9,7 @@ import { ToastPlace } from '../ui/toast.js';
 import { forgetOwnMethods } from '../store/own-methods.js';
 import { hasOwnMovements, forgetOwnMovements } from '../store/own-movements.js';
 import { type Command, useCommands } from '../ui/commands.js';
+import { focusRegion, useKeptFocus } from '../ui/kept-focus.js';
 import { OutboxState } from '../domain/outbox-state.js';
 
 const ShortcutsDialog = lazy(() => import('./shortcuts-dialog.js'));
@@ -31,9 +32,15 @@ export function Shell() {
   const navigate = useNavigate();
   const { pathname } = useLocation();
   const way = useNavigationType();
+  const arrived = useRef(false);
+  useKeptFocus();
   // A new page begins at its top; going back finds it where it was left, which the browser sees to.
   useEffect(() => {
     if (way !== NavigationType.Pop) window.scrollTo(0, 0);
+    // What had the focus is gone or belongs to the page before; what a page focuses itself stays.
+    const content = document.getElementById('content');
+    if (arrived.current && content && !content.contains(document.activeElement)) focusRegion(content);
+    arrived.current = true;
     // Only when the place changes, not with each filter in its address.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [pathname]);
@@ -133,7 +140,7 @@ export function Shell() {
               </div>
             </div>
           </nav>
-          <main id="content" className="min-w-0 flex-1">
+          <main id="content" className="min-w-0 flex-1 outline-none">
             <Outlet />
           </main>
         </div>

@@ -70,4 +70,27 @@ describe('a dose, typed', () => {
     expect(onChange).not.toHaveBeenCalled();
     expect(input).toHaveProperty('value', '2x8 @40% L,R');
   });
+
+  test('Enter and Escape lead back to the row that it stands in; what was typed and escaped is not taken on the way', async () => {
+    const onChange = jest.fn<(dose: Dose) => void>();
+    const { user } = show(
+      <ul>
+        <li tabIndex={0} aria-label="The row">
+          <DoseField dose={parseDose('2x8 L,R')} movement={squeeze} level={squeeze.ladder[0]} onChange={onChange} />
+        </li>
+      </ul>,
+    );
+    const input = screen.getByRole('textbox');
+    const row = screen.getByRole('listitem');
+    await user.clear(input);
+    await user.type(input, '3x9{Escape}');
+    expect(document.activeElement).toBe(row);
+    expect(onChange).not.toHaveBeenCalled();
+    await user.clear(input);
+    await user.type(input, '3x9 fast{Enter}');
+    expect(document.activeElement).toBe(input);
+    await user.type(input, '{Backspace>5/}{Enter}');
+    expect(document.activeElement).toBe(row);
+    expect(onChange.mock.calls.map(([dose]) => printDose(dose))).toEqual(['3x9 L,R']);
+  });
 });

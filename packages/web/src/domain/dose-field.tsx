@@ -9,7 +9,7 @@ import {
   ShorthandError,
   usualWay,
 } from '@clay-pot/core';
-import { useId, useState } from 'react';
+import { type KeyboardEvent, useId, useRef, useState } from 'react';
 import { INPUT } from '../ui/field.js';
 
 const OWN_LOAD =
@@ -27,10 +27,18 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
   const id = useId();
   const printed = printDose(dose);
   const [typed, setTyped] = useState<string | null>(null);
+  // Leaving the field by a key has settled it already.
+  const settled = useRef(false);
   const [trouble, setTrouble] = useState<string | null>(null);
 
-  function commit() {
-    if (typed === null) return;
+  function restore() {
+    setTyped(null);
+    setTrouble(null);
+  }
+
+  /** @returns whether the field says now what the dose is */
+  function commit(): boolean {
+    if (typed === null) return true;
     try {
       const read = retypeDose(typed, dose, usualWay(movement));
       if (read.effortPercent !== undefined && read.effortPercent !== dose.effortPercent && !obeysEffort(level)) {
@@ -41,10 +49,22 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
       setTrouble(null);
       setTyped(null);
       if (printDose(read) !== printed) onChange(read);
+      return true;
     } catch (error) {
       if (!(error instanceof ShorthandError)) throw error;
       setTrouble(error.message);
+      return false;
     }
+  }
+
+  /** Enter takes what is typed, Escape brings back what was; both lead back to the row, whose keys go on from there. */
+  function onKey(event: KeyboardEvent<HTMLInputElement>) {
+    if (event.key === 'Escape') restore();
+    else if (event.key !== 'Enter' || !commit()) return;
+    settled.current = true;
+    event.preventDefault();
+    event.currentTarget.closest<HTMLElement>('li[tabindex]')?.focus({ preventScroll: true });
+    settled.current = false;
   }
 
   return (
@@ -59,14 +79,10 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
         aria-invalid={trouble ? true : undefined}
         aria-describedby={trouble ? id : undefined}
         onChange={(event) => setTyped(event.target.value)}
-        onBlur={commit}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') commit();
-          if (event.key === 'Escape') {
-            setTyped(null);
-            setTrouble(null);
-          }
+        onBlur={() => {
+          if (!settled.current) commit();
         }}
+        onKeyDown={onKey}
       />
       {trouble && (
         <p id={id} role="alert" className="mt-1 text-small font-semibold text-iron">

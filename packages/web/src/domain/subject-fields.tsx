@@ -5,6 +5,7 @@ import {
   FACINGS,
   LOAD_FIELDS,
   POSTURE_NAMES,
+  readNumber,
   shown,
   type UsualPosture,
 } from '@clay-pot/core';
@@ -100,8 +101,8 @@ export function NumberField({ field, set }: { field: MovableField; set: (value: 
   const [trouble, setTrouble] = useState<string | null>(null);
   function commit() {
     if (typed === null) return;
-    const number = Number(typed.replace(',', '.'));
-    if (typed.trim() === '' || !(number >= min && number <= max)) {
+    const number = readNumber(typed);
+    if (!(number >= min && number <= max)) {
       setTrouble(`Must be within ${min}–${max} ${unit}.`);
       return;
     }

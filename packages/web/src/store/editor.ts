@@ -43,9 +43,25 @@ export function openSequence(document: Sequence): void {
 }
 
 /** Takes the last change back. */
-export const undo = () => useEditor.temporal.getState().undo();
+export const undo = () => stepping(() => useEditor.temporal.getState().undo());
 /** Brings back what was taken back. */
-export const redo = () => useEditor.temporal.getState().redo();
+export const redo = () => stepping(() => useEditor.temporal.getState().redo());
+
+/** Where the selected block goes by a step, the one in its place is selected; where one comes back, that one. */
+function stepping(step: () => void): void {
+  const before = useEditor.getState();
+  step();
+  const { document, selectedId } = useEditor.getState();
+  const blocks = document?.blocks ?? [];
+  const known = new Set(before.document?.blocks.map(({ id }) => id));
+  const back = blocks.find(({ id }) => !known.has(id));
+  if (back) select(back.id);
+  else if (!blocks.some(({ id }) => id === selectedId)) {
+    const index = before.document?.blocks.findIndex(({ id }) => id === selectedId) ?? 0;
+    select(blocks[Math.min(Math.max(0, index), blocks.length - 1)]?.id ?? null);
+  }
+}
+
 /** Makes a block the one that keys and steppers mean. */
 export const select = (selectedId: string | null) => useEditor.setState({ selectedId });
 

@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { tinykeys } from 'tinykeys';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { isNowhere } from './kept-focus.js';
 
 /** Something a key does. Keys are written as tinykeys reads them: `g t`, `Alt+ArrowUp`, `$mod+z`. */
 export interface Command {
@@ -47,7 +48,7 @@ function mayRun(command: Command, event: KeyboardEvent): boolean {
   const target = event.target instanceof Element ? event.target : null;
   if (document.getElementById(DIALOGS)?.querySelector('[role=dialog]')) return false;
   if (target?.closest(TYPING)) return command.whileTyping ?? false;
-  if (command.within && target && target !== document.body && !target.closest(command.within)) return false;
+  if (command.within && !isNowhere(target) && !target?.closest(command.within)) return false;
   // Space and Enter belong to the button that has the focus.
   if (['Space', 'Enter'].includes(command.keys) && target?.closest('button, a, summary, [role=button]')) return false;
   const isSingle = !/(\$mod|Alt|Control|Meta)\+/.test(command.keys);

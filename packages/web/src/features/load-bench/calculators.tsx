@@ -11,6 +11,7 @@ import {
   leverForMomentM,
   type Limit,
   loadLimit,
+  readNumber,
   newtonsFromKg,
   type Person,
   rollerWork,
@@ -69,8 +70,8 @@ interface NumberProps {
 function NumberIn({ label, value, set, limit: { min, max, unit }, places = 1 }: NumberProps) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
-  const number = typed === null ? value : Number(typed.replace(',', '.'));
-  const wrong = typed !== null && (typed.trim() === '' || !(number >= min && number <= max));
+  const number = typed === null ? value : readNumber(typed);
+  const wrong = typed !== null && !(number >= min && number <= max);
   return (
     <div>
       <label htmlFor={id} className="block text-small">
@@ -85,8 +86,8 @@ function NumberIn({ label, value, set, limit: { min, max, unit }, places = 1 }: 
           aria-invalid={wrong ? true : undefined}
           onChange={(event) => {
             setTyped(event.target.value);
-            const next = Number(event.target.value.replace(',', '.'));
-            if (event.target.value.trim() !== '' && next >= min && next <= max) set(next);
+            const next = readNumber(event.target.value);
+            if (next >= min && next <= max) set(next);
           }}
           onBlur={() => !wrong && setTyped(null)}
         />

@@ -4,6 +4,7 @@ import {
   NotReachedError,
   type Person,
   QUANTITIES,
+  readNumber,
   type Quantity,
   shown,
   solveLevel,
@@ -57,9 +58,9 @@ export function FindPanel({ person, subject, fields, found }: Props) {
     return <p className="text-small text-ink-soft">The athlete chooses the effort: there is nothing to solve for.</p>;
 
   const find = () => {
-    const number = Number(value.replace(',', '.'));
+    const number = readNumber(value);
     const { min, max, unit } = QUANTITIES[chosen];
-    if (value.trim() === '' || !(number >= min && number <= max)) {
+    if (!(number >= min && number <= max)) {
       setTold({ text: `Type a number within ${min}–${max} ${unit}.`, refused: true, of: writeSubject(subject) });
       return;
     }

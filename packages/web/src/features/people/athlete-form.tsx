@@ -1,4 +1,4 @@
-import { checkAthlete, EQUIPMENT, HANDS, SEXES } from '@clay-pot/core';
+import { checkAthlete, EQUIPMENT, HANDS, readNumber, SEXES } from '@clay-pot/core';
 import type { Athlete, AthleteInput } from '@clay-pot/contracts';
 import { useForm } from 'react-hook-form';
 import { ProblemError } from '../../api/request.js';
@@ -27,7 +27,8 @@ interface Props {
   cancel: () => void;
 }
 
-const numberOrNull = (value: unknown) => (value === '' || value === null || value === undefined ? null : Number(value));
+const numberOrNull = (value: unknown) =>
+  value === '' || value === null || value === undefined ? null : readNumber(String(value));
 const textOrNull = (value: unknown) => (value === '' || value === undefined ? null : value);
 
 /** A form has fields for what was not said: limits that limit nothing are none, and what is absent is left out. */

@@ -7,6 +7,7 @@ import {
   dayWords,
   firstOf,
   HAND_WORDS,
+  readNumber,
   type RecordedCaution,
   WORKING_SIDES,
   WRITTEN_CAUTION_IDS,
@@ -23,7 +24,10 @@ interface Props {
 }
 
 const textOrAbsent = (value: unknown) => (value === '' || value === null ? undefined : value);
-const numberOrAbsent = (value: unknown) => (textOrAbsent(value) === undefined ? undefined : Number(value));
+const numberOrAbsent = (value: unknown) => {
+  const text = textOrAbsent(value);
+  return text === undefined ? undefined : readNumber(String(text));
+};
 
 /** What is minded of somebody: of which hand, since when, and who cleared it within which limits. */
 export function CautionFields({ control, register, errors }: Props) {

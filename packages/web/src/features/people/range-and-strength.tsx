@@ -20,6 +20,7 @@ import {
   READING_NAMES,
   type ReadingKind,
   readingUnit,
+  readNumber,
 } from '@clay-pot/core';
 import type { ReadingInput, StoredReading } from '@clay-pot/contracts';
 import { useState } from 'react';
@@ -234,11 +235,11 @@ function AddReading({ athleteId }: { athleteId: string }) {
   const typedUnit = unit === 'N' ? 'kg' : unit;
 
   async function keep() {
-    const number = Number(value.replace(',', '.'));
+    const number = readNumber(value);
     const inUnit = unit === 'N' ? newtonsFromKg(number) : number;
     const { min, max } = READING_LIMITS[unit];
     const show = (limit: number) => (unit === 'N' ? kgFromN(limit).toFixed(0) : String(limit));
-    if (value.trim() === '' || !(inUnit >= min && inUnit <= max)) {
+    if (!(inUnit >= min && inUnit <= max)) {
       setTrouble(`Type a number within ${show(min)}–${show(max)} ${typedUnit}.`);
       return;
     }

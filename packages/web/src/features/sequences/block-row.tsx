@@ -23,6 +23,7 @@ import { useToast } from '../../ui/toast.js';
 import { BlockDemand } from './block-demand.js';
 import { DoseField } from '../../domain/dose-field.js';
 import { DoseSteppers } from './dose-steppers.js';
+import { followSelection } from './follow-selection.js';
 import type { ForWhom } from '../../domain/for-whom.js';
 
 /** Something that speaks against a block for the athlete in view; a stop is told in red, care in amber. */
@@ -225,5 +226,6 @@ function RowTools({ block, name }: { block: Block; name: string }) {
 /** Removing needs no question: undo brings it back. */
 export function removeWithUndo(id: string, name: string): void {
   removeBlock(id);
+  followSelection();
   useToast.getState().show({ text: `${name} removed. Ctrl Z brings it back.` });
 }

@@ -71,4 +71,36 @@ describe('a dose by steppers', () => {
     await user.selectOptions(hands, 'right-then-left');
     expect(now.sides).toBe('right-then-left');
   });
+
+  test('what it is counted in can be chosen: the amount is one that is usual, pace and hold go, and come back', async () => {
+    const stretch = shippedMovement('stretch.flexors')!;
+    const { user } = show(<Stepped from="2x30s rest10 L,R" movement={stretch} />);
+    const counted = screen.getByRole('combobox', { name: 'counted in' });
+    expect(within(counted).getAllByRole('option')).toHaveLength(stretch.work.length);
+    await user.selectOptions(counted, 'breaths');
+    expect(printDose(now)).toMatch(/^2x\d+br rest10 L,R$/);
+    await user.selectOptions(counted, 'time');
+    expect(now.work).toEqual(stretch.ladder[0].dose.work);
+  });
+
+  test('of a press: to seconds and back leaves pace and hold as its level has them', async () => {
+    const { user } = show(<Stepped from="2x8 @40% 2s tempo1-1 L,R" />);
+    const counted = screen.queryByRole('combobox', { name: 'counted in' });
+    if (!counted) throw new Error('The squeeze is counted in one way only: take another movement.');
+    await user.selectOptions(counted, 'time');
+    expect(now).not.toHaveProperty('tempo');
+    await user.selectOptions(counted, 'repetitions');
+    expect(now.work).toEqual(squeeze.ladder[0].dose.work);
+    expect(now.tempo).toEqual(squeeze.ladder[0].dose.tempo);
+  });
+
+  test('pace and direction have steppers and choices, too', async () => {
+    const circles = shippedMovement('free.wrist-circles')!;
+    const { user } = show(<Stepped from="1x4 tempo4-4 <>" movement={circles} />);
+    await user.click(button('Fewer out, s'));
+    await user.click(button('More back, s'));
+    expect(printDose(now)).toBe('1x4 tempo3-5 <>');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'directions' }), circles.directions![1]);
+    expect(now.directions).toBe('second');
+  });
 });

@@ -2,6 +2,7 @@ import {
   amountLimit,
   amountOf,
   type Dose,
+  doseAs,
   DOSE_LIMITS,
   type Level,
   type Limit,
@@ -9,7 +10,9 @@ import {
   obeysEffort,
   type SidePlan,
   workOf,
+  type WorkKind,
   UNIT_OF,
+  USUAL_TEMPO,
 } from '@clay-pot/core';
 import { Minus, Plus } from 'lucide-react';
 import { IconButton } from '../../ui/button.js';
@@ -27,6 +30,14 @@ export function DoseSteppers({ dose, movement, level, onChange }: Props) {
   const effort = obeysEffort(level) ? dose.effortPercent : undefined;
   return (
     <div className="flex flex-wrap items-end gap-x-2.5 gap-y-2">
+      {movement.work.length > 1 && (
+        <Choice
+          name="counted in"
+          value={kind}
+          options={movement.work.map((each): [WorkKind, string] => [each, UNIT_OF[each]])}
+          set={(next) => onChange(doseAs(dose, movement, level, next))}
+        />
+      )}
       <Stepper name="sets" value={dose.sets} limit={DOSE_LIMITS.sets} set={(sets) => onChange({ ...dose, sets })} />
       <Stepper
         name={UNIT_OF[kind]}
@@ -60,23 +71,28 @@ export function DoseSteppers({ dose, movement, level, onChange }: Props) {
         step={5}
         set={(restS) => onChange({ ...dose, restS })}
       />
+      {kind === 'repetitions' && <Tempo dose={dose} level={level} onChange={onChange} />}
       {movement.sides.length > 1 && (
-        <label className="text-small">
-          <span className="block text-ink-soft">hands</span>
-          <select
-            className="h-8 w-28 border border-ink/45 bg-white px-1 text-body"
-            value={dose.sides}
-            onChange={(event) => onChange({ ...dose, sides: event.target.value as SidePlan })}
-          >
-            {movement.sides
-              .filter((plan) => plan !== 'alternating' || kind === 'repetitions')
-              .map((plan) => (
-                <option key={plan} value={plan}>
-                  {plan.replaceAll('-', ' ')}
-                </option>
-              ))}
-          </select>
-        </label>
+        <Choice
+          name="hands"
+          value={dose.sides}
+          options={movement.sides
+            .filter((plan) => plan !== 'alternating' || kind === 'repetitions')
+            .map((plan): [SidePlan, string] => [plan, plan.replaceAll('-', ' ')])}
+          set={(sides) => onChange({ ...dose, sides })}
+        />
+      )}
+      {movement.directions && (
+        <Choice
+          name="directions"
+          value={dose.directions}
+          options={[
+            ['each', 'both'],
+            ['first', movement.directions[0]],
+            ['second', movement.directions[1]],
+          ]}
+          set={(directions) => onChange({ ...dose, directions })}
+        />
       )}
     </div>
   );
@@ -84,6 +100,59 @@ export function DoseSteppers({ dose, movement, level, onChange }: Props) {
 
 function withHold({ holdS: _old, ...dose }: Dose, holdS: number): Dose {
   return holdS > 0 ? { ...dose, holdS } : dose;
+}
+
+/** Seconds of the way out and of the way back; what is not set goes at the level's own pace. */
+function Tempo({ dose, level, onChange }: Pick<Props, 'dose' | 'level' | 'onChange'>) {
+  const tempo = dose.tempo ?? level.dose.tempo ?? USUAL_TEMPO;
+  const { tempoS } = DOSE_LIMITS;
+  return (
+    <>
+      <Stepper
+        name="out, s"
+        value={tempo.outS}
+        limit={tempoS}
+        step={1}
+        set={(outS) => onChange({ ...dose, tempo: { ...tempo, outS } })}
+      />
+      <Stepper
+        name="back, s"
+        value={tempo.backS}
+        limit={tempoS}
+        step={1}
+        set={(backS) => onChange({ ...dose, tempo: { ...tempo, backS } })}
+      />
+    </>
+  );
+}
+
+interface ChoiceProps<T extends string> {
+  name: string;
+  value: T;
+  options: readonly (readonly [T, string])[];
+  set: (value: T) => void;
+}
+
+function Choice<T extends string>({ name, value, options, set }: ChoiceProps<T>) {
+  return (
+    <label className="text-small">
+      <span className="block text-ink-soft">{name}</span>
+      <select
+        className="h-8 max-w-36 border border-ink/45 bg-white px-1 text-body"
+        value={value}
+        onChange={(event) => {
+          const chosen = options.find(([key]) => key === event.target.value);
+          if (chosen) set(chosen[0]);
+        }}
+      >
+        {options.map(([key, label]) => (
+          <option key={key} value={key}>
+            {label}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
 }
 
 interface StepperProps {

@@ -49,6 +49,7 @@ export const Shelf = memo(function Shelf({
         ref={search}
         type="search"
         aria-label="Search the shelf"
+        data-shelf-search
         placeholder="Search; Enter adds the first"
         className={INPUT}
         value={text}

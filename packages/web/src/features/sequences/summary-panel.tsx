@@ -5,6 +5,7 @@ import {
   type Finding,
   type Pacing,
   PHASES,
+  readNumber,
   type Sequence,
   SEQUENCE_LIMITS,
   summarise,
@@ -148,10 +149,7 @@ const PaceField = memo(function PaceField({ name, label, pacing }: PaceProps) {
     <label className="text-small">
       <span className="block text-ink-soft">{label}</span>
       <input
-        type="number"
-        step={limit.step}
-        min={limit.min}
-        max={limit.max}
+        inputMode="decimal"
         className="w-full border border-ink/45 bg-white px-2 py-1 figures"
         key={pacing[name]}
         defaultValue={pacing[name]}
@@ -169,7 +167,7 @@ function commitNumber(
   limit: { readonly min: number; readonly max: number; readonly step: number },
   take: (value: number) => void,
 ) {
-  const value = input.valueAsNumber;
+  const value = readNumber(input.value);
   if (value === Number(input.defaultValue)) return;
   const fits = value >= limit.min && value <= limit.max && Number.isInteger(value / limit.step);
   if (fits) {

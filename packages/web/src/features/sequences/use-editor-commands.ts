@@ -3,21 +3,11 @@ import { knownMovement } from '../../store/library.js';
 import { type Command, useCommands } from '../../ui/commands.js';
 import { duplicateBlock, moveBlock, redo, select, stepLevel, undo, useEditor } from '../../store/editor.js';
 import { removeWithUndo } from './block-row.js';
+import { followSelection } from './follow-selection.js';
 
 const POT = 'section[aria-label=Pot] svg[role=slider]';
 const GROUP = 'Sequence';
 const BLOCKS = '[id^="block-"]';
-
-/** Puts the focus where the selection is, once the rows have been drawn anew. */
-function followSelection(stays = false): void {
-  requestAnimationFrame(() => {
-    const row = document.getElementById(`block-${useEditor.getState().selectedId}`);
-    // Where the focus is there already and nothing has moved, looking for its place would only cost time.
-    if (stays && row === document.activeElement) return;
-    row?.focus({ preventScroll: true });
-    row?.scrollIntoView({ block: 'nearest' });
-  });
-}
 
 /** How often the first fix is looked for, and how long to wait in between: it may still be sought when its key is pressed. */
 const FIX_LOOKS = 25;
@@ -54,6 +44,13 @@ function removeSelected(id: string): void {
   const block = useEditor.getState().document?.blocks.find((candidate) => candidate.id === id);
   const movement = block && knownMovement(block.movementId);
   if (movement) removeWithUndo(id, movement.name);
+}
+
+/** Undoing and doing again keep the focus among the rows when it was there: the row may be gone, or be back. */
+function stepBack(step: () => void): void {
+  const wasInRows = document.activeElement?.closest(BLOCKS) !== null;
+  step();
+  if (wasInRows) followSelection();
 }
 
 /** Every key of the editor. */
@@ -99,8 +96,8 @@ export function useEditorCommands(search: RefObject<HTMLInputElement | null>, sa
       },
       { keys: 'd', label: 'Duplicate block', group: GROUP, run: () => withSelected(duplicateBlock) },
       { keys: 'Delete', label: 'Remove block', group: GROUP, run: () => withSelected(removeSelected) },
-      { keys: '$mod+z', label: 'Undo', group: GROUP, run: () => undo() },
-      { keys: '$mod+Shift+z', label: 'Redo', group: GROUP, run: () => redo() },
+      { keys: '$mod+z', label: 'Undo', group: GROUP, run: () => stepBack(undo) },
+      { keys: '$mod+Shift+z', label: 'Redo', group: GROUP, run: () => stepBack(redo) },
       { keys: '$mod+s', label: 'Save now', group: GROUP, run: () => void save(), whileTyping: true },
     ],
     [search, save],
