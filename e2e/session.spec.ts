@@ -174,7 +174,7 @@ test('what a session asks for next is decided on Today or under its record, and 
   house,
 }) => {
   await page.goto('/');
-  const call = page.getByRole('listitem').filter({ hasText: 'Wilf Tarrant' });
+  const call = page.getByRole('listitem').filter({ hasText: 'Mirela Danko' });
   await expect(call).toContainText('Ease the next session');
   await call.getByRole('link', { name: /^Decide otherwise/ }).click();
   const choices = page.getByRole('group', { name: 'Decide' });
@@ -188,8 +188,8 @@ test('what a session asks for next is decided on Today or under its record, and 
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Decided:')).toHaveCount(0);
   await page.getByRole('link', { name: 'Today' }).click();
-  await call.getByRole('button', { name: 'Ease the next one: Wilf Tarrant' }).click();
-  await expect(page.getByLabel('Seen for').locator('option:checked')).toHaveText('For Wilf Tarrant');
+  await call.getByRole('button', { name: 'Ease the next one: Mirela Danko' }).click();
+  await expect(page.getByLabel('Seen for').locator('option:checked')).toHaveText('For Mirela Danko');
   await page.getByRole('link', { name: 'Today' }).click();
   await expect(page.getByRole('heading', { name: 'To decide' })).toBeVisible();
   await expect(call).toHaveCount(0);

@@ -6,9 +6,16 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { queryClient } from './api/queries.js';
 import { router } from './app/router.js';
-import { startOutbox } from './store/outbox.js';
+import { flush, startOutbox } from './store/outbox.js';
+import { startConnection } from './api/connection.js';
 
 startOutbox();
+// What could not be fetched or sent while nobody answered goes on by itself.
+startConnection(() => {
+  void flush();
+  void queryClient.refetchQueries({ type: 'active' });
+});
+void import('./api/last-seen.js').then(({ startLastSeen }) => startLastSeen(queryClient));
 
 createRoot(must(document.getElementById('root'), 'a place for the app in its page')).render(
   <StrictMode>

@@ -24,11 +24,15 @@ import { setOwnMovements } from '../store/own-movements.js';
 import { forgetArrived } from '../store/own-stops.js';
 import { OfflineError, request } from './request.js';
 
+/** What was seen stays for as long as a working day: without a network it is all there is. */
+const KEPT_MS = 12 * 3_600_000;
+
 /** What was asked of the server, and for how long it is believed. */
 export const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 5_000,
+      gcTime: KEPT_MS,
       retry: (count, error) => error instanceof OfflineError && count < 2,
       // Ask even when the browser believes to be offline: the answer then says so, instead of waiting without a word.
       networkMode: 'always',
@@ -98,7 +102,6 @@ export const useSequence = (id: string | undefined) =>
     queryKey: ['sequences', id],
     queryFn: id === undefined ? skipToken : () => fetchSequence(id),
     staleTime: 0,
-    gcTime: 0,
   });
 
 /** Which sequences were given to whom. */

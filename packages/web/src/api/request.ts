@@ -1,4 +1,5 @@
 import type { Problem } from '@clay-pot/contracts';
+import { heard } from './connection.js';
 
 /** The server refused, and said why. */
 export class ProblemError extends Error {
@@ -26,8 +27,12 @@ interface Options {
 /** Asks the API. @throws ProblemError with the server's words; OfflineError when nobody answered. */
 export async function request<T>(path: string, options: Options = {}): Promise<T> {
   const response = await answerTo(path, options);
-  if (response.status === 204) return undefined as T;
+  if (response.status === 204) {
+    heard(true);
+    return undefined as T;
+  }
   const isJson = response.headers.get('content-type')?.includes('json') ?? false;
+  heard(isJson);
   // Whatever stands between here and the server answers in pages of its own.
   if (!isJson) throw new OfflineError(`The server answered in an unexpected way (${response.status}).`);
   if (response.ok) return (await response.json()) as T;
@@ -44,6 +49,7 @@ async function answerTo(path: string, { method = 'GET', body, ifMatch, signal }:
     return await fetch(`/api${path}`, { method, headers, ...content, ...(signal && { signal }) });
   } catch (error) {
     if (signal?.aborted) throw error;
+    heard(false);
     throw new OfflineError('The server does not answer.');
   }
 }

@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { NavigationType, NavLink, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router';
 import { forgetMe, lastKnownMe, queryClient, useMe, useStoredMethods, useStoredMovements } from '../api/queries.js';
+import { useConnection } from '../api/connection.js';
 import { isProblem, OfflineError, request } from '../api/request.js';
 import { SignInPage } from '../features/sign-in/sign-in-page.js';
 import { useRun } from '../store/run-state.js';
@@ -10,6 +11,7 @@ import { forgetOwnMethods } from '../store/own-methods.js';
 import { hasOwnMovements, forgetOwnMovements } from '../store/own-movements.js';
 import { type Command, useCommands } from '../ui/commands.js';
 import { focusRegion, useKeptFocus } from '../ui/kept-focus.js';
+import { ConnectionState } from '../domain/connection-state.js';
 import { OutboxState } from '../domain/outbox-state.js';
 
 const ShortcutsDialog = lazy(() => import('./shortcuts-dialog.js'));
@@ -46,6 +48,7 @@ export function Shell() {
   }, [pathname]);
   const [keysShown, setKeysShown] = useState(false);
   const run = useRun((state) => state.run);
+  const away = useConnection((state) => state.away);
   const commands = useMemo<Command[]>(
     () => [
       // On some keyboards the question mark needs Shift, on others it does not.
@@ -69,12 +72,12 @@ export function Shell() {
   const movements = useStoredMovements(me.data !== undefined);
   useStoredMethods(me.data !== undefined);
 
+  // While the server is away the house stays open, at once: a session goes on, and each screen shows what it saw last.
+  const who = me.data ?? (away || me.error instanceof OfflineError ? lastKnownMe() : undefined);
   // What was fetched once is enough to begin with; the rest comes while one works.
-  if (me.isPending || (movements.isLoading && !hasOwnMovements())) return <Loading what="the studio" />;
+  if ((me.isPending && !who) || (movements.isLoading && !hasOwnMovements())) return <Loading what="the studio" />;
   if (isProblem(me.error, 'sign-in-needed')) return <SignInPage />;
   const bare = BARE.test(pathname);
-  // While the server is away the house stays open: a session goes on, and each screen says what it cannot fetch.
-  const who = me.data ?? (me.error instanceof OfflineError ? lastKnownMe() : undefined);
   if (!who) return <Trouble error={me.error} retry={() => void me.refetch()} />;
 
   return (
@@ -97,6 +100,7 @@ export function Shell() {
               <img src="/pot.svg" alt="" className="size-7" />
               <span className="display text-lead font-extrabold tracking-tight">Clay Pot</span>
               <span className="ml-auto sm:hidden">
+                <ConnectionState />
                 <OutboxState />
               </span>
             </div>
@@ -124,6 +128,7 @@ export function Shell() {
                   Session open: {run.athleteName}
                 </NavLink>
               )}
+              <ConnectionState />
               <OutboxState />
               <div className="text-ink-soft">
                 {who.studio.name}
@@ -161,5 +166,6 @@ async function signOut(): Promise<void> {
   forgetOwnMovements();
   forgetOwnMethods();
   queryClient.clear();
+  await (await import('../api/last-seen.js')).forgetLastSeen();
   window.location.assign('/');
 }

@@ -18,7 +18,7 @@ export type SaveState =
   | { kind: 'stale'; stale: StaleEdit };
 
 /** A document and the version that it was made from. */
-interface Versioned {
+export interface Versioned {
   readonly document: Sequence;
   readonly etag: string;
 }
@@ -58,12 +58,14 @@ export class Autosave {
     this.latest = copy?.document ?? stored.document;
     this.etag = copy?.etag ?? stored.etag;
     this.saved = copy ? null : stored.document;
+    if (copy) this.tell({ kind: 'offline' });
   }
 
   /** Begins. @returns what is to be edited: what is stored, or what a reload interrupted, which is then stored at once. */
   open(): Sequence {
     this.isClosed = false;
-    if (this.latest !== this.saved) this.later(0);
+    // What was kept is said to be kept until it is stored.
+    if (this.latest !== this.saved) this.soon(0);
     return this.latest;
   }
 
@@ -131,6 +133,10 @@ export class Autosave {
 
   private later(ms: number): void {
     this.tell({ kind: 'unsaved' });
+    this.soon(ms);
+  }
+
+  private soon(ms: number): void {
     clearTimeout(this.saving);
     this.saving = setTimeout(() => void this.save(), ms);
   }
@@ -146,7 +152,8 @@ export class Autosave {
   }
 }
 
-function readCopy(id: string): Versioned | null {
+/** Work on a sequence that is kept on this device and not stored yet; null where there is none. */
+export function readCopy(id: string): Versioned | null {
   const text = localStorage.getItem(copyKey(id));
   return text === null ? null : (JSON.parse(text) as Versioned);
 }

@@ -1,4 +1,4 @@
-import { itemAt } from '@clay-pot/core';
+import { itemAt, readNumber } from '@clay-pot/core';
 import { differenceInCalendarDays, isSameYear, lightFormat } from 'date-fns';
 
 /** ISO weekdays, Monday first. */
@@ -33,3 +33,9 @@ export const weekdayText = (weekdays: readonly number[]) =>
 
 /** A score of 0–10 or the mean of some; a dash where nobody told. @example scoreText(6.04) → '6' */
 export const scoreText = (score: number | null): string => (score === null ? '–' : String(Number(score.toFixed(1))));
+
+/** What a form holds of a number: one already, or as it was typed; NaN where it is neither. */
+export function formNumber(value: unknown): number {
+  if (typeof value === 'number') return value;
+  return typeof value === 'string' ? readNumber(value) : NaN;
+}

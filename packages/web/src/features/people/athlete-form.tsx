@@ -1,7 +1,8 @@
-import { checkAthlete, EQUIPMENT, HANDS, readNumber, SEXES } from '@clay-pot/core';
+import { checkAthlete, EQUIPMENT, HANDS, SEXES } from '@clay-pot/core';
 import type { Athlete, AthleteInput } from '@clay-pot/contracts';
 import { useForm } from 'react-hook-form';
 import { ProblemError } from '../../api/request.js';
+import { formNumber } from '../../ui/format.js';
 import { Button } from '../../ui/button.js';
 import { Field, INPUT, SelectField, TextField } from '../../ui/field.js';
 import { fieldAt, modelResolver } from '../../ui/model-resolver.js';
@@ -28,7 +29,7 @@ interface Props {
 }
 
 const numberOrNull = (value: unknown) =>
-  value === '' || value === null || value === undefined ? null : readNumber(String(value));
+  value === '' || value === null || value === undefined ? null : formNumber(value);
 const textOrNull = (value: unknown) => (value === '' || value === undefined ? null : value);
 
 /** A form has fields for what was not said: limits that limit nothing are none, and what is absent is left out. */

@@ -7,7 +7,6 @@ import {
   dayWords,
   firstOf,
   HAND_WORDS,
-  readNumber,
   type RecordedCaution,
   WORKING_SIDES,
   WRITTEN_CAUTION_IDS,
@@ -15,6 +14,7 @@ import {
 import { Plus, X } from 'lucide-react';
 import { type Control, type FieldErrors, useFieldArray, type UseFormRegister, useWatch } from 'react-hook-form';
 import { Button, IconButton } from '../../ui/button.js';
+import { formNumber } from '../../ui/format.js';
 import { SelectField, TextField } from '../../ui/field.js';
 
 interface Props {
@@ -26,7 +26,7 @@ interface Props {
 const textOrAbsent = (value: unknown) => (value === '' || value === null ? undefined : value);
 const numberOrAbsent = (value: unknown) => {
   const text = textOrAbsent(value);
-  return text === undefined ? undefined : readNumber(String(text));
+  return text === undefined ? undefined : formNumber(text);
 };
 
 /** What is minded of somebody: of which hand, since when, and who cleared it within which limits. */

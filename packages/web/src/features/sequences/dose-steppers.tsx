@@ -46,15 +46,6 @@ export function DoseSteppers({ dose, movement, level, onChange }: Props) {
         step={kind === 'time' ? 5 : 1}
         set={(amount) => onChange({ ...dose, work: workOf(kind, amount) })}
       />
-      {kind === 'repetitions' && (
-        <Stepper
-          name="hold, s"
-          value={dose.holdS ?? 0}
-          limit={{ ...DOSE_LIMITS.holdS, min: 0 }}
-          step={1}
-          set={(holdS) => onChange(withHold(dose, holdS))}
-        />
-      )}
       {effort !== undefined && (
         <Stepper
           name="effort, %"
@@ -102,7 +93,7 @@ function withHold({ holdS: _old, ...dose }: Dose, holdS: number): Dose {
   return holdS > 0 ? { ...dose, holdS } : dose;
 }
 
-/** Seconds of the way out and of the way back; what is not set goes at the level's own pace. */
+/** Seconds of the way out, of the hold at its end, and of the way back; what is not set goes at the level's own pace. */
 function Tempo({ dose, level, onChange }: Pick<Props, 'dose' | 'level' | 'onChange'>) {
   const tempo = dose.tempo ?? level.dose.tempo ?? USUAL_TEMPO;
   const { tempoS } = DOSE_LIMITS;
@@ -114,6 +105,13 @@ function Tempo({ dose, level, onChange }: Pick<Props, 'dose' | 'level' | 'onChan
         limit={tempoS}
         step={1}
         set={(outS) => onChange({ ...dose, tempo: { ...tempo, outS } })}
+      />
+      <Stepper
+        name="hold, s"
+        value={dose.holdS ?? 0}
+        limit={{ ...DOSE_LIMITS.holdS, min: 0 }}
+        step={1}
+        set={(holdS) => onChange(withHold(dose, holdS))}
       />
       <Stepper
         name="back, s"

@@ -1,9 +1,11 @@
 import { advicesOf, findingsOf, SEQUENCE_LIMITS, type Sequence } from '@clay-pot/core';
-import { memo, useCallback, useDeferredValue, useMemo, useRef } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useStore } from 'zustand';
 import type { Athlete, StoredSequence } from '@clay-pot/contracts';
 import { useAthlete, useAthletes, useSequence } from '../../api/queries.js';
+import { useConnection } from '../../api/connection.js';
+import { readCopy } from '../../store/autosave.js';
 import { changeSequence, redo, undo, useEditor } from '../../store/editor.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
@@ -19,13 +21,24 @@ import { useSessionView } from '../../domain/session-view.js';
 /** Fetches the sequence, then opens it in the editor. */
 export default function EditorPage() {
   const { id } = useParams();
-  const sequence = useSequence(id);
-  if (sequence.data) return <Editor key={id} stored={sequence.data} />;
-  if (sequence.isPending) return <Loading what="the sequence" />;
-  return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
+  return id === undefined ? null : <Opening key={id} id={id} />;
 }
 
-function Editor({ stored }: { stored: StoredSequence }) {
+/** What the editor begins with. */
+function Opening({ id }: { id: string }) {
+  const sequence = useSequence(id);
+  const away = useConnection((state) => state.away);
+  const [{ kept, atMs }] = useState(() => ({ kept: readCopy(id), atMs: Date.now() }));
+  // What is kept on this device goes first: it is newer, or its version tells the server that it is not.
+  if (kept) return <Editor stored={{ id, ...kept }} />;
+  // A version of some time ago is begun with only where nobody can tell of a newer one.
+  const isFresh = sequence.dataUpdatedAt >= atMs;
+  if (sequence.data && (isFresh || away)) return <Editor key={String(isFresh)} stored={sequence.data} />;
+  if (sequence.error) return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
+  return <Loading what="the sequence" />;
+}
+
+function Editor({ stored }: { stored: Pick<StoredSequence, 'id' | 'document' | 'etag'> }) {
   const { state, settle, saveNow } = useAutosave(stored);
   const document = useEditor((editor) => editor.document);
   const [params, setParams] = useSearchParams();
@@ -49,7 +62,7 @@ function Editor({ stored }: { stored: StoredSequence }) {
   if (!document) return null;
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
-      <header className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink px-5 pt-4 pb-3">
+      <header className="relative flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink px-5 pt-4 pb-3">
         <Heading document={document} />
         <SaveNotice state={state} settle={settle} />
         <Tools id={stored.id} athleteId={athleteId} chooseAthlete={chooseAthlete} />

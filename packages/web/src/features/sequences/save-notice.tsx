@@ -6,7 +6,7 @@ export function SaveNotice({ state, settle }: { state: SaveState; settle: (keep:
   if (state.kind === 'stale') {
     const { changes } = state.stale;
     return (
-      <div role="alert" className="order-last w-full border-l-4 border-iron bg-iron-wash px-4 py-2">
+      <div role="alert" className={NOTICE}>
         <b>Changed elsewhere while you worked.</b> Your version would change theirs like this:
         <ul className="mt-1 list-[square] pl-5 text-small">
           {changes.slice(0, 8).map((change, index) => (
@@ -26,18 +26,28 @@ export function SaveNotice({ state, settle }: { state: SaveState; settle: (keep:
     saved: 'Saved',
     unsaved: 'Not saved yet',
     saving: 'Saving …',
-    offline: 'No connection; kept on this device',
+    offline: 'Kept on this device',
     refused: 'Not saved',
   }[state.kind];
   const isWorry = state.kind === 'offline' || state.kind === 'refused';
   return (
-    <p
-      role="status"
-      data-testid="save-state"
-      className={`text-small ${isWorry ? 'font-semibold text-iron' : 'text-ink-soft'}`}
-    >
-      {words}
-      {state.kind === 'refused' && `: ${state.reason}`}
-    </p>
+    <>
+      <p
+        role="status"
+        data-testid="save-state"
+        title={state.kind === 'offline' ? 'No connection: it is stored as soon as somebody answers.' : undefined}
+        className={`w-36 text-right text-small ${isWorry ? 'font-semibold text-iron' : 'text-ink-soft'}`}
+      >
+        {words}
+      </p>
+      {state.kind === 'refused' && (
+        <p role="alert" className={NOTICE}>
+          <b>Not saved:</b> {state.reason}
+        </p>
+      )}
+    </>
   );
 }
+
+/** Over what stands below, so that nothing moves under the hand. */
+const NOTICE = 'absolute inset-x-0 top-full z-30 border-b border-l-4 border-iron bg-iron-wash px-4 py-2 shadow-lg';

@@ -1,7 +1,7 @@
 import { adviseOnDiscomfort, DISCOMFORT_WORDS, must, resolveBlock, SESSION_LIMITS, UNIT_BEHIND } from '@clay-pot/core';
 import { knownMovement, methodFor } from '../../store/library.js';
 import { Minus, Plus } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { allFine, correct, endRun, rate, type Run, setPaused, setsOfBlock } from '../../store/run.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
@@ -57,6 +57,9 @@ export function RatePanel({ run, blockId, onDone }: Props) {
   const [opened, setOpened] = useState(false);
   const [eased, setEased] = useState(false);
   const name = blockName(run, blockId);
+  // Whoever asked to tell more goes on from here with the next key.
+  const panel = useRef<HTMLElement>(null);
+  useEffect(() => panel.current?.focus({ preventScroll: true }), []);
   const allowed = methodFor(run.sequence).discomfort;
   const advice = discomfort === null ? null : adviseOnDiscomfort(discomfort, allowed);
 
@@ -73,7 +76,12 @@ export function RatePanel({ run, blockId, onDone }: Props) {
   }
 
   return (
-    <section aria-label={`How was ${name}`} className="mx-4 mt-2 border-2 border-ink bg-white px-3 py-2 sm:mx-8">
+    <section
+      ref={panel}
+      tabIndex={-1}
+      aria-label={`How was ${name}`}
+      className="mx-4 mt-2 border-2 border-ink bg-white px-3 py-2 outline-none sm:mx-8"
+    >
       <div className="flex flex-wrap items-center justify-between gap-x-2">
         <h2 className="text-body">{discomfort === null ? `Discomfort in “${name}”?` : `How hard was “${name}”?`}</h2>
         <div className="-mr-3 ml-auto flex shrink-0">

@@ -1,0 +1,52 @@
+import { dehydrate, type DehydratedState, hydrate, type QueryClient } from '@tanstack/react-query';
+import { del, get, set } from 'idb-keyval';
+
+/** What was seen on this device, as it is kept. */
+interface LastSeen {
+  readonly version: number;
+  readonly atMs: number;
+  readonly state: DehydratedState;
+}
+
+const KEY = 'clay-pot-last-seen';
+/** Another shape of what the server answers is another version: what was kept of before is left. */
+const VERSION = 1;
+const KEPT_MS = 30 * 86_400_000;
+const WRITE_AFTER_MS = 600;
+/** Lists and what they lead to; whole records are fetched when they are opened. */
+const KEPT: readonly unknown[] = ['today', 'athletes', 'sequences', 'assignments', 'sessions', 'readings'];
+
+/**
+ * Keeps what was last seen in the browser, and shows it again at the next start until the server has answered: lists open without a network.
+ * What is fetched meanwhile is newer and stays.
+ */
+export async function startLastSeen(client: QueryClient): Promise<void> {
+  const kept = await get<LastSeen>(KEY);
+  if (kept?.version === VERSION && Date.now() - kept.atMs < KEPT_MS) hydrate(client, kept.state);
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  client.getQueryCache().subscribe(({ type }) => {
+    if (type !== 'updated') return;
+    timer ??= setTimeout(() => {
+      timer = undefined;
+      whenIdle(() => void keep(client));
+    }, WRITE_AFTER_MS);
+  });
+}
+
+/** Forgets it all, on signing out. */
+export const forgetLastSeen = (): Promise<void> => del(KEY);
+
+function keep(client: QueryClient): Promise<void> {
+  const state = dehydrate(client, {
+    shouldDehydrateMutation: () => false,
+    shouldDehydrateQuery: ({ queryKey: [what, part], state: { status } }) =>
+      status === 'success' && KEPT.includes(what) && part !== 'one',
+  });
+  return set(KEY, { version: VERSION, atMs: Date.now(), state } satisfies LastSeen);
+}
+
+/** Where the browser tells of idle time, then; typing is not held up. */
+function whenIdle(run: () => void): void {
+  if ('requestIdleCallback' in window) window.requestIdleCallback(run);
+  else run();
+}
