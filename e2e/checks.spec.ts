@@ -13,7 +13,7 @@ test('from nine findings to none by the fix buttons alone; every step can be und
 }) => {
   await openSequence(page, 'Find what is wrong');
   await expect(count(page)).toHaveText('9 found');
-  await expect(pot(page)).toHaveAccessibleName(/Cracks at .* above the rim: too long/);
+  await expect(pot(page)).toHaveAccessibleName(/Cracks at .* longer than there is time/);
   const before = (await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`)).document;
   for (let left = 9; left > 0; left--) {
     await expect(count(page)).toHaveText(`${left} found`);
@@ -22,7 +22,7 @@ test('from nine findings to none by the fix buttons alone; every step can be und
   }
   await expect(count(page)).toHaveText('nothing found');
   await expect(checks(page)).toContainText(/All \d+ checks are silent/);
-  await expect(pot(page)).not.toHaveAccessibleName(/Cracks|too long/);
+  await expect(pot(page)).not.toHaveAccessibleName(/Cracks|longer than there is time/);
   await saved(page);
   // The server’s own answer says the same of what was stored.
   const { document } = await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`);
@@ -198,7 +198,7 @@ test('a week stands as pots side by side with its doses; a person without sessio
   await page.getByRole('link', { name: 'Week', exact: true }).click();
   await page.getByRole('button', { name: 'Week before' }).click();
   await expect(page.getByRole('img', { name: /^Effort of 14 blocks/ }).first()).toBeVisible();
-  for (const head of ['Endurance dose, day by day', 'The last seven days, by muscle group']) {
+  for (const head of ['Tiring work, day by day', 'The last seven days, by muscle group']) {
     const table = page.locator('section', { has: page.getByRole('heading', { name: head }) });
     await expect(table.getByRole('row', { name: /^wrist flexors/ })).toContainText(/\d\.\d\d/);
   }

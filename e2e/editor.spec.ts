@@ -42,7 +42,7 @@ test('steppers, pace and budget change the one total; what is unusual is said; o
   await row.getByLabel('Dose of Towel gathering').fill('1x10min L,R');
   await row.getByLabel('Dose of Towel gathering').press('Enter');
   await expect(row).toContainText('600 s is above the usual 5–40 s for grip holds');
-  await expect(page.getByText(/too long;/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Length' }).getByText(/too long/)).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -40,7 +40,7 @@ export const FAMILIES = {
   grip: 'Grip',
   'edge-work': 'Edge work',
   hangs: 'Hangs',
-  neighbours: 'Neighbours',
+  neighbours: 'Elbow and shoulder',
   settle: 'Settle',
 } as const;
 /** The id of a family of movements. */

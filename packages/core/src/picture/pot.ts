@@ -12,7 +12,7 @@ import type { Phase } from '../vocabulary/phases.js';
 export const POT_MEASURES = {
   effort: { label: 'Effort', unit: '% of own maximum', full: 100 },
   load: { label: 'Weight on the hand', unit: '% of body weight', full: 60 },
-  dose: { label: 'Endurance dose', unit: 'holds to failure', full: 1 },
+  dose: { label: 'Tiring work', unit: 'holds to failure', full: 1 },
 } as const;
 /** The name of what a pot’s width shows. */
 export type PotMeasure = keyof typeof POT_MEASURES;
@@ -181,7 +181,7 @@ export function potWords(pot: Pot): string[] {
   const say: Record<PotShape, string> = {
     empty: 'No coils yet.',
     cracked: first ? `Cracks at ${clock(first.atMs)}: the ${first.key} cannot hold.` : '',
-    overlong: `${clock(durationMs - budgetMs)} above the rim: too long.`,
+    overlong: `${clock(durationMs - budgetMs)} longer than there is time, above the rim.`,
     lopsided: `Leans ${hand}: the ${hand} hand carries ${Math.round((100 * Math.max(left, right)) / (left + right))} %.`,
     'top-heavy': 'Top-heavy: the load comes late.',
     'thin base': 'Thin base: load begins with hardly a warm-up.',

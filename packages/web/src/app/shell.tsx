@@ -11,6 +11,7 @@ import { forgetOwnMethods } from '../store/own-methods.js';
 import { hasOwnMovements, forgetOwnMovements } from '../store/own-movements.js';
 import { type Command, useCommands } from '../ui/commands.js';
 import { focusRegion, useKeptFocus } from '../ui/kept-focus.js';
+import { AskedPlace } from '../domain/asked.js';
 import { ConnectionState } from '../domain/connection-state.js';
 import { OutboxState } from '../domain/outbox-state.js';
 
@@ -151,6 +152,7 @@ export function Shell() {
         </div>
       )}
       <ToastPlace />
+      <AskedPlace />
       {keysShown && (
         <Suspense>
           <ShortcutsDialog onClose={() => setKeysShown(false)} />

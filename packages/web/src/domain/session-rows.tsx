@@ -2,6 +2,7 @@ import type { SessionListItem } from '@clay-pot/contracts';
 import { Link } from 'react-router';
 import { minutesText, percent } from '@clay-pot/core';
 import { dayText, scoreText, timeText } from '../ui/format.js';
+import { Asked } from './asked.js';
 import { DiscomfortMark } from '../ui/marks.js';
 
 /** Sessions as rows: when, who, what, how much of it, how it felt. */
@@ -15,9 +16,15 @@ export function SessionRows({ sessions, withAthlete }: { sessions: readonly Sess
             {withAthlete && <th className="py-1.5 pr-3 font-normal">Athlete</th>}
             <th className="py-1.5 pr-3 font-normal">Sequence</th>
             <th className="py-1.5 pr-3 text-right font-normal">Length</th>
-            <th className="py-1.5 pr-3 font-normal">Done of plan</th>
-            <th className="py-1.5 pr-3 font-normal">Discomfort, most</th>
-            <th className="py-1.5 text-right font-normal">Exertion</th>
+            <th className="py-1.5 pr-3 font-normal">
+              <Asked term="completion">Done of plan</Asked>
+            </th>
+            <th className="py-1.5 pr-3 font-normal">
+              <Asked term="discomfort">Discomfort, most</Asked>
+            </th>
+            <th className="py-1.5 text-right font-normal">
+              <Asked term="exertion">Exertion</Asked>
+            </th>
           </tr>
         </thead>
         <tbody>

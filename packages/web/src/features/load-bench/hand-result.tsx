@@ -1,4 +1,6 @@
 import { type ActionEffort, type Demand, type Hand, type HandDemand, kgFromN, rangeVerdict } from '@clay-pot/core';
+import type { ReactNode } from 'react';
+import { Asked } from '../../domain/asked.js';
 import { loadClass, SideMark } from '../../ui/marks.js';
 
 /** What each hand bears and what it takes, left beside right. */
@@ -26,7 +28,12 @@ function HandResult({ hand, result, momentNm }: { hand: Hand; result: HandDemand
       </h2>
       <p className="display mt-1 text-figure leading-none font-extrabold" data-testid={`load-${hand}`}>
         {loadPercentBW.toFixed(1)}
-        <span className="text-body font-semibold"> % BW</span>
+        <span className="text-body font-semibold">
+          {' '}
+          <Asked term="handLoad" value={loadPercentBW}>
+            % BW
+          </Asked>
+        </span>
       </p>
       <p className="text-small text-ink-soft figures">
         {loadN.toFixed(0)} N · {kgFromN(loadN).toFixed(1)} kg
@@ -35,7 +42,16 @@ function HandResult({ hand, result, momentNm }: { hand: Hand; result: HandDemand
         {angle && (
           <AngleRow label={angle.motion} deg={angle.deg} rangeDeg={angle.rangeDeg} source={angle.rangeSource} />
         )}
-        {momentNm !== null && momentNm > 0 && <Row label="wrist moment" value={`${momentNm.toFixed(1)} N·m`} />}
+        {momentNm !== null && momentNm > 0 && (
+          <Row
+            label={
+              <Asked term="wristMoment" value={momentNm}>
+                turning force, wrist
+              </Asked>
+            }
+            value={`${momentNm.toFixed(1)} N·m`}
+          />
+        )}
         {stretchNm > 0 && <Row label="pull on tissue" value={`${stretchNm.toFixed(1)} N·m`} />}
       </dl>
       <ul className="mt-2 grid gap-2">
@@ -48,7 +64,7 @@ function HandResult({ hand, result, momentNm }: { hand: Hand; result: HandDemand
   );
 }
 
-const Row = ({ label, value }: { label: string; value: string }) => (
+const Row = ({ label, value }: { label: ReactNode; value: string }) => (
   <div className="flex justify-between gap-2 border-b border-line pb-0.5">
     <dt className="text-ink-soft">{label}</dt>
     <dd className="figures">{value}</dd>
@@ -69,7 +85,9 @@ function AngleRow({ label, deg, rangeDeg, source }: { label: string; deg: number
   ];
   return (
     <div className="flex flex-wrap justify-between gap-x-2 border-b border-line pb-1">
-      <dt className="text-ink-soft">{label}</dt>
+      <dt className="text-ink-soft">
+        <Asked term="wristAngle">{label}</Asked>
+      </dt>
       <dd className="figures">
         <b>{deg.toFixed(0)}°</b> of {rangeDeg.toFixed(0)}°
       </dd>
@@ -86,7 +104,9 @@ function EffortRow({ effort }: { effort: ActionEffort }) {
   return (
     <li>
       <div className="flex items-baseline justify-between gap-2 text-small">
-        <span>{action}</span>
+        <Asked term="effort" value={percent}>
+          {action}
+        </Asked>
         <b className={`display text-lead figures ${over ? 'text-iron' : ''}`}>{percent.toFixed(0)} %</b>
       </div>
       <div className="h-2.5 border border-ink/40 bg-white" aria-hidden>

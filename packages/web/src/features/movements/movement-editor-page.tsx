@@ -57,9 +57,15 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
     setMovement({ ...movement, ...part });
   };
   const faults = useMemo(() => checkMovement(movement), [movement]);
-  const shown = refused.length ? refused : faults;
+  // What is only not written yet is no mistake before somebody wants to keep it.
+  const [asked, setAsked] = useState(etag !== undefined);
+  const unwritten = useMemo(() => new Set(checkMovement(start).map(({ pointer }) => pointer)), [start]);
+  const seen = asked ? faults : faults.filter(({ pointer }) => !unwritten.has(pointer));
+  const shown = refused.length ? refused : seen;
 
   async function keep() {
+    setAsked(true);
+    if (faults.length) return;
     const { id, ...input } = movement;
     try {
       await save.mutateAsync({ id, input: input, ...(etag && { etag }) });
@@ -78,7 +84,7 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
       actions={
         <>
           <Button onClick={() => void navigate(-1)}>Cancel</Button>
-          <Button kind="primary" disabled={faults.length > 0 || save.isPending} onClick={() => void keep()}>
+          <Button kind="primary" disabled={seen.length > 0 || save.isPending} onClick={() => void keep()}>
             Keep
           </Button>
         </>

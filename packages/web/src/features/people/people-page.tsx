@@ -95,6 +95,12 @@ export default function PeoplePage() {
 function PersonRow({ athlete }: { athlete: AthleteListItem }) {
   const today = isoToday();
   const cautions = useStandingCautions(athlete);
+  const minded = cautions.map((entry) => (
+    <div key={keyOfCaution(entry)} className={forbidsLoading(entry) ? 'font-semibold text-iron' : ''}>
+      {cautionLabel(entry)}
+      {forbidsLoading(entry) && ': refer'}
+    </div>
+  ));
   return (
     <tr className="border-b border-line align-top hover:bg-white">
       <td className="py-2 pr-4">
@@ -102,24 +108,20 @@ function PersonRow({ athlete }: { athlete: AthleteListItem }) {
           {athlete.name}
         </Link>
         <div className="text-small text-ink-soft">{athlete.practice}</div>
+        <div className="text-small sm:hidden">{minded}</div>
       </td>
       <td className="py-2.5 pr-4 max-md:hidden">
         <SideMark side={athlete.dominantHand} />
       </td>
-      <td className="py-2 pr-4 text-small max-sm:hidden">
-        {cautions.map((entry) => (
-          <div key={keyOfCaution(entry)} className={forbidsLoading(entry) ? 'font-semibold text-iron' : ''}>
-            {cautionLabel(entry)}
-            {forbidsLoading(entry) && ': refer'}
-          </div>
-        ))}
-      </td>
+      <td className="py-2 pr-4 text-small max-sm:hidden">{minded}</td>
       <td className="py-2 pr-4 text-small whitespace-nowrap">
         {athlete.lastSessionAt ? agoText(athlete.lastSessionAt) : 'none yet'}
       </td>
       <td className="py-2 text-small whitespace-nowrap">
-        <SessionStrip recentDays={athlete.recentDays} today={today} />
-        <span className="ml-2 figures">{countOf(athlete)}</span>
+        <span className="max-sm:hidden">
+          <SessionStrip recentDays={athlete.recentDays} today={today} />
+        </span>
+        <span className="figures sm:ml-2">{countOf(athlete)}</span>
       </td>
     </tr>
   );

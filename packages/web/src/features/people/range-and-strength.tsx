@@ -29,6 +29,7 @@ import { useAddReading, useReadings, useRemoveReading } from '../../api/queries.
 import { Button, ButtonLink } from '../../ui/button.js';
 import { INPUT, SelectField, TextField } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
+import { Asked } from '../../domain/asked.js';
 import { SideMark } from '../../ui/marks.js';
 import { Loading, Part } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
@@ -69,7 +70,7 @@ function Ranges({ readings, person }: { readings: readonly StoredReading[]; pers
   return (
     <table className="w-full text-small">
       <caption className="mb-1 text-left text-ink-soft">
-        Wrist range with help, °; by its own muscles in brackets
+        <Asked term="range">Wrist range with help</Asked>, °; by its own muscles in brackets
       </caption>
       <Head />
       <tbody>
@@ -134,7 +135,8 @@ function Maxima({ person, readings }: { person: Person; readings: readonly Store
   return (
     <table className="w-full text-small">
       <caption className="mb-1 text-left text-ink-soft">
-        Most that each hand can: the best of the last {MEASURED_FOR_DAYS} days; “about” is estimated from norms
+        <Asked term="maximum">Most that each hand can</Asked>: the best of the last {MEASURED_FOR_DAYS} days; “about” is
+        estimated from norms
       </caption>
       <Head />
       <tbody>

@@ -9,6 +9,7 @@ import {
   sumDoses,
 } from '@clay-pot/core';
 import { useMemo } from 'react';
+import { Asked } from '../../domain/asked.js';
 import { WEEKDAY_NAMES } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
 import { localDay } from '../../ui/today.js';
@@ -22,7 +23,7 @@ export function DayDoses({ days, within }: { days: readonly string[]; within: re
   }));
   const groups = MUSCLE_GROUPS.filter((group) => ofBothHands(week, group) >= NEXT_TO_NOTHING);
   return (
-    <Part title="Endurance dose, day by day" aside={<span className="text-small text-ink-soft">both hands</span>}>
+    <Part title="Tiring work, day by day" aside={<span className="text-small text-ink-soft">both hands</span>}>
       <table className="w-full text-small">
         <thead>
           <tr className="text-ink-soft">
@@ -76,12 +77,16 @@ export function Trends({ past }: { past: readonly PastSession[] }) {
       <table className="w-full text-small">
         <thead>
           <tr className="text-left text-ink-soft">
-            <th className="py-1.5 font-normal">Endurance dose, holds to failure</th>
+            <th className="py-1.5 font-normal">
+              <Asked term="enduranceDose">Tiring work, in holds to failure</Asked>
+            </th>
             <th className="py-1.5 text-right font-normal">left</th>
             <th className="py-1.5 text-right font-normal">right</th>
             <th className="py-1.5 text-right font-normal">usual week</th>
             <th className="py-1.5 text-right font-normal">change</th>
-            <th className="py-1.5 text-right font-normal">7 over 28 days</th>
+            <th className="py-1.5 text-right font-normal">
+              <Asked term="weekRatio">against the month</Asked>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -98,16 +103,21 @@ export function Trends({ past }: { past: readonly PastSession[] }) {
               <td className="py-1 text-right figures">{usualWeekDose.toFixed(2)}</td>
               <td className="py-1 text-right figures">{change(weekDose, usualWeekDose)}</td>
               <td className={`py-1 text-right figures ${isWorthALook ? 'font-bold text-amber' : ''}`}>
-                {ratio?.toFixed(2) ?? '–'}
+                {ratio === null ? (
+                  '–'
+                ) : (
+                  <Asked term="weekRatio" inTable value={ratio}>
+                    {ratio.toFixed(2)}
+                  </Asked>
+                )}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
       <p className="mt-2 max-w-prose text-fine text-ink-soft">
-        The usual week is the mean of the three before. The last column compares exponentially weighted means of 7 and
-        28 days; outside 0.8–1.3 it is a prompt to look and nothing more: its worth as a predictor is contested
-        (Impellizzeri et al. 2020). Computed with today’s capacities.
+        The usual week is the mean of the three before. Outside 0.8–1.3 the last column is a prompt to look and nothing
+        more. Computed with today’s capacities.
       </p>
     </Part>
   );

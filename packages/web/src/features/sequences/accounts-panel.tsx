@@ -1,7 +1,9 @@
 import {
   type Balance,
   DIGITS,
+  type HandAccount,
   HANDS,
+  kgMinutes,
   type MuscleGroup,
   outOfBand,
   partsOf,
@@ -9,7 +11,10 @@ import {
   type SessionAccount,
   type SideGroup,
   SIDES_BAND,
+  type TermId,
+  TERMS,
 } from '@clay-pot/core';
+import { Asked } from '../../domain/asked.js';
 import { HandHeads } from '../../ui/marks.js';
 
 /** What a session comes to, hand by hand and muscle by muscle, and how opposites stand to each other. */
@@ -23,12 +28,19 @@ export function AccountsPanel({ account, balance, band }: { account: SessionAcco
   );
 }
 
-const SUMS = [
-  ['Under load', 'underLoadS', 's'],
-  ['Load × time', 'impulseNs', 'N·s'],
-  ['Repetitions', 'repetitions', ''],
-  ['Carried', 'carryM', 'm'],
-] as const;
+/** What is summed of each hand: the number that explains it, or its name where that needs no explaining. */
+const SUMS: readonly {
+  readonly label: TermId | 'Repetitions' | 'Carried';
+  readonly unit: string;
+  readonly read: (hand: HandAccount) => number;
+}[] = [
+  { label: 'underLoad', unit: 's', read: ({ underLoadS }) => underLoadS },
+  { label: 'impulse', unit: 'kg·min', read: ({ impulseNs }) => kgMinutes(impulseNs) },
+  { label: 'Repetitions', unit: '', read: ({ repetitions }) => repetitions },
+  { label: 'Carried', unit: 'm', read: ({ carryM }) => carryM },
+];
+
+const isTerm = (label: TermId | 'Repetitions' | 'Carried'): label is TermId => label in TERMS;
 
 /** Values of both hands side by side. */
 export function HandTable({ account: { hands } }: { account: Pick<SessionAccount, 'hands'> }) {
@@ -42,14 +54,14 @@ export function HandTable({ account: { hands } }: { account: Pick<SessionAccount
         </tr>
       </thead>
       <tbody>
-        {SUMS.map(([label, field, unit]) => (
-          <tr key={field} className="border-b border-line">
+        {SUMS.map(({ label, unit, read }) => (
+          <tr key={label} className="border-b border-line">
             <th scope="row" className="py-0.5 text-left font-normal">
-              {label}
+              {isTerm(label) ? <Asked term={label}>{TERMS[label].plain}</Asked> : label}
             </th>
             {HANDS.map((hand) => (
               <td key={hand} className="py-0.5 text-right figures">
-                {Math.round(hands[hand][field]).toLocaleString('en')}
+                {Math.round(read(hands[hand])).toLocaleString('en')}
               </td>
             ))}
             <td className="py-0.5 pl-1 text-fine text-ink-soft">{unit}</td>
@@ -70,11 +82,8 @@ export function DoseTable({ doses }: { doses: ReadonlyMap<SideGroup, number> }) 
     <table className="w-full text-small">
       <thead>
         <tr className="border-b border-ink">
-          <th
-            className="pb-0.5 text-left font-semibold"
-            title="Time over endurance time: 1 is one hold to failure’s worth"
-          >
-            Endurance dose
+          <th className="pb-0.5 text-left font-semibold">
+            <Asked term="enduranceDose">Tiring work</Asked>
           </th>
           <HandHeads />
         </tr>
@@ -87,7 +96,9 @@ export function DoseTable({ doses }: { doses: ReadonlyMap<SideGroup, number> }) 
             </th>
             {HANDS.map((hand) => (
               <td key={hand} className="py-0.5 text-right figures">
-                {(doses.get(`${hand} ${group}`) ?? 0).toFixed(2)}
+                <Asked term="enduranceDose" inTable value={doses.get(`${hand} ${group}`) ?? 0}>
+                  {(doses.get(`${hand} ${group}`) ?? 0).toFixed(2)}
+                </Asked>
               </td>
             ))}
           </tr>
@@ -102,7 +113,9 @@ export function BalanceBars({ balance: { pairs, sides, digits }, band }: { balan
   const worked = DIGITS.some((digit) => digits[digit] > 0);
   return (
     <div>
-      <h3 className="border-b border-ink text-small font-semibold">Balance</h3>
+      <h3 className="border-b border-ink text-small font-semibold">
+        <Asked term="balance">Balance</Asked>
+      </h3>
       {[...pairs, sides].map((ratio) => (
         <Beam key={ratio.name} ratio={ratio} band={ratio.name === 'left : right' ? SIDES_BAND : band} />
       ))}

@@ -8,6 +8,7 @@ import {
   type SideGroup,
 } from '@clay-pot/core';
 import { select } from '../../store/editor.js';
+import { Asked } from '../../domain/asked.js';
 import { HandHeads } from '../../ui/marks.js';
 import type { Seen } from '../../domain/session-view.js';
 
@@ -20,7 +21,9 @@ export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequen
   const sorted = [...groups].sort((a, b) => lowest(a) - lowest(b));
   return (
     <section aria-label="Capacity left">
-      <h2 className="text-body">Capacity left, at the lowest</h2>
+      <h2 className="text-body">
+        <Asked term="capacityLeft">Strength left, at the lowest</Asked>
+      </h2>
       <p className="mb-1 text-fine text-ink-soft">
         For {seen.whom.name}: how much of its strength each muscle group still has when it is most tired. Work can be
         held while more is left than it asks for.
@@ -53,7 +56,13 @@ export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequen
 function LeftCell({ course }: { course: GroupCourse | undefined }) {
   if (!course) return <td className="py-0.5 text-right text-ash">rests</td>;
   const percent = Math.round(course.lowest * 100);
-  return <td className={`py-0.5 text-right figures ${course.failure ? 'font-bold text-iron' : ''}`}>{percent} %</td>;
+  return (
+    <td className={`py-0.5 text-right figures ${course.failure ? 'font-bold text-iron' : ''}`}>
+      <Asked term="capacityLeft" inTable value={percent}>
+        {percent} %
+      </Asked>
+    </td>
+  );
 }
 
 const SHOWN = 4;

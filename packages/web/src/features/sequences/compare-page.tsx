@@ -22,6 +22,7 @@ import { INPUT } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { useForWhom } from '../../domain/for-whom.js';
+import { Asked } from '../../domain/asked.js';
 import { HandTable } from './accounts-panel.js';
 import { blockNames } from '../../domain/block-names.js';
 import { DoseComparison, type Laid, RowsComparison } from './comparison.js';
@@ -83,9 +84,9 @@ export default function ComparePage() {
     >
       <div className="mb-6 flex flex-wrap items-center gap-3">
         <WithWhat sequenceId={id} athleteId={athleteId} value={params.get('with') ?? ''} choose={choose} />
-        <label className="flex items-center gap-2 text-small">
+        <label className="flex max-w-full items-center gap-2 text-small">
           Width
-          <MeasureChoice className={`${INPUT} w-64!`} />
+          <MeasureChoice className={`${INPUT} w-64! min-w-0`} />
         </label>
       </div>
       {other.error && <Trouble error={other.error} />}
@@ -139,11 +140,11 @@ function WithWhat({ sequenceId, athleteId, value, choose }: WithWhatProps) {
     .filter((item) => item.sequenceId === sequenceId);
   const words = (item: SessionListItem) => `${dayText(item.startedAt)}, ${item.athleteName}`;
   return (
-    <label className="flex items-center gap-2 text-small">
+    <label className="flex max-w-full items-center gap-2 text-small">
       With
       <select
         aria-label="Compare with"
-        className={`${INPUT} w-80!`}
+        className={`${INPUT} w-80! min-w-0`}
         value={value}
         onChange={(event) => choose(event.target.value)}
       >
@@ -209,7 +210,7 @@ function SideBySide({ left, right, measure }: { left: Laid; right: Laid; measure
           </ul>
         )}
       </Part>
-      <Part title="Endurance dose" className="mt-8">
+      <Part title="Tiring work" aside={<Asked term="enduranceDose">in holds to failure</Asked>} className="mt-8">
         <DoseComparison left={left} right={right} />
       </Part>
       <Part title="Blocks" className="mt-8">

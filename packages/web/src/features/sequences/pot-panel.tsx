@@ -1,5 +1,6 @@
-import { describePot, potOf, potWords, shapesOfPot } from '@clay-pot/core';
+import { describePot, type PotMeasure, potOf, potWords, shapesOfPot, type TermId } from '@clay-pot/core';
 import { useMemo, useRef } from 'react';
+import { Asked } from '../../domain/asked.js';
 import { MeasureChoice, useMeasure } from '../../domain/pot-measure.js';
 import { PotDrawing } from '../../drawing/pot.js';
 import { saveDrawing } from '../../drawing/save-drawing.js';
@@ -7,6 +8,9 @@ import { hover, select, useEditor, useHovered } from '../../store/editor.js';
 import { useToast } from '../../ui/toast.js';
 import { blockNames } from '../../domain/block-names.js';
 import type { Seen } from '../../domain/session-view.js';
+
+/** What explains the width of a coil. */
+const EXPLAINED: Record<PotMeasure, TermId> = { effort: 'effort', load: 'handLoad', dose: 'enduranceDose' };
 
 /** The pot of the sequence: its shape in words, what its width shows, and the way to a file. */
 export function PotPanel({ seen }: { seen: Seen }) {
@@ -30,10 +34,12 @@ export function PotPanel({ seen }: { seen: Seen }) {
 
   return (
     <section aria-label="Pot">
-      <label className="flex items-center justify-between gap-2 text-small">
-        <span className="text-ink-soft">Width</span>
-        <MeasureChoice className="min-w-0 flex-1 border border-ink/45 bg-white px-1.5 py-0.5" />
-      </label>
+      <div className="flex items-center justify-between gap-2 text-small">
+        <Asked term={EXPLAINED[measure]} className="text-ink-soft">
+          Width
+        </Asked>
+        <MeasureChoice label="Width" className="min-w-0 flex-1 border border-ink/45 bg-white px-1.5 py-0.5" />
+      </div>
       <div ref={holder}>
         <PotDrawing
           pot={pot}

@@ -117,7 +117,7 @@ function SequenceRow({ item }: { item: SequenceListItem }) {
         {item.athletes.map(({ name }) => name.split(' ')[0]).join(', ')}
       </td>
       <td className="py-2 pr-4 text-small whitespace-nowrap text-ink-soft max-md:hidden">{dayText(item.updatedAt)}</td>
-      <td className="py-1.5 text-right whitespace-nowrap">
+      <td className="py-1.5 text-right sm:whitespace-nowrap">
         <Button
           kind="quiet"
           aria-label={`Copy ${item.title}`}

@@ -5,12 +5,14 @@ import {
   cautionAdvice,
   cuesFor,
   DISCOMFORT_RULE,
+  doseInWords,
   type Method,
   minutesText,
   PHASES,
-  printDose,
+  type RecordedCaution,
   resolveBlock,
   type Sequence,
+  type SessionView,
   STOP_RULES,
   stopsOf,
 } from '@clay-pot/core';
@@ -34,7 +36,7 @@ const PAPERS = {
 } as const;
 type Paper = keyof typeof PAPERS;
 
-/** The sequence on one page of paper: what to do, what to say, what to mind. */
+/** The sequence on paper, in an athlete's words: what to do, what to say, what to mind. */
 export default function SheetPage() {
   const { id } = useParams();
   const [params, setParams] = useSearchParams();
@@ -47,9 +49,9 @@ export default function SheetPage() {
   if (!sequence.data) return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
   const { css, width, height } = PAPERS[paper];
   return (
-    <main className="bg-ground py-6 print:bg-white print:py-0">
-      <style>{`@page { size: ${css}; margin: 10mm; }`}</style>
-      <div className="mx-auto mb-4 flex items-center gap-2 print:hidden" style={{ maxWidth: width }}>
+    <main className="bg-ground py-6 max-sm:px-2 print:bg-white print:py-0">
+      <style>{`@page { size: ${css}; margin: 10mm; @bottom-right { content: counter(page) " of " counter(pages); font-size: 8pt; } } @media print { html { background: white; } }`}</style>
+      <div className="mx-auto mb-4 flex flex-wrap items-center gap-2 print:hidden" style={{ maxWidth: width }}>
         <ButtonLink to={`/sequences/${id}${athleteId ? `?athlete=${athleteId}` : ''}`}>Back to the sequence</ButtonLink>
         <span className="ml-auto flex" role="group" aria-label="Paper">
           {(Object.keys(PAPERS) as Paper[]).map((name) => (
@@ -79,10 +81,13 @@ export default function SheetPage() {
 }
 
 const LARGEST_PT = 9.5;
-const SMALLEST_PT = 5.5;
+/** What still reads well on paper; a sequence that does not fit one page at this size goes on on the next. */
+const SMALLEST_PT = 8;
 const STEP_PT = 0.5;
-/** Below this the cues are left out, so that the rest stays readable. */
-const DENSE_BELOW_PT = 8;
+/** The size of what takes several pages. */
+const PAGES_PT = 9;
+/** Narrower than paper: there is nothing to fit, the screen scrolls. */
+const NARROW_PX = 640;
 
 interface SheetProps {
   document: Sequence;
@@ -91,89 +96,133 @@ interface SheetProps {
   height: string;
 }
 
+/** One page where all of it fits one in a readable size; else as many as it takes, with heading and stop rules on each. */
 function Sheet({ document, athlete, width, height }: SheetProps) {
-  const me = useMe();
-  const [today] = useState(isoToday);
   const { view } = useSessionView(document, athlete);
-  const { method, timeline } = view;
   const cautions = useStandingCautions(athlete);
-  const minded = cautions.map((entry) => entry.caution);
-  const stops = stopsOf(view);
-  // A long sequence still has to fit one page: the text steps down until it does, and cues go before cautions would.
   const paper = useRef<HTMLElement>(null);
-  const [sizePt, setSizePt] = useState(LARGEST_PT);
-  const dense = sizePt < DENSE_BELOW_PT;
+  const [sizePt, setSizePt] = useState(window.innerWidth < NARROW_PX ? SMALLEST_PT - STEP_PT : LARGEST_PT);
+  const fits = sizePt >= SMALLEST_PT;
   useLayoutEffect(() => {
     const { scrollHeight = 0, clientHeight = 0 } = paper.current ?? {};
-    if (scrollHeight > clientHeight && sizePt > SMALLEST_PT) setSizePt(sizePt - STEP_PT);
-  }, [sizePt, height, document, cautions.length]);
+    if (fits && scrollHeight > clientHeight) setSizePt(sizePt - STEP_PT);
+  }, [sizePt, fits, height, document, cautions.length]);
+  const head = <Head view={view} athlete={athlete} />;
+  const foot = <Foot view={view} cautions={cautions} athlete={athlete} />;
   return (
-    <div className="mx-auto box-content bg-white p-[8mm] print:p-0" style={{ width }}>
+    <div
+      className="mx-auto box-content max-w-full bg-white p-[8mm] max-sm:box-border max-sm:p-4 print:p-0"
+      style={{ width }}
+    >
       <article
         ref={paper}
-        className="flex flex-col"
-        style={{ height: sizePt > SMALLEST_PT ? height : 'auto', fontSize: `${sizePt}pt`, lineHeight: 1.32 }}
+        className="flex flex-col max-sm:text-body!"
+        style={{ height: fits ? height : 'auto', fontSize: `${fits ? sizePt : PAGES_PT}pt`, lineHeight: 1.32 }}
       >
-        <header className="flex items-end justify-between border-b-2 border-ink pb-1">
-          <div>
-            <h1 className="leading-tight" style={{ fontSize: '20pt' }}>
-              {document.title}
-            </h1>
-            <p>{document.purpose}</p>
-          </div>
-          <div className="shrink-0 pl-4 text-right">
-            <b>{athlete?.name}</b>
-            <br />
-            {minutesText(timeline.durationMs)}, {dayText(`${today}T12:00:00`)}
-            <br />
-            {me.data?.studio.name}
-          </div>
-        </header>
-        {stops.map((stop) => (
-          <p key={stop.text} className="mt-2 border-2 border-iron px-2 py-1 font-bold text-iron">
-            {stop.text}
-          </p>
-        ))}
-        <table className="mt-1 w-full border-collapse">
-          <tbody>
-            {PHASES.flatMap((phase) => {
-              const blocks = document.blocks.filter((block) => block.phase === phase);
-              if (!blocks.length) return [];
-              return [
-                <tr key={phase}>
-                  <th colSpan={4} className="display border-b border-ink pt-1.5 text-left">
-                    {phase}
-                  </th>
-                </tr>,
-                ...blocks.map((block) => (
-                  <SheetRow
-                    key={block.id}
-                    block={block}
-                    number={document.blocks.indexOf(block) + 1}
-                    dense={dense}
-                    minded={minded}
-                    method={method}
-                  />
-                )),
-              ];
-            })}
-          </tbody>
-        </table>
-        <footer className="mt-auto border-t-2 border-ink pt-1.5">
-          {cautions.length > 0 && (
-            <p className="mb-1">
-              <b>For {athlete?.name}: </b>
-              {cautions.map(cautionAdvice).join(' ')}
-            </p>
+        {fits && head}
+        <table className="w-full border-collapse">
+          {!fits && (
+            <thead>
+              <tr>
+                <td colSpan={COLUMNS}>{head}</td>
+              </tr>
+            </thead>
           )}
-          <p>
-            {DISCOMFORT_RULE[method.discomfort]} {AFTER_CARE[method.afterCare]}
-          </p>
-          <p className="font-bold">{STOP_RULES.join(' ')}</p>
-        </footer>
+          <Rows view={view} minded={cautions.map((entry) => entry.caution)} />
+          {!fits && (
+            <tfoot>
+              <tr>
+                <td colSpan={COLUMNS} className="pt-3">
+                  {foot}
+                </td>
+              </tr>
+            </tfoot>
+          )}
+        </table>
+        {fits && <div className="mt-auto">{foot}</div>}
       </article>
     </div>
   );
+}
+
+const COLUMNS = 4;
+
+function Head({ view, athlete }: { view: SessionView; athlete: Athlete | undefined }) {
+  const me = useMe();
+  const [today] = useState(isoToday);
+  const { sequence, timeline } = view;
+  return (
+    <>
+      <header className="flex items-end justify-between gap-4 border-b-2 border-ink pb-1">
+        <div>
+          <h1 className="leading-tight" style={{ fontSize: '20pt' }}>
+            {sequence.title}
+          </h1>
+          <p>{sequence.purpose}</p>
+        </div>
+        <div className="shrink-0 text-right">
+          <b>{athlete?.name}</b>
+          <br />
+          {minutesText(timeline.durationMs)}, {dayText(`${today}T12:00:00`)}
+          <br />
+          {me.data?.studio.name}
+        </div>
+      </header>
+      {stopsOf(view).map((stop) => (
+        <p key={stop.text} className="mt-2 border-2 border-iron px-2 py-1 font-bold text-iron">
+          {stop.text}
+        </p>
+      ))}
+    </>
+  );
+}
+
+interface FootProps {
+  view: SessionView;
+  cautions: readonly RecordedCaution[];
+  athlete: Athlete | undefined;
+}
+
+function Foot({ view: { method }, cautions, athlete }: FootProps) {
+  return (
+    <footer className="border-t-2 border-ink pt-1.5">
+      {cautions.length > 0 && (
+        <p className="mb-1">
+          <b>For {athlete?.name}: </b>
+          {cautions.map(cautionAdvice).join(' ')}
+        </p>
+      )}
+      <p>
+        {DISCOMFORT_RULE[method.discomfort]} {AFTER_CARE[method.afterCare]}
+      </p>
+      <p className="font-bold">{STOP_RULES.join(' ')}</p>
+    </footer>
+  );
+}
+
+function Rows({ view: { sequence, method }, minded }: { view: SessionView; minded: readonly CautionId[] }) {
+  return PHASES.map((phase) => {
+    const blocks = sequence.blocks.filter((block) => block.phase === phase);
+    if (!blocks.length) return null;
+    return (
+      <tbody key={phase}>
+        <tr className="break-after-avoid">
+          <th colSpan={COLUMNS} className="display border-b border-ink pt-1.5 text-left">
+            {phase}
+          </th>
+        </tr>
+        {blocks.map((block) => (
+          <SheetRow
+            key={block.id}
+            block={block}
+            number={sequence.blocks.indexOf(block) + 1}
+            minded={minded}
+            method={method}
+          />
+        ))}
+      </tbody>
+    );
+  });
 }
 
 /** Cues as sentences, whatever they end with. */
@@ -182,43 +231,43 @@ const sentences = (cues: readonly string[]) => cues.map((cue) => (/[.?!]$/.test(
 interface SheetRowProps {
   block: Block;
   number: number;
-  dense: boolean;
   /** The cautions of whom the sheet is for: a movement's own caution that concerns them goes before its general one. */
   minded: readonly CautionId[];
   method: Method;
 }
 
-function SheetRow({ block, number, dense, minded, method }: SheetRowProps) {
+function SheetRow({ block, number, minded, method }: SheetRowProps) {
   const { movement, level } = resolveBlock(block, knownMovement);
   const own = movement.cautions.find((note) => note.concerns.some((id) => minded.includes(id)));
   const caution = own ?? movement.cautions[0];
+  const { amount, how } = doseInWords(block.dose, movement, level);
+  const dose = (
+    <>
+      <b className="figures">{amount}</b> <SidePlanMark plan={block.dose.sides} />
+      {how.length > 0 && <div className="first-letter:uppercase">{how.join('; ')}.</div>}
+    </>
+  );
   return (
-    <tr className="border-b border-line align-top">
+    <tr className="break-inside-avoid border-b border-line align-top">
       <td className="w-6 py-0.5 pr-1 text-right font-bold figures">{number}</td>
       <td className="w-[5.5rem] py-0.5 pl-1">
-        {!dense && (
-          <LevelPicture
-            movement={movement}
-            level={level}
-            withHand={level.loading !== 'planted'}
-            className="h-12 w-full [--figure-line:1.4px]"
-          />
-        )}
+        <LevelPicture
+          movement={movement}
+          level={level}
+          withHand={level.loading !== 'planted'}
+          className="h-12 w-full [--figure-line:1.4px]"
+        />
       </td>
       <td className="py-0.5 pr-3 pl-1">
         <b>{movement.name}</b>, {level.name}
-        {!dense && (
-          <div className="text-ink-soft">
-            {sentences(cuesFor(movement, level, method).slice(0, 2))}
-            {caution && <i> {caution.text}</i>}
-          </div>
-        )}
+        <div className="text-ink-soft">
+          {sentences(cuesFor(movement, level, method).slice(0, 2))}
+          {caution && <i> {caution.text}</i>}
+        </div>
         {block.note && <div className="font-semibold">{block.note}</div>}
+        <div className="mt-0.5 sm:hidden">{dose}</div>
       </td>
-      <td className="w-[34%] py-0.5 text-right">
-        <b className="figures">{printDose(block.dose)}</b> <SidePlanMark plan={block.dose.sides} />
-        {movement.directions && block.dose.directions === 'each' && <div>{movement.directions.join(', then ')}</div>}
-      </td>
+      <td className="w-[30%] py-0.5 text-right max-sm:hidden">{dose}</td>
     </tr>
   );
 }

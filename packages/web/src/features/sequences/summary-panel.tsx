@@ -10,6 +10,7 @@ import {
   SEQUENCE_LIMITS,
   summarise,
 } from '@clay-pot/core';
+import { Asked } from '../../domain/asked.js';
 import { changeSequence } from '../../store/editor.js';
 import { SideMark } from '../../ui/marks.js';
 import { Checks } from './checks-panel.js';
@@ -57,7 +58,8 @@ export const SummaryPanel = memo(function SummaryPanel({ document, seen, finding
           </span>
         </p>
         <p className={`text-small ${over > 0 ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
-          {over > 0 ? `${clock(over)} too long` : `${clock(-over)} to spare`}; {clock(workMs)} of it work
+          <Asked term="length">{over > 0 ? `${clock(over)} too long` : `${clock(-over)} to spare`}</Asked>;{' '}
+          {clock(workMs)} of it work
         </p>
       </section>
       {advices.length > 0 && (

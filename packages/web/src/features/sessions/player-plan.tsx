@@ -1,8 +1,7 @@
 import {
-  findLevel,
+  doseSentence,
   itemAt,
   momentMs,
-  printDose,
   resolveBlock,
   type Stint,
   type Timeline,
@@ -58,7 +57,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
         <h3 className="mt-4 border-b border-ink/40 pb-1 text-body">Blocks</h3>
         <ol className="mt-1 max-h-[30vh] overflow-y-auto text-small" tabIndex={0} aria-label="Blocks of the session">
           {run.sequence.blocks.map((block, index) => {
-            const of = resolveBlock(block, knownMovement).movement;
+            const { movement: of, level } = resolveBlock(block, knownMovement);
             const isNow = index === event.blockIndex;
             return (
               <li
@@ -69,7 +68,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
               >
                 {of.name}
                 <span className="block font-normal text-ink-soft">
-                  {findLevel(of, block.levelId)?.name}, <span className="figures">{printDose(block.dose)}</span>
+                  {level.name}: <span className="figures">{doseSentence(block.dose, of, level)}</span>
                 </span>
               </li>
             );

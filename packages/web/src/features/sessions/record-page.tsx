@@ -1,4 +1,4 @@
-import { clock, HAND_WORDS, percent, STOP_SIGNS } from '@clay-pot/core';
+import { clock, HAND_WORDS, percent, STOP_SIGNS, type TermId, termOf } from '@clay-pot/core';
 import type { SessionRecord } from '@clay-pot/contracts';
 import { Link, useParams } from 'react-router';
 import { useSession } from '../../api/queries.js';
@@ -6,6 +6,7 @@ import { useOutbox } from '../../store/outbox.js';
 import { ButtonLink } from '../../ui/button.js';
 import { dayText, scoreText, timeText } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
+import { Asked } from '../../domain/asked.js';
 import { BlockResult } from './block-result.js';
 import { WhatNow } from './what-now.js';
 
@@ -106,18 +107,28 @@ function OnItsWay({ waiting }: { waiting: number }) {
 }
 
 function Overview({ record, doneMs }: { record: SessionRecord; doneMs: number | null }) {
-  const figures: [string, string, string][] = [
-    ['Done of plan', percent(record.completion), record.ending ?? 'still open'],
-    ['Length', doneMs === null ? '–' : clock(doneMs), `planned ${clock(record.plannedMs)}`],
-    ['Discomfort, most', record.maxDiscomfort?.toString() ?? '–', 'of 10'],
-    ['Exertion', scoreText(record.exertion), 'of 10'],
+  const percentDone = 100 * record.completion;
+  const figures: { term: TermId; value: number | null; text: string; note: string }[] = [
+    { term: 'completion', value: percentDone, text: percent(record.completion), note: record.ending ?? 'still open' },
+    {
+      term: 'length',
+      value: null,
+      text: doneMs === null ? '–' : clock(doneMs),
+      note: `planned ${clock(record.plannedMs)}`,
+    },
+    { term: 'discomfort', value: record.maxDiscomfort, text: scoreText(record.maxDiscomfort), note: 'of 10, the most' },
+    { term: 'exertion', value: record.exertion, text: scoreText(record.exertion), note: 'of 10' },
   ];
   return (
     <dl className="flex flex-wrap gap-x-12 gap-y-4">
-      {figures.map(([name, value, note]) => (
-        <div key={name}>
-          <dt className="text-small text-ink-soft">{name}</dt>
-          <dd className="display text-title font-bold">{value}</dd>
+      {figures.map(({ term, value, text, note }) => (
+        <div key={term}>
+          <dt className="text-small text-ink-soft">
+            <Asked term={term} value={value ?? undefined}>
+              {termOf(term).plain}
+            </Asked>
+          </dt>
+          <dd className="display text-title font-bold">{text}</dd>
           <dd className="text-small text-ink-soft">{note}</dd>
         </div>
       ))}

@@ -1,0 +1,36 @@
+import { beforeAll, describe, expect, test } from '@jest/globals';
+import { TERMS } from '@clay-pot/core';
+import { screen } from '@testing-library/react';
+import { show } from '../screen.fixture.js';
+import { Asked, AskedPlace } from './asked.js';
+
+// The browser of these tests has no popovers; that they open and close is seen in a real one.
+beforeAll(() => {
+  HTMLElement.prototype.showPopover = () => undefined;
+});
+
+describe('a number that is asked about', () => {
+  test('tells with one press what it is, from what, and whether this one is much', async () => {
+    const { user } = show(
+      <>
+        <Asked term="effort" value={72}>
+          72 %
+        </Asked>
+        <AskedPlace />
+      </>,
+    );
+    await user.click(screen.getByRole('button', { name: '72 %' }));
+    const { what, from, scale, term } = TERMS.effort;
+    const said = document.querySelector('[popover]')!.textContent;
+    for (const words of [what, from, scale, term, 'Hard: for short holds']) expect(said).toContain(words);
+  });
+
+  test('in a table the numbers leave the way of the Tab key to the headings', () => {
+    show(
+      <Asked term="enduranceDose" inTable value={0.4}>
+        0.40
+      </Asked>,
+    );
+    expect(screen.getByRole('button', { name: '0.40' })).toHaveProperty('tabIndex', -1);
+  });
+});
