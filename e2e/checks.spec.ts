@@ -202,7 +202,7 @@ test('a week stands as pots side by side with its doses; a person without sessio
     const table = page.locator('section', { has: page.getByRole('heading', { name: head }) });
     await expect(table.getByRole('row', { name: /^wrist flexors/ })).toContainText(/\d\.\d\d/);
   }
-  await expect(page.getByText('contested')).toBeVisible();
+  await expect(page.getByText('a prompt to look and nothing more')).toBeVisible();
   await page.goto('/people/new');
   await page.getByLabel('Name').fill('Nobody Yet');
   await page.getByRole('button', { name: 'Add athlete' }).click();

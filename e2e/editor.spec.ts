@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { StoredSequence } from '@clay-pot/contracts';
-import { expect, idIn, openSequence, saved, test } from './house.js';
+import { expect, idIn, manyBlocks, openSequence, saved, test } from './house.js';
 
 test('a dose that cannot be read stays in its field with the reason; Escape brings the old one back', async ({
   coach: page,
@@ -295,7 +295,7 @@ for (const [paper, widthPt] of [
   ['Letter', 612],
 ] as const) {
   test(`the sheet is one page of ${paper}, with the cautions on it`, async ({ coach: page }) => {
-    await openSequence(page, 'Lantern class, twenty minutes');
+    await openSequence(page, 'Warm thumbs');
     await page.getByLabel('Seen for').selectOption({ label: 'For Wilf Tarrant' });
     await page.getByRole('link', { name: 'Sheet' }).click();
     const choice = page.getByRole('button', { name: paper });
@@ -309,6 +309,28 @@ for (const [paper, widthPt] of [
     expect(Math.abs(Number(width) - widthPt)).toBeLessThan(2);
   });
 }
+
+test('a sheet of 42 blocks takes more pages: pictures, a readable size, the words of an athlete, stop rules on each', async ({
+  coach: page,
+  house,
+}) => {
+  const id = await manyBlocks(page, house, 42);
+  await page.goto(`/sequences/${id}/sheet`);
+  const sheet = page.getByRole('article');
+  await expect(sheet.getByText('Stop if it hurts')).toBeVisible();
+  await expect(sheet.locator('svg')).not.toHaveCount(0);
+  expect(await sheet.locator('tbody tr:has(td) svg[role=img], tbody tr:has(td) svg').count()).toBeGreaterThanOrEqual(
+    42,
+  );
+  const sizePt = await sheet.evaluate((element) => (Number.parseFloat(getComputedStyle(element).fontSize) * 72) / 96);
+  expect(sizePt).toBeGreaterThanOrEqual(8);
+  expect(await sheet.textContent()).not.toMatch(/tempo\d|<>|\d+x\d+|rest\d/);
+  const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  expect(pdf.match(/\/Type\s*\/Page\b/g)!.length).toBeGreaterThan(1);
+  // Heading and foot of a table stand on each page that it is printed on.
+  await expect(sheet.locator('thead')).toContainText('All hands, a long evening');
+  await expect(sheet.locator('tfoot')).toContainText('Stop if it hurts');
+});
 
 test('capacity left follows every edit, and what cannot be held leads to its block', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');

@@ -1,8 +1,11 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { fileURLToPath } from 'node:url';
+import type { SequenceListItem, StoredSequence } from '@clay-pot/contracts';
+import { inPhaseOrder, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { type BrowserContext, expect, type Page, test as base } from '@playwright/test';
 import { createConnection } from 'mysql2/promise';
+import { v7 as uuid } from 'uuid';
 
 const MAIN = fileURLToPath(new URL('../packages/server/dist/main.js', import.meta.url));
 
@@ -119,6 +122,31 @@ export async function startSession(page: Page): Promise<void> {
 
 /** The id in an address such as /sequences/ID. */
 export const idIn = (page: Page) => /[0-9a-f-]{36}/.exec(page.url())![0];
+
+/** A sequence of as many blocks as are wanted, made of all that the demo studio has, stored under an id of its own. @returns the id */
+export async function manyBlocks(page: Page, house: House, count: number): Promise<string> {
+  const listed = await house.read<SequenceListItem[]>(page, '/sequences');
+  const documents: Sequence[] = [];
+  for (const { id } of listed) documents.push((await house.read<StoredSequence>(page, `/sequences/${id}`)).document);
+  const all = documents.flatMap(({ blocks }, index) =>
+    blocks.map((block) => ({ ...block, id: `${index}${block.id}` })),
+  );
+  const blocks = inPhaseOrder(
+    Array.from({ length: count }, (_, index) => ({ ...all[index % all.length]!, id: `b${index}` })),
+  );
+  const id = uuid();
+  const data = {
+    title: 'All hands, a long evening',
+    purpose: 'Everything once.',
+    budgetMin: 90,
+    pacing: USUAL_PACING,
+    blocks,
+  };
+  const origin = new URL(page.url()).origin;
+  const answer = await page.request.put(`/api/sequences/${id}`, { data, headers: { origin } });
+  expect(answer.status()).toBe(200);
+  return id;
+}
 
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved');
 

@@ -220,6 +220,7 @@ test('from a block to the bench and back: the block takes the level that was mad
 test('what was found for somebody goes into a sequence with one choice', async ({ coach: page, house }) => {
   await page.goto('/bench?movement=bearing.palm-support&level=all-fours');
   await page.getByLabel('For whom').selectOption({ label: 'For Jory Ashdown' });
+  await expect(page.getByText(/^For Jory Ashdown: /)).toBeVisible();
   await page.getByLabel('Wanted').fill('20');
   await page.getByRole('button', { name: 'Find', exact: true }).click();
   await expect(load(page, 'left')).toContainText('20.0');
@@ -262,11 +263,11 @@ test('a studio writes its own movement: a ladder that does not rise cannot be ke
   await page.getByLabel('Caution 5', { exact: true }).fill('Not on wet planks.');
   await expect(keep).toBeEnabled();
   await page.getByRole('button', { name: 'Level 1 up the ladder' }).click();
-  await expect(page.getByRole('status').first()).toContainText('hand load does not rise');
+  await expect(page.getByRole('status').filter({ hasText: 'hand load does not rise' })).toBeVisible();
   await expect(keep).toBeDisabled();
   await page.getByRole('button', { name: 'Level 1 up the ladder' }).click();
   await page.getByRole('button', { name: 'Add a harder level' }).click();
-  await expect(page.getByRole('status').first()).toContainText('does not rise');
+  await expect(page.getByRole('status').filter({ hasText: 'does not rise' })).toBeVisible();
   await field(page, 'Shoulders in front of the hands, °').last().fill('15');
   await page.keyboard.press('Enter');
   await expect(keep).toBeEnabled();

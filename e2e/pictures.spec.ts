@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { inPhaseOrder, parseDose, type Phase, USUAL_PACING, usualWay } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { v7 as uuid } from 'uuid';
-import { expect, openSequence, startSession, test } from './house.js';
+import { expect, manyBlocks, openSequence, startSession, test } from './house.js';
 
 /** Takes the pictures of docs/screenshots anew from the demo studio: ./clay-pot test pictures. */
 
@@ -80,12 +80,6 @@ test('pictures of the main views', async ({ coach: page }) => {
   await settled();
   await shot(page, 'compare');
   await page.getByRole('link', { name: 'Back to the sequence' }).click();
-  await page.getByRole('link', { name: 'Sheet' }).click();
-  await settled();
-  await page.setViewportSize({ width: 860, height: 1180 });
-  await shot(page, 'sheet');
-  await page.setViewportSize({ width: 1280, height: 800 });
-  await page.getByRole('link', { name: 'Back to the sequence' }).click();
   await page.getByRole('link', { name: 'Lead', exact: true }).click();
   await settled();
   await shot(page, 'lead');
@@ -93,9 +87,36 @@ test('pictures of the main views', async ({ coach: page }) => {
   // Into the right hand’s stretch: circles 56 s, opening 35 s, then 15 s to the chair, the left hand and the change.
   await page.clock.runFor(150_000);
   await shot(page, 'player');
-  await page.setViewportSize({ width: 390, height: 844 });
-  await page.clock.runFor(300);
-  await shot(page, 'player-phone');
+  const sizes = [
+    [390, 844],
+    [320, 640],
+    [640, 400],
+  ] as const;
+  const taken: string[] = [];
+  for (const [width, height] of sizes) {
+    await page.setViewportSize({ width, height });
+    await page.clock.runFor(300);
+    taken.push((await page.screenshot()).toString('base64'));
+  }
+  await page.setViewportSize({ width: 1430, height: 892 });
+  await page.evaluate((pictures) => {
+    const each = pictures.map((data) => `<img src="data:image/png;base64,${data}" style="align-self:start">`);
+    document.body.innerHTML = `<div style="display:flex;gap:16px;padding:24px;background:#888">${each.join('')}</div>`;
+  }, taken);
+  await page
+    .locator('img')
+    .last()
+    .evaluate((image: HTMLImageElement) => image.decode());
+  await shot(page, 'player-sizes');
+});
+
+test('a sheet of 42 blocks', async ({ coach: page, house }) => {
+  const id = await manyBlocks(page, house, 42);
+  await page.setViewportSize({ width: 860, height: 1180 });
+  await page.goto(`/sequences/${id}/sheet`);
+  await page.getByText('Stop if it hurts').waitFor();
+  await page.evaluate(() => document.fonts.ready);
+  await shot(page, 'sheet');
 });
 
 type Line = [phase: Phase, movementId: string, levelId: string, dose: string];

@@ -29,5 +29,18 @@ export default defineConfig({
     // The address that the browser asked stays: the server refuses writes that come from another origin.
     proxy: { '/api': { target: process.env['API'] ?? 'http://127.0.0.1:4173', changeOrigin: false } },
   },
-  build: { sourcemap: true, manifest: true },
+  build: {
+    sourcemap: true,
+    manifest: true,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          // What every first page needs of the core's words: a file of its own for each would weigh more than what is in it.
+          groups: [
+            { name: 'words', test: /core[\\/](src|dist)[\\/].*(clock|numbers|hands|load-scale|discomfort)\.(js|ts)$/ },
+          ],
+        },
+      },
+    },
+  },
 });

@@ -4,7 +4,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
-import { queryClient } from './api/queries.js';
+import { lastKnownMe, queryClient, showLastSeen } from './api/queries.js';
 import { router } from './app/router.js';
 import { flush, startOutbox } from './store/outbox.js';
 import { startConnection } from './api/connection.js';
@@ -15,7 +15,7 @@ startConnection(() => {
   void flush();
   void queryClient.refetchQueries({ type: 'active' });
 });
-void import('./api/last-seen.js').then(({ startLastSeen }) => startLastSeen(queryClient));
+if (lastKnownMe()) void showLastSeen();
 
 createRoot(must(document.getElementById('root'), 'a place for the app in its page')).render(
   <StrictMode>

@@ -16,11 +16,15 @@ const WRITE_AFTER_MS = 600;
 /** Lists and what they lead to; whole records are fetched when they are opened. */
 const KEPT: readonly unknown[] = ['today', 'athletes', 'sequences', 'assignments', 'sessions', 'readings'];
 
+let isStarted = false;
+
 /**
  * Keeps what was last seen in the browser, and shows it again at the next start until the server has answered: lists open without a network.
  * What is fetched meanwhile is newer and stays.
  */
 export async function startLastSeen(client: QueryClient): Promise<void> {
+  if (isStarted) return;
+  isStarted = true;
   const kept = await get<LastSeen>(KEY);
   if (kept?.version === VERSION && Date.now() - kept.atMs < KEPT_MS) hydrate(client, kept.state);
   let timer: ReturnType<typeof setTimeout> | undefined;

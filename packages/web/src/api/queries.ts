@@ -21,7 +21,6 @@ import type { PastSession, Sequence } from '@clay-pot/core';
 import { skipToken, QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { setOwnMethods } from '../store/own-methods.js';
 import { setOwnMovements } from '../store/own-movements.js';
-import { forgetArrived } from '../store/own-stops.js';
 import { OfflineError, request } from './request.js';
 
 /** What was seen stays for as long as a working day: without a network it is all there is. */
@@ -47,6 +46,9 @@ const refresh = (...keys: string[]) =>
 /** Marks everything that a recorded session changes as stale. */
 export const refreshAfterSession = () => refresh('today', 'sessions', 'athletes');
 
+/** Shows what was last seen on this device, and keeps it from now on; once for a page. */
+export const showLastSeen = async (): Promise<void> => (await import('./last-seen.js')).startLastSeen(queryClient);
+
 const ME = 'clay-pot-me';
 
 /** Who is signed in. */
@@ -56,6 +58,7 @@ export const useMe = () =>
     queryFn: async () => {
       const me = await request<WhoAmI>('/sign-in');
       localStorage.setItem(ME, JSON.stringify(me));
+      void showLastSeen();
       return me;
     },
     staleTime: Infinity,
@@ -83,6 +86,8 @@ export const useAthlete = (id: string | undefined) =>
     queryKey: ['athletes', id],
     queryFn: async () => {
       const athlete = await request<Athlete>(`/athletes/${id}`);
+      // What stops are called is not needed before somebody is looked at.
+      const { forgetArrived } = await import('../store/own-stops.js');
       forgetArrived(athlete.id, athlete.cautions);
       return athlete;
     },

@@ -20,6 +20,7 @@ describe('a number that is asked about', () => {
       </>,
     );
     await user.click(screen.getByRole('button', { name: '72 %' }));
+    await screen.findByText('From what');
     const { what, from, scale, term } = TERMS.effort;
     const said = document.querySelector('[popover]')!.textContent;
     for (const words of [what, from, scale, term, 'Hard: for short holds']) expect(said).toContain(words);

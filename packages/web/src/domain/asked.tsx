@@ -1,16 +1,9 @@
-import { termOf, type TermId } from '@clay-pot/core';
-import { type ReactNode, useEffect, useRef } from 'react';
-import { create } from 'zustand';
+import type { TermId } from '@clay-pot/core';
+import { lazy, type ReactNode, Suspense } from 'react';
+import { useQuestion } from './question.js';
 
-interface Question {
-  readonly term: TermId;
-  readonly value: number | undefined;
-  /** Whom the answer stands beside. */
-  readonly beside: HTMLElement;
-}
-
-/** What is asked about now; one question at a time. */
-const useQuestion = create<{ readonly question: Question | null }>()(() => ({ question: null }));
+/** What terms mean weighs more than the button that asks: it comes with the first question. */
+const Answered = lazy(() => import('./asked-answer.js'));
 
 interface Props {
   term: TermId;
@@ -37,59 +30,14 @@ export function Asked({ term, value, inTable = false, className = '', children }
   );
 }
 
-const GAP_PX = 6;
-const EDGE_PX = 8;
-
-/** Where the answer is shown: beside what was pressed, until a press elsewhere or Escape. */
+/** Where the answer is shown, once something was asked. */
 export function AskedPlace() {
-  const { question } = useQuestion();
-  const place = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    const panel = place.current;
-    if (!question || !panel) return;
-    panel.showPopover();
-    const at = question.beside.getBoundingClientRect();
-    const { width, height } = panel.getBoundingClientRect();
-    const below = at.bottom + GAP_PX + height < window.innerHeight;
-    panel.style.left = `${Math.max(EDGE_PX, Math.min(at.left, window.innerWidth - width - EDGE_PX))}px`;
-    panel.style.top = `${below ? at.bottom + GAP_PX : Math.max(EDGE_PX, at.top - height - GAP_PX)}px`;
-  }, [question]);
+  const question = useQuestion((state) => state.question);
   return (
-    <div
-      ref={place}
-      popover="auto"
-      role="dialog"
-      aria-label={question ? termOf(question.term).plain : 'Explanation'}
-      className="fixed inset-auto m-0 w-80 max-w-[calc(100vw-1rem)] border-2 border-ink bg-white p-3 text-small text-ink shadow-lg"
-      onToggle={({ newState }) => {
-        if (newState === 'closed') useQuestion.setState({ question: null });
-      }}
-    >
-      {question && <Answer {...question} />}
-    </div>
-  );
-}
-
-function Answer({ term: id, value }: Question) {
-  const { plain, term, what, from, scale, judge } = termOf(id);
-  return (
-    <>
-      <p className="text-body font-bold">{plain}</p>
-      <p className="text-fine text-ink-soft">{term}</p>
-      <p className="mt-1.5">{what}</p>
-      <dl className="mt-1.5 grid gap-1.5">
-        <div>
-          <dt className="font-semibold">From what</dt>
-          <dd>{from}</dd>
-        </div>
-        <div>
-          <dt className="font-semibold">Is it much?</dt>
-          <dd>
-            {value !== undefined && judge && <b>{judge(value)} </b>}
-            {scale}
-          </dd>
-        </div>
-      </dl>
-    </>
+    question && (
+      <Suspense>
+        <Answered {...question} />
+      </Suspense>
+    )
   );
 }

@@ -1,5 +1,5 @@
 import { itemAt, readNumber } from '@clay-pot/core';
-import { differenceInCalendarDays, isSameYear, lightFormat } from 'date-fns';
+import { differenceInCalendarDays } from 'date-fns';
 
 /** ISO weekdays, Monday first. */
 export const WEEKDAY_NAMES = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
@@ -11,11 +11,11 @@ const DAYS_OF_MONTH = 365.25 / 12;
 export function dayText(instant: string | Date, now = new Date()): string {
   const date = new Date(instant);
   const text = `${itemAt(WEEKDAY_NAMES, (date.getDay() + 6) % 7)} ${date.getDate()} ${MONTH.format(date)}`;
-  return isSameYear(date, now) ? text : `${text} ${date.getFullYear()}`;
+  return date.getFullYear() === now.getFullYear() ? text : `${text} ${date.getFullYear()}`;
 }
 
 /** Hours and minutes of the device's clock. */
-export const timeText = (instant: string) => lightFormat(new Date(instant), 'HH:mm');
+export const timeText = (instant: string) => new Date(instant).toTimeString().slice(0, 5);
 
 /** “today”, “yesterday”, “3 days ago”, “5 months ago”: by calendar days, as people count them. */
 export function agoText(instant: string, now = new Date()): string {
