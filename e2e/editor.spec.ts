@@ -129,7 +129,8 @@ test('undo survives a reload and a way to another page; kept work is there at on
   await page.getByRole('link', { name: 'Today', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
   await page.getByRole('link', { name: 'Sequences', exact: true }).click();
-  await page.getByRole('link', { name: 'Free motion between assignments' }).click();
+  await expect(page.getByRole('heading', { name: 'Sequences' })).toBeVisible();
+  await page.getByRole('link', { name: 'Free motion between assignments', exact: true }).click();
   await expect(minutes).toHaveValue('41');
   await house.stop();
   await minutes.fill('43');
@@ -141,7 +142,8 @@ test('undo survives a reload and a way to another page; kept work is there at on
   await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
   await expect(page.getByRole('status').filter({ hasText: 'No connection' })).toBeVisible();
   await page.getByRole('link', { name: 'Sequences', exact: true }).click();
-  await page.getByRole('link', { name: 'Free motion between assignments' }).click();
+  await expect(page.getByRole('heading', { name: 'Sequences' })).toBeVisible();
+  await page.getByRole('link', { name: 'Free motion between assignments', exact: true }).click();
   await expect(minutes).toHaveValue('43');
   await expect(page.getByTestId('save-state')).toHaveText('Kept on this device');
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -170,7 +172,8 @@ test.describe('with the stored shell', () => {
     await page.getByRole('link', { name: 'Warm thumbs' }).click();
     await expect(page.getByLabel('Title')).toHaveValue('Warm thumbs');
     await page.getByRole('link', { name: 'People', exact: true }).click();
-    await expect(page.getByRole('link', { name: 'Wilf Tarrant' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'People' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Wilf Tarrant', exact: true })).toBeVisible();
     await page.getByRole('link', { name: 'Today', exact: true }).click();
     await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
     // A moment later it is kept.
@@ -179,9 +182,11 @@ test.describe('with the stored shell', () => {
     await page.reload();
     await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
     await page.getByRole('link', { name: 'People', exact: true }).click();
-    await expect(page.getByRole('link', { name: 'Wilf Tarrant' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'People' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Wilf Tarrant', exact: true })).toBeVisible();
     await page.getByRole('link', { name: 'Sequences', exact: true }).click();
-    await page.getByRole('link', { name: 'Warm thumbs' }).click();
+    await expect(page.getByRole('heading', { name: 'Sequences' })).toBeVisible();
+    await page.getByRole('link', { name: 'Warm thumbs', exact: true }).click();
     await expect(page.getByLabel('Title')).toHaveValue('Warm thumbs');
     await house.start();
     await expect(page.getByRole('status').filter({ hasText: 'No connection' })).toHaveCount(0);

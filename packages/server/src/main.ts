@@ -5,10 +5,14 @@ const config = readConfig(process.env);
 const app = await createApp(config);
 await app.listen(config.port, config.host);
 
+/** What is being answered may be finished; a connection that a browser only keeps open does not hold the house up for longer than this. */
+const GRACE_MS = 2000;
+
 let closing = false;
 async function close(): Promise<void> {
   if (closing) return;
   closing = true;
+  setTimeout(() => app.getHttpServer().closeAllConnections(), GRACE_MS).unref();
   await app.close();
   process.exit(0);
 }
