@@ -141,7 +141,8 @@ export interface LoadTrend {
   readonly isWorthALook: boolean;
 }
 
-const RATIO_BAND = [0.8, 1.3] as const;
+/** A week of this share of the month is steady: a prompt to look outside of it, nothing more. */
+export const RATIO_BAND = [0.8, 1.3] as const;
 /** A week's plain change below this share is within what weeks differ by. Working value. */
 const PLAIN_CHANGE = 0.2;
 const weightOf = (days: number) => 2 / (days + 1);

@@ -30,7 +30,7 @@ export interface SessionOutcome {
 }
 
 /** Less of a plan than this, ended early, is held before it is repeated harder; working value. */
-const MUCH_OF_IT = 0.75;
+export const MUCH_OF_IT = 0.75;
 
 const PROPOSED: Record<DiscomfortAdvice, Decision> = { 'go-on': 'go-on', 'hold-level': 'hold', 'ease-or-stop': 'ease' };
 const NEXT_TIME: Record<Decision, string> = {

@@ -11,17 +11,20 @@ import { faultsOf } from '../vocabulary/faults.js';
 
 const judge = (body: Body): Person => ({ body, ageYears: 30, measured: [], today: '2000-01-01' });
 
-/** An adult between both sexes. */
-export const averageJudge = (): Person => judge(REFERENCE_BODIES['not stated']);
-
 /**
  * For whom a ladder must rise: for the one whom it was made for; else a studio's own for a woman and a man. The shipped ones are tested for
  * the whole range of sizes.
  */
-export function judgesOf({ madeFor }: Pick<Movement, 'madeFor'>): Person[] {
-  if (!madeFor) return (['female', 'male'] as const).map((sex) => judge(REFERENCE_BODIES[sex]));
+export function judgesOf(movement: Pick<Movement, 'madeFor'>): readonly Person[] {
+  if (movement.madeFor) return [judgeOf(movement)];
+  return (['female', 'male'] as const).map((sex) => judge(REFERENCE_BODIES[sex]));
+}
+
+/** By whom levels are put in order: the one whom the ladder was made for, else an adult between both sexes. */
+export function judgeOf({ madeFor }: Pick<Movement, 'madeFor'>): Person {
+  if (!madeFor) return judge(REFERENCE_BODIES['not stated']);
   const { sex, statureCm, massKg } = madeFor;
-  return [judge({ sex, statureM: statureCm / 100, massKg })];
+  return judge({ sex, statureM: statureCm / 100, massKg });
 }
 
 /**

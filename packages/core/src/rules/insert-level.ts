@@ -4,12 +4,12 @@ import { isSome } from '../vocabulary/lists.js';
 import { BodyError } from '../model/body.js';
 import { type Level, type Movement, MOVEMENT_LIMITS } from '../model/movement.js';
 import { PostureError } from '../model/posture.js';
-import { averageJudge, judgesOf } from './check-movement.js';
+import { judgeOf } from './check-movement.js';
 import { climbedBy, RISE } from './ladder.js';
 
 /** Puts a level into a ladder where its demand belongs, for whom the ladder was made. */
 export function insertLevel(movement: Movement, level: Level): Movement {
-  const judge = movement.madeFor ? (judgesOf(movement)[0] ?? averageJudge()) : averageJudge();
+  const judge = judgeOf(movement);
   const at = (each: Level) => climbedBy(movement, each, demandOf(judge, each));
   const height = at(level);
   const below = movement.ladder.filter((each) => at(each) < height).length;
@@ -25,7 +25,7 @@ export function movementFor(movement: Movement, level: Level, person: Person, na
   const { sex, statureM, massKg } = person.body;
   const madeFor = { name, sex, statureCm: Number((statureM * 100).toFixed(1)), massKg: Number(massKg.toFixed(1)) };
   const own: Movement = { ...movement, name: nameFor(movement, name), madeFor };
-  const judge = judgesOf(own)[0] ?? averageJudge();
+  const judge = judgeOf(own);
   const heights = new Map<Level, number>();
   for (const each of [...movement.ladder, level]) {
     const height = heightFor(own, each, judge);

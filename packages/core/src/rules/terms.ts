@@ -1,6 +1,10 @@
 import { SIDES_BAND } from '../effort/balance.js';
-import { MEASURED_FOR_DAYS } from '../mechanics/capacity.js';
+import { RATIO_BAND } from '../effort/past.js';
+import { MEASURED_FOR_DAYS, RANGE_ERROR_DEG } from '../mechanics/capacity.js';
+import { GRAVITY } from '../mechanics/hand-load.js';
 import { kgFromN } from '../mechanics/external-load.js';
+import { percent } from '../vocabulary/numbers.js';
+import { MUCH_OF_IT } from './calls.js';
 import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from './discomfort.js';
 
 /** A number that a coach meets: what it is in plain words, the term behind it, what it is made from, and whether a value of it is much. */
@@ -23,6 +27,8 @@ const under =
   (value: number): string =>
     steps.find(([below]) => value < below)?.[1] ?? above;
 
+/** Where a weight hangs that a turning force is compared with, metres in front of the joint. */
+const HUNG_AT_M = 0.1;
 const SECONDS_PER_MINUTE = 60;
 /** Force over time in kilograms carried for a minute. @example kgMinutes(588.4) ≈ 1.000 */
 export const kgMinutes = (impulseNs: number): number => kgFromN(impulseNs) / SECONDS_PER_MINUTE;
@@ -67,8 +73,7 @@ export const TERMS = {
     term: 'wrist angle, degrees of extension or flexion',
     what: 'How far the wrist is bent, beside how far it goes with help.',
     from: 'The slope of forearm and ground in this posture; the range is measured, or the usual one for adults.',
-    scale:
-      'Flat hands under the shoulders ask for about 80–90°. Within 7° of the range is its end: readings are no finer.',
+    scale: `Flat hands under the shoulders ask for about 80–90°. Within ${RANGE_ERROR_DEG}° of the range is its end: readings are no finer.`,
   },
   wristMoment: {
     plain: 'Turning force at the wrist',
@@ -76,7 +81,8 @@ export const TERMS = {
     what: 'How strongly the load would bend the wrist if no muscle held it.',
     from: 'The weight on the hand times its distance from the joint.',
     scale: '5 N·m is 5 kg hung ten centimetres in front of the joint. Wrists of adults hold about 8–15 N·m at most.',
-    judge: (value) => `As much as ${(value / 0.981).toFixed(1)} kg hung ten centimetres in front of the joint.`,
+    judge: (value) =>
+      `As much as ${(value / (GRAVITY * HUNG_AT_M)).toFixed(1)} kg hung ten centimetres in front of the joint.`,
   },
   enduranceDose: {
     plain: 'Tiring work',
@@ -135,12 +141,11 @@ export const TERMS = {
     term: 'ratio of exponentially weighted means of 7 and 28 days',
     what: 'Whether the last week asked more than the weeks before have prepared for.',
     from: 'Tiring work of every day, the last days counting most.',
-    scale:
-      '0.8–1.3 is steady. Outside it is a prompt to look and nothing more: its worth as a predictor is contested (Impellizzeri et al. 2020).',
+    scale: `${RATIO_BAND.join('–')} is steady. Outside it is a prompt to look and nothing more: its worth as a predictor is contested (Impellizzeri et al. 2020).`,
     judge: under(
       [
-        [0.8, 'Less than usual.'],
-        [1.3, 'Steady.'],
+        [RATIO_BAND[0], 'Less than usual.'],
+        [RATIO_BAND[1], 'Steady.'],
       ],
       'More than usual: have a look.',
     ),
@@ -157,17 +162,17 @@ export const TERMS = {
     term: 'range of motion, passive and active',
     what: 'How far the joint goes with help (passive), and by its own muscles (active).',
     from: 'The latest readings; without one, the usual range of adults.',
-    scale: 'A difference of less than 7° is within the error of a goniometer.',
+    scale: `A difference of less than ${RANGE_ERROR_DEG}° is within the error of a goniometer.`,
   },
   completion: {
     plain: 'Done of plan',
     term: 'completion',
     what: 'How much of what was planned was done, hand by hand and set by set.',
     from: 'Each planned piece counts the same, and at most fully.',
-    scale: 'Most sessions end above 90 %. Below 75 % the plan was too much that day.',
+    scale: `Most sessions end above 90 %. Below ${percent(MUCH_OF_IT)} the plan was too much that day.`,
     judge: under(
       [
-        [75, 'The plan was too much that day.'],
+        [100 * MUCH_OF_IT, 'The plan was too much that day.'],
         [90, 'Nearly all of it.'],
       ],
       'All of it, or so.',

@@ -19,8 +19,8 @@ export const pieceKey = (row: Pick<CountedSet, 'blockId' | 'set' | 'side' | 'dir
 
 /**
  * Lays what was done against the compiled plan. Work that was done twice (after going back) keeps the larger share: the
- * plan asked for it once. What was eased to another kind of work stands in its own unit. Work that the plan does not know (an easier level taken on the spot keeps its block) is not lost:
- * it follows at the end with a planned amount of its own.
+ * plan asked for it once. What was eased to another kind of work stands in its own unit. Work that the plan does not know (an
+ * easier level taken on the spot keeps its block) is not lost: it follows at the end with a planned amount of its own.
  */
 export function plannedAgainstDone(timeline: Timeline, sets: readonly CountedSet[]): PlannedDoneRow[] {
   const done = new Map<string, CountedSet>();

@@ -26,8 +26,9 @@ export default function Answered({ term: id, value, beside }: Question) {
       role="dialog"
       aria-label={plain}
       className="fixed inset-auto m-0 w-80 max-w-[calc(100vw-1rem)] border-2 border-ink bg-white p-3 text-small text-ink shadow-lg"
-      onToggle={({ newState }) => {
-        if (newState === 'closed') useQuestion.setState({ question: null });
+      onToggle={({ newState, currentTarget }) => {
+        // A press on another number closes this answer and asks anew before the closing is told.
+        if (newState === 'closed' && !currentTarget.matches(':popover-open')) useQuestion.setState({ question: null });
       }}
     >
       <p className="text-body font-bold">{plain}</p>

@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, test } from '@jest/globals';
+import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { SHORT } from '../made-up.fixture.js';
 import { changeDose, changeSequence, openSequence, redo, undo, useEditor } from './editor.js';
 import { keepSteps, restoreSteps } from './steps.js';
@@ -51,5 +51,16 @@ describe('steps through a reload', () => {
     expect(pastStates.length).toBeLessThan(3000);
     undo();
     expect(useEditor.getState().document!.purpose.startsWith('2998 ')).toBe(true);
+  });
+
+  test('a window without room loses the steps and nothing else: leaving goes on', () => {
+    changeSequence({ budgetMin: 11 });
+    const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    expect(() => keepSteps('s')).not.toThrow();
+    full.mockRestore();
+    restoreSteps('s');
+    expect(budget()).toBe(11);
   });
 });

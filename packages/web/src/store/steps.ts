@@ -37,7 +37,12 @@ export function keepSteps(id: string): void {
     future = future.slice(Math.ceil(future.length / 2));
     text = pack(past, document, future);
   }
-  sessionStorage.setItem(key(id), text);
+  try {
+    sessionStorage.setItem(key(id), text);
+  } catch {
+    // The window has no room left: the work itself is kept elsewhere, only its steps go.
+    sessionStorage.removeItem(key(id));
+  }
 }
 
 /** Brings kept steps back, when they lead to the very document that is open; steps of another version are of no use. */

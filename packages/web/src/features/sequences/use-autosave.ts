@@ -30,9 +30,9 @@ export function useAutosave(stored: Pick<StoredSequence, 'id' | 'document' | 'et
     return () => {
       unsubscribe();
       window.removeEventListener('pagehide', keep);
-      keep();
       leave();
       autosave.close();
+      keep();
     };
   }, [autosave, id]);
   const settle = useCallback((keep: 'mine' | 'theirs') => autosave.settle(keep), [autosave]);
