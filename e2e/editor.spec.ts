@@ -117,7 +117,7 @@ test('by keys alone the focus never falls to the page: typing, removing, adding,
   coach: page,
 }) => {
   await page.goto('/sequences');
-  await page.getByRole('button', { name: 'New sequence' }).press('Enter');
+  await page.getByRole('button', { name: 'New sequence', exact: true }).press('Enter');
   const shelf = page.getByLabel('Search the shelf');
   for (const name of ['wrist circles', 'hand open and close', 'palm lift']) {
     await shelf.fill(name);

@@ -196,7 +196,7 @@ test('from a block to the bench and back: the block takes the level that was mad
 }) => {
   // A sequence of its own: other tests hold the demo's class to be without fault.
   await page.goto('/sequences');
-  await page.getByRole('button', { name: 'New sequence' }).click();
+  await page.getByRole('button', { name: 'New sequence', exact: true }).click();
   await expect(page.getByText('Nothing here yet')).toBeVisible();
   const id = idIn(page);
   await page.getByLabel('Search the shelf').fill('shift to one hand');
