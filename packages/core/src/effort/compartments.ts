@@ -1,4 +1,5 @@
 import type { Rates } from './rates.js';
+import { working } from '../vocabulary/constant.js';
 
 /** Shares of a muscle's motor units: active and fatigued; what is left rests. */
 export interface Units {
@@ -15,6 +16,9 @@ export const capacityLeft = ({ fatigued }: Units) => 1 - fatigued;
 /** Development and relaxation rate of activation, per second (Xia, Frey-Law 2008, J Biomech 41:3046–52). */
 const DRIVE_PER_S = 10;
 
+/** So little is rest: a finger wave must not stop recovery. */
+export const RESTS_BELOW = working('Rest', 0.05, 'of maximum', 'blood flows freely in a muscle that works at a few hundredths of its maximum', [0.03, 0.08]); // prettier-ignore
+
 /**
  * The three-compartment model between two events, where the target is constant and the system linear: stepped in closed form.
  *
@@ -25,7 +29,7 @@ const DRIVE_PER_S = 10;
 export function step(rates: Rates, from: Units, target: number, seconds: number): Units {
   // Fatigue cannot grow faster than all that is active: mostly this alone tells that no regime changes, and the plain formula will do.
   const most = from.fatigued + rates.fatiguePerS * seconds * Math.max(from.active, target);
-  if (target === 0 || most < 1 - target) return followed(rates, from, target, seconds);
+  if (target < RESTS_BELOW.value || most < 1 - target) return followed(rates, from, target, seconds);
   let units = from;
   let left = seconds;
   // A sum of two exponentials crosses a level at most twice.
@@ -44,7 +48,7 @@ export function step(rates: Rates, from: Units, target: number, seconds: number)
 }
 
 const BORDER = 1e-12;
-const isLimited = ({ fatigued }: Units, target: number) => target > 0 && fatigued > 1 - target;
+const isLimited = ({ fatigued }: Units, target: number) => target >= RESTS_BELOW.value && fatigued > 1 - target;
 
 /** Rounding must not leave the range in which shares make sense. */
 function tidy({ active, fatigued }: Units): Units {
@@ -79,7 +83,7 @@ function followed(
   target: number,
   t: number,
 ): Units {
-  const R = target > 0 ? recoveryPerS : recoveryPerS * restMultiplier;
+  const R = target >= RESTS_BELOW.value ? recoveryPerS : recoveryPerS * restMultiplier;
   const p = DRIVE_PER_S + F;
   const settled = (DRIVE_PER_S * target) / p;
   const away = from.active - settled;
@@ -91,7 +95,7 @@ function followed(
 }
 
 function followingCourse({ fatiguePerS: F, recoveryPerS, restMultiplier }: Rates, from: Units, target: number): Course {
-  const R = target > 0 ? recoveryPerS : recoveryPerS * restMultiplier;
+  const R = target >= RESTS_BELOW.value ? recoveryPerS : recoveryPerS * restMultiplier;
   const p = DRIVE_PER_S + F;
   const settled = (DRIVE_PER_S * target) / p;
   const away = from.active - settled;
@@ -145,24 +149,63 @@ function firstCrossing({ fatigued }: Course, level: number, seconds: number, dow
 const CROSSING_TOLERANCE_S = 1e-9;
 
 /** An effort counts as held until what is active falls this far below it, as a share of maximum: a hundredth, which nobody feels. */
-export const HOLD_TOLERANCE = 0.01;
+const HOLD_TOLERANCE = 0.01;
+/** Efforts below it need no more tolerance than that. */
+const NEAR_MAXIMUM_FROM = 0.5;
 
 /**
- * How long a share of maximum can be held from a state, in seconds; null when it can be held for as long as asked about.
+ * The fatigued share at which an effort fails. Near the maximum some of it may be missing: there the plain model ends earlier than people do.
+ * @example failsAt(RATES.handGrip, 0.4) ≈ 0.61
+ */
+export function failsAt({ tolerance }: Rates, effort: number): number {
+  const near = Math.max(0, Math.min(1, effort) - NEAR_MAXIMUM_FROM) / (1 - NEAR_MAXIMUM_FROM);
+  return 1 - effort + HOLD_TOLERANCE + tolerance * (1 - (1 - near) ** 2);
+}
+
+/**
+ * How long an effort can be kept up from a state, in seconds; null when for as long as asked about. Repeated strokes reach the effort but charge
+ * less of it on average.
  * @example holdTimeS(RATES.handGrip, RESTED, 0.5, 600) ≈ 108
  */
-export function holdTimeS(rates: Rates, from: Units, target: number, withinS: number): number | null {
-  if (target <= 0) return null;
-  const fails = 1 - target + HOLD_TOLERANCE;
+export function holdTimeS(rates: Rates, from: Units, effort: number, withinS: number, charged = effort): number | null {
+  if (effort <= 0) return null;
+  const fails = failsAt(rates, effort);
   if (fails > 1) return null;
-  // Fatigue grows while the effort goes on: the crossing is bracketed by the whole time.
   if (from.fatigued >= fails) return 0;
-  if (step(rates, from, target, withinS).fatigued < fails) return null;
+  // Fatigue grows while the effort goes on: the crossing is bracketed by the whole time.
+  if (step(rates, from, charged, withinS).fatigued < fails) return null;
   let [low, high] = [0, withinS];
   while (high - low > 1e-6) {
     const middle = (low + high) / 2;
-    if (step(rates, from, target, middle).fatigued >= fails) high = middle;
+    if (step(rates, from, charged, middle).fatigued >= fails) high = middle;
     else low = middle;
   }
   return high;
 }
+
+/** Nobody asks for longer. */
+const ENDLESS_S = 36_000;
+const KEPT_TIMES = 4000;
+const knownTimes = new Map<string, number>();
+
+/**
+ * How long an effort is kept up from rest, in seconds: the model's own endurance time, by which doses are counted. Infinity where it never fails, 0 for
+ * more than there is.
+ * @example enduranceTimeS(RATES.handGrip, 0.5) ≈ 108
+ */
+export function enduranceTimeS(rates: Rates, effort: number, charged = effort): number {
+  if (effort > 1) return 0;
+  const key = `${rates.fatiguePerS} ${rates.tolerance} ${rates.recoveryPerS} ${rates.restMultiplier} ${effort} ${charged}`;
+  let seconds = knownTimes.get(key);
+  if (seconds === undefined) {
+    if (knownTimes.size >= KEPT_TIMES) knownTimes.clear();
+    seconds =
+      charged < RESTS_BELOW.value ? Infinity : (holdTimeS(rates, RESTED, effort, ENDLESS_S, charged) ?? Infinity);
+    knownTimes.set(key, seconds);
+  }
+  return seconds;
+}
+
+/** What some seconds at an effort are worth: 1 is one hold to failure's worth. More than there is cannot be done and has no dose. */
+export const enduranceDoseOf = (rates: Rates, effort: number, seconds: number, charged = effort) =>
+  effort > 1 ? 0 : seconds / enduranceTimeS(rates, effort, charged);

@@ -1,7 +1,7 @@
 import { firstOf, itemAt } from '../vocabulary/lists.js';
 import type { SessionAccount } from './session-account.js';
 import type { Demand } from '../mechanics/demand.js';
-import { ACTIVE_RANGE_DEG } from '../mechanics/norms.js';
+import { ACTIVE_RANGE } from '../mechanics/norms.js';
 import { shapesOf } from '../model/level-shapes.js';
 import type { Level, Movement } from '../model/movement.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
@@ -162,7 +162,7 @@ function reach(
   if (load.kind !== 'move') return;
   for (const motion of movement.motions) {
     const direction = mainOf(motion);
-    if (direction) take(direction, (ACTIVE_RANGE_DEG[MAIN[direction]].mean * load.reachPercent) / 100);
+    if (direction) take(direction, (ACTIVE_RANGE[MAIN[direction]].mean.value * load.reachPercent) / 100);
   }
 }
 

@@ -4,17 +4,21 @@ import { BodyError } from '../model/body.js';
 import { findLevel, type Level, type MovementLookup } from '../model/movement.js';
 import { PostureError } from '../model/posture.js';
 import type { Sequence } from '../model/sequence.js';
-import { type Timeline, WORK_EVENTS } from '../timeline/timeline.js';
-import { type Hand, HANDS } from '../vocabulary/hands.js';
-import { GROUP_OF, type SideGroup } from '../vocabulary/muscles.js';
+import { type EventPart, type Timeline, type TimelineEvent, WORK_EVENTS } from '../timeline/timeline.js';
+import { type Hand, HANDS, otherHand } from '../vocabulary/hands.js';
+import { groupsOf, type SideGroup } from '../vocabulary/muscles.js';
 
 /** A stretch of time in which one group on one side works at a constant effort. */
 export interface EffortSpan {
   readonly blockId: string;
   readonly startMs: number;
   readonly endMs: number;
-  /** Share of the rested maximum; above 1 the demand is more than there is. */
+  /** The most that it asks, as a share of what is believed of the rested maximum; above 1 the demand is more than there is. */
   readonly effort: number;
+  /** What of it tires: its mean over strokes, all of it in a hold. */
+  readonly charged: number;
+  /** Spread of the effort, a log-sd. */
+  readonly logSd: number;
 }
 
 /** What every group on each side is asked for over a timeline; neighbouring spans of one effort are one. */
@@ -47,35 +51,66 @@ export function effortTimeline(
     impossible.push({ blockId: block.id, message: first });
     return null;
   });
-  const spans = new Map<SideGroup, EffortSpan[]>();
+  const writer = new SpanWriter();
   for (const event of timeline.events) {
     const block = asked[event.blockIndex];
     if (!block || !WORK_EVENTS.includes(event.kind)) continue;
     const efforts = block.second && event.direction === block.turned ? block.second : block.first;
-    const hands = event.side === 'both' ? HANDS : [event.side];
-    for (const hand of hands) {
-      for (const [key, effort] of efforts[hand]) {
-        const list = spans.get(key) ?? [];
-        if (list.length === 0) spans.set(key, list);
-        const last = list.at(-1);
-        const endMs = event.startMs + event.durationMs;
-        if (last && last.endMs === event.startMs && last.effort === effort && last.blockId === event.blockId) {
-          list[list.length - 1] = { ...last, endMs };
-        } else list.push({ blockId: event.blockId, startMs: event.startMs, endMs, effort });
-      }
-    }
+    for (const hand of event.side === 'both' ? HANDS : [event.side]) writer.write(event, efforts[hand]);
+    // The other hand stands beside it and bears its own share.
+    if (event.side !== 'both') writer.write(event, block.beside?.[otherHand(event.side)] ?? []);
   }
+  const { spans } = writer;
   const demands = asked.map((block) => block?.demand ?? null);
   return { spans, durationMs: timeline.durationMs, demands, impossible };
 }
 
-type Efforts = Record<Hand, readonly (readonly [SideGroup, number])[]>;
+/** What one group is asked for: the peak, and what of it is charged while moving and while held. */
+interface GroupEffort {
+  readonly key: SideGroup;
+  readonly effort: number;
+  readonly moving: number;
+  readonly still: number;
+  readonly logSd: number;
+}
+type Efforts = Record<Hand, readonly GroupEffort[]>;
 
-/** What a level asks of a person: its demand, each group's effort, and the efforts of its second direction where they are others. */
+/** Strokes move; the hold of a repetition, a hold for time and breaths in a posture do not. */
+const MOVES: readonly EventPart['name'][] = ['out', 'back'];
+
+/** Lays efforts over events, stroke by stroke; neighbours that ask the same are one. */
+class SpanWriter {
+  readonly spans = new Map<SideGroup, EffortSpan[]>();
+
+  write(event: TimelineEvent, efforts: readonly GroupEffort[]) {
+    for (const group of efforts) {
+      let startMs = event.startMs;
+      for (const { name, durationMs } of event.parts) {
+        const moves = event.kind === 'bout' || MOVES.includes(name);
+        const share = moves ? group.moving : group.still;
+        const endMs = startMs + durationMs;
+        if (name !== 'pause') this.add(group, event.blockId, startMs, endMs, group.effort * share);
+        startMs = endMs;
+      }
+    }
+  }
+
+  private add({ key, effort, logSd }: GroupEffort, blockId: string, startMs: number, endMs: number, charged: number) {
+    let list = this.spans.get(key);
+    if (!list) this.spans.set(key, (list = []));
+    const last = list.at(-1);
+    const goesOn = last?.endMs === startMs && last.effort === effort && last.charged === charged;
+    if (goesOn && last.blockId === blockId) list[list.length - 1] = { ...last, endMs };
+    else list.push({ blockId, startMs, endMs, effort, charged, logSd });
+  }
+}
+
+/** What a level asks of a person: its demand, each group's effort, the efforts of its second direction where they are others, and the other hand's. */
 interface Asked {
   readonly demand: Demand;
   readonly first: Efforts;
   readonly second: Efforts | null;
+  readonly beside: Efforts | null;
 }
 
 /**
@@ -101,22 +136,25 @@ function computed(person: Person, level: Level, effortPercent: number | undefine
     const demand = demandOf(person, asDosed(level, dose));
     const turned = inSecondDirection(level);
     const second = turned === level ? null : groupEfforts(demandOf(person, asDosed(turned, dose)));
-    return { demand, first: groupEfforts(demand), second };
+    return { demand, first: groupEfforts(demand), second, beside: demand.beside && groupEfforts(demand.beside) };
   } catch (error) {
     if (!(error instanceof PostureError) && !(error instanceof BodyError)) throw error;
     return error.message;
   }
 }
 
-/** The hardest effort that each muscle group brings, as a share of its maximum. */
-function groupEfforts(demand: Demand): Efforts {
+/** The hardest effort of each muscle group. */
+function groupEfforts(demand: Pick<Demand, Hand>): Efforts {
   const of = (hand: Hand) => {
-    const most = new Map<SideGroup, number>();
-    for (const { action, effortPercent } of demand[hand].efforts) {
-      const key: SideGroup = `${hand} ${GROUP_OF[action]}`;
-      most.set(key, Math.max(most.get(key) ?? 0, effortPercent / 100));
+    const most = new Map<SideGroup, GroupEffort>();
+    // Hardest first: the first of a group stands.
+    for (const { action, effortPercent, moving, still, logSd } of demand[hand].efforts) {
+      for (const group of effortPercent > 0 ? groupsOf(action) : []) {
+        const key: SideGroup = `${hand} ${group}`;
+        if (!most.has(key)) most.set(key, { key, effort: effortPercent / 100, moving, still, logSd });
+      }
     }
-    return [...most].filter(([, effort]) => effort > 0);
+    return [...most.values()];
   };
   return { left: of('left'), right: of('right') };
 }

@@ -1,6 +1,6 @@
-import { capacityLeft, HOLD_TOLERANCE, holdTimeS, RESTED, step, type Units } from './compartments.js';
+import { capacityLeft, enduranceDoseOf, failsAt, holdTimeS, RESTED, step, type Units } from './compartments.js';
 import type { EffortSpan, EffortTimeline } from './effort-timeline.js';
-import { enduranceDoseOf, type Rates, ratesOf } from './rates.js';
+import { type Rates, ratesOf } from './rates.js';
 import { percent } from '../vocabulary/numbers.js';
 import { partsOf, type SideGroup } from '../vocabulary/muscles.js';
 
@@ -41,8 +41,8 @@ export function failureWords({ heldS, askedS, asks, restS }: Failure): string {
 export interface GroupCourse {
   readonly points: readonly CapacityPoint[];
   readonly lowest: number;
-  /** The first work that fails; null when all is held. */
-  readonly failure: Failure | null;
+  /** Where each block that is not held first fails, in order; empty when all is held. */
+  readonly failures: readonly Failure[];
   /** Sum of time over endurance time: 1 is one hold to failure's worth. */
   readonly enduranceDose: number;
   readonly underLoadS: number;
@@ -50,25 +50,41 @@ export interface GroupCourse {
   readonly end: Units;
 }
 
-/** Every group that works, with its course; groups that rest throughout are not listed. */
+/**
+ * Every group that works, with its course; groups that rest throughout are not listed. With `z` it is the course of somebody that many standard deviations
+ * stronger than what is believed of them: −1.28 of the weakest tenth.
+ */
 export function fatigueCourses(
-  { spans, durationMs }: EffortTimeline,
+  { spans, durationMs }: Pick<EffortTimeline, 'spans' | 'durationMs'>,
   from: ReadonlyMap<SideGroup, Units> = new Map(),
+  z = 0,
 ): Map<SideGroup, GroupCourse> {
   return new Map(
     [...spans].map(([key, list]) => [
       key,
-      courseOf(ratesOf(partsOf(key).group), list, durationMs, from.get(key) ?? RESTED),
+      courseOf(ratesOf(partsOf(key).group), asFor(list, z), durationMs, from.get(key) ?? RESTED),
     ]),
   );
 }
+
+/** The efforts of somebody stronger or weaker than what is believed of them. */
+export const asFor = (spans: readonly EffortSpan[], z: number): readonly EffortSpan[] =>
+  z === 0
+    ? spans
+    : spans.map((span) => {
+        const share = Math.exp(-z * span.logSd);
+        return { ...span, effort: span.effort * share, charged: span.charged * share };
+      });
+
+/** What tires a group in a span: what cannot be done is not done. */
+const tires = ({ effort, charged }: EffortSpan) => (effort > 1 ? 0 : charged);
 
 /** Steps from event to event in closed form: the cost hangs on the number of events, not on their length. */
 function courseOf(rates: Rates, spans: readonly EffortSpan[], durationMs: number, from: Units): GroupCourse {
   let units = from;
   let nowMs = 0;
   let [lowest, dose, loadMs] = [capacityLeft(units), 0, 0];
-  let failure: Failure | null = null;
+  const failures: Failure[] = [];
   const points: CapacityPoint[] = [{ atMs: 0, left: lowest }];
   const mark = (atMs: number) => {
     nowMs = atMs;
@@ -82,45 +98,60 @@ function courseOf(rates: Rates, spans: readonly EffortSpan[], durationMs: number
       mark(span.startMs);
     }
     const seconds = (span.endMs - span.startMs) / 1000;
-    const target = Math.min(1, span.effort);
     const before = units;
-    units = step(rates, units, target, seconds);
-    failure ??= failureOf(rates, before, units, span, seconds);
+    units = step(rates, units, tires(span), seconds);
+    if (!isHeld(rates, before, units, span) && failures.at(-1)?.blockId !== span.blockId)
+      failures.push(failureOf(rates, before, span, seconds));
     mark(span.endMs);
-    dose += enduranceDoseOf(rates, span.effort, seconds);
+    dose += enduranceDoseOf(rates, span.effort, seconds, span.charged);
     loadMs += span.endMs - span.startMs;
   }
   if (durationMs > nowMs) {
     units = step(rates, units, 0, (durationMs - nowMs) / 1000);
     mark(durationMs);
   }
-  return { points, lowest, failure, enduranceDose: dose, underLoadS: loadMs / 1000, end: units };
+  return { points, lowest, failures, enduranceDose: dose, underLoadS: loadMs / 1000, end: units };
+}
+
+/** Fatigue only grows while an effort goes on, so the ends of the span tell whether it was held throughout. */
+function isHeld(rates: Rates, before: Units, after: Units, { effort }: EffortSpan): boolean {
+  const fails = failsAt(rates, effort);
+  return effort <= 1 && after.fatigued < fails && before.fatigued < fails;
+}
+
+/** The blocks of one group that are not held by somebody so much stronger or weaker. */
+export function blocksFailing(
+  rates: Rates,
+  spans: readonly EffortSpan[],
+  from: Units = RESTED,
+  z = 0,
+): ReadonlySet<string> {
+  const failing = new Set<string>();
+  let units = from;
+  let nowMs = 0;
+  for (const span of asFor(spans, z)) {
+    if (span.startMs > nowMs) units = step(rates, units, 0, (span.startMs - nowMs) / 1000);
+    const before = units;
+    units = step(rates, units, tires(span), (span.endMs - span.startMs) / 1000);
+    if (!isHeld(rates, before, units, span)) failing.add(span.blockId);
+    nowMs = span.endMs;
+  }
+  return failing;
 }
 
 const MOST_REST_S = 600;
 
-function failureOf(rates: Rates, before: Units, after: Units, span: EffortSpan, seconds: number): Failure | null {
-  const target = Math.min(1, span.effort);
-  // Fatigue only grows while an effort goes on, so the end of the span tells whether it was held throughout.
-  const isHeld =
-    span.effort <= 1 && after.fatigued < 1 - target + HOLD_TOLERANCE && before.fatigued < 1 - target + HOLD_TOLERANCE;
-  if (isHeld) return null;
-  const heldS = span.effort > 1 ? 0 : (holdTimeS(rates, before, target, seconds) ?? seconds);
-  const { blockId, startMs } = span;
-  return {
-    blockId,
-    atMs: startMs + Math.round(heldS * 1000),
-    heldS,
-    askedS: seconds,
-    asks: span.effort,
-    restS: restFor(rates, before, span, seconds),
-  };
+function failureOf(rates: Rates, before: Units, span: EffortSpan, seconds: number): Failure {
+  const { blockId, startMs, effort, charged } = span;
+  const heldS = effort > 1 ? 0 : (holdTimeS(rates, before, effort, seconds, charged) ?? seconds);
+  const atMs = startMs + Math.round(heldS * 1000);
+  return { blockId, atMs, heldS, askedS: seconds, asks: effort, restS: restFor(rates, before, span, seconds) };
 }
 
 /** The shortest rest before a piece of work after which it can be held, by halving; rest only ever helps. */
-function restFor(rates: Rates, before: Units, span: EffortSpan, seconds: number): number | null {
-  if (span.effort > 1) return null;
-  const held = (restS: number) => holdTimeS(rates, step(rates, before, 0, restS), span.effort, seconds) === null;
+function restFor(rates: Rates, before: Units, { effort, charged }: EffortSpan, seconds: number): number | null {
+  if (effort > 1) return null;
+  const held = (restS: number) => holdTimeS(rates, step(rates, before, 0, restS), effort, seconds, charged) === null;
   if (!held(MOST_REST_S)) return null;
   let [low, high] = [0, MOST_REST_S];
   while (high - low > 0.5) {

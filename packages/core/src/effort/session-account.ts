@@ -1,11 +1,12 @@
 import { itemAt } from '../vocabulary/lists.js';
 import type { EffortTimeline } from './effort-timeline.js';
-import { enduranceDoseOf, ratesOf } from './rates.js';
+import { enduranceDoseOf } from './compartments.js';
+import { ratesOf } from './rates.js';
 import type { HandDemand } from '../mechanics/demand.js';
 import { carryDistanceM } from '../mechanics/external-load.js';
 import { findLevel, type MovementLookup } from '../model/movement.js';
 import type { Sequence } from '../model/sequence.js';
-import type { Timeline, TimelineEvent } from '../timeline/timeline.js';
+import { type Timeline, type TimelineEvent, workedMs } from '../timeline/timeline.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 import { partsOf, type SideGroup } from '../vocabulary/muscles.js';
 
@@ -67,7 +68,7 @@ export function accountOf(
     if (event.stint === null) continue;
     for (const hand of handsOf(event)) {
       const sum = itemAt(sums, event.blockIndex)[hand];
-      sum.workS += event.durationMs / 1000;
+      sum.workS += workedMs(event) / 1000;
       if (event.kind === 'repetition') sum.repetitions += 1;
     }
   }
@@ -127,9 +128,9 @@ function groupSums({ spans }: EffortTimeline) {
     const rates = ratesOf(group);
     const ofBlock = new Map<string, number>();
     let [dose, seconds] = [0, 0];
-    for (const { blockId, startMs, endMs, effort } of list) {
+    for (const { blockId, startMs, endMs, effort, charged } of list) {
       const s = (endMs - startMs) / 1000;
-      const piece = enduranceDoseOf(rates, effort, s);
+      const piece = enduranceDoseOf(rates, effort, s, charged);
       dose += piece;
       seconds += s;
       ofBlock.set(blockId, (ofBlock.get(blockId) ?? 0) + piece);

@@ -115,5 +115,5 @@ export function failingAfter(view: SessionView, edits: readonly Edit[]): Readonl
   const sequence = applyEdits(view.sequence, edits);
   const efforts = effortTimeline(view.person, sequence, compileTimeline(sequence, view.lookup), view.lookup);
   const courses = fatigueCourses(efforts, startStates(view.past, view.now));
-  return new Set([...courses.values()].flatMap(({ failure }) => failure?.blockId ?? []));
+  return new Set([...courses.values()].flatMap(({ failures }) => failures.map(({ blockId }) => blockId)));
 }

@@ -10,7 +10,7 @@ import {
   SKIN,
   SORE,
 } from './shared-cautions.js';
-import { body, caution, level, movement } from './writing.js';
+import { body, caution, level, movement, practised, specialist } from './writing.js';
 
 const BEARS = [BUILD_UP, NO_BREATH_HOLD, SKIN];
 const STRAIGHT = {
@@ -246,19 +246,23 @@ export const BEARING_HOLDS: readonly Movement[] = [
         'bearing-holds',
         '2x15s rest20',
       ),
-      level(
-        ['knees-back', 'Knees back', 'Straight from knees to head.'],
-        ['knees back', 'fingertips', 'forward', 'planted'],
-        body('kneesBack', { hipAngleDeg: 160 }),
-        'bearing-holds',
-        '2x15s rest30',
+      practised(
+        level(
+          ['knees-back', 'Knees back', 'Straight from knees to head.'],
+          ['knees back', 'fingertips', 'forward', 'planted'],
+          body('kneesBack', { hipAngleDeg: 160 }),
+          'bearing-holds',
+          '2x15s rest30',
+        ),
       ),
-      level(
-        ['plank', 'Plank', 'On the toes.'],
-        ['plank', 'fingertips', 'forward', 'planted'],
-        body('plank'),
-        'bearing-holds',
-        '2x10s rest60',
+      specialist(
+        level(
+          ['plank', 'Plank', 'On the toes.'],
+          ['plank', 'fingertips', 'forward', 'planted'],
+          body('plank'),
+          'bearing-holds',
+          '2x10s rest60',
+        ),
       ),
     ],
   }),
@@ -446,12 +450,14 @@ export const BEARING_HOLDS: readonly Movement[] = [
         'bearing-holds',
         '3x10s rest60',
       ),
-      level(
-        ['deep', 'Deep lean', 'Only for wrists with range to spare.'],
-        ['plank', 'open palm', 'forward', 'planted'],
-        body('plank', { leanDeg: 24 }),
-        'bearing-holds',
-        '3x10s rest60',
+      practised(
+        level(
+          ['deep', 'Deep lean', 'Only for wrists with range to spare.'],
+          ['plank', 'open palm', 'forward', 'planted'],
+          body('plank', { leanDeg: 24 }),
+          'bearing-holds',
+          '3x10s rest60',
+        ),
       ),
     ],
   }),

@@ -1,6 +1,6 @@
 import type { Movement } from '../model/movement.js';
 import { HOLD_SKIN, HOLD_TENDON } from './shared-cautions.js';
-import { avoid, caution, edge, hang, level, lift, movement } from './writing.js';
+import { avoid, caution, edge, hang, level, lift, movement, practised, specialist } from './writing.js';
 
 const FAULTS = ['Fingers open before the end', 'Shoulders slack', 'Held breath'];
 const GROWING = caution(
@@ -147,20 +147,33 @@ export const EDGE_WORK: readonly Movement[] = [
     ...HUNG,
     equipment: ['edge'],
     ladder: [
-      level(['deep', 'Deep edge', 'Forty millimetres.'], HANGING, hang(edge(40), 0), 'edge-holds', '3x8s rest120'),
       level(
-        ['medium', 'Medium edge', 'Twenty-five millimetres.'],
+        ['toes', 'Toes on the floor', 'Nearly half stays on the toes.'],
         HANGING,
-        hang(edge(25), 0),
+        hang(edge(40), 45),
         'edge-holds',
-        '3x8s rest120',
+        '3x8s rest90',
       ),
-      level(
-        ['small', 'Small edge', 'Eighteen millimetres; 48 hours before the next time.'],
-        HANGING,
-        hang(edge(18), 0),
-        'edge-holds',
-        '3x7s rest120',
+      practised(
+        level(['deep', 'Deep edge', 'Forty millimetres.'], HANGING, hang(edge(40), 0), 'edge-holds', '3x8s rest120'),
+      ),
+      specialist(
+        level(
+          ['medium', 'Medium edge', 'Twenty-five millimetres.'],
+          HANGING,
+          hang(edge(25), 0),
+          'edge-holds',
+          '3x8s rest120',
+        ),
+      ),
+      specialist(
+        level(
+          ['small', 'Small edge', 'Eighteen millimetres; 48 hours before the next time.'],
+          HANGING,
+          hang(edge(18), 0),
+          'edge-holds',
+          '3x7s rest120',
+        ),
       ),
     ],
   }),

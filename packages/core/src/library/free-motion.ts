@@ -198,7 +198,7 @@ export const FREE_MOTION: readonly Movement[] = [
         ['standing', 'handle', 'free', 'resisted'],
         move([...TURN, 'shoulder flexion'], 90, { heldKg: 0.4 }),
         'slow-circles',
-        '1x8 tempo3-3 L,R',
+        '1x8 tempo2-2 L,R',
         ['stick'],
       ),
     ],

@@ -1,5 +1,6 @@
 import type { Level, Movement, MovementCaution } from '../model/movement.js';
 import type { Action } from '../vocabulary/actions.js';
+import type { Digit } from '../vocabulary/digits.js';
 import type { Equipment } from '../vocabulary/places.js';
 import { avoid, caution, level, movement, press, roller, weight } from './writing.js';
 
@@ -25,7 +26,7 @@ function rungs(
   action: Action,
   kg: readonly [number, number, number],
   things: readonly Equipment[],
-  more: { leverM?: number; handleMm?: number } = {},
+  more: { leverM?: number; handleMm?: number; digits?: readonly Digit[] } = {},
   posture: 'seated' | 'standing' = 'seated',
 ): readonly [Level, Level, Level] {
   const at = [posture, 'handle', 'free', 'resisted'] as const;
@@ -105,7 +106,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     faults: ['Other fingers help', 'The wrist tips'],
     trains: ['finger flexors', 'thumb muscles', 'wrist flexors'],
     motions: ['wrist flexion', 'thumb opposition'],
-    ladder: rungs('wrist flexion', [0.5, 1, 1.5], ['light dumbbell']),
+    ladder: rungs('wrist flexion', [1, 1.5, 2], ['light dumbbell'], { digits: ['thumb', 'index'] }),
   }),
   movement({
     ...WITH_WEIGHT,

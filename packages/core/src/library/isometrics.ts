@@ -202,7 +202,7 @@ export const ISOMETRICS: readonly Movement[] = [
         SEATED,
         press('wrist extension'),
         'end-range-isometrics',
-        '2x5 @95% 8s tempo1-2 rest90 L,R',
+        '2x3 @95% 6s tempo1-2 rest90 L,R',
       ),
     ],
   }),

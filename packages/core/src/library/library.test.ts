@@ -16,7 +16,7 @@ import { MUSCLE_GROUPS } from '../vocabulary/muscles.js';
 const size = (sex: Sex, statureM: number, massKg: number): Person => ({
   body: { sex, statureM, massKg },
   ageYears: 30,
-  measured: [],
+  evidence: [],
   today: '2026-11-24',
 });
 /** The average of both sexes, and the corners of the range that the models answer for. */

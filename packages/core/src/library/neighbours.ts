@@ -114,14 +114,14 @@ export const NEIGHBOURS: readonly Movement[] = [
       level(
         ['empty', 'Empty hands', 'The arms’ own weight.'],
         STANDING,
-        move(['elbow flexion'], 80),
+        weight('elbow extension', 0),
         'free-weights',
         '2x12 tempo1-2 rest20',
       ),
       level(
         ['light', 'Light weights', 'Two kilograms in each hand.'],
         HELD,
-        weight('elbow flexion', 2),
+        weight('elbow extension', 3),
         'free-weights',
         '2x12 tempo1-2 rest30',
         ['light dumbbell'],
@@ -129,7 +129,7 @@ export const NEIGHBOURS: readonly Movement[] = [
       level(
         ['medium', 'Medium weights', 'Three and a half kilograms.'],
         HELD,
-        weight('elbow flexion', 3.5),
+        weight('elbow extension', 4.5),
         'free-weights',
         '2x10 tempo1-2 rest45',
         ['weight'],

@@ -10,7 +10,7 @@ import {
   SKIN,
   SORE,
 } from './shared-cautions.js';
-import { FINGERS, avoid, body, caution, level, move, movement } from './writing.js';
+import { FINGERS, avoid, body, caution, level, move, movement, practised } from './writing.js';
 
 const BEARS = [BUILD_UP, NO_BREATH_HOLD, SKIN];
 const PALM = {
@@ -73,13 +73,15 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
         '2x6 tempo1-3 rest40',
         ['mat'],
       ),
-      level(
-        ['plank', 'Plank', 'On the toes.'],
-        ['plank', 'raised palm', 'forward', 'planted'],
-        body('plank'),
-        'planted-strength',
-        '2x5 tempo1-3 rest60',
-        ['mat'],
+      practised(
+        level(
+          ['plank', 'Plank', 'On the toes.'],
+          ['plank', 'raised palm', 'forward', 'planted'],
+          body('plank'),
+          'planted-strength',
+          '2x5 tempo1-3 rest60',
+          ['mat'],
+        ),
       ),
     ],
   }),
@@ -118,12 +120,14 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
         'planted-strength',
         '2x15s rest40',
       ),
-      level(
-        ['plank', 'Plank', 'On the toes.'],
-        ['plank', 'raised palm', 'forward', 'planted'],
-        body('plank'),
-        'planted-strength',
-        '2x15s rest60',
+      practised(
+        level(
+          ['plank', 'Plank', 'On the toes.'],
+          ['plank', 'raised palm', 'forward', 'planted'],
+          body('plank'),
+          'planted-strength',
+          '2x15s rest60',
+        ),
       ),
     ],
   }),
@@ -157,7 +161,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       level(
         ['all-fours', 'All fours, hips back', 'A light share of body weight on the palms.'],
         ['all fours', 'open palm', 'forward', 'planted'],
-        body('hipsBack'),
+        body('hipsBack', {}, 'fingers lifted'),
         'finger-isolation',
         '1x5 tempo5-5 L,R <>',
         ['mat'],
@@ -165,7 +169,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       level(
         ['paired', 'All fours, fingers in pairs', 'Index with ring, middle with little.'],
         ['all fours', 'open palm', 'forward', 'planted'],
-        body('allFours'),
+        body('allFours', {}, 'fingers lifted'),
         'finger-isolation',
         '1x6 tempo5-5 L,R <>',
         ['mat'],
@@ -195,7 +199,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       level(
         ['wall', 'Against a wall', 'Standing at arm’s length.'],
         ['standing', 'fingertips', 'forward', 'planted'],
-        body('wallLean'),
+        body('wallLean', { distanceM: 0.68, hipAngleDeg: 175 }),
         'planted-strength',
         '2x8 tempo1-2 rest30',
         ['wall'],
@@ -203,7 +207,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       level(
         ['table', 'On a table', 'Leaning lightly.'],
         ['incline', 'fingertips', 'forward', 'planted'],
-        body('atTable', { hipAngleDeg: 150 }),
+        body('atTable', { hipAngleDeg: 158 }),
         'planted-strength',
         '2x8 tempo1-2 rest30',
         ['table'],
@@ -216,13 +220,15 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
         '2x6 tempo1-2 rest40',
         ['mat'],
       ),
-      level(
-        ['knees-back', 'Knees back', 'Straight from knees to head.'],
-        ['knees back', 'fingertips', 'forward', 'planted'],
-        body('kneesBack', { hipAngleDeg: 150 }),
-        'planted-strength',
-        '2x5 tempo1-3 rest60',
-        ['mat'],
+      practised(
+        level(
+          ['knees-back', 'Knees back', 'Straight from knees to head.'],
+          ['knees back', 'fingertips', 'forward', 'planted'],
+          body('kneesBack', { hipAngleDeg: 150 }),
+          'planted-strength',
+          '2x5 tempo1-3 rest60',
+          ['mat'],
+        ),
       ),
     ],
   }),
@@ -593,7 +599,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
       level(
         ['wall', 'Against a wall', 'Standing.'],
         ['standing', 'fingertips', 'forward', 'planted'],
-        body('wallLean'),
+        body('wallLean', { distanceM: 0.68, hipAngleDeg: 175 }),
         'planted-strength',
         '2x15s rest20',
         ['wall'],
@@ -653,7 +659,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     purpose: 'The load on the hands grows as the body lowers, although nothing is added: the hands learn to stay.',
     climbs: 'hand load',
     howTo: [
-      'Plank on knees or toes, hands under the shoulders.',
+      'A straight line from hands to feet, or to knees.',
       'Bend the elbows without moving hands or feet.',
       'Press back up.',
     ],
@@ -669,25 +675,37 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     work: ['repetitions'],
     ladder: [
       level(
+        ['wall', 'Hands on a wall', 'Elbows to a right angle, standing.'],
+        ['standing', 'open palm', 'forward', 'planted'],
+        body('wallLean', { elbowBendDeg: 90 }),
+        'planted-strength',
+        '2x8 tempo2-1 rest30',
+        ['wall'],
+      ),
+      level(
         ['knees', 'On the knees, half way', 'Elbows to a right angle.'],
         ['knees back', 'open palm', 'forward', 'planted'],
         body('kneePlank', { leanDeg: 14, hipAngleDeg: 178, elbowBendDeg: 90 }),
         'planted-strength',
         '2x8 tempo2-1 rest40',
       ),
-      level(
-        ['plank', 'On the toes, half way', 'Elbows to a right angle.'],
-        ['plank', 'open palm', 'forward', 'planted'],
-        body('plank', { leanDeg: 9, hipAngleDeg: 178, elbowBendDeg: 90 }),
-        'planted-strength',
-        '2x6 tempo2-1 rest60',
+      practised(
+        level(
+          ['plank', 'On the toes, half way', 'Elbows to a right angle.'],
+          ['plank', 'open palm', 'forward', 'planted'],
+          body('plank', { leanDeg: 9, hipAngleDeg: 178, elbowBendDeg: 90 }),
+          'planted-strength',
+          '2x6 tempo2-1 rest60',
+        ),
       ),
-      level(
-        ['low', 'On the toes, low', 'Chest a hand’s breadth off the floor.'],
-        ['plank', 'open palm', 'forward', 'planted'],
-        body('plank', { leanDeg: 20, hipAngleDeg: 178, elbowBendDeg: 118 }),
-        'planted-strength',
-        '2x5 tempo2-1 rest60',
+      practised(
+        level(
+          ['low', 'On the toes, low', 'Chest a hand’s breadth off the floor.'],
+          ['plank', 'open palm', 'forward', 'planted'],
+          body('plank', { leanDeg: 20, hipAngleDeg: 178, elbowBendDeg: 118 }),
+          'planted-strength',
+          '2x5 tempo2-1 rest60',
+        ),
       ),
     ],
   }),

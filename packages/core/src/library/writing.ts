@@ -7,6 +7,7 @@ import { USUAL_POSTURES, type UsualPosture } from '../model/usual-postures.js';
 import type { Action } from '../vocabulary/actions.js';
 import type { CautionId } from '../vocabulary/cautions.js';
 import type { Contact, Facing, Fingers } from '../vocabulary/contacts.js';
+import type { Digit } from '../vocabulary/digits.js';
 import type { HandShapeName } from '../vocabulary/hand-shapes.js';
 import type { Loading, StretchMotion } from '../vocabulary/motions.js';
 import type { Equipment, Posture } from '../vocabulary/places.js';
@@ -30,6 +31,11 @@ export function level(
   const computed = typeof load === 'function' ? load(dose) : load;
   return { id, name, description, posture, contact, facing, loading, load: computed, dosing, equipment, dose };
 }
+
+/** A level whose usual dose is for prepared hands. */
+export const practised = (rung: Level): Level => ({ ...rung, meantFor: 'practised' });
+/** A level for hands trained for years. */
+export const specialist = (rung: Level): Level => ({ ...rung, meantFor: 'specialist' });
 
 /** A level at which the hand keeps a shape of its own. */
 export const shaped = (shape: HandShapeName, rung: Level): Level => ({ ...rung, shapes: [shape, shape] });
@@ -77,11 +83,12 @@ export const FINGERS: readonly Action[] = ['grip', 'finger extension'];
 const CHAIN = ['leanDeg', 'hipAngleDeg', 'distanceM'] as const;
 
 /** The body rests on the hands: a named posture, with what differs. */
-export function body(name: UsualPosture, change: Partial<Stance> = {}): LevelLoad {
+export function body(name: UsualPosture, change: Partial<Stance> = {}, meanwhile?: 'fingers lifted'): LevelLoad {
   const { contact: _contact, facing: _facing, ...stance }: SupportPosture = USUAL_POSTURES[name];
   const changed = CHAIN.filter((field) => field in change);
   const { leanDeg: _lean, hipAngleDeg: _hip, distanceM: _distance, ...untied } = stance;
-  return { kind: 'body', stance: { ...(changed.length === 2 ? untied : stance), ...change } };
+  const moved = { ...(changed.length === 2 ? untied : stance), ...change };
+  return { kind: 'body', stance: moved, ...(meanwhile && { meanwhile }) };
 }
 
 /** Moving the limb itself; without a pace the dose's tempo sets it. */
@@ -116,7 +123,12 @@ export function press(action: Action) {
 }
 
 /** Closing or opening against something that pushes back, newtons. */
-export const resist = (action: Action, forceN: number): LevelLoad => ({ kind: 'resist', action, forceN });
+export const resist = (action: Action, forceN: number, digits?: readonly Digit[]): LevelLoad => ({
+  kind: 'resist',
+  action,
+  forceN,
+  ...(digits && { digits }),
+});
 /** Lifting or carrying a mass, kilograms, over metres where it is walked. */
 export const lift = (massKg: number, hold: Hold, distanceM?: number): LevelLoad => ({
   kind: 'lift',
@@ -129,7 +141,7 @@ export const lift = (massKg: number, hold: Hold, distanceM?: number): LevelLoad 
 export function weight(
   action: Action,
   massKg: number,
-  more: { leverM?: number; angleDeg?: number; handleMm?: number } = {},
+  more: { leverM?: number; angleDeg?: number; handleMm?: number; digits?: readonly Digit[] } = {},
 ): LevelLoad {
   return { kind: 'weight', action, massKg, angleDeg: 0, ...more };
 }
@@ -164,4 +176,8 @@ export const edge = (edgeMm: number, edgeGrip: 'open hand' | 'half crimp' = 'ope
   edgeGrip,
 });
 /** A block of this width between thumb and fingers. */
-export const pinch = (pinchMm: number): Hold => ({ on: 'pinch', pinchMm });
+export const pinch = (pinchMm: number, digits?: readonly Digit[]): Hold => ({
+  on: 'pinch',
+  pinchMm,
+  ...(digits && { digits }),
+});

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { type Evidence, maximum } from './belief.js';
 import { capacityOf, effortPercent, MEASURED_FOR_DAYS, type Person, rangeWithHelpDeg } from './capacity.js';
 import {
   carryDistanceM,
@@ -12,13 +13,16 @@ import { GRAVITY } from './hand-load.js';
 import { edgeFactor, handleFactor, HoldError, pinchFactor } from './hold-size.js';
 import { stretchMomentNm } from './passive.js';
 import { REFERENCE_BODIES } from '../model/body.js';
+import { ACTION_NAMES } from '../vocabulary/actions.js';
 
-const MAN: Person = { body: REFERENCE_BODIES.male, ageYears: 25, measured: [], today: '2026-11-24' };
+const MAN: Person = { body: REFERENCE_BODIES.male, ageYears: 25, evidence: [], today: '2026-11-24' };
 
 describe('capacity', () => {
   test('without measurements the published tables answer, and say that they are estimates', () => {
     // Delp, Grierson, Buchanan 1996; Massy-Westropp et al. 2011, men 20–29.
-    expect(capacityOf(MAN, 'wrist flexion', 'right')).toMatchObject({ value: 12.2, unit: 'N·m', source: 'estimated' });
+    const flexion = capacityOf(MAN, 'wrist flexion', 'right');
+    expect(flexion).toMatchObject({ unit: 'N·m', source: 'estimated', evidence: [] });
+    expect(flexion.value).toBeCloseTo(12.2, 9);
     expect(capacityOf(MAN, 'wrist extension', 'right').value).toBeCloseTo(7.1, 9);
     expect(capacityOf(MAN, 'grip', 'left').value).toBeCloseTo(45 * GRAVITY, 9);
   });
@@ -34,34 +38,49 @@ describe('capacity', () => {
     expect(capacityOf(youth, 'grip', 'right').value).toBeCloseTo(47 * GRAVITY, 9);
   });
 
-  test('a recent measured maximum wins, an old or future one does not, and a measured grip scales the rest', () => {
-    const measured = (value: number, onDay: string) => ({
-      action: 'wrist flexion' as const,
-      hand: 'right' as const,
-      value,
-      onDay,
+  test('a measured maximum moves the belief nearly all the way, an old one less, a future one not at all', () => {
+    const of = (...evidence: Evidence[]) => capacityOf({ ...MAN, evidence }, 'wrist flexion', 'right');
+    const tested = of(maximum('wrist flexion', 'right', 16, '2026-11-01'));
+    expect(tested).toMatchObject({ source: 'measured', from: 'measured on 2026-11-01' });
+    expect(tested.value).toBeGreaterThan(15.5);
+    expect(tested.logSd).toBeLessThan(0.1);
+    const old = of(maximum('wrist flexion', 'right', 16, '2024-01-01'));
+    expect(old.source).toBe('from sets');
+    expect(old.value).toBeLessThan(tested.value);
+    expect(old.logSd).toBeGreaterThan(2 * tested.logSd);
+    expect(of(maximum('wrist flexion', 'right', 40, '2026-12-01'))).toMatchObject({
+      evidence: [],
+      source: 'estimated',
     });
-    const person = {
-      ...MAN,
-      measured: [
-        measured(14, '2026-11-01'),
-        measured(16, '2026-10-01'),
-        measured(30, '2025-01-01'),
-        measured(40, '2026-12-01'),
-      ],
-    };
-    expect(capacityOf(person, 'wrist flexion', 'right')).toMatchObject({
-      value: 16,
-      source: 'measured',
-      from: 'measured on 2026-10-01',
-    });
-    expect(capacityOf(person, 'wrist flexion', 'left').source).toBe('estimated');
-    const gripped = {
-      ...MAN,
-      measured: [{ action: 'grip' as const, hand: 'right' as const, value: 23.5 * GRAVITY, onDay: '2026-11-01' }],
-    };
-    expect(capacityOf(gripped, 'wrist flexion', 'right').value).toBeCloseTo(6.1, 9);
     expect(MEASURED_FOR_DAYS).toBe(120);
+  });
+
+  test('a measured grip scales the rest of that hand, and narrows what is believed of it', () => {
+    const plain = capacityOf(MAN, 'wrist flexion', 'right');
+    const gripped = { ...MAN, evidence: [maximum('grip', 'right', 23.5 * GRAVITY, '2026-11-01')] };
+    const scaled = capacityOf(gripped, 'wrist flexion', 'right');
+    expect(scaled.value).toBeGreaterThan(6.1);
+    expect(scaled.value).toBeLessThan(7.2);
+    expect(scaled.logSd).toBeLessThan(plain.logSd);
+    // One strength ratio for both hands: the other hand follows most of the way.
+    expect(capacityOf(gripped, 'grip', 'left').value).toBeLessThan(0.65 * capacityOf(MAN, 'grip', 'left').value);
+    expect(capacityOf(gripped, 'grip', 'left').from).toBe('norm, scaled by the other hand');
+  });
+
+  test('spread is that of the published norms, and wider where less is known', () => {
+    expect(capacityOf(MAN, 'grip', 'right').logSd).toBeCloseTo(0.2, 9);
+    // Delp, Grierson, Buchanan 1996: flexion ranged from 5.2 to 18.7 around 12.2 N·m.
+    expect(capacityOf(MAN, 'wrist flexion', 'right').logSd).toBeCloseTo(0.35, 2);
+    const anybody = { ...MAN, body: REFERENCE_BODIES['not stated'], unknowns: 3 };
+    expect(capacityOf(anybody, 'grip', 'right').logSd).toBeGreaterThan(0.3);
+  });
+
+  test('maxima 1.4 times the norm are just that, for every action', () => {
+    const practised = { ...MAN, strengthOfNorm: 1.4 };
+    for (const action of ACTION_NAMES) {
+      const [one, other] = [capacityOf(MAN, action, 'left').value, capacityOf(practised, action, 'left').value];
+      expect(other / one).toBeCloseTo(1.4, 9);
+    }
   });
 
   test('effort is demand over capacity, and may pass a hundred', () => {
@@ -109,15 +128,19 @@ describe('outside loads', () => {
   });
 
   test('stretched tissue answers more and more, and the fingers change it as two-joint muscles do', () => {
-    expect(stretchMomentNm('wrist extension', 0, 'relaxed')).toBe(0);
-    const half = stretchMomentNm('wrist extension', 50, 'relaxed');
-    const full = stretchMomentNm('wrist extension', 100, 'relaxed');
+    expect(stretchMomentNm(MAN.body, 'wrist extension', 0, 'relaxed')).toBe(0);
+    const half = stretchMomentNm(MAN.body, 'wrist extension', 50, 'relaxed');
+    const full = stretchMomentNm(MAN.body, 'wrist extension', 100, 'relaxed');
     expect(full).toBeGreaterThan(4 * half);
-    expect(stretchMomentNm('wrist extension', 80, 'straight')).toBeGreaterThan(
-      stretchMomentNm('wrist extension', 80, 'curled'),
+    expect(stretchMomentNm(MAN.body, 'wrist extension', 80, 'straight')).toBeGreaterThan(
+      stretchMomentNm(MAN.body, 'wrist extension', 80, 'curled'),
     );
-    expect(stretchMomentNm('wrist flexion', 80, 'curled')).toBeGreaterThan(
-      stretchMomentNm('wrist flexion', 80, 'straight'),
+    expect(stretchMomentNm(MAN.body, 'wrist flexion', 80, 'curled')).toBeGreaterThan(
+      stretchMomentNm(MAN.body, 'wrist flexion', 80, 'straight'),
+    );
+    const small = { ...MAN.body, statureM: 1.5 };
+    expect(stretchMomentNm(small, 'wrist flexion', 80, 'relaxed')).toBeLessThan(
+      stretchMomentNm(MAN.body, 'wrist flexion', 80, 'relaxed'),
     );
   });
 });

@@ -1,5 +1,6 @@
 import { RAD, toDeg } from './plane.js';
 import type { Segments } from './segments.js';
+import { working } from '../vocabulary/constant.js';
 import type { HandPlacement } from '../model/posture.js';
 import type { Facing } from '../vocabulary/contacts.js';
 import type { MuscleGroup } from '../vocabulary/muscles.js';
@@ -7,26 +8,95 @@ import type { MuscleGroup } from '../vocabulary/muscles.js';
 /** Angle on the floor between the fingers and the direction away from the support; outward and inward are mirror images. */
 const FACING_DEG: Record<Facing, number> = { free: 0, forward: 0, outward: 90, inward: 90, backward: 180 };
 
-/** The wrist joint above a flat palm, above the back of the hand, as shares of the hand's length: working values. */
-const WRIST_OVER_PALM = 0.4;
-const WRIST_OVER_BACK = 0.3;
-/** Fist: knuckle face to wrist, over the hand's length (the first finger bones stand below the knuckles). */
-const FIST_REACH = 1.15;
-/** A handle's grip lies in the middle of the palm; it stands this high. */
-const HANDLE_REACH = 0.75;
+const WRIST_OVER_PALM = working(
+  'Wrist over a flat palm',
+  0.4,
+  'of hand length',
+  'the wrist’s centre above the floor: the heel’s pad and half the carpus',
+  [0.33, 0.45],
+);
+const KNUCKLES_OVER_PALM = working(
+  'Knuckles over a flat palm',
+  0.2,
+  'of hand length',
+  'centres of the knuckles above the floor: pad and half the metacarpal head',
+  [0.16, 0.24],
+);
+const WRIST_OVER_BACK = working(
+  'Wrist over the back of the hand',
+  0.3,
+  'of hand length',
+  'half the carpus and thin skin',
+  [0.22, 0.36],
+);
+const KNUCKLES_OVER_BACK = working(
+  'Knuckles over the back of the hand',
+  0.15,
+  'of hand length',
+  'half a metacarpal head and thin skin',
+  [0.1, 0.2],
+);
+const FIST_REACH = working(
+  'Fist: knuckle face to wrist',
+  1.15,
+  'of hand length',
+  'the first finger bones stand below the knuckles',
+  [1.05, 1.25],
+);
+const HANDLE_REACH = working(
+  'Handle: grip to wrist',
+  0.75,
+  'of hand length',
+  'a handle lies in the middle of the palm',
+  [0.65, 0.85],
+);
 /** How high a handle brings the palm above the floor. */
 export const HANDLE_HEIGHT_M = 0.07;
-/** Domed hand: palm and fingers against the floor. A tall tent keeps the wrist near the straight hand. */
-const TENT_PALM_DEG = 65;
-const TENT_FINGERS_DEG = 60;
-/** A hand over a ball is held as by a slope. */
-const BALL_SLOPE_DEG = 40;
+const TENT_PALM = working(
+  'Tent: palm to floor',
+  65,
+  '°',
+  'a tall tent keeps the wrist near the straight hand',
+  [55, 75],
+);
+const TENT_FINGERS = working(
+  'Tent: fingers to floor',
+  60,
+  '°',
+  'slightly bent fingers that stand on their tips',
+  [50, 70],
+);
+const THUMB_BEARS = working(
+  'Tent: the thumb’s share',
+  0.25,
+  'of the hand’s load',
+  'one digit of five, stronger than a finger and nearer to the wrist',
+  [0.2, 0.3],
+);
+const THUMB_AHEAD = working(
+  'Tent: thumb before the wrist',
+  0.4,
+  'of the fingers’ way',
+  'the thumb’s tip stands under the web, the fingers’ tips beyond the knuckles',
+  [0.3, 0.6],
+);
+const BALL_SLOPE = working('Slope of a hand over a ball', 40, '°', 'the palm lies on the ball’s shoulder', [30, 50]);
 /** How high a ball brings it. */
 export const BALL_HEIGHT_M = 0.12;
-/** Of a raised palm's load the pads can take half, the knuckle line keeps the rest. */
-const RAISED_ON_PADS = 0.5;
-/** Pads lie two thirds along the finger. */
-const PAD_ON_FINGER = 0.67;
+const RAISED_ON_PADS = working(
+  'Raised palm: most on the pads',
+  0.5,
+  'of the hand’s load',
+  'the knuckle line keeps the rest',
+  [0.35, 0.65],
+);
+const PAD_ON_FINGER = working(
+  'Pads along the finger',
+  0.67,
+  'of finger length',
+  'between middle and end bone',
+  [0.6, 0.8],
+);
 
 /** What a placed hand means for the chain and for the wrist. Lengths in metres, angles in degrees. */
 export interface HandGeometry {
@@ -56,22 +126,28 @@ export function wristHeight(segments: Segments, { contact, heelLiftDeg }: HandPl
   switch (contact) {
     case 'open palm':
     case 'none':
-      return WRIST_OVER_PALM * length;
+      return WRIST_OVER_PALM.value * length;
     case 'ball':
-      return BALL_HEIGHT_M + WRIST_OVER_PALM * length * Math.cos(BALL_SLOPE_DEG * RAD);
+      return BALL_HEIGHT_M + WRIST_OVER_PALM.value * length * Math.cos(BALL_SLOPE.value * RAD);
     case 'raised palm':
-      return (WRIST_OVER_PALM + Math.sin(heelLiftDeg * RAD)) * length;
+      return (KNUCKLES_OVER_PALM.value + Math.sin((palmSlopeDeg() + heelLiftDeg) * RAD)) * length;
     case 'fingertips':
-      return length * Math.sin(TENT_PALM_DEG * RAD) + segments.fingerM * Math.sin(TENT_FINGERS_DEG * RAD);
+      return length * Math.sin(TENT_PALM.value * RAD) + segments.fingerM * Math.sin(TENT_FINGERS.value * RAD);
     case 'back of hand':
-      return WRIST_OVER_BACK * length;
+      return WRIST_OVER_BACK.value * length;
     case 'fist':
-      return FIST_REACH * length;
+      return FIST_REACH.value * length;
     case 'handle':
     case 'edge':
-      return HANDLE_HEIGHT_M + HANDLE_REACH * length;
+      return HANDLE_HEIGHT_M + HANDLE_REACH.value * length;
   }
 }
+
+const slopeDeg = (wristOver: number, knucklesOver: number) => toDeg(Math.asin(wristOver - knucklesOver));
+/** Metacarpals of a flat palm slope down to the knuckles, though its skin lies level. @example palmSlopeDeg() ≈ 11.5 */
+export const palmSlopeDeg = () => slopeDeg(WRIST_OVER_PALM.value, KNUCKLES_OVER_PALM.value);
+/** The same with the back of the hand on the floor. @example backSlopeDeg() ≈ 8.6 */
+export const backSlopeDeg = () => slopeDeg(WRIST_OVER_BACK.value, KNUCKLES_OVER_BACK.value);
 
 const NO_PRESSURE = { heel: 0, knuckles: 0, pads: 0 };
 const ON_KNUCKLES = { heel: 0, knuckles: 1, pads: 0 };
@@ -80,39 +156,42 @@ const ON_PADS = { heel: 0, knuckles: 0, pads: 1 };
 /**
  * Geometry of a bearing hand. `tilt` is the forearm's lean from the surface's normal, away from the support, in radians.
  *
- * Palm down the wrist extends by 90° plus the forearm's tilt toward the fingers, less what the palm is raised; back of the hand down
- * it flexes by the same. The centre of pressure moves from the heel (under the wrist) to the knuckle line with `padPressure`, and
- * beyond it with a raised palm. A flat palm under an upright forearm: 90°.
+ * Palm down the wrist extends by 90° plus the forearm's tilt toward the fingers, less the slope of the metacarpals and what the palm is
+ * raised; back of the hand down it flexes by the same. The centre of pressure moves from the heel (under the wrist) to the knuckle line
+ * with `padPressure`, and beyond it with a raised palm. A flat palm under an upright forearm asks some 79°.
  */
 export function handGeometry(segments: Segments, placement: HandPlacement, tilt: number): HandGeometry {
-  const { contact, facing, padPressure } = placement;
+  const { contact, facing, padPressure, heelLiftDeg } = placement;
   const length = segments.hand.lengthM;
   const finger = segments.fingerM;
   switch (contact) {
     case 'open palm':
+      return onItsFace(segments, placement, tilt, palmSlopeDeg(), { ahead: padPressure * length });
     case 'back of hand':
-      return onItsFace(segments, placement, tilt, 0, padPressure * length);
-    case 'ball':
-      return onItsFace(
-        segments,
-        placement,
-        tilt,
-        BALL_SLOPE_DEG,
-        padPressure * length * Math.cos(BALL_SLOPE_DEG * RAD),
-      );
+      return onItsFace(segments, placement, tilt, backSlopeDeg(), { ahead: padPressure * length });
+    case 'ball': {
+      const slope = BALL_SLOPE.value;
+      const ahead = padPressure * length * Math.cos(slope * RAD);
+      return onItsFace(segments, placement, tilt, slope, { ahead, pitchDeg: slope });
+    }
     case 'raised palm': {
-      const knuckles = length * Math.cos(placement.heelLiftDeg * RAD);
-      const ahead = knuckles + padPressure * RAISED_ON_PADS * PAD_ON_FINGER * finger;
-      return onItsFace(segments, placement, tilt, placement.heelLiftDeg, ahead);
+      const slope = palmSlopeDeg() + heelLiftDeg;
+      const beyond = padPressure * RAISED_ON_PADS.value * PAD_ON_FINGER.value * finger;
+      const ahead = length * Math.cos(slope * RAD) + beyond;
+      return onItsFace(segments, placement, tilt, slope, { ahead, beyond, pitchDeg: heelLiftDeg });
     }
     case 'fingertips': {
-      const ahead = length * Math.cos(TENT_PALM_DEG * RAD) + finger * Math.cos(TENT_FINGERS_DEG * RAD);
-      return onItsFace(segments, placement, tilt, TENT_PALM_DEG, ahead);
+      const slope = TENT_PALM.value;
+      const onFingers = 1 - THUMB_BEARS.value;
+      const fingers = finger * Math.cos(TENT_FINGERS.value * RAD);
+      const fingersAhead = length * Math.cos(slope * RAD) + fingers;
+      const ahead = fingersAhead * (onFingers + THUMB_BEARS.value * THUMB_AHEAD.value);
+      return onItsFace(segments, placement, tilt, slope, { ahead, beyond: onFingers * fingers, pitchDeg: slope });
     }
     case 'fist':
     case 'handle':
     case 'edge': {
-      const shift = -(contact === 'fist' ? FIST_REACH : HANDLE_REACH) * length * Math.sin(tilt);
+      const shift = -(contact === 'fist' ? FIST_REACH : HANDLE_REACH).value * length * Math.sin(tilt);
       return {
         wristHeightM: wristHeight(segments, placement),
         copAheadM: Math.abs(shift),
@@ -141,27 +220,34 @@ export function handGeometry(segments: Segments, placement: HandPlacement, tilt:
   }
 }
 
-/** A hand that stands on its palm or its back, the palm at an angle to the surface. */
+/** Where a hand on its face presses: its centre of pressure before the wrist, how far beyond the knuckles, and the palm against the surface. */
+interface Pressing {
+  readonly ahead: number;
+  readonly beyond?: number;
+  readonly pitchDeg?: number;
+}
+
+/** A hand that stands on its palm or its back, its metacarpals at an angle to the surface. */
 function onItsFace(
   segments: Segments,
   placement: HandPlacement,
   tilt: number,
-  pitchDeg: number,
-  ahead: number,
+  metacarpalsDeg: number,
+  { ahead, beyond = 0, pitchDeg = 0 }: Pressing,
 ): HandGeometry {
   const { contact, facing } = placement;
   const turned = FACING_DEG[facing] * RAD;
-  const pitch = pitchDeg * RAD;
+  const slope = metacarpalsDeg * RAD;
   const toward = Math.cos(turned);
-  const knuckles = segments.hand.lengthM * Math.cos(pitch);
-  const bend = 90 + toDeg(Math.asin(Math.sin(tilt) * Math.cos(pitch) * toward - Math.cos(tilt) * Math.sin(pitch)));
+  const bend = 90 + toDeg(Math.asin(Math.sin(tilt) * Math.cos(slope) * toward - Math.cos(tilt) * Math.sin(slope)));
+  const knuckles = pitchDeg === 0 ? segments.hand.lengthM : segments.hand.lengthM * Math.cos(slope);
   return {
     wristHeightM: wristHeight(segments, placement),
     copAheadM: ahead,
     copShiftM: ahead * toward,
     extensionDeg: contact === 'back of hand' ? -bend : bend,
     sideTiltDeg: toDeg(Math.asin(Math.sin(tilt) * Math.sin(turned))),
-    beyondKnucklesM: Math.max(0, ahead - knuckles),
+    beyondKnucklesM: beyond,
     pitchDeg,
     heldBy: contact === 'back of hand' ? 'wrist extensors' : 'wrist flexors',
     pressure: contact === 'fingertips' ? ON_PADS : pressureFor(ahead, knuckles, segments.fingerM),
@@ -181,6 +267,6 @@ function pressureFor(ahead: number, knucklesAhead: number, fingerM: number): Han
     // Of what the front of the hand bears, the pads take a third: they press down, the knuckle line carries.
     return { heel: 1 - front, knuckles: (front * 2) / 3, pads: front / 3 };
   }
-  const pads = Math.min(1, (ahead - knucklesAhead) / (PAD_ON_FINGER * fingerM));
+  const pads = Math.min(1, (ahead - knucklesAhead) / (PAD_ON_FINGER.value * fingerM));
   return { heel: 0, knuckles: 1 - pads, pads };
 }

@@ -1,10 +1,11 @@
 import { firstOf } from '../vocabulary/lists.js';
 import type { HandGeometry } from './hand-contact.js';
-import { closeChain } from './linkage.js';
+import { closeChain, handHeight } from './linkage.js';
 import { centreOfMass, type Joints, type MassPoint, massPoints } from './masses.js';
-import { minus, point, type Point } from './plane.js';
+import { minus, point, type Point, RAD } from './plane.js';
 import { segmentsOf } from './segments.js';
 import { type Body, checkBody } from '../model/body.js';
+import { working } from '../vocabulary/constant.js';
 import { checkPosture, PostureError, type SupportPosture } from '../model/posture.js';
 import type { MuscleGroup } from '../vocabulary/muscles.js';
 
@@ -22,10 +23,16 @@ export interface Force {
 export interface HandLoad {
   readonly loadN: number;
   readonly loadPercentBW: number;
-  /** Muscle moment at the wrist. */
+  /** Moment of the load about the wrist: muscles and stretched tissue hold it together. */
   readonly wristMomentNm: number;
   /** Muscle moment at the knuckles, all fingers of the hand together. */
   readonly fingerMomentNm: number;
+  /** What the arm above bears: the hand's load, or the forearm's that lies on the floor. */
+  readonly armN: number;
+  /** About the elbow: above 0 it bends the arm and is held by what straightens it. */
+  readonly elbowMomentNm: number;
+  /** About the shoulder: above 0 it lifts the arm and is held by what draws it down, below by what lifts it. */
+  readonly shoulderMomentNm: number;
 }
 
 /** What a posture asks of the hands. */
@@ -48,17 +55,28 @@ export interface PostureLoad {
   readonly leanM: number;
   readonly hipAngleDeg: number;
   readonly distanceM: number;
+  /** The surface under the hands above the floor; on a wall, where they are. */
+  readonly handHeightM: number;
   readonly joints: Joints;
   readonly forces: readonly Force[];
   /** Largest imbalance of forces (N) and of moments (N·m) over the whole body: zero but for rounding. */
   readonly freeBodyResidual: number;
 }
 
+/** How much of its own direction an arm gives the force where the shoulders stand behind the hands. */
+const ALONG_THE_ARM = working(
+  'Force along an arm that reaches forward',
+  0.5,
+  'of the arm’s tilt',
+  'hands before the shoulders push away as well as down, by friction; half the arm’s direction fits published shares of body weight on boxes',
+  [0.3, 0.7],
+);
+
 /**
  * Share of body weight on the hands, and what it asks of the wrists, for a body in a posture.
  *
- * A planar, sagittal, rigid-link body at rest. Forces on level ground are vertical, on a wall horizontal: friction that could share
- * the work is left out. `F_hands · (x_hands − x_support) = Σ m g (x − x_support)`.
+ * A planar, sagittal, rigid-link body at rest. Forces on level ground are vertical, on a wall horizontal; where the shoulders stand behind
+ * the hands, their force takes half the arm's direction, by friction, which the feet answer. `F_hands · (x_hands − x_support) = Σ m g (x − x_support)`.
  * @throws BodyError, PostureError naming the field and what would be right.
  */
 export function handLoad(body: Body, posture: SupportPosture): PostureLoad {
@@ -67,8 +85,8 @@ export function handLoad(body: Body, posture: SupportPosture): PostureLoad {
   const segments = segmentsOf(body);
   const { joints, hand, leanDeg, hipAngleDeg, distanceM } = closeChain(segments, posture);
   const masses = massPoints(segments, posture, joints);
-  const forces = reactions(posture, joints, masses);
-  const hands = firstOf(forces).force;
+  const forces = reactions(posture, joints, masses, leanDeg);
+  const { at, force: hands } = firstOf(forces);
   const onHands = posture.surface === 'wall' ? -hands.x : hands.y;
   if (onHands < 0) {
     throw new PostureError(
@@ -77,6 +95,9 @@ export function handLoad(body: Body, posture: SupportPosture): PostureLoad {
     );
   }
   const weight = body.massKg * GRAVITY;
+  const front = posture.face === 'back' ? -1 : 1;
+  const bendsElbow = posture.contact === 'none' ? 0 : front * momentNm(minus(at, joints.elbow), hands);
+  const aboutShoulder = front * momentNm(minus(at, joints.shoulder), hands);
   const each = (share: number): HandLoad => {
     const loadN = posture.contact === 'none' ? 0 : onHands * share;
     return {
@@ -84,6 +105,9 @@ export function handLoad(body: Body, posture: SupportPosture): PostureLoad {
       loadPercentBW: (100 * loadN) / weight,
       wristMomentNm: loadN * hand.copAheadM,
       fingerMomentNm: loadN * hand.beyondKnucklesM,
+      armN: onHands * share,
+      elbowMomentNm: share * bendsElbow,
+      shoulderMomentNm: share * aboutShoulder,
     };
   };
   const bothPercentBW = (100 * onHands) / weight;
@@ -102,14 +126,17 @@ export function handLoad(body: Body, posture: SupportPosture): PostureLoad {
     leanM: posture.surface === 'wall' ? joints.shoulder.y - joints.wrist.y : joints.shoulder.x - joints.wrist.x,
     hipAngleDeg,
     distanceM,
+    handHeightM: handHeight(segments, posture),
     joints,
     forces,
     freeBodyResidual: residual(forces, masses),
   };
 }
 
+const momentNm = (arm: Point, force: Point) => arm.x * force.y - arm.y * force.x;
+
 /** Forces on the body, the hands' first, then the support's. */
-function reactions(posture: SupportPosture, joints: Joints, masses: readonly MassPoint[]): Force[] {
+function reactions(posture: SupportPosture, joints: Joints, masses: readonly MassPoint[], leanDeg: number): Force[] {
   const { pressure, contact } = joints;
   const mass = masses.reduce((sum, { massKg }) => sum + massKg, 0);
   const centre = centreOfMass(masses);
@@ -136,10 +163,11 @@ function reactions(posture: SupportPosture, joints: Joints, masses: readonly Mas
       { at: contact, force: point(push, weight) },
     ];
   }
-  const onHands = (weight * (centre.x - contact.x)) / (pressure.x - contact.x);
+  const away = posture.contact === 'none' ? 0 : Math.tan(ALONG_THE_ARM.value * Math.min(0, leanDeg) * RAD);
+  const onHands = (weight * (centre.x - contact.x)) / (pressure.x - contact.x - away * (pressure.y - contact.y));
   return [
-    { at: pressure, force: point(0, onHands) },
-    { at: contact, force: point(0, weight - onHands) },
+    { at: pressure, force: point(away * onHands, onHands) },
+    { at: contact, force: point(-away * onHands, weight - onHands) },
   ];
 }
 
@@ -148,10 +176,9 @@ function residual(forces: readonly Force[], masses: readonly MassPoint[]): numbe
   const about = firstOf(masses).at;
   let [x, y, moment] = [0, 0, 0];
   const add = (at: Point, force: Point) => {
-    const arm = minus(at, about);
     x += force.x;
     y += force.y;
-    moment += arm.x * force.y - arm.y * force.x;
+    moment += momentNm(minus(at, about), force);
   };
   for (const { at, force } of forces) add(at, force);
   for (const { massKg, at } of masses) add(at, point(0, -massKg * GRAVITY));

@@ -5,7 +5,7 @@ import { centreOfMass, type Joints, massPoints } from './masses.js';
 import { angleAtDeg, chord, corner, distance, minus, plus, point, type Point, RAD, toDeg, turn } from './plane.js';
 import { cm, tooFar, tooHigh, tooNear } from './reach-errors.js';
 import { bisect, rootsIn, sampleRuns } from './root.js';
-import type { Segments } from './segments.js';
+import { type Segments, shoulderHeightM } from './segments.js';
 import { POSTURE_LIMITS, PostureError, type SupportPosture } from '../model/posture.js';
 
 /** Where the joints are when a posture closes over its supports. */
@@ -58,9 +58,14 @@ function armVector({ surface }: SupportPosture, arm: number, lean: number): Poin
   return surface === 'wall' ? point(-off, out) : point(out, off);
 }
 
+/** The surface under the hands above the floor, or where on a wall they are, metres. */
+export const handHeight = (segments: Segments, { handHeightM }: Pick<SupportPosture, 'handHeightM'>) =>
+  handHeightM === 'shoulder height' ? shoulderHeightM(segments) : handHeightM;
+
 function wristPoint(segments: Segments, posture: SupportPosture): Point {
   const height = wristHeight(segments, posture);
-  return posture.surface === 'wall' ? point(-height, posture.handHeightM) : point(0, posture.handHeightM + height);
+  const handHeightM = handHeight(segments, posture);
+  return posture.surface === 'wall' ? point(-height, handHeightM) : point(0, handHeightM + height);
 }
 
 const frontOf = (posture: SupportPosture) => (posture.face === 'back' ? -1 : 1);

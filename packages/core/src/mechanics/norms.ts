@@ -1,4 +1,5 @@
 import { firstOf } from '../vocabulary/lists.js';
+import { type Constant, published, working } from '../vocabulary/constant.js';
 import type { RangeMotion } from '../vocabulary/motions.js';
 import type { Sex } from '../model/body.js';
 import type { Hand } from '../vocabulary/hands.js';
@@ -12,7 +13,8 @@ interface GripBand {
   readonly left: GripNorm;
 }
 
-/** Hand grip strength by age, sex and side: Massy-Westropp et al. 2011, BMC Res Notes 4:127. */
+const MASSY = 'Massy-Westropp et al. 2011, BMC Res Notes 4:127';
+/** Hand grip strength by age, sex and side, kilograms: Massy-Westropp et al. 2011, BMC Res Notes 4:127. */
 const GRIP: Record<'male' | 'female', readonly GripBand[]> = {
   male: [
     { ageFrom: 20, right: [47, 9.5], left: [45, 8.8] },
@@ -43,32 +45,66 @@ export function gripNorm(sex: Sex, ageYears: number | null, hand: Hand): { meanK
     return band[hand];
   };
   const [a, b] = sex === 'not stated' ? [read('female'), read('male')] : [read(sex), read(sex)];
-  return { meanKg: (a[0] + b[0]) / 2, sdKg: (a[1] + b[1]) / 2 };
+  const level = GRIP_LEVEL.value;
+  return { meanKg: (level * (a[0] + b[0])) / 2, sdKg: (level * (a[1] + b[1])) / 2 };
 }
+/** The whole table, moved together. */
+const GRIP_LEVEL = published('Grip norm', 1, 'of the table', MASSY);
 
-/** Maximum isometric wrist moments of ten men, neutral wrist: Delp, Grierson, Buchanan 1996, J Biomech 29(10):1371–5. N·m. */
-export const WRIST_MOMENT_NM = {
-  'wrist flexion': 12.2,
-  'wrist extension': 7.1,
-  'radial deviation': 11,
-  'ulnar deviation': 9.5,
+const MATHIOWETZ = 'Mathiowetz et al. 1985, Arch Phys Med Rehabil 66(2):69–74, over the grip norm of the same ages';
+/** Pinch over grip, the same for women and men: the thumb against two fingers, against one finger’s tip, against the index’s side. */
+export const PINCH = {
+  palmar: published('Pinch of thumb and two fingers', 0.255, 'of grip', MATHIOWETZ),
+  tip: published('Pinch of thumb and one finger', 0.175, 'of grip', MATHIOWETZ),
 } as const;
 
-/**
- * Turning the forearm, men, handle held with the elbow bent: a working value, of the order of published maxima for both directions;
- * the reference tables have none.
- */
-export const FOREARM_TURN_NM = 9;
+/** Spread of grip within an age and a sex, as a share of its mean: what every band of the norm comes to. */
+export const GRIP_SPREAD = published(
+  'Spread of grip',
+  0.2,
+  'log-sd',
+  MASSY,
+  'sd over mean in every band of age, both sexes',
+);
 
-/** Active range of men of 20–54 years: Boone, Azen 1979, J Bone Joint Surg Am 61(5):756–9. Degrees. */
-export const ACTIVE_RANGE_DEG = {
-  'wrist flexion': { mean: 74.8, sd: 6.6 },
-  'wrist extension': { mean: 74, sd: 6.6 },
-  'radial deviation': { mean: 21.1, sd: 4 },
-  'ulnar deviation': { mean: 35.3, sd: 3.8 },
-  pronation: { mean: 75, sd: 5.8 },
-  supination: { mean: 81.1, sd: 4 },
-} as const satisfies Record<RangeMotion, { mean: number; sd: number }>;
+const DELP = 'Delp, Grierson, Buchanan 1996, J Biomech 29(10):1371–5: ten men, isometric, neutral wrist';
+/** Maximum isometric wrist moments. */
+export const WRIST_MOMENT = {
+  'wrist flexion': published('Wrist flexion of men', 12.2, 'N·m', DELP),
+  'wrist extension': published('Wrist extension of men', 7.1, 'N·m', DELP),
+  'radial deviation': published('Radial deviation of men', 11, 'N·m', DELP),
+  'ulnar deviation': published('Ulnar deviation of men', 9.5, 'N·m', DELP),
+} as const;
 
-/** What help (the other hand, the floor) adds to the wrist's active range: a working value until the athlete is measured. */
-export const PASSIVE_GAIN_DEG = 15;
+/** Turning the forearm with a handle held, the elbow bent. */
+export const FOREARM_TURN = working(
+  'Forearm turn of men',
+  9,
+  'N·m',
+  'of the order of published maxima for both directions; the reference tables have none',
+  [7, 13],
+);
+
+const BOONE = 'Boone, Azen 1979, J Bone Joint Surg Am 61(5):756–9: men of 20–54 years';
+const range = (of: RangeMotion, mean: number, sd: number) => ({
+  mean: published(`Active range of ${of}`, mean, '°', BOONE),
+  sd,
+});
+/** Active range, degrees. */
+export const ACTIVE_RANGE: Record<RangeMotion, { readonly mean: Constant; readonly sd: number }> = {
+  'wrist flexion': range('wrist flexion', 74.8, 6.6),
+  'wrist extension': range('wrist extension', 74, 6.6),
+  'radial deviation': range('radial deviation', 21.1, 4),
+  'ulnar deviation': range('ulnar deviation', 35.3, 3.8),
+  pronation: range('pronation', 75, 5.8),
+  supination: range('supination', 81.1, 4),
+};
+
+/** What help (the other hand, the floor) adds to the active range. */
+export const PASSIVE_GAIN = working(
+  'What help adds to the active range',
+  15,
+  '°',
+  'the other hand or the floor brings a wrist some 10–20° further than its own muscles',
+  [8, 22],
+);

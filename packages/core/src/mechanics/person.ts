@@ -1,4 +1,5 @@
-import { isRecent, type Measured, type Person } from './capacity.js';
+import { type Evidence, maximum } from './belief.js';
+import { isRecent, type Person } from './capacity.js';
 import { USUAL_AGE } from './norms.js';
 import { type Body, bodyOf, type BodyRecord } from '../model/body.js';
 import { latestReading, type Reading } from '../model/reading.js';
@@ -16,21 +17,27 @@ export interface ForWhom {
 
 /**
  * A person as the computations read one, from what is on record. `estimated` names what was not, for screens to say so.
- * Ranges that were measured longer ago than a maximum would count are left out in the same way.
+ * Ranges that were measured longer ago than a maximum counts as measured are left out. @param seen what holds and sets tell of the hands
  */
 export function personOf(
   record: (BodyRecord & { readonly birthDate: string | null }) | null,
   readings: readonly Reading[],
   today: string,
+  seen: readonly Evidence[] = [],
 ): ForWhom {
   const { body, estimated } = bodyOf(record);
   const ageYears = record?.birthDate ? ageOn(record.birthDate, today) : null;
   if (ageYears === null) estimated.push(`age (${USUAL_AGE})`);
-  const measured = readings
-    .filter(({ kind }) => kind === 'maximum')
-    .map(({ of, hand, value, onDay }): Measured => ({ action: of as Action, hand, value, onDay }));
-  return { person: { body, ageYears, measured, rangeDeg: rangesOf(readings, today), today }, estimated };
+  const unknowns = estimated.filter((what) => !what.startsWith('proportions')).length;
+  const evidence = [...maximaOf(readings), ...seen];
+  return { person: { body, ageYears, evidence, unknowns, rangeDeg: rangesOf(readings, today), today }, estimated };
 }
+
+/** Measured maxima as evidence. */
+export const maximaOf = (readings: readonly Reading[]): Evidence[] =>
+  readings
+    .filter(({ kind }) => kind === 'maximum')
+    .map(({ of, hand, value, onDay }) => maximum(of as Action, hand, value, onDay));
 
 function rangesOf(readings: readonly Reading[], today: string): NonNullable<Person['rangeDeg']> {
   const ranges: Record<Hand, Partial<Record<RangeMotion, number>>> = { left: {}, right: {} };
@@ -45,5 +52,5 @@ function rangesOf(readings: readonly Reading[], today: string): NonNullable<Pers
 
 /** A person of the reference body of a sex: what is computed for when nobody is chosen. */
 export function referencePerson(body: Body, today: string): Person {
-  return { body, ageYears: null, measured: [], today };
+  return { body, ageYears: null, evidence: [], today };
 }

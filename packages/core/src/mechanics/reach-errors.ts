@@ -22,7 +22,8 @@ export function tooNear(posture: SupportPosture, link: LowerLink, nearest: numbe
 /** The hands are higher or lower than the chain reaches. */
 export function tooHigh(posture: SupportPosture, link: LowerLink, rise: number, reach: number): PostureError {
   const raised = rise > 0 ? 'handHeightM' : 'supportHeightM';
-  const nearest = Math.max(0, posture[raised] - (Math.abs(rise) - reach));
+  const height = posture[raised];
+  const nearest = typeof height === 'number' ? Math.max(0, height - (Math.abs(rise) - reach)) : reach;
   const what = rise > 0 ? 'the hands' : `the ${supportName(posture)}`;
   const message = `The trunk and ${link.called} are too short (${cm(reach)}) for this height: lower ${what} to ${cm(nearest)}.`;
   return new PostureError(raised, message, nearest);

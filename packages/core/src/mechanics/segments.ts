@@ -1,5 +1,6 @@
 import { type SegmentName, SEGMENTS } from './segment-table.js';
 import type { Body } from '../model/body.js';
+import { working } from '../vocabulary/constant.js';
 
 /** A segment of the body: its length, mass and where its centre lies. */
 export interface Segment {
@@ -67,5 +68,9 @@ function scaled({ sex, statureM, massKg }: Body): Segments {
   };
 }
 
-/** What is held sits in the middle of the palm: share of the hand's length (wrist to middle knuckle) beyond the wrist. Working value. */
-export const PALM_LEVER = 0.75;
+/** Standing shoulders above the floor, metres. */
+export const shoulderHeightM = ({ ankleHeightM, shank, thigh, trunk }: Segments) =>
+  ankleHeightM + shank.lengthM + thigh.lengthM + trunk.lengthM;
+
+/** What is held sits in the middle of the palm. */
+export const PALM_LEVER = working('Palm beyond the wrist', 0.75, 'of hand length (wrist to middle knuckle)', 'what is held lies in the middle of the palm', [0.65, 0.85]); // prettier-ignore

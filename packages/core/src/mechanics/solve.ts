@@ -71,7 +71,7 @@ export function solvePosture(
     return postureDemand(person, varied, handLoad(person.body, varied));
   };
   const { min, max } = POSTURE_LIMITS[field];
-  const from = field in now ? now[field as 'leanDeg'] : posture[field as 'handHeightM'];
+  const from = field in now ? now[field as 'leanDeg'] : posture[field as 'supportHeightM'];
   const value = solve(field, { min, max, from }, (x) => quantityOf(demandAt(x), target), target);
   return { value, posture: at(value), demand: demandAt(value) };
 }

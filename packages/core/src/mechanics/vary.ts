@@ -57,6 +57,7 @@ export function movableFields(posture: SupportPosture): PostureField[] {
 
 /** The value of a field as it stands, given or computed. */
 export function fieldValue(posture: SupportPosture, load: PostureLoad, field: PostureField): number {
-  if (field === 'leanDeg' || field === 'hipAngleDeg' || field === 'distanceM') return load[field];
+  if (field === 'leanDeg' || field === 'hipAngleDeg' || field === 'distanceM' || field === 'handHeightM')
+    return load[field];
   return posture[field];
 }

@@ -1,8 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { amountOf, checkDose, type Dose, DOSE_LIMITS, workOf } from './dose.js';
-import { changeOfPostureS, milliseconds } from '../timeline/timeline.js';
+import { milliseconds } from '../timeline/timeline.js';
 import { handsInTurn } from '../vocabulary/hands.js';
-import { POSTURES } from '../vocabulary/places.js';
 
 const plain: Dose = {
   sets: 3,
@@ -59,16 +58,6 @@ describe('hands and places', () => {
     expect(handsInTurn('together')).toEqual(['both']);
     expect([handsInTurn('left'), handsInTurn('right')]).toEqual([['left'], ['right']]);
     expect(handsInTurn('alternating')).toEqual(['left', 'right']);
-  });
-
-  test('changing posture: nothing at the start or when it stays, little within a place, more to another, the same both ways', () => {
-    expect(changeOfPostureS(null, 'plank')).toBe(0);
-    expect(changeOfPostureS('all fours', 'plank')).toBe(3);
-    expect(changeOfPostureS('seated', 'plank')).toBe(10);
-    for (const from of POSTURES) {
-      expect(changeOfPostureS(from, from)).toBe(0);
-      for (const to of POSTURES) expect(changeOfPostureS(from, to)).toBe(changeOfPostureS(to, from));
-    }
   });
 
   test('tenths of seconds become whole milliseconds', () => {

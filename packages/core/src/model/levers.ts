@@ -1,5 +1,5 @@
 import type { LevelLoad } from './load.js';
-import type { Stance } from './posture.js';
+import { roughHeightM, type Stance } from './posture.js';
 import type { Level } from './movement.js';
 import type { Contact } from '../vocabulary/contacts.js';
 
@@ -56,7 +56,7 @@ function stances(from: Stance, to: Stance): string[] {
   compare(from.leanDeg, to.leanDeg, 'shoulders further forward', 'shoulders further back');
   compare(from.hipAngleDeg, to.hipAngleDeg, 'body straighter', 'hips more bent');
   compare(from.distanceM, to.distanceM, 'hands further away', 'hands nearer');
-  compare(from.handHeightM, to.handHeightM, 'hands higher', 'hands lower');
+  compare(roughHeightM(from), roughHeightM(to), 'hands higher', 'hands lower');
   compare(from.supportHeightM, to.supportHeightM, 'feet higher', 'feet lower');
   compare(from.elbowBendDeg, to.elbowBendDeg, 'elbows more bent', 'elbows straighter');
   compare(share(from), share(to), 'weight toward one hand', 'weight more even');

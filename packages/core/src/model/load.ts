@@ -1,6 +1,7 @@
 import type { TObject, TSchema } from '@sinclair/typebox';
 import { ACTION_NAMES } from '../vocabulary/actions.js';
 import { EDGE_GRIPS, FINGERS } from '../vocabulary/contacts.js';
+import { DIGITS } from '../vocabulary/digits.js';
 import { type Fault, under } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
 import type { Limit } from '../vocabulary/limit.js';
@@ -13,6 +14,10 @@ const number = (label: string, min: number, max: number, step: number, unit: str
 
 const MASS = number('Weight', 0, 200, 0.1, 'kg');
 const ACTION = oneOf(ACTION_NAMES, 'Action');
+/** Which digits hold or press, all of them where it is not said. */
+const DIGITS_THAT_HOLD = optional(
+  list(oneOf(DIGITS, 'Digit'), { min: 1, max: DIGITS.length, unique: true, what: 'digits' }),
+);
 const HANDLE = optional(number('Handle diameter', 15, 120, 1, 'mm'));
 
 /** What the hand holds on to: a bar or handle, an edge, or a block between thumb and fingers. */
@@ -22,6 +27,7 @@ const HOLD_FIELDS = {
   edgeMm: optional(number('Edge depth', 4, 80, 1, 'mm')),
   edgeGrip: optional(oneOf(EDGE_GRIPS, 'Grip on the edge')),
   pinchMm: optional(number('Pinch width', 5, 150, 1, 'mm')),
+  digits: DIGITS_THAT_HOLD,
 };
 /** A hold by itself. */
 export const HOLD = record(HOLD_FIELDS);
@@ -36,7 +42,12 @@ const SIZES_OF = { bar: ['handleMm'], edge: ['edgeMm', 'edgeGrip'], pinch: ['pin
 /** What a level asks for, kind by kind, as numbers that a demand is computed from. Units are in the names. */
 const KINDS = {
   /** The body rests on the hands in a posture. */
-  body: record({ kind: kind('body'), stance: STANCE }),
+  body: record({
+    kind: kind('body'),
+    stance: STANCE,
+    /** What a planted hand does meanwhile. */
+    meanwhile: optional(oneOf(['fingers lifted'], 'Meanwhile')),
+  }),
   /** The body hangs from the hands; feet may carry a share. */
   hang: record({
     kind: kind('hang'),
@@ -61,6 +72,7 @@ const KINDS = {
     leverM: optional(number('Lever', 0.02, 1.5, 0.01, 'm')),
     angleDeg: number('Angle above level', -89, 89, 1, '°'),
     handleMm: HANDLE,
+    digits: DIGITS_THAT_HOLD,
   }),
   /** A rope winds on a drum and lifts a mass. */
   roller: record({
@@ -74,7 +86,12 @@ const KINDS = {
   /** Pressing against something that does not give: the athlete chooses the effort. */
   press: record({ kind: kind('press'), action: ACTION, effortPercent: number('Effort', 1, 100, 1, '%') }),
   /** Closing or opening something that pushes back with a known force. */
-  resist: record({ kind: kind('resist'), action: ACTION, forceN: number('Resistance', 0.5, 2000, 0.5, 'N') }),
+  resist: record({
+    kind: kind('resist'),
+    action: ACTION,
+    forceN: number('Resistance', 0.5, 2000, 0.5, 'N'),
+    digits: DIGITS_THAT_HOLD,
+  }),
   /** Moving the hand or arm itself, and what it holds. */
   move: record({
     kind: kind('move'),

@@ -21,6 +21,7 @@ import {
   trueOrFalse,
   within,
 } from '../vocabulary/schema.js';
+import { STRENGTH_NAMES } from '../vocabulary/strengths.js';
 import { type DosingKind, USUAL_RANGES } from '../vocabulary/usual-ranges.js';
 import { type DirectionPlan, WORK_KINDS } from '../vocabulary/work.js';
 import { BODY_LIMITS, SEXES } from './body.js';
@@ -118,6 +119,8 @@ export const LEVEL = record({
   load: LEVEL_LOAD,
   /** Shapes that the hand goes between at this level, where they are not the movement's. */
   shapes: optional(SHAPES),
+  /** Whom its usual dose is meant for; everybody where it is not said. */
+  meantFor: optional(oneOf(STRENGTH_NAMES, 'Meant for')),
   /** Needed for this level beyond the movement's own equipment. */
   equipment: wordsOf(EQUIPMENT),
   /** The usual dose to start from. For repetitions it always carries a tempo. */

@@ -77,6 +77,15 @@ const field = (name: keyof typeof POSTURE_LIMITS) => between(POSTURE_LIMITS[name
 /** A lean in degrees, or `square` for arms at a right angle to the trunk. */
 export const LEAN = orWord(field('leanDeg'), 'square');
 
+/** Metres, or the height of the shoulders of whoever stands there. */
+export const HAND_HEIGHT = orWord(field('handHeightM'), 'shoulder height');
+
+/** Of an adult, metres: to compare heights where no body is at hand. */
+const USUAL_SHOULDERS_M = 1.4;
+/** About how high the hands stand. @example roughHeightM({ handHeightM: 'shoulder height' }) → 1.4 */
+export const roughHeightM = ({ handHeightM }: { readonly handHeightM: number | 'shoulder height' }): number =>
+  handHeightM === 'shoulder height' ? USUAL_SHOULDERS_M : handHeightM;
+
 /**
  * A posture on the hands without contact and facing, free of the body's size. Of `leanDeg`, `hipAngleDeg` and `distanceM` exactly two are
  * given and the third follows from closing the chain of links. With the feet on a wall all three may be given: then their height
@@ -88,8 +97,8 @@ export const STANCE_FIELDS = {
   supportHeightM: field('supportHeightM'),
   shanks: oneOf(SHANKS),
   surface: oneOf(SURFACES),
-  /** The surface under the hands above the floor; on a wall, the height of the hands. */
-  handHeightM: field('handHeightM'),
+  /** The surface under the hands above the floor; on a wall, the height of the hands, which may be that of the standing shoulders. */
+  handHeightM: HAND_HEIGHT,
   face: oneOf(FACES),
   /** Shoulders in front of the wrists (+) or behind (−), as the tilt of the line from wrist to shoulder. */
   leanDeg: optional(LEAN),
@@ -137,7 +146,7 @@ const CHAIN = ['leanDeg', 'hipAngleDeg', 'distanceM'] as const;
 export function checkPosture(posture: SupportPosture): void {
   for (const field of FIELDS) {
     const value = posture[field];
-    if (value === undefined || value === 'square') continue;
+    if (value === undefined || typeof value === 'string') continue;
     const { min, max, unit } = POSTURE_LIMITS[field];
     if (!(value >= min && value <= max)) {
       const nearest = value > max ? max : min;

@@ -15,7 +15,14 @@ const BASE: SupportPosture = {
 
 /** The named postures, free of body size, that ladders and the bench start from. */
 export const USUAL_POSTURES = {
-  wallLean: { ...BASE, support: 'soles', surface: 'wall', handHeightM: 1.3, hipAngleDeg: 175, distanceM: 0.75 },
+  wallLean: {
+    ...BASE,
+    support: 'soles',
+    surface: 'wall',
+    handHeightM: 'shoulder height',
+    hipAngleDeg: 175,
+    distanceM: 0.75,
+  },
   atTable: { ...BASE, support: 'soles', handHeightM: 0.75, leanDeg: 'square', hipAngleDeg: 130 },
   tableLean: { ...BASE, support: 'soles', leanDeg: 'square', hipAngleDeg: 178, handHeightM: 0.74 },
   hipsBack: { ...BASE, leanDeg: -20, hipAngleDeg: 85 },

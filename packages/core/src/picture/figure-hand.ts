@@ -1,4 +1,4 @@
-import { ACTIVE_RANGE_DEG, PASSIVE_GAIN_DEG } from '../mechanics/norms.js';
+import { ACTIVE_RANGE, PASSIVE_GAIN } from '../mechanics/norms.js';
 import { shapesOf } from '../model/level-shapes.js';
 import { answerFor, type LevelLoad, type LoadKind, type LoadOf, type LoadTable } from '../model/load.js';
 import type { Level, Movement } from '../model/movement.js';
@@ -139,7 +139,7 @@ const HOLDS = { bar: 'bar', edge: 'edge', pinch: 'block' } as const;
 function freeCourse({ actions, reachPercent }: LoadOf<'move'>): Course {
   const reach = reachPercent / 100;
   const far = (motion: 'wrist flexion' | 'wrist extension') =>
-    actions.includes(motion) ? ACTIVE_RANGE_DEG[motion].mean * reach * FREE_SHARE : 0;
+    actions.includes(motion) ? ACTIVE_RANGE[motion].mean.value * reach * FREE_SHARE : 0;
   const [flexionDeg, extensionDeg] = [far('wrist flexion'), far('wrist extension')];
   if (flexionDeg || extensionDeg) return { ...STILL, wrist: [-flexionDeg, extensionDeg] };
   if (actions.includes('radial deviation')) return { ...STILL, side: [FREE_SIDE[0] * reach, FREE_SIDE[1] * reach] };
@@ -150,7 +150,7 @@ function freeCourse({ actions, reachPercent }: LoadOf<'move'>): Course {
 function stretchCourse({ motion, reachPercent }: LoadOf<'stretch'>): Course {
   if (motion === 'finger extension') return { ...STILL, wrist: FINGERS_STRETCHED };
   if (!isRangeMotion(motion)) return STILL;
-  const deg = ((ACTIVE_RANGE_DEG[motion].mean + PASSIVE_GAIN_DEG) * reachPercent) / 100;
+  const deg = ((ACTIVE_RANGE[motion].mean.value + PASSIVE_GAIN.value) * reachPercent) / 100;
   switch (motion) {
     case 'wrist extension':
       return { ...STILL, wrist: [STRETCH_FROM_DEG, deg] };

@@ -104,8 +104,8 @@ export function potOf(
     return { blockId, number: index + 1, phase, startMs, endMs, left: half('left'), right: half('right') };
   });
   // What was done was held, whatever was reckoned before.
-  const cracks = [...courses].flatMap(([key, { failure }]): Crack[] =>
-    failure && of === 'plan' ? [{ key, hand: partsOf(key).hand, atMs: failure.atMs, blockId: failure.blockId }] : [],
+  const cracks = [...courses].flatMap(([key, { failures }]): Crack[] =>
+    of === 'plan' ? failures.map(({ atMs, blockId }) => ({ key, hand: partsOf(key).hand, atMs, blockId })) : [],
   );
   return {
     measure,

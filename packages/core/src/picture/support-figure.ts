@@ -71,10 +71,10 @@ function startOf(
 }
 
 /** Benches, tables and walls are as high as the posture says. */
-function aroundSupport(posture: SupportPosture, { joints }: PostureLoad): Prop[] {
+function aroundSupport(posture: SupportPosture, { joints, handHeightM }: PostureLoad): Prop[] {
   const props: Prop[] = [];
   const { wrist, contact } = joints;
-  const { handHeightM, supportHeightM } = posture;
+  const { supportHeightM } = posture;
   const block = (name: string, atX: number, height: number, { behindM, widthM }: typeof UNDER_HANDS) =>
     props.push({ kind: 'block', name, x: atX - behindM, y: 0, width: widthM, height });
 

@@ -9,7 +9,7 @@ import { climbedBy, flatSteps } from './ladder.js';
 import { type Fault, under } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
 
-const judge = (body: Body): Person => ({ body, ageYears: 30, measured: [], today: '2000-01-01' });
+const judge = (body: Body): Person => ({ body, ageYears: 30, evidence: [], today: '2000-01-01' });
 
 /**
  * For whom a ladder must rise: for the one whom it was made for; else a studio's own for a woman and a man. The shipped ones are tested for

@@ -5,6 +5,7 @@ import type { Dose } from '../model/dose.js';
 import type { Level, Movement } from '../model/movement.js';
 import { USUAL_PACING } from '../model/sequence.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
+import { workedMs } from '../timeline/timeline.js';
 import { HANDS } from '../vocabulary/hands.js';
 
 /** Smaller rises are within what nobody could tell apart: one part in a hundred. */
@@ -53,7 +54,7 @@ export function workSeconds(movement: Movement, level: Level, dose: Dose = level
   const { events } = compileTimeline(sequence, () => movement);
   const worked = events.filter(({ stint, side }) => stint !== null && side !== 'right');
   const right = events.filter(({ stint, side }) => stint !== null && side !== 'left');
-  const seconds = (list: typeof events) => list.reduce((sum, { durationMs }) => sum + durationMs, 0) / 1000;
+  const seconds = (list: typeof events) => list.reduce((sum, event) => sum + workedMs(event), 0) / 1000;
   return Math.max(seconds(worked), seconds(right));
 }
 

@@ -23,45 +23,47 @@ const seconds = (...lines: Line[]) => compile(...lines).durationMs / 1000;
 /* Pacing in all of these: 5 s to announce, 3 s to change hands or direction, breaths 4 s in and 6 s out. */
 describe('durations, computed by hand', () => {
   test('repetitions with a tempo and rest', () => {
-    // 5 announce + 3 sets × 8 × (1 out + 2 back) = 72 + 2 rests × 20 = 40  →  117
-    expect(seconds(['strength.palm-lift', 'all-fours', '3x8 tempo1-2 rest20'])).toBe(117);
+    // 5 announce + 10 to the floor + 3 sets × 8 × (1 out + 2 back) = 72 + 2 rests × 20 = 40  →  127
+    expect(seconds(['strength.palm-lift', 'all-fours', '3x8 tempo1-2 rest20'])).toBe(127);
   });
 
-  test('a hold inside each repetition', () => {
-    // 5 + 2 sets × 6 × (1 + 5 + 1) = 84 + 1 rest × 30 = 119 for one hand; the other: 3 change × 2 sets + 84  →  209
-    expect(seconds(['grip.ball-squeeze', 'firm', '2x6 5s tempo1-1 rest30 L'])).toBe(119);
-    expect(seconds(['grip.ball-squeeze', 'firm', '2x6 5s tempo1-1 rest30 L,R'])).toBe(209);
+  test('a hold inside each repetition, and a pause between two of them', () => {
+    // 5 + 5 fetch the ball + 2 sets × (6 × (1 + 5 + 1) + 5 pauses × 2) = 104 + 1 rest × 30 = 144 for one hand;
+    // the other: 3 change × 2 sets + 104  →  254
+    expect(seconds(['grip.ball-squeeze', 'firm', '2x6 5s tempo1-1 rest30 L'])).toBe(144);
+    expect(seconds(['grip.ball-squeeze', 'firm', '2x6 5s tempo1-1 rest30 L,R'])).toBe(254);
   });
 
   test('without a tempo of its own a dose takes the level’s', () => {
-    // The level’s usual tempo is 3 out, 3 back: 5 + 4 × 6 = 29
-    expect(seconds(['free.wrist-circles', 'supported-fist', '1x4 L >'])).toBe(29);
+    // The level’s usual tempo is 3 out, 3 back: 5 + 10 to the chair + 4 × 6 = 39
+    expect(seconds(['free.wrist-circles', 'supported-fist', '1x4 L >'])).toBe(39);
   });
 
   test('a hold for time on each side', () => {
-    // 5 + 20 left + 3 change + 20 right = 48
-    expect(seconds(['stretch.flexors', 'open', '1x20s L,R'])).toBe(48);
+    // 5 + 10 to sit down + 20 left + 3 change + 20 right = 58
+    expect(seconds(['stretch.flexors', 'open', '1x20s L,R'])).toBe(58);
   });
 
   test('a timed bout is a bout, a timed stretch is a hold', () => {
     const kinds = (line: Line) => compile(line).events.map((event) => event.kind);
     expect(kinds(['free.open-close', 'fast', '1x30s'])).toEqual(['announce', 'bout']);
-    expect(kinds(['stretch.palm-press', 'up', '1x30s'])).toEqual(['announce', 'hold']);
+    expect(kinds(['stretch.palm-press', 'up', '1x30s'])).toEqual(['announce', 'position', 'hold']);
   });
 
   test('breaths', () => {
-    // 5 + 3 × (4 + 6) = 35
-    expect(seconds(['stretch.palm-press', 'up', '1x3br'])).toBe(35);
+    // 5 + 10 to sit down + 3 × (4 + 6) = 45
+    expect(seconds(['stretch.palm-press', 'up', '1x3br'])).toBe(45);
   });
 
   test('sides and directions multiply, with a change before each but the first', () => {
-    // 5 + left (5 × 6 + 3 + 5 × 6) 63 + 3 + right 63 = 134
-    expect(seconds(['free.wrist-circles', 'supported-fist', '1x5 tempo3-3 L,R <>'])).toBe(134);
+    // 5 + 10 to the chair + left (5 × 6 + 3 + 5 × 6) 63 + 3 + right 63 = 144
+    expect(seconds(['free.wrist-circles', 'supported-fist', '1x5 tempo3-3 L,R <>'])).toBe(144);
     const kinds = compile(['free.wrist-circles', 'supported-fist', '1x1 tempo3-3 L,R <>']).events.map(
       (event) => `${event.kind} ${event.side}`,
     );
     expect(kinds).toEqual([
       'announce left',
+      'position left',
       'repetition left',
       'change-direction left',
       'repetition left',
@@ -95,6 +97,28 @@ describe('durations, computed by hand', () => {
     expect(timeline.durationMs).toBe(123_000);
   });
 
+  test('what was fetched once stays at hand; a bar is walked to once', () => {
+    const durations = compile(
+      ['grip.ball-squeeze', 'soft', '1x1 3s tempo1-1 L'],
+      ['free.open-close', 'fast', '1x30s'],
+      ['grip.ball-squeeze', 'soft', '1x1 3s tempo1-1 L'],
+      ['hang.full', 'bar', '1x10s'],
+      ['hang.full', 'thick', '1x10s'],
+    ).blocks.map((block) => (block.endMs - block.startMs) / 1000);
+    // 5 + 5 fetch + 5; 5 + 30; 5 + 5, the ball is there; 5 + 10 to the bar + 10; 5 + 10.
+    expect(durations).toEqual([15, 35, 10, 25, 15]);
+  });
+
+  test('hands change while one rests: the rest is at least as long as the change', () => {
+    const restOf = (dose: string) => {
+      const rest = compile(['stretch.flexors', 'open', dose]).events.find((event) => event.kind === 'rest');
+      return (rest?.durationMs ?? 0) / 1000;
+    };
+    expect([restOf('2x20s L,R'), restOf('2x20s rest2 L,R'), restOf('2x20s rest10 L,R'), restOf('2x20s L')]).toEqual([
+      3, 3, 10, 0,
+    ]);
+  });
+
   test('rest leads to the next set and its first hand', () => {
     const rest = compile(['stretch.flexors', 'wall', '2x10s rest5 R,L']).events.find((event) => event.kind === 'rest')!;
     expect(rest).toMatchObject({ set: 2, side: 'right', durationMs: 5000, stint: null });
@@ -102,12 +126,12 @@ describe('durations, computed by hand', () => {
 
   test('sums by phase and by hand', () => {
     const timeline = compile(['stretch.flexors', 'open', '1x20s L'], ['stretch.palm-press', 'up', '1x10s']);
-    // Left: 20 alone + 10 together. Right: 10. Seated both: no change of posture.
+    // Left: 20 alone + 10 together. Right: 10. Seated both: 10 to sit down, then no change of posture.
     expect(summarise(timeline)).toMatchObject({
-      totalMs: 40_000,
+      totalMs: 50_000,
       workMs: 30_000,
       workByHand: { left: 30_000, right: 10_000 },
-      byPhase: { prepare: 40_000, load: 0 },
+      byPhase: { prepare: 50_000, load: 0 },
     });
   });
 });

@@ -5,17 +5,18 @@ import { equipmentFor, type Level, type Movement, type MovementLookup } from '..
 import type { Block, Pacing, Sequence } from '../model/sequence.js';
 import {
   type BlockSpan,
-  changeOfPostureS,
+  AT_THE_START,
   type EventKind,
   type EventPart,
-  FETCH_EQUIPMENT_S,
   milliseconds,
+  moveTo,
+  PAUSE_AFTER_HOLD_S,
   type Stint,
   type Timeline,
   type TimelineEvent,
+  workedMs,
 } from './timeline.js';
 import { handsInTurn, type WorkingSide } from '../vocabulary/hands.js';
-import type { Equipment, Posture } from '../vocabulary/places.js';
 
 /** Pace of a repetition when neither dose nor level says: a second out, two back. */
 export const USUAL_TEMPO: Tempo = { outS: 1, backS: 2 };
@@ -24,24 +25,19 @@ export const USUAL_TEMPO: Tempo = { outS: 1, backS: 2 };
  * Turns a sequence into timed events. Everything that needs a duration or an order reads this one result.
  *
  * Order inside a block: announce → get into position → for each set, each hand in turn, each direction: the work, with a
- * change of direction or of hands in between → rest after every set but the last.
+ * change of direction or of hands in between → rest after every set but the last, in which hands and direction change as well.
  * @throws SequenceError with every fault when the sequence is not sound.
  */
 export function compileTimeline(sequence: Sequence, lookup: MovementLookup): Timeline {
   const faults = checkSequence(sequence, lookup);
   if (faults.length) throw new SequenceError(faults);
   const draft = new TimelineWriter();
-  let posture: Posture | null = null;
-  let inReach: readonly Equipment[] | undefined;
+  let whereabouts = AT_THE_START;
   sequence.blocks.forEach((block, blockIndex) => {
     const { movement, level } = resolveBlock(block, lookup);
-    const equipment = equipmentFor(movement, level);
-    const atHand = inReach;
-    const fetches = atHand && equipment.some((thing) => thing !== 'mat' && !atHand.includes(thing));
-    const positionS = changeOfPostureS(posture, level.posture) + (fetches ? FETCH_EQUIPMENT_S : 0);
-    draft.block(blockIndex, block, () => writeBlock(draft, block, movement, level, sequence.pacing, positionS));
-    posture = level.posture;
-    inReach = equipment;
+    const { seconds, to } = moveTo(whereabouts, level.posture, equipmentFor(movement, level));
+    draft.block(blockIndex, block, () => writeBlock(draft, block, movement, level, sequence.pacing, seconds));
+    whereabouts = to;
   });
   return draft.timeline();
 }
@@ -77,7 +73,9 @@ function writeBlock(
       draft.set = set + 1;
       draft.side = firstOf(hands);
       draft.direction = firstOf(directions);
-      draft.event('rest', dose.restS);
+      // Hands and direction change while one rests.
+      const changes = hands.length > 1 || directions.length > 1;
+      draft.event('rest', Math.max(dose.restS, changes ? pacing.changeSidesS : 0));
     }
   }
 }
@@ -112,11 +110,14 @@ function writeWork(draft: TimelineWriter, dose: Dose, movement: Movement, level:
     { name: 'hold', label: 'hold', durationMs: milliseconds(dose.holdS ?? 0) },
     { name: 'back', label: backLabel, durationMs: milliseconds(tempo.backS) },
   ];
+  // A hand that waits for the other has its pause in that.
   const inTurn = dose.sides === 'alternating' ? handsInTurn(dose.sides) : [draft.side];
+  const pauses = dose.holdS !== undefined && inTurn.length === 1;
+  const pause: EventPart = { name: 'pause', label: 'let go', durationMs: milliseconds(PAUSE_AFTER_HOLD_S) };
   for (let repetition = 1; repetition <= work.count; repetition++) {
     for (const side of inTurn) {
       draft.side = side;
-      draft.parts('repetition', repetition, parts);
+      draft.parts('repetition', repetition, pauses && repetition < work.count ? [...parts, pause] : parts);
     }
   }
 }
@@ -173,7 +174,7 @@ class TimelineWriter {
   private write(kind: EventKind, repetition: number | null, parts: readonly EventPart[]) {
     const durationMs = parts.reduce((sum, part) => sum + part.durationMs, 0);
     const { side, set, direction, blockIndex, blockId, stintIndex: stint, clockMs: startMs } = this;
-    this.events.push({
+    const event: TimelineEvent = {
       kind,
       startMs,
       durationMs,
@@ -185,9 +186,10 @@ class TimelineWriter {
       direction,
       set,
       repetition,
-    });
+    };
+    this.events.push(event);
     this.clockMs += durationMs;
-    if (stint !== null) this.workMs += durationMs;
+    if (stint !== null) this.workMs += workedMs(event);
   }
 
   timeline(): Timeline {

@@ -1,7 +1,7 @@
 import { itemAt, must } from '../vocabulary/lists.js';
 import type { CountedSet } from '../model/session.js';
 import { pieceKey, plannedAgainstDone } from './planned-done.js';
-import type { EventKind, Timeline, TimelineEvent } from './timeline.js';
+import { type EventKind, type Timeline, type TimelineEvent, workedMs } from './timeline.js';
 
 /**
  * The timeline of what was really done: the plan's own, with each piece of work cut (or left out) to what was recorded, and the clock closed
@@ -53,7 +53,7 @@ function closed(plan: Timeline, events: readonly TimelineEvent[], durationMs: nu
     const mine = events.filter((event) => event.blockIndex === blockIndex);
     const startMs = mine[0]?.startMs ?? 0;
     const last = mine.at(-1);
-    const workMs = mine.reduce((sum, event) => sum + (event.stint === null ? 0 : event.durationMs), 0);
+    const workMs = mine.reduce((sum, event) => sum + (event.stint === null ? 0 : workedMs(event)), 0);
     return { ...span, startMs, endMs: last ? last.startMs + last.durationMs : startMs, workMs };
   });
   const stints = plan.stints.flatMap((stint) => {

@@ -43,10 +43,10 @@ const eventAt = (head: Playhead) => timeline.events[head.event];
 
 describe('the clock', () => {
   test('stands where the seconds say', () => {
-    // 5 s announce, then repetitions of 3 s: at 9 s it is second 1 of the second repetition.
-    expect(eventAt(at(9000))).toMatchObject({ kind: 'repetition', repetition: 2 });
-    expect(currentPart(eventAt(at(8500))!, at(8500))).toMatchObject({ part: { label: 'lift' }, leftMs: 500 });
-    expect(currentPart(eventAt(at(9500))!, at(9500))).toMatchObject({ part: { label: 'lower' }, leftMs: 1500 });
+    // 5 s announce, 10 s to the floor, then repetitions of 3 s: at 19 s it is second 1 of the second repetition.
+    expect(eventAt(at(19_000))).toMatchObject({ kind: 'repetition', repetition: 2 });
+    expect(currentPart(eventAt(at(18_500))!, at(18_500))).toMatchObject({ part: { label: 'lift' }, leftMs: 500 });
+    expect(currentPart(eventAt(at(19_500))!, at(19_500))).toMatchObject({ part: { label: 'lower' }, leftMs: 1500 });
   });
 
   test('many small steps and one long one come to the same, with the same stints ended', () => {
@@ -101,7 +101,7 @@ describe('the clock', () => {
 describe('skip, back, skip block', () => {
   test('a stint left early keeps only what was finished', () => {
     // 8.5 s into the stint: two whole repetitions of 3 s, the third unfinished.
-    const { head, ended } = skip(timeline, at(5000 + 8500));
+    const { head, ended } = skip(timeline, at(15_000 + 8500));
     expect(ended[0]!.done).toEqual([{ side: 'both', amount: 2 }]);
     expect(eventAt(head)).toMatchObject({ kind: 'rest' });
     const hold = skip(timeline, at(timeline.stints[2]!.startMs + 12_900));

@@ -1,6 +1,6 @@
 import type { Hand, WorkingSide } from '../vocabulary/hands.js';
 import type { Phase } from '../vocabulary/phases.js';
-import { PLACE_OF, type Posture } from '../vocabulary/places.js';
+import { type Equipment, PLACE_OF, type Posture } from '../vocabulary/places.js';
 
 /**
  * What happens at a moment. Repetitions, holds, bouts and breaths are *work*; the others lead to it or rest from it.
@@ -11,7 +11,7 @@ export type EventKind =
 
 /** A stretch of one event: the strokes of a repetition, the halves of a breath. */
 export interface EventPart {
-  readonly name: 'out' | 'hold' | 'back' | 'in' | 'work';
+  readonly name: 'out' | 'hold' | 'back' | 'pause' | 'in' | 'work';
   /** What to say aloud, from the movement: “lift”, “lower”, “breathe in”. */
   readonly label: string;
   readonly durationMs: number;
@@ -80,6 +80,10 @@ export interface Timeline {
 /** Events in which hands work. */
 export const WORK_EVENTS: readonly EventKind[] = ['repetition', 'hold', 'bout', 'breath'];
 
+/** What of an event is work: all of it but the pause that ends a repetition. */
+export const workedMs = ({ parts, durationMs }: TimelineEvent): number =>
+  durationMs - parts.reduce((sum, part) => sum + (part.name === 'pause' ? part.durationMs : 0), 0);
+
 /** Whole milliseconds of a number of seconds given in halves or tenths. @example milliseconds(2.5) → 2500 */
 export function milliseconds(seconds: number): number {
   return Math.round(seconds * 1000);
@@ -89,13 +93,42 @@ export function milliseconds(seconds: number): number {
 export const CHANGE_WITHIN_PLACE_S = 3;
 /** Seconds to another place. */
 export const CHANGE_OF_PLACE_S = 10;
-/** Fetching something that the block before did not need. */
+/** Fetching what has not been used yet; from then on it is at hand. */
 export const FETCH_EQUIPMENT_S = 5;
+/** Between two repetitions that are each held: letting go, and taking hold again. */
+export const PAUSE_AFTER_HOLD_S = 2;
 
-/** Seconds to get from one posture to the next; none at the very start, where people are already in place. @example changeOfPostureS(null, 'standing') → 0 */
-export function changeOfPostureS(from: Posture | null, to: Posture): number {
-  if (from === null || from === to) return 0;
-  return PLACE_OF[from] === PLACE_OF[to] ? CHANGE_WITHIN_PLACE_S : CHANGE_OF_PLACE_S;
+/** What stands where it stands and is walked to. */
+const FIXED: readonly Equipment[] = ['chair', 'table', 'wall', 'bench', 'bar', 'thick bar', 'edge'];
+
+/** Where somebody is and what they have with them, from block to block. */
+export interface Whereabouts {
+  readonly posture: Posture;
+  /** What stands where they are. */
+  readonly at: readonly Equipment[];
+  /** What has been fetched already; mats lie ready. */
+  readonly atHand: ReadonlySet<Equipment>;
+}
+
+/** Before the first block people stand in the room. */
+export const AT_THE_START: Whereabouts = { posture: 'standing', at: [], atHand: new Set(['mat']) };
+
+/**
+ * Seconds to the next block's place with what it needs, and where one is then. A fixed bar is walked to; what was fetched once stays at hand.
+ * @example moveTo(AT_THE_START, 'standing', []).seconds → 0
+ */
+export function moveTo(
+  from: Whereabouts,
+  posture: Posture,
+  needs: readonly Equipment[],
+): { seconds: number; to: Whereabouts } {
+  const at = needs.filter((thing) => FIXED.includes(thing));
+  const walks = PLACE_OF[from.posture] !== PLACE_OF[posture] || at.some((thing) => !from.at.includes(thing));
+  const changes = from.posture === posture ? 0 : CHANGE_WITHIN_PLACE_S;
+  const fetched = needs.filter((thing) => !FIXED.includes(thing) && !from.atHand.has(thing));
+  const seconds = (walks ? CHANGE_OF_PLACE_S : changes) + (fetched.length > 0 ? FETCH_EQUIPMENT_S : 0);
+  const atHand = fetched.length > 0 ? new Set([...from.atHand, ...fetched]) : from.atHand;
+  return { seconds, to: { posture, at, atHand } };
 }
 
 /** What a timeline comes to. */
@@ -114,8 +147,9 @@ export function summarise(timeline: Timeline): TimelineSummary {
   const workByHand: Record<Hand, number> = { left: 0, right: 0 };
   for (const event of timeline.events) {
     if (event.stint === null) continue;
-    if (event.side !== 'right') workByHand.left += event.durationMs;
-    if (event.side !== 'left') workByHand.right += event.durationMs;
+    const ms = workedMs(event);
+    if (event.side !== 'right') workByHand.left += ms;
+    if (event.side !== 'left') workByHand.right += ms;
   }
   const workMs = timeline.blocks.reduce((sum, block) => sum + block.workMs, 0);
   return { totalMs: timeline.durationMs, workMs, byPhase, workByHand };

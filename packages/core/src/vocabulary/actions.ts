@@ -7,10 +7,12 @@ export const ACTIONS = {
   pronation: 'N·m',
   supination: 'N·m',
   grip: 'N',
+  pinch: 'N',
   'finger extension': 'N',
   'MCP flexion': 'N·m',
   'shoulder flexion': 'N·m',
   'elbow flexion': 'N·m',
+  'elbow extension': 'N·m',
 } as const;
 /** The name of an action. */
 export type Action = keyof typeof ACTIONS;

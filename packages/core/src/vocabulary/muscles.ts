@@ -38,11 +38,17 @@ export const GROUP_OF: Record<Action, MuscleGroup> = {
   pronation: 'pronators',
   supination: 'supinators',
   grip: 'finger flexors',
+  pinch: 'thumb muscles',
   'MCP flexion': 'finger flexors',
   'finger extension': 'finger extensors',
   'elbow flexion': 'elbow muscles',
+  'elbow extension': 'elbow muscles',
   'shoulder flexion': 'shoulder girdle',
 };
+
+/** Every group that an action tires as much: the fingers press against the thumb as hard as it against them. @example groupsOf('pinch') → ['thumb muscles', 'finger flexors'] */
+export const groupsOf = (action: Action): readonly MuscleGroup[] =>
+  action === 'pinch' ? [GROUP_OF.pinch, GROUP_OF.grip] : [GROUP_OF[action]];
 
 /** The two muscle groups that bring a pair of opposite actions. @example pairOf('grip : opening') → ['finger flexors', 'finger extensors'] */
 export function pairOf(name: PairName): readonly [MuscleGroup, MuscleGroup] {

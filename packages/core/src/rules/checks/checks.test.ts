@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import type { SessionQuestion } from '../../effort/session-view.js';
 import { shippedMovement } from '../../library/index.js';
 import { METHODS } from '../../library/methods.js';
+import { maximum } from '../../mechanics/belief.js';
 import { applyEdits } from '../../model/edits.js';
 import { findLevel } from '../../model/movement.js';
 import type { Sequence } from '../../model/sequence.js';
@@ -34,9 +35,9 @@ const FIRES: Record<string, SessionQuestion> = {
   'impossible-posture': ask(farOff(), {
     lookup: (id) => (id === 'rock.palm-fore-aft' ? unreachable() : shippedMovement(id)),
   }),
-  'range-over': ask(write(instead('rock.palm-fore-aft', ['range', 'rock.palm-fore-aft', 'over']))),
+  'range-over': ask(write(instead('bearing.palm-support', ['skill', 'bearing.forward-lean', 'deep']))),
   'demand-over': ask(write(instead('isometric.flexion', ['strength', 'weight.curl', 'heavy'])), {
-    person: { ...person, measured: [{ action: 'wrist flexion', hand: 'left', value: 1, onDay: '2026-06-01' }] },
+    person: { ...person, evidence: [maximum('wrist flexion', 'left', 1, '2026-06-01')] },
   }),
   'hard-spacing': ask(
     write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong', '1x4 @80% 4s L,R'])),
@@ -106,7 +107,9 @@ const FIRES: Record<string, SessionQuestion> = {
   'direction-missing': ask(
     write(instead('free.wrist-circles', ['prepare', 'free.wrist-circles', 'free-fist', '1x3 tempo4-4 L,R >'])),
   ),
-  'balance-flexors-extensors': ask(write(without('isometric.extension', 'rock.back-of-hand'))),
+  'balance-flexors-extensors': ask(
+    write(instead('isometric.extension', ['strength', 'isometric.flexion', 'medium', '3x6 @60% 5s rest30 L,R'])),
+  ),
   'balance-grip-opening': ask(
     write(instead('isometric.finger-spread', ['strength', 'grip.ball-squeeze', 'firm', '3x8 @55% 4s L,R'])),
   ),

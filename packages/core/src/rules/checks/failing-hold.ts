@@ -18,7 +18,7 @@ export const failingHold: Check = {
   source: 'Frey-Law, Looft, Heitsman 2012, J Biomech 45:1803–8',
   find: (view) => {
     const failures = [...view.courses]
-      .flatMap(([key, { failure }]) => (failure ? [{ key, failure }] : []))
+      .flatMap(([key, { failures }]) => failures.map((failure) => ({ key, failure })))
       .filter(({ failure }) => {
         const block = blockOf(view, failure.blockId);
         return block.effortPercent <= 100;

@@ -18,8 +18,8 @@ export const gripUnanswered: Check = {
         groupEffort(view, block.block.id, 'finger flexors') >= STRENGTHENED_PERCENT,
     );
     const opens = view.blocks.some(
-      ({ block, movement, index }) =>
-        groupEffort(view, block.id, 'finger extensors') >= ANSWERED_PERCENT ||
+      ({ block, level, movement, index }) =>
+        (level.loading !== 'unloaded' && groupEffort(view, block.id, 'finger extensors') >= ANSWERED_PERCENT) ||
         (index > (grips[0]?.index ?? 0) && movement.motions.includes('finger spreading')),
     );
     if (grips.length === 0 || opens) return [];

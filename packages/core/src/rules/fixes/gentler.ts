@@ -2,6 +2,7 @@ import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { amountOf, type Dose, workOf } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
 import { type Level, type Movement, obeysEffort } from '../../model/movement.js';
+import { roughHeightM } from '../../model/posture.js';
 import { handsWorking } from '../../vocabulary/hands.js';
 import { askedOf, effortOf, isOpen, missingFor } from '../checks/choose.js';
 import { doseFor } from '../method-dose.js';
@@ -51,9 +52,11 @@ function otherHolds(view: SessionView, block: BlockView): Edit[][] {
 function inclines(view: SessionView, block: BlockView): Edit[][] {
   const { load } = block.level;
   if (load.kind !== 'body') return [];
-  const { handHeightM } = load.stance;
   return sameFamily(view, block)
-    .filter(({ level: { load: other } }) => other.kind === 'body' && other.stance.handHeightM > handHeightM + INCLINE_M)
+    .filter(
+      ({ level: { load: other } }) =>
+        other.kind === 'body' && roughHeightM(other.stance) > roughHeightM(load.stance) + INCLINE_M,
+    )
     .filter(({ level: { contact } }) => contact === block.level.contact || RELIEVED_CONTACTS.includes(contact))
     .slice(-TRIES)
     .reverse()

@@ -67,11 +67,14 @@ describe('what would answer a finding', () => {
   });
 
   test('comes gentlest first: less, what spares the wrist, an incline, and out only when nothing else would do', () => {
-    const offers = offersOf(seen(YOGA), 'failing-hold');
-    expect(offers[0]).toBe('Palm support: 2×45s → 1×30s');
-    expect(offers.slice(1)).toEqual([
-      expect.stringMatching(/^Palm support → fist support, /),
-      expect.stringMatching(/^Palm support → incline support, /),
+    const lines = YOGA.map((line): Line =>
+      line[1] === 'strength.palm-lift' ? [line[0], 'strength.palm-lift-hold', 'all-fours', '2x60s rest15'] : line,
+    );
+    const offers = offersOf(seen(lines), 'failing-hold');
+    expect(offers).toEqual([
+      'Palm lift, held: 2×60s → 1×30s',
+      expect.stringMatching(/^Palm lift, held → steady fists with a lean, /),
+      'Palm lift, held: 2×60s → 2×24s',
     ]);
     expect(offers.some((label) => label.startsWith('Take'))).toBe(false);
   });

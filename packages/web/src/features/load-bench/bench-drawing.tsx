@@ -163,13 +163,13 @@ function handlesFor(posture: SupportPosture, load: PostureLoad): Handle[] {
           value: posture.supportHeightM,
         });
       }
-      const beside = surface === 'wall' ? wrist : { x: wrist.x + 0.24, y: posture.handHeightM };
+      const beside = surface === 'wall' ? wrist : { x: wrist.x + 0.24, y: load.handHeightM };
       handles.push({
         field: 'handHeightM',
         name: 'Bench under the hands',
         at: beside,
         along: 'y',
-        value: posture.handHeightM,
+        value: load.handHeightM,
       });
     }
   }
