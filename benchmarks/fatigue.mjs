@@ -18,6 +18,8 @@ function session() {
           startMs: at * 1000,
           endMs: (at + REPETITION_S) * 1000,
           effort: 0.2 + (index % 12) * 0.04,
+          charged: 0.2 + (index % 12) * 0.04,
+          logSd: 0.35,
         });
       }
       return [key, list];

@@ -76,6 +76,7 @@ export * from './timeline/planned-done.js';
 export * from './timeline/playhead.js';
 export * from './timeline/timeline.js';
 export * from './effort/balance.js';
+export * from './effort/chances.js';
 export * from './effort/compartments.js';
 export * from './effort/coverage.js';
 export * from './effort/effort-timeline.js';

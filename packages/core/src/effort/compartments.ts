@@ -1,5 +1,5 @@
 import type { Rates } from './rates.js';
-import { working } from '../vocabulary/constant.js';
+import { timesMoved, working } from '../vocabulary/constant.js';
 
 /** Shares of a muscle's motor units: active and fatigued; what is left rests. */
 export interface Units {
@@ -185,8 +185,26 @@ export function holdTimeS(rates: Rates, from: Units, effort: number, withinS: nu
 
 /** Nobody asks for longer. */
 const ENDLESS_S = 36_000;
-const KEPT_TIMES = 4000;
-const knownTimes = new Map<string, number>();
+const KEPT_EFFORTS = 500;
+/** By rates, effort and what of it is charged: a session asks the same few of them hundreds of times. */
+const knownTimes = new Map<Rates, Map<number, Map<number, number>>>();
+let knownAt = timesMoved();
+
+/** @returns the times of an effort that are known, by what is charged */
+function timesOf(rates: Rates, effort: number): Map<number, number> {
+  if (knownAt !== timesMoved()) {
+    knownTimes.clear();
+    knownAt = timesMoved();
+  }
+  let ofRates = knownTimes.get(rates);
+  if (!ofRates) knownTimes.set(rates, (ofRates = new Map<number, Map<number, number>>()));
+  let ofEffort = ofRates.get(effort);
+  if (!ofEffort) {
+    if (ofRates.size >= KEPT_EFFORTS) ofRates.clear();
+    ofRates.set(effort, (ofEffort = new Map<number, number>()));
+  }
+  return ofEffort;
+}
 
 /**
  * How long an effort is kept up from rest, in seconds: the model's own endurance time, by which doses are counted. Infinity where it never fails, 0 for
@@ -195,13 +213,11 @@ const knownTimes = new Map<string, number>();
  */
 export function enduranceTimeS(rates: Rates, effort: number, charged = effort): number {
   if (effort > 1) return 0;
-  const key = `${rates.fatiguePerS} ${rates.tolerance} ${rates.recoveryPerS} ${rates.restMultiplier} ${effort} ${charged}`;
-  let seconds = knownTimes.get(key);
+  const known = timesOf(rates, effort);
+  let seconds = known.get(charged);
   if (seconds === undefined) {
-    if (knownTimes.size >= KEPT_TIMES) knownTimes.clear();
-    seconds =
-      charged < RESTS_BELOW.value ? Infinity : (holdTimeS(rates, RESTED, effort, ENDLESS_S, charged) ?? Infinity);
-    knownTimes.set(key, seconds);
+    seconds = charged < RESTS_BELOW.value ? Infinity : (holdTimeS(rates, RESTED, effort, ENDLESS_S, charged) ?? Infinity);
+    known.set(charged, seconds);
   }
   return seconds;
 }

@@ -39,7 +39,7 @@ describe('fatigue through a session', () => {
     expect(failure.blockId).toBe('b0');
     expect(failure.heldS).toBeLessThan(failure.askedS);
     expect(lowest).toBeLessThan(0.6);
-    const longer = courses(['isometric.hook-pull', 'medium', `2x1 @60% 70s tempo1-1 rest${10 + failure.restS!}`]);
+    const longer = courses(['isometric.hook-pull', 'medium', `2x1 @60% 70s tempo1-1 rest${20 + failure.restS!}`]);
     expect(longer.courses.get('left finger flexors')!.failures).toEqual([]);
   });
 

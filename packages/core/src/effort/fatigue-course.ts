@@ -92,18 +92,26 @@ function courseOf(rates: Rates, spans: readonly EffortSpan[], durationMs: number
     lowest = Math.min(lowest, left);
     points.push({ atMs, left });
   };
+  // A set asks the same again and again: what hangs on the effort alone is found once for all of its repetitions.
+  let [effort, charged, fails, perSecond] = [NaN, NaN, 0, 0];
   for (const span of spans) {
     if (span.startMs > nowMs) {
       units = step(rates, units, 0, (span.startMs - nowMs) / 1000);
       mark(span.startMs);
     }
+    if (span.effort !== effort || span.charged !== charged) {
+      ({ effort, charged } = span);
+      fails = effort > 1 ? 0 : failsAt(rates, effort);
+      perSecond = enduranceDoseOf(rates, effort, 1, charged);
+    }
     const seconds = (span.endMs - span.startMs) / 1000;
     const before = units;
     units = step(rates, units, tires(span), seconds);
-    if (!isHeld(rates, before, units, span) && failures.at(-1)?.blockId !== span.blockId)
-      failures.push(failureOf(rates, before, span, seconds));
+    // Fatigue only grows while an effort goes on, so the ends of the span tell whether it was held throughout.
+    const held = mostFatigued(units, before) < fails;
+    if (!held && failures.at(-1)?.blockId !== span.blockId) failures.push(failureOf(rates, before, span, seconds));
     mark(span.endMs);
-    dose += enduranceDoseOf(rates, span.effort, seconds, span.charged);
+    dose += perSecond * seconds;
     loadMs += span.endMs - span.startMs;
   }
   if (durationMs > nowMs) {
@@ -113,11 +121,7 @@ function courseOf(rates: Rates, spans: readonly EffortSpan[], durationMs: number
   return { points, lowest, failures, enduranceDose: dose, underLoadS: loadMs / 1000, end: units };
 }
 
-/** Fatigue only grows while an effort goes on, so the ends of the span tell whether it was held throughout. */
-function isHeld(rates: Rates, before: Units, after: Units, { effort }: EffortSpan): boolean {
-  const fails = failsAt(rates, effort);
-  return effort <= 1 && after.fatigued < fails && before.fatigued < fails;
-}
+const mostFatigued = (units: Units, before: Units) => Math.max(units.fatigued, before.fatigued);
 
 /** The blocks of one group that are not held by somebody so much stronger or weaker. */
 export function blocksFailing(
@@ -129,11 +133,16 @@ export function blocksFailing(
   const failing = new Set<string>();
   let units = from;
   let nowMs = 0;
+  let [effort, fails] = [NaN, 0];
   for (const span of asFor(spans, z)) {
     if (span.startMs > nowMs) units = step(rates, units, 0, (span.startMs - nowMs) / 1000);
     const before = units;
     units = step(rates, units, tires(span), (span.endMs - span.startMs) / 1000);
-    if (!isHeld(rates, before, units, span)) failing.add(span.blockId);
+    if (span.effort !== effort) {
+      ({ effort } = span);
+      fails = effort > 1 ? 0 : failsAt(rates, effort);
+    }
+    if (mostFatigued(units, before) >= fails) failing.add(span.blockId);
     nowMs = span.endMs;
   }
   return failing;

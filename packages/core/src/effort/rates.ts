@@ -1,4 +1,4 @@
-import { type Constant, published, working } from '../vocabulary/constant.js';
+import { type Constant, published, timesMoved, working } from '../vocabulary/constant.js';
 import type { MuscleGroup } from '../vocabulary/muscles.js';
 
 /** Rates of the three-compartment model and the endurance law of a joint region, as constants. */
@@ -42,33 +42,23 @@ const REGIONS = {
 /** A joint region with rates of its own. */
 export type RegionName = keyof typeof REGIONS;
 
-/** Reads the constants as they stand, so that their weight can be found by moving them. */
-const read = (of: Region): Rates => ({
-  get fatiguePerS() {
-    return of.fatiguePerS.value;
-  },
-  get recoveryPerS() {
-    return of.recoveryPerS.value;
-  },
-  get restMultiplier() {
-    return of.restMultiplier.value;
-  },
-  get enduranceAS() {
-    return of.enduranceAS.value;
-  },
-  get enduranceB() {
-    return of.enduranceB.value;
-  },
-  get tolerance() {
-    return of.tolerance.value;
-  },
+const numbers = (of: Region): Rates => ({
+  fatiguePerS: of.fatiguePerS.value,
+  recoveryPerS: of.recoveryPerS.value,
+  restMultiplier: of.restMultiplier.value,
+  enduranceAS: of.enduranceAS.value,
+  enduranceB: of.enduranceB.value,
+  tolerance: of.tolerance.value,
+});
+const read = (): Readonly<Record<RegionName, Rates>> => ({
+  handGrip: numbers(REGIONS.handGrip),
+  elbow: numbers(REGIONS.elbow),
+  shoulder: numbers(REGIONS.shoulder),
 });
 /** The rates of every region as published. */
-export const RATES: Readonly<Record<RegionName, Rates>> = {
-  handGrip: read(REGIONS.handGrip),
-  elbow: read(REGIONS.elbow),
-  shoulder: read(REGIONS.shoulder),
-};
+export const RATES = read();
+/** As they stand: plain numbers, since a session takes thousands of steps with them, read anew when a constant was moved. */
+let [standing, standingAt] = [RATES, timesMoved()];
 
 /** Wrist, forearm and hand muscles have no rates of their own in print: they take those of the hand's grip (working choice). */
 export function regionOf(group: MuscleGroup): RegionName {
@@ -77,7 +67,10 @@ export function regionOf(group: MuscleGroup): RegionName {
 }
 
 /** The rates of a muscle group. */
-export const ratesOf = (group: MuscleGroup): Rates => RATES[regionOf(group)];
+export function ratesOf(group: MuscleGroup): Rates {
+  if (standingAt !== timesMoved()) [standing, standingAt] = [read(), timesMoved()];
+  return standing[regionOf(group)];
+}
 
 /** How long a share of maximum is held from rest by the published law, in seconds. @example enduranceS(RATES.handGrip, 0.5) ≈ 102 */
 export const enduranceS = ({ enduranceAS, enduranceB }: Rates, share: number) => enduranceAS * share ** enduranceB;

@@ -40,17 +40,23 @@ function kept(constant: Constant): Constant {
 /** Every constant of the computations that are loaded, in the order in which they are declared. */
 export const constants = (): readonly Constant[] => ALL;
 
+let moved = 0;
+/** How often a constant has been moved: what is kept of a computation is good for one count only. */
+export const timesMoved = () => moved;
+
 /**
- * What is computed while a constant has another value. What keeps its results keeps them by person or body: ask with new ones.
+ * What is computed while a constant has another value. What keeps its results by person, level or body is to be asked with new ones.
  * @example withValue({ name: 'n', value: 2, unit: '', source: null, reason: '', range: null }, 3, () => 4) → 4
  */
 export function withValue<T>(constant: Constant, value: number, run: () => T): T {
   const movable: { value: number } = constant;
   const before = movable.value;
   movable.value = value;
+  moved++;
   try {
     return run();
   } finally {
     movable.value = before;
+    moved++;
   }
 }
