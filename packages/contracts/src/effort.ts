@@ -1,13 +1,14 @@
 import {
   type Balance,
   BLOCK_LIMITS,
+  type Action,
   type BlockAccount,
+  type BlockGroup,
   type Coverage,
   type Edit,
   type EventKind,
   type Hand,
   type HandAccount,
-  idOf,
   instant,
   list,
   type MuscleGroup,
@@ -20,12 +21,11 @@ import {
   text,
   type WorkingSide,
 } from '@clay-pot/core';
-import { BODY_INPUT } from './mechanics.js';
+import { WHOM_INPUT } from './mechanics.js';
 
 /** A sequence and for whom: an athlete of the studio, a body, or nobody in particular. */
 export const EFFORT_QUESTION = record({
-  athleteId: optional(idOf('an athlete')),
-  body: optional(BODY_INPUT),
+  ...WHOM_INPUT,
   sequence: SEQUENCE,
   /** When the session would begin, for what earlier ones have left; now when left out. */
   at: optional(instant()),
@@ -43,8 +43,8 @@ export interface GroupFatigue {
   /** Σ time / endurance time: 1 is one hold to failure's worth. */
   enduranceDose: number;
   underLoadS: number;
-  /** The first work that cannot be held to its end. */
-  failure: { blockId: string; atMs: number; heldS: number; askedS: number; restS: number | null } | null;
+  /** The first work of each block that cannot be held to its end. */
+  failures: { blockId: string; atMs: number; heldS: number; askedS: number; asks: number; restS: number | null }[];
 }
 
 /** How each muscle group fares over the session. */
@@ -55,6 +55,14 @@ export interface EffortTimelineAnswer {
   /** Blocks that this body cannot take, with the reason. */
   impossible: { blockId: string; message: string }[];
   estimated: string[];
+}
+
+/** What one block comes to, hand by hand and group by group. */
+export interface BlockAnswer extends BlockAccount {
+  /** Every muscle group that works in it, the hardest first. */
+  groups: BlockGroup[];
+  /** How likely it is carried to its end, 0–1: the least of its groups. */
+  chanceOfCompletion: number;
 }
 
 /** What a check says, with the edits that would answer it. */
@@ -89,7 +97,9 @@ export interface OffersAnswer {
 export interface EffortSessionAnswer extends EffortTimelineAnswer {
   /** The method that it was judged by. */
   method: { id: string; name: string };
-  account: { hands: Record<Hand, HandAccount>; blocks: BlockAccount[] };
+  account: { hands: Record<Hand, HandAccount>; blocks: BlockAnswer[] };
+  /** The one measurement that would settle most of what is in doubt. */
+  whatToMeasure: { hand: Hand; action: Action; decides: number; of: number; words: string } | null;
   /** Doses of opposites; a ratio is null when there is too little to compare, or nothing on the other side. */
   balance: Balance;
   coverage: Coverage;

@@ -2,18 +2,21 @@ import {
   type Action,
   between,
   BODY_LIMITS,
+  type CapacitySource,
   CONTACTS,
   type Fault,
   FACINGS,
   HANDS,
   idOf,
   type Limit,
+  list,
   type Of,
   oneOf,
   optional,
   POSTURE_LIMITS,
   type PostureField,
   QUANTITIES,
+  READING,
   type Quantity,
   record,
   type Sex,
@@ -85,16 +88,35 @@ export function checkPostureInput({ from, support: rests }: PostureInput): Fault
   return [{ pointer: '/from', message: `must be one of ${USUAL.join(', ')}; or give a support` }];
 }
 
-const ASKED = {
+/** One maximum or range that was measured; today where no day is given. */
+const MEASURED_INPUT = record(
+  { ...READING.properties, onDay: optional(READING.properties.onDay) },
+  { what: 'a reading' },
+);
+const STRENGTH = { min: 0.2, max: 4, step: 0.01, unit: 'times the norm' } as const;
+
+/** Of whom something is asked: an athlete of the studio, a body, or nobody in particular. */
+export const WHOM_INPUT = {
   /** An athlete of the studio: body and measured maxima and ranges are read from the record. What `body` gives comes first. */
   athleteId: optional(idOf('an athlete')),
   body: optional(BODY_INPUT),
+  /** Maxima are taken to be this many times the norm of sex, age and body mass: 1.4 is a practised person. */
+  strengthOfNorm: optional(between(STRENGTH, 'Strength')),
+  /** Maxima and ranges that were measured, beside those on record. */
+  measured: optional(list(MEASURED_INPUT, { max: 100 })),
+};
+
+const ASKED = {
+  ...WHOM_INPUT,
   posture: POSTURE_INPUT,
 };
 /** What is asked of one posture. */
 export const POSTURE_QUESTION = record(ASKED);
 /** Whose hands, and in which posture. */
 export type PostureQuestion = Of<typeof POSTURE_QUESTION>;
+
+/** Whose hands something is asked of. */
+export type WhomInput = Pick<PostureQuestion, keyof typeof WHOM_INPUT>;
 
 /** Values that any quantity may be aimed at; each has its own unit. */
 const TARGET_VALUE = {
@@ -130,14 +152,24 @@ export interface HandAnswer {
   loadPercentBW: number;
   wristMomentNm: number;
   fingerMomentNm: number;
+  /** What stretched tissue carries of the wrist’s moment. */
+  tissueMomentNm: number;
+  /** Above 0 what straightens the elbow holds it, below what bends it. */
+  elbowMomentNm: number;
+  /** Above 0 what draws the arm down holds it, below what lifts it. */
+  shoulderMomentNm: number;
   effortPercent: number;
   efforts: {
     action: Action;
     demand: number;
     unit: 'N·m' | 'N';
     capacity: number;
-    capacitySource: 'measured' | 'estimated';
+    /** Spread of what is believed of the capacity, a log-sd. */
+    capacityLogSd: number;
+    capacitySource: CapacitySource;
     effortPercent: number;
+    /** Four fifths of people of whom as much is known lie between. */
+    effortInterval: readonly [low: number, high: number];
   }[];
   /** What is left of the range with help: negative when the posture asks for more than there is. */
   rangeMarginDeg: number | null;
@@ -146,6 +178,9 @@ export interface HandAnswer {
 
 /** What a posture asks of the hands, the wrist angle, and the joints that it was computed from. */
 export interface PostureAnswer {
+  /** Both hands together, percent of body weight; on the forearms nothing is on the hands. */
+  handsPercentBW: number;
+  /** What the arms carry together: the hands, or the forearms. */
   bothPercentBW: number;
   left: HandAnswer;
   right: HandAnswer;
@@ -171,5 +206,7 @@ export interface SolveAnswer {
   field: PostureField;
   value: number;
   unit: string;
+  /** Of a value found for an effort: what four fifths of people of whom as much is known would need; null on a side where nothing gives it. */
+  interval: readonly [low: number | null, high: number | null] | null;
   answer: PostureAnswer;
 }

@@ -216,7 +216,8 @@ export function enduranceTimeS(rates: Rates, effort: number, charged = effort): 
   const known = timesOf(rates, effort);
   let seconds = known.get(charged);
   if (seconds === undefined) {
-    seconds = charged < RESTS_BELOW.value ? Infinity : (holdTimeS(rates, RESTED, effort, ENDLESS_S, charged) ?? Infinity);
+    seconds =
+      charged < RESTS_BELOW.value ? Infinity : (holdTimeS(rates, RESTED, effort, ENDLESS_S, charged) ?? Infinity);
     known.set(charged, seconds);
   }
   return seconds;

@@ -1,5 +1,5 @@
 import { step, type Units } from './compartments.js';
-import { effortTimeline } from './effort-timeline.js';
+import { type EffortSpan, effortTimeline, type EffortTimeline } from './effort-timeline.js';
 import { fatigueCourses } from './fatigue-course.js';
 import { ratesOf } from './rates.js';
 import { accountOf, type HandAccount } from './session-account.js';
@@ -9,12 +9,30 @@ import type { Sequence } from '../model/sequence.js';
 import type { CountedSet } from '../model/session.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { doneTimeline } from '../timeline/done-timeline.js';
+import { working } from '../vocabulary/constant.js';
 import { hoursBetween } from '../vocabulary/days.js';
 import { HANDS } from '../vocabulary/hands.js';
 import { MUSCLE_GROUPS, type MuscleGroup, partsOf, type SideGroup } from '../vocabulary/muscles.js';
 
 /** From this share of the maximum tendons answer, and need their days (Bohm, Mersmann, Arampatzis 2015). */
 export const HARD_PERCENT = 70;
+/** So long at such an effort, all sets of a session together, asks for days before the next. */
+const HARD_FROM = working('Hard work that is spaced', 30, 's', 'four or five near-maximal holds of some seconds: what finger and tendon programmes space by two days', [20, 60]); // prettier-ignore
+
+/** Seconds of a stretch of work above a share of the maximum: all of a hold, of a stroke the part of a half sine that rises above it. */
+function secondsAbove({ startMs, endMs, effort, charged }: EffortSpan, share: number): number {
+  if (effort < share) return 0;
+  const seconds = (endMs - startMs) / 1000;
+  return charged >= share ? seconds : seconds * (1 - (2 / Math.PI) * Math.asin(share / Math.min(1, effort)));
+}
+
+/** Groups that a session works so hard, and for so long, that the next such session is spaced. */
+export function hardGroups({ spans }: Pick<EffortTimeline, 'spans'>): SideGroup[] {
+  const hardS = (list: readonly EffortSpan[]) =>
+    list.reduce((sum, span) => sum + secondsAbove(span, HARD_PERCENT / 100), 0);
+  return [...spans].filter(([, list]) => hardS(list) >= HARD_FROM.value).map(([key]) => key);
+}
+
 /** Groups whose hard work is spaced. */
 export const SPACED_GROUPS: readonly MuscleGroup[] = ['finger flexors', 'wrist flexors'];
 
@@ -27,7 +45,7 @@ export interface PastSession {
   readonly endedAt: string;
   readonly doses: Partial<Record<SideGroup, number>>;
   readonly hands: { readonly left: HandAccount; readonly right: HandAccount };
-  /** Groups that worked at or above `HARD_PERCENT`. */
+  /** Groups that worked at or above `HARD_PERCENT` for long enough to be spaced. */
   readonly hard: readonly SideGroup[];
   readonly movementIds: readonly string[];
   /** Where its groups stood at the end. */
@@ -63,9 +81,7 @@ export function pastSession(
     endedAt,
     doses: Object.fromEntries(doses),
     hands,
-    hard: [...efforts.spans]
-      .filter(([, spans]) => spans.some(({ effort }) => effort * 100 >= HARD_PERCENT))
-      .map(([key]) => key),
+    hard: hardGroups(efforts),
     movementIds: plan.blocks.filter(({ id: blockId }) => worked.includes(blockId)).map(({ movementId }) => movementId),
     end: Object.fromEntries([...courses].map(([key, { end }]) => [key, end])),
   };
@@ -147,16 +163,23 @@ export const RATIO_BAND = [0.8, 1.3] as const;
 const PLAIN_CHANGE = 0.2;
 const weightOf = (days: number) => 2 / (days + 1);
 
+/** Exponentially weighted mean of days, today first, by the sum of its own weights: as much every day is just that. */
+function weightedMean(daily: readonly number[], days: number): number {
+  let [sum, weights, weight] = [0, 0, 1];
+  for (const dose of daily) {
+    sum += weight * dose;
+    weights += weight;
+    weight *= 1 - weightOf(days);
+  }
+  return sum / weights;
+}
+
 /** How the weeks go for each group that was worked in four of them. (Williams et al. 2017, Br J Sports Med 51:209–10, for the weighting.) */
 export function loadTrends(past: readonly PastSession[], now: string): LoadTrend[] {
   return MUSCLE_GROUPS.flatMap((group) => {
     const both = (doses: ReadonlyMap<SideGroup, number>) => ofBothHands(doses, group);
-    let [short, long] = [0, 0];
-    for (let day = 28; day >= 1; day--) {
-      const dose = both(dosesWithin(past, now, day, day - 1));
-      short += weightOf(7) * (dose - short);
-      long += weightOf(28) * (dose - long);
-    }
+    const daily = Array.from({ length: 28 }, (_, index) => both(dosesWithin(past, now, index + 1, index)));
+    const [short, long] = [weightedMean(daily, 7), weightedMean(daily, 28)];
     const weekDose = both(dosesWithin(past, now, 7));
     const usualWeekDose = both(dosesWithin(past, now, 28, 7)) / 3;
     if (weekDose + usualWeekDose === 0) return [];

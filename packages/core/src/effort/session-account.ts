@@ -6,7 +6,7 @@ import type { HandDemand } from '../mechanics/demand.js';
 import { carryDistanceM } from '../mechanics/external-load.js';
 import { findLevel, type MovementLookup } from '../model/movement.js';
 import type { Sequence } from '../model/sequence.js';
-import { type Timeline, type TimelineEvent, workedMs } from '../timeline/timeline.js';
+import { type Timeline, workedMs } from '../timeline/timeline.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 import { partsOf, type SideGroup } from '../vocabulary/muscles.js';
 
@@ -20,6 +20,8 @@ export interface BlockHand {
   readonly loadPercentBW: number;
   /** The hardest muscle group's share of its maximum, percent. */
   readonly effortPercent: number;
+  /** Four fifths of people of whom as much is known lie between. */
+  readonly effortInterval: readonly [low: number, high: number];
   /** Largest endurance dose of any of its groups. */
   readonly enduranceDose: number;
   readonly repetitions: number;
@@ -63,13 +65,23 @@ export function accountOf(
   lookup: MovementLookup,
 ): SessionAccount {
   const { doses, groupS, blockDoses } = groupSums(efforts);
-  const sums = timeline.blocks.map(() => ({ left: { ...NOTHING }, right: { ...NOTHING } }));
+  const sums = timeline.blocks.map((): Record<Hand, Sums> => ({ left: { ...NOTHING }, right: { ...NOTHING } }));
   for (const event of timeline.events) {
     if (event.stint === null) continue;
-    for (const hand of handsOf(event)) {
+    const seconds = workedMs(event) / 1000;
+    const demand = efforts.demands[event.blockIndex] ?? null;
+    for (const hand of HANDS) {
       const sum = itemAt(sums, event.blockIndex)[hand];
-      sum.workS += workedMs(event) / 1000;
-      if (event.kind === 'repetition') sum.repetitions += 1;
+      if (event.side === 'both' || event.side === hand) {
+        sum.workS += seconds;
+        if (event.kind === 'repetition') sum.repetitions += 1;
+        sum.impulseNs += seconds * (demand?.[hand].loadN ?? 0);
+      } else {
+        // A planted hand that waits still bears.
+        const besideN = demand?.beside?.[hand].loadN ?? 0;
+        sum.impulseNs += seconds * besideN;
+        if (besideN > 0) sum.besideS += seconds;
+      }
     }
   }
   const blocks = timeline.blocks.map(({ blockId, startMs, endMs }, index): BlockAccount => {
@@ -91,10 +103,12 @@ export function accountOf(
     const total = { workS: 0, underLoadS: 0, impulseNs: 0, repetitions: 0, carryM: 0 };
     blocks.forEach((block, index) => {
       const { workS, loadN, repetitions, effortPercent } = block[hand];
+      const { impulseNs, besideS } = itemAt(sums, index)[hand];
       const stretched = (efforts.demands[index]?.[hand].stretchNm ?? 0) > 0;
       total.workS += workS;
       total.repetitions += repetitions;
-      total.impulseNs += loadN * workS;
+      total.impulseNs += impulseNs;
+      total.underLoadS += besideS;
       if (loadN > 0 || stretched || effortPercent >= LOADED_FROM_PERCENT) total.underLoadS += workS;
       if (isCarried(sequence, index, lookup)) total.carryM += carryDistanceM(workS);
     });
@@ -102,14 +116,22 @@ export function accountOf(
   }
 }
 
-const NOTHING = { workS: 0, repetitions: 0 };
-const handsOf = ({ side }: TimelineEvent): readonly Hand[] => (side === 'both' ? HANDS : [side]);
+/** What one block comes to on one hand; `besideS` is time in which it bears while the other works. */
+interface Sums {
+  workS: number;
+  repetitions: number;
+  impulseNs: number;
+  besideS: number;
+}
+const NOTHING: Sums = { workS: 0, repetitions: 0, impulseNs: 0, besideS: 0 };
+
+const NO_LOAD = { loadN: 0, loadPercentBW: 0, effortPercent: 0, effortInterval: [0, 0] } as const;
 
 /** A hand that does no work in a block carries nothing in it. */
 function loadOf(demand: HandDemand | undefined, workS: number) {
-  if (!demand || workS === 0) return { loadN: 0, loadPercentBW: 0, effortPercent: 0 };
-  const { loadN, loadPercentBW, effortPercent } = demand;
-  return { loadN, loadPercentBW, effortPercent };
+  if (!demand || workS === 0) return NO_LOAD;
+  const { loadN, loadPercentBW, effortPercent, efforts } = demand;
+  return { loadN, loadPercentBW, effortPercent, effortInterval: efforts[0]?.interval ?? NO_LOAD.effortInterval };
 }
 
 function isCarried(sequence: Sequence, index: number, lookup: MovementLookup): boolean {

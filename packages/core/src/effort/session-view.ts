@@ -1,5 +1,6 @@
 import { itemAt } from '../vocabulary/lists.js';
 import { type Balance, balanceOf } from './balance.js';
+import { type Chances, chancesOf } from './chances.js';
 import { type Coverage, coverageOf, type Visit, visitOf } from './coverage.js';
 import { effortTimeline, type EffortTimeline } from './effort-timeline.js';
 import { fatigueCourses, type GroupCourse } from './fatigue-course.js';
@@ -60,6 +61,8 @@ export interface SessionView extends SessionQuestion {
   readonly coverage: Coverage;
   readonly blocks: readonly BlockView[];
   readonly weaker: Hand | null;
+  /** How likely each group carries each block to its end; found when somebody asks. */
+  readonly chances: () => ReadonlyMap<SideGroup, Chances>;
 }
 
 /** Computes a session once. @throws SequenceError when the sequence is not sound */
@@ -69,7 +72,9 @@ export function viewOf(
 ): SessionView {
   const { sequence, lookup, person, past, now } = question;
   const efforts = effortTimeline(person, sequence, timeline, lookup);
-  const courses = fatigueCourses(efforts, startStates(past, now));
+  const starts = startStates(past, now);
+  const courses = fatigueCourses(efforts, starts);
+  let chances: ReadonlyMap<SideGroup, Chances> | undefined;
   const account = accountOf(sequence, timeline, efforts, lookup);
   const blocks = sequence.blocks.map((block, index): BlockView => {
     const { movement, level } = resolveBlock(block, lookup);
@@ -107,6 +112,7 @@ export function viewOf(
     coverage: coverageOf(covered, account),
     blocks,
     weaker: weakerHand(person),
+    chances: () => (chances ??= chancesOf(efforts, starts)),
   };
 }
 

@@ -12,6 +12,8 @@ export interface ActionEffort {
   readonly demand: number;
   readonly capacity: Capacity;
   readonly effortPercent: number;
+  /** What the way of doing it leaves of the plain maximum, or adds to it; in `capacity` already. */
+  readonly factor: number;
   /** Four fifths of people of whom as much is known lie between; the effort itself where it is what was asked. */
   readonly interval: readonly [number, number];
   /** Spread of the effort, a log-sd: that of the capacity, 0 where the effort itself is what was asked. */
@@ -62,6 +64,7 @@ export function effortOf(person: Person, hand: Hand, action: Action, ask: Ask): 
     action,
     demand: (percent * capacity.value) / 100,
     capacity,
+    factor,
     effortPercent: percent,
     interval: intervalOf(percent, logSd),
     logSd,

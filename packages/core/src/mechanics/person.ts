@@ -5,7 +5,7 @@ import { type Body, bodyOf, type BodyRecord } from '../model/body.js';
 import { latestReading, type Reading } from '../model/reading.js';
 import type { Action } from '../vocabulary/actions.js';
 import { ageOn } from '../vocabulary/days.js';
-import type { Hand } from '../vocabulary/hands.js';
+import { type Hand, HANDS } from '../vocabulary/hands.js';
 import { RANGE_MOTIONS, type RangeMotion } from '../vocabulary/motions.js';
 
 /** Whom something is computed for, and what of it is not on record. */
@@ -30,7 +30,10 @@ export function personOf(
   if (ageYears === null) estimated.push(`age (${USUAL_AGE})`);
   const unknowns = estimated.filter((what) => !what.startsWith('proportions')).length;
   const evidence = [...maximaOf(readings), ...seen];
-  return { person: { body, ageYears, evidence, unknowns, rangeDeg: rangesOf(readings, today), today }, estimated };
+  return {
+    person: { body, ageYears, evidence, unknowns, rangeDeg: withRanges(undefined, readings, today), today },
+    estimated,
+  };
 }
 
 /** Measured maxima as evidence. */
@@ -39,12 +42,20 @@ export const maximaOf = (readings: readonly Reading[]): Evidence[] =>
     .filter(({ kind }) => kind === 'maximum')
     .map(({ of, hand, value, onDay }) => maximum(of as Action, hand, value, onDay));
 
-function rangesOf(readings: readonly Reading[], today: string): NonNullable<Person['rangeDeg']> {
-  const ranges: Record<Hand, Partial<Record<RangeMotion, number>>> = { left: {}, right: {} };
-  for (const hand of ['left', 'right'] as const) {
+/** Ranges with help, with those of some readings in their place: the last of each, where it still counts. */
+export function withRanges(
+  known: Person['rangeDeg'],
+  readings: readonly Reading[],
+  today?: string,
+): NonNullable<Person['rangeDeg']> {
+  const ranges: Record<Hand, Partial<Record<RangeMotion, number>>> = {
+    left: { ...known?.left },
+    right: { ...known?.right },
+  };
+  for (const hand of HANDS) {
     for (const motion of RANGE_MOTIONS) {
       const last = latestReading(readings, 'passive range', motion, hand);
-      if (last && isRecent(last.onDay, today)) ranges[hand][motion] = last.value;
+      if (last && (today === undefined || isRecent(last.onDay, today))) ranges[hand][motion] = last.value;
     }
   }
   return ranges;

@@ -1,4 +1,6 @@
 import type { Person } from './capacity.js';
+import type { ActionEffort } from './asked.js';
+import { intervalOf } from './belief.js';
 import { type Demand, demandOf, type Loaded, postureDemand } from './demand.js';
 import { handLoad } from './hand-load.js';
 import { HoldError } from './hold-size.js';
@@ -82,6 +84,34 @@ export function solvableFields({ load }: Loaded): string[] {
   return Object.entries(LOAD_FIELDS[load.kind])
     .filter(([name, field]) => 'limit' in field && name !== 'hands' && name in load)
     .map(([name]) => name);
+}
+
+/** Four fifths of people of whom as much is known would need a value between; null on a side where none gives it. */
+export type SolvedInterval = readonly [low: number | null, high: number | null];
+
+/**
+ * The interval of a value that was found for an effort: what the weakest and the strongest tenth of people of whom as much is known would need. Null where
+ * what was aimed at is no effort.
+ */
+export function solvedInterval(
+  person: Person,
+  level: Loaded,
+  field: string,
+  target: Target,
+  found: Demand,
+): SolvedInterval | null {
+  const hardest = found[target.hand].efforts[0];
+  if (target.quantity !== 'effortPercent' || !hardest) return null;
+  const bounds = intervalOf(target.value, hardest.logSd).map((value) => {
+    try {
+      return solveLevel(person, level, field, { ...target, value }).value;
+    } catch (error) {
+      if (error instanceof NotReachedError) return null;
+      throw error;
+    }
+  });
+  const [a = null, b = null] = bounds;
+  return a !== null && b !== null && a > b ? [b, a] : [a, b];
 }
 
 /** As `solvePosture`, for any level: a weight, a lever, an edge, the feet's share, or a field of the posture. */
@@ -186,6 +216,13 @@ export function sampleCurve(
     samples,
   );
 }
+
+/** The hardest action of the hand that works harder; undefined when nothing has to be held. */
+export const hardestOf = (demand: Demand): ActionEffort | undefined =>
+  HANDS.flatMap((hand) => demand[hand].efforts[0] ?? []).reduce<ActionEffort | undefined>(
+    (most, each) => (most && most.effortPercent >= each.effortPercent ? most : each),
+    undefined,
+  );
 
 /** The heavier hand's effort: a level is available when neither hand needs more than it has. */
 export const peakEffort = (demand: Demand) => Math.max(...HANDS.map((hand) => demand[hand].effortPercent));

@@ -2,7 +2,9 @@ import { itemAt } from '../vocabulary/lists.js';
 import { SIDES_BAND } from '../effort/balance.js';
 import { clock } from '../vocabulary/clock.js';
 import type { GroupCourse } from '../effort/fatigue-course.js';
+import { peopleWords } from '../effort/doubt.js';
 import type { BlockHand, SessionAccount } from '../effort/session-account.js';
+import type { SessionView } from '../effort/session-view.js';
 import type { Sequence } from '../model/sequence.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 import { partsOf, type SideGroup } from '../vocabulary/muscles.js';
@@ -40,18 +42,22 @@ export interface CoilHalf {
   readonly value: number;
   /** Never nothing: a hand that only moves still carries the wall on. */
   readonly width: number;
+  /** Widths between which the wall stands for four fifths of people like this; null where the width is no belief. */
+  readonly band: readonly [low: number, high: number] | null;
   /** Effort, percent: what the glaze is coloured by, whatever the width shows. */
   readonly effortPercent: number;
   /** Capacity left along the coil, from its start to its end, evenly spaced. */
   readonly glaze: readonly number[];
 }
 
-/** Where a muscle group could not hold. */
+/** Where a muscle group could not hold, or may not. */
 export interface Crack {
   readonly hand: Hand;
   readonly atMs: number;
   readonly blockId: string;
   readonly key: SideGroup;
+  /** How likely it holds all the same, 0–1: a hairline where that is likelier than not. */
+  readonly chance: number;
 }
 
 /** A session as a pot's outline: the geometry that its drawing is made from, without pixels. */
@@ -71,6 +77,8 @@ export interface PotSession {
   readonly account: SessionAccount;
   readonly courses: ReadonlyMap<SideGroup, GroupCourse>;
   readonly timeline: { readonly durationMs: number };
+  /** How likely each group carries each block; where it is not given, cracks are told plainly. */
+  readonly chances?: SessionView['chances'] | undefined;
 }
 
 /** The pot's own girth, where nothing is carried: a vessel, not a thread. Load adds to it. */
@@ -79,11 +87,8 @@ const THINNEST = 0.15;
 const GLAZE_POINTS = 5;
 
 /** Builds the pot of a session. */
-export function potOf(
-  { sequence, account, courses, timeline }: PotSession,
-  measure: PotMeasure,
-  of: 'plan' | 'done' = 'plan',
-): Pot {
+export function potOf(session: PotSession, measure: PotMeasure, of: 'plan' | 'done' = 'plan'): Pot {
+  const { sequence, account, courses, timeline } = session;
   const { full } = POT_MEASURES[measure];
   const read = READ[measure];
   const glaze = { left: capacityReader(courses, 'left'), right: capacityReader(courses, 'right') };
@@ -93,7 +98,8 @@ export function potOf(
       const value = read(block[hand]);
       return {
         value,
-        width: Math.min(1, THINNEST + ((1 - THINNEST) * value) / full),
+        width: widthOf(value, full),
+        band: measure === 'effort' ? bandOf(block[hand], full) : null,
         effortPercent: block[hand].effortPercent,
         glaze: Array.from({ length: GLAZE_POINTS }, (_, point) =>
           glaze[hand](startMs + ((endMs - startMs) * point) / (GLAZE_POINTS - 1)),
@@ -104,9 +110,7 @@ export function potOf(
     return { blockId, number: index + 1, phase, startMs, endMs, left: half('left'), right: half('right') };
   });
   // What was done was held, whatever was reckoned before.
-  const cracks = [...courses].flatMap(([key, { failures }]): Crack[] =>
-    of === 'plan' ? failures.map(({ atMs, blockId }) => ({ key, hand: partsOf(key).hand, atMs, blockId })) : [],
-  );
+  const cracks = of === 'plan' ? cracksOf(session) : [];
   return {
     measure,
     coils,
@@ -116,6 +120,45 @@ export function potOf(
     widest: Math.max(0, ...coils.flatMap(({ left, right }) => [left.value, right.value])),
   };
 }
+
+const widthOf = (value: number, full: number) => Math.min(1, THINNEST + ((1 - THINNEST) * value) / full);
+const bandOf = ({ effortInterval: [low, high] }: BlockHand, full: number) =>
+  high > low ? ([widthOf(low, full), widthOf(high, full)] as const) : null;
+
+/** Likelier to hold than this is no crack, not even a hairline. Working value. */
+const HAIRLINE_BELOW = 0.8;
+
+/** Where groups fail, and by a hairline where they hold in most people like this, but not in nearly all. */
+function cracksOf({ courses, account, chances }: PotSession): Crack[] {
+  const ends = new Map(account.blocks.map(({ blockId, endMs }) => [blockId, endMs]));
+  const cracks = [...courses].flatMap(([key, { failures }]): Crack[] => {
+    const { hand } = partsOf(key);
+    const likely = chances?.().get(key);
+    const failing = failures.map(({ atMs, blockId }) => ({
+      key,
+      hand,
+      atMs,
+      blockId,
+      chance: likely?.get(blockId) ?? 0,
+    }));
+    const failed = new Set(failures.map(({ blockId }) => blockId));
+    const hairlines = [...(likely ?? [])]
+      .filter(([blockId, chance]) => chance < HAIRLINE_BELOW && !failed.has(blockId))
+      .map(([blockId, chance]) => ({ key, hand, atMs: ends.get(blockId) ?? 0, blockId, chance }));
+    return [...failing, ...hairlines];
+  });
+  // One hairline a hand and block, of the group that is likeliest to give.
+  return cracks.filter(
+    (crack) =>
+      isThrough(crack) ||
+      cracks.every(
+        ({ hand, blockId, chance }) => hand !== crack.hand || blockId !== crack.blockId || chance >= crack.chance,
+      ),
+  );
+}
+
+/** Whether it rather breaks than holds. */
+export const isThrough = ({ chance }: Crack): boolean => chance < 0.5;
 
 /** Capacity left of a hand's most tired group at moments that only grow. */
 function capacityReader(courses: PotSession['courses'], hand: Hand): (atMs: number) => number {
@@ -135,7 +178,7 @@ function capacityReader(courses: PotSession['courses'], hand: Hand): (atMs: numb
 }
 
 /** What a pot's shape tells, in the order in which it matters. */
-export type PotShape = 'cracked' | 'overlong' | 'lopsided' | 'top-heavy' | 'thin base' | 'even' | 'empty';
+export type PotShape = 'cracked' | 'hairline' | 'overlong' | 'lopsided' | 'top-heavy' | 'thin base' | 'even' | 'empty';
 
 /** Load whose middle lies above this share of the time is late. Working value. */
 const TOP_HEAVY = 0.72;
@@ -161,7 +204,8 @@ export function shapesOfPot(pot: Pot): PotShape[] {
   const moment = coils.reduce((sum, coil) => sum + weightOf(coil) * ((coil.startMs + coil.endMs) / 2), 0);
   const firstLoad = coils.find((coil) => HANDS.some((hand) => coil[hand].width >= LOADED));
   const shapes: PotShape[] = [];
-  if (cracks.length) shapes.push('cracked');
+  if (cracks.some(isThrough)) shapes.push('cracked');
+  else if (cracks.length) shapes.push('hairline');
   if (durationMs > budgetMs) shapes.push('overlong');
   if (Math.max(left, right) > SIDES_BAND * Math.min(left, right) && all > 0) shapes.push('lopsided');
   if (load > 0 && moment / load / durationMs > TOP_HEAVY) shapes.push('top-heavy');
@@ -172,15 +216,20 @@ export function shapesOfPot(pot: Pot): PotShape[] {
 const weightOf = (coil: Coil) =>
   HANDS.reduce((sum, hand) => sum + Math.max(0, coil[hand].width - LOADED) * (coil.endMs - coil.startMs), 0);
 
+/** Who holds it: nobody where it was measured, else how many of people like this. */
+const heldBy = ({ chance }: Crack) => (chance === 0 ? 'cannot hold' : `hold it in ${peopleWords(chance)}`);
+
 /** What each shape means, in a sentence with its numbers. */
 export function potWords(pot: Pot): string[] {
   const { durationMs, budgetMs, cracks } = pot;
   const { left, right } = potWeights(pot);
   const hand = left > right ? 'left' : 'right';
-  const first = cracks.length ? cracks.reduce((a, b) => (b.atMs < a.atMs ? b : a)) : null;
+  const first = (list: readonly Crack[]) => list.reduce<Crack | null>((a, b) => (a && a.atMs <= b.atMs ? a : b), null);
+  const [through, hairline] = [first(cracks.filter(isThrough)), first(cracks)];
   const say: Record<PotShape, string> = {
     empty: 'No coils yet.',
-    cracked: first ? `Cracks at ${clock(first.atMs)}: the ${first.key} cannot hold.` : '',
+    cracked: through ? `Cracks at ${clock(through.atMs)}: the ${through.key} ${heldBy(through)}.` : '',
+    hairline: hairline ? `May crack at ${clock(hairline.atMs)}: the ${hairline.key} ${heldBy(hairline)}.` : '',
     overlong: `${clock(durationMs - budgetMs)} longer than there is time, above the rim.`,
     lopsided: `Leans ${hand}: the ${hand} hand carries ${Math.round((100 * Math.max(left, right)) / (left + right))} %.`,
     'top-heavy': 'Top-heavy: the load comes late.',

@@ -7,7 +7,10 @@ import type {
   SessionFinding,
 } from '@clay-pot/contracts';
 import {
+  blockChances,
+  blockGroups,
   cautionsOn,
+  decidesWords,
   findingsOf,
   type ForWhom,
   type Finding,
@@ -20,6 +23,7 @@ import {
   type SessionQuestion,
   type SessionView,
   viewOf,
+  whatToMeasure,
 } from '@clay-pot/core';
 import { LIBRARY, methodOf, USUAL_METHOD } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
@@ -115,13 +119,13 @@ export function answerTimeline(
   { timeline, courses, efforts }: SessionView,
   estimated: readonly string[],
 ): EffortTimelineAnswer {
-  const groups = [...courses].map(([key, { points, lowest, enduranceDose, underLoadS, failure }]) => ({
+  const groups = [...courses].map(([key, { points, lowest, enduranceDose, underLoadS, failures }]) => ({
     ...partsOf(key),
     course: points.map(({ atMs, left }) => ({ atMs, capacityLeft: left })),
     lowestCapacityLeft: lowest,
     enduranceDose,
     underLoadS,
-    failure,
+    failures: [...failures],
   }));
   const events = timeline.events.map(({ kind, blockId, startMs, durationMs, side, set }) => ({
     kind,
@@ -143,14 +147,26 @@ export function answerTimeline(
 /** A session’s sums and findings, as the API tells them. */
 export function answerSession(view: SessionView, estimated: readonly string[]): EffortSessionAnswer {
   const { account, balance, coverage, method } = view;
+  const groups = blockGroups(view);
+  const chances = blockChances(view.chances(), view.efforts.impossible);
+  const findings = findingsOf(view);
+  const measure = whatToMeasure(findings.flatMap(({ doubt }) => doubt ?? []));
   return {
     ...answerTimeline(view, estimated),
     method: { id: method.id, name: method.name },
-    account: { hands: account.hands, blocks: [...account.blocks] },
+    account: {
+      hands: account.hands,
+      blocks: account.blocks.map((block) => ({
+        ...block,
+        groups: [...(groups.get(block.blockId) ?? [])],
+        chanceOfCompletion: chances.get(block.blockId) ?? 1,
+      })),
+    },
+    whatToMeasure: measure && { ...measure, words: decidesWords(measure) },
     balance: { ...balance, pairs: balance.pairs.map(finite), sides: finite(balance.sides) },
     coverage,
     shape: potWords(potOf(view, 'effort')),
-    findings: findingsOf(view).map(present),
+    findings: findings.map(present),
   };
 }
 

@@ -1,7 +1,7 @@
 import { resolveBlock, type Sequence, USUAL_PACING, viewOf } from '@clay-pot/core';
-import type { EffortQuestion } from '@clay-pot/contracts';
+import type { EffortQuestion, WhomInput } from '@clay-pot/contracts';
 import { shippedMovement } from '@clay-pot/core/library';
-import { bodyAlone } from '../persons/persons.service.js';
+import { bodyAlone, withMore } from '../persons/persons.service.js';
 import { answerSession, answerTimeline, sessionFor } from './effort.service.js';
 
 const body = { sex: 'male', statureM: 1.78, massKg: 80, ageYears: 27 } as const;
@@ -22,12 +22,17 @@ const sequence: Sequence = {
   ],
 };
 
-const whom = bodyAlone(body, '2026-01-01');
+const whose = {
+  body,
+  strengthOfNorm: 1.4,
+  measured: [{ kind: 'maximum', of: 'wrist flexion', hand: 'left', value: 17, onDay: '2025-12-20' }],
+} satisfies WhomInput;
+const whom = withMore(bodyAlone(body, '2026-01-01'), whose);
 const view = viewOf({ ...sessionFor(whom, sequence), lookup: shippedMovement });
 
 /** A question and the core's own answers, for the API's description. */
 export const EFFORT_EXAMPLE = {
-  question: { body, sequence, at: '2026-01-01T00:00:00.000Z' } satisfies EffortQuestion,
+  question: { ...whose, sequence, at: '2026-01-01T00:00:00.000Z' } satisfies EffortQuestion,
   timeline: answerTimeline(view, whom.estimated),
   session: answerSession(view, whom.estimated),
 };

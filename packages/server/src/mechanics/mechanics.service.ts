@@ -12,6 +12,7 @@ import {
   postureDemand,
   PostureError,
   type PostureLoad,
+  solvedInterval,
   solvePosture,
   type SupportPosture,
   USUAL_OF_SUPPORT,
@@ -85,12 +86,16 @@ export function answerSolve(whom: ForWhom, { posture, vary, target }: SolveQuest
     must(found.demand.posture, 'a posture in the answer'),
     found.demand,
   );
-  return { field: vary, value: found.value, unit: POSTURE_LIMITS[vary].unit, answer };
+  const { contact, facing, ...stance } = from;
+  const level = { contact, facing, load: { kind: 'body' as const, stance } };
+  const interval = solvedInterval(person, level, vary, target, found.demand);
+  return { field: vary, value: found.value, unit: POSTURE_LIMITS[vary].unit, interval, answer };
 }
 
 function present(body: Body, estimated: readonly string[], load: PostureLoad, demand: Demand): PostureAnswer {
   const { bothPercentBW, forearmsPercentBW, heldBy, copAheadM, pressure, leanDeg, hipAngleDeg, distanceM } = load;
   return {
+    handsPercentBW: bothPercentBW - forearmsPercentBW,
     bothPercentBW,
     left: presentHand('left', load, demand),
     right: presentHand('right', load, demand),
@@ -110,17 +115,26 @@ function present(body: Body, estimated: readonly string[], load: PostureLoad, de
 }
 
 function presentHand(hand: Hand, load: PostureLoad, demand: Demand): HandAnswer {
-  const { efforts, effortPercent, angle } = demand[hand];
+  const { efforts, effortPercent, angle, stretchNm } = demand[hand];
+  const { loadN, loadPercentBW, wristMomentNm, fingerMomentNm, elbowMomentNm, shoulderMomentNm } = load[hand];
   return {
-    ...load[hand],
+    loadN,
+    loadPercentBW,
+    wristMomentNm,
+    fingerMomentNm,
+    tissueMomentNm: stretchNm,
+    elbowMomentNm,
+    shoulderMomentNm,
     effortPercent,
-    efforts: efforts.map(({ action, demand: asked, capacity, effortPercent: percent }) => ({
+    efforts: efforts.map(({ action, demand: asked, capacity, effortPercent: percent, interval }) => ({
       action,
       demand: asked,
       unit: capacity.unit,
       capacity: capacity.value,
+      capacityLogSd: capacity.logSd,
       capacitySource: capacity.source,
       effortPercent: percent,
+      effortInterval: interval,
     })),
     rangeMarginDeg: angle ? angle.rangeDeg - angle.deg : null,
     rangeSource: angle?.rangeSource ?? null,

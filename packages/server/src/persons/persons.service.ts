@@ -1,9 +1,11 @@
-import type { BodyInput, PostureQuestion } from '@clay-pot/contracts';
-import { type ForWhom, personOf } from '@clay-pot/core';
+import type { BodyInput, WhomInput } from '@clay-pot/contracts';
+import { checkReading, type Evidence, type ForWhom, maximaOf, personOf, under, withRanges } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
+import { invalid } from '../http/problem.js';
+import { EvidenceService } from './evidence.service.js';
 import { ReadingsService } from '../readings/readings.service.js';
 
 /** Of whom something is asked: an athlete by their record, a body, or nobody in particular. */
@@ -12,15 +14,28 @@ export class PersonsService {
   constructor(
     private readonly clock: Clock,
     private readonly readings: ReadingsService,
+    private readonly evidence: EvidenceService,
   ) {}
 
-  /** An athlete's record with what the question changes of it, or a body without a record. @throws 404 */
-  async forWhom(
-    scope: StudioScope,
-    { athleteId, body }: Pick<PostureQuestion, 'athleteId' | 'body'>,
-  ): Promise<ForWhom> {
+  /** An athlete's record with what the question changes of it, or a body without a record. @throws 404, 422 for a reading that cannot be */
+  async forWhom(scope: StudioScope, question: WhomInput): Promise<ForWhom> {
     const today = dayIn(scope.timeZone, this.clock.now());
-    if (!athleteId) return bodyAlone(body, today);
+    const { athleteId, body } = question;
+    if (!athleteId) return withMore(bodyAlone(body, today), question);
+    const known = await this.onRecord(scope, athleteId, body);
+    const seen = await this.evidence.of(scope, athleteId, known.person, this.clock.now());
+    const person = { ...known.person, evidence: [...known.person.evidence, ...seen] };
+    return withMore({ ...known, person }, question);
+  }
+
+  /** What the sets of an athlete tell of their maxima, beside the readings. @throws 404 */
+  async setsTell(scope: StudioScope, athleteId: string): Promise<Evidence[]> {
+    const { person } = await this.onRecord(scope, athleteId, undefined);
+    return this.evidence.of(scope, athleteId, person, this.clock.now());
+  }
+
+  /** By record and readings alone, with another body where one is given. */
+  private async onRecord(scope: StudioScope, athleteId: string, body: BodyInput | undefined): Promise<ForWhom> {
     const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
     const known = personOf(
       {
@@ -30,10 +45,26 @@ export class PersonsService {
         birthDate: athlete.birthDate,
       },
       await this.readings.list(scope, athleteId),
-      today,
+      dayIn(scope.timeZone, this.clock.now()),
     );
     return body?.ageYears === undefined ? known : { ...known, person: { ...known.person, ageYears: body.ageYears } };
   }
+}
+
+/** A person with what the question itself says of their strength. @throws 422 for a reading that cannot be */
+export function withMore({ person, estimated }: ForWhom, { strengthOfNorm, measured = [] }: WhomInput): ForWhom {
+  const readings = measured.map((reading) => ({ ...reading, onDay: reading.onDay ?? person.today }));
+  const faults = readings.flatMap((reading, index) => under(`/measured/${index}`, checkReading(reading, person.today)));
+  if (faults.length > 0) throw invalid(faults);
+  return {
+    person: {
+      ...person,
+      ...(strengthOfNorm !== undefined && { strengthOfNorm }),
+      evidence: [...person.evidence, ...maximaOf(readings)],
+      rangeDeg: withRanges(person.rangeDeg, readings),
+    },
+    estimated,
+  };
 }
 
 /** A body without a record. @param today ISO day */
@@ -48,6 +79,8 @@ export function bodyAlone(body: BodyInput | undefined, today: string): ForWhom {
     [],
     today,
   );
-  const ageYears = body?.ageYears ?? null;
-  return { person: { ...person, ageYears }, estimated: ageYears === null ? estimated : estimated.slice(0, -1) };
+  const ageYears = body?.ageYears;
+  if (ageYears === undefined) return { person, estimated };
+  const unknowns = Math.max(0, (person.unknowns ?? 0) - 1);
+  return { person: { ...person, ageYears, unknowns }, estimated: estimated.slice(0, -1) };
 }

@@ -14,7 +14,7 @@ const VERSION = 1;
 const KEPT_MS = 30 * 86_400_000;
 const WRITE_AFTER_MS = 600;
 /** Lists and what they lead to; whole records are fetched when they are opened. */
-const KEPT: readonly unknown[] = ['today', 'athletes', 'sequences', 'assignments', 'sessions', 'readings'];
+const KEPT: readonly unknown[] = ['today', 'athletes', 'sequences', 'assignments', 'sessions', 'readings', 'evidence'];
 
 let isStarted = false;
 

@@ -17,7 +17,7 @@ import type {
   Today,
   WhoAmI,
 } from '@clay-pot/contracts';
-import type { PastSession, Sequence } from '@clay-pot/core';
+import type { Evidence, PastSession, Sequence } from '@clay-pot/core';
 import { skipToken, QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { setOwnMethods } from '../store/own-methods.js';
 import { setOwnMovements } from '../store/own-movements.js';
@@ -44,7 +44,7 @@ const refresh = (...keys: string[]) =>
   Promise.all(keys.map((key) => queryClient.invalidateQueries({ queryKey: [key] })));
 
 /** Marks everything that a recorded session changes as stale. */
-export const refreshAfterSession = () => refresh('today', 'sessions', 'athletes');
+export const refreshAfterSession = () => refresh('today', 'sessions', 'athletes', 'evidence');
 
 /** Shows what was last seen on this device, and keeps it from now on; once for a page. */
 export const showLastSeen = async (): Promise<void> => (await import('./last-seen.js')).startLastSeen(queryClient);
@@ -258,6 +258,14 @@ export const useReadings = (athleteId: string | undefined) =>
   useQuery({
     queryKey: ['readings', athleteId],
     queryFn: () => request<StoredReading[]>(`/athletes/${athleteId}/readings`),
+    enabled: athleteId !== undefined,
+  });
+
+/** What the sets of an athlete tell of their maxima. */
+export const useEvidence = (athleteId: string | undefined) =>
+  useQuery({
+    queryKey: ['evidence', athleteId],
+    queryFn: () => request<Evidence[]>(`/athletes/${athleteId}/evidence`),
     enabled: athleteId !== undefined,
   });
 

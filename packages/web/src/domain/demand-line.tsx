@@ -1,4 +1,4 @@
-import { type Demand, peakEffort } from '@clay-pot/core';
+import { chanceOfHaving, type Demand, effortWords, hardestOf, isKnown, peopleWords } from '@clay-pot/core';
 import { Fragment } from 'react';
 import { Asked } from './asked.js';
 import { loadClass } from '../ui/marks.js';
@@ -6,7 +6,8 @@ import { loadClass } from '../ui/marks.js';
 /** Load, angle and effort of a level in one line; what is not available is said. */
 export function DemandLine({ demand }: { demand: Demand }) {
   const { left } = demand;
-  const effort = peakEffort(demand);
+  const hardest = hardestOf(demand);
+  const effort = hardest?.effortPercent ?? 0;
   const parts = [
     left.loadN > 0 && (
       <Asked key="load" term="handLoad" value={left.loadPercentBW}>
@@ -29,11 +30,13 @@ export function DemandLine({ demand }: { demand: Demand }) {
         </Fragment>
       ))}
       {parts.length > 0 && effort > 0 && ' · '}
-      {effort > 0 && (
+      {hardest && (
         <span className={effort > 100 ? 'font-bold text-iron' : ''}>
           <span className={`mr-1 inline-block size-2.5 border border-ink/40 ${loadClass(effort)}`} aria-hidden />
           <Asked term="effort" value={effort}>
-            {effort.toFixed(0)} % effort{effort > 100 && ', not available'}
+            {effortWords(effort, hardest.interval)} effort
+            {effort > 100 &&
+              (isKnown(hardest) ? ', not available' : `, not for ${peopleWords(1 - chanceOfHaving(hardest))}`)}
           </Asked>
         </span>
       )}

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { stopsOf } from '@clay-pot/core';
+import { maximum, stopsOf } from '@clay-pot/core';
 import { known } from '../store/library.js';
 import { SHORT, someone } from '../made-up.fixture.js';
 import { answering, settle, showHook } from '../screen.fixture.js';
@@ -13,6 +13,7 @@ const answers = {
   [`GET /api/athletes/${wren.id}`]: wren,
   [`GET /api/athletes/${wren.id}/readings`]: [{ ...own, onDay: today }],
   [`GET /api/athletes/${wren.id}/past`]: [],
+  [`GET /api/athletes/${wren.id}/evidence`]: [],
 };
 
 describe('for whom something is computed', () => {
@@ -30,7 +31,7 @@ describe('for whom something is computed', () => {
     await settle();
     expect(result.current).toMatchObject({ name: wren.name, athleteId: wren.id });
     expect(result.current.person.body).toMatchObject({ massKg: 62, statureM: 1.68, sex: 'female' });
-    expect(result.current.person.measured).toEqual([{ action: 'grip', hand: 'left', value: 250, onDay: today }]);
+    expect(result.current.person.evidence).toEqual([maximum('grip', 'left', 250, today)]);
   });
 });
 

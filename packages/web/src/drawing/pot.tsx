@@ -1,4 +1,4 @@
-import { clock, type Coil, type Crack, firstOf, type Hand, HANDS, lastOf, type Pot } from '@clay-pot/core';
+import { clock, type Coil, type Crack, firstOf, type Hand, HANDS, lastOf, type Pot, isThrough } from '@clay-pot/core';
 import { LOAD_COLOURS, loadColour } from './load-colours.js';
 import { type KeyboardEvent, memo, useId } from 'react';
 
@@ -101,7 +101,8 @@ export function PotDrawing(props: PotProps) {
           onHover={onHover}
         />
       ))}
-      {builtMs === undefined && pot.cracks.map((crack) => <CrackLine key={crack.key} crack={crack} pot={pot} y={y} />)}
+      {builtMs === undefined &&
+        pot.cracks.map((crack) => <CrackLine key={`${crack.key} ${crack.blockId}`} crack={crack} pot={pot} y={y} />)}
     </svg>
   );
 }
@@ -260,7 +261,25 @@ function Half({ hand, layers, hatch }: { hand: Hand; layers: readonly Layer[]; h
           />
         )}
       </g>
+      <Band sign={sign} layers={layers} hand={hand} />
       <path d={profile(sign, walls)} fill="none" stroke={WALL[hand]} strokeWidth="2.6" strokeLinejoin="round" />
+    </>
+  );
+}
+
+/** Where the wall stands for four fifths of people like this: between two thin lines. */
+function Band({ sign, layers, hand }: { sign: 1 | -1; layers: readonly Layer[]; hand: Hand }) {
+  const edge = (index: 0 | 1) =>
+    layers.map(({ coil, top, bottom }): Stretch => {
+      const width = coil[hand].band?.[index] ?? coil[hand].width;
+      return { top, bottom, low: width, high: width };
+    });
+  if (layers.every(({ coil }) => coil[hand].band === null)) return null;
+  const [inner, outer] = [profile(sign, edge(0)), profile(sign, edge(1))];
+  return (
+    <>
+      <path d={`${outer}H0Z${inner}H0Z`} fillRule="evenodd" fill={WALL[hand]} fillOpacity="0.2" />
+      <path d={outer} fill="none" stroke={WALL[hand]} strokeWidth="0.8" strokeDasharray="2 2" />
     </>
   );
 }
@@ -307,13 +326,14 @@ function CrackLine({ crack, pot, y }: { crack: Crack; pot: Pot; y: (ms: number) 
   const coil = pot.coils.find(({ blockId }) => blockId === crack.blockId);
   if (!coil) return null;
   const sign = SIGN[crack.hand];
+  const through = isThrough(crack);
   const reach = Math.max(26, coil[crack.hand].width * HALF + 6);
   const at = y(crack.atMs);
   const points = CRACK.map(([share, offset]) => `${round(sign * reach * share)},${round(at + offset)}`).join(' ');
   return (
     <g pointerEvents="none" fill="none" strokeLinejoin="bevel">
-      <polyline points={points} stroke="var(--color-white)" strokeWidth="5" />
-      <polyline points={points} stroke="var(--color-iron)" strokeWidth="2.4" />
+      <polyline points={points} stroke="var(--color-white)" strokeWidth={through ? 5 : 3} />
+      <polyline points={points} stroke="var(--color-iron)" strokeWidth={through ? 2.4 : 1} />
     </g>
   );
 }

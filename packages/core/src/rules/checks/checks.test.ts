@@ -40,7 +40,7 @@ const FIRES: Record<string, SessionQuestion> = {
     person: { ...person, evidence: [maximum('wrist flexion', 'left', 1, '2026-06-01')] },
   }),
   'hard-spacing': ask(
-    write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong', '1x4 @80% 4s L,R'])),
+    write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong', '2x5 @80% 5s rest60 L,R'])),
     {
       method: METHODS['grip-and-iron'],
       past: [session('2026-06-09', { hard: ['left wrist flexors'] })],

@@ -1,5 +1,10 @@
 import { easing, effortOf } from './choose.js';
 import type { Check, Observation } from './finding.js';
+import { type Doubt, isKnown, measureWords, peopleWords } from '../../effort/doubt.js';
+import type { BlockView, SessionView } from '../../effort/session-view.js';
+import { GROUP_OF } from '../../vocabulary/muscles.js';
+import { must } from '../../vocabulary/lists.js';
+import { HANDS } from '../../vocabulary/hands.js';
 
 /** Finds levels that ask for more than the own maximum. */
 export const demandOver: Check = {
@@ -11,9 +16,25 @@ export const demandOver: Check = {
   find: (view) =>
     view.blocks.flatMap((block): Observation[] => {
       if (block.effortPercent <= 100) return [];
-      const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % of the own maximum.`;
-      return [
-        { blockIds: [block.block.id], text, fix: easing(view, block, (_level, demand) => effortOf(demand) <= 100) },
-      ];
+      const fix = easing(view, block, (_level, demand) => effortOf(demand) <= 100);
+      return [{ blockIds: [block.block.id], ...told(view, block), fix }];
     }),
 };
+
+/** Of whose muscles it is too much, and for how many people of whom as much is known. */
+function told(view: SessionView, block: BlockView): Pick<Observation, 'text' | 'doubt'> {
+  const percent = Math.round(block.effortPercent);
+  const demand = must(block.demand, 'a demand of a block with an effort');
+  const hand = must(
+    HANDS.find((each) => demand[each].effortPercent === block.effortPercent),
+    'the hand that it is of',
+  );
+  const hardest = must(demand[hand].efforts[0], 'an action of an effort');
+  const muscles = `the ${hand} ${GROUP_OF[hardest.action]}`;
+  const name = block.movement.name;
+  if (isKnown(hardest)) return { text: `${name}: ${percent} % of what ${muscles} can.` };
+  const chance = view.chances().get(`${hand} ${GROUP_OF[hardest.action]}`)?.get(block.block.id) ?? 0;
+  const doubt: Doubt = { hand, action: hardest.action, chance };
+  const text = `${name}: ${percent} % of what ${muscles} are taken to have, too much for ${peopleWords(1 - chance)}. Measure ${measureWords(doubt)} to know.`;
+  return { text, doubt };
+}

@@ -1,5 +1,6 @@
 import { blockOf } from './block-views.js';
 import { lastOf } from '../../vocabulary/lists.js';
+import { type Doubt, isKnown, measureWords, peopleWords } from '../../effort/doubt.js';
 import { failureWords } from '../../effort/fatigue-course.js';
 import { type BlockView, failingAfter, type SessionView } from '../../effort/session-view.js';
 import { amountOf, type Dose, workOf } from '../../model/dose.js';
@@ -7,7 +8,7 @@ import type { Edit } from '../../model/edits.js';
 import { easing, effortOf } from './choose.js';
 import { type Check, editsOf, type Observation } from './finding.js';
 import { unusualInDose, usualDose } from '../usual-dose.js';
-import { partsOf } from '../../vocabulary/muscles.js';
+import { groupsOf, partsOf, type SideGroup } from '../../vocabulary/muscles.js';
 
 /** Finds muscle groups that do not last to the end of a set. */
 export const failingHold: Check = {
@@ -30,12 +31,23 @@ export const failingHold: Check = {
       seen.add(failure.blockId);
       const block = blockOf(view, failure.blockId);
       const { hand, group } = partsOf(key);
-      const text = `${block.movement.name}: the ${hand} ${group} ${failureWords(failure)}`;
+      const doubt = doubtOf(view, block, key);
+      const others =
+        doubt && ` So it goes for ${peopleWords(1 - doubt.chance)}: measure ${measureWords(doubt)} to know.`;
+      const text = `${block.movement.name}: the ${hand} ${group} ${failureWords(failure)}${others ?? ''}`;
       const fix = { label: 'Rest, shorten or ease until it holds', edits: () => holdable(view, block, failure.restS) };
-      return [{ blockIds: [failure.blockId], text, fix }];
+      return [{ blockIds: [failure.blockId], text, fix, doubt }];
     });
   },
 };
+
+/** What of it rests on a capacity that nobody has measured; undefined when it was. */
+function doubtOf(view: SessionView, block: BlockView, key: SideGroup): Doubt | undefined {
+  const { hand, group } = partsOf(key);
+  const effort = block.demand?.[hand].efforts.find(({ action }) => groupsOf(action).includes(group));
+  if (!effort || isKnown(effort)) return undefined;
+  return { hand, action: effort.action, chance: view.chances().get(key)?.get(block.block.id) ?? 0 };
+}
 
 /** What could make a block holdable, the least first: rest between its sets, fewer sets, less of the work, an easier level, leaving it out. */
 function remedies(view: SessionView, block: BlockView, restS: number | null): Edit[][] {

@@ -1,3 +1,4 @@
+import type { Doubt } from '../../effort/doubt.js';
 import type { SessionView } from '../../effort/session-view.js';
 import type { Edit } from '../../model/edits.js';
 
@@ -24,6 +25,8 @@ export interface Observation {
   /** A sentence with the numbers that it rests on. */
   readonly text: string;
   readonly fix?: Fix | undefined;
+  /** What nobody has measured and it rests on. */
+  readonly doubt?: Doubt | undefined;
 }
 
 /** One rule that sequences are held against. */

@@ -1,4 +1,4 @@
-import { HARD_PERCENT, SPACED_GROUPS } from '../../effort/past.js';
+import { HARD_PERCENT, hardGroups, SPACED_GROUPS } from '../../effort/past.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Edit } from '../../model/edits.js';
 import { ids } from './block-views.js';
@@ -21,9 +21,10 @@ export const hardSpacing: Check = {
       const before = view.past.filter(({ hard }) => hard.some((key) => partsOf(key).group === group));
       const hours = Math.min(...before.map(({ endedAt }) => hoursBetween(endedAt, view.now)).filter((h) => h >= 0));
       if (!(hours < view.method.hardSpacingH)) return [];
-      const hard = view.blocks.filter((block) => worksHard(view, block, group));
+      const again = hardGroups(view.efforts).some((key) => partsOf(key).group === group);
+      const hard = again ? view.blocks.filter((block) => worksHard(view, block, group)) : [];
       if (hard.length === 0) return [];
-      const text = `${capital(group)} worked at ${HARD_PERCENT} % and more ${Math.round(hours)} h ago; this method leaves ${view.method.hardSpacingH} h.`;
+      const text = `${capital(group)} worked long at ${HARD_PERCENT} % and more ${Math.round(hours)} h ago; this method leaves ${view.method.hardSpacingH} h.`;
       const edits = hard.flatMap((block) => softened(view, block));
       return [
         {

@@ -1,6 +1,8 @@
 import {
   demandCurve,
   firstOf,
+  hardestOf,
+  intervalOf,
   type Hand,
   type Person,
   QUANTITIES,
@@ -11,9 +13,10 @@ import {
 } from '@clay-pot/core';
 import { useMemo, useState } from 'react';
 import {
+  Area,
   CartesianGrid,
+  ComposedChart,
   Line,
-  LineChart,
   ReferenceDot,
   ReferenceLine,
   ResponsiveContainer,
@@ -33,6 +36,8 @@ interface Row {
   readonly x: number;
   readonly left: number | null;
   readonly right: number | null;
+  /** Of both hands, where effort is shown: where it lies for four fifths of people like this. */
+  readonly band: readonly [number, number] | null;
 }
 
 const LABELS: Record<Quantity, string> = {
@@ -77,7 +82,7 @@ export function DemandChart({ person, subject, fields }: Props) {
       </div>
       <div className="h-64">
         <ResponsiveContainer width="100%" height="100%">
-          <LineChart accessibilityLayer={false} data={rows} margin={{ top: 8, right: 16, bottom: 22, left: 4 }}>
+          <ComposedChart accessibilityLayer={false} data={rows} margin={{ top: 8, right: 16, bottom: 22, left: 4 }}>
             <CartesianGrid stroke="var(--color-line)" vertical={false} />
             <XAxis
               dataKey="x"
@@ -103,6 +108,16 @@ export function DemandChart({ person, subject, fields }: Props) {
                 label={{ value: 'own maximum', fontSize: 11, position: 'insideTopLeft' }}
               />
             )}
+            {chosen === 'effortPercent' && (
+              <Area
+                dataKey="band"
+                name="For 4 in 5 people like this"
+                stroke="none"
+                fill="var(--color-ash)"
+                fillOpacity={0.25}
+                isAnimationActive={false}
+              />
+            )}
             <Line
               dataKey="left"
               name="Left"
@@ -122,10 +137,11 @@ export function DemandChart({ person, subject, fields }: Props) {
             />
             <ReferenceDot x={field.value} y={now('left')} r={6} fill="var(--color-cobalt)" stroke="white" />
             <ReferenceDot x={field.value} y={now('right')} r={4} fill="var(--color-ochre)" stroke="white" />
-          </LineChart>
+          </ComposedChart>
         </ResponsiveContainer>
       </div>
       <figcaption className="text-small text-ink-soft">
+        {chosen === 'effortPercent' && 'The band is where it lies for 4 in 5 people of whom as much is known. '}
         Cobalt, unbroken: left hand. Ochre, dashed: right hand. The dots are where it stands now; where a line ends, the
         posture is not possible.
       </figcaption>
@@ -165,9 +181,16 @@ function rowsFor(person: Person, subject: Subject, field: MovableField, quantity
       ? demandCurve(person, posture, field.name as 'leanDeg', { quantity, hand })
       : sampleCurve(person, subject, field.name, { quantity, hand });
   const [left, right] = [runs('left'), runs('right')];
+  const hardest = hardestOf(demandAsItStands(person, subject));
+  const bandAt = (most: number) => (quantity === 'effortPercent' && hardest ? intervalOf(most, hardest.logSd) : null);
   const other = new Map(right.flat().map(({ x, y }) => [x, y]));
   return left.flatMap((run, index) => [
-    ...(index > 0 ? [{ x: firstOf(run).x - 1e-9, left: null, right: null }] : []),
-    ...run.map(({ x, y }) => ({ x, left: y, right: other.get(x) ?? null })),
+    ...(index > 0 ? [{ x: firstOf(run).x - 1e-9, left: null, right: null, band: null }] : []),
+    ...run.map(({ x, y }) => ({
+      x,
+      left: y,
+      right: other.get(x) ?? null,
+      band: bandAt(Math.max(y, other.get(x) ?? 0)),
+    })),
   ]);
 }

@@ -7,6 +7,8 @@ import {
   readNumber,
   type Quantity,
   shown,
+  solvedInterval,
+  type SolvedInterval,
   solveLevel,
 } from '@clay-pot/core';
 import { useState } from 'react';
@@ -36,6 +38,16 @@ const NAMES: Record<string, string> = {
   wristMomentNm: 'N·m of wrist',
 };
 const USUAL: Record<Quantity, number> = { loadPercentBW: 25, effortPercent: 40, wristAngleDeg: 80, wristMomentNm: 5 };
+
+/** Where the answer lies for four fifths of people like this; nothing where that is as narrow as the answer. */
+function betweenWords([low, high]: SolvedInterval, { step, unit }: MovableField): string {
+  const [from, to] = [low, high].map((value) => (value === null ? null : shown(value, step)));
+  if (from === to && from !== null) return '';
+  if (from === null && to === null) return 'For most people like this nothing within its limits gives that.';
+  if (from === null) return `For 4 in 5 people like this: up to ${to} ${unit}, for some nothing gives it.`;
+  if (to === null) return `For 4 in 5 people like this: from ${from} ${unit} on, for some nothing gives it.`;
+  return `For 4 in 5 people like this: ${from}–${to} ${unit}.`;
+}
 
 /** “Find me 25 % of body weight”: solves for the number that gives what is wanted. */
 export function FindPanel({ person, subject, fields, found }: Props) {
@@ -67,7 +79,9 @@ export function FindPanel({ person, subject, fields, found }: Props) {
     try {
       const solved = solveLevel(person, subject, field.name, { quantity: chosen, value: number, hand });
       found(solved.level);
-      const text = `${field.label}: ${shown(solved.value, field.step)} ${field.unit}.`;
+      const target = { quantity: chosen, value: number, hand };
+      const between = solvedInterval(person, subject, field.name, target, solved.demand);
+      const text = `${field.label}: ${shown(solved.value, field.step)} ${field.unit}.${between ? ` ${betweenWords(between, field)}` : ''}`;
       setTold({ text, refused: false, of: writeSubject(solved.level) });
     } catch (error) {
       if (!(error instanceof NotReachedError)) throw error;

@@ -1,7 +1,17 @@
-import { type ActionEffort, type Demand, type Hand, type HandDemand, kgFromN, rangeVerdict } from '@clay-pot/core';
+import {
+  type ActionEffort,
+  chanceOfHaving,
+  type Demand,
+  type Hand,
+  type HandDemand,
+  isKnown,
+  kgFromN,
+  peopleWords,
+  rangeVerdict,
+} from '@clay-pot/core';
 import type { ReactNode } from 'react';
 import { Asked } from '../../domain/asked.js';
-import { loadClass, SideMark } from '../../ui/marks.js';
+import { EffortBar, SideMark } from '../../ui/marks.js';
 
 /** What each hand bears and what it takes, left beside right. */
 export function HandResults({ demand }: { demand: Demand }) {
@@ -99,7 +109,7 @@ function AngleRow({ label, deg, rangeDeg, source }: { label: string; deg: number
 }
 
 function EffortRow({ effort }: { effort: ActionEffort }) {
-  const { action, demand, capacity, effortPercent: percent } = effort;
+  const { action, demand, capacity, effortPercent: percent, interval } = effort;
   const over = percent > 100;
   return (
     <li>
@@ -107,13 +117,19 @@ function EffortRow({ effort }: { effort: ActionEffort }) {
         <Asked term="effort" value={percent}>
           {action}
         </Asked>
-        <b className={`display text-lead figures ${over ? 'text-iron' : ''}`}>{percent.toFixed(0)} %</b>
+        <span className="figures whitespace-nowrap">
+          <b className={`display text-lead ${over ? 'text-iron' : ''}`}>{percent.toFixed(0)} %</b>
+          {interval[1] - interval[0] >= 1 && (
+            <span className="text-fine text-ink-soft">
+              {' '}
+              {interval[0].toFixed(0)}–{interval[1].toFixed(0)}
+            </span>
+          )}
+        </span>
       </div>
-      <div className="h-2.5 border border-ink/40 bg-white" aria-hidden>
-        <div className={`h-full ${loadClass(percent)}`} style={{ width: `${Math.min(100, percent)}%` }} />
-      </div>
+      <EffortBar percent={percent} interval={interval} />
       <p className={`text-fine ${over ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
-        {over && 'Not available: '}
+        {over && (isKnown(effort) ? 'Not available: ' : `Not for ${peopleWords(1 - chanceOfHaving(effort))}: `)}
         {demand.toFixed(capacity.unit === 'N' ? 0 : 1)} of {capacity.value.toFixed(capacity.unit === 'N' ? 0 : 1)}{' '}
         {capacity.unit}, {capacity.source}
       </p>

@@ -1,6 +1,16 @@
-import { CLIMBS, type Movement, type Person, rangeVerdict, type Rung, rungsOf } from '@clay-pot/core';
+import {
+  CLIMBS,
+  effortWords,
+  type HandDemand,
+  isKnown,
+  type Movement,
+  type Person,
+  rangeVerdict,
+  type Rung,
+  rungsOf,
+} from '@clay-pot/core';
 import { useMemo } from 'react';
-import { loadClass } from '../../ui/marks.js';
+import { EffortBar } from '../../ui/marks.js';
 
 interface Props {
   person: Person;
@@ -93,18 +103,24 @@ function LadderRow({
         {angle ? `${angle.deg.toFixed(0)}°` : '–'}
         {angle && rangeVerdict(angle.deg, angle.rangeDeg) === 'past' && <b className="text-iron"> past range</b>}
       </td>
-      <EffortCell percent={left.effortPercent} />
-      <EffortCell percent={right.effortPercent} />
+      <EffortCell demand={left} />
+      <EffortCell demand={right} />
     </tr>
   );
 }
 
-function EffortCell({ percent }: { percent: number }) {
-  if (percent === 0) return <td className="py-1.5 pr-2 text-right">–</td>;
+function EffortCell({ demand: { efforts } }: { demand: HandDemand }) {
+  const hardest = efforts[0];
+  if (!hardest) return <td className="py-1.5 pr-2 text-right">–</td>;
+  const { effortPercent: percent, interval } = hardest;
   return (
     <td className="py-1.5 pr-2 text-right whitespace-nowrap figures">
-      <span className={`mr-1.5 inline-block size-2.5 border border-ink/40 ${loadClass(percent)}`} aria-hidden />
-      {percent > 100 ? <b className="text-iron">{percent.toFixed(0)} % no</b> : `${percent.toFixed(0)} %`}
+      {percent > 100 && isKnown(hardest) ? (
+        <b className="text-iron">{percent.toFixed(0)} % no</b>
+      ) : (
+        effortWords(percent, interval)
+      )}
+      <EffortBar percent={percent} interval={interval} className="mt-0.5 h-2 w-24 ml-auto" />
     </td>
   );
 }

@@ -1,21 +1,28 @@
 import {
   failureWords,
+  fatigueCourses,
   type GroupCourse,
   HANDS,
   type MuscleGroup,
   partsOf,
   type Sequence,
   type SideGroup,
+  startStates,
 } from '@clay-pot/core';
 import { select } from '../../store/editor.js';
 import { Asked } from '../../domain/asked.js';
 import { HandHeads } from '../../ui/marks.js';
 import type { Seen } from '../../domain/session-view.js';
 
+/** The weakest and the strongest tenth begin this many standard deviations from the middle. */
+const TENTH = 1.28;
+
 /** What the sequence leaves of each muscle group at its lowest, and where something cannot be held. */
 export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequence }) {
-  const { courses } = seen.view;
+  const { courses, efforts } = seen.view;
   if (courses.size === 0) return <p className="text-small text-ink-soft">Nothing works against load here.</p>;
+  const from = startStates(seen.view.past, seen.view.now);
+  const [weak, strong] = [fatigueCourses(efforts, from, -TENTH), fatigueCourses(efforts, from, TENTH)];
   const groups = [...new Set([...courses.keys()].map((key) => partsOf(key).group))];
   const lowest = (group: MuscleGroup) => Math.min(...HANDS.map((hand) => courses.get(`${hand} ${group}`)?.lowest ?? 1));
   const sorted = [...groups].sort((a, b) => lowest(a) - lowest(b));
@@ -43,7 +50,11 @@ export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequen
                 {group}
               </th>
               {HANDS.map((hand) => (
-                <LeftCell key={hand} course={courses.get(`${hand} ${group}`)} />
+                <LeftCell
+                  key={hand}
+                  course={courses.get(`${hand} ${group}`)}
+                  band={[weak, strong].map((some) => some.get(`${hand} ${group}`)?.lowest ?? 1)}
+                />
               ))}
             </tr>
           ))}
@@ -53,28 +64,52 @@ export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequen
   );
 }
 
-function LeftCell({ course }: { course: GroupCourse | undefined }) {
+function LeftCell({ course, band }: { course: GroupCourse | undefined; band: readonly number[] }) {
   if (!course) return <td className="py-0.5 text-right text-ash">rests</td>;
   const percent = Math.round(course.lowest * 100);
+  const [low = percent, high = percent] = band.map((share) => Math.round(100 * share)).sort((a, b) => a - b);
   return (
-    <td className={`py-0.5 text-right figures ${course.failure ? 'font-bold text-iron' : ''}`}>
+    <td className={`py-0.5 pl-2 text-right figures ${course.failures.length > 0 ? 'font-bold text-iron' : ''}`}>
       <Asked term="capacityLeft" inTable value={percent}>
         {percent} %
       </Asked>
+      <LeftBand percent={percent} low={low} high={high} />
     </td>
+  );
+}
+
+/** What is left, as a bar, with where it lies for four fifths of people like this. */
+function LeftBand({ percent, low, high }: { percent: number; low: number; high: number }) {
+  return (
+    <>
+      <span className="relative ml-auto block h-2 w-20 border border-ink/40 bg-white" aria-hidden>
+        <span className="block h-full bg-celadon-fill" style={{ width: `${percent}%` }} />
+        {high > low && (
+          <span
+            className="absolute inset-y-0 border-x-2 border-ink before:absolute before:inset-x-0 before:top-1/2 before:h-px before:bg-ink"
+            style={{ left: `${low}%`, right: `${100 - high}%` }}
+          />
+        )}
+      </span>
+      {high > low && (
+        <span className="sr-only">
+          for 4 in 5 people like this {low}–{high} %
+        </span>
+      )}
+    </>
   );
 }
 
 const SHOWN = 4;
 
-/** The first work of each group that cannot be held, with the rest that would mend it; pressing one shows its block. */
+/** Work that cannot be held, with the rest that would mend it; pressing one shows its block. */
 function Failures({ courses, document }: { courses: ReadonlyMap<SideGroup, GroupCourse>; document: Sequence }) {
-  const failing = [...courses].flatMap(([key, { failure }]) => (failure ? [{ key, failure }] : []));
+  const failing = [...courses].flatMap(([key, { failures }]) => failures.map((failure) => ({ key, failure })));
   failing.sort((a, b) => a.failure.atMs - b.failure.atMs);
   return (
     <ul className="mb-2 grid gap-1">
       {failing.slice(0, SHOWN).map(({ key, failure }) => (
-        <li key={key} className="border-l-4 border-iron bg-iron-wash px-2 py-1 text-small">
+        <li key={`${key} ${failure.blockId}`} className="border-l-4 border-iron bg-iron-wash px-2 py-1 text-small">
           <button
             type="button"
             className="text-left underline underline-offset-2"

@@ -1,0 +1,120 @@
+import { failsAt, RESTED, step, type Units } from './compartments.js';
+import { type EffortSpan, effortTimeline } from './effort-timeline.js';
+import type { CarriedOut } from './past.js';
+import { type Rates, ratesOf } from './rates.js';
+import type { ActionEffort } from '../mechanics/asked.js';
+import type { Evidence, EvidenceKind } from '../mechanics/belief.js';
+import type { Person } from '../mechanics/capacity.js';
+import { findLevel, type MovementLookup } from '../model/movement.js';
+import { compileTimeline } from '../timeline/compile-timeline.js';
+import { doneTimeline } from '../timeline/done-timeline.js';
+import { plannedAgainstDone } from '../timeline/planned-done.js';
+import { itemAt } from '../vocabulary/lists.js';
+import { HANDS } from '../vocabulary/hands.js';
+import { GROUP_OF } from '../vocabulary/muscles.js';
+
+/** A session that was carried out, with what was said of its blocks. */
+export interface ToldSession extends CarriedOut {
+  /** How hard each block was, 0–10; null where nobody said. */
+  readonly reports: readonly { readonly blockId: string; readonly exertion: number | null }[];
+}
+
+/**
+ * How near to failure a rating of exertion puts the end of a set, as a share of what could have been borne: 10 is all of it. Working values, from the words that
+ * the scale is explained with.
+ */
+const NEAR_FAILURE = [0.03, 0.06, 0.1, 0.16, 0.24, 0.34, 0.46, 0.58, 0.72, 0.86, 1] as const;
+/** Broken off with nothing said: near failure, or it would have gone on. */
+const BROKEN_OFF = 0.9;
+/** A rating says nothing of a muscle that worked less than this share of its maximum: something else was rated. */
+const WORTH_RATING_PERCENT = 20;
+/** Of an effort that is mostly the person's own pace, or a share that was asked, the rest says little. */
+const MOSTLY_LOAD = 0.7;
+/** Less than this share of what was planned was broken off. */
+const ENDED_EARLY = 0.9;
+/** From this rating on a set that ended early had reached its end. */
+const AT_THE_END = 9;
+
+/**
+ * What the sets of sessions tell of maxima: the capacity with which the hardest muscle of each rated block would have stood as near to failure as was said.
+ * A press tells nothing, since it is a share of the own maximum. @param person of whom maxima that were tested may be known
+ */
+export function evidenceOf(person: Person, sessions: readonly ToldSession[], lookup: MovementLookup): Evidence[] {
+  return sessions.flatMap((session) => evidenceOfSession(person, session, lookup));
+}
+
+function evidenceOfSession(person: Person, session: ToldSession, lookup: MovementLookup): Evidence[] {
+  const { plan, sets, reports, endedAt } = session;
+  const planned = compileTimeline(plan, lookup);
+  const { spans, demands } = effortTimeline(person, plan, doneTimeline(planned, sets), lookup);
+  const rows = plannedAgainstDone(planned, sets);
+  return plan.blocks.flatMap((block, index): Evidence[] => {
+    const demand = demands[index];
+    const told = reports.findLast(({ blockId }) => blockId === block.id)?.exertion ?? null;
+    const movement = lookup(block.movementId);
+    if (!demand || !movement || !findLevel(movement, block.levelId)) return [];
+    return HANDS.flatMap((hand): Evidence[] => {
+      const hardest = demand[hand].efforts[0];
+      if (!hardest || !tells(hardest)) return [];
+      const mine = rows.filter(({ blockId, side }) => blockId === block.id && (side === 'both' || side === hand));
+      const share = mine.reduce((sum, row) => sum + (row.doneAmount ?? 0), 0) / mine.reduce((sum, row) => sum + row.plannedAmount, 0); // prettier-ignore
+      const how = howItEnded(told, share);
+      if (!how) return [];
+      const group = GROUP_OF[hardest.action];
+      const scale = scaleAt(
+        ratesOf(group),
+        (spans.get(`${hand} ${group}`) ?? []).filter(({ blockId }) => blockId === block.id),
+        how.near,
+      );
+      if (scale === null) return [];
+      // The way of doing it changes what of the plain maximum there is: the belief is about the plain one.
+      const value = (hardest.capacity.value / hardest.factor) * scale;
+      const what = `${movement.name}, ${how.words}`;
+      return [{ kind: how.kind, action: hardest.action, hand, value, onDay: endedAt.slice(0, 10), what }];
+    });
+  });
+}
+
+/** Whether a set tells of the maximum that its hardest action is held against: it is hard enough to be what was rated, and more than a share of itself. */
+const tells = ({ effortPercent, logSd, capacity }: ActionEffort) =>
+  effortPercent >= WORTH_RATING_PERCENT && logSd > MOSTLY_LOAD * capacity.logSd;
+
+/** What an ending tells: how near to failure, and how surely. Null where it tells nothing. */
+function howItEnded(told: number | null, share: number): { kind: EvidenceKind; near: number; words: string } | null {
+  if (!(share > 0)) return null;
+  const early = share < ENDED_EARLY;
+  if (early && told !== null && told >= AT_THE_END) return { kind: 'to failure', near: 1, words: 'to failure' };
+  if (told !== null) return { kind: 'rated', near: itemAt(NEAR_FAILURE, told), words: `rated ${told} of 10` };
+  return early ? { kind: 'broken off', near: BROKEN_OFF, words: 'broken off' } : null;
+}
+
+/** Capacities further off than this from what was believed are slips. */
+const FURTHEST = 6;
+
+/** The capacity, times what is believed, with which a block's spans end so near to failure; null when none within reason does. */
+function scaleAt(rates: Rates, spans: readonly EffortSpan[], near: number): number | null {
+  if (spans.length === 0) return null;
+  /** The nearest to failure that it comes, 1 at failure. */
+  const nearest = (scale: number): number => {
+    let units: Units = RESTED;
+    let nowMs = itemAt(spans, 0).startMs;
+    let most = 0;
+    for (const { startMs, endMs, effort, charged } of spans) {
+      if (effort / scale > 1) return Infinity;
+      if (startMs > nowMs) units = step(rates, units, 0, (startMs - nowMs) / 1000);
+      units = step(rates, units, charged / scale, (endMs - startMs) / 1000);
+      most = Math.max(most, units.fatigued / failsAt(rates, effort / scale));
+      nowMs = endMs;
+    }
+    return most;
+  };
+  // The stronger, the further from failure.
+  let [low, high] = [1 / FURTHEST, FURTHEST];
+  if (nearest(low) < near || nearest(high) > near) return null;
+  while (high / low > 1.001) {
+    const middle = Math.sqrt(low * high);
+    if (nearest(middle) > near) low = middle;
+    else high = middle;
+  }
+  return high;
+}

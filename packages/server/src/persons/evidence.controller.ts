@@ -1,0 +1,22 @@
+import type { Evidence } from '@clay-pot/core';
+import { Controller, Get, Param } from '@nestjs/common';
+import { ApiOperation } from '@nestjs/swagger';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { IdPipe } from '../http/id.pipe.js';
+import { PersonsService } from './persons.service.js';
+
+/** What an athlete's sets tell of their maxima. */
+@Controller('athletes/:id/evidence')
+export class EvidenceController {
+  constructor(private readonly persons: PersonsService) {}
+
+  @Get()
+  @ApiOperation({
+    summary:
+      'What rated, failed and broken-off sets of the last months tell of an athlete’s maxima, beside the readings.',
+  })
+  list(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<Evidence[]> {
+    return this.persons.setsTell(scope, id);
+  }
+}
