@@ -73,7 +73,7 @@ describe('today', () => {
     const [due] = (await today()).due;
     expect(due).toMatchObject({
       state: 'due',
-      durationMs: 128_000,
+      durationMs: 156_000,
       missedDays: ['2026-06-03', '2026-06-05', '2026-06-08'],
     });
     expect(due!.lastSession?.startedAt).toBe('2026-01-05T09:00:00.000Z');

@@ -19,24 +19,21 @@ export interface ToldSession extends CarriedOut {
   readonly reports: readonly { readonly blockId: string; readonly exertion: number | null }[];
 }
 
-/**
- * How near to failure a rating of exertion puts the end of a set, as a share of what could have been borne: 10 is all of it. Working values, from the words that
- * the scale is explained with.
- */
-const NEAR_FAILURE = [0.03, 0.06, 0.1, 0.16, 0.24, 0.34, 0.46, 0.58, 0.72, 0.86, 1] as const;
-/** Broken off with nothing said: near failure, or it would have gone on. */
-const BROKEN_OFF = 0.9;
+/** Broken off with nothing said: near failure, or it would have gone on. As a rating. */
+const BROKEN_OFF = 9;
 /** A rating says nothing of a muscle that worked less than this share of its maximum: something else was rated. */
-const WORTH_RATING_PERCENT = 20;
+const WORTH_RATING_PERCENT = 30;
 /** Of an effort that is mostly the person's own pace, or a share that was asked, the rest says little. */
 const MOSTLY_LOAD = 0.7;
 /** Less than this share of what was planned was broken off. */
 const ENDED_EARLY = 0.9;
+/** “Nothing at all” is no measure of a muscle that worked. */
+const LEAST_RATING = 1;
 /** From this rating on a set that ended early had reached its end. */
 const AT_THE_END = 9;
 
 /**
- * What the sets of sessions tell of maxima: the capacity with which the hardest muscle of each rated block would have stood as near to failure as was said.
+ * What the sets of sessions tell of maxima: the capacity with which the hardest muscle of each rated block would have been felt as hard as was said.
  * A press tells nothing, since it is a share of the own maximum. @param person of whom maxima that were tested may be known
  */
 export function evidenceOf(person: Person, sessions: readonly ToldSession[], lookup: MovementLookup): Evidence[] {
@@ -61,10 +58,11 @@ function evidenceOfSession(person: Person, session: ToldSession, lookup: Movemen
       const how = howItEnded(told, share);
       if (!how) return [];
       const group = GROUP_OF[hardest.action];
+      if (!movement.trains.includes(group)) return [];
       const scale = scaleAt(
         ratesOf(group),
         (spans.get(`${hand} ${group}`) ?? []).filter(({ blockId }) => blockId === block.id),
-        how.near,
+        how.rating,
       );
       if (scale === null) return [];
       // The way of doing it changes what of the plain maximum there is: the belief is about the plain one.
@@ -79,41 +77,47 @@ function evidenceOfSession(person: Person, session: ToldSession, lookup: Movemen
 const tells = ({ effortPercent, logSd, capacity }: ActionEffort) =>
   effortPercent >= WORTH_RATING_PERCENT && logSd > MOSTLY_LOAD * capacity.logSd;
 
-/** What an ending tells: how near to failure, and how surely. Null where it tells nothing. */
-function howItEnded(told: number | null, share: number): { kind: EvidenceKind; near: number; words: string } | null {
+/** What an ending tells: how hard it was, and how surely. Null where it tells nothing. */
+function howItEnded(told: number | null, share: number): { kind: EvidenceKind; rating: number; words: string } | null {
   if (!(share > 0)) return null;
   const early = share < ENDED_EARLY;
-  if (early && told !== null && told >= AT_THE_END) return { kind: 'to failure', near: 1, words: 'to failure' };
-  if (told !== null) return { kind: 'rated', near: itemAt(NEAR_FAILURE, told), words: `rated ${told} of 10` };
-  return early ? { kind: 'broken off', near: BROKEN_OFF, words: 'broken off' } : null;
+  if (early && told !== null && told >= AT_THE_END) return { kind: 'to failure', rating: 10, words: 'to failure' };
+  if (told !== null) return { kind: 'rated', rating: Math.max(LEAST_RATING, told), words: `rated ${told} of 10` };
+  return early ? { kind: 'broken off', rating: BROKEN_OFF, words: 'broken off' } : null;
 }
 
-/** Capacities further off than this from what was believed are slips. */
+/** No further off than this from what was believed: beyond, a rating says “much stronger” and no more. */
 const FURTHEST = 6;
 
-/** The capacity, times what is believed, with which a block's spans end so near to failure; null when none within reason does. */
-function scaleAt(rates: Rates, spans: readonly EffortSpan[], near: number): number | null {
+/**
+ * The capacity, times what is believed, with which a block's spans are felt as hard as was said at their hardest; null without any. An exertion
+ * begins at its share of the maximum and has risen to ten by the time that it fails (Borg 1982, Med Sci Sports Exerc 14(5):377–81, for the scale; the straight
+ * line between is a working choice).
+ */
+function scaleAt(rates: Rates, spans: readonly EffortSpan[], rating: number): number | null {
   if (spans.length === 0) return null;
-  /** The nearest to failure that it comes, 1 at failure. */
-  const nearest = (scale: number): number => {
+  const felt = (scale: number): number => {
     let units: Units = RESTED;
     let nowMs = itemAt(spans, 0).startMs;
     let most = 0;
     for (const { startMs, endMs, effort, charged } of spans) {
-      if (effort / scale > 1) return Infinity;
+      const share = effort / scale;
+      if (share > 1) return Infinity;
       if (startMs > nowMs) units = step(rates, units, 0, (startMs - nowMs) / 1000);
       units = step(rates, units, charged / scale, (endMs - startMs) / 1000);
-      most = Math.max(most, units.fatigued / failsAt(rates, effort / scale));
+      const used = Math.min(1, units.fatigued / failsAt(rates, share));
+      most = Math.max(most, 10 * (share + (1 - share) * used));
       nowMs = endMs;
     }
     return most;
   };
-  // The stronger, the further from failure.
+  // The stronger, the easier it is.
   let [low, high] = [1 / FURTHEST, FURTHEST];
-  if (nearest(low) < near || nearest(high) > near) return null;
+  if (felt(low) < rating) return low;
+  if (felt(high) > rating) return high;
   while (high / low > 1.001) {
     const middle = Math.sqrt(low * high);
-    if (nearest(middle) > near) low = middle;
+    if (felt(middle) > rating) low = middle;
     else high = middle;
   }
   return high;

@@ -25,7 +25,7 @@ const sequence: Sequence = {
 const whose = {
   body,
   strengthOfNorm: 1.4,
-  measured: [{ kind: 'maximum', of: 'wrist flexion', hand: 'left', value: 17, onDay: '2025-12-20' }],
+  measured: [{ kind: 'maximum', of: 'wrist flexion', hand: 'left', value: 17 }],
 } satisfies WhomInput;
 const whom = withMore(bodyAlone(body, '2026-01-01'), whose);
 const view = viewOf({ ...sessionFor(whom, sequence), lookup: shippedMovement });

@@ -16,9 +16,9 @@ const quarter: SolveQuestion = {
 };
 const gentle: SolveQuestion = {
   body,
-  posture: { from: 'bench' },
+  posture: { from: 'bench', contact: 'raised palm' },
   vary: 'handHeightM',
-  target: { quantity: 'effortPercent', value: 40, hand: 'right' },
+  target: { quantity: 'effortPercent', value: 60, hand: 'right' },
 };
 const DAY = '2026-01-01';
 
@@ -34,7 +34,7 @@ export const EXAMPLES = {
   solve: {
     questions: {
       quarter: { summary: 'How far apart for a quarter of the body on each hand', value: quarter },
-      gentle: { summary: 'How high a bench for 40 % effort', value: gentle },
+      gentle: { summary: 'How high a bench for 60 % effort with the heels of the hands lifted', value: gentle },
     },
     answer: answerSolve(bodyAlone(body, DAY), quarter),
   },

@@ -6,24 +6,25 @@ import { LibraryService } from '../library/library.service.js';
 import { BlockReportRow, DoneSetRow, SessionRow } from '../sessions/session.entities.js';
 
 const DAY_MS = 86_400_000;
-/** Sets of longer ago tell next to nothing of today beside those of since. */
-const TELLS_FOR_DAYS = 120;
+/** Sets of longer ago, and of more sessions than these, tell next to nothing beside those of since: ratings of one person lean one way. */
+const TELLS = { days: 120, sessions: 12 };
 
 /** What an athlete's sets tell of their maxima. */
 @Injectable()
 export class EvidenceService {
   constructor(private readonly library: LibraryService) {}
 
-  /** Of sessions that ended within the last months before an instant, oldest first. */
+  /** Of the last sessions that ended before an instant, the newest first. */
   async of(scope: StudioScope, athleteId: string, person: Person, until: Date): Promise<Evidence[]> {
     const rows = await scope
       .of(SessionRow)
       .query('session')
       .andWhere('session.athlete_id = :athleteId', { athleteId })
       .andWhere('session.ended_at IS NOT NULL')
-      .andWhere('session.started_at > :from', { from: new Date(until.getTime() - TELLS_FOR_DAYS * DAY_MS) })
+      .andWhere('session.started_at > :from', { from: new Date(until.getTime() - TELLS.days * DAY_MS) })
       .andWhere('session.started_at <= :until', { until })
-      .orderBy('session.started_at')
+      .orderBy('session.started_at', 'DESC')
+      .take(TELLS.sessions)
       .getMany();
     if (rows.length === 0) return [];
     const sessionId = In(rows.map(({ id }) => id));
