@@ -1,6 +1,6 @@
 import { SIDES_BAND } from '../effort/balance.js';
 import { RATIO_BAND } from '../effort/past.js';
-import { MEASURED_FOR_DAYS, RANGE_ERROR_DEG } from '../mechanics/capacity.js';
+import { RANGE_ERROR_DEG } from '../mechanics/capacity.js';
 import { GRAVITY } from '../mechanics/hand-load.js';
 import { kgFromN } from '../mechanics/external-load.js';
 import { percent } from '../vocabulary/numbers.js';
@@ -153,8 +153,8 @@ export const TERMS = {
   maximum: {
     plain: 'The most a hand can',
     term: 'maximal strength',
-    what: 'The strongest that this hand was measured, or is estimated to be.',
-    from: `The best reading of the last ${MEASURED_FOR_DAYS} days; without one, norms by sex, age and body mass.`,
+    what: 'The strongest that this hand is taken to be, and between what it lies for four in five people of whom as much is known.',
+    from: 'Norms by sex, age and body mass, moved by tests, by holds and sets to failure and by sets whose exertion was told: the surer each of them and the later, the further.',
     scale: 'Left and right of most people are within a tenth of each other.',
   },
   range: {

@@ -65,7 +65,7 @@ describe('the pot as a drawing', () => {
   });
 
   test('of what is being done shows no more than was done, over the outline of the whole', () => {
-    const heights = (container: HTMLElement) => container.querySelectorAll('path[stroke-dasharray]').length;
+    const heights = (container: HTMLElement) => container.querySelectorAll('path[stroke-dasharray="2 3"]').length;
     const { container, unmount } = drawn();
     expect(heights(container)).toBe(0);
     unmount();

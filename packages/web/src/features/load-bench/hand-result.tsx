@@ -117,21 +117,16 @@ function EffortRow({ effort }: { effort: ActionEffort }) {
         <Asked term="effort" value={percent}>
           {action}
         </Asked>
-        <span className="figures whitespace-nowrap">
-          <b className={`display text-lead ${over ? 'text-iron' : ''}`}>{percent.toFixed(0)} %</b>
-          {interval[1] - interval[0] >= 1 && (
-            <span className="text-fine text-ink-soft">
-              {' '}
-              {interval[0].toFixed(0)}–{interval[1].toFixed(0)}
-            </span>
-          )}
-        </span>
+        <b className={`display text-lead whitespace-nowrap figures ${over ? 'text-iron' : ''}`}>
+          {percent.toFixed(0)} %
+        </b>
       </div>
       <EffortBar percent={percent} interval={interval} />
       <p className={`text-fine ${over ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
         {over && (isKnown(effort) ? 'Not available: ' : `Not for ${peopleWords(1 - chanceOfHaving(effort))}: `)}
         {demand.toFixed(capacity.unit === 'N' ? 0 : 1)} of {capacity.value.toFixed(capacity.unit === 'N' ? 0 : 1)}{' '}
         {capacity.unit}, {capacity.source}
+        {interval[1] - interval[0] >= 1 && `: ${interval[0].toFixed(0)}–${interval[1].toFixed(0)} %`}
       </p>
     </li>
   );

@@ -12,6 +12,7 @@ async function panel(readings: unknown[] = []) {
   const asked = answering({
     [`GET /api/athletes/${wren.id}`]: wren,
     [`GET ${path}`]: readings,
+    [`GET /api/athletes/${wren.id}/evidence`]: [],
     [`PUT ${path}/*`]: {},
   });
   const shown = show(<RangeAndStrength athleteId={wren.id} />);
@@ -56,7 +57,11 @@ describe('a reading', () => {
   );
 
   test('that cannot be sent says so and is still there to be sent again', async () => {
-    answering({ [`GET /api/athletes/${wren.id}`]: wren, [`GET ${path}`]: [] });
+    answering({
+      [`GET /api/athletes/${wren.id}`]: wren,
+      [`GET ${path}`]: [],
+      [`GET /api/athletes/${wren.id}/evidence`]: [],
+    });
     const { user } = show(<RangeAndStrength athleteId={wren.id} />);
     await settle();
     await user.click(screen.getByRole('button', { name: 'Add a reading' }));
@@ -74,11 +79,22 @@ describe('what stands there', () => {
     ...{ kind: 'maximum', of: 'grip', hand, value, onDay: ago(days) },
   });
 
-  test('a maximum that is not the newest says so, with the newest and its day', async () => {
-    await panel([grip('a1', 392.27, 40), grip('a2', 343.23, 5), grip('a3', 294.2, 5, 'right')]);
-    const [left, right] = screen.getByRole('row', { name: /^grip/ }).querySelectorAll('td');
-    expect(left!.textContent).toMatch(/^40\.0newest 35\.0, \w{3} \d+ \w{3}/);
-    expect(right!.textContent).toBe('30.0');
+  test('a measured maximum stands in a narrow band, an estimated one in a wide one', async () => {
+    await panel([grip('a1', 343.23, 5)]);
+    const band = (row: RegExp, index: number) => {
+      const cell = screen.getByRole('row', { name: row }).querySelectorAll('td')[index];
+      const [low, high] = cell!.querySelector('.block')!.textContent!.split('–');
+      return Number(high) / Number(low);
+    };
+    expect(screen.getByRole('row', { name: /^grip/ }).textContent).toMatch(/34\.\d/);
+    expect(band(/^grip/, 0)).toBeLessThan(1.25);
+    expect(band(/^wrist flexion/, 0)).toBeGreaterThan(1.8);
+  });
+
+  test('tests that contradict each other are both kept, and it is said', async () => {
+    const { user } = await panel([grip('a1', 500, 40), grip('a2', 250, 5)]);
+    await user.click(screen.getByText(/What this rests on: 2/));
+    expect(screen.getAllByText('does not fit the rest; both are kept')).toHaveLength(2);
   });
 
   test('readings of one day stand in one order, however they arrive', async () => {

@@ -1,13 +1,10 @@
 import {
-  type Action,
   ACTIONS,
-  capacityOf,
   firstOf,
   type Hand,
   HANDS,
   kgFromN,
   latestReading,
-  MEASURED_FOR_DAYS,
   must,
   newestFirst,
   newtonsFromKg,
@@ -30,11 +27,12 @@ import { Button, ButtonLink } from '../../ui/button.js';
 import { INPUT, SelectField, TextField } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { Asked } from '../../domain/asked.js';
-import { SideMark } from '../../ui/marks.js';
+import { HandHeads, SideMark } from '../../ui/marks.js';
 import { Loading, Part } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 import { useToast } from '../../ui/toast.js';
 import { useForWhom } from '../../domain/for-whom.js';
+import { Maxima } from './maxima.js';
 
 /** What the computations know of a person's wrists and hands: measured where it is, estimated and said so where it is not. */
 export function RangeAndStrength({ athleteId }: { athleteId: string }) {
@@ -59,7 +57,7 @@ export function RangeAndStrength({ athleteId }: { athleteId: string }) {
       {adding && <AddReading athleteId={athleteId} />}
       <div className="grid gap-x-8 gap-y-4 py-2 sm:grid-cols-2">
         <Ranges readings={readings.data} person={person} />
-        <Maxima person={person} readings={readings.data} />
+        <Maxima person={person} />
       </div>
       <Latest athleteId={athleteId} readings={readings.data} />
     </Part>
@@ -72,7 +70,12 @@ function Ranges({ readings, person }: { readings: readonly StoredReading[]; pers
       <caption className="mb-1 text-left text-ink-soft">
         <Asked term="range">Wrist range with help</Asked>, °; by its own muscles in brackets
       </caption>
-      <Head />
+      <thead>
+        <tr className="border-b border-ink">
+          <td />
+          <HandHeads />
+        </tr>
+      </thead>
       <tbody>
         {RANGE_MOTIONS.map((motion) => (
           <tr key={motion} className="border-b border-line">
@@ -89,19 +92,6 @@ function Ranges({ readings, person }: { readings: readonly StoredReading[]; pers
   );
 }
 
-const Head = () => (
-  <thead>
-    <tr className="border-b border-ink">
-      <td />
-      {HANDS.map((hand) => (
-        <th key={hand} className="py-1 text-right">
-          <SideMark side={hand} />
-        </th>
-      ))}
-    </tr>
-  </thead>
-);
-
 interface CellProps {
   person: Person;
   readings: readonly StoredReading[];
@@ -116,64 +106,6 @@ function RangeCell({ person, readings, motion, hand }: CellProps) {
     <td className="py-1 text-right figures">
       {source === 'measured' ? <b>{deg}</b> : <span className="text-ink-soft">about {deg.toFixed(0)}</span>}
       {active && <span className="text-ink-soft"> ({active.value})</span>}
-    </td>
-  );
-}
-
-/** What is asked most often; the rest is on the load bench. */
-const SHOWN: readonly Action[] = [
-  'grip',
-  'wrist flexion',
-  'wrist extension',
-  'radial deviation',
-  'ulnar deviation',
-  'supination',
-  'finger extension',
-];
-
-function Maxima({ person, readings }: { person: Person; readings: readonly StoredReading[] }) {
-  return (
-    <table className="w-full text-small">
-      <caption className="mb-1 text-left text-ink-soft">
-        <Asked term="maximum">Most that each hand can</Asked>: the best of the last {MEASURED_FOR_DAYS} days; “about” is
-        estimated from norms
-      </caption>
-      <Head />
-      <tbody>
-        {SHOWN.map((action) => (
-          <tr key={action} className="border-b border-line">
-            <th scope="row" className="py-1 text-left font-normal">
-              {action}
-              <span className="text-ink-soft">, {ACTIONS[action] === 'N' ? 'kg' : 'N·m'}</span>
-            </th>
-            {HANDS.map((hand) => (
-              <MaximumCell key={hand} person={person} readings={readings} action={action} hand={hand} />
-            ))}
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-/** The maximum that is computed with; where it is not the newest, the newest stands under it. */
-function MaximumCell({
-  person,
-  readings,
-  action,
-  hand,
-}: Pick<CellProps, 'person' | 'readings' | 'hand'> & { action: Action }) {
-  const { value, unit, source, from } = capacityOf(person, action, hand);
-  const show = (of: number) => (unit === 'N' ? kgFromN(of) : of).toFixed(1);
-  const newest = latestReading(readings, 'maximum', action, hand);
-  return (
-    <td className="py-1 text-right figures" title={from}>
-      {source === 'measured' ? <b>{show(value)}</b> : <span className="text-ink-soft">about {show(value)}</span>}
-      {newest && source === 'measured' && show(newest.value) !== show(value) && (
-        <span className="block text-fine text-ink-soft">
-          newest {show(newest.value)}, {dayText(`${newest.onDay}T12:00:00`)}
-        </span>
-      )}
     </td>
   );
 }

@@ -20,6 +20,7 @@ async function threshold({ athlete = someone(), document = SHORT, chosen = true 
     'GET /api/athletes': [athlete],
     [`GET /api/athletes/${athlete.id}`]: athlete,
     [`GET /api/athletes/${athlete.id}/readings`]: [],
+    [`GET /api/athletes/${athlete.id}/evidence`]: [],
     [`GET /api/athletes/${athlete.id}/past`]: [],
   });
   const query = chosen ? `?athlete=${athlete.id}` : '';

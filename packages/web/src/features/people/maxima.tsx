@@ -1,0 +1,121 @@
+import {
+  type Action,
+  ACTIONS,
+  type Capacity,
+  capacityOf,
+  dayWords,
+  type Evidence,
+  type Hand,
+  HANDS,
+  intervalOf,
+  kgFromN,
+  type Person,
+} from '@clay-pot/core';
+import { Asked } from '../../domain/asked.js';
+import { HandHeads, SideMark } from '../../ui/marks.js';
+
+/** What is asked most often; the rest is on the load bench. */
+const SHOWN: readonly Action[] = [
+  'grip',
+  'wrist flexion',
+  'wrist extension',
+  'radial deviation',
+  'ulnar deviation',
+  'supination',
+  'finger extension',
+];
+
+const inUnit = (unit: Capacity['unit'], value: number) => (unit === 'N' ? kgFromN(value) : value).toFixed(1);
+const unitName = (action: Action) => (ACTIONS[action] === 'N' ? 'kg' : 'N·m');
+
+/** What is believed of each hand's maxima, with where they lie for four fifths of people like this, and what that rests on. */
+export function Maxima({ person }: { person: Person }) {
+  return (
+    <div>
+      <table className="w-full text-small">
+        <caption className="mb-1 text-left text-ink-soft">
+          <Asked term="maximum">Most that each hand can</Asked>, and between what 4 in 5 like this lie; “about” where
+          nothing of it was measured
+        </caption>
+        <thead>
+          <tr className="border-b border-ink">
+            <td />
+            <HandHeads />
+          </tr>
+        </thead>
+        <tbody>
+          {SHOWN.map((action) => (
+            <tr key={action} className="border-b border-line">
+              <th scope="row" className="py-0.5 text-left font-normal">
+                {action}
+                <span className="text-ink-soft">, {unitName(action)}</span>
+              </th>
+              {HANDS.map((hand) => (
+                <MaximumCell key={hand} capacity={capacityOf(person, action, hand)} />
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <RestsOn person={person} />
+    </div>
+  );
+}
+
+function MaximumCell({ capacity: { value, logSd, unit, source, from, atOdds } }: { capacity: Capacity }) {
+  const [low, high] = intervalOf(value, logSd);
+  return (
+    <td className="py-0.5 text-right figures" title={from}>
+      {source === 'estimated' ? (
+        <span className="text-ink-soft">about {inUnit(unit, value)}</span>
+      ) : (
+        <b>{inUnit(unit, value)}</b>
+      )}
+      <span className="block text-fine text-ink-soft">
+        {inUnit(unit, low)}–{inUnit(unit, high)}
+        {atOdds.length > 0 && <b className="text-amber"> does not fit</b>}
+      </span>
+    </td>
+  );
+}
+
+const MOST_LINES = 40;
+
+/** Everything that was seen of the hands' maxima, the newest first, with what does not fit the rest of it. */
+function RestsOn({ person }: { person: Person }) {
+  const all = (Object.keys(ACTIONS) as Action[]).flatMap((action) =>
+    HANDS.flatMap((hand) => {
+      const { evidence, atOdds } = capacityOf(person, action, hand);
+      return evidence.map((entry) => ({ entry, fits: !atOdds.includes(entry) }));
+    }),
+  );
+  if (all.length === 0) return null;
+  all.sort((a, b) => b.entry.onDay.localeCompare(a.entry.onDay));
+  return (
+    <details className="mt-1 text-small">
+      <summary className="cursor-pointer font-semibold">What this rests on: {all.length} tests and sets</summary>
+      <ul className="mt-1 max-h-64 overflow-y-auto">
+        {all.slice(0, MOST_LINES).map(({ entry, fits }, index) => (
+          <Line key={index} entry={entry} fits={fits} />
+        ))}
+        {all.length > MOST_LINES && <li className="text-ink-soft">and {all.length - MOST_LINES} earlier</li>}
+      </ul>
+    </details>
+  );
+}
+
+function Line({ entry, fits }: { entry: Evidence; fits: boolean }) {
+  const { action, hand, value, onDay, what }: Evidence & { hand: Hand } = entry;
+  return (
+    <li className="flex flex-wrap items-center gap-x-2 border-b border-line py-0.5">
+      <SideMark side={hand} />
+      <span>
+        {action} <b className="figures">{inUnit(ACTIONS[action], value)}</b> {unitName(action)}
+      </span>
+      <span className="text-ink-soft">
+        {what}, {dayWords(onDay)}
+      </span>
+      {!fits && <span className="font-semibold text-amber">does not fit the rest; both are kept</span>}
+    </li>
+  );
+}
