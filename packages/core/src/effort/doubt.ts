@@ -64,11 +64,11 @@ export interface Decides extends Pick<Doubt, 'hand' | 'action'> {
 
 /** The measurement that would settle most of what is in doubt; null when nothing is. */
 export function whatToMeasure(doubts: readonly Doubt[]): Decides | null {
-  const counts = new Map<string, Decides>();
+  const counts = new Map<Action, Decides>();
+  // Both hands of one person are of one strength, more or less: a test of one tells of the other.
   for (const { hand, action } of doubts) {
-    const key = `${hand} ${action}`;
-    const before = counts.get(key)?.decides ?? 0;
-    counts.set(key, { hand, action, decides: before + 1, of: doubts.length });
+    const before = counts.get(action);
+    counts.set(action, { hand: before?.hand ?? hand, action, decides: (before?.decides ?? 0) + 1, of: doubts.length });
   }
   return [...counts.values()].reduce<Decides | null>((best, each) => (best && best.decides >= each.decides ? best : each), null); // prettier-ignore
 }

@@ -88,9 +88,9 @@ describe('capacity', () => {
   });
 
   test('range with help: measured, else the norm and the usual gain', () => {
-    expect(rangeWithHelpDeg(MAN, 'wrist extension', 'left')).toEqual({ deg: 89, source: 'estimated' });
+    expect(rangeWithHelpDeg(MAN, 'wrist extension', 'left')).toMatchObject({ deg: 89, source: 'estimated' });
     const known = { ...MAN, rangeDeg: { left: { 'wrist extension': 78 } } };
-    expect(rangeWithHelpDeg(known, 'wrist extension', 'left')).toEqual({ deg: 78, source: 'measured' });
+    expect(rangeWithHelpDeg(known, 'wrist extension', 'left')).toMatchObject({ deg: 78, source: 'measured' });
   });
 });
 

@@ -199,13 +199,19 @@ export function rangeVerdict(deg: number, rangeDeg: number): 'within' | 'at the 
 /** `100 · demand / capacity`; above 100 the demand cannot be met by the likelier half. @example effortPercent(150, { value: 300 }) → 50 */
 export const effortPercent = (demand: number, { value }: Pick<Capacity, 'value'>) => (100 * demand) / value;
 
-/** How far a wrist goes with help: measured, else the norm's active range and the usual gain of help. */
+/** Standard deviations within which nineteen of twenty lie. */
+const NINETEEN_IN_TWENTY = 1.96;
+/** People differ in what help adds to their range. Working value. */
+const GAIN_SD_DEG = 4;
+
+/** How far a wrist goes with help, and its spread: measured, else the norm's active range and the usual gain of help. */
 export function rangeWithHelpDeg(
   person: Person,
   motion: RangeMotion,
   hand: Hand,
-): { deg: number; source: 'measured' | 'estimated' } {
+): { deg: number; sdDeg: number; source: 'measured' | 'estimated' } {
   const deg = person.rangeDeg?.[hand]?.[motion];
-  if (deg !== undefined) return { deg, source: 'measured' };
-  return { deg: ACTIVE_RANGE[motion].mean.value + PASSIVE_GAIN.value, source: 'estimated' };
+  if (deg !== undefined) return { deg, sdDeg: RANGE_ERROR_DEG / NINETEEN_IN_TWENTY, source: 'measured' };
+  const { mean, sd } = ACTIVE_RANGE[motion];
+  return { deg: mean.value + PASSIVE_GAIN.value, sdDeg: Math.hypot(sd, GAIN_SD_DEG), source: 'estimated' };
 }

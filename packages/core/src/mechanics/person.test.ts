@@ -23,7 +23,7 @@ describe('a person from what is on record', () => {
     expect(person.ageYears).toBe(27);
     expect(capacityOf(person, 'grip', 'left')).toMatchObject({ source: 'measured' });
     expect(capacityOf(person, 'grip', 'left').value).toBeCloseTo(500, -1);
-    expect(rangeWithHelpDeg(person, 'wrist extension', 'left')).toEqual({ deg: 78, source: 'measured' });
+    expect(rangeWithHelpDeg(person, 'wrist extension', 'left')).toMatchObject({ deg: 78, source: 'measured' });
     expect(rangeWithHelpDeg(person, 'wrist extension', 'right').source).toBe('estimated');
   });
 

@@ -34,8 +34,8 @@ export function WheelPanel({
       <Wheel coverage={coverage} ranges={ranges} description={describe(coverage)} className="block w-full" />
       <p className="text-fine text-ink-soft">
         Rings from the middle: {WHEEL_RINGS.join(', ')}; each piece is fist, then open hand. Around it degrees of range:{' '}
-        <SideMark side="left" /> <SideMark side="right" /> thick by own muscles, thin with help (dashed: estimated), the
-        cross bar where this goes, red when past the range.
+        <SideMark side="left" /> <SideMark side="right" /> thick by own muscles, thin with help (dashed: estimated; the
+        pale end is where it lies for 4 in 5 like this), the cross bar where this goes, red when past the range.
       </p>
       <h3 className="mt-2 text-small font-semibold">Two-joint corners</h3>
       <ul className="text-small">
@@ -53,15 +53,27 @@ export function WheelPanel({
   );
 }
 
+/** The narrowest and the widest tenth begin this many standard deviations from the middle. */
+const TENTH = 1.28;
+
 /** How far the wrist goes in each direction, by range. */
 export function rangesOf(person: Person, readings: readonly Reading[]): Ranges {
   const of = (hand: Hand) =>
     Object.fromEntries(
       MAIN_DIRECTIONS.map((direction): [string, WheelRange] => {
         const motion = MAIN[direction];
-        const { deg, source } = rangeWithHelpDeg(person, motion, hand);
+        const { deg, sdDeg, source } = rangeWithHelpDeg(person, motion, hand);
         const active = latestReading(readings, 'active range', motion, hand);
-        return [direction, { withHelpDeg: deg, estimated: source === 'estimated', activeDeg: active?.value ?? null }];
+        const [low, high] = [deg - TENTH * sdDeg, deg + TENTH * sdDeg];
+        return [
+          direction,
+          {
+            withHelpDeg: deg,
+            bandDeg: [low, high],
+            estimated: source === 'estimated',
+            activeDeg: active?.value ?? null,
+          },
+        ];
       }),
     ) as Ranges[Hand];
   return { left: of('left'), right: of('right') };

@@ -28,6 +28,8 @@ type Main = (typeof MAIN_DIRECTIONS)[number];
 export interface WheelRange {
   readonly activeDeg: number | null;
   readonly withHelpDeg: number;
+  /** Where that lies for four fifths of people like this. */
+  readonly bandDeg: readonly [low: number, high: number];
   readonly estimated: boolean;
 }
 
@@ -177,6 +179,7 @@ function Spoke({
   const isPast = reachDeg > 0 && rangeVerdict(reachDeg, range.withHelpDeg) === 'past';
   return (
     <g>
+      <line {...line(...range.bandDeg)} stroke={COLOUR[hand]} strokeOpacity="0.3" strokeWidth="7" />
       <line
         {...line(0, range.withHelpDeg)}
         stroke={COLOUR[hand]}

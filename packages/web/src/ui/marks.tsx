@@ -87,7 +87,7 @@ export function EffortBar({
       <div className="absolute inset-y-0 w-px bg-iron" style={{ left: at(100) }} />
       {high - low >= 1 && (
         <div
-          className="absolute inset-y-0.5 border-x-2 border-ink before:absolute before:inset-x-0 before:top-1/2 before:-mt-px before:h-0.5 before:bg-ink/70"
+          className="absolute inset-y-0.5 border-x-2 border-ink outline-1 outline-white/80 before:absolute before:inset-x-0 before:top-1/2 before:-mt-px before:h-0.5 before:bg-ink/70"
           style={{ left: at(low), right: `calc(100% - ${at(high)})` }}
         />
       )}

@@ -1,5 +1,9 @@
 import { easing, effortOf, lowering } from './choose.js';
 import type { Check, Observation } from './finding.js';
+import { type Doubt, effortWords, isKnown } from '../../effort/doubt.js';
+import type { BlockView } from '../../effort/session-view.js';
+import { normalShare } from '../../mechanics/belief.js';
+import { HANDS } from '../../vocabulary/hands.js';
 
 /** Finds efforts above the method’s ceiling. */
 export const effortCeiling: Check = {
@@ -12,9 +16,22 @@ export const effortCeiling: Check = {
     const { effortCeilingPercent: ceiling, name } = view.method;
     return view.blocks.flatMap((block): Observation[] => {
       if (block.effortPercent <= ceiling + 0.5 || block.effortPercent > 100) return [];
-      const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % effort; ${name} goes to ${ceiling} %.`;
+      const { interval, doubt } = hardestOf(block, ceiling);
+      const text = `${block.movement.name}: ${effortWords(block.effortPercent, interval)} effort; ${name} goes to ${ceiling} %.`;
       const fix = lowering(block, ceiling) ?? easing(view, block, (_level, demand) => effortOf(demand) <= ceiling);
-      return [{ blockIds: [block.block.id], text, fix }];
+      return [{ blockIds: [block.block.id], text, fix, doubt }];
     });
   },
 };
+
+/** Where the effort lies for most, and what nobody has measured and could bring it below the ceiling. */
+function hardestOf({ demand, effortPercent }: BlockView, ceiling: number) {
+  const hand = HANDS.find((each) => demand?.[each].effortPercent === effortPercent) ?? 'left';
+  const hardest = demand?.[hand].efforts[0];
+  const interval = hardest?.interval ?? ([effortPercent, effortPercent] as const);
+  const open = hardest && !isKnown(hardest) && interval[0] < ceiling;
+  const doubt: Doubt | undefined = open
+    ? { hand, action: hardest.action, chance: normalShare(Math.log(ceiling / effortPercent) / hardest.logSd) }
+    : undefined;
+  return { interval, doubt };
+}

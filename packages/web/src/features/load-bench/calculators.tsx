@@ -1,12 +1,15 @@
 import {
   type Action,
+  type Capacity,
   capacityOf,
   CARRY_PACE_M_PER_S,
   carryDistanceM,
   carryTimeS,
   edgeFactor,
   effortPercent,
+  effortWords,
   type Hand,
+  intervalOf,
   kgFromN,
   leverForMomentM,
   type Limit,
@@ -111,11 +114,13 @@ function HandChoice({ hand, set }: { hand: Hand; set: (hand: Hand) => void }) {
 }
 
 function Source({ person, action, hand }: { person: Person; action: Action; hand: Hand }) {
-  const { value, unit, from } = capacityOf(person, action, hand);
+  const { value, unit, from, logSd } = capacityOf(person, action, hand);
+  const [low, high] = intervalOf(unit === 'N' ? kgFromN(value) : value, logSd);
   return (
     <p className="text-fine text-ink-soft">
       <SideMark side={hand} /> most:{' '}
-      {unit === 'N' ? `${kgFromN(value).toFixed(1)} kg (${value.toFixed(0)} N)` : `${value.toFixed(1)} N·m`}, {from}
+      {unit === 'N' ? `${kgFromN(value).toFixed(1)} kg (${value.toFixed(0)} N)` : `${value.toFixed(1)} N·m`},{' '}
+      {low.toFixed(1)}–{high.toFixed(1)} for 4 in 5 like this; {from}
     </p>
   );
 }
@@ -213,6 +218,12 @@ function CarryDistanceAndTime() {
   );
 }
 
+/** What a demand takes of a capacity, with where it lies for four fifths of people like this. */
+const effortText = (demand: number, capacity: Capacity) => {
+  const percent = effortPercent(demand, capacity);
+  return effortWords(percent, intervalOf(percent, capacity.logSd));
+};
+
 function RollerTurnsAndWork({ person }: { person: Person }) {
   const [massKg, setMassKg] = useState(5);
   const [drumMm, setDrumMm] = useState(32);
@@ -220,7 +231,7 @@ function RollerTurnsAndWork({ person }: { person: Person }) {
   const { momentNm, turns, workJ } = rollerWork({ massKg, drumRadiusM: drumMm / 2000, ropeM });
   const perTurnM = ropeM / turns;
   const effort = (['wrist flexion', 'wrist extension'] as const).map((action) =>
-    effortPercent(momentNm, capacityOf(person, action, 'right')).toFixed(0),
+    effortText(momentNm, capacityOf(person, action, 'right')),
   );
   return (
     <Card title="Wrist roller: turns and work">
@@ -240,7 +251,7 @@ function RollerTurnsAndWork({ person }: { person: Person }) {
         />
       </Row>
       <p className="text-fine text-ink-soft">
-        {momentNm.toFixed(2)} N·m: {effort[0]} % bending, {effort[1]} % drawing back, right hand.
+        {momentNm.toFixed(2)} N·m: {effort[0]} bending, {effort[1]} drawing back, right hand.
       </p>
     </Card>
   );

@@ -1,4 +1,4 @@
-import { type Demand, handLoad, kgFromN, type Person, postureFigure } from '@clay-pot/core';
+import { effortWords, type Demand, handLoad, kgFromN, type Person, postureFigure } from '@clay-pot/core';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Figure } from '../../drawing/figure.js';
@@ -106,7 +106,13 @@ const ROWS: readonly { label: string; read: (demand: Demand) => ReactNode }[] = 
     },
   },
   { label: 'hardest action', read: (demand) => both(demand, ({ efforts }) => efforts[0]?.action ?? 'none') },
-  { label: 'effort, % of own most', read: (demand) => both(demand, ({ effortPercent }) => effortPercent.toFixed(0)) },
+  {
+    label: 'effort, % of own most',
+    read: (demand) =>
+      both(demand, ({ efforts: [hardest] }) =>
+        hardest ? effortWords(hardest.effortPercent, hardest.interval) : '0 %',
+      ),
+  },
   {
     label: 'that most',
     read: (demand) =>

@@ -55,7 +55,7 @@ export function RangeAndStrength({ athleteId }: { athleteId: string }) {
       }
     >
       {adding && <AddReading athleteId={athleteId} />}
-      <div className="grid gap-x-8 gap-y-4 py-2 sm:grid-cols-2">
+      <div className="grid items-start gap-x-8 gap-y-4 py-2 sm:grid-cols-2">
         <Ranges readings={readings.data} person={person} />
         <Maxima person={person} />
       </div>

@@ -1,5 +1,6 @@
 import {
   CHECKS,
+  decidesWords,
   type Finding,
   keyOfFinding,
   type Offer,
@@ -7,6 +8,7 @@ import {
   SEQUENCE_LIMITS,
   type SessionView,
   type Severity,
+  whatToMeasure,
 } from '@clay-pot/core';
 import { useState } from 'react';
 import { carryOut, hover, muteCheck, select } from '../../store/editor.js';
@@ -38,6 +40,7 @@ export function ChecksPanel({
   const heard = findings.filter(({ muted }) => muted === null);
   const first = heard.find((finding) => offers.get(keyOfFinding(finding))?.length);
   const muted = document.mutes ?? [];
+  const measure = whatToMeasure(heard.flatMap(({ doubt }) => doubt ?? []));
   return (
     <section aria-label="Checks" id="checks">
       <h2 className="flex items-baseline justify-between border-b-2 border-ink pb-0.5 text-body">
@@ -49,6 +52,7 @@ export function ChecksPanel({
       <p className="sr-only" role="status">
         {heard.length === 0 ? 'The checks find nothing.' : `The checks find ${heard.length}.`}
       </p>
+      {measure && <p className="border-b border-line bg-cobalt-wash px-2 py-1 text-small">{decidesWords(measure)}</p>}
       {heard.length === 0 && <p className="py-2 text-small text-ink-soft">All {CHECKS.length} checks are silent.</p>}
       <ul>
         {heard.map((finding) => (
