@@ -3,12 +3,13 @@ import { PAIR_NAMES, type PairName } from '../vocabulary/actions.js';
 import { type Digit, DIGITS } from '../vocabulary/digits.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 import { type MuscleGroup, pairOf, partsOf, type SideGroup } from '../vocabulary/muscles.js';
+import { working } from '../vocabulary/constant.js';
 
 /** Left and right may differ by this : 1 before it counts as lopsided, in the balance, the checks and the pot. Working value. */
-export const SIDES_BAND = 1.4;
+export const SIDES_BAND = working('Left against right', 1.4, 'times', 'hands of most people work within two fifths of each other over a session', [1.2, 1.6]).value; // prettier-ignore
 
 /** Below this dose, of both hands and both sides, there was too little work to speak of a balance: a tenth of a hold to failure. Working value. */
-export const WORTH_COMPARING = 0.1;
+export const WORTH_COMPARING = working('Work worth comparing', 0.1, 'holds to failure', 'less says nothing of a balance', [0.05, 0.2]).value; // prettier-ignore
 
 /** Two amounts of work that should not differ too much. */
 export interface Ratio {

@@ -1,5 +1,5 @@
 import type { Rates } from './rates.js';
-import { timesMoved, working } from '../vocabulary/constant.js';
+import { published, timesMoved, working } from '../vocabulary/constant.js';
 
 /** Shares of a muscle's motor units: active and fatigued; what is left rests. */
 export interface Units {
@@ -13,8 +13,7 @@ export const restingShare = ({ active, fatigued }: Units) => 1 - active - fatigu
 /** What could be brought at this moment, as a share of the rested maximum. @example capacityLeft({ active: 0.3, fatigued: 0.2 }) ≈ 0.8 */
 export const capacityLeft = ({ fatigued }: Units) => 1 - fatigued;
 
-/** Development and relaxation rate of activation, per second (Xia, Frey-Law 2008, J Biomech 41:3046–52). */
-const DRIVE_PER_S = 10;
+const DRIVE = published('Activation', 10, 'per s', 'Xia, Frey-Law 2008, J Biomech 41:3046–52', 'development and relaxation'); // prettier-ignore
 
 /** So little is rest: a finger wave must not stop recovery. */
 export const RESTS_BELOW = working('Rest', 0.05, 'of maximum', 'blood flows freely in a muscle that works at a few hundredths of its maximum', [0.03, 0.08]); // prettier-ignore
@@ -84,8 +83,8 @@ function followed(
   t: number,
 ): Units {
   const R = target >= RESTS_BELOW.value ? recoveryPerS : recoveryPerS * restMultiplier;
-  const p = DRIVE_PER_S + F;
-  const settled = (DRIVE_PER_S * target) / p;
+  const p = DRIVE.value + F;
+  const settled = (DRIVE.value * target) / p;
   const away = from.active - settled;
   const constant = (F * settled) / R;
   const a = (F * away) / (R - p);
@@ -96,8 +95,8 @@ function followed(
 
 function followingCourse({ fatiguePerS: F, recoveryPerS, restMultiplier }: Rates, from: Units, target: number): Course {
   const R = target >= RESTS_BELOW.value ? recoveryPerS : recoveryPerS * restMultiplier;
-  const p = DRIVE_PER_S + F;
-  const settled = (DRIVE_PER_S * target) / p;
+  const p = DRIVE.value + F;
+  const settled = (DRIVE.value * target) / p;
   const away = from.active - settled;
   const constant = (F * settled) / R;
   const a = (F * away) / (R - p);
@@ -109,7 +108,7 @@ function followingCourse({ fatiguePerS: F, recoveryPerS, restMultiplier }: Rates
 
 /** All that rests is called: two linear equations with constant coefficients, by their eigenvalues. */
 function limitedCourse({ fatiguePerS: F, recoveryPerS: R }: Rates, from: Units): Course {
-  const L = DRIVE_PER_S;
+  const L = DRIVE.value;
   // x = (A, M_F): A' = L − (L+F) A − L M_F, M_F' = F A − R M_F.
   const sum = L + F + R;
   const product = (L + F) * R + L * F;
@@ -148,18 +147,28 @@ function firstCrossing({ fatigued }: Course, level: number, seconds: number, dow
 }
 const CROSSING_TOLERANCE_S = 1e-9;
 
-/** An effort counts as held until what is active falls this far below it, as a share of maximum: a hundredth, which nobody feels. */
-const HOLD_TOLERANCE = 0.01;
-/** Efforts below it need no more tolerance than that. */
-const NEAR_MAXIMUM_FROM = 0.5;
+const HOLD_TOLERANCE = working(
+  'Tolerance of any effort',
+  0.01,
+  'of maximum',
+  'a hundredth, which nobody feels',
+  [0.005, 0.02],
+);
+const NEAR_MAXIMUM = working(
+  'Near the maximum',
+  0.5,
+  'of maximum',
+  'up to here the plain model keeps to the endurance law',
+  [0.4, 0.6],
+);
 
 /**
  * The fatigued share at which an effort fails. Near the maximum some of it may be missing: there the plain model ends earlier than people do.
  * @example failsAt(RATES.handGrip, 0.4) ≈ 0.61
  */
 export function failsAt({ tolerance }: Rates, effort: number): number {
-  const near = Math.max(0, Math.min(1, effort) - NEAR_MAXIMUM_FROM) / (1 - NEAR_MAXIMUM_FROM);
-  return 1 - effort + HOLD_TOLERANCE + tolerance * (1 - (1 - near) ** 2);
+  const near = Math.max(0, Math.min(1, effort) - NEAR_MAXIMUM.value) / (1 - NEAR_MAXIMUM.value);
+  return 1 - effort + HOLD_TOLERANCE.value + tolerance * (1 - (1 - near) ** 2);
 }
 
 /**

@@ -12,6 +12,7 @@ import { plannedAgainstDone } from '../timeline/planned-done.js';
 import { itemAt } from '../vocabulary/lists.js';
 import { HANDS } from '../vocabulary/hands.js';
 import { GROUP_OF } from '../vocabulary/muscles.js';
+import { working } from '../vocabulary/constant.js';
 
 /** A session that was carried out, with what was said of its blocks. */
 export interface ToldSession extends CarriedOut {
@@ -20,13 +21,13 @@ export interface ToldSession extends CarriedOut {
 }
 
 /** Broken off with nothing said: near failure, or it would have gone on. As a rating. */
-const BROKEN_OFF = 9;
+const BROKEN_OFF = working('A set broken off', 9, 'of 10', 'near failure, or it would have gone on', [8, 10]).value;
 /** A rating says nothing of a muscle that worked less than this share of its maximum: something else was rated. */
-const WORTH_RATING_PERCENT = 30;
+const WORTH_RATING_PERCENT = working('Effort that a rating is of', 30, '% of maximum', 'below it something else tires first', [20, 40]).value; // prettier-ignore
 /** Of an effort that is mostly the person's own pace, or a share that was asked, the rest says little. */
-const MOSTLY_LOAD = 0.7;
+const MOSTLY_LOAD = working('Effort against a load', 0.7, 'of its spread', 'what is mostly pace, or a share that was asked, tells of no maximum', [0.5, 0.9]).value; // prettier-ignore
 /** Less than this share of what was planned was broken off. */
-const ENDED_EARLY = 0.9;
+const ENDED_EARLY = working('Ended early', 0.9, 'of what was planned', 'a repetition or two less is a slip of counting', [0.8, 0.95]).value; // prettier-ignore
 /** “Nothing at all” is no measure of a muscle that worked. */
 const LEAST_RATING = 1;
 /** From this rating on a set that ended early had reached its end. */
@@ -87,7 +88,7 @@ function howItEnded(told: number | null, share: number): { kind: EvidenceKind; r
 }
 
 /** No further off than this from what was believed: beyond, a rating says “much stronger” and no more. */
-const FURTHEST = 6;
+const FURTHEST = working('Furthest that a set speaks for', 6, 'times what was believed', 'beyond, a rating says “much stronger” and no more', [4, 10]).value; // prettier-ignore
 
 /**
  * The capacity, times what is believed, with which a block's spans are felt as hard as was said at their hardest; null without any. An exertion

@@ -9,13 +9,13 @@ import type { Sequence } from '../model/sequence.js';
 import type { CountedSet } from '../model/session.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { doneTimeline } from '../timeline/done-timeline.js';
-import { working } from '../vocabulary/constant.js';
+import { published, working } from '../vocabulary/constant.js';
 import { hoursBetween } from '../vocabulary/days.js';
 import { HANDS } from '../vocabulary/hands.js';
 import { MUSCLE_GROUPS, type MuscleGroup, partsOf, type SideGroup } from '../vocabulary/muscles.js';
 
 /** From this share of the maximum tendons answer, and need their days (Bohm, Mersmann, Arampatzis 2015). */
-export const HARD_PERCENT = 70;
+export const HARD_PERCENT = published('Hard work', 70, '% of maximum', 'Bohm, Mersmann, Arampatzis 2015, Sports Med Open 1:7').value; // prettier-ignore
 /** So long at such an effort, all sets of a session together, asks for days before the next. */
 const HARD_FROM = working('Hard work that is spaced', 30, 's', 'four or five near-maximal holds of some seconds: what finger and tendon programmes space by two days', [20, 60]); // prettier-ignore
 
@@ -97,7 +97,7 @@ export function pastSessions(person: Person, all: readonly CarriedOut[], lookup:
 }
 
 /** Fatigue of the model is gone after a night; what a day's sessions leave is carried over. */
-const CARRIED_OVER_H = 24;
+const CARRIED_OVER_H = working('Fatigue that is carried over', 24, 'h', 'the model’s fatigue is gone after a night', [12, 36]).value; // prettier-ignore
 
 /** Where groups stand at an instant, after the last session of the last day and the rest since. */
 export function startStates(past: readonly PastSession[], now: string): Map<SideGroup, Units> {
@@ -159,8 +159,7 @@ export interface LoadTrend {
 
 /** A week of this share of the month is steady: a prompt to look outside of it, nothing more. */
 export const RATIO_BAND = [0.8, 1.3] as const;
-/** A week's plain change below this share is within what weeks differ by. Working value. */
-const PLAIN_CHANGE = 0.2;
+const PLAIN_CHANGE = working('Weeks differ by', 0.2, 'of a week', 'a change within it is what weeks differ by', [0.1, 0.3]).value; // prettier-ignore
 const weightOf = (days: number) => 2 / (days + 1);
 
 /** Exponentially weighted mean of days, today first, by the sum of its own weights: as much every day is just that. */

@@ -9,9 +9,10 @@ import type { Sequence } from '../model/sequence.js';
 import { type Timeline, workedMs } from '../timeline/timeline.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 import { partsOf, type SideGroup } from '../vocabulary/muscles.js';
+import { working } from '../vocabulary/constant.js';
 
-/** Moving the empty hand is not load: below this share of the maximum, with nothing on the hand, time does not count. Working value. */
-export const LOADED_FROM_PERCENT = 5;
+/** Moving the empty hand is not load: below this share of the maximum, with nothing on the hand, time does not count. */
+export const LOADED_FROM_PERCENT = working('Under load', 5, '% of maximum', 'less is the weight of the empty hand', [3, 10]).value; // prettier-ignore
 
 /** What one block comes to on one hand. Loads and efforts are those of its work, not an average with its pauses. */
 export interface BlockHand {

@@ -131,8 +131,7 @@ export function updated(belief: Belief, evidence: readonly Evidence[], today: st
   return { mean: [ml + ca * ul + cb * ur, mr + cb * ul + cd * ur], cov: [[ca, cb], [cb, cd]] }; // prettier-ignore
 }
 
-/** Beyond this many standard deviations two things seen do not fit together. */
-const AT_ODDS = 2.5;
+const AT_ODDS = working('Things seen that do not fit together', 2.5, 'standard deviations', 'by chance one pair in eighty', [2, 3]); // prettier-ignore
 
 /**
  * What was seen of a hand and does not fit the rest of what was seen: a maximum below what was lifted the day before. Both are kept.
@@ -146,7 +145,7 @@ export function atOdds(list: readonly Evidence[], today: string): Evidence[] {
     );
     if (!rest) return false;
     const off = Math.abs(Math.log(entry.value) - rest.mean);
-    return off > AT_ODDS * Math.sqrt(varianceOf(entry, today) + rest.variance);
+    return off > AT_ODDS.value * Math.sqrt(varianceOf(entry, today) + rest.variance);
   });
 }
 

@@ -47,7 +47,7 @@ export interface Capacity {
 }
 
 /** A measured maximum counts as measured for this long; later it still tells, less surely. */
-export const MEASURED_FOR_DAYS = 120;
+export const MEASURED_FOR_DAYS = working('Measured', 120, 'days', 'a maximum test is spoken of as measured for four months', [60, 180]).value; // prettier-ignore
 
 /** Whether what was measured on a day still counts on another. */
 export const isRecent = (onDay: string, today: string) =>
@@ -201,8 +201,7 @@ export const effortPercent = (demand: number, { value }: Pick<Capacity, 'value'>
 
 /** Standard deviations within which nineteen of twenty lie. */
 const NINETEEN_IN_TWENTY = 1.96;
-/** People differ in what help adds to their range. Working value. */
-const GAIN_SD_DEG = 4;
+const GAIN_SD = working('Spread of what help adds', 4, '°', 'people differ in it by some degrees', [2, 7]);
 
 /** How far a wrist goes with help, and its spread: measured, else the norm's active range and the usual gain of help. */
 export function rangeWithHelpDeg(
@@ -213,5 +212,5 @@ export function rangeWithHelpDeg(
   const deg = person.rangeDeg?.[hand]?.[motion];
   if (deg !== undefined) return { deg, sdDeg: RANGE_ERROR_DEG / NINETEEN_IN_TWENTY, source: 'measured' };
   const { mean, sd } = ACTIVE_RANGE[motion];
-  return { deg: mean.value + PASSIVE_GAIN.value, sdDeg: Math.hypot(sd, GAIN_SD_DEG), source: 'estimated' };
+  return { deg: mean.value + PASSIVE_GAIN.value, sdDeg: Math.hypot(sd, GAIN_SD.value), source: 'estimated' };
 }

@@ -1,5 +1,6 @@
 import { GRAVITY } from './hand-load.js';
 import { RAD } from './plane.js';
+import { working } from '../vocabulary/constant.js';
 
 /**
  * Moment that a weight in the hand makes about the wrist: `m g d cos(angle)`, d from wrist to the weight, the angle of the hand above level.
@@ -52,8 +53,8 @@ export function rollerWork({ drumRadiusM, massKg, ropeM }: Roller) {
   };
 }
 
-/** Walking pace with a load in the hands, m/s: a working value. */
-export const CARRY_PACE_M_PER_S = 1.2;
+/** Walking pace with a load in the hands, m/s. */
+export const CARRY_PACE_M_PER_S = working('Pace of a carry', 1.2, 'm/s', 'somewhat slower than a free walk', [0.9, 1.5]).value; // prettier-ignore
 
 /**
  * Seconds that a carried distance takes. @example carryTimeS(30) ≈ 25

@@ -51,7 +51,7 @@ const HANDLE_REACH = working(
   [0.65, 0.85],
 );
 /** How high a handle brings the palm above the floor. */
-export const HANDLE_HEIGHT_M = 0.07;
+export const HANDLE_HEIGHT_M = working('Height of a handle', 0.07, 'm', 'push-up handles of the usual height', [0.05, 0.12]).value; // prettier-ignore
 const TENT_PALM = working(
   'Tent: palm to floor',
   65,
@@ -82,7 +82,7 @@ const THUMB_AHEAD = working(
 );
 const BALL_SLOPE = working('Slope of a hand over a ball', 40, '°', 'the palm lies on the ball’s shoulder', [30, 50]);
 /** How high a ball brings it. */
-export const BALL_HEIGHT_M = 0.12;
+export const BALL_HEIGHT_M = working('Height of a ball under the hand', 0.12, 'm', 'a soft ball that gives', [0.08, 0.18]).value; // prettier-ignore
 const RAISED_ON_PADS = working(
   'Raised palm: most on the pads',
   0.5,

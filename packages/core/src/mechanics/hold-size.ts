@@ -52,7 +52,7 @@ export function edgeFactor(edgeMm: number, grip: EdgeGrip): number {
   return (1 - Math.exp(-edgeMm / EDGE_DEPTH.value)) * EDGE_SHARE[grip].value;
 }
 
-const BEST_PINCH_MM = 50;
+const BEST_PINCH = working('Best width of a pinch', 50, 'mm', 'thumb and fingers stand opposite each other', [40, 65]);
 const PINCH_OFF = working(
   'Pinch lost by width',
   0.006,
@@ -64,7 +64,7 @@ const PINCH_OFF = working(
 /** Share of the best pinch that is left at this width. @throws HoldError outside 5–150 mm */
 export function pinchFactor(pinchMm: number): number {
   within('pinchMm', pinchMm, 5, 150);
-  return Math.max(0.4, 1 - PINCH_OFF.value * Math.abs(pinchMm - BEST_PINCH_MM));
+  return Math.max(0.4, 1 - PINCH_OFF.value * Math.abs(pinchMm - BEST_PINCH.value));
 }
 
 /** What a pinch holds up is friction on both faces. */

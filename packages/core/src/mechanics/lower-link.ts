@@ -1,6 +1,7 @@
 import { toDeg } from './plane.js';
 import type { Segments } from './segments.js';
 import type { SupportPosture } from '../model/posture.js';
+import { working } from '../vocabulary/constant.js';
 
 /** The lowest link, from the support's contact to the hip. */
 export interface LowerLink {
@@ -12,9 +13,20 @@ export interface LowerLink {
   readonly called: string;
 }
 
-/** Ankle above the ground when the foot lies on its side, or on its heel, over stature-scaled foot length: working values. */
-const ANKLE_ON_SIDE = 0.18;
-const ANKLE_ON_HEEL = 0.2;
+const ANKLE_ON_SIDE = working(
+  'Ankle above the side of the foot',
+  0.18,
+  'of foot length',
+  'half the width of a foot and its ankle',
+  [0.14, 0.22],
+);
+const ANKLE_ON_HEEL = working(
+  'Ankle above the heel’s back',
+  0.2,
+  'of foot length',
+  'the foot stands on its heel',
+  [0.16, 0.25],
+);
 
 /** The link from support to hip, of a body in a posture. */
 export function lowerLink(segments: Segments, { support }: SupportPosture): LowerLink {
@@ -33,9 +45,9 @@ export function lowerLink(segments: Segments, { support }: SupportPosture): Lowe
     case 'soles':
       return { lengthM: leg, riseM: ankleHeightM, offsetDeg: 0, called: 'legs' };
     case 'heels':
-      return { lengthM: leg, riseM: ANKLE_ON_HEEL * foot.lengthM, offsetDeg: 0, called: 'legs' };
+      return { lengthM: leg, riseM: ANKLE_ON_HEEL.value * foot.lengthM, offsetDeg: 0, called: 'legs' };
     case 'side of feet':
-      return { lengthM: leg, riseM: ANKLE_ON_SIDE * foot.lengthM, offsetDeg: 0, called: 'legs' };
+      return { lengthM: leg, riseM: ANKLE_ON_SIDE.value * foot.lengthM, offsetDeg: 0, called: 'legs' };
     case 'none':
       return { lengthM: leg, riseM: 0, offsetDeg: 0, called: 'legs' };
   }

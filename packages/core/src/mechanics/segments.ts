@@ -1,6 +1,6 @@
 import { type SegmentName, SEGMENTS } from './segment-table.js';
 import type { Body } from '../model/body.js';
-import { working } from '../vocabulary/constant.js';
+import { published, working } from '../vocabulary/constant.js';
 
 /** A segment of the body: its length, mass and where its centre lies. */
 export interface Segment {
@@ -24,13 +24,22 @@ export interface Segments extends Readonly<Record<SegmentName, Segment>> {
   readonly kneelHeightM: number;
 }
 
-/** Drillis & Contini 1966 (in Winter, Biomechanics and Motor Control of Human Movement): ankle height over stature. */
-const ANKLE_HEIGHT = 0.039;
-/** The ankle stands a quarter along the foot from the heel, the ball at 0.72 of it: working values for a bare foot. */
-const ANKLE_ON_FOOT = 0.25;
-const BALL_ON_FOOT = 0.72;
-/** Half the depth of a knee over stature: working value for kneeling on a mat. */
-const KNEEL_HEIGHT = 0.028;
+const ANKLE_HEIGHT = published('Ankle height', 0.039, 'of stature', 'Drillis & Contini 1966, in Winter, Biomechanics and Motor Control of Human Movement'); // prettier-ignore
+const ANKLE_ON_FOOT = working(
+  'Ankle along the foot',
+  0.25,
+  'of foot length from the heel',
+  'a bare foot',
+  [0.22, 0.28],
+);
+const BALL_ON_FOOT = working('Ball of the foot', 0.72, 'of foot length from the heel', 'a bare foot', [0.68, 0.76]);
+const KNEEL_HEIGHT = working(
+  'Knee above the floor when kneeling',
+  0.028,
+  'of stature',
+  'half the depth of a knee, on a mat',
+  [0.02, 0.04],
+);
 
 /** Scales the segment table to a body: lengths by stature, masses by body mass (the printed fractions are rounded; together they are the whole body). */
 export function segmentsOf(body: Body): Segments {
@@ -62,9 +71,9 @@ function scaled({ sex, statureM, massKg }: Body): Segments {
     foot,
     neckM: table.neckM * scale,
     fingerM: table.fingerM * scale,
-    ankleHeightM: ANKLE_HEIGHT * statureM,
-    ankleToBallM: (BALL_ON_FOOT - ANKLE_ON_FOOT) * foot.lengthM,
-    kneelHeightM: KNEEL_HEIGHT * statureM,
+    ankleHeightM: ANKLE_HEIGHT.value * statureM,
+    ankleToBallM: (BALL_ON_FOOT.value - ANKLE_ON_FOOT.value) * foot.lengthM,
+    kneelHeightM: KNEEL_HEIGHT.value * statureM,
   };
 }
 

@@ -1,8 +1,9 @@
 import { capacityOf, type Person } from './capacity.js';
 import type { Hand } from '../vocabulary/hands.js';
+import { published } from '../vocabulary/constant.js';
 
-/** Hands differ by a tenth as a matter of course (Petersen et al. 1989); beyond, the lesser one counts as weaker. */
-const USUAL_DIFFERENCE = 1.1;
+/** Beyond it the lesser hand counts as weaker. */
+const USUAL_DIFFERENCE = published('Usual difference of the hands', 1.1, 'times', 'Petersen et al. 1989, Am J Occup Ther 43(7):444–7').value; // prettier-ignore
 
 /** The weaker hand by measured grip; null when there is no such measure, or no difference to speak of. */
 export function weakerHand(person: Person): Hand | null {

@@ -1,6 +1,7 @@
 import type { Hand, WorkingSide } from '../vocabulary/hands.js';
 import type { Phase } from '../vocabulary/phases.js';
 import { type Equipment, PLACE_OF, type Posture } from '../vocabulary/places.js';
+import { working } from '../vocabulary/constant.js';
 
 /**
  * What happens at a moment. Repetitions, holds, bouts and breaths are *work*; the others lead to it or rest from it.
@@ -90,13 +91,25 @@ export function milliseconds(seconds: number): number {
 }
 
 /** Working values, from timing a class: moving within a place, and to another one. */
-export const CHANGE_WITHIN_PLACE_S = 3;
+export const CHANGE_WITHIN_PLACE_S = working('Change within a place', 3, 's', 'from timing a class', [2, 5]).value;
 /** Seconds to another place. */
-export const CHANGE_OF_PLACE_S = 10;
+export const CHANGE_OF_PLACE_S = working('Change of place', 10, 's', 'from timing a class', [6, 15]).value;
 /** Fetching what has not been used yet; from then on it is at hand. */
-export const FETCH_EQUIPMENT_S = 5;
+export const FETCH_EQUIPMENT_S = working(
+  'Fetching something',
+  5,
+  's',
+  'from timing a class, things laid out',
+  [3, 10],
+).value;
 /** Between two repetitions that are each held: letting go, and taking hold again. */
-export const PAUSE_AFTER_HOLD_S = 2;
+export const PAUSE_AFTER_HOLD_S = working(
+  'Pause after a hold',
+  2,
+  's',
+  'letting go and taking hold again',
+  [1, 4],
+).value;
 
 /** What stands where it stands and is walked to. */
 const FIXED: readonly Equipment[] = ['chair', 'table', 'wall', 'bench', 'bar', 'thick bar', 'edge'];
