@@ -11,7 +11,8 @@ import {
 } from '@clay-pot/core';
 import type { ReactNode } from 'react';
 import { Asked } from '../../domain/asked.js';
-import { EffortBar, SideMark } from '../../ui/marks.js';
+import { EffortBar } from '../../ui/effort-bar.js';
+import { SideMark } from '../../ui/marks.js';
 
 /** What each hand bears and what it takes, left beside right. */
 export function HandResults({ demand }: { demand: Demand }) {

@@ -10,7 +10,7 @@ import {
   rungsOf,
 } from '@clay-pot/core';
 import { useMemo } from 'react';
-import { EffortBar } from '../../ui/marks.js';
+import { EffortBar } from '../../ui/effort-bar.js';
 
 interface Props {
   person: Person;
