@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import type { EffortSessionAnswer, OffersAnswer } from '@clay-pot/contracts';
-import { applyEdits, compileTimeline, type PastSession } from '@clay-pot/core';
+import { applyEdits, compileTimeline, type Evidence, type PastSession } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { v7 as uuid } from 'uuid';
@@ -109,6 +109,100 @@ describe('POST /effort/session', () => {
     await carryOut(one, '2026-05-03T09:00:00.000Z');
     expect((await coach.ask<PastSession[]>('GET', `/athletes/${two}/past`)).body).toEqual([]);
     expect((await coach.ask<PastSession[]>('GET', `/athletes/${one}/past`)).body).toHaveLength(1);
+  });
+
+  describe('of somebody’s strength', () => {
+    const body = { sex: 'female', statureM: 1.65, massKg: 62, ageYears: 30 };
+    const LIFT = sequenceOf('Lift', ['strength', 'strength.palm-lift', 'plank']);
+    const flexors = ({ body: { account } }: { body: EffortSessionAnswer }, hand = 'left') =>
+      account.blocks[0]!.groups.find((group) => group.hand === hand && group.group === 'wrist flexors')!;
+
+    test('every block tells its groups: effort with its interval, dose, and the chance that it is carried to its end', async () => {
+      const answer = await session({ body, sequence: LIFT });
+      const left = flexors(answer);
+      expect(left.effortPercent).toBeGreaterThan(100);
+      expect(left.effortInterval[0]).toBeLessThan(left.effortPercent);
+      expect(left.effortInterval[1]).toBeGreaterThan(left.effortPercent);
+      expect(left.enduranceDose).toBe(0);
+      expect(left.chanceOfCompletion).toBeGreaterThan(0);
+      expect(left.chanceOfCompletion).toBeLessThan(0.5);
+      const [block] = answer.body.account.blocks;
+      expect(block!.chanceOfCompletion).toBe(Math.min(...block!.groups.map((group) => group.chanceOfCompletion)));
+      expect(answer.body.whatToMeasure).toMatchObject({ action: 'wrist flexion', decides: 1 });
+    });
+
+    test('maxima of 1.4 times the norm take a good two thirds of the effort, and measured ones narrow it', async () => {
+      const untrained = flexors(await session({ body, sequence: LIFT }));
+      const practised = flexors(await session({ body, sequence: LIFT, strengthOfNorm: 1.4 }));
+      expect(untrained.effortPercent / practised.effortPercent).toBeCloseTo(1.4, 6);
+      expect(practised.chanceOfCompletion).toBeGreaterThan(0.7);
+      const measured = [{ kind: 'maximum', of: 'wrist flexion', hand: 'left', value: 14 }];
+      const known = await session({ body, sequence: LIFT, measured });
+      const width = ({ effortInterval: [low, high] }: ReturnType<typeof flexors>) => Math.log(high / low);
+      expect(width(flexors(known))).toBeLessThan(0.4 * width(untrained));
+      // One hand's test tells of the other as well, less surely.
+      expect(width(flexors(known, 'right'))).toBeLessThan(width(untrained));
+      expect(flexors(known).chanceOfCompletion).toBeGreaterThan(0.9);
+    });
+
+    test('contradicting tests are both taken; nobody in particular and a youth of fourteen are answered for', async () => {
+      const measured = [200, 400].map((value) => ({ kind: 'maximum', of: 'grip', hand: 'left', value }));
+      expect((await session({ body, sequence: LIFT, measured })).status).toBe(200);
+      const anybody = await session({ sequence: LIFT });
+      expect(anybody.body.estimated).toHaveLength(4);
+      const youth = await session({ body: { ...body, ageYears: 14 }, sequence: LIFT });
+      const width = (answer: typeof anybody) =>
+        Math.log(flexors(answer).effortInterval[1] / flexors(answer).effortInterval[0]);
+      expect(youth.status).toBe(200);
+      expect(width(anybody)).toBeGreaterThan(width(youth));
+    });
+
+    test.each([
+      [{ strengthOfNorm: 0 }, '/strengthOfNorm'],
+      [{ strengthOfNorm: 40 }, '/strengthOfNorm'],
+      [{ measured: [{ kind: 'maximum', of: 'courage', hand: 'left', value: 5 }] }, '/measured/0/of'],
+      [{ measured: [{ kind: 'maximum', of: 'grip', hand: 'left', value: 9000 }] }, '/measured/0/value'],
+      [
+        { measured: [{ kind: 'maximum', of: 'grip', hand: 'left', value: 300, onDay: '2027-01-01' }] },
+        '/measured/0/onDay',
+      ],
+      [{ measured: [{ kind: 'passive range', of: 'wrist extension', hand: 'left', value: 300 }] }, '/measured/0/value'],
+    ])('what cannot be is refused with its place: %j', async (change, pointer) => {
+      const question = { body, sequence: LIFT, ...change };
+      const { status, body: problem } = await coach.ask('POST', '/effort/session', question);
+      expect([status, pointers(problem)]).toEqual([422, [pointer]]);
+    });
+
+    test('what an athlete’s sets tell moves the belief, and is listed with its kind and day', async () => {
+      const id = await athleteWith();
+      const sequenceId = uuid();
+      const hang = sequenceOf('Hang', ['strength', 'hang.full', 'bar']);
+      await coach.ask('PUT', `/sequences/${sequenceId}`, hang);
+      const before = await session({ athleteId: id, sequence: hang });
+      const sessionId = uuid();
+      const startedAt = '2026-05-02T08:00:00.000Z';
+      const endedAt = '2026-05-02T08:10:00.000Z';
+      await coach.ask('PUT', `/sessions/${sessionId}`, { athleteId: id, sequenceId, plan: hang, startedAt });
+      for (const { blockId, set, side, direction, unit, plannedAmount } of compileTimeline(hang, shippedMovement)
+        .stints) {
+        const done = { blockId, movementId: 'hang.full', levelId: 'bar', set, side, direction, unit, plannedAmount };
+        const sent = { ...done, doneAmount: plannedAmount, endedAt, corrects: null };
+        await coach.ask('PUT', `/sessions/${sessionId}/sets/${uuid()}`, sent);
+      }
+      const report = { blockId: 'b0', discomfort: 0, exertion: 9, note: '', at: endedAt };
+      expect((await coach.ask('PUT', `/sessions/${sessionId}/reports/${uuid()}`, report)).status).toBeLessThan(300);
+      await coach.ask('PUT', `/sessions/${sessionId}/end`, { ending: 'completed', note: '', endedAt });
+      const { body: told } = await coach.ask<Evidence[]>('GET', `/athletes/${id}/evidence`);
+      expect(told.map(({ kind, action, hand, onDay }) => [kind, action, hand, onDay])).toEqual([
+        ['rated', 'grip', 'left', '2026-05-02'],
+        ['rated', 'grip', 'right', '2026-05-02'],
+      ]);
+      const after = await session({ athleteId: id, sequence: hang });
+      const grip = ({ body: { account } }: typeof before) =>
+        account.blocks[0]!.groups.find(({ group }) => group === 'finger flexors')!;
+      expect(grip(after).effortPercent).not.toBeCloseTo(grip(before).effortPercent, 0);
+      expect((await coach.ask('GET', `/athletes/${uuid()}/evidence`)).status).toBe(404);
+    });
   });
 
   test('an empty sequence and an odd instant are told apart', async () => {

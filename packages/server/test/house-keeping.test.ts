@@ -122,6 +122,20 @@ describe('the house', () => {
     expect((await terms())[0].n).toEqual(n);
   }, 60_000);
 
+  test('lengths that an older house had summed are summed anew', async () => {
+    const before = await House.open('migrations_lengths', { seedDemo: true, now: () => NOW });
+    const lengths = () =>
+      before.source.query(
+        `SELECT id, duration_ms AS ms FROM sequences UNION SELECT id, planned_ms FROM sessions ORDER BY id`,
+      );
+    const written = await lengths();
+    await before.undoTo('LengthsAnew');
+    await before.source.query('UPDATE sequences SET duration_ms = duration_ms - 10000');
+    await before.source.query('UPDATE sessions SET planned_ms = planned_ms - 10000');
+    await before.source.runMigrations();
+    expect(await lengths()).toEqual(written);
+  }, 60_000);
+
   test('the tables are what the entities say', async () => {
     const { upQueries } = await house.source.driver.createSchemaBuilder().log();
     const columns = upQueries.map(({ query }) => query).filter((query) => /ADD `|DROP COLUMN/.test(query));

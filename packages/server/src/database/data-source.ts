@@ -13,6 +13,7 @@ import { Methods1800000000000 } from './migrations/1800000000000-methods.js';
 import { SumsAndTerms1810000000000 } from './migrations/1810000000000-sums-and-terms.js';
 import { StandingStops1820000000000 } from './migrations/1820000000000-standing-stops.js';
 import { Complaints1830000000000 } from './migrations/1830000000000-complaints.js';
+import { LengthsAnew1840000000000 } from './migrations/1840000000000-lengths-anew.js';
 
 /** Every table. */
 export const ENTITIES = [
@@ -45,6 +46,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       SumsAndTerms1810000000000,
       StandingStops1820000000000,
       Complaints1830000000000,
+      LengthsAnew1840000000000,
     ],
     synchronize: false,
     timezone: 'Z',

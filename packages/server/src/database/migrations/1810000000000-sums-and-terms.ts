@@ -1,18 +1,9 @@
-import {
-  type BlockReport,
-  CAUTION_IDS,
-  type CautionId,
-  type CountedSet,
-  type Method,
-  type Movement,
-  must,
-  type Sequence,
-  SequenceError,
-} from '@clay-pot/core';
-import { type Known, knownWith, methodOf } from '@clay-pot/core/library';
+import { type BlockReport, CAUTION_IDS, type CautionId, type CountedSet, must, type Sequence } from '@clay-pot/core';
+import { type Known, methodOf } from '@clay-pot/core/library';
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 import { storedSequence } from '../../sequences/sequence-sums.js';
 import { sumsOfSession } from '../../sessions/session-sums.js';
+import { knownIn, read, rows, unlessUnsound } from './documents.js';
 
 /** What stored documents and readings called things, and the terms that take their place. */
 const TERMS = {
@@ -63,10 +54,6 @@ export class SumsAndTerms1810000000000 implements MigrationInterface {
   }
 }
 
-const rows = <T>(runner: QueryRunner, sql: string, values: unknown[] = []): Promise<T[]> => runner.query(sql, values);
-/** A JSON column comes as text or as what it says, by the driver's version. */
-const read = <T>(json: T | string): T => (typeof json === 'string' ? (JSON.parse(json) as T) : json);
-
 async function rename(runner: QueryRunner, terms: [string, string][], kinds: [string, string][]): Promise<void> {
   for (const [from, to] of terms) {
     await runner.query('UPDATE readings SET `of` = ? WHERE `of` = ?', [to, from]);
@@ -88,26 +75,6 @@ async function healCautions(runner: QueryRunner): Promise<void> {
     );
     if (named.length === all.length) continue;
     await runner.query('UPDATE athletes SET cautions = ? WHERE id = ?', [JSON.stringify(named), id]);
-  }
-}
-
-async function knownIn(runner: QueryRunner, studioId: string): Promise<Known> {
-  const of = (table: 'movements' | 'methods') => `SELECT document FROM ${table} WHERE studio_id = ?`;
-  const movements = await rows<{ document: Movement }>(runner, of('movements'), [studioId]);
-  const methods = await rows<{ document: Method }>(runner, of('methods'), [studioId]);
-  return knownWith(
-    movements.map(({ document }) => ({ removed: false, document: read(document) })),
-    methods.map(({ document }) => ({ removed: false, document: read(document) })),
-  );
-}
-
-/** What was stored by looser rules than today's keeps its row without sums, rather than keeping the house from opening. */
-function unlessUnsound<T>(work: () => T): T | null {
-  try {
-    return work();
-  } catch (error) {
-    if (error instanceof SequenceError) return null;
-    throw error;
   }
 }
 
