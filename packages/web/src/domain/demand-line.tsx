@@ -19,10 +19,10 @@ export function DemandLine({ demand }: { demand: Demand }) {
         {left.angle.deg.toFixed(0)}°
       </Asked>
     ),
-    left.stretchNm > 0 && `${left.stretchNm.toFixed(1)} N·m pull`,
+    left.stretchNm > 0 && left.loadN === 0 && `${left.stretchNm.toFixed(1)} N·m pull`,
   ].filter(Boolean);
   return (
-    <p className="text-small figures">
+    <p className="text-small leading-6 figures">
       {parts.map((part, index) => (
         <Fragment key={index}>
           {index > 0 && ' · '}

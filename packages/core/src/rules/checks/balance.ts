@@ -27,7 +27,8 @@ export const balanceOfOpposites: readonly Check[] = PAIR_NAMES.map((name) => {
         `a balance of ${name}`,
       );
       const heavier = outOfBand(ratio, view.method.balanceBand);
-      if (!heavier) return [];
+      // Everyday life grips: opening without it is the counterweight, and no fault.
+      if (!heavier || (name === 'grip : opening' && heavier === 'second')) return [];
       const [more, less] = heavier === 'first' ? [first, second] : [second, first];
       const times = heavier === 'first' ? ratio.first / ratio.second : ratio.second / ratio.first;
       const howMuch = Number.isFinite(times) ? `${times.toFixed(1)} × as much as` : 'alone, without';

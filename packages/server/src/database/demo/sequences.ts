@@ -135,7 +135,7 @@ export const DEMO_SEQUENCES = {
   ]),
   faults: write(
     'Find what is wrong',
-    'An exercise for new coaches: nine faults were put in on purpose.',
+    'An exercise for new coaches: ten faults were put in on purpose.',
     16,
     'daily-range',
     [
@@ -147,7 +147,7 @@ export const DEMO_SEQUENCES = {
       ['range', 'stretch.flexors', 'open', '3x30s rest10 L,R'],
       ['range', 'stretch.extensors', 'fist', '1x20s L,R'],
       ['load', 'rock.back-of-hand', 'both-inward'],
-      ['strength', 'isometric.extension', 'medium', '2x6 @50% 12s tempo1-1 rest20 L,R'],
+      ['strength', 'isometric.extension', 'medium', '2x8 @60% 12s tempo1-1 rest20 L,R'],
       ['strength', 'isometric.flexion', 'medium', '2x6 @50% 4s tempo1-1 rest20 L'],
       ['skill', 'bearing.palm-support', 'plank', '1x30s'],
     ],
