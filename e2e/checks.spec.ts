@@ -12,11 +12,15 @@ test('from ten findings to none by the fix buttons alone; every step can be undo
   await expect(count(page)).toHaveText('10 found');
   await expect(pot(page)).toHaveAccessibleName(/Cracks at .* longer than there is time/);
   const before = (await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`)).document;
-  for (let left = 10; left > 0; left--) {
-    await expect(count(page)).toHaveText(`${left} found`);
+  // Each answer takes at least its own finding away; the one that shortens the press settles what hung on its length as well.
+  const found = async () => Number.parseInt((await count(page).textContent()) ?? '', 10) || 0;
+  let presses = 0;
+  for (let left = 10; left > 0; left = await found()) {
+    presses++;
     await page.locator('[data-first-fix]').click();
-    await expect(page.getByText('done. Ctrl Z brings it back.')).toBeVisible();
+    await expect.poll(found).toBeLessThan(left);
   }
+  expect(presses).toBeLessThanOrEqual(8);
   await expect(count(page)).toHaveText('nothing found');
   await expect(checks(page)).toContainText(/All \d+ checks are silent/);
   await expect(pot(page)).not.toHaveAccessibleName(/Cracks|longer than there is time/);
@@ -28,7 +32,7 @@ test('from ten findings to none by the fix buttons alone; every step can be undo
     headers: { origin: house.address },
   });
   expect(((await answer.json()) as EffortSessionAnswer).findings).toEqual([]);
-  for (let step = 0; step < 10; step++) await page.getByRole('button', { name: 'Undo' }).click();
+  for (let step = 0; step < presses; step++) await page.getByRole('button', { name: 'Undo' }).click();
   await expect(count(page)).toHaveText('10 found');
   await saved(page);
   expect((await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`)).document).toEqual(before);
@@ -40,7 +44,7 @@ test('the same by keys: to the first fix, through the pot, and back to the row',
   await page.keyboard.press('f');
   await expect(page.locator('[data-first-fix]')).toBeFocused();
   await page.keyboard.press('Enter');
-  await expect(count(page)).toHaveText('8 found');
+  await expect(count(page)).toHaveText('9 found');
   await page.getByRole('listitem', { name: /^Block 3:/ }).focus();
   await pot(page).focus();
   await expect(pot(page)).toHaveAttribute('aria-valuetext', /^Block 3:/);

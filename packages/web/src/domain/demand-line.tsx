@@ -32,8 +32,8 @@ export function DemandLine({ demand }: { demand: Demand }) {
       {parts.length > 0 && effort > 0 && ' · '}
       {hardest && (
         <span className={effort > 100 ? 'font-bold text-iron' : ''}>
-          <span className={`mr-1 inline-block size-2.5 border border-ink/40 ${loadClass(effort)}`} aria-hidden />
           <Asked term="effort" value={effort}>
+            <span className={`mr-1 inline-block size-2.5 border border-ink/40 ${loadClass(effort)}`} aria-hidden />
             {effortWords(effort, hardest.interval)} effort
             {effort > 100 &&
               (isKnown(hardest) ? ', not available' : `, not for ${peopleWords(1 - chanceOfHaving(hardest))}`)}

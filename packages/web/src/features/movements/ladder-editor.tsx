@@ -22,6 +22,9 @@ import {
   POSTURES,
   printDose,
   USUAL_RANGES,
+  STRENGTH_NAMES,
+  STRENGTH_WORDS,
+  type StrengthName,
 } from '@clay-pot/core';
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
@@ -159,6 +162,16 @@ function LevelEditor({
           />
         </div>
         <div className="grid gap-3 sm:grid-cols-3">
+          <Choice
+            label="Usual dose is meant"
+            value={level.meantFor ?? 'ordinary'}
+            options={STRENGTH_NAMES}
+            names={STRENGTH_WORDS}
+            set={(name) => {
+              const { meantFor: _before, ...rest } = level;
+              set(name === 'ordinary' ? rest : { ...rest, meantFor: name as StrengthName });
+            }}
+          />
           <Choice
             label="What is asked"
             value={level.load.kind}

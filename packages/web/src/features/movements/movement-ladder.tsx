@@ -8,6 +8,7 @@ import {
   printDose,
   type Rung as RungOfLadder,
   rungsOf,
+  STRENGTH_WORDS,
   USUAL_RANGES,
 } from '@clay-pot/core';
 import { useMemo } from 'react';
@@ -120,6 +121,11 @@ function Rung({ movement, level, rung, person, below, number, shown, show, athle
       </button>
       <div>
         <b>{level.name}</b>
+        {level.meantFor && (
+          <span className="ml-2 bg-amber-wash px-1.5 text-fine font-semibold text-amber">
+            {STRENGTH_WORDS[level.meantFor]}
+          </span>
+        )}
         <p className="text-small">{level.description}</p>
         <p className="text-fine text-ink-soft">
           <span className="inline-block first-letter:uppercase">{place.join(', ')}</span>

@@ -10,6 +10,7 @@ import {
   type Movement,
   type Person,
   rollerWork,
+  STRENGTH_WORDS,
 } from '@clay-pot/core';
 import { Link, useParams } from 'react-router';
 import { SideMark } from '../../ui/marks.js';
@@ -48,7 +49,7 @@ export function BlockDemand({
       <div className="min-w-0">
         <Demand person={person} block={block} level={level} />
         <p className="text-fine text-ink-soft">
-          For {name}.{' '}
+          For {name}.{level.meantFor && ` Its usual dose is ${STRENGTH_WORDS[level.meantFor]}.`}{' '}
           {level.load.kind !== 'rest' && (
             <Link className="underline underline-offset-2" to={`/bench?${query}`}>
               Open on the load bench
