@@ -78,31 +78,41 @@ type Efforts = Record<Hand, readonly GroupEffort[]>;
 /** Strokes move; the hold of a repetition, a hold for time and breaths in a posture do not. */
 const MOVES: readonly EventPart['name'][] = ['out', 'back'];
 
+/** Grows while it is written. */
+type GrowingSpan = { -readonly [K in keyof EffortSpan]: EffortSpan[K] };
+
 /** Lays efforts over events, stroke by stroke; neighbours that ask the same are one. */
 class SpanWriter {
-  readonly spans = new Map<SideGroup, EffortSpan[]>();
+  readonly spans = new Map<SideGroup, GrowingSpan[]>();
 
   write(event: TimelineEvent, efforts: readonly GroupEffort[]) {
     for (const group of efforts) {
+      let list = this.spans.get(group.key);
+      if (!list) this.spans.set(group.key, (list = []));
       let startMs = event.startMs;
       for (const { name, durationMs } of event.parts) {
         const moves = event.kind === 'bout' || MOVES.includes(name);
-        const share = moves ? group.moving : group.still;
         const endMs = startMs + durationMs;
-        if (name !== 'pause') this.add(group, event.blockId, startMs, endMs, group.effort * share);
+        const share = moves ? group.moving : group.still;
+        if (name !== 'pause') lay(list, group, event.blockId, startMs, endMs, group.effort * share);
         startMs = endMs;
       }
     }
   }
+}
 
-  private add({ key, effort, logSd }: GroupEffort, blockId: string, startMs: number, endMs: number, charged: number) {
-    let list = this.spans.get(key);
-    if (!list) this.spans.set(key, (list = []));
-    const last = list.at(-1);
-    const goesOn = last?.endMs === startMs && last.effort === effort && last.charged === charged;
-    if (goesOn && last.blockId === blockId) list[list.length - 1] = { ...last, endMs };
-    else list.push({ blockId, startMs, endMs, effort, charged, logSd });
-  }
+function lay(
+  list: GrowingSpan[],
+  { effort, logSd }: GroupEffort,
+  blockId: string,
+  startMs: number,
+  endMs: number,
+  charged: number,
+) {
+  const last = list.at(-1);
+  const goesOn = last?.endMs === startMs && last.effort === effort && last.charged === charged;
+  if (goesOn && last.blockId === blockId) last.endMs = endMs;
+  else list.push({ blockId, startMs, endMs, effort, charged, logSd });
 }
 
 /** What a level asks of a person: its demand, each group's effort, the efforts of its second direction where they are others, and the other hand's. */

@@ -67,12 +67,15 @@ export function fatigueCourses(
   );
 }
 
+/** What an effort is of somebody so many standard deviations stronger, as a share of what is believed. */
+const shareFor = (logSd: number, z: number) => (z === 0 ? 1 : Math.exp(-z * logSd));
+
 /** The efforts of somebody stronger or weaker than what is believed of them. */
-export const asFor = (spans: readonly EffortSpan[], z: number): readonly EffortSpan[] =>
+const asFor = (spans: readonly EffortSpan[], z: number): readonly EffortSpan[] =>
   z === 0
     ? spans
     : spans.map((span) => {
-        const share = Math.exp(-z * span.logSd);
+        const share = shareFor(span.logSd, z);
         return { ...span, effort: span.effort * share, charged: span.charged * share };
       });
 
@@ -133,17 +136,18 @@ export function blocksFailing(
   const failing = new Set<string>();
   let units = from;
   let nowMs = 0;
-  let [effort, fails] = [NaN, 0];
-  for (const span of asFor(spans, z)) {
-    if (span.startMs > nowMs) units = step(rates, units, 0, (span.startMs - nowMs) / 1000);
-    const before = units;
-    units = step(rates, units, tires(span), (span.endMs - span.startMs) / 1000);
-    if (span.effort !== effort) {
-      ({ effort } = span);
-      fails = effort > 1 ? 0 : failsAt(rates, effort);
+  let [asked, spread, share, fails] = [NaN, NaN, 1, 0];
+  for (const { blockId, startMs, endMs, effort, charged, logSd } of spans) {
+    if (startMs > nowMs) units = step(rates, units, 0, (startMs - nowMs) / 1000);
+    if (effort !== asked || logSd !== spread) {
+      [asked, spread] = [effort, logSd];
+      share = shareFor(logSd, z);
+      fails = effort * share > 1 ? 0 : failsAt(rates, effort * share);
     }
-    if (mostFatigued(units, before) >= fails) failing.add(span.blockId);
-    nowMs = span.endMs;
+    const before = units;
+    units = step(rates, units, effort * share > 1 ? 0 : charged * share, (endMs - startMs) / 1000);
+    if (mostFatigued(units, before) >= fails) failing.add(blockId);
+    nowMs = endMs;
   }
   return failing;
 }
