@@ -72,6 +72,8 @@ export function planted(person: Person, contact: Contact, load: PostureLoad, han
 /** What stretched tissue carries at an angle, by how far into this hand's own range it is. */
 function tissueNm(person: Person, hand: Hand, motion: RangeMotion, deg: number, contact: Contact): number {
   // Past the end of the range bone and ligament carry, which is no help that anybody should count on.
-  const reach = Math.min(100, (100 * deg) / rangeWithHelpDeg(person, motion, hand).deg);
-  return stretchMomentNm(person.body, motion, reach, contact === 'back of hand' ? 'relaxed' : 'straight');
+  const reach = (100 * deg) / rangeWithHelpDeg(person, motion, hand).deg;
+  const fingers = contact === 'back of hand' ? 'relaxed' : 'straight';
+  const atTheEnd = stretchMomentNm(person.body, motion, 100, 'relaxed');
+  return Math.min(atTheEnd, stretchMomentNm(person.body, motion, reach, fingers));
 }

@@ -177,7 +177,7 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
   const level = movement && levelId ? findLevel(movement, levelId) : undefined;
   const now: Pin = { name: nameOfSubject(subject, level), subject };
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-8 lg:grid-cols-[minmax(0,1fr)_21rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-8 lg:grid-cols-[minmax(0,1fr)_21rem] lg:grid-rows-[auto_1fr]">
       <Laid
         person={person}
         subject={subject}
