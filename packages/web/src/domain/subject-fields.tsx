@@ -27,7 +27,7 @@ interface Props {
 export function SubjectFields({ subject, fields, setNumber, setSubject, start }: Props) {
   const body = subject.load.kind === 'body';
   return (
-    <div className="grid gap-3">
+    <div className="grid content-start gap-3">
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         {body && (
           <Choice

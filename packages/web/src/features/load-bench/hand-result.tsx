@@ -127,7 +127,11 @@ function EffortRow({ effort }: { effort: ActionEffort }) {
         {over && (isKnown(effort) ? 'Not available: ' : `Not for ${peopleWords(1 - chanceOfHaving(effort))}: `)}
         {demand.toFixed(capacity.unit === 'N' ? 0 : 1)} of {capacity.value.toFixed(capacity.unit === 'N' ? 0 : 1)}{' '}
         {capacity.unit}, {capacity.source}
-        {interval[1] - interval[0] >= 1 && `: ${interval[0].toFixed(0)}–${interval[1].toFixed(0)} %`}
+        {interval[1] - interval[0] >= 1 && (
+          <span className="whitespace-nowrap">
+            : {interval[0].toFixed(0)}–{interval[1].toFixed(0)} %
+          </span>
+        )}
       </p>
     </li>
   );
