@@ -27,7 +27,8 @@ export function chancesOf(
   return new Map([...spans].map(([key, list]) => [key, chancesOfGroup(key, list, from.get(key))]));
 }
 
-function chancesOfGroup(key: SideGroup, spans: readonly EffortSpan[], from: Units | undefined): Chances {
+/** The same of one group. */
+export function chancesOfGroup(key: SideGroup, spans: readonly EffortSpan[], from: Units | undefined): Chances {
   const rates = ratesOf(partsOf(key).group);
   const blocks = new Set(spans.map(({ blockId }) => blockId));
   const tried = new Map<number, ReadonlySet<string>>();

@@ -1,6 +1,6 @@
 import { itemAt } from '../vocabulary/lists.js';
 import { type Balance, balanceOf } from './balance.js';
-import { type Chances, chancesOf } from './chances.js';
+import { type Chances, chancesOfGroup } from './chances.js';
 import { type Coverage, coverageOf, type Visit, visitOf } from './coverage.js';
 import { effortTimeline, type EffortTimeline } from './effort-timeline.js';
 import { fatigueCourses, type GroupCourse } from './fatigue-course.js';
@@ -61,7 +61,9 @@ export interface SessionView extends SessionQuestion {
   readonly coverage: Coverage;
   readonly blocks: readonly BlockView[];
   readonly weaker: Hand | null;
-  /** How likely each group carries each block to its end; found when somebody asks. */
+  /** How likely a group carries each block to its end; found when somebody asks. */
+  readonly chancesIn: (key: SideGroup) => Chances;
+  /** The same of every group that works. */
   readonly chances: () => ReadonlyMap<SideGroup, Chances>;
 }
 
@@ -74,7 +76,12 @@ export function viewOf(
   const efforts = effortTimeline(person, sequence, timeline, lookup);
   const starts = startStates(past, now);
   const courses = fatigueCourses(efforts, starts);
-  let chances: ReadonlyMap<SideGroup, Chances> | undefined;
+  const likely = new Map<SideGroup, Chances>();
+  const chancesIn = (key: SideGroup): Chances => {
+    let ofGroup = likely.get(key);
+    if (!ofGroup) likely.set(key, (ofGroup = chancesOfGroup(key, efforts.spans.get(key) ?? [], starts.get(key))));
+    return ofGroup;
+  };
   const account = accountOf(sequence, timeline, efforts, lookup);
   const blocks = sequence.blocks.map((block, index): BlockView => {
     const { movement, level } = resolveBlock(block, lookup);
@@ -112,7 +119,8 @@ export function viewOf(
     coverage: coverageOf(covered, account),
     blocks,
     weaker: weakerHand(person),
-    chances: () => (chances ??= chancesOf(efforts, starts)),
+    chancesIn,
+    chances: () => new Map([...efforts.spans.keys()].map((key) => [key, chancesIn(key)])),
   };
 }
 

@@ -33,7 +33,7 @@ function told(view: SessionView, block: BlockView): Pick<Observation, 'text' | '
   const muscles = `the ${hand} ${GROUP_OF[hardest.action]}`;
   const name = block.movement.name;
   if (isKnown(hardest)) return { text: `${name}: ${percent} % of what ${muscles} can.` };
-  const chance = view.chances().get(`${hand} ${GROUP_OF[hardest.action]}`)?.get(block.block.id) ?? 0;
+  const chance = view.chancesIn(`${hand} ${GROUP_OF[hardest.action]}`).get(block.block.id) ?? 0;
   const doubt: Doubt = { hand, action: hardest.action, chance };
   const text = `${name}: ${percent} % of what ${muscles} are taken to have, too much for ${peopleWords(1 - chance)}. Measure ${measureWords(doubt)} to know.`;
   return { text, doubt };

@@ -46,7 +46,7 @@ function doubtOf(view: SessionView, block: BlockView, key: SideGroup): Doubt | u
   const { hand, group } = partsOf(key);
   const effort = block.demand?.[hand].efforts.find(({ action }) => groupsOf(action).includes(group));
   if (!effort || isKnown(effort)) return undefined;
-  return { hand, action: effort.action, chance: view.chances().get(key)?.get(block.block.id) ?? 0 };
+  return { hand, action: effort.action, chance: view.chancesIn(key).get(block.block.id) ?? 0 };
 }
 
 /** What could make a block holdable, the least first: rest between its sets, fewer sets, less of the work, an easier level, leaving it out. */
