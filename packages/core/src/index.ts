@@ -77,6 +77,7 @@ export * from './timeline/playhead.js';
 export * from './timeline/timeline.js';
 export * from './effort/balance.js';
 export * from './effort/block-groups.js';
+export * from './effort/block-sums.js';
 export * from './effort/chances.js';
 export * from './effort/compartments.js';
 export * from './effort/coverage.js';

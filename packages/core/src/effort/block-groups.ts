@@ -1,6 +1,4 @@
-import type { EffortTimeline } from './effort-timeline.js';
-import { enduranceDoseOf } from './compartments.js';
-import { ratesOf } from './rates.js';
+import { sumsByBlock } from './block-sums.js';
 import type { SessionView } from './session-view.js';
 import { intervalOf } from '../mechanics/belief.js';
 import type { Hand } from '../vocabulary/hands.js';
@@ -26,9 +24,9 @@ export function blockGroups(
 ): ReadonlyMap<string, readonly BlockGroup[]> {
   const chances = view.chances();
   const blocks = new Map<string, BlockGroup[]>();
-  for (const [key, sums] of sumsOf(view.efforts)) {
+  for (const [key, spans] of view.efforts.spans) {
     const { hand, group } = partsOf(key);
-    for (const [blockId, { effort, logSd, dose }] of sums) {
+    for (const [blockId, { effort, logSd, dose }] of sumsByBlock(key, spans)) {
       const effortPercent = 100 * effort;
       const groups = blocks.get(blockId) ?? [];
       groups.push({
@@ -44,18 +42,4 @@ export function blockGroups(
   }
   for (const groups of blocks.values()) groups.sort((a, b) => b.effortPercent - a.effortPercent);
   return blocks;
-}
-
-/** By group and block: the peak with its spread, and the dose. */
-function sumsOf({ spans }: EffortTimeline) {
-  return [...spans].map(([key, list]) => {
-    const rates = ratesOf(partsOf(key).group);
-    const sums = new Map<string, { effort: number; logSd: number; dose: number }>();
-    for (const { blockId, startMs, endMs, effort, charged, logSd } of list) {
-      const before = sums.get(blockId) ?? { effort: 0, logSd: 0, dose: 0 };
-      const dose = before.dose + enduranceDoseOf(rates, effort, (endMs - startMs) / 1000, charged);
-      sums.set(blockId, effort > before.effort ? { effort, logSd, dose } : { ...before, dose });
-    }
-    return [key, sums] as const;
-  });
 }

@@ -17,17 +17,9 @@ const TRIED = [-2.6, -2, -1.5, -1.15, -0.85, -0.6, -0.38, -0.19, 0, 0.19, 0.38, 
 const BEYOND = TRIED.length;
 
 /**
- * How likely each group holds each block: the share of what is believed of its capacity with which the block is carried to its end, after all that went
+ * How likely a group holds each block: the share of what is believed of its capacity with which the block is carried to its end, after all that went
  * before. A stronger group holds whatever a weaker one does, so a few trials bracket every block.
  */
-export function chancesOf(
-  { spans }: Pick<EffortTimeline, 'spans'>,
-  from: ReadonlyMap<SideGroup, Units> = new Map(),
-): Map<SideGroup, Chances> {
-  return new Map([...spans].map(([key, list]) => [key, chancesOfGroup(key, list, from.get(key))]));
-}
-
-/** The same of one group. */
 export function chancesOfGroup(key: SideGroup, spans: readonly EffortSpan[], from: Units | undefined): Chances {
   const rates = ratesOf(partsOf(key).group);
   const blocks = new Set(spans.map(({ blockId }) => blockId));

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { blockGroups } from './block-groups.js';
-import { blockChances, chancesOf } from './chances.js';
+import { chancesOfGroup } from './chances.js';
 import { decidesWords, whatToMeasure } from './doubt.js';
 import type { EffortSpan } from './effort-timeline.js';
 import { viewOf } from './session-view.js';
@@ -8,7 +8,6 @@ import { maximum } from '../mechanics/belief.js';
 import { personOf } from '../mechanics/person.js';
 import { findingsOf } from '../rules/checks/index.js';
 import { ask, write, type Line } from '../rules/checks/sessions.fixture.js';
-import type { SideGroup } from '../vocabulary/muscles.js';
 
 const RECORD = { sex: 'female', statureCm: 165, massKg: 62, birthDate: '1996-06-10' } as const;
 const LIFTS: readonly Line[] = [
@@ -34,8 +33,7 @@ describe('chances', () => {
     charged: effort,
     logSd,
   });
-  const chance = (...spans: EffortSpan[]) =>
-    blockChances(chancesOf({ spans: new Map([['left wrist flexors' as SideGroup, spans]]) })).get('b')!;
+  const chance = (...spans: EffortSpan[]) => chancesOfGroup('left wrist flexors', spans, undefined).get('b')!;
 
   test('just the maximum for a moment is had by half of people; what is known is plain', () => {
     expect(chance(span(1, 1, 0.35))).toBeCloseTo(0.5, 1);

@@ -1,7 +1,6 @@
 import { itemAt } from '../vocabulary/lists.js';
 import type { EffortTimeline } from './effort-timeline.js';
-import { enduranceDoseOf } from './compartments.js';
-import { ratesOf } from './rates.js';
+import { sumsByBlock } from './block-sums.js';
 import type { HandDemand } from '../mechanics/demand.js';
 import { carryDistanceM } from '../mechanics/external-load.js';
 import { findLevel, type MovementLookup } from '../model/movement.js';
@@ -147,23 +146,15 @@ function groupSums({ spans }: EffortTimeline) {
   const groupS = new Map<SideGroup, number>();
   const blockDoses = new Map<string, number>();
   for (const [key, list] of spans) {
-    const { hand, group } = partsOf(key);
-    const rates = ratesOf(group);
-    const ofBlock = new Map<string, number>();
     let [dose, seconds] = [0, 0];
-    for (const { blockId, startMs, endMs, effort, charged } of list) {
-      const s = (endMs - startMs) / 1000;
-      const piece = enduranceDoseOf(rates, effort, s, charged);
-      dose += piece;
-      seconds += s;
-      ofBlock.set(blockId, (ofBlock.get(blockId) ?? 0) + piece);
+    for (const [blockId, sum] of sumsByBlock(key, list)) {
+      dose += sum.dose;
+      seconds += sum.seconds;
+      const at = `${blockId} ${partsOf(key).hand}`;
+      blockDoses.set(at, Math.max(blockDoses.get(at) ?? 0, sum.dose));
     }
     doses.set(key, dose);
     groupS.set(key, seconds);
-    for (const [blockId, sum] of ofBlock) {
-      const at = `${blockId} ${hand}`;
-      blockDoses.set(at, Math.max(blockDoses.get(at) ?? 0, sum));
-    }
   }
   return { doses, groupS, blockDoses };
 }

@@ -6,6 +6,7 @@ import { effortTimeline, type EffortTimeline } from './effort-timeline.js';
 import { fatigueCourses, type GroupCourse } from './fatigue-course.js';
 import { HARD_PERCENT, type PastSession, startStates } from './past.js';
 import { accountOf, type BlockAccount, hardestPercent, type SessionAccount } from './session-account.js';
+import { FOUR_FIFTHS } from '../mechanics/belief.js';
 import type { Person } from '../mechanics/capacity.js';
 import type { Demand } from '../mechanics/demand.js';
 import { weakerHand } from '../mechanics/weaker-hand.js';
@@ -122,6 +123,22 @@ export function viewOf(
     chancesIn,
     chances: () => new Map([...efforts.spans.keys()].map((key) => [key, chancesIn(key)])),
   };
+}
+
+/** Between what a group's strength at its lowest lies for four fifths of people like this: that of the weakest and the strongest tenth, the less first. */
+export function lowestBands({
+  efforts,
+  past,
+  now,
+}: SessionView): ReadonlyMap<SideGroup, readonly [low: number, high: number]> {
+  const from = startStates(past, now);
+  const [weak, strong] = [fatigueCourses(efforts, from, -FOUR_FIFTHS), fatigueCourses(efforts, from, FOUR_FIFTHS)];
+  return new Map(
+    [...weak].map(([key, { lowest }]) => {
+      const other = strong.get(key)?.lowest ?? lowest;
+      return [key, [Math.min(lowest, other), Math.max(lowest, other)] as const];
+    }),
+  );
 }
 
 /** The blocks that could not be held to their end once edits are made. */

@@ -150,7 +150,7 @@ export function atOdds(list: readonly Evidence[], today: string): Evidence[] {
 }
 
 /** Standard deviations on either side that hold four fifths of a normal belief. */
-const FOUR_FIFTHS = 1.2816;
+export const FOUR_FIFTHS = 1.2816;
 
 /** The middle four fifths of a log-normal value. @example intervalOf(50, 0) → [50, 50] */
 export const intervalOf = (median: number, logSd: number): readonly [number, number] => [

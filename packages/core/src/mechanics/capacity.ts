@@ -1,4 +1,4 @@
-import { atOdds, type Belief, beliefOf, type Evidence, following, updated } from './belief.js';
+import { atOdds, type Belief, beliefOf, type Evidence, following, FOUR_FIFTHS, updated } from './belief.js';
 import { GRAVITY } from './hand-load.js';
 import { ACTIVE_RANGE, FOREARM_TURN, GRIP_SPREAD, gripNorm, PASSIVE_GAIN, PINCH, WRIST_MOMENT } from './norms.js';
 import { segmentsOf } from './segments.js';
@@ -203,14 +203,20 @@ export const effortPercent = (demand: number, { value }: Pick<Capacity, 'value'>
 const NINETEEN_IN_TWENTY = 1.96;
 const GAIN_SD = working('Spread of what help adds', 4, '°', 'people differ in it by some degrees', [2, 7]);
 
-/** How far a wrist goes with help, and its spread: measured, else the norm's active range and the usual gain of help. */
+const banded = (deg: number, sdDeg: number, source: 'measured' | 'estimated') => ({
+  deg,
+  bandDeg: [deg - FOUR_FIFTHS * sdDeg, deg + FOUR_FIFTHS * sdDeg] as const,
+  source,
+});
+
+/** How far a wrist goes with help, and between what that lies for four fifths of people like this: measured, else the norm's active range and the usual gain of help. */
 export function rangeWithHelpDeg(
   person: Person,
   motion: RangeMotion,
   hand: Hand,
-): { deg: number; sdDeg: number; source: 'measured' | 'estimated' } {
+): { deg: number; bandDeg: readonly [low: number, high: number]; source: 'measured' | 'estimated' } {
   const deg = person.rangeDeg?.[hand]?.[motion];
-  if (deg !== undefined) return { deg, sdDeg: RANGE_ERROR_DEG / NINETEEN_IN_TWENTY, source: 'measured' };
+  if (deg !== undefined) return banded(deg, RANGE_ERROR_DEG / NINETEEN_IN_TWENTY, 'measured');
   const { mean, sd } = ACTIVE_RANGE[motion];
-  return { deg: mean.value + PASSIVE_GAIN.value, sdDeg: Math.hypot(sd, GAIN_SD.value), source: 'estimated' };
+  return banded(mean.value + PASSIVE_GAIN.value, Math.hypot(sd, GAIN_SD.value), 'estimated');
 }

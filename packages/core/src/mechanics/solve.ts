@@ -223,6 +223,3 @@ export const hardestOf = (demand: Demand): ActionEffort | undefined =>
     (most, each) => (most && most.effortPercent >= each.effortPercent ? most : each),
     undefined,
   );
-
-/** The heavier hand's effort: a level is available when neither hand needs more than it has. */
-export const peakEffort = (demand: Demand) => Math.max(...HANDS.map((hand) => demand[hand].effortPercent));

@@ -53,23 +53,19 @@ export function WheelPanel({
   );
 }
 
-/** The narrowest and the widest tenth begin this many standard deviations from the middle. */
-const TENTH = 1.28;
-
 /** How far the wrist goes in each direction, by range. */
 export function rangesOf(person: Person, readings: readonly Reading[]): Ranges {
   const of = (hand: Hand) =>
     Object.fromEntries(
       MAIN_DIRECTIONS.map((direction): [string, WheelRange] => {
         const motion = MAIN[direction];
-        const { deg, sdDeg, source } = rangeWithHelpDeg(person, motion, hand);
+        const { deg, bandDeg, source } = rangeWithHelpDeg(person, motion, hand);
         const active = latestReading(readings, 'active range', motion, hand);
-        const [low, high] = [deg - TENTH * sdDeg, deg + TENTH * sdDeg];
         return [
           direction,
           {
             withHelpDeg: deg,
-            bandDeg: [low, high],
+            bandDeg,
             estimated: source === 'estimated',
             activeDeg: active?.value ?? null,
           },

@@ -1,28 +1,23 @@
 import {
   failureWords,
-  fatigueCourses,
   type GroupCourse,
   HANDS,
+  lowestBands,
   type MuscleGroup,
   partsOf,
   type Sequence,
   type SideGroup,
-  startStates,
 } from '@clay-pot/core';
 import { select } from '../../store/editor.js';
 import { Asked } from '../../domain/asked.js';
 import { HandHeads } from '../../ui/marks.js';
 import type { Seen } from '../../domain/session-view.js';
 
-/** The weakest and the strongest tenth begin this many standard deviations from the middle. */
-const TENTH = 1.28;
-
 /** What the sequence leaves of each muscle group at its lowest, and where something cannot be held. */
 export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequence }) {
-  const { courses, efforts } = seen.view;
+  const { courses } = seen.view;
   if (courses.size === 0) return <p className="text-small text-ink-soft">Nothing works against load here.</p>;
-  const from = startStates(seen.view.past, seen.view.now);
-  const [weak, strong] = [fatigueCourses(efforts, from, -TENTH), fatigueCourses(efforts, from, TENTH)];
+  const bands = lowestBands(seen.view);
   const groups = [...new Set([...courses.keys()].map((key) => partsOf(key).group))];
   const lowest = (group: MuscleGroup) => Math.min(...HANDS.map((hand) => courses.get(`${hand} ${group}`)?.lowest ?? 1));
   const sorted = [...groups].sort((a, b) => lowest(a) - lowest(b));
@@ -50,11 +45,7 @@ export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequen
                 {group}
               </th>
               {HANDS.map((hand) => (
-                <LeftCell
-                  key={hand}
-                  course={courses.get(`${hand} ${group}`)}
-                  band={[weak, strong].map((some) => some.get(`${hand} ${group}`)?.lowest ?? 1)}
-                />
+                <LeftCell key={hand} course={courses.get(`${hand} ${group}`)} band={bands.get(`${hand} ${group}`)} />
               ))}
             </tr>
           ))}
@@ -64,10 +55,10 @@ export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequen
   );
 }
 
-function LeftCell({ course, band }: { course: GroupCourse | undefined; band: readonly number[] }) {
+function LeftCell({ course, band }: { course: GroupCourse | undefined; band: readonly [number, number] | undefined }) {
   if (!course) return <td className="py-0.5 text-right text-ash">rests</td>;
   const percent = Math.round(course.lowest * 100);
-  const [low = percent, high = percent] = band.map((share) => Math.round(100 * share)).sort((a, b) => a - b);
+  const [low = percent, high = percent] = (band ?? []).map((share) => Math.round(100 * share));
   return (
     <td className={`py-0.5 pl-2 text-right figures ${course.failures.length > 0 ? 'font-bold text-iron' : ''}`}>
       <Asked term="capacityLeft" inTable value={percent}>
