@@ -12,7 +12,8 @@ import {
   type Person,
 } from '@clay-pot/core';
 import { Asked } from '../../domain/asked.js';
-import { HandHeads, SideMark } from '../../ui/marks.js';
+import { HandTableHead } from '../../ui/hand-table-head.js';
+import { SideMark } from '../../ui/marks.js';
 
 /** What is asked most often; the rest is on the load bench. */
 const SHOWN: readonly Action[] = [
@@ -37,12 +38,7 @@ export function Maxima({ person }: { person: Person }) {
           <Asked term="maximum">Most that each hand can</Asked>, and between what 4 in 5 like this lie; “about” where
           nothing of it was measured
         </caption>
-        <thead>
-          <tr className="border-b border-ink">
-            <td />
-            <HandHeads />
-          </tr>
-        </thead>
+        <HandTableHead />
         <tbody>
           {SHOWN.map((action) => (
             <tr key={action} className="border-b border-line">

@@ -27,7 +27,8 @@ import { Button, ButtonLink } from '../../ui/button.js';
 import { INPUT, SelectField, TextField } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { Asked } from '../../domain/asked.js';
-import { HandHeads, SideMark } from '../../ui/marks.js';
+import { HandTableHead } from '../../ui/hand-table-head.js';
+import { SideMark } from '../../ui/marks.js';
 import { Loading, Part } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 import { useToast } from '../../ui/toast.js';
@@ -70,12 +71,7 @@ function Ranges({ readings, person }: { readings: readonly StoredReading[]; pers
       <caption className="mb-1 text-left text-ink-soft">
         <Asked term="range">Wrist range with help</Asked>, °; by its own muscles in brackets
       </caption>
-      <thead>
-        <tr className="border-b border-ink">
-          <td />
-          <HandHeads />
-        </tr>
-      </thead>
+      <HandTableHead />
       <tbody>
         {RANGE_MOTIONS.map((motion) => (
           <tr key={motion} className="border-b border-line">

@@ -10,7 +10,7 @@ import {
 } from '@clay-pot/core';
 import { select } from '../../store/editor.js';
 import { Asked } from '../../domain/asked.js';
-import { HandHeads } from '../../ui/marks.js';
+import { HandTableHead } from '../../ui/hand-table-head.js';
 import type { Seen } from '../../domain/session-view.js';
 
 /** What the sequence leaves of each muscle group at its lowest, and where something cannot be held. */
@@ -32,12 +32,7 @@ export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequen
       </p>
       <Failures courses={courses} document={document} />
       <table className="w-full text-small">
-        <thead>
-          <tr className="border-b border-ink">
-            <td />
-            <HandHeads />
-          </tr>
-        </thead>
+        <HandTableHead />
         <tbody>
           {sorted.map((group) => (
             <tr key={group} className="border-b border-line">
