@@ -6,6 +6,7 @@ import { inPhaseOrder, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { type BrowserContext, expect, type Page, test as base } from '@playwright/test';
 import { createConnection } from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
+import config from './playwright.config.js';
 
 const MAIN = fileURLToPath(new URL('../packages/server/dist/main.js', import.meta.url));
 
@@ -56,6 +57,20 @@ async function freePort(): Promise<number> {
     });
   });
 }
+
+const { launchOptions } = config.use ?? {};
+/** For `test.use`: hands are drawn in space, by the processor, as a graphics card would. */
+export const IN_SPACE = {
+  launchOptions: {
+    ...launchOptions,
+    args: [
+      ...(launchOptions?.args ?? []).filter((arg) => arg !== '--disable-3d-apis'),
+      '--use-gl=angle',
+      '--use-angle=swiftshader',
+      '--enable-unsafe-swiftshader',
+    ],
+  },
+};
 
 type SignedIn = Awaited<ReturnType<BrowserContext['storageState']>>;
 

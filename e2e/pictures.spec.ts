@@ -3,7 +3,9 @@ import type { Page } from '@playwright/test';
 import { inPhaseOrder, parseDose, type Phase, USUAL_PACING, usualWay } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { v7 as uuid } from 'uuid';
-import { expect, manyBlocks, openSequence, startSession, test } from './house.js';
+import { IN_SPACE, expect, manyBlocks, openSequence, startSession, test } from './house.js';
+
+test.use(IN_SPACE);
 
 /** Takes the pictures of docs/screenshots anew from the demo studio: ./clay-pot test pictures. */
 
@@ -13,7 +15,7 @@ const shot = (page: Page, name: string) =>
 test.use({ timezoneId: 'Europe/Amsterdam' });
 
 test('pictures of the main views', async ({ coach: page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(300_000);
   const settled = async () => {
     await page.waitForLoadState('networkidle');
     await page.evaluate(() => document.fonts.ready);

@@ -7,6 +7,8 @@ export * from './vocabulary/days.js';
 export * from './vocabulary/digits.js';
 export * from './vocabulary/fault.js';
 export * from './vocabulary/faults.js';
+export * from './vocabulary/hand-joints.js';
+export * from './vocabulary/hand-settings.js';
 export * from './vocabulary/hand-shapes.js';
 export * from './vocabulary/hands.js';
 export * from './vocabulary/limit.js';
@@ -34,6 +36,7 @@ export * from './model/dose-shorthand.js';
 export * from './model/dose-words.js';
 export * from './model/dose.js';
 export * from './model/edits.js';
+export * from './model/hand-picture.js';
 export * from './model/level-shapes.js';
 export * from './model/levers.js';
 export * from './model/load.js';
@@ -112,7 +115,28 @@ export * from './programme/due.js';
 export * from './picture/figure-hand.js';
 export * from './picture/figure.js';
 export * from './picture/free-figure.js';
+export { MEASURED_BONES, SKIN_BONES } from './picture/hand/bones-measured.js';
+export { exampleNow, exampleOf, handNow, type HandNow } from './picture/hand/beat.js';
+export { type Beat } from './picture/hand/course.js';
+export { partsIn, type PlacedHand } from './picture/hand/flesh.js';
+export { eyeAxes, eyeFor, type Frame3d, frameAround, shownAt, turnedFrame } from './picture/hand/framing.js';
+export { type HandPicture, handPictureOf, postureHand } from './picture/hand/hand-picture.js';
+export {
+  MOST_N_CM2,
+  pressureOn,
+  type PressureSpot,
+  trailOf,
+  type WristArc,
+  wristArcOf,
+  zonePressure,
+} from './picture/hand/marks.js';
+export { type HandMoment3d } from './picture/hand/moment.js';
+export { type HandSize, type Part, type Skeleton } from './picture/hand/skeleton.js';
+export { type Placement, type Vec3 } from './picture/hand/space.js';
+export { type Look, type Thing } from './picture/hand/things.js';
+export { eyeOf, VIEW_POINTS, type ViewPoint } from './picture/hand/views.js';
 export * from './picture/hand-shape.js';
+export * from './picture/posture-course.js';
 export * from './picture/outline.js';
 export * from './picture/pose.js';
 export * from './picture/pot.js';

@@ -1,5 +1,5 @@
 import type { Movement } from '../model/movement.js';
-import { avoid, caution, level, movement, stretch } from './writing.js';
+import { drawn, down, up, thumbUp, avoid, caution, level, movement, stretch } from './writing.js';
 
 const STRETCH_FAULTS = ['The helping hand forces', 'Held breath', 'Shoulder lifts'];
 const NEVER_FORCED = 'Never forced by the other hand; ease off at any tingling.';
@@ -40,12 +40,15 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     climbs: 'stretch',
     corners: ['open hand, wrist extended'],
     ladder: [
-      level(
-        ['curled', 'Fingers curled', 'Only the wrist muscles are long; the finger muscles stay slack.'],
-        ['seated', 'none', 'free', 'assisted'],
-        stretch('wrist extension', 80, 'curled'),
-        'stretch-before',
-        '1x20s L,R',
+      drawn(
+        { course: [down('relaxed', { wristExtensionDeg: 20 }), down('fist', { wristExtensionDeg: 66 })] },
+        level(
+          ['curled', 'Fingers curled', 'Only the wrist muscles are long; the finger muscles stay slack.'],
+          ['seated', 'none', 'free', 'assisted'],
+          stretch('wrist extension', 80, 'curled'),
+          'stretch-before',
+          '1x20s L,R',
+        ),
       ),
       level(
         ['open', 'Fingers open', 'The palm and all fingers eased back together.'],
@@ -54,13 +57,19 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
         'stretch-before',
         '1x30s L,R',
       ),
-      level(
-        ['wall', 'Palm on the wall, fingers down', 'Body weight helps; turn away slowly.'],
-        ['standing', 'open palm', 'backward', 'assisted'],
-        stretch('wrist extension', 95, 'straight'),
-        'stretch-before',
-        '2x20s rest5 L,R',
-        ['wall'],
+      drawn(
+        {
+          setting: 'on a wall, fingers down',
+          course: [down('spread', { wristExtensionDeg: 58 }), down('spread', { wristExtensionDeg: 80 })],
+        },
+        level(
+          ['wall', 'Palm on the wall, fingers down', 'Body weight helps; turn away slowly.'],
+          ['standing', 'open palm', 'backward', 'assisted'],
+          stretch('wrist extension', 95, 'straight'),
+          'stretch-before',
+          '2x20s rest5 L,R',
+          ['wall'],
+        ),
       ),
     ],
   }),
@@ -94,12 +103,20 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
         'stretch-before',
         '1x20s L,R',
       ),
-      level(
-        ['fist-turned', 'In a fist, forearm turned in', 'Palm turned outward adds the last of the length.'],
-        ['seated', 'none', 'free', 'assisted'],
-        stretch('wrist flexion', 90, 'curled'),
-        'stretch-before',
-        '1x20s L,R',
+      drawn(
+        {
+          course: [
+            down('fist', { supinationDeg: -95, wristExtensionDeg: -20 }),
+            down('fist', { supinationDeg: -100, wristExtensionDeg: -78 }),
+          ],
+        },
+        level(
+          ['fist-turned', 'In a fist, forearm turned in', 'Palm turned outward adds the last of the length.'],
+          ['seated', 'none', 'free', 'assisted'],
+          stretch('wrist flexion', 90, 'curled'),
+          'stretch-before',
+          '1x20s L,R',
+        ),
       ),
     ],
   }),
@@ -122,10 +139,12 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     trains: ['thumb muscles', 'radial deviators'],
     motions: ['ulnar deviation', 'thumb opposition'],
     digits: ['thumb'],
-    shapes: ['fist', 'fist'],
     strokes: ['tip', 'return'],
     work: ['time', 'breaths'],
     climbs: 'stretch',
+    hand: {
+      course: [thumbUp('thumb in fist', { wristRadialDeg: 4 }), thumbUp('thumb in fist', { wristRadialDeg: -38 })],
+    },
     ladder: [
       level(
         ['own', 'By its own muscles', 'No help at all.'],
@@ -165,26 +184,35 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     climbs: 'stretch',
     corners: ['open hand, wrist extended'],
     ladder: [
-      level(
-        ['up', 'Fingers up', 'Lower straight down.'],
-        ['seated', 'none', 'free', 'assisted'],
-        stretch('wrist extension', 75),
-        'stretch-before',
-        '1x3br',
+      drawn(
+        { setting: 'palms together' },
+        level(
+          ['up', 'Fingers up', 'Lower straight down.'],
+          ['seated', 'none', 'free', 'assisted'],
+          stretch('wrist extension', 75),
+          'stretch-before',
+          '1x3br',
+        ),
       ),
-      level(
-        ['away', 'Fingers tipped away', 'Fingertips lean forward from the chest.'],
-        ['seated', 'none', 'free', 'assisted'],
-        stretch('wrist extension', 82),
-        'stretch-before',
-        '1x3br',
+      drawn(
+        { setting: 'palms together, fingers tipped' },
+        level(
+          ['away', 'Fingers tipped away', 'Fingertips lean forward from the chest.'],
+          ['seated', 'none', 'free', 'assisted'],
+          stretch('wrist extension', 82),
+          'stretch-before',
+          '1x3br',
+        ),
       ),
-      level(
-        ['down', 'Fingers down', 'Turn the pressed hands to point at the floor.'],
-        ['seated', 'none', 'free', 'assisted'],
-        stretch('wrist extension', 90),
-        'stretch-before',
-        '1x3br',
+      drawn(
+        { setting: 'palms together, fingers down' },
+        level(
+          ['down', 'Fingers down', 'Turn the pressed hands to point at the floor.'],
+          ['seated', 'none', 'free', 'assisted'],
+          stretch('wrist extension', 90),
+          'stretch-before',
+          '1x3br',
+        ),
       ),
     ],
   }),
@@ -206,19 +234,25 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     climbs: 'stretch',
     corners: ['open hand, wrist flexed'],
     ladder: [
-      level(
-        ['low', 'Elbows low', 'About half of the range.'],
-        ['seated', 'none', 'free', 'assisted'],
-        stretch('wrist flexion', 65),
-        'stretch-before',
-        '1x2br',
+      drawn(
+        { setting: 'backs together' },
+        level(
+          ['low', 'Elbows low', 'About half of the range.'],
+          ['seated', 'none', 'free', 'assisted'],
+          stretch('wrist flexion', 65),
+          'stretch-before',
+          '1x2br',
+        ),
       ),
-      level(
-        ['level', 'Elbows level', 'Forearms in one line.'],
-        ['seated', 'none', 'free', 'assisted'],
-        stretch('wrist flexion', 85),
-        'stretch-before',
-        '1x3br',
+      drawn(
+        { setting: 'backs together' },
+        level(
+          ['level', 'Elbows level', 'Forearms in one line.'],
+          ['seated', 'none', 'free', 'assisted'],
+          stretch('wrist flexion', 85),
+          'stretch-before',
+          '1x3br',
+        ),
       ),
     ],
   }),
@@ -236,6 +270,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     trains: ['finger flexors'],
     motions: ['finger extension'],
     corners: ['open hand, wrist extended'],
+    hand: { view: 'thumb side, from above', course: [up('open'), up('one finger back')] },
     ladder: [
       level(
         ['wrist-level', 'Wrist level', 'Finger muscles half slack.'],
@@ -244,12 +279,15 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
         'stretch-before',
         '1x10s L,R',
       ),
-      level(
-        ['wrist-back', 'Wrist extended', 'Wrist and finger long together.'],
-        SEATED,
-        stretch('finger extension', 90),
-        'stretch-before',
-        '1x10s L,R',
+      drawn(
+        { course: [up('open', { wristExtensionDeg: 30 }), up('one finger back', { wristExtensionDeg: 42 })] },
+        level(
+          ['wrist-back', 'Wrist extended', 'Wrist and finger long together.'],
+          SEATED,
+          stretch('finger extension', 90),
+          'stretch-before',
+          '1x10s L,R',
+        ),
       ),
     ],
   }),
@@ -263,6 +301,13 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     trains: ['thumb muscles'],
     motions: ['thumb extension'],
     digits: ['thumb'],
+    hand: {
+      view: 'from above',
+      course: [
+        up('open', { thumbRadialDeg: 40 }),
+        up('open', { thumbRadialDeg: 64, thumbPalmarDeg: 8, thumbMcpDeg: -12 }),
+      ],
+    },
     ladder: [
       level(
         ['gentle', 'Half way', 'A long first breath.'],
@@ -347,6 +392,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     cues: ['At the roots of the fingers', 'Every gap once'],
     trains: ['hand intrinsics'],
     motions: ['finger spreading'],
+    hand: { view: 'from the fingertips, above', course: [down('open')] },
     ladder: [
       level(
         ['one-finger', 'One finger between', 'Each gap in turn.'],
@@ -491,6 +537,10 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     trains: ['wrist flexors', 'finger flexors'],
     motions: ['wrist extension'],
     corners: ['open hand, wrist extended'],
+    hand: {
+      setting: 'on a table, fingers back',
+      course: [down('spread', { wristExtensionDeg: 62 }), down('spread', { wristExtensionDeg: 84 })],
+    },
     ladder: [
       level(
         ['short', 'Thirty seconds', 'Two rounds.'],

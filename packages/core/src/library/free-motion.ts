@@ -1,5 +1,23 @@
 import type { Movement } from '../model/movement.js';
-import { BEND, FINGERS, SIDE, TURN, WRIST, avoid, caution, level, move, movement, shaped } from './writing.js';
+import {
+  drawn,
+  down,
+  up,
+  thumbUp,
+  folded,
+  THUMB_ASIDE,
+  BEND,
+  FINGERS,
+  SIDE,
+  TURN,
+  WRIST,
+  avoid,
+  caution,
+  level,
+  move,
+  movement,
+  shaped,
+} from './writing.js';
 
 const EASY = caution(
   'Stay in the range that the hand reaches by itself and without catching.',
@@ -29,11 +47,20 @@ export const FREE_MOTION: readonly Movement[] = [
     motions: ['wrist flexion', 'radial deviation', 'wrist extension', 'ulnar deviation'],
     sides: ['left-then-right', 'right-then-left', 'left', 'right', 'together'],
     directions: ['toward the thumb', 'toward the little finger'],
-    shapes: ['relaxed', 'relaxed'],
     strokes: ['half', 'round'],
     timed: 'bout',
     climbs: 'effort',
     corners: ['fist, wrist flexed', 'fist, wrist extended'],
+    hand: {
+      view: 'thumb side, from above',
+      round: true,
+      course: [
+        down('relaxed', { wristExtensionDeg: 74 }),
+        down('relaxed', { wristRadialDeg: 21 }),
+        down('relaxed', { wristExtensionDeg: -75 }),
+        down('relaxed', { wristRadialDeg: -35 }),
+      ],
+    },
     ladder: [
       shaped(
         'fist',
@@ -100,6 +127,14 @@ export const FREE_MOTION: readonly Movement[] = [
     timed: 'bout',
     climbs: 'effort',
     corners: ['open hand, wrist flexed', 'open hand, wrist extended'],
+    hand: {
+      course: [
+        down('open', { wristExtensionDeg: 62 }),
+        down('open', { wristExtensionDeg: -20 }),
+        down('open', { wristExtensionDeg: -70 }),
+        down('relaxed', { wristExtensionDeg: -75 }),
+      ],
+    },
     ladder: [
       level(
         ['table', 'Forearms on the table', 'Hands over the edge, elbows bent.'],
@@ -178,6 +213,7 @@ export const FREE_MOTION: readonly Movement[] = [
     strokes: ['palm up', 'palm down'],
     timed: 'bout',
     climbs: 'effort',
+    hand: { view: 'from the fingertips, above', course: [down('open'), thumbUp('open'), up('open')] },
     ladder: [
       level(
         ['bent', 'Elbows at the ribs', 'Seated or standing, empty hands.'],
@@ -215,11 +251,11 @@ export const FREE_MOTION: readonly Movement[] = [
     trains: ['finger flexors', 'finger extensors', 'hand intrinsics'],
     motions: ['finger flexion', 'finger extension', 'finger spreading'],
     sides: ['together', 'left-then-right', 'right-then-left', 'left', 'right'],
-    shapes: ['spread', 'fist'],
     strokes: ['open', 'close'],
     work: ['time', 'repetitions'],
     timed: 'bout',
     climbs: 'effort',
+    hand: { view: 'thumb side, from above', course: [down('spread', { wristExtensionDeg: 10 }), down('fist')] },
     ladder: [
       level(
         ['slow', 'Slow', 'Two seconds each way.'],
@@ -260,10 +296,13 @@ export const FREE_MOTION: readonly Movement[] = [
     motions: ['thumb opposition', 'finger extension'],
     sides: ['together', 'left-then-right', 'right-then-left', 'left', 'right'],
     directions: ['index to little', 'little to index'],
-    shapes: ['open', 'pinch'],
     strokes: ['touch', 'open'],
     timed: 'bout',
     climbs: 'effort',
+    hand: {
+      view: 'from above',
+      course: [up('open', { supinationDeg: 70 }), up('thumb to a finger', { supinationDeg: 70 })],
+    },
     ladder: [
       level(
         ['seeing', 'Looking at the hands', 'Four touches are four repetitions.'],
@@ -305,11 +344,20 @@ export const FREE_MOTION: readonly Movement[] = [
     motions: ['wrist flexion', 'wrist extension', 'radial deviation', 'ulnar deviation'],
     sides: ['together'],
     directions: ['left hand leads', 'right hand leads'],
-    shapes: ['fist', 'fist'],
     strokes: ['over', 'under'],
     work: ['time', 'repetitions'],
     timed: 'bout',
     climbs: 'effort',
+    hand: {
+      setting: 'interlaced',
+      round: true,
+      course: [
+        down('fist', { wristExtensionDeg: 28 }),
+        down('fist', { wristRadialDeg: 22 }),
+        down('fist', { wristExtensionDeg: -28 }),
+        down('fist', { wristRadialDeg: -22 }),
+      ],
+    },
     ladder: [
       level(
         ['small', 'Small and slow', 'Below the chin, close to the body.'],
@@ -341,10 +389,10 @@ export const FREE_MOTION: readonly Movement[] = [
     trains: ['hand intrinsics', 'finger extensors', 'thumb muscles'],
     motions: ['finger spreading', 'thumb extension'],
     sides: BOTH,
-    shapes: ['together', 'spread'],
     strokes: ['spread', 'close'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    hand: { view: 'from above', course: [down('together'), down('spread')] },
     ladder: [
       level(
         ['on-table', 'Hands on a table', 'The table carries them.'],
@@ -388,10 +436,19 @@ export const FREE_MOTION: readonly Movement[] = [
     motions: ['finger flexion', 'finger extension'],
     sides: BOTH,
     directions: ['little to index', 'index to little'],
-    shapes: ['open', 'fist'],
     strokes: ['fold', 'open'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    hand: {
+      view: 'from above',
+      course: [
+        up('open'),
+        up('open', folded('little')),
+        up('open', folded('ring', 'little')),
+        up('open', folded('middle', 'ring', 'little')),
+        up('fist', THUMB_ASIDE),
+      ],
+    },
     ladder: [
       level(['slow', 'Slow', 'Four seconds a wave.'], SEATED, move(FINGERS, 70), 'finger-isolation', '1x8 tempo2-2 <>'),
       level(
@@ -425,10 +482,19 @@ export const FREE_MOTION: readonly Movement[] = [
     digits: ['thumb'],
     sides: BOTH,
     directions: ['toward the palm', 'away from the palm'],
-    shapes: ['together', 'spread'],
     strokes: ['half', 'round'],
     work: ['repetitions'],
     timed: 'bout',
+    hand: {
+      view: 'from above',
+      round: true,
+      course: [
+        up('together', { thumbRadialDeg: 56, thumbPalmarDeg: 6 }),
+        up('together', { thumbRadialDeg: 44, thumbPalmarDeg: 50 }),
+        up('together', { thumbRadialDeg: 8, thumbPalmarDeg: 48, thumbMcpDeg: 30 }),
+        up('together', { thumbRadialDeg: 14, thumbPalmarDeg: 6 }),
+      ],
+    },
     ladder: [
       level(['small', 'Small', 'Half of the range.'], SEATED, move(FINGERS, 50), 'slow-circles', '1x6 tempo2-2 <>'),
       level(['full', 'Full', 'All of the range.'], SEATED, move(FINGERS, 90), 'slow-circles', '1x6 tempo2-2 <>'),
@@ -455,6 +521,12 @@ export const FREE_MOTION: readonly Movement[] = [
     strokes: ['draw back', 'sweep'],
     work: ['repetitions'],
     timed: 'bout',
+    hand: {
+      course: [
+        thumbUp('open', { wristExtensionDeg: 52, wristRadialDeg: 18 }),
+        thumbUp('open', { wristExtensionDeg: -48, wristRadialDeg: -32 }),
+      ],
+    },
     ladder: [
       level(
         ['supported', 'Forearm on a table', 'Hand over the edge.'],
@@ -491,6 +563,15 @@ export const FREE_MOTION: readonly Movement[] = [
     strokes: ['out', 'back'],
     work: ['time'],
     timed: 'bout',
+    hand: {
+      setting: 'forearm hanging',
+      course: [
+        thumbUp('relaxed', { wristExtensionDeg: 90 }),
+        thumbUp('relaxed', { wristExtensionDeg: -95 }),
+        thumbUp('relaxed', { supinationDeg: 45 }),
+        thumbUp('relaxed', { supinationDeg: -45 }),
+      ],
+    },
     ladder: [
       level(
         ['easy', 'Easy', 'About two a second, small.'],
@@ -522,10 +603,19 @@ export const FREE_MOTION: readonly Movement[] = [
     motions: ['finger flexion', 'thumb opposition'],
     equipment: [],
     directions: ['toward the thumb', 'toward the little finger'],
-    shapes: ['around a ball', 'dome'],
     strokes: ['half', 'round'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    hand: {
+      view: 'as one sees it',
+      round: true,
+      course: [
+        up('around a ball', { wristExtensionDeg: 12 }),
+        up('around a ball', { wristRadialDeg: 10 }),
+        up('around a ball', { wristExtensionDeg: -12 }),
+        up('around a ball', { wristRadialDeg: -10 }),
+      ],
+    },
     ladder: [
       level(
         ['soft', 'Soft ball', 'It gives and stays.'],
@@ -563,17 +653,20 @@ export const FREE_MOTION: readonly Movement[] = [
     motions: ['finger extension', 'finger flexion'],
     sides: BOTH,
     directions: ['index to little', 'little to index'],
-    shapes: ['fist', 'relaxed'],
     strokes: ['straighten', 'fold'],
     work: ['repetitions'],
     timed: 'bout',
+    hand: { view: 'thumb side, from above', course: [down('fist'), down('one finger up')] },
     ladder: [
-      level(
-        ['supported', 'Other hand holds the fist', 'Neighbours are kept down.'],
-        SEATED,
-        move(FINGERS, 60),
-        'finger-isolation',
-        '1x8 tempo1-1 L,R <>',
+      drawn(
+        { setting: 'helped at the back' },
+        level(
+          ['supported', 'Other hand holds the fist', 'Neighbours are kept down.'],
+          SEATED,
+          move(FINGERS, 60),
+          'finger-isolation',
+          '1x8 tempo1-1 L,R <>',
+        ),
       ),
       level(
         ['free', 'Hand free', 'Neighbours stay by themselves.'],
@@ -601,6 +694,15 @@ export const FREE_MOTION: readonly Movement[] = [
     strokes: ['thumb side', 'little side'],
     work: ['repetitions'],
     timed: 'bout',
+    hand: {
+      view: 'from above',
+      course: [
+        down('open', { wristRadialDeg: 21 }),
+        down('open', { wristRadialDeg: -35 }),
+        up('open', { wristRadialDeg: -35 }),
+        up('open', { wristRadialDeg: 21 }),
+      ],
+    },
     ladder: [
       level(
         ['elbows-in', 'Elbows at the ribs', 'Easy size.'],

@@ -2,7 +2,7 @@ import type { Level, Movement, MovementCaution } from '../model/movement.js';
 import type { Action } from '../vocabulary/actions.js';
 import type { Digit } from '../vocabulary/digits.js';
 import type { Equipment } from '../vocabulary/places.js';
-import { avoid, caution, level, movement, press, roller, weight } from './writing.js';
+import { down, avoid, caution, level, movement, press, roller, weight } from './writing.js';
 
 const LIGHT = caution(
   'Very light to start; the last repetition must look like the first.',
@@ -280,6 +280,10 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     directions: ['palm up', 'palm down'],
     strokes: ['turn', 'back'],
     equipment: ['towel'],
+    hand: {
+      setting: 'twisting a towel',
+      course: [down('around a bar', { supinationDeg: 0 }), down('around a bar', { supinationDeg: 75 })],
+    },
     ladder: [
       level(
         ['light', 'Light brake', 'A third of your most.'],

@@ -1,5 +1,5 @@
 import type { Movement } from '../model/movement.js';
-import { avoid, bar, caution, level, lift, movement, pinch, press, resist } from './writing.js';
+import { down, thumbUp, avoid, bar, caution, level, lift, movement, pinch, press, resist } from './writing.js';
 
 const NOT_MAXIMAL = caution(
   'Not maximal, and not through pain at the finger joints.',
@@ -44,6 +44,7 @@ export const GRIP: readonly Movement[] = [
     sides: ['left-then-right', 'right-then-left', 'alternating', 'together', 'left', 'right'],
     strokes: ['squeeze', 'release'],
     climbs: 'effort',
+    hand: { course: [thumbUp('around a ball')] },
     ladder: [
       level(
         ['soft', 'Soft ball, easy', 'About a third of full effort.'],
@@ -86,6 +87,7 @@ export const GRIP: readonly Movement[] = [
     strokes: ['squeeze', 'release'],
     work: ['repetitions'],
     climbs: 'effort',
+    hand: { view: 'little-finger side', course: [thumbUp('around a ball')] },
     ladder: [
       level(
         ['putty', 'Soft putty', 'Gives way slowly.'],
@@ -121,6 +123,11 @@ export const GRIP: readonly Movement[] = [
     strokes: ['open', 'close'],
     timed: 'bout',
     climbs: 'effort',
+    hand: {
+      setting: 'opening a band',
+      view: 'from the fingertips, above',
+      course: [down('dome', { supinationDeg: -60 }), down('spread', { supinationDeg: -60 })],
+    },
     ladder: [
       level(
         ['light', 'Light band', 'Opens to full width easily.'],
@@ -203,6 +210,7 @@ export const GRIP: readonly Movement[] = [
     work: ['time', 'repetitions'],
     timed: 'bout',
     climbs: 'effort',
+    hand: { setting: 'gathering', view: 'thumb side, from above' },
     ladder: [
       level(
         ['small', 'Small dry towel', 'Half a minute a hand.'],
@@ -380,6 +388,7 @@ export const GRIP: readonly Movement[] = [
     work: ['time', 'repetitions'],
     timed: 'bout',
     equipment: ['paper', 'table'],
+    hand: { setting: 'gathering', view: 'thumb side, from above' },
     ladder: [
       level(
         ['half', 'Half sheet', 'Half a minute a hand.'],
@@ -413,6 +422,14 @@ export const GRIP: readonly Movement[] = [
     strokes: ['open', 'close'],
     work: ['repetitions'],
     equipment: ['finger band'],
+    hand: {
+      setting: 'opening a band',
+      view: 'thumb side',
+      course: [
+        thumbUp('thumb to a finger', { supinationDeg: -40 }),
+        thumbUp('open', { supinationDeg: -40, thumbRadialDeg: 56 }),
+      ],
+    },
     ladder: [
       level(
         ['light', 'Light band', 'Ten for each finger.'],
@@ -444,10 +461,10 @@ export const GRIP: readonly Movement[] = [
     motions: ['thumb opposition', 'finger flexion'],
     digits: ['thumb', 'index'],
     ...ONE_EACH,
-    shapes: ['pinch', 'pinch'],
     strokes: ['pinch', 'open'],
     work: ['repetitions'],
     equipment: ['putty'],
+    hand: { setting: 'pinching putty', course: [thumbUp('thumb to a finger', { supinationDeg: -30 })] },
     ladder: [
       level(
         ['soft', 'Soft putty', 'Gives easily.'],

@@ -2,7 +2,7 @@ import type { Movement } from '../model/movement.js';
 import type { Action } from '../vocabulary/actions.js';
 import type { Motion } from '../vocabulary/motions.js';
 import type { MuscleGroup } from '../vocabulary/muscles.js';
-import { caution, level, movement, press } from './writing.js';
+import { down, caution, level, movement, press } from './writing.js';
 
 /** The four wrist directions share everything but where they push: the ladder raises the effort, then changes the angle. */
 function againstTheOtherHand(
@@ -182,6 +182,7 @@ export const ISOMETRICS: readonly Movement[] = [
     motions: ['wrist extension'],
     corners: ['fist, wrist extended'],
     ...ONE_EACH,
+    hand: { course: [down('fist', { wristExtensionDeg: 68 })] },
     ladder: [
       level(
         ['strong', 'Strong', 'Seven tenths of your most.'],
@@ -224,6 +225,7 @@ export const ISOMETRICS: readonly Movement[] = [
     motions: ['wrist flexion'],
     corners: ['fist, wrist flexed'],
     ...ONE_EACH,
+    hand: { setting: 'helped at the thumb side', course: [down('fist', { wristExtensionDeg: -66 })] },
     ladder: [
       level(
         ['strong', 'Strong', 'Seven tenths of your most.'],
@@ -260,6 +262,7 @@ export const ISOMETRICS: readonly Movement[] = [
     corners: ['open hand, wrist extended'],
     ...ONE_EACH,
     equipment: ['table'],
+    hand: { setting: 'on a table', course: [down('spread', { wristExtensionDeg: 72 })] },
     ladder: [
       level(
         ['gentle', 'Gentle', 'A quarter of your most.'],
@@ -297,6 +300,7 @@ export const ISOMETRICS: readonly Movement[] = [
     trains: ['finger extensors', 'hand intrinsics', 'thumb muscles'],
     motions: ['finger spreading', 'finger extension'],
     ...ONE_EACH,
+    hand: { course: [down('together')] },
     ladder: [
       level(
         ['gentle', 'Gentle', 'A third of your most.'],
@@ -328,6 +332,7 @@ export const ISOMETRICS: readonly Movement[] = [
     motions: ['finger flexion'],
     ...ONE_EACH,
     sides: ['together'],
+    hand: { setting: 'hooked together' },
     ladder: [
       level(
         ['gentle', 'Gentle', 'A third of your most.'],
@@ -370,6 +375,7 @@ export const ISOMETRICS: readonly Movement[] = [
     ...ONE_EACH,
     sides: ['together', 'left-then-right', 'right-then-left'],
     equipment: ['wall'],
+    hand: { setting: 'on a wall' },
     ladder: [
       level(
         ['gentle', 'Gentle', 'A third of your most.'],

@@ -1,5 +1,6 @@
+import type { HandStation } from '../model/hand-picture.js';
 import type { Movement } from '../model/movement.js';
-import { caution, level, move, movement, weight } from './writing.js';
+import { down, up, thumbUp, caution, level, move, movement, weight } from './writing.js';
 
 const SOFT = caution('Within an easy range.', 'past-sprain', 'hypermobility');
 const STANDING = ['standing', 'none', 'free', 'unloaded'] as const;
@@ -11,7 +12,13 @@ const CURL = {
 };
 const HELD = ['standing', 'handle', 'free', 'resisted'] as const;
 /** An elbow curl in one turn of the forearm. */
-const curl = (slug: string, name: string, purpose: string, kg: readonly [number, number]): Movement =>
+const curl = (
+  slug: string,
+  name: string,
+  purpose: string,
+  kg: readonly [number, number],
+  held: HandStation,
+): Movement =>
   movement({
     id: `near.curl-${slug}`,
     name,
@@ -26,6 +33,7 @@ const curl = (slug: string, name: string, purpose: string, kg: readonly [number,
     motions: [],
     ...CURL,
     equipment: ['weight'],
+    hand: { course: [held] },
     ladder: [
       level(
         ['light', 'Light', 'Twelve clean ones.'],
@@ -63,6 +71,7 @@ export const NEIGHBOURS: readonly Movement[] = [
     strokes: ['half', 'round'],
     work: ['repetitions', 'time'],
     timed: 'bout',
+    hand: { course: [down('open')] },
     ladder: [
       level(
         ['small', 'Small', 'Below the shoulders.'],
@@ -88,13 +97,20 @@ export const NEIGHBOURS: readonly Movement[] = [
       ),
     ],
   }),
-  curl('palm-up', 'Elbow curl, palms up', 'Elbow flexors with the forearm turned up.', [4, 7]),
-  curl('thumb-up', 'Elbow curl, thumbs up', 'The forearm’s own elbow flexor carries most.', [4, 7]),
+  curl('palm-up', 'Elbow curl, palms up', 'Elbow flexors with the forearm turned up.', [4, 7], up('around a bar')),
+  curl(
+    'thumb-up',
+    'Elbow curl, thumbs up',
+    'The forearm’s own elbow flexor carries most.',
+    [4, 7],
+    thumbUp('around a bar'),
+  ),
   curl(
     'palm-down',
     'Elbow curl, palms down',
     'Elbow and wrist extensors hold together; lighter than the others.',
     [2.5, 4.5],
+    down('around a bar'),
   ),
   movement({
     id: 'near.elbow-push-back',
@@ -110,6 +126,7 @@ export const NEIGHBOURS: readonly Movement[] = [
     motions: [],
     ...CURL,
     strokes: ['straighten', 'bend'],
+    hand: { course: [thumbUp('relaxed')] },
     ladder: [
       level(
         ['empty', 'Empty hands', 'The arms’ own weight.'],
@@ -156,6 +173,11 @@ export const NEIGHBOURS: readonly Movement[] = [
     strokes: ['under', 'over'],
     work: ['repetitions'],
     timed: 'bout',
+    hand: {
+      setting: 'on the open palm',
+      view: 'as one sees it',
+      course: [up('open', { wristExtensionDeg: 30 }), up('open', { supinationDeg: 20, wristExtensionDeg: 50 })],
+    },
     ladder: [
       level(
         ['empty', 'Empty hand', 'Learn the path.'],
@@ -190,6 +212,7 @@ export const NEIGHBOURS: readonly Movement[] = [
     strokes: ['reach', 'draw back'],
     work: ['repetitions'],
     timed: 'bout',
+    hand: { course: [down('open')] },
     ladder: [
       level(
         ['standing', 'Standing', 'Arms in front.'],

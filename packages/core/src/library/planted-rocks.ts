@@ -1,7 +1,7 @@
 import type { Movement } from '../model/movement.js';
 import { FORM } from './form-checklist.js';
 import { BUILD_UP, NO_END_RANGE, NO_LOADED_FLEXION, SKIN, SORE } from './shared-cautions.js';
-import { avoid, body, caution, level, movement } from './writing.js';
+import { down, up, thumbUp, avoid, body, caution, level, movement } from './writing.js';
 
 const NOT_PAST = caution(
   'Rock only as far as the hand stays down without pain at the back of the wrist.',
@@ -104,6 +104,10 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     timed: 'bout',
     climbs: 'hand load',
     corners: ['open hand, wrist extended'],
+    hand: {
+      view: 'as one sees it',
+      course: [down('spread', { wristRadialDeg: -16 }), down('spread', { wristRadialDeg: 16 })],
+    },
     ladder: [
       level(
         ['forward', 'Fingers forward', 'Hands under the shoulders.'],
@@ -145,6 +149,16 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     timed: 'bout',
     climbs: 'hand load',
     corners: ['open hand, wrist extended'],
+    hand: {
+      view: 'thumb side, from above',
+      round: true,
+      course: [
+        down('spread', { wristExtensionDeg: 9 }),
+        down('spread', { wristRadialDeg: 20 }),
+        down('spread', { wristExtensionDeg: -14 }),
+        down('spread', { wristRadialDeg: -20 }),
+      ],
+    },
     ladder: [
       level(
         ['table', 'Hands on a table', 'Small circles, standing.'],
@@ -281,6 +295,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     strokes: ['to the thumbs', 'to the little fingers'],
     timed: 'bout',
     climbs: 'hand load',
+    hand: { course: [thumbUp('fist', { wristRadialDeg: 10 }), thumbUp('fist', { wristRadialDeg: -14 })] },
     ladder: [
       level(
         ['all-fours', 'All fours', 'Hips over knees.'],
@@ -418,6 +433,15 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     corners: ['open hand, wrist flexed'],
     ...ON_MAT,
     directions: ['clockwise', 'counter-clockwise'],
+    hand: {
+      round: true,
+      course: [
+        up('relaxed', { wristExtensionDeg: 10 }),
+        up('relaxed', { wristRadialDeg: 14 }),
+        up('relaxed', { wristExtensionDeg: -6 }),
+        up('relaxed', { wristRadialDeg: -14 }),
+      ],
+    },
     ladder: [
       level(
         ['light', 'Hips on the heels', 'Barely more than the arms.'],
@@ -455,6 +479,10 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     ...ON_MAT,
     sides: ['together', 'alternating'],
     strokes: ['forward', 'inward'],
+    hand: {
+      view: 'from the fingertips',
+      course: [down('spread', { supinationDeg: -95 }), down('spread', { supinationDeg: -20 })],
+    },
     ladder: [
       level(
         ['hips-back', 'Hips back', 'Light hands.'],
@@ -492,6 +520,10 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     ...ONE_SIDE,
     directions: ['toward the thumb', 'toward the little finger'],
     strokes: ['around', 'back'],
+    hand: {
+      view: 'thumb side, from above',
+      course: [down('spread', { wristRadialDeg: -44 }), down('spread', { wristRadialDeg: 28 })],
+    },
     ladder: [
       level(
         ['light', 'Hips back', 'A fifth on the hands.'],
@@ -558,8 +590,11 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     cautions: [SKIN, caution('On a folded mat when knuckles are sore.', 'arthritis')],
     trains: ['radial deviators', 'ulnar deviators', 'finger flexors'],
     motions: ['radial deviation', 'ulnar deviation'],
-    corners: ['fist, wrist extended'],
     ...ON_MAT,
+    hand: {
+      view: 'from the fingertips',
+      course: [thumbUp('fist', { wristExtensionDeg: 10 }), thumbUp('fist', { wristExtensionDeg: -10 })],
+    },
     ladder: [
       level(
         ['small', 'Small shift', 'Nearly even.'],

@@ -149,6 +149,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     timed: 'bout',
     climbs: 'hand load',
     corners: ['open hand, wrist extended'],
+    hand: { setting: 'planted, fingers in turn' },
     ladder: [
       level(
         ['table', 'Hand on a table', 'No weight on the hand.'],
@@ -195,6 +196,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     sides: ['together', 'alternating'],
     strokes: ['dome', 'lower'],
     climbs: 'effort',
+    hand: { setting: 'planted, from palm to fingertips' },
     ladder: [
       level(
         ['wall', 'Against a wall', 'Standing at arm’s length.'],
@@ -292,6 +294,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     timed: 'bout',
     climbs: 'hand load',
     corners: ['fist, wrist flexed'],
+    hand: { setting: 'planted, from fist to back' },
     ladder: [
       level(
         ['one', 'One hand, other palm carries', 'A few kilograms at most.'],
@@ -521,6 +524,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     strokes: ['step', 'step'],
     work: ['time', 'repetitions'],
     timed: 'bout',
+    hand: { setting: 'planted, stepping' },
     ladder: [
       level(
         ['knees', 'On the knees', 'Crawling, hips low.'],
@@ -556,6 +560,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     ...ON_MAT,
     sides: ['left-then-right', 'right-then-left', 'together', 'left', 'right'],
     strokes: ['press', 'let go'],
+    hand: { view: 'from the fingertips, above' },
     ladder: [
       level(
         ['light', 'Hips back', 'Pads half loaded.'],

@@ -1,5 +1,5 @@
 import type { Movement } from '../model/movement.js';
-import { BEND, caution, level, move, movement, rest, stretch } from './writing.js';
+import { down, up, thumbUp, BEND, caution, level, move, movement, rest, stretch } from './writing.js';
 
 const SEATED = ['seated', 'none', 'free', 'assisted'] as const;
 const NONE: Movement['cautions'] = [];
@@ -22,6 +22,10 @@ export const SETTLE: readonly Movement[] = [
     work: ['time'],
     timed: 'bout',
     climbs: 'effort',
+    hand: {
+      setting: 'forearm hanging',
+      course: [thumbUp('relaxed', { wristExtensionDeg: 90 }), thumbUp('relaxed', { wristExtensionDeg: -95 })],
+    },
     ladder: [
       level(
         ['hanging', 'Arms hanging', 'Gravity does it.'],
@@ -54,6 +58,7 @@ export const SETTLE: readonly Movement[] = [
     strokes: ['in', 'out'],
     work: ['breaths', 'time'],
     climbs: 'time',
+    hand: { setting: 'on the thigh', view: 'thumb side, from above', course: [up('relaxed')] },
     ladder: [
       level(
         ['seated', 'Seated', 'On a chair or on the heels.'],
@@ -86,6 +91,7 @@ export const SETTLE: readonly Movement[] = [
     corners: ['open hand, wrist extended'],
     strokes: ['in', 'out'],
     work: ['time', 'breaths'],
+    hand: { course: [up('open', { wristExtensionDeg: 20 }), up('open', { wristExtensionDeg: 58 })] },
     ladder: [
       level(
         ['easy', 'Easy', 'Seven tenths of the range.'],
@@ -153,6 +159,7 @@ export const SETTLE: readonly Movement[] = [
     strokes: ['roll', 'back'],
     work: ['time'],
     timed: 'bout',
+    hand: { setting: 'on a ball' },
     ladder: [
       level(
         ['soft', 'Soft ball', 'The hand’s own weight.'],
@@ -191,6 +198,11 @@ export const SETTLE: readonly Movement[] = [
     strokes: ['stroke', 'back'],
     work: ['time'],
     timed: 'bout',
+    hand: {
+      setting: 'stroked along the forearm',
+      view: 'thumb side, from above',
+      course: [up('open', { wristExtensionDeg: 25 })],
+    },
     ladder: [
       level(['hand', 'By the other hand', 'Thumb strokes.'], SEATED, rest(15), 'settling', '1x40s L,R'),
       level(['tool', 'With a tool', 'Firmer and even.'], SEATED, rest(35), 'settling', '1x60s L,R', ['massage tool']),
@@ -212,6 +224,7 @@ export const SETTLE: readonly Movement[] = [
     strokes: ['close', 'open'],
     work: ['time'],
     timed: 'bout',
+    hand: { setting: 'in water', view: 'thumb side, from above', course: [down('fist'), down('open')] },
     ladder: [
       level(
         ['short', 'A minute', 'Before the session or after.'],
@@ -244,6 +257,7 @@ export const SETTLE: readonly Movement[] = [
     sides: ['together'],
     strokes: ['in', 'out'],
     work: ['breaths', 'time'],
+    hand: { setting: 'forearm raised', course: [down('relaxed')] },
     ladder: [
       level(['short', 'Six breaths', 'A minute.'], ['lying', 'none', 'free', 'unloaded'], rest(), 'settling', '1x6br', [
         'mat',

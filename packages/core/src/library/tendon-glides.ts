@@ -1,6 +1,6 @@
 import type { Movement } from '../model/movement.js';
 import type { HandShapeName } from '../vocabulary/hand-shapes.js';
-import { FINGERS, caution, level, move, movement, press } from './writing.js';
+import { down, up, FINGERS, caution, level, move, movement, press } from './writing.js';
 
 const EASY = caution('Only as far as no joint catches or clicks painfully.', 'arthritis', 'past-sprain');
 const WATCH = caution('Low tension only; ask again the next morning.', 'tendon-pain', 'fluoroquinolones');
@@ -23,7 +23,7 @@ function glide(slug: string, name: string, purpose: string, shape: string, fault
     strokes: ['close', 'open'],
     work: ['repetitions'],
     timed: 'bout',
-    shapes: ['together', to],
+    hand: { course: [down('together'), down(to)] },
     ladder: [
       level(
         ['easy', 'Without tension', 'The tendons only slide.'],
@@ -97,10 +97,10 @@ export const TENDON_GLIDES: readonly Movement[] = [
     trains: ['finger flexors', 'finger extensors', 'hand intrinsics'],
     motions: ['finger flexion', 'finger extension'],
     sides: BOTH_FIRST,
-    shapes: ['together', 'fist'],
     strokes: ['through', 'back'],
     work: ['repetitions'],
     timed: 'bout',
+    hand: { course: [down('together'), down('hook'), down('tabletop'), down('flat fist'), down('fist')] },
     ladder: [
       level(
         ['easy', 'Without tension', 'Ten seconds for a round.'],
@@ -139,10 +139,10 @@ export const TENDON_GLIDES: readonly Movement[] = [
     motions: ['thumb opposition', 'thumb extension'],
     digits: ['thumb'],
     sides: BOTH_FIRST,
-    shapes: ['spread', 'pinch'],
     strokes: ['across', 'wide'],
     work: ['repetitions'],
     timed: 'bout',
+    hand: { view: 'from above', course: [up('spread'), up('thumb across')] },
     ladder: [
       level(
         ['half', 'To the ring finger', 'Three quarters of the way.'],
@@ -174,10 +174,10 @@ export const TENDON_GLIDES: readonly Movement[] = [
     motions: ['wrist flexion', 'wrist extension', 'finger flexion', 'finger extension'],
     corners: ['open hand, wrist extended', 'fist, wrist flexed'],
     sides: BOTH_FIRST,
-    shapes: ['fist', 'spread'],
     strokes: ['open', 'close'],
     work: ['repetitions'],
     timed: 'bout',
+    hand: { course: [down('fist', { wristExtensionDeg: -75 }), down('spread', { wristExtensionDeg: 70 })] },
     ladder: [
       level(
         ['elbows-in', 'Elbows at the ribs', 'Three quarters of the range.'],

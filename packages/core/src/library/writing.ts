@@ -8,6 +8,8 @@ import type { Action } from '../vocabulary/actions.js';
 import type { CautionId } from '../vocabulary/cautions.js';
 import type { Contact, Facing, Fingers } from '../vocabulary/contacts.js';
 import type { Digit } from '../vocabulary/digits.js';
+import type { HandPictureSpec, HandStation } from '../model/hand-picture.js';
+import type { FingerName } from '../vocabulary/hand-joints.js';
 import type { HandShapeName } from '../vocabulary/hand-shapes.js';
 import type { Loading, StretchMotion } from '../vocabulary/motions.js';
 import type { Equipment, Posture } from '../vocabulary/places.js';
@@ -39,6 +41,33 @@ export const specialist = (rung: Level): Level => ({ ...rung, meantFor: 'special
 
 /** A level at which the hand keeps a shape of its own. */
 export const shaped = (shape: HandShapeName, rung: Level): Level => ({ ...rung, shapes: [shape, shape] });
+
+/** Angles of some joints of the hand. */
+type Joints = NonNullable<HandStation['joints']>;
+const turnedTo =
+  (supinationDeg: number) =>
+  (shape: HandShapeName, joints: Joints = {}): HandStation => ({ shape, joints: { supinationDeg, ...joints } });
+/** A station of the hand’s way with the palm down. */
+export const down = turnedTo(-85);
+/** A station of the hand’s way with the palm up. */
+export const up = turnedTo(85);
+/** A station of the hand’s way with the thumb up. */
+export const thumbUp = turnedTo(0);
+/** Fingers folded in beside others that stay open. */
+export function folded(...fingers: readonly FingerName[]): Joints {
+  const joints: { -readonly [J in keyof Joints]: Joints[J] } = {};
+  for (const finger of fingers) {
+    joints[`${finger}McpDeg`] = 84;
+    joints[`${finger}PipDeg`] = 98;
+    joints[`${finger}DipDeg`] = 54;
+  }
+  return joints;
+}
+/** A thumb that stays beside the fist. */
+export const THUMB_ASIDE: Joints = { thumbRadialDeg: 38, thumbPalmarDeg: 22, thumbMcpDeg: 0, thumbIpDeg: 0 };
+
+/** A level whose hand is drawn in a way of its own. */
+export const drawn = (hand: HandPictureSpec, rung: Level): Level => ({ ...rung, hand });
 
 /** What most movements share. */
 const USUAL = {

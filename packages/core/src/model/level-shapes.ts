@@ -3,13 +3,16 @@ import type { Level, Movement } from './movement.js';
 import type { Action } from '../vocabulary/actions.js';
 import type { Contact } from '../vocabulary/contacts.js';
 import type { HandShapeName } from '../vocabulary/hand-shapes.js';
+import { firstOf, lastOf } from '../vocabulary/lists.js';
 
 /** The shapes that a hand goes between. */
 export type Shapes = readonly [from: HandShapeName, to: HandShapeName];
 
 /** The shapes that the hand goes between: named by level or movement, else what follows from the load. */
 export function shapesOf(movement: Movement, level: Level): Shapes {
-  return level.shapes ?? movement.shapes ?? answerFor(SHAPES, level.load, level.contact);
+  const drawn = (level.hand?.course ?? movement.hand?.course)?.map(({ shape }) => shape);
+  const ends: Shapes | undefined = drawn && [firstOf(drawn), lastOf(drawn)];
+  return level.shapes ?? ends ?? movement.shapes ?? answerFor(SHAPES, level.load, level.contact);
 }
 
 const kept = (shape: HandShapeName): Shapes => [shape, shape];

@@ -26,6 +26,7 @@ import { type DosingKind, USUAL_RANGES } from '../vocabulary/usual-ranges.js';
 import { type DirectionPlan, WORK_KINDS } from '../vocabulary/work.js';
 import { BODY_LIMITS, SEXES } from './body.js';
 import { type Dose, DOSE } from './dose.js';
+import { HAND_PICTURE } from './hand-picture.js';
 import { LEVEL_LOAD } from './load.js';
 
 /** The library's skeleton: thirteen families, in teaching order. */
@@ -119,6 +120,8 @@ export const LEVEL = record({
   load: LEVEL_LOAD,
   /** Shapes that the hand goes between at this level, where they are not the movement's. */
   shapes: optional(SHAPES),
+  /** How this level’s hand is drawn, where it differs from the movement’s. */
+  hand: optional(HAND_PICTURE),
   /** Whom its usual dose is meant for; everybody where it is not said. */
   meantFor: optional(oneOf(STRENGTH_NAMES, 'Meant for')),
   /** Needed for this level beyond the movement's own equipment. */
@@ -157,6 +160,8 @@ export const MOVEMENT_FIELDS = {
   corners: wordsOf(CORNERS),
   /** Shapes that the hand goes between, for its picture; without them they follow from the load. */
   shapes: optional(SHAPES),
+  /** How the hand is drawn, where it does not follow from the load. */
+  hand: optional(HAND_PICTURE),
   /** What rises along the ladder. */
   climbs: oneOf(Object.keys(CLIMBS) as Climb[], 'The ladder climbs by'),
   /** Allowed ways to spread the work over the hands; the first is the usual one. */

@@ -1,5 +1,7 @@
 import { itemAt } from '../vocabulary/lists.js';
-import type { HandShapeName } from '../vocabulary/hand-shapes.js';
+import type { HandPose } from '../vocabulary/hand-joints.js';
+import { HAND_SHAPE_NAMES, type HandShapeName } from '../vocabulary/hand-shapes.js';
+import { SHAPE_POSES } from './hand/shapes.js';
 import { type Point, RAD } from '../mechanics/plane.js';
 
 /** Bends of a finger's three joints in degrees, knuckle first, and how far the fingers fan out. */
@@ -13,22 +15,24 @@ export interface HandShape {
   readonly thumb: number;
 }
 
+/** A shape of the jointed hand, as the flat drawing takes it: by its middle finger, and how far the thumb is out or across. */
+export function flatShape(pose: HandPose): HandShape {
+  return {
+    knuckleDeg: pose.middleMcpDeg,
+    middleDeg: pose.middlePipDeg,
+    endDeg: pose.middleDipDeg,
+    spreadDeg: Math.max(0, (pose.indexSpreadDeg - pose.littleSpreadDeg - TOGETHER_DEG) / 3),
+    thumb: Math.max(-1, Math.min(1, (pose.thumbRadialDeg - THUMB_ALONG_DEG) / 35 - pose.thumbMcpDeg / 40)),
+  };
+}
+/** Between index and little finger when they lie side by side; the thumb’s radial abduction along the palm’s edge. */
+const TOGETHER_DEG = -9;
+const THUMB_ALONG_DEG = 18;
+
 /** Shapes that movements go through. */
-export const HAND_SHAPES = {
-  open: { knuckleDeg: 4, middleDeg: 6, endDeg: 3, spreadDeg: 5, thumb: 0.5 },
-  spread: { knuckleDeg: 0, middleDeg: 0, endDeg: 0, spreadDeg: 16, thumb: 1 },
-  together: { knuckleDeg: 4, middleDeg: 4, endDeg: 2, spreadDeg: 0, thumb: 0 },
-  relaxed: { knuckleDeg: 25, middleDeg: 30, endDeg: 15, spreadDeg: 3, thumb: 0.2 },
-  fist: { knuckleDeg: 85, middleDeg: 100, endDeg: 65, spreadDeg: 0, thumb: -1 },
-  hook: { knuckleDeg: 2, middleDeg: 95, endDeg: 60, spreadDeg: 1, thumb: 0.1 },
-  tabletop: { knuckleDeg: 85, middleDeg: 4, endDeg: 2, spreadDeg: 1, thumb: 0.1 },
-  'flat fist': { knuckleDeg: 85, middleDeg: 100, endDeg: 5, spreadDeg: 0, thumb: 0 },
-  'around a ball': { knuckleDeg: 38, middleDeg: 42, endDeg: 22, spreadDeg: 7, thumb: 0.8 },
-  'around a bar': { knuckleDeg: 62, middleDeg: 80, endDeg: 48, spreadDeg: 0, thumb: -0.6 },
-  'on an edge': { knuckleDeg: 12, middleDeg: 62, endDeg: 20, spreadDeg: 1, thumb: 0 },
-  pinch: { knuckleDeg: 62, middleDeg: 12, endDeg: 6, spreadDeg: 2, thumb: -0.9 },
-  dome: { knuckleDeg: 42, middleDeg: 30, endDeg: 12, spreadDeg: 12, thumb: 0.9 },
-} as const satisfies Record<HandShapeName, HandShape>;
+export const HAND_SHAPES: Readonly<Record<HandShapeName, HandShape>> = Object.fromEntries(
+  HAND_SHAPE_NAMES.map((name) => [name, flatShape(SHAPE_POSES[name])]),
+) as Record<HandShapeName, HandShape>;
 
 /** Between two shapes. */
 export function betweenShapes(a: HandShape, b: HandShape, share: number): HandShape {

@@ -1,38 +1,106 @@
-import { type Body, figureOf, type Level, type Movement, REFERENCE_BODIES } from '@clay-pot/core';
-import { memo } from 'react';
+import {
+  type Body,
+  figureOf,
+  type Hand,
+  type HandPicture,
+  handPictureOf,
+  itemAt,
+  type Level,
+  type Movement,
+  otherHand,
+  pressureOn,
+  type PressureSpot,
+  REFERENCE_BODIES,
+} from '@clay-pot/core';
+import { memo, useCallback, useMemo, useState } from 'react';
 import { Figure } from '../drawing/figure.js';
+import { HandStill } from '../drawing/hand/hand-still.js';
+import { hasWebGl } from '../drawing/hand/shared-stage.js';
+import { possibly } from './possibly.js';
 
 interface Props {
   movement: Movement;
   level: Level;
   body?: Body;
-  animated?: boolean;
-  withHand?: boolean;
+  side?: Hand;
+  /** Whether the words beside it say already what it shows. */
+  silent?: boolean;
+  /** Draws the hand alone, for the smallest pictures. */
+  handOnly?: boolean;
+  /** Pixels of the picture for each of the page's: more where it is printed. */
+  density?: number;
   className?: string;
 }
 
-/** A level's picture for lists, sheets and the player; nothing where this body cannot take the posture. */
+/** The middle of the ladder shows a movement as most people meet it. */
+export const middleLevel = ({ ladder }: Movement): Level => itemAt(ladder, Math.floor((ladder.length - 1) / 2));
+
+/** A level's body and hand, worked out once; null where this body cannot take the posture. */
+export function useLevelPicture(movement: Movement, level: Level, body: Body) {
+  return useMemo(
+    () => possibly(() => ({ figure: figureOf(body, movement, level), hand: handPictureOf(body, movement, level) })),
+    [movement, level, body],
+  );
+}
+
+/** Pressure on the skin of planted hands, in the order in which a picture has them: the one that is looked at first. */
+export function pressureFor({
+  figure: { load },
+  level,
+  side,
+  hand,
+}: {
+  figure: ReturnType<typeof figureOf>;
+  level: Level;
+  side: Hand;
+  hand: HandPicture;
+}): (readonly PressureSpot[])[] | undefined {
+  if (!load || !hand.planted) return undefined;
+  return [side, otherHand(side)].map((which) => pressureOn(load[which], load, level.contact));
+}
+
+/** A level as a still picture for lists and sheets: the hand large, or the body where that is the point, and the other beside it. */
 export const LevelPicture = memo(function LevelPicture({
   movement,
   level,
   body = REFERENCE_BODIES['not stated'],
-  animated = false,
-  withHand = true,
+  side = 'left',
+  silent = false,
+  handOnly = false,
+  density,
   className = '',
 }: Props) {
-  try {
-    const figure = figureOf(body, movement, level);
-    return (
-      <Figure
-        body={body}
-        figure={figure}
-        title={`${movement.name}, ${level.name}`}
-        animated={animated}
-        withHand={withHand}
-        className={className}
+  const [flat, setFlat] = useState(!hasWebGl());
+  const drawn = useLevelPicture(movement, level, body).value;
+  const giveUp = useCallback(() => setFlat(true), []);
+  if (!drawn) return null;
+  const title = silent ? '' : `${movement.name}, ${level.name}`;
+  if (flat) return <Figure body={body} figure={drawn.figure} title={title} className={className} />;
+  const { hand, figure } = drawn;
+  const withBody = !handOnly && (hand.about === 'body' || hand.planted);
+  const bodyLarge = hand.about === 'body';
+  return (
+    <div
+      className={`relative ${className}`}
+      {...(silent ? { 'aria-hidden': true } : { role: 'img', 'aria-label': title })}
+    >
+      <HandStill
+        picture={hand}
+        side={side}
+        label=""
+        {...(density !== undefined && { density })}
+        className={`absolute ${withBody ? (bodyLarge ? 'right-0 bottom-0 h-[64%] w-[44%]' : 'top-0 right-0 h-full w-[80%]') : 'inset-0'}`}
+        onTrouble={giveUp}
       />
-    );
-  } catch {
-    return null;
-  }
+      {withBody && (
+        <Figure
+          body={body}
+          figure={figure}
+          title=""
+          withHand={false}
+          className={`absolute bottom-0 left-0 ${bodyLarge ? 'h-full w-[62%]' : 'h-[46%] w-[38%]'}`}
+        />
+      )}
+    </div>
+  );
 });

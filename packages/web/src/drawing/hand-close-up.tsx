@@ -1,15 +1,18 @@
-import type { Figure as FigureData, HandLoad, HandShape } from '@clay-pot/core';
+import {
+  type Figure as FigureData,
+  type HandLoad,
+  type HandShape,
+  MOST_N_CM2,
+  type PostureLoad,
+  zonePressure,
+} from '@clay-pot/core';
 import { facingTurnDeg, HandFromAbove, type HandTint, PushFromAbove } from './hand-above.js';
 import { HandFromSide } from './hand-side.js';
 
-/** Area that bears, in square centimetres of an adult hand: heel, knuckle line, pads. Working values. */
-const AREA_CM2 = { heel: 26, knuckles: 18, pads: 11 };
-/** The pressure that is shown as the most, N/cm². */
-export const MOST_N_CM2 = 14;
-
 /** A hand's tint from its load and how it is spread. */
-export function tintFor({ loadN }: Pick<HandLoad, 'loadN'>, spread: HandTint): HandTint {
-  const share = (part: keyof HandTint) => Math.min(1, (loadN * spread[part]) / AREA_CM2[part] / MOST_N_CM2);
+export function tintFor(hand: Pick<HandLoad, 'loadN'>, load: Pick<PostureLoad, 'pressure'>): HandTint {
+  const on = zonePressure(hand, load);
+  const share = (part: keyof HandTint) => Math.min(1, on[part] / MOST_N_CM2);
   return { heel: share('heel'), knuckles: share('knuckles'), pads: share('pads') };
 }
 
@@ -35,7 +38,7 @@ export function HandCloseUp({ figure, share, size }: { figure: FigureData; share
                   size={unit}
                   mirrored={which === 'left'}
                   palmSeen={contact === 'back of hand'}
-                  tint={tintFor(load[which], load.pressure)}
+                  tint={tintFor(load[which], load)}
                 />
               )}
             </g>

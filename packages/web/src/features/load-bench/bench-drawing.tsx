@@ -10,8 +10,10 @@ import {
   type SupportPosture,
   toDeg,
 } from '@clay-pot/core';
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import { type KeyboardEvent, type PointerEvent, useCallback, useRef, useState } from 'react';
 import { Figure, frameOf } from '../../drawing/figure.js';
+import { hasWebGl } from '../../drawing/hand/shared-stage.js';
+import { BenchHand, type WristRange } from './bench-hand.js';
 
 interface Handle {
   readonly field: PostureField;
@@ -27,6 +29,8 @@ interface Props {
   posture: SupportPosture;
   set: (field: PostureField, value: number) => void;
   planted: ReturnType<typeof plantedView>;
+  /** How far this person’s wrist goes, either way. */
+  rangeDeg: WristRange;
 }
 
 /** The hand of a posture that stands on the bench by itself. */
@@ -48,7 +52,9 @@ export function plantedView() {
 }
 
 /** A posture drawn large, with handles to drag or to move by arrow keys: knees or feet, shoulders, the surface under hands or feet. */
-export function BenchDrawing({ body, posture, set, planted }: Props) {
+export function BenchDrawing({ body, posture, set, planted, rangeDeg }: Props) {
+  const [flat, setFlat] = useState(!hasWebGl());
+  const giveUp = useCallback(() => setFlat(true), []);
   const svg = useRef<SVGSVGElement>(null);
   const load = handLoad(body, posture);
   const figure = postureFigure(body, posture, planted);
@@ -72,19 +78,21 @@ export function BenchDrawing({ body, posture, set, planted }: Props) {
     const jump = (event.shiftKey ? 5 : 1) * (step < 0.1 ? 0.01 : 1);
     set(handle.field, clamp(handle.field, handle.value + way * jump));
   }
-  return (
-    <div className="relative border border-line bg-white">
+  const handSize = flat ? 92 : 0;
+  const drawing = (
+    <div className="relative bg-white">
       <Figure
         body={body}
         figure={figure}
         title={describe(posture, load)}
         className="h-80 w-full sm:h-80"
         frame={frame}
-        handSize={92}
+        withHand={flat}
+        {...(flat && { handSize })}
       />
       <svg
         ref={svg}
-        viewBox={viewBoxFor(frame, 92)}
+        viewBox={viewBoxFor(frame, handSize)}
         preserveAspectRatio="xMidYMax meet"
         className="absolute inset-0 h-80 w-full touch-pan-y sm:h-80"
         aria-label="Handles of the posture"
@@ -131,6 +139,20 @@ export function BenchDrawing({ body, posture, set, planted }: Props) {
       </svg>
     </div>
   );
+  if (flat) return <div className="border border-line">{drawing}</div>;
+  return (
+    <div className="grid border border-line bg-white sm:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      {drawing}
+      <BenchHand
+        body={body}
+        posture={posture}
+        load={load}
+        rangeDeg={rangeDeg}
+        onTrouble={giveUp}
+        className="h-64 border-line max-sm:border-t sm:h-80 sm:border-l"
+      />
+    </div>
+  );
 }
 
 const ARROWS = {
@@ -141,6 +163,7 @@ const ARROWS = {
 
 /** The picture's box, with room for the hands beside the body. */
 const viewBoxFor = (frame: ReturnType<typeof frameOf>, handSize: number) => {
+  if (handSize === 0) return `${frame.x} ${frame.y} ${frame.width} ${frame.height}`;
   const height = Math.max(frame.height, handSize + 6);
   return `${frame.x} ${frame.y + frame.height - height} ${frame.width + handSize + 8} ${height}`;
 };

@@ -1,8 +1,7 @@
-import { findLevel, type Movement, type Person } from '@clay-pot/core';
+import { findLevel, MOST_N_CM2, type Movement, type Person, rangeWithHelpDeg } from '@clay-pot/core';
 import { useState } from 'react';
 import { LOAD_COLOURS } from '../../drawing/load-colours.js';
-import { MOST_N_CM2 } from '../../drawing/hand-close-up.js';
-import { LevelPicture } from '../../domain/level-picture.js';
+import { MovingPicture } from '../../domain/moving-picture.js';
 import { BenchDrawing, plantedView } from './bench-drawing.js';
 import { postureOfSubject, type Refusal, type Subject } from '../../domain/subject.js';
 
@@ -36,17 +35,26 @@ export function Laid({ person, subject, movement, levelId, setNumber, refusal }:
     <div className="grid content-start gap-2">
       {posture ? (
         <>
-          <BenchDrawing body={person.body} posture={posture} planted={view} set={setNumber} />
+          <BenchDrawing
+            body={person.body}
+            posture={posture}
+            planted={view}
+            set={setNumber}
+            rangeDeg={{
+              extension: rangeWithHelpDeg(person, 'wrist extension', 'left').deg,
+              flexion: rangeWithHelpDeg(person, 'wrist flexion', 'left').deg,
+            }}
+          />
           <PressureScale />
         </>
       ) : (
         movement &&
         levelId && (
-          <LevelPicture
+          <MovingPicture
             movement={movement}
             level={{ ...(findLevel(movement, levelId) ?? movement.ladder[0]), ...subject }}
             body={person.body}
-            animated
+            moving
             className="h-80 w-full border border-line bg-white"
           />
         )

@@ -8,7 +8,6 @@ import {
   type Facing,
   FACINGS,
   type Fault,
-  figureOf,
   isSome,
   itemAt,
   lastOf,
@@ -28,7 +27,7 @@ import {
 } from '@clay-pot/core';
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
-import { Figure } from '../../drawing/figure.js';
+import { LevelPicture } from '../../domain/level-picture.js';
 import { Button, IconButton } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
 import { Choice, LoadWords, NumberField, SubjectFields } from '../../domain/subject-fields.js';
@@ -261,12 +260,7 @@ function LevelEditor({
         </div>
       </div>
       {!trouble && (
-        <Figure
-          body={person.body}
-          figure={figureOf(person.body, movement, level)}
-          title={`${movement.name}, ${level.name}`}
-          className="h-44 w-full border border-line"
-        />
+        <LevelPicture movement={movement} level={level} body={person.body} className="h-44 w-full border border-line" />
       )}
     </div>
   );

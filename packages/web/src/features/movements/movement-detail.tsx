@@ -1,15 +1,15 @@
-import { CAUTIONS, CLIMBS, FAMILIES, figureOf, type Level, type Movement, type Person } from '@clay-pot/core';
-import { useMemo, useState } from 'react';
+import { CAUTIONS, CLIMBS, FAMILIES, type Level, type Movement, type Person } from '@clay-pot/core';
+import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useRemoveMovement } from '../../api/queries.js';
-import { Figure } from '../../drawing/figure.js';
 import { useOwnMovements } from '../../store/own-movements.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { useTitle } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
 import { Minding } from '../../domain/minding.js';
 import { useForWhom } from '../../domain/for-whom.js';
-import { possibly } from '../../domain/possibly.js';
+import { useLevelPicture } from '../../domain/level-picture.js';
+import { MovingPicture } from '../../domain/moving-picture.js';
 import { MovementLadder } from './movement-ladder.js';
 
 /** A movement in full: its picture, what it is for, how to do and watch it, what to mind, and its ladder with what each level asks. */
@@ -34,7 +34,7 @@ export function MovementDetail({ movement }: { movement: Movement }) {
         <Minding athleteId={athleteId} movement={movement} level={level} />
       </div>
       <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
-        <MovingPicture movement={movement} level={level} person={person} />
+        <Picture movement={movement} level={level} person={person} />
         <div className="grid content-start gap-4">
           <Lines title="How to" lines={movement.howTo} ordered />
           <Lines title="Say" lines={movement.cues} />
@@ -100,25 +100,22 @@ function Tools({ movement }: { movement: Movement }) {
   );
 }
 
-function MovingPicture({ movement, level, person }: { movement: Movement; level: Level; person: Person }) {
+function Picture({ movement, level, person }: { movement: Movement; level: Level; person: Person }) {
   const [moving, setMoving] = useState(true);
-  const figure = useMemo(() => possibly(() => figureOf(person.body, movement, level)), [person, movement, level]);
-  if (!figure.value) return <p className="border border-line bg-white p-4 text-small text-iron">{figure.trouble}</p>;
+  const { value: drawn } = useLevelPicture(movement, level, person.body);
+  const moves = drawn !== null && (drawn.hand.moves || drawn.figure.moves);
   return (
     <figure>
-      <Figure
+      <MovingPicture
+        movement={movement}
+        level={level}
         body={person.body}
-        figure={figure.value}
-        animated={moving}
-        title={`${movement.name}, ${level.name}`}
-        className="h-64 w-full border border-line bg-white"
+        moving={moving}
+        className="h-80 w-full border border-line bg-white sm:h-[26rem]"
       />
       <figcaption className="mt-1 flex items-center justify-between gap-3 text-small text-ink-soft">
-        <span>
-          {level.name}
-          {figure.value.load && ': hands from above, tinted where they bear'}
-        </span>
-        {figure.value.moves && (
+        <span>{level.name}. Drag to look from elsewhere.</span>
+        {moves && (
           <button type="button" className="shrink-0 underline underline-offset-2" onClick={() => setMoving(!moving)}>
             {moving ? 'Hold still' : 'Show the movement'}
           </button>

@@ -1,6 +1,5 @@
 import {
   equipmentFor,
-  figureOf,
   type Level,
   leversBetween,
   type Movement,
@@ -13,10 +12,10 @@ import {
 } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { useAthletes } from '../../api/queries.js';
-import { Figure } from '../../drawing/figure.js';
 import { ButtonLink } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { DemandLine } from '../../domain/demand-line.js';
+import { LevelPicture } from '../../domain/level-picture.js';
 import { possibly } from '../../domain/possibly.js';
 
 interface LadderProps {
@@ -93,10 +92,6 @@ function Rung({ movement, level, rung, person, below, number, shown, show, athle
     level: level.id,
     ...(athleteId && { athlete: athleteId }),
   });
-  const { value: figure } = useMemo(
-    () => possibly(() => figureOf(person.body, movement, level)),
-    [person, movement, level],
-  );
   return (
     <li
       className={`grid grid-cols-[2rem_minmax(0,1fr)] items-center gap-x-3 gap-y-1 border-b border-line py-2 pr-1 pl-3 lg:grid-cols-[2rem_8rem_minmax(0,1fr)_13rem] ${shown ? 'bg-white' : ''}`}
@@ -109,15 +104,13 @@ function Rung({ movement, level, rung, person, below, number, shown, show, athle
         aria-pressed={shown}
         onClick={() => show(level.id)}
       >
-        {figure && (
-          <Figure
-            body={person.body}
-            figure={figure}
-            title=""
-            withHand={false}
-            className="h-18 w-full [--figure-line:1.7px]"
-          />
-        )}
+        <LevelPicture
+          silent
+          movement={movement}
+          level={level}
+          body={person.body}
+          className="h-18 w-full [--figure-line:1.7px]"
+        />
       </button>
       <div>
         <b>{level.name}</b>

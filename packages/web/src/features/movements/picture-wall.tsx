@@ -1,7 +1,7 @@
-import { figureOf, itemAt, type Movement, REFERENCE_BODIES } from '@clay-pot/core';
+import { type Movement, REFERENCE_BODIES } from '@clay-pot/core';
 import { memo } from 'react';
 import { Link } from 'react-router';
-import { Figure } from '../../drawing/figure.js';
+import { LevelPicture, middleLevel } from '../../domain/level-picture.js';
 import { Empty } from '../../ui/page.js';
 
 /** Every movement as its picture, women and men by turns: for finding what one remembers by sight. */
@@ -24,16 +24,10 @@ export function PictureWall({ movements }: { movements: readonly Movement[] }) {
   );
 }
 
-/** The middle of the ladder shows a movement as most people meet it. */
 const Picture = memo(function Picture({ movement, woman }: { movement: Movement; woman: boolean }) {
-  const level = itemAt(movement.ladder, Math.floor((movement.ladder.length - 1) / 2));
+  const level = middleLevel(movement);
   const body = woman ? REFERENCE_BODIES.female : REFERENCE_BODIES.male;
   return (
-    <Figure
-      body={body}
-      figure={figureOf(body, movement, level)}
-      title={`${movement.name}, ${level.name}`}
-      className="h-36 w-full bg-white [--figure-line:2px]"
-    />
+    <LevelPicture movement={movement} level={level} body={body} className="h-40 w-full bg-white [--figure-line:2px]" />
   );
 });

@@ -21,6 +21,7 @@ import { INPUT } from '../../ui/field.js';
 import { EffortMark, SidePlanMark } from '../../ui/marks.js';
 import { useToast } from '../../ui/toast.js';
 import { BlockDemand } from './block-demand.js';
+import { LevelPicture } from '../../domain/level-picture.js';
 import { DoseField } from '../../domain/dose-field.js';
 import { DoseSteppers } from './dose-steppers.js';
 import { followSelection } from './follow-selection.js';
@@ -68,7 +69,7 @@ export const BlockRow = memo(function BlockRow(props: Props) {
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={`relative border-b border-line border-l-4 bg-porcelain py-1.5 pr-1.5 pl-1.5 [contain-intrinsic-height:auto_3.4rem] [content-visibility:auto] ${selected ? 'border-l-ink bg-white' : hovered ? 'border-l-ash bg-ground' : 'border-l-transparent'} ${isDragging ? 'z-10 shadow-lg' : ''}`}
     >
-      <div className="grid grid-cols-[auto_1.4rem_minmax(0,1fr)_minmax(0,1.2fr)_2.75rem_auto] items-start gap-x-1.5">
+      <div className="grid grid-cols-[auto_1.4rem_2.75rem_minmax(0,1fr)_minmax(0,1.2fr)_2.75rem_auto] items-start gap-x-1.5">
         <button
           type="button"
           ref={setActivatorNodeRef}
@@ -83,6 +84,7 @@ export const BlockRow = memo(function BlockRow(props: Props) {
           {number}
           {mark && <CheckMark severity={mark} />}
         </span>
+        <LevelPicture silent movement={movement} level={level} handOnly className="h-11 w-full" />
         <div className="min-w-0 pl-1.5">
           <p className="truncate pt-1 leading-tight font-semibold" title={movement.name}>
             {movement.name}

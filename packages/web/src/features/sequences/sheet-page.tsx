@@ -146,6 +146,8 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
 }
 
 const COLUMNS = 4;
+/** Pixels of a picture for each of the page’s, so that it is crisp on paper: three hundred an inch. */
+const SHEET_DENSITY = 3.2;
 
 function Head({ view, athlete }: { view: SessionView; athlete: Athlete | undefined }) {
   const me = useMe();
@@ -254,8 +256,8 @@ function SheetRow({ block, number, minded, method }: SheetRowProps) {
         <LevelPicture
           movement={movement}
           level={level}
-          withHand={level.loading !== 'planted'}
-          className="h-12 w-full [--figure-line:1.4px]"
+          density={SHEET_DENSITY}
+          className="h-14 w-full [--figure-line:1.4px]"
         />
       </td>
       <td className="py-0.5 pr-3 pl-1">

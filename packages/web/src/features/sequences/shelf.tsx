@@ -5,6 +5,7 @@ import { addBlock } from '../../store/editor.js';
 import { useKnown } from '../../store/library.js';
 import { INPUT } from '../../ui/field.js';
 import { useStandingCautions } from '../../domain/standing-cautions.js';
+import { LevelPicture, middleLevel } from '../../domain/level-picture.js';
 import { filterMovements, type MovementFilter, NO_FILTER, passingLevels } from '../../domain/movement-filter.js';
 
 /** Whether a movement has a caution that concerns this athlete. */
@@ -85,15 +86,18 @@ export const Shelf = memo(function Shelf({
           <li key={movement.id}>
             <button
               type="button"
-              className="w-full border-b border-line px-1.5 py-1 text-left hover:bg-ground"
+              className="grid w-full grid-cols-[3.25rem_minmax(0,1fr)] items-center gap-x-2 border-b border-line py-1 pr-1.5 text-left [contain-intrinsic-height:auto_3.2rem] [content-visibility:auto] hover:bg-ground"
               onClick={() => add(movement)}
               aria-label={`Add ${movement.name}`}
             >
-              <span className="block leading-tight font-semibold">{movement.name}</span>
-              <span className="text-fine text-ink-soft">{FAMILIES[movement.family]}</span>
-              {minds(movement, base.cautions) && (
-                <span className="ml-2 bg-amber-wash px-1 text-fine text-amber">with care</span>
-              )}
+              <LevelPicture silent movement={movement} level={middleLevel(movement)} handOnly className="h-11 w-full" />
+              <span className="min-w-0">
+                <span className="block leading-tight font-semibold">{movement.name}</span>
+                <span className="text-fine text-ink-soft">{FAMILIES[movement.family]}</span>
+                {minds(movement, base.cautions) && (
+                  <span className="ml-2 bg-amber-wash px-1 text-fine text-amber">with care</span>
+                )}
+              </span>
             </button>
           </li>
         ))}

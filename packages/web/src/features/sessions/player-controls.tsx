@@ -16,7 +16,7 @@ export function Controls({ run, onStop }: Omit<Props, 'onEase'>) {
     <div
       role="group"
       aria-label="Controls"
-      className="grid grid-cols-[3rem_minmax(0,1.3fr)_3rem_minmax(0,1fr)] gap-2 px-4 py-2 sm:grid-cols-[1fr_1.8fr_1fr_1.4fr] sm:px-8"
+      className="grid grid-cols-[3rem_minmax(0,1.3fr)_3rem_minmax(0,1fr)] gap-2 px-4 py-2 sm:grid-cols-[1fr_1.8fr_1fr_1.4fr] sm:px-8 xl:pr-2"
     >
       <button type="button" className={`${TOUCH} h-14`} aria-label="Back" onClick={goBack}>
         <SkipBack />
@@ -50,7 +50,7 @@ export function MoreControls({ onEase }: Pick<Props, 'onEase'>) {
     <div
       role="group"
       aria-label="More controls"
-      className="grid grid-cols-[1fr_1fr_1.2fr_auto] gap-2 px-4 pb-2 text-small sm:px-8"
+      className="grid grid-cols-[1fr_1fr_1.2fr_auto] gap-2 px-4 pb-2 text-small sm:px-8 xl:grid-cols-[4rem_4.5rem_5.5rem_auto] xl:py-2 xl:pl-0"
     >
       <button type="button" className={`${TOUCH} h-11`} onClick={() => addTime(10)}>
         +10 s

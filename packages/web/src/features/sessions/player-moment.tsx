@@ -17,8 +17,8 @@ import {
   type WorkingSide,
 } from '@clay-pot/core';
 import { knownMovement, methodFor } from '../../store/library.js';
-import { LevelPicture } from '../../domain/level-picture.js';
 import { askedNow, type Run } from '../../store/run.js';
+import { PlayerPicture } from './player-picture.js';
 
 /** What happens now, readable from across the room: hand, count or time, and what to do. */
 export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
@@ -31,51 +31,53 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
   return (
     <section
       aria-label="Now"
-      className="grid gap-x-6 px-4 pt-3 pb-3 [grid-template-areas:'head''number''picture''words'] sm:grid-cols-[minmax(0,1fr)_minmax(0,0.8fr)] sm:px-8 sm:pt-6 sm:[grid-template-areas:'head_picture''number_picture''words_words'] short:pt-2"
+      className="grid min-h-0 flex-1 grid-rows-[auto_minmax(34dvh,1fr)_auto] px-4 pt-2 pb-2 sm:px-8 sm:pt-3 short:grid-cols-2 short:grid-rows-[auto_minmax(0,1fr)] short:gap-x-4"
     >
-      <div className="flex items-center gap-4 self-start [grid-area:head]">
+      <div className="flex items-center gap-3 short:col-start-2">
         <HandSign side={event.side} />
         <div className="min-w-0">
-          <h2 className="text-head leading-tight sm:text-title short:text-lead!">{movement.name}</h2>
-          <p className="text-ink-soft sm:text-lead short:text-small!">{level.name}</p>
+          <h2 className="text-lead leading-tight sm:text-head short:text-lead!">{movement.name}</h2>
+          <p className="truncate text-small text-ink-soft sm:text-body short:text-small!">{level.name}</p>
         </div>
       </div>
-      <div className="mt-3 flex flex-wrap items-end gap-x-8 self-end [grid-area:number] sm:mt-6 short:mt-2">
+      <PlayerPicture
+        run={run}
+        event={event}
+        movement={movement}
+        level={level}
+        className="-mx-4 mt-2 min-h-0 border-y border-line bg-white sm:-mx-8 short:mx-0 short:row-span-2 short:row-start-1 short:mt-0 short:min-h-[62dvh]"
+      />
+      <div className="grid grid-cols-[auto_minmax(0,1fr)] items-end gap-x-4 pt-2 sm:grid-cols-[auto_minmax(9rem,auto)_minmax(0,1fr)] sm:gap-x-6 short:col-start-2 short:grid-cols-[auto_minmax(0,1fr)]">
         <p
           className={`display leading-[0.82] font-extrabold ${event.stint === null ? 'text-ink-soft' : ''}`}
-          style={{ fontSize: 'clamp(4.75rem, min(40vw, 27vh), 18rem)' }}
+          style={{ fontSize: 'clamp(4rem, min(24vw, 13vh), 6.5rem)' }}
           data-testid="big-number"
         >
           <Digits text={counts ? String(event.repetition) : countdown(leftMs)} />
         </p>
-        <div className="pb-2">
+        <div className="min-w-0">
           {counts && stint && (
-            <p className="display text-head text-ink-soft figures sm:text-title">of {stint.plannedAmount}</p>
+            <p className="display text-lead leading-tight text-ink-soft figures sm:text-head">
+              of {stint.plannedAmount}
+            </p>
           )}
-          <p className="display text-head font-bold first-letter:uppercase sm:text-title" data-testid="what-now">
+          <p className="display text-head leading-tight font-bold first-letter:uppercase" data-testid="what-now">
             {wordsFor(event, level, part.label)}
           </p>
-          {counts && <p className="text-lead text-ink-soft figures">{seconds} s</p>}
+          {counts && <p className="text-body text-ink-soft figures sm:text-lead">{seconds} s</p>}
         </div>
-      </div>
-      <LevelPicture
-        movement={movement}
-        level={level}
-        animated={!run.paused}
-        className="mx-auto h-40 w-full self-center [grid-area:picture] sm:h-80 short:h-44!"
-      />
-      <div className="[grid-area:words]">
-        {event.stint !== null && <p className="mt-3 sm:text-lead">{whichSet(block, level, event)}</p>}
-        <div className="mt-2 text-ink-soft sm:text-lead" data-testid="cue">
-          {event.stint === null && askedNow(run) === undefined ? (
-            movement.howTo.map((line) => <p key={line}>{line}</p>)
-          ) : (
-            <p>{cueFor(movement, cuesFor(movement, level, methodFor(run.sequence)), event)}</p>
-          )}
+        <div className="col-span-2 mt-1 sm:col-span-1 sm:mt-0 short:col-span-2">
+          {event.stint !== null && <p className="font-semibold sm:text-lead">{whichSet(block, level, event)}</p>}
+          <div className="text-ink-soft sm:text-lead sm:leading-snug" data-testid="cue">
+            {event.stint === null && askedNow(run) === undefined ? (
+              movement.howTo.map((line) => <p key={line}>{line}</p>)
+            ) : (
+              <p>{cueFor(movement, cuesFor(movement, level, methodFor(run.sequence)), event)}</p>
+            )}
+          </div>
+          <CautionNotes movement={movement} cautions={run.cautions} />
+          {block.note && <p className="mt-1 font-semibold">{block.note}</p>}
         </div>
-        <CautionNotes movement={movement} cautions={run.cautions} />
-        {block.note && <p className="mt-1 font-semibold">{block.note}</p>}
-        <WatchFor movement={movement} className="mt-4 lg:hidden" />
       </div>
       {/* Changes are spoken once, not each second. */}
       <p className="sr-only" aria-live="assertive">
@@ -129,7 +131,7 @@ function HandSign({ side }: { side: WorkingSide }) {
   const { text, className } = SIGN[side];
   return (
     <div
-      className={`display grid size-16 shrink-0 place-items-center text-title font-extrabold sm:size-24 short:size-10! short:text-body! ${side === 'both' ? 'sm:text-title' : 'sm:text-figure'} ${className}`}
+      className={`display grid size-12 shrink-0 place-items-center text-head font-extrabold sm:size-14 short:size-10! short:text-body! ${side === 'both' ? 'text-lead!' : 'sm:text-title'} ${className}`}
     >
       <span aria-hidden>{text}</span>
       <span className="sr-only">{capital(HAND_WORDS[side])}</span>

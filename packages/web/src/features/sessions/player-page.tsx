@@ -1,4 +1,4 @@
-import { clock, isOver, momentMs, remainingMs } from '@clay-pot/core';
+import { clock, isOver, itemAt, momentMs, remainingMs, resolveBlock } from '@clay-pot/core';
 import { useEffect, useMemo, useState } from 'react';
 import { type Command, useCommands } from '../../ui/commands.js';
 import { OutboxState } from '../../domain/outbox-state.js';
@@ -19,10 +19,11 @@ import { ButtonLink } from '../../ui/button.js';
 import { Page, useTitle } from '../../ui/page.js';
 import { EndScreen } from './end-screen.js';
 import { Controls, MoreControls } from './player-controls.js';
-import { Moment } from './player-moment.js';
+import { Moment, WatchFor } from './player-moment.js';
 import { PlayerPlan } from './player-plan.js';
 import { AskBar, RatePanel } from './rate-panel.js';
 import { EaseDialog, StopDialog } from './stop-dialog.js';
+import { knownMovement } from '../../store/library.js';
 import { useAudibleCues, useSound } from './sound.js';
 import { useWakeLock } from './wake-lock.js';
 
@@ -71,6 +72,7 @@ function Player({ run }: { run: Run }) {
   useCommands(commands);
   if (!event) return null;
   const side = event.stint === null ? 'both' : event.side;
+  const { movement } = resolveBlock(itemAt(run.sequence.blocks, event.blockIndex), knownMovement);
   return (
     <main className={`flex min-h-dvh flex-col ${WASH[side]}`}>
       <header className="px-4 pt-3 sm:px-8 short:pt-1.5">
@@ -88,18 +90,21 @@ function Player({ run }: { run: Run }) {
         <Course run={run} />
       </header>
       <div className="grid flex-1 grid-cols-[minmax(0,1fr)] max-lg:grid-rows-[auto_1fr] lg:grid-cols-[minmax(0,1fr)_21rem]">
-        <div className="flex flex-col">
+        <div className="flex min-h-[calc(100dvh-4.6rem)] flex-col lg:min-h-0">
           <Moment run={run} timeline={timeline} event={event} />
           <div className="hidden short:block">
             <MoreControls onEase={() => setAsking('easier')} />
           </div>
           <footer className={`sticky bottom-0 z-10 mt-auto border-t border-line ${WASH[side]}`}>
             <Question run={run} />
-            <Controls run={run} onStop={() => setAsking('what hurts')} />
-            <div className="short:hidden">
-              <MoreControls onEase={() => setAsking('easier')} />
+            <div className="xl:grid xl:grid-cols-[minmax(0,1fr)_auto] xl:items-center">
+              <Controls run={run} onStop={() => setAsking('what hurts')} />
+              <div className="short:hidden">
+                <MoreControls onEase={() => setAsking('easier')} />
+              </div>
             </div>
           </footer>
+          <WatchFor movement={movement} className="px-4 py-4 sm:px-8 lg:hidden" />
         </div>
         <PlayerPlan run={run} timeline={timeline} event={event} />
       </div>

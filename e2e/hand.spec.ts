@@ -1,0 +1,121 @@
+import type { Page } from '@playwright/test';
+import { expect, IN_SPACE, openSequence, startSession, test } from './house.js';
+
+test.use(IN_SPACE);
+
+/** How much of a canvas is drawn on, and a fingerprint of what. */
+const drawn = (page: Page, at = 0) =>
+  page.evaluate((index) => {
+    const canvas = document.querySelectorAll('canvas')[index]!;
+    const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
+    let [covered, print] = [0, 0];
+    for (let i = 3; i < data.length; i += 4 * 97) {
+      if (data[i]! > 0) covered++;
+      print = (print * 31 + data[i]! + data[i - 1]!) % 1_000_003;
+    }
+    return { share: covered / (data.length / (4 * 97)), print };
+  }, at);
+
+test('a movement is seen in space: it is drawn, turns by keys and by dragging, and back', async ({ coach: page }) => {
+  await page.goto('/movements/strength.palm-lift');
+  const hand = page.getByRole('group', { name: /^Palm lift, Hands on a table\. Arrow keys turn it/ });
+  await expect(hand).toBeVisible();
+  await expect.poll(async () => (await drawn(page)).share).toBeGreaterThan(0.15);
+  await page.getByRole('button', { name: 'Hold still' }).click();
+  const before = await drawn(page);
+  await hand.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(async () => (await drawn(page)).print).not.toBe(before.print);
+  await page.keyboard.press('Home');
+  await expect.poll(async () => (await drawn(page)).print).toBe(before.print);
+  const box = (await hand.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 80, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(async () => (await drawn(page)).print).not.toBe(before.print);
+  await expect(page.getByRole('img', { name: /seen through the floor, with the pressure/ })).toBeVisible();
+});
+
+test('who wants less motion sees start, middle and end side by side', async ({ coach: page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.goto('/movements/glide.hook');
+  for (const moment of ['start', 'middle', 'end']) {
+    const frame = page.getByRole('img', { name: `Hook glide, Without tension: ${moment}` });
+    await expect(frame.locator('img')).toBeVisible();
+  }
+  const [start, end] = await Promise.all(
+    ['start', 'end'].map((moment) =>
+      page
+        .getByRole('img', { name: `Hook glide, Without tension: ${moment}` })
+        .locator('img')
+        .getAttribute('src'),
+    ),
+  );
+  expect(start).not.toBe(end);
+});
+
+test('the wall of pictures draws what comes into sight, and goes on where the graphics card let go', async ({
+  coach: page,
+}) => {
+  await page.addInitScript(() => {
+    const get = HTMLCanvasElement.prototype.getContext;
+    HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, ...asked: Parameters<typeof get>) {
+      const context = get.apply(this, asked);
+      if (asked[0] === 'webgl2') (window as unknown as { lastGl: unknown }).lastGl = context;
+      return context;
+    } as typeof get;
+  });
+  await page.goto('/movements?view=pictures&family=tendon-glides');
+  const pictures = page.getByRole('listitem').locator('img');
+  await expect(pictures).toHaveCount(7);
+  const lose = (restore: boolean) =>
+    page.evaluate((again) => {
+      const { lastGl } = window as unknown as { lastGl: WebGL2RenderingContext };
+      const hold = window as unknown as { extension?: WEBGL_lose_context | null };
+      hold.extension ??= lastGl.getExtension('WEBGL_lose_context');
+      if (again) hold.extension?.restoreContext();
+      else hold.extension?.loseContext();
+    }, restore);
+  await lose(false);
+  await page
+    .getByRole('combobox', { name: /Family|families/ })
+    .first()
+    .selectOption({ label: 'Grip' });
+  await page.waitForTimeout(500);
+  await lose(true);
+  await expect.poll(() => pictures.count()).toBeGreaterThan(8);
+});
+
+test('in the player the hand fills the free space and does what the count says', async ({ coach: page }) => {
+  await openSequence(page, 'Loading the palms');
+  await page.getByLabel('Seen for').selectOption({ label: 'For Anneke Vos' });
+  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await startSession(page);
+  await page.clock.resume();
+  await page.getByRole('button', { name: 'Skip' }).click();
+  const share = () =>
+    page.evaluate(() => {
+      const picture = document.querySelector('section[aria-label=Now] canvas')!.getBoundingClientRect();
+      return (picture.width * picture.height) / (innerWidth * innerHeight);
+    });
+  const inView = async (name: string) => {
+    const box = (await page.getByRole('button', { name, exact: true }).boundingBox())!;
+    const { height } = page.viewportSize()!;
+    expect(box.y + box.height).toBeLessThanOrEqual(height);
+  };
+  await expect.poll(async () => (await drawn(page)).share).toBeGreaterThan(0.1);
+  expect(await share()).toBeGreaterThan(0.4);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect.poll(share).toBeGreaterThan(1 / 3);
+  for (const name of ['Pause', 'Something hurts']) await inView(name);
+  await expect(page.getByTestId('big-number')).toBeInViewport();
+  // It moves with the clock and stands with it.
+  const moving = await drawn(page);
+  await expect.poll(async () => (await drawn(page)).print).not.toBe(moving.print);
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.waitForTimeout(600);
+  const stands = await drawn(page);
+  await page.waitForTimeout(600);
+  expect((await drawn(page)).print).toBe(stands.print);
+});

@@ -1,0 +1,102 @@
+import type { Hand } from '../../vocabulary/hands.js';
+import { partsIn, skinOf } from './flesh.js';
+import type { HandMoment3d } from './moment.js';
+import type { Skeleton } from './skeleton.js';
+import { add, cross, dot, sub, times, unitOf, type Vec3, Y, Z, placed } from './space.js';
+import type { Thing } from './things.js';
+import { eyeOf, type ViewPoint } from './views.js';
+
+/** A picture's frame: the eye's direction, what is up and right in it, its middle, and half its width and height; metres. */
+export interface Frame3d {
+  readonly eye: Vec3;
+  readonly up: Vec3;
+  readonly right: Vec3;
+  readonly middle: Vec3;
+  readonly halfWidthM: number;
+  readonly halfHeightM: number;
+}
+
+/** The eye's own axes for a direction: where it looks from nearly above, the fingers point up. */
+export function eyeAxes(eye: Vec3): { readonly up: Vec3; readonly right: Vec3 } {
+  const upright = Math.abs(eye[2]) > 0.97 ? Y : Z;
+  const right = unitOf(cross(upright, eye));
+  return { right, up: cross(eye, right) };
+}
+
+/** A view as a left hand's picture has it: from the other side. */
+export const eyeFor = (view: ViewPoint, side: Hand): Vec3 => {
+  const [x, y, z] = eyeOf(view);
+  return side === 'left' ? [-x, y, z] : [x, y, z];
+};
+
+/** How much of a forearm belongs into a picture, metres from the wrist. */
+const FOREARM_M = 0.085;
+/** Of floors, tables and walls only what is near the hand has to be seen. */
+const isGround = ({ shape, look }: Thing) => shape === 'slab' && (look === 'floor' || look === 'wood');
+/** Space around what is drawn, of its size. */
+const MARGIN = 1.06;
+
+/** The same frame seen from elsewhere: about its middle, as large. */
+export function turnedFrame({ middle, halfWidthM, halfHeightM }: Frame3d, eye: Vec3): Frame3d {
+  return { eye, ...eyeAxes(eye), middle, halfWidthM, halfHeightM };
+}
+
+/** Where a point shows in a picture: shares of the frame’s half width and height from its middle, right and up. */
+export function shownAt(
+  { middle, right, up, halfWidthM, halfHeightM }: Frame3d,
+  at: Vec3,
+): readonly [x: number, y: number] {
+  const from = sub(at, middle);
+  return [dot(from, right) / halfWidthM, dot(from, up) / halfHeightM];
+}
+
+/** The frame that holds hands and things at all these moments. */
+export function frameAround(skeleton: Skeleton, moments: readonly HandMoment3d[], eye: Vec3): Frame3d {
+  const { up, right } = eyeAxes(eye);
+  const points = moments.flatMap((moment) => pointsOf(skeleton, moment));
+  const along = (axis: Vec3) => points.map((at) => dot(at, axis));
+  const [left, rightmost] = ends(along(right));
+  const [bottom, top] = ends(along(up));
+  const [far, near] = ends(along(eye));
+  const middle = [
+    times(right, (left + rightmost) / 2),
+    times(up, (bottom + top) / 2),
+    times(eye, (far + near) / 2),
+  ].reduce(add);
+  return { eye, up, right, middle, halfWidthM: ((rightmost - left) / 2) * MARGIN, halfHeightM: ((top - bottom) / 2) * MARGIN }; // prettier-ignore
+}
+
+const ends = (all: readonly number[]): readonly [number, number] => [
+  all.reduce((a, b) => Math.min(a, b), Infinity),
+  all.reduce((a, b) => Math.max(a, b), -Infinity),
+];
+
+function pointsOf(skeleton: Skeleton, { hands, things }: HandMoment3d): Vec3[] {
+  const skin = hands.flatMap((hand) => {
+    const parts = partsIn(skeleton, hand);
+    const wrist = parts.forearm.at;
+    return skinOf(skeleton, hand.side, parts)
+      .map(({ at }) => at)
+      .filter((at) => isNear(at, wrist, placed(parts.forearm, [0, -1, 0])));
+  });
+  return [...skin, ...things.filter((thing) => !isGround(thing)).flatMap(cornersOf)];
+}
+/** Whether a point is not further up the forearm than belongs into the picture. */
+function isNear(at: Vec3, wrist: Vec3, toward: Vec3): boolean {
+  const axis = unitOf([toward[0] - wrist[0], toward[1] - wrist[1], toward[2] - wrist[2]]);
+  return dot([at[0] - wrist[0], at[1] - wrist[1], at[2] - wrist[2]], axis) < FOREARM_M;
+}
+
+/** The corners of a thing's box. */
+function cornersOf(thing: Thing): Vec3[] {
+  const half: Vec3 =
+    thing.shape === 'ball'
+      ? [thing.radiusM, thing.radiusM, thing.radiusM]
+      : thing.shape === 'rod'
+        ? [thing.radiusM, thing.lengthM / 2, thing.radiusM]
+        : thing.shape === 'slab'
+          ? times(thing.sizeM, 0.5)
+          : [0, 0, 0];
+  if (thing.shape === 'band') return thing.through.map((at) => placed(thing.placement, at));
+  return [-1, 1].flatMap((x) => [-1, 1].flatMap((y) => [-1, 1].map((z) => placed(thing.placement, [x * half[0], y * half[1], z * half[2]])))); // prettier-ignore
+}

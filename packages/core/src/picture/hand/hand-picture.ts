@@ -1,0 +1,286 @@
+import { handLoad } from '../../mechanics/hand-load.js';
+import type { Body } from '../../model/body.js';
+import { type LoadKind, type LoadTable, answerFor } from '../../model/load.js';
+import type { Level, Movement } from '../../model/movement.js';
+import type { SupportPosture } from '../../model/posture.js';
+import type { HandSetting, HandViewName } from '../../vocabulary/hand-settings.js';
+
+import { postureCourse } from '../posture-course.js';
+import { type Beat, courseOf, fingerOnTurn, saysNothing } from './course.js';
+import { free, overTheEdge, freeHand, LYING, thighUnder } from './free-hand.js';
+import { fingersInTurn, onTable, planted } from './planted-hand.js';
+import { hanging } from './hanging.js';
+import { helped, type HelpSetting, stroked, wedged } from './helped.js';
+import { holding } from './held.js';
+import type { Maker, Making } from './making.js';
+import { type HandMoment3d, mirroredMoment, momentBetween } from './moment.js';
+import { hooked, interlaced, meeting, rollerTurn, towelTwist } from './pairs.js';
+import {
+  fistToBack,
+  gathering,
+  inWater,
+  onBall,
+  palmToFingertips,
+  stepping,
+  tableFingersBack,
+  wallFingersDown,
+} from './planted-moves.js';
+import { SHAPE_POSES } from './shapes.js';
+import { handSizeOf, type Skeleton, skeletonOf } from './skeleton.js';
+import { bandOpening, fistOnWall, onOpenPalm, puttyPinch } from './small-things.js';
+import { VIEW_POINTS, type ViewPoint } from './views.js';
+import type { Hand } from '../../vocabulary/hands.js';
+
+/** A level's hand in space, at any moment of a repetition. */
+export interface HandPicture {
+  readonly skeleton: Skeleton;
+  /** Hands and things as `side` does it; of a movement of both hands, seen from that side. */
+  readonly at: (beat: Beat, side: Hand) => HandMoment3d;
+  /** From where it reads best, for a right hand; a left hand’s is its mirror. */
+  readonly view: ViewPoint;
+  readonly moves: boolean;
+  /** Whether it goes on round rather than back the way it came. */
+  readonly round: boolean;
+  /** The moment that a still picture shows. */
+  readonly still: Beat;
+  /** Nothing says what the hand does: a neutral hand stands for it. */
+  readonly unposed: boolean;
+  /** What the picture is about: the hand, or the body that it carries. */
+  readonly about: 'hand' | 'body';
+  /** Whether the hand stands on something, so that it is worth seeing from below. */
+  readonly planted: boolean;
+}
+
+const kept = new WeakMap<Body, WeakMap<Level, HandPicture>>();
+/** A level's hand as this body does it; kept by body and level. @throws as `handLoad`, when this body cannot take the posture. */
+export function handPictureOf(body: Body, movement: Movement, level: Level): HandPicture {
+  const mine = kept.get(body) ?? new WeakMap<Level, HandPicture>();
+  kept.set(body, mine);
+  const known = mine.get(level);
+  if (known) return known;
+  const made = makePicture(body, movement, level);
+  mine.set(level, made);
+  return made;
+}
+
+/** Moments that are worked out between two stations; what lies between is on the way from one to the next. */
+const BETWEEN_STATIONS = 4;
+
+function makePicture(body: Body, movement: Movement, level: Level): HandPicture {
+  const skeleton = skeletonOf(handSizeOf(body));
+  const course = courseOf(skeleton, movement, level);
+  const making: Making = { skeleton, body, movement, level, course, loadAt: loadCourse(body, movement, level) };
+  const setting = settingOf(movement, level);
+  const maker = MAKERS[setting](making);
+  const inTurn = setting === 'planted, fingers in turn';
+  const moves = course.moves || MOVING.includes(setting) || Boolean(making.loadAt && movesBody(movement, level, body));
+  const wholeWay = course.round || inTurn || setting === 'planted, stepping';
+  const steps = inTurn ? 20 : moves ? Math.max(1, course.stations - (course.round ? 0 : 1)) * BETWEEN_STATIONS : 1;
+  const at = sampled(maker, steps, wholeWay);
+  return {
+    skeleton,
+    at: (beat, side) => (side === 'right' ? at(beat) : mirroredMoment(at(beat))),
+    view: VIEW_POINTS[viewOf(movement, level, setting)],
+    moves,
+    round: course.round,
+    still: { phase: inTurn ? 0.6 : course.round ? 0 : 1, turn: 0 },
+    unposed: saysNothing(movement, level),
+    about: aboutBody(movement) ? 'body' : 'hand',
+    planted: level.load.kind === 'body' && level.contact !== 'none',
+  };
+}
+
+/** The hand of a posture as it stands, for a bench on which it is changed. @throws as `handLoad` */
+export function postureHand(body: Body, posture: SupportPosture): HandPicture {
+  const skeleton = skeletonOf(handSizeOf(body));
+  const { contact, facing, ...stance } = posture;
+  const load = handLoad(body, posture);
+  const level = {
+    name: '',
+    posture: 'all fours',
+    contact,
+    facing,
+    equipment: [],
+    load: { kind: 'body', stance },
+  } as const;
+  const course = { poseAt: () => SHAPE_POSES.open, moves: false, round: false, stations: 1 };
+  const maker = planted({ skeleton, body, movement: { id: '', equipment: [] }, level, course, loadAt: () => load });
+  const at = sampled(maker, 1, false);
+  return {
+    skeleton,
+    at: (beat, side) => (side === 'right' ? at(beat) : mirroredMoment(at(beat))),
+    view: VIEW_POINTS['thumb side'],
+    ...{ moves: false, round: false, unposed: false },
+    ...{ still: { phase: 1, turn: 0 }, about: 'hand', planted: contact !== 'none' },
+  };
+}
+
+/** Works a picture out at so many moments of the way (out, or the whole way round) and mixes between them. */
+function sampled(maker: Maker, steps: number, wholeWay: boolean): (beat: Beat) => HandMoment3d {
+  const moments = new Map<string, HandMoment3d>();
+  const moment = (step: number, turn: number) => {
+    const key = `${fingerOnTurn(turn)} ${step}`;
+    const known = moments.get(key);
+    if (known) return known;
+    const made = maker({ phase: (step / steps) * (wholeWay ? 2 : 1), turn });
+    moments.set(key, made);
+    return made;
+  };
+  return ({ phase, turn }) => {
+    const out = wholeWay ? phase / 2 : phase <= 1 ? phase : 2 - phase;
+    const way = Math.max(0, Math.min(1, out)) * steps;
+    const from = Math.min(steps - 1, Math.floor(way));
+    return momentBetween(moment(from, turn), moment(from + 1, turn), way - from);
+  };
+}
+
+/** Loads along a repetition, where the body rests on its hands. */
+function loadCourse(body: Body, movement: Movement, level: Level): Making['loadAt'] {
+  const { load, contact, facing } = level;
+  if (load.kind !== 'body') return null;
+  const posture = { ...load.stance, contact, facing };
+  const end = handLoad(body, posture);
+  const way = postureCourse(body, posture, end, { stroke: movement.strokes[0], rocks: movement.timed === 'bout' });
+  return (share) => (way && share < 1 ? handLoad(body, way(share)) : end);
+}
+function movesBody(movement: Movement, level: Level, body: Body): boolean {
+  const { load, contact, facing } = level;
+  if (load.kind !== 'body') return false;
+  const posture = { ...load.stance, contact, facing };
+  const way = { stroke: movement.strokes[0], rocks: movement.timed === 'bout' };
+  return postureCourse(body, posture, handLoad(body, posture), way) !== null;
+}
+
+/** Movements of which the hand only carries: shoulders and elbows do the work. */
+const aboutBody = ({ family, motions }: Movement) =>
+  family === 'bearing-holds' || family === 'neighbours' || motions[0] === 'shoulder support';
+
+/** Settings that move whatever the course says. */
+const MOVING: readonly HandSetting[] = [
+  'planted, fingers in turn',
+  'planted, stepping',
+  'planted, from fist to back',
+  'planted, from palm to fingertips',
+  'gathering',
+  'on a ball',
+  'stroked along the forearm',
+  'helped between the fingers',
+];
+
+const helpedAt = (setting: HelpSetting) => (making: Making) => helped(setting, making);
+const onThigh = ({ course }: Making): Maker => (beat) => ({ hands: [freeHand(course.poseAt(beat), 'ahead', LYING)], things: [thighUnder()] }); // prettier-ignore
+const MAKERS: Readonly<Record<HandSetting, (making: Making) => Maker>> = {
+  'forearm ahead': free('ahead'),
+  'forearm on a table': overTheEdge,
+  'forearm hanging': free('down'),
+  'forearm raised': free('up'),
+  'on the thigh': onThigh,
+  planted,
+  'planted, fingers in turn': fingersInTurn,
+  'planted, stepping': stepping,
+  'planted, from fist to back': fistToBack,
+  'planted, from palm to fingertips': palmToFingertips,
+  'on a wall': fistOnWall,
+  'on a wall, fingers down': wallFingersDown,
+  'on a table': onTable,
+  'on a table, fingers back': tableFingersBack,
+  'on a ball': onBall,
+  'in water': inWater,
+  gathering,
+  'helped at the fingers': helpedAt('helped at the fingers'),
+  'helped at the back': helpedAt('helped at the back'),
+  'helped at the thumb side': helpedAt('helped at the thumb side'),
+  'helped at the little side': helpedAt('helped at the little side'),
+  'helped at one finger': helpedAt('helped at one finger'),
+  'helped at the thumb': helpedAt('helped at the thumb'),
+  'helped at the forearm': helpedAt('helped at the forearm'),
+  'helped around the fingers': helpedAt('helped around the fingers'),
+  'helped between the fingers': wedged,
+  'stroked along the forearm': stroked,
+  'palms together': (making) => meeting('palms together', making),
+  'palms together, fingers tipped': (making) => meeting('palms together, fingers tipped', making),
+  'palms together, fingers down': (making) => meeting('palms together, fingers down', making),
+  'backs together': (making) => meeting('backs together', making),
+  interlaced,
+  'hooked together': hooked,
+  'twisting a towel': towelTwist,
+  'turning a roller': rollerTurn,
+  'opening a band': bandOpening,
+  'pinching putty': puttyPinch,
+  'on the open palm': onOpenPalm,
+  holding: (making) => (making.level.load.kind === 'hang' ? hanging(making) : holding(making)),
+};
+
+/** Where a level's hand is: as named, else by its load. */
+export const settingOf = (movement: Movement, level: Level): HandSetting =>
+  level.hand?.setting ?? movement.hand?.setting ?? answerFor(SETTINGS, level.load, movement, level);
+
+const SETTINGS: LoadTable<LoadKind, HandSetting, [Movement, Level]> = {
+  body: () => 'planted',
+  hang: () => 'holding',
+  lift: () => 'holding',
+  weight: () => 'holding',
+  roller: () => 'turning a roller',
+  press: ({ action }, movement, level) => {
+    if (level.contact !== 'none' || movement.shapes || action === 'grip') return 'holding';
+    const helps = { 'wrist flexion': 'helped at the fingers', 'wrist extension': 'helped at the back', 'radial deviation': 'helped at the thumb side', 'ulnar deviation': 'helped at the little side', pronation: 'helped at the forearm', supination: 'helped at the forearm', 'finger extension': 'helped around the fingers' } as const; // prettier-ignore
+    return action in helps ? helps[action as keyof typeof helps] : 'holding';
+  },
+  resist: () => 'holding',
+  move: (_, movement, level) => {
+    if (level.contact !== 'none') return 'holding';
+    return level.equipment.includes('table') || movement.equipment.includes('table') ? 'forearm on a table' : 'forearm ahead'; // prettier-ignore
+  },
+  stretch: ({ motion }, _, level) => {
+    if (level.loading !== 'assisted') return 'forearm ahead';
+    const helps = { 'wrist extension': 'helped at the fingers', 'wrist flexion': 'helped at the back', 'radial deviation': 'helped at the little side', 'ulnar deviation': 'helped at the thumb side', pronation: 'helped at the forearm', supination: 'helped at the forearm', 'finger extension': 'helped at one finger', 'finger flexion': 'helped around the fingers', 'finger spreading': 'helped between the fingers', 'thumb extension': 'helped at the thumb' } as const; // prettier-ignore
+    return helps[motion];
+  },
+  rest: () => 'forearm ahead',
+};
+
+function viewOf(movement: Movement, level: Level, setting: HandSetting): HandViewName {
+  // Hands that are turned show both, as one sees them oneself.
+  const turned = setting.startsWith('planted') && level.facing !== 'forward' && level.facing !== 'free';
+  return (
+    level.hand?.view ??
+    movement.hand?.view ??
+    (turned ? 'as one sees it' : undefined) ??
+    VIEWS[setting] ??
+    answerFor(LOAD_VIEWS, level.load, movement)
+  );
+}
+
+const VIEWS: Partial<Record<HandSetting, HandViewName>> = {
+  'palms together': 'facing',
+  'palms together, fingers tipped': 'from the fingertips, above',
+  'palms together, fingers down': 'facing',
+  'backs together': 'facing',
+  interlaced: 'as one sees it',
+  'hooked together': 'facing',
+  'twisting a towel': 'as one sees it',
+  'turning a roller': 'as one sees it',
+  'helped at the fingers': 'thumb side, from above',
+  'helped at the back': 'thumb side, from above',
+  'helped around the fingers': 'thumb side, from above',
+  'helped at the forearm': 'thumb side, from above',
+  'planted, fingers in turn': 'from the fingertips, above',
+  'on a wall, fingers down': 'thumb side, from above',
+};
+const SIDEWAYS: readonly string[] = ['radial deviation', 'ulnar deviation', 'finger spreading'];
+const LOAD_VIEWS: LoadTable<LoadKind, HandViewName, [Movement]> = {
+  body: () => 'thumb side',
+  hang: () => 'from the fingertips',
+  lift: ({ on }) => (on === 'edge' ? 'thumb side, from above' : 'from the fingertips, above'),
+  weight: ({ action }) => (action.endsWith('deviation') ? 'thumb side' : 'from the fingertips, above'),
+  roller: () => 'as one sees it',
+  press: () => 'thumb side',
+  resist: () => 'thumb side, from above',
+  move: ({ actions }, { motions }) => {
+    if (actions.includes('pronation')) return 'from the fingertips, above';
+    if (motions.length > 0 && motions.every((motion) => SIDEWAYS.includes(motion) || motion.startsWith('thumb'))) return 'from above'; // prettier-ignore
+    return 'thumb side';
+  },
+  stretch: () => 'thumb side',
+  rest: () => 'thumb side',
+};

@@ -1,0 +1,328 @@
+import { answerFor, type LevelLoad, type LoadKind, type LoadOf, type LoadTable } from '../../model/load.js';
+import type { Digit } from '../../vocabulary/digits.js';
+import {
+  FINGER_NAMES,
+  type FingerName,
+  HAND_JOINTS,
+  type HandJoint,
+  type HandPose,
+} from '../../vocabulary/hand-joints.js';
+import { barsOf, barTo, partsIn, type PlacedHand } from './flesh.js';
+import { distanceToThings } from './helping.js';
+import { freeHand, LYING, type Pointing, tableUnder, thighUnder } from './free-hand.js';
+import {
+  ALL_DIGITS,
+  alongRod,
+  ballGrip,
+  type Grip,
+  gripOf,
+  keptGrip,
+  rod,
+  rodGrip,
+  slab,
+  thumbAround,
+  turnedBy,
+} from './holding.js';
+import { type Maker, type Making, uses } from './making.js';
+import { padOf } from './touching.js';
+import { SHAPE_POSES } from './shapes.js';
+import type { Part, Skeleton } from './skeleton.js';
+import { crossing } from './solving.js';
+import {
+  add,
+  facing,
+  HERE,
+  type Placement,
+  times,
+  turnAbout,
+  unitOf,
+  UNTURNED,
+  type Vec3,
+  within,
+  X,
+  Z,
+} from './space.js';
+import type { Thing } from './things.js';
+
+/** What is in a hand: how the fingers lie, and the things, seen from the hand's own frame. */
+interface Held {
+  readonly grip: HandPose;
+  readonly things: readonly Thing[];
+}
+
+/** The joints of the fingers and the thumb from one pose, forearm and wrist from another. */
+export function fingersOf(fingers: HandPose, { supinationDeg, wristExtensionDeg, wristRadialDeg }: HandPose): HandPose {
+  return { ...fingers, supinationDeg, wristExtensionDeg, wristRadialDeg };
+}
+
+const HALF_MM = 2000;
+/** A dumbbell's weights by what it weighs: their radius and how long each is, metres. */
+function dumbbell(grip: Grip, radiusM: number, massKg: number): Thing[] {
+  const weightM = 0.022 + 0.009 * Math.cbrt(massKg);
+  const longM = 0.02 + 0.006 * massKg ** 0.5;
+  const end = (away: number) => rod(alongRod(grip.at, away), weightM, longM, 'metal');
+  return [rod(alongRod(grip.at, 0.004), radiusM, 0.15, 'metal'), end(0.084), end(-0.076)];
+}
+
+/** Something round in the fist with a head at a distance toward the thumb's side (or the other). */
+function lever(grip: Grip, radiusM: number, leverM: number): Thing[] {
+  const toward = Math.sign(leverM);
+  const long = Math.abs(leverM) * DRAWN_SHORT;
+  return [
+    rod(alongRod(grip.at, (toward * (long - 0.06)) / 2), radiusM, long + 0.06, 'wood'),
+    rod(turnedBy(alongRod(grip.at, toward * long), turnAbout(X, 90)), 0.026, 0.075, 'metal'),
+  ];
+}
+/** Levers are drawn shorter than they are, so that the hand stays large. */
+const DRAWN_SHORT = 0.6;
+
+const ROD_M = { dumbbell: 0.014, lever: 0.0125, stick: 0.012, gripper: 0.011 };
+
+function heldWeight({ leverM, massKg, action, handleMm, digits }: LoadOf<'weight'>, making: Making): Held {
+  const { skeleton } = making;
+  if (digits) return pinchedWeight(skeleton, massKg);
+  if (massKg === 0) return { grip: SHAPE_POSES.relaxed, things: [] };
+  const radiusM = handleMm === undefined ? (leverM === undefined ? ROD_M.dumbbell : ROD_M.lever) : handleMm / HALF_MM;
+  const grip = rodGrip(skeleton, radiusM);
+  if (leverM === undefined) return { grip: grip.pose, things: dumbbell(grip, radiusM, massKg) };
+  const toLittle = action === 'ulnar deviation' || action === 'pronation' ? -1 : 1;
+  return { grip: grip.pose, things: lever(grip, radiusM, toLittle * leverM) };
+}
+
+/** A small weight between thumb and one finger. */
+function pinchedWeight(skeleton: Skeleton, massKg: number): Held {
+  const { grip, things } = pinched(skeleton, PINCHED_MM / 1000, 0.03 + 0.004 * massKg);
+  return { grip, things: things.map((thing) => ({ ...thing, look: 'metal' })) };
+}
+const PINCHED_MM = 24;
+
+/** How bent the knuckles are that pinch something: less, the thicker it is. Degrees at nothing, and for each millimetre. */
+const PINCH_KNUCKLE = { deg: 66, perMm: -0.42 };
+/** How much of a plate the fingers cover, metres. */
+const COVERED_M = 0.034;
+
+/** Something flat between thumb and fingers: so thick, and so large. */
+function pinched(
+  skeleton: Skeleton,
+  thickM: number,
+  sizeM: number,
+  digits: readonly Digit[] = ['index', 'thumb'],
+): Held {
+  const knuckle = PINCH_KNUCKLE.deg + PINCH_KNUCKLE.perMm * thickM * 1000;
+  const pose = { ...SHAPE_POSES.pinch };
+  FINGER_NAMES.forEach((finger, i) => {
+    const works = digits.includes(finger);
+    // What does not hold stays straight and out of the way.
+    pose[`${finger}McpDeg`] = works ? knuckle + 3 * i : Math.max(0, knuckle - 38);
+    pose[`${finger}PipDeg`] = works ? 12 + 3 * i : 12;
+    pose[`${finger}DipDeg`] = 6;
+  });
+  const parts = partsIn(skeleton, { side: 'right', forearm: HERE, pose });
+  const pads = FINGER_NAMES.filter((finger) => digits.includes(finger)).map((finger) => padOf(skeleton, parts, finger));
+  const mean = (of: (pad: (typeof pads)[number]) => Vec3) => times(pads.map(of).reduce(add), 1 / pads.length);
+  const [middle, out, along] = [mean(({ at }) => at), unitOf(mean((pad) => pad.out)), unitOf(mean((pad) => pad.along))];
+  // Its face lies on the pads; most of it is beyond the fingertips.
+  const face = facing(along, out);
+  const centre = add(
+    add(middle, times(out, thickM / 2 - 0.0005)),
+    times(along, sizeM / 2 - Math.min(COVERED_M, sizeM * 0.4)),
+  );
+  const thing = slab({ at: centre, turn: face }, [sizeM, sizeM, thickM], 'metal');
+  const distanceTo = distanceToThings([thing]);
+  let grip: HandPose = pose;
+  // Each finger comes to lie on it by its own knuckle.
+  for (const finger of FINGER_NAMES.filter((each) => digits.includes(each))) {
+    grip = laidOn(skeleton, grip, `${finger}McpDeg`, finger, distanceTo);
+  }
+  return { grip: thumbAround(skeleton, grip, distanceTo, 0.001), things: [thing] };
+}
+
+/** A joint turned until its finger just touches something. */
+export function laidOn(
+  skeleton: Skeleton,
+  pose: HandPose,
+  joint: HandJoint,
+  finger: FingerName,
+  distanceTo: (at: Vec3) => number,
+): HandPose {
+  const away = (deg: number) => {
+    const parts = partsIn(skeleton, { side: 'right', forearm: HERE, pose: { ...pose, [joint]: deg } });
+    return (
+      Math.min(
+        ...barsOf(skeleton, 'right', parts, (part) => part.startsWith(finger)).map((bar) => barTo(bar, distanceTo)),
+      ) + 0.001
+    );
+  };
+  return {
+    ...pose,
+    [joint]: crossing(
+      away,
+      Math.max(HAND_JOINTS[joint].min, pose[joint] - 35),
+      Math.min(HAND_JOINTS[joint].max, pose[joint] + 35),
+    ),
+  };
+}
+
+function heldLift(
+  { on, handleMm, pinchMm, edgeMm, edgeGrip, digits, massKg }: LoadOf<'lift'>,
+  { skeleton }: Making,
+): Held {
+  if (on === 'pinch') return pinched(skeleton, (pinchMm ?? 40) / 1000, 0.15, digits ?? ['index', 'middle', 'ring', 'little', 'thumb']); // prettier-ignore
+  if (on === 'edge') return onEdge(skeleton, (edgeMm ?? 30) / 1000, edgeGrip === 'half crimp', massKg);
+  const radiusM = (handleMm ?? 30) / HALF_MM;
+  const thumbBeside = digits !== undefined && !digits.includes('thumb');
+  const grip = rodGrip(skeleton, radiusM, 'straight', thumbBeside ? FINGER_NAMES : ALL_DIGITS);
+  const below = (metres: number): Placement => ({ at: [grip.at.at[0], grip.at.at[1] + metres, grip.at.at[2]], turn: grip.at.turn }); // prettier-ignore
+  const size = 0.08 + 0.02 * Math.cbrt(massKg);
+  return {
+    grip: grip.pose,
+    things: [
+      rod(grip.at, radiusM, 0.13, 'metal'),
+      ...[-1, 1].map((end) =>
+        rod(turnedBy(alongRod(below(0.05), end * 0.06), turnAbout(X, 90 + end * 0)), 0.006, 0.11),
+      ),
+      slab(below(0.1 + size / 2), [0.16, size, size], 'metal'),
+    ].slice(0, 4),
+  };
+}
+
+/** Fingers on an edge with what hangs from it. */
+function onEdge(skeleton: Skeleton, deepM: number, halfCrimp: boolean, massKg: number): Held {
+  const { pose, edge } = edgeGrip(skeleton, deepM, halfCrimp);
+  const [x, y, z] = edge.placement.at;
+  const boardAt: Vec3 = [x, y, z - deepM / 2 - EDGE.boardM / 2];
+  const board = slab({ at: boardAt, turn: UNTURNED }, [EDGE.wideM, EDGE.tallM, EDGE.boardM], 'wood');
+  const rope = rod({ at: [x, y + 0.08, boardAt[2]], turn: UNTURNED }, 0.003, 0.1, 'cloth');
+  const size = 0.04 + 0.012 * Math.cbrt(massKg);
+  const weight = rod({ at: [x, y + 0.15, boardAt[2]], turn: turnAbout(X, 90) }, size, 0.03, 'metal');
+  return { grip: pose, things: [edge, board, rope, weight] };
+}
+/** From `deepM` on the middle bones lie on an edge as well. */
+const EDGE = { deepM: 0.032, wideM: 0.13, highM: 0.022, tallM: 0.07, boardM: 0.018 };
+/** Knuckle, middle and end joint of fingers on an edge: the middle finger’s; the others come to the same line. */
+const ON_EDGE = { open: [16, 52, 36], half: [64, 88, 8] } as const;
+
+/** Four fingers whose pads stand on one edge, seen from the hand: the edge looks to the fingertips, its board lies before them. */
+export function edgeGrip(
+  skeleton: Skeleton,
+  deepM: number,
+  halfCrimp: boolean,
+): { readonly pose: HandPose; readonly edge: Thing } {
+  const [mcp, pip, dip] = halfCrimp ? ON_EDGE.half : ON_EDGE.open;
+  let pose: HandPose = { ...SHAPE_POSES['on an edge'] };
+  for (const finger of FINGER_NAMES)
+    pose = { ...pose, [`${finger}McpDeg`]: mcp, [`${finger}PipDeg`]: pip, [`${finger}DipDeg`]: dip };
+  const lowest = (tried: HandPose, bone: Part) => {
+    const parts = partsIn(skeleton, { side: 'right', forearm: HERE, pose: tried });
+    return Math.min(
+      ...barsOf(skeleton, 'right', parts, (part) => part === bone).map((bar) => barTo(bar, ([, y]) => y)),
+    );
+  };
+  // The little finger is the shortest: the others come to its line.
+  const line = lowest({ ...pose, littleMcpDeg: mcp - 12, littlePipDeg: pip - 14 }, 'little3');
+  pose = { ...pose, littleMcpDeg: mcp - 12, littlePipDeg: pip - 14 };
+  for (const finger of ['index', 'middle', 'ring'] as const) {
+    const joint = `${finger}PipDeg` as const;
+    const off = (deg: number) => lowest({ ...pose, [joint]: deg }, `${finger}3`) - line;
+    pose = { ...pose, [joint]: crossing(off, pip - 30, pip + 26) };
+  }
+  const parts = partsIn(skeleton, { side: 'right', forearm: HERE, pose });
+  const tips = barsOf(skeleton, 'right', parts, (part) => FINGER_NAMES.some((finger) => part === `${finger}3`));
+  const tip = Math.min(...tips.map((bar) => barTo(bar, ([, , z]) => z)));
+  const edge = slab(
+    { at: [0.006, line - EDGE.highM / 2 + (deepM > EDGE.deepM ? -0.0025 : 0.001), tip + deepM / 2], turn: UNTURNED },
+    [EDGE.wideM, EDGE.highM, deepM],
+  );
+  return { pose, edge };
+}
+
+/** Radius of balls, metres. */
+const BALL_M = { soft: 0.033, firm: 0.035, putty: 0.026 };
+const ballFor = (making: Making) =>
+  uses(making, 'putty') ? BALL_M.putty : uses(making, 'firm ball') ? BALL_M.firm : BALL_M.soft;
+
+/** A spring gripper: one handle in the palm, the other under the fingers, nearer the more it is closed. */
+function gripper(skeleton: Skeleton, closed: number): Held {
+  const apart = GRIPPER.apartM - GRIPPER.closesM * closed;
+  const second = ({ at, turn }: Placement): Placement => ({ at: add(at, times(GRIPPER.toward, apart)), turn });
+  const handle = (placement: Placement) => rod(placement, ROD_M.gripper, GRIPPER.longM, 'metal');
+  const grip = keptGrip(skeleton, `gripper ${apart}`, () =>
+    gripOf(skeleton, { thing: handle, besides: (at) => [handle(second(at))], atMm: [2, 60], turn: turnAbout(Z, 90) }),
+  );
+  const other = second(grip.at);
+  const spring = rod(
+    {
+      at: alongRod({ at: times(add(grip.at.at, other.at), 0.5), turn: grip.at.turn }, GRIPPER.longM / 2 + 0.004).at,
+      turn: facing(GRIPPER.toward, X),
+    },
+    0.007,
+    apart + 0.02,
+    'metal',
+  );
+  return { grip: grip.pose, things: [handle(grip.at), handle(other), spring] };
+}
+const GRIPPER = { apartM: 0.046, closesM: 0.02, longM: 0.12, toward: [0, 0.78, -0.62] as Vec3 };
+
+/** What a hand holds by its load and its things, as far as it is closed (0 … 1). */
+function heldFor(load: LevelLoad, making: Making, share: number): Held | null {
+  return answerFor(HELD, load, making, share);
+}
+const byContact = ({ level, skeleton }: Making, stick: boolean): Held | null => {
+  if (level.contact === 'ball') return null;
+  if (level.contact !== 'handle') return null;
+  const grip = rodGrip(skeleton, stick ? ROD_M.stick : ROD_M.dumbbell);
+  return { grip: grip.pose, things: stick ? [rod(alongRod(grip.at, 0.16), ROD_M.stick, 0.44, 'wood')] : dumbbell(grip, ROD_M.dumbbell, 0.5) }; // prettier-ignore
+};
+const ball = (making: Making, digits?: readonly Digit[]): Held => {
+  const radiusM = ballFor(making);
+  const { pose, at } = ballGrip(making.skeleton, radiusM, digits);
+  return { grip: pose, things: [{ shape: 'ball', radiusM, placement: at, look: 'rubber' }] };
+};
+
+const HELD: LoadTable<LoadKind, Held | null, [Making, number]> = {
+  body: () => null,
+  hang: () => null,
+  lift: (load, making) => heldLift(load, making),
+  weight: (load, making) => heldWeight(load, making),
+  roller: () => null,
+  press: (_, making, share) => squeezed(making, share),
+  resist: ({ digits }, making, share) => squeezed(making, share, digits),
+  move: (_, making) => (making.level.contact === 'ball' ? ball(making) : byContact(making, uses(making, 'stick'))),
+  stretch: () => null,
+  rest: () => null,
+};
+
+function squeezed(making: Making, share: number, digits?: readonly Digit[]): Held | null {
+  if (uses(making, 'hand gripper')) return gripper(making.skeleton, share);
+  if (making.level.contact === 'ball' || uses(making, 'putty')) return ball(making, digits);
+  return byContact(making, false);
+}
+
+/** Where the forearm of a hand that holds something points. */
+const pointingOf = ({ level: { load } }: Making): Pointing => {
+  if (load.kind === 'lift') return 'down';
+  if (load.kind !== 'weight') return 'ahead';
+  return load.action === 'radial deviation' || load.action === 'ulnar deviation' ? 'down' : 'ahead';
+};
+
+/** A hand with what it holds. */
+export function holding(making: Making): Maker {
+  const { course, level, skeleton } = making;
+  const lies = level.load.kind === 'weight' && level.posture === 'seated';
+  const pointing = pointingOf(making);
+  return (beat) => {
+    const share = beat.phase <= 1 ? beat.phase : 2 - beat.phase;
+    const held = heldFor(level.load, making, share);
+    const way = course.poseAt(beat);
+    const pose = held ? fingersOf(held.grip, way) : way;
+    const hand = freeHand(pose, pointing, lies ? LYING : UNTURNED);
+    const support = lies ? [uses(making, 'table') ? tableUnder() : thighUnder()] : [];
+    return { hands: [hand], things: [...support, ...(held ? inHand(skeleton, hand, held.things) : [])] };
+  };
+}
+
+/** Things of the hand's own frame where the hand is now. */
+export function inHand(skeleton: Skeleton, hand: PlacedHand, things: readonly Thing[]): Thing[] {
+  const frame = partsIn(skeleton, hand).hand;
+  return things.map((thing) => ({ ...thing, placement: within(frame, thing.placement) }));
+}

@@ -1,0 +1,201 @@
+import { FINGER_NAMES, type HandPose } from '../../vocabulary/hand-joints.js';
+import { PALM_DOWN_DEG } from './course.js';
+import { barsOf, barTo, forearmBars, partsIn, type PlacedHand } from './flesh.js';
+import { distanceToHand } from './helping.js';
+import { closedOn } from './closing.js';
+import { rod, rodGrip } from './holding.js';
+import { fingersOf, inHand } from './held.js';
+import type { Maker, Making } from './making.js';
+import { type HandMoment3d, mirroredHand, movedMoment } from './moment.js';
+import { SHAPE_POSES } from './shapes.js';
+import type { Skeleton } from './skeleton.js';
+import { furthest } from './solving.js';
+import { type Placement, turnAbout, turnTo, twice, type Turn, UNTURNED, type Vec3, X, Y, Z } from './space.js';
+import { forearmBehind } from './standing.js';
+
+/** Hands that meet in the middle plane: how they are turned, and in what shape. */
+interface Meeting {
+  /** The right hand’s turn: which way its thumb’s other side, its fingers and its back look. */
+  readonly turn: Turn;
+  readonly shape: HandPose;
+}
+
+const UP: Vec3 = Z;
+const DOWN: Vec3 = [0, 0, -1];
+const AWAY: Vec3 = Y;
+const TOWARD: Vec3 = [0, -1, 0];
+const RIGHT: Vec3 = X;
+const LEFT: Vec3 = [-1, 0, 0];
+
+const FLAT: HandPose = { ...SHAPE_POSES.together, thumbRadialDeg: 14, thumbPalmarDeg: -4 };
+const MEETINGS = {
+  'palms together': { turn: turnTo(AWAY, UP, RIGHT), shape: FLAT },
+  'palms together, fingers tipped': { turn: twice(turnAbout(X, -40), turnTo(AWAY, UP, RIGHT)), shape: FLAT },
+  'palms together, fingers down': { turn: turnTo(TOWARD, DOWN, RIGHT), shape: FLAT },
+  'backs together': { turn: turnTo(AWAY, DOWN, LEFT), shape: { ...FLAT, thumbPalmarDeg: 16 } },
+} as const satisfies Record<string, Meeting>;
+/** Settings in which both hands meet flat. */
+export type MeetingSetting = keyof typeof MEETINGS;
+/** Whether both hands meet flat in a setting. */
+export const isMeeting = (setting: string): setting is MeetingSetting => setting in MEETINGS;
+
+/** Both hands pressed flat against each other. */
+export function meeting(setting: MeetingSetting, { skeleton, course }: Making): Maker {
+  const { turn, shape }: Meeting = MEETINGS[setting];
+  return (beat) => {
+    const way = course.poseAt(beat);
+    const pose = fingersOf(shape, { ...way, supinationDeg: 0 });
+    const right = toMiddle(skeleton, turn, pose);
+    return { hands: [right, mirroredHand(right)], things: [] };
+  };
+}
+
+/** How far hands press into each other, metres. */
+const SINK_M = 0.0015;
+/** Brings a right hand toward the middle plane until its skin lies on it. */
+function toMiddle(skeleton: Skeleton, turn: Turn, pose: HandPose): PlacedHand {
+  const at = (x: number): PlacedHand => {
+    const hand: Placement = { at: [x, 0, 0], turn };
+    return { side: 'right', pose, forearm: forearmBehind(hand, pose, 'right') };
+  };
+  const parts = partsIn(skeleton, at(0));
+  const bars = [...barsOf(skeleton, 'right', parts), ...forearmBars(skeleton, parts)];
+  const nearest = Math.min(...bars.map((bar) => barTo(bar, ([x]) => x)));
+  return at(-nearest - SINK_M);
+}
+
+/** Fingers of both hands between each other, rolled in a lying figure. */
+export function interlaced({ skeleton, course }: Making): Maker {
+  const base = twice(turnAbout(Z, 0), turnTo(AWAY, UP, RIGHT));
+  const loose: HandPose = { ...SHAPE_POSES.open, ...spread(4), thumbRadialDeg: 30, thumbPalmarDeg: 20 };
+  const apart = (x: number, pose: HandPose): readonly [PlacedHand, PlacedHand] => {
+    // Half a finger further along, so that each finger lies between two of the other hand.
+    const place = (side: 'right' | 'left', shiftM: number): PlacedHand => {
+      const hand: Placement = { at: [x, shiftM, 0], turn: twice(turnAbout(Y, -38), base) };
+      const right: PlacedHand = { side: 'right', pose, forearm: forearmBehind(hand, pose, 'right') };
+      return side === 'right' ? right : mirroredHand(right);
+    };
+    return [place('right', 0.0048), place('left', -0.0048)];
+  };
+  const clasp: HandPose = {
+    ...SHAPE_POSES.fist,
+    ...spread(4),
+    thumbRadialDeg: 20,
+    thumbPalmarDeg: 40,
+    thumbMcpDeg: 20,
+    thumbIpDeg: 20,
+  };
+  const clear = (x: number) => {
+    const [right, left] = apart(x, loose);
+    const distanceTo = distanceToHand(skeleton, left);
+    return barsOf(skeleton, 'right', partsIn(skeleton, right)).every((bar) => barTo(bar, distanceTo) > -0.0012);
+  };
+  const x = 0.11 - 0.09 * furthest((share) => clear(0.11 - 0.09 * share), 24);
+  const [right, left] = apart(x, loose);
+  const close = (hand: PlacedHand, other: PlacedHand) =>
+    closedOn(skeleton, hand, clasp, distanceToHand(skeleton, other), ['index', 'middle', 'ring', 'little'], 0.001);
+  const first = { ...right, pose: close(right, left) };
+  const second = { ...left, pose: close(left, first) };
+  return (beat) => {
+    const { wristExtensionDeg, wristRadialDeg } = course.poseAt(beat);
+    const held: HandMoment3d = { hands: [first, second], things: [] };
+    const roll: Placement = {
+      at: [0, 0, 0],
+      turn: twice(turnAbout(X, wristExtensionDeg), turnAbout(Z, wristRadialDeg)),
+    };
+    return movedMoment(roll, held);
+  };
+}
+const spread = (deg: number): Partial<HandPose> => ({
+  indexSpreadDeg: -2 + deg * 1.5,
+  middleSpreadDeg: -4 + deg * 0.5,
+  ringSpreadDeg: -4 - deg * 0.5,
+  littleSpreadDeg: -4 - deg * 1.5,
+});
+
+/** Hooked fingers of both hands that pull apart in front of the chest. */
+export function hooked({ skeleton }: Making): Maker {
+  // Hooks that leave room for the other hand’s fingers.
+  const shape = { ...SHAPE_POSES.hook, thumbRadialDeg: 40, thumbPalmarDeg: 0 };
+  for (const finger of FINGER_NAMES) {
+    shape[`${finger}McpDeg`] = 5;
+    shape[`${finger}PipDeg`] = 80;
+    shape[`${finger}DipDeg`] = 0;
+  }
+  const place = (apartM: number): readonly [PlacedHand, PlacedHand] => {
+    // The right palm looks at the chest, the left away from it.
+    const right: Placement = { at: [apartM, HOOK.deepM / 2, 0], turn: turnTo(DOWN, LEFT, AWAY) };
+    const left: Placement = { at: [-apartM, -HOOK.deepM / 2, 0], turn: turnTo(DOWN, RIGHT, TOWARD) };
+    return [
+      { side: 'right', pose: shape, forearm: forearmBehind(right, shape, 'right') },
+      { side: 'left', pose: shape, forearm: forearmBehind(left, shape, 'left') },
+    ];
+  };
+  const clear = (apartM: number) => {
+    const [right, left] = place(apartM);
+    const distanceTo = distanceToHand(skeleton, left);
+    return barsOf(skeleton, 'right', partsIn(skeleton, right)).every((bar) => barTo(bar, distanceTo) > -0.002);
+  };
+  // Hooked, they can only come apart until the fingers catch.
+  const apart = HOOK.fromM + HOOK.pulledM * furthest((share) => clear(HOOK.fromM + HOOK.pulledM * share), 20);
+  const hands = place(apart);
+  return () => ({ hands, things: [] });
+}
+
+/** Hooked hands: one behind the other, from how near they are pulled apart, and how far; metres. */
+const HOOK = { deepM: 0.076, fromM: 0.104, pulledM: 0.02 };
+
+/** Both hands around a rolled towel, turning against each other. */
+export function towelTwist({ skeleton, course }: Making): Maker {
+  const grip = rodGrip(skeleton, TOWEL_M);
+  return (beat) => {
+    const { supinationDeg } = course.poseAt(beat);
+    const hand = (tip: number): PlacedHand => {
+      const pose = fingersOf(grip.pose, { ...grip.pose, supinationDeg: PALM_DOWN_DEG, wristExtensionDeg: tip, wristRadialDeg: 0 }); // prettier-ignore
+      return { side: 'right', pose, forearm: { at: [0, 0, 0], turn: UNTURNED } };
+    };
+    return onRod(skeleton, hand(supinationDeg / 3), hand(-supinationDeg / 3), grip.at, TOWEL_M, 'cloth');
+  };
+}
+const TOWEL_M = 0.02;
+/** Between both fists on a rod, metres. */
+const FISTS_M = 0.15;
+
+/** Two fists on one rod along x. */
+function onRod(
+  skeleton: Skeleton,
+  first: PlacedHand,
+  second: PlacedHand,
+  grip: Placement,
+  radiusM: number,
+  look: 'cloth' | 'wood',
+): HandMoment3d {
+  const brought = (hand: PlacedHand): PlacedHand => {
+    const [held] = inHand(skeleton, hand, [rod(grip, radiusM, 0.1)]);
+    const [x, y, z] = held?.placement.at ?? [0, 0, 0];
+    return { ...hand, forearm: { at: [FISTS_M / 2 - x, -y, -z], turn: hand.forearm.turn } };
+  };
+  const stick = rod({ at: [0, 0, 0], turn: turnAbout(Z, 90) }, radiusM, 0.36, look);
+  return { hands: [brought(first), mirroredHand(brought(second))], things: [stick] };
+}
+
+/** Both hands on a roller, the rope and its weight below; each turns it in its turn. */
+export function rollerTurn({ skeleton, course, level }: Making): Maker {
+  const { load } = level;
+  if (load.kind !== 'roller') throw new TypeError('a roller turns by its load');
+  const radiusM = load.drumMm / 2000;
+  const grip = rodGrip(skeleton, radiusM);
+  const size = 0.03 + 0.008 * Math.cbrt(load.massKg);
+  return (beat) => {
+    const other = { ...beat, phase: beat.phase <= 1 ? 1 - beat.phase : beat.phase - 1 };
+    const hand = (pose: HandPose): PlacedHand => ({
+      side: 'right',
+      pose: fingersOf(grip.pose, pose),
+      forearm: { at: [0, 0, 0], turn: turnAbout(Y, pose.supinationDeg > 0 ? 180 : 0) },
+    });
+    const moment = onRod(skeleton, hand(course.poseAt(beat)), hand(course.poseAt(other)), grip.at, radiusM, 'wood');
+    const rope = rod({ at: [0, 0, -0.07], turn: turnAbout(X, 90) }, 0.0035, 0.14, 'cloth');
+    const weight = rod({ at: [0, 0, -0.15], turn: UNTURNED }, size, 0.03, 'metal');
+    return { ...moment, things: [...moment.things, rope, weight] };
+  };
+}

@@ -1,0 +1,212 @@
+import type { PostureLoad } from '../../mechanics/hand-load.js';
+import { FINGER_NAMES, HAND_JOINTS, type HandJoint, type HandPose } from '../../vocabulary/hand-joints.js';
+import type { Contact, Facing } from '../../vocabulary/contacts.js';
+import { itemAt } from '../../vocabulary/lists.js';
+import type { Beat } from './course.js';
+import type { PlacedHand } from './flesh.js';
+import { rodGrip, rod, slab } from './holding.js';
+import type { Maker, Making } from './making.js';
+import { type HandMoment3d, mirroredHand, movedMoment } from './moment.js';
+import { SHAPE_POSES } from './shapes.js';
+import { poseBetween } from './closing.js';
+import { type Skeleton, wristTurn } from './skeleton.js';
+import { HERE, type Placement, placedBetween, turnAbout, twice, type Vec3, within, X, Y, Z } from './space.js';
+import { allLanded, flatOn, forearmBehind, letDown } from './standing.js';
+import type { Thing } from './things.js';
+
+/** A floor under the hands: its top is z = 0. */
+export function floorUnder(at: Vec3, look: 'floor' | 'wood' = 'floor', sizeM = 0.62): Thing {
+  const thick = look === 'floor' ? 0.004 : 0.03;
+  return slab({ at: [at[0], at[1], -thick / 2], turn: HERE.turn }, [sizeM, sizeM, thick], look);
+}
+
+/** A flat hand's fingers, with the pads drawn in a little. */
+export const FLAT: HandPose = {
+  ...SHAPE_POSES.spread,
+  thumbPalmarDeg: 2,
+  thumbRadialDeg: 54,
+  thumbMcpDeg: -4,
+  thumbIpDeg: -6,
+};
+/** A hand that stands on its fingertips: the fingers arched, the thumb long. */
+const TENT: HandPose = {
+  ...SHAPE_POSES.dome,
+  ...{ indexPipDeg: 24, middlePipDeg: 34, ringPipDeg: 24, littlePipDeg: 6 },
+  ...{ indexDipDeg: 12, middleDipDeg: 16, ringDipDeg: 10, littleDipDeg: 2 },
+  ...{ thumbRadialDeg: 50, thumbPalmarDeg: 36, thumbMcpDeg: 0, thumbIpDeg: 0 },
+};
+/** How steep the tent’s palm is, how far it leans to the little finger, and how high the wrist is: as much as lets thumb and little finger reach the floor. */
+const TENT_LIE = { pitchDeg: 46, rollDeg: 6, heightM: 0.0845 };
+/** A fist with its first finger bones level on the floor. */
+const FIST: HandPose = { ...SHAPE_POSES.fist };
+const BACK: HandPose = { ...SHAPE_POSES.relaxed, thumbPalmarDeg: 20 };
+
+/** How the forearm stands: the wrist’s angles from the load, and the way of the course added to them. */
+function wristOf({ wristExtensionDeg, sideTiltDeg }: PostureLoad, facing: Facing, extra: HandPose): Partial<HandPose> {
+  // Leaning forward over turned hands, the elbow tips toward the thumb; over hands turned in, away from it.
+  const tiltDeg = facing === 'inward' ? -sideTiltDeg : sideTiltDeg;
+  return {
+    supinationDeg: extra.supinationDeg,
+    wristExtensionDeg: inRange('wristExtensionDeg', wristExtensionDeg + extra.wristExtensionDeg),
+    wristRadialDeg: inRange('wristRadialDeg', tiltDeg + extra.wristRadialDeg),
+  };
+}
+const inRange = (joint: HandJoint, deg: number) =>
+  Math.min(HAND_JOINTS[joint].max, Math.max(HAND_JOINTS[joint].min, deg));
+
+/** A planted hand, fingers along y, for each contact. */
+const STANDS: Record<Contact, (skeleton: Skeleton, pose: HandPose, load: PostureLoad) => PlacedHand> = {
+  'open palm': (skeleton, pose) => allLanded(skeleton, flatOn(skeleton, { down: 'palm', liftDeg: 0 }, pose)),
+  'raised palm': (skeleton, pose, { handPitchDeg }) =>
+    allLanded(skeleton, flatOn(skeleton, { down: 'palm', liftDeg: handPitchDeg }, pose)),
+  fingertips: tented,
+  fist: (skeleton, pose) => letDown(skeleton, FIST_DOWN, pose),
+  'back of hand': (skeleton, pose) => flatOn(skeleton, { down: 'back', liftDeg: 0 }, pose),
+  handle: onHandle,
+  edge: onHandle,
+  ball: (skeleton, pose) => flatOn(skeleton, { down: 'palm', liftDeg: 0 }, pose),
+  none: (skeleton, pose) => letDown(skeleton, THUMB_UP, pose),
+};
+const SHAPES: Partial<Record<Contact, HandPose>> = {
+  'open palm': FLAT,
+  'raised palm': FLAT,
+  fingertips: TENT,
+  fist: FIST,
+  'back of hand': BACK,
+  none: SHAPE_POSES.fist,
+};
+
+/** Knuckles down, the thumb forward, the palm looking inward. */
+export const FIST_DOWN = twice(turnAbout(Z, -90), turnAbout(X, -90));
+
+function tented(skeleton: Skeleton, pose: HandPose): PlacedHand {
+  const { pitchDeg, rollDeg, heightM } = TENT_LIE;
+  const hand: Placement = {
+    at: [0, 0, heightM * skeleton.size.lengthTimes],
+    turn: twice(turnAbout(X, -pitchDeg), turnAbout(Y, rollDeg)),
+  };
+  return allLanded(skeleton, { side: 'right', pose, forearm: forearmBehind(hand, pose, 'right') });
+}
+
+/** Between the flat palm (0) and the tent (1): the palm rises and tips while the fingers draw in. */
+export function tentAt(skeleton: Skeleton, share: number, wrist: Partial<HandPose>): PlacedHand {
+  const flat = flatOn(skeleton, { down: 'palm', liftDeg: 0 }, { ...FLAT, ...wrist });
+  if (share === 0) return allLanded(skeleton, flat);
+  const tent = tented(skeleton, { ...TENT, ...wrist });
+  const pose = poseBetween(flat.pose, { ...tent.pose, ...wrist }, share);
+  const [low, high] = [flat, tent].map((hand) => handOf(hand));
+  const hand = placedBetween(low ?? HERE, high ?? HERE, share);
+  return allLanded(skeleton, { side: 'right', pose, forearm: forearmBehind(hand, pose, 'right') });
+}
+/** Where the hand itself is. */
+const handOf = ({ forearm, pose }: PlacedHand): Placement =>
+  within(forearm, { at: [0, 0, 0], turn: wristTurn(pose, 1) });
+
+/** Metres from the floor to a handle's middle. */
+const HANDLE_M = 0.07;
+function onHandle(skeleton: Skeleton, { wristExtensionDeg, wristRadialDeg, supinationDeg }: HandPose): PlacedHand {
+  const grip = rodGrip(skeleton, HANDLE_RADIUS_M);
+  const { at } = grip;
+  const pose = { ...grip.pose, wristExtensionDeg, wristRadialDeg, supinationDeg };
+  const turned: Placement = { at: [0, 0, 0], turn: FIST_DOWN };
+  const held = within(turned, at);
+  const hand: Placement = { at: [-held.at[0], -held.at[1], HANDLE_M - held.at[2]], turn: FIST_DOWN };
+  return { side: 'right', pose, forearm: forearmBehind(hand, pose, 'right') };
+}
+const HANDLE_RADIUS_M = 0.015;
+
+function handleThings(): Thing[] {
+  const along: Placement = { at: [0, 0, HANDLE_M], turn: HERE.turn };
+  const foot = (y: number) => slab({ at: [0, y, HANDLE_M / 2], turn: HERE.turn }, [0.05, 0.02, HANDLE_M]);
+  return [rod(along, HANDLE_RADIUS_M, 0.16, 'wood'), foot(0.085), foot(-0.085)];
+}
+
+/** A forearm along the floor, thumb up. */
+const THUMB_UP = turnAbout(Y, 90);
+
+/** Degrees about the vertical that turn a right hand's fingers from forward. */
+const FACING_DEG: Record<Facing, number> = { free: 0, forward: 0, outward: -90, inward: 90, backward: 180 };
+/** Between the wrists of both hands when they are drawn, metres: by where the fingers point. */
+const APART_M: Record<Facing, number> = { free: 0.2, forward: 0.2, outward: 0.2, inward: 0.44, backward: 0.2 };
+
+/** The wrist's angles of a planted hand at a moment. */
+export function wristFor({ level, loadAt, course }: Making, beat: Beat): Partial<HandPose> {
+  const share = beat.phase <= 1 ? beat.phase : 2 - beat.phase;
+  return loadAt ? wristOf(loadAt(share), level.facing, course.poseAt(beat)) : {};
+}
+
+/** Hands on floor, wall or table, as the posture has them. */
+export function planted(making: Making): Maker {
+  const { level, skeleton } = making;
+  const { contact, facing, load } = level;
+  if (load.kind !== 'body' || !making.loadAt) throw new TypeError('planted hands need a posture');
+  const { loadAt } = making;
+  const onWall = load.stance.surface === 'wall';
+  const raised = load.stance.handHeightM !== 0 && !onWall;
+  return (beat) => {
+    const share = beat.phase <= 1 ? beat.phase : 2 - beat.phase;
+    const hand = STANDS[contact](skeleton, { ...(SHAPES[contact] ?? FLAT), ...wristFor(making, beat) }, loadAt(share));
+    const things = [
+      floorUnder([0, 0.06, 0], raised ? 'wood' : 'floor'),
+      ...(contact === 'handle' || contact === 'edge' ? handleThings() : []),
+    ];
+    return surfaced({ hands: [hand], things }, facing, onWall);
+  };
+}
+
+/** Both hands where turned fingers tell what it is; against a wall the floor stands up. */
+export function surfaced(moment: HandMoment3d, facing: Facing, onWall: boolean): HandMoment3d {
+  if (onWall) return movedMoment({ at: [0, 0, 0], turn: turnAbout(X, 90) }, moment);
+  if (facing === 'forward' || facing === 'free') return moment;
+  const { hands, things } = moment;
+  const spun = turnAbout(Z, FACING_DEG[facing]);
+  const apart: Placement = { at: [APART_M[facing] / 2, 0, 0], turn: spun };
+  const own = movedMoment(apart, { hands, things: things.slice(1) });
+  const both = movedMoment(HERE, { hands: [...own.hands, ...own.hands.map(mirroredHand)], things: own.things });
+  return { hands: both.hands, things: [floorUnder([0, 0, 0], 'floor', 0.8), ...both.things] };
+}
+
+/** Which finger is lifted, and how far (0 … 1), in a repetition that goes through thumb and fingers. */
+export function lifting({ phase }: Beat): { digit: 'thumb' | (typeof FINGER_NAMES)[number]; share: number } {
+  const way = Math.min(4.999, (phase / 2) * 5);
+  const digit = itemAt(['thumb', ...FINGER_NAMES] as const, Math.floor(way));
+  return { digit, share: Math.sin((way % 1) * Math.PI) };
+}
+
+/** How far a finger comes off the floor by itself, and the thumb; degrees. */
+const LIFT_DEG = { finger: 26, thumb: 22 };
+
+/** One digit after the other lifted from a flat hand. */
+export function fingersInTurn(making: Making): Maker {
+  const still = making.loadAt ? planted(making) : onTable(making);
+  return (beat) => {
+    const moment = still({ phase: 1, turn: beat.turn });
+    const { digit, share } = lifting(beat);
+    const pairs = making.level.name.includes('pairs') && digit !== 'thumb' ? { index: 'ring', middle: 'little', ring: 'index', little: 'middle' }[digit] : null; // prettier-ignore
+    const lift = (pose: HandPose): HandPose => {
+      const lifted = { ...pose };
+      for (const which of [digit, pairs]) {
+        if (which === 'thumb') lifted.thumbPalmarDeg = pose.thumbPalmarDeg - LIFT_DEG.thumb * share;
+        else if (which) {
+          const joint = `${which as (typeof FINGER_NAMES)[number]}McpDeg` as const;
+          lifted[joint] = pose[joint] - LIFT_DEG.finger * share;
+        }
+      }
+      return lifted;
+    };
+    return { ...moment, hands: moment.hands.map((hand) => ({ ...hand, pose: lift(hand.pose) })) };
+  };
+}
+
+/** How the forearm of a hand lies that rests flat on a table beside the body, degrees of the wrist. */
+const TABLE_WRIST_DEG = 22;
+/** A flat hand on a table. */
+export function onTable({ skeleton, course, level }: Making): Maker {
+  return (beat) => {
+    const way = course.poseAt(beat);
+    const wristExtensionDeg = level.load.kind === 'press' ? way.wristExtensionDeg : TABLE_WRIST_DEG;
+    const pose: HandPose = { ...FLAT, wristExtensionDeg, supinationDeg: way.supinationDeg };
+    const hand = allLanded(skeleton, flatOn(skeleton, { down: 'palm', liftDeg: 0 }, pose));
+    return { hands: [hand], things: [floorUnder([0, 0.03, 0], 'wood', 0.5)] };
+  };
+}

@@ -1,0 +1,33 @@
+import {
+  type Beat,
+  eyeFor,
+  type Frame3d,
+  frameAround,
+  type Hand,
+  type HandPicture,
+  trailOf,
+  type Vec3,
+  type ViewPoint,
+} from '@clay-pot/core';
+
+/** Moments by which a picture's frame is measured. */
+const MEASURED_AT = [0, 0.5, 1, 1.5];
+
+const kept = new WeakMap<HandPicture, Map<string, unknown>>();
+function keep<T>(picture: HandPicture, key: string, make: () => T): T {
+  const mine = kept.get(picture) ?? new Map<string, unknown>();
+  kept.set(picture, mine);
+  if (!mine.has(key)) mine.set(key, make());
+  return mine.get(key) as T;
+}
+
+/** The frame that holds a picture through its whole repetition, from its own view or another. */
+export const frameOf = (picture: HandPicture, side: Hand, view: ViewPoint = picture.view): Frame3d =>
+  keep(picture, `frame ${side} ${view.aroundDeg} ${view.upDeg}`, () => {
+    const moments = MEASURED_AT.map((phase) => picture.at({ phase, turn: 0 }, side));
+    return frameAround(picture.skeleton, moments, eyeFor(view, side));
+  });
+
+/** The way of what moves most, worked out once. */
+export const trailFor = (picture: HandPicture, side: Hand, { turn }: Beat): readonly Vec3[] | null =>
+  keep(picture, `trail ${side} ${turn % 4}`, () => trailOf(picture, side, turn));

@@ -1,0 +1,89 @@
+import type { Beat, Hand, HandPicture, PressureSpot, ViewPoint } from '@clay-pot/core';
+import { type RefObject, useEffect, useRef, useState } from 'react';
+import { stillOf } from './stills.js';
+
+interface Props {
+  picture: HandPicture;
+  side?: Hand;
+  beat?: Beat;
+  view?: ViewPoint;
+  pressure?: readonly (readonly PressureSpot[])[];
+  trail?: boolean;
+  /** What it shows; empty where the words beside it say so already. */
+  label: string;
+  /** Pixels of the picture for each of the page's: more where it is printed. */
+  density?: number;
+  className?: string;
+  /** Called where it cannot be drawn, so that something else can stand in. */
+  onTrouble?: () => void;
+}
+
+/** A hand in space as a still picture: drawn when it comes near the screen, and kept. */
+export function HandStill({
+  picture,
+  side = 'left',
+  beat = picture.still,
+  view,
+  pressure,
+  trail,
+  label,
+  density,
+  className = '',
+  onTrouble,
+}: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const size = useSizeWhenNear(box);
+  const [src, setSrc] = useState<string | null>(null);
+  const scale = density ?? FINE;
+  const [width, height] = size ? [Math.round(size.width * scale), Math.round(size.height * scale)] : [0, 0];
+  const { phase, turn } = beat;
+  useEffect(() => {
+    if (!width || !height) return;
+    let wanted = true;
+    stillOf({
+      picture,
+      side,
+      beat: { phase, turn },
+      width,
+      height,
+      ...(view && { view }),
+      ...(pressure && { pressure }),
+      ...(trail !== undefined && { trail }),
+    })
+      .then((made) => wanted && setSrc(made))
+      .catch(() => wanted && onTrouble?.());
+    return () => {
+      wanted = false;
+    };
+  }, [picture, side, phase, turn, width, height, view, pressure, trail, onTrouble]);
+  return (
+    <div ref={box} className={className} {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}>
+      {src && <img src={src} alt="" className="size-full object-contain" draggable={false} />}
+    </div>
+  );
+}
+
+/** Pixels of a drawing for each of the page’s: twice as fine as most screens, so that lines are smooth on all. */
+const FINE = 2;
+/** Pictures are drawn from this far outside the screen on. */
+const NEAR = '300px';
+/** The size of a box once it comes near the screen, in CSS pixels; null before. */
+function useSizeWhenNear(box: RefObject<HTMLDivElement | null>): { width: number; height: number } | null {
+  const [size, setSize] = useState<{ width: number; height: number } | null>(null);
+  useEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const measure = () => {
+      const { width, height } = element.getBoundingClientRect();
+      setSize((before) => (before?.width === width && before.height === height ? before : { width, height }));
+    };
+    if (!('IntersectionObserver' in window)) {
+      measure();
+      return;
+    }
+    const watch = new IntersectionObserver(([entry]) => entry?.isIntersecting && measure(), { rootMargin: NEAR });
+    watch.observe(element);
+    return () => watch.disconnect();
+  }, [box]);
+  return size;
+}

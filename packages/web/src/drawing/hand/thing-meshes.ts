@@ -1,0 +1,101 @@
+import type { Look, Thing } from '@clay-pot/core';
+import {
+  type BufferGeometry,
+  CatmullRomCurve3,
+  type DataTexture,
+  DoubleSide,
+  Group,
+  Mesh,
+  type MeshBasicMaterial,
+  MeshToonMaterial,
+  SphereGeometry,
+  TubeGeometry,
+  Vector3,
+  CylinderGeometry,
+} from 'three';
+import { RoundedBoxGeometry } from 'three/examples/jsm/geometries/RoundedBoxGeometry.js';
+
+/** Colours of what things are made of; the floor is seen through. */
+const COLOURS: Readonly<Record<Look, number>> = {
+  wood: 0xb9c1c7,
+  metal: 0x66717a,
+  rubber: 0x8fbcab,
+  cloth: 0xaab6d6,
+  paper: 0xfbfcfd,
+  floor: 0xcbd3d8,
+  water: 0x9fc4d6,
+};
+/** How much of the floor covers what is under it. */
+const FLOOR_OPACITY = 0.34;
+/** Rounding of edges, of the least side; and the finest of it, metres. */
+const ROUND = { ofSide: 0.2, mostM: 0.006 };
+
+/** Draws things, and keeps what it has made of them until it is told to let go. */
+export function thingMaker(gradientMap: DataTexture, outline: MeshBasicMaterial) {
+  const materials = new Map<Look, MeshToonMaterial>();
+  const material = (look: Look) => {
+    const known = materials.get(look);
+    if (known) return known;
+    const glassy = look === 'floor' || look === 'water';
+    const made = new MeshToonMaterial({ color: COLOURS[look], gradientMap, transparent: glassy, opacity: glassy ? FLOOR_OPACITY : 1, depthWrite: !glassy, side: look === 'cloth' || look === 'paper' ? DoubleSide : 0 }); // prettier-ignore
+    materials.set(look, made);
+    return made;
+  };
+  const shapes = new Map<string, BufferGeometry>();
+  const geometry = (thing: Thing): BufferGeometry => {
+    const key = keyOf(thing);
+    const known = key && shapes.get(key);
+    if (known) return known;
+    const made = geometryOf(thing);
+    if (key) shapes.set(key, made);
+    return made;
+  };
+  return (thing: Thing): Group => {
+    const shape = geometry(thing);
+    const group = new Group();
+    const { at, turn } = thing.placement;
+    group.position.set(...at);
+    group.quaternion.set(...turn);
+    const body = new Mesh(shape, material(thing.look));
+    group.add(body);
+    if (thing.look === 'floor' || thing.look === 'water') body.renderOrder = 2;
+    else group.add(new Mesh(shape, outline));
+    return group;
+  };
+}
+
+const micrometres = (...all: readonly number[]) => all.map((v) => Math.round(v * 1e5)).join();
+/** What has the same key has the same shape; bands are made anew. */
+function keyOf(thing: Thing): string | null {
+  switch (thing.shape) {
+    case 'ball':
+      return `ball ${micrometres(thing.radiusM)}`;
+    case 'rod':
+      return `rod ${micrometres(thing.radiusM, thing.lengthM)}`;
+    case 'slab':
+      return `slab ${micrometres(...thing.sizeM)}`;
+    case 'band':
+      return null;
+  }
+}
+
+function geometryOf(thing: Thing): BufferGeometry {
+  switch (thing.shape) {
+    case 'ball':
+      return new SphereGeometry(thing.radiusM, 40, 28);
+    case 'rod':
+      return new CylinderGeometry(thing.radiusM, thing.radiusM, thing.lengthM, 36);
+    case 'slab': {
+      const radius = Math.min(ROUND.mostM, Math.min(...thing.sizeM) * ROUND.ofSide);
+      return new RoundedBoxGeometry(...thing.sizeM, 3, radius);
+    }
+    case 'band': {
+      const through = new CatmullRomCurve3(
+        thing.through.map((at) => new Vector3(...at)),
+        true,
+        'centripetal',
+      );
+      return new TubeGeometry(through, 96, thing.radiusM, 8, true);
+    }
+  }
+}
