@@ -77,20 +77,51 @@ export const LevelPicture = memo(function LevelPicture({
   const title = silent ? '' : `${movement.name}, ${level.name}`;
   if (flat) return <Figure body={body} figure={drawn.figure} title={title} className={className} />;
   const { hand, figure } = drawn;
-  const withBody = !handOnly && (hand.about === 'body' || hand.planted);
-  const bodyLarge = hand.about === 'body';
   return (
     <div
       className={`relative ${className}`}
       {...(silent ? { 'aria-hidden': true } : { role: 'img', 'aria-label': title })}
     >
+      <Laid
+        hand={hand}
+        figure={figure}
+        body={body}
+        side={side}
+        handOnly={handOnly}
+        density={density}
+        onTrouble={giveUp}
+      />
+    </div>
+  );
+});
+
+/** Hand and body in one picture: what it is about takes the most of it. */
+function Laid({
+  hand,
+  figure,
+  body,
+  side,
+  handOnly,
+  density,
+  onTrouble,
+}: Required<Pick<Props, 'body' | 'side' | 'handOnly'>> & {
+  hand: HandPicture;
+  figure: ReturnType<typeof figureOf>;
+  density: number | undefined;
+  onTrouble: () => void;
+}) {
+  const withBody = !handOnly && (hand.about === 'body' || hand.planted);
+  const bodyLarge = hand.about === 'body';
+  const handPlace = bodyLarge ? 'right-0 bottom-0 h-[64%] w-[44%]' : 'top-0 right-0 h-full w-[80%]';
+  return (
+    <>
       <HandStill
         picture={hand}
         side={side}
         label=""
         {...(density !== undefined && { density })}
-        className={`absolute ${withBody ? (bodyLarge ? 'right-0 bottom-0 h-[64%] w-[44%]' : 'top-0 right-0 h-full w-[80%]') : 'inset-0'}`}
-        onTrouble={giveUp}
+        className={`absolute ${withBody ? handPlace : 'inset-0'}`}
+        onTrouble={onTrouble}
       />
       {withBody && (
         <Figure
@@ -101,6 +132,6 @@ export const LevelPicture = memo(function LevelPicture({
           className={`absolute bottom-0 left-0 ${bodyLarge ? 'h-full w-[62%]' : 'h-[46%] w-[38%]'}`}
         />
       )}
-    </div>
+    </>
   );
-});
+}
