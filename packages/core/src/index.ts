@@ -131,10 +131,10 @@ export {
   zonePressure,
 } from './picture/hand/marks.js';
 export { type HandMoment3d } from './picture/hand/moment.js';
-export { type HandSize, type Part, type Skeleton } from './picture/hand/skeleton.js';
+export { type HandSize, type Part, type Skeleton, sized } from './picture/hand/skeleton.js';
 export { type Placement, type Vec3 } from './picture/hand/space.js';
 export { type Look, type Thing } from './picture/hand/things.js';
-export { eyeOf, VIEW_POINTS, type ViewPoint } from './picture/hand/views.js';
+export { VIEW_POINTS, type ViewPoint } from './picture/hand/views.js';
 export * from './picture/hand-shape.js';
 export * from './picture/posture-course.js';
 export * from './picture/outline.js';

@@ -60,7 +60,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
       drawn(
         {
           setting: 'on a wall, fingers down',
-          course: [down('spread', { wristExtensionDeg: 58 }), down('spread', { wristExtensionDeg: 80 })],
+          course: [down('spread', { wristExtensionDeg: 36 }), down('spread', { wristExtensionDeg: 80 })],
         },
         level(
           ['wall', 'Palm on the wall, fingers down', 'Body weight helps; turn away slowly.'],
@@ -401,12 +401,15 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
         'stretch-before',
         '1x20s L,R',
       ),
-      level(
-        ['two-fingers', 'Two fingers between', 'Wider.'],
-        SEATED,
-        stretch('finger spreading', 85),
-        'stretch-before',
-        '1x20s L,R',
+      drawn(
+        { setting: 'helped by two between the fingers' },
+        level(
+          ['two-fingers', 'Two fingers between', 'Wider.'],
+          SEATED,
+          stretch('finger spreading', 85),
+          'stretch-before',
+          '1x20s L,R',
+        ),
       ),
     ],
   }),

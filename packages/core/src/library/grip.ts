@@ -1,5 +1,5 @@
 import type { Movement } from '../model/movement.js';
-import { down, thumbUp, avoid, bar, caution, level, lift, movement, pinch, press, resist } from './writing.js';
+import { drawn, down, thumbUp, avoid, bar, caution, level, lift, movement, pinch, press, resist } from './writing.js';
 
 const NOT_MAXIMAL = caution(
   'Not maximal, and not through pain at the finger joints.',
@@ -143,12 +143,15 @@ export const GRIP: readonly Movement[] = [
         'finger-isolation',
         '2x10 2s tempo1-2 rest20 L,R',
       ),
-      level(
-        ['double', 'Two bands', 'Twice the resistance.'],
-        ['standing', 'none', 'free', 'resisted'],
-        resist('finger extension', 16),
-        'finger-isolation',
-        '2x10 2s tempo1-2 rest30 L,R',
+      drawn(
+        { setting: 'opening two bands' },
+        level(
+          ['double', 'Two bands', 'Twice the resistance.'],
+          ['standing', 'none', 'free', 'resisted'],
+          resist('finger extension', 16),
+          'finger-isolation',
+          '2x10 2s tempo1-2 rest30 L,R',
+        ),
       ),
     ],
   }),

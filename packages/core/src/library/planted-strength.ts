@@ -10,7 +10,7 @@ import {
   SKIN,
   SORE,
 } from './shared-cautions.js';
-import { FINGERS, avoid, body, caution, level, move, movement, practised } from './writing.js';
+import { drawn, FINGERS, avoid, body, caution, level, move, movement, practised } from './writing.js';
 
 const BEARS = [BUILD_UP, NO_BREATH_HOLD, SKIN];
 const PALM = {
@@ -167,13 +167,16 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
         '1x5 tempo5-5 L,R <>',
         ['mat'],
       ),
-      level(
-        ['paired', 'All fours, fingers in pairs', 'Index with ring, middle with little.'],
-        ['all fours', 'open palm', 'forward', 'planted'],
-        body('allFours', {}, 'fingers lifted'),
-        'finger-isolation',
-        '1x6 tempo5-5 L,R <>',
-        ['mat'],
+      drawn(
+        { setting: 'planted, fingers in pairs' },
+        level(
+          ['paired', 'All fours, fingers in pairs', 'Index with ring, middle with little.'],
+          ['all fours', 'open palm', 'forward', 'planted'],
+          body('allFours', {}, 'fingers lifted'),
+          'finger-isolation',
+          '1x6 tempo5-5 L,R <>',
+          ['mat'],
+        ),
       ),
     ],
   }),

@@ -9,7 +9,7 @@ import type { CautionId } from '../vocabulary/cautions.js';
 import type { Contact, Facing, Fingers } from '../vocabulary/contacts.js';
 import type { Digit } from '../vocabulary/digits.js';
 import type { HandPictureSpec, HandStation } from '../model/hand-picture.js';
-import type { FingerName } from '../vocabulary/hand-joints.js';
+import { type FingerName, PALM_DOWN_DEG, PALM_UP_DEG } from '../vocabulary/hand-joints.js';
 import type { HandShapeName } from '../vocabulary/hand-shapes.js';
 import type { Loading, StretchMotion } from '../vocabulary/motions.js';
 import type { Equipment, Posture } from '../vocabulary/places.js';
@@ -48,9 +48,9 @@ const turnedTo =
   (supinationDeg: number) =>
   (shape: HandShapeName, joints: Joints = {}): HandStation => ({ shape, joints: { supinationDeg, ...joints } });
 /** A station of the hand’s way with the palm down. */
-export const down = turnedTo(-85);
+export const down = turnedTo(PALM_DOWN_DEG);
 /** A station of the hand’s way with the palm up. */
-export const up = turnedTo(85);
+export const up = turnedTo(PALM_UP_DEG);
 /** A station of the hand’s way with the thumb up. */
 export const thumbUp = turnedTo(0);
 /** Fingers folded in beside others that stay open. */

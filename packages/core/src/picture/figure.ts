@@ -2,6 +2,7 @@ import type { Body } from '../model/body.js';
 import type { Level, Movement } from '../model/movement.js';
 import { handView } from './figure-hand.js';
 import { freeFigure } from './free-figure.js';
+import { wayOf } from './posture-course.js';
 import type { Figure } from './scene.js';
 import { supportFigure } from './support-figure.js';
 
@@ -13,6 +14,5 @@ export function figureOf(body: Body, movement: Movement, level: Level): Figure {
   const hand = handView(movement, level);
   const { load, contact, facing } = level;
   if (load.kind !== 'body') return freeFigure(body, movement, { ...level, load }, hand);
-  const way = { stroke: movement.strokes[0], rocks: movement.timed === 'bout' };
-  return supportFigure(body, { ...load.stance, contact, facing }, hand, way);
+  return supportFigure(body, { ...load.stance, contact, facing }, hand, wayOf(movement));
 }

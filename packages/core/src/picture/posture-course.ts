@@ -1,6 +1,7 @@
 import { handLoad, type PostureLoad } from '../mechanics/hand-load.js';
 import { withField } from '../mechanics/vary.js';
 import type { Body } from '../model/body.js';
+import type { Movement } from '../model/movement.js';
 import { PostureError, type SupportPosture } from '../model/posture.js';
 
 /** How the shoulders travel in a rock, for the picture. */
@@ -10,6 +11,12 @@ export interface Way {
   readonly stroke: string;
   readonly rocks: boolean;
 }
+
+/** What a repetition of a movement does. */
+export const wayOf = ({ strokes, timed }: Pick<Movement, 'strokes' | 'timed'>): Way => ({
+  stroke: strokes[0],
+  rocks: timed === 'bout',
+});
 
 /**
  * Where a repetition on the hands begins: a lift from the flat palm, a press from straight arms, a rock with the shoulders further back.

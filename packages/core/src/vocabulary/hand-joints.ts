@@ -43,6 +43,11 @@ export const HAND_JOINTS = {
   ...fingerJoints('little'),
 } as const satisfies Record<string, Limit>;
 
+/** Palm down and palm up, as far as forearms turn with a little help of the shoulder; degrees of supination. */
+export const PALM_DOWN_DEG = -85;
+/** Palm up. */
+export const PALM_UP_DEG = 85;
+
 /** A joint of the hand by its name. */
 export type HandJoint = keyof typeof HAND_JOINTS;
 /** The names of the joints, forearm first. */

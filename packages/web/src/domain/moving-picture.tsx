@@ -10,14 +10,11 @@ import {
   VIEW_POINTS,
 } from '@clay-pot/core';
 import { type ComponentProps, useCallback, useMemo, useState } from 'react';
-import { Figure } from '../drawing/figure.js';
+import { Figure, prefersStill } from '../drawing/figure.js';
 import { HandLive } from '../drawing/hand/hand-live.js';
 import { HandStill } from '../drawing/hand/hand-still.js';
 import { hasWebGl } from '../drawing/hand/shared-stage.js';
 import { pressureFor, useLevelPicture } from './level-picture.js';
-
-/** Whether the viewer asked for less motion. */
-export const prefersStill = () => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
 
 interface Props {
   movement: Movement;

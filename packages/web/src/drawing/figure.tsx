@@ -67,10 +67,13 @@ const CYCLE_S = 4;
 /** Slow motion needs no more pictures than film has; a phone’s battery is glad of it. */
 const FRAME_MS = 40;
 
+/** Whether the viewer asked for less motion. */
+export const prefersStill = () => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+
 /** Goes from 0 to 1 and back; stays at 1 when still, or when the viewer wants less motion. */
 export function useBackAndForth(running: boolean): number {
   const [share, setShare] = useState(1);
-  const moves = running && !window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+  const moves = running && !prefersStill();
   useEffect(() => {
     if (!moves) return;
     let frame = 0;

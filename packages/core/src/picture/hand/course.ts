@@ -10,6 +10,8 @@ import {
   HAND_JOINTS,
   type HandJoint,
   type HandPose,
+  PALM_DOWN_DEG,
+  PALM_UP_DEG,
 } from '../../vocabulary/hand-joints.js';
 import { itemAt } from '../../vocabulary/lists.js';
 import { isRangeMotion } from '../../vocabulary/motions.js';
@@ -26,6 +28,9 @@ export interface Beat {
   readonly phase: number;
   readonly turn: number;
 }
+
+/** How far on the way out a moment is: 0 at the start, 1 at the end, and 0 again. */
+export const outShare = ({ phase }: Pick<Beat, 'phase'>): number => (phase <= 1 ? phase : 2 - phase);
 
 /** What the joints of a hand do in a repetition. */
 export interface Course {
@@ -58,7 +63,7 @@ export function courseOf(skeleton: Skeleton, movement: Movement, level: Level): 
   };
   const poseAt = ({ phase, turn }: Beat): HandPose => {
     if (last === 0) return poseOf(0, turn);
-    const way = round ? (phase / 2) * stations.length : (phase <= 1 ? phase : 2 - phase) * last;
+    const way = round ? (phase / 2) * stations.length : outShare({ phase }) * last;
     const from = Math.min(Math.floor(way), round ? stations.length - 1 : last - 1);
     const to = (from + 1) % stations.length;
     return poseBetween(poseOf(from, turn), poseOf(to, turn), way - from);
@@ -90,11 +95,6 @@ function namedStations(course: readonly HandStation[], { load, shapes }: Level):
   });
 }
 const SCALED = ['wristExtensionDeg', 'wristRadialDeg'] as const;
-
-/** Palm down, palm up and thumb up, as far as forearms turn with a little help of the shoulder. */
-export const PALM_DOWN_DEG = -85;
-/** Palm up. */
-export const PALM_UP_DEG = 85;
 
 function loadStations(movement: Movement, level: Level): readonly HandStation[] {
   const [from, to] = shapesOf(movement, level);

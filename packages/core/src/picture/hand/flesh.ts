@@ -2,7 +2,7 @@ import type { Hand } from '../../vocabulary/hands.js';
 import type { HandPose } from '../../vocabulary/hand-joints.js';
 import { itemAt } from '../../vocabulary/lists.js';
 import { MEASURED_BARS, MEASURED_SKIN } from './bones-measured.js';
-import { HAND_BONES, type Part, type Parts, partsOf, sized, type Skeleton } from './skeleton.js';
+import { HAND_BONES, ownMm, type Part, type Parts, partsOf, sized, type Skeleton } from './skeleton.js';
 import { add, between, mirrored, placed, type Placement, seenFrom, times, type Vec3, within } from './space.js';
 
 // Bound once: the hands’ geometry asks for them millions of times.
@@ -37,20 +37,14 @@ export function partsIn(skeleton: Skeleton, { side, forearm, pose }: PlacedHand)
 /** Every part there is. */
 export const PARTS: readonly Part[] = ['elbow', 'turnThird', 'turnTwoThirds', 'forearm', 'wristHalf', 'hand', ...HAND_BONES]; // prettier-ignore
 
-const metres = ({ size }: Skeleton, [x, y, z]: Vec3, side: Hand): Vec3 => [
-  ((side === 'left' ? -x : x) * size.breadthTimes) / 1000,
-  (y * size.lengthTimes) / 1000,
-  (z * size.breadthTimes) / 1000,
-];
-
 /** The flesh of a placed hand, seen from outside; of some parts only where they are named. */
 export function barsOf(skeleton: Skeleton, side: Hand, parts: Parts, only?: (part: Part) => boolean): Bar[] {
   const thick = skeleton.size.breadthTimes / 1000;
   return MEASURED_BARS.filter(({ part }) => !only || only(part)).map(({ part, from, fromMm, to, toMm }) => ({
     part,
-    from: placed(parts[part], metres(skeleton, from, side)),
+    from: placed(parts[part], ownMm(skeleton, from, side)),
     fromM: fromMm * thick,
-    to: placed(parts[part], metres(skeleton, to, side)),
+    to: placed(parts[part], ownMm(skeleton, to, side)),
     toM: toMm * thick,
   }));
 }

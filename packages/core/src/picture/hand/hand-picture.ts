@@ -5,8 +5,8 @@ import type { Level, Movement } from '../../model/movement.js';
 import type { SupportPosture } from '../../model/posture.js';
 import type { HandSetting, HandViewName } from '../../vocabulary/hand-settings.js';
 
-import { postureCourse } from '../posture-course.js';
-import { type Beat, courseOf, fingerOnTurn, saysNothing } from './course.js';
+import { postureCourse, wayOf } from '../posture-course.js';
+import { type Beat, courseOf, fingerOnTurn, outShare, saysNothing } from './course.js';
 import { free, overTheEdge, freeHand, LYING, thighUnder } from './free-hand.js';
 import { fingersInTurn, onTable, planted } from './planted-hand.js';
 import { hanging } from './hanging.js';
@@ -69,13 +69,14 @@ const BETWEEN_STATIONS = 4;
 function makePicture(body: Body, movement: Movement, level: Level): HandPicture {
   const skeleton = skeletonOf(handSizeOf(body));
   const course = courseOf(skeleton, movement, level);
-  const making: Making = { skeleton, body, movement, level, course, loadAt: loadCourse(body, movement, level) };
+  const { loadAt, moves: bodyMoves } = bodyCourse(body, movement, level);
+  const making: Making = { skeleton, body, movement, level, course, loadAt };
   const setting = settingOf(movement, level);
   const maker = MAKERS[setting](making);
-  const inTurn = setting === 'planted, fingers in turn';
-  const moves = course.moves || MOVING.includes(setting) || Boolean(making.loadAt && movesBody(movement, level, body));
+  const inTurn = setting === 'planted, fingers in turn' || setting === 'planted, fingers in pairs';
+  const moves = course.moves || MOVING.includes(setting) || bodyMoves;
   const wholeWay = course.round || inTurn || setting === 'planted, stepping';
-  const steps = inTurn ? 20 : moves ? Math.max(1, course.stations - (course.round ? 0 : 1)) * BETWEEN_STATIONS : 1;
+  const steps = inTurn ? 20 : moves ? Math.max(1, course.stations - (course.round ? 0 : 1)) * BETWEEN_STATIONS : 0;
   const at = sampled(maker, steps, wholeWay);
   return {
     skeleton,
@@ -105,7 +106,7 @@ export function postureHand(body: Body, posture: SupportPosture): HandPicture {
   } as const;
   const course = { poseAt: () => SHAPE_POSES.open, moves: false, round: false, stations: 1 };
   const maker = planted({ skeleton, body, movement: { id: '', equipment: [] }, level, course, loadAt: () => load });
-  const at = sampled(maker, 1, false);
+  const at = sampled(maker, 0, false);
   return {
     skeleton,
     at: (beat, side) => (side === 'right' ? at(beat) : mirroredMoment(at(beat))),
@@ -115,40 +116,37 @@ export function postureHand(body: Body, posture: SupportPosture): HandPicture {
   };
 }
 
-/** Works a picture out at so many moments of the way (out, or the whole way round) and mixes between them. */
+/** Works a picture out at so many moments of the way (out, or the whole way round) and mixes between them; what stands still, once. */
 function sampled(maker: Maker, steps: number, wholeWay: boolean): (beat: Beat) => HandMoment3d {
   const moments = new Map<string, HandMoment3d>();
   const moment = (step: number, turn: number) => {
     const key = `${fingerOnTurn(turn)} ${step}`;
     const known = moments.get(key);
     if (known) return known;
-    const made = maker({ phase: (step / steps) * (wholeWay ? 2 : 1), turn });
+    const made = maker({ phase: steps === 0 ? 1 : (step / steps) * (wholeWay ? 2 : 1), turn });
     moments.set(key, made);
     return made;
   };
   return ({ phase, turn }) => {
-    const out = wholeWay ? phase / 2 : phase <= 1 ? phase : 2 - phase;
+    if (steps === 0) return moment(0, turn);
+    const out = wholeWay ? phase / 2 : outShare({ phase });
     const way = Math.max(0, Math.min(1, out)) * steps;
     const from = Math.min(steps - 1, Math.floor(way));
     return momentBetween(moment(from, turn), moment(from + 1, turn), way - from);
   };
 }
 
-/** Loads along a repetition, where the body rests on its hands. */
-function loadCourse(body: Body, movement: Movement, level: Level): Making['loadAt'] {
-  const { load, contact, facing } = level;
-  if (load.kind !== 'body') return null;
+/** Loads along a repetition, where the body rests on its hands, and whether it moves over them. */
+function bodyCourse(
+  body: Body,
+  movement: Movement,
+  { load, contact, facing }: Level,
+): Pick<Making, 'loadAt'> & { moves: boolean } {
+  if (load.kind !== 'body') return { loadAt: null, moves: false };
   const posture = { ...load.stance, contact, facing };
   const end = handLoad(body, posture);
-  const way = postureCourse(body, posture, end, { stroke: movement.strokes[0], rocks: movement.timed === 'bout' });
-  return (share) => (way && share < 1 ? handLoad(body, way(share)) : end);
-}
-function movesBody(movement: Movement, level: Level, body: Body): boolean {
-  const { load, contact, facing } = level;
-  if (load.kind !== 'body') return false;
-  const posture = { ...load.stance, contact, facing };
-  const way = { stroke: movement.strokes[0], rocks: movement.timed === 'bout' };
-  return postureCourse(body, posture, handLoad(body, posture), way) !== null;
+  const way = postureCourse(body, posture, end, wayOf(movement));
+  return { loadAt: (share) => (way && share < 1 ? handLoad(body, way(share)) : end), moves: way !== null };
 }
 
 /** Movements of which the hand only carries: shoulders and elbows do the work. */
@@ -158,6 +156,7 @@ const aboutBody = ({ family, motions }: Movement) =>
 /** Settings that move whatever the course says. */
 const MOVING: readonly HandSetting[] = [
   'planted, fingers in turn',
+  'planted, fingers in pairs',
   'planted, stepping',
   'planted, from fist to back',
   'planted, from palm to fingertips',
@@ -165,6 +164,7 @@ const MOVING: readonly HandSetting[] = [
   'on a ball',
   'stroked along the forearm',
   'helped between the fingers',
+  'helped by two between the fingers',
 ];
 
 const helpedAt = (setting: HelpSetting) => (making: Making) => helped(setting, making);
@@ -176,7 +176,8 @@ const MAKERS: Readonly<Record<HandSetting, (making: Making) => Maker>> = {
   'forearm raised': free('up'),
   'on the thigh': onThigh,
   planted,
-  'planted, fingers in turn': fingersInTurn,
+  'planted, fingers in turn': fingersInTurn(false),
+  'planted, fingers in pairs': fingersInTurn(true),
   'planted, stepping': stepping,
   'planted, from fist to back': fistToBack,
   'planted, from palm to fingertips': palmToFingertips,
@@ -195,7 +196,8 @@ const MAKERS: Readonly<Record<HandSetting, (making: Making) => Maker>> = {
   'helped at the thumb': helpedAt('helped at the thumb'),
   'helped at the forearm': helpedAt('helped at the forearm'),
   'helped around the fingers': helpedAt('helped around the fingers'),
-  'helped between the fingers': wedged,
+  'helped between the fingers': wedged(1),
+  'helped by two between the fingers': wedged(2),
   'stroked along the forearm': stroked,
   'palms together': (making) => meeting('palms together', making),
   'palms together, fingers tipped': (making) => meeting('palms together, fingers tipped', making),
@@ -205,7 +207,8 @@ const MAKERS: Readonly<Record<HandSetting, (making: Making) => Maker>> = {
   'hooked together': hooked,
   'twisting a towel': towelTwist,
   'turning a roller': rollerTurn,
-  'opening a band': bandOpening,
+  'opening a band': bandOpening(1),
+  'opening two bands': bandOpening(2),
   'pinching putty': puttyPinch,
   'on the open palm': onOpenPalm,
   holding: (making) => (making.level.load.kind === 'hang' ? hanging(making) : holding(making)),
@@ -265,6 +268,7 @@ const VIEWS: Partial<Record<HandSetting, HandViewName>> = {
   'helped around the fingers': 'thumb side, from above',
   'helped at the forearm': 'thumb side, from above',
   'planted, fingers in turn': 'from the fingertips, above',
+  'planted, fingers in pairs': 'from the fingertips, above',
   'on a wall, fingers down': 'thumb side, from above',
 };
 const SIDEWAYS: readonly string[] = ['radial deviation', 'ulnar deviation', 'finger spreading'];

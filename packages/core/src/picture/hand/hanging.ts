@@ -1,4 +1,4 @@
-import type { HandPose } from '../../vocabulary/hand-joints.js';
+import { type HandPose, PALM_DOWN_DEG } from '../../vocabulary/hand-joints.js';
 import { toDeg } from '../../mechanics/plane.js';
 import type { PlacedHand } from './flesh.js';
 import { freeHand } from './free-hand.js';
@@ -8,7 +8,6 @@ import { rod, rodGrip, slab } from './holding.js';
 import { type Maker, type Making, uses } from './making.js';
 import { type HandMoment3d, movedMoment } from './moment.js';
 import { SHAPE_POSES } from './shapes.js';
-import { PALM_DOWN_DEG } from './course.js';
 import { furthest } from './solving.js';
 import { add, cross, lengthOf, times, type Turn, turnAbout, turned, UNTURNED, type Vec3, X, Y, Z } from './space.js';
 import type { Thing } from './things.js';

@@ -16,7 +16,6 @@ import {
   ballGrip,
   type Grip,
   gripOf,
-  keptGrip,
   rod,
   rodGrip,
   slab,
@@ -26,7 +25,7 @@ import {
 import { type Maker, type Making, uses } from './making.js';
 import { padOf } from './touching.js';
 import { SHAPE_POSES } from './shapes.js';
-import type { Part, Skeleton } from './skeleton.js';
+import { keptFor, type Part, type Skeleton } from './skeleton.js';
 import { crossing } from './solving.js';
 import {
   add,
@@ -42,6 +41,7 @@ import {
   X,
   Z,
 } from './space.js';
+import { outShare } from './course.js';
 import type { Thing } from './things.js';
 
 /** What is in a hand: how the fingers lie, and the things, seen from the hand's own frame. */
@@ -246,7 +246,7 @@ function gripper(skeleton: Skeleton, closed: number): Held {
   const apart = GRIPPER.apartM - GRIPPER.closesM * closed;
   const second = ({ at, turn }: Placement): Placement => ({ at: add(at, times(GRIPPER.toward, apart)), turn });
   const handle = (placement: Placement) => rod(placement, ROD_M.gripper, GRIPPER.longM, 'metal');
-  const grip = keptGrip(skeleton, `gripper ${apart}`, () =>
+  const grip = keptFor(skeleton, `gripper ${apart}`, () =>
     gripOf(skeleton, { thing: handle, besides: (at) => [handle(second(at))], atMm: [2, 60], turn: turnAbout(Z, 90) }),
   );
   const other = second(grip.at);
@@ -311,7 +311,7 @@ export function holding(making: Making): Maker {
   const lies = level.load.kind === 'weight' && level.posture === 'seated';
   const pointing = pointingOf(making);
   return (beat) => {
-    const share = beat.phase <= 1 ? beat.phase : 2 - beat.phase;
+    const share = outShare(beat);
     const held = heldFor(level.load, making, share);
     const way = course.poseAt(beat);
     const pose = held ? fingersOf(held.grip, way) : way;

@@ -3,7 +3,7 @@ import type { HandPose } from '../../vocabulary/hand-joints.js';
 import { otherHand } from '../../vocabulary/hands.js';
 import { closedOn } from './closing.js';
 import { type Bar, barsOf, barTo, forearmBars, fromBar, partsIn, type PlacedHand } from './flesh.js';
-import type { Parts, Skeleton } from './skeleton.js';
+import { ownMm, type Parts, type Skeleton } from './skeleton.js';
 import { furthest } from './solving.js';
 import { add, facing, type Placement, sub, times, turned, type Vec3 } from './space.js';
 import { forearmBehind } from './standing.js';
@@ -58,13 +58,7 @@ export function helper(
   const parts = partsIn(skeleton, helped);
   const { at, out, along } = target(parts);
   const side = otherHand(helped.side);
-  const { size } = skeleton;
-  const [x, y, z] = hold.with;
-  const own: Vec3 = [
-    ((side === 'left' ? -x : x) * size.breadthTimes) / 1000,
-    (y * size.lengthTimes) / 1000,
-    (z * size.breadthTimes) / 1000,
-  ];
+  const own = ownMm(skeleton, hold.with, side);
   const turn = facing(along, out);
   const distanceTo = distanceToHand(skeleton, helped);
   const sinkM = hold.sinkM ?? 0.001;

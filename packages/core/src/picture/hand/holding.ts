@@ -4,7 +4,7 @@ import type { Hand } from '../../vocabulary/hands.js';
 import { closedOn } from './closing.js';
 import { distanceToThings } from './helping.js';
 import { barsOf, barTo, fromBar, partsIn } from './flesh.js';
-import type { Part, Skeleton } from './skeleton.js';
+import { keptFor, type Part, type Skeleton } from './skeleton.js';
 import { furthest, least } from './solving.js';
 import { HERE, type Placement, type Turn, turnAbout, turned, type Vec3, X, Y, Z, add, times, twice } from './space.js';
 import { SHAPE_POSES } from './shapes.js';
@@ -116,19 +116,9 @@ const THUMB_STARTS = [
   [55, 30, -5, 0],
 ] as const;
 
-const grips = new WeakMap<Skeleton, Map<string, Grip>>();
-/** A grip worked out once for each hand. */
-export function keptGrip(skeleton: Skeleton, key: string, make: () => Grip): Grip {
-  const mine = grips.get(skeleton) ?? new Map<string, Grip>();
-  grips.set(skeleton, mine);
-  const known = mine.get(key) ?? make();
-  mine.set(key, known);
-  return known;
-}
-
 /** A ball in the palm. */
 export const ballGrip = (skeleton: Skeleton, radiusM: number, digits: readonly Digit[] = ALL_DIGITS): Grip =>
-  keptGrip(skeleton, `ball ${radiusM} ${digits.join()}`, () =>
+  keptFor(skeleton, `ball ${radiusM} ${digits.join()}`, () =>
     gripOf(skeleton, {
       thing: (placement) => ({ shape: 'ball', radiusM, placement, look: 'rubber' }),
       atMm: [-4, 84],
@@ -149,7 +139,7 @@ export const rodGrip = (
   lie: keyof typeof ACROSS_DEG = 'straight',
   digits: readonly Digit[] = ALL_DIGITS,
 ): Grip =>
-  keptGrip(skeleton, `rod ${radiusM} ${lie} ${digits.join()}`, () =>
+  keptFor(skeleton, `rod ${radiusM} ${lie} ${digits.join()}`, () =>
     gripOf(skeleton, {
       thing: (placement) => ({ shape: 'rod', radiusM, lengthM: 0.3, placement, look: 'metal' }),
       atMm: [2, ROD_AT.y + ROD_AT.perMm * radiusM * 1000],

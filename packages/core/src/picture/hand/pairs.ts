@@ -1,5 +1,4 @@
-import { FINGER_NAMES, type HandPose } from '../../vocabulary/hand-joints.js';
-import { PALM_DOWN_DEG } from './course.js';
+import { FINGER_NAMES, type HandPose, PALM_DOWN_DEG } from '../../vocabulary/hand-joints.js';
 import { barsOf, barTo, forearmBars, partsIn, type PlacedHand } from './flesh.js';
 import { distanceToHand } from './helping.js';
 import { closedOn } from './closing.js';
@@ -36,8 +35,6 @@ const MEETINGS = {
 } as const satisfies Record<string, Meeting>;
 /** Settings in which both hands meet flat. */
 export type MeetingSetting = keyof typeof MEETINGS;
-/** Whether both hands meet flat in a setting. */
-export const isMeeting = (setting: string): setting is MeetingSetting => setting in MEETINGS;
 
 /** Both hands pressed flat against each other. */
 export function meeting(setting: MeetingSetting, { skeleton, course }: Making): Maker {

@@ -1,8 +1,14 @@
 import type { PostureLoad } from '../../mechanics/hand-load.js';
-import { FINGER_NAMES, HAND_JOINTS, type HandJoint, type HandPose } from '../../vocabulary/hand-joints.js';
+import {
+  FINGER_NAMES,
+  type FingerName,
+  HAND_JOINTS,
+  type HandJoint,
+  type HandPose,
+} from '../../vocabulary/hand-joints.js';
 import type { Contact, Facing } from '../../vocabulary/contacts.js';
 import { itemAt } from '../../vocabulary/lists.js';
-import type { Beat } from './course.js';
+import { type Beat, outShare } from './course.js';
 import type { PlacedHand } from './flesh.js';
 import { rodGrip, rod, slab } from './holding.js';
 import type { Maker, Making } from './making.js';
@@ -11,7 +17,7 @@ import { SHAPE_POSES } from './shapes.js';
 import { poseBetween } from './closing.js';
 import { type Skeleton, wristTurn } from './skeleton.js';
 import { HERE, type Placement, placedBetween, turnAbout, twice, type Vec3, within, X, Y, Z } from './space.js';
-import { allLanded, flatOn, forearmBehind, letDown } from './standing.js';
+import { allLanded, flatOn, forearmBehind, letDown, palmFlat } from './standing.js';
 import type { Thing } from './things.js';
 
 /** A floor under the hands: its top is z = 0. */
@@ -56,9 +62,8 @@ const inRange = (joint: HandJoint, deg: number) =>
 
 /** A planted hand, fingers along y, for each contact. */
 const STANDS: Record<Contact, (skeleton: Skeleton, pose: HandPose, load: PostureLoad) => PlacedHand> = {
-  'open palm': (skeleton, pose) => allLanded(skeleton, flatOn(skeleton, { down: 'palm', liftDeg: 0 }, pose)),
-  'raised palm': (skeleton, pose, { handPitchDeg }) =>
-    allLanded(skeleton, flatOn(skeleton, { down: 'palm', liftDeg: handPitchDeg }, pose)),
+  'open palm': (skeleton, pose) => palmFlat(skeleton, pose),
+  'raised palm': (skeleton, pose, { handPitchDeg }) => palmFlat(skeleton, pose, handPitchDeg),
   fingertips: tented,
   fist: (skeleton, pose) => letDown(skeleton, FIST_DOWN, pose),
   'back of hand': (skeleton, pose) => flatOn(skeleton, { down: 'back', liftDeg: 0 }, pose),
@@ -131,7 +136,7 @@ const APART_M: Record<Facing, number> = { free: 0.2, forward: 0.2, outward: 0.2,
 
 /** The wrist's angles of a planted hand at a moment. */
 export function wristFor({ level, loadAt, course }: Making, beat: Beat): Partial<HandPose> {
-  const share = beat.phase <= 1 ? beat.phase : 2 - beat.phase;
+  const share = outShare(beat);
   return loadAt ? wristOf(loadAt(share), level.facing, course.poseAt(beat)) : {};
 }
 
@@ -144,7 +149,7 @@ export function planted(making: Making): Maker {
   const onWall = load.stance.surface === 'wall';
   const raised = load.stance.handHeightM !== 0 && !onWall;
   return (beat) => {
-    const share = beat.phase <= 1 ? beat.phase : 2 - beat.phase;
+    const share = outShare(beat);
     const hand = STANDS[contact](skeleton, { ...(SHAPES[contact] ?? FLAT), ...wristFor(making, beat) }, loadAt(share));
     const things = [
       floorUnder([0, 0.06, 0], raised ? 'wood' : 'floor'),
@@ -167,7 +172,7 @@ export function surfaced(moment: HandMoment3d, facing: Facing, onWall: boolean):
 }
 
 /** Which finger is lifted, and how far (0 … 1), in a repetition that goes through thumb and fingers. */
-export function lifting({ phase }: Beat): { digit: 'thumb' | (typeof FINGER_NAMES)[number]; share: number } {
+function lifting({ phase }: Beat): { digit: 'thumb' | FingerName; share: number } {
   const way = Math.min(4.999, (phase / 2) * 5);
   const digit = itemAt(['thumb', ...FINGER_NAMES] as const, Math.floor(way));
   return { digit, share: Math.sin((way % 1) * Math.PI) };
@@ -176,27 +181,29 @@ export function lifting({ phase }: Beat): { digit: 'thumb' | (typeof FINGER_NAME
 /** How far a finger comes off the floor by itself, and the thumb; degrees. */
 const LIFT_DEG = { finger: 26, thumb: 22 };
 
-/** One digit after the other lifted from a flat hand. */
-export function fingersInTurn(making: Making): Maker {
-  const still = making.loadAt ? planted(making) : onTable(making);
-  return (beat) => {
-    const moment = still({ phase: 1, turn: beat.turn });
-    const { digit, share } = lifting(beat);
-    const pairs = making.level.name.includes('pairs') && digit !== 'thumb' ? { index: 'ring', middle: 'little', ring: 'index', little: 'middle' }[digit] : null; // prettier-ignore
-    const lift = (pose: HandPose): HandPose => {
-      const lifted = { ...pose };
-      for (const which of [digit, pairs]) {
-        if (which === 'thumb') lifted.thumbPalmarDeg = pose.thumbPalmarDeg - LIFT_DEG.thumb * share;
-        else if (which) {
-          const joint = `${which as (typeof FINGER_NAMES)[number]}McpDeg` as const;
-          lifted[joint] = pose[joint] - LIFT_DEG.finger * share;
+/** Fingers that are lifted together: every other one. */
+const PARTNER = { index: 'ring', middle: 'little', ring: 'index', little: 'middle' } as const;
+
+/** One digit after the other lifted from a flat hand, or two fingers at a time. */
+export const fingersInTurn =
+  (inPairs: boolean) =>
+  (making: Making): Maker => {
+    const still = making.loadAt ? planted(making) : onTable(making);
+    return (beat) => {
+      const moment = still({ phase: 1, turn: beat.turn });
+      const { digit, share } = lifting(beat);
+      const partner = inPairs && digit !== 'thumb' ? PARTNER[digit] : null;
+      const lift = (pose: HandPose): HandPose => {
+        const lifted = { ...pose };
+        for (const which of [digit, partner]) {
+          if (which === 'thumb') lifted.thumbPalmarDeg = pose.thumbPalmarDeg - LIFT_DEG.thumb * share;
+          else if (which) lifted[`${which}McpDeg`] = pose[`${which}McpDeg`] - LIFT_DEG.finger * share;
         }
-      }
-      return lifted;
+        return lifted;
+      };
+      return { ...moment, hands: moment.hands.map((hand) => ({ ...hand, pose: lift(hand.pose) })) };
     };
-    return { ...moment, hands: moment.hands.map((hand) => ({ ...hand, pose: lift(hand.pose) })) };
   };
-}
 
 /** How the forearm of a hand lies that rests flat on a table beside the body, degrees of the wrist. */
 const TABLE_WRIST_DEG = 22;
@@ -206,7 +213,7 @@ export function onTable({ skeleton, course, level }: Making): Maker {
     const way = course.poseAt(beat);
     const wristExtensionDeg = level.load.kind === 'press' ? way.wristExtensionDeg : TABLE_WRIST_DEG;
     const pose: HandPose = { ...FLAT, wristExtensionDeg, supinationDeg: way.supinationDeg };
-    const hand = allLanded(skeleton, flatOn(skeleton, { down: 'palm', liftDeg: 0 }, pose));
+    const hand = palmFlat(skeleton, pose);
     return { hands: [hand], things: [floorUnder([0, 0.03, 0], 'wood', 0.5)] };
   };
 }

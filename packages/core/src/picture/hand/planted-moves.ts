@@ -1,6 +1,6 @@
-import type { HandPose } from '../../vocabulary/hand-joints.js';
+import { type HandPose, PALM_DOWN_DEG } from '../../vocabulary/hand-joints.js';
 import { poseBetween } from './closing.js';
-import type { Beat } from './course.js';
+import { outShare } from './course.js';
 import { barsOf, barTo, partsIn, type PlacedHand } from './flesh.js';
 import { distanceToThings } from './helping.js';
 import type { Maker, Making } from './making.js';
@@ -8,14 +8,11 @@ import { movedMoment } from './moment.js';
 import { FIST_DOWN, FLAT, floorUnder, planted, surfaced, tentAt, wristFor } from './planted-hand.js';
 import { SHAPE_POSES } from './shapes.js';
 import { HERE, type Placement, turnAbout, twice, X, Z } from './space.js';
-import { allLanded, flatOn, forearmBehind, letDown } from './standing.js';
+import { forearmBehind, letDown, palmFlat } from './standing.js';
 import { slab } from './holding.js';
 import type { Skeleton } from './skeleton.js';
 import { furthest } from './solving.js';
 import type { Thing } from './things.js';
-
-/** How far on the way out a moment is: 0 at the start, 1 at the end. */
-export const outShare = ({ phase }: Beat) => (phase <= 1 ? phase : 2 - phase);
 
 /** From the flat palm up onto the fingertips and down again. */
 export function palmToFingertips(making: Making): Maker {
@@ -68,7 +65,7 @@ export function gathering(making: Making): Maker {
     const drawn: HandPose = { ...SHAPE_POSES.dome, thumbPalmarDeg: -2, thumbMcpDeg: 30, thumbRadialDeg: 40 };
     const shaped = poseBetween(flat, withPip(drawn, 72, 30), share);
     const pose: HandPose = { ...shaped, wristExtensionDeg: 20 + 6 * share };
-    const hand = allLanded(skeleton, flatOn(skeleton, { down: 'palm', liftDeg: 0 }, pose));
+    const hand = palmFlat(skeleton, pose);
     const size = paper ? [0.2, 0.28] : [0.24, 0.3];
     const sheet = slab(
       { at: [0, 0.13 - 0.035 * share, 0.0006], turn: HERE.turn },
@@ -128,7 +125,7 @@ export function wallFingersDown({ skeleton, course }: Making): Maker {
   return (beat) => {
     const { wristExtensionDeg } = course.poseAt(beat);
     const pose: HandPose = { ...FLAT, wristExtensionDeg };
-    const hand = allLanded(skeleton, flatOn(skeleton, { down: 'palm', liftDeg: 0 }, pose));
+    const hand = palmFlat(skeleton, pose);
     return movedMoment(DOWN_THE_WALL, { hands: [hand], things: [floorUnder([0, 0.06, 0])] });
   };
 }
@@ -140,7 +137,7 @@ export function tableFingersBack({ skeleton, course }: Making): Maker {
   return (beat) => {
     const { wristExtensionDeg } = course.poseAt(beat);
     const pose: HandPose = { ...FLAT, wristExtensionDeg };
-    const hand = allLanded(skeleton, flatOn(skeleton, { down: 'palm', liftDeg: 0 }, pose));
+    const hand = palmFlat(skeleton, pose);
     return { hands: [hand], things: [floorUnder([0, 0.06, 0], 'wood', 0.5)] };
   };
 }
@@ -149,7 +146,7 @@ export function tableFingersBack({ skeleton, course }: Making): Maker {
 export function inWater(making: Making): Maker {
   const { course } = making;
   return (beat) => {
-    const pose = { ...course.poseAt(beat), supinationDeg: -85, wristExtensionDeg: 10 };
+    const pose = { ...course.poseAt(beat), supinationDeg: PALM_DOWN_DEG, wristExtensionDeg: 10 };
     const hand: PlacedHand = { side: 'right', pose, forearm: { at: [0, 0, 0.07], turn: turnAbout(X, -28) } };
     const water = slab({ at: [0, 0.08, -0.01], turn: HERE.turn }, [0.34, 0.36, 0.09], 'water');
     return { hands: [hand], things: [water] };

@@ -232,7 +232,10 @@ describe('planted hands', () => {
     const off = level
       .filter((each) => ['open palm', 'raised palm', 'fingertips'].includes(each.level.contact))
       .filter(
-        (each) => !['planted, fingers in turn', 'planted, stepping'].includes(settingOf(each.movement, each.level)),
+        (each) =>
+          !['planted, fingers in turn', 'planted, fingers in pairs', 'planted, stepping'].includes(
+            settingOf(each.movement, each.level),
+          ),
       )
       .flatMap((each) => {
         const { skeleton } = each.picture;

@@ -3,6 +3,7 @@ import { segmentsOf } from '../../mechanics/segments.js';
 import { toDeg } from '../../mechanics/plane.js';
 import { published } from '../../vocabulary/constant.js';
 import { FINGER_NAMES, type FingerName, type HandPose } from '../../vocabulary/hand-joints.js';
+import type { Hand } from '../../vocabulary/hands.js';
 import { MEASURED_BONES, MESH_FOREARM_MM } from './bones-measured.js';
 import {
   cross,
@@ -101,12 +102,28 @@ const parentOf = (bone: HandBone): Part => {
   return number === 0 || bone === 'thumb1' ? 'hand' : (`${digit}${number - 1}` as HandBone);
 };
 
-/** Millimetres of the measured hand as metres of this one. */
+/** A place of the measured hand at rest, millimetres, as metres of this one. */
 export const sized = ({ lengthTimes, breadthTimes, forearmTimes }: HandSize, [x, y, z]: Vec3): Vec3 => [
   (x * breadthTimes) / 1000,
   (y * (y < 0 ? forearmTimes : lengthTimes)) / 1000,
   (z * breadthTimes) / 1000,
 ];
+
+/** A place in a bone’s own frame, in millimetres of the measured right hand, as metres of this hand. */
+export const ownMm = ({ size }: Skeleton, [x, y, z]: Vec3, side: Hand = 'right'): Vec3 => [
+  ((side === 'left' ? -x : x) * size.breadthTimes) / 1000,
+  (y * size.lengthTimes) / 1000,
+  (z * size.breadthTimes) / 1000,
+];
+
+const workedOut = new WeakMap<Skeleton, Map<string, unknown>>();
+/** What is worked out once for each hand, by a key of its own. */
+export function keptFor<T>(skeleton: Skeleton, key: string, make: () => T): T {
+  const mine = workedOut.get(skeleton) ?? new Map<string, unknown>();
+  workedOut.set(skeleton, mine);
+  if (!mine.has(key)) mine.set(key, make());
+  return mine.get(key) as T;
+}
 
 const kept = new WeakMap<HandSize, Skeleton>();
 /** The bones of a hand of this size; kept by the size itself. */

@@ -1,5 +1,5 @@
 import { FINGER_NAMES, type FingerName, type HandPose } from '../../vocabulary/hand-joints.js';
-import { fingerOnTurn } from './course.js';
+import { fingerOnTurn, outShare } from './course.js';
 import { partsIn } from './flesh.js';
 import { freeHand } from './free-hand.js';
 import { distanceToThings } from './helping.js';
@@ -10,7 +10,7 @@ import { movedMoment } from './moment.js';
 import { FIST_DOWN, floorUnder } from './planted-hand.js';
 import { SHAPE_POSES } from './shapes.js';
 import { add, cross, dot, facing, HERE, placed, sub, times, turnAbout, turned, unitOf, type Vec3, X } from './space.js';
-import type { Skeleton } from './skeleton.js';
+import { keptFor, type Skeleton } from './skeleton.js';
 import { letDown } from './standing.js';
 import type { Thing } from './things.js';
 import { padOf, touchOf } from './touching.js';
@@ -19,24 +19,25 @@ import { padOf, touchOf } from './touching.js';
 const BAND_M = 0.0022;
 
 /** A band around the fingertips (or around the thumb and one finger) that opens with them. */
-export function bandOpening({ course, skeleton, movement, level }: Making): Maker {
-  const single = movement.id.includes('single') || (level.load.kind === 'resist' && level.load.digits !== undefined);
-  const rings = level.name.startsWith('Two') ? 2 : 1;
-  return (beat) => {
-    const hand = freeHand(course.poseAt(beat));
-    const parts = partsIn(skeleton, hand);
-    const digits = single ? (['thumb', fingerOnTurn(beat.turn)] as const) : (['thumb', ...FINGER_NAMES] as const);
-    const ring = (back: number): readonly Vec3[] =>
-      single ? around(digits.map((digit) => tipOf(digit, back))) : outside(digits.map((digit) => tipOf(digit, back)));
-    const tipOf = (digit: (typeof digits)[number], back: number) => {
-      const bone = parts[`${digit}3`];
-      const flesh = (digit === 'thumb' ? 0.0098 : 0.0078) * skeleton.size.breadthTimes;
-      return { middle: placed(bone, [0, 0.008 - back, 0]), flesh, along: turned(bone.turn, [0, 1, 0]) };
+export const bandOpening =
+  (rings: 1 | 2) =>
+  ({ course, skeleton, level }: Making): Maker => {
+    const single = level.load.kind === 'resist' && level.load.digits !== undefined;
+    return (beat) => {
+      const hand = freeHand(course.poseAt(beat));
+      const parts = partsIn(skeleton, hand);
+      const digits = single ? (['thumb', fingerOnTurn(beat.turn)] as const) : (['thumb', ...FINGER_NAMES] as const);
+      const ring = (back: number): readonly Vec3[] =>
+        single ? around(digits.map((digit) => tipOf(digit, back))) : outside(digits.map((digit) => tipOf(digit, back)));
+      const tipOf = (digit: (typeof digits)[number], back: number) => {
+        const bone = parts[`${digit}3`];
+        const flesh = (digit === 'thumb' ? 0.0098 : 0.0078) * skeleton.size.breadthTimes;
+        return { middle: placed(bone, [0, 0.008 - back, 0]), flesh, along: turned(bone.turn, [0, 1, 0]) };
+      };
+      const bands = Array.from({ length: rings }, (_, i) => ({ shape: 'band', through: ring(i * 0.007), radiusM: BAND_M, placement: HERE, look: 'rubber' }) as const); // prettier-ignore
+      return { hands: [hand], things: bands };
     };
-    const bands = Array.from({ length: rings }, (_, i) => ({ shape: 'band', through: ring(i * 0.007), radiusM: BAND_M, placement: HERE, look: 'rubber' }) as const); // prettier-ignore
-    return { hands: [hand], things: bands };
   };
-}
 
 interface Tip {
   readonly middle: Vec3;
@@ -82,9 +83,9 @@ const PUTTY_OPEN_DEG = 16;
 /** A rope of putty between the thumb and one finger. */
 export function puttyPinch({ course, skeleton }: Making): Maker {
   return (beat) => {
-    const share = beat.phase <= 1 ? beat.phase : 2 - beat.phase;
+    const share = outShare(beat);
     const finger = fingerOnTurn(beat.turn);
-    const { pose, rope } = puttyGrip(skeleton, finger);
+    const { pose, rope } = keptFor(skeleton, `putty ${finger}`, () => puttyGrip(skeleton, finger));
     const off = PUTTY_OPEN_DEG * (1 - share);
     const opened = {
       ...fingersOf(pose, course.poseAt(beat)),
@@ -96,13 +97,8 @@ export function puttyPinch({ course, skeleton }: Making): Maker {
   };
 }
 
-const pinches = new WeakMap<Skeleton, Map<FingerName, { readonly pose: HandPose; readonly rope: Thing }>>();
-/** Thumb and finger on the rope, seen from the hand; worked out once for each hand. */
+/** Thumb and finger on the rope, seen from the hand. */
 function puttyGrip(skeleton: Skeleton, finger: FingerName): { readonly pose: HandPose; readonly rope: Thing } {
-  const mine = pinches.get(skeleton) ?? new Map<FingerName, { readonly pose: HandPose; readonly rope: Thing }>();
-  pinches.set(skeleton, mine);
-  const known = mine.get(finger);
-  if (known) return known;
   const touching = touchOf(skeleton, finger);
   const parts = partsIn(skeleton, { side: 'right', forearm: HERE, pose: touching });
   const [thumb, other] = [padOf(skeleton, parts, 'thumb'), padOf(skeleton, parts, finger)];
@@ -113,9 +109,7 @@ function puttyGrip(skeleton: Skeleton, finger: FingerName): { readonly pose: Han
   const rope = rod({ at: middle, turn: facing(across, other.out) }, PUTTY_M, 0.09, 'rubber');
   const distanceTo = distanceToThings([rope]);
   const laid = laidOn(skeleton, touching, `${finger}McpDeg`, finger, distanceTo);
-  const made = { pose: thumbAround(skeleton, laid, distanceTo, 0), rope };
-  mine.set(finger, made);
-  return made;
+  return { pose: thumbAround(skeleton, laid, distanceTo, 0), rope };
 }
 
 /** A ball that rests on the open palm. */

@@ -159,3 +159,7 @@ export function allLanded(skeleton: Skeleton, hand: PlacedHand): PlacedHand {
   }
   return { ...hand, pose: thumbLanded(skeleton, { ...hand, pose }) };
 }
+
+/** A palm on the floor z = 0 with all digits down, tipped up over its knuckles by so much. */
+export const palmFlat = (skeleton: Skeleton, pose: HandPose, liftDeg = 0): PlacedHand =>
+  allLanded(skeleton, flatOn(skeleton, { down: 'palm', liftDeg }, pose));

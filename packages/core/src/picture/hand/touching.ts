@@ -1,7 +1,7 @@
 import type { FingerName, HandJoint, HandPose } from '../../vocabulary/hand-joints.js';
 import { HAND_JOINTS } from '../../vocabulary/hand-joints.js';
 import { shapePose } from './shapes.js';
-import { type Part, partsOf, type Skeleton, type Parts } from './skeleton.js';
+import { keptFor, ownMm, type Part, partsOf, type Skeleton, type Parts } from './skeleton.js';
 import { least } from './solving.js';
 import { dot, lengthOf, placed, sub, turned, type Vec3, Y, Z } from './space.js';
 
@@ -16,16 +16,12 @@ const PADS: Readonly<Record<'thumb' | FingerName, { readonly part: Part; readonl
 
 /** Where a digit’s pad is, which way it looks and which way its bone points, seen from the end of the forearm. */
 export function padOf(
-  { size }: Skeleton,
+  skeleton: Skeleton,
   parts: Parts,
   digit: 'thumb' | FingerName,
 ): { at: Vec3; out: Vec3; along: Vec3 } {
   const { part, at } = PADS[digit];
-  const own: Vec3 = [
-    (at[0] * size.breadthTimes) / 1000,
-    (at[1] * size.lengthTimes) / 1000,
-    (at[2] * size.breadthTimes) / 1000,
-  ];
+  const own = ownMm(skeleton, at);
   const [x, y, z] = turned(parts[part].turn, Z);
   return { at: placed(parts[part], own), out: [-x, -y, -z], along: turned(parts[part].turn, Y) };
 }
@@ -57,12 +53,6 @@ export function thumbOn(skeleton: Skeleton, pose: HandPose, finger: FingerName):
   return posed(least(first, bounds, cost, 6));
 }
 
-const touches = new WeakMap<Skeleton, Map<FingerName, HandPose>>();
 /** Thumb and one finger in a round O, their pads on each other; worked out once for each hand. */
-export function touchOf(skeleton: Skeleton, finger: FingerName): HandPose {
-  const mine = touches.get(skeleton) ?? new Map<FingerName, HandPose>();
-  touches.set(skeleton, mine);
-  const known = mine.get(finger) ?? thumbOn(skeleton, shapePose('thumb to a finger', finger), finger);
-  mine.set(finger, known);
-  return known;
-}
+export const touchOf = (skeleton: Skeleton, finger: FingerName): HandPose =>
+  keptFor(skeleton, `touch ${finger}`, () => thumbOn(skeleton, shapePose('thumb to a finger', finger), finger));

@@ -120,7 +120,9 @@ export function HandLive({
       if (by) turnBy(by[0] ?? 0, by[1] ?? 0);
       else if (event.key === 'Home') setTurned(null);
       else return;
+      // The page’s own arrow keys (skip and back in the player) are not meant.
       event.preventDefault();
+      event.stopPropagation();
     },
     onPointerDown: (event: PointerEvent) => {
       event.currentTarget.setPointerCapture(event.pointerId);

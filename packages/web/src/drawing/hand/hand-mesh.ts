@@ -9,15 +9,16 @@ export async function fetchHandMesh(): Promise<HandMesh> {
   return readHandMesh(await answer.arrayBuffer());
 }
 
-/** The mesh in one size: `resize` takes a measured point (metres) to its place at rest. */
+/** The mesh in one size: `resize` takes a measured point (millimetres) to its place at rest (metres). */
 export function handGeometry(
   mesh: HandMesh,
-  resize: (at: readonly [number, number, number]) => readonly [number, number, number],
+  resize: (atMm: readonly [number, number, number]) => readonly [number, number, number],
 ): BufferGeometry {
   const { positions, bones, weights, faces } = mesh;
   const sized = new Float32Array(positions.length);
   for (let i = 0; i < positions.length; i += 3) {
-    sized.set(resize([positions[i] ?? 0, positions[i + 1] ?? 0, positions[i + 2] ?? 0]), i);
+    const at = [0, 1, 2].map((axis) => (positions[i + axis] ?? 0) * 1000) as [number, number, number];
+    sized.set(resize(at), i);
   }
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(sized, 3));

@@ -20,7 +20,7 @@ export const INK = 0x16191c;
 /** Skin as the figure has it, and the nails on it. */
 const SKIN = { works: 0xe3e7ea, helps: 0xc3cbd2 };
 const NAIL = 0xf6f8f9;
-/** Most spots of pressure on a hand, and most places that are marked. */
+/** Most spots of pressure on a hand. */
 const MOST_SPOTS = 12;
 
 /** The tones that light is drawn in. */
@@ -70,11 +70,10 @@ export function outlineMaterial(line: LineUniforms, fades = false): MeshBasicMat
   return material;
 }
 
-/** What is painted on the skin: pressure, and places that are pointed at. */
+/** What is painted on the skin: pressure. */
 export interface SkinPaint {
   readonly uSpots: { value: Vector4[] };
   readonly uHard: { value: number[] };
-  readonly uMark: { value: Vector4 };
 }
 
 /** Colours of a drawing, read from the page’s theme. */
@@ -87,7 +86,6 @@ export interface HandColours {
 export const noPaint = (): SkinPaint => ({
   uSpots: { value: Array.from({ length: MOST_SPOTS }, () => new Vector4(0, 0, 0, 0)) },
   uHard: { value: Array.from({ length: MOST_SPOTS }, () => 0) },
-  uMark: { value: new Vector4(0, 0, 0, 0) },
 });
 
 /** Puts spots of pressure on the skin, as hard as they are of what is shown as the most. */
@@ -135,7 +133,6 @@ const PAINT = `
 varying vec3 vMeasured;
 uniform vec4 uSpots[${MOST_SPOTS}];
 uniform float uHard[${MOST_SPOTS}];
-uniform vec4 uMark;
 uniform vec3 uNailAt[5];
 uniform vec3 uNailAlong[5];
 uniform vec3 uNailAcross[5];
@@ -162,10 +159,6 @@ vec3 painted(vec3 skin) {
     float step = hard * 5.0;
     vec3 load = step < 1.0 ? uLoad[0] : step < 2.0 ? uLoad[1] : step < 3.0 ? uLoad[2] : step < 4.0 ? uLoad[3] : uLoad[4];
     colour = load;
-  }
-  if (uMark.w > 0.0) {
-    float far = distance(vMeasured, uMark.xyz) / uMark.w;
-    if (far < 1.0) colour = mix(colour, vec3(0.72, 0.2, 0.12), far > 0.86 ? 0.95 : 0.5);
   }
   return colour;
 }

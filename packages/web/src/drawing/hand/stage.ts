@@ -8,6 +8,7 @@ import {
   type PlacedHand,
   type PressureSpot,
   type Skeleton,
+  sized,
   SKIN_BONES,
 } from '@clay-pot/core';
 import {
@@ -51,8 +52,6 @@ export interface Shot {
   readonly frame: Frame3d;
   /** Pressure on each hand’s skin, in the order of the moment’s hands. */
   readonly pressure?: readonly (readonly PressureSpot[])[];
-  /** A place of the first hand that is pointed at: millimetres of the measured hand, and its radius. */
-  readonly mark?: { readonly atMm: readonly [number, number, number]; readonly radiusMm: number } | null;
 }
 
 /** Draws shots. One for the whole page: browsers allow few WebGL contexts. */
@@ -61,7 +60,6 @@ export interface Stage {
   readonly draw: (shot: Shot, canvas: HTMLCanvasElement) => boolean;
   /** Milliseconds of the thread that the last drawing took. */
   readonly lastMs: () => number;
-  readonly isLost: () => boolean;
 }
 
 /** Outline’s width, of a picture’s own size: large hands have stronger lines, as in ink. */
@@ -97,7 +95,7 @@ export async function openStage(colours: HandColours, onRestored: () => void): P
   const camera = new OrthographicCamera();
   let lastMs = 0;
 
-  function draw({ skeleton, moment, frame, pressure = [], mark = null }: Shot, onto: HTMLCanvasElement): boolean {
+  function draw({ skeleton, moment, frame, pressure = [] }: Shot, onto: HTMLCanvasElement): boolean {
     const begun = performance.now();
     const { width, height } = onto;
     if (lost || width === 0 || height === 0) return false;
@@ -109,21 +107,22 @@ export async function openStage(colours: HandColours, onRestored: () => void): P
     line.uLine.value = Math.max(1.5, Math.sqrt(width * height) * LINE_SHARE);
     aim(camera, light, frame, width / height);
     const drawn = [
-      ...moment.hands.map((hand, i) => hands.posed(skeleton, hand, i, pressure[i] ?? [], i === 0 ? mark : null)),
-      ...moment.things.map(things),
+      ...moment.hands.map((hand, i) => hands.posed(skeleton, hand, i, pressure[i] ?? [])),
+      ...moment.things.map(things.made),
     ];
     const ground = groundOf(moment);
     if (ground) drawn.push(...moment.hands.map((hand, i) => hands.shadow(skeleton, hand, i, ground, frame.eye)));
     scene.add(...drawn);
     renderer.render(scene, camera);
     scene.remove(...drawn);
+    things.tidied();
     const context = onto.getContext('2d');
     context?.clearRect(0, 0, width, height);
     context?.drawImage(canvas, 0, canvas.height - height, width, height, 0, 0, width, height);
     lastMs = performance.now() - begun;
     return true;
   }
-  return { draw, lastMs: () => lastMs, isLost: () => lost };
+  return { draw, lastMs: () => lastMs };
 }
 
 /** Where the eye is, and the light over its left shoulder. */
@@ -180,7 +179,7 @@ function handMaker(mesh: HandMesh, colours: HandColours, gradient: DataTexture, 
   const shadeMaterial = new MeshBasicMaterial({ color: SHADE_COLOUR, side: DoubleSide });
   const build = (skeleton: Skeleton, side: Hand, helps: boolean): HandModel => {
     const { size } = skeleton;
-    const geometry = geometries.get(size) ?? handGeometry(mesh, ([x, y, z]) => resized(size, x, y, z));
+    const geometry = geometries.get(size) ?? handGeometry(mesh, (atMm) => sized(size, atMm));
     geometries.set(size, geometry);
     const paint = noPaint();
     const bones = SKIN_BONES.map(() => new Bone());
@@ -216,13 +215,7 @@ function handMaker(mesh: HandMesh, colours: HandColours, gradient: DataTexture, 
     return model;
   };
   /** A hand in its pose, with what is painted on its skin. */
-  const posed = (
-    skeleton: Skeleton,
-    hand: PlacedHand,
-    index: number,
-    pressure: readonly PressureSpot[],
-    mark: Shot['mark'],
-  ): Group => {
+  const posed = (skeleton: Skeleton, hand: PlacedHand, index: number, pressure: readonly PressureSpot[]): Group => {
     const model = modelOf(skeleton, hand, index);
     const parts = partsIn(skeleton, hand);
     SKIN_BONES.forEach((part, i) => {
@@ -232,7 +225,6 @@ function handMaker(mesh: HandMesh, colours: HandColours, gradient: DataTexture, 
       model.bones[i]?.matrix.copy(matrix);
     });
     paintPressure(model.paint, pressure, MOST_N_CM2);
-    model.paint.uMark.value.set(...(mark?.atMm ?? [0, 0, 0]), mark?.radiusMm ?? 0);
     return model.group;
   };
   /** The shadow of a hand that has been posed; from below, the floor hides it. */
@@ -246,9 +238,6 @@ function handMaker(mesh: HandMesh, colours: HandColours, gradient: DataTexture, 
   };
   return { posed, shadow };
 }
-
-const resized = ({ lengthTimes, breadthTimes, forearmTimes }: HandSize, x: number, y: number, z: number) =>
-  [x * breadthTimes, y * (y < 0 ? forearmTimes : lengthTimes), z * breadthTimes] as const;
 
 const ONE = new Vector3(1, 1, 1);
 const matrixOf = ({ at, turn }: Skeleton['rest'][keyof Skeleton['rest']]) =>

@@ -30,7 +30,10 @@ const FLOOR_OPACITY = 0.34;
 /** Rounding of edges, of the least side; and the finest of it, metres. */
 const ROUND = { ofSide: 0.2, mostM: 0.006 };
 
-/** Draws things, and keeps what it has made of them until it is told to let go. */
+/** How many shapes are kept from one drawing to the next: things that change their size would fill the graphics card. */
+const MOST_SHAPES = 48;
+
+/** Draws things; shapes that come again are kept, the rest is let go after each drawing. */
 export function thingMaker(gradientMap: DataTexture, outline: MeshBasicMaterial) {
   const materials = new Map<Look, MeshToonMaterial>();
   const material = (look: Look) => {
@@ -42,15 +45,17 @@ export function thingMaker(gradientMap: DataTexture, outline: MeshBasicMaterial)
     return made;
   };
   const shapes = new Map<string, BufferGeometry>();
+  let spent: BufferGeometry[] = [];
   const geometry = (thing: Thing): BufferGeometry => {
     const key = keyOf(thing);
     const known = key && shapes.get(key);
     if (known) return known;
     const made = geometryOf(thing);
     if (key) shapes.set(key, made);
+    else spent.push(made);
     return made;
   };
-  return (thing: Thing): Group => {
+  const made = (thing: Thing): Group => {
     const shape = geometry(thing);
     const group = new Group();
     const { at, turn } = thing.placement;
@@ -62,6 +67,17 @@ export function thingMaker(gradientMap: DataTexture, outline: MeshBasicMaterial)
     else group.add(new Mesh(shape, outline));
     return group;
   };
+  /** After a drawing: what was made for it alone goes, and of the kept shapes the oldest beyond their number. */
+  const tidied = () => {
+    for (const shape of spent) shape.dispose();
+    spent = [];
+    for (const [key, shape] of shapes) {
+      if (shapes.size <= MOST_SHAPES) break;
+      shape.dispose();
+      shapes.delete(key);
+    }
+  };
+  return { made, tidied };
 }
 
 const micrometres = (...all: readonly number[]) => all.map((v) => Math.round(v * 1e5)).join();

@@ -114,7 +114,12 @@ function Picture({ movement, level, person }: { movement: Movement; level: Level
         className="h-80 w-full border border-line bg-white sm:h-[26rem]"
       />
       <figcaption className="mt-1 flex items-center justify-between gap-3 text-small text-ink-soft">
-        <span>{level.name}. Drag to look from elsewhere.</span>
+        <span>
+          {level.name}.{' '}
+          {drawn?.hand.unposed
+            ? 'Nobody has said yet what the hand does: it is drawn at rest.'
+            : 'Drag to look from elsewhere.'}
+        </span>
         {moves && (
           <button type="button" className="shrink-0 underline underline-offset-2" onClick={() => setMoving(!moving)}>
             {moving ? 'Hold still' : 'Show the movement'}
