@@ -8,6 +8,7 @@ export * from './vocabulary/digits.js';
 export * from './vocabulary/fault.js';
 export * from './vocabulary/faults.js';
 export * from './vocabulary/hand-joints.js';
+export * from './vocabulary/hand-places.js';
 export * from './vocabulary/hand-settings.js';
 export * from './vocabulary/hand-shapes.js';
 export * from './vocabulary/hands.js';
@@ -116,11 +117,21 @@ export * from './picture/figure-hand.js';
 export * from './picture/figure.js';
 export * from './picture/free-figure.js';
 export { MEASURED_BONES, SKIN_BONES } from './picture/hand/bones-measured.js';
+export { mirroredMoment } from './picture/hand/moment.js';
+export { freeHand } from './picture/hand/free-hand.js';
 export { exampleNow, exampleOf, handNow, type HandNow } from './picture/hand/beat.js';
-export { type Beat } from './picture/hand/course.js';
+export { type Beat, poseOfStation, stationsOf } from './picture/hand/course.js';
 export { partsIn, type PlacedHand } from './picture/hand/flesh.js';
-export { eyeAxes, eyeFor, type Frame3d, frameAround, shownAt, turnedFrame } from './picture/hand/framing.js';
-export { type HandPicture, handPictureOf, postureHand } from './picture/hand/hand-picture.js';
+export {
+  eyeAxes,
+  eyeFor,
+  type Frame3d,
+  frameAround,
+  mirroredFrame,
+  shownAt,
+  turnedFrame,
+} from './picture/hand/framing.js';
+export { type HandPicture, handPictureOf, postureHand, settingOf } from './picture/hand/hand-picture.js';
 export {
   MOST_N_CM2,
   pressureOn,
@@ -131,7 +142,19 @@ export {
   zonePressure,
 } from './picture/hand/marks.js';
 export { type HandMoment3d } from './picture/hand/moment.js';
-export { type HandSize, type Part, type Skeleton, sized } from './picture/hand/skeleton.js';
+export { type PlaceSide, PLACE_SIDES, placeOn, placePicture, PLACES_ON } from './picture/hand/places.js';
+export {
+  draggedTo,
+  HANDLE_PLACES,
+  HANDLES,
+  posableIn,
+  posingFrame,
+  stationOf,
+  turnedOver,
+  withJoint,
+} from './picture/hand/posing.js';
+export { pushArrow } from './picture/hand/pushing.js';
+export { type HandSize, handSizeOf, type Part, type Skeleton, sized, skeletonOf } from './picture/hand/skeleton.js';
 export { type Placement, type Vec3 } from './picture/hand/space.js';
 export { type Look, type Thing } from './picture/hand/things.js';
 export { VIEW_POINTS, type ViewPoint } from './picture/hand/views.js';

@@ -302,7 +302,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     motions: ['thumb extension'],
     digits: ['thumb'],
     hand: {
-      view: 'from above',
+      view: 'thumb side, from behind',
       course: [
         up('open', { thumbRadialDeg: 40 }),
         up('open', { thumbRadialDeg: 64, thumbPalmarDeg: 8, thumbMcpDeg: -12 }),

@@ -191,6 +191,7 @@ export const EDGE_WORK: readonly Movement[] = [
     ...LIFTED,
     work: ['repetitions'],
     strokes: ['curl', 'open'],
+    hand: { setting: 'curling on an edge' },
     ladder: [
       level(
         ['light', 'Light', 'To learn the path.'],

@@ -1,7 +1,7 @@
 import type { Movement } from '../model/movement.js';
 import { FORM } from './form-checklist.js';
 import { BUILD_UP, NO_END_RANGE, NO_LOADED_FLEXION, SKIN, SORE } from './shared-cautions.js';
-import { down, up, thumbUp, avoid, body, caution, level, movement } from './writing.js';
+import { down, drawn, up, thumbUp, avoid, body, caution, level, movement } from './writing.js';
 
 const NOT_PAST = caution(
   'Rock only as far as the hand stays down without pain at the back of the wrist.',
@@ -204,12 +204,15 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     climbs: 'wrist angle',
     corners: ['open hand, wrist extended'],
     ladder: [
-      level(
-        ['one', 'One hand at a time', 'The other hand stays forward and carries.'],
-        ['all fours', 'open palm', 'backward', 'planted'],
-        body('hipsBack', { leanDeg: -5 }),
-        'planted-rocks',
-        '1x8 tempo2-2 L,R',
+      drawn(
+        { other: 'fingers forward' },
+        level(
+          ['one', 'One hand at a time', 'The other hand stays forward and carries.'],
+          ['all fours', 'open palm', 'backward', 'planted'],
+          body('hipsBack', { leanDeg: -5 }),
+          'planted-rocks',
+          '1x8 tempo2-2 L,R',
+        ),
       ),
       level(
         ['both', 'Both hands', 'Fingers of both hands to the knees.'],
@@ -253,12 +256,15 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     climbs: 'hand load',
     corners: ['open hand, wrist flexed'],
     ladder: [
-      level(
-        ['one-inward', 'One hand, fingers inward', 'The other palm carries most.'],
-        ['all fours', 'back of hand', 'inward', 'planted'],
-        body('hipsBack', { leanDeg: -30, leftShare: 0.35 }),
-        'planted-rocks',
-        '1x8 tempo2-2 L,R',
+      drawn(
+        { other: 'fingers forward' },
+        level(
+          ['one-inward', 'One hand, fingers inward', 'The other palm carries most.'],
+          ['all fours', 'back of hand', 'inward', 'planted'],
+          body('hipsBack', { leanDeg: -30, leftShare: 0.35 }),
+          'planted-rocks',
+          '1x8 tempo2-2 L,R',
+        ),
       ),
       level(
         ['both-inward', 'Both hands, fingers inward', 'Hips stay back over the heels.'],
@@ -394,6 +400,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     cautions: [BUILD_UP, SKIN, NO_END_RANGE],
     ...EXTENDS,
     ...ONE_SIDE,
+    hand: { other: 'away' },
     ladder: [
       level(
         ['slight', 'Slight lean', 'About a right angle.'],

@@ -488,6 +488,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     ...ON_MAT,
     sides: ['together', 'left-then-right', 'right-then-left'],
     strokes: ['press', 'let go'],
+    hand: { presses: true },
     ladder: [
       level(
         ['light', 'Hips on the heels', 'A few kilograms.'],
@@ -563,7 +564,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     ...ON_MAT,
     sides: ['left-then-right', 'right-then-left', 'together', 'left', 'right'],
     strokes: ['press', 'let go'],
-    hand: { view: 'from the fingertips, above' },
+    hand: { view: 'from the fingertips, above', presses: true },
     ladder: [
       level(
         ['light', 'Hips back', 'Pads half loaded.'],

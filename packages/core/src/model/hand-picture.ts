@@ -1,10 +1,12 @@
+import type { Fault } from '../vocabulary/fault.js';
 import { HAND_JOINT_NAMES, HAND_JOINTS, type HandJoint, handJointWords } from '../vocabulary/hand-joints.js';
-import { HAND_SETTINGS, HAND_VIEWS } from '../vocabulary/hand-settings.js';
+import { HAND_SETTINGS, HAND_VIEWS, type HandSetting, OTHER_HANDS } from '../vocabulary/hand-settings.js';
+import type { LevelLoad, LoadKind } from './load.js';
 import { HAND_SHAPE_NAMES } from '../vocabulary/hand-shapes.js';
 import { type Of, oneOf, optional, record, someOf, trueOrFalse, within } from '../vocabulary/schema.js';
 
 /** How many stations a course may have. */
-const MOST_STATIONS = 12;
+export const MOST_STATIONS = 12;
 
 const joint = (name: HandJoint) => optional(within(HAND_JOINTS[name], handJointWords(name)));
 type JointFields = Record<HandJoint, ReturnType<typeof joint>>;
@@ -21,6 +23,10 @@ export type HandStation = Of<typeof HAND_STATION>;
 export const HAND_PICTURE = record({
   setting: optional(oneOf(HAND_SETTINGS, 'Setting')),
   view: optional(oneOf(HAND_VIEWS, 'Seen from')),
+  /** What the other hand does, where hands are planted with their fingers turned. */
+  other: optional(oneOf(OTHER_HANDS, 'The other hand')),
+  /** Whether it presses into what it stands on, without moving. */
+  presses: optional(trueOrFalse()),
   /** What the hand goes through from start to end; one station holds still. */
   course: optional(someOf(HAND_STATION, { max: MOST_STATIONS })),
   /** Whether it goes on round through the stations rather than back the way it came. */
@@ -28,3 +34,20 @@ export const HAND_PICTURE = record({
 });
 /** How a movement’s hand is drawn, as far as its load does not say. */
 export type HandPictureSpec = Of<typeof HAND_PICTURE>;
+
+/** Settings that are drawn from what a level's load says: of which kind it has to be. */
+const ASKS: Partial<Record<HandSetting, LoadKind>> = {
+  planted: 'body',
+  'planted, stepping': 'body',
+  'turning a roller': 'roller',
+  'curling on an edge': 'lift',
+};
+/** Whether a hand can be drawn in a setting under this load. @example fitsSetting('planted', { kind: 'rest', pressN: 0 }) → false */
+export const fitsSetting = (setting: HandSetting, { kind }: LevelLoad): boolean => (ASKS[setting] ?? kind) === kind;
+
+/** A setting that a level names and that its load cannot be drawn in. @returns faults with pointers from the level */
+export function checkSetting({ hand, load }: { hand?: HandPictureSpec; load: LevelLoad }): Fault[] {
+  if (!hand?.setting || fitsSetting(hand.setting, load)) return [];
+  const message = `“${hand.setting}” is drawn from a load of the kind “${ASKS[hand.setting]}”, and this level’s is “${load.kind}”: choose another place of the hand.`;
+  return [{ pointer: '/hand/setting', message }];
+}

@@ -1,4 +1,5 @@
 import { answerFor, type LoadTable, type LoadKind, type LoadOf } from './load.js';
+import type { HandPictureSpec } from './hand-picture.js';
 import type { Level, Movement } from './movement.js';
 import type { Action } from '../vocabulary/actions.js';
 import type { Contact } from '../vocabulary/contacts.js';
@@ -8,9 +9,15 @@ import { firstOf, lastOf } from '../vocabulary/lists.js';
 /** The shapes that a hand goes between. */
 export type Shapes = readonly [from: HandShapeName, to: HandShapeName];
 
+/** What is said of how a level's hand is drawn: by the level itself, else by its movement. */
+export const handSaid = (movement: Pick<Movement, 'hand'>, level: Pick<Level, 'hand'>): HandPictureSpec => ({
+  ...movement.hand,
+  ...level.hand,
+});
+
 /** The shapes that the hand goes between: named by level or movement, else what follows from the load. */
 export function shapesOf(movement: Movement, level: Level): Shapes {
-  const drawn = (level.hand?.course ?? movement.hand?.course)?.map(({ shape }) => shape);
+  const drawn = handSaid(movement, level).course?.map(({ shape }) => shape);
   const ends: Shapes | undefined = drawn && [firstOf(drawn), lastOf(drawn)];
   return level.shapes ?? ends ?? movement.shapes ?? answerFor(SHAPES, level.load, level.contact);
 }

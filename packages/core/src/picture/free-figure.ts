@@ -100,7 +100,8 @@ function stanceOf({ posture, load }: FreeLevel): FreeStance {
   return 'standing';
 }
 
-const isCurl = (load: LevelLoad) => load.kind === 'weight' && load.action === 'elbow flexion';
+const isCurl = (load: LevelLoad) =>
+  load.kind === 'weight' && (load.action === 'elbow flexion' || load.action === 'elbow extension');
 const inHand = (thing: InHand['thing'], hang: number): InHand => ({ kind: 'in hand', thing, hang });
 const armLengthM = ({ upperArm, forearm }: Segments) => upperArm.lengthM + forearm.lengthM;
 const usesThing = ({ movement, level }: Scene, thing: (typeof movement.equipment)[number]) =>

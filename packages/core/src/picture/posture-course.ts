@@ -42,6 +42,7 @@ export function postureCourse(
     }
   };
   if (stroke === 'lower' && posture.elbowBendDeg > 0) return between('elbowBendDeg', 0, posture.elbowBendDeg);
+  if (stroke === 'sit back') return between('leanDeg', load.leanDeg + ROCK_DEG, load.leanDeg);
   if (rocks || stroke === 'lean') return between('leanDeg', load.leanDeg - ROCK_DEG, load.leanDeg);
   return null;
 }

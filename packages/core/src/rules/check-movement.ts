@@ -1,3 +1,4 @@
+import { checkSetting } from '../model/hand-picture.js';
 import type { Person } from '../mechanics/capacity.js';
 import { demandOf } from '../mechanics/demand.js';
 import { type Body, REFERENCE_BODIES } from '../model/body.js';
@@ -49,6 +50,7 @@ function levelFaults(movement: Movement, level: Level, index: number): Fault[] {
     ...checkFit(level.dose, movement),
     ...under('/load', checkLoad(level.load)),
     ...loadAgreesWithLevel(level),
+    ...checkSetting(level),
   ];
 }
 

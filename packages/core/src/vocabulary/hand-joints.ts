@@ -56,7 +56,13 @@ export const HAND_JOINT_NAMES = Object.keys(HAND_JOINTS) as HandJoint[];
 /** A hand by the angles of its joints, degrees. */
 export type HandPose = Readonly<Record<HandJoint, number>>;
 
-const FINGER_JOINT_WORDS = { SpreadDeg: 'spread', McpDeg: 'knuckle', PipDeg: 'middle joint', DipDeg: 'end joint' };
+/** What the joints of a finger are called. */
+export const FINGER_JOINT_WORDS = {
+  SpreadDeg: 'spread',
+  McpDeg: 'knuckle',
+  PipDeg: 'middle joint',
+  DipDeg: 'end joint',
+} as const;
 
 /** What a joint is called in a sentence. @example handJointWords('ringPipDeg') → 'Ring finger, middle joint' */
 export function handJointWords(joint: HandJoint): string {

@@ -43,16 +43,24 @@ export const HAND_SETTINGS = [
   'opening a band',
   'opening two bands',
   'pinching putty',
+  'curling on an edge',
   'on the open palm',
   'holding',
 ] as const;
 /** Where a hand is and what is around it. */
 export type HandSetting = (typeof HAND_SETTINGS)[number];
 
+/** What the other hand does while one is planted: the same, standing there with its fingers forward, or nothing there. */
+export const OTHER_HANDS = ['the same', 'fingers forward', 'away'] as const;
+/** What the other hand does while one is planted. */
+export type OtherHandDoes = (typeof OTHER_HANDS)[number];
+
 /** From where a hand is looked at: toward its thumb side, its back, its palm … */
 export const HAND_VIEWS = [
   'thumb side',
   'thumb side, from above',
+  'thumb side, from behind',
+  'from behind',
   'little-finger side',
   'from above',
   'from below',

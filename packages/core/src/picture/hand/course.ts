@@ -1,7 +1,7 @@
 import { ACTIVE_RANGE, PASSIVE_GAIN } from '../../mechanics/norms.js';
 import type { HandStation } from '../../model/hand-picture.js';
-import { shapesOf } from '../../model/level-shapes.js';
-import { answerFor, type LevelLoad, type LoadKind, type LoadOf, type LoadTable } from '../../model/load.js';
+import { handSaid, shapesOf } from '../../model/level-shapes.js';
+import { answerFor, type LoadKind, type LoadOf, type LoadTable } from '../../model/load.js';
 import type { Level, Movement } from '../../model/movement.js';
 import type { Action } from '../../vocabulary/actions.js';
 import {
@@ -51,16 +51,11 @@ export const fingerOnTurn = (turn: number): FingerName => itemAt(FINGER_NAMES, (
 
 /** The way of a level's hand: its stations where it names them, else from the load. */
 export function courseOf(skeleton: Skeleton, movement: Movement, level: Level): Course {
-  const named = level.hand?.course ?? movement.hand?.course;
-  const stations = named ? namedStations(named, level) : loadStations(movement, level);
-  const round = (level.hand?.round ?? movement.hand?.round) === true;
+  const named = namedCourse(movement, level);
+  const stations = named ? scaledStations(named, level) : loadStations(movement, level);
+  const round = handSaid(movement, level).round === true;
   const last = stations.length - 1;
-  const poseOf = (index: number, turn: number): HandPose => {
-    const { shape, joints } = itemAt(stations, index);
-    const finger = fingerOnTurn(turn);
-    const shaped = shape === 'thumb to a finger' ? touchOf(skeleton, finger) : shapePose(shape, finger);
-    return withJoints(shaped, joints ?? {});
-  };
+  const poseOf = (index: number, turn: number) => poseOfStation(skeleton, itemAt(stations, index), fingerOnTurn(turn));
   const poseAt = ({ phase, turn }: Beat): HandPose => {
     if (last === 0) return poseOf(0, turn);
     const way = round ? (phase / 2) * stations.length : outShare({ phase }) * last;
@@ -69,6 +64,23 @@ export function courseOf(skeleton: Skeleton, movement: Movement, level: Level): 
     return poseBetween(poseOf(from, turn), poseOf(to, turn), way - from);
   };
   return { poseAt, moves: last > 0, round, stations: stations.length };
+}
+
+/** The stations that a level or its movement names, in the shapes that the level keeps. */
+function namedCourse(movement: Movement, level: Level): readonly HandStation[] | undefined {
+  const { course } = handSaid(movement, level);
+  const { shapes } = level;
+  return shapes ? course?.map((station, index) => ({ ...station, shape: shapes[index === 0 ? 0 : 1] })) : course;
+}
+
+/** The stations of a level's hand at the whole of their way: as it names them, else as its load has them. */
+export const stationsOf = (movement: Movement, level: Level): readonly HandStation[] =>
+  namedCourse(movement, level) ?? loadStations(movement, level);
+
+/** The joints of a station; where one finger does it, which one. */
+export function poseOfStation(skeleton: Skeleton, { shape, joints }: HandStation, finger: FingerName): HandPose {
+  const shaped = shape === 'thumb to a finger' ? touchOf(skeleton, finger) : shapePose(shape, finger);
+  return withJoints(shaped, joints ?? {});
 }
 
 /** A pose with some joints set, each within what a hand can do. */
@@ -82,16 +94,15 @@ function withJoints(pose: HandPose, joints: Joints): HandPose {
 }
 
 /** How far of its whole way a free motion goes at this level; wrist and forearm keep to it. */
-function namedStations(course: readonly HandStation[], { load, shapes }: Level): readonly HandStation[] {
+function scaledStations(course: readonly HandStation[], { load }: Level): readonly HandStation[] {
   const share = load.kind === 'move' ? load.reachPercent / 100 : 1;
-  return course.map(({ shape, joints }, index) => {
-    const kept = shapes ? (index === 0 ? shapes[0] : shapes[1]) : shape;
+  return course.map(({ shape, joints }) => {
     const scaled = { ...joints };
     for (const joint of SCALED) {
       const deg = scaled[joint];
       if (deg !== undefined) scaled[joint] = deg * share;
     }
-    return { shape: kept, joints: scaled };
+    return { shape, joints: scaled };
   });
 }
 const SCALED = ['wristExtensionDeg', 'wristRadialDeg'] as const;
@@ -190,7 +201,5 @@ function stretchEnds({ motion, reachPercent }: LoadOf<'stretch'>): Ends {
 }
 
 /** Whether a level's load says anything about the hand: what only rests and names no course has no picture of its own yet. */
-export const saysNothing = (
-  movement: Movement,
-  { load, hand, shapes }: Level & { readonly load: LevelLoad },
-): boolean => load.kind === 'rest' && !hand?.course && !movement.hand?.course && !shapes && !movement.shapes;
+export const saysNothing = (movement: Movement, level: Level): boolean =>
+  level.load.kind === 'rest' && !handSaid(movement, level).course && !level.shapes && !movement.shapes;

@@ -14,6 +14,8 @@ export interface Frame3d {
   readonly middle: Vec3;
   readonly halfWidthM: number;
   readonly halfHeightM: number;
+  /** How much of a forearm is in it, metres from the wrist; beyond, it goes out of sight. */
+  readonly forearmM: number;
 }
 
 /** The eye's own axes for a direction: where it looks from nearly above, the fingers point up. */
@@ -29,16 +31,29 @@ export const eyeFor = (view: ViewPoint, side: Hand): Vec3 => {
   return side === 'left' ? [-x, y, z] : [x, y, z];
 };
 
-/** How much of a forearm belongs into a picture, metres from the wrist. */
+/** How much of a forearm belongs into a picture that does not say so, metres from the wrist. */
 const FOREARM_M = 0.085;
+/** Half the breadth of a forearm at the elbow, metres. */
+const ELBOW_HALF_M = 0.045;
 /** Of floors, tables and walls only what is near the hand has to be seen. */
-const isGround = ({ shape, look }: Thing) => shape === 'slab' && (look === 'floor' || look === 'wood');
-/** Space around what is drawn, of its size. */
-const MARGIN = 1.06;
+const isGround = (thing: Thing) =>
+  thing.shape === 'slab'
+    ? thing.look === 'floor' || thing.look === 'wood'
+    : thing.shape === 'rod' && thing.radiusM > THICK_M;
+/** Thicker than anything that is held: a thigh. */
+const THICK_M = 0.06;
+/** Space around what is drawn, of its size: more around two hands, whose forearms run along the edges. */
+const MARGIN = { one: 1.06, two: 1.14 };
 
 /** The same frame seen from elsewhere: about its middle, as large. */
-export function turnedFrame({ middle, halfWidthM, halfHeightM }: Frame3d, eye: Vec3): Frame3d {
-  return { eye, ...eyeAxes(eye), middle, halfWidthM, halfHeightM };
+export function turnedFrame(frame: Frame3d, eye: Vec3): Frame3d {
+  return { ...frame, eye, ...eyeAxes(eye) };
+}
+
+/** The frame of a hand's mirror picture. */
+export function mirroredFrame(frame: Frame3d): Frame3d {
+  const over = ([x, y, z]: Vec3): Vec3 => [-x, y, z];
+  return { ...frame, eye: over(frame.eye), up: over(frame.up), right: times(over(frame.right), -1), middle: over(frame.middle) }; // prettier-ignore
 }
 
 /** Where a point shows in a picture: shares of the frame’s half width and height from its middle, right and up. */
@@ -51,9 +66,15 @@ export function shownAt(
 }
 
 /** The frame that holds hands and things at all these moments. */
-export function frameAround(skeleton: Skeleton, moments: readonly HandMoment3d[], eye: Vec3): Frame3d {
+export function frameAround(
+  skeleton: Skeleton,
+  moments: readonly HandMoment3d[],
+  eye: Vec3,
+  forearmM = FOREARM_M,
+): Frame3d {
   const { up, right } = eyeAxes(eye);
-  const points = moments.flatMap((moment) => pointsOf(skeleton, moment));
+  const margin = moments.some(({ hands }) => hands.length > 1) ? MARGIN.two : MARGIN.one;
+  const points = moments.flatMap((moment) => pointsOf(skeleton, moment, forearmM));
   const along = (axis: Vec3) => points.map((at) => dot(at, axis));
   const [left, rightmost] = ends(along(right));
   const [bottom, top] = ends(along(up));
@@ -63,7 +84,7 @@ export function frameAround(skeleton: Skeleton, moments: readonly HandMoment3d[]
     times(up, (bottom + top) / 2),
     times(eye, (far + near) / 2),
   ].reduce(add);
-  return { eye, up, right, middle, halfWidthM: ((rightmost - left) / 2) * MARGIN, halfHeightM: ((top - bottom) / 2) * MARGIN }; // prettier-ignore
+  return { eye, up, right, middle, halfWidthM: ((rightmost - left) / 2) * margin, halfHeightM: ((top - bottom) / 2) * margin, forearmM }; // prettier-ignore
 }
 
 const ends = (all: readonly number[]): readonly [number, number] => [
@@ -71,20 +92,22 @@ const ends = (all: readonly number[]): readonly [number, number] => [
   all.reduce((a, b) => Math.max(a, b), -Infinity),
 ];
 
-function pointsOf(skeleton: Skeleton, { hands, things }: HandMoment3d): Vec3[] {
+function pointsOf(skeleton: Skeleton, { hands, things }: HandMoment3d, forearmM: number): Vec3[] {
   const skin = hands.flatMap((hand) => {
     const parts = partsIn(skeleton, hand);
     const wrist = parts.forearm.at;
-    return skinOf(skeleton, hand.side, parts)
+    const farther = forearmM > FOREARM_M ? [-1, 1].map((x) => placed(parts.forearm, [x * ELBOW_HALF_M, -forearmM, 0])) : []; // prettier-ignore
+    const near = skinOf(skeleton, hand.side, parts)
       .map(({ at }) => at)
-      .filter((at) => isNear(at, wrist, placed(parts.forearm, [0, -1, 0])));
+      .filter((at) => isNear(at, wrist, placed(parts.forearm, [0, -1, 0]), forearmM));
+    return [...near, ...farther];
   });
   return [...skin, ...things.filter((thing) => !isGround(thing)).flatMap(cornersOf)];
 }
 /** Whether a point is not further up the forearm than belongs into the picture. */
-function isNear(at: Vec3, wrist: Vec3, toward: Vec3): boolean {
+function isNear(at: Vec3, wrist: Vec3, toward: Vec3, forearmM: number): boolean {
   const axis = unitOf([toward[0] - wrist[0], toward[1] - wrist[1], toward[2] - wrist[2]]);
-  return dot([at[0] - wrist[0], at[1] - wrist[1], at[2] - wrist[2]], axis) < FOREARM_M;
+  return dot([at[0] - wrist[0], at[1] - wrist[1], at[2] - wrist[2]], axis) < forearmM;
 }
 
 /** The corners of a thing's box. */

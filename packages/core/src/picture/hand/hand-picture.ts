@@ -1,12 +1,15 @@
 import { handLoad } from '../../mechanics/hand-load.js';
 import type { Body } from '../../model/body.js';
-import { type LoadKind, type LoadTable, answerFor } from '../../model/load.js';
+import { type LevelLoad, type LoadKind, type LoadTable, answerFor } from '../../model/load.js';
+import { fitsSetting } from '../../model/hand-picture.js';
+import { handSaid } from '../../model/level-shapes.js';
 import type { Level, Movement } from '../../model/movement.js';
 import type { SupportPosture } from '../../model/posture.js';
-import type { HandSetting, HandViewName } from '../../vocabulary/hand-settings.js';
+import type { HandSetting, HandViewName, OtherHandDoes } from '../../vocabulary/hand-settings.js';
 
 import { postureCourse, wayOf } from '../posture-course.js';
 import { type Beat, courseOf, fingerOnTurn, outShare, saysNothing } from './course.js';
+import { edgeCurl } from './edges.js';
 import { free, overTheEdge, freeHand, LYING, thighUnder } from './free-hand.js';
 import { fingersInTurn, onTable, planted } from './planted-hand.js';
 import { hanging } from './hanging.js';
@@ -25,6 +28,7 @@ import {
   tableFingersBack,
   wallFingersDown,
 } from './planted-moves.js';
+import { type Push, pushIn } from './pushing.js';
 import { SHAPE_POSES } from './shapes.js';
 import { handSizeOf, type Skeleton, skeletonOf } from './skeleton.js';
 import { bandOpening, fistOnWall, onOpenPalm, puttyPinch } from './small-things.js';
@@ -49,6 +53,10 @@ export interface HandPicture {
   readonly about: 'hand' | 'body';
   /** Whether the hand stands on something, so that it is worth seeing from below. */
   readonly planted: boolean;
+  /** The press of a level that does not move. */
+  readonly push: Push | null;
+  /** How much of the forearm belongs into the picture, metres from the wrist, where it is not the usual. */
+  readonly forearmM?: number;
 }
 
 const kept = new WeakMap<Body, WeakMap<Level, HandPicture>>();
@@ -70,11 +78,13 @@ function makePicture(body: Body, movement: Movement, level: Level): HandPicture 
   const skeleton = skeletonOf(handSizeOf(body));
   const course = courseOf(skeleton, movement, level);
   const { loadAt, moves: bodyMoves } = bodyCourse(body, movement, level);
-  const making: Making = { skeleton, body, movement, level, course, loadAt };
+  const making: Making = { skeleton, body, movement, level, course, loadAt, other: otherIn(movement, level) };
   const setting = settingOf(movement, level);
-  const maker = MAKERS[setting](making);
+  // Some are worked out when they are made: not before a picture is wanted.
+  let made: Maker | undefined;
+  const maker: Maker = (beat) => (made ??= MAKERS[setting](making))(beat);
   const inTurn = setting === 'planted, fingers in turn' || setting === 'planted, fingers in pairs';
-  const moves = course.moves || MOVING.includes(setting) || bodyMoves;
+  const moves = course.moves || MOVING.includes(setting) || isSqueezed(movement, level, setting) || bodyMoves;
   const wholeWay = course.round || inTurn || setting === 'planted, stepping';
   const steps = inTurn ? 20 : moves ? Math.max(1, course.stations - (course.round ? 0 : 1)) * BETWEEN_STATIONS : 0;
   const at = sampled(maker, steps, wholeWay);
@@ -88,6 +98,7 @@ function makePicture(body: Body, movement: Movement, level: Level): HandPicture 
     unposed: saysNothing(movement, level),
     about: aboutBody(movement) ? 'body' : 'hand',
     planted: level.load.kind === 'body' && level.contact !== 'none',
+    push: moves ? null : pushIn(movement, level),
   };
 }
 
@@ -105,14 +116,22 @@ export function postureHand(body: Body, posture: SupportPosture): HandPicture {
     load: { kind: 'body', stance },
   } as const;
   const course = { poseAt: () => SHAPE_POSES.open, moves: false, round: false, stations: 1 };
-  const maker = planted({ skeleton, body, movement: { id: '', equipment: [] }, level, course, loadAt: () => load });
+  const maker = planted({
+    skeleton,
+    body,
+    movement: { id: '', equipment: [] },
+    level,
+    course,
+    other: 'the same',
+    loadAt: () => load,
+  });
   const at = sampled(maker, 0, false);
   return {
     skeleton,
     at: (beat, side) => (side === 'right' ? at(beat) : mirroredMoment(at(beat))),
     view: VIEW_POINTS['thumb side'],
     ...{ moves: false, round: false, unposed: false },
-    ...{ still: { phase: 1, turn: 0 }, about: 'hand', planted: contact !== 'none' },
+    ...{ still: { phase: 1, turn: 0 }, about: 'hand', planted: contact !== 'none', push: null },
   };
 }
 
@@ -165,7 +184,15 @@ const MOVING: readonly HandSetting[] = [
   'stroked along the forearm',
   'helped between the fingers',
   'helped by two between the fingers',
+  'pinching putty',
+  'curling on an edge',
 ];
+
+/** Whether a ball or putty gives way in the hand. */
+const isSqueezed = (movement: Movement, { load, contact, equipment }: Level, setting: HandSetting) =>
+  setting === 'holding' &&
+  (load.kind === 'press' || load.kind === 'resist') &&
+  (contact === 'ball' || [...movement.equipment, ...equipment].includes('putty'));
 
 const helpedAt = (setting: HelpSetting) => (making: Making) => helped(setting, making);
 const onThigh = ({ course }: Making): Maker => (beat) => ({ hands: [freeHand(course.poseAt(beat), 'ahead', LYING)], things: [thighUnder()] }); // prettier-ignore
@@ -210,13 +237,21 @@ const MAKERS: Readonly<Record<HandSetting, (making: Making) => Maker>> = {
   'opening a band': bandOpening(1),
   'opening two bands': bandOpening(2),
   'pinching putty': puttyPinch,
+  'curling on an edge': edgeCurl,
   'on the open palm': onOpenPalm,
   holding: (making) => (making.level.load.kind === 'hang' ? hanging(making) : holding(making)),
 };
 
-/** Where a level's hand is: as named, else by its load. */
-export const settingOf = (movement: Movement, level: Level): HandSetting =>
-  level.hand?.setting ?? movement.hand?.setting ?? answerFor(SETTINGS, level.load, movement, level);
+/** What the other hand does: as named, else it is away where all the weight is on one, and does the same where it is not. */
+const otherIn = (movement: Movement, level: Level): OtherHandDoes =>
+  handSaid(movement, level).other ?? (isOnOneHand(level.load) ? 'away' : 'the same');
+const isOnOneHand = (load: LevelLoad) => load.kind === 'body' && [0, 1].includes(load.stance.leftShare);
+
+/** Where a level's hand is: as named where its load can be drawn so, else by its load. */
+export function settingOf(movement: Movement, level: Level): HandSetting {
+  const { setting } = handSaid(movement, level);
+  return setting && fitsSetting(setting, level.load) ? setting : answerFor(SETTINGS, level.load, movement, level);
+}
 
 const SETTINGS: LoadTable<LoadKind, HandSetting, [Movement, Level]> = {
   body: () => 'planted',
@@ -246,8 +281,7 @@ function viewOf(movement: Movement, level: Level, setting: HandSetting): HandVie
   // Hands that are turned show both, as one sees them oneself.
   const turned = setting.startsWith('planted') && level.facing !== 'forward' && level.facing !== 'free';
   return (
-    level.hand?.view ??
-    movement.hand?.view ??
+    handSaid(movement, level).view ??
     (turned ? 'as one sees it' : undefined) ??
     VIEWS[setting] ??
     answerFor(LOAD_VIEWS, level.load, movement)
@@ -266,6 +300,9 @@ const VIEWS: Partial<Record<HandSetting, HandViewName>> = {
   'helped at the fingers': 'thumb side, from above',
   'helped at the back': 'thumb side, from above',
   'helped around the fingers': 'thumb side, from above',
+  'helped at the thumb side': 'thumb side, from behind',
+  'helped at the little side': 'thumb side, from behind',
+  'helped at the thumb': 'thumb side, from behind',
   'helped at the forearm': 'thumb side, from above',
   'planted, fingers in turn': 'from the fingertips, above',
   'planted, fingers in pairs': 'from the fingertips, above',
@@ -274,8 +311,8 @@ const VIEWS: Partial<Record<HandSetting, HandViewName>> = {
 const SIDEWAYS: readonly string[] = ['radial deviation', 'ulnar deviation', 'finger spreading'];
 const LOAD_VIEWS: LoadTable<LoadKind, HandViewName, [Movement]> = {
   body: () => 'thumb side',
-  hang: () => 'from the fingertips',
-  lift: ({ on }) => (on === 'edge' ? 'thumb side, from above' : 'from the fingertips, above'),
+  hang: ({ on }) => (on === 'edge' ? 'thumb side, from behind' : 'from the fingertips'),
+  lift: ({ on }) => (on === 'edge' ? 'from behind' : 'from the fingertips, above'),
   weight: ({ action }) => (action.endsWith('deviation') ? 'thumb side' : 'from the fingertips, above'),
   roller: () => 'as one sees it',
   press: () => 'thumb side',

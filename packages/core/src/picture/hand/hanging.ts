@@ -2,7 +2,8 @@ import { type HandPose, PALM_DOWN_DEG } from '../../vocabulary/hand-joints.js';
 import { toDeg } from '../../mechanics/plane.js';
 import type { PlacedHand } from './flesh.js';
 import { freeHand } from './free-hand.js';
-import { edgeGrip, fingersOf, inHand } from './held.js';
+import { edgeGrip, ON_EDGE, USUAL_EDGE_MM } from './edges.js';
+import { fingersOf, inHand } from './in-hand.js';
 import { distanceToHand } from './helping.js';
 import { rod, rodGrip, slab } from './holding.js';
 import { type Maker, type Making, uses } from './making.js';
@@ -21,7 +22,7 @@ export function hanging(making: Making): Maker {
   if (load.kind !== 'hang') throw new TypeError('a hanging hand needs a hang');
   const moment =
     load.on === 'edge'
-      ? fromEdge(making, (load.edgeMm ?? 30) / 1000)
+      ? fromEdge(making, (load.edgeMm ?? USUAL_EDGE_MM) / 1000)
       : load.wristBendDeg > 0
         ? hookedOver(making, load.wristBendDeg, (load.handleMm ?? 30) / 2000)
         : uses(making, 'towel')
@@ -89,8 +90,8 @@ function hookedOver({ skeleton }: Making, bendDeg: number, radiusM: number): Han
 }
 
 function fromEdge({ skeleton, level }: Making, deepM: number): HandMoment3d {
-  const half = level.load.kind === 'hang' && level.load.edgeGrip === 'half crimp';
-  const { pose, edge } = edgeGrip(skeleton, deepM, half);
+  const grip = level.load.kind === 'hang' ? (level.load.edgeGrip ?? 'open hand') : 'open hand';
+  const { pose, edge } = edgeGrip(skeleton, deepM, ON_EDGE[grip]);
   const hand = freeHand(fingersOf(pose, { ...pose, ...HUNG }), 'up');
   const [x, y, z] = edge.placement.at;
   const board = slab({ at: [x, y + 0.02, z - deepM / 2 - 0.012], turn: UNTURNED }, [0.24, 0.13, 0.024], 'wood');

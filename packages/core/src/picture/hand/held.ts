@@ -7,7 +7,9 @@ import {
   type HandJoint,
   type HandPose,
 } from '../../vocabulary/hand-joints.js';
-import { barsOf, barTo, partsIn, type PlacedHand } from './flesh.js';
+import { ON_EDGE, onEdge, USUAL_EDGE_MM } from './edges.js';
+import { fingersOf, type Held, inHand } from './in-hand.js';
+import { barsOf, barTo, partsIn } from './flesh.js';
 import { distanceToThings } from './helping.js';
 import { freeHand, LYING, type Pointing, tableUnder, thighUnder } from './free-hand.js';
 import {
@@ -25,35 +27,11 @@ import {
 import { type Maker, type Making, uses } from './making.js';
 import { padOf } from './touching.js';
 import { SHAPE_POSES } from './shapes.js';
-import { keptFor, type Part, type Skeleton } from './skeleton.js';
+import { keptFor, type Skeleton } from './skeleton.js';
 import { crossing } from './solving.js';
-import {
-  add,
-  facing,
-  HERE,
-  type Placement,
-  times,
-  turnAbout,
-  unitOf,
-  UNTURNED,
-  type Vec3,
-  within,
-  X,
-  Z,
-} from './space.js';
+import { add, facing, HERE, type Placement, times, turnAbout, unitOf, UNTURNED, type Vec3, X, Z } from './space.js';
 import { outShare } from './course.js';
 import type { Thing } from './things.js';
-
-/** What is in a hand: how the fingers lie, and the things, seen from the hand's own frame. */
-interface Held {
-  readonly grip: HandPose;
-  readonly things: readonly Thing[];
-}
-
-/** The joints of the fingers and the thumb from one pose, forearm and wrist from another. */
-export function fingersOf(fingers: HandPose, { supinationDeg, wristExtensionDeg, wristRadialDeg }: HandPose): HandPose {
-  return { ...fingers, supinationDeg, wristExtensionDeg, wristRadialDeg };
-}
 
 const HALF_MM = 2000;
 /** A dumbbell's weights by what it weighs: their radius and how long each is, metres. */
@@ -168,7 +146,8 @@ function heldLift(
   { skeleton }: Making,
 ): Held {
   if (on === 'pinch') return pinched(skeleton, (pinchMm ?? 40) / 1000, 0.15, digits ?? ['index', 'middle', 'ring', 'little', 'thumb']); // prettier-ignore
-  if (on === 'edge') return onEdge(skeleton, (edgeMm ?? 30) / 1000, edgeGrip === 'half crimp', massKg);
+  if (on === 'edge')
+    return onEdge(skeleton, (edgeMm ?? USUAL_EDGE_MM) / 1000, ON_EDGE[edgeGrip ?? 'open hand'], massKg);
   const radiusM = (handleMm ?? 30) / HALF_MM;
   const thumbBeside = digits !== undefined && !digits.includes('thumb');
   const grip = rodGrip(skeleton, radiusM, 'straight', thumbBeside ? FINGER_NAMES : ALL_DIGITS);
@@ -186,60 +165,14 @@ function heldLift(
   };
 }
 
-/** Fingers on an edge with what hangs from it. */
-function onEdge(skeleton: Skeleton, deepM: number, halfCrimp: boolean, massKg: number): Held {
-  const { pose, edge } = edgeGrip(skeleton, deepM, halfCrimp);
-  const [x, y, z] = edge.placement.at;
-  const boardAt: Vec3 = [x, y, z - deepM / 2 - EDGE.boardM / 2];
-  const board = slab({ at: boardAt, turn: UNTURNED }, [EDGE.wideM, EDGE.tallM, EDGE.boardM], 'wood');
-  const rope = rod({ at: [x, y + 0.08, boardAt[2]], turn: UNTURNED }, 0.003, 0.1, 'cloth');
-  const size = 0.04 + 0.012 * Math.cbrt(massKg);
-  const weight = rod({ at: [x, y + 0.15, boardAt[2]], turn: turnAbout(X, 90) }, size, 0.03, 'metal');
-  return { grip: pose, things: [edge, board, rope, weight] };
-}
-/** From `deepM` on the middle bones lie on an edge as well. */
-const EDGE = { deepM: 0.032, wideM: 0.13, highM: 0.022, tallM: 0.07, boardM: 0.018 };
-/** Knuckle, middle and end joint of fingers on an edge: the middle finger’s; the others come to the same line. */
-const ON_EDGE = { open: [16, 52, 36], half: [64, 88, 8] } as const;
-
-/** Four fingers whose pads stand on one edge, seen from the hand: the edge looks to the fingertips, its board lies before them. */
-export function edgeGrip(
-  skeleton: Skeleton,
-  deepM: number,
-  halfCrimp: boolean,
-): { readonly pose: HandPose; readonly edge: Thing } {
-  const [mcp, pip, dip] = halfCrimp ? ON_EDGE.half : ON_EDGE.open;
-  let pose: HandPose = { ...SHAPE_POSES['on an edge'] };
-  for (const finger of FINGER_NAMES)
-    pose = { ...pose, [`${finger}McpDeg`]: mcp, [`${finger}PipDeg`]: pip, [`${finger}DipDeg`]: dip };
-  const lowest = (tried: HandPose, bone: Part) => {
-    const parts = partsIn(skeleton, { side: 'right', forearm: HERE, pose: tried });
-    return Math.min(
-      ...barsOf(skeleton, 'right', parts, (part) => part === bone).map((bar) => barTo(bar, ([, y]) => y)),
-    );
-  };
-  // The little finger is the shortest: the others come to its line.
-  const line = lowest({ ...pose, littleMcpDeg: mcp - 12, littlePipDeg: pip - 14 }, 'little3');
-  pose = { ...pose, littleMcpDeg: mcp - 12, littlePipDeg: pip - 14 };
-  for (const finger of ['index', 'middle', 'ring'] as const) {
-    const joint = `${finger}PipDeg` as const;
-    const off = (deg: number) => lowest({ ...pose, [joint]: deg }, `${finger}3`) - line;
-    pose = { ...pose, [joint]: crossing(off, pip - 30, pip + 26) };
-  }
-  const parts = partsIn(skeleton, { side: 'right', forearm: HERE, pose });
-  const tips = barsOf(skeleton, 'right', parts, (part) => FINGER_NAMES.some((finger) => part === `${finger}3`));
-  const tip = Math.min(...tips.map((bar) => barTo(bar, ([, , z]) => z)));
-  const edge = slab(
-    { at: [0.006, line - EDGE.highM / 2 + (deepM > EDGE.deepM ? -0.0025 : 0.001), tip + deepM / 2], turn: UNTURNED },
-    [EDGE.wideM, EDGE.highM, deepM],
-  );
-  return { pose, edge };
-}
-
-/** Radius of balls, metres. */
-const BALL_M = { soft: 0.033, firm: 0.035, putty: 0.026 };
+/** Radius of balls, metres, and how far a squeeze makes them smaller, of it. */
+const BALLS = {
+  soft: { radiusM: 0.033, gives: 0.16 },
+  firm: { radiusM: 0.035, gives: 0.05 },
+  putty: { radiusM: 0.026, gives: 0.22 },
+};
 const ballFor = (making: Making) =>
-  uses(making, 'putty') ? BALL_M.putty : uses(making, 'firm ball') ? BALL_M.firm : BALL_M.soft;
+  uses(making, 'putty') ? BALLS.putty : uses(making, 'firm ball') ? BALLS.firm : BALLS.soft;
 
 /** A spring gripper: one handle in the palm, the other under the fingers, nearer the more it is closed. */
 function gripper(skeleton: Skeleton, closed: number): Held {
@@ -273,8 +206,9 @@ const byContact = ({ level, skeleton }: Making, stick: boolean): Held | null => 
   const grip = rodGrip(skeleton, stick ? ROD_M.stick : ROD_M.dumbbell);
   return { grip: grip.pose, things: stick ? [rod(alongRod(grip.at, 0.16), ROD_M.stick, 0.44, 'wood')] : dumbbell(grip, ROD_M.dumbbell, 0.5) }; // prettier-ignore
 };
-const ball = (making: Making, digits?: readonly Digit[]): Held => {
-  const radiusM = ballFor(making);
+const ball = (making: Making, squeezed: number, digits?: readonly Digit[]): Held => {
+  const { radiusM: wholeM, gives } = ballFor(making);
+  const radiusM = wholeM * (1 - gives * squeezed);
   const { pose, at } = ballGrip(making.skeleton, radiusM, digits);
   return { grip: pose, things: [{ shape: 'ball', radiusM, placement: at, look: 'rubber' }] };
 };
@@ -287,14 +221,14 @@ const HELD: LoadTable<LoadKind, Held | null, [Making, number]> = {
   roller: () => null,
   press: (_, making, share) => squeezed(making, share),
   resist: ({ digits }, making, share) => squeezed(making, share, digits),
-  move: (_, making) => (making.level.contact === 'ball' ? ball(making) : byContact(making, uses(making, 'stick'))),
+  move: (_, making) => (making.level.contact === 'ball' ? ball(making, 0) : byContact(making, uses(making, 'stick'))),
   stretch: () => null,
   rest: () => null,
 };
 
 function squeezed(making: Making, share: number, digits?: readonly Digit[]): Held | null {
   if (uses(making, 'hand gripper')) return gripper(making.skeleton, share);
-  if (making.level.contact === 'ball' || uses(making, 'putty')) return ball(making, digits);
+  if (making.level.contact === 'ball' || uses(making, 'putty')) return ball(making, share, digits);
   return byContact(making, false);
 }
 
@@ -319,10 +253,4 @@ export function holding(making: Making): Maker {
     const support = lies ? [uses(making, 'table') ? tableUnder() : thighUnder()] : [];
     return { hands: [hand], things: [...support, ...(held ? inHand(skeleton, hand, held.things) : [])] };
   };
-}
-
-/** Things of the hand's own frame where the hand is now. */
-export function inHand(skeleton: Skeleton, hand: PlacedHand, things: readonly Thing[]): Thing[] {
-  const frame = partsIn(skeleton, hand).hand;
-  return things.map((thing) => ({ ...thing, placement: within(frame, thing.placement) }));
 }

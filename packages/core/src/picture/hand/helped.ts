@@ -4,7 +4,7 @@ import type { PlacedHand } from './flesh.js';
 import { freeHand, LYING, tableUnder } from './free-hand.js';
 import { helper, type Hold, type Target } from './helping.js';
 import { ALL_DIGITS, rod, rodGrip } from './holding.js';
-import { fingersOf, inHand } from './held.js';
+import { fingersOf, inHand } from './in-hand.js';
 import { type Maker, type Making, uses } from './making.js';
 import { shapePose, SHAPE_POSES } from './shapes.js';
 import { type HandBone, ownMm, type Parts, type Skeleton } from './skeleton.js';

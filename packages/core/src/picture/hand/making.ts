@@ -1,6 +1,7 @@
 import type { PostureLoad } from '../../mechanics/hand-load.js';
 import type { Body } from '../../model/body.js';
 import type { Level, Movement } from '../../model/movement.js';
+import type { OtherHandDoes } from '../../vocabulary/hand-settings.js';
 import type { Beat, Course } from './course.js';
 import type { HandMoment3d } from './moment.js';
 import type { Skeleton } from './skeleton.js';
@@ -15,6 +16,8 @@ export interface Making {
   readonly movement: Pick<Movement, 'equipment' | 'id'>;
   readonly level: DrawnLevel;
   readonly course: Course;
+  /** What the other hand does, where both are drawn. */
+  readonly other: OtherHandDoes;
   /** The posture's load a share of the way, where the body rests on its hands. */
   readonly loadAt: ((share: number) => PostureLoad) | null;
 }

@@ -3,7 +3,7 @@ import { barsOf, barTo, forearmBars, partsIn, type PlacedHand } from './flesh.js
 import { distanceToHand } from './helping.js';
 import { closedOn } from './closing.js';
 import { rod, rodGrip } from './holding.js';
-import { fingersOf, inHand } from './held.js';
+import { fingersOf, inHand } from './in-hand.js';
 import type { Maker, Making } from './making.js';
 import { type HandMoment3d, mirroredHand, movedMoment } from './moment.js';
 import { SHAPE_POSES } from './shapes.js';

@@ -6,6 +6,7 @@ import {
   type HandJoint,
   type HandPose,
 } from '../../vocabulary/hand-joints.js';
+import type { OtherHandDoes } from '../../vocabulary/hand-settings.js';
 import type { Contact, Facing } from '../../vocabulary/contacts.js';
 import { itemAt } from '../../vocabulary/lists.js';
 import { type Beat, outShare } from './course.js';
@@ -134,6 +135,9 @@ const FACING_DEG: Record<Facing, number> = { free: 0, forward: 0, outward: -90, 
 /** Between the wrists of both hands when they are drawn, metres: by where the fingers point. */
 const APART_M: Record<Facing, number> = { free: 0.2, forward: 0.2, outward: 0.2, inward: 0.44, backward: 0.2 };
 
+/** A forearm that stands over its flat hand. */
+const UPRIGHT: Partial<HandPose> = { wristExtensionDeg: 78 };
+
 /** The wrist's angles of a planted hand at a moment. */
 export function wristFor({ level, loadAt, course }: Making, beat: Beat): Partial<HandPose> {
   const share = outShare(beat);
@@ -143,7 +147,7 @@ export function wristFor({ level, loadAt, course }: Making, beat: Beat): Partial
 /** Hands on floor, wall or table, as the posture has them. */
 export function planted(making: Making): Maker {
   const { level, skeleton } = making;
-  const { contact, facing, load } = level;
+  const { contact, load } = level;
   if (load.kind !== 'body' || !making.loadAt) throw new TypeError('planted hands need a posture');
   const { loadAt } = making;
   const onWall = load.stance.surface === 'wall';
@@ -155,20 +159,31 @@ export function planted(making: Making): Maker {
       floorUnder([0, 0.06, 0], raised ? 'wood' : 'floor'),
       ...(contact === 'handle' || contact === 'edge' ? handleThings() : []),
     ];
-    return surfaced({ hands: [hand], things }, facing, onWall);
+    return surfaced({ hands: [hand], things }, making, onWall);
   };
 }
 
 /** Both hands where turned fingers tell what it is; against a wall the floor stands up. */
-export function surfaced(moment: HandMoment3d, facing: Facing, onWall: boolean): HandMoment3d {
+export function surfaced(
+  moment: HandMoment3d,
+  { skeleton, level: { facing }, other }: Making,
+  onWall: boolean,
+): HandMoment3d {
   if (onWall) return movedMoment({ at: [0, 0, 0], turn: turnAbout(X, 90) }, moment);
   if (facing === 'forward' || facing === 'free') return moment;
   const { hands, things } = moment;
   const spun = turnAbout(Z, FACING_DEG[facing]);
   const apart: Placement = { at: [APART_M[facing] / 2, 0, 0], turn: spun };
   const own = movedMoment(apart, { hands, things: things.slice(1) });
-  const both = movedMoment(HERE, { hands: [...own.hands, ...own.hands.map(mirroredHand)], things: own.things });
-  return { hands: both.hands, things: [floorUnder([0, 0, 0], 'floor', 0.8), ...both.things] };
+  const beside: Record<OtherHandDoes, () => readonly PlacedHand[]> = {
+    'the same': () => own.hands.map(mirroredHand),
+    'fingers forward': () => {
+      const flat = movedMoment({ at: [APART_M[facing] / 2, 0, 0], turn: HERE.turn }, { hands: [palmFlat(skeleton, { ...FLAT, ...UPRIGHT })], things: [] }); // prettier-ignore
+      return flat.hands.map((hand) => ({ ...mirroredHand(hand), helps: true }));
+    },
+    away: () => [],
+  };
+  return { hands: [...own.hands, ...beside[other]()], things: [floorUnder([0, 0, 0], 'floor', 0.8), ...own.things] };
 }
 
 /** Which finger is lifted, and how far (0 … 1), in a repetition that goes through thumb and fingers. */

@@ -23,7 +23,7 @@ export function palmToFingertips(making: Making): Maker {
     const share = outShare(beat);
     const wrist = wristFor(making, beat);
     const hand = tentAt(skeleton, share, wrist);
-    return surfaced({ hands: [hand], things: [floorUnder([0, 0.06, 0], raised ? 'wood' : 'floor')] }, level.facing, onWall); // prettier-ignore
+    return surfaced({ hands: [hand], things: [floorUnder([0, 0.06, 0], raised ? 'wood' : 'floor')] }, making, onWall); // prettier-ignore
   };
 }
 

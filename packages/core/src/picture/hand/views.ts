@@ -12,6 +12,8 @@ export interface ViewPoint {
 export const VIEW_POINTS: Readonly<Record<HandViewName, ViewPoint>> = {
   'thumb side': { aroundDeg: 8, upDeg: 14 },
   'thumb side, from above': { aroundDeg: 30, upDeg: 34 },
+  'thumb side, from behind': { aroundDeg: -38, upDeg: 14 },
+  'from behind': { aroundDeg: -112, upDeg: 16 },
   'little-finger side': { aroundDeg: 172, upDeg: 14 },
   'from above': { aroundDeg: -90, upDeg: 82 },
   'from below': { aroundDeg: -90, upDeg: -78 },
