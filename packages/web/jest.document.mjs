@@ -17,6 +17,11 @@ globalThis.matchMedia ??= (query) => ({
 });
 Element.prototype.scrollIntoView ??= () => undefined;
 Element.prototype.getAnimations ??= () => [];
+// No canvas draws here: pictures take their flat form.
+HTMLCanvasElement.prototype.getContext = () => null;
+
+// Typing letter by letter into a full screen takes seconds on a busy machine.
+jest.setTimeout(20_000);
 
 afterEach(() => {
   cleanup();

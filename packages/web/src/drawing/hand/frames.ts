@@ -5,6 +5,7 @@ import {
   frameAround,
   type Hand,
   type HandPicture,
+  pushArrow,
   trailOf,
   type Vec3,
   type ViewPoint,
@@ -25,8 +26,12 @@ function keep<T>(picture: HandPicture, key: string, make: () => T): T {
 export const frameOf = (picture: HandPicture, side: Hand, view: ViewPoint = picture.view): Frame3d =>
   keep(picture, `frame ${side} ${view.aroundDeg} ${view.upDeg}`, () => {
     const moments = MEASURED_AT.map((phase) => picture.at({ phase, turn: 0 }, side));
-    return frameAround(picture.skeleton, moments, eyeFor(view, side));
+    return frameAround(picture.skeleton, moments, eyeFor(view, side), picture.forearmM);
   });
+
+/** The press of a picture that does not move, worked out once. */
+export const pushFor = (picture: HandPicture, side: Hand): readonly [Vec3, Vec3] | null =>
+  keep(picture, `push ${side}`, () => pushArrow(picture, side));
 
 /** The way of what moves most, worked out once. */
 export const trailFor = (picture: HandPicture, side: Hand, { turn }: Beat): readonly Vec3[] | null =>

@@ -9,10 +9,12 @@ import {
   wristArcOf,
 } from '@clay-pot/core';
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
-import { frameOf, trailFor } from './frames.js';
-import { drawTrail, drawWristArc } from './overlay.js';
-import { onStageRestored, sharedStage } from './shared-stage.js';
-import type { Stage } from './stage.js';
+import { frameOf, pushFor, trailFor } from './frames.js';
+import { drawPush, drawTrail, drawWristArc } from './overlay.js';
+import { arrowWay } from '../../ui/arrow-way.js';
+import { onStageRestored } from './shared-stage.js';
+import { draggedView, turnedView } from './turning.js';
+import { useCanvasSize, useStage } from './use-stage.js';
 
 interface Props {
   picture: HandPicture;
@@ -35,11 +37,8 @@ interface Props {
 
 /** A drawing that takes less than this is made with every frame, milliseconds. */
 const FREE_MS = 6;
-/** Degrees for a press of an arrow key, and for a pixel of dragging. */
+/** Degrees for a press of an arrow key. */
 const KEY_DEG = 12;
-const DRAG_DEG = 0.6;
-/** How far one can look from above and from below. */
-const MOST_UP_DEG = 88;
 
 /** A hand in space that moves, and that can be turned. */
 export function HandLive({
@@ -73,6 +72,8 @@ export function HandLive({
       stage.draw({ skeleton: picture.skeleton, moment, frame, ...(pressure && { pressure }) }, onto);
       const way = trail ? trailFor(picture, side, at) : null;
       if (way) drawTrail(onto, frame, way, picture.round);
+      const push = pushFor(picture, side);
+      if (push) drawPush(onto, frame, push);
       const [hand] = moment.hands;
       if (wristRangeDeg !== undefined && hand) {
         const arc = wristArcOf(picture.skeleton, hand, wristRangeDeg);
@@ -97,27 +98,15 @@ export function HandLive({
     };
   }, [stage, picture, side, beat, running, view, turned, pressure, trail, wristRangeDeg, size]);
 
-  const turnBy = (aroundDeg: number, upDeg: number) => {
-    // Around the left hand the other way, as its picture is a mirror.
-    const sign = side === 'left' ? -1 : 1;
-    setTurned({
-      aroundDeg: now.aroundDeg + sign * aroundDeg,
-      upDeg: Math.max(-MOST_UP_DEG, Math.min(MOST_UP_DEG, now.upDeg + upDeg)),
-    });
-  };
+  const turnBy = (aroundDeg: number, upDeg: number) => setTurned(turnedView(now, side, aroundDeg, upDeg));
   const drag = useRef<{ x: number; y: number } | null>(null);
   const handlers = turnable && {
     tabIndex: 0,
     role: 'group',
     'aria-label': `${label}. Arrow keys turn it, Home turns it back.`,
     onKeyDown: (event: KeyboardEvent) => {
-      const by = {
-        ArrowLeft: [-KEY_DEG, 0],
-        ArrowRight: [KEY_DEG, 0],
-        ArrowUp: [0, KEY_DEG],
-        ArrowDown: [0, -KEY_DEG],
-      }[event.key];
-      if (by) turnBy(by[0] ?? 0, by[1] ?? 0);
+      const way = arrowWay(event.key);
+      if (way) turnBy(way[0] * KEY_DEG, -way[1] * KEY_DEG);
       else if (event.key === 'Home') setTurned(null);
       else return;
       // The page’s own arrow keys (skip and back in the player) are not meant.
@@ -131,7 +120,7 @@ export function HandLive({
     onPointerMove: (event: PointerEvent) => {
       const from = drag.current;
       if (!from) return;
-      turnBy((event.clientX - from.x) * -DRAG_DEG, (event.clientY - from.y) * DRAG_DEG);
+      turnBy(...draggedView(event.clientX - from.x, event.clientY - from.y));
       drag.current = { x: event.clientX, y: event.clientY };
     },
     onPointerUp: () => (drag.current = null),
@@ -149,41 +138,4 @@ export function HandLive({
       />
     </div>
   );
-}
-
-/** The page's stage once it is there. */
-function useStage(onTrouble?: () => void): Stage | null {
-  const [stage, setStage] = useState<Stage | null>(null);
-  useEffect(() => {
-    let wanted = true;
-    sharedStage()
-      .then((open) => wanted && setStage(open))
-      .catch(() => wanted && onTrouble?.());
-    return () => {
-      wanted = false;
-    };
-  }, [onTrouble]);
-  return stage;
-}
-
-/** Pixels of a drawing for each of the page’s, and how many there are at most: lines are smooth, and a phone keeps up. */
-const FINE = 2;
-const MOST_PIXELS = 1_600_000;
-/** Keeps a canvas as fine as the screen; tells its size whenever it changes. */
-function useCanvasSize(canvas: React.RefObject<HTMLCanvasElement | null>): string | null {
-  const [size, setSize] = useState<string | null>(null);
-  useEffect(() => {
-    const element = canvas.current;
-    if (!element) return;
-    const watch = new ResizeObserver(() => {
-      const area = element.clientWidth * element.clientHeight;
-      const scale = Math.min(FINE, Math.sqrt(MOST_PIXELS / Math.max(1, area)));
-      element.width = Math.round(element.clientWidth * scale);
-      element.height = Math.round(element.clientHeight * scale);
-      setSize(`${element.width} ${element.height}`);
-    });
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, [canvas]);
-  return size;
 }

@@ -57,7 +57,11 @@ export function HandStill({
     };
   }, [picture, side, phase, turn, width, height, view, pressure, trail, onTrouble]);
   return (
-    <div ref={box} className={className} {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}>
+    <div
+      ref={box}
+      className={`[contain:size] ${className}`}
+      {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
+    >
       {src && <img src={src} alt="" className="size-full object-contain" draggable={false} />}
     </div>
   );
@@ -67,6 +71,8 @@ export function HandStill({
 const FINE = 2;
 /** Pictures are drawn from this far outside the screen on. */
 const NEAR = '300px';
+/** How long a box keeps its size before it is drawn anew: not with every step of a window that is resized. */
+const REST_MS = 150;
 /** The size of a box once it comes near the screen, in CSS pixels; null before. */
 function useSizeWhenNear(box: RefObject<HTMLDivElement | null>): { width: number; height: number } | null {
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
@@ -81,9 +87,27 @@ function useSizeWhenNear(box: RefObject<HTMLDivElement | null>): { width: number
       measure();
       return;
     }
-    const watch = new IntersectionObserver(([entry]) => entry?.isIntersecting && measure(), { rootMargin: NEAR });
+    // Once it has come near, it is drawn anew when it has come to rest in another size.
+    let resting: ReturnType<typeof setTimeout> | undefined;
+    const sized = new ResizeObserver(() => {
+      clearTimeout(resting);
+      resting = setTimeout(measure, REST_MS);
+    });
+    const watch = new IntersectionObserver(
+      ([entry]) => {
+        if (!entry?.isIntersecting) return;
+        watch.disconnect();
+        measure();
+        sized.observe(element);
+      },
+      { rootMargin: NEAR },
+    );
     watch.observe(element);
-    return () => watch.disconnect();
+    return () => {
+      watch.disconnect();
+      sized.disconnect();
+      clearTimeout(resting);
+    };
   }, [box]);
   return size;
 }

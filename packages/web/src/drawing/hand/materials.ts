@@ -39,19 +39,29 @@ export interface LineUniforms {
 /** Uniforms for outlines. */
 export const lineUniforms = (): LineUniforms => ({ uHalf: { value: new Vector2(100, 100) }, uLine: { value: 1.5 } });
 
+/** From how far up the forearm it goes out of sight, millimetres of the measured hand: a forearm that nobody asks about. */
+export interface FadeUniforms {
+  readonly uFadeMm: { value: number };
+}
+/** Uniforms for forearms. */
+export const fadeUniforms = (): FadeUniforms => ({ uFadeMm: { value: 135 } });
+/** How far beyond the part that is in the picture a forearm begins to go, and over how much of it; millimetres. */
+export const FADE_AFTER_MM = 50;
+const FADE_OVER_MM = 80;
+
 /** Tells the fragment where on the measured hand it is, in millimetres. */
 const MEASURED_VERTEX =
   'attribute vec3 measured;\nvarying vec3 vMeasured;\nvoid main() {\n  vMeasured = measured * 1000.0;';
-/** A forearm that nobody asks about goes out of sight toward the elbow. */
-const FADE = 'gl_FragColor.a *= smoothstep(-215.0, -135.0, vMeasured.y);';
+const FADE = `gl_FragColor.a *= smoothstep(-uFadeMm - ${FADE_OVER_MM.toFixed(1)}, -uFadeMm, vMeasured.y);`;
 const faded = (fragment: string, declared = false) =>
-  `${declared ? '' : 'varying vec3 vMeasured;\n'}${fragment.replace('#include <dithering_fragment>', `#include <dithering_fragment>\n  ${FADE}`)}`;
+  `uniform float uFadeMm;\n${declared ? '' : 'varying vec3 vMeasured;\n'}${fragment.replace('#include <dithering_fragment>', `#include <dithering_fragment>\n  ${FADE}`)}`;
 
 /** The back of a shape a line's width larger: what of it shows is its outline. */
-export function outlineMaterial(line: LineUniforms, fades = false): MeshBasicMaterial {
+export function outlineMaterial(line: LineUniforms, fade?: FadeUniforms): MeshBasicMaterial {
+  const fades = fade !== undefined;
   const material = new MeshBasicMaterial({ color: INK, side: BackSide, transparent: fades });
   material.onBeforeCompile = (shader: WebGLProgramParametersWithUniforms) => {
-    Object.assign(shader.uniforms, line);
+    Object.assign(shader.uniforms, line, fade);
     shader.vertexShader = shader.vertexShader
       .replace(
         'void main() {',
@@ -167,7 +177,7 @@ vec3 painted(vec3 skin) {
 /** Skin with its nails, and what is painted on it. */
 export function skinMaterial(
   gradientMap: DataTexture,
-  paint: SkinPaint,
+  paint: SkinPaint & FadeUniforms,
   colours: HandColours,
   side: Hand,
   helps: boolean,

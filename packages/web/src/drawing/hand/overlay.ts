@@ -34,6 +34,24 @@ export function drawTrail(canvas: HTMLCanvasElement, frame: Frame3d, trail: read
   context.restore();
 }
 
+/** Draws a press: a solid arrow from the skin the way it goes. */
+export function drawPush(canvas: HTMLCanvasElement, frame: Frame3d, arrow: readonly [Vec3, Vec3]): void {
+  const context = canvas.getContext('2d');
+  if (!context) return;
+  const [from, to] = arrow.map(toPixels(frame, canvas)) as [readonly [number, number], readonly [number, number]];
+  const size = Math.min(canvas.width, canvas.height) / 13;
+  context.save();
+  context.strokeStyle = context.fillStyle = WAY;
+  context.lineWidth = size * 0.34;
+  context.lineCap = 'round';
+  context.beginPath();
+  context.moveTo(...from);
+  context.lineTo(...to);
+  context.stroke();
+  arrowHead(context, [from, to], size);
+  context.restore();
+}
+
 function arrowHead(
   context: CanvasRenderingContext2D,
   points: readonly (readonly [number, number])[],

@@ -22,6 +22,7 @@ import {
   Group,
   Matrix4,
   MeshBasicMaterial,
+  type Object3D,
   OrthographicCamera,
   Quaternion,
   Scene,
@@ -34,6 +35,9 @@ import {
 import { fetchHandMesh, handGeometry } from './hand-mesh.js';
 import type { HandMesh } from './mesh-file.js';
 import {
+  FADE_AFTER_MM,
+  type FadeUniforms,
+  fadeUniforms,
   type HandColours,
   lineUniforms,
   noPaint,
@@ -85,10 +89,11 @@ export async function openStage(colours: HandColours, onRestored: () => void): P
   });
 
   const line = lineUniforms();
-  const outline = outlineMaterial(line, true);
+  const fade = fadeUniforms();
+  const outline = outlineMaterial(line, fade);
   const gradient = tones();
   const things = thingMaker(gradient, outlineMaterial(line));
-  const hands = handMaker(mesh, colours, gradient, outline);
+  const hands = handMaker(mesh, colours, { gradient, outline, fade });
   const scene = new Scene();
   const light = new DirectionalLight(0xffffff, 2.4);
   scene.add(new AmbientLight(0xffffff, 1), light, light.target);
@@ -105,13 +110,16 @@ export async function openStage(colours: HandColours, onRestored: () => void): P
     renderer.setViewport(0, 0, width, height);
     line.uHalf.value.set(width / 2, height / 2);
     line.uLine.value = Math.max(1.5, Math.sqrt(width * height) * LINE_SHARE);
+    fade.uFadeMm.value = (frame.forearmM * 1000) / skeleton.size.forearmTimes + FADE_AFTER_MM;
     aim(camera, light, frame, width / height);
-    const drawn = [
-      ...moment.hands.map((hand, i) => hands.posed(skeleton, hand, i, pressure[i] ?? [])),
-      ...moment.things.map(things.made),
-    ];
     const ground = groundOf(moment);
-    if (ground) drawn.push(...moment.hands.map((hand, i) => hands.shadow(skeleton, hand, i, ground, frame.eye)));
+    const under = ground !== undefined && !isOver(ground, frame.eye);
+    const drawn: Object3D[] = [
+      ...moment.hands.map((hand, i) => hands.posed(skeleton, hand, i, pressure[i] ?? [])),
+      // From below, one looks through what hands stand on, whatever it is made of.
+      ...moment.things.map((thing) => things.made(thing === ground && under ? { ...thing, look: 'floor' } : thing)),
+    ];
+    if (ground && !under) drawn.push(...moment.hands.map((hand, i) => hands.shadow(skeleton, hand, i, ground)));
     scene.add(...drawn);
     renderer.render(scene, camera);
     scene.remove(...drawn);
@@ -156,6 +164,10 @@ const groundOf = ({ things }: HandMoment3d): Ground | undefined =>
 const LARGE_M = 0.4;
 type Ground = Extract<HandMoment3d['things'][number], { shape: 'slab' }>;
 
+/** Whether the eye is on the side of a floor or a wall that hands stand on. */
+const isOver = ({ placement }: Ground, eye: Frame3d['eye']): boolean =>
+  new Vector3(0, 0, 1).applyQuaternion(new Quaternion(...placement.turn)).dot(new Vector3(...eye)) > 0;
+
 /** Where light comes from over a floor, as far as shadows go: aside and ahead for each of up. */
 const SHADE = { aside: 0.22, ahead: -0.18, liftM: 0.0006 };
 /** Flattens what is over a floor onto it. */
@@ -173,7 +185,11 @@ interface HandModel {
 }
 
 /** Poses hands: a model for each hand of a shot, kept from one drawing to the next. */
-function handMaker(mesh: HandMesh, colours: HandColours, gradient: DataTexture, outline: MeshBasicMaterial) {
+function handMaker(
+  mesh: HandMesh,
+  colours: HandColours,
+  { gradient, outline, fade }: { gradient: DataTexture; outline: MeshBasicMaterial; fade: FadeUniforms },
+) {
   const geometries = new WeakMap<HandSize, BufferGeometry>();
   const models = new WeakMap<HandSize, Map<string, HandModel>>();
   const shadeMaterial = new MeshBasicMaterial({ color: SHADE_COLOUR, side: DoubleSide });
@@ -188,7 +204,7 @@ function handMaker(mesh: HandMesh, colours: HandColours, gradient: DataTexture, 
     const group = new Group();
     group.add(...bones);
     const skin = new ThreeSkeleton(bones, rest);
-    for (const material of [skinMaterial(gradient, paint, colours, side, helps), outline]) {
+    for (const material of [skinMaterial(gradient, { ...paint, ...fade }, colours, side, helps), outline]) {
       const drawn = new SkinnedMesh(geometry, material);
       drawn.frustumCulled = false;
       drawn.bind(skin, new Matrix4());
@@ -227,14 +243,11 @@ function handMaker(mesh: HandMesh, colours: HandColours, gradient: DataTexture, 
     paintPressure(model.paint, pressure, MOST_N_CM2);
     return model.group;
   };
-  /** The shadow of a hand that has been posed; from below, the floor hides it. */
-  const shadow = (skeleton: Skeleton, hand: PlacedHand, index: number, ground: Ground, eye: Frame3d['eye']): Group => {
+  /** The shadow of a hand that has been posed. */
+  const shadow = (skeleton: Skeleton, hand: PlacedHand, index: number, ground: Ground): SkinnedMesh => {
     const { shade } = modelOf(skeleton, hand, index);
     shade.matrix.copy(shadeOn(ground));
-    const up = new Vector3(0, 0, 1).applyQuaternion(new Quaternion(...ground.placement.turn));
-    const group = new Group();
-    if (up.dot(new Vector3(...eye)) > 0) group.add(shade);
-    return group;
+    return shade;
   };
   return { posed, shadow };
 }

@@ -1,6 +1,6 @@
 import type { Beat, Hand, HandPicture, PressureSpot, ViewPoint } from '@clay-pot/core';
-import { frameOf, trailFor } from './frames.js';
-import { drawTrail } from './overlay.js';
+import { frameOf, pushFor, trailFor } from './frames.js';
+import { drawPush, drawTrail } from './overlay.js';
 import { onStageRestored, sharedStage } from './shared-stage.js';
 
 /** A still picture that is wanted: of what, how large in pixels, seen from where. */
@@ -15,6 +15,8 @@ export interface StillWish {
   readonly trail?: boolean;
 }
 
+/** A picture that nobody has any more takes its drawings along. */
+const letGo = new FinalizationRegistry<string>((address) => URL.revokeObjectURL(address));
 const made = new WeakMap<HandPicture, Map<string, Promise<string>>>();
 const keyOf = ({ side, beat, width, height, view, pressure, trail }: StillWish) =>
   [
@@ -64,9 +66,13 @@ async function drawStill({
   }
   const way = trail ? trailFor(picture, side, beat) : null;
   if (way) drawTrail(canvas, frame, way, picture.round);
+  const push = pushFor(picture, side);
+  if (push) drawPush(canvas, frame, push);
   const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'));
   if (!blob) throw new Error('The picture could not be kept.');
-  return URL.createObjectURL(blob);
+  const address = URL.createObjectURL(blob);
+  letGo.register(picture, address);
+  return address;
 }
 
 const restored = () =>

@@ -149,7 +149,7 @@ export function BenchDrawing({ body, posture, set, planted, rangeDeg }: Props) {
         load={load}
         rangeDeg={rangeDeg}
         onTrouble={giveUp}
-        className="h-64 border-line max-sm:border-t sm:h-80 sm:border-l"
+        className="h-96 border-line max-sm:border-t sm:h-[26rem] sm:border-l"
       />
     </div>
   );

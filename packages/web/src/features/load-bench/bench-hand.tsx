@@ -1,4 +1,12 @@
-import { type Body, postureHand, type PostureLoad, pressureOn, shown, type SupportPosture } from '@clay-pot/core';
+import {
+  type Body,
+  postureHand,
+  type PostureLoad,
+  pressureOn,
+  shown,
+  type SupportPosture,
+  VIEW_POINTS,
+} from '@clay-pot/core';
 import { useMemo } from 'react';
 import { HandLive } from '../../drawing/hand/hand-live.js';
 
@@ -29,16 +37,23 @@ export function BenchHand({ body, posture, load, rangeDeg, onTrouble, className 
     [load, posture.contact],
   );
   const bent = wristExtensionDeg < 0 ? 'flexed' : 'extended';
+  const drawn = { picture, beat: STILL, pressure, onTrouble };
   return (
-    <HandLive
-      picture={picture}
-      beat={STILL}
-      pressure={pressure}
-      wristRangeDeg={range}
-      turnable
-      label={`The hand: wrist ${bent} by ${shown(Math.abs(wristExtensionDeg), 1)}° of ${shown(range, 1)}°`}
-      onTrouble={onTrouble}
-      className={className}
-    />
+    <div className={`grid ${picture.planted ? 'grid-rows-[minmax(0,3fr)_minmax(0,2fr)]' : ''} ${className}`}>
+      <HandLive
+        {...drawn}
+        wristRangeDeg={range}
+        turnable
+        label={`The hand: wrist ${bent} by ${shown(Math.abs(wristExtensionDeg), 1)}° of ${shown(range, 1)}°`}
+      />
+      {picture.planted && (
+        <HandLive
+          {...drawn}
+          view={VIEW_POINTS['from below']}
+          label="The hand seen through the floor, with the pressure on its skin"
+          className="border-t border-line"
+        />
+      )}
+    </div>
   );
 }

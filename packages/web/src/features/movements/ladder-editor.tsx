@@ -27,13 +27,16 @@ import {
 } from '@clay-pot/core';
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
-import { LevelPicture } from '../../domain/level-picture.js';
+import { useState } from 'react';
+import { LevelPicture, useLevelPicture } from '../../domain/level-picture.js';
+import { MovingPicture } from '../../domain/moving-picture.js';
 import { Button, IconButton } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
 import { Choice, LoadWords, NumberField, SubjectFields } from '../../domain/subject-fields.js';
 import { fieldsOf, postureSubject, setField, type Subject, troubleWith } from '../../domain/subject.js';
 import { DoseField } from '../../domain/dose-field.js';
 import { blankLoad } from './blank-movement.js';
+import { PoseEditor } from './pose/pose-editor.js';
 
 interface Props {
   movement: Movement;
@@ -143,6 +146,7 @@ function LevelEditor({
   const take = ({ contact, facing, load }: Subject) =>
     set({ ...level, contact, facing, load, loading: loadingOf(load.kind, contact, level) });
   const trouble = troubleWith(person, level);
+  const [posing, setPosing] = useState(false);
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_15rem]">
       <div className="grid content-start gap-3">
@@ -260,8 +264,52 @@ function LevelEditor({
         </div>
       </div>
       {!trouble && (
-        <LevelPicture movement={movement} level={level} body={person.body} className="h-44 w-full border border-line" />
+        <LevelHand movement={movement} level={level} person={person} posing={posing} setPosing={setPosing} />
       )}
+      {!trouble && posing && (
+        <div className="lg:col-span-2">
+          <PoseEditor movement={movement} level={level} person={person} set={set} />
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** The level's picture, moving while its hand is posed. */
+function LevelHand({
+  movement,
+  level,
+  person: { body },
+  posing,
+  setPosing,
+}: {
+  movement: Movement;
+  level: Level;
+  person: Person;
+  posing: boolean;
+  setPosing: (posing: boolean) => void;
+}) {
+  const { value: drawn } = useLevelPicture(movement, level, body);
+  return (
+    <div>
+      {posing ? (
+        <MovingPicture
+          movement={movement}
+          level={level}
+          body={body}
+          moving
+          withBody={false}
+          className="h-44 w-full border border-line"
+        />
+      ) : (
+        <LevelPicture movement={movement} level={level} body={body} className="h-44 w-full border border-line" />
+      )}
+      {drawn?.hand.unposed && (
+        <p className="mt-1 text-small font-semibold">No picture yet: nothing says what the hand does.</p>
+      )}
+      <Button className="mt-1 w-full" aria-expanded={posing} onClick={() => setPosing(!posing)}>
+        {posing ? 'Done posing' : 'Pose the hand'}
+      </Button>
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import { CAUTIONS, CLIMBS, FAMILIES, type Level, type Movement, type Person } from '@clay-pot/core';
 import { useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useRemoveMovement } from '../../api/queries.js';
 import { useOwnMovements } from '../../store/own-movements.js';
 import { Button, ButtonLink } from '../../ui/button.js';
@@ -111,14 +111,11 @@ function Picture({ movement, level, person }: { movement: Movement; level: Level
         level={level}
         body={person.body}
         moving={moving}
-        className="h-80 w-full border border-line bg-white sm:h-[26rem]"
+        className="h-[28rem] w-full border border-line bg-white sm:h-[26rem]"
       />
       <figcaption className="mt-1 flex items-center justify-between gap-3 text-small text-ink-soft">
         <span>
-          {level.name}.{' '}
-          {drawn?.hand.unposed
-            ? 'Nobody has said yet what the hand does: it is drawn at rest.'
-            : 'Drag to look from elsewhere.'}
+          {level.name}. {drawn?.hand.unposed ? <Unposed movement={movement} /> : 'Drag to look from elsewhere.'}
         </span>
         {moves && (
           <button type="button" className="shrink-0 underline underline-offset-2" onClick={() => setMoving(!moving)}>
@@ -127,6 +124,22 @@ function Picture({ movement, level, person }: { movement: Movement; level: Level
         )}
       </figcaption>
     </figure>
+  );
+}
+
+/** A level of which nothing says what the hand does is drawn at rest; its studio can pose it. */
+function Unposed({ movement: { id } }: { movement: Movement }) {
+  const own = useOwnMovements((state) => state.stored.some((stored) => stored.id === id));
+  return (
+    <>
+      No picture yet, the hand is drawn at rest:{' '}
+      <Link
+        to={own ? `/movements/${id}/edit` : `/movements/new/edit?from=${id}`}
+        className="underline underline-offset-2"
+      >
+        pose it
+      </Link>
+    </>
   );
 }
 

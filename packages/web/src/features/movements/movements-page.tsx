@@ -24,6 +24,8 @@ export default function MovementsPage() {
   const inPictures = params.get('view') === 'pictures' && !id;
   const shown = filterMovements(library, { ...NO_FILTER, text, family, loading });
   const chosen = id ? knownMovement(id) : shown[0];
+  // On a phone one movement takes the whole page; the way back is above it.
+  const notOnPhone = id ? 'max-md:hidden' : '';
   const withView = (view: string) => {
     const next = new URLSearchParams(params);
     if (view) next.set('view', view);
@@ -47,10 +49,10 @@ export default function MovementsPage() {
   return (
     <Page
       title="Movements"
-      lead={`${library.length} movements, ${levelCount(library)} levels`}
+      lead={<span className={notOnPhone}>{`${library.length} movements, ${levelCount(library)} levels`}</span>}
       actions={
         <>
-          <span className="flex" role="group" aria-label="How to look at them">
+          <span className={`flex ${notOnPhone}`} role="group" aria-label="How to look at them">
             <ButtonLink
               kind={inPictures ? 'plain' : 'primary'}
               to={{ pathname: '/movements', search: withView('') }}
@@ -66,11 +68,18 @@ export default function MovementsPage() {
               In pictures
             </ButtonLink>
           </span>
-          <ButtonLink to="/movements/new/edit">New movement</ButtonLink>
+          <ButtonLink to="/movements/new/edit" className={notOnPhone}>
+            New movement
+          </ButtonLink>
+          {id && (
+            <ButtonLink className="md:hidden" to={{ pathname: '/movements', search: params.toString() }}>
+              All movements
+            </ButtonLink>
+          )}
         </>
       }
     >
-      <div className="mb-4 flex flex-wrap gap-2">
+      <div className={`mb-4 flex flex-wrap gap-2 ${notOnPhone}`}>
         <input
           ref={search}
           type="search"
@@ -109,9 +118,13 @@ export default function MovementsPage() {
         <PictureWall movements={shown} />
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-6 md:grid-cols-[15rem_minmax(0,1fr)]">
-          <MovementList movements={shown} chosenId={chosen?.id} query={params.toString()} />
+          <div className={notOnPhone}>
+            <MovementList movements={shown} chosenId={chosen?.id} query={params.toString()} />
+          </div>
           {chosen ? (
-            <MovementDetail key={chosen.id} movement={chosen} />
+            <div className={id ? '' : 'max-md:hidden'}>
+              <MovementDetail key={chosen.id} movement={chosen} />
+            </div>
           ) : (
             <Empty>{id ? 'There is no such movement in this studio.' : 'Choose a movement on the left.'}</Empty>
           )}
@@ -143,7 +156,7 @@ function MovementList({
       ref={list}
       aria-label="Movements"
       tabIndex={0}
-      className="max-h-80 overflow-y-auto border-y border-line md:sticky md:top-4 md:max-h-[calc(100dvh-12rem)] md:self-start"
+      className="border-y border-line md:sticky md:overflow-y-auto md:top-4 md:max-h-[calc(100dvh-12rem)] md:self-start"
     >
       {families.map((family) => (
         <section key={family}>

@@ -76,7 +76,7 @@ export default function PeoplePage() {
             <tr className="border-b-2 border-ink text-left text-small text-ink-soft">
               {heading('name', 'Name')}
               <th className="py-1.5 pr-4 font-normal max-md:hidden">Hand</th>
-              <th className="py-1.5 pr-4 font-normal max-sm:hidden">Cautions</th>
+              <th className="py-1.5 pr-4 font-normal max-lg:hidden">Cautions</th>
               {heading('last', 'Last session')}
               {heading('count', 'Eight weeks')}
             </tr>
@@ -108,20 +108,20 @@ function PersonRow({ athlete }: { athlete: AthleteListItem }) {
           {athlete.name}
         </Link>
         <div className="text-small text-ink-soft">{athlete.practice}</div>
-        <div className="text-small sm:hidden">{minded}</div>
+        <div className="text-small lg:hidden">{minded}</div>
       </td>
       <td className="py-2.5 pr-4 max-md:hidden">
         <SideMark side={athlete.dominantHand} />
       </td>
-      <td className="py-2 pr-4 text-small max-sm:hidden">{minded}</td>
+      <td className="py-2 pr-4 text-small max-lg:hidden">{minded}</td>
       <td className="py-2 pr-4 text-small whitespace-nowrap">
         {athlete.lastSessionAt ? agoText(athlete.lastSessionAt) : 'none yet'}
       </td>
       <td className="py-2 text-small whitespace-nowrap">
-        <span className="max-sm:hidden">
+        <span className="max-lg:hidden">
           <SessionStrip recentDays={athlete.recentDays} today={today} />
         </span>
-        <span className="figures sm:ml-2">{countOf(athlete)}</span>
+        <span className="figures lg:ml-2">{countOf(athlete)}</span>
       </td>
     </tr>
   );

@@ -111,7 +111,7 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
   const foot = <Foot view={view} cautions={cautions} athlete={athlete} />;
   return (
     <div
-      className="mx-auto box-content max-w-full bg-white p-[8mm] max-sm:box-border max-sm:p-4 print:p-0"
+      className="mx-auto box-content max-w-full bg-white p-[8mm] max-[52rem]:box-border max-[52rem]:p-4 print:p-0"
       style={{ width }}
     >
       <article

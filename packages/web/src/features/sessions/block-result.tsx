@@ -31,7 +31,7 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
         <div className="text-small text-ink-soft">
           {(movement && findLevel(movement, block.levelId)?.name) ?? block.levelId}
         </div>
-        <div className="text-small figures sm:hidden">{printDose(block.dose)}</div>
+        <div className="text-small figures lg:hidden">{printDose(block.dose)}</div>
         {taken && <div className="text-small text-amber">eased to: {formName(taken, block, movement)}</div>}
         {complaints.map((complaint) => (
           <div key={complaint.id} className="text-small font-semibold text-iron">
@@ -40,7 +40,7 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
         ))}
         {report?.note && <div className="text-small italic">{report.note}</div>}
       </td>
-      <td className="py-2 pr-3 text-small whitespace-nowrap figures max-sm:hidden">{printDose(block.dose)}</td>
+      <td className="py-2 pr-3 text-small whitespace-nowrap figures max-lg:hidden">{printDose(block.dose)}</td>
       <td className="py-2 pr-3">
         {sides.flatMap((side) => {
           const mine = rows.filter((row) => row.side === side);
@@ -53,7 +53,7 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
       <td className="py-2 pr-3">
         <DiscomfortMark score={report?.discomfort ?? null} policy={record.discomfortPolicy} />
       </td>
-      <td className="py-2 text-right figures max-sm:hidden">{scoreText(report?.exertion ?? null)}</td>
+      <td className="py-2 text-right figures max-lg:hidden">{scoreText(report?.exertion ?? null)}</td>
     </tr>
   );
 }
@@ -80,7 +80,7 @@ function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedD
   return (
     <div className="flex items-center gap-2 py-0.5">
       <SideMark side={side} className="w-7" />
-      <span className="flex h-3 w-14 gap-px sm:w-40" aria-hidden>
+      <span className="flex h-3 w-10 gap-px min-[24rem]:w-14 sm:w-24 xl:w-40" aria-hidden>
         {rows.map((row, index) => (
           <span key={index} className="flex-1 border border-ink/25 bg-white">
             <span
@@ -91,7 +91,7 @@ function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedD
         ))}
       </span>
       <span
-        className={`text-small figures sm:whitespace-nowrap ${doneAmount < plannedAmount ? 'font-semibold text-amber' : ''}`}
+        className={`text-small figures xl:whitespace-nowrap ${doneAmount < plannedAmount ? 'font-semibold text-amber' : ''}`}
       >
         {reached ? `${doneAmount} of ${plannedAmount}${unit}` : 'not reached'}
       </span>

@@ -1,7 +1,9 @@
 import {
   advicesOf,
+  type Body,
   counted,
   DISCOMFORT_RULE,
+  doseSentence,
   equipmentFor,
   type Finding,
   minutesText,
@@ -9,6 +11,7 @@ import {
   type Sequence,
   stopsOf,
 } from '@clay-pot/core';
+import { LevelPicture } from '../../domain/level-picture.js';
 import { knownMovement } from '../../store/library.js';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -38,7 +41,7 @@ function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
   const open = useRun((state) => state.run);
   const navigate = useNavigate();
   const [asked, setAsked] = useState(false);
-  const { view } = useSessionView(document, athlete.data);
+  const { view, whom } = useSessionView(document, athlete.data);
   const { method, timeline } = view;
   const person = athlete.data;
   const cautions = view.athlete?.cautions ?? [];
@@ -67,38 +70,74 @@ function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
       title={document.title}
       lead={`${minutesText(timeline.durationMs)}, ${counted(document.blocks.length, 'block')}`}
     >
-      <div className="grid max-w-2xl gap-6">
-        <p>
-          By the method <b>{method.name}</b>. {DISCOMFORT_RULE[method.discomfort]}
-        </p>
-        {open && <StillOpen name={open.athleteName} />}
-        {isEmpty && <NoBlocks sequenceId={id} />}
-        <SelectField
-          label="For"
-          value={athleteId ?? ''}
-          onChange={(event) => setParams(event.target.value ? { athlete: event.target.value } : {}, { replace: true })}
-        >
-          <option value="">Choose who does it</option>
-          {athletes.data?.map(({ id: key, name }) => (
-            <option key={key} value={key}>
-              {name}
-            </option>
-          ))}
-        </SelectField>
-        {stops.length > 0 && <MayNotBegin stops={stops} person={person} sequencePath={sequencePath} />}
-        {advices.length > 0 && <ToMind advices={advices} />}
-        <ToFetch document={document} />
-        <ToAsk asked={asked} onChange={setAsked} />
-        <div className="flex gap-2">
-          <Button kind="primary" className="px-6 py-3 text-lead" disabled={!ready} onClick={start}>
-            Start
-          </Button>
-          <ButtonLink to={sequencePath} className="px-4">
-            Look at the sequence
-          </ButtonLink>
+      <div className="grid items-start gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
+        <div className="grid max-w-2xl gap-6">
+          <p>
+            By the method <b>{method.name}</b>. {DISCOMFORT_RULE[method.discomfort]}
+          </p>
+          {open && <StillOpen name={open.athleteName} />}
+          {isEmpty && <NoBlocks sequenceId={id} />}
+          <SelectField
+            label="For"
+            value={athleteId ?? ''}
+            onChange={(event) =>
+              setParams(event.target.value ? { athlete: event.target.value } : {}, { replace: true })
+            }
+          >
+            <option value="">Choose who does it</option>
+            {athletes.data?.map(({ id: key, name }) => (
+              <option key={key} value={key}>
+                {name}
+              </option>
+            ))}
+          </SelectField>
+          {stops.length > 0 && <MayNotBegin stops={stops} person={person} sequencePath={sequencePath} />}
+          {advices.length > 0 && <ToMind advices={advices} />}
+          <ToFetch document={document} />
+          <ToAsk asked={asked} onChange={setAsked} />
+          <div className="flex gap-2">
+            <Button kind="primary" className="px-6 py-3 text-lead" disabled={!ready} onClick={start}>
+              Start
+            </Button>
+            <ButtonLink to={sequencePath} className="px-4">
+              Look at the sequence
+            </ButtonLink>
+          </div>
         </div>
+        <WhatComes document={document} body={whom.person.body} />
       </div>
     </Page>
+  );
+}
+
+/** The blocks in their order, each with its picture and its dose: what the coach is about to show. */
+function WhatComes({ document, body }: { document: Sequence; body: Body }) {
+  if (!document.blocks.length) return null;
+  return (
+    <Part title="What comes">
+      <ol>
+        {document.blocks.map((block) => {
+          const { movement, level } = resolveBlock(block, knownMovement);
+          return (
+            <li key={block.id} className="flex items-center gap-3 border-b border-line py-1.5">
+              <LevelPicture
+                movement={movement}
+                level={level}
+                body={body}
+                silent
+                className="h-14 w-18 shrink-0 bg-white [--figure-line:2px]"
+              />
+              <div className="min-w-0">
+                <div className="leading-tight font-semibold">{movement.name}</div>
+                <div className="text-small text-ink-soft">
+                  {level.name}: <span className="figures">{doseSentence(block.dose, movement, level)}</span>
+                </div>
+              </div>
+            </li>
+          );
+        })}
+      </ol>
+    </Part>
   );
 }
 

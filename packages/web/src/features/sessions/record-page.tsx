@@ -75,10 +75,10 @@ export default function RecordPage() {
           <thead>
             <tr className="text-left text-small text-ink-soft">
               <th className="py-1.5 pr-3 font-normal">Movement</th>
-              <th className="py-1.5 pr-3 font-normal max-sm:hidden">Planned</th>
+              <th className="py-1.5 pr-3 font-normal max-lg:hidden">Planned</th>
               <th className="py-1.5 pr-3 font-normal">Done, hand by hand</th>
               <th className="py-1.5 pr-3 font-normal">Discomfort</th>
-              <th className="py-1.5 text-right font-normal max-sm:hidden">Exertion</th>
+              <th className="py-1.5 text-right font-normal max-lg:hidden">Exertion</th>
             </tr>
           </thead>
           <tbody>

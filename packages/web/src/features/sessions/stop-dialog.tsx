@@ -6,8 +6,6 @@ import {
   DISCOMFORT_WORDS,
   HAND_WORDS,
   must,
-  SORE_PLACE_IDS,
-  SORE_PLACES,
   type SorePlace,
   STOP_SIGN_IDS,
   STOP_SIGNS,
@@ -18,8 +16,10 @@ import { type ReactNode, useEffect, useState } from 'react';
 import { methodFor } from '../../store/library.js';
 import { complain, currentBlock, endRun, type Run, setPaused } from '../../store/run.js';
 import { Button } from '../../ui/button.js';
+import { Segments } from '../../ui/segments.js';
 import { EaseChoices } from './ease-choices.js';
 import { ScoreScale } from './score-scale.js';
+import { WhereItHurts } from './where-it-hurts.js';
 
 interface Props {
   run: Run;
@@ -87,19 +87,7 @@ function OtherPain({ run, hand, setHand, onClose }: OtherProps) {
   return (
     <Question title="Where, and how much?" onClose={onClose}>
       <HandChoice hand={hand} choose={setHand} />
-      <div role="group" aria-label="Where" className="mt-3 grid grid-cols-2 gap-1">
-        {SORE_PLACE_IDS.map((id) => (
-          <button
-            key={id}
-            type="button"
-            aria-pressed={id === place}
-            className={`min-h-11 border border-ink/60 px-2 py-1 text-left text-small font-semibold sm:text-body ${id === place ? 'bg-ink text-white' : 'bg-white hover:bg-ground'}`}
-            onClick={() => setPlace(id)}
-          >
-            {SORE_PLACES[id]}
-          </button>
-        ))}
-      </div>
+      <WhereItHurts hand={hand} place={place} choose={setPlace} />
       <p className="mt-3 mb-1 font-semibold">How much, of 10?</p>
       <ScoreScale name="Discomfort" low="none" high="worst" chosen={discomfort} onChoose={setDiscomfort} />
       <Button
@@ -199,20 +187,13 @@ function Question({ title, calm = false, onClose, children }: QuestionProps) {
 }
 
 /** Which hand is meant. */
-function HandChoice({ hand, choose }: { hand: WorkingSide; choose: (hand: WorkingSide) => void }) {
-  return (
-    <div role="group" aria-label="Which hand" className="mt-3 grid grid-cols-3">
-      {WORKING_SIDES.map((side) => (
-        <button
-          key={side}
-          type="button"
-          aria-pressed={side === hand}
-          className={`-ml-px min-h-11 border border-ink px-2 font-semibold ${side === hand ? 'bg-ink text-white' : 'bg-white'}`}
-          onClick={() => choose(side)}
-        >
-          {capital(HAND_WORDS[side])}
-        </button>
-      ))}
-    </div>
-  );
-}
+const HandChoice = ({ hand, choose }: { hand: WorkingSide; choose: (hand: WorkingSide) => void }) => (
+  <Segments
+    label="Which hand"
+    options={WORKING_SIDES}
+    words={(side) => capital(HAND_WORDS[side])}
+    chosen={hand}
+    choose={choose}
+    className="mt-3"
+  />
+);

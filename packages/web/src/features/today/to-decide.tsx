@@ -20,7 +20,7 @@ export function ToDecide({ calls }: { calls: readonly TodayCall[] }) {
   return (
     <Part title="To decide">
       {waiting.length ? (
-        <ul>
+        <ul aria-label="To decide">
           {waiting.map((call) => (
             <Call key={call.athleteId} call={call} />
           ))}
@@ -35,27 +35,30 @@ export function ToDecide({ calls }: { calls: readonly TodayCall[] }) {
 function Call({ call }: { call: TodayCall }) {
   const { word, className } = LOOK[call.kind];
   return (
-    <li className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-line py-2.5">
-      <div className="min-w-64 flex-1">
-        <div className="flex items-baseline gap-2">
+    <li className="border-b border-line py-2">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+        <div className="flex min-w-0 flex-1 items-baseline gap-2">
           <span className={`border-l-4 pl-2 font-bold ${className}`}>{word}</span>
           <Link to={`/people/${call.athleteId}`} className="font-semibold hover:underline">
             {call.athleteName}
           </Link>
         </div>
-        <p className="mt-0.5 text-small text-ink-soft">
-          {call.reason}{' '}
-          {call.sessionId && (
-            <Link to={`/records/${call.sessionId}`} className="underline underline-offset-2">
-              Look at it
-            </Link>
-          )}
-        </p>
+        <Answers call={call} />
       </div>
-      <Answers call={call} />
+      <p className="mt-0.5 text-small text-ink-soft">
+        {call.reason}{' '}
+        {call.sessionId && (
+          <Link to={`/records/${call.sessionId}`} className="underline underline-offset-2">
+            Look at it
+          </Link>
+        )}
+      </p>
     </li>
   );
 }
+
+/** Answers stand beside a name; on a phone they are as large as fingers need. */
+const SMALL = 'text-small px-2 py-1 max-sm:min-h-11';
 
 /** What is proposed as a button, and the way to everything else that could be decided. */
 function Answers({ call: { kind, athleteId, athleteName, sessionId, sequenceId } }: { call: TodayCall }) {
@@ -63,15 +66,16 @@ function Answers({ call: { kind, athleteId, athleteName, sessionId, sequenceId }
   const navigate = useNavigate();
   if (kind === 'refer') {
     return (
-      <ButtonLink to={`/people/${athleteId}`} aria-label={`Record who cleared ${athleteName}`}>
+      <ButtonLink className={SMALL} to={`/people/${athleteId}`} aria-label={`Record who cleared ${athleteName}`}>
         Record who cleared it
       </ButtonLink>
     );
   }
   if (!sessionId) return null;
   return (
-    <div className="flex flex-wrap gap-2">
+    <div className="flex flex-wrap gap-1.5">
       <Button
+        className={SMALL}
         kind={kind === 'hold' ? 'plain' : 'primary'}
         aria-label={`${DECISIONS[kind]}: ${athleteName}`}
         onClick={() => {
@@ -82,7 +86,11 @@ function Answers({ call: { kind, athleteId, athleteName, sessionId, sequenceId }
       >
         {DECISIONS[kind]}
       </Button>
-      <ButtonLink to={`/records/${sessionId}#what-now`} aria-label={`Decide otherwise about ${athleteName}`}>
+      <ButtonLink
+        className={SMALL}
+        to={`/records/${sessionId}#what-now`}
+        aria-label={`Decide otherwise about ${athleteName}`}
+      >
         Otherwise…
       </ButtonLink>
     </div>

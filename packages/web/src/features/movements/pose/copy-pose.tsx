@@ -1,0 +1,67 @@
+import { FAMILIES, type FamilyId, type Level, type Movement } from '@clay-pot/core';
+import { useState } from 'react';
+import { useKnown } from '../../../store/library.js';
+import { Button } from '../../../ui/button.js';
+import { INPUT } from '../../../ui/field.js';
+import { withHandOf } from './stations.js';
+
+interface Props {
+  movement: Movement;
+  level: Level;
+  set: (level: Level) => void;
+}
+
+/** Takes over the hand of another level: of this movement, or of any on the shelf. */
+export function CopyPose({ movement, level, set }: Props) {
+  const { shelf } = useKnown();
+  const others = shelf.filter(({ id }) => id !== movement.id);
+  const [movementId, setMovementId] = useState(movement.id);
+  const from = others.find(({ id }) => id === movementId) ?? movement;
+  const levels = from.ladder.filter(({ id }) => from !== movement || id !== level.id);
+  const [levelId, setLevelId] = useState('');
+  const source = levels.find(({ id }) => id === levelId) ?? levels[0];
+  return (
+    <div role="group" aria-label="Copy the hand of another level" className="flex flex-wrap items-end gap-2">
+      <label className="block min-w-52 flex-1 text-small font-semibold">
+        Copy the hand of
+        <select
+          className={`${INPUT} mt-1 py-1! font-normal`}
+          value={from.id}
+          onChange={(event) => setMovementId(event.target.value)}
+        >
+          <option value={movement.id}>this movement</option>
+          {(Object.keys(FAMILIES) as FamilyId[]).map((family) => (
+            <optgroup key={family} label={FAMILIES[family]}>
+              {others
+                .filter((each) => each.family === family)
+                .map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+            </optgroup>
+          ))}
+        </select>
+      </label>
+      <label className="block min-w-40 flex-1 text-small font-semibold">
+        Level
+        <select
+          className={`${INPUT} mt-1 py-1! font-normal`}
+          value={source?.id ?? ''}
+          disabled={!source}
+          onChange={(event) => setLevelId(event.target.value)}
+        >
+          {levels.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+          {!source && <option value="">There is no other level</option>}
+        </select>
+      </label>
+      <Button disabled={!source} onClick={() => source && set(withHandOf(level, from, source))}>
+        Take it over
+      </Button>
+    </div>
+  );
+}
