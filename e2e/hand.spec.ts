@@ -1,3 +1,4 @@
+import type { StoredMovement } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
 import { expect, IN_SPACE, openSequence, startSession, test } from './house.js';
 
@@ -118,4 +119,72 @@ test('in the player the hand fills the free space and does what the count says',
   const stands = await drawn(page);
   await page.waitForTimeout(600);
   expect((await drawn(page)).print).toBe(stands.print);
+});
+
+test('a hand is posed by dragging a joint, by keys and by numbers; the level keeps it', async ({
+  coach: page,
+  house,
+}) => {
+  await page.goto('/movements/new/edit?from=settle.resting-breaths');
+  await page.getByRole('textbox', { name: 'Name' }).first().fill('Slow claw');
+  await page.getByRole('button', { name: 'Pose the hand' }).first().click();
+  const hand = page.getByRole('region', { name: 'The hand' });
+  const joints = hand.getByRole('group', { name: /^Joints of the hand/ });
+  await hand.getByLabel('Shape to begin from').selectOption('together');
+  // By mouse: the palm is up, and the index’s end joint is taken up: its middle joint bends.
+  const handle = joints.getByRole('button', { name: 'Index finger, end joint' });
+  await joints.scrollIntoViewIfNeeded();
+  const box = (await handle.boundingBox())!;
+  await page.mouse.move(box.x + 12, box.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 30, box.y - 30, { steps: 4 });
+  await page.mouse.up();
+  const middle = hand.getByRole('textbox', { name: 'Index finger, middle joint' });
+  await expect.poll(async () => Number(await middle.inputValue())).toBeGreaterThan(8);
+  // By keys: the next joint is taken along with an arrow; by numbers: beyond the limit is refused.
+  await joints.getByRole('button', { name: 'Index finger, tip' }).focus();
+  await page.keyboard.press('PageUp');
+  await expect(joints.locator(':focus')).toHaveAccessibleName('Index finger, end joint');
+  await middle.fill('300');
+  await middle.press('Enter');
+  await expect(hand.getByRole('alert')).toContainText('Must be within');
+  await middle.fill('95');
+  await middle.press('Enter');
+  await expect(hand.getByRole('alert')).toHaveCount(0);
+  await hand.getByRole('button', { name: 'Add a moment' }).click();
+  await hand.getByLabel('Shape to begin from').selectOption('open');
+  await expect(hand.getByRole('button', { name: 'Start', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Slow claw' })).toBeVisible();
+  const stored = await house.read<StoredMovement[]>(page, '/movements');
+  const { course } = stored.find(({ movement }) => movement.name === 'Slow claw')!.movement.ladder[0].hand!;
+  expect(course).toHaveLength(2);
+  expect(course![0]!.joints).toMatchObject({ indexPipDeg: 95 });
+});
+
+test('where it hurts is pointed at on the hand: by a tap near the place, and by keys', async ({ coach: page }) => {
+  await openSequence(page, 'Loading the palms');
+  await page.getByLabel('Seen for').selectOption({ label: 'For Anneke Vos' });
+  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await startSession(page);
+  await page.clock.resume();
+  await page.getByRole('button', { name: 'Something hurts' }).click();
+  await page.getByRole('button', { name: 'None of these: something else hurts' }).click();
+  await page.getByRole('button', { name: 'Right hand' }).click();
+  const places = page.getByRole('group', { name: /^Where it hurts/ });
+  const tip = (await places.getByRole('button', { name: 'Ring finger, middle joint' }).boundingBox())!;
+  // Not on it, but nearer to it than to any other.
+  await page.mouse.click(tip.x + tip.width / 2 + 9, tip.y + tip.height / 2 + 5);
+  await expect(places.getByRole('button', { name: 'Ring finger, middle joint' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await page.getByRole('button', { name: 'Back of the hand', exact: true }).click();
+  await places.getByRole('button', { name: 'Ring finger, middle joint' }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(places.locator(':focus')).toHaveAccessibleName('Ring finger, knuckle');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Discomfort 3' }).click();
+  await page.getByRole('button', { name: 'Record it' }).click();
+  await expect(page.getByText('Right hand, ring finger, knuckle: 3 of 10, recorded.')).toBeVisible();
 });

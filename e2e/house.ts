@@ -6,7 +6,7 @@ import { inPhaseOrder, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { type BrowserContext, expect, type Page, test as base } from '@playwright/test';
 import { createConnection } from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
-import config from './playwright.config.js';
+import config, { HALL_TIME_ZONE } from './playwright.config.js';
 
 const MAIN = fileURLToPath(new URL('../packages/server/dist/main.js', import.meta.url));
 
@@ -134,6 +134,9 @@ export async function startSession(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByTestId('big-number')).toBeVisible();
 }
+
+/** Today where the studio is, ISO 8601: Swedish writes days so. */
+export const todayAtTheHall = () => new Intl.DateTimeFormat('sv-SE', { timeZone: HALL_TIME_ZONE }).format(new Date());
 
 /** The id in an address such as /sequences/ID. */
 export const idIn = (page: Page) => /[0-9a-f-]{36}/.exec(page.url())![0];

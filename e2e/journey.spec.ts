@@ -19,7 +19,7 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   house,
 }) => {
   await page.getByRole('link', { name: 'People' }).click();
-  await page.getByRole('link', { name: 'Callum Reyes-Whitlock' }).click();
+  await page.getByRole('link', { name: 'Callum Reyes-Whitlock', exact: true }).click();
   await page.getByRole('button', { name: 'New sequence', exact: true }).click();
   await expect(page.getByText('Nothing here yet')).toBeVisible();
   const sequenceId = idIn(page);

@@ -1,5 +1,8 @@
 import { defineConfig } from '@playwright/test';
 
+/** Where the demo studio is. */
+export const HALL_TIME_ZONE = 'Europe/Amsterdam';
+
 export default defineConfig({
   testDir: '.',
   // Pictures for the documents are taken when asked for, not with every test.
@@ -15,6 +18,8 @@ export default defineConfig({
   ],
   use: {
     viewport: { width: 1280, height: 800 },
+    // The coach's device is where the demo's hall is, so that today is one day.
+    timezoneId: HALL_TIME_ZONE,
     // Stored screens and shell would hide what a change broke; the one test of them turns them on.
     serviceWorkers: 'block',
     // A trace tells most and takes a third of the time: TRACE=1 records one of what fails.

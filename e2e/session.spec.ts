@@ -1,6 +1,6 @@
 import type { SessionRecord } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
-import { expect, idIn, openSequence, startSession, test } from './house.js';
+import { expect, idIn, openSequence, startSession, test, todayAtTheHall } from './house.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -174,7 +174,7 @@ test('what a session asks for next is decided on Today or under its record, and 
   house,
 }) => {
   await page.goto('/');
-  const call = page.getByRole('listitem').filter({ hasText: 'Mirela Danko' });
+  const call = page.getByRole('list', { name: 'To decide' }).getByRole('listitem').filter({ hasText: 'Mirela Danko' });
   await expect(call).toContainText('Ease the next session');
   await call.getByRole('link', { name: /^Decide otherwise/ }).click();
   const choices = page.getByRole('group', { name: 'Decide' });
@@ -252,7 +252,10 @@ test('a stop stands: in the record, on Today, on their page, and against the nex
   await page.getByRole('button', { name: 'Keep the record' }).click();
   await expect(page.getByRole('alert')).toContainText('Stopped: numbness or tingling, left hand');
   await page.goto('/');
-  const call = page.getByRole('listitem').filter({ hasText: 'Callum Reyes-Whitlock' });
+  const call = page
+    .getByRole('list', { name: 'To decide' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Callum Reyes-Whitlock' });
   await expect(call).toContainText('Refer');
   await expect(call).toContainText('Left hand: numbness or tingling, stopped on');
   const said = (await call.textContent())!.match(/Left hand:.*looked at it\./)![0];
@@ -268,7 +271,7 @@ test('a stop stands: in the record, on Today, on their page, and against the nex
   await expect(page.getByText(said)).toBeVisible();
   await page.getByRole('button', { name: 'Record who cleared it' }).click();
   await expect(page.getByRole('button', { name: 'Take this caution out' })).toHaveCount(0);
-  await page.getByLabel('Cleared for loading on').fill(new Date().toISOString().slice(0, 10));
+  await page.getByLabel('Cleared for loading on').fill(todayAtTheHall());
   await page.getByLabel('Cleared by').fill('Dr Amari Voss');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('cleared by Dr Amari Voss')).toBeVisible();
@@ -295,7 +298,7 @@ test('who is not cleared cannot be led through loading, but through free motion;
   await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
 
   await page.goto('/people');
-  await page.getByRole('link', { name: 'Hana Kobler' }).click();
+  await page.getByRole('link', { name: 'Hana Kobler', exact: true }).click();
   await page.getByRole('button', { name: 'Edit' }).click();
   await page.getByLabel('Cleared for loading on').fill('2026-01-15');
   await page.getByRole('button', { name: 'Save' }).click();
