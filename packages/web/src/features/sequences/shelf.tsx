@@ -86,7 +86,7 @@ export const Shelf = memo(function Shelf({
           <li key={movement.id}>
             <button
               type="button"
-              className="grid w-full grid-cols-[3.25rem_minmax(0,1fr)] items-center gap-x-2 border-b border-line py-1 pr-1.5 text-left [contain-intrinsic-height:auto_3.2rem] [content-visibility:auto] hover:bg-ground"
+              className="grid w-full grid-cols-[3.25rem_minmax(0,1fr)] items-center gap-x-2 border-b border-line py-1 pr-1.5 text-left hover:bg-ground"
               onClick={() => add(movement)}
               aria-label={`Add ${movement.name}`}
             >
