@@ -197,6 +197,8 @@ export interface PostureAnswer {
   /** Largest imbalance of forces (N) and moments (N·m) over the whole body. */
   freeBodyResidual: number;
   body: { sex: Sex; statureM: number; massKg: number };
+  /** What the athlete’s cautions say against this for each hand: who is not cleared loads nothing, whatever the numbers say. */
+  against: { left: string[]; right: string[] };
   /** What was not on record and is taken from a reference person. */
   estimated: string[];
 }

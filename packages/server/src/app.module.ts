@@ -11,11 +11,14 @@ import { EffortModule } from './effort/effort.module.js';
 import { HealthModule } from './health/health.module.js';
 import { Clock } from './http/clock.js';
 import { ProblemFilter } from './http/problem.filter.js';
+import { IntakesModule } from './intakes/intakes.module.js';
+import { MeasureModule } from './measure/measure.module.js';
 import { MechanicsModule } from './mechanics/mechanics.module.js';
 import { MethodsModule } from './methods/methods.module.js';
 import { MovementsModule } from './movements/movements.module.js';
 import { ReadingsModule } from './readings/readings.module.js';
 import { SchemasModule } from './schemas/schemas.module.js';
+import { ScreenModule } from './screen/screen.module.js';
 import { SequencesModule } from './sequences/sequences.module.js';
 import { SessionsModule } from './sessions/sessions.module.js';
 import { TodayModule } from './today/today.module.js';
@@ -32,6 +35,9 @@ export class AppModule {
         AccountsModule,
         AthletesModule,
         ReadingsModule,
+        IntakesModule,
+        ScreenModule,
+        MeasureModule,
         MovementsModule,
         MethodsModule,
         SequencesModule,

@@ -36,12 +36,15 @@ beforeAll(async () => {
   );
 });
 
+const asked = { handHours: null, trainingYears: null, minutes: null, daysPerWeek: null };
+const INTAKE = { onDay: '2026-01-01', goals: [], discipline: '', ...asked, person: {} };
+
 /** Bodies that the owner could send to the same route. */
 function bodyFor(method: string, path: string): unknown {
   if (method === 'GET' || method === 'DELETE') return undefined;
-  const at = '2026-05-04T08:05:00.000Z';
   if (path.includes('/readings/'))
     return { kind: 'maximum', of: 'grip', hand: 'left', value: 300, onDay: '2026-01-01' };
+  if (path.includes('/intakes/')) return { ...INTAKE, discipline: 'Taken over' };
   if (path === '/movements/{id}') return { ...OWN_MOVEMENT, name: 'Taken over' };
   if (path === '/methods/{id}') return { ...OWN_METHOD, name: 'Taken over' };
   if (path.startsWith('/athletes')) return { ...ATHLETE, name: 'Taken over' };
@@ -49,6 +52,11 @@ function bodyFor(method: string, path: string): unknown {
   if (path.startsWith('/assignments')) {
     return { athleteId: ids['athletes'], sequenceId: ids['sequences'], weekdays: [2], fromDay: '2026-01-01' };
   }
+  return path.startsWith('/sessions') ? bodyOfSession(path) : undefined;
+}
+
+function bodyOfSession(path: string): unknown {
+  const at = '2026-05-04T08:05:00.000Z';
   if (path.endsWith('/decision')) return { decision: 'hold', at };
   if (path.endsWith('/end')) return { ending: 'completed', note: '', endedAt: at };
   if (path.includes('/reports/')) return { blockId: 'b1', discomfort: 0, exertion: 0, note: '', at };
@@ -57,10 +65,7 @@ function bodyFor(method: string, path: string): unknown {
     const dose = { set: 1, side: 'left', direction: null, unit: 'repetitions', plannedAmount: 8, doneAmount: 8 };
     return { blockId: 'b1', movementId: 'grip.ball-squeeze', levelId: 'soft', ...dose, endedAt: at, corrects: null };
   }
-  if (path === '/sessions/{id}') {
-    return { athleteId: ids['athletes'], sequenceId: ids['sequences'], plan: SEQUENCE, startedAt: at };
-  }
-  return undefined;
+  return { athleteId: ids['athletes'], sequenceId: ids['sequences'], plan: SEQUENCE, startedAt: at };
 }
 
 describe('walls between studios', () => {

@@ -3,7 +3,9 @@ import { FIRST_DAY } from '../vocabulary/days.js';
 import { same } from '../vocabulary/same.js';
 import { type Fault, under } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
+import { HAND_PLACE_IDS } from '../vocabulary/hand-places.js';
 import { HANDS, WORKING_SIDES } from '../vocabulary/hands.js';
+import { SYMPTOM_KIND_IDS } from '../vocabulary/intake-words.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
 import {
@@ -27,7 +29,7 @@ export const ATHLETE_LIMITS = {
   nameLength: 120,
   practiceLength: 200,
   notesLength: 2000,
-  cautions: 20,
+  cautions: 60,
   cautionNoteLength: 300,
   clearedByLength: 120,
 } as const;
@@ -66,9 +68,23 @@ export const RECORDED_CAUTION = record(
     /** Day and name of the licensed practitioner who cleared it for loading. */
     clearedOn: optional(day('Cleared for loading on')),
     clearedBy: optional(text(ATHLETE_LIMITS.clearedByLength, 1, 'Cleared by')),
+    /** After this day the clearance holds no longer and is asked for anew. */
+    clearedUntil: optional(day('Clearance holds until')),
     within: optional(CLEARANCE),
-    /** The session that was stopped, and the sign: written when it ended, lifted by a clearance only. */
-    stopped: optional(record({ sessionId: idOf('a session'), sign: oneOf(STOP_SIGN_IDS) })),
+    /** Of a sore place: where it is, what it feels like and how much, 0–10. */
+    place: optional(oneOf(HAND_PLACE_IDS, 'Where')),
+    symptom: optional(oneOf(SYMPTOM_KIND_IDS, 'What it feels like')),
+    score: optional(within({ min: 0, max: 10, step: 1, unit: 'of 10' }, 'How much, 0–10')),
+    /** The answers that it follows from; the next answers replace it. */
+    intakeId: optional(idOf('answers')),
+    /** The session that was stopped, or the answers that told of it, and the sign: lifted by a clearance only. */
+    stopped: optional(
+      record({
+        sessionId: optional(idOf('a session')),
+        intakeId: optional(idOf('answers')),
+        sign: oneOf(STOP_SIGN_IDS),
+      }),
+    ),
   },
   { what: 'a caution' },
 );
@@ -114,7 +130,16 @@ function checkCaution(entry: RecordedCaution, before: readonly RecordedCaution[]
     faults.push({ pointer: '/caution', message: 'is in the list twice: keep one entry' });
   }
   if ((entry.caution === 'stop-sign') !== (stopped !== undefined)) {
-    faults.push({ pointer: '/caution', message: 'comes from a session that was stopped, and from nowhere else' });
+    faults.push({
+      pointer: '/caution',
+      message: 'comes from a session that was stopped or from answers, and from nowhere else',
+    });
+  }
+  if (stopped && (stopped.sessionId === undefined) === (stopped.intakeId === undefined)) {
+    faults.push({ pointer: '/stopped', message: 'names either a session or the answers that told of it' });
+  }
+  if (entry.place !== undefined && entry.caution !== 'sore-place') {
+    faults.push({ pointer: '/place', message: 'belongs to a sore place' });
   }
   if (since !== undefined && since > today) {
     faults.push({ pointer: '/since', message: `must not lie after today, ${today}` });
@@ -122,32 +147,51 @@ function checkCaution(entry: RecordedCaution, before: readonly RecordedCaution[]
   return [...faults, ...checkClearance(entry, today)];
 }
 
-function checkClearance({ clearedOn, clearedBy, since, within: limits }: RecordedCaution, today: string): Fault[] {
-  if (clearedOn === undefined || clearedBy === undefined) return checkUncleared(clearedOn, clearedBy, limits);
-  const faults: Fault[] = [];
-  if (clearedOn > today) faults.push({ pointer: '/clearedOn', message: `must not lie after today, ${today}` });
-  if (since !== undefined && clearedOn < since) {
-    faults.push({ pointer: '/clearedOn', message: `must not lie before it began, ${since}` });
-  }
-  if (limits?.until !== undefined && limits.until < clearedOn) {
-    faults.push({ pointer: '/within/until', message: `must not lie before the clearance, ${clearedOn}` });
+function checkClearance(entry: RecordedCaution, today: string): Fault[] {
+  const { clearedOn } = entry;
+  const faults = checkClearanceDays(entry);
+  if (clearedOn !== undefined && clearedOn > today) {
+    faults.unshift({ pointer: '/clearedOn', message: `must not lie after today, ${today}` });
   }
   return faults;
 }
 
-function checkUncleared(day: string | undefined, name: string | undefined, limits: Clearance | undefined): Fault[] {
-  const half = day === undefined ? 'clearedOn' : 'clearedBy';
-  return [
-    ...(day === name
-      ? []
-      : [{ pointer: `/${half}`, message: 'clearance needs both a day and the name of who cleared it' }]),
-    ...(limits ? [{ pointer: '/within', message: 'limits belong to a clearance: say who cleared it and when' }] : []),
-  ];
+type Cleared = Pick<RecordedCaution, 'since' | 'clearedOn' | 'clearedBy' | 'clearedUntil' | 'within'>;
+
+/** What of a clearance does not go together: half of one, limits without one, days in the wrong order. */
+export function checkClearanceDays({ since, clearedOn, clearedBy, clearedUntil, within: limits }: Cleared): Fault[] {
+  if (clearedOn === undefined || clearedBy === undefined) {
+    const half = clearedOn === undefined ? '/clearedOn' : '/clearedBy';
+    return [
+      ...(clearedOn === clearedBy
+        ? []
+        : [{ pointer: half, message: 'clearance needs both a day and the name of who cleared it' }]),
+      ...(limits ? [{ pointer: '/within', message: 'limits belong to a clearance: say who cleared it and when' }] : []),
+      ...(clearedUntil === undefined
+        ? []
+        : [{ pointer: '/clearedUntil', message: 'belongs to a clearance: say who cleared it and when' }]),
+    ];
+  }
+  const faults: Fault[] = [];
+  if (since !== undefined && clearedOn < since) {
+    faults.push({ pointer: '/clearedOn', message: `must not lie before it began, ${since}` });
+  }
+  const ends = [
+    ['/within/until', limits?.until],
+    ['/clearedUntil', clearedUntil],
+  ] as const;
+  for (const [pointer, until] of ends) {
+    if (until !== undefined && until < clearedOn) {
+      faults.push({ pointer, message: `must not lie before the clearance, ${clearedOn}` });
+    }
+  }
+  return faults;
 }
 
-/** The same thing of the same hand; each stop is one of its own. */
-function isSameCaution(one: RecordedCaution, other: RecordedCaution): boolean {
-  if (one.caution !== other.caution || !same<unknown>(one.stopped, other.stopped)) return false;
+/** The same thing of the same hand; each stop and each sore place is one of its own. */
+export function isSameCaution(one: RecordedCaution, other: RecordedCaution): boolean {
+  if (one.caution !== other.caution || one.place !== other.place || one.symptom !== other.symptom) return false;
+  if (!same<unknown>(one.stopped, other.stopped)) return false;
   const [a, b] = [one.hand ?? 'both', other.hand ?? 'both'];
   return a === b || a === 'both' || b === 'both';
 }

@@ -1,11 +1,15 @@
 import type { RecordedCaution } from '../model/athlete.js';
 import { same } from '../vocabulary/same.js';
 import type { Fault } from '../vocabulary/fault.js';
-import { CAUTIONS } from '../vocabulary/cautions.js';
-import { ageOn, dayWords } from '../vocabulary/days.js';
+import { type Caution, CAUTIONS } from '../vocabulary/cautions.js';
+import { ageOn, daysBetween, dayWords } from '../vocabulary/days.js';
+import { HAND_PLACES } from '../vocabulary/hand-places.js';
 import { type Hand, HAND_WORDS, HANDS, type WorkingSide } from '../vocabulary/hands.js';
+import { SYMPTOM_KINDS } from '../vocabulary/intake-words.js';
 import { SIGNS_THAT_REST_THE_HAND, STOP_SIGNS, type StopSign } from '../vocabulary/stop-signs.js';
 import { capital } from '../vocabulary/text.js';
+import { capWords, clearanceCaps } from './caps.js';
+import { soreAdvice } from './sore-places.js';
 
 /** Whether this entry forbids loading. Ask of cautions as they stand on a day (`cautionsOn`). */
 export function forbidsLoading(entry: RecordedCaution): boolean {
@@ -33,18 +37,31 @@ export function cautionsOn(
   athlete: { readonly cautions: readonly RecordedCaution[]; readonly birthDate?: string | null },
   day: string,
 ): RecordedCaution[] {
-  const list = athlete.cautions.map((entry) => standingOn(entry, day));
+  const list = athlete.cautions.filter((entry) => isStillSo(entry, day)).map((entry) => standingOn(entry, day));
   const minor = athlete.birthDate ? ageOn(athlete.birthDate, day) < 18 : false;
   if (minor && !list.some((entry) => entry.caution === 'under-18')) list.push({ caution: 'under-18' });
   return list;
 }
 
+/** What holds for some days only is over after them; where nobody knows when it was, it holds. */
+function isStillSo({ caution, since }: RecordedCaution, day: string): boolean {
+  const { holdsDays }: Caution = CAUTIONS[caution];
+  return holdsDays === undefined || since === undefined || daysBetween(since, day) <= holdsDays;
+}
+
 function standingOn(entry: RecordedCaution, day: string): RecordedCaution {
-  const { clearedOn, clearedBy, within: limits, ...rest } = entry;
+  const { clearedOn, clearedBy, clearedUntil, within: limits, ...rest } = entry;
   if (!clearedOn || !clearedBy || clearedOn > day) return rest;
+  if (clearedUntil !== undefined && clearedUntil < day) return { ...rest, clearedUntil };
   const cleared = { ...rest, clearedOn, clearedBy };
   return limits && (limits.until === undefined || limits.until >= day) ? { ...cleared, within: limits } : cleared;
 }
+
+/** What answers that ask for help at once leave behind, like a stopped session: a caution of that hand, until somebody clears it. */
+export const toldStop = (
+  intakeId: string,
+  { sign, hand, onDay }: { readonly sign: StopSign; readonly hand: WorkingSide; readonly onDay: string },
+): RecordedCaution => ({ caution: 'stop-sign', hand, since: onDay, stopped: { intakeId, sign } });
 
 /** What a stopped session leaves behind: a caution of that hand, from that day, until somebody clears it. */
 export const stopCaution = (
@@ -54,7 +71,7 @@ export const stopCaution = (
 
 /** Tells stops apart: two devices may stop one session for different signs. Undefined for other cautions. */
 export const keyOfStop = ({ stopped }: RecordedCaution): string | undefined =>
-  stopped && `${stopped.sessionId} ${stopped.sign}`;
+  stopped && `${stopped.sessionId ?? stopped.intakeId ?? ''} ${stopped.sign}`;
 
 /** Cautions with those of stopped sessions that are not among them yet. */
 export function withStops(
@@ -96,11 +113,17 @@ export function checkStopsKept(before: readonly RecordedCaution[], after: readon
 const STOPPED_ADVICE = 'no loading until a licensed practitioner has looked at it.';
 const RESTED_ADVICE = 'complete rest, free motion included, until a licensed practitioner has looked at it.';
 
-/** What a caution is called, with its hand where it is one. @example cautionLabel({ caution: 'arthritis', hand: 'left' }) → 'Arthritis of hand or wrist, left hand' */
-export function cautionLabel(entry: RecordedCaution): string {
-  const label = entry.stopped ? STOP_SIGNS[entry.stopped.sign] : CAUTIONS[entry.caution].label;
-  return entry.hand ? `${label}, ${HAND_WORDS[entry.hand]}` : label;
+/** What a caution is of, without its hand. */
+function whatOf({ caution, stopped, place, symptom, score }: RecordedCaution): string {
+  if (stopped) return STOP_SIGNS[stopped.sign];
+  if (caution !== 'sore-place') return CAUTIONS[caution].label;
+  const felt = symptom ? ` ${SYMPTOM_KINDS[symptom]}` : '';
+  return `${place ? HAND_PLACES[place] : 'Sore hand'}${felt}${score === undefined ? '' : `, ${score} of 10`}`;
 }
+
+/** What a caution is called, with its hand where it is one. @example cautionLabel({ caution: 'arthritis', hand: 'left' }) → 'Arthritis of hand or wrist, left hand' */
+export const cautionLabel = (entry: RecordedCaution): string =>
+  entry.hand ? `${whatOf(entry)}, ${HAND_WORDS[entry.hand]}` : whatOf(entry);
 
 /**
  * What is left to somebody who is not cleared, in a line.
@@ -114,31 +137,39 @@ export const barredWords = (entry: RecordedCaution): string =>
  * @example cautionAdvice({ caution: 'stop-sign', hand: 'left', since: '2026-05-12', stopped: { sessionId: '', sign: 'numbness' } }) → 'Left hand: numbness or tingling, stopped on 12 May 2026: no loading until a licensed practitioner has looked at it.'
  */
 export function cautionAdvice(entry: RecordedCaution): string {
-  const { hand, since, stopped, clearedOn, clearedBy } = entry;
-  if (clearedOn && clearedBy && CAUTIONS[entry.caution].rule === 'refer') {
-    const what = stopped ? STOP_SIGNS[stopped.sign] : CAUTIONS[entry.caution].label;
-    const limits = limitWords(entry);
-    const cleared = `cleared by ${clearedBy} on ${dayWords(clearedOn)}${limits ? `: ${limits}` : ''}.`;
-    return `${hand ? `${capital(HAND_WORDS[hand])}: ${what.toLowerCase()}` : what}, ${cleared}`;
-  }
+  const { caution, hand, stopped, clearedOn, clearedUntil } = entry;
   const of = hand ? `${capital(HAND_WORDS[hand])}: ` : '';
-  if (!stopped) return `${of}${CAUTIONS[entry.caution].advice}`;
-  const when = since ? `, stopped on ${dayWords(since)}: ` : ', stopped: ';
-  return `${of}${hand ? STOP_SIGNS[stopped.sign].toLowerCase() : STOP_SIGNS[stopped.sign]}${when}${restsHand(entry) ? RESTED_ADVICE : STOPPED_ADVICE}`;
+  if (clearedOn && CAUTIONS[caution].rule === 'refer') return `${of}${clearedWords(entry)}`;
+  if (caution === 'sore-place') return `${of}${soreAdvice(entry.place)}`;
+  const lapsed = clearedUntil ? ` The clearance ended on ${dayWords(clearedUntil)}: ask for it anew.` : '';
+  return `${of}${stopped ? stopWords(entry) : CAUTIONS[caution].advice}${lapsed}`;
+}
+
+/** A stop’s sign as a sentence goes on with it after its hand. */
+const named = (words: string, hand: WorkingSide | undefined) => (hand ? words.toLowerCase() : words);
+
+function clearedWords({ caution, hand, stopped, clearedOn, clearedBy, clearedUntil, within }: RecordedCaution): string {
+  const what = stopped ? STOP_SIGNS[stopped.sign] : CAUTIONS[caution].label;
+  const on = clearedOn ? ` on ${dayWords(clearedOn)}` : '';
+  const until = clearedUntil ? ` until ${dayWords(clearedUntil)}` : '';
+  const limits = within ? limitWords({ within }) : '';
+  return `${named(what, hand)}, cleared by ${clearedBy ?? ''}${on}${until}${limits && `: ${limits}`}.`;
+}
+
+function stopWords(entry: RecordedCaution): string {
+  const { hand, since, stopped } = entry;
+  if (!stopped) return '';
+  const when = `${stopped.intakeId ? 'told' : 'stopped'}${since ? ` on ${dayWords(since)}` : ''}`;
+  return `${named(STOP_SIGNS[stopped.sign], hand)}, ${when}: ${restsHand(entry) ? RESTED_ADVICE : STOPPED_ADVICE}`;
 }
 
 /** The limits of a clearance in words; empty where there are none. */
 export function limitWords({ within: limits }: Pick<RecordedCaution, 'within'>): string {
   if (!limits) return '';
-  const { effortPercent, extensionDeg, noBodyWeight, until } = limits;
-  const parts = [
-    effortPercent !== undefined && `effort up to ${effortPercent} %`,
-    extensionDeg !== undefined && `extension up to ${extensionDeg}°`,
-    noBodyWeight && 'no body weight on the hand',
-  ].filter(Boolean);
-  return parts.length && until ? `${parts.join(', ')}, until ${dayWords(until)}` : parts.join(', ');
+  const words = capWords(clearanceCaps(limits));
+  return words && limits.until ? `${words}, until ${dayWords(limits.until)}` : words;
 }
 
 /** Tells entries of a list apart. */
 export const keyOfCaution = (entry: RecordedCaution): string =>
-  `${entry.caution} ${entry.hand ?? 'both'} ${keyOfStop(entry) ?? ''}`;
+  [entry.caution, entry.hand ?? 'both', keyOfStop(entry), entry.place, entry.symptom].filter(Boolean).join(' ');

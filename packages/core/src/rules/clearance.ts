@@ -24,7 +24,7 @@ export function advicesOf(cautions: readonly RecordedCaution[]): Advice[] {
 }
 
 /** Whether a level may not be done by these hands before somebody has cleared them. */
-export const mustWait = (entry: RecordedCaution, level: Level, hands: readonly Hand[]): boolean =>
+export const mustWait = (entry: RecordedCaution, level: Pick<Level, 'loading'>, hands: readonly Hand[]): boolean =>
   forbidsLoading(entry) && concerns(entry, hands) && (level.loading !== 'unloaded' || restsHand(entry));
 
 /** The ways in which somebody may do a level: those whose hands are cleared and for whom it is not to be left out. */

@@ -13,11 +13,15 @@ describe('referral', () => {
   test('numbness, dropping things, injury, rest pain and a recent injection refer, and so does what stopped a session', () => {
     expect(referring.sort()).toEqual([
       'dropping-things',
+      'growing-finger',
+      'nerve-complaint',
       'numbness',
       'recent-injury',
+      'recent-sprain',
       'rest-pain',
       'steroid-injection',
       'stop-sign',
+      'swollen-place',
     ]);
   });
 

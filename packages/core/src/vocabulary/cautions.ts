@@ -7,6 +7,8 @@ export interface Caution {
   readonly rule: 'refer' | 'adapt';
   /** What to do, in a sentence that stands on a printed sheet. */
   readonly advice: string;
+  /** So many days after it happened it holds no longer. */
+  readonly holdsDays?: number;
 }
 
 /** What is recorded of a person that changes what their hands may do, with its rule and its words. */
@@ -36,11 +38,37 @@ export const CAUTIONS = {
     label: 'Steroid injection in the last two weeks',
     rule: 'refer',
     advice: 'Within two weeks of a steroid injection: no loading until cleared.',
+    holdsDays: 14,
   },
   'stop-sign': {
     label: 'A sign that stopped a session',
     rule: 'refer',
     advice: 'A session was stopped for this: no loading until a licensed practitioner has looked at it.',
+  },
+  'nerve-complaint': {
+    label: 'Nerve complaint',
+    rule: 'refer',
+    advice: 'A nerve complaint of hand or arm: no loading until cleared by the treating practitioner.',
+  },
+  'recent-sprain': {
+    label: 'Sprain in the last six weeks',
+    rule: 'refer',
+    advice: 'A sprain of the last six weeks: no loading until cleared.',
+  },
+  'swollen-place': {
+    label: 'Swelling',
+    rule: 'refer',
+    advice: 'Swelling: no loading until a licensed practitioner has looked at it.',
+  },
+  'growing-finger': {
+    label: 'Finger-joint pain under 18',
+    rule: 'refer',
+    advice: 'Finger-joint pain under 18 may be a growth plate: no loading until a doctor has looked at it.',
+  },
+  'sore-place': {
+    label: 'Sore place',
+    rule: 'adapt',
+    advice: 'A sore place: what loads it is off or lighter; ask again the next morning.',
   },
   arthritis: {
     label: 'Arthritis of hand or wrist',
@@ -87,10 +115,15 @@ export const CAUTIONS = {
     rule: 'adapt',
     advice: 'Past sprain: compare with the other side each time; stay below the angle that hurt.',
   },
+  'past-injury': {
+    label: 'Past fracture or surgery',
+    rule: 'adapt',
+    advice: 'Past fracture or surgery: compare with the other side each time; build load slowly.',
+  },
 } as const satisfies Record<string, Caution>;
 /** The id of a caution. */
 export type CautionId = keyof typeof CAUTIONS;
 /** All cautions, as they are listed. */
 export const CAUTION_IDS = Object.keys(CAUTIONS) as CautionId[];
-/** Those that a coach writes down; the others follow from what happened. */
-export const WRITTEN_CAUTION_IDS = CAUTION_IDS.filter((id) => id !== 'stop-sign');
+/** Those that a coach writes down; the others follow from what happened, or from where somebody points. */
+export const WRITTEN_CAUTION_IDS = CAUTION_IDS.filter((id) => id !== 'stop-sign' && id !== 'sore-place');

@@ -4,6 +4,9 @@ export const STOP_SIGNS = {
   pop: 'A pop, or sudden loss of strength',
   swelling: 'Swelling or a changed shape after a fall',
   colour: 'A hand that is cold, blue or white',
+  'thumb-hollow': 'Pain in the hollow at the base of the thumb after a fall',
+  'hot-joint': 'A hot red joint, or fever',
+  weakness: 'Sudden weakness',
   sharp: 'Sharp pain',
 } as const;
 /** A sign that ends a session. */
@@ -12,7 +15,14 @@ export type StopSign = keyof typeof STOP_SIGNS;
 export const STOP_SIGN_IDS = Object.keys(STOP_SIGNS) as StopSign[];
 
 /** After these a hand does nothing at all, free motion included, until somebody has looked at it. */
-export const SIGNS_THAT_REST_THE_HAND: readonly StopSign[] = ['pop', 'swelling', 'colour'];
+export const SIGNS_THAT_REST_THE_HAND: readonly StopSign[] = [
+  'pop',
+  'swelling',
+  'colour',
+  'thumb-hollow',
+  'hot-joint',
+  'weakness',
+];
 
 /** Stands on every printed or shared sheet and at the end of a stopped session. */
 export const STOP_RULES = [

@@ -2,6 +2,7 @@ import { DataSource, type DataSourceOptions } from 'typeorm';
 import { AccountRow, SignInFailureRow, SignInRow, StudioRow } from '../accounts/entities.js';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
+import { IntakeRow } from '../intakes/intake.entity.js';
 import { MethodRow } from '../methods/method.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { ReadingRow } from '../readings/reading.entity.js';
@@ -14,6 +15,7 @@ import { SumsAndTerms1810000000000 } from './migrations/1810000000000-sums-and-t
 import { StandingStops1820000000000 } from './migrations/1820000000000-standing-stops.js';
 import { Complaints1830000000000 } from './migrations/1830000000000-complaints.js';
 import { LengthsAnew1840000000000 } from './migrations/1840000000000-lengths-anew.js';
+import { Intakes1850000000000 } from './migrations/1850000000000-intakes.js';
 
 /** Every table. */
 export const ENTITIES = [
@@ -31,6 +33,7 @@ export const ENTITIES = [
   MovementRow,
   MethodRow,
   ReadingRow,
+  IntakeRow,
 ];
 
 /** How the database at a URL is spoken to: with migrations, and a limit on every query. */
@@ -47,6 +50,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       StandingStops1820000000000,
       Complaints1830000000000,
       LengthsAnew1840000000000,
+      Intakes1850000000000,
     ],
     synchronize: false,
     timezone: 'Z',

@@ -1,4 +1,5 @@
 import {
+  againstLoad,
   type Body,
   BodyError,
   type Demand,
@@ -11,6 +12,7 @@ import {
   POSTURE_LIMITS,
   postureDemand,
   PostureError,
+  type RecordedCaution,
   type PostureLoad,
   solvedInterval,
   solvePosture,
@@ -38,12 +40,12 @@ export class MechanicsService {
 
   async posture(scope: StudioScope, question: PostureQuestion): Promise<PostureAnswer> {
     const whom = await this.persons.forWhom(scope, question);
-    return answerPosture(whom, postureFrom(question.posture));
+    return answerPosture(whom, postureFrom(question.posture), await this.persons.cautionsOf(scope, question));
   }
 
   async solve(scope: StudioScope, question: SolveQuestion): Promise<SolveAnswer> {
     const whom = await this.persons.forWhom(scope, question);
-    return answerSolve(whom, question);
+    return answerSolve(whom, question, await this.persons.cautionsOf(scope, question));
   }
 }
 
@@ -70,13 +72,22 @@ export function postureFrom({ from, ...change }: PostureInput): SupportPosture {
 }
 
 /** What a posture asks of somebody. */
-export function answerPosture({ person, estimated }: ForWhom, posture: SupportPosture): PostureAnswer {
+export function answerPosture(
+  { person, estimated }: ForWhom,
+  posture: SupportPosture,
+  cautions: readonly RecordedCaution[] = [],
+): PostureAnswer {
   const load = computed(person.body, posture, () => handLoad(person.body, posture));
-  return present(person.body, estimated, load, postureDemand(person, posture, load));
+  const demand = postureDemand(person, posture, load);
+  return present(person.body, estimated, load, demand, againstPosture(posture, demand, cautions));
 }
 
 /** The value that reaches a target. */
-export function answerSolve(whom: ForWhom, { posture, vary, target }: SolveQuestion): SolveAnswer {
+export function answerSolve(
+  whom: ForWhom,
+  { posture, vary, target }: SolveQuestion,
+  cautions: readonly RecordedCaution[] = [],
+): SolveAnswer {
   const { person } = whom;
   const from = postureFrom(posture);
   const found = computed(person.body, from, () => solvePosture(person, from, vary, target));
@@ -85,6 +96,7 @@ export function answerSolve(whom: ForWhom, { posture, vary, target }: SolveQuest
     whom.estimated,
     must(found.demand.posture, 'a posture in the answer'),
     found.demand,
+    againstPosture(from, found.demand, cautions),
   );
   const { contact, facing, ...stance } = from;
   const level = { contact, facing, load: { kind: 'body' as const, stance } };
@@ -92,7 +104,24 @@ export function answerSolve(whom: ForWhom, { posture, vary, target }: SolveQuest
   return { field: vary, value: found.value, unit: POSTURE_LIMITS[vary].unit, interval, answer };
 }
 
-function present(body: Body, estimated: readonly string[], load: PostureLoad, demand: Demand): PostureAnswer {
+/** What somebody’s cautions say against a posture, hand by hand. */
+function againstPosture(
+  { contact, facing: _facing, ...stance }: SupportPosture,
+  demand: Demand,
+  cautions: readonly RecordedCaution[],
+): PostureAnswer['against'] {
+  const way = { loading: 'planted', contact, load: { kind: 'body', stance } } as const;
+  const of = (hand: Hand) => againstLoad(way, demand[hand], cautions, hand);
+  return { left: of('left'), right: of('right') };
+}
+
+function present(
+  body: Body,
+  estimated: readonly string[],
+  load: PostureLoad,
+  demand: Demand,
+  against: PostureAnswer['against'],
+): PostureAnswer {
   const { bothPercentBW, forearmsPercentBW, heldBy, copAheadM, pressure, leanDeg, hipAngleDeg, distanceM } = load;
   return {
     handsPercentBW: bothPercentBW - forearmsPercentBW,
@@ -110,6 +139,7 @@ function present(body: Body, estimated: readonly string[], load: PostureLoad, de
     jointsM: { ...load.joints },
     freeBodyResidual: load.freeBodyResidual,
     body: { ...body },
+    against,
     estimated: [...estimated],
   };
 }

@@ -1,5 +1,15 @@
 import type { BodyInput, WhomInput } from '@clay-pot/contracts';
-import { checkReading, type Evidence, type ForWhom, maximaOf, personOf, under, withRanges } from '@clay-pot/core';
+import {
+  cautionsOn,
+  checkReading,
+  type Evidence,
+  type ForWhom,
+  maximaOf,
+  personOf,
+  type RecordedCaution,
+  under,
+  withRanges,
+} from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -26,6 +36,13 @@ export class PersonsService {
     const seen = await this.evidence.of(scope, athleteId, known.person, this.clock.now());
     const person = { ...known.person, evidence: [...known.person.evidence, ...seen] };
     return withMore({ ...known, person }, question);
+  }
+
+  /** What is minded of an athlete today; nothing where nobody of the studio is meant. @throws 404 */
+  async cautionsOf(scope: StudioScope, { athleteId }: WhomInput): Promise<RecordedCaution[]> {
+    if (!athleteId) return [];
+    const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
+    return cautionsOn(athlete, dayIn(scope.timeZone, this.clock.now()));
   }
 
   /** What the sets of an athlete tell of their maxima, beside the readings. @throws 404 */

@@ -21,13 +21,9 @@ export const cautionLimit: Check = {
         const demand = asWorked(seen);
         if (!demand) return [];
         const hands = handsWorking(block.dose.sides);
-        const found = brokenBy([entry], hands, { level, dose: block.dose, demand });
+        const found = brokenBy([entry], hands, { level, demand });
         if (!found) return [];
-        const fix = easing(
-          view,
-          seen,
-          (easier, asked, dose) => !brokenBy([entry], hands, { level: easier, dose, demand: asked }),
-        );
+        const fix = easing(view, seen, (easier, asked) => !brokenBy([entry], hands, { level: easier, demand: asked }));
         return [{ blockIds: [block.id], text: `${movement.name}: ${found.broken}. ${cautionAdvice(entry)}`, fix }];
       }),
     ),

@@ -55,7 +55,7 @@ export function isOpen(view: SessionView, movement: Movement, level: Level, dose
   if (concerns.stops.length || concerns.avoid.length) return false;
   const demand = askedOf(view, level, dose);
   if (!demand || isPastRange(demand)) return false;
-  if (brokenBy(cautions, hands, { level, dose, demand })) return false;
+  if (brokenBy(cautions, hands, { level, demand })) return false;
   return effortOf(demand) <= Math.min(100, view.method.effortCeilingPercent);
 }
 

@@ -1,0 +1,115 @@
+import { READING_NAMES, type Reading, readingUnit } from '../../model/reading.js';
+import type { AthleteRecord, RecordedCaution } from '../../model/athlete.js';
+import type { Health, Intake } from '../../model/intake.js';
+import { ageOn, dayWords } from '../../vocabulary/days.js';
+import { HAND_PLACES } from '../../vocabulary/hand-places.js';
+import { HAND_WORDS, HANDS } from '../../vocabulary/hands.js';
+import { CONDITIONS, SIGNS, SYMPTOM_KINDS } from '../../vocabulary/intake-words.js';
+import { capital } from '../../vocabulary/text.js';
+import { cautionAdvice, cautionLabel, forbidsLoading } from '../cautions.js';
+
+/** A letter to a practitioner: plain words under plain headings. */
+export interface ReferralLetter {
+  readonly title: string;
+  readonly opening: string;
+  readonly parts: readonly { readonly heading: string; readonly lines: readonly string[] }[];
+  /** What the practitioner is asked to fill in. */
+  readonly asks: readonly string[];
+  readonly closing: string;
+}
+
+/** What a letter is written from. */
+export interface LetterFrom {
+  readonly athlete: Pick<AthleteRecord, 'name' | 'birthDate' | 'dominantHand' | 'practice'>;
+  /** As they stand on the day. */
+  readonly cautions: readonly RecordedCaution[];
+  readonly intake: Intake | null;
+  readonly readings: readonly Reading[];
+  readonly coach: string;
+  readonly studio: string;
+  /** ISO day. */
+  readonly today: string;
+}
+
+/** A referral in plain words: why, what was told, what has been stopped, what was measured, and what is asked. It names no diagnosis. */
+export function referralLetter({
+  athlete,
+  cautions,
+  intake,
+  readings,
+  coach,
+  studio,
+  today,
+}: LetterFrom): ReferralLetter {
+  // prettier-ignore
+  const { name, birthDate, dominantHand, practice } = athlete;
+  const age = birthDate ? `, ${ageOn(birthDate, today)} years old` : '';
+  const forbidden = cautions.filter(forbidsLoading);
+  const others = cautions.filter((entry) => !forbidsLoading(entry));
+  const told = intake ? toldLines(intake) : [];
+  const parts = [
+    { heading: 'Why I write', lines: forbidden.map((entry) => `${cautionLabel(entry)}${sinceWords(entry)}${entry.note ? `. ${entry.note}` : ''}`) }, // prettier-ignore
+    { heading: intake ? `What was told on ${dayWords(intake.onDay)}` : 'What was told', lines: told },
+    { heading: 'What has been stopped', lines: forbidden.map(cautionAdvice) },
+    { heading: 'What else is minded', lines: others.map(cautionAdvice) },
+    { heading: 'What was measured', lines: readingLines(readings) },
+  ];
+  return {
+    title: `About the hands of ${name}`,
+    opening: `${name}${age}, ${dominantHand}-handed${practice ? `, trains with us: ${practice}` : ' trains with us'}. I coach the preparation of hands and wrists for load at ${studio}, and ask you to look at them before I go on.`, // prettier-ignore
+    parts: parts.filter(({ lines }) => lines.length > 0),
+    asks: [
+      'May the hand be loaded? If not yet, when shall we ask again?',
+      'No wrist extension over … degrees, until …',
+      'No effort over … percent of the own maximum, until …',
+      'No body weight on the hand, until …',
+      'Name, day and signature of who clears it',
+    ],
+    closing: `This tells what was asked and measured; it is no diagnosis. ${coach}, ${studio}, ${dayWords(today)}`,
+  };
+}
+
+const sinceWords = ({ since }: RecordedCaution) => (since ? `, since ${dayWords(since)}` : '');
+
+/** Answers about health in words, one line each; what was not said is not there. */
+export function toldLines({ signs = [], history = [], symptoms = [], discomfort = [] }: Health): string[] {
+  const of = (hand: keyof typeof HAND_WORDS | undefined) => (hand ? `, ${HAND_WORDS[hand]}` : '');
+  return [
+    ...signs.map(({ sign, hand }) => `${SIGNS[sign]}${of(hand)}`),
+    ...history.map(
+      ({ condition, hand, since, note }) =>
+        `${CONDITIONS[condition].label}${of(hand)}${since ? `, ${dayWords(since)}` : ''}${note ? `. ${note}` : ''}`,
+    ),
+    ...symptoms.map(
+      ({ place, hand, kind, score }) =>
+        `${HAND_PLACES[place]}, ${HAND_WORDS[hand]}: ${SYMPTOM_KINDS[kind]}${score === undefined ? '' : `, ${score} of 10`}`,
+    ),
+    ...discomfort.flatMap(({ hand, during, after, nextMorning, atNight }) => {
+      const times = [
+        ['during training', during],
+        ['right after', after],
+        ['the next morning', nextMorning],
+        ['at night', atNight],
+      ] as const;
+      const said = times.flatMap(([when, score]) => (score === undefined ? [] : [`${when} ${score}`]));
+      return said.length ? [`Discomfort of 10, ${HAND_WORDS[hand]}: ${said.join(', ')}`] : [];
+    }),
+  ];
+}
+
+/** The latest of each thing measured, both hands in a line. */
+function readingLines(readings: readonly Reading[]): string[] {
+  const things = [...new Set(readings.map(({ kind, of }) => `${kind}|${of}`))];
+  return things.map((thing) => {
+    const [kind, of] = thing.split('|');
+    const mine = readings.filter((reading) => reading.kind === kind && reading.of === of);
+    const latest = HANDS.flatMap((hand) => {
+      const last = mine.filter((reading) => reading.hand === hand).sort((a, b) => b.onDay.localeCompare(a.onDay))[0];
+      return last ? [last] : [];
+    });
+    const values = latest.map((each) => `${each.hand} ${each.value} ${readingUnit(each.kind, each.of) ?? ''}`.trim());
+    const days = [...new Set(latest.map(({ onDay }) => dayWords(onDay)))].join(' and ');
+    const what = latest[0] ? READING_NAMES[latest[0].kind] : '';
+    return `${capital(of ?? '')}, ${what}: ${values.join(', ')} (${days})`;
+  });
+}

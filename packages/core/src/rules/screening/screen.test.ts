@@ -1,0 +1,260 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { shippedMovement } from '../../library/index.js';
+import { demandOf } from '../../mechanics/demand.js';
+import { referencePerson } from '../../mechanics/person.js';
+import { checkAthlete } from '../../model/athlete.js';
+import { REFERENCE_BODIES } from '../../model/body.js';
+import { checkIntake, type Health, INTAKE_LIMITS } from '../../model/intake.js';
+import { addDays } from '../../vocabulary/days.js';
+import { HAND_PLACE_IDS } from '../../vocabulary/hand-places.js';
+import { HANDS, WORKING_SIDES } from '../../vocabulary/hands.js';
+import { CONDITION_IDS, CONDITIONS, SIGN_IDS, SYMPTOM_KIND_IDS } from '../../vocabulary/intake-words.js';
+import { brokenBy } from '../caution-limits.js';
+import { cautionsOn, forbidsLoading, restsHand } from '../cautions.js';
+import { soreGroup, SORE_RULES } from '../sore-places.js';
+import { afterIntake } from './after-intake.js';
+import { intakeDue } from './intake-due.js';
+import { screen } from './screen.js';
+import type { Verdict } from './screen-rules.js';
+
+const TODAY = '2026-06-10';
+const INTAKE_ID = '01890000-0000-7000-8000-000000000001';
+const on = (ageYears: number | null = 30) => ({ onDay: TODAY, ageYears, intakeId: INTAKE_ID });
+const ago = (days: number) => addDays(TODAY, -days);
+const verdict = (health: Health, ageYears: number | null = 30) => screen(health, on(ageYears)).verdict;
+const cleared = { clearedOn: ago(3), clearedBy: 'Dr Example' };
+
+describe('each answer has its verdict', () => {
+  test('nothing told: go, and nothing in the record', () => {
+    expect(screen({}, on())).toEqual({
+      verdict: 'go',
+      hands: { left: 'go', right: 'go' },
+      reasons: [],
+      cautions: [],
+      off: [],
+    });
+  });
+
+  test.each<[(typeof SIGN_IDS)[number], Verdict]>([
+    ['pop', 'stop now'],
+    ['swelling', 'stop now'],
+    ['colour', 'stop now'],
+    ['thumb-hollow', 'stop now'],
+    ['hot-joint', 'stop now'],
+    ['weakness', 'stop now'],
+    ['night-tingling', 'refer first'],
+    ['dropping-things', 'refer first'],
+    ['rest-pain', 'refer first'],
+    ['growing-pain', 'refer first'],
+  ])('sign %s: %s', (sign, expected) => {
+    expect(verdict({ signs: [{ sign, hand: 'left' }] })).toBe(expected);
+  });
+
+  test('the table of signs is whole', () => {
+    expect(SIGN_IDS).toHaveLength(10);
+  });
+
+  const conditions: [(typeof CONDITION_IDS)[number], object, Verdict][] = [
+    ['fracture', {}, 'refer first'],
+    ['fracture', { since: ago(200) }, 'refer first'],
+    ['fracture', { since: ago(200), ...cleared }, 'adapt'],
+    ['fracture', { since: ago(1500) }, 'adapt'],
+    ['surgery', { since: ago(90) }, 'refer first'],
+    ['surgery', { since: ago(90), ...cleared, clearedUntil: ago(1) }, 'refer first'],
+    ['sprain', { since: ago(14) }, 'refer first'],
+    ['sprain', { since: ago(14), ...cleared }, 'adapt'],
+    ['sprain', {}, 'adapt'],
+    ['tendon', {}, 'adapt'],
+    ['arthritis', {}, 'adapt'],
+    ['nerve', {}, 'refer first'],
+    ['nerve', cleared, 'adapt'],
+    ['hypermobility', {}, 'adapt'],
+    ['pregnancy', {}, 'adapt'],
+    ['blood-pressure', {}, 'adapt'],
+    ['fluoroquinolones', { since: ago(60) }, 'adapt'],
+    ['fluoroquinolones', { since: ago(400) }, 'go'],
+    ['steroid-injection', { since: ago(10) }, 'refer first'],
+    ['steroid-injection', { since: ago(10), ...cleared }, 'adapt'],
+    ['steroid-injection', { since: ago(15) }, 'go'],
+    ['skin-splits', {}, 'adapt'],
+  ];
+  test.each(conditions)('%s %o: %s', (condition, more, expected) => {
+    expect(verdict({ history: [{ condition, ...more }] })).toBe(expected);
+  });
+  test('the table of conditions is whole', () => {
+    expect(new Set(conditions.map(([condition]) => condition))).toEqual(new Set(CONDITION_IDS));
+  });
+
+  test('each place and kind: numb, tingling and swollen refer, hot stops, the rest adapts by the advice of its place', () => {
+    const expected = { numb: 'refer first', tingling: 'refer first', swollen: 'refer first', hot: 'stop now' } as const;
+    for (const place of HAND_PLACE_IDS) {
+      for (const kind of SYMPTOM_KIND_IDS) {
+        const told = screen({ symptoms: [{ place, hand: 'right', kind, score: 4 }] }, on());
+        expect([place, kind, told.verdict]).toEqual([place, kind, expected[kind as 'numb'] ?? 'adapt']);
+        expect(told.hands.left).toBe('go');
+        if (told.verdict === 'adapt') {
+          expect(told.reasons[0]!.text).toContain(SORE_RULES[soreGroup(place)].advice);
+          expect(told.off[0]).toMatchObject({ hand: 'right', allows: 'with limits' });
+        }
+      }
+    }
+  });
+
+  test('the scale of discomfort: 0–2 go on, 3–4 hold, 5 ease; worse the next morning steps back; the night refers', () => {
+    const during = (score: number) => screen({ discomfort: [{ hand: 'left', during: score }] }, on());
+    expect([0, 2, 3, 4, 5, 10].map((score) => during(score).verdict)).toEqual(['go', 'go', 'adapt', 'adapt', 'adapt', 'adapt']); // prettier-ignore
+    expect(during(4).off[0]!.caps[0]!.effortPercent).toBeGreaterThan(during(5).off[0]!.caps[0]!.effortPercent!);
+    expect(verdict({ discomfort: [{ hand: 'left', after: 1, nextMorning: 3 }] })).toBe('adapt');
+    expect(verdict({ discomfort: [{ hand: 'left', after: 1, nextMorning: 2 }] })).toBe('go');
+    expect(verdict({ discomfort: [{ hand: 'both', atNight: 2 }] })).toBe('go');
+    expect(verdict({ discomfort: [{ hand: 'both', atNight: 3 }] })).toBe('refer first');
+  });
+
+  test('under 18 adapts by age alone, and a sore finger joint then is a doctor’s question', () => {
+    expect(verdict({}, 17)).toBe('adapt');
+    expect(verdict({}, 18)).toBe('go');
+    expect(verdict({}, null)).toBe('go');
+    const sore = { symptoms: [{ place: 'middle-pip', hand: 'left', kind: 'ache', score: 1 }] } as const;
+    expect(verdict(sore, 15)).toBe('refer first');
+    expect(verdict(sore, 30)).toBe('adapt');
+  });
+});
+
+describe('what follows stands in the record', () => {
+  test('each hand by itself; alike on both is one entry', () => {
+    const one = screen({ signs: [{ sign: 'night-tingling', hand: 'left' }] }, on());
+    expect(one.hands).toEqual({ left: 'refer first', right: 'go' });
+    expect(one.cautions).toEqual([{ caution: 'numbness', hand: 'left', since: TODAY, intakeId: INTAKE_ID }]);
+    const two = screen({ symptoms: HANDS.map((hand) => ({ place: 'heel', hand, kind: 'ache', score: 3 })) }, on());
+    expect(two.cautions).toHaveLength(1);
+    expect(two.cautions[0]).toMatchObject({ hand: 'both', place: 'heel', score: 3 });
+    const uneven = screen({ symptoms: HANDS.map((hand, index) => ({ place: 'heel', hand, kind: 'ache', score: 3 + index })) }, on()); // prettier-ignore
+    expect(uneven.cautions.map(({ hand, score }) => [hand, score])).toEqual([
+      ['left', 3],
+      ['right', 4],
+    ]);
+  });
+
+  test('signs that ask for help at once rest the hand until somebody clears them', () => {
+    const [entry] = screen({ signs: [{ sign: 'thumb-hollow', hand: 'right' }] }, on()).cautions;
+    expect(restsHand(entry!)).toBe(true);
+    expect(entry!.stopped).toEqual({ intakeId: INTAKE_ID, sign: 'thumb-hollow' });
+  });
+
+  const anyHealth = fc.record({
+    history: fc.array(
+      fc.constantFrom(...CONDITION_IDS).chain((condition) =>
+        fc.record({
+          condition: fc.constant(condition),
+          ...(CONDITIONS[condition].ofHand && { hand: fc.constantFrom(...WORKING_SIDES) }),
+          since: fc.integer({ min: 0, max: 900 }).map(ago),
+        }),
+      ),
+      { maxLength: 5 },
+    ),
+    signs: fc.array(fc.record({ sign: fc.constantFrom(...SIGN_IDS), hand: fc.constantFrom(...WORKING_SIDES) }), { maxLength: 4 }), // prettier-ignore
+    symptoms: fc.array(
+      fc.record({
+        place: fc.constantFrom(...HAND_PLACE_IDS),
+        hand: fc.constantFrom(...HANDS),
+        kind: fc.constantFrom(...SYMPTOM_KIND_IDS),
+        score: fc.integer(INTAKE_LIMITS.score),
+      }),
+      { maxLength: 6 },
+    ),
+  });
+  const blank = { name: 'Someone', practice: '', birthDate: null, sex: 'not stated', dominantHand: 'right', statureCm: null, massKg: null, equipment: [], notes: '' } as const; // prettier-ignore
+
+  test('whatever is told: more never lifts a verdict, the record can be kept, and answering again doubles nothing', () => {
+    const rank = (health: Health) => ['go', 'adapt', 'refer first', 'stop now'].indexOf(verdict(health));
+    fc.assert(
+      fc.property(anyHealth, anyHealth, (one, other) => {
+        const both = { history: [...one.history, ...other.history], signs: [...one.signs, ...other.signs], symptoms: [...one.symptoms, ...other.symptoms] }; // prettier-ignore
+        expect(rank(both)).toBe(Math.max(rank(one), rank(other)));
+        const first = afterIntake([], screen(one, on()).cautions);
+        expect(checkAthlete({ ...blank, cautions: first }, TODAY)).toEqual([]);
+        const later = afterIntake(first, screen(other, on()).cautions);
+        expect(checkAthlete({ ...blank, cautions: later }, TODAY)).toEqual([]);
+        const again = afterIntake(first, screen(one, on()).cautions);
+        expect(again).toHaveLength(first.length);
+        expect(again).toEqual(expect.arrayContaining(first));
+        // What forbade loading before still does for each hand.
+        for (const entry of first.filter(forbidsLoading)) {
+          const left = later.filter(forbidsLoading).filter(({ caution }) => caution === entry.caution);
+          for (const hand of entry.hand === 'both' || !entry.hand ? HANDS : [entry.hand]) {
+            expect(left.some((each) => !each.hand || each.hand === 'both' || each.hand === hand)).toBe(true);
+          }
+        }
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  test('a sore place that is gone goes; what refers stays until it is cleared; what was cleared and comes back refers anew', () => {
+    const told = screen({ signs: [{ sign: 'rest-pain', hand: 'left' }], symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 5 }] }, on()).cautions; // prettier-ignore
+    const after = afterIntake(told, screen({}, on()).cautions);
+    expect(after.map(({ caution }) => caution)).toEqual(['rest-pain']);
+    const withClearance = after.map((entry) => ({ ...entry, ...cleared }));
+    expect(cautionsOn({ cautions: withClearance }, TODAY).some(forbidsLoading)).toBe(false);
+    const again = afterIntake(withClearance, told);
+    expect(cautionsOn({ cautions: again }, TODAY).some(forbidsLoading)).toBe(true);
+  });
+
+  test('what a coach wrote is not lost by answers', () => {
+    const written = [{ caution: 'hypermobility' }, { caution: 'past-sprain', hand: 'right' }] as const;
+    expect(afterIntake(written, screen({}, on()).cautions)).toEqual(written);
+  });
+});
+
+describe('time', () => {
+  test('a steroid injection is over after two weeks; a clearance ends on its day and refers again', () => {
+    const injected = { cautions: [{ caution: 'steroid-injection', since: ago(10) }] } as const;
+    expect(cautionsOn(injected, TODAY)).toHaveLength(1);
+    expect(cautionsOn(injected, addDays(TODAY, 5))).toEqual([]);
+    const lent = { cautions: [{ caution: 'numbness', ...cleared, clearedUntil: addDays(TODAY, 7) }] } as const;
+    expect(cautionsOn(lent, addDays(TODAY, 7)).some(forbidsLoading)).toBe(false);
+    expect(cautionsOn(lent, addDays(TODAY, 8)).some(forbidsLoading)).toBe(true);
+  });
+
+  test('asked again: never asked, after two weeks where it hurt, after twelve, and when a clearance ends', () => {
+    expect(intakeDue(null, [], TODAY)?.why).toBe('Never asked.');
+    expect(intakeDue(ago(83), [], TODAY)).toBeNull();
+    expect(intakeDue(ago(84), [], TODAY)?.why).toBe('Last asked 12 weeks ago.');
+    expect(intakeDue(ago(13), [{ caution: 'sore-place', place: 'heel' }], TODAY)).toBeNull();
+    expect(intakeDue(ago(14), [{ caution: 'sore-place', place: 'heel' }], TODAY)?.why).toContain('Something hurt');
+    const ending = [{ caution: 'numbness' as const, ...cleared, clearedUntil: addDays(TODAY, 6) }];
+    expect(intakeDue(ago(1), ending, TODAY)?.why).toBe('The clearance by Dr Example ends on 16 Jun 2026.');
+  });
+});
+
+describe('a sore place caps what loads it', () => {
+  const person = referencePerson(REFERENCE_BODIES.female, TODAY);
+  const breaks = (movementId: string, levelId: string, place: (typeof HAND_PLACE_IDS)[number], score: number) => {
+    const movement = shippedMovement(movementId)!;
+    const level = movement.ladder.find(({ id }) => id === levelId) ?? movement.ladder[0];
+    const entry = { caution: 'sore-place', hand: 'both', place, symptom: 'ache', score } as const;
+    return brokenBy([entry], ['left'], { level, demand: demandOf(person, level) })?.broken ?? null;
+  };
+
+  test('a much sore back of the wrist keeps the flat palm off the floor, a slight one does not', () => {
+    expect(breaks('bearing.palm-support', 'all-fours', 'wrist-back', 6)).toMatch(/of extension is above 40°/);
+    expect(breaks('bearing.palm-support', 'all-fours', 'wrist-back', 2)).toBeNull();
+  });
+
+  test('a much sore finger joint keeps off edges and fingertips, and no wrist circles', () => {
+    expect(breaks('edge.hang', '', 'ring-pip', 6)).toBe('it is done on edges');
+    expect(breaks('edge.hang', '', 'ring-pip', 1)).toBeNull();
+    expect(breaks('free.wrist-circles', 'free-fist', 'ring-pip', 6)).toBeNull();
+  });
+});
+
+test('answers are refused with the field and what would be right', () => {
+  const intake = { onDay: '2026-06-11', goals: [], discipline: '', handHours: null, trainingYears: null, minutes: null, daysPerWeek: null, person: { birthDate: '2027-01-01' }, history: [{ condition: 'pregnancy', hand: 'left' }, { condition: 'fracture', clearedOn: TODAY }] } as const; // prettier-ignore
+  expect(checkIntake(intake, TODAY).map(({ pointer }) => pointer)).toEqual([
+    '/history/0/hand',
+    '/history/1/clearedBy',
+    '/onDay',
+    '/person/birthDate',
+  ]);
+});

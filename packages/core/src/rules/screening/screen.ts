@@ -1,0 +1,238 @@
+import { ATHLETE_LIMITS, type RecordedCaution } from '../../model/athlete.js';
+import type { DiscomfortTimes, Health, PastCondition, Symptom } from '../../model/intake.js';
+import { CAUTIONS } from '../../vocabulary/cautions.js';
+import { type Hand, HANDS, type WorkingSide } from '../../vocabulary/hands.js';
+import { CONDITIONS, SIGNS } from '../../vocabulary/intake-words.js';
+import { same } from '../../vocabulary/same.js';
+import { type Caps, capWords } from '../caps.js';
+import { capsOf } from '../caution-limits.js';
+import {
+  cautionAdvice,
+  cautionLabel,
+  forbidsLoading,
+  handsOf,
+  keyOfCaution,
+  restsHand,
+  toldStop,
+} from '../cautions.js';
+import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from '../discomfort.js';
+import { CONDITION_RULES, type Led, SIGN_RULES, SYMPTOM_RULES, type Verdict, worstOf } from './screen-rules.js';
+
+/** Why a verdict is what it is: one answer and what follows from it. */
+export interface ScreenReason {
+  readonly verdict: Verdict;
+  readonly from: 'sign' | 'condition' | 'symptom' | 'discomfort' | 'age';
+  /** The answer, e.g. “fracture” or “wrist-back”. */
+  readonly answer: string;
+  /** Of both where it belongs to none. */
+  readonly hand: WorkingSide;
+  /** The answer and what it asks for, in words. */
+  readonly text: string;
+}
+
+/** What is off or capped for a hand, and why. */
+export interface OffTheTable {
+  readonly hand: WorkingSide;
+  /** What it is for. */
+  readonly because: string;
+  readonly allows: 'complete rest' | 'unloaded only' | 'with limits' | 'with care';
+  readonly caps: readonly Caps[];
+  readonly text: string;
+}
+
+/** What answers about health lead to. */
+export interface Screening {
+  readonly verdict: Verdict;
+  /** The verdict of each hand by itself. */
+  readonly hands: Readonly<Record<Hand, Verdict>>;
+  /** The gravest first. */
+  readonly reasons: readonly ScreenReason[];
+  /** What stands in the record for it: enforced wherever something is planned or led. */
+  readonly cautions: readonly RecordedCaution[];
+  readonly off: readonly OffTheTable[];
+}
+
+/** What is known beside the answers. */
+export interface ScreenedOn {
+  /** ISO day of the answers. */
+  readonly onDay: string;
+  /** Null where nobody knows. */
+  readonly ageYears: number | null;
+  /** The answers by which signs that ask for help at once are known. */
+  readonly intakeId: string;
+}
+
+const ADULT = 18;
+/** Worse by so much the next morning asks for a step back. */
+const WORSE_NEXT_MORNING = 2;
+
+type Found = ScreenReason & { readonly entry: RecordedCaution };
+
+/**
+ * What answers lead to: go, adapt, refer first or stop now, with each reason, what is off or capped, and the cautions that stand for it. It informs
+ * a coach and does not diagnose.
+ * @example screen({ signs: [{ sign: 'dropping-things', hand: 'left' }] }, { onDay: '2026-05-01', ageYears: 30, intakeId: '' }).verdict → 'refer first'
+ */
+export function screen(health: Health, on: ScreenedOn): Screening {
+  const found: Found[] = [
+    ...(health.signs ?? []).map(({ sign, hand = 'both' }) =>
+      foundOf(SIGN_RULES[sign], on, { from: 'sign', answer: sign, hand, said: SIGNS[sign] }),
+    ),
+    ...(health.history ?? []).flatMap((entry) => conditionFound(entry, on)),
+    ...(health.symptoms ?? []).flatMap((symptom) => symptomFound(symptom, on)),
+    ...(health.discomfort ?? []).flatMap((times) => discomfortFound(times, on)),
+    ...(on.ageYears !== null && on.ageYears < ADULT
+      ? [foundOf({ verdict: 'adapt', caution: 'under-18' }, on, { from: 'age', answer: 'under-18', hand: 'both', said: `${on.ageYears} years old` })] // prettier-ignore
+      : []),
+  ];
+  const reasons = found.map(({ entry: _entry, ...reason }) => reason);
+  const verdictOf = (hand: Hand) =>
+    worstOf(reasons.filter((reason) => handsOf(reason).includes(hand)).map(({ verdict }) => verdict));
+  const cautions = merged(found.map(({ entry }) => entry));
+  return {
+    verdict: worstOf(reasons.map(({ verdict }) => verdict)),
+    hands: { left: verdictOf('left'), right: verdictOf('right') },
+    reasons: gravestFirst(reasons),
+    cautions,
+    off: cautions.map(offOf),
+  };
+}
+
+const gravestFirst = (reasons: readonly ScreenReason[]): ScreenReason[] =>
+  (['stop now', 'refer first', 'adapt', 'go'] as const).flatMap((verdict) =>
+    reasons.filter((reason) => reason.verdict === verdict),
+  );
+
+interface Said {
+  readonly from: ScreenReason['from'];
+  readonly answer: string;
+  readonly hand: WorkingSide;
+  readonly said: string;
+}
+
+/** A finding with its entry in the record. @param more of the entry: since when, where, who cleared it */
+function foundOf(
+  { verdict, caution, stop }: Led,
+  { onDay, intakeId }: ScreenedOn,
+  said: Said,
+  more: Partial<RecordedCaution> = {},
+): Found {
+  // prettier-ignore
+  const ofHand = said.hand === 'both' && WITHOUT_HAND.has(said.answer) ? {} : { hand: said.hand };
+  const entry: RecordedCaution = stop
+    ? toldStop(intakeId, { sign: stop, hand: said.hand, onDay })
+    : { caution, ...ofHand, since: onDay, intakeId, ...more };
+  return { verdict, from: said.from, answer: said.answer, hand: said.hand, text: `${said.said}. ${cautionAdvice(entry)}`, entry }; // prettier-ignore
+}
+
+/** What concerns the person and not a hand. */
+const WITHOUT_HAND = new Set<string>([
+  'under-18',
+  ...(Object.keys(CONDITIONS) as (keyof typeof CONDITIONS)[]).filter((condition) => !CONDITIONS[condition].ofHand),
+]);
+
+function conditionFound(entry: PastCondition, on: ScreenedOn): Found[] {
+  const { condition, hand = 'both', ...told } = entry;
+  const led = CONDITION_RULES[condition](entry, on.onDay);
+  if (!led) return [];
+  const { since, note, clearedOn, clearedBy, clearedUntil, within } = told;
+  const isReferral = CAUTIONS[led.caution].rule === 'refer';
+  const clearance = isReferral &&
+    clearedOn !== undefined &&
+    clearedBy !== undefined && {
+      clearedOn,
+      clearedBy,
+      ...(clearedUntil !== undefined && { clearedUntil }),
+      ...(within && { within }),
+    };
+  const more = { ...(since !== undefined && { since }), ...(note && { note }), ...clearance };
+  return [foundOf(led, on, { from: 'condition', answer: condition, hand, said: CONDITIONS[condition].label }, more)];
+}
+
+/** The joints of a finger that grows: its ends of bone. */
+const isGrowing = (place: Symptom['place']) => /^(?:index|middle|ring|little)-(?:dip|pip|mcp)$/.test(place);
+
+function symptomFound({ place, hand, kind, score }: Symptom, on: ScreenedOn): Found[] {
+  const where = { place, symptom: kind, ...(score !== undefined && { score }) };
+  const label = cautionLabel({ caution: 'sore-place', ...where });
+  const told = { from: 'symptom', answer: place, hand, said: label } as const;
+  const led = SYMPTOM_RULES[kind];
+  const isChild = on.ageYears !== null && on.ageYears < ADULT;
+  const growing =
+    isChild && isGrowing(place) ? [foundOf({ verdict: 'refer first', caution: 'growing-finger' }, on, told)] : [];
+  return [foundOf(led, on, told, led.caution === 'sore-place' ? where : led.stop ? {} : { note: label }), ...growing];
+}
+
+function discomfortFound({ hand, during, after, nextMorning, atNight }: DiscomfortTimes, on: ScreenedOn): Found[] {
+  const found: Found[] = [];
+  const tell = (led: Led, answer: string, said: string, score?: number) =>
+    found.push(foundOf(led, on, { from: 'discomfort', answer, hand, said }, score === undefined ? {} : { score }));
+  if (atNight !== undefined && atNight > DISCOMFORT_GO_ON_MAX) {
+    tell({ verdict: 'refer first', caution: 'rest-pain' }, 'atNight', `At night ${atNight} of 10`);
+  }
+  const inTraining = Math.max(during ?? 0, after ?? 0);
+  const sore: Led = { verdict: 'adapt', caution: 'sore-place' };
+  if (inTraining > DISCOMFORT_HOLD_MAX) tell(sore, 'during', `In training ${inTraining} of 10: ease or stop`, inTraining);
+  else if (inTraining > DISCOMFORT_GO_ON_MAX) tell(sore, 'during', `In training ${inTraining} of 10: hold the level`, inTraining); // prettier-ignore
+  const before = after ?? during;
+  const isWorse = before === undefined ? (nextMorning ?? 0) > DISCOMFORT_GO_ON_MAX : (nextMorning ?? 0) - before >= WORSE_NEXT_MORNING; // prettier-ignore
+  if (nextMorning !== undefined && isWorse) {
+    tell(sore, 'nextMorning', `The next morning ${nextMorning} of 10: step back a level`, nextMorning);
+  }
+  return found;
+}
+
+/** One entry a hand for what was told twice, and one for both where they are alike. */
+function merged(entries: readonly RecordedCaution[]): RecordedCaution[] {
+  const groups = new Map<string, RecordedCaution[]>();
+  for (const entry of entries) {
+    const key = keyOfCaution({ ...entry, hand: 'both' });
+    groups.set(key, [...(groups.get(key) ?? []), entry]);
+  }
+  return [...groups.values()].flatMap((group) => {
+    if (group.every(({ hand }) => hand === undefined)) return [group.reduce(joined)];
+    const [left, right] = HANDS.map((hand) => {
+      const mine = group.filter((entry) => handsOf(entry).includes(hand));
+      return mine.length > 0 ? { ...mine.reduce(joined), hand } : null;
+    });
+    if (left && right && same<RecordedCaution>({ ...left, hand: 'both' }, { ...right, hand: 'both' })) {
+      return [{ ...left, hand: 'both' as const }];
+    }
+    return [left, right].filter((entry) => entry !== null && entry !== undefined);
+  });
+}
+
+/** Of two entries of one thing: what forbids before what does not, the earlier day, the higher score, both notes. */
+function joined(one: RecordedCaution, other: RecordedCaution): RecordedCaution {
+  const graver = forbidsLoading(other) && !forbidsLoading(one) ? other : one;
+  const [since] = [one.since, other.since].filter((day) => day !== undefined).sort();
+  const scores = [one.score, other.score].filter((score) => score !== undefined);
+  const notes = [...new Set([one.note, other.note].filter((note) => note !== undefined))];
+  return {
+    ...graver,
+    ...(since !== undefined && { since }),
+    ...(scores.length && { score: Math.max(...scores) }),
+    ...(notes.length && { note: notes.join('; ').slice(0, ATHLETE_LIMITS.cautionNoteLength) }),
+  };
+}
+
+/** What one entry of a record puts off the table. */
+export function offOf(entry: RecordedCaution): OffTheTable {
+  const caps = capsOf(entry);
+  const allows = restsHand(entry)
+    ? 'complete rest'
+    : forbidsLoading(entry)
+      ? 'unloaded only'
+      : caps.length > 0
+        ? 'with limits'
+        : 'with care';
+  const limits = caps.map(capWords).join('; ');
+  const { hand = 'both' } = entry;
+  return {
+    hand,
+    because: cautionLabel(entry),
+    allows,
+    caps,
+    text: allows === 'with limits' ? limits : allows === 'with care' ? cautionAdvice(entry) : allows,
+  };
+}

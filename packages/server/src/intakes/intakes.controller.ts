@@ -1,0 +1,30 @@
+import { INTAKE_INPUT, type IntakeInput, type IntakeKept, type StoredIntake } from '@clay-pot/contracts';
+import { Controller, Get, Param, Put } from '@nestjs/common';
+import { ApiOperation } from '@nestjs/swagger';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { IdPipe } from '../http/id.pipe.js';
+import { Input } from '../http/input.js';
+import { IntakesService } from './intakes.service.js';
+
+/** What an athlete was asked before training. */
+@Controller('athletes/:id/intakes')
+export class IntakesController {
+  constructor(private readonly intakes: IntakesService) {}
+
+  @Get()
+  list(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredIntake[]> {
+    return this.intakes.list(scope, id);
+  }
+
+  @Put(':intakeId')
+  @ApiOperation({ summary: 'Records answers with their day; what follows from them stands in the athlete’s record.' })
+  add(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Param('intakeId', IdPipe) intakeId: string,
+    @Input('IntakeInput', INTAKE_INPUT) body: IntakeInput,
+  ): Promise<IntakeKept> {
+    return this.intakes.add(scope, id, intakeId, body);
+  }
+}

@@ -1,0 +1,57 @@
+import { healthOf, type IntakeInput, type IntakeKept, type StoredIntake, withPerson } from '@clay-pot/contracts';
+import { afterIntake, ageOn, checkIntake, same, screen, withReferrals } from '@clay-pot/core';
+import { Injectable } from '@nestjs/common';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import { present } from '../athletes/athletes.service.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { Clock, dayIn } from '../http/clock.js';
+import { conflict, invalid } from '../http/problem.js';
+import { IntakeRow } from './intake.entity.js';
+
+/** Keeps answers with their day, and puts what follows from them into the athlete’s record. */
+@Injectable()
+export class IntakesService {
+  constructor(private readonly clock: Clock) {}
+
+  /** All of an athlete’s, the newest first. */
+  async list(scope: StudioScope, athleteId: string): Promise<StoredIntake[]> {
+    await scope.of(AthleteRow).get(athleteId, 'athlete');
+    const rows = await scope.of(IntakeRow).find({ where: { athleteId }, order: { onDay: 'DESC', id: 'DESC' } });
+    return rows.map(({ id, answers, verdict }) => ({ id, answers, verdict }));
+  }
+
+  /** Records answers once: the same again is fine, others under the same id are refused. Record and answers change together. */
+  async add(scope: StudioScope, athleteId: string, id: string, answers: IntakeInput): Promise<IntakeKept> {
+    const faults = checkIntake(answers, dayIn(scope.timeZone, this.clock.now()));
+    if (faults.length) {
+      await scope.of(AthleteRow).get(athleteId, 'athlete');
+      throw invalid(faults);
+    }
+    return scope.transaction(async (held) => {
+      const before = await held.of(AthleteRow).hold(athleteId, 'athlete');
+      const { studioId: _studio, id: _id, rowVersion, ...record } = before;
+      const next = withPerson(record, answers);
+      const ageYears = next.birthDate ? ageOn(next.birthDate, answers.onDay) : null;
+      const screening = screen(healthOf(answers), { onDay: answers.onDay, ageYears, intakeId: id });
+      const intake = { id, answers, verdict: screening.verdict };
+      const isNew = await held.of(IntakeRow).insert({ ...intake, athleteId, onDay: answers.onDay }, 'intake');
+      if (!isNew) {
+        const there = await held.of(IntakeRow).get(id, 'intake');
+        if (there.athleteId !== athleteId || !same(there.answers, answers)) {
+          throw conflict('Other answers are recorded under this id: use a new id.');
+        }
+        return { intake, screening, athlete: present(before) };
+      }
+      const [newest] = await this.list(held, athleteId);
+      // Answers of an earlier day that arrive late change nothing that later ones said, but what forbids loading is never lost.
+      const isLate = newest !== undefined && newest.id !== id;
+      const cautions = isLate
+        ? withReferrals(before.cautions, screening.cautions)
+        : afterIntake(before.cautions, screening.cautions);
+      const { equipment, ...facts } = isLate ? record : next;
+      const change = { ...facts, equipment: [...equipment], cautions: [...cautions], rowVersion: rowVersion + 1 };
+      await held.of(AthleteRow).update({ id: athleteId }, change);
+      return { intake, screening, athlete: present(await held.of(AthleteRow).get(athleteId, 'athlete')) };
+    });
+  }
+}

@@ -1,0 +1,40 @@
+import { createRequire } from 'node:module';
+import type { answerTrace, answerTrend } from '@clay-pot/contracts';
+import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Piscina } from 'piscina';
+
+/** Functions of the contracts that are long enough to hold up every other request, by their names. */
+interface Work {
+  answerTrace: typeof answerTrace;
+  answerTrend: typeof answerTrend;
+}
+
+const FUNCTIONS = createRequire(import.meta.url).resolve('@clay-pot/contracts');
+const MOST_THREADS = 2;
+const MOST_WAITING = 64;
+/** A thread that nobody asks anything is let go. */
+const IDLE_MS = 30_000;
+/** Longer than the longest question that is allowed takes on a slow machine. */
+const TIME_LIMIT_MS = 20_000;
+
+/** Computes beside the event loop, in threads that are started when they are first needed. */
+@Injectable()
+export class HeavyWork implements OnModuleDestroy {
+  private pool: Piscina | undefined;
+
+  /** What a function of the contracts answers. @throws AbortError when it takes too long */
+  run<Name extends keyof Work>(name: Name, question: Parameters<Work[Name]>[0]): Promise<ReturnType<Work[Name]>> {
+    this.pool ??= new Piscina({
+      filename: FUNCTIONS,
+      minThreads: 0,
+      maxThreads: MOST_THREADS,
+      maxQueue: MOST_WAITING,
+      idleTimeout: IDLE_MS,
+    });
+    return this.pool.run(question, { name, signal: AbortSignal.timeout(TIME_LIMIT_MS) }) as Promise<ReturnType<Work[Name]>>; // prettier-ignore
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    await this.pool?.destroy();
+  }
+}
