@@ -94,6 +94,25 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
     ]);
   });
 
+  test('every step of the questions, and the letter', async ({ coach: page, house }) => {
+    const { athleteId } = await ofTheHouse(page, house);
+    await walk(page, [
+      [`/people/${athleteId}/letter`, /^About the hands/],
+      [`/people/${athleteId}/ask`, /Is any of this so/],
+    ]);
+    await page.setViewportSize({ width: 320, height: 640 });
+    await page.getByRole('checkbox').first().click();
+    for (const step of ['Signs', 'Places', 'When', 'Past', 'Goals', 'Person', 'Time', 'Result']) {
+      await page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name: step }).click();
+      if (step === 'Places') await page.getByRole('button', { name: 'Thumb, knuckle' }).click();
+      if (step === 'Past') await page.getByRole('checkbox').first().click();
+      // What lies under the bar of buttons at this moment is scrolled out of it.
+      await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+      await expectAccessible(page);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(320);
+    }
+  });
+
   test('every tab beside a sequence', async ({ coach: page }) => {
     await openSequence(page, 'Find what is wrong');
     for (const tab of ['Wheel', 'Sums', 'Capacity', 'Pot']) {

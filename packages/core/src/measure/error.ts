@@ -52,7 +52,6 @@ export function errorOf(
   value: number,
   repeats: readonly (readonly number[])[] = [],
 ): MeasurementError {
-  // prettier-ignore
   const own = pooledSpread(repeats);
   if (own.repeats >= OWN_REPEATS_FROM) {
     return { sem: own.sd, change: detectableChange(own.sd), from: 'own repeats', repeats: own.repeats };
@@ -83,7 +82,6 @@ export function changeOf(
   after: number,
   repeats: readonly (readonly number[])[] = [],
 ): Change {
-  // prettier-ignore
   const error = errorOf(measured, (before + after) / 2, repeats);
   const by = after - before;
   return { by, isReal: Math.abs(by) >= error.change, error };

@@ -47,7 +47,6 @@ function steadiest(
   windowS: number,
   leastN: number,
 ): [number, number] | null {
-  // prettier-ignore
   let best: [number, number] | null = null;
   let least = Infinity;
   let to = 0;

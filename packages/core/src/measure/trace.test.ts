@@ -16,7 +16,6 @@ function made(
   forceAt: (s: number) => number,
   { hz = 80, seconds = 8, noiseN = 2, startS = 0 }: Made = {},
 ): ForceSample[] {
-  // prettier-ignore
   const random = xoroshiro128plus(7);
   const normal = () =>
     Math.sqrt(-2 * Math.log(1 - uniformFloat64(random))) * Math.cos(2 * Math.PI * uniformFloat64(random));

@@ -127,7 +127,6 @@ function forecastOf(
   goal: number,
   { line, lines, nowDay, direction, firstDay, lastDay }: Known,
 ): Pick<Trend, 'forecast' | 'why'> {
-  // prettier-ignore
   const nowValue = line.at(nowDay);
   const isMet = Math.sign(goal - nowValue) !== Math.sign(line.slope) && direction !== 'none' && goal !== nowValue;
   const none = (why: string) => ({ forecast: null, why });

@@ -7,7 +7,7 @@ import { CONDITION_IDS, CONDITIONS, GOAL_IDS, SIGN_IDS, SYMPTOM_KIND_IDS } from 
 import type { Limit } from '../vocabulary/limit.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
 import { day, list, type Of, oneOf, optional, orNull, record, text, within } from '../vocabulary/schema.js';
-import { ATHLETE_LIMITS, checkClearanceDays, CLEARANCE } from './athlete.js';
+import { ATHLETE_LIMITS, type AthleteRecord, checkClearanceDays, CLEARANCE } from './athlete.js';
 import { BODY_LIMITS, SEXES } from './body.js';
 
 /** Bounds of what is asked before training. */
@@ -112,6 +112,25 @@ export const INTAKE = record({
 });
 /** What was answered on a day. */
 export type Intake = Of<typeof INTAKE>;
+
+/**
+ * Answers to begin with: what is on record and what was said the last time, so that only changes have to be told. What is felt now is asked anew.
+ * @param last the answers before, or null
+ */
+export function newIntake(athlete: AthleteRecord, last: Intake | null, today: string): Intake {
+  const { birthDate, sex, dominantHand, statureCm, massKg, equipment } = athlete;
+  return {
+    onDay: today,
+    goals: last?.goals ?? [],
+    discipline: athlete.practice,
+    handHours: last?.handHours ?? null,
+    trainingYears: last?.trainingYears ?? null,
+    minutes: last?.minutes ?? null,
+    daysPerWeek: last?.daysPerWeek ?? null,
+    person: { birthDate, sex, dominantHand, statureCm, massKg, equipment },
+    ...(last?.history && { history: last.history }),
+  };
+}
 
 /** What no field alone can tell of answers about health. @param today ISO day: nothing began after it */
 export function checkHealth(health: Health, today: string): Fault[] {

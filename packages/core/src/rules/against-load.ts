@@ -16,7 +16,6 @@ export function againstLoad(
   cautions: readonly RecordedCaution[],
   hand: Hand,
 ): string[] {
-  // prettier-ignore
   const mine = cautions.filter((entry) => handsOf(entry).includes(hand));
   const waits = mine.filter((entry) => mustWait(entry, way, [hand])).map(cautionAdvice);
   const limits = mine.flatMap((entry) => {

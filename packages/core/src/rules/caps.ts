@@ -85,7 +85,6 @@ function brokenByLoad(
   { noBodyWeight, extensionDeg, flexionDeg }: Caps,
   { loadPercentBW, angle }: HandDemand,
 ): string | null {
-  // prettier-ignore
   if (noBodyWeight && loadPercentBW > BODY_WEIGHT_FROM_PERCENT) return 'it puts weight on the hand';
   const deg = angle && Math.round(angle.deg);
   if (deg === null) return null;

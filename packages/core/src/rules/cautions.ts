@@ -133,34 +133,45 @@ export const barredWords = (entry: RecordedCaution): string =>
   `${cautionLabel(entry)}: ${restsHand(entry) ? 'complete rest' : 'unloaded only'}`;
 
 /**
+ * What a caution asks for, without what it is: “no loading until …”, or who cleared it within which limits.
+ * @example askedBy({ caution: 'arthritis' }) → 'no added weight, middle of the range, warm hands first.'
+ */
+export function askedBy(entry: RecordedCaution): string {
+  const { caution, place, stopped, clearedOn, clearedUntil } = entry;
+  if (clearedOn && CAUTIONS[caution].rule === 'refer') return clearedWords(entry);
+  if (caution === 'sore-place') return soreAdvice(place);
+  const lapsed = clearedUntil ? ` The clearance ended on ${dayWords(clearedUntil)}: ask for it anew.` : '';
+  const asks = stopped ? (restsHand(entry) ? RESTED_ADVICE : STOPPED_ADVICE) : CAUTIONS[caution].asks;
+  return `${asks}${lapsed}`;
+}
+
+function clearedWords(entry: RecordedCaution): string {
+  const { clearedOn, clearedBy, clearedUntil } = entry;
+  const on = clearedOn ? ` on ${dayWords(clearedOn)}` : '';
+  const until = clearedUntil ? ` until ${dayWords(clearedUntil)}` : '';
+  const limits = limitWords(entry);
+  return `cleared by ${clearedBy ?? ''}${on}${until}${limits && `: ${limits}`}.`;
+}
+
+/**
  * What a caution asks for, as it stands on sheets and screens: with its hand and its day, and within which limits it was cleared.
  * @example cautionAdvice({ caution: 'stop-sign', hand: 'left', since: '2026-05-12', stopped: { sessionId: '', sign: 'numbness' } }) → 'Left hand: numbness or tingling, stopped on 12 May 2026: no loading until a licensed practitioner has looked at it.'
  */
 export function cautionAdvice(entry: RecordedCaution): string {
-  const { caution, hand, stopped, clearedOn, clearedUntil } = entry;
+  const { caution, hand, since, stopped, place, clearedOn } = entry;
   const of = hand ? `${capital(HAND_WORDS[hand])}: ` : '';
-  if (clearedOn && CAUTIONS[caution].rule === 'refer') return `${of}${clearedWords(entry)}`;
-  if (caution === 'sore-place') return `${of}${soreAdvice(entry.place)}`;
-  const lapsed = clearedUntil ? ` The clearance ended on ${dayWords(clearedUntil)}: ask for it anew.` : '';
-  return `${of}${stopped ? stopWords(entry) : CAUTIONS[caution].advice}${lapsed}`;
-}
-
-/** A stop’s sign as a sentence goes on with it after its hand. */
-const named = (words: string, hand: WorkingSide | undefined) => (hand ? words.toLowerCase() : words);
-
-function clearedWords({ caution, hand, stopped, clearedOn, clearedBy, clearedUntil, within }: RecordedCaution): string {
-  const what = stopped ? STOP_SIGNS[stopped.sign] : CAUTIONS[caution].label;
-  const on = clearedOn ? ` on ${dayWords(clearedOn)}` : '';
-  const until = clearedUntil ? ` until ${dayWords(clearedUntil)}` : '';
-  const limits = within ? limitWords({ within }) : '';
-  return `${named(what, hand)}, cleared by ${clearedBy ?? ''}${on}${until}${limits && `: ${limits}`}.`;
-}
-
-function stopWords(entry: RecordedCaution): string {
-  const { hand, since, stopped } = entry;
-  if (!stopped) return '';
-  const when = `${stopped.intakeId ? 'told' : 'stopped'}${since ? ` on ${dayWords(since)}` : ''}`;
-  return `${named(STOP_SIGNS[stopped.sign], hand)}, ${when}: ${restsHand(entry) ? RESTED_ADVICE : STOPPED_ADVICE}`;
+  const isCleared = clearedOn !== undefined && CAUTIONS[caution].rule === 'refer';
+  if (stopped) {
+    const what = hand ? STOP_SIGNS[stopped.sign].toLowerCase() : STOP_SIGNS[stopped.sign];
+    const when = `${stopped.intakeId ? 'told' : 'stopped'}${since ? ` on ${dayWords(since)}` : ''}`;
+    return `${of}${what}, ${isCleared ? '' : `${when}: `}${askedBy(entry)}`;
+  }
+  if (isCleared) {
+    const what = hand ? CAUTIONS[caution].label.toLowerCase() : CAUTIONS[caution].label;
+    return `${of}${what}, ${askedBy(entry)}`;
+  }
+  const what = caution === 'sore-place' ? (place ? HAND_PLACES[place] : 'Sore hand') : CAUTIONS[caution].when;
+  return `${of}${what}: ${askedBy(entry)}`;
 }
 
 /** The limits of a clearance in words; empty where there are none. */

@@ -1,5 +1,5 @@
 import type { RecordedCaution } from '../model/athlete.js';
-import { type HandPlace, HAND_PLACES, isOnDigit } from '../vocabulary/hand-places.js';
+import { type HandPlace, isOnDigit } from '../vocabulary/hand-places.js';
 import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from './discomfort.js';
 import type { Caps } from './caps.js';
 
@@ -126,6 +126,5 @@ export function soreCaps(entry: Pick<RecordedCaution, 'place' | 'symptom' | 'sco
   return severity === 'slight' ? undefined : ruleOf(entry.place)[severity];
 }
 
-/** A sore place in a sentence: “Wrist, back: a wedge under the heel …”. */
-export const soreAdvice = (place: HandPlace | undefined): string =>
-  `${place ? HAND_PLACES[place] : 'Sore hand'}: ${ruleOf(place).advice}`;
+/** What a sore place asks for. @example soreAdvice('back') → 'keep it off the floor; palms or handles instead.' */
+export const soreAdvice = (place: HandPlace | undefined): string => ruleOf(place).advice;

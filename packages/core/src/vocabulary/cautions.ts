@@ -5,120 +5,129 @@
 export interface Caution {
   readonly label: string;
   readonly rule: 'refer' | 'adapt';
-  /** What to do, in a sentence that stands on a printed sheet. */
+  /** What it is called where it is said what to do. */
+  readonly when: string;
+  /** What to do. */
+  readonly asks: string;
+  /** Both, in a sentence that stands on a printed sheet. */
   readonly advice: string;
   /** So many days after it happened it holds no longer. */
   readonly holdsDays?: number;
 }
+
+/** A caution’s sentence from what it is and what it asks for. */
+const told = (when: string, asks: string) => ({ when, asks, advice: `${when}: ${asks}` });
 
 /** What is recorded of a person that changes what their hands may do, with its rule and its words. */
 export const CAUTIONS = {
   numbness: {
     label: 'Numbness or tingling',
     rule: 'refer',
-    advice: 'Numbness or tingling, at night above all: no loading until a licensed practitioner has looked at it.',
+    ...told('Numbness or tingling, at night above all', 'no loading until a licensed practitioner has looked at it.'),
   },
   'dropping-things': {
     label: 'Dropping things',
     rule: 'refer',
-    advice: 'Things slip out of the hand: no loading until a licensed practitioner has looked at it.',
+    ...told('Things slip out of the hand', 'no loading until a licensed practitioner has looked at it.'),
   },
   'recent-injury': {
     label: 'Surgery or fracture',
     rule: 'refer',
-    advice: 'After surgery or a fracture: no loading until cleared by the treating practitioner.',
+    ...told('After surgery or a fracture', 'no loading until cleared by the treating practitioner.'),
   },
   'rest-pain': {
     label: 'Pain at rest, at night, or growing over a week',
     rule: 'refer',
-    advice:
-      'Pain at rest or at night, or growing over a week: no loading until a licensed practitioner has looked at it.',
+    ...told(
+      'Pain at rest or at night, or growing over a week',
+      'no loading until a licensed practitioner has looked at it.',
+    ),
   },
   'steroid-injection': {
     label: 'Steroid injection in the last two weeks',
     rule: 'refer',
-    advice: 'Within two weeks of a steroid injection: no loading until cleared.',
+    ...told('Within two weeks of a steroid injection', 'no loading until cleared.'),
     holdsDays: 14,
   },
   'stop-sign': {
     label: 'A sign that stopped a session',
     rule: 'refer',
-    advice: 'A session was stopped for this: no loading until a licensed practitioner has looked at it.',
+    ...told('A session was stopped for this', 'no loading until a licensed practitioner has looked at it.'),
   },
   'nerve-complaint': {
     label: 'Nerve complaint',
     rule: 'refer',
-    advice: 'A nerve complaint of hand or arm: no loading until cleared by the treating practitioner.',
+    ...told('A nerve complaint of hand or arm', 'no loading until cleared by the treating practitioner.'),
   },
   'recent-sprain': {
     label: 'Sprain in the last six weeks',
     rule: 'refer',
-    advice: 'A sprain of the last six weeks: no loading until cleared.',
+    ...told('A sprain of the last six weeks', 'no loading until cleared.'),
   },
   'swollen-place': {
     label: 'Swelling',
     rule: 'refer',
-    advice: 'Swelling: no loading until a licensed practitioner has looked at it.',
+    ...told('Swelling', 'no loading until a licensed practitioner has looked at it.'),
   },
   'growing-finger': {
     label: 'Finger-joint pain under 18',
     rule: 'refer',
-    advice: 'Finger-joint pain under 18 may be a growth plate: no loading until a doctor has looked at it.',
+    ...told('Finger-joint pain under 18 may be a growth plate', 'no loading until a doctor has looked at it.'),
   },
   'sore-place': {
     label: 'Sore place',
     rule: 'adapt',
-    advice: 'A sore place: what loads it is off or lighter; ask again the next morning.',
+    ...told('A sore place', 'what loads it is off or lighter; ask again the next morning.'),
   },
   arthritis: {
     label: 'Arthritis of hand or wrist',
     rule: 'adapt',
-    advice: 'Arthritis: no added weight, middle of the range, warm hands first.',
+    ...told('Arthritis', 'no added weight, middle of the range, warm hands first.'),
   },
   'tendon-pain': {
     label: 'Tendon pain',
     rule: 'adapt',
-    advice: 'Tendon pain: isometrics first, low effort, ask again the next morning.',
+    ...told('Tendon pain', 'isometrics first, low effort, ask again the next morning.'),
   },
   hypermobility: {
     label: 'Hypermobility',
     rule: 'adapt',
-    advice: 'Hypermobility: no hanging at the end of the range; strength in the middle of it.',
+    ...told('Hypermobility', 'no hanging at the end of the range; strength in the middle of it.'),
   },
   pregnancy: {
     label: 'Pregnancy',
     rule: 'adapt',
-    advice: 'Pregnancy: nerve symptoms in the hands are common; ask about them each time.',
+    ...told('Pregnancy', 'nerve symptoms in the hands are common; ask about them each time.'),
   },
   'blood-pressure': {
     label: 'Raised blood pressure',
     rule: 'adapt',
-    advice: 'Raised blood pressure: keep breathing, no maximal isometrics.',
+    ...told('Raised blood pressure', 'keep breathing, no maximal isometrics.'),
   },
   fluoroquinolones: {
     label: 'Fluoroquinolone antibiotics in recent months',
     rule: 'adapt',
-    advice: 'After fluoroquinolone antibiotics: no heavy tendon load for the months the prescriber names.',
+    ...told('After fluoroquinolone antibiotics', 'no heavy tendon load for the months the prescriber names.'),
   },
   'under-18': {
     label: 'Under 18',
     rule: 'adapt',
-    advice: 'Under 18: no maximal finger loading, no full crimp; finger-joint pain is a question for a doctor.',
+    ...told('Under 18', 'no maximal finger loading, no full crimp; finger-joint pain is a question for a doctor.'),
   },
   'skin-splits': {
     label: 'Stitches or skin splits',
     rule: 'adapt',
-    advice: 'Stitches or split skin: keep that part of the hand off the floor and off handles.',
+    ...told('Stitches or split skin', 'keep that part of the hand off the floor and off handles.'),
   },
   'past-sprain': {
     label: 'Past wrist sprain, cleared',
     rule: 'adapt',
-    advice: 'Past sprain: compare with the other side each time; stay below the angle that hurt.',
+    ...told('Past sprain', 'compare with the other side each time; stay below the angle that hurt.'),
   },
   'past-injury': {
     label: 'Past fracture or surgery',
     rule: 'adapt',
-    advice: 'Past fracture or surgery: compare with the other side each time; build load slowly.',
+    ...told('Past fracture or surgery', 'compare with the other side each time; build load slowly.'),
   },
 } as const satisfies Record<string, Caution>;
 /** The id of a caution. */

@@ -14,7 +14,16 @@ const VERSION = 1;
 const KEPT_MS = 30 * 86_400_000;
 const WRITE_AFTER_MS = 600;
 /** Lists and what they lead to; whole records are fetched when they are opened. */
-const KEPT: readonly unknown[] = ['today', 'athletes', 'sequences', 'assignments', 'sessions', 'readings', 'evidence'];
+const KEPT: readonly unknown[] = [
+  'today',
+  'athletes',
+  'sequences',
+  'assignments',
+  'sessions',
+  'readings',
+  'evidence',
+  'intakes',
+];
 
 let isStarted = false;
 
@@ -26,7 +35,7 @@ export async function startLastSeen(client: QueryClient): Promise<void> {
   if (isStarted) return;
   isStarted = true;
   const kept = await get<LastSeen>(KEY);
-  if (kept?.version === VERSION && Date.now() - kept.atMs < KEPT_MS) hydrate(client, kept.state);
+  if (kept?.version === VERSION && Date.now() - kept.atMs < KEPT_MS) hydrate(client, outdated(kept.state));
   let timer: ReturnType<typeof setTimeout> | undefined;
   client.getQueryCache().subscribe(({ type }) => {
     if (type !== 'updated') return;
@@ -36,6 +45,12 @@ export async function startLastSeen(client: QueryClient): Promise<void> {
     }, WRITE_AFTER_MS);
   });
 }
+
+/** What was kept may be older than what was done since, however young it is: it is shown and asked for anew. */
+const outdated = (state: DehydratedState): DehydratedState => ({
+  ...state,
+  queries: state.queries.map((query) => ({ ...query, state: { ...query.state, isInvalidated: true } })),
+});
 
 /** Forgets it all, on signing out. */
 export const forgetLastSeen = (): Promise<void> => del(KEY);

@@ -10,6 +10,7 @@ import type {
   SequenceListItem,
   SessionPage,
   SessionRecord,
+  StoredIntake,
   StoredMethod,
   StoredMovement,
   StoredReading,
@@ -44,7 +45,7 @@ const refresh = (...keys: string[]) =>
   Promise.all(keys.map((key) => queryClient.invalidateQueries({ queryKey: [key] })));
 
 /** Marks everything that a recorded session changes as stale. */
-export const refreshAfterSession = () => refresh('today', 'sessions', 'athletes', 'evidence');
+export const refreshAfterSession = () => refresh('today', 'sessions', 'athletes', 'evidence', 'intakes');
 
 /** Shows what was last seen on this device, and keeps it from now on; once for a page. */
 export const showLastSeen = async (): Promise<void> => (await import('./last-seen.js')).startLastSeen(queryClient);
@@ -252,6 +253,20 @@ export const usePast = (athleteId: string | undefined) =>
     queryFn: () => request<PastSession[]>(`/athletes/${athleteId}/past`),
     enabled: athleteId !== undefined,
   });
+
+/** What an athlete was asked before training, the newest first. */
+export const useIntakes = (athleteId: string | undefined) =>
+  useQuery({
+    queryKey: ['intakes', athleteId],
+    queryFn: () => request<StoredIntake[]>(`/athletes/${athleteId}/intakes`),
+    enabled: athleteId !== undefined,
+  });
+
+/** Shows answers and the record after them before the server has them. */
+export function showIntake(intake: StoredIntake, athlete: Athlete): void {
+  queryClient.setQueryData<Athlete>(['athletes', athlete.id], athlete);
+  queryClient.setQueryData<StoredIntake[]>(['intakes', athlete.id], (seen = []) => [intake, ...seen]);
+}
 
 /** What was measured of an athlete; nothing is asked without an id. */
 export const useReadings = (athleteId: string | undefined) =>

@@ -22,7 +22,11 @@ export const useOwnStops = create<OwnStops>()(persist((): OwnStops => ({ stops: 
 export function keepStop(athleteId: string, caution: RecordedCaution): void {
   useOwnStops.setState(({ stops }) => ({
     stops: [
-      ...stops.filter((stop) => stop.caution.stopped?.sessionId !== caution.stopped?.sessionId),
+      // Of a session the graver sign stands alone; answers may tell of several.
+      ...stops.filter(
+        (stop) =>
+          caution.stopped?.sessionId === undefined || stop.caution.stopped?.sessionId !== caution.stopped.sessionId,
+      ),
       { athleteId, caution },
     ],
   }));

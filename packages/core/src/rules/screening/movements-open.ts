@@ -23,7 +23,6 @@ export function whyOff(
   cautions: readonly RecordedCaution[],
   hand: Hand,
 ): string | null {
-  // prettier-ignore
   if (cautions.length === 0) return null;
   const { avoid } = concernsOf(movement, level, cautions, [hand]);
   return againstLoad(level, demandOf(person, level)[hand], cautions, hand)[0] ?? avoid[0] ?? null;
@@ -35,7 +34,6 @@ export function movementsOpen(
   movements: readonly Movement[],
   cautions: readonly RecordedCaution[],
 ): MovementOpen[] {
-  // prettier-ignore
   return movements.map((movement) => {
     const reasons = movement.ladder.map((level) => ({
       level,

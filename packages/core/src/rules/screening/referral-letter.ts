@@ -41,7 +41,6 @@ export function referralLetter({
   studio,
   today,
 }: LetterFrom): ReferralLetter {
-  // prettier-ignore
   const { name, birthDate, dominantHand, practice } = athlete;
   const age = birthDate ? `, ${ageOn(birthDate, today)} years old` : '';
   const forbidden = cautions.filter(forbidsLoading);

@@ -10,6 +10,7 @@ import { addDays } from '../../vocabulary/days.js';
 import { HAND_PLACE_IDS } from '../../vocabulary/hand-places.js';
 import { HANDS, WORKING_SIDES } from '../../vocabulary/hands.js';
 import { CONDITION_IDS, CONDITIONS, SIGN_IDS, SYMPTOM_KIND_IDS } from '../../vocabulary/intake-words.js';
+import { capital } from '../../vocabulary/text.js';
 import { brokenBy } from '../caution-limits.js';
 import { cautionsOn, forbidsLoading, restsHand } from '../cautions.js';
 import { soreGroup, SORE_RULES } from '../sore-places.js';
@@ -94,7 +95,7 @@ describe('each answer has its verdict', () => {
         expect([place, kind, told.verdict]).toEqual([place, kind, expected[kind as 'numb'] ?? 'adapt']);
         expect(told.hands.left).toBe('go');
         if (told.verdict === 'adapt') {
-          expect(told.reasons[0]!.text).toContain(SORE_RULES[soreGroup(place)].advice);
+          expect(told.reasons[0]!.text).toBe(capital(SORE_RULES[soreGroup(place)].advice));
           expect(told.off[0]).toMatchObject({ hand: 'right', allows: 'with limits' });
         }
       }

@@ -1,12 +1,14 @@
 import { ATHLETE_LIMITS, type RecordedCaution } from '../../model/athlete.js';
 import type { DiscomfortTimes, Health, PastCondition, Symptom } from '../../model/intake.js';
-import { CAUTIONS } from '../../vocabulary/cautions.js';
+import { type Caution, CAUTIONS } from '../../vocabulary/cautions.js';
 import { type Hand, HANDS, type WorkingSide } from '../../vocabulary/hands.js';
 import { CONDITIONS, SIGNS } from '../../vocabulary/intake-words.js';
 import { same } from '../../vocabulary/same.js';
+import { capital } from '../../vocabulary/text.js';
 import { type Caps, capWords } from '../caps.js';
 import { capsOf } from '../caution-limits.js';
 import {
+  askedBy,
   cautionAdvice,
   cautionLabel,
   forbidsLoading,
@@ -26,7 +28,9 @@ export interface ScreenReason {
   readonly answer: string;
   /** Of both where it belongs to none. */
   readonly hand: WorkingSide;
-  /** The answer and what it asks for, in words. */
+  /** The answer in words. */
+  readonly said: string;
+  /** What it asks for, in a sentence. */
   readonly text: string;
 }
 
@@ -117,12 +121,17 @@ function foundOf(
   said: Said,
   more: Partial<RecordedCaution> = {},
 ): Found {
-  // prettier-ignore
   const ofHand = said.hand === 'both' && WITHOUT_HAND.has(said.answer) ? {} : { hand: said.hand };
   const entry: RecordedCaution = stop
     ? toldStop(intakeId, { sign: stop, hand: said.hand, onDay })
-    : { caution, ...ofHand, since: onDay, intakeId, ...more };
-  return { verdict, from: said.from, answer: said.answer, hand: said.hand, text: `${said.said}. ${cautionAdvice(entry)}`, entry }; // prettier-ignore
+    : {
+        caution,
+        ...ofHand,
+        ...(said.from !== 'condition' && said.from !== 'age' && { since: onDay }),
+        intakeId,
+        ...more,
+      };
+  return { verdict, ...said, text: capital(askedBy(entry)), entry };
 }
 
 /** What concerns the person and not a hand. */
@@ -145,7 +154,10 @@ function conditionFound(entry: PastCondition, on: ScreenedOn): Found[] {
       ...(clearedUntil !== undefined && { clearedUntil }),
       ...(within && { within }),
     };
-  const more = { ...(since !== undefined && { since }), ...(note && { note }), ...clearance };
+  // What holds for some days only counts from the day it was told, where nobody knows better.
+  const { holdsDays }: Caution = CAUTIONS[led.caution];
+  const from = since ?? (holdsDays === undefined ? undefined : on.onDay);
+  const more = { ...(from !== undefined && { since: from }), ...(note && { note }), ...clearance };
   return [foundOf(led, on, { from: 'condition', answer: condition, hand, said: CONDITIONS[condition].label }, more)];
 }
 

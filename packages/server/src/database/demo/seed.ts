@@ -6,6 +6,7 @@ import { hashPassword } from '../../accounts/sign-in.service.js';
 import { AssignmentRow } from '../../assignments/assignment.entity.js';
 import { AthleteRow } from '../../athletes/athlete.entity.js';
 import { dayIn } from '../../http/clock.js';
+import { IntakeRow } from '../../intakes/intake.entity.js';
 import { MethodRow } from '../../methods/method.entity.js';
 import { MovementRow } from '../../movements/movement.entity.js';
 import { ReadingRow } from '../../readings/reading.entity.js';
@@ -15,6 +16,7 @@ import { BlockReportRow, ComplaintRow, DoneSetRow, SessionRow } from '../../sess
 import { SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
 import { shippedMovement } from '@clay-pot/core/library';
 import { type History, tellHistory } from './history.js';
+import { tellIntake } from './intakes.js';
 import { lanternWeeks } from './own-method.js';
 import { strapHang } from './own-movement.js';
 import { demoPeople } from './people.js';
@@ -76,6 +78,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     };
     // A generator of its own, so that what is told of the sessions does not hang on what is measured.
     const measuring = new SeededRandom(SEED + 1);
+    const asking = new SeededRandom(SEED + 4);
     for (const person of demoPeople(birthDate)) {
       const { athlete, gives, course } = person;
       const athleteId = random.id(early);
@@ -89,6 +92,8 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
           athleteId,
         })),
       );
+      const intake = tellIntake(person, today, asking.id(early));
+      if (intake) await add(IntakeRow, [{ ...intake, studioId, athleteId }]);
       const sequenceId = must(sequenceIds.get(gives.sequence), `a sequence ${gives.sequence}`);
       // Counted from today's weekday, so that whichever day the house is opened there is work in it.
       const weekdays = gives.weekdayOffsets

@@ -1,13 +1,14 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { ageOn, cautionAdvice, cautionLabel, dayWords, forbidsLoading, keyOfCaution } from '@clay-pot/core';
+import { ageOn, askedBy, capital, cautionLabel, dayWords, forbidsLoading, keyOfCaution } from '@clay-pot/core';
 import { lazy, Suspense, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { useAthlete, useAthletes, useSaveAthlete, useSessions } from '../../api/queries.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { SessionStrip } from '../../ui/session-strip.js';
 import { isoToday } from '../../ui/today.js';
+import { AskDue } from '../../domain/ask-due.js';
 import { useGiveSequence } from '../../domain/give-sequence.js';
 import { useNewSequence } from '../../domain/new-sequence.js';
 import { useStandingCautions } from '../../domain/standing-cautions.js';
@@ -43,6 +44,7 @@ export default function AthletePage() {
         !editing && (
           <>
             <Button onClick={() => setEditing(true)}>Edit</Button>
+            <ButtonLink to={`/people/${person.id}/ask`}>Ask</ButtonLink>
             <ButtonLink to={`/people/${person.id}/week`}>Week</ButtonLink>
             <Button kind="primary" onClick={() => void designFor(person)}>
               New sequence
@@ -64,6 +66,9 @@ export default function AthletePage() {
         </Suspense>
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[18rem_minmax(0,1fr)]">
+          <div className="lg:col-span-2 empty:hidden">
+            <AskDue athlete={person} />
+          </div>
           <Facts person={person} edit={() => setEditing(true)} />
           <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-8">
             <GivenSequences athleteId={person.id} />
@@ -88,11 +93,20 @@ function Facts({ person, edit }: { person: Athlete; edit: () => void }) {
   ];
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-8">
-      <Part title="Minding">
+      <Part
+        title="Minding"
+        aside={
+          cautions.some(forbidsLoading) && (
+            <Link className="text-small underline underline-offset-2" to={`/people/${person.id}/letter`}>
+              Letter
+            </Link>
+          )
+        }
+      >
         {cautions.length === 0 && <Empty>No caution recorded.</Empty>}
         <ul>
           {cautions.map((entry) => {
-            const advice = cautionAdvice(entry);
+            const advice = capital(askedBy(entry));
             return (
               <li key={keyOfCaution(entry)} className="border-b border-line py-2">
                 <b className={forbidsLoading(entry) ? 'text-iron' : ''}>{cautionLabel(entry)}</b>

@@ -7,7 +7,7 @@ import { Button } from '../../ui/button.js';
 import { Field, INPUT } from '../../ui/field.js';
 import { useTitle } from '../../ui/page.js';
 import { blockName, RatePanel } from './rate-panel.js';
-import { ScoreScale } from './score-scale.js';
+import { ScoreScale } from '../../ui/score-scale.js';
 
 /** After the clock: what is still to be told, and the note that goes with the record. */
 export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['ended']> }) {

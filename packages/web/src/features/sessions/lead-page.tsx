@@ -18,6 +18,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Athlete, StoredSequence } from '@clay-pot/contracts';
 import { useAthlete, useAthletes, useSequence } from '../../api/queries.js';
 import { beginRun, useRun } from '../../store/run.js';
+import { AskDue } from '../../domain/ask-due.js';
 import { useSessionView } from '../../domain/session-view.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { SelectField } from '../../ui/field.js';
@@ -91,6 +92,7 @@ function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
               </option>
             ))}
           </SelectField>
+          {person && <AskDue athlete={person} />}
           {stops.length > 0 && <MayNotBegin stops={stops} person={person} sequencePath={sequencePath} />}
           {advices.length > 0 && <ToMind advices={advices} />}
           <ToFetch document={document} />

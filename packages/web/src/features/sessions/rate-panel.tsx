@@ -7,7 +7,7 @@ import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
 import { EaseChoices } from './ease-choices.js';
-import { ScoreScale } from './score-scale.js';
+import { ScoreScale } from '../../ui/score-scale.js';
 
 interface Props {
   run: Run;

@@ -18,7 +18,7 @@ import { complain, currentBlock, endRun, type Run, setPaused } from '../../store
 import { Button } from '../../ui/button.js';
 import { Segments } from '../../ui/segments.js';
 import { EaseChoices } from './ease-choices.js';
-import { ScoreScale } from './score-scale.js';
+import { ScoreScale } from '../../ui/score-scale.js';
 import { WhereItHurts } from './where-it-hurts.js';
 
 interface Props {

@@ -1,0 +1,51 @@
+import { ageOn, addDays, type Health, type Intake, newIntake, screen, type Verdict } from '@clay-pot/core';
+import type { DemoPerson } from './people.js';
+
+type Told = Health & Pick<Intake, 'goals' | 'handHours' | 'trainingYears' | 'minutes' | 'daysPerWeek'>;
+
+const asked = (goals: Intake['goals'], handHours: number, trainingYears: number, minutes: number, daysPerWeek: number) => ({ goals, handHours, trainingYears, minutes, daysPerWeek }); // prettier-ignore
+
+/** What was answered when the weeks that are told began. Whoever is missing was never asked, which the screens say. */
+const TOLD: Record<string, Told> = {
+  'Ines Okafor-Lund': { ...asked(['floor-weight'], 3, 12, 25, 3), symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 2 }] }, // prettier-ignore
+  'Tobi Marchetti': asked(['floor-weight'], 3, 9, 25, 3),
+  'Saskia Brandvold': { ...asked(['grip'], 4, 8, 20, 2), history: [{ condition: 'skin-splits', hand: 'right' }] },
+  'Ruan Pellew': asked(['grip', 'swing'], 2, 10, 20, 3),
+  'Mirela Danko': { ...asked(['return', 'grip'], 2, 15, 20, 4), history: [{ condition: 'sprain', hand: 'right' }] },
+  'Anneke Vos': { ...asked(['floor-weight'], 3, 11, 20, 4), history: [{ condition: 'hypermobility' }] },
+  'Callum Reyes-Whitlock': asked(['floor-weight', 'grip'], 8, 6, 25, 3),
+  'Béatrice Lemoine': asked(['swing', 'grip'], 3, 13, 20, 2),
+  'Hana Kobler': {
+    ...asked(['ease'], 7, 0, 10, 5),
+    signs: [{ sign: 'night-tingling', hand: 'both' }],
+    symptoms: [
+      { place: 'thumb-tip', hand: 'right', kind: 'tingling', score: 4 },
+      { place: 'index-tip', hand: 'right', kind: 'tingling', score: 4 },
+      { place: 'middle-tip', hand: 'right', kind: 'tingling', score: 3 },
+    ],
+    discomfort: [{ hand: 'right', atNight: 5 }],
+  },
+  'Wilf Tarrant': {
+    ...asked(['ease'], 6, 3, 15, 3),
+    history: [{ condition: 'arthritis', hand: 'both' }, { condition: 'blood-pressure' }],
+    symptoms: [
+      { place: 'thumb-base', hand: 'left', kind: 'ache', score: 2 },
+      { place: 'thumb-base', hand: 'right', kind: 'ache', score: 2 },
+    ],
+  },
+};
+
+/** The answers with which somebody's weeks began; null for who was never asked. */
+export function tellIntake(
+  { athlete, course }: DemoPerson,
+  today: string,
+  id: string,
+): { id: string; onDay: string; answers: Intake; verdict: Verdict } | null {
+  // prettier-ignore
+  const told = TOLD[athlete.name];
+  if (!told) return null;
+  const onDay = addDays(today, -course.weeks * 7);
+  const answers: Intake = { ...newIntake(athlete, null, onDay), ...told };
+  const ageYears = athlete.birthDate ? ageOn(athlete.birthDate, onDay) : null;
+  return { id, onDay, answers, verdict: screen(told, { onDay, ageYears, intakeId: id }).verdict };
+}

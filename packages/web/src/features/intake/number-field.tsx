@@ -1,0 +1,31 @@
+import { readNumber } from '@clay-pot/core';
+import { useState } from 'react';
+import { TextField } from '../../ui/field.js';
+
+interface Props {
+  label: string;
+  value: number | null;
+  /** NaN where what is typed is no number. */
+  change: (value: number | null) => void;
+  error: string | undefined;
+  hint?: string;
+}
+
+/** A number that may be left open. What was typed stays as it was typed, right or not. */
+export function NumberField({ label, value, change, error, hint }: Props) {
+  const [typed, setTyped] = useState(value === null || Number.isNaN(value) ? '' : String(value));
+  return (
+    <TextField
+      label={label}
+      inputMode="decimal"
+      autoComplete="off"
+      value={typed}
+      error={error}
+      {...(hint && { hint })}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        change(event.target.value.trim() === '' ? null : readNumber(event.target.value));
+      }}
+    />
+  );
+}

@@ -1,0 +1,67 @@
+import { type Athlete, withPerson } from '@clay-pot/contracts';
+import { afterIntake, type Intake, newIntake, type Screening } from '@clay-pot/core';
+import { v7 as uuid } from 'uuid';
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+import { showIntake } from '../api/queries.js';
+import { isoToday } from '../ui/today.js';
+import { useOutbox } from './outbox.js';
+import { keepStop } from './own-stops.js';
+
+/** Answers that are not recorded yet: a reload, a closed lid or a call in between loses none. */
+export interface IntakeDraft {
+  /** Under which they will be recorded, once. */
+  readonly id: string;
+  readonly answers: Intake;
+  /** The step that was reached. */
+  readonly step: number;
+}
+
+interface Drafts {
+  readonly drafts: Readonly<Record<string, IntakeDraft>>;
+}
+
+/** Unfinished answers by athlete. */
+export const useIntakeDrafts = create<Drafts>()(persist((): Drafts => ({ drafts: {} }), { name: 'clay-pot-intakes' }));
+
+const put = (athleteId: string, draft: IntakeDraft) =>
+  useIntakeDrafts.setState(({ drafts }) => ({ drafts: { ...drafts, [athleteId]: draft } }));
+
+/** Begins, with what is on record and what was answered before; goes on where answers are unfinished. */
+export function beginIntake(athlete: Athlete, last: Intake | null): void {
+  if (useIntakeDrafts.getState().drafts[athlete.id]) return;
+  put(athlete.id, { id: uuid(), answers: newIntake(athlete, last, isoToday()), step: 0 });
+}
+
+/** Answers something. */
+export function answer(athleteId: string, change: Partial<Intake>): void {
+  const draft = useIntakeDrafts.getState().drafts[athleteId];
+  if (draft) put(athleteId, { ...draft, answers: { ...draft.answers, ...change } });
+}
+
+/** Goes to a step. */
+export function goToStep(athleteId: string, step: number): void {
+  const draft = useIntakeDrafts.getState().drafts[athleteId];
+  if (draft) put(athleteId, { ...draft, step });
+}
+
+/**
+ * Records the answers of today: on their way at once, and from this moment on in the record as this device shows it, with a network or without.
+ */
+export function keepIntake(athlete: Athlete, screening: Screening): void {
+  const draft = useIntakeDrafts.getState().drafts[athlete.id];
+  if (!draft) return;
+  const answers = { ...draft.answers, onDay: isoToday() };
+  useOutbox.getState().add({ path: `/athletes/${athlete.id}/intakes/${draft.id}`, body: answers });
+  showIntake(
+    { id: draft.id, answers, verdict: screening.verdict },
+    { ...athlete, ...withPerson(athlete, answers), cautions: afterIntake(athlete.cautions, screening.cautions) },
+  );
+  for (const caution of screening.cautions.filter(({ stopped }) => stopped)) keepStop(athlete.id, caution);
+  dropIntake(athlete.id);
+}
+
+/** Forgets answers that were recorded, or that are not wanted. */
+export function dropIntake(athleteId: string): void {
+  useIntakeDrafts.setState(({ drafts: { [athleteId]: _gone, ...drafts } }) => ({ drafts }));
+}
