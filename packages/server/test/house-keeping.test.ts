@@ -97,7 +97,7 @@ describe('the house', () => {
         FROM sessions ORDER BY id`);
     const terms = () => before.source.query("SELECT COUNT(*) AS n FROM readings WHERE `of` = 'finger extension'");
     const measured =
-      'INSERT INTO readings SELECT UUID(), studio_id, athlete_id, ?, ?, hand, 5, on_day FROM readings LIMIT 1';
+      'INSERT INTO readings (id, studio_id, athlete_id, kind, `of`, hand, value, on_day) SELECT UUID(), studio_id, athlete_id, ?, ?, hand, 5, on_day FROM readings LIMIT 1';
     await before.source.query(measured, ['maximum', 'finger extension']);
     const written = await sums();
     const [{ n }] = await terms();

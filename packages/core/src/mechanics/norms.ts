@@ -67,6 +67,19 @@ export const GRIP_SPREAD = published(
   'sd over mean in every band of age, both sexes',
 );
 
+type PinchNorm = Readonly<Record<'male' | 'female', Readonly<Record<Hand, { readonly meanKg: number; readonly sdKg: number }>>>>; // prettier-ignore
+/** Means of the two bands of 20–29 years, the left with the right’s spread. @param right mean and sd, then the left’s mean: of 20–24, of 25–29 */
+const pinchNorm = (a: readonly [number, number, number], b: readonly [number, number, number]) => ({
+  right: { meanKg: (a[0] + b[0]) / 2, sdKg: (a[1] + b[1]) / 2 },
+  left: { meanKg: (a[2] + b[2]) / 2, sdKg: (a[1] + b[1]) / 2 },
+});
+/** Pinch of young adults, kilograms: Mathiowetz et al. 1985, Arch Phys Med Rehabil 66(2):69–74. `pinch` is the palmar one. */
+export const PINCH_NORMS = {
+  'tip pinch': { male: pinchNorm([8.2, 1.4, 7.7], [8.3, 2, 7.9]), female: pinchNorm([5, 1, 4.8], [5.4, 0.8, 5.1]) },
+  'key pinch': { male: pinchNorm([11.8, 1.6, 11.3], [12.1, 2.2, 11.3]), female: pinchNorm([8, 0.9, 7.3], [8, 0.9, 7.5]) }, // prettier-ignore
+  pinch: { male: pinchNorm([12.1, 2.4, 11.7], [11.8, 2, 11.4]), female: pinchNorm([7.8, 1, 7.4], [8, 1.5, 7.5]) },
+} as const satisfies Record<string, PinchNorm>;
+
 const DELP = 'Delp, Grierson, Buchanan 1996, J Biomech 29(10):1371–5: ten men, isometric, neutral wrist';
 /** Maximum isometric wrist moments. */
 export const WRIST_MOMENT = {
@@ -74,6 +87,14 @@ export const WRIST_MOMENT = {
   'wrist extension': published('Wrist extension of men', 7.1, 'N·m', DELP),
   'radial deviation': published('Radial deviation of men', 11, 'N·m', DELP),
   'ulnar deviation': published('Ulnar deviation of men', 9.5, 'N·m', DELP),
+} as const;
+
+/** Means and spreads of those ten men, N·m; the spread from their range (ten of a normal spread span some three standard deviations). */
+export const WRIST_MOMENT_NORMS = {
+  'wrist flexion': { mean: 12.2, sd: 4.4 },
+  'wrist extension': { mean: 7.1, sd: 1.9 },
+  'radial deviation': { mean: 11, sd: 2.4 },
+  'ulnar deviation': { mean: 9.5, sd: 1.9 },
 } as const;
 
 /** Turning the forearm with a handle held, the elbow bent. */

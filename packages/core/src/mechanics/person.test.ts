@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { capacityOf, rangeVerdict, rangeWithHelpDeg } from './capacity.js';
 import { personOf } from './person.js';
-import { latestReading, type Reading, readingUnit } from '../model/reading.js';
+import { latestReading, type Reading } from '../model/reading.js';
+import { readingUnit } from '../vocabulary/measures.js';
 
 const TODAY = '2026-11-24';
 const RECORD = { sex: 'male' as const, statureCm: 178, massKg: 80, birthDate: '1999-03-26' };

@@ -3,9 +3,9 @@ import { isRecent, type Person } from './capacity.js';
 import { USUAL_AGE } from './norms.js';
 import { type Body, bodyOf, type BodyRecord } from '../model/body.js';
 import { latestReading, type Reading } from '../model/reading.js';
-import type { Action } from '../vocabulary/actions.js';
 import { ageOn } from '../vocabulary/days.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
+import { isAction } from '../vocabulary/measures.js';
 import { RANGE_MOTIONS, type RangeMotion } from '../vocabulary/motions.js';
 
 /** Whom something is computed for, and what of it is not on record. */
@@ -38,9 +38,9 @@ export function personOf(
 
 /** Measured maxima as evidence. */
 export const maximaOf = (readings: readonly Reading[]): Evidence[] =>
-  readings
-    .filter(({ kind }) => kind === 'maximum')
-    .map(({ of, hand, value, onDay }) => maximum(of as Action, hand, value, onDay));
+  readings.flatMap(({ kind, of, hand, value, onDay }) =>
+    kind === 'maximum' && isAction(of) ? [maximum(of, hand, value, onDay)] : [],
+  );
 
 /** Ranges with help, with those of some readings in their place: the last of each, where it still counts. */
 export function withRanges(

@@ -1,31 +1,14 @@
-import { type Action, ACTIONS } from '../vocabulary/actions.js';
 import type { Fault } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
-import type { Limit } from '../vocabulary/limit.js';
-import { isRangeMotion } from '../vocabulary/motions.js';
-import { between, day, type Of, oneOf, record, text } from '../vocabulary/schema.js';
+import { GAUGES, READING_KINDS, READING_LIMITS, type ReadingKind, readingUnit } from '../vocabulary/measures.js';
+import { between, day, list, type Of, oneOf, optional, record, text, trueOrFalse } from '../vocabulary/schema.js';
 
-/** What a reading is of: a maximum in its action's unit, or how far a motion goes, by own muscles or with help, in degrees. */
-export const READING_KINDS = ['maximum', 'active range', 'passive range'] as const;
-/** What kind of thing was measured. */
-export type ReadingKind = (typeof READING_KINDS)[number];
+/** Bounds of what is told beside a value. */
+export const READING_BOUNDS = { trials: 5, detailLength: 60 } as const;
 
-/** The kinds in plain words. */
-export const READING_NAMES = {
-  maximum: 'most strength',
-  'active range': 'range by its own muscles',
-  'passive range': 'range with help',
-} as const satisfies Record<ReadingKind, string>;
-
-/** Bounds of a reading by unit: beyond them a slip of the finger is likelier than a hand. */
-export const READING_LIMITS = {
-  'N·m': { min: 0.1, max: 150, step: 0.1, unit: 'N·m' },
-  N: { min: 1, max: 1500, step: 1, unit: 'N' },
-  '°': { min: 0, max: 130, step: 1, unit: '°' },
-} as const satisfies Record<string, Limit>;
-/** The unit that a reading is kept in. */
-export type ReadingUnit = keyof typeof READING_LIMITS;
+/** Of any unit; each has bounds of its own. */
+const ANY_VALUE = { min: 0, max: READING_LIMITS['N·s'].max, step: 0.1, unit: 'of what was measured' } as const;
 
 /** One measured value on a day. */
 export const READING = record({
@@ -34,31 +17,45 @@ export const READING = record({
   of: text(40, 1, 'Of what'),
   hand: oneOf(HANDS, 'Hand'),
   /** In the unit of what it is of. */
-  value: between({ min: 0, max: READING_LIMITS.N.max, step: 0.1, unit: 'N, N·m or °' }, 'Value'),
+  value: between(ANY_VALUE, 'Value'),
   onDay: day('Day'),
+  /** The trials that the value is the mean of, in their order. */
+  trials: optional(list(between(ANY_VALUE, 'Trial'), { min: 1, max: READING_BOUNDS.trials })),
+  /** With what it was measured. */
+  gauge: optional(oneOf(GAUGES, 'With')),
+  /** What else belongs to it: “20 mm edge, open hand”. */
+  detail: optional(text(READING_BOUNDS.detailLength, 0, 'Detail')),
+  /** Said by whoever was asked whether an unlikely value is right. */
+  isSure: optional(trueOrFalse()),
 });
 /** One measurement of one hand on a day. */
 export type Reading = Of<typeof READING>;
-
-/** The unit of a reading, or undefined when nothing of that name is measured this way. */
-export function readingUnit(kind: ReadingKind, of: string): ReadingUnit | undefined {
-  if (kind === 'maximum') return Object.hasOwn(ACTIONS, of) ? ACTIONS[of as Action] : undefined;
-  return isRangeMotion(of) ? '°' : undefined;
-}
 
 /** Everything that keeps a reading from being recorded. @param today ISO day: nothing is measured ahead of it */
 export function checkReading(reading: Reading, today: string): Fault[] {
   const shape = faultsOf(READING, reading);
   if (shape.length > 0) return shape;
-  const { kind, of, value, onDay } = reading;
+  const { kind, of, value, onDay, trials } = reading;
   const unit = readingUnit(kind, of);
   if (!unit) return [{ pointer: '/of', message: `is nothing that a ${kind} is measured of: ${of}` }];
   const { min, max } = READING_LIMITS[unit];
-  if (!(value >= min && value <= max)) {
-    return [{ pointer: '/value', message: `must be within ${min}–${max} ${unit}, not ${value}` }];
+  const outside = (each: number) => !(each >= min && each <= max);
+  const wrong = (pointer: string, each: number) => ({ pointer, message: `must be within ${min}–${max} ${unit}, not ${each}` }); // prettier-ignore
+  const faults = (trials ?? []).flatMap((each, index) => (outside(each) ? [wrong(`/trials/${index}`, each)] : []));
+  if (outside(value)) faults.unshift(wrong('/value', value));
+  if (trials && faults.length === 0 && !isMeanOf(value, trials)) {
+    faults.push({ pointer: '/value', message: `must be the mean of its trials, ${meanOf(trials)}, not ${value}` });
   }
-  return onDay > today ? [{ pointer: '/onDay', message: `must not lie after today, ${today}` }] : [];
+  if (onDay > today) faults.push({ pointer: '/onDay', message: `must not lie after today, ${today}` });
+  return faults;
 }
+
+const PLACES = 2;
+/** The mean of trials, as it is kept. @example meanOf([70, 72, 73]) → 71.67 */
+export const meanOf = (trials: readonly number[]): number =>
+  Number((trials.reduce((sum, each) => sum + each, 0) / trials.length).toFixed(PLACES));
+/** To the rounding of either side. */
+const isMeanOf = (value: number, trials: readonly number[]) => Math.abs(value - meanOf(trials)) <= 0.06;
 
 /** Readings as they are read back: the newest day first, within a day by what was measured and by hand, left first. */
 export const newestFirst = <T extends Reading>(readings: readonly T[]): T[] =>

@@ -157,6 +157,13 @@ export const TERMS = {
     from: 'Norms by sex, age and body mass, moved by tests, by holds and sets to failure and by sets whose exertion was told: the surer each of them and the later, the further.',
     scale: 'Left and right of most people are within a tenth of each other.',
   },
+  detectableChange: {
+    plain: 'Real change',
+    term: 'minimal detectable change, 1.96 · √2 · standard error of measurement',
+    what: 'From what difference on two readings differ for more than the error of measuring.',
+    from: 'Your own repeats of the same hand on the same day, from eight on; before that the usual error of such readings.',
+    scale: 'Angles of the wrist about 7°, grip about 5 kg, other forces about a fifth.',
+  },
   range: {
     plain: 'How far it goes',
     term: 'range of motion, passive and active',

@@ -16,6 +16,7 @@ import { StandingStops1820000000000 } from './migrations/1820000000000-standing-
 import { Complaints1830000000000 } from './migrations/1830000000000-complaints.js';
 import { LengthsAnew1840000000000 } from './migrations/1840000000000-lengths-anew.js';
 import { Intakes1850000000000 } from './migrations/1850000000000-intakes.js';
+import { Trials1860000000000 } from './migrations/1860000000000-trials.js';
 
 /** Every table. */
 export const ENTITIES = [
@@ -51,6 +52,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Complaints1830000000000,
       LengthsAnew1840000000000,
       Intakes1850000000000,
+      Trials1860000000000,
     ],
     synchronize: false,
     timezone: 'Z',

@@ -1,4 +1,4 @@
-import type { Hand, ReadingKind } from '@clay-pot/core';
+import type { Gauge, Hand, ReadingKind } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 
@@ -22,4 +22,17 @@ export class ReadingRow extends StudioOwned {
 
   @Column('char', { name: 'on_day', length: 10 })
   onDay: string;
+
+  @Column('json', { nullable: true })
+  trials: readonly number[] | null;
+
+  @Column('varchar', { length: 20, nullable: true })
+  gauge: Gauge | null;
+
+  @Column('varchar', { length: 60, nullable: true })
+  detail: string | null;
+
+  /** Whether an unlikely value was said to be right. */
+  @Column('boolean', { name: 'is_sure' })
+  isSure: boolean;
 }

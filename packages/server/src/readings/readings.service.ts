@@ -1,5 +1,5 @@
 import type { ReadingInput, StoredReading } from '@clay-pot/contracts';
-import { checkReading } from '@clay-pot/core';
+import { checkReading, isAction, same, unitDoubt } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -16,19 +16,23 @@ export class ReadingsService {
   async list(scope: StudioScope, athleteId: string): Promise<StoredReading[]> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     const rows = await scope.of(ReadingRow).find({ where: { athleteId }, order: { onDay: 'ASC', id: 'ASC' } });
-    return rows.map(({ studioId: _studio, athleteId: _athlete, ...reading }) => reading);
+    return rows.map(present);
   }
 
-  /** Adds one; the same again is fine, another under the same id is refused. */
+  /** Adds one; the same again is fine, another under the same id is refused. What fits another unit better is asked about before it is kept. */
   async add(scope: StudioScope, athleteId: string, id: string, input: ReadingInput): Promise<StoredReading> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     const faults = checkReading(input, dayIn(scope.timeZone, this.clock.now()));
     if (faults.length) throw invalid(faults);
-    const row = { id, athleteId, ...input };
-    if (!(await scope.of(ReadingRow).insert(row, 'reading'))) {
+    const doubt = input.kind === 'maximum' && isAction(input.of) ? unitDoubt(input.of, input.value) : null;
+    if (doubt && !input.isSure) {
+      throw invalid([{ pointer: '/value', message: `${doubt.text} If it is right, send isSure: true.` }]);
+    }
+    const { trials = null, gauge = null, detail = null, isSure = false } = input;
+    if (!(await scope.of(ReadingRow).insert({ id, athleteId, ...input, trials, gauge, detail, isSure }, 'reading'))) {
       const there = await scope.of(ReadingRow).get(id, 'reading');
-      const same = Object.entries(row).every(([key, value]) => there[key as keyof ReadingRow] === value);
-      if (!same) throw conflict('Another reading is recorded under this id: use a new id.');
+      const isSame = there.athleteId === athleteId && same<unknown>(present(there), present({ ...there, ...input, trials, gauge, detail, isSure })); // prettier-ignore
+      if (!isSame) throw conflict('Another reading is recorded under this id: use a new id.');
     }
     return { id, ...input };
   }
@@ -37,4 +41,24 @@ export class ReadingsService {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     if ((await scope.of(ReadingRow).remove({ id, athleteId })) === 0) throw notFound('reading');
   }
+}
+
+/** A row as the API shows it: what was not told is left out. */
+function present({
+  studioId: _studio,
+  athleteId: _athlete,
+  trials,
+  gauge,
+  detail,
+  isSure,
+  ...reading
+}: ReadingRow): StoredReading {
+  // prettier-ignore
+  return {
+    ...reading,
+    ...(trials && { trials: [...trials] }),
+    ...(gauge && { gauge }),
+    ...(detail && { detail }),
+    ...(isSure && { isSure }),
+  };
 }

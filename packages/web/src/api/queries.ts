@@ -45,7 +45,7 @@ const refresh = (...keys: string[]) =>
   Promise.all(keys.map((key) => queryClient.invalidateQueries({ queryKey: [key] })));
 
 /** Marks everything that a recorded session changes as stale. */
-export const refreshAfterSession = () => refresh('today', 'sessions', 'athletes', 'evidence', 'intakes');
+export const refreshAfterSession = () => refresh('today', 'sessions', 'athletes', 'evidence', 'intakes', 'readings');
 
 /** Shows what was last seen on this device, and keeps it from now on; once for a page. */
 export const showLastSeen = async (): Promise<void> => (await import('./last-seen.js')).startLastSeen(queryClient);
@@ -275,6 +275,10 @@ export const useReadings = (athleteId: string | undefined) =>
     queryFn: () => request<StoredReading[]>(`/athletes/${athleteId}/readings`),
     enabled: athleteId !== undefined,
   });
+
+/** Shows readings before the server has them. */
+export const showReadings = (athleteId: string, readings: readonly StoredReading[]): unknown =>
+  queryClient.setQueryData<StoredReading[]>(['readings', athleteId], (seen = []) => [...seen, ...readings]);
 
 /** What the sets of an athlete tell of their maxima. */
 export const useEvidence = (athleteId: string | undefined) =>

@@ -1,10 +1,11 @@
-import { READING_NAMES, type Reading, readingUnit } from '../../model/reading.js';
+import type { Reading } from '../../model/reading.js';
 import type { AthleteRecord, RecordedCaution } from '../../model/athlete.js';
 import type { Health, Intake } from '../../model/intake.js';
 import { ageOn, dayWords } from '../../vocabulary/days.js';
 import { HAND_PLACES } from '../../vocabulary/hand-places.js';
 import { HAND_WORDS, HANDS } from '../../vocabulary/hands.js';
 import { CONDITIONS, SIGNS, SYMPTOM_KINDS } from '../../vocabulary/intake-words.js';
+import { READING_NAMES, readingUnit } from '../../vocabulary/measures.js';
 import { capital } from '../../vocabulary/text.js';
 import { cautionAdvice, cautionLabel, forbidsLoading } from '../cautions.js';
 

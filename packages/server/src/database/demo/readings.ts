@@ -3,6 +3,7 @@ import {
   capacityOf,
   type Hand,
   HANDS,
+  must,
   personOf,
   RANGE_MOTIONS,
   rangeWithHelpDeg,
@@ -19,6 +20,8 @@ interface Build {
   /** Wrist extension beyond the norm, degrees. */
   readonly extensionDeg?: number;
   readonly stiffSide?: Hand;
+  /** Whether the wrist’s extension was read between the visits as well. */
+  readonly isFollowed?: true;
 }
 
 /** Who has been measured; whoever is missing here has only estimates, which the screens say. */
@@ -27,10 +30,10 @@ const BUILDS: Record<string, Build> = {
   'Tobi Marchetti': { strength: 1.7, extensionDeg: 6 },
   'Saskia Brandvold': { strength: 1.4 },
   'Ruan Pellew': { strength: 1.3 },
-  'Mirela Danko': { strength: 1.1, extensionDeg: -8, stiffSide: 'right' },
+  'Mirela Danko': { strength: 1.1, extensionDeg: -8, stiffSide: 'right', isFollowed: true },
   'Jory Ashdown': { strength: 1.05 },
   'Anneke Vos': { strength: 1.05, extensionDeg: 14 },
-  'Callum Reyes-Whitlock': { strength: 1.8, extensionDeg: -3, stiffSide: 'left' },
+  'Callum Reyes-Whitlock': { strength: 1.8, extensionDeg: -3, stiffSide: 'left', isFollowed: true },
   'Béatrice Lemoine': { strength: 1.15 },
   'Wilf Tarrant': { strength: 1.1, extensionDeg: -12 },
 };
@@ -42,7 +45,7 @@ const WHEN = [1, 0.5, 0.07] as const;
 export function tellReadings({ athlete, course }: DemoPerson, today: string, random: SeededRandom): Reading[] {
   const build = BUILDS[athlete.name];
   if (!build) return [];
-  return WHEN.flatMap((share, visit) => {
+  const visits = WHEN.flatMap((share, visit) => {
     const onDay = addDays(today, -Math.max(1, Math.round(course.weeks * 7 * share)));
     const gain = 1 + visit * 0.03;
     return HANDS.flatMap((hand) => [
@@ -50,6 +53,31 @@ export function tellReadings({ athlete, course }: DemoPerson, today: string, ran
       ...ranges(athlete, build, hand, visit, onDay, random),
     ]);
   });
+  return build.isFollowed ? [...visits, ...between(visits, course.weeks, today, random)] : visits;
+}
+
+/** Of whom the extension was followed: readings of the weeks between first and last visit, on a line between them with the scatter of measuring. */
+function between(visits: readonly Reading[], weeks: number, today: string, random: SeededRandom): Reading[] {
+  const extension = visits.filter(({ kind, of }) => kind === 'passive range' && of === 'wrist extension');
+  return HANDS.flatMap((hand) => {
+    const mine = extension.filter((reading) => reading.hand === hand);
+    const [first, last] = [must(mine[0], 'a first visit'), must(mine.at(-1), 'a last visit')];
+    return [0.85, 0.7, 0.35, 0.2].map((share): Reading => {
+      const onDay = addDays(today, -Math.round(weeks * 7 * share));
+      const value = Math.round(last.value + (first.value - last.value) * share + random.between(-2, 2));
+      return { ...last, value, onDay };
+    });
+  });
+}
+
+/** The trials that a reading is the mean of: two of a range, three of a force. */
+export function trialsOf({ kind, value }: Reading, random: SeededRandom): number[] {
+  if (kind !== 'maximum') {
+    const off = random.between(0, 2);
+    return [value - off, value + off];
+  }
+  const off = Math.round(value * 0.04 * random.next() * 10) / 10;
+  return [value - off, value, value + off].map((trial) => Math.round(trial * 10) / 10);
 }
 
 function maxima(
@@ -65,7 +93,9 @@ function maxima(
   const side = hand === weakSide ? 0.88 : 1;
   return (['grip', 'wrist flexion', 'wrist extension'] as const).map((action) => {
     const { value, unit } = capacityOf(person, action, hand);
-    const measured = value * build.strength * side * gain * (0.97 + random.next() * 0.06);
+    // Training moves what the wrist carries further than what the hand grips.
+    const strength = action === 'grip' ? Math.sqrt(build.strength) : build.strength;
+    const measured = value * strength * side * gain * (0.97 + random.next() * 0.06);
     const rounded = unit === 'N' ? Math.round(measured) : Math.round(measured * 10) / 10;
     return { kind: 'maximum', of: action, hand, value: rounded, onDay };
   });

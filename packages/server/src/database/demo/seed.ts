@@ -21,7 +21,7 @@ import { lanternWeeks } from './own-method.js';
 import { strapHang } from './own-movement.js';
 import { demoPeople } from './people.js';
 import { SeededRandom } from './random.js';
-import { tellReadings } from './readings.js';
+import { tellReadings, trialsOf } from './readings.js';
 import { DEMO_SEQUENCES, type SequenceKey } from './sequences.js';
 
 /** Who can sign in to the demo studio. */
@@ -79,6 +79,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     // A generator of its own, so that what is told of the sessions does not hang on what is measured.
     const measuring = new SeededRandom(SEED + 1);
     const asking = new SeededRandom(SEED + 4);
+    const scattering = new SeededRandom(SEED + 5);
     for (const person of demoPeople(birthDate)) {
       const { athlete, gives, course } = person;
       const athleteId = random.id(early);
@@ -87,6 +88,10 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
         ReadingRow,
         tellReadings(person, today, measuring).map((reading) => ({
           ...reading,
+          trials: trialsOf(reading, scattering),
+          gauge: reading.kind === 'maximum' ? ('dynamometer' as const) : ('goniometer' as const),
+          detail: null,
+          isSure: false,
           id: measuring.id(early),
           studioId,
           athleteId,

@@ -1,13 +1,11 @@
 import {
-  ACTIONS,
   firstOf,
   type Hand,
   HANDS,
-  kgFromN,
   latestReading,
+  MEASURABLE,
   must,
   newestFirst,
-  newtonsFromKg,
   type Person,
   RANGE_MOTIONS,
   type RangeMotion,
@@ -26,6 +24,7 @@ import { useAddReading, useReadings, useRemoveReading } from '../../api/queries.
 import { Button, ButtonLink } from '../../ui/button.js';
 import { INPUT, SelectField, TextField } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
+import { numberText, readingText, shownUnit, storedValue } from '../../domain/units.js';
 import { Asked } from '../../domain/asked.js';
 import { HandTableHead } from '../../ui/hand-table-head.js';
 import { SideMark } from '../../ui/marks.js';
@@ -147,7 +146,7 @@ function Latest({ athleteId, readings }: { athleteId: string; readings: readonly
 
 function valueText({ kind, of, value }: StoredReading): string {
   const unit = readingUnit(kind, of);
-  return unit === 'N' ? `${kgFromN(value).toFixed(1)} kg` : `${value} ${unit ?? ''}`;
+  return unit ? readingText(unit, value) : String(value);
 }
 
 /** One reading: what, which hand, how much, when. Grip is typed in kilograms, as gauges show it. */
@@ -159,22 +158,20 @@ function AddReading({ athleteId }: { athleteId: string }) {
   const [onDay, setOnDay] = useState(isoToday);
   const [trouble, setTrouble] = useState<string | null>(null);
   const add = useAddReading(athleteId);
-  const options: readonly string[] = kind === 'maximum' ? Object.keys(ACTIONS) : RANGE_MOTIONS;
+  const options: readonly string[] = Object.keys(MEASURABLE[kind]);
   const chosen = options.includes(of) ? of : firstOf(options);
   const unit = must(readingUnit(kind, chosen), `a unit of ${chosen}`);
-  const typedUnit = unit === 'N' ? 'kg' : unit;
+  const typedUnit = shownUnit(unit);
 
   async function keep() {
-    const number = readNumber(value);
-    const inUnit = unit === 'N' ? newtonsFromKg(number) : number;
+    const inUnit = storedValue(unit, readNumber(value));
     const { min, max } = READING_LIMITS[unit];
-    const show = (limit: number) => (unit === 'N' ? kgFromN(limit).toFixed(0) : String(limit));
     if (!(inUnit >= min && inUnit <= max)) {
-      setTrouble(`Type a number within ${show(min)}–${show(max)} ${typedUnit}.`);
+      setTrouble(`Type a number within ${numberText(unit, min)}–${readingText(unit, max)}.`);
       return;
     }
     setTrouble(null);
-    const input: ReadingInput = { kind, of: chosen, hand, value: Number(inUnit.toFixed(2)), onDay };
+    const input: ReadingInput = { kind, of: chosen, hand, value: inUnit, onDay };
     try {
       await add.mutateAsync({ id: uuid(), input });
       setValue('');
@@ -208,7 +205,7 @@ function AddReading({ athleteId }: { athleteId: string }) {
         ))}
       </SelectField>
       <TextField
-        label={`Value, ${typedUnit}`}
+        label={`Value, ${typedUnit || 'times'}`}
         inputMode="decimal"
         value={value}
         onChange={(event) => setValue(event.target.value)}

@@ -1,0 +1,100 @@
+import type { Athlete } from '@clay-pot/contracts';
+import { must, protocolOf } from '@clay-pot/core';
+import { useNavigate, useParams } from 'react-router';
+import { useAthlete, useReadings } from '../../api/queries.js';
+import { useStandingCautions } from '../../domain/standing-cautions.js';
+import { dropMeasuring, goToProtocol, keepMeasured, type Measuring, readingsOf, useMeasuring } from '../../store/measuring.js'; // prettier-ignore
+import { Button } from '../../ui/button.js';
+import { Loading, Trouble, useTitle } from '../../ui/page.js';
+import { isoToday } from '../../ui/today.js';
+import { useToast } from '../../ui/toast.js';
+import { ChooseBattery } from './choose-battery.js';
+import { ProtocolRail } from './protocol-rail.js';
+import { ProtocolView } from './protocol-view.js';
+
+/** The measuring bench: a battery is chosen and led, thing by thing. */
+export default function MeasurePage() {
+  const { id } = useParams();
+  const athlete = useAthlete(id);
+  const readings = useReadings(id);
+  const measuring = useMeasuring(({ open }) => (id ? open[id] : undefined));
+  useTitle(athlete.data ? `Measuring ${athlete.data.name}` : 'Measuring');
+  if (athlete.isError && !athlete.data) return <Trouble error={athlete.error} retry={() => void athlete.refetch()} />;
+  if (!athlete.data || (!readings.data && !readings.isError)) return <Loading what="the bench" />;
+  const before = readings.data ?? [];
+  return measuring ? (
+    <Bench athlete={athlete.data} measuring={measuring} before={before} />
+  ) : (
+    <ChooseBattery athlete={athlete.data} readings={before} />
+  );
+}
+
+interface BenchProps {
+  athlete: Athlete;
+  measuring: Measuring;
+  before: NonNullable<ReturnType<typeof useReadings>['data']>;
+}
+
+function Bench({ athlete, measuring, before }: BenchProps) {
+  const navigate = useNavigate();
+  const cautions = useStandingCautions(athlete);
+  const { ids, at } = measuring;
+  const protocol = must(protocolOf(ids[at] ?? ''), 'a protocol to lead');
+  const isLast = at === ids.length - 1;
+  const count = readingsOf(measuring, isoToday()).length;
+  const home = () => navigate(`/people/${athlete.id}`);
+  function keep() {
+    const kept = keepMeasured(athlete);
+    useToast.getState().show({ text: `${kept} ${kept === 1 ? 'reading' : 'readings'} of ${athlete.name.split(' ')[0]} recorded.` }); // prettier-ignore
+    void home();
+  }
+  const go = (to: number) => {
+    goToProtocol(athlete.id, to);
+    window.scrollTo({ top: 0 });
+  };
+  return (
+    <div className="mx-auto flex min-h-[calc(100dvh-5.25rem)] w-full max-w-6xl flex-col px-4 pt-4 sm:min-h-dvh sm:px-8 sm:pt-6">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-4 lg:grid-cols-[13rem_minmax(0,1fr)]">
+        <ProtocolRail athlete={athlete} measuring={measuring} go={go} />
+        <ProtocolView key={protocol.id} {...{ athlete, measuring, protocol, cautions, before }} />
+      </div>
+      <footer className="sticky bottom-0 z-10 -mx-4 mt-auto border-t border-ink bg-porcelain px-4 sm:mx-0 sm:px-0">
+        <div className="flex items-center gap-2 py-2">
+          {at > 0 ? (
+            <Button className="min-h-11" onClick={() => go(at - 1)}>
+              Back
+            </Button>
+          ) : (
+            <Button
+              kind="quiet"
+              className="min-h-11"
+              onClick={() => {
+                dropMeasuring(athlete.id);
+                if (count > 0) useToast.getState().show({ text: 'Left without recording.' });
+              }}
+            >
+              Leave
+            </Button>
+          )}
+          <span className="flex-1 text-center text-small text-ink-soft figures">
+            {at + 1} of {ids.length}
+          </span>
+          {count > 0 && !isLast && (
+            <Button className="min-h-11 max-sm:hidden" onClick={keep}>
+              Record {count} and end
+            </Button>
+          )}
+          {isLast ? (
+            <Button kind="primary" className="min-h-11 min-w-28" disabled={count === 0} onClick={keep}>
+              Record {count || ''}
+            </Button>
+          ) : (
+            <Button kind="primary" className="min-h-11 min-w-28" onClick={() => go(at + 1)}>
+              Next
+            </Button>
+          )}
+        </div>
+      </footer>
+    </div>
+  );
+}

@@ -1,0 +1,80 @@
+import type { Athlete, StoredReading } from '@clay-pot/contracts';
+import { bodyOf, capital, type Hand, HANDS, isOfEachHand, must, type Protocol, protocolName, readingUnit, type RecordedCaution, READING_NAMES, whyNotMeasured } from '@clay-pot/core'; // prettier-ignore
+import { LevelPicture, middleLevel } from '../../domain/level-picture.js';
+import { useKnown } from '../../store/library.js';
+import { type Measuring, retest, setDetail, trialsOf } from '../../store/measuring.js';
+import { Button } from '../../ui/button.js';
+import { TextField } from '../../ui/field.js';
+import { SoFar } from './so-far.js';
+import { Turns } from './turns.js';
+
+interface Props {
+  athlete: Athlete;
+  measuring: Measuring;
+  protocol: Protocol;
+  cautions: readonly RecordedCaution[];
+  before: readonly StoredReading[];
+}
+
+/** One thing that is measured: how, with its picture, whose turn it is, and what it comes to so far. */
+export function ProtocolView({ athlete, measuring, protocol, cautions, before }: Props) {
+  const { movement: lookup } = useKnown();
+  const movement = must(lookup(protocol.figure.movementId), `the movement of ${protocol.id}`);
+  const level = movement.ladder.find(({ id }) => id === protocol.figure.levelId) ?? middleLevel(movement);
+  const trials = trialsOf(measuring, protocol.id);
+  const barred = Object.fromEntries(HANDS.map((hand) => [hand, whyNotMeasured(protocol, cautions, hand)])) as Record<Hand, string | null>; // prettier-ignore
+  const open = HANDS.filter((hand) => barred[hand] === null);
+  const isBarred = isOfEachHand(protocol) ? open.length === 0 : open.length < 2;
+  const unit = must(readingUnit(protocol.kind, protocol.of), `a unit of ${protocol.of}`);
+  const [what] = protocolName(protocol).split(',');
+  return (
+    <section aria-label={protocolName(protocol)} className="min-w-0 pb-6">
+      <h1 className="text-head sm:text-title">{what}</h1>
+      <p className="text-ink-soft">{capital(READING_NAMES[protocol.kind])}</p>
+      <div className="mt-3 grid items-start grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-4 sm:grid-cols-[minmax(0,20rem)_minmax(0,1fr)]">
+        <div>
+          <LevelPicture
+            movement={movement}
+            level={level}
+            body={bodyOf(athlete).body}
+            silent
+            className="h-48 w-full bg-white sm:h-60"
+          />
+          <ol className="mt-2 list-decimal pl-5">
+            {protocol.steps.map((step) => (
+              <li key={step} className="py-0.5">
+                {step}
+              </li>
+            ))}
+          </ol>
+        </div>
+        <div className="grid content-start gap-4">
+          {HANDS.filter((hand) => barred[hand]).map((hand) => (
+            <p key={hand} role="note" className="border-l-4 border-iron bg-iron-wash px-3 py-1.5">
+              <b>{capital(hand)} hand: not this one.</b> {barred[hand]}
+            </p>
+          ))}
+          {!isBarred && (
+            <>
+              {protocol.of === 'edge pull' && (
+                <TextField
+                  label="Edge and grip"
+                  hint="Readings are compared with those of the same edge: “20 mm, open hand”"
+                  value={measuring.details[protocol.id] ?? ''}
+                  onChange={(event) => setDetail(athlete.id, protocol.id, event.target.value)}
+                />
+              )}
+              <Turns {...{ athlete, measuring, protocol, unit, open }} />
+            </>
+          )}
+          <SoFar {...{ athlete, protocol, unit, trials, before }} detail={measuring.details[protocol.id]} />
+          {trials.left.length + trials.right.length > 0 && (
+            <Button className="justify-self-start" onClick={() => retest(athlete.id, protocol.id)}>
+              Retest
+            </Button>
+          )}
+        </div>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,109 @@
+import type { Athlete, StoredReading } from '@clay-pot/contracts';
+import { ageOn, changeOf, dayWords, type Hand, HANDS, isOfEachHand, latestReading, meanOf, measuredAs, placeInNorm, type Protocol, type ReadingUnit, sidesOf } from '@clay-pot/core'; // prettier-ignore
+import { Asked } from '../../domain/asked.js';
+import { repeatsOf } from '../../domain/repeats.js';
+import { numberText, readingText } from '../../domain/units.js';
+import { SideMark } from '../../ui/marks.js';
+import { isoToday } from '../../ui/today.js';
+
+interface Props {
+  athlete: Athlete;
+  protocol: Protocol;
+  unit: ReadingUnit;
+  trials: Readonly<Record<Hand, readonly number[]>>;
+  before: readonly StoredReading[];
+  detail: string | undefined;
+}
+
+/** What the trials come to: mean and spread, whether it changed for more than its error, where it stands among people, left beside right. */
+export function SoFar({ athlete, protocol, unit, trials, before, detail }: Props) {
+  const hands = isOfEachHand(protocol) ? HANDS : (['left'] as const);
+  const told = hands.filter((hand) => trials[hand].length > 0);
+  if (told.length === 0) return null;
+  const measured = measuredAs(protocol);
+  const repeats = repeatsOf(before, protocol);
+  const { left, right } = trials;
+  const sides =
+    isOfEachHand(protocol) && left.length && right.length
+      ? sidesOf(measured, { left: meanOf(left), right: meanOf(right) }, athlete.dominantHand, repeats)
+      : null;
+  return (
+    <div aria-live="polite">
+      <ul aria-label="So far" className="border-t-2 border-ink">
+        {told.map((hand) => (
+          <HandSoFar key={hand} {...{ athlete, protocol, unit, hand, before, detail, repeats }} trials={trials[hand]} />
+        ))}
+      </ul>
+      {sides && (
+        <p className="border-b border-line py-1.5">
+          {sides.isUneven && sides.lesser ? (
+            <>
+              <b>Uneven:</b> the {sides.lesser} has {sides.lacksPercent.toFixed(0)} % less
+              {sides.expected !== 0 && ', handedness taken into account'}.
+            </>
+          ) : (
+            <>
+              Left and right differ by no more than {sides.expected === 0 ? 'the error' : 'handedness and the error'}.
+            </>
+          )}
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface HandProps extends Omit<Props, 'trials'> {
+  hand: Hand;
+  trials: readonly number[];
+  repeats: readonly (readonly number[])[];
+}
+
+function HandSoFar({ athlete, protocol, unit, hand, trials, before, detail, repeats }: HandProps) {
+  const value = meanOf(trials);
+  const same = before.filter((reading) => (reading.detail ?? '') === (detail ?? ''));
+  const last = latestReading(same, protocol.kind, protocol.of, hand);
+  const change = last && changeOf(measuredAs(protocol), last.value, value, repeats);
+  const ageYears = athlete.birthDate ? ageOn(athlete.birthDate, isoToday()) : null;
+  const place = placeInNorm(protocol.kind, protocol.of, hand, value, { sex: athlete.sex, ageYears });
+  return (
+    <li className="grid grid-cols-[2.5rem_minmax(0,1fr)] border-b border-line py-1.5">
+      <span className="pt-1">
+        <SideMark side={isOfEachHand(protocol) ? hand : 'both'} />
+      </span>
+      <span>
+        <b className="text-lead figures">{readingText(unit, value)}</b>
+        {trials.length > 1 && (
+          <span className="text-ink-soft figures">
+            {' '}
+            mean of {trials.map((trial) => numberText(unit, trial)).join(', ')}
+          </span>
+        )}
+        {change && last && (
+          <span className="block text-small">
+            {change.isReal ? (
+              <b className={change.by > 0 ? 'text-celadon' : 'text-amber'}>
+                {change.by > 0 ? '+' : '−'}
+                {readingText(unit, Math.abs(change.by))}: a real change
+              </b>
+            ) : (
+              <>
+                {change.by >= 0 ? '+' : '−'}
+                {readingText(unit, Math.abs(change.by))}: within the error, no real change
+              </>
+            )}{' '}
+            <span className="text-ink-soft">
+              since {dayWords(last.onDay)};{' '}
+              <Asked term="detectableChange">real from {readingText(unit, change.error.change)} on</Asked>
+              {change.error.from === 'own repeats' && ', by your own repeats'}
+            </span>
+          </span>
+        )}
+        {place && (
+          <span className="block text-small text-ink-soft">
+            More than {place.percentile} of 100 {place.population}
+          </span>
+        )}
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,182 @@
+import type { Athlete } from '@clay-pot/contracts';
+import { type Hand, isAction, isOfEachHand, newtonsFromKg, type Protocol, READING_LIMITS, readNumber, type ReadingUnit, sidesInTurn, unitDoubt } from '@clay-pot/core'; // prettier-ignore
+import { X } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { useForWhom } from '../../domain/for-whom.js';
+import { numberText, readingText, shownUnit, storedValue } from '../../domain/units.js';
+import { addTrial, type Measuring, removeTrial, setLever, trialsOf } from '../../store/measuring.js';
+import { Button, IconButton } from '../../ui/button.js';
+import { INPUT, TextField } from '../../ui/field.js';
+import { SideMark } from '../../ui/marks.js';
+import { Stopwatch } from './stopwatch.js';
+import { RestTimer } from './rest-timer.js';
+
+interface Props {
+  athlete: Athlete;
+  measuring: Measuring;
+  protocol: Protocol;
+  unit: ReadingUnit;
+  /** The hands that may do it. */
+  open: readonly Hand[];
+}
+
+/** Where the gauge usually pushes, from the wrist. */
+const USUAL_LEVER_CM = 8;
+const CM_PER_M = 100;
+
+/** Whose turn it is, and what came of the turns before: sides alternate, and each hand rests while the other works. */
+export function Turns({ athlete, measuring, protocol, unit, open }: Props) {
+  const trials = trialsOf(measuring, protocol.id);
+  const first = athlete.dominantHand;
+  const all: Hand[] = isOfEachHand(protocol) ? sidesInTurn(protocol.trials, first) : Array<Hand>(protocol.trials).fill('left'); // prettier-ignore
+  const turns = all.filter((hand) => !isOfEachHand(protocol) || open.includes(hand));
+  const seen: Record<Hand, number> = { left: 0, right: 0 };
+  const rows = turns.map((hand) => ({ hand, index: seen[hand]++ }));
+  const now = rows.findIndex(({ hand, index }) => trials[hand][index] === undefined);
+  return (
+    <div>
+      {unit === 'N·m' && <Lever athlete={athlete} measuring={measuring} protocol={protocol} />}
+      <ol aria-label="Turns" className="border-t border-line">
+        {rows.map(({ hand, index }, turn) => {
+          const value = trials[hand][index];
+          return (
+            <li
+              key={`${hand} ${index}`}
+              className={`flex min-h-12 items-center gap-3 border-b border-line px-2 ${turn === now ? 'bg-white' : ''}`}
+            >
+              <SideMark side={isOfEachHand(protocol) ? hand : 'both'} />
+              <span className="w-16 text-small text-ink-soft">trial {index + 1}</span>
+              {value !== undefined ? (
+                <>
+                  <b className="flex-1 text-lead figures">{readingText(unit, value)}</b>
+                  <IconButton
+                    name={`Take out trial ${index + 1}, ${hand}`}
+                    className="size-11!"
+                    onClick={() => removeTrial(athlete.id, protocol.id, hand, index)}
+                  >
+                    <X size={18} />
+                  </IconButton>
+                </>
+              ) : turn === now ? (
+                <TrialEntry key={`${hand} ${index}`} {...{ athlete, measuring, protocol, unit, hand, index }} />
+              ) : (
+                <span className="text-small text-ink-soft">to come</span>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      {now > 0 && <RestTimer key={now} seconds={now >= 2 || !isOfEachHand(protocol) ? protocol.restS : 0} />}
+    </div>
+  );
+}
+
+function Lever({ athlete, measuring, protocol }: Pick<Props, 'athlete' | 'measuring' | 'protocol'>) {
+  const lever = measuring.leverCm[protocol.id] ?? USUAL_LEVER_CM;
+  const [typed, setTyped] = useState(String(lever));
+  const cm = readNumber(typed);
+  const isFine = cm >= 2 && cm <= 40;
+  return (
+    <div className="mb-3 max-w-48">
+      <TextField
+        label="Gauge from the wrist, cm"
+        inputMode="decimal"
+        value={typed}
+        error={isFine ? undefined : 'within 2–40 cm'}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          const next = readNumber(event.target.value);
+          if (next >= 2 && next <= 40) setLever(athlete.id, protocol.id, next);
+        }}
+      />
+    </div>
+  );
+}
+
+interface EntryProps extends Omit<Props, 'open'> {
+  hand: Hand;
+  index: number;
+}
+
+/** A number that fits another unit better: what that would be, and what it is if it may be kept at all. */
+interface Doubted {
+  readonly text: string;
+  readonly rather: number;
+  readonly kept: number | null;
+}
+
+const KeepAsItIs = ({ unit, value, keep }: { unit: ReadingUnit; value: number; keep: (value: number) => void }) => (
+  <Button className="py-0.5!" onClick={() => keep(value)}>
+    {readingText(unit, value)} is right
+  </Button>
+);
+
+/** One number of one hand: typed, or stopped by the watch. What fits another unit better is asked about. */
+function TrialEntry({ athlete, measuring, protocol, unit, hand, index }: EntryProps) {
+  const { person } = useForWhom(athlete.id);
+  const [typed, setTyped] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [doubted, setDoubted] = useState<Doubted | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const lever = measuring.leverCm[protocol.id] ?? USUAL_LEVER_CM;
+  const typedUnit = unit === 'N·m' ? 'kg' : shownUnit(unit);
+  const inKept = (shown: number) => (unit === 'N·m' ? Number(((newtonsFromKg(shown) * lever) / CM_PER_M).toFixed(2)) : storedValue(unit, shown)); // prettier-ignore
+  const keep = (value: number) => {
+    addTrial(athlete.id, protocol, hand, value);
+    // The next turn is asked for where this one was.
+    requestAnimationFrame(() => document.querySelector<HTMLInputElement>('[data-trial]')?.focus());
+  };
+  function take(shown: number) {
+    const value = inKept(shown);
+    const { min, max } = READING_LIMITS[unit];
+    const isWithin = value >= min && value <= max;
+    const doubt = isAction(protocol.of) ? unitDoubt(protocol.of, value, person) : null;
+    setDoubted(doubt && { kept: isWithin ? value : null, text: doubt.text, rather: Number(doubt.wouldBeN.toFixed(2)) });
+    setTrouble(isWithin || doubt ? null : `within ${numberText(unit, min)}–${readingText(unit, max)}`);
+    if (isWithin && !doubt) keep(value);
+  }
+  return (
+    <div className="min-w-0 flex-1 py-1.5">
+      <form
+        className="flex items-center gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          take(readNumber(typed));
+        }}
+      >
+        <input
+          ref={input}
+          data-trial
+          aria-label={`Trial ${index + 1}, ${hand}, ${typedUnit || 'times'}`}
+          aria-invalid={trouble !== null || undefined}
+          inputMode="decimal"
+          autoComplete="off"
+          className={`${INPUT} w-24! text-lead! figures`}
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+        <span>{typedUnit}</span>
+        <Button type="submit" className="min-h-11">
+          Take
+        </Button>
+      </form>
+      {unit === 's' && <Stopwatch take={take} />}
+      {trouble && (
+        <p role="alert" className="mt-1 text-small font-semibold text-iron">
+          {trouble}
+        </p>
+      )}
+      {doubted && (
+        <div role="alert" className="mt-1 border-l-4 border-load-3 bg-amber-wash px-2 py-1.5 text-small">
+          <p>{doubted.text}</p>
+          <p className="mt-1 flex flex-wrap gap-2">
+            <Button className="py-0.5!" onClick={() => keep(doubted.rather)}>
+              It was {readingText(unit, doubted.rather)}
+            </Button>
+            {doubted.kept !== null && <KeepAsItIs unit={unit} value={doubted.kept} keep={keep} />}
+          </p>
+        </div>
+      )}
+    </div>
+  );
+}
