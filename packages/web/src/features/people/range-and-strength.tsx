@@ -48,6 +48,9 @@ export function RangeAndStrength({ athleteId }: { athleteId: string }) {
           <ButtonLink kind="quiet" className="py-0.5!" to={`/bench?athlete=${athleteId}`}>
             Load bench
           </ButtonLink>
+          <ButtonLink kind="quiet" className="py-0.5!" to={`/people/${athleteId}/trends`}>
+            How it went
+          </ButtonLink>
           <Button className="py-0.5!" onClick={() => setAdding(!adding)}>
             {adding ? 'Close' : 'Add a reading'}
           </Button>

@@ -1,0 +1,246 @@
+import type { StoredReading } from '@clay-pot/contracts';
+import { capital, changeOf, counted, dayWords, errorOf, type Hand, HANDS, measuredAs, meanOf, READING_NAMES, readingUnit, type ReadingKind, type ReadingUnit, readNumber, type Trend } from '@clay-pot/core'; // prettier-ignore
+import { useMemo } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import { useAthlete, useReadings } from '../../api/queries.js';
+import { repeatsOf } from '../../domain/repeats.js';
+import { numberText, readingText, shownUnit, shownValue, storedValue } from '../../domain/units.js';
+import { useTrend } from '../../domain/use-trend.js';
+import { ButtonLink } from '../../ui/button.js';
+import { SelectField, TextField } from '../../ui/field.js';
+import { SideMark } from '../../ui/marks.js';
+import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
+import { type Point, TrendChart } from './trend-chart.js';
+
+/** One thing that was measured: its readings are compared with each other and with nothing else. */
+interface Thing {
+  readonly key: string;
+  readonly kind: ReadingKind;
+  readonly of: string;
+  readonly detail: string;
+}
+
+const thingsOf = (readings: readonly StoredReading[]): Thing[] => {
+  const things = readings.map(({ kind, of, detail = '' }) => ({ key: `${kind}|${of}|${detail}`, kind, of, detail }));
+  const counts = new Map<string, number>();
+  for (const { key } of things) counts.set(key, (counts.get(key) ?? 0) + 1);
+  // What was read most often has most to tell.
+  return [...new Map(things.map((thing) => [thing.key, thing])).values()].sort(
+    (a, b) => (counts.get(b.key) ?? 0) - (counts.get(a.key) ?? 0) || a.key.localeCompare(b.key),
+  );
+};
+
+/** How one thing went over the weeks: both hands, with the error of each reading, the trend and when a goal is met. */
+export default function TrendsPage() {
+  const { id } = useParams();
+  const athlete = useAthlete(id);
+  const readings = useReadings(id);
+  const [params, setParams] = useSearchParams();
+  const all = readings.data;
+  const things = useMemo(() => thingsOf(all ?? []), [all]);
+  const chosen = things.find(({ key }) => key === params.get('of')) ?? things[0];
+  if (athlete.isError && !athlete.data) return <Trouble error={athlete.error} retry={() => void athlete.refetch()} />;
+  if (!athlete.data || !all) return <Loading what="readings" />;
+  const set = (name: 'of' | 'goal', value: string) => {
+    const next = new URLSearchParams(params);
+    if (value) next.set(name, value);
+    else next.delete(name);
+    if (name === 'of') next.delete('goal');
+    setParams(next, { replace: true });
+  };
+  return (
+    <Page
+      title="How it went"
+      lead={athlete.data.name}
+      actions={<ButtonLink to={`/people/${id}/measure`}>Measure</ButtonLink>}
+    >
+      {chosen ? (
+        <OfThing {...{ things, chosen, readings: all, set }} goal={params.get('goal') ?? ''} />
+      ) : (
+        <Empty>Nothing was measured yet. Measure on four days to see where it goes.</Empty>
+      )}
+    </Page>
+  );
+}
+
+interface OfProps {
+  things: readonly Thing[];
+  chosen: Thing;
+  readings: readonly StoredReading[];
+  goal: string;
+  set: (name: 'of' | 'goal', value: string) => void;
+}
+
+const thingName = ({ kind, of, detail }: Thing) => `${capital(of)}, ${READING_NAMES[kind]}${detail && `, ${detail}`}`;
+
+function OfThing({ things, chosen, readings, goal, set }: OfProps) {
+  const unit = readingUnit(chosen.kind, chosen.of) ?? 'N';
+  const repeats = useMemo(() => repeatsOf(readings, chosen), [readings, chosen]);
+  const points = useMemo(
+    () => ({ left: pointsOf(readings, chosen, 'left', repeats), right: pointsOf(readings, chosen, 'right', repeats) }),
+    [readings, chosen, repeats],
+  );
+  const measured = measuredAs(chosen);
+  const errorFor = (hand: Hand) => errorOf(measured, points[hand].at(-1)?.value ?? 0, repeats);
+  const error = { left: errorFor('left'), right: errorFor('right') };
+  const typed = readNumber(goal);
+  const goalValue = Number.isFinite(typed) ? storedValue(unit, typed) : null;
+  return (
+    <>
+      <div className="mb-4 grid gap-4 sm:grid-cols-[minmax(0,1fr)_12rem]">
+        <SelectField label="What" value={chosen.key} onChange={(event) => set('of', event.target.value)}>
+          {things.map((thing) => (
+            <option key={thing.key} value={thing.key}>
+              {thingName(thing)}
+            </option>
+          ))}
+        </SelectField>
+        <TextField
+          label={`Goal, ${shownUnit(unit) || 'times'}`}
+          inputMode="decimal"
+          value={goal}
+          error={goal && goalValue === null ? 'a number' : undefined}
+          onChange={(event) => set('goal', event.target.value)}
+        />
+      </div>
+      <TrendChart
+        title={`${thingName(chosen)}, over time`}
+        unit={unit}
+        points={points}
+        error={error}
+        goal={goalValue}
+      />
+      <div className="mt-6 grid gap-x-10 gap-y-6 sm:grid-cols-2">
+        {HANDS.map((hand) => (
+          <TrendOf key={hand} hand={hand} unit={unit} points={points[hand]} goal={goalValue} />
+        ))}
+      </div>
+      <Table unit={unit} points={points} error={error} />
+    </>
+  );
+}
+
+/** A day's readings of a hand as one, each beside the first. */
+function pointsOf(
+  readings: readonly StoredReading[],
+  { kind, of, detail }: Thing,
+  hand: Hand,
+  repeats: readonly (readonly number[])[],
+): Point[] {
+  // prettier-ignore
+  const mine = readings.filter(
+    (reading) => reading.kind === kind && reading.of === of && (reading.detail ?? '') === detail && reading.hand === hand,
+  );
+  const days = [...new Set(mine.map(({ onDay }) => onDay))].sort();
+  const values = days.map((onDay) => ({
+    onDay,
+    value: meanOf(mine.filter((reading) => reading.onDay === onDay).map(({ value }) => value)),
+  }));
+  const [first] = values;
+  return values.map(({ onDay, value }) => ({
+    onDay,
+    value,
+    isReal: first !== undefined && changeOf(measuredAs({ kind, of }), first.value, value, repeats).isReal,
+  }));
+}
+
+interface TrendOfProps {
+  hand: Hand;
+  unit: ReadingUnit;
+  points: readonly Point[];
+  goal: number | null;
+}
+
+/** The slope a week with its interval, and when the goal is met, or why that cannot be said. */
+function TrendOf({ hand, unit, points, goal }: TrendOfProps) {
+  const trend = useTrend(points, goal);
+  return (
+    <section aria-label={`Trend, ${hand}`}>
+      <h2 className="flex items-center gap-2 text-lead">
+        <SideMark side={hand} /> {trend ? slopeWords(trend, unit) : 'Looking …'}
+      </h2>
+      {trend?.intervalPerWeek && (
+        <p className="text-small text-ink-soft">
+          In nineteen of twenty cases between {signed(unit, trend.intervalPerWeek[0])} and{' '}
+          {signed(unit, trend.intervalPerWeek[1])} a week.
+        </p>
+      )}
+      {trend?.forecast && (
+        <p>
+          Goal about <b>{dayWords(trend.forecast.onDay)}</b>: between {dayWords(trend.forecast.fromDay)} and{' '}
+          {trend.forecast.toDay ? dayWords(trend.forecast.toDay) : 'a day too far off to say'}.
+        </p>
+      )}
+      {trend?.why && <p>{trend.why}</p>}
+    </section>
+  );
+}
+
+const SLOPE_PLACES = 1;
+const signed = (unit: ReadingUnit, value: number) => {
+  const text = Math.abs(shownValue(unit, value)).toFixed(SLOPE_PLACES);
+  return `${value < 0 ? '−' : '+'}${text}${shownUnit(unit) === '°' ? '°' : ` ${shownUnit(unit)}`}`;
+};
+
+function slopeWords({ slopePerWeek, direction }: Trend, unit: ReadingUnit): string {
+  if (slopePerWeek === null) return 'No trend yet';
+  return direction === 'none' ? 'No trend that is more than chance' : `${signed(unit, slopePerWeek)} a week`;
+}
+
+function Table({
+  unit,
+  points,
+  error,
+}: {
+  unit: ReadingUnit;
+  points: Record<Hand, readonly Point[]>;
+  error: Record<Hand, { change: number; from: string; repeats: number }>;
+}) {
+  // prettier-ignore
+  const days = [...new Set(HANDS.flatMap((hand) => points[hand].map(({ onDay }) => onDay)))].sort().reverse();
+  return (
+    <Part
+      title="Readings"
+      className="mt-8"
+      aside={<span className="text-small text-ink-soft">{counted(days.length, 'day')}</span>}
+    >
+      <table className="w-full max-w-xl">
+        <thead>
+          <tr className="text-left text-small text-ink-soft">
+            <th className="py-1 font-normal">Day</th>
+            {HANDS.map((hand) => (
+              <th key={hand} className="py-1 text-right font-normal">
+                <SideMark side={hand} />
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {days.map((day) => (
+            <tr key={day} className="border-t border-line">
+              <th scope="row" className="py-1 text-left font-normal">
+                {dayWords(day)}
+              </th>
+              {HANDS.map((hand) => {
+                const point = points[hand].find(({ onDay }) => onDay === day);
+                return (
+                  <td key={hand} className="py-1 text-right figures">
+                    {point ? numberText(unit, point.value) : '–'}
+                    {point?.isReal && <b className="text-celadon"> ✓</b>}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-small text-ink-soft">
+        ✓ a real change since the first reading: from {readingText(unit, error.left.change)} on
+        {error.left.from === 'own repeats'
+          ? `, by ${counted(error.left.repeats, 'repeat')} of your own`
+          : ', the usual error of such readings'}
+        .
+      </p>
+    </Part>
+  );
+}
