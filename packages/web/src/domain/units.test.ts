@@ -1,0 +1,18 @@
+import { describe, expect, test } from '@jest/globals';
+import { numberText, readingText, shownUnit, storedValue } from './units.js';
+
+describe('numbers of readings', () => {
+  test('forces are shown in kilograms and kept in newtons, all else as it is kept', () => {
+    expect(readingText('N', 441.3)).toBe('45.0 kg');
+    expect(storedValue('N', 45)).toBe(441.3);
+    expect(readingText('°', 71.4)).toBe('71°');
+    expect(readingText('N·m', 8.63)).toBe('8.6 N·m');
+    expect(readingText('times', 12)).toBe('12');
+    expect(readingText('s', 34.2)).toBe('34 s');
+    expect(numberText('cm', 3.25)).toBe('3.3');
+    expect([shownUnit('N'), shownUnit('times'), shownUnit('°')]).toEqual(['kg', '', '°']);
+  });
+  test('what was typed is what is shown again', () => {
+    for (const typed of [0.1, 12.3, 45, 94.6]) expect(numberText('N', storedValue('N', typed))).toBe(typed.toFixed(1));
+  });
+});

@@ -1,0 +1,64 @@
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { healthOf, type Athlete } from '@clay-pot/contracts';
+import { type Intake, screen } from '@clay-pot/core';
+import { queryClient } from '../api/queries.js';
+import { answer, beginIntake, dropIntake, goToStep, keepIntake, useIntakeDrafts } from './intake-drafts.js';
+import { useOutbox } from './outbox.js';
+import { useOwnStops } from './own-stops.js';
+
+const ATHLETE: Athlete = {
+  id: 'a1',
+  etag: '"1"',
+  name: 'Somebody',
+  practice: 'Ropes',
+  birthDate: '1990-01-01',
+  sex: 'female',
+  dominantHand: 'left',
+  statureCm: 170,
+  massKg: 60,
+  equipment: ['mat'],
+  cautions: [{ caution: 'hypermobility' }],
+  notes: '',
+};
+const draft = () => useIntakeDrafts.getState().drafts['a1'];
+
+// What is shown is kept for a working day; here it would keep the run from ending.
+afterEach(() => queryClient.clear());
+beforeEach(() => {
+  globalThis.fetch = jest.fn<typeof fetch>().mockRejectedValue(new TypeError('no network'));
+  useOutbox.setState({ letters: [], refused: [] });
+  useOwnStops.setState({ stops: [] });
+  dropIntake('a1');
+});
+
+describe('answers that are not recorded yet', () => {
+  test('begin with the record and with what was said before, without what was felt then', () => {
+    const last = { goals: ['grip'], minutes: 20, history: [{ condition: 'tendon', hand: 'left' }], symptoms: [{ place: 'heel', hand: 'left', kind: 'ache' }] } as unknown as Intake; // prettier-ignore
+    beginIntake(ATHLETE, last);
+    expect(draft()!.answers).toMatchObject({ goals: ['grip'], minutes: 20, discipline: 'Ropes', person: { dominantHand: 'left', massKg: 60 } }); // prettier-ignore
+    expect(draft()!.answers.history).toEqual(last.history);
+    expect(draft()!.answers.symptoms).toBeUndefined();
+  });
+
+  test('go on where they were left', () => {
+    beginIntake(ATHLETE, null);
+    answer('a1', { minutes: 25 });
+    goToStep('a1', 4);
+    const before = draft();
+    beginIntake(ATHLETE, null);
+    expect(draft()).toBe(before);
+  });
+
+  test('are recorded without a network: on their way, in the record as it is shown, and a stop stands at once', () => {
+    beginIntake(ATHLETE, null);
+    const { id } = draft()!;
+    answer('a1', { signs: [{ sign: 'pop', hand: 'right' }] });
+    const { answers } = draft()!;
+    keepIntake(ATHLETE, screen(healthOf(answers), { onDay: answers.onDay, ageYears: 36, intakeId: id }));
+    expect(useOutbox.getState().letters.map(({ path }) => path)).toEqual([`/athletes/a1/intakes/${id}`]);
+    const shown = queryClient.getQueryData<Athlete>(['athletes', 'a1'])!;
+    expect(shown.cautions.map(({ caution }) => caution)).toEqual(['hypermobility', 'stop-sign']);
+    expect(useOwnStops.getState().stops).toMatchObject([{ athleteId: 'a1', caution: { stopped: { intakeId: id, sign: 'pop' } } }]); // prettier-ignore
+    expect(draft()).toBeUndefined();
+  });
+});

@@ -1,0 +1,58 @@
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { protocolOf } from '@clay-pot/core';
+import type { Athlete } from '@clay-pot/contracts';
+import { queryClient } from '../api/queries.js';
+import { addTrial, beginMeasuring, goToProtocol, keepMeasured, readingsOf, removeTrial, retest, setDetail, trialsOf, useMeasuring } from './measuring.js'; // prettier-ignore
+import { useOutbox } from './outbox.js';
+
+const WHO = 'a1';
+const grip = protocolOf('force.grip')!;
+const hold = protocolOf('hold.palms')!;
+const now = () => useMeasuring.getState().open[WHO]!;
+
+// What is shown is kept for a working day; here it would keep the run from ending.
+afterEach(() => queryClient.clear());
+beforeEach(() => {
+  globalThis.fetch = jest.fn<typeof fetch>().mockRejectedValue(new TypeError('no network'));
+  useOutbox.setState({ letters: [], refused: [] });
+  beginMeasuring(WHO, ['force.grip', 'hold.palms', 'force.edge-pull']);
+});
+
+describe('a battery', () => {
+  test('keeps trials by hand, takes one out, begins one thing anew', () => {
+    addTrial(WHO, grip, 'left', 400);
+    addTrial(WHO, grip, 'left', 420);
+    addTrial(WHO, grip, 'right', 450);
+    expect(trialsOf(now(), grip.id)).toEqual({ left: [400, 420], right: [450] });
+    removeTrial(WHO, grip.id, 'left', 0);
+    expect(trialsOf(now(), grip.id).left).toEqual([420]);
+    retest(WHO, grip.id);
+    expect(trialsOf(now(), grip.id)).toEqual({ left: [], right: [] });
+    goToProtocol(WHO, 1);
+    expect(now().at).toBe(1);
+  });
+
+  test('comes to one reading a hand: the mean of its trials, with gauge and detail; what both do together counts for each', () => {
+    addTrial(WHO, grip, 'left', 400);
+    addTrial(WHO, grip, 'left', 430);
+    addTrial(WHO, hold, 'left', 34);
+    addTrial(WHO, protocolOf('force.edge-pull')!, 'right', 300);
+    setDetail(WHO, 'force.edge-pull', '20 mm, open hand');
+    expect(readingsOf(now(), '2026-06-01')).toMatchObject([
+      { kind: 'maximum', of: 'grip', hand: 'left', value: 415, trials: [400, 430], gauge: 'dynamometer' },
+      { kind: 'hold', of: 'plank on the palms', hand: 'left', value: 34 },
+      { kind: 'hold', of: 'plank on the palms', hand: 'right', value: 34 },
+      { kind: 'maximum', of: 'edge pull', hand: 'right', value: 300, detail: '20 mm, open hand' },
+    ]);
+  });
+
+  test('is recorded without a network: shown at once, waiting to be sent, and over', () => {
+    addTrial(WHO, grip, 'left', 400);
+    expect(keepMeasured({ id: WHO } as Athlete)).toBe(1);
+    expect(useOutbox.getState().letters).toHaveLength(1);
+    expect(useOutbox.getState().letters[0]!.path).toMatch(/^\/athletes\/a1\/readings\/[0-9a-f-]{36}$/);
+    expect(queryClient.getQueryData(['readings', WHO])).toMatchObject([{ of: 'grip', value: 400 }]);
+    expect(now()).toBeUndefined();
+    expect(keepMeasured({ id: WHO } as Athlete)).toBe(0);
+  });
+});
