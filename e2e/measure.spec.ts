@@ -94,3 +94,39 @@ test('who is not cleared is measured by their own muscles alone', async ({ coach
   await type(page, 40);
   await expect(soFar(page)).toContainText('40.0 kg');
 });
+
+test('a simulated device gives trials, and says what was wrong; a recorded file is played', async ({
+  coach: page,
+  house,
+}) => {
+  await bench(page, house, 'Kerra Dune');
+  await page.getByRole('checkbox', { name: /^Grip/ }).check();
+  await page.getByRole('button', { name: /^Measure 1/ }).click();
+  await page.getByLabel('Numbers come from').selectOption('simulated');
+  await page.getByRole('button', { name: 'Start trial' }).click();
+  await expect(page.getByRole('timer', { name: 'Force now, right' })).toHaveText(/^[3-7]\d\.\d kg$/);
+  const take = page.getByRole('button', { name: /^Take [3-7]\d\.\d kg$/ });
+  await take.click();
+  await expect(page.getByRole('list', { name: 'Turns' }).getByRole('listitem').first()).toContainText(/[3-7]\d\.\d kg/);
+  await page.getByLabel('What it does wrong').selectOption('stuck value');
+  await page.getByRole('button', { name: 'Start trial' }).click();
+  await expect(page.getByText(/^From 2\.\d\d s the device repeated/)).toBeVisible();
+  await expect(take).toBeVisible();
+  await page.getByLabel('What it does wrong').selectOption('wrong unit');
+  await page.getByRole('button', { name: 'Start trial' }).click();
+  await expect(page.getByRole('alert')).toContainText('changed its unit');
+  await expect(take).toHaveCount(0);
+  await page.getByLabel('Numbers come from').selectOption('typed');
+  const file = (text: string) => ({ name: 'squeeze.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await page.getByLabel(/recorded file/).setInputFiles(file('t_s,value\n0,0\n0.1,much\n'));
+  await expect(page.getByRole('alert')).toHaveText('Line 3: must be a number, not “much”.');
+  const squeeze = Array.from({ length: 150 }, (_, index) => {
+    const tS = index / 30;
+    const held = Math.max(0, Math.min(1, (tS - 0.6) / 0.3, (3.6 - tS) / 0.2));
+    return `${tS.toFixed(3)},${(42 * held + 0.2 * Math.sin(9 * index)).toFixed(2)},kg`;
+  });
+  await page.getByLabel(/recorded file/).setInputFiles(file(['t_s,value,unit', ...squeeze].join('\n')));
+  await page.getByRole('button', { name: 'Start trial' }).click();
+  await page.getByRole('button', { name: /^Take 42\.\d kg$/ }).click();
+  await expect(soFar(page)).toContainText('42.');
+});

@@ -1,6 +1,7 @@
 export * from './accounts.js';
 export * from './assignments.js';
 export * from './athletes.js';
+export * from './devices.js';
 export * from './effort.js';
 export * from './measure.js';
 export * from './mechanics.js';

@@ -7,6 +7,7 @@ import { AthletesModule } from './athletes/athletes.module.js';
 import type { Config } from './config.js';
 import { CONFIG } from './config.token.js';
 import { dataSourceOptions } from './database/data-source.js';
+import { DevicesModule } from './devices/devices.module.js';
 import { EffortModule } from './effort/effort.module.js';
 import { HealthModule } from './health/health.module.js';
 import { Clock } from './http/clock.js';
@@ -38,6 +39,7 @@ export class AppModule {
         IntakesModule,
         ScreenModule,
         MeasureModule,
+        DevicesModule,
         MovementsModule,
         MethodsModule,
         SequencesModule,

@@ -1,3 +1,4 @@
+export * from './device-file.js';
 export * from './nesting.js';
 export * from './published-schema.js';
 export * from './sequence-file.js';

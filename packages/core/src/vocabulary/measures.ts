@@ -61,7 +61,7 @@ export const COUNTED_REPETITIONS = {
   'fingertip pump': { movementId: 'strength.fingertip-pumps', levelId: null },
 } as const;
 
-const all = <U extends ReadingUnit>(names: readonly string[], unit: U): Record<string, ReadingUnit> =>
+const all = (names: readonly string[], unit: ReadingUnit): Record<string, ReadingUnit> =>
   Object.fromEntries(names.map((name) => [name, unit]));
 const RANGES = { ...all(RANGE_MOTIONS, '°'), ...all(SPANS, 'cm') };
 const TESTED_ALL_OUT = ['grip', 'edge pull'] as const;

@@ -8,5 +8,6 @@ import { SignedInGuard } from './signed-in.guard.js';
 @Module({
   controllers: [SignInController],
   providers: [SignInService, { provide: APP_GUARD, useClass: SignedInGuard }],
+  exports: [SignInService],
 })
 export class AccountsModule {}

@@ -29,9 +29,10 @@ export class ReadingsService {
       throw invalid([{ pointer: '/value', message: `${doubt.text} If it is right, send isSure: true.` }]);
     }
     const { trials = null, gauge = null, detail = null, isSure = false } = input;
-    if (!(await scope.of(ReadingRow).insert({ id, athleteId, ...input, trials, gauge, detail, isSure }, 'reading'))) {
+    const row = { id, athleteId, ...input, trials, gauge, detail, isSure };
+    if (!(await scope.of(ReadingRow).insert(row, 'reading'))) {
       const there = await scope.of(ReadingRow).get(id, 'reading');
-      const isSame = there.athleteId === athleteId && same<unknown>(present(there), present({ ...there, ...input, trials, gauge, detail, isSure })); // prettier-ignore
+      const isSame = there.athleteId === athleteId && same<unknown>(present(there), present(row));
       if (!isSame) throw conflict('Another reading is recorded under this id: use a new id.');
     }
     return { id, ...input };
@@ -44,18 +45,10 @@ export class ReadingsService {
 }
 
 /** A row as the API shows it: what was not told is left out. */
-function present({
-  studioId: _studio,
-  athleteId: _athlete,
-  trials,
-  gauge,
-  detail,
-  isSure,
-  ...reading
-}: ReadingRow): StoredReading {
-  // prettier-ignore
+function present(row: Omit<ReadingRow, 'studioId'>): StoredReading {
+  const { id, kind, of, hand, value, onDay, trials, gauge, detail, isSure } = row;
   return {
-    ...reading,
+    ...{ id, kind, of, hand, value, onDay },
     ...(trials && { trials: [...trials] }),
     ...(gauge && { gauge }),
     ...(detail && { detail }),

@@ -116,8 +116,8 @@ function HowItFeels({ symptom, set }: { symptom: Symptom; set: (symptom: Symptom
   const box = useRef<HTMLDivElement>(null);
   // On a phone what is asked of a place lies below the hand: it comes into sight with the tap.
   useEffect(() => {
-    // Newer browsers answer with a promise, which is no way to clean up.
-    void box.current?.scrollIntoView({ block: 'nearest' });
+    // In braces: newer browsers answer with a promise, which is no way to clean up.
+    box.current?.scrollIntoView({ block: 'nearest' });
   }, []);
   return (
     <div ref={box} className="grid scroll-mb-20 gap-2 border-l-4 border-iron bg-white p-3">

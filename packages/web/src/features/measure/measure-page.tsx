@@ -1,5 +1,6 @@
 import type { Athlete } from '@clay-pot/contracts';
 import { must, protocolOf } from '@clay-pot/core';
+import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useAthlete, useReadings } from '../../api/queries.js';
 import { useStandingCautions } from '../../domain/standing-cautions.js';
@@ -9,6 +10,7 @@ import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 import { useToast } from '../../ui/toast.js';
 import { ChooseBattery } from './choose-battery.js';
+import type { Source } from './device-choice.js';
 import { ProtocolRail } from './protocol-rail.js';
 import { ProtocolView } from './protocol-view.js';
 
@@ -42,6 +44,7 @@ function Bench({ athlete, measuring, before }: BenchProps) {
   const protocol = must(protocolOf(ids[at] ?? ''), 'a protocol to lead');
   const isLast = at === ids.length - 1;
   const count = readingsOf(measuring, isoToday()).length;
+  const [source, setSource] = useState<Source>({ kind: 'typed' });
   const home = () => navigate(`/people/${athlete.id}`);
   function keep() {
     const kept = keepMeasured(athlete);
@@ -56,7 +59,7 @@ function Bench({ athlete, measuring, before }: BenchProps) {
     <div className="mx-auto flex min-h-[calc(100dvh-5.25rem)] w-full max-w-6xl flex-col px-4 pt-4 sm:min-h-dvh sm:px-8 sm:pt-6">
       <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-4 lg:grid-cols-[13rem_minmax(0,1fr)]">
         <ProtocolRail athlete={athlete} measuring={measuring} go={go} />
-        <ProtocolView key={protocol.id} {...{ athlete, measuring, protocol, cautions, before }} />
+        <ProtocolView key={protocol.id} {...{ athlete, measuring, protocol, cautions, before, source, setSource }} />
       </div>
       <footer className="sticky bottom-0 z-10 -mx-4 mt-auto border-t border-ink bg-porcelain px-4 sm:mx-0 sm:px-0">
         <div className="flex items-center gap-2 py-2">

@@ -18,7 +18,7 @@ export function ProtocolRail({
   const now = useRef<HTMLLIElement>(null);
   useEffect(() => {
     // Beside the others on a phone; it comes into sight with each step.
-    void now.current?.scrollIntoView({ block: 'nearest', inline: 'center' });
+    now.current?.scrollIntoView({ block: 'nearest', inline: 'center' });
   }, [measuring.at]);
   return (
     <nav aria-label="What is measured">

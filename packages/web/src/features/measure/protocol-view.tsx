@@ -5,11 +5,17 @@ import { useKnown } from '../../store/library.js';
 import { type Measuring, retest, setDetail, trialsOf } from '../../store/measuring.js';
 import { Button } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
+import { DeviceChoice, type Source } from './device-choice.js';
 import { SoFar } from './so-far.js';
 import { Turns } from './turns.js';
 
+const TYPED: Source = { kind: 'typed' };
+
 interface Props {
   athlete: Athlete;
+  /** Where numbers come from, for as long as the bench is open. */
+  source: Source;
+  setSource: (source: Source) => void;
   measuring: Measuring;
   protocol: Protocol;
   cautions: readonly RecordedCaution[];
@@ -17,7 +23,7 @@ interface Props {
 }
 
 /** One thing that is measured: how, with its picture, whose turn it is, and what it comes to so far. */
-export function ProtocolView({ athlete, measuring, protocol, cautions, before }: Props) {
+export function ProtocolView({ athlete, measuring, protocol, cautions, before, source, setSource }: Props) {
   const { movement: lookup } = useKnown();
   const movement = must(lookup(protocol.figure.movementId), `the movement of ${protocol.id}`);
   const level = movement.ladder.find(({ id }) => id === protocol.figure.levelId) ?? middleLevel(movement);
@@ -27,6 +33,7 @@ export function ProtocolView({ athlete, measuring, protocol, cautions, before }:
   const isBarred = isOfEachHand(protocol) ? open.length === 0 : open.length < 2;
   const unit = must(readingUnit(protocol.kind, protocol.of), `a unit of ${protocol.of}`);
   const [what] = protocolName(protocol).split(',');
+  const isOnDevice = unit === 'N' && protocol.kind === 'maximum';
   return (
     <section aria-label={protocolName(protocol)} className="min-w-0 pb-6">
       <h1 className="text-head sm:text-title">{what}</h1>
@@ -64,7 +71,8 @@ export function ProtocolView({ athlete, measuring, protocol, cautions, before }:
                   onChange={(event) => setDetail(athlete.id, protocol.id, event.target.value)}
                 />
               )}
-              <Turns {...{ athlete, measuring, protocol, unit, open }} />
+              {isOnDevice && <DeviceChoice source={source} choose={setSource} />}
+              <Turns {...{ athlete, measuring, protocol, unit, open }} source={isOnDevice ? source : TYPED} />
             </>
           )}
           <SoFar {...{ athlete, protocol, unit, trials, before }} detail={measuring.details[protocol.id]} />

@@ -62,7 +62,7 @@ function HandSoFar({ athlete, protocol, unit, hand, trials, before, detail, repe
   const value = meanOf(trials);
   const same = before.filter((reading) => (reading.detail ?? '') === (detail ?? ''));
   const last = latestReading(same, protocol.kind, protocol.of, hand);
-  const change = last && changeOf(measuredAs(protocol), last.value, value, repeats);
+  const change = last && { ...changeOf(measuredAs(protocol), last.value, value, repeats), since: last.onDay };
   const ageYears = athlete.birthDate ? ageOn(athlete.birthDate, isoToday()) : null;
   const place = placeInNorm(protocol.kind, protocol.of, hand, value, { sex: athlete.sex, ageYears });
   return (
@@ -78,7 +78,7 @@ function HandSoFar({ athlete, protocol, unit, hand, trials, before, detail, repe
             mean of {trials.map((trial) => numberText(unit, trial)).join(', ')}
           </span>
         )}
-        {change && last && (
+        {change && (
           <span className="block text-small">
             {change.isReal ? (
               <b className={change.by > 0 ? 'text-celadon' : 'text-amber'}>
@@ -92,7 +92,7 @@ function HandSoFar({ athlete, protocol, unit, hand, trials, before, detail, repe
               </>
             )}{' '}
             <span className="text-ink-soft">
-              since {dayWords(last.onDay)};{' '}
+              since {dayWords(change.since)};{' '}
               <Asked term="detectableChange">real from {readingText(unit, change.error.change)} on</Asked>
               {change.error.from === 'own repeats' && ', by your own repeats'}
             </span>

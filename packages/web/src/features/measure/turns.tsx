@@ -1,13 +1,15 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { type Hand, isAction, isOfEachHand, newtonsFromKg, type Protocol, READING_LIMITS, readNumber, type ReadingUnit, sidesInTurn, unitDoubt } from '@clay-pot/core'; // prettier-ignore
+import { type Hand, isAction, isOfEachHand, kgFromN, newtonsFromKg, type Protocol, READING_LIMITS, readNumber, type ReadingUnit, sidesInTurn, unitDoubt } from '@clay-pot/core'; // prettier-ignore
 import { X } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useForWhom } from '../../domain/for-whom.js';
 import { numberText, readingText, shownUnit, storedValue } from '../../domain/units.js';
 import { addTrial, type Measuring, removeTrial, setLever, trialsOf } from '../../store/measuring.js';
 import { Button, IconButton } from '../../ui/button.js';
 import { INPUT, TextField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
+import { deviceFor, type Source } from './device-choice.js';
+import { DeviceTrial } from './device-trial.js';
 import { Stopwatch } from './stopwatch.js';
 import { RestTimer } from './rest-timer.js';
 
@@ -18,6 +20,7 @@ interface Props {
   unit: ReadingUnit;
   /** The hands that may do it. */
   open: readonly Hand[];
+  source: Source;
 }
 
 /** Where the gauge usually pushes, from the wrist. */
@@ -25,7 +28,7 @@ const USUAL_LEVER_CM = 8;
 const CM_PER_M = 100;
 
 /** Whose turn it is, and what came of the turns before: sides alternate, and each hand rests while the other works. */
-export function Turns({ athlete, measuring, protocol, unit, open }: Props) {
+export function Turns({ athlete, measuring, protocol, unit, open, source }: Props) {
   const trials = trialsOf(measuring, protocol.id);
   const first = athlete.dominantHand;
   const all: Hand[] = isOfEachHand(protocol) ? sidesInTurn(protocol.trials, first) : Array<Hand>(protocol.trials).fill('left'); // prettier-ignore
@@ -42,7 +45,7 @@ export function Turns({ athlete, measuring, protocol, unit, open }: Props) {
           return (
             <li
               key={`${hand} ${index}`}
-              className={`flex min-h-12 items-center gap-3 border-b border-line px-2 ${turn === now ? 'bg-white' : ''}`}
+              className={`flex min-h-12 flex-wrap items-center gap-x-3 border-b border-line px-2 ${turn === now ? 'bg-white' : ''}`}
             >
               <SideMark side={isOfEachHand(protocol) ? hand : 'both'} />
               <span className="w-16 text-small text-ink-soft">trial {index + 1}</span>
@@ -58,7 +61,7 @@ export function Turns({ athlete, measuring, protocol, unit, open }: Props) {
                   </IconButton>
                 </>
               ) : turn === now ? (
-                <TrialEntry key={`${hand} ${index}`} {...{ athlete, measuring, protocol, unit, hand, index }} />
+                <TrialEntry key={`${hand} ${index}`} {...{ athlete, measuring, protocol, unit, hand, index, source }} />
               ) : (
                 <span className="text-small text-ink-soft">to come</span>
               )}
@@ -112,12 +115,14 @@ const KeepAsItIs = ({ unit, value, keep }: { unit: ReadingUnit; value: number; k
 );
 
 /** One number of one hand: typed, or stopped by the watch. What fits another unit better is asked about. */
-function TrialEntry({ athlete, measuring, protocol, unit, hand, index }: EntryProps) {
+function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }: EntryProps) {
   const { person } = useForWhom(athlete.id);
   const [typed, setTyped] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const [doubted, setDoubted] = useState<Doubted | null>(null);
   const input = useRef<HTMLInputElement>(null);
+  // One for the turn: a choice that is drawn anew must not begin another.
+  const device = useMemo(() => deviceFor(source, protocol, hand, athlete.id), [source, protocol, hand, athlete.id]);
   const lever = measuring.leverCm[protocol.id] ?? USUAL_LEVER_CM;
   const typedUnit = unit === 'N·m' ? 'kg' : shownUnit(unit);
   const inKept = (shown: number) => (unit === 'N·m' ? Number(((newtonsFromKg(shown) * lever) / CM_PER_M).toFixed(2)) : storedValue(unit, shown)); // prettier-ignore
@@ -136,47 +141,58 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index }: EntryPr
     if (isWithin && !doubt) keep(value);
   }
   return (
-    <div className="min-w-0 flex-1 py-1.5">
-      <form
-        className="flex items-center gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          take(readNumber(typed));
-        }}
-      >
-        <input
-          ref={input}
-          data-trial
-          aria-label={`Trial ${index + 1}, ${hand}, ${typedUnit || 'times'}`}
-          aria-invalid={trouble !== null || undefined}
-          inputMode="decimal"
-          autoComplete="off"
-          className={`${INPUT} w-24! text-lead! figures`}
-          value={typed}
-          onChange={(event) => setTyped(event.target.value)}
-        />
-        <span>{typedUnit}</span>
-        <Button type="submit" className="min-h-11">
-          Take
-        </Button>
-      </form>
-      {unit === 's' && <Stopwatch take={take} />}
-      {trouble && (
-        <p role="alert" className="mt-1 text-small font-semibold text-iron">
-          {trouble}
-        </p>
-      )}
-      {doubted && (
-        <div role="alert" className="mt-1 border-l-4 border-load-3 bg-amber-wash px-2 py-1.5 text-small">
-          <p>{doubted.text}</p>
-          <p className="mt-1 flex flex-wrap gap-2">
-            <Button className="py-0.5!" onClick={() => keep(doubted.rather)}>
-              It was {readingText(unit, doubted.rather)}
-            </Button>
-            {doubted.kept !== null && <KeepAsItIs unit={unit} value={doubted.kept} keep={keep} />}
+    <>
+      <div className="min-w-0 flex-1 py-1.5">
+        <form
+          className="flex items-center gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            take(readNumber(typed));
+          }}
+        >
+          <input
+            ref={input}
+            data-trial
+            aria-label={`Trial ${index + 1}, ${hand}, ${typedUnit || 'times'}`}
+            aria-invalid={trouble !== null || undefined}
+            inputMode="decimal"
+            autoComplete="off"
+            className={`${INPUT} w-24! text-lead! figures`}
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+          />
+          <span>{typedUnit}</span>
+          <Button type="submit" className="min-h-11">
+            Take
+          </Button>
+        </form>
+        {unit === 's' && <Stopwatch take={take} />}
+        {trouble && (
+          <p role="alert" className="mt-1 text-small font-semibold text-iron">
+            {trouble}
           </p>
-        </div>
+        )}
+        {doubted && (
+          <div role="alert" className="mt-1 border-l-4 border-load-3 bg-amber-wash px-2 py-1.5 text-small">
+            <p>{doubted.text}</p>
+            <p className="mt-1 flex flex-wrap gap-2">
+              <Button className="py-0.5!" onClick={() => keep(doubted.rather)}>
+                It was {readingText(unit, doubted.rather)}
+              </Button>
+              {doubted.kept !== null && <KeepAsItIs unit={unit} value={doubted.kept} keep={keep} />}
+            </p>
+          </div>
+        )}
+      </div>
+      {device && (
+        <DeviceTrial
+          key={source.kind === 'simulated' ? source.fault : source.kind}
+          device={device}
+          channel="force"
+          hand={hand}
+          take={(newtons) => take(kgFromN(newtons))}
+        />
       )}
-    </div>
+    </>
   );
 }

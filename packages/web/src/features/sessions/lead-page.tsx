@@ -92,9 +92,7 @@ function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
               </option>
             ))}
           </SelectField>
-          {person && <AskDue athlete={person} />}
-          {stops.length > 0 && <MayNotBegin stops={stops} person={person} sequencePath={sequencePath} />}
-          {advices.length > 0 && <ToMind advices={advices} />}
+          <BeforeLoading stops={stops} advices={advices} person={person} sequencePath={sequencePath} />
           <ToFetch document={document} />
           <ToAsk asked={asked} onChange={setAsked} />
           <div className="flex gap-2">
@@ -163,6 +161,24 @@ function NoBlocks({ sequenceId }: { sequenceId: string }) {
         Add some first.
       </Link>
     </p>
+  );
+}
+
+interface BeforeProps {
+  stops: readonly Finding[];
+  advices: ReturnType<typeof advicesOf>;
+  person: Athlete | undefined;
+  sequencePath: string;
+}
+
+/** What is due, what speaks against it, and what is to be minded. */
+function BeforeLoading({ stops, advices, person, sequencePath }: BeforeProps) {
+  return (
+    <>
+      {person && <AskDue athlete={person} />}
+      {stops.length > 0 && <MayNotBegin stops={stops} person={person} sequencePath={sequencePath} />}
+      {advices.length > 0 && <ToMind advices={advices} />}
+    </>
   );
 }
 

@@ -1,0 +1,49 @@
+import {
+  between,
+  DEVICE_FAULTS,
+  DEVICE_KINDS,
+  DEVICE_PROGRAMS,
+  type DeviceKind,
+  type DeviceSample,
+  HANDS,
+  idOf,
+  type Of,
+  oneOf,
+  optional,
+  record,
+  trueOrFalse,
+  within,
+} from '@clay-pot/core';
+
+const PERCENT = { min: 1, max: 100, step: 1, unit: '% of own maximum' } as const;
+const NOISE = { min: 0, max: 100, step: 0.1, unit: 'of the device’s unit' } as const;
+const DRIFT = { min: -100, max: 100, step: 0.1, unit: 'of the device’s unit a minute' } as const;
+const SEED = { min: 0, max: 2_147_483_647, step: 1, unit: '' } as const;
+
+/** A device that is simulated: whose hand is on it, what it does, and what the device does wrong. */
+export const SIMULATED_SETUP = record({
+  kind: oneOf(Object.keys(DEVICE_KINDS) as DeviceKind[], 'Device'),
+  /** Whose strength it is; the reference person’s where it is left out. */
+  athleteId: optional(idOf('an athlete')),
+  hand: oneOf(HANDS, 'Hand'),
+  program: oneOf(DEVICE_PROGRAMS, 'What the hand does'),
+  /** Of a hold. */
+  effortPercent: optional(within(PERCENT, 'Effort, %')),
+  noise: optional(between(NOISE, 'Noise')),
+  driftPerMin: optional(between(DRIFT, 'Drift')),
+  tires: optional(trueOrFalse()),
+  fault: optional(oneOf(DEVICE_FAULTS, 'Fault')),
+  seed: optional(within(SEED, 'Seed')),
+});
+/** A device that is simulated. */
+export type SimulatedSetupInput = Of<typeof SIMULATED_SETUP>;
+
+/** Where simulated devices stream from, under the API. The setup is sent as JSON in `setup`. */
+export const SIMULATED_PATH = '/devices/simulated';
+
+/** One message of a device’s stream. */
+export interface DeviceMessage {
+  samples: DeviceSample[];
+  /** There is nothing more to come. */
+  isOver?: boolean;
+}

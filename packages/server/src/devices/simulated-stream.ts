@@ -1,0 +1,134 @@
+import type { IncomingMessage } from 'node:http';
+import type { Duplex } from 'node:stream';
+import { type DeviceMessage, SIMULATED_PATH, SIMULATED_SETUP, type SimulatedSetupInput } from '@clay-pot/contracts';
+import { capacityOf, DEVICE_KINDS, faultsOf, programSeconds, rangeWithHelpDeg, SimulatedDevice } from '@clay-pot/core';
+import { Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
+import { HttpAdapterHost } from '@nestjs/core';
+import type { FastifyInstance } from 'fastify';
+import { type WebSocket, WebSocketServer } from 'ws';
+import { SignInService } from '../accounts/sign-in.service.js';
+import { COOKIE } from '../accounts/signed-in.guard.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { isOwnOrigin } from '../http/origin.js';
+import { PersonsService } from '../persons/persons.service.js';
+
+const PATH = `/api${SIMULATED_PATH}`;
+/** Often enough for a picture that moves sixty times a second, seldom enough for bad Wi-Fi. */
+const SEND_EVERY_MS = 40;
+/** Each is a timer and a socket. */
+const MOST_AT_ONCE = 50;
+/** Nobody listens to a device for longer. */
+const MOST_SECONDS = 600;
+/** Of the plates: what a person on all fours puts on both. */
+const ON_PLATES = 0.42;
+const GRAVITY = 9.80665;
+/** Closing codes of the protocol: done, and refused by a rule of ours. */
+const DONE = 1000;
+const REFUSED = 1008;
+
+/** Streams simulated devices over WebSocket to whoever is signed in, with the strength of the person who is named. */
+@Injectable()
+export class SimulatedStream implements OnApplicationBootstrap, OnModuleDestroy {
+  private readonly sockets = new WebSocketServer({ noServer: true, maxPayload: 1024 });
+
+  constructor(
+    private readonly host: HttpAdapterHost,
+    private readonly signIns: SignInService,
+    private readonly persons: PersonsService,
+  ) {}
+
+  onApplicationBootstrap(): void {
+    this.fastify.server.on('upgrade', (request: IncomingMessage, socket: Duplex, head: Buffer) => {
+      void this.upgrade(request, socket, head).catch(() => socket.destroy());
+    });
+  }
+
+  onModuleDestroy(): void {
+    for (const client of this.sockets.clients) client.terminate();
+    this.sockets.close();
+  }
+
+  private get fastify(): FastifyInstance {
+    return this.host.httpAdapter.getInstance<FastifyInstance>();
+  }
+
+  private async upgrade(request: IncomingMessage, socket: Duplex, head: Buffer): Promise<void> {
+    const url = new URL(request.url ?? '', 'http://house');
+    if (url.pathname !== PATH) {
+      refuse(socket, '404 Not Found');
+      return;
+    }
+    // A page of another site could open a socket with the coach's cookie: the origin says whose page it is.
+    if (!isOwnOrigin(request.headers)) {
+      refuse(socket, '403 Forbidden');
+      return;
+    }
+    const token = this.fastify.parseCookie(request.headers.cookie ?? '')[COOKIE];
+    const signedIn = token ? await this.signIns.whoHas(token) : null;
+    if (!signedIn) {
+      refuse(socket, '401 Unauthorized');
+      return;
+    }
+    if (this.sockets.clients.size >= MOST_AT_ONCE) {
+      refuse(socket, '503 Service Unavailable');
+      return;
+    }
+    this.sockets.handleUpgrade(request, socket, head, (client) => {
+      void this.stream(client, url.searchParams.get('setup') ?? '', signedIn.scope);
+    });
+  }
+
+  private async stream(client: WebSocket, text: string, scope: StudioScope): Promise<void> {
+    try {
+      const setup = setupFrom(text);
+      const device = await this.deviceFor(setup, scope);
+      play(client, device, Math.min(MOST_SECONDS, programSeconds(setup.program)));
+    } catch (error) {
+      client.close(REFUSED, (error instanceof Error ? error.message : String(error)).slice(0, 120));
+    }
+  }
+
+  private async deviceFor(setup: SimulatedSetupInput, scope: StudioScope): Promise<SimulatedDevice> {
+    const { kind, athleteId, hand, effortPercent, ...rest } = setup;
+    const { person } = await this.persons.forWhom(scope, athleteId === undefined ? {} : { athleteId });
+    const most = {
+      grip: () => capacityOf(person, 'grip', hand).value,
+      edge: () => capacityOf(person, 'grip', hand).value,
+      plates: () => ON_PLATES * person.body.massKg * GRAVITY,
+      angle: () => rangeWithHelpDeg(person, 'wrist extension', hand).deg,
+    }[kind]();
+    // What a wrist or a plate shows does not fade as a squeeze does.
+    const tires = rest.tires ?? DEVICE_KINDS[kind].channels[0] === 'force';
+    return new SimulatedDevice({ ...rest, kind, most, tires, ...(effortPercent !== undefined && { share: effortPercent / 100 }) }); // prettier-ignore
+  }
+}
+
+/** @throws Error naming the field and what would be right */
+function setupFrom(text: string): SimulatedSetupInput {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    throw new Error('setup must be JSON: a kind, a hand and a program.');
+  }
+  const [fault] = faultsOf(SIMULATED_SETUP, value);
+  if (fault) throw new Error(`${fault.pointer || 'setup'} ${fault.message}`);
+  return value as SimulatedSetupInput;
+}
+
+/** Sends what the device gives as time goes by. */
+function play(client: WebSocket, device: SimulatedDevice, seconds: number): void {
+  const began = performance.now();
+  const timer = setInterval(() => {
+    const now = Math.min(seconds, (performance.now() - began) / 1000);
+    const samples = device.samplesTo(now);
+    const isOver = now >= seconds;
+    if (samples.length > 0 || isOver) client.send(JSON.stringify({ samples, isOver } satisfies DeviceMessage));
+    if (isOver) client.close(DONE);
+  }, SEND_EVERY_MS);
+  client.once('close', () => clearInterval(timer));
+}
+
+function refuse(socket: Duplex, status: string): void {
+  socket.end(`HTTP/1.1 ${status}\r\nConnection: close\r\n\r\n`);
+}

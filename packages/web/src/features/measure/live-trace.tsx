@@ -1,0 +1,151 @@
+import { type Band, type ForceSample, kgFromN, newtonsFromKg, type Trace } from '@clay-pot/core';
+import { useEffect, useRef } from 'react';
+
+interface Props {
+  /** Read anew with each frame. */
+  forces: { readonly current: readonly ForceSample[] };
+  isRunning: boolean;
+  /** Marks of what was found, once it is over. */
+  trace: Trace | null;
+  band?: Band;
+  className?: string;
+}
+
+/** So much of the past is seen while it runs. */
+const SEEN_S = 8;
+/** The scale’s least top, so that noise does not fill the picture. */
+const LEAST_TOP_N = 60;
+const HEADROOM = 1.15;
+const GRID_KG = 10;
+
+/** A force as it comes, drawn with every frame of the screen; afterwards the whole of it with what was found. */
+export function LiveTrace({ forces, isRunning, trace, band, className = '' }: Props) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    let frame = 0;
+    let topN = LEAST_TOP_N;
+    const paint = () => {
+      const element = canvas.current;
+      const context = element?.getContext('2d');
+      if (element && context) topN = draw(context, element, { samples: forces.current, isRunning, trace, band, topN });
+      if (isRunning) frame = requestAnimationFrame(paint);
+    };
+    paint();
+    return () => cancelAnimationFrame(frame);
+  }, [forces, isRunning, trace, band]);
+  return <canvas ref={canvas} aria-hidden className={`block w-full bg-white ${className}`} />;
+}
+
+interface Drawn {
+  readonly samples: readonly ForceSample[];
+  readonly isRunning: boolean;
+  readonly trace: Trace | null;
+  readonly band: Band | undefined;
+  readonly topN: number;
+}
+
+/** Where an instant and a force lie on the picture, and how its colours are called. */
+interface Paper {
+  readonly context: CanvasRenderingContext2D;
+  readonly width: number;
+  readonly height: number;
+  readonly ratio: number;
+  readonly topN: number;
+  readonly x: (tS: number) => number;
+  readonly y: (valueN: number) => number;
+  readonly colour: (name: string) => string;
+}
+
+/** @returns the top of the scale, which only grows while a trial runs */
+function draw(context: CanvasRenderingContext2D, element: HTMLCanvasElement, drawn: Drawn): number {
+  const { samples, isRunning, trace, band } = drawn;
+  const ratio = window.devicePixelRatio || 1;
+  const [width, height] = fitted(element, ratio);
+  const [firstS, lastS] = [samples[0]?.tS ?? 0, samples.at(-1)?.tS ?? 0];
+  const fromS = isRunning ? Math.max(firstS, lastS - SEEN_S) : firstS;
+  const spanS = Math.max(isRunning ? SEEN_S : 1, lastS - fromS);
+  const seen = samples.slice(
+    Math.max(
+      0,
+      samples.findIndex(({ tS }) => tS >= fromS),
+    ),
+  );
+  const highest = seen.reduce((most, { valueN }) => Math.max(most, valueN), band?.highN ?? 0);
+  const topN = Math.max(drawn.topN, highest * HEADROOM);
+  const style = getComputedStyle(element);
+  const paper: Paper = {
+    ...{ context, width, height, ratio, topN },
+    x: (tS) => ((tS - fromS) / spanS) * width,
+    y: (valueN) => height - (Math.max(0, valueN) / topN) * height,
+    colour: (name) => style.getPropertyValue(`--color-${name}`),
+  };
+  context.clearRect(0, 0, width, height);
+  drawScale(paper);
+  if (band) drawBand(paper, band);
+  if (trace) drawPlateau(paper, trace);
+  drawLine(paper, seen);
+  if (trace) drawOnset(paper, trace);
+  return topN;
+}
+
+/** Gives the picture as many points as the screen has. */
+function fitted(element: HTMLCanvasElement, ratio: number): [width: number, height: number] {
+  const [width, height] = [Math.round(element.clientWidth * ratio), Math.round(element.clientHeight * ratio)];
+  if (element.width !== width) element.width = width;
+  if (element.height !== height) element.height = height;
+  return [width, height];
+}
+
+function drawScale({ context, width, ratio, topN, y, colour }: Paper): void {
+  context.lineWidth = ratio;
+  context.strokeStyle = colour('line');
+  context.fillStyle = colour('ink-soft');
+  context.font = `${11 * ratio}px sans-serif`;
+  for (let kg = GRID_KG; kg < kgFromN(topN); kg += GRID_KG) {
+    const at = y(newtonsFromKg(kg));
+    context.beginPath();
+    context.moveTo(0, at);
+    context.lineTo(width, at);
+    context.stroke();
+    context.fillText(String(kg), 3 * ratio, at - 2 * ratio);
+  }
+}
+
+function drawBand({ context, width, y, colour }: Paper, { lowN, highN }: Band): void {
+  context.fillStyle = colour('celadon-wash');
+  context.fillRect(0, y(highN), width, y(lowN) - y(highN));
+}
+
+function drawPlateau(
+  { context, ratio, x, y, colour }: Paper,
+  { plateauN, plateauFromS, plateauToS, restN }: Trace,
+): void {
+  if (plateauN === null || plateauFromS === null || plateauToS === null) return;
+  context.fillStyle = colour('celadon-fill');
+  context.fillRect(x(plateauFromS), y(plateauN + restN) - 2 * ratio, x(plateauToS) - x(plateauFromS), 4 * ratio);
+}
+
+function drawLine({ context, width, ratio, x, y, colour }: Paper, seen: readonly ForceSample[]): void {
+  context.strokeStyle = colour('ink');
+  context.lineWidth = 2 * ratio;
+  context.lineJoin = 'round';
+  context.beginPath();
+  // More points than pixels are no picture: one a pixel is drawn.
+  const step = Math.max(1, Math.floor(seen.length / width));
+  for (let index = 0; index < seen.length; index += step) {
+    const sample = seen[index];
+    if (sample) context.lineTo(x(sample.tS), y(sample.valueN));
+  }
+  context.stroke();
+}
+
+function drawOnset({ context, height, ratio, x, colour }: Paper, { onsetS }: Trace): void {
+  if (onsetS === null) return;
+  context.strokeStyle = colour('cobalt');
+  context.setLineDash([4 * ratio, 4 * ratio]);
+  context.beginPath();
+  context.moveTo(x(onsetS), 0);
+  context.lineTo(x(onsetS), height);
+  context.stroke();
+  context.setLineDash([]);
+}
