@@ -124,7 +124,7 @@ export const PROTOCOLS: readonly Protocol[] = [
 /** A protocol by its id. */
 export const protocolOf = (id: string): Protocol | undefined => PROTOCOLS.find((protocol) => protocol.id === id);
 
-/** What it measures, in words. @example protocolName(PROTOCOLS[0]!) → 'Wrist flexion, range by its own muscles' */
+/** What it measures, in words. @example protocolName({ kind: 'active range', of: 'wrist flexion' }) → 'Wrist flexion, range by its own muscles' */
 export const protocolName = ({ kind, of }: Pick<Protocol, 'kind' | 'of'>): string =>
   `${capital(of)}, ${READING_NAMES[kind]}`;
 

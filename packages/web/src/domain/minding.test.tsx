@@ -11,7 +11,11 @@ const plank = shippedMovement('bearing.palm-support')!;
 async function mindingOf(cautions: Parameters<typeof someone>[0], movement = false) {
   cleanup();
   const athlete = someone(cautions);
-  answering({ [`GET /api/athletes/${athlete.id}`]: athlete });
+  answering({
+    [`GET /api/athletes/${athlete.id}`]: athlete,
+    [`GET /api/athletes/${athlete.id}/readings`]: [],
+    [`GET /api/athletes/${athlete.id}/evidence`]: [],
+  });
   const concerned = movement ? { movement: plank, level: plank.ladder[2]! } : {};
   show(<Minding athleteId={athlete.id} {...concerned} />);
   await settle();
@@ -37,5 +41,12 @@ describe('minding an athlete', () => {
   test('of one movement tells what concerns that movement', async () => {
     expect(await mindingOf({ cautions: [{ caution: 'recent-injury' }] }, true)).toContain('Not before clearance');
     expect(await mindingOf({ cautions: [] }, true)).toBeNull();
+  });
+
+  test('of one movement tells what a sore place caps, and is silent where the level stays below', async () => {
+    const sore = { caution: 'sore-place', hand: 'left', place: 'wrist-back', symptom: 'ache', score: 6 } as const;
+    const text = await mindingOf({ cautions: [sore] }, true);
+    expect(text).toMatch(/More than is allowed: \d+° of extension is above 40°\. Left hand: Wrist, back/);
+    expect(await mindingOf({ cautions: [{ ...sore, score: 2 }] }, true)).toBeNull();
   });
 });

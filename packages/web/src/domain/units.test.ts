@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { numberText, readingText, shownUnit, storedValue } from './units.js';
+import { boundsText, numberText, readingText, shownUnit, storedValue } from './units.js';
 
 describe('numbers of readings', () => {
   test('forces are shown in kilograms and kept in newtons, all else as it is kept', () => {
@@ -11,6 +11,12 @@ describe('numbers of readings', () => {
     expect(readingText('s', 34.2)).toBe('34 s');
     expect(numberText('cm', 3.25)).toBe('3.3');
     expect([shownUnit('N'), shownUnit('times'), shownUnit('°')]).toEqual(['kg', '', '°']);
+  });
+  test('bounds are said without zeros that say nothing', () => {
+    expect(boundsText('N·m')).toBe('0.1–150 N·m');
+    expect(boundsText('N')).toBe('0.1–153 kg');
+    expect(boundsText('°')).toBe('0–130°');
+    expect(boundsText('times')).toBe('0–300');
   });
   test('what was typed is what is shown again', () => {
     for (const typed of [0.1, 12.3, 45, 94.6]) expect(numberText('N', storedValue('N', typed))).toBe(typed.toFixed(1));

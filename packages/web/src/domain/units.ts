@@ -1,4 +1,4 @@
-import { kgFromN, newtonsFromKg, type ReadingUnit } from '@clay-pot/core';
+import { kgFromN, newtonsFromKg, READING_LIMITS, type ReadingUnit } from '@clay-pot/core';
 
 /** Forces are shown as gauges show them, in kilograms, and kept in newtons; all else is shown as it is kept. */
 export const shownUnit = (unit: ReadingUnit): string => (unit === 'N' ? 'kg' : unit === 'times' ? '' : unit);
@@ -14,3 +14,10 @@ export const readingText = (unit: ReadingUnit, value: number): string =>
   `${numberText(unit, value)}${unit === '°' ? '°' : shownUnit(unit) && ` ${shownUnit(unit)}`}`;
 /** A kept value as text without its unit. */
 export const numberText = (unit: ReadingUnit, value: number): string => shownValue(unit, value).toFixed(PLACES[unit]);
+
+/** Between what a reading of a unit lies, as it is said. @example boundsText('N·m') → '0.1–150 N·m' */
+export function boundsText(unit: ReadingUnit): string {
+  const { min, max } = READING_LIMITS[unit];
+  const plain = (value: number) => String(Number(numberText(unit, value)));
+  return `${plain(min)}–${plain(max)}${readingText(unit, max).slice(numberText(unit, max).length)}`;
+}

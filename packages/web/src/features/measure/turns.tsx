@@ -3,7 +3,7 @@ import { type Hand, isAction, isOfEachHand, kgFromN, newtonsFromKg, type Protoco
 import { X } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { useForWhom } from '../../domain/for-whom.js';
-import { numberText, readingText, shownUnit, storedValue } from '../../domain/units.js';
+import { boundsText, readingText, shownUnit, storedValue } from '../../domain/units.js';
 import { addTrial, type Measuring, removeTrial, setLever, trialsOf } from '../../store/measuring.js';
 import { Button, IconButton } from '../../ui/button.js';
 import { INPUT, TextField } from '../../ui/field.js';
@@ -137,7 +137,7 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
     const isWithin = value >= min && value <= max;
     const doubt = isAction(protocol.of) ? unitDoubt(protocol.of, value, person) : null;
     setDoubted(doubt && { kept: isWithin ? value : null, text: doubt.text, rather: Number(doubt.wouldBeN.toFixed(2)) });
-    setTrouble(isWithin || doubt ? null : `within ${numberText(unit, min)}–${readingText(unit, max)}`);
+    setTrouble(isWithin || doubt ? null : `within ${boundsText(unit)}`);
     if (isWithin && !doubt) keep(value);
   }
   return (

@@ -50,7 +50,7 @@ describe('a reading', () => {
       const { user, puts } = await panel();
       if (typed) await user.type(value('°'), typed);
       await user.click(screen.getByRole('button', { name: 'Add' }));
-      expect(screen.getByRole('alert').textContent).toMatch(/^Type a number within \d+–\d+ °\.$/);
+      expect(screen.getByRole('alert').textContent).toMatch(/^Type a number within \d+–\d+°\.$/);
       expect(value('°')).toHaveProperty('value', typed);
       expect(puts()).toEqual([]);
     },

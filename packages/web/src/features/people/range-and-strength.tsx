@@ -24,7 +24,7 @@ import { useAddReading, useReadings, useRemoveReading } from '../../api/queries.
 import { Button, ButtonLink } from '../../ui/button.js';
 import { INPUT, SelectField, TextField } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
-import { numberText, readingText, shownUnit, storedValue } from '../../domain/units.js';
+import { boundsText, readingText, shownUnit, storedValue } from '../../domain/units.js';
 import { Asked } from '../../domain/asked.js';
 import { HandTableHead } from '../../ui/hand-table-head.js';
 import { SideMark } from '../../ui/marks.js';
@@ -44,7 +44,7 @@ export function RangeAndStrength({ athleteId }: { athleteId: string }) {
     <Part
       title="Range and strength"
       aside={
-        <span className="flex items-center gap-2">
+        <span className="flex flex-wrap items-center justify-end gap-x-2 gap-y-1">
           <ButtonLink kind="quiet" className="py-0.5!" to={`/bench?athlete=${athleteId}`}>
             Load bench
           </ButtonLink>
@@ -170,7 +170,7 @@ function AddReading({ athleteId }: { athleteId: string }) {
     const inUnit = storedValue(unit, readNumber(value));
     const { min, max } = READING_LIMITS[unit];
     if (!(inUnit >= min && inUnit <= max)) {
-      setTrouble(`Type a number within ${numberText(unit, min)}–${readingText(unit, max)}.`);
+      setTrouble(`Type a number within ${boundsText(unit)}.`);
       return;
     }
     setTrouble(null);

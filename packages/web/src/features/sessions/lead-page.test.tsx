@@ -22,6 +22,7 @@ async function threshold({ athlete = someone(), document = SHORT, chosen = true 
     [`GET /api/athletes/${athlete.id}/readings`]: [],
     [`GET /api/athletes/${athlete.id}/evidence`]: [],
     [`GET /api/athletes/${athlete.id}/past`]: [],
+    [`GET /api/athletes/${athlete.id}/intakes`]: [],
   });
   const query = chosen ? `?athlete=${athlete.id}` : '';
   const shown = show(<LeadPage />, `/sequences/${SHORT_ID}/lead${query}`, '/sequences/:id/lead');
@@ -35,6 +36,7 @@ describe('before a session', () => {
   test('it begins for somebody, after asking, and not before', async () => {
     const { user } = await threshold();
     expect(screen.getByText('firm ball')).toBeTruthy();
+    expect(screen.getByText('Never asked.')).toBeTruthy();
     expect(startButton()).toHaveProperty('disabled', true);
     await user.click(ask());
     await user.click(startButton());
