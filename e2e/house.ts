@@ -135,6 +135,26 @@ export async function startSession(page: Page): Promise<void> {
   await expect(page.getByTestId('big-number')).toBeVisible();
 }
 
+/** Somebody new of the studio, so that the demo’s people stay as they are for the other journeys. @returns the id of the person */
+export async function someoneNew(page: Page, house: House, name: string, cautions: object[] = []): Promise<string> {
+  const id = uuid();
+  const data = {
+    name,
+    practice: 'Rope walking',
+    birthDate: '1993-08-14',
+    sex: 'male',
+    dominantHand: 'right',
+    statureCm: 188,
+    massKg: 84,
+    equipment: ['mat', 'chair', 'table', 'wall'],
+    cautions,
+    notes: '',
+  };
+  const headers = { origin: house.address };
+  expect((await page.request.put(`${house.address}/api/athletes/${id}`, { headers, data })).status()).toBe(200);
+  return id;
+}
+
 /** Today where the studio is, ISO 8601: Swedish writes days so. */
 export const todayAtTheHall = () => new Intl.DateTimeFormat('sv-SE', { timeZone: HALL_TIME_ZONE }).format(new Date());
 

@@ -1,28 +1,12 @@
 import type { Athlete, StoredIntake } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
-import { v7 as uuid } from 'uuid';
-import { expect, type House, openSequence, test } from './house.js';
+import { expect, type House, openSequence, someoneNew, test } from './house.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
-const PERSON = {
-  practice: 'Rope walking',
-  birthDate: '1993-08-14',
-  sex: 'male',
-  dominantHand: 'right',
-  statureCm: 188,
-  massKg: 84,
-  equipment: ['mat', 'chair', 'table', 'wall'],
-  cautions: [],
-  notes: '',
-};
-
-/** To the questions of somebody new: the demo’s people stay as they are. @returns the id of the person */
+/** To the questions of somebody new. @returns the id of the person */
 async function ask(page: Page, house: House, name: string): Promise<string> {
-  const id = uuid();
-  const headers = { origin: house.address };
-  const made = await page.request.put(`${house.address}/api/athletes/${id}`, { headers, data: { ...PERSON, name } });
-  expect(made.status()).toBe(200);
+  const id = await someoneNew(page, house, name);
   await page.goto(`/people/${id}`);
   await expect(page.getByRole('heading', { name })).toBeVisible();
   await expect(page.getByText('Never asked.')).toBeVisible();

@@ -1,26 +1,10 @@
 import type { StoredReading } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
-import { v7 as uuid } from 'uuid';
-import { expect, type House, test, todayAtTheHall } from './house.js';
+import { expect, type House, someoneNew, test, todayAtTheHall } from './house.js';
 
-const PERSON = {
-  practice: 'Rope walking',
-  birthDate: '1993-08-14',
-  sex: 'male',
-  dominantHand: 'right',
-  statureCm: 188,
-  massKg: 84,
-  equipment: ['mat', 'chair', 'table', 'wall'],
-  cautions: [] as object[],
-  notes: '',
-};
-
-/** Somebody new at the measuring bench: the demo’s people stay as they are. @returns the id of the person */
+/** Somebody new at the measuring bench. @returns the id of the person */
 async function bench(page: Page, house: House, name: string, cautions: object[] = []): Promise<string> {
-  const id = uuid();
-  const headers = { origin: house.address };
-  const data = { ...PERSON, name, cautions };
-  expect((await page.request.put(`${house.address}/api/athletes/${id}`, { headers, data })).status()).toBe(200);
+  const id = await someoneNew(page, house, name, cautions);
   await page.goto(`/people/${id}/measure`);
   await expect(page.getByRole('heading', { name: 'Measure' })).toBeVisible();
   return id;

@@ -16,6 +16,8 @@ globalThis.matchMedia ??= (query) => ({
   removeEventListener: () => undefined,
 });
 Element.prototype.scrollIntoView ??= () => undefined;
+// In name only: it throws.
+window.scrollTo = () => undefined;
 Element.prototype.getAnimations ??= () => [];
 // No canvas draws here: pictures take their flat form.
 HTMLCanvasElement.prototype.getContext = () => null;

@@ -6,25 +6,21 @@ import {
   type CriticalForce,
   day,
   FEWEST_CONTRACTIONS,
+  FORCE_UNITS,
+  type HoldAbove,
+  holdsAbove,
   kgFromN,
   list,
-  newtonsFromKg,
+  NEWTONS_OF,
   type Of,
   oneOf,
   optional,
   record,
-  secondsAbove,
   type Trace,
   traceOf,
   type Trend,
   trendOf,
-  unitDoubt,
 } from '@clay-pot/core';
-
-/** Units that forces come in. */
-export const FORCE_UNITS = ['N', 'kg', 'lb'] as const;
-const POUND_KG = 0.45359237;
-const inNewtons = { N: 1, kg: newtonsFromKg(1), lb: newtonsFromKg(POUND_KG) } as const;
 
 const TIME = { min: -1e12, max: 1e12, step: 0.0001, unit: 's' } as const;
 /** Far beyond any gauge for hands: what is above is no reading. */
@@ -53,13 +49,9 @@ export type TraceAnswer = Trace;
 
 /** Reads a trace. */
 export function answerTrace({ samples, unit = 'N', rangeN, of }: TraceQuestion): TraceAnswer {
-  const factor = inNewtons[unit];
+  const factor = NEWTONS_OF[unit];
   const scaled = factor === 1 ? samples : samples.map(({ tS, valueN }) => ({ tS, valueN: valueN * factor }));
-  const trace = traceOf(scaled, rangeN === undefined ? {} : { rangeN: rangeN * factor });
-  const doubt = of && trace.peakN !== null ? unitDoubt(of, trace.peakN) : null;
-  if (!doubt) return trace;
-  const fault = { kind: 'wrong unit', fromS: trace.keptFromS, toS: trace.keptToS, text: doubt.text } as const;
-  return { ...trace, faults: [...trace.faults, fault] };
+  return traceOf(scaled, { ...(rangeN !== undefined && { rangeN: rangeN * factor }), ...(of && { of }) });
 }
 
 const VALUE = { min: -1e6, max: 1e6, step: 0.0001, unit: 'of what was measured' } as const;
@@ -102,17 +94,11 @@ export type CriticalForceQuestion = Of<typeof CRITICAL_FORCE_QUESTION>;
 export interface CriticalForceAnswer extends CriticalForce {
   criticalForceKg: number;
   /** How long forces above it can be held with all that there is above it, s. */
-  holds: { percentOfBest: number; forceN: number; seconds: number }[];
+  holds: HoldAbove[];
 }
-
-const HOLDS_AT = [60, 70, 80, 90] as const;
 
 /** Reads an all-out test. */
 export function answerCriticalForce({ contractionsN, workS }: CriticalForceQuestion): CriticalForceAnswer {
   const told = criticalForceOf(contractionsN, workS);
-  const holds = HOLDS_AT.map((percentOfBest) => {
-    const forceN = (told.bestN * percentOfBest) / 100;
-    return { percentOfBest, forceN, seconds: secondsAbove(told, forceN) };
-  }).filter(({ seconds }) => Number.isFinite(seconds));
-  return { ...told, criticalForceKg: kgFromN(told.criticalForceN), holds };
+  return { ...told, criticalForceKg: kgFromN(told.criticalForceN), holds: holdsAbove(told) };
 }

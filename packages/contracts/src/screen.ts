@@ -1,7 +1,5 @@
 import {
-  type AthleteRecord,
   day,
-  type Health,
   HEALTH_ANSWERS,
   idOf,
   type Intake,
@@ -45,14 +43,6 @@ export interface ScreenAnswer extends Screening {
   whyItHurts: PathEnd | null;
 }
 
-/** What of a question is answers about health. */
-export const healthOf = ({ history, signs, symptoms, discomfort }: ScreenQuestion | Intake): Health => ({
-  ...(history && { history }),
-  ...(signs && { signs }),
-  ...(symptoms && { symptoms }),
-  ...(discomfort && { discomfort }),
-});
-
 /** Answers as they are stored, with what followed from them on that day. */
 export interface StoredIntake {
   id: string;
@@ -65,10 +55,4 @@ export interface IntakeKept {
   intake: StoredIntake;
   screening: Screening;
   athlete: Athlete;
-}
-
-/** An athlete’s record with what answers say of the person. */
-export function withPerson(athlete: AthleteRecord, { person, discipline }: Intake): AthleteRecord {
-  const given = Object.fromEntries(Object.entries(person).filter(([, value]) => value !== null));
-  return { ...athlete, ...given, ...(discipline && { practice: discipline }) };
 }

@@ -80,3 +80,19 @@ export const secondsAbove = (
   { criticalForceN, capacityAboveNs }: Pick<CriticalForce, 'criticalForceN' | 'capacityAboveNs'>,
   forceN: number,
 ): number => (forceN <= criticalForceN ? Infinity : capacityAboveNs / (forceN - criticalForceN));
+
+/** How long a share of the best force can be held with all that there is above the critical one. */
+export interface HoldAbove {
+  readonly percentOfBest: number;
+  readonly forceN: number;
+  readonly seconds: number;
+}
+
+const HOLDS_AT = [60, 70, 80, 90] as const;
+
+/** Holds at shares of the best force that lie above the critical one. */
+export const holdsAbove = (told: Pick<CriticalForce, 'criticalForceN' | 'capacityAboveNs' | 'bestN'>): HoldAbove[] =>
+  HOLDS_AT.map((percentOfBest) => {
+    const forceN = (told.bestN * percentOfBest) / 100;
+    return { percentOfBest, forceN, seconds: secondsAbove(told, forceN) };
+  }).filter(({ seconds }) => Number.isFinite(seconds));

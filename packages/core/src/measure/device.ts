@@ -1,3 +1,4 @@
+import { newtonsFromKg } from '../mechanics/external-load.js';
 import { READING_LIMITS } from '../vocabulary/measures.js';
 
 /**
@@ -35,8 +36,13 @@ interface DeviceKindFacts {
   readonly range: number;
 }
 
+const POUND_KG = 0.45359237;
 /** Newtons of one of each unit of force. */
-export const NEWTONS_OF = { N: 1, kg: 9.80665, lb: 4.4482216152605 } as const;
+export const NEWTONS_OF = { N: 1, kg: newtonsFromKg(1), lb: newtonsFromKg(POUND_KG) } as const;
+/** A unit of force that devices speak in. */
+export type ForceUnit = keyof typeof NEWTONS_OF;
+/** Units of force that devices speak in. */
+export const FORCE_UNITS = Object.keys(NEWTONS_OF) as ForceUnit[];
 
 /** A channel’s samples as forces, in newtons; null where the unit changed on the way, which no device does rightly. */
 export function forcesOf(samples: readonly DeviceSample[], channel: string): { tS: number; valueN: number }[] | null {

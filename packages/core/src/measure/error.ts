@@ -1,23 +1,25 @@
 import { sum, sumNthPowerDeviations } from 'simple-statistics';
 import { published, working } from '../vocabulary/constant.js';
 import { isSome } from '../vocabulary/lists.js';
+import { NINETEEN_IN_TWENTY, RANGE_ERROR_DEG } from '../mechanics/capacity.js';
+import { newtonsFromKg } from '../mechanics/external-load.js';
 import type { Measured } from './measured.js';
 
-/** Two readings of one person differ by less than this in nineteen of twenty cases where nothing has changed: the usual factor. */
-const NINETEEN_IN_TWENTY = 1.96;
 const TWO_READINGS = Math.SQRT2;
 /** From so many repeats on a coach's own error is better known than the usual one: its own error is then within a quarter either way. */
 export const OWN_REPEATS_FROM = 8;
 
 /** Smallest change of a reading that is spoken of as real before a coach's own repeats tell; by what is measured. */
 const USUAL_CHANGE = {
-  range: working('Usual error of an angle', 7, '°', 'smallest detectable change of a goniometer, until the coach’s own repeats give one', [5, 10]), // prettier-ignore
-  grip: published('Smallest important change of grip', 5 * 9.80665, 'N', 'Bohannon 2019, J Phys Ther Sci 31:75–8: 5.0–6.5 kg', 'lower end'), // prettier-ignore
+  grip: published('Smallest important change of grip', newtonsFromKg(5), 'N', 'Bohannon 2019, J Phys Ther Sci 31:75–8: 5.0–6.5 kg', 'lower end'), // prettier-ignore
   force: working('Usual error of a force', 0.19, 'of the reading', '1.96 · √2 · 7 % of a maximum test from day to day', [0.14, 0.25]), // prettier-ignore
   time: working('Usual error of a hold', 0.3, 'of the reading', 'hold times differ by a third from day to day', [0.2, 0.45]), // prettier-ignore
   count: working('Usual error of a count', 0.2, 'of the reading', 'the last clean repetition is judged by eye', [0.1, 0.3]), // prettier-ignore
   length: working('Usual error of a length', 1, 'cm', 'a ruler on a soft hand, twice', [0.5, 1.5]),
 } as const;
+
+/** To either side of a reading, what holds nineteen of twenty repeats of it. @example bandOfReading({ sem: 2 }) ≈ 3.92 */
+export const bandOfReading = ({ sem }: Pick<MeasurementError, 'sem'>): number => NINETEEN_IN_TWENTY * sem;
 
 /** How far a reading is off, and from what change on it is spoken of as real. */
 export interface MeasurementError {
@@ -61,7 +63,7 @@ export function errorOf(
 }
 
 function usualChange({ sort, of }: Measured, value: number): number {
-  if (sort === 'range') return USUAL_CHANGE.range.value;
+  if (sort === 'range') return RANGE_ERROR_DEG;
   if (sort === 'length') return USUAL_CHANGE.length.value;
   if (of === 'grip') return USUAL_CHANGE.grip.value;
   return USUAL_CHANGE[sort].value * value;

@@ -97,7 +97,7 @@ const span = (of: string, steps: readonly string[], movementId: string): Protoco
 
 const once = (id: string, kind: ReadingKind, of: string, steps: readonly string[], movementId: string, trialS: number, gauge: Gauge, isMaximal = true): Protocol => ({ id, kind, of, steps, figure: { movementId }, trials: 1, restS: 60, trialS, gauge, isMaximal }); // prettier-ignore
 
-/** Everything that the measuring bench leads, in the order in which it disturbs what comes after it least: range, load, strength, holds, all-out. */
+/** Everything that the measuring bench leads, in the order in which it disturbs what comes after it least: range, load, strength, holds. */
 export const PROTOCOLS: readonly Protocol[] = [
   ...ofRange('active range'),
   ...ofRange('passive range'),

@@ -3,6 +3,9 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
 import { ALL_OUT } from './critical-force.js';
 import { DEVICE_KINDS, type DeviceKind, type DeviceSample, NEWTONS_OF } from './device.js';
+import { capacityOf, type Person, rangeWithHelpDeg } from '../mechanics/capacity.js';
+import { GRAVITY } from '../mechanics/hand-load.js';
+import type { Hand } from '../vocabulary/hands.js';
 import { itemAt } from '../vocabulary/lists.js';
 
 /** What the hand on a simulated device does: one trial at its most, a hold at a share of it, the all-out test, or nothing. */
@@ -27,7 +30,7 @@ export interface SimulatedSetup {
   readonly noise?: number;
   /** How far its zero wanders in a minute, in its unit. */
   readonly driftPerMin?: number;
-  /** Whether the hand tires. */
+  /** Whether the hand tires; by itself only where it squeezes. */
   readonly tires?: boolean;
   readonly fault?: DeviceFault;
   readonly seed?: number;
@@ -54,6 +57,22 @@ const USUAL_NOISE_DEG = 0.3;
 /** Two plates share what is pressed, the second a little less. */
 const ON_TWO_PLATES = [0.52, 0.48] as const;
 const RANGE_THAT_ENDS_EARLY = 0.8;
+
+/** Of the plates: what a person on all fours puts on both. */
+const ALL_FOURS_SHARE = 0.42;
+
+/** The most that a hand of somebody puts on a device of a kind, in its unit. */
+export function mostOn(kind: DeviceKind, person: Person, hand: Hand): number {
+  switch (kind) {
+    case 'grip':
+    case 'edge':
+      return capacityOf(person, 'grip', hand).value;
+    case 'plates':
+      return ALL_FOURS_SHARE * person.body.massKg * GRAVITY;
+    case 'angle':
+      return rangeWithHelpDeg(person, 'wrist extension', hand).deg;
+  }
+}
 
 /** How long a program lasts, s. */
 export function programSeconds(program: DeviceProgram): number {
@@ -114,7 +133,9 @@ export class SimulatedDevice {
 
   /** The hand’s force at an instant: rise, hold with a tremble, fall; less as it tires. */
   private forceAt(tS: number, hz: number): number {
-    const { most, program, share = 1, tires = true } = this.setup;
+    const { kind, most, program, share = 1 } = this.setup;
+    // What a wrist or a plate shows does not fade as a squeeze does.
+    const { tires = DEVICE_KINDS[kind].channels[0] === 'force' } = this.setup;
     if (program === 'rest') return 0;
     const s = tS - REST_BEFORE_S;
     const cycle = ALL_OUT.workS + ALL_OUT.restS;

@@ -1,4 +1,4 @@
-import { median } from 'simple-statistics';
+import { median, medianAbsoluteDeviation } from 'simple-statistics';
 import { firstOf, itemAt, lastOf } from '../vocabulary/lists.js';
 import type { ForceSample } from './sample.js';
 
@@ -12,6 +12,11 @@ export const runningSums = (samples: readonly ForceSample[]): (readonly [number,
   return sums;
 };
 
+/** What makes the median deviation of a normal spread its standard deviation. */
+const NORMAL = 1.4826;
+/** Standard deviation of what most values do, whatever a few do. */
+export const robustSd = (values: number[]): number => NORMAL * medianAbsoluteDeviation(values);
+
 const SPIKE = 8;
 
 /** Without single samples that stand out from both their neighbours far beyond what the signal trembles by: no hand is so quick. */
@@ -21,15 +26,9 @@ export function despiked(samples: readonly ForceSample[]): ForceSample[] {
     return before && after ? median([before.valueN, sample.valueN, after.valueN]) : sample.valueN;
   });
   const off = samples.map(({ valueN }, index) => valueN - itemAt(middle, index));
-  const most =
-    SPIKE *
-    1.4826 *
-    (median(
-      off
-        .map(Math.abs)
-        .filter((each) => each > 0)
-        .concat(0),
-    ) || Infinity);
+  // Of a signal that never trembles nothing stands out.
+  const trembles = off.map(Math.abs).filter((each) => each > 0);
+  const most = trembles.length > 0 ? SPIKE * NORMAL * median([0, ...trembles]) : Infinity;
   return samples.map((sample, index) =>
     Math.abs(itemAt(off, index)) > most ? { tS: sample.tS, valueN: itemAt(middle, index) } : sample,
   );

@@ -30,7 +30,7 @@ export function frozenIn(samples: readonly ForceSample[], aboveN: number, rangeN
   const loaded = samples.filter(({ valueN }) => valueN > aboveN);
   if (loaded.length < FEWEST) return [];
   const runs = runsOf(samples).filter(({ valueN }) => valueN > aboveN);
-  const top = Math.max(...runs.map(({ valueN }) => valueN));
+  const top = runs.reduce((most, { valueN }) => Math.max(most, valueN), -Infinity);
   const atEnd = (run: Run) =>
     rangeN === undefined ? run.valueN === top && run.to < samples.length - 1 : run.valueN >= rangeN * 0.999;
   const long = runs.filter((run) => {

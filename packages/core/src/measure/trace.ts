@@ -1,11 +1,13 @@
-import { linearRegression, median, medianAbsoluteDeviation, quantileSorted } from 'simple-statistics';
+import { linearRegression, median, quantileSorted } from 'simple-statistics';
+import type { Action } from '../vocabulary/actions.js';
 import { working } from '../vocabulary/constant.js';
 import { firstOf, itemAt, lastOf } from '../vocabulary/lists.js';
 import { type Held, plateauOf } from './plateau.js';
 import type { ForceSample, TraceFault } from './sample.js';
-import { despiked, smoothed } from './smoothing.js';
+import { despiked, robustSd, smoothed } from './smoothing.js';
 import { stretchesOf } from './stretches.js';
 import { frozenIn } from './stuck.js';
+import { unitDoubt } from './unit-doubt.js';
 
 /** What a force over time tells of one effort. Null is what the signal does not tell. */
 export interface Trace {
@@ -38,6 +40,8 @@ export interface Trace {
 export interface TraceKnown {
   /** The end of the device's range, N. */
   readonly rangeN?: number;
+  /** What was measured: a force that fits another unit better is asked about. */
+  readonly of?: Action;
 }
 
 const PEAK_OVER_S = 0.1;
@@ -62,12 +66,16 @@ export function traceOf(samples: readonly ForceSample[], known: TraceKnown = {})
   const best = despiked(bestOf(cut.stretches));
   const faults: TraceFault[] = [...cut.faults];
   if (best.length < 3) return nothing(samples, faults);
-  const rough = levelsOf(best);
-  const frozen = frozenIn(best, rough.restN + 0.1 * rough.heightN, known.rangeN);
+  const levels = levelsOf(best);
+  const frozen = frozenIn(best, levels.restN + 0.1 * levels.heightN, known.rangeN);
   faults.push(...frozen);
   const stuck = frozen.find(({ kind }) => kind === 'stuck value');
   const kept = stuck ? best.filter(({ tS }) => tS <= stuck.fromS) : best;
-  return effortIn(kept, faults);
+  const trace = effortIn(kept, stuck ? levelsOf(kept) : levels, faults);
+  const doubt = known.of && trace.peakN !== null ? unitDoubt(known.of, trace.peakN) : null;
+  if (!doubt) return trace;
+  const fault: TraceFault = { kind: 'wrong unit', fromS: trace.keptFromS, toS: trace.keptToS, text: doubt.text };
+  return { ...trace, faults: [...trace.faults, fault] };
 }
 
 /** A shorter part that begins at rest is worth more than a longer one that does not: it has the onset. */
@@ -76,7 +84,7 @@ const WORTH_ITS_ONSET = 0.4;
 /** Of the parts of a broken signal the one that has the effort in it, with its onset if it can be. */
 function bestOf(stretches: readonly (readonly ForceSample[])[]): readonly ForceSample[] {
   const works = stretches.map(workOf);
-  const most = Math.max(0, ...works);
+  const most = works.reduce((best, each) => Math.max(best, each), 0);
   const beginsAtRest = (stretch: readonly ForceSample[]) => {
     const [low, high] = extremes(stretch);
     return stretch.length > 2 && firstOf(stretch).valueN < low + 0.2 * (high - low);
@@ -133,17 +141,15 @@ function levelsOf(samples: readonly ForceSample[]): Levels {
     return { restN, noiseN: tremorOf(samples), heightN: heightOver(restN), isFromRest: false };
   }
   const restN = median(quiet);
-  const noiseN = 1.4826 * medianAbsoluteDeviation(quiet);
-  return { restN, noiseN, heightN: heightOver(restN), isFromRest: true };
+  return { restN, noiseN: robustSd(quiet), heightN: heightOver(restN), isFromRest: true };
 }
 
 /** How much neighbouring values differ by chance, as a standard deviation. */
 const tremorOf = (samples: readonly ForceSample[]) =>
-  (1.4826 / Math.SQRT2) *
-  medianAbsoluteDeviation(samples.slice(1).map(({ valueN }, index) => valueN - itemAt(samples, index).valueN));
+  robustSd(samples.slice(1).map(({ valueN }, index) => valueN - itemAt(samples, index).valueN)) / Math.SQRT2;
 
-function effortIn(kept: readonly ForceSample[], before: readonly TraceFault[]): Trace {
-  const { restN, noiseN, heightN, isFromRest } = levelsOf(kept);
+function effortIn(kept: readonly ForceSample[], levels: Levels, before: readonly TraceFault[]): Trace {
+  const { restN, noiseN, heightN, isFromRest } = levels;
   const force = kept.map(({ tS, valueN }) => ({ tS, valueN: valueN - restN }));
   const short = smoothed(force, PEAK_OVER_S);
   const peak = short.reduce((most, sample) => (sample.valueN > most.valueN ? sample : most), firstOf(short));

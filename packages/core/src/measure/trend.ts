@@ -128,11 +128,11 @@ function forecastOf(
   { line, lines, nowDay, direction, firstDay, lastDay }: Known,
 ): Pick<Trend, 'forecast' | 'why'> {
   const nowValue = line.at(nowDay);
-  const isMet = Math.sign(goal - nowValue) !== Math.sign(line.slope) && direction !== 'none' && goal !== nowValue;
   const none = (why: string) => ({ forecast: null, why });
   if (goal === nowValue) return none(`The goal is met on ${dayWords(lastDay)}.`);
   if (direction === 'none') return none('Not enough data: the slope may as well be nothing.');
-  if (isMet) {
+  const isAhead = Math.sign(goal - nowValue) === Math.sign(line.slope);
+  if (!isAhead) {
     const first = line.at(0);
     const passed = (first - goal) * (nowValue - goal) <= 0;
     return none(passed ? 'The goal is met already.' : 'The readings move away from the goal.');

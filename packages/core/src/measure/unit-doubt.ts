@@ -28,12 +28,12 @@ export function unitDoubt(action: Action, valueN: number, person?: Person): Unit
   const fits = (force: number) => force >= low && force <= high;
   if (fits(valueN)) return null;
   if (valueN < low && fits(valueN * GRAVITY)) {
-    const text = `${valueN.toFixed(0)} N is less than hardly any hand’s ${action}: was it ${valueN.toFixed(1)} kg, that is ${(valueN * GRAVITY).toFixed(0)} N?`; // prettier-ignore
+    const text = `${valueN.toFixed(0)} N is less than nearly any hand’s ${action}: was it ${valueN.toFixed(1)} kg, that is ${(valueN * GRAVITY).toFixed(0)} N?`; // prettier-ignore
     return { rather: 'kg', wouldBeN: valueN * GRAVITY, text };
   }
   if (valueN > high && fits(valueN / GRAVITY)) {
     const kg = valueN / GRAVITY;
-    const text = `${valueN.toFixed(0)} N, that is ${kg.toFixed(0)} kg, is more than hardly any hand’s ${action}: was it ${kg.toFixed(0)} N?`; // prettier-ignore
+    const text = `${valueN.toFixed(0)} N, that is ${kg.toFixed(0)} kg, is more than nearly any hand’s ${action}: was it ${kg.toFixed(0)} N?`; // prettier-ignore
     return { rather: 'N', wouldBeN: kg, text };
   }
   return null;

@@ -200,7 +200,7 @@ export function rangeVerdict(deg: number, rangeDeg: number): 'within' | 'at the 
 export const effortPercent = (demand: number, { value }: Pick<Capacity, 'value'>) => (100 * demand) / value;
 
 /** Standard deviations within which nineteen of twenty lie. */
-const NINETEEN_IN_TWENTY = 1.96;
+export const NINETEEN_IN_TWENTY = 1.96;
 const GAIN_SD = working('Spread of what help adds', 4, '°', 'people differ in it by some degrees', [2, 7]);
 
 const banded = (deg: number, sdDeg: number, source: 'measured' | 'estimated') => ({

@@ -21,6 +21,7 @@ import {
   trueOrFalse,
   within,
 } from '../vocabulary/schema.js';
+import { SCORE } from '../vocabulary/scores.js';
 import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
 import { BODY_LIMITS, SEXES } from './body.js';
 
@@ -54,6 +55,21 @@ export const CLEARANCE = record(
 /** Within what somebody was cleared. */
 export type Clearance = Of<typeof CLEARANCE>;
 
+/** Of which hand something is, since when, and who cleared it: told in the answers before training, kept in the record. */
+export const WHOSE_AND_CLEARED = {
+  /** Of both where it is not said. */
+  hand: optional(oneOf(WORKING_SIDES, 'Hand')),
+  /** The day it happened or began; not known where it is left out. */
+  since: optional(day('Since')),
+  note: optional(text(ATHLETE_LIMITS.cautionNoteLength, 0, 'Note')),
+  /** Day and name of the licensed practitioner who cleared it for loading. */
+  clearedOn: optional(day('Cleared for loading on')),
+  clearedBy: optional(text(ATHLETE_LIMITS.clearedByLength, 1, 'Cleared by')),
+  /** After this day the clearance holds no longer and is asked for anew. */
+  clearedUntil: optional(day('Clearance holds until')),
+  within: optional(CLEARANCE),
+};
+
 /**
  * A caution as it stands in an athlete's record: of which hand, since when, and who cleared it within which limits. Clearance lifts a
  * `refer`; nothing else does.
@@ -61,20 +77,11 @@ export type Clearance = Of<typeof CLEARANCE>;
 export const RECORDED_CAUTION = record(
   {
     caution: oneOf(CAUTION_IDS, 'What'),
-    /** Of both where it is not said. */
-    hand: optional(oneOf(WORKING_SIDES, 'Hand')),
-    since: optional(day('Since')),
-    note: optional(text(ATHLETE_LIMITS.cautionNoteLength, 0, 'Note')),
-    /** Day and name of the licensed practitioner who cleared it for loading. */
-    clearedOn: optional(day('Cleared for loading on')),
-    clearedBy: optional(text(ATHLETE_LIMITS.clearedByLength, 1, 'Cleared by')),
-    /** After this day the clearance holds no longer and is asked for anew. */
-    clearedUntil: optional(day('Clearance holds until')),
-    within: optional(CLEARANCE),
+    ...WHOSE_AND_CLEARED,
     /** Of a sore place: where it is, what it feels like and how much, 0–10. */
     place: optional(oneOf(HAND_PLACE_IDS, 'Where')),
     symptom: optional(oneOf(SYMPTOM_KIND_IDS, 'What it feels like')),
-    score: optional(within({ min: 0, max: 10, step: 1, unit: 'of 10' }, 'How much, 0–10')),
+    score: optional(within(SCORE, 'How much, 0–10')),
     /** The answers that it follows from; the next answers replace it. */
     intakeId: optional(idOf('answers')),
     /** The session that was stopped, or the answers that told of it, and the sign: lifted by a clearance only. */

@@ -6,13 +6,14 @@ import { HANDS, WORKING_SIDES } from '../vocabulary/hands.js';
 import { CONDITION_IDS, CONDITIONS, GOAL_IDS, SIGN_IDS, SYMPTOM_KIND_IDS } from '../vocabulary/intake-words.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
+import { SCORE } from '../vocabulary/scores.js';
 import { day, list, type Of, oneOf, optional, orNull, record, text, within } from '../vocabulary/schema.js';
-import { ATHLETE_LIMITS, type AthleteRecord, checkClearanceDays, CLEARANCE } from './athlete.js';
+import { ATHLETE_LIMITS, type AthleteRecord, checkClearanceDays, WHOSE_AND_CLEARED } from './athlete.js';
 import { BODY_LIMITS, SEXES } from './body.js';
 
 /** Bounds of what is asked before training. */
 export const INTAKE_LIMITS = {
-  score: { min: 0, max: 10, step: 1, unit: 'of 10' },
+  score: SCORE,
   handHours: { min: 0, max: 16, step: 1, unit: 'hours a day' },
   trainingYears: { min: 0, max: 80, step: 1, unit: 'years' },
   minutes: { min: 5, max: 180, step: 5, unit: 'minutes' },
@@ -27,14 +28,7 @@ const MOST_ENTRIES = 40;
 export const PAST_CONDITION = record(
   {
     condition: oneOf(CONDITION_IDS, 'What'),
-    hand: optional(oneOf(WORKING_SIDES, 'Hand')),
-    /** The day it happened or began; not known where it is left out. */
-    since: optional(day('Since')),
-    note: optional(text(ATHLETE_LIMITS.cautionNoteLength, 0, 'Note')),
-    clearedOn: optional(day('Cleared for loading on')),
-    clearedBy: optional(text(ATHLETE_LIMITS.clearedByLength, 1, 'Cleared by')),
-    clearedUntil: optional(day('Clearance holds until')),
-    within: optional(CLEARANCE),
+    ...WHOSE_AND_CLEARED,
   },
   { what: 'a condition' },
 );
@@ -114,22 +108,36 @@ export const INTAKE = record({
 export type Intake = Of<typeof INTAKE>;
 
 /**
- * Answers to begin with: what is on record and what was said the last time, so that only changes have to be told. What is felt now is asked anew.
+ * Answers to begin with: what was said the last time, so that only changes have to be told. What is felt now is asked anew, and of the person only what is
+ * said now goes into the record.
  * @param last the answers before, or null
  */
-export function newIntake(athlete: AthleteRecord, last: Intake | null, today: string): Intake {
-  const { birthDate, sex, dominantHand, statureCm, massKg, equipment } = athlete;
+export function newIntake({ practice }: Pick<AthleteRecord, 'practice'>, last: Intake | null, today: string): Intake {
   return {
     onDay: today,
     goals: last?.goals ?? [],
-    discipline: athlete.practice,
+    discipline: practice,
     handHours: last?.handHours ?? null,
     trainingYears: last?.trainingYears ?? null,
     minutes: last?.minutes ?? null,
     daysPerWeek: last?.daysPerWeek ?? null,
-    person: { birthDate, sex, dominantHand, statureCm, massKg, equipment },
+    person: {},
     ...(last?.history && { history: last.history }),
   };
+}
+
+/** What of answers is about health. */
+export const healthOf = ({ history, signs, symptoms, discomfort }: Health): Health => ({
+  ...(history && { history }),
+  ...(signs && { signs }),
+  ...(symptoms && { symptoms }),
+  ...(discomfort && { discomfort }),
+});
+
+/** An athlete’s record with what answers say of the person; what was not said stays as it is. */
+export function withPerson(athlete: AthleteRecord, { person, discipline }: Intake): AthleteRecord {
+  const given = Object.fromEntries(Object.entries(person).filter(([, value]) => value !== null));
+  return { ...athlete, ...given, ...(discipline && { practice: discipline }) };
 }
 
 /** What no field alone can tell of answers about health. @param today ISO day: nothing began after it */

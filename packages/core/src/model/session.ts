@@ -2,6 +2,7 @@ import type { Fault } from '../vocabulary/fault.js';
 import { HAND_WORDS, type WorkingSide, WORKING_SIDES } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { idOf, instant, type Of, oneOf, optional, orNull, record, text, within } from '../vocabulary/schema.js';
+import { SCORE } from '../vocabulary/scores.js';
 import { SORE_PLACE_IDS, SORE_PLACES } from '../vocabulary/sore-places.js';
 import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
 import { SET_UNITS, type SetUnit } from '../vocabulary/work.js';
@@ -12,7 +13,7 @@ import { DOSE_LIMITS } from './dose.js';
 export const SESSION_LIMITS = {
   amount: { min: 0, max: 7200, step: 1, unit: 'of its unit' },
   /** Discomfort and exertion. */
-  score: { min: 0, max: 10, step: 1, unit: 'on the scale' },
+  score: SCORE,
   directionLength: 60,
   blockNoteLength: 1000,
   noteLength: 2000,

@@ -38,10 +38,18 @@ export function cautionsOn(
   day: string,
 ): RecordedCaution[] {
   const list = athlete.cautions.filter((entry) => isStillSo(entry, day)).map((entry) => standingOn(entry, day));
-  const minor = athlete.birthDate ? ageOn(athlete.birthDate, day) < 18 : false;
-  if (minor && !list.some((entry) => entry.caution === 'under-18')) list.push({ caution: 'under-18' });
-  return list;
+  return withAge(list, athlete.birthDate ? ageOn(athlete.birthDate, day) : null);
 }
+
+const ADULT_YEARS = 18;
+/** Whether somebody is not grown yet; not where nobody knows. */
+export const isMinor = (ageYears: number | null): boolean => ageYears !== null && ageYears < ADULT_YEARS;
+
+/** Cautions with what follows from age. */
+export const withAge = (cautions: readonly RecordedCaution[], ageYears: number | null): RecordedCaution[] =>
+  isMinor(ageYears) && !cautions.some(({ caution }) => caution === 'under-18')
+    ? [...cautions, { caution: 'under-18' }]
+    : [...cautions];
 
 /** What holds for some days only is over after them; where nobody knows when it was, it holds. */
 function isStillSo({ caution, since }: RecordedCaution, day: string): boolean {

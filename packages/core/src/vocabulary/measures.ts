@@ -44,22 +44,13 @@ export const READING_LIMITS = {
 export type ReadingUnit = keyof typeof READING_LIMITS;
 
 /** Forces that are measured beside the maxima of actions. */
-export const OTHER_FORCES = ['tip pinch', 'key pinch', 'index finger', 'middle finger', 'ring finger', 'little finger', 'edge pull'] as const; // prettier-ignore
+const OTHER_FORCES = ['tip pinch', 'key pinch', 'index finger', 'middle finger', 'ring finger', 'little finger', 'edge pull'] as const; // prettier-ignore
 /** Lengths that say how far fingers and thumb go. */
-export const SPANS = ['finger spread', 'thumb span', 'finger-to-palm gap'] as const;
-/** Holds that are timed, and the level that each is of. */
-export const TIMED_HOLDS = {
-  'all fours': { movementId: 'bearing.palm-support', levelId: 'all-fours' },
-  'plank on the palms': { movementId: 'bearing.palm-support', levelId: 'plank' },
-  'fingertip support': { movementId: 'bearing.fingertip-support', levelId: null },
-  hang: { movementId: 'hang.full', levelId: null },
-  'pinch hold': { movementId: 'grip.pinch-hold', levelId: null },
-} as const;
+const SPANS = ['finger spread', 'thumb span', 'finger-to-palm gap'] as const;
+/** Holds that are timed. */
+const TIMED_HOLDS = ['all fours', 'plank on the palms', 'fingertip support', 'hang', 'pinch hold'] as const;
 /** Repetitions that are counted to the loss of form. */
-export const COUNTED_REPETITIONS = {
-  'palm lift': { movementId: 'strength.palm-lift', levelId: null },
-  'fingertip pump': { movementId: 'strength.fingertip-pumps', levelId: null },
-} as const;
+const COUNTED_REPETITIONS = ['palm lift', 'fingertip pump'] as const;
 
 const all = (names: readonly string[], unit: ReadingUnit): Record<string, ReadingUnit> =>
   Object.fromEntries(names.map((name) => [name, unit]));
@@ -72,8 +63,8 @@ export const MEASURABLE: Readonly<Record<ReadingKind, Readonly<Record<string, Re
   'active range': RANGES,
   'passive range': RANGES,
   'loaded range': { 'wrist extension': '°' },
-  hold: all(Object.keys(TIMED_HOLDS), 's'),
-  repetitions: all(Object.keys(COUNTED_REPETITIONS), 'times'),
+  hold: all(TIMED_HOLDS, 's'),
+  repetitions: all(COUNTED_REPETITIONS, 'times'),
   'hand load': { 'all fours': 'N' },
   'critical force': all(TESTED_ALL_OUT, 'N'),
   'capacity above': all(TESTED_ALL_OUT, 'N·s'),

@@ -1,7 +1,7 @@
 import type { IncomingMessage } from 'node:http';
 import type { Duplex } from 'node:stream';
 import { type DeviceMessage, SIMULATED_PATH, SIMULATED_SETUP, type SimulatedSetupInput } from '@clay-pot/contracts';
-import { capacityOf, DEVICE_KINDS, faultsOf, programSeconds, rangeWithHelpDeg, SimulatedDevice } from '@clay-pot/core';
+import { faultsOf, mostOn, programSeconds, SimulatedDevice } from '@clay-pot/core';
 import { Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
 import { HttpAdapterHost } from '@nestjs/core';
 import type { FastifyInstance } from 'fastify';
@@ -19,9 +19,6 @@ const SEND_EVERY_MS = 40;
 const MOST_AT_ONCE = 50;
 /** Nobody listens to a device for longer. */
 const MOST_SECONDS = 600;
-/** Of the plates: what a person on all fours puts on both. */
-const ON_PLATES = 0.42;
-const GRAVITY = 9.80665;
 /** Closing codes of the protocol: done, and refused by a rule of ours. */
 const DONE = 1000;
 const REFUSED = 1008;
@@ -91,15 +88,8 @@ export class SimulatedStream implements OnApplicationBootstrap, OnModuleDestroy 
   private async deviceFor(setup: SimulatedSetupInput, scope: StudioScope): Promise<SimulatedDevice> {
     const { kind, athleteId, hand, effortPercent, ...rest } = setup;
     const { person } = await this.persons.forWhom(scope, athleteId === undefined ? {} : { athleteId });
-    const most = {
-      grip: () => capacityOf(person, 'grip', hand).value,
-      edge: () => capacityOf(person, 'grip', hand).value,
-      plates: () => ON_PLATES * person.body.massKg * GRAVITY,
-      angle: () => rangeWithHelpDeg(person, 'wrist extension', hand).deg,
-    }[kind]();
-    // What a wrist or a plate shows does not fade as a squeeze does.
-    const tires = rest.tires ?? DEVICE_KINDS[kind].channels[0] === 'force';
-    return new SimulatedDevice({ ...rest, kind, most, tires, ...(effortPercent !== undefined && { share: effortPercent / 100 }) }); // prettier-ignore
+    const share = effortPercent === undefined ? {} : { share: effortPercent / 100 };
+    return new SimulatedDevice({ ...rest, ...share, kind, most: mostOn(kind, person, hand) });
   }
 }
 

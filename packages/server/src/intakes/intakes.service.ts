@@ -1,5 +1,5 @@
-import { healthOf, type IntakeInput, type IntakeKept, type StoredIntake, withPerson } from '@clay-pot/contracts';
-import { afterIntake, ageOn, checkIntake, same, screen, withReferrals } from '@clay-pot/core';
+import type { IntakeInput, IntakeKept, StoredIntake } from '@clay-pot/contracts';
+import { afterIntake, ageOn, checkIntake, healthOf, same, screen, withPerson, withReferrals } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import { present } from '../athletes/athletes.service.js';
@@ -7,6 +7,8 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { conflict, invalid } from '../http/problem.js';
 import { IntakeRow } from './intake.entity.js';
+
+const NEWEST_FIRST = { onDay: 'DESC', id: 'DESC' } as const;
 
 /** Keeps answers with their day, and puts what follows from them into the athlete’s record. */
 @Injectable()
@@ -16,7 +18,7 @@ export class IntakesService {
   /** All of an athlete’s, the newest first. */
   async list(scope: StudioScope, athleteId: string): Promise<StoredIntake[]> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
-    const rows = await scope.of(IntakeRow).find({ where: { athleteId }, order: { onDay: 'DESC', id: 'DESC' } });
+    const rows = await scope.of(IntakeRow).find({ where: { athleteId }, order: NEWEST_FIRST });
     return rows.map(({ id, answers, verdict }) => ({ id, answers, verdict }));
   }
 
@@ -42,7 +44,7 @@ export class IntakesService {
         }
         return { intake, screening, athlete: present(before) };
       }
-      const [newest] = await this.list(held, athleteId);
+      const [newest] = await held.of(IntakeRow).find({ where: { athleteId }, order: NEWEST_FIRST, take: 1 });
       // Answers of an earlier day that arrive late change nothing that later ones said, but what forbids loading is never lost.
       const isLate = newest !== undefined && newest.id !== id;
       const cautions = isLate

@@ -1,5 +1,5 @@
-import { healthOf, type ScreenAnswer, type ScreenQuestion } from '@clay-pot/contracts';
-import { afterIntake, ageOn, cautionsOn, checkHealth, movementsOpen, screen, VERDICT_WORDS, whyItHurts } from '@clay-pot/core'; // prettier-ignore
+import type { ScreenAnswer, ScreenQuestion } from '@clay-pot/contracts';
+import { afterIntake, ageOn, cautionsOn, checkHealth, healthOf, movementsOpen, screen, VERDICT_WORDS, whyItHurts, withAge } from '@clay-pot/core'; // prettier-ignore
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -30,7 +30,8 @@ export class ScreenService {
     const athlete = athleteId ? await scope.of(AthleteRow).get(athleteId, 'athlete') : null;
     const age = question.ageYears ?? (athlete?.birthDate ? ageOn(athlete.birthDate, onDay) : null);
     const screening = screen(healthOf(question), { onDay, ageYears: age, intakeId: NOT_KEPT });
-    const standing = cautionsOn({ cautions: afterIntake(athlete?.cautions ?? [], screening.cautions) }, onDay);
+    const kept = afterIntake(athlete?.cautions ?? [], screening.cautions);
+    const standing = withAge(cautionsOn({ cautions: kept }, onDay), age);
     const [{ person }, { shelf }] = await Promise.all([
       this.persons.forWhom(scope, athleteId ? { athleteId } : age === null ? {} : { body: { ageYears: age } }),
       this.library.of(scope),

@@ -1,5 +1,5 @@
-import { type Athlete, withPerson } from '@clay-pot/contracts';
-import { afterIntake, type Intake, newIntake, type Screening } from '@clay-pot/core';
+import type { Athlete } from '@clay-pot/contracts';
+import { afterIntake, type Intake, newIntake, type Screening, withPerson } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';

@@ -1,35 +1,60 @@
-import { isSameCaution, type RecordedCaution } from '../../model/athlete.js';
+import type { RecordedCaution } from '../../model/athlete.js';
 import { CAUTIONS } from '../../vocabulary/cautions.js';
-import { forbidsLoading, handsOf } from '../cautions.js';
+import { forbidsLoading } from '../cautions.js';
+import { byThing, handByHand, ofHand } from './per-hand.js';
+
+const adapts = ({ caution }: RecordedCaution) => CAUTIONS[caution].rule === 'adapt';
 
 /**
  * A record’s cautions after new answers. What adapts and came from earlier answers is as it was said now; what a coach wrote, what forbids loading and
- * what stopped a session stays until somebody clears it. What was cleared and is told again stands anew.
+ * what stopped a session stays until somebody clears it. A clearance answers what was before it, and nothing that came after.
  * @param fresh what follows from the answers (`screen`)
  */
-export function afterIntake(
+export const afterIntake = (
   recorded: readonly RecordedCaution[],
   fresh: readonly RecordedCaution[],
-): RecordedCaution[] {
-  const kept = recorded.filter((entry) => {
-    const again = fresh.filter((other) => isSameCaution(entry, other));
-    if (entry.stopped) return true;
-    if (CAUTIONS[entry.caution].rule === 'adapt') return entry.intakeId === undefined && again.length === 0;
-    if (again.length === 0) return true;
-    // A referral that stands, of as many hands, says already what is told again; one that is told of more, or was cleared, is told anew.
-    return forbidsLoading(entry) && again.every((other) => forbidsLoading(other) && isCovered(other, entry));
-  });
-  return [...kept, ...fresh.filter((entry) => !kept.some((other) => isSameCaution(entry, other)))];
-}
+): RecordedCaution[] =>
+  withMore(
+    recorded.filter((entry) => entry.intakeId === undefined || !adapts(entry)),
+    fresh,
+  );
 
-/** A record’s cautions with what forbids loading of answers that came late. */
-export function withReferrals(
+/** A record’s cautions with what forbids loading of answers that came late: they change nothing else that later ones said. */
+export const withReferrals = (
   recorded: readonly RecordedCaution[],
   late: readonly RecordedCaution[],
-): RecordedCaution[] {
-  const lost = late.filter(forbidsLoading).filter((entry) => !recorded.some((other) => isSameCaution(entry, other)));
-  return [...recorded, ...lost];
+): RecordedCaution[] => withMore(recorded, late.filter(forbidsLoading));
+
+function withMore(recorded: readonly RecordedCaution[], more: readonly RecordedCaution[]): RecordedCaution[] {
+  const [before, now] = [byThing(recorded), byThing(more)];
+  return [...new Set([...before.keys(), ...now.keys()])].flatMap((key) => {
+    const [old, fresh] = [before.get(key) ?? [], now.get(key) ?? []];
+    if (old.length === 0 || fresh.length === 0) return [...old, ...fresh];
+    const isWhole = [...old, ...fresh].every(({ hand }) => hand === undefined);
+    return handByHand(isWhole, (hand) => standing(ofHand(old, hand)[0], ofHand(fresh, hand)[0]));
+  });
 }
 
-const isCovered = (inner: RecordedCaution, outer: RecordedCaution) =>
-  handsOf(inner).every((hand) => handsOf(outer).includes(hand));
+/** Which of two entries of one thing and hand stands: the recorded one, or what was told. */
+function standing(before: RecordedCaution | undefined, now: RecordedCaution | undefined): RecordedCaution | null {
+  if (!before || !now) return before ?? now ?? null;
+  if (before.stopped) return before;
+  if (adapts(now)) return now;
+  return ofReferrals(before, now);
+}
+
+/** A clearance lifts what was before its day, wherever it is told, and nothing that came on it or after. */
+function ofReferrals(before: RecordedCaution, now: RecordedCaution): RecordedCaution {
+  const [clearedBefore, clearedNow] = [clearedDay(before), clearedDay(now)];
+  if (clearedBefore === null && clearedNow === null) return before;
+  if (clearedBefore === null) return isBefore(before.since, clearedNow) ? now : before;
+  if (clearedNow === null) return isBefore(now.since, clearedBefore) ? before : now;
+  return clearedNow >= clearedBefore ? now : before;
+}
+
+/** What has no day was there before. */
+const isBefore = (since: string | undefined, cleared: string | null) =>
+  since === undefined || (cleared !== null && since < cleared);
+
+const clearedDay = (entry: RecordedCaution): string | null =>
+  forbidsLoading(entry) ? null : (entry.clearedOn ?? null);

@@ -1,7 +1,7 @@
 import type { RecordedCaution } from '../../model/athlete.js';
 import { addDays, daysBetween, dayWords } from '../../vocabulary/days.js';
 import { working } from '../../vocabulary/constant.js';
-import { forbidsLoading } from '../cautions.js';
+import { cautionsOn, forbidsLoading } from '../cautions.js';
 
 const ASK_AGAIN = working('Asked again', 84, 'days', 'with each new block of training; twelve weeks at most', [56, 120]).value; // prettier-ignore
 const ASK_AGAIN_SORE = working('Asked again while something is sore', 14, 'days', 'two weeks settle what rest settles', [7, 28]).value; // prettier-ignore
@@ -33,7 +33,9 @@ export function intakeDue(
     return { why: `The clearance by ${ending.clearedBy} ${word} on ${dayWords(ending.clearedUntil)}.`, since: addDays(ending.clearedUntil, -CLEARANCE_ENDS_WITHIN_DAYS) }; // prettier-ignore
   }
   if (lastOn === null) return { why: 'Never asked.', since: today };
-  const isSore = cautions.some((entry) => entry.caution === 'sore-place' || forbidsLoading(entry));
+  const isSore = cautionsOn({ cautions }, today).some(
+    (entry) => entry.caution === 'sore-place' || forbidsLoading(entry),
+  );
   const days = isSore ? ASK_AGAIN_SORE : ASK_AGAIN;
   const since = addDays(lastOn, days);
   if (since > today) return null;

@@ -2,7 +2,7 @@ import { demandOf } from '../../mechanics/demand.js';
 import type { Person } from '../../mechanics/capacity.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Level, Movement } from '../../model/movement.js';
-import { HANDS, type Hand } from '../../vocabulary/hands.js';
+import { HANDS } from '../../vocabulary/hands.js';
 import { againstLoad } from '../against-load.js';
 import { concernsOf } from '../clearance.js';
 
@@ -15,38 +15,35 @@ export interface MovementOpen {
   readonly why: string | null;
 }
 
-/** Why a level is off for a hand; null where it is open. Range, strength and things at hand are asked elsewhere. */
-export function whyOff(
-  person: Person,
-  movement: Movement,
-  level: Level,
-  cautions: readonly RecordedCaution[],
-  hand: Hand,
-): string | null {
-  if (cautions.length === 0) return null;
-  const { avoid } = concernsOf(movement, level, cautions, [hand]);
-  return againstLoad(level, demandOf(person, level)[hand], cautions, hand)[0] ?? avoid[0] ?? null;
-}
-
-/** What of the shelf is off for somebody: a level is open where at least one hand may do it. @param cautions as they stand on the day */
+/** What of the shelf is off for somebody: a level is open where at least one hand may do it. Range, strength and things at hand are asked elsewhere. @param cautions as they stand on the day */
 export function movementsOpen(
   person: Person,
   movements: readonly Movement[],
   cautions: readonly RecordedCaution[],
 ): MovementOpen[] {
   return movements.map((movement) => {
-    const reasons = movement.ladder.map((level) => ({
-      level,
-      off: HANDS.map((hand) => whyOff(person, movement, level, cautions, hand)),
-    }));
-    const open = reasons.filter(({ off }) => off.some((why) => why === null));
-    const closed = reasons.find(({ off }) => off.every((why) => why !== null));
+    const closed: string[] = [];
+    const open = movement.ladder.filter((level) => {
+      const why = cautions.length > 0 ? whyOff(person, movement, level, cautions) : null;
+      if (why !== null) closed.push(why);
+      return why === null;
+    });
     return {
       movementId: movement.id,
       name: movement.name,
-      openLevels: open.map(({ level }) => level.id),
+      openLevels: open.map(({ id }) => id),
       ofLevels: movement.ladder.length,
-      why: closed?.off[0] ?? null,
+      why: closed[0] ?? null,
     };
   });
+}
+
+/** Why neither hand may do a level; null where one may. */
+function whyOff(person: Person, movement: Movement, level: Level, cautions: readonly RecordedCaution[]): string | null {
+  const demand = demandOf(person, level);
+  const reasons = HANDS.map((hand) => {
+    const { avoid } = concernsOf(movement, level, cautions, [hand]);
+    return againstLoad(level, demand[hand], cautions, hand)[0] ?? avoid[0] ?? null;
+  });
+  return reasons.every((why) => why !== null) ? (reasons[0] ?? null) : null;
 }

@@ -12,9 +12,9 @@ import { HANDS, WORKING_SIDES } from '../../vocabulary/hands.js';
 import { CONDITION_IDS, CONDITIONS, SIGN_IDS, SYMPTOM_KIND_IDS } from '../../vocabulary/intake-words.js';
 import { capital } from '../../vocabulary/text.js';
 import { brokenBy } from '../caution-limits.js';
-import { cautionsOn, forbidsLoading, restsHand } from '../cautions.js';
+import { cautionsOn, forbidsLoading, handsOf, restsHand } from '../cautions.js';
 import { soreGroup, SORE_RULES } from '../sore-places.js';
-import { afterIntake } from './after-intake.js';
+import { afterIntake, withReferrals } from './after-intake.js';
 import { intakeDue } from './intake-due.js';
 import { screen } from './screen.js';
 import type { Verdict } from './screen-rules.js';
@@ -202,6 +202,60 @@ describe('what follows stands in the record', () => {
     expect(cautionsOn({ cautions: again }, TODAY).some(forbidsLoading)).toBe(true);
   });
 
+  const numb = (hand: 'left' | 'right' | 'both', more = {}) => ({ caution: 'numbness', hand, since: ago(40), ...more }) as const; // prettier-ignore
+  const told = (hand: 'left' | 'right' | 'both') => screen({ signs: [{ sign: 'night-tingling', hand }] }, on()).cautions; // prettier-ignore
+  const barredHands = (list: Parameters<typeof afterIntake>[0]) =>
+    HANDS.filter((hand) => cautionsOn({ cautions: list }, TODAY).some((entry) => forbidsLoading(entry) && handsOf(entry).includes(hand))); // prettier-ignore
+
+  test('each hand keeps its own: limits of the other’s clearance, and the other’s referral', () => {
+    const cleared60 = { ...cleared, within: { extensionDeg: 60 } };
+    const after = afterIntake([numb('both', cleared60)], told('left'));
+    expect(barredHands(after)).toEqual(['left']);
+    expect(after.find(({ hand }) => hand === 'right')).toMatchObject(cleared60);
+    const surgery = screen({ history: [{ condition: 'surgery', hand: 'left', ...cleared }] }, on()).cautions;
+    expect(barredHands(afterIntake([{ caution: 'recent-injury', hand: 'both' }], surgery))).toEqual(['right']);
+    expect(barredHands(afterIntake([numb('left')], told('both')))).toEqual(['left', 'right']);
+  });
+
+  test('a condition that was cleared since is not referred anew by being told again; a sign after the clearance is', () => {
+    const broken = { condition: 'fracture', hand: 'left', since: ago(90) } as const;
+    const recorded = screen({ history: [broken] }, on()).cautions.map((entry) => ({ ...entry, ...cleared }));
+    expect(barredHands(afterIntake(recorded, screen({ history: [broken] }, on()).cautions))).toEqual([]);
+    const undated = screen({ history: [{ condition: 'nerve', hand: 'left' }] }, on()).cautions;
+    expect(
+      barredHands(
+        afterIntake(
+          undated.map((entry) => ({ ...entry, ...cleared })),
+          undated,
+        ),
+      ),
+    ).toEqual([]);
+    const again = screen({ history: [{ ...broken, since: ago(1) }] }, on()).cautions;
+    expect(barredHands(afterIntake(recorded, again))).toEqual(['left']);
+    expect(barredHands(afterIntake([numb('left', cleared)], told('left')))).toEqual(['left']);
+  });
+
+  test('a clearance from before a sign does not lift it', () => {
+    const recorded = [{ caution: 'recent-injury', hand: 'left', since: ago(2) }] as const;
+    const old = screen({ history: [{ condition: 'surgery', hand: 'left', since: ago(300), clearedOn: ago(200), clearedBy: 'Dr Example' }] }, on()).cautions; // prettier-ignore
+    expect(barredHands(afterIntake(recorded, old))).toEqual(['left']);
+  });
+
+  test('what came late refers each hand that is not referred yet, and nothing else', () => {
+    expect(barredHands(withReferrals([numb('left')], told('both')))).toEqual(['left', 'right']);
+    const late = screen({ signs: [{ sign: 'night-tingling', hand: 'left' }], symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 5 }] }, on()).cautions; // prettier-ignore
+    expect(withReferrals([], late).map(({ caution }) => caution)).toEqual(['numbness']);
+    expect(barredHands(withReferrals([numb('left', { clearedOn: ago(20), clearedBy: 'Dr Example' })], late))).toEqual(['left']); // prettier-ignore
+    const sore = [{ caution: 'sore-place', place: 'heel', hand: 'left', intakeId: INTAKE_ID }] as const;
+    expect(withReferrals(sore, [])).toEqual(sore);
+  });
+
+  test('age follows from the day of birth and is not written down: it would outlast the birthday', () => {
+    const told17 = screen({}, on(17));
+    expect(told17.cautions).toEqual([]);
+    expect(told17.off).toMatchObject([{ because: 'Under 18', allows: 'with limits' }]);
+  });
+
   test('what a coach wrote is not lost by answers', () => {
     const written = [{ caution: 'hypermobility' }, { caution: 'past-sprain', hand: 'right' }] as const;
     expect(afterIntake(written, screen({}, on()).cautions)).toEqual(written);
@@ -224,6 +278,8 @@ describe('time', () => {
     expect(intakeDue(ago(84), [], TODAY)?.why).toBe('Last asked 12 weeks ago.');
     expect(intakeDue(ago(13), [{ caution: 'sore-place', place: 'heel' }], TODAY)).toBeNull();
     expect(intakeDue(ago(14), [{ caution: 'sore-place', place: 'heel' }], TODAY)?.why).toContain('Something hurt');
+    // An injection is over after two weeks: nothing is sore that asks for more.
+    expect(intakeDue(ago(20), [{ caution: 'steroid-injection', since: ago(30) }], TODAY)).toBeNull();
     const ending = [{ caution: 'numbness' as const, ...cleared, clearedUntil: addDays(TODAY, 6) }];
     expect(intakeDue(ago(1), ending, TODAY)?.why).toBe('The clearance by Dr Example ends on 16 Jun 2026.');
   });

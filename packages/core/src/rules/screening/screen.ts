@@ -1,9 +1,8 @@
 import { ATHLETE_LIMITS, type RecordedCaution } from '../../model/athlete.js';
 import type { DiscomfortTimes, Health, PastCondition, Symptom } from '../../model/intake.js';
 import { type Caution, CAUTIONS } from '../../vocabulary/cautions.js';
-import { type Hand, HANDS, type WorkingSide } from '../../vocabulary/hands.js';
+import type { Hand, WorkingSide } from '../../vocabulary/hands.js';
 import { CONDITIONS, SIGNS } from '../../vocabulary/intake-words.js';
-import { same } from '../../vocabulary/same.js';
 import { capital } from '../../vocabulary/text.js';
 import { type Caps, capWords } from '../caps.js';
 import { capsOf } from '../caution-limits.js';
@@ -13,11 +12,12 @@ import {
   cautionLabel,
   forbidsLoading,
   handsOf,
-  keyOfCaution,
+  isMinor,
   restsHand,
   toldStop,
 } from '../cautions.js';
 import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from '../discomfort.js';
+import { byThing, handByHand, ofHand } from './per-hand.js';
 import { CONDITION_RULES, type Led, SIGN_RULES, SYMPTOM_RULES, type Verdict, worstOf } from './screen-rules.js';
 
 /** Why a verdict is what it is: one answer and what follows from it. */
@@ -66,7 +66,6 @@ export interface ScreenedOn {
   readonly intakeId: string;
 }
 
-const ADULT = 18;
 /** Worse by so much the next morning asks for a step back. */
 const WORSE_NEXT_MORNING = 2;
 
@@ -85,20 +84,22 @@ export function screen(health: Health, on: ScreenedOn): Screening {
     ...(health.history ?? []).flatMap((entry) => conditionFound(entry, on)),
     ...(health.symptoms ?? []).flatMap((symptom) => symptomFound(symptom, on)),
     ...(health.discomfort ?? []).flatMap((times) => discomfortFound(times, on)),
-    ...(on.ageYears !== null && on.ageYears < ADULT
+    ...(isMinor(on.ageYears)
       ? [foundOf({ verdict: 'adapt', caution: 'under-18' }, on, { from: 'age', answer: 'under-18', hand: 'both', said: `${on.ageYears} years old` })] // prettier-ignore
       : []),
   ];
   const reasons = found.map(({ entry: _entry, ...reason }) => reason);
   const verdictOf = (hand: Hand) =>
     worstOf(reasons.filter((reason) => handsOf(reason).includes(hand)).map(({ verdict }) => verdict));
-  const cautions = merged(found.map(({ entry }) => entry));
+  // What follows from age follows from the day of birth, every day anew: written down it would outlast the birthday.
+  const byAge = found.filter(({ from }) => from === 'age').map(({ entry }) => entry);
+  const cautions = merged(found.filter(({ from }) => from !== 'age').map(({ entry }) => entry));
   return {
     verdict: worstOf(reasons.map(({ verdict }) => verdict)),
     hands: { left: verdictOf('left'), right: verdictOf('right') },
     reasons: gravestFirst(reasons),
     cautions,
-    off: cautions.map(offOf),
+    off: [...cautions, ...byAge].map(offOf),
   };
 }
 
@@ -121,12 +122,12 @@ function foundOf(
   said: Said,
   more: Partial<RecordedCaution> = {},
 ): Found {
-  const ofHand = said.hand === 'both' && WITHOUT_HAND.has(said.answer) ? {} : { hand: said.hand };
+  const whose = said.hand === 'both' && WITHOUT_HAND.has(said.answer) ? {} : { hand: said.hand };
   const entry: RecordedCaution = stop
     ? toldStop(intakeId, { sign: stop, hand: said.hand, onDay })
     : {
         caution,
-        ...ofHand,
+        ...whose,
         ...(said.from !== 'condition' && said.from !== 'age' && { since: onDay }),
         intakeId,
         ...more,
@@ -169,9 +170,10 @@ function symptomFound({ place, hand, kind, score }: Symptom, on: ScreenedOn): Fo
   const label = cautionLabel({ caution: 'sore-place', ...where });
   const told = { from: 'symptom', answer: place, hand, said: label } as const;
   const led = SYMPTOM_RULES[kind];
-  const isChild = on.ageYears !== null && on.ageYears < ADULT;
   const growing =
-    isChild && isGrowing(place) ? [foundOf({ verdict: 'refer first', caution: 'growing-finger' }, on, told)] : [];
+    isMinor(on.ageYears) && isGrowing(place)
+      ? [foundOf({ verdict: 'refer first', caution: 'growing-finger' }, on, told)]
+      : [];
   return [foundOf(led, on, told, led.caution === 'sore-place' ? where : led.stop ? {} : { note: label }), ...growing];
 }
 
@@ -194,25 +196,17 @@ function discomfortFound({ hand, during, after, nextMorning, atNight }: Discomfo
   return found;
 }
 
-/** One entry a hand for what was told twice, and one for both where they are alike. */
-function merged(entries: readonly RecordedCaution[]): RecordedCaution[] {
-  const groups = new Map<string, RecordedCaution[]>();
-  for (const entry of entries) {
-    const key = keyOfCaution({ ...entry, hand: 'both' });
-    groups.set(key, [...(groups.get(key) ?? []), entry]);
-  }
-  return [...groups.values()].flatMap((group) => {
-    if (group.every(({ hand }) => hand === undefined)) return [group.reduce(joined)];
-    const [left, right] = HANDS.map((hand) => {
-      const mine = group.filter((entry) => handsOf(entry).includes(hand));
-      return mine.length > 0 ? { ...mine.reduce(joined), hand } : null;
-    });
-    if (left && right && same<RecordedCaution>({ ...left, hand: 'both' }, { ...right, hand: 'both' })) {
-      return [{ ...left, hand: 'both' as const }];
-    }
-    return [left, right].filter((entry) => entry !== null && entry !== undefined);
-  });
-}
+/** One entry a hand for what was told twice. */
+const merged = (entries: readonly RecordedCaution[]): RecordedCaution[] =>
+  [...byThing(entries).values()].flatMap((group) =>
+    handByHand(
+      group.every(({ hand }) => hand === undefined),
+      (hand) => {
+        const mine = ofHand(group, hand);
+        return mine.length > 0 ? mine.reduce(joined) : null;
+      },
+    ),
+  );
 
 /** Of two entries of one thing: what forbids before what does not, the earlier day, the higher score, both notes. */
 function joined(one: RecordedCaution, other: RecordedCaution): RecordedCaution {

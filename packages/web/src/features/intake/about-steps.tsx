@@ -32,8 +32,10 @@ export function GoalsStep({ answers, change, faultAt }: StepProps) {
 }
 
 /** Who it is: what the norms and the mechanics need. */
-export function PersonStep({ answers, change, faultAt }: StepProps) {
+export function PersonStep({ athlete, answers, change, faultAt }: StepProps) {
   const { person } = answers;
+  // What was not said now is as it is on record.
+  const known = { ...athlete, ...person };
   const set = (next: Partial<typeof person>) => change({ person: { ...person, ...next } });
   return (
     <div className="grid gap-4">
@@ -43,7 +45,7 @@ export function PersonStep({ answers, change, faultAt }: StepProps) {
           label="Dominant hand"
           options={HANDS}
           words={capital}
-          chosen={person.dominantHand ?? 'right'}
+          chosen={known.dominantHand}
           choose={(dominantHand) => set({ dominantHand })}
         />
       </div>
@@ -51,13 +53,13 @@ export function PersonStep({ answers, change, faultAt }: StepProps) {
         <TextField
           label="Born"
           type="date"
-          value={person.birthDate ?? ''}
+          value={known.birthDate ?? ''}
           error={faultAt('/person/birthDate')}
           onChange={(event) => set({ birthDate: event.target.value || null })}
         />
         <SelectField
           label="Sex, for norms"
-          value={person.sex ?? 'not stated'}
+          value={known.sex}
           onChange={(event) => set({ sex: event.target.value as (typeof SEXES)[number] })}
         >
           {SEXES.map((sex) => (
@@ -66,13 +68,13 @@ export function PersonStep({ answers, change, faultAt }: StepProps) {
         </SelectField>
         <NumberField
           label="Stature, cm"
-          value={person.statureCm ?? null}
+          value={known.statureCm}
           change={(statureCm) => set({ statureCm })}
           error={faultAt('/person/statureCm')}
         />
         <NumberField
           label="Mass, kg"
-          value={person.massKg ?? null}
+          value={known.massKg}
           change={(massKg) => set({ massKg })}
           error={faultAt('/person/massKg')}
         />
@@ -94,7 +96,7 @@ export function PersonStep({ answers, change, faultAt }: StepProps) {
 }
 
 /** How much time there is, and which things. */
-export function TimeStep({ answers, change, faultAt }: StepProps) {
+export function TimeStep({ athlete, answers, change, faultAt }: StepProps) {
   const { person } = answers;
   return (
     <div className="grid gap-5">
@@ -118,7 +120,7 @@ export function TimeStep({ answers, change, faultAt }: StepProps) {
           label="Within reach"
           options={EQUIPMENT}
           words={(thing) => thing}
-          chosen={person.equipment ?? []}
+          chosen={person.equipment ?? athlete.equipment}
           change={(equipment) => change({ person: { ...person, equipment } })}
         />
       </div>

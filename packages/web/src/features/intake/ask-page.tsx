@@ -1,12 +1,12 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { ageOn, checkIntake, forbidsLoading, type Intake, screen } from '@clay-pot/core';
-import { healthOf } from '@clay-pot/contracts';
+import { ageOn, checkIntake, forbidsLoading, healthOf, type Intake, screen, withPerson } from '@clay-pot/core';
 import { type ComponentType, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useAthlete, useIntakes } from '../../api/queries.js';
 import { answer, beginIntake, dropIntake, goToStep, type IntakeDraft, keepIntake, useIntakeDrafts } from '../../store/intake-drafts.js'; // prettier-ignore
 import { Button } from '../../ui/button.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
+import { STEP_PAGE, StepBar } from '../../ui/step-bar.js';
 import { isoToday } from '../../ui/today.js';
 import { useToast } from '../../ui/toast.js';
 import { GoalsStep, PersonStep, TimeStep } from './about-steps.js';
@@ -62,7 +62,7 @@ function Asking({ athlete, draft }: { athlete: Athlete; draft: IntakeDraft }) {
   const faults = useMemo(() => checkIntake({ ...answers, onDay: today }, today), [answers, today]);
   const [shownFor, setShownFor] = useState<number | null>(null);
   const top = useRef<HTMLHeadingElement>(null);
-  const screening = useMemo(() => screened(answers, draft.id, today), [answers, draft.id, today]);
+  const screening = useMemo(() => screened(athlete, answers, draft.id, today), [athlete, answers, draft.id, today]);
   const current = STEPS[step];
   const mine = faults.filter(({ pointer }) => current?.fields.some((field) => pointer.startsWith(field)));
   const show = (to: number) => {
@@ -80,7 +80,7 @@ function Asking({ athlete, draft }: { athlete: Athlete; draft: IntakeDraft }) {
     void navigate(isReferred ? `/people/${athlete.id}/letter` : `/people/${athlete.id}`, { replace: true });
   }
   return (
-    <div className="mx-auto flex min-h-[calc(100dvh-5.25rem)] w-full max-w-4xl flex-col px-4 pt-4 sm:min-h-dvh sm:px-8 sm:pt-6">
+    <div className={`${STEP_PAGE} max-w-4xl`}>
       <header className="mb-4">
         <p className="text-small text-ink-soft">Asking {athlete.name}</p>
         <h1 ref={top} tabIndex={-1} className="text-head outline-none sm:text-title">
@@ -102,38 +102,36 @@ function Asking({ athlete, draft }: { athlete: Athlete; draft: IntakeDraft }) {
           <VerdictStep athlete={athlete} answers={answers} screening={screening} />
         )}
       </div>
-      <footer className="sticky bottom-0 z-10 -mx-4 mt-auto border-t border-ink bg-porcelain px-4 sm:mx-0 sm:px-0">
-        <div className="flex items-center gap-2 py-2">
-          {step > 0 ? (
-            <Button className="min-h-11" onClick={() => show(step - 1)}>
-              Back
-            </Button>
-          ) : (
-            <Button
-              kind="quiet"
-              className="min-h-11"
-              onClick={() => {
-                dropIntake(athlete.id);
-                void navigate(`/people/${athlete.id}`);
-              }}
-            >
-              Discard
-            </Button>
-          )}
-          <span className="flex-1 text-center text-small text-ink-soft" role="status">
-            {shownFor === step ? 'Something here is not right yet' : 'Kept on this device as you go'}
-          </span>
-          {current ? (
-            <Button kind="primary" className="min-h-11 min-w-28" onClick={next}>
-              {nextWords(current.name, answers)}
-            </Button>
-          ) : (
-            <Button kind="primary" className="min-h-11 min-w-28" onClick={() => (faulty >= 0 ? show(faulty) : keep())}>
-              {faulty >= 0 ? `Look at “${STEPS[faulty]?.name}”` : 'Record'}
-            </Button>
-          )}
-        </div>
-      </footer>
+      <StepBar>
+        {step > 0 ? (
+          <Button className="min-h-11" onClick={() => show(step - 1)}>
+            Back
+          </Button>
+        ) : (
+          <Button
+            kind="quiet"
+            className="min-h-11"
+            onClick={() => {
+              dropIntake(athlete.id);
+              void navigate(`/people/${athlete.id}`);
+            }}
+          >
+            Discard
+          </Button>
+        )}
+        <span className="flex-1 text-center text-small text-ink-soft" role="status">
+          {shownFor === step ? 'Something here is not right yet' : 'Kept on this device as you go'}
+        </span>
+        {current ? (
+          <Button kind="primary" className="min-h-11 min-w-28" onClick={next}>
+            {nextWords(current.name, answers)}
+          </Button>
+        ) : (
+          <Button kind="primary" className="min-h-11 min-w-28" onClick={() => (faulty >= 0 ? show(faulty) : keep())}>
+            {faulty >= 0 ? `Look at “${STEPS[faulty]?.name}”` : 'Record'}
+          </Button>
+        )}
+      </StepBar>
     </div>
   );
 }
@@ -147,8 +145,8 @@ function nextWords(name: string, { signs, symptoms, history }: Intake): string {
   return 'Next';
 }
 
-function screened(answers: Intake, intakeId: string, today: string) {
-  const { birthDate } = answers.person;
+function screened(athlete: Athlete, answers: Intake, intakeId: string, today: string) {
+  const { birthDate } = withPerson(athlete, answers);
   return screen(healthOf(answers), { onDay: today, ageYears: birthDate ? ageOn(birthDate, today) : null, intakeId });
 }
 

@@ -5,9 +5,6 @@ import {
   type HandPlace,
   handSizeOf,
   HANDS,
-  PLACE_SIDES,
-  type PlaceSide,
-  REFERENCE_BODIES,
   skeletonOf,
   type Symptom,
   SYMPTOM_KIND_IDS,
@@ -17,7 +14,7 @@ import {
 } from '@clay-pot/core';
 import { X } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { HandPlaces } from '../../drawing/hand/hand-places.js';
+import { PointAtHand } from '../../domain/point-at-hand.js';
 import { hasWebGl } from '../../drawing/hand/shared-stage.js';
 import { Button, IconButton } from '../../ui/button.js';
 import { SideMark } from '../../ui/marks.js';
@@ -29,13 +26,12 @@ import type { StepProps } from './step-props.js';
 export function PlacesStep({ athlete, answers, change }: StepProps) {
   const symptoms = answers.symptoms ?? [];
   const [hand, setHand] = useState<Hand>('left');
-  const [on, setOn] = useState<PlaceSide>('palm');
   const [place, setPlace] = useState<HandPlace | null>(null);
   const [listed, setListed] = useState(!hasWebGl());
   const giveUp = useCallback(() => setListed(true), []);
   const { statureCm, massKg, sex } = athlete;
   const skeleton = useMemo(
-    () => skeletonOf(handSizeOf(statureCm ? bodyOf({ sex, statureCm, massKg }).body : REFERENCE_BODIES[sex])),
+    () => skeletonOf(handSizeOf(bodyOf({ sex, statureCm, massKg }).body)),
     [sex, statureCm, massKg],
   );
   const mine = symptoms.filter((symptom) => symptom.hand === hand);
@@ -53,6 +49,7 @@ export function PlacesStep({ athlete, answers, change }: StepProps) {
           options={HANDS}
           words={(each) => `${capital(each)} hand`}
           chosen={hand}
+          className="mb-1"
           choose={(next) => {
             setHand(next);
             setPlace(null);
@@ -61,26 +58,15 @@ export function PlacesStep({ athlete, answers, change }: StepProps) {
         {listed ? (
           <PlaceList chosen={mine.map((symptom) => symptom.place)} pick={pick} />
         ) : (
-          <>
-            <Segments
-              label="Seen from"
-              options={PLACE_SIDES}
-              words={capital}
-              chosen={on}
-              choose={setOn}
-              className="mt-1 text-small"
-            />
-            <HandPlaces
-              skeleton={skeleton}
-              side={hand}
-              on={on}
-              chosen={mine.map((symptom) => symptom.place)}
-              onPick={pick}
-              label={`Where the ${hand} hand is felt`}
-              className="mx-auto my-1 h-[15rem] max-w-full sm:h-[24rem]"
-              onTrouble={giveUp}
-            />
-          </>
+          <PointAtHand
+            skeleton={skeleton}
+            hand={hand}
+            chosen={mine.map((symptom) => symptom.place)}
+            pick={pick}
+            label={`Where the ${hand} hand is felt`}
+            className="h-[15rem] sm:h-[24rem]"
+            giveUp={giveUp}
+          />
         )}
       </div>
       <div className="grid content-start gap-4">

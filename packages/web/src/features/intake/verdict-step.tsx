@@ -1,14 +1,8 @@
 import type { Athlete } from '@clay-pot/contracts';
-import {
-  afterIntake,
-  type Intake,
-  movementsOpen,
-  type RecordedCaution,
-  type Screening,
-  whyItHurts,
-} from '@clay-pot/core';
+import { afterIntake, cautionsOn, type Intake, movementsOpen, type RecordedCaution, type Screening, whyItHurts, withPerson } from '@clay-pot/core'; // prettier-ignore
 import { useMemo } from 'react';
 import { useForWhom } from '../../domain/for-whom.js';
+import { isoToday } from '../../ui/today.js';
 import { HandVerdicts, OffList, ScreenReasons } from '../../domain/screening-panel.js';
 import { useKnown } from '../../store/library.js';
 import { Part } from '../../ui/page.js';
@@ -23,8 +17,12 @@ interface Props {
 /** What follows from the answers, before they are recorded. */
 export function VerdictStep({ athlete, answers, screening }: Props) {
   const { remedy } = whyItHurts(answers.path ?? []);
-  const standing = useMemo(() => afterIntake(athlete.cautions, screening.cautions), [athlete.cautions, screening]);
-  const before = standing.filter(({ intakeId, stopped }) => (intakeId ?? stopped?.intakeId) === undefined);
+  const kept = useMemo(() => afterIntake(athlete.cautions, screening.cautions), [athlete.cautions, screening]);
+  const standing = useMemo(
+    () => cautionsOn({ ...withPerson(athlete, answers), cautions: kept }, isoToday()),
+    [athlete, answers, kept],
+  );
+  const before = kept.filter(({ intakeId, stopped }) => (intakeId ?? stopped?.intakeId) === undefined);
   return (
     <div className="grid gap-6">
       <HandVerdicts hands={screening.hands} />

@@ -1,4 +1,4 @@
-import { type Band, type ForceSample, kgFromN, newtonsFromKg, type Trace } from '@clay-pot/core';
+import { type ForceSample, kgFromN, newtonsFromKg, type Trace } from '@clay-pot/core';
 import { useEffect, useRef } from 'react';
 
 interface Props {
@@ -7,7 +7,6 @@ interface Props {
   isRunning: boolean;
   /** Marks of what was found, once it is over. */
   trace: Trace | null;
-  band?: Band;
   className?: string;
 }
 
@@ -19,7 +18,7 @@ const HEADROOM = 1.15;
 const GRID_KG = 10;
 
 /** A force as it comes, drawn with every frame of the screen; afterwards the whole of it with what was found. */
-export function LiveTrace({ forces, isRunning, trace, band, className = '' }: Props) {
+export function LiveTrace({ forces, isRunning, trace, className = '' }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     let frame = 0;
@@ -27,12 +26,12 @@ export function LiveTrace({ forces, isRunning, trace, band, className = '' }: Pr
     const paint = () => {
       const element = canvas.current;
       const context = element?.getContext('2d');
-      if (element && context) topN = draw(context, element, { samples: forces.current, isRunning, trace, band, topN });
+      if (element && context) topN = draw(context, element, { samples: forces.current, isRunning, trace, topN });
       if (isRunning) frame = requestAnimationFrame(paint);
     };
     paint();
     return () => cancelAnimationFrame(frame);
-  }, [forces, isRunning, trace, band]);
+  }, [forces, isRunning, trace]);
   return <canvas ref={canvas} aria-hidden className={`block w-full bg-white ${className}`} />;
 }
 
@@ -40,7 +39,6 @@ interface Drawn {
   readonly samples: readonly ForceSample[];
   readonly isRunning: boolean;
   readonly trace: Trace | null;
-  readonly band: Band | undefined;
   readonly topN: number;
 }
 
@@ -58,19 +56,14 @@ interface Paper {
 
 /** @returns the top of the scale, which only grows while a trial runs */
 function draw(context: CanvasRenderingContext2D, element: HTMLCanvasElement, drawn: Drawn): number {
-  const { samples, isRunning, trace, band } = drawn;
+  const { samples, isRunning, trace } = drawn;
   const ratio = window.devicePixelRatio || 1;
   const [width, height] = fitted(element, ratio);
   const [firstS, lastS] = [samples[0]?.tS ?? 0, samples.at(-1)?.tS ?? 0];
   const fromS = isRunning ? Math.max(firstS, lastS - SEEN_S) : firstS;
   const spanS = Math.max(isRunning ? SEEN_S : 1, lastS - fromS);
-  const seen = samples.slice(
-    Math.max(
-      0,
-      samples.findIndex(({ tS }) => tS >= fromS),
-    ),
-  );
-  const highest = seen.reduce((most, { valueN }) => Math.max(most, valueN), band?.highN ?? 0);
+  const seen = since(samples, fromS);
+  const highest = seen.reduce((most, { valueN }) => Math.max(most, valueN), 0);
   const topN = Math.max(drawn.topN, highest * HEADROOM);
   const style = getComputedStyle(element);
   const paper: Paper = {
@@ -81,11 +74,17 @@ function draw(context: CanvasRenderingContext2D, element: HTMLCanvasElement, dra
   };
   context.clearRect(0, 0, width, height);
   drawScale(paper);
-  if (band) drawBand(paper, band);
   if (trace) drawPlateau(paper, trace);
   drawLine(paper, seen);
   if (trace) drawOnset(paper, trace);
   return topN;
+}
+
+/** The samples from an instant on, found from the end: a long signal is not gone through with every frame. */
+function since(samples: readonly ForceSample[], fromS: number): readonly ForceSample[] {
+  let start = samples.length;
+  while (start > 0 && (samples[start - 1]?.tS ?? fromS) >= fromS) start--;
+  return samples.slice(start);
 }
 
 /** Gives the picture as many points as the screen has. */
@@ -109,11 +108,6 @@ function drawScale({ context, width, ratio, topN, y, colour }: Paper): void {
     context.stroke();
     context.fillText(String(kg), 3 * ratio, at - 2 * ratio);
   }
-}
-
-function drawBand({ context, width, y, colour }: Paper, { lowN, highN }: Band): void {
-  context.fillStyle = colour('celadon-wash');
-  context.fillRect(0, y(highN), width, y(lowN) - y(highN));
 }
 
 function drawPlateau(

@@ -7,6 +7,7 @@ import { useStandingCautions } from '../../domain/standing-cautions.js';
 import { dropMeasuring, goToProtocol, keepMeasured, type Measuring, readingsOf, useMeasuring } from '../../store/measuring.js'; // prettier-ignore
 import { Button } from '../../ui/button.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
+import { STEP_PAGE, StepBar } from '../../ui/step-bar.js';
 import { isoToday } from '../../ui/today.js';
 import { useToast } from '../../ui/toast.js';
 import { ChooseBattery } from './choose-battery.js';
@@ -56,48 +57,46 @@ function Bench({ athlete, measuring, before }: BenchProps) {
     window.scrollTo({ top: 0 });
   };
   return (
-    <div className="mx-auto flex min-h-[calc(100dvh-5.25rem)] w-full max-w-6xl flex-col px-4 pt-4 sm:min-h-dvh sm:px-8 sm:pt-6">
+    <div className={`${STEP_PAGE} max-w-6xl`}>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-4 lg:grid-cols-[13rem_minmax(0,1fr)]">
         <ProtocolRail athlete={athlete} measuring={measuring} go={go} />
         <ProtocolView key={protocol.id} {...{ athlete, measuring, protocol, cautions, before, source, setSource }} />
       </div>
-      <footer className="sticky bottom-0 z-10 -mx-4 mt-auto border-t border-ink bg-porcelain px-4 sm:mx-0 sm:px-0">
-        <div className="flex items-center gap-2 py-2">
-          {at > 0 ? (
-            <Button className="min-h-11" onClick={() => go(at - 1)}>
-              Back
-            </Button>
-          ) : (
-            <Button
-              kind="quiet"
-              className="min-h-11"
-              onClick={() => {
-                dropMeasuring(athlete.id);
-                if (count > 0) useToast.getState().show({ text: 'Left without recording.' });
-              }}
-            >
-              Leave
-            </Button>
-          )}
-          <span className="flex-1 text-center text-small text-ink-soft figures">
-            {at + 1} of {ids.length}
-          </span>
-          {count > 0 && !isLast && (
-            <Button className="min-h-11 max-sm:hidden" onClick={keep}>
-              Record {count} and end
-            </Button>
-          )}
-          {isLast ? (
-            <Button kind="primary" className="min-h-11 min-w-28" disabled={count === 0} onClick={keep}>
-              Record {count || ''}
-            </Button>
-          ) : (
-            <Button kind="primary" className="min-h-11 min-w-28" onClick={() => go(at + 1)}>
-              Next
-            </Button>
-          )}
-        </div>
-      </footer>
+      <StepBar>
+        {at > 0 ? (
+          <Button className="min-h-11" onClick={() => go(at - 1)}>
+            Back
+          </Button>
+        ) : (
+          <Button
+            kind="quiet"
+            className="min-h-11"
+            onClick={() => {
+              dropMeasuring(athlete.id);
+              if (count > 0) useToast.getState().show({ text: 'Left without recording.' });
+            }}
+          >
+            Leave
+          </Button>
+        )}
+        <span className="flex-1 text-center text-small text-ink-soft figures">
+          {at + 1} of {ids.length}
+        </span>
+        {count > 0 && !isLast && (
+          <Button className="min-h-11 max-sm:hidden" onClick={keep}>
+            Record {count} and end
+          </Button>
+        )}
+        {isLast ? (
+          <Button kind="primary" className="min-h-11 min-w-28" disabled={count === 0} onClick={keep}>
+            Record {count || ''}
+          </Button>
+        ) : (
+          <Button kind="primary" className="min-h-11 min-w-28" onClick={() => go(at + 1)}>
+            Next
+          </Button>
+        )}
+      </StepBar>
     </div>
   );
 }

@@ -1,7 +1,6 @@
 import type { Athlete, StoredReading } from '@clay-pot/contracts';
-import { ageOn, changeOf, dayWords, type Hand, HANDS, isOfEachHand, latestReading, meanOf, measuredAs, placeInNorm, type Protocol, type ReadingUnit, sidesOf } from '@clay-pot/core'; // prettier-ignore
+import { ageOn, changeOf, dayWords, type Hand, HANDS, isOfEachHand, latestReading, meanOf, measuredAs, placeInNorm, type Protocol, type ReadingUnit, repeatsOf, sidesOf } from '@clay-pot/core'; // prettier-ignore
 import { Asked } from '../../domain/asked.js';
-import { repeatsOf } from '../../domain/repeats.js';
 import { numberText, readingText } from '../../domain/units.js';
 import { SideMark } from '../../ui/marks.js';
 import { isoToday } from '../../ui/today.js';

@@ -1,4 +1,11 @@
-import { type Hand, HANDS, type MeasurementError, type ReadingUnit } from '@clay-pot/core';
+import {
+  bandOfReading,
+  type DayReading,
+  type Hand,
+  HANDS,
+  type MeasurementError,
+  type ReadingUnit,
+} from '@clay-pot/core';
 import {
   CartesianGrid,
   ComposedChart,
@@ -12,25 +19,15 @@ import {
 import { numberText, shownUnit, shownValue } from '../../domain/units.js';
 import { dayText } from '../../ui/format.js';
 
-/** One reading on the chart. */
-export interface Point {
-  readonly onDay: string;
-  readonly value: number;
-  /** Whether it differs from the first one by more than the error of two readings. */
-  readonly isReal: boolean;
-}
-
 interface Props {
   title: string;
   unit: ReadingUnit;
-  points: Readonly<Record<Hand, readonly Point[]>>;
+  points: Readonly<Record<Hand, readonly DayReading[]>>;
   error: Readonly<Record<Hand, MeasurementError>>;
   goal: number | null;
 }
 
 const COLOUR: Record<Hand, string> = { left: 'var(--color-cobalt)', right: 'var(--color-ochre)' };
-/** Half of what holds nineteen of twenty repeats of one reading. */
-const NINETEEN_IN_TWENTY = 1.96;
 const NOON = 'T12:00:00Z';
 
 /** Readings over time, both hands, each with its error; filled where it is a real change since the first. */
@@ -48,8 +45,8 @@ export function TrendChart({ title, unit, points, error, goal }: Props) {
       right: shown('right'),
       leftReal: of('left')?.isReal ?? false,
       rightReal: of('right')?.isReal ?? false,
-      leftError: shownValue(unit, NINETEEN_IN_TWENTY * error.left.sem),
-      rightError: shownValue(unit, NINETEEN_IN_TWENTY * error.right.sem),
+      leftError: shownValue(unit, bandOfReading(error.left)),
+      rightError: shownValue(unit, bandOfReading(error.right)),
     };
   });
   return (

@@ -1,34 +1,15 @@
 import type { StoredReading } from '@clay-pot/contracts';
-import { capital, changeOf, counted, dayWords, errorOf, type Hand, HANDS, measuredAs, meanOf, READING_NAMES, readingUnit, type ReadingKind, type ReadingUnit, readNumber, type Trend } from '@clay-pot/core'; // prettier-ignore
+import { capital, counted, dayByDay, type DayReading, dayWords, errorOf, type Hand, HANDS, keyOfThing, measuredAs, type MeasuredThing, READING_NAMES, type ReadingUnit, readingUnit, readNumber, repeatsOf, thingsIn, type Trend } from '@clay-pot/core'; // prettier-ignore
 import { useMemo } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useAthlete, useReadings } from '../../api/queries.js';
-import { repeatsOf } from '../../domain/repeats.js';
 import { numberText, readingText, shownUnit, shownValue, storedValue } from '../../domain/units.js';
 import { useTrend } from '../../domain/use-trend.js';
 import { ButtonLink } from '../../ui/button.js';
 import { SelectField, TextField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
-import { type Point, TrendChart } from './trend-chart.js';
-
-/** One thing that was measured: its readings are compared with each other and with nothing else. */
-interface Thing {
-  readonly key: string;
-  readonly kind: ReadingKind;
-  readonly of: string;
-  readonly detail: string;
-}
-
-const thingsOf = (readings: readonly StoredReading[]): Thing[] => {
-  const things = readings.map(({ kind, of, detail = '' }) => ({ key: `${kind}|${of}|${detail}`, kind, of, detail }));
-  const counts = new Map<string, number>();
-  for (const { key } of things) counts.set(key, (counts.get(key) ?? 0) + 1);
-  // What was read most often has most to tell.
-  return [...new Map(things.map((thing) => [thing.key, thing])).values()].sort(
-    (a, b) => (counts.get(b.key) ?? 0) - (counts.get(a.key) ?? 0) || a.key.localeCompare(b.key),
-  );
-};
+import { TrendChart } from './trend-chart.js';
 
 /** How one thing went over the weeks: both hands, with the error of each reading, the trend and when a goal is met. */
 export default function TrendsPage() {
@@ -37,8 +18,8 @@ export default function TrendsPage() {
   const readings = useReadings(id);
   const [params, setParams] = useSearchParams();
   const all = readings.data;
-  const things = useMemo(() => thingsOf(all ?? []), [all]);
-  const chosen = things.find(({ key }) => key === params.get('of')) ?? things[0];
+  const things = useMemo(() => thingsIn(all ?? []), [all]);
+  const chosen = things.find((thing) => keyOfThing(thing) === params.get('of')) ?? things[0];
   if (athlete.isError && !athlete.data) return <Trouble error={athlete.error} retry={() => void athlete.refetch()} />;
   if (!athlete.data || !all) return <Loading what="readings" />;
   const set = (name: 'of' | 'goal', value: string) => {
@@ -63,6 +44,8 @@ export default function TrendsPage() {
   );
 }
 
+type Thing = Required<MeasuredThing>;
+
 interface OfProps {
   things: readonly Thing[];
   chosen: Thing;
@@ -77,7 +60,7 @@ function OfThing({ things, chosen, readings, goal, set }: OfProps) {
   const unit = readingUnit(chosen.kind, chosen.of) ?? 'N';
   const repeats = useMemo(() => repeatsOf(readings, chosen), [readings, chosen]);
   const points = useMemo(
-    () => ({ left: pointsOf(readings, chosen, 'left', repeats), right: pointsOf(readings, chosen, 'right', repeats) }),
+    () => ({ left: dayByDay(readings, chosen, 'left', repeats), right: dayByDay(readings, chosen, 'right', repeats) }),
     [readings, chosen, repeats],
   );
   const measured = measuredAs(chosen);
@@ -88,9 +71,9 @@ function OfThing({ things, chosen, readings, goal, set }: OfProps) {
   return (
     <>
       <div className="mb-4 grid gap-4 sm:grid-cols-[minmax(0,1fr)_12rem]">
-        <SelectField label="What" value={chosen.key} onChange={(event) => set('of', event.target.value)}>
+        <SelectField label="What" value={keyOfThing(chosen)} onChange={(event) => set('of', event.target.value)}>
           {things.map((thing) => (
-            <option key={thing.key} value={thing.key}>
+            <option key={keyOfThing(thing)} value={keyOfThing(thing)}>
               {thingName(thing)}
             </option>
           ))}
@@ -120,34 +103,10 @@ function OfThing({ things, chosen, readings, goal, set }: OfProps) {
   );
 }
 
-/** A day's readings of a hand as one, each beside the first. */
-function pointsOf(
-  readings: readonly StoredReading[],
-  { kind, of, detail }: Thing,
-  hand: Hand,
-  repeats: readonly (readonly number[])[],
-): Point[] {
-  // prettier-ignore
-  const mine = readings.filter(
-    (reading) => reading.kind === kind && reading.of === of && (reading.detail ?? '') === detail && reading.hand === hand,
-  );
-  const days = [...new Set(mine.map(({ onDay }) => onDay))].sort();
-  const values = days.map((onDay) => ({
-    onDay,
-    value: meanOf(mine.filter((reading) => reading.onDay === onDay).map(({ value }) => value)),
-  }));
-  const [first] = values;
-  return values.map(({ onDay, value }) => ({
-    onDay,
-    value,
-    isReal: first !== undefined && changeOf(measuredAs({ kind, of }), first.value, value, repeats).isReal,
-  }));
-}
-
 interface TrendOfProps {
   hand: Hand;
   unit: ReadingUnit;
-  points: readonly Point[];
+  points: readonly DayReading[];
   goal: number | null;
 }
 
@@ -193,7 +152,7 @@ function Table({
   error,
 }: {
   unit: ReadingUnit;
-  points: Record<Hand, readonly Point[]>;
+  points: Record<Hand, readonly DayReading[]>;
   error: Record<Hand, { change: number; from: string; repeats: number }>;
 }) {
   // prettier-ignore

@@ -1,7 +1,7 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { type Hand, isAction, isOfEachHand, kgFromN, newtonsFromKg, type Protocol, READING_LIMITS, readNumber, type ReadingUnit, sidesInTurn, unitDoubt } from '@clay-pot/core'; // prettier-ignore
+import { type Hand, isAction, isOfEachHand, kgFromN, LEVER_CM, momentOf, newtonsFromKg, type Protocol, READING_LIMITS, type ReadingUnit, readNumber, sidesInTurn, unitDoubt, USUAL_LEVER_CM } from '@clay-pot/core'; // prettier-ignore
 import { X } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useForWhom } from '../../domain/for-whom.js';
 import { boundsText, readingText, shownUnit, storedValue } from '../../domain/units.js';
 import { addTrial, type Measuring, removeTrial, setLever, trialsOf } from '../../store/measuring.js';
@@ -22,10 +22,6 @@ interface Props {
   open: readonly Hand[];
   source: Source;
 }
-
-/** Where the gauge usually pushes, from the wrist. */
-const USUAL_LEVER_CM = 8;
-const CM_PER_M = 100;
 
 /** Whose turn it is, and what came of the turns before: sides alternate, and each hand rests while the other works. */
 export function Turns({ athlete, measuring, protocol, unit, open, source }: Props) {
@@ -74,22 +70,22 @@ export function Turns({ athlete, measuring, protocol, unit, open, source }: Prop
   );
 }
 
+const isLever = (cm: number) => cm >= LEVER_CM.min && cm <= LEVER_CM.max;
+
 function Lever({ athlete, measuring, protocol }: Pick<Props, 'athlete' | 'measuring' | 'protocol'>) {
   const lever = measuring.leverCm[protocol.id] ?? USUAL_LEVER_CM;
   const [typed, setTyped] = useState(String(lever));
-  const cm = readNumber(typed);
-  const isFine = cm >= 2 && cm <= 40;
   return (
     <div className="mb-3 max-w-48">
       <TextField
         label="Gauge from the wrist, cm"
         inputMode="decimal"
         value={typed}
-        error={isFine ? undefined : 'within 2–40 cm'}
+        error={isLever(readNumber(typed)) ? undefined : `within ${LEVER_CM.min}–${LEVER_CM.max} ${LEVER_CM.unit}`}
         onChange={(event) => {
           setTyped(event.target.value);
           const next = readNumber(event.target.value);
-          if (next >= 2 && next <= 40) setLever(athlete.id, protocol.id, next);
+          if (isLever(next)) setLever(athlete.id, protocol.id, next);
         }}
       />
     </div>
@@ -120,12 +116,11 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
   const [typed, setTyped] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const [doubted, setDoubted] = useState<Doubted | null>(null);
-  const input = useRef<HTMLInputElement>(null);
   // One for the turn: a choice that is drawn anew must not begin another.
   const device = useMemo(() => deviceFor(source, protocol, hand, athlete.id), [source, protocol, hand, athlete.id]);
   const lever = measuring.leverCm[protocol.id] ?? USUAL_LEVER_CM;
   const typedUnit = unit === 'N·m' ? 'kg' : shownUnit(unit);
-  const inKept = (shown: number) => (unit === 'N·m' ? Number(((newtonsFromKg(shown) * lever) / CM_PER_M).toFixed(2)) : storedValue(unit, shown)); // prettier-ignore
+  const inKept = (shown: number) => storedValue(unit, unit === 'N·m' ? momentOf(newtonsFromKg(shown), lever) : shown);
   const keep = (value: number) => {
     addTrial(athlete.id, protocol, hand, value);
     // The next turn is asked for where this one was.
@@ -151,7 +146,6 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
           }}
         >
           <input
-            ref={input}
             data-trial
             aria-label={`Trial ${index + 1}, ${hand}, ${typedUnit || 'times'}`}
             aria-invalid={trouble !== null || undefined}

@@ -1,4 +1,4 @@
-import { type DeviceSample, forcesOf, type ForceSample, type Trace, traceOf } from '@clay-pot/core';
+import { type DeviceUnit, forcesOf, type ForceSample, isEffortOver, NOTHING_SEEN, type Trace, traceOf, watched } from '@clay-pot/core'; // prettier-ignore
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Device } from '../../domain/devices/device.js';
 
@@ -15,57 +15,52 @@ export interface Trial {
   readonly forces: { readonly current: readonly ForceSample[] };
 }
 
-/** Looked at so often whether the effort is over. */
-const LOOK_EVERY_MS = 250;
-/** At rest for so long after an effort, the trial is over. */
-const OVER_AFTER_S = 1;
 /** Nobody squeezes for longer in a trial. */
 const MOST_MS = 60_000;
+const UNIT_CHANGED = 'The device changed its unit on the way: nothing of it can be trusted.';
 
 /** One trial on a device: from the start to the end of the effort, or until it is stopped. */
-export function useTrial(device: Device | null, channel: string): Trial {
+export function useTrial(device: Device, channel: string): Trial {
   const [state, setState] = useState<Trial['state']>('idle');
   const [trace, setTrace] = useState<Trace | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const forces = useRef<ForceSample[]>([]);
-  const samples = useRef<DeviceSample[]>([]);
   const disconnect = useRef<(() => void) | null>(null);
 
-  const finish = useCallback(
-    (why: string | null) => {
-      disconnect.current?.();
-      disconnect.current = null;
-      const inNewtons = forcesOf(samples.current, channel);
-      setTrace(inNewtons && inNewtons.length > 0 ? traceOf(inNewtons) : null);
-      setTrouble(inNewtons ? why : 'The device changed its unit on the way: nothing of it can be trusted.');
-      setState('done');
-    },
-    [channel],
-  );
-  const start = useCallback(() => {
-    if (!device) return;
-    samples.current = [];
+  const finish = useCallback((why: string | null) => {
+    disconnect.current?.();
+    disconnect.current = null;
+    setTrace(why !== UNIT_CHANGED && forces.current.length > 0 ? traceOf(forces.current) : null);
+    setTrouble(why);
+    setState('done');
+  }, []);
+  const start = () => {
     forces.current = [];
     setTrace(null);
     setTrouble(null);
     setState('running');
+    let unit: DeviceUnit | undefined;
+    let seen = NOTHING_SEEN;
     disconnect.current = device.connect({
-      samples: (more) => {
-        samples.current.push(...more);
-        forces.current.push(...(forcesOf(more, channel) ?? []));
+      samples: (list) => {
+        const mine = list.filter((sample) => sample.channel === channel);
+        unit ??= mine[0]?.unit;
+        const more = mine.some((sample) => sample.unit !== unit) ? null : forcesOf(mine, channel);
+        if (!more) {
+          finish(UNIT_CHANGED);
+          return;
+        }
+        for (const force of more) forces.current.push(force);
+        seen = watched(seen, more);
+        if (isEffortOver(seen)) finish(null);
       },
       ended: finish,
     });
-  }, [device, channel, finish]);
+  };
   useEffect(() => {
     if (state !== 'running') return undefined;
-    const began = Date.now();
-    const timer = setInterval(() => {
-      const { endS, keptToS } = traceOf(forces.current);
-      const isOver = endS !== null && keptToS - endS >= OVER_AFTER_S;
-      if (isOver || Date.now() - began > MOST_MS) finish(null);
-    }, LOOK_EVERY_MS);
-    return () => clearInterval(timer);
+    const timer = setTimeout(() => finish(null), MOST_MS);
+    return () => clearTimeout(timer);
   }, [state, finish]);
   // Whoever leaves lets the device go.
   useEffect(() => () => disconnect.current?.(), []);

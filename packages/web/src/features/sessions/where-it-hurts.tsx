@@ -1,10 +1,7 @@
 import {
-  capital,
   HAND_PLACES,
   type HandPlace,
   handSizeOf,
-  PLACE_SIDES,
-  type PlaceSide,
   REFERENCE_BODIES,
   skeletonOf,
   SORE_PLACE_LIST,
@@ -13,9 +10,8 @@ import {
   type WorkingSide,
 } from '@clay-pot/core';
 import { useCallback, useState } from 'react';
-import { HandPlaces } from '../../drawing/hand/hand-places.js';
+import { PointAtHand } from '../../domain/point-at-hand.js';
 import { hasWebGl } from '../../drawing/hand/shared-stage.js';
-import { Segments } from '../../ui/segments.js';
 
 interface Props {
   hand: WorkingSide;
@@ -28,7 +24,6 @@ const isOnHand = (place: SorePlace | null): place is HandPlace => place !== null
 
 /** Where it hurts: pointed at on the hand, or read from a list. */
 export function WhereItHurts({ hand, place, choose }: Props) {
-  const [on, setOn] = useState<PlaceSide>('palm');
   const [listed, setListed] = useState(!hasWebGl());
   const giveUp = useCallback(() => setListed(true), []);
   if (listed) {
@@ -43,23 +38,14 @@ export function WhereItHurts({ hand, place, choose }: Props) {
   }
   return (
     <div className="mt-3">
-      <Segments
-        label="Seen from"
-        options={PLACE_SIDES}
-        words={capital}
-        chosen={on}
-        choose={setOn}
-        className="text-small"
-      />
-      <HandPlaces
+      <PointAtHand
         skeleton={skeleton}
-        side={hand === 'right' ? 'right' : 'left'}
-        on={on}
+        hand={hand === 'right' ? 'right' : 'left'}
         chosen={isOnHand(place) ? [place] : []}
-        onPick={choose}
+        pick={choose}
         label="Where it hurts"
-        className="mx-auto my-1 h-[19rem] max-w-full"
-        onTrouble={giveUp}
+        className="h-[19rem]"
+        giveUp={giveUp}
       />
       <p className="min-h-6 text-center font-semibold" aria-live="polite">
         {place ? SORE_PLACES[place] : 'Tap where it hurts'}

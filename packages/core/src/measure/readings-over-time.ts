@@ -1,0 +1,79 @@
+import type { Reading } from '../model/reading.js';
+import { meanOf } from '../model/reading.js';
+import type { Hand } from '../vocabulary/hands.js';
+import type { ReadingKind } from '../vocabulary/measures.js';
+import { changeOf } from './error.js';
+import { measuredAs } from './protocols.js';
+
+/** One thing that is measured: its readings are compared with each other and with nothing else. */
+export interface MeasuredThing {
+  readonly kind: ReadingKind;
+  readonly of: string;
+  /** The edge and grip, where it is one. */
+  readonly detail?: string;
+}
+
+const isOf =
+  ({ kind, of, detail = '' }: MeasuredThing) =>
+  (reading: Reading) =>
+    reading.kind === kind && reading.of === of && (reading.detail ?? '') === detail;
+
+/** What was measured, the most often read first. @example thingsIn([]) → [] */
+export function thingsIn(readings: readonly Reading[]): Required<MeasuredThing>[] {
+  const things = new Map<string, { thing: Required<MeasuredThing>; count: number }>();
+  for (const { kind, of, detail = '' } of readings) {
+    const key = keyOfThing({ kind, of, detail });
+    const known = things.get(key);
+    if (known) known.count++;
+    else things.set(key, { thing: { kind, of, detail }, count: 1 });
+  }
+  return [...things.values()]
+    .sort((a, b) => b.count - a.count || keyOfThing(a.thing).localeCompare(keyOfThing(b.thing)))
+    .map(({ thing }) => thing);
+}
+
+/** Tells things apart, also in an address. @example keyOfThing({ kind: 'maximum', of: 'grip' }) → 'maximum|grip|' */
+export const keyOfThing = ({ kind, of, detail = '' }: MeasuredThing): string => [kind, of, detail].join('|');
+
+/**
+ * Repeats of one thing, from which its error is known: the trials of each reading, and readings of one hand on one day.
+ * @example repeatsOf([], { kind: 'maximum', of: 'grip' }) → []
+ */
+export function repeatsOf(readings: readonly Reading[], thing: MeasuredThing): number[][] {
+  const mine = readings.filter(isOf(thing));
+  const days = new Map<string, number[]>();
+  for (const { hand, onDay, value } of mine) {
+    const key = `${hand} ${onDay}`;
+    days.set(key, [...(days.get(key) ?? []), value]);
+  }
+  return [...mine.map(({ trials = [] }) => [...trials]), ...days.values()].filter((set) => set.length > 1);
+}
+
+/** What a hand was measured at on a day. */
+export interface DayReading {
+  readonly onDay: string;
+  /** The mean of the day. */
+  readonly value: number;
+  /** Whether it differs from the first day by more than the error of two readings. */
+  readonly isReal: boolean;
+}
+
+/** How one thing went for a hand, day by day, each beside the first. */
+export function dayByDay(
+  readings: readonly Reading[],
+  thing: MeasuredThing,
+  hand: Hand,
+  repeats: readonly (readonly number[])[],
+): DayReading[] {
+  const mine = readings.filter((reading) => reading.hand === hand).filter(isOf(thing));
+  const days = [...new Set(mine.map(({ onDay }) => onDay))].sort();
+  const values = days.map((onDay) =>
+    meanOf(mine.filter((reading) => reading.onDay === onDay).map(({ value }) => value)),
+  );
+  const [first = 0] = values;
+  return values.map((value, index) => ({
+    onDay: days[index] ?? '',
+    value,
+    isReal: changeOf(measuredAs(thing), first, value, repeats).isReal,
+  }));
+}

@@ -1,0 +1,133 @@
+import { describe, expect, test } from '@jest/globals';
+import { shippedMovement, LIBRARY } from '../../library/index.js';
+import { referencePerson } from '../../mechanics/person.js';
+import { REFERENCE_BODIES } from '../../model/body.js';
+import { type Intake, newIntake, withPerson } from '../../model/intake.js';
+import type { Reading } from '../../model/reading.js';
+import { cautionsOn } from '../cautions.js';
+import { movementsOpen } from './movements-open.js';
+import { referralLetter } from './referral-letter.js';
+import { screen } from './screen.js';
+import { REMEDIES, WHY_IT_HURTS, whyItHurts } from './why-it-hurts.js';
+
+const TODAY = '2026-06-10';
+
+describe('why it hurts', () => {
+  /** Every path that can be answered, to its end. */
+  function paths(path: readonly string[] = []): (readonly string[])[] {
+    const { next } = whyItHurts(path);
+    return next ? Object.keys(next.question.answers).flatMap((answer) => paths([...path, answer])) : [path];
+  }
+
+  test('every path ends in something to try, every remedy is the end of one, and none is long', () => {
+    const all = paths();
+    expect(new Set(all.map((path) => whyItHurts(path).remedy?.id))).toEqual(new Set(Object.keys(REMEDIES)));
+    expect(Math.max(...all.map((path) => path.length))).toBeLessThanOrEqual(Object.keys(WHY_IT_HURTS).length);
+    for (const path of all) expect(whyItHurts(path).said).toHaveLength(path.length);
+  });
+
+  // What practice says of planted hands that hurt in training.
+  test.each([
+    [['all-day'], 'unload'],
+    [['late', 'yes'], 'step-back'],
+    [['late', 'no', 'yes'], 'side-load'],
+    [['late', 'no', 'no', 'no'], 'set-up'],
+    [['late', 'no', 'no', 'yes', 'yes', 'no'], 'fists'],
+    [['late', 'no', 'no', 'yes', 'yes', 'yes'], 'handles'],
+    [['after', 'no', 'no', 'yes', 'no'], 'less'],
+  ] as const)('%j: %s', (path, id) => expect(whyItHurts(path).remedy?.id).toBe(id));
+
+  test('what a remedy is of is on the shelf', () => {
+    for (const { movementIds } of Object.values(REMEDIES)) {
+      for (const id of movementIds) expect([id, shippedMovement(id)?.id]).toEqual([id, id]);
+    }
+  });
+
+  test('says which answers there are, and when there is nothing to answer', () => {
+    expect(() => whyItHurts(['never'])).toThrow('answered by all-day, late, start, after, not by never');
+    expect(() => whyItHurts(['toString'])).toThrow('answered by');
+    expect(() => whyItHurts(['all-day', 'yes'])).toThrow('nothing to answer after it');
+  });
+});
+
+describe('what is left of the shelf', () => {
+  const person = referencePerson(REFERENCE_BODIES.female, TODAY);
+  const open = (health: Parameters<typeof screen>[0]) => {
+    const { cautions } = screen(health, { onDay: TODAY, ageYears: 30, intakeId: 'i' });
+    return movementsOpen(person, LIBRARY, cautionsOn({ cautions }, TODAY));
+  };
+  const levels = (list: ReturnType<typeof open>) => list.reduce((sum, { openLevels }) => sum + openLevels.length, 0);
+
+  test('all of it without a caution; free motion alone where both hands are referred; nothing where both rest', () => {
+    const all = LIBRARY.reduce((sum, { ladder }) => sum + ladder.length, 0);
+    expect(levels(open({}))).toBe(all);
+    const referred = open({ signs: [{ sign: 'dropping-things', hand: 'both' }] });
+    for (const { movementId, openLevels } of referred) {
+      const free = shippedMovement(movementId)!.ladder.filter(({ loading }) => loading === 'unloaded');
+      expect([movementId, openLevels]).toEqual([movementId, free.map(({ id }) => id)]);
+    }
+    expect(levels(open({ signs: [{ sign: 'pop', hand: 'both' }] }))).toBe(0);
+  });
+
+  test('one hand that is free keeps a level open; whatever is off says why', () => {
+    expect(levels(open({ signs: [{ sign: 'pop', hand: 'left' }] }))).toBe(levels(open({})));
+    const sore = open({ symptoms: (['left', 'right'] as const).map((hand) => ({ place: 'wrist-back', hand, kind: 'ache', score: 7 })) }); // prettier-ignore
+    expect(levels(sore)).toBeLessThan(levels(open({})));
+    for (const { openLevels, ofLevels, why } of sore) expect(why === null).toBe(openLevels.length === ofLevels);
+  });
+});
+
+describe('a letter', () => {
+  const athlete = { name: 'Somebody Made Up', birthDate: '1981-01-29', dominantHand: 'right', practice: 'Signing' } as const; // prettier-ignore
+  const answers: Intake = {
+    ...newIntake(athlete, null, TODAY),
+    signs: [{ sign: 'night-tingling', hand: 'right' }],
+    symptoms: [{ place: 'thumb-tip', hand: 'right', kind: 'tingling', score: 4 }],
+    discomfort: [{ hand: 'right', atNight: 5 }],
+    history: [{ condition: 'arthritis', hand: 'left', note: 'thumb' }],
+  };
+  const { cautions } = screen(answers, { onDay: TODAY, ageYears: 45, intakeId: 'i' });
+  const grip = (hand: 'left' | 'right', onDay: string, value: number): Reading => ({ kind: 'maximum', of: 'grip', hand, onDay, value }); // prettier-ignore
+  const letter = referralLetter({
+    athlete,
+    cautions,
+    intake: answers,
+    readings: [grip('left', '2026-04-01', 250), grip('left', '2026-06-01', 262), grip('right', '2026-06-01', 231)],
+    coach: 'A Coach',
+    studio: 'A Hall',
+    today: TODAY,
+  });
+  const part = (heading: RegExp) => letter.parts.find((each) => heading.test(each.heading))?.lines ?? [];
+
+  test('says who, why, what was told, what was stopped, what else is minded, and the latest readings', () => {
+    expect(letter.opening).toContain('Somebody Made Up, 45 years old, right-handed');
+    expect(part(/Why/).join()).toContain('Numbness or tingling, right hand, since 10 Jun 2026');
+    expect(part(/told on 10 Jun 2026/)).toEqual([
+      'Numbness or tingling, at night above all, right hand',
+      'Arthritis of hand or wrist, left hand. thumb',
+      'Thumb, tip, right hand: tingles, 4 of 10',
+      'Discomfort of 10, right hand: at night 5',
+    ]);
+    expect(part(/stopped/).every((line) => line.includes('no loading until'))).toBe(true);
+    expect(part(/minded/).join()).toContain('Arthritis');
+    expect(part(/measured/)).toEqual(['Grip, most strength: left 262 N, right 231 N (1 Jun 2026)']);
+  });
+
+  test('asks for limits and names no diagnosis of its own', () => {
+    expect(letter.asks.join()).toMatch(/extension over.*percent.*body weight/s);
+    expect(letter.closing).toContain('no diagnosis');
+    expect(JSON.stringify(letter)).not.toMatch(/syndrome|carpal|tendinitis/i);
+  });
+
+  test('leaves out what there is nothing to say of', () => {
+    const bare = referralLetter({ athlete: { ...athlete, birthDate: null, practice: '' }, cautions: [], intake: null, readings: [], coach: 'A', studio: 'B', today: TODAY }); // prettier-ignore
+    expect(bare.parts).toEqual([]);
+    expect(bare.opening).toContain('Somebody Made Up, right-handed trains with us.');
+  });
+});
+
+test('of the person only what was said goes into the record', () => {
+  const record = { name: 'S', practice: 'Ropes', birthDate: '1990-01-01', sex: 'female', dominantHand: 'left', statureCm: 170, massKg: 60, equipment: ['mat'], cautions: [], notes: '' } as const; // prettier-ignore
+  const answers = { ...newIntake(record, null, TODAY), discipline: '', person: { massKg: 62, statureCm: null } };
+  expect(withPerson(record, answers)).toEqual({ ...record, massKg: 62 });
+});

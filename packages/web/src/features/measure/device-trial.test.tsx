@@ -1,0 +1,81 @@
+import { describe, expect, jest, test } from '@jest/globals';
+import { type DeviceFault, type DeviceSample, programSeconds, SimulatedDevice } from '@clay-pot/core';
+import { act, screen } from '@testing-library/react';
+import type { Device, DeviceEvents } from '../../domain/devices/device.js';
+import { show } from '../../screen.fixture.js';
+import { DeviceTrial } from './device-trial.js';
+
+/** A device whose samples the test sends. */
+function wired() {
+  let events: DeviceEvents | undefined;
+  const ended = jest.fn();
+  const device: Device = {
+    name: 'A gauge',
+    connect: (told) => {
+      events = told;
+      return ended;
+    },
+  };
+  const send = (samples: readonly DeviceSample[]) => act(() => events!.samples(samples));
+  const end = (trouble: string | null) => act(() => events!.ended(trouble));
+  return { device, send, end, ended };
+}
+const trial = (fault: DeviceFault = 'none') =>
+  new SimulatedDevice({ kind: 'grip', most: 400, program: 'trial', fault }).samplesTo(programSeconds('trial') + 1);
+
+async function onDevice() {
+  const wire = wired();
+  const take = jest.fn<(newtons: number) => void>();
+  const shown = show(<DeviceTrial device={wire.device} channel="force" hand="left" take={take} />);
+  await shown.user.click(screen.getByRole('button', { name: 'Start trial' }));
+  return { ...shown, ...wire, take };
+}
+
+describe('a trial on a device', () => {
+  test('ends by itself when the hand has let go, says what it was, and gives its most', async () => {
+    const { user, send, ended, take } = await onDevice();
+    for (let from = 0, all = trial(); from < all.length; from += 16) send(all.slice(from, from + 16));
+    expect(ended).toHaveBeenCalled();
+    await user.click(screen.getByRole('button', { name: /^Take 4\d\.\d kg$/ }));
+    expect(Math.abs(take.mock.calls[0]![0] - 400)).toBeLessThan(12);
+    expect(screen.getByText('held').nextSibling!.textContent).toMatch(/^\d\d\.\d kg$/);
+    expect(screen.getByRole('button', { name: 'Again' })).toBeTruthy();
+  });
+
+  test('says a fault of the signal, and keeps what is good of it', async () => {
+    const { send, end } = await onDevice();
+    send(trial('stuck value'));
+    end(null);
+    expect(screen.getByText(/the device repeated/)).toBeTruthy();
+    expect(screen.getByRole('button', { name: /^Take/ })).toBeTruthy();
+  });
+
+  test('a lost connection is said, and what came before it can be taken', async () => {
+    const { send, end } = await onDevice();
+    send(trial().filter(({ tS }) => tS < 3));
+    end('The connection to the device was lost.');
+    expect(screen.getByRole('alert').textContent).toBe('The connection to the device was lost.');
+    expect(screen.getByRole('button', { name: /^Take/ })).toBeTruthy();
+  });
+
+  test('a unit that changes on the way ends it: nothing of it can be taken', async () => {
+    const { send, ended } = await onDevice();
+    send(trial('wrong unit'));
+    expect(ended).toHaveBeenCalled();
+    expect(screen.getByRole('alert').textContent).toContain('changed its unit');
+    expect(screen.queryByRole('button', { name: /^Take/ })).toBeNull();
+  });
+
+  test('stopped before anything came, it says that there was no effort', async () => {
+    const { user, ended } = await onDevice();
+    await user.click(screen.getByRole('button', { name: 'Stop' }));
+    expect(ended).toHaveBeenCalled();
+    expect(screen.queryByRole('button', { name: /^Take/ })).toBeNull();
+  });
+
+  test('whoever leaves in the middle lets the device go', async () => {
+    const { unmount, ended } = await onDevice();
+    unmount();
+    expect(ended).toHaveBeenCalled();
+  });
+});
