@@ -108,6 +108,7 @@ export * from './measure/measured.js';
 export * from './measure/place-in-norm.js';
 export * from './measure/protocols.js';
 export * from './measure/readings-over-time.js';
+export * from './measure/readings-tell.js';
 export * from './measure/sample.js';
 export * from './measure/sides.js';
 export * from './measure/simulated-device.js';

@@ -43,12 +43,35 @@ export function evidenceOf(person: Person, sessions: readonly ToldSession[], loo
 
 function evidenceOfSession(person: Person, session: ToldSession, lookup: MovementLookup): Evidence[] {
   const { plan, sets, reports, endedAt } = session;
+  const howOf = (blockId: string, share: number) =>
+    howItEnded(reports.findLast((report) => report.blockId === blockId)?.exertion ?? null, share);
+  return evidenceOfDone(person, { plan, sets, onDay: endedAt.slice(0, 10) }, lookup, howOf);
+}
+
+/** What was done of a plan on a day. */
+export interface Done extends Pick<CarriedOut, 'plan' | 'sets'> {
+  readonly onDay: string;
+}
+
+/** How hard the end of a block was on a scale to ten, as which kind of evidence it counts, and what it is called. */
+export interface SetEnding {
+  readonly kind: EvidenceKind;
+  readonly rating: number;
+  readonly words: string;
+}
+
+/** What the blocks that were done tell of maxima, by how each ended. @param howOf how a block ended of which a share was done; null where that tells nothing */
+export function evidenceOfDone(
+  person: Person,
+  { plan, sets, onDay }: Done,
+  lookup: MovementLookup,
+  howOf: (blockId: string, share: number) => SetEnding | null,
+): Evidence[] {
   const planned = compileTimeline(plan, lookup);
   const { spans, demands } = effortTimeline(person, plan, doneTimeline(planned, sets), lookup);
   const rows = plannedAgainstDone(planned, sets);
   return plan.blocks.flatMap((block, index): Evidence[] => {
     const demand = demands[index];
-    const told = reports.findLast(({ blockId }) => blockId === block.id)?.exertion ?? null;
     const movement = lookup(block.movementId);
     if (!demand || !movement || !findLevel(movement, block.levelId)) return [];
     return HANDS.flatMap((hand): Evidence[] => {
@@ -56,7 +79,7 @@ function evidenceOfSession(person: Person, session: ToldSession, lookup: Movemen
       if (!hardest || !tells(hardest)) return [];
       const mine = rows.filter(({ blockId, side }) => blockId === block.id && (side === 'both' || side === hand));
       const share = mine.reduce((sum, row) => sum + (row.doneAmount ?? 0), 0) / mine.reduce((sum, row) => sum + row.plannedAmount, 0); // prettier-ignore
-      const how = howItEnded(told, share);
+      const how = howOf(block.id, share);
       if (!how) return [];
       const group = GROUP_OF[hardest.action];
       if (!movement.trains.includes(group)) return [];
@@ -68,8 +91,7 @@ function evidenceOfSession(person: Person, session: ToldSession, lookup: Movemen
       if (scale === null) return [];
       // The way of doing it changes what of the plain maximum there is: the belief is about the plain one.
       const value = (hardest.capacity.value / hardest.factor) * scale;
-      const what = `${movement.name}, ${how.words}`;
-      return [{ kind: how.kind, action: hardest.action, hand, value, onDay: endedAt.slice(0, 10), what }];
+      return [{ kind: how.kind, action: hardest.action, hand, value, onDay, what: `${movement.name}, ${how.words}` }];
     });
   });
 }
@@ -79,7 +101,7 @@ const tells = ({ effortPercent, logSd, capacity }: ActionEffort) =>
   effortPercent >= WORTH_RATING_PERCENT && logSd > MOSTLY_LOAD * capacity.logSd;
 
 /** What an ending tells: how hard it was, and how surely. Null where it tells nothing. */
-function howItEnded(told: number | null, share: number): { kind: EvidenceKind; rating: number; words: string } | null {
+function howItEnded(told: number | null, share: number): SetEnding | null {
   if (!(share > 0)) return null;
   const early = share < ENDED_EARLY;
   if (early && told !== null && told >= AT_THE_END) return { kind: 'to failure', rating: 10, words: 'to failure' };
@@ -89,6 +111,9 @@ function howItEnded(told: number | null, share: number): { kind: EvidenceKind; r
 
 /** No further off than this from what was believed: beyond, a rating says “much stronger” and no more. */
 const FURTHEST = working('Furthest that a set speaks for', 6, 'times what was believed', 'beyond, a rating says “much stronger” and no more', [4, 10]).value; // prettier-ignore
+
+/** Of rounding. */
+const A_HAIR = 1e-9;
 
 /**
  * The capacity, times what is believed, with which a block's spans are felt as hard as was said at their hardest; null without any. An exertion
@@ -112,13 +137,14 @@ function scaleAt(rates: Rates, spans: readonly EffortSpan[], rating: number): nu
     }
     return most;
   };
-  // The stronger, the easier it is.
+  // The stronger, the easier it is. At the end it is a full ten, for whoever is weaker than that, too: the strongest of them is looked for.
+  const isTooHard = (scale: number) => felt(scale) >= rating - A_HAIR;
   let [low, high] = [1 / FURTHEST, FURTHEST];
-  if (felt(low) < rating) return low;
-  if (felt(high) > rating) return high;
+  if (!isTooHard(low)) return low;
+  if (isTooHard(high)) return high;
   while (high / low > 1.001) {
     const middle = Math.sqrt(low * high);
-    if (felt(middle) > rating) low = middle;
+    if (isTooHard(middle)) low = middle;
     else high = middle;
   }
   return high;

@@ -95,7 +95,7 @@ const span = (of: string, steps: readonly string[], movementId: string): Protoco
   isMaximal: false,
 });
 
-const once = (id: string, kind: ReadingKind, of: string, steps: readonly string[], movementId: string, trialS: number, gauge: Gauge, isMaximal = true): Protocol => ({ id, kind, of, steps, figure: { movementId }, trials: 1, restS: 60, trialS, gauge, isMaximal }); // prettier-ignore
+const once = (id: string, kind: ReadingKind, of: string, steps: readonly string[], figure: Protocol['figure'], trialS: number, gauge: Gauge): Protocol => ({ id, kind, of, steps, figure, trials: 1, restS: 60, trialS, gauge, isMaximal: true }); // prettier-ignore
 
 /** Everything that the measuring bench leads, in the order in which it disturbs what comes after it least: range, load, strength, holds. */
 export const PROTOCOLS: readonly Protocol[] = [
@@ -115,10 +115,10 @@ export const PROTOCOLS: readonly Protocol[] = [
   force('edge pull', 'edge.lift-open', ['Standing, arm at the side, elbow nearly straight.', 'Four fingers on the edge; note its depth and the grip.', 'Pull straight up, without a jerk.']),
   ...(['wrist flexion', 'wrist extension', 'radial deviation', 'ulnar deviation'] as const).map((action) => force(action, `isometric.${action === 'wrist flexion' ? 'flexion' : action === 'wrist extension' ? 'extension' : action === 'radial deviation' ? 'radial' : 'ulnar'}`, [AGAINST, SQUARE])),
   ...(['pronation', 'supination'] as const).map((action) => force(action, 'isometric.turns', ['Elbow at the ribs, bent square, a handle in the fist.', SQUARE])),
-  once('hold.palms', 'hold', 'plank on the palms', ['Plank on the palms.', 'Until the set-up is lost: a bent elbow, a lifted knuckle, a held breath, a growing shake.'], 'bearing.palm-support', 60, 'stopwatch'),
-  once('hold.hang', 'hold', 'hang', ['Both hands on the bar, shoulders awake.', 'Until the fingers begin to open.'], 'hang.full', 60, 'stopwatch'),
-  once('repetitions.palm-lift', 'repetitions', 'palm lift', ['Heels of the hands lift a second up, two seconds down, in time.', 'Until height or time is lost; that one is not counted.'], 'strength.palm-lift', 40, 'counted'),
-  once('repetitions.fingertip-pump', 'repetitions', 'fingertip pump', ['On the fingertips, down and up in two seconds.', 'Until a finger gives way or the time is lost.'], 'strength.fingertip-pumps', 30, 'counted'),
+  once('hold.palms', 'hold', 'plank on the palms', ['Plank on the palms.', 'Until the set-up is lost: a bent elbow, a lifted knuckle, a held breath, a growing shake.'], { movementId: 'bearing.palm-support', levelId: 'plank' }, 60, 'stopwatch'),
+  once('hold.hang', 'hold', 'hang', ['Both hands on the bar, shoulders awake.', 'Until the fingers begin to open.'], { movementId: 'hang.full', levelId: 'bar' }, 60, 'stopwatch'),
+  once('repetitions.palm-lift', 'repetitions', 'palm lift', ['On the palms, knees well behind the hips; the heels of the hands lift a second up, two seconds down, in time.', 'Until height or time is lost; that one is not counted.'], { movementId: 'strength.palm-lift', levelId: 'knees-back' }, 40, 'counted'),
+  once('repetitions.fingertip-pump', 'repetitions', 'fingertip pump', ['On the fingertips of both hands at a table, down and up in two seconds.', 'Until a finger gives way or the time is lost.'], { movementId: 'strength.fingertip-pumps', levelId: 'table' }, 30, 'counted'),
 ]; // prettier-ignore
 
 /** A protocol by its id. */

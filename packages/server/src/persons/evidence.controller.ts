@@ -14,7 +14,7 @@ export class EvidenceController {
   @Get()
   @ApiOperation({
     summary:
-      'What rated, failed and broken-off sets of the last months tell of an athlete’s maxima, beside the readings.',
+      'What holds, all-out tests, and rated, failed and broken-off sets of the last months tell of an athlete’s maxima, beside maxima that were tested.',
   })
   list(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<Evidence[]> {
     return this.persons.setsTell(scope, id);

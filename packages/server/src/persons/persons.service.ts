@@ -5,7 +5,9 @@ import {
   type Evidence,
   type ForWhom,
   maximaOf,
+  type Person,
   personOf,
+  type Reading,
   type RecordedCaution,
   under,
   withRanges,
@@ -31,11 +33,18 @@ export class PersonsService {
   async forWhom(scope: StudioScope, question: WhomInput): Promise<ForWhom> {
     const today = dayIn(scope.timeZone, this.clock.now());
     const { athleteId, body } = question;
-    if (!athleteId) return withMore(bodyAlone(body, today), question);
+    if (!athleteId) return this.told(scope, bodyAlone(body, today), question);
     const known = await this.onRecord(scope, athleteId, body);
-    const seen = await this.evidence.of(scope, athleteId, known.person, this.clock.now());
-    const person = { ...known.person, evidence: [...known.person.evidence, ...seen] };
-    return withMore({ ...known, person }, question);
+    const seen = await this.evidence.of(scope, athleteId, known, this.clock.now());
+    return this.told(scope, { ...known, person: withEvidence(known.person, seen) }, question);
+  }
+
+  /** With what the question itself says of their strength, holds and tests among it. */
+  private async told(scope: StudioScope, known: ForWhom, question: WhomInput): Promise<ForWhom> {
+    const asked = withMore(known, question);
+    const readings = measuredIn(question, asked.person.today);
+    const held = await this.evidence.ofReadings(scope, { person: asked.person, readings });
+    return { ...asked, person: withEvidence(asked.person, held) };
   }
 
   /** What is minded of an athlete today; nothing where nobody of the studio is meant. @throws 404 */
@@ -47,13 +56,18 @@ export class PersonsService {
 
   /** What the sets of an athlete tell of their maxima, beside the readings. @throws 404 */
   async setsTell(scope: StudioScope, athleteId: string): Promise<Evidence[]> {
-    const { person } = await this.onRecord(scope, athleteId, undefined);
-    return this.evidence.of(scope, athleteId, person, this.clock.now());
+    const known = await this.onRecord(scope, athleteId, undefined);
+    return this.evidence.of(scope, athleteId, known, this.clock.now());
   }
 
   /** By record and readings alone, with another body where one is given. */
-  private async onRecord(scope: StudioScope, athleteId: string, body: BodyInput | undefined): Promise<ForWhom> {
+  private async onRecord(
+    scope: StudioScope,
+    athleteId: string,
+    body: BodyInput | undefined,
+  ): Promise<ForWhom & { readings: Reading[] }> {
     const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
+    const readings = await this.readings.list(scope, athleteId);
     const known = personOf(
       {
         sex: body?.sex ?? athlete.sex,
@@ -61,16 +75,25 @@ export class PersonsService {
         massKg: body?.massKg ?? athlete.massKg,
         birthDate: athlete.birthDate,
       },
-      await this.readings.list(scope, athleteId),
+      readings,
       dayIn(scope.timeZone, this.clock.now()),
     );
-    return body?.ageYears === undefined ? known : { ...known, person: { ...known.person, ageYears: body.ageYears } };
+    const person = body?.ageYears === undefined ? known.person : { ...known.person, ageYears: body.ageYears };
+    return { ...known, person, readings };
   }
 }
 
+const withEvidence = (person: Person, more: readonly Evidence[]): Person =>
+  more.length === 0 ? person : { ...person, evidence: [...person.evidence, ...more] };
+
+/** The readings of a question, on their days. */
+const measuredIn = ({ measured = [] }: WhomInput, today: string): Reading[] =>
+  measured.map((reading) => ({ ...reading, onDay: reading.onDay ?? today }));
+
 /** A person with what the question itself says of their strength. @throws 422 for a reading that cannot be */
-export function withMore({ person, estimated }: ForWhom, { strengthOfNorm, measured = [] }: WhomInput): ForWhom {
-  const readings = measured.map((reading) => ({ ...reading, onDay: reading.onDay ?? person.today }));
+export function withMore({ person, estimated }: ForWhom, question: WhomInput): ForWhom {
+  const { strengthOfNorm } = question;
+  const readings = measuredIn(question, person.today);
   const faults = readings.flatMap((reading, index) => under(`/measured/${index}`, checkReading(reading, person.today)));
   if (faults.length > 0) throw invalid(faults);
   return {
