@@ -19,7 +19,7 @@ export default defineConfig({
         icons: [{ src: '/pot.svg', sizes: 'any', type: 'image/svg+xml' }],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,woff2,bin}'],
+        globPatterns: ['**/*.{js,css,html,svg,woff2,bin,csv}'],
         // The shell opens without a network; data always comes from the server or from what the player keeps.
         navigateFallbackDenylist: [/^\/api\//],
       },

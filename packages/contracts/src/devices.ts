@@ -7,10 +7,12 @@ import {
   type DeviceSample,
   HANDS,
   idOf,
+  LEVER_CM,
   type Of,
   oneOf,
   optional,
   record,
+  text,
   trueOrFalse,
   within,
 } from '@clay-pot/core';
@@ -18,6 +20,7 @@ import {
 const PERCENT = { min: 1, max: 100, step: 1, unit: '% of own maximum' } as const;
 const NOISE = { min: 0, max: 100, step: 0.1, unit: 'of the device’s unit' } as const;
 const DRIFT = { min: -100, max: 100, step: 0.1, unit: 'of the device’s unit a minute' } as const;
+const SPEED = { min: 1, max: 50, step: 1, unit: 'times' } as const;
 const SEED = { min: 0, max: 2_147_483_647, step: 1, unit: '' } as const;
 
 /** A device that is simulated: whose hand is on it, what it does, and what the device does wrong. */
@@ -33,6 +36,12 @@ export const SIMULATED_SETUP = record({
   driftPerMin: optional(between(DRIFT, 'Drift')),
   tires: optional(trueOrFalse()),
   fault: optional(oneOf(DEVICE_FAULTS, 'Fault')),
+  /** What is measured: an action, a motion or a finger; grip, or extension of the wrist, where it is left out. */
+  of: optional(text(40, 1, 'Of what')),
+  isActive: optional(trueOrFalse()),
+  leverCm: optional(between(LEVER_CM, 'Gauge from the wrist')),
+  /** How many times faster than a hand it is sent, for trying out. */
+  speed: optional(within(SPEED, 'Speed')),
   seed: optional(within(SEED, 'Seed')),
 });
 /** A device that is simulated. */

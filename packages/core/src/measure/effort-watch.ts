@@ -2,7 +2,7 @@ import type { ForceSample } from './sample.js';
 
 /** Below this share of what was seen the hand has let go. */
 const LET_GO_SHARE = 0.1;
-/** At rest for so long after an effort, a trial is over. */
+/** At rest for so long after an effort, a trial is over, where nothing else is said. */
 const OVER_AFTER_S = 1;
 /** Less is no effort, N. */
 const LEAST_N = 10;
@@ -30,5 +30,5 @@ export function watched(before: EffortWatch, samples: readonly ForceSample[]): E
 }
 
 /** Whether there was an effort and the hand has rested since. @example isEffortOver(NOTHING_SEEN) → false */
-export const isEffortOver = ({ mostN, lastUpS, lastS }: EffortWatch): boolean =>
-  mostN >= LEAST_N && lastS - lastUpS >= OVER_AFTER_S;
+export const isEffortOver = ({ mostN, lastUpS, lastS }: EffortWatch, afterS: number = OVER_AFTER_S): boolean =>
+  mostN >= LEAST_N && lastS - lastUpS >= afterS;

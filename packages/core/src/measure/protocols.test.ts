@@ -4,12 +4,12 @@ import { checkReading, meanOf } from '../model/reading.js';
 import { MEASURABLE, READING_KINDS, readingUnit } from '../vocabulary/measures.js';
 import { whyNotMeasured } from '../rules/may-measure.js';
 import { placeInNorm } from './place-in-norm.js';
-import { BATTERIES, batteryMinutes, PROTOCOLS, protocolOf, sidesInTurn } from './protocols.js';
+import { BATTERIES, batteryMinutes, LED_PROTOCOLS, PROTOCOLS, protocolOf, sidesInTurn } from './protocols.js';
 import { unitDoubt } from './unit-doubt.js';
 
 describe('protocols', () => {
   test('each measures something that can be kept, says how, and has its picture', () => {
-    for (const { id, kind, of, steps, figure } of PROTOCOLS) {
+    for (const { id, kind, of, steps, figure } of LED_PROTOCOLS) {
       expect([id, readingUnit(kind, of)]).toEqual([id, expect.any(String)]);
       expect(steps.length).toBeGreaterThanOrEqual(2);
       const movement = shippedMovement(figure.movementId);

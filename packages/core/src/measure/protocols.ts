@@ -1,3 +1,4 @@
+import { ALL_OUT } from './critical-force.js';
 import type { Measured } from './measured.js';
 import type { Gauge, ReadingKind, ReadingUnit } from '../vocabulary/measures.js';
 import { READING_NAMES, readingUnit } from '../vocabulary/measures.js';
@@ -22,6 +23,8 @@ export interface Protocol {
   readonly gauge: Gauge;
   /** Whether the whole of it is one effort at the limit: left out where efforts are capped. */
   readonly isMaximal: boolean;
+  /** What comes of the same trial as another is not led by itself. */
+  readonly alongWith?: string;
 }
 
 const ACTIVE = 'Bend as far as the wrist goes by itself; do not help.';
@@ -97,6 +100,26 @@ const span = (of: string, steps: readonly string[], movementId: string): Protoco
 
 const once = (id: string, kind: ReadingKind, of: string, steps: readonly string[], figure: Protocol['figure'], trialS: number, gauge: Gauge): Protocol => ({ id, kind, of, steps, figure, trials: 1, restS: 60, trialS, gauge, isMaximal: true }); // prettier-ignore
 
+const ALL_OUT_S = ALL_OUT.contractions * (ALL_OUT.workS + ALL_OUT.restS);
+/** The all-out test, and what can be done above its critical force, which comes of the same contractions. */
+function allOut(of: string, steps: readonly string[]): Protocol[] {
+  const id = `all-out.${of.replaceAll(' ', '-')}`;
+  const shared: Omit<Protocol, 'id' | 'kind' | 'steps'> = {
+    ...{ of, figure: { movementId: of === 'grip' ? 'grip.ball-squeeze' : 'edge.lift-open' } },
+    ...{ trials: 1, restS: 300, trialS: ALL_OUT_S, gauge: of === 'grip' ? 'dynamometer' : 'edge', isMaximal: true },
+  };
+  const rhythm = `${ALL_OUT.contractions} times: ${ALL_OUT.workS} s as hard as possible, ${ALL_OUT.restS} s open. Every one all out; nothing is saved for later.`;
+  return [
+    {
+      ...shared,
+      id,
+      kind: 'critical force',
+      steps: [...steps, rhythm, 'Breathe. Stop at sharp pain, numbness or a pop.'],
+    },
+    { ...shared, id: `${id}.above`, kind: 'capacity above', steps: [], alongWith: id },
+  ];
+}
+
 /** Everything that the measuring bench leads, in the order in which it disturbs what comes after it least: range, load, strength, holds. */
 export const PROTOCOLS: readonly Protocol[] = [
   ...ofRange('active range'),
@@ -119,7 +142,14 @@ export const PROTOCOLS: readonly Protocol[] = [
   once('hold.hang', 'hold', 'hang', ['Both hands on the bar, shoulders awake.', 'Until the fingers begin to open.'], { movementId: 'hang.full', levelId: 'bar' }, 60, 'stopwatch'),
   once('repetitions.palm-lift', 'repetitions', 'palm lift', ['On the palms, knees well behind the hips; the heels of the hands lift a second up, two seconds down, in time.', 'Until height or time is lost; that one is not counted.'], { movementId: 'strength.palm-lift', levelId: 'knees-back' }, 40, 'counted'),
   once('repetitions.fingertip-pump', 'repetitions', 'fingertip pump', ['On the fingertips of both hands at a table, down and up in two seconds.', 'Until a finger gives way or the time is lost.'], { movementId: 'strength.fingertip-pumps', levelId: 'table' }, 30, 'counted'),
+  ...allOut('grip', [SEATED, 'Handle at its second position.']),
+  ...allOut('edge pull', ['Standing, arm at the side, elbow nearly straight.', 'Four fingers on the edge; note its depth and the grip.']),
 ]; // prettier-ignore
+
+/** What is led by itself. */
+export const LED_PROTOCOLS: readonly Protocol[] = PROTOCOLS.filter(({ alongWith }) => alongWith === undefined);
+/** Protocols whose values come of the same trial. */
+export const comesWith = (id: string): readonly Protocol[] => PROTOCOLS.filter(({ alongWith }) => alongWith === id);
 
 /** A protocol by its id. */
 export const protocolOf = (id: string): Protocol | undefined => PROTOCOLS.find((protocol) => protocol.id === id);

@@ -60,7 +60,7 @@ describe('whether an effort is over', () => {
   test('once the hand has rested for a second after it, however the samples come in', () => {
     const parts = [samples(0, 1, 0), samples(1, 4, 400), samples(4, 4.9, 1), samples(4.9, 5.2, 2)];
     const states = parts.reduce((list, part) => [...list, watched(list.at(-1)!, part)], [NOTHING_SEEN]);
-    expect(states.map(isEffortOver)).toEqual([false, false, false, false, true]);
+    expect(states.map((state) => isEffortOver(state))).toEqual([false, false, false, false, true]);
     expect(isEffortOver(watched(NOTHING_SEEN, parts.flat()))).toBe(true);
   });
   test('never by noise alone, nor while it is held', () => {

@@ -2,11 +2,15 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
 import { ALL_OUT } from './critical-force.js';
+import { momentOf, USUAL_LEVER_CM } from './gauge-lever.js';
 import { DEVICE_KINDS, type DeviceKind, type DeviceSample, NEWTONS_OF } from './device.js';
 import { capacityOf, type Person, rangeWithHelpDeg } from '../mechanics/capacity.js';
 import { GRAVITY } from '../mechanics/hand-load.js';
+import { PASSIVE_GAIN } from '../mechanics/norms.js';
 import type { Hand } from '../vocabulary/hands.js';
 import { itemAt } from '../vocabulary/lists.js';
+import { isAction } from '../vocabulary/measures.js';
+import { RANGE_MOTIONS } from '../vocabulary/motions.js';
 
 /** What the hand on a simulated device does: one trial at its most, a hold at a share of it, the all-out test, or nothing. */
 export const DEVICE_PROGRAMS = ['trial', 'hold', 'all-out', 'rest'] as const;
@@ -61,17 +65,42 @@ const RANGE_THAT_ENDS_EARLY = 0.8;
 /** Of the plates: what a person on all fours puts on both. */
 const ALL_FOURS_SHARE = 0.42;
 
+/** What is measured on a device. */
+export interface OnDevice {
+  /** An action, a motion, a finger: as readings are of it. */
+  readonly of?: string | undefined;
+  /** Of an angle: whether help brings it further than its own muscles. */
+  readonly isActive?: boolean | undefined;
+  /** Of a moment: how far from the joint the gauge pushes, cm. */
+  readonly leverCm?: number | undefined;
+}
+
+/** Of a squeeze of all four fingers one alone brings about this much. */
+const ONE_FINGER = 0.25;
+
 /** The most that a hand of somebody puts on a device of a kind, in its unit. */
-export function mostOn(kind: DeviceKind, person: Person, hand: Hand): number {
+export function mostOn(kind: DeviceKind, person: Person, hand: Hand, on: OnDevice = {}): number {
   switch (kind) {
     case 'grip':
     case 'edge':
-      return capacityOf(person, 'grip', hand).value;
+      return mostForce(person, hand, on);
     case 'plates':
       return ALL_FOURS_SHARE * person.body.massKg * GRAVITY;
-    case 'angle':
-      return rangeWithHelpDeg(person, 'wrist extension', hand).deg;
+    case 'angle': {
+      const motion = RANGE_MOTIONS.find((each) => each === on.of) ?? 'wrist extension';
+      const { deg } = rangeWithHelpDeg(person, motion, hand);
+      return on.isActive ? deg - PASSIVE_GAIN.value : deg;
+    }
   }
+}
+
+function mostForce(person: Person, hand: Hand, { of = 'grip', leverCm = USUAL_LEVER_CM }: OnDevice): number {
+  if (isAction(of)) {
+    const { value, unit } = capacityOf(person, of, hand);
+    return unit === 'N' ? value : value / momentOf(1, leverCm);
+  }
+  const part = of.endsWith('finger') ? ONE_FINGER : 1;
+  return part * capacityOf(person, of.endsWith('pinch') ? 'pinch' : 'grip', hand).value;
 }
 
 /** How long a program lasts, s. */

@@ -157,6 +157,13 @@ export const TERMS = {
     from: 'Norms by sex, age and body mass, moved by tests, by holds and sets to failure and by sets whose exertion was told: the surer each of them and the later, the further.',
     scale: 'Left and right of most people are within a tenth of each other.',
   },
+  criticalForce: {
+    plain: 'What can be kept up',
+    term: 'critical force, mean of the last three of 24 contractions all out',
+    what: 'The force that can go on in this rhythm without tiring further; what is above it can be done only once, then it has to come back.',
+    from: 'An all-out test: 24 times 7 s as hard as possible with 3 s between (Giles et al. 2021).',
+    scale: 'About two fifths of the best squeeze; climbers who train endurance come to a half.',
+  },
   detectableChange: {
     plain: 'Real change',
     term: 'minimal detectable change, 1.96 · √2 · standard error of measurement',

@@ -79,17 +79,22 @@ export class SimulatedStream implements OnApplicationBootstrap, OnModuleDestroy 
     try {
       const setup = setupFrom(text);
       const device = await this.deviceFor(setup, scope);
-      play(client, device, Math.min(MOST_SECONDS, programSeconds(setup.program)));
+      play(client, device, Math.min(MOST_SECONDS, programSeconds(setup.program)), setup.speed);
     } catch (error) {
       client.close(REFUSED, (error instanceof Error ? error.message : String(error)).slice(0, 120));
     }
   }
 
   private async deviceFor(setup: SimulatedSetupInput, scope: StudioScope): Promise<SimulatedDevice> {
-    const { kind, athleteId, hand, effortPercent, ...rest } = setup;
+    const { kind, athleteId, hand, effortPercent, of, isActive, leverCm, ...rest } = setup;
     const { person } = await this.persons.forWhom(scope, athleteId === undefined ? {} : { athleteId });
     const share = effortPercent === undefined ? {} : { share: effortPercent / 100 };
-    return new SimulatedDevice({ ...rest, ...share, kind, most: mostOn(kind, person, hand) });
+    return new SimulatedDevice({
+      ...rest,
+      ...share,
+      kind,
+      most: mostOn(kind, person, hand, { of, isActive, leverCm }),
+    });
   }
 }
 
@@ -106,11 +111,11 @@ function setupFrom(text: string): SimulatedSetupInput {
   return value as SimulatedSetupInput;
 }
 
-/** Sends what the device gives as time goes by. */
-function play(client: WebSocket, device: SimulatedDevice, seconds: number): void {
+/** Sends what the device gives as time goes by, or so many times faster. */
+function play(client: WebSocket, device: SimulatedDevice, seconds: number, speed = 1): void {
   const began = performance.now();
   const timer = setInterval(() => {
-    const now = Math.min(seconds, (performance.now() - began) / 1000);
+    const now = Math.min(seconds, ((performance.now() - began) / 1000) * speed);
     const samples = device.samplesTo(now);
     const isOver = now >= seconds;
     if (samples.length > 0 || isOver) client.send(JSON.stringify({ samples, isOver } satisfies DeviceMessage));

@@ -1,5 +1,5 @@
 import { type Athlete } from '@clay-pot/contracts';
-import { type Hand, HANDS, isOfEachHand, meanOf, must, type Protocol, protocolOf, type Reading } from '@clay-pot/core';
+import { comesWith, type Hand, HANDS, isOfEachHand, meanOf, must, protocolOf, type Reading } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
@@ -51,27 +51,44 @@ export const goToProtocol = (athleteId: string, at: number): void => change(athl
 /** Trials of a protocol so far. */
 export const trialsOf = ({ trials }: Measuring, id: string): Trials => trials[id] ?? NONE;
 
-/** Adds a trial of a hand; of both where both do it together. @param value in the unit that is kept */
-export function addTrial(athleteId: string, protocol: Protocol, hand: Hand, value: number): void {
-  change(athleteId, (measuring) => {
-    const before = trialsOf(measuring, protocol.id);
-    const after = { ...before, [hand]: [...before[hand], value] };
-    return { trials: { ...measuring.trials, [protocol.id]: after } };
-  });
+/** One value of a trial. */
+export interface TrialValue {
+  readonly protocolId: string;
+  readonly hand: Hand;
+  /** In the unit that is kept. */
+  readonly value: number;
 }
 
-/** Takes out a trial. */
+/** Adds what one trial gave: a hand’s, both hands’, or two things of one hand. What both hands do together is the left’s. */
+export function addTrial(athleteId: string, values: readonly TrialValue[]): void {
+  change(athleteId, (measuring) => ({
+    trials: values.reduce<Measuring['trials']>((all, { protocolId, hand, value }) => {
+      const before = all[protocolId] ?? NONE;
+      return { ...all, [protocolId]: { ...before, [hand]: [...before[hand], value] } };
+    }, measuring.trials),
+  }));
+}
+
+/** A protocol with those whose values come of the same trials. */
+const withIts = (id: string): string[] => [id, ...comesWith(id).map((other) => other.id)];
+
+/** Takes out a trial, with what came of it. */
 export function removeTrial(athleteId: string, id: string, hand: Hand, index: number): void {
   change(athleteId, (measuring) => {
-    const before = trialsOf(measuring, id);
-    const after = { ...before, [hand]: before[hand].toSpliced(index, 1) };
-    return { trials: { ...measuring.trials, [id]: after } };
+    const trials = { ...measuring.trials };
+    for (const each of withIts(id)) {
+      const before = trialsOf(measuring, each);
+      trials[each] = { ...before, [hand]: before[hand].toSpliced(index, 1) };
+    }
+    return { trials };
   });
 }
 
 /** Measures one thing anew. */
 export const retest = (athleteId: string, id: string): void =>
-  change(athleteId, ({ trials }) => ({ trials: { ...trials, [id]: NONE } }));
+  change(athleteId, ({ trials }) => ({
+    trials: { ...trials, ...Object.fromEntries(withIts(id).map((each) => [each, NONE])) },
+  }));
 
 /** Says how far from the wrist the gauge pushes. */
 export const setLever = (athleteId: string, id: string, cm: number): void =>
@@ -88,11 +105,11 @@ export function dropMeasuring(athleteId: string): void {
 
 /** The readings that the trials so far come to. */
 export function readingsOf(measuring: Measuring, onDay: string): Reading[] {
-  return measuring.ids.flatMap((id) => {
+  return measuring.ids.flatMap(withIts).flatMap((id) => {
     const protocol = must(protocolOf(id), `a protocol ${id}`);
     const { kind, of, gauge } = protocol;
     const trials = trialsOf(measuring, id);
-    const detail = measuring.details[id];
+    const detail = measuring.details[protocol.alongWith ?? id];
     return HANDS.flatMap((hand): Reading[] => {
       // What both hands do together is a reading of each.
       const mine = isOfEachHand(protocol) ? trials[hand] : trials.left;

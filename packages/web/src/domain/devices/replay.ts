@@ -1,4 +1,5 @@
 import type { DeviceSample } from '@clay-pot/core';
+import { readDeviceFile } from '@clay-pot/core/exchange';
 import type { Device } from './device.js';
 
 const TICK_MS = 40;
@@ -22,3 +23,10 @@ export const replayDevice = (name: string, recorded: readonly DeviceSample[]): D
     return () => clearInterval(timer);
   },
 });
+
+/** A phone on the back of a hand whose wrist bends back, as it was recorded: for a bench without a phone. */
+export async function recordedPhone(): Promise<Device> {
+  const answer = await fetch('/recordings/phone-wrist-extension.csv');
+  if (!answer.ok) throw new Error('The recording could not be fetched: try again with a network.');
+  return replayDevice('A recorded phone', readDeviceFile(await answer.text()).samples);
+}

@@ -1,5 +1,5 @@
 import type { Athlete, StoredReading } from '@clay-pot/contracts';
-import { BATTERIES, type BatteryId, batteryMinutes, capital, dayWords, latestReading, type Protocol, PROTOCOLS,  protocolOf } from '@clay-pot/core'; // prettier-ignore
+import { BATTERIES, type BatteryId, batteryMinutes, capital, dayWords, latestReading, LED_PROTOCOLS, type Protocol, protocolOf } from '@clay-pot/core'; // prettier-ignore
 import { useState } from 'react';
 import { beginMeasuring } from '../../store/measuring.js';
 import { Button } from '../../ui/button.js';
@@ -11,6 +11,7 @@ const GROUPS: readonly { title: string; has: (protocol: Protocol) => boolean }[]
   { title: 'Fingers and thumb', has: ({ gauge }) => gauge === 'ruler' },
   { title: 'Under load', has: ({ kind }) => kind === 'loaded range' || kind === 'hand load' },
   { title: 'Strength', has: ({ kind }) => kind === 'maximum' },
+  { title: 'All out', has: ({ kind }) => kind === 'critical force' },
   { title: 'Holds and repetitions', has: ({ kind }) => kind === 'hold' || kind === 'repetitions' },
 ];
 
@@ -58,7 +59,7 @@ export function ChooseBattery({ athlete, readings }: { athlete: Athlete; reading
             kind="primary"
             className="py-0.5!"
             disabled={chosen.length === 0}
-            onClick={() => begin(PROTOCOLS.filter(({ id }) => chosen.includes(id)).map(({ id }) => id))}
+            onClick={() => begin(LED_PROTOCOLS.filter(({ id }) => chosen.includes(id)).map(({ id }) => id))}
           >
             {chosen.length ? `Measure ${chosen.length}, about ${batteryMinutes(chosen)} min` : 'Measure'}
           </Button>
@@ -68,7 +69,7 @@ export function ChooseBattery({ athlete, readings }: { athlete: Athlete; reading
           {GROUPS.map(({ title, has }) => (
             <fieldset key={title} className="mb-5 break-inside-avoid">
               <legend className="mb-1 text-small font-semibold text-ink-soft">{title}</legend>
-              {PROTOCOLS.filter(has).map((protocol) => (
+              {LED_PROTOCOLS.filter(has).map((protocol) => (
                 <label key={protocol.id} className="flex min-h-8 items-center gap-2 border-b border-line py-1">
                   <input
                     type="checkbox"
@@ -96,6 +97,7 @@ const APART: Partial<Record<Protocol['kind'], string>> = {
   'passive range': ', with help',
   'loaded range': ', loaded',
   'hand load': ', weight on each hand',
+  'critical force': ', all out',
 };
 
 /** Its name, with its kind only where that tells it from another. */

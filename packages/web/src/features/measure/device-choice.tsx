@@ -1,30 +1,59 @@
-import { DEVICE_FAULTS, type DeviceFault, type Hand, type Protocol } from '@clay-pot/core';
+import { DEVICE_FAULTS, type DeviceFault, deviceKindOf, type DeviceProgram, type Hand, type Protocol, type TrialSort, trialSortOf } from '@clay-pot/core'; // prettier-ignore
 import { readDeviceFile } from '@clay-pot/core/exchange';
 import { useState } from 'react';
 import type { Device } from '../../domain/devices/device.js';
-import { replayDevice } from '../../domain/devices/replay.js';
+import { hasOrientation, phoneDevice } from '../../domain/devices/phone.js';
+import { recordedPhone, replayDevice } from '../../domain/devices/replay.js';
 import { simulatedDevice } from '../../domain/devices/simulated.js';
 import { SelectField } from '../../ui/field.js';
 
 /** Where numbers come from. */
 export type Source =
   | { readonly kind: 'typed' }
-  | { readonly kind: 'simulated'; readonly fault: DeviceFault }
+  | { readonly kind: 'simulated'; readonly fault: DeviceFault; readonly speed: number }
+  | { readonly kind: 'phone' }
   | { readonly kind: 'file'; readonly device: Device };
 
-/** The device of a source for a hand; null where numbers are typed. */
-export function deviceFor(source: Source, protocol: Protocol, hand: Hand, athleteId: string): Device | null {
-  if (source.kind === 'typed') return null;
+/** Whose hand does what, for a device that is simulated. */
+interface Turn {
+  readonly protocol: Protocol;
+  readonly hand: Hand;
+  readonly athleteId: string;
+  readonly leverCm: number;
+}
+
+const PROGRAM_OF: Record<TrialSort, DeviceProgram> = { force: 'trial', angle: 'trial', plates: 'hold', 'all-out': 'all-out' }; // prettier-ignore
+
+/** The device of a source for a hand; null where numbers are typed, or where it cannot measure this. */
+export function deviceFor(source: Source, { protocol, hand, athleteId, leverCm }: Turn): Device | null {
+  const sort = trialSortOf(protocol);
+  if (sort === null || source.kind === 'typed') return null;
+  if (source.kind === 'phone') return sort === 'angle' ? phoneDevice() : null;
   if (source.kind === 'file') return source.device;
-  const kind = protocol.of === 'edge pull' ? 'edge' : 'grip';
-  return simulatedDevice({ kind, athleteId, hand, program: 'trial', fault: source.fault });
+  return simulatedDevice({
+    ...{ kind: deviceKindOf(protocol), athleteId, hand, of: protocol.of, leverCm },
+    ...{ program: PROGRAM_OF[sort], isActive: protocol.kind === 'active range' },
+    ...(sort === 'plates' && { effortPercent: 100 }),
+    ...{ fault: source.fault, speed: source.speed },
+  });
 }
 
 /** Larger files are not even read. */
 const MOST_BYTES = 30_000_000;
 
-/** Typed by hand, from a simulated device, or from a recorded file. */
-export function DeviceChoice({ source, choose }: { source: Source; choose: (source: Source) => void }) {
+const SIMULATED: Source = { kind: 'simulated', fault: 'none', speed: 1 };
+/** As quick as a hand, or quicker for trying out. */
+const SPEEDS = [1, 10, 50] as const;
+
+interface Props {
+  /** What is measured: a phone tells angles only. */
+  sort: TrialSort;
+  source: Source;
+  choose: (source: Source) => void;
+}
+
+/** Typed by hand, from a simulated device, from the phone itself, or from a recorded file. */
+export function DeviceChoice({ sort, source, choose }: Props) {
   const [trouble, setTrouble] = useState<string | null>(null);
   async function open(file: File | undefined) {
     if (!file) return;
@@ -37,33 +66,28 @@ export function DeviceChoice({ source, choose }: { source: Source; choose: (sour
     setTrouble(first ? `Line ${first.pointer.split('/')[1] ?? ''}: ${first.message}.` : null);
     if (!first) choose({ kind: 'file', device: replayDevice(file.name, samples) });
   }
+  function pick(kind: string) {
+    setTrouble(null);
+    if (kind === 'typed' || kind === 'phone') choose({ kind });
+    if (kind === 'simulated') choose(SIMULATED);
+    if (kind === 'recorded phone') {
+      recordedPhone().then(
+        (device) => choose({ kind: 'file', device }),
+        (error: unknown) => setTrouble(error instanceof Error ? error.message : String(error)),
+      );
+    }
+  }
   return (
     <div className="grid gap-2 sm:grid-cols-2">
-      <SelectField
-        label="Numbers come from"
-        value={source.kind}
-        onChange={(event) => {
-          const kind = event.target.value;
-          if (kind === 'typed') choose({ kind: 'typed' });
-          if (kind === 'simulated') choose({ kind: 'simulated', fault: 'none' });
-        }}
-      >
+      <SelectField label="Numbers come from" value={source.kind} onChange={(event) => pick(event.target.value)}>
         <option value="typed">a gauge, typed</option>
         <option value="simulated">a simulated device</option>
+        {sort === 'angle' && hasOrientation() && <option value="phone">this phone’s own sensor</option>}
+        {sort === 'angle' && <option value="recorded phone">a recorded phone</option>}
         {source.kind === 'file' && <option value="file">{source.device.name}</option>}
       </SelectField>
       {source.kind === 'simulated' ? (
-        <SelectField
-          label="What it does wrong"
-          value={source.fault}
-          onChange={(event) => choose({ kind: 'simulated', fault: event.target.value as DeviceFault })}
-        >
-          {DEVICE_FAULTS.map((fault) => (
-            <option key={fault} value={fault}>
-              {fault === 'none' ? 'nothing' : fault}
-            </option>
-          ))}
-        </SelectField>
+        <Simulated source={source} choose={choose} />
       ) : (
         <label className="block text-small font-semibold">
           or from a recorded file (CSV)
@@ -75,11 +99,47 @@ export function DeviceChoice({ source, choose }: { source: Source; choose: (sour
           />
         </label>
       )}
+      {source.kind === 'phone' && (
+        <p className="text-small text-ink-soft sm:col-span-2">
+          Strap the phone to the back of the hand, or hold it in the fist. It feels which way is down, so the hand has
+          to move in an upright plane: for side bends turn the thumb up. Stay at straight for a second, go, stay, come
+          back.
+        </p>
+      )}
       {trouble && (
         <p role="alert" className="text-small font-semibold text-iron sm:col-span-2">
           {trouble}
         </p>
       )}
+    </div>
+  );
+}
+
+function Simulated({ source, choose }: { source: Extract<Source, { kind: 'simulated' }>; choose: Props['choose'] }) {
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_6rem] gap-2">
+      <SelectField
+        label="What it does wrong"
+        value={source.fault}
+        onChange={(event) => choose({ ...source, fault: event.target.value as DeviceFault })}
+      >
+        {DEVICE_FAULTS.map((fault) => (
+          <option key={fault} value={fault}>
+            {fault === 'none' ? 'nothing' : fault}
+          </option>
+        ))}
+      </SelectField>
+      <SelectField
+        label="How fast"
+        value={source.speed}
+        onChange={(event) => choose({ ...source, speed: Number(event.target.value) })}
+      >
+        {SPEEDS.map((speed) => (
+          <option key={speed} value={speed}>
+            {speed === 1 ? 'as it is' : `${speed} times`}
+          </option>
+        ))}
+      </SelectField>
     </div>
   );
 }

@@ -1,39 +1,64 @@
-import { type Hand, kgFromN, type Trace } from '@clay-pot/core';
+import { faultsIn, type ForceSample, type Hand, kgFromN, platesNow, type Trace, type TrialSort, type TrialTold } from '@clay-pot/core'; // prettier-ignore
 import { useEffect, useState } from 'react';
 import type { Device } from '../../domain/devices/device.js';
+import { readingText } from '../../domain/units.js';
 import { Button } from '../../ui/button.js';
+import { AllOutCue, AllOutResult } from './all-out.js';
 import { LiveTrace } from './live-trace.js';
-import { useTrial } from './use-trial.js';
+import { type Trial, useTrial } from './use-trial.js';
+
+/** What is taken of a trial, by hand, newtons or degrees; of an all-out test what can be done above it, too, N·s. */
+export interface Taken {
+  readonly values: Partial<Record<Hand, number>>;
+  readonly aboveNs?: number;
+}
 
 interface Props {
   device: Device;
-  channel: string;
+  sort: TrialSort;
   hand: Hand;
-  /** Takes the most of the trial, N. */
-  take: (newtons: number) => void;
+  take: (taken: Taken) => void;
 }
 
 const SHOWN_EVERY_MS = 100;
 
-/** A trial on a device: the force as it comes, what it was, and what was wrong with it. */
-export function DeviceTrial({ device, channel, hand, take }: Props) {
-  const trial = useTrial(device, channel);
-  const { state, trace, trouble, forces } = trial;
-  const [now, setNow] = useState(0);
-  useEffect(() => {
-    if (state !== 'running') return undefined;
-    const timer = setInterval(() => setNow(forces.current.at(-1)?.valueN ?? 0), SHOWN_EVERY_MS);
-    return () => clearInterval(timer);
-  }, [state, forces]);
+/** What can be taken of a trial; null where it came to nothing. */
+function takenOf(told: TrialTold, hand: Hand): Taken | null {
+  switch (told.sort) {
+    case 'force':
+      return told.trace.peakN === null ? null : { values: { [hand]: told.trace.peakN } };
+    case 'angle':
+      return told.angle.deg === null ? null : { values: { [hand]: told.angle.deg } };
+    case 'plates': {
+      const { split } = told.plates;
+      return split && { values: { left: split.leftN, right: split.rightN } };
+    }
+    case 'all-out': {
+      const { told: tested } = told.test;
+      return tested && { values: { [hand]: tested.criticalForceN }, aboveNs: tested.capacityAboveNs };
+    }
+  }
+}
+
+/** A trial on a device: its signal as it comes, what it was, and what was wrong with it. */
+export function DeviceTrial({ device, sort, hand, take }: Props) {
+  const trial = useTrial(device, sort);
+  const { state, told, trouble } = trial;
+  const taken = told && takenOf(told, hand);
+  const isAngle = sort === 'angle';
   return (
     <div className="mb-2 basis-full border border-line">
-      <LiveTrace forces={forces} isRunning={state === 'running'} trace={trace} className="h-40" />
-      <div className="flex min-h-12 items-center gap-3 border-t border-line px-2 py-1">
+      <LiveTrace
+        line={trial.line}
+        isAngle={isAngle}
+        isRunning={state === 'running'}
+        trace={told?.sort === 'force' ? told.trace : null}
+        className="h-40"
+      />
+      <div className="flex min-h-12 flex-wrap items-center gap-x-3 border-t border-line px-2 py-1">
         {state === 'running' ? (
           <>
-            <span className="display flex-1 text-head figures" role="timer" aria-label={`Force now, ${hand}`}>
-              {kgFromN(now).toFixed(1)} kg
-            </span>
+            <Now trial={trial} sort={sort} hand={hand} />
             <Button className="min-h-11" onClick={trial.stop}>
               Stop
             </Button>
@@ -41,9 +66,9 @@ export function DeviceTrial({ device, channel, hand, take }: Props) {
         ) : (
           <>
             <span className="min-w-0 flex-1 truncate text-small text-ink-soft">{device.name}</span>
-            {trace?.peakN !== null && trace?.peakN !== undefined && (
-              <Button kind="primary" className="min-h-11" onClick={() => take(trace.peakN ?? 0)}>
-                Take {kgFromN(trace.peakN).toFixed(1)} kg
+            {taken && (
+              <Button kind="primary" className="min-h-11" onClick={() => take(taken)}>
+                Take {takenText(taken, isAngle)}
               </Button>
             )}
             <Button className="min-h-11" onClick={trial.start}>
@@ -57,34 +82,94 @@ export function DeviceTrial({ device, channel, hand, take }: Props) {
           {trouble}
         </p>
       )}
-      {trace && <WhatItWas trace={trace} />}
+      {told && <WhatItWas told={told} />}
     </div>
   );
 }
 
-function WhatItWas({ trace }: { trace: Trace }) {
-  const { peakN, plateauN, rateNPerS, steadinessPercent, faults } = trace;
-  const facts: [string, string | null][] = [
-    ['peak', peakN === null ? null : `${kgFromN(peakN).toFixed(1)} kg`],
-    ['held', plateauN === null ? null : `${kgFromN(plateauN).toFixed(1)} kg`],
-    ['rise', rateNPerS === null ? null : `${kgFromN(rateNPerS).toFixed(0)} kg/s`],
-    ['unsteady by', steadinessPercent === null ? null : `${steadinessPercent.toFixed(1)} %`],
-  ];
+function takenText({ values: { left, right } }: Taken, isAngle: boolean): string {
+  const text = (value: number) => readingText(isAngle ? '°' : 'N', value);
+  if (left !== undefined && right !== undefined) return `L ${text(left)}, R ${text(right)}`;
+  return text(left ?? right ?? 0);
+}
+
+/** What the device says this moment: large, for whoever works and whoever looks on. */
+function Now({ trial: { line, latest }, sort, hand }: { trial: Trial; sort: TrialSort; hand: Hand }) {
+  const [now, setNow] = useState<{ last: ForceSample | undefined; left: number }>({ last: undefined, left: 50 });
+  useEffect(() => {
+    const timer = setInterval(() => {
+      const plates = sort === 'plates' ? platesNow(latest.current) : undefined;
+      const both = plates ? plates.leftN + plates.rightN : 0;
+      setNow({ last: line.current.at(-1), left: plates && both > 0 ? (100 * plates.leftN) / both : 50 });
+    }, SHOWN_EVERY_MS);
+    return () => clearInterval(timer);
+  }, [sort, line, latest]);
+  const value = now.last?.valueN ?? 0;
+  const name = sort === 'angle' ? `Angle now, ${hand}` : sort === 'plates' ? 'Weight now' : `Force now, ${hand}`;
+  return (
+    <>
+      <span className="display flex-1 text-head figures" role="timer" aria-label={name}>
+        {readingText(sort === 'angle' ? '°' : 'N', value)}
+        {sort === 'plates' && (
+          <span className="ml-3 text-lead">
+            L {now.left.toFixed(0)} % · R {(100 - now.left).toFixed(0)} %
+          </span>
+        )}
+      </span>
+      {sort === 'all-out' && <AllOutCue line={line} />}
+    </>
+  );
+}
+
+function WhatItWas({ told }: { told: TrialTold }) {
+  const facts = factsOf(told);
   return (
     <div className="border-t border-line px-2 py-1.5 text-small">
-      <dl className="flex flex-wrap gap-x-4">
-        {facts.map(([name, value]) => (
-          <div key={name} className="flex gap-1">
-            <dt className="text-ink-soft">{name}</dt>
-            <dd className="font-semibold figures">{value ?? '–'}</dd>
-          </div>
-        ))}
-      </dl>
-      {faults.map(({ kind, text }) => (
-        <p key={kind} className="mt-1 border-l-4 border-load-3 bg-amber-wash px-2 py-1">
+      {facts.length > 0 && (
+        <dl className="flex flex-wrap gap-x-4">
+          {facts.map(([name, value]) => (
+            <div key={name} className="flex gap-1">
+              <dt className="text-ink-soft">{name}</dt>
+              <dd className="font-semibold figures">{value ?? '–'}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+      {told.sort === 'all-out' && <AllOutResult test={told.test} />}
+      {faultsIn(told).map((text) => (
+        <p key={text} className="mt-1 border-l-4 border-load-3 bg-amber-wash px-2 py-1">
           {text}
         </p>
       ))}
     </div>
   );
 }
+
+type Fact = readonly [name: string, value: string | null];
+
+function factsOf(told: TrialTold): Fact[] {
+  switch (told.sort) {
+    case 'force':
+      return factsOfForce(told.trace);
+    case 'angle':
+      return [['furthest, kept half a second', told.angle.deg === null ? null : readingText('°', told.angle.deg)]];
+    case 'plates': {
+      const { split } = told.plates;
+      if (!split) return [];
+      return [
+        ['left', `${readingText('N', split.leftN)}, ${split.leftPercent.toFixed(0)} %`],
+        ['right', `${readingText('N', split.rightN)}, ${(100 - split.leftPercent).toFixed(0)} %`],
+        ['mean over', `${(split.toS - split.fromS).toFixed(0)} s`],
+      ];
+    }
+    case 'all-out':
+      return [];
+  }
+}
+
+const factsOfForce = ({ peakN, plateauN, rateNPerS, steadinessPercent }: Trace): Fact[] => [
+  ['peak', peakN === null ? null : readingText('N', peakN)],
+  ['held', plateauN === null ? null : readingText('N', plateauN)],
+  ['rise', rateNPerS === null ? null : `${kgFromN(rateNPerS).toFixed(0)} kg/s`],
+  ['unsteady by', steadinessPercent === null ? null : `${steadinessPercent.toFixed(1)} %`],
+];

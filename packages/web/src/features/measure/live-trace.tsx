@@ -1,9 +1,13 @@
-import { type ForceSample, kgFromN, newtonsFromKg, type Trace } from '@clay-pot/core';
+import type { Band, ForceSample, Trace } from '@clay-pot/core';
 import { useEffect, useRef } from 'react';
+import { shownValue, storedValue } from '../../domain/units.js';
 
 interface Props {
-  /** Read anew with each frame. */
-  forces: { readonly current: readonly ForceSample[] };
+  /** Newtons, or degrees; read anew with each frame. */
+  line: { readonly current: readonly ForceSample[] };
+  isAngle?: boolean;
+  /** A band to be kept, newtons. */
+  band?: Pick<Band, 'lowN' | 'highN'> | null;
   isRunning: boolean;
   /** Marks of what was found, once it is over. */
   trace: Trace | null;
@@ -15,28 +19,31 @@ const SEEN_S = 8;
 /** The scale’s least top, so that noise does not fill the picture. */
 const LEAST_TOP_N = 60;
 const HEADROOM = 1.15;
-const GRID_KG = 10;
+const GRID = { force: 10, angle: 20 };
 
 /** A force as it comes, drawn with every frame of the screen; afterwards the whole of it with what was found. */
-export function LiveTrace({ forces, isRunning, trace, className = '' }: Props) {
+export function LiveTrace({ line, isAngle = false, band = null, isRunning, trace, className = '' }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     let frame = 0;
-    let topN = LEAST_TOP_N;
+    let topN = Math.max(LEAST_TOP_N, band ? band.highN * HEADROOM : 0);
     const paint = () => {
       const element = canvas.current;
       const context = element?.getContext('2d');
-      if (element && context) topN = draw(context, element, { samples: forces.current, isRunning, trace, topN });
+      if (element && context)
+        topN = draw(context, element, { samples: line.current, isAngle, band, isRunning, trace, topN });
       if (isRunning) frame = requestAnimationFrame(paint);
     };
     paint();
     return () => cancelAnimationFrame(frame);
-  }, [forces, isRunning, trace]);
+  }, [line, isAngle, band, isRunning, trace]);
   return <canvas ref={canvas} aria-hidden className={`block w-full bg-white ${className}`} />;
 }
 
 interface Drawn {
   readonly samples: readonly ForceSample[];
+  readonly isAngle: boolean;
+  readonly band: Pick<Band, 'lowN' | 'highN'> | null;
   readonly isRunning: boolean;
   readonly trace: Trace | null;
   readonly topN: number;
@@ -56,7 +63,7 @@ interface Paper {
 
 /** @returns the top of the scale, which only grows while a trial runs */
 function draw(context: CanvasRenderingContext2D, element: HTMLCanvasElement, drawn: Drawn): number {
-  const { samples, isRunning, trace } = drawn;
+  const { samples, isAngle, band, isRunning, trace } = drawn;
   const ratio = window.devicePixelRatio || 1;
   const [width, height] = fitted(element, ratio);
   const [firstS, lastS] = [samples[0]?.tS ?? 0, samples.at(-1)?.tS ?? 0];
@@ -73,7 +80,8 @@ function draw(context: CanvasRenderingContext2D, element: HTMLCanvasElement, dra
     colour: (name) => style.getPropertyValue(`--color-${name}`),
   };
   context.clearRect(0, 0, width, height);
-  drawScale(paper);
+  if (band) drawBand(paper, band);
+  drawScale(paper, isAngle);
   if (trace) drawPlateau(paper, trace);
   drawLine(paper, seen);
   if (trace) drawOnset(paper, trace);
@@ -95,19 +103,26 @@ function fitted(element: HTMLCanvasElement, ratio: number): [width: number, heig
   return [width, height];
 }
 
-function drawScale({ context, width, ratio, topN, y, colour }: Paper): void {
+function drawScale({ context, width, ratio, topN, y, colour }: Paper, isAngle: boolean): void {
+  const unit = isAngle ? '°' : 'N';
   context.lineWidth = ratio;
   context.strokeStyle = colour('line');
   context.fillStyle = colour('ink-soft');
   context.font = `${11 * ratio}px sans-serif`;
-  for (let kg = GRID_KG; kg < kgFromN(topN); kg += GRID_KG) {
-    const at = y(newtonsFromKg(kg));
+  const step = isAngle ? GRID.angle : GRID.force;
+  for (let mark = step; mark < shownValue(unit, topN); mark += step) {
+    const at = y(storedValue(unit, mark));
     context.beginPath();
     context.moveTo(0, at);
     context.lineTo(width, at);
     context.stroke();
-    context.fillText(String(kg), 3 * ratio, at - 2 * ratio);
+    context.fillText(String(mark), 3 * ratio, at - 2 * ratio);
   }
+}
+
+function drawBand({ context, width, y, colour }: Paper, { lowN, highN }: Pick<Band, 'lowN' | 'highN'>): void {
+  context.fillStyle = colour('celadon-wash');
+  context.fillRect(0, y(highN), width, y(lowN) - y(highN));
 }
 
 function drawPlateau(

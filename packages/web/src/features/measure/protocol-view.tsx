@@ -1,5 +1,5 @@
 import type { Athlete, StoredReading } from '@clay-pot/contracts';
-import { bodyOf, capital, type Hand, HANDS, isOfEachHand, must, type Protocol, protocolName, readingUnit, type RecordedCaution, READING_NAMES, whyNotMeasured } from '@clay-pot/core'; // prettier-ignore
+import { bodyOf, capital, type Hand, HANDS, isOfEachHand, must, type Protocol, protocolName, readingUnit, type RecordedCaution, READING_NAMES, trialSortOf, whyNotMeasured } from '@clay-pot/core'; // prettier-ignore
 import { LevelPicture, middleLevel } from '../../domain/level-picture.js';
 import { useKnown } from '../../store/library.js';
 import { type Measuring, retest, setDetail, trialsOf } from '../../store/measuring.js';
@@ -33,7 +33,7 @@ export function ProtocolView({ athlete, measuring, protocol, cautions, before, s
   const isBarred = isOfEachHand(protocol) ? open.length === 0 : open.length < 2;
   const unit = must(readingUnit(protocol.kind, protocol.of), `a unit of ${protocol.of}`);
   const [what] = protocolName(protocol).split(',');
-  const isOnDevice = unit === 'N' && protocol.kind === 'maximum';
+  const sort = trialSortOf(protocol);
   return (
     <section aria-label={protocolName(protocol)} className="min-w-0 pb-6">
       <h1 className="text-head sm:text-title">{what}</h1>
@@ -71,8 +71,8 @@ export function ProtocolView({ athlete, measuring, protocol, cautions, before, s
                   onChange={(event) => setDetail(athlete.id, protocol.id, event.target.value)}
                 />
               )}
-              {isOnDevice && <DeviceChoice source={source} choose={setSource} />}
-              <Turns {...{ athlete, measuring, protocol, unit, open }} source={isOnDevice ? source : TYPED} />
+              {sort && <DeviceChoice sort={sort} source={source} choose={setSource} />}
+              <Turns {...{ athlete, measuring, protocol, unit, open }} source={sort ? source : TYPED} />
             </>
           )}
           <SoFar {...{ athlete, protocol, unit, trials, before }} detail={measuring.details[protocol.id]} />

@@ -1,15 +1,16 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { type Hand, isAction, isOfEachHand, kgFromN, LEVER_CM, momentOf, newtonsFromKg, type Protocol, READING_LIMITS, type ReadingUnit, readNumber, sidesInTurn, unitDoubt, USUAL_LEVER_CM } from '@clay-pot/core'; // prettier-ignore
+import { comesWith, type Hand, HANDS, isAction, isOfEachHand, kgFromN, LEVER_CM, momentOf, newtonsFromKg, type Protocol, READING_LIMITS, type ReadingUnit, readNumber, sidesInTurn, trialSortOf, unitDoubt, USUAL_LEVER_CM } from '@clay-pot/core'; // prettier-ignore
 import { X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useForWhom } from '../../domain/for-whom.js';
-import { boundsText, readingText, shownUnit, storedValue } from '../../domain/units.js';
-import { addTrial, type Measuring, removeTrial, setLever, trialsOf } from '../../store/measuring.js';
+import { boundsText, readingText, shownUnit, shownValue, storedValue } from '../../domain/units.js';
+import { addTrial, type Measuring, removeTrial, setLever, trialsOf, type TrialValue } from '../../store/measuring.js';
 import { Button, IconButton } from '../../ui/button.js';
 import { INPUT, TextField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
 import { deviceFor, type Source } from './device-choice.js';
-import { DeviceTrial } from './device-trial.js';
+import { DeviceTrial, type Taken } from './device-trial.js';
+import { TypedAllOut } from './typed-all-out.js';
 import { Stopwatch } from './stopwatch.js';
 import { RestTimer } from './rest-timer.js';
 
@@ -117,12 +118,17 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
   const [trouble, setTrouble] = useState<string | null>(null);
   const [doubted, setDoubted] = useState<Doubted | null>(null);
   // One for the turn: a choice that is drawn anew must not begin another.
-  const device = useMemo(() => deviceFor(source, protocol, hand, athlete.id), [source, protocol, hand, athlete.id]);
   const lever = measuring.leverCm[protocol.id] ?? USUAL_LEVER_CM;
+  const device = useMemo(
+    () => deviceFor(source, { protocol, hand, athleteId: athlete.id, leverCm: lever }),
+    [source, protocol, hand, athlete.id, lever],
+  );
+  const sort = trialSortOf(protocol);
   const typedUnit = unit === 'N·m' ? 'kg' : shownUnit(unit);
   const inKept = (shown: number) => storedValue(unit, unit === 'N·m' ? momentOf(newtonsFromKg(shown), lever) : shown);
-  const keep = (value: number) => {
-    addTrial(athlete.id, protocol, hand, value);
+  const keep = (value: number) => keepAll([{ protocolId: protocol.id, hand, value }]);
+  const keepAll = (values: readonly TrialValue[]) => {
+    addTrial(athlete.id, values);
     // The next turn is asked for where this one was.
     requestAnimationFrame(() => document.querySelector<HTMLInputElement>('[data-trial]')?.focus());
   };
@@ -135,9 +141,23 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
     setTrouble(isWithin || doubt ? null : `within ${boundsText(unit)}`);
     if (isWithin && !doubt) keep(value);
   }
+  /** One force or angle is looked at as if it were typed; what is of both hands, or of a whole test, is taken as it is. */
+  function takeFromDevice({ values, aboveNs }: Taken) {
+    const kept = HANDS.flatMap((each) => {
+      const value = values[each];
+      return value === undefined ? [] : [{ protocolId: protocol.id, hand: each, value: Number(value.toFixed(2)) }];
+    });
+    const [only] = kept;
+    if (sort === 'force' && only) {
+      take(unit === 'N' ? shownValue('N', only.value) : kgFromN(only.value));
+      return;
+    }
+    const above = aboveNs === undefined ? [] : comesWith(protocol.id).map(({ id }) => ({ protocolId: id, hand, value: Math.max(0, Math.round(aboveNs)) })); // prettier-ignore
+    keepAll([...kept, ...above]);
+  }
   return (
     <>
-      <div className="min-w-0 flex-1 py-1.5">
+      <div className={`min-w-0 flex-1 py-1.5 ${sort === 'all-out' ? 'hidden' : ''}`}>
         <form
           className="flex items-center gap-2"
           onSubmit={(event) => {
@@ -178,13 +198,14 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
           </div>
         )}
       </div>
-      {device && (
+      {sort === 'all-out' && source.kind === 'typed' && <TypedAllOut hand={hand} take={takeFromDevice} />}
+      {device && sort && (
         <DeviceTrial
-          key={source.kind === 'simulated' ? source.fault : source.kind}
+          key={source.kind === 'simulated' ? `${source.fault} ${source.speed}` : source.kind}
           device={device}
-          channel="force"
+          sort={sort}
           hand={hand}
-          take={(newtons) => take(kgFromN(newtons))}
+          take={takeFromDevice}
         />
       )}
     </>

@@ -1,4 +1,4 @@
-import { type DeviceUnit, forcesOf, type ForceSample, isEffortOver, NOTHING_SEEN, type Trace, traceOf, watched } from '@clay-pot/core'; // prettier-ignore
+import { type DeviceSample, type ForceSample, isEffortOver, lineReader, LASTS_AT_MOST_S, NOTHING_SEEN, OVER_AFTER_S, tellTrial, type TrialSort, type TrialTold, watched } from '@clay-pot/core'; // prettier-ignore
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Device } from '../../domain/devices/device.js';
 
@@ -6,63 +6,72 @@ import type { Device } from '../../domain/devices/device.js';
 export interface Trial {
   readonly state: 'idle' | 'running' | 'done';
   /** What the signal says, once it is over. */
-  readonly trace: Trace | null;
+  readonly told: TrialTold | null;
   /** Why it ended otherwise than it should. */
   readonly trouble: string | null;
   readonly start: () => void;
   readonly stop: () => void;
-  /** Forces so far, in newtons: read by whoever draws. */
-  readonly forces: { readonly current: readonly ForceSample[] };
+  /** The line so far, newtons or degrees: read by whoever draws. */
+  readonly line: { readonly current: readonly ForceSample[] };
+  /** What came of late, as the device sent it. */
+  readonly latest: { readonly current: readonly DeviceSample[] };
 }
 
-/** Nobody squeezes for longer in a trial. */
-const MOST_MS = 60_000;
 const UNIT_CHANGED = 'The device changed its unit on the way: nothing of it can be trusted.';
 
 /** One trial on a device: from the start to the end of the effort, or until it is stopped. */
-export function useTrial(device: Device, channel: string): Trial {
+export function useTrial(device: Device, sort: TrialSort): Trial {
   const [state, setState] = useState<Trial['state']>('idle');
-  const [trace, setTrace] = useState<Trace | null>(null);
+  const [told, setTold] = useState<TrialTold | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const forces = useRef<ForceSample[]>([]);
+  const line = useRef<ForceSample[]>([]);
+  const samples = useRef<DeviceSample[]>([]);
+  const latest = useRef<readonly DeviceSample[]>([]);
   const disconnect = useRef<(() => void) | null>(null);
 
-  const finish = useCallback((why: string | null) => {
-    disconnect.current?.();
-    disconnect.current = null;
-    setTrace(why !== UNIT_CHANGED && forces.current.length > 0 ? traceOf(forces.current) : null);
-    setTrouble(why);
-    setState('done');
-  }, []);
+  const finish = useCallback(
+    (why: string | null) => {
+      disconnect.current?.();
+      disconnect.current = null;
+      setTold(why !== UNIT_CHANGED && line.current.length > 0 ? tellTrial(sort, samples.current) : null);
+      setTrouble(why);
+      setState('done');
+    },
+    [sort],
+  );
   const start = () => {
-    forces.current = [];
-    setTrace(null);
+    line.current = [];
+    samples.current = [];
+    setTold(null);
     setTrouble(null);
     setState('running');
-    let unit: DeviceUnit | undefined;
+    const read = lineReader(sort);
     let seen = NOTHING_SEEN;
     disconnect.current = device.connect({
       samples: (list) => {
-        const mine = list.filter((sample) => sample.channel === channel);
-        unit ??= mine[0]?.unit;
-        const more = mine.some((sample) => sample.unit !== unit) ? null : forcesOf(mine, channel);
+        const more = read(list);
         if (!more) {
           finish(UNIT_CHANGED);
           return;
         }
-        for (const force of more) forces.current.push(force);
+        latest.current = list;
+        for (const sample of list) samples.current.push(sample);
+        for (const value of more) line.current.push(value);
         seen = watched(seen, more);
-        if (isEffortOver(seen)) finish(null);
+        const [first, last] = [line.current[0], line.current.at(-1)];
+        const isLong = first && last && last.tS - first.tS > LASTS_AT_MOST_S[sort];
+        if (isLong || isEffortOver(seen, OVER_AFTER_S[sort])) finish(null);
       },
       ended: finish,
     });
   };
   useEffect(() => {
     if (state !== 'running') return undefined;
-    const timer = setTimeout(() => finish(null), MOST_MS);
+    // A device that sends nothing has no clock: ours ends it.
+    const timer = setTimeout(() => finish(null), LASTS_AT_MOST_S[sort] * 1000);
     return () => clearTimeout(timer);
-  }, [state, finish]);
+  }, [state, finish, sort]);
   // Whoever leaves lets the device go.
   useEffect(() => () => disconnect.current?.(), []);
-  return { state, trace, trouble, start, stop: () => finish(null), forces };
+  return { state, told, trouble, start, stop: () => finish(null), line, latest };
 }

@@ -1,0 +1,112 @@
+import { ALL_OUT, type AllOutTest, type CriticalForce, type ForceSample, holdsAbove } from '@clay-pot/core';
+import { useEffect, useState } from 'react';
+import { Bar, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { Asked } from '../../domain/asked.js';
+import { numberText, readingText, shownUnit, shownValue } from '../../domain/units.js';
+
+const CYCLE_S = ALL_OUT.workS + ALL_OUT.restS;
+const SHOWN_EVERY_MS = 100;
+/** The rhythm begins with the first squeeze. */
+const BEGUN_N = 30;
+
+/** The rhythm of the test, by the device’s own clock since the first squeeze: which squeeze it is, and how long it or the rest still lasts. */
+export function AllOutCue({ line }: { line: { readonly current: readonly ForceSample[] } }) {
+  const [elapsed, setElapsed] = useState<number | null>(null);
+  useEffect(() => {
+    let begunS: number | null = null;
+    const timer = setInterval(() => {
+      begunS ??= line.current.find(({ valueN }) => valueN > BEGUN_N)?.tS ?? null;
+      const last = line.current.at(-1);
+      if (begunS !== null && last) setElapsed(last.tS - begunS);
+    }, SHOWN_EVERY_MS);
+    return () => clearInterval(timer);
+  }, [line]);
+  if (elapsed === null) return <b className="text-lead">Squeeze all out: it begins with you</b>;
+  const number = Math.min(ALL_OUT.contractions, Math.floor(elapsed / CYCLE_S) + 1);
+  const within = elapsed % CYCLE_S;
+  const works = within < ALL_OUT.workS;
+  const leftS = Math.ceil((works ? ALL_OUT.workS : CYCLE_S) - within);
+  return (
+    <span className="text-lead figures" aria-live="polite">
+      <b className={works ? 'text-ink' : 'text-celadon'}>{works ? 'Squeeze' : 'Open'}</b> {leftS} s · {number} of{' '}
+      {ALL_OUT.contractions}
+    </span>
+  );
+}
+
+/** What an all-out test came to: each squeeze, what can be kept up, what was left above it, and how long harder holds would last. */
+export function AllOutResult({ test: { contractionsN, told } }: { test: AllOutTest }) {
+  if (!told) return null;
+  return (
+    <div className="grid gap-2">
+      <p>
+        <Asked term="criticalForce">
+          Can be kept up: <b>{readingText('N', told.criticalForceN)}</b>
+        </Asked>
+        , {told.percentOfBest.toFixed(0)} % of the best squeeze. Above it once:{' '}
+        <b>{readingText('N·s', told.capacityAboveNs)}</b>.
+      </p>
+      <AllOutChart contractionsN={contractionsN} told={told} />
+      <HoldsAbove told={told} />
+    </div>
+  );
+}
+
+function AllOutChart({ contractionsN, told }: { contractionsN: readonly number[]; told: CriticalForce }) {
+  const rows = contractionsN.map((valueN, index) => ({
+    number: index + 1,
+    force: shownValue('N', valueN),
+    left: told.leftNs[index] ?? 0,
+  }));
+  const summary = `Mean force of ${rows.length} squeezes, from ${numberText('N', contractionsN[0] ?? 0)} to ${readingText('N', contractionsN.at(-1) ?? 0)}, and what was left above what can be kept up`;
+  return (
+    <figure>
+      <figcaption className="font-semibold">
+        Each squeeze, {shownUnit('N')} (bars), and what was left above the line, N·s
+      </figcaption>
+      <div className="h-48" role="img" aria-label={summary}>
+        <ResponsiveContainer width="100%" height="100%">
+          <ComposedChart data={rows} margin={{ top: 8, right: 0, bottom: 0, left: -18 }}>
+            <CartesianGrid vertical={false} stroke="var(--color-line)" />
+            <XAxis dataKey="number" tick={{ fontSize: 11 }} interval={3} />
+            <YAxis yAxisId="force" tick={{ fontSize: 11 }} />
+            <YAxis yAxisId="left" orientation="right" tick={{ fontSize: 11 }} width={48} />
+            <Bar yAxisId="force" dataKey="force" fill="var(--color-load-2)" isAnimationActive={false} />
+            <ReferenceLine
+              yAxisId="force"
+              y={shownValue('N', told.criticalForceN)}
+              stroke="var(--color-ink)"
+              strokeWidth={2}
+            />
+            <Line
+              yAxisId="left"
+              dataKey="left"
+              stroke="var(--color-ink)"
+              strokeDasharray="4 3"
+              dot={false}
+              isAnimationActive={false}
+            />
+          </ComposedChart>
+        </ResponsiveContainer>
+      </div>
+    </figure>
+  );
+}
+
+/** How long a steady hold at shares of the best squeeze would last with what there is above. */
+function HoldsAbove({ told }: { told: CriticalForce }) {
+  const holds = holdsAbove(told);
+  if (holds.length === 0) return null;
+  return (
+    <p className="text-ink-soft">
+      Rested, a steady hold would last{' '}
+      {holds
+        .map(
+          ({ percentOfBest, forceN, seconds }) =>
+            `${seconds.toFixed(0)} s at ${percentOfBest} % (${readingText('N', forceN)})`,
+        ) // prettier-ignore
+        .join(', ')}
+      .
+    </p>
+  );
+}
