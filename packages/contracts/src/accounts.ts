@@ -1,4 +1,4 @@
-import { email, type Of, record, text } from '@clay-pot/core';
+import { email, type Of, record, text, type ShownUnits } from '@clay-pot/core';
 
 /** What somebody who signs in sends. */
 export const SIGN_IN = record({ email: email(), password: text(200, 1, 'Password') });
@@ -10,4 +10,6 @@ export interface WhoAmI {
   name: string;
   email: string;
   studio: { name: string; timeZone: string };
+  /** What masses and lengths are shown in; all are sent and kept metric. */
+  units: ShownUnits;
 }

@@ -7,8 +7,8 @@ import {
   day,
   FEWEST_CONTRACTIONS,
   FORCE_UNITS,
-  type HoldAbove,
-  holdsAbove,
+  type RepeatsAbove,
+  repeatsAbove,
   kgFromN,
   list,
   NEWTONS_OF,
@@ -94,11 +94,11 @@ export type CriticalForceQuestion = Of<typeof CRITICAL_FORCE_QUESTION>;
 export interface CriticalForceAnswer extends CriticalForce {
   criticalForceKg: number;
   /** How long forces above it can be held with all that there is above it, s. */
-  holds: HoldAbove[];
+  repeats: RepeatsAbove[];
 }
 
 /** Reads an all-out test. */
 export function answerCriticalForce({ contractionsN, workS }: CriticalForceQuestion): CriticalForceAnswer {
   const told = criticalForceOf(contractionsN, workS);
-  return { ...told, criticalForceKg: kgFromN(told.criticalForceN), holds: holdsAbove(told) };
+  return { ...told, criticalForceKg: kgFromN(told.criticalForceN), repeats: repeatsAbove(told) };
 }

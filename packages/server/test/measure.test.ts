@@ -71,7 +71,7 @@ test('an all-out test has its critical force', async () => {
   const contractionsN = Array.from({ length: 24 }, (_, index) => Math.max(200, 400 - 25 * index));
   const { body } = await ask<CriticalForceAnswer>('critical-force', { contractionsN });
   expect(body).toMatchObject({ criticalForceN: 200, capacityAboveNs: 6300, percentOfBest: 50, faults: [] });
-  expect(body.holds[0]).toEqual({ percentOfBest: 60, forceN: 240, seconds: 157.5 });
+  expect(body.repeats[0]).toEqual({ percentOfBest: 60, forceN: 240, contractions: 22 });
   const few = await ask('critical-force', { contractionsN: [300, -20] });
   expect(few.status).toBe(422);
   expect(few.body.detail).toContain('the test has 24');

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
-import type { WhoAmI } from '@clay-pot/contracts';
+import type { Problem, WhoAmI } from '@clay-pot/contracts';
 import { SignInFailureRow, SignInRow } from '../src/accounts/entities.js';
 import { Clock } from '../src/http/clock.js';
 import { House, PASSWORD } from './house.js';
@@ -32,6 +32,18 @@ describe('signing in', () => {
     expect(rows.some((row) => row.tokenHash === token)).toBe(false);
     const [account] = await house.source.query('SELECT password_hash FROM accounts');
     expect(account.password_hash).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/);
+  });
+
+  test('what a coach reads numbers in is kept with the account, for every device', async () => {
+    const coach = await house.signedIn(email);
+    expect((await coach.ask<WhoAmI>('GET', '/sign-in')).body.units).toEqual({ mass: 'kg', length: 'cm' });
+    const pounds = { mass: 'lb', length: 'in' };
+    expect((await coach.ask<WhoAmI>('PUT', '/sign-in/units', pounds)).body.units).toEqual(pounds);
+    expect((await (await house.signedIn(email)).ask<WhoAmI>('GET', '/sign-in')).body.units).toEqual(pounds);
+    const stones = await coach.ask<Problem>('PUT', '/sign-in/units', { mass: 'stone', length: 'in' });
+    expect([stones.status, stones.body.errors?.[0]?.pointer]).toEqual([422, '/mass']);
+    expect((await house.stranger().ask('PUT', '/sign-in/units', pounds)).status).toBe(401);
+    await coach.ask('PUT', '/sign-in/units', { mass: 'kg', length: 'cm' });
   });
 
   test('signing out ends it on the server, too', async () => {

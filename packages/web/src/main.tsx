@@ -7,6 +7,7 @@ import { RouterProvider } from 'react-router';
 import { lastKnownMe, queryClient, showLastSeen } from './api/queries.js';
 import { router } from './app/router.js';
 import { flush, startOutbox } from './store/outbox.js';
+import { showIn } from './store/units.js';
 import { startConnection } from './api/connection.js';
 
 startOutbox();
@@ -15,7 +16,11 @@ startConnection(() => {
   void flush();
   void queryClient.refetchQueries({ type: 'active' });
 });
-if (lastKnownMe()) void showLastSeen();
+const known = lastKnownMe();
+if (known) {
+  showIn(known.units);
+  void showLastSeen();
+}
 
 createRoot(must(document.getElementById('root'), 'a place for the app in its page')).render(
   <StrictMode>

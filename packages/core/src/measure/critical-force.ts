@@ -75,24 +75,31 @@ function faultsOfTest(forces: readonly number[], criticalForceN: number, bestN: 
   return faults;
 }
 
-/** How long a steady force above the critical one can be held with what is left, s; Infinity at or below it. @example secondsAbove({ criticalForceN: 200, capacityAboveNs: 3000 }, 300) → 30 */
-export const secondsAbove = (
+/**
+ * How many contractions in the rhythm of the test a force above the critical one allows, rested, until nothing is left above it; Infinity at or below it. Of a hold
+ * without rests it says nothing: between these contractions something comes back.
+ * @example contractionsAbove({ criticalForceN: 200, capacityAboveNs: 3500 }, 300) → 5
+ */
+export const contractionsAbove = (
   { criticalForceN, capacityAboveNs }: Pick<CriticalForce, 'criticalForceN' | 'capacityAboveNs'>,
   forceN: number,
-): number => (forceN <= criticalForceN ? Infinity : capacityAboveNs / (forceN - criticalForceN));
+  workS: number = ALL_OUT.workS,
+): number => (forceN <= criticalForceN ? Infinity : Math.floor(capacityAboveNs / ((forceN - criticalForceN) * workS)));
 
-/** How long a share of the best force can be held with all that there is above the critical one. */
-export interface HoldAbove {
+/** How often a share of the best contraction can be repeated with all that there is above the critical force. */
+export interface RepeatsAbove {
   readonly percentOfBest: number;
   readonly forceN: number;
-  readonly seconds: number;
+  readonly contractions: number;
 }
 
-const HOLDS_AT = [60, 70, 80, 90] as const;
+const REPEATS_AT = [60, 70, 80, 90] as const;
 
-/** Holds at shares of the best force that lie above the critical one. */
-export const holdsAbove = (told: Pick<CriticalForce, 'criticalForceN' | 'capacityAboveNs' | 'bestN'>): HoldAbove[] =>
-  HOLDS_AT.map((percentOfBest) => {
+/** Contractions at shares of the best one that lie above the critical force. */
+export const repeatsAbove = (
+  told: Pick<CriticalForce, 'criticalForceN' | 'capacityAboveNs' | 'bestN'>,
+): RepeatsAbove[] =>
+  REPEATS_AT.map((percentOfBest) => {
     const forceN = (told.bestN * percentOfBest) / 100;
-    return { percentOfBest, forceN, seconds: secondsAbove(told, forceN) };
-  }).filter(({ seconds }) => Number.isFinite(seconds));
+    return { percentOfBest, forceN, contractions: contractionsAbove(told, forceN) };
+  }).filter(({ contractions }) => Number.isFinite(contractions));

@@ -1,5 +1,6 @@
 import { newtonsFromKg } from '../mechanics/external-load.js';
 import { READING_LIMITS } from '../vocabulary/measures.js';
+import { POUND_KG } from '../vocabulary/units.js';
 
 /**
  * What every device gives, whatever it is and however it is connected: one value of one channel at an instant of the device’s own clock. The open interface of
@@ -36,7 +37,6 @@ interface DeviceKindFacts {
   readonly range: number;
 }
 
-const POUND_KG = 0.45359237;
 /** Newtons of one of each unit of force. */
 export const NEWTONS_OF = { N: 1, kg: newtonsFromKg(1), lb: newtonsFromKg(POUND_KG) } as const;
 /** A unit of force that devices speak in. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { ALL_OUT, criticalForceOf, secondsAbove } from './critical-force.js';
+import { ALL_OUT, criticalForceOf, contractionsAbove } from './critical-force.js';
 import { changeOf, detectableChange, errorOf, pooledSpread } from './error.js';
 import { sidesOf } from './sides.js';
 import { type DayValue, trendOf } from './trend.js';
@@ -118,8 +118,8 @@ describe('critical force', () => {
     expect(told.leftNs[0]).toBe(4900);
     expect(told.leftNs.at(-1)).toBe(0);
     // 300 N: 6300 ÷ 100 = 63 s.
-    expect(secondsAbove(told, 300)).toBe(63);
-    expect(secondsAbove(told, 200)).toBe(Infinity);
+    expect(contractionsAbove(told, 300)).toBe(9);
+    expect(contractionsAbove(told, 200)).toBe(Infinity);
   });
 
   test('says what keeps it from being plain', () => {

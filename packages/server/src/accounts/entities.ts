@@ -1,3 +1,4 @@
+import type { ShownUnits } from '@clay-pot/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** A studio: everything else belongs to one. */
@@ -31,6 +32,12 @@ export class AccountRow {
 
   @Column('varchar', { name: 'password_hash', length: 255 })
   passwordHash: string;
+
+  @Column('char', { name: 'mass_unit', length: 2, default: 'kg' })
+  massUnit: ShownUnits['mass'];
+
+  @Column('char', { name: 'length_unit', length: 2, default: 'cm' })
+  lengthUnit: ShownUnits['length'];
 }
 
 /** A signed-in browser. Only a hash of its token is kept. */

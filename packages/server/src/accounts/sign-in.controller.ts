@@ -1,6 +1,6 @@
-import { must } from '@clay-pot/core';
+import { must, UNITS, type ShownUnits } from '@clay-pot/core';
 import { SIGN_IN, type SignInRequest, type WhoAmI } from '@clay-pot/contracts';
-import { Controller, Delete, Get, HttpCode, Inject, Post, Req, Res } from '@nestjs/common';
+import { Controller, Delete, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { CONFIG } from '../config.token.js';
 import type { Config } from '../config.js';
@@ -19,6 +19,11 @@ export class SignInController {
   @Get()
   who(@Me() me: SignedIn): WhoAmI {
     return this.signIns.describe(me);
+  }
+
+  @Put('units')
+  units(@Me() me: SignedIn, @Input('UnitsInput', UNITS) units: ShownUnits): Promise<WhoAmI> {
+    return this.signIns.keepUnits(me, units);
   }
 
   @Public()

@@ -1,5 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
 import type { WhoAmI } from '@clay-pot/contracts';
+import type { ShownUnits } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { hash, verify } from '@node-rs/argon2';
 import { addDays, subMinutes } from 'date-fns';
@@ -73,7 +74,19 @@ export class SignInService {
   }
 
   describe({ account, studio }: SignedIn): WhoAmI {
-    return { name: account.name, email: account.email, studio: { name: studio.name, timeZone: studio.timeZone } };
+    return {
+      name: account.name,
+      email: account.email,
+      studio: { name: studio.name, timeZone: studio.timeZone },
+      units: { mass: account.massUnit, length: account.lengthUnit },
+    };
+  }
+
+  /** Keeps what a coach reads masses and lengths in. */
+  async keepUnits({ account, studio, scope }: SignedIn, { mass, length }: ShownUnits): Promise<WhoAmI> {
+    const units = { massUnit: mass, lengthUnit: length };
+    await this.source.getRepository(AccountRow).update({ id: account.id }, units);
+    return this.describe({ account: Object.assign(account, units), studio, scope });
   }
 
   private async refuseTooManyTries(email: string, address: string): Promise<void> {

@@ -17,6 +17,7 @@ import { Complaints1830000000000 } from './migrations/1830000000000-complaints.j
 import { LengthsAnew1840000000000 } from './migrations/1840000000000-lengths-anew.js';
 import { Intakes1850000000000 } from './migrations/1850000000000-intakes.js';
 import { Trials1860000000000 } from './migrations/1860000000000-trials.js';
+import { Units1870000000000 } from './migrations/1870000000000-units.js';
 
 /** Every table. */
 export const ENTITIES = [
@@ -53,6 +54,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       LengthsAnew1840000000000,
       Intakes1850000000000,
       Trials1860000000000,
+      Units1870000000000,
     ],
     synchronize: false,
     timezone: 'Z',

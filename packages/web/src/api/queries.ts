@@ -22,6 +22,7 @@ import type { Evidence, PastSession, Sequence } from '@clay-pot/core';
 import { skipToken, QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { setOwnMethods } from '../store/own-methods.js';
 import { setOwnMovements } from '../store/own-movements.js';
+import { showIn } from '../store/units.js';
 import { OfflineError, request } from './request.js';
 
 /** What was seen stays for as long as a working day: without a network it is all there is. */
@@ -52,13 +53,24 @@ export const showLastSeen = async (): Promise<void> => (await import('./last-see
 
 const ME = 'clay-pot-me';
 
+function remember(me: WhoAmI): void {
+  localStorage.setItem(ME, JSON.stringify(me));
+  showIn(me.units);
+}
+
+/** Shows what changed of who is signed in. */
+export function keepMe(me: WhoAmI): void {
+  remember(me);
+  queryClient.setQueryData(['me'], me);
+}
+
 /** Who is signed in. */
 export const useMe = () =>
   useQuery({
     queryKey: ['me'],
     queryFn: async () => {
       const me = await request<WhoAmI>('/sign-in');
-      localStorage.setItem(ME, JSON.stringify(me));
+      remember(me);
       void showLastSeen();
       return me;
     },

@@ -1,19 +1,21 @@
+import { UserRound } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { NavigationType, NavLink, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router';
-import { forgetMe, lastKnownMe, queryClient, useMe, useStoredMethods, useStoredMovements } from '../api/queries.js';
+import { lastKnownMe, useMe, useStoredMethods, useStoredMovements } from '../api/queries.js';
 import { useConnection } from '../api/connection.js';
-import { isProblem, OfflineError, request } from '../api/request.js';
+import { isProblem, OfflineError } from '../api/request.js';
 import { SignInPage } from '../features/sign-in/sign-in-page.js';
 import { useRun } from '../store/run-state.js';
 import { Loading, Trouble } from '../ui/page.js';
 import { ToastPlace } from '../ui/toast.js';
-import { forgetOwnMethods } from '../store/own-methods.js';
-import { hasOwnMovements, forgetOwnMovements } from '../store/own-movements.js';
+import { hasOwnMovements } from '../store/own-movements.js';
+import { useUnits } from '../store/units.js';
 import { type Command, useCommands } from '../ui/commands.js';
 import { focusRegion, useKeptFocus } from '../ui/kept-focus.js';
 import { AskedPlace } from '../domain/asked.js';
 import { ConnectionState } from '../domain/connection-state.js';
 import { OutboxState } from '../domain/outbox-state.js';
+import { signOut } from '../domain/sign-out.js';
 
 const ShortcutsDialog = lazy(() => import('./shortcuts-dialog.js'));
 
@@ -50,6 +52,7 @@ export function Shell() {
   const [keysShown, setKeysShown] = useState(false);
   const run = useRun((state) => state.run);
   const away = useConnection((state) => state.away);
+  const units = useUnits();
   const commands = useMemo<Command[]>(
     () => [
       // On some keyboards the question mark needs Shift, on others it does not.
@@ -79,12 +82,14 @@ export function Shell() {
   if ((me.isPending && !who) || (movements.isLoading && !hasOwnMovements())) return <Loading what="the studio" />;
   if (isProblem(me.error, 'sign-in-needed')) return <SignInPage />;
   const bare = BARE.test(pathname);
+  // Texts of numbers do not ask for their unit: in other units the page is drawn anew.
+  const drawnIn = `${units.mass} ${units.length}`;
   if (!who) return <Trouble error={me.error} retry={() => void me.refetch()} />;
 
   return (
     <>
       {bare ? (
-        <Outlet />
+        <Outlet key={drawnIn} />
       ) : (
         <div className="flex min-h-dvh flex-col sm:flex-row">
           <a
@@ -100,9 +105,12 @@ export function Shell() {
             <div className="flex items-center gap-2 px-4 pt-3 sm:pt-6 sm:pb-6">
               <img src="/pot.svg" alt="" className="size-7" />
               <span className="display text-lead font-extrabold tracking-tight">Clay Pot</span>
-              <span className="ml-auto sm:hidden">
+              <span className="ml-auto flex items-center gap-2 sm:hidden">
                 <ConnectionState />
                 <OutboxState />
+                <NavLink to="/account" aria-label="Your account" className="-my-2 grid size-11 place-items-center">
+                  <UserRound size={20} aria-hidden />
+                </NavLink>
               </span>
             </div>
             <ul className="flex overflow-x-auto px-2 sm:flex-col sm:px-0">
@@ -131,11 +139,11 @@ export function Shell() {
               )}
               <ConnectionState />
               <OutboxState />
-              <div className="text-ink-soft">
+              <NavLink to="/account" className="text-ink-soft hover:text-ink">
                 {who.studio.name}
                 <br />
-                {who.name}
-              </div>
+                <span className="underline underline-offset-2">{who.name}</span>
+              </NavLink>
               <div className="flex gap-3">
                 <button type="button" className="underline underline-offset-2" onClick={() => void signOut()}>
                   Sign out
@@ -147,7 +155,7 @@ export function Shell() {
             </div>
           </nav>
           <main id="content" className="min-w-0 flex-1 outline-none">
-            <Outlet />
+            <Outlet key={drawnIn} />
           </main>
         </div>
       )}
@@ -160,14 +168,4 @@ export function Shell() {
       )}
     </>
   );
-}
-
-async function signOut(): Promise<void> {
-  await request('/sign-in', { method: 'DELETE' });
-  forgetMe();
-  forgetOwnMovements();
-  forgetOwnMethods();
-  queryClient.clear();
-  await (await import('../api/last-seen.js')).forgetLastSeen();
-  window.location.assign('/');
 }

@@ -1,6 +1,7 @@
 import { termOf } from '@clay-pot/core';
 import { useEffect, useRef } from 'react';
 import { type Question, useQuestion } from './question.js';
+import { told } from './units.js';
 
 const GAP_PX = 6;
 const EDGE_PX = 8;
@@ -33,17 +34,17 @@ export default function Answered({ term: id, value, beside }: Question) {
     >
       <p className="text-body font-bold">{plain}</p>
       <p className="text-fine text-ink-soft">{term}</p>
-      <p className="mt-1.5">{what}</p>
+      <p className="mt-1.5">{told(what)}</p>
       <dl className="mt-1.5 grid gap-1.5">
         <div>
           <dt className="font-semibold">From what</dt>
-          <dd>{from}</dd>
+          <dd>{told(from)}</dd>
         </div>
         <div>
           <dt className="font-semibold">Is it much?</dt>
           <dd>
-            {value !== undefined && judge && <b>{judge(value)} </b>}
-            {scale}
+            {value !== undefined && judge && <b>{told(judge(value))} </b>}
+            {told(scale)}
           </dd>
         </div>
       </dl>

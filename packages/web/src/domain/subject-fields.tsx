@@ -11,6 +11,7 @@ import {
 } from '@clay-pot/core';
 import { useState } from 'react';
 import { INPUT } from '../ui/field.js';
+import { inUnit, outOfUnit, unitOf } from './units.js';
 import type { MovableField, Subject } from './subject.js';
 
 interface Props {
@@ -92,8 +93,15 @@ export function Choice({ label, value, options, names = {}, set }: ChoiceProps) 
 
 /** A number typed or stepped; nonsense stays in the field with the reason until it is mended. */
 export function NumberField({ field, set }: { field: MovableField; set: (value: number) => void }) {
-  const { label, value, min, max, step, unit } = field;
-  const text = shown(value, step);
+  const { label, step } = field;
+  const unit = unitOf(field.unit);
+  const [value, min, max] = [field.value, field.min, field.max].map((each) => inUnit(field.unit, each)) as [
+    number,
+    number,
+    number,
+  ];
+  const shownStep = inUnit(field.unit, step);
+  const text = shown(value, shownStep);
   // What is typed over a value goes when the value changes under it.
   const [draft, setDraft] = useState<{ over: string; typed: string } | null>(null);
   const typed = draft?.over === text ? draft.typed : null;
@@ -103,17 +111,17 @@ export function NumberField({ field, set }: { field: MovableField; set: (value: 
     if (typed === null) return;
     const number = readNumber(typed);
     if (!(number >= min && number <= max)) {
-      setTrouble(`Must be within ${min}–${max} ${unit}.`);
+      setTrouble(`Must be within ${shown(min, shownStep)}–${shown(max, shownStep)} ${unit}.`);
       return;
     }
     setTrouble(null);
     setTyped(null);
-    if (shown(number, step) !== text) set(number);
+    if (shown(number, shownStep) !== text) set(outOfUnit(field.unit, number));
   }
   const by = (sign: 1 | -1, coarse: boolean) => {
     const jump = coarse ? 5 * step : step;
     setTrouble(null);
-    set(Math.min(max, Math.max(min, Number((value + sign * jump).toFixed(4)))));
+    set(Math.min(field.max, Math.max(field.min, Number((field.value + sign * jump).toFixed(4)))));
   };
   return (
     <label className="block text-small">

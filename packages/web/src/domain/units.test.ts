@@ -1,5 +1,8 @@
-import { describe, expect, test } from '@jest/globals';
-import { boundsText, numberText, readingText, shownUnit, storedValue } from './units.js';
+import { afterEach, describe, expect, test } from '@jest/globals';
+import { boundsText, measureFrom, measureText, metricText, numberText, readingText, shownUnit, storedValue, told } from './units.js'; // prettier-ignore
+import { showIn } from '../store/units.js';
+
+afterEach(() => showIn(undefined));
 
 describe('numbers of readings', () => {
   test('forces are shown in kilograms and kept in newtons, all else as it is kept', () => {
@@ -20,5 +23,17 @@ describe('numbers of readings', () => {
   });
   test('what was typed is what is shown again', () => {
     for (const typed of [0.1, 12.3, 45, 94.6]) expect(numberText('N', storedValue('N', typed))).toBe(typed.toFixed(1));
+  });
+  test('a coach of pounds and inches reads and types them; what is kept is the same', () => {
+    showIn({ mass: 'lb', length: 'in' });
+    expect(readingText('N', 444.82)).toBe('100.0 lb');
+    expect(storedValue('N', 100)).toBe(444.82);
+    expect(boundsText('N')).toBe('0.2–337.2 lb');
+    expect(readingText('cm', 5.08)).toBe('2.0 in');
+    expect(metricText('kg', 70, 1)).toBe('154.3 lb');
+    expect(told('was it 45.0 kg?')).toBe('was it 99.2 lb?');
+    expect(measureText('cm', 180.3)).toBe('71');
+    expect(measureFrom('cm', 71)).toBe(180.34);
+    for (const typed of [0.3, 12.3, 154.3]) expect(numberText('N', storedValue('N', typed))).toBe(typed.toFixed(1));
   });
 });

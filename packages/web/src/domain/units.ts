@@ -1,12 +1,22 @@
-import { kgFromN, newtonsFromKg, READING_LIMITS, type ReadingUnit } from '@clay-pot/core';
+import { inWords, kgFromN, newtonsFromKg, READING_LIMITS, type ReadingUnit, shownAs } from '@clay-pot/core';
+import { useUnits } from '../store/units.js';
 
-/** Forces are shown as gauges show them, in kilograms, and kept in newtons; all else is shown as it is kept. */
-export const shownUnit = (unit: ReadingUnit): string => (unit === 'N' ? 'kg' : unit === 'times' ? '' : unit);
+/** How a metric unit is shown now: a change of units draws the page anew, so that no text has to ask. */
+const now = (unit: string) => shownAs(unit, useUnits.getState());
+
+/** Forces are shown as gauges show them, as a mass, and kept in newtons. */
+const gauged = (unit: ReadingUnit) => now(unit === 'N' ? 'kg' : unit);
+
+/** The unit that a reading is shown in. */
+export const shownUnit = (unit: ReadingUnit): string => (unit === 'times' ? '' : gauged(unit).unit);
 /** A kept value as it is shown. */
-export const shownValue = (unit: ReadingUnit, value: number): number => (unit === 'N' ? kgFromN(value) : value);
+export const shownValue = (unit: ReadingUnit, value: number): number =>
+  (unit === 'N' ? kgFromN(value) : value) * gauged(unit).per;
 /** What was typed or measured in the shown unit, as it is kept. @example storedValue('°', 71.234) → 71.23 */
-export const storedValue = (unit: ReadingUnit, shown: number): number =>
-  Number((unit === 'N' ? newtonsFromKg(shown) : shown).toFixed(2));
+export function storedValue(unit: ReadingUnit, shown: number): number {
+  const metric = shown / gauged(unit).per;
+  return Number((unit === 'N' ? newtonsFromKg(metric) : metric).toFixed(2));
+}
 
 const PLACES: Record<ReadingUnit, number> = { N: 1, 'N·m': 1, '°': 0, cm: 1, s: 0, times: 0, 'N·s': 0 };
 /** A kept value as text with its unit. @example readingText('°', 71) → '71 °' */
@@ -21,3 +31,23 @@ export function boundsText(unit: ReadingUnit): string {
   const plain = (value: number) => String(Number(numberText(unit, value)));
   return `${plain(min)}–${plain(max)}${readingText(unit, max).slice(numberText(unit, max).length)}`;
 }
+
+/** The unit that a mass, a length or anything else metric is shown in. @example unitOf('kg') → 'kg' */
+export const unitOf = (metric: string): string => now(metric).unit;
+/** A metric number in the unit that it is shown in. */
+export const inUnit = (metric: string, value: number): number => value * now(metric).per;
+/** A shown number in its metric unit; metric numbers stay as they are to the last digit. */
+export const outOfUnit = (metric: string, shown: number): number => shown / now(metric).per;
+/** A metric number as text with its unit. @example metricText('kg', 62.5, 1) → '62.5 kg' */
+export const metricText = (metric: string, value: number, places: number): string =>
+  `${inUnit(metric, value).toFixed(places)} ${unitOf(metric)}`;
+/** A sentence of the core, as the coach reads masses and lengths. */
+export const told = <T extends string | undefined>(sentence: T): T =>
+  (sentence === undefined ? sentence : inWords(sentence, useUnits.getState())) as T;
+
+/** A measure of a body as it stands in a field. @example measureText('cm', 170) → '170' */
+export const measureText = (metric: 'cm' | 'kg' | undefined, value: number | null): string =>
+  value === null || Number.isNaN(value) ? '' : String(metric ? Number(inUnit(metric, value).toFixed(1)) : value);
+/** What was typed as a measure of a body, in its metric unit, to the millimetre or to ten grams. */
+export const measureFrom = (metric: 'cm' | 'kg' | undefined, typed: number): number =>
+  metric && unitOf(metric) !== metric ? Number(outOfUnit(metric, typed).toFixed(2)) : typed;

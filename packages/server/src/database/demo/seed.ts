@@ -1,4 +1,4 @@
-import { addDays, must, weekdayOf } from '@clay-pot/core';
+import { addDays, METRIC, must, weekdayOf } from '@clay-pot/core';
 import { TZDate } from '@date-fns/tz';
 import type { DataSource, EntityTarget, ObjectLiteral } from 'typeorm';
 import { AccountRow, StudioRow } from '../../accounts/entities.js';
@@ -47,7 +47,8 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     };
     await add(StudioRow, [{ id: studioId, name: 'Lanternfield Hall', timeZone: TIME_ZONE }]);
     const { email } = DEMO_SIGN_IN;
-    await add(AccountRow, [{ id: random.id(early), studioId, email, name: 'Maren Holloway', passwordHash }]);
+    const units = { massUnit: METRIC.mass, lengthUnit: METRIC.length };
+    await add(AccountRow, [{ id: random.id(early), studioId, email, name: 'Maren Holloway', passwordHash, ...units }]);
     const sequenceIds = new Map<SequenceKey, string>();
     for (const [key, document] of Object.entries(DEMO_SEQUENCES) as [
       SequenceKey,

@@ -16,11 +16,11 @@ export const hasOrientation = (): boolean => 'DeviceOrientationEvent' in window;
 export const phoneDevice = (): Device => ({
   name: 'This phone’s own sensor',
   connect: ({ samples, ended }) => {
-    let isOver = false;
+    const now = { isOver: false };
     let heard = false;
     const end = (trouble: string | null) => {
-      if (isOver) return;
-      isOver = true;
+      if (now.isOver) return;
+      now.isOver = true;
       window.removeEventListener('deviceorientation', feel);
       clearTimeout(timer);
       ended(trouble);
@@ -43,10 +43,10 @@ export const phoneDevice = (): Device => ({
       const answer = asks(sensor) ? await sensor.requestPermission() : 'granted';
       if (answer === 'denied')
         end('The browser was told to keep its motion sensor from this page: allow it in the page’s settings.'); // prettier-ignore
-      else if (!isOver) window.addEventListener('deviceorientation', feel);
+      else if (!now.isOver) window.addEventListener('deviceorientation', feel);
     })().catch(() => end('The motion sensor could not be asked for.'));
     return () => {
-      isOver = true;
+      now.isOver = true;
       clearTimeout(timer);
       window.removeEventListener('deviceorientation', feel);
     };

@@ -1,4 +1,5 @@
 import { EQUIPMENT, GOAL_IDS, GOALS, HANDS, capital, SEXES } from '@clay-pot/core';
+import { told, unitOf } from '../../domain/units.js';
 import { Segments } from '../../ui/segments.js';
 import { SelectField, TextField } from '../../ui/field.js';
 import { TickChips, TickRow } from './choices.js';
@@ -67,16 +68,18 @@ export function PersonStep({ athlete, answers, change, faultAt }: StepProps) {
           ))}
         </SelectField>
         <NumberField
-          label="Stature, cm"
+          label={`Stature, ${unitOf('cm')}`}
+          metric="cm"
           value={known.statureCm}
           change={(statureCm) => set({ statureCm })}
-          error={faultAt('/person/statureCm')}
+          error={told(faultAt('/person/statureCm'))}
         />
         <NumberField
-          label="Mass, kg"
+          label={`Mass, ${unitOf('kg')}`}
+          metric="kg"
           value={known.massKg}
           change={(massKg) => set({ massKg })}
-          error={faultAt('/person/massKg')}
+          error={told(faultAt('/person/massKg'))}
         />
         <NumberField
           label="Hand work, hours a day"

@@ -1,5 +1,6 @@
 import { readNumber } from '@clay-pot/core';
 import { useState } from 'react';
+import { measureFrom, measureText } from '../../domain/units.js';
 import { TextField } from '../../ui/field.js';
 
 interface Props {
@@ -9,11 +10,13 @@ interface Props {
   change: (value: number | null) => void;
   error: string | undefined;
   hint?: string;
+  /** What it is kept in, where it is shown as the coach chose. */
+  metric?: 'cm' | 'kg';
 }
 
 /** A number that may be left open. What was typed stays as it was typed, right or not. */
-export function NumberField({ label, value, change, error, hint }: Props) {
-  const [typed, setTyped] = useState(value === null || Number.isNaN(value) ? '' : String(value));
+export function NumberField({ label, value, change, error, hint, metric }: Props) {
+  const [typed, setTyped] = useState(() => measureText(metric, value));
   return (
     <TextField
       label={label}
@@ -24,7 +27,7 @@ export function NumberField({ label, value, change, error, hint }: Props) {
       {...(hint && { hint })}
       onChange={(event) => {
         setTyped(event.target.value);
-        change(event.target.value.trim() === '' ? null : readNumber(event.target.value));
+        change(event.target.value.trim() === '' ? null : measureFrom(metric, readNumber(event.target.value)));
       }}
     />
   );

@@ -1,5 +1,6 @@
 import { findLevel, type Level, type Movement } from '@clay-pot/core';
 import { lazy, useMemo, useState, Suspense } from 'react';
+import { metricText } from '../../domain/units.js';
 import { useAthletes } from '../../api/queries.js';
 import { knownMovement, useKnown } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
@@ -126,8 +127,8 @@ function WhoLine({ who }: { who: ForWhom }) {
   const { sex, statureM, massKg } = who.person.body;
   return (
     <p className="-mt-3 mb-4 text-small text-ink-soft">
-      For {who.name}: {sex === 'not stated' ? 'mean of both sexes' : sex}, {(statureM * 100).toFixed(0)} cm,{' '}
-      {massKg.toFixed(0)} kg.{' '}
+      For {who.name}: {sex === 'not stated' ? 'mean of both sexes' : sex}, {metricText('cm', statureM * 100, 0)},{' '}
+      {metricText('kg', massKg, 0)}.{' '}
       {who.estimated.length > 0 && (
         <b className="bg-amber-wash px-1 text-amber">Estimated: {who.estimated.join(', ')}</b>
       )}

@@ -22,6 +22,7 @@ import {
   weightMomentNm,
 } from '@clay-pot/core';
 import { type ReactNode, useId, useState } from 'react';
+import { inUnit, metricText, numberText, outOfUnit, readingText, unitOf } from '../../domain/units.js';
 import { INPUT } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
 import { Choice } from '../../domain/subject-fields.js';
@@ -61,6 +62,11 @@ function Card({ title, children }: { title: string; children: ReactNode }) {
   );
 }
 
+/** Distances that are walked stay in metres. */
+const inBody = (unit: string) => unit !== 'm';
+const shownLimit = ({ min, max, unit }: Pick<Limit, 'min' | 'max' | 'unit'>) =>
+  inBody(unit) ? { min: inUnit(unit, min), max: inUnit(unit, max), unit: unitOf(unit) } : { min, max, unit };
+
 interface NumberProps {
   label: string;
   value: number;
@@ -70,8 +76,11 @@ interface NumberProps {
 }
 
 /** A number that may follow from another: typing it sets it, and what is outside is told beside it. */
-function NumberIn({ label, value, set, limit: { min, max, unit }, places = 1 }: NumberProps) {
+function NumberIn({ label, value: metric, set: setMetric, limit, places = 1 }: NumberProps) {
   const id = useId();
+  const { min, max, unit } = shownLimit(limit);
+  const value = inBody(limit.unit) ? inUnit(limit.unit, metric) : metric;
+  const set = (shown: number) => setMetric(inBody(limit.unit) ? outOfUnit(limit.unit, shown) : shown);
   const [typed, setTyped] = useState<string | null>(null);
   const number = typed === null ? value : readNumber(typed);
   const wrong = typed !== null && !(number >= min && number <= max);
@@ -115,12 +124,12 @@ function HandChoice({ hand, set }: { hand: Hand; set: (hand: Hand) => void }) {
 
 function Source({ person, action, hand }: { person: Person; action: Action; hand: Hand }) {
   const { value, unit, from, logSd } = capacityOf(person, action, hand);
-  const [low, high] = intervalOf(unit === 'N' ? kgFromN(value) : value, logSd);
+  const [low, high] = intervalOf(value, logSd);
   return (
     <p className="text-fine text-ink-soft">
-      <SideMark side={hand} /> most:{' '}
-      {unit === 'N' ? `${kgFromN(value).toFixed(1)} kg (${value.toFixed(0)} N)` : `${value.toFixed(1)} N·m`},{' '}
-      {low.toFixed(1)}–{high.toFixed(1)} for 4 in 5 like this; {from}
+      <SideMark side={hand} /> most: {readingText(unit, value)}
+      {unit === 'N' && ` (${value.toFixed(0)} N)`}, {numberText(unit, low)}–{numberText(unit, high)} for 4 in 5 like
+      this; {from}
     </p>
   );
 }
@@ -190,8 +199,8 @@ function LeverAndWeight({ person }: { person: Person }) {
         />
       </Row>
       <p className="text-fine text-ink-soft">
-        With {massKg.toFixed(2)} kg, 40 % would need a lever of {(leverForMomentM(moment(40), massKg) * 100).toFixed(0)}{' '}
-        cm.
+        With {metricText('kg', massKg, 2)}, 40 % would need a lever of{' '}
+        {metricText('cm', leverForMomentM(moment(40), massKg) * 100, 0)}.
       </p>
       <Source person={person} action={action} hand={hand} />
     </Card>

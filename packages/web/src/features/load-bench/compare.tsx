@@ -1,6 +1,7 @@
-import { effortWords, type Demand, handLoad, kgFromN, type Person, postureFigure } from '@clay-pot/core';
+import { effortWords, type Demand, handLoad, type Person, postureFigure } from '@clay-pot/core';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { numberText, unitOf } from '../../domain/units.js';
 import { Figure } from '../../drawing/figure.js';
 import { IconButton } from '../../ui/button.js';
 import { plantedView } from './bench-drawing.js';
@@ -62,10 +63,11 @@ export function Compare({
           </tr>
         </thead>
         <tbody>
-          {ROWS.map(({ label, read }) => (
+          {ROWS.map(({ label, unit, read }) => (
             <tr key={label} className="border-b border-line">
               <th scope="row" className="py-1 text-left font-normal text-ink-soft">
                 {label}
+                {unit && `, ${unitOf(unit)}`}
               </th>
               {demands.map((demand, index) => (
                 <td key={index} className="px-2 py-1 figures">
@@ -88,9 +90,9 @@ export function Compare({
 const pair = (left: string, right: string): ReactNode => (left === right ? left : `L ${left} · R ${right}`);
 const both = (demand: Demand, read: (hand: Demand['left']) => string) => pair(read(demand.left), read(demand.right));
 
-const ROWS: readonly { label: string; read: (demand: Demand) => ReactNode }[] = [
+const ROWS: readonly { label: string; unit?: 'kg'; read: (demand: Demand) => ReactNode }[] = [
   { label: 'load, % BW a hand', read: (demand) => both(demand, ({ loadPercentBW }) => loadPercentBW.toFixed(1)) },
-  { label: 'load, kg a hand', read: (demand) => both(demand, ({ loadN }) => kgFromN(loadN).toFixed(1)) },
+  { label: 'load a hand', unit: 'kg', read: (demand) => both(demand, ({ loadN }) => numberText('N', loadN)) },
   {
     label: 'wrist angle of range',
     read: (demand) =>

@@ -5,11 +5,11 @@ import {
   type Hand,
   type HandDemand,
   isKnown,
-  kgFromN,
   peopleWords,
   rangeVerdict,
 } from '@clay-pot/core';
 import type { ReactNode } from 'react';
+import { readingText } from '../../domain/units.js';
 import { Asked } from '../../domain/asked.js';
 import { EffortBar } from '../../ui/effort-bar.js';
 import { SideMark } from '../../ui/marks.js';
@@ -47,7 +47,7 @@ function HandResult({ hand, result, momentNm }: { hand: Hand; result: HandDemand
         </span>
       </p>
       <p className="text-small text-ink-soft figures">
-        {loadN.toFixed(0)} N · {kgFromN(loadN).toFixed(1)} kg
+        {loadN.toFixed(0)} N · {readingText('N', loadN)}
       </p>
       <dl className="mt-2 grid gap-1.5 text-small">
         {angle && (

@@ -1,4 +1,4 @@
-import { ALL_OUT, type AllOutTest, type CriticalForce, type ForceSample, holdsAbove } from '@clay-pot/core';
+import { ALL_OUT, type AllOutTest, type CriticalForce, type ForceSample, repeatsAbove } from '@clay-pot/core';
 import { useEffect, useState } from 'react';
 import { Bar, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { Asked } from '../../domain/asked.js';
@@ -47,7 +47,7 @@ export function AllOutResult({ test: { contractionsN, told } }: { test: AllOutTe
         <b>{readingText('N·s', told.capacityAboveNs)}</b>.
       </p>
       <AllOutChart contractionsN={contractionsN} told={told} />
-      <HoldsAbove told={told} />
+      <RepeatsAbove told={told} />
     </div>
   );
 }
@@ -56,7 +56,7 @@ function AllOutChart({ contractionsN, told }: { contractionsN: readonly number[]
   const rows = contractionsN.map((valueN, index) => ({
     number: index + 1,
     force: shownValue('N', valueN),
-    left: told.leftNs[index] ?? 0,
+    left: Math.max(0, told.leftNs[index] ?? 0),
   }));
   const summary = `Mean force of ${rows.length} squeezes, from ${numberText('N', contractionsN[0] ?? 0)} to ${readingText('N', contractionsN.at(-1) ?? 0)}, and what was left above what can be kept up`;
   return (
@@ -66,11 +66,11 @@ function AllOutChart({ contractionsN, told }: { contractionsN: readonly number[]
       </figcaption>
       <div className="h-48" role="img" aria-label={summary}>
         <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart data={rows} margin={{ top: 8, right: 0, bottom: 0, left: -18 }}>
+          <ComposedChart data={rows} margin={{ top: 8, right: 4, bottom: 0, left: -22 }}>
             <CartesianGrid vertical={false} stroke="var(--color-line)" />
             <XAxis dataKey="number" tick={{ fontSize: 11 }} interval={3} />
             <YAxis yAxisId="force" tick={{ fontSize: 11 }} />
-            <YAxis yAxisId="left" orientation="right" tick={{ fontSize: 11 }} width={48} />
+            <YAxis yAxisId="left" orientation="right" domain={[0, 'auto']} tick={{ fontSize: 11 }} width={48} />
             <Bar yAxisId="force" dataKey="force" fill="var(--color-load-2)" isAnimationActive={false} />
             <ReferenceLine
               yAxisId="force"
@@ -93,17 +93,17 @@ function AllOutChart({ contractionsN, told }: { contractionsN: readonly number[]
   );
 }
 
-/** How long a steady hold at shares of the best squeeze would last with what there is above. */
-function HoldsAbove({ told }: { told: CriticalForce }) {
-  const holds = holdsAbove(told);
-  if (holds.length === 0) return null;
+/** How often shares of the best squeeze can be repeated in this rhythm with what there is above. */
+function RepeatsAbove({ told }: { told: CriticalForce }) {
+  const repeats = repeatsAbove(told);
+  if (repeats.length === 0) return null;
   return (
     <p className="text-ink-soft">
-      Rested, a steady hold would last{' '}
-      {holds
+      Rested, and in this rhythm:{' '}
+      {repeats
         .map(
-          ({ percentOfBest, forceN, seconds }) =>
-            `${seconds.toFixed(0)} s at ${percentOfBest} % (${readingText('N', forceN)})`,
+          ({ percentOfBest, forceN, contractions }) =>
+            `${contractions} × ${percentOfBest} % (${readingText('N', forceN)})`,
         ) // prettier-ignore
         .join(', ')}
       .

@@ -1,7 +1,7 @@
-import { faultsIn, type ForceSample, type Hand, kgFromN, platesNow, type Trace, type TrialSort, type TrialTold } from '@clay-pot/core'; // prettier-ignore
+import { faultsIn, type ForceSample, type Hand, platesNow, type Trace, type TrialSort, type TrialTold } from '@clay-pot/core'; // prettier-ignore
 import { useEffect, useState } from 'react';
 import type { Device } from '../../domain/devices/device.js';
-import { readingText } from '../../domain/units.js';
+import { readingText, shownUnit, shownValue } from '../../domain/units.js';
 import { Button } from '../../ui/button.js';
 import { AllOutCue, AllOutResult } from './all-out.js';
 import { LiveTrace } from './live-trace.js';
@@ -170,6 +170,6 @@ function factsOf(told: TrialTold): Fact[] {
 const factsOfForce = ({ peakN, plateauN, rateNPerS, steadinessPercent }: Trace): Fact[] => [
   ['peak', peakN === null ? null : readingText('N', peakN)],
   ['held', plateauN === null ? null : readingText('N', plateauN)],
-  ['rise', rateNPerS === null ? null : `${kgFromN(rateNPerS).toFixed(0)} kg/s`],
+  ['rise', rateNPerS === null ? null : `${shownValue('N', rateNPerS).toFixed(0)} ${shownUnit('N')}/s`],
   ['unsteady by', steadinessPercent === null ? null : `${steadinessPercent.toFixed(1)} %`],
 ];

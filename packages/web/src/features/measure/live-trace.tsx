@@ -20,6 +20,8 @@ const SEEN_S = 8;
 const LEAST_TOP_N = 60;
 const HEADROOM = 1.15;
 const GRID = { force: 10, angle: 20 };
+/** More lines than this are coarser ones. */
+const MOST_LINES = 6;
 
 /** A force as it comes, drawn with every frame of the screen; afterwards the whole of it with what was found. */
 export function LiveTrace({ line, isAngle = false, band = null, isRunning, trace, className = '' }: Props) {
@@ -109,7 +111,8 @@ function drawScale({ context, width, ratio, topN, y, colour }: Paper, isAngle: b
   context.strokeStyle = colour('line');
   context.fillStyle = colour('ink-soft');
   context.font = `${11 * ratio}px sans-serif`;
-  const step = isAngle ? GRID.angle : GRID.force;
+  const fine = isAngle ? GRID.angle : GRID.force;
+  const step = fine * Math.ceil(shownValue(unit, topN) / fine / MOST_LINES);
   for (let mark = step; mark < shownValue(unit, topN); mark += step) {
     const at = y(storedValue(unit, mark));
     context.beginPath();

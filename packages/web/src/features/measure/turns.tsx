@@ -1,9 +1,19 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { comesWith, type Hand, HANDS, isAction, isOfEachHand, kgFromN, LEVER_CM, momentOf, newtonsFromKg, type Protocol, READING_LIMITS, type ReadingUnit, readNumber, sidesInTurn, trialSortOf, unitDoubt, USUAL_LEVER_CM } from '@clay-pot/core'; // prettier-ignore
+import { comesWith, type Hand, HANDS, isAction, isOfEachHand, LEVER_CM, momentOf, type Protocol, READING_LIMITS, type ReadingUnit, readNumber, sidesInTurn, trialSortOf, unitDoubt, USUAL_LEVER_CM } from '@clay-pot/core'; // prettier-ignore
 import { X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useForWhom } from '../../domain/for-whom.js';
-import { boundsText, readingText, shownUnit, shownValue, storedValue } from '../../domain/units.js';
+import {
+  boundsText,
+  inUnit,
+  outOfUnit,
+  readingText,
+  shownUnit,
+  shownValue,
+  storedValue,
+  told,
+  unitOf,
+} from '../../domain/units.js';
 import { addTrial, type Measuring, removeTrial, setLever, trialsOf, type TrialValue } from '../../store/measuring.js';
 import { Button, IconButton } from '../../ui/button.js';
 import { INPUT, TextField } from '../../ui/field.js';
@@ -72,20 +82,21 @@ export function Turns({ athlete, measuring, protocol, unit, open, source }: Prop
 }
 
 const isLever = (cm: number) => cm >= LEVER_CM.min && cm <= LEVER_CM.max;
+const cmIn = (typed: string) => Number(outOfUnit('cm', readNumber(typed)).toFixed(2));
 
 function Lever({ athlete, measuring, protocol }: Pick<Props, 'athlete' | 'measuring' | 'protocol'>) {
   const lever = measuring.leverCm[protocol.id] ?? USUAL_LEVER_CM;
-  const [typed, setTyped] = useState(String(lever));
+  const [typed, setTyped] = useState(String(Number(inUnit('cm', lever).toFixed(1))));
   return (
     <div className="mb-3 max-w-48">
       <TextField
-        label="Gauge from the wrist, cm"
+        label={`Gauge from the wrist, ${unitOf('cm')}`}
         inputMode="decimal"
         value={typed}
-        error={isLever(readNumber(typed)) ? undefined : `within ${LEVER_CM.min}–${LEVER_CM.max} ${LEVER_CM.unit}`}
+        error={isLever(cmIn(typed)) ? undefined : told(`within ${LEVER_CM.min}–${LEVER_CM.max} cm`)}
         onChange={(event) => {
           setTyped(event.target.value);
-          const next = readNumber(event.target.value);
+          const next = cmIn(event.target.value);
           if (isLever(next)) setLever(athlete.id, protocol.id, next);
         }}
       />
@@ -124,8 +135,9 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
     [source, protocol, hand, athlete.id, lever],
   );
   const sort = trialSortOf(protocol);
-  const typedUnit = unit === 'N·m' ? 'kg' : shownUnit(unit);
-  const inKept = (shown: number) => storedValue(unit, unit === 'N·m' ? momentOf(newtonsFromKg(shown), lever) : shown);
+  const typedUnit = unit === 'N·m' ? unitOf('kg') : shownUnit(unit);
+  const inKept = (shown: number) =>
+    unit === 'N·m' ? storedValue(unit, momentOf(storedValue('N', shown), lever)) : storedValue(unit, shown);
   const keep = (value: number) => keepAll([{ protocolId: protocol.id, hand, value }]);
   const keepAll = (values: readonly TrialValue[]) => {
     addTrial(athlete.id, values);
@@ -137,7 +149,9 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
     const { min, max } = READING_LIMITS[unit];
     const isWithin = value >= min && value <= max;
     const doubt = isAction(protocol.of) ? unitDoubt(protocol.of, value, person) : null;
-    setDoubted(doubt && { kept: isWithin ? value : null, text: doubt.text, rather: Number(doubt.wouldBeN.toFixed(2)) });
+    setDoubted(
+      doubt && { kept: isWithin ? value : null, text: told(doubt.text), rather: Number(doubt.wouldBeN.toFixed(2)) },
+    );
     setTrouble(isWithin || doubt ? null : `within ${boundsText(unit)}`);
     if (isWithin && !doubt) keep(value);
   }
@@ -149,7 +163,7 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
     });
     const [only] = kept;
     if (sort === 'force' && only) {
-      take(unit === 'N' ? shownValue('N', only.value) : kgFromN(only.value));
+      take(shownValue('N', only.value));
       return;
     }
     const above = aboveNs === undefined ? [] : comesWith(protocol.id).map(({ id }) => ({ protocolId: id, hand, value: Math.max(0, Math.round(aboveNs)) })); // prettier-ignore

@@ -2,6 +2,7 @@ import { checkAthlete, EQUIPMENT, HANDS, SEXES } from '@clay-pot/core';
 import type { Athlete, AthleteInput } from '@clay-pot/contracts';
 import { useForm } from 'react-hook-form';
 import { ProblemError } from '../../api/request.js';
+import { measureFrom, measureText, told, unitOf } from '../../domain/units.js';
 import { formNumber } from '../../ui/format.js';
 import { Button } from '../../ui/button.js';
 import { Field, INPUT, SelectField, TextField } from '../../ui/field.js';
@@ -28,8 +29,8 @@ interface Props {
   cancel: () => void;
 }
 
-const numberOrNull = (value: unknown) =>
-  value === '' || value === null || value === undefined ? null : formNumber(value);
+const metricOrNull = (metric: 'cm' | 'kg') => (value: unknown) =>
+  value === '' || value === null || value === undefined ? null : measureFrom(metric, formNumber(value));
 const textOrNull = (value: unknown) => (value === '' || value === undefined ? null : value);
 
 /** A form has fields for what was not said: limits that limit nothing are none, and what is absent is left out. */
@@ -43,12 +44,18 @@ function tidied(input: AthleteInput): AthleteInput {
   return { ...input, cautions };
 }
 
+/** What the fields show: as the coach reads it; the resolver takes it back. */
+const shownBody = ({ statureCm, massKg }: Pick<AthleteInput, 'statureCm' | 'massKg'>) => ({
+  statureCm: statureCm === null ? null : Number(measureText('cm', statureCm)),
+  massKg: massKg === null ? null : Number(measureText('kg', massKg)),
+});
+
 /** What is known of a person: the same rules as the server's, checked while typing. */
 export function AthleteForm({ athlete, save, cancel }: Props) {
   const { id: _id, etag: _etag, ...known } = athlete ?? { id: '', etag: '', ...BLANK };
   const { register, handleSubmit, control, setError, formState } = useForm<AthleteInput>({
     resolver: modelResolver((values) => checkAthlete(values, isoToday()), tidied),
-    defaultValues: known,
+    defaultValues: { ...known, ...shownBody(known) },
   });
   const { errors, isSubmitting } = formState;
 
@@ -94,16 +101,16 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
         </SelectField>
         <div className="grid grid-cols-2 gap-4">
           <TextField
-            label="Stature, cm"
+            label={`Stature, ${unitOf('cm')}`}
             inputMode="decimal"
-            error={errors.statureCm?.message}
-            {...register('statureCm', { setValueAs: numberOrNull })}
+            error={told(errors.statureCm?.message)}
+            {...register('statureCm', { setValueAs: metricOrNull('cm') })}
           />
           <TextField
-            label="Mass, kg"
+            label={`Mass, ${unitOf('kg')}`}
             inputMode="decimal"
-            error={errors.massKg?.message}
-            {...register('massKg', { setValueAs: numberOrNull })}
+            error={told(errors.massKg?.message)}
+            {...register('massKg', { setValueAs: metricOrNull('kg') })}
           />
         </div>
       </div>

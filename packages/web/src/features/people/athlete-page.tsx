@@ -2,6 +2,7 @@ import type { Athlete } from '@clay-pot/contracts';
 import { ageOn, askedBy, capital, cautionLabel, dayWords, forbidsLoading, keyOfCaution } from '@clay-pot/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { metricText } from '../../domain/units.js';
 import { useAthlete, useAthletes, useSaveAthlete, useSessions } from '../../api/queries.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { SideMark } from '../../ui/marks.js';
@@ -89,8 +90,8 @@ function Facts({ person, edit }: { person: Athlete; edit: () => void }) {
     ['Age', person.birthDate ? `${ageOn(person.birthDate, today)} years` : 'not stated'],
     ['Sex, for norms', person.sex],
     ['Dominant hand', <SideMark key="hand" side={person.dominantHand} />],
-    ['Stature', person.statureCm ? `${person.statureCm} cm` : 'not measured'],
-    ['Mass', person.massKg ? `${person.massKg} kg` : 'not measured'],
+    ['Stature', person.statureCm ? metricText('cm', person.statureCm, 0) : 'not measured'],
+    ['Mass', person.massKg ? metricText('kg', person.massKg, 1) : 'not measured'],
   ];
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-8">

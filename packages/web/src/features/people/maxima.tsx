@@ -8,10 +8,10 @@ import {
   type Hand,
   HANDS,
   intervalOf,
-  kgFromN,
   type Person,
 } from '@clay-pot/core';
 import { Asked } from '../../domain/asked.js';
+import { numberText, shownUnit } from '../../domain/units.js';
 import { HandTableHead } from '../../ui/hand-table-head.js';
 import { SideMark } from '../../ui/marks.js';
 
@@ -26,8 +26,7 @@ const SHOWN: readonly Action[] = [
   'finger extension',
 ];
 
-const inUnit = (unit: Capacity['unit'], value: number) => (unit === 'N' ? kgFromN(value) : value).toFixed(1);
-const unitName = (action: Action) => (ACTIONS[action] === 'N' ? 'kg' : 'N·m');
+const unitName = (action: Action) => shownUnit(ACTIONS[action]);
 
 /** What is believed of each hand's maxima, with where they lie for four fifths of people like this, and what that rests on. */
 export function Maxima({ person }: { person: Person }) {
@@ -63,12 +62,12 @@ function MaximumCell({ capacity: { value, logSd, unit, source, from, atOdds } }:
   return (
     <td className="py-0.5 text-right figures" title={from}>
       {source === 'estimated' ? (
-        <span className="text-ink-soft">about {inUnit(unit, value)}</span>
+        <span className="text-ink-soft">about {numberText(unit, value)}</span>
       ) : (
-        <b>{inUnit(unit, value)}</b>
+        <b>{numberText(unit, value)}</b>
       )}
       <span className="block text-fine text-ink-soft">
-        {inUnit(unit, low)}–{inUnit(unit, high)}
+        {numberText(unit, low)}–{numberText(unit, high)}
         {atOdds.length > 0 && <b className="text-amber"> does not fit</b>}
       </span>
     </td>
@@ -106,7 +105,7 @@ function Line({ entry, fits }: { entry: Evidence; fits: boolean }) {
     <li className="flex flex-wrap items-center gap-x-2 border-b border-line py-0.5">
       <SideMark side={hand} />
       <span>
-        {action} <b className="figures">{inUnit(ACTIONS[action], value)}</b> {unitName(action)}
+        {action} <b className="figures">{numberText(ACTIONS[action], value)}</b> {unitName(action)}
       </span>
       <span className="text-ink-soft">
         {what}, {dayWords(onDay)}

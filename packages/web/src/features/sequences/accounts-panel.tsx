@@ -14,6 +14,7 @@ import {
   type TermId,
   TERMS,
 } from '@clay-pot/core';
+import { inUnit, unitOf } from '../../domain/units.js';
 import { Asked } from '../../domain/asked.js';
 import { HandHeads } from '../../ui/marks.js';
 
@@ -35,7 +36,7 @@ const SUMS: readonly {
   readonly read: (hand: HandAccount) => number;
 }[] = [
   { label: 'underLoad', unit: 's', read: ({ underLoadS }) => underLoadS },
-  { label: 'impulse', unit: 'kg·min', read: ({ impulseNs }) => kgMinutes(impulseNs) },
+  { label: 'impulse', unit: 'kg·min', read: ({ impulseNs }) => inUnit('kg·min', kgMinutes(impulseNs)) },
   { label: 'Repetitions', unit: '', read: ({ repetitions }) => repetitions },
   { label: 'Carried', unit: 'm', read: ({ carryM }) => carryM },
 ];
@@ -64,7 +65,7 @@ export function HandTable({ account: { hands } }: { account: Pick<SessionAccount
                 {Math.round(read(hands[hand])).toLocaleString('en')}
               </td>
             ))}
-            <td className="py-0.5 pl-1 text-fine text-ink-soft">{unit}</td>
+            <td className="py-0.5 pl-1 text-fine text-ink-soft">{unitOf(unit)}</td>
           </tr>
         ))}
       </tbody>

@@ -5,7 +5,6 @@ import {
   demandOf,
   firstOf,
   HANDS,
-  kgFromN,
   type Level,
   type Movement,
   type Person,
@@ -13,6 +12,7 @@ import {
   STRENGTH_WORDS,
 } from '@clay-pot/core';
 import { Link, useParams } from 'react-router';
+import { readingText } from '../../domain/units.js';
 import { SideMark } from '../../ui/marks.js';
 import { DemandLine } from '../../domain/demand-line.js';
 import { LevelPicture } from '../../domain/level-picture.js';
@@ -83,9 +83,7 @@ function Demand({ person, block, level }: { person: Person; block: Block; level:
             const { unit, source } = effort.capacity;
             return (
               <span key={hand}>
-                <SideMark side={hand} />{' '}
-                {unit === 'N' ? `${kgFromN(effort.demand).toFixed(1)} kg` : `${effort.demand.toFixed(1)} N·m`} ({source}
-                )
+                <SideMark side={hand} /> {readingText(unit, effort.demand)} ({source})
               </span>
             );
           })}

@@ -1,0 +1,50 @@
+import { type Of, oneOf, record } from './schema.js';
+
+/** ShownUnits that masses are shown in. */
+export const MASS_UNITS = ['kg', 'lb'] as const;
+/** ShownUnits that lengths of a hand or a body are shown in. */
+export const LENGTH_UNITS = ['cm', 'in'] as const;
+
+/** What a coach reads masses, forces and lengths in. Everything is kept metric. */
+export const UNITS = record({ mass: oneOf(MASS_UNITS, 'Masses in'), length: oneOf(LENGTH_UNITS, 'Lengths in') });
+/** What a coach reads masses and lengths in. */
+export type ShownUnits = Of<typeof UNITS>;
+/** As everything is kept. */
+export const METRIC: ShownUnits = { mass: 'kg', length: 'cm' };
+
+/** A pound in kilograms, an inch in centimetres: by definition, 1959. */
+export const POUND_KG = 0.45359237;
+/** An inch in centimetres. */
+export const INCH_CM = 2.54;
+const CM_PER_M = 100;
+
+/** How a metric unit is shown, and how many of the shown make one of the kept. */
+export interface ShownAs {
+  readonly unit: string;
+  readonly per: number;
+}
+
+/** What a metric unit becomes for a coach; all but masses and lengths of bodies stay as they are. @example shownAs('kg', { mass: 'lb', length: 'cm' }).unit → 'lb' */
+export function shownAs(unit: string, { mass, length }: ShownUnits): ShownAs {
+  if (mass === 'lb' && unit === 'kg') return { unit: 'lb', per: 1 / POUND_KG };
+  if (mass === 'lb' && unit === 'kg·min') return { unit: 'lb·min', per: 1 / POUND_KG };
+  if (length === 'in' && unit === 'cm') return { unit: 'in', per: 1 / INCH_CM };
+  if (length === 'in' && unit === 'm') return { unit: 'in', per: CM_PER_M / INCH_CM };
+  return { unit, per: 1 };
+}
+
+/** Kilograms, centimetres and ranges of them as they stand in a sentence. */
+const IN_WORDS = /(\d+(?:\.\d+)?)((?:–)(\d+(?:\.\d+)?))? (kg|cm)(?![\w·])/g;
+
+/** A sentence with its masses and lengths in a coach’s units. @example inWords('Hang 5 kg on it.', { mass: 'lb', length: 'cm' }) → 'Hang 11.0 lb on it.' */
+export function inWords(sentence: string, units: ShownUnits): string {
+  return sentence.replace(
+    IN_WORDS,
+    (all, from: string, _to: string | undefined, to: string | undefined, kept: string) => {
+      const { unit, per } = shownAs(kept, units);
+      if (unit === kept) return all;
+      const text = (number: string) => (Number(number) * per).toFixed(1);
+      return `${text(from)}${to === undefined ? '' : `–${text(to)}`} ${unit}`;
+    },
+  );
+}

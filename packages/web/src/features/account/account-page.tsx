@@ -1,0 +1,71 @@
+import type { WhoAmI } from '@clay-pot/contracts';
+import { LENGTH_UNITS, MASS_UNITS, type ShownUnits } from '@clay-pot/core';
+import { useState } from 'react';
+import { keepMe, useMe } from '../../api/queries.js';
+import { request } from '../../api/request.js';
+import { signOut } from '../../domain/sign-out.js';
+import { Button } from '../../ui/button.js';
+import { Loading, Page, Part } from '../../ui/page.js';
+import { Segments } from '../../ui/segments.js';
+
+const MASS_NAMES = { kg: 'kilograms', lb: 'pounds' } as const;
+const LENGTH_NAMES = { cm: 'centimetres', in: 'inches' } as const;
+
+/** Who is signed in, and how they read numbers. */
+export default function AccountPage() {
+  const me = useMe();
+  const [trouble, setTrouble] = useState<string | null>(null);
+  if (!me.data) return <Loading what="your account" />;
+  const { name, email, studio, units } = me.data;
+  const choose = (change: Partial<ShownUnits>) => {
+    setTrouble(null);
+    request<WhoAmI>('/sign-in/units', { method: 'PUT', body: { ...units, ...change } }).then(keepMe, (error: unknown) =>
+      setTrouble(error instanceof Error ? error.message : String(error)),
+    );
+  };
+  return (
+    <Page title="Your account" lead={`${name}, ${studio.name}`}>
+      <div className="grid max-w-2xl gap-8">
+        <Part title="Numbers are shown in">
+          <div className="grid gap-4 py-3 sm:grid-cols-2">
+            <div>
+              <p className="mb-1 text-small font-semibold">Masses and forces</p>
+              <Segments
+                label="Masses and forces in"
+                options={MASS_UNITS}
+                words={(unit) => MASS_NAMES[unit]}
+                chosen={units.mass}
+                choose={(mass) => choose({ mass })}
+              />
+            </div>
+            <div>
+              <p className="mb-1 text-small font-semibold">Lengths of hand and body</p>
+              <Segments
+                label="Lengths in"
+                options={LENGTH_UNITS}
+                words={(unit) => LENGTH_NAMES[unit]}
+                chosen={units.length}
+                choose={(length) => choose({ length })}
+              />
+            </div>
+          </div>
+          <p className="text-small text-ink-soft">
+            For you, on every device. Everything is kept metric, so another coach of the studio may read it otherwise.
+            Angles, newton metres, walked distances and edges in millimetres stay as they are.
+          </p>
+          {trouble && (
+            <p role="alert" className="mt-2 border-l-4 border-iron bg-iron-wash px-3 py-2">
+              {trouble}
+            </p>
+          )}
+        </Part>
+        <Part title="Signed in">
+          <p className="flex flex-wrap items-center justify-between gap-3 py-3">
+            {email}
+            <Button onClick={() => void signOut()}>Sign out</Button>
+          </p>
+        </Part>
+      </div>
+    </Page>
+  );
+}
