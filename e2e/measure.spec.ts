@@ -175,3 +175,73 @@ async function lead(page: Page): Promise<void> {
     await expect(take).toHaveCount(0);
   }
 }
+
+test('an angle is read off a picture of fifty megapixels by three points; the camera may be refused; kept only with consent', async ({
+  coach: page,
+  house,
+}) => {
+  const id = await bench(page, house, 'Tamsyn Weir');
+  await page.getByRole('checkbox', { name: 'Wrist extension, with help' }).check();
+  await page.getByRole('button', { name: /^Measure 1/ }).click();
+  await page.getByLabel('Numbers come from').selectOption('photo');
+  await page.getByRole('button', { name: 'Take a picture' }).click();
+  await expect(page.getByRole('alert')).toContainText(/The camera was refused|There is no camera/);
+  const file = (mimeType: string, buffer: Buffer) => ({ name: 'hand.jpg', mimeType, buffer });
+  const load = page.getByLabel('Load a picture');
+  await load.setInputFiles(file('image/jpeg', Buffer.from('no picture at all')));
+  await expect(page.getByRole('alert')).toContainText('could not be opened as a picture');
+  const large = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(8200, 6150);
+    const context = canvas.getContext('2d')!;
+    context.fillStyle = '#dfe';
+    context.fillRect(0, 0, 8200, 6150);
+    const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.5 });
+    return Array.from(new Uint8Array(await blob.arrayBuffer()));
+  });
+  await load.setInputFiles(file('image/jpeg', Buffer.from(large)));
+  const angle = page.getByRole('status', { name: 'Angle' });
+  await expect(angle).toHaveText(/^\d+° ± \d+°$/);
+  // The hand’s point by keys until the angle is 71°; the wrist’s by the mouse and back.
+  const [wrist, hand] = [
+    page.getByRole('button', { name: /^Point 2/ }),
+    page.getByRole('button', { name: /^Point 3/ }),
+  ];
+  const before = await angle.textContent();
+  await wrist.hover();
+  await page.mouse.down();
+  await page.mouse.move(400, 300, { steps: 4 });
+  await page.mouse.up();
+  await expect(angle).not.toHaveText(before!);
+  await hand.focus();
+  for (let press = 0; press < 120 && !/^7[0-9]°/.test((await angle.textContent())!); press++) {
+    await page.keyboard.press(press % 3 === 2 ? 'Shift+ArrowLeft' : 'Shift+ArrowUp');
+  }
+  await expect(angle).toHaveText(/^7\d° ± \d+°$/);
+  await page.getByText('Keep the picture').click();
+  await expect(page.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  await page.getByRole('checkbox', { name: /They agreed today/ }).check();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText(/^Kept with the studio/)).toBeVisible();
+  await page.getByRole('button', { name: /^Take 7\d°$/ }).click();
+  await page.getByRole('button', { name: 'Record 1' }).click();
+  const readings = () => house.read<StoredReading[]>(page, `/athletes/${id}/readings`);
+  await expect.poll(async () => (await readings())[0]?.gauge).toBe('photo');
+  await page.goto(`/people/${id}/trends`);
+  await expect(page.getByRole('img', { name: 'Right hand, wrist extension' })).toBeVisible();
+  await page.getByRole('button', { name: /Consent is taken back/ }).click();
+  await page.getByRole('button', { name: 'Delete it for good' }).click();
+  await expect(page.getByRole('heading', { name: 'Kept pictures' })).toHaveCount(0);
+});
+
+test('a phone on the hand tells the angle by gravity', async ({ coach: page, house }) => {
+  await bench(page, house, 'Denzel Rook');
+  await page.getByRole('group', { name: 'Range by its own muscles' }).getByLabel('Wrist extension').check();
+  await page.getByRole('button', { name: /^Measure 1/ }).click();
+  await page.getByLabel('Numbers come from').selectOption('recorded phone');
+  await page.getByRole('button', { name: 'Start trial' }).click();
+  await expect(page.getByRole('timer', { name: 'Angle now, right' })).toHaveText(/^[5-7]\d°$/);
+  await page.getByRole('button', { name: /^Take 71°$/ }).click();
+  await page.getByLabel('Numbers come from').selectOption('phone');
+  await page.getByRole('button', { name: 'Start trial' }).click();
+  await expect(page.getByRole('alert')).toContainText('tells nothing of how it lies');
+});

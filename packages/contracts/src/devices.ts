@@ -18,6 +18,7 @@ import {
 } from '@clay-pot/core';
 
 const PERCENT = { min: 1, max: 100, step: 1, unit: '% of own maximum' } as const;
+const HOLD = { min: 1, max: 300, step: 0.5, unit: 's' } as const;
 const NOISE = { min: 0, max: 100, step: 0.1, unit: 'of the device’s unit' } as const;
 const DRIFT = { min: -100, max: 100, step: 0.1, unit: 'of the device’s unit a minute' } as const;
 const SPEED = { min: 1, max: 50, step: 1, unit: 'times' } as const;
@@ -32,6 +33,7 @@ export const SIMULATED_SETUP = record({
   program: oneOf(DEVICE_PROGRAMS, 'What the hand does'),
   /** Of a hold. */
   effortPercent: optional(within(PERCENT, 'Effort, %')),
+  holdS: optional(between(HOLD, 'Hold')),
   noise: optional(between(NOISE, 'Noise')),
   driftPerMin: optional(between(DRIFT, 'Drift')),
   tires: optional(trueOrFalse()),

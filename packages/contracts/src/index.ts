@@ -7,6 +7,7 @@ export * from './measure.js';
 export * from './mechanics.js';
 export * from './methods.js';
 export * from './movements.js';
+export * from './pictures.js';
 export * from './problems.js';
 export * from './readings.js';
 export * from './screen.js';

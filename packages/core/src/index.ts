@@ -108,6 +108,7 @@ export * from './measure/effort-watch.js';
 export * from './measure/error.js';
 export * from './measure/gauge-lever.js';
 export * from './measure/measured.js';
+export * from './measure/photo-angle.js';
 export * from './measure/place-in-norm.js';
 export * from './measure/plates-trial.js';
 export * from './measure/protocols.js';

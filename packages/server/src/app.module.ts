@@ -17,6 +17,7 @@ import { MeasureModule } from './measure/measure.module.js';
 import { MechanicsModule } from './mechanics/mechanics.module.js';
 import { MethodsModule } from './methods/methods.module.js';
 import { MovementsModule } from './movements/movements.module.js';
+import { PicturesModule } from './pictures/pictures.module.js';
 import { ReadingsModule } from './readings/readings.module.js';
 import { SchemasModule } from './schemas/schemas.module.js';
 import { ScreenModule } from './screen/screen.module.js';
@@ -37,6 +38,7 @@ export class AppModule {
         AthletesModule,
         ReadingsModule,
         IntakesModule,
+        PicturesModule,
         ScreenModule,
         MeasureModule,
         DevicesModule,

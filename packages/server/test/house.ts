@@ -157,6 +157,17 @@ export function copyOf(movement: Movement, name: string): MovementInput {
 const { id: _method, ...dailyRange } = METHODS['daily-range'];
 export const OWN_METHOD: MethodInput = { ...dailyRange, name: 'Own method' };
 
+/** A picture of a hand that somebody agreed to have kept. */
+export const PICTURE = {
+  ...{ of: 'wrist extension', hand: 'left', onDay: '2026-01-01', deg: 71.2 },
+  points: [
+    { x: 200, y: 400 },
+    { x: 500, y: 400 },
+    { x: 650, y: 200 },
+  ],
+  jpegBase64: Buffer.from([0xff, 0xd8, 0xff, ...Array<number>(120).fill(7)]).toString('base64'),
+  ...{ consentBy: 'Test Person', consentOn: '2026-01-01' },
+};
 export const OWN_MOVEMENT = copyOf(shippedMovement('bearing.palm-support')!, 'Own hold');
 
 /** A stored athlete and sequence of this coach. */

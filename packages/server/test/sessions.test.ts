@@ -30,15 +30,9 @@ const SET: DoneSetInput = {
 };
 const addSet = (id: string, setId: string, change: Partial<DoneSetInput> = {}) =>
   coach.ask('PUT', `/sessions/${id}/sets/${setId}`, { ...SET, ...change });
+const REPORT = { blockId: 'b1', discomfort: 2, exertion: 5, note: '', at: '2026-05-04T08:03:00.000Z' };
 const report = (id: string, change = {}) =>
-  coach.ask('PUT', `/sessions/${id}/reports/${uuid()}`, {
-    blockId: 'b1',
-    discomfort: 2,
-    exertion: 5,
-    note: '',
-    at: '2026-05-04T08:03:00.000Z',
-    ...change,
-  });
+  coach.ask('PUT', `/sessions/${id}/reports/${uuid()}`, { ...REPORT, ...change });
 const end = (id: string, change = {}) =>
   coach.ask('PUT', `/sessions/${id}/end`, {
     ending: 'completed',
@@ -138,6 +132,15 @@ describe('a session', () => {
     const wrong = { ...complaint, blockId: 'other', place: 'knee', discomfort: 11 };
     const refused = await coach.ask('PUT', `/sessions/${id}/complaints/${uuid()}`, wrong);
     expect(pointers(refused.body)).toEqual(['/place', '/discomfort']);
+  });
+
+  test('a block that was held against a gauge keeps how much of the time its effort was kept', async () => {
+    const id = uuid();
+    await begin(id);
+    await report(id, { bandPercent: 82 });
+    expect((await read(id)).reports).toMatchObject([{ blockId: 'b1', bandPercent: 82 }]);
+    const wrong = await coach.ask('PUT', `/sessions/${id}/reports/${uuid()}`, { ...REPORT, bandPercent: 130 });
+    expect([wrong.status, pointers(wrong.body)]).toEqual([422, ['/bandPercent']]);
   });
 
   test('how hard it was may stay untold of a block, and be told of the whole', async () => {

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { v7 as uuid } from 'uuid';
-import { ATHLETE, type Browser, furnish, House, OWN_METHOD, OWN_MOVEMENT, SEQUENCE } from './house.js';
+import { ATHLETE, type Browser, furnish, House, OWN_METHOD, OWN_MOVEMENT, PICTURE, SEQUENCE } from './house.js';
 
 /** Every route that names a thing by id, asked by a coach of another studio, must not find it. */
 
@@ -45,6 +45,7 @@ function bodyFor(method: string, path: string): unknown {
   if (path.includes('/readings/'))
     return { kind: 'maximum', of: 'grip', hand: 'left', value: 300, onDay: '2026-01-01' };
   if (path.includes('/intakes/')) return { ...INTAKE, discipline: 'Taken over' };
+  if (path.includes('/pictures/')) return PICTURE;
   if (path === '/movements/{id}') return { ...OWN_MOVEMENT, name: 'Taken over' };
   if (path === '/methods/{id}') return { ...OWN_METHOD, name: 'Taken over' };
   if (path.startsWith('/athletes')) return { ...ATHLETE, name: 'Taken over' };

@@ -1,4 +1,9 @@
+import { momentOf, USUAL_LEVER_CM } from './gauge-lever.js';
 import type { ForceSample } from './sample.js';
+import { capacityOf, type Person } from '../mechanics/capacity.js';
+import type { Dose } from '../model/dose.js';
+import type { Level } from '../model/movement.js';
+import type { Hand } from '../vocabulary/hands.js';
 
 /** A force to be kept: between two shares of the most, for so long. */
 export interface Band {
@@ -35,31 +40,83 @@ export const bandOf = (mostN: number, effortPercent: number, forS: number): Band
 /** Points of effort to both sides. */
 const BAND_HALF = 5;
 
-/** Time in the band, and when it was lost. */
-export function scoreOf(samples: readonly ForceSample[], { lowN, highN, forS }: Band): BandScore {
-  const isIn = (valueN: number) => valueN >= lowN && valueN <= highN;
-  const first = samples.findIndex(({ valueN }) => isIn(valueN));
-  if (first < 0) return { insideS: 0, triedS: 0, scorePercent: 0, longestS: 0, isDone: false, lost: [] };
-  let [insideS, triedS, longestS, runS, outS] = [0, 0, 0, 0, 0];
-  const lost: { atS: number; to: 'below' | 'above' }[] = [];
-  for (let index = first + 1; index < samples.length; index++) {
-    const [before, now] = [samples[index - 1], samples[index]];
-    if (!before || !now) continue;
-    const step = now.tS - before.tS;
+/**
+ * The band of a press for a hand: around the share of its own maximum that the dose asks, or the level where the dose does not. Null where the load is not a press,
+ * which alone is as hard as one makes it.
+ * @param leverCm how far from the joint the gauge pushes, where the maximum is a moment
+ */
+export function bandOfPress(
+  person: Person,
+  { load }: Pick<Level, 'load'>,
+  { effortPercent, holdS }: Pick<Dose, 'effortPercent' | 'holdS'>,
+  hand: Hand,
+  leverCm: number = USUAL_LEVER_CM,
+): Band | null {
+  if (load.kind !== 'press') return null;
+  const { value, unit } = capacityOf(person, load.action, hand);
+  const mostN = unit === 'N' ? value : value / momentOf(1, leverCm);
+  return bandOf(mostN, effortPercent ?? load.effortPercent, holdS ?? USUAL_HOLD_S);
+}
+/** Where nothing says how long. */
+const USUAL_HOLD_S = 5;
+
+/** Whether a force is below the band, in it or above it. @example placeInBand(150, { lowN: 140, highN: 180 }) → 'in' */
+export const placeInBand = (valueN: number, { lowN, highN }: Pick<Band, 'lowN' | 'highN'>): 'below' | 'in' | 'above' =>
+  valueN < lowN ? 'below' : valueN > highN ? 'above' : 'in';
+
+/** What is remembered of a force that is to be kept in a band, while it comes. */
+export interface BandWatch extends Pick<BandScore, 'insideS' | 'triedS' | 'longestS' | 'lost'> {
+  /** The last sample since it was first reached, and since nobody looked away; null before. */
+  readonly lastS: number | null;
+  /** How long it has been inside without a break, and outside since. */
+  readonly runS: number;
+  readonly outS: number;
+}
+/** Nothing was tried yet. */
+export const NOT_TRIED: BandWatch = { insideS: 0, triedS: 0, longestS: 0, lost: [], lastS: null, runS: 0, outS: 0 };
+
+/** What is remembered after some more samples. */
+export function bandWatched(
+  before: BandWatch,
+  samples: readonly ForceSample[],
+  band: Pick<Band, 'lowN' | 'highN'>,
+): BandWatch {
+  let { insideS, triedS, longestS, lastS, runS, outS } = before;
+  const lost = [...before.lost];
+  for (const { tS, valueN } of samples) {
+    const place = placeInBand(valueN, band);
+    // It is tried from when it was first reached.
+    if (lastS === null && (place === 'in' || triedS > 0)) lastS = tS;
+    if (lastS === null) continue;
+    const step = Math.max(0, tS - lastS);
+    lastS = tS;
     triedS += step;
-    if (isIn(now.valueN)) {
+    if (place === 'in') {
       insideS += step;
       runS += step + (outS < LOST_FOR_S ? outS : 0);
       outS = 0;
     } else {
       if (outS < LOST_FOR_S && outS + step >= LOST_FOR_S) {
-        lost.push({ atS: now.tS, to: now.valueN < lowN ? 'below' : 'above' });
+        lost.push({ atS: tS, to: place });
         runS = 0;
       }
       outS += step;
     }
     longestS = Math.max(longestS, runS);
   }
-  const scorePercent = triedS > 0 ? (100 * insideS) / triedS : 0;
-  return { insideS, triedS, scorePercent, longestS, isDone: longestS >= forS, lost };
+  return { insideS, triedS, longestS, lastS, runS, outS, lost };
 }
+
+/** Nobody looks for a while: between two repetitions the hand may open. */
+export const unwatched = (watch: BandWatch): BandWatch => ({ ...watch, lastS: null, runS: 0, outS: 0 });
+
+/** What was watched as a score. */
+export const scoreIn = ({ insideS, triedS, longestS, lost }: BandWatch, { forS }: Pick<Band, 'forS'>): BandScore => ({
+  ...{ insideS, triedS, longestS, lost },
+  scorePercent: triedS > 0 ? (100 * insideS) / triedS : 0,
+  isDone: longestS >= forS,
+});
+
+/** Time in the band, and when it was lost. */
+export const scoreOf = (samples: readonly ForceSample[], band: Band): BandScore =>
+  scoreIn(bandWatched(NOT_TRIED, samples, band), band);

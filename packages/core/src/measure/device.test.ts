@@ -1,10 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
-import { bandOf, scoreOf } from './band.js';
+import { bandOf, bandOfPress, bandWatched, NOT_TRIED, scoreIn, scoreOf } from './band.js';
 import { contractionsIn } from './contractions.js';
 import { criticalForceOf } from './critical-force.js';
 import { DEVICE_KINDS, type DeviceKind, forcesOf } from './device.js';
 import { type DeviceFault, programSeconds, SimulatedDevice } from './simulated-device.js';
 import { traceOf } from './trace.js';
+import { capacityOf } from '../mechanics/capacity.js';
+import { referencePerson } from '../mechanics/person.js';
+import { REFERENCE_BODIES } from '../model/body.js';
 
 const trial = (fault: DeviceFault = 'none', kind: DeviceKind = 'grip') =>
   new SimulatedDevice({ kind, most: 420, program: 'trial', fault }).samplesTo(programSeconds('trial'));
@@ -79,5 +82,28 @@ describe('a band', () => {
   });
   test('that was never reached has no score', () => {
     expect(scoreOf(at([10, 20, 10]), bandOf(400, 40, 5))).toMatchObject({ triedS: 0, scorePercent: 0, isDone: false });
+  });
+  test('of a press is around the share of this hand’s own most; of a moment by the gauge’s distance', () => {
+    const man = referencePerson(REFERENCE_BODIES.male, '2026-06-01');
+    const press = (action: 'grip' | 'wrist flexion') => ({
+      load: { kind: 'press' as const, action, effortPercent: 50 },
+    });
+    const grip = bandOfPress(man, press('grip'), { effortPercent: 40, holdS: 6 }, 'right')!;
+    const most = capacityOf(man, 'grip', 'right').value;
+    expect(grip.lowN / most).toBeCloseTo(0.35, 6);
+    expect(grip.highN / most).toBeCloseTo(0.45, 6);
+    expect(grip.forS).toBe(6);
+    // 12 N·m at 8 cm are 150 N: half of it, five points to both sides.
+    const wrist = bandOfPress(man, press('wrist flexion'), {}, 'right', 8)!;
+    expect((wrist.lowN + wrist.highN) / 2).toBeCloseTo(capacityOf(man, 'wrist flexion', 'right').value / 0.08 / 2, 3);
+    expect(bandOfPress(man, { load: { kind: 'rest', pressN: 0 } }, {}, 'right')).toBeNull();
+  });
+  test('watched piece by piece comes to the same as all at once', () => {
+    const values = Array.from({ length: 80 }, (_, index) => 160 + 30 * Math.sin(index / 5));
+    const samples = at(values);
+    const band = bandOf(400, 40, 3);
+    const pieces = [samples.slice(0, 13), samples.slice(13, 50), samples.slice(50)];
+    const watch = pieces.reduce((before, piece) => bandWatched(before, piece, band), NOT_TRIED);
+    expect(scoreIn(watch, band)).toEqual(scoreOf(samples, band));
   });
 });

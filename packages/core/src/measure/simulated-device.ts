@@ -28,8 +28,9 @@ export interface SimulatedSetup {
   /** The most of this hand, in the device’s unit. */
   readonly most: number;
   readonly program: DeviceProgram;
-  /** Share of the most that is held, 0–1; of a hold. */
+  /** Share of the most that is held, 0–1, and for how long, s; of a hold. */
   readonly share?: number;
+  readonly holdS?: number;
   /** Standard deviation of the device’s noise, in its unit. */
   readonly noise?: number;
   /** How far its zero wanders in a minute, in its unit. */
@@ -104,9 +105,9 @@ function mostForce(person: Person, hand: Hand, { of = 'grip', leverCm = USUAL_LE
 }
 
 /** How long a program lasts, s. */
-export function programSeconds(program: DeviceProgram): number {
+export function programSeconds(program: DeviceProgram, holdS: number = HOLD_S): number {
   if (program === 'all-out') return REST_BEFORE_S + ALL_OUT.contractions * (ALL_OUT.workS + ALL_OUT.restS);
-  return program === 'rest' ? Infinity : REST_BEFORE_S + RISE_S + (program === 'trial' ? TRIAL_S : HOLD_S) + FALL_S + 0.5; // prettier-ignore
+  return program === 'rest' ? Infinity : REST_BEFORE_S + RISE_S + (program === 'trial' ? TRIAL_S : holdS) + FALL_S + 0.5; // prettier-ignore
 }
 
 /**
@@ -162,7 +163,7 @@ export class SimulatedDevice {
 
   /** The hand’s force at an instant: rise, hold with a tremble, fall; less as it tires. */
   private forceAt(tS: number, hz: number): number {
-    const { kind, most, program, share = 1 } = this.setup;
+    const { kind, most, program, share = 1, holdS = HOLD_S } = this.setup;
     // What a wrist or a plate shows does not fade as a squeeze does.
     const { tires = DEVICE_KINDS[kind].channels[0] === 'force' } = this.setup;
     if (program === 'rest') return 0;
@@ -170,7 +171,7 @@ export class SimulatedDevice {
     const cycle = ALL_OUT.workS + ALL_OUT.restS;
     const isAllOut = program === 'all-out';
     const within = isAllOut ? s % cycle : s;
-    const lasts = isAllOut ? ALL_OUT.workS : RISE_S + (program === 'trial' ? TRIAL_S : HOLD_S);
+    const lasts = isAllOut ? ALL_OUT.workS : RISE_S + (program === 'trial' ? TRIAL_S : holdS);
     const isOver = isAllOut && s >= ALL_OUT.contractions * cycle;
     if (s < 0 || isOver) return 0;
     const shape = Math.max(0, Math.min(1, within / RISE_S, (lasts + FALL_S - within) / FALL_S));

@@ -15,6 +15,7 @@ export const SESSION_LIMITS = {
   /** Discomfort and exertion. */
   score: SCORE,
   directionLength: 60,
+  bandPercent: { min: 0, max: 100, step: 1, unit: '% of the time' },
   blockNoteLength: 1000,
   noteLength: 2000,
 } as const satisfies Record<string, Limit | number>;
@@ -44,6 +45,8 @@ export const BLOCK_REPORT = record({
   /** Null where only “fine” was said: nobody has told how hard it was. */
   exertion: orNull(within(SESSION_LIMITS.score, 'Exertion')),
   note: text(SESSION_LIMITS.blockNoteLength),
+  /** Where a gauge was held: how much of the time the effort was kept. */
+  bandPercent: optional(orNull(within(SESSION_LIMITS.bandPercent, 'In the band'))),
   at: instant(),
 });
 /** How a block felt. */

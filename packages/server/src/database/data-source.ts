@@ -3,6 +3,7 @@ import { AccountRow, SignInFailureRow, SignInRow, StudioRow } from '../accounts/
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import { IntakeRow } from '../intakes/intake.entity.js';
+import { PictureRow } from '../pictures/picture.entity.js';
 import { MethodRow } from '../methods/method.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { ReadingRow } from '../readings/reading.entity.js';
@@ -17,6 +18,8 @@ import { Complaints1830000000000 } from './migrations/1830000000000-complaints.j
 import { LengthsAnew1840000000000 } from './migrations/1840000000000-lengths-anew.js';
 import { Intakes1850000000000 } from './migrations/1850000000000-intakes.js';
 import { Trials1860000000000 } from './migrations/1860000000000-trials.js';
+import { Band1880000000000 } from './migrations/1880000000000-band.js';
+import { Pictures1890000000000 } from './migrations/1890000000000-pictures.js';
 import { Units1870000000000 } from './migrations/1870000000000-units.js';
 
 /** Every table. */
@@ -36,6 +39,7 @@ export const ENTITIES = [
   MethodRow,
   ReadingRow,
   IntakeRow,
+  PictureRow,
 ];
 
 /** How the database at a URL is spoken to: with migrations, and a limit on every query. */
@@ -55,6 +59,8 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Intakes1850000000000,
       Trials1860000000000,
       Units1870000000000,
+      Band1880000000000,
+      Pictures1890000000000,
     ],
     synchronize: false,
     timezone: 'Z',

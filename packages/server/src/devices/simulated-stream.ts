@@ -79,7 +79,7 @@ export class SimulatedStream implements OnApplicationBootstrap, OnModuleDestroy 
     try {
       const setup = setupFrom(text);
       const device = await this.deviceFor(setup, scope);
-      play(client, device, Math.min(MOST_SECONDS, programSeconds(setup.program)), setup.speed);
+      play(client, device, Math.min(MOST_SECONDS, programSeconds(setup.program, setup.holdS)), setup.speed);
     } catch (error) {
       client.close(REFUSED, (error instanceof Error ? error.message : String(error)).slice(0, 120));
     }

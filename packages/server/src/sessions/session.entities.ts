@@ -146,6 +146,9 @@ export class BlockReportRow extends StudioOwned {
   @Column('varchar', { length: 1000 })
   note: string;
 
+  @Column('tinyint', { name: 'band_percent', nullable: true })
+  bandPercent: number | null;
+
   @Column('datetime', { precision: 3 })
   at: Date;
 }

@@ -118,7 +118,8 @@ export class SessionsService {
     await scope.transaction(async (held) => {
       const session = await held.of(SessionRow).hold(sessionId, 'session');
       checkBlockId(session.plan, input.blockId);
-      await addOnce(held, BlockReportRow, { ...input, id, sessionId, at: new Date(input.at) }, 'report');
+      const report = { ...input, bandPercent: input.bandPercent ?? null, id, sessionId, at: new Date(input.at) };
+      await addOnce(held, BlockReportRow, report, 'report');
       await sumUp(held, session, known);
     });
   }

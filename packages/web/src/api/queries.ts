@@ -42,7 +42,8 @@ export const queryClient = new QueryClient({
   },
 });
 
-const refresh = (...keys: string[]) =>
+/** Marks what was seen under these keys as stale. */
+export const refresh = (...keys: string[]) =>
   Promise.all(keys.map((key) => queryClient.invalidateQueries({ queryKey: [key] })));
 
 /** Marks everything that a recorded session changes as stale. */

@@ -1,5 +1,15 @@
 import { type Athlete } from '@clay-pot/contracts';
-import { comesWith, type Hand, HANDS, isOfEachHand, meanOf, must, protocolOf, type Reading } from '@clay-pot/core';
+import {
+  comesWith,
+  type Gauge,
+  type Hand,
+  HANDS,
+  isOfEachHand,
+  meanOf,
+  must,
+  protocolOf,
+  type Reading,
+} from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
@@ -22,6 +32,8 @@ export interface Measuring {
   readonly leverCm: Readonly<Record<string, number>>;
   /** What else belongs to a reading: depth of the edge and grip. */
   readonly details: Readonly<Record<string, string>>;
+  /** With what the last trial was measured, where it was not what the protocol names. */
+  readonly gauges?: Readonly<Record<string, Gauge | null>>;
 }
 
 interface State {
@@ -60,8 +72,9 @@ export interface TrialValue {
 }
 
 /** Adds what one trial gave: a hand’s, both hands’, or two things of one hand. What both hands do together is the left’s. */
-export function addTrial(athleteId: string, values: readonly TrialValue[]): void {
+export function addTrial(athleteId: string, values: readonly TrialValue[], gauge: Gauge | null = null): void {
   change(athleteId, (measuring) => ({
+    gauges: { ...measuring.gauges, ...Object.fromEntries(values.map(({ protocolId }) => [protocolId, gauge])) },
     trials: values.reduce<Measuring['trials']>((all, { protocolId, hand, value }) => {
       const before = all[protocolId] ?? NONE;
       return { ...all, [protocolId]: { ...before, [hand]: [...before[hand], value] } };
@@ -107,7 +120,8 @@ export function dropMeasuring(athleteId: string): void {
 export function readingsOf(measuring: Measuring, onDay: string): Reading[] {
   return measuring.ids.flatMap(withIts).flatMap((id) => {
     const protocol = must(protocolOf(id), `a protocol ${id}`);
-    const { kind, of, gauge } = protocol;
+    const { kind, of } = protocol;
+    const gauge = measuring.gauges?.[id] ?? protocol.gauge;
     const trials = trialsOf(measuring, id);
     const detail = measuring.details[protocol.alongWith ?? id];
     return HANDS.flatMap((hand): Reading[] => {

@@ -24,6 +24,7 @@ import {
 import type { BlockReportInput, ComplaintInput, Ending } from '@clay-pot/contracts';
 import { isoToday } from '../ui/today.js';
 import { knownMovement } from './library.js';
+import { bandPercentOf } from './bands.js';
 import { keepStop } from './own-stops.js';
 import { v7 as uuid } from 'uuid';
 import { useOutbox } from './outbox.js';
@@ -150,10 +151,16 @@ export function askedNow(run: Run): string | undefined {
   return recent.findLast(({ blockId }) => run.toRate.includes(blockId))?.blockId;
 }
 
+/** What a gauge told of a block goes along with how it felt. */
+function bandTold(sessionId: string, blockId: string): { bandPercent?: number } {
+  const bandPercent = bandPercentOf(sessionId, blockId);
+  return bandPercent === null ? {} : { bandPercent };
+}
+
 /** How a block felt. */
 export function rate(blockId: string, answer: Pick<BlockReportInput, 'discomfort' | 'exertion' | 'note'>): void {
   change((run) => {
-    const report = { blockId, ...answer, at: now() };
+    const report = { blockId, ...answer, ...bandTold(run.id, blockId), at: now() };
     send(`/sessions/${run.id}/reports/${uuid()}`, report);
     return { reports: { ...run.reports, [blockId]: report }, toRate: run.toRate.filter((id) => id !== blockId) };
   });

@@ -146,7 +146,9 @@ function reportsOf(told: Told, { studioId, course }: Telling, random: SeededRand
     const exertion = Math.min(10, (loads ? random.between(4, 7) : random.between(1, 3)) + (flare ? 1 : 0));
     const at = instant(itemAt(timeline.blocks, index).endMs + REPORTED_AFTER_MS);
     const note = flare && discomfort >= 5 ? 'Sore at the back of the wrist, eased off.' : '';
-    return [{ id: random.id(at), studioId, sessionId, blockId: block.id, discomfort, exertion, note, at }];
+    return [
+      { id: random.id(at), studioId, sessionId, blockId: block.id, discomfort, exertion, note, bandPercent: null, at },
+    ];
   });
 }
 

@@ -4,7 +4,7 @@ import type { Device } from '../../domain/devices/device.js';
 import { readingText, shownUnit, shownValue } from '../../domain/units.js';
 import { Button } from '../../ui/button.js';
 import { AllOutCue, AllOutResult } from './all-out.js';
-import { LiveTrace } from './live-trace.js';
+import { LiveTrace } from '../../domain/band/live-trace.js';
 import { type Trial, useTrial } from './use-trial.js';
 
 /** What is taken of a trial, by hand, newtons or degrees; of an all-out test what can be done above it, too, N·s. */

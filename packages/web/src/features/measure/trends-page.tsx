@@ -9,6 +9,7 @@ import { ButtonLink } from '../../ui/button.js';
 import { SelectField, TextField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
+import { KeptPictures } from './kept-pictures.js';
 import { TrendChart } from './trend-chart.js';
 
 /** How one thing went over the weeks: both hands, with the error of each reading, the trend and when a goal is met. */
@@ -40,6 +41,7 @@ export default function TrendsPage() {
       ) : (
         <Empty>Nothing was measured yet. Measure on four days to see where it goes.</Empty>
       )}
+      <KeptPictures athleteId={id} />
     </Page>
   );
 }

@@ -1,7 +1,7 @@
 import type { Athlete } from '@clay-pot/contracts';
 import { comesWith, type Hand, HANDS, isAction, isOfEachHand, LEVER_CM, momentOf, type Protocol, READING_LIMITS, type ReadingUnit, readNumber, sidesInTurn, trialSortOf, unitDoubt, USUAL_LEVER_CM } from '@clay-pot/core'; // prettier-ignore
 import { X } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { useForWhom } from '../../domain/for-whom.js';
 import {
   boundsText,
@@ -18,9 +18,9 @@ import { addTrial, type Measuring, removeTrial, setLever, trialsOf, type TrialVa
 import { Button, IconButton } from '../../ui/button.js';
 import { INPUT, TextField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
-import { deviceFor, type Source } from './device-choice.js';
-import { DeviceTrial, type Taken } from './device-trial.js';
-import { TypedAllOut } from './typed-all-out.js';
+import { gaugeOf, type Source } from '../../domain/devices/device-choice.js';
+import type { Taken } from './device-trial.js';
+import { TrialSource } from './trial-source.js';
 import { Stopwatch } from './stopwatch.js';
 import { RestTimer } from './rest-timer.js';
 
@@ -128,19 +128,14 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
   const [typed, setTyped] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const [doubted, setDoubted] = useState<Doubted | null>(null);
-  // One for the turn: a choice that is drawn anew must not begin another.
   const lever = measuring.leverCm[protocol.id] ?? USUAL_LEVER_CM;
-  const device = useMemo(
-    () => deviceFor(source, { protocol, hand, athleteId: athlete.id, leverCm: lever }),
-    [source, protocol, hand, athlete.id, lever],
-  );
   const sort = trialSortOf(protocol);
   const typedUnit = unit === 'N·m' ? unitOf('kg') : shownUnit(unit);
   const inKept = (shown: number) =>
     unit === 'N·m' ? storedValue(unit, momentOf(storedValue('N', shown), lever)) : storedValue(unit, shown);
   const keep = (value: number) => keepAll([{ protocolId: protocol.id, hand, value }]);
   const keepAll = (values: readonly TrialValue[]) => {
-    addTrial(athlete.id, values);
+    addTrial(athlete.id, values, gaugeOf(source, sort));
     // The next turn is asked for where this one was.
     requestAnimationFrame(() => document.querySelector<HTMLInputElement>('[data-trial]')?.focus());
   };
@@ -148,7 +143,7 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
     const value = inKept(shown);
     const { min, max } = READING_LIMITS[unit];
     const isWithin = value >= min && value <= max;
-    const doubt = isAction(protocol.of) ? unitDoubt(protocol.of, value, person) : null;
+    const doubt = protocol.kind === 'maximum' && isAction(protocol.of) ? unitDoubt(protocol.of, value, person) : null;
     setDoubted(
       doubt && { kept: isWithin ? value : null, text: told(doubt.text), rather: Number(doubt.wouldBeN.toFixed(2)) },
     );
@@ -212,16 +207,7 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
           </div>
         )}
       </div>
-      {sort === 'all-out' && source.kind === 'typed' && <TypedAllOut hand={hand} take={takeFromDevice} />}
-      {device && sort && (
-        <DeviceTrial
-          key={source.kind === 'simulated' ? `${source.fault} ${source.speed}` : source.kind}
-          device={device}
-          sort={sort}
-          hand={hand}
-          take={takeFromDevice}
-        />
-      )}
+      <TrialSource {...{ athlete, protocol, hand, source }} leverCm={lever} take={takeFromDevice} />
     </>
   );
 }

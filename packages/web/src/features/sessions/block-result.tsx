@@ -38,6 +38,9 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
             Hurt in the middle: {complaintWords(complaint)}
           </div>
         ))}
+        {typeof report?.bandPercent === 'number' && (
+          <div className="text-small">On the gauge: effort kept {report.bandPercent} % of the time</div>
+        )}
         {report?.note && <div className="text-small italic">{report.note}</div>}
       </td>
       <td className="py-2 pr-3 text-small whitespace-nowrap figures max-lg:hidden">{printDose(block.dose)}</td>

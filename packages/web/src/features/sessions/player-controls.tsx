@@ -1,6 +1,9 @@
+import { resolveBlock } from '@clay-pot/core';
 import { Pause, Play, SkipBack, SkipForward, Volume2, VolumeX } from 'lucide-react';
+import { knownMovement } from '../../store/library.js';
 import { addTime, endRun, goBack, type Run, setPaused, skipStint } from '../../store/run.js';
-import { useSound } from './sound.js';
+import { useSound } from '../../domain/tone.js';
+import { GaugeButton } from './player-gauge.js';
 
 const TOUCH = 'grid place-items-center border border-ink/50 bg-white font-semibold hover:bg-ground disabled:opacity-40';
 
@@ -44,13 +47,14 @@ export function Controls({ run, onStop }: Omit<Props, 'onEase'>) {
 }
 
 /** What is wanted now and then: more time, an easier form, the end, sound. */
-export function MoreControls({ onEase }: Pick<Props, 'onEase'>) {
+export function MoreControls({ run, onEase }: Pick<Props, 'run' | 'onEase'>) {
   const { on, toggle } = useSound();
+  const isPressed = hasPress(run.sequence);
   return (
     <div
       role="group"
       aria-label="More controls"
-      className="grid grid-cols-[1fr_1fr_1.2fr_auto] gap-2 px-4 pb-2 text-small sm:px-8 xl:grid-cols-[4rem_4.5rem_5.5rem_auto] xl:py-2 xl:pl-0"
+      className={`grid gap-2 px-4 pb-2 text-small sm:px-8 xl:py-2 xl:pl-0 ${isPressed ? 'grid-cols-[1fr_1fr_1.2fr_auto_auto] xl:grid-cols-[4rem_4.5rem_5.5rem_auto_auto]' : 'grid-cols-[1fr_1fr_1.2fr_auto] xl:grid-cols-[4rem_4.5rem_5.5rem_auto]'}`}
     >
       <button type="button" className={`${TOUCH} h-11`} onClick={() => addTime(10)}>
         +10 s
@@ -61,9 +65,14 @@ export function MoreControls({ onEase }: Pick<Props, 'onEase'>) {
       <button type="button" className={`${TOUCH} h-11`} onClick={() => endRun('ended early')}>
         End early
       </button>
+      {isPressed && <GaugeButton className={`${TOUCH} size-11`} />}
       <button type="button" className={`${TOUCH} size-11`} aria-label="Sound" aria-pressed={on} onClick={toggle}>
         {on ? <Volume2 size={20} /> : <VolumeX size={20} />}
       </button>
     </div>
   );
 }
+
+/** Whether anything is pressed at an effort of one’s own, so that a gauge has something to say. */
+const hasPress = ({ blocks }: Run['sequence']): boolean =>
+  blocks.some((block) => resolveBlock(block, knownMovement).level.load.kind === 'press');

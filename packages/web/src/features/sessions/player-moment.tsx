@@ -40,13 +40,16 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           <p className="truncate text-small text-ink-soft sm:text-body short:text-small!">{level.name}</p>
         </div>
       </div>
-      <PlayerPicture
-        run={run}
-        event={event}
-        movement={movement}
-        level={level}
-        className="-mx-4 mt-2 min-h-0 border-y border-line bg-white sm:-mx-8 short:mx-0 short:row-span-2 short:row-start-1 short:mt-0 short:min-h-[62dvh]"
-      />
+      {/* The picture takes what is left of the screen, and never more: count and controls stay in sight. */}
+      <div className="relative -mx-4 mt-2 min-h-0 border-y border-line bg-white [contain:size] sm:-mx-8 short:mx-0 short:row-span-2 short:row-start-1 short:mt-0 short:min-h-[62dvh]">
+        <PlayerPicture
+          run={run}
+          event={event}
+          movement={movement}
+          level={level}
+          className="absolute inset-0 size-full"
+        />
+      </div>
       <div className="grid grid-cols-[auto_minmax(0,1fr)] items-end gap-x-4 pt-2 sm:grid-cols-[auto_minmax(9rem,auto)_minmax(0,1fr)] sm:gap-x-6 short:col-start-2 short:grid-cols-[auto_minmax(0,1fr)]">
         <p
           className={`display leading-[0.82] font-extrabold ${event.stint === null ? 'text-ink-soft' : ''}`}

@@ -19,12 +19,14 @@ import { ButtonLink } from '../../ui/button.js';
 import { Page, useTitle } from '../../ui/page.js';
 import { EndScreen } from './end-screen.js';
 import { Controls, MoreControls } from './player-controls.js';
+import { PlayerGauge, toggleGauge } from './player-gauge.js';
 import { Moment, WatchFor } from './player-moment.js';
 import { PlayerPlan } from './player-plan.js';
 import { AskBar, RatePanel } from './rate-panel.js';
 import { EaseDialog, StopDialog } from './stop-dialog.js';
 import { knownMovement } from '../../store/library.js';
-import { useAudibleCues, useSound } from './sound.js';
+import { useSound } from '../../domain/tone.js';
+import { useAudibleCues } from './sound.js';
 import { useWakeLock } from './wake-lock.js';
 
 const TICK_MS = 100;
@@ -64,6 +66,7 @@ function Player({ run }: { run: Run }) {
       { keys: 't', label: 'Ten seconds more', group: 'Session', run: () => addTime(10) },
       { keys: '[', label: 'Easier from here', group: 'Session', run: () => setAsking('easier') },
       { keys: 'm', label: 'Sound on or off', group: 'Session', run: () => useSound.getState().toggle() },
+      { keys: 'g', label: 'Gauge on or off', group: 'Session', run: toggleGauge },
       { keys: 'x', label: 'End early', group: 'Session', run: () => endRun('ended early') },
       { keys: 'h', label: 'Something hurts', group: 'Session', run: () => setAsking('what hurts') },
     ],
@@ -92,15 +95,16 @@ function Player({ run }: { run: Run }) {
       <div className="grid flex-1 grid-cols-[minmax(0,1fr)] max-lg:grid-rows-[auto_1fr] lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div className="flex min-h-[calc(100dvh-4.6rem)] flex-col lg:min-h-0">
           <Moment run={run} timeline={timeline} event={event} />
+          <PlayerGauge run={run} timeline={timeline} event={event} />
           <div className="hidden short:block">
-            <MoreControls onEase={() => setAsking('easier')} />
+            <MoreControls run={run} onEase={() => setAsking('easier')} />
           </div>
           <footer className={`sticky bottom-0 z-10 mt-auto border-t border-line ${WASH[side]}`}>
             <Question run={run} />
             <div className="xl:grid xl:grid-cols-[minmax(0,1fr)_auto] xl:items-center">
               <Controls run={run} onStop={() => setAsking('what hurts')} />
               <div className="short:hidden">
-                <MoreControls onEase={() => setAsking('easier')} />
+                <MoreControls run={run} onEase={() => setAsking('easier')} />
               </div>
             </div>
           </footer>

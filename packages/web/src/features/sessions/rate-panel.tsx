@@ -1,7 +1,16 @@
-import { adviseOnDiscomfort, DISCOMFORT_WORDS, must, resolveBlock, SESSION_LIMITS, UNIT_BEHIND } from '@clay-pot/core';
+import {
+  adviseOnDiscomfort,
+  counted,
+  DISCOMFORT_WORDS,
+  must,
+  resolveBlock,
+  SESSION_LIMITS,
+  UNIT_BEHIND,
+} from '@clay-pot/core';
 import { knownMovement, methodFor } from '../../store/library.js';
 import { Minus, Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { useBands } from '../../store/bands.js';
 import { allFine, correct, endRun, rate, type Run, setPaused, setsOfBlock } from '../../store/run.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
@@ -36,6 +45,7 @@ export function AskBar({ run, blockId, onTell }: { run: Run; blockId: string; on
     >
       <h2 className="min-w-0 flex-1 font-text text-small font-semibold tracking-normal sm:text-body">
         How was “{name}”?
+        <KeptOnGauge run={run} blockId={blockId} />
       </h2>
       <Button className="h-11 min-w-16" aria-label={`Fine: ${name}`} onClick={() => allFine([blockId])}>
         Fine
@@ -44,6 +54,19 @@ export function AskBar({ run, blockId, onTell }: { run: Run; blockId: string; on
         Tell…
       </Button>
     </section>
+  );
+}
+
+/** What the gauge told of it, where one was held. */
+function KeptOnGauge({ run, blockId }: { run: Run; blockId: string }) {
+  const kept = useBands(({ sessionId, bands }) => (sessionId === run.id ? bands[blockId] : undefined));
+  if (!kept || kept.triedS === 0) return null;
+  const last = kept.lost.at(-1);
+  return (
+    <span className="block font-normal text-ink-soft">
+      Effort kept {Math.round((100 * kept.insideS) / kept.triedS)} % of the time
+      {last && `; lost ${counted(kept.lost.length, 'time')}, last: ${last.toLowerCase()}`}
+    </span>
   );
 }
 

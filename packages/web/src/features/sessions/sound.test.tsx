@@ -3,7 +3,8 @@ import { advance, AT_START, compileTimeline, type Playhead } from '@clay-pot/cor
 import { shippedMovement } from '@clay-pot/core/library';
 import { act, renderHook } from '@testing-library/react';
 import { SHORT } from '../../made-up.fixture.js';
-import { useAudibleCues, useSound } from './sound.js';
+import { useSound } from '../../domain/tone.js';
+import { useAudibleCues } from './sound.js';
 
 let heard: number[];
 

@@ -1,32 +1,6 @@
 import type { Playhead, Timeline } from '@clay-pot/core';
 import { useEffect, useRef } from 'react';
-import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
-
-interface SoundState {
-  readonly on: boolean;
-  readonly toggle: () => void;
-}
-
-/** Whether tones are played. */
-export const useSound = create<SoundState>()(
-  persist((set) => ({ on: true, toggle: () => set(({ on }) => ({ on: !on })) }), { name: 'clay-pot-sound' }),
-);
-
-let context: AudioContext | undefined;
-
-function tone(hertz: number, seconds: number): void {
-  if (!useSound.getState().on) return;
-  context ??= new AudioContext();
-  const oscillator = context.createOscillator();
-  const gain = context.createGain();
-  gain.gain.setValueAtTime(0.12, context.currentTime);
-  gain.gain.exponentialRampToValueAtTime(0.001, context.currentTime + seconds);
-  oscillator.frequency.value = hertz;
-  oscillator.connect(gain).connect(context.destination);
-  oscillator.start();
-  oscillator.stop(context.currentTime + seconds);
-}
+import { tone } from '../../domain/tone.js';
 
 /** Tones for those who do not look: three short ones before work begins, a high one at its start, a low one at its end. */
 export function useAudibleCues(timeline: Timeline, head: Playhead, paused: boolean): void {

@@ -1,10 +1,10 @@
-import { DEVICE_FAULTS, type DeviceFault, deviceKindOf, type DeviceProgram, type Hand, type Protocol, type TrialSort, trialSortOf } from '@clay-pot/core'; // prettier-ignore
+import { type Action, DEVICE_FAULTS, type DeviceFault, deviceKindOf, type DeviceProgram, type Gauge, type Hand, type Protocol, type TrialSort, trialSortOf } from '@clay-pot/core'; // prettier-ignore
 import { readDeviceFile } from '@clay-pot/core/exchange';
 import { useState } from 'react';
-import type { Device } from '../../domain/devices/device.js';
-import { hasOrientation, phoneDevice } from '../../domain/devices/phone.js';
-import { recordedPhone, replayDevice } from '../../domain/devices/replay.js';
-import { simulatedDevice } from '../../domain/devices/simulated.js';
+import type { Device } from './device.js';
+import { hasOrientation, phoneDevice } from './phone.js';
+import { recordedPhone, replayDevice } from './replay.js';
+import { simulatedDevice } from './simulated.js';
 import { SelectField } from '../../ui/field.js';
 
 /** Where numbers come from. */
@@ -12,7 +12,15 @@ export type Source =
   | { readonly kind: 'typed' }
   | { readonly kind: 'simulated'; readonly fault: DeviceFault; readonly speed: number }
   | { readonly kind: 'phone' }
+  | { readonly kind: 'photo' }
   | { readonly kind: 'file'; readonly device: Device };
+
+/** With what a source measures, as it is kept; what the protocol says where it says nothing else. */
+export function gaugeOf(source: Source, sort: TrialSort | null): Gauge | null {
+  if (source.kind === 'photo') return 'photo';
+  if (source.kind === 'phone' || (source.kind === 'file' && sort === 'angle')) return 'phone';
+  return source.kind !== 'typed' && sort === 'plates' ? 'hand plates' : null;
+}
 
 /** Whose hand does what, for a device that is simulated. */
 interface Turn {
@@ -27,7 +35,7 @@ const PROGRAM_OF: Record<TrialSort, DeviceProgram> = { force: 'trial', angle: 't
 /** The device of a source for a hand; null where numbers are typed, or where it cannot measure this. */
 export function deviceFor(source: Source, { protocol, hand, athleteId, leverCm }: Turn): Device | null {
   const sort = trialSortOf(protocol);
-  if (sort === null || source.kind === 'typed') return null;
+  if (sort === null || source.kind === 'typed' || source.kind === 'photo') return null;
   if (source.kind === 'phone') return sort === 'angle' ? phoneDevice() : null;
   if (source.kind === 'file') return source.device;
   return simulatedDevice({
@@ -37,6 +45,25 @@ export function deviceFor(source: Source, { protocol, hand, athleteId, leverCm }
     ...{ fault: source.fault, speed: source.speed },
   });
 }
+
+/** Somebody who presses at a share of their most and keeps it. */
+interface Hold {
+  readonly athleteId: string;
+  readonly hand: Hand;
+  readonly of: Action;
+  readonly effortPercent: number;
+  readonly holdS: number;
+}
+
+/** The device of a source for a force that is kept; null where there is none. */
+export function deviceForHold(source: Source, { holdS, ...hold }: Hold): Device | null {
+  if (source.kind === 'file') return source.device;
+  if (source.kind !== 'simulated') return null;
+  const { fault, speed } = source;
+  const s = Math.min(LONGEST_HOLD_S, Math.max(1, Math.round(holdS)));
+  return simulatedDevice({ kind: 'grip', program: 'hold', ...hold, holdS: s, fault, speed });
+}
+const LONGEST_HOLD_S = 300;
 
 /** Larger files are not even read. */
 const MOST_BYTES = 30_000_000;
@@ -48,12 +75,14 @@ const SPEEDS = [1, 10, 50] as const;
 interface Props {
   /** What is measured: a phone tells angles only. */
   sort: TrialSort;
+  /** Whether numbers can be typed instead. */
+  isTypable?: boolean;
   source: Source;
   choose: (source: Source) => void;
 }
 
 /** Typed by hand, from a simulated device, from the phone itself, or from a recorded file. */
-export function DeviceChoice({ sort, source, choose }: Props) {
+export function DeviceChoice({ sort, isTypable = true, source, choose }: Props) {
   const [trouble, setTrouble] = useState<string | null>(null);
   async function open(file: File | undefined) {
     if (!file) return;
@@ -68,7 +97,7 @@ export function DeviceChoice({ sort, source, choose }: Props) {
   }
   function pick(kind: string) {
     setTrouble(null);
-    if (kind === 'typed' || kind === 'phone') choose({ kind });
+    if (kind === 'typed' || kind === 'phone' || kind === 'photo') choose({ kind });
     if (kind === 'simulated') choose(SIMULATED);
     if (kind === 'recorded phone') {
       recordedPhone().then(
@@ -80,8 +109,9 @@ export function DeviceChoice({ sort, source, choose }: Props) {
   return (
     <div className="grid gap-2 sm:grid-cols-2">
       <SelectField label="Numbers come from" value={source.kind} onChange={(event) => pick(event.target.value)}>
-        <option value="typed">a gauge, typed</option>
+        {isTypable && <option value="typed">a gauge, typed</option>}
         <option value="simulated">a simulated device</option>
+        {sort === 'angle' && <option value="photo">a picture, by three points</option>}
         {sort === 'angle' && hasOrientation() && <option value="phone">this phone’s own sensor</option>}
         {sort === 'angle' && <option value="recorded phone">a recorded phone</option>}
         {source.kind === 'file' && <option value="file">{source.device.name}</option>}

@@ -1,0 +1,115 @@
+import { bandOfPress, capital, currentPart, type Hand, HAND_WORDS, itemAt, type Level, resolveBlock, type Timeline, type TimelineEvent } from '@clay-pot/core'; // prettier-ignore
+import { Gauge } from 'lucide-react';
+import { useEffect, useMemo, useRef } from 'react';
+import { create } from 'zustand';
+import { BandView } from '../../domain/band/band-view.js';
+import { useBand } from '../../domain/band/use-band.js';
+import { deviceForHold, DeviceChoice, type Source } from '../../domain/devices/device-choice.js';
+import { useForWhom } from '../../domain/for-whom.js';
+import { addKept, useBands } from '../../store/bands.js';
+import { knownMovement } from '../../store/library.js';
+import type { Run } from '../../store/run.js';
+
+interface State {
+  /** Null where no gauge is wanted. */
+  readonly source: Source | null;
+}
+
+/** Which gauge the player listens to, for as long as the page is open. */
+export const useGauge = create<State>()(() => ({ source: null }));
+
+const SIMULATED: Source = { kind: 'simulated', fault: 'none', speed: 1 };
+/** Takes a gauge into the session, or puts it away. */
+export const toggleGauge = (): void => useGauge.setState(({ source }) => ({ source: source ? null : SIMULATED }));
+
+/** The button for it, where there is anything to press at an effort of one’s own. */
+export function GaugeButton({ className }: { className: string }) {
+  const isOn = useGauge(({ source }) => source !== null);
+  return (
+    <button type="button" className={className} aria-label="Gauge" aria-pressed={isOn} onClick={toggleGauge}>
+      <Gauge size={20} />
+    </button>
+  );
+}
+
+interface Props {
+  run: Run;
+  timeline: Timeline;
+  event: TimelineEvent;
+}
+
+/** Beside a block that asks an effort of its own: the band, the gauge, and where it was lost. Nothing where no gauge is connected or nothing is pressed. */
+export function PlayerGauge({ run, timeline, event }: Props) {
+  const source = useGauge((state) => state.source);
+  const block = itemAt(run.sequence.blocks, event.blockIndex);
+  const { level } = resolveBlock(block, knownMovement);
+  if (!source || level.load.kind !== 'press') return null;
+  // Of both hands at once one holds the gauge.
+  const hand: Hand = event.side === 'left' ? 'left' : 'right';
+  return <Held key={`${block.id} ${hand}`} {...{ run, timeline, event, level, hand, source }} />;
+}
+
+function Held({ run, timeline, event, level, hand, source }: Props & { level: Level; hand: Hand; source: Source }) {
+  const { person } = useForWhom(run.athleteId);
+  const block = itemAt(run.sequence.blocks, event.blockIndex);
+  const { dose } = block;
+  const { load } = level;
+  const percent = dose.effortPercent ?? (load.kind === 'press' ? load.effortPercent : 0);
+  const action = load.kind === 'press' ? load.action : 'grip';
+  const stint = event.stint === null ? undefined : timeline.stints[event.stint];
+  const seconds = stint ? (stint.endMs - stint.startMs) / 1000 : 1;
+  const band = useMemo(() => bandOfPress(person, level, dose, hand), [person, level, dose, hand]);
+  const device = useMemo(
+    () => deviceForHold(source, { athleteId: run.athleteId, hand, of: action, effortPercent: percent, holdS: seconds }),
+    [source, run.athleteId, hand, action, percent, seconds],
+  );
+  const lost = useRef<string[]>([]);
+  const now = useRef({ event, head: run.head });
+  useEffect(() => {
+    now.current = { event, head: run.head };
+  });
+  const { part } = currentPart(event, run.head);
+  const isOn = event.stint !== null && !run.paused;
+  const told = useBand({
+    device,
+    band: band ?? NO_BAND,
+    isOn: isOn && band !== null,
+    // On the way out and back the force rises and falls, as it should; where a repetition has no hold it is kept all through.
+    counts: event.kind !== 'repetition' || dose.holdS === undefined || part.name === 'hold',
+    onLost: (to) => lost.current.push(`${whereWords(now.current)}, ${to}`),
+    onOver: ({ insideS, triedS }) => addKept(run.id, block.id, { insideS, triedS, lost: lost.current.splice(0) }),
+  });
+  const kept = useBands(({ sessionId, bands }) => (sessionId === run.id ? bands[block.id] : undefined));
+  if (!band) return null;
+  return (
+    <section aria-label="Gauge" className="mx-4 mb-2 sm:mx-8">
+      <BandView band={band} line={told.line} now={told.now} isOn={isOn} trouble={told.trouble} className="h-24" />
+      <div className="flex flex-wrap items-baseline gap-x-4 text-small text-ink-soft">
+        <span>
+          {percent} % of the {hand} hand’s most
+        </span>
+        {kept && kept.lost.length > 0 && <span>lost last: {kept.lost.at(-1)}</span>}
+      </div>
+      {event.stint === null && (
+        <details className="text-small">
+          <summary className="cursor-pointer">Another gauge</summary>
+          <DeviceChoice
+            sort="force"
+            isTypable={false}
+            source={source}
+            choose={(next) => useGauge.setState({ source: next })}
+          />
+        </details>
+      )}
+    </section>
+  );
+}
+
+const NO_BAND = { lowN: 0, highN: 0, forS: 1 };
+
+/** At which point of the work it is, in words. */
+function whereWords({ event, head }: { event: TimelineEvent; head: Run['head'] }): string {
+  const { part } = currentPart(event, head);
+  const which = event.kind === 'repetition' ? `repetition ${event.repetition}, ${part.label}` : `set ${event.set}`;
+  return `${capital(HAND_WORDS[event.side])}, ${which}`;
+}

@@ -1,0 +1,41 @@
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+
+/** How well the effort of a block was kept on a gauge, all its pieces together. */
+export interface KeptBand {
+  readonly insideS: number;
+  readonly triedS: number;
+  /** Where it was lost, in words, in order. */
+  readonly lost: readonly string[];
+}
+
+interface State {
+  readonly sessionId: string | null;
+  readonly bands: Readonly<Record<string, KeptBand>>;
+}
+
+/** What was kept in the session that is led, by block; a reload loses none of it. */
+export const useBands = create<State>()(
+  persist((): State => ({ sessionId: null, bands: {} }), { name: 'clay-pot-bands' }),
+);
+
+/** Adds a piece of work to what was kept in a block. Of another session than before it begins anew. */
+export function addKept(sessionId: string, blockId: string, more: KeptBand): void {
+  useBands.setState((state) => {
+    const bands = state.sessionId === sessionId ? state.bands : {};
+    const before = bands[blockId] ?? { insideS: 0, triedS: 0, lost: [] };
+    const sum = {
+      insideS: before.insideS + more.insideS,
+      triedS: before.triedS + more.triedS,
+      lost: [...before.lost, ...more.lost],
+    };
+    return { sessionId, bands: { ...bands, [blockId]: sum } };
+  });
+}
+
+/** How much of the time the effort of a block was kept, percent; null where no gauge was held. */
+export function bandPercentOf(sessionId: string, blockId: string): number | null {
+  const state = useBands.getState();
+  const kept = state.sessionId === sessionId ? state.bands[blockId] : undefined;
+  return kept && kept.triedS > 0 ? Math.round((100 * kept.insideS) / kept.triedS) : null;
+}
