@@ -245,3 +245,45 @@ test('a phone on the hand tells the angle by gravity', async ({ coach: page, hou
   await page.getByRole('button', { name: 'Start trial' }).click();
   await expect(page.getByRole('alert')).toContainText('tells nothing of how it lies');
 });
+
+test('readings come from a file by its columns, whole or not at all, and go into one', async ({
+  coach: page,
+  house,
+}) => {
+  const id = await someoneNew(page, house, 'Piran Holt');
+  await page.goto(`/people/${id}/import`);
+  const open = (text: string | Buffer) =>
+    page
+      .getByLabel(/A table with names/)
+      .setInputFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await open('date,side\n"2026-01-01,left');
+  await expect(page.getByRole('alert')).toContainText('a quote that is not closed. Nothing was taken.');
+  await open(Buffer.alloc(3_000_000, 'a'));
+  await expect(page.getByRole('alert')).toContainText('has 3 MB');
+  const log = (last: string) => `Date;Side;Test;Result\n12.03.2026;left;grip;41,5\n12.03.2026;right;grip;44\n${last}\n`;
+  await open(log('14.03.2026;left;grip;much'));
+  await page.getByLabel('Unit').selectOption('=kg');
+  await expect(page.getByRole('alert')).toContainText('Line 4, value: must be a number, not “much”');
+  await expect(page.getByRole('button', { name: /^Record/ })).toBeDisabled();
+  await open(log('14.03.2026;left;grip;42'));
+  // Without a unit they would be newtons: asked, not taken.
+  await expect(page.getByText(/Line 2: .*was it 41.5 kg/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Record 3' })).toBeDisabled();
+  await page.getByLabel('Unit').selectOption('=kg');
+  await page.getByRole('button', { name: 'Record 3' }).click();
+  await expect(page.getByText('3 readings recorded.')).toBeVisible();
+  const readings = () => house.read<StoredReading[]>(page, `/athletes/${id}/readings`);
+  expect((await readings()).map(({ value }) => value)).toEqual([406.98, 431.49, 411.88]);
+  await page.goto(`/people/${id}/import`);
+  await open(log('14.03.2026;left;grip;42'));
+  await page.getByLabel('Unit').selectOption('=kg');
+  await page.getByRole('button', { name: 'Record 3' }).click();
+  await expect(page.getByText('0 readings recorded. 3 were there already.')).toBeVisible();
+  expect(await readings()).toHaveLength(3);
+  await page.goto(`/people/${id}/import`);
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save readings as a file' }).click(),
+  ]);
+  expect(saved.suggestedFilename()).toMatch(/^piran-holt-readings-.*\.csv$/);
+});

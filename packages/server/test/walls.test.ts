@@ -42,8 +42,9 @@ const INTAKE = { onDay: '2026-01-01', goals: [], discipline: '', ...asked, perso
 /** Bodies that the owner could send to the same route. */
 function bodyFor(method: string, path: string): unknown {
   if (method === 'GET' || method === 'DELETE') return undefined;
-  if (path.includes('/readings/'))
-    return { kind: 'maximum', of: 'grip', hand: 'left', value: 300, onDay: '2026-01-01' };
+  const reading = { kind: 'maximum', of: 'grip', hand: 'left', value: 300, onDay: '2026-01-01' };
+  if (path.endsWith('/readings')) return { readings: [{ id: uuid(), reading }] };
+  if (path.includes('/readings/')) return reading;
   if (path.includes('/intakes/')) return { ...INTAKE, discipline: 'Taken over' };
   if (path.includes('/pictures/')) return PICTURE;
   if (path === '/movements/{id}') return { ...OWN_MOVEMENT, name: 'Taken over' };

@@ -1,5 +1,6 @@
 export * from './device-file.js';
 export * from './nesting.js';
 export * from './published-schema.js';
+export * from './readings-file.js';
 export * from './sequence-file.js';
 export * from './sequence-schema.js';

@@ -1,5 +1,13 @@
-import { READING_INPUT, type ReadingInput, type StoredReading } from '@clay-pot/contracts';
-import { Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
+import {
+  READING_INPUT,
+  type ReadingInput,
+  READINGS_INPUT,
+  type ReadingsAdded,
+  type ReadingsInput,
+  type StoredReading,
+} from '@clay-pot/contracts';
+import { Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
+import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { Input } from '../http/input.js';
@@ -14,6 +22,19 @@ export class ReadingsController {
   @Get()
   list(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredReading[]> {
     return this.readings.list(scope, id);
+  }
+
+  @Post()
+  @HttpCode(200)
+  @ApiOperation({
+    summary: 'Adds many readings, all of them or none; those that are there already are counted as known.',
+  })
+  addAll(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Input('ReadingsInput', READINGS_INPUT) body: ReadingsInput,
+  ): Promise<ReadingsAdded> {
+    return this.readings.addAll(scope, id, body);
   }
 
   @Put(':readingId')

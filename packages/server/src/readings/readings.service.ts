@@ -1,5 +1,5 @@
-import type { ReadingInput, StoredReading } from '@clay-pot/contracts';
-import { checkReading, isAction, same, unitDoubt } from '@clay-pot/core';
+import type { ReadingInput, ReadingsAdded, ReadingsInput, StoredReading } from '@clay-pot/contracts';
+import { checkReading, type Fault, isAction, same, under, unitDoubt } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -22,26 +22,48 @@ export class ReadingsService {
   /** Adds one; the same again is fine, another under the same id is refused. What fits another unit better is asked about before it is kept. */
   async add(scope: StudioScope, athleteId: string, id: string, input: ReadingInput): Promise<StoredReading> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
-    const faults = checkReading(input, dayIn(scope.timeZone, this.clock.now()));
-    if (faults.length) throw invalid(faults);
-    const doubt = input.kind === 'maximum' && isAction(input.of) ? unitDoubt(input.of, input.value) : null;
-    if (doubt && !input.isSure) {
-      throw invalid([{ pointer: '/value', message: `${doubt.text} If it is right, send isSure: true.` }]);
-    }
-    const { trials = null, gauge = null, detail = null, isSure = false } = input;
-    const row = { id, athleteId, ...input, trials, gauge, detail, isSure };
-    if (!(await scope.of(ReadingRow).insert(row, 'reading'))) {
-      const there = await scope.of(ReadingRow).get(id, 'reading');
-      const isSame = there.athleteId === athleteId && same<unknown>(present(there), present(row));
-      if (!isSame) throw conflict('Another reading is recorded under this id: use a new id.');
-    }
+    const faults = this.faultsOf(scope, input);
+    if (faults.length > 0) throw invalid(faults);
+    await insert(scope, athleteId, id, input);
     return { id, ...input };
+  }
+
+  /** Adds many, all of them or none; what is wrong is told of each. */
+  async addAll(scope: StudioScope, athleteId: string, { readings }: ReadingsInput): Promise<ReadingsAdded> {
+    await scope.of(AthleteRow).get(athleteId, 'athlete');
+    const faults = readings.flatMap(({ reading }, index) =>
+      under(`/readings/${index}/reading`, this.faultsOf(scope, reading)),
+    );
+    if (faults.length > 0) throw invalid(faults);
+    return scope.transaction(async (held) => {
+      let added = 0;
+      for (const { id, reading } of readings) added += (await insert(held, athleteId, id, reading)) ? 1 : 0;
+      return { added, known: readings.length - added };
+    });
+  }
+
+  private faultsOf(scope: StudioScope, input: ReadingInput): Fault[] {
+    const faults = checkReading(input, dayIn(scope.timeZone, this.clock.now()));
+    if (faults.length > 0 || input.isSure || input.kind !== 'maximum' || !isAction(input.of)) return faults;
+    const doubt = unitDoubt(input.of, input.value);
+    return doubt ? [{ pointer: '/value', message: `${doubt.text} If it is right, send isSure: true.` }] : [];
   }
 
   async remove(scope: StudioScope, athleteId: string, id: string): Promise<void> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     if ((await scope.of(ReadingRow).remove({ id, athleteId })) === 0) throw notFound('reading');
   }
+}
+
+/** @returns whether it is new. @throws 409 where another reading has its id */
+async function insert(scope: StudioScope, athleteId: string, id: string, input: ReadingInput): Promise<boolean> {
+  const { trials = null, gauge = null, detail = null, isSure = false } = input;
+  const row = { id, athleteId, ...input, trials, gauge, detail, isSure };
+  if (await scope.of(ReadingRow).insert(row, 'reading')) return true;
+  const there = await scope.of(ReadingRow).get(id, 'reading');
+  const isSame = there.athleteId === athleteId && same<unknown>(present(there), present(row));
+  if (!isSame) throw conflict('Another reading is recorded under this id: use a new id.');
+  return false;
 }
 
 /** A row as the API shows it: what was not told is left out. */

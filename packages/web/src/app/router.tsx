@@ -30,6 +30,7 @@ export const router = createBrowserRouter([
           { path: 'people/:id/ask', ...screen(() => import('../features/intake/ask-page.js')) },
           { path: 'people/:id/measure', ...screen(() => import('../features/measure/measure-page.js')) },
           { path: 'people/:id/band', ...screen(() => import('../features/measure/band-page.js')) },
+          { path: 'people/:id/import', ...screen(() => import('../features/measure/import-page.js')) },
           { path: 'people/:id/trends', ...screen(() => import('../features/measure/trends-page.js')) },
           { path: 'people/:id/letter', ...screen(() => import('../features/intake/letter-page.js')) },
           { path: 'movements/:id?', ...screen(() => import('../features/movements/movements-page.js')) },

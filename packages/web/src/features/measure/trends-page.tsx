@@ -34,7 +34,12 @@ export default function TrendsPage() {
     <Page
       title="How it went"
       lead={athlete.data.name}
-      actions={<ButtonLink to={`/people/${id}/measure`}>Measure</ButtonLink>}
+      actions={
+        <>
+          <ButtonLink to={`/people/${id}/import`}>From or to a file</ButtonLink>
+          <ButtonLink to={`/people/${id}/measure`}>Measure</ButtonLink>
+        </>
+      }
     >
       {chosen ? (
         <OfThing {...{ things, chosen, readings: all, set }} goal={params.get('goal') ?? ''} />
