@@ -185,6 +185,15 @@ export const BATTERIES = {
     protocolIds: ['active.wrist-extension', 'passive.wrist-extension', 'force.grip'],
   },
 } as const satisfies Record<string, Battery>;
+/** Why the first visit measures what it does, for somebody of whom nothing is known: what hangs on it. */
+export const FIRST_WHY: Readonly<Record<(typeof BATTERIES)['first-visit']['protocolIds'][number], string>> = {
+  'active.wrist-flexion': 'what its own muscles hold on the other side of all that is planted',
+  'active.wrist-extension': 'range that is not held by its own muscles is where trouble starts',
+  'passive.wrist-extension': 'a flat palm asks about 79°: whether planting fits at all',
+  'loaded.wrist-extension': 'how far the body may lean over the hand today',
+  'force.grip': 'every effort of the hand is a share of it',
+  'force.wrist-flexion': 'lifting the heels of the hands hangs on it, and grip tells little of it',
+};
 /** The id of a battery. */
 export type BatteryId = keyof typeof BATTERIES;
 

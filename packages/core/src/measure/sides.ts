@@ -41,6 +41,7 @@ export function sidesOf(
     lacksPercent: most > 0 ? (100 * Math.abs(difference)) / most : 0,
     lesser: difference === 0 ? null : difference < 0 ? 'left' : 'right',
     expected,
-    isUneven: Math.abs(difference - expected) >= change,
+    // Many right-handers have two alike hands: what lies between even and the usual excess is neither’s lack.
+    isUneven: difference <= Math.min(0, expected) - change || difference >= Math.max(0, expected) + change,
   };
 }

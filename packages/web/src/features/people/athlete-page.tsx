@@ -1,20 +1,22 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { ageOn, askedBy, capital, cautionLabel, dayWords, forbidsLoading, keyOfCaution } from '@clay-pot/core';
+import { ageOn, dayWords, GOALS } from '@clay-pot/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { metricText } from '../../domain/units.js';
-import { useAthlete, useAthletes, useSaveAthlete, useSessions } from '../../api/queries.js';
+import { useAthlete, useAthletes, useIntakes, useReadings, useSaveAthlete, useSessions } from '../../api/queries.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { SessionStrip } from '../../ui/session-strip.js';
 import { isoToday } from '../../ui/today.js';
-import { AskDue } from '../../domain/ask-due.js';
 import { useGiveSequence } from '../../domain/give-sequence.js';
 import { useNewSequence } from '../../domain/new-sequence.js';
-import { useStandingCautions } from '../../domain/standing-cautions.js';
 import { SessionRows } from '../../domain/session-rows.js';
+import { BeginHere } from './begin-here.js';
+import { Clearance } from './clearance.js';
+import { LeftRight } from './left-right.js';
 import { RangeAndStrength } from './range-and-strength.js';
+import { RangeWheel } from './range-wheel.js';
 import { GivenSequences } from './given-sequences.js';
 
 const AthleteForm = lazy(() => import('./athlete-form.js').then((module) => ({ default: module.AthleteForm })));
@@ -47,6 +49,7 @@ export default function AthletePage() {
             <Button onClick={() => setEditing(true)}>Edit</Button>
             <ButtonLink to={`/people/${person.id}/ask`}>Ask</ButtonLink>
             <ButtonLink to={`/people/${person.id}/measure`}>Measure</ButtonLink>
+            <ButtonLink to={`/people/${person.id}/band`}>Band</ButtonLink>
             <ButtonLink to={`/people/${person.id}/week`}>Week</ButtonLink>
             <Button kind="primary" onClick={() => void designFor(person)}>
               New sequence
@@ -67,25 +70,68 @@ export default function AthletePage() {
           />
         </Suspense>
       ) : (
-        <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[18rem_minmax(0,1fr)]">
-          <div className="lg:col-span-2 empty:hidden">
-            <AskDue athlete={person} />
-          </div>
-          <Facts person={person} edit={() => setEditing(true)} />
-          <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-8">
-            <GivenSequences athleteId={person.id} />
-            <RangeAndStrength athleteId={person.id} />
-            <History athleteId={person.id} />
-          </div>
-        </div>
+        <Bench person={person} edit={() => setEditing(true)} />
       )}
     </Page>
   );
 }
 
-function Facts({ person, edit }: { person: Athlete; edit: () => void }) {
+/** Everything that is known of a person, one under the other: what stands today on top, then what was measured, what is wanted, what was done. */
+function Bench({ person, edit }: { person: Athlete; edit: () => void }) {
+  const readings = useReadings(person.id);
+  const intakes = useIntakes(person.id);
+  const isNew = readings.data?.length === 0;
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-y-8">
+      <Clearance person={person} edit={edit} />
+      {isNew && <BeginHere athlete={person} wasAsked={(intakes.data?.length ?? 0) > 0} />}
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[18rem_minmax(0,1fr)]">
+        <Facts person={person} />
+        <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-8">
+          <GivenSequences athleteId={person.id} />
+          <RangeWheel athlete={person} />
+          <RangeAndStrength athleteId={person.id} />
+          <LeftRight athlete={person} readings={readings.data ?? []} />
+          <Wanted athleteId={person.id} />
+          <History athleteId={person.id} />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** What it is for, as it was last told. */
+function Wanted({ athleteId }: { athleteId: string }) {
+  const last = useIntakes(athleteId).data?.[0]?.answers;
+  if (!last || (last.goals.length === 0 && last.discipline === '')) return null;
+  return (
+    <Part
+      title="What it is for"
+      aside={
+        <Link className="text-small underline underline-offset-2" to={`/people/${athleteId}/trends`}>
+          Goals in numbers
+        </Link>
+      }
+    >
+      <ul>
+        {last.goals.map((goal) => (
+          <li key={goal} className="border-b border-line py-1.5">
+            {GOALS[goal]}
+          </li>
+        ))}
+      </ul>
+      <p className="mt-1 text-small text-ink-soft">
+        {[last.discipline, last.minutes && `${last.minutes} min`, last.daysPerWeek && `${last.daysPerWeek} days a week`]
+          .filter(Boolean)
+          .join(', ')}
+        {`; told on ${dayWords(last.onDay)}.`}
+      </p>
+    </Part>
+  );
+}
+
+function Facts({ person }: { person: Athlete }) {
   const today = isoToday();
-  const cautions = useStandingCautions(person);
   const facts: [string, React.ReactNode][] = [
     ['Age', person.birthDate ? `${ageOn(person.birthDate, today)} years` : 'not stated'],
     ['Sex, for norms', person.sex],
@@ -95,40 +141,6 @@ function Facts({ person, edit }: { person: Athlete; edit: () => void }) {
   ];
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-8">
-      <Part
-        title="Minding"
-        aside={
-          cautions.some(forbidsLoading) && (
-            <Link className="text-small underline underline-offset-2" to={`/people/${person.id}/letter`}>
-              Letter
-            </Link>
-          )
-        }
-      >
-        {cautions.length === 0 && <Empty>No caution recorded.</Empty>}
-        <ul>
-          {cautions.map((entry) => {
-            const advice = capital(askedBy(entry));
-            return (
-              <li key={keyOfCaution(entry)} className="border-b border-line py-2">
-                <b className={forbidsLoading(entry) ? 'text-iron' : ''}>{cautionLabel(entry)}</b>
-                {entry.since && !entry.stopped && <span className="text-ink-soft"> since {dayWords(entry.since)}</span>}
-                {entry.note && <span>. {entry.note}</span>}
-                <p className="text-small text-ink-soft">{advice}</p>
-                {forbidsLoading(entry) && (
-                  <button
-                    type="button"
-                    className="text-small font-semibold underline underline-offset-2"
-                    onClick={edit}
-                  >
-                    Record who cleared it
-                  </button>
-                )}
-              </li>
-            );
-          })}
-        </ul>
-      </Part>
       <Part title="Facts">
         <dl>
           {facts.map(([name, value]) => (

@@ -1,8 +1,11 @@
 import {
+  bandOfReading,
+  errorOf,
   firstOf,
   type Hand,
   HANDS,
   latestReading,
+  measuredAs,
   MEASURABLE,
   must,
   newestFirst,
@@ -16,6 +19,7 @@ import {
   type ReadingKind,
   readingUnit,
   readNumber,
+  repeatsOf,
 } from '@clay-pot/core';
 import type { ReadingInput, StoredReading } from '@clay-pot/contracts';
 import { useState } from 'react';
@@ -68,10 +72,13 @@ export function RangeAndStrength({ athleteId }: { athleteId: string }) {
 }
 
 function Ranges({ readings, person }: { readings: readonly StoredReading[]; person: Person }) {
+  const thing = { kind: 'passive range', of: 'wrist extension' } as const;
+  const error = errorOf(measuredAs(thing), 0, repeatsOf(readings, thing));
   return (
     <table className="w-full text-small">
       <caption className="mb-1 text-left text-ink-soft">
-        <Asked term="range">Wrist range with help</Asked>, °; by its own muscles in brackets
+        <Asked term="range">Wrist range with help</Asked>, °; by its own muscles in brackets. A reading is off by up to
+        ±{bandOfReading(error).toFixed(0)}°{error.from === 'own repeats' && ', by your own repeats'}
       </caption>
       <HandTableHead />
       <tbody>

@@ -1,0 +1,104 @@
+import type { Athlete } from '@clay-pot/contracts';
+import { askedBy, bodyOf, capital, cautionLabel, dayWords, forbidsLoading, type Hand, HANDS, handSizeOf, type HandPlace, keyOfCaution, PLACE_SIDES, PLACES_ON, type RecordedCaution, skeletonOf, standingVerdict, handsOf } from '@clay-pot/core'; // prettier-ignore
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { AskDue } from '../../domain/ask-due.js';
+import { HandVerdicts } from '../../domain/screening-panel.js';
+import { useStandingCautions } from '../../domain/standing-cautions.js';
+import { SideMark } from '../../ui/marks.js';
+import { Empty, Part } from '../../ui/page.js';
+
+/** The hand in space weighs more than the page: it comes where something is to be marked on it. */
+const HandPlaces = lazy(() => import('../../drawing/hand/hand-places.js').then((module) => ({ default: module.HandPlaces }))); // prettier-ignore
+
+/** What stands for each hand today, what is minded and by whom it was cleared, and where it is felt, on the hands. */
+export function Clearance({ person, edit }: { person: Athlete; edit: () => void }) {
+  const cautions = useStandingCautions(person);
+  const waits = cautions.some(forbidsLoading);
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
+      <AskDue athlete={person} />
+      <HandVerdicts hands={{ left: standingVerdict(cautions, 'left'), right: standingVerdict(cautions, 'right') }} />
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,1fr)_auto]">
+        <Part
+          title="Minding"
+          aside={
+            waits && (
+              <Link className="text-small underline underline-offset-2" to={`/people/${person.id}/letter`}>
+                Letter
+              </Link>
+            )
+          }
+        >
+          {cautions.length === 0 && <Empty>No caution recorded.</Empty>}
+          <ul>
+            {cautions.map((entry) => (
+              <Minded key={keyOfCaution(entry)} entry={entry} edit={edit} />
+            ))}
+          </ul>
+        </Part>
+        <HandMap person={person} cautions={cautions} />
+      </div>
+    </div>
+  );
+}
+
+function Minded({ entry, edit }: { entry: RecordedCaution; edit: () => void }) {
+  const waits = forbidsLoading(entry);
+  return (
+    <li className="border-b border-line py-2">
+      <b className={waits ? 'text-iron' : ''}>{cautionLabel(entry)}</b>
+      {entry.since && !entry.stopped && <span className="text-ink-soft"> since {dayWords(entry.since)}</span>}
+      {entry.note && <span>. {entry.note}</span>}
+      <p className="text-small text-ink-soft">{capital(askedBy(entry))}</p>
+      {entry.clearedUntil && <p className="text-small">Cleared until {dayWords(entry.clearedUntil)}.</p>}
+      {waits && (
+        <button type="button" className="text-small font-semibold underline underline-offset-2" onClick={edit}>
+          Record who cleared it
+        </button>
+      )}
+    </li>
+  );
+}
+
+/** Places of the entries that have one, by hand. */
+function placesOf(cautions: readonly RecordedCaution[], hand: Hand): HandPlace[] {
+  return cautions.flatMap((entry) => (entry.place && handsOf(entry).includes(hand) ? [entry.place] : []));
+}
+
+const nothing = () => undefined;
+
+/** The hands with what is felt of them marked; nothing where nothing is. */
+function HandMap({ person, cautions }: { person: Athlete; cautions: readonly RecordedCaution[] }) {
+  const [isOff, setOff] = useState(false);
+  const { sex, statureCm, massKg } = person;
+  const skeleton = useMemo(() => skeletonOf(handSizeOf(bodyOf({ sex, statureCm, massKg }).body)), [sex, statureCm, massKg]); // prettier-ignore
+  const felt = HANDS.map((hand) => ({ hand, places: placesOf(cautions, hand) })).filter(({ places }) => places.length > 0); // prettier-ignore
+  if (felt.length === 0 || isOff) return null;
+  return (
+    <Part title="Where it is felt">
+      <div className="flex flex-wrap gap-4 py-2">
+        {felt.map(({ hand, places }) => (
+          <figure key={hand} className="w-44">
+            <Suspense fallback={<div className="h-52" />}>
+              <HandPlaces
+                skeleton={skeleton}
+                side={hand}
+                on={PLACE_SIDES.find((side) => places.some((place) => PLACES_ON[side].includes(place))) ?? 'palm'}
+                chosen={places}
+                onPick={nothing}
+                label={`Where the ${hand} hand is felt`}
+                className="h-52 w-44 bg-white"
+                onTrouble={() => setOff(true)}
+              />
+            </Suspense>
+            <figcaption className="mt-1 flex items-center gap-2 text-small">
+              <SideMark side={hand} />
+              {places.length === 1 ? 'one place' : `${places.length} places`}
+            </figcaption>
+          </figure>
+        ))}
+      </div>
+    </Part>
+  );
+}
