@@ -5,6 +5,8 @@ import {
   type DoneSet,
   type Ending,
   type Decision,
+  type Morning,
+  type MorningScores,
   DECISION_IDS,
   idOf,
   instant,
@@ -27,6 +29,8 @@ export {
   DONE_SET as DONE_SET_INPUT,
   type DoneSet as DoneSetInput,
   type Ending,
+  MORNING as MORNING_INPUT,
+  type Morning as MorningInput,
   SESSION_END as SESSION_END_INPUT,
   type SessionEnd as SessionEndInput,
 } from '@clay-pot/core';
@@ -87,6 +91,10 @@ export interface SessionListItem {
   begunAgainst: string[];
   /** What the coach decided about what comes next; null while nobody has. */
   decision: Decision | null;
+  /** The morning after; null while nobody told of it. */
+  morning: Morning | null;
+  /** The last morning that was told of before it, score by hand. */
+  morningBefore: MorningScores | null;
 }
 
 /** A page of sessions, the latest first, and where the next one begins. */

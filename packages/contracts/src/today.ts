@@ -1,4 +1,4 @@
-import type { Decision } from '@clay-pot/core';
+import type { Decision, MorningScores } from '@clay-pot/core';
 import type { SessionListItem } from './sessions.js';
 
 /** Who is due today, with what, and what speaks against it. */
@@ -37,4 +37,17 @@ export interface Today {
   due: TodayDue[];
   calls: TodayCall[];
   recent: SessionListItem[];
+  /** Sessions whose morning after was not told of yet. */
+  mornings: TodayMorning[];
+}
+
+/** A session whose morning after is to be asked about. */
+export interface TodayMorning {
+  sessionId: string;
+  athleteId: string;
+  athleteName: string;
+  title: string;
+  endedAt: string;
+  /** The last morning that was told of before, score by hand. */
+  before: MorningScores | null;
 }

@@ -1,5 +1,13 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
-import type { DoneSetInput, SessionInput, SessionPage, SessionRecord, Today } from '@clay-pot/contracts';
+import type {
+  Athlete,
+  DoneSetInput,
+  Problem,
+  SessionInput,
+  SessionPage,
+  SessionRecord,
+  Today,
+} from '@clay-pot/contracts';
 import { v7 as uuid } from 'uuid';
 import { ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
 
@@ -141,6 +149,31 @@ describe('a session', () => {
     expect((await read(id)).reports).toMatchObject([{ blockId: 'b1', bandPercent: 82 }]);
     const wrong = await coach.ask('PUT', `/sessions/${id}/reports/${uuid()}`, { ...REPORT, bandPercent: 130 });
     expect([wrong.status, pointers(wrong.body)]).toEqual([422, ['/bandPercent']]);
+  });
+
+  test('the morning after is its own answer with a score for each hand, beside the one before', async () => {
+    const tell = (id: string, at: string, change = {}) =>
+      coach.ask<Problem>('PUT', `/sessions/${id}/morning`, { left: 1, right: 0, at, ...change });
+    const [first, second] = [uuid(), uuid()];
+    const own = await furnish(coach);
+    await begin(first, own);
+    expect((await tell(first, '2026-05-05T07:00:00.000Z')).status).toBe(422);
+    await end(first);
+    expect((await tell(first, '2026-05-04T07:00:00.000Z')).status).toBe(422);
+    expect((await tell(first, '2026-05-05T07:00:00.000Z')).status).toBe(204);
+    // What was told later stands, whatever arrives first.
+    await tell(first, '2026-05-05T06:00:00.000Z', { left: 9 });
+    expect(await read(first)).toMatchObject({ morning: { left: 1, right: 0 }, morningBefore: null });
+    await begin(second, { ...own, startedAt: '2026-05-06T08:00:00.000Z' });
+    await end(second, { endedAt: '2026-05-06T08:10:00.000Z' });
+    await tell(second, '2026-05-07T07:00:00.000Z', { left: 3 });
+    expect(await read(second)).toMatchObject({ morning: { left: 3 }, morningBefore: { left: 1, right: 0 } });
+    const wrong = await tell(second, '2026-05-08T07:00:00.000Z', { left: 11, numb: 'thumb' });
+    expect(pointers(wrong.body)).toEqual(['/left', '/numb']);
+    // Numbness bars the hand like a stop, until somebody has cleared it.
+    await tell(second, '2026-05-08T07:00:00.000Z', { left: 0, numb: 'left' });
+    const { body } = await coach.ask<Athlete>('GET', `/athletes/${own.athleteId}`);
+    expect(body.cautions).toMatchObject([{ caution: 'stop-sign', hand: 'left', stopped: { sessionId: second, sign: 'numbness' } }]); // prettier-ignore
   });
 
   test('how hard it was may stay untold of a block, and be told of the whole', async () => {

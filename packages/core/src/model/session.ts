@@ -101,6 +101,17 @@ export function checkSessionEnd({ ending, stopSign, stopHand, endedAt }: Session
   return faults;
 }
 
+/** The morning after a session: discomfort of each hand, and whether one was numb. */
+export const MORNING = record({
+  left: within(SESSION_LIMITS.score, 'Left hand'),
+  right: within(SESSION_LIMITS.score, 'Right hand'),
+  /** Numb or tingling: which hand. */
+  numb: optional(oneOf(WORKING_SIDES, 'Numb')),
+  at: instant(),
+});
+/** The morning after a session. */
+export type Morning = Of<typeof MORNING>;
+
 /** What counting reads of a set: which piece of work, and how much of it. */
 export interface CountedSet {
   readonly id: string;

@@ -1,6 +1,7 @@
-import type { Ending } from '../model/session.js';
+import type { Ending, Morning } from '../model/session.js';
 import { percent } from '../vocabulary/numbers.js';
 import { adviseOnDiscomfort, type DiscomfortAdvice, type DiscomfortPolicy } from './discomfort.js';
+import { type MorningAdvice, morningOf, type MorningScores } from './morning.js';
 
 /** What a coach may decide once a session is over. */
 export const DECISIONS = {
@@ -27,6 +28,9 @@ export interface SessionOutcome {
   readonly completion: number;
   readonly maxDiscomfort: number | null;
   readonly discomfortPolicy: DiscomfortPolicy;
+  /** The morning after, and the last one that was told of before it. */
+  readonly morning?: Pick<Morning, 'left' | 'right' | 'numb'> | null;
+  readonly morningBefore?: MorningScores | null;
 }
 
 /** Less of a plan than this, ended early, is held before it is repeated harder; working value. */
@@ -44,7 +48,18 @@ const NEXT_TIME: Record<Decision, string> = {
  * What the outcome of a session asks for next, by the discomfort that was told and by how much was done.
  * @example callAfter({ ending: 'completed', completion: 1, maxDiscomfort: 1, discomfortPolicy: 'mild' }).proposed → 'go-on'
  */
-export function callAfter({ ending, completion, maxDiscomfort, discomfortPolicy }: SessionOutcome): Call {
+export function callAfter(outcome: SessionOutcome): Call {
+  const felt = callByFeel(outcome);
+  const { morning, morningBefore = null } = outcome;
+  if (!morning) return felt;
+  const { advice, text } = morningOf(morning, morningBefore);
+  const asked = BY_MORNING[advice];
+  return DECISION_IDS.indexOf(asked) > DECISION_IDS.indexOf(felt.proposed) ? { proposed: asked, reason: `${text} ${NEXT_TIME[asked]}` } : felt; // prettier-ignore
+}
+
+const BY_MORNING: Record<MorningAdvice, Decision> = { 'go-on': 'go-on', hold: 'hold', 'step-back': 'ease', refer: 'rest' }; // prettier-ignore
+
+function callByFeel({ ending, completion, maxDiscomfort, discomfortPolicy }: SessionOutcome): Call {
   const felt = maxDiscomfort === null ? 'go-on' : PROPOSED[adviseOnDiscomfort(maxDiscomfort, discomfortPolicy)];
   const told = toldOf(maxDiscomfort, discomfortPolicy);
   if (felt === 'go-on' && ending === 'ended early' && completion < MUCH_OF_IT) {

@@ -25,6 +25,8 @@ const LISTED = [
   'discomfortPolicy',
   'begunAgainst',
   'decision',
+  'morning',
+  'morningBefore',
 ] as const satisfies readonly (keyof SessionRow)[];
 /** A session as lists read it, without its plan. */
 export type ListedSession = Pick<SessionRow, (typeof LISTED)[number]>;
@@ -131,5 +133,7 @@ export async function listed(scope: StudioScope, rows: readonly ListedSession[])
     discomfortPolicy: row.discomfortPolicy,
     begunAgainst: begunAgainst.map(({ text }) => text),
     decision: row.decision,
+    morning: row.morning,
+    morningBefore: row.morningBefore,
   }));
 }

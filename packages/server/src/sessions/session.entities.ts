@@ -2,6 +2,8 @@ import type {
   Decision,
   DiscomfortPolicy,
   Ending,
+  Morning,
+  MorningScores,
   Sequence,
   SetUnit,
   SorePlace,
@@ -76,6 +78,14 @@ export class SessionRow extends StudioOwned {
 
   @Column('datetime', { name: 'decided_at', precision: 3, nullable: true })
   decidedAt: Date | null;
+
+  /** The morning after, as it was told last. */
+  @Column('json', { nullable: true })
+  morning: Morning | null;
+
+  /** The last morning that was told of before it. */
+  @Column('json', { name: 'morning_before', nullable: true })
+  morningBefore: MorningScores | null;
 
   /** Rules of safety that the plan broke for this athlete when it was begun: recorded all the same, and flagged. */
   @Column('json', { name: 'begun_against' })

@@ -6,7 +6,9 @@ import {
   DECISION_INPUT,
   type DecisionInput,
   DONE_SET_INPUT,
+  MORNING_INPUT,
   type DoneSetInput,
+  type MorningInput,
   SESSION_END_INPUT,
   SESSION_INPUT,
   type SessionEndInput,
@@ -15,6 +17,7 @@ import {
   type SessionRecord,
 } from '@clay-pot/contracts';
 import { Controller, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
+import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { Input } from '../http/input.js';
@@ -104,6 +107,19 @@ export class SessionsController {
     @Input('DecisionInput', DECISION_INPUT) body: DecisionInput,
   ): Promise<void> {
     return this.sessions.decide(scope, id, body);
+  }
+
+  @Put(':id/morning')
+  @HttpCode(204)
+  @ApiOperation({
+    summary: 'How the hands were the morning after; numbness bars the hand until somebody has cleared it.',
+  })
+  morning(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Input('MorningInput', MORNING_INPUT) body: MorningInput,
+  ): Promise<void> {
+    return this.sessions.tellMorning(scope, id, body);
   }
 
   @Put(':id/end')

@@ -1,4 +1,5 @@
 import type {
+  MorningInput,
   BlockReportInput,
   ComplaintInput,
   DecisionInput,
@@ -8,6 +9,7 @@ import type {
   SessionRecord,
 } from '@clay-pot/contracts';
 import {
+  type MorningScores,
   cautionsOn,
   checkSessionEnd,
   compileTimeline,
@@ -24,6 +26,7 @@ import {
 } from '@clay-pot/core';
 import { type Known, methodOf } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
+import { IsNull, LessThan, Not } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioOwned, StudioScope } from '../database/studio-scope.js';
 import { dayIn } from '../http/clock.js';
@@ -87,7 +90,7 @@ export class SessionsService {
       plan,
       startedAt: new Date(input.startedAt),
       ...{ endedAt: null, ending: null, stopSign: null, stopHand: null, note: '' },
-      ...{ toldExertion: null, decision: null, decidedAt: null },
+      ...{ toldExertion: null, decision: null, decidedAt: null, morning: null, morningBefore: null },
       ...sumsOfSession(plan, { sets: [], reports: [], complaints: [], exertion: null }, known.movement),
       discomfortPolicy: methodOf(plan, known.method).discomfort,
       begunAgainst: await this.brokenBy(scope, athlete, plan, input.startedAt, known),
@@ -175,6 +178,24 @@ export class SessionsService {
     });
   }
 
+  /** Keeps how the hands were the morning after; what was told later stands. Numbness bars the hand like a stop. */
+  async tellMorning(scope: StudioScope, id: string, morning: MorningInput): Promise<void> {
+    await scope.transaction(async (held) => {
+      const session = await held.of(SessionRow).hold(id, 'session');
+      const { endedAt } = session;
+      if (endedAt === null || morning.at < endedAt.toISOString()) {
+        throw invalid([{ pointer: '/at', message: 'must lie after the end of the session' }]);
+      }
+      if (session.morning && session.morning.at > morning.at) return;
+      const morningBefore = await morningBeforeOf(held, session);
+      await held.of(SessionRow).update({ id }, { morning, morningBefore });
+      if (morning.numb) {
+        const onDay = dayIn(scope.timeZone, new Date(morning.at));
+        await bar(held, session, { sign: 'numbness', hand: morning.numb, onDay });
+      }
+    });
+  }
+
   /** The rules of safety that a plan breaks for an athlete on the day of the session. */
   private async brokenBy(
     scope: StudioScope,
@@ -197,6 +218,16 @@ export class SessionsService {
     });
     return stopsOf(view).map(({ check, text }) => ({ check: check.id, text }));
   }
+}
+
+/** The last morning that was told of an athlete’s earlier sessions. */
+async function morningBeforeOf(held: StudioScope, { athleteId, startedAt }: SessionRow): Promise<MorningScores | null> {
+  const [last] = await held.of(SessionRow).find({
+    where: { athleteId, startedAt: LessThan(startedAt), morning: Not(IsNull()) },
+    order: { startedAt: 'DESC' },
+    take: 1,
+  });
+  return last?.morning ? { left: last.morning.left, right: last.morning.right } : null;
 }
 
 /** Puts what stopped a session into the athlete’s record, where it stands until somebody has cleared it. */

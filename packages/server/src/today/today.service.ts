@@ -1,13 +1,23 @@
-import { barredWords, callAfter, cautionAdvice, cautionsOn, dueOn, forbidsLoading, must } from '@clay-pot/core';
-import type { SessionListItem, Today, TodayCall } from '@clay-pot/contracts';
+import {
+  barredWords,
+  callAfter,
+  cautionAdvice,
+  cautionsOn,
+  dueOn,
+  forbidsLoading,
+  isMorningAsked,
+  must,
+} from '@clay-pot/core';
+import type { SessionListItem, Today, TodayCall, TodayMorning } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
-import { IsNull } from 'typeorm';
+import { In, IsNull, Not } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
+import { SessionRow } from '../sessions/session.entities.js';
 import { latestOfEach, sessionsSince } from '../sessions/session-list.js';
 
 /** Misses are counted over a week; one day more covers every time zone's start of day. */
@@ -57,7 +67,29 @@ export class TodayService {
       };
     });
     due.sort((a, b) => a.state.localeCompare(b.state) * -1 || a.athleteName.localeCompare(b.athleteName));
-    return { day, due, calls: callsFor(athletes, latest, day), recent: recent.slice(0, RECENT_SHOWN) };
+    const mornings = await this.mornings(scope, latest, day);
+    return { day, due, calls: callsFor(athletes, latest, day), recent: recent.slice(0, RECENT_SHOWN), mornings };
+  }
+
+  /** Sessions of which nobody told the morning after yet, with the last one that was told of before. */
+  private async mornings(scope: StudioScope, latest: readonly SessionListItem[], day: string): Promise<TodayMorning[]> {
+    const asked = latest.flatMap((session) => {
+      const { id, athleteId, athleteName, title, endedAt, morning } = session;
+      if (endedAt === null || session.ending === 'stopped') return [];
+      const endedOn = dayIn(scope.timeZone, new Date(endedAt));
+      return isMorningAsked(endedOn, morning !== null, day) ? [{ sessionId: id, athleteId, athleteName, title, endedAt }] : []; // prettier-ignore
+    });
+    if (asked.length === 0) return [];
+    const told = await scope.of(SessionRow).find({
+      select: { id: true, athleteId: true, morning: true },
+      where: { athleteId: In(asked.map(({ athleteId }) => athleteId)), morning: Not(IsNull()) },
+      order: { startedAt: 'ASC' },
+    });
+    const lastOf = new Map(told.map(({ athleteId, morning }) => [athleteId, morning]));
+    return asked.map((each) => {
+      const last = lastOf.get(each.athleteId);
+      return { ...each, before: last ? { left: last.left, right: last.right } : null };
+    });
   }
 }
 

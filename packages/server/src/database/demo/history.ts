@@ -98,6 +98,8 @@ function tellSession(
   history.sets.push(...sets);
   history.complaints.push(...complaints);
   history.reports.push(...reports);
+  const endedAt = instant(lastOf(reached).endMs + 20_000);
+  const sums = sumsOfSession(plan, { sets, reports, complaints, exertion: null }, shippedMovement);
   history.sessions.push({
     id,
     studioId,
@@ -105,17 +107,53 @@ function tellSession(
     sequenceId,
     plan,
     startedAt,
-    endedAt: instant(lastOf(reached).endMs + 20_000),
+    endedAt,
     ending: endsEarly ? 'ended early' : 'completed',
     stopSign: null,
     stopHand: null,
     toldExertion: null,
     ...{ decision: null, decidedAt: null },
     note: flare ? 'Ended early because of the wrist. Unloaded for two days.' : '',
-    ...sumsOfSession(plan, { sets, reports, complaints, exertion: null }, shippedMovement),
+    ...sums,
+    ...morningAfter(history, athleteId, {
+      endedAt,
+      flare,
+      isAsked: weeksAgo * DAYS_A_WEEK > UNTOLD_DAYS,
+      felt: sums.maxDiscomfort ?? 0,
+    }),
     discomfortPolicy: methodOf(plan, shippedMethod).discomfort,
     begunAgainst: [],
   });
+}
+
+/** Mornings of the last days are not told of yet. */
+const UNTOLD_DAYS = 3;
+const DAYS_A_WEEK = 7;
+const NEXT_MORNING_MS = 14 * 3_600_000;
+
+interface After {
+  readonly endedAt: Date;
+  readonly flare: boolean;
+  readonly isAsked: boolean;
+  /** The most discomfort of the session. */
+  readonly felt: number;
+}
+
+/** The morning after, by what was felt: half of it is left, more after a flare-up. */
+function morningAfter(
+  history: History,
+  athleteId: string,
+  { endedAt, flare, isAsked, felt }: After,
+): Pick<SessionRow, 'morning' | 'morningBefore'> {
+  if (!isAsked) return { morning: null, morningBefore: null };
+  const before = history.sessions.findLast((session) => session.athleteId === athleteId && session.morning)?.morning;
+  const left = Math.floor(felt / 2) + (flare ? 2 : 0);
+  const morning = {
+    left,
+    right: Math.floor(felt / 3),
+    at: new Date(endedAt.getTime() + NEXT_MORNING_MS).toISOString(),
+  };
+  return { morning, morningBefore: before ? { left: before.left, right: before.right } : null };
 }
 
 function setsOf(told: Told, { studioId, course }: Telling, random: SeededRandom): DoneSetRow[] {

@@ -1,9 +1,10 @@
 import type { SessionRecord } from '@clay-pot/contracts';
 import { callAfter, DECISION_IDS, DECISIONS, nextAfter } from '@clay-pot/core';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useAssignments } from '../../api/queries.js';
 import { useDecide, useOwnDecisions } from '../../domain/decisions.js';
+import { MorningAdviceWords, MorningQuestion, useOwnMornings } from '../../domain/morning.js';
 import { Button } from '../../ui/button.js';
 import { dayText } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
@@ -29,9 +30,9 @@ export function WhatNow({ record }: { record: SessionRecord }) {
       <Part title="What now">
         <p className="py-2">
           {stopped ? 'Nothing loads the hand that was stopped before it is cleared. ' : `${reason} `}
-          Ask {athleteName} tomorrow morning: two points worse than before means a step back; numbness or tingling means
-          stop and refer.
+          The morning after: two points worse than before means a step back; numbness or tingling means stop and refer.
         </p>
+        <TheMorning record={record} />
         {!stopped && (
           <div role="group" aria-label="Decide" className="flex flex-wrap gap-2">
             {DECISION_IDS.map((decision) => (
@@ -81,5 +82,29 @@ function Next({ athleteId, athleteName }: { athleteId: string; athleteName: stri
     <>
       Next is {next.assignment.sequenceTitle} on {dayText(`${next.day}T12:00:00`)}.
     </>
+  );
+}
+
+/** How the hands were the morning after: as it was told, or the question. */
+function TheMorning({ record: { id, morning, morningBefore, endedAt } }: { record: SessionRecord }) {
+  const pending = useOwnMornings().get(id);
+  const [asking, setAsking] = useState(false);
+  const told = pending ?? morning;
+  if (told) {
+    return (
+      <div className="mb-3">
+        <MorningAdviceWords morning={told} before={morningBefore} />
+      </div>
+    );
+  }
+  if (endedAt === null) return null;
+  return asking ? (
+    <div className="mb-4">
+      <MorningQuestion sessionId={id} before={morningBefore} />
+    </div>
+  ) : (
+    <Button className="mb-3" onClick={() => setAsking(true)}>
+      Tell of the morning after
+    </Button>
   );
 }

@@ -11,6 +11,7 @@ import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 // Nobody is signed in yet on the first page: what only a coach sees comes after it.
 const SessionRows = lazy(async () => ({ default: (await import('../../domain/session-rows.js')).SessionRows }));
 const ToDecide = lazy(async () => ({ default: (await import('./to-decide.js')).ToDecide }));
+const Mornings = lazy(async () => ({ default: (await import('./mornings.js')).Mornings }));
 const BlockStrip = lazy(() => import('../../domain/block-strip.js'));
 /** How many hands of a sequence are shown beside it. */
 const MOST_HANDS = 5;
@@ -21,7 +22,7 @@ export default function TodayPage() {
   const me = useMe();
   if (today.isPending) return <Loading what="today" />;
   if (!today.data) return <Trouble error={today.error} retry={() => void today.refetch()} />;
-  const { day, due, calls, recent } = today.data;
+  const { day, due, calls, recent, mornings } = today.data;
   const open = due.filter((item) => item.state === 'due').length;
   return (
     <Page
@@ -38,7 +39,10 @@ export default function TodayPage() {
             )}
           </Part>
           <Suspense fallback={null}>
-            <ToDecide calls={calls} />
+            <div className="grid gap-8">
+              <ToDecide calls={calls} />
+              <Mornings mornings={mornings} />
+            </div>
           </Suspense>
         </div>
         <Part

@@ -1,0 +1,76 @@
+import type { TodayMorning } from '@clay-pot/contracts';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { MorningAdviceWords, MorningQuestion, tellMorning, useOwnMornings } from '../../domain/morning.js';
+import { Button } from '../../ui/button.js';
+import { agoText } from '../../ui/format.js';
+import { Part } from '../../ui/page.js';
+
+const CALM = { left: 0, right: 0 } as const;
+
+/** Whose morning after is to be asked about: calm with one tap, or both hands with a score. */
+export function Mornings({ mornings }: { mornings: readonly TodayMorning[] }) {
+  const own = useOwnMornings();
+  if (mornings.length === 0) return null;
+  return (
+    <Part title="The morning after">
+      <ul aria-label="The morning after">
+        {mornings.map((asked) => (
+          <Asked key={asked.sessionId} asked={asked} told={own.get(asked.sessionId)} />
+        ))}
+      </ul>
+    </Part>
+  );
+}
+
+function Asked({ asked, told }: { asked: TodayMorning; told: Parameters<typeof tellMorning>[1] | undefined }) {
+  const [answered, setAnswered] = useState<Parameters<typeof tellMorning>[1] | null>(null);
+  const [telling, setTelling] = useState(false);
+  const { sessionId, athleteId, athleteName, title, endedAt, before } = asked;
+  const now = answered ?? told;
+  return (
+    <li className="border-b border-line py-2">
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <span className="min-w-0 flex-1">
+          <Link to={`/people/${athleteId}`} className="font-semibold hover:underline">
+            {athleteName}
+          </Link>
+          <span className="block text-small text-ink-soft">
+            after{' '}
+            <Link to={`/records/${sessionId}`} className="underline underline-offset-2">
+              {title}
+            </Link>
+            , {agoText(endedAt)}
+          </span>
+        </span>
+        {!now && !telling && (
+          <>
+            <Button
+              className="min-h-11"
+              aria-label={`Calm, both hands: ${athleteName}`}
+              onClick={() => {
+                tellMorning(sessionId, CALM);
+                setAnswered(CALM);
+              }}
+            >
+              Calm
+            </Button>
+            <Button
+              className="min-h-11"
+              aria-label={`Tell of the morning: ${athleteName}`}
+              onClick={() => setTelling(true)}
+            >
+              Tell…
+            </Button>
+          </>
+        )}
+      </div>
+      {now && <MorningAdviceWords morning={now} before={before} />}
+      {!now && telling && (
+        <div className="pt-2">
+          <MorningQuestion sessionId={sessionId} before={before} onTold={setAnswered} />
+        </div>
+      )}
+    </li>
+  );
+}
