@@ -1,6 +1,8 @@
 export * from './accounts.js';
 export * from './assignments.js';
 export * from './athletes.js';
+
+export * from './class.js';
 export * from './devices.js';
 export * from './effort.js';
 export * from './measure.js';

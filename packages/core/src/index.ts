@@ -136,6 +136,7 @@ export * from './rules/may-measure.js';
 export * from './rules/method-dose.js';
 export * from './rules/method-words.js';
 export * from './rules/morning.js';
+export * from './rules/needs-a-look.js';
 export * from './rules/standing-verdict.js';
 export * from './rules/terms.js';
 export * from './rules/usual-dose.js';

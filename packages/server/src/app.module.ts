@@ -4,6 +4,7 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { AccountsModule } from './accounts/accounts.module.js';
 import { AssignmentsModule } from './assignments/assignments.module.js';
 import { AthletesModule } from './athletes/athletes.module.js';
+import { ClassModule } from './class/class.module.js';
 import type { Config } from './config.js';
 import { CONFIG } from './config.token.js';
 import { dataSourceOptions } from './database/data-source.js';
@@ -38,6 +39,7 @@ export class AppModule {
         AthletesModule,
         ReadingsModule,
         IntakesModule,
+        ClassModule,
         PicturesModule,
         ScreenModule,
         MeasureModule,

@@ -25,6 +25,7 @@ export const router = createBrowserRouter([
         children: [
           { index: true, ...screen(() => import('../features/today/today-page.js')) },
           { path: 'people', ...screen(() => import('../features/people/people-page.js')) },
+          { path: 'people/class', ...screen(() => import('../features/people/class-page.js')) },
           { path: 'people/new', ...screen(() => import('../features/people/new-athlete-page.js')) },
           { path: 'people/:id', ...screen(() => import('../features/people/athlete-page.js')) },
           { path: 'people/:id/ask', ...screen(() => import('../features/intake/ask-page.js')) },

@@ -14,15 +14,15 @@ export function SessionRows({ sessions, withAthlete }: { sessions: readonly Sess
           <tr className="text-left text-ink-soft">
             <th className="py-1.5 pr-3 font-normal">When</th>
             {withAthlete && <th className="py-1.5 pr-3 font-normal">Athlete</th>}
-            <th className="py-1.5 pr-3 font-normal">Sequence</th>
-            <th className="py-1.5 pr-3 text-right font-normal">Length</th>
+            <th className="py-1.5 pr-3 font-normal max-sm:hidden">Sequence</th>
+            <th className="py-1.5 pr-3 text-right font-normal max-sm:hidden">Length</th>
             <th className="py-1.5 pr-3 font-normal">
               <Asked term="completion">Done of plan</Asked>
             </th>
             <th className="py-1.5 pr-3 font-normal">
               <Asked term="discomfort">Discomfort, most</Asked>
             </th>
-            <th className="py-1.5 text-right font-normal">
+            <th className="py-1.5 text-right font-normal max-sm:hidden">
               <Asked term="exertion">Exertion</Asked>
             </th>
           </tr>
@@ -34,14 +34,15 @@ export function SessionRows({ sessions, withAthlete }: { sessions: readonly Sess
                 <Link to={`/records/${session.id}`} className="font-semibold underline-offset-2 hover:underline">
                   {dayText(session.startedAt)} {timeText(session.startedAt)}
                 </Link>
+                <span className="block whitespace-normal text-ink-soft sm:hidden">{session.title}</span>
               </td>
               {withAthlete && <td className="py-1.5 pr-3">{session.athleteName}</td>}
-              <td className="py-1.5 pr-3">{session.title}</td>
-              <td className="py-1.5 pr-3 text-right whitespace-nowrap figures">
+              <td className="py-1.5 pr-3 max-sm:hidden">{session.title}</td>
+              <td className="py-1.5 pr-3 text-right max-sm:hidden whitespace-nowrap figures">
                 {session.endedAt ? minutesText(Date.parse(session.endedAt) - Date.parse(session.startedAt)) : 'open'}
               </td>
               <td className="py-1.5 pr-3 whitespace-nowrap figures">
-                <span className="mr-2 inline-block h-2 w-16 bg-ground align-middle" aria-hidden>
+                <span className="mr-2 inline-block h-2 w-16 bg-ground align-middle max-sm:hidden" aria-hidden>
                   <span
                     className="block h-full bg-ink"
                     style={{ width: percent(session.completion).replace(' ', '') }}
@@ -55,7 +56,7 @@ export function SessionRows({ sessions, withAthlete }: { sessions: readonly Sess
               <td className="py-1.5 pr-3">
                 <DiscomfortMark score={session.maxDiscomfort} policy={session.discomfortPolicy} />
               </td>
-              <td className="py-1.5 text-right figures">{scoreText(session.exertion)}</td>
+              <td className="py-1.5 text-right figures max-sm:hidden">{scoreText(session.exertion)}</td>
             </tr>
           ))}
         </tbody>

@@ -62,6 +62,7 @@ export default function PeoplePage() {
             value={text}
             onChange={(event) => setText(event.target.value)}
           />
+          <ButtonLink to="/people/class">Class table</ButtonLink>
           <ButtonLink to="/people/new" kind="primary">
             New athlete
           </ButtonLink>

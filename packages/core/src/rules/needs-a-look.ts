@@ -1,0 +1,101 @@
+import { changeOf } from '../measure/error.js';
+import { measuredAs } from '../measure/protocols.js';
+import { dayByDay, type MeasuredThing, repeatsOf } from '../measure/readings-over-time.js';
+import { sidesOf } from '../measure/sides.js';
+import type { RecordedCaution } from '../model/athlete.js';
+import { latestReading, type Reading } from '../model/reading.js';
+import { working } from '../vocabulary/constant.js';
+import { daysBetween } from '../vocabulary/days.js';
+import { type Hand, HANDS } from '../vocabulary/hands.js';
+import { lastOf } from '../vocabulary/lists.js';
+import { callAfter, type SessionOutcome } from './calls.js';
+import { barredWords, cautionsOn, forbidsLoading } from './cautions.js';
+import { intakeDue } from './screening/intake-due.js';
+
+/** What a class table reads of somebody. */
+export interface Looked {
+  readonly cautions: readonly RecordedCaution[];
+  readonly dominantHand: Hand;
+  /** Day of the last answers before training. */
+  readonly askedOn: string | null;
+  readonly readings: readonly Reading[];
+  /** The last session that is over; `isDecided` where somebody said already what comes next. */
+  readonly lastSession: (SessionOutcome & { readonly onDay: string; readonly isDecided: boolean }) | null;
+}
+
+/** Why somebody needs a look, the weightiest first. */
+export interface Look {
+  readonly weight: number;
+  readonly reasons: readonly string[];
+}
+
+/** How much each reason weighs: what may hurt before what is only late. */
+const WEIGHT = { barred: 100, felt: 80, lost: 60, ask: 50, uneven: 40, measure: 30, away: 20 } as const;
+const MEASURE_AGAIN = working('Measured again', 56, 'days', 'a battery every four weeks; twice as long is late', [28, 90]).value; // prettier-ignore
+/** After such a gap a level back is due (practice: progress). */
+const AWAY_DAYS = 14;
+/** What a class is compared by. */
+export const CLASS_THINGS: readonly MeasuredThing[] = [
+  { kind: 'passive range', of: 'wrist extension' },
+  { kind: 'maximum', of: 'grip' },
+];
+
+/** Whether somebody of a class needs a look today, and why. @example needsALook({ cautions: [], dominantHand: 'right', askedOn: '2026-06-01', readings: [], lastSession: null }, '2026-06-02').reasons → ['never measured', 'no session yet'] */
+export function needsALook(who: Looked, today: string): Look {
+  const found = [...ofCautions(who, today), ...ofSession(who, today), ...ofReadings(who, today)].sort((a, b) => b.weight - a.weight); // prettier-ignore
+  // One grave reason weighs more than many light ones; among equals more of them come first.
+  return { weight: (found[0]?.weight ?? 0) + found.length / 100, reasons: found.map(({ text }) => text) };
+}
+
+interface Reason {
+  readonly weight: number;
+  readonly text: string;
+}
+
+function ofCautions({ cautions, askedOn }: Looked, today: string): Reason[] {
+  const barred = cautionsOn({ cautions }, today).filter(forbidsLoading);
+  const due = intakeDue(askedOn, cautions, today);
+  return [
+    ...barred.map((entry) => ({ weight: WEIGHT.barred, text: barredWords(entry) })),
+    ...(due ? [{ weight: WEIGHT.ask, text: `to be asked: ${due.why.toLowerCase().replace(/\.$/, '')}` }] : []),
+  ];
+}
+
+function ofSession({ lastSession }: Looked, today: string): Reason[] {
+  if (!lastSession) return [{ weight: WEIGHT.away, text: 'no session yet' }];
+  const days = daysBetween(lastSession.onDay, today);
+  const { proposed, reason } = callAfter(lastSession);
+  const felt = !lastSession.isDecided && (proposed === 'ease' || proposed === 'rest');
+  return [
+    ...(felt ? [{ weight: WEIGHT.felt, text: reason }] : []),
+    ...(days >= AWAY_DAYS ? [{ weight: WEIGHT.away, text: `${Math.floor(days)} days without a session` }] : []),
+  ];
+}
+
+function ofReadings({ readings, dominantHand }: Looked, today: string): Reason[] {
+  const last = readings.map(({ onDay }) => onDay).sort().at(-1); // prettier-ignore
+  if (last === undefined) return [{ weight: WEIGHT.measure, text: 'never measured' }];
+  const weeks = Math.floor(daysBetween(last, today) / 7);
+  const late = daysBetween(last, today) >= MEASURE_AGAIN ? [{ weight: WEIGHT.measure, text: `last measured ${weeks} weeks ago` }] : []; // prettier-ignore
+  return [...late, ...CLASS_THINGS.flatMap((thing) => [...lossesOf(readings, thing), ...unevenIn(readings, thing, dominantHand)])]; // prettier-ignore
+}
+
+/** A hand that lost more than the error since the reading before. */
+function lossesOf(readings: readonly Reading[], thing: MeasuredThing): Reason[] {
+  return HANDS.flatMap((hand): Reason[] => {
+    const repeats = repeatsOf(readings, thing);
+    const days = dayByDay(readings, thing, hand, repeats);
+    const before = days.at(-2);
+    if (!before) return [];
+    const { by, isReal } = changeOf(measuredAs(thing), before.value, lastOf(days).value, repeats);
+    if (!isReal || by >= 0) return [];
+    return [{ weight: WEIGHT.lost, text: `${thing.of}, ${hand}: ${Math.round((100 * -by) / before.value)} % less than before, a real change` }]; // prettier-ignore
+  });
+}
+
+function unevenIn(readings: readonly Reading[], thing: MeasuredThing, dominant: Hand): Reason[] {
+  const [left, right] = HANDS.map((hand) => latestReading(readings, thing.kind, thing.of, hand)?.value);
+  if (left === undefined || right === undefined) return [];
+  const { isUneven, lesser, lacksPercent } = sidesOf(measuredAs(thing), { left, right }, dominant, repeatsOf(readings, thing)); // prettier-ignore
+  return isUneven && lesser ? [{ weight: WEIGHT.uneven, text: `${thing.of}: the ${lesser} has ${lacksPercent.toFixed(0)} % less` }] : []; // prettier-ignore
+}

@@ -1,0 +1,86 @@
+import type { ClassRow } from '@clay-pot/contracts';
+import { counted, dayWords, type Hand, type ReadingUnit } from '@clay-pot/core';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { request } from '../../api/request.js';
+import { numberText, shownUnit } from '../../domain/units.js';
+import { ButtonLink } from '../../ui/button.js';
+import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
+
+/** Everybody side by side, who needs a look first, and why. */
+export default function ClassPage() {
+  const table = useQuery({ queryKey: ['class'], queryFn: () => request<ClassRow[]>('/class') });
+  if (table.isPending) return <Loading what="the class" />;
+  if (!table.data) return <Trouble error={table.error} retry={() => void table.refetch()} />;
+  const asking = table.data.filter(({ reasons }) => reasons.length > 0).length;
+  return (
+    <Page
+      title="Class table"
+      lead={asking === 0 ? 'Nobody needs a look' : `${counted(asking, 'athlete')} to look at, the soonest first`}
+      actions={<ButtonLink to="/people">People by name</ButtonLink>}
+    >
+      {table.data.length === 0 ? (
+        <Empty>No athlete yet.</Empty>
+      ) : (
+        <table className="w-full border-collapse text-small">
+          <thead>
+            <tr className="border-b-2 border-ink text-left text-ink-soft">
+              <th className="py-1.5 pr-4 font-normal">Who</th>
+              <th className="py-1.5 pr-4 font-normal">Why a look</th>
+              <th className="py-1.5 pr-4 text-right font-normal max-md:hidden">Extension with help, L · R</th>
+              <th className="py-1.5 pr-4 text-right font-normal max-md:hidden">Grip, {shownUnit('N')}, L · R</th>
+              <th className="py-1.5 pr-4 font-normal max-lg:hidden">Measured</th>
+              <th className="py-1.5 font-normal max-lg:hidden">Last session</th>
+            </tr>
+          </thead>
+          <tbody>
+            {table.data.map((row) => (
+              <Who key={row.athleteId} row={row} />
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Page>
+  );
+}
+
+const day = (on: string | null) => (on ? dayWords(on).replace(/ \d{4}$/, '') : 'never');
+
+function Who({ row }: { row: ClassRow }) {
+  const { athleteId, name, practice, reasons, weight, extensionDeg, gripN, measuredOn, lastSessionOn } = row;
+  const [first, ...rest] = reasons;
+  return (
+    <tr className="border-b border-line align-top hover:bg-white">
+      <td className="py-2 pr-4">
+        <Link to={`/people/${athleteId}`} className="text-body font-semibold hover:underline">
+          {name}
+        </Link>
+        <div className="text-ink-soft">{practice}</div>
+      </td>
+      <td className="py-2 pr-4">
+        {first ? (
+          <>
+            <b className={weight >= GRAVE ? 'text-iron' : 'text-amber'}>{first}</b>
+            {rest.map((reason) => (
+              <div key={reason} className="text-ink-soft">
+                {reason}
+              </div>
+            ))}
+          </>
+        ) : (
+          <span className="text-celadon">nothing</span>
+        )}
+      </td>
+      <td className="py-2 pr-4 text-right whitespace-nowrap figures max-md:hidden">{pair('°', extensionDeg)}</td>
+      <td className="py-2 pr-4 text-right whitespace-nowrap figures max-md:hidden">{pair('N', gripN)}</td>
+      <td className="py-2 pr-4 whitespace-nowrap max-lg:hidden">{day(measuredOn)}</td>
+      <td className="py-2 whitespace-nowrap max-lg:hidden">{day(lastSessionOn)}</td>
+    </tr>
+  );
+}
+
+/** From here on something may hurt. */
+const GRAVE = 80;
+
+const pair = (unit: ReadingUnit, { left, right }: Record<Hand, number | null>) =>
+  `${left === null ? '–' : numberText(unit, left)} · ${right === null ? '–' : numberText(unit, right)}`;
