@@ -60,6 +60,7 @@ function bodyFor(method: string, path: string): unknown {
 function bodyOfSession(path: string): unknown {
   const at = '2026-05-04T08:05:00.000Z';
   if (path.endsWith('/decision')) return { decision: 'hold', at };
+  if (path.endsWith('/morning')) return { left: 0, right: 0, at };
   if (path.endsWith('/end')) return { ending: 'completed', note: '', endedAt: at };
   if (path.includes('/reports/')) return { blockId: 'b1', discomfort: 0, exertion: 0, note: '', at };
   if (path.includes('/complaints/')) return { blockId: 'b1', hand: 'left', place: 'palm', discomfort: 3, at };

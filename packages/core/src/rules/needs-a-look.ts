@@ -40,11 +40,15 @@ export const CLASS_THINGS: readonly MeasuredThing[] = [
   { kind: 'maximum', of: 'grip' },
 ];
 
+/** All reasons beside the first together stay below one. */
+const BESIDE = 1000;
+
 /** Whether somebody of a class needs a look today, and why. @example needsALook({ cautions: [], dominantHand: 'right', askedOn: '2026-06-01', readings: [], lastSession: null }, '2026-06-02').reasons → ['never measured', 'no session yet'] */
 export function needsALook(who: Looked, today: string): Look {
   const found = [...ofCautions(who, today), ...ofSession(who, today), ...ofReadings(who, today)].sort((a, b) => b.weight - a.weight); // prettier-ignore
-  // One grave reason weighs more than many light ones; among equals more of them come first.
-  return { weight: (found[0]?.weight ?? 0) + found.length / 100, reasons: found.map(({ text }) => text) };
+  // One grave reason weighs more than many light ones; among equals what comes beside it decides.
+  const beside = found.slice(1).reduce((sum, { weight }) => sum + weight, 0);
+  return { weight: (found[0]?.weight ?? 0) + beside / BESIDE, reasons: found.map(({ text }) => text) };
 }
 
 interface Reason {
