@@ -29,6 +29,7 @@ export * from './vocabulary/sore-places.js';
 export * from './vocabulary/stop-signs.js';
 export * from './vocabulary/strengths.js';
 export * from './vocabulary/text.js';
+export * from './vocabulary/session-tests.js';
 export * from './vocabulary/units.js';
 export * from './vocabulary/usual-ranges.js';
 export * from './vocabulary/work.js';

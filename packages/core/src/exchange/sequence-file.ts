@@ -28,9 +28,9 @@ export class FileError extends Error {
 
 /** The text of a sequence file: versioned JSON, indented so that a person can read and compare it. */
 export function encodeSequence(sequence: Sequence): string {
-  const { title, purpose, budgetMin, pacing, blocks, methodId, mutes } = sequence;
+  const { title, purpose, budgetMin, pacing, blocks, methodId, mutes, tests } = sequence;
   const head = { format: SEQUENCE_FORMAT, version: SEQUENCE_FORMAT_VERSION };
-  const file = { ...head, title, purpose, budgetMin, pacing, blocks, methodId, mutes };
+  const file = { ...head, title, purpose, budgetMin, pacing, blocks, methodId, mutes, tests };
   return `${JSON.stringify(file, null, 2)}\n`;
 }
 

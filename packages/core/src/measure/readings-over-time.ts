@@ -1,5 +1,5 @@
 import type { Reading } from '../model/reading.js';
-import { meanOf } from '../model/reading.js';
+import { isCold, meanOf } from '../model/reading.js';
 import type { Hand } from '../vocabulary/hands.js';
 import type { ReadingKind } from '../vocabulary/measures.js';
 import { changeOf } from './error.js';
@@ -16,7 +16,7 @@ export interface MeasuredThing {
 const isOf =
   ({ kind, of, detail = '' }: MeasuredThing) =>
   (reading: Reading) =>
-    reading.kind === kind && reading.of === of && (reading.detail ?? '') === detail;
+    reading.kind === kind && reading.of === of && (reading.detail ?? '') === detail && isCold(reading);
 
 /** What was measured, the most often read first. @example thingsIn([]) → [] */
 export function thingsIn(readings: readonly Reading[]): Required<MeasuredThing>[] {

@@ -2,7 +2,7 @@ import { type Evidence, maximum } from './belief.js';
 import { isRecent, type Person } from './capacity.js';
 import { USUAL_AGE } from './norms.js';
 import { type Body, bodyOf, type BodyRecord } from '../model/body.js';
-import { latestReading, type Reading } from '../model/reading.js';
+import { isCold, latestReading, type Reading } from '../model/reading.js';
 import { ageOn } from '../vocabulary/days.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 import { isAction } from '../vocabulary/measures.js';
@@ -38,9 +38,11 @@ export function personOf(
 
 /** Measured maxima as evidence. */
 export const maximaOf = (readings: readonly Reading[]): Evidence[] =>
-  readings.flatMap(({ kind, of, hand, value, onDay }) =>
-    kind === 'maximum' && isAction(of) ? [maximum(of, hand, value, onDay)] : [],
-  );
+  readings
+    .filter(isCold)
+    .flatMap(({ kind, of, hand, value, onDay }) =>
+      kind === 'maximum' && isAction(of) ? [maximum(of, hand, value, onDay)] : [],
+    );
 
 /** Ranges with help, with those of some readings in their place: the last of each, where it still counts. */
 export function withRanges(

@@ -32,6 +32,7 @@ function headChanges(from: Sequence, to: Sequence): SequenceChange[] {
   if (from.budgetMin !== to.budgetMin) say('/budgetMin', `Minutes: ${from.budgetMin} → ${to.budgetMin}`);
   if (!same(from.pacing, to.pacing)) say('/pacing', 'Pacing changed');
   if (from.methodId !== to.methodId) say('/methodId', 'Method changed');
+  if (!same(from.tests ?? [], to.tests ?? [])) say('/tests', 'Tests before and after changed');
   if (!same(from.mutes ?? [], to.mutes ?? [])) say('/mutes', 'Muted checks changed');
   return changes;
 }

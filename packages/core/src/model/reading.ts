@@ -2,7 +2,8 @@ import type { Fault } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 import { GAUGES, READING_KINDS, READING_LIMITS, type ReadingKind, readingUnit } from '../vocabulary/measures.js';
-import { between, day, list, type Of, oneOf, optional, record, text, trueOrFalse } from '../vocabulary/schema.js';
+import { MOMENTS } from '../vocabulary/session-tests.js';
+import { between, day, idOf, list, type Of, oneOf, optional, record, text, trueOrFalse } from '../vocabulary/schema.js';
 
 /** Bounds of what is told beside a value. */
 export const READING_BOUNDS = { trials: 5, detailLength: 60 } as const;
@@ -25,6 +26,9 @@ export const READING = record({
   gauge: optional(oneOf(GAUGES, 'With')),
   /** What else belongs to it: “20 mm edge, open hand”. */
   detail: optional(text(READING_BOUNDS.detailLength, 0, 'Detail')),
+  /** The session that it was measured at, before its work or after it. */
+  sessionId: optional(idOf('a session')),
+  moment: optional(oneOf(MOMENTS, 'Moment')),
   /** Said by whoever was asked whether an unlikely value is right. */
   isSure: optional(trueOrFalse()),
 });
@@ -45,6 +49,9 @@ export function checkReading(reading: Reading, today: string): Fault[] {
   if (outside(value)) faults.unshift(wrong('/value', value));
   if (trials && faults.length === 0 && !isMeanOf(value, trials)) {
     faults.push({ pointer: '/value', message: `must be the mean of its trials, ${meanOf(trials)}, not ${value}` });
+  }
+  if ((reading.sessionId === undefined) !== (reading.moment === undefined)) {
+    faults.push({ pointer: '/moment', message: 'and sessionId are given together, or neither is' });
   }
   if (onDay > today) faults.push({ pointer: '/onDay', message: `must not lie after today, ${today}` });
   return faults;
@@ -67,6 +74,9 @@ export const newestFirst = <T extends Reading>(readings: readonly T[]): T[] =>
       a.hand.localeCompare(b.hand),
   );
 
+/** Whether it stands for the hand as it comes: what was measured after a session’s work is compared with what was before it, and with nothing else. */
+export const isCold = ({ moment }: Pick<Reading, 'moment'>): boolean => moment !== 'after';
+
 /** The latest reading of a kind, motion or action, and hand; undefined when there is none. Equal days: the later in the list. */
 export function latestReading(
   readings: readonly Reading[],
@@ -75,6 +85,6 @@ export function latestReading(
   hand: Hand,
 ): Reading | undefined {
   return readings
-    .filter((reading) => reading.kind === kind && reading.of === of && reading.hand === hand)
+    .filter((reading) => reading.kind === kind && reading.of === of && reading.hand === hand && isCold(reading))
     .reduce<Reading | undefined>((last, reading) => (last && last.onDay > reading.onDay ? last : reading), undefined);
 }

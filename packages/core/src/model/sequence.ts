@@ -1,5 +1,6 @@
 import type { Limit } from '../vocabulary/limit.js';
 import { PHASES } from '../vocabulary/phases.js';
+import { SESSION_TESTS } from '../vocabulary/session-tests.js';
 import { list, type Of, oneOf, optional, record, text, within } from '../vocabulary/schema.js';
 import { DOSE } from './dose.js';
 
@@ -14,6 +15,7 @@ export const SEQUENCE_LIMITS = {
   methodIdLength: 64,
   blocks: 120,
   mutes: 60,
+  tests: 4,
   muteReasonLength: 200,
   /** Repetitions, breaths and timed pieces of all blocks together: four hours of one a second, which nobody leads. */
   pieces: 15_000,
@@ -74,6 +76,8 @@ export const SEQUENCE_FIELDS = {
   /** Id of the method it goes by; without one the usual method. */
   methodId: optional(text(SEQUENCE_LIMITS.methodIdLength, 1)),
   mutes: optional(list(MUTE, { max: SEQUENCE_LIMITS.mutes })),
+  /** Measured before the first block and after the last. */
+  tests: optional(list(oneOf(SESSION_TESTS, 'Test'), { max: SEQUENCE_LIMITS.tests })),
 };
 
 /** An ordered list of blocks in phases: what a coach designs and an athlete follows. */

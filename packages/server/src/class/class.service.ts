@@ -81,8 +81,9 @@ function grouped(rows: readonly ReadingRow[]): Map<string, ReadingRow[]> {
   return groups;
 }
 
-const plain = ({ kind, of, hand, value, onDay, trials, detail }: ReadingRow): Reading => ({
+const plain = ({ kind, of, hand, value, onDay, trials, detail, sessionId, moment }: ReadingRow): Reading => ({
   ...{ kind, of, hand, value, onDay },
   ...(trials && { trials: [...trials] }),
   ...(detail && { detail }),
+  ...(sessionId && moment && { sessionId, moment }),
 });

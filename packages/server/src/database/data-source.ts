@@ -20,6 +20,7 @@ import { Intakes1850000000000 } from './migrations/1850000000000-intakes.js';
 import { Trials1860000000000 } from './migrations/1860000000000-trials.js';
 import { Band1880000000000 } from './migrations/1880000000000-band.js';
 import { Pictures1890000000000 } from './migrations/1890000000000-pictures.js';
+import { Moments1910000000000 } from './migrations/1910000000000-moments.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
 import { Units1870000000000 } from './migrations/1870000000000-units.js';
 
@@ -63,6 +64,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Band1880000000000,
       Pictures1890000000000,
       Mornings1900000000000,
+      Moments1910000000000,
     ],
     synchronize: false,
     timezone: 'Z',

@@ -1,4 +1,4 @@
-import type { Gauge, Hand, ReadingKind } from '@clay-pot/core';
+import type { Gauge, Hand, Moment, ReadingKind } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 
@@ -31,6 +31,13 @@ export class ReadingRow extends StudioOwned {
 
   @Column('varchar', { length: 60, nullable: true })
   detail: string | null;
+
+  /** The session that it was measured at, before its work or after it. */
+  @Column('char', { name: 'session_id', length: 36, nullable: true })
+  sessionId: string | null;
+
+  @Column('varchar', { length: 8, nullable: true })
+  moment: Moment | null;
 
   /** Whether an unlikely value was said to be right. */
   @Column('boolean', { name: 'is_sure' })

@@ -57,8 +57,8 @@ export class ReadingsService {
 
 /** @returns whether it is new. @throws 409 where another reading has its id */
 async function insert(scope: StudioScope, athleteId: string, id: string, input: ReadingInput): Promise<boolean> {
-  const { trials = null, gauge = null, detail = null, isSure = false } = input;
-  const row = { id, athleteId, ...input, trials, gauge, detail, isSure };
+  const { trials = null, gauge = null, detail = null, isSure = false, sessionId = null, moment = null } = input;
+  const row = { id, athleteId, ...input, trials, gauge, detail, isSure, sessionId, moment };
   if (await scope.of(ReadingRow).insert(row, 'reading')) return true;
   const there = await scope.of(ReadingRow).get(id, 'reading');
   const isSame = there.athleteId === athleteId && same<unknown>(present(there), present(row));
@@ -68,12 +68,13 @@ async function insert(scope: StudioScope, athleteId: string, id: string, input: 
 
 /** A row as the API shows it: what was not told is left out. */
 function present(row: Omit<ReadingRow, 'studioId'>): StoredReading {
-  const { id, kind, of, hand, value, onDay, trials, gauge, detail, isSure } = row;
+  const { id, kind, of, hand, value, onDay, trials, gauge, detail, isSure, sessionId, moment } = row;
   return {
     ...{ id, kind, of, hand, value, onDay },
     ...(trials && { trials: [...trials] }),
     ...(gauge && { gauge }),
     ...(detail && { detail }),
     ...(isSure && { isSure }),
+    ...(sessionId && moment && { sessionId, moment }),
   };
 }

@@ -91,7 +91,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
           ...reading,
           trials: trialsOf(reading, scattering),
           gauge: reading.kind === 'maximum' ? ('dynamometer' as const) : ('goniometer' as const),
-          detail: null,
+          ...{ detail: null, sessionId: null, moment: null },
           isSure: false,
           id: measuring.id(early),
           studioId,

@@ -16,6 +16,7 @@ import { SideMark } from '../../ui/marks.js';
 import { Checks } from './checks-panel.js';
 import { Drawn } from './drawn.js';
 import { MethodChoice } from './method-choice.js';
+import { TestsChoice } from './tests-choice.js';
 import type { Seen } from '../../domain/session-view.js';
 
 interface Props {
@@ -75,6 +76,7 @@ export const SummaryPanel = memo(function SummaryPanel({ document, seen, finding
         </section>
       )}
       <MethodChoice methodId={document.methodId} />
+      <TestsChoice tests={document.tests} />
       <Drawn document={document} seen={seen}>
         <PhaseBars byPhase={byPhase} />
         <Hands left={workByHand.left} right={workByHand.right} />

@@ -22,7 +22,9 @@ import { Controls, MoreControls } from './player-controls.js';
 import { PlayerGauge, toggleGauge } from './player-gauge.js';
 import { Moment, WatchFor } from './player-moment.js';
 import { PlayerPlan } from './player-plan.js';
+import { useMomentNow } from '../../store/session-tests.js';
 import { AskBar, RatePanel } from './rate-panel.js';
+import { TestScreen } from './test-screen.js';
 import { EaseDialog, StopDialog } from './stop-dialog.js';
 import { knownMovement } from '../../store/library.js';
 import { useSound } from '../../domain/tone.js';
@@ -45,6 +47,13 @@ export default function PlayerPage() {
       </main>
     );
   }
+  return <Led run={run} />;
+}
+
+/** Tested first where the sequence asks for it, led, tested again, told. */
+function Led({ run }: { run: Run }) {
+  const moment = useMomentNow(run);
+  if (moment) return <TestScreen key={moment} run={run} moment={moment} />;
   return run.ended ? <EndScreen run={run} ended={run.ended} /> : <Player run={run} />;
 }
 

@@ -7,6 +7,7 @@ import { ButtonLink } from '../../ui/button.js';
 import { dayText, scoreText, timeText } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { Asked } from '../../domain/asked.js';
+import { BeforeAfter } from './before-after.js';
 import { BlockResult } from './block-result.js';
 import { WhatNow } from './what-now.js';
 
@@ -88,6 +89,7 @@ export default function RecordPage() {
           </tbody>
         </table>
       </Part>
+      <BeforeAfter record={record} />
       {record.note && (
         <Part title="Note" className="mt-8 max-w-prose">
           <p className="py-2 whitespace-pre-line">{record.note}</p>

@@ -1,0 +1,39 @@
+import { must, protocolName, protocolOf, SEQUENCE_LIMITS, SESSION_TESTS, type SessionTest } from '@clay-pot/core';
+import { memo } from 'react';
+import { changeSequence } from '../../store/editor.js';
+
+const nameOf = (id: SessionTest) => protocolName(must(protocolOf(id), `a protocol ${id}`));
+
+/** What is measured before the first block and after the last: test, train, test again. */
+export const TestsChoice = memo(function TestsChoice({ tests = [] }: { tests: readonly SessionTest[] | undefined }) {
+  const isFull = tests.length >= SEQUENCE_LIMITS.tests;
+  return (
+    <details className="text-small">
+      <summary className="cursor-pointer">
+        <span className="text-ink-soft">Measured before and after: </span>
+        <b>{tests.length ? tests.map(nameOf).join('; ') : 'nothing'}</b>
+      </summary>
+      <ul className="mt-1 border-l-4 border-line pl-2">
+        {SESSION_TESTS.map((id) => (
+          <li key={id}>
+            <label className="flex items-center gap-2 py-0.5">
+              <input
+                type="checkbox"
+                className="size-4 accent-ink"
+                checked={tests.includes(id)}
+                disabled={isFull && !tests.includes(id)}
+                onChange={(event) =>
+                  changeSequence({
+                    tests: event.target.checked ? [...tests, id] : tests.filter((other) => other !== id),
+                  })
+                }
+              />
+              {nameOf(id)}
+            </label>
+          </li>
+        ))}
+      </ul>
+      {isFull && <p className="text-ink-soft">At most {SEQUENCE_LIMITS.tests}: the session is what it is for.</p>}
+    </details>
+  );
+});

@@ -1,0 +1,124 @@
+import { capital, type Hand, HANDS, type Moment, must, protocolName, protocolOf, readingUnit, READING_LIMITS, readNumber, type SessionTest, whyNotMeasured } from '@clay-pot/core'; // prettier-ignore
+import { useState } from 'react';
+import { boundsText, readingText, shownUnit, storedValue } from '../../domain/units.js';
+import { keepTest, skipTests, type Run, testsOf, useSessionTests } from '../../store/session-tests.js';
+import { Button } from '../../ui/button.js';
+import { INPUT } from '../../ui/field.js';
+import { SideMark } from '../../ui/marks.js';
+import { useTitle } from '../../ui/page.js';
+
+/** Measured before the first block, or again after the last: one number a hand, what may not be measured told why. */
+export function TestScreen({ run, moment }: { run: Run; moment: Moment }) {
+  const tests = run.sequence.tests ?? [];
+  const title = moment === 'before' ? 'Test first' : 'Test again';
+  useTitle(title);
+  // Each number that is taken draws the page anew.
+  useSessionTests((state) => state.tested);
+  const told = testsOf(run.id)[moment];
+  const left = tests.flatMap((id) => openHands(id, run).filter((hand) => told?.[`${id} ${hand}`] === undefined));
+  return (
+    <main className="mx-auto grid w-full max-w-2xl content-start gap-5 px-4 py-8">
+      <div>
+        <h1 className="text-title">{title}</h1>
+        <p className="text-ink-soft">
+          {run.athleteName}, {run.sequence.title}.{' '}
+          {moment === 'before'
+            ? 'The same is measured again when the work is done.'
+            : 'As before the work: same place, same hand first.'}
+        </p>
+      </div>
+      {tests.map((id) => (
+        <Test key={id} run={run} id={id} moment={moment} />
+      ))}
+      <div className="flex flex-wrap gap-2">
+        <Button
+          kind="primary"
+          className="px-6 py-3 text-lead"
+          disabled={left.length > 0}
+          onClick={() => skipTests(run.id, moment)}
+        >
+          {moment === 'before' ? 'Begin the session' : 'Go on'}
+        </Button>
+        {left.length > 0 && (
+          <Button className="px-4 py-3" onClick={() => skipTests(run.id, moment)}>
+            Without the rest
+          </Button>
+        )}
+      </div>
+    </main>
+  );
+}
+
+const whyNot = (id: SessionTest, { cautions }: Run, hand: Hand) =>
+  whyNotMeasured(must(protocolOf(id), `a protocol ${id}`), cautions, hand);
+const openHands = (id: SessionTest, run: Run) => HANDS.filter((hand) => whyNot(id, run, hand) === null);
+
+function Test({ run, id, moment }: { run: Run; id: SessionTest; moment: Moment }) {
+  const protocol = must(protocolOf(id), `a protocol ${id}`);
+  return (
+    <section aria-label={protocolName(protocol)} className="border-t-2 border-ink pt-2">
+      <h2 className="text-lead">{protocolName(protocol)}</h2>
+      <ol className="list-decimal pl-5 text-small text-ink-soft">
+        {protocol.steps.map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
+      <ul className="mt-2">
+        {HANDS.map((hand) => (
+          <li key={hand} className="flex min-h-14 flex-wrap items-center gap-3 border-b border-line">
+            <SideMark side={hand} />
+            <HandTest run={run} id={id} moment={moment} hand={hand} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function HandTest({ run, id, moment, hand }: { run: Run; id: SessionTest; moment: Moment; hand: Hand }) {
+  const protocol = must(protocolOf(id), `a protocol ${id}`);
+  const unit = must(readingUnit(protocol.kind, protocol.of), `a unit of ${id}`);
+  const [typed, setTyped] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const told = testsOf(run.id);
+  const barred = whyNot(id, run, hand);
+  const value = told[moment]?.[`${id} ${hand}`];
+  const before = moment === 'after' ? told.before?.[`${id} ${hand}`] : undefined;
+  if (barred) return <span className="flex-1 text-small text-iron">{barred}</span>;
+  if (value !== undefined) return <b className="text-lead figures">{readingText(unit, value)}</b>;
+  const take = () => {
+    const kept = storedValue(unit, readNumber(typed));
+    const { min, max } = READING_LIMITS[unit];
+    if (kept >= min && kept <= max) keepTest(run, { id, moment, hand, value: kept });
+    else setTrouble(`within ${boundsText(unit)}`);
+  };
+  return (
+    <form
+      className="flex flex-1 flex-wrap items-center gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        take();
+      }}
+    >
+      <input
+        aria-label={`${capital(protocol.of)}, ${hand}, ${shownUnit(unit)}`}
+        aria-invalid={trouble !== null || undefined}
+        inputMode="decimal"
+        autoComplete="off"
+        className={`${INPUT} w-24! text-lead! figures`}
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+      />
+      <span>{shownUnit(unit)}</span>
+      <Button type="submit" className="min-h-11">
+        Take
+      </Button>
+      {before !== undefined && <span className="text-small text-ink-soft">before {readingText(unit, before)}</span>}
+      {trouble && (
+        <span role="alert" className="text-small font-semibold text-iron">
+          {trouble}
+        </span>
+      )}
+    </form>
+  );
+}
