@@ -70,6 +70,18 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
     ]);
   });
 
+  test('measuring, the class, and the account', async ({ coach: page, house }) => {
+    const { athleteId } = await ofTheHouse(page, house);
+    await walk(page, [
+      ['/people/class', /^Class table/],
+      [`/people/${athleteId}/measure`, /^Measure/],
+      [`/people/${athleteId}/trends`, /How it went/],
+      [`/people/${athleteId}/band`, /^Press to a band/],
+      [`/people/${athleteId}/import`, /^Readings from a file/],
+      ['/account', /^Your account/],
+    ]);
+  });
+
   test('movements and the load bench', async ({ coach: page, house }) => {
     const { athleteId } = await ofTheHouse(page, house);
     await walk(page, [

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals';
 import type { DeviceMessage } from '@clay-pot/contracts';
-import { forcesOf, traceOf } from '@clay-pot/core';
+import { forcesOf, tellTrial, traceOf } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { WebSocket } from 'ws';
 import { ATHLETE, House, PASSWORD } from './house.js';
@@ -45,17 +45,35 @@ function listen(setup: unknown, headers: Record<string, string> = { cookie }): P
 const trial = { kind: 'grip', hand: 'left', program: 'trial' };
 
 describe('a simulated device', () => {
-  test('streams a trial in its own time, with the strength of the person who is named', async () => {
+  test('streams a trial in its own time, or so many times faster, with the strength of the person who is named', async () => {
     const began = performance.now();
-    const { code, messages } = await listen({ ...trial, athleteId });
+    const { code, messages } = await listen({ ...trial, athleteId, speed: 4 });
     expect(code).toBe(1000);
-    expect((performance.now() - began) / 1000).toBeGreaterThan(5);
-    expect(messages.length).toBeGreaterThan(60);
+    // Five and a half seconds of a hand, four times as fast.
+    expect((performance.now() - began) / 1000).toBeGreaterThan(1.2);
+    expect(messages.length).toBeGreaterThan(15);
     expect(messages.at(-1)!.isOver).toBe(true);
     const samples = messages.flatMap((message) => message.samples);
     const trace = traceOf(forcesOf(samples, 'force')!);
     expect(trace.faults).toEqual([]);
     expect(Math.abs(trace.peakN! - 330)).toBeLessThan(20);
+  });
+
+  test('measures what is asked for: an angle, a moment at its distance, a whole all-out test', async () => {
+    const samplesOf = async (setup: object) => (await listen({ hand: 'left', athleteId, speed: 50, ...setup })).messages.flatMap(({ samples }) => samples); // prettier-ignore
+    const angle = tellTrial('angle', await samplesOf({ kind: 'angle', program: 'trial', of: 'wrist flexion' }));
+    expect(angle.sort === 'angle' && angle.angle.deg).toBeGreaterThan(60);
+    const near = tellTrial(
+      'force',
+      await samplesOf({ kind: 'grip', program: 'trial', of: 'wrist flexion', leverCm: 8 }),
+    );
+    const far = tellTrial(
+      'force',
+      await samplesOf({ kind: 'grip', program: 'trial', of: 'wrist flexion', leverCm: 16 }),
+    );
+    expect(near.sort === 'force' && far.sort === 'force' && near.trace.peakN! / far.trace.peakN!).toBeCloseTo(2, 0);
+    const test = tellTrial('all-out', await samplesOf({ kind: 'grip', program: 'all-out' }));
+    expect(test.sort === 'all-out' && test.test.contractionsN.length).toBe(24);
   });
 
   test('is there for nobody who is not signed in, and for no page of another site', async () => {
@@ -74,7 +92,7 @@ describe('a simulated device', () => {
   });
 
   test('that floods, and one that leaves in the middle, hold nothing up', async () => {
-    const flood = listen({ ...trial, fault: 'flood' });
+    const flood = listen({ ...trial, fault: 'flood', speed: 4 });
     const url = `ws://127.0.0.1:${port}/api/devices/simulated?setup=${encodeURIComponent(JSON.stringify(trial))}`;
     const left = new WebSocket(url, { headers: { cookie } });
     await new Promise((resolve) => left.once('message', resolve));

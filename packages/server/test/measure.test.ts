@@ -76,3 +76,12 @@ test('an all-out test has its critical force', async () => {
   expect(few.status).toBe(422);
   expect(few.body.detail).toContain('the test has 24');
 });
+
+test('more questions than can wait are told to come again, and none is lost in between', async () => {
+  const readings = Array.from({ length: 8 }, (_, week) => ({ onDay: `2026-03-${String(1 + 3 * week).padStart(2, '0')}`, value: 60 + week })); // prettier-ignore
+  const answers = await Promise.all(Array.from({ length: 160 }, () => ask('trend', { readings, goal: 80 })));
+  const count = (status: number) => answers.filter((answer) => answer.status === status).length;
+  expect(count(200) + count(503)).toBe(160);
+  expect(count(200)).toBeGreaterThanOrEqual(64);
+  for (const { status, body } of answers) if (status === 503) expect(body.detail).toContain('ask again');
+});

@@ -2,6 +2,7 @@ import { createRequire } from 'node:module';
 import type { answerTrace, answerTrend } from '@clay-pot/contracts';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
+import { plain } from '../http/problem.js';
 
 /** Functions of the contracts that are long enough to hold up every other request, by their names. */
 interface Work {
@@ -17,12 +18,17 @@ const IDLE_MS = 30_000;
 /** Longer than the longest question that is allowed takes on a slow machine. */
 const TIME_LIMIT_MS = 20_000;
 
+const BUSY = 'Too much is being computed at this moment, or it took too long: ask again in a few seconds.';
+/** The queue is full, or the time ran out. */
+const isBusy = (error: unknown) =>
+  error instanceof Error && (error.name === 'AbortError' || error.name === 'TimeoutError' || error.message.includes('queue is at limit')); // prettier-ignore
+
 /** Computes beside the event loop, in threads that are started when they are first needed. */
 @Injectable()
 export class HeavyWork implements OnModuleDestroy {
   private pool: Piscina | undefined;
 
-  /** What a function of the contracts answers. @throws AbortError when it takes too long */
+  /** What a function of the contracts answers. @throws 503 when too many wait already, or when it takes too long */
   run<Name extends keyof Work>(name: Name, question: Parameters<Work[Name]>[0]): Promise<ReturnType<Work[Name]>> {
     this.pool ??= new Piscina({
       filename: FUNCTIONS,
@@ -31,7 +37,10 @@ export class HeavyWork implements OnModuleDestroy {
       maxQueue: MOST_WAITING,
       idleTimeout: IDLE_MS,
     });
-    return this.pool.run(question, { name, signal: AbortSignal.timeout(TIME_LIMIT_MS) }) as Promise<ReturnType<Work[Name]>>; // prettier-ignore
+    const answer = this.pool.run(question, { name, signal: AbortSignal.timeout(TIME_LIMIT_MS) });
+    return answer.catch((error: unknown) => {
+      throw isBusy(error) ? plain(503, BUSY) : error;
+    }) as Promise<ReturnType<Work[Name]>>;
   }
 
   async onModuleDestroy(): Promise<void> {
