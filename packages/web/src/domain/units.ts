@@ -23,7 +23,8 @@ const PLACES: Record<ReadingUnit, number> = { N: 1, 'N·m': 1, '°': 0, cm: 1, s
 export const readingText = (unit: ReadingUnit, value: number): string =>
   `${numberText(unit, value)}${unit === '°' ? '°' : shownUnit(unit) && ` ${shownUnit(unit)}`}`;
 /** A kept value as text without its unit. */
-export const numberText = (unit: ReadingUnit, value: number): string => shownValue(unit, value).toFixed(PLACES[unit]);
+export const numberText = (unit: ReadingUnit, value: number): string =>
+  unit === 'N·s' ? Math.round(value).toLocaleString('en-GB') : shownValue(unit, value).toFixed(PLACES[unit]);
 
 /** Between what a reading of a unit lies, as it is said. @example boundsText('N·m') → '0.1–150 N·m' */
 export function boundsText(unit: ReadingUnit): string {

@@ -19,9 +19,10 @@ export function Clearance({ person, edit }: { person: Athlete; edit: () => void 
     <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
       <AskDue athlete={person} />
       <HandVerdicts hands={{ left: standingVerdict(cautions, 'left'), right: standingVerdict(cautions, 'right') }} />
-      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,1fr)_auto]">
+      <div className="grid gap-x-10 gap-y-4 lg:flex lg:items-start">
         <Part
           title="Minding"
+          className="min-w-0 flex-1"
           aside={
             waits && (
               <Link className="text-small underline underline-offset-2" to={`/people/${person.id}/letter`}>
