@@ -2,6 +2,15 @@ import { idOf, list, type Of, READING, record, type Reading } from '@clay-pot/co
 
 export { READING as READING_INPUT, type Reading as ReadingInput } from '@clay-pot/core';
 
+/** A coach’s own repeats of one thing, pooled over everybody who was measured. */
+export interface RepeatsAnswer {
+  kind: Reading['kind'];
+  of: string;
+  detail: string;
+  /** Readings of one hand on one day, and trials of one reading. */
+  sets: number[][];
+}
+
 /** A reading as it is stored. */
 export interface StoredReading extends Reading {
   id: string;

@@ -1,5 +1,5 @@
 import { beforeAll, beforeEach, expect, test } from '@jest/globals';
-import type { Problem, ReadingsAdded, StoredReading } from '@clay-pot/contracts';
+import type { Problem, ReadingsAdded, RepeatsAnswer, StoredReading } from '@clay-pot/contracts';
 import type { Reading } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { ATHLETE, type Browser, House, pointers } from './house.js';
@@ -55,4 +55,19 @@ test('an id that another reading has undoes all of it', async () => {
 test('nothing, and too much, are refused', async () => {
   expect((await add([])).status).toBe(422);
   expect((await add(many(...Array<object>(2001).fill({})))).status).toBe(422);
+});
+
+test('the studio’s own repeats are pooled over its athletes, and are no other studio’s', async () => {
+  const twice = async () => {
+    await coach.ask('PUT', `${path}/${uuid()}`, { ...GRIP, hand: 'right', value: 401, trials: [400, 402] });
+  };
+  await twice();
+  const athleteId = uuid();
+  await coach.ask('PUT', `/athletes/${athleteId}`, ATHLETE);
+  path = `/athletes/${athleteId}/readings`;
+  await twice();
+  const { body } = await coach.ask<RepeatsAnswer[]>('GET', '/repeats');
+  const grip = body.find(({ of }) => of === 'grip')!;
+  expect(grip.sets.filter((set) => set.join() === '400,402')).toHaveLength(2);
+  expect((await (await house.coach('other')).ask<RepeatsAnswer[]>('GET', '/repeats')).body).toEqual([]);
 });

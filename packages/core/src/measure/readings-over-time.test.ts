@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import type { Reading } from '../model/reading.js';
 import { isEffortOver, NOTHING_SEEN, watched } from './effort-watch.js';
 import { momentOf } from './gauge-lever.js';
-import { dayByDay, keyOfThing, repeatsOf, thingsIn } from './readings-over-time.js';
+import { dayByDay, keyOfThing, allRepeats, repeatsOf, thingsIn } from './readings-over-time.js';
 
 const extension = { kind: 'passive range', of: 'wrist extension' } as const;
 const read = (hand: 'left' | 'right', onDay: string, value: number, more: Partial<Reading> = {}): Reading => ({
@@ -72,4 +72,28 @@ describe('whether an effort is over', () => {
 test('a force at its distance is a moment', () => {
   // 11 kg, 107.87 N, 8 cm from the wrist.
   expect(momentOf(107.87, 8)).toBeCloseTo(8.63, 2);
+});
+
+describe('a coach’s own repeats', () => {
+  const at = (onDay: string, value: number, trials?: number[]): Reading => ({ kind: 'maximum', of: 'grip', hand: 'left', value, onDay, ...(trials && { trials }) }); // prettier-ignore
+  test('are pooled over everybody who was measured, but never mixed: two people of one day are no repeat', () => {
+    const [pooled, ...others] = allRepeats([[at('2026-05-01', 400, [398, 402])], [at('2026-05-01', 300), at('2026-05-01', 304)]]); // prettier-ignore
+    expect(pooled).toEqual({
+      thing: { kind: 'maximum', of: 'grip', detail: '' },
+      sets: [
+        [398, 402],
+        [300, 304],
+      ],
+    });
+    expect(others).toEqual([]);
+    expect(allRepeats([[at('2026-05-01', 400)], [at('2026-05-01', 300)]])).toEqual([]);
+  });
+  test('leave out what was measured after a session’s work', () => {
+    const warm: Reading = {
+      ...at('2026-05-01', 430),
+      sessionId: '0197a1b2-0000-7000-8000-000000000000',
+      moment: 'after',
+    };
+    expect(allRepeats([[at('2026-05-01', 400), warm]])).toEqual([]);
+  });
 });

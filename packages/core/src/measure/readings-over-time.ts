@@ -49,6 +49,23 @@ export function repeatsOf(readings: readonly Reading[], thing: MeasuredThing): n
   return [...mine.map(({ trials = [] }) => [...trials]), ...days.values()].filter((set) => set.length > 1);
 }
 
+/** Repeats of one thing by a coach, whosever hands they are of. */
+export interface Repeats {
+  readonly thing: Required<MeasuredThing>;
+  /** Sets of readings of one hand on one day, in the unit of the reading. */
+  readonly sets: readonly (readonly number[])[];
+}
+
+/** So many sets tell an error to a tenth; earlier ones were of a hand that measured otherwise. */
+const MOST_SETS = 60;
+
+/** A coach’s own repeats of everything, pooled over the people who were measured: how far a coach’s reading is off is the coach’s, not the athlete’s. @param byPerson readings of each, the oldest first */
+export function allRepeats(byPerson: readonly (readonly Reading[])[]): Repeats[] {
+  return thingsIn(byPerson.flat())
+    .map((thing) => ({ thing, sets: byPerson.flatMap((readings) => repeatsOf(readings, thing)).slice(-MOST_SETS) }))
+    .filter(({ sets }) => sets.length > 0);
+}
+
 /** What a hand was measured at on a day. */
 export interface DayReading {
   readonly onDay: string;

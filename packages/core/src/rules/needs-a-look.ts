@@ -1,6 +1,6 @@
 import { changeOf } from '../measure/error.js';
 import { measuredAs } from '../measure/protocols.js';
-import { dayByDay, type MeasuredThing, repeatsOf } from '../measure/readings-over-time.js';
+import { dayByDay, keyOfThing, type MeasuredThing, type Repeats, repeatsOf } from '../measure/readings-over-time.js';
 import { sidesOf } from '../measure/sides.js';
 import type { RecordedCaution } from '../model/athlete.js';
 import { latestReading, type Reading } from '../model/reading.js';
@@ -19,6 +19,8 @@ export interface Looked {
   /** Day of the last answers before training. */
   readonly askedOn: string | null;
   readonly readings: readonly Reading[];
+  /** The coach’s own repeats, whosever hands they are of; of these readings alone where left out. */
+  readonly repeats?: readonly Repeats[];
   /** The last session that is over; `isDecided` where somebody said already what comes next. */
   readonly lastSession: (SessionOutcome & { readonly onDay: string; readonly isDecided: boolean }) | null;
 }
@@ -76,18 +78,20 @@ function ofSession({ lastSession }: Looked, today: string): Reason[] {
   ];
 }
 
-function ofReadings({ readings, dominantHand }: Looked, today: string): Reason[] {
+function ofReadings({ readings, dominantHand, repeats }: Looked, today: string): Reason[] {
+  const known = (thing: MeasuredThing) => repeats?.find((each) => keyOfThing(each.thing) === keyOfThing(thing))?.sets ?? repeatsOf(readings, thing); // prettier-ignore
   const last = readings.map(({ onDay }) => onDay).sort().at(-1); // prettier-ignore
   if (last === undefined) return [{ weight: WEIGHT.measure, text: 'never measured' }];
   const weeks = Math.floor(daysBetween(last, today) / 7);
   const late = daysBetween(last, today) >= MEASURE_AGAIN ? [{ weight: WEIGHT.measure, text: `last measured ${weeks} weeks ago` }] : []; // prettier-ignore
-  return [...late, ...CLASS_THINGS.flatMap((thing) => [...lossesOf(readings, thing), ...unevenIn(readings, thing, dominantHand)])]; // prettier-ignore
+  return [...late, ...CLASS_THINGS.flatMap((thing) => [...lossesOf(readings, thing, known(thing)), ...unevenIn(readings, thing, dominantHand, known(thing))])]; // prettier-ignore
 }
 
 /** A hand that lost more than the error since the reading before. */
-function lossesOf(readings: readonly Reading[], thing: MeasuredThing): Reason[] {
+type Sets = Repeats['sets'];
+
+function lossesOf(readings: readonly Reading[], thing: MeasuredThing, repeats: Sets): Reason[] {
   return HANDS.flatMap((hand): Reason[] => {
-    const repeats = repeatsOf(readings, thing);
     const days = dayByDay(readings, thing, hand, repeats);
     const before = days.at(-2);
     if (!before) return [];
@@ -97,9 +101,9 @@ function lossesOf(readings: readonly Reading[], thing: MeasuredThing): Reason[] 
   });
 }
 
-function unevenIn(readings: readonly Reading[], thing: MeasuredThing, dominant: Hand): Reason[] {
+function unevenIn(readings: readonly Reading[], thing: MeasuredThing, dominant: Hand, repeats: Sets): Reason[] {
   const [left, right] = HANDS.map((hand) => latestReading(readings, thing.kind, thing.of, hand)?.value);
   if (left === undefined || right === undefined) return [];
-  const { isUneven, lesser, lacksPercent } = sidesOf(measuredAs(thing), { left, right }, dominant, repeatsOf(readings, thing)); // prettier-ignore
+  const { isUneven, lesser, lacksPercent } = sidesOf(measuredAs(thing), { left, right }, dominant, repeats); // prettier-ignore
   return isUneven && lesser ? [{ weight: WEIGHT.uneven, text: `${thing.of}: the ${lesser} has ${lacksPercent.toFixed(0)} % less` }] : []; // prettier-ignore
 }

@@ -1,5 +1,13 @@
 import type { ClassRow, SessionListItem } from '@clay-pot/contracts';
-import { CLASS_THINGS, type Hand, latestReading, needsALook, type Reading, type ReadingKind } from '@clay-pot/core';
+import {
+  allRepeats,
+  CLASS_THINGS,
+  type Hand,
+  latestReading,
+  needsALook,
+  type Reading,
+  type ReadingKind,
+} from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
 import { In, MoreThanOrEqual } from 'typeorm';
@@ -38,6 +46,7 @@ export class ClassService {
         .getRawMany<{ athleteId: string; onDay: string }>(),
     ]);
     const readingsOf = grouped(readings);
+    const repeats = allRepeats([...readingsOf.values()].map((rows) => rows.map(plain)));
     const askedOf = new Map(asked.map(({ athleteId, onDay }) => [athleteId, onDay]));
     const sessionOf = new Map(sessions.map((session) => [session.athleteId, session]));
     const rows = athletes.map((athlete): ClassRow => {
@@ -47,7 +56,7 @@ export class ClassService {
       const lastSessionOn = session ? dayIn(scope.timeZone, new Date(session.startedAt)) : null;
       const look = needsALook(
         {
-          ...{ cautions: athlete.cautions, dominantHand: athlete.dominantHand, askedOn, readings: mine },
+          ...{ cautions: athlete.cautions, dominantHand: athlete.dominantHand, askedOn, readings: mine, repeats },
           lastSession: session && lastSessionOn ? outcomeOf(session, lastSessionOn) : null,
         },
         today,

@@ -1,11 +1,16 @@
-import type { ReadingInput, ReadingsAdded, ReadingsInput, StoredReading } from '@clay-pot/contracts';
-import { checkReading, type Fault, isAction, same, under, unitDoubt } from '@clay-pot/core';
+import type { ReadingInput, ReadingsAdded, ReadingsInput, RepeatsAnswer, StoredReading } from '@clay-pot/contracts';
+import { allRepeats, checkReading, type Fault, isAction, same, under, unitDoubt } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
+import { subDays } from 'date-fns';
+import { MoreThanOrEqual } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { conflict, invalid, notFound } from '../http/problem.js';
 import { ReadingRow } from './reading.entity.js';
+
+/** A hand of ours that measures changes over the years. */
+const REPEATS_DAYS = 400;
 
 /** Keeps measurements: rows are added and taken out, never changed. */
 @Injectable()
@@ -17,6 +22,19 @@ export class ReadingsService {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     const rows = await scope.of(ReadingRow).find({ where: { athleteId }, order: { onDay: 'ASC', id: 'ASC' } });
     return rows.map(present);
+  }
+
+  /** The studio’s own repeats, pooled over its athletes. */
+  async repeats(scope: StudioScope): Promise<RepeatsAnswer[]> {
+    const since = dayIn(scope.timeZone, subDays(this.clock.now(), REPEATS_DAYS));
+    const rows = await scope.of(ReadingRow).find({ where: { onDay: MoreThanOrEqual(since) }, order: { onDay: 'ASC', id: 'ASC' } }); // prettier-ignore
+    const byPerson = new Map<string, StoredReading[]>();
+    for (const row of rows) {
+      const mine = byPerson.get(row.athleteId);
+      if (mine) mine.push(present(row));
+      else byPerson.set(row.athleteId, [present(row)]);
+    }
+    return allRepeats([...byPerson.values()]).map(({ thing, sets }) => ({ ...thing, sets: sets.map((set) => [...set]) })); // prettier-ignore
   }
 
   /** Adds one; the same again is fine, another under the same id is refused. What fits another unit better is asked about before it is kept. */

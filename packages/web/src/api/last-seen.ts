@@ -21,6 +21,7 @@ const KEPT: readonly unknown[] = [
   'assignments',
   'sessions',
   'readings',
+  'repeats',
   'evidence',
   'intakes',
 ];

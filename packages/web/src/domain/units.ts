@@ -29,7 +29,7 @@ export const numberText = (unit: ReadingUnit, value: number): string =>
 /** Between what a reading of a unit lies, as it is said. @example boundsText('N·m') → '0.1–150 N·m' */
 export function boundsText(unit: ReadingUnit): string {
   const { min, max } = READING_LIMITS[unit];
-  const plain = (value: number) => String(Number(numberText(unit, value)));
+  const plain = (value: number) => String(Number(shownValue(unit, value).toFixed(PLACES[unit])));
   return `${plain(min)}–${plain(max)}${readingText(unit, max).slice(numberText(unit, max).length)}`;
 }
 

@@ -1,7 +1,8 @@
 import type { Athlete, StoredReading } from '@clay-pot/contracts';
-import { ageOn, changeOf, dayWords, type Hand, HANDS, isOfEachHand, latestReading, meanOf, measuredAs, placeInNorm, type Protocol, type ReadingUnit, repeatsOf, sidesOf } from '@clay-pot/core'; // prettier-ignore
+import { ageOn, changeOf, dayWords, type Hand, HANDS, isOfEachHand, latestReading, meanOf, measuredAs, placeInNorm, type Protocol, type ReadingUnit, sidesOf } from '@clay-pot/core'; // prettier-ignore
 import { Asked } from '../../domain/asked.js';
 import { numberText, readingText } from '../../domain/units.js';
+import { useRepeats } from '../../domain/use-repeats.js';
 import { SideMark } from '../../ui/marks.js';
 import { isoToday } from '../../ui/today.js';
 
@@ -16,11 +17,12 @@ interface Props {
 
 /** What the trials come to: mean and spread, whether it changed for more than its error, where it stands among people, left beside right. */
 export function SoFar({ athlete, protocol, unit, trials, before, detail }: Props) {
+  const repeatsFor = useRepeats(before);
   const hands = isOfEachHand(protocol) ? HANDS : (['left'] as const);
   const told = hands.filter((hand) => trials[hand].length > 0);
   if (told.length === 0) return null;
   const measured = measuredAs(protocol);
-  const repeats = repeatsOf(before, protocol);
+  const repeats = repeatsFor({ ...protocol, ...(detail !== undefined && { detail }) });
   const { left, right } = trials;
   const sides =
     isOfEachHand(protocol) && left.length && right.length

@@ -1,9 +1,10 @@
 import type { StoredReading } from '@clay-pot/contracts';
-import { capital, counted, dayByDay, type DayReading, dayWords, errorOf, type Hand, HANDS, keyOfThing, measuredAs, type MeasuredThing, READING_NAMES, type ReadingUnit, readingUnit, readNumber, repeatsOf, thingsIn, type Trend } from '@clay-pot/core'; // prettier-ignore
+import { capital, counted, dayByDay, type DayReading, dayWords, errorOf, type Hand, HANDS, keyOfThing, measuredAs, type MeasuredThing, READING_NAMES, type ReadingUnit, readingUnit, readNumber, thingsIn, type Trend } from '@clay-pot/core'; // prettier-ignore
 import { useMemo } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useAthlete, useReadings } from '../../api/queries.js';
 import { numberText, readingText, shownUnit, shownValue, storedValue } from '../../domain/units.js';
+import { useRepeats } from '../../domain/use-repeats.js';
 import { useTrend } from '../../domain/use-trend.js';
 import { ButtonLink } from '../../ui/button.js';
 import { SelectField, TextField } from '../../ui/field.js';
@@ -65,7 +66,8 @@ const thingName = ({ kind, of, detail }: Thing) => `${capital(of)}, ${READING_NA
 
 function OfThing({ things, chosen, readings, goal, set }: OfProps) {
   const unit = readingUnit(chosen.kind, chosen.of) ?? 'N';
-  const repeats = useMemo(() => repeatsOf(readings, chosen), [readings, chosen]);
+  const repeatsFor = useRepeats(readings);
+  const repeats = useMemo(() => repeatsFor(chosen), [repeatsFor, chosen]);
   const points = useMemo(
     () => ({ left: dayByDay(readings, chosen, 'left', repeats), right: dayByDay(readings, chosen, 'right', repeats) }),
     [readings, chosen, repeats],

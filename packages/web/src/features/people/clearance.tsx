@@ -7,6 +7,7 @@ import { HandVerdicts } from '../../domain/screening-panel.js';
 import { useStandingCautions } from '../../domain/standing-cautions.js';
 import { SideMark } from '../../ui/marks.js';
 import { Empty, Part } from '../../ui/page.js';
+import { isoToday } from '../../ui/today.js';
 
 /** The hand in space weighs more than the page: it comes where something is to be marked on it. */
 const HandPlaces = lazy(() => import('../../drawing/hand/hand-places.js').then((module) => ({ default: module.HandPlaces }))); // prettier-ignore
@@ -34,7 +35,7 @@ export function Clearance({ person, edit }: { person: Athlete; edit: () => void 
           {cautions.length === 0 && <Empty>No caution recorded.</Empty>}
           <ul>
             {cautions.map((entry) => (
-              <Minded key={keyOfCaution(entry)} entry={entry} edit={edit} />
+              <Minded key={keyOfCaution(entry)} entry={entry} until={untilOf(person, entry)} edit={edit} />
             ))}
           </ul>
         </Part>
@@ -44,7 +45,17 @@ export function Clearance({ person, edit }: { person: Athlete; edit: () => void 
   );
 }
 
-function Minded({ entry, edit }: { entry: RecordedCaution; edit: () => void }) {
+/** Until when an entry is cleared: what stands today no longer says it. */
+const untilOf = ({ cautions }: Athlete, entry: RecordedCaution) =>
+  cautions.find((recorded) => keyOfCaution(recorded) === keyOfCaution(entry))?.clearedUntil;
+
+interface MindedProps {
+  entry: RecordedCaution;
+  until: string | undefined;
+  edit: () => void;
+}
+
+function Minded({ entry, until, edit }: MindedProps) {
   const waits = forbidsLoading(entry);
   return (
     <li className="border-b border-line py-2">
@@ -52,7 +63,11 @@ function Minded({ entry, edit }: { entry: RecordedCaution; edit: () => void }) {
       {entry.since && !entry.stopped && <span className="text-ink-soft"> since {dayWords(entry.since)}</span>}
       {entry.note && <span>. {entry.note}</span>}
       <p className="text-small text-ink-soft">{capital(askedBy(entry))}</p>
-      {entry.clearedUntil && <p className="text-small">Cleared until {dayWords(entry.clearedUntil)}.</p>}
+      {until && (
+        <p className="text-small">
+          {until >= isoToday() ? 'Cleared until' : 'The clearance ended on'} {dayWords(until)}.
+        </p>
+      )}
       {waits && (
         <button type="button" className="text-small font-semibold underline underline-offset-2" onClick={edit}>
           Record who cleared it

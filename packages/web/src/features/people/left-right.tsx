@@ -1,6 +1,7 @@
 import type { Athlete, StoredReading } from '@clay-pot/contracts';
-import { type Hand, HANDS, latestReading, measuredAs, type MeasuredThing, protocolName, readingUnit, repeatsOf, type Sides, sidesOf, thingsIn } from '@clay-pot/core'; // prettier-ignore
+import { type Hand, HANDS, latestReading, measuredAs, type MeasuredThing, protocolName, readingUnit, type Sides, sidesOf, thingsIn } from '@clay-pot/core'; // prettier-ignore
 import { readingText } from '../../domain/units.js';
+import { useRepeats } from '../../domain/use-repeats.js';
 import { Part } from '../../ui/page.js';
 
 interface Row {
@@ -13,13 +14,14 @@ const BAR: Record<Hand, string> = { left: 'bg-cobalt', right: 'bg-ochre-fill hat
 
 /** Left beside right in everything that was measured of both: how much the lesser lacks, handedness and error taken into account; the most uneven first. */
 export function LeftRight({ athlete, readings }: { athlete: Athlete; readings: readonly StoredReading[] }) {
+  const repeats = useRepeats(readings);
   const rows = thingsIn(readings)
     .flatMap((thing): Row[] => {
       const mine = readings.filter((reading) => (reading.detail ?? '') === thing.detail);
       const [left, right] = HANDS.map((hand) => latestReading(mine, thing.kind, thing.of, hand)?.value);
       if (left === undefined || right === undefined || thing.kind === 'hold' || thing.kind === 'repetitions') return [];
       const values = { left, right };
-      return [{ thing, values, sides: sidesOf(measuredAs(thing), values, athlete.dominantHand, repeatsOf(readings, thing)) }]; // prettier-ignore
+      return [{ thing, values, sides: sidesOf(measuredAs(thing), values, athlete.dominantHand, repeats(thing)) }]; // prettier-ignore
     })
     .sort((a, b) => Number(b.sides.isUneven) - Number(a.sides.isUneven) || b.sides.lacksPercent - a.sides.lacksPercent);
   if (rows.length === 0) return null;

@@ -19,7 +19,6 @@ import {
   type ReadingKind,
   readingUnit,
   readNumber,
-  repeatsOf,
 } from '@clay-pot/core';
 import type { ReadingInput, StoredReading } from '@clay-pot/contracts';
 import { useState } from 'react';
@@ -30,6 +29,7 @@ import { INPUT, SelectField, TextField } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { boundsText, readingText, shownUnit, storedValue } from '../../domain/units.js';
 import { Asked } from '../../domain/asked.js';
+import { useRepeats } from '../../domain/use-repeats.js';
 import { HandTableHead } from '../../ui/hand-table-head.js';
 import { SideMark } from '../../ui/marks.js';
 import { Loading, Part } from '../../ui/page.js';
@@ -73,7 +73,7 @@ export function RangeAndStrength({ athleteId }: { athleteId: string }) {
 
 function Ranges({ readings, person }: { readings: readonly StoredReading[]; person: Person }) {
   const thing = { kind: 'passive range', of: 'wrist extension' } as const;
-  const error = errorOf(measuredAs(thing), 0, repeatsOf(readings, thing));
+  const error = errorOf(measuredAs(thing), 0, useRepeats(readings)(thing));
   return (
     <table className="w-full text-small">
       <caption className="mb-1 text-left text-ink-soft">

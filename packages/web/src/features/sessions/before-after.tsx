@@ -1,13 +1,15 @@
 import type { SessionRecord, StoredReading } from '@clay-pot/contracts';
-import { changeOf, HANDS, type Hand, measuredAs, protocolName, type Reading, readingUnit, repeatsOf, thingsIn } from '@clay-pot/core'; // prettier-ignore
+import { changeOf, HANDS, type Hand, measuredAs, protocolName, type Reading, readingUnit, thingsIn } from '@clay-pot/core'; // prettier-ignore
 import { useReadings } from '../../api/queries.js';
 import { readingText } from '../../domain/units.js';
+import { useRepeats } from '../../domain/use-repeats.js';
 import { SideMark } from '../../ui/marks.js';
 import { Part } from '../../ui/page.js';
 
 /** What was measured before the session and after it, each hand with whether it changed for more than the error; nothing where nothing was. */
 export function BeforeAfter({ record }: { record: SessionRecord }) {
-  const readings = useReadings(record.athleteId).data ?? [];
+  const readings = useReadings(record.athleteId).data ?? NONE;
+  const repeats = useRepeats(readings);
   const mine = readings.filter(({ sessionId }) => sessionId === record.id);
   if (mine.length === 0) return null;
   return (
@@ -24,7 +26,7 @@ export function BeforeAfter({ record }: { record: SessionRecord }) {
         </thead>
         <tbody>
           {thingsIn(mine).flatMap((thing) =>
-            HANDS.map((hand) => <Row key={`${thing.kind} ${thing.of} ${hand}`} {...{ thing, hand, mine, readings }} />),
+            HANDS.map((hand) => <Row key={`${thing.kind} ${thing.of} ${hand}`} {...{ thing, hand, mine, repeats }} />),
           )}
         </tbody>
       </table>
@@ -32,20 +34,22 @@ export function BeforeAfter({ record }: { record: SessionRecord }) {
   );
 }
 
+const NONE: never[] = [];
+
 interface RowProps {
   thing: Pick<Reading, 'kind' | 'of'>;
   hand: Hand;
   mine: readonly StoredReading[];
-  readings: readonly StoredReading[];
+  repeats: ReturnType<typeof useRepeats>;
 }
 
-function Row({ thing, hand, mine, readings }: RowProps) {
+function Row({ thing, hand, mine, repeats }: RowProps) {
   const at = (moment: Reading['moment']) =>
     mine.find((each) => each.kind === thing.kind && each.of === thing.of && each.hand === hand && each.moment === moment)?.value; // prettier-ignore
   const [before, after] = [at('before'), at('after')];
   const unit = readingUnit(thing.kind, thing.of);
   if (!unit || (before === undefined && after === undefined)) return null;
-  const change = before === undefined || after === undefined ? null : changeOf(measuredAs(thing), before, after, repeatsOf(readings, thing)); // prettier-ignore
+  const change = before === undefined || after === undefined ? null : changeOf(measuredAs(thing), before, after, repeats(thing)); // prettier-ignore
   const sign = (change?.by ?? 0) < 0 ? '−' : '+';
   return (
     <tr className="border-t border-line">

@@ -1,0 +1,20 @@
+import type { RepeatsAnswer } from '@clay-pot/contracts';
+import { Controller, Get } from '@nestjs/common';
+import { ApiOperation } from '@nestjs/swagger';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { ReadingsService } from './readings.service.js';
+
+/** How far the studio’s own readings are off. */
+@Controller('repeats')
+export class RepeatsController {
+  constructor(private readonly readings: ReadingsService) {}
+
+  @Get()
+  @ApiOperation({
+    summary: 'The studio’s own repeats of what it measures, pooled over its athletes: error and real change follow.',
+  })
+  list(@Studio() scope: StudioScope): Promise<RepeatsAnswer[]> {
+    return this.readings.repeats(scope);
+  }
+}
