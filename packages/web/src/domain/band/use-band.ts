@@ -11,8 +11,8 @@ export interface BandNow {
 }
 
 const SHOWN_EVERY_MS = 100;
-/** Left below: a low tone; above: a high one; back in: one between. */
-const TONES = { below: [220, 0.15], above: [990, 0.15], in: [660, 0.06] } as const;
+/** Lost below: a low tone; above: a high one. */
+const TONES = { below: { hertz: 220, seconds: 0.15 }, above: { hertz: 990, seconds: 0.15 } } as const;
 const NOBODY_YET: BandNow = { nowN: 0, place: null, score: scoreIn(NOT_TRIED, { forS: 0 }) };
 
 interface Asked {
@@ -59,7 +59,7 @@ export function useBand({ device, band, isOn, counts = true, onLost, onOver }: A
         const before = watch.lost.length;
         watch = bandWatched(watch, more, latest.current.band);
         for (const { to } of watch.lost.slice(before)) {
-          tone(...TONES[to]);
+          tone(TONES[to].hertz, TONES[to].seconds);
           latest.current.onLost?.(to);
         }
       },

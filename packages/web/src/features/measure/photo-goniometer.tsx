@@ -27,7 +27,12 @@ export function PhotoGoniometer({ athlete, motion, hand, take }: Props) {
   const [camera, setCamera] = useState<MediaStream | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   // Whoever leaves takes the picture along, and lets the camera go.
-  useEffect(() => () => picture && URL.revokeObjectURL(picture.url), [picture]);
+  useEffect(
+    () => () => {
+      if (picture) URL.revokeObjectURL(picture.url);
+    },
+    [picture],
+  );
   useEffect(() => () => camera?.getTracks().forEach((track) => track.stop()), [camera]);
   const say = (error: unknown) => setTrouble(error instanceof Error ? error.message : String(error));
   const show = (next: Promise<Picture>) => {

@@ -47,7 +47,7 @@ export default function TrendsPage() {
       ) : (
         <Empty>Nothing was measured yet. Measure on four days to see where it goes.</Empty>
       )}
-      <KeptPictures athleteId={id} />
+      <KeptPictures athleteId={athlete.data.id} />
     </Page>
   );
 }
