@@ -3,7 +3,6 @@ import { screen } from '@testing-library/react';
 import { answering, show } from '../screen.fixture.js';
 import { useOutbox } from '../store/outbox.js';
 import { MorningQuestion, useOwnMornings } from './morning.js';
-import { Mornings } from '../features/today/mornings.js';
 
 const ID = '0197a1b2-0000-7000-8000-000000000002';
 beforeEach(() => {
@@ -37,20 +36,6 @@ describe('the morning after', () => {
     expect(screen.getByText(/Right hand numb or tingling the morning after: stop, and have it looked at/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Record the morning' }));
     expect(sent()).toMatchObject([{ body: { left: 0, right: 0, numb: 'right' } }]);
-  });
-
-  const asked = { sessionId: ID, athleteId: 'a', athleteName: 'Wren Halloran', title: 'Two hands', endedAt: new Date().toISOString(), before: null }; // prettier-ignore
-  test('on Today it is calm with one tap, and not asked twice', async () => {
-    const { user } = show(<Mornings mornings={[asked]} />);
-    await user.click(screen.getByRole('button', { name: 'Calm, both hands: Wren Halloran' }));
-    expect(sent()).toMatchObject([{ body: { left: 0, right: 0 } }]);
-    expect(screen.queryByRole('button', { name: /Tell of the morning/ })).toBeNull();
-    expect(screen.getAllByText(/go on\.$/)).toHaveLength(2);
-  });
-
-  test('nobody to ask: nothing is shown', () => {
-    show(<Mornings mornings={[]} />);
-    expect(screen.queryByText('The morning after')).toBeNull();
   });
 
   test('what is on its way is known by its session', () => {

@@ -33,7 +33,12 @@ describe('numbers of readings', () => {
     expect(metricText('kg', 70, 1)).toBe('154.3 lb');
     expect(told('was it 45.0 kg?')).toBe('was it 99.2 lb?');
     expect(measureText('cm', 180.3)).toBe('71');
-    expect(measureFrom('cm', 71)).toBe(180.34);
+    // 180.34 cm are kept in half centimetres, 86.18 kg in tenths; shown again they are what was typed.
+    expect(measureFrom('cm', 71)).toBe(180.5);
+    expect(measureText('cm', 188)).toBe('74');
+    expect(measureFrom('cm', 74)).toBe(188);
+    expect(measureFrom('kg', 190)).toBe(86.2);
+    expect(measureText('kg', 86.2)).toBe('190');
     for (const typed of [0.3, 12.3, 154.3]) expect(numberText('N', storedValue('N', typed))).toBe(typed.toFixed(1));
   });
 });

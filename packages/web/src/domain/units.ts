@@ -1,4 +1,12 @@
-import { inWords, kgFromN, newtonsFromKg, READING_LIMITS, type ReadingUnit, shownAs } from '@clay-pot/core';
+import {
+  BODY_LIMITS,
+  inWords,
+  kgFromN,
+  newtonsFromKg,
+  READING_LIMITS,
+  type ReadingUnit,
+  shownAs,
+} from '@clay-pot/core';
 import { useUnits } from '../store/units.js';
 
 /** How a metric unit is shown now: a change of units draws the page anew, so that no text has to ask. */
@@ -49,6 +57,10 @@ export const told = <T extends string | undefined>(sentence: T): T =>
 /** A measure of a body as it stands in a field. @example measureText('cm', 170) → '170' */
 export const measureText = (metric: 'cm' | 'kg' | undefined, value: number | null): string =>
   value === null || Number.isNaN(value) ? '' : String(metric ? Number(inUnit(metric, value).toFixed(1)) : value);
-/** What was typed as a measure of a body, in its metric unit, to the millimetre or to ten grams. */
-export const measureFrom = (metric: 'cm' | 'kg' | undefined, typed: number): number =>
-  metric && unitOf(metric) !== metric ? Number(outOfUnit(metric, typed).toFixed(2)) : typed;
+/** In which steps measures of a body are kept. */
+const STEP = { cm: BODY_LIMITS.statureCm.step, kg: BODY_LIMITS.massKg.step } as const;
+/** What was typed as a measure of a body, in its metric unit; from another unit to the step that is kept. */
+export function measureFrom(metric: 'cm' | 'kg' | undefined, typed: number): number {
+  if (!metric || unitOf(metric) === metric) return typed;
+  return Number((Math.round(outOfUnit(metric, typed) / STEP[metric]) * STEP[metric]).toFixed(1));
+}

@@ -1,0 +1,89 @@
+import type { Athlete, ClassRow, SequenceListItem, SessionRecord, StoredSequence } from '@clay-pot/contracts';
+import { v7 as uuid } from 'uuid';
+import { expect, someoneNew, test } from './house.js';
+
+const HOUR_MS = 3_600_000;
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+
+  test('the morning after is asked on Today, without a network too; numbness bars the hand everywhere', async ({
+    coach: page,
+    house,
+  }) => {
+    const id = await someoneNew(page, house, 'Kitto Vane');
+    const [first] = await house.read<SequenceListItem[]>(page, '/sequences');
+    const { document } = await house.read<StoredSequence>(page, `/sequences/${first!.id}`);
+    const sessionId = uuid();
+    const at = (hoursAgo: number) => new Date(Date.now() - hoursAgo * HOUR_MS).toISOString();
+    const put = async (path: string, data: object) => {
+      const answer = await page.request.put(`${house.address}/api${path}`, {
+        data,
+        headers: { origin: house.address },
+      });
+      expect(answer.ok()).toBe(true);
+    };
+    // A day ago, wherever in the day it is now.
+    await put(`/sessions/${sessionId}`, { athleteId: id, sequenceId: first!.id, plan: document, startedAt: at(25) });
+    await put(`/sessions/${sessionId}/end`, { ending: 'completed', note: '', endedAt: at(24.5) });
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Tell of the morning: Kitto Vane' }).click();
+    const question = page.getByRole('listitem').filter({ hasText: 'Kitto Vane' });
+    await question.getByRole('button', { name: 'Left hand, the morning after 4' }).click();
+    await question.getByRole('button', { name: 'Right hand, the morning after 0' }).click();
+    await expect(question.getByText('Left hand 4 of 10 the morning after: stay at this level.')).toBeVisible();
+    await question.getByRole('button', { name: 'left', exact: true }).click();
+    await expect(question.getByText(/Left hand numb or tingling/)).toBeVisible();
+    await page.context().setOffline(true);
+    await question.getByRole('button', { name: 'Record the morning' }).click();
+    await expect(question.getByText(/have it looked at/)).toBeVisible();
+    await page.context().setOffline(false);
+    const record = () => house.read<SessionRecord>(page, `/sessions/${sessionId}`);
+    await expect.poll(async () => (await record()).morning?.left).toBe(4);
+    const { cautions } = await house.read<Athlete>(page, `/athletes/${id}`);
+    expect(cautions).toMatchObject([{ caution: 'stop-sign', hand: 'left', stopped: { sessionId, sign: 'numbness' } }]);
+    await page.goto(`/people/${id}`);
+    await expect(page.getByText('Refer first')).toBeVisible();
+    await page.goto(`/records/${sessionId}`);
+    await expect(page.getByText(/Left hand numb or tingling the morning after/).first()).toBeVisible();
+    const [top] = await house.read<ClassRow[]>(page, '/class');
+    expect(top!.reasons[0]).toContain('unloaded only');
+    await page.goto('/people/class');
+    await expect(page.getByRole('row').filter({ hasText: 'Kitto Vane' })).toContainText('left hand');
+  });
+});
+
+test('a coach of pounds and inches reads and types them everywhere; nothing that is kept changes', async ({
+  coach: page,
+  house,
+}) => {
+  const id = await someoneNew(page, house, 'Demelza Strand');
+  await page.goto('/account');
+  await page.getByRole('button', { name: 'pounds' }).click();
+  await page.getByRole('button', { name: 'inches' }).click();
+  try {
+    await expect(page.getByRole('button', { name: 'inches' })).toHaveAttribute('aria-pressed', 'true');
+    await page.goto(`/people/${id}`);
+    await expect(page.getByText('185.2 lb')).toBeVisible();
+    await expect(page.getByText('74 in')).toBeVisible();
+    await page.getByRole('button', { name: 'Edit' }).click();
+    await expect(page.getByLabel('Mass, lb')).toHaveValue('185.2');
+    await page.getByLabel('Mass, lb').fill('900');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByText(/55\.1–440\.9 lb/)).toBeVisible();
+    await page.getByLabel('Mass, lb').fill('190');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByText('190.0 lb')).toBeVisible();
+    expect((await house.read<Athlete>(page, `/athletes/${id}`)).massKg).toBe(86.2);
+    // By the keyboard alone, in a new page: the choice is the account's.
+    await page.goto(`/people/${id}/measure`);
+    await page.getByRole('checkbox', { name: 'Grip', exact: true }).check();
+    await page.getByRole('button', { name: /^Measure 1/ }).click();
+    await page.getByLabel('Trial 1, right, lb').fill('100');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('list', { name: 'So far' })).toContainText('100.0 lb');
+  } finally {
+    const data = { mass: 'kg', length: 'cm' };
+    await page.request.put(`${house.address}/api/sign-in/units`, { data, headers: { origin: house.address } });
+  }
+});
