@@ -21,6 +21,9 @@ const swc = (decorators) => ({
 });
 
 export default {
+  // Its own choice on two cores is one worker; each begins anew before modules that were loaded in it fill the memory.
+  maxWorkers: 2,
+  workerIdleMemoryLimit: '1500MB',
   projects: [
     {
       ...shared,

@@ -46,6 +46,12 @@ describe('what holds, repetitions and all-out tests tell of maxima', () => {
     expect(off([...tested, ...hold])).toBeLessThan(off(hold) / 2);
   });
 
+  test('what was held four months ago is left; what was measured after a session’s work, too', () => {
+    expect(told({ ...on('hold', 'hang', 60), onDay: '2026-06-01' })).toEqual([]);
+    const warm = { sessionId: '0197a1b2-0000-7000-8000-000000000000', moment: 'after' } as const;
+    expect(told({ ...on('hold', 'hang', 60), ...warm })).toEqual([]);
+  });
+
   test('palm lifts to the end tell of the wrist; what is limited elsewhere tells nothing', () => {
     expect(told(on('repetitions', 'palm lift', 8))[0]).toMatchObject({ action: 'wrist flexion', kind: 'to failure' });
     // A plank on the palms ends with trunk and shoulders long before the wrists.

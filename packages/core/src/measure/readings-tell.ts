@@ -1,10 +1,10 @@
 import { type Protocol, PROTOCOLS } from './protocols.js';
 import { type Done, evidenceOfDone } from '../effort/evidence.js';
 import type { Evidence } from '../mechanics/belief.js';
-import type { Person } from '../mechanics/capacity.js';
+import { isRecent, type Person } from '../mechanics/capacity.js';
 import { type Dose, DOSE_LIMITS } from '../model/dose.js';
 import { findLevel, type MovementLookup, usualWay } from '../model/movement.js';
-import type { Reading } from '../model/reading.js';
+import { isCold, type Reading } from '../model/reading.js';
 import { type Sequence, USUAL_PACING } from '../model/sequence.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { working } from '../vocabulary/constant.js';
@@ -19,6 +19,8 @@ const KEPT_UP = working('Critical force over the maximum', 0.4, 'of a maximal sq
 export function heldAndTested(person: Person, readings: readonly Reading[], lookup: MovementLookup): Evidence[] {
   return readings.flatMap((reading): Evidence[] => {
     const { kind, of, hand, value, onDay } = reading;
+    // What is older says next to nothing beside what was seen since, and each is a session that is computed.
+    if (!isRecent(onDay, person.today) || !isCold(reading)) return [];
     if (kind === 'critical force' && of === 'grip') {
       return [{ kind: 'to failure', action: 'grip', hand, value: value / KEPT_UP.value, onDay, what: 'all-out test' }];
     }

@@ -11,6 +11,8 @@ import { ReadingRow } from './reading.entity.js';
 
 /** A hand of ours that measures changes over the years. */
 const REPEATS_DAYS = 400;
+/** The latest of a large studio are enough. */
+const REPEATS_READINGS = 6000;
 
 /** Keeps measurements: rows are added and taken out, never changed. */
 @Injectable()
@@ -27,7 +29,12 @@ export class ReadingsService {
   /** The studio’s own repeats, pooled over its athletes. */
   async repeats(scope: StudioScope): Promise<RepeatsAnswer[]> {
     const since = dayIn(scope.timeZone, subDays(this.clock.now(), REPEATS_DAYS));
-    const rows = await scope.of(ReadingRow).find({ where: { onDay: MoreThanOrEqual(since) }, order: { onDay: 'ASC', id: 'ASC' } }); // prettier-ignore
+    const latest = await scope.of(ReadingRow).find({
+      where: { onDay: MoreThanOrEqual(since) },
+      order: { onDay: 'DESC', id: 'DESC' },
+      take: REPEATS_READINGS,
+    });
+    const rows = latest.reverse();
     const byPerson = new Map<string, StoredReading[]>();
     for (const row of rows) {
       const mine = byPerson.get(row.athleteId);

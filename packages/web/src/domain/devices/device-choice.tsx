@@ -116,9 +116,8 @@ export function DeviceChoice({ sort, isTypable = true, source, choose }: Props) 
         {sort === 'angle' && <option value="recorded phone">a recorded phone</option>}
         {source.kind === 'file' && <option value="file">{source.device.name}</option>}
       </SelectField>
-      {source.kind === 'simulated' ? (
-        <Simulated source={source} choose={choose} />
-      ) : (
+      {source.kind === 'simulated' && <Simulated source={source} choose={choose} />}
+      {(source.kind === 'typed' || source.kind === 'file') && (
         <label className="block text-small font-semibold">
           or from a recorded file (CSV)
           <input

@@ -162,6 +162,7 @@ function Placing({ athlete, motion, hand, picture, take, again }: PlacingProps) 
         {points.map((point, index) => (
           <PointHandle
             key={way.points[index]}
+            number={index + 1}
             name={`Point ${index + 1}: ${way.points[index] ?? ''}`}
             {...{ point, width, height }}
             move={(to) => move(index, to)}
@@ -188,7 +189,7 @@ function Result({ angle, take, again }: { angle: PhotoAngle | null; take: (deg: 
       <b className="display text-head figures" role="status" aria-label="Angle">
         {angle ? `${angle.deg.toFixed(0)}° ± ${angle.errorDeg.toFixed(0)}°` : '–'}
       </b>
-      <span className="flex-1 text-small text-ink-soft">
+      <span className="order-last basis-full text-small text-ink-soft">
         {angle ? 'by how well the points can be placed; a slanted camera adds to it' : 'the points lie on each other'}
       </span>
       {angle && (
@@ -215,6 +216,7 @@ export function Arms({ points, width, height }: { points: ThreePoints; width: nu
 }
 
 interface HandleProps {
+  number: number;
   name: string;
   point: PicturePoint;
   width: number;
@@ -234,7 +236,7 @@ const WAYS: Readonly<Record<string, readonly [x: number, y: number]>> = {
 };
 
 /** A point that is dragged, or moved by the arrow keys; with Shift further. */
-function PointHandle({ name, point, width, height, move, place }: HandleProps) {
+function PointHandle({ number, name, point, width, height, move, place }: HandleProps) {
   return (
     <button
       type="button"
@@ -263,6 +265,9 @@ function PointHandle({ name, point, width, height, move, place }: HandleProps) {
       <span className="grid size-6 place-items-center rounded-full border-3 border-white outline-2 outline-cobalt">
         <span className="size-1 rounded-full bg-cobalt" />
       </span>
+      <b className="absolute top-0 right-0 bg-cobalt px-1 text-fine text-white" aria-hidden>
+        {number}
+      </b>
     </button>
   );
 }

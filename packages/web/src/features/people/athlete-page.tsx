@@ -49,7 +49,7 @@ export default function AthletePage() {
             <Button onClick={() => setEditing(true)}>Edit</Button>
             <ButtonLink to={`/people/${person.id}/ask`}>Ask</ButtonLink>
             <ButtonLink to={`/people/${person.id}/measure`}>Measure</ButtonLink>
-            <ButtonLink to={`/people/${person.id}/band`}>Band</ButtonLink>
+            <ButtonLink to={`/people/${person.id}/band`}>Press</ButtonLink>
             <ButtonLink to={`/people/${person.id}/week`}>Week</ButtonLink>
             <Button kind="primary" onClick={() => void designFor(person)}>
               New sequence
