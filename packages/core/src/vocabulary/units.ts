@@ -1,14 +1,13 @@
-import { type Of, oneOf, record } from './schema.js';
-
-/** ShownUnits that masses are shown in. */
+/** Units that masses are shown in. */
 export const MASS_UNITS = ['kg', 'lb'] as const;
-/** ShownUnits that lengths of a hand or a body are shown in. */
+/** Units that lengths of a hand or a body are shown in. */
 export const LENGTH_UNITS = ['cm', 'in'] as const;
 
 /** What a coach reads masses, forces and lengths in. Everything is kept metric. */
-export const UNITS = record({ mass: oneOf(MASS_UNITS, 'Masses in'), length: oneOf(LENGTH_UNITS, 'Lengths in') });
-/** What a coach reads masses and lengths in. */
-export type ShownUnits = Of<typeof UNITS>;
+export interface ShownUnits {
+  readonly mass: (typeof MASS_UNITS)[number];
+  readonly length: (typeof LENGTH_UNITS)[number];
+}
 /** As everything is kept. */
 export const METRIC: ShownUnits = { mass: 'kg', length: 'cm' };
 

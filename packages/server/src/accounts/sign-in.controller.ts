@@ -1,5 +1,5 @@
-import { must, UNITS, type ShownUnits } from '@clay-pot/core';
-import { SIGN_IN, type SignInRequest, type WhoAmI } from '@clay-pot/contracts';
+import { must, type ShownUnits } from '@clay-pot/core';
+import { SIGN_IN, type SignInRequest, UNITS_INPUT, type WhoAmI } from '@clay-pot/contracts';
 import { Controller, Delete, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { CONFIG } from '../config.token.js';
@@ -22,7 +22,7 @@ export class SignInController {
   }
 
   @Put('units')
-  units(@Me() me: SignedIn, @Input('UnitsInput', UNITS) units: ShownUnits): Promise<WhoAmI> {
+  units(@Me() me: SignedIn, @Input('UnitsInput', UNITS_INPUT) units: ShownUnits): Promise<WhoAmI> {
     return this.signIns.keepUnits(me, units);
   }
 
