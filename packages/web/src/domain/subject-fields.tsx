@@ -111,7 +111,9 @@ export function NumberField({ field, set }: { field: MovableField; set: (value: 
     if (typed === null) return;
     const number = readNumber(typed);
     if (!(number >= min && number <= max)) {
-      setTrouble(`Must be within ${shown(min, shownStep)}–${shown(max, shownStep)} ${unit}.`);
+      // Without zeros that say nothing.
+      const plain = (bound: number) => String(Number(shown(bound, shownStep)));
+      setTrouble(`Must be within ${plain(min)}–${plain(max)} ${unit}.`);
       return;
     }
     setTrouble(null);
