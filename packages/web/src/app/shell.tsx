@@ -1,4 +1,3 @@
-import { UserRound } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { NavigationType, NavLink, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router';
 import { lastKnownMe, useMe, useStoredMethods, useStoredMovements } from '../api/queries.js';
@@ -108,8 +107,8 @@ export function Shell() {
               <span className="ml-auto flex items-center gap-2 sm:hidden">
                 <ConnectionState />
                 <OutboxState />
-                <NavLink to="/account" aria-label="Your account" className="-my-2 grid size-11 place-items-center">
-                  <UserRound size={20} aria-hidden />
+                <NavLink to="/account" className="-my-2 grid min-h-11 place-items-center text-small underline">
+                  Account
                 </NavLink>
               </span>
             </div>

@@ -1,0 +1,136 @@
+import { minutesText } from '@clay-pot/core';
+import type { TodayDue } from '@clay-pot/contracts';
+import { lazy, Suspense } from 'react';
+import { Link } from 'react-router';
+import { useMe, useToday } from '../../api/queries.js';
+import { ButtonLink } from '../../ui/button.js';
+import { agoText, dayText } from '../../ui/format.js';
+import { DiscomfortMark } from '../../ui/marks.js';
+import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
+
+// Nobody is signed in yet on the first page: what only a coach sees comes after it.
+const SessionRows = lazy(async () => ({ default: (await import('../../domain/session-rows.js')).SessionRows }));
+const ToDecide = lazy(async () => ({ default: (await import('./to-decide.js')).ToDecide }));
+const Mornings = lazy(async () => ({ default: (await import('./mornings.js')).Mornings }));
+const BlockStrip = lazy(() => import('../../domain/block-strip.js'));
+/** How many hands of a sequence are shown beside it. */
+const MOST_HANDS = 5;
+
+/** Who is due, what waits for a decision, what was done lately. */
+export default function TodayContent() {
+  const today = useToday();
+  const me = useMe();
+  if (today.isPending) return <Loading what="today" />;
+  if (!today.data) return <Trouble error={today.error} retry={() => void today.refetch()} />;
+  const { day, due, calls, recent, mornings } = today.data;
+  const open = due.filter((item) => item.state === 'due').length;
+  return (
+    <Page
+      title={dayText(`${day}T12:00:00`)}
+      lead={`${me.data?.studio.name ?? ''}: ${open === 0 ? 'nobody left for today' : open === 1 ? 'one session to lead' : `${open} sessions to lead`}`}
+    >
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-y-8">
+        <div className="grid items-start gap-x-10 gap-y-8 xl:grid-cols-[minmax(0,4fr)_minmax(0,3fr)]">
+          <Part title="Due today">
+            {due.length ? (
+              <DueList due={due} />
+            ) : (
+              <Empty>Nobody is planned for today. Give a sequence to somebody on their page.</Empty>
+            )}
+          </Part>
+          <Suspense fallback={null}>
+            <div className="grid gap-8">
+              <ToDecide calls={calls} />
+              <Mornings mornings={mornings} />
+            </div>
+          </Suspense>
+        </div>
+        <Part
+          title="Lately"
+          aside={
+            <Link to="/records" className="text-small underline underline-offset-2">
+              All records
+            </Link>
+          }
+        >
+          {recent.length ? (
+            <Suspense fallback={null}>
+              <SessionRows sessions={recent} withAthlete />
+            </Suspense>
+          ) : (
+            <Empty>No session yet. Lead one from the list above.</Empty>
+          )}
+        </Part>
+      </div>
+    </Page>
+  );
+}
+
+/** Who is due, with what; on a phone the sequence stands below the name. */
+function DueList({ due }: { due: readonly TodayDue[] }) {
+  return (
+    <ul>
+      {due.map((item) => (
+        <li
+          key={item.assignmentId}
+          className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-4 gap-y-1 border-b border-line py-2.5 sm:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_auto]"
+        >
+          <div>
+            <Link to={`/people/${item.athleteId}`} className="font-semibold hover:underline">
+              {item.athleteName}
+            </Link>
+            <div className="text-small text-ink-soft">{item.practice}</div>
+            <LastSession session={item.lastSession} />
+          </div>
+          <div className="max-sm:col-span-2 max-sm:row-start-2">
+            <div className="flex items-baseline justify-between gap-3">
+              <Link to={`/sequences/${item.sequenceId}?athlete=${item.athleteId}`} className="hover:underline">
+                {item.sequenceTitle}
+              </Link>
+              <span className="whitespace-nowrap figures">{minutesText(item.durationMs)}</span>
+            </div>
+            {item.missedDays.length > 0 && (
+              <div className="text-small text-amber">
+                missed {item.missedDays.map((missed) => dayText(`${missed}T12:00:00`)).join(', ')}
+              </div>
+            )}
+            {item.stops.map((stop) => (
+              <div key={stop} className="text-small font-semibold text-iron">
+                {stop}
+              </div>
+            ))}
+            <Suspense fallback={<div className="h-10" />}>
+              <BlockStrip sequenceId={item.sequenceId} most={MOST_HANDS} />
+            </Suspense>
+          </div>
+          {item.state === 'done' ? (
+            <span className="bg-celadon-wash px-2 py-1 font-semibold text-celadon">done</span>
+          ) : (
+            <ButtonLink
+              to={`/sequences/${item.sequenceId}/lead?athlete=${item.athleteId}`}
+              aria-label={`Lead ${item.sequenceTitle} for ${item.athleteName}`}
+              className="max-sm:min-h-11"
+            >
+              Lead
+            </ButtonLink>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function LastSession({ session }: { session: TodayDue['lastSession'] }) {
+  return (
+    <div className="mt-1 flex flex-wrap items-center gap-x-2 text-small text-ink-soft">
+      {session ? (
+        <>
+          {agoText(session.startedAt)}
+          <DiscomfortMark score={session.maxDiscomfort} policy={session.discomfortPolicy} />
+        </>
+      ) : (
+        'first time'
+      )}
+    </div>
+  );
+}
