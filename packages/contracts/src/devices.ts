@@ -8,11 +8,11 @@ import {
   HANDS,
   idOf,
   LEVER_CM,
+  MEASURED_NAMES,
   type Of,
   oneOf,
   optional,
   record,
-  text,
   trueOrFalse,
   within,
 } from '@clay-pot/core';
@@ -39,7 +39,7 @@ export const SIMULATED_SETUP = record({
   tires: optional(trueOrFalse()),
   fault: optional(oneOf(DEVICE_FAULTS, 'Fault')),
   /** What is measured: an action, a motion or a finger; grip, or extension of the wrist, where it is left out. */
-  of: optional(text(40, 1, 'Of what')),
+  of: optional(oneOf(MEASURED_NAMES, 'Of what')),
   isActive: optional(trueOrFalse()),
   leverCm: optional(between(LEVER_CM, 'Gauge from the wrist')),
   /** How many times faster than a hand it is sent, for trying out. */

@@ -93,12 +93,12 @@ export type CriticalForceQuestion = Of<typeof CRITICAL_FORCE_QUESTION>;
 /** What can be kept up, and what can be done above it once. */
 export interface CriticalForceAnswer extends CriticalForce {
   criticalForceKg: number;
-  /** How long forces above it can be held with all that there is above it, s. */
+  /** How many contractions of this length each force above it allows. */
   repeats: RepeatsAbove[];
 }
 
 /** Reads an all-out test. */
 export function answerCriticalForce({ contractionsN, workS }: CriticalForceQuestion): CriticalForceAnswer {
   const told = criticalForceOf(contractionsN, workS);
-  return { ...told, criticalForceKg: kgFromN(told.criticalForceN), repeats: repeatsAbove(told) };
+  return { ...told, criticalForceKg: kgFromN(told.criticalForceN), repeats: repeatsAbove(told, workS) };
 }

@@ -1,22 +1,13 @@
 import { idOf, list, type Of, READING, record, type Reading } from '@clay-pot/core';
 
-export { READING as READING_INPUT, type Reading as ReadingInput } from '@clay-pot/core';
-
-/** A coach’s own repeats of one thing, pooled over everybody who was measured. */
-export interface RepeatsAnswer {
-  kind: Reading['kind'];
-  of: string;
-  detail: string;
-  /** Readings of one hand on one day, and trials of one reading. */
-  sets: number[][];
-}
+export { READING as READING_INPUT, type Reading as ReadingInput, type Repeats as RepeatsAnswer } from '@clay-pot/core';
 
 /** A reading as it is stored. */
 export interface StoredReading extends Reading {
   id: string;
 }
 
-/** More readings are no one file’s. */
+/** Twice the rows of a file: a row of both hands is two readings. */
 export const MOST_READINGS_AT_ONCE = 2000;
 /** Many readings of one athlete at once, each with the id that it is to have: all of them are kept, or none. */
 export const READINGS_INPUT = record({

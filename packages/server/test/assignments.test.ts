@@ -33,6 +33,7 @@ const lead = async (startedAt: string, change: { ending?: string; stopSign?: str
   await coach.ask('PUT', `/sessions/${id}`, { ...pair, plan: SEQUENCE, startedAt });
   await coach.ask('PUT', `/sessions/${id}/reports/${uuid()}`, { blockId: 'b1', discomfort, exertion: 5, note: '', at });
   await coach.ask('PUT', `/sessions/${id}/end`, { ending, note: '', endedAt: at, ...(stopSign && { stopSign }) });
+  return id;
 };
 
 describe('giving a sequence', () => {
@@ -130,5 +131,26 @@ describe('today', () => {
     const [call] = (await today()).calls;
     expect(call).toMatchObject({ kind: 'refer', athleteName: 'Test Person' });
     expect(call!.reason).toContain('cold, blue or white');
+  });
+});
+
+describe('the morning after', () => {
+  const tell = (id: string, at: string, left: number) =>
+    coach.ask('PUT', `/sessions/${id}/morning`, { left, right: 0, at });
+
+  test('is asked of the newest session of a day before, whatever is led today', async () => {
+    const first = await lead('2026-06-07T08:00:00.000Z');
+    await tell(first, '2026-06-08T07:00:00.000Z', 2);
+    const yesterday = await lead('2026-06-09T08:00:00.000Z');
+    await lead('2026-06-10T08:00:00.000Z');
+    expect((await today()).mornings).toMatchObject([{ sessionId: yesterday, before: { left: 2, right: 0 } }]);
+    await tell(yesterday, '2026-06-10T07:00:00.000Z', 1);
+    expect((await today()).mornings).toEqual([]);
+  });
+
+  test('is not asked of a session that was stopped, nor of one of long ago', async () => {
+    await lead('2026-06-06T08:00:00.000Z');
+    await lead('2026-06-09T08:00:00.000Z', { ending: 'stopped', stopSign: 'sharp' });
+    expect((await today()).mornings).toEqual([]);
   });
 });

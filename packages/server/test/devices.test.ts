@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals';
 import type { DeviceMessage } from '@clay-pot/contracts';
-import { forcesOf, tellTrial, traceOf } from '@clay-pot/core';
+import { lineReader, tellTrial, traceOf } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { WebSocket } from 'ws';
 import { ATHLETE, House, PASSWORD } from './house.js';
@@ -54,7 +54,7 @@ describe('a simulated device', () => {
     expect(messages.length).toBeGreaterThan(15);
     expect(messages.at(-1)!.isOver).toBe(true);
     const samples = messages.flatMap((message) => message.samples);
-    const trace = traceOf(forcesOf(samples, 'force')!);
+    const trace = traceOf(lineReader('force')(samples)!);
     expect(trace.faults).toEqual([]);
     expect(Math.abs(trace.peakN! - 330)).toBeLessThan(20);
   });
@@ -88,6 +88,9 @@ describe('a simulated device', () => {
       reason: 'setup must be JSON: a kind, a hand and a program.',
     });
     expect((await listen({ ...trial, kind: 'spoon' })).reason).toContain('/kind must be one of grip');
+    expect((await listen({ ...trial, of: 'wrist flexoin' })).reason).toMatch(/^\/of must be one of wrist flexion, /);
+    // A reason has room for 123 bytes: what is longer in them than in letters is cut between two letters.
+    expect((await listen({ ...trial, ['ü'.repeat(110)]: 1 })).reason).toMatch(/^\/ü{60}/);
     expect((await listen({ ...trial, athleteId: uuid() })).reason).toContain('no such athlete');
   });
 

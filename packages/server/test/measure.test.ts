@@ -72,6 +72,10 @@ test('an all-out test has its critical force', async () => {
   const { body } = await ask<CriticalForceAnswer>('critical-force', { contractionsN });
   expect(body).toMatchObject({ criticalForceN: 200, capacityAboveNs: 6300, percentOfBest: 50, faults: [] });
   expect(body.repeats[0]).toEqual({ percentOfBest: 60, forceN: 240, contractions: 22 });
+  // Longer contractions spend more of what is above, and there is as much more of it.
+  const longer = await ask<CriticalForceAnswer>('critical-force', { contractionsN, workS: 10 });
+  expect(longer.body.capacityAboveNs).toBe(9000);
+  expect(longer.body.repeats).toEqual(body.repeats);
   const few = await ask('critical-force', { contractionsN: [300, -20] });
   expect(few.status).toBe(422);
   expect(few.body.detail).toContain('the test has 24');

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { guessedMapping, readingKeys, readingsIn, readReadingsTable, writeReadingsFile } from './readings-file.js';
 import type { Reading } from '../model/reading.js';
 import { HANDS } from '../vocabulary/hands.js';
-import { MEASURABLE, READING_KINDS, READING_LIMITS } from '../vocabulary/measures.js';
+import { GAUGES, MEASURABLE, READING_KINDS, READING_LIMITS } from '../vocabulary/measures.js';
 
 const TODAY = '2026-06-10';
 const read = (text: string, change: Partial<ReturnType<typeof guessedMapping>> = {}) => {
@@ -84,8 +84,12 @@ describe('a file of readings', () => {
         value: fc.integer({ min: Math.ceil(READING_LIMITS[unit].min), max: READING_LIMITS[unit].max }),
         onDay: fc.integer({ min: 1, max: 28 }).map((day) => `2026-05-${String(day).padStart(2, '0')}`),
         detail: fc.constantFrom('20 mm, open hand', 'a "quoted"; one'),
+        gauge: fc.constantFrom(...GAUGES),
+        trials: fc.integer({ min: 1, max: 5 }),
       }),
-    );
+    )
+    // So many trials, all of them alike, are of any value the mean.
+    .map(({ trials, ...reading }) => ({ ...reading, trials: Array<number>(trials).fill(reading.value) }));
   test('written and read again is the same', () => {
     fc.assert(
       fc.property(fc.array(anyReading, { minLength: 1, maxLength: 12 }), (readings) => {
@@ -95,6 +99,19 @@ describe('a file of readings', () => {
       }),
       { numRuns: 60 },
     );
+  });
+
+  test('trials are in the unit of their row; what is no number and no gauge is told', () => {
+    const head = 'day,hand,of,value,unit,trials,gauge\n2026-03-01,left,grip,41,kg,';
+    expect(read(`${head}40 42,Dynamometer`).readings[0]!.reading).toMatchObject({ value: 402.07, trials: [392.27, 411.88], gauge: 'dynamometer' }); // prettier-ignore
+    expect(read(`${head}40 much,spoon`).faults.map(({ pointer }) => pointer)).toEqual(['/2/trials', '/2/gauge']);
+    expect(read(`${head}40 44,`).faults).toMatchObject([{ pointer: '/2/value', message: expect.stringContaining('the mean of its trials') }]); // prettier-ignore
+  });
+
+  test('what was measured after a session’s work is in no file: read in again it would be a rested hand’s', () => {
+    const before: Reading = { kind: 'maximum', of: 'grip', hand: 'left', value: 400, onDay: '2026-03-01' };
+    const after: Reading = { ...before, value: 380, sessionId: '0197a1b2-0000-7000-8000-000000000000', moment: 'after' }; // prettier-ignore
+    expect(read(writeReadingsFile([before, after])).readings.map(({ reading }) => reading.value)).toEqual([400]);
   });
 
   test('rows of the same file have the same keys each time; equal rows are told apart', () => {

@@ -1,15 +1,15 @@
 import Papa from 'papaparse';
 import { FORCE_UNITS, type ForceUnit, NEWTONS_OF } from '../measure/device.js';
-import { unitDoubt } from '../measure/unit-doubt.js';
-import { checkReading, type Reading } from '../model/reading.js';
+import { readingDoubt } from '../measure/unit-doubt.js';
+import { checkReading, isCold, type Reading } from '../model/reading.js';
 import { isDay } from '../vocabulary/days.js';
 import type { Fault } from '../vocabulary/fault.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
-import { isAction, MEASURABLE, READING_KINDS, READING_NAMES, type ReadingKind, type ReadingUnit, readingUnit } from '../vocabulary/measures.js'; // prettier-ignore
+import { type Gauge, GAUGES, MEASURABLE, READING_KINDS, READING_NAMES, type ReadingKind, type ReadingUnit, readingUnit } from '../vocabulary/measures.js'; // prettier-ignore
 import { INCH_CM } from '../vocabulary/units.js';
 
 /** What a column of a file of readings can be. */
-export const READING_COLUMNS = ['day', 'hand', 'kind', 'of', 'value', 'unit', 'detail'] as const;
+export const READING_COLUMNS = ['day', 'hand', 'kind', 'of', 'value', 'unit', 'detail', 'trials', 'gauge'] as const;
 /** What a column of a file of readings can be. */
 export type ReadingColumn = (typeof READING_COLUMNS)[number];
 
@@ -69,6 +69,8 @@ const NAMES: Record<ReadingColumn, RegExp> = {
   value: /^(value|reading|result|angle|force|kg|n|deg|degrees|cm|seconds)$/i,
   unit: /^(unit|units)$/i,
   detail: /^(detail|details|note|notes|edge)$/i,
+  trials: /^(trials|attempts)$/i,
+  gauge: /^(gauge|measured with)$/i,
 };
 
 /** What the names and contents of a file’s columns suggest. */
@@ -119,9 +121,7 @@ export function readingsIn({ rows }: ReadingsTable, mapping: ReadingsMapping, to
       return;
     }
     for (const reading of read) {
-      const { kind, of, value } = reading;
-      const doubt = kind === 'maximum' && isAction(of) ? (unitDoubt(of, value)?.text ?? null) : null;
-      readings.push({ line, reading, doubt });
+      readings.push({ line, reading, doubt: readingDoubt(reading)?.text ?? null });
     }
   });
   return { readings, faults };
@@ -133,8 +133,9 @@ function rowReadings(cell: Cell, dayOrder: DayOrder): Reading[] | { faults: Faul
   const onDay = dayFrom(cell('day'), dayOrder);
   const hands = handsFrom(cell('hand'));
   const what = whatFrom(cell('kind'), cell('of'));
-  const typed = cell('value').replace(',', '.');
-  const value = typed === '' ? NaN : Number(typed);
+  const value = numberFrom(cell('value'));
+  const trials = cell('trials').split(/[\s;/]+/).filter((part) => part !== '').map(numberFrom); // prettier-ignore
+  const gauge = gaugeFrom(cell('gauge'));
   const faults: Fault[] = [];
   const wrong = (column: ReadingColumn, must: string) =>
     faults.push({ pointer: `/${column}`, message: `must be ${must}, not “${cell(column)}”` });
@@ -142,12 +143,28 @@ function rowReadings(cell: Cell, dayOrder: DayOrder): Reading[] | { faults: Faul
   if (hands === null) wrong('hand', 'left, right or both');
   if (!Number.isFinite(value)) wrong('value', 'a number');
   if ('column' in what) wrong(what.column, what.must);
-  if (onDay === null || hands === null || !Number.isFinite(value) || 'column' in what) return { faults };
+  if (!trials.every(Number.isFinite)) wrong('trials', 'numbers with blanks between them');
+  if (gauge === null) wrong('gauge', `one of ${GAUGES.join(', ')}`);
+  if (onDay === null || hands === null || 'column' in what || gauge === null || faults.length > 0) return { faults };
   const { kind, of, unit } = what;
-  const kept = keptValue(value, cell('unit'), unit);
+  const inKept = (each: number) => keptValue(each, cell('unit'), unit);
+  const [kept, keptTrials] = [inKept(value), trials.flatMap((each) => inKept(each) ?? [])];
   if (kept === null) return { faults: [{ pointer: '/unit', message: `must be a unit of ${of}, such as ${unit}, not “${cell('unit')}”` }] }; // prettier-ignore
   const detail = cell('detail');
-  return hands.map((hand) => ({ kind, of, hand, value: kept, onDay, ...(detail !== '' && { detail }) }));
+  return hands.map((hand) => ({
+    ...{ kind, of, hand, value: kept, onDay },
+    ...(detail !== '' && { detail }),
+    ...(keptTrials.length > 0 && { trials: keptTrials }),
+    ...(gauge && { gauge }),
+  }));
+}
+
+const numberFrom = (text: string) => (text === '' ? NaN : Number(text.replace(',', '.')));
+
+/** Undefined where nothing is told, null where it is no gauge. */
+function gaugeFrom(text: string): Gauge | undefined | null {
+  const word = text.toLowerCase();
+  return word === '' ? undefined : (GAUGES.find((gauge) => gauge === word) ?? null);
 }
 
 function dayFrom(text: string, order: DayOrder): string | null {
@@ -197,11 +214,15 @@ function keptValue(value: number, unitText: string, kept: ReadingUnit): number |
   return null;
 }
 
-/** Readings as such a file, oldest first, in the units that they are kept in: read in again, they are the same. */
+/**
+ * Readings as such a file, oldest first, in the units that they are kept in: read in again, they are the same. What was measured after a session’s work is left out:
+ * in a file it would stand as if the hand were rested.
+ */
 export const writeReadingsFile = (readings: readonly Reading[]): string =>
   Papa.unparse({
-    fields: [...READING_COLUMNS, 'trials', 'gauge'],
+    fields: [...READING_COLUMNS],
     data: readings
+      .filter(isCold)
       .toSorted((a, b) => a.onDay.localeCompare(b.onDay))
       .map(({ onDay, hand, kind, of, value, detail, trials, gauge }) => [
         ...[onDay, hand, kind, of, value, readingUnit(kind, of) ?? '', detail ?? ''],

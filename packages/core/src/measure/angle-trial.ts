@@ -72,13 +72,19 @@ export const tiltBetween = (from: Tilt, to: Tilt): number =>
 /** Where a trial begins is the mean of so long, s. */
 const ZERO_OVER_S = 0.3;
 
+/** Tells whether a trial is still at its start. */
+function starting(): (tS: number) => boolean {
+  let startS: number | undefined;
+  return (tS) => tS - (startS ??= tS) <= ZERO_OVER_S;
+}
+
 /** Reads angles from where each trial began: the first third of a second is zero. */
 export function anglesFromStart(): (tS: number, deg: number) => AngleSample {
+  const isStart = starting();
   const first: number[] = [];
-  let [startS, zero] = [NaN, 0];
+  let zero = 0;
   return (tS, deg) => {
-    if (Number.isNaN(startS)) startS = tS;
-    if (tS - startS <= ZERO_OVER_S) {
+    if (isStart(tS)) {
       first.push(deg);
       zero = mean(first);
     }
@@ -88,11 +94,11 @@ export function anglesFromStart(): (tS: number, deg: number) => AngleSample {
 
 /** Reads turns of a phone from where the trial began. */
 export function tiltsFromStart(): (tS: number, tilt: Tilt) => AngleSample {
-  let [startS, count] = [NaN, 0];
+  const isStart = starting();
+  let count = 0;
   let sum: Tilt = { beta: 0, gamma: 0 };
   return (tS, tilt) => {
-    if (Number.isNaN(startS)) startS = tS;
-    if (tS - startS <= ZERO_OVER_S) {
+    if (isStart(tS)) {
       count++;
       sum = { beta: sum.beta + tilt.beta, gamma: sum.gamma + tilt.gamma };
     }

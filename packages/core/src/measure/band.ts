@@ -110,10 +110,14 @@ export function bandWatched(
 /** Nobody looks for a while: between two repetitions the hand may open. */
 export const unwatched = (watch: BandWatch): BandWatch => ({ ...watch, lastS: null, runS: 0, outS: 0 });
 
+/** How much of the time it was kept since it was first reached, percent; null where it never was. @example keptPercent({ insideS: 3, triedS: 4 }) → 75 */
+export const keptPercent = ({ insideS, triedS }: Pick<BandScore, 'insideS' | 'triedS'>): number | null =>
+  triedS > 0 ? (100 * insideS) / triedS : null;
+
 /** What was watched as a score. */
 export const scoreIn = ({ insideS, triedS, longestS, lost }: BandWatch, { forS }: Pick<Band, 'forS'>): BandScore => ({
   ...{ insideS, triedS, longestS, lost },
-  scorePercent: triedS > 0 ? (100 * insideS) / triedS : 0,
+  scorePercent: keptPercent({ insideS, triedS }) ?? 0,
   isDone: longestS >= forS,
 });
 

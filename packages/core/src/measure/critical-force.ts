@@ -95,11 +95,12 @@ export interface RepeatsAbove {
 
 const REPEATS_AT = [60, 70, 80, 90] as const;
 
-/** Contractions at shares of the best one that lie above the critical force. */
+/** Contractions at shares of the best one that lie above the critical force. @param workS seconds that each lasts */
 export const repeatsAbove = (
   told: Pick<CriticalForce, 'criticalForceN' | 'capacityAboveNs' | 'bestN'>,
+  workS: number = ALL_OUT.workS,
 ): RepeatsAbove[] =>
   REPEATS_AT.map((percentOfBest) => {
     const forceN = (told.bestN * percentOfBest) / 100;
-    return { percentOfBest, forceN, contractions: contractionsAbove(told, forceN) };
+    return { percentOfBest, forceN, contractions: contractionsAbove(told, forceN, workS) };
   }).filter(({ contractions }) => Number.isFinite(contractions));

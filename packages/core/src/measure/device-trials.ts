@@ -2,7 +2,7 @@ import { quantileSorted } from 'simple-statistics';
 import { anglesFromStart, type AngleTrial, angleTrialOf, tiltsFromStart } from './angle-trial.js';
 import { contractionsIn } from './contractions.js';
 import { type CriticalForce, criticalForceOf, FEWEST_CONTRACTIONS } from './critical-force.js';
-import { type DeviceKind, type DeviceSample, type DeviceUnit, NEWTONS_OF } from './device.js';
+import { type DeviceKind, type DeviceSample, forceReader } from './device.js';
 import { type PlatesSample, type PlatesTrial, platesTrialOf } from './plates-trial.js';
 import type { Protocol } from './protocols.js';
 import type { ForceSample, TraceFault } from './sample.js';
@@ -39,20 +39,18 @@ export const LASTS_AT_MOST_S: Readonly<Record<TrialSort, number>> = { force: 60,
 export function lineReader(sort: TrialSort): (samples: readonly DeviceSample[]) => ForceSample[] | null {
   const angles = angleReader();
   const plates = platesReader();
-  let unit: DeviceUnit | undefined;
+  const forces = forceReader((channel) => channel === 'force');
   return (samples) => {
-    if (sort === 'angle') return angles(samples).map(({ tS, deg }) => ({ tS, valueN: deg }));
-    const forces = samples.filter(({ channel }) => (sort === 'plates' ? isPlate(channel) : channel === 'force'));
-    unit ??= forces[0]?.unit;
-    if (unit === '°' || forces.some((sample) => sample.unit !== unit)) return null;
-    return sort === 'plates'
-      ? plates(forces).map(({ tS, leftN, rightN }) => ({ tS, valueN: leftN + rightN }))
-      : forces.map(({ tS, value }) => ({ tS, valueN: value * newtonsPer(unit) }));
+    switch (sort) {
+      case 'angle':
+        return angles(samples).map(({ tS, deg }) => ({ tS, valueN: deg }));
+      case 'plates':
+        return plates(samples)?.map(({ tS, leftN, rightN }) => ({ tS, valueN: leftN + rightN })) ?? null;
+      default:
+        return forces(samples);
+    }
   };
 }
-
-const newtonsPer = (unit: DeviceUnit | undefined) => (unit === undefined || unit === '°' ? 1 : NEWTONS_OF[unit]);
-const isPlate = (channel: string) => channel === 'left' || channel === 'right';
 
 /** Angle sensors tell their angle; phones how they lie, front to back and side to side, one after the other. */
 function angleReader() {
@@ -68,20 +66,21 @@ function angleReader() {
     });
 }
 
-/** Plates tell the left, then the right, of each instant. */
+/** Plates tell the left, then the right, of each instant. Null: the unit changed. */
 function platesReader() {
-  let left: DeviceSample | undefined;
-  return (samples: readonly DeviceSample[]): PlatesSample[] =>
-    samples.flatMap((sample) => {
-      if (sample.channel === 'left') left = sample;
-      if (sample.channel !== 'right' || left?.tS !== sample.tS) return [];
-      const factor = newtonsPer(sample.unit);
-      return [{ tS: sample.tS, leftN: left.value * factor, rightN: sample.value * factor }];
-    });
+  const forces = forceReader((channel) => channel === 'left' || channel === 'right');
+  let left: { readonly tS: number; readonly valueN: number } | undefined;
+  return (samples: readonly DeviceSample[]): PlatesSample[] | null =>
+    forces(samples)?.flatMap(({ tS, channel, valueN }) => {
+      if (channel === 'left') left = { tS, valueN };
+      if (channel !== 'right' || left?.tS !== tS) return [];
+      return [{ tS, leftN: left.valueN, rightN: valueN }];
+    }) ?? null;
 }
 
 /** What weight lies on each plate at the last instant of some samples. */
-export const platesNow = (samples: readonly DeviceSample[]): PlatesSample | undefined => platesReader()(samples).at(-1);
+export const platesNow = (samples: readonly DeviceSample[]): PlatesSample | undefined =>
+  platesReader()(samples)?.at(-1);
 
 /** What a trial on a device came to. */
 export type TrialTold =
@@ -102,7 +101,7 @@ export interface AllOutTest {
 export function tellTrial(sort: TrialSort, samples: readonly DeviceSample[]): TrialTold {
   switch (sort) {
     case 'plates':
-      return { sort, plates: platesTrialOf(platesReader()(samples)) };
+      return { sort, plates: platesTrialOf(platesReader()(samples) ?? []) };
     case 'angle':
       return { sort, angle: angleTrialOf(angleReader()(samples)) };
     case 'force':

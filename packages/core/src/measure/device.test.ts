@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { bandOf, bandOfPress, bandWatched, NOT_TRIED, scoreIn, scoreOf } from './band.js';
 import { contractionsIn } from './contractions.js';
 import { criticalForceOf } from './critical-force.js';
-import { DEVICE_KINDS, type DeviceKind, forcesOf } from './device.js';
+import { DEVICE_KINDS, type DeviceKind, type DeviceSample, forceReader } from './device.js';
 import { type DeviceFault, programSeconds, SimulatedDevice } from './simulated-device.js';
 import { traceOf } from './trace.js';
 import { capacityOf } from '../mechanics/capacity.js';
@@ -11,6 +11,8 @@ import { REFERENCE_BODIES } from '../model/body.js';
 
 const trial = (fault: DeviceFault = 'none', kind: DeviceKind = 'grip') =>
   new SimulatedDevice({ kind, most: 420, program: 'trial', fault }).samplesTo(programSeconds('trial'));
+
+const forcesOf = (samples: readonly DeviceSample[], channel: string) => forceReader((each) => each === channel)(samples); // prettier-ignore
 
 describe('a simulated device', () => {
   test('sends the same whenever it is asked, and as often as its kind does', () => {

@@ -44,11 +44,14 @@ export type ForceUnit = keyof typeof NEWTONS_OF;
 /** Units of force that devices speak in. */
 export const FORCE_UNITS = Object.keys(NEWTONS_OF) as ForceUnit[];
 
-/** A channel’s samples as forces, in newtons; null where the unit changed on the way, which no device does rightly. */
-export function forcesOf(samples: readonly DeviceSample[], channel: string): { tS: number; valueN: number }[] | null {
-  const mine = samples.filter((sample) => sample.channel === channel);
-  const unit = mine[0]?.unit;
-  if (unit === '°' || mine.some((sample) => sample.unit !== unit)) return null;
-  const factor = unit === undefined ? 1 : NEWTONS_OF[unit];
-  return mine.map(({ tS, value }) => ({ tS, valueN: value * factor }));
+/** Reads forces as they come, in newtons, each with its channel; null where the unit changed on the way, which no device does rightly, or is none of force. */
+export function forceReader(isMine: (channel: string) => boolean) {
+  let unit: DeviceUnit | undefined;
+  return (samples: readonly DeviceSample[]): { tS: number; channel: string; valueN: number }[] | null => {
+    const mine = samples.filter(({ channel }) => isMine(channel));
+    unit ??= mine[0]?.unit;
+    if (unit === '°' || mine.some((sample) => sample.unit !== unit)) return null;
+    const factor = unit === undefined ? 1 : NEWTONS_OF[unit];
+    return mine.map(({ tS, channel, value }) => ({ tS, channel, valueN: value * factor }));
+  };
 }

@@ -5,7 +5,7 @@ import { MEASURABLE, READING_KINDS, readingUnit } from '../vocabulary/measures.j
 import { whyNotMeasured } from '../rules/may-measure.js';
 import { placeInNorm } from './place-in-norm.js';
 import { BATTERIES, batteryMinutes, LED_PROTOCOLS, PROTOCOLS, protocolOf, sidesInTurn } from './protocols.js';
-import { unitDoubt } from './unit-doubt.js';
+import { readingDoubt, unitDoubt } from './unit-doubt.js';
 
 describe('protocols', () => {
   test('each measures something that can be kept, says how, and has its picture', () => {
@@ -69,6 +69,10 @@ describe('readings', () => {
     expect(unitDoubt('grip', 4400)?.rather).toBe('N');
     expect([100, 250, 441, 800].map((force) => unitDoubt('grip', force))).toEqual([null, null, null, null]);
     expect(unitDoubt('wrist flexion', 1)).toBeNull();
+    // Only a maximum is of the range that maxima lie in.
+    expect(readingDoubt({ kind: 'maximum', of: 'grip', value: 45 })?.rather).toBe('kg');
+    expect(readingDoubt({ kind: 'critical force', of: 'grip', value: 45 })).toBeNull();
+    expect(readingDoubt({ kind: 'passive range', of: 'wrist extension', value: 4 })).toBeNull();
   });
 });
 

@@ -2,6 +2,8 @@ import { ALL_OUT } from './critical-force.js';
 import type { Measured } from './measured.js';
 import type { Gauge, ReadingKind, ReadingUnit } from '../vocabulary/measures.js';
 import { READING_NAMES, readingUnit } from '../vocabulary/measures.js';
+import { must } from '../vocabulary/lists.js';
+import type { SessionTest } from '../vocabulary/session-tests.js';
 import { RANGE_MOTIONS, type RangeMotion } from '../vocabulary/motions.js';
 import { capital } from '../vocabulary/text.js';
 
@@ -157,6 +159,10 @@ export const protocolOf = (id: string): Protocol | undefined => PROTOCOLS.find((
 /** What it measures, in words. @example protocolName({ kind: 'active range', of: 'wrist flexion' }) → 'Wrist flexion, range by its own muscles' */
 export const protocolName = ({ kind, of }: Pick<Protocol, 'kind' | 'of'>): string =>
   `${capital(of)}, ${READING_NAMES[kind]}`;
+
+/** What is measured before and after a session, in words; empty without any. @example testsWords(['force.grip']) → 'Grip, most strength' */
+export const testsWords = (tests: readonly SessionTest[] = []): string =>
+  tests.map((id) => protocolName(must(protocolOf(id), `a protocol ${id}`))).join('; ');
 
 /** Whether each hand is measured by itself: all but what both hands do together. */
 export const isOfEachHand = ({ kind }: Pick<Protocol, 'kind'>): boolean => kind !== 'hold' && kind !== 'repetitions';

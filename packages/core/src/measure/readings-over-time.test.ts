@@ -79,7 +79,7 @@ describe('a coach’s own repeats', () => {
   test('are pooled over everybody who was measured, but never mixed: two people of one day are no repeat', () => {
     const [pooled, ...others] = allRepeats([[at('2026-05-01', 400, [398, 402])], [at('2026-05-01', 300), at('2026-05-01', 304)]]); // prettier-ignore
     expect(pooled).toEqual({
-      thing: { kind: 'maximum', of: 'grip', detail: '' },
+      ...{ kind: 'maximum', of: 'grip', detail: '' },
       sets: [
         [398, 402],
         [300, 304],
@@ -87,6 +87,18 @@ describe('a coach’s own repeats', () => {
     });
     expect(others).toEqual([]);
     expect(allRepeats([[at('2026-05-01', 400)], [at('2026-05-01', 300)]])).toEqual([]);
+  });
+  test('are the latest there are, whosever: a hand that measures changes', () => {
+    const lately = Array.from({ length: 60 }, (_, index) => at(`2026-05-${String(1 + (index % 28)).padStart(2, '0')}`, 400, [400, 401 + index])); // prettier-ignore
+    const old = at('2025-01-01', 300, [290, 310]);
+    for (const people of [
+      [lately, [old]],
+      [[old], lately],
+    ]) {
+      const sets = allRepeats(people)[0]!.sets;
+      expect(sets).toHaveLength(60);
+      expect(sets).not.toContainEqual([290, 310]);
+    }
   });
   test('leave out what was measured after a session’s work', () => {
     const warm: Reading = {

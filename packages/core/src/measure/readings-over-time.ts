@@ -39,22 +39,40 @@ export const keyOfThing = ({ kind, of, detail = '' }: MeasuredThing): string => 
  * Repeats of one thing, from which its error is known: the trials of each reading, and readings of one hand on one day.
  * @example repeatsOf([], { kind: 'maximum', of: 'grip' }) → []
  */
-export function repeatsOf(readings: readonly Reading[], thing: MeasuredThing): number[][] {
+export const repeatsOf = (readings: readonly Reading[], thing: MeasuredThing): number[][] =>
+  setsIn(readings, thing).map(({ values }) => values);
+
+interface DaySet {
+  readonly onDay: string;
+  readonly values: number[];
+}
+
+function setsIn(readings: readonly Reading[], thing: MeasuredThing): DaySet[] {
   const mine = readings.filter(isOf(thing));
-  const days = new Map<string, number[]>();
+  const days = new Map<string, DaySet>();
   for (const { hand, onDay, value } of mine) {
     const key = `${hand} ${onDay}`;
-    days.set(key, [...(days.get(key) ?? []), value]);
+    const day = days.get(key);
+    if (day) day.values.push(value);
+    else days.set(key, { onDay, values: [value] });
   }
-  return [...mine.map(({ trials = [] }) => [...trials]), ...days.values()].filter((set) => set.length > 1);
+  const trials = mine.map(({ onDay, trials: each = [] }) => ({ onDay, values: [...each] }));
+  return [...trials, ...days.values()].filter(({ values }) => values.length > 1);
 }
 
 /** Repeats of one thing by a coach, whosever hands they are of. */
-export interface Repeats {
-  readonly thing: Required<MeasuredThing>;
+export interface Repeats extends Required<MeasuredThing> {
   /** Sets of readings of one hand on one day, in the unit of the reading. */
   readonly sets: readonly (readonly number[])[];
 }
+
+/** The coach’s own repeats of a thing, pooled over everybody; of these readings alone where the pooled ones are not known or have none. */
+export const knownRepeats = (
+  pooled: readonly Repeats[] | undefined,
+  readings: readonly Reading[],
+  thing: MeasuredThing,
+): Repeats['sets'] =>
+  pooled?.find((each) => keyOfThing(each) === keyOfThing(thing))?.sets ?? repeatsOf(readings, thing);
 
 /** So many sets tell an error to a tenth; earlier ones were of a hand that measured otherwise. */
 const MOST_SETS = 60;
@@ -62,9 +80,15 @@ const MOST_SETS = 60;
 /** A coach’s own repeats of everything, pooled over the people who were measured: how far a coach’s reading is off is the coach’s, not the athlete’s. @param byPerson readings of each, the oldest first */
 export function allRepeats(byPerson: readonly (readonly Reading[])[]): Repeats[] {
   return thingsIn(byPerson.flat())
-    .map((thing) => ({ thing, sets: byPerson.flatMap((readings) => repeatsOf(readings, thing)).slice(-MOST_SETS) }))
+    .map((thing) => ({ ...thing, sets: latestSets(byPerson.flatMap((readings) => setsIn(readings, thing))) }))
     .filter(({ sets }) => sets.length > 0);
 }
+
+const latestSets = (sets: readonly DaySet[]) =>
+  sets
+    .toSorted((a, b) => a.onDay.localeCompare(b.onDay))
+    .slice(-MOST_SETS)
+    .map(({ values }) => values);
 
 /** What a hand was measured at on a day. */
 export interface DayReading {

@@ -5,6 +5,8 @@ import { REFERENCE_BODIES } from '../model/body.js';
 import { type Action, ACTIONS } from '../vocabulary/actions.js';
 import { HANDS } from '../vocabulary/hands.js';
 import { working } from '../vocabulary/constant.js';
+import { isAction } from '../vocabulary/measures.js';
+import type { Reading } from '../model/reading.js';
 
 const FEEBLE = working('Least that is taken without asking', 0.3, 'of what is believed', 'below it hardly any grown hand is; a slip of the unit lies at a tenth', [0.2, 0.4]).value; // prettier-ignore
 const MIGHTY = working('Most that is taken without asking', 2.8, 'times what is believed', 'above it hardly any hand is; a slip of the unit lies at ten', [2.2, 4]).value; // prettier-ignore
@@ -38,6 +40,12 @@ export function unitDoubt(action: Action, valueN: number, person?: Person): Unit
   }
   return null;
 }
+
+/** What is to be asked of a reading before it is kept; null of whatever is no maximum force. @example readingDoubt({ kind: 'maximum', of: 'grip', value: 45 })?.rather → 'kg' */
+export const readingDoubt = (
+  { kind, of, value }: Pick<Reading, 'kind' | 'of' | 'value'>,
+  person?: Person,
+): UnitDoubt | null => (kind === 'maximum' && isAction(of) ? unitDoubt(of, value, person) : null);
 
 function spanOf(action: Action, person: Person): readonly [number, number] {
   const values = HANDS.map((hand) => capacityOf(person, action, hand).value);

@@ -54,9 +54,12 @@ export function callAfter(outcome: SessionOutcome): Call {
   if (!morning) return felt;
   const { advice, text } = morningOf(morning, morningBefore);
   const asked = BY_MORNING[advice];
+  if (advice === 'refer') return { proposed: asked, reason: `${text} ${UNTIL_CLEARED}` };
   return DECISION_IDS.indexOf(asked) > DECISION_IDS.indexOf(felt.proposed) ? { proposed: asked, reason: `${text} ${NEXT_TIME[asked]}` } : felt; // prettier-ignore
 }
 
+/** A day more is no answer to a hand that went numb. */
+const UNTIL_CLEARED = 'Nothing loads that hand before it is cleared.';
 const BY_MORNING: Record<MorningAdvice, Decision> = { 'go-on': 'go-on', hold: 'hold', 'step-back': 'ease', refer: 'rest' }; // prettier-ignore
 
 function callByFeel({ ending, completion, maxDiscomfort, discomfortPolicy }: SessionOutcome): Call {

@@ -1,6 +1,6 @@
 import { changeOf } from '../measure/error.js';
 import { measuredAs } from '../measure/protocols.js';
-import { dayByDay, keyOfThing, type MeasuredThing, type Repeats, repeatsOf } from '../measure/readings-over-time.js';
+import { dayByDay, knownRepeats, type MeasuredThing, type Repeats } from '../measure/readings-over-time.js';
 import { sidesOf } from '../measure/sides.js';
 import type { RecordedCaution } from '../model/athlete.js';
 import { latestReading, type Reading } from '../model/reading.js';
@@ -8,6 +8,7 @@ import { working } from '../vocabulary/constant.js';
 import { daysBetween } from '../vocabulary/days.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 import { lastOf } from '../vocabulary/lists.js';
+import { lowered } from '../vocabulary/text.js';
 import { callAfter, type SessionOutcome } from './calls.js';
 import { barredWords, cautionsOn, forbidsLoading } from './cautions.js';
 import { intakeDue } from './screening/intake-due.js';
@@ -18,7 +19,10 @@ export interface Looked {
   readonly dominantHand: Hand;
   /** Day of the last answers before training. */
   readonly askedOn: string | null;
+  /** Readings of what a class is compared by, the oldest first. */
   readonly readings: readonly Reading[];
+  /** Day on which anything was measured last. */
+  readonly measuredOn: string | null;
   /** The coach’s own repeats, whosever hands they are of; of these readings alone where left out. */
   readonly repeats?: readonly Repeats[];
   /** The last session that is over; `isDecided` where somebody said already what comes next. */
@@ -33,6 +37,8 @@ export interface Look {
 
 /** How much each reason weighs: what may hurt before what is only late. */
 const WEIGHT = { barred: 100, felt: 80, lost: 60, ask: 50, uneven: 40, measure: 30, away: 20 } as const;
+/** Whether something may hurt, rather than is only late. @example isGrave({ weight: 100.05 }) → true */
+export const isGrave = ({ weight }: Pick<Look, 'weight'>): boolean => weight >= WEIGHT.felt;
 const MEASURE_AGAIN = working('Measured again', 56, 'days', 'a battery every four weeks; twice as long is late', [28, 90]).value; // prettier-ignore
 /** After such a gap a level back is due (practice: progress). */
 const AWAY_DAYS = 14;
@@ -45,7 +51,7 @@ export const CLASS_THINGS: readonly MeasuredThing[] = [
 /** All reasons beside the first together stay below one. */
 const BESIDE = 1000;
 
-/** Whether somebody of a class needs a look today, and why. @example needsALook({ cautions: [], dominantHand: 'right', askedOn: '2026-06-01', readings: [], lastSession: null }, '2026-06-02').reasons → ['never measured', 'no session yet'] */
+/** Whether somebody of a class needs a look today, and why. @example needsALook({ cautions: [], dominantHand: 'right', askedOn: '2026-06-01', readings: [], measuredOn: null, lastSession: null }, '2026-06-02').reasons → ['never measured', 'no session yet'] */
 export function needsALook(who: Looked, today: string): Look {
   const found = [...ofCautions(who, today), ...ofSession(who, today), ...ofReadings(who, today)].sort((a, b) => b.weight - a.weight); // prettier-ignore
   // One grave reason weighs more than many light ones; among equals what comes beside it decides.
@@ -63,7 +69,7 @@ function ofCautions({ cautions, askedOn }: Looked, today: string): Reason[] {
   const due = intakeDue(askedOn, cautions, today);
   return [
     ...barred.map((entry) => ({ weight: WEIGHT.barred, text: barredWords(entry) })),
-    ...(due ? [{ weight: WEIGHT.ask, text: `to be asked: ${due.why.toLowerCase().replace(/\.$/, '')}` }] : []),
+    ...(due ? [{ weight: WEIGHT.ask, text: `to be asked: ${lowered(due.why).replace(/\.$/, '')}` }] : []),
   ];
 }
 
@@ -78,18 +84,20 @@ function ofSession({ lastSession }: Looked, today: string): Reason[] {
   ];
 }
 
-function ofReadings({ readings, dominantHand, repeats }: Looked, today: string): Reason[] {
-  const known = (thing: MeasuredThing) => repeats?.find((each) => keyOfThing(each.thing) === keyOfThing(thing))?.sets ?? repeatsOf(readings, thing); // prettier-ignore
-  const last = readings.map(({ onDay }) => onDay).sort().at(-1); // prettier-ignore
-  if (last === undefined) return [{ weight: WEIGHT.measure, text: 'never measured' }];
-  const weeks = Math.floor(daysBetween(last, today) / 7);
-  const late = daysBetween(last, today) >= MEASURE_AGAIN ? [{ weight: WEIGHT.measure, text: `last measured ${weeks} weeks ago` }] : []; // prettier-ignore
-  return [...late, ...CLASS_THINGS.flatMap((thing) => [...lossesOf(readings, thing, known(thing)), ...unevenIn(readings, thing, dominantHand, known(thing))])]; // prettier-ignore
+function ofReadings({ readings, measuredOn, dominantHand, repeats }: Looked, today: string): Reason[] {
+  if (measuredOn === null) return [{ weight: WEIGHT.measure, text: 'never measured' }];
+  const days = daysBetween(measuredOn, today);
+  const late = days >= MEASURE_AGAIN ? [{ weight: WEIGHT.measure, text: `last measured ${Math.floor(days / 7)} weeks ago` }] : []; // prettier-ignore
+  const compared = CLASS_THINGS.flatMap((thing) => {
+    const sets = knownRepeats(repeats, readings, thing);
+    return [...lossesOf(readings, thing, sets), ...unevenIn(readings, thing, dominantHand, sets)];
+  });
+  return [...late, ...compared];
 }
 
-/** A hand that lost more than the error since the reading before. */
 type Sets = Repeats['sets'];
 
+/** A hand that lost more than the error since the reading before. */
 function lossesOf(readings: readonly Reading[], thing: MeasuredThing, repeats: Sets): Reason[] {
   return HANDS.flatMap((hand): Reason[] => {
     const days = dayByDay(readings, thing, hand, repeats);

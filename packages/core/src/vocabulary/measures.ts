@@ -70,6 +70,11 @@ export const MEASURABLE: Readonly<Record<ReadingKind, Readonly<Record<string, Re
   'capacity above': all(TESTED_ALL_OUT, 'N·s'),
 };
 
+/** The names of everything that can be measured. */
+export const MEASURED_NAMES: readonly string[] = [
+  ...new Set(Object.values(MEASURABLE).flatMap((named) => Object.keys(named))),
+];
+
 /** The unit of a reading, or undefined when nothing of that name is measured this way. */
 export const readingUnit = (kind: ReadingKind, of: string): ReadingUnit | undefined =>
   Object.hasOwn(MEASURABLE[kind], of) ? MEASURABLE[kind][of] : undefined;

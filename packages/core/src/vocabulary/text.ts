@@ -1,5 +1,8 @@
 /** A sentence’s first letter large. @example capital('wrist flexors') → 'Wrist flexors' */
 export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
+/** A text’s first letter small: what follows keeps its capitals. @example lowered('Asked by Dr Varga') → 'asked by Dr Varga' */
+export const lowered = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
 /** How many of something. @param many where an s would not do @example counted(1, 'block') → '1 block' */
 export const counted = (count: number, noun: string, many = `${noun}s`) => `${count} ${count === 1 ? noun : many}`;

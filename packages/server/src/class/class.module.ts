@@ -1,7 +1,8 @@
 import { Module } from '@nestjs/common';
+import { ReadingsModule } from '../readings/readings.module.js';
 import { ClassController } from './class.controller.js';
 import { ClassService } from './class.service.js';
 
 /** All athletes side by side. */
-@Module({ controllers: [ClassController], providers: [ClassService] })
+@Module({ imports: [ReadingsModule], controllers: [ClassController], providers: [ClassService] })
 export class ClassModule {}

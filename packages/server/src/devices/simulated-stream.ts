@@ -81,7 +81,7 @@ export class SimulatedStream implements OnApplicationBootstrap, OnModuleDestroy 
       const device = await this.deviceFor(setup, scope);
       play(client, device, Math.min(MOST_SECONDS, programSeconds(setup.program, setup.holdS)), setup.speed);
     } catch (error) {
-      client.close(REFUSED, (error instanceof Error ? error.message : String(error)).slice(0, 120));
+      client.close(REFUSED, reasonOf(error instanceof Error ? error.message : String(error)));
     }
   }
 
@@ -96,6 +96,13 @@ export class SimulatedStream implements OnApplicationBootstrap, OnModuleDestroy 
       most: mostOn(kind, person, hand, { of, isActive, leverCm }),
     });
   }
+}
+
+/** The protocol has room for so many bytes of a reason, and a letter cut in half is none. */
+const REASON_BYTES = 123;
+function reasonOf(text: string): Buffer {
+  const bytes = Buffer.alloc(REASON_BYTES);
+  return bytes.subarray(0, new TextEncoder().encodeInto(text, bytes).written);
 }
 
 /** @throws Error naming the field and what would be right */

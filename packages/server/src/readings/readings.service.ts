@@ -1,16 +1,16 @@
 import type { ReadingInput, ReadingsAdded, ReadingsInput, RepeatsAnswer, StoredReading } from '@clay-pot/contracts';
-import { allRepeats, checkReading, type Fault, isAction, same, under, unitDoubt } from '@clay-pot/core';
+import { allRepeats, checkReading, type Fault, type MeasuredThing, readingDoubt, same, under } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
-import { MoreThanOrEqual } from 'typeorm';
+import { In, MoreThanOrEqual } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { conflict, invalid, notFound } from '../http/problem.js';
 import { ReadingRow } from './reading.entity.js';
 
-/** A hand of ours that measures changes over the years. */
-const REPEATS_DAYS = 400;
+/** Of the whole studio nothing longer ago is read: a hand that measures changes over the years, and so does one that is measured. */
+const LOOK_BACK_DAYS = 400;
 /** The latest of a large studio are enough. */
 const REPEATS_READINGS = 6000;
 
@@ -28,20 +28,33 @@ export class ReadingsService {
 
   /** The studio’s own repeats, pooled over its athletes. */
   async repeats(scope: StudioScope): Promise<RepeatsAnswer[]> {
-    const since = dayIn(scope.timeZone, subDays(this.clock.now(), REPEATS_DAYS));
     const latest = await scope.of(ReadingRow).find({
-      where: { onDay: MoreThanOrEqual(since) },
+      where: { onDay: MoreThanOrEqual(this.since(scope)) },
       order: { onDay: 'DESC', id: 'DESC' },
       take: REPEATS_READINGS,
     });
-    const rows = latest.reverse();
-    const byPerson = new Map<string, StoredReading[]>();
-    for (const row of rows) {
-      const mine = byPerson.get(row.athleteId);
-      if (mine) mine.push(present(row));
-      else byPerson.set(row.athleteId, [present(row)]);
-    }
-    return allRepeats([...byPerson.values()]).map(({ thing, sets }) => ({ ...thing, sets: sets.map((set) => [...set]) })); // prettier-ignore
+    return allRepeats([...byAthlete(latest.reverse()).values()]);
+  }
+
+  /** The studio’s readings of some things by athlete, the oldest first. */
+  async ofThings(scope: StudioScope, things: readonly MeasuredThing[]): Promise<Map<string, StoredReading[]>> {
+    const where = { kind: In(things.map(({ kind }) => kind)), of: In(things.map(({ of }) => of)), onDay: MoreThanOrEqual(this.since(scope)) }; // prettier-ignore
+    return byAthlete(await scope.of(ReadingRow).find({ where, order: { onDay: 'ASC', id: 'ASC' } }));
+  }
+
+  /** The day on which each athlete was measured last, at anything. */
+  async lastDays(scope: StudioScope): Promise<Map<string, string>> {
+    const days = await scope
+      .of(ReadingRow)
+      .query('reading')
+      .select(['reading.athlete_id AS athleteId', 'MAX(reading.on_day) AS onDay'])
+      .groupBy('reading.athlete_id')
+      .getRawMany<{ athleteId: string; onDay: string }>();
+    return new Map(days.map(({ athleteId, onDay }) => [athleteId, onDay]));
+  }
+
+  private since(scope: StudioScope): string {
+    return dayIn(scope.timeZone, subDays(this.clock.now(), LOOK_BACK_DAYS));
   }
 
   /** Adds one; the same again is fine, another under the same id is refused. What fits another unit better is asked about before it is kept. */
@@ -69,8 +82,8 @@ export class ReadingsService {
 
   private faultsOf(scope: StudioScope, input: ReadingInput): Fault[] {
     const faults = checkReading(input, dayIn(scope.timeZone, this.clock.now()));
-    if (faults.length > 0 || input.isSure || input.kind !== 'maximum' || !isAction(input.of)) return faults;
-    const doubt = unitDoubt(input.of, input.value);
+    if (faults.length > 0 || input.isSure) return faults;
+    const doubt = readingDoubt(input);
     return doubt ? [{ pointer: '/value', message: `${doubt.text} If it is right, send isSure: true.` }] : [];
   }
 
@@ -89,6 +102,12 @@ async function insert(scope: StudioScope, athleteId: string, id: string, input: 
   const isSame = there.athleteId === athleteId && same<unknown>(present(there), present(row));
   if (!isSame) throw conflict('Another reading is recorded under this id: use a new id.');
   return false;
+}
+
+function byAthlete(rows: readonly ReadingRow[]): Map<string, StoredReading[]> {
+  const groups = new Map<string, StoredReading[]>();
+  for (const row of rows) groups.set(row.athleteId, [...(groups.get(row.athleteId) ?? []), present(row)]);
+  return groups;
 }
 
 /** A row as the API shows it: what was not told is left out. */

@@ -9,7 +9,6 @@ import type {
   SessionRecord,
 } from '@clay-pot/contracts';
 import {
-  type MorningScores,
   cautionsOn,
   checkSessionEnd,
   compileTimeline,
@@ -26,7 +25,6 @@ import {
 } from '@clay-pot/core';
 import { type Known, methodOf } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
-import { IsNull, LessThan, Not } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioOwned, StudioScope } from '../database/studio-scope.js';
 import { dayIn } from '../http/clock.js';
@@ -36,6 +34,7 @@ import { PersonsService } from '../persons/persons.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
 import { BlockReportRow, type BrokenRule, ComplaintRow, DoneSetRow, SessionRow } from './session.entities.js';
+import { morningBefore } from './morning-before.js';
 import { listed } from './session-list.js';
 import { sumsOfSession } from './session-sums.js';
 
@@ -187,8 +186,7 @@ export class SessionsService {
         throw invalid([{ pointer: '/at', message: 'must lie after the end of the session' }]);
       }
       if (session.morning && session.morning.at > morning.at) return;
-      const morningBefore = await morningBeforeOf(held, session);
-      await held.of(SessionRow).update({ id }, { morning, morningBefore });
+      await held.of(SessionRow).update({ id }, { morning, morningBefore: await morningBefore(held, session) });
       if (morning.numb) {
         const onDay = dayIn(scope.timeZone, new Date(morning.at));
         await bar(held, session, { sign: 'numbness', hand: morning.numb, onDay });
@@ -218,16 +216,6 @@ export class SessionsService {
     });
     return stopsOf(view).map(({ check, text }) => ({ check: check.id, text }));
   }
-}
-
-/** The last morning that was told of an athlete’s earlier sessions. */
-async function morningBeforeOf(held: StudioScope, { athleteId, startedAt }: SessionRow): Promise<MorningScores | null> {
-  const [last] = await held.of(SessionRow).find({
-    where: { athleteId, startedAt: LessThan(startedAt), morning: Not(IsNull()) },
-    order: { startedAt: 'DESC' },
-    take: 1,
-  });
-  return last?.morning ? { left: last.morning.left, right: last.morning.right } : null;
 }
 
 /** Puts what stopped a session into the athlete’s record, where it stands until somebody has cleared it. */

@@ -11,13 +11,13 @@ import {
 import type { SessionListItem, Today, TodayCall, TodayMorning } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
-import { In, IsNull, Not } from 'typeorm';
+import { IsNull } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
-import { SessionRow } from '../sessions/session.entities.js';
+import { morningBefore } from '../sessions/morning-before.js';
 import { latestOfEach, sessionsSince } from '../sessions/session-list.js';
 
 /** Misses are counted over a week; one day more covers every time zone's start of day. */
@@ -67,29 +67,30 @@ export class TodayService {
       };
     });
     due.sort((a, b) => a.state.localeCompare(b.state) * -1 || a.athleteName.localeCompare(b.athleteName));
-    const mornings = await this.mornings(scope, latest, day);
+    const mornings = await this.mornings(scope, recent, day);
     return { day, due, calls: callsFor(athletes, latest, day), recent: recent.slice(0, RECENT_SHOWN), mornings };
   }
 
-  /** Sessions of which nobody told the morning after yet, with the last one that was told of before. */
-  private async mornings(scope: StudioScope, latest: readonly SessionListItem[], day: string): Promise<TodayMorning[]> {
-    const asked = latest.flatMap((session) => {
-      const { id, athleteId, athleteName, title, endedAt, morning } = session;
-      if (endedAt === null || session.ending === 'stopped') return [];
+  /** Each athlete’s newest session of a day before, where nobody told the morning after yet, with the last one that was told of before it. */
+  private async mornings(scope: StudioScope, recent: readonly SessionListItem[], day: string): Promise<TodayMorning[]> {
+    const newest = new Map<string, { session: SessionListItem; endedAt: string; endedOn: string }>();
+    for (const session of recent) {
+      const { athleteId, endedAt } = session;
+      if (endedAt === null || newest.has(athleteId)) continue;
       const endedOn = dayIn(scope.timeZone, new Date(endedAt));
-      return isMorningAsked(endedOn, morning !== null, day) ? [{ sessionId: id, athleteId, athleteName, title, endedAt }] : []; // prettier-ignore
-    });
-    if (asked.length === 0) return [];
-    const told = await scope.of(SessionRow).find({
-      select: { id: true, athleteId: true, morning: true },
-      where: { athleteId: In(asked.map(({ athleteId }) => athleteId)), morning: Not(IsNull()) },
-      order: { startedAt: 'ASC' },
-    });
-    const lastOf = new Map(told.map(({ athleteId, morning }) => [athleteId, morning]));
-    return asked.map((each) => {
-      const last = lastOf.get(each.athleteId);
-      return { ...each, before: last ? { left: last.left, right: last.right } : null };
-    });
+      // The hands of a session of today had no morning yet: it hides none that is asked for.
+      if (endedOn < day) newest.set(athleteId, { session, endedAt, endedOn });
+    }
+    const asked = [...newest.values()].filter(
+      ({ session: { ending, morning }, endedOn }) =>
+        ending !== 'stopped' && isMorningAsked(endedOn, morning !== null, day),
+    );
+    return Promise.all(
+      asked.map(async ({ session: { id, athleteId, athleteName, title, startedAt }, endedAt }) => ({
+        ...{ sessionId: id, athleteId, athleteName, title, endedAt },
+        before: await morningBefore(scope, { athleteId, startedAt: new Date(startedAt) }),
+      })),
+    );
   }
 }
 

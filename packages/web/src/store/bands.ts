@@ -1,3 +1,4 @@
+import { keptPercent } from '@clay-pot/core';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
@@ -33,9 +34,15 @@ export function addKept(sessionId: string, blockId: string, more: KeptBand): voi
   });
 }
 
-/** How much of the time the effort of a block was kept, percent; null where no gauge was held. */
+/** What was kept in a block of a session; undefined where no gauge was held. */
+export const keptIn =
+  (sessionId: string, blockId: string) =>
+  (state: State): KeptBand | undefined =>
+    state.sessionId === sessionId ? state.bands[blockId] : undefined;
+
+/** How much of the time the effort of a block was kept, whole percent, as it is recorded; null where no gauge was held. */
 export function bandPercentOf(sessionId: string, blockId: string): number | null {
-  const state = useBands.getState();
-  const kept = state.sessionId === sessionId ? state.bands[blockId] : undefined;
-  return kept && kept.triedS > 0 ? Math.round((100 * kept.insideS) / kept.triedS) : null;
+  const kept = keptIn(sessionId, blockId)(useBands.getState());
+  const percent = kept ? keptPercent(kept) : null;
+  return percent === null ? null : Math.round(percent);
 }

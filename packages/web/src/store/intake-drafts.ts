@@ -61,7 +61,9 @@ export function keepIntake(athlete: Athlete, screening: Screening): void {
   dropIntake(athlete.id);
 }
 
-/** Forgets answers that were recorded, or that are not wanted. */
-export function dropIntake(athleteId: string): void {
-  useIntakeDrafts.setState(({ drafts: { [athleteId]: _gone, ...drafts } }) => ({ drafts }));
+/** Forgets answers that were recorded, or that are not wanted. @returns puts them back */
+export function dropIntake(athleteId: string): () => void {
+  const { [athleteId]: gone, ...drafts } = useIntakeDrafts.getState().drafts;
+  useIntakeDrafts.setState({ drafts });
+  return () => gone && useIntakeDrafts.setState((state) => ({ drafts: { ...state.drafts, [athleteId]: gone } }));
 }

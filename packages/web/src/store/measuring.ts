@@ -111,9 +111,11 @@ export const setLever = (athleteId: string, id: string, cm: number): void =>
 export const setDetail = (athleteId: string, id: string, detail: string): void =>
   change(athleteId, ({ details }) => ({ details: { ...details, [id]: detail } }));
 
-/** Leaves it, with what was measured. */
-export function dropMeasuring(athleteId: string): void {
-  useMeasuring.setState(({ open: { [athleteId]: _gone, ...open } }) => ({ open }));
+/** Leaves it, with what was measured. @returns puts it back */
+export function dropMeasuring(athleteId: string): () => void {
+  const { [athleteId]: gone, ...open } = useMeasuring.getState().open;
+  useMeasuring.setState({ open });
+  return () => gone && useMeasuring.setState((state) => ({ open: { ...state.open, [athleteId]: gone } }));
 }
 
 /** The readings that the trials so far come to. */

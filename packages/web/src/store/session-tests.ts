@@ -8,8 +8,6 @@ import { isoToday } from '../ui/today.js';
 import { useOutbox } from './outbox.js';
 import type { Run } from './run.js';
 
-export type { Run };
-
 /** What was measured at a moment of a session, by test and hand, in the units that are kept. */
 type Told = Readonly<Record<string, number>>;
 
@@ -43,7 +41,7 @@ function change(sessionId: string, make: (tested: Tested) => Partial<Tested>): v
   });
 }
 
-/** Keeps one number: on its way at once, as a reading of this session. */
+/** Keeps one number, of which was asked where it is unlikely: on its way at once, as a reading of this session. */
 export function keepTest(
   run: Run,
   { id, moment, hand, value }: { id: SessionTest; moment: Moment; hand: Hand; value: number },

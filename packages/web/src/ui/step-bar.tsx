@@ -1,9 +1,31 @@
 import type { ReactNode } from 'react';
+import { Button } from './button.js';
+
+interface Props {
+  /** The step that is shown, from 0. */
+  at: number;
+  go: (to: number) => void;
+  /** What leads away from the first step. */
+  away: { readonly name: string; readonly run: () => void };
+  /** How it stands, and onward. */
+  children: ReactNode;
+}
 
 /** The bar under something that goes step by step: back, how it stands, onward. It stays in sight. */
-export const StepBar = ({ children }: { children: ReactNode }) => (
+export const StepBar = ({ at, go, away, children }: Props) => (
   <footer className="sticky bottom-0 z-10 -mx-4 mt-auto border-t border-ink bg-porcelain px-4 sm:mx-0 sm:px-0">
-    <div className="flex items-center gap-2 py-2">{children}</div>
+    <div className="flex items-center gap-2 py-2">
+      {at > 0 ? (
+        <Button className="min-h-11" onClick={() => go(at - 1)}>
+          Back
+        </Button>
+      ) : (
+        <Button kind="quiet" className="min-h-11" onClick={away.run}>
+          {away.name}
+        </Button>
+      )}
+      {children}
+    </div>
   </footer>
 );
 /** The page that such a bar stands under: as high as the screen, so that the bar is at its foot. */

@@ -4,7 +4,7 @@ import { printDose } from '../../model/dose-shorthand.js';
 import { findLevel, type MovementLookup } from '../../model/movement.js';
 import type { Block, Sequence } from '../../model/sequence.js';
 import { same } from '../../vocabulary/same.js';
-import { counted } from '../../vocabulary/text.js';
+import { capital, counted, lowered } from '../../vocabulary/text.js';
 import { UNIT_LETTERS, UNIT_OF } from '../../vocabulary/work.js';
 
 /** How many changes are told one by one. */
@@ -53,10 +53,8 @@ function blockChanges(before: Sequence, after: Sequence, lookup: MovementLookup,
   const moved = movedBlocks(before, after).map(
     (block) => `move ${lowered(name(block))} ${placeOf(block, after, name)}`,
   );
-  return [...changed, ...moved, ...out].map((text) => text.charAt(0).toUpperCase() + text.slice(1));
+  return [...changed, ...moved, ...out].map(capital);
 }
-
-const lowered = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
 
 function levelName({ movementId, levelId }: Block, lookup: MovementLookup): string {
   const movement = lookup(movementId);

@@ -21,14 +21,16 @@ function held() {
     },
   };
   const onOver = jest.fn<(score: BandScore) => void>();
+  const onEnded = jest.fn();
   const onLost = jest.fn<(to: 'below' | 'above') => void>();
   const hook = renderHook(
     ({ isOn, counts }: { isOn: boolean; counts: boolean }) =>
-      useBand({ device, band: BAND, isOn, counts, onLost, onOver }),
+      useBand({ device, band: BAND, isOn, counts, onLost, onEnded, onOver }),
     { initialProps: { isOn: true, counts: true } },
   );
   const send = (list: readonly DeviceSample[]) => act(() => events!.samples(list));
-  return { ...hook, send, onOver, onLost, isConnected: () => events !== undefined };
+  const end = (why: string | null) => act(() => events!.ended(why));
+  return { ...hook, send, end, onEnded, onOver, onLost, isConnected: () => events !== undefined };
 }
 
 describe('a force that is kept in a band', () => {
@@ -59,6 +61,15 @@ describe('a force that is kept in a band', () => {
     rerender({ isOn: false, counts: true });
     expect(onLost).not.toHaveBeenCalled();
     expect(onOver.mock.calls[0]![0].scorePercent).toBe(100);
+  });
+
+  test('a device that ends by itself is told, with why', () => {
+    const { send, end, onEnded, result } = held();
+    send(force(0, 1, 160));
+    expect(onEnded).not.toHaveBeenCalled();
+    end('The connection was lost.');
+    expect(onEnded).toHaveBeenCalledTimes(1);
+    expect(result.current.trouble).toBe('The connection was lost.');
   });
 
   test('says a unit that changes; what was never reached has no score', () => {

@@ -24,18 +24,20 @@ interface Asked {
   readonly counts?: boolean;
   /** Told with each loss, at once. */
   readonly onLost?: (to: 'below' | 'above') => void;
+  /** Told when the device ends by itself. */
+  readonly onEnded?: () => void;
   /** Told once it is over, if anything was tried. */
   readonly onOver?: (score: BandScore) => void;
 }
 
 /** Listens to a device and holds its force against a band: what it is now, how well it was kept, with a tone where it is lost. */
-export function useBand({ device, band, isOn, counts = true, onLost, onOver }: Asked) {
+export function useBand({ device, band, isOn, counts = true, onLost, onEnded, onOver }: Asked) {
   const line = useRef<ForceSample[]>([]);
   const [now, setNow] = useState(NOBODY_YET);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const latest = useRef({ counts, onLost, onOver, band });
+  const latest = useRef({ counts, onLost, onEnded, onOver, band });
   useEffect(() => {
-    latest.current = { counts, onLost, onOver, band };
+    latest.current = { counts, onLost, onEnded, onOver, band };
   });
   const { lowN, highN, forS } = band;
   useEffect(() => {
@@ -63,7 +65,10 @@ export function useBand({ device, band, isOn, counts = true, onLost, onOver }: A
           latest.current.onLost?.(to);
         }
       },
-      ended: setTrouble,
+      ended: (why) => {
+        setTrouble(why);
+        latest.current.onEnded?.();
+      },
     });
     const timer = setInterval(() => {
       const nowN = line.current.at(-1)?.valueN ?? 0;

@@ -1,13 +1,14 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import type { Athlete, StoredIntake } from '@clay-pot/contracts';
 import { newIntake } from '@clay-pot/core';
-import { screen, within } from '@testing-library/react';
+import { act, screen, within } from '@testing-library/react';
 import { someone } from '../../made-up.fixture.js';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { dropIntake, useIntakeDrafts } from '../../store/intake-drafts.js';
 import { useOutbox } from '../../store/outbox.js';
 import { useOwnStops } from '../../store/own-stops.js';
 import { isoToday } from '../../ui/today.js';
+import { useToast } from '../../ui/toast.js';
 import AskPage from './ask-page.js';
 
 const wren = someone();
@@ -150,6 +151,9 @@ describe('asking', () => {
     await press('Discard');
     expect(useIntakeDrafts.getState().drafts).toEqual({});
     expect(screen.getByTestId('where').textContent).toBe(`/people/${wren.id}`);
+    act(() => useToast.getState().toast!.action!.run());
+    expect(useIntakeDrafts.getState().drafts[wren.id]!.answers.goals).toEqual(['grip']);
+    expect(screen.getByTestId('where').textContent).toBe(`/people/${wren.id}/ask`);
   });
 
   test('a child’s age is read from the record, though nobody says it', async () => {

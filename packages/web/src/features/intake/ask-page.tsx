@@ -71,6 +71,15 @@ function Asking({ athlete, draft }: { athlete: Athlete; draft: IntakeDraft }) {
     top.current?.focus();
     window.scrollTo({ top: 0 });
   };
+  function discard() {
+    const putBack = dropIntake(athlete.id);
+    const goBack = () => {
+      putBack();
+      void navigate(`/people/${athlete.id}/ask`);
+    };
+    useToast.getState().show({ text: 'Answers discarded.', action: { label: 'Undo', run: goBack } });
+    void navigate(`/people/${athlete.id}`);
+  }
   const next = () => (mine.length > 0 ? setShownFor(step) : show(step + 1));
   const faulty = STEPS.findIndex(({ fields }) => faults.some(({ pointer }) => fields.some((field) => pointer.startsWith(field)))); // prettier-ignore
   function keep() {
@@ -102,23 +111,7 @@ function Asking({ athlete, draft }: { athlete: Athlete; draft: IntakeDraft }) {
           <VerdictStep athlete={athlete} answers={answers} screening={screening} />
         )}
       </div>
-      <StepBar>
-        {step > 0 ? (
-          <Button className="min-h-11" onClick={() => show(step - 1)}>
-            Back
-          </Button>
-        ) : (
-          <Button
-            kind="quiet"
-            className="min-h-11"
-            onClick={() => {
-              dropIntake(athlete.id);
-              void navigate(`/people/${athlete.id}`);
-            }}
-          >
-            Discard
-          </Button>
-        )}
+      <StepBar at={step} go={show} away={{ name: 'Discard', run: discard }}>
         <span className="flex-1 text-center text-small text-ink-soft" role="status">
           {shownFor === step ? 'Something here is not right yet' : 'Kept on this device as you go'}
         </span>

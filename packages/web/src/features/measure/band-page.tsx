@@ -116,6 +116,7 @@ function Press({ athlete, action, hand, effortPercent, holdS, source }: PressPro
     device,
     band,
     isOn,
+    onEnded: () => setOn(false),
     onOver: (score) => setScores((before) => [...before, score]),
   });
   const most = capacityOf(person, action, hand);

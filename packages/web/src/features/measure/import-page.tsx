@@ -6,7 +6,7 @@ import { useNavigate, useParams } from 'react-router';
 import { v5 as uuidOf } from 'uuid';
 import { refresh, useAthlete, useReadings } from '../../api/queries.js';
 import { request } from '../../api/request.js';
-import { readingText } from '../../domain/units.js';
+import { readingText, told } from '../../domain/units.js';
 import { Button } from '../../ui/button.js';
 import { SelectField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
@@ -68,7 +68,7 @@ export default function ImportPage() {
   );
 }
 
-/** Everything that was measured, as a file that is read in again as it is. */
+/** What was measured of rested hands, as a file that is read in again as it is. */
 function save(name: string, readings: readonly StoredReading[]): void {
   const url = URL.createObjectURL(new Blob([writeReadingsFile(readings)], { type: 'text/csv' }));
   const link = document.createElement('a');
@@ -86,6 +86,8 @@ const COLUMN_NAMES: Record<ReadingColumn, string> = {
   value: 'Value',
   unit: 'Unit',
   detail: 'What else belongs to it',
+  trials: 'Its trials',
+  gauge: 'Measured with',
 };
 /** Words that can hold for every row. */
 const FIXED: Partial<Record<ReadingColumn, readonly string[]>> = {
@@ -211,7 +213,7 @@ function Preview({
         <div className="border-l-4 border-load-3 bg-amber-wash px-3 py-2 text-small">
           {doubts.slice(0, SHOWN_FAULTS).map(({ line, doubt }) => (
             <p key={line}>
-              <b>Line {line}</b>: {doubt}
+              <b>Line {line}</b>: {told(doubt ?? undefined)}
             </p>
           ))}
           <label className="mt-1 flex items-center gap-2 font-semibold">

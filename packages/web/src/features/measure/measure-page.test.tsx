@@ -1,11 +1,12 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import type { StoredReading } from '@clay-pot/contracts';
-import { screen, within } from '@testing-library/react';
+import { act, screen, within } from '@testing-library/react';
 import { someone } from '../../made-up.fixture.js';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { dropMeasuring, useMeasuring } from '../../store/measuring.js';
 import { useOutbox } from '../../store/outbox.js';
 import { isoToday } from '../../ui/today.js';
+import { useToast } from '../../ui/toast.js';
 import MeasurePage from './measure-page.js';
 
 const wren = someone();
@@ -117,6 +118,9 @@ describe('the measuring bench', () => {
     await user.click(press('Leave'));
     expect(screen.getByRole('heading', { name: 'Measure' })).toBeTruthy();
     expect(puts()).toEqual([]);
+    // One press by mistake loses nothing.
+    act(() => useToast.getState().toast!.action!.run());
+    expect(turns()[0]!.textContent).toContain('80°');
   });
 
   test('a recorded file that is too large or broken is refused in words, and nothing changes', async () => {

@@ -52,6 +52,10 @@ function Bench({ athlete, measuring, before }: BenchProps) {
     useToast.getState().show({ text: `${kept} ${kept === 1 ? 'reading' : 'readings'} of ${athlete.name.split(' ')[0]} recorded.` }); // prettier-ignore
     void home();
   }
+  function leave() {
+    const run = dropMeasuring(athlete.id);
+    if (count > 0) useToast.getState().show({ text: 'Left without recording.', action: { label: 'Undo', run } });
+  }
   const go = (to: number) => {
     goToProtocol(athlete.id, to);
     window.scrollTo({ top: 0 });
@@ -62,23 +66,7 @@ function Bench({ athlete, measuring, before }: BenchProps) {
         <ProtocolRail athlete={athlete} measuring={measuring} go={go} />
         <ProtocolView key={protocol.id} {...{ athlete, measuring, protocol, cautions, before, source, setSource }} />
       </div>
-      <StepBar>
-        {at > 0 ? (
-          <Button className="min-h-11" onClick={() => go(at - 1)}>
-            Back
-          </Button>
-        ) : (
-          <Button
-            kind="quiet"
-            className="min-h-11"
-            onClick={() => {
-              dropMeasuring(athlete.id);
-              if (count > 0) useToast.getState().show({ text: 'Left without recording.' });
-            }}
-          >
-            Leave
-          </Button>
-        )}
+      <StepBar at={at} go={go} away={{ name: 'Leave', run: leave }}>
         <span className="flex-1 text-center text-small text-ink-soft figures">
           {at + 1} of {ids.length}
         </span>

@@ -1,10 +1,8 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { comesWith, type Hand, HANDS, isAction, isOfEachHand, LEVER_CM, momentOf, type Protocol, READING_LIMITS, type ReadingUnit, readNumber, sidesInTurn, trialSortOf, unitDoubt, USUAL_LEVER_CM } from '@clay-pot/core'; // prettier-ignore
+import { comesWith, type Hand, HANDS, isOfEachHand, LEVER_CM, momentOf, type Protocol, type ReadingUnit, readNumber, sidesInTurn, trialSortOf, USUAL_LEVER_CM } from '@clay-pot/core'; // prettier-ignore
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { useForWhom } from '../../domain/for-whom.js';
 import {
-  boundsText,
   inUnit,
   outOfUnit,
   readingText,
@@ -15,10 +13,11 @@ import {
   unitOf,
 } from '../../domain/units.js';
 import { addTrial, type Measuring, removeTrial, setLever, trialsOf, type TrialValue } from '../../store/measuring.js';
-import { Button, IconButton } from '../../ui/button.js';
-import { INPUT, TextField } from '../../ui/field.js';
+import { IconButton } from '../../ui/button.js';
+import { TextField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
 import { gaugeOf, type Source } from '../../domain/devices/device-choice.js';
+import { useValueLook, ValueEntry } from '../../domain/value-entry.js';
 import type { Taken } from './device-trial.js';
 import { TrialSource } from './trial-source.js';
 import { Stopwatch } from './stopwatch.js';
@@ -109,25 +108,8 @@ interface EntryProps extends Omit<Props, 'open'> {
   index: number;
 }
 
-/** A number that fits another unit better: what that would be, and what it is if it may be kept at all. */
-interface Doubted {
-  readonly text: string;
-  readonly rather: number;
-  readonly kept: number | null;
-}
-
-const KeepAsItIs = ({ unit, value, keep }: { unit: ReadingUnit; value: number; keep: (value: number) => void }) => (
-  <Button className="py-0.5!" onClick={() => keep(value)}>
-    {readingText(unit, value)} is right
-  </Button>
-);
-
 /** One number of one hand: typed, or stopped by the watch. What fits another unit better is asked about. */
 function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }: EntryProps) {
-  const { person } = useForWhom(athlete.id);
-  const [typed, setTyped] = useState('');
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [doubted, setDoubted] = useState<Doubted | null>(null);
   const lever = measuring.leverCm[protocol.id] ?? USUAL_LEVER_CM;
   const sort = trialSortOf(protocol);
   const typedUnit = unit === 'N·m' ? unitOf('kg') : shownUnit(unit);
@@ -139,17 +121,8 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
     // The next turn is asked for where this one was.
     requestAnimationFrame(() => document.querySelector<HTMLInputElement>('[data-trial]')?.focus());
   };
-  function take(shown: number) {
-    const value = inKept(shown);
-    const { min, max } = READING_LIMITS[unit];
-    const isWithin = value >= min && value <= max;
-    const doubt = protocol.kind === 'maximum' && isAction(protocol.of) ? unitDoubt(protocol.of, value, person) : null;
-    setDoubted(
-      doubt && { kept: isWithin ? value : null, text: told(doubt.text), rather: Number(doubt.wouldBeN.toFixed(2)) },
-    );
-    setTrouble(isWithin || doubt ? null : `within ${boundsText(unit)}`);
-    if (isWithin && !doubt) keep(value);
-  }
+  const look = useValueLook(protocol, unit, athlete.id, keep);
+  const take = (shown: number) => look.look(inKept(shown));
   /** One force or angle is looked at as if it were typed; what is of both hands, or of a whole test, is taken as it is. */
   function takeFromDevice({ values, aboveNs }: Taken) {
     const kept = HANDS.flatMap((each) => {
@@ -166,47 +139,15 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
   }
   return (
     <>
-      <div className={`min-w-0 flex-1 py-1.5 ${sort === 'all-out' ? 'hidden' : ''}`}>
-        <form
-          className="flex items-center gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            take(readNumber(typed));
-          }}
+      {sort !== 'all-out' && (
+        <ValueEntry
+          isTrial
+          label={`Trial ${index + 1}, ${hand}, ${typedUnit || 'times'}`}
+          {...{ look, typedUnit, take }}
         >
-          <input
-            data-trial
-            aria-label={`Trial ${index + 1}, ${hand}, ${typedUnit || 'times'}`}
-            aria-invalid={trouble !== null || undefined}
-            inputMode="decimal"
-            autoComplete="off"
-            className={`${INPUT} w-24! text-lead! figures`}
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-          />
-          <span>{typedUnit}</span>
-          <Button type="submit" className="min-h-11">
-            Take
-          </Button>
-        </form>
-        {unit === 's' && <Stopwatch take={take} />}
-        {trouble && (
-          <p role="alert" className="mt-1 text-small font-semibold text-iron">
-            {trouble}
-          </p>
-        )}
-        {doubted && (
-          <div role="alert" className="mt-1 border-l-4 border-load-3 bg-amber-wash px-2 py-1.5 text-small">
-            <p>{doubted.text}</p>
-            <p className="mt-1 flex flex-wrap gap-2">
-              <Button className="py-0.5!" onClick={() => keep(doubted.rather)}>
-                It was {readingText(unit, doubted.rather)}
-              </Button>
-              {doubted.kept !== null && <KeepAsItIs unit={unit} value={doubted.kept} keep={keep} />}
-            </p>
-          </div>
-        )}
-      </div>
+          {unit === 's' && <Stopwatch take={take} />}
+        </ValueEntry>
+      )}
       <TrialSource {...{ athlete, protocol, hand, source }} leverCm={lever} take={takeFromDevice} />
     </>
   );

@@ -1,5 +1,5 @@
 import type { ClassRow } from '@clay-pot/contracts';
-import { counted, dayWords, type Hand, type ReadingUnit } from '@clay-pot/core';
+import { counted, dayWords, type Hand, isGrave, type ReadingUnit } from '@clay-pot/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { request } from '../../api/request.js';
@@ -47,7 +47,7 @@ export default function ClassPage() {
 const day = (on: string | null) => (on ? dayWords(on).replace(/ \d{4}$/, '') : 'never');
 
 function Who({ row }: { row: ClassRow }) {
-  const { athleteId, name, practice, reasons, weight, extensionDeg, gripN, measuredOn, lastSessionOn } = row;
+  const { athleteId, name, practice, reasons, extensionDeg, gripN, measuredOn, lastSessionOn } = row;
   const [first, ...rest] = reasons;
   return (
     <tr className="border-b border-line align-top hover:bg-white">
@@ -60,7 +60,7 @@ function Who({ row }: { row: ClassRow }) {
       <td className="py-2 pr-4">
         {first ? (
           <>
-            <b className={weight >= GRAVE ? 'text-iron' : 'text-amber'}>{first}</b>
+            <b className={isGrave(row) ? 'text-iron' : 'text-amber'}>{first}</b>
             {rest.map((reason) => (
               <div key={reason} className="text-ink-soft">
                 {reason}
@@ -78,9 +78,6 @@ function Who({ row }: { row: ClassRow }) {
     </tr>
   );
 }
-
-/** From here on something may hurt. */
-const GRAVE = 80;
 
 const pair = (unit: ReadingUnit, { left, right }: Record<Hand, number | null>) =>
   `${left === null ? '–' : numberText(unit, left)} · ${right === null ? '–' : numberText(unit, right)}`;

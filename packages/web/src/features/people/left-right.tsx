@@ -1,5 +1,5 @@
 import type { Athlete, StoredReading } from '@clay-pot/contracts';
-import { type Hand, HANDS, latestReading, measuredAs, type MeasuredThing, protocolName, readingUnit, type Sides, sidesOf, thingsIn } from '@clay-pot/core'; // prettier-ignore
+import { type Hand, HANDS, isOfEachHand, latestReading, measuredAs, type MeasuredThing, protocolName, readingUnit, type Sides, sidesOf, thingsIn } from '@clay-pot/core'; // prettier-ignore
 import { readingText } from '../../domain/units.js';
 import { useRepeats } from '../../domain/use-repeats.js';
 import { Part } from '../../ui/page.js';
@@ -19,7 +19,7 @@ export function LeftRight({ athlete, readings }: { athlete: Athlete; readings: r
     .flatMap((thing): Row[] => {
       const mine = readings.filter((reading) => (reading.detail ?? '') === thing.detail);
       const [left, right] = HANDS.map((hand) => latestReading(mine, thing.kind, thing.of, hand)?.value);
-      if (left === undefined || right === undefined || thing.kind === 'hold' || thing.kind === 'repetitions') return [];
+      if (left === undefined || right === undefined || !isOfEachHand(thing)) return [];
       const values = { left, right };
       return [{ thing, values, sides: sidesOf(measuredAs(thing), values, athlete.dominantHand, repeats(thing)) }]; // prettier-ignore
     })

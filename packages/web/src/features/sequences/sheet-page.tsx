@@ -15,9 +15,7 @@ import {
   type SessionView,
   STOP_RULES,
   stopsOf,
-  must,
-  protocolName,
-  protocolOf,
+  testsWords,
 } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { useLayoutEffect, useRef, useState } from 'react';
@@ -164,12 +162,7 @@ function Head({ view, athlete }: { view: SessionView; athlete: Athlete | undefin
             {sequence.title}
           </h1>
           <p>{sequence.purpose}</p>
-          {sequence.tests?.length ? (
-            <p>
-              Measure before and after:{' '}
-              {sequence.tests.map((id) => protocolName(must(protocolOf(id), `a protocol ${id}`))).join('; ')}.
-            </p>
-          ) : null}
+          {sequence.tests?.length ? <p>Measure before and after: {testsWords(sequence.tests)}.</p> : null}
         </div>
         <div className="shrink-0 text-right">
           <b>{athlete?.name}</b>

@@ -1,8 +1,6 @@
-import { must, protocolName, protocolOf, SEQUENCE_LIMITS, SESSION_TESTS, type SessionTest } from '@clay-pot/core';
+import { SEQUENCE_LIMITS, SESSION_TESTS, type SessionTest, testsWords } from '@clay-pot/core';
 import { memo } from 'react';
 import { changeSequence } from '../../store/editor.js';
-
-const nameOf = (id: SessionTest) => protocolName(must(protocolOf(id), `a protocol ${id}`));
 
 /** What is measured before the first block and after the last: test, train, test again. */
 export const TestsChoice = memo(function TestsChoice({ tests = [] }: { tests: readonly SessionTest[] | undefined }) {
@@ -11,7 +9,7 @@ export const TestsChoice = memo(function TestsChoice({ tests = [] }: { tests: re
     <details className="text-small">
       <summary className="cursor-pointer">
         <span className="text-ink-soft">Measured before and after: </span>
-        <b>{tests.length ? tests.map(nameOf).join('; ') : 'nothing'}</b>
+        <b>{testsWords(tests) || 'nothing'}</b>
       </summary>
       <ul className="mt-1 border-l-4 border-line pl-2">
         {SESSION_TESTS.map((id) => (
@@ -28,7 +26,7 @@ export const TestsChoice = memo(function TestsChoice({ tests = [] }: { tests: re
                   })
                 }
               />
-              {nameOf(id)}
+              {testsWords([id])}
             </label>
           </li>
         ))}

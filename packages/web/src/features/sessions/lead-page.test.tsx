@@ -48,6 +48,11 @@ describe('before a session', () => {
     expect(screen.getByTestId('where').textContent).toBe('/session');
   });
 
+  test('what is measured around the session is told while the gauge can still be fetched', async () => {
+    await threshold({ document: { ...SHORT, tests: ['force.grip', 'passive.wrist-extension'] } });
+    expect(screen.getByText('Measured before and after: Grip, most strength; Wrist extension, range with help.')).toBeTruthy(); // prettier-ignore
+  });
+
   test('without anybody chosen it does not begin; choosing puts them into the address', async () => {
     const { user } = await threshold({ chosen: false });
     await user.click(ask());

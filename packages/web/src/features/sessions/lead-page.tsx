@@ -10,6 +10,7 @@ import {
   resolveBlock,
   type Sequence,
   stopsOf,
+  testsWords,
 } from '@clay-pot/core';
 import { LevelPicture } from '../../domain/level-picture.js';
 import { knownMovement } from '../../store/library.js';
@@ -76,6 +77,7 @@ function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
           <p>
             By the method <b>{method.name}</b>. {DISCOMFORT_RULE[method.discomfort]}
           </p>
+          {document.tests?.length ? <p>Measured before and after: {testsWords(document.tests)}.</p> : null}
           {open && <StillOpen name={open.athleteName} />}
           {isEmpty && <NoBlocks sequenceId={id} />}
           <SelectField

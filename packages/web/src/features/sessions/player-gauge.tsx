@@ -6,7 +6,7 @@ import { BandView } from '../../domain/band/band-view.js';
 import { useBand } from '../../domain/band/use-band.js';
 import { deviceForHold, DeviceChoice, type Source } from '../../domain/devices/device-choice.js';
 import { useForWhom } from '../../domain/for-whom.js';
-import { addKept, useBands } from '../../store/bands.js';
+import { addKept, keptIn, useBands } from '../../store/bands.js';
 import { knownMovement } from '../../store/library.js';
 import type { Run } from '../../store/run.js';
 
@@ -79,7 +79,7 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
     onLost: (to) => lost.current.push(`${whereWords(now.current)}, ${to}`),
     onOver: ({ insideS, triedS }) => addKept(run.id, block.id, { insideS, triedS, lost: lost.current.splice(0) }),
   });
-  const kept = useBands(({ sessionId, bands }) => (sessionId === run.id ? bands[block.id] : undefined));
+  const kept = useBands(keptIn(run.id, block.id));
   if (!band) return null;
   return (
     <section aria-label="Gauge" className="mx-4 mb-2 sm:mx-8">

@@ -10,7 +10,7 @@ import {
 import { knownMovement, methodFor } from '../../store/library.js';
 import { Minus, Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { useBands } from '../../store/bands.js';
+import { bandPercentOf, keptIn, useBands } from '../../store/bands.js';
 import { allFine, correct, endRun, rate, type Run, setPaused, setsOfBlock } from '../../store/run.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
@@ -59,12 +59,13 @@ export function AskBar({ run, blockId, onTell }: { run: Run; blockId: string; on
 
 /** What the gauge told of it, where one was held. */
 function KeptOnGauge({ run, blockId }: { run: Run; blockId: string }) {
-  const kept = useBands(({ sessionId, bands }) => (sessionId === run.id ? bands[blockId] : undefined));
-  if (!kept || kept.triedS === 0) return null;
+  const kept = useBands(keptIn(run.id, blockId));
+  const percent = bandPercentOf(run.id, blockId);
+  if (!kept || percent === null) return null;
   const last = kept.lost.at(-1);
   return (
     <span className="block font-normal text-ink-soft">
-      Effort kept {Math.round((100 * kept.insideS) / kept.triedS)} % of the time
+      Effort kept {percent} % of the time
       {last && `; lost ${counted(kept.lost.length, 'time')}, last: ${last.toLowerCase()}`}
     </span>
   );

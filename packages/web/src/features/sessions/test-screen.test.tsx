@@ -58,6 +58,16 @@ describe('tests around a session', () => {
     expect(testsOf(ID).done).toEqual(['before']);
   });
 
+  test('a force that fits another unit better is asked about before it is on its way', async () => {
+    answering({});
+    const { user } = show(<TestScreen run={run({}, ['force.grip'])} moment="before" />);
+    await user.type(screen.getByLabelText('Grip, left, kg'), '430{Enter}');
+    expect(screen.getByRole('alert').textContent).toContain('was it 430 N?');
+    expect(bodies()).toEqual([]);
+    await user.click(screen.getByRole('button', { name: 'It was 43.8 kg' }));
+    expect(bodies()).toMatchObject([{ kind: 'maximum', of: 'grip', hand: 'left', value: 430 }]);
+  });
+
   test('a hand that may not be helped is not tested, and nobody waits for it', async () => {
     answering({});
     const { user } = show(<TestScreen run={run({ cautions: [{ caution: 'numbness', hand: 'left' }] })} moment="before" />); // prettier-ignore

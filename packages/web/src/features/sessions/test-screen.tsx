@@ -1,9 +1,9 @@
-import { capital, type Hand, HANDS, type Moment, must, protocolName, protocolOf, readingUnit, READING_LIMITS, readNumber, type SessionTest, whyNotMeasured } from '@clay-pot/core'; // prettier-ignore
-import { useState } from 'react';
-import { boundsText, readingText, shownUnit, storedValue } from '../../domain/units.js';
-import { keepTest, skipTests, type Run, testsOf, useSessionTests } from '../../store/session-tests.js';
+import { capital, type Hand, HANDS, type Moment, must, protocolName, protocolOf, readingUnit, type SessionTest, whyNotMeasured } from '@clay-pot/core'; // prettier-ignore
+import { readingText, shownUnit, storedValue } from '../../domain/units.js';
+import type { Run } from '../../store/run.js';
+import { keepTest, skipTests, testsOf, useSessionTests } from '../../store/session-tests.js';
+import { useValueLook, ValueEntry } from '../../domain/value-entry.js';
 import { Button } from '../../ui/button.js';
-import { INPUT } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
 import { useTitle } from '../../ui/page.js';
 
@@ -78,47 +78,21 @@ function Test({ run, id, moment }: { run: Run; id: SessionTest; moment: Moment }
 function HandTest({ run, id, moment, hand }: { run: Run; id: SessionTest; moment: Moment; hand: Hand }) {
   const protocol = must(protocolOf(id), `a protocol ${id}`);
   const unit = must(readingUnit(protocol.kind, protocol.of), `a unit of ${id}`);
-  const [typed, setTyped] = useState('');
-  const [trouble, setTrouble] = useState<string | null>(null);
   const told = testsOf(run.id);
   const barred = whyNot(id, run, hand);
   const value = told[moment]?.[`${id} ${hand}`];
   const before = moment === 'after' ? told.before?.[`${id} ${hand}`] : undefined;
+  const look = useValueLook(protocol, unit, run.athleteId, (kept) => keepTest(run, { id, moment, hand, value: kept }));
   if (barred) return <span className="flex-1 text-small text-iron">{barred}</span>;
   if (value !== undefined) return <b className="text-lead figures">{readingText(unit, value)}</b>;
-  const take = () => {
-    const kept = storedValue(unit, readNumber(typed));
-    const { min, max } = READING_LIMITS[unit];
-    if (kept >= min && kept <= max) keepTest(run, { id, moment, hand, value: kept });
-    else setTrouble(`within ${boundsText(unit)}`);
-  };
   return (
-    <form
-      className="flex flex-1 flex-wrap items-center gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        take();
-      }}
+    <ValueEntry
+      look={look}
+      label={`${capital(protocol.of)}, ${hand}, ${shownUnit(unit)}`}
+      typedUnit={shownUnit(unit)}
+      take={(typed) => look.look(storedValue(unit, typed))}
     >
-      <input
-        aria-label={`${capital(protocol.of)}, ${hand}, ${shownUnit(unit)}`}
-        aria-invalid={trouble !== null || undefined}
-        inputMode="decimal"
-        autoComplete="off"
-        className={`${INPUT} w-24! text-lead! figures`}
-        value={typed}
-        onChange={(event) => setTyped(event.target.value)}
-      />
-      <span>{shownUnit(unit)}</span>
-      <Button type="submit" className="min-h-11">
-        Take
-      </Button>
       {before !== undefined && <span className="text-small text-ink-soft">before {readingText(unit, before)}</span>}
-      {trouble && (
-        <span role="alert" className="text-small font-semibold text-iron">
-          {trouble}
-        </span>
-      )}
-    </form>
+    </ValueEntry>
   );
 }
