@@ -5,6 +5,7 @@ import {
   type DoneSet,
   type Ending,
   type Decision,
+  type HandLook,
   type Morning,
   type MorningScores,
   DECISION_IDS,
@@ -29,6 +30,8 @@ export {
   DONE_SET as DONE_SET_INPUT,
   type DoneSet as DoneSetInput,
   type Ending,
+  HAND_LOOK as HAND_LOOK_INPUT,
+  type HandLook as HandLookInput,
   MORNING as MORNING_INPUT,
   type Morning as MorningInput,
   SESSION_END as SESSION_END_INPUT,
@@ -104,6 +107,11 @@ export interface SessionPage {
   nextBefore: string | null;
 }
 
+/** What was seen of a hand, as it is stored. */
+export interface StoredLook extends HandLook {
+  id: string;
+}
+
 /** All that was recorded of a session. */
 export interface SessionRecord extends SessionListItem {
   plan: Sequence;
@@ -111,5 +119,6 @@ export interface SessionRecord extends SessionListItem {
   sets: StoredSet[];
   reports: StoredReport[];
   complaints: StoredComplaint[];
+  looks: StoredLook[];
   rows: PlannedDoneRow[];
 }

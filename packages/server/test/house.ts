@@ -139,7 +139,7 @@ export function sequenceOf(
     const { dose } = findLevel(shippedMovement(movementId)!, levelId)!;
     return { id: `b${index}`, phase, movementId, levelId, dose };
   });
-  return { title, purpose: '', budgetMin: 10, pacing: USUAL_PACING, blocks };
+  return { title, purpose: '', budgetMin: 10, pacing: { ...USUAL_PACING, readyS: 0 }, blocks };
 }
 
 export const SEQUENCE = sequenceOf(

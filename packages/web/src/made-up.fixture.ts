@@ -25,7 +25,7 @@ export const sequenceOf = (rows: readonly Row[], change: Partial<Sequence> = {})
   title: 'Two hands',
   purpose: '',
   budgetMin: 10,
-  pacing: USUAL_PACING,
+  pacing: { ...USUAL_PACING, readyS: 0 },
   blocks: rows.map(([id, phase, movementId, levelId, dose]) => ({
     id,
     phase,

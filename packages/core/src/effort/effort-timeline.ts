@@ -1,11 +1,17 @@
 import type { Person } from '../mechanics/capacity.js';
-import { asDosed, type Demand, demandOf, inSecondDirection } from '../mechanics/demand.js';
+import { asDosed } from '../mechanics/as-dosed.js';
+import { type Demand, demandOf, inSecondDirection } from '../mechanics/demand.js';
 import { BodyError } from '../model/body.js';
-import { findLevel, type Level, type MovementLookup } from '../model/movement.js';
+import type { Dose } from '../model/dose.js';
+import type { Level, MovementLookup } from '../model/movement.js';
+import { withOwnLoad } from '../model/own-load.js';
 import { PostureError } from '../model/posture.js';
+import { type Turn, turnsOf } from '../model/rounds.js';
 import type { Sequence } from '../model/sequence.js';
+import { turnOf } from '../timeline/compile-timeline.js';
 import { type EventPart, type Timeline, type TimelineEvent, WORK_EVENTS } from '../timeline/timeline.js';
 import { type Hand, HANDS, otherHand } from '../vocabulary/hands.js';
+import { itemAt } from '../vocabulary/lists.js';
 import { groupsOf, type SideGroup } from '../vocabulary/muscles.js';
 
 /** A stretch of time in which one group on one side works at a constant effort. */
@@ -19,20 +25,32 @@ export interface EffortSpan {
   readonly charged: number;
   /** Spread of the effort, a log-sd. */
   readonly logSd: number;
+  /** Which open set it belongs to: whoever cannot go on lets go, and that is no failure. */
+  readonly open?: number | undefined;
 }
 
 /** What every group on each side is asked for over a timeline; neighbouring spans of one effort are one. */
 export interface EffortTimeline {
   readonly spans: ReadonlyMap<SideGroup, readonly EffortSpan[]>;
   readonly durationMs: number;
-  /** What each block asks, in the sequence's order; null where this body cannot take it. */
+  /** What each block asks in its hardest round, in the sequence's order; null where this body cannot take it. */
   readonly demands: readonly (Demand | null)[];
+  /** The same of every turn, in the timeline's order. */
+  readonly turnDemands: readonly (Demand | null)[];
+  /** Each block's different forms: one, or one a round where the level or the pace changes. */
+  readonly forms: readonly (readonly BlockForm[])[];
   /** Blocks that this body cannot take, with the reason: they ask for nothing here. */
   readonly impossible: readonly { blockId: string; message: string }[];
 }
 
+/** A block as it is asked of somebody in one round or more: the level as dosed, and what that asks. */
+export interface BlockForm {
+  readonly level: Level;
+  readonly demand: Demand;
+}
+
 /**
- * Lays the demand of every block over the compiled timeline. A press is as hard as its dose says; everything else as hard as its load is
+ * Lays the demand of every turn over the compiled timeline. A press is as hard as its dose says; everything else as hard as its load is
  * for this person. Work of both hands counts for each; rests and announcements ask for nothing.
  */
 export function effortTimeline(
@@ -42,28 +60,40 @@ export function effortTimeline(
   lookup: MovementLookup,
 ): EffortTimeline {
   const impossible: { blockId: string; message: string }[] = [];
-  const asked = sequence.blocks.map((block) => {
-    const movement = lookup(block.movementId);
-    const level = movement && findLevel(movement, block.levelId);
-    if (!level) return null;
-    const first = askedOf(person, level, block.dose.effortPercent);
-    if (typeof first !== 'string') return { ...first, turned: movement.directions?.[1] };
-    impossible.push({ blockId: block.id, message: first });
-    return null;
-  });
+  const asked = new Map<string, Asked & { readonly turned: string | undefined }>();
+  const demands: (Demand | null)[] = sequence.blocks.map(() => null);
+  const forms: BlockForm[][] = sequence.blocks.map(() => []);
+  for (const turn of turnsOf(sequence)) {
+    const { block, movement, level, dose, pace } = turnOf(sequence, turn, lookup);
+    const found = askedOf(person, level, dose, pace);
+    if (typeof found === 'string') {
+      if (!impossible.some(({ blockId }) => blockId === block.id)) impossible.push({ blockId: block.id, message: found }); // prettier-ignore
+      continue;
+    }
+    asked.set(turnKey(turn), { ...found, turned: movement.directions?.[1] });
+    const known = itemAt(forms, turn.blockIndex);
+    if (!known.some((form) => form.demand === found.demand)) known.push({ level: found.level, demand: found.demand });
+    demands[turn.blockIndex] = harder(demands[turn.blockIndex] ?? null, found.demand);
+  }
   const writer = new SpanWriter();
   for (const event of timeline.events) {
-    const block = asked[event.blockIndex];
-    if (!block || !WORK_EVENTS.includes(event.kind)) continue;
-    const efforts = block.second && event.direction === block.turned ? block.second : block.first;
+    const turn = asked.get(turnKey(event));
+    if (!turn || !WORK_EVENTS.includes(event.kind)) continue;
+    const efforts = turn.second && event.direction === turn.turned ? turn.second : turn.first;
     for (const hand of event.side === 'both' ? HANDS : [event.side]) writer.write(event, efforts[hand]);
     // The other hand stands beside it and bears its own share.
-    if (event.side !== 'both') writer.write(event, block.beside?.[otherHand(event.side)] ?? []);
+    if (event.side !== 'both') writer.write(event, turn.beside?.[otherHand(event.side)] ?? []);
   }
   const { spans } = writer;
-  const demands = asked.map((block) => block?.demand ?? null);
-  return { spans, durationMs: timeline.durationMs, demands, impossible };
+  const turnDemands = timeline.turns.map((turn) => asked.get(turnKey(turn))?.demand ?? null);
+  return { spans, durationMs: timeline.durationMs, demands, turnDemands, forms, impossible };
 }
+
+const turnKey = ({ blockIndex, round }: Turn) => `${blockIndex} ${round}`;
+
+const hardest = ({ left, right }: Demand) => Math.max(left.effortPercent, right.effortPercent);
+/** Of two rounds of a block the one that asks more. */
+const harder = (a: Demand | null, b: Demand): Demand => (a && hardest(a) >= hardest(b) ? a : b);
 
 /** What one group is asked for: the peak, and what of it is charged while moving and while held. */
 interface GroupEffort {
@@ -94,7 +124,7 @@ class SpanWriter {
         const moves = event.kind === 'bout' || MOVES.includes(name);
         const endMs = startMs + durationMs;
         const share = moves ? group.moving : group.still;
-        if (name !== 'pause') lay(list, group, event.blockId, startMs, endMs, group.effort * share);
+        if (name !== 'pause') lay(list, group, event, { startMs, endMs, charged: group.effort * share });
         startMs = endMs;
       }
     }
@@ -104,19 +134,19 @@ class SpanWriter {
 function lay(
   list: GrowingSpan[],
   { effort, logSd }: GroupEffort,
-  blockId: string,
-  startMs: number,
-  endMs: number,
-  charged: number,
+  { blockId, open: isOpen, stint }: TimelineEvent,
+  { startMs, endMs, charged }: Pick<EffortSpan, 'startMs' | 'endMs' | 'charged'>,
 ) {
+  const open = isOpen && stint !== null ? { open: stint } : {};
   const last = list.at(-1);
   const goesOn = last?.endMs === startMs && last.effort === effort && last.charged === charged;
-  if (goesOn && last.blockId === blockId) last.endMs = endMs;
-  else list.push({ blockId, startMs, endMs, effort, charged, logSd });
+  if (goesOn && last.blockId === blockId && last.open === open.open) last.endMs = endMs;
+  else list.push({ blockId, startMs, endMs, effort, charged, logSd, ...open });
 }
 
 /** What a level asks of a person: its demand, each group's effort, the efforts of its second direction where they are others, and the other hand's. */
 interface Asked {
+  readonly level: Level;
   readonly demand: Demand;
   readonly first: Efforts;
   readonly second: Efforts | null;
@@ -127,26 +157,32 @@ interface Asked {
  * What was asked of whom already: an edit changes one block of thirty, and the others ask what they asked before. Keyed by identity, so that
  * nothing is kept of a person or a level that is gone.
  */
-const known = new WeakMap<Person, WeakMap<Level, Map<number | undefined, Asked | string>>>();
+const known = new WeakMap<Person, WeakMap<Level, Map<string, Asked | string>>>();
 
-/** What a level asks at an effort; why not, in words, where this body cannot take it. */
-function askedOf(person: Person, level: Level, effortPercent: number | undefined): Asked | string {
+/** What a level asks as dosed, at a pace; why not, in words, where this body cannot take it. */
+function askedOf(person: Person, level: Level, dose: Dose, pace: number): Asked | string {
   let ofPerson = known.get(person);
   if (!ofPerson) known.set(person, (ofPerson = new WeakMap()));
-  let ofLevel = ofPerson.get(level);
-  if (!ofLevel) ofPerson.set(level, (ofLevel = new Map<number | undefined, Asked | string>()));
-  let asked = ofLevel.get(effortPercent);
-  if (asked === undefined) ofLevel.set(effortPercent, (asked = computed(person, level, effortPercent)));
+  const own = withOwnLoad(level, dose.load);
+  let ofLevel = ofPerson.get(own);
+  if (!ofLevel) ofPerson.set(own, (ofLevel = new Map<string, Asked | string>()));
+  // Only what moves freely is paced by its dose.
+  const { tempo, holdS = 0 } = dose;
+  const paced = level.load.kind === 'move' ? ` ${pace} ${tempo?.outS ?? ''} ${holdS} ${tempo?.backS ?? ''}` : '';
+  const key = `${dose.effortPercent ?? ''}${paced}`;
+  let asked = ofLevel.get(key);
+  if (asked === undefined) ofLevel.set(key, (asked = computed(person, level, dose, pace)));
   return asked;
 }
 
-function computed(person: Person, level: Level, effortPercent: number | undefined): Asked | string {
-  const dose = effortPercent === undefined ? {} : { effortPercent };
+function computed(person: Person, level: Level, dose: Dose, pace: number): Asked | string {
   try {
-    const demand = demandOf(person, asDosed(level, dose));
+    const dosed = asDosed(person, level, dose, pace);
+    const demand = demandOf(person, dosed);
     const turned = inSecondDirection(level);
-    const second = turned === level ? null : groupEfforts(demandOf(person, asDosed(turned, dose)));
-    return { demand, first: groupEfforts(demand), second, beside: demand.beside && groupEfforts(demand.beside) };
+    const second = turned === level ? null : groupEfforts(demandOf(person, asDosed(person, turned, dose, pace)));
+    const beside = demand.beside && groupEfforts(demand.beside);
+    return { level: dosed, demand, first: groupEfforts(demand), second, beside };
   } catch (error) {
     if (!(error instanceof PostureError) && !(error instanceof BodyError)) throw error;
     return error.message;

@@ -8,7 +8,7 @@ import type { Person } from '../mechanics/capacity.js';
 import { findLevel, type MovementLookup } from '../model/movement.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { doneTimeline } from '../timeline/done-timeline.js';
-import { plannedAgainstDone } from '../timeline/planned-done.js';
+import { type PlannedDoneRow, plannedAgainstDone } from '../timeline/planned-done.js';
 import { itemAt } from '../vocabulary/lists.js';
 import { HANDS } from '../vocabulary/hands.js';
 import { GROUP_OF } from '../vocabulary/muscles.js';
@@ -43,14 +43,20 @@ export function evidenceOf(person: Person, sessions: readonly ToldSession[], loo
 
 function evidenceOfSession(person: Person, session: ToldSession, lookup: MovementLookup): Evidence[] {
   const { plan, sets, reports, endedAt } = session;
-  const howOf = (blockId: string, share: number) =>
-    howItEnded(reports.findLast((report) => report.blockId === blockId)?.exertion ?? null, share);
+  const howOf = (blockId: string, done: DoneShare) =>
+    howItEnded(reports.findLast((report) => report.blockId === blockId)?.exertion ?? null, done);
   return evidenceOfDone(person, { plan, sets, onDay: endedAt.slice(0, 10) }, lookup, howOf);
 }
 
 /** What was done of a plan on a day. */
 export interface Done extends Pick<CarriedOut, 'plan' | 'sets'> {
   readonly onDay: string;
+}
+
+/** How much of a block was done: of what had a fixed amount, and whether an open set ended before its ceiling since the form failed. */
+export interface DoneShare {
+  readonly share: number;
+  readonly formFailed: boolean;
 }
 
 /** How hard the end of a block was on a scale to ten, as which kind of evidence it counts, and what it is called. */
@@ -65,7 +71,7 @@ export function evidenceOfDone(
   person: Person,
   { plan, sets, onDay }: Done,
   lookup: MovementLookup,
-  howOf: (blockId: string, share: number) => SetEnding | null,
+  howOf: (blockId: string, done: DoneShare) => SetEnding | null,
 ): Evidence[] {
   const planned = compileTimeline(plan, lookup);
   const { spans, demands } = effortTimeline(person, plan, doneTimeline(planned, sets), lookup);
@@ -78,8 +84,7 @@ export function evidenceOfDone(
       const hardest = demand[hand].efforts[0];
       if (!hardest || !tells(hardest)) return [];
       const mine = rows.filter(({ blockId, side }) => blockId === block.id && (side === 'both' || side === hand));
-      const share = mine.reduce((sum, row) => sum + (row.doneAmount ?? 0), 0) / mine.reduce((sum, row) => sum + row.plannedAmount, 0); // prettier-ignore
-      const how = howOf(block.id, share);
+      const how = howOf(block.id, doneShare(mine));
       if (!how) return [];
       const group = GROUP_OF[hardest.action];
       if (!movement.trains.includes(group)) return [];
@@ -96,14 +101,25 @@ export function evidenceOfDone(
   });
 }
 
+function doneShare(rows: readonly PlannedDoneRow[]): DoneShare {
+  // An open set is done whatever was done of it.
+  const wanted = rows.map((row) => (row.open ? (row.doneAmount ?? 0) : row.plannedAmount));
+  const done = rows.reduce((sum, row) => sum + (row.doneAmount ?? 0), 0);
+  const formFailed = rows.some(({ open, doneAmount, plannedAmount }) => open === 'form' && doneAmount !== null && doneAmount > 0 && doneAmount < plannedAmount); // prettier-ignore
+  return { share: done / wanted.reduce((sum, amount) => sum + amount, 0), formFailed };
+}
+
 /** Whether a set tells of the maximum that its hardest action is held against: it is hard enough to be what was rated, and more than a share of itself. */
 const tells = ({ effortPercent, logSd, capacity }: ActionEffort) =>
   effortPercent >= WORTH_RATING_PERCENT && logSd > MOSTLY_LOAD * capacity.logSd;
 
 /** What an ending tells: how hard it was, and how surely. Null where it tells nothing. */
-function howItEnded(told: number | null, share: number): SetEnding | null {
+function howItEnded(told: number | null, { share, formFailed }: DoneShare): SetEnding | null {
   if (!(share > 0)) return null;
   const early = share < ENDED_EARLY;
+  if (formFailed && (told === null || told >= AT_THE_END)) {
+    return { kind: 'to failure', rating: 10, words: 'until the form failed' };
+  }
   if (early && told !== null && told >= AT_THE_END) return { kind: 'to failure', rating: 10, words: 'to failure' };
   if (told !== null) return { kind: 'rated', rating: Math.max(LEAST_RATING, told), words: `rated ${told} of 10` };
   return early ? { kind: 'broken off', rating: BROKEN_OFF, words: 'broken off' } : null;

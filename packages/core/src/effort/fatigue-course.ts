@@ -37,12 +37,22 @@ export function failureWords({ heldS, askedS, asks, restS }: Failure): string {
   return `${until}: by then ${percent(asks)} of their strength is left, which is all that the work asks for. ${mend}`;
 }
 
+/** Where an open set ends, since a group cannot go on. */
+export interface GivingOut {
+  readonly blockId: string;
+  /** The set's stint. */
+  readonly open: number;
+  readonly atMs: number;
+}
+
 /** A group on a side over a session. */
 export interface GroupCourse {
   readonly points: readonly CapacityPoint[];
   readonly lowest: number;
   /** Where each block that is not held first fails, in order; empty when all is held. */
   readonly failures: readonly Failure[];
+  /** Where it lets go in open sets: that is how they end, and no failure. */
+  readonly givesOut: readonly GivingOut[];
   /** Sum of time over endurance time: 1 is one hold to failure's worth. */
   readonly enduranceDose: number;
   readonly underLoadS: number;
@@ -88,6 +98,7 @@ function courseOf(rates: Rates, spans: readonly EffortSpan[], durationMs: number
   let nowMs = 0;
   let [lowest, dose, loadMs] = [capacityLeft(units), 0, 0];
   const failures: Failure[] = [];
+  const givesOut: GivingOut[] = [];
   const points: CapacityPoint[] = [{ atMs: 0, left: lowest }];
   const mark = (atMs: number) => {
     nowMs = atMs;
@@ -109,20 +120,34 @@ function courseOf(rates: Rates, spans: readonly EffortSpan[], durationMs: number
     }
     const seconds = (span.endMs - span.startMs) / 1000;
     const before = units;
-    units = step(rates, units, tires(span), seconds);
+    const hasLetGo = span.open !== undefined && span.open === givesOut.at(-1)?.open;
+    units = step(rates, units, hasLetGo ? 0 : tires(span), seconds);
+    if (hasLetGo) {
+      mark(span.endMs);
+      continue;
+    }
     // Fatigue only grows while an effort goes on, so the ends of the span tell whether it was held throughout.
     const held = mostFatigued(units, before) < fails;
-    if (!held && failures.at(-1)?.blockId !== span.blockId) failures.push(failureOf(rates, before, span, seconds));
+    const goesS = held || span.open === undefined ? seconds : heldS(rates, before, span, seconds);
+    if (!held && span.open !== undefined && goesS > 0) {
+      units = step(rates, step(rates, before, span.charged, goesS), 0, seconds - goesS);
+      givesOut.push({ blockId: span.blockId, open: span.open, atMs: span.startMs + Math.round(goesS * 1000) });
+    } else if (!held && failures.at(-1)?.blockId !== span.blockId)
+      failures.push(failureOf(rates, before, span, seconds));
     mark(span.endMs);
-    dose += perSecond * seconds;
-    loadMs += span.endMs - span.startMs;
+    dose += perSecond * goesS;
+    loadMs += goesS * 1000;
   }
   if (durationMs > nowMs) {
     units = step(rates, units, 0, (durationMs - nowMs) / 1000);
     mark(durationMs);
   }
-  return { points, lowest, failures, enduranceDose: dose, underLoadS: loadMs / 1000, end: units };
+  return { points, lowest, failures, givesOut, enduranceDose: dose, underLoadS: loadMs / 1000, end: units };
 }
+
+/** How long a span goes before it cannot be held; nothing where it asks for more than there is. */
+const heldS = (rates: Rates, before: Units, { effort, charged }: EffortSpan, seconds: number): number =>
+  effort > 1 ? 0 : (holdTimeS(rates, before, effort, seconds, charged) ?? seconds);
 
 const mostFatigued = (units: Units, before: Units) => Math.max(units.fatigued, before.fatigued);
 
@@ -137,7 +162,7 @@ export function blocksFailing(
   let units = from;
   let nowMs = 0;
   let [asked, spread, share, fails] = [NaN, NaN, 1, 0];
-  for (const { blockId, startMs, endMs, effort, charged, logSd } of spans) {
+  for (const { blockId, startMs, endMs, effort, charged, logSd, open } of spans) {
     if (startMs > nowMs) units = step(rates, units, 0, (startMs - nowMs) / 1000);
     if (effort !== asked || logSd !== spread) {
       [asked, spread] = [effort, logSd];
@@ -146,7 +171,11 @@ export function blocksFailing(
     }
     const before = units;
     units = step(rates, units, effort * share > 1 ? 0 : charged * share, (endMs - startMs) / 1000);
-    if (mostFatigued(units, before) >= fails) failing.add(blockId);
+    if (mostFatigued(units, before) >= fails) {
+      // Letting go ends an open set; what cannot be begun at all is not one.
+      if (open === undefined || mostFatigued(before, before) >= fails) failing.add(blockId);
+      else units = before;
+    }
     nowMs = endMs;
   }
   return failing;
@@ -155,10 +184,10 @@ export function blocksFailing(
 const MOST_REST_S = 600;
 
 function failureOf(rates: Rates, before: Units, span: EffortSpan, seconds: number): Failure {
-  const { blockId, startMs, effort, charged } = span;
-  const heldS = effort > 1 ? 0 : (holdTimeS(rates, before, effort, seconds, charged) ?? seconds);
-  const atMs = startMs + Math.round(heldS * 1000);
-  return { blockId, atMs, heldS, askedS: seconds, asks: effort, restS: restFor(rates, before, span, seconds) };
+  const { blockId, startMs, effort } = span;
+  const forS = heldS(rates, before, span, seconds);
+  const atMs = startMs + Math.round(forS * 1000);
+  return { blockId, atMs, heldS: forS, askedS: seconds, asks: effort, restS: restFor(rates, before, span, seconds) };
 }
 
 /** The shortest rest before a piece of work after which it can be held, by halving; rest only ever helps. */

@@ -1,9 +1,10 @@
-import { itemAt } from '../vocabulary/lists.js';
+import { itemAt, must } from '../vocabulary/lists.js';
 import type { EffortTimeline } from './effort-timeline.js';
 import { sumsByBlock } from './block-sums.js';
 import type { HandDemand } from '../mechanics/demand.js';
 import { carryDistanceM } from '../mechanics/external-load.js';
 import { findLevel, type MovementLookup } from '../model/movement.js';
+import type { Turn } from '../model/rounds.js';
 import type { Sequence } from '../model/sequence.js';
 import { type Timeline, workedMs } from '../timeline/timeline.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
@@ -29,8 +30,10 @@ export interface BlockHand {
 /** What one block comes to for each hand. */
 export interface BlockAccount {
   readonly blockId: string;
+  /** From the start of its first turn to the end of its last, and the length of its turns together. */
   readonly startMs: number;
   readonly endMs: number;
+  readonly lengthMs: number;
   readonly left: BlockHand;
   readonly right: BlockHand;
 }
@@ -51,6 +54,8 @@ export interface HandAccount {
 export interface SessionAccount {
   readonly hands: Readonly<Record<Hand, HandAccount>>;
   readonly blocks: readonly BlockAccount[];
+  /** In the timeline's order. */
+  readonly turns: readonly TurnAccount[];
   /** Σ time over endurance time, per group and side: 1 is one hold to failure's worth. */
   readonly doses: ReadonlyMap<SideGroup, number>;
   /** Seconds in which a group works at all. */
@@ -65,13 +70,15 @@ export function accountOf(
   lookup: MovementLookup,
 ): SessionAccount {
   const { doses, groupS, blockDoses } = groupSums(efforts);
-  const sums = timeline.blocks.map((): Record<Hand, Sums> => ({ left: { ...NOTHING }, right: { ...NOTHING } }));
+  const sums = timeline.turns.map((): Record<Hand, Sums> => ({ left: { ...NOTHING }, right: { ...NOTHING } }));
+  const indexOf = new Map(timeline.turns.map((turn, index) => [turnKey(turn), index]));
   for (const event of timeline.events) {
     if (event.stint === null) continue;
     const seconds = workedMs(event) / 1000;
-    const demand = efforts.demands[event.blockIndex] ?? null;
+    const index = must(indexOf.get(turnKey(event)), 'a turn of every event');
+    const demand = efforts.turnDemands[index] ?? null;
     for (const hand of HANDS) {
-      const sum = itemAt(sums, event.blockIndex)[hand];
+      const sum = itemAt(sums, index)[hand];
       if (event.side === 'both' || event.side === hand) {
         sum.workS += seconds;
         if (event.kind === 'repetition') sum.repetitions += 1;
@@ -84,36 +91,56 @@ export function accountOf(
       }
     }
   }
-  const blocks = timeline.blocks.map(({ blockId, startMs, endMs }, index): BlockAccount => {
-    const demand = efforts.demands[index] ?? null;
+  const workOf = (blockIndex: number, hand: Hand) =>
+    timeline.turns.reduce((all, turn, index) => all + (turn.blockIndex === blockIndex ? itemAt(sums, index)[hand].workS : 0), 0); // prettier-ignore
+  const turns = timeline.turns.map(({ blockIndex, blockId, round }, index): TurnAccount => {
+    const demand = efforts.turnDemands[index] ?? null;
     const of = (hand: Hand): BlockHand => {
       const { workS, repetitions } = itemAt(sums, index)[hand];
-      return {
-        workS,
-        repetitions,
-        ...loadOf(demand?.[hand], workS),
-        enduranceDose: blockDoses.get(`${blockId} ${hand}`) ?? 0,
-      };
+      // Rounds of a block share its dose by their work.
+      const share = workS > 0 ? workS / workOf(blockIndex, hand) : 0;
+      const enduranceDose = share * (blockDoses.get(`${blockId} ${hand}`) ?? 0);
+      return { workS, repetitions, ...loadOf(demand?.[hand], workS), enduranceDose };
     };
-    return { blockId, startMs, endMs, left: of('left'), right: of('right') };
+    return { blockIndex, round, left: of('left'), right: of('right') };
   });
-  return { hands: { left: handSums('left'), right: handSums('right') }, blocks, doses, groupS };
+  const blocks = timeline.blocks.map((span, blockIndex): BlockAccount => {
+    const mine = turns.filter((turn) => turn.blockIndex === blockIndex);
+    const { blockId, startMs, endMs, lengthMs } = span;
+    return { blockId, startMs, endMs, lengthMs, left: together(mine, 'left'), right: together(mine, 'right') };
+  });
+  return { hands: { left: handSums('left'), right: handSums('right') }, blocks, turns, doses, groupS };
 
   function handSums(hand: Hand): HandAccount {
     const total = { workS: 0, underLoadS: 0, impulseNs: 0, repetitions: 0, carryM: 0 };
-    blocks.forEach((block, index) => {
-      const { workS, loadN, repetitions, effortPercent } = block[hand];
+    turns.forEach((turn, index) => {
+      const { workS, loadN, repetitions, effortPercent } = turn[hand];
       const { impulseNs, besideS } = itemAt(sums, index)[hand];
-      const stretched = (efforts.demands[index]?.[hand].stretchNm ?? 0) > 0;
+      const stretched = (efforts.turnDemands[index]?.[hand].stretchNm ?? 0) > 0;
       total.workS += workS;
       total.repetitions += repetitions;
       total.impulseNs += impulseNs;
       total.underLoadS += besideS;
       if (loadN > 0 || stretched || effortPercent >= LOADED_FROM_PERCENT) total.underLoadS += workS;
-      if (isCarried(sequence, index, lookup)) total.carryM += carryDistanceM(workS);
+      if (isCarried(sequence, turn.blockIndex, lookup)) total.carryM += carryDistanceM(workS);
     });
     return total;
   }
+}
+
+const turnKey = ({ blockIndex, round }: Turn) => `${blockIndex} ${round}`;
+
+/** A block's turns on one hand: sums, and the load and effort of the hardest. */
+function together(turns: readonly TurnAccount[], hand: Hand): BlockHand {
+  const all = turns.map((turn) => turn[hand]);
+  const hardest = all.reduce<BlockHand>((most, each) => (each.effortPercent > most.effortPercent || each.loadN > most.loadN ? each : most), all[0] ?? NO_WORK); // prettier-ignore
+  const sum = (of: (each: BlockHand) => number) => all.reduce((total, each) => total + of(each), 0);
+  return {
+    ...hardest,
+    workS: sum(({ workS }) => workS),
+    enduranceDose: sum(({ enduranceDose }) => enduranceDose),
+    repetitions: sum(({ repetitions }) => repetitions),
+  };
 }
 
 /** What one block comes to on one hand; `besideS` is time in which it bears while the other works. */
@@ -125,7 +152,15 @@ interface Sums {
 }
 const NOTHING: Sums = { workS: 0, repetitions: 0, impulseNs: 0, besideS: 0 };
 
+/** What one turn of a block comes to for each hand. */
+export interface TurnAccount extends Turn {
+  readonly left: BlockHand;
+  readonly right: BlockHand;
+}
+
 const NO_LOAD = { loadN: 0, loadPercentBW: 0, effortPercent: 0, effortInterval: [0, 0] } as const;
+
+const NO_WORK: BlockHand = { workS: 0, repetitions: 0, enduranceDose: 0, ...NO_LOAD };
 
 /** A hand that does no work in a block carries nothing in it. */
 function loadOf(demand: HandDemand | undefined, workS: number) {
@@ -138,7 +173,7 @@ function isCarried(sequence: Sequence, index: number, lookup: MovementLookup): b
   const block = itemAt(sequence.blocks, index);
   const movement = lookup(block.movementId);
   const load = movement && findLevel(movement, block.levelId)?.load;
-  return load?.kind === 'lift' && load.distanceM !== undefined;
+  return load?.kind === 'lift' && (load.distanceM !== undefined || block.dose.work.kind === 'distance');
 }
 
 function groupSums({ spans }: EffortTimeline) {

@@ -2,8 +2,9 @@ import { itemAt } from '../vocabulary/lists.js';
 import { type Balance, balanceOf } from './balance.js';
 import { type Chances, chancesOfGroup } from './chances.js';
 import { type Coverage, coverageOf, type Visit, visitOf } from './coverage.js';
-import { effortTimeline, type EffortTimeline } from './effort-timeline.js';
+import { type BlockForm, effortTimeline, type EffortTimeline } from './effort-timeline.js';
 import { fatigueCourses, type GroupCourse } from './fatigue-course.js';
+import { openEnds, type OpenEnds, untilLetGo } from './open-sets.js';
 import { HARD_PERCENT, type PastSession, startStates } from './past.js';
 import { accountOf, type BlockAccount, hardestPercent, type SessionAccount } from './session-account.js';
 import { FOUR_FIFTHS } from '../mechanics/belief.js';
@@ -44,7 +45,10 @@ export interface BlockView {
   readonly index: number;
   readonly movement: Movement;
   readonly level: Level;
+  /** What its hardest round asks; null where this body cannot take it. */
   readonly demand: Demand | null;
+  /** As it is asked of this person, as dosed: more than one where a round changes it. */
+  readonly forms: readonly BlockForm[];
   readonly account: BlockAccount;
   /** The hardest group of the hardest hand. */
   readonly effortPercent: number;
@@ -57,6 +61,8 @@ export interface SessionView extends SessionQuestion {
   readonly timeline: Timeline;
   readonly efforts: EffortTimeline;
   readonly courses: ReadonlyMap<SideGroup, GroupCourse>;
+  /** When each open set is likely to end before its ceiling, by stint. */
+  readonly openEnds: OpenEnds;
   readonly account: SessionAccount;
   readonly balance: Balance;
   readonly coverage: Coverage;
@@ -74,9 +80,12 @@ export function viewOf(
   timeline = compileTimeline(question.sequence, question.lookup),
 ): SessionView {
   const { sequence, lookup, person, past, now } = question;
-  const efforts = effortTimeline(person, sequence, timeline, lookup);
+  const asked = effortTimeline(person, sequence, timeline, lookup);
   const starts = startStates(past, now);
-  const courses = fatigueCourses(efforts, starts);
+  const tried = fatigueCourses(asked, starts);
+  const ends = openEnds(tried);
+  const efforts = untilLetGo(asked, ends);
+  const courses = efforts === asked ? tried : fatigueCourses(efforts, starts);
   const likely = new Map<SideGroup, Chances>();
   const chancesIn = (key: SideGroup): Chances => {
     let ofGroup = likely.get(key);
@@ -96,6 +105,7 @@ export function viewOf(
       movement,
       level,
       demand,
+      forms: itemAt(efforts.forms, index),
       account: mine,
       effortPercent,
       hard: effortPercent >= HARD_PERCENT,
@@ -115,6 +125,7 @@ export function viewOf(
     timeline,
     efforts,
     courses,
+    openEnds: ends,
     account,
     balance: balanceOf(account.doses, work),
     coverage: coverageOf(covered, account),

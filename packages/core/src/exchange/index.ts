@@ -4,3 +4,4 @@ export * from './published-schema.js';
 export * from './readings-file.js';
 export * from './sequence-file.js';
 export * from './sequence-schema.js';
+export { readStoredSequence } from './upgrade-sequence.js';

@@ -39,7 +39,7 @@ describe('sequence files', () => {
   });
 
   test('a file says what it is', () => {
-    expect(JSON.parse(SMALL)).toMatchObject({ format: 'clay-pot/sequence', version: 2 });
+    expect(JSON.parse(SMALL)).toMatchObject({ format: 'clay-pot/sequence', version: 3 });
   });
 
   test.each<[string, (text: string) => string, string, string, string]>([
@@ -73,7 +73,7 @@ describe('sequence files', () => {
       'one of repetitions',
     ],
     ['an unknown phase', (t) => t.replace('"prepare"', '"warm"'), '"warm"', '/blocks/0/phase', 'prepare, range, load'],
-    ['a later version', (t) => t.replace('"version": 2', '"version": 3'), '"version": 3', '/version', 'one of 1, 2'],
+    ['a version that never was', (t) => t.replace('"version": 3', '"version": 0'), '"version": 0', '/version', 'one of 1, 2, 3'],
   ])('%s is told with line and field', (_what, damage, part, pointer, words) => {
     const text = damage(SMALL);
     const fault = faultsOf(text).find((candidate) => candidate.pointer === pointer);

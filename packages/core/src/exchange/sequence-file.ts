@@ -1,5 +1,6 @@
 import { lastOf } from '../vocabulary/lists.js';
 import { type Node, type ParseError, findNodeAtLocation, parseTree, printParseErrorCode } from 'jsonc-parser';
+import { upgradeSequence } from './upgrade-sequence.js';
 import { isNestedBeyond, MOST_NESTING } from './nesting.js';
 import { SEQUENCE_FILE, SEQUENCE_FORMAT, SEQUENCE_FORMAT_VERSION } from './sequence-schema.js';
 import { faultsOf } from '../vocabulary/faults.js';
@@ -28,9 +29,9 @@ export class FileError extends Error {
 
 /** The text of a sequence file: versioned JSON, indented so that a person can read and compare it. */
 export function encodeSequence(sequence: Sequence): string {
-  const { title, purpose, budgetMin, pacing, blocks, methodId, mutes, tests } = sequence;
+  const { title, purpose, budgetMin, pacing, blocks, rounds, methodId, mutes, tests } = sequence;
   const head = { format: SEQUENCE_FORMAT, version: SEQUENCE_FORMAT_VERSION };
-  const file = { ...head, title, purpose, budgetMin, pacing, blocks, methodId, mutes, tests };
+  const file = { ...head, title, purpose, budgetMin, pacing, blocks, rounds, methodId, mutes, tests };
   return `${JSON.stringify(file, null, 2)}\n`;
 }
 
@@ -56,12 +57,26 @@ export function decodeSequence(text: string, lookup: MovementLookup): Sequence {
     throw new FileError(faults.length ? faults : [{ line: 1, column: 1, pointer: '', message: 'The file is empty.' }]);
   }
   const value: unknown = JSON.parse(text);
+  const version = futureVersion(value);
+  if (version !== null) {
+    const message = `This file is of version ${version}; here versions up to ${SEQUENCE_FORMAT_VERSION} are read. Open it with the newer Clay Pot that wrote it.`;
+    throw new FileError([place('/version', message)]);
+  }
   const shape = faultsOf(SEQUENCE_FILE, value);
   if (shape.length > 0) throw new FileError(shape.map(({ pointer, message }) => place(pointer, message)));
-  const { format: _format, version: _version, ...sequence } = value as Of<typeof SEQUENCE_FILE>;
+  const { format: _format, version: of, ...written } = value as Of<typeof SEQUENCE_FILE>;
+  const sequence = upgradeSequence(written, of, lookup);
   const faults = [...checkSequence(sequence, lookup), ...checkMutes(sequence)];
   if (faults.length) throw new FileError(faults.map(({ pointer, message }) => place(pointer, message)));
   return sequence;
+}
+
+/** The version of a file that a later Clay Pot wrote; null for any other, broken ones too. */
+function futureVersion(value: unknown): number | null {
+  if (typeof value !== 'object' || value === null) return null;
+  const { format, version } = value as Record<string, unknown>;
+  const isLater = format === SEQUENCE_FORMAT && Number.isInteger(version) && Number(version) > SEQUENCE_FORMAT_VERSION;
+  return isLater ? Number(version) : null;
 }
 
 function placer(text: string, tree: Node | undefined) {

@@ -526,7 +526,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     ...ON_MAT,
     sides: ['alternating', 'together'],
     strokes: ['step', 'step'],
-    work: ['time', 'repetitions'],
+    work: ['time', 'repetitions', 'distance'],
     timed: 'bout',
     hand: { setting: 'planted, stepping' },
     ladder: [

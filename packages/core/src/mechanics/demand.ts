@@ -3,7 +3,6 @@ import { type Person, rangeWithHelpDeg } from './capacity.js';
 import { GRAVITY, handLoad, type PostureLoad } from './hand-load.js';
 import { RAW } from './outside-loads.js';
 import { LIFTED_FINGER, planted } from './planted.js';
-import type { Dose } from '../model/dose.js';
 import { answerFor, type LevelLoad } from '../model/load.js';
 import type { SupportPosture } from '../model/posture.js';
 import { type Action, oppositeAction } from '../vocabulary/actions.js';
@@ -48,6 +47,8 @@ export interface Loaded {
   readonly contact: Contact;
   readonly facing: Facing;
   readonly load: LevelLoad;
+  /** An effort that the hand keeps while something else moves or bears: a fist at 40 % through a whole circle. */
+  readonly kept?: { readonly action: Action; readonly percent: number } | undefined;
 }
 
 /**
@@ -56,6 +57,13 @@ export interface Loaded {
  * @throws BodyError, PostureError, HoldError naming the field and what would be right.
  */
 export function demandOf(person: Person, level: Loaded): Demand {
+  const { kept } = level;
+  const demand = plainDemandOf(person, level);
+  if (!kept) return demand;
+  return withEffort(person, demand, kept.action, { sharePercent: kept.percent, moving: 1, still: 1 });
+}
+
+function plainDemandOf(person: Person, level: Loaded): Demand {
   const { load } = level;
   if (load.kind === 'body') {
     const posture = postureOf(level, load.stance);
@@ -66,12 +74,6 @@ export function demandOf(person: Person, level: Loaded): Demand {
   const raw = answerFor(RAW, load, person);
   const [left, right] = HANDS.map((hand) => handDemand(person, hand, raw)) as [HandDemand, HandDemand];
   return { left, right, posture: null, beside: null };
-}
-
-/** A level as a dose asks for it: a press is as hard as the dose says, everything else as hard as its load is. */
-export function asDosed<L extends Loaded>(level: L, { effortPercent }: Pick<Dose, 'effortPercent'>): L {
-  const { load } = level;
-  return load.kind === 'press' && effortPercent !== undefined ? { ...level, load: { ...load, effortPercent } } : level;
 }
 
 const TURNS: readonly Action[] = ['pronation', 'supination'];
@@ -107,16 +109,14 @@ export function postureDemand(person: Person, posture: SupportPosture, load: Pos
 }
 
 /** The fingers of the working hand lift one after the other, as hard as lifting a finger from a planted hand is. */
-function withLiftedFingers(person: Person, demand: Demand): Demand {
-  const lifting = (hand: Hand): HandDemand =>
-    hardestFirst({
-      ...demand[hand],
-      efforts: [
-        ...demand[hand].efforts,
-        effortOf(person, hand, 'finger extension', { sharePercent: LIFTED_FINGER.value, moving: 1 }),
-      ],
-    });
-  return { ...demand, left: lifting('left'), right: lifting('right') };
+const withLiftedFingers = (person: Person, demand: Demand): Demand =>
+  withEffort(person, demand, 'finger extension', { sharePercent: LIFTED_FINGER.value, moving: 1 });
+
+/** What the working hand has to bring besides. */
+function withEffort(person: Person, demand: Demand, action: Action, ask: Ask): Demand {
+  const besides = (hand: Hand): HandDemand =>
+    hardestFirst({ ...demand[hand], efforts: [...demand[hand].efforts, effortOf(person, hand, action, ask)] });
+  return { ...demand, left: besides('left'), right: besides('right') };
 }
 
 function handDemand(person: Person, hand: Hand, raw: RawDemand): HandDemand {

@@ -121,10 +121,11 @@ export interface HandGeometry {
 }
 
 /** Height of the wrist joint above the surface, in metres: it depends on the contact alone. */
-export function wristHeight(segments: Segments, { contact, heelLiftDeg }: HandPlacement): number {
+export function wristHeight(segments: Segments, { contact, heelLiftDeg, wedgeDeg = 0 }: HandPlacement): number {
   const length = segments.hand.lengthM;
   switch (contact) {
     case 'open palm':
+      return (KNUCKLES_OVER_PALM.value + Math.sin((palmSlopeDeg() + wedgeDeg) * RAD)) * length;
     case 'none':
       return WRIST_OVER_PALM.value * length;
     case 'ball':
@@ -134,7 +135,7 @@ export function wristHeight(segments: Segments, { contact, heelLiftDeg }: HandPl
     case 'fingertips':
       return length * Math.sin(TENT_PALM.value * RAD) + segments.fingerM * Math.sin(TENT_FINGERS.value * RAD);
     case 'back of hand':
-      return WRIST_OVER_BACK.value * length;
+      return (KNUCKLES_OVER_BACK.value + Math.sin((backSlopeDeg() + wedgeDeg) * RAD)) * length;
     case 'fist':
       return FIST_REACH.value * length;
     case 'handle':
@@ -161,14 +162,16 @@ const ON_PADS = { heel: 0, knuckles: 0, pads: 1 };
  * with `padPressure`, and beyond it with a raised palm. A flat palm under an upright forearm asks some 79°.
  */
 export function handGeometry(segments: Segments, placement: HandPlacement, tilt: number): HandGeometry {
-  const { contact, facing, padPressure, heelLiftDeg } = placement;
+  const { contact, facing, padPressure, heelLiftDeg, wedgeDeg = 0 } = placement;
   const length = segments.hand.lengthM;
   const finger = segments.fingerM;
+  // On a wedge the whole hand lies sloped: its heel still bears.
+  const onWedge = { ahead: padPressure * length * Math.cos(wedgeDeg * RAD), pitchDeg: wedgeDeg };
   switch (contact) {
     case 'open palm':
-      return onItsFace(segments, placement, tilt, palmSlopeDeg(), { ahead: padPressure * length });
+      return onItsFace(segments, placement, tilt, palmSlopeDeg() + wedgeDeg, onWedge);
     case 'back of hand':
-      return onItsFace(segments, placement, tilt, backSlopeDeg(), { ahead: padPressure * length });
+      return onItsFace(segments, placement, tilt, backSlopeDeg() + wedgeDeg, onWedge);
     case 'ball': {
       const slope = BALL_SLOPE.value;
       const ahead = padPressure * length * Math.cos(slope * RAD);

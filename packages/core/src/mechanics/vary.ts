@@ -52,6 +52,7 @@ export function movableFields(posture: SupportPosture): PostureField[] {
   if (contact === 'open palm' || contact === 'raised palm' || contact === 'back of hand' || contact === 'ball')
     fields.push('padPressure');
   if (contact === 'raised palm') fields.push('heelLiftDeg');
+  if (contact === 'open palm' || contact === 'back of hand') fields.push('wedgeDeg');
   return surface === 'wall' ? fields.filter((field) => field !== 'supportHeightM') : fields;
 }
 
@@ -59,5 +60,5 @@ export function movableFields(posture: SupportPosture): PostureField[] {
 export function fieldValue(posture: SupportPosture, load: PostureLoad, field: PostureField): number {
   if (field === 'leanDeg' || field === 'hipAngleDeg' || field === 'distanceM' || field === 'handHeightM')
     return load[field];
-  return posture[field];
+  return posture[field] ?? 0;
 }

@@ -1,6 +1,8 @@
 import { checkDose, piecesOf } from './dose.js';
 import { checkFit, findLevel, type Level, type Movement, type MovementLookup } from './movement.js';
+import { handsInTurn } from '../vocabulary/hands.js';
 import { type Block, inPhaseOrder, type Sequence, SEQUENCE_LIMITS } from './sequence.js';
+import { checkRounds, timesOf } from './rounds.js';
 import { type Fault, under } from '../vocabulary/fault.js';
 
 /** Thrown where a sequence must be sound and is not. Carries every fault with its pointer. */
@@ -24,11 +26,12 @@ export function checkSequence(sequence: Sequence, lookup: MovementLookup): Fault
     seen.set(block.id, index);
     faults.push(...under(at, checkBlock(block, lookup)));
   });
-  const pieces = sequence.blocks.reduce((sum, { dose }) => sum + piecesOf(dose), 0);
+  const pieces = sequence.blocks.reduce((sum, { id, dose }) => sum + piecesOf(dose) * timesOf(sequence, id), 0);
   if (pieces > SEQUENCE_LIMITS.pieces) {
     const message = `All blocks together come to ${pieces} repetitions, breaths and timed pieces; ${SEQUENCE_LIMITS.pieces} are the most.`;
     faults.push({ pointer: '/blocks', message });
   }
+  faults.push(...checkRounds(sequence));
   const ordered = inPhaseOrder(sequence.blocks);
   const stray = sequence.blocks.findIndex((block, index) => block !== ordered[index]);
   if (stray >= 0) {
@@ -41,7 +44,16 @@ export function checkSequence(sequence: Sequence, lookup: MovementLookup): Fault
 function checkBlock(block: Block, lookup: MovementLookup): Fault[] {
   const dose = under('/dose', checkDose(block.dose));
   const found = placed(block, lookup);
-  return 'fault' in found ? [...dose, found.fault] : [...dose, ...checkFit(block.dose, found.movement)];
+  return 'fault' in found
+    ? [...dose, found.fault]
+    : [...dose, ...checkFit(block.dose, found.movement, found.level), ...checkLooks(block)];
+}
+
+/** Hands can be compared before they change only where they do. */
+function checkLooks({ lookAgain = [], dose }: Block): Fault[] {
+  if (!lookAgain.includes('between hands') || handsInTurn(dose.sides).length > 1) return [];
+  const message = 'Hands can be compared in between only where one follows the other: choose left then right.';
+  return [{ pointer: '/lookAgain', message }];
 }
 
 /** What a block names. */

@@ -1,23 +1,44 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { parseDose, printDose, retypeDose, ShorthandError } from './dose-shorthand.js';
-import { checkDose, type Dose, DOSE_LIMITS } from './dose.js';
+import { amountLimit, checkDose, type Dose, DOSE_LIMITS, MOST_SET_GROUPS, workOf } from './dose.js';
 import { SIDE_PLANS } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
-import { DIRECTION_PLANS } from '../vocabulary/work.js';
+import { OWN_LOAD_NAMES, OWN_LOADS } from '../vocabulary/own-load.js';
+import { DIRECTION_PLANS, OPEN_ENDS, WORK_KINDS } from '../vocabulary/work.js';
 
 const within = ({ min, max, step }: Limit) =>
   fc.integer({ min: Math.ceil(min / step), max: Math.floor(max / step) }).map((steps) => steps * step);
 
+const maybe = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: undefined });
+/** Sets of one kind of work, some of them open. */
+const anySets = fc.constantFrom(...WORK_KINDS).chain((kind) =>
+  fc.array(
+    fc.record({
+      sets: fc.integer({ min: 1, max: 6 }),
+      work: fc
+        .tuple(within(amountLimit(kind)), fc.constantFrom(undefined, ...OPEN_ENDS))
+        .map(([amount, open]) => workOf(kind, amount, open)),
+    }),
+    { minLength: 1, maxLength: MOST_SET_GROUPS },
+  ),
+);
+const anyLoad = fc
+  .record(
+    Object.fromEntries(OWN_LOAD_NAMES.map((name) => [name, maybe(within(OWN_LOADS[name].limit))])) as Record<
+      string,
+      fc.Arbitrary<number | undefined>
+    >,
+  )
+  .map((load) => Object.fromEntries(Object.entries(load).filter(([, value]) => value !== undefined)))
+  .map((load) => Object.fromEntries(Object.entries(load).map(([name, value]) => [name, Number(value!.toFixed(2))])));
+
 /** Any dose that the limits allow. */
 const anyDose: fc.Arbitrary<Dose> = fc
   .record({
-    sets: within(DOSE_LIMITS.sets),
-    work: fc.oneof(
-      within(DOSE_LIMITS.repetitions).map((count) => ({ kind: 'repetitions' as const, count })),
-      within(DOSE_LIMITS.seconds).map((seconds) => ({ kind: 'time' as const, seconds })),
-      within(DOSE_LIMITS.breaths).map((count) => ({ kind: 'breaths' as const, count })),
-    ),
+    groups: anySets,
+    load: maybe(anyLoad),
+    pauseS: maybe(within(DOSE_LIMITS.pauseS)),
     sides: fc.constantFrom(...SIDE_PLANS),
     directions: fc.constantFrom(...DIRECTION_PLANS),
     effortPercent: fc.option(within(DOSE_LIMITS.effortPercent), { nil: undefined }),
@@ -27,8 +48,12 @@ const anyDose: fc.Arbitrary<Dose> = fc
     }),
     restS: within(DOSE_LIMITS.restS),
   })
-  .map(({ effortPercent, holdS, tempo, ...rest }) => ({
+  .map(({ effortPercent, holdS, tempo, pauseS, load, groups: [first, ...then], ...rest }) => ({
     ...rest,
+    ...first!,
+    ...(then.length > 0 && { then }),
+    ...(pauseS !== undefined && { pauseS }),
+    ...(load && Object.keys(load).length > 0 && { load }),
     ...(effortPercent !== undefined && { effortPercent }),
     ...(holdS !== undefined && { holdS }),
     ...(tempo && { tempo }),
@@ -77,6 +102,36 @@ describe('dose shorthand', () => {
     }
   });
 
+  test.each([
+    ['3x40m', { work: { kind: 'distance', metres: 40 } }],
+    ['2x10,1xmax', { sets: 2, then: [{ sets: 1, work: { kind: 'repetitions', count: 20, open: 'form' } }] }],
+    ['2x40m,1xmax', { then: [{ sets: 1, work: { kind: 'distance', metres: 80, open: 'form' } }] }],
+    ['2x30s,1xmax50s', { then: [{ sets: 1, work: { kind: 'time', seconds: 50, open: 'form' } }] }],
+    ['5x6s,5x8s', { sets: 5, then: [{ sets: 5, work: { kind: 'time', seconds: 8 } }] }],
+    ['1xmax', { work: { kind: 'repetitions', count: 20, open: 'form' } }],
+    ['1xease90s', { work: { kind: 'time', seconds: 90, open: 'ease' } }],
+    ['1xease12br', { work: { kind: 'breaths', count: 12, open: 'ease' } }],
+    ['3x8 pause2', { pauseS: 2 }],
+    ['1x3 @40% tempo5-5', { effortPercent: 40, tempo: { outS: 5, backS: 5 } }],
+    ['3x8 12kg', { load: { massKg: 12 } }],
+    ['3x8 spring12.5kg', { load: { springKg: 12.5 } }],
+    ['1x100 band1.5kg', { load: { bandKg: 1.5 } }],
+    ['5x10s edge20 rest60', { load: { edgeMm: 20 } }],
+    ['2x20s handle50', { load: { handleMm: 50 } }],
+    ['2x6 wedge15 hands0.48m away0.9m', { load: { wedgeDeg: 15, handHeightM: 0.48, awayM: 0.9 } }],
+  ])('%s is read, and printed as it was typed', (text, parts) => {
+    expect(parseDose(text)).toMatchObject(parts);
+    expect(printDose(parseDose(text))).toBe(text);
+  });
+
+  test('the effort may come first', () => {
+    expect(parseDose('@40% 1x3 tempo5-5')).toEqual(parseDose('1x3 @40% tempo5-5'));
+  });
+
+  test('blanks and capitals within new parts leave no doubt either', () => {
+    expect(parseDose('2 x 10 , 1 x MAX  12 kg  hands 0,48 m  pause 2')).toEqual(parseDose('2x10,1xmax 12kg hands0.48m pause2')); // prettier-ignore
+  });
+
   test('round trip: every allowed dose comes back from its own shorthand', () => {
     fc.assert(fc.property(anyDose, (dose) => expect(parseDose(printDose(dose))).toEqual(dose)));
   });
@@ -88,7 +143,7 @@ describe('dose shorthand', () => {
 
   test.each([
     ['', 'Type a dose'],
-    ['often', 'Start with sets and amount'],
+    ['often', 'Give sets and amount'],
     ['3x8 quickly', '“quickly” is not a part of a dose'],
     ['0x8', 'Sets must be within 1–20'],
     ['3x500', 'Repetitions must be within 1–200'],
@@ -99,10 +154,41 @@ describe('dose shorthand', () => {
     ['2x30s tempo1-2', 'tempo belongs to repetitions only'],
     ['2x30s L/R', 'Alternating hands swap with each repetition'],
     ['3x8 2.3s', 'steps of 0.5 s, not 2.3'],
+    ['1xease', 'needs the longest that it may take: for example ease90s'],
+    ['1xease20', '“Until it eases” is timed or breathed'],
+    ['1x40000m', 'Metres must be within 1–1000 m, not 40000'],
+    ['2x10,1x30s', 'All sets of a block are counted alike, in repetitions'],
+    ['15x10,15x8', 'All sets together come to 30; 20 are the most.'],
+    ['2x30s pause2', 'A pause between repetitions belongs to repetitions only'],
+    ['3x8 12kg 14kg', '“14kg” says again what “12kg” said'],
+    ['3x8 900kg', 'Weight must be within 0–200 kg, not 900'],
+    ['3x8 wedge60', 'Wedge must be within 0–45 °, not 60'],
   ])('“%s” is refused with what would be right', (text, words) => {
     expect(() => parseDose(text)).toThrow(ShorthandError);
     expect(() => parseDose(text)).toThrow(words);
   });
+});
+
+test.each([
+  ['3x8 quickly', 'quickly', 4],
+  ['  3x8   rest20 rest30', 'rest30', 15],
+  ['2x10, 1xtwice', '1xtwice', 6],
+  ['2x10, 1xease', '1xease', 6],
+  ['3x8 12kg  2s tempo1-4-2', 'tempo1-4-2', 13],
+])('“%s” is wrong at “%s”, which begins at character %s', (text, part, at) => {
+  try {
+    parseDose(text);
+    throw new Error('It was read.');
+  } catch (error) {
+    expect(error).toMatchObject({ name: 'ShorthandError', part, at });
+    expect(text.slice(at, at + part.length)).toBe(part);
+  }
+});
+
+test('an open set without a ceiling says so, wherever it comes from', () => {
+  const open = { ...parseDose('1x8'), work: { kind: 'repetitions', open: 'form' } } as unknown as Dose;
+  expect(checkDose(open)[0]).toMatchObject({ pointer: '/work/count' });
+  expect(checkDose(open)[0]?.message).toContain('An open set needs a ceiling');
 });
 
 test('a decimal comma is a decimal point', () => {
@@ -118,6 +204,11 @@ describe('a dose typed over another', () => {
     ['2x8 tempo1-2 1s L/R', '2x20s', '2x20s', 'what only repetitions have goes with them'],
     ['2x20s rest30 L,R', '8', '1x8 rest30 L,R', 'a count alone is one set'],
     ['1x4 tempo4-4 <>', '1x6', '1x6 tempo4-4 <>', 'directions stay'],
+    ['3x8 12kg edge20', '3x10', '3x10 12kg edge20', 'the load stays'],
+    ['3x8 12kg edge20', '3x8 14kg', '3x8 14kg edge20', 'one weight takes the place of the other'],
+    ['3x8 12kg handle50', '3x8 @40%', '3x8 @40% handle50', 'an effort takes the place of the weight that it finds'],
+    ['3x8 @40%', '3x8 12kg', '3x8 12kg', 'and the weight of the effort'],
+    ['2x10,1xmax rest60', '3x8', '3x8 rest60', 'other sets take the place of all of them'],
   ])('%s, typed over with %s, is %s: %s', (before, typed, after) => {
     expect(printDose(retypeDose(typed, parseDose(before)))).toBe(after);
   });

@@ -1,34 +1,36 @@
 import { must } from '../vocabulary/lists.js';
-import { amountOf, checkDose, type Dose, type Tempo, type Work } from './dose.js';
 import { sentence } from '../vocabulary/fault.js';
 import type { SidePlan } from '../vocabulary/hands.js';
-import { type DirectionPlan, UNIT_LETTERS, UNIT_OF } from '../vocabulary/work.js';
+import { OWN_LOAD_NAMES, type OwnLoadName } from '../vocabulary/own-load.js';
+import { type DirectionPlan, OPEN_WORDS, UNIT_LETTERS, UNIT_OF } from '../vocabulary/work.js';
+import { amountOf, checkDose, type Dose, type OwnLoad, type SetGroup, setGroupsOf, type Tempo } from './dose.js';
+import { type Part, partsIn } from './dose-parts.js';
+import { impliedCeiling, readSets } from './dose-sets.js';
+import { ShorthandError } from './shorthand-error.js';
+
+export { ShorthandError };
 
 /**
  * The dose shorthand a coach types.
  *
  * | part | means |
  * |---|---|
- * | `3x8` `3x30s` `2x1:30` `3x5br` | sets × repetitions, seconds, minutes:seconds, breaths; `8` alone is one set |
+ * | `3x8` `3x30s` `2x1:30` `3x5br` `3x40m` | sets × repetitions, seconds, minutes:seconds, breaths, metres; `8` alone is one set |
+ * | `5x6s,5x8s` `2x10,1xmax` | sets that differ, in their order |
+ * | `1xmax20` `1xmax60s` `1xmax` | open: as long as the form lasts, at most so much; without a number twice the set before, or 20 |
+ * | `1xease90s` `1xease10br` | open: until it eases, at most so long |
  * | `@40%` | effort, percent of the own maximum |
  * | `2s` | hold at the far end of each repetition |
  * | `tempo1-3` | seconds out and back; `tempo1-2-3` has the hold in the middle |
+ * | `pause2` | seconds between two repetitions |
  * | `rest20` | seconds of rest after each set but the last |
+ * | `12kg` `spring12kg` `band3kg` `edge20` `handle50` `pinch40` | what is lifted, squeezed or held instead of the level's own |
+ * | `wedge15` `hands0.48m` `away0.9m` | a wedge under the heel of the hand, how high and how far away the hands stand |
  * | `LR` `L` `R` `L,R` `R,L` `L/R` | both together, left, right, left then right, right then left, alternating |
  * | `>` `<` `<>` | first direction, second direction, each |
  *
  * @example printDose(parseDose('3 x 8 @40% 2s rest20')) → '3x8 @40% 2s rest20'
  */
-export class ShorthandError extends Error {
-  override readonly name = 'ShorthandError';
-  constructor(
-    /** The part of the text that is wrong. */
-    readonly part: string,
-    message: string,
-  ) {
-    super(message);
-  }
-}
 
 /** What a text that says nothing of sides or directions means; a movement's usual way. */
 export interface DoseDefaults {
@@ -46,18 +48,27 @@ const SIDE_WORDS: Record<string, SidePlan> = {
   'L/R': 'alternating',
 };
 const DIRECTION_WORDS: Record<string, DirectionPlan> = { '>': 'first', '<': 'second', '<>': 'each' };
+/** How each thing of a dose's own load is typed: a word before its number, and a unit behind it. */
+export const OWN_LOAD_WORDS: Record<OwnLoadName, { readonly word: string; readonly unit: string }> = {
+  massKg: { word: '', unit: 'kg' },
+  springKg: { word: 'spring', unit: 'kg' },
+  bandKg: { word: 'band', unit: 'kg' },
+  edgeMm: { word: 'edge', unit: '' },
+  handleMm: { word: 'handle', unit: '' },
+  pinchMm: { word: 'pinch', unit: '' },
+  wedgeDeg: { word: 'wedge', unit: '' },
+  handHeightM: { word: 'hands', unit: 'm' },
+  awayM: { word: 'away', unit: 'm' },
+};
 
 /**
  * Reads a dose shorthand.
- * @throws ShorthandError naming the part and what would be right, for unknown parts, doubled parts and values outside the limits.
+ * @throws ShorthandError naming the part, where it stands and what would be right, for unknown parts, doubled parts and values outside the limits.
  */
 export function parseDose(text: string, defaults: DoseDefaults = PLAIN): Dose {
-  const tidy = tidied(text);
-  if (!tidy) throw new ShorthandError('', 'Type a dose, for example 3x8 @40% rest20 or 2x30s L,R.');
-  const dose: Dose = { ...USUAL, ...defaults, ...partsOf(tidy) };
-  const fault = checkDose(dose)[0];
-  if (fault) throw new ShorthandError(text.trim(), sentence(fault));
-  return dose;
+  const parts = partsIn(text);
+  if (parts.length === 0) throw new ShorthandError('', 'Type a dose, for example 3x8 @40% rest20 or 2x30s L,R.', 0);
+  return checked({ ...USUAL, ...defaults, ...saidIn(parts) }, text);
 }
 
 /**
@@ -68,113 +79,120 @@ export function parseDose(text: string, defaults: DoseDefaults = PLAIN): Dose {
  * @throws as `parseDose`
  */
 export function retypeDose(text: string, before: Dose, defaults: DoseDefaults = PLAIN): Dose {
-  const tidy = tidied(text);
-  if (!tidy) return parseDose(text, defaults);
+  const parts = partsIn(text);
+  if (parts.length === 0) return parseDose(text, defaults);
   const stood = printDose(before).split(' ');
-  const typed = tidy.split(/\s+/);
-  if (typed.every((part) => stood.includes(part))) {
+  if (parts.every(({ tidy }) => stood.includes(tidy))) {
     // Hands together and no direction are not printed, so they cannot have been taken away.
     const sides = before.sides === PLAIN.sides ? before.sides : defaults.sides;
     const directions = before.directions === PLAIN.directions ? before.directions : defaults.directions;
     return parseDose(text, { sides, directions });
   }
-  const said = partsOf(tidy);
-  const { work: _work, sets: _sets, holdS, tempo, ...rest } = before;
-  // A hold and a pace belong to repetitions: counted in another way, there is nothing that they could hold or pace.
+  const said = saidIn(parts);
+  const { work: _work, sets: _sets, then: _then, holdS, pauseS, tempo, load, effortPercent, ...rest } = before;
+  // A hold, a pause and a pace belong to repetitions: counted in another way, there is nothing that they could hold or pace.
   const paced =
-    said.work.kind === 'repetitions' ? { ...(holdS !== undefined && { holdS }), ...(tempo && { tempo }) } : {};
+    said.work.kind === 'repetitions'
+      ? { ...(holdS !== undefined && { holdS }), ...(pauseS !== undefined && { pauseS }), ...(tempo && { tempo }) }
+      : {};
   const alternates = rest.sides === 'alternating' && said.work.kind !== 'repetitions';
-  const dose: Dose = { ...USUAL, ...rest, ...(alternates && { sides: defaults.sides }), ...paced, ...said };
-  const fault = checkDose(dose)[0];
-  if (fault) throw new ShorthandError(text.trim(), sentence(fault));
-  return dose;
+  // Of the weight and the effort that finds it, the one that is typed takes the place of the other.
+  const kept = said.load && KILOGRAMS.some((name) => name in (said.load ?? {})) ? {} : effortPercent !== undefined && { effortPercent }; // prettier-ignore
+  const loadKept = said.effortPercent === undefined ? load : withoutKilograms(load);
+  const loaded = { ...loadKept, ...said.load };
+  const dose: Dose = {
+    ...USUAL,
+    ...rest,
+    ...kept,
+    ...(alternates && { sides: defaults.sides }),
+    ...paced,
+    ...said,
+    ...(Object.keys(loaded).length > 0 && { load: loaded }),
+  };
+  return checked(dose, text);
 }
+
+/** What is lifted or squeezed: what an effort would find. */
+export const KILOGRAMS = ['massKg', 'springKg', 'bandKg'] as const satisfies readonly OwnLoadName[];
+const withoutKilograms = ({ massKg: _m, springKg: _s, bandKg: _b, ...rest }: OwnLoad = {}): OwnLoad => rest;
 
 /** What is not said. */
 const USUAL = { sets: 1, restS: 0 };
 
-/** A slip like “3 x 8” or “L, R” is no reason to refuse what is plainly meant. */
-const tidied = (text: string) =>
-  text
-    .trim()
-    .replace(/[×*]/g, 'x')
-    .replace(/(\d)\s*x\s*(\d)/gi, '$1x$2')
-    .replace(/([LR])\s*([,/])\s*([LR])/gi, '$1$2$3')
-    .replace(/\b(rest|tempo)\s+(\d)/gi, '$1$2')
-    .replace(/@\s+/g, '@')
-    .replace(/(\d),(\d)/g, '$1.$2');
+function checked(dose: Dose, text: string): Dose {
+  const fault = checkDose(dose)[0];
+  if (!fault) return dose;
+  const tidy = text.trim();
+  throw new ShorthandError(tidy, sentence(fault), text.indexOf(tidy));
+}
 
 type Said = Partial<Dose> & Pick<Dose, 'work'>;
+type Slot = 'sides' | 'directions' | 'effort' | 'rest' | 'hold' | 'tempo' | 'pause' | OwnLoadName;
 
-/** What the parts say, the first of them sets and amount; each thing once. */
-function partsOf(tidy: string): Said {
-  const [first = '', ...others] = tidy.split(/\s+/);
-  const seen = new Map<Slot, string>([['work', first]]);
-  let said: Said = readAmount(first);
-  for (const part of others) {
+/** What the parts say, each thing once: sets and amount, and in any order the rest. */
+function saidIn(parts: readonly Part[]): Said {
+  const named = parts.find(({ sets }) => sets !== null) ?? parts.find(({ tidy }) => /^\d/.test(tidy));
+  const work = named ?? must(parts[0], 'a part');
+  let said: Said = readSets(work);
+  const seen = new Map<Slot, string>();
+  for (const part of parts) {
+    if (part === work) continue;
     const { slot, values } = readPart(part);
     const before = seen.get(slot);
-    if (before !== undefined) throw new ShorthandError(part, `“${part}” says again what “${before}” said: keep one.`);
-    seen.set(slot, part);
+    if (before !== undefined) throw told(part, `“${part.text}” says again what “${before}” said: keep one.`);
+    seen.set(slot, part.text);
     if (slot === 'tempo' && values.holdS !== undefined) {
-      if (seen.has('hold')) throw new ShorthandError(part, `“${part}” and “${seen.get('hold')}” both give the hold.`);
-      seen.set('hold', part);
+      if (seen.has('hold')) throw told(part, `“${part.text}” and “${seen.get('hold')}” both give the hold.`);
+      seen.set('hold', part.text);
     }
-    said = { ...said, ...values };
+    const load = values.load && { load: { ...said.load, ...values.load } };
+    said = { ...said, ...values, ...load };
   }
   return said;
 }
 
-type Slot = 'work' | 'sides' | 'directions' | 'effort' | 'rest' | 'hold' | 'tempo';
+const told = ({ text, at }: Part, message: string) => new ShorthandError(text, message, at);
 
-function readAmount(part: string): Said {
-  const amount = /^(?:(\d+)x)?(?:(\d+):(\d{2})|(\d+)(s|min|br)?)$/i.exec(part);
-  if (!amount) {
-    throw new ShorthandError(part, `Start with sets and amount, like 3x8, 2x30s or 3x5br; “${part}” is neither.`);
-  }
-  const [, sets, minutes, rest, count, unit] = amount;
-  return { ...(sets && { sets: Number(sets) }), work: readWork(minutes, rest, count, unit) };
-}
+const NUMBER = String.raw`(\d+(?:\.\d+)?)`;
+const ofWord = (name: OwnLoadName) => {
+  const { word, unit } = OWN_LOAD_WORDS[name];
+  const behind = { kg: word ? '(?:kg)?' : 'kg', m: 'm?', '': '(?:mm|°)?' }[unit];
+  return new RegExp(`^${word}${NUMBER}${behind}$`, 'i');
+};
+const OWN_LOAD_PATTERNS = OWN_LOAD_NAMES.map((name) => [name, ofWord(name)] as const);
 
-function readPart(part: string): { slot: Slot; values: Partial<Dose> } {
-  const side = SIDE_WORDS[part.toUpperCase()];
+function readPart(part: Part): { slot: Slot; values: Partial<Dose> } {
+  const { tidy } = part;
+  const side = SIDE_WORDS[tidy.toUpperCase()];
   if (side) return { slot: 'sides', values: { sides: side } };
-  const directions = DIRECTION_WORDS[part];
+  const directions = DIRECTION_WORDS[tidy];
   if (directions) return { slot: 'directions', values: { directions } };
-  const effort = /^@(\d+)%?$/.exec(part);
-  if (effort) return { slot: 'effort', values: { effortPercent: Number(effort[1]) } };
-  const rest = /^rest(\d+)s?$/i.exec(part);
-  if (rest) return { slot: 'rest', values: { restS: Number(rest[1]) } };
-  const hold = /^(\d+(?:\.\d+)?)s$/i.exec(part);
-  if (hold) return { slot: 'hold', values: { holdS: Number(hold[1]) } };
-  const tempo = /^tempo(\d+(?:\.\d+)?)-(?:(\d+(?:\.\d+)?)-)?(\d+(?:\.\d+)?)$/i.exec(part);
+  const number = (pattern: RegExp) => {
+    const found = pattern.exec(tidy);
+    return found ? Number(found[1]) : null;
+  };
+  const effortPercent = number(/^@(\d+)%?$/);
+  if (effortPercent !== null) return { slot: 'effort', values: { effortPercent } };
+  const restS = number(/^rest(\d+)s?$/i);
+  if (restS !== null) return { slot: 'rest', values: { restS } };
+  const pauseS = number(/^pause(\d+(?:\.\d+)?)s?$/i);
+  if (pauseS !== null) return { slot: 'pause', values: { pauseS } };
+  const holdS = number(/^(\d+(?:\.\d+)?)s$/i);
+  if (holdS !== null) return { slot: 'hold', values: { holdS } };
+  const tempo = /^tempo(\d+(?:\.\d+)?)-(?:(\d+(?:\.\d+)?)-)?(\d+(?:\.\d+)?)$/i.exec(tidy);
   if (tempo) {
-    const [, outS, holdS, backS] = tempo;
-    const values = {
-      tempo: { outS: Number(outS), backS: Number(backS) },
-      ...(Number(holdS) && { holdS: Number(holdS) }),
-    };
-    return { slot: 'tempo', values };
+    const [, outS, middleS, backS] = tempo;
+    const pace = { tempo: { outS: Number(outS), backS: Number(backS) } };
+    return { slot: 'tempo', values: { ...pace, ...(Number(middleS) && { holdS: Number(middleS) }) } };
   }
-  throw new ShorthandError(
+  for (const [name, pattern] of OWN_LOAD_PATTERNS) {
+    const value = number(pattern);
+    if (value !== null) return { slot: name, values: { load: { [name]: value } } };
+  }
+  throw told(
     part,
-    `“${part}” is not a part of a dose: use @40% for effort, 2s for a hold, tempo1-3, rest20, L R L,R LR L/R for hands, > < <> for directions.`,
+    `“${part.text}” is not a part of a dose: use @40% for effort, 2s for a hold, tempo1-3, pause2, rest20, 12kg, spring12kg, band3kg, edge20, handle50, pinch40, wedge15, hands0.48m, away0.9m, L R L,R LR L/R for hands, > < <> for directions.`,
   );
-}
-
-function readWork(minutes?: string, seconds?: string, count?: string, unit?: string): Work {
-  if (minutes !== undefined) return { kind: 'time', seconds: Number(minutes) * 60 + Number(seconds) };
-  const amount = Number(count);
-  switch (unit?.toLowerCase()) {
-    case 's':
-      return { kind: 'time', seconds: amount };
-    case 'min':
-      return { kind: 'time', seconds: amount * 60 };
-    case 'br':
-      return { kind: 'breaths', count: amount };
-    default:
-      return { kind: 'repetitions', count: amount };
-  }
 }
 
 /**
@@ -182,19 +200,43 @@ function readWork(minutes?: string, seconds?: string, count?: string, unit?: str
  * Sides and directions are always spelt out unless the dose is plain and the defaults are too.
  */
 export function printDose(dose: Dose, defaults: DoseDefaults = PLAIN): string {
-  const parts = [`${dose.sets}x${amountOf(dose.work)}${UNIT_LETTERS[UNIT_OF[dose.work.kind]]}`];
+  const parts = [printSets(dose)];
   if (dose.effortPercent !== undefined) parts.push(`@${dose.effortPercent}%`);
+  parts.push(...printOwnLoad(dose.load));
   if (dose.holdS !== undefined) parts.push(`${dose.holdS}s`);
   if (dose.tempo) parts.push(printTempo(dose.tempo));
+  if (dose.pauseS !== undefined) parts.push(`pause${dose.pauseS}`);
   if (dose.restS > 0) parts.push(`rest${dose.restS}`);
   if (dose.sides !== 'together' || defaults.sides !== 'together') parts.push(wordFor(SIDE_WORDS, dose.sides));
   if (dose.directions !== 'none') parts.push(wordFor(DIRECTION_WORDS, dose.directions));
   return parts.join(' ');
 }
 
-function printTempo({ outS, backS }: Tempo): string {
-  return `tempo${outS}-${backS}`;
+/** Sets and amounts alone. @example printSets(parseDose('2x10,1xmax rest30')) → '2x10,1xmax' */
+export function printSets(dose: Dose): string {
+  const groups = setGroupsOf(dose);
+  return groups.map((group, index) => `${group.sets}x${printWork(group, groups[index - 1])}`).join(',');
 }
+
+function printWork({ work }: SetGroup, before: SetGroup | undefined): string {
+  const amount = `${amountOf(work)}${UNIT_LETTERS[UNIT_OF[work.kind]]}`;
+  if (!work.open) return amount;
+  const word = OPEN_WORDS[work.open];
+  const implied = impliedCeiling(before?.work);
+  const isImplied = work.open === 'form' && implied.kind === work.kind && amountOf(implied) === amountOf(work);
+  return isImplied ? word : `${word}${amount}`;
+}
+
+/** A dose's own load, each thing as it is typed. */
+export function printOwnLoad(load: OwnLoad = {}): string[] {
+  return OWN_LOAD_NAMES.flatMap((name) => {
+    const value = load[name];
+    const { word, unit } = OWN_LOAD_WORDS[name];
+    return value === undefined ? [] : [`${word}${value}${unit}`];
+  });
+}
+
+const printTempo = ({ outS, backS }: Tempo): string => `tempo${outS}-${backS}`;
 
 function wordFor<T>(words: Record<string, T>, value: T): string {
   return must(

@@ -11,7 +11,7 @@ const say = (movementId: string, text: string) => {
 
 describe('a dose in an athlete’s words', () => {
   test.each([
-    ['strength.palm-lift', '2x6 tempo1-3 rest40', /^2 sets of 6, \w+ 1 s, \w+ 3 s, rest 40 s in between$/],
+    ['strength.palm-lift', '2x6 tempo1-3 rest40', /^2 sets of 6, \w+ 1 s, \w+ 3 s, rest 40 s between sets$/],
     ['stretch.flexors', '1x30s L,R', /^30 s, left, then right$/],
     ['stretch.flexors', '2x180s L', /^2 sets of 3 min, left hand only$/],
     ['settle.resting-breaths', '1x6br', /^6 slow breaths$/],

@@ -1,7 +1,9 @@
 import type { SidePlan } from '../vocabulary/hands.js';
-import { counted } from '../vocabulary/text.js';
-import { amountOf, type Dose, type Tempo } from './dose.js';
-import { type Level, type Movement, obeysEffort } from './movement.js';
+import { counted, lowered } from '../vocabulary/text.js';
+import type { OpenEnd, WorkKind } from '../vocabulary/work.js';
+import { OWN_LOADS, OWN_LOAD_NAMES } from '../vocabulary/own-load.js';
+import { amountOf, type Dose, setCount, setGroupsOf, type SetGroup, type Tempo, type Work } from './dose.js';
+import { effortMeans, type Level, type Movement } from './movement.js';
 
 /** A dose as an athlete reads it. */
 export interface DoseInWords {
@@ -29,24 +31,91 @@ export function doseInWords(
   movement: Pick<Movement, 'directions' | 'strokes'>,
   level: Pick<Level, 'load'>,
 ): DoseInWords {
-  const { sets, work, sides, tempo, holdS, effortPercent, restS } = dose;
+  const { sides, tempo, holdS, pauseS, restS } = dose;
   const { strokes } = movement;
   const how: readonly (string | false | null | undefined)[] = [
     HANDS_IN_TURN[sides],
     directionWords(dose, movement),
+    ...ownLoadWords(dose),
     tempo && paceWords(tempo, strokes),
     holdS !== undefined && `hold ${holdS} s each time`,
-    effortPercent !== undefined && obeysEffort(level) && `at ${effortPercent} % of your most`,
-    sets > 1 && restS > 0 && `rest ${restS} s in between`,
+    pauseS !== undefined && `pause ${pauseS} s in between`,
+    effortWords(dose, level),
+    setCount(dose) > 1 && restS > 0 && `rest ${restS} s between sets`,
   ];
-  const each = { repetitions: String(amountOf(work)), time: secondsWords(amountOf(work)), breaths: breathWords(dose) }[
-    work.kind
-  ];
-  const once = work.kind === 'repetitions' ? `${each} times` : each;
-  return {
-    amount: sets > 1 ? `${counted(sets, 'set')} of ${each}` : once,
-    how: how.flatMap((part) => (part ? [part] : [])),
-  };
+  return { amount: amountWords(setGroupsOf(dose)), how: how.flatMap((part) => (part ? [part] : [])) };
+}
+
+/** Sets and amounts as they are said. @example amountWords(setGroupsOf(parseDose('2x10,1xmax'))) → '2 sets of 10, then as many as stay clean, at most 20' */
+export function amountWords(groups: readonly SetGroup[]): string {
+  if (groups.length === 1 && groups[0]?.sets === 1) return onceWords(groups[0].work);
+  return groups.map(({ sets, work }) => setWords(sets, work)).join(', then ');
+}
+
+function setWords(sets: number, work: Work): string {
+  if (work.open) return sets === 1 ? onceWords(work) : `${counted(sets, 'set')}, each ${onceWords(work)}`;
+  return `${counted(sets, 'set')} of ${workWords(work)}`;
+}
+
+const onceWords = (work: Work): string => {
+  if (work.open) return `${OPEN_ENDS_IN_WORDS[work.open][work.kind]}, at most ${workWords(work)}`;
+  return work.kind === 'repetitions' ? `${work.count} times` : workWords(work);
+};
+
+/** Until when an open set goes, as an athlete reads it. */
+const OPEN_ENDS_IN_WORDS: Record<OpenEnd, Record<WorkKind, string>> = {
+  form: {
+    repetitions: 'as many as stay clean',
+    time: 'as long as the form lasts',
+    breaths: 'as long as the form lasts',
+    distance: 'as far as the form lasts',
+  },
+  ease: {
+    repetitions: 'until it eases',
+    time: 'until it eases',
+    breaths: 'until it eases',
+    distance: 'until it eases',
+  },
+};
+
+/** The amount of one set. @example workWords({ kind: 'time', seconds: 120 }) → '2 min' */
+export function workWords(work: Work): string {
+  switch (work.kind) {
+    case 'repetitions':
+      return String(work.count);
+    case 'time':
+      return secondsWords(work.seconds);
+    case 'breaths':
+      return counted(work.count, 'slow breath');
+    case 'distance':
+      return `${amountOf(work)} m`;
+  }
+}
+
+const ownLoadWords = ({ load = {} }: Dose): string[] =>
+  OWN_LOAD_NAMES.flatMap((name) => {
+    const value = load[name];
+    const { label, limit } = OWN_LOADS[name];
+    const unit = limit.unit === '°' ? '°' : ` ${limit.unit}`;
+    if (value === undefined) return [];
+    return [name === 'massKg' ? `${value} kg` : `${lowered(label)} ${value}${unit}`];
+  });
+
+/** What the effort asks for, where a dose names one. */
+function effortWords({ effortPercent }: Dose, level: Pick<Level, 'load'>): string | null {
+  if (effortPercent === undefined) return null;
+  switch (effortMeans(level)) {
+    case 'pressed':
+      return `at ${effortPercent} % of your most`;
+    case 'finds the load':
+      return `with what takes ${effortPercent} % of your most`;
+    case 'kept':
+      return `the hand kept at ${effortPercent} % of its most throughout`;
+    case 'pushed':
+      return `pushing back at ${effortPercent} % of your most`;
+    case null:
+      return null;
+  }
 }
 
 /** Whole text of a dose in words, e.g. for a list. */
@@ -69,4 +138,3 @@ function directionWords({ directions: plan }: Dose, { directions }: Pick<Movemen
 const MINUTE_S = 60;
 const secondsWords = (seconds: number) =>
   seconds >= 2 * MINUTE_S && seconds % MINUTE_S === 0 ? `${seconds / MINUTE_S} min` : `${seconds} s`;
-const breathWords = ({ work }: Dose) => counted(amountOf(work), 'slow breath');

@@ -1,4 +1,5 @@
 import type { Dose } from './dose.js';
+import { keptRounds, type Round } from './rounds.js';
 import { type Block, inPhaseOrder, type Sequence } from './sequence.js';
 import type { Phase } from '../vocabulary/phases.js';
 
@@ -15,11 +16,26 @@ export type Edit =
   | { readonly kind: 'move'; readonly blockId: string; readonly phase: Phase; readonly before: string | null }
   | { readonly kind: 'add'; readonly block: Block; readonly before: string | null }
   | { readonly kind: 'remove'; readonly blockId: string }
+  /** Takes neighbouring blocks in rounds, or changes the round that has this id. */
+  | { readonly kind: 'round'; readonly round: Round }
+  /** Each of its blocks once. */
+  | { readonly kind: 'ungroup'; readonly roundId: string }
   | { readonly kind: 'budget'; readonly budgetMin: number };
 
-/** Carries out edits in their order; an edit of a block that is not there does nothing. */
+/**
+ * Carries out edits in their order; an edit of a block that is not there does nothing. Once all are made, rounds keep what still stands together.
+ */
 export function applyEdits(sequence: Sequence, edits: readonly Edit[]): Sequence {
-  return edits.reduce(applyEdit, sequence);
+  return withRounds(edits.reduce(applyEdit, sequence));
+}
+
+/** A sequence whose rounds are what its blocks still make of them. */
+export function withRounds(sequence: Sequence): Sequence {
+  const { rounds, ...rest } = sequence;
+  const kept = keptRounds(sequence.blocks, rounds);
+  if (!kept) return rounds ? rest : sequence;
+  const isSame = kept.length === rounds?.length && kept.every((round, index) => round === rounds[index]);
+  return isSame ? sequence : { ...rest, rounds: kept };
 }
 
 function applyEdit(sequence: Sequence, edit: Edit): Sequence {
@@ -27,6 +43,12 @@ function applyEdit(sequence: Sequence, edit: Edit): Sequence {
   switch (edit.kind) {
     case 'budget':
       return { ...sequence, budgetMin: edit.budgetMin };
+    case 'round': {
+      const others = sequence.rounds?.filter(({ id }) => id !== edit.round.id) ?? [];
+      return { ...sequence, rounds: [...others, edit.round] };
+    }
+    case 'ungroup':
+      return { ...sequence, rounds: sequence.rounds?.filter(({ id }) => id !== edit.roundId) ?? [] };
     case 'remove':
       return { ...sequence, blocks: blocks.filter(({ id }) => id !== edit.blockId) };
     case 'add':
@@ -47,6 +69,13 @@ function applyEdit(sequence: Sequence, edit: Edit): Sequence {
 function inserted(blocks: readonly Block[], block: Block, before: string | null): Block[] {
   const at = blocks.findIndex(({ id }) => id === before);
   return inPhaseOrder(blocks.toSpliced(at < 0 ? blocks.length : at, 0, block));
+}
+
+/** An id that no round of the sequence has. */
+export function freshRoundId({ rounds = [] }: Sequence): string {
+  let number = rounds.length + 1;
+  while (rounds.some(({ id }) => id === `round-${number}`)) number++;
+  return `round-${number}`;
 }
 
 /** An id that no block of the sequence has: made from the movement, so that the same fix always writes the same document. */

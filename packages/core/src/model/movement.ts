@@ -27,7 +27,8 @@ import { type DirectionPlan, WORK_KINDS } from '../vocabulary/work.js';
 import { BODY_LIMITS, SEXES } from './body.js';
 import { type Dose, DOSE } from './dose.js';
 import { HAND_PICTURE } from './hand-picture.js';
-import { LEVEL_LOAD } from './load.js';
+import { LEVEL_LOAD, type LoadKind } from './load.js';
+import { checkOwnLoad } from './own-load.js';
 
 /** The library's skeleton: thirteen families, in teaching order. */
 export const FAMILIES = {
@@ -203,12 +204,32 @@ export function usualWay(movement: Movement): { sides: SidePlan; directions: Dir
   return { sides: movement.sides[0], directions: movement.directions ? 'each' : 'none' };
 }
 
-/** Whether the effort that a dose names is what is done: a press is as hard as one makes it, everything else as hard as its load. */
-export const obeysEffort = ({ load }: Pick<Level, 'load'>): boolean => load.kind === 'press';
+/** What the effort of a dose is, by what a level is loaded with: nothing has none but letting go. */
+const EFFORT_OF: Record<LoadKind, 'pressed' | 'finds the load' | 'kept' | 'pushed' | null> = {
+  press: 'pressed',
+  weight: 'finds the load',
+  lift: 'finds the load',
+  roller: 'finds the load',
+  resist: 'finds the load',
+  hang: 'finds the load',
+  move: 'kept',
+  body: 'kept',
+  stretch: 'pushed',
+  rest: null,
+};
+/**
+ * What the effort of a dose means for a level: a press is as hard as one makes it; a weight or a spring is chosen so that it asks this much of this
+ * person; a hand that moves or bears keeps it besides; a stretch pushes back with it.
+ */
+export const effortMeans = ({ load }: Pick<Level, 'load'>) => EFFORT_OF[load.kind];
 
-/** Everything that has to be in the room for this level. */
-export function equipmentFor(movement: Movement, level: Level): Equipment[] {
-  return [...new Set([...movement.equipment, ...level.equipment])];
+/** Whether the effort that a dose names is all that is done: a press is as hard as one makes it. */
+export const obeysEffort = (level: Pick<Level, 'load'>): boolean => effortMeans(level) === 'pressed';
+
+/** Everything that has to be in the room for this level, and for what a dose adds to it: a wedge is a folded towel at the least. */
+export function equipmentFor(movement: Movement, level: Level, dose?: Pick<Dose, 'load'>): Equipment[] {
+  const wedge: Equipment[] = (dose?.load?.wedgeDeg ?? 0) > 0 ? ['towel'] : [];
+  return [...new Set([...movement.equipment, ...level.equipment, ...wedge])];
 }
 
 /** Whether what a level says of itself agrees with its load: the effort of a press, and what is planted. Pointers are relative to the level. */
@@ -235,9 +256,9 @@ export function loadAgreesWithLevel({ load, loading, contact, dose }: Level): Fa
   return [];
 }
 
-/** Whether a dose suits a movement: its kinds of work, its hands, its directions. */
-export function checkFit(dose: Dose, movement: Movement): Fault[] {
-  const faults: Fault[] = [];
+/** Whether a dose suits a movement: its kinds of work, its hands, its directions, and at a level what it is loaded with. */
+export function checkFit(dose: Dose, movement: Movement, level?: Level): Fault[] {
+  const faults: Fault[] = level ? [...checkOwnLoad(dose.load, level, movement), ...checkEffort(dose, level)] : [];
   if (!movement.work.includes(dose.work.kind)) {
     const message = `“${movement.name}” is dosed in ${movement.work.join(' or ')}, not ${dose.work.kind}.`;
     faults.push({ pointer: '/dose/work/kind', message });
@@ -255,4 +276,15 @@ export function checkFit(dose: Dose, movement: Movement): Fault[] {
     faults.push({ pointer: '/dose/directions', message });
   }
   return faults;
+}
+
+/** An effort that a level cannot have, and one beside the very load that it would find. */
+function checkEffort({ effortPercent, load }: Dose, level: Level): Fault[] {
+  if (effortPercent === undefined) return [];
+  const pointer = '/dose/effortPercent';
+  const means = effortMeans(level);
+  if (means === null) return [{ pointer, message: `“${level.name}” lets go: it has no effort. Leave it out.` }];
+  const found = load?.massKg ?? load?.springKg ?? load?.bandKg;
+  if (means !== 'finds the load' || found === undefined) return [];
+  return [{ pointer, message: `Give the effort, which finds the load, or the ${found} kg: not both.` }];
 }

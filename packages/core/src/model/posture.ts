@@ -10,6 +10,8 @@ export interface HandPlacement {
   readonly padPressure: number;
   /** Palm off the floor at the heel, for a raised palm; degrees between palm and floor. */
   readonly heelLiftDeg: number;
+  /** A folded towel or a wedge under the heel of the hand; degrees of its slope, none where it is not said. */
+  readonly wedgeDeg?: number;
 }
 
 /**
@@ -27,6 +29,7 @@ export const USUAL_HAND: HandPlacement = {
 export const HAND_LIMITS = {
   padPressure: { min: 0, max: 1, step: 0.01, unit: 'of the hand' },
   heelLiftDeg: { min: 0, max: 60, step: 1, unit: '°' },
+  wedgeDeg: { min: 0, max: 45, step: 1, unit: '°' },
 } as const satisfies Record<string, Limit>;
 
 /** What the body rests on besides the hands. `none` is a handstand. */
@@ -63,6 +66,7 @@ export const POSTURE_LIMITS = {
 export const POSTURE_LABELS = {
   padPressure: 'Press of the finger pads',
   heelLiftDeg: 'Heel of the hand lifted',
+  wedgeDeg: 'Wedge under the heel of the hand',
   supportHeightM: 'Knees or feet above the floor',
   handHeightM: 'Hands above the floor',
   leanDeg: 'Shoulders in front of the hands',
@@ -114,6 +118,8 @@ export const STANCE_FIELDS = {
   padPressure: field('padPressure'),
   /** Palm off the floor at the heel, for a raised palm; degrees between palm and floor. */
   heelLiftDeg: field('heelLiftDeg'),
+  /** A folded towel or a wedge under the heel of the hand, palm or back; degrees of its slope. */
+  wedgeDeg: optional(field('wedgeDeg')),
 };
 /** How a body stands over its hands, as a level’s load carries it. */
 export const STANCE = record(STANCE_FIELDS, { what: 'a posture on the hands' });

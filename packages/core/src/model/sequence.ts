@@ -2,10 +2,12 @@ import type { Limit } from '../vocabulary/limit.js';
 import { PHASES } from '../vocabulary/phases.js';
 import { SESSION_TESTS } from '../vocabulary/session-tests.js';
 import { list, type Of, oneOf, optional, record, text, within } from '../vocabulary/schema.js';
-import { DOSE } from './dose.js';
+import { LOOK_STOPS } from '../vocabulary/looks.js';
+import { BLOCK_LIMITS } from './block-limits.js';
+import { DOSE, DOSE_LIMITS } from './dose.js';
+import { ROUND } from './rounds.js';
 
-/** Lengths of the ids that a block names. */
-export const BLOCK_LIMITS = { idLength: 64, nameLength: 100 } as const;
+export { BLOCK_LIMITS };
 
 /** Bounds of a sequence document, wherever it comes from. */
 export const SEQUENCE_LIMITS = {
@@ -14,6 +16,7 @@ export const SEQUENCE_LIMITS = {
   noteLength: 500,
   methodIdLength: 64,
   blocks: 120,
+  rounds: 40,
   mutes: 60,
   tests: 4,
   muteReasonLength: 200,
@@ -32,6 +35,10 @@ export const BLOCK = record(
     movementId: text(BLOCK_LIMITS.nameLength, 1),
     levelId: text(BLOCK_LIMITS.nameLength, 1),
     dose: DOSE,
+    /** A longer pause before it, in which things are fetched: between groups of like movements. */
+    breakS: optional(within(DOSE_LIMITS.restS, 'Break before')),
+    /** Where hands are compared, or range is looked at again. */
+    lookAgain: optional(list(oneOf(LOOK_STOPS, 'Look again'), { min: 1, max: LOOK_STOPS.length, unique: true })),
     note: optional(text(SEQUENCE_LIMITS.noteLength, 0, 'Note')),
   },
   { what: 'a block' },
@@ -42,6 +49,8 @@ export type Block = Of<typeof BLOCK>;
 /** How the clock of a sequence runs between and inside the blocks. */
 export const PACING = record(
   {
+    /** Time to get ready before the first block; the usual where nobody said. */
+    readyS: optional(within(SEQUENCE_LIMITS.pacingS, 'Get ready')),
     /** Time to hear what comes next, before moving to it. */
     announceS: within(SEQUENCE_LIMITS.pacingS, 'Announce'),
     /** Time to change hands, and to turn to the other direction. */
@@ -55,7 +64,13 @@ export const PACING = record(
 export type Pacing = Of<typeof PACING>;
 
 /** Four seconds in, six out is the slow breath that stretches are paced by. */
-export const USUAL_PACING: Pacing = { announceS: 5, changeSidesS: 3, breathInS: 4, breathOutS: 6 };
+export const USUAL_PACING = {
+  readyS: 10,
+  announceS: 5,
+  changeSidesS: 3,
+  breathInS: 4,
+  breathOutS: 6,
+} as const satisfies Pacing;
 
 /** A check that is left unheeded on purpose, with the reason; rules of safety cannot be. */
 export const MUTE = record(
@@ -73,6 +88,8 @@ export const SEQUENCE_FIELDS = {
   budgetMin: within(SEQUENCE_LIMITS.budgetMin, 'Minutes'),
   pacing: PACING,
   blocks: list(BLOCK, { max: SEQUENCE_LIMITS.blocks, what: `a list of at most ${SEQUENCE_LIMITS.blocks} blocks` }),
+  /** Neighbouring blocks that are taken in turn, several times over. */
+  rounds: optional(list(ROUND, { max: SEQUENCE_LIMITS.rounds })),
   /** Id of the method it goes by; without one the usual method. */
   methodId: optional(text(SEQUENCE_LIMITS.methodIdLength, 1)),
   mutes: optional(list(MUTE, { max: SEQUENCE_LIMITS.mutes })),

@@ -1,5 +1,6 @@
 import type { Fault } from '../vocabulary/fault.js';
-import { HAND_WORDS, type WorkingSide, WORKING_SIDES } from '../vocabulary/hands.js';
+import { LOOK_ANSWERS, LOOK_STOPS } from '../vocabulary/looks.js';
+import { HAND_WORDS, HANDS, type WorkingSide, WORKING_SIDES } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { idOf, instant, type Of, oneOf, optional, orNull, record, text, within } from '../vocabulary/schema.js';
 import { SCORE } from '../vocabulary/scores.js';
@@ -8,12 +9,14 @@ import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
 import { SET_UNITS, type SetUnit } from '../vocabulary/work.js';
 import { BLOCK_LIMITS } from './sequence.js';
 import { DOSE_LIMITS } from './dose.js';
+import { ROUND_LIMITS } from './rounds.js';
 
 /** Bounds of what is recorded of a session. */
 export const SESSION_LIMITS = {
   amount: { min: 0, max: 7200, step: 1, unit: 'of its unit' },
   /** Discomfort and exertion. */
   score: SCORE,
+  round: { min: 1, max: ROUND_LIMITS.times.max, step: 1, unit: 'rounds' },
   directionLength: 60,
   bandPercent: { min: 0, max: 100, step: 1, unit: '% of the time' },
   blockNoteLength: 1000,
@@ -25,6 +28,8 @@ export const DONE_SET = record({
   blockId: text(BLOCK_LIMITS.idLength, 1),
   movementId: text(BLOCK_LIMITS.nameLength, 1),
   levelId: text(BLOCK_LIMITS.nameLength, 1),
+  /** 1-based round; left out where there are none. */
+  round: optional(within(SESSION_LIMITS.round)),
   set: within(DOSE_LIMITS.sets),
   side: oneOf(WORKING_SIDES),
   direction: orNull(text(SESSION_LIMITS.directionLength, 1)),
@@ -67,6 +72,22 @@ export type Complaint = Of<typeof COMPLAINT>;
 /** A complaint in words. @example complaintWords({ hand: 'left', place: 'palm', discomfort: 4 }) → 'left hand, palm: 4 of 10' */
 export const complaintWords = ({ hand, place, discomfort }: Pick<Complaint, 'hand' | 'place' | 'discomfort'>): string =>
   `${HAND_WORDS[hand]}, ${SORE_PLACES[place].toLowerCase()}: ${discomfort} of 10`;
+
+/** What was seen of a hand where the session stopped to look again. */
+export const HAND_LOOK = record({
+  blockId: text(BLOCK_LIMITS.idLength, 1),
+  round: optional(within(SESSION_LIMITS.round)),
+  stop: oneOf(LOOK_STOPS),
+  hand: oneOf(HANDS, 'Hand'),
+  answer: oneOf(LOOK_ANSWERS, 'Answer'),
+  at: instant(),
+});
+/** What was seen of a hand where the session stopped to look again. */
+export type HandLook = Of<typeof HAND_LOOK>;
+
+/** A look in words. @example lookWords({ hand: 'left', answer: 'looser' }) → 'left hand: looser' */
+export const lookWords = ({ hand, answer }: Pick<HandLook, 'hand' | 'answer'>): string =>
+  `${HAND_WORDS[hand]}: ${answer}`;
 
 /** How a session ends. */
 export const ENDINGS = ['completed', 'ended early', 'stopped'] as const;
@@ -116,6 +137,7 @@ export type Morning = Of<typeof MORNING>;
 export interface CountedSet {
   readonly id: string;
   readonly blockId: string;
+  readonly round?: number | undefined;
   readonly set: number;
   readonly side: WorkingSide;
   readonly direction: string | null;

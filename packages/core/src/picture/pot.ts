@@ -6,7 +6,9 @@ import { peopleWords } from '../effort/doubt.js';
 import type { BlockHand, SessionAccount } from '../effort/session-account.js';
 import type { SessionView } from '../effort/session-view.js';
 import type { Sequence } from '../model/sequence.js';
+import type { Timeline } from '../timeline/timeline.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
+import { counted } from '../vocabulary/text.js';
 import { partsOf, type SideGroup } from '../vocabulary/muscles.js';
 import type { Phase } from '../vocabulary/phases.js';
 
@@ -25,11 +27,12 @@ const READ: Record<PotMeasure, (hand: BlockHand) => number> = {
   dose: ({ enduranceDose }) => enduranceDose,
 };
 
-/** A block as a coil. Heights are milliseconds from the foot, widths shares of the full half, 0–1. */
+/** One turn of a block as a coil: each round has its own. Heights are milliseconds from the foot, widths shares of the full half, 0–1. */
 export interface Coil {
   readonly blockId: string;
-  /** 1-based place in the sequence. */
+  /** 1-based place in the sequence, and round. */
   readonly number: number;
+  readonly round: number;
   readonly phase: Phase;
   readonly startMs: number;
   readonly endMs: number;
@@ -76,7 +79,7 @@ export interface PotSession {
   readonly sequence: Sequence;
   readonly account: SessionAccount;
   readonly courses: ReadonlyMap<SideGroup, GroupCourse>;
-  readonly timeline: { readonly durationMs: number };
+  readonly timeline: Pick<Timeline, 'durationMs' | 'turns'>;
   /** How likely each group carries each block; where it is not given, cracks are told plainly. */
   readonly chances?: SessionView['chances'] | undefined;
 }
@@ -92,8 +95,9 @@ export function potOf(session: PotSession, measure: PotMeasure, of: 'plan' | 'do
   const { full } = POT_MEASURES[measure];
   const read = READ[measure];
   const glaze = { left: capacityReader(courses, 'left'), right: capacityReader(courses, 'right') };
-  const coils = account.blocks.map((block, index): Coil => {
-    const { blockId, startMs, endMs } = block;
+  const coils = timeline.turns.map((turn, index): Coil => {
+    const { blockId, blockIndex, round, startMs, endMs } = turn;
+    const block = itemAt(account.turns, index);
     const half = (hand: Hand): CoilHalf => {
       const value = read(block[hand]);
       return {
@@ -106,8 +110,8 @@ export function potOf(session: PotSession, measure: PotMeasure, of: 'plan' | 'do
         ),
       };
     };
-    const { phase } = itemAt(sequence.blocks, index);
-    return { blockId, number: index + 1, phase, startMs, endMs, left: half('left'), right: half('right') };
+    const { phase } = turn;
+    return { blockId, number: blockIndex + 1, round, phase, startMs, endMs, left: half('left'), right: half('right') };
   });
   // What was done was held, whatever was reckoned before.
   const cracks = of === 'plan' ? cracksOf(session) : [];
@@ -247,7 +251,7 @@ export function describePot(pot: Pot, nameOf: (blockId: string) => string): stri
   const widestCoil = coils.find((coil) => HANDS.some((hand) => coil[hand].value === widest));
   const lowest = Math.min(1, ...coils.flatMap(({ left, right }) => [...left.glaze, ...right.glaze]));
   return [
-    `${label} of ${coils.length} blocks over ${clock(durationMs)} of ${clock(budgetMs)}.`,
+    `${label} of ${counted(new Set(coils.map(({ blockId }) => blockId)).size, 'block')} over ${clock(durationMs)} of ${clock(budgetMs)}.`,
     ...potWords(pot),
     ...(widestCoil && widest > 0
       ? [`Widest at block ${widestCoil.number}, ${nameOf(widestCoil.blockId)}: ${show(widest)} ${unit}.`]

@@ -29,6 +29,8 @@ export interface Caps {
   readonly noEndOfRange?: true;
   readonly noBentWristHang?: true;
   readonly noCrimp?: true;
+  /** No set until the form fails, from an effort on that tires. */
+  readonly noFailure?: true;
 }
 
 /** A stretch to more than this share of the range goes to its end. */
@@ -69,9 +71,14 @@ const above = (effortPercent: number, most: number | undefined) =>
   most !== undefined && effortPercent > most ? `${Math.round(effortPercent)} % effort is above ${most} %` : null;
 
 /** How a level breaks a cap for one hand, in words; null when it does not. */
-export function brokenCap(caps: Caps, level: WayOfLoading, demand: HandDemand): string | null {
-  return brokenByKind(caps, level) ?? brokenByLoad(caps, demand) ?? brokenByEffort(caps, level, demand);
+export function brokenCap(caps: Caps, level: WayOfLoading, demand: HandDemand, toFailure = false): string | null {
+  const broken = brokenByKind(caps, level) ?? brokenByLoad(caps, demand) ?? brokenByEffort(caps, level, demand);
+  if (broken) return broken;
+  const tires = toFailure && demand.effortPercent >= TIRES_FROM_PERCENT;
+  return caps.noFailure && tires ? 'it goes on until the form fails' : null;
 }
+/** Below this effort a set ends by itself long before anything fails. */
+const TIRES_FROM_PERCENT = 20;
 
 function brokenByKind(caps: Caps, level: WayOfLoading): string | null {
   if (caps.noAddedWeight && addsWeight(level)) return 'it adds weight';
@@ -109,12 +116,16 @@ function brokenByEffort(caps: Caps, level: WayOfLoading, { effortPercent, effort
   );
 }
 
-const PLAIN: Record<'noBodyWeight' | 'noAddedWeight' | 'noEndOfRange' | 'noBentWristHang' | 'noCrimp', string> = {
+const PLAIN: Record<
+  'noBodyWeight' | 'noAddedWeight' | 'noEndOfRange' | 'noBentWristHang' | 'noCrimp' | 'noFailure',
+  string
+> = {
   noBodyWeight: 'no body weight on the hand',
   noAddedWeight: 'no added weight',
   noEndOfRange: 'not to the end of the range',
   noBentWristHang: 'no hanging on a bent wrist',
   noCrimp: 'no crimped fingers',
+  noFailure: 'no set until the form fails',
 };
 
 /**

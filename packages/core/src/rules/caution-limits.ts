@@ -9,11 +9,11 @@ import { soreCaps } from './sore-places.js';
 /** What adapting cautions ask of a level, as numbers. Working values under the sentences of `CAUTIONS`. */
 export const CAUTION_CAPS: Readonly<Partial<Record<CautionId, Caps>>> = {
   arthritis: { noAddedWeight: true, noEndOfRange: true },
-  'tendon-pain': { effortPercent: 40 },
+  'tendon-pain': { effortPercent: 40, noFailure: true },
   hypermobility: { noBentWristHang: true, noEndOfRange: true },
-  'blood-pressure': { stillEffortPercent: 80 },
-  fluoroquinolones: { effortPercent: 70 },
-  'under-18': { noCrimp: true, gripEffortPercent: 80 },
+  'blood-pressure': { stillEffortPercent: 80, noFailure: true },
+  fluoroquinolones: { effortPercent: 70, noFailure: true },
+  'under-18': { noCrimp: true, gripEffortPercent: 80, noFailure: true },
 };
 
 /** Everything that one entry of a record puts off or caps, beside what it forbids: its clearance first. */
@@ -26,12 +26,14 @@ export function capsOf(entry: RecordedCaution): Caps[] {
 export interface HandAsked {
   readonly level: WayOfLoading;
   readonly demand: HandDemand;
+  /** Whether it goes on until the form fails. */
+  readonly toFailure?: boolean;
 }
 
 /** How a hand's work breaks what a caution asks, or the limits within which it was cleared; null when it does not. */
-export function brokenLimit(entry: RecordedCaution, { level, demand }: HandAsked): string | null {
+export function brokenLimit(entry: RecordedCaution, { level, demand, toFailure = false }: HandAsked): string | null {
   for (const caps of capsOf(entry)) {
-    const broken = brokenCap(caps, level, demand);
+    const broken = brokenCap(caps, level, demand, toFailure);
     if (broken) return broken;
   }
   return null;
@@ -41,12 +43,12 @@ export function brokenLimit(entry: RecordedCaution, { level, demand }: HandAsked
 export function brokenBy(
   cautions: readonly RecordedCaution[],
   hands: readonly Hand[],
-  asked: { readonly level: WayOfLoading; readonly demand: Demand },
+  asked: { readonly level: WayOfLoading; readonly demand: Demand; readonly toFailure?: boolean },
 ): { readonly entry: RecordedCaution; readonly broken: string } | null {
   for (const entry of cautions) {
     for (const hand of handsOf(entry)) {
       if (!hands.includes(hand)) continue;
-      const broken = brokenLimit(entry, { level: asked.level, demand: asked.demand[hand] });
+      const broken = brokenLimit(entry, { ...asked, demand: asked.demand[hand] });
       if (broken) return { entry, broken };
     }
   }

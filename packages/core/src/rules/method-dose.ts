@@ -1,4 +1,4 @@
-import { amountOf, type Dose, workOf } from '../model/dose.js';
+import { amountOf, type Dose, setCount, workOf } from '../model/dose.js';
 import type { RecordedCaution } from '../model/athlete.js';
 import type { Method } from '../model/method.js';
 import type { Level, Movement } from '../model/movement.js';
@@ -34,7 +34,7 @@ export function inMethodKind(dose: Dose, movement: Movement, level: Level, metho
 }
 
 /** What a work of each kind is when no range says more; working values. */
-const SOME: Record<WorkKind, number> = { repetitions: 8, time: 30, breaths: 5 };
+const SOME: Record<WorkKind, number> = { repetitions: 8, time: 30, breaths: 5, distance: 30 };
 
 /** A dose in a kind of work that somebody chose: as the level itself has it, else the middle of what is usual. */
 export function doseAs(dose: Dose, movement: Movement, level: Level, kind: WorkKind): Dose {
@@ -47,12 +47,12 @@ export function doseAs(dose: Dose, movement: Movement, level: Level, kind: WorkK
 /** The same dose counted otherwise; unchanged where the movement knows no such work. */
 function inKind(dose: Dose, movement: Movement, kind: WorkKind, amount: number): Dose {
   if (dose.work.kind === kind || !movement.work.includes(kind)) return dose;
-  const { holdS, tempo, ...rest } = dose;
+  const { holdS, pauseS: _pause, tempo, then: _then, ...rest } = dose;
   // Only repetitions go from hand to hand in turn, and have a pace of their own.
   const sides = kind !== 'repetitions' && dose.sides === 'alternating' ? movement.sides[0] : dose.sides;
   if (sides === 'alternating' && kind !== 'repetitions') return dose;
   const own = kind === 'repetitions' ? { ...(holdS !== undefined && { holdS }), ...(tempo && { tempo }) } : {};
-  return { ...rest, ...own, sides, work: workOf(kind, amount) };
+  return { ...rest, ...own, sides, sets: setCount(dose), work: workOf(kind, amount) };
 }
 
 /** Where presses are set by the effort policy; without a band they stay as the level has them. */

@@ -1,4 +1,5 @@
-import { amountLimit, amountOf, type Dose, workOf } from '../model/dose.js';
+import { amountLimit, amountOf, type Dose, setCount, setGroupsOf, withAmounts, withSetGroups } from '../model/dose.js';
+import { isSome, lastOf } from '../vocabulary/lists.js';
 import { type DosingKind, type Range, USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
 
 /** Sentences on what in a dose lies outside its customary range; empty when all is usual. */
@@ -11,8 +12,9 @@ export function unusualInDose(dose: Dose, kind: DosingKind): string[] {
     notes.push(`${value} ${unit} is ${where} the usual ${usual[0]}–${usual[1]} ${unit} for ${range.label}.`);
   };
   const { unit } = amountLimit(dose.work.kind);
-  judge(amountOf(dose.work), range.amount[dose.work.kind], unit);
-  judge(dose.sets, range.sets, 'sets');
+  const amounts = new Set(setGroupsOf(dose).flatMap(({ work }) => (work.open === 'form' ? [] : [amountOf(work)])));
+  for (const amount of amounts) judge(amount, range.amount[dose.work.kind], unit);
+  judge(setCount(dose), range.sets, 'sets');
   judge(dose.effortPercent, range.effortPercent, '% effort');
   judge(dose.holdS, range.holdS, 's hold');
   return notes.length ? [...notes, range.why] : [];
@@ -23,11 +25,27 @@ export function usualDose(dose: Dose, kind: DosingKind): Dose {
   const range: UsualRange = USUAL_RANGES[kind];
   const within = (value: number, usual: Range | undefined) =>
     usual ? Math.min(usual[1], Math.max(usual[0], value)) : value;
+  const amount = range.amount[dose.work.kind];
+  const amounts = withAmounts(dose, (now, { open }) => (open === 'form' ? now : within(now, amount)));
   return {
-    ...dose,
-    sets: within(dose.sets, range.sets),
-    work: workOf(dose.work.kind, within(amountOf(dose.work), range.amount[dose.work.kind])),
+    ...withSets(amounts, range.sets),
     ...(dose.effortPercent !== undefined && { effortPercent: within(dose.effortPercent, range.effortPercent) }),
     ...(dose.holdS !== undefined && { holdS: within(dose.holdS, range.holdS) }),
   };
+}
+
+/** So many sets: more of the first, or less from the end. */
+function withSets(dose: Dose, range: Range | undefined): Dose {
+  if (!range) return dose;
+  const [least, most] = range;
+  let fitted = dose;
+  if (setCount(fitted) < least) fitted = { ...fitted, sets: fitted.sets + least - setCount(fitted) };
+  while (setCount(fitted) > most) {
+    const groups = setGroupsOf(fitted);
+    const last = lastOf(groups);
+    const rest = last.sets > 1 ? [...groups.slice(0, -1), { ...last, sets: last.sets - 1 }] : groups.slice(0, -1);
+    if (!isSome(rest)) break;
+    fitted = withSetGroups(fitted, rest);
+  }
+  return fitted;
 }

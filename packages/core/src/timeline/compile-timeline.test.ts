@@ -8,6 +8,9 @@ import { type Block, type Sequence, USUAL_PACING } from '../model/sequence.js';
 import { compileTimeline } from './compile-timeline.js';
 import { summarise, WORK_EVENTS } from './timeline.js';
 
+/** Without time to get ready, so that sums by hand begin at the first block. */
+const AT_ONCE = { ...USUAL_PACING, readyS: 0 };
+
 type Line = [movementId: string, levelId: string, dose: string];
 
 function sequenceOf(...lines: Line[]): Sequence {
@@ -15,7 +18,7 @@ function sequenceOf(...lines: Line[]): Sequence {
     const dose = parseDose(text, usualWay(shippedMovement(movementId)!));
     return { id: `b${index}`, phase: 'prepare', movementId, levelId, dose };
   });
-  return { title: 'test', purpose: '', budgetMin: 20, pacing: USUAL_PACING, blocks };
+  return { title: 'test', purpose: '', budgetMin: 20, pacing: AT_ONCE, blocks };
 }
 const compile = (...lines: Line[]) => compileTimeline(sequenceOf(...lines), shippedMovement);
 const seconds = (...lines: Line[]) => compile(...lines).durationMs / 1000;
@@ -178,7 +181,7 @@ describe('what cannot be compiled', () => {
   });
 
   test('an empty sequence is a timeline of nothing', () => {
-    expect(compile()).toEqual({ events: [], stints: [], blocks: [], durationMs: 0 });
+    expect(compile()).toEqual({ events: [], stints: [], turns: [], blocks: [], durationMs: 0 });
   });
 });
 
@@ -190,7 +193,7 @@ describe('invariants over the whole library', () => {
     title: 'any',
     purpose: '',
     budgetMin: 20,
-    pacing: USUAL_PACING,
+    pacing: AT_ONCE,
     blocks: levels.map(({ movement, level }, index) => ({
       id: `b${index}`,
       phase: 'prepare',

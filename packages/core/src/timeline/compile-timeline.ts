@@ -1,198 +1,83 @@
-import { firstOf } from '../vocabulary/lists.js';
 import { checkSequence, resolveBlock, SequenceError } from '../model/check-sequence.js';
-import { amountOf, type Dose, type Tempo } from '../model/dose.js';
-import { equipmentFor, type Level, type Movement, type MovementLookup } from '../model/movement.js';
-import type { Block, Pacing, Sequence } from '../model/sequence.js';
-import {
-  type BlockSpan,
-  AT_THE_START,
-  type EventKind,
-  type EventPart,
-  milliseconds,
-  moveTo,
-  PAUSE_AFTER_HOLD_S,
-  type Stint,
-  type Timeline,
-  type TimelineEvent,
-  workedMs,
-} from './timeline.js';
-import { handsInTurn, type WorkingSide } from '../vocabulary/hands.js';
-
-/** Pace of a repetition when neither dose nor level says: a second out, two back. */
-export const USUAL_TEMPO: Tempo = { outS: 1, backS: 2 };
+import { setCount } from '../model/dose.js';
+import { equipmentFor, findLevel, type MovementLookup } from '../model/movement.js';
+import { doseInRound, inRound, levelIdInRound, roundOf, type Turn, turnsOf } from '../model/rounds.js';
+import { type Sequence, USUAL_PACING } from '../model/sequence.js';
+import { handsInTurn } from '../vocabulary/hands.js';
+import { firstOf, itemAt, must } from '../vocabulary/lists.js';
+import type { LookStop } from '../vocabulary/looks.js';
+import { TimelineWriter } from './timeline-writer.js';
+import { AT_THE_START, LOOK_S, moveTo, type Timeline } from './timeline.js';
+import { directionsOf, type OneTurn, writeWork } from './write-work.js';
 
 /**
  * Turns a sequence into timed events. Everything that needs a duration or an order reads this one result.
  *
- * Order inside a block: announce → get into position → for each set, each hand in turn, each direction: the work, with a
- * change of direction or of hands in between → rest after every set but the last, in which hands and direction change as well.
+ * Get ready → turn by turn, rounds unrolled, with a rest before each round but the first, and a break where one stands. Inside a turn:
+ * announce → get into position → for each set, each hand in turn, each direction: the work, with a change of direction or of hands in
+ * between → rest after every set but the last, in which hands and direction change as well → looking again.
  * @throws SequenceError with every fault when the sequence is not sound.
  */
 export function compileTimeline(sequence: Sequence, lookup: MovementLookup): Timeline {
   const faults = checkSequence(sequence, lookup);
   if (faults.length) throw new SequenceError(faults);
-  const draft = new TimelineWriter();
+  const draft = new TimelineWriter(sequence.blocks);
   let whereabouts = AT_THE_START;
-  sequence.blocks.forEach((block, blockIndex) => {
-    const { movement, level } = resolveBlock(block, lookup);
-    const { seconds, to } = moveTo(whereabouts, level.posture, equipmentFor(movement, level));
-    draft.block(blockIndex, block, () => writeBlock(draft, block, movement, level, sequence.pacing, seconds));
+  turnsOf(sequence).forEach((turn, index) => {
+    const one = turnOf(sequence, turn, lookup);
+    const { seconds, to } = moveTo(whereabouts, one.level.posture, equipmentFor(one.movement, one.level, one.dose));
+    draft.turn(turn, () => {
+      if (index === 0) draft.event('ready', sequence.pacing.readyS ?? USUAL_PACING.readyS);
+      writeTurn(draft, sequence, turn, one, seconds);
+    });
     whereabouts = to;
   });
   return draft.timeline();
 }
 
-function writeBlock(
-  draft: TimelineWriter,
-  block: Block,
-  movement: Movement,
-  level: Level,
-  pacing: Pacing,
-  positionS: number,
-) {
-  const { dose } = block;
+/** A block as it is done in a round: its level and dose, at its pace. */
+export function turnOf(sequence: Sequence, { blockIndex, round }: Turn, lookup: MovementLookup): OneTurn {
+  const block = itemAt(sequence.blocks, blockIndex);
+  const { movement } = resolveBlock(block, lookup);
+  const as = inRound(roundOf(sequence, block.id)?.change, round);
+  const levelId = levelIdInRound(movement, block.levelId, as);
+  const level = must(findLevel(movement, levelId), 'a level of the ladder');
+  return { block, movement, level, dose: doseInRound(block.dose, as), pace: as.pace, pacing: sequence.pacing };
+}
+
+function writeTurn(draft: TimelineWriter, sequence: Sequence, { round }: Turn, one: OneTurn, positionS: number) {
+  const { block, dose, movement, pacing } = one;
   const hands = dose.sides === 'alternating' ? (['both'] as const) : handsInTurn(dose.sides);
   const directions = directionsOf(movement, dose);
-  draft.set = 1;
-  draft.side = firstOf(hands);
-  draft.direction = firstOf(directions);
+  const sets = setCount(dose);
+  const from = { set: 1, side: firstOf(hands), direction: firstOf(directions) };
+  draft.leadTo(from);
+  const group = roundOf(sequence, block.id);
+  const opens = group?.blockIds[0] === block.id;
+  // A round is rested from before it begins again; the break before it was taken before the first.
+  if (opens && round > 1) draft.event('round-rest', group.restS);
+  else if (block.breakS !== undefined) draft.event('break', block.breakS);
   draft.event('announce', pacing.announceS);
   draft.event('position', positionS);
-  for (let set = 1; set <= dose.sets; set++) {
-    draft.set = set;
+  const looks = (stop: LookStop) => block.lookAgain?.includes(stop) ?? false;
+  for (let set = 1; set <= sets; set++) {
     hands.forEach((side, handIndex) => {
       directions.forEach((direction, directionIndex) => {
-        draft.side = side;
-        draft.direction = direction;
+        draft.leadTo({ set, side, direction });
         if (directionIndex > 0) draft.event('change-direction', pacing.changeSidesS);
-        else if (handIndex > 0) draft.event('change-sides', pacing.changeSidesS);
-        draft.stint(dose, () => writeWork(draft, dose, movement, level, pacing));
+        else if (handIndex > 0) {
+          if (set === 1 && looks('between hands')) draft.look('between hands', LOOK_S);
+          draft.event('change-sides', pacing.changeSidesS);
+        }
+        draft.stint(one, set, () => writeWork(draft, one, set));
       });
     });
-    if (set < dose.sets) {
-      draft.set = set + 1;
-      draft.side = firstOf(hands);
-      draft.direction = firstOf(directions);
+    if (set < sets) {
+      draft.leadTo({ ...from, set: set + 1 });
       // Hands and direction change while one rests.
       const changes = hands.length > 1 || directions.length > 1;
       draft.event('rest', Math.max(dose.restS, changes ? pacing.changeSidesS : 0));
     }
   }
-}
-
-/** A movement without directions is worked once, in no named direction. */
-function directionsOf(movement: Movement, dose: Dose): readonly (string | null)[] {
-  if (!movement.directions) return [null];
-  const [first, second] = movement.directions;
-  if (dose.directions === 'first') return [first];
-  return dose.directions === 'second' ? [second] : [first, second];
-}
-
-function writeWork(draft: TimelineWriter, dose: Dose, movement: Movement, level: Level, pacing: Pacing) {
-  const { work } = dose;
-  if (work.kind === 'time') {
-    draft.event(movement.timed, work.seconds);
-    return;
-  }
-  if (work.kind === 'breaths') {
-    for (let breath = 1; breath <= work.count; breath++) {
-      draft.parts('breath', breath, [
-        { name: 'in', label: 'breathe in', durationMs: milliseconds(pacing.breathInS) },
-        { name: 'out', label: 'breathe out', durationMs: milliseconds(pacing.breathOutS) },
-      ]);
-    }
-    return;
-  }
-  const tempo = dose.tempo ?? level.dose.tempo ?? USUAL_TEMPO;
-  const [outLabel, backLabel] = movement.strokes;
-  const parts: EventPart[] = [
-    { name: 'out', label: outLabel, durationMs: milliseconds(tempo.outS) },
-    { name: 'hold', label: 'hold', durationMs: milliseconds(dose.holdS ?? 0) },
-    { name: 'back', label: backLabel, durationMs: milliseconds(tempo.backS) },
-  ];
-  // A hand that waits for the other has its pause in that.
-  const inTurn = dose.sides === 'alternating' ? handsInTurn(dose.sides) : [draft.side];
-  const pauses = dose.holdS !== undefined && inTurn.length === 1;
-  const pause: EventPart = { name: 'pause', label: 'let go', durationMs: milliseconds(PAUSE_AFTER_HOLD_S) };
-  for (let repetition = 1; repetition <= work.count; repetition++) {
-    for (const side of inTurn) {
-      draft.side = side;
-      draft.parts('repetition', repetition, pauses && repetition < work.count ? [...parts, pause] : parts);
-    }
-  }
-}
-
-/** Collects events while the clock runs; `side`, `set` and `direction` apply to whatever is written next. */
-class TimelineWriter {
-  side: WorkingSide = 'both';
-  set = 1;
-  direction: string | null = null;
-  private clockMs = 0;
-  private blockIndex = 0;
-  private blockId = '';
-  private stintIndex: number | null = null;
-  private workMs = 0;
-  private readonly events: TimelineEvent[] = [];
-  private readonly stints: Stint[] = [];
-  private readonly blocks: BlockSpan[] = [];
-
-  block(blockIndex: number, { id, phase }: Block, write: () => void) {
-    const startMs = this.clockMs;
-    this.workMs = 0;
-    this.blockIndex = blockIndex;
-    this.blockId = id;
-    write();
-    this.blocks.push({ blockId: id, phase, startMs, endMs: this.clockMs, workMs: this.workMs });
-  }
-
-  stint(dose: Dose, write: () => void) {
-    const { side, set, direction, blockIndex, blockId } = this;
-    const startMs = this.clockMs;
-    const firstEvent = this.events.length;
-    this.stintIndex = this.stints.length;
-    write();
-    const unit = dose.work.kind === 'time' ? 'seconds' : dose.work.kind;
-    const alternating = dose.sides === 'alternating';
-    const lastEvent = this.events.length - 1;
-    const span = { firstEvent, lastEvent, startMs, endMs: this.clockMs };
-    const plannedAmount = amountOf(dose.work);
-    const index = this.stintIndex;
-    this.stints.push({ index, blockIndex, blockId, set, side, alternating, direction, unit, plannedAmount, ...span });
-    this.stintIndex = null;
-    this.side = side;
-  }
-
-  event(kind: EventKind, seconds: number) {
-    if (seconds > 0) this.write(kind, null, [{ name: 'work', label: kind, durationMs: milliseconds(seconds) }]);
-  }
-
-  parts(kind: EventKind, repetition: number, parts: readonly EventPart[]) {
-    const real = parts.filter((part) => part.durationMs > 0);
-    this.write(kind, repetition, real);
-  }
-
-  private write(kind: EventKind, repetition: number | null, parts: readonly EventPart[]) {
-    const durationMs = parts.reduce((sum, part) => sum + part.durationMs, 0);
-    const { side, set, direction, blockIndex, blockId, stintIndex: stint, clockMs: startMs } = this;
-    const event: TimelineEvent = {
-      kind,
-      startMs,
-      durationMs,
-      parts,
-      blockIndex,
-      blockId,
-      stint,
-      side,
-      direction,
-      set,
-      repetition,
-    };
-    this.events.push(event);
-    this.clockMs += durationMs;
-    if (stint !== null) this.workMs += workedMs(event);
-  }
-
-  timeline(): Timeline {
-    return { events: this.events, stints: this.stints, blocks: this.blocks, durationMs: this.clockMs };
-  }
+  if (round === (group?.times ?? 1) && looks('after')) draft.look('after', LOOK_S);
 }

@@ -1,7 +1,7 @@
 import { itemAt, must } from '../vocabulary/lists.js';
 import type { CountedSet } from '../model/session.js';
 import { pieceKey, plannedAgainstDone } from './planned-done.js';
-import { type EventKind, type Timeline, type TimelineEvent, workedMs } from './timeline.js';
+import { blockSpansOf, type EventKind, type Timeline, type TimelineEvent, workedMs } from './timeline.js';
 
 /**
  * The timeline of what was really done: the plan's own, with each piece of work cut (or left out) to what was recorded, and the clock closed
@@ -15,15 +15,13 @@ export function doneTimeline(plan: Timeline, sets: readonly CountedSet[]): Timel
     const sides = stint.alternating ? (['left', 'right'] as const) : [stint.side];
     return Object.fromEntries(sides.map((side) => [side, ratios.get(pieceKey({ ...stint, side })) ?? 0]));
   });
-  const workedBlocks = new Set(
-    plan.stints
-      .filter(({ index }) => Object.values(itemAt(shares, index)).some((share) => share > 0))
-      .map((stint) => stint.blockIndex),
+  const workedTurns = new Set(
+    plan.stints.filter(({ index }) => Object.values(itemAt(shares, index)).some((share) => share > 0)).map(turnKey),
   );
   let clockMs = 0;
   const events: TimelineEvent[] = [];
   for (const event of plan.events) {
-    const done = event.stint === null ? leads(event, workedBlocks) : cut(event, plan, itemAt(shares, event.stint));
+    const done = event.stint === null ? leads(event, workedTurns) : cut(event, plan, itemAt(shares, event.stint));
     if (!done) continue;
     events.push({ ...done, startMs: clockMs });
     clockMs += done.durationMs;
@@ -31,8 +29,10 @@ export function doneTimeline(plan: Timeline, sets: readonly CountedSet[]): Timel
   return closed(plan, events, clockMs);
 }
 
-/** Announcements, changes and rests stay where their block was worked at all. */
-const leads = (event: TimelineEvent, worked: ReadonlySet<number>) => (worked.has(event.blockIndex) ? event : null);
+const turnKey = ({ blockIndex, round }: { readonly blockIndex: number; readonly round: number }) =>
+  `${blockIndex} ${round}`;
+/** Announcements, changes and rests stay where their turn was worked at all. */
+const leads = (event: TimelineEvent, worked: ReadonlySet<string>) => (worked.has(turnKey(event)) ? event : null);
 
 /** Counted work loses its last pieces, timed work its end. */
 const COUNTED: readonly EventKind[] = ['repetition', 'breath'];
@@ -41,21 +41,25 @@ function cut(event: TimelineEvent, plan: Timeline, shares: Record<string, number
   const share = shares[event.side] ?? 0;
   const stint = itemAt(plan.stints, must(event.stint, 'a stint of what is worked'));
   if (COUNTED.includes(event.kind)) {
-    return (event.repetition ?? 1) <= Math.round(share * stint.plannedAmount) ? event : null;
+    return (event.repetition ?? 1) <= Math.round(share * stint.plannedAmount) ? { ...event, open: false } : null;
   }
   const durationMs = Math.round(event.durationMs * share);
   if (durationMs === 0) return null;
-  return { ...event, durationMs, parts: event.parts.map((part) => ({ ...part, durationMs })) };
+  return { ...event, open: false, durationMs, parts: event.parts.map((part) => ({ ...part, durationMs })) };
 }
 
 function closed(plan: Timeline, events: readonly TimelineEvent[], durationMs: number): Timeline {
-  const blocks = plan.blocks.map((span, blockIndex) => {
-    const mine = events.filter((event) => event.blockIndex === blockIndex);
+  const turns = plan.turns.map((turn) => {
+    const mine = events.filter(({ blockIndex, round }) => blockIndex === turn.blockIndex && round === turn.round);
     const startMs = mine[0]?.startMs ?? 0;
     const last = mine.at(-1);
     const workMs = mine.reduce((sum, event) => sum + (event.stint === null ? 0 : workedMs(event)), 0);
-    return { ...span, startMs, endMs: last ? last.startMs + last.durationMs : startMs, workMs };
+    return { ...turn, startMs, endMs: last ? last.startMs + last.durationMs : startMs, workMs };
   });
+  const blocks = blockSpansOf(
+    turns.filter(({ startMs, endMs }) => endMs > startMs),
+    plan.blocks.map(({ blockId: id, phase }) => ({ id, phase })),
+  );
   const stints = plan.stints.flatMap((stint) => {
     const first = events.findIndex((event) => event.stint === stint.index);
     if (first < 0) return [];
@@ -71,5 +75,5 @@ function closed(plan: Timeline, events: readonly TimelineEvent[], durationMs: nu
       },
     ];
   });
-  return { events, stints: stints.map((stint, index) => ({ ...stint, index })), blocks, durationMs };
+  return { events, stints: stints.map((stint, index) => ({ ...stint, index })), turns, blocks, durationMs };
 }

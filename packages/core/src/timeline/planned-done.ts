@@ -1,21 +1,27 @@
 import { type CountedSet, standingSets } from '../model/session.js';
 import type { Timeline } from './timeline.js';
 import type { WorkingSide } from '../vocabulary/hands.js';
+import type { OpenEnd } from '../vocabulary/work.js';
 
 /** One planned piece of work with what was done of it; `doneAmount` is null when it was never reached. */
 export interface PlannedDoneRow {
   readonly blockId: string;
+  /** 1-based round; 1 where there are none. */
+  readonly round: number;
   readonly set: number;
   readonly side: WorkingSide;
   readonly direction: string | null;
   readonly unit: CountedSet['unit'];
+  /** Of an open set the most that might be done. */
   readonly plannedAmount: number;
   readonly doneAmount: number | null;
+  /** What was to end an open set; null where the amount was fixed. */
+  readonly open: OpenEnd | null;
 }
 
-/** A piece of work as one word: block, set, hand and direction. */
-export const pieceKey = (row: Pick<CountedSet, 'blockId' | 'set' | 'side' | 'direction'>) =>
-  [row.blockId, row.set, row.side, row.direction ?? ''].join('|');
+/** A piece of work as one word: block, round, set, hand and direction. */
+export const pieceKey = (row: Pick<CountedSet, 'blockId' | 'round' | 'set' | 'side' | 'direction'>) =>
+  [row.blockId, row.round ?? 1, row.set, row.side, row.direction ?? ''].join('|');
 
 /**
  * Lays what was done against the compiled plan. Work that was done twice (after going back) keeps the larger share: the
@@ -32,19 +38,19 @@ export function plannedAgainstDone(timeline: Timeline, sets: readonly CountedSet
   for (const stint of timeline.stints) {
     const sides: WorkingSide[] = stint.alternating ? ['left', 'right'] : [stint.side];
     for (const side of sides) {
-      const { blockId, set, direction, unit, plannedAmount } = stint;
-      const key = pieceKey({ blockId, set, side, direction });
+      const { blockId, round, set, direction, unit, plannedAmount, open } = stint;
+      const key = pieceKey({ blockId, round, set, side, direction });
       const was = done.get(key);
       const planned = was && was.unit !== unit ? was : { unit, plannedAmount };
       rows.push({
-        ...{ blockId, set, side, direction },
+        ...{ blockId, round, set, side, direction, open },
         ...{ unit: planned.unit, plannedAmount: planned.plannedAmount },
         doneAmount: was?.doneAmount ?? null,
       });
       done.delete(key);
     }
   }
-  return [...rows, ...done.values()];
+  return [...rows, ...[...done.values()].map((set) => ({ ...set, round: set.round ?? 1, open: null }))];
 }
 
 const shareOf = ({ doneAmount, plannedAmount }: CountedSet) => doneAmount / Math.max(1, plannedAmount);
@@ -64,8 +70,13 @@ export function totals(rows: readonly PlannedDoneRow[]): PlannedDoneTotals {
   return { plannedAmount, doneAmount, ratio: plannedAmount ? doneAmount / plannedAmount : 0 };
 }
 
-/** Share of the plan that was done, each planned piece counting the same and at most fully, 0–1. */
+/** Share of the plan that was done, each planned piece counting the same and at most fully, 0–1. An open set that was done at all is done. */
 export function completion(rows: readonly PlannedDoneRow[]): number {
   if (!rows.length) return 0;
-  return rows.reduce((sum, row) => sum + Math.min(1, (row.doneAmount ?? 0) / row.plannedAmount), 0) / rows.length;
+  return rows.reduce((sum, row) => sum + shareDone(row), 0) / rows.length;
+}
+
+function shareDone({ doneAmount, plannedAmount, open }: PlannedDoneRow): number {
+  if (open) return (doneAmount ?? 0) > 0 ? 1 : 0;
+  return Math.min(1, (doneAmount ?? 0) / plannedAmount);
 }

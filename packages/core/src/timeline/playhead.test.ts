@@ -19,6 +19,9 @@ import {
   skipBlock,
 } from './playhead.js';
 
+/** Without time to get ready, so that sums by hand begin at the first block. */
+const AT_ONCE = { ...USUAL_PACING, readyS: 0 };
+
 const block = (id: string, movementId: string, levelId: string, text: string) => ({
   id,
   phase: 'prepare' as const,
@@ -30,7 +33,7 @@ const SEQUENCE: Sequence = {
   title: 'test',
   purpose: '',
   budgetMin: 10,
-  pacing: USUAL_PACING,
+  pacing: AT_ONCE,
   blocks: [
     block('lift', 'strength.palm-lift', 'all-fours', '2x3 tempo1-2 rest10'),
     block('stretch', 'stretch.flexors', 'open', '1x20s L,R'),

@@ -1,4 +1,5 @@
 import type { EventPart, Stint, Timeline, TimelineEvent } from './timeline.js';
+import { itemAt } from '../vocabulary/lists.js';
 import type { WorkingSide } from '../vocabulary/hands.js';
 
 /** Where a session stands on its timeline. Plain data: it is stored as it is, so that a reload goes on from here. */
@@ -45,7 +46,7 @@ export function advance(timeline: Timeline, head: Playhead, deltaMs: number): Mo
   elapsedMs += deltaMs;
   for (let event = timeline.events[index]; event; event = timeline.events[index]) {
     const lengthMs = event.durationMs + addedMs;
-    if (elapsedMs < lengthMs) break;
+    if (elapsedMs < lengthMs || event.untilTold) break;
     const stint = event.stint === null ? undefined : timeline.stints[event.stint];
     if (stint && stint.lastEvent === index) {
       ended.push({ stint, done: doneOf(timeline, stint, { event: index, elapsedMs: lengthMs, addedMs }) });
@@ -70,11 +71,26 @@ export function skip(timeline: Timeline, head: Playhead): Move {
   return { head: jump(stint.lastEvent + 1), ended: [{ stint, done: doneOf(timeline, stint, head) }] };
 }
 
-/** Leaves the whole block for the next one, or for the end. */
+/**
+ * Somebody says that it is over: a distance was walked to its end, hands were compared. An open set ends with what was done of it, as when it is
+ * left early; what ends by itself is not told.
+ */
+export function finish(timeline: Timeline, head: Playhead): Move {
+  const event = timeline.events[head.event];
+  if (!event?.untilTold) return skip(timeline, head);
+  const stint = currentStint(timeline, head);
+  if (stint?.open || !stint) return skip(timeline, head);
+  const end = { event: head.event, elapsedMs: Infinity, addedMs: 0 };
+  return { head: jump(stint.lastEvent + 1), ended: [{ stint, done: doneOf(timeline, stint, end) }] };
+}
+
+/** Leaves the whole turn of a block for the next one, or for the end. */
 export function skipBlock(timeline: Timeline, head: Playhead): Move {
   const now = timeline.events[head.event];
   if (!now) return { head, ended: [] };
-  const next = timeline.events.findIndex((event) => event.blockIndex > now.blockIndex);
+  const next = timeline.events.findIndex(
+    ({ blockIndex, round }, index) => index > head.event && (blockIndex !== now.blockIndex || round !== now.round),
+  );
   const stint = currentStint(timeline, head);
   const ended = stint ? [{ stint, done: doneOf(timeline, stint, head) }] : [];
   return { head: jump(next < 0 ? timeline.events.length : next), ended };
@@ -95,9 +111,14 @@ function currentStint(timeline: Timeline, head: Playhead): Stint | undefined {
   return stint === null || stint === undefined ? undefined : timeline.stints[stint];
 }
 
-/** What has been done of a stint when the clock stands at `head`: finished repetitions or breaths, or whole seconds. */
+/** What has been done of a stint when the clock stands at `head`: finished repetitions or breaths, whole seconds, or metres by the pace of a walk. */
 export function doneOf(timeline: Timeline, stint: Stint, head: Playhead): DoneAmount[] {
   if (stint.unit === 'seconds') return [{ side: stint.side, amount: Math.floor(head.elapsedMs / 1000) }];
+  if (stint.unit === 'metres') {
+    const { durationMs } = itemAt(timeline.events, stint.firstEvent);
+    const amount = Math.floor(Math.min(1, head.elapsedMs / durationMs) * stint.plannedAmount);
+    return [{ side: stint.side, amount }];
+  }
   const finished = timeline.events
     .slice(stint.firstEvent, stint.lastEvent + 1)
     .filter((event, offset) => isFinished(event, stint.firstEvent + offset, head));
@@ -130,7 +151,10 @@ export function momentMs(timeline: Timeline, head: Playhead): number {
 /** Time left of the whole session. */
 export function remainingMs(timeline: Timeline, head: Playhead): number {
   const event = timeline.events[head.event];
-  return event ? timeline.durationMs - event.startMs - head.elapsedMs + head.addedMs : 0;
+  if (!event) return 0;
+  // What waits to be told that it is over takes no more of the rest than it was planned to.
+  const behindMs = event.untilTold ? Math.min(head.elapsedMs, event.durationMs + head.addedMs) : head.elapsedMs;
+  return timeline.durationMs - event.startMs - behindMs + head.addedMs;
 }
 
 /**
@@ -143,26 +167,32 @@ export function rejoin(from: Timeline, to: Timeline, head: Playhead): Playhead {
   if (!now) return jump(to.events.length);
   const stint = currentStint(from, head) ?? from.stints.find((candidate) => candidate.firstEvent > head.event);
   const there = stint && sameWork(to, stint);
-  if (now.stint !== null) return jump(there?.firstEvent ?? nextBlock(from, to, now.blockIndex));
+  if (now.stint !== null) return jump(there?.firstEvent ?? nextTurn(from, to, now));
   const before = to.events.findIndex(
     (event) =>
-      event.blockId === now.blockId && event.kind === now.kind && event.set === now.set && event.side === now.side,
+      event.blockId === now.blockId &&
+      event.round === now.round &&
+      event.kind === now.kind &&
+      event.set === now.set &&
+      event.side === now.side,
   );
   if (before >= 0) return { ...head, event: before };
-  return jump(there?.firstEvent ?? nextBlock(from, to, now.blockIndex));
+  return jump(there?.firstEvent ?? nextTurn(from, to, now));
 }
 
 /** The same set of the same hand in the other compilation, or what comes nearest to it. */
-function sameWork({ stints }: Timeline, { blockId, set, side, direction }: Stint): Stint | undefined {
-  const ofSet = stints.filter((other) => other.blockId === blockId && other.set === set);
+function sameWork({ stints }: Timeline, { blockId, round, set, side, direction }: Stint): Stint | undefined {
+  const ofSet = stints.filter((other) => other.blockId === blockId && other.round === round && other.set === set);
   const ofHand = ofSet.filter((other) => other.side === side);
   return ofHand.find((other) => other.direction === direction) ?? ofHand[0] ?? ofSet[0];
 }
 
-/** Where the first of the later blocks begins that is still there; the end when there is none. */
-function nextBlock(from: Timeline, to: Timeline, blockIndex: number): number {
-  const later = from.blocks.slice(blockIndex + 1).map(({ blockId }) => blockId);
-  const next = to.blocks.find(({ blockId }) => later.includes(blockId));
-  const first = to.events.findIndex(({ blockId }) => blockId === next?.blockId);
-  return first < 0 ? to.events.length : first;
+/** Where the first of the later turns begins that is still there; the end when there is none. */
+function nextTurn(from: Timeline, to: Timeline, { blockIndex, round }: TimelineEvent): number {
+  const now = from.turns.findIndex((turn) => turn.blockIndex === blockIndex && turn.round === round);
+  for (const later of from.turns.slice(now + 1)) {
+    const first = to.events.findIndex((event) => event.blockId === later.blockId && event.round === later.round);
+    if (first >= 0) return first;
+  }
+  return to.events.length;
 }

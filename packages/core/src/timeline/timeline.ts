@@ -1,14 +1,29 @@
 import type { Hand, WorkingSide } from '../vocabulary/hands.js';
+import type { LookStop } from '../vocabulary/looks.js';
+import type { Block } from '../model/sequence.js';
 import type { Phase } from '../vocabulary/phases.js';
+import type { OpenEnd, SetUnit } from '../vocabulary/work.js';
 import { type Equipment, PLACE_OF, type Posture } from '../vocabulary/places.js';
 import { working } from '../vocabulary/constant.js';
 
 /**
  * What happens at a moment. Repetitions, holds, bouts and breaths are *work*; the others lead to it or rest from it.
- * A `hold` is still, a `bout` moves for time.
+ * A `hold` is still, a `bout` moves for time. `round-rest` lies between two rounds, a `break` between groups of movements; at a `look` hands are compared.
  */
 export type EventKind =
-  'announce' | 'position' | 'change-sides' | 'change-direction' | 'repetition' | 'hold' | 'bout' | 'breath' | 'rest';
+  | 'ready'
+  | 'break'
+  | 'round-rest'
+  | 'announce'
+  | 'position'
+  | 'change-sides'
+  | 'change-direction'
+  | 'repetition'
+  | 'hold'
+  | 'bout'
+  | 'breath'
+  | 'rest'
+  | 'look';
 
 /** A stretch of one event: the strokes of a repetition, the halves of a breath. */
 export interface EventPart {
@@ -34,9 +49,16 @@ export interface TimelineEvent {
   readonly side: WorkingSide;
   /** Name of the direction worked in, if the movement has directions. */
   readonly direction: string | null;
-  /** 1-based set, and repetition or breath within the stint. */
+  /** 1-based round, set, and repetition or breath within the stint. */
+  readonly round: number;
   readonly set: number;
   readonly repetition: number | null;
+  /** Whether it lasts until somebody says that it is over: a distance that was walked, hands that were compared. */
+  readonly untilTold: boolean;
+  /** Whether it is part of an open set: it may end before it is over. */
+  readonly open: boolean;
+  /** Which look it is, of a `look`. */
+  readonly look?: LookStop;
 }
 
 /**
@@ -47,33 +69,66 @@ export interface Stint {
   readonly index: number;
   readonly blockIndex: number;
   readonly blockId: string;
+  /** The level that it is done at: a later round may be a rung further. */
+  readonly levelId: string;
+  readonly round: number;
   readonly set: number;
   readonly side: WorkingSide;
   readonly alternating: boolean;
   readonly direction: string | null;
-  readonly unit: 'repetitions' | 'seconds' | 'breaths';
-  /** Per hand. */
+  readonly unit: SetUnit;
+  /** Per hand; of an open set its ceiling. */
   readonly plannedAmount: number;
+  /** What ends an open set before its ceiling; null for one whose amount is fixed. */
+  readonly open: OpenEnd | null;
   readonly firstEvent: number;
   readonly lastEvent: number;
   readonly startMs: number;
   readonly endMs: number;
 }
 
-/** From when to when a block is on. */
-export interface BlockSpan {
+/** Once through a block, from when to when. */
+export interface TurnSpan {
+  readonly blockIndex: number;
   readonly blockId: string;
   readonly phase: Phase;
+  readonly round: number;
   readonly startMs: number;
   readonly endMs: number;
   /** Time under work, the rest being announcements, changes and rest. */
   readonly workMs: number;
 }
 
+/** A block over all of its turns: from the start of the first to the end of the last. */
+export interface BlockSpan {
+  readonly blockId: string;
+  readonly phase: Phase;
+  readonly startMs: number;
+  readonly endMs: number;
+  /** Length of its turns together: in rounds other blocks lie between them. */
+  readonly lengthMs: number;
+  readonly workMs: number;
+}
+
+/** Blocks by their turns, in the order of the sequence; a block without turns has no length. */
+export function blockSpansOf(turns: readonly TurnSpan[], blocks: readonly Pick<Block, 'id' | 'phase'>[]): BlockSpan[] {
+  return blocks.map(({ id, phase }, index) => {
+    const mine = turns.filter(({ blockIndex }) => blockIndex === index);
+    const [first, last] = [mine[0], mine.at(-1)];
+    const sum = (of: (turn: TurnSpan) => number) => mine.reduce((total, turn) => total + of(turn), 0);
+    const lengthMs = sum(({ startMs, endMs }) => endMs - startMs);
+    const workMs = sum((turn) => turn.workMs);
+    return { blockId: id, phase, startMs: first?.startMs ?? 0, endMs: last?.endMs ?? 0, lengthMs, workMs };
+  });
+}
+
 /** A sequence in time: events, the pieces of work that they make, and the blocks. */
 export interface Timeline {
   readonly events: readonly TimelineEvent[];
   readonly stints: readonly Stint[];
+  /** In the order of the clock. */
+  readonly turns: readonly TurnSpan[];
+  /** In the order of the sequence. */
   readonly blocks: readonly BlockSpan[];
   readonly durationMs: number;
 }
@@ -110,6 +165,11 @@ export const PAUSE_AFTER_HOLD_S = working(
   'letting go and taking hold again',
   [1, 4],
 ).value;
+
+/** To compare the hands, and to say what was seen. */
+export const LOOK_S = working('Looking again', 15, 's', 'a circle or two of each hand, and a tap', [8, 30]).value;
+/** Walking on the hands, legs dragged or in a plank: slower by far than on the feet. */
+export const HAND_WALK_M_PER_S = working('Pace of a walk on the hands', 0.4, 'm/s', 'two hand widths a second', [0.25, 0.6]).value; // prettier-ignore
 
 /** What stands where it stands and is walked to. */
 const FIXED: readonly Equipment[] = ['chair', 'table', 'wall', 'bench', 'bar', 'thick bar', 'edge'];
@@ -156,7 +216,7 @@ export interface TimelineSummary {
 /** Sums of a timeline for budgets and for left against right. */
 export function summarise(timeline: Timeline): TimelineSummary {
   const byPhase: Record<Phase, number> = { prepare: 0, range: 0, load: 0, strength: 0, skill: 0, settle: 0 };
-  for (const block of timeline.blocks) byPhase[block.phase] += block.endMs - block.startMs;
+  for (const block of timeline.blocks) byPhase[block.phase] += block.lengthMs;
   const workByHand: Record<Hand, number> = { left: 0, right: 0 };
   for (const event of timeline.events) {
     if (event.stint === null) continue;

@@ -135,7 +135,7 @@ export const USUAL_RANGES = {
   },
   carries: {
     label: 'carries',
-    amount: { time: [15, 40] },
+    amount: { time: [15, 40], distance: [20, 40] },
     sets: [1, 4],
     why: 'Twenty to forty metres; only the last one to form failure.',
     source: PRACTICE,

@@ -8,7 +8,7 @@ import { MethodRow } from '../methods/method.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { ReadingRow } from '../readings/reading.entity.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
-import { BlockReportRow, ComplaintRow, DoneSetRow, SessionRow } from '../sessions/session.entities.js';
+import { BlockReportRow, ComplaintRow, HandLookRow, DoneSetRow, SessionRow } from '../sessions/session.entities.js';
 import { FirstHouse1780000000000 } from './migrations/1780000000000-first-house.js';
 import { MovementsAndReadings1790000000000 } from './migrations/1790000000000-movements-and-readings.js';
 import { Methods1800000000000 } from './migrations/1800000000000-methods.js';
@@ -21,6 +21,7 @@ import { Trials1860000000000 } from './migrations/1860000000000-trials.js';
 import { Band1880000000000 } from './migrations/1880000000000-band.js';
 import { Pictures1890000000000 } from './migrations/1890000000000-pictures.js';
 import { Moments1910000000000 } from './migrations/1910000000000-moments.js';
+import { Rounds1920000000000 } from './migrations/1920000000000-rounds.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
 import { Units1870000000000 } from './migrations/1870000000000-units.js';
 
@@ -37,6 +38,7 @@ export const ENTITIES = [
   DoneSetRow,
   BlockReportRow,
   ComplaintRow,
+  HandLookRow,
   MovementRow,
   MethodRow,
   ReadingRow,
@@ -65,6 +67,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Pictures1890000000000,
       Mornings1900000000000,
       Moments1910000000000,
+      Rounds1920000000000,
     ],
     synchronize: false,
     timezone: 'Z',

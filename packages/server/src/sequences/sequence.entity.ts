@@ -1,6 +1,7 @@
 import type { Sequence } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
+import { STORED_SEQUENCE } from './stored-sequence.js';
 
 /** A sequence is one document; the columns beside it are what lists are sorted and found by, and what they show. */
 @Entity('sequences')
@@ -26,7 +27,7 @@ export class SequenceRow extends StudioOwned {
   @Column('int', { name: 'block_count' })
   blockCount: number;
 
-  @Column('json')
+  @Column('json', { transformer: STORED_SEQUENCE })
   document: Sequence;
 
   @Column('datetime', { name: 'updated_at', precision: 3 })

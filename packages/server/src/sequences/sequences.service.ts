@@ -77,7 +77,12 @@ export class SequencesService {
     await this.row(scope, id);
     const rowVersion = versionOf(ifMatch);
     const stored = storedSequence(document, known.movement);
-    const change = { ...stored, rowVersion: rowVersion + 1, updatedAt: this.clock.now() };
+    const change = {
+      ...stored,
+      schemaVersion: SEQUENCE_FORMAT_VERSION,
+      rowVersion: rowVersion + 1,
+      updatedAt: this.clock.now(),
+    };
     if ((await scope.of(SequenceRow).update({ id, rowVersion }, change)) === 0) {
       const current = await this.get(scope, id);
       const changes = compareSequences(current.document, document, (block) => nameOfBlock(block, known.movement));

@@ -2,6 +2,9 @@ import type {
   Decision,
   DiscomfortPolicy,
   Ending,
+  Hand,
+  LookAnswer,
+  LookStop,
   Morning,
   MorningScores,
   Sequence,
@@ -12,6 +15,7 @@ import type {
 } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
+import { STORED_SEQUENCE } from '../sequences/stored-sequence.js';
 
 /** A session that was led. */
 @Entity('sessions')
@@ -23,7 +27,7 @@ export class SessionRow extends StudioOwned {
   sequenceId: string;
 
   /** The sequence as it was led: later edits of the sequence do not change the record. */
-  @Column('json')
+  @Column('json', { transformer: STORED_SEQUENCE })
   plan: Sequence;
 
   @Column('datetime', { name: 'started_at', precision: 3 })
@@ -113,6 +117,10 @@ export class DoneSetRow extends StudioOwned {
   @Column('varchar', { name: 'level_id', length: 100 })
   levelId: string;
 
+  /** 1-based; 1 where there are no rounds. */
+  @Column('int')
+  round: number;
+
   @Column('int', { name: 'set_number' })
   set: number;
 
@@ -158,6 +166,31 @@ export class BlockReportRow extends StudioOwned {
 
   @Column('tinyint', { name: 'band_percent', nullable: true })
   bandPercent: number | null;
+
+  @Column('datetime', { precision: 3 })
+  at: Date;
+}
+
+/** Append-only: what was seen of a hand where the session stopped to look again. */
+@Entity('hand_looks')
+export class HandLookRow extends StudioOwned {
+  @Column('char', { name: 'session_id', length: 36 })
+  sessionId: string;
+
+  @Column('varchar', { name: 'block_id', length: 64 })
+  blockId: string;
+
+  @Column('int')
+  round: number;
+
+  @Column('varchar', { length: 16 })
+  stop: LookStop;
+
+  @Column('varchar', { length: 8 })
+  hand: Hand;
+
+  @Column('varchar', { length: 8 })
+  answer: LookAnswer;
 
   @Column('datetime', { precision: 3 })
   at: Date;

@@ -2,6 +2,8 @@ import {
   BLOCK_REPORT_INPUT,
   type BlockReportInput,
   COMPLAINT_INPUT,
+  HAND_LOOK_INPUT,
+  type HandLookInput,
   type ComplaintInput,
   DECISION_INPUT,
   type DecisionInput,
@@ -86,6 +88,17 @@ export class SessionsController {
     @Input('BlockReportInput', BLOCK_REPORT_INPUT) body: BlockReportInput,
   ): Promise<void> {
     return this.sessions.addReport(scope, id, reportId, body);
+  }
+
+  @Put(':id/looks/:lookId')
+  @HttpCode(204)
+  addLook(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Param('lookId', IdPipe) lookId: string,
+    @Input('HandLookInput', HAND_LOOK_INPUT) body: HandLookInput,
+  ): Promise<void> {
+    return this.sessions.addLook(scope, id, lookId, body);
   }
 
   @Put(':id/complaints/:complaintId')

@@ -4,6 +4,7 @@ import type {
   ComplaintInput,
   DecisionInput,
   DoneSetInput,
+  HandLookInput,
   SessionEndInput,
   SessionInput,
   SessionRecord,
@@ -33,7 +34,14 @@ import { LibraryService } from '../library/library.service.js';
 import { PersonsService } from '../persons/persons.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
-import { BlockReportRow, type BrokenRule, ComplaintRow, DoneSetRow, SessionRow } from './session.entities.js';
+import {
+  BlockReportRow,
+  type BrokenRule,
+  ComplaintRow,
+  DoneSetRow,
+  HandLookRow,
+  SessionRow,
+} from './session.entities.js';
 import { morningBefore } from './morning-before.js';
 import { listed } from './session-list.js';
 import { sumsOfSession } from './session-sums.js';
@@ -48,11 +56,12 @@ export class SessionsService {
 
   async get(scope: StudioScope, id: string): Promise<SessionRecord> {
     const row = await scope.of(SessionRow).get(id, 'session');
-    const [[item], sets, reports, complaints, known] = await Promise.all([
+    const [[item], sets, reports, complaints, looks, known] = await Promise.all([
       listed(scope, [row]),
       setsOf(scope, id),
       reportsOf(scope, id),
       complaintsOf(scope, id),
+      looksOf(scope, id),
       this.library.of(scope),
     ]);
     if (!item) throw new Error(`A session without its list item: ${id}`);
@@ -70,6 +79,10 @@ export class SessionsService {
       })),
       complaints: complaints.map(({ studioId: _studio, sessionId: _session, at, ...complaint }) => ({
         ...complaint,
+        at: at.toISOString(),
+      })),
+      looks: looks.map(({ studioId: _studio, sessionId: _session, at, ...look }) => ({
+        ...look,
         at: at.toISOString(),
       })),
       rows: plannedAgainstDone(compileTimeline(row.plan, known.movement), sets),
@@ -110,7 +123,8 @@ export class SessionsService {
       if (input.corrects && !(await held.of(DoneSetRow).one({ id: input.corrects, sessionId }))) {
         throw invalid([{ pointer: '/corrects', message: 'must be the id of a set of this session' }]);
       }
-      await addOnce(held, DoneSetRow, { ...input, id, sessionId, endedAt: new Date(input.endedAt) }, 'set');
+      const set = { ...input, round: input.round ?? 1, id, sessionId, endedAt: new Date(input.endedAt) };
+      await addOnce(held, DoneSetRow, set, 'set');
       await sumUp(held, session, known);
     });
   }
@@ -133,6 +147,15 @@ export class SessionsService {
       checkBlockId(session.plan, input.blockId);
       await addOnce(held, ComplaintRow, { ...input, id, sessionId, at: new Date(input.at) }, 'complaint');
       await sumUp(held, session, known);
+    });
+  }
+
+  async addLook(scope: StudioScope, sessionId: string, id: string, input: HandLookInput): Promise<void> {
+    await scope.transaction(async (held) => {
+      const session = await held.of(SessionRow).hold(sessionId, 'session');
+      checkBlockId(session.plan, input.blockId);
+      const look = { ...input, round: input.round ?? 1, id, sessionId, at: new Date(input.at) };
+      await addOnce(held, HandLookRow, look, 'look');
     });
   }
 
@@ -233,6 +256,8 @@ const setsOf = (scope: StudioScope, sessionId: string) =>
   scope.of(DoneSetRow).find({ where: { sessionId }, order: { endedAt: 'ASC', id: 'ASC' } });
 const complaintsOf = (scope: StudioScope, sessionId: string) =>
   scope.of(ComplaintRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
+const looksOf = (scope: StudioScope, sessionId: string) =>
+  scope.of(HandLookRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
 const reportsOf = (scope: StudioScope, sessionId: string) =>
   scope.of(BlockReportRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
 

@@ -3,7 +3,6 @@ import {
   type Dose,
   type Level,
   type Movement,
-  obeysEffort,
   printDose,
   retypeDose,
   ShorthandError,
@@ -11,9 +10,6 @@ import {
 } from '@clay-pot/core';
 import { type KeyboardEvent, useId, useRef, useState } from 'react';
 import { INPUT } from '../ui/field.js';
-
-const OWN_LOAD =
-  'This level has a load of its own: its effort follows from that and stands beside the picture. Take an easier or a harder level instead.';
 
 interface Props {
   dose: Dose;
@@ -29,6 +25,7 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   // Leaving the field by a key has settled it already.
   const settled = useRef(false);
+  const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
 
   function restore() {
@@ -41,11 +38,8 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
     if (typed === null) return true;
     try {
       const read = retypeDose(typed, dose, usualWay(movement));
-      if (read.effortPercent !== undefined && read.effortPercent !== dose.effortPercent && !obeysEffort(level)) {
-        throw new ShorthandError(`@${read.effortPercent}%`, OWN_LOAD);
-      }
-      const misfit = checkFit(read, movement)[0];
-      if (misfit) throw new ShorthandError(typed, misfit.message);
+      const misfit = checkFit(read, movement, level)[0];
+      if (misfit) throw new ShorthandError('', misfit.message, 0);
       setTrouble(null);
       setTyped(null);
       if (printDose(read) !== printed) onChange(read);
@@ -53,6 +47,8 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
     } catch (error) {
       if (!(error instanceof ShorthandError)) throw error;
       setTrouble(error.message);
+      // What is wrong is marked in the field, so that typing takes its place.
+      if (error.part) input.current?.setSelectionRange(error.at, error.at + error.part.length);
       return false;
     }
   }
@@ -70,6 +66,7 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
   return (
     <div className="min-w-0">
       <input
+        ref={input}
         aria-label={`Dose of ${movement.name}`}
         data-dose
         className={`${INPUT} px-2! text-small! font-semibold figures`}

@@ -44,7 +44,9 @@ export function PotDrawing(props: PotProps) {
     bottom: y(coil.startMs),
   }));
   // Where coils can be chosen, one of them is the current one.
-  const current = onSelect && (coils.find(({ blockId }) => blockId === selectedId) ?? coils[0]);
+  // A block that is taken in rounds has several coils and is chosen once.
+  const firsts = coils.filter(({ blockId }, index) => coils.findIndex((coil) => coil.blockId === blockId) === index);
+  const current = onSelect && (firsts.find(({ blockId }) => blockId === selectedId) ?? coils[0]);
 
   function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
     const step = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
@@ -56,7 +58,7 @@ export function PotDrawing(props: PotProps) {
     if (!step || !current) return;
     event.preventDefault();
     event.stopPropagation();
-    const next = coils[coils.indexOf(current) + step];
+    const next = firsts[firsts.indexOf(current) + step];
     if (next) onSelect(next.blockId);
   }
 
@@ -71,7 +73,7 @@ export function PotDrawing(props: PotProps) {
         tabIndex: 0,
         'aria-orientation': 'vertical' as const,
         'aria-valuemin': 1,
-        'aria-valuemax': coils.length,
+        'aria-valuemax': firsts.length,
         'aria-valuenow': current.number,
         'aria-valuetext': coilWords(current, props.nameOf),
         onKeyDown,
@@ -91,7 +93,7 @@ export function PotDrawing(props: PotProps) {
       {layers.length > 0 && <Over layers={layers} pot={pot} y={y} />}
       {layers.map(({ coil, top, bottom }) => (
         <CoilBand
-          key={coil.blockId}
+          key={`${coil.blockId} ${coil.round}`}
           coil={coil}
           top={top}
           bottom={bottom}
@@ -323,7 +325,7 @@ function profile(sign: 1 | -1, stretches: readonly Stretch[]): string {
 
 /** A crack runs in from the wall, in the stop colour on a light edge. */
 function CrackLine({ crack, pot, y }: { crack: Crack; pot: Pot; y: (ms: number) => number }) {
-  const coil = pot.coils.find(({ blockId }) => blockId === crack.blockId);
+  const coil = pot.coils.find(({ blockId, startMs, endMs }) => blockId === crack.blockId && crack.atMs >= startMs && crack.atMs <= endMs); // prettier-ignore
   if (!coil) return null;
   const sign = SIGN[crack.hand];
   const through = isThrough(crack);

@@ -1,4 +1,4 @@
-import type { BlockReportInput, DoneSetInput, Ending } from '@clay-pot/contracts';
+import type { BlockReportInput, DoneSetInput, Ending, HandLookInput } from '@clay-pot/contracts';
 import type { Equipment, Playhead, RecordedCaution, Sequence, StopSign, WorkingSide } from '@clay-pot/core';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
@@ -23,6 +23,8 @@ export interface Run {
   readonly paused: boolean;
   readonly sets: readonly RecordedSet[];
   readonly reports: Readonly<Record<string, BlockReportInput>>;
+  /** What was seen of hands where it stopped to look again. */
+  readonly looks: readonly HandLookInput[];
   /** Blocks done and not yet rated, in order. */
   readonly toRate: readonly string[];
   readonly ended: {
@@ -44,9 +46,9 @@ export const useRun = create<RunState>()(
     storage: createJSONStorage(() => restfulStorage),
     // Whoever comes back finds the clock standing, not running in the background.
     merge: (stored) => {
-      const { run } = (stored ?? { run: null }) as { run: (Omit<Run, 'equipment'> & Partial<Run>) | null };
-      // A session that was begun before it kept what is at hand knows of nothing.
-      return { run: run && { ...run, equipment: run.equipment ?? [], paused: true } };
+      const { run } = (stored ?? { run: null }) as { run: (Omit<Run, 'equipment' | 'looks'> & Partial<Run>) | null };
+      // A session that was begun before it kept what is at hand, or what was looked at, knows of nothing.
+      return { run: run && { ...run, equipment: run.equipment ?? [], looks: run.looks ?? [], paused: true } };
     },
   }),
 );

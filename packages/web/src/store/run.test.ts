@@ -36,7 +36,7 @@ const sequence: Sequence = {
   title: 'test',
   purpose: '',
   budgetMin: 10,
-  pacing: USUAL_PACING,
+  pacing: { ...USUAL_PACING, readyS: 0 },
   blocks: (
     [
       ['a', 'prepare', 'free.open-close', 'fast', '1x20s'],

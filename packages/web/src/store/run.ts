@@ -6,8 +6,11 @@ import {
   compileTimeline,
   type Edit,
   extend,
+  finish,
+  type Hand,
   isOver,
   itemAt,
+  type LookAnswer,
   momentMs,
   type Move,
   type Playhead,
@@ -16,6 +19,7 @@ import {
   skip,
   skipBlock,
   standingSets,
+  timesOf,
   stopCaution,
   type StopSign,
   type Timeline,
@@ -52,7 +56,7 @@ type Led = Pick<Run, 'athleteId' | 'athleteName' | 'cautions' | 'equipment' | 's
 export function beginRun(who: Led): void {
   const startedAt = now();
   const id = uuid();
-  const fresh = { head: AT_START, paused: false, sets: [], reports: {}, toRate: [], ended: null };
+  const fresh = { head: AT_START, paused: false, sets: [], reports: {}, looks: [], toRate: [], ended: null };
   useRun.setState({ run: { ...who, id, startedAt, ...fresh } });
   const { athleteId, sequenceId, sequence: plan } = who;
   send(`/sessions/${id}`, { athleteId, sequenceId, plan, startedAt });
@@ -69,9 +73,10 @@ function moveBy(make: (timeline: Timeline, head: Playhead) => Move): void {
     const { head, ended } = make(timeline, run.head);
     const sets = ended.flatMap(({ stint, done }) =>
       done.map(({ side, amount }): RecordedSet => {
-        const { blockId, set, direction, unit, plannedAmount } = stint;
-        const { movementId, levelId } = itemAt(run.sequence.blocks, stint.blockIndex);
-        const where = { blockId, movementId, levelId, set, side, direction, unit };
+        const { blockId, levelId, round, set, direction, unit, plannedAmount } = stint;
+        const { movementId } = itemAt(run.sequence.blocks, stint.blockIndex);
+        const inRounds = timesOf(run.sequence, blockId) > 1 && { round };
+        const where = { blockId, movementId, levelId, ...inRounds, set, side, direction, unit };
         return { id: uuid(), ...where, plannedAmount, doneAmount: amount, endedAt: now(), corrects: null };
       }),
     );
@@ -87,19 +92,20 @@ function moveBy(make: (timeline: Timeline, head: Playhead) => Move): void {
   });
 }
 
-/** Blocks that lie behind the playhead, were worked on, and have not been rated. */
+/** Blocks whose last turn lies behind the playhead, that were worked on, and have not been rated. */
 function blocksToRate(run: Run, timeline: Timeline, head: Playhead, sets: readonly RecordedSet[]): string[] {
-  const reached = timeline.events[head.event]?.blockIndex ?? run.sequence.blocks.length;
+  const ahead = new Set(timeline.events.slice(head.event).map(({ blockId }) => blockId));
   return run.sequence.blocks
-    .slice(0, reached)
     .map((block) => block.id)
-    .filter((id) => !run.reports[id] && sets.some((set) => set.blockId === id));
+    .filter((id) => !ahead.has(id) && !run.reports[id] && sets.some((set) => set.blockId === id));
 }
 
 /** Lets time pass. */
 export const tick = (deltaMs: number) => moveBy((timeline, head) => advance(timeline, head, deltaMs));
 /** On to the next piece of work; what was begun is recorded as far as it went. */
 export const skipStint = () => moveBy(skip);
+/** It is over: a distance was walked, an open set ended, hands were compared. */
+export const finishNow = () => moveBy(finish);
 /** On to the next block. */
 export const skipWholeBlock = () => moveBy(skipBlock);
 /** Back to the beginning of this piece, or of the one before. */
@@ -118,8 +124,8 @@ export function changeAhead(edits: readonly Edit[]): void {
   const run = useRun.getState().run;
   const current = run && currentBlock(run);
   if (!run || !current) return;
-  const from = run.sequence.blocks.findIndex(({ id }) => id === current);
-  const ahead = new Set(run.sequence.blocks.slice(from).map(({ id }) => id));
+  const timeline = timelineOf(run.sequence);
+  const ahead = new Set(timeline.events.slice(run.head.event).map(({ blockId }) => blockId));
   const out = new Set(edits.flatMap((edit) => (edit.kind === 'remove' ? edit.blockId : [])));
   if ([...ahead].every((id) => out.has(id))) {
     endRun('ended early');
@@ -149,6 +155,18 @@ export function askedNow(run: Run): string | undefined {
   const nowMs = momentMs(timeline, run.head);
   const recent = timeline.blocks.filter(({ endMs }) => endMs <= nowMs && nowMs - endMs < ASKED_MS);
   return recent.findLast(({ blockId }) => run.toRate.includes(blockId))?.blockId;
+}
+
+/** What was seen of a hand at the stop to look again. */
+export function look(hand: Hand, answer: LookAnswer): void {
+  change((run) => {
+    const event = timelineOf(run.sequence).events[run.head.event];
+    if (!event?.look) return {};
+    const { blockId, round, look: stop } = event;
+    const seen = { blockId, ...(timesOf(run.sequence, blockId) > 1 && { round }), stop, hand, answer, at: now() };
+    send(`/sessions/${run.id}/looks/${uuid()}`, seen);
+    return { looks: [...run.looks, seen] };
+  });
 }
 
 /** What a gauge told of a block goes along with how it felt. */

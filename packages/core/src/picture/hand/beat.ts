@@ -1,3 +1,4 @@
+import { amountOf, withAmount, type Work } from '../../model/dose.js';
 import { type Block, type Sequence, USUAL_PACING } from '../../model/sequence.js';
 import type { Level, Movement } from '../../model/movement.js';
 import { compileTimeline } from '../../timeline/compile-timeline.js';
@@ -89,27 +90,25 @@ function phaseOfRepetition({ parts }: TimelineEvent, elapsedMs: number): number 
 }
 
 /** How much of a level is shown as an example: enough to see it once for each finger, and a short hold. */
-const EXAMPLE = { repetitions: 4, boutS: 12, holdS: 7, breaths: 2 };
+const EXAMPLE = { repetitions: 4, boutS: 12, holdS: 7, breaths: 2, metres: 10 };
+
+function exampleAmount({ timed }: Movement, { kind }: Work): number {
+  if (kind === 'repetitions' || kind === 'breaths') return EXAMPLE[kind];
+  if (kind === 'distance') return EXAMPLE.metres;
+  return timed === 'hold' ? EXAMPLE.holdS : EXAMPLE.boutS;
+}
 
 /** A level's usual dose cut to an example, on the clock: its work alone, one hand after the other as the dose has them. */
 export function exampleOf(movement: Movement, level: Level): readonly TimelineEvent[] {
   const { dose } = level;
-  const { work } = dose;
-  const short =
-    work.kind === 'repetitions'
-      ? { kind: 'repetitions' as const, count: Math.min(work.count, EXAMPLE.repetitions) }
-      : work.kind === 'breaths'
-        ? { kind: 'breaths' as const, count: EXAMPLE.breaths }
-        : {
-            kind: 'time' as const,
-            seconds: Math.min(work.seconds, movement.timed === 'hold' ? EXAMPLE.holdS : EXAMPLE.boutS),
-          };
+  const { then: _then, work, ...rest } = dose;
+  const short = withAmount(work, Math.min(amountOf(work), exampleAmount(movement, work)));
   const block: Block = {
     id: 'example',
     movementId: movement.id,
     levelId: level.id,
     phase: 'prepare',
-    dose: { ...dose, sets: 1, work: short },
+    dose: { ...rest, sets: 1, work: short },
   };
   const sequence: Sequence = { title: movement.name, purpose: '', budgetMin: 1, pacing: USUAL_PACING, blocks: [block] };
   const timeline = compileTimeline(sequence, (id) => (id === movement.id ? movement : undefined));

@@ -2,6 +2,7 @@ import { must } from '../../vocabulary/lists.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { ids, isWork } from './block-views.js';
 import { adding, choose } from './choose.js';
+import { comesAfter } from './order-of-turns.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
 import { ANSWERED_PERCENT, groupEffort, STRENGTHENED_PERCENT, stretches } from './strengthened.js';
 import { type MuscleGroup, oppositeGroup } from '../../vocabulary/muscles.js';
@@ -22,7 +23,7 @@ function unanswered(
     const isAnswered = view.blocks.some(
       (block) =>
         (block.level.loading !== 'unloaded' && groupEffort(view, block.block.id, opposite) >= ANSWERED_PERCENT) ||
-        (block.index > first.index && stretches(block, group)),
+        (comesAfter(view, block, first) && stretches(block, group)),
     );
     if (isAnswered) return [];
     const stretch = choose(

@@ -1,3 +1,4 @@
+import { aloneIn } from '../../model/rounds.js';
 import { firstOf, itemAt, must } from '../../vocabulary/lists.js';
 import { outOfBand } from '../../effort/balance.js';
 import { PAIR_NAMES } from '../../vocabulary/actions.js';
@@ -86,7 +87,7 @@ function dosesOfSet(view: SessionView, { movement, level, dose }: Choice): Parti
     levelId: level.id,
     dose: { ...dose, sets: 1 },
   };
-  const sequence = { ...view.sequence, blocks: [block] };
+  const sequence = aloneIn(view.sequence, block);
   const timeline = compileTimeline(sequence, view.lookup);
   const { doses } = accountOf(
     sequence,

@@ -1,8 +1,11 @@
 import { brokenBy } from '../caution-limits.js';
 import { cautionAdvice } from '../cautions.js';
-import { easing } from './choose.js';
-import type { Check, Observation } from './finding.js';
-import type { BlockView } from '../../effort/session-view.js';
+import { goesToFailure, withoutOpenEnds } from '../open-ends.js';
+import { changing, easing } from './choose.js';
+import type { Check, Fix, Observation } from './finding.js';
+import type { BlockForm } from '../../effort/effort-timeline.js';
+import type { BlockView, SessionView } from '../../effort/session-view.js';
+import type { RecordedCaution } from '../../model/athlete.js';
 import type { Demand } from '../../mechanics/demand.js';
 import { type Hand, handsWorking } from '../../vocabulary/hands.js';
 
@@ -17,21 +20,37 @@ export const cautionLimit: Check = {
   find: (view) =>
     (view.athlete?.cautions ?? []).flatMap((entry) =>
       view.blocks.flatMap((seen): Observation[] => {
-        const { block, level, movement } = seen;
-        const demand = asWorked(seen);
-        if (!demand) return [];
+        const { block, movement } = seen;
         const hands = handsWorking(block.dose.sides);
-        const found = brokenBy([entry], hands, { level, demand });
+        const toFailure = goesToFailure(block.dose);
+        const [found] = seen.forms.flatMap(
+          (form) => brokenBy([entry], hands, { level: form.level, demand: asWorked(seen, form), toFailure }) ?? [],
+        );
         if (!found) return [];
-        const fix = easing(view, seen, (easier, asked) => !brokenBy([entry], hands, { level: easier, demand: asked }));
-        return [{ blockIds: [block.id], text: `${movement.name}: ${found.broken}. ${cautionAdvice(entry)}`, fix }];
+        const text = `${movement.name}: ${found.broken}. ${cautionAdvice(entry)}`;
+        return [{ blockIds: [block.id], text, fix: sparing(view, seen, entry, hands) }];
       }),
     ),
 };
 
+/** The set with an end where that is all that is asked; else an easier level. */
+function sparing(view: SessionView, seen: BlockView, entry: RecordedCaution, hands: readonly Hand[]): Fix {
+  const { dose } = seen.block;
+  const ended = withoutOpenEnds(dose);
+  const isAllowed = seen.forms.every(
+    (form) => !brokenBy([entry], hands, { level: form.level, demand: asWorked(seen, form) }),
+  );
+  if (ended !== dose && isAllowed) return changing('Give the open set an end', seen, ended);
+  return easing(
+    view,
+    seen,
+    (level, demand, asked) => !brokenBy([entry], hands, { level, demand, toFailure: goesToFailure(asked) }),
+  );
+}
+
 /** What a block asks, each hand at the hardest moment of its work: the second of two directions may ask more than the first. */
-function asWorked({ demand, account }: BlockView): Demand | null {
-  if (!demand) return null;
+function asWorked({ account, forms }: BlockView, { demand }: BlockForm): Demand {
+  if (forms.length > 1) return demand;
   const of = (hand: Hand) => ({
     ...demand[hand],
     effortPercent: Math.max(demand[hand].effortPercent, account[hand].effortPercent),

@@ -78,7 +78,7 @@ const FIRES: Record<string, SessionQuestion> = {
   'effort-ceiling': ask(write(GOOD), { method: METHODS['careful-return'] }),
   'failing-hold': ask(write(instead('bearing.palm-support', ['skill', 'bearing.palm-support', 'plank', '1x600s']))),
   'rest-short': ask(
-    write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong', '3x5 @80% 4s rest5 L,R'])),
+    write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong', '3x5 @80% 4s rest5 L'])),
   ),
   'method-dosing': ask(write(GOOD), { method: METHODS['woven-into-practice'] }),
   'fast-motion': ask(write(instead('free.forearm-turns', ['prepare', 'free.open-close', 'fast']))),

@@ -2,11 +2,13 @@ import { firstOf } from '../../vocabulary/lists.js';
 import { same } from '../../vocabulary/same.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { rangeVerdict } from '../../mechanics/capacity.js';
-import { asDosed, type Demand, demandOf } from '../../mechanics/demand.js';
+import { asDosed } from '../../mechanics/as-dosed.js';
+import { type Demand, demandOf } from '../../mechanics/demand.js';
 import { BodyError } from '../../model/body.js';
 import type { Dose } from '../../model/dose.js';
 import { type Edit, freshBlockId } from '../../model/edits.js';
-import { equipmentFor, findLevel, type Level, type Movement } from '../../model/movement.js';
+import { effortMeans, equipmentFor, findLevel, type Level, type Movement } from '../../model/movement.js';
+import { fittedTo } from '../../model/own-load.js';
 import { PostureError } from '../../model/posture.js';
 import type { Block } from '../../model/sequence.js';
 import { brokenBy } from '../caution-limits.js';
@@ -22,13 +24,13 @@ import type { Equipment } from '../../vocabulary/places.js';
 const ANYWHERE: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'];
 
 /** What a level needs that is not at hand. */
-export const missingFor = ({ athlete }: SessionView, movement: Movement, level: Level): Equipment[] =>
-  athlete ? equipmentFor(movement, level).filter((thing) => !athlete.equipment.includes(thing)) : [];
+export const missingFor = ({ athlete }: SessionView, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
+  athlete ? equipmentFor(movement, level, dose).filter((thing) => !athlete.equipment.includes(thing)) : [];
 
 /** What a level would ask as dosed; null where this body cannot take it. */
 export function askedOf(view: SessionView, level: Level, dose: Dose): Demand | null {
   try {
-    return demandOf(view.person, asDosed(level, dose));
+    return demandOf(view.person, asDosed(view.person, level, dose));
   } catch (error) {
     if (error instanceof PostureError || error instanceof BodyError) return null;
     throw error;
@@ -103,10 +105,11 @@ export const changing = (label: string, { block }: BlockView, dose: Dose): Fix =
   edits: [{ kind: 'change', blockId: block.id, dose }],
 });
 
-/** Less effort in a press, where the level may be done at it; undefined elsewhere. */
+/** Less effort where the dose names one, and the level may be done at it; undefined elsewhere. */
 export function lowering(view: BlockView, effortPercent: number): Fix | undefined {
   const dose = { ...view.block.dose, effortPercent };
-  const can = view.level.load.kind === 'press' && unusualInDose(dose, view.level.dosing).length === 0;
+  const named = view.block.dose.effortPercent !== undefined || view.level.load.kind === 'press';
+  const can = named && effortMeans(view.level) !== null && unusualInDose(dose, view.level.dosing).length === 0;
   return can ? changing(`Lower the effort to ${effortPercent} %`, view, dose) : undefined;
 }
 
@@ -135,7 +138,9 @@ export function easing(
   const wasUsual = same(findLevel(movement, block.levelId)?.dose, block.dose);
   for (const level of movement.ladder.slice(0, at).reverse()) {
     if (missingFor(view, movement, level).length > 0) continue;
-    const dose = wasUsual ? level.dose : block.dose;
+    const { load: _own, ...plain } = block.dose;
+    // The easier level's own load is what makes it easier.
+    const dose = wasUsual ? level.dose : fittedTo(plain, level, movement);
     const demand = askedOf(view, level, dose);
     if (demand && holds(level, demand, dose)) {
       const edits: Edit[] = [{ kind: 'change', blockId: block.id, levelId: level.id, dose }];

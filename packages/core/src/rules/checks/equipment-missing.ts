@@ -12,7 +12,7 @@ export const equipmentMissing: Check = {
   source: 'the athlete’s record',
   find: (view) =>
     view.blocks.flatMap((block): Observation[] => {
-      const missing = missingFor(view, block.movement, block.level);
+      const missing = missingFor(view, block.movement, block.level, block.block.dose);
       if (missing.length === 0) return [];
       const text = `${block.movement.name}: not at hand, ${missing.join(', ')}.`;
       return [{ blockIds: [block.block.id], text, fix: substitute(view, block) }];

@@ -1,6 +1,7 @@
 import type { Movement } from '../../model/movement.js';
 import { ids } from './block-views.js';
 import { adding, choose } from './choose.js';
+import { comesAfter } from './order-of-turns.js';
 import { type Check, PRACTICE } from './finding.js';
 
 /** Finds loaded extension without flexion or hanging after it. */
@@ -17,8 +18,9 @@ export const extensionUnanswered: Check = {
     const first = extended[0];
     if (!first) return [];
     const isAnswered = view.blocks.some(
-      ({ index, visit, level }) =>
-        index > first.index && (visit.directions.includes('flexion') || level.load.kind === 'hang'),
+      (block) =>
+        comesAfter(view, block, first) &&
+        (block.visit.directions.includes('flexion') || block.level.load.kind === 'hang'),
     );
     if (isAnswered) return [];
     const bends = ({ motions }: Movement) => motions.includes('wrist flexion');

@@ -3,7 +3,8 @@ import { lastOf } from '../../vocabulary/lists.js';
 import { type Doubt, isKnown, measureWords, peopleWords } from '../../effort/doubt.js';
 import { failureWords } from '../../effort/fatigue-course.js';
 import { type BlockView, failingAfter, type SessionView } from '../../effort/session-view.js';
-import { amountOf, type Dose, workOf } from '../../model/dose.js';
+import { amountOf, type Dose, fewerSets, setCount, withSetGroups, workOf } from '../../model/dose.js';
+import { roundOf } from '../../model/rounds.js';
 import type { Edit } from '../../model/edits.js';
 import { easing, effortOf } from './choose.js';
 import { type Check, editsOf, type Observation } from './finding.js';
@@ -56,21 +57,26 @@ function remedies(view: SessionView, block: BlockView, restS: number | null): Ed
   const usual = usualDose(dose, dosing);
   const dosed = (wanted: Dose): Edit[] => [{ kind: 'change', blockId: id, dose: wanted }];
   const amount = amountOf(usual.work);
-  const rests =
-    dose.sets > 1 && restS !== null ? [1, 1.5].map((times) => dose.restS + Math.ceil((restS * times) / 5) * 5) : [];
-  const sets = Array.from({ length: usual.sets - 1 }, (_, index) => usual.sets - 1 - index);
+  const round = roundOf(view.sequence, id);
+  const longer = (now: number) => (restS === null ? [] : [1, 1.5].map((times) => now + Math.ceil((restS * times) / 5) * 5)); // prettier-ignore
+  const rests = setCount(dose) > 1 ? longer(dose.restS) : [];
+  const betweenRounds = round ? longer(round.restS) : [];
+  const fewer = fewerSets(usual);
   const shares = [0.8, 0.6, 0.4]
     .map((share) => Math.floor(amount * share))
     .filter((less) => less >= 1 && less < amount);
   // Less than is usual would only be called too little by the next check.
   const less = [
     usual,
-    ...sets.map((fewer) => ({ ...usual, sets: fewer })),
-    ...shares.map((share) => ({ ...usual, sets: 1, work: workOf(dose.work.kind, share) })),
+    ...fewer,
+    ...shares.map((share) => withSetGroups(usual, [{ sets: 1, work: workOf(dose.work.kind, share) }])),
   ].filter((wanted) => unusualInDose(wanted, dosing).length === 0);
   const asUsual = { ...block, block: { ...block.block, dose: usual } };
   return [
     ...rests.filter((rest) => rest <= LONGEST_REST_S).map((rest) => dosed({ ...dose, restS: rest })),
+    ...betweenRounds
+      .filter((rest) => round && rest <= LONGEST_REST_S)
+      .map((rest): Edit[] => (round ? [{ kind: 'round', round: { ...round, restS: rest } }] : [])),
     ...less.map(dosed),
     [...editsOf(easing(view, asUsual, (_level, demand) => effortOf(demand) < block.effortPercent * 0.85))],
     [{ kind: 'remove', blockId: id }],

@@ -1,6 +1,7 @@
-import { firstOf, lastOf } from '../../vocabulary/lists.js';
+import { lastOf } from '../../vocabulary/lists.js';
 import { ids } from './block-views.js';
 import { adding, after, choose } from './choose.js';
+import { comesAfter } from './order-of-turns.js';
 import { type Check, PRACTICE } from './finding.js';
 import { ANSWERED_PERCENT, groupEffort, STRENGTHENED_PERCENT } from './strengthened.js';
 
@@ -17,17 +18,20 @@ export const gripUnanswered: Check = {
         block.level.loading === 'resisted' &&
         groupEffort(view, block.block.id, 'finger flexors') >= STRENGTHENED_PERCENT,
     );
+    const [first] = grips;
+    if (!first) return [];
     const opens = view.blocks.some(
-      ({ block, level, movement, index }) =>
-        (level.loading !== 'unloaded' && groupEffort(view, block.id, 'finger extensors') >= ANSWERED_PERCENT) ||
-        (index > (grips[0]?.index ?? 0) && movement.motions.includes('finger spreading')),
+      (each) =>
+        (each.level.loading !== 'unloaded' &&
+          groupEffort(view, each.block.id, 'finger extensors') >= ANSWERED_PERCENT) ||
+        (comesAfter(view, each, first) && each.movement.motions.includes('finger spreading')),
     );
-    if (grips.length === 0 || opens) return [];
+    if (opens) return [];
     const opening = choose(view, ({ motions }) => motions.includes('finger spreading'), [
       'grip.band-opening',
       'isometric.finger-spread',
     ]);
-    const text = `${firstOf(grips).movement.name}: the hand closes; nothing opens it against resistance.`;
+    const text = `${first.movement.name}: the hand closes; nothing opens it against resistance.`;
     const last = lastOf(grips);
     const phase = last.block.phase === 'prepare' || last.block.phase === 'range' ? 'strength' : last.block.phase;
     return [{ blockIds: ids(grips), text, fix: adding(view, phase, opening, after(view, last)) }];

@@ -2,6 +2,7 @@ import type { Edit } from '../../model/edits.js';
 import { named } from './choose.js';
 import type { Check } from './finding.js';
 import { inMethodKind } from '../method-dose.js';
+import { UNIT_OF } from '../../vocabulary/work.js';
 
 /** Finds doses counted in another way than the method’s. */
 export const methodDosing: Check = {
@@ -19,9 +20,8 @@ export const methodDosing: Check = {
     const first = other[0]?.view;
     if (!first) return [];
     const edits = other.map(({ view, dose }): Edit => ({ kind: 'change', blockId: view.block.id, dose }));
-    const text = `${named(other.map(({ view }) => view))}: ${UNIT[first.block.dose.work.kind]}; ${method.name} counts ${UNIT[method.dosing]}.`;
-    const fix = { label: `Dose by ${UNIT[method.dosing]}`, edits };
+    const text = `${named(other.map(({ view }) => view))}: ${UNIT_OF[first.block.dose.work.kind]}; ${method.name} counts ${UNIT_OF[method.dosing]}.`;
+    const fix = { label: `Dose by ${UNIT_OF[method.dosing]}`, edits };
     return [{ blockIds: other.map(({ view }) => view.block.id), text, fix }];
   },
 };
-const UNIT = { repetitions: 'repetitions', time: 'seconds', breaths: 'breaths' } as const;

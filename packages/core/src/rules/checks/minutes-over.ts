@@ -1,8 +1,9 @@
-import { itemAt } from '../../vocabulary/lists.js';
+import { itemAt, must } from '../../vocabulary/lists.js';
 import type { SessionView } from '../../effort/session-view.js';
-import type { Dose } from '../../model/dose.js';
+import { type Dose, oneSetLess } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
 import { resolveBlock } from '../../model/check-sequence.js';
+import { aloneIn, type Round, ROUND_LIMITS, timesOf } from '../../model/rounds.js';
 import { type Block, SEQUENCE_LIMITS } from '../../model/sequence.js';
 import type { Check } from './finding.js';
 import { unusualInDose } from '../usual-dose.js';
@@ -20,7 +21,7 @@ export const minutesOver: Check = {
     if (overMs <= 0) return [];
     const edits = trimmed(view, overMs);
     const text = `${Math.ceil(overMs / 1000)} s over the ${view.sequence.budgetMin} minutes.`;
-    if (edits) return [{ blockIds: [], text, fix: { label: 'Fewer sets where there are most', edits } }];
+    if (edits) return [{ blockIds: [], text, fix: { label: 'Fewer sets and rounds where there are most', edits } }];
     const budgetMin = Math.ceil(view.timeline.durationMs / 60_000);
     if (budgetMin > SEQUENCE_LIMITS.budgetMin.max)
       return [{ blockIds: [], text: `${text} ${SEQUENCE_LIMITS.budgetMin.max} minutes are the most.` }];
@@ -39,20 +40,38 @@ interface Trimmed {
   readonly dose: Dose;
 }
 
-/** Takes a set from the longest block with several, until it fits; null when that is not enough. */
+/** Takes a set from the longest block with several, until it fits; a round where that is not enough; null when neither is. */
 function trimmed(view: SessionView, overMs: number): Edit[] | null {
+  return fewerSets(view, overMs) ?? fewerRounds(view, overMs);
+}
+
+/** Takes rounds off the longest group that has more than two, until it fits. */
+function fewerRounds({ sequence, lookup }: SessionView, overMs: number): Edit[] | null {
+  const long = compileTimeline(sequence, lookup).durationMs;
+  let rounds = sequence.rounds ?? [];
+  for (;;) {
+    const most = rounds.reduce<Round | null>((a, b) => (a && a.times >= b.times ? a : b), null);
+    if (!most || most.times <= ROUND_LIMITS.times.min) return null;
+    rounds = rounds.map((round) => (round === most ? { ...round, times: round.times - 1 } : round));
+    if (long - compileTimeline({ ...sequence, rounds }, lookup).durationMs >= overMs) break;
+  }
+  return rounds.filter((round) => !sequence.rounds?.includes(round)).map((round) => ({ kind: 'round', round }));
+}
+
+function fewerSets(view: SessionView, overMs: number): Edit[] | null {
   const spans = view.timeline.blocks;
-  const blocks = view.sequence.blocks.map((block, index): Trimmed => {
-    const { startMs, endMs } = itemAt(spans, index);
-    return { block, ms: endMs - startMs, dose: block.dose };
-  });
+  const blocks = view.sequence.blocks.map((block, index): Trimmed => ({
+    block,
+    ms: itemAt(spans, index).lengthMs,
+    dose: block.dose,
+  }));
   let leftMs = overMs;
   for (let round = 0; leftMs > 0; round++) {
     const longest = longestToTrim(view, blocks);
     if (longest === undefined || round === MOST_ROUNDS) return null;
     const { block, ms, dose } = itemAt(blocks, longest);
-    const fewer = { ...dose, sets: dose.sets - 1 };
-    const savedMs = msAlone(view, block, dose) - msAlone(view, block, fewer);
+    const fewer = must(oneSetLess(dose), 'a set to take from what has several');
+    const savedMs = (msAlone(view, block, dose) - msAlone(view, block, fewer)) * timesOf(view.sequence, block.id);
     blocks[longest] = { block, ms: ms - savedMs, dose: fewer };
     leftMs -= savedMs;
   }
@@ -66,18 +85,19 @@ function longestToTrim(view: SessionView, blocks: readonly Trimmed[]): number | 
   let longest: number | undefined;
   for (const [index, { ms, block, dose }] of blocks.entries()) {
     const isLonger = longest === undefined || ms > itemAt(blocks, longest).ms;
-    if (isLonger && dose.sets > 1 && staysUsual(view, block, dose)) longest = index;
+    if (isLonger && oneSetLess(dose) && staysUsual(view, block, dose)) longest = index;
   }
   return longest;
 }
 
 /** What a block takes by itself: of two doses the difference is what it makes anywhere, since sets change nothing around the block. */
 function msAlone({ sequence, lookup }: SessionView, block: Block, dose: Dose): number {
-  return compileTimeline({ ...sequence, blocks: [{ ...block, dose }] }, lookup).durationMs;
+  return compileTimeline(aloneIn(sequence, { ...block, dose }), lookup).durationMs;
 }
 
 /** Whether a set less is not less than usual. */
 function staysUsual(view: SessionView, { movementId, levelId }: Block, dose: Dose): boolean {
   const { dosing } = resolveBlock({ movementId, levelId }, view.lookup).level;
-  return unusualInDose({ ...dose, sets: dose.sets - 1 }, dosing).length <= unusualInDose(dose, dosing).length;
+  const fewer = oneSetLess(dose);
+  return fewer !== null && unusualInDose(fewer, dosing).length <= unusualInDose(dose, dosing).length;
 }

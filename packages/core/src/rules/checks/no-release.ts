@@ -2,10 +2,11 @@ import type { BlockView } from '../../effort/session-view.js';
 import { isFree } from './block-views.js';
 import { adding, after, choose } from './choose.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
+import { followersOf } from './order-of-turns.js';
 import { oppositeGroup } from '../../vocabulary/muscles.js';
 
-const isRelease = (hard: BlockView, next: BlockView | undefined) =>
-  next !== undefined && !next.hard && (isFree(next) || next.movement.family === 'settle' || worksAgainst(hard, next));
+const isRelease = (hard: BlockView, next: BlockView) =>
+  !next.hard && (isFree(next) || next.movement.family === 'settle' || worksAgainst(hard, next));
 const worksAgainst = (hard: BlockView, next: BlockView) =>
   next.movement.trains.some((group) => hard.movement.trains.some((worked) => oppositeGroup(worked) === group));
 
@@ -18,7 +19,7 @@ export const noRelease: Check = {
   source: PRACTICE,
   find: (view) =>
     view.blocks.flatMap((block): Observation[] => {
-      if (!block.hard || isRelease(block, view.blocks[block.index + 1])) return [];
+      if (!block.hard || followersOf(view, block).some((next) => isRelease(block, next))) return [];
       const shake = choose(view, ({ id }) => id.startsWith('settle.shakes'), ['settle.shakes']);
       const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % effort, and nothing lets go after it.`;
       return [{ blockIds: [block.block.id], text, fix: adding(view, block.block.phase, shake, after(view, block)) }];

@@ -13,8 +13,11 @@ export const rangeOver: Check = {
   find: (view) =>
     view.blocks.flatMap((block): Observation[] => {
       const [past] = HANDS.flatMap((hand) => {
-        const angle = block.account[hand].workS > 0 ? block.demand?.[hand].angle : null;
-        return angle && rangeVerdict(angle.deg, angle.rangeDeg) === 'past' ? [{ hand, angle }] : [];
+        if (block.account[hand].workS === 0) return [];
+        return block.forms.flatMap(({ demand }) => {
+          const { angle } = demand[hand];
+          return angle && rangeVerdict(angle.deg, angle.rangeDeg) === 'past' ? [{ hand, angle }] : [];
+        });
       });
       if (!past) return [];
       const { hand, angle } = past;

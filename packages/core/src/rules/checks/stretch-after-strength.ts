@@ -1,6 +1,7 @@
 import type { BlockView } from '../../effort/session-view.js';
 import { adding, after, choose } from './choose.js';
 import type { Check, Observation } from './finding.js';
+import { followersOf } from './order-of-turns.js';
 import { STRENGTHENED_PERCENT } from './strengthened.js';
 
 /** Finds strength without its stretch, where the method stretches after each block. */
@@ -13,15 +14,16 @@ export const stretchAfterStrength: Check = {
   find: (view) => {
     if (view.method.stretching !== 'after each strength block') return [];
     return view.blocks.flatMap((block): Observation[] => {
-      const next = view.blocks[block.index + 1];
+      const next = followersOf(view, block);
       const strengthened = block.block.phase === 'strength' && block.effortPercent >= STRENGTHENED_PERCENT;
       if (!strengthened || block.level.load.kind === 'stretch') return [];
       const shared = (candidate: BlockView) =>
         candidate.movement.trains.some((group) => block.movement.trains.includes(group));
-      if (next && next.level.load.kind === 'stretch' && shared(next)) return [];
+      if (next.some((each) => each.level.load.kind === 'stretch' && shared(each))) return [];
       // A row of sets on one muscle is stretched once, after the last.
-      if (next && next.block.phase === 'strength' && shared(next) && next.effortPercent >= STRENGTHENED_PERCENT)
-        return [];
+      const goesOn = (each: BlockView) =>
+        each.index > block.index && each.block.phase === 'strength' && each.effortPercent >= STRENGTHENED_PERCENT;
+      if (next.some((each) => shared(each) && goesOn(each))) return [];
       const stretch = choose(
         view,
         (movement, level) =>

@@ -1,6 +1,6 @@
 import { lastOf } from '../../vocabulary/lists.js';
 import type { BlockView } from '../../effort/session-view.js';
-import { amountOf, workOf } from '../../model/dose.js';
+import { amountOf, setCount, withSetGroups, workOf, worksOf } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
 import type { Check, Fix } from './finding.js';
 import { usualDose } from '../usual-dose.js';
@@ -53,9 +53,10 @@ function shortened(views: readonly BlockView[], group: MuscleGroup): Edit[] {
   if (seconds <= STRETCH_BEFORE_MAX_S) return [];
   const share = STRETCH_BEFORE_MAX_S / seconds;
   const less = views.map(({ block: { id, dose }, level: { dosing } }) => {
-    const total = dose.sets * amountOf(dose.work) * share;
-    const sets = Math.max(1, Math.floor(dose.sets * share));
-    const wanted = { ...dose, sets, work: workOf(dose.work.kind, Math.max(1, Math.floor(total / sets))) };
+    const total = worksOf(dose).reduce((sum, work) => sum + amountOf(work), 0) * share;
+    const sets = Math.max(1, Math.floor(setCount(dose) * share));
+    const work = workOf(dose.work.kind, Math.max(1, Math.floor(total / sets)));
+    const wanted = withSetGroups(dose, [{ sets, work }]);
     return { id, wanted, isTooShort: amountOf(wanted.work) < amountOf(usualDose(wanted, dosing).work) };
   });
   if (views.length > 1 && less.some(({ isTooShort }) => isTooShort)) {

@@ -1,5 +1,7 @@
 import { type BlockView, failingAfter, type SessionView } from '../../effort/session-view.js';
 import { applyEdits, type Edit, freshBlockId } from '../../model/edits.js';
+import { setCount, withSetGroups } from '../../model/dose.js';
+import { timesOf } from '../../model/rounds.js';
 import { ids } from './block-views.js';
 import { byMovement } from './by-movement.js';
 import type { Check } from './finding.js';
@@ -14,11 +16,12 @@ function moreFor(view: SessionView, hand: Hand, candidates: readonly BlockView[]
   const edits: Edit[] = [];
   let leftS = missingS;
   for (const { block, index, account } of candidates) {
-    const perSetS = account[hand].workS / block.dose.sets;
+    const perSetS = account[hand].workS / (setCount(block.dose) * timesOf(view.sequence, block.id));
     const id = freshBlockId(applyEdits(view.sequence, edits), block.movementId);
     const before = view.blocks[index + 1]?.block.id ?? null;
     for (let sets = Math.min(MOST_MORE_SETS, Math.ceil(leftS / perSetS)); sets > 0; sets--) {
-      const add: Edit = { kind: 'add', block: { ...block, id, dose: { ...block.dose, sets, sides: hand } }, before };
+      const dose = withSetGroups({ ...block.dose, sides: hand }, [{ sets, work: block.dose.work }]);
+      const add: Edit = { kind: 'add', block: { ...block, id, dose }, before };
       if ([...failingAfter(view, [...edits, add])].some((blockId) => !failing.has(blockId))) continue;
       edits.push(add);
       leftS -= sets * perSetS;

@@ -1,11 +1,11 @@
-import { amountOf, type Dose } from '../../model/dose.js';
+import type { Dose } from '../../model/dose.js';
 import { applyEdits, type Edit } from '../../model/edits.js';
-import { printDose } from '../../model/dose-shorthand.js';
+import { printDose, printOwnLoad, printSets } from '../../model/dose-shorthand.js';
 import { findLevel, type MovementLookup } from '../../model/movement.js';
+import { roundChanges } from '../../model/round-words.js';
 import type { Block, Sequence } from '../../model/sequence.js';
 import { same } from '../../vocabulary/same.js';
 import { capital, counted, lowered } from '../../vocabulary/text.js';
-import { UNIT_LETTERS, UNIT_OF } from '../../vocabulary/work.js';
 
 /** How many changes are told one by one. */
 const TOLD = 2;
@@ -30,7 +30,11 @@ export function editChanges(
   named = Infinity,
 ): string[] {
   const after = applyEdits(sequence, edits);
-  return [...budgetChange(sequence, after), ...blockChanges(sequence, after, lookup, named)];
+  return [
+    ...budgetChange(sequence, after),
+    ...blockChanges(sequence, after, lookup, named),
+    ...roundChanges(sequence, after, (block) => lookup(block.movementId)?.name ?? block.movementId),
+  ];
 }
 
 const budgetChange = (before: Sequence, after: Sequence): string[] =>
@@ -79,13 +83,16 @@ function blockChange(old: Block, block: Block, name: string, lookup: MovementLoo
  * @example doseWords(parseDose('2x8 rest30'), parseDose('2x5 rest60')) → '2×8 → 2×5, rest 30 → 60 s'
  */
 export function doseWords(before: Dose, after: Dose): string {
-  const amount = ({ sets, work }: Dose) => `${sets}×${amountOf(work)}${UNIT_LETTERS[UNIT_OF[work.kind]]}`;
+  const amount = (dose: Dose) => printSets(dose).replaceAll(/(?<=\d)x/g, '×');
+  const load = (dose: Dose) => printOwnLoad(dose.load).join(' ') || 'as the level has it';
   const tempo = ({ tempo: pace }: Dose) => (pace ? `${pace.outS}-${pace.backS}` : 'usual');
   const parts = [
     amount(before) !== amount(after) && `${amount(before)} → ${amount(after)}`,
     before.effortPercent !== after.effortPercent &&
       `effort ${before.effortPercent ?? 'open'} → ${after.effortPercent ?? 'open'}${after.effortPercent === undefined ? '' : ' %'}`,
+    load(before) !== load(after) && `load ${load(before)} → ${load(after)}`,
     before.holdS !== after.holdS && `hold ${before.holdS ?? 0} → ${after.holdS ?? 0} s`,
+    before.pauseS !== after.pauseS && `pause ${before.pauseS ?? 0} → ${after.pauseS ?? 0} s`,
     !same<unknown>(before.tempo, after.tempo) && `tempo ${tempo(before)} → ${tempo(after)}`,
     before.restS !== after.restS && `rest ${before.restS} → ${after.restS} s`,
     before.sides !== after.sides && `hands ${inWords(before.sides)} → ${inWords(after.sides)}`,

@@ -1,9 +1,14 @@
 import type { BlockView, SessionView } from '../../effort/session-view.js';
-import { amountOf, type Dose, workOf } from '../../model/dose.js';
+import { amountOf, type Dose, fewerSets, withAmounts } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
-import { type Level, type Movement, obeysEffort } from '../../model/movement.js';
+import { effortMeans, type Level, type Movement } from '../../model/movement.js';
+import { fittedTo, ownLoadsOf } from '../../model/own-load.js';
+import { goesToFailure, withoutOpenEnds } from '../open-ends.js';
 import { roughHeightM } from '../../model/posture.js';
+import { KILOGRAMS } from '../../model/dose-shorthand.js';
+import { kilogramsOf } from '../../mechanics/as-dosed.js';
 import { handsWorking } from '../../vocabulary/hands.js';
+import { OWN_LOADS } from '../../vocabulary/own-load.js';
 import { askedOf, effortOf, isOpen, missingFor } from '../checks/choose.js';
 import { doseFor } from '../method-dose.js';
 import { unusualInDose, usualDose } from '../usual-dose.js';
@@ -25,7 +30,7 @@ const INCLINE_M = 0.2;
  */
 export function gentlerFor(view: SessionView, block: BlockView): Answer[] {
   const all: Answer[] = [
-    { kind: 'hand', tries: otherHolds(view, block) },
+    { kind: 'hand', tries: [...wedges(view, block), ...otherHolds(view, block)] },
     { kind: 'incline', tries: inclines(view, block) },
     { kind: 'level', tries: easierLevels(view, block) },
     { kind: 'less', tries: lessOf(block) },
@@ -37,6 +42,18 @@ export function gentlerFor(view: SessionView, block: BlockView): Answer[] {
 
 /** What spares the bent wrist. */
 const RELIEVED_CONTACTS: readonly Level['contact'][] = ['fist', 'handle', 'none'];
+
+/** Slopes of a wedge that somebody has at hand: a folded towel, and a block for it. */
+const WEDGES_DEG = [15, 25];
+/** The same block with a wedge under the heel of the hand. */
+function wedges(view: SessionView, { block, movement, level }: BlockView): Edit[][] {
+  const { dose } = block;
+  if (!ownLoadsOf(level, movement).includes('wedgeDeg') || (dose.load?.wedgeDeg ?? 0) > 0) return [];
+  if (view.athlete && !view.athlete.equipment.includes('towel')) return [];
+  return WEDGES_DEG.map((wedgeDeg): Edit[] => [
+    { kind: 'change', blockId: block.id, dose: { ...dose, load: { ...dose.load, wedgeDeg } } },
+  ]);
+}
 
 /** The same posture on what spares the bent wrist. */
 function otherHolds(view: SessionView, block: BlockView): Edit[][] {
@@ -73,7 +90,9 @@ function easierLevels(view: SessionView, { block, movement, level }: BlockView):
     .map((easier): Edit[] => {
       // Easier is not more of it: the dose stays as far as the level can have it.
       const stays = easier.dose.work.kind === block.dose.work.kind && !unusualInDose(block.dose, easier.dosing).length;
-      const dose = stays ? block.dose : easier.dose;
+      const { load: _own, ...plain } = block.dose;
+      // The easier level's own load is what makes it easier.
+      const dose = stays ? fittedTo(plain, easier, movement) : easier.dose;
       return [{ kind: 'change', blockId: block.id, levelId: easier.id, dose: { ...dose, sides: block.dose.sides } }];
     });
 }
@@ -85,20 +104,35 @@ const EFFORTS = [80, 70, 60, 50, 40, 30, 20];
 const LESS_TRIES = 6;
 
 /** Less effort in a press, fewer sets, less in each: never less than is usual. */
-function lessOf({ block, level }: BlockView): Edit[][] {
+function lessOf({ block, movement, level }: BlockView): Edit[][] {
   const { dose } = block;
   const usual = usualDose(dose, level.dosing);
   const amount = amountOf(usual.work);
-  const efforts = obeysEffort(level) ? EFFORTS.filter((effort) => effort < (dose.effortPercent ?? 0)) : [];
+  const efforts = effortMeans(level) !== null ? EFFORTS.filter((effort) => effort < (dose.effortPercent ?? 0)) : [];
   const doses: Dose[] = [
+    ...lighter(dose, level, movement),
     ...efforts.map((effortPercent) => ({ ...dose, effortPercent })),
-    ...Array.from({ length: dose.sets - 1 }, (_, index) => ({ ...dose, sets: dose.sets - 1 - index })),
-    ...SHARES.map((share) => ({ ...usual, work: workOf(dose.work.kind, Math.floor(amount * share)) })),
+    ...(goesToFailure(dose) ? [withoutOpenEnds(dose)] : []),
+    ...fewerSets(dose),
+    ...SHARES.filter((share) => Math.floor(amount * share) >= 1).map((share) => withAmounts(usual, (now) => Math.floor(now * share))), // prettier-ignore
   ];
   return doses
     .filter((less) => amountOf(less.work) >= 1 && unusualInDose(less, level.dosing).length === 0)
     .slice(0, LESS_TRIES)
     .map((less): Edit[] => [{ kind: 'change', blockId: block.id, dose: less }]);
+}
+
+/** Shares of a weight on the way down. */
+const LIGHTER = [0.75, 0.5];
+/** Less on the bar, the spring or the band than there is, where the coach or the level names it in kilograms. */
+function lighter(dose: Dose, level: Level, movement: Movement): Dose[] {
+  const name = KILOGRAMS.find((each) => ownLoadsOf(level, movement).includes(each));
+  const now = name && (dose.load?.[name] ?? kilogramsOf(level));
+  if (!name || !now || dose.effortPercent !== undefined) return [];
+  const { step } = OWN_LOADS[name].limit;
+  return LIGHTER.map((share) => Math.floor((now * share) / step) * step)
+    .filter((kg) => kg > 0)
+    .map((kg) => ({ ...dose, load: { ...dose.load, [name]: kg } }));
 }
 
 /** Other movements of the family that train what this one trains, and ask less. */

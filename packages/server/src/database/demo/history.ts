@@ -161,10 +161,11 @@ function setsOf(told: Told, { studioId, course }: Telling, random: SeededRandom)
   return reached.flatMap((stint) =>
     doneOf(timeline, stint, atEnd(timeline, stint)).map(({ side, amount }) => {
       const endedAt = instant(stint.endMs);
-      const { blockId, set, direction, unit, plannedAmount } = stint;
-      const { movementId, levelId } = itemAt(plan.blocks, stint.blockIndex);
+      const { blockId, levelId, round, set, direction, unit, plannedAmount } = stint;
+      const { movementId } = itemAt(plan.blocks, stint.blockIndex);
       const doneAmount = fallShort(amount, side, stint, course, random);
-      const what = { studioId, sessionId, blockId, movementId, levelId, set, side, direction, unit, plannedAmount };
+      const piece = { blockId, movementId, levelId, round, set, side, direction, unit, plannedAmount };
+      const what = { studioId, sessionId, ...piece };
       return { id: random.id(endedAt), ...what, doneAmount, endedAt, corrects: null };
     }),
   );

@@ -62,7 +62,7 @@ export function BlockDemand({
 }
 
 function Demand({ person, block, level }: { person: Person; block: Block; level: Level }) {
-  const asked = asDosed(level, block.dose);
+  const asked = asDosed(person, level, block.dose);
   let demand;
   try {
     demand = demandOf(person, asked);

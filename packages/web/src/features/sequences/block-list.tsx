@@ -62,7 +62,7 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
   const order = JSON.stringify(blocks.map((block) => block.id));
   // The same list while the order is the same: every row listens to it.
   const ids = useMemo(() => JSON.parse(order) as string[], [order]);
-  const spans = new Map(timeline.blocks.map((span) => [span.blockId, span.endMs - span.startMs]));
+  const spans = new Map(timeline.blocks.map((span) => [span.blockId, span.lengthMs]));
   const { byPhase } = summarise(timeline);
 
   if (!blocks.length) {
@@ -133,7 +133,7 @@ function blockConcerns(
   if (!athlete || !level) return NO_CONCERNS;
   const hands = handsWorking(block.dose.sides);
   const { stops, avoid, care } = concernsOf(movement, level, cautions, hands);
-  const missing = equipmentFor(movement, level).filter((thing) => !athlete.equipment.includes(thing));
+  const missing = equipmentFor(movement, level, block.dose).filter((thing) => !athlete.equipment.includes(thing));
   if (stops.length + avoid.length + care.length + missing.length === 0) return NO_CONCERNS;
   return [
     // Why stands once, in the checks.

@@ -114,7 +114,7 @@ function cellOf({ sequence, timeline }: SessionView, block: Block): RowCell {
   const level = (movement && findLevel(movement, block.levelId)?.name) ?? block.levelId;
   const name = movement?.name ?? block.movementId;
   const span = itemAt(timeline.blocks, index);
-  const [dose, length] = [printDose(block.dose), clock(span.endMs - span.startMs)];
+  const [dose, length] = [printDose(block.dose), clock(span.lengthMs)];
   return { number: index + 1, name, level, dose, length, text: [name, level, dose, length].join('|') };
 }
 

@@ -3,6 +3,7 @@ import {
   complaintWords,
   findLevel,
   firstOf,
+  lookWords,
   type Movement,
   type PlannedDoneRow,
   printDose,
@@ -41,6 +42,13 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
         {typeof report?.bandPercent === 'number' && (
           <div className="text-small">On the gauge: effort kept {report.bandPercent} % of the time</div>
         )}
+        {record.looks
+          .filter(({ blockId }) => blockId === block.id)
+          .map((seen) => (
+            <div key={seen.id} className="text-small">
+              Looked at {seen.stop === 'after' ? 'afterwards' : 'before the change'}: {lookWords(seen)}
+            </div>
+          ))}
         {report?.note && <div className="text-small italic">{report.note}</div>}
       </td>
       <td className="py-2 pr-3 text-small whitespace-nowrap figures max-lg:hidden">{printDose(block.dose)}</td>
@@ -75,10 +83,16 @@ function formName({ movementId, levelId }: StoredSet, block: Block, planned: Mov
 
 const FILL: Record<WorkingSide, string> = { left: 'bg-cobalt', right: 'bg-ochre-fill hatch-right', both: 'bg-ink' };
 
+/** What came of an open set: the number that is done is the result. */
+const openWords = ({ doneAmount, plannedAmount }: PlannedDoneRow, unit: string): string =>
+  doneAmount === null ? 'open set not reached' : `${doneAmount}${unit} open, at most ${plannedAmount}`;
+
 /** One hand's share: a bar for each planned piece, as full as it was done, and the sum. */
 function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedDoneRow[] }) {
-  const { plannedAmount, doneAmount } = totals(rows);
+  const [fixed, open] = [rows.filter((row) => row.open === null), rows.filter((row) => row.open !== null)];
+  const { plannedAmount, doneAmount } = totals(fixed);
   const unit = UNIT_BEHIND[firstOf(rows).unit];
+  const isShort = doneAmount < plannedAmount;
   const reached = rows.some((row) => row.doneAmount !== null);
   return (
     <div className="flex items-center gap-2 py-0.5">
@@ -93,10 +107,11 @@ function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedD
           </span>
         ))}
       </span>
-      <span
-        className={`text-small figures xl:whitespace-nowrap ${doneAmount < plannedAmount ? 'font-semibold text-amber' : ''}`}
-      >
-        {reached ? `${doneAmount} of ${plannedAmount}${unit}` : 'not reached'}
+      <span className={`text-small figures xl:whitespace-nowrap ${isShort ? 'font-semibold text-amber' : ''}`}>
+        {reached && fixed.length > 0 && `${doneAmount} of ${plannedAmount}${unit}`}
+        {reached && fixed.length > 0 && open.length > 0 && ', then '}
+        {reached && open.map((row) => openWords(row, unit)).join(', ')}
+        {!reached && 'not reached'}
       </span>
     </div>
   );

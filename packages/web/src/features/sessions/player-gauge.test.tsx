@@ -13,7 +13,15 @@ const wren = someone();
 const timeline = timelineOf(SHORT);
 const run = (event: number, change: Partial<Run> = {}): Run => ({
   ...{ id: 'one', athleteId: wren.id, athleteName: wren.name, sequenceId: 'x', cautions: [], equipment: [] },
-  ...{ startedAt: '2026-06-01T08:00:00.000Z', paused: false, sets: [], reports: {}, toRate: [], ended: null },
+  ...{
+    startedAt: '2026-06-01T08:00:00.000Z',
+    paused: false,
+    sets: [],
+    reports: {},
+    toRate: [],
+    looks: [],
+    ended: null,
+  },
   sequence: SHORT,
   head: { ...AT_START, event },
   ...change,

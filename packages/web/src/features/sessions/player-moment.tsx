@@ -1,33 +1,33 @@
 import {
-  type Block,
   capital,
   cautionAdvice,
-  countdown,
   cuesFor,
   currentPart,
+  equipmentFor,
   forbidsLoading,
   HAND_WORDS,
-  itemAt,
-  type Level,
   type Movement,
-  obeysEffort,
   resolveBlock,
   type Timeline,
   type TimelineEvent,
+  turnOf,
   type WorkingSide,
 } from '@clay-pot/core';
 import { knownMovement, methodFor } from '../../store/library.js';
-import { askedNow, type Run } from '../../store/run.js';
+import { askedNow, finishNow, type Run } from '../../store/run.js';
+import { bigNumber, cueFor, endWords, spoken, toFetch, whichSet, wordsFor } from './moment-words.js';
 import { PlayerPicture } from './player-picture.js';
 
 /** What happens now, readable from across the room: hand, count or time, and what to do. */
 export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
-  const block = itemAt(run.sequence.blocks, event.blockIndex);
-  const { movement, level } = resolveBlock(block, knownMovement);
-  const { part, leftMs } = currentPart(event, run.head);
+  const { sequence, head } = run;
+  const { block, movement, level } = turnOf(sequence, event, knownMovement);
+  const { part, leftMs } = currentPart(event, head);
   const stint = event.stint === null ? undefined : timeline.stints[event.stint];
   const counts = event.kind === 'repetition' || event.kind === 'breath';
   const seconds = Math.ceil(leftMs / 1000);
+  const { text, of } = bigNumber(timeline, event, head);
+  const end = endWords(stint, event);
   return (
     <section
       aria-label="Now"
@@ -49,6 +49,15 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           level={level}
           className="absolute inset-0 size-full"
         />
+        {end && (
+          <button
+            type="button"
+            className="absolute inset-0 flex items-end justify-center p-3 focus-visible:outline-4 focus-visible:-outline-offset-4"
+            onClick={finishNow}
+          >
+            <span className="border-2 border-ink bg-white/90 px-4 py-2 font-bold sm:text-lead">{end}</span>
+          </button>
+        )}
       </div>
       <div className="grid grid-cols-[auto_minmax(0,1fr)] items-end gap-x-4 pt-2 sm:grid-cols-[auto_minmax(9rem,auto)_minmax(0,1fr)] sm:gap-x-6 short:col-start-2 short:grid-cols-[auto_minmax(0,1fr)]">
         <p
@@ -56,22 +65,21 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           style={{ fontSize: 'clamp(4rem, min(24vw, 13vh), 6.5rem)' }}
           data-testid="big-number"
         >
-          <Digits text={counts ? String(event.repetition) : countdown(leftMs)} />
+          <Digits text={text} />
         </p>
         <div className="min-w-0">
-          {counts && stint && (
-            <p className="display text-lead leading-tight text-ink-soft figures sm:text-head">
-              of {stint.plannedAmount}
-            </p>
-          )}
+          {of && <p className="display text-lead leading-tight text-ink-soft figures sm:text-head">{of}</p>}
           <p className="display text-head leading-tight font-bold first-letter:uppercase" data-testid="what-now">
-            {wordsFor(event, level, part.label)}
+            {wordsFor(sequence, event, level, part.label)}
           </p>
           {counts && <p className="text-body text-ink-soft figures sm:text-lead">{seconds} s</p>}
         </div>
         <div className="col-span-2 mt-1 sm:col-span-1 sm:mt-0 short:col-span-2">
-          {event.stint !== null && <p className="font-semibold sm:text-lead">{whichSet(block, level, event)}</p>}
+          {event.stint !== null && (
+            <p className="font-semibold sm:text-lead">{whichSet(sequence, block, level, event)}</p>
+          )}
           <div className="text-ink-soft sm:text-lead sm:leading-snug" data-testid="cue">
+            {event.kind === 'break' && <Fetch run={run} event={event} />}
             {event.stint === null && askedNow(run) === undefined ? (
               movement.howTo.map((line) => <p key={line}>{line}</p>)
             ) : (
@@ -84,9 +92,20 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
       </div>
       {/* Changes are spoken once, not each second. */}
       <p className="sr-only" aria-live="assertive">
-        {spoken(event, movement, level, part.label)}
+        {spoken(sequence, event, movement.name, level, part.label)}
       </p>
     </section>
+  );
+}
+
+/** What to have at hand when the break is over. */
+function Fetch({ run, event }: { run: Run; event: TimelineEvent }) {
+  const things = toFetch(run.sequence, event.blockIndex, (block) => {
+    const { movement, level } = resolveBlock(block, knownMovement);
+    return equipmentFor(movement, level, block.dose);
+  });
+  return (
+    <p className="font-semibold text-ink">{things.length > 0 ? `Fetch: ${things.join(', ')}.` : 'Nothing to fetch.'}</p>
   );
 }
 
@@ -102,16 +121,6 @@ export function WatchFor({ movement, className }: { movement: Movement; classNam
       </ul>
     </div>
   );
-}
-
-/** Set, direction and effort of what is being done, as far as they are worth telling. */
-function whichSet({ dose }: Block, level: Level, { set, direction }: TimelineEvent): string {
-  const parts = [
-    dose.sets > 1 && `Set ${set} of ${dose.sets}.`,
-    direction && `${capital(direction)}.`,
-    dose.effortPercent !== undefined && obeysEffort(level) && `${dose.effortPercent} % of your most.`,
-  ];
-  return parts.filter(Boolean).join(' ');
 }
 
 /** What forbids loading, and what the movement asks to be minded of somebody with these cautions. */
@@ -154,39 +163,4 @@ function Digits({ text }: { text: string }) {
       ))}
     </>
   );
-}
-
-function wordsFor(event: TimelineEvent, level: Level, partLabel: string): string {
-  switch (event.kind) {
-    case 'announce':
-      return 'comes next';
-    case 'position':
-      return `get into place: ${level.posture}`;
-    case 'change-sides':
-      return `change to the ${HAND_WORDS[event.side]}`;
-    case 'change-direction':
-      return event.direction ?? 'other direction';
-    case 'rest':
-      return 'rest';
-    case 'hold':
-      return 'hold';
-    case 'bout':
-      return 'keep moving';
-    case 'repetition':
-    case 'breath':
-      return partLabel;
-  }
-}
-
-/** While getting ready: how to. While working: one thing to watch, changing from set to set. */
-function cueFor(movement: Movement, cues: readonly string[], event: TimelineEvent): string {
-  if (event.stint === null) return movement.howTo[0] ?? '';
-  return cues[(event.set + (event.side === 'right' ? 1 : 0)) % cues.length] ?? '';
-}
-
-function spoken(event: TimelineEvent, movement: Movement, level: Level, partLabel: string): string {
-  if (event.kind === 'announce') return `Next: ${movement.name}, ${level.name}`;
-  if (event.kind === 'repetition') return `${HAND_WORDS[event.side]}, ${event.repetition}`;
-  if (event.kind === 'breath') return partLabel;
-  return `${wordsFor(event, level, partLabel)}, ${HAND_WORDS[event.side]}`;
 }

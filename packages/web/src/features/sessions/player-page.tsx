@@ -1,4 +1,4 @@
-import { clock, isOver, itemAt, momentMs, remainingMs, resolveBlock } from '@clay-pot/core';
+import { clock, isOver, momentMs, remainingMs, turnOf } from '@clay-pot/core';
 import { useEffect, useMemo, useState } from 'react';
 import { type Command, useCommands } from '../../ui/commands.js';
 import { OutboxState } from '../../domain/outbox-state.js';
@@ -6,6 +6,7 @@ import {
   addTime,
   askedNow,
   endRun,
+  finishNow,
   goBack,
   type Run,
   setPaused,
@@ -25,6 +26,7 @@ import { PlayerPlan } from './player-plan.js';
 import { useMomentNow } from '../../store/session-tests.js';
 import { AskBar, RatePanel } from './rate-panel.js';
 import { TestScreen } from './test-screen.js';
+import { LookAgain } from './look-again.js';
 import { EaseDialog, StopDialog } from './stop-dialog.js';
 import { knownMovement } from '../../store/library.js';
 import { useSound } from '../../domain/tone.js';
@@ -72,6 +74,7 @@ function Player({ run }: { run: Run }) {
       { keys: 'ArrowRight', label: 'Skip ahead', group: 'Session', run: () => skipStint() },
       { keys: 'Shift+ArrowRight', label: 'Skip the block', group: 'Session', run: () => skipWholeBlock() },
       { keys: 'ArrowLeft', label: 'Back', group: 'Session', run: () => goBack() },
+      { keys: 'd', label: 'Done: end an open set, a distance, a look', group: 'Session', run: () => finishIfOpen() },
       { keys: 't', label: 'Ten seconds more', group: 'Session', run: () => addTime(10) },
       { keys: '[', label: 'Easier from here', group: 'Session', run: () => setAsking('easier') },
       { keys: 'm', label: 'Sound on or off', group: 'Session', run: () => useSound.getState().toggle() },
@@ -84,7 +87,7 @@ function Player({ run }: { run: Run }) {
   useCommands(commands);
   if (!event) return null;
   const side = event.stint === null ? 'both' : event.side;
-  const { movement } = resolveBlock(itemAt(run.sequence.blocks, event.blockIndex), knownMovement);
+  const { movement } = turnOf(run.sequence, event, knownMovement);
   return (
     <main className={`flex min-h-dvh flex-col ${WASH[side]}`}>
       <header className="px-4 pt-3 sm:px-8 short:pt-1.5">
@@ -104,6 +107,7 @@ function Player({ run }: { run: Run }) {
       <div className="grid flex-1 grid-cols-[minmax(0,1fr)] max-lg:grid-rows-[auto_1fr] lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div className="flex min-h-[calc(100dvh-4.6rem)] flex-col lg:min-h-0">
           <Moment run={run} timeline={timeline} event={event} />
+          {event.look && <LookAgain key={head.event} run={run} event={event} />}
           <PlayerGauge run={run} timeline={timeline} event={event} />
           <div className="hidden short:block">
             <MoreControls run={run} onEase={() => setAsking('easier')} />
@@ -141,6 +145,13 @@ function Question({ run }: { run: Run }) {
   return asked === undefined ? null : <AskBar run={run} blockId={asked} onTell={() => setTelling(asked)} />;
 }
 
+/** Only what waits to be ended, or may end early by itself, is ended by this. */
+function finishIfOpen(): void {
+  const { run } = useRun.getState();
+  const event = run && timelineOf(run.sequence).events[run.head.event];
+  if (event && (event.untilTold || event.open)) finishNow();
+}
+
 const WASH = { left: 'bg-cobalt-wash', right: 'bg-ochre-wash', both: 'bg-porcelain' } as const;
 
 function togglePause(): void {
@@ -174,11 +185,11 @@ function Course({ run }: { run: Run }) {
       aria-valuemax={100}
       aria-valuenow={Math.round((100 * atMs) / timeline.durationMs)}
     >
-      {timeline.blocks.map((block) => {
-        const lengthMs = block.endMs - block.startMs;
-        const filled = Math.min(1, Math.max(0, (atMs - block.startMs) / lengthMs));
+      {timeline.turns.map((turn, index) => {
+        const lengthMs = turn.endMs - turn.startMs;
+        const filled = Math.min(1, Math.max(0, (atMs - turn.startMs) / lengthMs));
         return (
-          <div key={block.blockId} className="bg-ink/15" style={{ flexGrow: lengthMs, flexBasis: 0 }}>
+          <div key={index} className="bg-ink/15" style={{ flexGrow: lengthMs, flexBasis: 0 }}>
             <div className="h-full bg-ink" style={{ width: `${100 * filled}%` }} />
           </div>
         );

@@ -1,11 +1,12 @@
 import {
   doseSentence,
-  itemAt,
   momentMs,
   resolveBlock,
   type Stint,
   type Timeline,
   type TimelineEvent,
+  roundOf,
+  turnOf,
 } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { useEffect, useRef } from 'react';
@@ -26,7 +27,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
   useEffect(() => {
     now.current?.scrollIntoView({ block: 'nearest' });
   }, [event.blockIndex]);
-  const { movement } = resolveBlock(itemAt(run.sequence.blocks, event.blockIndex), knownMovement);
+  const { movement } = turnOf(run.sequence, event, knownMovement);
   const atMs = momentMs(timeline, run.head);
   return (
     <aside
@@ -67,6 +68,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
                 className={`border-l-4 py-1 pl-2 ${isNow ? 'border-ink font-semibold' : 'border-transparent'} ${index < event.blockIndex ? 'text-ink-soft' : ''}`}
               >
                 {of.name}
+                {roundMark(run, block.id)}
                 <span className="block font-normal text-ink-soft">
                   {level.name}: <span className="figures">{doseSentence(block.dose, of, level)}</span>
                 </span>
@@ -79,9 +81,16 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
   );
 }
 
+/** How often a block that is taken in rounds comes. */
+function roundMark(run: Run, blockId: string): string {
+  const times = roundOf(run.sequence, blockId)?.times;
+  return times ? ` (${times} rounds)` : '';
+}
+
 /** What sets the next stint apart from the one now or coming. */
 function nameOfNext(coming: Stint, next: Stint, movementName: string): string {
   if (next.blockId !== coming.blockId) return movementName;
+  if (next.round !== coming.round) return `round ${next.round}`;
   if (next.set !== coming.set) return `set ${next.set}`;
   return next.side === coming.side ? (next.direction ?? '') : 'other hand';
 }

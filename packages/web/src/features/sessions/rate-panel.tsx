@@ -170,12 +170,12 @@ function Counts({ run, blockId }: { run: Run; blockId: string }) {
   return (
     <ul className="mt-2 max-h-48 overflow-y-auto" aria-label="Counts">
       {setsOfBlock(run, blockId).map((set) => {
-        const step = set.unit === 'seconds' ? 5 : 1;
-        const name = `set ${set.set}, ${set.side}${set.direction ? `, ${set.direction}` : ''}`;
+        const step = set.unit === 'seconds' || set.unit === 'metres' ? 5 : 1;
+        const name = `${set.round ? `round ${set.round}, ` : ''}set ${set.set}, ${set.side}${set.direction ? `, ${set.direction}` : ''}`;
         return (
           <li key={set.id} className="flex items-center gap-2 border-t border-line py-0.5 text-small">
             <span className="flex-1">
-              Set {set.set} <SideMark side={set.side} /> {set.direction}
+              {set.round && `Round ${set.round}, `}Set {set.set} <SideMark side={set.side} /> {set.direction}
             </span>
             <button
               type="button"

@@ -1,0 +1,99 @@
+import type { Person } from './capacity.js';
+import { demandOf, type Loaded } from './demand.js';
+import { kgFromN, newtonsFromKg } from './external-load.js';
+import type { Dose } from '../model/dose.js';
+import { type LevelLoad, loadLimit } from '../model/load.js';
+import { effortMeans, type Level } from '../model/movement.js';
+import { withOwnLoad } from '../model/own-load.js';
+import type { Action } from '../vocabulary/actions.js';
+import type { Contact } from '../vocabulary/contacts.js';
+
+/** What of a dose changes what a level asks at any moment. */
+export type Dosed = Pick<Dose, 'effortPercent' | 'load' | 'tempo' | 'holdS'>;
+/** What of a level is dosed. */
+export interface Doseable extends Loaded {
+  readonly shapes?: Level['shapes'];
+  /** The level's usual dose: its load was written at that one's pace. */
+  readonly dose?: Dosed;
+}
+
+/**
+ * A level as a dose asks for it of a person: with the dose's own load, at its pace, and as hard as it says. A press is as hard as the effort; a weight
+ * or a spring is the one that asks the effort of this person's hardest action, to the step in which such things come; a hand that moves or bears keeps the
+ * effort besides; a stretch pushes back with it.
+ * @param pace over that of the dose: 1.2 is a fifth faster, as in a later round
+ */
+export function asDosed<L extends Doseable>(person: Person, level: L, dose: Dosed, pace = 1): L {
+  const own = withOwnLoad(level, dose.load);
+  return withEffort(person, withPace(own, dose, pace), dose.effortPercent);
+}
+
+/** Free motion goes as fast as its dose does, beside the pace that the level was written for. */
+function withPace<L extends Doseable>(level: L, dose: Dosed, pace: number): L {
+  const { load } = level;
+  if (load.kind !== 'move') return level;
+  const [usualS, askedS] = [cycleS(level.dose), cycleS(dose)];
+  const faster = pace * (usualS && askedS ? usualS / askedS : 1);
+  if (Math.abs(faster - 1) < 1e-9) return level;
+  const { min, max } = loadLimit('move', 'perMinute');
+  return { ...level, load: { ...load, perMinute: Math.min(max, Math.max(min, load.perMinute * faster)) } };
+}
+
+const cycleS = ({ tempo, holdS = 0 }: Dosed = {}): number | null => (tempo ? tempo.outS + holdS + tempo.backS : null);
+
+function withEffort<L extends Doseable>(person: Person, level: L, effortPercent: number | undefined): L {
+  const { load } = level;
+  if (effortPercent === undefined) return level;
+  switch (effortMeans(level)) {
+    case 'pressed':
+      return { ...level, load: { ...load, effortPercent } };
+    case 'pushed':
+      return { ...level, load: { ...load, pushPercent: effortPercent } };
+    case 'kept':
+      return { ...level, kept: { action: keptAction(level), percent: effortPercent } };
+    case 'finds the load':
+      return foundFor(person, level, effortPercent);
+    case null:
+      return level;
+  }
+}
+
+const CLOSED: readonly Contact[] = ['fist', 'handle', 'ball', 'edge'];
+/** What the hand can keep while something else moves: opened wide it spreads, else it grips. */
+const keptAction = ({ contact, shapes }: Doseable): Action =>
+  !CLOSED.includes(contact) && shapes?.every((shape) => shape === 'spread') ? 'finger extension' : 'grip';
+
+/** The kilograms that a level names of its own: a weight, or the force of a spring or a band; undefined where it has none. */
+export function kilogramsOf({ load }: Pick<Loaded, 'load'>): number | undefined {
+  if (load.kind === 'resist') return kgFromN(load.forceN);
+  if (load.kind === 'hang') return load.addedKg;
+  return load.kind === 'weight' || load.kind === 'lift' || load.kind === 'roller' ? load.massKg : undefined;
+}
+
+/** The number that an effort finds in each kind of load, and the step in which such things come. */
+const FOUND: Partial<Record<LevelLoad['kind'], { readonly field: string; readonly step: number }>> = {
+  weight: { field: 'massKg', step: 0.25 },
+  lift: { field: 'massKg', step: 0.5 },
+  roller: { field: 'massKg', step: 0.25 },
+  hang: { field: 'addedKg', step: 0.5 },
+  // Springs and bands are sold by kilograms: a quarter of one.
+  resist: { field: 'forceN', step: newtonsFromKg(0.25) },
+};
+
+/** The largest load at which neither hand works harder than the effort; the lightest there is where that is more already. */
+function foundFor<L extends Doseable>(person: Person, level: L, effortPercent: number): L {
+  const { load } = level;
+  const found = FOUND[load.kind];
+  if (!found) return level;
+  const at = (value: number): L => ({ ...level, load: { ...load, [found.field]: value } });
+  const { min, max } = loadLimit(load.kind, found.field);
+  let [low, high] = [Math.ceil(min / found.step), Math.floor(max / found.step)];
+  // By halving, on the steps themselves.
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    const { left, right } = demandOf(person, at(middle * found.step));
+    if (Math.max(left.effortPercent, right.effortPercent) <= effortPercent) low = middle;
+    else high = middle - 1;
+  }
+  return at(low * found.step);
+}

@@ -1,0 +1,197 @@
+import type { Fault } from '../vocabulary/fault.js';
+import type { Limit } from '../vocabulary/limit.js';
+import { list, type Of, optional, record, text, within } from '../vocabulary/schema.js';
+import { BLOCK_LIMITS } from './block-limits.js';
+import { type Dose, DOSE_LIMITS, withAmounts } from './dose.js';
+import type { Movement } from './movement.js';
+import type { Block, Sequence } from './sequence.js';
+
+/** Bounds of a round. */
+export const ROUND_LIMITS = {
+  blocks: 12,
+  times: { min: 2, max: 10, step: 1, unit: 'rounds' },
+  restS: DOSE_LIMITS.restS,
+  fasterPercent: { min: -50, max: 100, step: 5, unit: '% each round' },
+  morePercent: { min: -50, max: 100, step: 5, unit: '% each round' },
+  levels: { min: -2, max: 2, step: 1, unit: 'levels each round' },
+} as const satisfies Record<string, Limit | number>;
+
+/** What changes from each round to the next, counted from the first: two rounds of 20 % faster go at 100 and 120 %, a third at 140 %. */
+const ROUND_CHANGE = record(
+  {
+    fasterPercent: optional(within(ROUND_LIMITS.fasterPercent, 'Faster')),
+    morePercent: optional(within(ROUND_LIMITS.morePercent, 'More of it')),
+    /** As far as the ladder goes. */
+    levels: optional(within(ROUND_LIMITS.levels, 'Levels')),
+  },
+  { what: 'what changes from round to round' },
+);
+/** What changes from each round to the next. */
+export type RoundChange = Of<typeof ROUND_CHANGE>;
+
+/** Neighbouring blocks of one phase that are taken in turn, several times over. */
+export const ROUND = record(
+  {
+    id: text(BLOCK_LIMITS.idLength, 1),
+    /** In their order. */
+    blockIds: list(text(BLOCK_LIMITS.idLength, 1), {
+      min: 1,
+      max: ROUND_LIMITS.blocks,
+      what: `a list of 1–${ROUND_LIMITS.blocks} ids of neighbouring blocks: a round of nothing is none`,
+    }),
+    times: within(ROUND_LIMITS.times, 'Rounds'),
+    /** Between two rounds; none after the last. */
+    restS: within(ROUND_LIMITS.restS, 'Rest between rounds'),
+    change: optional(ROUND_CHANGE),
+  },
+  { what: 'a round of blocks' },
+);
+/** Blocks that are taken in turn, several times over. */
+export type Round = Of<typeof ROUND>;
+
+type Grouped = Pick<Sequence, 'blocks' | 'rounds'>;
+
+/** The round that a block stands in; undefined for one that is done once. */
+export const roundOf = ({ rounds }: Pick<Sequence, 'rounds'>, blockId: string): Round | undefined =>
+  rounds?.find(({ blockIds }) => blockIds.includes(blockId));
+
+/** A sequence of one block, done once: what it comes to by itself. */
+export function aloneIn({ rounds: _rounds, ...sequence }: Sequence, block: Block): Sequence {
+  return { ...sequence, blocks: [block] };
+}
+
+/** How many times a block is done. */
+export const timesOf = (sequence: Pick<Sequence, 'rounds'>, blockId: string): number =>
+  roundOf(sequence, blockId)?.times ?? 1;
+
+/** Once through one block, in the order of the clock. */
+export interface Turn {
+  readonly blockIndex: number;
+  /** 1-based; 1 where there are no rounds. */
+  readonly round: number;
+}
+
+/** The order in which blocks are done, rounds unrolled: of a and twice (b, c) it is a b c b c. */
+export function turnsOf(sequence: Grouped): Turn[] {
+  const turns: Turn[] = [];
+  const { blocks } = sequence;
+  for (let index = 0; index < blocks.length;) {
+    const block = blocks[index];
+    const round = block && roundOf(sequence, block.id);
+    const count = round?.blockIds.length ?? 1;
+    for (let number = 1; number <= (round?.times ?? 1); number++) {
+      for (let at = 0; at < count; at++) turns.push({ blockIndex: index + at, round: number });
+    }
+    index += count;
+  }
+  return turns;
+}
+
+/** Speed, amount and level of a round over those of the first one. */
+export interface InRound {
+  /** 1.2 is a fifth faster. */
+  readonly pace: number;
+  readonly amount: number;
+  readonly levels: number;
+}
+const FIRST: InRound = { pace: 1, amount: 1, levels: 0 };
+/** Neither slower nor less than this, however many rounds there are. */
+const LEAST = 0.2;
+
+/** What a round is beside the first one. @example inRound({ fasterPercent: 20 }, 3).pace → 1.4 */
+export function inRound(change: RoundChange | undefined, round: number): InRound {
+  if (!change || round <= 1) return FIRST;
+  const steps = round - 1;
+  const grown = (percent = 0) => Math.max(LEAST, 1 + (percent * steps) / 100);
+  return { pace: grown(change.fasterPercent), amount: grown(change.morePercent), levels: (change.levels ?? 0) * steps };
+}
+
+/** A dose as it is in a round: more or less of it, at another pace. */
+export function doseInRound(dose: Dose, { pace, amount }: InRound): Dose {
+  const more = amount === 1 ? dose : withAmounts(dose, (now) => now * amount);
+  if (pace === 1 || !more.tempo) return more;
+  return { ...more, tempo: { outS: more.tempo.outS / pace, backS: more.tempo.backS / pace } };
+}
+
+/** The level of a block in a round: so many rungs up or down, as far as the ladder goes. */
+export function levelIdInRound({ ladder }: Pick<Movement, 'ladder'>, levelId: string, { levels }: InRound): string {
+  const at = ladder.findIndex(({ id }) => id === levelId);
+  const there = Math.min(ladder.length - 1, Math.max(0, at + levels));
+  return at < 0 ? levelId : (ladder[there]?.id ?? levelId);
+}
+
+/** What keeps the rounds of a sequence from being done. Pointers are relative to the sequence. */
+export function checkRounds({ blocks, rounds = [] }: Grouped): Fault[] {
+  const faults: Fault[] = [];
+  const placeOf = new Map(blocks.map(({ id }, index) => [id, index]));
+  const taken = new Set<string>();
+  rounds.forEach((round, index) => {
+    const at = `/rounds/${index}`;
+    const unknown = round.blockIds.find((id) => !placeOf.has(id));
+    if (unknown !== undefined) {
+      faults.push({ pointer: `${at}/blockIds`, message: `There is no block “${unknown}” to take in rounds.` });
+      return;
+    }
+    if (round.blockIds.length === 0) {
+      faults.push({ pointer: `${at}/blockIds`, message: 'A round needs at least one block.' });
+    }
+    if (round.blockIds.some((id) => taken.has(id))) {
+      faults.push({ pointer: `${at}/blockIds`, message: 'A round cannot stand in another round: each block belongs to one at most.' }); // prettier-ignore
+    }
+    round.blockIds.forEach((id) => taken.add(id));
+    const places = round.blockIds.map((id) => placeOf.get(id) ?? -1);
+    if (places.some((place, step) => step > 0 && place !== (places[step - 1] ?? 0) + 1)) {
+      faults.push({ pointer: `${at}/blockIds`, message: 'The blocks of a round must be neighbours, named in their order.' }); // prettier-ignore
+    }
+    if (new Set(places.map((place) => blocks[place]?.phase)).size > 1) {
+      faults.push({ pointer: `${at}/blockIds`, message: 'The blocks of a round must stand in one phase.' });
+    }
+  });
+  return faults;
+}
+
+/**
+ * Rounds as they are once blocks were moved, added or taken out: each keeps the longest run of its blocks that still are neighbours in one phase, takes
+ * in what was put between them, and is gone with its last block.
+ */
+export function keptRounds(blocks: readonly Block[], rounds: readonly Round[] | undefined): Round[] | undefined {
+  const kept = (rounds ?? []).flatMap((round): Round[] => {
+    const mine = new Set(round.blockIds);
+    const others = new Set(rounds?.flatMap(({ id, blockIds }) => (id === round.id ? [] : blockIds)));
+    const best = runsOf(blocks, mine, others).reduce<Block[]>(
+      (most, run) => (run.length > most.length ? run : most),
+      [],
+    );
+    if (best.length === 0) return [];
+    const ids = best.map(({ id }) => id);
+    const isSame = ids.length === round.blockIds.length && ids.every((id, index) => id === round.blockIds[index]);
+    return [isSame ? round : { ...round, blockIds: ids }];
+  });
+  if (kept.length === 0) return undefined;
+  // In the order of their blocks, so that the same rounds make the same document.
+  const placeOf = (round: Round) => blocks.findIndex(({ id }) => id === round.blockIds[0]);
+  return kept.toSorted((a, b) => placeOf(a) - placeOf(b));
+}
+
+/** Stretches of blocks from one of a round to another of it, within one phase and with at most one stranger in between. */
+function runsOf(blocks: readonly Block[], mine: ReadonlySet<string>, others: ReadonlySet<string>): Block[][] {
+  const runs: Block[][] = [];
+  let run: Block[] = [];
+  let strangers: Block[] = [];
+  const close = () => {
+    if (run.length > 0) runs.push(run);
+    [run, strangers] = [[], []];
+  };
+  for (const block of blocks) {
+    if (others.has(block.id) || block.phase !== run[0]?.phase) close();
+    if (mine.has(block.id)) {
+      run.push(...strangers, block);
+      strangers = [];
+    } else if (run.length > 0) {
+      strangers.push(block);
+      if (strangers.length > 1) close();
+    }
+  }
+  close();
+  return runs;
+}

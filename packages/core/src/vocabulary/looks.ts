@@ -1,0 +1,15 @@
+/** Where a block stops to look again: before the hands change, and when it is over. */
+export const LOOK_STOPS = ['between hands', 'after'] as const;
+/** Where a block stops to look again. */
+export type LookStop = (typeof LOOK_STOPS)[number];
+
+/** What is asked at each stop. */
+export const LOOK_QUESTIONS: Record<LookStop, string> = {
+  'between hands': 'Compare the hands: how is the one that has worked, beside the other?',
+  after: 'Repeat the first circles: how is each hand, beside before?',
+};
+
+/** What can be answered, per hand. */
+export const LOOK_ANSWERS = ['looser', 'same', 'tighter'] as const;
+/** What was seen of a hand when it was looked at again. */
+export type LookAnswer = (typeof LOOK_ANSWERS)[number];

@@ -1,0 +1,58 @@
+import {
+  type Hand,
+  HAND_WORDS,
+  HANDS,
+  handsWorking,
+  LOOK_ANSWERS,
+  LOOK_QUESTIONS,
+  otherHand,
+  type TimelineEvent,
+} from '@clay-pot/core';
+import { useState } from 'react';
+import { finishNow, look, type Run } from '../../store/run.js';
+import { Button } from '../../ui/button.js';
+import { SideMark } from '../../ui/marks.js';
+import { blockAt } from './moment-words.js';
+
+/** Asks what was seen of each hand at the stop: one tap a hand, and on it goes. The clock stands until then. */
+export function LookAgain({ run, event }: { run: Run; event: TimelineEvent }) {
+  const [told, setTold] = useState<readonly Hand[]>([]);
+  const { look: stop } = event;
+  if (!stop) return null;
+  const hands = handsAsked(run, event);
+  function tell(hand: Hand, answer: (typeof LOOK_ANSWERS)[number]) {
+    look(hand, answer);
+    const now = [...told, hand];
+    setTold(now);
+    if (hands.every((each) => now.includes(each))) finishNow();
+  }
+  return (
+    <section aria-label="Look again" className="mx-4 mb-2 border-2 border-ink bg-white p-3 sm:mx-8">
+      <h3 className="text-body sm:text-lead">{LOOK_QUESTIONS[stop]}</h3>
+      {hands.map((hand) => (
+        <div key={hand} role="group" aria-label={HAND_WORDS[hand]} className="mt-2 flex items-center gap-2">
+          <SideMark side={hand} className="w-7" />
+          {LOOK_ANSWERS.map((answer) => (
+            <Button
+              key={answer}
+              className="h-12 flex-1"
+              disabled={told.includes(hand)}
+              onClick={() => tell(hand, answer)}
+            >
+              {answer}
+            </Button>
+          ))}
+        </div>
+      ))}
+      <Button kind="quiet" className="mt-1 h-11" onClick={finishNow}>
+        Go on without telling
+      </Button>
+    </section>
+  );
+}
+
+/** Before the hands change, the one that has worked; afterwards all that worked. */
+function handsAsked(run: Run, event: TimelineEvent): readonly Hand[] {
+  if (event.look === 'between hands') return HANDS.filter((hand) => event.side === otherHand(hand));
+  return handsWorking(blockAt(run.sequence, event).dose.sides);
+}

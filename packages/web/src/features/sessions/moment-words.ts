@@ -1,0 +1,148 @@
+import {
+  type Block,
+  capital,
+  countdown,
+  currentPart,
+  effortMeans,
+  HAND_WORDS,
+  itemAt,
+  type Level,
+  type Movement,
+  type Playhead,
+  roundOf,
+  setCount,
+  type Sequence,
+  type Stint,
+  type Timeline,
+  type TimelineEvent,
+  doneOf,
+  UNIT_BEHIND,
+} from '@clay-pot/core';
+
+/** A step of somebody who carries something, metres: by it a distance is told to whoever counts steps. */
+const STEP_M = 0.75;
+
+/** What stands in large, and what it is out of. */
+export interface BigNumber {
+  readonly text: string;
+  readonly of: string | null;
+}
+
+/** The count, the time that is left, or, where nobody knows the end, how far it has come. */
+export function bigNumber(timeline: Timeline, event: TimelineEvent, head: Playhead): BigNumber {
+  const { part, leftMs } = currentPart(event, head);
+  const stint = event.stint === null ? undefined : timeline.stints[event.stint];
+  if (event.kind === 'look') return { text: '?', of: null };
+  // The pause between two repetitions counts down by itself.
+  if (part.name === 'pause') return { text: countdown(leftMs), of: null };
+  if (!stint) return { text: countdown(leftMs), of: null };
+  const most = stint.open ? `at most ${stint.plannedAmount}` : `of ${stint.plannedAmount}`;
+  const unit = UNIT_BEHIND[stint.unit];
+  if (stint.unit === 'repetitions' || stint.unit === 'breaths') return { text: String(event.repetition), of: most };
+  if (stint.unit === 'metres') {
+    const metres = doneOf(timeline, stint, head)[0]?.amount ?? 0;
+    return { text: String(metres), of: `${most}${unit}` };
+  }
+  return stint.open
+    ? { text: String(Math.floor(head.elapsedMs / 1000)), of: `${most}${unit}` }
+    : { text: countdown(leftMs), of: null };
+}
+
+/** What to do at a moment, in a word or two. */
+export function wordsFor(sequence: Sequence, event: TimelineEvent, level: Level, partLabel: string): string {
+  switch (event.kind) {
+    case 'ready':
+      return 'get ready';
+    case 'break':
+      return 'break';
+    case 'round-rest':
+      return `rest before round ${event.round} of ${roundOf(sequence, event.blockId)?.times ?? event.round}`;
+    case 'announce':
+      return 'comes next';
+    case 'position':
+      return `get into place: ${level.posture}`;
+    case 'change-sides':
+      return `change to the ${HAND_WORDS[event.side]}`;
+    case 'change-direction':
+      return event.direction ?? 'other direction';
+    case 'rest':
+      return 'rest';
+    case 'look':
+      return 'look again';
+    case 'hold':
+      return event.untilTold ? 'walk' : 'hold';
+    case 'bout':
+      return event.untilTold ? 'walk' : 'keep moving';
+    case 'repetition':
+    case 'breath':
+      return partLabel;
+  }
+}
+
+/** Round, set, direction and effort of what is being done, as far as they are worth telling. */
+export function whichSet(sequence: Sequence, block: Block, level: Level, event: TimelineEvent): string {
+  const { set, direction, round } = event;
+  const { dose } = block;
+  const sets = setCount(dose);
+  const times = roundOf(sequence, block.id)?.times;
+  const parts = [
+    times && `Round ${round} of ${times}.`,
+    sets > 1 && `Set ${set} of ${sets}.`,
+    direction && `${capital(direction)}.`,
+    dose.effortPercent !== undefined && EFFORT[effortMeans(level) ?? 'pressed'](dose.effortPercent),
+  ];
+  return parts.filter(Boolean).join(' ');
+}
+
+const EFFORT = {
+  pressed: (percent: number) => `${percent} % of your most.`,
+  kept: (percent: number) => `Keep the hand at ${percent} % of its most throughout.`,
+  pushed: (percent: number) => `Push back at ${percent} % of your most.`,
+  'finds the load': (percent: number) => `With what takes ${percent} % of your most.`,
+} as const;
+
+/** How an open set or a distance ends, as a button says it; null where it ends by itself. */
+export function endWords(stint: Stint | undefined, event: TimelineEvent): string | null {
+  if (event.kind === 'look') return null;
+  if (!stint) return null;
+  if (stint.open === 'ease') return 'It has eased';
+  if (stint.open === 'form')
+    return stint.unit === 'repetitions' ? 'That was the last clean one' : 'The form failed: stop';
+  if (!event.untilTold) return null;
+  return `Done: ${stint.plannedAmount} m, some ${Math.round(stint.plannedAmount / STEP_M)} steps`;
+}
+
+/** While getting ready: how to. While working: one thing to watch, changing from set to set. */
+export function cueFor(movement: Movement, cues: readonly string[], event: TimelineEvent): string {
+  if (event.stint === null) return movement.howTo[0] ?? '';
+  return cues[(event.set + (event.side === 'right' ? 1 : 0)) % cues.length] ?? '';
+}
+
+/** What is said aloud when something changes. */
+export function spoken(
+  sequence: Sequence,
+  event: TimelineEvent,
+  name: string,
+  level: Level,
+  partLabel: string,
+): string {
+  if (event.kind === 'announce') return `Next: ${name}, ${level.name}`;
+  if (event.kind === 'repetition') return `${HAND_WORDS[event.side]}, ${event.repetition}`;
+  if (event.kind === 'breath') return partLabel;
+  return `${wordsFor(sequence, event, level, partLabel)}, ${HAND_WORDS[event.side]}`;
+}
+
+/** What has to be fetched for the movements up to the next break, that was not at hand before. */
+export function toFetch(
+  sequence: Sequence,
+  blockIndex: number,
+  thingsFor: (block: Block) => readonly string[],
+): string[] {
+  const before = new Set(sequence.blocks.slice(0, blockIndex).flatMap(thingsFor));
+  const next = sequence.blocks.findIndex(({ breakS }, index) => index > blockIndex && breakS !== undefined);
+  const group = sequence.blocks.slice(blockIndex, next < 0 ? undefined : next);
+  return [...new Set(group.flatMap(thingsFor))].filter((thing) => !before.has(thing) && thing !== 'mat');
+}
+
+/** The block that an event is of. */
+export const blockAt = ({ blocks }: Sequence, { blockIndex }: TimelineEvent): Block => itemAt(blocks, blockIndex);
