@@ -59,6 +59,23 @@ export function effortTimeline(
   timeline: Timeline,
   lookup: MovementLookup,
 ): EffortTimeline {
+  const { asked, demands, forms, impossible } = askTurns(person, sequence, lookup);
+  const writer = new SpanWriter();
+  for (const event of timeline.events) {
+    const turn = asked.get(turnKey(event));
+    if (!turn || !WORK_EVENTS.includes(event.kind)) continue;
+    const efforts = turn.second && event.direction === turn.turned ? turn.second : turn.first;
+    for (const hand of event.side === 'both' ? HANDS : [event.side]) writer.write(event, efforts[hand]);
+    // The other hand stands beside it and bears its own share.
+    if (event.side !== 'both') writer.write(event, turn.beside?.[otherHand(event.side)] ?? []);
+  }
+  const { spans } = writer;
+  const turnDemands = timeline.turns.map((turn) => asked.get(turnKey(turn))?.demand ?? null);
+  return { spans, durationMs: timeline.durationMs, demands, turnDemands, forms, impossible };
+}
+
+/** What every turn asks, found once for each. */
+function askTurns(person: Person, sequence: Sequence, lookup: MovementLookup) {
   const impossible: { blockId: string; message: string }[] = [];
   const asked = new Map<string, Asked & { readonly turned: string | undefined }>();
   const demands: (Demand | null)[] = sequence.blocks.map(() => null);
@@ -75,18 +92,7 @@ export function effortTimeline(
     if (!known.some((form) => form.demand === found.demand)) known.push({ level: found.level, demand: found.demand });
     demands[turn.blockIndex] = harder(demands[turn.blockIndex] ?? null, found.demand);
   }
-  const writer = new SpanWriter();
-  for (const event of timeline.events) {
-    const turn = asked.get(turnKey(event));
-    if (!turn || !WORK_EVENTS.includes(event.kind)) continue;
-    const efforts = turn.second && event.direction === turn.turned ? turn.second : turn.first;
-    for (const hand of event.side === 'both' ? HANDS : [event.side]) writer.write(event, efforts[hand]);
-    // The other hand stands beside it and bears its own share.
-    if (event.side !== 'both') writer.write(event, turn.beside?.[otherHand(event.side)] ?? []);
-  }
-  const { spans } = writer;
-  const turnDemands = timeline.turns.map((turn) => asked.get(turnKey(turn))?.demand ?? null);
-  return { spans, durationMs: timeline.durationMs, demands, turnDemands, forms, impossible };
+  return { asked, demands, forms, impossible };
 }
 
 const turnKey = ({ blockIndex, round }: Turn) => `${blockIndex} ${round}`;

@@ -120,19 +120,14 @@ function courseOf(rates: Rates, spans: readonly EffortSpan[], durationMs: number
     }
     const seconds = (span.endMs - span.startMs) / 1000;
     const before = units;
-    const hasLetGo = span.open !== undefined && span.open === givesOut.at(-1)?.open;
-    units = step(rates, units, hasLetGo ? 0 : tires(span), seconds);
-    if (hasLetGo) {
-      mark(span.endMs);
-      continue;
-    }
+    const goesS = goesOnS(rates, before, span, fails, givesOut.at(-1));
+    units = step(rates, units, goesS > 0 ? tires(span) : 0, seconds);
     // Fatigue only grows while an effort goes on, so the ends of the span tell whether it was held throughout.
     const held = mostFatigued(units, before) < fails;
-    const goesS = held || span.open === undefined ? seconds : heldS(rates, before, span, seconds);
-    if (!held && span.open !== undefined && goesS > 0) {
+    if (goesS > 0 && goesS < seconds && span.open !== undefined) {
       units = step(rates, step(rates, before, span.charged, goesS), 0, seconds - goesS);
       givesOut.push({ blockId: span.blockId, open: span.open, atMs: span.startMs + Math.round(goesS * 1000) });
-    } else if (!held && failures.at(-1)?.blockId !== span.blockId)
+    } else if (!held && !hasLetGo(span, givesOut.at(-1)) && failures.at(-1)?.blockId !== span.blockId)
       failures.push(failureOf(rates, before, span, seconds));
     mark(span.endMs);
     dose += perSecond * goesS;
@@ -143,6 +138,17 @@ function courseOf(rates: Rates, spans: readonly EffortSpan[], durationMs: number
     mark(durationMs);
   }
   return { points, lowest, failures, givesOut, enduranceDose: dose, underLoadS: loadMs / 1000, end: units };
+}
+
+const hasLetGo = ({ open }: EffortSpan, last: GivingOut | undefined): boolean => open !== undefined && open === last?.open; // prettier-ignore
+
+/** How long a span is worked: to its end, unless it is part of an open set that ends before it, or has ended. */
+function goesOnS(rates: Rates, before: Units, span: EffortSpan, fails: number, last: GivingOut | undefined): number {
+  const seconds = (span.endMs - span.startMs) / 1000;
+  if (span.open === undefined) return seconds;
+  if (hasLetGo(span, last)) return 0;
+  const isHeld = mostFatigued(step(rates, before, tires(span), seconds), before) < fails;
+  return isHeld ? seconds : heldS(rates, before, span, seconds);
 }
 
 /** How long a span goes before it cannot be held; nothing where it asks for more than there is. */

@@ -73,7 +73,13 @@ describe('sequence files', () => {
       'one of repetitions',
     ],
     ['an unknown phase', (t) => t.replace('"prepare"', '"warm"'), '"warm"', '/blocks/0/phase', 'prepare, range, load'],
-    ['a version that never was', (t) => t.replace('"version": 3', '"version": 0'), '"version": 0', '/version', 'one of 1, 2, 3'],
+    [
+      'a version that never was',
+      (t) => t.replace('"version": 3', '"version": 0'),
+      '"version": 0',
+      '/version',
+      'one of 1, 2, 3',
+    ],
   ])('%s is told with line and field', (_what, damage, part, pointer, words) => {
     const text = damage(SMALL);
     const fault = faultsOf(text).find((candidate) => candidate.pointer === pointer);

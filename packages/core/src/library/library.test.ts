@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { checkFit } from '../model/fit.js';
 import { FORM } from './form-checklist.js';
 import { LIBRARY, shippedMovement } from './index.js';
 import type { Person } from '../mechanics/capacity.js';
@@ -7,7 +8,7 @@ import { parseDose, printDose } from '../model/dose-shorthand.js';
 import { checkDose } from '../model/dose.js';
 import { leversBetween } from '../model/levers.js';
 import { checkLoad } from '../model/load.js';
-import { checkFit, FAMILIES, neighbourLevel, usualWay } from '../model/movement.js';
+import { FAMILIES, neighbourLevel, usualWay } from '../model/movement.js';
 import { flatSteps } from '../rules/ladder.js';
 import { unusualInDose } from '../rules/usual-dose.js';
 import { CORNERS, MOTIONS } from '../vocabulary/motions.js';

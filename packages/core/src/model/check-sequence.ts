@@ -1,5 +1,6 @@
+import { checkFit } from './fit.js';
 import { checkDose, piecesOf } from './dose.js';
-import { checkFit, findLevel, type Level, type Movement, type MovementLookup } from './movement.js';
+import { findLevel, type Level, type Movement, type MovementLookup } from './movement.js';
 import { handsInTurn } from '../vocabulary/hands.js';
 import { type Block, inPhaseOrder, type Sequence, SEQUENCE_LIMITS } from './sequence.js';
 import { checkRounds, timesOf } from './rounds.js';

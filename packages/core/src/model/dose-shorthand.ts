@@ -89,31 +89,35 @@ export function retypeDose(text: string, before: Dose, defaults: DoseDefaults = 
     return parseDose(text, { sides, directions });
   }
   const said = saidIn(parts);
-  const { work: _work, sets: _sets, then: _then, holdS, pauseS, tempo, load, effortPercent, ...rest } = before;
-  // A hold, a pause and a pace belong to repetitions: counted in another way, there is nothing that they could hold or pace.
-  const paced =
-    said.work.kind === 'repetitions'
-      ? { ...(holdS !== undefined && { holdS }), ...(pauseS !== undefined && { pauseS }), ...(tempo && { tempo }) }
-      : {};
-  const alternates = rest.sides === 'alternating' && said.work.kind !== 'repetitions';
-  // Of the weight and the effort that finds it, the one that is typed takes the place of the other.
-  const kept = said.load && KILOGRAMS.some((name) => name in (said.load ?? {})) ? {} : effortPercent !== undefined && { effortPercent }; // prettier-ignore
-  const loadKept = said.effortPercent === undefined ? load : withoutKilograms(load);
-  const loaded = { ...loadKept, ...said.load };
-  const dose: Dose = {
-    ...USUAL,
-    ...rest,
-    ...kept,
-    ...(alternates && { sides: defaults.sides }),
-    ...paced,
-    ...said,
-    ...(Object.keys(loaded).length > 0 && { load: loaded }),
+  return checked({ ...USUAL, ...keptOf(before, said, defaults), ...said, ...loadKept(before, said) }, text);
+}
+
+/** What of a dose that stood there what was typed leaves as it was: all but the sets, and what they have no place for. */
+function keptOf(before: Dose, { work, load }: Said, { sides }: DoseDefaults): Omit<Dose, 'work' | 'sets'> {
+  const { work: _work, sets: _sets, then: _then, load: _load, holdS, pauseS, tempo, effortPercent, ...plain } = before;
+  const rest = { ...plain, ...(effortPercent !== undefined && !namesKilograms(load) && { effortPercent }) };
+  if (work.kind !== 'repetitions') {
+    // A hold, a pause and a pace belong to repetitions: counted in another way, there is nothing that they could hold or pace.
+    return rest.sides === 'alternating' ? { ...rest, sides } : rest;
+  }
+  const paced = {
+    ...(holdS !== undefined && { holdS }),
+    ...(pauseS !== undefined && { pauseS }),
+    ...(tempo && { tempo }),
   };
-  return checked(dose, text);
+  return { ...rest, ...paced };
+}
+
+/** The load that stays beside what was typed. Of the weight and the effort that finds it, the one that is typed takes the place of the other. */
+function loadKept(before: Dose, { load, effortPercent }: Said): Pick<Dose, 'load'> {
+  const stays = effortPercent === undefined ? before.load : withoutKilograms(before.load);
+  const loaded = { ...(namesKilograms(load) ? withoutKilograms(stays) : stays), ...load };
+  return Object.keys(loaded).length > 0 ? { load: loaded } : {};
 }
 
 /** What is lifted or squeezed: what an effort would find. */
 export const KILOGRAMS = ['massKg', 'springKg', 'bandKg'] as const satisfies readonly OwnLoadName[];
+const namesKilograms = (load: OwnLoad = {}) => KILOGRAMS.some((name) => load[name] !== undefined);
 const withoutKilograms = ({ massKg: _m, springKg: _s, bandKg: _b, ...rest }: OwnLoad = {}): OwnLoad => rest;
 
 /** What is not said. */

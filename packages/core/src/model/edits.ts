@@ -1,5 +1,6 @@
 import type { Dose } from './dose.js';
-import { keptRounds, type Round } from './rounds.js';
+import type { Round } from './round.js';
+import { keptRounds } from './rounds.js';
 import { type Block, inPhaseOrder, type Sequence } from './sequence.js';
 import type { Phase } from '../vocabulary/phases.js';
 

@@ -1,5 +1,5 @@
 import { counted } from '../vocabulary/text.js';
-import type { Round, RoundChange } from './rounds.js';
+import type { Round, RoundChange } from './round.js';
 import type { Block, Sequence } from './sequence.js';
 
 /** What changes from round to round, as a coach says it. @example roundChangeWords({ fasterPercent: 20, levels: 1 }) → '20 % faster, a level up each round' */

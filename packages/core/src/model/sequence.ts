@@ -5,7 +5,7 @@ import { list, type Of, oneOf, optional, record, text, within } from '../vocabul
 import { LOOK_STOPS } from '../vocabulary/looks.js';
 import { BLOCK_LIMITS } from './block-limits.js';
 import { DOSE, DOSE_LIMITS } from './dose.js';
-import { ROUND } from './rounds.js';
+import { ROUND } from './round.js';
 
 export { BLOCK_LIMITS };
 

@@ -9,7 +9,7 @@ import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
 import { SET_UNITS, type SetUnit } from '../vocabulary/work.js';
 import { BLOCK_LIMITS } from './sequence.js';
 import { DOSE_LIMITS } from './dose.js';
-import { ROUND_LIMITS } from './rounds.js';
+import { ROUND_LIMITS } from './round.js';
 
 /** Bounds of what is recorded of a session. */
 export const SESSION_LIMITS = {

@@ -1,10 +1,11 @@
+import { checkFit } from '../model/fit.js';
 import { checkSetting } from '../model/hand-picture.js';
 import type { Person } from '../mechanics/capacity.js';
 import { demandOf } from '../mechanics/demand.js';
 import { type Body, REFERENCE_BODIES } from '../model/body.js';
 import { checkDose } from '../model/dose.js';
 import { checkLoad } from '../model/load.js';
-import { checkFit, CLIMBS, type Level, loadAgreesWithLevel, type Movement, MOVEMENT } from '../model/movement.js';
+import { CLIMBS, type Level, loadAgreesWithLevel, type Movement, MOVEMENT } from '../model/movement.js';
 import { PostureError } from '../model/posture.js';
 import { climbedBy, flatSteps } from './ladder.js';
 import { type Fault, under } from '../vocabulary/fault.js';

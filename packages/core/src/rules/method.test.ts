@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
+import { checkFit } from '../model/fit.js';
 import { LIBRARY, shippedMovement } from '../library/index.js';
 import { METHODS, shippedMethod } from '../library/methods.js';
 import { checkDose } from '../model/dose.js';
 import { checkMethod, type Method, METHOD_LIMITS, POLICIES, POLICY_NAMES } from '../model/method.js';
-import { checkFit } from '../model/movement.js';
 import { doseFor, sidesFor } from './method-dose.js';
 import { cuesFor } from './method-words.js';
 

@@ -1,14 +1,16 @@
 import { checkSequence, resolveBlock, SequenceError } from '../model/check-sequence.js';
 import { setCount } from '../model/dose.js';
 import { equipmentFor, findLevel, type MovementLookup } from '../model/movement.js';
-import { doseInRound, inRound, levelIdInRound, roundOf, type Turn, turnsOf } from '../model/rounds.js';
+import { doseInRound, inRound, levelIdInRound } from '../model/round.js';
+import { roundOf, type Turn, turnsOf } from '../model/rounds.js';
 import { type Sequence, USUAL_PACING } from '../model/sequence.js';
 import { handsInTurn } from '../vocabulary/hands.js';
 import { firstOf, itemAt, must } from '../vocabulary/lists.js';
 import type { LookStop } from '../vocabulary/looks.js';
 import { TimelineWriter } from './timeline-writer.js';
 import { AT_THE_START, LOOK_S, moveTo, type Timeline } from './timeline.js';
-import { directionsOf, type OneTurn, writeWork } from './write-work.js';
+import type { OneTurn } from './one-turn.js';
+import { directionsOf, writeWork } from './write-work.js';
 
 /**
  * Turns a sequence into timed events. Everything that needs a duration or an order reads this one result.

@@ -16,7 +16,7 @@ import {
   type TurnSpan,
   workedMs,
 } from './timeline.js';
-import type { OneTurn } from './write-work.js';
+import type { OneTurn } from './one-turn.js';
 
 /** What is done next: the set, the hand and the direction that whatever is written leads to. */
 interface Next {

@@ -4,22 +4,12 @@ import type { Level, Movement } from '../model/movement.js';
 import type { Block, Pacing } from '../model/sequence.js';
 import { handsInTurn } from '../vocabulary/hands.js';
 import { itemAt } from '../vocabulary/lists.js';
+import type { OneTurn } from './one-turn.js';
 import type { TimelineWriter } from './timeline-writer.js';
 import { type EventPart, HAND_WALK_M_PER_S, milliseconds, PAUSE_AFTER_HOLD_S } from './timeline.js';
 
 /** Pace of a repetition when neither dose nor level says: a second out, two back. */
 export const USUAL_TEMPO: Tempo = { outS: 1, backS: 2 };
-
-/** A block as it is done once: at the level and with the dose of that round. */
-export interface OneTurn {
-  readonly block: Block;
-  readonly movement: Movement;
-  readonly level: Level;
-  readonly dose: Dose;
-  /** Over that of the dose: a later round may be faster. */
-  readonly pace: number;
-  readonly pacing: Pacing;
-}
 
 /** A movement without directions is worked once, in no named direction. */
 export function directionsOf(movement: Movement, dose: Dose): readonly (string | null)[] {

@@ -83,14 +83,25 @@ function blockChange(old: Block, block: Block, name: string, lookup: MovementLoo
  * @example doseWords(parseDose('2x8 rest30'), parseDose('2x5 rest60')) → '2×8 → 2×5, rest 30 → 60 s'
  */
 export function doseWords(before: Dose, after: Dose): string {
+  return [...amountChanges(before, after), ...wayChanges(before, after)].filter(Boolean).join(', ');
+}
+
+/** How much, how hard and with what. */
+function amountChanges(before: Dose, after: Dose): (string | false)[] {
   const amount = (dose: Dose) => printSets(dose).replaceAll(/(?<=\d)x/g, '×');
   const load = (dose: Dose) => printOwnLoad(dose.load).join(' ') || 'as the level has it';
-  const tempo = ({ tempo: pace }: Dose) => (pace ? `${pace.outS}-${pace.backS}` : 'usual');
-  const parts = [
+  return [
     amount(before) !== amount(after) && `${amount(before)} → ${amount(after)}`,
     before.effortPercent !== after.effortPercent &&
       `effort ${before.effortPercent ?? 'open'} → ${after.effortPercent ?? 'open'}${after.effortPercent === undefined ? '' : ' %'}`,
     load(before) !== load(after) && `load ${load(before)} → ${load(after)}`,
+  ];
+}
+
+/** At which pace, with which hands. */
+function wayChanges(before: Dose, after: Dose): (string | false)[] {
+  const tempo = ({ tempo: pace }: Dose) => (pace ? `${pace.outS}-${pace.backS}` : 'usual');
+  return [
     before.holdS !== after.holdS && `hold ${before.holdS ?? 0} → ${after.holdS ?? 0} s`,
     before.pauseS !== after.pauseS && `pause ${before.pauseS ?? 0} → ${after.pauseS ?? 0} s`,
     !same<unknown>(before.tempo, after.tempo) && `tempo ${tempo(before)} → ${tempo(after)}`,
@@ -98,7 +109,6 @@ export function doseWords(before: Dose, after: Dose): string {
     before.sides !== after.sides && `hands ${inWords(before.sides)} → ${inWords(after.sides)}`,
     before.directions !== after.directions && `${inWords(before.directions)} → ${inWords(after.directions)} direction`,
   ];
-  return parts.filter(Boolean).join(', ');
 }
 
 const inWords = (plan: string) => plan.replaceAll('-', ' ');

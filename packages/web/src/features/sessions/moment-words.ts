@@ -51,33 +51,35 @@ export function bigNumber(timeline: Timeline, event: TimelineEvent, head: Playhe
 /** What to do at a moment, in a word or two. */
 export function wordsFor(sequence: Sequence, event: TimelineEvent, level: Level, partLabel: string): string {
   switch (event.kind) {
-    case 'ready':
-      return 'get ready';
-    case 'break':
-      return 'break';
     case 'round-rest':
       return `rest before round ${event.round} of ${roundOf(sequence, event.blockId)?.times ?? event.round}`;
-    case 'announce':
-      return 'comes next';
     case 'position':
       return `get into place: ${level.posture}`;
     case 'change-sides':
       return `change to the ${HAND_WORDS[event.side]}`;
     case 'change-direction':
       return event.direction ?? 'other direction';
-    case 'rest':
-      return 'rest';
-    case 'look':
-      return 'look again';
     case 'hold':
-      return event.untilTold ? 'walk' : 'hold';
     case 'bout':
-      return event.untilTold ? 'walk' : 'keep moving';
+      return event.untilTold ? 'walk' : PLAIN[event.kind];
     case 'repetition':
     case 'breath':
       return partLabel;
+    default:
+      return PLAIN[event.kind];
   }
 }
+
+/** What is always called the same. */
+const PLAIN = {
+  ready: 'get ready',
+  break: 'break',
+  announce: 'comes next',
+  rest: 'rest',
+  look: 'look again',
+  hold: 'hold',
+  bout: 'keep moving',
+} as const;
 
 /** Round, set, direction and effort of what is being done, as far as they are worth telling. */
 export function whichSet(sequence: Sequence, block: Block, level: Level, event: TimelineEvent): string {

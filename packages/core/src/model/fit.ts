@@ -1,0 +1,37 @@
+import type { Fault } from '../vocabulary/fault.js';
+import type { Dose } from './dose.js';
+import { effortMeans, type Level, type Movement } from './movement.js';
+import { checkOwnLoad } from './own-load.js';
+
+/** Whether a dose suits a movement: its kinds of work, its hands, its directions, and at a level what it is loaded with. */
+export function checkFit(dose: Dose, movement: Movement, level?: Level): Fault[] {
+  const faults: Fault[] = level ? [...checkOwnLoad(dose.load, level, movement), ...checkEffort(dose, level)] : [];
+  if (!movement.work.includes(dose.work.kind)) {
+    const message = `“${movement.name}” is dosed in ${movement.work.join(' or ')}, not ${dose.work.kind}.`;
+    faults.push({ pointer: '/dose/work/kind', message });
+  }
+  if (!movement.sides.includes(dose.sides)) {
+    const message = `“${movement.name}” is done ${movement.sides.join(' or ')}, not ${dose.sides}.`;
+    faults.push({ pointer: '/dose/sides', message });
+  }
+  if (!movement.directions && dose.directions !== 'none') {
+    faults.push({ pointer: '/dose/directions', message: `“${movement.name}” has no directions: leave them out.` });
+  }
+  if (movement.directions && dose.directions === 'none') {
+    const [first, second] = movement.directions;
+    const message = `Say which directions: first (${first}), second (${second}) or each.`;
+    faults.push({ pointer: '/dose/directions', message });
+  }
+  return faults;
+}
+
+/** An effort that a level cannot have, and one beside the very load that it would find. */
+function checkEffort({ effortPercent, load }: Dose, level: Level): Fault[] {
+  if (effortPercent === undefined) return [];
+  const pointer = '/dose/effortPercent';
+  const means = effortMeans(level);
+  if (means === null) return [{ pointer, message: `“${level.name}” lets go: it has no effort. Leave it out.` }];
+  const found = load?.massKg ?? load?.springKg ?? load?.bandKg;
+  if (means !== 'finds the load' || found === undefined) return [];
+  return [{ pointer, message: `Give the effort, which finds the load, or the ${found} kg: not both.` }];
+}
