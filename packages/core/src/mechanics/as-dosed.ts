@@ -63,6 +63,12 @@ const CLOSED: readonly Contact[] = ['fist', 'handle', 'ball', 'edge'];
 const keptAction = ({ contact, shapes }: Doseable): Action =>
   !CLOSED.includes(contact) && shapes?.every((shape) => shape === 'spread') ? 'finger extension' : 'grip';
 
+/** The weight that the effort of a dose finds for somebody, kilograms; null where it finds none. */
+export function foundKilograms(person: Person, level: Level, dose: Dosed): number | null {
+  if (dose.effortPercent === undefined || effortMeans(level) !== 'finds the load') return null;
+  return kilogramsOf(asDosed(person, level, dose)) ?? null;
+}
+
 /** The kilograms that a level names of its own: a weight, or the force of a spring or a band; undefined where it has none. */
 export function kilogramsOf({ load }: Pick<Loaded, 'load'>): number | undefined {
   if (load.kind === 'resist') return kgFromN(load.forceN);

@@ -24,12 +24,14 @@ const HANDS_IN_TURN: Record<SidePlan, string | null> = {
 
 /**
  * A dose in an athlete's words instead of a coach's shorthand.
+ * @param foundKg what the effort finds for somebody, where it is known for whom
  * A palm lift of `2x6 tempo1-3 rest40` is “2 sets of 6”, with “lift 1 s, lower 3 s” and “rest 40 s in between”.
  */
 export function doseInWords(
   dose: Dose,
   movement: Pick<Movement, 'directions' | 'strokes'>,
   level: Pick<Level, 'load'>,
+  foundKg: number | null = null,
 ): DoseInWords {
   const { sides, tempo, holdS, pauseS, restS } = dose;
   const { strokes } = movement;
@@ -40,7 +42,7 @@ export function doseInWords(
     tempo && paceWords(tempo, strokes),
     holdS !== undefined && `hold ${holdS} s each time`,
     pauseS !== undefined && `pause ${pauseS} s in between`,
-    effortWords(dose, level),
+    effortWords(dose, level, foundKg),
     setCount(dose) > 1 && restS > 0 && `rest ${restS} s between sets`,
   ];
   return { amount: amountWords(setGroupsOf(dose)), how: how.flatMap((part) => (part ? [part] : [])) };
@@ -102,13 +104,15 @@ const ownLoadWords = ({ load = {} }: Dose): string[] =>
   });
 
 /** What the effort asks for, where a dose names one. */
-function effortWords({ effortPercent }: Dose, level: Pick<Level, 'load'>): string | null {
+function effortWords({ effortPercent }: Dose, level: Pick<Level, 'load'>, foundKg: number | null): string | null {
   if (effortPercent === undefined) return null;
   switch (effortMeans(level)) {
     case 'pressed':
       return `at ${effortPercent} % of your most`;
     case 'finds the load':
-      return `with what takes ${effortPercent} % of your most`;
+      return foundKg === null
+        ? `with what takes ${effortPercent} % of your most`
+        : `${Number(foundKg.toFixed(2))} kg, which takes ${effortPercent} % of your most`;
     case 'kept':
       return `the hand kept at ${effortPercent} % of its most throughout`;
     case 'pushed':

@@ -3,6 +3,7 @@ import { OWN_LOADS, OWN_LOAD_NAMES, type OwnLoadName } from '../vocabulary/own-l
 import type { Contact } from '../vocabulary/contacts.js';
 import type { Dose, OwnLoad } from './dose.js';
 import type { LevelLoad } from './load.js';
+import { roughHeightM } from './posture.js';
 import type { Level, Movement } from './movement.js';
 
 /** Standard gravity, m/s²: a spring of so many kilograms pushes back as hard as the weight. */
@@ -100,4 +101,28 @@ function stanceOver(stance: StanceOf, { wedgeDeg, handHeightM, awayM }: OwnLoad)
   const { leanDeg, hipAngleDeg, ...rest } = set;
   if (leanDeg !== undefined) return { ...rest, leanDeg, distanceM: awayM };
   return { ...rest, ...(hipAngleDeg !== undefined && { hipAngleDeg }), distanceM: awayM };
+}
+
+/** What a level has of its own, where a dose sets nothing over it; null where it follows from something else. */
+export function ownValueOf({ load }: Pick<Level, 'load'>, name: OwnLoadName): number | null {
+  const fields = load as Readonly<Partial<Record<string, unknown>>>;
+  const number = (field: string) => (typeof fields[field] === 'number' ? fields[field] : null);
+  switch (name) {
+    case 'massKg':
+      return number('massKg') ?? number('addedKg');
+    case 'springKg':
+    case 'bandKg':
+      return load.kind === 'resist' ? load.forceN / GRAVITY : null;
+    case 'handleMm':
+      return number('handleMm') ?? number('drumMm');
+    default:
+      return load.kind === 'body' ? standing(load.stance, name) : number(name);
+  }
+}
+
+/** How the hands stand. */
+function standing(stance: StanceOf, name: OwnLoadName): number | null {
+  if (name === 'wedgeDeg') return stance.wedgeDeg ?? 0;
+  if (name === 'handHeightM') return roughHeightM(stance);
+  return name === 'awayM' ? (stance.distanceM ?? null) : null;
 }

@@ -30,12 +30,16 @@ export function roundChanges(before: Sequence, after: Sequence, nameOf: (block: 
     const old = was.get(round.id);
     if (!old) return [`In rounds: ${named(after, round)}, ${roundWords(round)}`];
     const [oldWords, words] = [roundWords(old), roundWords(round)];
-    const [oldBlocks, blocks] = [named(before, old), named(after, round)];
+    // What was added or taken out is told as that.
+    const stays = (id: string) => before.blocks.some((block) => block.id === id) && after.blocks.some((block) => block.id === id); // prettier-ignore
+    const [oldIds, ids] = [old.blockIds.filter(stays), round.blockIds.filter(stays)];
+    const isSame = oldIds.length === ids.length && oldIds.every((id) => ids.includes(id));
     return [
-      ...(oldWords === words ? [] : [`Rounds of ${blocks}: ${oldWords} → ${words}`]),
-      ...(oldBlocks === blocks ? [] : [`Rounds of ${oldBlocks} → of ${blocks}`]),
+      ...(oldWords === words ? [] : [`Rounds of ${named(after, round)}: ${oldWords} → ${words}`]),
+      ...(isSame ? [] : [`Rounds of ${named(before, old)} → of ${named(after, round)}`]),
     ];
   });
-  const gone = [...was.values()].filter(({ id }) => !is.has(id));
+  const stands = ({ blockIds }: Round) => blockIds.some((id) => after.blocks.some((block) => block.id === id));
+  const gone = [...was.values()].filter((round) => !is.has(round.id) && stands(round));
   return [...told, ...gone.map((round) => `No longer in rounds: ${named(before, round)}`)];
 }

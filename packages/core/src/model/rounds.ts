@@ -115,3 +115,34 @@ function runsOf(blocks: readonly Block[], mine: ReadonlySet<string>, others: Rea
   close();
   return runs;
 }
+
+/** A round where nobody has said how it goes. */
+const USUAL_ROUND = { times: 3, restS: 60 } as const;
+
+/**
+ * A sequence in which the blocks from one to another are taken in rounds: as many of them as stand in the first one's phase. Rounds that it touches are taken
+ * in, and the first of them says how it goes.
+ */
+export function withRoundOver(sequence: Sequence, fromId: string, toId: string, id: string): Sequence {
+  const { blocks, rounds = [] } = sequence;
+  const placeOf = (blockId: string) => blocks.findIndex((block) => block.id === blockId);
+  const from = placeOf(fromId);
+  const phase = blocks[from]?.phase;
+  if (phase === undefined || placeOf(toId) < 0) return sequence;
+  const [first, last] = [Math.min(from, placeOf(toId)), Math.max(from, placeOf(toId))];
+  const chosen = new Set(
+    blocks
+      .slice(first, last + 1)
+      .filter((block) => block.phase === phase)
+      .map((block) => block.id),
+  );
+  const touched = rounds.filter(({ blockIds }) => blockIds.some((blockId) => chosen.has(blockId)));
+  for (const { blockIds } of touched) for (const blockId of blockIds) chosen.add(blockId);
+  const blockIds = blocks.flatMap((block) => (chosen.has(block.id) ? [block.id] : []));
+  const round: Round = { ...(touched[0] ?? { id, ...USUAL_ROUND }), blockIds };
+  const others = rounds.filter((other) => !touched.includes(other));
+  return {
+    ...sequence,
+    rounds: [...others, round].toSorted((a, b) => placeOf(a.blockIds[0] ?? '') - placeOf(b.blockIds[0] ?? '')),
+  };
+}

@@ -5,6 +5,7 @@ import type { GroupCourse } from '../effort/fatigue-course.js';
 import { peopleWords } from '../effort/doubt.js';
 import type { BlockHand, SessionAccount } from '../effort/session-account.js';
 import type { SessionView } from '../effort/session-view.js';
+import { timesOf } from '../model/rounds.js';
 import type { Sequence } from '../model/sequence.js';
 import type { Timeline } from '../timeline/timeline.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
@@ -33,6 +34,8 @@ export interface Coil {
   /** 1-based place in the sequence, and round. */
   readonly number: number;
   readonly round: number;
+  /** How many there are. */
+  readonly rounds: number;
   readonly phase: Phase;
   readonly startMs: number;
   readonly endMs: number;
@@ -111,7 +114,18 @@ export function potOf(session: PotSession, measure: PotMeasure, of: 'plan' | 'do
       };
     };
     const { phase } = turn;
-    return { blockId, number: blockIndex + 1, round, phase, startMs, endMs, left: half('left'), right: half('right') };
+    const rounds = timesOf(sequence, blockId);
+    return {
+      blockId,
+      number: blockIndex + 1,
+      round,
+      rounds,
+      phase,
+      startMs,
+      endMs,
+      left: half('left'),
+      right: half('right'),
+    };
   });
   // What was done was held, whatever was reckoned before.
   const cracks = of === 'plan' ? cracksOf(session) : [];

@@ -1,7 +1,6 @@
 import { CARRY_PACE_M_PER_S } from '../mechanics/external-load.js';
 import { type Dose, type Tempo, type Work, worksOf } from '../model/dose.js';
 import type { Level, Movement } from '../model/movement.js';
-import type { Block, Pacing } from '../model/sequence.js';
 import { handsInTurn } from '../vocabulary/hands.js';
 import { itemAt } from '../vocabulary/lists.js';
 import type { OneTurn } from './one-turn.js';

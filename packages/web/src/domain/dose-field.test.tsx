@@ -55,12 +55,32 @@ describe('a dose, typed', () => {
     expect(onChange.mock.calls.map(([dose]) => printDose(dose))).toEqual(['3x12 tempo1-2 rest60 L,R']);
   });
 
-  test('with an effort, where the level has a load of its own, is refused with the reason', async () => {
+  test('with a weight takes it; with the effort that finds one beside it, it is refused', async () => {
     const { user, input, onChange } = field('2x8 L,R', shippedMovement('weight.curl')!);
     await user.clear(input);
-    await user.type(input, '2x8 @50% L,R{Enter}');
-    expect(screen.getByRole('alert').textContent).toContain('This level has a load of its own');
+    await user.type(input, '2x8 @50% 4kg L,R{Enter}');
+    expect(screen.getByRole('alert').textContent).toContain(
+      'Give the effort, which finds the load, or the 4 kg: not both',
+    );
+    await user.clear(input);
+    await user.type(input, '2x8,1xmax 4kg L,R{Enter}');
+    expect(onChange.mock.calls.map(([dose]) => printDose(dose))).toEqual(['2x8,1xmax 4kg L,R']);
+  });
+
+  test('with a load that the level has no place for names what it has', async () => {
+    const { user, input, onChange } = field('2x8 L,R', shippedMovement('weight.curl')!);
+    await user.clear(input);
+    await user.type(input, '2x8 edge20 L,R{Enter}');
+    expect(screen.getByRole('alert').textContent).toContain('has no edge depth to set: it has weight');
     expect(onChange).not.toHaveBeenCalled();
+  });
+
+  test('that cannot be read has its wrong part marked, ready to be typed over', async () => {
+    const { user, input } = field();
+    await user.clear(input);
+    await user.type(input, '3x10 hard rest20{Enter}');
+    const { value, selectionStart, selectionEnd } = input as HTMLInputElement;
+    expect(value.slice(selectionStart!, selectionEnd!)).toBe('hard');
   });
 
   test('of the same meaning changes nothing', async () => {

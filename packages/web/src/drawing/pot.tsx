@@ -1,10 +1,9 @@
-import { clock, type Coil, type Crack, firstOf, type Hand, HANDS, lastOf, type Pot, isThrough } from '@clay-pot/core';
+import { clock, type Coil, firstOf, type Hand, HANDS, lastOf, type Pot } from '@clay-pot/core';
 import { LOAD_COLOURS, loadColour } from './load-colours.js';
-import { type KeyboardEvent, memo, useId } from 'react';
+import { type KeyboardEvent, useId } from 'react';
+import { CoilBand, CrackLine, Rounds } from './pot-marks.js';
+import { boxes, GUTTER, HALF, type Layer, profile, SIGN, type Stretch } from './pot-profile.js';
 
-/** Pixels of the drawing's own space. The middle stands at zero. */
-const HALF = 100;
-const GUTTER = 24;
 const TOP = 14;
 const FOOT = 18;
 
@@ -43,41 +42,17 @@ export function PotDrawing(props: PotProps) {
     top: y(Math.min(coil.endMs, builtMs ?? coil.endMs)),
     bottom: y(coil.startMs),
   }));
+  const firsts = firstCoils(coils);
   // Where coils can be chosen, one of them is the current one.
-  // A block that is taken in rounds has several coils and is chosen once.
-  const firsts = coils.filter(({ blockId }, index) => coils.findIndex((coil) => coil.blockId === blockId) === index);
-  const current = onSelect && (firsts.find(({ blockId }) => blockId === selectedId) ?? coils[0]);
-
-  function onKeyDown(event: KeyboardEvent<SVGSVGElement>) {
-    const step = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
-    if (event.key === 'Enter' && current) {
-      document.getElementById(`block-${current.blockId}`)?.focus();
-      event.preventDefault();
-      return;
-    }
-    if (!step || !current) return;
-    event.preventDefault();
-    event.stopPropagation();
-    const next = firsts[firsts.indexOf(current) + step];
-    if (next) onSelect(next.blockId);
-  }
+  const current = onSelect && (firsts.find(({ blockId }) => blockId === selectedId) ?? firsts[0]);
 
   const width = 2 * (HALF + GUTTER);
   return (
     <svg
       viewBox={`${-HALF - GUTTER} 0 ${width} ${heightPx}`}
       className={className}
-      role={current ? 'slider' : 'img'}
       aria-label={description}
-      {...(current && {
-        tabIndex: 0,
-        'aria-orientation': 'vertical' as const,
-        'aria-valuemin': 1,
-        'aria-valuemax': firsts.length,
-        'aria-valuenow': current.number,
-        'aria-valuetext': coilWords(current, props.nameOf),
-        onKeyDown,
-      })}
+      {...(current ? sliderOf(current, firsts, props) : { role: 'img' })}
       onPointerLeave={() => onHover?.(null)}
       fontFamily="'Atkinson Hyperlegible Next Variable', system-ui, sans-serif"
       fontSize={9}
@@ -91,6 +66,7 @@ export function PotDrawing(props: PotProps) {
       {builtMs !== undefined && pot.coils.length > 0 && <Sketch pot={pot} y={y} />}
       {layers.length > 0 && HANDS.map((hand) => <Half key={hand} hand={hand} layers={layers} hatch={hatch} />)}
       {layers.length > 0 && <Over layers={layers} pot={pot} y={y} />}
+      {!props.bare && <Rounds layers={layers} />}
       {layers.map(({ coil, top, bottom }) => (
         <CoilBand
           key={`${coil.blockId} ${coil.round}`}
@@ -107,6 +83,42 @@ export function PotDrawing(props: PotProps) {
         pot.cracks.map((crack) => <CrackLine key={`${crack.key} ${crack.blockId}`} crack={crack} pot={pot} y={y} />)}
     </svg>
   );
+}
+
+/** One coil a block: taken in rounds it has several, and is chosen once. */
+const firstCoils = (coils: readonly Coil[]) =>
+  coils.filter(({ blockId }, index) => coils.findIndex((coil) => coil.blockId === blockId) === index);
+
+/** Of the coils, the one that is chosen stands on a scale from foot to rim. */
+const sliderOf = (current: Coil, coils: readonly Coil[], { nameOf, onSelect }: PotProps) => ({
+  role: 'slider',
+  tabIndex: 0,
+  'aria-orientation': 'vertical' as const,
+  'aria-valuemin': 1,
+  'aria-valuemax': coils.length,
+  'aria-valuenow': current.number,
+  'aria-valuetext': coilWords(current, nameOf),
+  onKeyDown: (event: KeyboardEvent<SVGSVGElement>) => stepAlong(event, coils, current, onSelect),
+});
+
+/** Up and down from coil to coil; Enter goes to the block's row. */
+function stepAlong(
+  event: KeyboardEvent<SVGSVGElement>,
+  coils: readonly Coil[],
+  current: Coil | undefined,
+  onSelect: PotProps['onSelect'],
+): void {
+  const step = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+  if (event.key === 'Enter' && current) {
+    document.getElementById(`block-${current.blockId}`)?.focus();
+    event.preventDefault();
+    return;
+  }
+  if (!step || !current) return;
+  event.preventDefault();
+  event.stopPropagation();
+  const next = coils[coils.indexOf(current) + step];
+  if (next) onSelect?.(next.blockId);
 }
 
 /** The pot that it will be, as a line: what has been done is built into it. */
@@ -172,60 +184,7 @@ function Ground({ pot, y, bare }: { pot: Pot; y: (ms: number) => number; bare: b
   );
 }
 
-interface CoilProps {
-  coil: Coil;
-  top: number;
-  bottom: number;
-  marked: boolean;
-  numbered: boolean;
-  onSelect: ((blockId: string) => void) | undefined;
-  onHover: ((blockId: string | null) => void) | undefined;
-}
-
-const SIGN: Record<Hand, 1 | -1> = { left: -1, right: 1 };
 const WALL: Record<Hand, string> = { left: 'var(--color-cobalt)', right: 'var(--color-ochre-fill)' };
-/** Coils flatter than this have no room for a number. */
-const NUMBER_FROM_PX = 9;
-
-/** The whole height of a coil takes the pointer, however thin its walls are; its number stands beside it. */
-const CoilBand = memo(function CoilBand({ coil, top, bottom, marked, numbered, onSelect, onHover }: CoilProps) {
-  const height = round(Math.max(0, bottom - top));
-  return (
-    <g
-      data-coil={coil.blockId}
-      transform={`translate(0 ${round(top)})`}
-      style={onSelect && { cursor: 'pointer' }}
-      onClick={() => onSelect?.(coil.blockId)}
-      onPointerEnter={() => onHover?.(coil.blockId)}
-    >
-      <rect
-        x={-HALF - GUTTER}
-        width={2 * (HALF + GUTTER)}
-        height={height}
-        fill={marked ? 'var(--color-ink)' : 'transparent'}
-        fillOpacity={marked ? 0.12 : 0}
-      />
-      {numbered && (marked || height >= NUMBER_FROM_PX) && (
-        <text
-          x={-HALF - GUTTER + 2}
-          y={height / 2 + 3}
-          fontWeight={marked ? 800 : 400}
-          fill={marked ? 'var(--color-ink)' : 'var(--color-ash)'}
-        >
-          {coil.number}
-        </text>
-      )}
-    </g>
-  );
-});
-
-/** A coil as far as it is drawn: pixels from the top. */
-interface Layer {
-  readonly coil: Coil;
-  readonly top: number;
-  readonly bottom: number;
-}
-
 /** One hand's half: bare clay, glaze as far as capacity reaches in the colours of effort, the wall in the hand's own colour. */
 function Half({ hand, layers, hatch }: { hand: Hand; layers: readonly Layer[]; hatch: string }) {
   const clip = useId();
@@ -285,68 +244,6 @@ function Band({ sign, layers, hand }: { sign: 1 | -1; layers: readonly Layer[]; 
     </>
   );
 }
-
-const round = (value: number) => Math.round(value * 10) / 10;
-
-/** The coils of one glaze as one path: an edit moves many coils, and each element that moves costs its part of the frame. */
-function boxes(x: number, layers: readonly Layer[], takes: (coil: Coil) => boolean): string {
-  return layers
-    .filter(({ coil }) => takes(coil))
-    .map(({ top, bottom }) => `M${x},${round(top)}h${HALF}V${round(bottom)}h${-HALF}Z`)
-    .join('');
-}
-
-interface Stretch {
-  readonly top: number;
-  readonly bottom: number;
-  /** Widths at the bottom and the top, 0–1. */
-  readonly low: number;
-  readonly high: number;
-}
-/** The wall turns from one coil's width to the next over this much, at most half of either. */
-const TURN_PX = 7;
-
-/** The profile of one side from foot to rim, turning softly from coil to coil, as a thrown wall does. */
-function profile(sign: 1 | -1, stretches: readonly Stretch[]): string {
-  const first = firstOf(stretches);
-  const x = (width: number) => round(sign * width * HALF);
-  let path = `M0,${round(first.bottom)}H${x(first.low)}`;
-  stretches.forEach(({ top, bottom, high }, index) => {
-    const next = stretches[index + 1];
-    if (!next) {
-      path += `L${x(high)},${round(top)}`;
-      return;
-    }
-    const turn = Math.min(TURN_PX, (bottom - top) / 2, (next.bottom - next.top) / 2);
-    path += `L${x(high)},${round(top + turn)}C${x(high)},${round(top)} ${x(next.low)},${round(top)} ${x(next.low)},${round(top - turn)}`;
-  });
-  return path;
-}
-
-/** A crack runs in from the wall, in the stop colour on a light edge. */
-function CrackLine({ crack, pot, y }: { crack: Crack; pot: Pot; y: (ms: number) => number }) {
-  const coil = pot.coils.find(({ blockId, startMs, endMs }) => blockId === crack.blockId && crack.atMs >= startMs && crack.atMs <= endMs); // prettier-ignore
-  if (!coil) return null;
-  const sign = SIGN[crack.hand];
-  const through = isThrough(crack);
-  const reach = Math.max(26, coil[crack.hand].width * HALF + 6);
-  const at = y(crack.atMs);
-  const points = CRACK.map(([share, offset]) => `${round(sign * reach * share)},${round(at + offset)}`).join(' ');
-  return (
-    <g pointerEvents="none" fill="none" strokeLinejoin="bevel">
-      <polyline points={points} stroke="var(--color-white)" strokeWidth={through ? 5 : 3} />
-      <polyline points={points} stroke="var(--color-iron)" strokeWidth={through ? 2.4 : 1} />
-    </g>
-  );
-}
-const CRACK = [
-  [1, 0],
-  [0.86, -5],
-  [0.74, 3],
-  [0.56, -7],
-  [0.44, 2],
-  [0.24, -4],
-] as const;
 
 /** A coil in words, for those who do not see it. */
 export function coilWords(coil: Coil, nameOf: (blockId: string) => string): string {

@@ -5,7 +5,11 @@ import fc from 'fast-check';
 import {
   addBlock,
   changeBlock,
+  changeRound,
   changeSequence,
+  groupBlocks,
+  groupWithNext,
+  ungroup,
   dropBlock,
   duplicateBlock,
   moveBlock,
@@ -36,6 +40,44 @@ const sample: Sequence = {
 const doc = () => useEditor.getState().document!;
 const order = () => doc().blocks.map(({ id, phase }) => `${id} ${phase}`);
 beforeEach(() => openSequence(sample));
+
+describe('rounds', () => {
+  const rounds = () => doc().rounds?.map(({ blockIds, times, restS }) => [blockIds.join(''), times, restS]);
+
+  test('a block is taken in rounds with the next, the next one joins, and undo takes each back', () => {
+    addBlock(shippedMovement('free.side-sweeps')!, shippedMovement('free.side-sweeps')!.ladder[0]);
+    groupWithNext('a');
+    const [first, second] = doc().blocks;
+    expect(rounds()).toEqual([[`${first!.id}${second!.id}`, 3, 60]]);
+    groupWithNext('a');
+    expect(doc().rounds![0]!.blockIds).toHaveLength(3);
+    expect(checkSequence(doc(), shippedMovement)).toEqual([]);
+    undo();
+    expect(doc().rounds![0]!.blockIds).toHaveLength(2);
+    ungroup('a');
+    expect(doc().rounds).toBeUndefined();
+  });
+
+  test('over a stretch of blocks: of the first one’s phase only, and a round that it touches is taken in', () => {
+    groupBlocks('a', 'c');
+    expect(rounds()).toEqual([['ab', 3, 60]]);
+    changeRound({ ...doc().rounds![0]!, times: 4, change: { fasterPercent: 20, levels: 0 } });
+    expect(doc().rounds![0]).toMatchObject({ times: 4, change: { fasterPercent: 20 } });
+    changeRound({ ...doc().rounds![0]!, change: { fasterPercent: 0 } });
+    expect(doc().rounds![0]).not.toHaveProperty('change');
+    groupBlocks('b', 'b');
+    expect(rounds()).toEqual([['ab', 4, 60]]);
+  });
+
+  test('a block that leaves its phase leaves its round, and the last one takes the round along', () => {
+    groupBlocks('a', 'b');
+    moveBlock('b', 1);
+    expect(rounds()).toEqual([['a', 3, 60]]);
+    removeBlock('a');
+    expect(doc().rounds).toBeUndefined();
+    expect(checkSequence(doc(), shippedMovement)).toEqual([]);
+  });
+});
 
 describe('the sequence in the editor', () => {
   test('undo and redo walk through every change, and opening forgets the steps before', () => {

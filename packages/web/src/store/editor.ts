@@ -15,7 +15,13 @@ import {
   USUAL_PHASE,
   type RecordedCaution,
   same,
+  type Round,
+  ROUND_LIMITS,
+  roundOf,
   type Sequence,
+  fittedTo,
+  withRoundOver,
+  withRounds,
 } from '@clay-pot/core';
 import { knownMovement, methodFor } from './library.js';
 import { v7 as uuid } from 'uuid';
@@ -72,21 +78,28 @@ export function changeSequence(change: Partial<Omit<Sequence, 'blocks'>>): void 
 
 function changeBlocks(change: (blocks: readonly Block[]) => readonly Block[]): void {
   useEditor.setState(({ document }) =>
-    document ? { document: { ...document, blocks: inPhaseOrder(change(document.blocks)) } } : {},
+    document ? { document: withRounds({ ...document, blocks: inPhaseOrder(change(document.blocks)) }) } : {},
   );
 }
 
 /** Changes something of a block. */
-export function changeBlock(id: string, change: Partial<Omit<Block, 'id'>>): void {
+export function changeBlock(id: string, change: Partial<Omit<Loose, 'id'>>): void {
   changeBlocks((blocks) => blocks.map((block) => (block.id === id ? tidied({ ...block, ...change }) : block)));
 }
 
-/** An empty note is no note. */
-function tidied(block: Block): Block {
-  if (block.note !== '') return block;
-  const { note: _empty, ...rest } = block;
-  return rest;
+/** An empty note is no note, no seconds are no break, and no stop is none to look at. */
+function tidied({ note, breakS, lookAgain, ...block }: Loose): Block {
+  return {
+    ...block,
+    ...(breakS && { breakS }),
+    ...(lookAgain && lookAgain.length > 0 && { lookAgain }),
+    ...(note && { note }),
+  };
 }
+/** What may be set to nothing. */
+type Loose = Omit<Block, 'note' | 'breakS' | 'lookAgain'> & {
+  readonly [K in 'note' | 'breakS' | 'lookAgain']?: Block[K] | undefined;
+};
 
 /** Carries out a fix: one step to undo, however many blocks it touches. */
 export function carryOut(edits: readonly Edit[]): void {
@@ -161,6 +174,39 @@ export function moveBlock(id: string, step: 1 | -1): void {
   });
 }
 
+/** Takes the blocks from one to another in rounds. */
+export function groupBlocks(fromId: string, toId: string): void {
+  useEditor.setState(({ document }) => (document ? { document: withRoundOver(document, fromId, toId, uuid()) } : {}));
+}
+
+/** Takes a block in rounds with the one that follows it, or what is in rounds already with the next one too; at the end of its phase with the one before. */
+export function groupWithNext(id: string): void {
+  const { document } = useEditor.getState();
+  const index = document?.blocks.findIndex((block) => block.id === id) ?? -1;
+  const block = document?.blocks[index];
+  if (!document || !block) return;
+  const last = roundOf(document, id)?.blockIds.at(-1) ?? id;
+  const behind = document.blocks[document.blocks.findIndex((each) => each.id === last) + 1];
+  const before = document.blocks[index - 1];
+  const mate = [behind, before].find((each) => each?.phase === block.phase);
+  groupBlocks(id, mate?.id ?? id);
+}
+
+/** Each block of the round that this one stands in is done once. */
+export function ungroup(id: string): void {
+  const { document } = useEditor.getState();
+  const round = document && roundOf(document, id);
+  if (round) carryOut([{ kind: 'ungroup', roundId: round.id }]);
+}
+
+/** Changes how a round goes; a change of nothing is none. */
+export function changeRound(round: Round): void {
+  const { change, ...rest } = round;
+  const kept = change && Object.fromEntries(Object.entries(change).filter(([, value]) => value !== 0));
+  const clean: Round = { ...rest, ...(kept && Object.keys(kept).length > 0 && { change: kept }) };
+  if (rest.times >= ROUND_LIMITS.times.min) carryOut([{ kind: 'round', round: clean }]);
+}
+
 /** Dropped on another block: takes that one's place and phase. */
 export function dropBlock(id: string, ontoId: string): void {
   changeBlocks((blocks) => {
@@ -183,5 +229,5 @@ export function stepLevel(id: string, step: 1 | -1): void {
   if (!block || !movement || !next) return;
   const now = findLevel(movement, block.levelId);
   const isUsual = same(now?.dose, block.dose);
-  changeBlock(id, { levelId: next.id, ...(isUsual && { dose: next.dose }) });
+  changeBlock(id, { levelId: next.id, dose: isUsual ? next.dose : fittedTo(block.dose, next, movement) });
 }

@@ -1,8 +1,22 @@
-import { type Block, findLevel, parseDose, type Phase, type Sequence, USUAL_PACING, usualWay } from '@clay-pot/core';
+import {
+  type Block,
+  findLevel,
+  parseDose,
+  type Phase,
+  type Round,
+  type RoundChange,
+  type Sequence,
+  USUAL_PACING,
+  usualWay,
+} from '@clay-pot/core';
 import { shippedMovement, type METHODS } from '@clay-pot/core/library';
 
 /** phase, movement, level, and a dose where it departs from the level's usual one. */
-type Line = readonly [phase: Phase, movementId: string, levelId: string, dose?: string];
+type Line = readonly [phase: Phase, movementId: string, levelId: string, dose?: string, stops?: Stops];
+/** A break before a block, and where somebody looks again. */
+type Stops = Pick<Block, 'breakS' | 'lookAgain'>;
+/** From which block to which, by their numbers, how often and with what rest. */
+type Turns = readonly [from: number, to: number, times: number, restS: number, change?: RoundChange];
 
 function write(
   title: string,
@@ -10,18 +24,27 @@ function write(
   budgetMin: number,
   methodId: keyof typeof METHODS,
   lines: readonly Line[],
+  turns: readonly Turns[] = [],
 ): Sequence {
-  const blocks = lines.map(([phase, movementId, levelId, text], index): Block => {
+  const blocks = lines.map(([phase, movementId, levelId, text, stops], index): Block => {
     const movement = shippedMovement(movementId);
     const level = movement && findLevel(movement, levelId);
     if (!movement || !level) throw new Error(`The demo names an unknown level: ${movementId} ${levelId}`);
     const dose = text ? parseDose(text, usualWay(movement)) : level.dose;
-    return { id: `b${index + 1}`, phase, movementId, levelId, dose };
+    return { id: `b${index + 1}`, phase, movementId, levelId, dose, ...stops };
   });
-  return { title, purpose, budgetMin, pacing: USUAL_PACING, blocks, methodId };
+  const rounds = turns.map(([from, to, times, restS, change], index): Round => ({
+    id: `round-${index + 1}`,
+    blockIds: blocks.slice(from - 1, to).map(({ id }) => id),
+    times,
+    restS,
+    ...(change && { change }),
+  }));
+  const document = { title, purpose, budgetMin, pacing: USUAL_PACING, blocks, methodId };
+  return rounds.length > 0 ? { ...document, rounds } : document;
 }
 
-/** The six sequences of Lanternfield Hall. */
+/** The sequences of Lanternfield Hall. */
 export const DEMO_SEQUENCES = {
   class: write(
     'Lantern class, twenty minutes',
@@ -133,6 +156,65 @@ export const DEMO_SEQUENCES = {
     ['settle', 'settle.shakes', 'hanging'],
     ['settle', 'settle.resting-breaths', 'seated'],
   ]),
+  turns: write(
+    'Opposites by turns',
+    'Curl and answer taken in turn, then carries for the lantern poles; the last one until the form fails.',
+    30,
+    'grip-and-iron',
+    [
+      ['prepare', 'free.open-close', 'slow', '1x12 tempo2-2'],
+      ['prepare', 'free.wrist-circles', 'free-fist', '1x3 @40% tempo5-5 L,R <>'],
+      ['prepare', 'free.side-sweeps', 'free'],
+      ['range', 'stretch.flexors', 'open', '1x20s L,R'],
+      ['range', 'stretch.extensors', 'open', '1x20s L,R'],
+      ['load', 'grip.band-opening', 'light', '1x30 tempo1-1'],
+      ['strength', 'weight.curl', 'light', '1x10 @40% tempo1-2 L,R'],
+      ['strength', 'weight.reverse-curl', 'light', '1x10 @40% tempo1-2 L,R'],
+      ['strength', 'grip.bar-carry', 'light', '2x30m,1xmax60m rest60', { breakS: 45 }],
+      ['strength', 'grip.band-opening', 'held', '1x8 2s tempo1-2'],
+      ['settle', 'settle.long-flexors', 'easy', '1xease60s L,R'],
+      ['settle', 'settle.shakes', 'hanging'],
+    ],
+    [[7, 8, 3, 60, { morePercent: -10 }]],
+  ),
+  clock: write(
+    'Lantern class by the clock',
+    'Half a minute each; the second time round is faster.',
+    16,
+    'daily-range',
+    [
+      ['prepare', 'free.open-close', 'slow', '1x30s'],
+      ['prepare', 'free.bending-waves', 'arms-forward', '1x30s'],
+      ['prepare', 'free.forearm-turns', 'bent', '1x30s'],
+      ['prepare', 'free.wrist-circles', 'free-fist', '1x20s LR <>'],
+      ['range', 'stretch.palm-press', 'up', '1x20s', { breakS: 20 }],
+      ['range', 'stretch.back-to-back', 'low', '1x20s'],
+      ['range', 'rock.palm-fore-aft', 'behind', '1x30s', { breakS: 20 }],
+      ['load', 'rock.fist-rolls', 'all-fours', '1x30s'],
+      ['skill', 'bearing.palm-support', 'knees-back', '2x20s rest20'],
+      ['settle', 'settle.long-extensors', 'easy', '1x20s L,R'],
+      ['settle', 'settle.shakes', 'hanging', '1x30s'],
+      ['settle', 'settle.resting-breaths', 'seated'],
+    ],
+    [[1, 4, 2, 15, { fasterPercent: 25 }]],
+  ),
+  looking: write(
+    'Careful, and looking again',
+    'Low effort at gentle angles; hands are compared before and after.',
+    18,
+    'careful-return',
+    [
+      ['prepare', 'free.open-close', 'slow', '1x12 tempo2-2'],
+      ['prepare', 'free.wrist-circles', 'supported-fist', '1x4 tempo3-3 L,R <>', { lookAgain: ['between hands'] }],
+      ['range', 'stretch.flexors', 'curled', '1xease30s L,R'],
+      ['load', 'isometric.extension', 'gentle', '1x5 @20% 3s tempo1-1 pause3 L,R'],
+      ['load', 'isometric.flexion', 'gentle', '1x5 @20% 3s tempo1-1 pause3 L,R'],
+      ['load', 'rock.palm-fore-aft', 'behind', '1x8 wedge20', { breakS: 30, lookAgain: ['after'] }],
+      ['settle', 'stretch.back-to-back', 'low', '1x20s'],
+      ['settle', 'settle.shakes', 'hanging'],
+      ['settle', 'settle.resting-breaths', 'seated'],
+    ],
+  ),
   faults: write(
     'Find what is wrong',
     'An exercise for new coaches: ten faults were put in on purpose.',

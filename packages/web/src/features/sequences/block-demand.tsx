@@ -3,6 +3,9 @@ import {
   type Block,
   carryTimeS,
   demandOf,
+  foundKilograms,
+  KILOGRAMS,
+  ownLoadsOf,
   firstOf,
   HANDS,
   type Level,
@@ -10,13 +13,15 @@ import {
   type Person,
   rollerWork,
   STRENGTH_WORDS,
+  withOwnLoad,
 } from '@clay-pot/core';
 import { Link, useParams } from 'react-router';
-import { readingText } from '../../domain/units.js';
+import { metricText, readingText } from '../../domain/units.js';
 import { SideMark } from '../../ui/marks.js';
 import { DemandLine } from '../../domain/demand-line.js';
 import { LevelPicture } from '../../domain/level-picture.js';
 import type { ForWhom } from '../../domain/for-whom.js';
+import { changeDose } from '../../store/editor.js';
 
 /** What the selected block asks of the athlete in view, with its picture and the way to the load bench. */
 export function BlockDemand({
@@ -42,12 +47,13 @@ export function BlockDemand({
     <div className="flex items-center gap-3">
       <LevelPicture
         movement={movement}
-        level={level}
+        level={withOwnLoad(level, block.dose.load)}
         body={person.body}
         className="h-22 w-36 shrink-0 border border-line bg-white [--figure-line:1.7px]"
       />
       <div className="min-w-0">
         <Demand person={person} block={block} level={level} />
+        <FoundLoad seen={seen} block={block} movement={movement} level={level} />
         <p className="text-fine text-ink-soft">
           For {name}.{level.meantFor && ` Its usual dose is ${STRENGTH_WORDS[level.meantFor]}.`}{' '}
           {level.load.kind !== 'rest' && (
@@ -90,6 +96,30 @@ function Demand({ person, block, level }: { person: Person; block: Block; level:
         </p>
       )}
     </>
+  );
+}
+
+/** What the effort of a dose comes to for the person in view, as a weight that can be kept instead. */
+function FoundLoad({ seen, block, movement, level }: Parameters<typeof BlockDemand>[0]) {
+  const { dose } = block;
+  const kg = foundKilograms(seen.person, level, dose);
+  const name = KILOGRAMS.find((each) => ownLoadsOf(level, movement).includes(each));
+  if (kg === null || !name) return null;
+  const rounded = Math.round(kg * 100) / 100;
+  const { effortPercent, ...rest } = dose;
+  return (
+    <p className="flex flex-wrap items-center gap-x-2 text-small">
+      <span>
+        {effortPercent} % for {seen.name}: <b className="figures">{metricText('kg', rounded, 2)}</b>
+      </span>
+      <button
+        type="button"
+        className="underline underline-offset-2"
+        onClick={() => changeDose(block.id, { ...rest, load: { ...dose.load, [name]: rounded } })}
+      >
+        Keep this weight
+      </button>
+    </p>
   );
 }
 

@@ -14,6 +14,7 @@ import {
   PHASES,
   type RecordedCaution,
   resolveBlock,
+  roundOf,
   type Sequence,
   type Severity,
   summarise,
@@ -31,6 +32,8 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import type { Athlete } from '@clay-pot/contracts';
 import { knownMovement, useKnown } from '../../store/library.js';
 import { dropBlock, useEditor, useHovered } from '../../store/editor.js';
+import { groupsOf } from '../../domain/in-order.js';
+import { RoundGroup } from './round-group.js';
 import { BlockRow, type Concern } from './block-row.js';
 import { type Seen, timelineOf } from '../../domain/session-view.js';
 import { useMemo } from 'react';
@@ -65,6 +68,25 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
   const spans = new Map(timeline.blocks.map((span) => [span.blockId, span.lengthMs]));
   const { byPhase } = summarise(timeline);
 
+  const row = (block: Block) => {
+    const { movement } = resolveBlock(block, knownMovement);
+    return (
+      <BlockRow
+        key={block.id}
+        block={block}
+        number={blocks.indexOf(block) + 1}
+        movement={movement}
+        durationMs={spans.get(block.id) ?? 0}
+        selected={block.id === selectedId}
+        hovered={block.id === hoveredId}
+        inRounds={roundOf(document, block.id) !== undefined}
+        mark={marks.get(block.id) ?? null}
+        concerns={blockConcerns(block, movement, athlete, seen.view.athlete?.cautions ?? [])}
+        seen={seen.whom}
+      />
+    );
+  };
+
   if (!blocks.length) {
     return (
       <p className="py-10 text-ink-soft">
@@ -84,23 +106,15 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
                 <span className="font-text text-small font-normal text-ink-soft figures">{clock(byPhase[phase])}</span>
               </h2>
               <ol>
-                {inPhase.map((block) => {
-                  const movement = resolveBlock(block, knownMovement).movement;
-                  return (
-                    <BlockRow
-                      key={block.id}
-                      block={block}
-                      number={blocks.indexOf(block) + 1}
-                      movement={movement}
-                      durationMs={spans.get(block.id) ?? 0}
-                      selected={block.id === selectedId}
-                      hovered={block.id === hoveredId}
-                      mark={marks.get(block.id) ?? null}
-                      concerns={blockConcerns(block, movement, athlete, seen.view.athlete?.cautions ?? [])}
-                      seen={seen.whom}
-                    />
-                  );
-                })}
+                {groupsOf(document, inPhase).map(({ round, members }) =>
+                  round ? (
+                    <RoundGroup key={round.id} round={round} names={members.map(nameOf)}>
+                      {members.map(row)}
+                    </RoundGroup>
+                  ) : (
+                    members.map(row)
+                  ),
+                )}
               </ol>
             </section>
           );
@@ -109,6 +123,8 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
     </DndContext>
   );
 }
+
+const nameOf = (block: Block): string => resolveBlock(block, knownMovement).movement.name;
 
 /** One and the same, so that rows without concerns are not drawn anew. */
 const NO_CONCERNS: readonly Concern[] = [];

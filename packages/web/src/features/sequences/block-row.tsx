@@ -3,12 +3,11 @@ import { CSS } from '@dnd-kit/utilities';
 import {
   type Block,
   clock,
-  type Dose,
   findLevel,
   type Level,
   type Movement,
   neighbourLevel,
-  obeysEffort,
+  effortMeans,
   SEQUENCE_LIMITS,
   type Severity,
   unusualInDose,
@@ -23,7 +22,9 @@ import { useToast } from '../../ui/toast.js';
 import { BlockDemand } from './block-demand.js';
 import { LevelPicture } from '../../domain/level-picture.js';
 import { DoseField } from '../../domain/dose-field.js';
+import { BlockStops } from './block-stops.js';
 import { DoseSteppers } from './dose-steppers.js';
+import { RoundHandle } from './round-handle.js';
 import { followSelection } from './follow-selection.js';
 import type { ForWhom } from '../../domain/for-whom.js';
 
@@ -40,6 +41,7 @@ interface Props {
   durationMs: number;
   selected: boolean;
   hovered: boolean;
+  inRounds: boolean;
   /** The gravest thing that the checks say of it. */
   mark: Severity | null;
   /** Why this block deserves a second look for the athlete in view. */
@@ -69,7 +71,7 @@ export const BlockRow = memo(function BlockRow(props: Props) {
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={`relative border-b border-line border-l-4 bg-porcelain py-1.5 pr-1.5 pl-1.5 [contain-intrinsic-height:auto_3.4rem] [content-visibility:auto] ${selected ? 'border-l-ink bg-white' : hovered ? 'border-l-ash bg-ground' : 'border-l-transparent'} ${isDragging ? 'z-10 shadow-lg' : ''}`}
     >
-      <div className="grid grid-cols-[auto_1.4rem_2.75rem_minmax(0,1fr)_minmax(0,1.2fr)_2.75rem_auto] items-start gap-x-1.5">
+      <div className="grid grid-cols-[auto_1.4rem_3.5rem_minmax(0,1fr)_auto_auto] items-start gap-x-1.5">
         <button
           type="button"
           ref={setActivatorNodeRef}
@@ -84,24 +86,22 @@ export const BlockRow = memo(function BlockRow(props: Props) {
           {number}
           {mark && <CheckMark severity={mark} />}
         </span>
-        <LevelPicture silent movement={movement} level={level} handOnly className="h-11 w-full" />
-        <div className="min-w-0 pl-1.5">
-          <p className="truncate pt-1 leading-tight font-semibold" title={movement.name}>
-            {movement.name}
-          </p>
+        <LevelPicture silent movement={movement} level={level} handOnly className="row-span-2 h-16 w-full" />
+        <p className="min-w-0 pt-1 pl-1.5 leading-tight font-semibold">{movement.name}</p>
+        <span className="mt-0.5 text-right figures">{clock(durationMs)}</span>
+        <RowTools block={block} name={movement.name} inRounds={props.inRounds} />
+        <div className="col-span-3 col-start-4 grid grid-cols-[minmax(7.5rem,2fr)_minmax(0,3fr)] items-start gap-x-2 pl-1.5">
           <LevelSteps blockId={block.id} movement={movement} level={level} />
-        </div>
-        <div className="min-w-0">
           <DoseField
             dose={block.dose}
             movement={movement}
             level={level}
             onChange={(dose) => changeDose(block.id, dose)}
           />
-          <DoseMarks dose={block.dose} movement={movement} level={level} />
+          <div className="col-span-2">
+            <DoseMarks block={block} movement={movement} level={level} />
+          </div>
         </div>
-        <span className="mt-1.5 text-right figures">{clock(durationMs)}</span>
-        <RowTools block={block} name={movement.name} />
       </div>
       {(selected || concerns.length > 0) && (
         <div className="mt-2 grid gap-2 pl-12">
@@ -151,8 +151,9 @@ function LevelSteps({ blockId, movement, level }: { blockId: string; movement: M
 }
 
 /** Hands, directions and effort of a dose at a glance. */
-function DoseMarks({ dose, movement, level }: { dose: Dose; movement: Movement; level: Level }) {
+function DoseMarks({ block, movement, level }: { block: Block; movement: Movement; level: Level }) {
   const { directions } = movement;
+  const { dose, breakS, lookAgain } = block;
   return (
     <div className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-0.5 text-small">
       <SidePlanMark plan={dose.sides} />
@@ -161,7 +162,9 @@ function DoseMarks({ dose, movement, level }: { dose: Dose; movement: Movement; 
           {dose.directions === 'each' ? 'both directions' : directions[dose.directions === 'first' ? 0 : 1]}
         </span>
       )}
-      {dose.effortPercent !== undefined && obeysEffort(level) && <EffortMark percent={dose.effortPercent} />}
+      {dose.effortPercent !== undefined && effortMeans(level) !== null && <EffortMark percent={dose.effortPercent} />}
+      {breakS !== undefined && <span className="text-ink-soft figures">after a break of {breakS} s</span>}
+      {lookAgain && <span className="text-ink-soft">look again: {lookAgain.join(', ')}</span>}
     </div>
   );
 }
@@ -181,6 +184,7 @@ function Opened({ block, movement, level, seen }: Pick<Props, 'block' | 'movemen
         level={level}
         onChange={(dose) => changeDose(block.id, dose)}
       />
+      <BlockStops block={block} onChange={(change) => changeBlock(block.id, change)} />
       <input
         key={block.note}
         aria-label={`Note for ${movement.name}`}
@@ -212,9 +216,10 @@ function CheckMark({ severity }: { severity: Severity }) {
   );
 }
 
-function RowTools({ block, name }: { block: Block; name: string }) {
+function RowTools({ block, name, inRounds }: { block: Block; name: string; inRounds: boolean }) {
   return (
     <div className="flex">
+      <RoundHandle blockId={block.id} name={name} inRounds={inRounds} />
       <IconButton name={`Duplicate ${name}`} onClick={() => duplicateBlock(block.id)}>
         <Copy size={15} />
       </IconButton>

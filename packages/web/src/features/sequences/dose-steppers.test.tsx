@@ -48,6 +48,33 @@ describe('a dose by steppers', () => {
     expect(now.holdS).toBe(1);
   });
 
+  test('sets that differ follow the first ones, and end by count or when the form fails', async () => {
+    const { user } = show(<Stepped from="2x8 rest20 L,R" />);
+    await user.click(button('More sets that differ'));
+    await user.click(button('More repetitions, part 2'));
+    expect(printDose(now)).toBe('2x8,1x9 rest20 L,R');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'ends, part 2' }), 'when form fails');
+    expect(printDose(now)).toBe('2x8,1xmax9 rest20 L,R');
+    await user.click(button('Remove sets, part 2'));
+    expect(printDose(now)).toBe('2x8 rest20 L,R');
+  });
+
+  test('a weight begins at the level’s own; an effort takes its place, and the weight of the effort', async () => {
+    const { user } = show(<Stepped from="2x8 L,R" movement={shippedMovement('weight.curl')!} />);
+    expect(shown('weight, kg')).toBe('3');
+    await user.click(button('More weight, kg'));
+    expect(printDose(now)).toBe('2x8 3.5kg L,R');
+    await user.click(button('More effort that finds the load, %'));
+    expect(printDose(now)).toBe('2x8 @5% L,R');
+    expect(screen.queryByRole('group', { name: 'weight, kg' })).toBeNull();
+  });
+
+  test('a pause that is stepped down to nothing is gone', async () => {
+    const { user } = show(<Stepped from="2x8 pause1 L,R" />);
+    await user.click(button('Fewer pause, s'));
+    expect('pauseS' in now).toBe(false);
+  });
+
   test('nothing can be stepped over its limits', async () => {
     const { user } = show(<Stepped from={`${DOSE_LIMITS.sets.max}x8 @98% L,R`} />);
     expect(button('More sets')).toHaveProperty('disabled', true);

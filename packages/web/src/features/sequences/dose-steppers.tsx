@@ -1,21 +1,19 @@
 import {
-  amountLimit,
-  amountOf,
   type Dose,
   doseAs,
   DOSE_LIMITS,
+  effortMeans,
   type Level,
-  type Limit,
   type Movement,
-  obeysEffort,
   type SidePlan,
-  workOf,
   type WorkKind,
   UNIT_OF,
   USUAL_TEMPO,
 } from '@clay-pot/core';
-import { Minus, Plus } from 'lucide-react';
-import { IconButton } from '../../ui/button.js';
+import { EffortStepper } from './effort-stepper.js';
+import { OwnLoadSteppers } from './own-load-steppers.js';
+import { SetSteppers } from './set-steppers.js';
+import { Stepper } from './stepper.js';
 
 interface Props {
   dose: Dose;
@@ -27,7 +25,6 @@ interface Props {
 /** The parts of a dose as steppers and choices, for hands that would rather not type. */
 export function DoseSteppers({ dose, movement, level, onChange }: Props) {
   const { kind } = dose.work;
-  const effort = obeysEffort(level) ? dose.effortPercent : undefined;
   return (
     <div className="flex flex-wrap items-end gap-x-2.5 gap-y-2">
       {movement.work.length > 1 && (
@@ -38,23 +35,9 @@ export function DoseSteppers({ dose, movement, level, onChange }: Props) {
           set={(next) => onChange(doseAs(dose, movement, level, next))}
         />
       )}
-      <Stepper name="sets" value={dose.sets} limit={DOSE_LIMITS.sets} set={(sets) => onChange({ ...dose, sets })} />
-      <Stepper
-        name={UNIT_OF[kind]}
-        value={amountOf(dose.work)}
-        limit={amountLimit(kind)}
-        step={kind === 'time' ? 5 : 1}
-        set={(amount) => onChange({ ...dose, work: workOf(kind, amount) })}
-      />
-      {effort !== undefined && (
-        <Stepper
-          name="effort, %"
-          value={effort}
-          limit={DOSE_LIMITS.effortPercent}
-          step={5}
-          set={(effortPercent) => onChange({ ...dose, effortPercent })}
-        />
-      )}
+      <SetSteppers dose={dose} onChange={onChange} />
+      {effortMeans(level) !== null && <EffortStepper dose={dose} level={level} onChange={onChange} />}
+      <OwnLoadSteppers dose={dose} movement={movement} level={level} onChange={onChange} />
       <Stepper
         name="rest, s"
         value={dose.restS}
@@ -93,6 +76,10 @@ function withHold({ holdS: _old, ...dose }: Dose, holdS: number): Dose {
   return holdS > 0 ? { ...dose, holdS } : dose;
 }
 
+function withPause({ pauseS: _old, ...dose }: Dose, pauseS: number): Dose {
+  return pauseS > 0 ? { ...dose, pauseS } : dose;
+}
+
 /** Seconds of the way out, of the hold at its end, and of the way back; what is not set goes at the level's own pace. */
 function Tempo({ dose, level, onChange }: Pick<Props, 'dose' | 'level' | 'onChange'>) {
   const tempo = dose.tempo ?? level.dose.tempo ?? USUAL_TEMPO;
@@ -119,6 +106,13 @@ function Tempo({ dose, level, onChange }: Pick<Props, 'dose' | 'level' | 'onChan
         limit={tempoS}
         step={1}
         set={(backS) => onChange({ ...dose, tempo: { ...tempo, backS } })}
+      />
+      <Stepper
+        name="pause, s"
+        value={dose.pauseS ?? 0}
+        limit={{ ...DOSE_LIMITS.pauseS, min: 0 }}
+        step={1}
+        set={(pauseS) => onChange(withPause(dose, pauseS))}
       />
     </>
   );
@@ -150,41 +144,5 @@ function Choice<T extends string>({ name, value, options, set }: ChoiceProps<T>)
         ))}
       </select>
     </label>
-  );
-}
-
-interface StepperProps {
-  name: string;
-  value: number;
-  limit: Limit;
-  step?: number;
-  set: (value: number) => void;
-}
-
-function Stepper({ name, value, limit, step = limit.step, set }: StepperProps) {
-  const clamp = (next: number) => Math.min(limit.max, Math.max(limit.min, next));
-  return (
-    <div role="group" aria-label={name} className="text-small">
-      <span className="block text-ink-soft">{name}</span>
-      <div className="flex items-center border border-ink/45 bg-white">
-        <IconButton
-          name={`Fewer ${name}`}
-          className="h-[30px] w-7!"
-          disabled={value <= limit.min}
-          onClick={() => set(clamp(value - step))}
-        >
-          <Minus size={14} />
-        </IconButton>
-        <output className="min-w-7 text-center text-body font-semibold figures">{value}</output>
-        <IconButton
-          name={`More ${name}`}
-          className="h-[30px] w-7!"
-          disabled={value >= limit.max}
-          onClick={() => set(clamp(value + step))}
-        >
-          <Plus size={14} />
-        </IconButton>
-      </div>
-    </div>
   );
 }

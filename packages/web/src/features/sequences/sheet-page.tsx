@@ -11,6 +11,8 @@ import {
   PHASES,
   type RecordedCaution,
   resolveBlock,
+  foundKilograms,
+  type Person,
   type Sequence,
   type SessionView,
   STOP_RULES,
@@ -26,6 +28,7 @@ import { Button, ButtonLink } from '../../ui/button.js';
 import { dayText } from '../../ui/format.js';
 import { useSessionView } from '../../domain/session-view.js';
 import { useStandingCautions } from '../../domain/standing-cautions.js';
+import { groupsOf, pausesOf, roundHeading } from '../../domain/in-order.js';
 import { LevelPicture } from '../../domain/level-picture.js';
 import { SidePlanMark } from '../../ui/marks.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
@@ -129,7 +132,7 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
               </tr>
             </thead>
           )}
-          <Rows view={view} minded={cautions.map((entry) => entry.caution)} />
+          <Rows view={view} minded={cautions.map((entry) => entry.caution)} person={athlete ? view.person : null} />
           {!fits && (
             <tfoot>
               <tr>
@@ -204,7 +207,14 @@ function Foot({ view: { method }, cautions, athlete }: FootProps) {
   );
 }
 
-function Rows({ view: { sequence, method }, minded }: { view: SessionView; minded: readonly CautionId[] }) {
+interface RowsProps {
+  view: SessionView;
+  minded: readonly CautionId[];
+  /** Whose sheet it is: weights that an effort finds are theirs. */
+  person: Person | null;
+}
+
+function Rows({ view: { sequence, method }, minded, person }: RowsProps) {
   return PHASES.map((phase) => {
     const blocks = sequence.blocks.filter((block) => block.phase === phase);
     if (!blocks.length) return null;
@@ -215,15 +225,26 @@ function Rows({ view: { sequence, method }, minded }: { view: SessionView; minde
             {phase}
           </th>
         </tr>
-        {blocks.map((block) => (
-          <SheetRow
-            key={block.id}
-            block={block}
-            number={sequence.blocks.indexOf(block) + 1}
-            minded={minded}
-            method={method}
-          />
-        ))}
+        {groupsOf(sequence, blocks).flatMap(({ round, members }) => [
+          round && (
+            <tr key={round.id} className="break-after-avoid">
+              <td colSpan={COLUMNS} className="border-l-4 border-ink pt-1 pl-2 font-bold">
+                {roundHeading(round)}.
+              </td>
+            </tr>
+          ),
+          ...members.map((block) => (
+            <SheetRow
+              key={block.id}
+              block={block}
+              inRounds={round !== undefined}
+              number={sequence.blocks.indexOf(block) + 1}
+              minded={minded}
+              method={method}
+              person={person}
+            />
+          )),
+        ])}
       </tbody>
     );
   });
@@ -238,13 +259,17 @@ interface SheetRowProps {
   /** The cautions of whom the sheet is for: a movement's own caution that concerns them goes before its general one. */
   minded: readonly CautionId[];
   method: Method;
+  inRounds: boolean;
+  person: Person | null;
 }
 
-function SheetRow({ block, number, minded, method }: SheetRowProps) {
+function SheetRow({ block, number, minded, method, inRounds, person }: SheetRowProps) {
   const { movement, level } = resolveBlock(block, knownMovement);
   const own = movement.cautions.find((note) => note.concerns.some((id) => minded.includes(id)));
   const caution = own ?? movement.cautions[0];
-  const { amount, how } = doseInWords(block.dose, movement, level);
+  const foundKg = person && foundKilograms(person, level, block.dose);
+  const { amount, how: ways } = doseInWords(block.dose, movement, level, foundKg);
+  const how = [...ways, ...pausesOf(block)];
   const dose = (
     <>
       <b className="figures">{amount}</b> <SidePlanMark plan={block.dose.sides} />
@@ -253,7 +278,9 @@ function SheetRow({ block, number, minded, method }: SheetRowProps) {
   );
   return (
     <tr className="break-inside-avoid border-b border-line align-top">
-      <td className="w-6 py-0.5 pr-1 text-right font-bold figures">{number}</td>
+      <td className={`w-6 py-0.5 pr-1 text-right font-bold figures ${inRounds ? 'border-l-4 border-ink' : ''}`}>
+        {number}
+      </td>
       <td className="w-[5.5rem] py-0.5 pl-1">
         <LevelPicture
           movement={movement}

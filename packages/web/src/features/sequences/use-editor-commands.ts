@@ -1,7 +1,17 @@
 import { type RefObject, useMemo } from 'react';
 import { knownMovement } from '../../store/library.js';
 import { type Command, useCommands } from '../../ui/commands.js';
-import { duplicateBlock, moveBlock, redo, select, stepLevel, undo, useEditor } from '../../store/editor.js';
+import {
+  duplicateBlock,
+  groupWithNext,
+  moveBlock,
+  redo,
+  select,
+  stepLevel,
+  undo,
+  ungroup,
+  useEditor,
+} from '../../store/editor.js';
 import { removeWithUndo } from './block-row.js';
 import { followSelection } from './follow-selection.js';
 
@@ -94,6 +104,8 @@ export function useEditorCommands(search: RefObject<HTMLInputElement | null>, sa
           requestAnimationFrame(() => document.querySelector<SVGElement>(POT)?.focus());
         },
       },
+      { keys: 'r', label: 'In rounds with the next', group: GROUP, run: () => withSelected(groupWithNext, true) },
+      { keys: 'Shift+R', label: 'No longer in rounds', group: GROUP, run: () => withSelected(ungroup, true) },
       { keys: 'd', label: 'Duplicate block', group: GROUP, run: () => withSelected(duplicateBlock) },
       { keys: 'Delete', label: 'Remove block', group: GROUP, run: () => withSelected(removeSelected) },
       { keys: '$mod+z', label: 'Undo', group: GROUP, run: () => stepBack(undo) },

@@ -1,9 +1,11 @@
 import {
   advicesOf,
-  type Body,
   counted,
   DISCOMFORT_RULE,
+  type Block,
   doseSentence,
+  foundKilograms,
+  type Person,
   equipmentFor,
   type Finding,
   minutesText,
@@ -12,6 +14,7 @@ import {
   stopsOf,
   testsWords,
 } from '@clay-pot/core';
+import { groupsOf, pausesOf, roundHeading } from '../../domain/in-order.js';
 import { LevelPicture } from '../../domain/level-picture.js';
 import { knownMovement } from '../../store/library.js';
 import { useState } from 'react';
@@ -106,40 +109,55 @@ function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
             </ButtonLink>
           </div>
         </div>
-        <WhatComes document={document} body={whom.person.body} />
+        <WhatComes document={document} person={whom.person} />
       </div>
     </Page>
   );
 }
 
 /** The blocks in their order, each with its picture and its dose: what the coach is about to show. */
-function WhatComes({ document, body }: { document: Sequence; body: Body }) {
+function WhatComes({ document, person }: { document: Sequence; person: Person }) {
   if (!document.blocks.length) return null;
   return (
     <Part title="What comes">
       <ol>
-        {document.blocks.map((block) => {
-          const { movement, level } = resolveBlock(block, knownMovement);
+        {groupsOf(document, document.blocks).map(({ round, members }) => {
+          const rows = members.map((block) => <Coming key={block.id} block={block} person={person} />);
+          if (!round) return rows;
           return (
-            <li key={block.id} className="flex items-center gap-3 border-b border-line py-1.5">
-              <LevelPicture
-                movement={movement}
-                level={level}
-                body={body}
-                silent
-                className="h-14 w-18 shrink-0 bg-white [--figure-line:2px]"
-              />
-              <div className="min-w-0">
-                <div className="leading-tight font-semibold">{movement.name}</div>
-                <div className="text-small text-ink-soft">
-                  {level.name}: <span className="figures">{doseSentence(block.dose, movement, level)}</span>
-                </div>
-              </div>
+            <li key={round.id} className="my-1 border-l-4 border-ink pl-2">
+              <p className="pt-1 text-small font-semibold">{roundHeading(round)}</p>
+              <ol>{rows}</ol>
             </li>
           );
         })}
       </ol>
     </Part>
+  );
+}
+
+function Coming({ block, person }: { block: Block; person: Person }) {
+  const { movement, level } = resolveBlock(block, knownMovement);
+  const foundKg = foundKilograms(person, level, block.dose);
+  return (
+    <li className="flex items-center gap-3 border-b border-line py-1.5">
+      <LevelPicture
+        movement={movement}
+        level={level}
+        body={person.body}
+        silent
+        className="h-14 w-18 shrink-0 bg-white [--figure-line:2px]"
+      />
+      <div className="min-w-0">
+        <div className="leading-tight font-semibold">{movement.name}</div>
+        <div className="text-small text-ink-soft">
+          {level.name}:{' '}
+          <span className="figures">
+            {[doseSentence(block.dose, movement, level, foundKg), ...pausesOf(block)].join(', ')}
+          </span>
+        </div>
+      </div>
+    </li>
   );
 }
 
@@ -240,7 +258,7 @@ function ToFetch({ document }: { document: Sequence }) {
   const things = new Set(
     document.blocks.flatMap((block) => {
       const { movement, level } = resolveBlock(block, knownMovement);
-      return equipmentFor(movement, level);
+      return equipmentFor(movement, level, block.dose);
     }),
   );
   return (

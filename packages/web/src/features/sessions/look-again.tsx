@@ -1,5 +1,6 @@
 import {
   type Hand,
+  type LookAnswer,
   HAND_WORDS,
   HANDS,
   handsWorking,
@@ -8,7 +9,8 @@ import {
   otherHand,
   type TimelineEvent,
 } from '@clay-pot/core';
-import { useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
+import { type Command, useCommands } from '../../ui/commands.js';
 import { finishNow, look, type Run } from '../../store/run.js';
 import { Button } from '../../ui/button.js';
 import { SideMark } from '../../ui/marks.js';
@@ -18,14 +20,29 @@ import { blockAt } from './moment-words.js';
 export function LookAgain({ run, event }: { run: Run; event: TimelineEvent }) {
   const [told, setTold] = useState<readonly Hand[]>([]);
   const { look: stop } = event;
-  if (!stop) return null;
   const hands = handsAsked(run, event);
-  function tell(hand: Hand, answer: (typeof LOOK_ANSWERS)[number]) {
-    look(hand, answer);
-    const now = [...told, hand];
-    setTold(now);
-    if (hands.every((each) => now.includes(each))) finishNow();
-  }
+  const tell = useCallback(
+    (hand: Hand, answer: LookAnswer) => {
+      look(hand, answer);
+      const now = [...told, hand];
+      setTold(now);
+      if (hands.every((each) => now.includes(each))) finishNow();
+    },
+    [told, hands],
+  );
+  const next = hands.find((hand) => !told.includes(hand));
+  const commands = useMemo<Command[]>(
+    () =>
+      LOOK_ANSWERS.map((answer, index) => ({
+        keys: String(index + 1),
+        label: `Looked again: ${answer}`,
+        group: 'Session',
+        run: () => next && tell(next, answer),
+      })),
+    [next, tell],
+  );
+  useCommands(commands);
+  if (!stop) return null;
   return (
     <section aria-label="Look again" className="mx-4 mb-2 border-2 border-ink bg-white p-3 sm:mx-8">
       <h3 className="text-body sm:text-lead">{LOOK_QUESTIONS[stop]}</h3>

@@ -9,6 +9,7 @@ import {
   type Level,
   type Movement,
   type Playhead,
+  printOwnLoad,
   roundOf,
   setCount,
   type Sequence,
@@ -82,7 +83,13 @@ const PLAIN = {
 } as const;
 
 /** Round, set, direction and effort of what is being done, as far as they are worth telling. */
-export function whichSet(sequence: Sequence, block: Block, level: Level, event: TimelineEvent): string {
+export function whichSet(
+  sequence: Sequence,
+  block: Block,
+  level: Level,
+  event: TimelineEvent,
+  foundKg: number | null,
+): string {
   const { set, direction, round } = event;
   const { dose } = block;
   const sets = setCount(dose);
@@ -91,7 +98,9 @@ export function whichSet(sequence: Sequence, block: Block, level: Level, event: 
     times && `Round ${round} of ${times}.`,
     sets > 1 && `Set ${set} of ${sets}.`,
     direction && `${capital(direction)}.`,
-    dose.effortPercent !== undefined && EFFORT[effortMeans(level) ?? 'pressed'](dose.effortPercent),
+    foundKg !== null && `${Number(foundKg.toFixed(2))} kg.`,
+    ...printOwnLoad(dose.load).map((part) => `${part}.`),
+    foundKg === null && dose.effortPercent !== undefined && EFFORT[effortMeans(level) ?? 'pressed'](dose.effortPercent),
   ];
   return parts.filter(Boolean).join(' ');
 }

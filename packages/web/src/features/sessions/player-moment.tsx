@@ -2,9 +2,12 @@ import {
   capital,
   cautionAdvice,
   cuesFor,
+  type Dose,
+  type Level,
   currentPart,
   equipmentFor,
   forbidsLoading,
+  foundKilograms,
   HAND_WORDS,
   type Movement,
   resolveBlock,
@@ -13,9 +16,11 @@ import {
   turnOf,
   type WorkingSide,
 } from '@clay-pot/core';
+import { useMemo } from 'react';
 import { knownMovement, methodFor } from '../../store/library.js';
 import { askedNow, finishNow, type Run } from '../../store/run.js';
 import { bigNumber, cueFor, endWords, spoken, toFetch, whichSet, wordsFor } from './moment-words.js';
+import { useForWhom } from '../../domain/for-whom.js';
 import { PlayerPicture } from './player-picture.js';
 
 /** What happens now, readable from across the room: hand, count or time, and what to do. */
@@ -28,6 +33,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
   const seconds = Math.ceil(leftMs / 1000);
   const { text, of } = bigNumber(timeline, event, head);
   const end = endWords(stint, event);
+  const foundKg = useFound(run.athleteId, level, block.dose);
   return (
     <section
       aria-label="Now"
@@ -76,11 +82,11 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
         </div>
         <div className="col-span-2 mt-1 sm:col-span-1 sm:mt-0 short:col-span-2">
           {event.stint !== null && (
-            <p className="font-semibold sm:text-lead">{whichSet(sequence, block, level, event)}</p>
+            <p className="font-semibold sm:text-lead">{whichSet(sequence, block, level, event, foundKg)}</p>
           )}
           <div className="text-ink-soft sm:text-lead sm:leading-snug" data-testid="cue">
             {event.kind === 'break' && <Fetch run={run} event={event} />}
-            {event.stint === null && askedNow(run) === undefined ? (
+            {event.kind === 'look' ? null : event.stint === null && askedNow(run) === undefined ? (
               movement.howTo.map((line) => <p key={line}>{line}</p>)
             ) : (
               <p>{cueFor(movement, cuesFor(movement, level, methodFor(run.sequence)), event)}</p>
@@ -95,6 +101,15 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
         {spoken(sequence, event, movement.name, level, part.label)}
       </p>
     </section>
+  );
+}
+
+/** The weight that an effort finds for whoever is led; nothing while it is not known who that is. */
+function useFound(led: string, level: Level, dose: Dose): number | null {
+  const { athleteId, person } = useForWhom(led);
+  return useMemo(
+    () => (athleteId === undefined ? null : foundKilograms(person, level, dose)),
+    [athleteId, person, level, dose],
   );
 }
 

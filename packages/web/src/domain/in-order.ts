@@ -1,0 +1,29 @@
+import { type Block, type Round, roundOf, roundWords, type Sequence } from '@clay-pot/core';
+
+/** Blocks by the rounds that they stand in, in their order; a block by itself is a group of its own. */
+export function groupsOf(
+  sequence: Sequence,
+  blocks: readonly Block[],
+): { round: Round | undefined; members: Block[] }[] {
+  const groups: { round: Round | undefined; members: Block[] }[] = [];
+  for (const block of blocks) {
+    const round = roundOf(sequence, block.id);
+    const last = groups.at(-1);
+    if (round && last?.round === round) last.members.push(block);
+    else groups.push({ round, members: [block] });
+  }
+  return groups;
+}
+
+/** A round, said before its movements. @example 'The next 2, 3 rounds, 60 s rest between' */
+export const roundHeading = (round: Round): string =>
+  `${round.blockIds.length === 1 ? 'The next' : `The next ${round.blockIds.length} by turns`}: ${roundWords(round)}`;
+
+/** Where a block stops, in words: a break before it, and looks. */
+export function pausesOf({ breakS, lookAgain = [] }: Block): string[] {
+  return [
+    ...(breakS ? [`after a break of ${breakS} s`] : []),
+    ...(lookAgain.includes('between hands') ? ['compare the hands before changing'] : []),
+    ...(lookAgain.includes('after') ? ['look again afterwards'] : []),
+  ];
+}
