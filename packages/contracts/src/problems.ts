@@ -8,6 +8,15 @@ export interface Problem {
   detail: string;
   instance?: string;
   /** Field by field, with JSON pointers into the request, lines when the request held a file, and the nearest value that is possible (for a target: what comes closest, and at which value). */
-  errors?: { pointer: string; message: string; line?: number; column?: number; nearest?: number; at?: number }[];
+  errors?: {
+    pointer: string;
+    message: string;
+    line?: number;
+    column?: number;
+    nearest?: number;
+    at?: number;
+    /** Names that come nearest to one that is not known. */
+    names?: readonly string[];
+  }[];
   [extension: string]: unknown;
 }

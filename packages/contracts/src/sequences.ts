@@ -1,4 +1,5 @@
 import { idOf, type Of, record, type Sequence, type SequenceChange, text } from '@clay-pot/core';
+import { SEQUENCE_TEXT_LENGTH, type Taken } from '@clay-pot/core/exchange';
 
 export { SEQUENCE as SEQUENCE_INPUT, type Sequence as SequenceInput } from '@clay-pot/core';
 
@@ -14,6 +15,17 @@ export const SEQUENCE_FILE_INPUT = record({
 });
 /** The text of a file. */
 export type SequenceFileInput = Of<typeof SEQUENCE_FILE_INPUT>;
+
+/** A sequence as plain text, as a coach writes it in a message. */
+export const SEQUENCE_TEXT_INPUT = record({ text: text(SEQUENCE_TEXT_LENGTH, 1, 'Text') });
+/** A sequence as plain text. */
+export type SequenceTextInput = Of<typeof SEQUENCE_TEXT_INPUT>;
+
+/** What a text was read as, with what was taken for names that were not written to the letter. */
+export interface SequenceTextAnswer {
+  document: Sequence;
+  taken: readonly Taken[];
+}
 
 /** A sequence in the list: its sums as they were when it was stored, and who was given it. */
 export interface SequenceListItem {

@@ -101,7 +101,7 @@ describe('files', () => {
     await put(id, { ...SEQUENCE, title: 'Épée & strap, 2' });
     const file = await coach.ask<object>('GET', `/sequences/${id}/export`);
     expect(file.headers['content-disposition']).toBe('attachment; filename="p-e-strap-2.claypot.json"');
-    const schema = await coach.ask<object>('GET', '/schemas/sequence-2.json');
+    const schema = await coach.ask<object>('GET', '/schemas/sequence-3.json');
     expect(new Ajv({ discriminator: true, strict: false }).validate(schema.body, file.body)).toBe(true);
     const again = await coach.ask<StoredSequence>('POST', '/sequences/import', {
       id: uuid(),
@@ -126,7 +126,7 @@ describe('files', () => {
   });
 
   test('the file schema and the API’s rules refuse the same documents', async () => {
-    const schema = await coach.ask<object>('GET', '/schemas/sequence-2.json');
+    const schema = await coach.ask<object>('GET', '/schemas/sequence-3.json');
     const validate = new Ajv({ discriminator: true, strict: false }).compile(schema.body);
     const documents: [boolean, unknown][] = [
       [true, SEQUENCE],

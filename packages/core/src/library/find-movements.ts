@@ -1,5 +1,5 @@
 import MiniSearch from 'minisearch';
-import { FAMILIES, type FamilyId, type Movement } from '../model/movement.js';
+import { FAMILIES, type Movement } from '../model/movement.js';
 
 /** Words of the field that stand in no name, and what of the library answers them: a movement by its id, or a whole family. */
 const SYNONYMS: Partial<Record<string, string>> = {
@@ -138,7 +138,7 @@ function fieldsOf(movement: Movement, own = ''): Record<string, string> {
     name,
     synonyms: [...phrasesOf(id), ...phrasesOf(family)].join(' '),
     levels: ladder.map((level) => `${level.name} ${level.posture}`).join(' '),
-    family: FAMILIES[family as FamilyId],
+    family: FAMILIES[family],
     trains: trains.join(' '),
     motions: motions.join(' '),
     things: [...new Set(things)].join(' '),

@@ -45,6 +45,18 @@ export const brokenFile = (errors: FieldErrors) =>
     ),
   );
 
+/** A text that cannot be read, place by place, with the names that come nearest. */
+export const brokenText = (errors: FieldErrors) =>
+  new ProblemError(
+    problem(
+      'broken-text',
+      422,
+      'The text cannot be read',
+      `${counted(errors.length, 'place needs', 'places need')} attention.`,
+      { errors },
+    ),
+  );
+
 /** Nobody is signed in. */
 export const signInNeeded = () =>
   new ProblemError(problem('sign-in-needed', 401, 'Sign in first', 'You are signed out. Sign in to go on.'));

@@ -8,7 +8,7 @@ const SCHEMA = publishedSchema(SEQUENCE_FILE);
 @Public()
 @Controller('schemas')
 export class SchemasController {
-  @Get('sequence-2.json')
+  @Get('sequence-3.json')
   @Header('content-type', 'application/schema+json; charset=utf-8')
   sequence(): object {
     return SCHEMA;

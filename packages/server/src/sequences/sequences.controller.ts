@@ -4,14 +4,19 @@ import {
   type SequenceFileInput,
   type SequenceInput,
   type SequenceListItem,
+  SEQUENCE_TEXT_INPUT,
+  type SequenceTextAnswer,
+  type SequenceTextInput,
   type StoredSequence,
 } from '@clay-pot/contracts';
 import { Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
+import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { Input } from '../http/input.js';
 import { IdPipe } from '../http/id.pipe.js';
+import { TEXT_EXAMPLE } from './examples.js';
 import { SequencesService } from './sequences.service.js';
 
 /** Sequences: kept, exported, imported. */
@@ -67,6 +72,28 @@ export class SequencesController {
       .header('content-type', 'application/json; charset=utf-8')
       .header('content-disposition', `attachment; filename="${fileName}"`)
       .send(text);
+  }
+
+  @Post('read')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Reads a sequence from plain text (docs/format.md). Nothing is stored.' })
+  @ApiOkResponse({ schema: { type: 'object', example: TEXT_EXAMPLE.read } })
+  read(
+    @Studio() scope: StudioScope,
+    @Input('SequenceTextInput', SEQUENCE_TEXT_INPUT, { examples: TEXT_EXAMPLE.asked }) body: SequenceTextInput,
+  ): Promise<SequenceTextAnswer> {
+    return this.sequences.read(scope, body.text);
+  }
+
+  @Post('write')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Writes a sequence as plain text that can be read back. Nothing is stored.' })
+  @ApiOkResponse({ schema: { type: 'object', example: { text: TEXT_EXAMPLE.text } } })
+  write(
+    @Studio() scope: StudioScope,
+    @Input('SequenceInput', SEQUENCE_INPUT) body: SequenceInput,
+  ): Promise<{ text: string }> {
+    return this.sequences.written(scope, body);
   }
 
   @Post('import')

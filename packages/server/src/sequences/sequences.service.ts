@@ -1,7 +1,14 @@
-import type { SequenceInput, SequenceListItem, StoredSequence } from '@clay-pot/contracts';
+import type { SequenceInput, SequenceListItem, SequenceTextAnswer, StoredSequence } from '@clay-pot/contracts';
 import { type Block, compareSequences, findLevel, type MovementLookup, same, type Sequence } from '@clay-pot/core';
-import { decodeSequence, encodeSequence, FileError, SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
-import type { Known } from '@clay-pot/core/library';
+import {
+  decodeSequence,
+  encodeSequence,
+  FileError,
+  readSequenceText,
+  SEQUENCE_FORMAT_VERSION,
+  writeSequenceText,
+} from '@clay-pot/core/exchange';
+import { type Known, movementFinder } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { IsNull } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
@@ -9,7 +16,7 @@ import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
 import { etagOf, versionOf } from '../http/etag.js';
-import { brokenFile, conflict, invalid, notFound, staleEdit, versionNeeded } from '../http/problem.js';
+import { brokenFile, brokenText, conflict, invalid, notFound, staleEdit, versionNeeded } from '../http/problem.js';
 import { LibraryService } from '../library/library.service.js';
 import { storedSequence } from './sequence-sums.js';
 import { methodFaults, soundSequence } from './sound-sequence.js';
@@ -119,6 +126,21 @@ export class SequencesService {
     if (!(await this.insert(scope, id, document, known)))
       throw conflict('This file was imported already under this id.');
     return this.get(scope, id);
+  }
+
+  /** Reads a sequence from plain text; nothing is stored. A text that cannot be read is answered with lines, columns and the nearest names. */
+  async read(scope: StudioScope, text: string): Promise<SequenceTextAnswer> {
+    const { shelf, methods } = await this.library.of(scope);
+    const { document, taken, faults } = readSequenceText(text, { shelf, methods, find: movementFinder(shelf) });
+    if (document) return { document, taken };
+    throw brokenText(faults.map(({ nearest: names, ...fault }) => ({ pointer: '/text', ...fault, ...(names.length > 0 && { names }) }))); // prettier-ignore
+  }
+
+  /** Writes a sequence as plain text; nothing is stored. */
+  async written(scope: StudioScope, input: SequenceInput): Promise<{ text: string }> {
+    const known = await this.library.of(scope);
+    const document = soundSequence(input, known);
+    return { text: writeSequenceText(document, { lookup: known.movement, method: known.method, shelf: known.shelf }) };
   }
 
   private insert(scope: StudioScope, id: string, document: Sequence, known: Known): Promise<boolean> {

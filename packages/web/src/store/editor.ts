@@ -48,6 +48,11 @@ export function openSequence(document: Sequence): void {
   useEditor.temporal.getState().clear();
 }
 
+/** Puts another document in the place of the one that stands there: one step to undo. */
+export function replaceSequence(document: Sequence): void {
+  useEditor.setState({ document, selectedId: document.blocks[0]?.id ?? null });
+}
+
 /** Takes the last change back. */
 export const undo = () => stepping(() => useEditor.temporal.getState().undo());
 /** Brings back what was taken back. */

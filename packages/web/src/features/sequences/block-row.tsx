@@ -90,7 +90,7 @@ export const BlockRow = memo(function BlockRow(props: Props) {
         <p className="min-w-0 pt-1 pl-1.5 leading-tight font-semibold">{movement.name}</p>
         <span className="mt-0.5 text-right figures">{clock(durationMs)}</span>
         <RowTools block={block} name={movement.name} inRounds={props.inRounds} />
-        <div className="col-span-3 col-start-4 grid grid-cols-[minmax(7.5rem,2fr)_minmax(0,3fr)] items-start gap-x-2 pl-1.5">
+        <div className="col-span-3 col-start-4 grid grid-cols-[minmax(7.5rem,1fr)_minmax(0,1fr)] items-start gap-x-2 pl-1.5">
           <LevelSteps blockId={block.id} movement={movement} level={level} />
           <DoseField
             dose={block.dose}
@@ -143,9 +143,7 @@ function LevelSteps({ blockId, movement, level }: { blockId: string; movement: M
       >
         <ChevronRight size={15} />
       </IconButton>
-      <span className="truncate" title={level.name}>
-        {level.name}
-      </span>
+      <span className="leading-tight">{level.name}</span>
     </div>
   );
 }

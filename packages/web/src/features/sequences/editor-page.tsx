@@ -1,4 +1,5 @@
 import { advicesOf, findingsOf, SEQUENCE_LIMITS, type Sequence } from '@clay-pot/core';
+import { Redo2, Undo2 } from 'lucide-react';
 import { memo, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useStore } from 'zustand';
@@ -7,13 +8,14 @@ import { useAthlete, useAthletes, useSequence } from '../../api/queries.js';
 import { useConnection } from '../../api/connection.js';
 import { readCopy } from '../../store/autosave.js';
 import { changeSequence, redo, undo, useEditor } from '../../store/editor.js';
-import { Button, ButtonLink } from '../../ui/button.js';
+import { Button, ButtonLink, IconButton } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { BlockList } from './block-list.js';
 import { SaveNotice } from './save-notice.js';
 import { Shelf } from './shelf.js';
 import { SummaryPanel } from './summary-panel.js';
+import { TextPanel, usePastedText } from './text-panel.js';
 import { useAutosave } from './use-autosave.js';
 import { useEditorCommands } from './use-editor-commands.js';
 import { useSessionView } from '../../domain/session-view.js';
@@ -57,6 +59,23 @@ function Editor({ stored }: { stored: Pick<StoredSequence, 'id' | 'document' | '
       ),
     [setParams],
   );
+  const [pasted, setPasted] = useState<string | null>(null);
+  const isText = params.get('view') === 'text';
+  const showText = useCallback(
+    (shown: boolean, text: string | null = null) => {
+      setPasted(text);
+      setParams(
+        (before) => {
+          if (shown) before.set('view', 'text');
+          else before.delete('view');
+          return before;
+        },
+        { replace: true },
+      );
+    },
+    [setParams],
+  );
+  usePastedText(useCallback((text: string) => showText(true, text), [showText]));
   useEditorCommands(search, saveNow);
   useTitle(document?.title ?? 'Sequence');
   if (!document) return null;
@@ -65,9 +84,14 @@ function Editor({ stored }: { stored: Pick<StoredSequence, 'id' | 'document' | '
       <header className="relative flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink px-5 pt-4 pb-3">
         <Heading document={document} />
         <SaveNotice state={state} settle={settle} />
-        <Tools id={stored.id} athleteId={athleteId} chooseAthlete={chooseAthlete} />
+        <Tools id={stored.id} athleteId={athleteId} chooseAthlete={chooseAthlete} isText={isText} showText={showText} />
       </header>
-      <Columns document={document} athlete={athlete.data} search={search} />
+      <Columns
+        document={document}
+        athlete={athlete.data}
+        search={search}
+        text={isText && <TextPanel key={pasted} document={document} pasted={pasted} onClose={() => showText(false)} />}
+      />
     </div>
   );
 }
@@ -76,10 +100,13 @@ const Columns = memo(function Columns({
   document,
   athlete,
   search,
+  text,
 }: {
   document: Sequence;
   athlete: Athlete | undefined;
   search: React.RefObject<HTMLInputElement | null>;
+  /** What stands in the place of the rows. */
+  text: React.ReactNode;
 }) {
   // The row under the hand is drawn at once; what the whole comes to follows with the next frame.
   const settled = useDeferredValue(document);
@@ -93,7 +120,7 @@ const Columns = memo(function Columns({
         <Shelf athlete={athlete} search={search} weaker={view.weaker} />
       </div>
       <div className="min-h-0 lg:overflow-y-auto lg:pt-1 lg:pb-24 lg:[contain:strict]">
-        <BlockList document={document} seen={seen} findings={findings} athlete={athlete} />
+        {text || <BlockList document={document} seen={seen} findings={findings} athlete={athlete} />}
       </div>
       <div className="min-h-0 pt-4 pb-8 lg:overflow-y-auto lg:[contain:strict]">
         <SummaryPanel document={settled} seen={seen} findings={findings} advices={advices} />
@@ -138,22 +165,24 @@ interface ToolsProps {
   id: string;
   athleteId: string | undefined;
   chooseAthlete: (id: string) => void;
+  isText: boolean;
+  showText: (shown: boolean) => void;
 }
 
 /** Nothing here changes with an edit but whether there is a step to undo: it is not drawn anew with each. */
-const Tools = memo(function Tools({ id, athleteId, chooseAthlete }: ToolsProps) {
+const Tools = memo(function Tools({ id, athleteId, chooseAthlete, isText, showText }: ToolsProps) {
   const athletes = useAthletes();
   const canUndo = useStore(useEditor.temporal, ({ pastStates }) => pastStates.length > 0);
   const canRedo = useStore(useEditor.temporal, ({ futureStates }) => futureStates.length > 0);
   const query = athleteId ? `?athlete=${athleteId}` : '';
   return (
     <div className="flex flex-wrap items-center gap-1.5">
-      <Button kind="quiet" disabled={!canUndo} onClick={() => undo()}>
-        Undo
-      </Button>
-      <Button kind="quiet" disabled={!canRedo} onClick={() => redo()}>
-        Redo
-      </Button>
+      <IconButton name="Undo" disabled={!canUndo} onClick={() => undo()}>
+        <Undo2 size={18} />
+      </IconButton>
+      <IconButton name="Redo" disabled={!canRedo} onClick={() => redo()}>
+        <Redo2 size={18} />
+      </IconButton>
       <select
         aria-label="Seen for"
         className={`${INPUT} w-44!`}
@@ -167,6 +196,9 @@ const Tools = memo(function Tools({ id, athleteId, chooseAthlete }: ToolsProps) 
           </option>
         ))}
       </select>
+      <Button aria-pressed={isText} onClick={() => showText(!isText)}>
+        Text
+      </Button>
       <a
         href={`/api/sequences/${id}/export`}
         download
