@@ -13,7 +13,8 @@ describe('finding movements', () => {
   test('a name comes before a mention, in any order of words', () => {
     expect(ids({ text: 'support palm' })[0]).toBe('bearing.palm-support');
     expect(ids({ text: 'support palm' }).length).toBeGreaterThan(1);
-    expect(ids({ text: 'PUTTY ' })).toEqual(['grip.putty-pinch']);
+    expect(ids({ text: 'PUTTY ' })).toEqual(['grip.putty-pinch', 'grip.ring-little-squeeze']);
+    expect(ids({ text: 'palm suport' })[0]).toBe('bearing.palm-support');
     expect(ids({ text: 'windmill' })).toEqual([]);
   });
 

@@ -8,6 +8,7 @@ import {
   openSides,
   type RecordedCaution,
 } from '@clay-pot/core';
+import { movementFinder, type MovementFinder } from '@clay-pot/core/library';
 
 /** What a movement has to be to be shown. */
 export interface MovementFilter {
@@ -40,14 +41,19 @@ export function passingLevels(movement: Movement, filter: MovementFilter): Level
   );
 }
 
-/** Movements that pass, in the library's order; those whose name holds the words come before those that mention them. */
+/** One index for each shelf: it is built when somebody looks for something. */
+const finders = new WeakMap<readonly Movement[], MovementFinder>();
+function finderOf(movements: readonly Movement[]): MovementFinder {
+  let finder = finders.get(movements);
+  if (!finder) finders.set(movements, (finder = movementFinder(movements)));
+  return finder;
+}
+
+/** Movements that pass: what was looked for best first, everything in the library's order where nothing was. */
 export function filterMovements(movements: readonly Movement[], filter: MovementFilter): Movement[] {
-  const words = filter.text.toLowerCase().split(/\s+/).filter(Boolean);
-  const holds = (text: string) => words.every((word) => text.toLowerCase().includes(word));
-  const passing = movements.filter(
-    ({ name, purpose, trains, motions, family }) =>
-      holds([name, purpose, ...trains, ...motions].join(' ')) && (!filter.family || family === filter.family),
-  );
-  const suited = passing.filter((movement) => passingLevels(movement, filter).length > 0);
-  return [...suited.filter(({ name }) => holds(name)), ...suited.filter(({ name }) => !holds(name))];
+  return finderOf(movements)(filter.text)
+    .filter(({ isWhole }) => isWhole)
+    .map(({ movement }) => movement)
+    .filter(({ family }) => !filter.family || family === filter.family)
+    .filter((movement) => passingLevels(movement, filter).length > 0);
 }
