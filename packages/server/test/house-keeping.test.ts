@@ -18,8 +18,8 @@ beforeAll(async () => {
 const count = async (table: string) => Number((await house.source.query(`SELECT COUNT(*) AS n FROM ${table}`))[0].n);
 
 describe('the demo studio', () => {
-  test('has twelve athletes, seven sequences, and six to ten weeks of sessions up to yesterday', async () => {
-    expect([await count('athletes'), await count('sequences'), await count('assignments')]).toEqual([12, 7, 12]);
+  test('has twelve athletes, ten sequences, and six to ten weeks of sessions up to yesterday', async () => {
+    expect([await count('athletes'), await count('sequences'), await count('assignments')]).toEqual([12, 10, 12]);
     const [span] = await house.source.query('SELECT MIN(started_at) AS first, MAX(started_at) AS last FROM sessions');
     expect((NOW.getTime() - span.first) / (7 * 24 * 3600 * 1000)).toBeGreaterThan(8);
     expect(span.last.getTime()).toBeLessThan(NOW.getTime());

@@ -59,8 +59,8 @@ const methodName = (method: Method | undefined, id: string): string => (method ?
 /** Line breaks become blanks: a text has its own. */
 const oneLine = (text: string) => text.replace(/\s*[\r\n]+\s*/g, ' ').trim();
 
-/** Seconds between things. @example pacingWords(USUAL_PACING) → 'ready 10, announce 5, change 3, breathe 4-6' */
-export const pacingWords = ({
+/** Seconds between things: “ready 10, announce 5, change 3, breathe 4-6”. */
+const pacingWords = ({
   readyS = USUAL_PACING.readyS,
   announceS,
   changeSidesS,

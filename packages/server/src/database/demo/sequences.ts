@@ -69,7 +69,7 @@ export const DEMO_SEQUENCES = {
       ['skill', 'bearing.palm-support', 'knees-back'],
       ['settle', 'stretch.back-to-back', 'low'],
       ['settle', 'settle.shakes', 'hanging'],
-      ['settle', 'settle.resting-breaths', 'seated'],
+      ['settle', 'settle.resting-breaths', 'seated', '1x5br'],
     ],
   ),
   palms: write(
