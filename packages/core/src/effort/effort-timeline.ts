@@ -6,7 +6,7 @@ import type { Dose } from '../model/dose.js';
 import type { Level, MovementLookup } from '../model/movement.js';
 import { withOwnLoad } from '../model/own-load.js';
 import { PostureError } from '../model/posture.js';
-import { type Turn, turnsOf } from '../model/rounds.js';
+import { turnKey, turnsOf } from '../model/rounds.js';
 import type { Sequence } from '../model/sequence.js';
 import { turnOf } from '../timeline/compile-timeline.js';
 import { type EventPart, type Timeline, type TimelineEvent, WORK_EVENTS } from '../timeline/timeline.js';
@@ -95,8 +95,6 @@ function askTurns(person: Person, sequence: Sequence, lookup: MovementLookup) {
   return { asked, demands, forms, impossible };
 }
 
-const turnKey = ({ blockIndex, round }: Turn) => `${blockIndex} ${round}`;
-
 const hardest = ({ left, right }: Demand) => Math.max(left.effortPercent, right.effortPercent);
 /** Of two rounds of a block the one that asks more. */
 const harder = (a: Demand | null, b: Demand): Demand => (a && hardest(a) >= hardest(b) ? a : b);
@@ -151,9 +149,7 @@ function lay(
 }
 
 /** What a level asks of a person: its demand, each group's effort, the efforts of its second direction where they are others, and the other hand's. */
-interface Asked {
-  readonly level: Level;
-  readonly demand: Demand;
+interface Asked extends BlockForm {
   readonly first: Efforts;
   readonly second: Efforts | null;
   readonly beside: Efforts | null;
@@ -164,6 +160,12 @@ interface Asked {
  * nothing is kept of a person or a level that is gone.
  */
 const known = new WeakMap<Person, WeakMap<Level, Map<string, Asked | string>>>();
+
+/** A level as dosed and what it asks of somebody; null where this body cannot take it. */
+export function formOf(person: Person, level: Level, dose: Dose): BlockForm | null {
+  const asked = askedOf(person, level, dose, 1);
+  return typeof asked === 'string' ? null : asked;
+}
 
 /** What a level asks as dosed, at a pace; why not, in words, where this body cannot take it. */
 function askedOf(person: Person, level: Level, dose: Dose, pace: number): Asked | string {

@@ -3,6 +3,7 @@ import type { GroupCourse } from './fatigue-course.js';
 import { doneOf } from '../timeline/playhead.js';
 import type { Stint, Timeline } from '../timeline/timeline.js';
 import type { SideGroup } from '../vocabulary/muscles.js';
+import type { SetUnit } from '../vocabulary/work.js';
 
 /** When an open set is likely to end, by the stint that it is: the first of its muscles lets go. */
 export type OpenEnds = ReadonlyMap<number, number>;
@@ -37,3 +38,23 @@ export function likelyAmount(timeline: Timeline, stint: Stint, ends: OpenEnds): 
   const done = doneOf(timeline, stint, { event, elapsedMs: endMs - now.startMs, addedMs: 0 });
   return Math.min(stint.plannedAmount, ...done.map(({ amount }) => amount));
 }
+
+/** How much somebody is likely to do of the sets of a block that go on until the form fails, from the least to the most of them. */
+export interface Likely {
+  readonly least: number;
+  readonly most: number;
+  readonly unit: SetUnit;
+}
+
+/** What the open sets of a block are likely to come to; null where none goes on until the form fails. */
+export function likelyOfBlock(timeline: Timeline, ends: OpenEnds, blockId: string): Likely | null {
+  const open = timeline.stints.filter((stint) => stint.blockId === blockId && stint.open === 'form');
+  const [first] = open;
+  if (!first) return null;
+  const amounts = open.map((stint) => likelyAmount(timeline, stint, ends));
+  return { least: Math.min(...amounts), most: Math.max(...amounts), unit: first.unit };
+}
+
+/** @example likelyWords({ least: 9, most: 14, unit: 'repetitions' }) → 'likely 9–14 repetitions' */
+export const likelyWords = ({ least, most, unit }: Likely): string =>
+  `likely ${least === most ? most : `${least}–${most}`} ${unit}`;

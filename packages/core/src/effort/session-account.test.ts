@@ -6,7 +6,6 @@ import { enduranceTimeS } from './compartments.js';
 import { RATES } from './rates.js';
 import { accountOf } from './session-account.js';
 import { shippedMovement } from '../library/index.js';
-import { GRAVITY } from '../mechanics/hand-load.js';
 import { referencePerson } from '../mechanics/person.js';
 import { REFERENCE_BODIES } from '../model/body.js';
 import { parseDose } from '../model/dose-shorthand.js';
@@ -17,6 +16,7 @@ import { compileTimeline } from '../timeline/compile-timeline.js';
 import { doneTimeline } from '../timeline/done-timeline.js';
 import { HANDS } from '../vocabulary/hands.js';
 import { MUSCLE_GROUPS } from '../vocabulary/muscles.js';
+import { GRAVITY } from '../vocabulary/gravity.js';
 
 const person = referencePerson(REFERENCE_BODIES.male, '2026-06-10');
 

@@ -4,7 +4,7 @@ import { sumsByBlock } from './block-sums.js';
 import type { HandDemand } from '../mechanics/demand.js';
 import { carryDistanceM } from '../mechanics/external-load.js';
 import { findLevel, type MovementLookup } from '../model/movement.js';
-import type { Turn } from '../model/rounds.js';
+import { type Turn, turnKey } from '../model/rounds.js';
 import type { Sequence } from '../model/sequence.js';
 import { type Timeline, workedMs } from '../timeline/timeline.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
@@ -91,14 +91,16 @@ export function accountOf(
       }
     }
   }
-  const workOf = (blockIndex: number, hand: Hand) =>
-    timeline.turns.reduce((all, turn, index) => all + (turn.blockIndex === blockIndex ? itemAt(sums, index)[hand].workS : 0), 0); // prettier-ignore
+  const blockS = timeline.blocks.map((): Record<Hand, number> => ({ left: 0, right: 0 }));
+  timeline.turns.forEach(({ blockIndex }, index) => {
+    for (const hand of HANDS) itemAt(blockS, blockIndex)[hand] += itemAt(sums, index)[hand].workS;
+  });
   const turns = timeline.turns.map(({ blockIndex, blockId, round }, index): TurnAccount => {
     const demand = efforts.turnDemands[index] ?? null;
     const of = (hand: Hand): BlockHand => {
       const { workS, repetitions } = itemAt(sums, index)[hand];
       // Rounds of a block share its dose by their work.
-      const share = workS > 0 ? workS / workOf(blockIndex, hand) : 0;
+      const share = workS > 0 ? workS / itemAt(blockS, blockIndex)[hand] : 0;
       const enduranceDose = share * (blockDoses.get(`${blockId} ${hand}`) ?? 0);
       return { workS, repetitions, ...loadOf(demand?.[hand], workS), enduranceDose };
     };
@@ -127,8 +129,6 @@ export function accountOf(
     return total;
   }
 }
-
-const turnKey = ({ blockIndex, round }: Turn) => `${blockIndex} ${round}`;
 
 /** A block's turns on one hand: sums, and the load and effort of the hardest. */
 function together(turns: readonly TurnAccount[], hand: Hand): BlockHand {

@@ -4,7 +4,7 @@ export * from './published-schema.js';
 export * from './readings-file.js';
 export * from './sequence-file.js';
 export * from './sequence-schema.js';
-export { readStoredSequence } from './upgrade-sequence.js';
+export { asStoredSequence, readStoredSequence } from './upgrade-sequence.js';
 export {
   readSequenceText,
   SEQUENCE_TEXT_LENGTH,

@@ -16,7 +16,7 @@ const UPGRADES: Record<Exclude<SequenceVersion, 3>, Upgrade> = {
    */
   2: (sequence, lookup) => ({
     ...sequence,
-    pacing: { readyS: USUAL_PACING.readyS, ...sequence.pacing },
+    pacing: asStoredSequence(sequence).pacing,
     blocks: sequence.blocks.map((block) => withoutIdleEffort(block, lookup)),
   }),
 };
@@ -34,6 +34,12 @@ export function upgradeSequence(sequence: Sequence, from: SequenceVersion, looku
   if (from === 3) return sequence;
   return upgradeSequence(UPGRADES[from](sequence, lookup), from === 1 ? 2 : 3, lookup);
 }
+
+/** A document as it is stored: with its time to get ready, said or usual, by which it is known as one of today's. */
+export const asStoredSequence = (sequence: Sequence): Sequence =>
+  sequence.pacing.readyS === undefined
+    ? { ...sequence, pacing: { ...sequence.pacing, readyS: USUAL_PACING.readyS } }
+    : sequence;
 
 /**
  * A document as it was stored, whenever that was, as one of today's. Stored ones have no number of their own: those before the third version had no time to

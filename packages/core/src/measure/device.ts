@@ -1,6 +1,6 @@
-import { newtonsFromKg } from '../mechanics/external-load.js';
 import { READING_LIMITS } from '../vocabulary/measures.js';
 import { POUND_KG } from '../vocabulary/units.js';
+import { newtonsFromKg } from '../vocabulary/gravity.js';
 
 /**
  * What every device gives, whatever it is and however it is connected: one value of one channel at an instant of the device’s own clock. The open interface of

@@ -2,8 +2,8 @@ import { sum, sumNthPowerDeviations } from 'simple-statistics';
 import { published, working } from '../vocabulary/constant.js';
 import { isSome } from '../vocabulary/lists.js';
 import { NINETEEN_IN_TWENTY, RANGE_ERROR_DEG } from '../mechanics/capacity.js';
-import { newtonsFromKg } from '../mechanics/external-load.js';
 import type { Measured } from './measured.js';
+import { newtonsFromKg } from '../vocabulary/gravity.js';
 
 const TWO_READINGS = Math.SQRT2;
 /** From so many repeats on a coach's own error is better known than the usual one: its own error is then within a quarter either way. */

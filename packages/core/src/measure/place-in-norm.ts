@@ -1,10 +1,10 @@
 import { ACTIVE_RANGE, gripNorm, PINCH_NORMS, WRIST_MOMENT_NORMS } from '../mechanics/norms.js';
 import { normalShare } from '../mechanics/belief.js';
-import { GRAVITY } from '../mechanics/hand-load.js';
 import type { Sex } from '../model/body.js';
 import type { Hand } from '../vocabulary/hands.js';
 import { isRangeMotion } from '../vocabulary/motions.js';
 import type { ReadingKind } from '../vocabulary/measures.js';
+import { GRAVITY } from '../vocabulary/gravity.js';
 
 /** Where a reading stands among people who were measured. */
 export interface PlaceInNorm {

@@ -5,12 +5,12 @@ import { ALL_OUT } from './critical-force.js';
 import { momentOf, USUAL_LEVER_CM } from './gauge-lever.js';
 import { DEVICE_KINDS, type DeviceKind, type DeviceSample, NEWTONS_OF } from './device.js';
 import { capacityOf, type Person, rangeWithHelpDeg } from '../mechanics/capacity.js';
-import { GRAVITY } from '../mechanics/hand-load.js';
 import { PASSIVE_GAIN } from '../mechanics/norms.js';
 import type { Hand } from '../vocabulary/hands.js';
 import { itemAt } from '../vocabulary/lists.js';
 import { isAction } from '../vocabulary/measures.js';
 import { RANGE_MOTIONS } from '../vocabulary/motions.js';
+import { GRAVITY } from '../vocabulary/gravity.js';
 
 /** What the hand on a simulated device does: one trial at its most, a hold at a share of it, the all-out test, or nothing. */
 export const DEVICE_PROGRAMS = ['trial', 'hold', 'all-out', 'rest'] as const;

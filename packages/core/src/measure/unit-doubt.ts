@@ -1,5 +1,4 @@
 import { capacityOf, type Person } from '../mechanics/capacity.js';
-import { GRAVITY } from '../mechanics/hand-load.js';
 import { referencePerson } from '../mechanics/person.js';
 import { REFERENCE_BODIES } from '../model/body.js';
 import { type Action, ACTIONS } from '../vocabulary/actions.js';
@@ -7,6 +6,7 @@ import { HANDS } from '../vocabulary/hands.js';
 import { working } from '../vocabulary/constant.js';
 import { isAction } from '../vocabulary/measures.js';
 import type { Reading } from '../model/reading.js';
+import { GRAVITY } from '../vocabulary/gravity.js';
 
 const FEEBLE = working('Least that is taken without asking', 0.3, 'of what is believed', 'below it hardly any grown hand is; a slip of the unit lies at a tenth', [0.2, 0.4]).value; // prettier-ignore
 const MIGHTY = working('Most that is taken without asking', 2.8, 'times what is believed', 'above it hardly any hand is; a slip of the unit lies at ten', [2.2, 4]).value; // prettier-ignore

@@ -1,12 +1,17 @@
 import type { Person } from './capacity.js';
 import { demandOf, type Loaded } from './demand.js';
-import { kgFromN, newtonsFromKg } from './external-load.js';
 import type { Dose } from '../model/dose.js';
 import { type LevelLoad, loadLimit } from '../model/load.js';
-import { effortMeans, type Level } from '../model/movement.js';
-import { withOwnLoad } from '../model/own-load.js';
+import { effortMeans, type Level, type Movement, type MovementLookup } from '../model/movement.js';
+import { resolveBlock } from '../model/check-sequence.js';
+import { withOwnSet } from '../model/effort-or-load.js';
+import { kilogramsNameOf, withOwnLoad } from '../model/own-load.js';
+import { roundOf } from '../model/rounds.js';
+import type { Sequence } from '../model/sequence.js';
+import { OWN_LOADS } from '../vocabulary/own-load.js';
 import type { Action } from '../vocabulary/actions.js';
 import type { Contact } from '../vocabulary/contacts.js';
+import { kgFromN, newtonsFromKg } from '../vocabulary/gravity.js';
 
 /** What of a dose changes what a level asks at any moment. */
 export type Dosed = Pick<Dose, 'effortPercent' | 'load' | 'tempo' | 'holdS'>;
@@ -67,6 +72,29 @@ const keptAction = ({ contact, shapes }: Doseable): Action =>
 export function foundKilograms(person: Person, level: Level, dose: Dosed): number | null {
   if (dose.effortPercent === undefined || effortMeans(level) !== 'finds the load') return null;
   return kilogramsOf(asDosed(person, level, dose)) ?? null;
+}
+
+/** A dose with the weight that its effort finds for somebody in the effort's place; the same dose where it finds none. */
+export function withFoundLoad(person: Person, movement: Movement, level: Level, dose: Dose): Dose {
+  const kg = foundKilograms(person, level, dose);
+  const name = kilogramsNameOf(level, movement);
+  if (kg === null || !name) return dose;
+  const { min, max } = OWN_LOADS[name].limit;
+  return withOwnSet(dose, name, Math.min(max, Math.max(min, Math.round(kg * 100) / 100)));
+}
+
+/**
+ * A sequence as it is led with somebody today: what an effort finds is that weight from here on, whatever is believed of them later. Where the level
+ * changes from round to round the effort finds another weight in each, and stays.
+ */
+export function withFoundLoads(person: Person, sequence: Sequence, lookup: MovementLookup): Sequence {
+  const blocks = sequence.blocks.map((block) => {
+    if (roundOf(sequence, block.id)?.change?.levels) return block;
+    const { movement, level } = resolveBlock(block, lookup);
+    const dose = withFoundLoad(person, movement, level, block.dose);
+    return dose === block.dose ? block : { ...block, dose };
+  });
+  return { ...sequence, blocks };
 }
 
 /** The kilograms that a level names of its own: a weight, or the force of a spring or a band; undefined where it has none. */

@@ -9,11 +9,11 @@ import {
   weightForMomentKg,
   weightMomentNm,
 } from './external-load.js';
-import { GRAVITY } from './hand-load.js';
 import { edgeFactor, handleFactor, HoldError, pinchFactor } from './hold-size.js';
 import { stretchMomentNm } from './passive.js';
 import { REFERENCE_BODIES } from '../model/body.js';
 import { ACTION_NAMES } from '../vocabulary/actions.js';
+import { GRAVITY } from '../vocabulary/gravity.js';
 
 const MAN: Person = { body: REFERENCE_BODIES.male, ageYears: 25, evidence: [], today: '2026-11-24' };
 

@@ -1,5 +1,4 @@
 import { atOdds, type Belief, beliefOf, type Evidence, following, FOUR_FIFTHS, updated } from './belief.js';
-import { GRAVITY } from './hand-load.js';
 import { ACTIVE_RANGE, FOREARM_TURN, GRIP_SPREAD, gripNorm, PASSIVE_GAIN, PINCH, WRIST_MOMENT } from './norms.js';
 import { segmentsOf } from './segments.js';
 import { type Body, REFERENCE_BODIES } from '../model/body.js';
@@ -8,6 +7,7 @@ import { type Constant, published, working } from '../vocabulary/constant.js';
 import { dayWords, daysBetween } from '../vocabulary/days.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 import type { RangeMotion } from '../vocabulary/motions.js';
+import { GRAVITY } from '../vocabulary/gravity.js';
 
 /** What capacities are read from. */
 export interface Person {

@@ -1,6 +1,6 @@
 import { type ActionEffort, effortOf, type RawDemand, type Ask } from './asked.js';
 import { type Person, rangeWithHelpDeg } from './capacity.js';
-import { GRAVITY, handLoad, type PostureLoad } from './hand-load.js';
+import { handLoad, type PostureLoad } from './hand-load.js';
 import { RAW } from './outside-loads.js';
 import { LIFTED_FINGER, planted } from './planted.js';
 import { answerFor, type LevelLoad } from '../model/load.js';
@@ -9,6 +9,7 @@ import { type Action, oppositeAction } from '../vocabulary/actions.js';
 import type { Contact, Facing } from '../vocabulary/contacts.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 import type { RangeMotion } from '../vocabulary/motions.js';
+import { GRAVITY } from '../vocabulary/gravity.js';
 
 /** The angle a level brings the wrist to, against the range there is. */
 export interface AngleDemand {

@@ -1,6 +1,6 @@
-import { GRAVITY } from './hand-load.js';
 import { RAD } from './plane.js';
 import { working } from '../vocabulary/constant.js';
+import { GRAVITY } from '../vocabulary/gravity.js';
 
 /**
  * Moment that a weight in the hand makes about the wrist: `m g d cos(angle)`, d from wrist to the weight, the angle of the hand above level.
@@ -68,8 +68,3 @@ export function carryTimeS(distanceM: number, paceMPerS = CARRY_PACE_M_PER_S): n
 
 /** Metres that are carried in a time. @example carryDistanceM(25) ≈ 30 */
 export const carryDistanceM = (timeS: number, paceMPerS = CARRY_PACE_M_PER_S) => timeS * paceMPerS;
-
-/** Kilograms that press as hard as a force. @example kgFromN(500) ≈ 51.0 */
-export const kgFromN = (newtons: number) => newtons / GRAVITY;
-/** The force with which a mass presses. @example newtonsFromKg(51) ≈ 500 */
-export const newtonsFromKg = (kg: number) => kg * GRAVITY;

@@ -6,11 +6,9 @@ import { minus, point, type Point, RAD } from './plane.js';
 import { segmentsOf } from './segments.js';
 import { type Body, checkBody } from '../model/body.js';
 import { working } from '../vocabulary/constant.js';
+import { GRAVITY } from '../vocabulary/gravity.js';
 import { checkPosture, PostureError, type SupportPosture } from '../model/posture.js';
 import type { MuscleGroup } from '../vocabulary/muscles.js';
-
-/** Standard gravity, m/s². */
-export const GRAVITY = 9.80665;
 
 /** A force in the sagittal plane, N. */
 export interface Force {

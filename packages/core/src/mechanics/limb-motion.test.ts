@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { GRAVITY } from './hand-load.js';
 import { motionDemand } from './limb-motion.js';
 import { segmentsOf } from './segments.js';
 import { REFERENCE_BODIES } from '../model/body.js';
 import { type Action, ACTIONS } from '../vocabulary/actions.js';
+import { GRAVITY } from '../vocabulary/gravity.js';
 
 const MAN = REFERENCE_BODIES.male;
 const still = { reachPercent: 100, perMinute: 0, heldKg: 0 };

@@ -1,5 +1,4 @@
 import { must } from '../vocabulary/lists.js';
-import { GRAVITY } from './hand-load.js';
 import { stretchMomentNm } from './passive.js';
 import { RAD } from './plane.js';
 import { PALM_LEVER, segmentsOf } from './segments.js';
@@ -7,6 +6,7 @@ import type { Body } from '../model/body.js';
 import type { Action } from '../vocabulary/actions.js';
 import { type Constant, working } from '../vocabulary/constant.js';
 import { isRangeMotion } from '../vocabulary/motions.js';
+import { GRAVITY } from '../vocabulary/gravity.js';
 
 /** A free motion: how far of the active range, how often, and what the hand holds meanwhile. */
 export interface FreeMotion {

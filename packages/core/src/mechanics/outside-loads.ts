@@ -1,7 +1,6 @@
 import { type Ask, PUSHING, type RawDemand, TO_AND_FRO } from './asked.js';
 import type { Person } from './capacity.js';
 import { weightMomentNm } from './external-load.js';
-import { GRAVITY } from './hand-load.js';
 import {
   BEST_HANDLE_MM,
   edgeFactor,
@@ -23,6 +22,7 @@ import type { Hold, LoadKind, LoadOf, LoadTable } from '../model/load.js';
 import { type Action, oppositeAction } from '../vocabulary/actions.js';
 import { must } from '../vocabulary/lists.js';
 import { isRangeMotion, type StretchMotion } from '../vocabulary/motions.js';
+import { GRAVITY } from '../vocabulary/gravity.js';
 
 /** As `checkLoad` sees to. */
 const SIZE = 'the size of a hold';

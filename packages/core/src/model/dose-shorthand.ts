@@ -6,6 +6,7 @@ import { type DirectionPlan, OPEN_WORDS, UNIT_LETTERS, UNIT_OF } from '../vocabu
 import { amountOf, checkDose, type Dose, type OwnLoad, type SetGroup, setGroupsOf, type Tempo } from './dose.js';
 import { type Part, partsIn } from './dose-parts.js';
 import { impliedCeiling, readSets } from './dose-sets.js';
+import { isKilograms, withoutKilograms } from './effort-or-load.js';
 import { ShorthandError } from './shorthand-error.js';
 
 export { ShorthandError };
@@ -115,10 +116,8 @@ function loadKept(before: Dose, { load, effortPercent }: Said): Pick<Dose, 'load
   return Object.keys(loaded).length > 0 ? { load: loaded } : {};
 }
 
-/** What is lifted or squeezed: what an effort would find. */
-export const KILOGRAMS = ['massKg', 'springKg', 'bandKg'] as const satisfies readonly OwnLoadName[];
-const namesKilograms = (load: OwnLoad = {}) => KILOGRAMS.some((name) => load[name] !== undefined);
-const withoutKilograms = ({ massKg: _m, springKg: _s, bandKg: _b, ...rest }: OwnLoad = {}): OwnLoad => rest;
+const namesKilograms = (load: OwnLoad = {}) =>
+  OWN_LOAD_NAMES.some((name) => isKilograms(name) && load[name] !== undefined);
 
 /** What is not said. */
 const USUAL = { sets: 1, restS: 0 };

@@ -4,6 +4,7 @@ import { handsInTurn, SIDE_PLANS } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { OWN_LOADS } from '../vocabulary/own-load.js';
 import { between, kind, kinds, list, type Of, oneOf, optional, record, within } from '../vocabulary/schema.js';
+import { isSome } from '../vocabulary/lists.js';
 import { capital } from '../vocabulary/text.js';
 import { DIRECTION_PLANS, OPEN_ENDS, UNIT_OF, type WorkKind } from '../vocabulary/work.js';
 
@@ -148,13 +149,15 @@ export const worksOf = (dose: Dose): readonly Work[] =>
 /** How many sets there are, of all groups. */
 export const setCount = (dose: Dose): number => setGroupsOf(dose).reduce((sum, { sets }) => sum + sets, 0);
 
-/** The same dose with one set less: of its last group, as long as that has more than one; null where one set is all there is. */
+/** The same dose with one set less: of its last group that has several, else without its last group; null where one set is all there is. */
 export function oneSetLess(dose: Dose): Dose | null {
   const groups = setGroupsOf(dose);
   const last = groups.findLastIndex(({ sets }) => sets > 1);
-  if (last < 0) return null;
-  const fewer = groups.map((group, index) => (index === last ? { ...group, sets: group.sets - 1 } : group));
-  return withSetGroups(dose, fewer as [SetGroup, ...SetGroup[]]);
+  const fewer =
+    last < 0
+      ? groups.slice(0, -1)
+      : groups.map((group, index) => (index === last ? { ...group, sets: group.sets - 1 } : group));
+  return isSome(fewer) ? withSetGroups(dose, fewer) : null;
 }
 
 /** Doses of one set less and less, down to one. */

@@ -1,13 +1,12 @@
 import type { Fault } from '../vocabulary/fault.js';
-import { OWN_LOADS, OWN_LOAD_NAMES, type OwnLoadName } from '../vocabulary/own-load.js';
+import { KILOGRAMS, OWN_LOADS, OWN_LOAD_NAMES, type OwnLoadName } from '../vocabulary/own-load.js';
 import type { Contact } from '../vocabulary/contacts.js';
+import { kgFromN, newtonsFromKg } from '../vocabulary/gravity.js';
 import type { Dose, OwnLoad } from './dose.js';
 import type { LevelLoad } from './load.js';
 import { roughHeightM } from './posture.js';
 import type { Level, Movement } from './movement.js';
 
-/** Standard gravity, m/s²: a spring of so many kilograms pushes back as hard as the weight. */
-const GRAVITY = 9.80665;
 /** Of what a wedge goes under. */
 const ON_A_WEDGE: readonly Contact[] = ['open palm', 'back of hand'];
 
@@ -29,6 +28,12 @@ export function ownLoadsOf(
     awayM: load.kind === 'body' && load.stance.support !== 'none',
   };
   return OWN_LOAD_NAMES.filter((name) => may[name]);
+}
+
+/** By which name a level's own kilograms are set; undefined where it has none. */
+export function kilogramsNameOf(level: Pick<Level, 'load' | 'contact'>, movement: Pick<Movement, 'equipment'>) {
+  const may = ownLoadsOf(level, movement);
+  return KILOGRAMS.find((name) => may.includes(name));
 }
 
 const isBanded = ({ equipment }: Pick<Movement, 'equipment'>) => equipment.includes('finger band');
@@ -74,7 +79,7 @@ function setOver(load: LevelLoad, own: OwnLoad): LevelLoad {
       return { ...load, stance: stanceOver(load.stance, own) };
     case 'resist': {
       const kg = own.springKg ?? own.bandKg;
-      return kg === undefined ? load : { ...load, forceN: kg * GRAVITY };
+      return kg === undefined ? load : { ...load, forceN: newtonsFromKg(kg) };
     }
     case 'hang':
       return { ...load, ...size({ addedKg: massKg, edgeMm, handleMm, pinchMm }) };
@@ -112,7 +117,7 @@ export function ownValueOf({ load }: Pick<Level, 'load'>, name: OwnLoadName): nu
       return number('massKg') ?? number('addedKg');
     case 'springKg':
     case 'bandKg':
-      return load.kind === 'resist' ? load.forceN / GRAVITY : null;
+      return load.kind === 'resist' ? kgFromN(load.forceN) : null;
     case 'handleMm':
       return number('handleMm') ?? number('drumMm');
     default:

@@ -24,6 +24,9 @@ export interface Turn {
   readonly round: number;
 }
 
+/** Names a turn, wherever something is kept by turns. */
+export const turnKey = ({ blockIndex, round }: Turn) => `${blockIndex} ${round}`;
+
 /** The order in which blocks are done, rounds unrolled: of a and twice (b, c) it is a b c b c. */
 export function turnsOf(sequence: Grouped): Turn[] {
   const turns: Turn[] = [];

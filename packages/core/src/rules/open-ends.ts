@@ -1,4 +1,4 @@
-import { amountOf, type Dose, setGroupsOf, type SetGroup, withAmount, withSetGroups, workOf } from '../model/dose.js';
+import { amountOf, type Dose, setGroupsOf, type SetGroup, withSetGroups, workOf } from '../model/dose.js';
 
 /** Whether some set goes on until the form fails. */
 export const goesToFailure = (dose: Dose): boolean => setGroupsOf(dose).some(({ work }) => work.open === 'form');
@@ -9,7 +9,7 @@ export function withoutOpenEnds(dose: Dose): Dose {
   const closed: SetGroup[] = [];
   for (const { sets, work } of setGroupsOf(dose)) {
     const before = closed.at(-1)?.work;
-    const ended = before ? withAmount(before, amountOf(before)) : workOf(work.kind, Math.ceil(amountOf(work) / 2));
+    const ended = before ?? workOf(work.kind, Math.ceil(amountOf(work) / 2));
     closed.push({ sets, work: work.open === 'form' ? ended : work });
   }
   return withSetGroups(dose, closed as [SetGroup, ...SetGroup[]]);

@@ -1,11 +1,10 @@
 import { SIDES_BAND } from '../effort/balance.js';
 import { RATIO_BAND } from '../effort/past.js';
 import { RANGE_ERROR_DEG } from '../mechanics/capacity.js';
-import { GRAVITY } from '../mechanics/hand-load.js';
-import { kgFromN } from '../mechanics/external-load.js';
 import { percent } from '../vocabulary/numbers.js';
 import { MUCH_OF_IT } from './calls.js';
 import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from './discomfort.js';
+import { GRAVITY, kgFromN } from '../vocabulary/gravity.js';
 
 /** A number that a coach meets: what it is in plain words, the term behind it, what it is made from, and whether a value of it is much. */
 export interface Term {

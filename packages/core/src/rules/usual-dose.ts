@@ -1,5 +1,5 @@
-import { amountLimit, amountOf, type Dose, setCount, setGroupsOf, withAmounts, withSetGroups } from '../model/dose.js';
-import { isSome, lastOf } from '../vocabulary/lists.js';
+import { amountLimit, amountOf, type Dose, oneSetLess, setCount, setGroupsOf, withAmounts } from '../model/dose.js';
+import { must } from '../vocabulary/lists.js';
 import { type DosingKind, type Range, USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
 
 /** Sentences on what in a dose lies outside its customary range; empty when all is usual. */
@@ -40,12 +40,6 @@ function withSets(dose: Dose, range: Range | undefined): Dose {
   const [least, most] = range;
   let fitted = dose;
   if (setCount(fitted) < least) fitted = { ...fitted, sets: fitted.sets + least - setCount(fitted) };
-  while (setCount(fitted) > most) {
-    const groups = setGroupsOf(fitted);
-    const last = lastOf(groups);
-    const rest = last.sets > 1 ? [...groups.slice(0, -1), { ...last, sets: last.sets - 1 }] : groups.slice(0, -1);
-    if (!isSome(rest)) break;
-    fitted = withSetGroups(fitted, rest);
-  }
+  while (setCount(fitted) > most) fitted = must(oneSetLess(fitted), 'a set to take from more than are usual');
   return fitted;
 }

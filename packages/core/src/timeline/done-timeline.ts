@@ -1,4 +1,5 @@
 import { itemAt, must } from '../vocabulary/lists.js';
+import { turnKey } from '../model/rounds.js';
 import type { CountedSet } from '../model/session.js';
 import { pieceKey, plannedAgainstDone } from './planned-done.js';
 import { blockSpansOf, type EventKind, type Timeline, type TimelineEvent, workedMs } from './timeline.js';
@@ -29,8 +30,6 @@ export function doneTimeline(plan: Timeline, sets: readonly CountedSet[]): Timel
   return closed(plan, events, clockMs);
 }
 
-const turnKey = ({ blockIndex, round }: { readonly blockIndex: number; readonly round: number }) =>
-  `${blockIndex} ${round}`;
 /** Announcements, changes and rests stay where their turn was worked at all. */
 const leads = (event: TimelineEvent, worked: ReadonlySet<string>) => (worked.has(turnKey(event)) ? event : null);
 

@@ -5,7 +5,7 @@ import { handsInTurn } from '../vocabulary/hands.js';
 import { itemAt } from '../vocabulary/lists.js';
 import type { OneTurn } from './one-turn.js';
 import type { TimelineWriter } from './timeline-writer.js';
-import { type EventPart, HAND_WALK_M_PER_S, milliseconds, PAUSE_AFTER_HOLD_S } from './timeline.js';
+import { type EventPart, HAND_WALK_M_PER_S, milliseconds, PAUSE_AFTER_HOLD_S, STEP_M } from './timeline.js';
 
 /** Pace of a repetition when neither dose nor level says: a second out, two back. */
 export const USUAL_TEMPO: Tempo = { outS: 1, backS: 2 };
@@ -21,6 +21,10 @@ export function directionsOf(movement: Movement, dose: Dose): readonly (string |
 /** Seconds that a distance takes: carried things at a walk, a body that bears on its hands far slower. */
 export const distanceS = (metres: number, { load }: Pick<Level, 'load'>) =>
   metres / (load.kind === 'body' ? HAND_WALK_M_PER_S : CARRY_PACE_M_PER_S);
+
+/** Steps that carry somebody over a distance; null for a body that walks on its hands. @example stepsOver(35, { load: { kind: "fixed" } }) → 50 */
+export const stepsOver = (metres: number, { load }: Pick<Level, 'load'>): number | null =>
+  load.kind === 'body' ? null : Math.round(metres / STEP_M);
 
 /** The work of one set for one hand in one direction. */
 export function writeWork(draft: TimelineWriter, one: OneTurn, set: number): void {

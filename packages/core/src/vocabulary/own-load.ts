@@ -20,3 +20,5 @@ export const OWN_LOADS = {
 export type OwnLoadName = keyof typeof OWN_LOADS;
 /** In the order in which they are printed. */
 export const OWN_LOAD_NAMES = Object.keys(OWN_LOADS) as OwnLoadName[];
+/** What is lifted or squeezed: what an effort would find. */
+export const KILOGRAMS = ['massKg', 'springKg', 'bandKg'] as const satisfies readonly OwnLoadName[];

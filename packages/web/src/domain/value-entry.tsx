@@ -67,7 +67,6 @@ export function ValueEntry({
   isTrial,
   children,
 }: Props) {
-  // prettier-ignore
   const [typed, setTyped] = useState('');
   return (
     <div className="min-w-0 flex-1 py-1.5">

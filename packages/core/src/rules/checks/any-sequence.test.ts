@@ -7,8 +7,8 @@ import { personOf, referencePerson } from '../../mechanics/person.js';
 import { REFERENCE_BODIES } from '../../model/body.js';
 import { checkSequence } from '../../model/check-sequence.js';
 import { type Dose, withAmount, workOf } from '../../model/dose.js';
-import { KILOGRAMS } from '../../model/dose-shorthand.js';
 import { effortMeans, type Level } from '../../model/movement.js';
+import { isKilograms } from '../../model/effort-or-load.js';
 import { ownLoadsOf } from '../../model/own-load.js';
 import { OWN_LOADS } from '../../vocabulary/own-load.js';
 import { applyEdits } from '../../model/edits.js';
@@ -58,7 +58,7 @@ const anyDose = (movement: Movement, level: Level, usual: Dose = level.dose) =>
 
 /** Something of a level's own set otherwise, for one dose in three. */
 function ownLoad(movement: Movement, level: Level, seed: number, hasEffort: boolean): Pick<Dose, 'load'> {
-  const may = ownLoadsOf(level, movement).filter((name) => !hasEffort || !KILOGRAMS.some((kg) => kg === name));
+  const may = ownLoadsOf(level, movement).filter((name) => !hasEffort || !isKilograms(name));
   const name = may[seed % 3 === 0 ? seed % Math.max(1, may.length) : may.length];
   if (!name) return {};
   const { min, max } = OWN_LOADS[name].limit;

@@ -1,3 +1,4 @@
+import { formOf } from '../../effort/effort-timeline.js';
 import { aloneIn } from '../../model/rounds.js';
 import { firstOf, itemAt, must } from '../../vocabulary/lists.js';
 import { outOfBand } from '../../effort/balance.js';
@@ -7,7 +8,7 @@ import { accountOf } from '../../effort/session-account.js';
 import type { SessionView } from '../../effort/session-view.js';
 import type { Edit } from '../../model/edits.js';
 import { forbidsLoading } from '../cautions.js';
-import { adding, askedOf, type Choice, choose, effortOf } from './choose.js';
+import { adding, type Choice, choose, effortOf } from './choose.js';
 import { type Check, editsOf } from './finding.js';
 import { capital } from '../../vocabulary/text.js';
 import { compileTimeline } from '../../timeline/compile-timeline.js';
@@ -61,8 +62,8 @@ function evened(
     )
     .flatMap(({ movement, level }) => choose({ ...view, shelf: [{ ...movement, ladder: [level] }] }, () => true) ?? []);
   for (const choice of open) {
-    const asked = askedOf(view, choice.level, choice.dose);
-    if (!asked || effortOf(asked) > EVENED_BY_PERCENT) continue;
+    const asked = formOf(view.person, choice.level, choice.dose);
+    if (!asked || effortOf(asked.demand) > EVENED_BY_PERCENT) continue;
     const { [less]: perSet = 0, [more]: perSetMore = 0 } = dosesOfSet(view, choice);
     if (!(perSet > 0)) continue;
     for (let sets = 1; sets <= MOST_SETS; sets++) {

@@ -41,11 +41,7 @@ function sparing(view: SessionView, seen: BlockView, entry: RecordedCaution, han
     (form) => !brokenBy([entry], hands, { level: form.level, demand: asWorked(seen, form) }),
   );
   if (ended !== dose && isAllowed) return changing('Give the open set an end', seen, ended);
-  return easing(
-    view,
-    seen,
-    (level, demand, asked) => !brokenBy([entry], hands, { level, demand, toFailure: goesToFailure(asked) }),
-  );
+  return easing(view, seen, (form, asked) => !brokenBy([entry], hands, { ...form, toFailure: goesToFailure(asked) }));
 }
 
 /** What a block asks, each hand at the hardest moment of its work: the second of two directions may ask more than the first. */

@@ -1,21 +1,20 @@
 import { firstOf } from '../../vocabulary/lists.js';
 import { same } from '../../vocabulary/same.js';
+import { type BlockForm, formOf } from '../../effort/effort-timeline.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { rangeVerdict } from '../../mechanics/capacity.js';
-import { asDosed } from '../../mechanics/as-dosed.js';
-import { type Demand, demandOf } from '../../mechanics/demand.js';
-import { BodyError } from '../../model/body.js';
+import type { Demand } from '../../mechanics/demand.js';
 import type { Dose } from '../../model/dose.js';
 import { type Edit, freshBlockId } from '../../model/edits.js';
 import { effortMeans, equipmentFor, findLevel, type Level, type Movement } from '../../model/movement.js';
 import { fittedTo } from '../../model/own-load.js';
-import { PostureError } from '../../model/posture.js';
 import type { Block } from '../../model/sequence.js';
 import { brokenBy } from '../caution-limits.js';
 import { handsWorking } from '../../vocabulary/hands.js';
 import type { Fix } from './finding.js';
 import { concernsOf } from '../clearance.js';
 import { doseFor } from '../method-dose.js';
+import { goesToFailure } from '../open-ends.js';
 import { unusualInDose } from '../usual-dose.js';
 import type { Phase } from '../../vocabulary/phases.js';
 import type { Equipment } from '../../vocabulary/places.js';
@@ -27,16 +26,6 @@ const ANYWHERE: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'
 export const missingFor = ({ athlete }: SessionView, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
   athlete ? equipmentFor(movement, level, dose).filter((thing) => !athlete.equipment.includes(thing)) : [];
 
-/** What a level would ask as dosed; null where this body cannot take it. */
-export function askedOf(view: SessionView, level: Level, dose: Dose): Demand | null {
-  try {
-    return demandOf(view.person, asDosed(view.person, level, dose));
-  } catch (error) {
-    if (error instanceof PostureError || error instanceof BodyError) return null;
-    throw error;
-  }
-}
-
 /** The effort of the hand that works harder, percent. */
 export const effortOf = (demand: Demand) => Math.max(demand.left.effortPercent, demand.right.effortPercent);
 
@@ -46,19 +35,19 @@ export const isPastRange = (demand: Demand) =>
 
 /** Whether a level may be proposed to this person at all: things at hand, nothing against it, range and strength enough. */
 export function isOpen(view: SessionView, movement: Movement, level: Level, dose: Dose): boolean {
-  const things = equipmentFor(movement, level);
+  const things = equipmentFor(movement, level, dose);
   const reachable = view.athlete
-    ? missingFor(view, movement, level).length === 0
+    ? missingFor(view, movement, level, dose).length === 0
     : things.every((thing) => ANYWHERE.includes(thing));
   if (!reachable || unusualInDose(dose, level.dosing).length > 0) return false;
   const cautions = view.athlete?.cautions ?? [];
   const hands = handsWorking(dose.sides);
   const concerns = concernsOf(movement, level, cautions, hands);
   if (concerns.stops.length || concerns.avoid.length) return false;
-  const demand = askedOf(view, level, dose);
-  if (!demand || isPastRange(demand)) return false;
-  if (brokenBy(cautions, hands, { level, demand })) return false;
-  return effortOf(demand) <= Math.min(100, view.method.effortCeilingPercent);
+  const asked = formOf(view.person, level, dose);
+  if (!asked || isPastRange(asked.demand)) return false;
+  if (brokenBy(cautions, hands, { ...asked, toFailure: goesToFailure(dose) })) return false;
+  return effortOf(asked.demand) <= Math.min(100, view.method.effortCeilingPercent);
 }
 
 /** A level that may be proposed, with its dose. */
@@ -132,17 +121,17 @@ export const removing = (label: string, views: readonly BlockView[]): Fix => ({
 export function easing(
   view: SessionView,
   { block, movement }: BlockView,
-  holds: (level: Level, demand: Demand, dose: Dose) => boolean,
+  holds: (form: BlockForm, dose: Dose) => boolean,
 ): Fix {
   const at = movement.ladder.findIndex(({ id }) => id === block.levelId);
   const wasUsual = same(findLevel(movement, block.levelId)?.dose, block.dose);
   for (const level of movement.ladder.slice(0, at).reverse()) {
-    if (missingFor(view, movement, level).length > 0) continue;
     const { load: _own, ...plain } = block.dose;
     // The easier level's own load is what makes it easier.
     const dose = wasUsual ? level.dose : fittedTo(plain, level, movement);
-    const demand = askedOf(view, level, dose);
-    if (demand && holds(level, demand, dose)) {
+    if (missingFor(view, movement, level, dose).length > 0) continue;
+    const form = formOf(view.person, level, dose);
+    if (form && holds(form, dose)) {
       const edits: Edit[] = [{ kind: 'change', blockId: block.id, levelId: level.id, dose }];
       return { label: `Take the level “${level.name}”`, edits };
     }

@@ -16,7 +16,7 @@ export const demandOver: Check = {
   find: (view) =>
     view.blocks.flatMap((block): Observation[] => {
       if (block.effortPercent <= 100) return [];
-      const fix = easing(view, block, (_level, demand) => effortOf(demand) <= 100);
+      const fix = easing(view, block, ({ demand }) => effortOf(demand) <= 100);
       return [{ blockIds: [block.block.id], ...told(view, block), fix }];
     }),
 };

@@ -18,7 +18,7 @@ export const effortCeiling: Check = {
       if (block.effortPercent <= ceiling + 0.5 || block.effortPercent > 100) return [];
       const { interval, doubt } = hardestOf(block, ceiling);
       const text = `${block.movement.name}: ${effortWords(block.effortPercent, interval)} effort; ${name} goes to ${ceiling} %.`;
-      const fix = lowering(block, ceiling) ?? easing(view, block, (_level, demand) => effortOf(demand) <= ceiling);
+      const fix = lowering(block, ceiling) ?? easing(view, block, ({ demand }) => effortOf(demand) <= ceiling);
       return [{ blockIds: [block.block.id], text, fix, doubt }];
     });
   },

@@ -60,7 +60,7 @@ function remedies(view: SessionView, block: BlockView, restS: number | null): Ed
   const round = roundOf(view.sequence, id);
   const longer = (now: number) => (restS === null ? [] : [1, 1.5].map((times) => now + Math.ceil((restS * times) / 5) * 5)); // prettier-ignore
   const rests = setCount(dose) > 1 ? longer(dose.restS) : [];
-  const betweenRounds = round ? longer(round.restS) : [];
+  const betweenRounds = round ? longer(round.restS).map((rest) => ({ ...round, restS: rest })) : [];
   const fewer = fewerSets(usual);
   const shares = [0.8, 0.6, 0.4]
     .map((share) => Math.floor(amount * share))
@@ -75,10 +75,10 @@ function remedies(view: SessionView, block: BlockView, restS: number | null): Ed
   return [
     ...rests.filter((rest) => rest <= LONGEST_REST_S).map((rest) => dosed({ ...dose, restS: rest })),
     ...betweenRounds
-      .filter((rest) => round && rest <= LONGEST_REST_S)
-      .map((rest): Edit[] => (round ? [{ kind: 'round', round: { ...round, restS: rest } }] : [])),
+      .filter(({ restS: rest }) => rest <= LONGEST_REST_S)
+      .map((longerRest): Edit[] => [{ kind: 'round', round: longerRest }]),
     ...less.map(dosed),
-    [...editsOf(easing(view, asUsual, (_level, demand) => effortOf(demand) < block.effortPercent * 0.85))],
+    [...editsOf(easing(view, asUsual, ({ demand }) => effortOf(demand) < block.effortPercent * 0.85))],
     [{ kind: 'remove', blockId: id }],
   ];
 }

@@ -11,7 +11,7 @@ export const fastMotion: Check = {
   find: (view) => {
     const fast = view.blocks.filter(({ level }) => isFast(level.dosing));
     if (view.method.speed !== 'slow' || fast.length === 0) return [];
-    const edits = fast.flatMap((block) => editsOf(easing(view, block, (level) => !isFast(level.dosing))));
+    const edits = fast.flatMap((block) => editsOf(easing(view, block, ({ level }) => !isFast(level.dosing))));
     const text = `${named(fast)}: done fast; ${view.method.name} keeps to slow motion.`;
     return [{ blockIds: fast.map(({ block }) => block.id), text, fix: { label: 'Take the slow level', edits } }];
   },

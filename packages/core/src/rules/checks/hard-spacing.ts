@@ -46,6 +46,6 @@ function worksHard({ efforts }: SessionView, { block }: BlockView, group: string
 
 function softened(view: SessionView, block: BlockView): readonly Edit[] {
   return editsOf(
-    lowering(block, HARD_PERCENT - 5) ?? easing(view, block, (_lower, demand) => effortOf(demand) < HARD_PERCENT),
+    lowering(block, HARD_PERCENT - 5) ?? easing(view, block, ({ demand }) => effortOf(demand) < HARD_PERCENT),
   );
 }

@@ -22,7 +22,7 @@ export const minutesOver: Check = {
     if (overMs <= 0) return [];
     const edits = trimmed(view, overMs);
     const text = `${Math.ceil(overMs / 1000)} s over the ${view.sequence.budgetMin} minutes.`;
-    if (edits) return [{ blockIds: [], text, fix: { label: 'Fewer sets and rounds where there are most', edits } }];
+    if (edits) return [{ blockIds: [], text, fix: { label: fewerLabel(edits), edits } }];
     const budgetMin = Math.ceil(view.timeline.durationMs / 60_000);
     if (budgetMin > SEQUENCE_LIMITS.budgetMin.max)
       return [{ blockIds: [], text: `${text} ${SEQUENCE_LIMITS.budgetMin.max} minutes are the most.` }];
@@ -32,7 +32,11 @@ export const minutesOver: Check = {
   },
 };
 
-const MOST_ROUNDS = 60;
+const fewerLabel = ([first]: readonly Edit[]) =>
+  first?.kind === 'round' ? 'Fewer rounds where there are most' : 'Fewer sets where there are most';
+
+/** Sets taken until it is given up. */
+const MOST_TAKEN = 60;
 
 /** A block that may lose sets: how long it takes, and its dose, as sets are taken from it. */
 interface Trimmed {
@@ -46,15 +50,14 @@ function trimmed(view: SessionView, overMs: number): Edit[] | null {
   return fewerSets(view, overMs) ?? fewerRounds(view, overMs);
 }
 
-/** Takes rounds off the longest group that has more than two, until it fits. */
-function fewerRounds({ sequence, lookup }: SessionView, overMs: number): Edit[] | null {
-  const long = compileTimeline(sequence, lookup).durationMs;
+/** Takes a round from what has most of them, down to two, until it fits. */
+function fewerRounds({ sequence, lookup, timeline }: SessionView, overMs: number): Edit[] | null {
   let rounds = sequence.rounds ?? [];
   for (;;) {
     const most = rounds.reduce<Round | null>((a, b) => (a && a.times >= b.times ? a : b), null);
     if (!most || most.times <= ROUND_LIMITS.times.min) return null;
     rounds = rounds.map((round) => (round === most ? { ...round, times: round.times - 1 } : round));
-    if (long - compileTimeline({ ...sequence, rounds }, lookup).durationMs >= overMs) break;
+    if (timeline.durationMs - compileTimeline({ ...sequence, rounds }, lookup).durationMs >= overMs) break;
   }
   return rounds.filter((round) => !sequence.rounds?.includes(round)).map((round) => ({ kind: 'round', round }));
 }
@@ -67,9 +70,9 @@ function fewerSets(view: SessionView, overMs: number): Edit[] | null {
     dose: block.dose,
   }));
   let leftMs = overMs;
-  for (let round = 0; leftMs > 0; round++) {
+  for (let taken = 0; leftMs > 0; taken++) {
     const longest = longestToTrim(view, blocks);
-    if (longest === undefined || round === MOST_ROUNDS) return null;
+    if (longest === undefined || taken === MOST_TAKEN) return null;
     const { block, ms, dose } = itemAt(blocks, longest);
     const fewer = must(oneSetLess(dose), 'a set to take from what has several');
     const savedMs = (msAlone(view, block, dose) - msAlone(view, block, fewer)) * timesOf(view.sequence, block.id);

@@ -23,6 +23,6 @@ export const rangeOver: Check = {
       const { hand, angle } = past;
       const { deg, rangeDeg, rangeSource, motion } = angle;
       const text = `${block.movement.name}: the ${hand} wrist goes to ${Math.round(deg)}° of ${motion.replace('wrist ', '')}; with help it reaches ${Math.round(rangeDeg)}° (${rangeSource}).`;
-      return [{ blockIds: [block.block.id], text, fix: easing(view, block, (_level, demand) => !isPastRange(demand)) }];
+      return [{ blockIds: [block.block.id], text, fix: easing(view, block, ({ demand }) => !isPastRange(demand)) }];
     }),
 };

@@ -1,15 +1,16 @@
+import { formOf } from '../../effort/effort-timeline.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { amountOf, type Dose, fewerSets, withAmounts } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
 import { effortMeans, type Level, type Movement } from '../../model/movement.js';
-import { fittedTo, ownLoadsOf } from '../../model/own-load.js';
+import { withOwnSet } from '../../model/effort-or-load.js';
+import { fittedTo, kilogramsNameOf, ownLoadsOf } from '../../model/own-load.js';
 import { goesToFailure, withoutOpenEnds } from '../open-ends.js';
 import { roughHeightM } from '../../model/posture.js';
-import { KILOGRAMS } from '../../model/dose-shorthand.js';
 import { kilogramsOf } from '../../mechanics/as-dosed.js';
 import { handsWorking } from '../../vocabulary/hands.js';
 import { OWN_LOADS } from '../../vocabulary/own-load.js';
-import { askedOf, effortOf, isOpen, missingFor } from '../checks/choose.js';
+import { effortOf, isOpen, missingFor } from '../checks/choose.js';
 import { doseFor } from '../method-dose.js';
 import { unusualInDose, usualDose } from '../usual-dose.js';
 
@@ -50,8 +51,8 @@ function wedges(view: SessionView, { block, movement, level }: BlockView): Edit[
   const { dose } = block;
   if (!ownLoadsOf(level, movement).includes('wedgeDeg') || (dose.load?.wedgeDeg ?? 0) > 0) return [];
   if (view.athlete && !view.athlete.equipment.includes('towel')) return [];
-  return WEDGES_DEG.map((wedgeDeg): Edit[] => [
-    { kind: 'change', blockId: block.id, dose: { ...dose, load: { ...dose.load, wedgeDeg } } },
+  return WEDGES_DEG.map((deg): Edit[] => [
+    { kind: 'change', blockId: block.id, dose: withOwnSet(dose, 'wedgeDeg', deg) },
   ]);
 }
 
@@ -85,7 +86,7 @@ function easierLevels(view: SessionView, { block, movement, level }: BlockView):
   return movement.ladder
     .slice(0, movement.ladder.indexOf(level))
     .reverse()
-    .filter((easier) => missingFor(view, movement, easier).length === 0)
+    .filter((easier) => missingFor(view, movement, easier, easier.dose).length === 0)
     .slice(0, TRIES)
     .map((easier): Edit[] => {
       // Easier is not more of it: the dose stays as far as the level can have it.
@@ -126,13 +127,13 @@ function lessOf({ block, movement, level }: BlockView): Edit[][] {
 const LIGHTER = [0.75, 0.5];
 /** Less on the bar, the spring or the band than there is, where the coach or the level names it in kilograms. */
 function lighter(dose: Dose, level: Level, movement: Movement): Dose[] {
-  const name = KILOGRAMS.find((each) => ownLoadsOf(level, movement).includes(each));
+  const name = kilogramsNameOf(level, movement);
   const now = name && (dose.load?.[name] ?? kilogramsOf(level));
   if (!name || !now || dose.effortPercent !== undefined) return [];
   const { step } = OWN_LOADS[name].limit;
   return LIGHTER.map((share) => Math.floor((now * share) / step) * step)
     .filter((kg) => kg > 0)
-    .map((kg) => ({ ...dose, load: { ...dose.load, [name]: kg } }));
+    .map((kg) => withOwnSet(dose, name, kg));
 }
 
 /** Other movements of the family that train what this one trains, and ask less. */
@@ -141,8 +142,8 @@ function others(view: SessionView, block: BlockView): Edit[][] {
   return sameFamily(view, block)
     .filter(({ movement }) => movement.trains.some((group) => block.movement.trains.includes(group)))
     .filter(({ level, dose }) => {
-      const asked = askedOf(view, level, dose);
-      return asked !== null && effortOf(asked) < before;
+      const asked = formOf(view.person, level, dose);
+      return asked !== null && effortOf(asked.demand) < before;
     })
     .slice(0, TRIES)
     .map((choice) => instead(block, choice));

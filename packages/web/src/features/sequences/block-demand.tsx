@@ -1,11 +1,11 @@
 import {
   asDosed,
   type Block,
-  carryTimeS,
+  carryDistanceM,
   demandOf,
+  distanceS,
+  type Dose,
   foundKilograms,
-  KILOGRAMS,
-  ownLoadsOf,
   firstOf,
   HANDS,
   type Level,
@@ -13,6 +13,7 @@ import {
   type Person,
   rollerWork,
   STRENGTH_WORDS,
+  withFoundLoad,
   withOwnLoad,
 } from '@clay-pot/core';
 import { Link, useParams } from 'react-router';
@@ -81,7 +82,7 @@ function Demand({ person, block, level }: { person: Person; block: Block; level:
   return (
     <>
       <DemandLine demand={demand} />
-      {sums(level) && <p className="text-small text-ink-soft figures">{sums(level)}</p>}
+      {sums(asked, block.dose) && <p className="text-small text-ink-soft figures">{sums(asked, block.dose)}</p>}
       {pressed && (
         <p className="flex flex-wrap items-center gap-x-2 text-small figures">
           {HANDS.map((hand) => {
@@ -103,20 +104,14 @@ function Demand({ person, block, level }: { person: Person; block: Block; level:
 function FoundLoad({ seen, block, movement, level }: Parameters<typeof BlockDemand>[0]) {
   const { dose } = block;
   const kg = foundKilograms(seen.person, level, dose);
-  const name = KILOGRAMS.find((each) => ownLoadsOf(level, movement).includes(each));
-  if (kg === null || !name) return null;
-  const rounded = Math.round(kg * 100) / 100;
-  const { effortPercent, ...rest } = dose;
+  const kept = withFoundLoad(seen.person, movement, level, dose);
+  if (kg === null || kept === dose) return null;
   return (
     <p className="flex flex-wrap items-center gap-x-2 text-small">
       <span>
-        {effortPercent} % for {seen.name}: <b className="figures">{metricText('kg', rounded, 2)}</b>
+        {dose.effortPercent} % for {seen.name}: <b className="figures">{metricText('kg', kg, 2)}</b>
       </span>
-      <button
-        type="button"
-        className="underline underline-offset-2"
-        onClick={() => changeDose(block.id, { ...rest, load: { ...dose.load, [name]: rounded } })}
-      >
+      <button type="button" className="underline underline-offset-2" onClick={() => changeDose(block.id, kept)}>
         Keep this weight
       </button>
     </p>
@@ -124,9 +119,11 @@ function FoundLoad({ seen, block, movement, level }: Parameters<typeof BlockDema
 }
 
 /** What a carry or a roller comes to, beside the dose that is set for it. */
-function sums({ load }: Level): string | null {
-  if (load.kind === 'lift' && load.distanceM !== undefined) {
-    return `${load.distanceM} m take about ${carryTimeS(load.distanceM).toFixed(0)} s at a walk.`;
+function sums(level: Level, { work }: Dose): string | null {
+  const { load } = level;
+  if (work.kind === 'distance') return `${work.metres} m take about ${distanceS(work.metres, level).toFixed(0)} s.`;
+  if (load.kind === 'lift' && load.distanceM !== undefined && work.kind === 'time') {
+    return `${work.seconds} s are about ${carryDistanceM(work.seconds).toFixed(0)} m at a walk.`;
   }
   if (load.kind === 'roller') {
     const { turns, workJ } = rollerWork({ massKg: load.massKg, drumRadiusM: load.drumMm / 2000, ropeM: load.ropeM });

@@ -9,6 +9,8 @@ import {
   HAND_WORDS,
   handsWorking,
   type Level,
+  likelyOfBlock,
+  likelyWords,
   type Movement,
   mustWait,
   PHASES,
@@ -16,6 +18,7 @@ import {
   resolveBlock,
   roundOf,
   type Sequence,
+  type SessionView,
   type Severity,
   summarise,
 } from '@clay-pot/core';
@@ -80,6 +83,7 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
         selected={block.id === selectedId}
         hovered={block.id === hoveredId}
         inRounds={roundOf(document, block.id) !== undefined}
+        likely={likelyText(seen.view, block.id)}
         mark={marks.get(block.id) ?? null}
         concerns={blockConcerns(block, movement, athlete, seen.view.athlete?.cautions ?? [])}
         seen={seen.whom}
@@ -122,6 +126,12 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
       </SortableContext>
     </DndContext>
   );
+}
+
+/** What the open sets of a block are likely to come to, of whom they are looked at for. */
+function likelyText({ timeline, openEnds }: SessionView, blockId: string): string | null {
+  const likely = likelyOfBlock(timeline, openEnds, blockId);
+  return likely && likelyWords(likely);
 }
 
 const nameOf = (block: Block): string => resolveBlock(block, knownMovement).movement.name;

@@ -42,6 +42,8 @@ interface Props {
   selected: boolean;
   hovered: boolean;
   inRounds: boolean;
+  /** What its open sets are likely to come to; null without any. */
+  likely: string | null;
   /** The gravest thing that the checks say of it. */
   mark: Severity | null;
   /** Why this block deserves a second look for the athlete in view. */
@@ -99,7 +101,7 @@ export const BlockRow = memo(function BlockRow(props: Props) {
             onChange={(dose) => changeDose(block.id, dose)}
           />
           <div className="col-span-2">
-            <DoseMarks block={block} movement={movement} level={level} />
+            <DoseMarks block={block} movement={movement} level={level} likely={props.likely} />
           </div>
         </div>
       </div>
@@ -149,7 +151,12 @@ function LevelSteps({ blockId, movement, level }: { blockId: string; movement: M
 }
 
 /** Hands, directions and effort of a dose at a glance. */
-function DoseMarks({ block, movement, level }: { block: Block; movement: Movement; level: Level }) {
+function DoseMarks({
+  block,
+  movement,
+  level,
+  likely,
+}: Pick<Props, 'block' | 'movement' | 'likely'> & { level: Level }) {
   const { directions } = movement;
   const { dose, breakS, lookAgain } = block;
   return (
@@ -161,6 +168,7 @@ function DoseMarks({ block, movement, level }: { block: Block; movement: Movemen
         </span>
       )}
       {dose.effortPercent !== undefined && effortMeans(level) !== null && <EffortMark percent={dose.effortPercent} />}
+      {likely && <span className="text-ink-soft figures">{likely}</span>}
       {breakS !== undefined && <span className="text-ink-soft figures">after a break of {breakS} s</span>}
       {lookAgain && <span className="text-ink-soft">look again: {lookAgain.join(', ')}</span>}
     </div>

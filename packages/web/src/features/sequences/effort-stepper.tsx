@@ -1,4 +1,4 @@
-import { type Dose, DOSE_LIMITS, effortMeans, KILOGRAMS, type Level } from '@clay-pot/core';
+import { type Dose, DOSE_LIMITS, effortMeans, type Level, withEffortSet } from '@clay-pot/core';
 import { Stepper } from './stepper.js';
 
 interface Props {
@@ -20,16 +20,8 @@ const STEP = 5;
 export function EffortStepper({ dose, level, onChange }: Props) {
   const means = effortMeans(level);
   if (means === null) return null;
-  const { effortPercent, load, ...rest } = dose;
+  const { effortPercent } = dose;
   const isPressed = means === 'pressed';
-  function set(percent: number) {
-    if (percent <= 0) {
-      onChange({ ...rest, ...(load && { load }) });
-      return;
-    }
-    const kept = Object.fromEntries(Object.entries(load ?? {}).filter(([name]) => means !== 'finds the load' || !KILOGRAMS.some((kg) => kg === name))); // prettier-ignore
-    onChange({ ...rest, effortPercent: percent, ...(Object.keys(kept).length > 0 && { load: kept }) });
-  }
   return (
     <Stepper
       name={NAMES[means]}
@@ -37,7 +29,7 @@ export function EffortStepper({ dose, level, onChange }: Props) {
       limit={{ ...DOSE_LIMITS.effortPercent, min: isPressed ? STEP : 0 }}
       step={STEP}
       unset={effortPercent === undefined}
-      set={set}
+      set={(percent) => onChange(withEffortSet(dose, level, percent > 0 ? percent : null))}
     />
   );
 }

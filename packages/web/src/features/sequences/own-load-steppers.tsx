@@ -1,7 +1,7 @@
 import {
   type Dose,
   effortMeans,
-  KILOGRAMS,
+  isKilograms,
   type Level,
   lowered,
   type Movement,
@@ -9,6 +9,7 @@ import {
   type OwnLoadName,
   ownLoadsOf,
   ownValueOf,
+  withOwnSet,
 } from '@clay-pot/core';
 import { X } from 'lucide-react';
 import { IconButton } from '../../ui/button.js';
@@ -29,9 +30,7 @@ const BEGINS: Partial<Record<OwnLoadName, number>> = { awayM: 0.9 };
 /** What a dose sets over the level's own load: in grey as the level has it, until somebody sets it. A weight that the effort finds is told beside the picture. */
 export function OwnLoadSteppers({ dose, movement, level, onChange }: Props) {
   const isFound = dose.effortPercent !== undefined && effortMeans(level) === 'finds the load';
-  const may = ownLoadsOf(level, movement).filter(
-    (name) => !isFound || !KILOGRAMS.some((kilograms) => kilograms === name),
-  );
+  const may = ownLoadsOf(level, movement).filter((name) => !isFound || !isKilograms(name));
   return may.map((name) => {
     const { label, limit } = OWN_LOADS[name];
     const own = dose.load?.[name];
@@ -44,13 +43,13 @@ export function OwnLoadSteppers({ dose, movement, level, onChange }: Props) {
           limit={limit}
           step={STEPS[name] ?? limit.step}
           unset={own === undefined}
-          set={(value) => onChange(withOwn(dose, name, value))}
+          set={(value) => onChange(withOwnSet(dose, name, value))}
         />
         {own !== undefined && (
           <IconButton
             name={`${label}: as the level has it`}
             className="h-8 w-6!"
-            onClick={() => onChange(withOwn(dose, name, null))}
+            onClick={() => onChange(withOwnSet(dose, name, null))}
           >
             <X size={14} />
           </IconButton>
@@ -58,16 +57,4 @@ export function OwnLoadSteppers({ dose, movement, level, onChange }: Props) {
       </div>
     );
   });
-}
-
-function withOwn({ load, effortPercent, ...rest }: Dose, name: OwnLoadName, value: number | null): Dose {
-  const { [name]: _old, ...others } = load ?? {};
-  const next = value === null ? others : { ...others, [name]: value };
-  // A weight that is set takes the place of the effort that would find one.
-  const found = value !== null && KILOGRAMS.some((kilograms) => kilograms === name);
-  return {
-    ...rest,
-    ...(effortPercent !== undefined && !found && { effortPercent }),
-    ...(Object.keys(next).length > 0 && { load: next }),
-  };
 }

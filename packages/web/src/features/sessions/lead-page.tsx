@@ -6,13 +6,14 @@ import {
   doseSentence,
   foundKilograms,
   type Person,
-  equipmentFor,
   type Finding,
   minutesText,
   resolveBlock,
   type Sequence,
   stopsOf,
   testsWords,
+  thingsFor,
+  withFoundLoads,
 } from '@clay-pot/core';
 import { groupsOf, pausesOf, roundHeading } from '../../domain/in-order.js';
 import { LevelPicture } from '../../domain/level-picture.js';
@@ -65,7 +66,7 @@ function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
       cautions,
       equipment,
       sequenceId: id,
-      sequence: document,
+      sequence: withFoundLoads(whom.person, document, knownMovement),
     });
     void navigate('/session');
   }
@@ -255,15 +256,9 @@ function ToMind({ advices }: { advices: ReturnType<typeof advicesOf> }) {
 }
 
 function ToFetch({ document }: { document: Sequence }) {
-  const things = new Set(
-    document.blocks.flatMap((block) => {
-      const { movement, level } = resolveBlock(block, knownMovement);
-      return equipmentFor(movement, level, block.dose);
-    }),
-  );
   return (
     <Part title="To fetch">
-      <p className="py-2">{[...things].join(', ') || 'Nothing.'}</p>
+      <p className="py-2">{thingsFor(document.blocks, knownMovement).join(', ') || 'Nothing.'}</p>
     </Part>
   );
 }

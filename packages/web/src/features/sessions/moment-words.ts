@@ -17,11 +17,9 @@ import {
   type Timeline,
   type TimelineEvent,
   doneOf,
+  stepsOver,
   UNIT_BEHIND,
 } from '@clay-pot/core';
-
-/** A step of somebody who carries something, metres: by it a distance is told to whoever counts steps. */
-const STEP_M = 0.75;
 
 /** What stands in large, and what it is out of. */
 export interface BigNumber {
@@ -113,14 +111,15 @@ const EFFORT = {
 } as const;
 
 /** How an open set or a distance ends, as a button says it; null where it ends by itself. */
-export function endWords(stint: Stint | undefined, event: TimelineEvent): string | null {
+export function endWords(stint: Stint | undefined, event: TimelineEvent, level: Level): string | null {
   if (event.kind === 'look') return null;
   if (!stint) return null;
   if (stint.open === 'ease') return 'It has eased';
   if (stint.open === 'form')
     return stint.unit === 'repetitions' ? 'That was the last clean one' : 'The form failed: stop';
   if (!event.untilTold) return null;
-  return `Done: ${stint.plannedAmount} m, some ${Math.round(stint.plannedAmount / STEP_M)} steps`;
+  const steps = stepsOver(stint.plannedAmount, level);
+  return `Done: ${stint.plannedAmount} m${steps === null ? '' : `, some ${steps} steps`}`;
 }
 
 /** While getting ready: how to. While working: one thing to watch, changing from set to set. */
@@ -141,18 +140,6 @@ export function spoken(
   if (event.kind === 'repetition') return `${HAND_WORDS[event.side]}, ${event.repetition}`;
   if (event.kind === 'breath') return partLabel;
   return `${wordsFor(sequence, event, level, partLabel)}, ${HAND_WORDS[event.side]}`;
-}
-
-/** What has to be fetched for the movements up to the next break, that was not at hand before. */
-export function toFetch(
-  sequence: Sequence,
-  blockIndex: number,
-  thingsFor: (block: Block) => readonly string[],
-): string[] {
-  const before = new Set(sequence.blocks.slice(0, blockIndex).flatMap(thingsFor));
-  const next = sequence.blocks.findIndex(({ breakS }, index) => index > blockIndex && breakS !== undefined);
-  const group = sequence.blocks.slice(blockIndex, next < 0 ? undefined : next);
-  return [...new Set(group.flatMap(thingsFor))].filter((thing) => !before.has(thing) && thing !== 'mat');
 }
 
 /** The block that an event is of. */

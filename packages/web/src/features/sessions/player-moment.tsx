@@ -5,21 +5,20 @@ import {
   type Dose,
   type Level,
   currentPart,
-  equipmentFor,
   forbidsLoading,
   foundKilograms,
   HAND_WORDS,
   type Movement,
-  resolveBlock,
   type Timeline,
   type TimelineEvent,
+  thingsAfterBreak,
   turnOf,
   type WorkingSide,
 } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { knownMovement, methodFor } from '../../store/library.js';
 import { askedNow, finishNow, type Run } from '../../store/run.js';
-import { bigNumber, cueFor, endWords, spoken, toFetch, whichSet, wordsFor } from './moment-words.js';
+import { bigNumber, cueFor, endWords, spoken, whichSet, wordsFor } from './moment-words.js';
 import { useForWhom } from '../../domain/for-whom.js';
 import { PlayerPicture } from './player-picture.js';
 
@@ -32,7 +31,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
   const counts = event.kind === 'repetition' || event.kind === 'breath';
   const seconds = Math.ceil(leftMs / 1000);
   const { text, of } = bigNumber(timeline, event, head);
-  const end = endWords(stint, event);
+  const end = endWords(stint, event, level);
   const foundKg = useFound(run.athleteId, level, block.dose);
   return (
     <section
@@ -115,10 +114,7 @@ function useFound(led: string, level: Level, dose: Dose): number | null {
 
 /** What to have at hand when the break is over. */
 function Fetch({ run, event }: { run: Run; event: TimelineEvent }) {
-  const things = toFetch(run.sequence, event.blockIndex, (block) => {
-    const { movement, level } = resolveBlock(block, knownMovement);
-    return equipmentFor(movement, level, block.dose);
-  });
+  const things = thingsAfterBreak(run.sequence, event.blockIndex, knownMovement);
   return (
     <p className="font-semibold text-ink">{things.length > 0 ? `Fetch: ${things.join(', ')}.` : 'Nothing to fetch.'}</p>
   );
