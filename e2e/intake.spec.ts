@@ -70,7 +70,9 @@ test('asked on a phone, with a reload in the middle: a sore wrist caps what load
   await page.goto('/sequences');
   await page.getByRole('link', { name: 'Lantern class, twenty minutes', exact: true }).click();
   await page.getByLabel('Seen for').selectOption({ label: 'For Sorrel Penhale' });
-  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  const toLead = page.getByRole('link', { name: 'Lead', exact: true });
+  await expect(toLead).toHaveAttribute('href', new RegExp(id));
+  await toLead.click();
   await expect(page.getByRole('alert')).toContainText('of extension is above 40°');
 });
 

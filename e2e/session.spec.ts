@@ -139,9 +139,10 @@ test('the question about a block goes by itself; at the end all are told of with
   await page.getByRole('button', { name: 'All in all 4' }).click();
   await page.getByRole('button', { name: 'Keep the record' }).click();
   await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
-  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
-  expect(record).toMatchObject({ maxDiscomfort: 2, exertion: 4 });
-  expect(record.reports.length).toBeGreaterThan(2);
+  const recorded = () => house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  // What was told last arrives last: the record is shown while it is under way.
+  await expect.poll(recorded).toMatchObject({ maxDiscomfort: 2, exertion: 4 });
+  expect((await recorded()).reports.length).toBeGreaterThan(2);
 });
 
 test('something else that hurts is recorded with hand and place, and all of its kind is eased by its own words', async ({
