@@ -78,6 +78,18 @@ export const BEARING_HOLDS: readonly Movement[] = [
     corners: ['open hand, wrist extended'],
     ladder: [
       level(
+        [
+          'wedge',
+          'Hips back, wedge under the heels',
+          'A folded towel takes degrees off wrists that do not lie flat yet.',
+        ],
+        ['all fours', 'open palm', 'forward', 'planted'],
+        body('allFours', { hipAngleDeg: 92, wedgeDeg: 15 }),
+        'bearing-holds',
+        '2x15s rest20',
+        ['towel'],
+      ),
+      level(
         ['all-fours', 'All fours', 'Knees under the hips.'],
         ['all fours', 'open palm', 'forward', 'planted'],
         body('allFours'),
@@ -215,6 +227,24 @@ export const BEARING_HOLDS: readonly Movement[] = [
         body('hipsBack', { leanDeg: -12, hipAngleDeg: 88 }),
         'bearing-holds',
         '2x15s rest40',
+      ),
+      practised(
+        level(
+          ['knees', 'On the knees, to thirty seconds', 'Hips over the knees; thirty seconds here before the feet.'],
+          ['all fours', 'back of hand', 'inward', 'planted'],
+          body('hipsBack', { leanDeg: -6, hipAngleDeg: 98 }),
+          'bearing-holds',
+          '2x30s rest60',
+        ),
+      ),
+      specialist(
+        level(
+          ['feet', 'On the feet, hips high', 'Only after thirty quiet seconds on the knees, several times.'],
+          ['pike', 'back of hand', 'inward', 'planted'],
+          body('pike', { leanDeg: -14 }),
+          'bearing-holds',
+          '2x10s rest90',
+        ),
       ),
     ],
   }),

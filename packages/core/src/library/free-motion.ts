@@ -483,7 +483,7 @@ export const FREE_MOTION: readonly Movement[] = [
     sides: BOTH,
     directions: ['toward the palm', 'away from the palm'],
     strokes: ['half', 'round'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'bout',
     hand: {
       view: 'from above',
@@ -519,7 +519,7 @@ export const FREE_MOTION: readonly Movement[] = [
     motions: ['wrist extension', 'radial deviation', 'wrist flexion', 'ulnar deviation'],
     sides: BOTH,
     strokes: ['draw back', 'sweep'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'bout',
     hand: {
       course: [
@@ -654,7 +654,7 @@ export const FREE_MOTION: readonly Movement[] = [
     sides: BOTH,
     directions: ['index to little', 'little to index'],
     strokes: ['straighten', 'fold'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'bout',
     hand: { view: 'thumb side, from above', course: [down('fist'), down('one finger up')] },
     ladder: [
@@ -692,7 +692,7 @@ export const FREE_MOTION: readonly Movement[] = [
     sides: BOTH,
     directions: ['palm down', 'palm up'],
     strokes: ['thumb side', 'little side'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'bout',
     hand: {
       view: 'from above',

@@ -16,7 +16,8 @@ const USUAL: readonly MovementCaution[] = [LIGHT, NO_WEIGHT, BREATHE];
 const ONE_EACH = {
   sides: ['left-then-right', 'right-then-left', 'left', 'right', 'together'] as const,
   strokes: ['up', 'down'] as const,
-  work: ['repetitions'] as const,
+  work: ['repetitions', 'time'] as const,
+  timed: 'bout' as const,
 };
 /** What lifts of one weight have in common. */
 const WITH_WEIGHT = { ...ONE_EACH, family: 'free-weights', climbs: 'effort', cautions: USUAL } as const;
@@ -26,7 +27,7 @@ function rungs(
   action: Action,
   kg: readonly [number, number, number],
   things: readonly Equipment[],
-  more: { leverM?: number; handleMm?: number; digits?: readonly Digit[] } = {},
+  more: { leverM?: number; handleMm?: number; angleDeg?: number; digits?: readonly Digit[] } = {},
   posture: 'seated' | 'standing' = 'seated',
 ): readonly [Level, Level, Level] {
   const at = [posture, 'handle', 'free', 'resisted'] as const;
@@ -57,6 +58,13 @@ function rungs(
     ),
   ];
 }
+
+/** Half of a bar's weight for each hand that hangs behind the legs: about half way between hanging and level while it is rolled in. */
+const behindTheLegs = (kg: readonly [number, number, number]): readonly [Level, Level, Level] => {
+  const [light, medium, heavy] = rungs('wrist flexion', kg, ['bar'], { handleMm: 30, angleDeg: -45 }, 'standing');
+  const together = (rung: Level): Level => ({ ...rung, dose: { ...rung.dose, sides: 'together' } });
+  return [together(light), together(medium), together(heavy)];
+};
 
 /** The family of weights and levers in the hand, in teaching order. */
 export const FREE_WEIGHTS: readonly Movement[] = [
@@ -300,5 +308,23 @@ export const FREE_WEIGHTS: readonly Movement[] = [
         '2x8 @50% tempo2-2 rest30 L,R <>',
       ),
     ],
+  }),
+  movement({
+    ...WITH_WEIGHT,
+    id: 'weight.bar-roll-behind',
+    name: 'Bar roll to the fingertips, behind the legs',
+    purpose: 'Standing with a bar behind the thighs, it rolls down to the fingertips and is rolled in again.',
+    howTo: [
+      'Stand, bar behind the legs, palms looking backward.',
+      'Let it roll down to the fingertips.',
+      'Roll it in with the fingers, then bend the wrists.',
+    ],
+    cues: ['Arms stay straight', 'Fingers first, then wrists', 'Knees soft'],
+    faults: ['The bar slips', 'Elbows bend', 'Leans back'],
+    trains: ['finger flexors', 'wrist flexors'],
+    motions: ['finger flexion', 'wrist flexion'],
+    sides: ['together'],
+    hand: { arms: 'behind the hips' },
+    ladder: behindTheLegs([4, 6, 9]),
   }),
 ];

@@ -4,15 +4,18 @@ import { METHODS, shippedMethod } from './methods.js';
 import { ASSISTED_STRETCHES } from './assisted-stretches.js';
 import { BEARING_HOLDS } from './bearing-holds.js';
 import { EDGE_WORK } from './edge-work.js';
+import { FREE_FINGERS } from './free-fingers.js';
 import { FREE_MOTION } from './free-motion.js';
 import { FREE_WEIGHTS } from './free-weights.js';
 import { GRIP } from './grip.js';
 import { HANGS } from './hangs.js';
 import { ISOMETRICS } from './isometrics.js';
 import { NEIGHBOURS } from './neighbours.js';
+import { PLANTED_FURTHER } from './planted-further.js';
 import { PLANTED_ROCKS } from './planted-rocks.js';
 import { PLANTED_STRENGTH } from './planted-strength.js';
 import { SETTLE } from './settle.js';
+import { STRETCHES_ON_ONESELF } from './stretches-on-oneself.js';
 import { TENDON_GLIDES } from './tendon-glides.js';
 
 /**
@@ -20,10 +23,13 @@ import { TENDON_GLIDES } from './tendon-glides.js';
  */
 export const LIBRARY: readonly Movement[] = [
   ...FREE_MOTION,
+  ...FREE_FINGERS,
   ...TENDON_GLIDES,
   ...ASSISTED_STRETCHES,
+  ...STRETCHES_ON_ONESELF,
   ...PLANTED_ROCKS,
   ...PLANTED_STRENGTH,
+  ...PLANTED_FURTHER,
   ...BEARING_HOLDS,
   ...ISOMETRICS,
   ...FREE_WEIGHTS,

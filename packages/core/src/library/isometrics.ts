@@ -2,7 +2,7 @@ import type { Movement } from '../model/movement.js';
 import type { Action } from '../vocabulary/actions.js';
 import type { Motion } from '../vocabulary/motions.js';
 import type { MuscleGroup } from '../vocabulary/muscles.js';
-import { down, caution, level, movement, press } from './writing.js';
+import { avoid, caution, down, level, movement, press, thumbUp, up } from './writing.js';
 
 /** The four wrist directions share everything but where they push: the ladder raises the effort, then changes the angle. */
 function againstTheOtherHand(
@@ -37,7 +37,7 @@ function againstTheOtherHand(
     sides: ['left-then-right', 'right-then-left', 'left', 'right'],
     directions: null,
     strokes: ['build', 'let go'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'hold',
     climbs: 'effort',
     corners: [],
@@ -90,7 +90,7 @@ const PREPARED = caution(
 const ONE_EACH = {
   sides: ['left-then-right', 'right-then-left', 'left', 'right'] as const,
   strokes: ['build', 'let go'] as const,
-  work: ['repetitions'] as const,
+  work: ['repetitions', 'time'] as const,
 };
 const SEATED = ['seated', 'none', 'free', 'resisted'] as const;
 
@@ -145,7 +145,7 @@ export const ISOMETRICS: readonly Movement[] = [
     motions: ['pronation', 'supination'],
     directions: ['palm up', 'palm down'],
     strokes: ['build', 'let go'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     climbs: 'effort',
     ladder: [
       level(
@@ -390,6 +390,123 @@ export const ISOMETRICS: readonly Movement[] = [
         press('radial deviation'),
         'isometrics',
         '1x6 @55% 5s tempo1-1',
+      ),
+    ],
+  }),
+  movement({
+    id: 'isometric.backs-pressed',
+    name: 'Backs of the hands, lifted and pressed',
+    family: 'isometrics',
+    purpose: 'Both hands press their backs against each other: extensors work where the wrist is bent.',
+    climbs: 'effort',
+    howTo: [
+      'Backs of the hands together before the chest, fingers down.',
+      'Lift the elbows as far as is easy.',
+      'Press the backs together, let go as slowly.',
+    ],
+    cues: ['Even left and right', 'Knuckles stay in touch', 'Breathe'],
+    faults: ['One hand pushes the other across', ...FAULTS],
+    cautions: [
+      LOW_FIRST,
+      BREATHE,
+      avoid('Bent wrists press on the nerve: out at the first tingling.', 'numbness', 'pregnancy'),
+    ],
+    trains: ['wrist extensors', 'finger extensors'],
+    motions: ['wrist extension'],
+    corners: ['open hand, wrist flexed'],
+    ...ONE_EACH,
+    sides: ['together'],
+    hand: { setting: 'backs together', arms: 'before the chest', course: [up('together', { wristExtensionDeg: -58 })] },
+    ladder: [
+      level(
+        ['gentle', 'Gentle', 'A quarter of your most.'],
+        SEATED,
+        press('wrist extension'),
+        'sensitive-isometrics',
+        '1x6 @25% 4s tempo1-1',
+      ),
+      level(
+        ['medium', 'Medium', 'Half of your most.'],
+        SEATED,
+        press('wrist extension'),
+        'isometrics',
+        '1x6 @50% 5s tempo1-1',
+      ),
+    ],
+  }),
+  movement({
+    id: 'isometric.wedge-press',
+    name: 'Palm press with a wedge under the heel',
+    family: 'isometrics',
+    purpose:
+      'A folded towel under the heel of the hand takes degrees off the wrist: the first press for a palm that cannot lie flat.',
+    climbs: 'effort',
+    howTo: [
+      'Folded towel or wedge under the heel of the hand, fingers down on the table.',
+      'Press pads and knuckles down; the elbow stays straight.',
+      'Even push, then let go.',
+    ],
+    cues: ['Pads and knuckles', 'A thinner wedge next time'],
+    faults: ['Leans with the body', ...FAULTS],
+    cautions: [LOW_FIRST, BREATHE],
+    trains: ['wrist flexors', 'finger flexors'],
+    motions: ['wrist flexion'],
+    ...ONE_EACH,
+    equipment: ['table', 'towel'],
+    hand: { setting: 'on a table', course: [down('spread', { wristExtensionDeg: 55 })] },
+    ladder: [
+      level(
+        ['gentle', 'Gentle', 'A fifth of your most.'],
+        SEATED,
+        press('wrist flexion'),
+        'sensitive-isometrics',
+        '1x6 @20% 4s tempo1-1 L,R',
+      ),
+      level(
+        ['medium', 'Medium', 'Two fifths.'],
+        SEATED,
+        press('wrist flexion'),
+        'sensitive-isometrics',
+        '1x6 @40% 5s tempo1-1 L,R',
+      ),
+      level(
+        ['strong', 'Stronger', 'Three fifths.'],
+        SEATED,
+        press('wrist flexion'),
+        'isometrics',
+        '2x5 @60% 5s tempo1-1 rest45 L,R',
+      ),
+    ],
+  }),
+  movement({
+    id: 'isometric.thumb-press',
+    name: 'Thumb press against each finger',
+    family: 'isometrics',
+    purpose: 'The thumb has its own muscles and is often forgotten: it presses against each fingertip in turn.',
+    climbs: 'effort',
+    howTo: ['Thumb and one fingertip make a round O.', 'Press them together without moving.', 'The next finger.'],
+    cues: ['Round O', 'Both give the same', 'Little finger too'],
+    faults: ['The tip joint collapses', ...FAULTS],
+    cautions: [LOW_FIRST, BREATHE, caution('No maximal pressing with a sore thumb base.', 'arthritis')],
+    trains: ['thumb muscles', 'hand intrinsics', 'finger flexors'],
+    motions: ['thumb opposition'],
+    digits: ['thumb'],
+    ...ONE_EACH,
+    hand: { setting: 'forearm ahead', view: 'thumb side', course: [thumbUp('thumb to a finger')] },
+    ladder: [
+      level(
+        ['gentle', 'Gentle', 'A third of your most.'],
+        SEATED,
+        press('pinch'),
+        'sensitive-isometrics',
+        '1x8 @30% 3s tempo1-1 L,R',
+      ),
+      level(
+        ['medium', 'Medium', 'Half of your most.'],
+        SEATED,
+        press('pinch'),
+        'isometrics',
+        '1x8 @50% 4s tempo1-1 L,R',
       ),
     ],
   }),

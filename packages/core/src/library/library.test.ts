@@ -33,8 +33,8 @@ const SIZES = [
 const each = LIBRARY.map((movement) => [movement.id, movement] as const);
 
 describe('the shipped library', () => {
-  test('covers all thirteen families with at least 120 movements', () => {
-    expect(LIBRARY.length).toBeGreaterThanOrEqual(120);
+  test('covers all thirteen families with at least 175 movements', () => {
+    expect(LIBRARY.length).toBeGreaterThanOrEqual(175);
     for (const family of Object.keys(FAMILIES)) {
       expect(LIBRARY.filter((movement) => movement.family === family).length).toBeGreaterThanOrEqual(5);
     }
@@ -81,8 +81,8 @@ describe('the shipped library', () => {
 
   test('a ladder whose levels stand in the wrong order is found, with both numbers', () => {
     const support = shippedMovement('bearing.palm-support')!;
-    const [first, second, ...rest] = support.ladder;
-    const muddled = { ...support, ladder: [second!, first, ...rest] as const };
+    const [lowest, first, second, ...rest] = support.ladder;
+    const muddled = { ...support, ladder: [lowest!, second!, first!, ...rest] as const };
     const [step, ...more] = flatSteps(SIZES[0]!, muddled);
     expect(more).toEqual([]);
     expect([step!.from.level.id, step!.to.level.id]).toEqual(['knees-back', 'all-fours']);
@@ -104,7 +104,7 @@ describe('the shipped library', () => {
 
   test.each(each)('%s is complete', (_id, movement) => {
     expect(movement.ladder.length).toBeGreaterThanOrEqual(2);
-    expect(movement.ladder.length).toBeLessThanOrEqual(5);
+    expect(movement.ladder.length).toBeLessThanOrEqual(6);
     expect(new Set(movement.ladder.map(({ id }) => id)).size).toBe(movement.ladder.length);
     for (const list of [movement.howTo, movement.cues, movement.faults]) expect(list.length).toBeGreaterThan(0);
     if (movement.family !== 'settle') {

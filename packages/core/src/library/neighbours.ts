@@ -8,7 +8,8 @@ const LIGHT = caution('No weight with sore joints.', 'arthritis', 'tendon-pain')
 const CURL = {
   sides: ['together', 'left-then-right', 'right-then-left', 'alternating'] as const,
   strokes: ['up', 'down'] as const,
-  work: ['repetitions'] as const,
+  work: ['repetitions', 'time'] as const,
+  timed: 'bout' as const,
 };
 const HELD = ['standing', 'handle', 'free', 'resisted'] as const;
 /** An elbow curl in one turn of the forearm. */
@@ -171,7 +172,7 @@ export const NEIGHBOURS: readonly Movement[] = [
     motions: ['supination', 'pronation', 'shoulder support'],
     sides: ['left-then-right', 'right-then-left', 'left', 'right'],
     strokes: ['under', 'over'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'bout',
     hand: {
       setting: 'on the open palm',
@@ -210,7 +211,7 @@ export const NEIGHBOURS: readonly Movement[] = [
     motions: ['shoulder support'],
     sides: ['together'],
     strokes: ['reach', 'draw back'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'bout',
     hand: { course: [down('open')] },
     ladder: [

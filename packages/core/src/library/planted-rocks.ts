@@ -110,6 +110,14 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     },
     ladder: [
       level(
+        ['bed-edge', 'Hands on the edge of a bed', 'Standing, bent at the hips; a low bench does as well.'],
+        ['incline', 'open palm', 'forward', 'planted'],
+        body('atTable', { handHeightM: 0.5, hipAngleDeg: 110 }),
+        'planted-rocks',
+        '1x8 tempo2-2',
+        ['bench'],
+      ),
+      level(
         ['forward', 'Fingers forward', 'Hands under the shoulders.'],
         ['all fours', 'open palm', 'forward', 'planted'],
         body('allFours', { leftShare: 0.55 }),
@@ -333,6 +341,14 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     ...ON_MAT,
     ladder: [
       level(
+        ['wall', 'Hands on a wall', 'Standing close, at shoulder height.'],
+        ['incline', 'open palm', 'outward', 'planted'],
+        body('wallLean', { distanceM: 0.68 }),
+        'planted-rocks',
+        '1x8 tempo2-2',
+        ['wall'],
+      ),
+      level(
         ['small', 'Hips back', 'A fifth of the body on both hands.'],
         [FLOOR, 'open palm', 'outward', 'planted'],
         body('hipsBack'),
@@ -368,6 +384,14 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     ...EXTENDS,
     ...ON_MAT,
     ladder: [
+      level(
+        ['wall', 'Hands on a wall', 'Standing close, at shoulder height.'],
+        ['incline', 'open palm', 'inward', 'planted'],
+        body('wallLean', { distanceM: 0.68 }),
+        'planted-rocks',
+        '1x8 tempo2-2',
+        ['wall'],
+      ),
       level(
         ['small', 'Hips back', 'A light share.'],
         [FLOOR, 'open palm', 'inward', 'planted'],
@@ -491,6 +515,14 @@ export const PLANTED_ROCKS: readonly Movement[] = [
       course: [down('spread', { supinationDeg: -95 }), down('spread', { supinationDeg: -20 })],
     },
     ladder: [
+      level(
+        ['wedge', 'Hips back, wedge under the heels', 'A folded towel takes degrees off the wrists.'],
+        [FLOOR, 'open palm', 'forward', 'planted'],
+        body('hipsBack', { hipAngleDeg: 78, wedgeDeg: 15 }),
+        'planted-rocks',
+        '1x8 tempo2-2',
+        ['towel'],
+      ),
       level(
         ['hips-back', 'Hips back', 'Light hands.'],
         [FLOOR, 'open palm', 'forward', 'planted'],

@@ -45,7 +45,8 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     motions: ['wrist flexion', 'finger flexion'],
     sides: ['together', 'alternating'],
     strokes: ['lift', 'lower'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
+    timed: 'bout',
     climbs: 'effort',
     corners: ['open hand, wrist extended'],
     ladder: [
@@ -102,7 +103,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     equipment: ['mat'],
     sides: ['together'],
     strokes: ['lift', 'lower'],
-    work: ['time'],
+    work: ['time', 'breaths'],
     climbs: 'effort',
     corners: ['open hand, wrist extended'],
     ladder: [
@@ -145,7 +146,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     sides: ['left-then-right', 'right-then-left', 'together', 'left', 'right'],
     directions: ['thumb to little', 'little to thumb'],
     strokes: ['lift', 'lower'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'bout',
     climbs: 'hand load',
     corners: ['open hand, wrist extended'],
@@ -250,7 +251,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     motions: ['wrist flexion', 'finger flexion'],
     sides: ['together', 'alternating'],
     strokes: ['roll up', 'roll down'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'bout',
     climbs: 'effort',
     ladder: [
@@ -293,7 +294,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     equipment: ['mat'],
     sides: ['together', 'left-then-right', 'right-then-left'],
     strokes: ['roll down', 'press up'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'bout',
     climbs: 'hand load',
     corners: ['fist, wrist flexed'],
@@ -567,6 +568,14 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     hand: { view: 'from the fingertips, above', presses: true },
     ladder: [
       level(
+        ['wedge', 'Hips back, wedge under the heel', 'A folded towel takes degrees off the wrist.'],
+        [FLOOR, 'open palm', 'forward', 'planted'],
+        body('hipsBack', { hipAngleDeg: 80, wedgeDeg: 15, padPressure: 0.5 }),
+        'finger-isolation',
+        '1x8 2s tempo1-1 L,R',
+        ['towel'],
+      ),
+      level(
         ['light', 'Hips back', 'Pads half loaded.'],
         [FLOOR, 'open palm', 'forward', 'planted'],
         body('hipsBack', { padPressure: 0.55 }),
@@ -603,7 +612,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     motions: ['finger flexion', 'thumb opposition'],
     ...ON_MAT,
     sides: ['together'],
-    work: ['time'],
+    work: ['time', 'breaths'],
     ladder: [
       level(
         ['wall', 'Against a wall', 'Standing.'],
@@ -681,7 +690,8 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     ...ON_MAT,
     sides: ['together'],
     strokes: ['lower', 'press'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
+    timed: 'bout',
     ladder: [
       level(
         ['wall', 'Hands on a wall', 'Elbows to a right angle, standing.'],

@@ -1,5 +1,5 @@
 import type { Movement } from '../model/movement.js';
-import { down, up, thumbUp, BEND, caution, level, move, movement, rest, stretch } from './writing.js';
+import { avoid, down, up, thumbUp, BEND, caution, level, move, movement, rest, stretch } from './writing.js';
 
 const SEATED = ['seated', 'none', 'free', 'assisted'] as const;
 const NONE: Movement['cautions'] = [];
@@ -269,6 +269,96 @@ export const SETTLE: readonly Movement[] = [
         'settling',
         '1x12br',
         ['mat'],
+      ),
+    ],
+  }),
+  movement({
+    id: 'settle.tool-scrape',
+    name: 'Light tool strokes, forearm, palm and upper arm',
+    family: 'settle',
+    purpose: 'A smooth edge glides along a lengthened muscle with a light hand: it settles, it does not dig.',
+    climbs: 'pressure',
+    howTo: [
+      'Lengthen the muscle a little; a drop of oil helps.',
+      'Draw the tool along it, flat and light.',
+      'A few strokes each place; pink skin is enough.',
+    ],
+    cues: ['Light hand', 'Along the muscle', 'Toward the heart'],
+    faults: ['Digging', 'Over bone or the inner elbow', 'Until it is sore'],
+    cautions: [
+      caution('Not on a sore tendon or fresh bruise.', 'tendon-pain', 'past-sprain'),
+      caution('Not over split skin.', 'skin-splits'),
+      avoid('Not over a place without feeling.', 'numbness'),
+    ],
+    trains: ['wrist flexors', 'wrist extensors', 'hand intrinsics'],
+    motions: [],
+    strokes: ['stroke', 'back'],
+    work: ['time'],
+    timed: 'bout',
+    equipment: ['massage tool'],
+    hand: {
+      setting: 'stroked along the forearm',
+      view: 'thumb side, from above',
+      course: [up('open', { wristExtensionDeg: 35 })],
+    },
+    ladder: [
+      level(['forearm', 'Forearm', 'Palm side, then back side.'], SEATED, rest(10), 'settling', '1x40s L,R'),
+      level(
+        ['palm', 'Forearm and palm', 'Around the ball of the thumb as well.'],
+        SEATED,
+        rest(14),
+        'settling',
+        '1x60s L,R',
+      ),
+      level(
+        ['upper-arm', 'Palm to upper arm', 'The whole line, still light.'],
+        SEATED,
+        rest(18),
+        'settling',
+        '1x90s L,R',
+      ),
+    ],
+  }),
+  movement({
+    id: 'settle.cold-water',
+    name: 'Cold water after hard days',
+    family: 'settle',
+    purpose: 'Cool water calms hot, full forearms after hard work; a choice, not a duty.',
+    climbs: 'time',
+    howTo: [
+      'Hands and forearms in cool water, as cold as is bearable.',
+      'Keep the fingers moving a little.',
+      'Out when it is enough; dry and move until warm.',
+    ],
+    cues: ['Cool is enough', 'Fingers move', 'Warm up afterwards'],
+    faults: ['Too long', 'Ice on bare skin', 'Before strength work'],
+    cautions: [
+      avoid('Not with fingers that turn white or blue, or that feel little.', 'numbness'),
+      caution('Not on stiff, sore joints: take warmth instead.', 'arthritis'),
+      caution('Cold raises the blood pressure: short, or leave it.', 'blood-pressure', 'pregnancy'),
+      caution('Not on fresh splits.', 'skin-splits'),
+    ],
+    trains: [],
+    motions: ['finger flexion', 'finger extension'],
+    sides: ['together'],
+    strokes: ['close', 'open'],
+    work: ['time'],
+    timed: 'bout',
+    hand: { setting: 'in water', view: 'thumb side, from above', course: [down('relaxed'), down('open')] },
+    ladder: [
+      level(
+        ['short', 'Half a minute', 'To try it.'],
+        ['seated', 'none', 'free', 'unloaded'],
+        rest(),
+        'settling',
+        '1x30s',
+      ),
+      level(
+        ['long', 'Two times a minute', 'With a pause between.'],
+        ['seated', 'none', 'free', 'unloaded'],
+        rest(),
+        'settling',
+        '2x60s rest60',
       ),
     ],
   }),

@@ -1,6 +1,6 @@
 import type { Movement } from '../model/movement.js';
 import type { HandShapeName } from '../vocabulary/hand-shapes.js';
-import { down, up, FINGERS, caution, level, move, movement, press } from './writing.js';
+import { avoid, down, up, FINGERS, caution, level, move, movement, press } from './writing.js';
 
 const EASY = caution('Only as far as no joint catches or clicks painfully.', 'arthritis', 'past-sprain');
 const WATCH = caution('Low tension only; ask again the next morning.', 'tendon-pain', 'fluoroquinolones');
@@ -21,7 +21,7 @@ function glide(slug: string, name: string, purpose: string, shape: string, fault
     motions: ['finger flexion', 'finger extension'],
     sides: BOTH_FIRST,
     strokes: ['close', 'open'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'bout',
     hand: { course: [down('together'), down(to)] },
     ladder: [
@@ -50,7 +50,28 @@ function glide(slug: string, name: string, purpose: string, shape: string, fault
   });
 }
 
-/** The family of glides of the finger tendons, in teaching order. */
+/** What the glides of a nerve have in common: they are moved through, by few repetitions, and never by whoever feels a tingling. */
+const NERVE_GLIDE = {
+  family: 'tendon-glides',
+  climbs: 'effort',
+  faults: ['Stays at the end', 'Goes into the pull', 'Shoulder lifts', 'Racing'],
+  cautions: [
+    avoid('Off with any numbness or tingling until a licensed practitioner has looked at it.', 'numbness'),
+    avoid('Not with a nerve that swelling presses on.', 'pregnancy'),
+    caution(
+      'Stop at the first tingling; what lasts after it is told to a licensed practitioner.',
+      'past-sprain',
+      'arthritis',
+      'hypermobility',
+    ),
+  ],
+  sides: ['left-then-right', 'right-then-left', 'left', 'right'],
+  strokes: ['open', 'return'],
+  work: ['repetitions'],
+  timed: 'bout',
+} as const;
+
+/** The family of glides of the finger tendons and of the nerves beside them, in teaching order. */
 export const TENDON_GLIDES: readonly Movement[] = [
   glide(
     'hook',
@@ -98,7 +119,7 @@ export const TENDON_GLIDES: readonly Movement[] = [
     motions: ['finger flexion', 'finger extension'],
     sides: BOTH_FIRST,
     strokes: ['through', 'back'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'bout',
     hand: { course: [down('together'), down('hook'), down('tabletop'), down('flat fist'), down('fist')] },
     ladder: [
@@ -140,7 +161,7 @@ export const TENDON_GLIDES: readonly Movement[] = [
     digits: ['thumb'],
     sides: BOTH_FIRST,
     strokes: ['across', 'wide'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'bout',
     hand: { view: 'from above', course: [up('spread'), up('thumb across')] },
     ladder: [
@@ -175,7 +196,7 @@ export const TENDON_GLIDES: readonly Movement[] = [
     corners: ['open hand, wrist extended', 'fist, wrist flexed'],
     sides: BOTH_FIRST,
     strokes: ['open', 'close'],
-    work: ['repetitions'],
+    work: ['repetitions', 'time'],
     timed: 'bout',
     hand: { course: [down('fist', { wristExtensionDeg: -75 }), down('spread', { wristExtensionDeg: 70 })] },
     ladder: [
@@ -192,6 +213,75 @@ export const TENDON_GLIDES: readonly Movement[] = [
         move(['wrist flexion', 'wrist extension', ...FINGERS, 'shoulder flexion'], 90),
         'tendon-glides',
         '2x8 tempo2-2 rest10',
+      ),
+    ],
+  }),
+  movement({
+    ...NERVE_GLIDE,
+    id: 'glide.nerve-median',
+    name: 'Easy glide of the middle nerve',
+    purpose: 'The nerve of the palm side slides along the arm: gentle motion that nothing holds or pulls.',
+    howTo: [
+      'Arm at the side, elbow bent, palm up, fingers loosely closed.',
+      'Straighten the elbow a little while the hand opens and bends back; the head tips toward that side.',
+      'Return at once the same way.',
+    ],
+    cues: [
+      'To the first hint of a pull, never into it',
+      'On the move all the time',
+      'The head gives what the hand takes',
+    ],
+    trains: ['wrist extensors', 'finger extensors'],
+    motions: ['wrist extension', 'finger extension'],
+    hand: { arms: 'ahead', course: [up('relaxed', { wristExtensionDeg: -25 }), up('open', { wristExtensionDeg: 36 })] },
+    ladder: [
+      level(
+        ['elbow-bent', 'Elbow bent', 'Only hand and wrist move.'],
+        ['seated', 'none', 'free', 'unloaded'],
+        move(['wrist extension', 'finger extension'], 40),
+        'nerve-glides',
+        '1x5 tempo3-3 L,R',
+      ),
+      level(
+        ['elbow-opens', 'Elbow opens along', 'Half straight at the most.'],
+        ['seated', 'none', 'free', 'unloaded'],
+        move(['wrist extension', 'finger extension', 'elbow extension'], 55),
+        'nerve-glides',
+        '1x6 tempo3-3 L,R',
+      ),
+    ],
+  }),
+  movement({
+    ...NERVE_GLIDE,
+    id: 'glide.nerve-ulnar',
+    name: 'Easy glide of the little-finger nerve',
+    purpose: 'The nerve behind the inner elbow slides to and fro: gentle motion for hands that lean and grip.',
+    howTo: [
+      'Elbow at the side, palm up, hand loosely closed.',
+      'Bend the elbow a little while the hand turns palm down and bends back.',
+      'Return at once the same way.',
+    ],
+    cues: ['To the first hint of a pull, never into it', 'On the move all the time', 'Shoulder low'],
+    trains: ['wrist extensors', 'finger extensors', 'pronators'],
+    motions: ['wrist extension', 'pronation', 'finger extension'],
+    hand: {
+      view: 'thumb side, from above',
+      course: [up('relaxed', { wristExtensionDeg: -15 }), down('open', { supinationDeg: -50, wristExtensionDeg: 36 })],
+    },
+    ladder: [
+      level(
+        ['small', 'Small', 'Hand and forearm only.'],
+        ['seated', 'none', 'free', 'unloaded'],
+        move(['wrist extension', 'finger extension', 'pronation'], 40),
+        'nerve-glides',
+        '1x5 tempo3-3 L,R',
+      ),
+      level(
+        ['elbow-bends', 'Elbow bends along', 'To a right angle at the most.'],
+        ['seated', 'none', 'free', 'unloaded'],
+        move(['wrist extension', 'finger extension', 'pronation', 'elbow flexion'], 55),
+        'nerve-glides',
+        '1x6 tempo3-3 L,R',
       ),
     ],
   }),

@@ -89,6 +89,12 @@ export function fingersFactor(digits: readonly Digit[] | undefined): number {
   return fingers.reduce((sum, digit) => sum + DIGIT_SHARE[digit].value, 0);
 }
 
+/** The thumb opens with three muscles of its own. */
+const THUMB_OPENS = working('Opening of the thumb alone', 0.5, 'of the four fingers’ opening', 'three long muscles open it; by hand it is held shut with about half of what holds the fingers shut', [0.35, 0.7]); // prettier-ignore
+/** What the named digits have of the whole hand’s opening; the thumb counts where it opens alone. @example openingFactor(['thumb']) → 0.5 */
+export const openingFactor = (digits: readonly Digit[] | undefined): number =>
+  digits?.every((digit) => digit === 'thumb') ? THUMB_OPENS.value : fingersFactor(digits);
+
 /** What a pinch of the thumb against these fingers has of the best: one finger’s tip, or two and more. @example pinchOf(['thumb', 'middle', 'index']) → 1 */
 export const pinchOf = (digits: readonly Digit[] | undefined): number =>
   (digits ?? []).filter((digit) => digit !== 'thumb').length === 1 ? PINCH.tip.value / PINCH.palmar.value : 1;

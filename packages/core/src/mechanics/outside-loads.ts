@@ -6,6 +6,7 @@ import {
   edgeFactor,
   fingersFactor,
   handleFactor,
+  openingFactor,
   PINCH_FRICTION,
   pinchFactor,
   pinchOf,
@@ -59,6 +60,8 @@ export const RAW: LoadTable<Exclude<LoadKind, 'body'>, RawDemand, [Person]> = {
   roller: rolling,
   press: ({ action, effortPercent }) => ({ actions: { [action]: { sharePercent: effortPercent } } }),
   resist: ({ action, forceN, digits }) => {
+    if (action === 'finger extension')
+      return { actions: { [action]: { demand: forceN, factor: openingFactor(digits) } } };
     if (digits?.includes('thumb')) return { actions: { pinch: { demand: forceN, factor: pinchOf(digits) } } };
     return { actions: { [action]: { demand: forceN, factor: fingersFactor(digits) } } };
   },

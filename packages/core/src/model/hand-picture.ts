@@ -1,6 +1,6 @@
 import type { Fault } from '../vocabulary/fault.js';
 import { HAND_JOINT_NAMES, HAND_JOINTS, type HandJoint, handJointWords } from '../vocabulary/hand-joints.js';
-import { HAND_SETTINGS, HAND_VIEWS, type HandSetting, OTHER_HANDS } from '../vocabulary/hand-settings.js';
+import { ARM_HOLDS, HAND_SETTINGS, HAND_VIEWS, type HandSetting, OTHER_HANDS } from '../vocabulary/hand-settings.js';
 import type { LevelLoad, LoadKind } from './load.js';
 import { HAND_SHAPE_NAMES } from '../vocabulary/hand-shapes.js';
 import { type Of, oneOf, optional, record, someOf, trueOrFalse, within } from '../vocabulary/schema.js';
@@ -25,6 +25,8 @@ export const HAND_PICTURE = record({
   view: optional(oneOf(HAND_VIEWS, 'Seen from')),
   /** What the other hand does, where hands are planted with their fingers turned. */
   other: optional(oneOf(OTHER_HANDS, 'The other hand')),
+  /** How the arms are held in the body’s picture. */
+  arms: optional(oneOf(ARM_HOLDS, 'Arms')),
   /** Whether it presses into what it stands on, without moving. */
   presses: optional(trueOrFalse()),
   /** What the hand goes through from start to end; one station holds still. */

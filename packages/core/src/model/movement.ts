@@ -32,7 +32,7 @@ import { LEVEL_LOAD, type LoadKind } from './load.js';
 /** The library's skeleton: thirteen families, in teaching order. */
 export const FAMILIES = {
   'free-motion': 'Free motion',
-  'tendon-glides': 'Tendon glides',
+  'tendon-glides': 'Tendon and nerve glides',
   'assisted-stretches': 'Assisted stretches',
   'planted-rocks': 'Planted rocks',
   'planted-strength': 'Planted strength',

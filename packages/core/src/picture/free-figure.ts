@@ -3,7 +3,9 @@ import { type Segments, segmentsOf } from '../mechanics/segments.js';
 import type { Body } from '../model/body.js';
 import { answerFor, type LevelLoad, type LoadKind, type LoadOf, type LoadTable } from '../model/load.js';
 import type { Level, Movement } from '../model/movement.js';
+import { handSaid } from '../model/level-shapes.js';
 import type { Action } from '../vocabulary/actions.js';
+import type { ArmHold } from '../vocabulary/hand-settings.js';
 import type { HandView } from './figure-hand.js';
 import { type ArmAngles, armFrom, type ArmPose, armTo, type BodyPose, type FreeStance, freeTrunk } from './pose.js';
 import type { Figure, InHand, Prop } from './scene.js';
@@ -78,7 +80,7 @@ export function freeFigure(body: Body, movement: Movement, level: FreeLevel, han
   const { leg, farLeg, ...trunk } = freeTrunk(segments, stance, body.statureM);
   const { load } = level;
   const scene: Scene = { body, segments, stance, trunk, movement, level, hand };
-  const { arms, props } = stance === 'lying' ? liftedUp(scene) : answerFor(DRAWN, load, scene);
+  const { arms, props } = armsOf(scene);
   const held = { contact: level.contact, facing: level.facing, pitchDeg: 0 };
   const poseAt = (share: number): BodyPose => {
     const { near, far } = arms(share);
@@ -94,7 +96,36 @@ export function freeFigure(body: Body, movement: Movement, level: FreeLevel, han
   };
 }
 
+/** Arms as the level says, else as its load has them. */
+function armsOf(scene: Scene): Drawn {
+  const { movement, level, stance } = scene;
+  const { arms } = handSaid(movement, level);
+  if (stance === 'lying') return liftedUp(scene);
+  const drawn = answerFor(DRAWN, level.load, scene);
+  return arms
+    ? { arms: bothAt((share) => HELD_ARMS[arms](scene, wristDegAt(scene, share))), props: drawn.props }
+    : drawn;
+}
+
+/** An arm that is held out by its angles, and one that brings its hand to a place from the shoulder, metres. */
+const angled = (hung: Hung) => (scene: Scene, wristDeg: number) => hungArm(scene, hung, wristDeg);
+const brought =
+  (aheadM: number, belowM: number, palmRad: number) =>
+  ({ segments, trunk: { shoulder } }: Scene) =>
+    armTo(segments, shoulder, point(shoulder.x + aheadM, shoulder.y - belowM), palmRad);
+const HELD_ARMS: Readonly<Record<ArmHold, (scene: Scene, wristDeg: number) => ArmPose>> = {
+  hanging: angled(ARMS.hanging),
+  'behind the hips': angled({ shoulderDeg: -16, elbowDeg: 6 }),
+  ahead: angled(ARMS.inFront),
+  overhead: angled({ shoulderDeg: 168, elbowDeg: 12 }),
+  'before the chest': brought(0.24, 0.14, 0.9),
+  'at the ribs': brought(0.1, 0.24, -2.2),
+  'to the feet': ({ segments, trunk: { shoulder, hip } }) =>
+    armTo(segments, shoulder, point(hip.x + 0.2, segments.ankleHeightM * 0.6), -2.9),
+};
+
 function stanceOf({ posture, load }: FreeLevel): FreeStance {
+  if (posture === 'forward fold') return 'folded';
   if (load.kind === 'hang') return load.feetPercentBW > 0 ? 'hanging, feet down' : 'hanging';
   if (posture === 'seated' || posture === 'lying') return posture;
   return 'standing';

@@ -181,10 +181,13 @@ export function armTo({ upperArm, forearm }: Segments, shoulder: Point, wrist: P
 }
 
 /** Bodies that do not rest on their hands. */
-export type FreeStance = 'standing' | 'seated' | 'lying' | 'hanging' | 'hanging, feet down';
+export type FreeStance = 'standing' | 'folded' | 'seated' | 'lying' | 'hanging' | 'hanging, feet down';
 
 /** Seat height over stature; bar height above the shoulders is the arms' length. */
 const SEAT = 0.27;
+
+/** Where a trunk points that hangs in a forward fold, radians from the level. */
+const FOLD_RAD = -1.15;
 
 /** Trunk, head and legs of a body that stands, sits, lies or hangs; the arms are set by the caller. */
 export function freeTrunk(
@@ -210,6 +213,13 @@ export function freeTrunk(
       const hip = point(0, ankleHeightM + legLength);
       const leg = bent(hip, down + 0.03, down - 0.04, flat);
       return { ...upright(hip), leg, farLeg: bent(hip, down + 0.09, down - 0.02, flat) };
+    }
+    case 'folded': {
+      // Hips back over the heels, knees soft, the trunk hanging down along the thighs.
+      const hip = point(-0.08, (ankleHeightM + legLength) * 0.97);
+      const shoulder = plus(hip, scaled(direction(FOLD_RAD), trunk.lengthM));
+      const leg = bent(hip, down + 0.22, down - 0.1, flat);
+      return { hip, shoulder, ...headOf(segments, hip, shoulder), leg, farLeg: bent(hip, down + 0.26, down - 0.08, flat) }; // prettier-ignore
     }
     case 'seated': {
       const hip = point(0, SEAT * statureM);

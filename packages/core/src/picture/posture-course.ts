@@ -13,9 +13,9 @@ export interface Way {
 }
 
 /** What a repetition of a movement does. */
-export const wayOf = ({ strokes, timed }: Pick<Movement, 'strokes' | 'timed'>): Way => ({
+export const wayOf = ({ strokes, timed, family }: Pick<Movement, 'strokes' | 'timed' | 'family'>): Way => ({
   stroke: strokes[0],
-  rocks: timed === 'bout',
+  rocks: timed === 'bout' && family === 'planted-rocks',
 });
 
 /**
@@ -28,7 +28,8 @@ export function postureCourse(
   load: PostureLoad,
   { stroke, rocks }: Way,
 ): ((share: number) => SupportPosture) | null {
-  if (posture.contact === 'raised palm') {
+  const lowers = stroke === 'lower' && posture.elbowBendDeg > 0;
+  if (posture.contact === 'raised palm' && !lowers) {
     return (share) => ({ ...posture, heelLiftDeg: posture.heelLiftDeg * share });
   }
   const between = (field: 'elbowBendDeg' | 'leanDeg', from: number, to: number) => {
@@ -41,7 +42,7 @@ export function postureCourse(
       throw error;
     }
   };
-  if (stroke === 'lower' && posture.elbowBendDeg > 0) return between('elbowBendDeg', 0, posture.elbowBendDeg);
+  if (lowers) return between('elbowBendDeg', 0, posture.elbowBendDeg);
   if (stroke === 'sit back') return between('leanDeg', load.leanDeg + ROCK_DEG, load.leanDeg);
   if (rocks || stroke === 'lean') return between('leanDeg', load.leanDeg - ROCK_DEG, load.leanDeg);
   return null;

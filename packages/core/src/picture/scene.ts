@@ -24,6 +24,8 @@ export interface InHand {
 export type Prop =
   | Standing
   | InHand
+  /** What is laid under the heel of a hand: a triangle. */
+  | { readonly kind: 'wedge'; readonly corners: readonly [Point, Point, Point] }
   | { readonly kind: 'wall'; readonly x: number; readonly side: 1 | -1 }
   | { readonly kind: 'bar'; readonly at: Point };
 

@@ -1,5 +1,6 @@
 import { handLoad, type PostureLoad } from '../mechanics/hand-load.js';
-import { segmentsOf } from '../mechanics/segments.js';
+import { point, RAD } from '../mechanics/plane.js';
+import { type Segments, segmentsOf } from '../mechanics/segments.js';
 import type { Body } from '../model/body.js';
 import type { SupportPosture } from '../model/posture.js';
 import type { HandView } from './figure-hand.js';
@@ -31,7 +32,13 @@ export function supportFigure(body: Body, posture: SupportPosture, hand: HandVie
     const at = share === 1 || !start ? load : handLoad(body, now);
     return supportPose(segments, now, at.joints, at.handPitchDeg);
   };
-  return { poseAt, props: aroundSupport(posture, load), hand, load, moves: start !== null };
+  return {
+    poseAt,
+    props: [...aroundSupport(posture, load), ...underHeel(segments, posture, load)],
+    hand,
+    load,
+    moves: start !== null,
+  };
 }
 
 /** Benches, tables and walls are as high as the posture says. */
@@ -51,4 +58,24 @@ function aroundSupport(posture: SupportPosture, { joints, handHeightM }: Posture
     block('bench', contact.x, supportHeightM, UNDER_FEET);
   }
   return props;
+}
+
+/** A wedge from behind the wrist to before the knuckles: shares of the hand's length. */
+const WEDGE = { behind: 0.15, ahead: 0.8 };
+
+/** The wedge under the heels of the hands; turned fingers show it from its thick end. */
+function underHeel(
+  { hand: { lengthM } }: Segments,
+  { wedgeDeg = 0, facing, surface }: SupportPosture,
+  { joints: { wrist }, handHeightM }: PostureLoad,
+): Prop[] {
+  if (wedgeDeg === 0) return [];
+  const highM = Math.sin(wedgeDeg * RAD) * (WEDGE.behind + WEDGE.ahead) * lengthM;
+  const [from, to] = [-WEDGE.behind * lengthM, WEDGE.ahead * lengthM * (facing === 'forward' || facing === 'backward' ? 1 : 0.4)]; // prettier-ignore
+  if (surface === 'wall') {
+    return [{ kind: 'wedge', corners: [point(0, wrist.y + from), point(0, wrist.y + to), point(-highM, wrist.y + from)] }]; // prettier-ignore
+  }
+  const sense = facing === 'backward' ? -1 : 1;
+  const at = (along: number, up: number) => point(wrist.x + sense * along, handHeightM + up);
+  return [{ kind: 'wedge', corners: [at(from, 0), at(to, 0), at(from, highM)] }];
 }

@@ -35,7 +35,13 @@ export const HAND_SETTINGS = [
   'palms together',
   'palms together, fingers tipped',
   'palms together, fingers down',
+  'palms together, fingers back',
   'backs together',
+  'fingertips together',
+  'fingertips together, shifted',
+  'fingertips together, rolling',
+  'on the ribs',
+  'under the foot',
   'interlaced',
   'hooked together',
   'twisting a towel',
@@ -71,3 +77,16 @@ export const HAND_VIEWS = [
 ] as const;
 /** From where a hand is looked at. */
 export type HandViewName = (typeof HAND_VIEWS)[number];
+
+/** How the arms are held in a body’s picture, where it does not follow from what is done. */
+export const ARM_HOLDS = [
+  'hanging',
+  'behind the hips',
+  'ahead',
+  'overhead',
+  'before the chest',
+  'at the ribs',
+  'to the feet',
+] as const;
+/** How the arms are held. */
+export type ArmHold = (typeof ARM_HOLDS)[number];

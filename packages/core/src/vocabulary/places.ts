@@ -12,6 +12,7 @@ export const POSTURES = [
   'wall handstand',
   'handstand',
   'kneeling',
+  'forward fold',
   'lying',
   'hang',
 ] as const;
@@ -63,6 +64,7 @@ export const PLACE_OF: Record<Posture, Place> = {
   'side support': 'floor',
   'reverse support': 'floor',
   kneeling: 'floor',
+  'forward fold': 'standing',
   lying: 'floor',
   incline: 'standing',
   'wall handstand': 'wall',

@@ -56,7 +56,7 @@ export const USUAL_RANGES = {
   },
   'sensitive-isometrics': {
     label: 'gentle isometrics',
-    amount: { repetitions: [5, 10] },
+    amount: { repetitions: [5, 10], time: [5, 45] },
     sets: [1, 3],
     effortPercent: [20, 40],
     holdS: [3, 5],
@@ -65,7 +65,7 @@ export const USUAL_RANGES = {
   },
   isometrics: {
     label: 'isometrics',
-    amount: { repetitions: [4, 10] },
+    amount: { repetitions: [4, 10], time: [5, 45] },
     sets: [1, 4],
     effortPercent: [40, 85],
     holdS: [3, 8],
@@ -97,10 +97,25 @@ export const USUAL_RANGES = {
   },
   'tendon-glides': {
     label: 'tendon glides',
-    amount: { repetitions: [4, 10] },
+    amount: { repetitions: [4, 10], time: [20, 60] },
     sets: [1, 3],
     holdS: [1, 5],
     why: 'One or two sets of four with high tension, or up to three of ten with none.',
+    source: PRACTICE,
+  },
+  'nerve-glides': {
+    label: 'nerve glides',
+    amount: { repetitions: [3, 8] },
+    sets: [1, 2],
+    holdS: [0, 0],
+    why: 'A nerve is moved through, not stretched: few, slow, and never held.',
+    source: PRACTICE,
+  },
+  'band-openings': {
+    label: 'band openings',
+    amount: { repetitions: [10, 100], time: [15, 120] },
+    sets: [1, 3],
+    why: 'Light and many: up to a hundred in one go, with the arm in other places on the way; wide to the last.',
     source: PRACTICE,
   },
   'stretch-after': {
@@ -112,7 +127,7 @@ export const USUAL_RANGES = {
   },
   'end-range-isometrics': {
     label: 'isometrics at the end of the range',
-    amount: { repetitions: [3, 5] },
+    amount: { repetitions: [3, 5], time: [6, 30] },
     sets: [1, 2],
     effortPercent: [70, 100],
     holdS: [6, 8],

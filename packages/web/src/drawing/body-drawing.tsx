@@ -157,7 +157,6 @@ function plantedShape(contact: string, facing: string, pitchDeg: number): [HandS
   const flat = { ...HAND_SHAPES.spread, knuckleDeg: 0 };
   switch (contact) {
     case 'open palm':
-      return [flat, sense];
     case 'raised palm':
       return [{ ...flat, knuckleDeg: -pitchDeg }, sense];
     case 'fingertips':

@@ -145,6 +145,10 @@ function Thing({ prop }: { prop: Prop }): ReactNode {
       <rect x={x * 100} y={-(y + height) * 100} width={width * 100} height={height * 100} fill="#dfe5e9" {...EDGE} />
     );
   }
+  if (prop.kind === 'wedge') {
+    const points = prop.corners.map(({ x, y }) => `${x * 100},${-y * 100}`).join(' ');
+    return <polygon points={points} fill="#aab6d6" strokeLinejoin="round" {...EDGE} />;
+  }
   if (prop.kind === 'wall') {
     const left = prop.side > 0 ? prop.x * 100 : prop.x * 100 - 9;
     return <rect x={left} y={-230} width={9} height={230} fill="#dfe5e9" {...EDGE} />;

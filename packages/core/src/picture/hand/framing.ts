@@ -117,7 +117,7 @@ function cornersOf(thing: Thing): Vec3[] {
       ? [thing.radiusM, thing.radiusM, thing.radiusM]
       : thing.shape === 'rod'
         ? [thing.radiusM, thing.lengthM / 2, thing.radiusM]
-        : thing.shape === 'slab'
+        : thing.shape === 'slab' || thing.shape === 'wedge'
           ? times(thing.sizeM, 0.5)
           : [0, 0, 0];
   if (thing.shape === 'band') return thing.through.map((at) => placed(thing.placement, at));

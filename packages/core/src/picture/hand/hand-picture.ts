@@ -17,7 +17,8 @@ import { helped, type HelpSetting, stroked, wedged } from './helped.js';
 import { holding } from './held.js';
 import type { Maker, Making } from './making.js';
 import { type HandMoment3d, mirroredMoment, momentBetween } from './moment.js';
-import { hooked, interlaced, meeting, rollerTurn, towelTwist } from './pairs.js';
+import { onRibs, underFoot } from './on-body.js';
+import { fingersBentBack, fingertipsTogether, hooked, interlaced, meeting, rollerTurn, towelTwist } from './pairs.js';
 import {
   fistToBack,
   gathering,
@@ -186,6 +187,11 @@ const MOVING: readonly HandSetting[] = [
   'helped by two between the fingers',
   'pinching putty',
   'curling on an edge',
+  'palms together, fingers back',
+  'fingertips together',
+  'fingertips together, shifted',
+  'fingertips together, rolling',
+  'on the ribs',
 ];
 
 /** Whether a ball or putty gives way in the hand. */
@@ -229,7 +235,13 @@ const MAKERS: Readonly<Record<HandSetting, (making: Making) => Maker>> = {
   'palms together': (making) => meeting('palms together', making),
   'palms together, fingers tipped': (making) => meeting('palms together, fingers tipped', making),
   'palms together, fingers down': (making) => meeting('palms together, fingers down', making),
+  'palms together, fingers back': fingersBentBack,
   'backs together': (making) => meeting('backs together', making),
+  'fingertips together': fingertipsTogether('pump'),
+  'fingertips together, shifted': fingertipsTogether('pump, shifted'),
+  'fingertips together, rolling': fingertipsTogether('roll'),
+  'on the ribs': onRibs,
+  'under the foot': underFoot,
   interlaced,
   'hooked together': hooked,
   'twisting a towel': towelTwist,
@@ -292,7 +304,13 @@ const VIEWS: Partial<Record<HandSetting, HandViewName>> = {
   'palms together': 'facing',
   'palms together, fingers tipped': 'from the fingertips, above',
   'palms together, fingers down': 'facing',
+  'palms together, fingers back': 'facing',
   'backs together': 'facing',
+  'fingertips together': 'as one sees it',
+  'fingertips together, shifted': 'as one sees it',
+  'fingertips together, rolling': 'as one sees it',
+  'on the ribs': 'as one sees it',
+  'under the foot': 'thumb side, from above',
   interlaced: 'as one sees it',
   'hooked together': 'facing',
   'twisting a towel': 'as one sees it',

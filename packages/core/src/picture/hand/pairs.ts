@@ -4,10 +4,12 @@ import { distanceToHand } from './helping.js';
 import { closedOn } from './closing.js';
 import { rod, rodGrip } from './holding.js';
 import { fingersOf, inHand } from './in-hand.js';
+import { outShare } from './course.js';
 import type { Maker, Making } from './making.js';
 import { type HandMoment3d, mirroredHand, movedMoment } from './moment.js';
 import { SHAPE_POSES } from './shapes.js';
 import type { Skeleton } from './skeleton.js';
+import { tentAt } from './planted-hand.js';
 import { furthest } from './solving.js';
 import { type Placement, turnAbout, turnTo, twice, type Turn, UNTURNED, type Vec3, X, Y, Z } from './space.js';
 import { forearmBehind } from './standing.js';
@@ -46,6 +48,52 @@ export function meeting(setting: MeetingSetting, { skeleton, course }: Making): 
     return { hands: [right, mirroredHand(right)], things: [] };
   };
 }
+
+/** How far the fingers of palms that stay together are bent back by those of the other hand, degrees. */
+const BENT_BACK_DEG = 52;
+/** Palms together; the fingers of one hand bend those of the other back at the knuckles. */
+export function fingersBentBack({ skeleton, course }: Making): Maker {
+  return (beat) => {
+    const share = outShare(beat);
+    const { wristExtensionDeg } = course.poseAt(beat);
+    const bent = (sense: 1 | -1): HandPose => {
+      const pose = { ...FLAT, supinationDeg: 0, wristExtensionDeg };
+      for (const finger of FINGER_NAMES) pose[`${finger}McpDeg`] = sense * BENT_BACK_DEG * share;
+      return pose;
+    };
+    const { turn } = MEETINGS['palms together'];
+    const palms = (pose: HandPose): PlacedHand => {
+      const flat = toMiddle(skeleton, turn, { ...FLAT, supinationDeg: 0, wristExtensionDeg });
+      return { ...flat, pose };
+    };
+    return { hands: [palms(bent(-1)), mirroredHand(palms(bent(1)))], things: [] };
+  };
+}
+
+/** How the tents of both hands are tipped up before the chest, and a finger’s breadth by which the pairs are shifted. */
+const TIPS = { tipDeg: 42, shiftM: 0.02, fromShare: 0.66, offM: 0.0005 };
+/** Both hands’ fingertips on each other: a hand that stands on its fingertips, the floor become the middle plane. */
+export const fingertipsTogether =
+  (does: 'pump' | 'pump, shifted' | 'roll') =>
+  ({ skeleton, course }: Making): Maker => {
+    const up = turnAbout(X, TIPS.tipDeg);
+    const atShare = (share: number): HandMoment3d => {
+      const { wristExtensionDeg } = course.poseAt({ phase: 0, turn: 0 });
+      const wrist = { wristExtensionDeg, wristRadialDeg: 0, supinationDeg: 0 };
+      const standing: HandMoment3d = { hands: [tentAt(skeleton, share, wrist)], things: [] };
+      const { hands } = movedMoment({ at: [TIPS.offM, 0, 0], turn: turnAbout(Y, 90) }, standing);
+      const shift: Placement = { at: [0, 0, does === 'pump, shifted' ? TIPS.shiftM : 0], turn: UNTURNED };
+      const others = movedMoment(shift, { hands: hands.map(mirroredHand), things: [] });
+      return movedMoment({ at: [0, 0, 0], turn: up }, { hands: [...hands, ...others.hands], things: [] });
+    };
+    const whole = atShare(1);
+    return (beat) => {
+      if (does !== 'roll') return atShare(TIPS.fromShare + (1 - TIPS.fromShare) * (1 - outShare(beat)));
+      return movedMoment({ at: [0, 0, 0], turn: turnAbout(X, ROLL_DEG * (outShare(beat) - 0.5)) }, whole);
+    };
+  };
+/** How far a wheel of both hands rolls to and fro, degrees. */
+const ROLL_DEG = 90;
 
 /** How far hands press into each other, metres. */
 const SINK_M = 0.0015;

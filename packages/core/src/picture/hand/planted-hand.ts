@@ -18,7 +18,7 @@ import { SHAPE_POSES } from './shapes.js';
 import { poseBetween } from './closing.js';
 import { type Skeleton, wristTurn } from './skeleton.js';
 import { HERE, type Placement, placedBetween, turnAbout, twice, type Vec3, within, X, Y, Z } from './space.js';
-import { allLanded, flatOn, forearmBehind, letDown, palmFlat } from './standing.js';
+import { allLanded, flatOn, forearmBehind, heelOf, letDown, palmFlat, SINK_M } from './standing.js';
 import type { Thing } from './things.js';
 
 /** A floor under the hands: its top is z = 0. */
@@ -63,11 +63,11 @@ const inRange = (joint: HandJoint, deg: number) =>
 
 /** A planted hand, fingers along y, for each contact. */
 const STANDS: Record<Contact, (skeleton: Skeleton, pose: HandPose, load: PostureLoad) => PlacedHand> = {
-  'open palm': (skeleton, pose) => palmFlat(skeleton, pose),
+  'open palm': (skeleton, pose, { handPitchDeg }) => palmFlat(skeleton, pose, handPitchDeg),
   'raised palm': (skeleton, pose, { handPitchDeg }) => palmFlat(skeleton, pose, handPitchDeg),
   fingertips: tented,
   fist: (skeleton, pose) => letDown(skeleton, FIST_DOWN, pose),
-  'back of hand': (skeleton, pose) => flatOn(skeleton, { down: 'back', liftDeg: 0 }, pose),
+  'back of hand': (skeleton, pose, { handPitchDeg }) => flatOn(skeleton, { down: 'back', liftDeg: handPitchDeg }, pose),
   handle: onHandle,
   edge: onHandle,
   ball: (skeleton, pose) => flatOn(skeleton, { down: 'palm', liftDeg: 0 }, pose),
@@ -127,6 +127,23 @@ function handleThings(): Thing[] {
   return [rod(along, HANDLE_RADIUS_M, 0.16, 'wood'), foot(0.085), foot(-0.085)];
 }
 
+/** How far a wedge reaches out behind the heel and stays behind the knuckles, and its width; metres. */
+const WEDGE = { behindM: 0.012, beforeKnucklesM: 0.014, wideM: 0.115 };
+/** A wedge under the heel of a hand that lies sloped, as steep as the hand lies on it. */
+function wedgeUnder(skeleton: Skeleton, hand: PlacedHand, down: 'palm' | 'back'): Thing {
+  const { heel, knucklesAlongM } = heelOf(skeleton, hand, down);
+  const frontM = knucklesAlongM - WEDGE.beforeKnucklesM;
+  const backM = Math.min(...heel.map(([, y]) => y)) - WEDGE.behindM;
+  const slope = Math.min(...heel.map(([, y, z]) => (z + SINK_M) / (frontM - y)));
+  const [longM, highM] = [frontM - backM, Math.max(0.002, slope * (frontM - backM))];
+  return {
+    shape: 'wedge',
+    sizeM: [WEDGE.wideM, longM, highM],
+    placement: { at: [0, (frontM + backM) / 2, highM / 2], turn: HERE.turn },
+    look: 'cloth',
+  };
+}
+
 /** A forearm along the floor, thumb up. */
 const THUMB_UP = turnAbout(Y, 90);
 
@@ -158,6 +175,7 @@ export function planted(making: Making): Maker {
     const things = [
       floorUnder([0, 0.06, 0], raised ? 'wood' : 'floor'),
       ...(contact === 'handle' || contact === 'edge' ? handleThings() : []),
+      ...(load.stance.wedgeDeg ? [wedgeUnder(skeleton, hand, contact === 'back of hand' ? 'back' : 'palm')] : []),
     ];
     return surfaced({ hands: [hand], things }, making, onWall);
   };

@@ -163,3 +163,12 @@ export function allLanded(skeleton: Skeleton, hand: PlacedHand): PlacedHand {
 /** A palm on the floor z = 0 with all digits down, tipped up over its knuckles by so much. */
 export const palmFlat = (skeleton: Skeleton, pose: HandPose, liftDeg = 0): PlacedHand =>
   allLanded(skeleton, flatOn(skeleton, { down: 'palm', liftDeg }, pose));
+
+/** The skin of a placed hand’s heel, and how far along y its knuckle line stands, metres. */
+export function heelOf(skeleton: Skeleton, hand: PlacedHand, down: 'palm' | 'back') {
+  const { heel, knuckles }: Zones = down === 'palm' ? PALM_ZONES : BACK_ZONES;
+  const parts = partsIn(skeleton, hand);
+  const at = (which: readonly number[]) => skinOf(skeleton, hand.side, parts, which).map(({ at: point }) => point);
+  const lowest = at(knuckles).reduce((low, point) => (point[2] < low[2] ? point : low));
+  return { heel: at(heel), knucklesAlongM: lowest[1] };
+}

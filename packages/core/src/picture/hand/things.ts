@@ -15,6 +15,8 @@ export type Thing = { readonly placement: Placement; readonly look: Look } & (
   | { readonly shape: 'rod'; readonly radiusM: number; readonly lengthM: number }
   /** A box with rounded edges. */
   | { readonly shape: 'slab'; readonly sizeM: Vec3 }
+  /** A box cut from its upper edge at −y to its lower edge at +y: what a heel of a hand is laid on. */
+  | { readonly shape: 'wedge'; readonly sizeM: Vec3 }
   /** A closed band through points, seen from its placement. */
   | { readonly shape: 'band'; readonly through: readonly Vec3[]; readonly radiusM: number }
 );
@@ -29,11 +31,17 @@ export function fromThing(thing: Thing, at: Vec3): number {
     case 'rod':
       return fromBox([sqrt(own[0] ** 2 + own[2] ** 2) - thing.radiusM, abs(own[1]) - thing.lengthM / 2, -Infinity]); // prettier-ignore
     case 'slab':
-      return fromBox([0, 1, 2].map((axis) => abs(own[axis] ?? 0) - (thing.sizeM[axis] ?? 0) / 2));
+      return fromBox(pastFaces(own, thing.sizeM));
+    case 'wedge': {
+      const [, long, high] = thing.sizeM;
+      return fromBox([...pastFaces(own, thing.sizeM), (own[1] * high + own[2] * long) / sqrt(long ** 2 + high ** 2)]);
+    }
     case 'band':
       return Infinity;
   }
 }
+
+const pastFaces = (own: Vec3, sizeM: Vec3) => [0, 1, 2].map((axis) => abs(own[axis] ?? 0) - (sizeM[axis] ?? 0) / 2);
 
 /** How far a point is out of a box, by how far it is past each of its faces. */
 function fromBox(past: readonly number[]): number {

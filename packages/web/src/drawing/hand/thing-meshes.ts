@@ -4,12 +4,16 @@ import {
   CatmullRomCurve3,
   type DataTexture,
   DoubleSide,
+  ExtrudeGeometry,
   Group,
+  Matrix4,
   Mesh,
   type MeshBasicMaterial,
   MeshToonMaterial,
+  Shape,
   SphereGeometry,
   TubeGeometry,
+  Vector2,
   Vector3,
   CylinderGeometry,
 } from 'three';
@@ -89,7 +93,8 @@ function keyOf(thing: Thing): string | null {
     case 'rod':
       return `rod ${micrometres(thing.radiusM, thing.lengthM)}`;
     case 'slab':
-      return `slab ${micrometres(...thing.sizeM)}`;
+    case 'wedge':
+      return `${thing.shape} ${micrometres(...thing.sizeM)}`;
     case 'band':
       return null;
   }
@@ -105,6 +110,8 @@ function geometryOf(thing: Thing): BufferGeometry {
       const radius = Math.min(ROUND.mostM, Math.min(...thing.sizeM) * ROUND.ofSide);
       return new RoundedBoxGeometry(...thing.sizeM, 3, radius);
     }
+    case 'wedge':
+      return wedgeGeometry(thing.sizeM);
     case 'band': {
       const through = new CatmullRomCurve3(
         thing.through.map((at) => new Vector3(...at)),
@@ -114,4 +121,17 @@ function geometryOf(thing: Thing): BufferGeometry {
       return new TubeGeometry(through, 96, thing.radiusM, 8, true);
     }
   }
+}
+
+/** A three-sided bar along x: its upper edge at −y, its lower at +y. */
+function wedgeGeometry([wide, long, high]: readonly [number, number, number]): BufferGeometry {
+  const side = new Shape([
+    new Vector2(-long / 2, -high / 2),
+    new Vector2(long / 2, -high / 2),
+    new Vector2(-long / 2, high / 2),
+  ]);
+  const solid = new ExtrudeGeometry(side, { depth: wide, bevelEnabled: false });
+  // Drawn in x and y and pulled along z: y and z come to stand where x and y were.
+  solid.applyMatrix4(new Matrix4().set(0, 0, 1, -wide / 2, 1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1));
+  return solid;
 }
