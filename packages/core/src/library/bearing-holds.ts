@@ -228,23 +228,19 @@ export const BEARING_HOLDS: readonly Movement[] = [
         'bearing-holds',
         '2x15s rest40',
       ),
-      practised(
-        level(
-          ['knees', 'On the knees, to thirty seconds', 'Hips over the knees; thirty seconds here before the feet.'],
-          ['all fours', 'back of hand', 'inward', 'planted'],
-          body('hipsBack', { leanDeg: -6, hipAngleDeg: 98 }),
-          'bearing-holds',
-          '2x30s rest60',
-        ),
+      level(
+        ['knees', 'On the knees, to thirty seconds', 'Hips over the knees; thirty seconds here before the feet.'],
+        ['all fours', 'back of hand', 'inward', 'planted'],
+        body('hipsBack', { leanDeg: -6, hipAngleDeg: 98 }),
+        'bearing-holds',
+        '2x30s rest60',
       ),
-      specialist(
-        level(
-          ['feet', 'On the feet, hips high', 'Only after thirty quiet seconds on the knees, several times.'],
-          ['pike', 'back of hand', 'inward', 'planted'],
-          body('pike', { leanDeg: -14 }),
-          'bearing-holds',
-          '2x10s rest90',
-        ),
+      level(
+        ['feet', 'On the feet, hips high', 'Only after thirty quiet seconds on the knees, several times.'],
+        ['pike', 'back of hand', 'inward', 'planted'],
+        body('pike', { leanDeg: -14 }),
+        'bearing-holds',
+        '2x10s rest90',
       ),
     ],
   }),

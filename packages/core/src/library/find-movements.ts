@@ -35,6 +35,31 @@ const SYNONYMS: Partial<Record<string, string>> = {
   'grip.band-opening': 'rubber band, finger extension, band opening',
   'stretch.palm-press': 'prayer stretch',
   'stretch.back-to-back': 'reverse prayer',
+  'free.finger-flicks': 'flick, finger springs',
+  'free.finger-snaps': 'snap, snapping',
+  'free.finger-spirals': 'shell, curling in',
+  'free.fingertip-push-ups': 'finger push-ups, tent, pumping',
+  'free.fingertip-wheel': 'finger wheel, rolling',
+  'free.clenched-circles': 'fist circles, grip and circle',
+  'free.lying-eights': 'figure eight, infinity',
+  'free.straight-arm-wave': 'nerve wave, arm wave',
+  'glide.nerve-median': 'nerve floss, nerve glide, median nerve',
+  'glide.nerve-ulnar': 'nerve floss, nerve glide, ulnar nerve',
+  'stretch.pouring': 'pouring, jug',
+  'stretch.stand-on-palms': 'forward fold, hands under feet',
+  'stretch.crossed-arms-turn': 'arm knot, crossed arms',
+  'stretch.backs-on-ribs': 'ribs, breathing',
+  'stretch.palms-knuckles-back': 'knuckle stretch, finger extension stretch',
+  'bearing.pike-one-fingertips': 'down dog on fingertips, one-hand tent',
+  'weight.bar-roll-behind': 'barbell behind the back, behind-the-back wrist curl',
+  'grip.ball-strap': 'ball handle, globe',
+  'grip.band-places': 'rubber band, hundred openings, band opening',
+  'grip.thumb-band': 'thumb extension, thumb opener',
+  'isometric.thumb-press': 'thumb strength, pinch press',
+  'isometric.wedge-press': 'wedge, towel under the heel',
+  'edge.finger-lifts': 'finger lifts, edge control',
+  'settle.tool-scrape': 'scraping, tool massage',
+  'settle.cold-water': 'ice, cold bath, cooling',
   'free.finger-touches': 'opposition, thumb tap',
   'free.forearm-turns': 'rotation, pronation and supination',
   'settle.forearm-massage': 'self-massage, roll out',
@@ -83,11 +108,7 @@ export function movementFinder(
   const index = new MiniSearch<Record<string, string>>({
     fields: Object.keys(BOOST),
     searchOptions: { boost: BOOST, prefix: true, fuzzy: (term) => (term.length >= FORGIVEN_FROM ? SLIP : false) },
-    tokenize: (text) =>
-      text
-        .toLowerCase()
-        .split(/[^\p{L}\p{N}]+/u)
-        .filter(Boolean),
+    tokenize: wordsOf,
     processTerm: (term) => stemmed(term),
   });
   index.addAll(shelf.map((movement) => fieldsOf(movement, ownName(movement.id))));
@@ -97,10 +118,12 @@ export function movementFinder(
     const all = index.search(text, { combineWith: 'AND' });
     const hits = all.length > 0 ? all : index.search(text, { combineWith: 'OR' });
     return hits
-      .flatMap(({ id, score }) => {
+      .flatMap(({ id, score, match }) => {
         const known = byId.get(String(id));
-        const near = known ? nearness(text, known.movement, ownName(known.movement.id)) : 0;
-        return known ? [{ ...known, score: score * near, isNamed: near >= NAMED }] : [];
+        if (!known) return [];
+        const near = nearness(text, known.movement, ownName(known.movement.id));
+        const spelt = wordsOf(known.movement.name).every((word) => match[stemmed(word)]?.includes('name'));
+        return [{ ...known, score: score * Math.max(near, spelt ? SPELT : 1), isNamed: near >= NAMED }];
       })
       .toSorted((a, b) => b.score - a.score || a.place - b.place)
       .map(({ movement, score, isNamed }) => ({ movement, score, isNamed, isWhole: all.length > 0 }));
@@ -108,22 +131,27 @@ export function movementFinder(
 }
 
 const NAMED = 4;
+/** How much more it weighs that every word of a name was meant, with slips. */
+const SPELT = 3;
 
-/** A name that is the very words weighs more than one that has them among others. */
-function nearness(text: string, { id, name }: Movement, own = ''): number {
-  const wanted = plainName(text);
+/** A name that is the very words weighs more than one that has them among others; so do the words before a comma, after which a level is named. */
+function nearness(text: string, movement: Movement, own = ''): number {
+  const [head = ''] = text.split(',');
+  return Math.max(nearnessOf(plainName(text), movement, own), nearnessOf(plainName(head), movement, own));
+}
+function nearnessOf(wanted: string, { id, name }: Movement, own: string): number {
   if (plainName(name) === wanted || plainName(own) === wanted) return 8;
   if (phrasesOf(id).includes(wanted)) return NAMED;
   return plainName(name).startsWith(wanted) ? 1.5 : 1;
 }
 
 /** A name without what people leave out or write otherwise. @example plainName('Palm rocks, fore and aft') → 'palm rocks fore and aft' */
-export const plainName = (text: string): string =>
+export const plainName = (text: string): string => wordsOf(text).join(' ');
+const wordsOf = (text: string): string[] =>
   text
     .toLowerCase()
     .split(/[^\p{L}\p{N}]+/u)
-    .filter(Boolean)
-    .join(' ');
+    .filter(Boolean);
 
 /** One word for one thing and for many. */
 const stemmed = (term: string): string =>

@@ -114,14 +114,12 @@ export const PLANTED_FURTHER: readonly Movement[] = [
         'planted-rocks',
         '1x8 tempo2-2 <>',
       ),
-      practised(
-        level(
-          ['knees-back', 'Knees back', 'Straight from knees to head.'],
-          ['knees back', 'fist', 'forward', 'planted'],
-          body('kneesBack'),
-          'planted-rocks',
-          '1x8 tempo2-2 <>',
-        ),
+      level(
+        ['knees-back', 'Knees back', 'Straight from knees to head.'],
+        ['knees back', 'fist', 'forward', 'planted'],
+        body('kneesBack'),
+        'planted-rocks',
+        '1x8 tempo2-2 <>',
       ),
     ],
   }),
@@ -229,14 +227,12 @@ export const PLANTED_FURTHER: readonly Movement[] = [
         'planted-strength',
         '2x5 tempo2-1 rest45',
       ),
-      practised(
-        level(
-          ['knees-back', 'Knees back, half way', 'Elbows to half a right angle.'],
-          ['knees back', 'raised palm', 'forward', 'planted'],
-          body('kneesBack', { elbowBendDeg: 45 }),
-          'planted-strength',
-          '2x5 tempo2-1 rest60',
-        ),
+      level(
+        ['knees-back', 'Knees back, half way', 'Elbows to half a right angle.'],
+        ['knees back', 'raised palm', 'forward', 'planted'],
+        body('kneesBack', { elbowBendDeg: 45 }),
+        'planted-strength',
+        '2x5 tempo2-1 rest60',
       ),
       specialist(
         level(
@@ -298,14 +294,12 @@ export const PLANTED_FURTHER: readonly Movement[] = [
           '1x15s L,R',
         ),
       ),
-      specialist(
-        level(
-          ['even', 'Pike, weight even', 'Half of it on the tips.'],
-          ['pike', 'fingertips', 'forward', 'planted'],
-          body('pike', { leftShare: 0.5 }),
-          'bearing-holds',
-          '1x15s L,R',
-        ),
+      level(
+        ['even', 'Pike, weight even', 'Half of it on the tips.'],
+        ['pike', 'fingertips', 'forward', 'planted'],
+        body('pike', { leftShare: 0.5 }),
+        'bearing-holds',
+        '1x15s L,R',
       ),
     ],
   }),

@@ -7,7 +7,7 @@ import { checkMovement } from './check-movement.js';
 import { insertLevel, movementFor } from './insert-level.js';
 
 const support = shippedMovement('bearing.palm-support')!;
-const [first] = support.ladder;
+const [, first] = support.ladder as readonly [Level, Level, ...Level[]];
 const leaning = (leanDeg: number, id: string): Level => {
   if (first.load.kind !== 'body') throw new Error('a posture');
   return { ...first, id, load: { kind: 'body' as const, stance: { ...first.load.stance, leanDeg } } };
@@ -16,9 +16,9 @@ const leaning = (leanDeg: number, id: string): Level => {
 describe('a level that joins a ladder', () => {
   test('stands where its demand belongs, and the ladder still rises', () => {
     const between = insertLevel(support, leaning(3, 'between'));
-    expect(between.ladder.map(({ id }) => id).slice(0, 3)).toEqual(['all-fours', 'between', 'knees-back']);
+    expect(between.ladder.map(({ id }) => id).slice(0, 4)).toEqual(['wedge', 'all-fours', 'between', 'knees-back']);
     expect(checkMovement(between)).toEqual([]);
-    expect(insertLevel(support, leaning(-8, 'easier')).ladder[0].id).toBe('easier');
+    expect(insertLevel(support, leaning(-8, 'easier')).ladder[1]?.id).toBe('easier');
   });
 
   test('that is as hard as another is refused by the same check as everywhere', () => {

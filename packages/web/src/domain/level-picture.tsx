@@ -110,7 +110,7 @@ function Laid({
   density: number | undefined;
   onTrouble: () => void;
 }) {
-  const withBody = !handOnly && (hand.about === 'body' || hand.planted);
+  const withBody = !handOnly && hand.withBody;
   const bodyLarge = hand.about === 'body';
   const handPlace = bodyLarge ? 'right-0 bottom-0 h-[64%] w-[44%]' : 'top-0 right-0 h-full w-[80%]';
   return (

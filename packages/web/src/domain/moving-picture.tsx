@@ -70,7 +70,7 @@ function InSpace({
   const title = titleOf(movement, level);
   const { hand, figure } = drawn;
   const shown = { picture: hand, side, onTrouble, ...(pressure && { pressure }) };
-  const beside = withBody && (hand.about === 'body' || hand.planted);
+  const beside = withBody && hand.withBody;
   return (
     <div
       className={`grid grid-cols-[minmax(0,1fr)] overflow-hidden ${beside ? BESIDE : ''} ${beside && !beat ? 'max-sm:grid-rows-[minmax(0,1fr)_8rem]' : ''} ${className}`}

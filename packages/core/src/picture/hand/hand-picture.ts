@@ -8,7 +8,7 @@ import type { SupportPosture } from '../../model/posture.js';
 import type { HandSetting, HandViewName, OtherHandDoes } from '../../vocabulary/hand-settings.js';
 
 import { postureCourse, wayOf } from '../posture-course.js';
-import { type Beat, courseOf, fingerOnTurn, outShare, saysNothing } from './course.js';
+import { type Beat, type Course, courseOf, fingerOnTurn, outShare, saysNothing } from './course.js';
 import { edgeCurl } from './edges.js';
 import { free, overTheEdge, freeHand, LYING, thighUnder } from './free-hand.js';
 import { fingersInTurn, onTable, planted } from './planted-hand.js';
@@ -52,6 +52,8 @@ export interface HandPicture {
   readonly unposed: boolean;
   /** What the picture is about: the hand, or the body that it carries. */
   readonly about: 'hand' | 'body';
+  /** Whether the body belongs beside it: it bears on the hand, or says where the arms are. */
+  readonly withBody: boolean;
   /** Whether the hand stands on something, so that it is worth seeing from below. */
   readonly planted: boolean;
   /** The press of a level that does not move. */
@@ -84,23 +86,34 @@ function makePicture(body: Body, movement: Movement, level: Level): HandPicture 
   // Some are worked out when they are made: not before a picture is wanted.
   let made: Maker | undefined;
   const maker: Maker = (beat) => (made ??= MAKERS[setting](making))(beat);
-  const inTurn = setting === 'planted, fingers in turn' || setting === 'planted, fingers in pairs';
-  const moves = course.moves || MOVING.includes(setting) || isSqueezed(movement, level, setting) || bodyMoves;
-  const wholeWay = course.round || inTurn || setting === 'planted, stepping';
-  const steps = inTurn ? 20 : moves ? Math.max(1, course.stations - (course.round ? 0 : 1)) * BETWEEN_STATIONS : 0;
+  const { moves, steps, wholeWay } = motionOf(setting, course, bodyMoves || isSqueezed(movement, level, setting));
   const at = sampled(maker, steps, wholeWay);
+  const about = aboutBody(movement) || level.posture === 'forward fold' ? 'body' : 'hand';
+  const isPlanted = level.load.kind === 'body' && level.contact !== 'none';
   return {
     skeleton,
     at: (beat, side) => (side === 'right' ? at(beat) : mirroredMoment(at(beat))),
     view: VIEW_POINTS[viewOf(movement, level, setting)],
     moves,
     round: course.round,
-    still: { phase: inTurn ? 0.6 : course.round ? 0 : 1, turn: 0 },
+    still: { phase: inTurn(setting) ? 0.6 : course.round ? 0 : 1, turn: 0 },
     unposed: saysNothing(movement, level),
-    about: aboutBody(movement) ? 'body' : 'hand',
-    planted: level.load.kind === 'body' && level.contact !== 'none',
+    about,
+    withBody: about === 'body' || isPlanted || handSaid(movement, level).arms !== undefined,
+    planted: isPlanted,
     push: moves ? null : pushIn(movement, level),
   };
+}
+
+const inTurn = (setting: HandSetting) =>
+  setting === 'planted, fingers in turn' || setting === 'planted, fingers in pairs';
+
+/** Whether a picture moves, at how many moments it is worked out, and whether over the way out or the whole way round. */
+function motionOf(setting: HandSetting, { moves: ownWay, round, stations }: Course, alsoMoves: boolean) {
+  const moves = ownWay || MOVING.includes(setting) || alsoMoves;
+  const wholeWay = round || inTurn(setting) || setting === 'planted, stepping';
+  const perWay = Math.max(1, stations - (round ? 0 : 1)) * BETWEEN_STATIONS;
+  return { moves, wholeWay, steps: inTurn(setting) ? 20 : moves ? perWay : 0 };
 }
 
 /** The hand of a posture as it stands, for a bench on which it is changed. @throws as `handLoad` */
@@ -132,7 +145,7 @@ export function postureHand(body: Body, posture: SupportPosture): HandPicture {
     at: (beat, side) => (side === 'right' ? at(beat) : mirroredMoment(at(beat))),
     view: VIEW_POINTS['thumb side'],
     ...{ moves: false, round: false, unposed: false },
-    ...{ still: { phase: 1, turn: 0 }, about: 'hand', planted: contact !== 'none', push: null },
+    ...{ still: { phase: 1, turn: 0 }, about: 'hand', withBody: true, planted: contact !== 'none', push: null },
   };
 }
 

@@ -42,6 +42,9 @@ function dumbbell(grip: Grip, radiusM: number, massKg: number): Thing[] {
   return [rod(alongRod(grip.at, 0.004), radiusM, 0.15, 'metal'), end(0.084), end(-0.076)];
 }
 
+/** A bar that goes on to the other hand: only its near end is seen. */
+const longBar = (grip: Grip, radiusM: number): Thing[] => [rod(alongRod(grip.at, -0.09), radiusM, 0.4, 'metal')];
+
 /** Something round in the fist with a head at a distance toward the thumb's side (or the other). */
 function lever(grip: Grip, radiusM: number, leverM: number): Thing[] {
   const toward = Math.sign(leverM);
@@ -62,7 +65,9 @@ function heldWeight({ leverM, massKg, action, handleMm, digits }: LoadOf<'weight
   if (massKg === 0) return { grip: SHAPE_POSES.relaxed, things: [] };
   const radiusM = handleMm === undefined ? (leverM === undefined ? ROD_M.dumbbell : ROD_M.lever) : handleMm / HALF_MM;
   const grip = rodGrip(skeleton, radiusM);
-  if (leverM === undefined) return { grip: grip.pose, things: dumbbell(grip, radiusM, massKg) };
+  if (leverM === undefined) {
+    return { grip: grip.pose, things: uses(making, 'bar') ? longBar(grip, radiusM) : dumbbell(grip, radiusM, massKg) };
+  }
   const toLittle = action === 'ulnar deviation' || action === 'pronation' ? -1 : 1;
   return { grip: grip.pose, things: lever(grip, radiusM, toLittle * leverM) };
 }
@@ -143,8 +148,9 @@ export function laidOn(
 
 function heldLift(
   { on, handleMm, pinchMm, edgeMm, edgeGrip, digits, massKg }: LoadOf<'lift'>,
-  { skeleton }: Making,
+  { skeleton, level }: Making,
 ): Held {
+  if (level.contact === 'ball') return ballOnStrap(skeleton, (handleMm ?? 70) / HALF_MM);
   if (on === 'pinch') return pinched(skeleton, (pinchMm ?? 40) / 1000, 0.15, digits ?? ['index', 'middle', 'ring', 'little', 'thumb']); // prettier-ignore
   if (on === 'edge')
     return onEdge(skeleton, (edgeMm ?? USUAL_EDGE_MM) / 1000, ON_EDGE[edgeGrip ?? 'open hand'], massKg);
@@ -164,6 +170,15 @@ function heldLift(
     ].slice(0, 4),
   };
 }
+
+/** A ball in the whole hand, and the strap that hangs from it beyond the little finger. */
+function ballOnStrap(skeleton: Skeleton, radiusM: number): Held {
+  const { pose, at } = ballGrip(skeleton, radiusM);
+  const [x, y, z] = at.at;
+  const strap = rod({ at: [x, y + radiusM + STRAP.longM / 2 - 0.004, z], turn: UNTURNED }, STRAP.radiusM, STRAP.longM, 'cloth'); // prettier-ignore
+  return { grip: pose, things: [{ shape: 'ball', radiusM, placement: at, look: 'rubber' }, strap] };
+}
+const STRAP = { radiusM: 0.004, longM: 0.16 };
 
 /** Radius of balls, metres, and how far a squeeze makes them smaller, of it. */
 const BALLS = {

@@ -87,6 +87,6 @@ function pictureOf(skeleton: Skeleton, on: PlaceSide): HandPicture {
     view: VIEW_POINTS[VIEW_OF[on]],
     still: { phase: 1, turn: 0 },
     forearmM: on.startsWith('forearm') ? skeleton.forearmM : SHORT_M,
-    ...{ moves: false, round: false, unposed: false, about: 'hand', planted: false, push: null },
+    ...{ moves: false, round: false, unposed: false, about: 'hand', withBody: false, planted: false, push: null },
   };
 }

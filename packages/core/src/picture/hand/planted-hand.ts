@@ -12,7 +12,7 @@ import { itemAt } from '../../vocabulary/lists.js';
 import { type Beat, outShare } from './course.js';
 import type { PlacedHand } from './flesh.js';
 import { rodGrip, rod, slab } from './holding.js';
-import type { Maker, Making } from './making.js';
+import { type Maker, type Making, uses } from './making.js';
 import { type HandMoment3d, mirroredHand, movedMoment } from './moment.js';
 import { SHAPE_POSES } from './shapes.js';
 import { poseBetween } from './closing.js';
@@ -238,15 +238,20 @@ export const fingersInTurn =
     };
   };
 
+/** How steep a hand lies on a folded towel, degrees. */
+const TOWEL_DEG = 16;
 /** How the forearm of a hand lies that rests flat on a table beside the body, degrees of the wrist. */
 const TABLE_WRIST_DEG = 22;
 /** A flat hand on a table. */
-export function onTable({ skeleton, course, level }: Making): Maker {
+export function onTable(making: Making): Maker {
+  const { skeleton, course, level } = making;
+  const wedged = level.load.kind === 'press' && uses(making, 'towel');
   return (beat) => {
     const way = course.poseAt(beat);
     const wristExtensionDeg = level.load.kind === 'press' ? way.wristExtensionDeg : TABLE_WRIST_DEG;
     const pose: HandPose = { ...FLAT, wristExtensionDeg, supinationDeg: way.supinationDeg };
-    const hand = palmFlat(skeleton, pose);
-    return { hands: [hand], things: [floorUnder([0, 0.03, 0], 'wood', 0.5)] };
+    const hand = palmFlat(skeleton, pose, wedged ? TOWEL_DEG : 0);
+    const towel = wedged ? [wedgeUnder(skeleton, hand, 'palm')] : [];
+    return { hands: [hand], things: [floorUnder([0, 0.03, 0], 'wood', 0.5), ...towel] };
   };
 }

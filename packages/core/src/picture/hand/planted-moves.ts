@@ -3,7 +3,7 @@ import { poseBetween } from './closing.js';
 import { outShare } from './course.js';
 import { barsOf, barTo, partsIn, type PlacedHand } from './flesh.js';
 import { distanceToThings } from './helping.js';
-import type { Maker, Making } from './making.js';
+import { type Maker, type Making, uses } from './making.js';
 import { movedMoment } from './moment.js';
 import { FIST_DOWN, FLAT, floorUnder, planted, surfaced, tentAt, wristFor } from './planted-hand.js';
 import { SHAPE_POSES } from './shapes.js';
@@ -102,7 +102,9 @@ export function onBall(making: Making): Maker {
       look: 'rubber',
     } as const;
     const hand = overThing(skeleton, pose, ball);
-    return { hands: [hand], things: [floorUnder([0, 0.06, 0], 'wood', 0.5), ball] };
+    const onWall = uses(making, 'wall');
+    const moment = { hands: [hand], things: [floorUnder([0, 0.06, 0], onWall ? 'floor' : 'wood', 0.5), ball] };
+    return onWall ? movedMoment({ at: [0, 0, 0], turn: turnAbout(X, 90) }, moment) : moment;
   };
 }
 

@@ -164,11 +164,13 @@ export function allLanded(skeleton: Skeleton, hand: PlacedHand): PlacedHand {
 export const palmFlat = (skeleton: Skeleton, pose: HandPose, liftDeg = 0): PlacedHand =>
   allLanded(skeleton, flatOn(skeleton, { down: 'palm', liftDeg }, pose));
 
+/** Where the heel begins before the wrist, metres. */
+const HEEL_FROM_M = 0.006;
 /** The skin of a placed hand’s heel, and how far along y its knuckle line stands, metres. */
 export function heelOf(skeleton: Skeleton, hand: PlacedHand, down: 'palm' | 'back') {
   const { heel, knuckles }: Zones = down === 'palm' ? PALM_ZONES : BACK_ZONES;
   const parts = partsIn(skeleton, hand);
   const at = (which: readonly number[]) => skinOf(skeleton, hand.side, parts, which).map(({ at: point }) => point);
   const lowest = at(knuckles).reduce((low, point) => (point[2] < low[2] ? point : low));
-  return { heel: at(heel), knucklesAlongM: lowest[1] };
+  return { heel: at(heel).filter(([, y]) => y > HEEL_FROM_M), knucklesAlongM: lowest[1] };
 }

@@ -32,6 +32,9 @@ const FIRES: Record<string, SessionQuestion> = {
   'caution-limit': ask(write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong'])), {
     athlete: athlete('tendon-pain'),
   }),
+  'nerve-glide': ask(
+    write(instead('free.finger-touches', ['prepare', 'glide.nerve-median', 'elbow-bent', '1x5 5s tempo3-3 L,R'])),
+  ),
   'impossible-posture': ask(farOff(), {
     lookup: (id) => (id === 'rock.palm-fore-aft' ? unreachable() : shippedMovement(id)),
   }),

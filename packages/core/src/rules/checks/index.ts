@@ -45,6 +45,7 @@ import { variety } from './variety.js';
 import { tooOften } from './too-often.js';
 import { weeklyGrowth } from './weekly-growth.js';
 import { empty } from './empty.js';
+import { nerveGlide } from './nerve-glide.js';
 
 /** Every check, safety first. */
 export const CHECKS: readonly Check[] = [
@@ -52,6 +53,7 @@ export const CHECKS: readonly Check[] = [
   notCleared,
   leaveOut,
   cautionLimit,
+  nerveGlide,
   impossiblePosture,
   rangeOver,
   demandOver,
