@@ -14,3 +14,10 @@ export interface StoredMovement {
   removed: boolean;
   movement: Movement;
 }
+
+export { OWN_NAME as OWN_NAME_INPUT, type OwnName } from '@clay-pot/core/library';
+
+/** What a studio calls a movement. */
+export interface OwnNameInput {
+  name: string;
+}

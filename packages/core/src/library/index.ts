@@ -1,6 +1,7 @@
 import type { Method, MethodLookup } from '../model/method.js';
 import type { Movement, MovementLookup } from '../model/movement.js';
 import { METHODS, shippedMethod } from './methods.js';
+import type { OwnName } from './own-names.js';
 import { ASSISTED_STRETCHES } from './assisted-stretches.js';
 import { BEARING_HOLDS } from './bearing-holds.js';
 import { EDGE_WORK } from './edge-work.js';
@@ -50,6 +51,8 @@ export interface Known {
   /** Movements that can be chosen: the shipped ones, then the studio's own that were not taken off. */
   readonly shelf: readonly Movement[];
   readonly methods: readonly Method[];
+  /** What the studio calls a movement; undefined where it has no name of its own for it. */
+  readonly ownName: (movementId: string) => string | undefined;
 }
 
 /** One of a studio's own documents; what was removed stays known to the sequences and records that name it. */
@@ -59,7 +62,12 @@ interface Own<D> {
 }
 
 /** The one look-up of movements and methods, for screens and server alike. */
-export function knownWith(movements: readonly Own<Movement>[], methods: readonly Own<Method>[]): Known {
+export function knownWith(
+  movements: readonly Own<Movement>[],
+  methods: readonly Own<Method>[],
+  names: readonly OwnName[] = [],
+): Known {
+  const ownNames = new Map(names.map(({ movementId, name }) => [movementId, name]));
   const ownMovements = new Map(movements.map(({ document }) => [document.id, document]));
   const ownMethods = new Map(methods.map(({ document }) => [document.id, document]));
   const standing = <D>(own: readonly Own<D>[]) => own.filter(({ removed }) => !removed).map(({ document }) => document);
@@ -68,6 +76,7 @@ export function knownWith(movements: readonly Own<Movement>[], methods: readonly
     method: (id) => ownMethods.get(id) ?? shippedMethod(id),
     shelf: [...LIBRARY, ...standing(movements)],
     methods: [...Object.values(METHODS), ...standing(methods)],
+    ownName: (movementId) => ownNames.get(movementId),
   };
 }
 
@@ -75,3 +84,4 @@ export function knownWith(movements: readonly Own<Movement>[], methods: readonly
 export const shippedMovement: MovementLookup = (movementId) => BY_ID.get(movementId);
 export { type Found, movementFinder, type MovementFinder, plainName } from './find-movements.js';
 export * from './methods.js';
+export * from './own-names.js';

@@ -5,6 +5,7 @@ import { AthleteRow } from '../athletes/athlete.entity.js';
 import { IntakeRow } from '../intakes/intake.entity.js';
 import { PictureRow } from '../pictures/picture.entity.js';
 import { MethodRow } from '../methods/method.entity.js';
+import { MovementNameRow } from '../movements/movement-name.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { ReadingRow } from '../readings/reading.entity.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
@@ -22,6 +23,7 @@ import { Band1880000000000 } from './migrations/1880000000000-band.js';
 import { Pictures1890000000000 } from './migrations/1890000000000-pictures.js';
 import { Moments1910000000000 } from './migrations/1910000000000-moments.js';
 import { Rounds1920000000000 } from './migrations/1920000000000-rounds.js';
+import { OwnNames1930000000000 } from './migrations/1930000000000-own-names.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
 import { Units1870000000000 } from './migrations/1870000000000-units.js';
 
@@ -40,6 +42,7 @@ export const ENTITIES = [
   ComplaintRow,
   HandLookRow,
   MovementRow,
+  MovementNameRow,
   MethodRow,
   ReadingRow,
   IntakeRow,
@@ -68,6 +71,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Mornings1900000000000,
       Moments1910000000000,
       Rounds1920000000000,
+      OwnNames1930000000000,
     ],
     synchronize: false,
     timezone: 'Z',

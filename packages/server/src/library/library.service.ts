@@ -2,14 +2,19 @@ import { type Known, knownWith } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { MethodRow } from '../methods/method.entity.js';
+import { MovementNameRow } from '../movements/movement-name.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 
-/** What a studio's sequences may name: movements and methods, shipped and its own. */
+/** What a studio's sequences may name: movements by all of their names and methods, shipped and its own. */
 @Injectable()
 export class LibraryService {
   async of(scope: StudioScope): Promise<Known> {
-    const [movements, methods] = await Promise.all([scope.of(MovementRow).find(), scope.of(MethodRow).find()]);
-    return knownWith(movements.map(own), methods.map(own));
+    const [movements, methods, names] = await Promise.all([
+      scope.of(MovementRow).find(),
+      scope.of(MethodRow).find(),
+      scope.of(MovementNameRow).find(),
+    ]);
+    return knownWith(movements.map(own), methods.map(own), names);
   }
 }
 

@@ -130,8 +130,9 @@ export class SequencesService {
 
   /** Reads a sequence from plain text; nothing is stored. A text that cannot be read is answered with lines, columns and the nearest names. */
   async read(scope: StudioScope, text: string): Promise<SequenceTextAnswer> {
-    const { shelf, methods } = await this.library.of(scope);
-    const { document, taken, faults } = readSequenceText(text, { shelf, methods, find: movementFinder(shelf) });
+    const { shelf, methods, ownName } = await this.library.of(scope);
+    const find = movementFinder(shelf, ownName);
+    const { document, taken, faults } = readSequenceText(text, { shelf, methods, ownName, find });
     if (document) return { document, taken };
     throw brokenText(faults.map(({ nearest: names, ...fault }) => ({ pointer: '/text', ...fault, ...(names.length > 0 && { names }) }))); // prettier-ignore
   }

@@ -8,6 +8,7 @@ import { AthleteRow } from '../../athletes/athlete.entity.js';
 import { dayIn } from '../../http/clock.js';
 import { IntakeRow } from '../../intakes/intake.entity.js';
 import { MethodRow } from '../../methods/method.entity.js';
+import { MovementNameRow } from '../../movements/movement-name.entity.js';
 import { MovementRow } from '../../movements/movement.entity.js';
 import { ReadingRow } from '../../readings/reading.entity.js';
 import { storedSequence } from '../../sequences/sequence-sums.js';
@@ -19,6 +20,7 @@ import { type History, tellHistory } from './history.js';
 import { tellIntake } from './intakes.js';
 import { lanternWeeks } from './own-method.js';
 import { strapHang } from './own-movement.js';
+import { HALL_NAMES } from './own-names.js';
 import { demoPeople } from './people.js';
 import { SeededRandom } from './random.js';
 import { tellReadings, trialsOf } from './readings.js';
@@ -66,6 +68,12 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     await add(MovementRow, [
       { id: ownId, studioId, rowVersion: 1, name: own.name, document: own, updatedAt: early, removedAt: null },
     ]);
+    const nameIds = new SeededRandom(SEED + 4);
+    const named = Object.entries(HALL_NAMES);
+    await add(
+      MovementNameRow,
+      named.map(([movementId, name]) => ({ id: nameIds.id(early), studioId, movementId, name })),
+    );
     const methodId = new SeededRandom(SEED + 3).id(early);
     const method = lanternWeeks(methodId);
     await add(MethodRow, [
