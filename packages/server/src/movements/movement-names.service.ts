@@ -21,10 +21,9 @@ export class MovementNamesService {
   async put(scope: StudioScope, movementId: string, name: string): Promise<OwnName> {
     const own: OwnName = { movementId, name: name.trim() };
     await scope.transaction(async (held) => {
-      const { movement, shelf, ownName } = await this.library.of(held);
-      if (!movement(movementId)) throw notFound('movement');
-      const names = new Map(shelf.flatMap(({ id }) => (ownName(id) ? [[id, ownName(id) ?? '']] : [])));
-      const faults = checkOwnName(own, { shelf, names });
+      const known = await this.library.of(held);
+      if (!known.movement(movementId)) throw notFound('movement');
+      const faults = checkOwnName(own, known);
       if (faults.length) throw invalid(faults);
       const changed = await held.of(MovementNameRow).update({ movementId }, { name: own.name });
       if (changed === 0) await held.of(MovementNameRow).insert({ id: uuid(), ...own }, 'name');

@@ -6,6 +6,7 @@ import type {
   AthleteListItem,
   MethodInput,
   MovementInput,
+  OwnName,
   ReadingInput,
   SequenceListItem,
   SessionPage,
@@ -22,6 +23,7 @@ import type { Evidence, PastSession, Sequence } from '@clay-pot/core';
 import { skipToken, QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { setOwnMethods } from '../store/own-methods.js';
 import { setOwnMovements } from '../store/own-movements.js';
+import { setOwnNames } from '../store/own-names.js';
 import { showIn } from '../store/units.js';
 import { OfflineError, request } from './request.js';
 
@@ -211,6 +213,28 @@ export const useStoredMovements = (signedIn: boolean) =>
       return stored;
     },
     enabled: signedIn,
+  });
+
+/** What the studio calls movements; what comes is kept as well. */
+export const useStoredNames = (signedIn: boolean) =>
+  useQuery({
+    queryKey: ['movement-names'],
+    queryFn: async () => {
+      const stored = await request<OwnName[]>('/movement-names');
+      setOwnNames(stored);
+      return stored;
+    },
+    enabled: signedIn,
+  });
+
+/** Gives a movement a name of the studio’s own, or takes it away with nothing. */
+export const useSaveName = () =>
+  useMutation({
+    mutationFn: ({ movementId, name }: OwnName) =>
+      name
+        ? request<OwnName>(`/movement-names/${movementId}`, { method: 'PUT', body: { name } })
+        : request(`/movement-names/${movementId}`, { method: 'DELETE' }),
+    onSuccess: () => refresh('movement-names'),
   });
 
 /** Stores a movement of the studio’s own. */

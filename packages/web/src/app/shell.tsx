@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { NavigationType, NavLink, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router';
-import { lastKnownMe, useMe, useStoredMethods, useStoredMovements } from '../api/queries.js';
+import { lastKnownMe, useMe, useStoredMethods, useStoredMovements, useStoredNames } from '../api/queries.js';
 import { useConnection } from '../api/connection.js';
 import { isProblem, OfflineError } from '../api/request.js';
 import { SignInPage } from '../features/sign-in/sign-in-page.js';
@@ -74,6 +74,7 @@ export function Shell() {
 
   const movements = useStoredMovements(me.data !== undefined);
   useStoredMethods(me.data !== undefined);
+  useStoredNames(me.data !== undefined);
 
   // While the server is away the house stays open, at once: a session goes on, and each screen shows what it saw last.
   const who = me.data ?? (away || me.error instanceof OfflineError ? lastKnownMe() : undefined);

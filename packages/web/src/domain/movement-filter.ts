@@ -9,6 +9,7 @@ import {
   type RecordedCaution,
 } from '@clay-pot/core';
 import { movementFinder, type MovementFinder } from '@clay-pot/core/library';
+import { known } from '../store/library.js';
 
 /** What a movement has to be to be shown. */
 export interface MovementFilter {
@@ -41,11 +42,11 @@ export function passingLevels(movement: Movement, filter: MovementFilter): Level
   );
 }
 
-/** One index for each shelf: it is built when somebody looks for something. */
+/** One index for each shelf, which is another where the studio’s names are: it is built when somebody looks for something. */
 const finders = new WeakMap<readonly Movement[], MovementFinder>();
 function finderOf(movements: readonly Movement[]): MovementFinder {
   let finder = finders.get(movements);
-  if (!finder) finders.set(movements, (finder = movementFinder(movements)));
+  if (!finder) finders.set(movements, (finder = movementFinder(movements, known().ownName)));
   return finder;
 }
 

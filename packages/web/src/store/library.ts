@@ -1,34 +1,39 @@
 import type { Method, MovementLookup, Sequence } from '@clay-pot/core';
 import { type Known, knownWith, methodOf } from '@clay-pot/core/library';
-import type { StoredMethod, StoredMovement } from '@clay-pot/contracts';
+import type { OwnName, StoredMethod, StoredMovement } from '@clay-pot/contracts';
 import { useOwnMethods } from './own-methods.js';
 import { useOwnMovements } from './own-movements.js';
+import { useOwnNames } from './own-names.js';
 
 type Movements = readonly StoredMovement[];
 type Methods = readonly StoredMethod[];
+type Names = readonly OwnName[];
 
-let last: { movements: Movements; methods: Methods; known: Known } | undefined;
+let last: { movements: Movements; methods: Methods; names: Names; known: Known } | undefined;
 
 /** Built once for each state of what is stored, so that whoever follows it is only told of changes. */
-function knownFrom(movements: Movements, methods: Methods): Known {
-  if (last?.movements !== movements || last.methods !== methods) {
+function knownFrom(movements: Movements, methods: Methods, names: Names): Known {
+  if (last?.movements !== movements || last.methods !== methods || last.names !== names) {
     const known = knownWith(
       movements.map(({ removed, movement }) => ({ removed, document: movement })),
       methods.map(({ removed, method }) => ({ removed, document: method })),
+      names,
     );
-    last = { movements, methods, known };
+    last = { movements, methods, names, known };
   }
   return last.known;
 }
 
 /** What this studio knows now: movements and methods, shipped and its own. */
-export const known = (): Known => knownFrom(useOwnMovements.getState().stored, useOwnMethods.getState().stored);
+export const known = (): Known =>
+  knownFrom(useOwnMovements.getState().stored, useOwnMethods.getState().stored, useOwnNames.getState().stored);
 
 /** As `known`, following changes. */
 export function useKnown(): Known {
   const movements = useOwnMovements((state) => state.stored);
   const methods = useOwnMethods((state) => state.stored);
-  return knownFrom(movements, methods);
+  const names = useOwnNames((state) => state.stored);
+  return knownFrom(movements, methods, names);
 }
 
 /** Finds a movement, shipped or the studio's own. */
@@ -36,3 +41,7 @@ export const knownMovement: MovementLookup = (id) => known().movement(id);
 
 /** The method of a sequence; the usual one where it names none. */
 export const methodFor = (sequence: Pick<Sequence, 'methodId'>): Method => methodOf(sequence, known().method);
+
+/** What the studio calls a movement; undefined where it has no name of its own for it. */
+export const useOwnName = (movementId: string): string | undefined =>
+  useOwnNames((state) => state.stored.find((own) => own.movementId === movementId)?.name);

@@ -1,6 +1,7 @@
 import { CAUTIONS, CLIMBS, FAMILIES, type Level, type Movement, type Person } from '@clay-pot/core';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
+import { OurName } from './our-name.js';
 import { useRemoveMovement } from '../../api/queries.js';
 import { useOwnMovements } from '../../store/own-movements.js';
 import { Button, ButtonLink } from '../../ui/button.js';
@@ -26,6 +27,7 @@ export function MovementDetail({ movement }: { movement: Movement }) {
         <div>
           <p className="text-small text-ink-soft">{FAMILIES[movement.family]}</p>
           <h2 className="text-head">{movement.name}</h2>
+          <OurName key={movement.id} movement={movement} />
         </div>
         <Tools movement={movement} />
       </div>

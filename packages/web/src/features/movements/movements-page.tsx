@@ -1,4 +1,5 @@
 import { FAMILIES, type FamilyId, LOADINGS, type Movement } from '@clay-pot/core';
+import { MovementName } from '../../domain/movement-name.js';
 import { knownMovement, useKnown } from '../../store/library.js';
 import { useEffect, useMemo, useRef } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -171,7 +172,7 @@ function MovementList({
                     aria-current={movement.id === chosenId ? 'true' : undefined}
                     className="flex justify-between gap-2 border-l-4 border-transparent px-2 py-1 hover:bg-ground aria-[current]:border-ink aria-[current]:bg-ground aria-[current]:font-semibold"
                   >
-                    {movement.name}
+                    <MovementName movement={movement} />
                     <span className="text-small font-normal text-ink-soft figures" title="levels">
                       {movement.ladder.length}
                     </span>

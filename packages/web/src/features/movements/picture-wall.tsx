@@ -1,6 +1,7 @@
 import { type Movement, REFERENCE_BODIES } from '@clay-pot/core';
 import { memo } from 'react';
 import { Link } from 'react-router';
+import { MovementName } from '../../domain/movement-name.js';
 import { LevelPicture, middleLevel } from '../../domain/level-picture.js';
 import { Empty } from '../../ui/page.js';
 
@@ -16,7 +17,9 @@ export function PictureWall({ movements }: { movements: readonly Movement[] }) {
         >
           <Link to={`/movements/${movement.id}`} className="block hover:bg-ground">
             <Picture movement={movement} woman={index % 2 === 0} />
-            <span className="block px-1 pb-1 leading-tight font-semibold">{movement.name}</span>
+            <span className="block px-1 pb-1 leading-tight font-semibold">
+              <MovementName movement={movement} />
+            </span>
           </Link>
         </li>
       ))}

@@ -14,6 +14,7 @@ import {
 } from '@clay-pot/core';
 import { ChevronLeft, ChevronRight, Copy, GripVertical, X } from 'lucide-react';
 import { memo } from 'react';
+import { MovementName } from '../../domain/movement-name.js';
 import { changeBlock, changeDose, duplicateBlock, hover, removeBlock, select, stepLevel } from '../../store/editor.js';
 import { IconButton } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
@@ -89,7 +90,9 @@ export const BlockRow = memo(function BlockRow(props: Props) {
           {mark && <CheckMark severity={mark} />}
         </span>
         <LevelPicture silent movement={movement} level={level} handOnly className="row-span-2 h-16 w-full" />
-        <p className="min-w-0 pt-1 pl-1.5 leading-tight font-semibold">{movement.name}</p>
+        <p className="min-w-0 pt-1 pl-1.5 leading-tight font-semibold">
+          <MovementName movement={movement} />
+        </p>
         <span className="mt-0.5 text-right figures">{clock(durationMs)}</span>
         <RowTools block={block} name={movement.name} inRounds={props.inRounds} />
         <div className="col-span-3 col-start-4 grid grid-cols-[minmax(7.5rem,1fr)_minmax(0,1fr)] items-start gap-x-2 pl-1.5">

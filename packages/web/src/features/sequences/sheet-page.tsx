@@ -19,6 +19,7 @@ import {
   stopsOf,
   testsWords,
 } from '@clay-pot/core';
+import { MovementName } from '../../domain/movement-name.js';
 import { knownMovement } from '../../store/library.js';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
@@ -290,7 +291,10 @@ function SheetRow({ block, number, minded, method, inRounds, person }: SheetRowP
         />
       </td>
       <td className="py-0.5 pr-3 pl-1">
-        <b>{movement.name}</b>, {level.name}
+        <b>
+          <MovementName movement={movement} />
+        </b>
+        , {level.name}
         <div className="text-ink-soft">
           {sentences(cuesFor(movement, level, method).slice(0, 2))}
           {caution && <i> {caution.text}</i>}

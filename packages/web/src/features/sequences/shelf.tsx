@@ -1,6 +1,7 @@
 import type { Athlete } from '@clay-pot/contracts';
 import { FAMILIES, type FamilyId, type Hand, type Movement, type RecordedCaution } from '@clay-pot/core';
 import { type KeyboardEvent, memo, type RefObject, useState } from 'react';
+import { MovementName } from '../../domain/movement-name.js';
 import { addBlock } from '../../store/editor.js';
 import { useKnown } from '../../store/library.js';
 import { INPUT } from '../../ui/field.js';
@@ -92,7 +93,9 @@ export const Shelf = memo(function Shelf({
             >
               <LevelPicture silent movement={movement} level={middleLevel(movement)} handOnly className="h-11 w-full" />
               <span className="min-w-0">
-                <span className="block leading-tight font-semibold">{movement.name}</span>
+                <span className="block leading-tight font-semibold">
+                  <MovementName movement={movement} />
+                </span>
                 <span className="text-fine text-ink-soft">{FAMILIES[movement.family]}</span>
                 {minds(movement, base.cautions) && (
                   <span className="ml-2 bg-amber-wash px-1 text-fine text-amber">with care</span>

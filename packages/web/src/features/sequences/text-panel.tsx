@@ -18,7 +18,7 @@ interface Props {
 /** A sequence as plain text: to copy into a message, or to write and paste. What is read takes the place of what stands there, in one step to undo. */
 export function TextPanel({ document, pasted, onClose }: Props) {
   const known = useKnown();
-  const find = useMemo(() => movementFinder(known.shelf), [known.shelf]);
+  const find = useMemo(() => movementFinder(known.shelf, known.ownName), [known]);
   const written = useMemo(
     () => writeSequenceText(document, { lookup: known.movement, method: known.method, shelf: known.shelf }),
     [document, known],
@@ -26,7 +26,7 @@ export function TextPanel({ document, pasted, onClose }: Props) {
   const [text, setText] = useState(pasted ?? written);
   const field = useRef<HTMLTextAreaElement>(null);
   const read = useMemo(
-    () => readSequenceText(text, { shelf: known.shelf, methods: known.methods, find }),
+    () => readSequenceText(text, { shelf: known.shelf, methods: known.methods, ownName: known.ownName, find }),
     [text, known, find],
   );
   const isSame = text === written;

@@ -13,6 +13,7 @@ import {
   type WorkingSide,
 } from '@clay-pot/core';
 import type { SessionRecord, StoredSet } from '@clay-pot/contracts';
+import { MovementName } from '../../domain/movement-name.js';
 import { knownMovement } from '../../store/library.js';
 import { scoreText } from '../../ui/format.js';
 import { DiscomfortMark, SideMark } from '../../ui/marks.js';
@@ -28,7 +29,7 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
   return (
     <tr className="border-t border-line align-top">
       <td className="py-2 pr-3">
-        <b>{movement?.name ?? block.movementId}</b>
+        <b>{movement ? <MovementName movement={movement} /> : block.movementId}</b>
         <div className="text-small text-ink-soft">
           {(movement && findLevel(movement, block.levelId)?.name) ?? block.levelId}
         </div>

@@ -15,6 +15,7 @@ import {
   thingsFor,
   withFoundLoads,
 } from '@clay-pot/core';
+import { MovementName } from '../../domain/movement-name.js';
 import { groupsOf, pausesOf, roundHeading } from '../../domain/in-order.js';
 import { LevelPicture } from '../../domain/level-picture.js';
 import { knownMovement } from '../../store/library.js';
@@ -150,7 +151,9 @@ function Coming({ block, person }: { block: Block; person: Person }) {
         className="h-14 w-18 shrink-0 bg-white [--figure-line:2px]"
       />
       <div className="min-w-0">
-        <div className="leading-tight font-semibold">{movement.name}</div>
+        <div className="leading-tight font-semibold">
+          <MovementName movement={movement} />
+        </div>
         <div className="text-small text-ink-soft">
           {level.name}:{' '}
           <span className="figures">

@@ -16,7 +16,8 @@ import {
   type WorkingSide,
 } from '@clay-pot/core';
 import { useMemo } from 'react';
-import { knownMovement, methodFor } from '../../store/library.js';
+import { MovementName } from '../../domain/movement-name.js';
+import { knownMovement, methodFor, useOwnName } from '../../store/library.js';
 import { askedNow, finishNow, type Run } from '../../store/run.js';
 import { bigNumber, cueFor, endWords, spoken, whichSet, wordsFor } from './moment-words.js';
 import { useForWhom } from '../../domain/for-whom.js';
@@ -26,6 +27,7 @@ import { PlayerPicture } from './player-picture.js';
 export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
   const { sequence, head } = run;
   const { block, movement, level } = turnOf(sequence, event, knownMovement);
+  const called = useOwnName(movement.id) ?? movement.name;
   const { part, leftMs } = currentPart(event, head);
   const stint = event.stint === null ? undefined : timeline.stints[event.stint];
   const counts = event.kind === 'repetition' || event.kind === 'breath';
@@ -41,7 +43,9 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
       <div className="flex items-center gap-3 short:col-start-2">
         <HandSign side={event.side} />
         <div className="min-w-0">
-          <h2 className="text-lead leading-tight sm:text-head short:text-lead!">{movement.name}</h2>
+          <h2 className="text-lead leading-tight sm:text-head short:text-lead!">
+            <MovementName movement={movement} />
+          </h2>
           <p className="truncate text-small text-ink-soft sm:text-body short:text-small!">{level.name}</p>
         </div>
       </div>
@@ -97,7 +101,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
       </div>
       {/* Changes are spoken once, not each second. */}
       <p className="sr-only" aria-live="assertive">
-        {spoken(sequence, event, movement.name, level, part.label)}
+        {spoken(sequence, event, called, level, part.label)}
       </p>
     </section>
   );

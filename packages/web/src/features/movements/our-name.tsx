@@ -1,0 +1,63 @@
+import { type Movement, MOVEMENT_LIMITS } from '@clay-pot/core';
+import { checkOwnName } from '@clay-pot/core/library';
+import { type SyntheticEvent, useState } from 'react';
+import { useSaveName } from '../../api/queries.js';
+import { known, useOwnName } from '../../store/library.js';
+import { Button } from '../../ui/button.js';
+import { INPUT } from '../../ui/field.js';
+
+/** What the studio calls a movement: said, given, changed, and taken away by leaving it empty. */
+export function OurName({ movement }: { movement: Movement }) {
+  const own = useOwnName(movement.id);
+  const [typed, setTyped] = useState<string | null>(null);
+  const save = useSaveName();
+  const trouble = typed ? troubleWith(movement.id, typed) : null;
+
+  async function keep(event: SyntheticEvent) {
+    event.preventDefault();
+    if (typed === null || trouble) return;
+    await save.mutateAsync({ movementId: movement.id, name: typed.trim() });
+    setTyped(null);
+  }
+
+  if (typed === null) {
+    return (
+      <p className="text-ink-soft">
+        {own && <>We call it “{own}”. </>}
+        <button type="button" className="underline underline-offset-2" onClick={() => setTyped(own ?? '')}>
+          {own ? 'Change' : 'Give it a name of ours'}
+        </button>
+      </p>
+    );
+  }
+  return (
+    <form className="mt-1 flex flex-wrap items-center gap-2" onSubmit={(event) => void keep(event)}>
+      <input
+        // Whoever pressed the button wants to type.
+        autoFocus
+        aria-label={`What we call ${movement.name}`}
+        aria-invalid={trouble !== null}
+        aria-describedby="our-name-trouble"
+        className={`${INPUT} w-56`}
+        maxLength={MOVEMENT_LIMITS.nameLength}
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        onKeyDown={(event) => event.key === 'Escape' && setTyped(null)}
+      />
+      <Button kind="primary" type="submit" disabled={save.isPending}>
+        {typed.trim() ? 'Keep' : 'Take the name away'}
+      </Button>
+      <Button onClick={() => setTyped(null)}>Leave it</Button>
+      <p id="our-name-trouble" role="alert" className="w-full text-small font-semibold text-iron">
+        {trouble ?? save.error?.message}
+      </p>
+    </form>
+  );
+}
+
+/** Why it cannot be called so, by the same rule as the server’s; null when it can, or when the name is to go. */
+function troubleWith(movementId: string, name: string): string | null {
+  if (name.trim() === '') return null;
+  const [fault] = checkOwnName({ movementId, name }, known());
+  return fault ? `This name ${fault.message}.` : null;
+}
