@@ -4,8 +4,9 @@ import { fatigueCourses } from './fatigue-course.js';
 import { ratesOf } from './rates.js';
 import { accountOf, type HandAccount } from './session-account.js';
 import type { Person } from '../mechanics/capacity.js';
+import type { OwnLoad } from '../model/dose.js';
 import type { MovementLookup } from '../model/movement.js';
-import type { Sequence } from '../model/sequence.js';
+import type { Block, Sequence } from '../model/sequence.js';
 import type { CountedSet } from '../model/session.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { doneTimeline } from '../timeline/done-timeline.js';
@@ -48,8 +49,17 @@ export interface PastSession {
   /** Groups that worked at or above `HARD_PERCENT` for long enough to be spaced. */
   readonly hard: readonly SideGroup[];
   readonly movementIds: readonly string[];
+  /** At which level each was done, and with what of its own: what somebody takes up again. */
+  readonly forms: readonly WorkedForm[];
   /** Where its groups stood at the end. */
   readonly end: Partial<Record<SideGroup, Units>>;
+}
+
+/** A movement as it was done once. */
+export interface WorkedForm {
+  readonly movementId: string;
+  readonly levelId: string;
+  readonly load?: OwnLoad;
 }
 
 /** A session as it was carried out: its plan, and the sets that were done. */
@@ -58,7 +68,8 @@ export interface CarriedOut {
   readonly startedAt: string;
   readonly endedAt: string;
   readonly plan: Sequence;
-  readonly sets: readonly CountedSet[];
+  /** With the form that was taken, where it is known: an eased block was done otherwise than planned. */
+  readonly sets: readonly (CountedSet & Partial<Pick<WorkedForm, 'movementId' | 'levelId'>>)[];
 }
 
 /** Sums up a session by what was done of it. @param before sessions before it: those of the same day leave their fatigue */
@@ -73,7 +84,8 @@ export function pastSession(
   const efforts = effortTimeline(person, plan, timeline, lookup);
   const courses = fatigueCourses(efforts, startStates(before, startedAt));
   const { doses, hands, blocks } = accountOf(plan, timeline, efforts, lookup);
-  const worked = blocks.filter(({ left, right }) => left.workS + right.workS > 0).map(({ blockId }) => blockId);
+  const workedIds = blocks.filter(({ left, right }) => left.workS + right.workS > 0).map(({ blockId }) => blockId);
+  const worked = plan.blocks.filter((block) => workedIds.includes(block.id));
   return {
     id,
     title: plan.title,
@@ -82,9 +94,18 @@ export function pastSession(
     doses: Object.fromEntries(doses),
     hands,
     hard: hardGroups(efforts),
-    movementIds: plan.blocks.filter(({ id: blockId }) => worked.includes(blockId)).map(({ movementId }) => movementId),
+    movementIds: worked.map(({ movementId }) => movementId),
+    forms: worked.map((block) => formOfSets(block, sets)),
     end: Object.fromEntries([...courses].map(([key, { end }]) => [key, end])),
   };
+}
+
+/** How a block was done at last: eased to another form it has no load of its own. */
+function formOfSets({ id, movementId, levelId, dose: { load } }: Block, sets: CarriedOut['sets']): WorkedForm {
+  const last = sets.findLast(({ blockId }) => blockId === id);
+  const form = { movementId: last?.movementId ?? movementId, levelId: last?.levelId ?? levelId };
+  const asPlanned = form.movementId === movementId && form.levelId === levelId;
+  return { ...form, ...(asPlanned && load && { load }) };
 }
 
 /** Sums up sessions in the order in which they were carried out. */

@@ -2,11 +2,16 @@ import {
   type Equipment,
   equipmentFor,
   type FamilyId,
+  type Gap,
   type Level,
   type Loading,
   type Movement,
   openSides,
+  type Phase,
+  type Place,
+  PLACE_OF,
   type RecordedCaution,
+  USUAL_PHASE,
 } from '@clay-pot/core';
 import { movementFinder, type MovementFinder } from '@clay-pot/core/library';
 import { known } from '../store/library.js';
@@ -16,6 +21,10 @@ export interface MovementFilter {
   readonly text: string;
   readonly family: FamilyId | '';
   readonly loading: Loading | '';
+  readonly phase: Phase | '';
+  readonly place: Place | '';
+  /** Only what answers it. */
+  readonly gap: Gap | null;
   /** Leave out what needs more than this; null asks for nothing. */
   readonly equipment: readonly Equipment[] | null;
   /** Leave out what somebody with these may do with neither hand. */
@@ -27,6 +36,9 @@ export const NO_FILTER: MovementFilter = {
   text: '',
   family: '',
   loading: '',
+  phase: '',
+  place: '',
+  gap: null,
   equipment: null,
   cautions: [],
 };
@@ -37,6 +49,8 @@ export function passingLevels(movement: Movement, filter: MovementFilter): Level
   return movement.ladder.filter(
     (level) =>
       (!filter.loading || level.loading === filter.loading) &&
+      (!filter.place || PLACE_OF[level.posture] === filter.place) &&
+      (filter.gap?.answers(movement, level) ?? true) &&
       (filter.cautions.length === 0 || openSides(movement, level, filter.cautions).length > 0) &&
       (equipment === null || equipmentFor(movement, level).every((thing) => equipment.includes(thing))),
   );
@@ -56,5 +70,6 @@ export function filterMovements(movements: readonly Movement[], filter: Movement
     .filter(({ isWhole }) => isWhole)
     .map(({ movement }) => movement)
     .filter(({ family }) => !filter.family || family === filter.family)
+    .filter(({ family }) => !filter.phase || USUAL_PHASE[family] === filter.phase)
     .filter((movement) => passingLevels(movement, filter).length > 0);
 }

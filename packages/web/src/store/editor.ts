@@ -5,21 +5,23 @@ import {
   doseFor,
   type Edit,
   findLevel,
+  fittedTo,
   type Hand,
   inPhaseOrder,
   itemAt,
   type Level,
   type Movement,
   neighbourLevel,
+  type PastSession,
   PHASES,
-  USUAL_PHASE,
   type RecordedCaution,
-  same,
+  remembered,
   type Round,
   ROUND_LIMITS,
   roundOf,
+  same,
   type Sequence,
-  fittedTo,
+  USUAL_PHASE,
   withRoundOver,
   withRounds,
 } from '@clay-pot/core';
@@ -137,11 +139,13 @@ export function addBlock(
   level: Level,
   weaker: Hand | null = null,
   cautions: readonly RecordedCaution[] = [],
+  past: readonly PastSession[] = [],
 ): void {
   const { document, selectedId } = useEditor.getState();
   if (!document) return;
   const phase = USUAL_PHASE[movement.family];
-  const dose = doseFor(movement, level, methodFor(document), weaker, cautions);
+  const usual = doseFor(movement, level, methodFor(document), weaker, cautions);
+  const dose = remembered(usual, movement, level, past);
   const block: Block = { id: uuid(), phase, movementId: movement.id, levelId: level.id, dose };
   const selected = document.blocks.findIndex(({ id }) => id === selectedId);
   const after = document.blocks[selected]?.phase === phase ? selected + 1 : document.blocks.length;

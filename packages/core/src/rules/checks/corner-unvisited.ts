@@ -1,7 +1,7 @@
+import { unvisitedCorners } from '../../effort/gaps.js';
 import { adding, choose } from './choose.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
 import { isWhole } from './whole.js';
-import { CORNERS } from '../../vocabulary/motions.js';
 
 /** Finds ends of the long finger muscles that are never visited. */
 export const cornerUnvisited: Check = {
@@ -13,10 +13,9 @@ export const cornerUnvisited: Check = {
   find: (view) =>
     !view.method.asksCorners || !isWhole(view)
       ? []
-      : CORNERS.flatMap((corner): Observation[] => {
-          if (view.coverage.corners[corner].length > 0) return [];
+      : unvisitedCorners(view.coverage).map((corner): Observation => {
           const choice = choose(view, ({ corners }) => corners.includes(corner));
           const phase = choice?.level.loading === 'assisted' ? 'range' : 'prepare';
-          return [{ blockIds: [], text: `Nothing goes to “${corner}”.`, fix: adding(view, phase, choice) }];
+          return { blockIds: [], text: `Nothing goes to “${corner}”.`, fix: adding(view, phase, choice) };
         }),
 };

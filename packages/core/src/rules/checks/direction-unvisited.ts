@@ -1,4 +1,5 @@
 import { MAIN, MAIN_DIRECTIONS } from '../../effort/coverage.js';
+import { unvisitedDirections } from '../../effort/gaps.js';
 import { adding, choose } from './choose.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
 import { isWhole } from './whole.js';
@@ -13,19 +14,18 @@ export const directionUnvisited: Check = {
   find: (view) =>
     !isWhole(view)
       ? []
-      : MAIN_DIRECTIONS.flatMap((direction): Observation[] => {
-          if (view.coverage.cells.some((cell) => cell.direction === direction)) return [];
-          const choice = choose(
-            view,
-            ({ motions, family }) => family === 'free-motion' && motions.includes(MAIN[direction]),
-            ['free.wrist-circles', 'free.side-sweeps'],
-          );
-          return [
-            {
+      : MAIN_DIRECTIONS.filter((direction) => unvisitedDirections(view.coverage).includes(direction)).map(
+          (direction): Observation => {
+            const choice = choose(
+              view,
+              ({ motions, family }) => family === 'free-motion' && motions.includes(MAIN[direction]),
+              ['free.wrist-circles', 'free.side-sweeps'],
+            );
+            return {
               blockIds: [],
               text: `Nothing takes the wrist toward ${MAIN[direction]}.`,
               fix: adding(view, 'prepare', choice),
-            },
-          ];
-        }),
+            };
+          },
+        ),
 };

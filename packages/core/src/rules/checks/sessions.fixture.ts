@@ -97,6 +97,7 @@ export const session = (day: string, more: Partial<PastSession> = {}): PastSessi
   hands: { left: hand, right: hand },
   hard: [],
   movementIds: GOOD.map(([, id]) => id),
+  forms: GOOD.map(([, movementId, levelId]) => ({ movementId, levelId })),
   end: {},
   ...more,
 });

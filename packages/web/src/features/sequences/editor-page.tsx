@@ -1,4 +1,4 @@
-import { advicesOf, findingsOf, SEQUENCE_LIMITS, type Sequence } from '@clay-pot/core';
+import { advicesOf, findingsOf, gapsOf, SEQUENCE_LIMITS, type Sequence } from '@clay-pot/core';
 import { Redo2, Undo2 } from 'lucide-react';
 import { memo, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
@@ -113,11 +113,19 @@ const Columns = memo(function Columns({
   const seen = useSessionView(settled, athlete);
   const { view } = seen;
   const findings = useMemo(() => findingsOf(view), [view]);
+  const gaps = useMemo(
+    () =>
+      gapsOf(
+        view.coverage,
+        view.blocks.map(({ movement }) => movement),
+      ),
+    [view],
+  );
   const advices = useMemo(() => advicesOf(view.athlete?.cautions ?? []), [view.athlete]);
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-x-5 gap-y-6 px-5 lg:grid-cols-[12.5rem_minmax(0,1fr)_18.5rem]">
       <div className="flex max-h-96 min-h-0 flex-col pt-4 lg:max-h-none lg:pb-4 lg:[contain:strict]">
-        <Shelf athlete={athlete} search={search} weaker={view.weaker} />
+        <Shelf athlete={athlete} whom={seen.whom} search={search} weaker={view.weaker} gaps={gaps} past={view.past} />
       </div>
       <div className="min-h-0 lg:overflow-y-auto lg:pt-1 lg:pb-24 lg:[contain:strict]">
         {text || <BlockList document={document} seen={seen} findings={findings} athlete={athlete} />}

@@ -1,25 +1,42 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
-import { FAMILIES } from '@clay-pot/core';
+import { FAMILIES, type Movement, type PastSession } from '@clay-pot/core';
 import { LIBRARY, shippedMovement } from '@clay-pot/core/library';
 import { screen, within } from '@testing-library/react';
 import { createRef } from 'react';
 import { sequenceOf, someone } from '../../made-up.fixture.js';
 import { answering, show } from '../../screen.fixture.js';
 import { openSequence, useEditor } from '../../store/editor.js';
+import { setOwnNames } from '../../store/own-names.js';
+import { useShelfHabits } from '../../store/shelf-habits.js';
+import { useForWhom } from '../../domain/for-whom.js';
 import { MethodChoice } from './method-choice.js';
 import { Shelf } from './shelf.js';
 
-const shelf = (athlete?: ReturnType<typeof someone>) =>
-  show(<Shelf athlete={athlete} search={createRef()} weaker={null} />);
+type Asked = Partial<Omit<Parameters<typeof Shelf>[0], 'athlete' | 'whom' | 'search'>>;
+const shelf = (athlete?: ReturnType<typeof someone>, more: Asked = {}) =>
+  show(<ShelfFor athlete={athlete} more={more} />);
+function ShelfFor({ athlete, more }: { athlete: ReturnType<typeof someone> | undefined; more: Asked }) {
+  const whom = useForWhom(undefined);
+  return <Shelf athlete={athlete} whom={whom} search={createRef()} weaker={null} gaps={[]} past={[]} {...more} />;
+}
 const names = () =>
   within(screen.getByRole('list', { name: 'Movements to add' }))
-    .queryAllByRole('button')
+    .queryAllByRole('button', { name: /^Add / })
     .map((button) => button.getAttribute('aria-label')!.replace('Add ', ''));
+const NO_HAND = { workS: 0, impulseNs: 0, repetitions: 0, distanceM: 0 };
+const pastOf = (forms: PastSession['forms']): PastSession => ({
+  ...{ id: 'p', title: 'Before', startedAt: '2026-05-01T10:00:00.000Z', endedAt: '2026-05-01T10:30:00.000Z' },
+  ...{ doses: {}, hard: [], end: {}, hands: { left: NO_HAND, right: NO_HAND } as never },
+  movementIds: forms.map(({ movementId }) => movementId),
+  forms,
+});
 const blocks = () => useEditor.getState().document!.blocks;
 
 beforeEach(() => {
   answering({});
   openSequence(sequenceOf([]));
+  useShelfHabits.setState({ favourites: [], recent: [] });
+  setOwnNames([]);
 });
 
 describe('the movement shelf', () => {
@@ -56,6 +73,60 @@ describe('the movement shelf', () => {
     await user.click(screen.getByRole('checkbox', { name: 'Only what suits Wren' }));
     expect(names()).toHaveLength(LIBRARY.length);
     expect(suited.length).toBeLessThan(LIBRARY.length / 2);
+  });
+
+  test('favourites stand first, then what was added lately; they are kept for the next time', async () => {
+    const { user, unmount } = shelf();
+    await user.click(screen.getByRole('button', { name: 'Hand shakes among the favourites' }));
+    await user.click(screen.getByRole('button', { name: 'Add Ball squeeze' }));
+    unmount();
+    shelf();
+    expect(names().slice(0, 3)).toEqual(['Hand shakes', 'Ball squeeze', LIBRARY[0]!.name]);
+    expect(names()).toHaveLength(LIBRARY.length);
+  });
+
+  test('a gap of the sequence, a phase or a place narrows it, one at a time', async () => {
+    const gap = {
+      words: 'fist, wrist extended',
+      answers: ({ corners }: Movement) => corners.includes('fist, wrist extended'),
+    };
+    const { user } = shelf(undefined, { gaps: [gap] });
+    const narrow = (to: string) =>
+      user.selectOptions(screen.getByRole('combobox', { name: 'Phase, place or gap' }), to);
+    await narrow('fist, wrist extended');
+    expect(screen.getByText('Nothing visits “fist, wrist extended”: these do.')).toBeTruthy();
+    const answering = LIBRARY.filter(({ corners }) => corners.includes('fist, wrist extended'));
+    expect(names()).toEqual(answering.map(({ name }) => name));
+    await narrow('Settle');
+    expect(names()).toEqual(LIBRARY.filter(({ family }) => family === 'settle').map(({ name }) => name));
+    await narrow('at the bar');
+    expect(names()).toContain('Bar hang');
+    expect(names()).not.toContain('Wrist circles');
+  });
+
+  test('what is looked at shows large, with its level and what it asks; Escape puts it away', async () => {
+    const { user } = shelf();
+    const add = screen.getByRole('button', { name: 'Add Palm lift' });
+    await user.hover(add);
+    const card = document.getElementById(add.getAttribute('aria-describedby')!)!;
+    expect(card.textContent).toMatch(/Hands on a table.*effort.*an average adult.*2x8 tempo1-2/is);
+    await user.keyboard('{Escape}');
+    expect(add.getAttribute('aria-describedby')).toBeNull();
+  });
+
+  test('what somebody did last is taken up again, with its weight', async () => {
+    const forms = [{ movementId: 'weight.curl', levelId: 'medium', load: { massKg: 6.5 } }];
+    const { user } = shelf(undefined, { past: [pastOf(forms)] });
+    await user.click(screen.getByRole('button', { name: 'Add Supported wrist curl' }));
+    expect(blocks()).toMatchObject([{ levelId: 'medium', dose: { load: { massKg: 6.5 } } }]);
+  });
+
+  test('the studio’s own name finds its movement and stands beside the plain one', async () => {
+    setOwnNames([{ movementId: 'free.open-close', name: 'Jellyfish' }]);
+    const { user } = shelf();
+    await user.type(screen.getByRole('searchbox'), 'jellyfi');
+    expect(names()[0]).toBe('Hand open and close');
+    expect(screen.getByText('“Jellyfish”')).toBeTruthy();
   });
 });
 

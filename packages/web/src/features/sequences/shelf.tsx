@@ -1,44 +1,72 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { FAMILIES, type FamilyId, type Hand, type Movement, type RecordedCaution } from '@clay-pot/core';
-import { type KeyboardEvent, memo, type RefObject, useState } from 'react';
-import { MovementName } from '../../domain/movement-name.js';
+import {
+  type FamilyId,
+  FAMILIES,
+  type Gap,
+  type Hand,
+  levelFor,
+  type Movement,
+  type PastSession,
+  type RecordedCaution,
+} from '@clay-pot/core';
+import { type KeyboardEvent, memo, type RefObject, useCallback, useEffect, useId, useMemo, useState } from 'react';
 import { addBlock } from '../../store/editor.js';
 import { useKnown } from '../../store/library.js';
+import { used, useShelfHabits } from '../../store/shelf-habits.js';
 import { INPUT } from '../../ui/field.js';
-import { useStandingCautions } from '../../domain/standing-cautions.js';
-import { LevelPicture, middleLevel } from '../../domain/level-picture.js';
+import type { ForWhom } from '../../domain/for-whom.js';
 import { filterMovements, type MovementFilter, NO_FILTER, passingLevels } from '../../domain/movement-filter.js';
+import { useStandingCautions } from '../../domain/standing-cautions.js';
+import { type Peeked, ShelfCard } from './shelf-card.js';
+import { onTop } from './shelf-order.js';
+import { ShelfRow } from './shelf-row.js';
+import { NOWHERE, type Where, WhereSelect } from './where-select.js';
 
 /** Whether a movement has a caution that concerns this athlete. */
 const minds = (movement: Movement, cautions: readonly RecordedCaution[]) =>
   movement.cautions.some((note) => cautions.some(({ caution }) => note.concerns.includes(caution)));
 
-/** The movement shelf: search, family, and what suits the athlete in view. Adding takes the easiest level that passes. */
-export const Shelf = memo(function Shelf({
-  athlete,
-  search,
-  weaker,
-}: {
+interface Props {
   athlete: Athlete | undefined;
+  whom: ForWhom;
   search: RefObject<HTMLInputElement | null>;
   /** The weaker hand, for methods that let it go first. */
   weaker: Hand | null;
-}) {
+  /** What the sequence never visits. */
+  gaps: readonly Gap[];
+  past: readonly PastSession[];
+}
+
+/**
+ * The movement shelf: search, family, phase and place, what the sequence leaves out, and what suits the athlete in view. Favourites and what was
+ * used lately stand first. Adding takes the level that the athlete did last, else the easiest that passes.
+ */
+export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, gaps, past }: Props) {
   const [text, setText] = useState('');
   const [family, setFamily] = useState<FamilyId | ''>('');
+  const [where, setWhere] = useState<Where>(NOWHERE);
   const [suited, setSuited] = useState(true);
+  const { favourites, recent } = useShelfHabits();
   const library = useKnown().shelf;
   const cautions = useStandingCautions(athlete);
-  const base: MovementFilter = athlete && suited ? { ...NO_FILTER, equipment: athlete.equipment, cautions } : NO_FILTER;
-  const filter = { ...base, text, family };
-  const shown = filterMovements(library, filter);
-  const families = (Object.keys(FAMILIES) as FamilyId[]).filter((id) =>
-    library.some((movement) => movement.family === id),
-  );
+  const filter = useMemo((): MovementFilter => {
+    const base = athlete && suited ? { ...NO_FILTER, equipment: athlete.equipment, cautions } : NO_FILTER;
+    const gap = gaps.find(({ words }) => words === where.gapWords) ?? null;
+    return { ...base, text, family, phase: where.phase, place: where.place, gap };
+  }, [athlete, suited, cautions, text, family, where, gaps]);
+  const found = useMemo(() => filterMovements(library, filter), [library, filter]);
+  const shown = text ? found : onTop(found, [...favourites, ...recent]);
+  const cardId = useId();
+  const { peeked, peek } = usePeek(filter, past);
 
-  function add(movement: Movement) {
-    addBlock(movement, passingLevels(movement, filter)[0] ?? movement.ladder[0], weaker, cautions);
-  }
+  const add = useCallback(
+    (movement: Movement) => {
+      used(movement.id);
+      const level = levelFor(movement, passingLevels(movement, filter), past) ?? movement.ladder[0];
+      addBlock(movement, level, weaker, cautions, past);
+    },
+    [filter, past, weaker, cautions],
+  );
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
     const first = shown[0];
     if (event.key === 'Enter' && first) add(first);
@@ -65,12 +93,13 @@ export const Shelf = memo(function Shelf({
         onChange={(event) => setFamily(event.target.value as FamilyId | '')}
       >
         <option value="">All families</option>
-        {families.map((id) => (
+        {(Object.keys(FAMILIES) as FamilyId[]).map((id) => (
           <option key={id} value={id}>
             {FAMILIES[id]}
           </option>
         ))}
       </select>
+      <WhereSelect where={where} gaps={gaps} onChange={setWhere} />
       {athlete && (
         <label className="flex items-center gap-2 text-small">
           <input
@@ -82,30 +111,53 @@ export const Shelf = memo(function Shelf({
           Only what suits {athlete.name.split(' ')[0]}
         </label>
       )}
+      {filter.gap && <p className="text-small">Nothing visits “{filter.gap.words}”: these do.</p>}
       <ul className="min-h-0 flex-1 overflow-y-auto border-t border-line" tabIndex={0} aria-label="Movements to add">
         {shown.map((movement) => (
-          <li key={movement.id}>
-            <button
-              type="button"
-              className="grid w-full grid-cols-[3.25rem_minmax(0,1fr)] items-center gap-x-2 border-b border-line py-1 pr-1.5 text-left hover:bg-ground"
-              onClick={() => add(movement)}
-              aria-label={`Add ${movement.name}`}
-            >
-              <LevelPicture silent movement={movement} level={middleLevel(movement)} handOnly className="h-11 w-full" />
-              <span className="min-w-0">
-                <span className="block leading-tight font-semibold">
-                  <MovementName movement={movement} />
-                </span>
-                <span className="text-fine text-ink-soft">{FAMILIES[movement.family]}</span>
-                {minds(movement, base.cautions) && (
-                  <span className="ml-2 bg-amber-wash px-1 text-fine text-amber">with care</span>
-                )}
-              </span>
-            </button>
-          </li>
+          <ShelfRow
+            key={movement.id}
+            movement={movement}
+            withCare={minds(movement, filter.cautions)}
+            isFavourite={favourites.includes(movement.id)}
+            describedBy={peeked?.movement === movement ? cardId : undefined}
+            add={add}
+            peek={peek}
+          />
         ))}
         {shown.length === 0 && <li className="py-3 text-small text-ink-soft">Nothing suits. Widen the search.</li>}
       </ul>
+      {peeked && <ShelfCard id={cardId} peeked={peeked} person={whom.person} name={whom.name} />}
     </section>
   );
-});
+}, isSame);
+
+/** The shelf is drawn anew for what it shows, not for each edit beside it. */
+function isSame(before: Props, after: Props): boolean {
+  const words = ({ gaps }: Props) => gaps.map((gap) => gap.words).join();
+  return (
+    before.athlete === after.athlete &&
+    before.whom === after.whom &&
+    before.weaker === after.weaker &&
+    before.past === after.past &&
+    words(before) === words(after)
+  );
+}
+
+/** What is looked at: by the pointer or the keys, gone with Escape. */
+function usePeek(filter: MovementFilter, past: readonly PastSession[]) {
+  const [peeked, setPeeked] = useState<Peeked | null>(null);
+  const peek = useCallback(
+    (movement: Movement, at: Element | null) => {
+      const level = levelFor(movement, passingLevels(movement, filter), past) ?? movement.ladder[0];
+      setPeeked(at && { movement, level, box: at.getBoundingClientRect() });
+    },
+    [filter, past],
+  );
+  useEffect(() => {
+    if (!peeked) return;
+    const leave = ({ key }: globalThis.KeyboardEvent) => key === 'Escape' && setPeeked(null);
+    window.addEventListener('keydown', leave);
+    return () => window.removeEventListener('keydown', leave);
+  }, [peeked]);
+  return { peeked, peek };
+}

@@ -1,0 +1,40 @@
+import { asDosed, demandOf, type Level, type Movement, type Person, printDose } from '@clay-pot/core';
+import { DemandLine } from '../../domain/demand-line.js';
+import { LevelPicture } from '../../domain/level-picture.js';
+import { MovementName } from '../../domain/movement-name.js';
+import { possibly } from '../../domain/possibly.js';
+
+/** What is looked at on the shelf, and where on the screen its row is. */
+export interface Peeked {
+  readonly movement: Movement;
+  readonly level: Level;
+  readonly box: DOMRect;
+}
+
+/** Of the card, pixels: its height for keeping it on the screen, and its distance from the row. */
+const CARD = { height: 330, gap: 6 };
+
+/** A movement before it is added: large, at the level that would be taken, with what that asks of whoever is in view. */
+export function ShelfCard({ id, peeked, person, name }: { id: string; peeked: Peeked; person: Person; name: string }) {
+  const { movement, level, box } = peeked;
+  const demand = possibly(() => demandOf(person, asDosed(person, level, level.dose)));
+  const top = Math.max(CARD.gap, Math.min(box.top, window.innerHeight - CARD.height));
+  return (
+    <aside
+      id={id}
+      className="pointer-events-none fixed z-20 w-72 border-2 border-ink bg-white p-2 max-lg:hidden"
+      style={{ top, left: box.right + CARD.gap }}
+    >
+      <LevelPicture silent movement={movement} level={level} body={person.body} className="h-36 w-full" />
+      <p className="mt-1 leading-tight font-semibold">
+        <MovementName movement={movement} />
+      </p>
+      <p className="text-small">{level.name}</p>
+      {demand.value && <DemandLine demand={demand.value} />}
+      {demand.trouble && <p className="text-small text-iron">{demand.trouble}</p>}
+      <p className="text-fine text-ink-soft">
+        For {name}. <span className="figures">{printDose(level.dose)}</span>
+      </p>
+    </aside>
+  );
+}
