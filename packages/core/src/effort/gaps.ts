@@ -26,6 +26,6 @@ export function gapsOf(coverage: Coverage, movements: readonly Pick<Movement, 't
       words: `wrist toward ${direction}`,
       answers: (movement, level) => visitOf(movement, level, null).directions.includes(direction),
     })),
-    ...(thumbless ? [{ words: 'thumb', answers: ({ trains }: Movement) => trains.includes('thumb muscles') }] : []),
+    ...(thumbless ? [{ words: 'the thumb', answers: ({ trains }: Movement) => trains.includes('thumb muscles') }] : []),
   ];
 }

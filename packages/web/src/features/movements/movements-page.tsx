@@ -172,7 +172,9 @@ function MovementList({
                     aria-current={movement.id === chosenId ? 'true' : undefined}
                     className="flex justify-between gap-2 border-l-4 border-transparent px-2 py-1 hover:bg-ground aria-[current]:border-ink aria-[current]:bg-ground aria-[current]:font-semibold"
                   >
-                    <MovementName movement={movement} />
+                    <span>
+                      <MovementName movement={movement} />
+                    </span>
                     <span className="text-small font-normal text-ink-soft figures" title="levels">
                       {movement.ladder.length}
                     </span>

@@ -38,7 +38,7 @@ export function OurName({ movement }: { movement: Movement }) {
         aria-label={`What we call ${movement.name}`}
         aria-invalid={trouble !== null}
         aria-describedby="our-name-trouble"
-        className={`${INPUT} w-56`}
+        className={`${INPUT} w-56!`}
         maxLength={MOVEMENT_LIMITS.nameLength}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}

@@ -11,6 +11,7 @@ import {
   SEQUENCE_LIMITS,
   type Severity,
   unusualInDose,
+  withOwnLoad,
 } from '@clay-pot/core';
 import { ChevronLeft, ChevronRight, Copy, GripVertical, X } from 'lucide-react';
 import { memo } from 'react';
@@ -89,7 +90,13 @@ export const BlockRow = memo(function BlockRow(props: Props) {
           {number}
           {mark && <CheckMark severity={mark} />}
         </span>
-        <LevelPicture silent movement={movement} level={level} handOnly className="row-span-2 h-16 w-full" />
+        <LevelPicture
+          silent
+          movement={movement}
+          level={withOwnLoad(level, block.dose.load)}
+          handOnly
+          className="row-span-2 h-16 w-full"
+        />
         <p className="min-w-0 pt-1 pl-1.5 leading-tight font-semibold">
           <MovementName movement={movement} />
         </p>

@@ -18,6 +18,7 @@ import {
   STOP_RULES,
   stopsOf,
   testsWords,
+  withOwnLoad,
 } from '@clay-pot/core';
 import { MovementName } from '../../domain/movement-name.js';
 import { knownMovement } from '../../store/library.js';
@@ -285,7 +286,7 @@ function SheetRow({ block, number, minded, method, inRounds, person }: SheetRowP
       <td className="w-[5.5rem] py-0.5 pl-1">
         <LevelPicture
           movement={movement}
-          level={level}
+          level={withOwnLoad(level, block.dose.load)}
           density={SHEET_DENSITY}
           className="h-14 w-full [--figure-line:1.4px]"
         />

@@ -1,4 +1,5 @@
 import { asDosed, demandOf, type Level, type Movement, type Person, printDose } from '@clay-pot/core';
+import { createPortal } from 'react-dom';
 import { DemandLine } from '../../domain/demand-line.js';
 import { LevelPicture } from '../../domain/level-picture.js';
 import { MovementName } from '../../domain/movement-name.js';
@@ -19,7 +20,8 @@ export function ShelfCard({ id, peeked, person, name }: { id: string; peeked: Pe
   const { movement, level, box } = peeked;
   const demand = possibly(() => demandOf(person, asDosed(person, level, level.dose)));
   const top = Math.max(CARD.gap, Math.min(box.top, window.innerHeight - CARD.height));
-  return (
+  // The shelf keeps what it holds to itself: the card stands on the page.
+  return createPortal(
     <aside
       id={id}
       className="pointer-events-none fixed z-20 w-72 border-2 border-ink bg-white p-2 max-lg:hidden"
@@ -35,6 +37,7 @@ export function ShelfCard({ id, peeked, person, name }: { id: string; peeked: Pe
       <p className="text-fine text-ink-soft">
         For {name}. <span className="figures">{printDose(level.dose)}</span>
       </p>
-    </aside>
+    </aside>,
+    document.body,
   );
 }

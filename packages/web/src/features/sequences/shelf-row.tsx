@@ -28,7 +28,7 @@ export const ShelfRow = memo(function ShelfRow({ movement, withCare, isFavourite
         type="button"
         className="grid min-w-0 flex-1 grid-cols-[3.25rem_minmax(0,1fr)] items-center gap-x-2 py-1 text-left"
         onClick={() => add(movement)}
-        onFocus={(event) => peek(movement, event.currentTarget)}
+        onFocus={(event) => peek(movement, event.currentTarget.closest('li'))}
         onBlur={() => peek(movement, null)}
         aria-label={`Add ${movement.name}`}
         aria-describedby={describedBy}

@@ -80,7 +80,7 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, gaps, 
         type="search"
         aria-label="Search the shelf"
         data-shelf-search
-        placeholder="Search; Enter adds the first"
+        placeholder="Search; Enter adds"
         className={INPUT}
         value={text}
         onChange={(event) => setText(event.target.value)}

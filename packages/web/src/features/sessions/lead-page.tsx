@@ -14,6 +14,7 @@ import {
   testsWords,
   thingsFor,
   withFoundLoads,
+  withOwnLoad,
 } from '@clay-pot/core';
 import { MovementName } from '../../domain/movement-name.js';
 import { groupsOf, pausesOf, roundHeading } from '../../domain/in-order.js';
@@ -145,7 +146,7 @@ function Coming({ block, person }: { block: Block; person: Person }) {
     <li className="flex items-center gap-3 border-b border-line py-1.5">
       <LevelPicture
         movement={movement}
-        level={level}
+        level={withOwnLoad(level, block.dose.load)}
         body={person.body}
         silent
         className="h-14 w-18 shrink-0 bg-white [--figure-line:2px]"

@@ -14,6 +14,7 @@ import {
   thingsAfterBreak,
   turnOf,
   type WorkingSide,
+  withOwnLoad,
 } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { MovementName } from '../../domain/movement-name.js';
@@ -55,7 +56,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           run={run}
           event={event}
           movement={movement}
-          level={level}
+          level={withOwnLoad(level, block.dose.load)}
           className="absolute inset-0 size-full"
         />
         {end && (
