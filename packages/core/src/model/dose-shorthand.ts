@@ -210,7 +210,7 @@ export function printDose(dose: Dose, defaults: DoseDefaults = PLAIN): string {
   if (dose.tempo) parts.push(printTempo(dose.tempo));
   if (dose.pauseS !== undefined) parts.push(`pause${dose.pauseS}`);
   if (dose.restS > 0) parts.push(`rest${dose.restS}`);
-  if (dose.sides !== 'together' || defaults.sides !== 'together') parts.push(wordFor(SIDE_WORDS, dose.sides));
+  if (dose.sides !== 'together' || defaults.sides !== 'together') parts.push(printSides(dose.sides));
   if (dose.directions !== 'none') parts.push(wordFor(DIRECTION_WORDS, dose.directions));
   return parts.join(' ');
 }
@@ -238,6 +238,9 @@ export function printOwnLoad(load: OwnLoad = {}): string[] {
     return value === undefined ? [] : [`${word}${value}${unit}`];
   });
 }
+
+/** Hands as they are typed. @example printSides('left-then-right') → 'L,R' */
+export const printSides = (plan: SidePlan): string => wordFor(SIDE_WORDS, plan);
 
 const printTempo = ({ outS, backS }: Tempo): string => `tempo${outS}-${backS}`;
 

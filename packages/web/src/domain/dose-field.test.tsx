@@ -12,7 +12,7 @@ function field(text = '2x8 @40% L,R', movement = squeeze) {
   const shown = show(
     <DoseField dose={parseDose(text)} movement={movement} level={movement.ladder[0]} onChange={onChange} />,
   );
-  return { ...shown, onChange, input: screen.getByRole('textbox', { name: `Dose of ${movement.name}` }) };
+  return { ...shown, onChange, input: screen.getByRole('combobox', { name: `Dose of ${movement.name}` }) };
 }
 
 describe('a dose, typed', () => {
@@ -100,7 +100,7 @@ describe('a dose, typed', () => {
         </li>
       </ul>,
     );
-    const input = screen.getByRole('textbox');
+    const input = screen.getByRole('combobox');
     const row = screen.getByRole('listitem');
     await user.clear(input);
     await user.type(input, '3x9{Escape}');
@@ -112,5 +112,25 @@ describe('a dose, typed', () => {
     await user.type(input, '{Backspace>5/}{Enter}');
     expect(document.activeElement).toBe(row);
     expect(onChange.mock.calls.map(([dose]) => printDose(dose))).toEqual(['3x9 L,R']);
+  });
+
+  test('says how it may go on: by the arrows and Enter, or by a tap; Enter alone takes what is typed', async () => {
+    const { user, input, onChange } = field('2x8 L,R', shippedMovement('weight.curl')!);
+    await user.clear(input);
+    await user.type(input, '3x8 re');
+    const said = () => screen.queryAllByRole('option').map((option) => option.textContent);
+    expect(said()[1]).toBe('rest30 seconds between sets');
+    expect(input.getAttribute('aria-expanded')).toBe('true');
+    await user.keyboard('{ArrowDown}{ArrowDown}');
+    expect(document.getElementById(input.getAttribute('aria-activedescendant')!)?.textContent).toContain('rest30');
+    await user.keyboard('{Enter}');
+    expect(input).toHaveProperty('value', '3x8 rest30 ');
+    expect(onChange).not.toHaveBeenCalled();
+    await user.type(input, '6');
+    await user.pointer({ keys: '[MouseLeft]', target: screen.getByRole('option', { name: /^6kg/ }) });
+    expect(document.activeElement).toBe(input);
+    await user.keyboard('{Enter}');
+    expect(onChange.mock.calls.map(([dose]) => printDose(dose))).toEqual(['3x8 6kg rest30 L,R']);
+    expect(said()).toEqual([]);
   });
 });

@@ -1,6 +1,7 @@
 import {
   checkFit,
   type Dose,
+  doseCompletions,
   type Level,
   type Movement,
   printDose,
@@ -27,6 +28,15 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
   const settled = useRef(false);
   const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
+  const proposed = typed === null ? [] : doseCompletions(typed, movement, level);
+  /** Which of the proposals the arrows stand on; none at first, so that Enter takes what is typed. */
+  const [at, setAt] = useState<number | null>(null);
+  const chosen = at === null ? undefined : proposed[at];
+
+  function type(text: string) {
+    setTyped(text);
+    setAt(null);
+  }
 
   function restore() {
     setTyped(null);
@@ -55,6 +65,17 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
 
   /** Enter takes what is typed, Escape brings back what was; both lead back to the row, whose keys go on from there. */
   function onKey(event: KeyboardEvent<HTMLInputElement>) {
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (step && proposed.length > 0) {
+      event.preventDefault();
+      setAt(((at ?? (step > 0 ? -1 : 0)) + step + proposed.length) % proposed.length);
+      return;
+    }
+    if (event.key === 'Enter' && chosen) {
+      event.preventDefault();
+      type(`${chosen.text} `);
+      return;
+    }
     if (event.key === 'Escape') restore();
     else if (event.key !== 'Enter' || !commit()) return;
     settled.current = true;
@@ -67,6 +88,11 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
     <div className="min-w-0">
       <input
         ref={input}
+        role="combobox"
+        aria-expanded={proposed.length > 0}
+        aria-controls={`${id}-list`}
+        aria-autocomplete="list"
+        aria-activedescendant={chosen && `${id}-${at}`}
         aria-label={`Dose of ${movement.name}`}
         data-dose
         className={`${INPUT} px-2! text-small! font-semibold figures`}
@@ -75,12 +101,32 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
         autoComplete="off"
         aria-invalid={trouble ? true : undefined}
         aria-describedby={trouble ? id : undefined}
-        onChange={(event) => setTyped(event.target.value)}
+        onChange={(event) => type(event.target.value)}
         onBlur={() => {
           if (!settled.current) commit();
         }}
         onKeyDown={onKey}
       />
+      {proposed.length > 0 && (
+        <ul id={`${id}-list`} role="listbox" aria-label="May go on" className="mt-1 flex flex-wrap gap-x-1 gap-y-0.5">
+          {proposed.map(({ text, part, means }, index) => (
+            <li
+              key={part}
+              id={`${id}-${index}`}
+              role="option"
+              aria-selected={index === at}
+              className="cursor-pointer border border-line bg-white px-1.5 text-fine figures aria-selected:border-ink aria-selected:bg-ground"
+              onPointerDown={(event) => {
+                // The field keeps the focus: one goes on typing.
+                event.preventDefault();
+                type(`${text} `);
+              }}
+            >
+              <b>{part}</b> {means}
+            </li>
+          ))}
+        </ul>
+      )}
       {trouble && (
         <p id={id} role="alert" className="mt-1 text-small font-semibold text-iron">
           {trouble} Escape brings back {printed}.

@@ -1,4 +1,4 @@
-import { type Band, type BandScore, bandWatched, type ForceSample, lineReader, NOT_TRIED, placeInBand, scoreIn, unwatched } from '@clay-pot/core'; // prettier-ignore
+import { type Band, type BandScore, bandWatched, dropWatched, type ForceSample, isLetGo, lineReader, NOT_HELD, NOT_TRIED, placeInBand, scoreIn, unwatched } from '@clay-pot/core'; // prettier-ignore
 import { useEffect, useRef, useState } from 'react';
 import type { Device } from '../devices/device.js';
 import { tone } from '../tone.js';
@@ -24,6 +24,8 @@ interface Asked {
   readonly counts?: boolean;
   /** Told with each loss, at once. */
   readonly onLost?: (to: 'below' | 'above') => void;
+  /** Told once, when what was held is let go. */
+  readonly onLetGo?: () => void;
   /** Told when the device ends by itself. */
   readonly onEnded?: () => void;
   /** Told once it is over, if anything was tried. */
@@ -31,19 +33,20 @@ interface Asked {
 }
 
 /** Listens to a device and holds its force against a band: what it is now, how well it was kept, with a tone where it is lost. */
-export function useBand({ device, band, isOn, counts = true, onLost, onEnded, onOver }: Asked) {
+export function useBand({ device, band, isOn, counts = true, onLost, onLetGo, onEnded, onOver }: Asked) {
   const line = useRef<ForceSample[]>([]);
   const [now, setNow] = useState(NOBODY_YET);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const latest = useRef({ counts, onLost, onEnded, onOver, band });
+  const latest = useRef({ counts, onLost, onLetGo, onEnded, onOver, band });
   useEffect(() => {
-    latest.current = { counts, onLost, onEnded, onOver, band };
+    latest.current = { counts, onLost, onLetGo, onEnded, onOver, band };
   });
   const { lowN, highN, forS } = band;
   useEffect(() => {
     if (!device || !isOn) return undefined;
     line.current = [];
     let watch = NOT_TRIED;
+    let drop = NOT_HELD;
     const read = lineReader('force');
     const disconnect = device.connect({
       samples: (list) => {
@@ -56,8 +59,12 @@ export function useBand({ device, band, isOn, counts = true, onLost, onEnded, on
         for (const sample of more) line.current.push(sample);
         if (!latest.current.counts) {
           watch = unwatched(watch);
+          drop = { ...drop, lastS: null };
           return;
         }
+        const wasLetGo = isLetGo(drop);
+        drop = dropWatched(drop, more, latest.current.band);
+        if (!wasLetGo && isLetGo(drop)) latest.current.onLetGo?.();
         const before = watch.lost.length;
         watch = bandWatched(watch, more, latest.current.band);
         for (const { to } of watch.lost.slice(before)) {

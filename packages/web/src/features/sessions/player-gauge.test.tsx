@@ -3,10 +3,10 @@ import { AT_START, type DeviceSample, itemAt } from '@clay-pot/core';
 import { act, screen } from '@testing-library/react';
 import type { DeviceEvents } from '../../domain/devices/device.js';
 import { useSound } from '../../domain/tone.js';
-import { SHORT, someone } from '../../made-up.fixture.js';
+import { sequenceOf, SHORT, someone } from '../../made-up.fixture.js';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { bandPercentOf, useBands } from '../../store/bands.js';
-import { type Run, timelineOf } from '../../store/run.js';
+import { type Run, timelineOf, useRun } from '../../store/run.js';
 import { PlayerGauge, toggleGauge, useGauge } from './player-gauge.js';
 
 const wren = someone();
@@ -87,5 +87,27 @@ describe('a gauge in the session', () => {
     expect(useBands.getState().bands['b']!.lost).toEqual([
       expect.stringMatching(/^Left hand, repetition 1, .*, below$/),
     ]);
+  });
+
+  test('an open set ends when the hand lets go; one with an end does not', async () => {
+    const open = sequenceOf([['b', 'load', 'isometric.flexion', 'medium', '1x30s,1xmax60s @50% rest10 L']]);
+    const openTimeline = timelineOf(open);
+    const [fixed, untilItFails] = openTimeline.events.flatMap(({ stint }, index) => (stint === null ? [] : [index]));
+    for (const [event, endsBy] of [
+      [fixed!, 0],
+      [untilItFails!, 1],
+    ] as const) {
+      const now = run(event, { sequence: open, head: { ...AT_START, event, elapsedMs: 9000 } });
+      useRun.setState({ run: now });
+      const shown = show(<PlayerGauge run={now} timeline={openTimeline} event={itemAt(openTimeline.events, event)} />);
+      await settle();
+      const [low = 0] = /([\d.]+)–/.exec(screen.getByRole('region', { name: 'Gauge' }).textContent!)!.slice(1).map(Number); // prettier-ignore
+      act(() => events!.samples(force((low + 1) * 9.80665)));
+      act(() => events!.samples(force(1, 2)));
+      const doneSets = useRun.getState().run?.sets ?? [];
+      expect(doneSets.length).toBe(endsBy);
+      if (endsBy) expect(doneSets[0]).toMatchObject({ set: 2, doneAmount: 9 });
+      shown.unmount();
+    }
   });
 });

@@ -8,7 +8,7 @@ import { deviceForHold, DeviceChoice, type Source } from '../../domain/devices/d
 import { useForWhom } from '../../domain/for-whom.js';
 import { addKept, keptIn, useBands } from '../../store/bands.js';
 import { knownMovement } from '../../store/library.js';
-import type { Run } from '../../store/run.js';
+import { finishNow, type Run } from '../../store/run.js';
 
 interface State {
   /** Null where no gauge is wanted. */
@@ -77,6 +77,8 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
     // On the way out and back the force rises and falls, as it should; where a repetition has no hold it is kept all through.
     counts: event.kind !== 'repetition' || dose.holdS === undefined || part.name === 'hold',
     onLost: (to) => lost.current.push(`${whereWords(now.current)}, ${to}`),
+    // Until the form fails: the hand tells itself when that is.
+    onLetGo: () => stint?.open && finishNow(),
     onOver: ({ insideS, triedS }) => addKept(run.id, block.id, { insideS, triedS, lost: lost.current.splice(0) }),
   });
   const kept = useBands(keptIn(run.id, block.id));
