@@ -15,7 +15,7 @@ const END = String.raw`(?=\s|$)`;
 /** A slip like “3 x 8” or “L, R” is no reason to refuse what is plainly meant: blanks are taken where a part needs none. */
 const SETS = new RegExp(String.raw`${GROUP}(?:\s*,\s*${GROUP})*${END}`, 'iy');
 const SPACED = new RegExp(
-  String.raw`(?:[LR]\s*[,/]\s*[LR]|@\s*\d+\s*%?|(?:rest|tempo|pause|spring|band|edge|handle|pinch|wedge|hands|away)\s+[\d.,-]+\s*(?:kg|mm|m|s|°)?|\d+(?:[.,]\d+)?\s*kg)${END}`,
+  String.raw`(?:[LR]\s*[,/]\s*[LR]|@\s*\d+\s*%?|(?:rest|tempo|pause|spring|band|edge|handle|pinch|wedge|hands|away)\s+[\d.,-]+\s*(?:kg|lbs?|mm|m|s|°)?|\d+(?:[.,]\d+)?\s*(?:kg|lbs?))${END}`,
   'iy',
 );
 /** What is neither, with what a comma binds to it. */

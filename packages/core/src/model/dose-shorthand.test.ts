@@ -228,3 +228,10 @@ describe('a dose typed over another', () => {
     expect(() => retypeDose('', parseDose('2x8'))).toThrow('Type a dose');
   });
 });
+
+test('pounds are read as kilograms, whatever the coach reads them in', () => {
+  expect(printDose(parseDose('3x8 26lb'))).toBe('3x8 11.79kg');
+  expect(printDose(parseDose('3x8 spring 30 lbs'))).toBe('3x8 spring13.61kg');
+  expect(parseDose(printDose(parseDose('2x10 band5lb')))).toEqual(parseDose('2x10 band5lb'));
+  expect(() => parseDose('3x8 900lb')).toThrow(/0–200 kg/);
+});

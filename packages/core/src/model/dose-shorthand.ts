@@ -2,6 +2,7 @@ import { must } from '../vocabulary/lists.js';
 import { sentence } from '../vocabulary/fault.js';
 import type { SidePlan } from '../vocabulary/hands.js';
 import { OWN_LOAD_NAMES, type OwnLoadName } from '../vocabulary/own-load.js';
+import { POUND_KG } from '../vocabulary/units.js';
 import { type DirectionPlan, OPEN_WORDS, UNIT_LETTERS, UNIT_OF } from '../vocabulary/work.js';
 import { amountOf, checkDose, type Dose, type OwnLoad, type SetGroup, setGroupsOf, type Tempo } from './dose.js';
 import { type Part, partsIn } from './dose-parts.js';
@@ -26,6 +27,7 @@ export { ShorthandError };
  * | `pause2` | seconds between two repetitions |
  * | `rest20` | seconds of rest after each set but the last |
  * | `12kg` `spring12kg` `band3kg` `edge20` `handle50` `pinch40` | what is lifted, squeezed or held instead of the level's own |
+ * | `26lb` `spring30lb` | the same in pounds, kept in kilograms |
  * | `wedge15` `hands0.48m` `away0.9m` | a wedge under the heel of the hand, how high and how far away the hands stand |
  * | `LR` `L` `R` `L,R` `R,L` `L/R` | both together, left, right, left then right, right then left, alternating |
  * | `>` `<` `<>` | first direction, second direction, each |
@@ -187,6 +189,11 @@ function readPart(part: Part): { slot: Slot; values: Partial<Dose> } {
     const [, outS, middleS, backS] = tempo;
     const pace = { tempo: { outS: Number(outS), backS: Number(backS) } };
     return { slot: 'tempo', values: { ...pace, ...(Number(middleS) && { holdS: Number(middleS) }) } };
+  }
+  const pounds = /^(spring|band)?(\d+(?:\.\d+)?)lbs?$/i.exec(tidy);
+  if (pounds) {
+    const name = pounds[1] === undefined ? 'massKg' : pounds[1].toLowerCase() === 'spring' ? 'springKg' : 'bandKg';
+    return { slot: name, values: { load: { [name]: Number((Number(pounds[2]) * POUND_KG).toFixed(2)) } } };
   }
   for (const [name, pattern] of OWN_LOAD_PATTERNS) {
     const value = number(pattern);

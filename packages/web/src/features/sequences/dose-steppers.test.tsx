@@ -5,6 +5,7 @@ import { screen, within } from '@testing-library/react';
 import { useState } from 'react';
 import { show } from '../../screen.fixture.js';
 import { DoseSteppers } from './dose-steppers.js';
+import { useUnits } from '../../store/units.js';
 
 const squeeze = shippedMovement('grip.ball-squeeze')!;
 let now: Dose;
@@ -67,6 +68,15 @@ describe('a dose by steppers', () => {
     await user.click(button('More effort that finds the load, %'));
     expect(printDose(now)).toBe('2x8 @5% L,R');
     expect(screen.queryByRole('group', { name: 'weight, kg' })).toBeNull();
+  });
+
+  test('a coach who reads pounds steps whole pounds, kept in kilograms', async () => {
+    useUnits.setState({ mass: 'lb' });
+    const { user } = show(<Stepped from="2x8 L,R" movement={shippedMovement('weight.curl')!} />);
+    expect(shown('weight, lb')).toBe('7');
+    await user.click(button('More weight, lb'));
+    expect([shown('weight, lb'), now.load]).toEqual(['8', { massKg: 3.63 }]);
+    useUnits.setState({ mass: 'kg' });
   });
 
   test('a pause that is stepped down to nothing is gone', async () => {

@@ -12,6 +12,7 @@ import {
   withOwnSet,
 } from '@clay-pot/core';
 import { X } from 'lucide-react';
+import { inUnit, outOfUnit, unitOf } from '../../domain/units.js';
 import { IconButton } from '../../ui/button.js';
 import { Stepper } from './stepper.js';
 
@@ -35,15 +36,16 @@ export function OwnLoadSteppers({ dose, movement, level, onChange }: Props) {
     const { label, limit } = OWN_LOADS[name];
     const own = dose.load?.[name];
     const usual = ownValueOf(level, name) ?? BEGINS[name] ?? limit.min;
+    const { unit, shown, kept } = inOwnUnit(limit.unit);
     return (
       <div key={name} className="flex items-end">
         <Stepper
-          name={`${lowered(label)}, ${limit.unit}`}
-          value={own ?? Math.round(usual * 100) / 100}
-          limit={limit}
-          step={STEPS[name] ?? limit.step}
+          name={`${lowered(label)}, ${unit}`}
+          value={shown(own ?? usual)}
+          limit={{ ...limit, unit, min: shown(limit.min), max: shown(limit.max) }}
+          step={unit === limit.unit ? (STEPS[name] ?? limit.step) : 1}
           unset={own === undefined}
-          set={(value) => onChange(withOwnSet(dose, name, value))}
+          set={(value) => onChange(withOwnSet(dose, name, kept(value)))}
         />
         {own !== undefined && (
           <IconButton
@@ -57,4 +59,15 @@ export function OwnLoadSteppers({ dose, movement, level, onChange }: Props) {
       </div>
     );
   });
+}
+
+/** Masses as the coach reads them; whole pounds are kept to the hundredth of a kilogram, so that they stay whole. */
+function inOwnUnit(metric: string) {
+  const isMass = metric === 'kg';
+  const places = isMass && unitOf('kg') !== 'kg' ? 0 : 2;
+  return {
+    unit: isMass ? unitOf('kg') : metric,
+    shown: (value: number) => Number((isMass ? inUnit('kg', value) : value).toFixed(places)),
+    kept: (value: number) => Number((isMass ? outOfUnit('kg', value) : value).toFixed(2)),
+  };
 }
