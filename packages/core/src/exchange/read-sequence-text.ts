@@ -87,7 +87,7 @@ class TextReader {
         this.head = { ...this.head, budgetMin: said.minutes };
         return;
       case 'rounds':
-        return this.openRound(said);
+        return this.openRound(said, line);
       case 'break':
         this.breakS = said.breakS;
         return;
@@ -115,8 +115,10 @@ class TextReader {
     else this.head = { ...this.head, ...read };
   }
 
-  private openRound({ times, restS, change }: Extract<TextLine, { kind: 'rounds' }>): void {
-    this.rounds.push({ id: `round-${this.rounds.length + 1}`, blockIds: [], times, restS, ...(change && { change }) });
+  private openRound({ times, restS, change }: Extract<TextLine, { kind: 'rounds' }>, line: number): void {
+    const id = `round-${this.rounds.length + 1}`;
+    this.lineOf.set(id, line);
+    this.rounds.push({ id, blockIds: [], times, restS, ...(change && { change }) });
     this.isInRound = true;
   }
 
@@ -175,10 +177,14 @@ class TextReader {
   /** The line that a pointer into the document means. */
   private placeOf(pointer: string, { blocks, rounds = [] }: Sequence): number {
     const at = /^\/(blocks|rounds)\/(\d+)/.exec(pointer);
-    const id = at?.[1] === 'blocks' ? blocks[Number(at[2])]?.id : rounds[Number(at?.[2])]?.blockIds[0];
+    const id = (at?.[1] === 'blocks' ? blocks : rounds)[Number(at?.[2])]?.id;
     return this.lineOf.get(id ?? '') ?? 1;
   }
 }
+
+/** Seconds with or without their unit. */
+const PACING_LINE =
+  /^ready (\d+)(?: ?s)?, announce (\d+)(?: ?s)?, change (\d+)(?: ?s)?, breathe (\d+(?:\.5)?)-(\d+(?:\.5)?)(?: ?s)?$/i;
 
 type Head = (value: string, reading: Reading, before: Partial<Sequence>) => Partial<Sequence> | string;
 
@@ -191,7 +197,7 @@ const HEADS: Record<HeadField, Head> = {
     return method ? { methodId: method.id } : `There is no method “${value}”: use ${methods.map(({ name }) => name).join(', ')}.`; // prettier-ignore
   },
   pacing: (value) => {
-    const read = /^ready (\d+), announce (\d+), change (\d+), breathe (\d+(?:\.5)?)-(\d+(?:\.5)?)$/i.exec(value);
+    const read = PACING_LINE.exec(value);
     if (!read) return 'Pacing is written like this: ready 10, announce 5, change 3, breathe 4-6.';
     const [readyS = 0, announceS = 0, changeSidesS = 0, breathInS = 0, breathOutS = 0] = read.slice(1).map(Number);
     return { pacing: { readyS, announceS, changeSidesS, breathInS, breathOutS } };

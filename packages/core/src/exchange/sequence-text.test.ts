@@ -101,8 +101,8 @@ describe('a sequence as plain text', () => {
       '“twice” is nothing of a round',
       '',
     ],
-    ['too many rounds', 'T\nstrength\n30 rounds:\nPalm lift, plank: 1x6', 4, 1, 'within 2–10 rounds', ''],
-    ['a round of nothing', 'T\nstrength\n3 rounds:', 1, 1, 'a round of nothing', ''],
+    ['too many rounds', 'T\nstrength\n30 rounds:\nPalm lift, plank: 1x6', 3, 1, 'within 2–10 rounds', ''],
+    ['a round of nothing', 'T\nstrength\n3 rounds:', 3, 1, 'a round of nothing', ''],
     [
       'an unknown method',
       'T\nmethod: Iron and fire\nPalm lift, plank: 1x6',
@@ -200,4 +200,14 @@ describe('a sequence as plain text', () => {
     const text = write({ title: 'One', purpose: '', budgetMin: 10, pacing: USUAL_PACING, blocks: [block] });
     expect(text).toBe('One\n10 min\n\nprepare\nWrist circles, Arm forward, fist: 1x3 tempo5-5 L,R <>\n');
   });
+});
+
+test('rounds out of their bounds are told of where they are written, and pacing takes its unit', () => {
+  expect(read('Many\nload\n11 rounds:\n  Palm lift, all fours: 1x5').faults).toEqual([
+    { line: 3, column: 1, message: 'Rounds must be within 2–10 rounds, not 11.', nearest: [] },
+  ]);
+  const { document } = read(
+    'Quick\npacing: ready 3 s, announce 2 s, change 3 s, breathe 4-6 s\nPalm lift, all fours: 1x5',
+  );
+  expect(document?.pacing).toMatchObject({ readyS: 3, announceS: 2, changeSidesS: 3 });
 });
