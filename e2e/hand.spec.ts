@@ -69,7 +69,7 @@ test('the wall of pictures draws what comes into sight, and goes on where the gr
   });
   await page.goto('/movements?view=pictures&family=tendon-glides');
   const pictures = page.getByRole('listitem').locator('img');
-  await expect(pictures).toHaveCount(7);
+  await expect(pictures).toHaveCount(9);
   const lose = (restore: boolean) =>
     page.evaluate((again) => {
       const { lastGl } = window as unknown as { lastGl: WebGL2RenderingContext };

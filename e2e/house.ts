@@ -61,6 +61,7 @@ async function freePort(): Promise<number> {
 const { launchOptions } = config.use ?? {};
 /** For `test.use`: hands are drawn in space, by the processor, as a graphics card would. */
 export const IN_SPACE = {
+  contextOptions: { reducedMotion: 'no-preference' as const },
   launchOptions: {
     ...launchOptions,
     args: [

@@ -25,6 +25,8 @@ export default defineConfig({
     // A trace tells most and takes a third of the time: TRACE=1 records one of what fails.
     trace: process.env['TRACE'] ? 'retain-on-failure' : 'off',
     screenshot: 'only-on-failure',
+    // A clock in the test's hands draws every frame of what moves: pictures hold still, but where motion is looked at.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

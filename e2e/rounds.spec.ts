@@ -1,7 +1,8 @@
 import type { SessionRecord } from '@clay-pot/contracts';
 import type { Locator, Page } from '@playwright/test';
-import { expect, idIn, openSequence, saved, startSession, test } from './house.js';
+import { expect, type House, idIn, openSequence, saved, someoneNew, startSession, test } from './house.js';
 
+let people = 0;
 const PACING = 'pacing: ready 3 s, announce 2 s, change 3 s, breathe 4-6 s';
 
 /** A new sequence from a text, as it is pasted out of a message. */
@@ -16,8 +17,11 @@ async function pasted(page: Page, text: string): Promise<void> {
   await saved(page);
 }
 
-async function begin(page: Page, athlete: string): Promise<void> {
-  await page.getByLabel('Seen for').selectOption({ label: `For ${athlete}` });
+/** For somebody new, so that the demo’s people stay as they are for the other journeys. */
+async function begin(page: Page, house: House): Promise<void> {
+  await someoneNew(page, house, `Perran Olds ${++people}`);
+  await page.reload();
+  await page.getByLabel('Seen for').selectOption({ label: `For Perran Olds ${people}` });
   const toLead = page.getByRole('link', { name: 'Lead', exact: true });
   await expect(toLead).toHaveAttribute('href', /athlete=/);
   await toLead.click();
@@ -31,7 +35,7 @@ async function runUntil(page: Page, there: Locator, mostS = 240): Promise<void> 
 }
 
 /** From the end of the clock to the record. */
-async function keep(page: Page, house: { read: <T>(page: Page, path: string) => Promise<T> }): Promise<SessionRecord> {
+async function keep(page: Page, house: House): Promise<SessionRecord> {
   await runUntil(page, page.getByRole('heading', { name: 'Done', exact: true }));
   await page.getByRole('button', { name: 'All in all 4' }).click();
   await page.getByRole('button', { name: 'Keep the record' }).click();
@@ -66,7 +70,7 @@ Carry by handles, light: 1x20m,1xmax40m`,
   const checks = page.getByRole('region', { name: 'Checks' });
   await expect(checks).toBeVisible();
   await expect(checks).not.toContainText('is not answered');
-  await begin(page, 'Mirela Danko');
+  await begin(page, house);
   await runUntil(page, doing(page, 'Supported wrist curl'));
   await expect(now(page)).toContainText('Round 1 of 2');
   await runUntil(page, now(page).getByText(/^Round 2 of 2/i));
@@ -112,7 +116,7 @@ settle
 Hand shakes: 1x10s`,
   );
   await expect(page.getByRole('listitem', { name: /^2 rounds of/ })).toContainText('50 % faster');
-  await begin(page, 'Mirela Danko');
+  await begin(page, house);
   const took = async (round: string) => {
     await runUntil(page, doing(page, 'Finger waves'));
     await expect(now(page)).toContainText(round);
@@ -155,7 +159,7 @@ Long easy stretch, palm side: 1xease30s L`,
   const row = page.getByRole('listitem', { name: /: Palm support$/ });
   await row.click();
   await expect(row).toContainText('58°');
-  await begin(page, 'Mirela Danko');
+  await begin(page, house);
   const look = page.getByRole('region', { name: 'Look again' });
   await runUntil(page, look);
   await page.keyboard.press('1');

@@ -41,7 +41,7 @@ const WEIGHT = { barred: 100, felt: 80, lost: 60, ask: 50, uneven: 40, measure: 
 export const isGrave = ({ weight }: Pick<Look, 'weight'>): boolean => weight >= WEIGHT.felt;
 const MEASURE_AGAIN = working('Measured again', 56, 'days', 'a battery every four weeks; twice as long is late', [28, 90]).value; // prettier-ignore
 /** After such a gap a level back is due (practice: progress). */
-const AWAY_DAYS = 14;
+export const AWAY_DAYS = 14;
 /** What a class is compared by. */
 export const CLASS_THINGS: readonly MeasuredThing[] = [
   { kind: 'passive range', of: 'wrist extension' },

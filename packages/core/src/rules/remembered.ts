@@ -1,25 +1,42 @@
 import type { PastSession, WorkedForm } from '../effort/past.js';
 import type { Dose } from '../model/dose.js';
 import { withOwnSet } from '../model/effort-or-load.js';
-import { findLevel, type Level, type Movement } from '../model/movement.js';
+import { findLevel, type Level, type Movement, neighbourLevel } from '../model/movement.js';
 import { fittedTo } from '../model/own-load.js';
+import { hoursBetween } from '../vocabulary/days.js';
 import { OWN_LOAD_NAMES } from '../vocabulary/own-load.js';
+import { AWAY_DAYS } from './needs-a-look.js';
 
-/** How somebody did a movement last; undefined where they never did. */
-export function lastForm(past: readonly PastSession[], movementId: string): WorkedForm | undefined {
-  for (const { forms } of past.toReversed()) {
+/** How somebody did a movement last, and when that session ended; undefined where they never did. */
+export function lastForm(
+  past: readonly PastSession[],
+  movementId: string,
+): (WorkedForm & { endedAt: string }) | undefined {
+  for (const { forms, endedAt } of past.toReversed()) {
     const form = forms.findLast((worked) => worked.movementId === movementId);
-    if (form) return form;
+    if (form) return { ...form, endedAt };
   }
   return undefined;
 }
 
-/** The level that somebody takes up again, where it may be chosen now; else the easiest that may; undefined where none may. */
-export function levelFor(movement: Movement, open: readonly Level[], past: readonly PastSession[]): Level | undefined {
+/**
+ * The level that somebody takes up again, where it may be chosen now: that of the last time, or the one below after two weeks without it. Else the
+ * easiest that may; undefined where none may.
+ */
+export function levelFor(
+  movement: Movement,
+  open: readonly Level[],
+  past: readonly PastSession[],
+  now: string,
+): Level | undefined {
   const last = lastForm(past, movement.id);
-  const known = last && findLevel(movement, last.levelId);
+  if (!last) return open[0];
+  const wasAway = hoursBetween(last.endedAt, now) >= AWAY_DAYS * HOURS_PER_DAY;
+  const below = wasAway ? neighbourLevel(movement, last.levelId, -1) : undefined;
+  const known = below ?? findLevel(movement, last.levelId);
   return known && open.includes(known) ? known : open[0];
 }
+const HOURS_PER_DAY = 24;
 
 /** A dose with the weights and sizes that somebody had at this level last, as far as they can be set on it. */
 export function remembered(dose: Dose, movement: Movement, level: Level, past: readonly PastSession[]): Dose {

@@ -62,7 +62,8 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, gaps, 
   const add = useCallback(
     (movement: Movement) => {
       used(movement.id);
-      const level = levelFor(movement, passingLevels(movement, filter), past) ?? movement.ladder[0];
+      const level =
+        levelFor(movement, passingLevels(movement, filter), past, new Date().toISOString()) ?? movement.ladder[0];
       addBlock(movement, level, weaker, cautions, past);
     },
     [filter, past, weaker, cautions],
@@ -148,7 +149,8 @@ function usePeek(filter: MovementFilter, past: readonly PastSession[]) {
   const [peeked, setPeeked] = useState<Peeked | null>(null);
   const peek = useCallback(
     (movement: Movement, at: Element | null) => {
-      const level = levelFor(movement, passingLevels(movement, filter), past) ?? movement.ladder[0];
+      const level =
+        levelFor(movement, passingLevels(movement, filter), past, new Date().toISOString()) ?? movement.ladder[0];
       setPeeked(at && { movement, level, box: at.getBoundingClientRect() });
     },
     [filter, past],
