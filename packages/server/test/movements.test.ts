@@ -48,7 +48,7 @@ describe('a studio’s own movements', () => {
     const refused = await coach.ask('PUT', `/movements/${id}`, shorter, { 'if-match': etag });
     expect([refused.status, refused.body.detail]).toEqual([
       409,
-      'The level “All fours” is used in sequences or records: keep it in the ladder.',
+      'The level “Hips back, wedge under the heels” is used in sequences or records: keep it in the ladder.',
     ]);
     const lastGone = { ...OWN_MOVEMENT, ladder: OWN_MOVEMENT.ladder.slice(0, -1) };
     const kept = await put(id, lastGone, { 'if-match': etag });
@@ -87,7 +87,7 @@ describe('a studio’s own movements', () => {
       {
         pointer: '/ladder/1/load',
         message: expect.stringMatching(
-          /^hand load does not rise: [\d.]+ % of body weight, and [\d.]+ % of body weight at the level below \(Knees back\)$/,
+          /^hand load does not rise: [\d.]+ % of body weight, and [\d.]+ % of body weight at the level below \(All fours\)$/,
         ),
       },
     ]);

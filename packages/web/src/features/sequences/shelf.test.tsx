@@ -25,7 +25,7 @@ const names = () =>
     .map((button) => button.getAttribute('aria-label')!.replace('Add ', ''));
 const NO_HAND = { workS: 0, impulseNs: 0, repetitions: 0, distanceM: 0 };
 const pastOf = (forms: PastSession['forms']): PastSession => ({
-  ...{ id: 'p', title: 'Before', startedAt: '2026-05-01T10:00:00.000Z', endedAt: '2026-05-01T10:30:00.000Z' },
+  ...{ id: 'p', title: 'Before', startedAt: new Date().toISOString(), endedAt: new Date().toISOString() },
   ...{ doses: {}, hard: [], end: {}, hands: { left: NO_HAND, right: NO_HAND } as never },
   movementIds: forms.map(({ movementId }) => movementId),
   forms,
