@@ -11,7 +11,9 @@ test('test, train, test again: chosen in the sequence, led around the session, t
   const sequenceId = await manyBlocks(page, house, 1);
   await page.goto(`/sequences/${sequenceId}`);
   await page.getByText('Measured before and after:').click();
-  await page.getByRole('checkbox', { name: 'Wrist extension, range with help' }).check();
+  const tested = page.getByRole('checkbox', { name: 'Wrist extension, range with help' });
+  await tested.click();
+  await expect(tested).toBeChecked();
   await saved(page);
   await page.goto(`/sequences/${sequenceId}/lead?athlete=${id}`);
   await page.getByLabel(/Asked today/).check();
