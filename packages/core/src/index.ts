@@ -191,7 +191,8 @@ export {
   shownAt,
   turnedFrame,
 } from './picture/hand/framing.js';
-export { type HandPicture, handPictureOf, postureHand, settingOf } from './picture/hand/hand-picture.js';
+export { type HandPicture, handPictureOf, postureHand } from './picture/hand/hand-picture.js';
+export { settingOf } from './picture/hand/setting-of.js';
 export {
   MOST_N_CM2,
   pressureOn,

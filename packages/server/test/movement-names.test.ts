@@ -52,6 +52,22 @@ describe('what a studio calls movements', () => {
     expect((await list()).map(({ movementId }) => movementId)).not.toContain('free.wrist-circles');
   });
 
+  test('one of the studio’s own movements cannot take the name that another is called by', async () => {
+    await call('grip.towel-gather', 'Reef the sail');
+    const { status, body } = await coach.ask('PUT', `/movements/${uuid()}`, { ...OWN_MOVEMENT, name: 'Reef the Sail' });
+    expect([status, pointers(body)]).toEqual([422, ['/name']]);
+    expect(JSON.stringify(body)).toContain('belongs to “Towel gathering” already');
+  });
+
+  test('of two that give one name in the same moment one is told so, and nothing breaks', async () => {
+    const ids = ['grip.pinch-hold', 'grip.thick-hold', 'grip.hook-hold', 'hang.full'];
+    const answers = await Promise.all(ids.map((id) => call(id, 'The anchor')));
+    const said = answers.map(({ status }) => status);
+    expect(said.filter((status) => status === 200)).toHaveLength(1);
+    expect(said.filter((status) => ![200, 409, 422].includes(status))).toEqual([]);
+    expect((await list()).filter(({ name }) => name === 'The anchor')).toHaveLength(1);
+  });
+
   test('a movement that nobody knows has no name', async () => {
     expect((await call('free.nothing', 'Nothing')).status).toBe(404);
   });

@@ -17,15 +17,20 @@ export const unvisitedCorners = ({ corners }: Pick<Coverage, 'corners'>): Corner
 export const unvisitedDirections = ({ cells }: Pick<Coverage, 'cells'>): Direction[] =>
   DIRECTIONS.filter((direction) => !cells.some((cell) => cell.direction === direction));
 
+/** Whether nothing works the thumb. */
+export const isThumbForgotten = (movements: readonly Pick<Movement, 'trains'>[]): boolean =>
+  !movements.some(({ trains }) => trains.includes('thumb muscles'));
+
 /** What a session leaves out: corners of the long muscles, directions on the wheel, the thumb. */
 export function gapsOf(coverage: Coverage, movements: readonly Pick<Movement, 'trains'>[]): Gap[] {
-  const thumbless = !movements.some(({ trains }) => trains.includes('thumb muscles'));
   return [
     ...unvisitedCorners(coverage).map((corner): Gap => ({ words: corner, answers: ({ corners }) => corners.includes(corner) })), // prettier-ignore
     ...unvisitedDirections(coverage).map((direction): Gap => ({
       words: `wrist toward ${direction}`,
       answers: (movement, level) => visitOf(movement, level, null).directions.includes(direction),
     })),
-    ...(thumbless ? [{ words: 'the thumb', answers: ({ trains }: Movement) => trains.includes('thumb muscles') }] : []),
+    ...(isThumbForgotten(movements)
+      ? [{ words: 'the thumb', answers: ({ trains }: Movement) => trains.includes('thumb muscles') }]
+      : []),
   ];
 }

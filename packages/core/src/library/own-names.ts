@@ -12,17 +12,23 @@ export interface OwnName {
 /** A studio's name for a movement, as it is sent. */
 export const OWN_NAME = record({ name: text(MOVEMENT_LIMITS.nameLength, 1, 'Name') }, { what: 'a name' });
 
+interface Named {
+  readonly shelf: readonly Movement[];
+  readonly ownName: (movementId: string) => string | undefined;
+}
+const fault = (message: string): Fault[] => [{ pointer: '/name', label: 'Name', message }];
+const belongsTo = ({ name }: Movement) => fault(`belongs to “${name}” already: choose one that no other movement has`);
+
 /** Why a movement cannot be called so: another one has the name, plain or of the studio's own; empty when it can. */
-export function checkOwnName(
-  { movementId, name }: OwnName,
-  { shelf, ownName }: { readonly shelf: readonly Movement[]; readonly ownName: (id: string) => string | undefined },
-): Fault[] {
+export function checkOwnName({ movementId, name }: OwnName, { shelf, ownName }: Named): Fault[] {
   const wanted = plainName(name);
-  const fault = (message: string): Fault[] => [{ pointer: '/name', label: 'Name', message }];
   if (wanted === '') return fault('needs a letter or a number');
-  const taken = shelf.find(
-    ({ id, name: plain }) =>
-      id !== movementId && (plainName(plain) === wanted || plainName(ownName(id) ?? '') === wanted),
-  );
-  return taken ? fault(`belongs to “${taken.name}” already: choose one that no other movement has`) : [];
+  const taken = shelf.find(({ id, name: plain }) => id !== movementId && [plain, ownName(id) ?? ''].map(plainName).includes(wanted)); // prettier-ignore
+  return taken ? belongsTo(taken) : [];
+}
+
+/** Why one of the studio's movements cannot have its plain name: the studio calls another one so. */
+export function checkPlainName({ id, name }: Pick<Movement, 'id' | 'name'>, { shelf, ownName }: Named): Fault[] {
+  const taken = shelf.find((other) => other.id !== id && plainName(ownName(other.id) ?? '') === plainName(name));
+  return taken ? belongsTo(taken) : [];
 }

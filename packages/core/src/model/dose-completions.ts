@@ -1,5 +1,5 @@
 import { OPEN_WORDS, UNIT_LETTERS, UNIT_OF, type WorkKind } from '../vocabulary/work.js';
-import { OWN_LOAD_NAMES, OWN_LOADS } from '../vocabulary/own-load.js';
+import { OWN_LOADS } from '../vocabulary/own-load.js';
 import { itemAt } from '../vocabulary/lists.js';
 import { amountOf } from './dose.js';
 import { OWN_LOAD_WORDS, printSides } from './dose-shorthand.js';
@@ -89,13 +89,11 @@ const SOME: Record<WorkKind, readonly number[]> = {
 
 /** What the level lets a dose set, at the level's own value; a number that is typed counts as kilograms. */
 function ownLoads(begun: string, movement: Movement, level: Level): Proposed[] {
-  return ownLoadsOf(level, movement)
-    .toSorted((a, b) => OWN_LOAD_NAMES.indexOf(a) - OWN_LOAD_NAMES.indexOf(b))
-    .map((name): Proposed => {
-      const { word, unit } = OWN_LOAD_WORDS[name];
-      const { label, limit } = OWN_LOADS[name];
-      const usual = ownValueOf(level, name) ?? limit.min;
-      const value = word === '' && /^\d/.test(begun) ? begun.replace(/kg?$/i, '') : String(Number((Math.round(usual / limit.step) * limit.step).toFixed(2))); // prettier-ignore
-      return [`${word}${value}${unit}`, label.toLowerCase()];
-    });
+  return ownLoadsOf(level, movement).map((name): Proposed => {
+    const { word, unit } = OWN_LOAD_WORDS[name];
+    const { label, limit } = OWN_LOADS[name];
+    const usual = ownValueOf(level, name) ?? limit.min;
+    const value = word === '' && /^\d/.test(begun) ? begun.replace(/kg?$/i, '') : String(Number((Math.round(usual / limit.step) * limit.step).toFixed(2))); // prettier-ignore
+    return [`${word}${value}${unit}`, label.toLowerCase()];
+  });
 }

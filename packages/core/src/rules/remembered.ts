@@ -1,10 +1,14 @@
 import type { PastSession, WorkedForm } from '../effort/past.js';
+import type { RecordedCaution } from '../model/athlete.js';
 import type { Dose } from '../model/dose.js';
 import { withOwnSet } from '../model/effort-or-load.js';
 import { findLevel, type Level, type Movement, neighbourLevel } from '../model/movement.js';
+import type { Method } from '../model/method.js';
 import { fittedTo } from '../model/own-load.js';
 import { hoursBetween } from '../vocabulary/days.js';
+import type { Hand } from '../vocabulary/hands.js';
 import { OWN_LOAD_NAMES } from '../vocabulary/own-load.js';
+import { doseFor } from './method-dose.js';
 import { AWAY_DAYS } from './needs-a-look.js';
 
 /** How somebody did a movement last, and when that session ended; undefined where they never did. */
@@ -37,6 +41,20 @@ export function levelFor(
   return known && open.includes(known) ? known : open[0];
 }
 const HOURS_PER_DAY = 24;
+
+/** For whom a movement is added, and by which method. */
+export interface AddedFor {
+  readonly method: Method;
+  /** The weaker hand, for methods that let it go first. */
+  readonly weaker: Hand | null;
+  readonly cautions: readonly RecordedCaution[];
+  readonly past: readonly PastSession[];
+}
+
+/** The dose with which a level is added: the usual one by the method, with what somebody had at this level last. */
+export function doseToAdd(movement: Movement, level: Level, { method, weaker, cautions, past }: AddedFor): Dose {
+  return remembered(doseFor(movement, level, method, weaker, cautions), movement, level, past);
+}
 
 /** A dose with the weights and sizes that somebody had at this level last, as far as they can be set on it. */
 export function remembered(dose: Dose, movement: Movement, level: Level, past: readonly PastSession[]): Dose {

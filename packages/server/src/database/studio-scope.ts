@@ -21,6 +21,17 @@ export abstract class StudioOwned {
   studioId: string;
 }
 
+/** Thrown where a row has something that only one may have, and another has it. */
+export class TakenError extends Error {
+  override readonly name = 'TakenError';
+}
+
+/** Which key the database found taken: that of the id, or another; null where it was something else that went wrong. */
+function takenIn(error: unknown): { isId: boolean } | null {
+  const { code, sqlMessage = '' } = error as { code?: string; sqlMessage?: string };
+  return code === 'ER_DUP_ENTRY' ? { isId: /key '([^']*\.)?PRIMARY'$/.test(sqlMessage) } : null;
+}
+
 /**
  * The only door to a studio's rows. Services get a scope, never a bare repository, so that the studio is applied here and
  * nowhere else: what belongs to another studio does not exist.
@@ -74,23 +85,29 @@ export class ScopedRows<E extends StudioOwned> {
 
   /**
    * Adds a row. @returns false when the id is taken in this studio.
-   * @throws 404 when the id belongs to somebody else, which is all that may be told of it.
+   * @throws 404 when the id belongs to somebody else, which is all that may be told of it; `TakenError` when something else of it is taken.
    */
   async insert(row: Omit<E, 'studioId'>, what: string): Promise<boolean> {
     try {
       await this.rows.insert({ ...row, studioId: this.studioId } as QueryDeepPartialEntity<E>);
       return true;
     } catch (error) {
-      if ((error as { code?: string }).code !== 'ER_DUP_ENTRY') throw error;
+      const taken = takenIn(error);
+      if (!taken) throw error;
+      if (!taken.isId) throw new TakenError(what);
       await this.get((row as Pick<StudioOwned, 'id'>).id, what);
       return false;
     }
   }
 
-  /** @returns how many rows were changed. */
+  /** @returns how many rows were changed. @throws `TakenError` when another row has what only one may have */
   async update(where: FindOptionsWhere<E>, change: DeepPartial<E>): Promise<number> {
-    const result = await this.rows.update(this.within(where), change as QueryDeepPartialEntity<E>);
-    return result.affected ?? 0;
+    try {
+      const result = await this.rows.update(this.within(where), change as QueryDeepPartialEntity<E>);
+      return result.affected ?? 0;
+    } catch (error) {
+      throw takenIn(error) ? new TakenError('row') : error;
+    }
   }
 
   async remove(where: FindOptionsWhere<E>): Promise<number> {

@@ -2,8 +2,8 @@ import type { OwnName } from '@clay-pot/contracts';
 import { checkOwnName } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { v7 as uuid } from 'uuid';
-import type { StudioScope } from '../database/studio-scope.js';
-import { invalid, notFound } from '../http/problem.js';
+import { type StudioScope, TakenError } from '../database/studio-scope.js';
+import { conflict, invalid, notFound } from '../http/problem.js';
 import { LibraryService } from '../library/library.service.js';
 import { MovementNameRow } from './movement-name.entity.js';
 
@@ -17,17 +17,22 @@ export class MovementNamesService {
     return rows.map(({ movementId, name }) => ({ movementId, name }));
   }
 
-  /** Gives a movement a name, in place of the one it had. @throws 404 for a movement that nobody knows, 422 for a name that another has */
+  /** Gives a movement a name, in place of the one it had. @throws 404 for a movement that nobody knows, 422 for a name that another has, 409 for one that another gets in the same moment */
   async put(scope: StudioScope, movementId: string, name: string): Promise<OwnName> {
     const own: OwnName = { movementId, name: name.trim() };
-    await scope.transaction(async (held) => {
-      const known = await this.library.of(held);
-      if (!known.movement(movementId)) throw notFound('movement');
-      const faults = checkOwnName(own, known);
-      if (faults.length) throw invalid(faults);
-      const changed = await held.of(MovementNameRow).update({ movementId }, { name: own.name });
-      if (changed === 0) await held.of(MovementNameRow).insert({ id: uuid(), ...own }, 'name');
-    });
+    const known = await this.library.of(scope);
+    if (!known.movement(movementId)) throw notFound('movement');
+    const faults = checkOwnName(own, known);
+    if (faults.length) throw invalid(faults);
+    // What two may not have both the table sees to: no lock is needed, and none to wait for.
+    const names = scope.of(MovementNameRow);
+    try {
+      if ((await names.update({ movementId }, { name: own.name })) === 0) await names.insert({ id: uuid(), ...own }, 'name'); // prettier-ignore
+    } catch (error) {
+      throw error instanceof TakenError
+        ? conflict('Somebody is naming a movement just so right now: look again.')
+        : error;
+    }
     return own;
   }
 

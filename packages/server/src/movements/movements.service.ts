@@ -8,6 +8,7 @@ import {
   same,
   sentence,
 } from '@clay-pot/core';
+import { checkPlainName } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
@@ -44,7 +45,7 @@ export class MovementsService {
     ifMatch: string | undefined,
   ): Promise<StoredMovement> {
     const document: Movement = { ...input, id };
-    const faults = checkMovement(document);
+    const faults = [...checkMovement(document), ...checkPlainName(document, await this.library.of(scope))];
     if (faults.length) throw invalid(faults);
     const content = { name: document.name, document, updatedAt: this.clock.now() };
     if (ifMatch === undefined) {

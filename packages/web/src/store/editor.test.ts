@@ -45,7 +45,8 @@ describe('rounds', () => {
   const rounds = () => doc().rounds?.map(({ blockIds, times, restS }) => [blockIds.join(''), times, restS]);
 
   test('a block is taken in rounds with the next, the next one joins, and undo takes each back', () => {
-    addBlock(shippedMovement('free.side-sweeps')!, shippedMovement('free.side-sweeps')!.ladder[0]);
+    const sweeps = shippedMovement('free.side-sweeps')!;
+    addBlock(sweeps, sweeps.ladder[0], sweeps.ladder[0].dose);
     groupWithNext('a');
     const [first, second] = doc().blocks;
     expect(rounds()).toEqual([[`${first!.id}${second!.id}`, 3, 60]]);
@@ -152,7 +153,10 @@ describe('the sequence in the editor', () => {
       (ids, pick) => stepLevel(ids[pick % ids.length]!, pick % 2 ? 1 : -1),
       (ids, pick) => dropBlock(ids[pick % ids.length]!, ids[(pick * 7) % ids.length]!),
       (ids, pick) => (ids.length > 1 ? removeBlock(ids[pick % ids.length]!) : undefined),
-      (_ids, pick) => addBlock(LIBRARY[pick % LIBRARY.length]!, LIBRARY[pick % LIBRARY.length]!.ladder[0]),
+      (_ids, pick) => {
+        const movement = LIBRARY[pick % LIBRARY.length]!;
+        addBlock(movement, movement.ladder[0], movement.ladder[0].dose);
+      },
       () => undo(),
       () => redo(),
     ];

@@ -2,20 +2,15 @@ import {
   applyEdits,
   type Block,
   type Dose,
-  doseFor,
   type Edit,
   findLevel,
   fittedTo,
-  type Hand,
   inPhaseOrder,
   itemAt,
   type Level,
   type Movement,
   neighbourLevel,
-  type PastSession,
   PHASES,
-  type RecordedCaution,
-  remembered,
   type Round,
   ROUND_LIMITS,
   roundOf,
@@ -25,7 +20,7 @@ import {
   withRoundOver,
   withRounds,
 } from '@clay-pot/core';
-import { knownMovement, methodFor } from './library.js';
+import { knownMovement } from './library.js';
 import { v7 as uuid } from 'uuid';
 import { temporal } from 'zundo';
 import { create } from 'zustand';
@@ -133,19 +128,11 @@ export const hover = (id: string | null) => useHovered.setState({ id });
 /** Gives a block another dose. */
 export const changeDose = (id: string, dose: Dose) => changeBlock(id, { dose });
 
-/** Adds a movement, dosed as the method would, after the selected block when that one's phase suits, else at the end of its usual phase. */
-export function addBlock(
-  movement: Movement,
-  level: Level,
-  weaker: Hand | null = null,
-  cautions: readonly RecordedCaution[] = [],
-  past: readonly PastSession[] = [],
-): void {
+/** Adds a movement after the selected block when that one's phase suits, else at the end of its usual phase. */
+export function addBlock(movement: Movement, level: Level, dose: Dose): void {
   const { document, selectedId } = useEditor.getState();
   if (!document) return;
   const phase = USUAL_PHASE[movement.family];
-  const usual = doseFor(movement, level, methodFor(document), weaker, cautions);
-  const dose = remembered(usual, movement, level, past);
   const block: Block = { id: uuid(), phase, movementId: movement.id, levelId: level.id, dose };
   const selected = document.blocks.findIndex(({ id }) => id === selectedId);
   const after = document.blocks[selected]?.phase === phase ? selected + 1 : document.blocks.length;

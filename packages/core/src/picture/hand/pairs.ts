@@ -56,17 +56,13 @@ export function fingersBentBack({ skeleton, course }: Making): Maker {
   return (beat) => {
     const share = outShare(beat);
     const { wristExtensionDeg } = course.poseAt(beat);
-    const bent = (sense: 1 | -1): HandPose => {
-      const pose = { ...FLAT, supinationDeg: 0, wristExtensionDeg };
+    const palm = toMiddle(skeleton, MEETINGS['palms together'].turn, { ...FLAT, supinationDeg: 0, wristExtensionDeg });
+    const bent = (sense: 1 | -1): PlacedHand => {
+      const pose = { ...palm.pose };
       for (const finger of FINGER_NAMES) pose[`${finger}McpDeg`] = sense * BENT_BACK_DEG * share;
-      return pose;
+      return { ...palm, pose };
     };
-    const { turn } = MEETINGS['palms together'];
-    const palms = (pose: HandPose): PlacedHand => {
-      const flat = toMiddle(skeleton, turn, { ...FLAT, supinationDeg: 0, wristExtensionDeg });
-      return { ...flat, pose };
-    };
-    return { hands: [palms(bent(-1)), mirroredHand(palms(bent(1)))], things: [] };
+    return { hands: [bent(-1), mirroredHand(bent(1))], things: [] };
   };
 }
 

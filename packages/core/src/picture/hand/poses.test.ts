@@ -13,10 +13,11 @@ import {
 import { HAND_SETTINGS } from '../../vocabulary/hand-settings.js';
 import { barsOf, barTo, forearmBars, fromBar, partsIn, type PlacedHand, skinOf } from './flesh.js';
 import { eyeFor, frameAround } from './framing.js';
-import { type HandPicture, handPictureOf, settingOf } from './hand-picture.js';
+import { type HandPicture, handPictureOf } from './hand-picture.js';
 import type { HandMoment3d } from './moment.js';
 import { handSizeOf, skeletonOf } from './skeleton.js';
 import { dot, lengthOf, placed, seenFrom, sub, type Vec3 } from './space.js';
+import { settingOf } from './setting-of.js';
 import { shapePose } from './shapes.js';
 import { fromThing, type Thing } from './things.js';
 import { padOf, thumbOn } from './touching.js';

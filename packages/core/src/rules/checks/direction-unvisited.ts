@@ -11,21 +11,17 @@ export const directionUnvisited: Check = {
   severity: 'look',
   why: 'The wrist has four directions; what is never visited is lost first.',
   source: PRACTICE,
-  find: (view) =>
-    !isWhole(view)
-      ? []
-      : MAIN_DIRECTIONS.filter((direction) => unvisitedDirections(view.coverage).includes(direction)).map(
-          (direction): Observation => {
-            const choice = choose(
-              view,
-              ({ motions, family }) => family === 'free-motion' && motions.includes(MAIN[direction]),
-              ['free.wrist-circles', 'free.side-sweeps'],
-            );
-            return {
-              blockIds: [],
-              text: `Nothing takes the wrist toward ${MAIN[direction]}.`,
-              fix: adding(view, 'prepare', choice),
-            };
-          },
-        ),
+  find: (view) => {
+    if (!isWhole(view)) return [];
+    const unvisited = unvisitedDirections(view.coverage);
+    return MAIN_DIRECTIONS.filter((direction) => unvisited.includes(direction)).map((direction): Observation => {
+      const choice = choose(
+        view,
+        ({ motions, family }) => family === 'free-motion' && motions.includes(MAIN[direction]),
+        ['free.wrist-circles', 'free.side-sweeps'],
+      );
+      const text = `Nothing takes the wrist toward ${MAIN[direction]}.`;
+      return { blockIds: [], text, fix: adding(view, 'prepare', choice) };
+    });
+  },
 };

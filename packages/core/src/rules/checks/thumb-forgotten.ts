@@ -1,3 +1,4 @@
+import { isThumbForgotten } from '../../effort/gaps.js';
 import { adding, choose } from './choose.js';
 import { type Check, PRACTICE } from './finding.js';
 import { isWhole } from './whole.js';
@@ -10,7 +11,7 @@ export const thumbForgotten: Check = {
   why: 'The thumb has muscles of its own, and is left out more often than any finger.',
   source: PRACTICE,
   find: (view) => {
-    if (!isWhole(view) || view.blocks.some(({ movement }) => movement.trains.includes('thumb muscles'))) return [];
+    if (!isWhole(view) || !isThumbForgotten(view.blocks.map(({ movement }) => movement))) return [];
     const choice = choose(view, ({ trains, family }) => family === 'free-motion' && trains.includes('thumb muscles'), [
       'free.finger-touches',
     ]);

@@ -125,7 +125,16 @@ const Columns = memo(function Columns({
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-x-5 gap-y-6 px-5 lg:grid-cols-[12.5rem_minmax(0,1fr)_18.5rem]">
       <div className="flex max-h-96 min-h-0 flex-col pt-4 lg:max-h-none lg:pb-4 lg:[contain:strict]">
-        <Shelf athlete={athlete} whom={seen.whom} search={search} weaker={view.weaker} gaps={gaps} past={view.past} />
+        <Shelf
+          athlete={athlete}
+          whom={seen.whom}
+          search={search}
+          weaker={view.weaker}
+          method={view.method}
+          gaps={gaps}
+          past={view.past}
+          now={view.now}
+        />
       </div>
       <div className="min-h-0 lg:overflow-y-auto lg:pt-1 lg:pb-24 lg:[contain:strict]">
         {text || <BlockList document={document} seen={seen} findings={findings} athlete={athlete} />}

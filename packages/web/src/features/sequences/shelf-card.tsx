@@ -1,24 +1,37 @@
-import { asDosed, demandOf, type Level, type Movement, type Person, printDose } from '@clay-pot/core';
+import {
+  asDosed,
+  demandOf,
+  type Dose,
+  type Level,
+  type Movement,
+  type Person,
+  printDose,
+  withOwnLoad,
+} from '@clay-pot/core';
 import { createPortal } from 'react-dom';
 import { DemandLine } from '../../domain/demand-line.js';
 import { LevelPicture } from '../../domain/level-picture.js';
 import { MovementName } from '../../domain/movement-name.js';
 import { possibly } from '../../domain/possibly.js';
 
-/** What is looked at on the shelf, and where on the screen its row is. */
-export interface Peeked {
+/** What is added of a movement. */
+export interface Taken {
   readonly movement: Movement;
   readonly level: Level;
+  readonly dose: Dose;
+}
+/** What is looked at on the shelf, and where on the screen its row is. */
+export interface Peeked extends Taken {
   readonly box: DOMRect;
 }
 
 /** Of the card, pixels: its height for keeping it on the screen, and its distance from the row. */
 const CARD = { height: 330, gap: 6 };
 
-/** A movement before it is added: large, at the level that would be taken, with what that asks of whoever is in view. */
+/** A movement before it is added: large, at the level and the dose that would be taken, with what they ask of whoever is in view. */
 export function ShelfCard({ id, peeked, person, name }: { id: string; peeked: Peeked; person: Person; name: string }) {
-  const { movement, level, box } = peeked;
-  const demand = possibly(() => demandOf(person, asDosed(person, level, level.dose)));
+  const { movement, level, dose, box } = peeked;
+  const demand = possibly(() => demandOf(person, asDosed(person, level, dose)));
   const top = Math.max(CARD.gap, Math.min(box.top, window.innerHeight - CARD.height));
   // The shelf keeps what it holds to itself: the card stands on the page.
   return createPortal(
@@ -27,7 +40,13 @@ export function ShelfCard({ id, peeked, person, name }: { id: string; peeked: Pe
       className="pointer-events-none fixed z-20 w-72 border-2 border-ink bg-white p-2 max-lg:hidden"
       style={{ top, left: box.right + CARD.gap }}
     >
-      <LevelPicture silent movement={movement} level={level} body={person.body} className="h-36 w-full" />
+      <LevelPicture
+        silent
+        movement={movement}
+        level={withOwnLoad(level, dose.load)}
+        body={person.body}
+        className="h-36 w-full"
+      />
       <p className="mt-1 leading-tight font-semibold">
         <MovementName movement={movement} />
       </p>
@@ -35,7 +54,7 @@ export function ShelfCard({ id, peeked, person, name }: { id: string; peeked: Pe
       {demand.value && <DemandLine demand={demand.value} />}
       {demand.trouble && <p className="text-small text-iron">{demand.trouble}</p>}
       <p className="text-fine text-ink-soft">
-        For {name}. <span className="figures">{printDose(level.dose)}</span>
+        For {name}. <span className="figures">{printDose(dose)}</span>
       </p>
     </aside>,
     document.body,

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { FAMILIES, type Movement, type PastSession } from '@clay-pot/core';
-import { LIBRARY, shippedMovement } from '@clay-pot/core/library';
+import { LIBRARY, shippedMovement, USUAL_METHOD } from '@clay-pot/core/library';
 import { screen, within } from '@testing-library/react';
 import { createRef } from 'react';
 import { sequenceOf, someone } from '../../made-up.fixture.js';
@@ -17,7 +17,19 @@ const shelf = (athlete?: ReturnType<typeof someone>, more: Asked = {}) =>
   show(<ShelfFor athlete={athlete} more={more} />);
 function ShelfFor({ athlete, more }: { athlete: ReturnType<typeof someone> | undefined; more: Asked }) {
   const whom = useForWhom(undefined);
-  return <Shelf athlete={athlete} whom={whom} search={createRef()} weaker={null} gaps={[]} past={[]} {...more} />;
+  return (
+    <Shelf
+      athlete={athlete}
+      whom={whom}
+      search={createRef()}
+      weaker={null}
+      method={USUAL_METHOD}
+      gaps={[]}
+      past={[]}
+      now={new Date().toISOString()}
+      {...more}
+    />
+  );
 }
 const names = () =>
   within(screen.getByRole('list', { name: 'Movements to add' }))

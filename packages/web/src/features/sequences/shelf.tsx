@@ -1,10 +1,12 @@
 import type { Athlete } from '@clay-pot/contracts';
 import {
+  doseToAdd,
   type FamilyId,
   FAMILIES,
   type Gap,
   type Hand,
   levelFor,
+  type Method,
   type Movement,
   type PastSession,
   type RecordedCaution,
@@ -17,10 +19,10 @@ import { INPUT } from '../../ui/field.js';
 import type { ForWhom } from '../../domain/for-whom.js';
 import { filterMovements, type MovementFilter, NO_FILTER, passingLevels } from '../../domain/movement-filter.js';
 import { useStandingCautions } from '../../domain/standing-cautions.js';
-import { type Peeked, ShelfCard } from './shelf-card.js';
+import { type Peeked, ShelfCard, type Taken } from './shelf-card.js';
 import { onTop } from './shelf-order.js';
 import { ShelfRow } from './shelf-row.js';
-import { NOWHERE, type Where, WhereSelect } from './where-select.js';
+import { narrowedBy, WhereSelect } from './where-select.js';
 
 /** Whether a movement has a caution that concerns this athlete. */
 const minds = (movement: Movement, cautions: readonly RecordedCaution[]) =>
@@ -32,41 +34,49 @@ interface Props {
   search: RefObject<HTMLInputElement | null>;
   /** The weaker hand, for methods that let it go first. */
   weaker: Hand | null;
+  method: Method;
   /** What the sequence never visits. */
   gaps: readonly Gap[];
   past: readonly PastSession[];
+  /** ISO 8601 instant from which it is told how long ago something was. */
+  now: string;
 }
 
 /**
  * The movement shelf: search, family, phase and place, what the sequence leaves out, and what suits the athlete in view. Favourites and what was
  * used lately stand first. Adding takes the level that the athlete did last, else the easiest that passes.
  */
-export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, gaps, past }: Props) {
+export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method, gaps, past, now }: Props) {
   const [text, setText] = useState('');
   const [family, setFamily] = useState<FamilyId | ''>('');
-  const [where, setWhere] = useState<Where>(NOWHERE);
+  const [where, setWhere] = useState('');
   const [suited, setSuited] = useState(true);
   const { favourites, recent } = useShelfHabits();
   const library = useKnown().shelf;
   const cautions = useStandingCautions(athlete);
   const filter = useMemo((): MovementFilter => {
     const base = athlete && suited ? { ...NO_FILTER, equipment: athlete.equipment, cautions } : NO_FILTER;
-    const gap = gaps.find(({ words }) => words === where.gapWords) ?? null;
-    return { ...base, text, family, phase: where.phase, place: where.place, gap };
+    return { ...base, text, family, ...narrowedBy(where, gaps) };
   }, [athlete, suited, cautions, text, family, where, gaps]);
   const found = useMemo(() => filterMovements(library, filter), [library, filter]);
   const shown = text ? found : onTop(found, [...favourites, ...recent]);
   const cardId = useId();
-  const { peeked, peek } = usePeek(filter, past);
-
+  /** What would be added of a movement now. */
+  const taken = useCallback(
+    (movement: Movement): Taken => {
+      const level = levelFor(movement, passingLevels(movement, filter), past, now) ?? movement.ladder[0];
+      return { movement, level, dose: doseToAdd(movement, level, { method, weaker, cautions, past }) };
+    },
+    [filter, past, now, method, weaker, cautions],
+  );
+  const { peeked, peek } = usePeek(taken);
   const add = useCallback(
     (movement: Movement) => {
+      const { level, dose } = taken(movement);
       used(movement.id);
-      const level =
-        levelFor(movement, passingLevels(movement, filter), past, new Date().toISOString()) ?? movement.ladder[0];
-      addBlock(movement, level, weaker, cautions, past);
+      addBlock(movement, level, dose);
     },
-    [filter, past, weaker, cautions],
+    [taken],
   );
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
     const first = shown[0];
@@ -100,7 +110,7 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, gaps, 
           </option>
         ))}
       </select>
-      <WhereSelect where={where} gaps={gaps} onChange={setWhere} />
+      <WhereSelect chosen={where} gaps={gaps} onChange={setWhere} />
       {athlete && (
         <label className="flex items-center gap-2 text-small">
           <input
@@ -139,21 +149,20 @@ function isSame(before: Props, after: Props): boolean {
     before.athlete === after.athlete &&
     before.whom === after.whom &&
     before.weaker === after.weaker &&
+    before.method === after.method &&
+    before.now === after.now &&
     before.past === after.past &&
     words(before) === words(after)
   );
 }
 
 /** What is looked at: by the pointer or the keys, gone with Escape. */
-function usePeek(filter: MovementFilter, past: readonly PastSession[]) {
+function usePeek(taken: (movement: Movement) => Taken) {
   const [peeked, setPeeked] = useState<Peeked | null>(null);
   const peek = useCallback(
-    (movement: Movement, at: Element | null) => {
-      const level =
-        levelFor(movement, passingLevels(movement, filter), past, new Date().toISOString()) ?? movement.ladder[0];
-      setPeeked(at && { movement, level, box: at.getBoundingClientRect() });
-    },
-    [filter, past],
+    (movement: Movement, at: Element | null) =>
+      setPeeked(at && { ...taken(movement), box: at.getBoundingClientRect() }),
+    [taken],
   );
   useEffect(() => {
     if (!peeked) return;

@@ -1,65 +1,12 @@
-import { capital, type Gap, type Phase, PHASES, type Place, PLACES } from '@clay-pot/core';
+import { capital, type Gap, PHASES, type Place, PLACES } from '@clay-pot/core';
+import type { MovementFilter } from '../../domain/movement-filter.js';
 import { INPUT } from '../../ui/field.js';
 
-/** By what the shelf is narrowed besides its families: one of these at a time. */
-export interface Where {
-  readonly phase: Phase | '';
-  readonly place: Place | '';
-  readonly gapWords: string;
-}
-/** Not narrowed. */
-export const NOWHERE: Where = { phase: '', place: '', gapWords: '' };
-
-interface Props {
-  where: Where;
-  gaps: readonly Gap[];
-  onChange: (where: Where) => void;
-}
-
-/** Chooses a phase, a place in the room, or something that the sequence never visits. */
-export function WhereSelect({ where, gaps, onChange }: Props) {
-  const value = where.phase ? `phase ${where.phase}` : where.place ? `place ${where.place}` : where.gapWords && `gap ${where.gapWords}`; // prettier-ignore
-  function choose(chosen: string) {
-    const [, kind, rest = ''] = /^(\w+) (.+)$/.exec(chosen) ?? [];
-    onChange({
-      phase: PHASES.find((phase) => kind === 'phase' && phase === rest) ?? '',
-      place: PLACES.find((place) => kind === 'place' && place === rest) ?? '',
-      gapWords: kind === 'gap' ? rest : '',
-    });
-  }
-  return (
-    <select
-      aria-label="Phase, place or gap"
-      className={INPUT}
-      value={value}
-      onChange={(event) => choose(event.target.value)}
-    >
-      <option value="">Any phase, any place</option>
-      {gaps.length > 0 && (
-        <optgroup label="Nothing here visits">
-          {gaps.map(({ words }) => (
-            <option key={words} value={`gap ${words}`}>
-              {words}
-            </option>
-          ))}
-        </optgroup>
-      )}
-      <optgroup label="Usually in the phase">
-        {PHASES.map((phase) => (
-          <option key={phase} value={`phase ${phase}`}>
-            {capital(phase)}
-          </option>
-        ))}
-      </optgroup>
-      <optgroup label="Done">
-        {PLACES.map((place) => (
-          <option key={place} value={`place ${place}`}>
-            {PLACE_WORDS[place]}
-          </option>
-        ))}
-      </optgroup>
-    </select>
-  );
+/** By what the shelf is narrowed besides its families: one at a time. */
+interface Where {
+  readonly key: string;
+  readonly label: string;
+  readonly narrows: Partial<Pick<MovementFilter, 'phase' | 'place' | 'gap'>>;
 }
 
 const PLACE_WORDS: Record<Place, string> = {
@@ -69,3 +16,47 @@ const PLACE_WORDS: Record<Place, string> = {
   wall: 'at the wall',
   bar: 'at the bar',
 };
+const IN_PHASE = PHASES.map((phase): Where => ({ key: phase, label: capital(phase), narrows: { phase } }));
+const AT_PLACE = PLACES.map((place): Where => ({ key: place, label: PLACE_WORDS[place], narrows: { place } }));
+const forGaps = (gaps: readonly Gap[]) =>
+  gaps.map((gap): Where => ({ key: gap.words, label: gap.words, narrows: { gap } }));
+
+/** What a choice narrows the shelf by; nothing where it is none, or a gap that is closed by now. */
+export const narrowedBy = (key: string, gaps: readonly Gap[]): Where['narrows'] =>
+  [...forGaps(gaps), ...IN_PHASE, ...AT_PLACE].find((where) => where.key === key)?.narrows ?? {};
+
+interface Props {
+  chosen: string;
+  gaps: readonly Gap[];
+  onChange: (key: string) => void;
+}
+
+/** Chooses a phase, a place in the room, or something that the sequence never visits. */
+export function WhereSelect({ chosen, gaps, onChange }: Props) {
+  const isThere = Object.keys(narrowedBy(chosen, gaps)).length > 0;
+  return (
+    <select
+      aria-label="Phase, place or gap"
+      className={INPUT}
+      value={isThere ? chosen : ''}
+      onChange={(event) => onChange(event.target.value)}
+    >
+      <option value="">Any phase, any place</option>
+      {gaps.length > 0 && <Choices label="Nothing here visits" of={forGaps(gaps)} />}
+      <Choices label="Usually in the phase" of={IN_PHASE} />
+      <Choices label="Done" of={AT_PLACE} />
+    </select>
+  );
+}
+
+function Choices({ label, of }: { label: string; of: readonly Where[] }) {
+  return (
+    <optgroup label={label}>
+      {of.map((where) => (
+        <option key={where.key} value={where.key}>
+          {where.label}
+        </option>
+      ))}
+    </optgroup>
+  );
+}
