@@ -2,11 +2,12 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
 import { shippedMovement } from '../library/index.js';
-import { USUAL_PACING } from '../model/sequence.js';
+import { parseDose } from '../model/dose-shorthand.js';
+import { type Sequence, USUAL_PACING } from '../model/sequence.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { decodeSequence, encodeSequence, FileError } from './sequence-file.js';
 import { READABLE_VERSIONS, SEQUENCE_FORMAT_VERSION } from './sequence-schema.js';
-import { readStoredSequence } from './upgrade-sequence.js';
+import { asStoredSequence, readStoredSequence } from './upgrade-sequence.js';
 
 /** Files as each version wrote them. They are never changed: what somebody kept must be read as it was. */
 const fileOf = (version: number) =>
@@ -67,4 +68,20 @@ describe('files of every version', () => {
     const today = decodeSequence(fileOf(3), shippedMovement);
     expect(readStoredSequence(today, shippedMovement)).toBe(today);
   });
+});
+
+test('a document of today that says no time to get ready keeps its efforts through the store; one of before does not get any', () => {
+  const { readyS: _usual, ...unsaid } = USUAL_PACING;
+  const dose = parseDose('2x10 @40% L,R');
+  const document: Sequence = {
+    ...{ title: 'Quick', purpose: '', budgetMin: 10, pacing: unsaid },
+    blocks: [{ id: 'a', phase: 'strength', movementId: 'weight.curl', levelId: 'light', dose }],
+  };
+  const effortOf = (stored: Sequence) => readStoredSequence(stored, shippedMovement).blocks[0]!.dose.effortPercent;
+  expect(asStoredSequence(document).pacing.readyS).toBe(USUAL_PACING.readyS);
+  expect(effortOf(asStoredSequence(document))).toBe(40);
+  // Stored by an older house: an effort beside a weight was read by nobody then.
+  expect(effortOf(document)).toBeUndefined();
+  const said = asStoredSequence({ ...document, pacing: { ...unsaid, readyS: 0 } });
+  expect(said.pacing.readyS).toBe(0);
 });

@@ -1,0 +1,61 @@
+import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { fireEvent, screen } from '@testing-library/react';
+import { sequenceOf } from '../../made-up.fixture.js';
+import { answering, show } from '../../screen.fixture.js';
+import { openSequence, useEditor } from '../../store/editor.js';
+import { setOwnNames } from '../../store/own-names.js';
+import { TextPanel } from './text-panel.js';
+
+const HERE = sequenceOf([['a', 'prepare', 'free.wrist-circles', 'free-fist', '1x4 tempo4-4 L,R <>']]);
+const panel = (pasted: string | null = null) => {
+  const onClose = jest.fn();
+  return { ...show(<TextPanel document={HERE} pasted={pasted} onClose={onClose} />), onClose };
+};
+const field = () => screen.getByRole('textbox', { name: 'The sequence as text' });
+const write = (text: string) => fireEvent.change(field(), { target: { value: text } });
+const take = () => screen.getByRole('button', { name: 'Take this text' });
+
+beforeEach(() => {
+  answering({});
+  setOwnNames([]);
+  openSequence(HERE);
+});
+
+describe('a sequence as text, beside its rows', () => {
+  test('says what stands there, and has nothing to take until it is changed', () => {
+    panel();
+    expect(field()).toHaveProperty('value', expect.stringContaining('Wrist circles, Arm forward, fist: 1x4 tempo4-4'));
+    expect(take()).toHaveProperty('disabled', true);
+  });
+
+  test('is taken whole, with what was made of it said, and undone in one step', async () => {
+    const { user, onClose } = panel();
+    write(
+      'Evening\n12 min\nstrength\n2 rounds, rest 30 s:\n  Palm lift, knees: 2x6 tempo1-3\n  wrist circels: 1x3 L,R <>',
+    );
+    const said = screen.getByText(/2 blocks, read whole/).closest('[role=status]')!;
+    expect(said.textContent).toContain('“wrist circels” is taken for Wrist circles');
+    await user.click(take());
+    expect(onClose).toHaveBeenCalled();
+    const { document } = useEditor.getState();
+    expect([document!.title, document!.rounds?.[0]?.times]).toEqual(['Evening', 2]);
+    useEditor.temporal.getState().undo();
+    expect(useEditor.getState().document).toEqual(HERE);
+  });
+
+  test('that cannot be read takes nothing; pressing the line goes there', async () => {
+    const { user } = panel('Broken\nstrength\nPalm lift, knees back: 2x6 hard');
+    expect(screen.getByRole('alert').textContent).toMatch(/^Line 3, 28: “hard” is not a part of a dose/);
+    expect(take()).toHaveProperty('disabled', true);
+    await user.click(screen.getByRole('button', { name: 'Line 3, 28' }));
+    const at = (field() as HTMLTextAreaElement).selectionStart;
+    expect((field() as HTMLTextAreaElement).value.slice(at)).toMatch(/^hard/);
+  });
+
+  test('names what the studio calls a movement', () => {
+    setOwnNames([{ movementId: 'strength.palm-lift', name: 'Tide out' }]);
+    panel('Short\n5 min\nTide out, all fours: 2x6');
+    expect(screen.getByText(/1 block, read whole/)).toBeTruthy();
+    expect(take()).toHaveProperty('disabled', false);
+  });
+});
