@@ -44,9 +44,14 @@ export const queryClient = new QueryClient({
   },
 });
 
-/** Marks what was seen under these keys as stale. */
+/** Marks what was seen under these keys as stale. What is being asked for the first time is asked anew: its answer may be from before the change. */
 export const refresh = (...keys: string[]) =>
-  Promise.all(keys.map((key) => queryClient.invalidateQueries({ queryKey: [key] })));
+  Promise.all(
+    keys.map(async (key) => {
+      await queryClient.cancelQueries({ queryKey: [key], predicate: ({ state }) => state.data === undefined });
+      await queryClient.invalidateQueries({ queryKey: [key] });
+    }),
+  );
 
 /** Marks everything that a recorded session changes as stale. */
 export const refreshAfterSession = () => refresh('today', 'sessions', 'athletes', 'evidence', 'intakes', 'readings');
