@@ -18,7 +18,7 @@ import { MUSCLE_GROUPS, type MuscleGroup, partsOf, type SideGroup } from '../voc
 /** From this share of the maximum tendons answer, and need their days (Bohm, Mersmann, Arampatzis 2015). */
 export const HARD_PERCENT = published('Hard work', 70, '% of maximum', 'Bohm, Mersmann, Arampatzis 2015, Sports Med Open 1:7').value; // prettier-ignore
 /** So long at such an effort, all sets of a session together, asks for days before the next. */
-const HARD_FROM = working('Hard work that is spaced', 30, 's', 'four or five near-maximal holds of some seconds: what finger and tendon programmes space by two days', [20, 60]); // prettier-ignore
+export const HARD_FROM = working('Hard work that is spaced', 30, 's', 'four or five near-maximal holds of some seconds: what finger and tendon programmes space by two days', [20, 60]); // prettier-ignore
 
 /** Seconds of a stretch of work above a share of the maximum: all of a hold, of a stroke the part of a half sine that rises above it. */
 function secondsAbove({ startMs, endMs, effort, charged }: EffortSpan, share: number): number {
@@ -27,11 +27,13 @@ function secondsAbove({ startMs, endMs, effort, charged }: EffortSpan, share: nu
   return charged >= share ? seconds : seconds * (1 - (2 / Math.PI) * Math.asin(share / Math.min(1, effort)));
 }
 
+/** Seconds for which a group works hard. */
+export const hardSeconds = (spans: readonly EffortSpan[]): number =>
+  spans.reduce((sum, span) => sum + secondsAbove(span, HARD_PERCENT / 100), 0);
+
 /** Groups that a session works so hard, and for so long, that the next such session is spaced. */
 export function hardGroups({ spans }: Pick<EffortTimeline, 'spans'>): SideGroup[] {
-  const hardS = (list: readonly EffortSpan[]) =>
-    list.reduce((sum, span) => sum + secondsAbove(span, HARD_PERCENT / 100), 0);
-  return [...spans].filter(([, list]) => hardS(list) >= HARD_FROM.value).map(([key]) => key);
+  return [...spans].filter(([, list]) => hardSeconds(list) >= HARD_FROM.value).map(([key]) => key);
 }
 
 /** Groups whose hard work is spaced. */

@@ -1,4 +1,5 @@
 import type { Method, MethodLookup } from '../model/method.js';
+export * from './goals.js';
 import type { Movement, MovementLookup } from '../model/movement.js';
 import { METHODS, shippedMethod } from './methods.js';
 import type { OwnName } from './own-names.js';

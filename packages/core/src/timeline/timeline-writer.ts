@@ -102,13 +102,31 @@ export class TimelineWriter {
     kind: EventKind,
     repetition: number | null,
     parts: readonly EventPart[],
-    told: Pick<TimelineEvent, 'untilTold' | 'look'> = { untilTold: false },
+    { untilTold, look }: Pick<TimelineEvent, 'untilTold' | 'look'> = { untilTold: false },
   ) {
-    const durationMs = parts.reduce((sum, part) => sum + part.durationMs, 0);
+    let durationMs = 0;
+    for (const part of parts) durationMs += part.durationMs;
     const { side, set, direction, open, stintIndex: stint, clockMs: startMs } = this;
-    const blockId = itemAt(this.blocks, this.now.blockIndex).id;
-    const where = { ...this.now, blockId, stint, side, direction, set, repetition, open };
-    const event: TimelineEvent = { kind, startMs, durationMs, parts, ...where, ...told };
+    const { blockIndex, round } = this.now;
+    const { id: blockId } = itemAt(this.blocks, blockIndex);
+    // Written out: thousands of events are made for a session, and spreading objects takes most of that time.
+    const event: TimelineEvent = {
+      kind,
+      startMs,
+      durationMs,
+      parts,
+      blockIndex,
+      blockId,
+      stint,
+      side,
+      direction,
+      round,
+      set,
+      repetition,
+      untilTold,
+      open,
+      ...(look && { look }),
+    };
     this.events.push(event);
     this.clockMs += durationMs;
     if (stint !== null) this.workMs += workedMs(event);

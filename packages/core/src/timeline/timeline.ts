@@ -173,8 +173,11 @@ export const STEP_M = working('Step under a load', 0.7, 'm', 'shorter than a fre
 /** Walking on the hands, legs dragged or in a plank: slower by far than on the feet. */
 export const HAND_WALK_M_PER_S = working('Pace of a walk on the hands', 0.4, 'm/s', 'two hand widths a second', [0.25, 0.6]).value; // prettier-ignore
 
-/** What stands where it stands and is walked to. */
+/** What is not carried about. */
 const FIXED: readonly Equipment[] = ['chair', 'table', 'wall', 'bench', 'bar', 'thick bar', 'edge'];
+
+/** What of these stands where it stands and is walked to. @example fixedOf(['towel', 'wall']) → ['wall'] */
+export const fixedOf = (things: readonly Equipment[]): Equipment[] => things.filter((thing) => FIXED.includes(thing));
 
 /** Where somebody is and what they have with them, from block to block. */
 export interface Whereabouts {
@@ -197,10 +200,10 @@ export function moveTo(
   posture: Posture,
   needs: readonly Equipment[],
 ): { seconds: number; to: Whereabouts } {
-  const at = needs.filter((thing) => FIXED.includes(thing));
+  const at = fixedOf(needs);
   const walks = PLACE_OF[from.posture] !== PLACE_OF[posture] || at.some((thing) => !from.at.includes(thing));
   const changes = from.posture === posture ? 0 : CHANGE_WITHIN_PLACE_S;
-  const fetched = needs.filter((thing) => !FIXED.includes(thing) && !from.atHand.has(thing));
+  const fetched = needs.filter((thing) => !at.includes(thing) && !from.atHand.has(thing));
   const seconds = (walks ? CHANGE_OF_PLACE_S : changes) + (fetched.length > 0 ? FETCH_EQUIPMENT_S : 0);
   const atHand = fetched.length > 0 ? new Set([...from.atHand, ...fetched]) : from.atHand;
   return { seconds, to: { posture, at, atHand } };

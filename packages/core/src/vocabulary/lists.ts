@@ -22,3 +22,15 @@ export const firstOf = <T>(list: readonly T[]): T => itemAt(list, 0);
 
 /** The last item of a list that has some. @throws RangeError when it is empty. @example lastOf([3, 1, 2]) → 2 */
 export const lastOf = <T>(list: readonly T[]): T => itemAt(list, list.length - 1);
+
+/** Items by what they have in common, in the order in which each is first met. @example groupedBy([1, 2, 3], (n) => n % 2).get(1) → [1, 3] */
+export function groupedBy<T, K>(list: readonly T[], keyOf: (item: T) => K): Map<K, T[]> {
+  const groups = new Map<K, T[]>();
+  for (const item of list) {
+    const key = keyOf(item);
+    const group = groups.get(key);
+    if (group) group.push(item);
+    else groups.set(key, [item]);
+  }
+  return groups;
+}

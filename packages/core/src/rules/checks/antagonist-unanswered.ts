@@ -7,6 +7,9 @@ import { type Check, type Observation, PRACTICE } from './finding.js';
 import { ANSWERED_PERCENT, groupEffort, STRENGTHENED_PERCENT, stretches } from './strengthened.js';
 import { type MuscleGroup, oppositeGroup } from '../../vocabulary/muscles.js';
 
+/** Muscles of wrist and forearm that are answered once they are strengthened. */
+export const ANSWERED_GROUPS = ['wrist flexors', 'wrist extensors', 'radial deviators', 'ulnar deviators', 'pronators', 'supinators'] as const satisfies readonly MuscleGroup[]; // prettier-ignore
+
 /** Groups that are worked against resistance and get neither a stretch nor their opposite's work. */
 function unanswered(
   view: SessionView,
@@ -52,7 +55,7 @@ export const antagonistUnanswered: Check = {
   find: (view) =>
     unanswered(
       view,
-      ['wrist flexors', 'wrist extensors', 'radial deviators', 'ulnar deviators', 'pronators', 'supinators'],
+      ANSWERED_GROUPS,
       ({ level }) => level.loading === 'resisted',
     ),
 };

@@ -22,9 +22,16 @@ import type { Equipment } from '../../vocabulary/places.js';
 /** Found in any room: what a fix may add when nobody said which things there are. */
 const ANYWHERE: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'];
 
+/** What it takes to say whether a level may be proposed to somebody. */
+type ForWhom = Pick<SessionView, 'athlete' | 'person' | 'method'>;
+
 /** What a level needs that is not at hand. */
-export const missingFor = ({ athlete }: SessionView, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
+export const missingFor = ({ athlete }: Pick<ForWhom, 'athlete'>, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
   athlete ? equipmentFor(movement, level, dose).filter((thing) => !athlete.equipment.includes(thing)) : [];
+
+/** What a level needs that is not there to be proposed with: not at hand, or not to be found in any room where nobody said what there is. */
+export const lackingFor = (whom: Pick<ForWhom, 'athlete'>, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
+  whom.athlete ? missingFor(whom, movement, level, dose) : equipmentFor(movement, level, dose).filter((thing) => !ANYWHERE.includes(thing)); // prettier-ignore
 
 /** The effort of the hand that works harder, percent. */
 export const effortOf = (demand: Demand) => Math.max(demand.left.effortPercent, demand.right.effortPercent);
@@ -34,12 +41,8 @@ export const isPastRange = (demand: Demand) =>
   [demand.left.angle, demand.right.angle].some((angle) => angle && rangeVerdict(angle.deg, angle.rangeDeg) === 'past');
 
 /** Whether a level may be proposed to this person at all: things at hand, nothing against it, range and strength enough. */
-export function isOpen(view: SessionView, movement: Movement, level: Level, dose: Dose): boolean {
-  const things = equipmentFor(movement, level, dose);
-  const reachable = view.athlete
-    ? missingFor(view, movement, level, dose).length === 0
-    : things.every((thing) => ANYWHERE.includes(thing));
-  if (!reachable || unusualInDose(dose, level.dosing).length > 0) return false;
+export function isOpen(view: ForWhom, movement: Movement, level: Level, dose: Dose): boolean {
+  if (lackingFor(view, movement, level, dose).length > 0 || unusualInDose(dose, level.dosing).length > 0) return false;
   const cautions = view.athlete?.cautions ?? [];
   const hands = handsWorking(dose.sides);
   const concerns = concernsOf(movement, level, cautions, hands);

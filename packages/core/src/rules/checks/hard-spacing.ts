@@ -6,8 +6,14 @@ import { easing, effortOf, lowering } from './choose.js';
 import { type Check, editsOf, type Observation } from './finding.js';
 import { hoursBetween } from '../../vocabulary/days.js';
 import { HANDS } from '../../vocabulary/hands.js';
-import { partsOf } from '../../vocabulary/muscles.js';
+import { type MuscleGroup, partsOf } from '../../vocabulary/muscles.js';
 import { capital } from '../../vocabulary/text.js';
+
+/** Hours since a group of either hand was worked hard; infinite where it never was. */
+export function hoursSinceHard({ past, now }: Pick<SessionView, 'past' | 'now'>, group: MuscleGroup): number {
+  const before = past.filter(({ hard }) => hard.some((key) => partsOf(key).group === group));
+  return Math.min(...before.map(({ endedAt }) => hoursBetween(endedAt, now)).filter((hours) => hours >= 0));
+}
 
 /** Hard sessions of fingers and wrists need their days. */
 export const hardSpacing: Check = {
@@ -18,8 +24,7 @@ export const hardSpacing: Check = {
   source: 'Bohm, Mersmann, Arampatzis 2015, Sports Med Open 1:7; spacing of the method',
   find: (view) =>
     SPACED_GROUPS.flatMap((group): Observation[] => {
-      const before = view.past.filter(({ hard }) => hard.some((key) => partsOf(key).group === group));
-      const hours = Math.min(...before.map(({ endedAt }) => hoursBetween(endedAt, view.now)).filter((h) => h >= 0));
+      const hours = hoursSinceHard(view, group);
       if (!(hours < view.method.hardSpacingH)) return [];
       const again = hardGroups(view.efforts).some((key) => partsOf(key).group === group);
       const hard = again ? view.blocks.filter((block) => worksHard(view, block, group)) : [];

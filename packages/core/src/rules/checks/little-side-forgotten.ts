@@ -4,7 +4,7 @@ import { isWhole } from './whole.js';
 import { DIGITS } from '../../vocabulary/digits.js';
 
 /** Fingers work alike when each has a fifth or a quarter; below this share the little side lags. Working value. */
-const LITTLE_SIDE_SHARE = 0.1;
+export const LITTLE_SIDE_SHARE = 0.1;
 /** Finds sequences in which ring and little finger get nothing of their own. */
 export const littleSideForgotten: Check = {
   id: 'little-side-forgotten',

@@ -3,6 +3,7 @@ import { PLACE_OF } from '../../vocabulary/places.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { roundOf, turnsOf } from '../../model/rounds.js';
 import type { Sequence } from '../../model/sequence.js';
+import type { Method } from '../../model/method.js';
 import type { Edit } from '../../model/edits.js';
 import { type Check, PRACTICE } from './finding.js';
 import { PHASES } from '../../vocabulary/phases.js';
@@ -15,6 +16,10 @@ function changesOf({ rounds }: Sequence, views: readonly BlockView[]): number {
   return places.filter((place, index) => index > 0 && place !== places[index - 1]).length;
 }
 
+/** So many changes of place a method has at most. @param minutes that the session takes */
+export const mostChanges = ({ positionChanges }: Pick<Method, 'positionChanges'>, minutes: number): number =>
+  Math.max(2, Math.round((positionChanges * Math.max(10, minutes)) / 10));
+
 /** Finds sequences that change between floor, chair and standing too often. */
 export const positionChanges: Check = {
   id: 'position-changes',
@@ -25,7 +30,7 @@ export const positionChanges: Check = {
   find: (view) => {
     const minutes = Math.max(10, view.timeline.durationMs / 60_000);
     const changes = changesOf(view.sequence, view.blocks);
-    const most = Math.max(2, Math.round((view.method.positionChanges * minutes) / 10));
+    const most = mostChanges(view.method, minutes);
     if (changes <= most) return [];
     const sorted = gathered(view);
     const text = `${changes} changes of position in ${Math.round(minutes)} min; this method has at most ${most}.`;

@@ -1,0 +1,70 @@
+import { Choice } from './choice.js';
+import type { Structure } from './structure.js';
+
+/** A choice that keeps every rule, with its worth. */
+export interface Exchanged {
+  readonly chosen: readonly number[];
+  readonly worth: number;
+}
+
+/** Exchanges after which nothing new is looked for, and for how many of them what was changed stays as it is. */
+const MOST_EXCHANGES = 90;
+const STAYS_FOR = 6;
+/** Exchanges without anything better, after which it is over. */
+const PATIENCE = 30;
+
+/**
+ * Looks for a choice by exchanging one candidate for another, taking one in or out, each time what is best, even where that is a step back; what was
+ * just changed stays for a while. (Glover 1989, ORSA J Comput 1:190–206) The same start has the same end.
+ * @param from the choice to start from @param among the candidates that may come in
+ */
+export function exchanged(structure: Structure, from: readonly number[], among: readonly number[]): Exchanged | null {
+  const choice = Choice.of(structure, from);
+  const fixedUntil = new Int32Array(structure.candidates.length);
+  let best: Exchanged | null = null;
+  let since = 0;
+  for (let turn = 1; turn <= MOST_EXCHANGES && since < PATIENCE; turn++, since++) {
+    const move = bestMove(structure, choice, among, (at) => (fixedUntil[at] as number) >= turn);
+    if (!move) break;
+    for (const at of move) {
+      choice.toggle(at);
+      fixedUntil[at] = turn + STAYS_FOR;
+    }
+    const worth = choice.worth();
+    if (choice.broken() === 0 && (!best || worth > best.worth + 1e-9)) {
+      best = { chosen: [...choice.chosen.keys()].filter((at) => choice.chosen[at] === 1), worth };
+      since = 0;
+    }
+  }
+  return best;
+}
+
+function bestMove(structure: Structure, choice: Choice, among: readonly number[], isFixed: (at: number) => boolean): readonly number[] | null {
+  const [outs, ins]: [number[], number[]] = [[], []];
+  for (const at of structure.candidates.keys()) {
+    if (choice.chosen[at] && !structure.candidates[at]?.locked && !isFixed(at)) outs.push(at);
+  }
+  for (const at of among) if (!choice.chosen[at] && !isFixed(at)) ins.push(at);
+  let best: readonly number[] | null = null;
+  let most = -Infinity;
+  const judge = (move: readonly number[]) => {
+    const value = choice.worth() - choice.broken();
+    if (value > most + 1e-9) [best, most] = [move, value];
+  };
+  for (const at of ins) {
+    choice.toggle(at);
+    judge([at]);
+    choice.toggle(at);
+  }
+  for (const out of outs) {
+    choice.toggle(out);
+    judge([out]);
+    for (const at of ins) {
+      choice.toggle(at);
+      judge([out, at]);
+      choice.toggle(at);
+    }
+    choice.toggle(out);
+  }
+  return best;
+}

@@ -1,0 +1,69 @@
+import type { CallbackEvent, Highs, InterruptCallbackEvent, Model } from 'highs';
+import type { Linear, Relaxed, Solved, SolveOptions, Solver } from './linear.js';
+
+/** A solver of linear programmes by HiGHS, once it is loaded. (Huangfu, Hall 2018, Math Program Comput 10:119–42) */
+export function highsSolver(highs: Highs): Solver {
+  return {
+    solve: (linear, options) => highs.withModel((model) => solved(highs, model, linear, options ?? {})),
+    relax: (linear) => highs.withModel((model) => relaxed(highs, model, linear)),
+  };
+}
+
+function relaxed(highs: Highs, model: Model, linear: Linear): Relaxed {
+  pass(highs, model, linear, true);
+  model.options.set({ output_flag: false });
+  model.run();
+  if (model.getModelStatus() !== highs.constants.modelStatus.optimal) return { values: null, worth: -Infinity, bound: -Infinity, prices: [], reduced: [] };
+  const { colValue, colDual, rowDual } = model.getSolution();
+  const worth = model.getObjectiveValue();
+  return { values: [...colValue], worth, bound: worth, prices: [...rowDual], reduced: [...colDual] };
+}
+
+function solved(highs: Highs, model: Model, linear: Linear, { gap = 0, chosen, branches, progress }: SolveOptions): Solved {
+  pass(highs, model, linear, false);
+  model.options.set({ output_flag: false, random_seed: 0, mip_rel_gap: gap, ...(branches !== undefined && { mip_max_nodes: branches }) });
+  if (chosen) model.setSolution({ indices: chosen.map((_, at) => at), values: chosen.map(Number) });
+  let best: readonly number[] | null = null;
+  const { callbackType, modelStatus } = highs.constants;
+  const callbacks = progress && {
+    [callbackType.mipImprovingSolution]: ({ data }: CallbackEvent): undefined => {
+      best = data.mip_solution ? [...data.mip_solution] : best;
+    },
+    [callbackType.mipInterrupt]: (event: InterruptCallbackEvent): undefined => {
+      if (!progress(event.data.mip_primal_bound ?? -Infinity, event.data.mip_dual_bound ?? Infinity, best)) event.interrupt();
+    },
+  };
+  model.run(callbacks);
+  if (model.getModelStatus() === modelStatus.infeasible) return { values: null, worth: -Infinity, bound: -Infinity };
+  return {
+    values: [...model.getSolution().colValue],
+    worth: model.getObjectiveValue(),
+    bound: Number(model.info.get('mip_dual_bound')),
+  };
+}
+
+function pass(highs: Highs, model: Model, { unknowns, rows }: Linear, relaxed: boolean): void {
+  const starts = [0];
+  const indices: number[] = [];
+  const values: number[] = [];
+  for (const { terms } of rows) {
+    for (const [at, factor] of terms) {
+      indices.push(at);
+      values.push(factor);
+    }
+    starts.push(indices.length);
+  }
+  const { integer, continuous } = highs.constants.variableType;
+  model.passModel({
+    numCols: unknowns.length,
+    numRows: rows.length,
+    sense: highs.constants.objectiveSense.maximize,
+    colCost: unknowns.map(({ worth }) => worth),
+    colLower: unknowns.map(() => 0),
+    colUpper: unknowns.map(({ most }) => most),
+    rowLower: rows.map(({ min }) => min),
+    rowUpper: rows.map(({ max }) => max),
+    matrix: { format: 'csr', numRows: rows.length, numCols: unknowns.length, starts, indices, values },
+    integrality: unknowns.map(({ whole }) => (whole && !relaxed ? integer : continuous)),
+  });
+}

@@ -1,0 +1,67 @@
+import type { PastSession } from '../effort/past.js';
+import type { SessionQuestion } from '../effort/session-view.js';
+import type { Person } from '../mechanics/capacity.js';
+import { weakerHand } from '../mechanics/weaker-hand.js';
+import type { Method } from '../model/method.js';
+import type { Movement, MovementLookup } from '../model/movement.js';
+import type { Round } from '../model/round.js';
+import { type Block, type Pacing, type Sequence, USUAL_PACING } from '../model/sequence.js';
+import type { Hand } from '../vocabulary/hands.js';
+import type { Place } from '../vocabulary/places.js';
+import type { TrainingGoal } from './goal.js';
+
+/** What a sequence is composed from. */
+export interface ComposeQuestion {
+  readonly goal: TrainingGoal;
+  readonly minutes: number;
+  readonly method: Method;
+  readonly person: Person;
+  /** What is on record of an athlete; null for anybody. */
+  readonly athlete: SessionQuestion['athlete'];
+  readonly past: readonly PastSession[];
+  /** ISO 8601 instant at which the session would begin. */
+  readonly now: string;
+  /** Movements to choose from, in their teaching order. */
+  readonly shelf: readonly Movement[];
+  readonly lookup: MovementLookup;
+  /** Blocks that stay as they are, and the rounds that they are taken in. */
+  readonly locked?: readonly Block[];
+  readonly rounds?: readonly Round[];
+  readonly pacing?: Pacing;
+  /** Where nobody can be today: “no floor”. */
+  readonly notAt?: readonly Place[];
+  /** Movements that are kept where they can be: of a sequence that is fitted anew. */
+  readonly keep?: readonly string[];
+}
+
+/** What every step of composing reads besides the question: found once. */
+export interface Composing extends ComposeQuestion {
+  readonly weaker: Hand | null;
+  /** A sequence without blocks, in which candidates are examined. */
+  readonly frame: Sequence;
+}
+
+export function composingOf(question: ComposeQuestion): Composing {
+  const { goal, minutes, method, person, pacing = USUAL_PACING } = question;
+  const frame = {
+    title: goal.name,
+    purpose: goal.purpose,
+    budgetMin: minutes,
+    pacing,
+    blocks: [],
+    methodId: method.id,
+  };
+  return { ...question, weaker: weakerHand(person), frame };
+}
+
+/** A sequence with some blocks, as it is examined. */
+export const examined = (composing: Composing, blocks: readonly Block[], rounds?: readonly Round[]): SessionQuestion => ({
+  sequence: { ...composing.frame, blocks: [...blocks], ...(rounds?.length && { rounds: [...rounds] }) },
+  lookup: composing.lookup,
+  shelf: composing.shelf,
+  person: composing.person,
+  method: composing.method,
+  athlete: composing.athlete,
+  past: composing.past,
+  now: composing.now,
+});

@@ -1,0 +1,177 @@
+import { findingsBy } from '../rules/checks/index.js';
+import type { Check } from '../rules/checks/finding.js';
+import { notCleared } from '../rules/checks/not-cleared.js';
+import { leaveOut } from '../rules/checks/leave-out.js';
+import { cautionLimit } from '../rules/checks/caution-limit.js';
+import { nerveGlide } from '../rules/checks/nerve-glide.js';
+import { impossiblePosture } from '../rules/checks/impossible-posture.js';
+import { rangeOver } from '../rules/checks/range-over.js';
+import { demandOver } from '../rules/checks/demand-over.js';
+import { doseOutside } from '../rules/checks/dose-outside.js';
+import { failingHold } from '../rules/checks/failing-hold.js';
+import { restShort } from '../rules/checks/rest-short.js';
+import { effortCeiling } from '../rules/checks/effort-ceiling.js';
+import { methodDosing } from '../rules/checks/method-dosing.js';
+import { fastMotion } from '../rules/checks/fast-motion.js';
+import { sideMissing } from '../rules/checks/side-missing.js';
+import { sideOrder } from '../rules/checks/side-order.js';
+import { directionMissing } from '../rules/checks/direction-missing.js';
+import { equipmentMissing } from '../rules/checks/equipment-missing.js';
+import { effortOf, isOpen, lackingFor } from '../rules/checks/choose.js';
+import { doseToAdd, lastForm, levelFor } from '../rules/remembered.js';
+import { blockChances } from '../effort/chances.js';
+import { isKnown } from '../effort/doubt.js';
+import { formOf } from '../effort/effort-timeline.js';
+import { type SessionView, viewOf } from '../effort/session-view.js';
+import type { Dose } from '../model/dose.js';
+import type { Level, Movement } from '../model/movement.js';
+import type { Block } from '../model/sequence.js';
+import { type Method, POLICIES } from '../model/method.js';
+import { PLACE_OF, type Posture } from '../vocabulary/places.js';
+import type { Phase } from '../vocabulary/phases.js';
+import { working } from '../vocabulary/constant.js';
+import { examined, type Composing } from './question.js';
+
+/** What is wrong with a block whatever stands beside it. */
+const OF_ONE_BLOCK: readonly Check[] = [
+  notCleared,
+  leaveOut,
+  cautionLimit,
+  nerveGlide,
+  equipmentMissing,
+  impossiblePosture,
+  rangeOver,
+  demandOver,
+  effortCeiling,
+  doseOutside,
+  failingHold,
+  restShort,
+  methodDosing,
+  fastMotion,
+  sideMissing,
+  sideOrder,
+  directionMissing,
+];
+
+/** A movement that this person cannot be given, and why. */
+export interface Excluded {
+  readonly movementId: string;
+  /** A sentence with its numbers. */
+  readonly why: string;
+}
+
+/** What somebody has never done begins no harder than this, by the effort policy of the method. */
+const FIRST_TIME: Record<Method['effort'], number> = {
+  gentle: working('First time, gentle', 40, '% of maximum', 'the top of the gentle band', [30, 45]).value,
+  medium: working('First time, medium', 55, '% of maximum', 'inside the medium band, with room to grow', [45, 60]).value,
+  maximal: working('First time, maximal', 70, '% of maximum', 'hard, and yet not what one has never tried', [60, 80]).value,
+};
+/** A level is proposed to whom it holds for in at least so many of ten. */
+const LIKELY = working('Likely enough to propose', 0.7, 'chance', 'of ten people like this, seven carry it to its end', [0.6, 0.85]).value; // prettier-ignore
+/** Below it nobody fails for want of strength: chances are not asked for. */
+const EASY_PERCENT = 25;
+
+/** How the hands are cared for afterwards in the other way. */
+const OTHER_CARE: Record<Method['afterCare'], string> = { cold: 'settle.warm-hands', warmth: 'settle.cold-water' };
+
+/** Whether somebody can be so here today, and the goal is trained for there. */
+const isThere = ({ notAt = [], goal }: Composing, posture: Posture): boolean =>
+  !notAt.includes(PLACE_OF[posture]) && (goal.places?.includes(PLACE_OF[posture]) ?? true);
+
+/** One block by itself, with all that is computed of it. */
+export const alone = (composing: Composing, block: Block): SessionView => viewOf(examined(composing, [block]));
+
+/** A level with its dose for this person, or why the movement has none. */
+export type Suits = { readonly level: Level; readonly dose: Dose } | { readonly why: string };
+
+/** The level and dose of a movement that suit a person now; the reason where none does. */
+export function suiting(composing: Composing, movement: Movement): Suits {
+  const { athlete, method, person, weaker, past, now } = composing;
+  const cautions = athlete?.cautions ?? [];
+  if (movement.id === OTHER_CARE[method.afterCare]) return { why: `${movement.name}: ${method.name} settles by ${POLICIES.afterCare.options[method.afterCare]}.` }; // prettier-ignore
+  const there = movement.ladder.filter(({ posture }) => isThere(composing, posture));
+  const [gentlest] = there;
+  if (!gentlest) return { why: `${movement.name}: none of its levels is done where this session is.` };
+  const dosed = (level: Level) => doseToAdd(movement, level, { method, weaker, cautions, past });
+  const open = there.filter((level) => isOpen(composing, movement, level, dosed(level)));
+  const known = lastForm(past, movement.id) && levelFor(movement, open, past, now);
+  const wanted = known ?? byEffort(composing, movement, open, dosed);
+  const order = wanted ? [wanted, ...open.slice(0, open.indexOf(wanted)).reverse()] : [];
+  for (const level of order) {
+    const dose = withRest(dosed(level), effortAt(level));
+    const block = blockOf(movement, level, dose, 'strength');
+    const view = alone(composing, block);
+    if (findingsBy(OF_ONE_BLOCK, view).length === 0 && isLikely(view)) return { level, dose };
+  }
+  const level = order.at(-1) ?? gentlest;
+  return { why: whyNot(composing, movement, level, dosed(level)) };
+
+  function effortAt(level: Level): number {
+    const form = formOf(person, level, dosed(level));
+    return form ? effortOf(form.demand) : 0;
+  }
+}
+
+export const blockOf = (movement: Movement, level: Level, dose: Dose, phase: Phase): Block => ({
+  id: movement.id,
+  phase,
+  movementId: movement.id,
+  levelId: level.id,
+  dose,
+});
+
+/** Before these postures somebody has to have borne weight in one of those; the others may be begun with. */
+const COMES_AFTER: Partial<Record<Posture, readonly Posture[]>> = {
+  'side support': ['plank', 'knees back', 'side support'],
+  'reverse support': ['plank', 'knees back', 'reverse support'],
+  'wall handstand': ['plank', 'pike', 'wall handstand', 'handstand'],
+  handstand: ['wall handstand', 'handstand'],
+};
+
+/** Postures in which somebody has done anything. */
+function posturesDone({ past, lookup }: Composing): ReadonlySet<Posture> {
+  const forms = past.flatMap((session) => session.forms);
+  return new Set(forms.flatMap(({ movementId, levelId }) => lookup(movementId)?.ladder.find(({ id }) => id === levelId)?.posture ?? []));
+}
+
+/** Rungs of a ladder with which somebody begins whose strength nobody has measured, and somebody whose strength is known. */
+const FIRST_RUNGS = { unknown: 2, known: 4 } as const;
+
+/** What somebody has not done before: the hardest level that is not too hard to begin with; of what does not load the hand, the gentlest. */
+function byEffort(composing: Composing, { ladder }: Movement, open: readonly Level[], dosed: (level: Level) => Dose): Level | undefined {
+  const { method, person } = composing;
+  const [gentlest] = open;
+  if (!gentlest || gentlest.loading === 'unloaded' || gentlest.loading === 'assisted') return gentlest;
+  const most = Math.min(FIRST_TIME[method.effort], method.effortCeilingPercent);
+  const done = posturesDone(composing);
+  return open.findLast((level) => {
+    const form = formOf(person, level, dosed(level));
+    if (!form || effortOf(form.demand) > most) return false;
+    if (COMES_AFTER[level.posture]?.every((posture) => !done.has(posture))) return false;
+    const hardest = [form.demand.left.efforts[0], form.demand.right.efforts[0]].filter((effort) => effort !== undefined);
+    return ladder.indexOf(level) < (hardest.every(isKnown) ? FIRST_RUNGS.known : FIRST_RUNGS.unknown);
+  });
+}
+
+/** Between hard sets one rests; between loaded ones at least a little. */
+function withRest(dose: Dose, effortPercent: number): Dose {
+  const least = effortPercent >= 70 ? 60 : effortPercent >= EASY_PERCENT ? 20 : 0;
+  return dose.restS >= least ? dose : { ...dose, restS: least };
+}
+
+function isLikely(view: SessionView): boolean {
+  const [block] = view.blocks;
+  if (!block || block.effortPercent < EASY_PERCENT) return true;
+  return (blockChances(view.chances()).get(block.block.id) ?? 1) >= LIKELY;
+}
+
+/** What keeps even the gentlest level out, as the checks say it. */
+function whyNot(composing: Composing, movement: Movement, level: Level, dose: Dose): string {
+  const [thing] = lackingFor(composing, movement, level, dose);
+  if (thing) return `${movement.name}: there is no ${thing} here.`;
+  const view = alone(composing, blockOf(movement, level, dose, 'strength'));
+  const [first] = findingsBy(OF_ONE_BLOCK, view);
+  if (first) return first.text;
+  const [block] = view.blocks;
+  return `${movement.name}: ${Math.round(block?.effortPercent ?? 0)} % effort at its easiest level, more than one begins with here.`;
+}

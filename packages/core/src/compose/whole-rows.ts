@@ -1,0 +1,49 @@
+import { groupedBy } from '../vocabulary/lists.js';
+import { MAIN_DIRECTIONS } from '../effort/coverage.js';
+import { WHOLE_FROM_BLOCKS } from '../rules/checks/whole.js';
+import { LITTLE_SIDE_SHARE } from '../rules/checks/little-side-forgotten.js';
+import { CORNERS } from '../vocabulary/motions.js';
+import { DIGITS } from '../vocabulary/digits.js';
+import { working } from '../vocabulary/constant.js';
+import type { Candidate } from './candidate.js';
+import type { ProgrammeWriter } from './programme-writer.js';
+
+/** From so many minutes on a session is composed as a whole; a shorter one is a piece of a day. */
+const WHOLE_FROM_MIN = working('Composed as a whole from', 7, 'min', 'six blocks of a minute, with the way to them', [6, 10]).value;
+/** Minutes for which a family gives one movement. */
+const MINUTES_OF_A_FAMILY = 5;
+const FEWEST_OF_A_FAMILY = 2;
+/** Shares stay so far above what a check asks. */
+const MARGIN = 1.02;
+/** Of the last session’s movements so many stay in a routine, or change in one that rotates; the check’s own shares. */
+const STAYS = 0.5;
+const ROTATES = 0.9;
+
+/** The session as a whole: all of the hand, not too much of one kind, a routine kept or changed. */
+export function wholeRows(programme: ProgrammeWriter): void {
+  const { composing, minutes } = programme;
+  const { method, past } = composing;
+  programme.oneOfEach();
+  for (const { y } of programme.where(({ locked }) => locked === true)) programme.limit('locked', [[y, 1]], { min: 1 });
+  const most = Math.max(FEWEST_OF_A_FAMILY, Math.ceil(minutes / MINUTES_OF_A_FAMILY));
+  const free = programme.where(({ locked, extra }) => !locked && !extra);
+  for (const mine of groupedBy(free, ({ candidate }) => candidate.movement.family).values()) {
+    programme.limit('family', programme.count(mine), { max: most });
+  }
+  if (minutes < WHOLE_FROM_MIN) {
+    programme.limit('piece-of-a-day', programme.count(programme.all), { max: WHOLE_FROM_BLOCKS - 1 });
+    return;
+  }
+  for (const direction of MAIN_DIRECTIONS) programme.once('direction-unvisited', ({ directions }) => directions.includes(direction));
+  if (method.asksCorners) for (const corner of CORNERS) programme.once('corner-unvisited', ({ movement }) => movement.corners.includes(corner));
+  programme.once('thumb-forgotten', ({ movement }) => movement.trains.includes('thumb muscles'));
+  for (const digit of ['ring', 'little'] as const) {
+    const all = ({ digitS }: Candidate) => DIGITS.reduce((sum, each) => sum + (digitS[each] ?? 0), 0);
+    programme.limit('little-side-forgotten', programme.sum((each) => (each.digitS[digit] ?? 0) - LITTLE_SIDE_SHARE * MARGIN * all(each)), { min: 0 });
+  }
+  const last = past.at(-1)?.movementIds ?? [];
+  if (past.length < 2) return;
+  const stays = ({ movement }: Candidate) => last.includes(movement.id);
+  if (method.variety === 'same') programme.limit('variety', programme.sum((each) => (stays(each) ? 1 - STAYS : -STAYS)), { min: 0 });
+  else programme.limit('variety', programme.sum((each) => (stays(each) ? 1 - ROTATES : -ROTATES)), { max: 0 });
+}
