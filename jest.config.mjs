@@ -5,8 +5,9 @@ const shared = {
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
 };
 const swc = (decorators) => ({
-  '^.+\\.tsx?$': [
-    '@swc/jest',
+  // Of our own packages what was built is read as well.
+  '/packages/\\w+/(src|test)/.+\\.tsx?$|/packages/\\w+/dist/.+\\.js$': [
+    '<rootDir>/../../jest.globals.mjs',
     {
       jsc: {
         target: 'es2022',

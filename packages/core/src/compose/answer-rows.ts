@@ -21,44 +21,74 @@ export function answerRows(programme: ProgrammeWriter): void {
   for (const direction of MAIN_DIRECTIONS) {
     const goesThere = ({ directions }: Candidate) => directions.includes(direction);
     const free = where((each) => each.free && goesThere(each) && WARM_UP.includes(each.phase));
-    programme.answered('range-unprepared', `${direction} prepared`, where((each) => each.loads && goesThere(each)), free);
+    programme.answered(
+      'range-unprepared',
+      `${direction} is visited freely before it is loaded`,
+      where((each) => each.loads && goesThere(each)),
+      free,
+    );
   }
   // What is strengthened is stretched at the end, or its opposite works.
-  const works = ({ groupPercent }: Candidate, group: (typeof ANSWERED_GROUPS)[number] | 'finger extensors' | 'finger flexors') => groupPercent[group] ?? 0;
+  const works = (
+    { groupPercent }: Candidate,
+    group: (typeof ANSWERED_GROUPS)[number] | 'finger extensors' | 'finger flexors',
+  ) => groupPercent[group] ?? 0;
   for (const group of ANSWERED_GROUPS) {
     const opposite = must(oppositeGroup(group), `an opposite of the ${group}`);
-    const worked = where((each) => WORK.includes(each.phase) && each.level.loading === 'resisted' && works(each, group) >= STRENGTHENED_PERCENT);
+    const worked = where(
+      (each) =>
+        WORK.includes(each.phase) && each.level.loading === 'resisted' && works(each, group) >= STRENGTHENED_PERCENT,
+    );
     const answers = where(
       (each) =>
         (each.level.loading !== 'unloaded' && works(each, opposite as typeof group) >= ANSWERED_PERCENT) ||
         (each.phase === 'settle' && (each.stretchS[group] ?? 0) > 0),
     );
-    programme.answered('antagonist-unanswered', `${group} answered`, worked, answers);
+    programme.answered(
+      'antagonist-unanswered',
+      `the ${group} are answered once they are strengthened`,
+      worked,
+      answers,
+    );
   }
-  const grips = where((each) => each.level.loading === 'resisted' && works(each, 'finger flexors') >= STRENGTHENED_PERCENT);
+  const grips = where(
+    (each) => each.level.loading === 'resisted' && works(each, 'finger flexors') >= STRENGTHENED_PERCENT,
+  );
   const opens = where(
     (each) =>
       (each.level.loading !== 'unloaded' && works(each, 'finger extensors') >= ANSWERED_PERCENT) ||
       (each.phase === 'settle' && each.movement.motions.includes('finger spreading')),
   );
-  programme.answered('grip-unanswered', 'grip answered', grips, opens);
+  programme.answered('grip-unanswered', 'the hand is opened after it gripped', grips, opens);
   for (const phase of PHASES) {
-    const bentBack = where((each) => each.phase === phase && each.level.loading === 'planted' && each.directions.includes('extension'));
-    const bentIn = where((each) => after(phase).includes(each.phase) && (each.directions.includes('flexion') || each.level.load.kind === 'hang'));
-    programme.answered('extension-unanswered', `extension in ${phase} answered`, bentBack, bentIn);
+    const bentBack = where(
+      (each) => each.phase === phase && each.level.loading === 'planted' && each.directions.includes('extension'),
+    );
+    const bentIn = where(
+      (each) =>
+        after(phase).includes(each.phase) && (each.directions.includes('flexion') || each.level.load.kind === 'hang'),
+    );
+    programme.answered('extension-unanswered', 'wrists that were bent back under weight are bent in', bentBack, bentIn);
   }
   if (method.stretching === 'contract–relax') {
     const stretches = where(({ level }) => level.load.kind === 'stretch');
-    const pushes = stretches.filter(({ candidate: { level } }) => level.load.kind === 'stretch' && level.load.pushPercent > 0);
-    programme.answered('contract-relax', 'contract and relax', stretches, pushes);
+    const pushes = stretches.filter(
+      ({ candidate: { level } }) => level.load.kind === 'stretch' && level.load.pushPercent > 0,
+    );
+    programme.answered('contract-relax', 'a stretch pushes before it eases', stretches, pushes);
   }
   if (method.stretching === 'after each strength block') {
     // One of those that it is followed by stretches some of what it works.
     const stretches = where(({ level, phase }) => phase === 'strength' && level.load.kind === 'stretch');
-    const strengthened = where(({ level, phase, effortPercent }) => phase === 'strength' && level.load.kind !== 'stretch' && effortPercent >= STRENGTHENED_PERCENT);
+    const strengthened = where(
+      ({ level, phase, effortPercent }) =>
+        phase === 'strength' && level.load.kind !== 'stretch' && effortPercent >= STRENGTHENED_PERCENT,
+    );
     for (const [trains, mine] of groupedBy(strengthened, ({ candidate }) => candidate.movement.trains)) {
-      const shared = stretches.filter(({ candidate }) => candidate.movement.trains.some((group) => trains.includes(group)));
-      programme.answered('stretch-after-strength', `${mine[0]?.candidate.movement.id} stretched`, mine, shared);
+      const shared = stretches.filter(({ candidate }) =>
+        candidate.movement.trains.some((group) => trains.includes(group)),
+      );
+      programme.answered('stretch-after-strength', 'what is strengthened is stretched', mine, shared);
     }
   }
 }

@@ -12,7 +12,12 @@ const WARM_UP: readonly Phase[] = ['prepare', 'range'];
  * it goes on; from light to hard, with something between two hard ones that lets go.
  */
 export function arranged(chosen: readonly Candidate[], { stretching }: Pick<Method, 'stretching'>): Candidate[] {
-  const tiers = PHASES.flatMap((phase) => tiersOf(phase, chosen.filter((each) => each.phase === phase))).filter((tier) => tier.length > 0);
+  const tiers = PHASES.flatMap((phase) =>
+    tiersOf(
+      phase,
+      chosen.filter((each) => each.phase === phase),
+    ),
+  ).filter((tier) => tier.length > 0);
   const order: Candidate[] = [];
   tiers.forEach((tier, index) => {
     const coming = new Set(tiers[index + 1]?.map(({ station }) => station));
@@ -27,7 +32,8 @@ function stretchedAfter(tier: readonly Candidate[]): Candidate[] {
   const stretches = tier.filter(({ phase, level }) => phase === 'strength' && level.load.kind === 'stretch');
   let rest = tier.filter((each) => !stretches.includes(each));
   const stretched = stretches.flatMap((stretch) => {
-    const isOfIt = ({ movement }: Candidate) => movement.trains.some((group) => stretch.movement.trains.includes(group));
+    const isOfIt = ({ movement }: Candidate) =>
+      movement.trains.some((group) => stretch.movement.trains.includes(group));
     const mine = rest.filter((each) => each.effortPercent >= STRENGTHENED_PERCENT && isOfIt(each));
     rest = rest.filter((each) => !mine.includes(each));
     return [...mine, stretch];
@@ -46,7 +52,11 @@ function tiersOf(phase: Phase, chosen: readonly Candidate[]): Candidate[][] {
 }
 
 /** Place by place: the one where one is first, one that it goes on at last. */
-function byStation(tier: readonly Candidate[], before: Candidate | undefined, coming: ReadonlySet<string>): Candidate[] {
+function byStation(
+  tier: readonly Candidate[],
+  before: Candidate | undefined,
+  coming: ReadonlySet<string>,
+): Candidate[] {
   const stations = groupedBy(tier, ({ station }) => station);
   const rank = (station: string) => (station === before?.station ? 0 : coming.has(station) ? 2 : 1);
   const names = [...stations.keys()].sort((a, b) => rank(a) - rank(b));
@@ -60,9 +70,15 @@ function byStation(tier: readonly Candidate[], before: Candidate | undefined, co
 }
 
 function byPosture(station: readonly Candidate[], before: Candidate | undefined): Candidate[] {
-  const postures = [...groupedBy(station, ({ posture }) => posture).values()].map((mine) => lettingGo([...mine].sort((a, b) => a.effortPercent - b.effortPercent)));
+  const postures = [...groupedBy(station, ({ posture }) => posture).values()].map((mine) =>
+    lettingGo([...mine].sort((a, b) => a.effortPercent - b.effortPercent)),
+  );
   return postures
-    .sort((a, b) => Number(firstOf(b).posture === before?.posture) - Number(firstOf(a).posture === before?.posture) || hardest(a) - hardest(b))
+    .sort(
+      (a, b) =>
+        Number(firstOf(b).posture === before?.posture) - Number(firstOf(a).posture === before?.posture) ||
+        hardest(a) - hardest(b),
+    )
     .flat();
 }
 const hardest = (list: readonly Candidate[]) => Math.max(...list.map(({ effortPercent }) => effortPercent));
@@ -84,4 +100,6 @@ function lettingGo(sorted: readonly Candidate[]): Candidate[] {
 
 /** Whether a candidate lets go of the hard one before it: free, or of the opposite muscles. */
 const letsGoOf = ({ movement: { trains } }: Candidate, { free, movement }: Candidate): boolean =>
-  free || movement.family === 'settle' || movement.trains.some((group) => trains.some((worked) => oppositeGroup(worked) === group));
+  free ||
+  movement.family === 'settle' ||
+  movement.trains.some((group) => trains.some((worked) => oppositeGroup(worked) === group));

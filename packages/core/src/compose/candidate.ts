@@ -65,12 +65,17 @@ export interface Placed {
   readonly phase: Phase;
 }
 
-/** Where a level is done: what is fixed in the room is walked to. @example stationOf(wallHandstand) → 'wall: wall' */
+/** Where a level is done: what is fixed in the room is walked to. */
 const stationOf = (posture: Posture, needs: readonly Equipment[]): string =>
   [PLACE_OF[posture], ...fixedOf(needs)].join(' ');
 
 /** A block that was examined as a candidate; the first of its sequence where it was examined by itself. */
-export function candidateOf(view: SessionView, { movement, level, dose, phase }: Placed, goal: TrainingGoal, index = 0): Candidate {
+export function candidateOf(
+  view: SessionView,
+  { movement, level, dose, phase }: Placed,
+  goal: TrainingGoal,
+  index = 0,
+): Candidate {
   const block = itemAt(view.blocks, index);
   const { efforts } = view;
   const needs = equipmentFor(movement, level, dose);
@@ -119,13 +124,19 @@ export function candidateOf(view: SessionView, { movement, level, dose, phase }:
 
 /** Getting ready, and getting into position, are counted elsewhere. */
 const ownSeconds = ({ timeline }: SessionView, index: number): number =>
-  timeline.events.reduce((sum, { kind, durationMs, blockIndex }) => (blockIndex === index && kind !== 'ready' && kind !== 'position' ? sum + durationMs : sum), 0) / 1000;
+  timeline.events.reduce(
+    (sum, { kind, durationMs, blockIndex }) =>
+      blockIndex === index && kind !== 'ready' && kind !== 'position' ? sum + durationMs : sum,
+    0,
+  ) / 1000;
 
 /** The same with fewer sets: what a set brings is the same in each. @param seconds of it, as its own timeline has them */
 export function withFewerSets(of: Candidate, dose: Dose, seconds: number): Candidate {
   const share = dose.sets / of.dose.sets;
   const less = <K extends string>(amounts: Partial<Record<K, number>>) =>
-    Object.fromEntries(Object.entries<number | undefined>(amounts).map(([key, value]) => [key, (value ?? 0) * share])) as Partial<Record<K, number>>;
+    Object.fromEntries(
+      Object.entries<number | undefined>(amounts).map(([key, value]) => [key, (value ?? 0) * share]),
+    ) as Partial<Record<K, number>>;
   return {
     ...of,
     key: `${of.movement.id} ${of.phase} ${dose.sets}`,

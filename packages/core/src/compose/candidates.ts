@@ -40,7 +40,10 @@ export function lockedCandidates(composing: Composing): Candidate[] {
 }
 
 /** As it usually is, a set more where that is held and usual, and sets less. */
-function inDoses(composing: Composing, { movement, level, dose }: Pick<Candidate, 'movement' | 'level' | 'dose'>): Candidate[] {
+function inDoses(
+  composing: Composing,
+  { movement, level, dose }: Pick<Candidate, 'movement' | 'level' | 'dose'>,
+): Candidate[] {
   const block = (of: Dose): Block => blockOf(movement, level, of, 'strength');
   const isUsual = (of: Dose) => unusualInDose(of, level.dosing).length === 0;
   const varies = dose.then === undefined;
@@ -48,16 +51,25 @@ function inDoses(composing: Composing, { movement, level, dose }: Pick<Candidate
   const most = varies && isUsual(more) && isHeld(composing, block(more)) ? more : dose;
   const view = alone(composing, block(most));
   const effortPercent = view.blocks[0]?.effortPercent ?? 0;
-  const fewer = varies ? [dose.sets, dose.sets - 1].filter((sets) => sets >= 1 && sets < most.sets).map((sets) => ({ ...most, sets })) : [];
+  const fewer = varies
+    ? [dose.sets, dose.sets - 1].filter((sets) => sets >= 1 && sets < most.sets).map((sets) => ({ ...most, sets }))
+    : [];
   return phasesOf(movement, level, effortPercent, composing.method).flatMap((phase) => {
     const whole = candidateOf(view, { movement, level, dose: most, phase }, composing.goal);
-    return [whole, ...fewer.filter(isUsual).map((less) => withFewerSets(whole, less, whole.seconds - savedS(composing, block(most), block(less))))];
+    return [
+      whole,
+      ...fewer
+        .filter(isUsual)
+        .map((less) => withFewerSets(whole, less, whole.seconds - savedS(composing, block(most), block(less)))),
+    ];
   });
 }
 
-const isHeld = (composing: Composing, block: Block) => failingHold.find(viewOf(examined(composing, [block]))).length === 0;
+const isHeld = (composing: Composing, block: Block) =>
+  failingHold.find(viewOf(examined(composing, [block]))).length === 0;
 
 function savedS(composing: Composing, more: Block, less: Block): number {
-  const lengthMs = (block: Block) => compileTimeline({ ...composing.frame, blocks: [block] }, composing.lookup).durationMs;
+  const lengthMs = (block: Block) =>
+    compileTimeline({ ...composing.frame, blocks: [block] }, composing.lookup).durationMs;
   return (lengthMs(more) - lengthMs(less)) / 1000;
 }

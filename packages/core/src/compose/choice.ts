@@ -2,7 +2,8 @@ import { CHANGE_OF_PLACE_S, CHANGE_WITHIN_PLACE_S, FETCH_EQUIPMENT_S } from '../
 import { PHASES } from '../vocabulary/phases.js';
 import type { Structure } from './structure.js';
 import { SHAKE_S } from './minutes-rows.js';
-import { worthOfSeconds } from './worth.js';
+import type { Said } from './rule-words.js';
+import { SLICES } from './worth.js';
 
 /** What breaking a rule costs at least, and what each further share of it costs: more than any want is worth. */
 const BROKEN = 30;
@@ -10,7 +11,13 @@ const BROKEN_SHARE = 60;
 /** What each second over the minutes costs. */
 const OVER_S = 0.5;
 
+/** Looked up once: what is asked of them is asked a million times. */
+const { abs, max, min } = Math;
+
 /** Counts how many of the chosen have something in common. */
+/** Numbers of other files, at hand where they are read most. */
+const [WALK_S, TURN_S, FETCH_S, PHASE_COUNT] = [CHANGE_OF_PLACE_S - CHANGE_WITHIN_PLACE_S, CHANGE_WITHIN_PLACE_S, FETCH_EQUIPMENT_S, PHASES.length]; // prettier-ignore
+
 class Counts {
   private readonly of: Int16Array;
   used = 0;
@@ -70,9 +77,14 @@ export class Choice {
     const by = this.chosen[at] ? -1 : 1;
     this.chosen[at] = this.chosen[at] ? 0 : 1;
     const mine = this.index.of[at] as Mine;
-    for (let k = 0; k < mine.sums.length; k++) this.sums[mine.sums[k] as number] = (this.sums[mine.sums[k] as number] as number) + by * (mine.amounts[k] as number);
-    for (let want = 0; want < this.gives.length; want++) this.gives[want] = (this.gives[want] as number) + by * (mine.gives[want] as number);
-    for (let k = 0; k < mine.pairs.length; k++) this.pairs[mine.pairs[k] as number] = (this.pairs[mine.pairs[k] as number] as number) + by * (mine.pairAmounts[k] as number);
+    for (let k = 0; k < mine.sums.length; k++)
+      this.sums[mine.sums[k] as number] =
+        (this.sums[mine.sums[k] as number] as number) + by * (mine.amounts[k] as number);
+    for (let want = 0; want < this.gives.length; want++)
+      this.gives[want] = (this.gives[want] as number) + by * (mine.gives[want] as number);
+    for (let k = 0; k < mine.pairs.length; k++)
+      this.pairs[mine.pairs[k] as number] =
+        (this.pairs[mine.pairs[k] as number] as number) + by * (mine.pairAmounts[k] as number);
     for (const k of mine.asks) this.asking[k] = (this.asking[k] as number) + by;
     for (const k of mine.answers) this.answers[k] = (this.answers[k] as number) + by;
     this.stations.change(mine.station, by);
@@ -84,33 +96,78 @@ export class Choice {
     this.own += by * mine.own;
   }
 
-  /** What it is worth, whatever it breaks. */
+  /** What it is worth, whatever it breaks: `worthOf`, with the slices of each want laid out once, since this is asked a hundred thousand times. */
   worth(): number {
+    const { ends, slopes, slices } = this.index.worths;
     let worth = this.own;
-    for (let want = 0; want < this.gives.length; want++) worth += worthOfSeconds(this.gives[want] as number, (this.structure.wants[want] as Structure['wants'][number]).want);
+    for (let want = 0; want < this.gives.length; want++) {
+      const seconds = this.gives[want] as number;
+      let from = 0;
+      for (let at = want * slices; at < (want + 1) * slices && seconds > from; at++) {
+        const end = ends[at] as number;
+        worth += (slopes[at] as number) * (min(seconds, end) - from);
+        from = end;
+      }
+    }
     return worth;
   }
 
-  /** What its broken rules cost; nothing where it keeps them all. */
-  broken(): number {
+  /** What its broken rules cost; nothing where it keeps them all. @param told takes in which rules they are */
+  broken(told?: Said[]): number {
+    return this.sumsBroken(told) + this.answersBroken(told) + this.pairsBroken(told) + this.timeBroken(told);
+  }
+
+  private sumsBroken(told?: Said[]): number {
     let cost = 0;
-    const { sums, pairs, answered, secondsMost, changesMost } = this.structure;
+    const { sums } = this.structure;
     for (let k = 0; k < sums.length; k++) {
-      const { min, max } = sums[k] as Structure['sums'][number];
+      const limit = sums[k] as Structure['sums'][number];
       const sum = this.sums[k] as number;
-      if (sum > max + CLOSE) cost += BROKEN + (BROKEN_SHARE * (sum - max)) / Math.max(1, Math.abs(max));
-      else if (sum < min - CLOSE) cost += BROKEN + (BROKEN_SHARE * (min - sum)) / Math.max(1, Math.abs(min));
+      const beyond = max(sum - limit.max, limit.min - sum);
+      if (beyond <= CLOSE) continue;
+      cost += BROKEN + (BROKEN_SHARE * beyond) / max(1, abs(sum > limit.max ? limit.max : limit.min));
+      told?.push(limit);
     }
-    for (let k = 0; k < answered.length; k++) if ((this.asking[k] as number) > 0 && (this.answers[k] as number) === 0) cost += BROKEN;
+    return cost;
+  }
+
+  private answersBroken(told?: Said[]): number {
+    let cost = 0;
+    const { answered } = this.structure;
+    for (let k = 0; k < answered.length; k++) {
+      if ((this.asking[k] as number) === 0 || (this.answers[k] as number) > 0) continue;
+      cost += BROKEN;
+      told?.push(answered[k] as Structure['answered'][number]);
+    }
+    return cost;
+  }
+
+  private pairsBroken(told?: Said[]): number {
+    let cost = 0;
+    const { pairs } = this.structure;
     for (let k = 0; k < pairs.length; k++) {
-      const { band, bothWays, worthComparing } = pairs[k] as Structure['pairs'][number];
+      const { about, band, bothWays, worthComparing } = pairs[k] as Structure['pairs'][number];
       const [first, second] = [this.pairs[2 * k] as number, this.pairs[2 * k + 1] as number];
       if (first + second <= worthComparing) continue;
-      if (first > band * second + CLOSE || (bothWays && second > band * first + CLOSE)) cost += BROKEN;
+      if (first <= band * second + CLOSE && (!bothWays || second <= band * first + CLOSE)) continue;
+      cost += BROKEN;
+      told?.push({ rule: 'balance', about });
     }
+    return cost;
+  }
+
+  private timeBroken(told?: Said[]): number {
+    let cost = 0;
+    const { secondsMost, changesMost } = this.structure;
     const [takes, changes] = this.takes();
-    if (takes > secondsMost + CLOSE) cost += BROKEN + OVER_S * (takes - secondsMost);
-    if (changes > changesMost) cost += BROKEN * (changes - changesMost);
+    if (takes > secondsMost + CLOSE) {
+      cost += BROKEN + OVER_S * (takes - secondsMost);
+      told?.push({ rule: 'minutes' });
+    }
+    if (changes > changesMost) {
+      cost += BROKEN * (changes - changesMost);
+      told?.push({ rule: 'position-changes' });
+    }
     return cost;
   }
 
@@ -118,7 +175,7 @@ export class Choice {
   private takes(): readonly [seconds: number, changes: number] {
     let shared = 0;
     const { stations } = this.index;
-    for (let phase = 1; phase < PHASES.length; phase++) {
+    for (let phase = 1; phase < PHASE_COUNT; phase++) {
       for (let station = 0; station < stations; station++) {
         if (this.stations.has(phase * stations + station) && this.stations.has((phase - 1) * stations + station)) {
           shared++;
@@ -127,13 +184,30 @@ export class Choice {
       }
     }
     let shakes = 0;
-    for (let phase = 0; phase < PHASES.length; phase++) shakes += Math.max(0, (this.hard[phase] as number) - (this.letsGo[phase] as number));
+    for (let phase = 0; phase < PHASE_COUNT; phase++)
+      shakes += max(0, (this.hard[phase] as number) - (this.letsGo[phase] as number));
     const visits = this.stations.used - shared;
-    const ways = visits * (CHANGE_OF_PLACE_S - CHANGE_WITHIN_PLACE_S) + this.postures.used * CHANGE_WITHIN_PLACE_S + this.things.used * FETCH_EQUIPMENT_S;
-    return [this.seconds + ways + shakes * SHAKE_S, visits];
+    const ways = visits * WALK_S + this.postures.used * TURN_S + this.things.used * FETCH_S;
+    return [this.seconds + ways + shakes * RELEASE_S, visits];
   }
 }
 const CLOSE = 1e-7;
+const RELEASE_S = SHAKE_S;
+
+/** Where the slices of each want end, in seconds, and what a second in them is worth. */
+function slicesOf(wants: Structure['wants']): Index['worths'] {
+  const slices = SLICES.length;
+  const [ends, slopes] = [new Float64Array(wants.length * slices), new Float64Array(wants.length * slices)];
+  wants.forEach(({ want: { targetS, points } }, want) => {
+    let end = 0;
+    SLICES.forEach(({ share, worth }, slice) => {
+      end += share * targetS;
+      ends[want * slices + slice] = end;
+      slopes[want * slices + slice] = (points * worth) / (share * targetS);
+    });
+  });
+  return { ends, slopes, slices };
+}
 
 /** What a candidate brings, by the places where it is counted. */
 interface Mine {
@@ -155,6 +229,7 @@ interface Mine {
 }
 interface Index {
   readonly of: readonly Mine[];
+  readonly worths: { readonly ends: Float64Array; readonly slopes: Float64Array; readonly slices: number };
   readonly stations: number;
   readonly postures: number;
   readonly things: number;
@@ -211,5 +286,11 @@ function indexed({ candidates, own, wants, sums, answered, pairs, releases }: St
     for (const at of asking) mine(at).asks.push(k);
     for (const at of answers) mine(at).answers.push(k);
   });
-  return { of, stations: stations.known.size, postures: postures.known.size, things: things.known.size };
+  return {
+    of,
+    worths: slicesOf(wants),
+    stations: stations.known.size,
+    postures: postures.known.size,
+    things: things.known.size,
+  };
 }

@@ -39,7 +39,12 @@ export function exchanged(structure: Structure, from: readonly number[], among: 
   return best;
 }
 
-function bestMove(structure: Structure, choice: Choice, among: readonly number[], isFixed: (at: number) => boolean): readonly number[] | null {
+function bestMove(
+  structure: Structure,
+  choice: Choice,
+  among: readonly number[],
+  isFixed: (at: number) => boolean,
+): readonly number[] | null {
   const [outs, ins]: [number[], number[]] = [[], []];
   for (const at of structure.candidates.keys()) {
     if (choice.chosen[at] && !structure.candidates[at]?.locked && !isFixed(at)) outs.push(at);

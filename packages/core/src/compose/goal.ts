@@ -52,13 +52,19 @@ export interface TrainingGoal {
 /** Finds a goal by its id. */
 export type TrainingGoalLookup = (id: string) => TrainingGoal | undefined;
 
-const fits = (such: SuchWork, { family, trains, motions }: Movement, { loading, contact, posture }: Level): boolean =>
-  (such.loadings?.includes(loading) ?? true) &&
-  (such.families?.includes(family) ?? true) &&
-  (such.contacts?.includes(contact) ?? true) &&
-  (such.postures?.includes(posture) ?? true) &&
-  (such.groups?.some((group) => trains.includes(group)) ?? true) &&
-  (such.motions?.some((motion) => motions.includes(motion)) ?? true);
+/** One of each list that is named. */
+function fits(such: SuchWork, movement: Movement, level: Level): boolean {
+  const among = <T>(list: readonly T[] | undefined, ...mine: readonly T[]) =>
+    list === undefined || mine.some((each) => list.includes(each));
+  return (
+    among(such.loadings, level.loading) &&
+    among(such.contacts, level.contact) &&
+    among(such.postures, level.posture) &&
+    among(such.families, movement.family) &&
+    among(such.groups, ...movement.trains) &&
+    among(such.motions, ...movement.motions)
+  );
+}
 
 /** Work far below what the goal asks still counts so much. Working value. */
 const LEAST_COUNTED = 0.25;

@@ -13,15 +13,26 @@ function relaxed(highs: Highs, model: Model, linear: Linear): Relaxed {
   pass(highs, model, linear, true);
   model.options.set({ output_flag: false });
   model.run();
-  if (model.getModelStatus() !== highs.constants.modelStatus.optimal) return { values: null, worth: -Infinity, bound: -Infinity, prices: [], reduced: [] };
+  if (model.getModelStatus() !== highs.constants.modelStatus.optimal)
+    return { values: null, worth: -Infinity, bound: -Infinity, prices: [], reduced: [] };
   const { colValue, colDual, rowDual } = model.getSolution();
   const worth = model.getObjectiveValue();
   return { values: [...colValue], worth, bound: worth, prices: [...rowDual], reduced: [...colDual] };
 }
 
-function solved(highs: Highs, model: Model, linear: Linear, { gap = 0, chosen, branches, progress }: SolveOptions): Solved {
+function solved(
+  highs: Highs,
+  model: Model,
+  linear: Linear,
+  { gap = 0, chosen, branches, progress }: SolveOptions,
+): Solved {
   pass(highs, model, linear, false);
-  model.options.set({ output_flag: false, random_seed: 0, mip_rel_gap: gap, ...(branches !== undefined && { mip_max_nodes: branches }) });
+  model.options.set({
+    output_flag: false,
+    random_seed: 0,
+    mip_rel_gap: gap,
+    ...(branches !== undefined && { mip_max_nodes: branches }),
+  });
   if (chosen) model.setSolution({ indices: chosen.map((_, at) => at), values: chosen.map(Number) });
   let best: readonly number[] | null = null;
   const { callbackType, modelStatus } = highs.constants;
@@ -30,7 +41,8 @@ function solved(highs: Highs, model: Model, linear: Linear, { gap = 0, chosen, b
       best = data.mip_solution ? [...data.mip_solution] : best;
     },
     [callbackType.mipInterrupt]: (event: InterruptCallbackEvent): undefined => {
-      if (!progress(event.data.mip_primal_bound ?? -Infinity, event.data.mip_dual_bound ?? Infinity, best)) event.interrupt();
+      if (!progress(event.data.mip_primal_bound ?? -Infinity, event.data.mip_dual_bound ?? Infinity, best))
+        event.interrupt();
     },
   };
   model.run(callbacks);

@@ -1,3 +1,5 @@
+import type { RuleId } from './rule-id.js';
+
 /** An unknown of a linear programme, from nothing to `most`. */
 export interface Unknown {
   readonly name: string;
@@ -10,8 +12,9 @@ export interface Unknown {
 
 /** A sum of unknowns that has to lie between two bounds. */
 export interface Row {
-  /** Which rule of composing it is, so that it can be spoken of: see `rules.ts`. */
-  readonly rule: string;
+  /** Which rule of composing it is, and of what: so that it can be spoken of (`rule-words.ts`). */
+  readonly rule: RuleId;
+  readonly about?: string;
   /** Index of an unknown and its factor; each unknown once. */
   readonly terms: readonly (readonly [unknown: number, factor: number])[];
   readonly min: number;
@@ -68,15 +71,20 @@ export class LinearWriter {
     return this.unknowns.push({ name, worth, most, whole }) - 1;
   }
 
-  row(rule: string, terms: Iterable<readonly [number, number]>, bounds: { readonly min?: number; readonly max?: number }): void {
+  row(
+    rule: RuleId,
+    terms: Iterable<readonly [number, number]>,
+    { min = -Infinity, max = Infinity }: Partial<Pick<Row, 'min' | 'max'>>,
+    about?: string,
+  ): void {
     const sums = new Map<number, number>();
     for (const [at, factor] of terms) sums.set(at, (sums.get(at) ?? 0) + factor);
     const kept = [...sums].filter(([, factor]) => factor !== 0);
-    this.rows.push({ rule, terms: kept, min: bounds.min ?? -Infinity, max: bounds.max ?? Infinity });
+    this.rows.push({ rule, terms: kept, min, max, ...(about !== undefined && { about }) });
   }
 
   /** One is there only if some of the others are. */
-  needs(rule: string, one: number, others: readonly number[]): void {
-    this.row(rule, [[one, 1], ...others.map((at) => [at, -1] as const)], { max: 0 });
+  needs(rule: RuleId, one: number, others: readonly number[], about?: string): void {
+    this.row(rule, [[one, 1], ...others.map((at) => [at, -1] as const)], { max: 0 }, about);
   }
 }

@@ -28,6 +28,7 @@ export function mended(composing: Composing, sequence: Sequence): Mended {
   return best;
 }
 
+/** A sequence with what the checks say of it. */
 export function judged(composing: Composing, { blocks, rounds }: Sequence): Mended {
   const view = viewOf(examined(composing, blocks, rounds));
   return { view, findings: findingsOf(view) };

@@ -55,7 +55,11 @@ function placeRows(programme: ProgrammeWriter, seconds: [number, number][]): [nu
   placed(so, postures.of);
   placed(at, stations.of);
   for (const thing of new Set(programme.all.flatMap(({ candidate }) => candidate.things))) {
-    programme.each('place', programme.where((candidate) => candidate.things.includes(thing)), things.of(thing));
+    programme.each(
+      'place',
+      programme.where((candidate) => candidate.things.includes(thing)),
+      things.of(thing),
+    );
   }
   const changes: [number, number][] = [...stations.unknowns.values()].map((visit) => [visit, 1]);
   PHASES.slice(1).forEach((phase, index) => {
@@ -68,7 +72,11 @@ function placeRows(programme: ProgrammeWriter, seconds: [number, number][]): [nu
       for (const name of [here, there]) {
         // What is not visited is not stayed at.
         writer.needs('place', stays, [stations.of(name)]);
-        writer.needs('place', stays, programme.where((candidate) => at(candidate) === name).map(({ y }) => y));
+        writer.needs(
+          'place',
+          stays,
+          programme.where((candidate) => at(candidate) === name).map(({ y }) => y),
+        );
       }
       shared.push([stays, 1]);
       seconds.push([stays, CHANGE_WITHIN_PLACE_S - CHANGE_OF_PLACE_S]);
@@ -85,11 +93,22 @@ function releaseRows(programme: ProgrammeWriter, seconds: [number, number][]): v
   for (const phase of PHASES) {
     const hard = programme.where((candidate) => candidate.hard && candidate.phase === phase);
     if (hard.length === 0) continue;
-    const letsGo = programme.where((candidate) => candidate.phase === phase && releases(candidate, hard.map((each) => each.candidate)));
+    const letsGo = programme.where(
+      (candidate) =>
+        candidate.phase === phase &&
+        releases(
+          candidate,
+          hard.map((each) => each.candidate),
+        ),
+    );
     for (const { y } of letsGo) programme.recorded.releases[y] = true;
     const shakes = programme.writer.unknown(`shakes in ${phase}`, { most: hard.length });
     seconds.push([shakes, SHAKE_S]);
-    programme.writer.row('no-release', [...programme.count(hard), ...letsGo.map(({ y }) => [y, -1] as const), [shakes, -1]], { max: 0 });
+    programme.writer.row(
+      'no-release',
+      [...programme.count(hard), ...letsGo.map(({ y }) => [y, -1] as const), [shakes, -1]],
+      { max: 0 },
+    );
   }
 }
 
@@ -98,4 +117,6 @@ const releases = ({ hard, free, movement }: Candidate, hardOnes: readonly Candid
   !hard &&
   (free ||
     movement.family === 'settle' ||
-    hardOnes.some(({ movement: { trains } }) => trains.some((group) => movement.trains.some((mine) => oppositeGroup(mine) === group))));
+    hardOnes.some(({ movement: { trains } }) =>
+      trains.some((group) => movement.trains.some((mine) => oppositeGroup(mine) === group)),
+    ));

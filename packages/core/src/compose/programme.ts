@@ -20,7 +20,11 @@ export interface Programme {
  * returns, within the minutes and every rule that a composition keeps.
  * @param minutes that there are; fewer where what was composed turned out longer than it was taken to be
  */
-export function programmeOf(composing: Composing, candidates: readonly Candidate[], minutes = composing.minutes): Programme {
+export function programmeOf(
+  composing: Composing,
+  candidates: readonly Candidate[],
+  minutes = composing.minutes,
+): Programme {
   const own = candidates.map((candidate) => ownWorth(candidate, composing));
   const programme = new ProgrammeWriter(composing, minutes, candidates, own);
   const wants = wantRows(programme);
@@ -40,7 +44,11 @@ function wantRows(programme: ProgrammeWriter): Structure['wants'] {
       return writer.unknown(`want ${index}, slice ${at}`, { worth: (want.points * worth) / most, most });
     });
     const given = programme.sum((candidate) => counted(candidate, index, want));
-    writer.row('want', [...slices.map((slice) => [slice, 1] as const), ...given.map(([y, seconds]) => [y, -seconds] as const)], { max: 0 });
+    writer.row(
+      'want',
+      [...slices.map((slice) => [slice, 1] as const), ...given.map(([y, seconds]) => [y, -seconds] as const)],
+      { max: 0 },
+    );
     return { want, counted: given.map(([, seconds]) => seconds) };
   });
 }

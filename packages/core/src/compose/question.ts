@@ -41,6 +41,7 @@ export interface Composing extends ComposeQuestion {
   readonly frame: Sequence;
 }
 
+/** A question with what follows from it at once. */
 export function composingOf(question: ComposeQuestion): Composing {
   const { goal, minutes, method, person, pacing = USUAL_PACING } = question;
   const frame = {
@@ -55,7 +56,11 @@ export function composingOf(question: ComposeQuestion): Composing {
 }
 
 /** A sequence with some blocks, as it is examined. */
-export const examined = (composing: Composing, blocks: readonly Block[], rounds?: readonly Round[]): SessionQuestion => ({
+export const examined = (
+  composing: Composing,
+  blocks: readonly Block[],
+  rounds?: readonly Round[],
+): SessionQuestion => ({
   sequence: { ...composing.frame, blocks: [...blocks], ...(rounds?.length && { rounds: [...rounds] }) },
   lookup: composing.lookup,
   shelf: composing.shelf,

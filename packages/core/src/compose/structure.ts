@@ -1,4 +1,5 @@
 import type { Candidate } from './candidate.js';
+import type { RuleId } from './rule-id.js';
 import type { WantWorth } from './worth.js';
 
 /** Amounts of some candidates, by their index. */
@@ -6,7 +7,8 @@ export type Amounts = readonly (readonly [index: number, amount: number])[];
 
 /** A sum over the chosen that has to lie between bounds. */
 export interface Sum {
-  readonly rule: string;
+  readonly rule: RuleId;
+  readonly about?: string;
   readonly amounts: Amounts;
   readonly min: number;
   readonly max: number;
@@ -14,13 +16,16 @@ export interface Sum {
 
 /** Whoever asks is chosen only with at least one that answers. */
 export interface Answered {
-  readonly rule: string;
+  readonly rule: RuleId;
+  /** What asks, and what answers it, in words. */
+  readonly about: string;
   readonly asking: readonly number[];
   readonly answers: readonly number[];
 }
 
 /** Two sums that stay within a ratio, or are too small together to compare. */
 export interface Pair {
+  readonly about: string;
   readonly first: Amounts;
   readonly second: Amounts;
   readonly band: number;

@@ -63,8 +63,10 @@ export interface Excluded {
 /** What somebody has never done begins no harder than this, by the effort policy of the method. */
 const FIRST_TIME: Record<Method['effort'], number> = {
   gentle: working('First time, gentle', 40, '% of maximum', 'the top of the gentle band', [30, 45]).value,
-  medium: working('First time, medium', 55, '% of maximum', 'inside the medium band, with room to grow', [45, 60]).value,
-  maximal: working('First time, maximal', 70, '% of maximum', 'hard, and yet not what one has never tried', [60, 80]).value,
+  medium: working('First time, medium', 55, '% of maximum', 'inside the medium band, with room to grow', [45, 60])
+    .value,
+  maximal: working('First time, maximal', 70, '% of maximum', 'hard, and yet not what one has never tried', [60, 80])
+    .value,
 };
 /** A level is proposed to whom it holds for in at least so many of ten. */
 const LIKELY = working('Likely enough to propose', 0.7, 'chance', 'of ten people like this, seven carry it to its end', [0.6, 0.85]).value; // prettier-ignore
@@ -112,6 +114,7 @@ export function suiting(composing: Composing, movement: Movement): Suits {
   }
 }
 
+/** A block of a movement under its own id, as it is examined by itself. */
 export const blockOf = (movement: Movement, level: Level, dose: Dose, phase: Phase): Block => ({
   id: movement.id,
   phase,
@@ -131,14 +134,23 @@ const COMES_AFTER: Partial<Record<Posture, readonly Posture[]>> = {
 /** Postures in which somebody has done anything. */
 function posturesDone({ past, lookup }: Composing): ReadonlySet<Posture> {
   const forms = past.flatMap((session) => session.forms);
-  return new Set(forms.flatMap(({ movementId, levelId }) => lookup(movementId)?.ladder.find(({ id }) => id === levelId)?.posture ?? []));
+  return new Set(
+    forms.flatMap(
+      ({ movementId, levelId }) => lookup(movementId)?.ladder.find(({ id }) => id === levelId)?.posture ?? [],
+    ),
+  );
 }
 
 /** Rungs of a ladder with which somebody begins whose strength nobody has measured, and somebody whose strength is known. */
 const FIRST_RUNGS = { unknown: 2, known: 4 } as const;
 
 /** What somebody has not done before: the hardest level that is not too hard to begin with; of what does not load the hand, the gentlest. */
-function byEffort(composing: Composing, { ladder }: Movement, open: readonly Level[], dosed: (level: Level) => Dose): Level | undefined {
+function byEffort(
+  composing: Composing,
+  { ladder }: Movement,
+  open: readonly Level[],
+  dosed: (level: Level) => Dose,
+): Level | undefined {
   const { method, person } = composing;
   const [gentlest] = open;
   if (!gentlest || gentlest.loading === 'unloaded' || gentlest.loading === 'assisted') return gentlest;
@@ -148,7 +160,9 @@ function byEffort(composing: Composing, { ladder }: Movement, open: readonly Lev
     const form = formOf(person, level, dosed(level));
     if (!form || effortOf(form.demand) > most) return false;
     if (COMES_AFTER[level.posture]?.every((posture) => !done.has(posture))) return false;
-    const hardest = [form.demand.left.efforts[0], form.demand.right.efforts[0]].filter((effort) => effort !== undefined);
+    const hardest = [form.demand.left.efforts[0], form.demand.right.efforts[0]].filter(
+      (effort) => effort !== undefined,
+    );
     return ladder.indexOf(level) < (hardest.every(isKnown) ? FIRST_RUNGS.known : FIRST_RUNGS.unknown);
   });
 }

@@ -2,6 +2,7 @@ import { groupedBy } from '../vocabulary/lists.js';
 import { MAIN_DIRECTIONS } from '../effort/coverage.js';
 import { WHOLE_FROM_BLOCKS } from '../rules/checks/whole.js';
 import { LITTLE_SIDE_SHARE } from '../rules/checks/little-side-forgotten.js';
+import { FAMILIES } from '../model/movement.js';
 import { CORNERS } from '../vocabulary/motions.js';
 import { DIGITS } from '../vocabulary/digits.js';
 import { working } from '../vocabulary/constant.js';
@@ -9,7 +10,13 @@ import type { Candidate } from './candidate.js';
 import type { ProgrammeWriter } from './programme-writer.js';
 
 /** From so many minutes on a session is composed as a whole; a shorter one is a piece of a day. */
-const WHOLE_FROM_MIN = working('Composed as a whole from', 7, 'min', 'six blocks of a minute, with the way to them', [6, 10]).value;
+const WHOLE_FROM_MIN = working(
+  'Composed as a whole from',
+  7,
+  'min',
+  'six blocks of a minute, with the way to them',
+  [6, 10],
+).value;
 /** Minutes for which a family gives one movement. */
 const MINUTES_OF_A_FAMILY = 5;
 const FEWEST_OF_A_FAMILY = 2;
@@ -24,26 +31,45 @@ export function wholeRows(programme: ProgrammeWriter): void {
   const { composing, minutes } = programme;
   const { method, past } = composing;
   programme.oneOfEach();
-  for (const { y } of programme.where(({ locked }) => locked === true)) programme.limit('locked', [[y, 1]], { min: 1 });
+  for (const { y, candidate } of programme.where(({ locked }) => locked === true))
+    programme.limit('locked', [[y, 1]], { min: 1 }, candidate.movement.name);
   const most = Math.max(FEWEST_OF_A_FAMILY, Math.ceil(minutes / MINUTES_OF_A_FAMILY));
   const free = programme.where(({ locked, extra }) => !locked && !extra);
-  for (const mine of groupedBy(free, ({ candidate }) => candidate.movement.family).values()) {
-    programme.limit('family', programme.count(mine), { max: most });
+  for (const [family, mine] of groupedBy(free, ({ candidate }) => candidate.movement.family)) {
+    programme.limit('family', programme.count(mine), { max: most }, FAMILIES[family].toLowerCase());
   }
   if (minutes < WHOLE_FROM_MIN) {
     programme.limit('piece-of-a-day', programme.count(programme.all), { max: WHOLE_FROM_BLOCKS - 1 });
     return;
   }
-  for (const direction of MAIN_DIRECTIONS) programme.once('direction-unvisited', ({ directions }) => directions.includes(direction));
-  if (method.asksCorners) for (const corner of CORNERS) programme.once('corner-unvisited', ({ movement }) => movement.corners.includes(corner));
+  for (const direction of MAIN_DIRECTIONS)
+    programme.once('direction-unvisited', ({ directions }) => directions.includes(direction), direction);
+  if (method.asksCorners)
+    for (const corner of CORNERS)
+      programme.once('corner-unvisited', ({ movement }) => movement.corners.includes(corner), corner);
   programme.once('thumb-forgotten', ({ movement }) => movement.trains.includes('thumb muscles'));
   for (const digit of ['ring', 'little'] as const) {
     const all = ({ digitS }: Candidate) => DIGITS.reduce((sum, each) => sum + (digitS[each] ?? 0), 0);
-    programme.limit('little-side-forgotten', programme.sum((each) => (each.digitS[digit] ?? 0) - LITTLE_SIDE_SHARE * MARGIN * all(each)), { min: 0 });
+    programme.limit(
+      'little-side-forgotten',
+      programme.sum((each) => (each.digitS[digit] ?? 0) - LITTLE_SIDE_SHARE * MARGIN * all(each)),
+      { min: 0 },
+      `${digit} finger`,
+    );
   }
   const last = past.at(-1)?.movementIds ?? [];
   if (past.length < 2) return;
   const stays = ({ movement }: Candidate) => last.includes(movement.id);
-  if (method.variety === 'same') programme.limit('variety', programme.sum((each) => (stays(each) ? 1 - STAYS : -STAYS)), { min: 0 });
-  else programme.limit('variety', programme.sum((each) => (stays(each) ? 1 - ROTATES : -ROTATES)), { max: 0 });
+  if (method.variety === 'same')
+    programme.limit(
+      'variety',
+      programme.sum((each) => (stays(each) ? 1 - STAYS : -STAYS)),
+      { min: 0 },
+    );
+  else
+    programme.limit(
+      'variety',
+      programme.sum((each) => (stays(each) ? 1 - ROTATES : -ROTATES)),
+      { max: 0 },
+    );
 }

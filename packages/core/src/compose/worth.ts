@@ -37,7 +37,10 @@ export interface WantWorth {
 export function wantWorths({ goal, minutes }: Pick<Composing, 'goal' | 'minutes'>): WantWorth[] {
   const weights = goal.wants.reduce((sum, { weight }) => sum + weight, 0);
   const targets = targetsS(goal, minutes);
-  return goal.wants.map(({ weight }, index) => ({ targetS: targets[index] ?? 0, points: (ALL_WANTED * weight) / weights }));
+  return goal.wants.map(({ weight }, index) => ({
+    targetS: targets[index] ?? 0,
+    points: (ALL_WANTED * weight) / weights,
+  }));
 }
 
 /** Seconds of a candidate that count toward a want: no movement fills it alone. */
@@ -66,7 +69,10 @@ export function worthOfSeconds(seconds: number, { targetS, points }: WantWorth):
 /** What a choice is worth altogether: the same sum that the programme maximises. */
 export function worthOf(chosen: readonly Candidate[], composing: Composing): number {
   const wants = wantWorths(composing).map((want, index) =>
-    worthOfSeconds(chosen.reduce((sum, each) => sum + counted(each, index, want), 0), want),
+    worthOfSeconds(
+      chosen.reduce((sum, each) => sum + counted(each, index, want), 0),
+      want,
+    ),
   );
   return [...wants, ...chosen.map((each) => ownWorth(each, composing))].reduce((sum, worth) => sum + worth, 0);
 }

@@ -52,10 +52,5 @@ export const antagonistUnanswered: Check = {
   severity: 'mend',
   why: 'A strengthened muscle is then stretched, or its opposite worked.',
   source: PRACTICE,
-  find: (view) =>
-    unanswered(
-      view,
-      ANSWERED_GROUPS,
-      ({ level }) => level.loading === 'resisted',
-    ),
+  find: (view) => unanswered(view, ANSWERED_GROUPS, ({ level }) => level.loading === 'resisted'),
 };

@@ -26,7 +26,12 @@ const ANYWHERE: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'
 type ForWhom = Pick<SessionView, 'athlete' | 'person' | 'method'>;
 
 /** What a level needs that is not at hand. */
-export const missingFor = ({ athlete }: Pick<ForWhom, 'athlete'>, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
+export const missingFor = (
+  { athlete }: Pick<ForWhom, 'athlete'>,
+  movement: Movement,
+  level: Level,
+  dose?: Dose,
+): Equipment[] =>
   athlete ? equipmentFor(movement, level, dose).filter((thing) => !athlete.equipment.includes(thing)) : [];
 
 /** What a level needs that is not there to be proposed with: not at hand, or not to be found in any room where nobody said what there is. */

@@ -1,0 +1,40 @@
+import { expect, test } from '@jest/globals';
+import { viewOf } from '../effort/session-view.js';
+import { applyEdits } from '../model/edits.js';
+import { findingsOf } from '../rules/checks/index.js';
+import { alternativesFor } from './alternatives.js';
+import { compose, isComposed } from './compose.js';
+import { asked, solver } from './composing.fixture.js';
+import { composingOf, examined } from './question.js';
+
+const question = asked('racket-arm', 'woven-into-practice');
+const composed = compose(question, solver, () => false);
+if (!isComposed(composed)) throw new Error('Nothing was composed.');
+const { sequence } = composed;
+
+test('five others for a block, the best first, none of which is in the sequence or raises a finding', () => {
+  const at = sequence.blocks.find(({ phase }) => phase === 'prepare')!;
+  const others = alternativesFor(question, sequence, at.id);
+  expect(others).toHaveLength(5);
+  expect(others.map(({ points }) => points)).toEqual(others.map(({ points }) => points).sort((a, b) => b - a));
+  for (const { edits, candidate } of others) {
+    expect(sequence.blocks.map(({ movementId }) => movementId)).not.toContain(candidate.movement.id);
+    const { blocks } = applyEdits(sequence, edits);
+    expect(findingsOf(viewOf(examined(composingOf(question), blocks)))).toEqual([]);
+  }
+});
+
+test('what changes is said with its numbers', () => {
+  const strong = sequence.blocks.find(({ phase }) => phase === 'strength')!;
+  for (const { text } of alternativesFor(question, sequence, strong.id))
+    expect(text).toMatch(/ (more|less) for .*; |as much for the goal; /);
+});
+
+test('made shorter it keeps to its own movements', () => {
+  const ids = sequence.blocks.map(({ movementId }) => movementId);
+  const own = question.shelf.filter(({ id }) => ids.includes(id));
+  const shorter = compose({ ...question, minutes: 12, shelf: own, keep: ids }, solver, () => false);
+  if (!isComposed(shorter)) throw new Error('Nothing was left.');
+  expect(shorter.sequence.blocks.every(({ movementId }) => ids.includes(movementId))).toBe(true);
+  expect(shorter.sequence.blocks.length).toBeGreaterThan(ids.length / 2);
+});

@@ -1,0 +1,53 @@
+import { expect, test } from '@jest/globals';
+import { PHASES } from '../vocabulary/phases.js';
+import { arranged } from './arrange.js';
+import { candidatesFor } from './candidates.js';
+import { asked } from './composing.fixture.js';
+import { composingOf } from './question.js';
+
+const composing = composingOf(asked('grip-endurance', 'grip-and-iron'));
+const { candidates } = candidatesFor(composing);
+const every = (step: number) => candidates.filter((_, index) => index % step === 0);
+
+test('nothing is lost, phases follow each other, and what is free comes before what bears', () => {
+  const chosen = every(7);
+  const order = arranged(chosen, composing.method);
+  expect(order.map(({ key }) => key).sort()).toEqual(chosen.map(({ key }) => key).sort());
+  expect(order.map(({ phase }) => PHASES.indexOf(phase))).toEqual(
+    order.map(({ phase }) => PHASES.indexOf(phase)).sort(),
+  );
+  const warmUp = order.filter(({ phase }) => phase === 'range').map(({ free }) => free);
+  expect(warmUp.lastIndexOf(true)).toBeLessThan(warmUp.indexOf(false));
+});
+
+test('a phase goes to each place once, beginning where one is', () => {
+  const order = arranged(
+    every(5).filter(({ phase }) => phase === 'load' || phase === 'skill'),
+    { stretching: 'short before, long after' },
+  );
+  for (const phase of ['load', 'skill'] as const) {
+    const stations = order.filter((each) => each.phase === phase).map(({ station }) => station);
+    const visits = stations.filter((station, index) => station !== stations[index - 1]);
+    expect(visits).toEqual([...new Set(visits)]);
+  }
+});
+
+test('where the method stretches after strength, the stretch stands behind what it is of', () => {
+  const stretch = candidates.find(({ phase, level }) => phase === 'strength' && level.load.kind === 'stretch')!;
+  const worked = candidates.find(
+    ({ phase, effortPercent, level, movement }) =>
+      phase === 'strength' &&
+      level.load.kind !== 'stretch' &&
+      effortPercent > 30 &&
+      movement.trains.some((group) => stretch.movement.trains.includes(group)),
+  )!;
+  // Another stretch would be a stretch of its own: this one is work of other muscles.
+  const other = candidates.find(
+    ({ phase, movement, level }) =>
+      level.load.kind !== 'stretch' &&
+      phase === 'strength' &&
+      !movement.trains.some((group) => stretch.movement.trains.includes(group)),
+  )!;
+  const keys = (list: readonly { key: string }[]) => list.map(({ key }) => key);
+  expect(keys(arranged([stretch, worked, other], composing.method))).toEqual(keys([other, worked, stretch]));
+});

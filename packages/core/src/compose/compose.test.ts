@@ -1,0 +1,139 @@
+import { describe, expect, test } from '@jest/globals';
+import { shippedMovement, TRAINING_GOALS } from '../library/index.js';
+import { parseDose } from '../model/dose-shorthand.js';
+import { findLevel, usualWay } from '../model/movement.js';
+import type { Block } from '../model/sequence.js';
+import { compileTimeline } from '../timeline/compile-timeline.js';
+import { must } from '../vocabulary/lists.js';
+import { EQUIPMENT, PLACE_OF } from '../vocabulary/places.js';
+import { compose, type Composed, GAP_PERCENT, isComposed } from './compose.js';
+import { asked, solver } from './composing.fixture.js';
+import type { ComposeQuestion } from './question.js';
+
+/** The first answer only: what a coach sees at once. */
+function atOnce(question: ComposeQuestion): Composed {
+  const answer = compose(question, solver, () => false);
+  if (!isComposed(answer)) throw new Error(`Nothing was composed: ${JSON.stringify(answer.giveUp)}`);
+  return answer;
+}
+const minutesOf = ({ sequence }: Composed) => compileTimeline(sequence, shippedMovement).durationMs / 60_000;
+const textOf = ({ findings }: Composed) => findings.map(({ check, text }) => `${check.id}: ${text}`);
+const levels = ({ sequence }: Composed) =>
+  sequence.blocks.map(({ movementId, levelId }) =>
+    must(findLevel(must(shippedMovement(movementId), 'a movement'), levelId), 'a level'),
+  );
+const block = (
+  id: string,
+  movementId: string,
+  levelId: string,
+  dose: string,
+  phase: Block['phase'] = 'strength',
+): Block => ({
+  id,
+  phase,
+  movementId,
+  levelId,
+  dose: parseDose(dose, usualWay(must(shippedMovement(movementId), 'a movement'))),
+});
+
+describe('what is composed keeps the minutes and every check', () => {
+  const methods = ['daily-range', 'floor-loading', 'grip-and-iron', 'careful-return', 'woven-into-practice'] as const;
+  test.each(
+    TRAINING_GOALS.map(({ id }, index) => [id, methods[index % methods.length] as (typeof methods)[number]] as const),
+  )('%s by %s', (goalId, methodId) => {
+    const composed = atOnce(asked(goalId, methodId));
+    expect(textOf(composed)).toEqual([]);
+    expect(minutesOf(composed)).toBeLessThanOrEqual(20);
+    expect(minutesOf(composed)).toBeGreaterThan(17);
+    expect(composed.worth).toBeLessThanOrEqual(composed.bound);
+  });
+
+  test.each([3, 6, 12, 45])('in %i minutes', (minutes) => {
+    const composed = atOnce(asked('mixed-class', 'daily-range', { minutes }));
+    expect(textOf(composed)).toEqual([]);
+    expect(minutesOf(composed)).toBeLessThanOrEqual(minutes);
+  });
+});
+
+test('it goes on until nothing can be better by more than the gap, and says the same when asked again', () => {
+  const gaps: number[] = [];
+  const question = asked('throwing-hand', 'woven-into-practice');
+  const answer = compose(question, solver, ({ gapPercent }) => gaps.push(gapPercent) > 0);
+  if (!isComposed(answer)) throw new Error('Nothing was composed.');
+  expect(answer.gapPercent).toBeLessThanOrEqual(GAP_PERCENT);
+  expect(gaps).toEqual([...gaps].sort((a, b) => b - a));
+  const again = compose(asked('throwing-hand', 'woven-into-practice'), solver);
+  expect(isComposed(again) && again.sequence).toEqual(answer.sequence);
+});
+
+test('who is not cleared is given what does not load the hand, and told why', () => {
+  const athlete = { cautions: [{ caution: 'numbness' as const, hand: 'both' as const }], equipment: EQUIPMENT };
+  const composed = atOnce(asked('handstand-load', 'careful-return', { athlete, minutes: 8 }));
+  expect(levels(composed).map(({ loading }) => loading)).toEqual(levels(composed).map(() => 'unloaded'));
+  expect(composed.notes.join()).toContain('no loading until');
+  expect(composed.excluded.find(({ movementId }) => movementId === 'bearing.palm-support')?.why).toContain(
+    'Numbness or tingling',
+  );
+});
+
+test('where nobody can be, nothing is done; and there is nothing that needs what is not there', () => {
+  const composed = atOnce(
+    asked('handstand-load', 'floor-loading', {
+      athlete: { cautions: [], equipment: ['towel'] },
+      notAt: ['floor', 'wall', 'bar'],
+    }),
+  );
+  for (const { posture, equipment } of levels(composed)) {
+    expect(['seated', 'standing']).toContain(PLACE_OF[posture]);
+    expect(equipment.filter((thing) => thing !== 'towel')).toEqual([]);
+  }
+  expect(composed.excluded.map(({ why }) => why)).toContain('Wrist roller, flexors: there is no wrist roller here.');
+});
+
+test('nobody begins with a handstand that never stood on their hands', () => {
+  for (const methodId of ['floor-loading', 'careful-return'] as const) {
+    const postures = levels(atOnce(asked('handstand-load', methodId))).map(({ posture }) => posture);
+    expect(postures).not.toContain('wall handstand');
+    expect(postures).not.toContain('handstand');
+  }
+});
+
+test('what is locked stays as it is, in its rounds', () => {
+  const locked = [
+    block('curl', 'weight.reverse-curl', 'light', '1x8 rest0'),
+    block('squeeze', 'grip.ball-squeeze', 'soft', '1x8 rest0'),
+  ];
+  const rounds = [{ id: 'round-1', blockIds: ['curl', 'squeeze'], times: 3, restS: 45 }];
+  const composed = atOnce(asked('racket-arm', 'daily-range', { locked, rounds }));
+  expect(composed.sequence.rounds).toEqual(rounds);
+  for (const each of locked) expect(composed.sequence.blocks).toContainEqual(each);
+  expect(composed.sequence.blocks.filter(({ movementId }) => movementId === 'weight.reverse-curl')).toHaveLength(1);
+});
+
+test('what cannot be had together says what would have to give way', () => {
+  const locked = [1, 2, 3].map((index) =>
+    block(`hold-${index}`, 'bearing.palm-support', 'all-fours', '3x40s rest60', 'load'),
+  );
+  const answer = compose(asked('handstand-load', 'floor-loading', { minutes: 4, locked }), solver);
+  expect(isComposed(answer)).toBe(false);
+  if (!isComposed(answer))
+    expect(answer.giveUp.map(({ text }) => text)).toContainEqual(expect.stringMatching(/min more are needed/));
+});
+
+test('a wrist that does not reach what the goal asks is told of, and is taken no further than it reaches', () => {
+  const stiff = asked('elbow-lever-range', 'daily-range').person;
+  const reach = { 'wrist extension': 62 };
+  const composed = atOnce(
+    asked('elbow-lever-range', 'daily-range', { person: { ...stiff, rangeDeg: { left: reach, right: reach } } }),
+  );
+  expect(composed.notes).toContainEqual(expect.stringContaining('90° of extension; the left reaches 62°'));
+  expect(textOf(composed)).toEqual([]);
+});
+
+test('each block has its reason, and what binds is named', () => {
+  const composed = atOnce(asked('handstand-load', 'floor-loading'));
+  const reasons = composed.reasons();
+  expect(reasons.map(({ blockId }) => blockId)).toEqual(composed.sequence.blocks.map(({ id }) => id));
+  for (const { text } of reasons) expect(text).toMatch(/ of \d+ s for |Only by it|Room was left/);
+  expect(composed.binding[0]?.text).toMatch(/^The minutes: a tenth more room would be worth \d\.\d points of 100\.$/);
+});

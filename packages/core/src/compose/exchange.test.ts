@@ -1,0 +1,76 @@
+import { expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { candidatesFor } from './candidates.js';
+import { Choice } from './choice.js';
+import { asked, solver } from './composing.fixture.js';
+import { exchanged } from './exchange.js';
+import { programmeOf } from './programme.js';
+import { composingOf } from './question.js';
+import { worthOf } from './worth.js';
+
+const composing = composingOf(asked('racket-arm', 'daily-range'));
+const { candidates } = candidatesFor(composing);
+const { linear, structure } = programmeOf(composing, candidates);
+const some = fc.uniqueArray(fc.nat(candidates.length - 1), { minLength: 1, maxLength: 24 });
+
+test('a choice knows its worth, however it came about', () => {
+  fc.assert(
+    fc.property(some, some, (mine, others) => {
+      const choice = Choice.of(structure, [...mine, ...others, ...others]);
+      const chosen = mine.map((at) => candidates[at]!);
+      expect(choice.worth()).toBeCloseTo(worthOf(chosen, composing), 9);
+      expect(choice.broken()).toBeCloseTo(Choice.of(structure, mine).broken(), 6);
+    }),
+    { numRuns: 100, seed: 7 },
+  );
+});
+
+test('a choice keeps the rules exactly when the programme allows it, and is worth as much in it', () => {
+  const near = exchanged(structure, [], [...candidates.keys()])!;
+  const settled = (chosen: readonly number[]) => {
+    const mine = new Set(chosen);
+    const fixed = candidates.map((_, at) => ({
+      rule: 'locked' as const,
+      terms: [[at, 1] as const],
+      min: mine.has(at) ? 1 : 0,
+      max: mine.has(at) ? 1 : 0,
+    }));
+    return solver.solve({ unknowns: linear.unknowns, rows: [...linear.rows, ...fixed] });
+  };
+  const sound = settled(near.chosen);
+  expect(sound.worth).toBeCloseTo(near.worth, 5);
+  fc.assert(
+    // Choices near a sound one: some keep the rules, some break one.
+    fc.property(
+      fc.uniqueArray(fc.nat(candidates.length - 1), { maxLength: 2 }),
+      fc.uniqueArray(fc.constantFrom(...near.chosen), { maxLength: 2 }),
+      (more, less) => {
+        const chosen = [...new Set([...near.chosen, ...more])].filter((at) => !less.includes(at));
+        const choice = Choice.of(structure, chosen);
+        const { values, worth } = settled(chosen);
+        expect(choice.broken() === 0).toBe(values !== null);
+        if (values) expect(choice.worth()).toBeCloseTo(worth, 5);
+      },
+    ),
+    { numRuns: 60, seed: 11 },
+  );
+});
+
+test('exchanging is never worse than taking what brings most, one after the other', () => {
+  const greedy = Choice.of(structure);
+  for (;;) {
+    const before = greedy.worth() - greedy.broken();
+    const gains = candidates.map((_, at) => {
+      if (greedy.chosen[at]) return -Infinity;
+      greedy.toggle(at);
+      const gain = greedy.worth() - greedy.broken() - before;
+      greedy.toggle(at);
+      return gain;
+    });
+    const most = Math.max(...gains);
+    if (most <= 1e-9) break;
+    greedy.toggle(gains.indexOf(most));
+  }
+  const near = exchanged(structure, [], [...candidates.keys()])!;
+  expect(near.worth).toBeGreaterThanOrEqual(greedy.worth() - greedy.broken() - 1e-9);
+});

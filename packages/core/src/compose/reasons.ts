@@ -1,0 +1,126 @@
+import { blockChances } from '../effort/chances.js';
+import { peopleWords } from '../effort/doubt.js';
+import { HARD_PERCENT } from '../effort/past.js';
+import type { SessionView } from '../effort/session-view.js';
+import { advicesOf } from '../rules/clearance.js';
+import { lastForm } from '../rules/remembered.js';
+import { dayWords } from '../vocabulary/days.js';
+import { HANDS } from '../vocabulary/hands.js';
+import { itemAt } from '../vocabulary/lists.js';
+import { capital } from '../vocabulary/text.js';
+import type { Candidate } from './candidate.js';
+import { Choice } from './choice.js';
+import type { Relaxed } from './linear.js';
+import { type Programme, programmeOf } from './programme.js';
+import type { Composing } from './question.js';
+import { FIXED_RULES, ruleWords, type Said } from './rule-words.js';
+import { wantWorths } from './worth.js';
+
+/** Why a block is in a composition. */
+export interface Reason {
+  readonly blockId: string;
+  /** Sentences: what it gives to the goal, which rule it keeps, and why at this level. */
+  readonly text: string;
+}
+
+/** Why each block is there. @param chosen the blocks of the view, as candidates */
+export function reasonsFor(composing: Composing, view: SessionView, chosen: readonly Candidate[]): Reason[] {
+  const { structure } = programmeOf(composing, chosen);
+  const choice = Choice.of(structure, chosen.keys());
+  const chances = blockChances(view.chances());
+  return view.blocks.map(({ block }, index) => {
+    const candidate = itemAt(chosen, index);
+    const broken: Said[] = [];
+    choice.toggle(index);
+    choice.broken(broken);
+    choice.toggle(index);
+    const gives = giving(composing, candidate);
+    const keeps = [...new Set(broken.map(ruleWords))];
+    const why = [
+      gives && `${capital(gives)}.`,
+      keeps.length > 0 && `Only by it: ${keeps.join('; ')}.`,
+      !gives && keeps.length === 0 && 'Room was left for it.',
+      levelWords(composing, candidate, chances.get(block.id)),
+    ].filter((each) => typeof each === 'string' && each !== '');
+    return { blockId: block.id, text: why.join(' ') };
+  });
+}
+
+function giving(composing: Composing, { gives }: Candidate): string {
+  const { wants } = composing.goal;
+  const worths = wantWorths(composing);
+  return gives
+    .map((seconds, index) => ({ seconds, want: itemAt(wants, index), targetS: itemAt(worths, index).targetS }))
+    .filter(({ seconds }) => seconds >= 1)
+    .sort((a, b) => b.seconds / b.targetS - a.seconds / a.targetS)
+    .map(({ seconds, want, targetS }) => `${seconds.toFixed(0)} of ${targetS.toFixed(0)} s for ${want.words}`)
+    .join(', ');
+}
+
+/** Why at this level: as it was done last, or what it asks of somebody who begins with it. */
+function levelWords({ past, lookup }: Composing, { movement, level, effortPercent }: Candidate, chance = 1): string {
+  const last = lastForm(past, movement.id);
+  const name = level.name.toLowerCase();
+  if (last) {
+    const then =
+      lookup(movement.id)
+        ?.ladder.find(({ id }) => id === last.levelId)
+        ?.name.toLowerCase() ?? last.levelId;
+    const day = dayWords(last.endedAt.slice(0, 10));
+    return last.levelId === level.id ? `“${level.name}” as on ${day}.` : `“${level.name}”; on ${day} it was “${then}”.`;
+  }
+  if (effortPercent < 10) return `New: begun with “${name}”.`;
+  const likely = chance < 0.95 ? `, held by ${peopleWords(chance)}` : '';
+  const hard = effortPercent >= HARD_PERCENT ? ', which is hard' : '';
+  return `New: begun with “${name}”, ${effortPercent.toFixed(0)} % effort${likely}${hard}.`;
+}
+
+/** Something that keeps a composition from being better, and how much. */
+export interface Binding {
+  readonly rule: string;
+  readonly text: string;
+  /** Points of a hundred that a tenth more room would bring. */
+  readonly points: number;
+}
+
+const MOST_BINDINGS = 4;
+const WORTH_TELLING = 0.05;
+const TENTH = 0.1;
+
+/** What binds: by the prices of the relaxation, what a tenth more of each rule’s room would bring. */
+export function bindingOf({ linear }: Pick<Programme, 'linear'>, { prices }: Pick<Relaxed, 'prices'>): Binding[] {
+  const byWords = new Map<string, Binding>();
+  linear.rows.forEach((row, index) => {
+    if (FIXED_RULES.includes(row.rule)) return;
+    const room = Number.isFinite(row.max) ? row.max : row.min;
+    const points = Math.abs((prices[index] ?? 0) * TENTH * Math.max(1, Math.abs(room)));
+    const words = ruleWords(row);
+    const before = byWords.get(words);
+    byWords.set(words, { rule: row.rule, text: words, points: points + (before?.points ?? 0) });
+  });
+  return [...byWords.values()]
+    .filter(({ points }) => points >= WORTH_TELLING)
+    .sort((a, b) => b.points - a.points)
+    .slice(0, MOST_BINDINGS)
+    .map(({ text, points, rule }) => ({
+      rule,
+      points,
+      text: `${capital(text)}: a tenth more room would be worth ${points.toFixed(1)} points of 100.`,
+    }));
+}
+
+/** What is to be known before any of it: what keeps hands off, and what of the goal lies beyond where somebody’s wrists reach. */
+export function notesFor({ goal, person, athlete }: Composing): string[] {
+  const advices = advicesOf(athlete?.cautions ?? []).filter(({ forbids }) => forbids);
+  const asked = goal.wants.flatMap(({ asks }) => asks?.extensionDeg ?? []);
+  const most = Math.max(0, ...asked);
+  const beyond = HANDS.flatMap((hand) => {
+    const range = person.rangeDeg?.[hand]?.['wrist extension'];
+    return range !== undefined && range < most
+      ? [
+          `The goal takes the wrist to ${most}° of extension; the ${hand} reaches ${Math.round(range)}° with help. Range comes first, and weight stays where it reaches.`,
+        ]
+      : [];
+  });
+  return [...advices.map(({ text }) => text), ...beyond];
+}
