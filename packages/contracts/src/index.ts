@@ -3,6 +3,7 @@ export * from './assignments.js';
 export * from './athletes.js';
 
 export * from './class.js';
+export * from './compose.js';
 export * from './devices.js';
 export * from './effort.js';
 export * from './measure.js';

@@ -9,6 +9,7 @@ import type { Config } from './config.js';
 import { CONFIG } from './config.token.js';
 import { dataSourceOptions } from './database/data-source.js';
 import { DevicesModule } from './devices/devices.module.js';
+import { ComposeModule } from './compose/compose.module.js';
 import { EffortModule } from './effort/effort.module.js';
 import { HealthModule } from './health/health.module.js';
 import { Clock } from './http/clock.js';
@@ -51,6 +52,7 @@ export class AppModule {
         SessionsModule,
         TodayModule,
         MechanicsModule,
+        ComposeModule,
         EffortModule,
         HealthModule,
         SchemasModule,

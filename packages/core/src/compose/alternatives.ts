@@ -3,7 +3,7 @@ import type { Edit } from '../model/edits.js';
 import { applyEdits } from '../model/edits.js';
 import type { Sequence } from '../model/sequence.js';
 import { findingsOf, keyOfFinding } from '../rules/checks/index.js';
-import { itemAt } from '../vocabulary/lists.js';
+import { firstOf, groupedBy, itemAt } from '../vocabulary/lists.js';
 import { type Candidate, candidateOf } from './candidate.js';
 import { candidatesFor } from './candidates.js';
 import { Choice } from './choice.js';
@@ -24,9 +24,9 @@ export interface Alternative {
 
 const MOST = 5;
 /** More are tried than are shown: some raise a finding among the others. */
-const TRIED = 16;
+const TRIED = 30;
 
-/** Five other movements for a block of a sequence, what is lost least by first; none raises a finding that was not there. */
+/** Up to five other movements for a block of a sequence, what loses least first; none raises a finding that was not there. */
 export function alternativesFor(question: ComposeQuestion, sequence: Sequence, blockId: string): Alternative[] {
   const composing = composingOf(question);
   const view = viewOf(examined(composing, sequence.blocks, sequence.rounds));
@@ -44,23 +44,24 @@ export function alternativesFor(question: ComposeQuestion, sequence: Sequence, b
   );
   const candidates = [...standing, ...others];
   const choice = Choice.of(programmeOf(composing, candidates).structure, standing.keys());
-  const before = choice.worth() - choice.broken();
+  const before = choice.worth();
   choice.toggle(at);
   const ranked = others
     .map((candidate, index) => {
       choice.toggle(standing.length + index);
-      const points = choice.worth() - choice.broken() - before;
+      const points = choice.worth() - before;
+      const rank = points - choice.broken();
       choice.toggle(standing.length + index);
-      return { candidate, points };
+      return { candidate, points, rank };
     })
-    .sort((a, b) => b.points - a.points);
+    .sort((a, b) => b.rank - a.rank);
   const known = new Set(findingsOf(view).map(keyOfFinding));
-  const seen = new Set<string>();
   const found: Alternative[] = [];
-  for (const { candidate, points } of ranked.slice(0, TRIED)) {
+  // The best dose of each movement, the best movement first.
+  const best = [...groupedBy(ranked, ({ candidate }) => candidate.movement.id).values()].map(firstOf);
+  for (const { candidate, points } of best.slice(0, TRIED)) {
+    if (found.length === MOST) break;
     const { movement, level, dose } = candidate;
-    if (found.length === MOST || seen.has(movement.id)) continue;
-    seen.add(movement.id);
     const edits: Edit[] = [{ kind: 'change', blockId, movementId: movement.id, levelId: level.id, dose }];
     const after = applyEdits(sequence, edits);
     if (

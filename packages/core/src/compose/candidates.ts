@@ -21,8 +21,12 @@ export function candidatesFor(composing: Composing): Shelf {
   const excluded: Excluded[] = [];
   for (const movement of composing.shelf) {
     const suits = suiting(composing, movement);
-    if ('why' in suits) excluded.push({ movementId: movement.id, why: suits.why });
-    else candidates.push(...inDoses(composing, { movement, ...suits }));
+    if ('why' in suits) {
+      excluded.push({ movementId: movement.id, why: suits.why });
+      continue;
+    }
+    const mine = inDoses(composing, { movement, ...suits });
+    candidates.push(...mine, ...moreForTheWeaker(composing, mine));
   }
   return { candidates, excluded };
 }
@@ -63,6 +67,18 @@ function inDoses(
         .map((less) => withFewerSets(whole, less, whole.seconds - savedS(composing, block(most), block(less)))),
     ];
   });
+}
+
+/** Where the method gives the weaker hand more: a set of its own, on top of what both hands do. */
+function moreForTheWeaker(composing: Composing, [both]: readonly Candidate[]): Candidate[] {
+  const { method, weaker, goal } = composing;
+  const isMeant = method.sides === 'weaker first' && method.weakerSideRatio > 1 && weaker !== null;
+  if (!both || !isMeant || both.level.loading !== 'resisted' || both.phase === 'prepare') return [];
+  const { movement, level, phase } = both;
+  if (!movement.sides.includes(weaker) || both.dose.then) return [];
+  const dose: Dose = { ...both.dose, sets: 1, sides: weaker };
+  const view = alone(composing, blockOf(movement, level, dose, phase));
+  return [{ ...candidateOf(view, { movement, level, dose, phase }, goal), key: `${movement.id} more`, extra: true }];
 }
 
 const isHeld = (composing: Composing, block: Block) =>

@@ -4,6 +4,7 @@ import { parseDose } from '../model/dose-shorthand.js';
 import { findLevel, usualWay } from '../model/movement.js';
 import type { Block } from '../model/sequence.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
+import { maximum } from '../mechanics/belief.js';
 import { must } from '../vocabulary/lists.js';
 import { EQUIPMENT, PLACE_OF } from '../vocabulary/places.js';
 import { compose, type Composed, GAP_PERCENT, isComposed } from './compose.js';
@@ -136,4 +137,12 @@ test('each block has its reason, and what binds is named', () => {
   expect(reasons.map(({ blockId }) => blockId)).toEqual(composed.sequence.blocks.map(({ id }) => id));
   for (const { text } of reasons) expect(text).toMatch(/ of \d+ s for |Only by it|Room was left/);
   expect(composed.binding[0]?.text).toMatch(/^The minutes: a tenth more room would be worth \d\.\d points of 100\.$/);
+});
+
+test('the weaker hand gets more where the method gives it a share, and nothing is out of balance for it', () => {
+  const { person } = asked('racket-arm', 'careful-return');
+  const evidence = [maximum('grip', 'left', 240, person.today), maximum('grip', 'right', 330, person.today)];
+  const composed = atOnce(asked('racket-arm', 'careful-return', { person: { ...person, evidence } }));
+  expect(textOf(composed)).toEqual([]);
+  expect(composed.sequence.blocks.some(({ dose }) => dose.sides === 'left')).toBe(true);
 });

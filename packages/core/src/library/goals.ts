@@ -304,3 +304,5 @@ export type TrainingGoalId = (typeof TRAINING_GOALS)[number]['id'];
 
 /** Finds a shipped goal by its id. */
 export const shippedGoal: TrainingGoalLookup = (id) => TRAINING_GOALS.find((goal) => goal.id === id);
+/** The ids of the shipped goals. */
+export const GOAL_NAMES = TRAINING_GOALS.map(({ id }) => id);

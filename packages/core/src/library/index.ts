@@ -1,5 +1,4 @@
 import type { Method, MethodLookup } from '../model/method.js';
-export * from './goals.js';
 import type { Movement, MovementLookup } from '../model/movement.js';
 import { METHODS, shippedMethod } from './methods.js';
 import type { OwnName } from './own-names.js';
@@ -86,3 +85,4 @@ export const shippedMovement: MovementLookup = (movementId) => BY_ID.get(movemen
 export { type Found, movementFinder, type MovementFinder, plainName } from './find-movements.js';
 export * from './methods.js';
 export * from './own-names.js';
+export * from './goals.js';

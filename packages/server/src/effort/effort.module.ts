@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { LibraryModule } from '../library/library.module.js';
 import { PersonsModule } from '../persons/persons.module.js';
+import { CircumstancesService } from './circumstances.service.js';
 import { EffortController } from './effort.controller.js';
 import { EffortService } from './effort.service.js';
 import { PastController } from './past.controller.js';
@@ -10,6 +11,7 @@ import { PastService } from './past.service.js';
 @Module({
   imports: [LibraryModule, PersonsModule],
   controllers: [EffortController, PastController],
-  providers: [EffortService, PastService],
+  providers: [EffortService, PastService, CircumstancesService],
+  exports: [CircumstancesService],
 })
 export class EffortModule {}

@@ -9,7 +9,6 @@ import type {
 import {
   blockChances,
   blockGroups,
-  cautionsOn,
   decidesWords,
   findingsOf,
   type ForWhom,
@@ -28,26 +27,15 @@ import {
 import { LIBRARY, methodOf, USUAL_METHOD } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { setImmediate } from 'node:timers/promises';
-import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
-import { Clock, dayIn } from '../http/clock.js';
 import { invalid } from '../http/problem.js';
-import { LibraryService } from '../library/library.service.js';
-import { PersonsService } from '../persons/persons.service.js';
+import { CircumstancesService } from './circumstances.service.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
-import { PastService } from './past.service.js';
-
-const PAST_DAYS = 28;
 
 /** What a sequence does to somebody's muscles, asked by another program. */
 @Injectable()
 export class EffortService {
-  constructor(
-    private readonly persons: PersonsService,
-    private readonly library: LibraryService,
-    private readonly past: PastService,
-    private readonly clock: Clock,
-  ) {}
+  constructor(private readonly circumstances: CircumstancesService) {}
 
   async timeline(scope: StudioScope, question: EffortQuestion): Promise<EffortTimelineAnswer> {
     const { view, estimated } = await this.view(scope, question);
@@ -73,24 +61,16 @@ export class EffortService {
     scope: StudioScope,
     question: EffortQuestion,
   ): Promise<{ view: SessionView; estimated: readonly string[] }> {
-    const known = await this.library.of(scope);
+    const { known, whom, athlete, past, now } = await this.circumstances.of(scope, question);
     const sequence = soundSequence(question.sequence, known, '/sequence');
-    const whom = await this.persons.forWhom(scope, question);
-    const now = question.at ? new Date(question.at) : this.clock.now();
-    const { athleteId } = question;
-    const athlete = athleteId ? await scope.of(AthleteRow).get(athleteId, 'athlete') : null;
-    const past = athleteId ? await this.past.of(scope, athleteId, whom.person, now, PAST_DAYS) : [];
     const view = viewOf({
       ...sessionFor(whom, sequence),
       lookup: known.movement,
       shelf: known.shelf,
       method: methodOf(sequence, known.method),
-      athlete: athlete && {
-        cautions: cautionsOn(athlete, dayIn(scope.timeZone, now)),
-        equipment: athlete.equipment,
-      },
+      athlete,
       past,
-      now: now.toISOString(),
+      now,
     });
     return { view, estimated: whom.estimated };
   }

@@ -1,7 +1,7 @@
 import { Module } from '@nestjs/common';
-import { HeavyWork } from '../work/heavy-work.js';
+import { WorkModule } from '../work/work.module.js';
 import { MeasureController } from './measure.controller.js';
 
 /** What signals, readings and tests tell. */
-@Module({ controllers: [MeasureController], providers: [HeavyWork] })
+@Module({ controllers: [MeasureController], imports: [WorkModule] })
 export class MeasureModule {}

@@ -1,11 +1,13 @@
 import { createRequire } from 'node:module';
-import type { answerTrace, answerTrend } from '@clay-pot/contracts';
+import type { answerCompose, answerSwap, answerTrace, answerTrend } from '@clay-pot/contracts';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { plain } from '../http/problem.js';
 
 /** Functions of the contracts that are long enough to hold up every other request, by their names. */
 interface Work {
+  answerCompose: typeof answerCompose;
+  answerSwap: typeof answerSwap;
   answerTrace: typeof answerTrace;
   answerTrend: typeof answerTrend;
 }
@@ -29,7 +31,10 @@ export class HeavyWork implements OnModuleDestroy {
   private pool: Piscina | undefined;
 
   /** What a function of the contracts answers. @throws 503 when too many wait already, or when it takes too long */
-  run<Name extends keyof Work>(name: Name, question: Parameters<Work[Name]>[0]): Promise<ReturnType<Work[Name]>> {
+  run<Name extends keyof Work>(
+    name: Name,
+    question: Parameters<Work[Name]>[0],
+  ): Promise<Awaited<ReturnType<Work[Name]>>> {
     this.pool ??= new Piscina({
       filename: FUNCTIONS,
       minThreads: 0,
@@ -40,7 +45,7 @@ export class HeavyWork implements OnModuleDestroy {
     const answer = this.pool.run(question, { name, signal: AbortSignal.timeout(TIME_LIMIT_MS) });
     return answer.catch((error: unknown) => {
       throw isBusy(error) ? plain(503, BUSY) : error;
-    }) as Promise<ReturnType<Work[Name]>>;
+    }) as Promise<Awaited<ReturnType<Work[Name]>>>;
   }
 
   async onModuleDestroy(): Promise<void> {

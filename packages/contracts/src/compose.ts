@@ -1,0 +1,215 @@
+import {
+  alternativesFor,
+  BLOCK,
+  compose,
+  type Composed,
+  type ComposeQuestion as Composing,
+  compileTimeline,
+  EQUIPMENT,
+  highsSolver,
+  instant,
+  isComposed,
+  list,
+  type Movement,
+  must,
+  type Of,
+  oneOf,
+  optional,
+  PLACES,
+  record,
+  ROUND,
+  SEQUENCE,
+  SEQUENCE_LIMITS,
+  type Sequence,
+  type Severity,
+  type Solver,
+  text,
+  trueOrFalse,
+  within,
+} from '@clay-pot/core';
+import { GOAL_NAMES, LIBRARY, shippedGoal, shippedMovement } from '@clay-pot/core/library';
+import { WHOM_INPUT } from './mechanics.js';
+
+const ASKED = {
+  ...WHOM_INPUT,
+  /** What the session is for: the id of a goal. */
+  goal: oneOf(GOAL_NAMES, 'Goal'),
+  minutes: within(SEQUENCE_LIMITS.budgetMin, 'Minutes'),
+  /** Things at hand; those on the athlete’s record where it is left out, else what is found in any room. */
+  equipment: optional(list(oneOf(EQUIPMENT, 'Equipment'), { max: EQUIPMENT.length, unique: true })),
+  methodId: optional(text(SEQUENCE_LIMITS.methodIdLength, 1, 'Method')),
+  /** Where nobody can be today. */
+  notAt: optional(list(oneOf(PLACES, 'Place'), { max: PLACES.length, unique: true })),
+  /** Blocks that stay as they are, and the rounds that they are taken in. */
+  locked: optional(list(BLOCK, { max: SEQUENCE_LIMITS.blocks })),
+  rounds: optional(list(ROUND, { max: SEQUENCE_LIMITS.rounds })),
+  /** A sequence to be fitted anew: its movements are kept where they can be. */
+  from: optional(SEQUENCE),
+  /** Of a sequence that is fitted anew: whether other movements may come in. */
+  others: optional(trueOrFalse()),
+  /** When the session would begin; now when left out. */
+  at: optional(instant()),
+};
+
+/** For whom and for what a sequence is composed. */
+export const COMPOSE_QUESTION = record(ASKED);
+/** For whom and for what a sequence is composed. */
+export type ComposeQuestion = Of<typeof COMPOSE_QUESTION>;
+
+/** Which block of a sequence is to be another movement, and for whom. */
+export const SWAP_QUESTION = record({
+  ...ASKED,
+  from: SEQUENCE,
+  blockId: text(SEQUENCE_LIMITS.titleLength, 1, 'Block'),
+});
+/** Which block of a sequence is to be another movement, and for whom. */
+export type SwapQuestion = Of<typeof SWAP_QUESTION>;
+
+/** A composed sequence with its reasons, or what would have to give way. */
+export interface ComposeAnswer {
+  /** Null where not all that was asked can be had together. */
+  sequence: Sequence | null;
+  /** How much better the best could be at most, percent. */
+  gapPercent: number;
+  elapsedMs: number;
+  durationMs: number;
+  /** Of a hundred: how much of what the goal wants there is. */
+  worth: number;
+  wants: { words: string; gotS: number; targetS: number }[];
+  reasons: { blockId: string; text: string }[];
+  /** What keeps it from being better, the most first. */
+  binding: { rule: string; text: string; points: number }[];
+  /** Movements that this person cannot be given now, and why. */
+  excluded: { movementId: string; why: string }[];
+  /** What the checks still say: nothing on the shelf could have mended it. */
+  findings: { check: string; severity: Severity; text: string }[];
+  /** What is to be known first: referrals, ranges that the goal asks beyond. */
+  notes: string[];
+  /** With no sequence: the least that would have to give way. */
+  giveUp: { rule: string; text: string }[];
+}
+
+/** Another movement for a block. */
+export interface SwapAnswer {
+  alternatives: {
+    movementId: string;
+    name: string;
+    levelId: string;
+    points: number;
+    seconds: number;
+    text: string;
+    edits: unknown[];
+  }[];
+}
+
+/** Everything that composing takes, as plain data: for a thread of its own. */
+export interface ComposeWork extends Omit<Composing, 'goal' | 'shelf' | 'lookup'> {
+  readonly goalId: string;
+  /** The studio’s own movements, and which of them (or of the shipped ones) cannot be chosen any more. */
+  readonly own: readonly Movement[];
+  readonly removedIds: readonly string[];
+  readonly from?: Sequence | undefined;
+  readonly others?: boolean | undefined;
+}
+
+/** The question of a piece of work. A sequence that is fitted anew brings its movements, its pacing and its rounds. */
+function questionOf({ goalId, own, removedIds, from, others = true, ...question }: ComposeWork): Composing {
+  const byId = new Map(own.map((movement) => [movement.id, movement]));
+  const keep = from?.blocks.map(({ movementId }) => movementId);
+  const shelf = [...LIBRARY.filter(({ id }) => !byId.has(id)), ...own].filter(
+    ({ id }) => !removedIds.includes(id) && (others || !keep || keep.includes(id)),
+  );
+  return {
+    ...question,
+    goal: must(shippedGoal(goalId), `a goal ${goalId}`),
+    shelf,
+    lookup: (id) => byId.get(id) ?? shippedMovement(id),
+    ...(keep && { keep }),
+    ...(from && { pacing: from.pacing }),
+  };
+}
+
+/** Composes, telling of each better sequence; stops when told to. @param now a clock, ms */
+export function composeWith(
+  work: ComposeWork,
+  solver: Solver,
+  now: () => number,
+  progress: (answer: ComposeAnswer) => boolean,
+): ComposeAnswer {
+  const startedAt = now();
+  const question = questionOf(work);
+  const answered = (composed: Composed): ComposeAnswer => answerOf(composed, question, now() - startedAt);
+  const answer = compose(question, solver, (composed) => progress(answered(composed)));
+  if (isComposed(answer)) return answered(answer);
+  const { giveUp, excluded, notes } = answer;
+  const nothing = {
+    sequence: null,
+    gapPercent: 0,
+    durationMs: 0,
+    worth: 0,
+    wants: [],
+    reasons: [],
+    binding: [],
+    findings: [],
+  };
+  return { ...nothing, elapsedMs: now() - startedAt, excluded: [...excluded], notes: [...notes], giveUp: [...giveUp] };
+}
+
+function answerOf(composed: Composed, { lookup }: Composing, elapsedMs: number): ComposeAnswer {
+  const { sequence, gapPercent, worth, wants, binding, excluded, findings, notes } = composed;
+  return {
+    sequence,
+    gapPercent,
+    elapsedMs,
+    durationMs: compileTimeline(sequence, lookup).durationMs,
+    worth,
+    wants: [...wants],
+    reasons: [...composed.reasons()],
+    binding: [...binding],
+    excluded: [...excluded],
+    findings: findings.map(({ check: { id, severity }, text: says }) => ({ check: id, severity, text: says })),
+    notes: [...notes],
+    giveUp: [],
+  };
+}
+
+/** Other movements for a block of the sequence that the work is from. */
+export function swapsIn(work: ComposeWork, blockId: string): SwapAnswer {
+  const found = alternativesFor(questionOf(work), must(work.from, 'a sequence'), blockId);
+  return {
+    alternatives: found.map(({ candidate: { movement, level }, points, seconds, text: says, edits }) => ({
+      movementId: movement.id,
+      name: movement.name,
+      levelId: level.id,
+      points,
+      seconds,
+      text: says,
+      edits: [...edits],
+    })),
+  };
+}
+
+let solverOfThread: Promise<Solver> | undefined;
+/** The solver, loaded when it is first asked for. @param options where its WebAssembly is, in a browser */
+export async function loadSolver(options?: { readonly locateFile: () => string }): Promise<Solver> {
+  const imported = await import('highs');
+  // eslint-disable-next-line no-restricted-syntax -- its types take the package for CommonJS, whose default lies one step further in
+  const load = imported.default as unknown as typeof imported.default.default;
+  return highsSolver(await load(options));
+}
+
+/** Composes in a thread of its own; past its time it answers with the best that it has. */
+export async function answerCompose({
+  work,
+  withinMs,
+}: {
+  readonly work: ComposeWork;
+  readonly withinMs: number;
+}): Promise<ComposeAnswer> {
+  solverOfThread ??= loadSolver();
+  return composeWith(work, await solverOfThread, Date.now, ({ elapsedMs }) => elapsedMs < withinMs);
+}
+
+/** Finds other movements for a block in a thread of its own. */
+export const answerSwap = ({ work, blockId }: { readonly work: ComposeWork; readonly blockId: string }): SwapAnswer =>
+  swapsIn(work, blockId);

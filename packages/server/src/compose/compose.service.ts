@@ -1,0 +1,70 @@
+import type { ComposeAnswer, ComposeQuestion, ComposeWork, SwapAnswer, SwapQuestion } from '@clay-pot/contracts';
+import { checkSequence, inPhaseOrder, type Sequence, USUAL_PACING } from '@clay-pot/core';
+import { methodOf } from '@clay-pot/core/library';
+import { Injectable } from '@nestjs/common';
+import type { StudioScope } from '../database/studio-scope.js';
+import { CircumstancesService } from '../effort/circumstances.service.js';
+import { invalid } from '../http/problem.js';
+import { MovementRow } from '../movements/movement.entity.js';
+import { soundSequence } from '../sequences/sound-sequence.js';
+import { HeavyWork } from '../work/heavy-work.js';
+
+/** For so long a better answer is looked for; what is found by then is answered, with how much better it could still be. */
+const WITHIN_MS = 10_000;
+
+/** Sequences made for somebody, beside the event loop. */
+@Injectable()
+export class ComposeService {
+  constructor(
+    private readonly circumstances: CircumstancesService,
+    private readonly work: HeavyWork,
+  ) {}
+
+  async compose(scope: StudioScope, question: ComposeQuestion): Promise<ComposeAnswer> {
+    return this.work.run('answerCompose', { work: await this.workOf(scope, question), withinMs: WITHIN_MS });
+  }
+
+  /** @throws 422 for a block that the sequence does not have */
+  async swaps(scope: StudioScope, { blockId, ...question }: SwapQuestion): Promise<SwapAnswer> {
+    if (!question.from.blocks.some(({ id }) => id === blockId)) {
+      throw invalid([{ pointer: '/blockId', message: 'names no block of the sequence' }]);
+    }
+    return this.work.run('answerSwap', { work: await this.workOf(scope, question), blockId });
+  }
+
+  private async workOf(scope: StudioScope, question: ComposeQuestion): Promise<ComposeWork> {
+    const { goal: goalId, minutes, methodId, equipment, notAt, locked, rounds, from, others } = question;
+    const { known, whom, athlete, past, now } = await this.circumstances.of(scope, question);
+    if (methodId !== undefined && !known.method(methodId)) {
+      throw invalid([{ pointer: '/methodId', message: `There is no method “${methodId}”.` }]);
+    }
+    if (from) soundSequence(from, known, '/from');
+    const frame: Sequence = { title: goalId, purpose: '', budgetMin: minutes, pacing: USUAL_PACING, blocks: inPhaseOrder(locked ?? []), ...(rounds && { rounds }) }; // prettier-ignore
+    const faults = checkSequence(frame, known.movement);
+    if (faults.length > 0) throw invalid(faults.map(lockedFault));
+    const rows = await scope.of(MovementRow).find();
+    const own = rows.map(({ document }) => document);
+    return {
+      goalId,
+      minutes,
+      method: methodOf({ methodId: methodId ?? from?.methodId }, known.method),
+      person: whom.person,
+      athlete: equipment ? { cautions: athlete?.cautions ?? [], equipment } : athlete,
+      past,
+      now,
+      own,
+      removedIds: rows.filter(({ removedAt }) => removedAt !== null).map(({ document }) => document.id),
+      ...(notAt && { notAt }),
+      ...(locked && { locked }),
+      ...(rounds && { rounds }),
+      from,
+      others,
+    };
+  }
+}
+
+/** What is wrong with a locked block is told where it was sent. */
+const lockedFault = ({ pointer, message }: { readonly pointer: string; readonly message: string }) => ({
+  pointer: pointer.replace(/^\/blocks/, '/locked'),
+  message,
+});

@@ -1,0 +1,45 @@
+import type { WhomInput } from '@clay-pot/contracts';
+import { cautionsOn, type ForWhom, type PastSession, type SessionQuestion } from '@clay-pot/core';
+import type { Known } from '@clay-pot/core/library';
+import { Injectable } from '@nestjs/common';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { Clock, dayIn } from '../http/clock.js';
+import { LibraryService } from '../library/library.service.js';
+import { PersonsService } from '../persons/persons.service.js';
+import { PastService } from './past.service.js';
+
+const PAST_DAYS = 28;
+
+/** Everything besides the sequence that a session is judged by. */
+export interface Circumstances {
+  readonly known: Known;
+  readonly whom: ForWhom;
+  readonly athlete: SessionQuestion['athlete'];
+  readonly past: readonly PastSession[];
+  /** ISO 8601 instant. */
+  readonly now: string;
+}
+
+/** For whom, with what on record and behind them, and when. */
+@Injectable()
+export class CircumstancesService {
+  constructor(
+    private readonly persons: PersonsService,
+    private readonly library: LibraryService,
+    private readonly past: PastService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** @throws 404 for an athlete of nobody here */
+  async of(scope: StudioScope, question: WhomInput & { readonly at?: string | undefined }): Promise<Circumstances> {
+    const known = await this.library.of(scope);
+    const whom = await this.persons.forWhom(scope, question);
+    const now = question.at ? new Date(question.at) : this.clock.now();
+    const { athleteId } = question;
+    const row = athleteId ? await scope.of(AthleteRow).get(athleteId, 'athlete') : null;
+    const past = athleteId ? await this.past.of(scope, athleteId, whom.person, now, PAST_DAYS) : [];
+    const athlete = row && { cautions: cautionsOn(row, dayIn(scope.timeZone, now)), equipment: row.equipment };
+    return { known, whom, athlete, past, now: now.toISOString() };
+  }
+}
