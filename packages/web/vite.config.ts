@@ -22,6 +22,8 @@ export default defineConfig({
         globPatterns: ['**/*.{js,css,html,svg,woff2,bin,csv}'],
         // The shell opens without a network; data always comes from the server or from what the player keeps.
         navigateFallbackDenylist: [/^\/api\//],
+        // The solver is large: it is kept once somebody has composed, and then composes without a network.
+        runtimeCaching: [{ urlPattern: /\.wasm$/, handler: 'CacheFirst', options: { cacheName: 'solver' } }],
       },
     }),
   ],

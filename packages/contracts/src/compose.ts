@@ -115,9 +115,10 @@ export interface ComposeWork extends Omit<Composing, 'goal' | 'shelf' | 'lookup'
 /** The question of a piece of work. A sequence that is fitted anew brings its movements, its pacing and its rounds. */
 function questionOf({ goalId, own, removedIds, from, others = true, ...question }: ComposeWork): Composing {
   const byId = new Map(own.map((movement) => [movement.id, movement]));
-  const keep = from?.blocks.map(({ movementId }) => movementId);
+  const keep = from?.blocks;
+  const isKept = (id: string) => keep?.some(({ movementId }) => movementId === id) ?? false;
   const shelf = [...LIBRARY.filter(({ id }) => !byId.has(id)), ...own].filter(
-    ({ id }) => !removedIds.includes(id) && (others || !keep || keep.includes(id)),
+    ({ id }) => !removedIds.includes(id) && (others || isKept(id)),
   );
   return {
     ...question,

@@ -46,6 +46,8 @@ export async function createApp(config: Config, now: () => Date = () => new Date
     contentSecurityPolicy: {
       directives: {
         defaultSrc: ["'self'"],
+        // The solver is WebAssembly; nothing else is compiled in the browser.
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
         styleSrc: ["'self'", "'unsafe-inline'"],
         imgSrc: ["'self'", 'data:', 'blob:'],
         fontSrc: ["'self'", 'data:'],

@@ -46,19 +46,29 @@ export function lockedCandidates(composing: Composing): Candidate[] {
 /** As it usually is, a set more where that is held and usual, and sets less. */
 function inDoses(
   composing: Composing,
-  { movement, level, dose }: Pick<Candidate, 'movement' | 'level' | 'dose'>,
+  {
+    movement,
+    level,
+    dose,
+    phase: kept,
+  }: Pick<Candidate, 'movement' | 'level' | 'dose'> & Partial<Pick<Candidate, 'phase'>>,
 ): Candidate[] {
   const block = (of: Dose): Block => blockOf(movement, level, of, 'strength');
   const isUsual = (of: Dose) => unusualInDose(of, level.dosing).length === 0;
   const varies = dose.then === undefined;
   const more = { ...dose, sets: dose.sets + 1, restS: dose.sets === 1 ? Math.max(dose.restS, 15) : dose.restS };
-  const most = varies && isUsual(more) && isHeld(composing, block(more)) ? more : dose;
+  // What is kept of a sequence gets no more than it had, and may be brought down to a set.
+  const most = !kept && varies && isUsual(more) && isHeld(composing, block(more)) ? more : dose;
   const view = alone(composing, block(most));
   const effortPercent = view.blocks[0]?.effortPercent ?? 0;
+  const counts = kept
+    ? Array.from({ length: dose.sets - 1 }, (_, less) => dose.sets - 1 - less)
+    : [dose.sets, dose.sets - 1];
   const fewer = varies
-    ? [dose.sets, dose.sets - 1].filter((sets) => sets >= 1 && sets < most.sets).map((sets) => ({ ...most, sets }))
+    ? counts.filter((sets) => sets >= 1 && sets < most.sets).map((sets): Dose => ({ ...most, sets }))
     : [];
-  return phasesOf(movement, level, effortPercent, composing.method).flatMap((phase) => {
+  const phases = kept ? [kept] : phasesOf(movement, level, effortPercent, composing.method);
+  return phases.flatMap((phase) => {
     const whole = candidateOf(view, { movement, level, dose: most, phase }, composing.goal);
     return [
       whole,

@@ -30,8 +30,8 @@ export interface ComposeQuestion {
   readonly pacing?: Pacing;
   /** Where nobody can be today: “no floor”. */
   readonly notAt?: readonly Place[];
-  /** Movements that are kept where they can be: of a sequence that is fitted anew. */
-  readonly keep?: readonly string[];
+  /** Blocks whose movements are kept where they can be, at their level and dose: of a sequence that is fitted anew. */
+  readonly keep?: readonly Block[];
 }
 
 /** What every step of composing reads besides the question: found once. */

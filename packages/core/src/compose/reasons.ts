@@ -13,6 +13,7 @@ import { Choice } from './choice.js';
 import type { Relaxed } from './linear.js';
 import { type Programme, programmeOf } from './programme.js';
 import type { Composing } from './question.js';
+import type { RuleId } from './rule-id.js';
 import { FIXED_RULES, ruleWords, type Said } from './rule-words.js';
 import { wantWorths } from './worth.js';
 
@@ -22,6 +23,9 @@ export interface Reason {
   /** Sentences: what it gives to the goal, which rule it keeps, and why at this level. */
   readonly text: string;
 }
+
+/** Rules about shares of the whole: no block keeps them by itself. */
+const OF_ALL: readonly RuleId[] = ['variety', 'minutes'];
 
 /** Why each block is there. @param chosen the blocks of the view, as candidates */
 export function reasonsFor(composing: Composing, view: SessionView, chosen: readonly Candidate[]): Reason[] {
@@ -35,7 +39,7 @@ export function reasonsFor(composing: Composing, view: SessionView, chosen: read
     choice.broken(broken);
     choice.toggle(index);
     const gives = giving(composing, candidate);
-    const keeps = [...new Set(broken.map(ruleWords))];
+    const keeps = [...new Set(broken.filter(({ rule }) => !OF_ALL.includes(rule)).map(ruleWords))];
     const why = [
       gives && `${capital(gives)}.`,
       keeps.length > 0 && `Only by it: ${keeps.join('; ')}.`,

@@ -84,7 +84,7 @@ const isThere = ({ notAt = [], goal }: Composing, posture: Posture): boolean =>
 export const alone = (composing: Composing, block: Block): SessionView => viewOf(examined(composing, [block]));
 
 /** A level with its dose for this person, or why the movement has none. */
-export type Suits = { readonly level: Level; readonly dose: Dose } | { readonly why: string };
+export type Suits = { readonly level: Level; readonly dose: Dose; readonly phase?: Phase } | { readonly why: string };
 
 /** The level and dose of a movement that suit a person now; the reason where none does. */
 export function suiting(composing: Composing, movement: Movement): Suits {
@@ -94,6 +94,8 @@ export function suiting(composing: Composing, movement: Movement): Suits {
   const there = movement.ladder.filter(({ posture }) => isThere(composing, posture));
   const [gentlest] = there;
   if (!gentlest) return { why: `${movement.name}: none of its levels is done where this session is.` };
+  const kept = keptAs(composing, movement, there);
+  if (kept) return kept;
   const dosed = (level: Level) => doseToAdd(movement, level, { method, weaker, cautions, past });
   const open = there.filter((level) => isOpen(composing, movement, level, dosed(level)));
   const known = lastForm(past, movement.id) && levelFor(movement, open, past, now);
@@ -112,6 +114,15 @@ export function suiting(composing: Composing, movement: Movement): Suits {
     const form = formOf(person, level, dosed(level));
     return form ? effortOf(form.demand) : 0;
   }
+}
+
+/** As it stands in the sequence that is fitted anew, where nothing speaks against it now. */
+function keptAs(composing: Composing, movement: Movement, there: readonly Level[]): Suits | undefined {
+  const block = composing.keep?.find(({ movementId }) => movementId === movement.id);
+  const level = there.find(({ id }) => id === block?.levelId);
+  if (!block || !level || lackingFor(composing, movement, level, block.dose).length > 0) return undefined;
+  const isFine = findingsBy(OF_ONE_BLOCK, alone(composing, block)).length === 0;
+  return isFine ? { level, dose: block.dose, phase: block.phase } : undefined;
 }
 
 /** A block of a movement under its own id, as it is examined by itself. */
@@ -159,7 +170,9 @@ function byEffort(
   return open.findLast((level) => {
     const form = formOf(person, level, dosed(level));
     if (!form || effortOf(form.demand) > most) return false;
-    if (COMES_AFTER[level.posture]?.every((posture) => !done.has(posture))) return false;
+    const before = COMES_AFTER[level.posture];
+    // Of what takes skill one begins with the first rung, and only after what comes before it.
+    if (before && (ladder.indexOf(level) > 0 || before.every((posture) => !done.has(posture)))) return false;
     const hardest = [form.demand.left.efforts[0], form.demand.right.efforts[0]].filter(
       (effort) => effort !== undefined,
     );

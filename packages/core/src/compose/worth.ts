@@ -51,7 +51,11 @@ export const counted = ({ gives }: Candidate, index: number, { targetS }: WantWo
 export function ownWorth({ movement }: Candidate, { past, method, keep = [], shelf }: Composing): number {
   const wasLast = past.at(-1)?.movementIds.includes(movement.id) ?? false;
   const routine = wasLast ? (method.variety === 'same' ? ROUTINE : -ROUTINE) : 0;
-  return routine + (keep.includes(movement.id) ? KEPT : 0) - TEACHING_ORDER * shelf.indexOf(movement);
+  return (
+    routine +
+    (keep.some(({ movementId }) => movementId === movement.id) ? KEPT : 0) -
+    TEACHING_ORDER * shelf.indexOf(movement)
+  );
 }
 
 /** What so many seconds of a want are worth, in points. */

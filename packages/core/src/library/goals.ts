@@ -1,3 +1,4 @@
+import type { Goal as AskedGoal } from '../vocabulary/intake-words.js';
 import type { TrainingGoal, TrainingGoalLookup, Want } from '../compose/goal.js';
 
 /** Every goal wants a hand that is whole: moved in all directions, thumb and little finger too. */
@@ -306,3 +307,13 @@ export type TrainingGoalId = (typeof TRAINING_GOALS)[number]['id'];
 export const shippedGoal: TrainingGoalLookup = (id) => TRAINING_GOALS.find((goal) => goal.id === id);
 /** The ids of the shipped goals. */
 export const GOAL_NAMES = TRAINING_GOALS.map(({ id }) => id);
+
+/** What answers before training say that somebody wants, as the goal that sessions for it are composed by. */
+export const GOAL_OF_ASKED: Record<AskedGoal, TrainingGoalId> = {
+  'floor-weight': 'handstand-load',
+  grip: 'grip-endurance',
+  edges: 'edge-strength',
+  swing: 'racket-arm',
+  ease: 'desk-hands',
+  return: 'gentle-return',
+};

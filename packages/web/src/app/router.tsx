@@ -38,6 +38,7 @@ export const router = createBrowserRouter([
           { path: 'movements/:id/edit', ...screen(() => import('../features/movements/movement-editor-page.js')) },
           { path: 'bench', ...screen(() => import('../features/load-bench/bench-page.js')) },
           { path: 'sequences', ...screen(() => import('../features/sequences/sequences-page.js')) },
+          { path: 'compose', ...screen(() => import('../features/compose/compose-page.js')) },
           { path: 'sequences/:id', ...screen(() => import('../features/sequences/editor-page.js')) },
           { path: 'sequences/:id/compare', ...screen(() => import('../features/sequences/compare-page.js')) },
           { path: 'methods/:id?', ...screen(() => import('../features/methods/methods-page.js')) },

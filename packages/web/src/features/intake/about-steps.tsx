@@ -2,7 +2,8 @@ import { EQUIPMENT, GOAL_IDS, GOALS, HANDS, capital, SEXES } from '@clay-pot/cor
 import { told, unitOf } from '../../domain/units.js';
 import { Segments } from '../../ui/segments.js';
 import { SelectField, TextField } from '../../ui/field.js';
-import { TickChips, TickRow } from './choices.js';
+import { TickChips } from '../../ui/tick-chips.js';
+import { TickRow } from './choices.js';
 import { NumberField } from './number-field.js';
 import type { StepProps } from './step-props.js';
 

@@ -47,37 +47,3 @@ export function TickRow({ words, on, toggle, children }: RowProps) {
     </li>
   );
 }
-
-/** Several of a few, as many as are so. */
-export function TickChips<T extends string>({
-  label,
-  options,
-  words,
-  chosen,
-  change,
-}: {
-  label: string;
-  options: readonly T[];
-  words: (option: T) => string;
-  chosen: readonly T[];
-  change: (chosen: readonly T[]) => void;
-}) {
-  return (
-    <div role="group" aria-label={label} className="flex flex-wrap gap-1.5">
-      {options.map((option) => {
-        const on = chosen.includes(option);
-        return (
-          <button
-            key={option}
-            type="button"
-            aria-pressed={on}
-            className={`min-h-11 border px-3 text-small font-semibold ${on ? 'border-ink bg-ink text-white' : 'border-ink/50 bg-white hover:bg-ground'}`}
-            onClick={() => change(on ? chosen.filter((each) => each !== option) : [...chosen, option])}
-          >
-            {words(option)}
-          </button>
-        );
-      })}
-    </div>
-  );
-}

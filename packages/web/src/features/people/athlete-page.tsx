@@ -51,6 +51,7 @@ export default function AthletePage() {
             <ButtonLink to={`/people/${person.id}/measure`}>Measure</ButtonLink>
             <ButtonLink to={`/people/${person.id}/band`}>Press</ButtonLink>
             <ButtonLink to={`/people/${person.id}/week`}>Week</ButtonLink>
+            <ButtonLink to={`/compose?athlete=${person.id}`}>Compose</ButtonLink>
             <Button kind="primary" onClick={() => void designFor(person)}>
               New sequence
             </Button>

@@ -1,6 +1,6 @@
 import { advicesOf, findingsOf, gapsOf, SEQUENCE_LIMITS, type Sequence } from '@clay-pot/core';
 import { Redo2, Undo2 } from 'lucide-react';
-import { memo, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useStore } from 'zustand';
 import type { Athlete, StoredSequence } from '@clay-pot/contracts';
@@ -19,6 +19,16 @@ import { TextPanel, usePastedText } from './text-panel.js';
 import { useAutosave } from './use-autosave.js';
 import { useEditorCommands } from './use-editor-commands.js';
 import { useSessionView } from '../../domain/session-view.js';
+
+/** Brought when somebody fits a sequence anew: the editor itself carries no composer. */
+const FitPanel = lazy(async () => ({ default: (await import('./fit-panel.js')).FitPanel }));
+
+/** What may stand in the place of the rows. */
+type Instead = 'text' | 'fit';
+const insteadIn = (params: URLSearchParams): Instead | null => {
+  const view = params.get('view');
+  return view === 'text' || view === 'fit' ? view : null;
+};
 
 /** Fetches the sequence, then opens it in the editor. */
 export default function EditorPage() {
@@ -60,13 +70,13 @@ function Editor({ stored }: { stored: Pick<StoredSequence, 'id' | 'document' | '
     [setParams],
   );
   const [pasted, setPasted] = useState<string | null>(null);
-  const isText = params.get('view') === 'text';
-  const showText = useCallback(
-    (shown: boolean, text: string | null = null) => {
+  const instead = insteadIn(params);
+  const show = useCallback(
+    (view: Instead | null, text: string | null = null) => {
       setPasted(text);
       setParams(
         (before) => {
-          if (shown) before.set('view', 'text');
+          if (view) before.set('view', view);
           else before.delete('view');
           return before;
         },
@@ -75,7 +85,7 @@ function Editor({ stored }: { stored: Pick<StoredSequence, 'id' | 'document' | '
     },
     [setParams],
   );
-  usePastedText(useCallback((text: string) => showText(true, text), [showText]));
+  usePastedText(useCallback((text: string) => show('text', text), [show]));
   useEditorCommands(search, saveNow);
   useTitle(document?.title ?? 'Sequence');
   if (!document) return null;
@@ -84,13 +94,22 @@ function Editor({ stored }: { stored: Pick<StoredSequence, 'id' | 'document' | '
       <header className="relative flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-ink px-5 pt-4 pb-3">
         <Heading document={document} />
         <SaveNotice state={state} settle={settle} />
-        <Tools id={stored.id} athleteId={athleteId} chooseAthlete={chooseAthlete} isText={isText} showText={showText} />
+        <Tools id={stored.id} athleteId={athleteId} chooseAthlete={chooseAthlete} instead={instead} show={show} />
       </header>
       <Columns
         document={document}
         athlete={athlete.data}
         search={search}
-        text={isText && <TextPanel key={pasted} document={document} pasted={pasted} onClose={() => showText(false)} />}
+        instead={
+          instead &&
+          (instead === 'text' ? (
+            <TextPanel key={pasted} document={document} pasted={pasted} onClose={() => show(null)} />
+          ) : (
+            <Suspense fallback={<Loading what="the composer" />}>
+              <FitPanel key={athleteId} document={document} athlete={athlete.data} onClose={() => show(null)} />
+            </Suspense>
+          ))
+        }
       />
     </div>
   );
@@ -100,13 +119,13 @@ const Columns = memo(function Columns({
   document,
   athlete,
   search,
-  text,
+  instead,
 }: {
   document: Sequence;
   athlete: Athlete | undefined;
   search: React.RefObject<HTMLInputElement | null>;
   /** What stands in the place of the rows. */
-  text: React.ReactNode;
+  instead: React.ReactNode;
 }) {
   // The row under the hand is drawn at once; what the whole comes to follows with the next frame.
   const settled = useDeferredValue(document);
@@ -137,7 +156,7 @@ const Columns = memo(function Columns({
         />
       </div>
       <div className="min-h-0 lg:overflow-y-auto lg:pt-1 lg:pb-24 lg:[contain:strict]">
-        {text || <BlockList document={document} seen={seen} findings={findings} athlete={athlete} />}
+        {instead || <BlockList document={document} seen={seen} findings={findings} athlete={athlete} />}
       </div>
       <div className="min-h-0 pt-4 pb-8 lg:overflow-y-auto lg:[contain:strict]">
         <SummaryPanel document={settled} seen={seen} findings={findings} advices={advices} />
@@ -182,12 +201,12 @@ interface ToolsProps {
   id: string;
   athleteId: string | undefined;
   chooseAthlete: (id: string) => void;
-  isText: boolean;
-  showText: (shown: boolean) => void;
+  instead: Instead | null;
+  show: (view: Instead | null) => void;
 }
 
 /** Nothing here changes with an edit but whether there is a step to undo: it is not drawn anew with each. */
-const Tools = memo(function Tools({ id, athleteId, chooseAthlete, isText, showText }: ToolsProps) {
+const Tools = memo(function Tools({ id, athleteId, chooseAthlete, instead, show }: ToolsProps) {
   const athletes = useAthletes();
   const canUndo = useStore(useEditor.temporal, ({ pastStates }) => pastStates.length > 0);
   const canRedo = useStore(useEditor.temporal, ({ futureStates }) => futureStates.length > 0);
@@ -213,7 +232,10 @@ const Tools = memo(function Tools({ id, athleteId, chooseAthlete, isText, showTe
           </option>
         ))}
       </select>
-      <Button aria-pressed={isText} onClick={() => showText(!isText)}>
+      <Button aria-pressed={instead === 'fit'} onClick={() => show(instead === 'fit' ? null : 'fit')}>
+        Fit
+      </Button>
+      <Button aria-pressed={instead === 'text'} onClick={() => show(instead === 'text' ? null : 'text')}>
         Text
       </Button>
       <a

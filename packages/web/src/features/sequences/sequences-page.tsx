@@ -51,6 +51,7 @@ export default function SequencesPage() {
           <Button disabled={load.isPending} onClick={() => file.current?.click()}>
             Import a file
           </Button>
+          <ButtonLink to="/compose">Compose</ButtonLink>
           <Button
             kind="primary"
             onClick={() => void newSequence('New sequence').then((id) => navigate(`/sequences/${id}`))}

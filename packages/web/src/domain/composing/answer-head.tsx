@@ -1,0 +1,43 @@
+import type { ComposeAnswer } from '@clay-pot/contracts';
+import { clock, counted } from '@clay-pot/core';
+import { Button } from '../../ui/button.js';
+import type { ComposerState } from './use-composer.js';
+
+/** Within so much of the best nothing more is looked for: said as a whole percent. */
+const CLOSE_PERCENT = 1;
+
+/** How long it takes, how much of the goal it has, and how near it is to the best that there can be. */
+export function AnswerHead({ answer, state, stop }: { answer: ComposeAnswer; state: ComposerState; stop: () => void }) {
+  const { sequence, durationMs, worth, gapPercent, elapsedMs } = answer;
+  return (
+    <div className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b-2 border-ink pb-3">
+      <Figure value={clock(durationMs)} words={sequence ? counted(sequence.blocks.length, 'block') : ''} />
+      <Figure value={`${Math.min(100, Math.round(worth))} %`} words="of what the goal wants" />
+      <div role="status" className="ml-auto text-right text-small">
+        <p className="font-semibold">{nearness(gapPercent)}</p>
+        {state === 'looking' ? (
+          <p className="text-ink-soft">
+            Still looking for better …{' '}
+            <Button kind="quiet" className="px-1! py-0! text-small! underline underline-offset-2" onClick={stop}>
+              Good enough
+            </Button>
+          </p>
+        ) : (
+          <p className="text-ink-soft">found in {(elapsedMs / 1000).toFixed(1)} s</p>
+        )}
+      </div>
+    </div>
+  );
+}
+
+const nearness = (gapPercent: number): string =>
+  gapPercent <= CLOSE_PERCENT
+    ? `Proven: nothing could be better by more than ${Math.max(0.1, gapPercent).toFixed(1)} %.`
+    : `At most ${gapPercent.toFixed(1)} % from the best there can be.`;
+
+const Figure = ({ value, words }: { value: string; words: string }) => (
+  <p className="flex items-baseline gap-2">
+    <span className="display text-[2.25rem] leading-none font-extrabold">{value}</span>
+    <span className="text-small text-ink-soft">{words}</span>
+  </p>
+);

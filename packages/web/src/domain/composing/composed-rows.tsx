@@ -1,0 +1,133 @@
+import type { ComposeAnswer, SwapAnswer } from '@clay-pot/contracts';
+import { applyEdits, type Block, type Edit, PHASES, printDose, type Sequence } from '@clay-pot/core';
+import { Pin, Shuffle } from 'lucide-react';
+import { useState } from 'react';
+import { useKnown } from '../../store/library.js';
+import { IconButton } from '../../ui/button.js';
+import { LevelPicture } from '../level-picture.js';
+import { MovementName } from '../movement-name.js';
+
+interface Props {
+  sequence: Sequence;
+  reasons: ComposeAnswer['reasons'];
+  lockedIds: ReadonlySet<string>;
+  toggleLock: (blockId: string) => void;
+  /** Asks for other movements for a block. */
+  swaps: (blockId: string) => Promise<SwapAnswer>;
+  take: (sequence: Sequence) => void;
+}
+
+/** The blocks of a composition by their phases, each with why it is there; kept, or changed for another. */
+export function ComposedRows({ sequence, reasons, ...rest }: Props) {
+  const phases = PHASES.filter((phase) => sequence.blocks.some((block) => block.phase === phase));
+  return (
+    <div className="grid gap-4">
+      {phases.map((phase) => (
+        <section key={phase} aria-label={`Phase ${phase}`}>
+          <h3 className="border-b border-ink/60 text-small font-bold uppercase">{phase}</h3>
+          <ul>
+            {sequence.blocks
+              .filter((block) => block.phase === phase)
+              .map((block) => (
+                <Row
+                  key={block.id}
+                  block={block}
+                  sequence={sequence}
+                  reason={reasons.find(({ blockId }) => blockId === block.id)?.text}
+                  {...rest}
+                />
+              ))}
+          </ul>
+        </section>
+      ))}
+    </div>
+  );
+}
+
+type RowProps = Omit<Props, 'reasons'> & { block: Block; reason: string | undefined };
+
+function Row({ block, sequence, reason, lockedIds, toggleLock, swaps, take }: RowProps) {
+  const { movement: lookup } = useKnown();
+  const [others, setOthers] = useState<SwapAnswer['alternatives'] | 'asked' | null>(null);
+  const movement = lookup(block.movementId);
+  const level = movement?.ladder.find(({ id }) => id === block.levelId);
+  if (!movement || !level) return null;
+  const isLocked = lockedIds.has(block.id);
+  function ask() {
+    if (others) {
+      setOthers(null);
+      return;
+    }
+    setOthers('asked');
+    void swaps(block.id).then(({ alternatives }) => setOthers(alternatives));
+  }
+  return (
+    <li className={`border-b border-line py-1.5 ${isLocked ? 'border-l-4 border-l-ink bg-white pl-2' : ''}`}>
+      <div className="flex items-start gap-2">
+        <LevelPicture
+          movement={movement}
+          level={level}
+          silent
+          handOnly
+          className="h-10 w-11 shrink-0 bg-white [--figure-line:2px]"
+        />
+        <div className="min-w-0 flex-1">
+          <p className="font-semibold">
+            <MovementName movement={movement} />
+          </p>
+          <p className="flex flex-wrap items-baseline justify-between gap-x-3">
+            <span className="text-small">{level.name}</span>
+            <span className="font-semibold figures">{printDose(block.dose)}</span>
+          </p>
+          {reason && <p className="text-small text-ink-soft">{reason}</p>}
+        </div>
+        <IconButton
+          name={isLocked ? `Let ${movement.name} go` : `Keep ${movement.name}`}
+          aria-pressed={isLocked}
+          onClick={() => toggleLock(block.id)}
+        >
+          <Pin size={17} fill={isLocked ? 'currentColor' : 'none'} />
+        </IconButton>
+        <IconButton name={`Others for ${movement.name}`} aria-expanded={others !== null} onClick={ask}>
+          <Shuffle size={17} />
+        </IconButton>
+      </div>
+      {others && (
+        <Others
+          others={others}
+          take={(edits) => {
+            setOthers(null);
+            take(applyEdits(sequence, edits));
+          }}
+        />
+      )}
+    </li>
+  );
+}
+
+function Others({
+  others,
+  take,
+}: {
+  others: SwapAnswer['alternatives'] | 'asked';
+  take: (edits: readonly Edit[]) => void;
+}) {
+  if (others === 'asked') return <p className="pl-13 text-small text-ink-soft">Looking …</p>;
+  if (others.length === 0)
+    return <p className="pl-13 text-small text-ink-soft">Nothing else does here what it does.</p>;
+  return (
+    <ul className="mt-1 grid gap-1 pl-13" aria-label="Other movements for it">
+      {others.map(({ movementId, name, text, edits }) => (
+        <li key={movementId}>
+          <button
+            type="button"
+            className="w-full border border-ink/40 bg-white px-2 py-1 text-left text-small hover:bg-ground"
+            onClick={() => take(edits as Edit[])}
+          >
+            <b>{name}</b>: {text}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}

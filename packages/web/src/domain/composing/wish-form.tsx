@@ -1,0 +1,111 @@
+import { EQUIPMENT, type Place, PLACES, readNumber, SEQUENCE_LIMITS } from '@clay-pot/core';
+import { TRAINING_GOALS } from '@clay-pot/core/library';
+import { useState } from 'react';
+import { useKnown } from '../../store/library.js';
+import { Field, INPUT, SelectField } from '../../ui/field.js';
+import { TickChips } from '../../ui/tick-chips.js';
+import type { Wishes } from './wishes.js';
+
+const { min, max } = SEQUENCE_LIMITS.budgetMin;
+const OFTEN_MIN = [5, 10, 15, 20, 30, 45];
+
+/** Goal, minutes, method and room: what is asked of a composition. */
+export function WishForm({ wishes, change }: { wishes: Wishes; change: (wishes: Wishes) => void }) {
+  const { methods } = useKnown();
+  const goal = TRAINING_GOALS.find(({ id }) => id === wishes.goalId);
+  const put = (some: Partial<Wishes>) => change({ ...wishes, ...some });
+  return (
+    <div className="grid content-start gap-4">
+      <div>
+        <SelectField label="Goal" value={wishes.goalId} onChange={(event) => put({ goalId: event.target.value })}>
+          {TRAINING_GOALS.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+        {goal && <p className="mt-1 text-small text-ink-soft">{goal.purpose}</p>}
+      </div>
+      <Minutes minutes={wishes.minutes} set={(minutes) => put({ minutes })} />
+      <SelectField label="Method" value={wishes.methodId} onChange={(event) => put({ methodId: event.target.value })}>
+        {methods.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </SelectField>
+      <fieldset>
+        <legend className="mb-1 text-small font-semibold">Not today</legend>
+        <TickChips
+          label="Places where nobody can be today"
+          size="small"
+          options={PLACES}
+          words={(place) => `no ${PLACE_WORDS[place]}`}
+          chosen={wishes.notAt}
+          change={(notAt) => put({ notAt })}
+        />
+      </fieldset>
+      <fieldset>
+        <legend className="mb-1 text-small font-semibold">At hand</legend>
+        <TickChips
+          label="Things at hand"
+          size="small"
+          options={EQUIPMENT}
+          words={(thing) => thing}
+          chosen={wishes.equipment}
+          change={(equipment) => put({ equipment })}
+        />
+      </fieldset>
+    </div>
+  );
+}
+
+const PLACE_WORDS: Record<Place, string> = {
+  standing: 'standing',
+  seated: 'sitting',
+  floor: 'floor',
+  wall: 'wall',
+  bar: 'bar',
+};
+
+/** Minutes, by what is usual or typed; what cannot be stays in the field with the reason. */
+function Minutes({ minutes, set }: { minutes: number; set: (minutes: number) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const value = typed === null ? minutes : readNumber(typed);
+  const isSound = Number.isInteger(value) && value >= min && value <= max;
+  return (
+    <Field label="Minutes" error={isSound ? undefined : `A whole number within ${min}–${max}.`}>
+      {(props) => (
+        <div className="flex flex-wrap items-center gap-1.5">
+          <input
+            className={`${INPUT} w-20! figures`}
+            inputMode="numeric"
+            value={typed ?? String(minutes)}
+            onChange={(event) => {
+              setTyped(event.target.value);
+              const next = readNumber(event.target.value);
+              if (Number.isInteger(next) && next >= min && next <= max) set(next);
+            }}
+            onBlur={() => isSound && setTyped(null)}
+            {...props}
+          />
+          {OFTEN_MIN.map((often) => (
+            <button
+              key={often}
+              type="button"
+              aria-label={`${often} minutes`}
+              aria-pressed={minutes === often}
+              className={`border px-2 py-0.5 text-small font-semibold figures ${minutes === often ? 'border-ink bg-ink text-white' : 'border-ink/50 bg-white hover:bg-ground'}`}
+              onClick={() => {
+                setTyped(null);
+                set(often);
+              }}
+            >
+              {often}
+            </button>
+          ))}
+        </div>
+      )}
+    </Field>
+  );
+}

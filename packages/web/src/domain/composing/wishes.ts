@@ -1,0 +1,78 @@
+import type { Athlete, ComposeWork, StoredIntake } from '@clay-pot/contracts';
+import { type Block, type Equipment, type Place, type Sequence } from '@clay-pot/core';
+import { GOAL_OF_ASKED, methodOf, TRAINING_GOALS } from '@clay-pot/core/library';
+import { useMemo } from 'react';
+import { usePast } from '../../api/queries.js';
+import { useKnown } from '../../store/library.js';
+import { useOwnMovements } from '../../store/own-movements.js';
+import { useForWhom } from '../for-whom.js';
+import { useStandingCautions } from '../standing-cautions.js';
+
+/** What a coach wants composed. */
+export interface Wishes {
+  readonly goalId: string;
+  readonly minutes: number;
+  readonly methodId: string;
+  /** Things at hand today. */
+  readonly equipment: readonly Equipment[];
+  readonly notAt: readonly Place[];
+}
+
+const USUAL_MINUTES = 20;
+/** What is found in any room. */
+const ANY_ROOM: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'];
+
+/** Where wishes begin for somebody: what they said they want, the minutes that they have, the things that are theirs. */
+export function firstWishes(
+  athlete: Athlete | undefined,
+  intakes: readonly StoredIntake[],
+  usualMethodId: string,
+): Wishes {
+  const newest = [...intakes].sort((a, b) => a.answers.onDay.localeCompare(b.answers.onDay)).at(-1);
+  const last = newest?.answers;
+  const wanted = last?.goals[0];
+  return {
+    goalId: wanted ? GOAL_OF_ASKED[wanted] : TRAINING_GOALS[0].id,
+    minutes: last?.minutes ?? USUAL_MINUTES,
+    methodId: usualMethodId,
+    equipment: athlete?.equipment ?? ANY_ROOM,
+    notAt: [],
+  };
+}
+
+/** What a composition takes besides the wishes. */
+export interface Around {
+  readonly locked?: readonly Block[];
+  readonly rounds?: Sequence['rounds'];
+  readonly from?: Sequence;
+  readonly others?: boolean;
+}
+
+/** Makes the work of a composition for somebody out of wishes. */
+export function useComposeWork(athlete: Athlete | undefined): (wishes: Wishes, around?: Around) => ComposeWork {
+  const { person } = useForWhom(athlete?.id);
+  const past = usePast(athlete?.id).data;
+  const cautions = useStandingCautions(athlete);
+  const known = useKnown();
+  const stored = useOwnMovements((state) => state.stored);
+  return useMemo(
+    () =>
+      ({ goalId, minutes, methodId, equipment, notAt }, { locked, rounds, from, others } = {}) => ({
+        goalId,
+        minutes,
+        method: methodOf({ methodId }, known.method),
+        person,
+        athlete: { cautions, equipment },
+        past: past ?? [],
+        now: new Date().toISOString(),
+        own: stored.map(({ movement }) => movement),
+        removedIds: stored.filter(({ removed }) => removed).map(({ id }) => id),
+        notAt,
+        ...(locked && { locked }),
+        ...(rounds && { rounds }),
+        from,
+        others,
+      }),
+    [person, past, cautions, known, stored],
+  );
+}
