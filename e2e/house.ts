@@ -190,3 +190,14 @@ export async function manyBlocks(page: Page, house: House, count: number): Promi
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved');
 
 export { expect };
+
+/** Presses Tab until the thing with this name has the focus: what cannot be reached so, a keyboard cannot reach. */
+export async function tabTo(page: Page, role: string, name: string | RegExp): Promise<void> {
+  const target = page.getByRole(role as 'button', { name, exact: true }).first();
+  await expect(target).toBeVisible();
+  for (let presses = 0; presses < 150; presses++) {
+    if (await target.evaluate((element) => element === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`Tab does not reach the ${role} “${name}”.`);
+}

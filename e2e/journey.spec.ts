@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import type { AssignmentItem, SessionRecord } from '@clay-pot/contracts';
-import { expect, idIn, saved, startSession, test } from './house.js';
+import { expect, idIn, saved, startSession, tabTo, test } from './house.js';
 
 /** Lets the clock run to the end of the session, answering whenever a block asks how it was. */
 async function leadToTheEnd(page: Page, answer: () => Promise<void>): Promise<void> {
@@ -102,17 +102,6 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   await page.getByRole('link', { name: 'Callum Reyes-Whitlock', exact: true }).click();
   await expect(page.getByRole('row', { name: /Left wrist first/ })).toBeVisible();
 });
-
-/** Presses Tab until the thing with this name has the focus: what cannot be reached so, a keyboard cannot reach. */
-async function tabTo(page: Page, role: string, name: string | RegExp): Promise<void> {
-  const target = page.getByRole(role as 'button', { name, exact: true }).first();
-  await expect(target).toBeVisible();
-  for (let presses = 0; presses < 150; presses++) {
-    if (await target.evaluate((element) => element === document.activeElement)) return;
-    await page.keyboard.press('Tab');
-  }
-  throw new Error(`Tab does not reach the ${role} “${name}”.`);
-}
 
 test('by keyboard only: the same journey', async ({ page, house }) => {
   await page.goto('/');

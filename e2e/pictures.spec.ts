@@ -18,6 +18,8 @@ const shot = (page: Page, name: string) =>
 test('pictures of the main views', async ({ coach: page }) => {
   test.setTimeout(300_000);
   const settled = async () => {
+    // Nothing is pointed at.
+    await page.mouse.move(1200, 2);
     await page.waitForLoadState('networkidle');
     await page.evaluate(() => document.fonts.ready);
     // Hands are drawn when the page is idle, by the processor here.
@@ -53,6 +55,13 @@ test('pictures of the main views', async ({ coach: page }) => {
   await page.getByRole('link', { name: 'How it went' }).click();
   await settled();
   await shot(page, 'trends');
+  await page.goBack();
+  await page.getByRole('link', { name: 'Compose', exact: true }).click();
+  await page.getByRole('button', { name: 'Compose', exact: true }).click();
+  await page.getByText(/^found in/).waitFor({ timeout: 60_000 });
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await settled();
+  await shot(page, 'compose');
   await page.goBack();
   await page.getByRole('link', { name: 'Measure', exact: true }).click();
   await page.getByRole('checkbox', { name: 'Grip, all out' }).check();
@@ -94,9 +103,6 @@ test('pictures of the main views', async ({ coach: page }) => {
   await page.getByRole('listitem', { name: /^Block 8/ }).focus();
   await settled();
   await shot(page, 'editor');
-  await page.getByRole('tab', { name: 'Wheel' }).click();
-  await settled();
-  await shot(page, 'editor-wheel');
   await page.getByRole('link', { name: 'Lead', exact: true }).click();
   await settled();
   await page.waitForTimeout(2 * DRAWN_MS);

@@ -241,3 +241,7 @@ export { ruleWords } from './compose/rule-words.js';
 export type { Binding, Reason } from './compose/reasons.js';
 export type { GiveUp } from './compose/give-up.js';
 export type { Excluded } from './compose/suitable.js';
+export { Choice } from './compose/choice.js';
+export * from './rules/work-done.js';
+export * from './rules/gates.js';
+export * from './rules/level-standing.js';

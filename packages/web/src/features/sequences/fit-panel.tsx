@@ -1,7 +1,7 @@
 import type { Athlete } from '@clay-pot/contracts';
 import type { Sequence } from '@clay-pot/core';
 import { USUAL_METHOD } from '@clay-pot/core/library';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useIntakes } from '../../api/queries.js';
 import { AnswerHead } from '../../domain/composing/answer-head.js';
 import { BeforeIt, BehindIt } from '../../domain/composing/behind-it.js';
@@ -33,6 +33,9 @@ export function FitPanel({ document, athlete, onClose }: Props) {
   const workOf = useComposeWork(athlete);
   const { state, answer, setAnswer, start, stop } = useComposer(workOf(wishes, { from: document, others }));
   const sequence = answer?.sequence ?? null;
+  // Whoever opens it by keys goes on in it, not behind the whole shelf.
+  const panel = useRef<HTMLElement>(null);
+  useEffect(() => panel.current?.focus(), []);
   function fit() {
     const from = sequence ?? document;
     const locked = from.blocks.filter(({ id }) => lockedIds.has(id));
@@ -46,7 +49,7 @@ export function FitPanel({ document, athlete, onClose }: Props) {
     onClose();
   }
   return (
-    <section aria-label="Fit anew" className="grid gap-4 pt-3">
+    <section ref={panel} tabIndex={-1} aria-label="Fit anew" className="grid gap-4 pt-3 outline-none">
       <form
         aria-label="What it is fitted to"
         className="grid gap-3 border-b border-line pb-4"

@@ -1,0 +1,97 @@
+import type { AssignmentItem, StoredSequence } from '@clay-pot/contracts';
+import { expect, idIn, openSequence, saved, tabTo, test } from './house.js';
+
+test('a sequence is composed for somebody, one block kept, one changed for another, and taken to the editor without a finding', async ({
+  coach: page,
+  house,
+}) => {
+  await page.getByRole('link', { name: 'People' }).click();
+  await page.getByRole('link', { name: 'Callum Reyes-Whitlock', exact: true }).click();
+  await page.getByRole('link', { name: 'Compose', exact: true }).click();
+  await expect(page.getByLabel('For', { exact: true })).toHaveValue(/.+/);
+  // What he said before training: handstands, and the minutes that he has.
+  await expect(page.getByLabel('Goal')).toHaveValue('handstand-load');
+  await page.getByLabel('Minutes', { exact: true }).fill('12');
+  await page.getByRole('button', { name: 'Compose', exact: true }).click();
+  await expect(page.getByText(/^found in/)).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText(/^Proven/)).toBeVisible();
+  const rows = page.getByRole('region', { name: /^Phase/ }).getByRole('listitem');
+  await expect(rows.first()).toContainText(/of \d+ s for|Only by it/);
+  await expect(page.getByText('movements left out, and why')).toBeVisible();
+
+  // Keep one, and have the rest anew in another room.
+  const kept = await rows.last().getByRole('button', { name: /^Keep/ }).getAttribute('aria-label');
+  const name = kept!.replace('Keep ', '');
+  await page.getByRole('button', { name: kept! }).click();
+  await page.getByRole('button', { name: 'no floor' }).click();
+  await page.getByRole('button', { name: 'Compose anew, keeping 1' }).click();
+  await expect(page.getByText(/^found in/)).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByRole('button', { name: `Let ${name} go` })).toBeVisible();
+
+  // Another movement for the first that has one: what changes is said before it is taken.
+  const others = page.getByRole('list', { name: 'Other movements for it' }).getByRole('button');
+  for (const row of await rows.all()) {
+    await row.getByRole('button', { name: /^Others for/ }).click();
+    await expect(others.first().or(page.getByText('Nothing else does here what it does.')).first()).toBeVisible();
+    if (await others.first().isVisible()) break;
+    await row.getByRole('button', { name: /^Others for/ }).click();
+  }
+  await expect(others.first()).toContainText(/(longer|shorter|as long)$/);
+  const otherName = (await others.first().locator('b').textContent())!;
+  await others.first().click();
+  await expect(rows.filter({ hasText: otherName })).toHaveCount(1);
+
+  await page.getByRole('button', { name: 'Take it for Callum' }).click();
+  await expect(page.getByLabel('Title')).toHaveValue(/handstands/);
+  const { document } = await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`);
+  expect(document.budgetMin).toBe(12);
+  const given = await house.read<AssignmentItem[]>(page, '/assignments');
+  expect(given.find(({ sequenceId }) => sequenceId === idIn(page))?.athleteName).toBe('Callum Reyes-Whitlock');
+  await expect(page.getByRole('region', { name: 'Checks' })).toContainText('nothing found');
+});
+
+test('what cannot be had together says what would have to change', async ({ coach: page }) => {
+  await page.goto('/compose');
+  await page.getByLabel('Minutes', { exact: true }).fill('12');
+  await page.getByRole('button', { name: 'Compose', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Keep/ }).nth(8)).toBeVisible({ timeout: 40_000 });
+  await page
+    .getByRole('button', { name: 'Good enough' })
+    .or(page.getByText(/^found in/))
+    .first()
+    .click();
+  for (let pinned = 0; pinned < 8; pinned++) await page.getByRole('button', { name: /^Keep/ }).first().click();
+  // What is typed badly stays, with the reason; nothing is lost.
+  await page.getByLabel('Minutes', { exact: true }).fill('nonsense');
+  await expect(page.getByText('A whole number within 1–240.')).toBeVisible();
+  await page.getByLabel('Minutes', { exact: true }).fill('2');
+  await page.getByRole('button', { name: /^Compose anew, keeping/ }).click();
+  await expect(page.getByRole('alert')).toContainText(/min more are needed/, { timeout: 40_000 });
+});
+
+test('by keyboard only: a sequence is fitted to fewer minutes with its own movements, and what was there comes back', async ({
+  coach: page,
+}) => {
+  await openSequence(page, 'Lantern class, twenty minutes');
+  await saved(page);
+  const blocks = page.getByRole('listitem', { name: /^Block/ });
+  const before = await blocks.count();
+  await tabTo(page, 'button', 'Fit');
+  await page.keyboard.press('Enter');
+  await tabTo(page, 'textbox', 'Minutes');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('9');
+  await tabTo(page, 'checkbox', 'Other movements may come in');
+  await page.keyboard.press('Space');
+  await tabTo(page, 'button', 'Fit anew');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^found in/)).toBeVisible({ timeout: 40_000 });
+  await tabTo(page, 'button', 'Take it');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Minutes there are')).toHaveValue('9');
+  expect(await blocks.count()).toBeLessThan(before);
+  expect(await page.getByTestId('total').textContent()).toMatch(/^[5-8]:|^9:00/);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Minutes there are')).toHaveValue('20');
+  await expect(blocks).toHaveCount(before);
+});

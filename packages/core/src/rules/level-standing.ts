@@ -1,0 +1,203 @@
+import { findLevel, type Level, type Movement, neighbourLevel } from '../model/movement.js';
+import type { Method } from '../model/method.js';
+import { USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
+import { daysBetween, dayWords } from '../vocabulary/days.js';
+import { type Hand, HAND_WORDS } from '../vocabulary/hands.js';
+import { lastOf } from '../vocabulary/lists.js';
+import { UNIT_LETTERS } from '../vocabulary/work.js';
+import { DISCOMFORT_GO_ON_MAX, adviseOnDiscomfort } from './discomfort.js';
+import { type Gate, gateOf, gateWords, isClean, meets } from './gates.js';
+import { AWAY_DAYS } from './needs-a-look.js';
+import type { WorkDone } from './work-done.js';
+
+/** What comes next of a movement for a hand: more of the same, another level, or less. */
+export type Step =
+  | { readonly kind: 'amount' | 'sets' | 'effort'; readonly to: number }
+  | { readonly kind: 'level up' | 'level down'; readonly levelId: string }
+  | { readonly kind: 'hold' | 'ease' };
+
+/** Where a hand stands on a movement’s ladder. */
+export interface LevelStanding {
+  readonly movementId: string;
+  readonly hand: Hand;
+  readonly levelId: string;
+  /** What was done at last. */
+  readonly last: WorkDone;
+  /** Null where nothing is left to pass: the work of this level knows no gate. */
+  readonly gate: Gate | null;
+  /** Sessions one after the other in which the gate was met. */
+  readonly streak: number;
+  readonly step: Step;
+  /** A sentence with what it rests on. */
+  readonly why: string;
+  /** All of it, oldest first: the evidence. */
+  readonly history: readonly WorkDone[];
+}
+
+/** How fast somebody goes on. */
+export interface Pace {
+  /** Clean sessions of a dose before it grows. */
+  readonly sessionsPerStep: number;
+  readonly repetitions: number;
+  readonly seconds: number;
+  readonly breaths: number;
+  readonly metres: number;
+  readonly effortPercent: number;
+}
+/** As the craft has it: repetitions first, holds by five seconds, effort by ten points. Working values that a coach changes. */
+export const USUAL_PACE: Pace = {
+  sessionsPerStep: 2,
+  repetitions: 1,
+  seconds: 5,
+  breaths: 1,
+  metres: 5,
+  effortPercent: 10,
+};
+
+/** What a standing is judged with besides the history. */
+export interface StandingQuestion {
+  readonly movement: Movement;
+  readonly method: Method;
+  /** ISO day. */
+  readonly today: string;
+  /** Nothing that loads this hand may grow: a stop or a referral stands. */
+  readonly isBarred: boolean;
+  readonly pace?: Pace;
+}
+
+/**
+ * Where a hand stands on a ladder, and what comes next. After two weeks without it a level back; after trouble the last level without; else repetitions, then sets,
+ * then effort, then the level, each after clean sessions; a morning that was worse holds.
+ * @param history of one movement and one hand, oldest first; at least one session
+ */
+export function standingOf(history: readonly WorkDone[], question: StandingQuestion): LevelStanding {
+  const { movement, method } = question;
+  const last = lastOf(history);
+  const level = findLevel(movement, last.levelId);
+  const gate = level ? gateOf(level, last.unit, method) : null;
+  const streak = gate ? trailing(history, (done) => done.levelId === last.levelId && meets(gate, done)) : 0;
+  const { step, why } = level
+    ? stepFrom(history, level, gate, streak, question)
+    : { step: HOLD, why: 'This level is no longer on its ladder.' };
+  return { movementId: movement.id, hand: last.hand, levelId: last.levelId, last, gate, streak, step, why, history };
+}
+
+const HOLD: Step = { kind: 'hold' };
+type Judged = { readonly step: Step; readonly why: string };
+
+const trailing = (history: readonly WorkDone[], holds: (done: WorkDone) => boolean): number => {
+  const from = history.findLastIndex((done) => !holds(done));
+  return history.length - 1 - from;
+};
+
+function stepFrom(
+  history: readonly WorkDone[],
+  level: Level,
+  gate: Gate | null,
+  streak: number,
+  question: StandingQuestion,
+): Judged {
+  const { isBarred } = question;
+  const last = lastOf(history);
+  const less = lessAfter(history, level, question);
+  if (less) return less;
+  if (isBarred) return { step: HOLD, why: `Nothing grows for the ${HAND_WORDS[last.hand]} before it is cleared.` };
+  if (!isClean(last)) return { step: HOLD, why: `${heldBecause(last)} Once more as it is.` };
+  if (!gate) return { step: HOLD, why: 'As it is.' };
+  return moreAfter(history, level, gate, streak, question);
+}
+
+/** A level back after a gap, or what was without trouble after trouble. */
+function lessAfter(
+  history: readonly WorkDone[],
+  { id }: Level,
+  { movement, method, today }: StandingQuestion,
+): Judged | null {
+  const last = lastOf(history);
+  const below = neighbourLevel(movement, id, -1);
+  const away = Math.floor(daysBetween(last.endedAt.slice(0, 10), today));
+  const hurts = last.discomfort !== null && adviseOnDiscomfort(last.discomfort, method.discomfort) === 'ease-or-stop';
+  if (hurts || last.morning === 'step-back' || last.morning === 'refer') {
+    const told = hurts ? `Discomfort ${last.discomfort} of 10` : 'A worse morning after';
+    const calm = history.slice(0, -1).findLast((done) => done.discomfort !== null && done.discomfort <= DISCOMFORT_GO_ON_MAX && done.morning !== 'step-back' && done.morning !== 'refer'); // prettier-ignore
+    const isLower =
+      calm !== undefined &&
+      movement.ladder.findIndex((each) => each.id === calm.levelId) <
+        movement.ladder.findIndex((each) => each.id === id);
+    if (isLower)
+      return {
+        step: { kind: 'level down', levelId: calm.levelId },
+        why: `${told}: back to the last level without, of ${dayWords(calm.endedAt.slice(0, 10))}.`,
+      };
+    if (below) return { step: { kind: 'level down', levelId: below.id }, why: `${told}: a level back.` };
+    return { step: { kind: 'ease' }, why: `${told} on the lowest level: less of it, or something else.` };
+  }
+  if (away < AWAY_DAYS) return null;
+  const gap = `${away} days without it`;
+  return below
+    ? { step: { kind: 'level down', levelId: below.id }, why: `${gap}: a level back.` }
+    : { step: { kind: 'ease' }, why: `${gap}: begin with less of it.` };
+}
+
+function heldBecause({ isWhole, discomfort, exertion, morning }: WorkDone): string {
+  if (!isWhole) return 'Not all of it was done.';
+  if (discomfort === null) return 'Nobody told how it felt.';
+  if (discomfort > DISCOMFORT_GO_ON_MAX) return `Discomfort ${discomfort} of 10.`;
+  if (morning !== null && morning !== 'go-on') return 'The morning after asked to hold.';
+  return `Exertion ${exertion ?? 0} of 10.`;
+}
+
+/** Repetitions or seconds first, then sets, then effort, then the level. */
+function moreAfter(
+  history: readonly WorkDone[],
+  level: Level,
+  gate: Gate,
+  streak: number,
+  { movement, pace = USUAL_PACE }: StandingQuestion,
+): Judged {
+  const last = lastOf(history);
+  const is = `${last.sets}x${last.amount}${UNIT_LETTERS[last.unit]}`;
+  if (streak >= gate.sessions) {
+    const above = neighbourLevel(movement, level.id, 1);
+    return above
+      ? { step: { kind: 'level up', levelId: above.id }, why: `${gateWords(gate)}: done. Next is “${above.name}”.` }
+      : { step: HOLD, why: `${gateWords(gate)}: done, and it is the highest level.` };
+  }
+  const clean = trailing(history, (done) => isSameDose(done, last) && isClean(done));
+  const until = pace.sessionsPerStep - clean;
+  const goesOn = nextDose(level, last, gate, pace);
+  if (!goesOn) return { step: HOLD, why: `${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.` };
+  if (until > 0)
+    return {
+      step: HOLD,
+      why: `${is}, clean in ${clean} of ${pace.sessionsPerStep} sessions: once more before it grows.`,
+    };
+  return { step: goesOn, why: `${is}, clean in ${clean} sessions: more toward ${gateWords(gate)}.` };
+}
+
+const isSameDose = (one: WorkDone, other: WorkDone) =>
+  one.levelId === other.levelId &&
+  one.unit === other.unit &&
+  one.sets >= other.sets &&
+  one.amount >= other.amount &&
+  (one.effortPercent ?? 0) >= (other.effortPercent ?? 0);
+
+function nextDose({ dosing }: Level, last: WorkDone, gate: Gate, pace: Pace): Step | null {
+  if (last.unit === gate.unit && last.amount < gate.amount)
+    return { kind: 'amount', to: Math.min(gate.amount, last.amount + pace[last.unit]) };
+  if (last.sets < gate.sets) return { kind: 'sets', to: last.sets + 1 };
+  const { effortPercent: range }: UsualRange = USUAL_RANGES[dosing];
+  if (
+    gate.effortPercent !== undefined &&
+    last.effortPercent !== null &&
+    last.effortPercent < gate.effortPercent &&
+    range
+  ) {
+    return { kind: 'effort', to: Math.min(gate.effortPercent, last.effortPercent + pace.effortPercent) };
+  }
+  return null;
+}
+
+/** Whether a step asks for more than there was. */
+export const isMore = ({ kind }: Step): boolean =>
+  kind === 'amount' || kind === 'sets' || kind === 'effort' || kind === 'level up';

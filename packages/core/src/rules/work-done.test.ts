@@ -1,0 +1,93 @@
+import { expect, test } from '@jest/globals';
+import { shippedMovement } from '../library/index.js';
+import { compileTimeline } from '../timeline/compile-timeline.js';
+import { write } from './checks/sessions.fixture.js';
+import { type LedSession, workDoneIn } from './work-done.js';
+
+const plan = write([
+  ['strength', 'strength.palm-lift', 'all-fours', '2x8 rest30'],
+  ['strength', 'isometric.flexion', 'medium', '2x6 @50% 5s L,R rest20'],
+  ['skill', 'bearing.palm-support', 'plank', '2x20s rest40'],
+]);
+const all = compileTimeline(plan, shippedMovement).stints.map(
+  ({ blockId, round, set, side, direction, unit, plannedAmount }, index) => ({
+    id: `set-${index}`,
+    ...{ blockId, round, set, side, direction, unit, plannedAmount },
+    doneAmount: plannedAmount,
+  }),
+);
+const led = (change: Partial<LedSession> = {}): LedSession => ({
+  id: 's',
+  startedAt: '2026-06-08T10:00:00.000Z',
+  endedAt: '2026-06-08T10:20:00.000Z',
+  plan,
+  sets: all,
+  reports: plan.blocks.map(({ id }) => ({ blockId: id, discomfort: 1, exertion: 5, at: '2026-06-08T10:10:00.000Z' })),
+  complaints: [],
+  mornings: { left: null, right: null },
+  ...change,
+});
+const of = (session: LedSession, movementId: string, hand: 'left' | 'right') =>
+  workDoneIn(session, shippedMovement).find((done) => done.movementId === movementId && done.hand === hand);
+
+test('each hand has what it did: sets that were done to their end, and what each of them had', () => {
+  expect(of(led(), 'strength.palm-lift', 'left')).toMatchObject({
+    sets: 2,
+    amount: 8,
+    unit: 'repetitions',
+    isWhole: true,
+    discomfort: 1,
+    exertion: 5,
+  });
+  expect(of(led(), 'isometric.flexion', 'right')).toMatchObject({
+    sets: 2,
+    amount: 6,
+    effortPercent: 50,
+    isWhole: true,
+  });
+  expect(of(led(), 'bearing.palm-support', 'left')).toMatchObject({
+    levelId: 'plank',
+    sets: 2,
+    amount: 20,
+    unit: 'seconds',
+  });
+});
+
+test('a hand that fell short did less, the other did all of it', () => {
+  const sets = all.map((set) =>
+    set.blockId === 'b2' && set.side === 'left' && set.set === 2 ? { ...set, doneAmount: 3 } : set,
+  );
+  expect(of(led({ sets }), 'isometric.flexion', 'left')).toMatchObject({ sets: 1, isWhole: false });
+  expect(of(led({ sets }), 'isometric.flexion', 'right')).toMatchObject({ sets: 2, isWhole: true });
+});
+
+test('a session that ended early holds what was reached; what was not begun is not there', () => {
+  const sets = all.filter(({ blockId, set }) => blockId === 'b1' && set === 1);
+  expect(of(led({ sets }), 'strength.palm-lift', 'left')).toMatchObject({ sets: 1, amount: 8, isWhole: false });
+  expect(of(led({ sets }), 'bearing.palm-support', 'left')).toBeUndefined();
+});
+
+test('what was eased on the spot counts as the form that it was eased to', () => {
+  const sets = all.map((set) => (set.blockId === 'b3' && set.set === 2 ? { ...set, levelId: 'all-fours' } : set));
+  expect(of(led({ sets }), 'bearing.palm-support', 'right')).toMatchObject({
+    levelId: 'all-fours',
+    sets: 1,
+    isWhole: false,
+  });
+});
+
+test('what hurt in the middle is of its hand, and weighs more than what was told at the end', () => {
+  const complaints = [{ blockId: 'b3', hand: 'left' as const, discomfort: 5 }];
+  expect(of(led({ complaints }), 'bearing.palm-support', 'left')?.discomfort).toBe(5);
+  expect(of(led({ complaints }), 'bearing.palm-support', 'right')?.discomfort).toBe(1);
+  expect(of(led({ reports: [] }), 'bearing.palm-support', 'right')?.discomfort).toBeNull();
+});
+
+test('corrected sets count as corrected', () => {
+  const first = all[0]!;
+  const corrected = { ...first, id: 'better', doneAmount: 2, corrects: first.id };
+  expect(of(led({ sets: [...all, corrected] }), 'strength.palm-lift', 'left')).toMatchObject({
+    sets: 1,
+    isWhole: false,
+  });
+});
