@@ -23,6 +23,9 @@ const downward = CORE.slice(0, -1).map((folder, index) => ({
   to: { path: `^packages/core/src/(${CORE.slice(index + 1).join('|')})/` },
 }));
 
+/** What a bundler makes the address of a file of: only it can resolve one that a package exports. */
+const ADDRESS = '\\?url$';
+
 export default {
   forbidden: [
     ...downward,
@@ -85,9 +88,9 @@ export default {
       comment: 'A package is declared where it is imported.',
       severity: 'error',
       from: { path: '^packages/', pathNot: `${TESTS}|/test/` },
-      to: { dependencyTypes: ['npm-no-pkg', 'npm-unknown', 'unknown', 'undetermined'] },
+      to: { dependencyTypes: ['npm-no-pkg', 'npm-unknown', 'unknown', 'undetermined'], pathNot: ADDRESS },
     },
-    { name: 'nothing-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
+    { name: 'nothing-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: ADDRESS } },
   ],
   options: {
     doNotFollow: { path: 'node_modules|/dist/' },

@@ -27,6 +27,10 @@ const PLACES = [
   { to: '/records', name: 'Records', key: 'r' },
 ] as const;
 
+/** Screens that belong to a place whose address they do not begin with. */
+const WITHIN: Readonly<Record<string, readonly string[]>> = { '/sequences': ['/compose', '/methods'] };
+const isWithin = (place: string, pathname: string) => WITHIN[place]?.some((path) => pathname.startsWith(path)) ?? false;
+
 /** Screens that take the whole window. */
 const BARE = /^\/(session|sequences\/[^/]+\/sheet)$/;
 
@@ -120,7 +124,7 @@ export function Shell() {
                     to={to}
                     end={to === '/'}
                     className={({ isActive }) =>
-                      `block border-ink px-2.5 py-2 sm:border-l-4 sm:px-4 ${isActive ? 'font-bold max-sm:border-b-4 sm:bg-porcelain' : 'border-transparent text-ink-soft hover:text-ink'}`
+                      `block border-ink px-2.5 py-2 sm:border-l-4 sm:px-4 ${isActive || isWithin(to, pathname) ? 'font-bold max-sm:border-b-4 sm:bg-porcelain' : 'border-transparent text-ink-soft hover:text-ink'}`
                     }
                   >
                     {name}
