@@ -6,6 +6,7 @@ export * from './class.js';
 export * from './compose.js';
 export * from './devices.js';
 export * from './effort.js';
+export * from './levels.js';
 export * from './measure.js';
 export * from './mechanics.js';
 export * from './methods.js';

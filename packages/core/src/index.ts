@@ -245,3 +245,4 @@ export { Choice } from './compose/choice.js';
 export * from './rules/work-done.js';
 export * from './rules/gates.js';
 export * from './rules/level-standing.js';
+export * from './rules/standings.js';

@@ -15,6 +15,7 @@ import { HealthModule } from './health/health.module.js';
 import { Clock } from './http/clock.js';
 import { ProblemFilter } from './http/problem.filter.js';
 import { IntakesModule } from './intakes/intakes.module.js';
+import { LevelsModule } from './levels/levels.module.js';
 import { MeasureModule } from './measure/measure.module.js';
 import { MechanicsModule } from './mechanics/mechanics.module.js';
 import { MethodsModule } from './methods/methods.module.js';
@@ -51,6 +52,7 @@ export class AppModule {
         AssignmentsModule,
         SessionsModule,
         TodayModule,
+        LevelsModule,
         MechanicsModule,
         ComposeModule,
         EffortModule,

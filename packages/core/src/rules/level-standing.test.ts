@@ -47,6 +47,12 @@ describe('what comes next', () => {
     });
   });
 
+  test('what it is now is said with what it goes toward', () => {
+    expect(standingOf([done({ daysAgo: 4 }), done({ daysAgo: 2 })], question).why).toBe(
+      '2x15s, clean in 2 sessions: now 2x20s, toward 2x30s in 2 sessions.',
+    );
+  });
+
   test('first the seconds, then the sets, then the level', () => {
     const at = (sets: number, amount: number) => [
       done({ daysAgo: 4, sets, amount }),

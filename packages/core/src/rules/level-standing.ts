@@ -172,7 +172,10 @@ function moreAfter(
       step: HOLD,
       why: `${is}, clean in ${clean} of ${pace.sessionsPerStep} sessions: once more before it grows.`,
     };
-  return { step: goesOn, why: `${is}, clean in ${clean} sessions: more toward ${gateWords(gate)}.` };
+  return {
+    step: goesOn,
+    why: `${is}, clean in ${clean} sessions: now ${doseWords(last, goesOn)}, toward ${gateWords(gate)}.`,
+  };
 }
 
 const isSameDose = (one: WorkDone, other: WorkDone) =>
@@ -196,6 +199,13 @@ function nextDose({ dosing }: Level, last: WorkDone, gate: Gate, pace: Pace): St
     return { kind: 'effort', to: Math.min(gate.effortPercent, last.effortPercent + pace.effortPercent) };
   }
   return null;
+}
+
+/** A dose after a step, as “2x15s”. */
+function doseWords({ sets, amount, unit }: Pick<WorkDone, 'sets' | 'amount' | 'unit'>, step: Step): string {
+  const to = (kind: Step['kind'], now: number) => ('to' in step && step.kind === kind ? step.to : now);
+  const effort = step.kind === 'effort' ? ` @${step.to}%` : '';
+  return `${to('sets', sets)}x${to('amount', amount)}${UNIT_LETTERS[unit]}${effort}`;
 }
 
 /** Whether a step asks for more than there was. */

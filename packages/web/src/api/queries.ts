@@ -4,6 +4,7 @@ import type {
   Athlete,
   AthleteInput,
   AthleteListItem,
+  LevelItem,
   MethodInput,
   MovementInput,
   OwnName,
@@ -54,7 +55,8 @@ export const refresh = (...keys: string[]) =>
   );
 
 /** Marks everything that a recorded session changes as stale. */
-export const refreshAfterSession = () => refresh('today', 'sessions', 'athletes', 'evidence', 'intakes', 'readings');
+export const refreshAfterSession = () =>
+  refresh('today', 'sessions', 'athletes', 'evidence', 'intakes', 'readings', 'levels');
 
 /** Shows what was last seen on this device, and keeps it from now on; once for a page. */
 export const showLastSeen = async (): Promise<void> => (await import('./last-seen.js')).startLastSeen(queryClient);
@@ -329,6 +331,10 @@ export const useEvidence = (athleteId: string | undefined) =>
     queryFn: () => request<Evidence[]>(`/athletes/${athleteId}/evidence`),
     enabled: athleteId !== undefined,
   });
+
+/** Where the hands of an athlete stand on their ladders. */
+export const useLevels = (athleteId: string) =>
+  useQuery({ queryKey: ['levels', athleteId], queryFn: () => request<LevelItem[]>(`/athletes/${athleteId}/levels`) });
 
 /** Adds a measurement. */
 export const useAddReading = (athleteId: string) =>

@@ -14,6 +14,7 @@ import { useNewSequence } from '../../domain/new-sequence.js';
 import { SessionRows } from '../../domain/session-rows.js';
 import { BeginHere } from './begin-here.js';
 import { Clearance } from './clearance.js';
+import { LevelsWall } from './levels-wall.js';
 import { LeftRight } from './left-right.js';
 import { RangeAndStrength } from './range-and-strength.js';
 import { RangeWheel } from './range-wheel.js';
@@ -93,6 +94,7 @@ function Bench({ person, edit }: { person: Athlete; edit: () => void }) {
           <RangeWheel athlete={person} />
           <RangeAndStrength athleteId={person.id} />
           <LeftRight athlete={person} readings={readings.data ?? []} />
+          <LevelsWall athleteId={person.id} />
           <Wanted athleteId={person.id} />
           <History athleteId={person.id} />
         </div>

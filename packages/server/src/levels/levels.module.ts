@@ -1,0 +1,8 @@
+import { Module } from '@nestjs/common';
+import { LibraryModule } from '../library/library.module.js';
+import { LevelsController } from './levels.controller.js';
+import { LevelsService } from './levels.service.js';
+
+/** Levels, gates and what comes next. */
+@Module({ imports: [LibraryModule], controllers: [LevelsController], providers: [LevelsService] })
+export class LevelsModule {}
