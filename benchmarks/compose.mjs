@@ -1,14 +1,13 @@
 // Composing twenty minutes from the whole library, for five people by five methods and ten goals: how soon there is a sound answer, how near it is to the best after a
 // second, how near it ends, and what taking the best piece by piece would have come to.
 //   ./clay-pot test types   (builds the core)   then   node benchmarks/compose.mjs
-import loadHighs from 'highs';
 import {
   candidatesFor,
   Choice,
   compose,
   composingOf,
   EQUIPMENT,
-  highsSolver,
+  loadSolver,
   maximum,
   programmeOf,
 } from '@clay-pot/core';
@@ -59,7 +58,7 @@ function greedy(asked) {
   }
 }
 
-const solver = highsSolver(await loadHighs());
+const solver = await loadSolver();
 // What is compiled while it runs is compiled before it is timed.
 for (const person of PEOPLE) compose(question(person, TRAINING_GOALS[0]), solver, () => false);
 

@@ -6,10 +6,10 @@ import {
   type ComposeQuestion as Composing,
   compileTimeline,
   EQUIPMENT,
-  highsSolver,
   instant,
   isComposed,
   list,
+  loadSolver,
   type Movement,
   must,
   type Of,
@@ -191,14 +191,6 @@ export function swapsIn(work: ComposeWork, blockId: string): SwapAnswer {
 }
 
 let solverOfThread: Promise<Solver> | undefined;
-/** The solver, loaded when it is first asked for. @param options where its WebAssembly is, in a browser */
-export async function loadSolver(options?: { readonly locateFile: () => string }): Promise<Solver> {
-  const imported = await import('highs');
-  // eslint-disable-next-line no-restricted-syntax -- its types take the package for CommonJS, whose default lies one step further in
-  const load = imported.default as unknown as typeof imported.default.default;
-  return highsSolver(await load(options));
-}
-
 /** Composes in a thread of its own; past its time it answers with the best that it has. */
 export async function answerCompose({
   work,

@@ -232,6 +232,7 @@ export * from './compose/candidate.js';
 export * from './compose/candidates.js';
 export * from './compose/linear.js';
 export * from './compose/highs-solver.js';
+export * from './compose/load-solver.js';
 export * from './compose/programme.js';
 export * from './compose/compose.js';
 export * from './compose/arrange.js';

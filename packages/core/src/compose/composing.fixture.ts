@@ -1,12 +1,11 @@
-import loadHighs from 'highs';
 import { LIBRARY, METHODS, shippedGoal, shippedMovement } from '../library/index.js';
 import { NOW, person } from '../rules/checks/sessions.fixture.js';
 import { must } from '../vocabulary/lists.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
-import { highsSolver } from './highs-solver.js';
+import { loadSolver } from './load-solver.js';
 import type { ComposeQuestion } from './question.js';
 
-export const solver = highsSolver(await loadHighs());
+export const solver = await loadSolver();
 
 /** A question about somebody with everything at hand and nothing on record. */
 export function asked(

@@ -1,4 +1,5 @@
-import { type ComposeAnswer, composeWith, type ComposeWork, loadSolver, swapsIn } from '@clay-pot/contracts';
+import { type ComposeAnswer, composeWith, type ComposeWork, swapsIn } from '@clay-pot/contracts';
+import { loadSolver } from '@clay-pot/core';
 import { expose } from 'comlink';
 import wasm from 'highs/runtime?url';
 
