@@ -12,11 +12,12 @@ const composed = compose(question, solver, () => false);
 if (!isComposed(composed)) throw new Error('Nothing was composed.');
 const { sequence } = composed;
 
-test('five others for a block, the best first, none of which is in the sequence or raises a finding', () => {
-  const at = sequence.blocks.find(({ phase }) => phase === 'prepare')!;
-  const others = alternativesFor(question, sequence, at.id);
-  expect(others).toHaveLength(5);
-  for (const { edits, candidate } of others) {
+test('up to five others for a block, none of which is in the sequence or raises a finding', () => {
+  const found = sequence.blocks.map(({ id }) => alternativesFor(question, sequence, id));
+  // A block that is the only one to do something may have none.
+  expect(found.filter(({ length }) => length === 5).length).toBeGreaterThan(sequence.blocks.length / 3);
+  expect(Math.max(...found.map(({ length }) => length))).toBe(5);
+  for (const { edits, candidate } of found.flat()) {
     expect(sequence.blocks.map(({ movementId }) => movementId)).not.toContain(candidate.movement.id);
     const { blocks } = applyEdits(sequence, edits);
     expect(findingsOf(viewOf(examined(composingOf(question), blocks)))).toEqual([]);

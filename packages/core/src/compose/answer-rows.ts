@@ -23,7 +23,7 @@ export function answerRows(programme: ProgrammeWriter): void {
     const free = where((each) => each.free && goesThere(each) && WARM_UP.includes(each.phase));
     programme.answered(
       'range-unprepared',
-      `${direction} is visited freely before it is loaded`,
+      direction,
       where((each) => each.loads && goesThere(each)),
       free,
     );

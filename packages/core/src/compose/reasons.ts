@@ -6,7 +6,7 @@ import { advicesOf } from '../rules/clearance.js';
 import { lastForm } from '../rules/remembered.js';
 import { dayWords } from '../vocabulary/days.js';
 import { HANDS } from '../vocabulary/hands.js';
-import { itemAt } from '../vocabulary/lists.js';
+import { groupedBy, itemAt } from '../vocabulary/lists.js';
 import { capital } from '../vocabulary/text.js';
 import type { Candidate } from './candidate.js';
 import { Choice } from './choice.js';
@@ -39,7 +39,7 @@ export function reasonsFor(composing: Composing, view: SessionView, chosen: read
     choice.broken(broken);
     choice.toggle(index);
     const gives = giving(composing, candidate);
-    const keeps = [...new Set(broken.filter(({ rule }) => !OF_ALL.includes(rule)).map(ruleWords))];
+    const keeps = keptWords(broken);
     const why = [
       gives && `${capital(gives)}.`,
       keeps.length > 0 && `Only by it: ${keeps.join('; ')}.`,
@@ -49,6 +49,16 @@ export function reasonsFor(composing: Composing, view: SessionView, chosen: read
     return { blockId: block.id, text: why.join(' ') };
   });
 }
+
+/** Rules that only this block keeps, those of one kind together: “the wrist is taken toward radial and ulnar”. */
+function keptWords(broken: readonly Said[]): string[] {
+  const mine = broken.filter(({ rule }) => !OF_ALL.includes(rule));
+  return [...groupedBy(mine, ({ rule }) => rule)].map(([rule, said]) => {
+    const abouts = [...new Set(said.flatMap(({ about }) => about ?? []))];
+    return ruleWords({ rule, ...(abouts.length > 0 && { about: AND.format(abouts) }) });
+  });
+}
+const AND = new Intl.ListFormat('en', { type: 'conjunction' });
 
 function giving(composing: Composing, { gives }: Candidate): string {
   const { wants } = composing.goal;

@@ -45,7 +45,10 @@ const BENDING_IN: Want = {
   words: 'range of the bent-in wrist',
   weight: 1,
   share: 3,
-  such: [{ loadings: ['assisted', 'planted'], motions: ['wrist flexion'] }],
+  such: [
+    { loadings: ['assisted'], motions: ['wrist flexion'] },
+    { loadings: ['planted'], contacts: ['back of hand'] },
+  ],
 };
 const SETTLING: Want = {
   words: 'time to settle',
