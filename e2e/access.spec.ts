@@ -97,7 +97,7 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
     const { sequence, athleteId, session, method } = await ofTheHouse(page, house);
     await walk(page, [
       ['/sequences', /^Sequences/],
-      [`/compose?athlete=${athleteId}`, /Nothing composed yet/],
+      [`/compose?athlete=${athleteId}`, /^Compose/],
       [`/sequences/${sequence.id}?athlete=${athleteId}`, /prepare/],
       [`/sequences/${sequence.id}/sheet?athlete=${athleteId}`, new RegExp(sequence.title)],
       [`/sequences/${sequence.id}/lead?athlete=${athleteId}`, new RegExp(sequence.title)],

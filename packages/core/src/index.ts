@@ -247,3 +247,4 @@ export * from './rules/work-done.js';
 export * from './rules/gates.js';
 export * from './rules/level-standing.js';
 export * from './rules/standings.js';
+export * from './rules/progressed.js';

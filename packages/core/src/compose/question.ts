@@ -7,6 +7,7 @@ import type { Movement, MovementLookup } from '../model/movement.js';
 import type { Round } from '../model/round.js';
 import { type Block, type Pacing, type Sequence, USUAL_PACING } from '../model/sequence.js';
 import type { Hand } from '../vocabulary/hands.js';
+import type { HandStanding } from '../rules/progressed.js';
 import type { Place } from '../vocabulary/places.js';
 import type { TrainingGoal } from './goal.js';
 
@@ -24,6 +25,8 @@ export interface ComposeQuestion {
   /** Movements to choose from, in their teaching order. */
   readonly shelf: readonly Movement[];
   readonly lookup: MovementLookup;
+  /** Where the hands stand on their ladders: what was done goes on from there. */
+  readonly standings?: readonly HandStanding[];
   /** Blocks that stay as they are, and the rounds that they are taken in. */
   readonly locked?: readonly Block[];
   readonly rounds?: readonly Round[];

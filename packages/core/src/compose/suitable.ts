@@ -18,6 +18,7 @@ import { sideOrder } from '../rules/checks/side-order.js';
 import { directionMissing } from '../rules/checks/direction-missing.js';
 import { equipmentMissing } from '../rules/checks/equipment-missing.js';
 import { effortOf, isOpen, lackingFor } from '../rules/checks/choose.js';
+import { doseNow, levelNow } from '../rules/progressed.js';
 import { doseToAdd, lastForm, levelFor } from '../rules/remembered.js';
 import { blockChances } from '../effort/chances.js';
 import { isKnown } from '../effort/doubt.js';
@@ -88,7 +89,7 @@ export type Suits = { readonly level: Level; readonly dose: Dose; readonly phase
 
 /** The level and dose of a movement that suit a person now; the reason where none does. */
 export function suiting(composing: Composing, movement: Movement): Suits {
-  const { athlete, method, person, weaker, past, now } = composing;
+  const { athlete, method, person, weaker, past } = composing;
   const cautions = athlete?.cautions ?? [];
   if (movement.id === OTHER_CARE[method.afterCare]) return { why: `${movement.name}: ${method.name} settles by ${POLICIES.afterCare.options[method.afterCare]}.` }; // prettier-ignore
   const there = movement.ladder.filter(({ posture }) => isThere(composing, posture));
@@ -96,10 +97,11 @@ export function suiting(composing: Composing, movement: Movement): Suits {
   if (!gentlest) return { why: `${movement.name}: none of its levels is done where this session is.` };
   const kept = keptAs(composing, movement, there);
   if (kept) return kept;
-  const dosed = (level: Level) => doseToAdd(movement, level, { method, weaker, cautions, past });
+  const { standings = [] } = composing;
+  const dosed = (level: Level) =>
+    doseNow(doseToAdd(movement, level, { method, weaker, cautions, past }), level, movement.id, standings);
   const open = there.filter((level) => isOpen(composing, movement, level, dosed(level)));
-  const known = lastForm(past, movement.id) && levelFor(movement, open, past, now);
-  const wanted = known ?? byEffort(composing, movement, open, dosed);
+  const wanted = wantedOf(composing, movement, open) ?? byEffort(composing, movement, open, dosed);
   const order = wanted ? [wanted, ...open.slice(0, open.indexOf(wanted)).reverse()] : [];
   for (const level of order) {
     const dose = withRest(dosed(level), effortAt(level));
@@ -114,6 +116,17 @@ export function suiting(composing: Composing, movement: Movement): Suits {
     const form = formOf(person, level, dosed(level));
     return form ? effortOf(form.demand) : 0;
   }
+}
+
+/** The level that somebody has come to: by gates, else as it was done last; undefined for what was never done. */
+function wantedOf(
+  { standings = [], past, now }: Composing,
+  movement: Movement,
+  open: readonly Level[],
+): Level | undefined {
+  const stands = levelNow(movement, standings);
+  if (stands && open.includes(stands)) return stands;
+  return lastForm(past, movement.id) && levelFor(movement, open, past, now);
 }
 
 /** As it stands in the sequence that is fitted anew, where nothing speaks against it now. */

@@ -5,6 +5,7 @@ import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { CircumstancesService } from '../effort/circumstances.service.js';
 import { invalid } from '../http/problem.js';
+import { LevelsService } from '../levels/levels.service.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
 import { HeavyWork } from '../work/heavy-work.js';
@@ -17,6 +18,7 @@ const WITHIN_MS = 10_000;
 export class ComposeService {
   constructor(
     private readonly circumstances: CircumstancesService,
+    private readonly levels: LevelsService,
     private readonly work: HeavyWork,
   ) {}
 
@@ -32,6 +34,16 @@ export class ComposeService {
     return this.work.run('answerSwap', { work: await this.workOf(scope, question), blockId });
   }
 
+  /** Where an athlete’s hands stand; of a body alone nothing is known. */
+  private async standingsOf(
+    scope: StudioScope,
+    athleteId: string | undefined,
+  ): Promise<NonNullable<ComposeWork['standings']>> {
+    if (athleteId === undefined) return [];
+    const standings = await this.levels.standings(scope, athleteId);
+    return standings.map(({ movementId, levelId, step, last }) => ({ movementId, levelId, step, last }));
+  }
+
   private async workOf(scope: StudioScope, question: ComposeQuestion): Promise<ComposeWork> {
     const { goal: goalId, minutes, methodId, equipment, notAt, locked, rounds, from, others } = question;
     const { known, whom, athlete, past, now } = await this.circumstances.of(scope, question);
@@ -43,6 +55,7 @@ export class ComposeService {
     const faults = checkSequence(frame, known.movement);
     if (faults.length > 0) throw invalid(faults.map(lockedFault));
     const rows = await scope.of(MovementRow).find();
+    const standings = await this.standingsOf(scope, question.athleteId);
     const own = rows.map(({ document }) => document);
     return {
       goalId,
@@ -51,6 +64,7 @@ export class ComposeService {
       person: whom.person,
       athlete: equipment ? { cautions: athlete?.cautions ?? [], equipment } : athlete,
       past,
+      standings,
       now,
       own,
       removedIds: rows.filter(({ removedAt }) => removedAt !== null).map(({ document }) => document.id),

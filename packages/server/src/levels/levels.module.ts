@@ -4,5 +4,10 @@ import { LevelsController } from './levels.controller.js';
 import { LevelsService } from './levels.service.js';
 
 /** Levels, gates and what comes next. */
-@Module({ imports: [LibraryModule], controllers: [LevelsController], providers: [LevelsService] })
+@Module({
+  imports: [LibraryModule],
+  controllers: [LevelsController],
+  providers: [LevelsService],
+  exports: [LevelsService],
+})
 export class LevelsModule {}

@@ -21,8 +21,13 @@ export class LevelsService {
     private readonly clock: Clock,
   ) {}
 
-  /** What was done last first. @throws 404 */
+  /** As the API tells it. @throws 404 */
   async of(scope: StudioScope, athleteId: string): Promise<LevelItem[]> {
+    return (await this.standings(scope, athleteId)).map(itemOf);
+  }
+
+  /** What was done last first. @throws 404 */
+  async standings(scope: StudioScope, athleteId: string): Promise<LevelStanding[]> {
     const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
     const now = this.clock.now();
     const today = dayIn(scope.timeZone, now);
@@ -35,7 +40,7 @@ export class LevelsService {
       methodOf: (plan) => methodOf(plan, known.method),
       cautions: cautionsOn(athlete, today),
       today,
-    }).map(itemOf);
+    });
   }
 }
 

@@ -333,8 +333,12 @@ export const useEvidence = (athleteId: string | undefined) =>
   });
 
 /** Where the hands of an athlete stand on their ladders. */
-export const useLevels = (athleteId: string) =>
-  useQuery({ queryKey: ['levels', athleteId], queryFn: () => request<LevelItem[]>(`/athletes/${athleteId}/levels`) });
+export const useLevels = (athleteId: string | undefined) =>
+  useQuery({
+    queryKey: ['levels', athleteId],
+    queryFn: () => request<LevelItem[]>(`/athletes/${athleteId}/levels`),
+    enabled: athleteId !== undefined,
+  });
 
 /** Adds a measurement. */
 export const useAddReading = (athleteId: string) =>

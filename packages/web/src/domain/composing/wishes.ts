@@ -2,7 +2,7 @@ import type { Athlete, ComposeWork, StoredIntake } from '@clay-pot/contracts';
 import { type Block, type Equipment, type Place, type Sequence } from '@clay-pot/core';
 import { GOAL_OF_ASKED, methodOf, TRAINING_GOALS } from '@clay-pot/core/library';
 import { useMemo } from 'react';
-import { usePast } from '../../api/queries.js';
+import { useLevels, usePast } from '../../api/queries.js';
 import { useKnown } from '../../store/library.js';
 import { useOwnMovements } from '../../store/own-movements.js';
 import { useForWhom } from '../for-whom.js';
@@ -52,6 +52,7 @@ export interface Around {
 export function useComposeWork(athlete: Athlete | undefined): (wishes: Wishes, around?: Around) => ComposeWork {
   const { person } = useForWhom(athlete?.id);
   const past = usePast(athlete?.id).data;
+  const levels = useLevels(athlete?.id).data;
   const cautions = useStandingCautions(athlete);
   const known = useKnown();
   const stored = useOwnMovements((state) => state.stored);
@@ -64,6 +65,9 @@ export function useComposeWork(athlete: Athlete | undefined): (wishes: Wishes, a
         person,
         athlete: { cautions, equipment },
         past: past ?? [],
+        standings: (levels ?? []).flatMap(({ movementId, levelId, step, history: [last] }) =>
+          last ? [{ movementId, levelId, step, last }] : [],
+        ),
         now: new Date().toISOString(),
         own: stored.map(({ movement }) => movement),
         removedIds: stored.filter(({ removed }) => removed).map(({ id }) => id),
@@ -73,6 +77,6 @@ export function useComposeWork(athlete: Athlete | undefined): (wishes: Wishes, a
         from,
         others,
       }),
-    [person, past, cautions, known, stored],
+    [person, past, levels, cautions, known, stored],
   );
 }
