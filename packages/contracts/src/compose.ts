@@ -1,10 +1,12 @@
 import {
   alternativesFor,
+  assessed,
   BLOCK,
+  BLOCK_LIMITS,
   compose,
   type Composed,
   type ComposeQuestion as Composing,
-  compileTimeline,
+  type Edit,
   EQUIPMENT,
   instant,
   isComposed,
@@ -60,7 +62,7 @@ export type ComposeQuestion = Of<typeof COMPOSE_QUESTION>;
 export const SWAP_QUESTION = record({
   ...ASKED,
   from: SEQUENCE,
-  blockId: text(SEQUENCE_LIMITS.titleLength, 1, 'Block'),
+  blockId: text(BLOCK_LIMITS.idLength, 1, 'Block'),
 });
 /** Which block of a sequence is to be another movement, and for whom. */
 export type SwapQuestion = Of<typeof SWAP_QUESTION>;
@@ -73,8 +75,11 @@ export interface ComposeAnswer {
   gapPercent: number;
   elapsedMs: number;
   durationMs: number;
-  /** Of a hundred: how much of what the goal wants there is. */
+  /** How much of what the goal wants there is. */
+  goalPercent: number;
+  /** What the programme maximises, and what nothing can be worth more than: the gap is between them. */
   worth: number;
+  bound: number;
   wants: { words: string; gotS: number; targetS: number }[];
   reasons: { blockId: string; text: string }[];
   /** What keeps it from being better, the most first. */
@@ -98,7 +103,7 @@ export interface SwapAnswer {
     points: number;
     seconds: number;
     text: string;
-    edits: unknown[];
+    edits: Edit[];
   }[];
 }
 
@@ -130,40 +135,41 @@ function questionOf({ goalId, own, removedIds, from, others = true, ...question 
   };
 }
 
-/** Composes, telling of each better sequence; stops when told to. @param now a clock, ms */
-export function composeWith(
-  work: ComposeWork,
-  solver: Solver,
-  now: () => number,
-  progress: (answer: ComposeAnswer) => boolean,
-): ComposeAnswer {
-  const startedAt = now();
-  const question = questionOf(work);
-  const answered = (composed: Composed): ComposeAnswer => answerOf(composed, question, now() - startedAt);
-  const answer = compose(question, solver, (composed) => progress(answered(composed)));
-  if (isComposed(answer)) return answered(answer);
-  const { giveUp, excluded, notes } = answer;
-  const nothing = {
-    sequence: null,
-    gapPercent: 0,
-    durationMs: 0,
-    worth: 0,
-    wants: [],
-    reasons: [],
-    binding: [],
-    findings: [],
-  };
-  return { ...nothing, elapsedMs: now() - startedAt, excluded: [...excluded], notes: [...notes], giveUp: [...giveUp] };
+/** Who follows a composition. */
+export interface Following {
+  /** A clock, ms. */
+  readonly now: () => number;
+  /** Told of each better answer; composing stops when it says false. */
+  readonly better?: (answer: ComposeAnswer) => boolean;
+  /** Asked now and then whether to go on, ms after the beginning. */
+  readonly goOn?: (elapsedMs: number) => boolean;
 }
 
-function answerOf(composed: Composed, { lookup }: Composing, elapsedMs: number): ComposeAnswer {
-  const { sequence, gapPercent, worth, wants, binding, excluded, findings, notes } = composed;
+/** Composes, telling of each better sequence. */
+export function composeWith(work: ComposeWork, solver: Solver, { now, better, goOn }: Following): ComposeAnswer {
+  const startedAt = now();
+  const elapsed = () => now() - startedAt;
+  const answer = compose(questionOf(work), solver, {
+    ...(better && { better: (composed) => better(answerOf(composed, elapsed())) }),
+    ...(goOn && { goOn: () => goOn(elapsed()) }),
+  });
+  if (isComposed(answer)) return answerOf(answer, elapsed());
+  const { giveUp, excluded, notes } = answer;
+  const lists = { wants: [], reasons: [], binding: [], findings: [] };
+  const figures = { gapPercent: 0, durationMs: 0, goalPercent: 0, worth: 0, bound: 0, elapsedMs: elapsed() };
+  return { sequence: null, ...figures, ...lists, excluded: [...excluded], notes: [...notes], giveUp: [...giveUp] };
+}
+
+/** The answer for a sequence that somebody has changed since it was composed: its own figures and findings, against the same bound. */
+export function judgedWith(work: ComposeWork, sequence: Sequence, before: ComposeAnswer): ComposeAnswer {
+  return answerOf(assessed(questionOf(work), sequence, before), before.elapsedMs);
+}
+
+function answerOf(composed: Composed, elapsedMs: number): ComposeAnswer {
+  const { sequence, durationMs, goalPercent, worth, bound, gapPercent } = composed;
+  const { wants, binding, excluded, findings, notes } = composed;
   return {
-    sequence,
-    gapPercent,
-    elapsedMs,
-    durationMs: compileTimeline(sequence, lookup).durationMs,
-    worth,
+    ...{ sequence, durationMs, goalPercent, worth, bound, gapPercent, elapsedMs },
     wants: [...wants],
     reasons: [...composed.reasons()],
     binding: [...binding],
@@ -200,7 +206,7 @@ export async function answerCompose({
   readonly withinMs: number;
 }): Promise<ComposeAnswer> {
   solverOfThread ??= loadSolver();
-  return composeWith(work, await solverOfThread, Date.now, ({ elapsedMs }) => elapsedMs < withinMs);
+  return composeWith(work, await solverOfThread, { now: Date.now, goOn: (elapsedMs) => elapsedMs < withinMs });
 }
 
 /** Finds other movements for a block in a thread of its own. */

@@ -8,7 +8,7 @@ import { asked, solver } from './composing.fixture.js';
 import { composingOf, examined } from './question.js';
 
 const question = asked('racket-arm', 'woven-into-practice');
-const composed = compose(question, solver, () => false);
+const composed = compose(question, solver, { better: () => false });
 if (!isComposed(composed)) throw new Error('Nothing was composed.');
 const { sequence } = composed;
 
@@ -33,7 +33,9 @@ test('what changes is said with its numbers', () => {
 test('made shorter it keeps to its own movements', () => {
   const ids = sequence.blocks.map(({ movementId }) => movementId);
   const own = question.shelf.filter(({ id }) => ids.includes(id));
-  const shorter = compose({ ...question, minutes: 12, shelf: own, keep: sequence.blocks }, solver, () => false);
+  const shorter = compose({ ...question, minutes: 12, shelf: own, keep: sequence.blocks }, solver, {
+    better: () => false,
+  });
   if (!isComposed(shorter)) throw new Error('Nothing was left.');
   expect(shorter.sequence.blocks.every(({ movementId }) => ids.includes(movementId))).toBe(true);
   expect(shorter.sequence.blocks.length).toBeGreaterThan(ids.length / 2);

@@ -1,20 +1,20 @@
-import { groupedBy } from '../vocabulary/lists.js';
 import { MAIN_DIRECTIONS } from '../effort/coverage.js';
 import { ANSWERED_GROUPS } from '../rules/checks/antagonist-unanswered.js';
+import { WORK } from '../rules/checks/block-views.js';
+import { WARM_UP } from '../rules/checks/warm-up.js';
 import { ANSWERED_PERCENT, STRENGTHENED_PERCENT } from '../rules/checks/strengthened.js';
-import { must } from '../vocabulary/lists.js';
-import { oppositeGroup } from '../vocabulary/muscles.js';
+import { groupedBy, must } from '../vocabulary/lists.js';
+import { type MuscleGroup, oppositeGroup } from '../vocabulary/muscles.js';
 import { type Phase, PHASES } from '../vocabulary/phases.js';
 import type { Candidate } from './candidate.js';
 import type { ProgrammeWriter } from './programme-writer.js';
 
-const WARM_UP: readonly Phase[] = ['prepare', 'range'];
-const WORK: readonly Phase[] = ['load', 'strength', 'skill'];
 const after = (phase: Phase): readonly Phase[] => PHASES.slice(PHASES.indexOf(phase) + 1);
 
 /** What has to come before something, or after it, as the checks ask for it. */
 export function answerRows(programme: ProgrammeWriter): void {
-  const { where, method } = { where: programme.where.bind(programme), method: programme.composing.method };
+  const { method } = programme.composing;
+  const where = programme.where.bind(programme);
   programme.once('prepare-missing', ({ phase }) => phase === 'prepare');
   programme.once('settle-missing', ({ phase }) => phase === 'settle');
   // A range is visited freely before it is loaded.
@@ -29,10 +29,7 @@ export function answerRows(programme: ProgrammeWriter): void {
     );
   }
   // What is strengthened is stretched at the end, or its opposite works.
-  const works = (
-    { groupPercent }: Candidate,
-    group: (typeof ANSWERED_GROUPS)[number] | 'finger extensors' | 'finger flexors',
-  ) => groupPercent[group] ?? 0;
+  const works = ({ groupPercent }: Candidate, group: MuscleGroup) => groupPercent[group] ?? 0;
   for (const group of ANSWERED_GROUPS) {
     const opposite = must(oppositeGroup(group), `an opposite of the ${group}`);
     const worked = where(
@@ -41,7 +38,7 @@ export function answerRows(programme: ProgrammeWriter): void {
     );
     const answers = where(
       (each) =>
-        (each.level.loading !== 'unloaded' && works(each, opposite as typeof group) >= ANSWERED_PERCENT) ||
+        (each.level.loading !== 'unloaded' && works(each, opposite) >= ANSWERED_PERCENT) ||
         (each.phase === 'settle' && (each.stretchS[group] ?? 0) > 0),
     );
     programme.answered(

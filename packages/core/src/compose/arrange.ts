@@ -1,11 +1,10 @@
 import type { Method } from '../model/method.js';
+import { letsGoOf } from '../rules/checks/no-release.js';
+import { WARM_UP } from '../rules/checks/warm-up.js';
 import { STRENGTHENED_PERCENT } from '../rules/checks/strengthened.js';
 import { firstOf, groupedBy } from '../vocabulary/lists.js';
-import { oppositeGroup } from '../vocabulary/muscles.js';
 import { type Phase, PHASES } from '../vocabulary/phases.js';
 import type { Candidate } from './candidate.js';
-
-const WARM_UP: readonly Phase[] = ['prepare', 'range'];
 
 /**
  * The order in which chosen candidates are done: by phases; in a warm-up what is free before what bears; place by place, beginning where one is and ending where
@@ -97,9 +96,3 @@ function lettingGo(sorted: readonly Candidate[]): Candidate[] {
   hard.forEach((each, index) => order.push(each, ...(answers[index] ?? [])));
   return order;
 }
-
-/** Whether a candidate lets go of the hard one before it: free, or of the opposite muscles. */
-const letsGoOf = ({ movement: { trains } }: Candidate, { free, movement }: Candidate): boolean =>
-  free ||
-  movement.family === 'settle' ||
-  movement.trains.some((group) => trains.some((worked) => oppositeGroup(worked) === group));

@@ -6,11 +6,11 @@ import type { SessionView } from '../effort/session-view.js';
 import type { Dose } from '../model/dose.js';
 import { equipmentFor, type Level, type Movement } from '../model/movement.js';
 import { isFree } from '../rules/checks/block-views.js';
-import { bearsBody, loads } from '../rules/checks/warm-up.js';
+import { loads } from '../rules/checks/warm-up.js';
 import { fixedOf } from '../timeline/timeline.js';
 import type { Digit } from '../vocabulary/digits.js';
 import type { Hand } from '../vocabulary/hands.js';
-import { itemAt, must } from '../vocabulary/lists.js';
+import { itemAt } from '../vocabulary/lists.js';
 import { type MuscleGroup, partsOf } from '../vocabulary/muscles.js';
 import type { Phase } from '../vocabulary/phases.js';
 import { type Equipment, PLACE_OF, type Posture } from '../vocabulary/places.js';
@@ -39,7 +39,6 @@ export interface Candidate {
   readonly hard: boolean;
   readonly free: boolean;
   readonly loads: boolean;
-  readonly bears: boolean;
   readonly directions: readonly Direction[];
   /** The most that each group is asked for, percent. */
   readonly groupPercent: ByGroup;
@@ -95,7 +94,8 @@ export function candidateOf(
   if (level.load.kind === 'stretch') for (const group of movement.trains) stretchS[group] = most;
   const digits = digitsOf(movement);
   const both = workS.left + workS.right;
-  const demand = must(block.demand, 'a demand of what may be proposed');
+  // What is locked may ask what this body cannot take: it gives nothing, and the checks say so.
+  const { demand } = block;
   return {
     key: `${movement.id} ${phase} ${dose.sets}`,
     movement,
@@ -106,12 +106,11 @@ export function candidateOf(
     station: stationOf(level.posture, needs),
     posture: level.posture,
     things: needs.filter((thing) => !fixed.includes(thing) && thing !== 'mat'),
-    gives: goal.wants.map((want) => (countsFor(want, movement, level, demand) * both) / 2),
+    gives: goal.wants.map((want) => (demand ? (countsFor(want, movement, level, demand) * both) / 2 : 0)),
     effortPercent: block.effortPercent,
     hard: block.hard,
     free: isFree(block),
     loads: loads(block),
-    bears: bearsBody(block),
     directions: block.visit.directions,
     groupPercent,
     doses,

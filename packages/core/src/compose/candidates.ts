@@ -1,13 +1,15 @@
 import { viewOf } from '../effort/session-view.js';
 import type { Dose } from '../model/dose.js';
-import { type Block, inPhaseOrder } from '../model/sequence.js';
+import type { Movement } from '../model/movement.js';
+import { inPhaseOrder } from '../model/sequence.js';
 import { failingHold } from '../rules/checks/failing-hold.js';
 import { unusualInDose } from '../rules/usual-dose.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { type Candidate, candidateOf, withFewerSets } from './candidate.js';
+import { firstOf } from '../vocabulary/lists.js';
 import { phasesOf } from './phase-of.js';
 import { examined, type Composing } from './question.js';
-import { alone, blockOf, type Excluded, suiting } from './suitable.js';
+import { alone, blockOf, type Excluded, type Suited, suiting } from './suitable.js';
 
 /** What a sequence may be composed of, and what may not be in it. */
 export interface Shelf {
@@ -25,7 +27,7 @@ export function candidatesFor(composing: Composing): Shelf {
       excluded.push({ movementId: movement.id, why: suits.why });
       continue;
     }
-    const mine = inDoses(composing, { movement, ...suits });
+    const mine = inDoses(composing, movement, suits);
     candidates.push(...mine, ...moreForTheWeaker(composing, mine));
   }
   return { candidates, excluded };
@@ -43,40 +45,36 @@ export function lockedCandidates(composing: Composing): Candidate[] {
   }));
 }
 
-/** As it usually is, a set more where that is held and usual, and sets less. */
-function inDoses(
-  composing: Composing,
-  {
-    movement,
-    level,
-    dose,
-    phase: kept,
-  }: Pick<Candidate, 'movement' | 'level' | 'dose'> & Partial<Pick<Candidate, 'phase'>>,
-): Candidate[] {
-  const block = (of: Dose): Block => blockOf(movement, level, of, 'strength');
+/** As it usually is, a set more where that is held and usual, and sets less; of what is kept of a sequence no more than it had, down to a set. */
+function inDoses(composing: Composing, movement: Movement, suited: Suited): Candidate[] {
+  const { level, dose, phase: kept } = suited;
   const isUsual = (of: Dose) => unusualInDose(of, level.dosing).length === 0;
   const varies = dose.then === undefined;
-  const more = { ...dose, sets: dose.sets + 1, restS: dose.sets === 1 ? Math.max(dose.restS, 15) : dose.restS };
-  // What is kept of a sequence gets no more than it had, and may be brought down to a set.
-  const most = !kept && varies && isUsual(more) && isHeld(composing, block(more)) ? more : dose;
-  const view = alone(composing, block(most));
-  const effortPercent = view.blocks[0]?.effortPercent ?? 0;
-  const counts = kept
-    ? Array.from({ length: dose.sets - 1 }, (_, less) => dose.sets - 1 - less)
-    : [dose.sets, dose.sets - 1];
-  const fewer = varies
-    ? counts.filter((sets) => sets >= 1 && sets < most.sets).map((sets): Dose => ({ ...most, sets }))
-    : [];
+  const { dose: most, view } = (!kept && varies && isUsual(withASetMore(dose)) && heldWithMore(composing, movement, suited)) || suited; // prettier-ignore
+  const fewest = kept ? 1 : Math.max(1, dose.sets - 1);
+  const counts = varies ? Array.from({ length: most.sets - fewest }, (_, less) => most.sets - 1 - less) : [];
+  const fewer = counts.map((sets): Dose => ({ ...most, sets })).filter(isUsual);
+  const { effortPercent } = firstOf(view.blocks);
   const phases = kept ? [kept] : phasesOf(movement, level, effortPercent, composing.method);
+  const lengthS = (of: Dose) => compileTimeline({ ...composing.frame, blocks: [blockOf(movement, level, of, 'strength')] }, composing.lookup).durationMs / 1000; // prettier-ignore
+  const savedS = fewer.map((less) => view.timeline.durationMs / 1000 - lengthS(less));
   return phases.flatMap((phase) => {
     const whole = candidateOf(view, { movement, level, dose: most, phase }, composing.goal);
-    return [
-      whole,
-      ...fewer
-        .filter(isUsual)
-        .map((less) => withFewerSets(whole, less, whole.seconds - savedS(composing, block(most), block(less)))),
-    ];
+    return [whole, ...fewer.map((less, index) => withFewerSets(whole, less, whole.seconds - (savedS[index] ?? 0)))];
   });
+}
+
+const withASetMore = (dose: Dose): Dose => ({ ...dose, sets: dose.sets + 1, restS: dose.sets === 1 ? Math.max(dose.restS, 15) : dose.restS }); // prettier-ignore
+
+/** With a set more, where that is held to its end. */
+function heldWithMore(
+  composing: Composing,
+  movement: Movement,
+  { level, dose }: Suited,
+): Pick<Suited, 'dose' | 'view'> | null {
+  const more = withASetMore(dose);
+  const view = alone(composing, blockOf(movement, level, more, 'strength'));
+  return failingHold.find(view).length === 0 ? { dose: more, view } : null;
 }
 
 /** Where the method gives the weaker hand more: a set of its own, on top of what both hands do. */
@@ -89,13 +87,4 @@ function moreForTheWeaker(composing: Composing, [both]: readonly Candidate[]): C
   const dose: Dose = { ...both.dose, sets: 1, sides: weaker };
   const view = alone(composing, blockOf(movement, level, dose, phase));
   return [{ ...candidateOf(view, { movement, level, dose, phase }, goal), key: `${movement.id} more`, extra: true }];
-}
-
-const isHeld = (composing: Composing, block: Block) =>
-  failingHold.find(viewOf(examined(composing, [block]))).length === 0;
-
-function savedS(composing: Composing, more: Block, less: Block): number {
-  const lengthMs = (block: Block) =>
-    compileTimeline({ ...composing.frame, blocks: [block] }, composing.lookup).durationMs;
-  return (lengthMs(more) - lengthMs(less)) / 1000;
 }

@@ -7,13 +7,16 @@ import { compileTimeline } from '../timeline/compile-timeline.js';
 import { maximum } from '../mechanics/belief.js';
 import { must } from '../vocabulary/lists.js';
 import { EQUIPMENT, PLACE_OF } from '../vocabulary/places.js';
-import { compose, type Composed, GAP_PERCENT, isComposed } from './compose.js';
+import { compose, isComposed } from './compose.js';
+import type { Composed } from './composed.js';
+import { assessed } from './fitting.js';
+import { GAP_PERCENT } from './search.js';
 import { asked, solver } from './composing.fixture.js';
 import type { ComposeQuestion } from './question.js';
 
 /** The first answer only: what a coach sees at once. */
 function atOnce(question: ComposeQuestion): Composed {
-  const answer = compose(question, solver, () => false);
+  const answer = compose(question, solver, { better: () => false });
   if (!isComposed(answer)) throw new Error(`Nothing was composed: ${JSON.stringify(answer.giveUp)}`);
   return answer;
 }
@@ -59,7 +62,7 @@ describe('what is composed keeps the minutes and every check', () => {
 test('it goes on until nothing can be better by more than the gap, and says the same when asked again', () => {
   const gaps: number[] = [];
   const question = asked('throwing-hand', 'woven-into-practice');
-  const answer = compose(question, solver, ({ gapPercent }) => gaps.push(gapPercent) > 0);
+  const answer = compose(question, solver, { better: ({ gapPercent }) => gaps.push(gapPercent) > 0 });
   if (!isComposed(answer)) throw new Error('Nothing was composed.');
   expect(answer.gapPercent).toBeLessThanOrEqual(GAP_PERCENT);
   expect(gaps).toEqual([...gaps].sort((a, b) => b - a));
@@ -97,6 +100,53 @@ test('nobody begins with a handstand that never stood on their hands', () => {
     expect(postures).not.toContain('wall handstand');
     expect(postures).not.toContain('handstand');
   }
+});
+
+test('what is left out says what really keeps it out', () => {
+  const { excluded } = atOnce(asked('handstand-load', 'floor-loading'));
+  const why = (id: string) => excluded.find(({ movementId }) => movementId === id)?.why;
+  expect(why('bearing.handstand')).toBe(
+    'Handstand, wall to free: plank or pike or wall handstand or handstand comes before it, and is not among what was done of late.',
+  );
+  expect(why('settle.cold-water')).toMatch(/settles by warmth and motion\.$/);
+});
+
+test('it can be stopped at any time, and has then what it has', () => {
+  const question = asked('racket-arm', 'careful-return');
+  let asks = 0;
+  const stopped = compose(question, solver, { goOn: () => ++asks < 3 });
+  if (!isComposed(stopped)) throw new Error('Nothing was composed.');
+  expect(textOf(stopped)).toEqual([]);
+  expect(stopped.gapPercent).toBeGreaterThan(0);
+  expect(asks).toBeLessThan(6);
+});
+
+test('a sequence that was changed has figures of its own, against the same bound', () => {
+  const question = asked('racket-arm', 'woven-into-practice');
+  const composed = atOnce(question);
+  const same = assessed(question, composed.sequence, composed);
+  expect([same.worth, same.goalPercent, same.gapPercent]).toEqual([
+    composed.worth,
+    composed.goalPercent,
+    composed.gapPercent,
+  ]);
+  const strong = composed.sequence.blocks.find(({ phase }) => phase === 'strength');
+  const without = { ...composed.sequence, blocks: composed.sequence.blocks.filter((each) => each !== strong) };
+  const less = assessed(question, without, composed);
+  expect(less.goalPercent).toBeLessThan(composed.goalPercent);
+  expect(less.gapPercent).toBeGreaterThan(composed.gapPercent);
+  expect(less.durationMs).toBeLessThan(composed.durationMs);
+  expect(less.reasons()).toHaveLength(without.blocks.length);
+});
+
+test('what is kept of a sequence does not count as what the goal wants', () => {
+  const question = asked('handstand-load', 'floor-loading', { minutes: 8 });
+  const first = atOnce(question);
+  const kept = atOnce({ ...question, keep: first.sequence.blocks });
+  expect(kept.worth).toBeGreaterThan(first.worth);
+  const targets = kept.wants.reduce((sum, { gotS, targetS }) => sum + Math.min(1, gotS / targetS), 0);
+  expect(kept.goalPercent).toBeLessThanOrEqual(100);
+  expect(kept.goalPercent > 99).toBe(targets > 0.99 * kept.wants.length);
 });
 
 test('what is locked stays as it is, in its rounds', () => {

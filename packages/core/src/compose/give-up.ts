@@ -8,15 +8,10 @@ export interface GiveUp {
   readonly text: string;
 }
 
-/** What giving up a little of a rule costs: nobody gives up safety, and what a method would have goes first. */
-const DEAR: Partial<Record<Row['rule'], number>> = {
-  'hard-spacing': 100,
-  'stretch-before-strength': 30,
-  'session-dose': 30,
-  'range-unprepared': 30,
-  locked: 8,
-  minutes: 5,
-};
+/** Nobody gives up what keeps hands sound: what is locked goes first. */
+const KEPT: readonly Row['rule'][] = [...FIXED_RULES, 'hard-spacing', 'range-unprepared', 'stretch-before-strength'];
+/** What giving up a little of a rule costs: what a method would have goes before minutes, and minutes before what was locked. */
+const DEAR: Partial<Record<Row['rule'], number>> = { 'session-dose': 30, locked: 8, minutes: 5 };
 const USUAL_COST = 3;
 
 /** Finds what would have to give way at least. @returns an empty list where nothing has to */
@@ -24,13 +19,12 @@ export function giveUpOf(linear: Linear, solver: Solver): GiveUp[] {
   const unknowns: Unknown[] = linear.unknowns.map((unknown) => ({ ...unknown, worth: unknown.worth / 1e4 }));
   const slackOf = new Map<number, Row>();
   const rows = linear.rows.map((row): Row => {
-    if (FIXED_RULES.includes(row.rule)) return row;
+    if (KEPT.includes(row.rule)) return row;
     const room = Math.max(1, Math.abs(Number.isFinite(row.max) ? row.max : row.min));
     const slack = (factor: number): readonly [number, number] => {
       slackOf.set(unknowns.length, row);
       const at =
         unknowns.push({
-          name: `give up ${row.rule}`,
           worth: -(DEAR[row.rule] ?? USUAL_COST),
           most: Infinity,
           whole: false,

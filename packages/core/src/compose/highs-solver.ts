@@ -1,4 +1,4 @@
-import type { CallbackEvent, Highs, InterruptCallbackEvent, Model } from 'highs';
+import type { Highs, InterruptCallbackEvent, Model } from 'highs';
 import type { Linear, Relaxed, Solved, SolveOptions, Solver } from './linear.js';
 
 /** A solver of linear programmes by HiGHS, once it is loaded. (Huangfu, Hall 2018, Math Program Comput 10:119–42) */
@@ -20,12 +20,7 @@ function relaxed(highs: Highs, model: Model, linear: Linear): Relaxed {
   return { values: [...colValue], worth, bound: worth, prices: [...rowDual], reduced: [...colDual] };
 }
 
-function solved(
-  highs: Highs,
-  model: Model,
-  linear: Linear,
-  { gap = 0, chosen, branches, progress }: SolveOptions,
-): Solved {
+function solved(highs: Highs, model: Model, linear: Linear, { gap = 0, chosen, branches, goOn }: SolveOptions): Solved {
   pass(highs, model, linear, false);
   model.options.set({
     output_flag: false,
@@ -34,19 +29,18 @@ function solved(
     ...(branches !== undefined && { mip_max_nodes: branches }),
   });
   if (chosen) model.setSolution({ indices: chosen.map((_, at) => at), values: chosen.map(Number) });
-  let best: readonly number[] | null = null;
-  const { callbackType, modelStatus } = highs.constants;
-  const callbacks = progress && {
-    [callbackType.mipImprovingSolution]: ({ data }: CallbackEvent): undefined => {
-      best = data.mip_solution ? [...data.mip_solution] : best;
+  const { callbackType } = highs.constants;
+  model.run(
+    goOn && {
+      [callbackType.mipInterrupt]: (event: InterruptCallbackEvent): undefined => {
+        if (!goOn(event.data.mip_primal_bound ?? -Infinity)) event.interrupt();
+      },
     },
-    [callbackType.mipInterrupt]: (event: InterruptCallbackEvent): undefined => {
-      if (!progress(event.data.mip_primal_bound ?? -Infinity, event.data.mip_dual_bound ?? Infinity, best))
-        event.interrupt();
-    },
-  };
-  model.run(callbacks);
-  if (model.getModelStatus() === modelStatus.infeasible) return { values: null, worth: -Infinity, bound: -Infinity };
+  );
+  // Stopped by branches or by whoever asked, it may not have found anything yet: what stands in its place then is no solution.
+  if (Number(model.info.get('primal_solution_status')) !== highs.constants.solutionStatus.feasible) {
+    return { values: null, worth: -Infinity, bound: Infinity };
+  }
   return {
     values: [...model.getSolution().colValue],
     worth: model.getObjectiveValue(),

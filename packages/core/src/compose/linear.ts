@@ -2,7 +2,6 @@ import type { RuleId } from './rule-id.js';
 
 /** An unknown of a linear programme, from nothing to `most`. */
 export interface Unknown {
-  readonly name: string;
   /** What one of it is worth. */
   readonly worth: number;
   readonly most: number;
@@ -29,7 +28,7 @@ export interface Linear {
 
 /** How far a solver got. */
 export interface Solved {
-  /** Values of the unknowns; null where nothing fits at all. */
+  /** Values of the unknowns; null where nothing fits, or nothing was found before it had to stop. */
   readonly values: readonly number[] | null;
   readonly worth: number;
   /** Nothing can be worth more than this. */
@@ -52,8 +51,8 @@ export interface SolveOptions {
   readonly chosen?: readonly boolean[];
   /** Stop after so many branches, so that the same question has the same answer however fast the machine is. */
   readonly branches?: number;
-  /** Told now and then of the worth and the bound reached, and of the best choice; stops when it answers false. */
-  readonly progress?: (worth: number, bound: number, values: readonly number[] | null) => boolean;
+  /** Asked now and then, with the worth that was reached, whether to go on. */
+  readonly goOn?: (worth: number) => boolean;
 }
 
 /** Solves linear programmes. */
@@ -67,8 +66,8 @@ export class LinearWriter {
   readonly unknowns: Unknown[] = [];
   readonly rows: Row[] = [];
 
-  unknown(name: string, { worth = 0, most = 1, whole = false }: Partial<Omit<Unknown, 'name'>> = {}): number {
-    return this.unknowns.push({ name, worth, most, whole }) - 1;
+  unknown({ worth = 0, most = 1, whole = false }: Partial<Unknown> = {}): number {
+    return this.unknowns.push({ worth, most, whole }) - 1;
   }
 
   row(

@@ -85,7 +85,7 @@ function balanceRows(programme: ProgrammeWriter, name: (typeof PAIR_NAMES)[numbe
   // Opening without gripping is no fault.
   const bothWays = name !== 'grip : opening';
   programme.recorded.pairs.push({ about: name, first, second, band, bothWays, worthComparing });
-  const compared = writer.unknown(`${name} compared`, { whole: true });
+  const compared = writer.unknown({ whole: true });
   writer.row('balance', [...first, ...second, [compared, -MUCH]], { max: worthComparing }, name);
   const within = (more: Amounts, less: Amounts) =>
     writer.row(

@@ -1,8 +1,8 @@
 import { groupedBy } from '../vocabulary/lists.js';
 import { CHANGE_OF_PLACE_S, CHANGE_WITHIN_PLACE_S, FETCH_EQUIPMENT_S } from '../timeline/timeline.js';
+import { letsGoOf } from '../rules/checks/no-release.js';
 import { mostChanges } from '../rules/checks/position-changes.js';
 import { USUAL_PACING } from '../model/sequence.js';
-import { oppositeGroup } from '../vocabulary/muscles.js';
 import { PHASES } from '../vocabulary/phases.js';
 import type { Candidate } from './candidate.js';
 import type { ProgrammeWriter } from './programme-writer.js';
@@ -12,7 +12,8 @@ export const SHAKE_S = 28;
 
 /** Everything fits the minutes: the work itself, getting from place to place, fetching, and letting go of what was hard. */
 export function minutesRows(programme: ProgrammeWriter): void {
-  const { writer, composing, minutes } = programme;
+  const { writer, composing } = programme;
+  const { minutes } = composing;
   const seconds = programme.sum((candidate) => candidate.seconds);
   const changes = placeRows(programme, seconds);
   releaseRows(programme, seconds);
@@ -35,7 +36,7 @@ function placeRows(programme: ProgrammeWriter, seconds: [number, number][]): [nu
       of: (name: string): number => {
         let found = unknowns.get(name);
         if (found === undefined) {
-          unknowns.set(name, (found = writer.unknown(name)));
+          unknowns.set(name, (found = writer.unknown()));
           seconds.push([found, s]);
         }
         return found;
@@ -68,7 +69,7 @@ function placeRows(programme: ProgrammeWriter, seconds: [number, number][]): [nu
     for (const station of new Set(programme.all.map(({ candidate }) => candidate.station))) {
       const [here, there] = [`${phase} at ${station}`, `${before} at ${station}`];
       if (!stations.unknowns.has(here) || !stations.unknowns.has(there)) continue;
-      const stays = writer.unknown(`stays at ${station} from ${before}`);
+      const stays = writer.unknown();
       for (const name of [here, there]) {
         // What is not visited is not stayed at.
         writer.needs('place', stays, [stations.of(name)]);
@@ -94,15 +95,10 @@ function releaseRows(programme: ProgrammeWriter, seconds: [number, number][]): v
     const hard = programme.where((candidate) => candidate.hard && candidate.phase === phase);
     if (hard.length === 0) continue;
     const letsGo = programme.where(
-      (candidate) =>
-        candidate.phase === phase &&
-        releases(
-          candidate,
-          hard.map((each) => each.candidate),
-        ),
+      (candidate) => candidate.phase === phase && hard.some((each) => letsGoOf(each.candidate, candidate)),
     );
     for (const { y } of letsGo) programme.recorded.releases[y] = true;
-    const shakes = programme.writer.unknown(`shakes in ${phase}`, { most: hard.length });
+    const shakes = programme.writer.unknown({ most: hard.length });
     seconds.push([shakes, SHAKE_S]);
     programme.writer.row(
       'no-release',
@@ -111,12 +107,3 @@ function releaseRows(programme: ProgrammeWriter, seconds: [number, number][]): v
     );
   }
 }
-
-/** Whether it lets go of some of what is hard. */
-const releases = ({ hard, free, movement }: Candidate, hardOnes: readonly Candidate[]): boolean =>
-  !hard &&
-  (free ||
-    movement.family === 'settle' ||
-    hardOnes.some(({ movement: { trains } }) =>
-      trains.some((group) => movement.trains.some((mine) => oppositeGroup(mine) === group)),
-    ));

@@ -38,13 +38,12 @@ export class ProgrammeWriter {
 
   constructor(
     readonly composing: Composing,
-    readonly minutes: number,
     candidates: readonly Candidate[],
     own: readonly number[],
   ) {
     this.all = candidates.map((candidate, at) => ({
       candidate,
-      y: this.writer.unknown(candidate.key, { worth: own[at] ?? 0, whole: true }),
+      y: this.writer.unknown({ worth: own[at] ?? 0, whole: true }),
     }));
   }
 
@@ -91,7 +90,7 @@ export class ProgrammeWriter {
     const asking = who.filter((each) => !answers.includes(each));
     if (asking.length === 0) return;
     this.recorded.answered.push({ rule, about, asking: asking.map(({ y }) => y), answers: answers.map(({ y }) => y) });
-    const answer = this.writer.unknown(about);
+    const answer = this.writer.unknown();
     this.writer.needs(
       rule,
       answer,

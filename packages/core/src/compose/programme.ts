@@ -18,15 +18,10 @@ export interface Programme {
 /**
  * The programme whose solution is a composition: whole unknowns that choose candidates (the first ones, in their order), what the wants get with diminishing
  * returns, within the minutes and every rule that a composition keeps.
- * @param minutes that there are; fewer where what was composed turned out longer than it was taken to be
  */
-export function programmeOf(
-  composing: Composing,
-  candidates: readonly Candidate[],
-  minutes = composing.minutes,
-): Programme {
+export function programmeOf(composing: Composing, candidates: readonly Candidate[]): Programme {
   const own = candidates.map((candidate) => ownWorth(candidate, composing));
-  const programme = new ProgrammeWriter(composing, minutes, candidates, own);
+  const programme = new ProgrammeWriter(composing, candidates, own);
   const wants = wantRows(programme);
   minutesRows(programme);
   answerRows(programme);
@@ -39,9 +34,9 @@ export function programmeOf(
 function wantRows(programme: ProgrammeWriter): Structure['wants'] {
   const { writer, composing } = programme;
   return wantWorths(composing).map((want, index) => {
-    const slices = SLICES.map(({ share, worth }, at) => {
+    const slices = SLICES.map(({ share, worth }) => {
       const most = share * want.targetS;
-      return writer.unknown(`want ${index}, slice ${at}`, { worth: (want.points * worth) / most, most });
+      return writer.unknown({ worth: (want.points * worth) / most, most });
     });
     const given = programme.sum((candidate) => counted(candidate, index, want));
     writer.row(

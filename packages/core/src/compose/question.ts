@@ -1,14 +1,14 @@
-import type { PastSession } from '../effort/past.js';
+import type { PastSession, WorkedForm } from '../effort/past.js';
 import type { SessionQuestion } from '../effort/session-view.js';
 import type { Person } from '../mechanics/capacity.js';
 import { weakerHand } from '../mechanics/weaker-hand.js';
 import type { Method } from '../model/method.js';
-import type { Movement, MovementLookup } from '../model/movement.js';
+import { findLevel, type Movement, type MovementLookup } from '../model/movement.js';
 import type { Round } from '../model/round.js';
 import { type Block, type Pacing, type Sequence, USUAL_PACING } from '../model/sequence.js';
 import type { Hand } from '../vocabulary/hands.js';
 import type { HandStanding } from '../rules/progressed.js';
-import type { Place } from '../vocabulary/places.js';
+import type { Place, Posture } from '../vocabulary/places.js';
 import type { TrainingGoal } from './goal.js';
 
 /** What a sequence is composed from. */
@@ -40,6 +40,8 @@ export interface ComposeQuestion {
 /** What every step of composing reads besides the question: found once. */
 export interface Composing extends ComposeQuestion {
   readonly weaker: Hand | null;
+  /** Postures in which somebody has done anything. */
+  readonly postures: ReadonlySet<Posture>;
   /** A sequence without blocks, in which candidates are examined. */
   readonly frame: Sequence;
 }
@@ -55,7 +57,16 @@ export function composingOf(question: ComposeQuestion): Composing {
     blocks: [],
     methodId: method.id,
   };
-  return { ...question, weaker: weakerHand(person), frame };
+  return { ...question, weaker: weakerHand(person), postures: posturesDone(question), frame };
+}
+
+function posturesDone({ past, lookup }: ComposeQuestion): ReadonlySet<Posture> {
+  const forms = past.flatMap((session) => session.forms);
+  const levelOf = ({ movementId, levelId }: WorkedForm) => {
+    const movement = lookup(movementId);
+    return movement && findLevel(movement, levelId);
+  };
+  return new Set(forms.flatMap((form) => levelOf(form)?.posture ?? []));
 }
 
 /** A sequence with some blocks, as it is examined. */

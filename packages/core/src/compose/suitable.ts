@@ -21,13 +21,15 @@ import { effortOf, isOpen, lackingFor } from '../rules/checks/choose.js';
 import { doseNow, levelNow } from '../rules/progressed.js';
 import { doseToAdd, lastForm, levelFor } from '../rules/remembered.js';
 import { blockChances } from '../effort/chances.js';
-import { isKnown } from '../effort/doubt.js';
+import { isKnown, peopleWords } from '../effort/doubt.js';
 import { formOf } from '../effort/effort-timeline.js';
 import { type SessionView, viewOf } from '../effort/session-view.js';
 import type { Dose } from '../model/dose.js';
 import type { Level, Movement } from '../model/movement.js';
 import type { Block } from '../model/sequence.js';
 import { type Method, POLICIES } from '../model/method.js';
+import { HANDS } from '../vocabulary/hands.js';
+import { firstOf } from '../vocabulary/lists.js';
 import { PLACE_OF, type Posture } from '../vocabulary/places.js';
 import type { Phase } from '../vocabulary/phases.js';
 import { working } from '../vocabulary/constant.js';
@@ -84,38 +86,65 @@ const isThere = ({ notAt = [], goal }: Composing, posture: Posture): boolean =>
 /** One block by itself, with all that is computed of it. */
 export const alone = (composing: Composing, block: Block): SessionView => viewOf(examined(composing, [block]));
 
-/** A level with its dose for this person, or why the movement has none. */
-export type Suits = { readonly level: Level; readonly dose: Dose; readonly phase?: Phase } | { readonly why: string };
+/** A level with its dose, examined by itself. */
+export interface Suited {
+  readonly level: Level;
+  readonly dose: Dose;
+  readonly view: SessionView;
+  /** Of what is kept of a sequence the phase that it stands in. */
+  readonly phase?: Phase;
+}
+/** Why not, in a sentence with its numbers. */
+interface Refused {
+  readonly why: string;
+}
 
 /** The level and dose of a movement that suit a person now; the reason where none does. */
-export function suiting(composing: Composing, movement: Movement): Suits {
-  const { athlete, method, person, weaker, past } = composing;
-  const cautions = athlete?.cautions ?? [];
-  if (movement.id === OTHER_CARE[method.afterCare]) return { why: `${movement.name}: ${method.name} settles by ${POLICIES.afterCare.options[method.afterCare]}.` }; // prettier-ignore
+export function suiting(composing: Composing, movement: Movement): Suited | Refused {
+  const { athlete, method, weaker, past, standings = [] } = composing;
+  if (movement.id === OTHER_CARE[method.afterCare]) {
+    return { why: `${movement.name}: ${method.name} settles by ${POLICIES.afterCare.options[method.afterCare]}.` };
+  }
   const there = movement.ladder.filter(({ posture }) => isThere(composing, posture));
   const [gentlest] = there;
   if (!gentlest) return { why: `${movement.name}: none of its levels is done where this session is.` };
   const kept = keptAs(composing, movement, there);
   if (kept) return kept;
-  const { standings = [] } = composing;
+  const cautions = athlete?.cautions ?? [];
   const dosed = (level: Level) =>
     doseNow(doseToAdd(movement, level, { method, weaker, cautions, past }), level, movement.id, standings);
   const open = there.filter((level) => isOpen(composing, movement, level, dosed(level)));
-  const wanted = wantedOf(composing, movement, open) ?? byEffort(composing, movement, open, dosed);
-  const order = wanted ? [wanted, ...open.slice(0, open.indexOf(wanted)).reverse()] : [];
-  for (const level of order) {
-    const dose = withRest(dosed(level), effortAt(level));
-    const block = blockOf(movement, level, dose, 'strength');
-    const view = alone(composing, block);
-    if (findingsBy(OF_ONE_BLOCK, view).length === 0 && isLikely(view)) return { level, dose };
+  const [easiest] = open;
+  if (!easiest) return refusedAt(composing, movement, gentlest, dosed(gentlest));
+  const wanted = wantedOf(composing, movement, open) ?? firstLevel(composing, movement, open, dosed);
+  if ('why' in wanted) return wanted;
+  let answer: Suited | Refused = { why: `${movement.name}: none of its levels suits.` };
+  for (const level of [wanted, ...open.slice(0, open.indexOf(wanted)).reverse()]) {
+    answer = examinedAt(composing, movement, level, dosed(level));
+    if ('level' in answer) return answer;
   }
-  const level = order.at(-1) ?? gentlest;
-  return { why: whyNot(composing, movement, level, dosed(level)) };
+  return answer;
+}
 
-  function effortAt(level: Level): number {
-    const form = formOf(person, level, dosed(level));
-    return form ? effortOf(form.demand) : 0;
-  }
+/** A level with a dose, where nothing of one block speaks against it and most people like this hold it; else what does. */
+function examinedAt(composing: Composing, movement: Movement, level: Level, usual: Dose): Suited | Refused {
+  const form = formOf(composing.person, level, usual);
+  const dose = withRest(usual, form ? effortOf(form.demand) : 0);
+  const view = alone(composing, blockOf(movement, level, dose, 'strength'));
+  const [first] = findingsBy(OF_ONE_BLOCK, view);
+  if (first) return { why: first.text };
+  const chance = chanceOf(view);
+  return chance >= LIKELY
+    ? { level, dose, view }
+    : { why: `${movement.name}: “${level.name}” is held to its end by only ${peopleWords(chance)}.` };
+}
+
+/** What keeps even the gentlest level out, as the checks say it. */
+function refusedAt(composing: Composing, movement: Movement, level: Level, dose: Dose): Refused {
+  const [thing] = lackingFor(composing, movement, level, dose);
+  if (thing) return { why: `${movement.name}: there is no ${thing} here.` };
+  const answer = examinedAt(composing, movement, level, dose);
+  return 'why' in answer ? answer : { why: `${movement.name}: ${composing.method.name} has no dose for it.` };
 }
 
 /** The level that somebody has come to: by gates, else as it was done last; undefined for what was never done. */
@@ -130,12 +159,14 @@ function wantedOf(
 }
 
 /** As it stands in the sequence that is fitted anew, where nothing speaks against it now. */
-function keptAs(composing: Composing, movement: Movement, there: readonly Level[]): Suits | undefined {
+function keptAs(composing: Composing, movement: Movement, there: readonly Level[]): Suited | undefined {
   const block = composing.keep?.find(({ movementId }) => movementId === movement.id);
   const level = there.find(({ id }) => id === block?.levelId);
   if (!block || !level || lackingFor(composing, movement, level, block.dose).length > 0) return undefined;
-  const isFine = findingsBy(OF_ONE_BLOCK, alone(composing, block)).length === 0;
-  return isFine ? { level, dose: block.dose, phase: block.phase } : undefined;
+  const view = alone(composing, block);
+  return findingsBy(OF_ONE_BLOCK, view).length === 0
+    ? { level, dose: block.dose, view, phase: block.phase }
+    : undefined;
 }
 
 /** A block of a movement under its own id, as it is examined by itself. */
@@ -155,42 +186,49 @@ const COMES_AFTER: Partial<Record<Posture, readonly Posture[]>> = {
   handstand: ['wall handstand', 'handstand'],
 };
 
-/** Postures in which somebody has done anything. */
-function posturesDone({ past, lookup }: Composing): ReadonlySet<Posture> {
-  const forms = past.flatMap((session) => session.forms);
-  return new Set(
-    forms.flatMap(
-      ({ movementId, levelId }) => lookup(movementId)?.ladder.find(({ id }) => id === levelId)?.posture ?? [],
-    ),
-  );
-}
-
 /** Rungs of a ladder with which somebody begins whose strength nobody has measured, and somebody whose strength is known. */
 const FIRST_RUNGS = { unknown: 2, known: 4 } as const;
 
-/** What somebody has not done before: the hardest level that is not too hard to begin with; of what does not load the hand, the gentlest. */
-function byEffort(
+/**
+ * What somebody has not done before begins with the hardest level that is not too hard to begin with; of what does not load the hand, with the gentlest. Where no
+ * level is, the easiest says why.
+ * @param open levels that may be proposed, at least one
+ */
+function firstLevel(
   composing: Composing,
-  { ladder }: Movement,
+  movement: Movement,
   open: readonly Level[],
   dosed: (level: Level) => Dose,
-): Level | undefined {
-  const { method, person } = composing;
-  const [gentlest] = open;
-  if (!gentlest || gentlest.loading === 'unloaded' || gentlest.loading === 'assisted') return gentlest;
+): Level | Refused {
+  const easiest = firstOf(open);
+  if (easiest.loading === 'unloaded' || easiest.loading === 'assisted') return easiest;
+  const against = (level: Level) => againstBeginning(composing, movement, level, dosed(level));
+  const level = open.findLast((each) => against(each) === null);
+  return level ?? { why: `${movement.name}: ${against(easiest) ?? 'nobody begins with it'}.` };
+}
+
+/** What speaks against beginning with a level; null where nothing does. */
+function againstBeginning(
+  { method, person, postures }: Composing,
+  { ladder }: Movement,
+  level: Level,
+  dose: Dose,
+): string | null {
+  const form = formOf(person, level, dose);
+  if (!form) return 'this body cannot take it';
   const most = Math.min(FIRST_TIME[method.effort], method.effortCeilingPercent);
-  const done = posturesDone(composing);
-  return open.findLast((level) => {
-    const form = formOf(person, level, dosed(level));
-    if (!form || effortOf(form.demand) > most) return false;
-    const before = COMES_AFTER[level.posture];
-    // Of what takes skill one begins with the first rung, and only after what comes before it.
-    if (before && (ladder.indexOf(level) > 0 || before.every((posture) => !done.has(posture)))) return false;
-    const hardest = [form.demand.left.efforts[0], form.demand.right.efforts[0]].filter(
-      (effort) => effort !== undefined,
-    );
-    return ladder.indexOf(level) < (hardest.every(isKnown) ? FIRST_RUNGS.known : FIRST_RUNGS.unknown);
-  });
+  const effort = effortOf(form.demand);
+  if (effort > most)
+    return `${effort.toFixed(0)} % effort at “${level.name}”; by ${method.name} one begins with ${most} % at most`;
+  const rung = ladder.indexOf(level);
+  const before = COMES_AFTER[level.posture];
+  // Of what takes skill one begins with the first rung, and only after what comes before it.
+  if (before && !before.some((posture) => postures.has(posture)))
+    return `${before.join(' or ')} comes before it, and is not among what was done of late`;
+  if (before && rung > 0) return `one begins with its first level, which is not open`;
+  const hardest = HANDS.flatMap((hand) => form.demand[hand].efforts[0] ?? []);
+  const rungs = hardest.every(isKnown) ? FIRST_RUNGS.known : FIRST_RUNGS.unknown;
+  return rung < rungs ? null : `one begins further down its ladder, where nothing is open`;
 }
 
 /** Between hard sets one rests; between loaded ones at least a little. */
@@ -199,19 +237,8 @@ function withRest(dose: Dose, effortPercent: number): Dose {
   return dose.restS >= least ? dose : { ...dose, restS: least };
 }
 
-function isLikely(view: SessionView): boolean {
-  const [block] = view.blocks;
-  if (!block || block.effortPercent < EASY_PERCENT) return true;
-  return (blockChances(view.chances()).get(block.block.id) ?? 1) >= LIKELY;
-}
-
-/** What keeps even the gentlest level out, as the checks say it. */
-function whyNot(composing: Composing, movement: Movement, level: Level, dose: Dose): string {
-  const [thing] = lackingFor(composing, movement, level, dose);
-  if (thing) return `${movement.name}: there is no ${thing} here.`;
-  const view = alone(composing, blockOf(movement, level, dose, 'strength'));
-  const [first] = findingsBy(OF_ONE_BLOCK, view);
-  if (first) return first.text;
-  const [block] = view.blocks;
-  return `${movement.name}: ${Math.round(block?.effortPercent ?? 0)} % effort at its easiest level, more than one begins with here.`;
+/** How likely a block is carried to its end; not asked where it is easy. */
+function chanceOf(view: SessionView): number {
+  const { block, effortPercent } = firstOf(view.blocks);
+  return effortPercent < EASY_PERCENT ? 1 : (blockChances(view.chances()).get(block.id) ?? 1);
 }

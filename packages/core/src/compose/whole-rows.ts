@@ -1,6 +1,7 @@
 import { groupedBy } from '../vocabulary/lists.js';
 import { MAIN_DIRECTIONS } from '../effort/coverage.js';
 import { WHOLE_FROM_BLOCKS } from '../rules/checks/whole.js';
+import { REPEATED_SHARE, SAME_SHARE } from '../rules/checks/variety.js';
 import { LITTLE_SIDE_SHARE } from '../rules/checks/little-side-forgotten.js';
 import { FAMILIES } from '../model/movement.js';
 import { CORNERS } from '../vocabulary/motions.js';
@@ -22,14 +23,10 @@ const MINUTES_OF_A_FAMILY = 5;
 const FEWEST_OF_A_FAMILY = 2;
 /** Shares stay so far above what a check asks. */
 const MARGIN = 1.02;
-/** Of the last session’s movements so many stay in a routine, or change in one that rotates; the check’s own shares. */
-const STAYS = 0.5;
-const ROTATES = 0.9;
 
 /** The session as a whole: all of the hand, not too much of one kind, a routine kept or changed. */
 export function wholeRows(programme: ProgrammeWriter): void {
-  const { composing, minutes } = programme;
-  const { method, past } = composing;
+  const { method, past, minutes } = programme.composing;
   programme.oneOfEach();
   for (const { y, candidate } of programme.where(({ locked }) => locked === true))
     programme.limit('locked', [[y, 1]], { min: 1 }, candidate.movement.name);
@@ -63,13 +60,13 @@ export function wholeRows(programme: ProgrammeWriter): void {
   if (method.variety === 'same')
     programme.limit(
       'variety',
-      programme.sum((each) => (stays(each) ? 1 - STAYS : -STAYS)),
+      programme.sum((each) => (stays(each) ? 1 - SAME_SHARE : -SAME_SHARE)),
       { min: 0 },
     );
   else
     programme.limit(
       'variety',
-      programme.sum((each) => (stays(each) ? 1 - ROTATES : -ROTATES)),
+      programme.sum((each) => (stays(each) ? 1 - REPEATED_SHARE : -REPEATED_SHARE)),
       { max: 0 },
     );
 }

@@ -70,6 +70,11 @@ export function worthOfSeconds(seconds: number, { targetS, points }: WantWorth):
   return worth;
 }
 
+/** How much of what the goal wants there is, percent: what is more than wanted does not make up for what is missing. @param gotS seconds of each want */
+export function goalPercent(gotS: readonly number[], composing: Pick<Composing, 'goal' | 'minutes'>): number {
+  return wantWorths(composing).reduce((sum, { targetS, points }, index) => sum + points * Math.min(1, (gotS[index] ?? 0) / targetS), 0); // prettier-ignore
+}
+
 /** What a choice is worth altogether: the same sum that the programme maximises. */
 export function worthOf(chosen: readonly Candidate[], composing: Composing): number {
   const wants = wantWorths(composing).map((want, index) =>

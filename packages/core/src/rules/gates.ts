@@ -48,7 +48,8 @@ export function gateOf(
   const top = kind && range.amount[kind]?.[1];
   if (top === undefined) return null;
   const amount = AMOUNTS[dosing]?.[unit] ?? top;
-  const sets = Math.min(SETS, range.sets?.[1] ?? SETS);
+  const [fewest, most] = range.sets ?? [SETS, SETS];
+  const sets = Math.max(fewest, Math.min(SETS, most));
   const effort = effortMeans({ load }) === 'pressed' ? range.effortPercent?.[1] : undefined;
   return {
     unit,

@@ -91,3 +91,32 @@ test('corrected sets count as corrected', () => {
     isWhole: false,
   });
 });
+
+test('an open set is done when it was done at all, and counts as much as it came to', () => {
+  const open = write([['strength', 'bearing.palm-support', 'all-fours', '2x20s,1xmax60s']]);
+  const stints = compileTimeline(open, shippedMovement).stints;
+  const sets = stints.map(({ blockId, round, set, side, direction, unit, plannedAmount, open: isOpen }, index) => ({
+    id: `open-${index}`,
+    ...{ blockId, round, set, side, direction, unit, plannedAmount },
+    doneAmount: isOpen ? 24 : plannedAmount,
+  }));
+  const [done] = workDoneIn(led({ plan: open, sets }), shippedMovement);
+  expect(done).toMatchObject({ sets: 3, amount: 20, isWhole: true });
+});
+
+test('a round that was planned a level up was done, not eased', () => {
+  const lines = write([['skill', 'bearing.palm-support', 'all-fours', '1x20s']]);
+  const rounds = [{ id: 'r', blockIds: ['b1'], times: 2, restS: 30, change: { levels: 1 } }];
+  const plan2 = { ...lines, rounds };
+  const sets = compileTimeline(plan2, shippedMovement).stints.map(
+    ({ blockId, round, set, side, direction, unit, plannedAmount, levelId }, index) => ({
+      id: `round-${index}`,
+      ...{ blockId, round, set, side, direction, unit, plannedAmount, levelId },
+      movementId: 'bearing.palm-support',
+      doneAmount: plannedAmount,
+    }),
+  );
+  expect(new Set(sets.map(({ levelId }) => levelId)).size).toBe(2);
+  const [done] = workDoneIn(led({ plan: plan2, sets }), shippedMovement);
+  expect(done).toMatchObject({ levelId: sets.at(-1)!.levelId, sets: 1, isWhole: true });
+});

@@ -1,11 +1,12 @@
 import type { CarriedOut } from '../effort/past.js';
-import { setCount } from '../model/dose.js';
 import type { MovementLookup } from '../model/movement.js';
-import { timesOf } from '../model/rounds.js';
-import type { Block, Sequence } from '../model/sequence.js';
-import { type BlockReport, type Complaint, type CountedSet, standingSets } from '../model/session.js';
+import type { Block } from '../model/sequence.js';
+import { type BlockReport, type Complaint, standingSets } from '../model/session.js';
+import { compileTimeline } from '../timeline/compile-timeline.js';
+import { pieceKey, plannedAgainstDone, type PlannedDoneRow } from '../timeline/planned-done.js';
+import type { Timeline } from '../timeline/timeline.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
-import { groupedBy, lastOf } from '../vocabulary/lists.js';
+import { groupedBy, lastOf, must } from '../vocabulary/lists.js';
 import type { SetUnit } from '../vocabulary/work.js';
 import type { MorningAdvice } from './morning.js';
 
@@ -39,58 +40,99 @@ export interface WorkDone {
   readonly morning: MorningAdvice | null;
 }
 
-/** What each hand did of each movement in a session, in the order of its blocks. Of a movement in several blocks the hardest worked one counts: the last. */
+/** What each hand did of each movement in a session, in the order of its blocks. Of a movement in several blocks the last one counts. */
 export function workDoneIn(session: LedSession, lookup: MovementLookup): WorkDone[] {
-  const sets = standingSets(session.sets);
+  const timeline = compileTimeline(session.plan, lookup);
+  const rows = plannedAgainstDone(timeline, session.sets);
+  const formOf = formsOf(session, timeline);
   const found = new Map<string, WorkDone>();
   for (const block of session.plan.blocks) {
-    const mine = sets.filter(({ blockId }) => blockId === block.id);
     for (const hand of HANDS) {
-      const done = doneOfBlock(
-        session,
-        block,
-        hand,
-        mine.filter(({ side }) => side === hand || side === 'both'),
-      );
+      const mine = rows.filter(({ blockId, side }) => blockId === block.id && (side === hand || side === 'both'));
+      const done = doneOfBlock(session, block, hand, mine, formOf);
       if (done && lookup(done.movementId)) found.set(`${done.movementId} ${hand}`, done);
     }
   }
   return [...found.values()];
 }
 
-/** One set of a hand: all of its directions together are one effort. */
-const setKey = ({ round = 1, set }: CountedSet) => `${round} ${set}`;
+/** In which form a piece of work was done, and whether it was planned in another. */
+interface Form {
+  readonly movementId: string;
+  readonly levelId: string;
+  readonly wasEased: boolean;
+}
 
-function doneOfBlock(session: LedSession, block: Block, hand: Hand, sets: CarriedOut['sets']): WorkDone | null {
-  if (sets.length === 0) return null;
-  const last = lastOf(sets);
-  const form = { movementId: last.movementId ?? block.movementId, levelId: last.levelId ?? block.levelId };
-  const wasEased = form.movementId !== block.movementId || form.levelId !== block.levelId;
-  // What was eased in the middle is judged by the form that it ended in.
-  const counted = sets.filter(({ unit, levelId = block.levelId }) => unit === last.unit && levelId === form.levelId);
-  const pieces = [...groupedBy(counted, setKey).values()].map((piece) => ({
-    planned: Math.max(...piece.map(({ plannedAmount }) => plannedAmount)),
-    done: Math.min(...piece.map(({ doneAmount }) => doneAmount)),
-  }));
-  const full = pieces.filter(({ planned, done }) => done >= planned && done > 0);
+/** The forms in which pieces were done, by their keys: a later round may be planned a rung further, which is no easing. */
+function formsOf({ plan, sets }: LedSession, { stints }: Timeline): (row: PlannedDoneRow) => Form {
+  const blocks = new Map(plan.blocks.map((block) => [block.id, block]));
+  const done = new Map(standingSets(sets).map((set) => [pieceKey(set), set]));
+  return ({ blockId, round, ...row }) => {
+    const block = must(blocks.get(blockId), `a block ${blockId}`);
+    const planned =
+      stints.find((stint) => stint.blockId === blockId && stint.round === round)?.levelId ?? block.levelId;
+    const set = done.get(pieceKey({ blockId, round, ...row }));
+    const [movementId, levelId] = [set?.movementId ?? block.movementId, set?.levelId ?? planned];
+    return { movementId, levelId, wasEased: movementId !== block.movementId || levelId !== planned };
+  };
+}
+
+/** What of one set is asked and done by a hand: all of its directions together are one effort. */
+interface Piece {
+  readonly planned: number;
+  readonly done: number;
+  readonly isFull: boolean;
+  readonly unit: SetUnit;
+  readonly form: Form;
+}
+
+function pieceOf(rows: readonly PlannedDoneRow[], formOf: (row: PlannedDoneRow) => Form): Piece {
+  const { open, unit } = lastOf(rows);
+  const done = Math.min(...rows.map(({ doneAmount }) => doneAmount ?? 0));
+  const planned = Math.max(...rows.map(({ plannedAmount }) => plannedAmount));
+  // What is open ends where it ends: it asks for no more than it came to.
+  return {
+    planned: open ? done : planned,
+    done,
+    isFull: done > 0 && (open !== null || done >= planned),
+    unit,
+    form: formOf(lastOf(rows)),
+  };
+}
+
+function doneOfBlock(
+  session: LedSession,
+  block: Block,
+  hand: Hand,
+  rows: readonly PlannedDoneRow[],
+  formOf: (row: PlannedDoneRow) => Form,
+): WorkDone | null {
+  const pieces = [...groupedBy(rows, ({ round, set }) => `${round} ${set}`).values()].map((each) =>
+    pieceOf(each, formOf),
+  );
+  const worked = pieces.filter(({ done }) => done > 0);
+  if (worked.length === 0) return null;
+  const { form, unit } = lastOf(worked);
+  // What went through several forms is judged by the last.
+  const mine = worked.filter((piece) => piece.unit === unit && piece.form.levelId === form.levelId && piece.form.movementId === form.movementId); // prettier-ignore
+  const full = mine.filter(({ isFull }) => isFull);
   const amount =
-    full.length > 0 ? Math.min(...full.map(({ planned }) => planned)) : Math.max(...pieces.map(({ done }) => done));
+    full.length > 0 ? Math.min(...full.map(({ planned }) => planned)) : Math.max(...mine.map(({ done }) => done));
   return {
     sessionId: session.id,
     endedAt: session.endedAt,
-    ...form,
+    movementId: form.movementId,
+    levelId: form.levelId,
     hand,
-    unit: last.unit,
+    unit,
     sets: full.length,
     amount,
-    effortPercent: wasEased ? null : (block.dose.effortPercent ?? null),
-    isWhole: !wasEased && full.length >= plannedSets(session.plan, block),
+    effortPercent: form.wasEased ? null : (block.dose.effortPercent ?? null),
+    isWhole: !form.wasEased && pieces.every(({ isFull }) => isFull),
     ...feltOf(session, block.id, hand),
     morning: session.mornings[hand],
   };
 }
-
-const plannedSets = (plan: Sequence, { id, dose }: Block) => setCount(dose) * timesOf(plan, id);
 
 /** The last report of a block stands; what was complained of in the middle counts too. */
 function feltOf(

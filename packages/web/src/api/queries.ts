@@ -5,16 +5,11 @@ import type {
   AthleteInput,
   AthleteListItem,
   LevelItem,
-  MethodInput,
-  MovementInput,
-  OwnName,
   ReadingInput,
   SequenceListItem,
   SessionPage,
   SessionRecord,
   StoredIntake,
-  StoredMethod,
-  StoredMovement,
   StoredReading,
   StoredSequence,
   Today,
@@ -22,9 +17,6 @@ import type {
 } from '@clay-pot/contracts';
 import type { Evidence, PastSession, Sequence } from '@clay-pot/core';
 import { skipToken, QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
-import { setOwnMethods } from '../store/own-methods.js';
-import { setOwnMovements } from '../store/own-movements.js';
-import { setOwnNames } from '../store/own-names.js';
 import { showIn } from '../store/units.js';
 import { OfflineError, request } from './request.js';
 
@@ -208,86 +200,6 @@ export const useSaveAssignment = () =>
         ? request(`/assignments/${id}`, { method: 'PUT', body: input })
         : request(`/assignments/${id}`, { method: 'DELETE' }),
     onSuccess: () => refresh('assignments', 'today', 'sequences'),
-  });
-
-/** The studio's own movements; what comes is kept for screens and sessions without a network. */
-export const useStoredMovements = (signedIn: boolean) =>
-  useQuery({
-    queryKey: ['movements'],
-    queryFn: async () => {
-      const stored = await request<StoredMovement[]>('/movements');
-      setOwnMovements(stored);
-      return stored;
-    },
-    enabled: signedIn,
-  });
-
-/** What the studio calls movements; what comes is kept as well. */
-export const useStoredNames = (signedIn: boolean) =>
-  useQuery({
-    queryKey: ['movement-names'],
-    queryFn: async () => {
-      const stored = await request<OwnName[]>('/movement-names');
-      setOwnNames(stored);
-      return stored;
-    },
-    enabled: signedIn,
-  });
-
-/** Gives a movement a name of the studio’s own, or takes it away with nothing. */
-export const useSaveName = () =>
-  useMutation({
-    mutationFn: ({ movementId, name }: OwnName) =>
-      name
-        ? request<OwnName>(`/movement-names/${movementId}`, { method: 'PUT', body: { name } })
-        : request(`/movement-names/${movementId}`, { method: 'DELETE' }),
-    onSuccess: () => refresh('movement-names'),
-  });
-
-/** Stores a movement of the studio’s own. */
-export const useSaveMovement = () =>
-  useMutation({
-    mutationFn: ({ id, input, etag }: { id: string; input: MovementInput; etag?: string }) =>
-      request<StoredMovement>(`/movements/${id}`, { method: 'PUT', body: input, ...(etag && { ifMatch: etag }) }),
-    onSuccess: () => refresh('movements'),
-  });
-
-/** Takes one off the shelf. */
-export const useRemoveMovement = () =>
-  useMutation({
-    mutationFn: ({ id, undo }: { id: string; undo: boolean }) =>
-      undo
-        ? request(`/movements/${id}/restore`, { method: 'POST' })
-        : request(`/movements/${id}`, { method: 'DELETE' }),
-    onSuccess: () => refresh('movements'),
-  });
-
-/** Methods of the studio’s own, followed. */
-export const useStoredMethods = (signedIn = true) =>
-  useQuery({
-    queryKey: ['methods'],
-    queryFn: async () => {
-      const stored = await request<StoredMethod[]>('/methods');
-      setOwnMethods(stored);
-      return stored;
-    },
-    enabled: signedIn,
-  });
-
-/** Stores a method of the studio’s own. */
-export const useSaveMethod = () =>
-  useMutation({
-    mutationFn: ({ id, input, etag }: { id: string; input: MethodInput; etag?: string }) =>
-      request<StoredMethod>(`/methods/${id}`, { method: 'PUT', body: input, ...(etag && { ifMatch: etag }) }),
-    onSuccess: () => refresh('methods'),
-  });
-
-/** Takes one off the list. */
-export const useRemoveMethod = () =>
-  useMutation({
-    mutationFn: ({ id, undo }: { id: string; undo: boolean }) =>
-      undo ? request(`/methods/${id}/restore`, { method: 'POST' }) : request(`/methods/${id}`, { method: 'DELETE' }),
-    onSuccess: () => refresh('methods'),
   });
 
 /** What an athlete's sessions of the last four weeks came to. */

@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { NavigationType, NavLink, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router';
-import { lastKnownMe, useMe, useStoredMethods, useStoredMovements, useStoredNames } from '../api/queries.js';
+import { useStoredMethods, useStoredMovements, useStoredNames } from '../api/own-queries.js';
+import { lastKnownMe, useMe } from '../api/queries.js';
 import { useConnection } from '../api/connection.js';
 import { isProblem, OfflineError } from '../api/request.js';
 import { SignInPage } from '../features/sign-in/sign-in-page.js';

@@ -5,10 +5,15 @@ import { type Check, type Observation, PRACTICE } from './finding.js';
 import { followersOf } from './order-of-turns.js';
 import { oppositeGroup } from '../../vocabulary/muscles.js';
 
-const isRelease = (hard: BlockView, next: BlockView) =>
-  !next.hard && (isFree(next) || next.movement.family === 'settle' || worksAgainst(hard, next));
-const worksAgainst = (hard: BlockView, next: BlockView) =>
-  next.movement.trains.some((group) => hard.movement.trains.some((worked) => oppositeGroup(worked) === group));
+/** Whether something lets go of the hard work before it: a shake, a stretch, or the opposite muscles, and not hard itself. */
+export const letsGoOf = (
+  hard: Pick<BlockView, 'movement'>,
+  next: Pick<BlockView, 'movement' | 'level' | 'hard'>,
+): boolean =>
+  !next.hard &&
+  (isFree(next) ||
+    next.movement.family === 'settle' ||
+    next.movement.trains.some((group) => hard.movement.trains.some((worked) => oppositeGroup(worked) === group)));
 
 /** Finds hard blocks without a shake, a stretch or the opposite motion after them. */
 export const noRelease: Check = {
@@ -19,7 +24,7 @@ export const noRelease: Check = {
   source: PRACTICE,
   find: (view) =>
     view.blocks.flatMap((block): Observation[] => {
-      if (!block.hard || followersOf(view, block).some((next) => isRelease(block, next))) return [];
+      if (!block.hard || followersOf(view, block).some((next) => letsGoOf(block, next))) return [];
       const shake = choose(view, ({ id }) => id.startsWith('settle.shakes'), ['settle.shakes']);
       const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % effort, and nothing lets go after it.`;
       return [{ blockIds: [block.block.id], text, fix: adding(view, block.block.phase, shake, after(view, block)) }];

@@ -1,9 +1,10 @@
 import { itemAt } from '../../vocabulary/lists.js';
 import type { Check } from './finding.js';
 
-/** Fewer blocks that are the same as last time than this share is a new routine; more is the same one. Working values. */
-const SAME_SHARE = 0.5;
-const REPEATED_SHARE = 0.9;
+/** Fewer blocks that are the same as last time than this share are a new routine. Working value. */
+export const SAME_SHARE = 0.5;
+/** More of them are the same one. Working value. */
+export const REPEATED_SHARE = 0.9;
 
 /** Finds routines that change or stay against the method. */
 export const variety: Check = {

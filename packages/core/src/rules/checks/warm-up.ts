@@ -2,7 +2,8 @@ import type { BlockView } from '../../effort/session-view.js';
 import { isFree } from './block-views.js';
 import type { Phase } from '../../vocabulary/phases.js';
 
-const WARM_UP: readonly Phase[] = ['prepare', 'range'];
+/** Phases of the warm-up. */
+export const WARM_UP: readonly Phase[] = ['prepare', 'range'];
 /** Whether a block belongs to the warm-up. */
 export const inWarmUp = ({ block }: BlockView) => WARM_UP.includes(block.phase);
 /** Whether body weight rests on the hands in it. */

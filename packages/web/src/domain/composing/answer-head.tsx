@@ -1,18 +1,21 @@
 import type { ComposeAnswer } from '@clay-pot/contracts';
-import { clock, counted } from '@clay-pot/core';
+import { clock, counted, GAP_PERCENT, percent } from '@clay-pot/core';
 import { Button } from '../../ui/button.js';
-import type { ComposerState } from './use-composer.js';
-
-/** Within so much of the best nothing more is looked for: said as a whole percent. */
-const CLOSE_PERCENT = 1;
+import type { Composition } from './use-composition.js';
 
 /** How long it takes, how much of the goal it has, and how near it is to the best that there can be. */
-export function AnswerHead({ answer, state, stop }: { answer: ComposeAnswer; state: ComposerState; stop: () => void }) {
-  const { sequence, durationMs, worth, gapPercent, elapsedMs } = answer;
+export function AnswerHead({
+  answer,
+  composition: { state, stop },
+}: {
+  answer: ComposeAnswer;
+  composition: Composition;
+}) {
+  const { sequence, durationMs, goalPercent, gapPercent, elapsedMs } = answer;
   return (
     <div className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b-2 border-ink pb-3">
       <Figure value={clock(durationMs)} words={sequence ? counted(sequence.blocks.length, 'block') : ''} />
-      <Figure value={`${Math.min(100, Math.round(worth))} %`} words="of what the goal wants" />
+      <Figure value={percent(goalPercent / 100)} words="of what the goal wants" />
       <div role="status" className="ml-auto text-right text-small">
         <p className="font-semibold">{nearness(gapPercent)}</p>
         {state === 'looking' ? (
@@ -31,7 +34,7 @@ export function AnswerHead({ answer, state, stop }: { answer: ComposeAnswer; sta
 }
 
 const nearness = (gapPercent: number): string =>
-  gapPercent <= CLOSE_PERCENT
+  gapPercent <= GAP_PERCENT
     ? `Proven: nothing could be better by more than ${Math.max(0.1, gapPercent).toFixed(1)} %.`
     : `At most ${gapPercent.toFixed(1)} % from the best there can be.`;
 

@@ -6,15 +6,12 @@ import { useKnown } from '../../store/library.js';
 import { IconButton } from '../../ui/button.js';
 import { LevelPicture } from '../level-picture.js';
 import { MovementName } from '../movement-name.js';
+import type { Composition } from './use-composition.js';
 
 interface Props {
   sequence: Sequence;
   reasons: ComposeAnswer['reasons'];
-  lockedIds: ReadonlySet<string>;
-  toggleLock: (blockId: string) => void;
-  /** Asks for other movements for a block. */
-  swaps: (blockId: string) => Promise<SwapAnswer>;
-  take: (sequence: Sequence) => void;
+  composition: Composition;
 }
 
 /** The blocks of a composition by their phases, each with why it is there; kept, or changed for another. */
@@ -46,13 +43,14 @@ export function ComposedRows({ sequence, reasons, ...rest }: Props) {
 
 type RowProps = Omit<Props, 'reasons'> & { block: Block; reason: string | undefined };
 
-function Row({ block, sequence, reason, lockedIds, toggleLock, swaps, take }: RowProps) {
+function Row({ block, sequence, reason, composition }: RowProps) {
+  const { locked, toggleLock, swaps, change } = composition;
   const { movement: lookup } = useKnown();
   const [others, setOthers] = useState<SwapAnswer['alternatives'] | 'asked' | null>(null);
   const movement = lookup(block.movementId);
   const level = movement?.ladder.find(({ id }) => id === block.levelId);
   if (!movement || !level) return null;
-  const isLocked = lockedIds.has(block.id);
+  const isLocked = locked.some(({ id }) => id === block.id);
   function ask() {
     if (others) {
       setOthers(null);
@@ -97,7 +95,7 @@ function Row({ block, sequence, reason, lockedIds, toggleLock, swaps, take }: Ro
           others={others}
           take={(edits) => {
             setOthers(null);
-            take(applyEdits(sequence, edits));
+            change(applyEdits(sequence, edits));
           }}
         />
       )}
@@ -122,7 +120,7 @@ function Others({
           <button
             type="button"
             className="w-full border border-ink/40 bg-white px-2 py-1 text-left text-small hover:bg-ground"
-            onClick={() => take(edits as Edit[])}
+            onClick={() => take(edits)}
           >
             <b>{name}</b>: {text}
           </button>

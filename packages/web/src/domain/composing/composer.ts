@@ -1,4 +1,5 @@
 import type { ComposeAnswer, ComposeWork, SwapAnswer } from '@clay-pot/contracts';
+import type { Sequence } from '@clay-pot/core';
 import { proxy, type Remote, wrap } from 'comlink';
 import type { ComposeWorker } from '../../workers/compose-worker.js';
 
@@ -27,6 +28,10 @@ export const composeBeside = (work: ComposeWork, better: (answer: ComposeAnswer)
 /** Other movements for a block. */
 export const swapsBeside = (work: ComposeWork, blockId: string): Promise<SwapAnswer> =>
   theComposer().swaps(work, blockId);
+
+/** The figures of a sequence that somebody has changed since it was composed. */
+export const judgeBeside = (work: ComposeWork, sequence: Sequence, before: ComposeAnswer): Promise<ComposeAnswer> =>
+  theComposer().judge(work, sequence, before);
 
 /** Ends what is being composed: its thread is let go, and a new one begun with the next question. */
 export function stopComposing(): void {

@@ -18,21 +18,13 @@ export function WishForm({ wishes, change }: { wishes: Wishes; change: (wishes: 
     <div className="grid content-start gap-4">
       <div>
         <SelectField label="Goal" value={wishes.goalId} onChange={(event) => put({ goalId: event.target.value })}>
-          {TRAINING_GOALS.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
+          {named(TRAINING_GOALS)}
         </SelectField>
         {goal && <p className="mt-1 text-small text-ink-soft">{goal.purpose}</p>}
       </div>
       <Minutes minutes={wishes.minutes} set={(minutes) => put({ minutes })} />
       <SelectField label="Method" value={wishes.methodId} onChange={(event) => put({ methodId: event.target.value })}>
-        {methods.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
+        {named(methods)}
       </SelectField>
       <fieldset>
         <legend className="mb-1 text-small font-semibold">Not today</legend>
@@ -59,6 +51,14 @@ export function WishForm({ wishes, change }: { wishes: Wishes; change: (wishes: 
     </div>
   );
 }
+
+/** Choices of a list by their names. */
+const named = (list: readonly { readonly id: string; readonly name: string }[]) =>
+  list.map(({ id, name }) => (
+    <option key={id} value={id}>
+      {name}
+    </option>
+  ));
 
 const PLACE_WORDS: Record<Place, string> = {
   standing: 'standing',

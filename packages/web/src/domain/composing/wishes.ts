@@ -22,14 +22,13 @@ const USUAL_MINUTES = 20;
 /** What is found in any room. */
 const ANY_ROOM: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'];
 
-/** Where wishes begin for somebody: what they said they want, the minutes that they have, the things that are theirs. */
+/** Where wishes begin for somebody: what they said they want, the minutes that they have, the things that are theirs. @param intakes the newest first */
 export function firstWishes(
   athlete: Athlete | undefined,
   intakes: readonly StoredIntake[],
   usualMethodId: string,
 ): Wishes {
-  const newest = [...intakes].sort((a, b) => a.answers.onDay.localeCompare(b.answers.onDay)).at(-1);
-  const last = newest?.answers;
+  const last = intakes[0]?.answers;
   const wanted = last?.goals[0];
   return {
     goalId: wanted ? GOAL_OF_ASKED[wanted] : TRAINING_GOALS[0].id,

@@ -4,14 +4,10 @@ import { USUAL_METHOD } from '@clay-pot/core/library';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useAthlete, useAthletes, useIntakes, usePast } from '../../api/queries.js';
-import { AnswerHead } from '../../domain/composing/answer-head.js';
-import { BeforeIt, BehindIt } from '../../domain/composing/behind-it.js';
-import { ComposedRows } from '../../domain/composing/composed-rows.js';
-import { swapsBeside } from '../../domain/composing/composer.js';
-import { useComposer } from '../../domain/composing/use-composer.js';
-import { WantsBars } from '../../domain/composing/wants-bars.js';
+import { AnswerView } from '../../domain/composing/answer-view.js';
+import { useComposition } from '../../domain/composing/use-composition.js';
 import { WishForm } from '../../domain/composing/wish-form.js';
-import { firstWishes, useComposeWork, type Wishes } from '../../domain/composing/wishes.js';
+import { firstWishes, type Wishes } from '../../domain/composing/wishes.js';
 import { blockNames } from '../../domain/block-names.js';
 import { useGiveSequence } from '../../domain/give-sequence.js';
 import { useNewSequence } from '../../domain/new-sequence.js';
@@ -63,19 +59,10 @@ interface Props {
 
 function Composer({ athlete, intakes, whom }: Props) {
   const [wishes, setWishes] = useState<Wishes>(() => firstWishes(athlete, intakes, USUAL_METHOD.id));
-  const [lockedIds, setLockedIds] = useState<ReadonlySet<string>>(new Set());
-  const workOf = useComposeWork(athlete);
-  const { state, answer, setAnswer, start, stop } = useComposer(workOf(wishes));
+  const composition = useComposition(athlete, wishes);
+  const { state, answer, locked, compose } = composition;
   const keep = useKeep(athlete);
-  const sequence = answer?.sequence ?? null;
-  const locked = sequence?.blocks.filter(({ id }) => lockedIds.has(id)) ?? [];
-  const compose = () => start(workOf(wishes, locked.length > 0 ? { locked } : {}));
-  const toggleLock = (id: string) =>
-    setLockedIds((before) => {
-      const after = new Set(before);
-      if (!after.delete(id)) after.add(id);
-      return after;
-    });
+  const sequence = answer?.sequence;
   return (
     <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[15rem_minmax(0,1fr)]">
       <form
@@ -93,43 +80,18 @@ function Composer({ athlete, intakes, whom }: Props) {
         </Button>
       </form>
       <div className="grid content-start gap-4">
-        {state === 'failed' && <p role="alert">It could not be composed: the solver did not load. Try once more.</p>}
-        {!answer &&
-          (state === 'looking' ? (
-            <Loading what="a first answer" />
-          ) : (
-            <Empty>
-              Nothing composed yet. Say what is wanted, then compose: a first answer is there at once, and better ones
-              follow until it is proven.
-            </Empty>
-          ))}
-        {answer && <BeforeIt answer={answer} />}
-        {answer && sequence && (
-          <>
-            <AnswerHead answer={answer} state={state} stop={stop} />
-            <div className="grid gap-x-6 gap-y-4 xl:grid-cols-[minmax(0,1fr)_15rem]">
-              <ComposedRows
-                sequence={sequence}
-                reasons={answer.reasons}
-                lockedIds={lockedIds}
-                toggleLock={toggleLock}
-                swaps={(blockId) => swapsBeside(workOf(wishes, { from: sequence }), blockId)}
-                take={(changed) => {
-                  if (state === 'looking') stop();
-                  setAnswer({ ...answer, sequence: changed });
-                }}
-              />
-              <div className="grid content-start gap-4">
-                <Pot sequence={sequence} athlete={athlete} />
-                <WantsBars wants={answer.wants} />
-                <BehindIt answer={answer} />
-                <Button kind="primary" onClick={() => void keep(sequence)}>
-                  {athlete ? `Take it for ${athlete.name.split(' ')[0]}` : 'Take it'}
-                </Button>
-              </div>
-            </div>
-          </>
+        {state === 'idle' && (
+          <Empty>
+            Nothing composed yet. Say what is wanted, then compose: a first answer is there at once, and better ones
+            follow until it is proven.
+          </Empty>
         )}
+        <AnswerView
+          composition={composition}
+          takeLabel={athlete ? `Take it for ${athlete.name.split(' ')[0]}` : 'Take it'}
+          take={(taken) => void keep(taken)}
+          pot={sequence && <Pot sequence={sequence} athlete={athlete} />}
+        />
       </div>
     </div>
   );

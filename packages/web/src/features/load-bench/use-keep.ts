@@ -16,7 +16,8 @@ import {
   weakerHand,
 } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
-import { fetchSequence, putSequence, useSaveMovement } from '../../api/queries.js';
+import { useSaveMovement } from '../../api/own-queries.js';
+import { fetchSequence, putSequence } from '../../api/queries.js';
 import type { ForWhom } from '../../domain/for-whom.js';
 import type { Subject } from '../../domain/subject.js';
 import { methodFor } from '../../store/library.js';

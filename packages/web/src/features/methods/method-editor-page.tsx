@@ -13,7 +13,7 @@ import {
 } from '@clay-pot/core';
 import { type SubmitEvent, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { useSaveMethod, useStoredMethods } from '../../api/queries.js';
+import { useSaveMethod, useStoredMethods } from '../../api/own-queries.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { SelectField, TextField } from '../../ui/field.js';
 import { Loading, Page, Trouble } from '../../ui/page.js';

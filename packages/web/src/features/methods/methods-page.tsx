@@ -12,7 +12,7 @@ import {
 import { shippedMethod, USUAL_METHOD } from '@clay-pot/core/library';
 import { useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { useRemoveMethod, useSaveMethod } from '../../api/queries.js';
+import { useRemoveMethod, useSaveMethod } from '../../api/own-queries.js';
 import { useKnown } from '../../store/library.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { Page } from '../../ui/page.js';

@@ -2,7 +2,7 @@ import { CAUTIONS, CLIMBS, FAMILIES, type Level, type Movement, type Person } fr
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { OurName } from './our-name.js';
-import { useRemoveMovement } from '../../api/queries.js';
+import { useRemoveMovement } from '../../api/own-queries.js';
 import { useOwnMovements } from '../../store/own-movements.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { useTitle } from '../../ui/page.js';

@@ -20,7 +20,7 @@ import {
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { useSaveMovement } from '../../api/queries.js';
+import { useSaveMovement } from '../../api/own-queries.js';
 import { ProblemError } from '../../api/request.js';
 import { knownMovement } from '../../store/library.js';
 import { useOwnMovements } from '../../store/own-movements.js';

@@ -1,7 +1,7 @@
 import { type Movement, MOVEMENT_LIMITS } from '@clay-pot/core';
 import { checkOwnName } from '@clay-pot/core/library';
 import { type SyntheticEvent, useState } from 'react';
-import { useSaveName } from '../../api/queries.js';
+import { useSaveName } from '../../api/own-queries.js';
 import { known, useOwnName } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';

@@ -3,14 +3,10 @@ import type { Sequence } from '@clay-pot/core';
 import { USUAL_METHOD } from '@clay-pot/core/library';
 import { useEffect, useRef, useState } from 'react';
 import { useIntakes } from '../../api/queries.js';
-import { AnswerHead } from '../../domain/composing/answer-head.js';
-import { BeforeIt, BehindIt } from '../../domain/composing/behind-it.js';
-import { ComposedRows } from '../../domain/composing/composed-rows.js';
-import { swapsBeside } from '../../domain/composing/composer.js';
-import { useComposer } from '../../domain/composing/use-composer.js';
-import { WantsBars } from '../../domain/composing/wants-bars.js';
+import { AnswerView } from '../../domain/composing/answer-view.js';
+import { useComposition } from '../../domain/composing/use-composition.js';
 import { WishForm } from '../../domain/composing/wish-form.js';
-import { firstWishes, useComposeWork, type Wishes } from '../../domain/composing/wishes.js';
+import { firstWishes, type Wishes } from '../../domain/composing/wishes.js';
 import { replaceSequence } from '../../store/editor.js';
 import { Button } from '../../ui/button.js';
 import { useToast } from '../../ui/toast.js';
@@ -29,19 +25,10 @@ export function FitPanel({ document, athlete, onClose }: Props) {
     minutes: document.budgetMin,
   }));
   const [others, setOthers] = useState(true);
-  const [lockedIds, setLockedIds] = useState<ReadonlySet<string>>(new Set());
-  const workOf = useComposeWork(athlete);
-  const { state, answer, setAnswer, start, stop } = useComposer(workOf(wishes, { from: document, others }));
-  const sequence = answer?.sequence ?? null;
+  const composition = useComposition(athlete, wishes, { from: document, others });
   // Whoever opens it by keys goes on in it, not behind the whole shelf.
   const panel = useRef<HTMLElement>(null);
   useEffect(() => panel.current?.focus(), []);
-  function fit() {
-    const from = sequence ?? document;
-    const locked = from.blocks.filter(({ id }) => lockedIds.has(id));
-    const rounds = from.rounds?.filter(({ blockIds }) => blockIds.every((id) => lockedIds.has(id)));
-    start(workOf(wishes, { from: document, others, ...(locked.length > 0 && { locked, rounds }) }));
-  }
   function take(fitted: Sequence) {
     const { title, purpose, pacing, mutes, tests } = document;
     replaceSequence({ ...fitted, title, purpose, pacing, ...(mutes && { mutes }), ...(tests && { tests }) });
@@ -55,7 +42,7 @@ export function FitPanel({ document, athlete, onClose }: Props) {
         className="grid gap-3 border-b border-line pb-4"
         onSubmit={(event) => {
           event.preventDefault();
-          fit();
+          composition.compose();
         }}
       >
         <WishForm wishes={wishes} change={setWishes} />
@@ -77,35 +64,7 @@ export function FitPanel({ document, athlete, onClose }: Props) {
           </Button>
         </div>
       </form>
-      {state === 'failed' && <p role="alert">It could not be fitted: the solver did not load. Try once more.</p>}
-      {!answer && state === 'looking' && <p role="status">Looking for a first answer …</p>}
-      {answer && <BeforeIt answer={answer} />}
-      {answer && sequence && (
-        <>
-          <AnswerHead answer={answer} state={state} stop={stop} />
-          <Button kind="primary" className="justify-self-start" onClick={() => take(sequence)}>
-            Take it
-          </Button>
-          <ComposedRows
-            sequence={sequence}
-            reasons={answer.reasons}
-            lockedIds={lockedIds}
-            toggleLock={(id) =>
-              setLockedIds((before) => (before.has(id) ? without(before, id) : new Set([...before, id])))
-            }
-            swaps={(blockId) => swapsBeside(workOf(wishes, { from: sequence }), blockId)}
-            take={(changed) => {
-              if (state === 'looking') stop();
-              setAnswer({ ...answer, sequence: changed });
-            }}
-          />
-          <WantsBars wants={answer.wants} />
-          <BehindIt answer={answer} />
-        </>
-      )}
+      <AnswerView composition={composition} takeLabel="Take it" take={take} />
     </section>
   );
 }
-
-const without = (ids: ReadonlySet<string>, id: string): ReadonlySet<string> =>
-  new Set([...ids].filter((each) => each !== id));
