@@ -15,7 +15,7 @@ import type {
   Today,
   WhoAmI,
 } from '@clay-pot/contracts';
-import type { Evidence, PastSession, Sequence } from '@clay-pot/core';
+import type { Evidence, PastSession, Sequence, ShownUnits } from '@clay-pot/core';
 import { skipToken, QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { showIn } from '../store/units.js';
 import { OfflineError, request } from './request.js';
@@ -65,6 +65,18 @@ export function keepMe(me: WhoAmI): void {
   remember(me);
   queryClient.setQueryData(['me'], me);
 }
+
+/** Changes what numbers are shown in. One change waits for the one before: the units are sent whole. */
+export const useChooseUnits = () =>
+  useMutation({
+    scope: { id: 'units' },
+    mutationFn: (change: Partial<ShownUnits>) =>
+      request<WhoAmI>('/sign-in/units', {
+        method: 'PUT',
+        body: { ...queryClient.getQueryData<WhoAmI>(['me'])?.units, ...change },
+      }),
+    onSuccess: keepMe,
+  });
 
 /** Who is signed in. */
 export const useMe = () =>

@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
 import type { WhoAmI } from '@clay-pot/contracts';
-import { screen } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/react';
 import { queryClient } from '../../api/queries.js';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { showIn, useUnits } from '../../store/units.js';
@@ -26,6 +26,22 @@ describe('the account', () => {
     expect(asked.at(-1)).toEqual({ what: 'PUT /api/sign-in/units', body: { mass: 'lb', length: 'cm' } });
     expect(useUnits.getState()).toEqual({ mass: 'lb', length: 'cm' });
     expect(screen.getByRole('button', { name: 'pounds' }).getAttribute('aria-pressed')).toBe('true');
+  });
+
+  test('two choices one right after the other both hold', async () => {
+    const asked = answering({
+      'PUT /api/sign-in/units': { ...ME, units: { mass: 'lb', length: 'cm' } },
+    });
+    queryClient.setQueryData(['me'], ME);
+    show(<AccountPage />);
+    await settle();
+    fireEvent.click(screen.getByRole('button', { name: 'pounds' }));
+    fireEvent.click(screen.getByRole('button', { name: 'inches' }));
+    await settle();
+    expect(asked.map(({ body }) => body)).toEqual([
+      { mass: 'lb', length: 'cm' },
+      { mass: 'lb', length: 'in' },
+    ]);
   });
 
   test('without an answer it stays as it was, and says so', async () => {

@@ -1,8 +1,5 @@
-import type { WhoAmI } from '@clay-pot/contracts';
-import { LENGTH_UNITS, MASS_UNITS, type ShownUnits } from '@clay-pot/core';
-import { useState } from 'react';
-import { keepMe, useMe } from '../../api/queries.js';
-import { request } from '../../api/request.js';
+import { LENGTH_UNITS, MASS_UNITS } from '@clay-pot/core';
+import { useChooseUnits, useMe } from '../../api/queries.js';
 import { signOut } from '../../domain/sign-out.js';
 import { Button } from '../../ui/button.js';
 import { Loading, Page, Part } from '../../ui/page.js';
@@ -14,15 +11,9 @@ const LENGTH_NAMES = { cm: 'centimetres', in: 'inches' } as const;
 /** Who is signed in, and how they read numbers. */
 export default function AccountPage() {
   const me = useMe();
-  const [trouble, setTrouble] = useState<string | null>(null);
+  const choice = useChooseUnits();
   if (!me.data) return <Loading what="your account" />;
   const { name, email, studio, units } = me.data;
-  const choose = (change: Partial<ShownUnits>) => {
-    setTrouble(null);
-    request<WhoAmI>('/sign-in/units', { method: 'PUT', body: { ...units, ...change } }).then(keepMe, (error: unknown) =>
-      setTrouble(error instanceof Error ? error.message : String(error)),
-    );
-  };
   return (
     <Page title="Your account" lead={`${name}, ${studio.name}`}>
       <div className="grid max-w-2xl gap-8">
@@ -35,7 +26,7 @@ export default function AccountPage() {
                 options={MASS_UNITS}
                 words={(unit) => MASS_NAMES[unit]}
                 chosen={units.mass}
-                choose={(mass) => choose({ mass })}
+                choose={(mass) => choice.mutate({ mass })}
               />
             </div>
             <div>
@@ -45,7 +36,7 @@ export default function AccountPage() {
                 options={LENGTH_UNITS}
                 words={(unit) => LENGTH_NAMES[unit]}
                 chosen={units.length}
-                choose={(length) => choose({ length })}
+                choose={(length) => choice.mutate({ length })}
               />
             </div>
           </div>
@@ -53,9 +44,9 @@ export default function AccountPage() {
             For you, on every device. Everything is kept metric, so another coach of the studio may read it otherwise.
             Angles, newton metres, walked distances and edges in millimetres stay as they are.
           </p>
-          {trouble && (
+          {choice.error && (
             <p role="alert" className="mt-2 border-l-4 border-iron bg-iron-wash px-3 py-2">
-              {trouble}
+              {choice.error.message}
             </p>
           )}
         </Part>
