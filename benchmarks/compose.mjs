@@ -9,7 +9,7 @@ import {
   EQUIPMENT,
   loadSolver,
   maximum,
-  programmeOf,
+  integerProgrammeOf,
 } from '@clay-pot/core';
 import { LIBRARY, METHODS, shippedMovement, TRAINING_GOALS } from '@clay-pot/core/library';
 
@@ -42,7 +42,7 @@ const question = ([, method, sizes, ageYears, evidence, cautions], goal) => ({
 function greedy(asked) {
   const composing = composingOf(asked);
   const { candidates } = candidatesFor(composing);
-  const choice = Choice.of(programmeOf(composing, candidates).structure);
+  const choice = Choice.of(integerProgrammeOf(composing, candidates).structure);
   const value = () => choice.worth() - choice.broken();
   for (;;) {
     const before = value();

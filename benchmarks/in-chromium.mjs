@@ -1,25 +1,39 @@
 // Runs a bench of this folder in Chromium instead of Node, over the same built core.
 //   ./clay-pot test types   (builds the core)   then   node benchmarks/in-chromium.mjs fatigue.mjs
-import { readFile } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
+import { build } from 'vite';
 import { launch } from './chromium.mjs';
 
 const [name = 'fatigue.mjs'] = process.argv.slice(2);
-const CORE = new URL('../packages/core/dist/', import.meta.url);
-const PAGE = `<!doctype html><script type="importmap">{"imports":{"@clay-pot/core":"/core/index.js"}}</script>
-<script type="module">await import('/bench/${name}'); document.title = 'done';</script>`;
+const PAGE = `<!doctype html><script type="module">await import('/bench.js'); document.title = 'done';</script>`;
+
+/** The bench and the core as one script. */
+const { output } = await build({
+  configFile: false,
+  logLevel: 'error',
+  build: {
+    write: false,
+    target: 'esnext',
+    rolldownOptions: {
+      input: fileURLToPath(new URL(`./${name}`, import.meta.url)),
+      preserveEntrySignatures: 'strict',
+      // The solver is asked for by no bench that runs here.
+      external: [/^highs/, /^node:/],
+      output: { codeSplitting: false },
+    },
+  },
+});
+const script = output[0].code;
 
 const browser = await launch();
 const page = await browser.newPage();
 page.on('console', (message) => console.log(message.text()));
 page.on('pageerror', (error) => console.error(error));
-await page.route('http://bench.invalid/**', async (route) => {
-  const { pathname } = new URL(route.request().url());
-  if (pathname === '/') return route.fulfill({ contentType: 'text/html', body: PAGE });
-  const file = pathname.startsWith('/core/')
-    ? new URL(pathname.slice(6), CORE)
-    : new URL(`./${pathname.slice(7)}`, import.meta.url);
-  return route.fulfill({ contentType: 'text/javascript', body: await readFile(fileURLToPath(file), 'utf8') });
+await page.route('http://bench.invalid/**', (route) => {
+  const isPage = new URL(route.request().url()).pathname === '/';
+  return route.fulfill(
+    isPage ? { contentType: 'text/html', body: PAGE } : { contentType: 'text/javascript', body: script },
+  );
 });
 await page.goto('http://bench.invalid/');
 await page.waitForFunction(() => document.title === 'done', null, { timeout: 300_000 });

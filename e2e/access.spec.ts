@@ -2,7 +2,7 @@ import { gzipSync } from 'node:zlib';
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import type { SequenceListItem, SessionPage, StoredMethod } from '@clay-pot/contracts';
-import { expect, type House, openSequence, startSession, test } from './house.js';
+import { expect, type House, openSequence, startSession, test, openToday } from './house.js';
 
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
 
@@ -138,6 +138,7 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
 });
 
 test('a record, the player, its rating, its stop and its end are accessible', async ({ coach: page }) => {
+  await openToday(page);
   await page.getByRole('table').last().getByRole('link').first().click();
   await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
   await expectAccessible(page);
@@ -178,6 +179,7 @@ test('the first page needs no more than 130 kB of script, gzipped', async ({ pag
 });
 
 test('single keys can be switched off', async ({ coach: page }) => {
+  await openToday(page);
   await page.keyboard.press('?');
   await page.getByLabel('Keys without Ctrl or Alt are on').uncheck();
   await page.keyboard.press('Escape');

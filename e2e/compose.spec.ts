@@ -1,10 +1,11 @@
 import type { AssignmentItem, StoredSequence } from '@clay-pot/contracts';
-import { expect, idIn, openSequence, saved, tabTo, test } from './house.js';
+import { expect, idIn, openSequence, saved, tabTo, test, openToday } from './house.js';
 
 test('a sequence is composed for somebody, one block kept, one changed for another, and taken to the editor without a finding', async ({
   coach: page,
   house,
 }) => {
+  await openToday(page);
   await page.getByRole('link', { name: 'People' }).click();
   await page.getByRole('link', { name: 'Callum Reyes-Whitlock', exact: true }).click();
   await page.getByRole('link', { name: 'Compose', exact: true }).click();

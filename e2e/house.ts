@@ -104,11 +104,9 @@ export const test = base.extend<{ coach: Page }, { house: House; signedIn: Signe
     },
     { scope: 'worker' },
   ],
-  /** A page of the signed-in demo coach, on Today. */
+  /** A page of the signed-in demo coach, with nothing opened yet. */
   coach: async ({ page, context, signedIn }, use) => {
     await context.addCookies(signedIn.cookies);
-    await page.goto('/');
-    await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
     await use(page);
   },
 });
@@ -121,10 +119,16 @@ export async function signIn(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
 }
 
-/** Opens one of the demo's sequences in the editor. */
+/** Opens the day's page. */
+export async function openToday(page: Page): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
+}
+
+/** Opens one of the studio's sequences in the editor, by its address. */
 export async function openSequence(page: Page, title: string): Promise<void> {
-  await page.goto('/sequences');
-  await page.getByRole('link', { name: title, exact: true }).click();
+  const listed = (await (await page.request.get('/api/sequences')).json()) as SequenceListItem[];
+  await page.goto(`/sequences/${listed.find((sequence) => sequence.title === title)!.id}`);
   await expect(page.getByLabel('Title')).toHaveValue(title);
 }
 
@@ -181,8 +185,7 @@ export async function manyBlocks(page: Page, house: House, count: number): Promi
     pacing: USUAL_PACING,
     blocks,
   };
-  const origin = new URL(page.url()).origin;
-  const answer = await page.request.put(`/api/sequences/${id}`, { data, headers: { origin } });
+  const answer = await page.request.put(`/api/sequences/${id}`, { data, headers: { origin: house.address } });
   expect(answer.status()).toBe(200);
   return id;
 }

@@ -1,6 +1,6 @@
 import type { Athlete, StoredIntake } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
-import { expect, type House, openSequence, someoneNew, test } from './house.js';
+import { expect, type House, openSequence, someoneNew, test, openToday } from './house.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -80,6 +80,7 @@ test('without a connection a sign that refers stands at once, and the letter say
   coach: page,
   house,
 }) => {
+  await openToday(page);
   const id = await ask(page, house, 'Ebba Thorne');
   // The pages are there, as they are with a stored shell; nobody answers.
   await page.route('**/api/**', (route) => route.abort());

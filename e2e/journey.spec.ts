@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import type { AssignmentItem, SessionRecord } from '@clay-pot/contracts';
-import { expect, idIn, saved, startSession, tabTo, test } from './house.js';
+import { expect, idIn, saved, startSession, tabTo, test, openToday } from './house.js';
 
 /** Lets the clock run to the end of the session, answering whenever a block asks how it was. */
 async function leadToTheEnd(page: Page, answer: () => Promise<void>): Promise<void> {
@@ -18,6 +18,7 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   coach: page,
   house,
 }) => {
+  await openToday(page);
   await page.getByRole('link', { name: 'People' }).click();
   await page.getByRole('link', { name: 'Callum Reyes-Whitlock', exact: true }).click();
   await page.getByRole('button', { name: 'New sequence', exact: true }).click();

@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import type { StoredMovement, StoredSequence } from '@clay-pot/contracts';
-import { expect, idIn, saved, test } from './house.js';
+import { expect, idIn, saved, test, openToday } from './house.js';
 
 const load = (page: Page, hand: 'left' | 'right') => page.getByTestId(`load-${hand}`);
 const loadOf = async (page: Page, hand: 'left' | 'right') => Number.parseFloat((await load(page, hand).textContent())!);
@@ -20,6 +20,7 @@ test('by mouse: knees and shoulders are dragged, a load is found, positions are 
   coach: page,
   house,
 }) => {
+  await openToday(page);
   await page.getByRole('link', { name: 'Movements', exact: true }).click();
   await page.getByLabel('Search movements').fill('palm support');
   await page.getByRole('link', { name: /^Palm support/ }).click();
@@ -74,6 +75,7 @@ test('by mouse: knees and shoulders are dragged, a load is found, positions are 
 });
 
 test('by keyboard alone: handles move by arrows, numbers are typed, a target is found', async ({ coach: page }) => {
+  await openToday(page);
   await page.keyboard.press('g');
   await page.keyboard.press('l');
   await expect(page.getByRole('heading', { name: 'Load bench' })).toBeVisible();

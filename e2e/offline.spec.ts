@@ -1,5 +1,5 @@
 import type { StoredSequence } from '@clay-pot/contracts';
-import { expect, idIn, openSequence, saved, test } from './house.js';
+import { expect, idIn, openSequence, saved, test, openToday } from './house.js';
 
 test('without a connection work is kept on the device, through a reload, and saved when it is back', async ({
   coach: page,
@@ -80,6 +80,7 @@ test.describe('with the stored shell', () => {
     coach: page,
     house,
   }) => {
+    await openToday(page);
     await page.evaluate(() => navigator.serviceWorker.ready);
     await page.goto('/sequences');
     await page.getByRole('link', { name: 'Warm thumbs' }).click();

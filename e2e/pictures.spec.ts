@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { inPhaseOrder, parseDose, type Phase, USUAL_PACING, usualWay } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { v7 as uuid } from 'uuid';
-import { IN_SPACE, expect, manyBlocks, openSequence, startSession, test } from './house.js';
+import { IN_SPACE, expect, manyBlocks, openSequence, startSession, test, openToday } from './house.js';
 
 test.use(IN_SPACE);
 
@@ -16,6 +16,7 @@ const shot = (page: Page, name: string) =>
   page.screenshot({ path: fileURLToPath(new URL(`../docs/screenshots/${name}.png`, import.meta.url)) });
 
 test('pictures of the main views', async ({ coach: page }) => {
+  await openToday(page);
   test.setTimeout(300_000);
   const settled = async () => {
     // Nothing is pointed at.
@@ -185,6 +186,7 @@ const FIVE: [name: string, budgetMin: number, lines: Line[]][] = [
 ];
 
 test('five pots in one picture', async ({ coach: page }) => {
+  await openToday(page);
   const drawings: { name: string; svg: string; words: string }[] = [];
   for (const [name, budgetMin, lines] of FIVE) {
     const blocks = lines.map(([phase, movementId, levelId, dose], index) => ({

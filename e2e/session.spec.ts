@@ -1,6 +1,6 @@
 import type { SessionRecord } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
-import { expect, idIn, openSequence, startSession, test, todayAtTheHall } from './house.js';
+import { expect, idIn, openSequence, startSession, test, todayAtTheHall, openToday } from './house.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -46,6 +46,7 @@ test.describe('with the stored shell', () => {
     coach: page,
     house,
   }) => {
+    await openToday(page);
     await page.evaluate(() => navigator.serviceWorker.ready);
     await openSequence(page, 'Warm thumbs');
     await page.getByLabel('Seen for').selectOption({ label: 'For Saskia Brandvold' });

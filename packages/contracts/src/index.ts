@@ -13,6 +13,7 @@ export * from './methods.js';
 export * from './movements.js';
 export * from './pictures.js';
 export * from './problems.js';
+export * from './programmes.js';
 export * from './readings.js';
 export * from './screen.js';
 export * from './sequences.js';

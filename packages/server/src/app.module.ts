@@ -21,6 +21,7 @@ import { MechanicsModule } from './mechanics/mechanics.module.js';
 import { MethodsModule } from './methods/methods.module.js';
 import { MovementsModule } from './movements/movements.module.js';
 import { PicturesModule } from './pictures/pictures.module.js';
+import { ProgrammesModule } from './programmes/programmes.module.js';
 import { ReadingsModule } from './readings/readings.module.js';
 import { SchemasModule } from './schemas/schemas.module.js';
 import { ScreenModule } from './screen/screen.module.js';
@@ -55,6 +56,7 @@ export class AppModule {
         LevelsModule,
         MechanicsModule,
         ComposeModule,
+        ProgrammesModule,
         EffortModule,
         HealthModule,
         SchemasModule,

@@ -23,17 +23,27 @@ beforeAll(async () => {
     sessions: uuid(),
     movements: uuid(),
     methods: uuid(),
+    programmes: uuid(),
   };
   await owner.ask('PUT', `/movements/${ids['movements']}`, OWN_MOVEMENT);
   await owner.ask('PUT', `/methods/${ids['methods']}`, OWN_METHOD);
   const assignment = { athleteId, sequenceId, weekdays: [1], fromDay: '2026-01-01' };
   await owner.ask('PUT', `/assignments/${ids['assignments']}`, assignment);
+  await owner.ask('PUT', `/programmes/${ids['programmes']}`, { athleteId, document: programmeOf(sequenceId) });
   const startedAt = '2026-05-04T08:00:00.000Z';
   await owner.ask('PUT', `/sessions/${ids['sessions']}`, { athleteId, sequenceId, plan: SEQUENCE, startedAt });
   const { body } = await owner.ask<OpenAPIObject>('GET', '/openapi.json');
   routes = Object.entries(body.paths).flatMap(([path, methods]) =>
     Object.keys(methods).map((method) => ({ method: method.toUpperCase(), path: path.replace(/^\/api/, '') })),
   );
+});
+
+const programmeOf = (sequenceId: string) => ({
+  title: 'Weeks',
+  fromDay: '2026-05-04',
+  weeks: [{ kind: 'build', amountPercent: 100 }],
+  plans: [{ id: 'a', sequenceId }],
+  sessions: [],
 });
 
 const asked = { handHours: null, trainingYears: null, minutes: null, daysPerWeek: null };
@@ -51,6 +61,9 @@ function bodyFor(method: string, path: string): unknown {
   if (path === '/methods/{id}') return { ...OWN_METHOD, name: 'Taken over' };
   if (path.startsWith('/athletes')) return { ...ATHLETE, name: 'Taken over' };
   if (path === '/sequences/{id}') return { ...SEQUENCE, title: 'Taken over' };
+  if (path === '/programmes/{id}') {
+    return { athleteId: ids['athletes'], document: { ...programmeOf(ids['sequences']!), title: 'Taken over' } };
+  }
   if (path.startsWith('/assignments')) {
     return { athleteId: ids['athletes'], sequenceId: ids['sequences'], weekdays: [2], fromDay: '2026-01-01' };
   }
@@ -75,13 +88,23 @@ function bodyOfSession(path: string): unknown {
 describe('walls between studios', () => {
   test('the walk covers every noun that holds a studio’s data', () => {
     const nouns = new Set(routes.filter(({ path }) => path.includes('{id}')).map(({ path }) => path.split('/')[1]));
-    expect([...nouns].sort()).toEqual(['assignments', 'athletes', 'methods', 'movements', 'sequences', 'sessions']);
+    expect([...nouns].sort()).toEqual([
+      'assignments',
+      'athletes',
+      'methods',
+      'movements',
+      'programmes',
+      'sequences',
+      'sessions',
+    ]);
     expect(routes.filter(({ path }) => path.includes('{id}')).length).toBeGreaterThanOrEqual(20);
   });
 
   test('another studio’s ids are not found, by any route, with or without a version', async () => {
     const before = JSON.stringify(
-      await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions, movements, methods'),
+      await house.source.query(
+        'SELECT * FROM athletes, sequences, assignments, sessions, movements, methods, programmes',
+      ),
     );
     for (const { method, path } of routes.filter(({ path: candidate }) => candidate.includes('{id}'))) {
       const real = path.replace('{id}', ids[path.split('/')[1]!]!).replace(/\{\w+\}/, uuid());
@@ -93,7 +116,9 @@ describe('walls between studios', () => {
     }
     expect(
       JSON.stringify(
-        await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions, movements, methods'),
+        await house.source.query(
+          'SELECT * FROM athletes, sequences, assignments, sessions, movements, methods, programmes',
+        ),
       ),
     ).toBe(before);
   });

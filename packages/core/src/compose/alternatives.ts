@@ -7,7 +7,7 @@ import { firstOf, groupedBy, itemAt } from '../vocabulary/lists.js';
 import { type Candidate, candidateOf } from './candidate.js';
 import { candidatesFor } from './candidates.js';
 import { Choice } from './choice.js';
-import { programmeOf } from './programme.js';
+import { integerProgrammeOf } from './integer-programme.js';
 import { type ComposeQuestion, type Composing, composingOf, examined } from './question.js';
 
 /** Another movement for a block, and what that changes. */
@@ -43,7 +43,7 @@ export function alternativesFor(question: ComposeQuestion, sequence: Sequence, b
       phase === block.phase && !sequence.blocks.some(({ movementId }) => movementId === movement.id),
   );
   const candidates = [...standing, ...others];
-  const choice = Choice.of(programmeOf(composing, candidates).structure, standing.keys());
+  const choice = Choice.of(integerProgrammeOf(composing, candidates).structure, standing.keys());
   const before = choice.worth();
   choice.toggle(at);
   const ranked = others

@@ -2,7 +2,7 @@ import type { Composed, NotComposed } from './composed.js';
 import { candidatesFor, lockedCandidates } from './candidates.js';
 import { giveUpOf } from './give-up.js';
 import type { Solver } from './linear.js';
-import { programmeOf } from './programme.js';
+import { integerProgrammeOf } from './integer-programme.js';
 import { type ComposeQuestion, composingOf } from './question.js';
 import { bindingOf, notesFor } from './reasons.js';
 import { type Follower, Search } from './search.js';
@@ -23,7 +23,7 @@ export function compose(question: ComposeQuestion, solver: Solver, follower: Fol
     ...shelf.candidates.filter(({ movement }) => !locked.some((each) => each.movement.id === movement.id)),
   ];
   const notes = notesFor(composing);
-  const programme = programmeOf(composing, candidates);
+  const programme = integerProgrammeOf(composing, candidates);
   const relaxed = solver.relax(programme.linear);
   const binding = relaxed.values ? bindingOf(programme, relaxed) : [];
   const search = new Search(

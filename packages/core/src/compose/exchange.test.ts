@@ -4,13 +4,13 @@ import { candidatesFor } from './candidates.js';
 import { Choice } from './choice.js';
 import { asked, solver } from './composing.fixture.js';
 import { exchanged } from './exchange.js';
-import { programmeOf } from './programme.js';
+import { integerProgrammeOf } from './integer-programme.js';
 import { composingOf } from './question.js';
 import { worthOf } from './worth.js';
 
 const composing = composingOf(asked('racket-arm', 'daily-range'));
 const { candidates } = candidatesFor(composing);
-const { linear, structure } = programmeOf(composing, candidates);
+const { linear, structure } = integerProgrammeOf(composing, candidates);
 const some = fc.uniqueArray(fc.nat(candidates.length - 1), { minLength: 1, maxLength: 24 });
 
 test('a choice knows its worth, however it came about', () => {

@@ -11,7 +11,7 @@ import { capital } from '../vocabulary/text.js';
 import type { Candidate } from './candidate.js';
 import { Choice } from './choice.js';
 import type { Relaxed } from './linear.js';
-import { type Programme, programmeOf } from './programme.js';
+import { type IntegerProgramme, integerProgrammeOf } from './integer-programme.js';
 import type { Composing } from './question.js';
 import type { RuleId } from './rule-id.js';
 import { FIXED_RULES, ruleWords, type Said } from './rule-words.js';
@@ -29,7 +29,7 @@ const OF_ALL: readonly RuleId[] = ['variety', 'minutes'];
 
 /** Why each block is there. @param chosen the blocks of the view, as candidates */
 export function reasonsFor(composing: Composing, view: SessionView, chosen: readonly Candidate[]): Reason[] {
-  const { structure } = programmeOf(composing, chosen);
+  const { structure } = integerProgrammeOf(composing, chosen);
   const choice = Choice.of(structure, chosen.keys());
   const chances = blockChances(view.chances());
   return view.blocks.map(({ block }, index) => {
@@ -102,7 +102,7 @@ const WORTH_TELLING = 0.05;
 const TENTH = 0.1;
 
 /** What binds: by the prices of the relaxation, what a tenth more of each rule’s room would bring. */
-export function bindingOf({ linear }: Pick<Programme, 'linear'>, { prices }: Pick<Relaxed, 'prices'>): Binding[] {
+export function bindingOf({ linear }: Pick<IntegerProgramme, 'linear'>, { prices }: Pick<Relaxed, 'prices'>): Binding[] {
   const byWords = new Map<string, Binding>();
   linear.rows.forEach((row, index) => {
     if (FIXED_RULES.includes(row.rule)) return;

@@ -3,7 +3,7 @@ import type { Composed, Frame } from './composed.js';
 import { exchanged } from './exchange.js';
 import { fitting, gapOf } from './fitting.js';
 import type { Linear, Relaxed, Solved, SolveOptions, Solver } from './linear.js';
-import { type Programme, programmeOf } from './programme.js';
+import { type IntegerProgramme, integerProgrammeOf } from './integer-programme.js';
 import type { Composing } from './question.js';
 import { itemAt } from '../vocabulary/lists.js';
 
@@ -21,7 +21,7 @@ export interface Follower {
 /** What a search goes by. */
 export interface Searched {
   readonly composing: Composing;
-  readonly programme: Programme;
+  readonly programme: IntegerProgramme;
   readonly candidates: readonly Candidate[];
   readonly relaxed: Relaxed;
   readonly solver: Solver;
@@ -74,7 +74,7 @@ export class Search {
 
   /** The programme of some of the candidates, solved from a choice of them. */
   private solved(indices: readonly number[], chosen: readonly number[] | undefined, options: SolveOptions): Solved {
-    const { linear } = programmeOf(this.of.composing, pick(this.of.candidates, indices));
+    const { linear } = integerProgrammeOf(this.of.composing, pick(this.of.candidates, indices));
     const from = chosen && { chosen: indices.map((at) => chosen.includes(at)) };
     return this.of.solver.solve(linear, { gap: CLOSE, ...from, ...options });
   }

@@ -39,17 +39,23 @@ export function hardGroups({ spans }: Pick<EffortTimeline, 'spans'>): SideGroup[
 /** Groups whose hard work is spaced. */
 export const SPACED_GROUPS: readonly MuscleGroup[] = ['finger flexors', 'wrist flexors'];
 
-/** What a carried-out session came to: small enough to keep many, as plain data. */
-export interface PastSession {
-  readonly id: string;
-  readonly title: string;
+/** When a session is, and what it asks of muscles: what weeks are judged by, whether it was carried out or is planned. */
+export interface PastLoad {
   /** Instants, ISO 8601 in UTC. */
   readonly startedAt: string;
   readonly endedAt: string;
   readonly doses: Partial<Record<SideGroup, number>>;
-  readonly hands: { readonly left: HandAccount; readonly right: HandAccount };
   /** Groups that worked at or above `HARD_PERCENT` for long enough to be spaced. */
   readonly hard: readonly SideGroup[];
+}
+
+/** What a carried-out session came to: small enough to keep many, as plain data. */
+export interface PastSession extends PastLoad {
+  readonly id: string;
+  readonly title: string;
+  /** The stored sequence that was led, where it was one. */
+  readonly sequenceId?: string;
+  readonly hands: { readonly left: HandAccount; readonly right: HandAccount };
   readonly movementIds: readonly string[];
   /** At which level each was done, and with what of its own: what somebody takes up again. */
   readonly forms: readonly WorkedForm[];
@@ -67,6 +73,7 @@ export interface WorkedForm {
 /** A session as it was carried out: its plan, and the sets that were done. */
 export interface CarriedOut {
   readonly id: string;
+  readonly sequenceId?: string;
   readonly startedAt: string;
   readonly endedAt: string;
   readonly plan: Sequence;
@@ -81,7 +88,7 @@ export function pastSession(
   lookup: MovementLookup,
   before: readonly PastSession[] = [],
 ): PastSession {
-  const { id, startedAt, endedAt, plan, sets } = carried;
+  const { id, sequenceId, startedAt, endedAt, plan, sets } = carried;
   const timeline = doneTimeline(compileTimeline(plan, lookup), sets);
   const efforts = effortTimeline(person, plan, timeline, lookup);
   const courses = fatigueCourses(efforts, startStates(before, startedAt));
@@ -91,6 +98,7 @@ export function pastSession(
   return {
     id,
     title: plan.title,
+    ...(sequenceId !== undefined && { sequenceId }),
     startedAt,
     endedAt,
     doses: Object.fromEntries(doses),
@@ -138,7 +146,7 @@ export function startStates(past: readonly PastSession[], now: string): Map<Side
 
 /** Doses of both hands' groups over some days before an instant. */
 export function dosesWithin(
-  past: readonly PastSession[],
+  past: readonly PastLoad[],
   now: string,
   fromDays: number,
   toDays = 0,
@@ -152,7 +160,7 @@ export function dosesWithin(
 }
 
 /** What sessions come to together, group by group and side by side. */
-export function sumDoses(sessions: readonly PastSession[]): Map<SideGroup, number> {
+export function sumDoses(sessions: readonly Pick<PastLoad, 'doses'>[]): Map<SideGroup, number> {
   const sums = new Map<SideGroup, number>();
   for (const { doses } of sessions) {
     for (const [key, dose] of Object.entries(doses) as [SideGroup, number][])
@@ -197,7 +205,7 @@ function weightedMean(daily: readonly number[], days: number): number {
 }
 
 /** How the weeks go for each group that was worked in four of them. (Williams et al. 2017, Br J Sports Med 51:209–10, for the weighting.) */
-export function loadTrends(past: readonly PastSession[], now: string): LoadTrend[] {
+export function loadTrends(past: readonly PastLoad[], now: string): LoadTrend[] {
   return MUSCLE_GROUPS.flatMap((group) => {
     const both = (doses: ReadonlyMap<SideGroup, number>) => ofBothHands(doses, group);
     const daily = Array.from({ length: 28 }, (_, index) => both(dosesWithin(past, now, index + 1, index)));

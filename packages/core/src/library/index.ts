@@ -86,3 +86,4 @@ export { type Found, movementFinder, type MovementFinder, plainName } from './fi
 export * from './methods.js';
 export * from './own-names.js';
 export * from './goals.js';
+export { EASY_GOAL, startingPointOf, STARTING_POINTS } from './starting-points.js';

@@ -6,6 +6,7 @@ import { IntakeRow } from '../intakes/intake.entity.js';
 import { PictureRow } from '../pictures/picture.entity.js';
 import { MethodRow } from '../methods/method.entity.js';
 import { MovementNameRow } from '../movements/movement-name.entity.js';
+import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { ReadingRow } from '../readings/reading.entity.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
@@ -24,6 +25,7 @@ import { Pictures1890000000000 } from './migrations/1890000000000-pictures.js';
 import { Moments1910000000000 } from './migrations/1910000000000-moments.js';
 import { Rounds1920000000000 } from './migrations/1920000000000-rounds.js';
 import { OwnNames1930000000000 } from './migrations/1930000000000-own-names.js';
+import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
 import { Units1870000000000 } from './migrations/1870000000000-units.js';
 
@@ -43,6 +45,7 @@ export const ENTITIES = [
   HandLookRow,
   MovementRow,
   MovementNameRow,
+  ProgrammeRow,
   MethodRow,
   ReadingRow,
   IntakeRow,
@@ -72,6 +75,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Moments1910000000000,
       Rounds1920000000000,
       OwnNames1930000000000,
+      Programmes1940000000000,
     ],
     synchronize: false,
     timezone: 'Z',

@@ -9,7 +9,8 @@ import { LibraryService } from '../library/library.service.js';
 import { PersonsService } from '../persons/persons.service.js';
 import { PastService } from './past.service.js';
 
-const PAST_DAYS = 28;
+/** Four weeks are what the checks look back on. */
+export const PAST_DAYS = 28;
 
 /** Everything besides the sequence that a session is judged by. */
 export interface Circumstances {
@@ -31,14 +32,18 @@ export class CircumstancesService {
     private readonly clock: Clock,
   ) {}
 
-  /** @throws 404 for an athlete of nobody here */
-  async of(scope: StudioScope, question: WhomInput & { readonly at?: string | undefined }): Promise<Circumstances> {
+  /** @param pastDays how far to look back @throws 404 for an athlete of nobody here */
+  async of(
+    scope: StudioScope,
+    question: WhomInput & { readonly at?: string | undefined },
+    pastDays = PAST_DAYS,
+  ): Promise<Circumstances> {
     const known = await this.library.of(scope);
     const whom = await this.persons.forWhom(scope, question);
     const now = question.at ? new Date(question.at) : this.clock.now();
     const { athleteId } = question;
     const row = athleteId ? await scope.of(AthleteRow).get(athleteId, 'athlete') : null;
-    const past = athleteId ? await this.past.of(scope, athleteId, whom.person, now, PAST_DAYS) : [];
+    const past = athleteId ? await this.past.of(scope, athleteId, whom.person, now, pastDays) : [];
     const athlete = row && { cautions: cautionsOn(row, dayIn(scope.timeZone, now)), equipment: row.equipment };
     return { known, whom, athlete, past, now: now.toISOString() };
   }

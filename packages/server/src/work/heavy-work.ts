@@ -1,5 +1,5 @@
 import { createRequire } from 'node:module';
-import type { answerCompose, answerSwap, answerTrace, answerTrend } from '@clay-pot/contracts';
+import type { answerCompose, answerEvaluate, answerSwap, answerTrace, answerTrend } from '@clay-pot/contracts';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { plain } from '../http/problem.js';
@@ -7,6 +7,7 @@ import { plain } from '../http/problem.js';
 /** Functions of the contracts that are long enough to hold up every other request, by their names. */
 interface Work {
   answerCompose: typeof answerCompose;
+  answerEvaluate: typeof answerEvaluate;
   answerSwap: typeof answerSwap;
   answerTrace: typeof answerTrace;
   answerTrend: typeof answerTrend;

@@ -20,7 +20,8 @@ import type { Phase } from '../../vocabulary/phases.js';
 import type { Equipment } from '../../vocabulary/places.js';
 
 /** Found in any room: what a fix may add when nobody said which things there are. */
-const ANYWHERE: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'];
+/** What is found in any room. */
+export const ANYWHERE: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'];
 
 /** What it takes to say whether a level may be proposed to somebody. */
 type ForWhom = Pick<SessionView, 'athlete' | 'person' | 'method'>;

@@ -1,4 +1,4 @@
-import { HARD_PERCENT, hardGroups, SPACED_GROUPS } from '../../effort/past.js';
+import { HARD_PERCENT, hardGroups, type PastLoad, SPACED_GROUPS } from '../../effort/past.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Edit } from '../../model/edits.js';
 import { ids } from './block-views.js';
@@ -9,10 +9,13 @@ import { HANDS } from '../../vocabulary/hands.js';
 import { type MuscleGroup, partsOf } from '../../vocabulary/muscles.js';
 import { capital } from '../../vocabulary/text.js';
 
-/** Hours since a group of either hand was worked hard; infinite where it never was. */
-export function hoursSinceHard({ past, now }: Pick<SessionView, 'past' | 'now'>, group: MuscleGroup): number {
+/** Hours since a session that worked a group of either hand hard began, so that every second evening is two days; infinite where none did. */
+export function hoursSinceHard(
+  { past, now }: { readonly past: readonly PastLoad[]; readonly now: string },
+  group: MuscleGroup,
+): number {
   const before = past.filter(({ hard }) => hard.some((key) => partsOf(key).group === group));
-  return Math.min(...before.map(({ endedAt }) => hoursBetween(endedAt, now)).filter((hours) => hours >= 0));
+  return Math.min(...before.map(({ startedAt }) => hoursBetween(startedAt, now)).filter((hours) => hours >= 0));
 }
 
 /** Hard sessions of fingers and wrists need their days. */

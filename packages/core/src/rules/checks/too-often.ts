@@ -1,7 +1,8 @@
 import type { Check } from './finding.js';
 import { hoursBetween } from '../../vocabulary/days.js';
 
-const SESSIONS_A_WEEK = { daily: 14, 'two or three': 3, 'every training day': 7 } as const;
+/** Sessions that a method’s week has room for. */
+export const SESSIONS_A_WEEK = { daily: 14, 'two or three': 3, 'every training day': 7 } as const;
 /** Finds weeks with more sessions than the method has room for. */
 export const tooOften: Check = {
   id: 'too-often',

@@ -1,5 +1,6 @@
-import { dosesWithin, ofBothHands } from '../../effort/past.js';
+import { dosesWithin, ofBothHands, type PastLoad } from '../../effort/past.js';
 import type { SessionView } from '../../effort/session-view.js';
+import type { Method } from '../../model/method.js';
 import type { Check } from './finding.js';
 import { type MuscleGroup, MUSCLE_GROUPS } from '../../vocabulary/muscles.js';
 
@@ -9,20 +10,45 @@ const WORTH_A_WEEK = 0.2;
 /** What a week holds of a group already, and what it may hold. */
 export interface WeekRoom {
   readonly group: MuscleGroup;
-  /** Mean of the last three weeks before it. */
+  /** Mean of those of the last three weeks before it in which the group was worked. */
   readonly usual: number;
   readonly week: number;
   readonly most: number;
 }
 
 /** The groups of which a week may not hold any amount: those that are worked every week. */
-export function weekRooms({ past, now, method }: Pick<SessionView, 'past' | 'now' | 'method'>): WeekRoom[] {
-  const week = dosesWithin(past, now, 6);
-  const weeks = dosesWithin(past, now, 27, 6);
+export function weekRooms({
+  past,
+  now,
+  method,
+}: Pick<SessionView, 'now' | 'method'> & { readonly past: readonly PastLoad[] }): WeekRoom[] {
+  const doses = (fromDays: number, toDays = 0) => {
+    const sums = dosesWithin(past, now, fromDays, toDays);
+    return (group: MuscleGroup) => ofBothHands(sums, group);
+  };
+  return roomsFor(
+    doses(6),
+    [6, 13, 20].map((from) => doses(from + 7, from)),
+    method,
+  );
+}
+
+/** What a group does in a week, in holds to failure. */
+export type WeekDoses = (group: MuscleGroup) => number;
+
+/** The same of a week and the three before it, however they were added up. */
+export function roomsFor(
+  week: WeekDoses,
+  before: readonly WeekDoses[],
+  { weeklyGrowthPercent }: Pick<Method, 'weeklyGrowthPercent'>,
+): WeekRoom[] {
   return MUSCLE_GROUPS.flatMap((group) => {
-    const usual = ofBothHands(weeks, group) / 3;
-    const most = usual * (1 + method.weeklyGrowthPercent / 100);
-    return usual >= WORTH_A_WEEK ? [{ group, usual, week: ofBothHands(week, group), most }] : [];
+    // Weeks without it say nothing of what is usual: who begins, or was away, has fewer than three.
+    const weeks = before.map((doses) => doses(group)).filter((dose) => dose > 0);
+    const usual = weeks.reduce((sum, each) => sum + each, 0) / Math.max(1, weeks.length);
+    // What one of the three held is no growth: after an easier week the week goes on from where it was.
+    const most = Math.max(usual * (1 + weeklyGrowthPercent / 100), ...weeks);
+    return usual >= WORTH_A_WEEK ? [{ group, usual, week: week(group), most }] : [];
   });
 }
 

@@ -10,7 +10,7 @@ import { wholeRows } from './whole-rows.js';
 import { counted, ownWorth, SLICES, wantWorths } from './worth.js';
 
 /** A programme with the rules that it says. */
-export interface Programme {
+export interface IntegerProgramme {
   readonly linear: Linear;
   readonly structure: Structure;
 }
@@ -19,7 +19,7 @@ export interface Programme {
  * The programme whose solution is a composition: whole unknowns that choose candidates (the first ones, in their order), what the wants get with diminishing
  * returns, within the minutes and every rule that a composition keeps.
  */
-export function programmeOf(composing: Composing, candidates: readonly Candidate[]): Programme {
+export function integerProgrammeOf(composing: Composing, candidates: readonly Candidate[]): IntegerProgramme {
   const own = candidates.map((candidate) => ownWorth(candidate, composing));
   const programme = new ProgrammeWriter(composing, candidates, own);
   const wants = wantRows(programme);

@@ -1,0 +1,43 @@
+import { inDayOrder, type PlannedDay, type Programme } from '../model/programme.js';
+import { addDays, daysBetween } from '../vocabulary/days.js';
+import { planOf } from './session-plan.js';
+
+/** A sequence that was carried out on a day. */
+export interface DoneDay {
+  readonly sequenceId: string;
+  readonly day: string;
+}
+
+/** What became of a planned session, or is still to come. */
+export type SessionState = 'done' | 'missed' | 'due' | 'planned';
+
+/** A session that is led a day or two off its day is still that session. */
+const MOST_DAYS_OFF = 2;
+
+/** What became of each session until a day: the same sequence, led on its day, else within two days of it where no other session claims that. */
+export function matchDone(
+  programme: Programme,
+  done: readonly DoneDay[],
+  today: string,
+): (session: PlannedDay) => SessionState {
+  const free = [...done];
+  const matched = new Set<string>();
+  const near = inDayOrder(programme.sessions.filter(({ day }) => day <= addDays(today, MOST_DAYS_OFF)));
+  for (let off = 0; off <= MOST_DAYS_OFF; off++) {
+    for (const { id, day, planId } of near) {
+      if (matched.has(id)) continue;
+      const { sequenceId } = planOf(programme, planId);
+      const at = free.findIndex(
+        (each) => each.sequenceId === sequenceId && Math.abs(daysBetween(day, each.day)) === off,
+      );
+      if (at < 0) continue;
+      free.splice(at, 1);
+      matched.add(id);
+    }
+  }
+  return ({ id, day }) => {
+    if (matched.has(id)) return 'done';
+    if (day < today) return 'missed';
+    return day === today ? 'due' : 'planned';
+  };
+}

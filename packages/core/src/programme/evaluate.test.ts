@@ -1,0 +1,211 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { checkProgramme, type Programme, weekIndexOf } from '../model/programme.js';
+import { METHODS } from '../library/methods.js';
+import type { MuscleGroup } from '../vocabulary/muscles.js';
+import { editProgramme } from './edits.js';
+import { noonOf } from './evaluate.js';
+import { day, evaluated, MONDAY, on, programmeOf, saidBy } from './programme.fixture.js';
+import { PROGRAMME_RULES } from './rules/index.js';
+
+/** What the fix of the only thing that a rule says makes of a programme. */
+const mended = (rule: string, programme: Programme, more?: Parameters<typeof saidBy>[2]) =>
+  editProgramme(programme, saidBy(rule, programme, more)[0]!.fix!.edits);
+
+describe('hard days', () => {
+  test('on neighbouring days are too close; the fix leaves the hours that the method wants', () => {
+    const programme = programmeOf(on('0/1 hard', '0/2 hard', '0/5 hard'));
+    const [said] = saidBy('spacing', programme);
+    expect(said!.text).toBe('Finger flexors work long at 70 % and more on 8 Jun 2026 and again on 9 Jun 2026; this method leaves 48 h.'); // prettier-ignore
+    const after = mended('spacing', programme);
+    expect(after.sessions.map((session) => session.day)).toEqual([day(0, 1), day(0, 3), day(0, 5)]);
+    expect(saidBy('spacing', after)).toEqual([]);
+  });
+  test('every second day are two days, and easy days count for nothing', () => {
+    expect(saidBy('spacing', programmeOf(on('0/1 hard', '0/2 easy', '0/3 hard', '0/4 easy', '0/5 hard')))).toEqual([]);
+  });
+  test('two on one day are one too many', () => {
+    expect(saidBy('spacing', programmeOf(on('0/1 hard', '0/1 hard')))[0]!.text).toContain('twice on one day');
+  });
+  test('what was carried out yesterday counts, whatever it was planned as', () => {
+    const today = day(0, 2);
+    const past = [{ day: MONDAY, doses: {}, hard: ['left finger flexors' as const] }];
+    expect(saidBy('spacing', programmeOf(on('0/2 hard')), { past, today })).toHaveLength(1);
+    expect(saidBy('spacing', programmeOf(on('0/3 hard')), { past, today })).toHaveLength(0);
+  });
+});
+
+describe('weeks', () => {
+  const weekly = (week: number, count: number, plan = 'whole') =>
+    Array.from({ length: count }, (_, index) => `${week}/${1 + 2 * index} ${plan}`);
+  test('that grow too fast are told of, and made smaller by the fix', () => {
+    const programme = programmeOf(on(...weekly(0, 2), ...weekly(1, 2), ...weekly(2, 2), ...weekly(3, 4)));
+    const [said] = saidBy('growth', programme);
+    expect(said!.day).toBe(day(3, 1));
+    expect(said!.text).toMatch(/\d+ % above the usual of the three before; the cap is 20 %/);
+    expect(mended('growth', programme).weeks[3]!.amountPercent).toBeLessThan(100);
+  });
+  test('that go on after an easier one are no growth', () => {
+    const weeks = [100, 100, 50, 100, 100, 100].map((amountPercent) => ({ kind: amountPercent < 100 ? ('easier' as const) : ('build' as const), amountPercent })); // prettier-ignore
+    const programme = programmeOf(on(...[0, 1, 2, 3].flatMap((week) => weekly(week, 2))), { weeks });
+    expect(saidBy('growth', programme)).toEqual([]);
+  });
+  test('with more sessions that load than the method has room for', () => {
+    const method = METHODS['grip-and-iron'];
+    const four = programmeOf(on('0/1 whole', '0/3 whole', '0/5 whole', '0/7 whole'));
+    expect(saidBy('too-many', four, { method })[0]!.text).toBe(
+      '4 sessions that load; Grip and iron has up to 3 a week.',
+    );
+    // Easy range between them is welcome.
+    expect(saidBy('too-many', programmeOf(on('0/1 whole', '0/3 whole', '0/5 whole', '0/2 easy', '0/4 easy')), { method })).toEqual([]); // prettier-ignore
+  });
+  test('with load on every day', () => {
+    const seven = [1, 2, 3, 4, 5, 6, 7].map((weekday) => `0/${weekday} whole`);
+    expect(saidBy('no-rest-day', programmeOf(on(...seven)))).toHaveLength(1);
+    expect(saidBy('no-rest-day', programmeOf(on(...seven.slice(0, 6), '0/7 easy')))).toEqual([]);
+  });
+  test('of building on end, without an easier one', () => {
+    const programme = programmeOf(on(...[0, 1, 2, 3, 4, 5].flatMap((week) => weekly(week, 2))));
+    expect(saidBy('easier-missing', programme).map((said) => said.day)).toEqual([day(4, 1)]);
+    const after = mended('easier-missing', programme);
+    expect(after.weeks[4]).toEqual({ kind: 'easier', amountPercent: 60 });
+    expect(saidBy('easier-missing', after)).toEqual([]);
+  });
+  test('come to what their sessions come to, and an easier one to less', () => {
+    const weeks = [
+      { kind: 'build' as const, amountPercent: 100 },
+      { kind: 'easier' as const, amountPercent: 60 },
+    ];
+    const [first, second] = evaluated(programmeOf(on('0/1 whole', '1/1 whole'), { weeks })).weeks;
+    expect(second!.doses['wrist extensors']).toBeLessThan(first!.doses['wrist extensors']!);
+    expect(second!.durationMs).toBeLessThan(first!.durationMs);
+  });
+});
+
+describe('days away', () => {
+  const away = [{ fromDay: day(0, 3), toDay: day(0, 5), kind: 'ill' as const }];
+  test('are kept free; the fix moves the session out of them', () => {
+    const programme = programmeOf(on('0/4 whole'), { away });
+    expect(saidBy('on-free-day', programme)[0]!.text).toBe('Whole session lies on a day of “ill or hurt”.');
+    expect(mended('on-free-day', programme).sessions[0]!.day).toBe(day(0, 6));
+    expect(saidBy('on-free-day', programmeOf(on('0/2 whole'), { away }))).toEqual([]);
+  });
+  test('on the way only what is there is trained with', () => {
+    const travel = [{ fromDay: day(0, 3), toDay: day(0, 5), kind: 'travel' as const }];
+    const programme = programmeOf(on('0/4 hard', '0/5 easy'), { away: travel });
+    expect(saidBy('equipment-there', programme).map(({ text }) => text)).toEqual(['Hard grip: not at hand on the way, soft ball.']); // prettier-ignore
+    const packed = programmeOf(on('0/4 hard'), { away: [{ ...travel[0]!, equipment: ['soft ball'] }] });
+    expect(saidBy('equipment-there', packed)).toEqual([]);
+  });
+});
+
+describe('an event', () => {
+  const event = { day: day(5, 6), name: 'Lantern show' };
+  test('has nothing hard in its last three days and nothing that loads the day before', () => {
+    const programme = programmeOf(on('5/4 hard', '5/5 whole', '5/4 easy', '5/1 hard'), { event });
+    const said = saidBy('before-event', programme);
+    expect(said.map(({ text }) => text)).toEqual([
+      'Hard grip works hard 2 days before Lantern show, 18 Jul 2026.',
+      'Whole session loads 1 day before Lantern show, 18 Jul 2026.',
+    ]);
+    expect(mended('before-event', programme).sessions.find(({ id }) => id === 's1')!.day).toBe(day(5, 2));
+  });
+  test('is eased into', () => {
+    const programme = programmeOf(on('5/1 whole'), { event });
+    const after = mended('taper-missing', programme);
+    expect(after.weeks[5]).toEqual({ kind: 'taper', amountPercent: 50 });
+    expect(saidBy('taper-missing', after)).toEqual([]);
+    // On a Monday it is the week before that leads to it.
+    const early = programmeOf(on('4/1 whole'), { event: { day: day(5, 1), name: 'Show' } });
+    expect(saidBy('taper-missing', early)[0]!.day).toBe(day(4, 1));
+  });
+});
+
+describe('somebody', () => {
+  const athlete = { cautions: [{ caution: 'numbness' as const, hand: 'left' as const }], equipment: [] };
+  test('who is not cleared is loaded by nothing: a stop stands before all else', () => {
+    const { findings } = evaluated(programmeOf(on('0/1 whole', '0/3 easy')), { athlete });
+    expect(findings[0]).toMatchObject({ rule: 'not-cleared', severity: 'stop' });
+    expect(findings[0]!.text).toContain('One session loads all the same');
+    expect(saidBy('not-cleared', programmeOf(on('0/3 easy')), { athlete })).toEqual([]);
+  });
+  test('who is away for two weeks begins a level lower', () => {
+    expect(saidBy('long-gap', programmeOf(on('0/1 whole', '2/2 whole', '2/4 whole')))).toHaveLength(1);
+    expect(saidBy('long-gap', programmeOf(on('0/1 whole', '1/7 whole')))).toEqual([]);
+  });
+  test('whose sequence was removed is told so', () => {
+    const sequences = new Map();
+    expect(saidBy('plan-removed', programmeOf(on('0/1 whole', '0/3 whole')), { sequences })[0]!.text).toMatch(/^2 sessions go by/); // prettier-ignore
+    expect(saidBy('plan-removed', programmeOf(on('0/1 whole')))).toEqual([]);
+  });
+});
+
+describe('what was carried out', () => {
+  test('is found on its day or near it, once for each session; what was not is missed and loads nothing', () => {
+    const sequenceId = programmeOf([]).plans[2]!.sequenceId;
+    const programme = programmeOf(on('0/1 whole', '0/3 whole', '0/5 whole', '1/1 whole'));
+    const view = evaluated(programme, { today: day(0, 6), done: [{ sequenceId, day: day(0, 1) }, { sequenceId, day: day(0, 4) }] }); // prettier-ignore
+    expect(view.sessions.map(({ state }) => state)).toEqual(['done', 'done', 'missed', 'planned']);
+    expect(view.course.map(({ startedAt }) => startedAt)).toEqual([noonOf(day(1, 1))]);
+  });
+});
+
+describe('a programme', () => {
+  test.each<[string, Partial<Programme>, string, RegExp]>([
+    [
+      'a session outside',
+      { sessions: on('9/1 whole') },
+      '/sessions/0/day',
+      /must lie within the programme, 2026-06-08 to 2026-07-19/,
+    ],
+    ['a session before', { fromDay: day(0, 3), sessions: on('0/1 whole') }, '/sessions/0/day', /must lie within/],
+    [
+      'an unknown plan',
+      { sessions: on('0/1 nothing') },
+      '/sessions/0/planId',
+      /must be one of the plans: hard, easy, whole/,
+    ],
+    ['an id twice', { sessions: [...on('0/1 whole'), ...on('0/2 whole')] }, '/sessions/1/id', /is there already/],
+    [
+      'away backwards',
+      { away: [{ fromDay: day(1, 1), toDay: day(0, 1), kind: 'rest' }] },
+      '/away/0/toDay',
+      /must not be before/,
+    ],
+    ['an event outside', { event: { day: '2026-06-01', name: 'Show' } }, '/event/day', /must lie within/],
+    ['no weeks', { weeks: [] }, '/weeks', /1 to 26 weeks/],
+    ['an event without a day', { event: { day: '2026-02-31', name: 'Show' } }, '/event/day', /day|date/],
+  ])('with %s is not sound, and says where', (_, more, pointer, message) => {
+    const [fault] = checkProgramme(programmeOf([], more));
+    expect(fault).toMatchObject({ pointer });
+    expect(fault!.message).toMatch(message);
+  });
+
+  test('is the same whatever the order of its sessions, and every fix makes fewer of its findings', () => {
+    const anySession = fc.record({ week: fc.nat(5), weekday: fc.integer({ min: 1, max: 7 }), plan: fc.constantFrom('hard', 'easy', 'whole') }); // prettier-ignore
+    fc.assert(
+      fc.property(fc.array(anySession, { minLength: 1, maxLength: 14 }), (some) => {
+        const programme = programmeOf(on(...some.map(({ week, weekday, plan }) => `${week}/${weekday} ${plan}`)), { event: { day: day(5, 6), name: 'Show' } }); // prettier-ignore
+        expect(checkProgramme(programme)).toEqual([]);
+        const view = evaluated(programme);
+        const turned = evaluated({ ...programme, sessions: programme.sessions.toReversed() });
+        turned.weeks.forEach(({ doses }, at) => {
+          for (const [group, dose] of Object.entries(doses)) expect(view.weeks[at]!.doses[group as MuscleGroup]).toBeCloseTo(dose, 9); // prettier-ignore
+        });
+        for (const finding of view.findings) {
+          if (!finding.fix) continue;
+          const after = editProgramme(programme, finding.fix.edits);
+          expect(checkProgramme(after)).toEqual([]);
+          const same = evaluated(after).findings.filter(({ rule, sessionIds, day: at }) => rule === finding.rule && (sessionIds[0] === finding.sessionIds[0] || weekIndexOf(programme, at) === weekIndexOf(programme, finding.day))); // prettier-ignore
+          const before = view.findings.filter(({ rule, sessionIds, day: at }) => rule === finding.rule && (sessionIds[0] === finding.sessionIds[0] || weekIndexOf(programme, at) === weekIndexOf(programme, finding.day))); // prettier-ignore
+          expect(same.length).toBeLessThanOrEqual(before.length);
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test('is held against rules that each have a name of their own', () => {
+    expect(new Set(PROGRAMME_RULES.map(({ id }) => id)).size).toBe(PROGRAMME_RULES.length);
+  });
+});

@@ -1,0 +1,42 @@
+import { AWAY_KINDS } from '../../model/programme.js';
+import { ANYWHERE } from '../../rules/checks/choose.js';
+import { lowered } from '../../vocabulary/text.js';
+import { isAhead } from '../evaluate.js';
+import type { ProgrammeRule } from '../finding.js';
+import { awayOn, movedOrOut } from './free-day.js';
+
+/** Sessions on days that are kept free. */
+export const onFreeDay: ProgrammeRule = {
+  id: 'on-free-day',
+  title: 'On a day without training',
+  severity: 'mend',
+  why: 'Days of rest or illness are kept free.',
+  source: 'the programme’s own days',
+  find: (view) =>
+    view.sessions.filter(isAhead).flatMap((session) => {
+      const away = awayOn(view, session.day);
+      if (!away || AWAY_KINDS[away.kind].trains) return [];
+      const text = `${session.sequence?.title ?? 'A session'} lies on a day of “${lowered(AWAY_KINDS[away.kind].label)}”.`;
+      return [{ day: session.day, sessionIds: [session.id], text, fix: movedOrOut(view, session, () => true) }];
+    }),
+};
+
+/** What a session needs and is not there: on the way, or at home. */
+export const equipmentThere: ProgrammeRule = {
+  id: 'equipment-there',
+  title: 'Something is not there',
+  severity: 'mend',
+  why: 'What is not in the room cannot be trained with.',
+  source: 'the athlete’s record and the programme’s days away',
+  find: (view) =>
+    view.sessions.filter(isAhead).flatMap((session) => {
+      const away = awayOn(view, session.day);
+      const isAway = away !== undefined && AWAY_KINDS[away.kind].trains;
+      const there = isAway ? [...ANYWHERE, ...(away.equipment ?? [])] : view.athlete?.equipment;
+      const missing = (there && session.load?.equipment.filter((thing) => !there.includes(thing))) ?? [];
+      if (missing.length === 0) return [];
+      const text = `${session.sequence?.title ?? 'A session'}: not at hand${isAway ? ' on the way' : ''}, ${missing.join(', ')}.`;
+      const fix = isAway ? movedOrOut(view, session, (day) => !awayOn(view, day)) : undefined;
+      return [{ day: session.day, sessionIds: [session.id], text, fix }];
+    }),
+};

@@ -1,0 +1,62 @@
+import { weekIndexOf } from '../../model/programme.js';
+import { daysBetween, dayWords } from '../../vocabulary/days.js';
+import { isAhead } from '../evaluate.js';
+import type { ProgrammeRule } from '../finding.js';
+import { movedOrOut } from './free-day.js';
+
+/** Hard sessions end so many days before the event, what loads at all a day before it. */
+const HARD_DAYS = 3;
+const LOADING_DAYS = 1;
+const TAPER_PERCENT = 50;
+const SOURCE = 'Bosquet et al. 2007, Med Sci Sports Exerc 39:1358–65; customary among coaches';
+
+/** Load too near the event. */
+export const beforeEvent: ProgrammeRule = {
+  id: 'before-event',
+  title: 'Too near the event',
+  severity: 'mend',
+  why: 'What is trained in the last days makes tired and no longer stronger.',
+  source: SOURCE,
+  find: (view) => {
+    const { event } = view.programme;
+    if (!event) return [];
+    return view.sessions.filter(isAhead).flatMap((session) => {
+      const days = daysBetween(session.day, event.day);
+      const nearest = (session.load?.hard.length ?? 0) > 0 ? HARD_DAYS : session.load?.isLoading ? LOADING_DAYS : -1;
+      if (days < 0 || days > nearest || nearest < 0) return [];
+      const when = days === 0 ? 'on the day of' : `${days} ${days === 1 ? 'day' : 'days'} before`;
+      const text = `${session.sequence?.title ?? 'A session'} ${nearest === HARD_DAYS ? 'works hard' : 'loads'} ${when} ${event.name}, ${dayWords(event.day)}.`;
+      const suits = (day: string) => daysBetween(day, event.day) > nearest;
+      return [{ day: session.day, sessionIds: [session.id], text, fix: movedOrOut(view, session, suits) }];
+    });
+  },
+};
+
+/** An event into which the load runs on. */
+export const taperMissing: ProgrammeRule = {
+  id: 'taper-missing',
+  title: 'No easing before the event',
+  severity: 'look',
+  why: 'One or two weeks of about half the work at the same effort bring out what was built.',
+  source: SOURCE,
+  find: ({ programme, weeks, today }) => {
+    const { event } = programme;
+    if (!event || event.day < today) return [];
+    // An event at the beginning of a week is tapered to in the week before.
+    const index = Math.max(
+      0,
+      weekIndexOf(programme, event.day) - (daysInto(programme, event.day) <= EARLY_DAYS ? 1 : 0),
+    );
+    const week = weeks[index];
+    if (!week || week.kind !== 'build' || !week.sessions.some((each) => each.load?.isLoading && isAhead(each)))
+      return [];
+    const text = `Week ${index + 1} leads to ${event.name} and holds ${week.amountPercent} % of the load.`;
+    const fix = { label: `Make week ${index + 1} a taper, ${TAPER_PERCENT} %`, edits: [{ kind: 'week' as const, index, week: { kind: 'taper' as const, amountPercent: TAPER_PERCENT } }] }; // prettier-ignore
+    return [{ day: week.monday, sessionIds: [], text, fix }];
+  },
+};
+
+/** So early in its week, the event is led to by the week before. */
+const EARLY_DAYS = 2;
+const daysInto = (programme: Parameters<typeof weekIndexOf>[0], on: string) =>
+  ((daysBetween(programme.fromDay, on) % 7) + 7) % 7;

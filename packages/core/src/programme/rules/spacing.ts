@@ -1,0 +1,60 @@
+import { HARD_PERCENT, type PastLoad, SPACED_GROUPS } from '../../effort/past.js';
+import { hardSpacing, hoursSinceHard } from '../../rules/checks/hard-spacing.js';
+import { dayWords, hoursBetween } from '../../vocabulary/days.js';
+import { type MuscleGroup, partsOf } from '../../vocabulary/muscles.js';
+import { capital } from '../../vocabulary/text.js';
+import { isAhead, noonOf, onDay, type PlannedSession } from '../evaluate.js';
+import type { ProgrammeRule } from '../finding.js';
+import { movedOrOut, type Seen } from './free-day.js';
+
+const isHardFor = ({ hard }: Pick<PastLoad, 'hard'>, group: MuscleGroup) =>
+  hard.some((key) => partsOf(key).group === group);
+
+/** Hard sessions of the same fingers or wrists on days too near. */
+export const spacing: ProgrammeRule = {
+  id: 'spacing',
+  title: 'Hard days too close',
+  severity: 'mend',
+  why: hardSpacing.why,
+  source: hardSpacing.source,
+  find: (view) => {
+    const course = hardCourse(view);
+    return view.sessions.filter(isAhead).flatMap((session) => {
+      const { day, load } = session;
+      const mine = load ? SPACED_GROUPS.filter((group) => isHardFor(load, group)) : [];
+      if (mine.length === 0) return [];
+      // Of two planned on one day the first stands before the second.
+      const at = course.findIndex((each) => each.session === session);
+      const before = course.slice(0, at);
+      const others = [...before, ...course.slice(at + 1)];
+      const group = mine.find((each) => hoursBefore(before, day, each) < view.method.hardSpacingH);
+      if (!group) return [];
+      const last = before.findLast((each) => isHardFor(each, group));
+      const on = last?.startedAt.slice(0, 10) ?? '';
+      const when = on === day ? 'twice on one day' : `on ${dayWords(on)} and again on ${dayWords(day)}`;
+      const text = `${capital(group)} work long at ${HARD_PERCENT} % and more ${when}; this method leaves ${view.method.hardSpacingH} h.`;
+      const suits = (to: string) =>
+        mine.every((each) =>
+          [hoursBefore, hoursAfter].every((hours) => hours(others, to, each) >= view.method.hardSpacingH),
+        );
+      return [{ day, sessionIds: [session.id], text, fix: movedOrOut(view, session, suits) }];
+    });
+  },
+};
+
+/** Hard work that was carried out or is ahead, in order; what was done on a day stands before what is planned on it. */
+function hardCourse({ past, sessions }: Seen): (PastLoad & { readonly session?: PlannedSession })[] {
+  const done = past.map(onDay);
+  const ahead = sessions.filter(isAhead).flatMap((session) => (session.load ? [{ ...onDay({ ...session.load, day: session.day }), session }] : [])); // prettier-ignore
+  return [...done, ...ahead]
+    .filter((load) => SPACED_GROUPS.some((group) => isHardFor(load, group)))
+    .sort((a, b) => a.startedAt.localeCompare(b.startedAt));
+}
+
+const hoursBefore = (course: readonly PastLoad[], day: string, group: MuscleGroup) =>
+  hoursSinceHard({ past: course, now: noonOf(day) }, group);
+
+function hoursAfter(course: readonly PastLoad[], day: string, group: MuscleGroup): number {
+  const after = course.filter((load) => isHardFor(load, group)).map(({ startedAt }) => hoursBetween(noonOf(day), startedAt)).filter((hours) => hours >= 0); // prettier-ignore
+  return Math.min(...after);
+}

@@ -1,0 +1,69 @@
+import { SESSIONS_A_WEEK, tooOften } from '../../rules/checks/too-often.js';
+import { WEEKDAYS } from '../../vocabulary/days.js';
+import { isAhead, type WeekView } from '../evaluate.js';
+import type { ProgrammeRule } from '../finding.js';
+
+const loadingAhead = ({ sessions }: WeekView) =>
+  sessions.filter((session) => session.load?.isLoading && isAhead(session));
+const loading = ({ sessions }: WeekView) =>
+  sessions.filter((session) => session.load?.isLoading && session.state !== 'missed');
+
+/** More loading sessions in a week than the method has room for. */
+export const tooMany: ProgrammeRule = {
+  id: 'too-many',
+  title: tooOften.title,
+  severity: 'look',
+  why: tooOften.why,
+  source: tooOften.source,
+  find: ({ weeks, method }) =>
+    weeks.flatMap((week) => {
+      const [mine, most] = [loading(week), SESSIONS_A_WEEK[method.frequency]];
+      if (mine.length <= most || loadingAhead(week).length === 0) return [];
+      return [
+        {
+          day: week.monday,
+          sessionIds: mine.map(({ id }) => id),
+          text: `${mine.length} sessions that load; ${method.name} has up to ${most} a week.`,
+        },
+      ];
+    }),
+};
+
+/** Seven days of a week with load on each. */
+export const noRestDay: ProgrammeRule = {
+  id: 'no-rest-day',
+  title: 'No day without load',
+  severity: 'look',
+  why: 'What loads builds on the days without it; moving and stretching are welcome on those.',
+  source: 'customary among coaches',
+  find: ({ weeks }) =>
+    weeks.flatMap((week) => {
+      const days = new Set(loading(week).map(({ day }) => day));
+      if (days.size < WEEKDAYS.length || loadingAhead(week).length === 0) return [];
+      return [{ day: week.monday, sessionIds: [], text: 'Every day of this week loads the hands. Leave one that only moves them.' }]; // prettier-ignore
+    }),
+};
+
+/** So many weeks of building before one that is easier. */
+const BUILD_WEEKS = 4;
+const EASIER_PERCENT = 60;
+
+/** Building without an easier week. */
+export const easierMissing: ProgrammeRule = {
+  id: 'easier-missing',
+  title: 'No easier week',
+  severity: 'look',
+  why: 'Tendons and skin catch up in weeks with less; without them trouble comes in the fifth or sixth.',
+  source: 'customary among coaches',
+  find: ({ weeks, programme: { weeks: kinds } }) =>
+    weeks.flatMap((week) => {
+      const run = kinds.slice(0, week.index + 1).reverse();
+      const length = run.findIndex(({ kind }) => kind !== 'build');
+      const built = length < 0 ? run.length : length;
+      // Told of once, of the first week too many.
+      if (built !== BUILD_WEEKS + 1 || loadingAhead(week).length === 0) return [];
+      const text = `Week ${week.index + 1} would be the ${built}th week of building on end. An easier one, or an event, belongs between.`;
+      const fix = { label: `Make week ${week.index + 1} easier, ${EASIER_PERCENT} %`, edits: [{ kind: 'week' as const, index: week.index, week: { kind: 'easier' as const, amountPercent: EASIER_PERCENT } }] }; // prettier-ignore
+      return [{ day: week.monday, sessionIds: [], text, fix }];
+    }),
+};

@@ -1,0 +1,92 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { METHODS, STARTING_POINTS, shippedGoal, EASY_GOAL } from '../library/index.js';
+import { checkProgramme } from '../model/programme.js';
+import { addDays, daysBetween, weekdayOf } from '../vocabulary/days.js';
+import { day, MONDAY, programmeOf } from './programme.fixture.js';
+import { apart, checkWish, EASY_PLAN, LOADING_PLAN, scheduled, type ScheduleWish, weeksUntil } from './schedule.js';
+
+const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
+const wish = (more: Partial<ScheduleWish> = {}): ScheduleWish => ({
+  fromDay: MONDAY,
+  weeks: 8,
+  weekdays: EVERY_DAY,
+  ...STARTING_POINTS['floor-loading'],
+  ...more,
+});
+
+describe('days of a week', () => {
+  test.each([
+    [[1, 2, 3, 4, 5, 6], 3, [1, 3, 5]],
+    [EVERY_DAY, 2, [1, 4]],
+    [[1, 2], 2, [1, 2]],
+    [[2, 4, 6, 7], 3, [2, 4, 6]],
+    [[5], 3, [5]],
+  ])('of %j, %i lie farthest apart on %j', (weekdays, count, is) => {
+    expect(apart(weekdays, count)).toEqual(is);
+  });
+});
+
+describe('a schedule', () => {
+  test('builds for three weeks and eases in the fourth, but not right before the taper', () => {
+    const kinds = (more: Partial<ScheduleWish>) => scheduled(wish(more)).weeks.map(({ kind }) => kind[0]).join(''); // prettier-ignore
+    expect(kinds({})).toBe('bbbebbbb');
+    expect(kinds({ weeks: 9, event: { day: day(8, 6), name: 'Show' } })).toBe('bbbebbbbt');
+    expect(kinds({ easierEvery: null })).toBe('bbbbbbbb');
+  });
+
+  test('leaves days away free, loads nothing in the last three days before an event, and nothing comes after it', () => {
+    const event = { day: day(3, 6), name: 'Show' };
+    const away = [{ fromDay: day(1, 1), toDay: day(1, 4), kind: 'rest' as const }];
+    const { sessions } = scheduled(wish({ weeks: 4, event, away }));
+    expect(sessions.filter((session) => session.day >= day(1, 1) && session.day <= day(1, 4))).toEqual([]);
+    expect(sessions.filter((session) => session.planId === LOADING_PLAN && session.day >= day(3, 3))).toEqual([]);
+    expect(sessions.at(-1)).toMatchObject({ day: day(3, 5), planId: EASY_PLAN });
+  });
+
+  test('is sound for any wish, on the weekdays that there are, with no more loading days than wanted', () => {
+    const anyWish = fc.record({
+      weeks: fc.integer({ min: 1, max: 26 }),
+      weekdays: fc.uniqueArray(fc.integer({ min: 1, max: 7 }), { minLength: 1 }),
+      start: fc.nat(6),
+      method: fc.constantFrom(...(Object.keys(METHODS) as (keyof typeof METHODS)[])),
+    });
+    fc.assert(
+      fc.property(anyWish, ({ weeks, weekdays, start, method }) => {
+        const point = STARTING_POINTS[method];
+        const asked = wish({ ...point, loadingDays: Math.min(point.loadingDays, weekdays.length), weeks, weekdays, fromDay: addDays(MONDAY, start) }); // prettier-ignore
+        expect(checkWish(asked, MONDAY)).toEqual([]);
+        const made = scheduled(asked);
+        const plans = [LOADING_PLAN, EASY_PLAN].map((id, index) => ({ id, sequenceId: `00000000-0000-4000-8000-00000000000${index}` })); // prettier-ignore
+        expect(checkProgramme(programmeOf([], { ...made, plans, fromDay: asked.fromDay }))).toEqual([]);
+        const loading = made.sessions.filter(({ planId }) => planId === LOADING_PLAN);
+        expect(loading.length).toBeLessThanOrEqual(asked.loadingDays * weeks);
+        for (const session of made.sessions) expect(weekdays).toContain(weekdayOf(session.day));
+        // Where there is room for it, hard days have a day between.
+        if (weekdays.length === 7 && point.loadingDays <= 3) {
+          for (const [index, { day: on }] of loading.slice(1).entries()) expect(daysBetween(loading[index]!.day, on)).toBeGreaterThan(1); // prettier-ignore
+        }
+      }),
+    );
+  });
+
+  test('that cannot be made says which answer would be right', () => {
+    const faults = (more: Partial<ScheduleWish>) => checkWish(wish(more), MONDAY).map(({ pointer, message }) => `${pointer} ${message}`); // prettier-ignore
+    expect(faults({ weeks: 0 })).toEqual(['/weeks must be within 1–26 weeks, not 0']);
+    expect(faults({ weekdays: [], loadingDays: 0 })).toEqual(['/weekdays must name at least one weekday on which there is time']); // prettier-ignore
+    expect(faults({ weekdays: [1, 3] })).toEqual([
+      '/loadingDays must be at most 2, the weekdays on which there is time',
+    ]);
+    expect(faults({ event: { day: '2026-06-01', name: 'Show' } })).toEqual(['/event/day lies in the past: the programme leads to a day from 2026-06-08 on']); // prettier-ignore
+    expect(faults({ fromDay: day(2, 1), event: { day: day(1, 1), name: 'Show' } })).toEqual(['/event/day must not be before the first day, 2026-06-22']); // prettier-ignore
+  });
+
+  test('counts weeks to an event with its own', () => {
+    expect(weeksUntil(MONDAY, day(0, 7))).toBe(1);
+    expect(weeksUntil(day(0, 4), day(5, 1))).toBe(6);
+  });
+
+  test('has a goal for what is easy', () => {
+    expect(shippedGoal(EASY_GOAL)).toBeDefined();
+  });
+});

@@ -1,0 +1,103 @@
+import { AWAY_KINDS, type Away, mondayOf, type PlannedDay, type Programme, PROGRAMME_LIMITS, type ProgrammeWeek, weekIndexOf } from '../model/programme.js'; // prettier-ignore
+import type { Fault } from '../vocabulary/fault.js';
+import { addDays, daysBetween, weekdayOf } from '../vocabulary/days.js';
+
+/** How a method’s weeks begin: working choices that a coach changes on the calendar. */
+export interface StartingPoint {
+  /** In a sentence, what its weeks look like. */
+  readonly words: string;
+  /** Sessions a week for the goal, and how long each is. */
+  readonly loadingDays: number;
+  readonly loadingMin: number;
+  /** Short easy sessions on the days between; none where it is null. */
+  readonly easyMin: number | null;
+  /** Every so manieth week is easier; none where it is null. */
+  readonly easierEvery: number | null;
+}
+
+/** What a schedule is made from. */
+export interface ScheduleWish extends Omit<StartingPoint, 'words'> {
+  /** ISO day. */
+  readonly fromDay: string;
+  readonly weeks: number;
+  /** ISO weekdays on which there is time. */
+  readonly weekdays: readonly number[];
+  readonly event?: Programme['event'];
+  readonly away?: readonly Away[];
+}
+
+/** Plans of a new programme, by what they are for. */
+export const LOADING_PLAN = 'loading';
+/** Short sessions that only move and stretch. */
+export const EASY_PLAN = 'easy';
+
+const EASIER_PERCENT = 60;
+const TAPER_PERCENT = 50;
+/** Before an event what loads ends so many days earlier. */
+const CLEAR_DAYS = 3;
+
+/** Everything that keeps a schedule from being made. Pointers are fields of the wish. */
+export function checkWish({ weeks, weekdays, loadingDays, event, fromDay }: ScheduleWish, today: string): Fault[] {
+  const faults: Fault[] = [];
+  if (!(weeks >= 1 && weeks <= PROGRAMME_LIMITS.weeks)) faults.push({ pointer: '/weeks', message: `must be within 1–${PROGRAMME_LIMITS.weeks} weeks, not ${weeks}`, label: 'Weeks' }); // prettier-ignore
+  if (weekdays.length === 0) faults.push({ pointer: '/weekdays', message: 'must name at least one weekday on which there is time', label: 'Weekdays' }); // prettier-ignore
+  if (loadingDays > weekdays.length) faults.push({ pointer: '/loadingDays', message: `must be at most ${weekdays.length}, the weekdays on which there is time`, label: 'Sessions a week' }); // prettier-ignore
+  if (event && event.day < today) faults.push({ pointer: '/event/day', message: `lies in the past: the programme leads to a day from ${today} on`, label: 'Event' }); // prettier-ignore
+  else if (event && event.day < fromDay) faults.push({ pointer: '/event/day', message: `must not be before the first day, ${fromDay}`, label: 'Event' }); // prettier-ignore
+  return faults;
+}
+
+/** Weeks until an event, its own among them. */
+export const weeksUntil = (fromDay: string, eventDay: string): number =>
+  Math.floor(daysBetween(mondayOf(fromDay), eventDay) / 7) + 1;
+
+/**
+ * Of the weekdays on which there is time those that lie farthest apart, around the week; of equal ones the earlier.
+ * @example apart([1, 2, 3, 4, 5, 6], 3) → [1, 3, 5]
+ */
+export function apart(weekdays: readonly number[], count: number): number[] {
+  const all = [...new Set(weekdays)].sort((a, b) => a - b);
+  let [best, widest] = [all.slice(0, count), -1];
+  for (const some of choose(all, Math.min(count, all.length))) {
+    const gaps = some.map((day, index) => (some[index + 1] ?? (some[0] ?? 0) + 7) - day);
+    // Two days between all of them before more between some: the least gap first, then how even they are.
+    const worth = Math.min(...gaps) * 1000 - gaps.reduce((sum, gap) => sum + gap * gap, 0);
+    if (widest === -1 || worth > widest) [best, widest] = [some, worth];
+  }
+  return best;
+}
+
+function choose(of: readonly number[], count: number): number[][] {
+  if (count === 0) return [[]];
+  return of.flatMap((first, index) => choose(of.slice(index + 1), count - 1).map((rest) => [first, ...rest]));
+}
+
+/** Weeks of a programme: building, every so manieth easier, the last one to an event a taper. */
+export function weeksOf({ weeks, easierEvery, event, fromDay }: ScheduleWish): ProgrammeWeek[] {
+  const last = event ? weekIndexOf({ fromDay }, event.day) : -1;
+  return Array.from({ length: weeks }, (_, index): ProgrammeWeek => {
+    if (index === last) return { kind: 'taper', amountPercent: TAPER_PERCENT };
+    // The week before a taper is no easier one: two such weeks on end lose more than they rest.
+    const isEasier =
+      easierEvery !== null && (index + 1) % easierEvery === 0 && index + 1 !== last && index !== weeks - 1;
+    return isEasier ? { kind: 'easier', amountPercent: EASIER_PERCENT } : { kind: 'build', amountPercent: 100 };
+  });
+}
+
+/** Sessions on their days: what loads as far apart as the weekdays allow, what is easy between, nothing on days without training, nothing that loads right before an event. */
+export function scheduled(wish: ScheduleWish): Pick<Programme, 'weeks' | 'sessions'> {
+  const { fromDay, weekdays, loadingDays, easyMin, event, away = [] } = wish;
+  const weeks = weeksOf(wish);
+  const loading = apart(weekdays, loadingDays);
+  const sessions: PlannedDay[] = [];
+  const last = event?.day ?? addDays(mondayOf(fromDay), 7 * weeks.length - 1);
+  for (let day = fromDay; day <= last; day = addDays(day, 1)) {
+    const weekday = weekdayOf(day);
+    const isFree = away.some((each) => each.fromDay <= day && day <= each.toDay && !AWAY_KINDS[each.kind].trains);
+    if (isFree || !weekdays.includes(weekday) || day === event?.day) continue;
+    const isClear = event !== undefined && daysBetween(day, event.day) <= CLEAR_DAYS;
+    const planId = loading.includes(weekday) && !isClear ? LOADING_PLAN : easyMin === null ? null : EASY_PLAN;
+    if (planId !== null) sessions.push({ id: `s${sessions.length + 1}`, day, planId });
+  }
+  return { weeks, sessions };
+}

@@ -1,0 +1,76 @@
+import { describe, expect, test } from '@jest/globals';
+import { shippedMovement } from '../library/index.js';
+import { parseDose, printSets } from '../model/dose-shorthand.js';
+
+import type { Programme } from '../model/programme.js';
+import { usualWay } from '../model/movement.js';
+import { write } from '../rules/checks/sessions.fixture.js';
+import { on, programmeOf, SEQUENCES } from './programme.fixture.js';
+import { inAmount, riseSteps, sequencesOn } from './session-plan.js';
+
+const way = usualWay(shippedMovement('strength.palm-lift')!);
+const scaled = (text: string, percent: number) => printSets(inAmount(parseDose(text, way), percent));
+
+describe('a dose of another amount', () => {
+  test.each([
+    ['3x10', 60, '2x9'],
+    ['2x30s', 50, '1x30s'],
+    ['1x20s', 50, '1x10s'],
+    ['3x10', 100, '3x10'],
+    ['1x1', 20, '1x1'],
+    ['4x5', 125, '5x5'],
+  ])('%s at %i %% is %s', (text, percent, is) => {
+    expect(scaled(text, percent)).toBe(is);
+  });
+
+  test('less is never longer sets and never less effort', () => {
+    const dose = parseDose('3x8 @80%', way);
+    const less = inAmount(dose, 60);
+    expect(less.effortPercent).toBe(80);
+    expect(less.work).toMatchObject({ kind: 'repetitions', count: expect.any(Number) });
+    expect((less.work as { count: number }).count).toBeLessThanOrEqual(8);
+  });
+});
+
+describe('a session of a programme', () => {
+  const programme = programmeOf(on('0/1 whole', '1/1 whole', '2/1 whole'), {
+    weeks: [{ kind: 'build', amountPercent: 100 }, { kind: 'easier', amountPercent: 60 }, { kind: 'build', amountPercent: 100 }], // prettier-ignore
+  });
+  const whole = SEQUENCES.get('whole')!;
+  const at = (of: Programme, index: number) => sequencesOn(of, shippedMovement)(of.sessions[index]!, whole);
+
+  test('is its plan itself in a usual week, and in an easier one has less of what loads and all of what moves', () => {
+    expect(at(programme, 0)).toBe(whole);
+    const easier = at(programme, 1);
+    expect(easier.blocks.filter((block, index) => block !== whole.blocks[index]).map(({ phase }) => phase)).toEqual(
+      expect.arrayContaining(['strength']),
+    );
+    for (const [index, block] of easier.blocks.entries()) {
+      if (block.phase === 'prepare' || block.phase === 'range' || block.phase === 'settle') expect(block).toBe(whole.blocks[index]); // prettier-ignore
+    }
+    // The same blocks are the same objects: what is known of them stays known.
+    expect(at(programme, 1).blocks[8]).toBe(easier.blocks[8]);
+  });
+
+  test('grows by itself from session to session, up to what is usual', () => {
+    const daily = programmeOf(on('0/1 easy', '0/2 easy', '0/3 easy', '1/1 easy'), {
+      plans: [{ id: 'easy', sequenceId: '00000000-0000-4000-8000-000000000002', rise: { steps: 2, each: 'session' } }],
+    });
+    expect(daily.sessions.map(riseSteps(daily))).toEqual([0, 2, 4, 6]);
+    const circles = write([['prepare', 'free.wrist-circles', 'free-fist', '1x8']]);
+    const counts = daily.sessions.map((session) => sequencesOn(daily, shippedMovement)(session, circles).blocks[0]!.dose.work); // prettier-ignore
+    expect(counts).toEqual([8, 10, 12, 14].map((count) => ({ kind: 'repetitions', count })));
+    const near = write([['prepare', 'free.wrist-circles', 'free-fist', '1x19']]);
+    expect(sequencesOn(daily, shippedMovement)(daily.sessions[3]!, near).blocks[0]!.dose.work).toMatchObject({
+      count: 20,
+    });
+  });
+
+  test('is what accepted calls made of its plan, from their day on', () => {
+    const change = { id: 'c1', fromDay: programme.sessions[1]!.day, planId: 'whole', edits: [{ kind: 'remove' as const, blockId: 'b13' }], reason: 'The palm hurts.' }; // prettier-ignore
+    const changed = { ...programme, changes: [change] };
+    expect(at(changed, 0).blocks).toHaveLength(whole.blocks.length);
+    expect(at(changed, 1).blocks.map(({ id }) => id)).not.toContain('b13');
+    expect(at(changed, 2).blocks).toHaveLength(whole.blocks.length - 1);
+  });
+});

@@ -1,0 +1,68 @@
+import type { EvaluateAnswer, EvaluateQuestion } from '@clay-pot/contracts';
+import { checkProgramme, daysBetween, type Sequence, under } from '@clay-pot/core';
+import { methodOf } from '@clay-pot/core/library';
+import { Injectable } from '@nestjs/common';
+import { In, IsNull } from 'typeorm';
+import type { StudioScope } from '../database/studio-scope.js';
+import { CircumstancesService, PAST_DAYS } from '../effort/circumstances.service.js';
+import { Clock, dayIn } from '../http/clock.js';
+import { invalid } from '../http/problem.js';
+import { MovementRow } from '../movements/movement.entity.js';
+import { SequenceRow } from '../sequences/sequence.entity.js';
+import { soundSequence } from '../sequences/sound-sequence.js';
+import { HeavyWork } from '../work/heavy-work.js';
+
+/** No farther back than the longest programme and the weeks before it. */
+const MOST_DAYS = 220;
+
+/** What a programme comes to, beside the event loop. Nothing is stored. */
+@Injectable()
+export class EvaluateService {
+  constructor(
+    private readonly circumstances: CircumstancesService,
+    private readonly work: HeavyWork,
+    private readonly clock: Clock,
+  ) {}
+
+  /** @throws 422 for a programme or a sequence that is not sound @throws 404 for an athlete of nobody here */
+  async evaluate(scope: StudioScope, question: EvaluateQuestion): Promise<EvaluateAnswer> {
+    const { programme } = question;
+    const faults = checkProgramme(programme);
+    if (faults.length > 0) throw invalid(under('/programme', faults));
+    const today = question.today ?? dayIn(scope.timeZone, this.clock.now());
+    const days = Math.min(MOST_DAYS, PAST_DAYS + Math.max(0, Math.ceil(daysBetween(programme.fromDay, today))));
+    const { known, whom, athlete, past } = await this.circumstances.of(scope, question, days);
+    if (programme.methodId !== undefined && !known.method(programme.methodId)) {
+      throw invalid([{ pointer: '/programme/methodId', message: `There is no method “${programme.methodId}”.` }]);
+    }
+    question.sequences?.forEach(({ sequence }, index) =>
+      soundSequence(sequence, known, `/sequences/${index}/sequence`),
+    );
+    const on = (instant: string) => dayIn(scope.timeZone, new Date(instant));
+    const movements = await scope.of(MovementRow).find();
+    return this.work.run('answerEvaluate', {
+      programme,
+      sequences: await sequencesFor(scope, question),
+      own: movements.map(({ document }) => document),
+      person: whom.person,
+      method: methodOf(programme, known.method),
+      athlete,
+      past: past.map(({ startedAt, doses, hard }) => ({ day: on(startedAt), doses, hard })),
+      done: past.flatMap(({ startedAt, sequenceId }) => (sequenceId === undefined ? [] : [{ sequenceId, day: on(startedAt) }])), // prettier-ignore
+      today,
+    });
+  }
+}
+
+/** The sequences of the plans: as they were sent, else as they are kept; those that were removed are missing. */
+async function sequencesFor(
+  scope: StudioScope,
+  { programme: { plans }, sequences: sent = [] }: EvaluateQuestion,
+): Promise<[string, Sequence][]> {
+  const kept = await scope.of(SequenceRow).find({ where: { id: In(plans.map(({ sequenceId }) => sequenceId)), removedAt: IsNull() } }); // prettier-ignore
+  return plans.flatMap(({ id, sequenceId }): [string, Sequence][] => {
+    const sequence =
+      sent.find(({ planId }) => planId === id)?.sequence ?? kept.find((row) => row.id === sequenceId)?.document;
+    return sequence ? [[id, sequence]] : [];
+  });
+}

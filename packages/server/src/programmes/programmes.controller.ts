@@ -1,0 +1,83 @@
+import {
+  EVALUATE_QUESTION,
+  type EvaluateAnswer,
+  type EvaluateQuestion,
+  PROGRAMME_INPUT,
+  type ProgrammeInput,
+  type ProgrammeListItem,
+  type StoredProgramme,
+} from '@clay-pot/contracts';
+import { Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Query, Res } from '@nestjs/common';
+import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
+import type { FastifyReply } from 'fastify';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { IdPipe } from '../http/id.pipe.js';
+import { Input } from '../http/input.js';
+import { EvaluateService } from './evaluate.service.js';
+import { EVALUATE_ANSWERED, EVALUATE_EXAMPLE } from './examples.js';
+import { ProgrammesService } from './programmes.service.js';
+
+const EXAMPLES = { two: { summary: 'Two weeks for somebody without a record', value: EVALUATE_EXAMPLE } };
+
+/** Sequences over weeks: kept, and computed. */
+@Controller('programmes')
+export class ProgrammesController {
+  constructor(
+    private readonly programmes: ProgrammesService,
+    private readonly evaluation: EvaluateService,
+  ) {}
+
+  @Get()
+  list(@Studio() scope: StudioScope, @Query('athleteId') athleteId?: string): Promise<ProgrammeListItem[]> {
+    return this.programmes.list(scope, athleteId);
+  }
+
+  @Get(':id')
+  async get(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<StoredProgramme> {
+    return tagged(reply, await this.programmes.get(scope, id));
+  }
+
+  @Put(':id')
+  async put(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Input('ProgrammeInput', PROGRAMME_INPUT) body: ProgrammeInput,
+    @Headers('if-match') ifMatch: string | undefined,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<StoredProgramme> {
+    return tagged(reply, await this.programmes.put(scope, id, body, ifMatch));
+  }
+
+  @Delete(':id')
+  @HttpCode(200)
+  remove(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredProgramme> {
+    return this.programmes.setRemoved(scope, id, true);
+  }
+
+  @Post(':id/restore')
+  @HttpCode(200)
+  restore(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredProgramme> {
+    return this.programmes.setRemoved(scope, id, false);
+  }
+
+  @Post('evaluate')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'A programme’s weeks with their loads, and what the rules say of them. Nothing is stored.' })
+  @ApiOkResponse({ schema: { type: 'object', example: EVALUATE_ANSWERED } })
+  evaluate(
+    @Studio() scope: StudioScope,
+    @Input('EvaluateQuestion', EVALUATE_QUESTION, { examples: EXAMPLES }) body: EvaluateQuestion,
+  ): Promise<EvaluateAnswer> {
+    return this.evaluation.evaluate(scope, body);
+  }
+}
+
+function tagged(reply: FastifyReply, stored: StoredProgramme): StoredProgramme {
+  reply.header('etag', stored.etag);
+  return stored;
+}

@@ -1,0 +1,101 @@
+import type { ProgrammeInput, ProgrammeListItem, StoredProgramme } from '@clay-pot/contracts';
+import { checkProgramme, type Fault, lastDayOf, type Programme, same, under } from '@clay-pot/core';
+import { Injectable } from '@nestjs/common';
+import { In, IsNull } from 'typeorm';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { Clock, dayIn } from '../http/clock.js';
+import { etagOf, versionOf } from '../http/etag.js';
+import { invalid, staleEdit, versionNeeded } from '../http/problem.js';
+import { SequenceRow } from '../sequences/sequence.entity.js';
+import { ProgrammeRow } from './programme.entity.js';
+
+/** Keeps programmes. */
+@Injectable()
+export class ProgrammesService {
+  constructor(private readonly clock: Clock) {}
+
+  /** All that stand, of one athlete or of everybody; those that end last first. */
+  async list(scope: StudioScope, athleteId?: string): Promise<ProgrammeListItem[]> {
+    const rows = await scope.of(ProgrammeRow).find({
+      select: { id: true, title: true, athleteId: true, fromDay: true, lastDay: true, updatedAt: true },
+      where: { removedAt: IsNull(), ...(athleteId !== undefined && { athleteId }) },
+      order: { lastDay: 'DESC', id: 'ASC' },
+    });
+    const athletes = await scope.of(AthleteRow).find({ select: { id: true, name: true } });
+    const nameOf = new Map(athletes.map(({ id, name }) => [id, name]));
+    return rows.map(({ id, title, fromDay, lastDay, updatedAt, ...row }) => ({
+      ...{ id, title, fromDay, lastDay },
+      athleteId: row.athleteId,
+      athleteName: nameOf.get(row.athleteId) ?? '',
+      updatedAt: updatedAt.toISOString(),
+    }));
+  }
+
+  async get(scope: StudioScope, id: string): Promise<StoredProgramme> {
+    const row = await scope.of(ProgrammeRow).get(id, 'programme');
+    const { name } = await scope.of(AthleteRow).get(row.athleteId, 'athlete');
+    const { rowVersion, updatedAt, removedAt, athleteId, document } = row;
+    return {
+      ...{ id, athleteId, document },
+      athleteName: name,
+      etag: etagOf(rowVersion),
+      updatedAt: updatedAt.toISOString(),
+      removed: removedAt !== null,
+    };
+  }
+
+  /** Creates or replaces; see `AthletesService.put` for the rules. */
+  async put(
+    scope: StudioScope,
+    id: string,
+    { athleteId, document }: ProgrammeInput,
+    ifMatch: string | undefined,
+  ): Promise<StoredProgramme> {
+    await scope.of(AthleteRow).get(athleteId, 'athlete');
+    const faults = [...checkProgramme(document), ...(await this.unknownSequences(scope, document))];
+    const rows = scope.of(ProgrammeRow);
+    if (ifMatch === undefined) faults.push(...eventGone(document, dayIn(scope.timeZone, this.clock.now())));
+    if (faults.length > 0) throw invalid(under('/document', faults));
+    const { title, fromDay } = document;
+    const content = { athleteId, title, fromDay, lastDay: lastDayOf(document), document, updatedAt: this.clock.now() };
+    if (ifMatch === undefined) {
+      if (await rows.insert({ id, rowVersion: 1, removedAt: null, ...content }, 'programme'))
+        return this.get(scope, id);
+      const existing = await this.get(scope, id);
+      if (existing.athleteId === athleteId && same(existing.document, document)) return existing;
+      throw versionNeeded();
+    }
+    const before = await rows.get(id, 'programme');
+    if (before.athleteId !== athleteId) throw invalid([{ pointer: '/athleteId', message: 'A programme stays with its athlete: make a copy for somebody else.' }]); // prettier-ignore
+    const rowVersion = versionOf(ifMatch);
+    const changed = await rows.update({ id, rowVersion }, { ...content, rowVersion: rowVersion + 1 });
+    const current = await this.get(scope, id);
+    if (changed === 0) throw staleEdit({ current }, current.etag);
+    return current;
+  }
+
+  /** Takes it off the list, or puts it back. */
+  async setRemoved(scope: StudioScope, id: string, removed: boolean): Promise<StoredProgramme> {
+    await scope.of(ProgrammeRow).get(id, 'programme');
+    await scope.of(ProgrammeRow).update({ id }, { removedAt: removed ? this.clock.now() : null });
+    return this.get(scope, id);
+  }
+
+  /** Removed sequences are still known: a rule of the programme tells of them. */
+  private async unknownSequences(scope: StudioScope, { plans }: Programme): Promise<Fault[]> {
+    const ids = plans.map(({ sequenceId }) => sequenceId);
+    const rows = await scope.of(SequenceRow).find({ select: { id: true }, where: { id: In(ids) } });
+    return plans.flatMap(({ sequenceId }, index) =>
+      rows.some(({ id }) => id === sequenceId)
+        ? []
+        : [{ pointer: `/plans/${index}/sequenceId`, message: 'names no sequence of this studio' }],
+    );
+  }
+}
+
+/** A programme is not begun toward a day that is gone. */
+function eventGone({ event }: Programme, today: string): Fault[] {
+  if (!event || event.day >= today) return [];
+  return [{ pointer: '/event/day', message: `lies in the past: the programme leads to a day from ${today} on` }];
+}
