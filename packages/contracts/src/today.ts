@@ -3,7 +3,8 @@ import type { SessionListItem } from './sessions.js';
 
 /** Who is due today, with what, and what speaks against it. */
 export interface TodayDue {
-  assignmentId: string;
+  /** What it comes from: a sequence that was given, or a session of a programme. */
+  from: { kind: 'given'; id: string } | { kind: 'programme'; id: string; sessionId: string };
   sequenceId: string;
   athleteId: string;
   athleteName: string;

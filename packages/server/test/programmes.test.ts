@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, jest, test } from '@jest/globals';
-import type { EvaluateAnswer, Problem, ProgrammeListItem, StoredProgramme } from '@clay-pot/contracts';
+import type { EvaluateAnswer, Problem, ProgrammeListItem, StoredProgramme, Today } from '@clay-pot/contracts';
 import type { Programme } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { EVALUATE_ANSWERED, EVALUATE_EXAMPLE } from '../src/programmes/examples.js';
@@ -43,7 +43,10 @@ describe('a programme', () => {
     expect(changed.body.document.title).toBe('Further');
     const stale = await put(id, programme({ title: 'At once' }), body.etag);
     expect(stale.status).toBe(412);
-    expect((stale.body as unknown as { current: StoredProgramme }).current.document.title).toBe('Further');
+    expect(stale.body).toMatchObject({
+      current: { document: { title: 'Further' } },
+      changes: [{ text: 'Title: “Further” becomes “At once”' }],
+    });
     const listed = await coach.ask<ProgrammeListItem[]>('GET', `/programmes?athleteId=${athleteId}`);
     expect(listed.body).toMatchObject([{ id, title: 'Further', fromDay: TODAY, lastDay: '2026-05-17' }]);
     await coach.ask('DELETE', `/programmes/${id}`);
@@ -116,4 +119,19 @@ describe('POST /programmes/evaluate', () => {
     const unknown = await evaluate({ programme: programme({ methodId: 'nobody’s' }) });
     expect(pointers(unknown.body as unknown as Problem)).toEqual(['/programme/methodId']);
   });
+});
+
+test('what a programme has on a day is due on Today, once, and done when it was led', async () => {
+  const browser = await house.coach('today');
+  const pair = await furnish(browser);
+  const document = programme({ plans: [{ id: 'a', sequenceId: pair.sequenceId }], sessions: [{ id: 's1', day: TODAY, planId: 'a' }] }); // prettier-ignore
+  const id = uuid();
+  await browser.ask('PUT', `/programmes/${id}`, { athleteId: pair.athleteId, document });
+  await browser.ask('PUT', `/assignments/${uuid()}`, { ...pair, weekdays: [1], fromDay: '2026-04-27' });
+  const due = async () => (await browser.ask<Today>('GET', '/today')).body.due;
+  expect(await due()).toMatchObject([{ from: { kind: 'programme', id, sessionId: 's1' }, state: 'due', sequenceId: pair.sequenceId }]); // prettier-ignore
+  const sessionId = uuid();
+  await browser.ask('PUT', `/sessions/${sessionId}`, { ...pair, plan: SEQUENCE, startedAt: `${TODAY}T08:00:00.000Z` });
+  await browser.ask('PUT', `/sessions/${sessionId}/end`, { endedAt: `${TODAY}T08:20:00.000Z`, ending: 'completed', note: '' }); // prettier-ignore
+  expect(await due()).toMatchObject([{ state: 'done' }]);
 });

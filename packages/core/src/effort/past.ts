@@ -193,8 +193,8 @@ export const RATIO_BAND = [0.8, 1.3] as const;
 const PLAIN_CHANGE = working('Weeks differ by', 0.2, 'of a week', 'a change within it is what weeks differ by', [0.1, 0.3]).value; // prettier-ignore
 const weightOf = (days: number) => 2 / (days + 1);
 
-/** Exponentially weighted mean of days, today first, by the sum of its own weights: as much every day is just that. */
-function weightedMean(daily: readonly number[], days: number): number {
+/** Exponentially weighted mean of days, the latest first, by the sum of its own weights: as much every day is just that. */
+export function weightedMean(daily: readonly number[], days: number): number {
   let [sum, weights, weight] = [0, 0, 1];
   for (const dose of daily) {
     sum += weight * dose;

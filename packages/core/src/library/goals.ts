@@ -301,6 +301,33 @@ export const TRAINING_GOALS = [
       SETTLING,
     ],
   },
+  {
+    id: 'easy-day',
+    name: 'An easy day, nothing that loads',
+    purpose: 'Moved in every direction and stretched, with nothing on the hands: for the days between those that load.',
+    wants: [
+      { ...WHOLE_HAND, weight: 5, share: 22 },
+      {
+        words: 'easy range of the bent-back wrist',
+        weight: 3,
+        share: 8,
+        such: [{ loadings: ['assisted'], motions: ['wrist extension'] }],
+      },
+      {
+        words: 'easy range of the bent-in wrist',
+        weight: 3,
+        share: 8,
+        such: [{ loadings: ['assisted'], motions: ['wrist flexion'] }],
+      },
+      {
+        words: 'forearms turned both ways',
+        weight: 2,
+        share: 5,
+        such: [{ motions: ['supination', 'pronation'], loadings: ['unloaded', 'assisted'] }],
+      },
+      { ...SETTLING, share: 8 },
+    ],
+  },
 ] as const satisfies readonly TrainingGoal[];
 
 /** The id of a shipped goal. */

@@ -48,4 +48,4 @@ export const startingPointOf = (methodId: string): StartingPoint =>
     : STARTING_POINTS['floor-loading'];
 
 /** What easy sessions between are composed for. */
-export const EASY_GOAL = 'everyday-range';
+export const EASY_GOAL = 'easy-day';

@@ -41,3 +41,29 @@ export function matchDone(
     return day === today ? 'due' : 'planned';
   };
 }
+
+/** A session that a programme has on a day. */
+export interface ProgrammeDue {
+  readonly sequenceId: string;
+  readonly sessionId: string;
+  readonly state: 'due' | 'done';
+  /** Days of the seven before on which a session of the same plan was not led. */
+  readonly missedDays: readonly string[];
+}
+
+/** What a programme has on a day, with the misses of the week before. @param done what was led until then, of this person */
+export function dueInProgramme(programme: Programme, done: readonly DoneDay[], on: string): ProgrammeDue[] {
+  const stateOf = matchDone(programme, done, on);
+  return programme.sessions
+    .filter(({ day }) => day === on)
+    .map((session): ProgrammeDue => {
+      const missed = programme.sessions.filter(({ planId, day }) => planId === session.planId && day < on && day >= addDays(on, -WEEK)); // prettier-ignore
+      return {
+        sequenceId: planOf(programme, session.planId).sequenceId,
+        sessionId: session.id,
+        state: stateOf(session) === 'done' ? 'done' : 'due',
+        missedDays: inDayOrder(missed.filter((each) => stateOf(each) === 'missed')).map(({ day }) => day),
+      };
+    });
+}
+const WEEK = 7;

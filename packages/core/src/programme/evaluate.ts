@@ -7,7 +7,7 @@ import { endOf, inDayOrder, mondayOf, type PlannedDay, type Programme, type Prog
 import type { Sequence } from '../model/sequence.js';
 import { SEVERITIES } from '../rules/checks/finding.js';
 import { addDays } from '../vocabulary/days.js';
-import { type MuscleGroup, partsOf, type SideGroup } from '../vocabulary/muscles.js';
+import { type GroupDoses, type MuscleGroup, partsOf, type SideGroup } from '../vocabulary/muscles.js';
 import type { Equipment } from '../vocabulary/places.js';
 import { matchDone, type DoneDay, type SessionState } from './done-days.js';
 import type { ProgrammeFinding } from './finding.js';
@@ -74,9 +74,6 @@ export const onDay = ({ day, doses, hard }: DayLoad): PastLoad => ({
   doses,
   hard,
 });
-
-/** What both hands’ groups do together, in holds to failure. */
-export type GroupDoses = Readonly<Partial<Record<MuscleGroup, number>>>;
 
 /** What a course comes to from one day to another, both counted. */
 export function dosesBetween(course: readonly PastLoad[], fromDay: string, toDay: string): GroupDoses {

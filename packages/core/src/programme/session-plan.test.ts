@@ -18,7 +18,10 @@ describe('a dose of another amount', () => {
     ['1x20s', 50, '1x10s'],
     ['3x10', 100, '3x10'],
     ['1x1', 20, '1x1'],
-    ['4x5', 125, '5x5'],
+    ['4x5', 125, '4x6'],
+    ['2x10', 60, '2x6'],
+    ['2x10', 50, '1x10'],
+    ['1x6', 80, '1x5'],
   ])('%s at %i %% is %s', (text, percent, is) => {
     expect(scaled(text, percent)).toBe(is);
   });

@@ -23,6 +23,9 @@ export type MuscleGroup = (typeof MUSCLE_GROUPS)[number];
 export type SideGroup = `${Hand} ${MuscleGroup}`;
 /** Every muscle group of either hand. */
 export const SIDE_GROUPS = HANDS.flatMap((hand) => MUSCLE_GROUPS.map((group): SideGroup => `${hand} ${group}`));
+/** What groups do, both hands together, in holds to failure. */
+export type GroupDoses = Readonly<Partial<Record<MuscleGroup, number>>>;
+
 /** A key taken apart. @example partsOf('left wrist flexors') → { hand: 'left', group: 'wrist flexors' } */
 export const partsOf = (key: SideGroup): { hand: Hand; group: MuscleGroup } => {
   const hand: Hand = key.startsWith('left') ? 'left' : 'right';

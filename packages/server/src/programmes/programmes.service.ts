@@ -1,5 +1,5 @@
 import type { ProgrammeInput, ProgrammeListItem, StoredProgramme } from '@clay-pot/contracts';
-import { checkProgramme, type Fault, lastDayOf, type Programme, same, under } from '@clay-pot/core';
+import { checkProgramme, compareProgrammes, type Fault, lastDayOf, type Programme, same, under } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { In, IsNull } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -71,7 +71,9 @@ export class ProgrammesService {
     const rowVersion = versionOf(ifMatch);
     const changed = await rows.update({ id, rowVersion }, { ...content, rowVersion: rowVersion + 1 });
     const current = await this.get(scope, id);
-    if (changed === 0) throw staleEdit({ current }, current.etag);
+    if (changed === 0) {
+      throw staleEdit({ current, changes: compareProgrammes(current.document, document) }, current.etag);
+    }
     return current;
   }
 

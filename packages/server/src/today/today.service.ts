@@ -3,19 +3,21 @@ import {
   callAfter,
   cautionAdvice,
   cautionsOn,
+  dueInProgramme,
   dueOn,
   forbidsLoading,
   isMorningAsked,
   must,
 } from '@clay-pot/core';
-import type { SessionListItem, Today, TodayCall, TodayMorning } from '@clay-pot/contracts';
+import type { SessionListItem, Today, TodayCall, TodayDue, TodayMorning } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
-import { IsNull } from 'typeorm';
+import { IsNull, LessThanOrEqual, MoreThanOrEqual } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
+import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { morningBefore } from '../sessions/morning-before.js';
 import { latestOfEach, sessionsSince } from '../sessions/session-list.js';
@@ -33,10 +35,13 @@ export class TodayService {
   async get(scope: StudioScope): Promise<Today> {
     const now = this.clock.now();
     const day = dayIn(scope.timeZone, now);
-    const [athletes, sequences, assignments, recent, latest] = await Promise.all([
+    const [athletes, sequences, assignments, programmes, recent, latest] = await Promise.all([
       scope.of(AthleteRow).find(),
       scope.of(SequenceRow).find({ select: SHOWN_OF_SEQUENCE, where: { removedAt: IsNull() } }),
       scope.of(AssignmentRow).find(),
+      scope.of(ProgrammeRow).find({
+        where: { removedAt: IsNull(), fromDay: LessThanOrEqual(day), lastDay: MoreThanOrEqual(day) },
+      }),
       sessionsSince(scope, subDays(now, LOOK_BACK_DAYS)),
       latestOfEach(scope),
     ]);
@@ -46,26 +51,42 @@ export class TodayService {
     const sessionDays = recent
       .filter((session) => session.ending !== null)
       .map((session) => ({ ...session, day: dayIn(scope.timeZone, new Date(session.startedAt)) }));
-    const due = dueOn(day, standing, sessionDays).map(({ assignment, state, missedDays }) => {
-      const athlete = must(athleteOf.get(assignment.athleteId), 'the athlete of an assignment');
-      const { title, durationMs } = must(
-        sequenceOf.get(assignment.sequenceId),
-        'the sequence of a standing assignment',
-      );
-      return {
-        assignmentId: assignment.id,
-        sequenceId: assignment.sequenceId,
-        athleteId: athlete.id,
-        athleteName: athlete.name,
-        practice: athlete.practice,
-        sequenceTitle: title,
-        durationMs,
-        state,
-        missedDays: [...missedDays],
-        lastSession: latest.find((session) => session.athleteId === athlete.id) ?? null,
-        stops: cautionsOn(athlete, day).filter(forbidsLoading).map(barredWords),
-      };
-    });
+    const present = (
+      { sequenceId, athleteId }: Pick<AssignmentRow, 'sequenceId' | 'athleteId'>,
+      rest: Pick<TodayDue, 'from' | 'state'> & { readonly missedDays: readonly string[] },
+    ): TodayDue[] => {
+      const sequence = sequenceOf.get(sequenceId);
+      if (!sequence) return [];
+      const athlete = must(athleteOf.get(athleteId), 'the athlete of what is due');
+      return [
+        {
+          ...{ sequenceId, athleteId, ...rest },
+          athleteName: athlete.name,
+          practice: athlete.practice,
+          sequenceTitle: sequence.title,
+          durationMs: sequence.durationMs,
+          missedDays: [...rest.missedDays],
+          lastSession: latest.find((session) => session.athleteId === athlete.id) ?? null,
+          stops: cautionsOn(athlete, day).filter(forbidsLoading).map(barredWords),
+        },
+      ];
+    };
+    const ofProgrammes = programmes.flatMap(({ id, athleteId, document }) =>
+      dueInProgramme(
+        document,
+        sessionDays.filter((session) => session.athleteId === athleteId),
+        day,
+      ).flatMap(({ sequenceId, sessionId, state, missedDays }) =>
+        present({ sequenceId, athleteId }, { from: { kind: 'programme', id, sessionId }, state, missedDays }),
+      ),
+    );
+    const given = dueOn(day, standing, sessionDays).flatMap(({ assignment, state, missedDays }) =>
+      present(assignment, { from: { kind: 'given', id: assignment.id }, state, missedDays }),
+    );
+    // What a programme has on a day is due once, though it was given by itself as well.
+    const isOfProgramme = (item: TodayDue) =>
+      ofProgrammes.some((each) => each.athleteId === item.athleteId && each.sequenceId === item.sequenceId);
+    const due = [...ofProgrammes, ...given.filter((item) => !isOfProgramme(item))];
     due.sort((a, b) => a.state.localeCompare(b.state) * -1 || a.athleteName.localeCompare(b.athleteName));
     const mornings = await this.mornings(scope, recent, day);
     return { day, due, calls: callsFor(athletes, latest, day), recent: recent.slice(0, RECENT_SHOWN), mornings };

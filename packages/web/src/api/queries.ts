@@ -130,11 +130,13 @@ export const fetchSequence = (id: string) => request<StoredSequence>(`/sequences
 
 /** A sequence, asked anew each time it is opened. */
 export const useSequence = (id: string | undefined) =>
-  useQuery({
-    queryKey: ['sequences', id],
-    queryFn: id === undefined ? skipToken : () => fetchSequence(id),
-    staleTime: 0,
-  });
+  useQuery(id === undefined ? { queryKey: ['sequences', id], queryFn: skipToken } : sequenceQuery(id));
+/** One stored sequence, asked for anew whenever it is looked at. */
+export const sequenceQuery = (id: string) => ({
+  queryKey: ['sequences', id],
+  queryFn: () => fetchSequence(id),
+  staleTime: 0,
+});
 
 /** Which sequences were given to whom. */
 export const useAssignments = () =>
@@ -215,10 +217,10 @@ export const useSaveAssignment = () =>
   });
 
 /** What an athlete's sessions of the last four weeks came to. */
-export const usePast = (athleteId: string | undefined) =>
+export const usePast = (athleteId: string | undefined, days?: number) =>
   useQuery({
-    queryKey: ['sessions', 'past', athleteId],
-    queryFn: () => request<PastSession[]>(`/athletes/${athleteId}/past`),
+    queryKey: ['sessions', 'past', athleteId, ...(days === undefined ? [] : [days])],
+    queryFn: () => request<PastSession[]>(`/athletes/${athleteId}/past${days === undefined ? '' : `?days=${days}`}`),
     enabled: athleteId !== undefined,
   });
 

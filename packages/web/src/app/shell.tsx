@@ -25,6 +25,7 @@ const PLACES = [
   { to: '/sequences', name: 'Sequences', key: 's' },
   { to: '/movements', name: 'Movements', key: 'm' },
   { to: '/bench', name: 'Load bench', key: 'l' },
+  { to: '/programmes', name: 'Programmes', key: 'w' },
   { to: '/records', name: 'Records', key: 'r' },
 ] as const;
 

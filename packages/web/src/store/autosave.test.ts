@@ -23,7 +23,7 @@ let sent: [title: string, etag: string][];
 let replies: (Error | (() => Promise<void>))[];
 let shown: string[];
 
-function open(): Autosave {
+function open(): Autosave<Sequence> {
   const autosave = new Autosave('s', STORED, {
     put: async ({ title }, etag) => {
       sent.push([title, etag]);
@@ -38,7 +38,7 @@ function open(): Autosave {
   autosave.open();
   return autosave;
 }
-const kind = (autosave: Autosave) => autosave.state.getState().kind;
+const kind = (autosave: Autosave<Sequence>) => autosave.state.getState().kind;
 const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
 
 beforeEach(() => {
@@ -113,7 +113,7 @@ describe('what is edited', () => {
 });
 
 describe('what was changed elsewhere', () => {
-  async function stale(): Promise<Autosave> {
+  async function stale(): Promise<Autosave<Sequence>> {
     const autosave = open();
     replies = [STALE];
     autosave.changed(titled('Mine'));

@@ -1,5 +1,4 @@
-import type { Problem, StaleEdit } from '@clay-pot/contracts';
-import type { Sequence } from '@clay-pot/core';
+import type { Problem } from '@clay-pot/contracts';
 import { createStore } from 'zustand';
 import { isProblem, OfflineError } from '../api/request.js';
 
@@ -9,40 +8,46 @@ export const SAVE_AFTER_MS = 600;
 export const RETRY_AFTER_MS = 4000;
 
 /** Where the last change is: stored, on its way, on this device only, in conflict, or refused. */
-export type SaveState =
+export type SaveState<D = unknown> =
   | { kind: 'saved' }
   | { kind: 'unsaved' }
   | { kind: 'saving' }
   | { kind: 'offline' }
   | { kind: 'refused'; reason: string }
-  | { kind: 'stale'; stale: StaleEdit };
+  | { kind: 'stale'; stale: Stale<D> };
+
+/** What stands in the place of what one edited: changed by somebody else, and what one’s own version would change of it. */
+export interface Stale<D> {
+  readonly current: Versioned<D>;
+  readonly changes: readonly { readonly text: string }[];
+}
 
 /** A document and the version that it was made from. */
-export interface Versioned {
-  readonly document: Sequence;
+export interface Versioned<D> {
+  readonly document: D;
   readonly etag: string;
 }
 
 /** What the world does for an autosave. */
-export interface Outside {
+export interface Outside<D> {
   /** Stores a document over a version. @throws as `putSequence` does */
-  readonly put: (document: Sequence, etag: string) => Promise<{ etag: string }>;
+  readonly put: (document: D, etag: string) => Promise<{ etag: string }>;
   /** Something was stored. */
   readonly stored: () => void;
   /** Shows another document, so that the one before can be brought back by undo. */
-  readonly show: (document: Sequence) => void;
+  readonly show: (document: D) => void;
 }
 
 const copyKey = (id: string) => `clay-pot-draft-${id}`;
 
 /**
- * Keeps one sequence stored: a moment after each change, again when nobody answered, and from the browser's own storage after a reload. A
+ * Keeps one document stored: a moment after each change, again when nobody answered, and from the browser's own storage after a reload. A
  * version that was changed elsewhere is never overwritten without asking.
  */
-export class Autosave {
-  readonly state = createStore<SaveState>(() => ({ kind: 'saved' }));
-  private latest: Sequence;
-  private saved: Sequence | null;
+export class Autosave<D> {
+  readonly state = createStore<SaveState<D>>(() => ({ kind: 'saved' }));
+  private latest: D;
+  private saved: D | null;
   private etag: string;
   private isBusy = false;
   private isClosed = false;
@@ -51,10 +56,10 @@ export class Autosave {
 
   constructor(
     private readonly id: string,
-    stored: Versioned,
-    private readonly outside: Outside,
+    stored: Versioned<D>,
+    private readonly outside: Outside<D>,
   ) {
-    const copy = readCopy(id);
+    const copy = readCopy<D>(id);
     this.latest = copy?.document ?? stored.document;
     this.etag = copy?.etag ?? stored.etag;
     this.saved = copy ? null : stored.document;
@@ -62,14 +67,14 @@ export class Autosave {
   }
 
   /** Begins. @returns what is to be edited: what is stored, or what a reload interrupted, which is then stored at once. */
-  open(): Sequence {
+  open(): D {
     this.isClosed = false;
     // What was kept is said to be kept until it is stored.
     if (this.latest !== this.saved) this.soon(0);
     return this.latest;
   }
 
-  changed(document: Sequence): void {
+  changed(document: D): void {
     if (document === this.latest) return;
     this.latest = document;
     // Behind the frame that shows the change, so that writing does not hold it up.
@@ -96,7 +101,7 @@ export class Autosave {
       this.tell({ kind: 'saved' });
       this.outside.stored();
     } catch (error) {
-      this.tell(stateAfter(error));
+      this.tell(stateAfter<D>(error));
       if (error instanceof OfflineError && !this.isClosed)
         this.saving = setTimeout(() => void this.save(), RETRY_AFTER_MS);
     } finally {
@@ -143,23 +148,23 @@ export class Autosave {
 
   private copy(): void {
     if (this.latest === this.saved) return;
-    const copy: Versioned = { document: this.latest, etag: this.etag };
+    const copy: Versioned<D> = { document: this.latest, etag: this.etag };
     localStorage.setItem(copyKey(this.id), JSON.stringify(copy));
   }
 
-  private tell(state: SaveState): void {
+  private tell(state: SaveState<D>): void {
     this.state.setState(state, true);
   }
 }
 
-/** Work on a sequence that is kept on this device and not stored yet; null where there is none. */
-export function readCopy(id: string): Versioned | null {
+/** Work on a document that is kept on this device and not stored yet; null where there is none. */
+export function readCopy<D>(id: string): Versioned<D> | null {
   const text = localStorage.getItem(copyKey(id));
-  return text === null ? null : (JSON.parse(text) as Versioned);
+  return text === null ? null : (JSON.parse(text) as Versioned<D>);
 }
 
-function stateAfter(error: unknown): SaveState {
-  if (isProblem(error, 'stale-edit')) return { kind: 'stale', stale: error.problem as Problem & StaleEdit };
+function stateAfter<D>(error: unknown): SaveState<D> {
+  if (isProblem(error, 'stale-edit')) return { kind: 'stale', stale: error.problem as Problem & Stale<D> };
   if (error instanceof OfflineError) return { kind: 'offline' };
   return { kind: 'refused', reason: error instanceof Error ? error.message : String(error) };
 }

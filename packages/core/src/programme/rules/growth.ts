@@ -1,5 +1,6 @@
-import { roomsFor, type WeekDoses, weeklyGrowth } from '../../rules/checks/weekly-growth.js';
-import { dosesBetween, isAhead } from '../evaluate.js';
+import { roomsFor, type WeekDoses, weeklyGrowth, type WeekRoom } from '../../rules/checks/weekly-growth.js';
+import { PROGRAMME_LIMITS } from '../../model/programme.js';
+import { dosesBetween, isAhead, type WeekView } from '../evaluate.js';
 import type { ProgrammeRule } from '../finding.js';
 import { addDays } from '../../vocabulary/days.js';
 
@@ -20,17 +21,31 @@ export const growth: ProgrammeRule = {
           view.weeks[week.index - weeksBack]?.doses ?? dosesBetween(view.course, monday, addDays(monday, 6));
         return (group) => doses[group] ?? 0;
       };
-      const worst = roomsFor(weekDoses(0), [1, 2, 3].map(weekDoses), view.method)
+      const over = roomsFor(weekDoses(0), [1, 2, 3].map(weekDoses), view.method)
         .filter(({ most, week: now }) => now > most)
-        .sort((a, b) => b.week / b.usual - a.week / a.usual)[0];
+        .sort((a, b) => b.week / b.usual - a.week / a.usual);
+      const worst = over[0];
       if (!worst) return [];
       const percent = Math.round(100 * (worst.week / worst.usual - 1));
       const text = `The week of the ${worst.group} is ${percent} % above the usual of the three before; the cap is ${view.method.weeklyGrowthPercent} %.`;
-      const amountPercent = lesserAmount(week.amountPercent, worst.most / worst.week);
-      const fix = amountPercent < week.amountPercent ? { label: `Make the week ${amountPercent} %`, edits: [{ kind: 'week' as const, index: week.index, week: { kind: week.kind, amountPercent } }] } : undefined; // prettier-ignore
+      const amountPercent = Math.min(...over.map((room) => lesserAmount(week, room)));
+      const fix =
+        amountPercent < week.amountPercent
+          ? {
+              label: `Make the week ${amountPercent} %`,
+              edits: [{ kind: 'week' as const, index: week.index, week: { kind: week.kind, amountPercent } }],
+            }
+          : undefined;
       return [{ day: week.monday, sessionIds: week.sessions.filter(isAhead).map(({ id }) => id), text, fix }];
     }),
 };
 
-/** The next lower amount, in steps of five. */
-const lesserAmount = (now: number, share: number) => Math.max(20, Math.floor((now * share) / 5) * 5);
+const { min, max, step } = PROGRAMME_LIMITS.amountPercent;
+
+/** The next lower amount with which a group is within its room; where moving and stretching alone are more, no amount is. */
+function lesserAmount({ sessions, amountPercent }: WeekView, { group, week, most }: WeekRoom): number {
+  const work = sessions.filter(isAhead).reduce((sum, { load }) => sum + (load?.workDoses[group] ?? 0), 0);
+  const share = work > 0 ? (most - (week - work)) / work : 0;
+  const amount = Math.floor((amountPercent * share) / step) * step;
+  return amount >= min ? amount : max;
+}

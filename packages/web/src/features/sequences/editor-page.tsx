@@ -12,7 +12,7 @@ import { Button, ButtonLink, IconButton } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { BlockList } from './block-list.js';
-import { SaveNotice } from './save-notice.js';
+import { SaveNotice } from '../../domain/save-notice.js';
 import { Shelf } from './shelf.js';
 import { SummaryPanel } from './summary-panel.js';
 import { TextPanel, usePastedText } from './text-panel.js';

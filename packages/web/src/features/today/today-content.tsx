@@ -72,7 +72,7 @@ function DueList({ due }: { due: readonly TodayDue[] }) {
     <ul>
       {due.map((item) => (
         <li
-          key={item.assignmentId}
+          key={`${item.from.id} ${item.sequenceId}`}
           className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-4 gap-y-1 border-b border-line py-2.5 sm:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_auto]"
         >
           <div>
@@ -89,6 +89,11 @@ function DueList({ due }: { due: readonly TodayDue[] }) {
               </Link>
               <span className="whitespace-nowrap figures">{minutesText(item.durationMs)}</span>
             </div>
+            {item.from.kind === 'programme' && (
+              <Link to={`/programmes/${item.from.id}`} className="text-small underline underline-offset-2">
+                from the programme
+              </Link>
+            )}
             {item.missedDays.length > 0 && (
               <div className="text-small text-amber">
                 missed {item.missedDays.map((missed) => dayText(`${missed}T12:00:00`)).join(', ')}

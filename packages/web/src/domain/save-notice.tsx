@@ -1,5 +1,5 @@
-import { Button } from '../../ui/button.js';
-import type { SaveState } from '../../store/autosave.js';
+import { Button } from '../ui/button.js';
+import type { SaveState } from '../store/autosave.js';
 
 /** Whether the work is safe, always in view; and when it was changed elsewhere, what differs and what can be done. */
 export function SaveNotice({ state, settle }: { state: SaveState; settle: (keep: 'mine' | 'theirs') => void }) {

@@ -1,0 +1,58 @@
+import { AWAY_KINDS, type Programme, WEEK_KINDS } from '../model/programme.js';
+import { dayWords } from '../vocabulary/days.js';
+import { same } from '../vocabulary/same.js';
+
+/** What one programme has otherwise than another, in words. */
+export interface ProgrammeChange {
+  readonly text: string;
+}
+
+/** What makes one programme another: sessions moved, added and left out, weeks, days away, and what stands above them. */
+export function compareProgrammes(before: Programme, after: Programme): ProgrammeChange[] {
+  return [...head(before, after), ...sessions(before, after), ...weeks(before, after), ...rest(before, after)].map((text) => ({ text })); // prettier-ignore
+}
+
+function head(before: Programme, after: Programme): string[] {
+  const texts: string[] = [];
+  if (before.title !== after.title) texts.push(`Title: “${before.title}” becomes “${after.title}”`);
+  if (before.fromDay !== after.fromDay) texts.push(`First day: ${dayWords(before.fromDay)} becomes ${dayWords(after.fromDay)}`); // prettier-ignore
+  if (before.methodId !== after.methodId) texts.push('Another method');
+  if (!same(before.event, after.event)) texts.push(after.event ? `Event: ${after.event.name}, ${dayWords(after.event.day)}` : 'No event any more'); // prettier-ignore
+  return texts;
+}
+
+function sessions(before: Programme, after: Programme): string[] {
+  const now = new Map(after.sessions.map((session) => [session.id, session]));
+  const was = new Map(before.sessions.map((session) => [session.id, session]));
+  return [
+    ...before.sessions.flatMap((session) => {
+      const to = now.get(session.id);
+      if (!to) return [`Session of ${dayWords(session.day)} left out`];
+      if (to.day !== session.day) return [`Session of ${dayWords(session.day)} moves to ${dayWords(to.day)}`];
+      return to.planId === session.planId ? [] : [`Session of ${dayWords(session.day)} goes by another plan`];
+    }),
+    ...after.sessions.flatMap(({ id, day }) => (was.has(id) ? [] : [`New session on ${dayWords(day)}`])),
+  ];
+}
+
+function weeks(before: Programme, after: Programme): string[] {
+  const texts = after.weeks.flatMap((week, index) => {
+    const was = before.weeks[index];
+    return was && !same(was, week) ? [`Week ${index + 1}: ${WEEK_KINDS[was.kind].label} ${was.amountPercent} % becomes ${WEEK_KINDS[week.kind].label} ${week.amountPercent} %`] : []; // prettier-ignore
+  });
+  return before.weeks.length === after.weeks.length ? texts : [...texts, `${before.weeks.length} weeks become ${after.weeks.length}`]; // prettier-ignore
+}
+
+function rest(before: Programme, after: Programme): string[] {
+  const texts: string[] = [];
+  for (const away of after.away ?? []) {
+    if (!before.away?.some((each) => same(each, away))) texts.push(`${AWAY_KINDS[away.kind].label}, ${dayWords(away.fromDay)} to ${dayWords(away.toDay)}`); // prettier-ignore
+  }
+  for (const away of before.away ?? []) {
+    if (!after.away?.some((each) => same(each, away))) texts.push(`No longer: ${AWAY_KINDS[away.kind].label}, ${dayWords(away.fromDay)} to ${dayWords(away.toDay)}`); // prettier-ignore
+  }
+  if (!same(before.plans, after.plans)) texts.push('Other plans');
+  const known = new Set(before.changes?.map(({ id }) => id));
+  for (const { id, reason, fromDay } of after.changes ?? []) if (!known.has(id)) texts.push(`From ${dayWords(fromDay)}: ${reason}`); // prettier-ignore
+  return texts;
+}

@@ -1,0 +1,63 @@
+import type { ProgrammeInput, ProgrammeListItem, StoredProgramme, StoredSequence } from '@clay-pot/contracts';
+import type { ProgrammePlan, Sequence } from '@clay-pot/core';
+import { useMutation, useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import { useCallback } from 'react';
+import { refresh, sequenceQuery } from './queries.js';
+import { isProblem, request } from './request.js';
+
+/** Programmes that stand, of one person or of everybody; those that end last first. */
+export const useProgrammes = (athleteId?: string) =>
+  useQuery({
+    queryKey: ['programmes', 'list', athleteId ?? null],
+    queryFn: () => request<ProgrammeListItem[]>(`/programmes${athleteId ? `?athleteId=${athleteId}` : ''}`),
+  });
+
+/** One programme, as it was when the page was opened. */
+export const useProgramme = (id: string | undefined) =>
+  useQuery({
+    queryKey: ['programmes', id],
+    queryFn: () => request<StoredProgramme>(`/programmes/${id}`),
+    enabled: id !== undefined,
+    staleTime: Infinity,
+    gcTime: 0,
+  });
+
+/** Stores a programme over a version. */
+export const putProgramme = (id: string, body: ProgrammeInput, ifMatch?: string) =>
+  request<StoredProgramme>(`/programmes/${id}`, { method: 'PUT', body, ...(ifMatch && { ifMatch }) });
+
+/** Stores a new programme. */
+export const useCreateProgramme = () =>
+  useMutation({
+    mutationFn: ({ id, ...body }: ProgrammeInput & { id: string }) => putProgramme(id, body),
+    onSuccess: () => refresh('programmes', 'today'),
+  });
+
+/** Takes one off the list, or puts it back. */
+export const useRemoveProgramme = () =>
+  useMutation({
+    mutationFn: ({ id, undo }: { id: string; undo: boolean }) =>
+      undo
+        ? request(`/programmes/${id}/restore`, { method: 'POST' })
+        : request(`/programmes/${id}`, { method: 'DELETE' }),
+    onSuccess: () => refresh('programmes', 'today'),
+  });
+
+/** The sequences of plans, by plan; a removed one is missing. Undefined while they are fetched. */
+export function usePlanSequences(plans: readonly ProgrammePlan[]): ReadonlyMap<string, Sequence> | undefined {
+  // One function for the same plans: what it makes of the same answers is then the same.
+  const combine = useCallback(
+    (results: readonly Pick<UseQueryResult<StoredSequence>, 'data' | 'error'>[]) => {
+      const isThere = results.every(({ data, error }) => data !== undefined || isProblem(error, 'not-found'));
+      if (!isThere) return undefined;
+      return new Map(
+        plans.flatMap(({ id }, index) => {
+          const document = results[index]?.data?.document;
+          return document ? [[id, document] as const] : [];
+        }),
+      );
+    },
+    [plans],
+  );
+  return useQueries({ queries: plans.map(({ sequenceId }) => sequenceQuery(sequenceId)), combine });
+}

@@ -1,0 +1,138 @@
+import type { Athlete, StoredProgramme } from '@clay-pot/contracts';
+import { dayWords, editProgramme, lastDayOf, type Programme, type ProgrammeQuestion } from '@clay-pot/core';
+import { Redo2, Undo2 } from 'lucide-react';
+import { lazy, Suspense, useEffect, useMemo } from 'react';
+import { Link, useParams } from 'react-router';
+import { useProgramme } from '../../api/programme-queries.js';
+import { useAthlete } from '../../api/queries.js';
+import { SaveNotice } from '../../domain/save-notice.js';
+import { choose, tryOut, useCalendar } from '../../store/calendar.js';
+import { changeProgrammeHead, redoProgramme, undoProgramme, useProgrammeEditor } from '../../store/programme.js';
+import { IconButton } from '../../ui/button.js';
+import { Empty, Loading, Part, Trouble, useTitle } from '../../ui/page.js';
+import { Calendar } from './calendar.js';
+import { DayPanel } from './day-panel.js';
+import { FindingsList } from './findings-list.js';
+import { SessionPanel } from './session-panel.js';
+import { useCalendarCommands } from './use-calendar-commands.js';
+import { useProgrammeAutosave } from './use-programme-autosave.js';
+import { useProgrammeQuestion, useProgrammeView } from './use-programme-view.js';
+import { WeekPanel } from './week-panel.js';
+import { WhatIfBar } from './what-if-bar.js';
+
+const LoadChart = lazy(() => import('./load-chart.js'));
+
+/** A programme on its calendar: what is when, what the rules say of it, and how the load runs. */
+export default function ProgrammePage() {
+  const { id } = useParams();
+  const programme = useProgramme(id);
+  const athlete = useAthlete(programme.data?.athleteId);
+  if (programme.error) return <Trouble error={programme.error} retry={() => void programme.refetch()} />;
+  if (!programme.data || !athlete.data) return <Loading what="the programme" />;
+  return <Opened key={id} stored={programme.data} athlete={athlete.data} />;
+}
+
+function Opened({ stored, athlete }: { stored: StoredProgramme; athlete: Athlete }) {
+  const { state, settle } = useProgrammeAutosave(stored);
+  const document = useProgrammeEditor((editor) => editor.document);
+  useEffect(
+    () => () => {
+      choose(null);
+      tryOut(null);
+    },
+    [],
+  );
+  if (!document) return <Loading what="the programme" />;
+  return <Bench document={document} athlete={athlete} notice={<SaveNotice state={state} settle={settle} />} />;
+}
+
+interface BenchProps {
+  document: Programme;
+  athlete: Athlete;
+  notice: React.ReactNode;
+}
+
+function Bench({ document, athlete, notice }: BenchProps) {
+  const question = useProgrammeQuestion(athlete, document);
+  const { title, fromDay, event } = document;
+  useTitle(title);
+  return (
+    <div className="mx-auto w-full max-w-[90rem] px-4 py-6">
+      <header className="relative mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+        <div className="min-w-0 flex-1">
+          <h1 className="sr-only">{title}</h1>
+          <input
+            aria-label="Title"
+            className="display w-full bg-transparent text-head font-bold tracking-tight"
+            maxLength={120}
+            value={title}
+            onChange={(change) => changeProgrammeHead({ title: change.target.value })}
+          />
+          <p className="text-ink-soft">
+            <Link className="underline underline-offset-2" to={`/people/${athlete.id}`}>
+              {athlete.name}
+            </Link>
+            , {dayWords(fromDay)} to {dayWords(lastDayOf(document))}
+            {event ? `, toward ${event.name}` : ''}
+          </p>
+        </div>
+        <div className="flex items-center gap-2">
+          {notice}
+          <IconButton label="Undo" onClick={() => undoProgramme()}>
+            <Undo2 aria-hidden className="size-4" />
+          </IconButton>
+          <IconButton label="Redo" onClick={() => redoProgramme()}>
+            <Redo2 aria-hidden className="size-4" />
+          </IconButton>
+        </div>
+      </header>
+      {question ? (
+        <Weeks question={question} document={document} athleteId={athlete.id} />
+      ) : (
+        <Loading what="what was done" />
+      )}
+    </div>
+  );
+}
+
+interface WeeksProps {
+  question: Omit<ProgrammeQuestion, 'programme'>;
+  document: Programme;
+  athleteId: string;
+}
+
+function Weeks({ question, document, athleteId }: WeeksProps) {
+  const whatIf = useCalendar((calendar) => calendar.whatIf);
+  const chosen = useCalendar((calendar) => calendar.chosen);
+  const before = useProgrammeView(question, document);
+  const tried = useMemo(() => (whatIf ? editProgramme(document, whatIf.edits) : document), [document, whatIf]);
+  const after = useProgrammeView(question, tried);
+  const view = whatIf ? after : before;
+  useCalendarCommands(view);
+  return (
+    <>
+      {whatIf && <WhatIfBar whatIf={whatIf} before={before} after={after} />}
+      <div className="grid items-start gap-x-6 gap-y-6 xl:grid-cols-[minmax(0,1fr)_20rem]">
+        <div className="grid min-w-0 gap-6">
+          <Calendar view={view} />
+          <Suspense fallback={<Loading what="the load" />}>
+            <LoadChart view={view} before={whatIf ? before : null} />
+          </Suspense>
+        </div>
+        <div className="grid gap-6">
+          {chosen?.kind === 'session' && <SessionPanel view={view} id={chosen.id} athleteId={athleteId} />}
+          {chosen?.kind === 'day' && <DayPanel view={view} day={chosen.day} />}
+          {chosen?.kind === 'week' && <WeekPanel view={view} index={chosen.index} />}
+          {!chosen && (
+            <Part title="On the calendar">
+              <Empty>
+                Choose a session, a day or a week. Drag a session to another day, or move it with Alt and the arrows.
+              </Empty>
+            </Part>
+          )}
+          <FindingsList findings={view.findings} />
+        </div>
+      </div>
+    </>
+  );
+}

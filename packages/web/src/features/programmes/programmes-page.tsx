@@ -1,0 +1,86 @@
+import type { ProgrammeListItem } from '@clay-pot/contracts';
+import { daysBetween, dayWords } from '@clay-pot/core';
+import { Link } from 'react-router';
+import { useProgrammes, useRemoveProgramme } from '../../api/programme-queries.js';
+import { Button, ButtonLink } from '../../ui/button.js';
+import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
+import { isoToday } from '../../ui/today.js';
+import { useToast } from '../../ui/toast.js';
+
+/** Programmes of everybody: what runs now, what comes, what is over. */
+export default function ProgrammesPage() {
+  const programmes = useProgrammes();
+  const today = isoToday();
+  if (programmes.isPending) return <Loading what="the programmes" />;
+  if (!programmes.data) return <Trouble error={programmes.error} retry={() => void programmes.refetch()} />;
+  const running = programmes.data.filter(({ lastDay }) => lastDay >= today);
+  const over = programmes.data.filter(({ lastDay }) => lastDay < today);
+  return (
+    <Page
+      title="Programmes"
+      lead="Sequences over weeks: which on what day, what each week is for, and what the rules say of it."
+      actions={
+        <ButtonLink kind="primary" to="/programmes/new">
+          New programme
+        </ButtonLink>
+      }
+    >
+      <Part title="Running">
+        {running.length > 0 ? (
+          <Rows programmes={running} today={today} />
+        ) : (
+          <Empty>No programme runs. Make one from a goal, a start and the days that there are.</Empty>
+        )}
+      </Part>
+      {over.length > 0 && (
+        <Part title="Over" className="mt-8">
+          <Rows programmes={over} today={today} />
+        </Part>
+      )}
+    </Page>
+  );
+}
+
+function Rows({ programmes, today }: { programmes: readonly ProgrammeListItem[]; today: string }) {
+  const remove = useRemoveProgramme();
+  const { show } = useToast();
+  function takeOut({ id, title }: ProgrammeListItem) {
+    remove.mutate({ id, undo: false });
+    show({
+      text: `${title} is taken off the list.`,
+      action: { label: 'Undo', run: () => remove.mutate({ id, undo: true }) },
+    });
+  }
+  return (
+    <ul>
+      {programmes.map((programme) => (
+        <li key={programme.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line py-2.5">
+          <div className="min-w-56 flex-1">
+            <Link to={`/programmes/${programme.id}`} className="font-semibold hover:underline">
+              {programme.title}
+            </Link>
+            <div className="text-small text-ink-soft">
+              <Link to={`/people/${programme.athleteId}`} className="hover:underline">
+                {programme.athleteName}
+              </Link>
+            </div>
+          </div>
+          <span className="figures">
+            {dayWords(programme.fromDay)} to {dayWords(programme.lastDay)}
+          </span>
+          <span className="w-28 text-small text-ink-soft">{weekText(programme, today)}</span>
+          <Button kind="quiet" aria-label={`Take ${programme.title} off the list`} onClick={() => takeOut(programme)}>
+            Take off
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function weekText({ fromDay, lastDay }: ProgrammeListItem, today: string): string {
+  if (today > lastDay) return '';
+  if (today < fromDay) return `in ${Math.ceil(daysBetween(today, fromDay))} days`;
+  const weeks = Math.ceil((daysBetween(fromDay, lastDay) + 1) / 7);
+  return `week ${Math.floor(daysBetween(fromDay, today) / 7) + 1} of ${weeks}`;
+}

@@ -1,0 +1,68 @@
+import { dayWords, HARD_PERCENT, isAhead, minutesText, partsOf, planOf, type PlannedSession, printDose, type ProgrammeView, usualWay } from '@clay-pot/core'; // prettier-ignore
+import { Link } from 'react-router';
+import { knownMovement } from '../../store/library.js';
+import { Button, ButtonLink } from '../../ui/button.js';
+import { Part } from '../../ui/page.js';
+import { canMove, leaveOut, moveBy } from './moving.js';
+
+/** A session: what it is on its day, how hard, and where it may go. */
+export function SessionPanel({ view, id, athleteId }: { view: ProgrammeView; id: string; athleteId: string }) {
+  const session = view.sessions.find((each) => each.id === id);
+  if (!session) return null;
+  const { day, state, sequence, load } = session;
+  const { sequenceId } = planOf(view.programme, session.planId);
+  const week = view.weeks[session.weekIndex];
+  const hard = [...new Set(load?.hard.map((key) => partsOf(key).group))];
+  return (
+    <Part
+      title={sequence?.title ?? 'Removed sequence'}
+      aside={<span className="text-small whitespace-nowrap text-ink-soft">{dayWords(day)}</span>}
+    >
+      <div className="grid gap-3 py-2 text-small">
+        <p>
+          {load ? minutesText(load.durationMs) : ''}
+          {week && week.amountPercent !== 100 && load?.isLoading
+            ? `; this week holds ${week.amountPercent} % of what loads`
+            : ''}
+          {hard.length > 0 ? `; ${hard.join(' and ')} work hard, at ${HARD_PERCENT} % and more` : ''}.
+        </p>
+        {isAhead(session) && (
+          <div className="flex flex-wrap gap-1">
+            <Button disabled={!canMove(view, session, -1)} onClick={() => moveBy(view, session, -1)}>
+              A day earlier
+            </Button>
+            <Button disabled={!canMove(view, session, 1)} onClick={() => moveBy(view, session, 1)}>
+              A day later
+            </Button>
+            <Button onClick={() => leaveOut(session)}>Leave out</Button>
+            {state === 'due' && <ButtonLink to={`/sequences/${sequenceId}/lead?athlete=${athleteId}`}>Lead</ButtonLink>}
+          </div>
+        )}
+        <Doses session={session} plan={view.sequences.get(session.planId)} />
+        <Link className="underline underline-offset-2" to={`/sequences/${sequenceId}?athlete=${athleteId}`}>
+          Open the sequence
+        </Link>
+      </div>
+    </Part>
+  );
+}
+
+/** The blocks of the day; what is otherwise than in the plan stands out. */
+function Doses({ session, plan }: { session: PlannedSession; plan: PlannedSession['sequence'] | undefined }) {
+  return (
+    <ul className="max-h-72 overflow-y-auto border-y border-line" tabIndex={0} aria-label="Blocks of this session">
+      {session.sequence?.blocks.map((block) => {
+        const movement = knownMovement(block.movementId);
+        const changed = plan && !plan.blocks.includes(block);
+        return (
+          <li key={block.id} className="flex justify-between gap-2 border-t border-line py-0.5 first:border-t-0">
+            <span className="min-w-0 truncate">{movement?.name ?? block.movementId}</span>
+            <span className={`whitespace-nowrap figures ${changed ? 'font-semibold' : 'text-ink-soft'}`}>
+              {movement ? printDose(block.dose, usualWay(movement)) : ''}
+            </span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,96 @@
+import type { Athlete } from '@clay-pot/contracts';
+import { EASY_PLAN, LOADING_PLAN, type Programme, type ProgrammePlan, ramped, type Sequence } from '@clay-pot/core';
+import { EASY_GOAL, TRAINING_GOALS } from '@clay-pot/core/library';
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { useCreateProgramme } from '../../api/programme-queries.js';
+import { fetchSequence, usePast } from '../../api/queries.js';
+import { composeBeside } from '../../domain/composing/composer.js';
+import { useComposeWork } from '../../domain/composing/wishes.js';
+import { useForWhom } from '../../domain/for-whom.js';
+import { useNewSequence } from '../../domain/new-sequence.js';
+import { type PlanWish, schemeOf } from './plan-wish.js';
+import { circumstancesOf } from './use-programme-view.js';
+
+/** Making a programme, as a page follows it. */
+export interface Making {
+  /** What is being done; null while nothing is. */
+  readonly step: string | null;
+  /** Why it could not be made. */
+  readonly trouble: string | null;
+  /** @returns the id of the programme; null where it could not be made */
+  readonly make: (wish: PlanWish) => Promise<string | null>;
+}
+
+interface Planned {
+  readonly plan: ProgrammePlan;
+  readonly sequence: Sequence;
+}
+
+/** Thrown where nothing can be composed: says the least that would have to give way. */
+class NothingComposed extends Error {}
+
+/** Composes what a programme has no sequence for yet, stores it, and makes the programme of it. */
+export function useMakeProgramme(athlete: Athlete): Making {
+  const [step, setStep] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const workOf = useComposeWork(athlete);
+  const newSequence = useNewSequence();
+  const create = useCreateProgramme();
+  const { person } = useForWhom(athlete.id);
+  const past = usePast(athlete.id);
+
+  async function composed(goalId: string, methodId: string, minutes: number): Promise<Sequence> {
+    const work = workOf({ goalId, minutes, methodId, equipment: athlete.equipment, notAt: [] });
+    const { sequence, giveUp } = await composeBeside(work, () => undefined);
+    if (sequence) return sequence;
+    throw new NothingComposed(`Not all of it can be had together in ${minutes} minutes. ${giveUp.map(({ text }) => text).join(' ')}`); // prettier-ignore
+  }
+
+  /** A plan by the sequence that was chosen, or by one that is composed and stored for it. */
+  async function plan(id: string, chosenId: string, title: string, compose: () => Promise<Sequence>): Promise<Planned> {
+    if (chosenId !== '') {
+      const { document } = await fetchSequence(chosenId);
+      return { plan: { id, sequenceId: chosenId }, sequence: document };
+    }
+    setStep(`Composing “${title}” …`);
+    const sequence = await compose();
+    return { plan: { id, sequenceId: await newSequence(`${title}, ${athlete.name}`, sequence) }, sequence };
+  }
+
+  async function planned(wish: PlanWish): Promise<Planned[]> {
+    const { goalId, methodId, loadingMin, easyMin } = wish;
+    const loading = await plan(LOADING_PLAN, wish.loadingId, 'Load day', () => composed(goalId, methodId, loadingMin));
+    if (!wish.hasEasy) return [loading];
+    return [loading, await plan(EASY_PLAN, wish.easyId, 'Easy day', () => composed(EASY_GOAL, methodId, easyMin))];
+  }
+
+  /** Its weeks begin where the person stands. */
+  function begun(programme: Programme, plans: readonly Planned[]): Programme {
+    const sequences = new Map(plans.map(({ plan: { id }, sequence }) => [id, sequence]));
+    return ramped({ ...circumstancesOf(athlete, person, programme, past.data ?? []), programme, sequences });
+  }
+
+  async function make(wish: PlanWish): Promise<string | null> {
+    setTrouble(null);
+    try {
+      const plans = await planned(wish);
+      setStep('Storing it …');
+      const { weeks, sessions, event } = schemeOf(wish);
+      const { fromDay, goalId, methodId } = wish;
+      const named = TRAINING_GOALS.find(({ id }) => id === goalId)?.name ?? 'Programme';
+      const plain: Programme = { title: wish.title.trim() || named, goalId, methodId, fromDay, weeks, plans: plans.map((each) => each.plan), sessions, ...(event && { event }) }; // prettier-ignore
+      const document = begun(plain, plans);
+      const id = uuid();
+      await create.mutateAsync({ id, athleteId: athlete.id, document });
+      return id;
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error));
+      return null;
+    } finally {
+      setStep(null);
+    }
+  }
+
+  return { step, trouble, make };
+}

@@ -1,0 +1,51 @@
+import type { ProgrammeView } from '@clay-pot/core';
+import { tryOut, type WhatIf } from '../../store/calendar.js';
+import { changeProgramme } from '../../store/programme.js';
+import { Button } from '../../ui/button.js';
+
+interface Props {
+  whatIf: WhatIf;
+  /** As it is, and as it would be. */
+  before: ProgrammeView;
+  after: ProgrammeView;
+}
+
+const told = ({ findings }: ProgrammeView) => new Set(findings.map(({ rule, text }) => `${rule} ${text}`));
+
+/** What is tried: what the rules would say that they do not say now, and what no longer. */
+export function WhatIfBar({ whatIf, before, after }: Props) {
+  const [was, is] = [told(before), told(after)];
+  const come = after.findings.filter(({ rule, text }) => !was.has(`${rule} ${text}`));
+  const gone = before.findings.filter(({ rule, text }) => !is.has(`${rule} ${text}`));
+  return (
+    <div role="status" className="mb-4 border-l-4 border-cobalt bg-cobalt-wash px-3 py-2">
+      <div className="flex flex-wrap items-baseline justify-between gap-2">
+        <p>
+          <b>What if {whatIf.words}?</b> {come.length + gone.length === 0 ? 'The rules say the same as now.' : ''}
+        </p>
+        <span className="flex gap-2">
+          <Button
+            kind="primary"
+            onClick={() => {
+              tryOut(null);
+              changeProgramme(whatIf.edits);
+            }}
+          >
+            Do it
+          </Button>
+          <Button onClick={() => tryOut(null)}>Back to the plan</Button>
+        </span>
+      </div>
+      <ul className="mt-1 text-small">
+        {come.map(({ rule, day, text }) => (
+          <li key={`${rule} ${day} ${text}`}>+ {text}</li>
+        ))}
+        {gone.map(({ rule, day, text }) => (
+          <li key={`${rule} ${day} ${text}`} className="text-ink-soft">
+            − {text}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
