@@ -1,7 +1,7 @@
 import { gzipSync } from 'node:zlib';
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import type { SequenceListItem, SessionPage, StoredMethod } from '@clay-pot/contracts';
+import type { ProgrammeListItem, SequenceListItem, SessionPage, StoredMethod } from '@clay-pot/contracts';
 import { expect, type House, openSequence, startSession, test, openToday } from './house.js';
 
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
@@ -46,7 +46,9 @@ async function ofTheHouse(page: Page, house: House) {
   const [sequence] = await house.read<SequenceListItem[]>(page, '/sequences');
   const [session] = (await house.read<SessionPage>(page, '/sessions')).items;
   const [method] = await house.read<StoredMethod[]>(page, '/methods');
-  return { sequence: sequence!, athleteId: sequence!.athletes[0]!.athleteId, session: session!, method: method! };
+  const [programme] = await house.read<ProgrammeListItem[]>(page, '/programmes');
+  const athleteId = sequence!.athletes[0]!.athleteId;
+  return { sequence: sequence!, athleteId, session: session!, method: method!, programme: programme! };
 }
 
 test.describe('accessible, and nothing runs over its edge at either size:', () => {
@@ -70,8 +72,8 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
     ]);
   });
 
-  test('measuring, the class, and the account', async ({ coach: page, house }) => {
-    const { athleteId } = await ofTheHouse(page, house);
+  test('measuring, the class, programmes, and the account', async ({ coach: page, house }) => {
+    const { athleteId, programme } = await ofTheHouse(page, house);
     await walk(page, [
       ['/people/class', /^Class table/],
       [`/people/${athleteId}/measure`, /^Measure/],
@@ -79,6 +81,9 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
       [`/people/${athleteId}/band`, /^Press to a band/],
       [`/people/${athleteId}/import`, /^Readings from a file/],
       ['/account', /^Your account/],
+      ['/programmes', /^Programmes/],
+      [`/programmes/new?athlete=${athleteId}`, /^New programme/],
+      [`/programmes/${programme.id}`, /What the rules say/],
     ]);
   });
 

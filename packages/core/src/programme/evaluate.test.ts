@@ -147,6 +147,8 @@ describe('what was carried out', () => {
     const view = evaluated(programme, { today: day(0, 6), done: [{ sequenceId, day: day(0, 1) }, { sequenceId, day: day(0, 4) }] }); // prettier-ignore
     expect(view.sessions.map(({ state }) => state)).toEqual(['done', 'done', 'missed', 'planned']);
     expect(view.course.map(({ startedAt }) => startedAt)).toEqual([noonOf(day(1, 1))]);
+    const { durationMs } = view.sessions[0]!.load!;
+    expect(view.weeks[0]!.durationMs).toBe(2 * durationMs);
   });
 });
 

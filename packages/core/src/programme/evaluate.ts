@@ -110,7 +110,10 @@ export function evaluateProgramme(question: ProgrammeQuestion): ProgrammeView {
     const from = addDays(monday, 7 * index);
     const mine = sessions.filter(({ weekIndex }) => weekIndex === index);
     const doses = dosesBetween(course, from, addDays(from, 6));
-    const durationMs = mine.reduce((sum, { load }) => sum + (load?.durationMs ?? 0), 0);
+    const durationMs = mine.reduce(
+      (sum, { load, state }) => sum + (state === 'missed' ? 0 : (load?.durationMs ?? 0)),
+      0,
+    );
     return { ...week, index, monday: from, sessions: mine, durationMs, doses };
   });
   const view = { ...question, sessions, weeks, course };

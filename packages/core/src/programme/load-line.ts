@@ -40,11 +40,17 @@ export function loadLine(view: ProgrammeView, group: MuscleGroup): LoadPoint[] {
   });
 }
 
+/** Too small to speak of, in holds to failure. */
+const NEXT_TO_NOTHING = 0.01;
+
 /** The groups that a programme loads, the most first. */
 export function loadedGroups({ weeks }: Pick<ProgrammeView, 'weeks'>): MuscleGroup[] {
   const sums = new Map<MuscleGroup, number>();
   for (const { doses } of weeks) {
     for (const group of Object.keys(doses) as MuscleGroup[]) sums.set(group, (sums.get(group) ?? 0) + (doses[group] ?? 0)); // prettier-ignore
   }
-  return [...sums].sort((a, b) => b[1] - a[1]).map(([group]) => group);
+  return [...sums]
+    .filter(([, dose]) => dose > NEXT_TO_NOTHING)
+    .sort((a, b) => b[1] - a[1])
+    .map(([group]) => group);
 }

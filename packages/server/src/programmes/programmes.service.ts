@@ -1,5 +1,5 @@
 import type { ProgrammeInput, ProgrammeListItem, StoredProgramme } from '@clay-pot/contracts';
-import { checkProgramme, compareProgrammes, type Fault, lastDayOf, type Programme, same, under } from '@clay-pot/core';
+import { checkProgramme, compareProgrammes, type Fault, type Programme, same, under } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { In, IsNull } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -9,6 +9,7 @@ import { etagOf, versionOf } from '../http/etag.js';
 import { invalid, staleEdit, versionNeeded } from '../http/problem.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { ProgrammeRow } from './programme.entity.js';
+import { storedProgramme } from './stored-programme.js';
 
 /** Keeps programmes. */
 @Injectable()
@@ -57,8 +58,7 @@ export class ProgrammesService {
     const rows = scope.of(ProgrammeRow);
     if (ifMatch === undefined) faults.push(...eventGone(document, dayIn(scope.timeZone, this.clock.now())));
     if (faults.length > 0) throw invalid(under('/document', faults));
-    const { title, fromDay } = document;
-    const content = { athleteId, title, fromDay, lastDay: lastDayOf(document), document, updatedAt: this.clock.now() };
+    const content = { athleteId, ...storedProgramme(document), updatedAt: this.clock.now() };
     if (ifMatch === undefined) {
       if (await rows.insert({ id, rowVersion: 1, removedAt: null, ...content }, 'programme'))
         return this.get(scope, id);

@@ -12,6 +12,8 @@ import { MovementNameRow } from '../../movements/movement-name.entity.js';
 import { MovementRow } from '../../movements/movement.entity.js';
 import { ReadingRow } from '../../readings/reading.entity.js';
 import { storedSequence } from '../../sequences/sequence-sums.js';
+import { ProgrammeRow } from '../../programmes/programme.entity.js';
+import { storedProgramme } from '../../programmes/stored-programme.js';
 import { SequenceRow } from '../../sequences/sequence.entity.js';
 import { BlockReportRow, ComplaintRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
 import { SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
@@ -24,6 +26,7 @@ import { HALL_NAMES } from './own-names.js';
 import { demoPeople } from './people.js';
 import { SeededRandom } from './random.js';
 import { tellReadings, trialsOf } from './readings.js';
+import { DEMO_GOALS, towardTheShow } from './programmes.js';
 import { DEMO_SEQUENCES, type SequenceKey } from './sequences.js';
 
 /** Who can sign in to the demo studio. */
@@ -89,6 +92,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     const measuring = new SeededRandom(SEED + 1);
     const asking = new SeededRandom(SEED + 4);
     const scattering = new SeededRandom(SEED + 5);
+    const planning = new SeededRandom(SEED + 6);
     for (const person of demoPeople(birthDate)) {
       const { athlete, gives, course } = person;
       const athleteId = random.id(early);
@@ -115,6 +119,12 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
         .sort((a, b) => a - b);
       const fromDay = addDays(today, -course.weeks * 7);
       await add(AssignmentRow, [{ id: random.id(early), studioId, sequenceId, athleteId, weekdays, fromDay }]);
+      const goalId = DEMO_GOALS[athlete.name];
+      if (goalId !== undefined) {
+        const easyId = must(sequenceIds.get('free'), 'a sequence of free motion');
+        const document = towardTheShow({ goalId, loadingId: sequenceId, easyId, weekdays, today });
+        await add(ProgrammeRow, [{ id: planning.id(early), studioId, athleteId, ...storedProgramme(document), rowVersion: 1, updatedAt: early, removedAt: null }]); // prettier-ignore
+      }
       const sequence = DEMO_SEQUENCES[gives.sequence];
       const at = (day: string, minutes: number) => localInstant(day, minutes);
       histories.push(tellHistory({ studioId, athleteId, sequenceId, sequence, weekdays, course, today, at }, random));

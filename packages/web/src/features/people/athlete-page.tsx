@@ -18,6 +18,7 @@ import { LevelsWall } from './levels-wall.js';
 import { LeftRight } from './left-right.js';
 import { RangeAndStrength } from './range-and-strength.js';
 import { RangeWheel } from './range-wheel.js';
+import { ProgrammesOf } from './programmes-of.js';
 import { GivenSequences } from './given-sequences.js';
 
 const AthleteForm = lazy(() => import('./athlete-form.js').then((module) => ({ default: module.AthleteForm })));
@@ -91,6 +92,7 @@ function Bench({ person, edit }: { person: Athlete; edit: () => void }) {
         <Facts person={person} />
         <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-8">
           <GivenSequences athleteId={person.id} />
+          <ProgrammesOf athleteId={person.id} />
           <RangeWheel athlete={person} />
           <RangeAndStrength athleteId={person.id} />
           <LeftRight athlete={person} readings={readings.data ?? []} />

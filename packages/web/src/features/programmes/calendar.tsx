@@ -36,14 +36,14 @@ export function Calendar({ view }: { view: ProgrammeView }) {
   return (
     <DndContext sensors={sensors} onDragEnd={onDragEnd}>
       <div role="group" aria-label="Calendar" className="overflow-x-auto">
-        <div className="grid min-w-[44rem] grid-cols-[6.25rem_repeat(7,minmax(0,1fr))_4.5rem] border-b border-line">
+        <div className="grid grid-cols-[3.7rem_repeat(7,minmax(0,1fr))] sm:min-w-[44rem] sm:grid-cols-[6.25rem_repeat(7,minmax(0,1fr))_4.5rem] border-b border-line">
           <span className="border-b-2 border-ink" />
           {WEEKDAY_NAMES.map((name) => (
             <span key={name} className="border-b-2 border-ink px-1 text-small text-ink-soft">
               {name}
             </span>
           ))}
-          <span className="border-b-2 border-ink text-center text-small text-ink-soft">pot</span>
+          <span className="border-b-2 border-ink text-center text-small text-ink-soft max-sm:hidden">pot</span>
           {view.weeks.map((week) => (
             <Fragment key={week.monday}>
               <WeekHead
@@ -60,7 +60,7 @@ export function Calendar({ view }: { view: ProgrammeView }) {
                   findingOf={findingOf}
                 />
               ))}
-              <span className="grid place-items-center border-t border-line">
+              <span className="grid place-items-center border-t border-line max-sm:hidden">
                 <WeekPot week={week} mostS={mostS} />
               </span>
             </Fragment>
@@ -126,7 +126,7 @@ function Day({ view, week, day, findingOf }: DayProps) {
         event={event}
       />
       {event !== null && <p className="mb-0.5 bg-ink px-1 text-fine leading-tight font-semibold text-white">{event}</p>}
-      <div className="grid gap-0.5">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-0.5">
         {week.sessions
           .filter((session) => session.day === day)
           .map((session) => (
@@ -160,7 +160,7 @@ function DayHead({ day, isFirst, isToday, isOutside, away, event }: HeadProps) {
       disabled={isOutside}
       aria-pressed={isChosen}
       aria-label={`${about}: choose this day`}
-      className={`mb-0.5 flex w-full items-baseline gap-1 px-0.5 text-left text-fine figures disabled:text-line ${isChosen ? 'bg-ink text-white' : 'text-ink-soft hover:bg-ground'} ${isToday ? 'font-bold underline decoration-2 underline-offset-2' : ''}`}
+      className={`flex min-h-6 w-full items-center gap-1 px-0.5 text-left text-fine figures disabled:text-line ${isChosen ? 'bg-ink text-white' : 'text-ink-soft hover:bg-ground'} ${isToday ? 'font-bold underline decoration-2 underline-offset-2' : ''}`}
       onClick={() => choose({ kind: 'day', day })}
     >
       {date}

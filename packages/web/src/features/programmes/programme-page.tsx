@@ -3,6 +3,7 @@ import { dayWords, editProgramme, lastDayOf, type Programme, type ProgrammeQuest
 import { Redo2, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
+import { useStore } from 'zustand';
 import { useProgramme } from '../../api/programme-queries.js';
 import { useAthlete } from '../../api/queries.js';
 import { SaveNotice } from '../../domain/save-notice.js';
@@ -58,7 +59,7 @@ function Bench({ document, athlete, notice }: BenchProps) {
   useTitle(title);
   return (
     <div className="mx-auto w-full max-w-[90rem] px-4 py-6">
-      <header className="relative mb-4 flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+      <header className="relative mb-4 flex items-end justify-between gap-x-6 gap-y-2 max-sm:flex-col max-sm:items-stretch">
         <div className="min-w-0 flex-1">
           <h1 className="sr-only">{title}</h1>
           <input
@@ -78,12 +79,7 @@ function Bench({ document, athlete, notice }: BenchProps) {
         </div>
         <div className="flex items-center gap-2">
           {notice}
-          <IconButton label="Undo" onClick={() => undoProgramme()}>
-            <Undo2 aria-hidden className="size-4" />
-          </IconButton>
-          <IconButton label="Redo" onClick={() => redoProgramme()}>
-            <Redo2 aria-hidden className="size-4" />
-          </IconButton>
+          <Steps />
         </div>
       </header>
       {question ? (
@@ -92,6 +88,21 @@ function Bench({ document, athlete, notice }: BenchProps) {
         <Loading what="what was done" />
       )}
     </div>
+  );
+}
+
+function Steps() {
+  const canUndo = useStore(useProgrammeEditor.temporal, ({ pastStates }) => pastStates.length > 0);
+  const canRedo = useStore(useProgrammeEditor.temporal, ({ futureStates }) => futureStates.length > 0);
+  return (
+    <>
+      <IconButton name="Undo" disabled={!canUndo} onClick={() => undoProgramme()}>
+        <Undo2 size={18} />
+      </IconButton>
+      <IconButton name="Redo" disabled={!canRedo} onClick={() => redoProgramme()}>
+        <Redo2 size={18} />
+      </IconButton>
+    </>
   );
 }
 

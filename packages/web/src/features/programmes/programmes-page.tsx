@@ -56,11 +56,11 @@ function Rows({ programmes, today }: { programmes: readonly ProgrammeListItem[];
       {programmes.map((programme) => (
         <li key={programme.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line py-2.5">
           <div className="min-w-56 flex-1">
-            <Link to={`/programmes/${programme.id}`} className="font-semibold hover:underline">
+            <Link to={`/programmes/${programme.id}`} className="inline-block min-h-6 font-semibold hover:underline">
               {programme.title}
             </Link>
             <div className="text-small text-ink-soft">
-              <Link to={`/people/${programme.athleteId}`} className="hover:underline">
+              <Link to={`/people/${programme.athleteId}`} className="inline-block min-h-6 hover:underline">
                 {programme.athleteName}
               </Link>
             </div>

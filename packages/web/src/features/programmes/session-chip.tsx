@@ -48,12 +48,12 @@ export function SessionChip({ session, finding }: Props) {
       aria-pressed={isChosen}
       aria-label={`${title}, ${dayWords(day)}, ${STATE_WORDS[state]}${finding ? `: ${finding.title}` : ''}`}
       style={{ ...place, ...(edge && { borderLeftColor: edge }) }}
-      className={`flex w-full items-start gap-1 border border-l-[6px] px-1 py-0.5 text-left text-fine leading-tight ${STATE_LOOKS[state]} ${worry} ${isChosen ? 'border-ink bg-ink text-white' : 'border-line bg-white'} ${isDragging ? 'relative z-20 shadow-lg' : ''}`}
+      className={`flex w-full items-start gap-1 border border-l-[6px] px-1 py-0.5 text-left text-fine max-sm:min-h-9 max-sm:flex-wrap max-sm:px-0.5 leading-tight ${STATE_LOOKS[state]} ${worry} ${isChosen ? 'border-ink bg-ink text-white' : 'border-line bg-white'} ${isDragging ? 'relative z-20 shadow-lg' : ''}`}
       onClick={() => choose({ kind: 'session', id })}
       {...listeners}
     >
       <span className="min-w-0 flex-1">
-        <span className={`line-clamp-2 ${state === 'missed' ? 'line-through' : ''}`}>{title}</span>
+        <span className={`line-clamp-2 max-sm:hidden ${state === 'missed' ? 'line-through' : ''}`}>{title}</span>
         <span className={`figures ${isChosen ? '' : 'text-ink-soft'}`}>{load && minutesText(load.durationMs)}</span>
       </span>
       <StateMark state={state} />

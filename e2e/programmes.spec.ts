@@ -1,0 +1,132 @@
+import type { StoredProgramme } from '@clay-pot/contracts';
+import { addDays, mondayOf } from '@clay-pot/core';
+import type { Page } from '@playwright/test';
+import { expect, type House, idIn, saved, someoneNew, tabTo, test, todayAtTheHall } from './house.js';
+
+const calendar = (page: Page) => page.getByRole('group', { name: 'Calendar' });
+const stored = async (page: Page, house: House) => (await house.read<StoredProgramme>(page, `/programmes/${idIn(page)}`)).document; // prettier-ignore
+/** The next Monday: where a new programme begins. */
+const nextMonday = () => {
+  const today = todayAtTheHall();
+  return mondayOf(today) === today ? today : addDays(mondayOf(today), 7);
+};
+
+async function made(page: Page, house: House, name: string): Promise<void> {
+  const id = await someoneNew(page, house, name);
+  await page.goto(`/programmes/new?athlete=${id}`);
+  await page.getByLabel('Sessions for the goal, a week').fill('2');
+  await page.getByLabel('They go by').selectOption({ label: 'Loading the palms' });
+  await page.getByLabel('Easy days go by').selectOption({ label: 'Free motion between assignments' });
+  await page.getByRole('button', { name: 'Make the programme' }).click();
+  await expect(calendar(page)).toBeVisible();
+}
+
+test('from a goal and an event to weeks: composed, moved by dragging, and kept', async ({ coach: page, house }) => {
+  const athleteId = await someoneNew(page, house, 'Merryn Oke');
+  await page.goto('/programmes');
+  await page.getByRole('link', { name: 'New programme' }).click();
+  await page.getByLabel('For', { exact: true }).selectOption({ label: 'Merryn Oke' });
+  await page.getByLabel('Method', { exact: true }).selectOption({ label: 'Grip and iron' });
+  await page.getByLabel('Goal', { exact: true }).selectOption({ label: 'Grip that lasts' });
+  await page.getByLabel('Minutes of each').fill('12');
+  const event = addDays(nextMonday(), 7 * 5 + 5);
+  await page.getByLabel('Toward an event on').fill('2020-01-01');
+  await expect(page.getByText(/Event lies in the past/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Make the programme' })).toBeDisabled();
+  await page.getByLabel('Toward an event on').fill(event);
+  await page.getByLabel('Which is').fill('Boat race');
+  await page.getByRole('button', { name: 'Make the programme' }).click();
+  await expect(calendar(page)).toBeVisible({ timeout: 60_000 });
+  await expect(calendar(page).getByText('Boat race')).toBeVisible();
+  const before = await stored(page, house);
+  expect(before.weeks.map(({ kind }) => kind)).toEqual(['build', 'build', 'build', 'easier', 'build', 'taper']);
+  expect((await house.read<StoredProgramme>(page, `/programmes/${idIn(page)}`)).athleteId).toBe(athleteId);
+
+  // A session is dragged onto the day before the second one.
+  const [first, second] = before.sessions;
+  const to = addDays(second!.day, -1);
+  const chip = page.locator(`[data-session="${first!.id}"]`);
+  const target = page.locator(`[data-day="${to}"]`);
+  await chip.scrollIntoViewIfNeeded();
+  const [from, there] = [await chip.boundingBox(), await target.boundingBox()];
+  await page.mouse.move(from!.x + 30, from!.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(there!.x + 20, there!.y + 20, { steps: 8 });
+  await page.mouse.up();
+  await saved(page);
+  expect((await stored(page, house)).sessions.find(({ id }) => id === first!.id)!.day).toBe(to);
+  await page.reload();
+  await expect(page.locator(`[data-session="${first!.id}"]`)).toHaveAccessibleName(/Load day, Merryn Oke/);
+});
+
+test('what if a week is missed, or a day more every week: tried, told, done, and taken back', async ({
+  coach: page,
+  house,
+}) => {
+  await made(page, house, 'Tegen Roe');
+  const before = await stored(page, house);
+  await page.getByRole('button', { name: /^Week 2/ }).click();
+  await page.getByRole('button', { name: 'What if it is missed?' }).click();
+  await expect(page.getByText('What if week 2 is missed?')).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the plan' }).click();
+  expect((await stored(page, house)).sessions).toEqual(before.sessions);
+  const sunday = addDays(mondayOf(before.fromDay), 6);
+  await page.locator(`[data-day="${sunday}"]`).click();
+  await page.getByRole('button', { name: 'Loading the palms' }).last().click();
+  await page.getByRole('button', { name: 'Do it' }).click();
+  await saved(page);
+  expect((await stored(page, house)).sessions.length).toBe(before.sessions.length + before.weeks.length);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await saved(page);
+  expect((await stored(page, house)).sessions).toEqual(before.sessions);
+});
+
+test('by keys alone: over the calendar, a session moved, left out and brought back; a rest is kept free', async ({
+  coach: page,
+  house,
+}) => {
+  await made(page, house, 'Lowena Pask');
+  const before = await stored(page, house);
+  const [first] = before.sessions;
+  const chip = page.locator(`[data-session="${first!.id}"]`);
+  await tabTo(page, 'button', /^Loading the palms, /);
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Alt+ArrowRight');
+  await saved(page);
+  await expect.poll(async () => (await stored(page, house)).sessions.find(({ id }) => id === first!.id)!.day).toBe(addDays(first!.day, 1)); // prettier-ignore
+  await expect(chip).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await expect(chip).not.toBeFocused();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Delete');
+  await expect(page.locator(`[data-session="${first!.id}"]`)).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(chip).toBeVisible();
+  await page.locator(`[data-day="${addDays(first!.day, 1)}"]`).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Ill or hurt' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/lies on a day of “ill or hurt”/).first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('f');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  expect((await stored(page, house)).sessions.find(({ id }) => id === first!.id)?.day).not.toBe(addDays(first!.day, 1));
+});
+
+test('two coaches edit one programme: the second is told what differs and may keep either', async ({
+  coach: page,
+  house,
+  context,
+}) => {
+  await made(page, house, 'Jago Venn');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(calendar(other)).toBeVisible();
+  await other.getByRole('textbox', { name: 'Title' }).fill('Theirs');
+  await saved(other);
+  await page.getByRole('textbox', { name: 'Title' }).fill('Mine');
+  await expect(page.getByRole('alert')).toContainText('Title: “Theirs” becomes “Mine”');
+  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue('Theirs');
+});

@@ -1,0 +1,48 @@
+import { addDays, daysBetween, EASY_PLAN, inDayOrder, LOADING_PLAN, mondayOf, type PlannedDay, type Programme, weekdayOf, weeksOf, weeksUntil } from '@clay-pot/core'; // prettier-ignore
+
+/** What a programme of the demo is made from. */
+export interface ProgrammeToTell {
+  readonly goalId: string;
+  readonly loadingId: string;
+  readonly easyId: string;
+  /** ISO weekdays of what was given. */
+  readonly weekdays: readonly number[];
+  readonly today: string;
+}
+
+const [WEEKS_SO_FAR, WEEKS_TO_THE_SHOW] = [4, 7];
+const SATURDAY = 5;
+/** What loads ends so many days before the show. */
+const CLEAR_DAYS = 3;
+
+/** Toward the lantern show: four weeks behind, eight to go; what was given is what loads; from now on the days after it are easy. */
+export function towardTheShow({ goalId, loadingId, easyId, weekdays, today }: ProgrammeToTell): Programme {
+  const fromDay = addDays(mondayOf(today), -7 * WEEKS_SO_FAR);
+  const event = { day: addDays(mondayOf(today), 7 * WEEKS_TO_THE_SHOW + SATURDAY), name: 'Lantern show' };
+  const easyDays = weekdays.map((weekday) => (weekday % 7) + 1).filter((weekday) => !weekdays.includes(weekday));
+  const sessions: Omit<PlannedDay, 'id'>[] = [];
+  for (let day = fromDay; day < event.day; day = addDays(day, 1)) {
+    const isClear = daysBetween(day, event.day) <= CLEAR_DAYS;
+    if (weekdays.includes(weekdayOf(day)) && !isClear) sessions.push({ day, planId: LOADING_PLAN });
+    if (easyDays.includes(weekdayOf(day)) && day > today) sessions.push({ day, planId: EASY_PLAN });
+  }
+  const weeks = weeksUntil(fromDay, event.day);
+  return {
+    title: 'Toward the lantern show',
+    goalId,
+    fromDay,
+    weeks: weeksOf({ weeks, easierEvery: 4, event, fromDay, weekdays, loadingDays: weekdays.length, loadingMin: 20, easyMin: 10 }), // prettier-ignore
+    event,
+    plans: [
+      { id: LOADING_PLAN, sequenceId: loadingId },
+      { id: EASY_PLAN, sequenceId: easyId },
+    ],
+    sessions: inDayOrder(sessions).map((session, index) => ({ id: `s${index + 1}`, ...session })),
+  };
+}
+
+/** Who of the hall has a programme, and what for. */
+export const DEMO_GOALS: Readonly<Record<string, string>> = {
+  'Olu Fairweather': 'handstand-load',
+  'Callum Reyes-Whitlock': 'handstand-load',
+};
