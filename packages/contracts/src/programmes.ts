@@ -134,3 +134,11 @@ function answerOf({ weeks, findings }: ProgrammeView): EvaluateAnswer {
     findings: [...findings],
   };
 }
+
+/** The private address of an athlete’s calendar. */
+export interface CalendarLink {
+  /** Null where there is none. */
+  madeAt: string | null;
+  /** Told once, when it is made: only its hash is kept. */
+  path: string | null;
+}

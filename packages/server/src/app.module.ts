@@ -4,6 +4,7 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { AccountsModule } from './accounts/accounts.module.js';
 import { AssignmentsModule } from './assignments/assignments.module.js';
 import { AthletesModule } from './athletes/athletes.module.js';
+import { CalendarModule } from './calendar/calendar.module.js';
 import { ClassModule } from './class/class.module.js';
 import type { Config } from './config.js';
 import { CONFIG } from './config.token.js';
@@ -57,6 +58,7 @@ export class AppModule {
         MechanicsModule,
         ComposeModule,
         ProgrammesModule,
+        CalendarModule,
         EffortModule,
         HealthModule,
         SchemasModule,

@@ -3,7 +3,7 @@ import type { Fault } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
-import { day, idOf, kind, kinds, list, type Of, oneOf, optional, orNull, record, text, within } from '../vocabulary/schema.js'; // prettier-ignore
+import { day, idOf, kind, kinds, list, type Of, oneOf, optional, orNull, record, text, timeOfDay, within } from '../vocabulary/schema.js'; // prettier-ignore
 import { BLOCK_LIMITS } from './block-limits.js';
 import { DOSE } from './dose.js';
 import { BLOCK, SEQUENCE_LIMITS } from './sequence.js';
@@ -63,6 +63,8 @@ const PLAN = record(
         { what: 'steps and how often' },
       ),
     ),
+    /** When its sessions begin, where the studio is; on the day, whenever it suits, where nobody said. */
+    beginsAt: optional(timeOfDay('Begins at')),
   },
   { what: 'a plan: an id and a sequence' },
 );

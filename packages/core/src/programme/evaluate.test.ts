@@ -4,7 +4,7 @@ import { checkProgramme, type Programme, weekIndexOf } from '../model/programme.
 import { METHODS } from '../library/methods.js';
 import type { MuscleGroup } from '../vocabulary/muscles.js';
 import { editProgramme } from './edits.js';
-import { noonOf } from './evaluate.js';
+import { noonOf } from './seen.js';
 import { day, evaluated, MONDAY, on, programmeOf, saidBy } from './programme.fixture.js';
 import { PROGRAMME_RULES } from './rules/index.js';
 

@@ -1,6 +1,6 @@
 import type { Severity } from '../rules/checks/finding.js';
 import type { ProgrammeEdit } from './edits.js';
-import type { ProgrammeView } from './evaluate.js';
+import type { SeenProgramme } from './seen.js';
 
 /** A change that answers a finding, named by what it does. */
 export interface ProgrammeFix {
@@ -25,7 +25,7 @@ export interface ProgrammeRule {
   readonly severity: Severity;
   readonly why: string;
   readonly source: string;
-  readonly find: (view: Omit<ProgrammeView, 'findings'>) => readonly ProgrammeObservation[];
+  readonly find: (view: SeenProgramme) => readonly ProgrammeObservation[];
 }
 
 /** An observation with the rule it comes from. */

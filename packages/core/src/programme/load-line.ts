@@ -1,7 +1,8 @@
 import { RATIO_BAND, weightedMean } from '../effort/past.js';
 import { addDays } from '../vocabulary/days.js';
 import type { MuscleGroup } from '../vocabulary/muscles.js';
-import { dosesBetween, lastDayOf, type ProgrammeView } from './evaluate.js';
+import type { ProgrammeView } from './evaluate.js';
+import { dosesBetween, lastDayOf } from './seen.js';
 
 /** How a group’s load stands on a day of a programme, in holds to failure a day. */
 export interface LoadPoint {

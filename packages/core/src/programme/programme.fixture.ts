@@ -4,7 +4,8 @@ import type { Sequence } from '../model/sequence.js';
 import { GOOD, type Line, person, write } from '../rules/checks/sessions.fixture.js';
 import { addDays } from '../vocabulary/days.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
-import { evaluateProgramme, type ProgrammeQuestion, type ProgrammeView } from './evaluate.js';
+import { evaluateProgramme, type ProgrammeView } from './evaluate.js';
+import type { ProgrammeQuestion } from './seen.js';
 
 export const MONDAY = mondayOf('2026-06-10');
 export const day = (week: number, weekday: number) => addDays(MONDAY, 7 * week + weekday - 1);

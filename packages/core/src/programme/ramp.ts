@@ -1,6 +1,7 @@
 import type { Programme } from '../model/programme.js';
 import { editProgramme } from './edits.js';
-import { evaluateProgramme, type ProgrammeQuestion } from './evaluate.js';
+import { evaluateProgramme } from './evaluate.js';
+import type { ProgrammeQuestion } from './seen.js';
 import { growth } from './rules/growth.js';
 
 /** A week is made less by so many steps at most before the next is looked at. */

@@ -10,6 +10,7 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-
 const EMAIL = /^[^\s@]+@[^\s@]+\.[^\s@.]+$/;
 FormatRegistry.Set('date', isDay);
 FormatRegistry.Set('date-time', isInstant);
+FormatRegistry.Set('time-of-day', (value) => /^([01]\d|2[0-3]):[0-5]\d$/.test(value));
 FormatRegistry.Set('uuid', (value) => UUID.test(value));
 FormatRegistry.Set('email', (value) => EMAIL.test(value) && isWhole(value));
 FormatRegistry.Set('text', isWhole);
@@ -113,6 +114,7 @@ function numberWanted(schema: TSchema, value: unknown): string {
 
 const FORMATS: Record<string, string> = {
   date: 'a day of the calendar like 2026-05-31',
+  'time-of-day': 'a time of day like 18:30',
   email: 'an e-mail address',
   'date-time': 'an instant in UTC like 2026-05-31T08:30:00.000Z',
 };

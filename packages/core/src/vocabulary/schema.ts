@@ -72,6 +72,9 @@ export function text(maxLength: number, minLength = 0, title?: string) {
 /** A day of the calendar, ISO 8601. */
 export const day = (title?: string) => TextOf({ format: 'date', ...(title !== undefined && { title }) });
 
+/** A time of day where the studio is, hours and minutes. */
+export const timeOfDay = (title?: string) => TextOf({ format: 'time-of-day', ...(title !== undefined && { title }) });
+
 /** An instant in UTC with milliseconds, ISO 8601. */
 export const instant = (title?: string) => TextOf({ format: 'date-time', ...(title !== undefined && { title }) });
 

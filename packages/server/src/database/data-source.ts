@@ -6,6 +6,7 @@ import { IntakeRow } from '../intakes/intake.entity.js';
 import { PictureRow } from '../pictures/picture.entity.js';
 import { MethodRow } from '../methods/method.entity.js';
 import { MovementNameRow } from '../movements/movement-name.entity.js';
+import { CalendarLinkRow } from '../calendar/calendar-link.entity.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { ReadingRow } from '../readings/reading.entity.js';
@@ -25,6 +26,7 @@ import { Pictures1890000000000 } from './migrations/1890000000000-pictures.js';
 import { Moments1910000000000 } from './migrations/1910000000000-moments.js';
 import { Rounds1920000000000 } from './migrations/1920000000000-rounds.js';
 import { OwnNames1930000000000 } from './migrations/1930000000000-own-names.js';
+import { Calendars1950000000000 } from './migrations/1950000000000-calendars.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
 import { Units1870000000000 } from './migrations/1870000000000-units.js';
@@ -46,6 +48,7 @@ export const ENTITIES = [
   MovementRow,
   MovementNameRow,
   ProgrammeRow,
+  CalendarLinkRow,
   MethodRow,
   ReadingRow,
   IntakeRow,
@@ -76,6 +79,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Rounds1920000000000,
       OwnNames1930000000000,
       Programmes1940000000000,
+      Calendars1950000000000,
     ],
     synchronize: false,
     timezone: 'Z',

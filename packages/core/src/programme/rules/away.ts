@@ -1,7 +1,7 @@
 import { AWAY_KINDS } from '../../model/programme.js';
 import { ANYWHERE } from '../../rules/checks/choose.js';
 import { lowered } from '../../vocabulary/text.js';
-import { isAhead } from '../evaluate.js';
+import { isAhead } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
 import { awayOn, movedOrOut } from './free-day.js';
 

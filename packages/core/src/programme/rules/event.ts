@@ -1,6 +1,6 @@
 import { weekIndexOf } from '../../model/programme.js';
 import { daysBetween, dayWords } from '../../vocabulary/days.js';
-import { isAhead } from '../evaluate.js';
+import { isAhead } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
 import { movedOrOut } from './free-day.js';
 

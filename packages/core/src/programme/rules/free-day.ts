@@ -1,19 +1,15 @@
 import { AWAY_KINDS, type Away } from '../../model/programme.js';
 import { addDays } from '../../vocabulary/days.js';
 import { dayWords } from '../../vocabulary/days.js';
-import type { ProgrammeView } from '../evaluate.js';
-import { lastDayOf, type PlannedSession } from '../evaluate.js';
+import { lastDayOf, type PlannedSession, type SeenProgramme } from '../seen.js';
 import type { ProgrammeFix } from '../finding.js';
 
-/** What rules see. */
-export type Seen = Omit<ProgrammeView, 'findings'>;
-
 /** The days away that a day lies in. */
-export const awayOn = ({ programme }: Pick<Seen, 'programme'>, day: string): Away | undefined =>
+export const awayOn = ({ programme }: Pick<SeenProgramme, 'programme'>, day: string): Away | undefined =>
   programme.away?.find(({ fromDay, toDay }) => fromDay <= day && day <= toDay);
 
 /** Whether there is training on a day. */
-export function isTrainingDay(view: Seen, day: string): boolean {
+export function isTrainingDay(view: SeenProgramme, day: string): boolean {
   const away = awayOn(view, day);
   return !away || AWAY_KINDS[away.kind].trains;
 }
@@ -22,7 +18,11 @@ export function isTrainingDay(view: Seen, day: string): boolean {
 const MOST_DAYS = 4;
 
 /** The nearest day that is free for a session: later before earlier, not before today, without other loading work. */
-export function freeDayFor(view: Seen, session: PlannedSession, suits: (day: string) => boolean): string | undefined {
+export function freeDayFor(
+  view: SeenProgramme,
+  session: PlannedSession,
+  suits: (day: string) => boolean,
+): string | undefined {
   const { programme, today, sessions } = view;
   const [first, last] = [programme.fromDay > today ? programme.fromDay : today, lastDayOf(programme)];
   const isFree = (day: string) => !sessions.some((each) => each.day === day && each.id !== session.id && (each.load?.isLoading || each.planId === session.planId)); // prettier-ignore
@@ -35,7 +35,11 @@ export function freeDayFor(view: Seen, session: PlannedSession, suits: (day: str
 }
 
 /** Moves a session to the nearest day that suits, or takes it out where there is none. */
-export function movedOrOut(view: Seen, session: PlannedSession, suits: (day: string) => boolean): ProgrammeFix {
+export function movedOrOut(
+  view: SeenProgramme,
+  session: PlannedSession,
+  suits: (day: string) => boolean,
+): ProgrammeFix {
   const day = freeDayFor(view, session, suits);
   return day === undefined
     ? { label: 'Leave it out', edits: [{ kind: 'remove', sessionId: session.id }] }

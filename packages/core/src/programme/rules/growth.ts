@@ -1,6 +1,6 @@
 import { roomsFor, type WeekDoses, weeklyGrowth, type WeekRoom } from '../../rules/checks/weekly-growth.js';
 import { PROGRAMME_LIMITS } from '../../model/programme.js';
-import { dosesBetween, isAhead, type WeekView } from '../evaluate.js';
+import { dosesBetween, isAhead, type WeekView } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
 import { addDays } from '../../vocabulary/days.js';
 

@@ -3,9 +3,9 @@ import { hardSpacing, hoursSinceHard } from '../../rules/checks/hard-spacing.js'
 import { dayWords, hoursBetween } from '../../vocabulary/days.js';
 import { type MuscleGroup, partsOf } from '../../vocabulary/muscles.js';
 import { capital } from '../../vocabulary/text.js';
-import { isAhead, noonOf, onDay, type PlannedSession } from '../evaluate.js';
+import { isAhead, noonOf, onDay, type PlannedSession, type SeenProgramme } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
-import { movedOrOut, type Seen } from './free-day.js';
+import { movedOrOut } from './free-day.js';
 
 const isHardFor = ({ hard }: Pick<PastLoad, 'hard'>, group: MuscleGroup) =>
   hard.some((key) => partsOf(key).group === group);
@@ -43,7 +43,7 @@ export const spacing: ProgrammeRule = {
 };
 
 /** Hard work that was carried out or is ahead, in order; what was done on a day stands before what is planned on it. */
-function hardCourse({ past, sessions }: Seen): (PastLoad & { readonly session?: PlannedSession })[] {
+function hardCourse({ past, sessions }: SeenProgramme): (PastLoad & { readonly session?: PlannedSession })[] {
   const done = past.map(onDay);
   const ahead = sessions.filter(isAhead).flatMap((session) => (session.load ? [{ ...onDay({ ...session.load, day: session.day }), session }] : [])); // prettier-ignore
   return [...done, ...ahead]

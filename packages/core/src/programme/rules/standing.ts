@@ -1,7 +1,7 @@
 import { barredWords, cautionsOn, forbidsLoading } from '../../rules/cautions.js';
 import { AWAY_DAYS } from '../../rules/needs-a-look.js';
 import { daysBetween, dayWords } from '../../vocabulary/days.js';
-import { isAhead } from '../evaluate.js';
+import { isAhead } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
 
 /** Load that is planned for hands that are not cleared. */

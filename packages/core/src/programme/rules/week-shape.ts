@@ -1,6 +1,6 @@
 import { SESSIONS_A_WEEK, tooOften } from '../../rules/checks/too-often.js';
 import { WEEKDAYS } from '../../vocabulary/days.js';
-import { isAhead, type WeekView } from '../evaluate.js';
+import { isAhead, type WeekView } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
 
 const loadingAhead = ({ sessions }: WeekView) =>

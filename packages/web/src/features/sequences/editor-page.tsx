@@ -40,7 +40,7 @@ export default function EditorPage() {
 function Opening({ id }: { id: string }) {
   const sequence = useSequence(id);
   const away = useConnection((state) => state.away);
-  const [{ kept, atMs }] = useState(() => ({ kept: readCopy(id), atMs: Date.now() }));
+  const [{ kept, atMs }] = useState(() => ({ kept: readCopy<Sequence>(id), atMs: Date.now() }));
   // What is kept on this device goes first: it is newer, or its version tells the server that it is not.
   if (kept) return <Editor stored={{ id, ...kept }} />;
   // A version of some time ago is begun with only where nobody can tell of a newer one.

@@ -1,0 +1,15 @@
+import { Column, Entity } from 'typeorm';
+import { StudioOwned } from '../database/studio-scope.js';
+
+/** The private address of an athlete’s calendar. Only the hash of its secret is kept: who has the address reads the calendar, and nobody reads the address here. */
+@Entity('calendar_links')
+export class CalendarLinkRow extends StudioOwned {
+  @Column('char', { name: 'athlete_id', length: 36 })
+  athleteId: string;
+
+  @Column('char', { name: 'token_hash', length: 64 })
+  tokenHash: string;
+
+  @Column('datetime', { name: 'made_at', precision: 3 })
+  madeAt: Date;
+}

@@ -1,0 +1,88 @@
+import type { CalendarLink } from '@clay-pot/contracts';
+import { calendarEntries, type Programme } from '@clay-pot/core';
+import { Injectable } from '@nestjs/common';
+import { randomBytes } from 'node:crypto';
+import { DataSource, In, IsNull } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { StudioRow } from '../accounts/entities.js';
+import { hashToken } from '../accounts/sign-in.service.js';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { Clock } from '../http/clock.js';
+import { notFound } from '../http/problem.js';
+import { LibraryService } from '../library/library.service.js';
+import { ProgrammeRow } from '../programmes/programme.entity.js';
+import { SequenceRow } from '../sequences/sequence.entity.js';
+import { CalendarLinkRow } from './calendar-link.entity.js';
+import { icsOf } from './ics.js';
+
+/** As long as a session’s secret: nobody finds it by trying. */
+const TOKEN_BYTES = 24;
+
+/** Programmes for calendars outside, and the private addresses that they follow. */
+@Injectable()
+export class CalendarService {
+  constructor(
+    private readonly source: DataSource,
+    private readonly library: LibraryService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** One programme as a file. @throws 404 */
+  async ofProgramme(scope: StudioScope, id: string): Promise<string> {
+    const { title, document } = await scope.of(ProgrammeRow).get(id, 'programme');
+    return this.written(scope, title, [[id, document]]);
+  }
+
+  /** Whether somebody’s calendar has an address, and since when; the address itself is told once, when it is made. */
+  async link(scope: StudioScope, athleteId: string): Promise<CalendarLink> {
+    await scope.of(AthleteRow).get(athleteId, 'athlete');
+    const row = await scope.of(CalendarLinkRow).one({ athleteId });
+    return { madeAt: row?.madeAt.toISOString() ?? null, path: null };
+  }
+
+  /** Gives somebody’s calendar an address; the one before ends. */
+  async makeLink(scope: StudioScope, athleteId: string): Promise<CalendarLink> {
+    await scope.of(AthleteRow).get(athleteId, 'athlete');
+    const token = randomBytes(TOKEN_BYTES).toString('base64url');
+    const madeAt = this.clock.now();
+    await scope.transaction(async (within) => {
+      await within.of(CalendarLinkRow).remove({ athleteId });
+      await within.of(CalendarLinkRow).insert({ id: uuid(), athleteId, tokenHash: hashToken(token), madeAt }, 'calendar'); // prettier-ignore
+    });
+    return { madeAt: madeAt.toISOString(), path: `/api/calendars/${token}.ics` };
+  }
+
+  /** Whoever follows the address finds nothing any more. */
+  async endLink(scope: StudioScope, athleteId: string): Promise<void> {
+    await scope.of(AthleteRow).get(athleteId, 'athlete');
+    await scope.of(CalendarLinkRow).remove({ athleteId });
+  }
+
+  /** What stands behind a private address: every programme of that person that is not over. @throws 404 for an address that never was or that ended */
+  async behind(token: string): Promise<string> {
+    const link = await this.source.getRepository(CalendarLinkRow).findOneBy({ tokenHash: hashToken(token) });
+    const studio = link && (await this.source.getRepository(StudioRow).findOneBy({ id: link.studioId }));
+    if (!link || !studio) throw notFound('calendar');
+    const scope = new StudioScope(studio.id, studio.timeZone, this.source.manager);
+    const rows = await scope.of(ProgrammeRow).find({ where: { athleteId: link.athleteId, removedAt: IsNull() } });
+    return this.written(scope, studio.name, rows.map(({ id, document }) => [id, document])); // prettier-ignore
+  }
+
+  private async written(scope: StudioScope, name: string, programmes: [string, Programme][]): Promise<string> {
+    const ids = programmes.flatMap(([, { plans }]) => plans.map(({ sequenceId }) => sequenceId));
+    const known = await this.library.of(scope);
+    const rows =
+      ids.length > 0 ? await scope.of(SequenceRow).find({ where: { id: In(ids), removedAt: IsNull() } }) : [];
+    const entries = programmes.flatMap(([id, programme]) => {
+      const sequences = new Map(
+        programme.plans.flatMap((plan) => {
+          const row = rows.find((each) => each.id === plan.sequenceId);
+          return row ? [[plan.id, row.document] as const] : [];
+        }),
+      );
+      return calendarEntries(id, programme, sequences, known.movement);
+    });
+    return icsOf(name, scope.timeZone, entries, this.clock.now());
+  }
+}
