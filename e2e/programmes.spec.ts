@@ -130,3 +130,32 @@ test('two coaches edit one programme: the second is told what differs and may ke
   await page.getByRole('button', { name: 'Take theirs' }).click();
   await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue('Theirs');
 });
+
+test('goes out as a calendar at a private address, and as a file that comes in for somebody else', async ({
+  coach: page,
+  house,
+}) => {
+  await made(page, house, 'Kensa Moyle');
+  await page.getByLabel('Loading the palms begins at').fill('18:30');
+  await saved(page);
+  await page.getByRole('button', { name: 'Make a private address' }).click();
+  const address = await page.getByLabel('Private address').inputValue();
+  const followed = await page.request.get(address);
+  expect(followed.headers()['content-type']).toContain('text/calendar');
+  expect(await followed.text()).toMatch(/DTSTART;TZID=Europe\/Amsterdam:\d{8}T183000/);
+  await page.getByRole('button', { name: 'End it' }).click();
+  await expect(page.getByLabel('Private address')).toHaveCount(0);
+  expect((await page.request.get(address)).status()).toBe(404);
+
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: /as a file to import elsewhere/ }).click();
+  const path = await (await download).path();
+  const before = await stored(page, house);
+  const id = await someoneNew(page, house, 'Hedra Moyle');
+  await page.goto(`/programmes/new?athlete=${id}`);
+  await page.getByLabel('Programme file').setInputFiles({ name: 'weeks.json', mimeType: 'application/json', buffer: Buffer.from('{"format": "clay-pot/programme"') }); // prettier-ignore
+  await expect(page.getByRole('alert')).toContainText('not valid JSON');
+  await page.getByLabel('Programme file').setInputFiles(path);
+  await expect(calendar(page)).toBeVisible();
+  expect((await stored(page, house)).sessions).toEqual(before.sessions);
+});

@@ -28,10 +28,24 @@ import {
 import { shippedMovement } from '@clay-pot/core/library';
 import { WHOM_INPUT } from './mechanics.js';
 
+/** Characters of a file: eight sequences of the longest, and four hundred sessions. */
+const PROGRAMME_FILE_LENGTH = 900_000;
+
 /** A programme as it is sent: whose, and the document. */
 export const PROGRAMME_INPUT = record({ athleteId: idOf('an athlete'), document: PROGRAMME });
 /** A programme as it is sent: whose, and the document. */
 export type ProgrammeInput = Of<typeof PROGRAMME_INPUT>;
+
+/** The text of a programme file, and for whom. */
+export const PROGRAMME_FILE_INPUT = record({
+  /** Id for the new programme, made by the sender. */
+  id: idOf('a new programme'),
+  athleteId: idOf('an athlete'),
+  /** The whole text of the file. */
+  text: text(PROGRAMME_FILE_LENGTH, 1),
+});
+/** The text of a programme file, and for whom. */
+export type ProgrammeFileInput = Of<typeof PROGRAMME_FILE_INPUT>;
 
 /** A programme as it is kept. */
 export interface StoredProgramme {

@@ -135,3 +135,33 @@ test('what a programme has on a day is due on Today, once, and done when it was 
   await browser.ask('PUT', `/sessions/${sessionId}/end`, { endedAt: `${TODAY}T08:20:00.000Z`, ending: 'completed', note: '' }); // prettier-ignore
   expect(await due()).toMatchObject([{ state: 'done' }]);
 });
+
+test('goes out as a file and comes in for somebody else, with sequences of its own; a broken file stores nothing', async () => {
+  const from = await house.coach('files-from');
+  const pair = await furnish(from);
+  const id = uuid();
+  const document = programme({ plans: [{ id: 'a', sequenceId: pair.sequenceId, beginsAt: '07:00' }] });
+  await from.ask('PUT', `/programmes/${id}`, { athleteId: pair.athleteId, document });
+  const file = await from.ask<object>('GET', `/programmes/${id}/export`);
+  expect(file.headers['content-disposition']).toBe('attachment; filename="toward-the-show.claypot.json"');
+  expect(file.body).toMatchObject({ format: 'clay-pot/programme', version: 1, sequences: [{ planId: 'a' }] });
+
+  const to = await house.coach('files-to');
+  const { athleteId: whose } = await furnish(to);
+  const text = JSON.stringify(file.body, null, 2);
+  const newId = uuid();
+  const { status, body } = await to.ask<StoredProgramme>('POST', '/programmes/import', {
+    id: newId,
+    athleteId: whose,
+    text,
+  });
+  expect(status).toBe(201);
+  expect(body.document.sessions).toEqual(document.sessions);
+  expect(body.document.plans[0]!.sequenceId).not.toBe(pair.sequenceId);
+  const titles = async () => (await to.ask<{ title: string }[]>('GET', '/sequences')).body.map(({ title }) => title);
+  expect((await titles()).filter((title) => title === SEQUENCE.title)).toHaveLength(2);
+  const broken = await to.ask('POST', '/programmes/import', { id: uuid(), athleteId: whose, text: text.replace('2026-05-05', '2027-05-05') }); // prettier-ignore
+  expect(broken.status).toBe(422);
+  expect(broken.body).toMatchObject({ errors: [{ pointer: '/sessions/0/day', line: expect.any(Number) }] });
+  expect((await titles()).filter((title) => title === SEQUENCE.title)).toHaveLength(2);
+});

@@ -1,5 +1,7 @@
 export * from './device-file.js';
+export { FileError, type FileFault } from './json-file.js';
 export * from './nesting.js';
+export * from './programme-file.js';
 export * from './published-schema.js';
 export * from './readings-file.js';
 export * from './sequence-file.js';

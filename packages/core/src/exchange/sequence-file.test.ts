@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { decodeSequence, encodeSequence, FileError, type FileFault } from './sequence-file.js';
+import { FileError, type FileFault } from './json-file.js';
+import { decodeSequence, encodeSequence } from './sequence-file.js';
 import { LIBRARY, shippedMovement } from '../library/index.js';
 import { type Sequence, USUAL_PACING } from '../model/sequence.js';
 

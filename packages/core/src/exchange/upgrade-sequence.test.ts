@@ -5,7 +5,8 @@ import { shippedMovement } from '../library/index.js';
 import { parseDose } from '../model/dose-shorthand.js';
 import { type Sequence, USUAL_PACING } from '../model/sequence.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
-import { decodeSequence, encodeSequence, FileError } from './sequence-file.js';
+import { FileError } from './json-file.js';
+import { decodeSequence, encodeSequence } from './sequence-file.js';
 import { READABLE_VERSIONS, SEQUENCE_FORMAT_VERSION } from './sequence-schema.js';
 import { asStoredSequence, readStoredSequence } from './upgrade-sequence.js';
 

@@ -2,7 +2,9 @@ import {
   EVALUATE_QUESTION,
   type EvaluateAnswer,
   type EvaluateQuestion,
+  PROGRAMME_FILE_INPUT,
   PROGRAMME_INPUT,
+  type ProgrammeFileInput,
   type ProgrammeInput,
   type ProgrammeListItem,
   type StoredProgramme,
@@ -16,6 +18,8 @@ import { IdPipe } from '../http/id.pipe.js';
 import { Input } from '../http/input.js';
 import { EvaluateService } from './evaluate.service.js';
 import { EVALUATE_ANSWERED, EVALUATE_EXAMPLE } from './examples.js';
+import { sendFile } from '../http/file-name.js';
+import { ProgrammeFilesService } from './programme-files.service.js';
 import { ProgrammesService } from './programmes.service.js';
 
 const EXAMPLES = { two: { summary: 'Two weeks for somebody without a record', value: EVALUATE_EXAMPLE } };
@@ -25,6 +29,7 @@ const EXAMPLES = { two: { summary: 'Two weeks for somebody without a record', va
 export class ProgrammesController {
   constructor(
     private readonly programmes: ProgrammesService,
+    private readonly files: ProgrammeFilesService,
     private readonly evaluation: EvaluateService,
   ) {}
 
@@ -63,6 +68,28 @@ export class ProgrammesController {
   @HttpCode(200)
   restore(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredProgramme> {
     return this.programmes.setRemoved(scope, id, false);
+  }
+
+  @Get(':id/export')
+  async export(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Res() reply: FastifyReply,
+  ): Promise<void> {
+    const { fileName, text } = await this.files.exported(scope, id);
+    await sendFile(reply, fileName, text);
+  }
+
+  @Post('import')
+  @ApiOperation({
+    summary: 'Stores the programme of a file for an athlete, its sequences as new ones; or nothing at all.',
+  })
+  async import(
+    @Studio() scope: StudioScope,
+    @Input('ProgrammeFileInput', PROGRAMME_FILE_INPUT) body: ProgrammeFileInput,
+    @Res({ passthrough: true }) reply: FastifyReply,
+  ): Promise<StoredProgramme> {
+    return tagged(reply, await this.files.imported(scope, body));
   }
 
   @Post('evaluate')

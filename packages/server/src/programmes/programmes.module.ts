@@ -1,14 +1,17 @@
 import { Module } from '@nestjs/common';
 import { EffortModule } from '../effort/effort.module.js';
 import { WorkModule } from '../work/work.module.js';
+import { LibraryModule } from '../library/library.module.js';
+import { SequencesModule } from '../sequences/sequences.module.js';
+import { ProgrammeFilesService } from './programme-files.service.js';
 import { EvaluateService } from './evaluate.service.js';
 import { ProgrammesController } from './programmes.controller.js';
 import { ProgrammesService } from './programmes.service.js';
 
 /** Sequences over weeks. */
 @Module({
-  imports: [EffortModule, WorkModule],
+  imports: [EffortModule, LibraryModule, SequencesModule, WorkModule],
   controllers: [ProgrammesController],
-  providers: [ProgrammesService, EvaluateService],
+  providers: [ProgrammesService, ProgrammeFilesService, EvaluateService],
 })
 export class ProgrammesModule {}

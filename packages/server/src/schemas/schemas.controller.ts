@@ -1,8 +1,9 @@
-import { publishedSchema, SEQUENCE_FILE } from '@clay-pot/core/exchange';
+import { PROGRAMME_FILE, publishedSchema, SEQUENCE_FILE } from '@clay-pot/core/exchange';
 import { Controller, Get, Header } from '@nestjs/common';
 import { Public } from '../accounts/signed-in.guard.js';
 
-const SCHEMA = publishedSchema(SEQUENCE_FILE);
+const SEQUENCE = publishedSchema(SEQUENCE_FILE);
+const PROGRAMME = publishedSchema(PROGRAMME_FILE);
 
 /** The published schemas of the open file formats. */
 @Public()
@@ -11,6 +12,12 @@ export class SchemasController {
   @Get('sequence-3.json')
   @Header('content-type', 'application/schema+json; charset=utf-8')
   sequence(): object {
-    return SCHEMA;
+    return SEQUENCE;
+  }
+
+  @Get('programme-1.json')
+  @Header('content-type', 'application/schema+json; charset=utf-8')
+  programme(): object {
+    return PROGRAMME;
   }
 }

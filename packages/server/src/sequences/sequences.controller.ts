@@ -14,6 +14,7 @@ import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { sendFile } from '../http/file-name.js';
 import { Input } from '../http/input.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { TEXT_EXAMPLE } from './examples.js';
@@ -68,10 +69,7 @@ export class SequencesController {
     @Res() reply: FastifyReply,
   ): Promise<void> {
     const { fileName, text } = await this.sequences.exported(scope, id);
-    await reply
-      .header('content-type', 'application/json; charset=utf-8')
-      .header('content-disposition', `attachment; filename="${fileName}"`)
-      .send(text);
+    await sendFile(reply, fileName, text);
   }
 
   @Post('read')

@@ -4,5 +4,10 @@ import { SequencesController } from './sequences.controller.js';
 import { SequencesService } from './sequences.service.js';
 
 /** Sequences of the studio. */
-@Module({ imports: [LibraryModule], controllers: [SequencesController], providers: [SequencesService] })
+@Module({
+  imports: [LibraryModule],
+  controllers: [SequencesController],
+  providers: [SequencesService],
+  exports: [SequencesService],
+})
 export class SequencesModule {}

@@ -16,6 +16,7 @@ import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
 import { etagOf, versionOf } from '../http/etag.js';
+import { fileNameOf } from '../http/file-name.js';
 import { brokenFile, brokenText, conflict, invalid, notFound, staleEdit, versionNeeded } from '../http/problem.js';
 import { LibraryService } from '../library/library.service.js';
 import { storedSequence } from './sequence-sums.js';
@@ -112,11 +113,7 @@ export class SequencesService {
 
   async exported(scope: StudioScope, id: string): Promise<{ fileName: string; text: string }> {
     const { document } = await this.get(scope, id);
-    const slug = document.title
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '');
-    return { fileName: `${slug || 'sequence'}.claypot.json`, text: encodeSequence(document) };
+    return { fileName: fileNameOf(document.title, 'sequence'), text: encodeSequence(document) };
   }
 
   /** Stores the sequence of a file, or nothing: a broken file is answered with lines and fields. */

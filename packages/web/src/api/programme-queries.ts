@@ -1,4 +1,10 @@
-import type { ProgrammeInput, ProgrammeListItem, StoredProgramme, StoredSequence } from '@clay-pot/contracts';
+import type {
+  ProgrammeFileInput,
+  ProgrammeInput,
+  ProgrammeListItem,
+  StoredProgramme,
+  StoredSequence,
+} from '@clay-pot/contracts';
 import type { ProgrammePlan, Sequence } from '@clay-pot/core';
 import { useMutation, useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useCallback } from 'react';
@@ -31,6 +37,13 @@ export const useCreateProgramme = () =>
   useMutation({
     mutationFn: ({ id, ...body }: ProgrammeInput & { id: string }) => putProgramme(id, body),
     onSuccess: () => refresh('programmes', 'today'),
+  });
+
+/** Stores a programme from a file, its sequences as new ones. */
+export const useImportProgramme = () =>
+  useMutation({
+    mutationFn: (body: ProgrammeFileInput) => request<StoredProgramme>('/programmes/import', { method: 'POST', body }),
+    onSuccess: () => refresh('programmes', 'sequences', 'today'),
   });
 
 /** Takes one off the list, or puts it back. */

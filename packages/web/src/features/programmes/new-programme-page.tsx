@@ -1,7 +1,11 @@
-import { useSearchParams } from 'react-router';
+import { useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { useImportProgramme } from '../../api/programme-queries.js';
 import { useAthlete, useAthletes, useIntakes, useLevels, usePast } from '../../api/queries.js';
+import { FileButton, ImportTrouble } from '../../domain/from-file.js';
 import { SelectField } from '../../ui/field.js';
-import { Empty, Loading, Page } from '../../ui/page.js';
+import { Empty, Loading, Page, Part } from '../../ui/page.js';
 import { PlanForm } from './plan-form.js';
 
 /** A programme from a goal, a start and the days that there are. */
@@ -46,5 +50,31 @@ function ForSomebody({ athleteId, whom }: { athleteId: string; whom: React.React
   const past = usePast(athleteId);
   const levels = useLevels(athleteId);
   if (!athlete.data || intakes.isPending || past.isPending || levels.isPending) return <Loading what="the person" />;
-  return <PlanForm athlete={athlete.data} intakes={intakes.data ?? []} whom={whom} />;
+  return (
+    <>
+      <PlanForm athlete={athlete.data} intakes={intakes.data ?? []} whom={whom} />
+      <FromFile athleteId={athleteId} />
+    </>
+  );
+}
+
+/** A programme that came as a file, with its sequences. */
+function FromFile({ athleteId }: { athleteId: string }) {
+  const navigate = useNavigate();
+  const load = useImportProgramme();
+  const [fileName, setFileName] = useState('');
+  async function importFile(chosen: File) {
+    setFileName(chosen.name);
+    const text = await chosen.text();
+    const stored = await load.mutateAsync({ id: uuid(), athleteId, text }).catch(() => null);
+    if (stored) await navigate(`/programmes/${stored.id}`);
+  }
+  return (
+    <Part title="Or from a file" className="mt-8 max-w-3xl">
+      <div className="py-3">
+        {load.error && <ImportTrouble error={load.error} fileName={fileName} dismiss={() => load.reset()} />}
+        <FileButton name="Programme file" disabled={load.isPending} choose={(chosen) => void importFile(chosen)} />
+      </div>
+    </Part>
+  );
 }

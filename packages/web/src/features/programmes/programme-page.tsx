@@ -12,8 +12,10 @@ import { changeProgrammeHead, redoProgramme, undoProgramme, useProgrammeEditor }
 import { IconButton } from '../../ui/button.js';
 import { Empty, Loading, Part, Trouble, useTitle } from '../../ui/page.js';
 import { Calendar } from './calendar.js';
+import { CalendarAddress } from './calendar-address.js';
 import { DayPanel } from './day-panel.js';
 import { FindingsList } from './findings-list.js';
+import { PlansPanel } from './plans-panel.js';
 import { SessionPanel } from './session-panel.js';
 import { useCalendarCommands } from './use-calendar-commands.js';
 import { useProgrammeAutosave } from './use-programme-autosave.js';
@@ -44,16 +46,19 @@ function Opened({ stored, athlete }: { stored: StoredProgramme; athlete: Athlete
     [],
   );
   if (!document) return <Loading what="the programme" />;
-  return <Bench document={document} athlete={athlete} notice={<SaveNotice state={state} settle={settle} />} />;
+  return (
+    <Bench id={stored.id} document={document} athlete={athlete} notice={<SaveNotice state={state} settle={settle} />} />
+  );
 }
 
 interface BenchProps {
+  id: string;
   document: Programme;
   athlete: Athlete;
   notice: React.ReactNode;
 }
 
-function Bench({ document, athlete, notice }: BenchProps) {
+function Bench({ id, document, athlete, notice }: BenchProps) {
   const question = useProgrammeQuestion(athlete, document);
   const { title, fromDay, event } = document;
   useTitle(title);
@@ -83,7 +88,7 @@ function Bench({ document, athlete, notice }: BenchProps) {
         </div>
       </header>
       {question ? (
-        <Weeks question={question} document={document} athleteId={athlete.id} />
+        <Weeks question={question} document={document} athleteId={athlete.id} programmeId={id} />
       ) : (
         <Loading what="what was done" />
       )}
@@ -110,9 +115,10 @@ interface WeeksProps {
   question: Omit<ProgrammeQuestion, 'programme'>;
   document: Programme;
   athleteId: string;
+  programmeId: string;
 }
 
-function Weeks({ question, document, athleteId }: WeeksProps) {
+function Weeks({ question, document, athleteId, programmeId }: WeeksProps) {
   const whatIf = useCalendar((calendar) => calendar.whatIf);
   const chosen = useCalendar((calendar) => calendar.chosen);
   const before = useProgrammeView(question, document);
@@ -142,6 +148,8 @@ function Weeks({ question, document, athleteId }: WeeksProps) {
             </Part>
           )}
           <FindingsList findings={view.findings} />
+          <PlansPanel view={view} athleteId={athleteId} />
+          <CalendarAddress programmeId={programmeId} athleteId={athleteId} />
         </div>
       </div>
     </>

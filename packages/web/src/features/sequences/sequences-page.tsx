@@ -1,14 +1,14 @@
 import type { SequenceListItem } from '@clay-pot/contracts';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { fetchSequence, useImportSequence, useRemoveSequence, useSequences } from '../../api/queries.js';
-import { ProblemError } from '../../api/request.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { minutesText, SEQUENCE_LIMITS } from '@clay-pot/core';
 import { dayText } from '../../ui/format.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
+import { FileButton, ImportTrouble } from '../../domain/from-file.js';
 import { useNewSequence } from '../../domain/new-sequence.js';
 
 /** The studio’s sequences. */
@@ -17,7 +17,6 @@ export default function SequencesPage() {
   const navigate = useNavigate();
   const newSequence = useNewSequence();
   const load = useImportSequence();
-  const file = useRef<HTMLInputElement>(null);
   const [fileName, setFileName] = useState('');
   if (sequences.isPending) return <Loading what="sequences" />;
   if (!sequences.data) return <Trouble error={sequences.error} retry={() => void sequences.refetch()} />;
@@ -35,22 +34,7 @@ export default function SequencesPage() {
       actions={
         <>
           <ButtonLink to="/methods">Methods</ButtonLink>
-          <input
-            ref={file}
-            type="file"
-            accept=".json,application/json"
-            aria-label="Sequence file"
-            className="sr-only"
-            tabIndex={-1}
-            onChange={(event) => {
-              const chosen = event.target.files?.[0];
-              event.target.value = '';
-              if (chosen) void importFile(chosen);
-            }}
-          />
-          <Button disabled={load.isPending} onClick={() => file.current?.click()}>
-            Import a file
-          </Button>
+          <FileButton name="Sequence file" disabled={load.isPending} choose={(chosen) => void importFile(chosen)} />
           <ButtonLink to="/compose">Compose</ButtonLink>
           <Button
             kind="primary"
@@ -135,29 +119,5 @@ function SequenceRow({ item }: { item: SequenceListItem }) {
         </Button>
       </td>
     </tr>
-  );
-}
-
-/** Where a file is broken: line, field, and what would be right. */
-function ImportTrouble({ error, fileName, dismiss }: { error: Error; fileName: string; dismiss: () => void }) {
-  const faults = error instanceof ProblemError ? (error.problem.errors ?? []) : [];
-  return (
-    <div role="alert" className="mb-6 border-l-4 border-iron bg-iron-wash px-4 py-3">
-      <p>
-        <b>{fileName}</b>: {error.message}
-      </p>
-      <ul className="mt-2 grid gap-1">
-        {faults.map((fault, index) => (
-          <li key={index} className="figures">
-            {fault.line !== undefined && <b>Line {fault.line}. </b>}
-            {fault.pointer && <code className="font-text">{fault.pointer}: </code>}
-            {fault.message}
-          </li>
-        ))}
-      </ul>
-      <button type="button" className="mt-2 underline underline-offset-2" onClick={dismiss}>
-        Dismiss
-      </button>
-    </div>
   );
 }

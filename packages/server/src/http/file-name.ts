@@ -1,0 +1,17 @@
+import type { FastifyReply } from 'fastify';
+
+/** The name of a file of ours, made from a title. @param otherwise where nothing of the title is left */
+export function fileNameOf(title: string, otherwise: string): string {
+  const slug = title
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
+  return `${slug || otherwise}.claypot.json`;
+}
+
+/** Sends a file of ours to be kept. */
+export const sendFile = (reply: FastifyReply, fileName: string, text: string) =>
+  reply
+    .header('content-type', 'application/json; charset=utf-8')
+    .header('content-disposition', `attachment; filename="${fileName}"`)
+    .send(text);

@@ -1,0 +1,65 @@
+import type { CalendarLink } from '@clay-pot/contracts';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { queryClient } from '../../api/queries.js';
+import { request } from '../../api/request.js';
+import { Button } from '../../ui/button.js';
+import { INPUT } from '../../ui/field.js';
+import { dayText } from '../../ui/format.js';
+import { Part } from '../../ui/page.js';
+
+/** The programme for calendars outside: as a file, or followed at a private address that is told once and can be ended. */
+export function CalendarAddress({ programmeId, athleteId }: { programmeId: string; athleteId: string }) {
+  const path = `/athletes/${athleteId}/calendar`;
+  const key = ['calendars', athleteId];
+  const link = useQuery({ queryKey: key, queryFn: () => request<CalendarLink>(path) }).data;
+  const keep = (now: CalendarLink) => queryClient.setQueryData(key, now);
+  const make = useMutation({ mutationFn: () => request<CalendarLink>(path, { method: 'PUT' }), onSuccess: keep });
+  const end = useMutation({
+    mutationFn: () => request(path, { method: 'DELETE' }),
+    onSuccess: () => keep({ madeAt: null, path: null }),
+  });
+  const address = link?.path ? window.location.origin + link.path : null;
+  const error = make.error ?? end.error;
+  return (
+    <Part title="Out of here">
+      <div className="grid gap-2 py-2 text-small">
+        <a className="underline underline-offset-2" href={`/api/programmes/${programmeId}/calendar.ics`} download>
+          This programme as a calendar file
+        </a>
+        <a className="underline underline-offset-2" href={`/api/programmes/${programmeId}/export`} download>
+          This programme with its sequences, as a file to import elsewhere
+        </a>
+        {address !== null && (
+          <label>
+            Told this once: whoever has it sees the sessions
+            <input
+              readOnly
+              className={INPUT}
+              aria-label="Private address"
+              value={address}
+              onFocus={(event) => event.target.select()}
+            />
+          </label>
+        )}
+        {address === null && link?.madeAt && (
+          <p className="text-ink-soft">Followed at a private address since {dayText(link.madeAt)}.</p>
+        )}
+        <div className="flex flex-wrap gap-1">
+          <Button disabled={make.isPending} onClick={() => make.mutate()}>
+            {link?.madeAt ? 'A new address instead' : 'Make a private address'}
+          </Button>
+          {link?.madeAt && (
+            <Button disabled={end.isPending} onClick={() => end.mutate()}>
+              End it
+            </Button>
+          )}
+        </div>
+        {error && (
+          <p role="alert" className="border-l-4 border-iron bg-iron-wash px-2 py-1">
+            {error.message}
+          </p>
+        )}
+      </div>
+    </Part>
+  );
+}
