@@ -66,6 +66,8 @@ export interface ProgrammeListItem {
   athleteName: string;
   fromDay: string;
   lastDay: string;
+  /** The first session after today; null where none is left. */
+  next: { day: string; sequenceId: string } | null;
   updatedAt: string;
 }
 

@@ -48,7 +48,9 @@ describe('a programme', () => {
       changes: [{ text: 'Title: “Further” becomes “At once”' }],
     });
     const listed = await coach.ask<ProgrammeListItem[]>('GET', `/programmes?athleteId=${athleteId}`);
-    expect(listed.body).toMatchObject([{ id, title: 'Further', fromDay: TODAY, lastDay: '2026-05-17' }]);
+    expect(listed.body).toMatchObject([
+      { id, title: 'Further', fromDay: TODAY, lastDay: '2026-05-17', next: { day: '2026-05-05', sequenceId } },
+    ]);
     await coach.ask('DELETE', `/programmes/${id}`);
     expect((await coach.ask<ProgrammeListItem[]>('GET', '/programmes')).body).toEqual([]);
     await coach.ask('POST', `/programmes/${id}/restore`);

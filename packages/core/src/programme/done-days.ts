@@ -67,3 +67,9 @@ export function dueInProgramme(programme: Programme, done: readonly DoneDay[], o
     });
 }
 const WEEK = 7;
+
+/** The first session of a programme after a day; null where none is left. */
+export function nextInProgramme(programme: Programme, after: string): { day: string; sequenceId: string } | null {
+  const next = inDayOrder(programme.sessions).find(({ day }) => day > after);
+  return next ? { day: next.day, sequenceId: planOf(programme, next.planId).sequenceId } : null;
+}

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { checkProgramme, type Programme, weekIndexOf } from '../model/programme.js';
 import { METHODS } from '../library/methods.js';
 import type { MuscleGroup } from '../vocabulary/muscles.js';
+import { nextInProgramme } from './done-days.js';
 import { editProgramme } from './edits.js';
 import { noonOf } from './seen.js';
 import { day, evaluated, MONDAY, on, programmeOf, saidBy } from './programme.fixture.js';
@@ -150,6 +151,13 @@ describe('what was carried out', () => {
     const { durationMs } = view.sessions[0]!.load!;
     expect(view.weeks[0]!.durationMs).toBe(2 * durationMs);
   });
+});
+
+test('the next session of a programme is the first after a day', () => {
+  const programme = programmeOf(on('0/5 easy', '0/3 whole'));
+  expect(nextInProgramme(programme, day(0, 1))).toEqual({ day: day(0, 3), sequenceId: programme.plans[2]!.sequenceId });
+  expect(nextInProgramme(programme, day(0, 3))!.day).toBe(day(0, 5));
+  expect(nextInProgramme(programme, day(0, 5))).toBeNull();
 });
 
 describe('a programme', () => {

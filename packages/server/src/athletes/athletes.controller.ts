@@ -4,6 +4,7 @@ import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { Input } from '../http/input.js';
+import { tagged } from '../http/etag.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { AthletesService } from './athletes.service.js';
 
@@ -23,9 +24,7 @@ export class AthletesController {
     @Param('id', IdPipe) id: string,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Athlete> {
-    const athlete = await this.athletes.get(scope, id);
-    reply.header('etag', athlete.etag);
-    return athlete;
+    return tagged(reply, await this.athletes.get(scope, id));
   }
 
   @Put(':id')
@@ -36,8 +35,6 @@ export class AthletesController {
     @Headers('if-match') ifMatch: string | undefined,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Athlete> {
-    const athlete = await this.athletes.put(scope, id, body, ifMatch);
-    reply.header('etag', athlete.etag);
-    return athlete;
+    return tagged(reply, await this.athletes.put(scope, id, body, ifMatch));
   }
 }

@@ -1,3 +1,4 @@
+import type { FastifyReply } from 'fastify';
 import { versionNeeded } from './problem.js';
 
 /** The ETag of a row version. */
@@ -8,4 +9,10 @@ export function versionOf(ifMatch: string | undefined): number {
   const tag = /^(?:W\/)?"(\d+)"$/.exec(ifMatch ?? '');
   if (!tag) throw versionNeeded();
   return Number(tag[1]);
+}
+
+/** Answers something with its version as the header by which it can be replaced. */
+export function tagged<T extends { readonly etag: string }>(reply: FastifyReply, stored: T): T {
+  reply.header('etag', stored.etag);
+  return stored;
 }

@@ -4,6 +4,7 @@ import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { Input } from '../http/input.js';
+import { tagged } from '../http/etag.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { MethodsService } from './methods.service.js';
 
@@ -23,9 +24,7 @@ export class MethodsController {
     @Param('id', IdPipe) id: string,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredMethod> {
-    const stored = await this.methods.get(scope, id);
-    reply.header('etag', stored.etag);
-    return stored;
+    return tagged(reply, await this.methods.get(scope, id));
   }
 
   @Put(':id')
@@ -36,9 +35,7 @@ export class MethodsController {
     @Headers('if-match') ifMatch: string | undefined,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredMethod> {
-    const stored = await this.methods.put(scope, id, body, ifMatch);
-    reply.header('etag', stored.etag);
-    return stored;
+    return tagged(reply, await this.methods.put(scope, id, body, ifMatch));
   }
 
   @Delete(':id')

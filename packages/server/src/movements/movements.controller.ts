@@ -4,6 +4,7 @@ import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { Input } from '../http/input.js';
+import { tagged } from '../http/etag.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { MovementsService } from './movements.service.js';
 
@@ -23,9 +24,7 @@ export class MovementsController {
     @Param('id', IdPipe) id: string,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredMovement> {
-    const stored = await this.movements.get(scope, id);
-    reply.header('etag', stored.etag);
-    return stored;
+    return tagged(reply, await this.movements.get(scope, id));
   }
 
   @Put(':id')
@@ -36,9 +35,7 @@ export class MovementsController {
     @Headers('if-match') ifMatch: string | undefined,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredMovement> {
-    const stored = await this.movements.put(scope, id, body, ifMatch);
-    reply.header('etag', stored.etag);
-    return stored;
+    return tagged(reply, await this.movements.put(scope, id, body, ifMatch));
   }
 
   @Delete(':id')

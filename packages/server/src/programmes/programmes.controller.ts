@@ -14,6 +14,7 @@ import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
+import { tagged } from '../http/etag.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { Input } from '../http/input.js';
 import { EvaluateService } from './evaluate.service.js';
@@ -102,9 +103,4 @@ export class ProgrammesController {
   ): Promise<EvaluateAnswer> {
     return this.evaluation.evaluate(scope, body);
   }
-}
-
-function tagged(reply: FastifyReply, stored: StoredProgramme): StoredProgramme {
-  reply.header('etag', stored.etag);
-  return stored;
 }

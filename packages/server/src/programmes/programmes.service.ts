@@ -1,5 +1,13 @@
 import type { ProgrammeInput, ProgrammeListItem, StoredProgramme } from '@clay-pot/contracts';
-import { checkProgramme, compareProgrammes, type Fault, type Programme, same, under } from '@clay-pot/core';
+import {
+  checkProgramme,
+  compareProgrammes,
+  type Fault,
+  nextInProgramme,
+  type Programme,
+  same,
+  under,
+} from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { In, IsNull } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -19,16 +27,17 @@ export class ProgrammesService {
   /** All that stand, of one athlete or of everybody; those that end last first. */
   async list(scope: StudioScope, athleteId?: string): Promise<ProgrammeListItem[]> {
     const rows = await scope.of(ProgrammeRow).find({
-      select: { id: true, title: true, athleteId: true, fromDay: true, lastDay: true, updatedAt: true },
       where: { removedAt: IsNull(), ...(athleteId !== undefined && { athleteId }) },
       order: { lastDay: 'DESC', id: 'ASC' },
     });
     const athletes = await scope.of(AthleteRow).find({ select: { id: true, name: true } });
     const nameOf = new Map(athletes.map(({ id, name }) => [id, name]));
-    return rows.map(({ id, title, fromDay, lastDay, updatedAt, ...row }) => ({
+    const today = dayIn(scope.timeZone, this.clock.now());
+    return rows.map(({ id, title, fromDay, lastDay, updatedAt, document, ...row }) => ({
       ...{ id, title, fromDay, lastDay },
       athleteId: row.athleteId,
       athleteName: nameOf.get(row.athleteId) ?? '',
+      next: nextInProgramme(document, today),
       updatedAt: updatedAt.toISOString(),
     }));
   }

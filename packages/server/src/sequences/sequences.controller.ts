@@ -16,6 +16,7 @@ import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { sendFile } from '../http/file-name.js';
 import { Input } from '../http/input.js';
+import { tagged } from '../http/etag.js';
 import { IdPipe } from '../http/id.pipe.js';
 import { TEXT_EXAMPLE } from './examples.js';
 import { SequencesService } from './sequences.service.js';
@@ -102,9 +103,4 @@ export class SequencesController {
   ): Promise<StoredSequence> {
     return tagged(reply, await this.sequences.imported(scope, body.id, body.text));
   }
-}
-
-function tagged(reply: FastifyReply, stored: StoredSequence): StoredSequence {
-  reply.header('etag', stored.etag);
-  return stored;
 }

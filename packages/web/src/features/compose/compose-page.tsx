@@ -3,7 +3,8 @@ import { potOf, describePot, type Sequence } from '@clay-pot/core';
 import { USUAL_METHOD } from '@clay-pot/core/library';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { useAthlete, useAthletes, useIntakes, usePast } from '../../api/queries.js';
+import { useAthlete, useIntakes, usePast } from '../../api/queries.js';
+import { WhomSelect } from '../../domain/whom-select.js';
 import { AnswerView } from '../../domain/composing/answer-view.js';
 import { useComposition } from '../../domain/composing/use-composition.js';
 import { WishForm } from '../../domain/composing/wish-form.js';
@@ -14,7 +15,6 @@ import { useNewSequence } from '../../domain/new-sequence.js';
 import { useSessionView } from '../../domain/session-view.js';
 import { PotDrawing } from '../../drawing/pot.js';
 import { Button } from '../../ui/button.js';
-import { SelectField } from '../../ui/field.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
 
 /** A sequence composed for somebody: for whom, for what, in how many minutes, and why so. */
@@ -24,21 +24,8 @@ export default function ComposePage() {
   const athlete = useAthlete(athleteId);
   const intakes = useIntakes(athleteId);
   const past = usePast(athleteId);
-  const athletes = useAthletes();
-  const whom = (
-    <SelectField
-      label="For"
-      value={athleteId ?? ''}
-      onChange={(event) => setParams(event.target.value ? { athlete: event.target.value } : {}, { replace: true })}
-    >
-      <option value="">Anybody</option>
-      {athletes.data?.map(({ id, name }) => (
-        <option key={id} value={id}>
-          {name}
-        </option>
-      ))}
-    </SelectField>
-  );
+  const choose = (id: string | undefined) => setParams(id === undefined ? {} : { athlete: id }, { replace: true });
+  const whom = <WhomSelect value={athleteId} nobody="Anybody" choose={choose} />;
   const isComing = athleteId !== undefined && (athlete.isPending || intakes.isPending || past.isPending);
   return (
     <Page title="Compose" lead="The machine does the arithmetic and shows its reasons; what becomes of it is yours.">

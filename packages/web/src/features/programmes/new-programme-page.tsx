@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useImportProgramme } from '../../api/programme-queries.js';
-import { useAthlete, useAthletes, useIntakes, useLevels, usePast } from '../../api/queries.js';
+import { useAthlete, useIntakes, useLevels, usePast } from '../../api/queries.js';
+import { WhomSelect } from '../../domain/whom-select.js';
 import { FileButton, ImportTrouble } from '../../domain/from-file.js';
-import { SelectField } from '../../ui/field.js';
 import { Empty, Loading, Page, Part } from '../../ui/page.js';
 import { PlanForm } from './plan-form.js';
 
@@ -12,21 +12,8 @@ import { PlanForm } from './plan-form.js';
 export default function NewProgrammePage() {
   const [params, setParams] = useSearchParams();
   const athleteId = params.get('athlete') ?? undefined;
-  const athletes = useAthletes();
-  const whom = (
-    <SelectField
-      label="For"
-      value={athleteId ?? ''}
-      onChange={(event) => setParams(event.target.value ? { athlete: event.target.value } : {}, { replace: true })}
-    >
-      <option value="">Choose somebody</option>
-      {athletes.data?.map(({ id, name }) => (
-        <option key={id} value={id}>
-          {name}
-        </option>
-      ))}
-    </SelectField>
-  );
+  const choose = (id: string | undefined) => setParams(id === undefined ? {} : { athlete: id }, { replace: true });
+  const whom = <WhomSelect value={athleteId} nobody="Choose somebody" choose={choose} />;
   return (
     <Page
       title="New programme"

@@ -3,6 +3,7 @@ import { daysBetween, dayWords } from '@clay-pot/core';
 import { Link } from 'react-router';
 import { useProgrammes, useRemoveProgramme } from '../../api/programme-queries.js';
 import { Button, ButtonLink } from '../../ui/button.js';
+import { dayText } from '../../ui/format.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 import { useToast } from '../../ui/toast.js';
@@ -68,7 +69,11 @@ function Rows({ programmes, today }: { programmes: readonly ProgrammeListItem[];
           <span className="figures">
             {dayWords(programme.fromDay)} to {dayWords(programme.lastDay)}
           </span>
-          <span className="w-28 text-small text-ink-soft">{weekText(programme, today)}</span>
+          <span className="w-44 text-small text-ink-soft">
+            {[weekText(programme, today), programme.next && `next ${dayText(`${programme.next.day}T12:00:00`)}`]
+              .filter(Boolean)
+              .join(', ')}
+          </span>
           <Button kind="quiet" aria-label={`Take ${programme.title} off the list`} onClick={() => takeOut(programme)}>
             Take off
           </Button>

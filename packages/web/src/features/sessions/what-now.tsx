@@ -2,7 +2,8 @@ import type { SessionRecord } from '@clay-pot/contracts';
 import { callAfter, DECISION_IDS, DECISIONS, nextAfter } from '@clay-pot/core';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
-import { useAssignments } from '../../api/queries.js';
+import { useProgrammes } from '../../api/programme-queries.js';
+import { useAssignments, useSequences } from '../../api/queries.js';
 import { useDecide, useOwnDecisions } from '../../domain/decisions.js';
 import { MorningAdviceWords, MorningQuestion, useOwnMornings } from '../../domain/morning.js';
 import { Button } from '../../ui/button.js';
@@ -62,11 +63,16 @@ export function WhatNow({ record }: { record: SessionRecord }) {
 
 function Next({ athleteId, athleteName }: { athleteId: string; athleteName: string }) {
   const assignments = useAssignments().data;
-  if (!assignments) return null;
-  const next = nextAfter(
+  const programmes = useProgrammes(athleteId).data;
+  const sequences = useSequences().data;
+  if (!assignments || !programmes) return null;
+  const given = nextAfter(
     isoToday(),
     assignments.filter((each) => each.athleteId === athleteId),
   );
+  const coming = programmes.flatMap(({ next }) => (next ? [{ day: next.day, title: sequences?.find(({ id }) => id === next.sequenceId)?.title ?? 'a session of the programme' }] : [])); // prettier-ignore
+  const all = given ? [...coming, { day: given.day, title: given.assignment.sequenceTitle }] : coming;
+  const next = all.sort((a, b) => a.day.localeCompare(b.day))[0];
   if (!next) {
     return (
       <>
@@ -80,7 +86,7 @@ function Next({ athleteId, athleteName }: { athleteId: string; athleteName: stri
   }
   return (
     <>
-      Next is {next.assignment.sequenceTitle} on {dayText(`${next.day}T12:00:00`)}.
+      Next is {next.title} on {dayText(`${next.day}T12:00:00`)}.
     </>
   );
 }
