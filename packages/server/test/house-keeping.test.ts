@@ -1,10 +1,13 @@
-import { beforeAll, describe, expect, test } from '@jest/globals';
+import { beforeAll, describe, expect, jest, test } from '@jest/globals';
 import type { AssignmentItem, EffortSessionAnswer, StoredSequence, Today } from '@clay-pot/contracts';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { DataSource } from 'typeorm';
 import { dataSourceOptions, migrate } from '../src/database/data-source.js';
 import { DEMO_SIGN_IN, seedWhenEmpty } from '../src/database/demo/seed.js';
 import { type Browser, House } from './house.js';
+
+// Every migration back and forth, and every person of the demo judged: long on a busy machine.
+jest.setTimeout(30_000);
 
 /** A Wednesday; late evening in UTC is Thursday already in the studio's time zone. */
 const NOW = new Date('2026-06-10T22:30:00.000Z');

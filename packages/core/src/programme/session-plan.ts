@@ -99,7 +99,7 @@ const NEAR = 0.1;
 /**
  * A dose of another amount: fewer sets where that comes near, else less in each; never its effort: easier weeks are shorter and no lighter, so that what
  * was gained stays (Bosquet et al. 2007, Med Sci Sports Exerc 39:1358–65, on volume and intensity of a taper).
- * @example inAmount(parseDose('3x10'), 60) → 2x9
+ * @example printSets(inAmount(parseDose('3x10'), 60)) → '2x9'
  */
 export function inAmount(dose: Dose, percent: number): Dose {
   if (percent === 100) return dose;
