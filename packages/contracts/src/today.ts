@@ -4,7 +4,7 @@ import type { SessionListItem } from './sessions.js';
 /** Who is due today, with what, and what speaks against it. */
 export interface TodayDue {
   /** What it comes from: a sequence that was given, or a session of a programme. */
-  from: { kind: 'given'; id: string } | { kind: 'programme'; id: string; sessionId: string };
+  from: { kind: 'given'; id: string } | { kind: 'programme'; id: string; sessionId: string; amountPercent: number };
   sequenceId: string;
   athleteId: string;
   athleteName: string;

@@ -188,6 +188,7 @@ export * from './programme/schedule.js';
 export * from './programme/seen.js';
 export * from './programme/session-plan.js';
 export * from './programme/session-load.js';
+export * from './programme/toward-event.js';
 export * from './picture/figure-hand.js';
 export * from './picture/figure.js';
 export * from './picture/free-figure.js';

@@ -131,7 +131,7 @@ test('what a programme has on a day is due on Today, once, and done when it was 
   await browser.ask('PUT', `/programmes/${id}`, { athleteId: pair.athleteId, document });
   await browser.ask('PUT', `/assignments/${uuid()}`, { ...pair, weekdays: [1], fromDay: '2026-04-27' });
   const due = async () => (await browser.ask<Today>('GET', '/today')).body.due;
-  expect(await due()).toMatchObject([{ from: { kind: 'programme', id, sessionId: 's1' }, state: 'due', sequenceId: pair.sequenceId }]); // prettier-ignore
+  expect(await due()).toMatchObject([{ from: { kind: 'programme', id, sessionId: 's1', amountPercent: 100 }, state: 'due', sequenceId: pair.sequenceId }]); // prettier-ignore
   const sessionId = uuid();
   await browser.ask('PUT', `/sessions/${sessionId}`, { ...pair, plan: SEQUENCE, startedAt: `${TODAY}T08:00:00.000Z` });
   await browser.ask('PUT', `/sessions/${sessionId}/end`, { endedAt: `${TODAY}T08:20:00.000Z`, ending: 'completed', note: '' }); // prettier-ignore

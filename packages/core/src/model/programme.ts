@@ -1,4 +1,4 @@
-import { addDays, weekdayOf } from '../vocabulary/days.js';
+import { addDays, daysBetween, weekdayOf } from '../vocabulary/days.js';
 import type { Fault } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
 import type { Limit } from '../vocabulary/limit.js';
@@ -24,11 +24,11 @@ export const PROGRAMME_LIMITS = {
   riseSteps: { min: 1, max: 10, step: 1, unit: 'steps' },
 } as const satisfies Record<string, Limit | number>;
 
-/** What a week is for. */
+/** What a week is for, and how much of what loads it usually holds; working values (Bosquet et al. 2007 for the taper’s half). */
 export const WEEK_KINDS = {
-  build: { label: 'Build', words: 'as planned, or a little more than the week before' },
-  easier: { label: 'Easier', words: 'less of what loads, so that tissue catches up' },
-  taper: { label: 'Taper', words: 'little and fresh before the event' },
+  build: { label: 'Build', words: 'as planned, or a little more than the week before', usualPercent: 100 },
+  easier: { label: 'Easier', words: 'less of what loads, so that tissue catches up', usualPercent: 60 },
+  taper: { label: 'Taper', words: 'little and fresh before the event', usualPercent: 50 },
 } as const;
 /** The name of a kind of week. */
 export type WeekKind = keyof typeof WEEK_KINDS;
@@ -156,7 +156,10 @@ export const endOf = ({ fromDay, weeks }: Pick<Programme, 'fromDay' | 'weeks'>):
 
 /** Which of the weeks a day lies in, counted from 0; negative or past the last where it lies outside. */
 export const weekIndexOf = ({ fromDay }: Pick<Programme, 'fromDay'>, on: string): number =>
-  Math.floor((Date.parse(on) - Date.parse(mondayOf(fromDay))) / (7 * 86_400_000));
+  Math.floor(daysBetween(mondayOf(fromDay), on) / 7);
+
+/** A week of a kind, with as much as such a week usually holds. */
+export const usualWeek = (of: WeekKind): ProgrammeWeek => ({ kind: of, amountPercent: WEEK_KINDS[of].usualPercent });
 
 /** Sessions in the order of their days. */
 export const inDayOrder = <S extends { readonly day: string }>(sessions: readonly S[]): S[] =>

@@ -1,5 +1,6 @@
 import type { MovementLookup } from '../model/movement.js';
 import { inDayOrder, type Programme } from '../model/programme.js';
+import type { Sequence } from '../model/sequence.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { STOP_RULES } from '../vocabulary/stop-signs.js';
 import { type PlanSequences, planOf, sequencesOn } from './session-plan.js';
@@ -24,6 +25,13 @@ export function calendarEntries(
   lookup: MovementLookup,
 ): CalendarEntry[] {
   const sequenceOf = sequencesOn(programme, lookup);
+  // Weeks of the same amount have the same sequences.
+  const lengths = new Map<Sequence, number>();
+  const lengthOf = (sequence: Sequence) => {
+    let ms = lengths.get(sequence);
+    if (ms === undefined) lengths.set(sequence, (ms = compileTimeline(sequence, lookup).durationMs));
+    return ms;
+  };
   const sessions = inDayOrder(programme.sessions).flatMap((session): CalendarEntry[] => {
     const plan = sequences.get(session.planId);
     if (!plan) return [];
@@ -33,7 +41,7 @@ export function calendarEntries(
         id: `${programmeId}-${session.id}`,
         day: session.day,
         beginsAt: planOf(programme, session.planId).beginsAt ?? null,
-        durationMs: compileTimeline(sequence, lookup).durationMs,
+        durationMs: lengthOf(sequence),
         title: sequence.title,
         description: [sequence.purpose, ...STOP_RULES].filter(Boolean).join('\n'),
       },

@@ -1,11 +1,39 @@
+import type { PastLoad, PastSession } from '../effort/past.js';
 import { inDayOrder, type PlannedDay, type Programme } from '../model/programme.js';
 import { addDays, daysBetween } from '../vocabulary/days.js';
 import { planOf } from './session-plan.js';
+
+/** What somebody carried out on a day, wherever it was planned. */
+export interface DayLoad extends Pick<PastLoad, 'doses' | 'hard'> {
+  readonly day: string;
+}
 
 /** A sequence that was carried out on a day. */
 export interface DoneDay {
   readonly sequenceId: string;
   readonly day: string;
+}
+
+/** Growth is judged by the four weeks before a programme, too. */
+const BEFORE_DAYS = 28;
+/** No farther back than the longest programme and the weeks before it. */
+const MOST_DAYS = 220;
+
+/** How many days of what was carried out a programme is computed from. */
+export const lookBackDays = ({ fromDay }: Pick<Programme, 'fromDay'>, today: string): number =>
+  Math.min(MOST_DAYS, BEFORE_DAYS + Math.max(0, Math.ceil(daysBetween(fromDay, today))));
+
+/** Sessions that were carried out, as a programme reads them. @param dayOf the studio’s day of an instant */
+export function carriedOutOn(
+  past: readonly PastSession[],
+  dayOf: (instant: string) => string,
+): { past: DayLoad[]; done: DoneDay[] } {
+  return {
+    past: past.map(({ startedAt, doses, hard }) => ({ day: dayOf(startedAt), doses, hard })),
+    done: past.flatMap(({ startedAt, sequenceId }) =>
+      sequenceId === undefined ? [] : [{ sequenceId, day: dayOf(startedAt) }],
+    ),
+  };
 }
 
 /** What became of a planned session, or is still to come. */

@@ -119,6 +119,9 @@ describe('an event', () => {
     // On a Monday it is the week before that leads to it.
     const early = programmeOf(on('4/1 whole'), { event: { day: day(5, 1), name: 'Show' } });
     expect(saidBy('taper-missing', early)[0]!.day).toBe(day(4, 1));
+    // Whichever weekday the programme began on.
+    const sinceWednesday = { ...early, fromDay: day(0, 3) };
+    expect(saidBy('taper-missing', sinceWednesday).map((said) => said.day)).toEqual([day(4, 1)]);
   });
 });
 

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { METHODS, STARTING_POINTS, shippedGoal, EASY_GOAL } from '../library/index.js';
 import { checkProgramme } from '../model/programme.js';
 import { addDays, daysBetween, weekdayOf } from '../vocabulary/days.js';
-import { day, MONDAY, programmeOf } from './programme.fixture.js';
+import { day, MONDAY, programmeOf, saidBy, SEQUENCES } from './programme.fixture.js';
 import { apart, checkWish, EASY_PLAN, LOADING_PLAN, scheduled, type ScheduleWish, weeksUntil } from './schedule.js';
 
 const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
@@ -33,6 +33,18 @@ describe('a schedule', () => {
     expect(kinds({})).toBe('bbbebbbb');
     expect(kinds({ weeks: 9, event: { day: day(8, 6), name: 'Show' } })).toBe('bbbebbbbt');
     expect(kinds({ easierEvery: null })).toBe('bbbbbbbb');
+  });
+
+  test('eases into an event where the rule of easing looks for it, whatever its weekday', () => {
+    for (const weekday of EVERY_DAY) {
+      const event = { day: day(6, weekday), name: 'Show' };
+      const asked = wish({ weeks: weeksUntil(MONDAY, event.day), event, easyMin: null });
+      const plans = [{ id: LOADING_PLAN, sequenceId: '00000000-0000-4000-8000-000000000001' }];
+      const sequences = new Map([[LOADING_PLAN, SEQUENCES.get('whole')!]]);
+      expect(saidBy('taper-missing', programmeOf([], { ...scheduled(asked), plans, event }), { sequences })).toEqual(
+        [],
+      );
+    }
   });
 
   test('leaves days away free, loads nothing in the last three days before an event, and nothing comes after it', () => {
@@ -72,8 +84,12 @@ describe('a schedule', () => {
 
   test('that cannot be made says which answer would be right', () => {
     const faults = (more: Partial<ScheduleWish>) => checkWish(wish(more), MONDAY).map(({ pointer, message }) => `${pointer} ${message}`); // prettier-ignore
-    expect(faults({ weeks: 0 })).toEqual(['/weeks must be within 1–26 weeks, not 0']);
-    expect(faults({ weekdays: [], loadingDays: 0 })).toEqual(['/weekdays must name at least one weekday on which there is time']); // prettier-ignore
+    expect(faults({ weeks: 0 })).toEqual(['/weeks must be a whole number within 1–26 weeks']);
+    expect(faults({ weekdays: [] })).toEqual(['/weekdays must name at least one weekday on which there is time']); // prettier-ignore
+    expect(faults({ weeks: Number.NaN })).toEqual(['/weeks must be a whole number within 1–26 weeks']);
+    expect(faults({ loadingDays: 0 })).toEqual(['/loadingDays must be a whole number within 1–7']);
+    expect(faults({ loadingMin: Number.NaN })).toEqual(['/loadingMin must be a whole number within 1–240 min']);
+    expect(faults({ easyMin: 500 })).toEqual(['/easyMin must be a whole number within 1–240 min']);
     expect(faults({ weekdays: [1, 3] })).toEqual([
       '/loadingDays must be at most 2, the weekdays on which there is time',
     ]);

@@ -1,6 +1,8 @@
-import { AWAY_KINDS, type Away, mondayOf, type PlannedDay, type Programme, PROGRAMME_LIMITS, type ProgrammeWeek, weekIndexOf } from '../model/programme.js'; // prettier-ignore
+import { AWAY_KINDS, type Away, mondayOf, type PlannedDay, type Programme, PROGRAMME_LIMITS, type ProgrammeWeek, usualWeek, weekIndexOf } from '../model/programme.js'; // prettier-ignore
 import type { Fault } from '../vocabulary/fault.js';
-import { addDays, daysBetween, weekdayOf } from '../vocabulary/days.js';
+import { SEQUENCE_LIMITS } from '../model/sequence.js';
+import { addDays, weekdayOf, WEEKDAYS } from '../vocabulary/days.js';
+import { isNearEvent, weekToward } from './toward-event.js';
 
 /** How a method’s weeks begin: working choices that a coach changes on the calendar. */
 export interface StartingPoint {
@@ -31,25 +33,31 @@ export const LOADING_PLAN = 'loading';
 /** Short sessions that only move and stretch. */
 export const EASY_PLAN = 'easy';
 
-const EASIER_PERCENT = 60;
-const TAPER_PERCENT = 50;
-/** Before an event what loads ends so many days earlier. */
-const CLEAR_DAYS = 3;
+const WHOLE = {
+  weeks: { min: 1, max: PROGRAMME_LIMITS.weeks, unit: ' weeks', label: 'Weeks' },
+  loadingDays: { min: 1, max: WEEKDAYS.length, unit: '', label: 'Sessions a week' },
+  loadingMin: { ...SEQUENCE_LIMITS.budgetMin, unit: ' min', label: 'Minutes of each' },
+  easyMin: { ...SEQUENCE_LIMITS.budgetMin, unit: ' min', label: 'Minutes of an easy day' },
+} as const;
 
 /** Everything that keeps a schedule from being made. Pointers are fields of the wish. */
-export function checkWish({ weeks, weekdays, loadingDays, event, fromDay }: ScheduleWish, today: string): Fault[] {
-  const faults: Fault[] = [];
-  if (!(weeks >= 1 && weeks <= PROGRAMME_LIMITS.weeks)) faults.push({ pointer: '/weeks', message: `must be within 1–${PROGRAMME_LIMITS.weeks} weeks, not ${weeks}`, label: 'Weeks' }); // prettier-ignore
+export function checkWish(wish: ScheduleWish, today: string): Fault[] {
+  const { weekdays, loadingDays, event, fromDay } = wish;
+  const faults = (Object.keys(WHOLE) as (keyof typeof WHOLE)[]).flatMap((name): Fault[] => {
+    const value = wish[name];
+    const { min, max, unit, label } = WHOLE[name];
+    const isSound = value === null || (Number.isInteger(value) && value >= min && value <= max);
+    return isSound ? [] : [{ pointer: `/${name}`, message: `must be a whole number within ${min}–${max}${unit}`, label }]; // prettier-ignore
+  });
   if (weekdays.length === 0) faults.push({ pointer: '/weekdays', message: 'must name at least one weekday on which there is time', label: 'Weekdays' }); // prettier-ignore
-  if (loadingDays > weekdays.length) faults.push({ pointer: '/loadingDays', message: `must be at most ${weekdays.length}, the weekdays on which there is time`, label: 'Sessions a week' }); // prettier-ignore
+  else if (loadingDays > weekdays.length && loadingDays <= WHOLE.loadingDays.max) faults.push({ pointer: '/loadingDays', message: `must be at most ${weekdays.length}, the weekdays on which there is time`, label: 'Sessions a week' }); // prettier-ignore
   if (event && event.day < today) faults.push({ pointer: '/event/day', message: `lies in the past: the programme leads to a day from ${today} on`, label: 'Event' }); // prettier-ignore
   else if (event && event.day < fromDay) faults.push({ pointer: '/event/day', message: `must not be before the first day, ${fromDay}`, label: 'Event' }); // prettier-ignore
   return faults;
 }
 
 /** Weeks until an event, its own among them. */
-export const weeksUntil = (fromDay: string, eventDay: string): number =>
-  Math.floor(daysBetween(mondayOf(fromDay), eventDay) / 7) + 1;
+export const weeksUntil = (fromDay: string, eventDay: string): number => weekIndexOf({ fromDay }, eventDay) + 1;
 
 /**
  * Of the weekdays on which there is time those that lie farthest apart, around the week; of equal ones the earlier.
@@ -72,15 +80,20 @@ function choose(of: readonly number[], count: number): number[][] {
   return of.flatMap((first, index) => choose(of.slice(index + 1), count - 1).map((rest) => [first, ...rest]));
 }
 
-/** Weeks of a programme: building, every so manieth easier, the last one to an event a taper. */
-export function weeksOf({ weeks, easierEvery, event, fromDay }: ScheduleWish): ProgrammeWeek[] {
-  const last = event ? weekIndexOf({ fromDay }, event.day) : -1;
+/** Weeks of a programme: building, every so manieth easier, those that lead to an event a taper. */
+export function weeksOf({
+  weeks,
+  easierEvery,
+  event,
+  fromDay,
+}: Pick<ScheduleWish, 'weeks' | 'easierEvery' | 'event' | 'fromDay'>): ProgrammeWeek[] {
+  const first = event ? weekToward({ fromDay }, event.day) : weeks;
   return Array.from({ length: weeks }, (_, index): ProgrammeWeek => {
-    if (index === last) return { kind: 'taper', amountPercent: TAPER_PERCENT };
+    if (index >= first) return usualWeek('taper');
     // The week before a taper is no easier one: two such weeks on end lose more than they rest.
     const isEasier =
-      easierEvery !== null && (index + 1) % easierEvery === 0 && index + 1 !== last && index !== weeks - 1;
-    return isEasier ? { kind: 'easier', amountPercent: EASIER_PERCENT } : { kind: 'build', amountPercent: 100 };
+      easierEvery !== null && (index + 1) % easierEvery === 0 && index + 1 !== first && index !== weeks - 1;
+    return usualWeek(isEasier ? 'easier' : 'build');
   });
 }
 
@@ -95,8 +108,8 @@ export function scheduled(wish: ScheduleWish): Pick<Programme, 'weeks' | 'sessio
     const weekday = weekdayOf(day);
     const isFree = away.some((each) => each.fromDay <= day && day <= each.toDay && !AWAY_KINDS[each.kind].trains);
     if (isFree || !weekdays.includes(weekday) || day === event?.day) continue;
-    const isClear = event !== undefined && daysBetween(day, event.day) <= CLEAR_DAYS;
-    const planId = loading.includes(weekday) && !isClear ? LOADING_PLAN : easyMin === null ? null : EASY_PLAN;
+    const planId =
+      loading.includes(weekday) && !isNearEvent(event, day) ? LOADING_PLAN : easyMin === null ? null : EASY_PLAN;
     if (planId !== null) sessions.push({ id: `s${sessions.length + 1}`, day, planId });
   }
   return { weeks, sessions };

@@ -8,14 +8,9 @@ import type { Sequence } from '../model/sequence.js';
 import { addDays } from '../vocabulary/days.js';
 import { type GroupDoses, type MuscleGroup, partsOf, type SideGroup } from '../vocabulary/muscles.js';
 import type { Equipment } from '../vocabulary/places.js';
-import type { DoneDay, SessionState } from './done-days.js';
+import type { DayLoad, DoneDay, SessionState } from './done-days.js';
 import type { SessionLoad } from './session-load.js';
 import type { PlanSequences } from './session-plan.js';
-
-/** What somebody carried out on a day, wherever it was planned. */
-export interface DayLoad extends Pick<PastLoad, 'doses' | 'hard'> {
-  readonly day: string;
-}
 
 /** What a programme is examined for. */
 export interface ProgrammeQuestion {

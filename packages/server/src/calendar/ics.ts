@@ -1,4 +1,4 @@
-import { addDays, type CalendarEntry } from '@clay-pot/core';
+import { addDays, type CalendarEntry, minutesText } from '@clay-pot/core';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 import { tzlib_get_ical_block } from 'timezones-ical-library';
 
@@ -28,7 +28,7 @@ export function icsOf(name: string, timeZone: string, entries: readonly Calendar
     const start = onClock(day, beginsAt ?? '00:00');
     const isAllDay = beginsAt === null;
     const end = isAllDay ? onClock(addDays(day, 1), '00:00') : new Date(start.getTime() + Math.ceil(durationMs / 60_000) * 60_000); // prettier-ignore
-    const length = durationMs > 0 ? `, ${Math.round(durationMs / 60_000)} min` : '';
+    const length = durationMs > 0 ? `, ${minutesText(durationMs)}` : '';
     calendar.createEvent({
       id: `${id}@clay-pot`,
       start,

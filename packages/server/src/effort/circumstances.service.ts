@@ -10,7 +10,7 @@ import { PersonsService } from '../persons/persons.service.js';
 import { PastService } from './past.service.js';
 
 /** Four weeks are what the checks look back on. */
-export const PAST_DAYS = 28;
+const PAST_DAYS = 28;
 
 /** Everything besides the sequence that a session is judged by. */
 export interface Circumstances {

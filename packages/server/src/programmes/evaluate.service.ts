@@ -1,19 +1,16 @@
 import type { EvaluateAnswer, EvaluateQuestion } from '@clay-pot/contracts';
-import { checkProgramme, daysBetween, type Sequence, under } from '@clay-pot/core';
+import { carriedOutOn, checkProgramme, lookBackDays, type Sequence, under } from '@clay-pot/core';
 import { methodOf } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { In, IsNull } from 'typeorm';
 import type { StudioScope } from '../database/studio-scope.js';
-import { CircumstancesService, PAST_DAYS } from '../effort/circumstances.service.js';
+import { CircumstancesService } from '../effort/circumstances.service.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { invalid } from '../http/problem.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
 import { HeavyWork } from '../work/heavy-work.js';
-
-/** No farther back than the longest programme and the weeks before it. */
-const MOST_DAYS = 220;
 
 /** What a programme comes to, beside the event loop. Nothing is stored. */
 @Injectable()
@@ -30,15 +27,13 @@ export class EvaluateService {
     const faults = checkProgramme(programme);
     if (faults.length > 0) throw invalid(under('/programme', faults));
     const today = question.today ?? dayIn(scope.timeZone, this.clock.now());
-    const days = Math.min(MOST_DAYS, PAST_DAYS + Math.max(0, Math.ceil(daysBetween(programme.fromDay, today))));
-    const { known, whom, athlete, past } = await this.circumstances.of(scope, question, days);
+    const { known, whom, athlete, past } = await this.circumstances.of(scope, question, lookBackDays(programme, today));
     if (programme.methodId !== undefined && !known.method(programme.methodId)) {
       throw invalid([{ pointer: '/programme/methodId', message: `There is no method “${programme.methodId}”.` }]);
     }
     question.sequences?.forEach(({ sequence }, index) =>
       soundSequence(sequence, known, `/sequences/${index}/sequence`),
     );
-    const on = (instant: string) => dayIn(scope.timeZone, new Date(instant));
     const movements = await scope.of(MovementRow).find();
     return this.work.run('answerEvaluate', {
       programme,
@@ -47,8 +42,7 @@ export class EvaluateService {
       person: whom.person,
       method: methodOf(programme, known.method),
       athlete,
-      past: past.map(({ startedAt, doses, hard }) => ({ day: on(startedAt), doses, hard })),
-      done: past.flatMap(({ startedAt, sequenceId }) => (sequenceId === undefined ? [] : [{ sequenceId, day: on(startedAt) }])), // prettier-ignore
+      ...carriedOutOn(past, (instant) => dayIn(scope.timeZone, new Date(instant))),
       today,
     });
   }

@@ -9,7 +9,7 @@ import {
   under,
 } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
-import { In, IsNull } from 'typeorm';
+import { In, IsNull, MoreThan } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
@@ -19,6 +19,8 @@ import { SequenceRow } from '../sequences/sequence.entity.js';
 import { ProgrammeRow } from './programme.entity.js';
 import { storedProgramme } from './stored-programme.js';
 
+const LISTED = { id: true, title: true, athleteId: true, fromDay: true, lastDay: true, updatedAt: true } as const;
+
 /** Keeps programmes. */
 @Injectable()
 export class ProgrammesService {
@@ -26,18 +28,23 @@ export class ProgrammesService {
 
   /** All that stand, of one athlete or of everybody; those that end last first. */
   async list(scope: StudioScope, athleteId?: string): Promise<ProgrammeListItem[]> {
-    const rows = await scope.of(ProgrammeRow).find({
-      where: { removedAt: IsNull(), ...(athleteId !== undefined && { athleteId }) },
-      order: { lastDay: 'DESC', id: 'ASC' },
-    });
-    const athletes = await scope.of(AthleteRow).find({ select: { id: true, name: true } });
-    const nameOf = new Map(athletes.map(({ id, name }) => [id, name]));
+    const where = { removedAt: IsNull(), ...(athleteId !== undefined && { athleteId }) };
     const today = dayIn(scope.timeZone, this.clock.now());
-    return rows.map(({ id, title, fromDay, lastDay, updatedAt, document, ...row }) => ({
+    const [rows, running, athletes] = await Promise.all([
+      scope.of(ProgrammeRow).find({ select: LISTED, where, order: { lastDay: 'DESC', id: 'ASC' } }),
+      // Of those that are over no document is read.
+      scope
+        .of(ProgrammeRow)
+        .find({ select: { id: true, document: true }, where: { ...where, lastDay: MoreThan(today) } }),
+      scope.of(AthleteRow).find({ select: { id: true, name: true } }),
+    ]);
+    const nameOf = new Map(athletes.map(({ id, name }) => [id, name]));
+    const nextOf = new Map(running.map(({ id, document }) => [id, nextInProgramme(document, today)]));
+    return rows.map(({ id, title, fromDay, lastDay, updatedAt, ...row }) => ({
       ...{ id, title, fromDay, lastDay },
       athleteId: row.athleteId,
       athleteName: nameOf.get(row.athleteId) ?? '',
-      next: nextInProgramme(document, today),
+      next: nextOf.get(id) ?? null,
       updatedAt: updatedAt.toISOString(),
     }));
   }

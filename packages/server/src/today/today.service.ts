@@ -1,4 +1,5 @@
 import {
+  amountAt,
   barredWords,
   callAfter,
   cautionAdvice,
@@ -77,7 +78,10 @@ export class TodayService {
         sessionDays.filter((session) => session.athleteId === athleteId),
         day,
       ).flatMap(({ sequenceId, sessionId, state, missedDays }) =>
-        present({ sequenceId, athleteId }, { from: { kind: 'programme', id, sessionId }, state, missedDays }),
+        present(
+          { sequenceId, athleteId },
+          { from: { kind: 'programme', id, sessionId, amountPercent: amountAt(document, day) }, state, missedDays },
+        ),
       ),
     );
     const given = dueOn(day, standing, sessionDays).flatMap(({ assignment, state, missedDays }) =>

@@ -6,7 +6,7 @@ import type {
   StoredSequence,
 } from '@clay-pot/contracts';
 import type { ProgrammePlan, Sequence } from '@clay-pot/core';
-import { useMutation, useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import { skipToken, useMutation, useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { refresh, sequenceQuery } from './queries.js';
 import { isProblem, request } from './request.js';
@@ -26,6 +26,13 @@ export const useProgramme = (id: string | undefined) =>
     enabled: id !== undefined,
     staleTime: Infinity,
     gcTime: 0,
+  });
+
+/** A programme of which a session is to be led; what was seen last serves without a network. */
+export const useProgrammeToLead = (id: string | undefined) =>
+  useQuery({
+    queryKey: ['programmes', 'led', id],
+    queryFn: id === undefined ? skipToken : () => request<StoredProgramme>(`/programmes/${id}`),
   });
 
 /** Stores a programme over a version. */

@@ -1,13 +1,10 @@
-import { weekIndexOf } from '../../model/programme.js';
+import { usualWeek } from '../../model/programme.js';
 import { daysBetween, dayWords } from '../../vocabulary/days.js';
 import { isAhead } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
+import { HARD_CLEAR_DAYS, LOADING_CLEAR_DAYS, weekToward } from '../toward-event.js';
 import { movedOrOut } from './free-day.js';
 
-/** Hard sessions end so many days before the event, what loads at all a day before it. */
-const HARD_DAYS = 3;
-const LOADING_DAYS = 1;
-const TAPER_PERCENT = 50;
 const SOURCE = 'Bosquet et al. 2007, Med Sci Sports Exerc 39:1358–65; customary among coaches';
 
 /** Load too near the event. */
@@ -22,10 +19,11 @@ export const beforeEvent: ProgrammeRule = {
     if (!event) return [];
     return view.sessions.filter(isAhead).flatMap((session) => {
       const days = daysBetween(session.day, event.day);
-      const nearest = (session.load?.hard.length ?? 0) > 0 ? HARD_DAYS : session.load?.isLoading ? LOADING_DAYS : -1;
+      const nearest =
+        (session.load?.hard.length ?? 0) > 0 ? HARD_CLEAR_DAYS : session.load?.isLoading ? LOADING_CLEAR_DAYS : -1;
       if (days < 0 || days > nearest || nearest < 0) return [];
       const when = days === 0 ? 'on the day of' : `${days} ${days === 1 ? 'day' : 'days'} before`;
-      const text = `${session.sequence?.title ?? 'A session'} ${nearest === HARD_DAYS ? 'works hard' : 'loads'} ${when} ${event.name}, ${dayWords(event.day)}.`;
+      const text = `${session.sequence?.title ?? 'A session'} ${nearest === HARD_CLEAR_DAYS ? 'works hard' : 'loads'} ${when} ${event.name}, ${dayWords(event.day)}.`;
       const suits = (day: string) => daysBetween(day, event.day) > nearest;
       return [{ day: session.day, sessionIds: [session.id], text, fix: movedOrOut(view, session, suits) }];
     });
@@ -42,21 +40,13 @@ export const taperMissing: ProgrammeRule = {
   find: ({ programme, weeks, today }) => {
     const { event } = programme;
     if (!event || event.day < today) return [];
-    // An event at the beginning of a week is tapered to in the week before.
-    const index = Math.max(
-      0,
-      weekIndexOf(programme, event.day) - (daysInto(programme, event.day) <= EARLY_DAYS ? 1 : 0),
-    );
+    const index = weekToward(programme, event.day);
     const week = weeks[index];
     if (!week || week.kind !== 'build' || !week.sessions.some((each) => each.load?.isLoading && isAhead(each)))
       return [];
     const text = `Week ${index + 1} leads to ${event.name} and holds ${week.amountPercent} % of the load.`;
-    const fix = { label: `Make week ${index + 1} a taper, ${TAPER_PERCENT} %`, edits: [{ kind: 'week' as const, index, week: { kind: 'taper' as const, amountPercent: TAPER_PERCENT } }] }; // prettier-ignore
+    const taper = usualWeek('taper');
+    const fix = { label: `Make week ${index + 1} a taper, ${taper.amountPercent} %`, edits: [{ kind: 'week' as const, index, week: taper }] }; // prettier-ignore
     return [{ day: week.monday, sessionIds: [], text, fix }];
   },
 };
-
-/** So early in its week, the event is led to by the week before. */
-const EARLY_DAYS = 2;
-const daysInto = (programme: Parameters<typeof weekIndexOf>[0], on: string) =>
-  ((daysBetween(programme.fromDay, on) % 7) + 7) % 7;

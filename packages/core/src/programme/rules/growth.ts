@@ -40,12 +40,12 @@ export const growth: ProgrammeRule = {
     }),
 };
 
-const { min, max, step } = PROGRAMME_LIMITS.amountPercent;
+const { min, step } = PROGRAMME_LIMITS.amountPercent;
 
 /** The next lower amount with which a group is within its room; where moving and stretching alone are more, no amount is. */
 function lesserAmount({ sessions, amountPercent }: WeekView, { group, week, most }: WeekRoom): number {
   const work = sessions.filter(isAhead).reduce((sum, { load }) => sum + (load?.workDoses[group] ?? 0), 0);
   const share = work > 0 ? (most - (week - work)) / work : 0;
   const amount = Math.floor((amountPercent * share) / step) * step;
-  return amount >= min ? amount : max;
+  return amount >= min ? amount : amountPercent;
 }

@@ -1,3 +1,4 @@
+import { usualWeek } from '../../model/programme.js';
 import { SESSIONS_A_WEEK, tooOften } from '../../rules/checks/too-often.js';
 import { WEEKDAYS } from '../../vocabulary/days.js';
 import { isAhead, type WeekView } from '../seen.js';
@@ -46,7 +47,6 @@ export const noRestDay: ProgrammeRule = {
 
 /** So many weeks of building before one that is easier. */
 const BUILD_WEEKS = 4;
-const EASIER_PERCENT = 60;
 
 /** Building without an easier week. */
 export const easierMissing: ProgrammeRule = {
@@ -63,7 +63,8 @@ export const easierMissing: ProgrammeRule = {
       // Told of once, of the first week too many.
       if (built !== BUILD_WEEKS + 1 || loadingAhead(week).length === 0) return [];
       const text = `Week ${week.index + 1} would be the ${built}th week of building on end. An easier one, or an event, belongs between.`;
-      const fix = { label: `Make week ${week.index + 1} easier, ${EASIER_PERCENT} %`, edits: [{ kind: 'week' as const, index: week.index, week: { kind: 'easier' as const, amountPercent: EASIER_PERCENT } }] }; // prettier-ignore
+      const easier = usualWeek('easier');
+      const fix = { label: `Make week ${week.index + 1} easier, ${easier.amountPercent} %`, edits: [{ kind: 'week' as const, index: week.index, week: easier }] }; // prettier-ignore
       return [{ day: week.monday, sessionIds: [], text, fix }];
     }),
 };

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, EASY_PLAN, inDayOrder, LOADING_PLAN, mondayOf, type PlannedDay, type Programme, weekdayOf, weeksOf, weeksUntil } from '@clay-pot/core'; // prettier-ignore
+import { addDays, EASY_PLAN, inDayOrder, isNearEvent, LOADING_PLAN, mondayOf, type PlannedDay, type Programme, weekdayOf, weeksOf, weeksUntil } from '@clay-pot/core'; // prettier-ignore
 
 /** What a programme of the demo is made from. */
 export interface ProgrammeToTell {
@@ -12,8 +12,6 @@ export interface ProgrammeToTell {
 
 const [WEEKS_SO_FAR, WEEKS_TO_THE_SHOW] = [4, 7];
 const SATURDAY = 5;
-/** What loads ends so many days before the show. */
-const CLEAR_DAYS = 3;
 
 /** Toward the lantern show: four weeks behind, eight to go; what was given is what loads; from now on the days after it are easy. */
 export function towardTheShow({ goalId, loadingId, easyId, weekdays, today }: ProgrammeToTell): Programme {
@@ -22,8 +20,7 @@ export function towardTheShow({ goalId, loadingId, easyId, weekdays, today }: Pr
   const easyDays = weekdays.map((weekday) => (weekday % 7) + 1).filter((weekday) => !weekdays.includes(weekday));
   const sessions: Omit<PlannedDay, 'id'>[] = [];
   for (let day = fromDay; day < event.day; day = addDays(day, 1)) {
-    const isClear = daysBetween(day, event.day) <= CLEAR_DAYS;
-    if (weekdays.includes(weekdayOf(day)) && !isClear) sessions.push({ day, planId: LOADING_PLAN });
+    if (weekdays.includes(weekdayOf(day)) && !isNearEvent(event, day)) sessions.push({ day, planId: LOADING_PLAN });
     if (easyDays.includes(weekdayOf(day)) && day > today) sessions.push({ day, planId: EASY_PLAN });
   }
   const weeks = weeksUntil(fromDay, event.day);
@@ -31,7 +28,7 @@ export function towardTheShow({ goalId, loadingId, easyId, weekdays, today }: Pr
     title: 'Toward the lantern show',
     goalId,
     fromDay,
-    weeks: weeksOf({ weeks, easierEvery: 4, event, fromDay, weekdays, loadingDays: weekdays.length, loadingMin: 20, easyMin: 10 }), // prettier-ignore
+    weeks: weeksOf({ weeks, easierEvery: 4, event, fromDay }),
     event,
     plans: [
       { id: LOADING_PLAN, sequenceId: loadingId },

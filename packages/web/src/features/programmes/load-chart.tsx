@@ -7,7 +7,17 @@ import {
   SPACED_GROUPS,
 } from '@clay-pot/core';
 import { useMemo, useState } from 'react';
-import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import {
+  Area,
+  Bar,
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceLine,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from 'recharts';
 import { SelectField } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { Empty, Part } from '../../ui/page.js';
@@ -62,6 +72,7 @@ export default function LoadChart({ view, before }: Props) {
                 stroke="var(--color-ink-soft)"
                 tickFormatter={(value: number) => value.toFixed(2)}
               />
+              <Bar dataKey="dose" barSize={3} fill="var(--color-line)" isAnimationActive={false} activeBar={false} />
               <Area
                 dataKey="band"
                 stroke="none"
@@ -106,7 +117,8 @@ export default function LoadChart({ view, before }: Props) {
           </ResponsiveContainer>
         </div>
         <figcaption className="mt-1 text-fine text-ink-soft">
-          Holds to failure a day, both hands, weighted toward the latest days. Dark: over seven days
+          Holds to failure a day, both hands. Bars: each day’s own. Lines are weighted toward the latest days; dark:
+          over seven days
           {before ? '; broken: without what is tried' : ''}. Green: over 28 days, and the band of 0.8–1.3 times that: a
           prompt to look, nothing more. Before the line of today it was done, after it it is planned.
         </figcaption>
@@ -129,12 +141,13 @@ function LineTable({ line, group }: { line: readonly LoadPoint[]; group: MuscleG
             <th className="text-right font-normal">seven days</th>
             <th className="text-right font-normal">28 days</th>
             <th className="text-right font-normal">band</th>
+            <th className="text-right font-normal" />
           </tr>
         </thead>
         <tbody>
           {line
             .filter((_, index) => index % 7 === 6)
-            .map(({ day, week, month, band }) => (
+            .map(({ day, week, month, band, isPlanned }) => (
               <tr key={day} className="border-t border-line">
                 <th scope="row" className="text-left font-normal">
                   {dayText(`${day}T12:00:00`)}
@@ -144,6 +157,7 @@ function LineTable({ line, group }: { line: readonly LoadPoint[]; group: MuscleG
                 <td className="text-right figures">
                   {band[0].toFixed(3)}–{band[1].toFixed(3)}
                 </td>
+                <td className="text-right text-ink-soft">{isPlanned ? 'planned' : 'done'}</td>
               </tr>
             ))}
         </tbody>

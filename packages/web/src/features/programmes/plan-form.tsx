@@ -134,15 +134,12 @@ function When({ wish, put, wrong }: Judged) {
           value={wish.fromDay}
           onChange={(event) => event.target.value && put({ fromDay: event.target.value })}
         />
-        <TextField
+        <WholeField
           label="Weeks"
-          type="number"
-          min={1}
-          max={26}
           disabled={isTo}
           value={isTo ? scheduleWishOf(wish).weeks : wish.weeks}
           error={wrong('/weeks')}
-          onChange={(event) => put({ weeks: event.target.valueAsNumber })}
+          put={(weeks) => put({ weeks })}
         />
         <div>
           <p className="mb-1 text-small font-semibold">There is time on</p>
@@ -177,23 +174,18 @@ function What({ wish, put, wrong }: Judged) {
   return (
     <Part title="What">
       <div className="grid gap-4 py-3 sm:grid-cols-3">
-        <TextField
+        <WholeField
           label="Sessions for the goal, a week"
-          type="number"
-          min={1}
-          max={7}
           value={wish.loadingDays}
           error={wrong('/loadingDays')}
-          onChange={(event) => put({ loadingDays: event.target.valueAsNumber })}
+          put={(loadingDays) => put({ loadingDays })}
         />
-        <TextField
+        <WholeField
           label="Minutes of each"
-          type="number"
-          min={5}
-          max={120}
           disabled={wish.loadingId !== ''}
           value={wish.loadingMin}
-          onChange={(event) => put({ loadingMin: event.target.valueAsNumber })}
+          error={wrong('/loadingMin')}
+          put={(loadingMin) => put({ loadingMin })}
         />
         <PlanChoice label="They go by" value={wish.loadingId} choose={(loadingId) => put({ loadingId })} />
         <label className="flex items-center gap-2 sm:pt-6">
@@ -202,20 +194,38 @@ function What({ wish, put, wrong }: Judged) {
         </label>
         {wish.hasEasy && (
           <>
-            <TextField
+            <WholeField
               label="Minutes of an easy day"
-              type="number"
-              min={5}
-              max={60}
               disabled={wish.easyId !== ''}
               value={wish.easyMin}
-              onChange={(event) => put({ easyMin: event.target.valueAsNumber })}
+              error={wrong('/easyMin')}
+              put={(easyMin) => put({ easyMin })}
             />
             <PlanChoice label="Easy days go by" value={wish.easyId} choose={(easyId) => put({ easyId })} />
           </>
         )}
       </div>
     </Part>
+  );
+}
+
+interface WholeProps {
+  label: string;
+  value: number;
+  error: string | undefined;
+  disabled?: boolean;
+  put: (value: number) => void;
+}
+
+/** A whole number; while nothing is typed there is none, and the field says what would be right. */
+function WholeField({ value, put, ...rest }: WholeProps) {
+  return (
+    <TextField
+      type="number"
+      value={Number.isNaN(value) ? '' : value}
+      onChange={(event) => put(event.target.valueAsNumber)}
+      {...rest}
+    />
   );
 }
 

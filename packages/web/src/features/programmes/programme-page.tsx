@@ -1,5 +1,13 @@
 import type { Athlete, StoredProgramme } from '@clay-pot/contracts';
-import { dayWords, editProgramme, lastDayOf, type Programme, type ProgrammeQuestion } from '@clay-pot/core';
+import {
+  dayWords,
+  editProgramme,
+  evaluateProgramme,
+  lastDayOf,
+  type Programme,
+  type ProgrammeQuestion,
+} from '@clay-pot/core';
+import { TRAINING_GOALS } from '@clay-pot/core/library';
 import { Redo2, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
@@ -19,7 +27,7 @@ import { PlansPanel } from './plans-panel.js';
 import { SessionPanel } from './session-panel.js';
 import { useCalendarCommands } from './use-calendar-commands.js';
 import { useProgrammeAutosave } from './use-programme-autosave.js';
-import { useProgrammeQuestion, useProgrammeView } from './use-programme-view.js';
+import { useProgrammeQuestion } from './use-programme-view.js';
 import { WeekPanel } from './week-panel.js';
 import { WhatIfBar } from './what-if-bar.js';
 
@@ -61,6 +69,7 @@ interface BenchProps {
 function Bench({ id, document, athlete, notice }: BenchProps) {
   const question = useProgrammeQuestion(athlete, document);
   const { title, fromDay, event } = document;
+  const goal = TRAINING_GOALS.find(({ id: known }) => known === document.goalId);
   useTitle(title);
   return (
     <div className="mx-auto w-full max-w-[90rem] px-4 py-6">
@@ -80,6 +89,7 @@ function Bench({ id, document, athlete, notice }: BenchProps) {
             </Link>
             , {dayWords(fromDay)} to {dayWords(lastDayOf(document))}
             {event ? `, toward ${event.name}` : ''}
+            {goal ? `; for “${goal.name}”` : ''}
           </p>
         </div>
         <div className="flex items-center gap-2">
@@ -121,23 +131,27 @@ interface WeeksProps {
 function Weeks({ question, document, athleteId, programmeId }: WeeksProps) {
   const whatIf = useCalendar((calendar) => calendar.whatIf);
   const chosen = useCalendar((calendar) => calendar.chosen);
-  const before = useProgrammeView(question, document);
-  const tried = useMemo(() => (whatIf ? editProgramme(document, whatIf.edits) : document), [document, whatIf]);
-  const after = useProgrammeView(question, tried);
-  const view = whatIf ? after : before;
+  const before = useMemo(() => evaluateProgramme({ ...question, programme: document }), [question, document]);
+  const tried = useMemo(
+    () => whatIf && evaluateProgramme({ ...question, programme: editProgramme(document, whatIf.edits) }),
+    [question, document, whatIf],
+  );
+  const view = tried ?? before;
   useCalendarCommands(view);
   return (
     <>
-      {whatIf && <WhatIfBar whatIf={whatIf} before={before} after={after} />}
+      {whatIf && tried && <WhatIfBar whatIf={whatIf} before={before} after={tried} />}
       <div className="grid items-start gap-x-6 gap-y-6 xl:grid-cols-[minmax(0,1fr)_20rem]">
         <div className="grid min-w-0 gap-6">
           <Calendar view={view} />
           <Suspense fallback={<Loading what="the load" />}>
-            <LoadChart view={view} before={whatIf ? before : null} />
+            <LoadChart view={view} before={tried ? before : null} />
           </Suspense>
         </div>
         <div className="grid gap-6">
-          {chosen?.kind === 'session' && <SessionPanel view={view} id={chosen.id} athleteId={athleteId} />}
+          {chosen?.kind === 'session' && (
+            <SessionPanel view={view} id={chosen.id} programmeId={programmeId} athleteId={athleteId} />
+          )}
           {chosen?.kind === 'day' && <DayPanel view={view} day={chosen.day} />}
           {chosen?.kind === 'week' && <WeekPanel view={view} index={chosen.index} />}
           {!chosen && (

@@ -1,12 +1,23 @@
 import { dayWords, HARD_PERCENT, isAhead, minutesText, partsOf, planOf, type PlannedSession, printDose, type ProgrammeView, usualWay } from '@clay-pot/core'; // prettier-ignore
 import { Link } from 'react-router';
+import { leadPath } from '../../domain/lead-path.js';
 import { knownMovement } from '../../store/library.js';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { Part } from '../../ui/page.js';
 import { canMove, leaveOut, moveBy } from './moving.js';
 
 /** A session: what it is on its day, how hard, and where it may go. */
-export function SessionPanel({ view, id, athleteId }: { view: ProgrammeView; id: string; athleteId: string }) {
+export function SessionPanel({
+  view,
+  id,
+  programmeId,
+  athleteId,
+}: {
+  view: ProgrammeView;
+  id: string;
+  programmeId: string;
+  athleteId: string;
+}) {
   const session = view.sessions.find((each) => each.id === id);
   if (!session) return null;
   const { day, state, sequence, load } = session;
@@ -35,7 +46,9 @@ export function SessionPanel({ view, id, athleteId }: { view: ProgrammeView; id:
               A day later
             </Button>
             <Button onClick={() => leaveOut(session)}>Leave out</Button>
-            {state === 'due' && <ButtonLink to={`/sequences/${sequenceId}/lead?athlete=${athleteId}`}>Lead</ButtonLink>}
+            {state === 'due' && (
+              <ButtonLink to={leadPath(sequenceId, athleteId, { programmeId, sessionId: id })}>Lead</ButtonLink>
+            )}
           </div>
         )}
         <Doses session={session} plan={view.sequences.get(session.planId)} />

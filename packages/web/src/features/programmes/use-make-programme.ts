@@ -8,6 +8,7 @@ import { fetchSequence, usePast } from '../../api/queries.js';
 import { composeBeside } from '../../domain/composing/composer.js';
 import { useComposeWork } from '../../domain/composing/wishes.js';
 import { useForWhom } from '../../domain/for-whom.js';
+import { useStandingCautions } from '../../domain/standing-cautions.js';
 import { useNewSequence } from '../../domain/new-sequence.js';
 import { type PlanWish, schemeOf } from './plan-wish.js';
 import { circumstancesOf } from './use-programme-view.js';
@@ -39,6 +40,7 @@ export function useMakeProgramme(athlete: Athlete): Making {
   const create = useCreateProgramme();
   const { person } = useForWhom(athlete.id);
   const past = usePast(athlete.id);
+  const cautions = useStandingCautions(athlete);
 
   async function composed(goalId: string, methodId: string, minutes: number): Promise<Sequence> {
     const work = workOf({ goalId, minutes, methodId, equipment: athlete.equipment, notAt: [] });
@@ -68,7 +70,17 @@ export function useMakeProgramme(athlete: Athlete): Making {
   /** Its weeks begin where the person stands. */
   function begun(programme: Programme, plans: readonly Planned[]): Programme {
     const sequences = new Map(plans.map(({ plan: { id }, sequence }) => [id, sequence]));
-    return ramped({ ...circumstancesOf(athlete, person, programme, past.data ?? []), programme, sequences });
+    return ramped({
+      ...circumstancesOf({
+        person,
+        cautions,
+        equipment: athlete.equipment,
+        methodId: programme.methodId,
+        past: past.data ?? [],
+      }),
+      programme,
+      sequences,
+    });
   }
 
   async function make(wish: PlanWish): Promise<string | null> {

@@ -8,8 +8,6 @@ import { Segments } from '../../ui/segments.js';
 
 const { min, max, step } = PROGRAMME_LIMITS.amountPercent;
 const AMOUNTS = Array.from({ length: (max - min) / step + 1 }, (_, index) => min + index * step);
-/** What a week is changed to with its kind, where nobody says otherwise. */
-const USUAL_AMOUNT: Record<WeekKind, number> = { build: 100, easier: 60, taper: 50 };
 const SHOWN = 8;
 const NEXT_TO_NOTHING = 0.01;
 
@@ -35,7 +33,7 @@ export function WeekPanel({ view, index }: { view: ProgrammeView; index: number 
           options={WEEK_KIND_IDS}
           words={(kind) => WEEK_KINDS[kind].label}
           chosen={week.kind}
-          choose={(kind) => put(kind, USUAL_AMOUNT[kind])}
+          choose={(kind) => put(kind, WEEK_KINDS[kind].usualPercent)}
         />
         <p className="text-small text-ink-soft">{WEEK_KINDS[week.kind].words}.</p>
         <SelectField

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
-import { stopCaution } from '@clay-pot/core';
+import { printSets, type Programme, stopCaution } from '@clay-pot/core';
 import { screen } from '@testing-library/react';
 import { SHORT, SHORT_ID, sequenceOf, someone, storedShort } from '../../made-up.fixture.js';
 import { answering, settle, show } from '../../screen.fixture.js';
@@ -14,8 +14,9 @@ beforeEach(() => {
   useOutbox.setState({ letters: [], refused: [] });
 });
 
-async function threshold({ athlete = someone(), document = SHORT, chosen = true } = {}) {
+async function threshold({ athlete = someone(), document = SHORT, chosen = true, of = '', programmes = {} } = {}) {
   answering({
+    ...programmes,
     [`GET /api/sequences/${SHORT_ID}`]: storedShort(document),
     'GET /api/athletes': [athlete],
     [`GET /api/athletes/${athlete.id}`]: athlete,
@@ -24,7 +25,7 @@ async function threshold({ athlete = someone(), document = SHORT, chosen = true 
     [`GET /api/athletes/${athlete.id}/past`]: [],
     [`GET /api/athletes/${athlete.id}/intakes`]: [],
   });
-  const query = chosen ? `?athlete=${athlete.id}` : '';
+  const query = chosen ? `?athlete=${athlete.id}${of}` : '';
   const shown = show(<LeadPage />, `/sequences/${SHORT_ID}/lead${query}`, '/sequences/:id/lead');
   await settle();
   return shown;
@@ -120,4 +121,38 @@ describe('before a session', () => {
     );
     expect(screen.getByRole('button', { name: 'Try again' })).toBeTruthy();
   }, 15_000);
+});
+
+describe('a session of a programme', () => {
+  const PROGRAMME_ID = '01890000-0000-7000-8000-0000000000bb';
+  const document: Programme = {
+    title: 'Eight weeks',
+    fromDay: '2026-06-08',
+    weeks: [{ kind: 'build', amountPercent: 100 }, { kind: 'easier', amountPercent: 50 }], // prettier-ignore
+    plans: [{ id: 'a', sequenceId: SHORT_ID }],
+    sessions: [
+      { id: 's1', day: '2026-06-09', planId: 'a' },
+      { id: 's2', day: '2026-06-16', planId: 'a' },
+    ],
+  };
+  const programmes = { [`GET /api/programmes/${PROGRAMME_ID}`]: { id: PROGRAMME_ID, document } };
+  const led = async (session: string, given: object = programmes) => {
+    const { user } = await threshold({ of: `&programme=${PROGRAMME_ID}&session=${session}`, programmes: given });
+    await user.click(ask());
+    await user.click(startButton());
+    return useRun.getState().run!.sequence.blocks.map(({ dose }) => printSets(dose));
+  };
+
+  test('is led with the doses of its day: an easier week has half of what loads, and all of what moves', async () => {
+    expect(await led('s2')).toEqual(['1x20s', '1x4', '1x3']);
+  });
+  test('of a usual week is the sequence itself, and says of which programme it is', async () => {
+    expect(await led('s1')).toEqual(SHORT.blocks.map(({ dose }) => printSets(dose)));
+  });
+  test('whose programme cannot be read is led as the sequence stands, and says so', async () => {
+    const { user } = await threshold({ of: `&programme=${PROGRAMME_ID}&session=gone`, programmes });
+    expect(screen.getByText(/Its programme could not be read/)).toBeTruthy();
+    await user.click(ask());
+    expect(startButton()).toHaveProperty('disabled', false);
+  });
 });

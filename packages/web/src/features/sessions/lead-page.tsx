@@ -16,6 +16,7 @@ import {
   withFoundLoads,
   withOwnLoad,
 } from '@clay-pot/core';
+import { usePlannedSequence } from '../../domain/planned-sequence.js';
 import { MovementName } from '../../domain/movement-name.js';
 import { groupsOf, pausesOf, roundHeading } from '../../domain/in-order.js';
 import { LevelPicture } from '../../domain/level-picture.js';
@@ -35,13 +36,32 @@ import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 export default function LeadPage() {
   const { id } = useParams();
   const sequence = useSequence(id);
-  if (sequence.data) return <Threshold stored={sequence.data} />;
+  if (sequence.data) return <AsPlanned stored={sequence.data} />;
   if (sequence.isPending) return <Loading what="the sequence" />;
   return <Trouble error={sequence.error} retry={() => void sequence.refetch()} />;
 }
 
+/** By itself, or as a session of a programme is on its day. */
+function AsPlanned({ stored }: { stored: StoredSequence }) {
+  const [params] = useSearchParams();
+  const [programmeId, sessionId] = [params.get('programme'), params.get('session')];
+  const toLead = usePlannedSequence(stored, programmeId && sessionId ? { programmeId, sessionId } : undefined);
+  if (!toLead) return <Loading what="the programme" />;
+  return <Threshold id={stored.id} document={toLead.sequence} note={toLead.note} />;
+}
+
+function OfProgrammeNote({ note }: { note: string | null }) {
+  return note === null ? null : <p className="border-l-4 border-ink bg-ground px-3 py-1.5">{note}</p>;
+}
+
+interface ThresholdProps {
+  id: string;
+  document: Sequence;
+  note: string | null;
+}
+
 /** Before the clock runs: who it is for, what to mind, what to fetch, what was asked each time. */
-function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
+function Threshold({ id, document, note }: ThresholdProps) {
   const [params, setParams] = useSearchParams();
   const athleteId = params.get('athlete') ?? undefined;
   const athletes = useAthletes();
@@ -84,6 +104,7 @@ function Threshold({ stored: { id, document } }: { stored: StoredSequence }) {
             By the method <b>{method.name}</b>. {DISCOMFORT_RULE[method.discomfort]}
           </p>
           {document.tests?.length ? <p>Measured before and after: {testsWords(document.tests)}.</p> : null}
+          <OfProgrammeNote note={note} />
           {open && <StillOpen name={open.athleteName} />}
           {isEmpty && <NoBlocks sequenceId={id} />}
           <SelectField

@@ -3,6 +3,7 @@ import type { TodayDue } from '@clay-pot/contracts';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useMe, useToday } from '../../api/queries.js';
+import { leadPath } from '../../domain/lead-path.js';
 import { ButtonLink } from '../../ui/button.js';
 import { agoText, dayText } from '../../ui/format.js';
 import { DiscomfortMark } from '../../ui/marks.js';
@@ -92,6 +93,7 @@ function DueList({ due }: { due: readonly TodayDue[] }) {
             {item.from.kind === 'programme' && (
               <Link to={`/programmes/${item.from.id}`} className="text-small underline underline-offset-2">
                 from the programme
+                {item.from.amountPercent === 100 ? '' : `, ${item.from.amountPercent} % of what loads`}
               </Link>
             )}
             {item.missedDays.length > 0 && (
@@ -112,7 +114,13 @@ function DueList({ due }: { due: readonly TodayDue[] }) {
             <span className="bg-celadon-wash px-2 py-1 font-semibold text-celadon">done</span>
           ) : (
             <ButtonLink
-              to={`/sequences/${item.sequenceId}/lead?athlete=${item.athleteId}`}
+              to={leadPath(
+                item.sequenceId,
+                item.athleteId,
+                item.from.kind === 'programme'
+                  ? { programmeId: item.from.id, sessionId: item.from.sessionId }
+                  : undefined,
+              )}
               aria-label={`Lead ${item.sequenceTitle} for ${item.athleteName}`}
               className="max-sm:min-h-11"
             >
