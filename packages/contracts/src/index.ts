@@ -2,6 +2,7 @@ export * from './accounts.js';
 export * from './assignments.js';
 export * from './athletes.js';
 
+export * from './calls.js';
 export * from './class.js';
 export * from './compose.js';
 export * from './devices.js';

@@ -7,7 +7,8 @@ export type ProgrammeEdit =
   | { readonly kind: 'add'; readonly session: PlannedDay }
   | { readonly kind: 'week'; readonly index: number; readonly week: ProgrammeWeek }
   | { readonly kind: 'away'; readonly away: readonly Away[] }
-  | { readonly kind: 'change'; readonly change: PlanChange };
+  | { readonly kind: 'change'; readonly change: PlanChange }
+  | { readonly kind: 'take back'; readonly changeId: string };
 
 /** Carries out edits in their order; an edit of a session or a week that is not there does nothing. */
 export const editProgramme = (programme: Programme, edits: readonly ProgrammeEdit[]): Programme =>
@@ -28,6 +29,11 @@ function applied(programme: Programme, edit: ProgrammeEdit): Programme {
       return { ...programme, away: [...edit.away] };
     case 'change':
       return { ...programme, changes: [...(programme.changes ?? []), edit.change] };
+    case 'take back': {
+      const { changes = [], ...rest } = programme;
+      const left = changes.filter(({ id }) => id !== edit.changeId);
+      return left.length > 0 ? { ...rest, changes: left } : rest;
+    }
   }
 }
 

@@ -6,7 +6,8 @@ import type { Programme } from '../model/programme.js';
 import { usualWay } from '../model/movement.js';
 import { write } from '../rules/checks/sessions.fixture.js';
 import { on, programmeOf, SEQUENCES } from './programme.fixture.js';
-import { inAmount, riseSteps, sequencesOn } from './session-plan.js';
+import { inAmount } from '../rules/in-amount.js';
+import { riseSteps, sequencesOn } from './session-plan.js';
 
 const way = usualWay(shippedMovement('strength.palm-lift')!);
 const scaled = (text: string, percent: number) => printSets(inAmount(parseDose(text, way), percent));

@@ -1,11 +1,12 @@
-import { amountLimit, amountOf, type Dose, DOSE_LIMITS, withAmounts, workOf } from '../model/dose.js';
+import { type Dose, withAmounts } from '../model/dose.js';
 import { applyEdits } from '../model/edits.js';
 import { findLevel, type Movement, type MovementLookup } from '../model/movement.js';
 import { inDayOrder, type PlannedDay, type Programme, type ProgrammePlan, weekIndexOf } from '../model/programme.js';
 import { type Block, type Sequence } from '../model/sequence.js';
 import { WORK } from '../rules/checks/block-views.js';
+import { inAmount } from '../rules/in-amount.js';
 import { USUAL_PACE } from '../rules/level-standing.js';
-import { must } from '../vocabulary/lists.js';
+import { itemAt, must } from '../vocabulary/lists.js';
 import { USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
 import { UNIT_OF } from '../vocabulary/work.js';
 import { movementsOf, rememberer } from './known.js';
@@ -59,18 +60,40 @@ export function changedBy(programme: Programme, { planId, day }: Omit<PlannedDay
 export function sequencesOn(
   programme: Programme,
   lookup: MovementLookup,
+  percentOn = (day: string) => amountAt(programme, day),
 ): (session: PlannedDay, plan: Sequence) => Sequence {
   const stepsOf = riseSteps(programme);
+  const baseOf = stepsBefore(programme, stepsOf);
   return (session, plan) => {
     const changed = changedBy(programme, session, plan);
-    const [steps, percent] = [stepsOf(session), amountAt(programme, session.day)];
-    if (steps === 0 && percent === 100) return changed;
+    const [all, percent] = [stepsOf(session), percentOn(session.day)];
+    if (all === 0 && percent === 100) return changed;
     const movements = movementsOf(changed, lookup);
-    return grownPlan(changed, [steps, percent, ...movements], () => ({
+    const steps = changed.blocks.map(({ id }) => all - baseOf(session, id));
+    return grownPlan(changed, [percent, ...steps, ...movements], () => ({
       ...changed,
-      blocks: changed.blocks.map((block, index) => grownBlock(block, [steps, percent, movements[index]], () => madeAnew(block, steps, percent, movements[index]))), // prettier-ignore
+      blocks: changed.blocks.map((block, index) => {
+        const mine = [itemAt(steps, index), percent, movements[index]] as const;
+        return grownBlock(block, mine, () => madeAnew(block, ...mine));
+      }),
     }));
   };
+}
+
+/** What a call made of a block is where it grows from: the steps that there were until then. */
+function stepsBefore(
+  { sessions, plans, changes = [] }: Programme,
+  stepsOf: (session: PlannedDay) => number,
+): (session: PlannedDay, blockId: string) => number {
+  const rising = changes.filter(({ planId }) => plans.some(({ id, rise }) => id === planId && rise));
+  const bases = rising.flatMap(({ planId, fromDay, edits }) => {
+    const first = inDayOrder(sessions).find((session) => session.planId === planId && session.day >= fromDay);
+    const touched = edits.flatMap((edit) => (edit.kind === 'change' && edit.dose ? [edit.blockId] : []));
+    return first ? touched.map((blockId) => ({ planId, fromDay, blockId, steps: stepsOf(first) })) : [];
+  });
+  if (bases.length === 0) return () => 0;
+  return ({ planId, day }, blockId) =>
+    Math.max(0, ...bases.filter((base) => base.planId === planId && base.blockId === blockId && base.fromDay <= day).map(({ steps }) => steps)); // prettier-ignore
 }
 
 const changedPlan = rememberer<Sequence>();
@@ -91,31 +114,4 @@ function grown({ levelId, dose }: Block, steps: number, movement: Movement | und
   if (most === undefined) return dose;
   const by = steps * USUAL_PACE[UNIT_OF[dose.work.kind]];
   return withAmounts(dose, (now, { open }) => (open === 'form' ? now : Math.max(now, Math.min(most, now + by))));
-}
-
-/** So near to the wanted amount is near enough to have fewer sets. */
-const NEAR = 0.1;
-
-/**
- * A dose of another amount: fewer sets where that comes near, else less in each; never its effort: easier weeks are shorter and no lighter, so that what
- * was gained stays (Bosquet et al. 2007, Med Sci Sports Exerc 39:1358–65, on volume and intensity of a taper).
- * @example printSets(inAmount(parseDose('3x10'), 60)) → '2x9'
- */
-export function inAmount(dose: Dose, percent: number): Dose {
-  if (percent === 100) return dose;
-  const share = percent / 100;
-  if (dose.then) return withAmounts(dose, (now) => now * share);
-  const each = amountOf(dose.work);
-  const wanted = each * dose.sets * share;
-  const { min } = amountLimit(dose.work.kind);
-  const counts = Array.from({ length: Math.max(dose.sets, Math.round(dose.sets * share)) }, (_, less) => less + 1);
-  // Sets of an easier week are no longer ones.
-  const choices = counts.map((sets) => {
-    const amount = Math.max(min, Math.round(share < 1 ? Math.min(each, wanted / sets) : wanted / sets));
-    return { sets, amount, off: Math.abs(sets * amount - wanted) / wanted };
-  });
-  const inReach = choices.filter(({ amount }) => share < 1 || amount <= 1.5 * each);
-  const nearest = [...inReach].sort((a, b) => a.off - b.off)[0];
-  const { sets, amount } = inReach.find(({ off }) => off <= NEAR) ?? nearest ?? { sets: dose.sets, amount: each };
-  return { ...dose, sets: Math.min(sets, DOSE_LIMITS.sets.max), work: workOf(dose.work.kind, amount, dose.work.open) };
 }

@@ -16,6 +16,9 @@ export type Step =
   | { readonly kind: 'level up' | 'level down'; readonly levelId: string }
   | { readonly kind: 'hold' | 'ease' };
 
+/** What a step rests on: it hurt, the morning after was worse, it was long ago, nothing may grow, the last one was not clean, nothing is due yet, or it went well. */
+export type Because = 'hurt' | 'morning' | 'away' | 'barred' | 'unclean' | 'not yet' | 'clean';
+
 /** Where a hand stands on a movement’s ladder. */
 export interface LevelStanding {
   readonly movementId: string;
@@ -28,6 +31,7 @@ export interface LevelStanding {
   /** Sessions one after the other in which the gate was met. */
   readonly streak: number;
   readonly step: Step;
+  readonly because: Because;
   /** A sentence with what it rests on. */
   readonly why: string;
   /** All of it, oldest first: the evidence. */
@@ -76,14 +80,14 @@ export function standingOf(history: readonly WorkDone[], question: StandingQuest
   const level = findLevel(movement, last.levelId);
   const gate = level ? gateOf(level, last.unit, method) : null;
   const streak = gate ? trailing(history, (done) => done.levelId === last.levelId && meets(gate, done)) : 0;
-  const { step, why } = level
+  const judged: Judged = level
     ? stepFrom(history, level, gate, streak, question)
-    : { step: HOLD, why: 'This level is no longer on its ladder.' };
-  return { movementId: movement.id, hand: last.hand, levelId: last.levelId, last, gate, streak, step, why, history };
+    : { step: HOLD, because: 'not yet', why: 'This level is no longer on its ladder.' };
+  return { movementId: movement.id, hand: last.hand, levelId: last.levelId, last, gate, streak, ...judged, history };
 }
 
 const HOLD: Step = { kind: 'hold' };
-type Judged = { readonly step: Step; readonly why: string };
+type Judged = Pick<LevelStanding, 'step' | 'because' | 'why'>;
 
 const trailing = (history: readonly WorkDone[], holds: (done: WorkDone) => boolean): number => {
   const from = history.findLastIndex((done) => !holds(done));
@@ -101,9 +105,14 @@ function stepFrom(
   const last = lastOf(history);
   const less = lessAfter(history, level, question);
   if (less) return less;
-  if (isBarred) return { step: HOLD, why: `Nothing grows for the ${HAND_WORDS[last.hand]} before it is cleared.` };
-  if (!isClean(last)) return { step: HOLD, why: `${heldBecause(last)} Once more as it is.` };
-  if (!gate) return { step: HOLD, why: 'As it is.' };
+  if (isBarred)
+    return {
+      step: HOLD,
+      because: 'barred',
+      why: `Nothing grows for the ${HAND_WORDS[last.hand]} before it is cleared.`,
+    };
+  if (!isClean(last)) return { step: HOLD, because: 'unclean', why: `${heldBecause(last)} Once more as it is.` };
+  if (!gate) return { step: HOLD, because: 'not yet', why: 'As it is.' };
   return moreAfter(history, level, gate, streak, question);
 }
 
@@ -118,6 +127,7 @@ function lessAfter(
   const away = Math.floor(daysBetween(last.endedAt.slice(0, 10), today));
   const hurts = last.discomfort !== null && adviseOnDiscomfort(last.discomfort, method.discomfort) === 'ease-or-stop';
   if (hurts || last.morning === 'step-back' || last.morning === 'refer') {
+    const because = hurts ? 'hurt' : 'morning';
     const told = hurts ? `Discomfort ${last.discomfort} of 10` : 'A worse morning after';
     const calm = history.slice(0, -1).findLast((done) => done.discomfort !== null && done.discomfort <= DISCOMFORT_GO_ON_MAX && done.morning !== 'step-back' && done.morning !== 'refer'); // prettier-ignore
     const isLower =
@@ -127,16 +137,17 @@ function lessAfter(
     if (isLower)
       return {
         step: { kind: 'level down', levelId: calm.levelId },
+        because,
         why: `${told}: back to the last level without, of ${dayWords(calm.endedAt.slice(0, 10))}.`,
       };
-    if (below) return { step: { kind: 'level down', levelId: below.id }, why: `${told}: a level back.` };
-    return { step: { kind: 'ease' }, why: `${told} on the lowest level: less of it, or something else.` };
+    if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: `${told}: a level back.` };
+    return { step: { kind: 'ease' }, because, why: `${told} on the lowest level: less of it, or something else.` };
   }
   if (away < AWAY_DAYS) return null;
   const gap = `${away} days without it`;
   return below
-    ? { step: { kind: 'level down', levelId: below.id }, why: `${gap}: a level back.` }
-    : { step: { kind: 'ease' }, why: `${gap}: begin with less of it.` };
+    ? { step: { kind: 'level down', levelId: below.id }, because: 'away', why: `${gap}: a level back.` }
+    : { step: { kind: 'ease' }, because: 'away', why: `${gap}: begin with less of it.` };
 }
 
 function heldBecause({ isWhole, discomfort, exertion, morning }: WorkDone): string {
@@ -160,20 +171,31 @@ function moreAfter(
   if (streak >= gate.sessions) {
     const above = neighbourLevel(movement, level.id, 1);
     return above
-      ? { step: { kind: 'level up', levelId: above.id }, why: `${gateWords(gate)}: done. Next is “${above.name}”.` }
-      : { step: HOLD, why: `${gateWords(gate)}: done, and it is the highest level.` };
+      ? {
+          step: { kind: 'level up', levelId: above.id },
+          because: 'clean',
+          why: `${gateWords(gate)}: done. Next is “${above.name}”.`,
+        }
+      : { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done, and it is the highest level.` };
   }
   const clean = trailing(history, (done) => isSameDose(done, last) && isClean(done));
   const until = pace.sessionsPerStep - clean;
   const goesOn = nextDose(level, last, gate, pace);
-  if (!goesOn) return { step: HOLD, why: `${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.` };
+  if (!goesOn)
+    return {
+      step: HOLD,
+      because: 'not yet',
+      why: `${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.`,
+    };
   if (until > 0)
     return {
       step: HOLD,
+      because: 'not yet',
       why: `${is}, clean in ${clean} of ${pace.sessionsPerStep} sessions: once more before it grows.`,
     };
   return {
     step: goesOn,
+    because: 'clean',
     why: `${is}, clean in ${clean} sessions: now ${doseWords(last, goesOn)}, toward ${gateWords(gate)}.`,
   };
 }

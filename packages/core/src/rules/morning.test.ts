@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { callAfter } from './calls.js';
+import { callAfter } from './calls/after-session.js';
 import { adviseOnMorning, isMorningAsked, morningOf } from './morning.js';
 
 const told = (left: number, right = 0) => ({ left, right });

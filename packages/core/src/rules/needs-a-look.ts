@@ -9,7 +9,7 @@ import { daysBetween } from '../vocabulary/days.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 import { lastOf } from '../vocabulary/lists.js';
 import { lowered } from '../vocabulary/text.js';
-import { callAfter, type SessionOutcome } from './calls.js';
+import { callAfter, type SessionOutcome } from './calls/after-session.js';
 import { barredWords, cautionsOn, forbidsLoading } from './cautions.js';
 import { intakeDue } from './screening/intake-due.js';
 
@@ -39,7 +39,8 @@ export interface Look {
 const WEIGHT = { barred: 100, felt: 80, lost: 60, ask: 50, uneven: 40, measure: 30, away: 20 } as const;
 /** Whether something may hurt, rather than is only late. @example isGrave({ weight: 100.05 }) → true */
 export const isGrave = ({ weight }: Pick<Look, 'weight'>): boolean => weight >= WEIGHT.felt;
-const MEASURE_AGAIN = working('Measured again', 56, 'days', 'a battery every four weeks; twice as long is late', [28, 90]).value; // prettier-ignore
+/** A battery of readings this old is late. */
+export const MEASURE_AGAIN = working('Measured again', 56, 'days', 'a battery every four weeks; twice as long is late', [28, 90]).value; // prettier-ignore
 /** After such a gap a level back is due (practice: progress). */
 export const AWAY_DAYS = 14;
 /** What a class is compared by. */

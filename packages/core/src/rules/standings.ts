@@ -30,9 +30,8 @@ export function standingsOf(sessions: readonly LedSession[], question: Standings
       const { done, plan } = lastOf(history);
       const movement = lookup(done.movementId);
       if (!movement) return [];
-      const works: WorkDone[] = history.map((each) => each.done);
       return [
-        standingOf(works, {
+        standingOf(daily(history.map((each) => each.done)), {
           movement,
           method: methodOf(plan),
           today,
@@ -44,3 +43,17 @@ export function standingsOf(sessions: readonly LedSession[], question: Standings
   );
   return standings.sort((a, b) => b.last.endedAt.localeCompare(a.last.endedAt));
 }
+
+/** One session a day: who trains or logs twice on a day has not met a gate twice. The last one stands, with the worst of how it felt. */
+export function daily(works: readonly WorkDone[]): WorkDone[] {
+  return [...groupedBy(works, ({ endedAt }) => endedAt.slice(0, DAY_LENGTH)).values()].map((same) => {
+    const last = lastOf(same);
+    if (same.length === 1) return last;
+    const worst = (of: (done: WorkDone) => number | null) => {
+      const told = same.map(of).filter((score) => score !== null);
+      return told.length > 0 ? Math.max(...told) : null;
+    };
+    return { ...last, discomfort: worst(({ discomfort }) => discomfort), exertion: worst(({ exertion }) => exertion), isWhole: same.every(({ isWhole }) => isWhole) }; // prettier-ignore
+  });
+}
+const DAY_LENGTH = 10;

@@ -50,15 +50,26 @@ function eachEased(view: SessionView, blockIds: readonly string[], reason: EaseR
 /** One gentler form of each kind that is not too much for this person. */
 function formsOf(view: SessionView, blockId: string, reason: EaseReason): (readonly Edit[])[] {
   const answers = gentlerFor(view, blockOf(view, blockId));
+  return ORDER[reason].map((kind) => formIn(view, blockId, answers, kind)).filter((form) => form !== null);
+}
+
+/** A gentler form of one kind that is not too much for this person; null where there is none. */
+export const gentlerForm = (view: SessionView, blockId: string, kind: Answer['kind']): readonly Edit[] | null =>
+  formIn(view, blockId, gentlerFor(view, blockOf(view, blockId)), kind);
+
+function formIn(
+  view: SessionView,
+  blockId: string,
+  answers: readonly Answer[],
+  kind: Answer['kind'],
+): readonly Edit[] | null {
   const before = tooMuch(view, blockId);
-  return ORDER[reason].flatMap((kind) => {
-    const tries = answers.find((answer) => answer.kind === kind)?.tries ?? [];
-    const form = tries.find((edits) => {
-      const after = tooMuch(viewOf({ ...view, sequence: applyEdits(view.sequence, edits) }), blockId);
-      return after.every((check) => before.includes(check));
-    });
-    return form ? [form] : [];
+  const tries = answers.find((answer) => answer.kind === kind)?.tries ?? [];
+  const form = tries.find((edits) => {
+    const after = tooMuch(viewOf({ ...view, sequence: applyEdits(view.sequence, edits) }), blockId);
+    return after.every((check) => before.includes(check));
   });
+  return form ?? null;
 }
 
 /** Checks that say a block is too much. */

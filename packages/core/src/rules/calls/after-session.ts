@@ -1,7 +1,7 @@
-import type { Ending, Morning } from '../model/session.js';
-import { percent } from '../vocabulary/numbers.js';
-import { adviseOnDiscomfort, type DiscomfortAdvice, type DiscomfortPolicy } from './discomfort.js';
-import { type MorningAdvice, morningOf, type MorningScores } from './morning.js';
+import type { Ending, Morning } from '../../model/session.js';
+import { percent } from '../../vocabulary/numbers.js';
+import { adviseOnDiscomfort, type DiscomfortAdvice, type DiscomfortPolicy } from '../discomfort.js';
+import { type MorningAdvice, morningOf, type MorningScores } from '../morning.js';
 
 /** What a coach may decide once a session is over. */
 export const DECISIONS = {
@@ -15,8 +15,8 @@ export type Decision = keyof typeof DECISIONS;
 /** All decisions, the boldest first. */
 export const DECISION_IDS = Object.keys(DECISIONS) as Decision[];
 
-/** A decision that is proposed, with why: the coach decides. */
-export interface Call {
+/** What a session as a whole asks for next, with why. */
+export interface AfterSession {
   readonly proposed: Decision;
   readonly reason: string;
 }
@@ -48,7 +48,7 @@ const NEXT_TIME: Record<Decision, string> = {
  * What the outcome of a session asks for next, by the discomfort that was told and by how much was done.
  * @example callAfter({ ending: 'completed', completion: 1, maxDiscomfort: 1, discomfortPolicy: 'mild' }).proposed → 'go-on'
  */
-export function callAfter(outcome: SessionOutcome): Call {
+export function callAfter(outcome: SessionOutcome): AfterSession {
   const felt = callByFeel(outcome);
   const { morning, morningBefore = null } = outcome;
   if (!morning) return felt;
@@ -62,7 +62,7 @@ export function callAfter(outcome: SessionOutcome): Call {
 const UNTIL_CLEARED = 'Nothing loads that hand before it is cleared.';
 const BY_MORNING: Record<MorningAdvice, Decision> = { 'go-on': 'go-on', hold: 'hold', 'step-back': 'ease', refer: 'rest' }; // prettier-ignore
 
-function callByFeel({ ending, completion, maxDiscomfort, discomfortPolicy }: SessionOutcome): Call {
+function callByFeel({ ending, completion, maxDiscomfort, discomfortPolicy }: SessionOutcome): AfterSession {
   const felt = maxDiscomfort === null ? 'go-on' : PROPOSED[adviseOnDiscomfort(maxDiscomfort, discomfortPolicy)];
   const told = toldOf(maxDiscomfort, discomfortPolicy);
   if (felt === 'go-on' && ending === 'ended early' && completion < MUCH_OF_IT) {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { callAfter, type SessionOutcome } from './calls.js';
+import { callAfter, type SessionOutcome } from './after-session.js';
 
 const DONE: SessionOutcome = { ending: 'completed', completion: 1, maxDiscomfort: 1, discomfortPolicy: 'mild' };
 

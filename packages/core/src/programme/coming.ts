@@ -1,0 +1,80 @@
+import type { MovementLookup } from '../model/movement.js';
+import { inDayOrder, type Programme } from '../model/programme.js';
+import type { Sequence } from '../model/sequence.js';
+import type { ComingPlan } from '../rules/calls/question.js';
+import { WORK } from '../rules/checks/block-views.js';
+import { daysBetween } from '../vocabulary/days.js';
+import { type DoneDay, matchDone } from './done-days.js';
+import { type PlanSequences, sequencesOn } from './session-plan.js';
+
+/** A programme with the sequences of its plans. */
+export interface StandingProgramme {
+  readonly id: string;
+  readonly programme: Programme;
+  readonly sequences: PlanSequences;
+}
+
+/** What was led last, whichever plan it was of. */
+export interface LedLast {
+  readonly sequenceId: string;
+  readonly plan: Sequence;
+  /** ISO day, the studio’s. */
+  readonly onDay: string;
+}
+
+/** What comes next of an athlete is found from this. */
+export interface ComingQuestion {
+  readonly programmes: readonly StandingProgramme[];
+  /** Of each sequence the last one. */
+  readonly ledLast: readonly LedLast[];
+  readonly done: readonly DoneDay[];
+  /** The next day of a sequence that was given by itself; null where there is none. */
+  readonly dayOf: (sequenceId: string) => string | null;
+  readonly lookup: MovementLookup;
+  readonly today: string;
+}
+
+/** What was led by itself in the last two weeks is led again; working value. */
+const LED_LATELY_DAYS = 14;
+
+/** The sequences that come next: of each plan of a programme its next session at the whole of its amount, and what was led lately by itself. */
+export function comingPlans(question: ComingQuestion): ComingPlan[] {
+  const { ledLast, dayOf, today } = question;
+  const planned = question.programmes.flatMap((standing) => comingIn(standing, question));
+  const isPlanned = (sequenceId: string) => planned.some(({ place }) => place.sequenceId === sequenceId);
+  const alone = ledLast.filter(({ sequenceId, onDay }) => !isPlanned(sequenceId) && (dayOf(sequenceId) !== null || daysBetween(onDay, today) <= LED_LATELY_DAYS)); // prettier-ignore
+  return [
+    ...planned,
+    ...alone.map(({ sequenceId, plan }) => ({
+      place: { programmeId: null, sequenceId },
+      sequence: plan,
+      day: dayOf(sequenceId),
+      rises: false,
+      loads: loads(plan),
+    })),
+  ];
+}
+
+function comingIn(
+  { id: programmeId, programme, sequences }: StandingProgramme,
+  { done, lookup, today }: ComingQuestion,
+): ComingPlan[] {
+  const stateOf = matchDone(programme, done, today);
+  const sequenceOf = sequencesOn(programme, lookup, () => 100);
+  return programme.plans.flatMap(({ id: planId, sequenceId, rise }): ComingPlan[] => {
+    const plan = sequences.get(planId);
+    const next = inDayOrder(programme.sessions).find((session) => session.planId === planId && session.day >= today && stateOf(session) !== 'done'); // prettier-ignore
+    if (!plan || !next) return [];
+    return [
+      {
+        place: { programmeId, planId, sequenceId },
+        sequence: sequenceOf(next, plan),
+        day: next.day,
+        rises: rise !== undefined,
+        loads: loads(plan),
+      },
+    ];
+  });
+}
+
+const loads = ({ blocks }: Pick<Sequence, 'blocks'>) => blocks.some(({ phase }) => WORK.includes(phase));

@@ -1,0 +1,84 @@
+import type { Dose } from '../../model/dose.js';
+import { amountOf, setCount, withSetGroups, workOf } from '../../model/dose.js';
+import type { Edit } from '../../model/edits.js';
+import { WORK } from '../checks/block-views.js';
+import { HANDS } from '../../vocabulary/hands.js';
+import { UNIT_OF } from '../../vocabulary/work.js';
+import { inAmount } from '../in-amount.js';
+import { callAfter } from './after-session.js';
+import { AS_IT_IS, type Call, type CallEffect, type CallOption } from './call.js';
+import { type ComingBlock, comingBlocks, inPlans } from './coming-blocks.js';
+import type { CallScene, CallSession, ComingPlan } from './question.js';
+
+/** So much of what loads is left of a session that is eased as a whole, percent; an easier week’s. */
+const EASED_PERCENT = 60;
+
+/** What the last session as a whole asks for, where no movement of it does: less of all that loads, or to stay at what it is. */
+export function afterCalls(scene: CallScene, others: readonly Call[]): Call[] {
+  const last = scene.sessions.at(-1);
+  if (!last || others.some(({ sessionId, kind }) => sessionId === last.id && kind !== 'measure again')) return [];
+  const { proposed, reason } = callAfter(last);
+  if (proposed !== 'ease' && proposed !== 'hold') return [];
+  return [
+    {
+      key: 'after',
+      kind: proposed,
+      cause: 'the last session',
+      hands: HANDS,
+      movementId: null,
+      why: reason,
+      evidence: [{ of: 'session', sessionId: last.id, onDay: last.onDay, text: feltWords(last) }],
+      evidenceKey: last.id,
+      sessionId: last.id,
+      options: proposed === 'ease' ? [less(scene), stay(scene)] : [stay(scene), less(scene)],
+    },
+  ];
+}
+
+const feltWords = ({ completion, maxDiscomfort, exertion }: CallSession): string =>
+  [
+    `${Math.round(100 * completion)} % done`,
+    maxDiscomfort === null ? 'nobody told how it felt' : `discomfort ${maxDiscomfort} at most`,
+    ...(exertion === null ? [] : [`exertion ${exertion.toFixed(0)}`]),
+  ].join(', ');
+
+const less = ({ coming }: CallScene): CallOption => ({
+  id: 'less',
+  words: `${EASED_PERCENT} % of all that loads, from the next session on`,
+  effect: effectOf(
+    coming.flatMap((plan) => {
+      const edits = plan.sequence.blocks.flatMap(({ id, phase, dose }): Edit[] => {
+        const eased = inAmount(dose, EASED_PERCENT);
+        return WORK.includes(phase) && eased !== dose ? [{ kind: 'change', blockId: id, dose: eased }] : [];
+      });
+      return edits.length > 0 ? [{ plan, edits }] : [];
+    }),
+  ),
+});
+
+/** Nothing grows: what would by itself stays at what was done last. */
+function stay(scene: CallScene): CallOption {
+  const rising = [...comingBlocks(scene).values()].flat().filter(({ plan }) => plan.rises);
+  const pinned = rising.flatMap(({ plan, block, standings }) => {
+    const dose = asDone(block.dose, standings);
+    return dose ? [{ plan, edits: [{ kind: 'change', blockId: block.id, dose } as const] }] : [];
+  });
+  return {
+    id: 'stay',
+    words: pinned.length > 0 ? 'Once more as it was: nothing grows by itself' : 'Once more as it is',
+    effect: effectOf(pinned),
+  };
+}
+
+/** What was done last, where the plan has grown past it; null else. */
+function asDone(dose: Dose, standings: ComingBlock['standings']): Dose | null {
+  const unit = UNIT_OF[dose.work.kind];
+  const done = standings.map(({ last }) => last).filter((last) => last.unit === unit && last.sets > 0);
+  if (done.length < standings.length || dose.then) return null;
+  const [sets, amount] = [Math.min(...done.map((last) => last.sets)), Math.min(...done.map((last) => last.amount))];
+  if (sets * amount >= setCount(dose) * amountOf(dose.work)) return null;
+  return withSetGroups(dose, [{ sets: Math.min(sets, dose.sets), work: workOf(dose.work.kind, amount) }]);
+}
+
+const effectOf = (changes: readonly { readonly plan: ComingPlan; readonly edits: readonly Edit[] }[]): CallEffect =>
+  changes.length > 0 ? { kind: 'blocks', plans: inPlans(changes) } : AS_IT_IS;

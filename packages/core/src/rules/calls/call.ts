@@ -1,0 +1,87 @@
+import type { Edit } from '../../model/edits.js';
+import type { Hand } from '../../vocabulary/hands.js';
+
+/** What may be proposed for an athlete, the gravest first. */
+export const CALLS = {
+  refer: { label: 'Refer', words: 'to a licensed practitioner; nothing loads until it is cleared' },
+  rest: { label: 'Rest', words: 'days more before the next loading session' },
+  ease: { label: 'Ease', words: 'a level back, or less of it' },
+  swap: { label: 'Swap', words: 'another movement for the same purpose' },
+  'measure again': { label: 'Measure', words: 'what is known is old, or does not fit' },
+  hold: { label: 'Hold', words: 'stay at what it is' },
+  progress: { label: 'Progress', words: 'more of it, or the next level' },
+} as const;
+/** A kind of call. */
+export type CallKind = keyof typeof CALLS;
+/** All kinds, the gravest first. */
+export const CALL_KINDS = Object.keys(CALLS) as CallKind[];
+
+/** Something that a call rests on, to be opened: a session, the readings, or what is on record. */
+export interface CallEvidence {
+  readonly of: 'session' | 'readings' | 'record';
+  /** Of the session. */
+  readonly sessionId?: string;
+  /** ISO day. */
+  readonly onDay: string;
+  readonly text: string;
+}
+
+/** Where a sequence that comes next stands: in a plan of a programme, or by itself. */
+export type PlanPlace =
+  | { readonly programmeId: string; readonly planId: string; readonly sequenceId: string }
+  | { readonly programmeId: null; readonly sequenceId: string };
+
+/** Changes of blocks of one sequence: that of a programme’s plan, or what was led last where there is no programme. */
+export interface PlanEdits {
+  readonly place: PlanPlace;
+  readonly edits: readonly Edit[];
+}
+
+/** What becomes of the programme, or of the record, when an option is chosen. */
+export type CallEffect =
+  | { readonly kind: 'blocks'; readonly plans: readonly PlanEdits[] }
+  /** The sessions that load are so many days later. */
+  | { readonly kind: 'later'; readonly days: number }
+  /** Pain that grows goes on record, and bars the hand until somebody has cleared it. */
+  | { readonly kind: 'bar'; readonly hand: Hand }
+  | { readonly kind: 'as it is' };
+
+/** One of the things that a coach may choose, the proposed one first. */
+export interface CallOption {
+  /** Stays the same for as long as the call does. */
+  readonly id: string;
+  /** Exactly what changes. */
+  readonly words: string;
+  readonly effect: CallEffect;
+  /** How likely all that it changes would be carried to its end, 0–1, where that can be said. */
+  readonly chance?: number;
+}
+
+/** A decision that is proposed, with its reasons: the coach decides. */
+export interface Call {
+  /** What it is about: the same while it is about the same. */
+  readonly key: string;
+  readonly kind: CallKind;
+  /** Calls with one cause are told together. */
+  readonly cause: string;
+  readonly hands: readonly Hand[];
+  readonly movementId: string | null;
+  /** The rule with what it found, in a sentence. */
+  readonly why: string;
+  /** The newest first. */
+  readonly evidence: readonly CallEvidence[];
+  /** Another one with more, or other, evidence: what was declined comes back only then. */
+  readonly evidenceKey: string;
+  /** The session that it follows from, where it is one. */
+  readonly sessionId: string | null;
+  /** The proposed one first. */
+  readonly options: readonly [CallOption, ...CallOption[]];
+}
+
+/** Nothing changes. */
+export const AS_IT_IS = { kind: 'as it is' } as const satisfies CallEffect;
+
+/** The gravest first; of one kind what is newest. */
+export const worstFirst = (one: Pick<Call, 'kind' | 'evidence'>, other: Pick<Call, 'kind' | 'evidence'>): number =>
+  CALL_KINDS.indexOf(one.kind) - CALL_KINDS.indexOf(other.kind) ||
+  (other.evidence[0]?.onDay ?? '').localeCompare(one.evidence[0]?.onDay ?? '');

@@ -1,0 +1,81 @@
+import { findLevel, type Level, type Movement } from '../../model/movement.js';
+import type { Block } from '../../model/sequence.js';
+import { type Hand, handsWorking } from '../../vocabulary/hands.js';
+import { groupedBy } from '../../vocabulary/lists.js';
+import { UNIT_LETTERS } from '../../vocabulary/work.js';
+import type { LevelStanding } from '../level-standing.js';
+import type { WorkDone } from '../work-done.js';
+import type { CallEvidence, PlanEdits } from './call.js';
+import type { CallQuestion, ComingPlan } from './question.js';
+
+/** A block that comes next, at the level at which its hands stand. */
+export interface ComingBlock {
+  readonly plan: ComingPlan;
+  readonly block: Block;
+  readonly movement: Movement;
+  readonly level: Level;
+  /** Of the hands that it works; all of them did this level last. */
+  readonly standings: readonly LevelStanding[];
+}
+
+/** The blocks that come next and are what was done last, by movement. What is planned otherwise already waits for no call. */
+export function comingBlocks({ coming, standings, lookup }: CallQuestion): Map<string, ComingBlock[]> {
+  const found = coming.flatMap((plan) =>
+    plan.sequence.blocks.flatMap((block): ComingBlock[] => {
+      const movement = lookup(block.movementId);
+      const level = movement && findLevel(movement, block.levelId);
+      if (!movement || !level) return [];
+      const hands = handsWorking(block.dose.sides);
+      const mine = standings.filter(({ movementId, levelId, hand }) => movementId === movement.id && levelId === level.id && hands.includes(hand)); // prettier-ignore
+      return mine.length === hands.length ? [{ plan, block, movement, level, standings: mine }] : [];
+    }),
+  );
+  return groupedBy(found, ({ movement }) => movement.id);
+}
+
+/** So many sessions are told of with a call. */
+const SHOWN = 3;
+
+/** The sessions that standings rest on, the newest first; each once, as the hand in which it went worst. */
+export function sessionsOf(standings: readonly LevelStanding[]): CallEvidence[] {
+  const all = standings.flatMap(({ history }) => history);
+  const worst = [...groupedBy(all, ({ sessionId }) => sessionId).values()].map((works) =>
+    works.reduce((one, other) => ((other.discomfort ?? 0) > (one.discomfort ?? 0) ? other : one)),
+  );
+  return worst
+    .sort((a, b) => b.endedAt.localeCompare(a.endedAt))
+    .slice(0, SHOWN)
+    .map((done) => ({
+      of: 'session',
+      sessionId: done.sessionId,
+      onDay: done.endedAt.slice(0, 10),
+      text: doneWords(done),
+    }));
+}
+
+/** What was done and how it felt. */
+function doneWords({ sets, amount, unit, effortPercent, isWhole, discomfort, exertion }: WorkDone): string {
+  const dose = `${Math.max(1, sets)}x${amount}${UNIT_LETTERS[unit]}${effortPercent === null ? '' : ` @${effortPercent}%`}`;
+  const felt = [
+    ...(isWhole ? [] : ['not all of it']),
+    discomfort === null ? 'nobody told how it felt' : `discomfort ${discomfort}`,
+    ...(exertion === null ? [] : [`exertion ${exertion}`]),
+  ];
+  return `${dose}, ${felt.join(', ')}`;
+}
+
+/** The newest session among standings. */
+export const newestOf = (standings: readonly LevelStanding[]): WorkDone =>
+  standings.map(({ last }) => last).reduce((one, other) => (other.endedAt > one.endedAt ? other : one));
+
+/** The hands of standings, each once. */
+export const handsIn = (standings: readonly LevelStanding[]): Hand[] => [...new Set(standings.map(({ hand }) => hand))];
+
+/** Changes of blocks, by the plan that they stand in. */
+export const inPlans = (
+  changes: readonly { readonly plan: ComingPlan; readonly edits: PlanEdits['edits'] }[],
+): PlanEdits[] =>
+  [...groupedBy(changes, ({ plan }) => plan).entries()].map(([{ place }, mine]) => ({
+    place,
+    edits: mine.flatMap(({ edits }) => edits),
+  }));

@@ -1,0 +1,33 @@
+import { type Hand, HANDS } from '../../vocabulary/hands.js';
+import { forbidsLoading, handsOf } from '../cautions.js';
+import { afterCalls } from './after.js';
+import { type Call, worstFirst } from './call.js';
+import { lessCalls, viewsOnce } from './less.js';
+import { measureCalls } from './measure.js';
+import { progressCalls } from './progress.js';
+import type { CallQuestion, CallScene } from './question.js';
+import { growingIn, referCalls } from './refer.js';
+import { restCalls } from './rest.js';
+
+export * from './after-session.js';
+export * from './answers.js';
+export * from './call.js';
+export * from './question.js';
+
+/** All that is proposed for an athlete, the gravest first. While a stop or a referral stands for a hand, nothing asks more of it. */
+export function callsOf(question: CallQuestion): Call[] {
+  const scene: CallScene = { ...question, viewOf: viewsOnce(question.viewOf), barred: barredHands(question) };
+  const refer = referCalls(question);
+  const less = [...restCalls(question), ...lessCalls(scene)];
+  const more = progressCalls(scene);
+  const calls = [...refer, ...less, ...afterCalls(scene, [...refer, ...less]), ...measureCalls(question), ...more];
+  return calls.sort(worstFirst);
+}
+
+/** Hands that a stop, a referral or pain that grows keeps from more. */
+function barredHands({ cautions, sessions }: CallQuestion): ReadonlySet<Hand> {
+  return new Set([
+    ...cautions.filter(forbidsLoading).flatMap(handsOf),
+    ...HANDS.filter((hand) => growingIn(sessions, hand) !== null),
+  ]);
+}

@@ -1,0 +1,71 @@
+import type { Action } from '../../vocabulary/actions.js';
+import { capital } from '../../vocabulary/text.js';
+import { daysBetween, dayWords } from '../../vocabulary/days.js';
+import { HANDS } from '../../vocabulary/hands.js';
+import { groupedBy } from '../../vocabulary/lists.js';
+import { MEASURE_AGAIN } from '../needs-a-look.js';
+import type { Call, CallEvidence, CallOption } from './call.js';
+import type { CallQuestion } from './question.js';
+
+/** Who said they would measure and did not is asked once more after two weeks; working value. */
+const ASKED_AGAIN_DAYS = 14;
+/** So many sessions without a single reading ask for one; working value. */
+const UNMEASURED_SESSIONS = 3;
+
+const MEASURE: CallOption = { id: 'measure', words: 'Measure at the next visit', effect: { kind: 'as it is' } };
+
+/** Readings that are old or missing, and maxima that do not fit what was done. */
+export function measureCalls(question: CallQuestion): Call[] {
+  return [...lateOf(question), ...misfits(question)];
+}
+
+function lateOf({ measuredOn, sessions, today }: CallQuestion): Call[] {
+  const last = sessions.at(-1);
+  // Who does not train needs no numbers for it.
+  if (!last || (measuredOn === null && sessions.length < UNMEASURED_SESSIONS)) return [];
+  const since = measuredOn ?? last.onDay;
+  const days = Math.floor(daysBetween(since, today));
+  if (measuredOn !== null && days < MEASURE_AGAIN) return [];
+  const late = measuredOn === null ? 0 : Math.floor((days - MEASURE_AGAIN) / ASKED_AGAIN_DAYS);
+  const evidence: CallEvidence =
+    measuredOn === null
+      ? { of: 'session', sessionId: last.id, onDay: last.onDay, text: 'Trained, and never measured' }
+      : { of: 'readings', onDay: measuredOn, text: 'The last readings' };
+  return [
+    {
+      key: 'measure',
+      kind: 'measure again',
+      cause: 'measure',
+      hands: HANDS,
+      movementId: null,
+      why:
+        measuredOn === null
+          ? `${sessions.length} sessions and not one reading: what is too much is a guess until then.`
+          : `Measured last on ${dayWords(measuredOn)}, ${Math.floor(days / 7)} weeks ago: levels and efforts rest on what was so then.`,
+      evidence: [evidence],
+      evidenceKey: `${measuredOn ?? 'never'} ${late}`,
+      sessionId: null,
+      options: [MEASURE],
+    },
+  ];
+}
+
+/** A maximum that was tested, and sets that speak for another one. */
+function misfits({ atOdds }: CallQuestion): Call[] {
+  return [...groupedBy(atOdds, ({ action, hand }) => `${action} ${hand}`).entries()].map(([of, seen]): Call => {
+    const newest = [...seen].sort((a, b) => b.onDay.localeCompare(a.onDay));
+    const { action, hand } = newest[0] as { action: Action; hand: (typeof HANDS)[number] };
+    return {
+      key: `measure ${of}`,
+      kind: 'measure again',
+      cause: 'measure',
+      hands: [hand],
+      movementId: null,
+      why: `${capital(action)}, ${hand}: what was tested and what was done do not fit together. A new test tells which of them is so.`,
+      evidence: newest.map(({ onDay, what }) => ({ of: 'readings', onDay, text: what })),
+      evidenceKey: newest.map(({ onDay }) => onDay).join(' '),
+      sessionId: null,
+      options: [MEASURE],
+    };
+  });
+}

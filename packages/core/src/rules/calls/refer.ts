@@ -1,0 +1,91 @@
+import type { RecordedCaution } from '../../model/athlete.js';
+import { working } from '../../vocabulary/constant.js';
+import { daysBetween } from '../../vocabulary/days.js';
+import { type Hand, HAND_WORDS, HANDS } from '../../vocabulary/hands.js';
+import { capital } from '../../vocabulary/text.js';
+import { cautionAdvice, forbidsLoading, handsOf, keyOfCaution } from '../cautions.js';
+import { DISCOMFORT_GO_ON_MAX } from '../discomfort.js';
+import { AS_IT_IS, type Call } from './call.js';
+import type { CallQuestion, CallSession } from './question.js';
+
+/** Pain that grows over a week goes to a practitioner (practice: caution and referral). */
+const GROWS_WITHIN = working('Mornings that grow worse', 8, 'days', 'pain that grows over a week; a session more or less', [7, 14]).value; // prettier-ignore
+/** Who is not cleared after so long is asked about once more. */
+const ASKED_AGAIN_DAYS = working('A referral is asked about again', 14, 'days', 'long enough to have been seen by somebody', [7, 28]).value; // prettier-ignore
+/** Fewer mornings are no course. */
+const MORNINGS = 3;
+
+/** What stands on record and bars a hand, and mornings that grow worse over a week. */
+export function referCalls(question: CallQuestion): Call[] {
+  const barred = question.cautions.filter(forbidsLoading);
+  const growing = HANDS.filter((hand) => !barred.some((entry) => handsOf(entry).includes(hand))).flatMap((hand) => {
+    const mornings = growingIn(question.sessions, hand);
+    return mornings ? [ofGrowingPain(hand, mornings)] : [];
+  });
+  return [...barred.map((entry) => ofRecord(entry, question.today)), ...growing];
+}
+
+function ofRecord(entry: RecordedCaution, today: string): Call {
+  const sessionId = entry.stopped?.sessionId ?? null;
+  const onDay = entry.since ?? today;
+  const advice = cautionAdvice(entry);
+  return {
+    key: `refer ${keyOfCaution(entry)}`,
+    kind: 'refer',
+    cause: 'on record',
+    hands: handsOf(entry),
+    movementId: null,
+    why: advice,
+    evidence: [sessionId ? { of: 'session', sessionId, onDay, text: advice } : { of: 'record', onDay, text: advice }],
+    evidenceKey: `${entry.since ?? 'on record'} ${Math.floor(daysBetween(onDay, today) / ASKED_AGAIN_DAYS)}`,
+    sessionId,
+    options: [
+      {
+        id: 'told',
+        words: 'They know whom to see; free motion only until somebody has cleared it',
+        effect: AS_IT_IS,
+      },
+    ],
+  };
+}
+
+/** The last mornings of a hand, where each was worse than the one before and the last is more than mild; the newest first. */
+export function growingIn(sessions: readonly CallSession[], hand: Hand): CallSession[] | null {
+  const told = sessions.filter(({ scores }) => scores !== null).slice(-MORNINGS);
+  const scores = told.map((session) => session.scores?.[hand] ?? 0);
+  const [first, last] = [told[0], told.at(-1)];
+  if (told.length < MORNINGS || !first || !last) return null;
+  const grows = scores.every((score, index) => index === 0 || score > (scores[index - 1] ?? 0));
+  if (!grows || (scores.at(-1) ?? 0) <= DISCOMFORT_GO_ON_MAX) return null;
+  return daysBetween(first.onDay, last.onDay) <= GROWS_WITHIN ? told.toReversed() : null;
+}
+
+function ofGrowingPain(hand: Hand, mornings: readonly CallSession[]): Call {
+  const scores = mornings.map(({ scores: told }) => told?.[hand] ?? 0);
+  const newest = mornings[0]?.id ?? null;
+  const of = capital(HAND_WORDS[hand]);
+  return {
+    key: `refer growing ${hand}`,
+    kind: 'refer',
+    cause: 'pain that grows',
+    hands: [hand],
+    movementId: null,
+    why: `${of}: ${scores.toReversed().join(', then ')} of 10 in the mornings after. Pain that grows over a week goes to a licensed practitioner; nothing loads that hand before.`,
+    evidence: mornings.map(({ id, onDay }, index) => ({
+      of: 'session',
+      sessionId: id,
+      onDay,
+      text: `The morning after: ${scores[index] ?? 0} of 10`,
+    })),
+    evidenceKey: newest ?? '',
+    sessionId: newest,
+    options: [
+      {
+        id: 'bar',
+        words: `Put it on record: nothing loads the ${HAND_WORDS[hand]} until somebody has cleared it`,
+        effect: { kind: 'bar', hand },
+      },
+      { id: 'told', words: 'They know whom to see; nothing is put on record', effect: AS_IT_IS },
+    ],
+  };
+}

@@ -1,0 +1,73 @@
+import { working } from '../../vocabulary/constant.js';
+import { daysBetween, dayWords } from '../../vocabulary/days.js';
+import { HANDS } from '../../vocabulary/hands.js';
+import { DISCOMFORT_HOLD_MAX } from '../discomfort.js';
+import { AS_IT_IS, type Call, type CallOption } from './call.js';
+import type { CallQuestion, CallSession } from './question.js';
+
+/** So hard is no session that another follows soon. */
+const VERY_HARD = working('A session that was very hard', 9, 'of 10', 'nothing was left at the end', [8, 10]).value; // prettier-ignore
+/** Two of them in so many days are tiredness, not a hard day. */
+const TIRED_WITHIN_DAYS = working('Very hard sessions near each other', 7, 'days', 'within one week', [5, 10]).value; // prettier-ignore
+/** A session this soon after is moved; working value. */
+const SOON_DAYS = 3;
+
+/** A morning too sore to load, or two sessions in a row with nothing left: days more before what loads. */
+export function restCalls({ sessions, coming, today }: CallQuestion): Call[] {
+  const last = sessions.at(-1);
+  if (!last) return [];
+  const found = soreMorning(last) ?? tired(sessions);
+  if (!found) return [];
+  const next = coming
+    .filter(({ loads, day }) => loads && day !== null && day >= today)
+    .map(({ day }) => day ?? '')
+    .sort()[0];
+  // Who has rested already needs no call for it.
+  if (daysBetween(last.onDay, next ?? today) > SOON_DAYS) return [];
+  const when = next === undefined ? '' : `, which would be on ${dayWords(next)}`;
+  return [
+    {
+      key: 'rest',
+      kind: 'rest',
+      cause: 'rest',
+      hands: HANDS,
+      movementId: null,
+      why: `${found.why} Leave a day more before the next session that loads${when}.`,
+      evidence: found.on.map(({ id, onDay, text }) => ({ of: 'session', sessionId: id, onDay, text })),
+      evidenceKey: last.id,
+      sessionId: last.id,
+      options: [later(1), later(2), { id: 'stay', words: 'As it is planned', effect: AS_IT_IS }],
+    },
+  ];
+}
+
+const later = (days: 1 | 2): CallOption => ({
+  id: `later ${days}`,
+  words: days === 1 ? 'The next session that loads is a day later' : 'The next session that loads is two days later',
+  effect: { kind: 'later', days },
+});
+
+interface Found {
+  readonly why: string;
+  readonly on: readonly { readonly id: string; readonly onDay: string; readonly text: string }[];
+}
+
+function soreMorning({ id, onDay, scores }: CallSession): Found | null {
+  const worst = scores === null ? 0 : Math.max(scores.left, scores.right);
+  if (worst <= DISCOMFORT_HOLD_MAX) return null;
+  return {
+    why: `${worst} of 10 in the morning after the last session.`,
+    on: [{ id, onDay, text: `The morning after: ${worst} of 10` }],
+  };
+}
+
+function tired(sessions: readonly CallSession[]): Found | null {
+  const [before, last] = sessions.slice(-2);
+  if (!before || !last || daysBetween(before.onDay, last.onDay) > TIRED_WITHIN_DAYS) return null;
+  const both = [last, before];
+  if (!both.every(({ exertion }) => exertion !== null && exertion >= VERY_HARD)) return null;
+  return {
+    why: `Exertion ${before.exertion ?? 0} and ${last.exertion ?? 0} of 10 in two sessions one after the other.`,
+    on: both.map(({ id, onDay, exertion }) => ({ id, onDay, text: `Exertion ${exertion ?? 0} of 10` })),
+  };
+}
