@@ -1,4 +1,4 @@
-import type { SessionRecord } from '@clay-pot/contracts';
+import type { AthleteListItem, CallsOfAthlete, SessionRecord } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
 import { expect, idIn, openSequence, startSession, test, todayAtTheHall, openToday } from './house.js';
 
@@ -173,28 +173,33 @@ test('something else that hurts is recorded with hand and place, and all of its 
   expect(record).toMatchObject({ maxDiscomfort: 6, complaints: [{ hand: 'right', place: 'wrist-back' }] });
 });
 
-test('what a session asks for next is decided on Today or under its record, and taken back', async ({
+test('what a session asks for next is decided under its record or on Today, and taken back', async ({
   coach: page,
   house,
 }) => {
-  await page.goto('/');
-  const call = page.getByRole('list', { name: 'To decide' }).getByRole('listitem').filter({ hasText: 'Mirela Danko' });
-  await expect(call).toContainText('Ease the next session');
-  await call.getByRole('link', { name: /^Decide otherwise/ }).click();
-  const choices = page.getByRole('group', { name: 'Decide' });
-  await expect(choices.getByRole('button', { name: 'Ease the next one (proposed)' })).toBeInViewport();
-  await choices.getByRole('button', { name: 'Rest a day more' }).click();
-  await expect(page.getByText('Decided: rest a day more.')).toBeVisible();
+  const people = await house.read<AthleteListItem[]>(page, '/athletes');
+  const mirela = people.find(({ name }) => name === 'Mirela Danko')!;
+  const { open } = await house.read<CallsOfAthlete>(page, `/athletes/${mirela.id}/calls`);
+  const ease = open.find(({ kind }) => kind === 'ease')!;
+  await page.goto(`/records/${ease.sessionId}#what-now`);
+  const asked = page.getByRole('list', { name: 'What it calls for' });
+  await expect(asked).toBeInViewport();
+  await expect(asked).toContainText('discomfort 5 of 10 on the lowest level');
   await expect(page.getByText(/^.*Next is .* on \w{3} \d+ \w{3}/)).toBeVisible();
-  await expect
-    .poll(async () => (await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`)).decision)
-    .toBe('rest');
+  await asked.getByRole('button', { name: 'Change, Ease: Mirela Danko' }).click();
+  await asked.getByRole('radio', { name: /Take .* out/ }).check();
+  await asked.getByRole('button', { name: 'Do this' }).click();
+  const answered = page.getByRole('list', { name: 'Answered' });
+  await expect(answered).toContainText('Ease, accepted otherwise: Take palm rocks, fore and aft out');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('Decided:')).toHaveCount(0);
+  await expect(asked.getByRole('button', { name: 'Accept, Ease: Mirela Danko' })).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).click();
-  await call.getByRole('button', { name: 'Ease the next one: Mirela Danko' }).click();
-  await expect(page.getByLabel('Seen for').locator('option:checked')).toHaveText('For Mirela Danko');
-  await page.getByRole('link', { name: 'Today' }).click();
+  const call = page.getByRole('list', { name: 'To decide' }).getByRole('listitem').filter({ hasText: 'Mirela Danko' }).filter({ hasText: 'Ease' }); // prettier-ignore
+  await call.getByRole('button', { name: 'Decline, Ease: Mirela Danko' }).click();
+  await page.getByLabel('What speaks against it').fill('It was the cold hall.');
+  await page.keyboard.press('Enter');
+  await expect(call).toHaveCount(0);
+  await page.reload();
   await expect(page.getByRole('heading', { name: 'To decide' })).toBeVisible();
   await expect(call).toHaveCount(0);
 });

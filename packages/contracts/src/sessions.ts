@@ -4,16 +4,12 @@ import {
   type DiscomfortPolicy,
   type DoneSet,
   type Ending,
-  type Decision,
   type HandLook,
   type Morning,
   type MorningScores,
-  DECISION_IDS,
   idOf,
   instant,
   type Of,
-  oneOf,
-  orNull,
   type PlannedDoneRow,
   record,
   type Sequence,
@@ -47,11 +43,6 @@ export const SESSION_INPUT = record({
 });
 /** A session as it begins: who, by which plan, when. */
 export type SessionInput = Of<typeof SESSION_INPUT>;
-
-/** What the coach decided once a session was over. */
-export const DECISION_INPUT = record({ decision: orNull(oneOf(DECISION_IDS)), at: instant() });
-/** What the coach decided once a session was over; null takes it back. The latest stands. */
-export type DecisionInput = Of<typeof DECISION_INPUT>;
 
 /** A set as it is stored. */
 export interface StoredSet extends DoneSet {
@@ -92,8 +83,6 @@ export interface SessionListItem {
   discomfortPolicy: DiscomfortPolicy;
   /** Rules of safety that the plan broke for this athlete when it was begun, each in words. */
   begunAgainst: string[];
-  /** What the coach decided about what comes next; null while nobody has. */
-  decision: Decision | null;
   /** The morning after; null while nobody told of it. */
   morning: Morning | null;
   /** The last morning that was told of before it, score by hand. */

@@ -1,4 +1,4 @@
-import type { Decision, MorningScores } from '@clay-pot/core';
+import type { MorningScores } from '@clay-pot/core';
 import type { SessionListItem } from './sessions.js';
 
 /** Who is due today, with what, and what speaks against it. */
@@ -18,25 +18,11 @@ export interface TodayDue {
   stops: string[];
 }
 
-/** Something that waits for the coach's decision, with why. */
-export interface TodayCall {
-  athleteId: string;
-  athleteName: string;
-  /** To a licensed practitioner, or what is proposed for the next session. */
-  kind: 'refer' | Decision;
-  reason: string;
-  /** The session that it is about. */
-  sessionId: string | null;
-  /** What was done in it. */
-  sequenceId: string | null;
-}
-
 /** What a coach sees first: who is due, who was missed, what was felt. */
 export interface Today {
   /** In the studio's time zone. */
   day: string;
   due: TodayDue[];
-  calls: TodayCall[];
   recent: SessionListItem[];
   /** Sessions whose morning after was not told of yet. */
   mornings: TodayMorning[];

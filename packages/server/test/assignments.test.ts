@@ -1,5 +1,5 @@
 import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import type { AssignmentInput, AssignmentItem, Today } from '@clay-pot/contracts';
+import type { AssignmentInput, AssignmentItem, StudioCalls, Today } from '@clay-pot/contracts';
 import { v7 as uuid } from 'uuid';
 import { type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
 
@@ -26,6 +26,7 @@ const give = (id: string, change: Partial<AssignmentInput> = {}) =>
   });
 const list = async () => (await coach.ask<AssignmentItem[]>('GET', '/assignments')).body;
 const today = async () => (await coach.ask<Today>('GET', '/today')).body;
+const calls = async () => (await coach.ask<StudioCalls>('GET', '/calls')).body.calls;
 const lead = async (startedAt: string, change: { ending?: string; stopSign?: string; discomfort?: number } = {}) => {
   const { ending = 'completed', stopSign, discomfort = 1 } = change;
   const id = uuid();
@@ -107,30 +108,14 @@ describe('today', () => {
   ])('a discomfort of %d in the last session calls for %j', async (discomfort, kinds) => {
     await lead('2026-06-08T09:00:00.000Z', { discomfort: 9 });
     await lead('2026-06-09T09:00:00.000Z', { discomfort });
-    expect((await today()).calls.map((call) => call.kind)).toEqual(kinds);
-  });
-
-  test('what was decided about waits no longer; taken back it waits again; the later of two decisions stands', async () => {
-    await lead('2026-06-09T09:00:00.000Z', { discomfort: 6 });
-    const calls = async () => (await today()).calls;
-    const sessionId = (await calls())[0]!.sessionId;
-    const decide = (decision: string | null, at: string) =>
-      coach.ask('PUT', `/sessions/${sessionId}/decision`, { decision, at });
-    expect((await decide('hold', '2026-06-10T10:00:00.000Z')).status).toBe(204);
-    expect(await calls()).toEqual([]);
-    await decide('ease', '2026-06-10T09:00:00.000Z');
-    const record = await coach.ask<{ decision: string }>('GET', `/sessions/${sessionId}`);
-    expect(record.body.decision).toBe('hold');
-    await decide(null, '2026-06-10T10:00:01.000Z');
-    expect(await calls()).toMatchObject([{ kind: 'ease', sessionId }]);
-    expect((await decide('dance', '2026-06-10T10:00:02.000Z')).status).toBe(422);
+    expect((await calls()).map((call) => call.kind)).toEqual(kinds);
   });
 
   test('a stop calls for referral, whatever the discomfort', async () => {
     await lead('2026-06-09T09:00:00.000Z', { ending: 'stopped', stopSign: 'colour', discomfort: 0 });
-    const [call] = (await today()).calls;
+    const [call] = await calls();
     expect(call).toMatchObject({ kind: 'refer', athleteName: 'Test Person' });
-    expect(call!.reason).toContain('cold, blue or white');
+    expect(call!.why).toContain('cold, blue or white');
   });
 });
 

@@ -6,7 +6,7 @@ import type {
   SessionInput,
   SessionPage,
   SessionRecord,
-  Today,
+  StudioCalls,
 } from '@clay-pot/contracts';
 import { v7 as uuid } from 'uuid';
 import { ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
@@ -255,6 +255,8 @@ describe('a session begun against a rule of safety', () => {
 
 test('a discomfort weighs by the method that the session was led by, on Today too', async () => {
   const other = await house.coach('careful');
+  const now = Date.now();
+  const [startedAt, at] = [new Date(now - 3_600_000).toISOString(), new Date(now - 3_000_000).toISOString()];
   for (const [methodId, kind] of [
     ['careful-return', 'hold'],
     ['floor-loading', null],
@@ -262,13 +264,12 @@ test('a discomfort weighs by the method that the session was led by, on Today to
     const own = await furnish(other);
     const id = uuid();
     const plan = { ...SEQUENCE, methodId };
-    await other.ask('PUT', `/sessions/${id}`, { ...own, plan, startedAt: START });
-    const at = '2026-05-04T08:03:00.000Z';
+    await other.ask('PUT', `/sessions/${id}`, { ...own, plan, startedAt });
     await other.ask('PUT', `/sessions/${id}/reports/${uuid()}`, {
       ...{ blockId: 'b1', discomfort: 2, exertion: 5, note: '', at },
     });
     await other.ask('PUT', `/sessions/${id}/end`, { ending: 'completed', note: '', endedAt: at });
-    const { calls } = (await other.ask<Today>('GET', '/today')).body;
+    const { calls } = (await other.ask<StudioCalls>('GET', '/calls')).body;
     expect(calls.find(({ athleteId }) => athleteId === own.athleteId)?.kind ?? null).toBe(kind);
   }
 });

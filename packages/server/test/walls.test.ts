@@ -59,7 +59,7 @@ function bodyFor(method: string, path: string): unknown {
   if (path.includes('/pictures/')) return PICTURE;
   if (path === '/movements/{id}') return { ...OWN_MOVEMENT, name: 'Taken over' };
   if (path === '/methods/{id}') return { ...OWN_METHOD, name: 'Taken over' };
-  if (path.startsWith('/athletes')) return { ...ATHLETE, name: 'Taken over' };
+  if (path.startsWith('/athletes')) return bodyOfAthlete(path);
   if (path === '/sequences/{id}') return { ...SEQUENCE, title: 'Taken over' };
   if (path === '/programmes/{id}') {
     return { athleteId: ids['athletes'], document: { ...programmeOf(ids['sequences']!), title: 'Taken over' } };
@@ -70,9 +70,15 @@ function bodyFor(method: string, path: string): unknown {
   return path.startsWith('/sessions') ? bodyOfSession(path) : undefined;
 }
 
+function bodyOfAthlete(path: string): unknown {
+  if (path.endsWith('/taken-back')) return { at: '2026-05-04T08:05:00.000Z' };
+  if (path.includes('/calls/'))
+    return { key: 'after', evidenceKey: 'x', answer: 'accepted', at: '2026-05-04T08:05:00.000Z' };
+  return { ...ATHLETE, name: 'Taken over' };
+}
+
 function bodyOfSession(path: string): unknown {
   const at = '2026-05-04T08:05:00.000Z';
-  if (path.endsWith('/decision')) return { decision: 'hold', at };
   if (path.endsWith('/morning')) return { left: 0, right: 0, at };
   if (path.endsWith('/end')) return { ending: 'completed', note: '', endedAt: at };
   if (path.includes('/reports/')) return { blockId: 'b1', discomfort: 0, exertion: 0, note: '', at };
@@ -143,7 +149,8 @@ describe('walls between studios', () => {
       expect((await third.ask('GET', path)).body).toEqual([]);
     }
     expect((await third.ask('GET', `/sessions?athlete=${ids['athletes']}`)).body).toMatchObject({ items: [] });
-    expect((await third.ask('GET', '/today')).body).toMatchObject({ due: [], calls: [], recent: [] });
+    expect((await third.ask('GET', '/today')).body).toMatchObject({ due: [], recent: [] });
+    expect((await third.ask('GET', '/calls')).body).toEqual({ calls: [], toLookAt: 0 });
   });
 
   test('every route but the public ones asks for a sign-in', async () => {

@@ -70,7 +70,7 @@ describe('what a call says', () => {
       ['s2', '2x15s, discomfort 1, exertion 5'],
       ['s1', '2x15s, discomfort 1, exertion 5'],
     ]);
-    expect(progress.why).toContain('clean in 2 sessions');
+    expect(progress.why).toContain('clean in the last 2 sessions');
   });
 
   test('the gravest come first', () => {

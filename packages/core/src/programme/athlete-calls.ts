@@ -1,4 +1,4 @@
-import { pastSessions } from '../effort/past.js';
+import { type PastSession, pastSessions } from '../effort/past.js';
 import { viewOf } from '../effort/session-view.js';
 import { atOdds } from '../mechanics/belief.js';
 import type { Person } from '../mechanics/capacity.js';
@@ -44,12 +44,13 @@ export interface AthleteCalls {
   readonly coming: readonly ComingPlan[];
 }
 
-/** Fatigue and growth are judged by no more than four weeks. */
-const PAST_DAYS = 28;
+/** Fatigue is judged by a day, what was used by some days: no call counts weeks. */
+const PAST_DAYS = 7;
 
 /** All that is proposed for an athlete today. @throws SequenceError when a plan is not sound */
 export function athleteCalls(question: AthleteCallsQuestion): AthleteCalls {
-  const { sessions, programmes, givenOn, person, athlete, lookup, shelf, methodOf, now, today } = question;
+  const sessions = sharingPlans(question.sessions);
+  const { programmes, givenOn, person, athlete, lookup, shelf, methodOf, now, today } = question;
   const standings = standingsOf(sessions, { lookup, methodOf, cautions: athlete.cautions, today });
   const ledLast = [...groupedBy(sessions, ({ sequenceId }) => sequenceId).values()].map(lastOf);
   const coming = comingPlans({
@@ -61,7 +62,7 @@ export function athleteCalls(question: AthleteCallsQuestion): AthleteCalls {
     today,
   });
   const lately = sessions.filter(({ onDay }) => onDay >= addDays(today, -PAST_DAYS));
-  const past = coming.length > 0 ? pastSessions(person, lately, lookup) : [];
+  let past: PastSession[] | undefined;
   const calls = callsOf({
     standings,
     sessions,
@@ -70,10 +71,31 @@ export function athleteCalls(question: AthleteCallsQuestion): AthleteCalls {
     measuredOn: question.measuredOn,
     atOdds: misfits(person, today),
     lookup,
-    viewOf: (sequence) => viewOf({ sequence, lookup, shelf, person, method: methodOf(sequence), athlete, past, now }),
+    viewOf: (sequence) =>
+      viewOf({
+        sequence,
+        lookup,
+        shelf,
+        person,
+        method: methodOf(sequence),
+        athlete,
+        past: (past ??= pastSessions(person, lately, lookup)),
+        now,
+      }),
     today,
   });
   return { calls, coming };
+}
+
+/** Sessions in which plans that are the same are one: what is computed of it is computed once. */
+function sharingPlans(sessions: readonly ToldLedSession[]): ToldLedSession[] {
+  const known = new Map<string, Sequence>();
+  return sessions.map((session) => {
+    const text = JSON.stringify(session.plan);
+    const plan = known.get(text) ?? session.plan;
+    known.set(text, plan);
+    return { ...session, plan };
+  });
 }
 
 /** Tested maxima that do not fit what was done since, with what they do not fit. Ratings of sets among each other may lean as they like. */

@@ -17,7 +17,7 @@ const went: fc.Arbitrary<Omit<Went, 'daysAgo'>> = fc.record({
   discomfort: fc.integer({ min: 0, max: 3 }),
   supportHurts: fc.oneof({ weight: 4, arbitrary: fc.integer({ min: 0, max: 2 }) }, score),
   exertion: fc.integer({ min: 3, max: 10 }),
-  mornings: fc.option(fc.record({ left: score, right: score })),
+  mornings: fc.option(fc.record({ left: score, right: score }), { nil: null }),
   share: fc.constantFrom(1, 1, 1, 0.5),
 });
 /** One every two days, the last of them yesterday. */

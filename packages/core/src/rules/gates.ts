@@ -3,7 +3,7 @@ import type { Method } from '../model/method.js';
 import { USUAL_RANGES, type DosingKind, type UsualRange } from '../vocabulary/usual-ranges.js';
 import { type SetUnit, UNIT_LETTERS, UNIT_OF, WORK_KINDS } from '../vocabulary/work.js';
 import { working } from '../vocabulary/constant.js';
-import { DISCOMFORT_GO_ON_MAX } from './discomfort.js';
+import { adviseOnDiscomfort } from './discomfort.js';
 import type { WorkDone } from './work-done.js';
 
 /** What has to be done, and how it may feel, before the next level is taken. */
@@ -64,17 +64,20 @@ export function gateOf(
 export const gateWords = ({ unit, amount, sets, effortPercent, sessions }: Gate): string =>
   `${sets}x${amount}${UNIT_LETTERS[unit]}${effortPercent === undefined ? '' : ` @${effortPercent}%`} in ${sessions} sessions`;
 
-/** Whether a session of a movement went so that more may follow: all of it done, told to be free of trouble, not at the limit, and the next morning was fine. */
-export const isClean = ({ isWhole, discomfort, exertion, morning }: WorkDone): boolean =>
+/** Whether a session of a movement went so that more may follow: all of it done, told to be free of trouble as the method has it, not at the limit, and the next morning was fine. */
+export const isClean = (
+  { isWhole, discomfort, exertion, morning }: WorkDone,
+  { discomfort: allowed }: Pick<Method, 'discomfort'>,
+): boolean =>
   isWhole &&
   discomfort !== null &&
-  discomfort <= DISCOMFORT_GO_ON_MAX &&
+  adviseOnDiscomfort(discomfort, allowed) === 'go-on' &&
   (exertion ?? 0) <= EXERTION_MOST &&
   (morning === null || morning === 'go-on');
 
 /** Whether a session meets a gate. */
-export const meets = (gate: Gate, done: WorkDone): boolean =>
-  isClean(done) &&
+export const meets = (gate: Gate, done: WorkDone, method: Pick<Method, 'discomfort'>): boolean =>
+  isClean(done, method) &&
   done.unit === gate.unit &&
   done.amount >= gate.amount &&
   done.sets >= gate.sets &&

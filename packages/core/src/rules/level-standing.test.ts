@@ -49,7 +49,7 @@ describe('what comes next', () => {
 
   test('what it is now is said with what it goes toward', () => {
     expect(standingOf([done({ daysAgo: 4 }), done({ daysAgo: 2 })], question).why).toBe(
-      '2x15s, clean in 2 sessions: now 2x20s, toward 2x30s in 2 sessions.',
+      '2x15s, clean in the last 2 sessions: now 2x20s, toward 2x30s in 2 sessions.',
     );
   });
 

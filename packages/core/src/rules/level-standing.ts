@@ -5,7 +5,7 @@ import { daysBetween, dayWords } from '../vocabulary/days.js';
 import { type Hand, HAND_WORDS } from '../vocabulary/hands.js';
 import { lastOf } from '../vocabulary/lists.js';
 import { UNIT_LETTERS } from '../vocabulary/work.js';
-import { DISCOMFORT_GO_ON_MAX, adviseOnDiscomfort } from './discomfort.js';
+import { adviseOnDiscomfort } from './discomfort.js';
 import { type Gate, gateOf, gateWords, isClean, meets } from './gates.js';
 import { AWAY_DAYS } from './needs-a-look.js';
 import type { WorkDone } from './work-done.js';
@@ -79,7 +79,7 @@ export function standingOf(history: readonly WorkDone[], question: StandingQuest
   const last = lastOf(history);
   const level = findLevel(movement, last.levelId);
   const gate = level ? gateOf(level, last.unit, method) : null;
-  const streak = gate ? trailing(history, (done) => done.levelId === last.levelId && meets(gate, done)) : 0;
+  const streak = gate ? trailing(history, (done) => done.levelId === last.levelId && meets(gate, done, method)) : 0;
   const judged: Judged = level
     ? stepFrom(history, level, gate, streak, question)
     : { step: HOLD, because: 'not yet', why: 'This level is no longer on its ladder.' };
@@ -101,7 +101,7 @@ function stepFrom(
   streak: number,
   question: StandingQuestion,
 ): Judged {
-  const { isBarred } = question;
+  const { isBarred, method } = question;
   const last = lastOf(history);
   const less = lessAfter(history, level, question);
   if (less) return less;
@@ -111,7 +111,8 @@ function stepFrom(
       because: 'barred',
       why: `Nothing grows for the ${HAND_WORDS[last.hand]} before it is cleared.`,
     };
-  if (!isClean(last)) return { step: HOLD, because: 'unclean', why: `${heldBecause(last)} Once more as it is.` };
+  if (!isClean(last, method))
+    return { step: HOLD, because: 'unclean', why: `${heldBecause(last, method)} Once more as it is.` };
   if (!gate) return { step: HOLD, because: 'not yet', why: 'As it is.' };
   return moreAfter(history, level, gate, streak, question);
 }
@@ -129,7 +130,7 @@ function lessAfter(
   if (hurts || last.morning === 'step-back' || last.morning === 'refer') {
     const because = hurts ? 'hurt' : 'morning';
     const told = hurts ? `Discomfort ${last.discomfort} of 10` : 'A worse morning after';
-    const calm = history.slice(0, -1).findLast((done) => done.discomfort !== null && done.discomfort <= DISCOMFORT_GO_ON_MAX && done.morning !== 'step-back' && done.morning !== 'refer'); // prettier-ignore
+    const calm = history.slice(0, -1).findLast((done) => done.discomfort !== null && adviseOnDiscomfort(done.discomfort, method.discomfort) === 'go-on' && done.morning !== 'step-back' && done.morning !== 'refer'); // prettier-ignore
     const isLower =
       calm !== undefined &&
       movement.ladder.findIndex((each) => each.id === calm.levelId) <
@@ -150,10 +151,11 @@ function lessAfter(
     : { step: { kind: 'ease' }, because: 'away', why: `${gap}: begin with less of it.` };
 }
 
-function heldBecause({ isWhole, discomfort, exertion, morning }: WorkDone): string {
+function heldBecause({ isWhole, discomfort, exertion, morning }: WorkDone, method: Method): string {
   if (!isWhole) return 'Not all of it was done.';
   if (discomfort === null) return 'Nobody told how it felt.';
-  if (discomfort > DISCOMFORT_GO_ON_MAX) return `Discomfort ${discomfort} of 10.`;
+  if (adviseOnDiscomfort(discomfort, method.discomfort) !== 'go-on')
+    return `Discomfort ${discomfort} of 10${method.discomfort === 'none' ? ', where the method allows none' : ''}.`;
   if (morning !== null && morning !== 'go-on') return 'The morning after asked to hold.';
   return `Exertion ${exertion ?? 0} of 10.`;
 }
@@ -164,7 +166,7 @@ function moreAfter(
   level: Level,
   gate: Gate,
   streak: number,
-  { movement, pace = USUAL_PACE }: StandingQuestion,
+  { movement, method, pace = USUAL_PACE }: StandingQuestion,
 ): Judged {
   const last = lastOf(history);
   const is = `${last.sets}x${last.amount}${UNIT_LETTERS[last.unit]}`;
@@ -178,7 +180,7 @@ function moreAfter(
         }
       : { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done, and it is the highest level.` };
   }
-  const clean = trailing(history, (done) => isSameDose(done, last) && isClean(done));
+  const clean = trailing(history, (done) => isSameDose(done, last) && isClean(done, method));
   const until = pace.sessionsPerStep - clean;
   const goesOn = nextDose(level, last, gate, pace);
   if (!goesOn)
@@ -196,7 +198,7 @@ function moreAfter(
   return {
     step: goesOn,
     because: 'clean',
-    why: `${is}, clean in ${clean} sessions: now ${doseWords(last, goesOn)}, toward ${gateWords(gate)}.`,
+    why: `${is}, clean in the last ${clean} sessions: now ${doseWords(last, goesOn)}, toward ${gateWords(gate)}.`,
   };
 }
 

@@ -41,8 +41,11 @@ export interface WorkDone {
 }
 
 /** What each hand did of each movement in a session, in the order of its blocks. Of a movement in several blocks the last one counts. */
-export function workDoneIn(session: LedSession, lookup: MovementLookup): WorkDone[] {
-  const timeline = compileTimeline(session.plan, lookup);
+export function workDoneIn(
+  session: LedSession,
+  lookup: MovementLookup,
+  timeline = compileTimeline(session.plan, lookup),
+): WorkDone[] {
   const rows = plannedAgainstDone(timeline, session.sets);
   const formOf = formsOf(session, timeline);
   const found = new Map<string, WorkDone>();

@@ -1,6 +1,7 @@
-import type { ClassRow, SessionListItem } from '@clay-pot/contracts';
+import type { ClassRow } from '@clay-pot/contracts';
 import { CLASS_THINGS, type Hand, latestReading, needsALook, type ReadingKind } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
+import { decidedSessions } from '../calls/decided-sessions.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
@@ -19,12 +20,13 @@ export class ClassService {
   /** Who needs a look first; whom nothing asks for last, by name. */
   async table(scope: StudioScope): Promise<ClassRow[]> {
     const today = dayIn(scope.timeZone, this.clock.now());
-    const [athletes, sessions, readings, lastDays, repeats, asked] = await Promise.all([
+    const [athletes, sessions, readings, lastDays, repeats, decided, asked] = await Promise.all([
       scope.of(AthleteRow).find({ order: { name: 'ASC' } }),
       latestOfEach(scope),
       this.readings.ofThings(scope, CLASS_THINGS),
       this.readings.lastDays(scope),
       this.readings.repeats(scope),
+      decidedSessions(scope),
       scope
         .of(IntakeRow)
         .query('intake')
@@ -50,7 +52,8 @@ export class ClassService {
             measuredOn,
             repeats,
           },
-          lastSession: session && lastSessionOn ? outcomeOf(session, lastSessionOn) : null,
+          lastSession:
+            session && lastSessionOn ? { ...session, onDay: lastSessionOn, isDecided: decided.has(session.id) } : null,
         },
         today,
       );
@@ -69,5 +72,3 @@ export class ClassService {
     return rows.sort((a, b) => b.weight - a.weight || a.name.localeCompare(b.name));
   }
 }
-
-const outcomeOf = (session: SessionListItem, onDay: string) => ({ ...session, onDay, isDecided: session.decision !== null }); // prettier-ignore

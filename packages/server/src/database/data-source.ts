@@ -6,6 +6,7 @@ import { IntakeRow } from '../intakes/intake.entity.js';
 import { PictureRow } from '../pictures/picture.entity.js';
 import { MethodRow } from '../methods/method.entity.js';
 import { MovementNameRow } from '../movements/movement-name.entity.js';
+import { CallAnswerRow, CallSheetRow } from '../calls/call.entities.js';
 import { CalendarLinkRow } from '../calendar/calendar-link.entity.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
@@ -27,6 +28,7 @@ import { Moments1910000000000 } from './migrations/1910000000000-moments.js';
 import { Rounds1920000000000 } from './migrations/1920000000000-rounds.js';
 import { OwnNames1930000000000 } from './migrations/1930000000000-own-names.js';
 import { Calendars1950000000000 } from './migrations/1950000000000-calendars.js';
+import { Calls1960000000000 } from './migrations/1960000000000-calls.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
 import { Units1870000000000 } from './migrations/1870000000000-units.js';
@@ -49,6 +51,8 @@ export const ENTITIES = [
   MovementNameRow,
   ProgrammeRow,
   CalendarLinkRow,
+  CallAnswerRow,
+  CallSheetRow,
   MethodRow,
   ReadingRow,
   IntakeRow,
@@ -80,6 +84,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       OwnNames1930000000000,
       Programmes1940000000000,
       Calendars1950000000000,
+      Calls1960000000000,
     ],
     synchronize: false,
     timezone: 'Z',

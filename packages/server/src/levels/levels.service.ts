@@ -9,7 +9,7 @@ import { LibraryService } from '../library/library.service.js';
 import { ledSessions } from '../sessions/led-sessions.js';
 
 /** Twelve weeks tell where somebody stands; what was longer ago begins anew. */
-const PAST_DAYS = 84;
+export const LEVELS_PAST_DAYS = 84;
 /** So much of the evidence is sent with a standing. */
 const SHOWN = 8;
 
@@ -33,7 +33,7 @@ export class LevelsService {
     const today = dayIn(scope.timeZone, now);
     const [known, sessions] = await Promise.all([
       this.library.of(scope),
-      ledSessions(scope, athleteId, now, PAST_DAYS),
+      ledSessions(scope, athleteId, now, LEVELS_PAST_DAYS),
     ]);
     return standingsOf(sessions, {
       lookup: known.movement,

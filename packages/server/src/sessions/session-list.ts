@@ -24,7 +24,6 @@ const LISTED = [
   'exertion',
   'discomfortPolicy',
   'begunAgainst',
-  'decision',
   'morning',
   'morningBefore',
 ] as const satisfies readonly (keyof SessionRow)[];
@@ -132,7 +131,6 @@ export async function listed(scope: StudioScope, rows: readonly ListedSession[])
     exertion: row.exertion,
     discomfortPolicy: row.discomfortPolicy,
     begunAgainst: begunAgainst.map(({ text }) => text),
-    decision: row.decision,
     morning: row.morning,
     morningBefore: row.morningBefore,
   }));

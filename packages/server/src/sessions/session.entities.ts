@@ -1,5 +1,4 @@
 import type {
-  Decision,
   DiscomfortPolicy,
   Ending,
   Hand,
@@ -75,13 +74,6 @@ export class SessionRow extends StudioOwned {
   /** What the method of the plan allowed: it decides what a discomfort means. */
   @Column('varchar', { name: 'discomfort_policy', length: 8 })
   discomfortPolicy: DiscomfortPolicy;
-
-  /** What the coach decided about what comes next, and when. */
-  @Column('varchar', { length: 8, nullable: true })
-  decision: Decision | null;
-
-  @Column('datetime', { name: 'decided_at', precision: 3, nullable: true })
-  decidedAt: Date | null;
 
   /** The morning after, as it was told last. */
   @Column('json', { nullable: true })

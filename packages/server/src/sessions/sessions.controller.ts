@@ -5,8 +5,6 @@ import {
   HAND_LOOK_INPUT,
   type HandLookInput,
   type ComplaintInput,
-  DECISION_INPUT,
-  type DecisionInput,
   DONE_SET_INPUT,
   MORNING_INPUT,
   type DoneSetInput,
@@ -110,16 +108,6 @@ export class SessionsController {
     @Input('ComplaintInput', COMPLAINT_INPUT) body: ComplaintInput,
   ): Promise<void> {
     return this.sessions.addComplaint(scope, id, complaintId, body);
-  }
-
-  @Put(':id/decision')
-  @HttpCode(204)
-  decide(
-    @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Input('DecisionInput', DECISION_INPUT) body: DecisionInput,
-  ): Promise<void> {
-    return this.sessions.decide(scope, id, body);
   }
 
   @Put(':id/morning')

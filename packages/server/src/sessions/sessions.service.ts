@@ -2,7 +2,6 @@ import type {
   MorningInput,
   BlockReportInput,
   ComplaintInput,
-  DecisionInput,
   DoneSetInput,
   HandLookInput,
   SessionEndInput,
@@ -102,7 +101,7 @@ export class SessionsService {
       plan,
       startedAt: new Date(input.startedAt),
       ...{ endedAt: null, ending: null, stopSign: null, stopHand: null, note: '' },
-      ...{ toldExertion: null, decision: null, decidedAt: null, morning: null, morningBefore: null },
+      ...{ toldExertion: null, morning: null, morningBefore: null },
       ...sumsOfSession(plan, { sets: [], reports: [], complaints: [], exertion: null }, known.movement),
       discomfortPolicy: methodOf(plan, known.method).discomfort,
       begunAgainst: await this.brokenBy(scope, athlete, plan, input.startedAt, known),
@@ -189,15 +188,6 @@ export class SessionsService {
       }
     });
     return this.get(scope, id);
-  }
-
-  /** Keeps what the coach decided about what comes next. Of two that arrive out of order the later decision stands. */
-  async decide(scope: StudioScope, id: string, { decision, at }: DecisionInput): Promise<void> {
-    await scope.transaction(async (held) => {
-      const { decidedAt } = await held.of(SessionRow).hold(id, 'session');
-      const on = new Date(at);
-      if (decidedAt === null || decidedAt <= on) await held.of(SessionRow).update({ id }, { decision, decidedAt: on });
-    });
   }
 
   /** Keeps how the hands were the morning after; what was told later stands. Numbness bars the hand like a stop. */

@@ -1,8 +1,6 @@
 import {
   amountAt,
   barredWords,
-  callAfter,
-  cautionAdvice,
   cautionsOn,
   dueInProgramme,
   dueOn,
@@ -10,7 +8,7 @@ import {
   isMorningAsked,
   must,
 } from '@clay-pot/core';
-import type { SessionListItem, Today, TodayCall, TodayDue, TodayMorning } from '@clay-pot/contracts';
+import type { SessionListItem, Today, TodayDue, TodayMorning } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
 import { IsNull, LessThanOrEqual, MoreThanOrEqual } from 'typeorm';
@@ -93,7 +91,7 @@ export class TodayService {
     const due = [...ofProgrammes, ...given.filter((item) => !isOfProgramme(item))];
     due.sort((a, b) => a.state.localeCompare(b.state) * -1 || a.athleteName.localeCompare(b.athleteName));
     const mornings = await this.mornings(scope, recent, day);
-    return { day, due, calls: callsFor(athletes, latest, day), recent: recent.slice(0, RECENT_SHOWN), mornings };
+    return { day, due, recent: recent.slice(0, RECENT_SHOWN), mornings };
   }
 
   /** Each athlete’s newest session of a day before, where nobody told the morning after yet, with the last one that was told of before it. */
@@ -118,32 +116,3 @@ export class TodayService {
     );
   }
 }
-
-/** What waits for the coach: referrals first, then each athlete's latest session that asks for a decision and has none. */
-function callsFor(athletes: readonly AthleteRow[], latest: readonly SessionListItem[], day: string): TodayCall[] {
-  return athletes
-    .flatMap((athlete): TodayCall[] => {
-      const who = { athleteId: athlete.id, athleteName: athlete.name };
-      const barred = cautionsOn(athlete, day).find(forbidsLoading);
-      if (barred) {
-        return [
-          {
-            ...who,
-            kind: 'refer',
-            reason: cautionAdvice(barred),
-            sessionId: barred.stopped?.sessionId ?? null,
-            sequenceId: null,
-          },
-        ];
-      }
-      const last = latest.find((session) => session.athleteId === athlete.id);
-      // What was decided about, by whichever word, waits no longer.
-      if (!last || last.decision !== null) return [];
-      const { proposed, reason } = callAfter(last);
-      if (proposed === 'go-on') return [];
-      return [{ ...who, kind: proposed, reason, sessionId: last.id, sequenceId: last.sequenceId }];
-    })
-    .sort((a, b) => ORDER[a.kind] - ORDER[b.kind] || a.athleteName.localeCompare(b.athleteName));
-}
-
-const ORDER: Record<TodayCall['kind'], number> = { refer: 0, ease: 1, rest: 2, hold: 3, 'go-on': 4 };

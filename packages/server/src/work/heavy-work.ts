@@ -1,11 +1,19 @@
 import { createRequire } from 'node:module';
-import type { answerCompose, answerEvaluate, answerSwap, answerTrace, answerTrend } from '@clay-pot/contracts';
+import type {
+  answerCalls,
+  answerCompose,
+  answerEvaluate,
+  answerSwap,
+  answerTrace,
+  answerTrend,
+} from '@clay-pot/contracts';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { plain } from '../http/problem.js';
 
 /** Functions of the contracts that are long enough to hold up every other request, by their names. */
 interface Work {
+  answerCalls: typeof answerCalls;
   answerCompose: typeof answerCompose;
   answerEvaluate: typeof answerEvaluate;
   answerSwap: typeof answerSwap;

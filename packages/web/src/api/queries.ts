@@ -4,6 +4,7 @@ import type {
   Athlete,
   AthleteInput,
   AthleteListItem,
+  CallsOfAthlete,
   LevelItem,
   ReadingInput,
   SequenceListItem,
@@ -12,6 +13,7 @@ import type {
   StoredIntake,
   StoredReading,
   StoredSequence,
+  StudioCalls,
   Today,
   WhoAmI,
 } from '@clay-pot/contracts';
@@ -48,7 +50,7 @@ export const refresh = (...keys: string[]) =>
 
 /** Marks everything that a recorded session changes as stale. */
 export const refreshAfterSession = () =>
-  refresh('today', 'sessions', 'athletes', 'evidence', 'intakes', 'readings', 'levels');
+  refresh('today', 'sessions', 'athletes', 'evidence', 'intakes', 'readings', 'levels', 'calls', 'programmes');
 
 /** Shows what was last seen on this device, and keeps it from now on; once for a page. */
 export const showLastSeen = async (): Promise<void> => (await import('./last-seen.js')).startLastSeen(queryClient);
@@ -263,6 +265,25 @@ export const useLevels = (athleteId: string | undefined) =>
   useQuery({
     queryKey: ['levels', athleteId],
     queryFn: () => request<LevelItem[]>(`/athletes/${athleteId}/levels`),
+    enabled: athleteId !== undefined,
+  });
+
+/** So soon it is asked again while athletes are still looked at. */
+const ASK_AGAIN_MS = 300;
+
+/** What waits for an answer over all athletes. */
+export const useCalls = () =>
+  useQuery({
+    queryKey: ['calls', 'all'],
+    queryFn: () => request<StudioCalls>('/calls'),
+    refetchInterval: ({ state }) => (state.data && state.data.toLookAt > 0 ? ASK_AGAIN_MS : false),
+  });
+
+/** What waits for an answer of one athlete, and what was answered. */
+export const useCallsOf = (athleteId: string | undefined) =>
+  useQuery({
+    queryKey: ['calls', athleteId],
+    queryFn: () => request<CallsOfAthlete>(`/athletes/${athleteId}/calls`),
     enabled: athleteId !== undefined,
   });
 

@@ -3,17 +3,10 @@ import { percent } from '../../vocabulary/numbers.js';
 import { adviseOnDiscomfort, type DiscomfortAdvice, type DiscomfortPolicy } from '../discomfort.js';
 import { type MorningAdvice, morningOf, type MorningScores } from '../morning.js';
 
-/** What a coach may decide once a session is over. */
-export const DECISIONS = {
-  'go-on': 'Go on as planned',
-  hold: 'Hold the level',
-  ease: 'Ease the next one',
-  rest: 'Rest a day more',
-} as const;
-/** What a coach decided once a session was over. */
-export type Decision = keyof typeof DECISIONS;
-/** All decisions, the boldest first. */
-export const DECISION_IDS = Object.keys(DECISIONS) as Decision[];
+/** What a session as a whole may ask for, the boldest first. */
+const DECISIONS = ['go-on', 'hold', 'ease', 'rest'] as const;
+/** What a session as a whole may ask for. */
+export type Decision = (typeof DECISIONS)[number];
 
 /** What a session as a whole asks for next, with why. */
 export interface AfterSession {
@@ -55,7 +48,7 @@ export function callAfter(outcome: SessionOutcome): AfterSession {
   const { advice, text } = morningOf(morning, morningBefore);
   const asked = BY_MORNING[advice];
   if (advice === 'refer') return { proposed: asked, reason: `${text} ${UNTIL_CLEARED}` };
-  return DECISION_IDS.indexOf(asked) > DECISION_IDS.indexOf(felt.proposed) ? { proposed: asked, reason: `${text} ${NEXT_TIME[asked]}` } : felt; // prettier-ignore
+  return DECISIONS.indexOf(asked) > DECISIONS.indexOf(felt.proposed) ? { proposed: asked, reason: `${text} ${NEXT_TIME[asked]}` } : felt; // prettier-ignore
 }
 
 /** A day more is no answer to a hand that went numb. */

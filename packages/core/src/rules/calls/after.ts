@@ -3,6 +3,7 @@ import { amountOf, setCount, withSetGroups, workOf } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
 import { WORK } from '../checks/block-views.js';
 import { HANDS } from '../../vocabulary/hands.js';
+import { lowered } from '../../vocabulary/text.js';
 import { UNIT_OF } from '../../vocabulary/work.js';
 import { inAmount } from '../in-amount.js';
 import { callAfter } from './after-session.js';
@@ -26,13 +27,24 @@ export function afterCalls(scene: CallScene, others: readonly Call[]): Call[] {
       cause: 'the last session',
       hands: HANDS,
       movementId: null,
-      why: reason,
+      why: `${reason}${heldWords(scene, last)}`,
       evidence: [{ of: 'session', sessionId: last.id, onDay: last.onDay, text: feltWords(last) }],
       evidenceKey: last.id,
       sessionId: last.id,
       options: proposed === 'ease' ? [less(scene), stay(scene)] : [stay(scene), less(scene)],
     },
   ];
+}
+
+/** So many movements are named. */
+const NAMED = 3;
+/** Which movements it was that did not go clean. */
+function heldWords({ standings, lookup }: CallScene, { id }: CallSession): string {
+  const held = standings.filter(({ last, because }) => last.sessionId === id && because === 'unclean');
+  const names = [...new Set(held.map(({ movementId }) => lowered(lookup(movementId)?.name ?? movementId)))];
+  if (names.length === 0) return '';
+  const more = names.length - NAMED;
+  return ` It is about ${names.slice(0, NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}.`;
 }
 
 const feltWords = ({ completion, maxDiscomfort, exertion }: CallSession): string =>

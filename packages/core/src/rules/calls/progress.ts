@@ -1,4 +1,5 @@
 import { blockChances } from '../../effort/chances.js';
+import { peopleWords } from '../../effort/doubt.js';
 import { amountOf, type Dose, setCount, withSetGroups, workOf } from '../../model/dose.js';
 import { applyEdits, type Edit } from '../../model/edits.js';
 import type { Level } from '../../model/movement.js';
@@ -63,7 +64,7 @@ function callOf(
       key: `measure ${movement.id}`,
       kind: 'measure again',
       cause: 'unlikely',
-      why: `${movement.name}: ${lowered(why)} And yet only about ${Math.round(10 * chance)} in 10 like this would carry that to its end: measure before it grows.`,
+      why: `${movement.name}: ${lowered(why)} And yet ${peopleWords(chance)} would carry that to its end: measure before it grows.`,
       evidenceKey: last.sessionId,
       options: [{ id: 'measure', words: 'Measure first, and stay as it is until then', effect: { kind: 'as it is' } }],
     };

@@ -112,7 +112,6 @@ function tellSession(
     stopSign: null,
     stopHand: null,
     toldExertion: null,
-    ...{ decision: null, decidedAt: null },
     note: flare ? 'Ended early because of the wrist. Unloaded for two days.' : '',
     ...sums,
     ...morningAfter(history, athleteId, {

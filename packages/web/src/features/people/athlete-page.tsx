@@ -18,6 +18,7 @@ import { LevelsWall } from './levels-wall.js';
 import { LeftRight } from './left-right.js';
 import { RangeAndStrength } from './range-and-strength.js';
 import { RangeWheel } from './range-wheel.js';
+import { CallsOf } from './calls-of.js';
 import { ProgrammesOf } from './programmes-of.js';
 import { GivenSequences } from './given-sequences.js';
 
@@ -91,6 +92,7 @@ function Bench({ person, edit }: { person: Athlete; edit: () => void }) {
       <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[18rem_minmax(0,1fr)]">
         <Facts person={person} />
         <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-8">
+          <CallsOf athleteId={person.id} />
           <GivenSequences athleteId={person.id} />
           <ProgrammesOf athleteId={person.id} />
           <RangeWheel athlete={person} />

@@ -21,6 +21,7 @@ import { IconButton } from '../../ui/button.js';
 import { Empty, Loading, Part, Trouble, useTitle } from '../../ui/page.js';
 import { Calendar } from './calendar.js';
 import { CalendarAddress } from './calendar-address.js';
+import { ChangesPanel } from './changes-panel.js';
 import { DayPanel } from './day-panel.js';
 import { FindingsList } from './findings-list.js';
 import { PlansPanel } from './plans-panel.js';
@@ -163,6 +164,7 @@ function Weeks({ question, document, athleteId, programmeId }: WeeksProps) {
           )}
           <FindingsList findings={view.findings} />
           <PlansPanel view={view} athleteId={athleteId} />
+          <ChangesPanel view={view} />
           <CalendarAddress programmeId={programmeId} athleteId={athleteId} />
         </div>
       </div>

@@ -1,10 +1,12 @@
 import type { SessionRecord } from '@clay-pot/contracts';
-import { callAfter, DECISION_IDS, DECISIONS, nextAfter } from '@clay-pot/core';
+import { nextAfter } from '@clay-pot/core';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useProgrammes } from '../../api/programme-queries.js';
-import { useAssignments, useSequences } from '../../api/queries.js';
-import { useDecide, useOwnDecisions } from '../../domain/decisions.js';
+import { useAssignments, useCallsOf, useSequences } from '../../api/queries.js';
+import { useWaiting } from '../../domain/calls/answer-calls.js';
+import { AnsweredList } from '../../domain/calls/answered-list.js';
+import { CallsList } from '../../domain/calls/calls-list.js';
 import { MorningAdviceWords, MorningQuestion, useOwnMornings } from '../../domain/morning.js';
 import { Button } from '../../ui/button.js';
 import { dayText } from '../../ui/format.js';
@@ -14,11 +16,6 @@ import { isoToday } from '../../ui/today.js';
 /** What the session asks for next, and what the coach makes of it. */
 export function WhatNow({ record }: { record: SessionRecord }) {
   const { id, athleteId, athleteName, sequenceId, ending } = record;
-  const own = useOwnDecisions();
-  const decide = useDecide();
-  const pending = own.get(id);
-  const decided = pending === undefined ? record.decision : pending;
-  const { proposed, reason } = callAfter(record);
   const here = useRef<HTMLDivElement>(null);
   const { hash } = useLocation();
   useEffect(() => {
@@ -30,27 +27,12 @@ export function WhatNow({ record }: { record: SessionRecord }) {
     <div ref={here} id="what-now" className="mt-8 max-w-3xl scroll-mt-6">
       <Part title="What now">
         <p className="py-2">
-          {stopped ? 'Nothing loads the hand that was stopped before it is cleared. ' : `${reason} `}
+          {stopped && 'Nothing loads the hand that was stopped before it is cleared. '}
           The morning after: two points worse than before means a step back; numbness or tingling means stop and refer.
         </p>
         <TheMorning record={record} />
-        {!stopped && (
-          <div role="group" aria-label="Decide" className="flex flex-wrap gap-2">
-            {DECISION_IDS.map((decision) => (
-              <Button
-                key={decision}
-                kind={decided === null && decision === proposed ? 'primary' : 'plain'}
-                aria-pressed={decision === decided}
-                className={decision === decided ? 'bg-ink! text-white!' : ''}
-                onClick={() => decide(id, decision, athleteName)}
-              >
-                {DECISIONS[decision] + (decided === null && decision === proposed ? ' (proposed)' : '')}
-              </Button>
-            ))}
-          </div>
-        )}
+        <CallsOfSession athleteId={athleteId} sessionId={id} />
         <p className="py-2 text-ink-soft">
-          {decided && !stopped && <b className="text-ink">Decided: {DECISIONS[decided].toLowerCase()}. </b>}
           <Next athleteId={athleteId} athleteName={athleteName} />{' '}
           <Link to={`/sequences/${sequenceId}?athlete=${athleteId}`} className="font-semibold text-ink underline">
             Open the sequence for {athleteName}
@@ -58,6 +40,21 @@ export function WhatNow({ record }: { record: SessionRecord }) {
         </p>
       </Part>
     </div>
+  );
+}
+
+/** The calls that follow from a session, and what was answered about it. */
+function CallsOfSession({ athleteId, sessionId }: { athleteId: string; sessionId: string }) {
+  const { data } = useCallsOf(athleteId);
+  const waiting = useWaiting(data?.open ?? []).filter((call) => call.sessionId === sessionId);
+  if (!data) return <p className="text-ink-soft">Looking at what it asks for …</p>;
+  const answered = data.answered.filter((call) => call.sessionId === sessionId);
+  return (
+    <>
+      {waiting.length > 0 && <CallsList calls={waiting} named={false} label="What it calls for" />}
+      {answered.length > 0 && <AnsweredList answered={answered} />}
+      {waiting.length + answered.length === 0 && <p>It calls for nothing by itself: the next one can go as planned.</p>}
+    </>
   );
 }
 

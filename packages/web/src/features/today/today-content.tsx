@@ -23,7 +23,7 @@ export default function TodayContent() {
   const me = useMe();
   if (today.isPending) return <Loading what="today" />;
   if (!today.data) return <Trouble error={today.error} retry={() => void today.refetch()} />;
-  const { day, due, calls, recent, mornings } = today.data;
+  const { day, due, recent, mornings } = today.data;
   const open = due.filter((item) => item.state === 'due').length;
   return (
     <Page
@@ -41,7 +41,7 @@ export default function TodayContent() {
           </Part>
           <Suspense fallback={null}>
             <div className="grid gap-8">
-              <ToDecide calls={calls} />
+              <ToDecide />
               <Mornings mornings={mornings} />
             </div>
           </Suspense>

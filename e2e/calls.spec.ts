@@ -1,0 +1,129 @@
+import type { SequenceListItem, StoredProgramme, StoredSequence } from '@clay-pot/contracts';
+import { addDays, compileTimeline, mondayOf, type Programme, weekIndexOf } from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import type { Page } from '@playwright/test';
+import { v7 as uuid } from 'uuid';
+import { expect, type House, idIn, someoneNew, test, todayAtTheHall } from './house.js';
+
+/** Everything of a session recorded as done, a little felt and not too hard, as a phone would send it. */
+async function logged(
+  page: Page,
+  house: House,
+  { athleteId, sequenceId, day }: { athleteId: string; sequenceId: string; day: string },
+): Promise<void> {
+  const id = uuid();
+  const { document: plan } = await house.read<StoredSequence>(page, `/sequences/${sequenceId}`);
+  const put = async (path: string, data: object) => {
+    const answer = await page.request.put(`${house.address}/api/sessions/${id}${path}`, {
+      headers: { origin: house.address },
+      data,
+    });
+    expect(answer.ok()).toBe(true);
+  };
+  const at = `${day}T12:30:00.000Z`;
+  await put('', { athleteId, sequenceId, plan, startedAt: `${day}T12:00:00.000Z` });
+  const stints = compileTimeline(plan, shippedMovement).stints;
+  for (const { blockId, levelId, round, set, side, direction, unit, plannedAmount } of stints) {
+    const { movementId } = plan.blocks.find((block) => block.id === blockId)!;
+    const piece = { blockId, movementId, levelId, round, set, side, direction, unit, plannedAmount };
+    await put(`/sets/${uuid()}`, { ...piece, doneAmount: plannedAmount, endedAt: at, corrects: null });
+  }
+  for (const { id: blockId } of plan.blocks)
+    await put(`/reports/${uuid()}`, { blockId, discomfort: 0, exertion: 5, note: '', at });
+  await put('/end', { ending: 'completed', note: '', endedAt: at });
+}
+
+/** From a goal to weeks that began two weeks ago. */
+async function programmeSince(
+  page: Page,
+  house: House,
+  name: string,
+): Promise<{ athleteId: string; programmeId: string }> {
+  const athleteId = await someoneNew(page, house, name);
+  await page.goto(`/programmes/new?athlete=${athleteId}`);
+  await page
+    .getByLabel('Goal', { exact: true })
+    .selectOption({ label: 'Weight on the bent-back wrist, for handstands' });
+  await page.getByLabel('First day').fill(addDays(mondayOf(todayAtTheHall()), -14));
+  await page.getByLabel('Sessions for the goal, a week').fill('2');
+  await page.getByLabel('They go by').selectOption({ label: 'Loading the palms' });
+  await page.getByLabel('Easy days go by').selectOption({ label: 'Free motion between assignments' });
+  await page.getByRole('button', { name: 'Make the programme' }).click();
+  await expect(page.getByRole('group', { name: 'Calendar' })).toBeVisible();
+  return { athleteId, programmeId: idIn(page) };
+}
+const documentOf = async (page: Page, house: House, id: string) => (await house.read<StoredProgramme>(page, `/programmes/${id}`)).document; // prettier-ignore
+
+const reasonsOf = ({ changes = [] }: Programme) => changes.map(({ reason }) => reason).join();
+/** Two weeks of it, recorded; what loads comes last, so that calls are about it. */
+async function twoWeeks(
+  page: Page,
+  house: House,
+  { athleteId, programmeId }: { athleteId: string; programmeId: string },
+): Promise<void> {
+  const { sessions, plans } = await documentOf(page, house, programmeId);
+  const listed = await house.read<SequenceListItem[]>(page, '/sequences');
+  const loading = listed.find(({ title }) => title === 'Loading the palms')!.id;
+  const past = sessions.filter(({ day, planId }) => day < todayAtTheHall() && plans.find(({ id }) => id === planId)!.sequenceId === loading); // prettier-ignore
+  expect(past.length).toBeGreaterThanOrEqual(3);
+  for (const { day } of past.slice(-3)) await logged(page, house, { athleteId, sequenceId: loading, day });
+}
+
+test('from a goal to a programme, two weeks of it logged, calls accepted, and the next week is another', async ({
+  coach: page,
+  house,
+}) => {
+  const made = await programmeSince(page, house, 'Demelza Trewin');
+  await twoWeeks(page, house, made);
+  await page.goto('/');
+  await page.getByRole('button', { name: /more$/ }).click();
+  const call = page.getByRole('list', { name: 'To decide' }).getByRole('listitem').filter({ hasText: 'Demelza Trewin' }).filter({ hasText: 'Progress' }); // prettier-ignore
+  await call.getByRole('button', { name: /^Why/ }).click();
+  await expect(call.getByRole('link', { name: /\d+ \w{3} \d{4}/ }).first()).toHaveAttribute('href', /records/);
+  await expect(call).toContainText('Palm support: 2×20s → 2×25s');
+  await expect(call).toContainText(/Carried to its end by/);
+  await call.getByRole('button', { name: 'Accept, Progress: Demelza Trewin' }).click();
+  await expect(call).toHaveCount(0);
+  await expect.poll(async () => reasonsOf(await documentOf(page, house, made.programmeId))).toContain('Palm support');
+
+  await page.goto(`/programmes/${made.programmeId}`);
+  const changes = page.getByRole('list', { name: 'Changed by calls' });
+  await expect(changes).toContainText('Progress: Palm support');
+  const document = await documentOf(page, house, made.programmeId);
+  const [change] = document.changes!;
+  // An easier week holds less of everything: it shows in the first one that is whole.
+  const isWhole = (day: string) => document.weeks[weekIndexOf(document, day)]?.amountPercent === 100;
+  const next = document.sessions.find(({ day, planId }) => planId === change!.planId && day > todayAtTheHall() && isWhole(day))!; // prettier-ignore
+  await page.locator(`[data-session="${next.id}"]`).click();
+  await expect(page.getByLabel('Blocks of this session')).toContainText('2x25s');
+  await page.getByRole('button', { name: /^Take out: Progress: Palm support/ }).click();
+  await expect(page.getByLabel('Blocks of this session')).toContainText('2x20s');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Blocks of this session')).toContainText('2x25s');
+});
+
+test('by keys alone: to the person’s calls, opened, accepted, and the next week is another', async ({
+  coach: page,
+  house,
+}) => {
+  const made = await programmeSince(page, house, 'Piran Hosken');
+  await twoWeeks(page, house, made);
+  await page.goto(`/people/${made.athleteId}`);
+  const call = page.getByRole('list', { name: 'To decide' }).getByRole('listitem').filter({ hasText: 'Progress' });
+  await expect(call).toBeVisible();
+  // The gravest stands first: by J to the row that is about progress.
+  for (let presses = 0; presses < 6; presses++) {
+    await page.keyboard.press('j');
+    if (await call.evaluate((row) => row === document.activeElement)) break;
+  }
+  await expect(call).toBeFocused();
+  await page.keyboard.press('w');
+  await expect(call.getByRole('link', { name: /\d+ \w{3} \d{4}/ }).first()).toBeVisible();
+  await page.keyboard.press('a');
+  await expect(call).toHaveCount(0);
+  await expect.poll(async () => reasonsOf(await documentOf(page, house, made.programmeId))).toContain('Palm support');
+  await page.goto(`/programmes/${made.programmeId}`);
+  await page.getByRole('button', { name: /^Take out: Progress: Palm support/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('list', { name: 'Changed by calls' })).not.toContainText('Palm support');
+});

@@ -1,0 +1,161 @@
+import type { AnsweredCall, CallAnswerInput, CallTakenBackInput, ComingBrief } from '@clay-pot/contracts';
+import {
+  type Call,
+  type CallOption,
+  CALLS,
+  carriedOutIn,
+  checkProgramme,
+  editProgramme,
+  type Hand,
+  mayDecline,
+  type ProgrammeEdit,
+  under,
+} from '@clay-pot/core';
+import { Injectable } from '@nestjs/common';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { Clock, dayIn } from '../http/clock.js';
+import { conflict, invalid } from '../http/problem.js';
+import { ProgrammeRow } from '../programmes/programme.entity.js';
+import { storedProgramme } from '../programmes/stored-programme.js';
+import { CallAnswerRow, type ChangedProgramme } from './call.entities.js';
+import { answered, CallsService } from './calls.service.js';
+
+/** Keeps what a coach answers, and does what was chosen: programmes change, a hand goes on record. */
+@Injectable()
+export class AnswerCallsService {
+  constructor(
+    private readonly clock: Clock,
+    private readonly calls: CallsService,
+  ) {}
+
+  /** The same answer again is fine: a phone on bad Wi-Fi repeats what it got no answer to. @throws 404, 409 where the call rests on other evidence by now, 422 */
+  async answer(scope: StudioScope, athleteId: string, id: string, input: CallAnswerInput): Promise<AnsweredCall> {
+    await scope.of(AthleteRow).get(athleteId, 'athlete');
+    const known = await scope.of(CallAnswerRow).one({ id });
+    if (known) return sameAnswer(known, athleteId, input);
+    const { calls, coming } = await this.calls.current(scope, athleteId);
+    const call = calls.find(({ key, evidenceKey }) => key === input.key && evidenceKey === input.evidenceKey);
+    if (!call) throw conflict('What this call rests on has changed since: look at what is proposed now.');
+    const option = chosen(call, input);
+    return scope.transaction(async (held) => {
+      const row = {
+        id,
+        athleteId,
+        ...{ key: call.key, evidenceKey: call.evidenceKey, kind: call.kind, hands: call.hands },
+        why: call.why.slice(0, WHY_LENGTH),
+        answer: input.answer,
+        ...{ optionId: option?.id ?? '', words: (option?.words ?? '').slice(0, WHY_LENGTH) },
+        reason: input.reason?.trim() ?? '',
+        sessionId: call.sessionId,
+        changed: option ? await changeProgrammes(held, { athleteId, id, call, option, coming }, this.clock.now()) : [],
+        barredHand: option?.effect.kind === 'bar' ? await this.bar(held, athleteId, option.effect.hand) : null,
+        at: new Date(input.at),
+      };
+      await held.of(CallAnswerRow).insert(row, 'answer');
+      return answered(await held.of(CallAnswerRow).get(id, 'answer'));
+    });
+  }
+
+  /** Takes an answer back, with all that it changed; what has been changed again since stays. */
+  async takeBack(scope: StudioScope, athleteId: string, id: string, { at }: CallTakenBackInput): Promise<AnsweredCall> {
+    await scope.of(AthleteRow).get(athleteId, 'athlete');
+    return scope.transaction(async (held) => {
+      const row = await held.of(CallAnswerRow).hold(id, 'answer');
+      if (row.athleteId !== athleteId)
+        throw invalid([{ pointer: '/id', message: 'is an answer about another athlete' }]);
+      if (row.answer !== 'taken back') {
+        for (const { programmeId, back } of row.changed) await edited(held, programmeId, back, this.clock.now());
+        if (row.barredHand) await unbar(held, athleteId, row.barredHand);
+        await held.of(CallAnswerRow).update({ id }, { answer: 'taken back', at: new Date(at) });
+      }
+      return answered(await held.of(CallAnswerRow).get(id, 'answer'));
+    });
+  }
+
+  /** Pain that grows goes on record: nothing loads the hand until somebody has cleared it. */
+  private async bar(held: StudioScope, athleteId: string, hand: Hand): Promise<Hand> {
+    const { cautions, rowVersion } = await held.of(AthleteRow).hold(athleteId, 'athlete');
+    const entry = { caution: 'rest-pain', hand, since: dayIn(held.timeZone, this.clock.now()) } as const;
+    await held.of(AthleteRow).update({ id: athleteId }, { cautions: [...cautions, entry], rowVersion: rowVersion + 1 });
+    return hand;
+  }
+}
+
+const WHY_LENGTH = 1000;
+
+function sameAnswer(known: CallAnswerRow, athleteId: string, { key, answer }: CallAnswerInput): AnsweredCall {
+  if (
+    known.athleteId === athleteId &&
+    known.key === key &&
+    (known.answer === answer || known.answer === 'taken back')
+  ) {
+    return answered(known);
+  }
+  throw conflict('Another answer is recorded under this id: use a new id.');
+}
+
+/** The option that was chosen; null where it was declined. @throws 422 */
+function chosen(call: Call, { answer, optionId, reason = '' }: CallAnswerInput): CallOption | null {
+  if (answer === 'declined') {
+    if (!mayDecline(call)) {
+      throw invalid([{ pointer: '/answer', message: 'A referral is not declined: record who cleared it, or that they know whom to see.' }]); // prettier-ignore
+    }
+    if (reason.trim() === '') throw invalid([{ pointer: '/reason', message: 'is needed: what speaks against it?' }]);
+    return null;
+  }
+  const option = optionId === undefined ? call.options[0] : call.options.find(({ id }) => id === optionId);
+  if (option) return option;
+  const ids = call.options.map(({ id }) => id).join(', ');
+  throw invalid([{ pointer: '/optionId', message: `must be one of: ${ids}` }]);
+}
+
+interface Accepted {
+  readonly athleteId: string;
+  readonly id: string;
+  readonly call: Call;
+  readonly option: CallOption;
+  readonly coming: readonly ComingBrief[];
+}
+
+async function changeProgrammes(
+  held: StudioScope,
+  { athleteId, id, call, option, coming }: Accepted,
+  now: Date,
+): Promise<ChangedProgramme[]> {
+  const ids = [...new Set(coming.flatMap(({ place }) => place.programmeId ?? []))];
+  const changed: ChangedProgramme[] = [];
+  for (const programmeId of ids) {
+    const row = await held.of(ProgrammeRow).hold(programmeId, 'programme');
+    if (row.athleteId !== athleteId) continue;
+    const accepted = { id, reason: `${CALLS[call.kind].label}: ${call.why}`, effect: option.effect };
+    const { edits, back } = carriedOutIn(programmeId, row.document, accepted, coming);
+    if (edits.length === 0) continue;
+    await edited(held, programmeId, edits, now);
+    changed.push({ programmeId, back });
+  }
+  return changed;
+}
+
+/** A programme with edits, as a new version of it. @throws 422 where it would no longer be sound */
+async function edited(
+  held: StudioScope,
+  programmeId: string,
+  edits: readonly ProgrammeEdit[],
+  updatedAt: Date,
+): Promise<void> {
+  const { document, rowVersion } = await held.of(ProgrammeRow).hold(programmeId, 'programme');
+  const after = editProgramme(document, edits);
+  const faults = checkProgramme(after);
+  if (faults.length > 0) throw invalid(under('/programme', faults));
+  await held.of(ProgrammeRow).update({ id: programmeId }, { ...storedProgramme(after), rowVersion: rowVersion + 1, updatedAt }); // prettier-ignore
+}
+
+async function unbar(held: StudioScope, athleteId: string, hand: Hand): Promise<void> {
+  const { cautions, rowVersion } = await held.of(AthleteRow).hold(athleteId, 'athlete');
+  const at = cautions.findLastIndex(
+    (entry) => entry.caution === 'rest-pain' && entry.hand === hand && !entry.clearedOn,
+  );
+  if (at < 0) return;
+  await held.of(AthleteRow).update({ id: athleteId }, { cautions: cautions.toSpliced(at, 1), rowVersion: rowVersion + 1 }); // prettier-ignore
+}

@@ -1,0 +1,60 @@
+import {
+  type AnsweredCall,
+  CALL_ANSWER_INPUT,
+  CALL_TAKEN_BACK_INPUT,
+  type CallAnswerInput,
+  type CallsOfAthlete,
+  type CallTakenBackInput,
+  type StudioCalls,
+} from '@clay-pot/contracts';
+import { Controller, Get, Param, Put } from '@nestjs/common';
+import { ApiOperation } from '@nestjs/swagger';
+import { Studio } from '../accounts/signed-in.guard.js';
+import { StudioScope } from '../database/studio-scope.js';
+import { IdPipe } from '../http/id.pipe.js';
+import { Input } from '../http/input.js';
+import { AnswerCallsService } from './answer-calls.service.js';
+import { CallsService } from './calls.service.js';
+
+/** Decisions that are proposed, with their evidence, and what a coach answers. */
+@Controller()
+export class CallsController {
+  constructor(
+    private readonly calls: CallsService,
+    private readonly answers: AnswerCallsService,
+  ) {}
+
+  @Get('calls')
+  @ApiOperation({ summary: 'What waits for an answer, over all athletes, the gravest first; ask again while toLookAt is more than 0.' }) // prettier-ignore
+  ofStudio(@Studio() scope: StudioScope): Promise<StudioCalls> {
+    return this.calls.ofStudio(scope);
+  }
+
+  @Get('athletes/:id/calls')
+  @ApiOperation({ summary: 'What waits for an answer of one athlete, and what was answered.' })
+  ofAthlete(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<CallsOfAthlete> {
+    return this.calls.ofAthlete(scope, id);
+  }
+
+  @Put('athletes/:id/calls/:answerId')
+  @ApiOperation({ summary: 'Answers a call: accepted, accepted otherwise, or declined with a reason. What is accepted changes the programme.' }) // prettier-ignore
+  answer(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Param('answerId', IdPipe) answerId: string,
+    @Input('CallAnswerInput', CALL_ANSWER_INPUT) body: CallAnswerInput,
+  ): Promise<AnsweredCall> {
+    return this.answers.answer(scope, id, answerId, body);
+  }
+
+  @Put('athletes/:id/calls/:answerId/taken-back')
+  @ApiOperation({ summary: 'Takes an answer back, with what it changed.' })
+  takeBack(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Param('answerId', IdPipe) answerId: string,
+    @Input('CallTakenBackInput', CALL_TAKEN_BACK_INPUT) body: CallTakenBackInput,
+  ): Promise<AnsweredCall> {
+    return this.answers.takeBack(scope, id, answerId, body);
+  }
+}

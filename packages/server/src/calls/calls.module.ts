@@ -1,0 +1,16 @@
+import { Module } from '@nestjs/common';
+import { PersonsModule } from '../persons/persons.module.js';
+import { ReadingsModule } from '../readings/readings.module.js';
+import { WorkModule } from '../work/work.module.js';
+import { AnswerCallsService } from './answer-calls.service.js';
+import { CallWorkService } from './call-work.service.js';
+import { CallsController } from './calls.controller.js';
+import { CallsService } from './calls.service.js';
+
+/** Decisions that are proposed, and what a coach answers. */
+@Module({
+  imports: [PersonsModule, ReadingsModule, WorkModule],
+  controllers: [CallsController],
+  providers: [CallsService, AnswerCallsService, CallWorkService],
+})
+export class CallsModule {}

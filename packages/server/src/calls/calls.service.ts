@@ -1,0 +1,131 @@
+import type { AnsweredCall, AthleteCall, CallsAnswer, CallsOfAthlete, StudioCalls } from '@clay-pot/contracts';
+import { type Call, openCalls, worstFirst } from '@clay-pot/core';
+import { Injectable } from '@nestjs/common';
+import { MoreThanOrEqual } from 'typeorm';
+import { subDays } from 'date-fns';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { Clock, dayIn } from '../http/clock.js';
+import { CallAnswerRow, CallSheetRow } from './call.entities.js';
+import { CallWorkService } from './call-work.service.js';
+import { fingerprintsOf } from './fingerprints.js';
+
+/** One answer to a request is worked on no longer than this; who is left is looked at when it is asked again. */
+const WORK_MS = 1500;
+/** What one gathers another computes meanwhile. */
+const AT_ONCE = 2;
+/** What was answered longer ago rests on evidence that nobody calls by any more. */
+const ANSWERS_DAYS = 200;
+const ANSWERED_SHOWN = 60;
+
+/** Tells what waits for a coach’s answer, and keeps what was found until something is recorded. */
+@Injectable()
+export class CallsService {
+  constructor(
+    private readonly clock: Clock,
+    private readonly work: CallWorkService,
+  ) {}
+
+  /** Over all athletes, the gravest first. */
+  async ofStudio(scope: StudioScope): Promise<StudioCalls> {
+    const [athletes, fingerprints, sheets, answers] = await Promise.all([
+      scope.of(AthleteRow).find({ select: { id: true, name: true }, order: { name: 'ASC' } }),
+      fingerprintsOf(scope, this.today(scope)),
+      scope.of(CallSheetRow).find(),
+      this.answers(scope),
+    ]);
+    const known = new Map(sheets.map((sheet) => [sheet.id, sheet]));
+    const stale = athletes.filter(({ id }) => known.get(id)?.fingerprint !== fingerprints.get(id));
+    const fresh = await this.foundOf(scope, stale, fingerprints);
+    const calls = athletes.flatMap((athlete) => {
+      // What was found before is shown until it is found anew.
+      const found = fresh.get(athlete.id) ?? known.get(athlete.id);
+      const mine = answers.filter(({ athleteId }) => athleteId === athlete.id);
+      return openCalls(found?.calls ?? [], mine).map((call) => told(athlete, call));
+    });
+    return { calls: calls.sort(worstFirst), toLookAt: stale.length - fresh.size };
+  }
+
+  /** As many as can be looked at in the time of one answer. */
+  private async foundOf(
+    scope: StudioScope,
+    stale: readonly Pick<AthleteRow, 'id'>[],
+    fingerprints: ReadonlyMap<string, string>,
+  ): Promise<Map<string, CallsAnswer>> {
+    const until = performance.now() + WORK_MS;
+    const fresh = new Map<string, CallsAnswer>();
+    const left = [...stale];
+    const oneAfterTheOther = async () => {
+      while (performance.now() < until) {
+        const next = left.shift();
+        if (!next) return;
+        fresh.set(next.id, await this.found(scope, next.id, fingerprints.get(next.id) ?? ''));
+      }
+    };
+    await Promise.all(Array.from({ length: AT_ONCE }, oneAfterTheOther));
+    return fresh;
+  }
+
+  /** @throws 404 */
+  async ofAthlete(scope: StudioScope, athleteId: string): Promise<CallsOfAthlete> {
+    const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
+    const [{ calls }, answers] = await Promise.all([this.current(scope, athleteId), this.answers(scope, athleteId)]);
+    return {
+      open: openCalls(calls, answers).map((call) => told(athlete, call)),
+      answered: answers.toReversed().slice(0, ANSWERED_SHOWN).map(answered),
+    };
+  }
+
+  /** What is proposed by what is known now. */
+  async current(scope: StudioScope, athleteId: string): Promise<CallsAnswer> {
+    const fingerprint = (await fingerprintsOf(scope, this.today(scope))).get(athleteId) ?? '';
+    const sheet = await scope.of(CallSheetRow).one({ id: athleteId });
+    if (sheet?.fingerprint !== fingerprint) return this.found(scope, athleteId, fingerprint);
+    return { calls: [...sheet.calls], coming: [...sheet.coming] };
+  }
+
+  private async found(scope: StudioScope, athleteId: string, fingerprint: string): Promise<CallsAnswer> {
+    const { calls, coming } = await this.work.find(scope, athleteId);
+    const row = { id: athleteId, fingerprint, calls, coming };
+    const sheets = scope.of(CallSheetRow);
+    if (!(await sheets.insert(row, 'calls'))) await sheets.update({ id: athleteId }, row);
+    return { calls, coming };
+  }
+
+  private answers(scope: StudioScope, athleteId?: string): Promise<CallAnswerRow[]> {
+    const at = MoreThanOrEqual(subDays(this.clock.now(), ANSWERS_DAYS));
+    return scope.of(CallAnswerRow).find({
+      where: { at, ...(athleteId !== undefined && { athleteId }) },
+      order: { at: 'ASC', id: 'ASC' },
+    });
+  }
+
+  private today(scope: StudioScope): string {
+    return dayIn(scope.timeZone, this.clock.now());
+  }
+}
+
+function told({ id, name }: Pick<AthleteRow, 'id' | 'name'>, call: Call): AthleteCall {
+  const places = call.options.flatMap(({ effect }) => (effect.kind === 'blocks' ? effect.plans.map(({ place }) => place) : [])); // prettier-ignore
+  const alone = places.find(({ programmeId }) => programmeId === null);
+  return { ...call, athleteId: id, athleteName: name, sequenceId: alone?.sequenceId ?? null };
+}
+
+/** An answer as the API shows it. */
+export const answered = ({
+  id,
+  key,
+  kind,
+  hands,
+  why,
+  answer,
+  words,
+  reason,
+  sessionId,
+  changed,
+  at,
+}: CallAnswerRow): AnsweredCall => ({
+  ...{ id, key, kind, hands: [...hands], why, answer, words, reason, sessionId },
+  programmeId: changed[0]?.programmeId ?? null,
+  at: at.toISOString(),
+});

@@ -1,0 +1,160 @@
+import { beforeAll, describe, expect, jest, test } from '@jest/globals';
+import type { AnsweredCall, AthleteCall, CallsOfAthlete, StoredProgramme, StudioCalls } from '@clay-pot/contracts';
+import type { Programme } from '@clay-pot/core';
+import { compileTimeline } from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
+import { v7 as uuid } from 'uuid';
+import { ATHLETE, type Browser, House, sequenceOf } from './house.js';
+
+// A thread that computes for the first time loads the core first.
+jest.setTimeout(40_000);
+
+const NOW = '2026-05-20T10:00:00.000Z';
+let house: House;
+let coach: Browser;
+beforeAll(async () => {
+  house = await House.open('calls', { now: () => new Date(NOW) });
+  coach = await house.coach('calls');
+});
+
+const HOLD = sequenceOf('Hold', ['load', 'bearing.palm-support', 'knees-back']);
+const block = {
+  ...HOLD.blocks[0]!,
+  dose: { ...HOLD.blocks[0]!.dose, sets: 2, work: { kind: 'time' as const, seconds: 15 } },
+};
+const PLAN = { ...HOLD, blocks: [block] };
+
+interface Scene {
+  readonly id: string;
+  readonly sequenceId: string;
+  readonly programmeId: string;
+}
+
+/** Somebody with a programme that has the hold every second day. */
+async function someone(name: string): Promise<Scene> {
+  const [id, sequenceId, programmeId] = [uuid(), uuid(), uuid()];
+  await coach.ask('PUT', `/athletes/${id}`, { ...ATHLETE, name });
+  await coach.ask('PUT', `/sequences/${sequenceId}`, PLAN);
+  const document: Programme = {
+    title: 'Holds',
+    fromDay: '2026-05-11',
+    weeks: [{ kind: 'build', amountPercent: 100 }, { kind: 'build', amountPercent: 100 }, { kind: 'build', amountPercent: 100 }], // prettier-ignore
+    plans: [{ id: 'a', sequenceId }],
+    sessions: ['16', '18', '21', '23', '25'].map((day, index) => ({ id: `s${index + 1}`, day: `2026-05-${day}`, planId: 'a' })), // prettier-ignore
+  };
+  expect((await coach.ask('PUT', `/programmes/${programmeId}`, { athleteId: id, document })).status).toBe(200);
+  return { id, sequenceId, programmeId };
+}
+
+/** Leads the hold on a day, all of it done and told of. */
+async function lead({ id: athleteId, sequenceId }: Scene, day: string, discomfort: number): Promise<string> {
+  const id = uuid();
+  const endedAt = `${day}T09:10:00.000Z`;
+  await coach.ask('PUT', `/sessions/${id}`, { athleteId, sequenceId, plan: PLAN, startedAt: `${day}T09:00:00.000Z` });
+  for (const { blockId, set, side, direction, unit, plannedAmount } of compileTimeline(PLAN, shippedMovement).stints) {
+    await coach.ask('PUT', `/sessions/${id}/sets/${uuid()}`, {
+      ...{ blockId, movementId: block.movementId, levelId: block.levelId, set, side, direction, unit, plannedAmount },
+      ...{ doneAmount: plannedAmount, endedAt, corrects: null },
+    });
+  }
+  const report = { blockId: block.id, discomfort, exertion: 5, note: '', at: endedAt };
+  await coach.ask('PUT', `/sessions/${id}/reports/${uuid()}`, report);
+  await coach.ask('PUT', `/sessions/${id}/end`, { ending: 'completed', note: '', endedAt });
+  return id;
+}
+
+const callsOf = async ({ id }: Scene) => (await coach.ask<CallsOfAthlete>('GET', `/athletes/${id}/calls`)).body;
+const documentOf = async ({ programmeId }: Scene) => (await coach.ask<StoredProgramme>('GET', `/programmes/${programmeId}`)).body; // prettier-ignore
+const AT = '2026-05-20T10:00:00.000Z';
+const answer = ({ id }: Scene, { key, evidenceKey }: AthleteCall, more: object, answerId = uuid()) =>
+  coach.ask<AnsweredCall>('PUT', `/athletes/${id}/calls/${answerId}`, { key, evidenceKey, at: AT, ...more });
+const holdCall = async (scene: Scene) => (await callsOf(scene)).open.find(({ movementId }) => movementId !== null)!;
+
+describe('a call', () => {
+  test('is made from what was led, with what it rests on; accepted, it changes the programme from its next session on', async () => {
+    const scene = await someone('Progress');
+    await lead(scene, '2026-05-16', 1);
+    const newest = await lead(scene, '2026-05-18', 1);
+    const call = await holdCall(scene);
+    expect(call).toMatchObject({ kind: 'progress', athleteName: 'Progress', sessionId: newest });
+    expect(call.evidence.map(({ sessionId }) => sessionId)[0]).toBe(newest);
+    const { etag } = await documentOf(scene);
+    const { status, body } = await answer(scene, call, { answer: 'accepted' });
+    expect(status).toBe(200);
+    expect(body).toMatchObject({ answer: 'accepted', programmeId: scene.programmeId, sessionId: newest });
+    const after = await documentOf(scene);
+    expect(after.etag).not.toBe(etag);
+    expect(after.document.changes).toMatchObject([
+      { fromDay: '2026-05-21', planId: 'a', edits: [{ kind: 'change', blockId: block.id, dose: { sets: 2, work: { seconds: 20 } } }] }, // prettier-ignore
+    ]);
+    expect(after.document.changes?.[0]?.reason).toContain('Progress: Palm support');
+    expect((await callsOf(scene)).open.filter(({ movementId }) => movementId !== null)).toEqual([]);
+  });
+
+  test('sent twice it is one answer; taken back, the programme is as it was and the call waits again', async () => {
+    const scene = await someone('Back and forth');
+    await lead(scene, '2026-05-16', 1);
+    await lead(scene, '2026-05-18', 1);
+    const call = await holdCall(scene);
+    const id = uuid();
+    await answer(scene, call, { answer: 'changed', optionId: 'set' }, id);
+    expect((await answer(scene, call, { answer: 'changed', optionId: 'set' }, id)).status).toBe(200);
+    expect((await documentOf(scene)).document.changes).toHaveLength(1);
+    await coach.ask('PUT', `/athletes/${scene.id}/calls/${id}/taken-back`, { at: AT });
+    expect((await documentOf(scene)).document.changes).toBeUndefined();
+    expect((await holdCall(scene)).key).toBe(call.key);
+    expect((await callsOf(scene)).answered).toMatchObject([{ id, answer: 'taken back' }]);
+  });
+
+  test('declined, it needs a reason, and comes back only with new evidence', async () => {
+    const scene = await someone('Declined');
+    await lead(scene, '2026-05-14', 1);
+    await lead(scene, '2026-05-16', 1);
+    const call = await holdCall(scene);
+    expect((await answer(scene, call, { answer: 'declined' })).status).toBe(422);
+    expect((await answer(scene, call, { answer: 'declined', reason: 'A show on Saturday.' })).status).toBe(200);
+    expect(await holdCall(scene)).toBeUndefined();
+    await lead(scene, '2026-05-18', 1);
+    expect(await holdCall(scene)).toMatchObject({ key: call.key, kind: 'progress' });
+    expect((await answer(scene, call, { answer: 'accepted' })).status).toBe(409);
+    expect((await documentOf(scene)).document.changes).toBeUndefined();
+  });
+
+  test('of an unknown option is refused, and says which there are', async () => {
+    const scene = await someone('Unknown');
+    await lead(scene, '2026-05-18', 6);
+    const call = await holdCall(scene);
+    expect(call.kind).toBe('ease');
+    const { status, body } = await answer(scene, call, { answer: 'changed', optionId: 'dance' });
+    expect(status).toBe(422);
+    expect(JSON.stringify(body)).toContain('must be one of: level');
+  });
+
+  test('of a referral is not declined; pain that grows goes on record, and off it when that is taken back', async () => {
+    const scene = await someone('Growing');
+    for (const [index, day] of ['2026-05-14', '2026-05-16', '2026-05-18'].entries()) {
+      const session = await lead(scene, day, 1);
+      await coach.ask('PUT', `/sessions/${session}/morning`, { left: index + 1, right: 0, at: `${day}T23:00:00.000Z` });
+    }
+    const [call] = (await callsOf(scene)).open;
+    expect(call).toMatchObject({ kind: 'refer', hands: ['left'] });
+    expect((await answer(scene, call!, { answer: 'declined', reason: 'No.' })).status).toBe(422);
+    const id = uuid();
+    await answer(scene, call!, { answer: 'accepted' }, id);
+    const athlete = async () => (await coach.ask<{ cautions: object[] }>('GET', `/athletes/${scene.id}`)).body;
+    expect((await athlete()).cautions).toMatchObject([{ caution: 'rest-pain', hand: 'left', since: '2026-05-20' }]);
+    await coach.ask('PUT', `/athletes/${scene.id}/calls/${id}/taken-back`, { at: AT });
+    expect((await athlete()).cautions).toEqual([]);
+  });
+
+  test('over all athletes the gravest is told first, and what was found is found again as soon as anything is recorded', async () => {
+    const all = async () => (await coach.ask<StudioCalls>('GET', '/calls')).body;
+    const before = await all();
+    expect(before.toLookAt).toBe(0);
+    expect(before.calls.map(({ kind }) => kind)[0]).toBe('refer');
+    const scene = await someone('New');
+    expect((await all()).calls.filter(({ athleteId }) => athleteId === scene.id)).toEqual([]);
+    await lead(scene, '2026-05-19', 6);
+    expect((await all()).calls.filter(({ athleteId }) => athleteId === scene.id)).toMatchObject([{ kind: 'ease' }]);
+  });
+});

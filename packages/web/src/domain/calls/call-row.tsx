@@ -1,0 +1,254 @@
+import type { AthleteCall } from '@clay-pot/contracts';
+import { CALLS, type CallKind, dayWords, mayDecline, peopleWords } from '@clay-pot/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { Button, ButtonLink } from '../../ui/button.js';
+import { type ChosenAnswer, useAnswerCalls } from './answer-calls.js';
+import { type CallGroup, headOf } from './call-groups.js';
+
+const LOOK: Record<CallKind, string> = {
+  refer: 'border-iron text-iron',
+  rest: 'border-load-4 text-amber',
+  ease: 'border-load-4 text-amber',
+  swap: 'border-load-3 text-amber',
+  'measure again': 'border-ink text-ink',
+  hold: 'border-load-3 text-amber',
+  progress: 'border-celadon-fill text-celadon',
+};
+/** Answers stand beside a name; on a phone they are as large as fingers need. */
+const SMALL = 'text-small px-2 py-1 max-sm:min-h-11';
+/** What a row shows below itself. */
+type Unfolded = 'why' | 'change' | 'decline' | null;
+
+/** What is proposed for one athlete for one cause, with what it rests on and what may be answered. */
+export function CallRow({ group, named }: { group: CallGroup; named: boolean }) {
+  const [unfolded, setUnfolded] = useState<Unfolded>(null);
+  const answer = useAnswerCalls();
+  const { calls } = group;
+  const [first] = calls;
+  const { label } = CALLS[first.kind];
+  const of = `${label}: ${first.athleteName}`;
+  const toggle = (what: Unfolded) => setUnfolded((now) => (now === what ? null : what));
+  const accept = () => answer(calls.map((call) => ({ call, optionId: call.options[0].id })));
+  return (
+    <li data-call={group.id} tabIndex={-1} className="border-b border-line py-2">
+      <div className="flex flex-wrap items-baseline gap-x-2">
+        <span className={`border-l-4 pl-2 font-bold ${LOOK[first.kind]}`}>{label}</span>
+        {named && (
+          <Link to={`/people/${first.athleteId}`} className="font-semibold hover:underline">
+            {first.athleteName}
+          </Link>
+        )}
+      </div>
+      {first.kind === 'refer' ? (
+        <p className="text-small font-semibold">{headOf(group)}</p>
+      ) : (
+        <>
+          <Proposed calls={calls} />
+          <p className="text-small text-ink-soft">{headOf(group)}</p>
+        </>
+      )}
+      <div className="mt-1.5 flex flex-wrap items-center gap-1.5">
+        <Button className={SMALL} kind="primary" data-answer="accept" aria-label={`Accept, ${of}`} onClick={accept}>
+          {first.key.startsWith('refer growing') || first.kind !== 'refer' ? 'Accept' : 'They know'}
+        </Button>
+        {(calls.length > 1 || first.options.length > 1) && (
+          <Button
+            className={SMALL}
+            data-answer="change"
+            aria-expanded={unfolded === 'change'}
+            aria-label={`Change, ${of}`}
+            onClick={() => toggle('change')}
+          >
+            Change…
+          </Button>
+        )}
+        {mayDecline(first) && (
+          <Button
+            className={SMALL}
+            data-answer="decline"
+            aria-expanded={unfolded === 'decline'}
+            aria-label={`Decline, ${of}`}
+            onClick={() => toggle('decline')}
+          >
+            Decline…
+          </Button>
+        )}
+        <Elsewhere call={first} />
+        <button
+          type="button"
+          data-answer="why"
+          aria-expanded={unfolded === 'why'}
+          aria-label={`Why, ${of}`}
+          className="ml-auto text-small underline underline-offset-2 max-sm:min-h-11"
+          onClick={() => toggle('why')}
+        >
+          Why
+        </button>
+      </div>
+      {unfolded === 'why' && <Evidence calls={calls} />}
+      {unfolded === 'change' && <Change calls={calls} done={() => setUnfolded(null)} />}
+      {unfolded === 'decline' && <Decline calls={calls} done={() => setUnfolded(null)} />}
+    </li>
+  );
+}
+
+/** Where what a call asks for is done. */
+function Elsewhere({ call: { kind, key, athleteId, athleteName, sequenceId } }: { call: AthleteCall }) {
+  if (kind === 'refer' && !key.startsWith('refer growing')) {
+    return (
+      <ButtonLink className={SMALL} to={`/people/${athleteId}`} aria-label={`Record who cleared ${athleteName}`}>
+        Record who cleared it
+      </ButtonLink>
+    );
+  }
+  if (kind === 'measure again') {
+    return (
+      <ButtonLink className={SMALL} to={`/people/${athleteId}/measure`} aria-label={`Measure ${athleteName}`}>
+        Measure now
+      </ButtonLink>
+    );
+  }
+  // What stands in no programme is changed where it is written.
+  return sequenceId === null ? null : (
+    <ButtonLink
+      className={`${SMALL} underline underline-offset-2`}
+      kind="quiet"
+      to={`/sequences/${sequenceId}?athlete=${athleteId}`}
+      aria-label={`Open the sequence of ${athleteName}, which is in no programme`}
+    >
+      Open the sequence
+    </ButtonLink>
+  );
+}
+
+/** Exactly what accepting changes, and how likely it is carried to its end. */
+function Proposed({ calls }: { calls: readonly AthleteCall[] }) {
+  const chances = calls.flatMap(({ options: [{ chance }] }) => chance ?? []);
+  return (
+    <>
+      <ul className="my-0.5 text-small font-semibold">
+        {calls.map(({ key, options: [{ words }] }) => (
+          <li key={key}>{words}</li>
+        ))}
+      </ul>
+      {chances.length > 0 && (
+        <p className="text-small text-ink-soft">Carried to its end by {peopleWords(Math.min(...chances))}.</p>
+      )}
+      {calls.some(({ sequenceId }) => sequenceId !== null) && (
+        <p className="text-small text-ink-soft">In no programme: it is noted here, and changed in the sequence.</p>
+      )}
+    </>
+  );
+}
+
+function Evidence({ calls }: { calls: readonly AthleteCall[] }) {
+  return (
+    <div className="border-l-4 border-line pl-3 text-small">
+      {calls.map(({ key, athleteId, why, evidence }) => (
+        <div key={key} className="py-1">
+          <p className="font-semibold">{why}</p>
+          <ul>
+            {evidence.map(({ of, sessionId, onDay, text }) => (
+              <li key={`${sessionId ?? of} ${onDay} ${text}`} className="flex gap-2">
+                <Link
+                  to={of === 'session' && sessionId ? `/records/${sessionId}` : `/people/${athleteId}`}
+                  className="shrink-0 underline underline-offset-2 figures"
+                >
+                  {dayWords(onDay)}
+                </Link>
+                <span>{text}</span>
+              </li>
+            ))}
+          </ul>
+        </div>
+      ))}
+    </div>
+  );
+}
+
+const NONE = '';
+
+/** Each call with its options; what stays as it is is declined. */
+function Change({ calls, done }: { calls: readonly AthleteCall[]; done: () => void }) {
+  const answer = useAnswerCalls();
+  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
+  const [reason, setReason] = useState('');
+  const choiceOf = ({ key, options }: AthleteCall) => chosen[key] ?? options[0].id;
+  const declines = calls.some((call) => choiceOf(call) === NONE);
+  return (
+    <form
+      className="mt-1 border-l-4 border-ink pl-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const answers = calls.map((call): ChosenAnswer => ({ call, optionId: choiceOf(call) || null }));
+        answer(answers, reason.trim());
+        done();
+      }}
+    >
+      {calls.map((call) => (
+        <fieldset key={call.key} className="py-1">
+          <legend className="text-small text-ink-soft">{call.why}</legend>
+          {[
+            ...call.options.map(({ id, words }) => ({ id, words })),
+            ...(mayDecline(call) ? [{ id: NONE, words: 'Leave it as it is' }] : []),
+          ].map(({ id, words }) => (
+            <label key={id} className="flex items-baseline gap-2 text-small max-sm:min-h-11">
+              <input
+                type="radio"
+                name={call.key}
+                className="accent-ink"
+                checked={choiceOf(call) === id}
+                onChange={() => setChosen((now) => ({ ...now, [call.key]: id }))}
+              />
+              {words}
+            </label>
+          ))}
+        </fieldset>
+      ))}
+      {declines && <Reason value={reason} change={setReason} />}
+      <Button type="submit" kind="primary" className={`mt-1 ${SMALL}`} disabled={declines && reason.trim() === ''}>
+        Do this
+      </Button>
+    </form>
+  );
+}
+
+function Decline({ calls, done }: { calls: readonly AthleteCall[]; done: () => void }) {
+  const answer = useAnswerCalls();
+  const [reason, setReason] = useState('');
+  return (
+    <form
+      className="mt-1 flex flex-wrap items-end gap-2 border-l-4 border-ink pl-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason.trim() === '') return;
+        answer(
+          calls.map((call) => ({ call, optionId: null })),
+          reason.trim(),
+        );
+        done();
+      }}
+    >
+      <Reason value={reason} change={setReason} />
+      <Button type="submit" className={SMALL} disabled={reason.trim() === ''}>
+        Decline
+      </Button>
+    </form>
+  );
+}
+
+function Reason({ value, change }: { value: string; change: (text: string) => void }) {
+  return (
+    <label className="block text-small">
+      What speaks against it
+      <input
+        autoFocus
+        className="block w-72 max-w-full border border-ink/60 bg-white px-2 py-1"
+        maxLength={400}
+        value={value}
+        onChange={(event) => change(event.target.value)}
+      />
+    </label>
+  );
+}

@@ -1,0 +1,92 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import type { AthleteCall } from '@clay-pot/contracts';
+import { screen, within } from '@testing-library/react';
+import { answering, show } from '../../screen.fixture.js';
+import { useOutbox } from '../../store/outbox.js';
+import { callGroups, headOf } from './call-groups.js';
+import { CallsList } from './calls-list.js';
+
+const call = (more: Partial<AthleteCall> = {}): AthleteCall => ({
+  key: 'level bearing.palm-support',
+  kind: 'progress',
+  cause: 'clean',
+  hands: ['left', 'right'],
+  movementId: 'bearing.palm-support',
+  why: 'Palm support: 2x15s, clean in the last 2 sessions.',
+  evidence: [{ of: 'session', sessionId: 's2', onDay: '2026-06-08', text: '2x15s, discomfort 1, exertion 5' }],
+  evidenceKey: 's2 clean',
+  sessionId: 's2',
+  options: [
+    { id: 'next', words: 'Palm support: 2×15s → 2×20s', effect: { kind: 'as it is' }, chance: 0.72 },
+    { id: 'set', words: 'Palm support: 2×15s → 3×15s', effect: { kind: 'as it is' } },
+  ],
+  athleteId: 'a1',
+  athleteName: 'Wren Halloran',
+  sequenceId: null,
+  ...more,
+});
+const refer = call({ key: 'refer numbness left', kind: 'refer', cause: 'on record', why: 'Numbness, left hand.', athleteName: 'Hana', athleteId: 'a2', evidenceKey: 'x', options: [{ id: 'told', words: 'They know whom to see', effect: { kind: 'as it is' } }] }); // prettier-ignore
+
+beforeEach(() => {
+  useOutbox.setState({ letters: [], refused: [] });
+  answering({});
+});
+const bodies = () => useOutbox.getState().letters.map(({ body }) => body);
+
+describe('calls that wait', () => {
+  test('the gravest first; of one athlete and cause together', () => {
+    const groups = callGroups([call(), refer, call({ key: 'level strength.palm-lift' })]);
+    expect(groups.map(({ calls }) => [calls[0].kind, calls.length])).toEqual([['refer', 1], ['progress', 2]]); // prettier-ignore
+    expect(headOf(groups[1]!)).toBe('2 movements went clean: ready for more.');
+  });
+
+  test('say exactly what changes, how likely it is carried to its end, and what they rest on', async () => {
+    const { user } = show(<CallsList calls={[call()]} named label="Calls" />);
+    expect(screen.getByText('Carried to its end by about 7 in 10 people like this.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: /^Why/ }));
+    expect(screen.getByRole('link', { name: '8 Jun 2026' }).getAttribute('href')).toBe('/records/s2');
+  });
+
+  test('accepted, they are gone at once and can be taken back', async () => {
+    const { user } = show(<CallsList calls={[call({ evidenceKey: 'accepted' })]} named label="Calls" />);
+    await user.click(screen.getByRole('button', { name: 'Accept, Progress: Wren Halloran' }));
+    expect(bodies()).toMatchObject([{ answer: 'accepted', optionId: 'next', evidenceKey: 'accepted' }]);
+    expect(screen.queryByText('Wren Halloran')).toBeNull();
+  });
+
+  test('changed, each call has its option; what stays as it is needs a reason', async () => {
+    const lift = call({ key: 'level strength.palm-lift', why: 'Palm lift: clean.' });
+    const { user } = show(<CallsList calls={[call({ evidenceKey: 'changed' }), lift]} named label="Calls" />);
+    await user.click(screen.getByRole('button', { name: /^Change/ }));
+    const [first, second] = screen.getAllByRole('group');
+    await user.click(within(first!).getByRole('radio', { name: /3×15s/ }));
+    await user.click(within(second!).getByRole('radio', { name: 'Leave it as it is' }));
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Do this' }).disabled).toBe(true);
+    await user.type(screen.getByLabelText('What speaks against it'), 'A show on Saturday');
+    await user.click(screen.getByRole('button', { name: 'Do this' }));
+    expect(bodies()).toMatchObject([
+      { answer: 'changed', optionId: 'set' },
+      { answer: 'declined', reason: 'A show on Saturday' },
+    ]);
+  });
+
+  test('a referral is not declined', () => {
+    show(<CallsList calls={[refer]} named label="Calls" />);
+    expect(screen.queryByRole('button', { name: /^Decline/ })).toBeNull();
+    expect(screen.getByRole('link', { name: 'Record who cleared Hana' })).toBeTruthy();
+  });
+
+  test('by keys alone: to the next, accepted, declined with a reason', async () => {
+    const other = call({ athleteId: 'a3', athleteName: 'Olu', evidenceKey: 'keys 2' });
+    const { user } = show(<CallsList calls={[call({ evidenceKey: 'keys' }), other]} named label="Calls" />);
+    await user.keyboard('j');
+    await user.keyboard('j');
+    await user.keyboard('a');
+    expect(bodies()).toMatchObject([{ answer: 'accepted' }]);
+    await user.keyboard('k');
+    await user.keyboard('d');
+    await user.keyboard('Not this week{Enter}');
+    expect(bodies()).toMatchObject([{ answer: 'accepted' }, { answer: 'declined', reason: 'Not this week' }]);
+    expect(screen.queryAllByRole('listitem')).toHaveLength(0);
+  });
+});

@@ -1,0 +1,69 @@
+import type { AthleteCall } from '@clay-pot/contracts';
+import { useMemo, useState } from 'react';
+import { Button } from '../../ui/button.js';
+import { type Command, useCommands } from '../../ui/commands.js';
+import { useWaiting } from './answer-calls.js';
+import { callGroups } from './call-groups.js';
+import { CallRow } from './call-row.js';
+
+/** So many are shown before somebody asks for all of them: the gravest. */
+const FIRST = 8;
+const LIST = '[data-calls]';
+const GROUP = 'Calls';
+
+const rows = () => [...document.querySelectorAll<HTMLElement>('[data-call]')];
+/** The row that the focus stands in; the first where it stands nowhere. */
+const rowInFocus = () => document.activeElement?.closest<HTMLElement>('[data-call]') ?? rows()[0];
+
+/** Puts the focus on the row before or after. */
+function goBy(step: 1 | -1): void {
+  const all = rows();
+  const now = document.activeElement?.closest<HTMLElement>('[data-call]');
+  const to = now ? all[all.indexOf(now) + step] : all[0];
+  to?.focus();
+  to?.scrollIntoView({ block: 'nearest' });
+}
+
+/** Presses one of the answers of the row in focus, and stands on the row that comes to its place. */
+function press(answer: string): void {
+  const row = rowInFocus();
+  const at = row ? rows().indexOf(row) : -1;
+  row?.querySelector<HTMLElement>(`[data-answer="${answer}"]`)?.click();
+  requestAnimationFrame(() => {
+    if (row?.isConnected) (row.querySelector<HTMLElement>('input') ?? row).focus();
+    else (rows()[at] ?? rows().at(-1))?.focus();
+  });
+}
+
+const COMMANDS: readonly Command[] = [
+  { keys: 'j', label: 'The next call', group: GROUP, run: () => goBy(1) },
+  { keys: 'k', label: 'The call before', group: GROUP, run: () => goBy(-1) },
+  { keys: 'ArrowDown', label: 'The next call', group: GROUP, within: LIST, run: () => goBy(1) },
+  { keys: 'ArrowUp', label: 'The call before', group: GROUP, within: LIST, run: () => goBy(-1) },
+  { keys: 'a', label: 'Accept the call', group: GROUP, within: LIST, run: () => press('accept') },
+  { keys: 'c', label: 'Change what it proposes', group: GROUP, within: LIST, run: () => press('change') },
+  { keys: 'd', label: 'Decline it', group: GROUP, within: LIST, run: () => press('decline') },
+  { keys: 'w', label: 'What it rests on', group: GROUP, within: LIST, run: () => press('why') },
+];
+
+/** Calls that wait, the gravest first, answered with the mouse or by keys. @param named whether each says whom it is for */
+export function CallsList({ calls, named, label }: { calls: readonly AthleteCall[]; named: boolean; label: string }) {
+  const waiting = useWaiting(calls);
+  const groups = useMemo(() => callGroups(waiting), [waiting]);
+  useCommands(COMMANDS);
+  const [all, setAll] = useState(false);
+  return (
+    <>
+      <ul aria-label={label} data-calls>
+        {groups.slice(0, all ? undefined : FIRST).map((group) => (
+          <CallRow key={group.id} group={group} named={named} />
+        ))}
+      </ul>
+      {!all && groups.length > FIRST && (
+        <Button className="mt-2" kind="quiet" onClick={() => setAll(true)}>
+          {groups.length - FIRST} more
+        </Button>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,35 @@
+import { useState } from 'react';
+import { useCallsOf } from '../../api/queries.js';
+import { AnsweredList } from '../../domain/calls/answered-list.js';
+import { useWaiting } from '../../domain/calls/answer-calls.js';
+import { CallsList } from '../../domain/calls/calls-list.js';
+import { Button } from '../../ui/button.js';
+import { Empty, Loading, Part } from '../../ui/page.js';
+
+const FIRST = 4;
+
+/** What is proposed for a person, and what was answered before. */
+export function CallsOf({ athleteId }: { athleteId: string }) {
+  const calls = useCallsOf(athleteId);
+  const waiting = useWaiting(calls.data?.open ?? []);
+  const [all, setAll] = useState(false);
+  const answered = calls.data?.answered ?? [];
+  return (
+    <Part title="To decide">
+      {calls.isPending && <Loading what="what is to be decided" />}
+      {calls.data && waiting.length === 0 && <Empty>Nothing waits for a decision.</Empty>}
+      {waiting.length > 0 && <CallsList calls={waiting} named={false} label="To decide" />}
+      {answered.length > 0 && (
+        <details className="mt-1">
+          <summary className="cursor-pointer text-small text-ink-soft">What was decided</summary>
+          <AnsweredList answered={all ? answered : answered.slice(0, FIRST)} />
+          {!all && answered.length > FIRST && (
+            <Button className="mt-1" kind="quiet" onClick={() => setAll(true)}>
+              All {answered.length}
+            </Button>
+          )}
+        </details>
+      )}
+    </Part>
+  );
+}
