@@ -192,6 +192,7 @@ export * from './programme/seen.js';
 export * from './programme/session-plan.js';
 export * from './programme/session-load.js';
 export * from './programme/toward-event.js';
+export * from './programme/simulated/study.js';
 export * from './picture/figure-hand.js';
 export * from './picture/figure.js';
 export * from './picture/free-figure.js';

@@ -73,7 +73,7 @@ const holdCall = async (scene: Scene) => (await callsOf(scene)).open.find(({ mov
 describe('a call', () => {
   test('is made from what was led, with what it rests on; accepted, it changes the programme from its next session on', async () => {
     const scene = await someone('Progress');
-    await lead(scene, '2026-05-16', 1);
+    await lead(scene, '2026-05-13', 1);
     const newest = await lead(scene, '2026-05-18', 1);
     const call = await holdCall(scene);
     expect(call).toMatchObject({ kind: 'progress', athleteName: 'Progress', sessionId: newest });
@@ -93,7 +93,7 @@ describe('a call', () => {
 
   test('sent twice it is one answer; taken back, the programme is as it was and the call waits again', async () => {
     const scene = await someone('Back and forth');
-    await lead(scene, '2026-05-16', 1);
+    await lead(scene, '2026-05-13', 1);
     await lead(scene, '2026-05-18', 1);
     const call = await holdCall(scene);
     const id = uuid();
@@ -109,7 +109,7 @@ describe('a call', () => {
   test('declined, it needs a reason, and comes back only with new evidence', async () => {
     const scene = await someone('Declined');
     await lead(scene, '2026-05-14', 1);
-    await lead(scene, '2026-05-16', 1);
+    await lead(scene, '2026-05-13', 1);
     const call = await holdCall(scene);
     expect((await answer(scene, call, { answer: 'declined' })).status).toBe(422);
     expect((await answer(scene, call, { answer: 'declined', reason: 'A show on Saturday.' })).status).toBe(200);

@@ -54,7 +54,7 @@ const levelsOf = async (id: string) => (await coach.ask<LevelItem[]>('GET', `/at
 test('two clean sessions at the gate open the next level, for each hand, with the sessions that it rests on', async () => {
   const id = await athlete();
   expect(await levelsOf(id)).toEqual([]);
-  await lead(id, '2026-05-16', 1);
+  await lead(id, '2026-05-13', 1);
   await lead(id, '2026-05-18', 1);
   const levels = await levelsOf(id);
   expect(levels.map(({ hand }) => hand).sort()).toEqual(['left', 'right']);
@@ -65,19 +65,19 @@ test('two clean sessions at the gate open the next level, for each hand, with th
     gateWords: '2x30s in 2 sessions',
   });
   expect(levels[0]!.step).toEqual({ kind: 'level up', levelId: 'pike' });
-  expect(levels[0]!.history.map(({ endedAt }) => endedAt.slice(0, 10))).toEqual(['2026-05-18', '2026-05-16']);
+  expect(levels[0]!.history.map(({ endedAt }) => endedAt.slice(0, 10))).toEqual(['2026-05-18', '2026-05-13']);
 });
 
 test('nothing grows for a hand that is not cleared, and trouble steps back', async () => {
   const barred = await athlete({ cautions: [{ caution: 'numbness', hand: 'left' }] });
-  await lead(barred, '2026-05-16', 1);
+  await lead(barred, '2026-05-13', 1);
   await lead(barred, '2026-05-18', 1);
 
   const levels = await levelsOf(barred);
   expect(levels.find(({ hand }) => hand === 'left')?.step).toEqual({ kind: 'hold' });
   expect(levels.find(({ hand }) => hand === 'right')?.step.kind).toBe('level up');
   const sore = await athlete();
-  await lead(sore, '2026-05-16', 1);
+  await lead(sore, '2026-05-13', 1);
   await lead(sore, '2026-05-18', 6);
   expect((await levelsOf(sore))[0]!.step).toMatchObject({ kind: 'level down' });
 });

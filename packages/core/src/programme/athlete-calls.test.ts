@@ -5,7 +5,7 @@ import { firstOf } from '../vocabulary/lists.js';
 import type { AthleteCallsQuestion } from './athlete-calls.js';
 import { callsFor, nextIn, of, planOf, SUPPORT, TODAY, type Went } from './calls.fixture.js';
 
-const CLEAN: readonly Went[] = [{ daysAgo: 5 }, { daysAgo: 2 }];
+const CLEAN: readonly Went[] = [{ daysAgo: 7 }, { daysAgo: 2 }];
 const STOPPED = { caution: 'stop-sign', hand: 'left', since: '2026-06-08', stopped: { sessionId: 's2', sign: 'numbness' } } as const; // prettier-ignore
 const asked = (calls: ReturnType<typeof callsFor>) => calls.map(({ key, kind }) => `${kind}: ${key}`);
 
@@ -15,10 +15,10 @@ describe('calls, each once made and once not', () => {
     ['one clean session', 'progress', CLEAN.slice(1), {}, false],
     ['two sessions on one day', 'progress', [{ daysAgo: 2 }, { daysAgo: 2 }], {}, false],
     ['clean, and the plan has the next step already', 'progress', CLEAN, { programmes: [nextIn(1, planOf('all-fours', '2x25s rest40'))] }, false], // prettier-ignore
-    ['the support hurt', 'ease', [{ daysAgo: 5 }, { daysAgo: 2, plan: planOf('knees-back'), supportHurts: 6 }], {}, true], // prettier-ignore
-    ['the support was felt', 'ease', [{ daysAgo: 5 }, { daysAgo: 2, supportHurts: 2 }], {}, false],
-    ['it hurt in two of three', 'swap', [{ daysAgo: 8, supportHurts: 5 }, { daysAgo: 5 }, { daysAgo: 2, supportHurts: 6 }], {}, true], // prettier-ignore
-    ['it hurt once', 'swap', [{ daysAgo: 8 }, { daysAgo: 5 }, { daysAgo: 2, supportHurts: 6 }], {}, false],
+    ['the support hurt', 'ease', [{ daysAgo: 7 }, { daysAgo: 2, plan: planOf('knees-back'), supportHurts: 6 }], {}, true], // prettier-ignore
+    ['the support was felt', 'ease', [{ daysAgo: 7 }, { daysAgo: 2, supportHurts: 2 }], {}, false],
+    ['it hurt in two of three', 'swap', [{ daysAgo: 8, supportHurts: 5 }, { daysAgo: 7 }, { daysAgo: 2, supportHurts: 6 }], {}, true], // prettier-ignore
+    ['it hurt once', 'swap', [{ daysAgo: 8 }, { daysAgo: 7 }, { daysAgo: 2, supportHurts: 6 }], {}, false],
     ['a morning of five', 'rest', [{ daysAgo: 1, mornings: { left: 5, right: 1 } }], { programmes: [nextIn(1)] }, true],
     ['a morning of five, and days of rest ahead', 'rest', [{ daysAgo: 1, mornings: { left: 5, right: 1 } }], { programmes: [nextIn(5)] }, false], // prettier-ignore
     ['nothing left, twice', 'rest', [{ daysAgo: 4, exertion: 9 }, { daysAgo: 1, exertion: 10 }], { programmes: [nextIn(1)] }, true], // prettier-ignore
@@ -74,7 +74,7 @@ describe('what a call says', () => {
   });
 
   test('the gravest come first', () => {
-    const all = callsFor([{ daysAgo: 5 }, { daysAgo: 2, plan: planOf('knees-back'), supportHurts: 6 }], { measuredOn: addDays(TODAY, -63), programmes: [nextIn(1)], athlete: { cautions: [{ ...STOPPED, hand: 'right' }], equipment: [] } }); // prettier-ignore
+    const all = callsFor([{ daysAgo: 7 }, { daysAgo: 2, plan: planOf('knees-back'), supportHurts: 6 }], { measuredOn: addDays(TODAY, -63), programmes: [nextIn(1)], athlete: { cautions: [{ ...STOPPED, hand: 'right' }], equipment: [] } }); // prettier-ignore
     expect(all.map(({ kind }) => kind)[0]).toBe('refer');
     expect(firstOf(of('refer', all)).why).toContain('numbness');
   });

@@ -11,7 +11,7 @@ import { carriedOutIn } from './call-edits.js';
 import { editProgramme } from './edits.js';
 import { sequencesOn } from './session-plan.js';
 
-const CLEAN: readonly Went[] = [{ daysAgo: 5 }, { daysAgo: 2 }];
+const CLEAN: readonly Went[] = [{ daysAgo: 7 }, { daysAgo: 2 }];
 const standing = nextIn(1);
 const { calls, coming } = athleteCalls(asking(CLEAN, { programmes: [standing] }));
 const progress = must(

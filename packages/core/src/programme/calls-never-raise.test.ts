@@ -68,7 +68,7 @@ test('while a stop or a referral stands, no option of any call asks more of that
 });
 
 test('nor while pain grows from morning to morning, though nothing is on record', () => {
-  const clean = [{ daysAgo: 5 }, { daysAgo: 3 }, { daysAgo: 1 }];
+  const clean = [{ daysAgo: 7 }, { daysAgo: 4 }, { daysAgo: 1 }];
   const growing = clean.map((one, index) => ({ ...one, mornings: { left: index + 1, right: 0 } }));
   const raisingIn = (all: readonly Went[]) =>
     callsFor(all)

@@ -40,22 +40,32 @@ const stepOf = (...history: WorkDone[]) => standingOf(history, question).step;
 describe('what comes next', () => {
   test('fifteen seconds, clean twice, grow toward thirty', () => {
     expect(stepOf(done({ daysAgo: 2 }))).toEqual({ kind: 'hold' });
-    expect(stepOf(done({ daysAgo: 4 }), done({ daysAgo: 2 }))).toEqual({ kind: 'amount', to: 20 });
-    expect(stepOf(done({ daysAgo: 4, amount: 28 }), done({ daysAgo: 2, amount: 28 }))).toEqual({
+    expect(stepOf(done({ daysAgo: 7 }), done({ daysAgo: 2 }))).toEqual({ kind: 'amount', to: 20 });
+    expect(stepOf(done({ daysAgo: 7, amount: 28 }), done({ daysAgo: 2, amount: 28 }))).toEqual({
       kind: 'amount',
       to: 30,
     });
   });
 
+  test('no more than once in six days, however often it was clean', () => {
+    const often = [5, 4, 3, 2, 1].map((daysAgo) => done({ daysAgo }));
+    const { step, why } = standingOf(often, question);
+    expect([step.kind, why]).toEqual([
+      'hold',
+      '2x15s, clean in the last 5 sessions: it grows no more than once in 6 days.',
+    ]);
+    expect(standingOf([done({ daysAgo: 6 }), ...often], question).step.kind).toBe('amount');
+  });
+
   test('what it is now is said with what it goes toward', () => {
-    expect(standingOf([done({ daysAgo: 4 }), done({ daysAgo: 2 })], question).why).toBe(
+    expect(standingOf([done({ daysAgo: 7 }), done({ daysAgo: 2 })], question).why).toBe(
       '2x15s, clean in the last 2 sessions: now 2x20s, toward 2x30s in 2 sessions.',
     );
   });
 
   test('first the seconds, then the sets, then the level', () => {
     const at = (sets: number, amount: number) => [
-      done({ daysAgo: 4, sets, amount }),
+      done({ daysAgo: 7, sets, amount }),
       done({ daysAgo: 2, sets, amount }),
     ];
     expect(stepOf(...at(1, 30))).toEqual({ kind: 'sets', to: 2 });
@@ -66,7 +76,7 @@ describe('what comes next', () => {
   });
 
   test('one session at the gate is one of two', () => {
-    const standing = standingOf([done({ daysAgo: 4, amount: 25 }), done({ daysAgo: 2, amount: 30 })], question);
+    const standing = standingOf([done({ daysAgo: 7, amount: 25 }), done({ daysAgo: 2, amount: 30 })], question);
     expect(standing.streak).toBe(1);
     expect(standing.step).toEqual({ kind: 'hold' });
     expect(standing.why).toContain('1 of 2 sessions at the gate');
@@ -79,6 +89,7 @@ describe('what comes next', () => {
     expect(gateWords(gate)).toBe(`2x${gate.amount} @60% in 2 sessions`);
     const at = (effortPercent: number, daysAgo: number) =>
       done({
+        discomfort: 0,
         daysAgo,
         movementId: press.id,
         levelId: level.id,
@@ -86,7 +97,7 @@ describe('what comes next', () => {
         amount: gate.amount,
         effortPercent,
       });
-    const next = standingOf([at(45, 4), at(45, 2)], { ...question, movement: press, method: METHODS['daily-range'] });
+    const next = standingOf([at(45, 7), at(45, 2)], { ...question, movement: press, method: METHODS['daily-range'] });
     expect(next.step).toEqual({ kind: 'effort', to: 55 });
   });
 
@@ -97,7 +108,7 @@ describe('what comes next', () => {
     ['it was at the limit', { exertion: 9 }, 'Exertion 9 of 10.'],
     ['the morning was worse', { morning: 'hold' as const }, 'The morning after asked to hold.'],
   ])('it is held where %s', (_what, change, why) => {
-    const standing = standingOf([done({ daysAgo: 4 }), done({ daysAgo: 2, ...change })], question);
+    const standing = standingOf([done({ daysAgo: 7 }), done({ daysAgo: 2, ...change })], question);
     expect(standing.step).toEqual({ kind: 'hold' });
     expect(standing.why).toContain(why);
   });

@@ -3,7 +3,7 @@ import type { Method } from '../model/method.js';
 import { USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
 import { daysBetween, dayWords } from '../vocabulary/days.js';
 import { type Hand, HAND_WORDS } from '../vocabulary/hands.js';
-import { lastOf } from '../vocabulary/lists.js';
+import { itemAt, lastOf } from '../vocabulary/lists.js';
 import { UNIT_LETTERS } from '../vocabulary/work.js';
 import { adviseOnDiscomfort } from './discomfort.js';
 import { type Gate, gateOf, gateWords, isClean, meets } from './gates.js';
@@ -42,6 +42,8 @@ export interface LevelStanding {
 export interface Pace {
   /** Clean sessions of a dose before it grows. */
   readonly sessionsPerStep: number;
+  /** Days since the first of them before it grows: tissue answers slower than muscle. */
+  readonly daysPerStep: number;
   readonly repetitions: number;
   readonly seconds: number;
   readonly breaths: number;
@@ -51,6 +53,7 @@ export interface Pace {
 /** As the craft has it: repetitions first, holds by five seconds, effort by ten points. Working values that a coach changes. */
 export const USUAL_PACE: Pace = {
   sessionsPerStep: 2,
+  daysPerStep: 6,
   repetitions: 1,
   seconds: 5,
   breaths: 1,
@@ -166,35 +169,32 @@ function moreAfter(
   level: Level,
   gate: Gate,
   streak: number,
-  { movement, method, pace = USUAL_PACE }: StandingQuestion,
+  { movement, method, today, pace = USUAL_PACE }: StandingQuestion,
 ): Judged {
   const last = lastOf(history);
   const is = `${last.sets}x${last.amount}${UNIT_LETTERS[last.unit]}`;
+  const daysSince = (sessions: number): number =>
+    sessions === 0 ? 0 : Math.floor(daysBetween(itemAt(history, history.length - sessions).endedAt.slice(0, 10), today)); // prettier-ignore
+  /** Why it is too soon after the first of so many sessions; null where it is not. */
+  const tooSoon = (sessions: number): string | null =>
+    daysSince(sessions) >= pace.daysPerStep ? null : `no more than once in ${pace.daysPerStep} days`;
   if (streak >= gate.sessions) {
     const above = neighbourLevel(movement, level.id, 1);
-    return above
-      ? {
-          step: { kind: 'level up', levelId: above.id },
-          because: 'clean',
-          why: `${gateWords(gate)}: done. Next is “${above.name}”.`,
-        }
-      : { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done, and it is the highest level.` };
+    if (!above)
+      return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done, and it is the highest level.` };
+    const wait = tooSoon(streak);
+    if (wait !== null) return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done. “${above.name}” is next: ${wait}.` }; // prettier-ignore
+    const step: Step = { kind: 'level up', levelId: above.id };
+    return { step, because: 'clean', why: `${gateWords(gate)}: done. Next is “${above.name}”.` };
   }
   const clean = trailing(history, (done) => isSameDose(done, last) && isClean(done, method));
-  const until = pace.sessionsPerStep - clean;
   const goesOn = nextDose(level, last, gate, pace);
-  if (!goesOn)
-    return {
-      step: HOLD,
-      because: 'not yet',
-      why: `${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.`,
-    };
-  if (until > 0)
-    return {
-      step: HOLD,
-      because: 'not yet',
-      why: `${is}, clean in ${clean} of ${pace.sessionsPerStep} sessions: once more before it grows.`,
-    };
+  if (!goesOn) return { step: HOLD, because: 'not yet', why: `${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.` }; // prettier-ignore
+  if (clean < pace.sessionsPerStep) {
+    return { step: HOLD, because: 'not yet', why: `${is}, clean in ${clean} of ${pace.sessionsPerStep} sessions: once more before it grows.` }; // prettier-ignore
+  }
+  const wait = tooSoon(clean);
+  if (wait !== null) return { step: HOLD, because: 'not yet', why: `${is}, clean in the last ${clean} sessions: it grows ${wait}.` }; // prettier-ignore
   return {
     step: goesOn,
     because: 'clean',

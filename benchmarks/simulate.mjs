@@ -1,0 +1,40 @@
+// Prints what comes of a thousand simulated athletes by each method and pace: node benchmarks/simulate.mjs [movement] [athletes]
+import { studied } from '@clay-pot/core';
+import { METHODS, shippedMovement } from '@clay-pot/core/library';
+
+const [movementId = 'bearing.palm-support', athletes = '1000'] = process.argv.slice(2);
+const movement = shippedMovement(movementId);
+if (!movement) throw new Error(`There is no movement “${movementId}”.`);
+const told = ({ value, low, high }, digits, unit = '') =>
+  `${value.toFixed(digits)}${unit} (${low.toFixed(digits)}–${high.toFixed(digits)})`;
+const percent = ({ value, low, high }) => told({ value: 100 * value, low: 100 * low, high: 100 * high }, 1, ' %');
+
+for (const easierEvery of [0, 4]) {
+  for (const sessionsPerStep of [1, 2, 3]) {
+    const began = performance.now();
+    const rows = studied({
+      ...{ movement, methods: Object.values(METHODS), athletes: Number(athletes), seed: 20261128, weeks: 12 },
+      ...{ sessionsPerStep, sessionsPerWeek: null, easierEvery },
+    });
+    const seconds = ((performance.now() - began) / 1000).toFixed(1);
+    console.log(
+      `${movement.name}: more every ${sessionsPerStep} clean sessions, ${easierEvery ? `an easier week every ${easierEvery}` : 'no easier week'} (${seconds} s)`,
+    );
+    console.table(
+      Object.fromEntries(
+        rows.map(({ name, sessionsPerWeek, climbed, climbedMost, flaredUp, soreShare, strength, sessions }) => [
+          name,
+          {
+            'a week': sessionsPerWeek,
+            sessions: sessions.toFixed(1),
+            levels: told(climbed, 2),
+            'eight of ten': climbedMost.map((each) => each.toFixed(1)).join('–'),
+            'flared up': percent(flaredUp),
+            sore: percent(soreShare),
+            strength: told(strength, 2),
+          },
+        ]),
+      ),
+    );
+  }
+}

@@ -1,0 +1,154 @@
+import type { Method } from '../../model/method.js';
+import type { Movement } from '../../model/movement.js';
+import { inAmount } from '../../rules/in-amount.js';
+import { gateOf } from '../../rules/gates.js';
+import { type Pace, standingOf } from '../../rules/level-standing.js';
+import { adviseOnMorning } from '../../rules/morning.js';
+import type { MorningScores } from '../../rules/morning.js';
+import type { WorkDone } from '../../rules/work-done.js';
+import { amountOf, workOf } from '../../model/dose.js';
+import { addDays } from '../../vocabulary/days.js';
+import { itemAt } from '../../vocabulary/lists.js';
+import { drawnAthlete } from './athlete.js';
+import { chanceOf } from './chance.js';
+import { type Asked, freshState, respond, rested } from './respond.js';
+import { beginOf, type Rung } from './rungs.js';
+
+/** By which rules a course is gone through. */
+export interface CourseRules {
+  readonly method: Method;
+  readonly pace: Pace;
+  readonly weeks: number;
+  readonly sessionsPerWeek: number;
+  /** Every so many weeks one of six tenths; 0 for none. */
+  readonly easierEvery: number;
+}
+
+/** What came of somebody’s weeks. */
+export interface CourseOutcome {
+  /** Levels further than at the beginning; below 0 when they ended lower. */
+  readonly levels: number;
+  /** How far they came on the ladder, the part of the level’s gate counted in. */
+  readonly climbed: number;
+  readonly flareUps: number;
+  /** Sessions in which it hurt by five and more. */
+  readonly sore: number;
+  readonly sessions: number;
+  /** Strength at the end, times that of the beginning. */
+  readonly strength: number;
+  /** Week in which the first level was passed; null where none was. */
+  readonly firstLevelWeek: number | null;
+}
+
+const FIRST_DAY = '2026-01-05';
+const DAYS_A_WEEK = 7;
+const EASIER_PERCENT = 60;
+/** Standings look at the last sessions only: what decides lies among them. */
+const LOOKED_AT = 14;
+const SORE_FROM = 5;
+
+/** Somebody drawn by a seed goes through weeks by the rules that coaches are proposed. Where nobody of an ordinary strength would stand at first is the first rung. */
+export function simulatedCourse(
+  movement: Movement,
+  rungs: readonly Rung[],
+  rules: CourseRules,
+  seed: number,
+): CourseOutcome {
+  const chance = chanceOf(seed);
+  const who = drawnAthlete(chance);
+  const { method, weeks, sessionsPerWeek, easierEvery, pace } = rules;
+  let state = freshState(who);
+  let index = 0;
+  let dose: Omit<Asked, 'rung'> = beginOf(itemAt(rungs, 0));
+  let history: WorkDone[] = [];
+  let before: MorningScores | null = null;
+  let [flareUps, sore, sessions, day] = [0, 0, 0, 0];
+  let firstLevelWeek: number | null = null;
+  const total = weeks * DAYS_A_WEEK;
+  for (let number = 0; ; number++) {
+    const on = Math.round((number * DAYS_A_WEEK) / sessionsPerWeek);
+    if (on >= total) break;
+    if (!chance.happens(who.adherence)) continue;
+    state = rested(who, state, on - day);
+    day = on;
+    if (history.length > 0) {
+      // What comes next is decided in the morning, by all that was done until then.
+      const { step } = standingOf(history, { movement, method, today: addDays(FIRST_DAY, on), isBarred: false, pace });
+      const next = stepped(rungs, index, dose, step);
+      if (next.index > index) firstLevelWeek ??= Math.floor(on / DAYS_A_WEEK) + 1;
+      ({ index, dose } = next);
+    }
+    const week = Math.floor(on / DAYS_A_WEEK);
+    const rung = itemAt(rungs, index);
+    const isEasier = easierEvery > 0 && (week + 1) % easierEvery === 0;
+    const asked = { rung, ...inWeek(rung, dose, isEasier) };
+    const response = respond(who, state, asked, chance);
+    ({ state } = response);
+    sessions++;
+    if (response.flared) flareUps++;
+    if (response.discomfort >= SORE_FROM) sore++;
+    const advice = adviseOnMorning(response.morning, before, 'left').advice;
+    before = response.morning;
+    const done: WorkDone = {
+      sessionId: `${number}`,
+      endedAt: `${addDays(FIRST_DAY, on)}T18:00:00.000Z`,
+      ...{ movementId: movement.id, levelId: rung.level.id, hand: 'left', unit: rung.unit },
+      sets: response.setsDone,
+      amount: response.setsDone > 0 ? asked.amount : response.amountDone,
+      effortPercent: asked.effortPercent,
+      isWhole: response.setsDone >= asked.sets,
+      ...{ discomfort: response.discomfort, exertion: response.exertion, morning: advice },
+    };
+    // An easier week says nothing of whether more may follow.
+    if (isEasier && advice === 'go-on' && response.discomfort < SORE_FROM) continue;
+    history = [...history, done].slice(-LOOKED_AT);
+  }
+  return {
+    levels: index,
+    climbed: index + shareOfGate(itemAt(rungs, index), dose, method),
+    ...{ flareUps, sore, sessions, firstLevelWeek },
+    strength: state.strength / who.strength,
+  };
+}
+
+type Dosed = Omit<Asked, 'rung'>;
+
+function inWeek(rung: Rung, dose: Dosed, isEasier: boolean): Dosed {
+  if (!isEasier) return dose;
+  const { sets, work } = inAmount({ ...rung.dose, sets: dose.sets, work: workOf(rung.dose.work.kind, dose.amount) }, EASIER_PERCENT); // prettier-ignore
+  return { ...dose, sets, amount: amountOf(work) };
+}
+
+/** What a step makes of a level and its dose, as an accepted call would. */
+function stepped(
+  rungs: readonly Rung[],
+  index: number,
+  dose: Dosed,
+  step: ReturnType<typeof standingOf>['step'],
+): { index: number; dose: Dosed } {
+  switch (step.kind) {
+    case 'level up':
+    case 'level down': {
+      const to = rungs.findIndex(({ level }) => level.id === step.levelId);
+      return to < 0 ? { index, dose } : { index: to, dose: beginOf(itemAt(rungs, to)) };
+    }
+    case 'amount':
+      return { index, dose: { ...dose, amount: step.to } };
+    case 'sets':
+      return { index, dose: { ...dose, sets: step.to } };
+    case 'effort':
+      return { index, dose: { ...dose, effortPercent: step.to } };
+    case 'ease': {
+      const rung = itemAt(rungs, index);
+      return { index, dose: inWeek(rung, dose, true) };
+    }
+    case 'hold':
+      return { index, dose };
+  }
+}
+
+/** How much of a level’s gate a dose is, 0–1. */
+function shareOfGate({ level, unit }: Rung, { sets, amount }: Dosed, method: Method): number {
+  const gate = gateOf(level, unit, method);
+  return gate ? Math.min(1, (sets * amount) / (gate.sets * gate.amount)) : 0;
+}
