@@ -9,16 +9,21 @@ const told = ({ value, low, high }, digits, unit = '') =>
   `${value.toFixed(digits)}${unit} (${low.toFixed(digits)}–${high.toFixed(digits)})`;
 const percent = ({ value, low, high }) => told({ value: 100 * value, low: 100 * low, high: 100 * high }, 1, ' %');
 
-for (const easierEvery of [0, 4]) {
+for (const [daysPerStep, easierEvery] of [
+  [0, 0],
+  [0, 4],
+  [6, 0],
+  [6, 4],
+]) {
   for (const sessionsPerStep of [1, 2, 3]) {
     const began = performance.now();
     const rows = studied({
       ...{ movement, methods: Object.values(METHODS), athletes: Number(athletes), seed: 20261128, weeks: 12 },
-      ...{ sessionsPerStep, sessionsPerWeek: null, easierEvery },
+      ...{ sessionsPerStep, daysPerStep, sessionsPerWeek: null, easierEvery },
     });
     const seconds = ((performance.now() - began) / 1000).toFixed(1);
     console.log(
-      `${movement.name}: more every ${sessionsPerStep} clean sessions, ${easierEvery ? `an easier week every ${easierEvery}` : 'no easier week'} (${seconds} s)`,
+      `${movement.name}: more after ${sessionsPerStep} clean sessions and ${daysPerStep} days, ${easierEvery ? `an easier week every ${easierEvery}` : 'no easier week'} (${seconds} s)`,
     );
     console.table(
       Object.fromEntries(

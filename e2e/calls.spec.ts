@@ -127,3 +127,28 @@ test('by keys alone: to the person’s calls, opened, accepted, and the next wee
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'Changed by calls' })).not.toContainText('Palm support');
 });
+
+test('the rules are tried on athletes who do not exist: twice, side by side, and cancelled', async ({
+  coach: page,
+}) => {
+  await page.goto('/programmes');
+  await page.getByRole('link', { name: 'Try the rules' }).click();
+  await page.getByLabel('Athletes').fill('12');
+  await expect(page.getByText('A whole number from 50 to 5000')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Go through it' })).toBeDisabled();
+  await page.getByLabel('Athletes').fill('100');
+  await page.getByRole('button', { name: 'Go through it' }).click();
+  await expect(page.getByRole('heading', { name: 'Palm lift: more after 2 clean sessions, once in 6 days at most' })).toBeVisible(); // prettier-ignore
+  await page.getByLabel('No more than once in days').fill('0');
+  await page.getByRole('button', { name: 'Go through it' }).click();
+  await expect(
+    page.getByRole('heading', { name: 'Palm lift: more after 2 clean sessions', exact: true }),
+  ).toBeVisible();
+  await expect(page.getByRole('table')).toHaveCount(2);
+  await page.getByLabel('Athletes').fill('5000');
+  await page.getByRole('button', { name: 'Go through it' }).click();
+  await expect(page.getByLabel('How far it is')).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByLabel('How far it is')).toHaveCount(0);
+  await expect(page.getByRole('table')).toHaveCount(2);
+});

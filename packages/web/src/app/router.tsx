@@ -45,6 +45,7 @@ export const router = createBrowserRouter([
           { path: 'methods/:id/edit', ...screen(() => import('../features/methods/method-editor-page.js')) },
           { path: 'programmes', ...screen(() => import('../features/programmes/programmes-page.js')) },
           { path: 'programmes/new', ...screen(() => import('../features/programmes/new-programme-page.js')) },
+          { path: 'programmes/rules', ...screen(() => import('../features/studies/study-page.js')) },
           { path: 'programmes/:id', ...screen(() => import('../features/programmes/programme-page.js')) },
           { path: 'people/:id/week', ...screen(() => import('../features/people/week-page.js')) },
           { path: 'sequences/:id/sheet', ...screen(() => import('../features/sequences/sheet-page.js')) },

@@ -48,27 +48,36 @@ const FLARE_DAYS = 12;
 const NIGHT_DAYS = 0.6;
 const whole = (value: number) => Math.min(10, Math.max(0, Math.round(value)));
 
-/** Somebody who does not exist does a session: what the coach sees of it, and how they stand after. */
-export function respond(who: SimulatedAthlete, from: SimulatedState, asked: Asked, chance: Chance): Response {
-  const { rung, sets, amount, effortPercent } = asked;
-  const effort = rung.isPressed ? (effortPercent ?? 50) / 100 : rung.effort / from.strength;
-  const secondsIn = (count: number) => count * rung.secondsEach;
+/** What of the sets was done, for how long, and how near to the end of the strength the hardest moment was, 0–1 and above. */
+function worked({ rung, sets, amount }: Asked, effort: number) {
   const fullS = effort >= 1 ? 0.5 : enduranceS(rung.rates, effort);
   let [used, setsDone, amountDone, seconds, worst] = [0, 0, amount, 0, effort];
   for (let set = 0; set < sets; set++) {
-    const wanted = secondsIn(amount) / fullS;
-    const left = Math.max(0, 1 - used);
-    const done = wanted <= left ? amount : Math.floor((amount * left) / wanted);
-    if (done >= amount) setsDone++;
+    const wanted = (amount * rung.secondsEach) / fullS;
+    const done = wanted <= 1 - used ? amount : Math.floor((amount * (1 - used)) / wanted);
     amountDone = Math.min(amountDone, done);
-    seconds += secondsIn(done);
-    const after = Math.min(1, used + secondsIn(done) / fullS);
+    seconds += done * rung.secondsEach;
+    const after = Math.min(1, used + (done * rung.secondsEach) / fullS);
     worst = Math.max(worst, effort + (1 - effort) * after);
     used = after * PAUSE_LEAVES;
     if (done < amount) break;
+    setsDone++;
   }
+  return { setsDone, amountDone, seconds, worst };
+}
+
+/** What it did to the tissue, in units of what is borne. */
+function loadOf({ rung }: Asked, effort: number, seconds: number, tolerance: number): number {
   const strain = rung.isPressed ? (rung.strain * effort) / rung.effort : rung.strain;
-  const load = (LOAD_UNIT * (seconds / 60) * (Math.min(1.2, strain) / 0.5) ** LOAD_POWER) / from.tolerance;
+  return (LOAD_UNIT * (seconds / 60) * (Math.min(1.2, strain) / 0.5) ** LOAD_POWER) / tolerance;
+}
+
+/** Somebody who does not exist does a session: what the coach sees of it, and how they stand after. */
+export function respond(who: SimulatedAthlete, from: SimulatedState, asked: Asked, chance: Chance): Response {
+  const { rung, effortPercent } = asked;
+  const effort = rung.isPressed ? (effortPercent ?? 50) / 100 : rung.effort / from.strength;
+  const { setsDone, amountDone, seconds, worst } = worked(asked, effort);
+  const load = loadOf(asked, effort, seconds, from.tolerance);
   const irritation = from.irritation + load;
   const over = irritation / who.threshold;
   const flared = from.flareDays === 0 && chance.happens(1 - Math.exp(-FLARE_RATE * Math.max(0, over - 1)));

@@ -21,9 +21,12 @@ export default function ProgrammesPage() {
       title="Programmes"
       lead="Sequences over weeks: which on what day, what each week is for, and what the rules say of it."
       actions={
-        <ButtonLink kind="primary" to="/programmes/new">
-          New programme
-        </ButtonLink>
+        <>
+          <ButtonLink to="/programmes/rules">Try the rules</ButtonLink>
+          <ButtonLink kind="primary" to="/programmes/new">
+            New programme
+          </ButtonLink>
+        </>
       }
     >
       <Part title="Running">
