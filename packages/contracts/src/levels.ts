@@ -1,4 +1,4 @@
-import type { Gate, Hand, SetUnit, Step } from '@clay-pot/core';
+import type { Gate, GateForecast, Hand, SetUnit, Step } from '@clay-pot/core';
 
 /** One session of a movement, as it counted for its gate. */
 export interface LevelDone {
@@ -24,6 +24,10 @@ export interface LevelItem {
   streak: number;
   step: Step;
   why: string;
+  /** When the gate of this level is likely passed; null where nothing is counted upward: what loads nothing, and what knows no gate. */
+  forecast: GateForecast | null;
+  /** When the level is likely passed that a running programme’s goal asks for; null where the goal asks nothing of this movement. */
+  goal: { words: string; levelName: string; forecast: GateForecast } | null;
   /** The newest first. */
   history: LevelDone[];
 }

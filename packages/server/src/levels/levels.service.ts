@@ -1,11 +1,13 @@
 import type { LevelItem } from '@clay-pot/contracts';
-import { cautionsOn, gateWords, type LevelStanding, standingsOf } from '@clay-pot/core';
-import { methodOf } from '@clay-pot/core/library';
+import { cautionsOn, findLevel, gateForecast, type GateForecast, gateWords, goalGate, type LevelStanding, must, personOf, standingsOf } from '@clay-pot/core'; // prettier-ignore
+import { methodOf, shippedGoal } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
+import { IsNull, MoreThanOrEqual } from 'typeorm';
 import { LibraryService } from '../library/library.service.js';
+import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { ledSessions } from '../sessions/led-sessions.js';
 
 /** Twelve weeks tell where somebody stands; what was longer ago begins anew. */
@@ -21,13 +23,33 @@ export class LevelsService {
     private readonly clock: Clock,
   ) {}
 
-  /** As the API tells it. @throws 404 */
-  async of(scope: StudioScope, athleteId: string): Promise<LevelItem[]> {
-    return (await this.standings(scope, athleteId)).map(itemOf);
+  /** Where hands stand, what was done last first. @throws 404 */
+  async standings(scope: StudioScope, athleteId: string): Promise<LevelStanding[]> {
+    return (await this.known(scope, athleteId)).standings;
   }
 
-  /** What was done last first. @throws 404 */
-  async standings(scope: StudioScope, athleteId: string): Promise<LevelStanding[]> {
+  /** As the API tells it, with when each gate is likely passed. @throws 404 */
+  async of(scope: StudioScope, athleteId: string): Promise<LevelItem[]> {
+    const { athlete, known, sessions, standings, today } = await this.known(scope, athleteId);
+    const programmes = await scope.of(ProgrammeRow).find({ where: { athleteId, removedAt: IsNull(), lastDay: MoreThanOrEqual(today) } }); // prettier-ignore
+    const goals = programmes.flatMap(({ document }) => shippedGoal(document.goalId ?? '') ?? []);
+    const { person } = personOf(athlete, [], today);
+    const planOf = new Map(sessions.map(({ id, plan }) => [id, plan]));
+    return standings.map((standing) => {
+      const movement = must(known.movement(standing.movementId), 'the movement of a standing');
+      const plan = must(planOf.get(standing.last.sessionId), 'the session of a standing');
+      const method = methodOf(plan, known.method);
+      const at = (levelId: string) => gateForecast(standing.history, { movement, method, levelId, today });
+      const asked = goals.map((goal) => goalGate(goal, movement, person)).find((found) => found !== null);
+      const goal = asked
+        ? { words: asked.want.words, levelName: asked.level.name, forecast: at(asked.level.id) }
+        : null;
+      const isCounted = standing.gate !== null && findLevel(movement, standing.levelId)?.loading !== 'unloaded';
+      return itemOf(standing, isCounted ? at(standing.levelId) : null, goal);
+    });
+  }
+
+  private async known(scope: StudioScope, athleteId: string) {
     const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
     const now = this.clock.now();
     const today = dayIn(scope.timeZone, now);
@@ -35,19 +57,24 @@ export class LevelsService {
       this.library.of(scope),
       ledSessions(scope, athleteId, now, LEVELS_PAST_DAYS),
     ]);
-    return standingsOf(sessions, {
+    const standings = standingsOf(sessions, {
       lookup: known.movement,
       methodOf: (plan) => methodOf(plan, known.method),
       cautions: cautionsOn(athlete, today),
       today,
     });
+    return { athlete, known, sessions, standings, today };
   }
 }
 
-function itemOf({ movementId, hand, levelId, gate, streak, step, why, history }: LevelStanding): LevelItem {
+function itemOf(
+  { movementId, hand, levelId, gate, streak, step, why, history }: LevelStanding,
+  forecast: GateForecast | null,
+  goal: LevelItem['goal'],
+): LevelItem {
   const shown = history.toReversed().slice(0, SHOWN);
   return {
-    ...{ movementId, hand, levelId, gate, streak, step, why },
+    ...{ movementId, hand, levelId, gate, streak, step, why, forecast, goal },
     gateWords: gate && gateWords(gate),
     history: shown.map(({ movementId: _movement, hand: _hand, morning: _morning, ...done }) => done),
   };

@@ -1,8 +1,11 @@
 import { expect, test } from '@jest/globals';
 import type { LevelItem } from '@clay-pot/contracts';
+import type { GateForecast } from '@clay-pot/core';
 import { screen, within } from '@testing-library/react';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { LevelsWall } from './levels-wall.js';
+
+const UNKNOWN: GateForecast = { levelId: 'knees-back', onDay: null, fromDay: null, toDay: null, why: 'Not known yet: 2 sessions.', sooner: [] }; // prettier-ignore
 
 const level = (change: Partial<LevelItem> = {}): LevelItem => ({
   movementId: 'bearing.palm-support',
@@ -13,6 +16,8 @@ const level = (change: Partial<LevelItem> = {}): LevelItem => ({
   streak: 2,
   step: { kind: 'level up', levelId: 'pike' },
   why: '2x30s in 2 sessions: done.',
+  forecast: UNKNOWN,
+  goal: null,
   history: [
     { sessionId: 's1', endedAt: '2026-05-18T09:10:00.000Z', levelId: 'knees-back', unit: 'seconds', sets: 2, amount: 30, effortPercent: null, isWhole: true, discomfort: 1, exertion: null }, // prettier-ignore
   ],
@@ -58,4 +63,15 @@ test('what may go on or must go back stands before what stays', async () => {
 test('without sessions it says where levels come from', async () => {
   expect(await walls([])).toEqual([]);
   expect(screen.getByText(/follow from sessions/)).toBeTruthy();
+});
+
+test('when gates are likely passed is told of the hand that comes there last, or why nobody knows', async () => {
+  const told = (fromDay: string): GateForecast => ({ ...UNKNOWN, fromDay, onDay: fromDay, toDay: '2026-08-01', sooner: [{ words: 'no step back', days: 9 }] }); // prettier-ignore
+  const goal = { words: 'weight on the bent-back wrist', levelName: 'Wall', forecast: UNKNOWN };
+  await walls([
+    level({ forecast: told('2026-06-20'), goal }),
+    level({ hand: 'right', forecast: told('2026-07-04'), goal }),
+  ]);
+  expect(screen.getByText('likely 4 Jul 2026 to 1 Aug 2026').parentElement?.textContent).toContain('Sooner by no step back (9 days)'); // prettier-ignore
+  expect(screen.getByText(/^Goal, weight on the bent-back wrist: “Wall”: not known yet: 2 sessions\./)).toBeTruthy();
 });

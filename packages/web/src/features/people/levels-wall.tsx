@@ -1,5 +1,5 @@
 import type { LevelItem } from '@clay-pot/contracts';
-import { capital, groupedBy, type Hand, HAND_WORDS, isMore, type Movement, UNIT_LETTERS } from '@clay-pot/core';
+import { capital, dayWords, type GateForecast, groupedBy, type Hand, HAND_WORDS, isMore, lowered, type Movement, UNIT_LETTERS } from '@clay-pot/core'; // prettier-ignore
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useLevels } from '../../api/queries.js';
@@ -22,8 +22,15 @@ export function LevelsWall({ athleteId }: { athleteId: string }) {
     const movement = lookup(id);
     return movement && movement.ladder.length > 1 ? [{ movement, hands }] : [];
   });
-  // What may go on or must go back is looked at before what stays.
-  const moving = (hands: readonly LevelItem[]) => (hands.some(({ step }) => step.kind !== 'hold') ? 0 : 1);
+  // What may go on or must go back is looked at before what stays, what the goal asks for and what loads before the rest.
+  const moving = (hands: readonly LevelItem[]) =>
+    hands.some(({ step }) => step.kind !== 'hold')
+      ? 0
+      : hands.some(({ goal }) => goal)
+        ? 1
+        : hands.some(({ forecast }) => forecast)
+          ? 2
+          : 3;
   const sorted = rows.sort((a, b) => moving(a.hands) - moving(b.hands));
   return (
     <Part title="Levels">
@@ -76,6 +83,7 @@ function Wall({ movement, hands }: { movement: Movement; hands: readonly LevelIt
         })}
       </ol>
       <Steps hands={hands} />
+      <When hands={hands} />
       <Evidence hands={hands} movement={movement} />
     </li>
   );
@@ -91,6 +99,43 @@ function Steps({ hands }: { hands: readonly LevelItem[] }) {
       <b>{capital(HAND_WORDS[same.length > 1 ? 'both' : (same[0]?.hand ?? 'both')])}:</b> {why}
     </p>
   ));
+}
+
+/** When gates are likely passed, of the hand that comes there last; or why nobody knows. */
+function When({ hands }: { hands: readonly LevelItem[] }) {
+  const goals = hands.flatMap(({ goal }) => (goal ? [goal] : []));
+  return (
+    <div className="mt-1 text-small text-ink-soft">
+      <Foretold label="Gate of this level" forecasts={hands.flatMap(({ forecast }) => forecast ?? [])} />
+      {goals[0] && (
+        <Foretold
+          label={`Goal, ${goals[0].words}: “${goals[0].levelName}”`}
+          forecasts={goals.map(({ forecast }) => forecast)}
+        />
+      )}
+    </div>
+  );
+}
+
+function Foretold({ label, forecasts }: { label: string; forecasts: readonly GateForecast[] }) {
+  const unknown = forecasts.find(({ onDay }) => onDay === null);
+  const last = [...forecasts].sort((a, b) => (b.onDay ?? '').localeCompare(a.onDay ?? ''))[0];
+  const told = unknown ?? last;
+  if (!told) return null;
+  const { fromDay, toDay, why, sooner } = told;
+  return (
+    <p>
+      {label}:{' '}
+      {fromDay && toDay ? (
+        <b className="text-ink figures">
+          likely {dayWords(fromDay)} to {dayWords(toDay)}
+        </b>
+      ) : (
+        lowered(why)
+      )}
+      {sooner.length > 0 && `. Sooner by ${sooner.map(({ words, days }) => `${words} (${days} days)`).join('; ')}`}
+    </p>
+  );
 }
 
 function Evidence({ hands, movement }: { hands: readonly LevelItem[]; movement: Movement }) {
