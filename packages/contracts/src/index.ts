@@ -7,6 +7,7 @@ export * from './class.js';
 export * from './compose.js';
 export * from './devices.js';
 export * from './effort.js';
+export * from './foretold.js';
 export * from './levels.js';
 export * from './measure.js';
 export * from './mechanics.js';

@@ -13,6 +13,7 @@ import { dataSourceOptions } from './database/data-source.js';
 import { DevicesModule } from './devices/devices.module.js';
 import { ComposeModule } from './compose/compose.module.js';
 import { EffortModule } from './effort/effort.module.js';
+import { ForetoldModule } from './foretold/foretold.module.js';
 import { HealthModule } from './health/health.module.js';
 import { Clock } from './http/clock.js';
 import { ProblemFilter } from './http/problem.filter.js';
@@ -45,6 +46,7 @@ export class AppModule {
         ReadingsModule,
         IntakesModule,
         CallsModule,
+        ForetoldModule,
         ClassModule,
         PicturesModule,
         ScreenModule,

@@ -46,6 +46,22 @@ const ERROR = {
 } as const;
 /** Ratings of one person lean one way: many of them never say more than this. */
 const RATER_LEAN = working('Lean of one rater', 0.15, 'log-sd', 'half of a rating’s error is the person’s own way of rating, which repeats do not average out', [0.1, 0.2]); // prettier-ignore
+/**
+ * How widely the next rating of somebody is to be expected, a log-sd: what is not known of the maximum, and how far ratings are off. Who has rated before
+ * has their own way of rating in the belief already, and it does not scatter anew.
+ */
+export function ratingSpread({
+  logSd,
+  evidence,
+}: {
+  readonly logSd: number;
+  readonly evidence: readonly Pick<Evidence, 'kind'>[];
+}): number {
+  const [error, lean] = [ERROR.rated.value ** 2, RATER_LEAN.value ** 2];
+  const hasRated = evidence.some(({ kind }) => kind === 'rated');
+  return Math.sqrt(hasRated ? Math.max(0, logSd ** 2 - lean) + error - lean : logSd ** 2 + error);
+}
+
 /** What a belief loses by a day, as variance: after four months a test says a tenth less surely. */
 const WIDENS = working('Widening of a belief', 0.01, 'log-variance in 120 days', 'strength moves by some tenth in four months of training or of none', [0.004, 0.03]); // prettier-ignore
 const WIDENS_IN_DAYS = 120;

@@ -7,6 +7,7 @@ import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { LEVELS_PAST_DAYS } from '../levels/levels.service.js';
+import { own } from '../library/library.service.js';
 import { MethodRow } from '../methods/method.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { PersonsService } from '../persons/persons.service.js';
@@ -67,8 +68,3 @@ export class CallWorkService {
     });
   }
 }
-
-const own = <D>({ document, removedAt }: { document: D; removedAt: Date | null }) => ({
-  document,
-  removed: removedAt !== null,
-});

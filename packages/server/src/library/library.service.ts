@@ -18,7 +18,8 @@ export class LibraryService {
   }
 }
 
-const own = <D>({ document, removedAt }: { document: D; removedAt: Date | null }) => ({
+/** A studio’s own document as the library reads it. */
+export const own = <D>({ document, removedAt }: { document: D; removedAt: Date | null }) => ({
   document,
   removed: removedAt !== null,
 });

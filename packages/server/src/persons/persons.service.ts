@@ -60,6 +60,12 @@ export class PersonsService {
     return this.evidence.of(scope, athleteId, known, this.clock.now());
   }
 
+  /** Somebody by record, with what tests, holds and all-out tests tell, and without what sets do. @throws 404 */
+  async tested(scope: StudioScope, athleteId: string): Promise<{ person: Person; tested: Evidence[] }> {
+    const known = await this.onRecord(scope, athleteId, undefined);
+    return { person: known.person, tested: await this.evidence.ofReadings(scope, known) };
+  }
+
   /** By record and readings alone, with another body where one is given. */
   private async onRecord(
     scope: StudioScope,

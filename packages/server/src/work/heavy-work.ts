@@ -3,6 +3,7 @@ import type {
   answerCalls,
   answerCompose,
   answerEvaluate,
+  answerForetold,
   answerSwap,
   answerTrace,
   answerTrend,
@@ -16,6 +17,7 @@ interface Work {
   answerCalls: typeof answerCalls;
   answerCompose: typeof answerCompose;
   answerEvaluate: typeof answerEvaluate;
+  answerForetold: typeof answerForetold;
   answerSwap: typeof answerSwap;
   answerTrace: typeof answerTrace;
   answerTrend: typeof answerTrend;

@@ -53,6 +53,7 @@ export const router = createBrowserRouter([
           { path: 'session', ...screen(() => import('../features/sessions/player-page.js')) },
           { path: 'account', ...screen(() => import('../features/account/account-page.js')) },
           { path: 'records', ...screen(() => import('../features/sessions/records-page.js')) },
+          { path: 'records/foretold', ...screen(() => import('../features/foretold/foretold-page.js')) },
           { path: 'records/:id', ...screen(() => import('../features/sessions/record-page.js')) },
           { path: '*', ...screen(() => import('./lost-page.js')) },
         ],

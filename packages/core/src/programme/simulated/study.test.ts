@@ -7,7 +7,8 @@ import { drawnAthlete } from './athlete.js';
 import { chanceOf } from './chance.js';
 import { freshState, respond, rested } from './respond.js';
 import { rungsOf } from './rungs.js';
-import { type StudyQuestion, shareOf, studied } from './study.js';
+import { shareOf } from '../../effort/share.js';
+import { type StudyQuestion, studied } from './study.js';
 
 const movement = must(shippedMovement('strength.palm-lift'), 'palm lift');
 const rungs = rungsOf(movement, referencePerson(REFERENCE_BODIES['not stated'], '2026-01-05'));

@@ -1,6 +1,7 @@
 import { mean, quantile, standardDeviation } from 'simple-statistics';
 import { referencePerson } from '../../mechanics/person.js';
 import { REFERENCE_BODIES } from '../../model/body.js';
+import { type Estimate, shareOf } from '../../effort/share.js';
 import type { Method } from '../../model/method.js';
 import type { Movement } from '../../model/movement.js';
 import { USUAL_PACE } from '../../rules/level-standing.js';
@@ -30,13 +31,6 @@ export interface StudyQuestion {
   /** Null: as often as each method trains. */
   readonly sessionsPerWeek: number | null;
   readonly easierEvery: number;
-}
-
-/** A number over all athletes, and between what it lies in nineteen of twenty such studies. */
-export interface Estimate {
-  readonly value: number;
-  readonly low: number;
-  readonly high: number;
 }
 
 /** What came of many courses by one method. */
@@ -122,14 +116,6 @@ function meanOf(values: readonly number[]): Estimate {
   const value = mean([...values]);
   const error = (Z * standardDeviation([...values])) / Math.sqrt(values.length);
   return { value, low: value - error, high: value + error };
-}
-
-/** A share with its interval (Wilson 1927, J Am Stat Assoc 22:209–12). @example shareOf(5, 10).low ≈ 0.2366 */
-export function shareOf(hits: number, of: number): Estimate {
-  const share = hits / of;
-  const centre = (share + Z ** 2 / (2 * of)) / (1 + Z ** 2 / of);
-  const half = (Z / (1 + Z ** 2 / of)) * Math.sqrt((share * (1 - share)) / of + Z ** 2 / (4 * of ** 2));
-  return { value: share, low: centre - half, high: centre + half };
 }
 
 /** All of a study at once. */

@@ -16,6 +16,7 @@ import { methodOf, shippedMethod, shippedMovement } from '@clay-pot/core/library
 import { sumsOfSession } from '../../sessions/session-sums.js';
 import type { BlockReportRow, ComplaintRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
 import type { Course } from './people.js';
+import type { Rater } from './rater.js';
 import type { SeededRandom } from './random.js';
 import { earlierForm } from './sequences.js';
 
@@ -40,6 +41,8 @@ export interface Telling {
   readonly course: Course;
   /** ISO day; the history ends the day before. */
   readonly today: string;
+  /** How hard each block is rated. */
+  readonly rate: Rater;
   /** The instant of a local time on a day. */
   readonly at: (day: string, minutesAfterMidnight: number) => Date;
 }
@@ -174,14 +177,15 @@ const LOADING_PHASES: readonly string[] = ['load', 'strength', 'skill'];
 /** How long after a block its report is given. */
 const REPORTED_AFTER_MS = 4000;
 
-function reportsOf(told: Told, { studioId, course }: Telling, random: SeededRandom): BlockReportRow[] {
+function reportsOf(told: Told, { studioId, course, rate }: Telling, random: SeededRandom): BlockReportRow[] {
   const { id: sessionId, plan, timeline, reached, flare, instant } = told;
   const blocksDone = new Set(reached.map(({ blockId }) => blockId));
   return [...plan.blocks.entries()].flatMap(([index, block]) => {
     if (!blocksDone.has(block.id)) return [];
     const loads = LOADING_PHASES.includes(block.phase);
     const discomfort = discomfortIn(block, loads, told, course, random);
-    const exertion = Math.min(10, (loads ? random.between(4, 7) : random.between(1, 3)) + (flare ? 1 : 0));
+    const usual = loads ? random.between(4, 7) : random.between(1, 3);
+    const exertion = Math.min(10, (rate(plan, block.id) ?? usual) + (flare ? 1 : 0));
     const at = instant(itemAt(timeline.blocks, index).endMs + REPORTED_AFTER_MS);
     const note = flare && discomfort >= 5 ? 'Sore at the back of the wrist, eased off.' : '';
     return [

@@ -17,6 +17,11 @@ export class SeededRandom {
     return from + Math.floor(this.next() * (to - from + 1));
   }
 
+  /** Normal, of mean 0 and standard deviation 1 (Box, Muller 1958, Ann Math Stat 29:610–11). */
+  normal(): number {
+    return Math.sqrt(-2 * Math.log(1 - this.next())) * Math.cos(2 * Math.PI * this.next());
+  }
+
   chance(probability: number): boolean {
     return this.next() < probability;
   }

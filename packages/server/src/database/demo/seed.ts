@@ -1,4 +1,4 @@
-import { addDays, METRIC, must, weekdayOf } from '@clay-pot/core';
+import { addDays, METRIC, must, personOf, weekdayOf } from '@clay-pot/core';
 import { TZDate } from '@date-fns/tz';
 import type { DataSource, EntityTarget, ObjectLiteral } from 'typeorm';
 import { AccountRow, StudioRow } from '../../accounts/entities.js';
@@ -25,6 +25,7 @@ import { strapHang } from './own-movement.js';
 import { HALL_NAMES } from './own-names.js';
 import { demoPeople } from './people.js';
 import { SeededRandom } from './random.js';
+import { raterOf } from './rater.js';
 import { tellReadings, trialsOf } from './readings.js';
 import { DEMO_GOALS, towardTheShow } from './programmes.js';
 import { DEMO_SEQUENCES, type SequenceKey } from './sequences.js';
@@ -93,13 +94,15 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     const asking = new SeededRandom(SEED + 4);
     const scattering = new SeededRandom(SEED + 5);
     const planning = new SeededRandom(SEED + 6);
+    const rating = new SeededRandom(SEED + 7);
     for (const person of demoPeople(birthDate)) {
       const { athlete, gives, course } = person;
       const athleteId = random.id(early);
       await add(AthleteRow, [{ id: athleteId, studioId, rowVersion: 1, ...athlete }]);
+      const readings = tellReadings(person, today, measuring);
       await add(
         ReadingRow,
-        tellReadings(person, today, measuring).map((reading) => ({
+        readings.map((reading) => ({
           ...reading,
           trials: trialsOf(reading, scattering),
           gauge: reading.kind === 'maximum' ? ('dynamometer' as const) : ('goniometer' as const),
@@ -127,7 +130,10 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
       }
       const sequence = DEMO_SEQUENCES[gives.sequence];
       const at = (day: string, minutes: number) => localInstant(day, minutes);
-      histories.push(tellHistory({ studioId, athleteId, sequenceId, sequence, weekdays, course, today, at }, random));
+      const rate = raterOf(personOf(athlete, readings, today).person, rating);
+      histories.push(
+        tellHistory({ studioId, athleteId, sequenceId, sequence, weekdays, course, today, at, rate }, random),
+      );
     }
     await add(
       SessionRow,

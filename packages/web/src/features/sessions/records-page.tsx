@@ -1,6 +1,6 @@
 import { useSearchParams } from 'react-router';
 import { useAthletes, useSessions } from '../../api/queries.js';
-import { Button } from '../../ui/button.js';
+import { Button, ButtonLink } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 import { SessionRows } from '../../domain/session-rows.js';
@@ -16,19 +16,22 @@ export default function RecordsPage() {
     <Page
       title="Records"
       actions={
-        <select
-          aria-label="Of whom"
-          className={`${INPUT} w-60!`}
-          value={athleteId ?? ''}
-          onChange={(event) => setParams(event.target.value ? { athlete: event.target.value } : {})}
-        >
-          <option value="">Everybody</option>
-          {athletes.data?.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
+        <>
+          <ButtonLink to={`/records/foretold${athleteId ? `?athlete=${athleteId}` : ''}`}>Foretold and told</ButtonLink>
+          <select
+            aria-label="Of whom"
+            className={`${INPUT} w-60!`}
+            value={athleteId ?? ''}
+            onChange={(event) => setParams(event.target.value ? { athlete: event.target.value } : {})}
+          >
+            <option value="">Everybody</option>
+            {athletes.data?.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </>
       }
     >
       {sessions.isPending ? (

@@ -1,0 +1,117 @@
+import { blockChances } from './chances.js';
+import { evidenceOf, type ToldSession } from './evidence.js';
+import { exertionFelt, scaleFelt, type WorkFelt, workFelt } from './felt.js';
+import { viewOf } from './session-view.js';
+import { type Evidence, FOUR_FIFTHS, normalShare, ratingSpread } from '../mechanics/belief.js';
+import type { Person } from '../mechanics/capacity.js';
+import type { Method } from '../model/method.js';
+import type { MovementLookup } from '../model/movement.js';
+import { compileTimeline } from '../timeline/compile-timeline.js';
+import { doneTimeline } from '../timeline/done-timeline.js';
+import { plannedAgainstDone } from '../timeline/planned-done.js';
+import { addDays } from '../vocabulary/days.js';
+import { groupedBy } from '../vocabulary/lists.js';
+
+/** What was to be expected of one block before it was done, by all that was known the day before, beside what came. */
+export interface Foretold {
+  readonly sessionId: string;
+  /** ISO day. */
+  readonly onDay: string;
+  readonly blockId: string;
+  readonly movementId: string;
+  /** The exertion that it would be rated with: eight of ten lie between; null where a rating says nothing of the maximum. */
+  readonly exertion: { readonly low: number; readonly middle: number; readonly high: number } | null;
+  /** As it was rated; null where nobody said. */
+  readonly told: number | null;
+  /** Which part of all that were expected would have been rated just so, 0–1 from the lowest: a rating is a whole number, and stands for all that round to it. Null without one. */
+  readonly place: readonly [from: number, to: number] | null;
+  /** The chance of carrying it to its end, 0–1. */
+  readonly chance: number;
+  /** Whether it was. */
+  readonly isWhole: boolean;
+}
+
+/** Somebody with what was tested, and the sessions that they told of. */
+export interface ForetoldQuestion {
+  /** With tested maxima alone: what sets tell is found here, session after session. */
+  readonly person: Person;
+  /** Oldest first. */
+  readonly sessions: readonly ToldSession[];
+  readonly lookup: MovementLookup;
+  readonly methodOf: (plan: ToldSession['plan']) => Method;
+}
+
+/** Ratings are whole numbers: half a step to either side is the same one. */
+const HALF_STEP = 0.5;
+const [LEAST, MOST] = [1, 10];
+
+/** What was to be expected of each session by what was known before it, beside what came. Nothing that came later is known. */
+export function foretold({ person, sessions, lookup, methodOf }: ForetoldQuestion): Foretold[] {
+  const known: Evidence[] = [...person.evidence];
+  return sessions.flatMap((session) => {
+    const onDay = session.endedAt.slice(0, 10);
+    const before: Person = { ...person, evidence: [...known], today: addDays(onDay, -1) };
+    known.push(...evidenceOf(person, [session], lookup));
+    return ofSession(before, session, onDay, lookup, methodOf(session.plan));
+  });
+}
+
+function ofSession(
+  person: Person,
+  session: ToldSession,
+  onDay: string,
+  lookup: MovementLookup,
+  method: Method,
+): Foretold[] {
+  const { plan, sets, reports } = session;
+  const planned = compileTimeline(plan, lookup);
+  const rows = groupedBy(plannedAgainstDone(planned, sets), ({ blockId }) => blockId);
+  const felt = groupedBy(workFelt(person, plan, doneTimeline(planned, sets), lookup), ({ blockId }) => blockId);
+  const view = viewOf({ sequence: plan, lookup, shelf: [], person, method, athlete: null, past: [], now: session.startedAt }, planned); // prettier-ignore
+  const chances = blockChances(view.chances(), view.efforts.impossible);
+  return plan.blocks.flatMap(({ id: blockId, movementId }): Foretold[] => {
+    const mine = rows.get(blockId) ?? [];
+    if (!mine.some(({ doneAmount }) => (doneAmount ?? 0) > 0)) return [];
+    const isWhole = mine.every(
+      ({ open, doneAmount, plannedAmount }) => open !== null || (doneAmount ?? 0) >= plannedAmount,
+    );
+    const told = reports.findLast((report) => report.blockId === blockId)?.exertion ?? null;
+    const harder = hardestOf(felt.get(blockId) ?? []);
+    const spread = harder && spreadOf(harder);
+    return [
+      {
+        ...{ sessionId: session.id, onDay, blockId, movementId, told, isWhole },
+        chance: chances.get(blockId) ?? 1,
+        exertion: harder && spread !== null ? expected(harder, spread) : null,
+        place: harder && spread !== null && told !== null ? placeOf(harder, told, spread) : null,
+      },
+    ];
+  });
+}
+
+/** The hand that feels it more; a block is rated once. */
+function hardestOf(works: readonly WorkFelt[]): WorkFelt | null {
+  const telling = works.filter(({ tellsOfMaximum, spans }) => tellsOfMaximum && spans.length > 0);
+  if (telling.length === 0) return null;
+  return telling.reduce((one, other) => (exertionFelt(other, 1) > exertionFelt(one, 1) ? other : one));
+}
+
+/** What is not known of the maximum, and how far ratings are off, together: a log-sd. */
+const spreadOf = ({ hardest }: WorkFelt): number => ratingSpread(hardest.capacity);
+
+function expected(work: WorkFelt, logSd: number): NonNullable<Foretold['exertion']> {
+  const at = (z: number) => Math.min(MOST, exertionFelt(work, Math.exp(z * logSd)));
+  return { low: at(FOUR_FIFTHS), middle: at(0), high: at(-FOUR_FIFTHS) };
+}
+
+/** The shares of expected ratings that lie below this one, and not above it. */
+function placeOf(work: WorkFelt, told: number, logSd: number): readonly [number, number] {
+  const below = (rating: number): number => {
+    // Nobody rates what was work with nothing, nor anything above ten.
+    if (rating < LEAST) return 0;
+    if (rating >= MOST) return 1;
+    // Rated lower by whoever is stronger than the scale at which it would be just this.
+    return 1 - normalShare(Math.log(scaleFelt(work, rating) ?? 1) / logSd);
+  };
+  return [below(told - HALF_STEP), below(told + HALF_STEP)];
+}

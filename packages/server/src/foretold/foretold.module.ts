@@ -1,0 +1,9 @@
+import { Module } from '@nestjs/common';
+import { PersonsModule } from '../persons/persons.module.js';
+import { WorkModule } from '../work/work.module.js';
+import { ForetoldController } from './foretold.controller.js';
+import { ForetoldService } from './foretold.service.js';
+
+/** What was to be expected of sessions, beside what came. */
+@Module({ imports: [PersonsModule, WorkModule], controllers: [ForetoldController], providers: [ForetoldService] })
+export class ForetoldModule {}
