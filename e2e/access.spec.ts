@@ -82,6 +82,8 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
       [`/people/${athleteId}/import`, /^Readings from a file/],
       ['/account', /^Your account/],
       ['/programmes', /^Programmes/],
+      ['/programmes/rules', /^Try the rules/],
+      [`/records/foretold?athlete=${athleteId}`, /^Foretold and told/],
       [`/programmes/new?athlete=${athleteId}`, /^New programme/],
       [`/programmes/${programme.id}`, /What the rules say/],
     ]);

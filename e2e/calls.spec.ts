@@ -152,3 +152,19 @@ test('the rules are tried on athletes who do not exist: twice, side by side, and
   await expect(page.getByLabel('How far it is')).toHaveCount(0);
   await expect(page.getByRole('table')).toHaveCount(2);
 });
+
+test('what was foretold is held against what came: of one person with what their sets have told, and of nobody who trained', async ({
+  coach: page,
+  house,
+}) => {
+  await page.goto('/records');
+  await page.getByLabel('Of whom').selectOption({ label: 'Ines Okafor-Lund' });
+  await page.getByRole('link', { name: 'Foretold and told' }).click();
+  await expect(page.getByLabel('Foretold against told')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/lay within what eight of ten were expected in/)).toBeVisible();
+  await expect(page.getByRole('row', { name: /wrist flexion/ })).toHaveCount(2);
+  const id = await someoneNew(page, house, 'Senara Blight');
+  await page.goto(`/records/foretold?athlete=${id}`);
+  await expect(page.getByText('No session was led in the last twelve weeks.')).toBeVisible();
+  await expect(page.getByText(/^Nothing yet: sets tell of a maximum/)).toBeVisible();
+});

@@ -1,5 +1,12 @@
 import { beforeAll, describe, expect, jest, test } from '@jest/globals';
-import type { AnsweredCall, AthleteCall, CallsOfAthlete, StoredProgramme, StudioCalls } from '@clay-pot/contracts';
+import type {
+  AnsweredCall,
+  AthleteCall,
+  CallsOfAthlete,
+  ForetoldAnswer,
+  StoredProgramme,
+  StudioCalls,
+} from '@clay-pot/contracts';
 import type { Programme } from '@clay-pot/core';
 import { compileTimeline } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
@@ -157,4 +164,16 @@ describe('a call', () => {
     await lead(scene, '2026-05-19', 6);
     expect((await all()).calls.filter(({ athleteId }) => athleteId === scene.id)).toMatchObject([{ kind: 'ease' }]);
   });
+});
+
+test('what was to be expected of each block stands beside what came, by what was known the day before', async () => {
+  const scene = await someone('Foretold');
+  await lead(scene, '2026-05-14', 1);
+  await lead(scene, '2026-05-18', 1);
+  const { body } = await coach.ask<ForetoldAnswer>('GET', `/athletes/${scene.id}/foretold`);
+  expect(body.blocks.map(({ onDay, movementId, told, isWhole }) => [onDay, movementId, told, isWhole])).toEqual([
+    ['2026-05-14', 'bearing.palm-support', 5, true],
+    ['2026-05-18', 'bearing.palm-support', 5, true],
+  ]);
+  expect(body.blocks[0]!.chance).toBeGreaterThan(0.9);
 });

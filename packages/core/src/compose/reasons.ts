@@ -67,7 +67,11 @@ function giving(composing: Composing, { gives }: Candidate): string {
     .map((seconds, index) => ({ seconds, want: itemAt(wants, index), targetS: itemAt(worths, index).targetS }))
     .filter(({ seconds }) => seconds >= 1)
     .sort((a, b) => b.seconds / b.targetS - a.seconds / a.targetS)
-    .map(({ seconds, want, targetS }) => `${seconds.toFixed(0)} of ${targetS.toFixed(0)} s for ${want.words}`)
+    .map(({ seconds, want, targetS }) =>
+      seconds > targetS
+        ? `${seconds.toFixed(0)} s for ${want.words}, all of the ${targetS.toFixed(0)} s that are wanted`
+        : `${seconds.toFixed(0)} of ${targetS.toFixed(0)} s for ${want.words}`,
+    )
     .join(', ');
 }
 

@@ -1,5 +1,5 @@
 import type { SessionRecord } from '@clay-pot/contracts';
-import { nextAfter } from '@clay-pot/core';
+import { callAfter, nextAfter } from '@clay-pot/core';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useProgrammes } from '../../api/programme-queries.js';
@@ -15,7 +15,7 @@ import { isoToday } from '../../ui/today.js';
 
 /** What the session asks for next, and what the coach makes of it. */
 export function WhatNow({ record }: { record: SessionRecord }) {
-  const { id, athleteId, athleteName, sequenceId, ending } = record;
+  const { athleteId, athleteName, sequenceId, ending } = record;
   const here = useRef<HTMLDivElement>(null);
   const { hash } = useLocation();
   useEffect(() => {
@@ -31,7 +31,7 @@ export function WhatNow({ record }: { record: SessionRecord }) {
           The morning after: two points worse than before means a step back; numbness or tingling means stop and refer.
         </p>
         <TheMorning record={record} />
-        <CallsOfSession athleteId={athleteId} sessionId={id} />
+        <CallsOfSession record={record} />
         <p className="py-2 text-ink-soft">
           <Next athleteId={athleteId} athleteName={athleteName} />{' '}
           <Link to={`/sequences/${sequenceId}?athlete=${athleteId}`} className="font-semibold text-ink underline">
@@ -44,16 +44,18 @@ export function WhatNow({ record }: { record: SessionRecord }) {
 }
 
 /** The calls that follow from a session, and what was answered about it. */
-function CallsOfSession({ athleteId, sessionId }: { athleteId: string; sessionId: string }) {
+function CallsOfSession({ record }: { record: SessionRecord }) {
+  const { athleteId, id: sessionId } = record;
   const { data } = useCallsOf(athleteId);
   const waiting = useWaiting(data?.open ?? []).filter((call) => call.sessionId === sessionId);
-  if (!data) return <p className="text-ink-soft">Looking at what it asks for …</p>;
+  // Without an answer of the server, the session by itself still says what it asks for.
+  if (!data) return <p>{callAfter(record).reason}</p>;
   const answered = data.answered.filter((call) => call.sessionId === sessionId);
   return (
     <>
       {waiting.length > 0 && <CallsList calls={waiting} named={false} label="What it calls for" />}
       {answered.length > 0 && <AnsweredList answered={answered} />}
-      {waiting.length + answered.length === 0 && <p>It calls for nothing by itself: the next one can go as planned.</p>}
+      {waiting.length + answered.length === 0 && <p>Nothing of it waits for a decision.</p>}
     </>
   );
 }
