@@ -273,6 +273,7 @@ export type { Excluded } from './compose/suitable.js';
 export { Choice } from './compose/choice.js';
 export * from './rules/work-done.js';
 export * from './rules/gates.js';
+export * from './rules/in-amount.js';
 export * from './rules/level-standing.js';
 export * from './rules/standings.js';
 export * from './rules/progressed.js';

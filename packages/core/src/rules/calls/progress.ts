@@ -19,7 +19,7 @@ import { type ComingBlock, comingBlocks, handsIn, inPlans, newestOf, sessionsOf 
 import type { CallScene, ComingPlan } from './question.js';
 
 /** Less likely than this to be carried to its end, more is not proposed: it is measured first. */
-const MORE_LIKELY_THAN_NOT = working('Chance from which more is proposed', 0.5, '', 'more likely than not', [0.4, 0.7]).value; // prettier-ignore
+const MORE_LIKELY_THAN_NOT = working('Chance from which more is proposed', 0.5, 'of 1', 'more likely than not', [0.4, 0.7]).value; // prettier-ignore
 
 /** A change of one block, with the block that it is of. */
 interface Change {
