@@ -180,7 +180,7 @@ test('plan and done side by side, and two sequences: pots on one scale, what dif
   coach: page,
 }) => {
   await page.goto('/records');
-  await page.locator('a[href^="/records/"]').first().click();
+  await page.locator('td a[href^="/records/"]').first().click();
   await page.getByRole('link', { name: 'Compare as pots' }).click();
   await expect(page.getByRole('heading', { name: /^Done on / })).toBeVisible();
   await expect(page.getByRole('img', { name: /^Effort of/ })).toHaveCount(2);
