@@ -127,6 +127,16 @@ describe('a call', () => {
     expect((await documentOf(scene)).document.changes).toBeUndefined();
   });
 
+  test('is found anew when something of its session arrives late', async () => {
+    const scene = await someone('Late');
+    await lead(scene, '2026-05-12', 1);
+    const newest = await lead(scene, '2026-05-18', 1);
+    expect((await holdCall(scene)).kind).toBe('progress');
+    const report = { blockId: block.id, discomfort: 1, exertion: 9, note: '', at: '2026-05-18T09:20:00.000Z' };
+    await coach.ask('PUT', `/sessions/${newest}/reports/${uuid()}`, report);
+    expect(await holdCall(scene)).toBeUndefined();
+  });
+
   test('of an unknown option is refused, and says which there are', async () => {
     const scene = await someone('Unknown');
     await lead(scene, '2026-05-18', 6);

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { METHODS, shippedMovement } from '../library/index.js';
-import { maximum, ratingSpread } from '../mechanics/belief.js';
+import { maximum, ratingErrors, ratingSpread } from '../mechanics/belief.js';
 import { capacityOf, type Person } from '../mechanics/capacity.js';
 import { parseDose } from '../model/dose-shorthand.js';
 import { usualWay } from '../model/movement.js';
@@ -64,11 +64,12 @@ describe('whether what was said came as often', () => {
   test('of two hundred people drawn from what is believed, who rate by what they feel, about seven of ten lie below what was said for seven of ten', () => {
     const felt = workFelt(WOMAN, PLAN, timeline, shippedMovement).filter(({ hand }) => hand === 'left');
     const work = itemAt(felt, 0);
+    const errors = ratingErrors();
     const all = Array.from({ length: 200 }, (_, seed) => {
       const chance = chanceOf(7919 * seed);
-      const truth = work.hardest.capacity.logSd * chance.normal() + 0.15 * chance.normal();
+      const truth = work.hardest.capacity.logSd * chance.normal() + errors.lean * chance.normal();
       const rated = () =>
-        Math.round(Math.min(10, Math.max(1, exertionFelt(work, Math.exp(truth + 0.26 * chance.normal())))));
+        Math.round(Math.min(10, Math.max(1, exertionFelt(work, Math.exp(truth + errors.scatter * chance.normal())))));
       return told([session(0, rated()), session(1, rated()), session(2, rated()), session(3, rated())]);
     }).flat();
     const { exertion, within, ratings } = calibrationOf(all);

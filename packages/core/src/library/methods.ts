@@ -2,6 +2,7 @@ import type { Method, MethodLookup } from '../model/method.js';
 import type { Sequence } from '../model/sequence.js';
 
 const USUAL = {
+  effortStepPercent: 10,
   weakerSideRatio: 1,
   positionChanges: 6,
   hardSpacingH: 48,

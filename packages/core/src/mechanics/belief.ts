@@ -46,6 +46,12 @@ const ERROR = {
 } as const;
 /** Ratings of one person lean one way: many of them never say more than this. */
 const RATER_LEAN = working('Lean of one rater', 0.15, 'log-sd', 'half of a rating’s error is the person’s own way of rating, which repeats do not average out', [0.1, 0.2]); // prettier-ignore
+/** How one person’s ratings lean, and by how much they scatter about that: log-sds. */
+export const ratingErrors = (): { readonly lean: number; readonly scatter: number } => ({
+  lean: RATER_LEAN.value,
+  scatter: Math.sqrt(ERROR.rated.value ** 2 - RATER_LEAN.value ** 2),
+});
+
 /**
  * How widely the next rating of somebody is to be expected, a log-sd: what is not known of the maximum, and how far ratings are off. Who has rated before
  * has their own way of rating in the belief already, and it does not scatter anew.
@@ -57,9 +63,9 @@ export function ratingSpread({
   readonly logSd: number;
   readonly evidence: readonly Pick<Evidence, 'kind'>[];
 }): number {
-  const [error, lean] = [ERROR.rated.value ** 2, RATER_LEAN.value ** 2];
+  const { lean, scatter } = ratingErrors();
   const hasRated = evidence.some(({ kind }) => kind === 'rated');
-  return Math.sqrt(hasRated ? Math.max(0, logSd ** 2 - lean) + error - lean : logSd ** 2 + error);
+  return Math.sqrt((hasRated ? Math.max(0, logSd ** 2 - lean ** 2) : logSd ** 2 + lean ** 2) + scatter ** 2);
 }
 
 /** What a belief loses by a day, as variance: after four months a test says a tenth less surely. */

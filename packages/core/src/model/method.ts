@@ -90,6 +90,7 @@ export type Policies = { readonly [P in PolicyName]: keyof (typeof POLICIES)[P][
 /** The numbers of a method, with their bounds. */
 export const METHOD_LIMITS = {
   effortCeilingPercent: { min: 10, max: 100, step: 5, unit: '%' },
+  effortStepPercent: { min: 1, max: 20, step: 1, unit: 'points' },
   weakerSideRatio: { min: 1, max: 2, step: 0.1, unit: '×' },
   positionChanges: { min: 1, max: 20, step: 1, unit: 'in ten minutes' },
   hardSpacingH: { min: 12, max: 96, step: 6, unit: 'h' },
@@ -101,6 +102,7 @@ export type MethodNumber = keyof typeof METHOD_LIMITS;
 /** What the numbers are called. */
 export const METHOD_NUMBERS: Record<MethodNumber, string> = {
   effortCeilingPercent: 'No block above this effort',
+  effortStepPercent: 'Effort of a press grows at a time by',
   weakerSideRatio: 'Work of the weaker side over the other’s',
   positionChanges: 'Changes of body position',
   hardSpacingH: 'Between hard sessions of fingers or wrists',

@@ -43,6 +43,22 @@ describe('what an accepted call does to a programme', () => {
     expect(editProgramme(after, back)).toEqual(standing.programme);
   });
 
+  test('of two programmes only the session that comes first is moved', () => {
+    const other = coming.map((plan) => ({ ...plan, day: addDays(TODAY, 3), place: { programmeId: 'p2', planId: 'hard', sequenceId: '' } })); // prettier-ignore
+    const later = { id: 'a', reason: '', effect: { kind: 'later', days: 1 } } as const;
+    expect(carriedOutIn('p2', standing.programme, later, [...coming, ...other]).edits).toEqual([]);
+    expect(carriedOutIn('p1', standing.programme, later, [...other, ...coming]).edits).toHaveLength(1);
+  });
+
+  test('more edits than one change holds are several changes, and nothing is lost', () => {
+    const place = itemAt(coming, 0).place;
+    const many = Array.from({ length: 45 }, (_, index) => ({ kind: 'remove', blockId: `b${index}` }) as const);
+    const { edits, back } = carried({ kind: 'blocks', plans: [{ place, edits: many }] });
+    const sizes = edits.map((edit) => (edit.kind === 'change' ? edit.change.edits.length : 0));
+    expect([sizes, back.length]).toEqual([[20, 20, 5], 3]);
+    expect(checkProgramme(editProgramme(standing.programme, edits))).toEqual([]);
+  });
+
   test('of another programme nothing changes, and nothing where it stays as it is', () => {
     expect(carriedOutIn('p2', standing.programme, { id: 'a', reason: '', effect: progress.options[0].effect }, coming).edits).toEqual([]); // prettier-ignore
     expect(carried({ kind: 'as it is' }).edits).toEqual([]);

@@ -1,4 +1,4 @@
-import { inDayOrder, PROGRAMME_LIMITS, type Programme } from '../model/programme.js';
+import { type PlanChange, PROGRAMME_LIMITS, type Programme } from '../model/programme.js';
 import type { CallEffect } from '../rules/calls/call.js';
 import type { ComingPlan } from '../rules/calls/question.js';
 import { addDays } from '../vocabulary/days.js';
@@ -26,46 +26,45 @@ export function carriedOutIn(
   { id, reason, effect }: AcceptedCall,
   coming: readonly Pick<ComingPlan, 'place' | 'day' | 'loads'>[],
 ): CarriedOutCall {
-  if (effect.kind === 'blocks') {
-    const edits = effect.plans.flatMap(({ place, edits: mine }, index): ProgrammeEdit[] => {
-      if (place.programmeId !== programmeId) return [];
-      const fromDay = coming.find((plan) => plan.place.programmeId === programmeId && plan.place.planId === place.planId)?.day; // prettier-ignore
-      const blocks = mine.filter((edit) => edit.kind === 'change' || edit.kind === 'remove' || edit.kind === 'add');
-      if (!fromDay || blocks.length === 0) return [];
-      return [
-        {
-          kind: 'change',
-          change: {
-            id: index === 0 ? id : `${id} ${index + 1}`,
-            fromDay,
-            planId: place.planId,
-            edits: blocks.slice(0, PROGRAMME_LIMITS.edits),
-            reason: shortened(reason),
-          },
-        },
-      ];
-    });
-    const back = edits.flatMap((edit): ProgrammeEdit[] =>
-      edit.kind === 'change' ? [{ kind: 'take back', changeId: edit.change.id }] : [],
-    );
-    return { edits, back };
-  }
-  return effect.kind === 'later' ? laterIn(programmeId, programme, effect.days, coming) : NOTHING;
+  if (effect.kind === 'later') return laterIn(programmeId, programme, effect.days, coming);
+  if (effect.kind !== 'blocks') return NOTHING;
+  const changes = effect.plans.flatMap(({ place, edits }) => {
+    if (place.programmeId !== programmeId) return [];
+    const fromDay = coming.find((plan) => plan.place.programmeId === programmeId && plan.place.planId === place.planId)?.day; // prettier-ignore
+    const blocks = edits.filter((edit) => edit.kind === 'change' || edit.kind === 'remove' || edit.kind === 'add');
+    return fromDay ? inParts(blocks).map((part) => ({ fromDay, planId: place.planId, edits: part })) : [];
+  });
+  const numbered = changes.map((change, index): PlanChange => ({
+    ...change,
+    id: index === 0 ? id : `${id} ${index + 1}`,
+    reason: shortened(reason),
+  }));
+  return {
+    edits: numbered.map((change) => ({ kind: 'change', change })),
+    back: numbered.map((change) => ({ kind: 'take back', changeId: change.id })),
+  };
 }
+
+/** A change holds so many edits; more of them are more changes of the same day. */
+const inParts = <T>(edits: readonly T[]): T[][] =>
+  Array.from({ length: Math.ceil(edits.length / PROGRAMME_LIMITS.edits) }, (_, part) =>
+    edits.slice(part * PROGRAMME_LIMITS.edits, (part + 1) * PROGRAMME_LIMITS.edits),
+  );
 
 const NOTHING: CarriedOutCall = { edits: [], back: [] };
 
-/** The next session that loads, so many days later; out where the programme ends before. */
+/** The next session that loads, of all programmes the first one, so many days later; out where its programme ends before. */
 function laterIn(
   programmeId: string,
   programme: Programme,
   days: number,
   coming: readonly Pick<ComingPlan, 'place' | 'day' | 'loads'>[],
 ): CarriedOutCall {
-  const mine = coming.filter(({ place, loads }) => place.programmeId === programmeId && loads);
-  const next = inDayOrder(programme.sessions).find((session) =>
-    mine.some(({ place, day }) => place.programmeId !== null && place.planId === session.planId && day === session.day),
-  );
+  const loading = coming.filter(({ loads, day, place }) => loads && day !== null && place.programmeId !== null);
+  const first = [...loading].sort((a, b) => (a.day ?? '').localeCompare(b.day ?? ''))[0];
+  if (first?.place.programmeId !== programmeId) return NOTHING;
+  const { planId } = first.place;
+  const next = programme.sessions.find((session) => session.planId === planId && session.day === first.day);
   if (!next) return NOTHING;
   const to = addDays(next.day, days);
   if (to > lastDayOf(programme)) {

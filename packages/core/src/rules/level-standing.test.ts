@@ -47,6 +47,16 @@ describe('what comes next', () => {
     });
   });
 
+  test('the effort of a press grows by the method’s own step', () => {
+    const press = must(shippedMovement('isometric.flexion'), 'a press');
+    const level = itemAt(press.ladder, 1);
+    const own = { ...METHODS['daily-range'], effortStepPercent: 4 };
+    const gate = must(gateOf(level, 'repetitions', own), 'a gate');
+    const what = { movementId: press.id, levelId: level.id, unit: 'repetitions', amount: gate.amount, effortPercent: 45, discomfort: 0 } as const; // prettier-ignore
+    const history = [done({ daysAgo: 7, ...what }), done({ daysAgo: 2, ...what })];
+    expect(standingOf(history, { ...question, movement: press, method: own }).step).toEqual({ kind: 'effort', to: 49 });
+  });
+
   test('no more than once in six days, however often it was clean', () => {
     const often = [5, 4, 3, 2, 1].map((daysAgo) => done({ daysAgo }));
     const { step, why } = standingOf(often, question);

@@ -48,9 +48,8 @@ export interface Pace {
   readonly seconds: number;
   readonly breaths: number;
   readonly metres: number;
-  readonly effortPercent: number;
 }
-/** As the craft has it: repetitions first, holds by five seconds, effort by ten points. Working values that a coach changes. */
+/** As the craft has it: repetitions first, holds by five seconds; effort grows by the method’s own step. Working values. */
 export const USUAL_PACE: Pace = {
   sessionsPerStep: 2,
   daysPerStep: 6,
@@ -58,7 +57,6 @@ export const USUAL_PACE: Pace = {
   seconds: 5,
   breaths: 1,
   metres: 5,
-  effortPercent: 10,
 };
 
 /** What a standing is judged with besides the history. */
@@ -188,7 +186,7 @@ function moreAfter(
     return { step, because: 'clean', why: `${gateWords(gate)}: done. Next is “${above.name}”.` };
   }
   const clean = trailing(history, (done) => isSameDose(done, last) && isClean(done, method));
-  const goesOn = nextDose(level, last, gate, pace);
+  const goesOn = nextDose(level, last, gate, pace, method);
   if (!goesOn) return { step: HOLD, because: 'not yet', why: `${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.` }; // prettier-ignore
   if (clean < pace.sessionsPerStep) {
     return { step: HOLD, because: 'not yet', why: `${is}, clean in ${clean} of ${pace.sessionsPerStep} sessions: once more before it grows.` }; // prettier-ignore
@@ -209,7 +207,13 @@ const isSameDose = (one: WorkDone, other: WorkDone) =>
   one.amount >= other.amount &&
   (one.effortPercent ?? 0) >= (other.effortPercent ?? 0);
 
-function nextDose({ dosing }: Level, last: WorkDone, gate: Gate, pace: Pace): Step | null {
+function nextDose(
+  { dosing }: Level,
+  last: WorkDone,
+  gate: Gate,
+  pace: Pace,
+  { effortStepPercent }: Pick<Method, 'effortStepPercent'>,
+): Step | null {
   if (last.unit === gate.unit && last.amount < gate.amount)
     return { kind: 'amount', to: Math.min(gate.amount, last.amount + pace[last.unit]) };
   if (last.sets < gate.sets) return { kind: 'sets', to: last.sets + 1 };
@@ -220,7 +224,7 @@ function nextDose({ dosing }: Level, last: WorkDone, gate: Gate, pace: Pace): St
     last.effortPercent < gate.effortPercent &&
     range
   ) {
-    return { kind: 'effort', to: Math.min(gate.effortPercent, last.effortPercent + pace.effortPercent) };
+    return { kind: 'effort', to: Math.min(gate.effortPercent, last.effortPercent + effortStepPercent) };
   }
   return null;
 }

@@ -12,7 +12,7 @@ import { SessionRow } from '../sessions/session.entities.js';
 
 /** Changes whenever what is recorded of one athlete does, summed by the database. */
 const OF_ATHLETE: readonly [entity: EntityTarget<StudioOwned & { athleteId: string }>, sum: string][] = [
-  [SessionRow, `CONCAT_WS(' ', COUNT(*), MAX(row.started_at), SUM(row.ending IS NOT NULL), SUM(row.completion), SUM(row.exertion), SUM(row.max_discomfort), BIT_XOR(CRC32(row.ending)), BIT_XOR(CRC32(row.morning)))`], // prettier-ignore
+  [SessionRow, `BIT_XOR(CRC32(CONCAT_WS(' ', row.id, row.ending, row.revision)))`],
   [ReadingRow, `CONCAT_WS(' ', COUNT(*), MAX(row.id))`],
   [ProgrammeRow, `CONCAT_WS(' ', COUNT(row.removed_at), BIT_XOR(CRC32(CONCAT(row.id, row.row_version))))`],
   [AssignmentRow, `BIT_XOR(CRC32(CONCAT_WS(' ', row.id, row.sequence_id, row.weekdays, row.from_day)))`],

@@ -29,6 +29,7 @@ import { Rounds1920000000000 } from './migrations/1920000000000-rounds.js';
 import { OwnNames1930000000000 } from './migrations/1930000000000-own-names.js';
 import { Calendars1950000000000 } from './migrations/1950000000000-calendars.js';
 import { Calls1960000000000 } from './migrations/1960000000000-calls.js';
+import { MethodSteps1970000000000 } from './migrations/1970000000000-method-steps.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
 import { Units1870000000000 } from './migrations/1870000000000-units.js';
@@ -85,6 +86,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Programmes1940000000000,
       Calendars1950000000000,
       Calls1960000000000,
+      MethodSteps1970000000000,
     ],
     synchronize: false,
     timezone: 'Z',

@@ -1,5 +1,5 @@
-import type { LevelItem } from '@clay-pot/contracts';
-import { cautionsOn, findLevel, gateForecast, type GateForecast, gateWords, goalGate, type LevelStanding, must, personOf, standingsOf } from '@clay-pot/core'; // prettier-ignore
+import type { ForecastAsked, LevelItem } from '@clay-pot/contracts';
+import { cautionsOn, findLevel, type GateForecast, gateWords, goalGate, type LevelStanding, must, personOf, standingsOf } from '@clay-pot/core'; // prettier-ignore
 import { methodOf, shippedGoal } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -8,6 +8,7 @@ import { Clock, dayIn } from '../http/clock.js';
 import { IsNull, MoreThanOrEqual } from 'typeorm';
 import { LibraryService } from '../library/library.service.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
+import { HeavyWork } from '../work/heavy-work.js';
 import { ledSessions } from '../sessions/led-sessions.js';
 
 /** Twelve weeks tell where somebody stands; what was longer ago begins anew. */
@@ -21,6 +22,7 @@ export class LevelsService {
   constructor(
     private readonly library: LibraryService,
     private readonly clock: Clock,
+    private readonly work: HeavyWork,
   ) {}
 
   /** Where hands stand, what was done last first. @throws 404 */
@@ -35,18 +37,30 @@ export class LevelsService {
     const goals = programmes.flatMap(({ document }) => shippedGoal(document.goalId ?? '') ?? []);
     const { person } = personOf(athlete, [], today);
     const planOf = new Map(sessions.map(({ id, plan }) => [id, plan]));
-    return standings.map((standing) => {
+    const asked = standings.map((standing) => {
       const movement = must(known.movement(standing.movementId), 'the movement of a standing');
       const plan = must(planOf.get(standing.last.sessionId), 'the session of a standing');
-      const method = methodOf(plan, known.method);
-      const at = (levelId: string) => gateForecast(standing.history, { movement, method, levelId, today });
-      const asked = goals.map((goal) => goalGate(goal, movement, person)).find((found) => found !== null);
-      const goal = asked
-        ? { words: asked.want.words, levelName: asked.level.name, forecast: at(asked.level.id) }
-        : null;
+      const ask = { history: standing.history, movement, method: methodOf(plan, known.method), today };
       const isCounted = standing.gate !== null && findLevel(movement, standing.levelId)?.loading !== 'unloaded';
-      return itemOf(standing, isCounted ? at(standing.levelId) : null, goal);
+      const found = goals.map((goal) => goalGate(goal, movement, person)).find((gate) => gate !== null);
+      return {
+        standing,
+        own: isCounted ? { ...ask, levelId: standing.levelId } : null,
+        goal: found ? { gate: found, ask: { ...ask, levelId: found.level.id } } : null,
+      };
     });
+    const owns = await this.foretold(asked.map(({ own }) => own));
+    const goalForecasts = await this.foretold(asked.map(({ goal }) => goal && goal.ask));
+    return asked.map(({ standing, goal }, index) => {
+      const forecast = goalForecasts[index];
+      const told = goal && forecast && { words: goal.gate.want.words, levelName: goal.gate.level.name, forecast };
+      return itemOf(standing, owns[index] ?? null, told ?? null);
+    });
+  }
+
+  /** No thread is started where nothing is asked. */
+  private foretold(asked: readonly (ForecastAsked | null)[]): Promise<(GateForecast | null)[]> {
+    return asked.some((each) => each !== null) ? this.work.run('answerForecasts', asked) : Promise.resolve([]);
   }
 
   private async known(scope: StudioScope, athleteId: string) {

@@ -83,6 +83,10 @@ export class SessionRow extends StudioOwned {
   @Column('json', { name: 'morning_before', nullable: true })
   morningBefore: MorningScores | null;
 
+  /** Counts what was recorded of it: what is computed of sessions is found anew when it is another. */
+  @Column('int')
+  revision: number;
+
   /** Rules of safety that the plan broke for this athlete when it was begun: recorded all the same, and flagged. */
   @Column('json', { name: 'begun_against' })
   begunAgainst: readonly BrokenRule[];

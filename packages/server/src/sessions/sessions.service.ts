@@ -101,7 +101,7 @@ export class SessionsService {
       plan,
       startedAt: new Date(input.startedAt),
       ...{ endedAt: null, ending: null, stopSign: null, stopHand: null, note: '' },
-      ...{ toldExertion: null, morning: null, morningBefore: null },
+      ...{ toldExertion: null, revision: 0, morning: null, morningBefore: null },
       ...sumsOfSession(plan, { sets: [], reports: [], complaints: [], exertion: null }, known.movement),
       discomfortPolicy: methodOf(plan, known.method).discomfort,
       begunAgainst: await this.brokenBy(scope, athlete, plan, input.startedAt, known),
@@ -199,7 +199,9 @@ export class SessionsService {
         throw invalid([{ pointer: '/at', message: 'must lie after the end of the session' }]);
       }
       if (session.morning && session.morning.at > morning.at) return;
-      await held.of(SessionRow).update({ id }, { morning, morningBefore: await morningBefore(held, session) });
+      await held
+        .of(SessionRow)
+        .update({ id }, { morning, morningBefore: await morningBefore(held, session), revision: session.revision + 1 });
       if (morning.numb) {
         const onDay = dayIn(scope.timeZone, new Date(morning.at));
         await bar(held, session, { sign: 'numbness', hand: morning.numb, onDay });
@@ -254,13 +256,13 @@ const reportsOf = (scope: StudioScope, sessionId: string) =>
 /** Stores anew what lists show of a session. The session's row must be held: of two sets sent at once the later sees both. */
 async function sumUp(
   held: StudioScope,
-  { id, plan, toldExertion }: SessionRow,
+  { id, plan, toldExertion, revision }: SessionRow,
   known: Known,
   exertion = toldExertion,
 ): Promise<void> {
   const [sets, reports, complaints] = [await setsOf(held, id), await reportsOf(held, id), await complaintsOf(held, id)];
   const told = { sets, reports, complaints, exertion };
-  await held.of(SessionRow).update({ id }, sumsOfSession(plan, told, known.movement));
+  await held.of(SessionRow).update({ id }, { ...sumsOfSession(plan, told, known.movement), revision: revision + 1 });
 }
 
 function checkBlockId(plan: Sequence, blockId: string): void {

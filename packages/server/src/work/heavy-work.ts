@@ -3,6 +3,7 @@ import type {
   answerCalls,
   answerCompose,
   answerEvaluate,
+  answerForecasts,
   answerForetold,
   answerSwap,
   answerTrace,
@@ -17,6 +18,7 @@ interface Work {
   answerCalls: typeof answerCalls;
   answerCompose: typeof answerCompose;
   answerEvaluate: typeof answerEvaluate;
+  answerForecasts: typeof answerForecasts;
   answerForetold: typeof answerForetold;
   answerSwap: typeof answerSwap;
   answerTrace: typeof answerTrace;

@@ -1,5 +1,6 @@
 import type { Method } from '../../model/method.js';
 import type { Movement } from '../../model/movement.js';
+import { WEEK_KINDS } from '../../model/programme.js';
 import { inAmount } from '../../rules/in-amount.js';
 import { gateOf } from '../../rules/gates.js';
 import { type Pace, standingOf } from '../../rules/level-standing.js';
@@ -26,8 +27,6 @@ export interface CourseRules {
 
 /** What came of somebody’s weeks. */
 export interface CourseOutcome {
-  /** Levels further than at the beginning; below 0 when they ended lower. */
-  readonly levels: number;
   /** How far they came on the ladder, the part of the level’s gate counted in. */
   readonly climbed: number;
   readonly flareUps: number;
@@ -36,13 +35,11 @@ export interface CourseOutcome {
   readonly sessions: number;
   /** Strength at the end, times that of the beginning. */
   readonly strength: number;
-  /** Week in which the first level was passed; null where none was. */
-  readonly firstLevelWeek: number | null;
 }
 
 const FIRST_DAY = '2026-01-05';
 const DAYS_A_WEEK = 7;
-const EASIER_PERCENT = 60;
+const EASIER_PERCENT = WEEK_KINDS.easier.usualPercent;
 /** Standings look at the last sessions only: what decides lies among them. */
 const LOOKED_AT = 14;
 const SORE_FROM = 5;
@@ -63,7 +60,6 @@ export function simulatedCourse(
   let history: WorkDone[] = [];
   let before: MorningScores | null = null;
   let [flareUps, sore, sessions, day] = [0, 0, 0, 0];
-  let firstLevelWeek: number | null = null;
   const total = weeks * DAYS_A_WEEK;
   for (let number = 0; ; number++) {
     const on = Math.round((number * DAYS_A_WEEK) / sessionsPerWeek);
@@ -75,7 +71,6 @@ export function simulatedCourse(
       // What comes next is decided in the morning, by all that was done until then.
       const { step } = standingOf(history, { movement, method, today: addDays(FIRST_DAY, on), isBarred: false, pace });
       const next = stepped(rungs, index, dose, step);
-      if (next.index > index) firstLevelWeek ??= Math.floor(on / DAYS_A_WEEK) + 1;
       ({ index, dose } = next);
     }
     const week = Math.floor(on / DAYS_A_WEEK);
@@ -104,9 +99,8 @@ export function simulatedCourse(
     history = [...history, done].slice(-LOOKED_AT);
   }
   return {
-    levels: index,
     climbed: index + shareOfGate(itemAt(rungs, index), dose, method),
-    ...{ flareUps, sore, sessions, firstLevelWeek },
+    ...{ flareUps, sore, sessions },
     strength: state.strength / who.strength,
   };
 }

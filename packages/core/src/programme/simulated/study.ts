@@ -44,7 +44,6 @@ export interface StudyRow {
   readonly climbedMost: readonly [number, number];
   /** Share of athletes with a flare-up, 0–1. */
   readonly flaredUp: Estimate;
-  readonly flareUps: number;
   /** Sessions in which it hurt by five and more, of all. */
   readonly soreShare: Estimate;
   readonly strength: Estimate;
@@ -101,7 +100,6 @@ function rowOf({ id, name }: Method, sessionsPerWeek: number, outcomes: readonly
     climbed: meanOf(climbed),
     climbedMost: [quantile(climbed, 0.1), quantile(climbed, 0.9)],
     flaredUp: shareOf(outcomes.filter(({ flareUps }) => flareUps > 0).length, outcomes.length),
-    flareUps: outcomes.reduce((sum, { flareUps }) => sum + flareUps, 0),
     soreShare: meanOf(outcomes.map(({ sore, sessions: all }) => (all > 0 ? sore / all : 0))),
     strength: meanOf(outcomes.map(({ strength }) => strength)),
     sessions: sessions / outcomes.length,

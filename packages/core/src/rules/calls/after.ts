@@ -1,6 +1,6 @@
-import type { Dose } from '../../model/dose.js';
-import { amountOf, setCount, withSetGroups, workOf } from '../../model/dose.js';
+import { amountOf, type Dose, setCount, withSetGroups, workOf } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
+import { WEEK_KINDS } from '../../model/programme.js';
 import { WORK } from '../checks/block-views.js';
 import { HANDS } from '../../vocabulary/hands.js';
 import { lowered } from '../../vocabulary/text.js';
@@ -12,7 +12,7 @@ import { type ComingBlock, comingBlocks, inPlans } from './coming-blocks.js';
 import type { CallScene, CallSession, ComingPlan } from './question.js';
 
 /** So much of what loads is left of a session that is eased as a whole, percent; an easier week’s. */
-const EASED_PERCENT = 60;
+const EASED_PERCENT = WEEK_KINDS.easier.usualPercent;
 
 /** What the last session as a whole asks for, where no movement of it does: less of all that loads, or to stay at what it is. */
 export function afterCalls(scene: CallScene, others: readonly Call[]): Call[] {

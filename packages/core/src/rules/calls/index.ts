@@ -12,6 +12,7 @@ import { restCalls } from './rest.js';
 export * from './after-session.js';
 export * from './answers.js';
 export * from './call.js';
+export * from './groups.js';
 export * from './question.js';
 
 /** All that is proposed for an athlete, the gravest first. While a stop or a referral stands for a hand, nothing asks more of it. */

@@ -33,7 +33,7 @@ export function lessCalls(scene: CallScene): Call[] {
     const { because, step, why } = firstOf(troubled);
     // A morning or a gap asks nothing of what loads nothing.
     if (because !== 'hurt' && level.loading === 'unloaded') return [];
-    const isSwap = because === 'hurt' && hurtsOften(scene, troubled);
+    const isSwap = because === 'hurt' && mine.some((each) => hurtsOften(scene, each));
     const options = optionsFor(scene, mine, isSwap ? 'swap' : step.kind === 'ease' ? 'less' : 'level', because);
     if (!isSome(options)) return [];
     const last = newestOf(troubled);
@@ -57,10 +57,8 @@ export function lessCalls(scene: CallScene): Call[] {
 const isLess = ({ step }: LevelStanding) => step.kind === 'level down' || step.kind === 'ease';
 
 /** On the lowest level, or in spite of less. */
-function hurtsOften({ viewOf, coming }: CallScene, standings: readonly LevelStanding[]): boolean {
-  const plan = coming[0]?.sequence;
-  if (!plan) return false;
-  const { discomfort: policy } = viewOf(plan).method;
+function hurtsOften({ viewOf }: CallScene, { plan, standings }: ComingBlock): boolean {
+  const { discomfort: policy } = viewOf(plan.sequence).method;
   return standings.some(
     ({ history }) =>
       history.slice(-OF_LAST).filter(({ discomfort }) => discomfort !== null && adviseOnDiscomfort(discomfort, policy) === 'ease-or-stop').length >= OFTEN, // prettier-ignore

@@ -115,6 +115,7 @@ function tellSession(
     stopSign: null,
     stopHand: null,
     toldExertion: null,
+    revision: 0,
     note: flare ? 'Ended early because of the wrist. Unloaded for two days.' : '',
     ...sums,
     ...morningAfter(history, athleteId, {

@@ -1,9 +1,15 @@
-import { compileTimeline, exertionFelt, type Person, type Sequence, type WorkFelt, workFelt } from '@clay-pot/core';
+import {
+  compileTimeline,
+  exertionFelt,
+  type Person,
+  ratingErrors,
+  type Sequence,
+  type WorkFelt,
+  workFelt,
+} from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import type { SeededRandom } from './random.js';
 
-/** How one person’s ratings lean, and by how much they scatter from one to the next: log-sds, as the beliefs have them. */
-const [LEAN, SCATTER] = [0.15, 0.26];
 const MOST = 10;
 
 /** How hard somebody rates a block; null where nothing of it is felt by the model. */
@@ -15,7 +21,8 @@ export type Rater = (plan: Sequence, blockId: string) => number | null;
  */
 export function raterOf(person: Person, random: SeededRandom): Rater {
   const truths = new Map<string, number>();
-  const lean = LEAN * random.normal();
+  const errors = ratingErrors();
+  const lean = errors.lean * random.normal();
   const known = new Map<Sequence, WorkFelt[]>();
   const truthOf = ({ hardest: { action, capacity } }: WorkFelt): number => {
     const truth = truths.get(action) ?? capacity.logSd * random.normal();
@@ -27,7 +34,7 @@ export function raterOf(person: Person, random: SeededRandom): Rater {
     known.set(plan, all);
     const mine = all.filter((work) => work.blockId === blockId && work.spans.length > 0);
     if (mine.length === 0) return null;
-    const noise = SCATTER * random.normal();
+    const noise = errors.scatter * random.normal();
     // A press is a share of the own maximum, whatever that is.
     const felt = mine.map((work) =>
       exertionFelt(work, Math.exp((work.tellsOfMaximum ? truthOf(work) : 0) + lean + noise)),

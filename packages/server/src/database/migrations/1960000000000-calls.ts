@@ -43,11 +43,13 @@ export class Calls1960000000000 implements MigrationInterface {
         CASE decision WHEN 'hold' THEN 'Hold the level' WHEN 'ease' THEN 'Ease the next one' WHEN 'rest' THEN 'Rest a day more' ELSE '' END,
         IF(decision = 'go-on', 'Go on as planned.', ''), id, '[]', NULL, COALESCE(decided_at, ended_at, started_at)
       FROM sessions WHERE decision IS NOT NULL`);
-    await runner.query('ALTER TABLE sessions DROP decision, DROP decided_at');
+    await runner.query('ALTER TABLE sessions DROP decision, DROP decided_at, ADD revision INT NOT NULL DEFAULT 0');
   }
 
   async down(runner: QueryRunner): Promise<void> {
-    await runner.query('ALTER TABLE sessions ADD decision VARCHAR(8) NULL, ADD decided_at DATETIME(3) NULL');
+    await runner.query(
+      'ALTER TABLE sessions DROP revision, ADD decision VARCHAR(8) NULL, ADD decided_at DATETIME(3) NULL',
+    );
     await runner.query(`UPDATE sessions JOIN call_answers ON call_answers.session_id = sessions.id AND call_answers.call_key = 'after'
       SET sessions.decision = IF(call_answers.answer = 'declined', 'go-on', call_answers.kind), sessions.decided_at = call_answers.at`);
     await runner.query('DROP TABLE call_sheets');

@@ -2,26 +2,36 @@ import type { AthleteCall, CallAnswerInput, CallTakenBackInput } from '@clay-pot
 import { CALLS, counted } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
-import { useOutbox } from '../../store/outbox.js';
+import { type Letter, useOutbox } from '../../store/outbox.js';
 import { useToast } from '../../ui/toast.js';
-import { callId } from './call-groups.js';
+
+/** The same call on the same evidence. */
+const callId = ({ athleteId, key, evidenceKey }: Pick<AthleteCall, 'athleteId' | 'key' | 'evidenceKey'>): string =>
+  `${athleteId} ${key} ${evidenceKey}`;
 
 /** Which calls were answered on this device, until the server tells no more of them. */
 const useAnsweredHere = create<{ readonly ids: ReadonlySet<string> }>(() => ({ ids: new Set() }));
 
 const PATH = /^\/athletes\/([^/]+)\/calls\/[^/]+$/;
-
-/** The calls that still wait for an answer: what was answered on this device is not asked again, sent or not. */
-export function useWaiting(calls: readonly AthleteCall[]): AthleteCall[] {
-  const here = useAnsweredHere(({ ids }) => ids);
-  const letters = useOutbox((state) => state.letters);
-  const onTheirWay = new Set(
+/** The calls that letters answer. */
+const answeredBy = (letters: readonly Letter[]): Set<string> =>
+  new Set(
     letters.flatMap(({ path, body }) => {
       const athleteId = PATH.exec(path)?.[1];
       return athleteId === undefined ? [] : [callId({ athleteId, ...(body as CallAnswerInput) })];
     }),
   );
-  return calls.filter((call) => !here.has(callId(call)) && !onTheirWay.has(callId(call)));
+
+/** The calls that still wait for an answer: what was answered on this device is not asked again, sent or not; what the server would not take is. */
+export function useWaiting(calls: readonly AthleteCall[]): AthleteCall[] {
+  const here = useAnsweredHere(({ ids }) => ids);
+  const letters = useOutbox((state) => state.letters);
+  const refused = useOutbox((state) => state.refused);
+  const [onTheirWay, back] = [answeredBy(letters), answeredBy(refused)];
+  return calls.filter((call) => {
+    const id = callId(call);
+    return !onTheirWay.has(id) && (!here.has(id) || back.has(id));
+  });
 }
 
 /** What a coach makes of one call: one of its options by id, or none of them. */

@@ -1,10 +1,9 @@
 import type { AthleteCall } from '@clay-pot/contracts';
-import { CALLS, type CallKind, dayWords, mayDecline, peopleWords } from '@clay-pot/core';
+import { type CallGroup, CALLS, type CallKind, dayWords, groupWords, isOnRecord, mayDecline, peopleWords } from '@clay-pot/core'; // prettier-ignore
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button, ButtonLink } from '../../ui/button.js';
 import { type ChosenAnswer, useAnswerCalls } from './answer-calls.js';
-import { type CallGroup, headOf } from './call-groups.js';
 
 const LOOK: Record<CallKind, string> = {
   refer: 'border-iron text-iron',
@@ -21,7 +20,7 @@ const SMALL = 'text-small px-2 py-1 max-sm:min-h-11';
 type Unfolded = 'why' | 'change' | 'decline' | null;
 
 /** What is proposed for one athlete for one cause, with what it rests on and what may be answered. */
-export function CallRow({ group, named }: { group: CallGroup; named: boolean }) {
+export function CallRow({ group, named }: { group: CallGroup<AthleteCall>; named: boolean }) {
   const [unfolded, setUnfolded] = useState<Unfolded>(null);
   const answer = useAnswerCalls();
   const { calls } = group;
@@ -41,16 +40,16 @@ export function CallRow({ group, named }: { group: CallGroup; named: boolean }) 
         )}
       </div>
       {first.kind === 'refer' ? (
-        <p className="text-small font-semibold">{headOf(group)}</p>
+        <p className="text-small font-semibold">{groupWords(group)}</p>
       ) : (
         <>
           <Proposed calls={calls} />
-          <p className="text-small text-ink-soft">{headOf(group)}</p>
+          <p className="text-small text-ink-soft">{groupWords(group)}</p>
         </>
       )}
       <div className="mt-1.5 flex flex-wrap items-center gap-1.5">
         <Button className={SMALL} kind="primary" data-answer="accept" aria-label={`Accept, ${of}`} onClick={accept}>
-          {first.key.startsWith('refer growing') || first.kind !== 'refer' ? 'Accept' : 'They know'}
+          {isOnRecord(first) ? 'They know' : 'Accept'}
         </Button>
         {(calls.length > 1 || first.options.length > 1) && (
           <Button
@@ -94,8 +93,9 @@ export function CallRow({ group, named }: { group: CallGroup; named: boolean }) 
 }
 
 /** Where what a call asks for is done. */
-function Elsewhere({ call: { kind, key, athleteId, athleteName, sequenceId } }: { call: AthleteCall }) {
-  if (kind === 'refer' && !key.startsWith('refer growing')) {
+function Elsewhere({ call }: { call: AthleteCall }) {
+  const { kind, athleteId, athleteName, sequenceId } = call;
+  if (isOnRecord(call)) {
     return (
       <ButtonLink className={SMALL} to={`/people/${athleteId}`} aria-label={`Record who cleared ${athleteName}`}>
         Record who cleared it

@@ -1,9 +1,10 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import type { AthleteCall } from '@clay-pot/contracts';
-import { screen, within } from '@testing-library/react';
+import { callGroups, groupWords } from '@clay-pot/core';
+import { act, screen, within } from '@testing-library/react';
 import { answering, show } from '../../screen.fixture.js';
 import { useOutbox } from '../../store/outbox.js';
-import { callGroups, headOf } from './call-groups.js';
+import { useWaiting } from './answer-calls.js';
 import { CallsList } from './calls-list.js';
 
 const call = (more: Partial<AthleteCall> = {}): AthleteCall => ({
@@ -31,32 +32,46 @@ beforeEach(() => {
   useOutbox.setState({ letters: [], refused: [] });
   answering({});
 });
+/** Calls as the pages show them: those that still wait. */
+function Waiting({ calls }: { calls: readonly AthleteCall[] }) {
+  return <CallsList calls={useWaiting(calls)} named label="Calls" />;
+}
 const bodies = () => useOutbox.getState().letters.map(({ body }) => body);
 
 describe('calls that wait', () => {
   test('the gravest first; of one athlete and cause together', () => {
     const groups = callGroups([call(), refer, call({ key: 'level strength.palm-lift' })]);
     expect(groups.map(({ calls }) => [calls[0].kind, calls.length])).toEqual([['refer', 1], ['progress', 2]]); // prettier-ignore
-    expect(headOf(groups[1]!)).toBe('2 movements went clean: ready for more.');
+    expect(groupWords(groups[1]!)).toBe('2 movements went clean: ready for more.');
   });
 
   test('say exactly what changes, how likely it is carried to its end, and what they rest on', async () => {
-    const { user } = show(<CallsList calls={[call()]} named label="Calls" />);
+    const { user } = show(<Waiting calls={[call()]} />);
     expect(screen.getByText('Carried to its end by about 7 in 10 people like this.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: /^Why/ }));
     expect(screen.getByRole('link', { name: '8 Jun 2026' }).getAttribute('href')).toBe('/records/s2');
   });
 
   test('accepted, they are gone at once and can be taken back', async () => {
-    const { user } = show(<CallsList calls={[call({ evidenceKey: 'accepted' })]} named label="Calls" />);
+    const { user } = show(<Waiting calls={[call({ evidenceKey: 'accepted' })]} />);
     await user.click(screen.getByRole('button', { name: 'Accept, Progress: Wren Halloran' }));
     expect(bodies()).toMatchObject([{ answer: 'accepted', optionId: 'next', evidenceKey: 'accepted' }]);
     expect(screen.queryByText('Wren Halloran')).toBeNull();
   });
 
+  test('what the server would not take waits again', async () => {
+    const refusedCall = call({ evidenceKey: 'refused' });
+    const { user } = show(<Waiting calls={[refusedCall]} />);
+    await user.click(screen.getByRole('button', { name: /^Accept/ }));
+    expect(screen.queryByText('Wren Halloran')).toBeNull();
+    const [letter] = useOutbox.getState().letters;
+    act(() => useOutbox.setState({ letters: [], refused: [{ ...letter!, reason: 'Changed since.' }] }));
+    expect(screen.getByText('Wren Halloran')).toBeTruthy();
+  });
+
   test('changed, each call has its option; what stays as it is needs a reason', async () => {
     const lift = call({ key: 'level strength.palm-lift', why: 'Palm lift: clean.' });
-    const { user } = show(<CallsList calls={[call({ evidenceKey: 'changed' }), lift]} named label="Calls" />);
+    const { user } = show(<Waiting calls={[call({ evidenceKey: 'changed' }), lift]} />);
     await user.click(screen.getByRole('button', { name: /^Change/ }));
     const [first, second] = screen.getAllByRole('group');
     await user.click(within(first!).getByRole('radio', { name: /3×15s/ }));
@@ -71,14 +86,14 @@ describe('calls that wait', () => {
   });
 
   test('a referral is not declined', () => {
-    show(<CallsList calls={[refer]} named label="Calls" />);
+    show(<Waiting calls={[refer]} />);
     expect(screen.queryByRole('button', { name: /^Decline/ })).toBeNull();
     expect(screen.getByRole('link', { name: 'Record who cleared Hana' })).toBeTruthy();
   });
 
   test('by keys alone: to the next, accepted, declined with a reason', async () => {
     const other = call({ athleteId: 'a3', athleteName: 'Olu', evidenceKey: 'keys 2' });
-    const { user } = show(<CallsList calls={[call({ evidenceKey: 'keys' }), other]} named label="Calls" />);
+    const { user } = show(<Waiting calls={[call({ evidenceKey: 'keys' }), other]} />);
     await user.keyboard('j');
     await user.keyboard('j');
     await user.keyboard('a');

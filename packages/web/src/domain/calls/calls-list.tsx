@@ -1,9 +1,8 @@
 import type { AthleteCall } from '@clay-pot/contracts';
+import { callGroups } from '@clay-pot/core';
 import { useMemo, useState } from 'react';
 import { Button } from '../../ui/button.js';
 import { type Command, useCommands } from '../../ui/commands.js';
-import { useWaiting } from './answer-calls.js';
-import { callGroups } from './call-groups.js';
 import { CallRow } from './call-row.js';
 
 /** So many are shown before somebody asks for all of them: the gravest. */
@@ -46,10 +45,9 @@ const COMMANDS: readonly Command[] = [
   { keys: 'w', label: 'What it rests on', group: GROUP, within: LIST, run: () => press('why') },
 ];
 
-/** Calls that wait, the gravest first, answered with the mouse or by keys. @param named whether each says whom it is for */
+/** Calls that wait (`useWaiting`), the gravest first, answered with the mouse or by keys. @param named whether each says whom it is for */
 export function CallsList({ calls, named, label }: { calls: readonly AthleteCall[]; named: boolean; label: string }) {
-  const waiting = useWaiting(calls);
-  const groups = useMemo(() => callGroups(waiting), [waiting]);
+  const groups = useMemo(() => callGroups(calls), [calls]);
   useCommands(COMMANDS);
   const [all, setAll] = useState(false);
   return (

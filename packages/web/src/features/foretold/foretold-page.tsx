@@ -1,9 +1,8 @@
 import { type Calibration, calibrationOf, type CalibrationPoint, percent } from '@clay-pot/core';
 import { lazy, Suspense, useMemo } from 'react';
-import { useSearchParams } from 'react-router';
 import { useAthletes } from '../../api/queries.js';
 import { useForWhom } from '../../domain/for-whom.js';
-import { INPUT } from '../../ui/field.js';
+import { OfWhom, useOfWhom } from '../../domain/of-whom.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { Narrowing } from './narrowing.js';
 import { useForetold } from './use-foretold.js';
@@ -14,8 +13,7 @@ const FEWEST = 20;
 
 /** What was to be expected of sessions before they were led, held against what came. */
 export default function ForetoldPage() {
-  const [params, setParams] = useSearchParams();
-  const athleteId = params.get('athlete') ?? undefined;
+  const athleteId = useOfWhom();
   const athletes = useAthletes();
   const ids = useMemo(
     () => (athleteId ? [athleteId] : (athletes.data ?? []).map(({ id }) => id)),
@@ -27,21 +25,7 @@ export default function ForetoldPage() {
     <Page
       title="Foretold and told"
       lead="Before each block of the last twelve weeks: how hard it would be felt and whether it would be carried to its end, by what was known the day before. Beside it, what came."
-      actions={
-        <select
-          aria-label="Of whom"
-          className={`${INPUT} w-60!`}
-          value={athleteId ?? ''}
-          onChange={(event) => setParams(event.target.value ? { athlete: event.target.value } : {})}
-        >
-          <option value="">Everybody</option>
-          {athletes.data?.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-      }
+      actions={<OfWhom />}
     >
       {error ? (
         <Trouble error={error} retry={() => void refetch()} />
