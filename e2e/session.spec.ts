@@ -231,12 +231,21 @@ test('discomfort of five and more stands the clock and offers to ease; the easie
   expect(record.maxDiscomfort).toBe(6);
 });
 
-test('a wrong count is put right beside the rating', async ({ coach: page, house }) => {
+test('a wrong count is put right beside the rating, and a fault of form that was ticked while watching is in the record', async ({
+  coach: page,
+  house,
+}) => {
   await lead(page, 'Loading the palms', 'Anneke Vos');
   await page.clock.runFor(65_000);
   await page.getByRole('button', { name: 'Pause' }).click();
+  await page.getByRole('button', { name: 'Thumb forgotten inside the fist: left' }).click();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Thumb forgotten inside the fist: left' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   await page.getByRole('button', { name: /^Tell more/ }).click();
-  await page.getByRole('button', { name: 'Note, counts' }).click();
+  await page.getByRole('button', { name: 'Note, form, counts' }).click();
   await page.getByRole('button', { name: 'Fewer, set 1, both, toward the thumb' }).click();
   await page.getByLabel('Note', { exact: true }).fill('Lost one.');
   await page.getByRole('button', { name: 'Discomfort 0', exact: true }).click();
@@ -244,6 +253,7 @@ test('a wrong count is put right beside the rating', async ({ coach: page, house
   await page.getByRole('button', { name: 'End early' }).click();
   await page.getByRole('button', { name: 'Keep the record' }).click();
   await expect(page.getByText('Lost one.')).toBeVisible();
+  await expect(page.getByText('Form, left hand: thumb forgotten inside the fist')).toBeVisible();
   const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
   expect(record.rows.slice(0, 2).map((row) => row.doneAmount)).toEqual([2, 3]);
 });
@@ -323,7 +333,7 @@ test('everything under the thumb is at least 44 px', async ({ coach: page }) => 
   await page.getByRole('button', { name: 'Skip' }).click();
   while ((await page.getByRole('button', { name: /^Tell more/ }).count()) === 0) await skip(page);
   await page.getByRole('button', { name: /^Tell more/ }).click();
-  await page.getByRole('button', { name: 'Note, counts' }).click();
+  await page.getByRole('button', { name: 'Note, form, counts' }).click();
   const small = await page.getByRole('button').evaluateAll((buttons) =>
     buttons
       .map((button) => ({

@@ -1,18 +1,7 @@
-import { type Gate, type GateForecast, gateForecast, type Hand, type Method, type Movement, type SetUnit, type Step, type WorkDone } from '@clay-pot/core'; // prettier-ignore
+import { type Gate, type GateForecast, gateForecast, type Hand, type Method, type Movement, type Step, type WorkDone } from '@clay-pot/core'; // prettier-ignore
 
 /** One session of a movement, as it counted for its gate. */
-export interface LevelDone {
-  sessionId: string;
-  endedAt: string;
-  levelId: string;
-  unit: SetUnit;
-  sets: number;
-  amount: number;
-  effortPercent: number | null;
-  isWhole: boolean;
-  discomfort: number | null;
-  exertion: number | null;
-}
+export type LevelDone = Omit<WorkDone, 'movementId' | 'hand' | 'morning'>;
 
 /** Where a hand stands on a movement’s ladder, what comes next, and what it rests on. */
 export interface LevelItem {

@@ -4,6 +4,7 @@ import {
   type DiscomfortPolicy,
   type DoneSet,
   type Ending,
+  type FormTick,
   type HandLook,
   type Morning,
   type MorningScores,
@@ -26,6 +27,8 @@ export {
   DONE_SET as DONE_SET_INPUT,
   type DoneSet as DoneSetInput,
   type Ending,
+  FORM_TICK as FORM_TICK_INPUT,
+  type FormTick as FormTickInput,
   HAND_LOOK as HAND_LOOK_INPUT,
   type HandLook as HandLookInput,
   MORNING as MORNING_INPUT,
@@ -50,6 +53,11 @@ export interface StoredSet extends DoneSet {
 }
 /** A report as it is stored. */
 export interface StoredReport extends BlockReport {
+  id: string;
+}
+
+/** A tick of a fault of form as it is stored. */
+export interface StoredFormTick extends FormTick {
   id: string;
 }
 
@@ -109,5 +117,6 @@ export interface SessionRecord extends SessionListItem {
   reports: StoredReport[];
   complaints: StoredComplaint[];
   looks: StoredLook[];
+  form: StoredFormTick[];
   rows: PlannedDoneRow[];
 }

@@ -4,6 +4,7 @@ import type {
   AthleteCall,
   CallsOfAthlete,
   ForetoldAnswer,
+  SessionRecord,
   StoredProgramme,
   StudioCalls,
 } from '@clay-pot/contracts';
@@ -11,7 +12,7 @@ import type { Programme } from '@clay-pot/core';
 import { compileTimeline } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { v7 as uuid } from 'uuid';
-import { ATHLETE, type Browser, House, sequenceOf } from './house.js';
+import { ATHLETE, type Browser, House, pointers, sequenceOf } from './house.js';
 
 // A thread that computes for the first time loads the core first.
 jest.setTimeout(40_000);
@@ -96,6 +97,27 @@ describe('a call', () => {
     ]);
     expect(after.document.changes?.[0]?.reason).toContain('Progress: Palm support');
     expect((await callsOf(scene)).open.filter(({ movementId }) => movementId !== null)).toEqual([]);
+  });
+
+  test('a fault of form holds it; ticked off again, it grows', async () => {
+    const scene = await someone('Form');
+    await lead(scene, '2026-05-13', 1);
+    const newest = await lead(scene, '2026-05-18', 1);
+    const tick = (seen: boolean, at: string, id = uuid(), fault = 'Index knuckle lifts') =>
+      coach.ask('PUT', `/sessions/${newest}/form/${id}`, { blockId: block.id, hand: 'left', fault, seen, at });
+    const id = uuid();
+    for (const repeated of [1, 2]) {
+      expect([repeated, (await tick(true, '2026-05-18T09:04:00.000Z', id)).status]).toEqual([repeated, 204]);
+    }
+    expect((await tick(false, '2026-05-18T09:05:00.000Z', id)).status).toBe(409);
+    expect(pointers((await tick(true, '2026-05-18T09:04:00.000Z', uuid(), '')).body)).toEqual(['/fault']);
+    const record = (await coach.ask<SessionRecord>('GET', `/sessions/${newest}`)).body;
+    expect(record.form).toMatchObject([{ blockId: block.id, hand: 'left', fault: 'Index knuckle lifts', seen: true }]);
+    const held = await holdCall(scene);
+    expect(held).toMatchObject({ kind: 'hold', cause: 'form', hands: ['left'], sessionId: newest });
+    expect(held.why).toContain('index knuckle lifts');
+    await tick(false, '2026-05-18T09:06:00.000Z');
+    expect((await holdCall(scene)).kind).toBe('progress');
   });
 
   test('sent twice it is one answer; taken back, the programme is as it was and the call waits again', async () => {

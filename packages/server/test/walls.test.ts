@@ -83,6 +83,7 @@ function bodyOfSession(path: string): unknown {
   if (path.endsWith('/end')) return { ending: 'completed', note: '', endedAt: at };
   if (path.includes('/reports/')) return { blockId: 'b1', discomfort: 0, exertion: 0, note: '', at };
   if (path.includes('/complaints/')) return { blockId: 'b1', hand: 'left', place: 'palm', discomfort: 3, at };
+  if (path.includes('/form/')) return { blockId: 'b1', hand: 'left', fault: 'Held breath', seen: true, at };
   if (path.includes('/looks/')) return { blockId: 'b1', stop: 'after', hand: 'left', answer: 'looser', at };
   if (path.includes('/sets/')) {
     const dose = { set: 1, side: 'left', direction: null, unit: 'repetitions', plannedAmount: 8, doneAmount: 8 };

@@ -1,6 +1,6 @@
 import type { Movement } from '../model/movement.js';
 import type { Contact, Facing } from '../vocabulary/contacts.js';
-import { FORM } from './form-checklist.js';
+import { FORM } from '../vocabulary/form-faults.js';
 import {
   BUILD_UP,
   GROWING_FINGERS,

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { checkFit } from '../model/fit.js';
-import { FORM } from './form-checklist.js';
+import { FORM } from '../vocabulary/form-faults.js';
 import { LIBRARY, shippedMovement } from './index.js';
 import type { Person } from '../mechanics/capacity.js';
 import type { Sex } from '../model/body.js';

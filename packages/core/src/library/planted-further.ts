@@ -1,5 +1,5 @@
 import type { Movement } from '../model/movement.js';
-import { FORM } from './form-checklist.js';
+import { FORM } from '../vocabulary/form-faults.js';
 import {
   BUILD_UP,
   GROWING_FINGERS,

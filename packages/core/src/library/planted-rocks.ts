@@ -1,5 +1,5 @@
 import type { Movement } from '../model/movement.js';
-import { FORM } from './form-checklist.js';
+import { FORM } from '../vocabulary/form-faults.js';
 import { BUILD_UP, NO_END_RANGE, NO_LOADED_FLEXION, SKIN, SORE } from './shared-cautions.js';
 import { down, drawn, up, thumbUp, avoid, body, caution, level, movement } from './writing.js';
 

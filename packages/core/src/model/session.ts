@@ -2,11 +2,12 @@ import type { Fault } from '../vocabulary/fault.js';
 import { LOOK_ANSWERS, LOOK_STOPS } from '../vocabulary/looks.js';
 import { HAND_WORDS, HANDS, type WorkingSide, WORKING_SIDES } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
-import { idOf, instant, type Of, oneOf, optional, orNull, record, text, within } from '../vocabulary/schema.js';
+import { idOf, instant, type Of, oneOf, optional, orNull, record, text, trueOrFalse, within } from '../vocabulary/schema.js';
 import { SCORE } from '../vocabulary/scores.js';
 import { SORE_PLACE_IDS, SORE_PLACES } from '../vocabulary/sore-places.js';
 import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
 import { SET_UNITS, type SetUnit } from '../vocabulary/work.js';
+import { MOVEMENT_LIMITS } from './movement.js';
 import { BLOCK_LIMITS } from './sequence.js';
 import { DOSE_LIMITS } from './dose.js';
 import { ROUND_LIMITS } from './round.js';
@@ -88,6 +89,18 @@ export type HandLook = Of<typeof HAND_LOOK>;
 /** A look in words. @example lookWords({ hand: 'left', answer: 'looser' }) → 'left hand: looser' */
 export const lookWords = ({ hand, answer }: Pick<HandLook, 'hand' | 'answer'>): string =>
   `${HAND_WORDS[hand]}: ${answer}`;
+
+/** A fault of form, ticked while watching: of one hand in one block. The latest tick of a fault stands; one that was not so is ticked off. */
+export const FORM_TICK = record({
+  blockId: text(BLOCK_LIMITS.idLength, 1),
+  hand: oneOf(HANDS, 'Hand'),
+  /** As the movement told it at the time. */
+  fault: text(MOVEMENT_LIMITS.lineLength, 1, 'Fault'),
+  seen: trueOrFalse(),
+  at: instant(),
+});
+/** A fault of form, ticked while watching, or ticked off. */
+export type FormTick = Of<typeof FORM_TICK>;
 
 /** How a session ends. */
 export const ENDINGS = ['completed', 'ended early', 'stopped'] as const;

@@ -29,6 +29,10 @@ describe('calls, each once made and once not', () => {
     ['never measured, one session', 'measure again', CLEAN.slice(1), { measuredOn: null }, false],
     ['half of it done', 'hold', [{ daysAgo: 2, share: 0.5 }], {}, true],
     ['all of it done', 'hold', [{ daysAgo: 2 }], {}, false],
+    ['form gave way', 'hold', [{ daysAgo: 7 }, { daysAgo: 2, supportFaults: ['Index knuckle lifts'] }], {}, true],
+    ['form gave way twice', 'ease', [{ daysAgo: 5, supportFaults: ['Held breath'] }, { daysAgo: 2, supportFaults: ['Held breath'] }], {}, true], // prettier-ignore
+    ['form gave way, and then did not', 'ease', [{ daysAgo: 5, supportFaults: ['Held breath'] }, { daysAgo: 2 }], {}, false], // prettier-ignore
+    ['form gave way', 'progress', [{ daysAgo: 7 }, { daysAgo: 2, supportFaults: ['Held breath'] }], {}, false],
     ['a stop on record', 'refer', CLEAN, { athlete: { cautions: [STOPPED], equipment: [] } }, true],
     ['nothing on record', 'refer', CLEAN, {}, false],
     ['mornings that grow', 'refer', [1, 2, 3].map((left, i) => ({ daysAgo: 7 - 3 * i, mornings: { left, right: 0 } })), {}, true], // prettier-ignore
@@ -47,6 +51,32 @@ describe('calls, each once made and once not', () => {
     const calls = callsFor([{ daysAgo: 20, plan: planOf('knees-back') }], { programmes: [nextIn(1, planOf('knees-back'))] }); // prettier-ignore
     expect(asked(of('ease', calls))).toEqual(['ease: level grip.ball-squeeze', `ease: level ${SUPPORT}`]);
     expect(new Set(of('ease', calls).map(({ cause }) => cause))).toEqual(new Set(['away']));
+  });
+});
+
+describe('form that gave way', () => {
+  const KNUCKLE = { supportFaults: ['Index knuckle lifts'] };
+  const [hold] = of('hold', callsFor([{ daysAgo: 7 }, { daysAgo: 2, ...KNUCKLE }]));
+
+  test('is told with the fault and the hand, and offers to stay first, then less', () => {
+    expect(hold).toMatchObject({ cause: 'form', hands: ['left'], movementId: SUPPORT, sessionId: 's2' });
+    expect(hold?.why).toBe('Palm support: form: index knuckle lifts. Once more as it is.');
+    expect(hold?.evidence[0]?.text).toContain('index knuckle lifts');
+    expect(hold?.options.map(({ id }) => id)).toEqual(expect.arrayContaining(['stay', 'less']));
+    expect(hold?.options[0].id).toBe('stay');
+  });
+
+  test('twice asks for less, and says exactly of what', () => {
+    const [ease] = of(
+      'ease',
+      callsFor([
+        { daysAgo: 5, ...KNUCKLE },
+        { daysAgo: 2, ...KNUCKLE },
+      ]),
+    );
+    expect(ease?.options[0]).toMatchObject({ id: 'less', effect: { kind: 'blocks' } });
+    expect(ease?.options[0].words).toMatch(/^Palm support: /);
+    expect(ease?.why).toContain('2 sessions in a row');
   });
 });
 

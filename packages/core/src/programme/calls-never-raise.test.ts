@@ -19,6 +19,7 @@ const went: fc.Arbitrary<Omit<Went, 'daysAgo'>> = fc.record({
   exertion: fc.integer({ min: 3, max: 10 }),
   mornings: fc.option(fc.record({ left: score, right: score }), { nil: null }),
   share: fc.constantFrom(1, 1, 1, 0.5),
+  supportFaults: fc.subarray(['Held breath', 'Index knuckle lifts']),
 });
 /** One every two days, the last of them yesterday. */
 const histories = fc

@@ -35,6 +35,8 @@ export interface Went {
   readonly exertion?: number;
   readonly mornings?: MorningScores | null;
   readonly numb?: Hand;
+  /** Faults of form in the support, of the left hand. */
+  readonly supportFaults?: readonly string[];
   /** Share of the sets that were done. */
   readonly share?: number;
 }
@@ -43,7 +45,7 @@ export interface Went {
 export function led(all: readonly Went[]): ToldLedSession[] {
   let before: MorningScores | null = null;
   return all.map((went, index) => {
-    const { daysAgo, plan = planOf(), discomfort = 1, supportHurts = discomfort, exertion = 5, mornings = null, numb, share = 1 } = went; // prettier-ignore
+    const { daysAgo, plan = planOf(), discomfort = 1, supportHurts = discomfort, exertion = 5, mornings = null, numb, supportFaults = [], share = 1 } = went; // prettier-ignore
     const day = addDays(TODAY, -daysAgo);
     const stints = compileTimeline(plan, shippedMovement).stints;
     const at = `${day}T10:20:00.000Z`;
@@ -65,6 +67,7 @@ export function led(all: readonly Went[]): ToldLedSession[] {
         })),
       reports: plan.blocks.map(({ id, movementId }) => ({ blockId: id, discomfort: movementId === SUPPORT ? supportHurts : discomfort, exertion, at })), // prettier-ignore
       complaints: [],
+      form: plan.blocks.filter(({ movementId }) => movementId === SUPPORT).flatMap(({ id }) => supportFaults.map((fault) => ({ blockId: id, hand: 'left' as const, fault, seen: true, at }))), // prettier-ignore
       mornings: { left: advice('left'), right: advice('right') },
       ending: share < 1 ? 'ended early' : 'completed',
       completion: share,

@@ -16,7 +16,7 @@ const held = (seconds: readonly number[], apart = 3): WorkDone[] =>
     sessionId: `s${index}`,
     endedAt: `${addDays(TODAY, -1 - apart * (seconds.length - 1 - index))}T10:00:00.000Z`,
     ...{ movementId: movement.id, levelId: id(1), hand: 'left', unit: 'seconds', sets: 2, amount },
-    ...{ effortPercent: null, isWhole: true, discomfort: 1, exertion: 5, morning: null },
+    ...{ effortPercent: null, isWhole: true, discomfort: 1, exertion: 5, morning: null, formFaults: [] },
   }));
 const forecast = (history: readonly WorkDone[], levelId = id(1)) => gateForecast(history, { movement, method, levelId, today: TODAY }); // prettier-ignore
 

@@ -64,15 +64,16 @@ export function gateOf(
 export const gateWords = ({ unit, amount, sets, effortPercent, sessions }: Gate): string =>
   `${sets}x${amount}${UNIT_LETTERS[unit]}${effortPercent === undefined ? '' : ` @${effortPercent}%`} in ${sessions} sessions`;
 
-/** Whether a session of a movement went so that more may follow: all of it done, told to be free of trouble as the method has it, not at the limit, and the next morning was fine. */
+/** Whether a session of a movement went so that more may follow: all of it done, told to be free of trouble as the method has it, in good form, not at the limit, and the next morning was fine. */
 export const isClean = (
-  { isWhole, discomfort, exertion, morning }: WorkDone,
+  { isWhole, discomfort, exertion, morning, formFaults }: WorkDone,
   { discomfort: allowed }: Pick<Method, 'discomfort'>,
 ): boolean =>
   isWhole &&
   discomfort !== null &&
   adviseOnDiscomfort(discomfort, allowed) === 'go-on' &&
   (exertion ?? 0) <= EXERTION_MOST &&
+  formFaults.length === 0 &&
   (morning === null || morning === 'go-on');
 
 /** Whether a session meets a gate. */

@@ -32,6 +32,7 @@ const done = (change: Partial<WorkDone> & { daysAgo: number }): WorkDone => {
     discomfort: 1,
     exertion: 5,
     morning: 'go-on',
+    formFaults: [],
     ...rest,
   };
 };
@@ -116,11 +117,43 @@ describe('what comes next', () => {
     ['nobody told how it felt', { discomfort: null }, 'Nobody told how it felt.'],
     ['it ached a little', { discomfort: 3 }, 'Discomfort 3 of 10.'],
     ['it was at the limit', { exertion: 9 }, 'Exertion 9 of 10.'],
+    ['form gave way', { formFaults: ['Index knuckle lifts'] }, 'Form: index knuckle lifts. Once more as it is.'],
+    [
+      'it ached and form gave way',
+      { discomfort: 3, formFaults: ['Held breath'] },
+      'Discomfort 3 of 10. Form: held breath.',
+    ],
     ['the morning was worse', { morning: 'hold' as const }, 'The morning after asked to hold.'],
   ])('it is held where %s', (_what, change, why) => {
     const standing = standingOf([done({ daysAgo: 7 }), done({ daysAgo: 2, ...change })], question);
     expect(standing.step).toEqual({ kind: 'hold' });
     expect(standing.why).toContain(why);
+  });
+
+  describe('form', () => {
+    const KNUCKLE = 'Index knuckle lifts';
+    const at = (daysAgo: number, formFaults: readonly string[] = [], levelId = rung(1)) => done({ daysAgo, amount: 30, formFaults, levelId }); // prettier-ignore
+
+    test('no gate is met with a fault, however long it was held', () => {
+      const standing = standingOf([at(9), at(2, [KNUCKLE])], question);
+      expect(standing).toMatchObject({ streak: 0, step: { kind: 'hold' }, because: 'form' });
+      expect(standingOf([at(9), at(2)], question)).toMatchObject({ streak: 2, step: { kind: 'level up' } });
+    });
+
+    test('one that stands twice in a row asks for less; two different ones, or one at another level, do not', () => {
+      expect(standingOf([at(5, [KNUCKLE]), at(2, ['Held breath', KNUCKLE])], question)).toMatchObject({
+        step: { kind: 'ease' },
+        because: 'form',
+        why: 'Form: index knuckle lifts, 2 sessions in a row. Less of it, until it is done without.',
+      });
+      expect(stepOf(at(5, ['Held breath']), at(2, [KNUCKLE]))).toEqual({ kind: 'hold' });
+      expect(stepOf(at(5, [KNUCKLE], rung(2)), at(2, [KNUCKLE]))).toEqual({ kind: 'hold' });
+      expect(stepOf(at(8, [KNUCKLE]), at(5), at(2, [KNUCKLE]))).toEqual({ kind: 'hold' });
+    });
+
+    test('what hurt is graver than form', () => {
+      expect(standingOf([at(5, [KNUCKLE]), done({ daysAgo: 2, discomfort: 6, formFaults: [KNUCKLE] })], question).because).toBe('hurt'); // prettier-ignore
+    });
   });
 
   test('after two weeks without it a level back; on the lowest, less of it', () => {
@@ -174,6 +207,7 @@ const anyHistory = fc.array(
     discomfort: fc.option(fc.integer({ min: 0, max: 10 })),
     exertion: fc.option(fc.integer({ min: 0, max: 10 })),
     morning: fc.option(fc.constantFrom(...MORNING_ADVICE)),
+    formFaults: fc.subarray(['Held breath', 'Racing']),
   }),
   { minLength: 1, maxLength: 12 },
 );
@@ -187,7 +221,13 @@ test('nothing ever grows while a stop stands, after trouble, after a gap, or by 
       const { step } = standingOf(history, { ...question, isBarred });
       const last = lastOf(history);
       const daysAgo = Math.min(...drawn.map((each) => each.daysAgo));
-      if (isBarred || (last.discomfort ?? 0) > 2 || daysAgo >= 14 || last.morning === 'refer')
+      if (
+        isBarred ||
+        (last.discomfort ?? 0) > 2 ||
+        daysAgo >= 14 ||
+        last.morning === 'refer' ||
+        last.formFaults.length > 0
+      )
         expect(isMore(step)).toBe(false);
       const index = (id: string) => movement.ladder.findIndex((each) => each.id === id);
       if (step.kind === 'level up') expect(index(step.levelId)).toBe(index(last.levelId) + 1);

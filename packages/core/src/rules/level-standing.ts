@@ -6,6 +6,7 @@ import { type Hand, HAND_WORDS } from '../vocabulary/hands.js';
 import { itemAt, lastOf } from '../vocabulary/lists.js';
 import { UNIT_LETTERS } from '../vocabulary/work.js';
 import { adviseOnDiscomfort } from './discomfort.js';
+import { formWords } from './form.js';
 import { type Gate, gateOf, gateWords, isClean, meets } from './gates.js';
 import { AWAY_DAYS } from './needs-a-look.js';
 import type { WorkDone } from './work-done.js';
@@ -16,8 +17,8 @@ export type Step =
   | { readonly kind: 'level up' | 'level down'; readonly levelId: string }
   | { readonly kind: 'hold' | 'ease' };
 
-/** What a step rests on: it hurt, the morning after was worse, it was long ago, nothing may grow, the last one was not clean, nothing is due yet, or it went well. */
-export type Because = 'hurt' | 'morning' | 'away' | 'barred' | 'unclean' | 'not yet' | 'clean';
+/** What a step rests on: it hurt, the morning after was worse, it was long ago, nothing may grow, form gave way, the last one was not clean, nothing is due yet, or it went well. */
+export type Because = 'hurt' | 'morning' | 'away' | 'barred' | 'form' | 'unclean' | 'not yet' | 'clean';
 
 /** Where a hand stands on a movement’s ladder. */
 export interface LevelStanding {
@@ -72,7 +73,7 @@ export interface StandingQuestion {
 
 /**
  * Where a hand stands on a ladder, and what comes next. After two weeks without it a level back; after trouble the last level without; else repetitions, then sets,
- * then effort, then the level, each after clean sessions; a morning that was worse holds.
+ * then effort, then the level, each after clean sessions; a morning that was worse holds, and so does a fault of form, which asks for less where it stands twice in a row.
  * @param history of one movement and one hand, oldest first; at least one session
  */
 export function standingOf(history: readonly WorkDone[], question: StandingQuestion): LevelStanding {
@@ -112,8 +113,12 @@ function stepFrom(
       because: 'barred',
       why: `Nothing grows for the ${HAND_WORDS[last.hand]} before it is cleared.`,
     };
-  if (!isClean(last, method))
-    return { step: HOLD, because: 'unclean', why: `${heldBecause(last, method)} Once more as it is.` };
+  if (!isClean(last, method)) {
+    const onlyForm = isClean({ ...last, formFaults: [] }, method);
+    const form = last.formFaults.length > 0 ? [`Form: ${formWords(last.formFaults)}.`] : [];
+    const told = [...(onlyForm ? [] : [heldBecause(last, method)]), ...form].join(' ');
+    return { step: HOLD, because: onlyForm ? 'form' : 'unclean', why: `${told} Once more as it is.` };
+  }
   if (!gate) return { step: HOLD, because: 'not yet', why: 'As it is.' };
   return moreAfter(history, level, gate, streak, question);
 }
@@ -145,11 +150,25 @@ function lessAfter(
     if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: `${told}: a level back.` };
     return { step: { kind: 'ease' }, because, why: `${told} on the lowest level: less of it, or something else.` };
   }
-  if (away < AWAY_DAYS) return null;
+  if (away < AWAY_DAYS) return againOutOfForm(history, id);
   const gap = `${away} days without it`;
   return below
     ? { step: { kind: 'level down', levelId: below.id }, because: 'away', why: `${gap}: a level back.` }
     : { step: { kind: 'ease' }, because: 'away', why: `${gap}: begin with less of it.` };
+}
+
+/** A fault that stands in two sessions one after the other is one of the dose, not of the day: less, until it is held in good form (practice: quality ends a set). Working value. */
+const OUT_OF_FORM = 2;
+function againOutOfForm(history: readonly WorkDone[], levelId: string): Judged | null {
+  const lately = history.slice(-OUT_OF_FORM);
+  if (lately.length < OUT_OF_FORM || !lately.every((done) => done.levelId === levelId)) return null;
+  const again = lastOf(lately).formFaults.filter((fault) => lately.every(({ formFaults }) => formFaults.includes(fault))); // prettier-ignore
+  if (again.length === 0) return null;
+  return {
+    step: { kind: 'ease' },
+    because: 'form',
+    why: `Form: ${formWords(again)}, ${OUT_OF_FORM} sessions in a row. Less of it, until it is done without.`,
+  };
 }
 
 function heldBecause({ isWhole, discomfort, exertion, morning }: WorkDone, method: Method): string {

@@ -63,7 +63,13 @@ export function daily(works: readonly WorkDone[]): WorkDone[] {
       const told = same.map(of).filter((score) => score !== null);
       return told.length > 0 ? Math.max(...told) : null;
     };
-    return { ...last, discomfort: worst(({ discomfort }) => discomfort), exertion: worst(({ exertion }) => exertion), isWhole: same.every(({ isWhole }) => isWhole) }; // prettier-ignore
+    return {
+      ...last,
+      discomfort: worst(({ discomfort }) => discomfort),
+      exertion: worst(({ exertion }) => exertion),
+      isWhole: same.every(({ isWhole }) => isWhole),
+      formFaults: [...new Set(same.flatMap(({ formFaults }) => formFaults))],
+    };
   });
 }
 const DAY_LENGTH = 10;

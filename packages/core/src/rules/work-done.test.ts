@@ -24,6 +24,7 @@ const led = (change: Partial<LedSession> = {}): LedSession => ({
   sets: all,
   reports: plan.blocks.map(({ id }) => ({ blockId: id, discomfort: 1, exertion: 5, at: '2026-06-08T10:10:00.000Z' })),
   complaints: [],
+  form: [],
   mornings: { left: null, right: null },
   ...change,
 });
@@ -81,6 +82,14 @@ test('what hurt in the middle is of its hand, and weighs more than what was told
   expect(of(led({ complaints }), 'bearing.palm-support', 'left')?.discomfort).toBe(5);
   expect(of(led({ complaints }), 'bearing.palm-support', 'right')?.discomfort).toBe(1);
   expect(of(led({ reports: [] }), 'bearing.palm-support', 'right')?.discomfort).toBeNull();
+});
+
+test('faults of form are of their hand and block; one that was ticked off does not stand', () => {
+  const tick = (fault: string, seen: boolean, minute: number) => ({ blockId: 'b3', hand: 'right' as const, fault, seen, at: `2026-06-08T10:0${minute}:00.000Z` }); // prettier-ignore
+  const form = [tick('Held breath', true, 1), tick('Racing', true, 2), tick('Held breath', false, 3)];
+  expect(of(led({ form }), 'bearing.palm-support', 'right')?.formFaults).toEqual(['Racing']);
+  expect(of(led({ form }), 'bearing.palm-support', 'left')?.formFaults).toEqual([]);
+  expect(of(led({ form }), 'isometric.flexion', 'right')?.formFaults).toEqual([]);
 });
 
 test('corrected sets count as corrected', () => {

@@ -1,19 +1,21 @@
 import type { CarriedOut } from '../effort/past.js';
 import type { MovementLookup } from '../model/movement.js';
 import type { Block } from '../model/sequence.js';
-import { type BlockReport, type Complaint, standingSets } from '../model/session.js';
+import { type BlockReport, type Complaint, type FormTick, standingSets } from '../model/session.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { pieceKey, plannedAgainstDone, type PlannedDoneRow } from '../timeline/planned-done.js';
 import type { Timeline } from '../timeline/timeline.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
 import { groupedBy, lastOf, must } from '../vocabulary/lists.js';
 import type { SetUnit } from '../vocabulary/work.js';
+import { formFaultsOf } from './form.js';
 import type { MorningAdvice } from './morning.js';
 
 /** A session that is over, with how it felt: what progress is judged by. */
 export interface LedSession extends CarriedOut {
   readonly reports: readonly Pick<BlockReport, 'blockId' | 'discomfort' | 'exertion' | 'at'>[];
   readonly complaints: readonly Pick<Complaint, 'blockId' | 'hand' | 'discomfort'>[];
+  readonly form: readonly Pick<FormTick, 'blockId' | 'hand' | 'fault' | 'seen' | 'at'>[];
   /** What the morning after asked for of each hand; null where nobody told. */
   readonly mornings: Readonly<Record<Hand, MorningAdvice | null>>;
 }
@@ -38,6 +40,8 @@ export interface WorkDone {
   readonly discomfort: number | null;
   readonly exertion: number | null;
   readonly morning: MorningAdvice | null;
+  /** Faults of form that were seen of this hand. */
+  readonly formFaults: readonly string[];
 }
 
 /** What each hand did of each movement in a session, in the order of its blocks. Of a movement in several blocks the last one counts. */
@@ -134,6 +138,7 @@ function doneOfBlock(
     isWhole: !form.wasEased && pieces.every(({ isFull }) => isFull),
     ...feltOf(session, block.id, hand),
     morning: session.mornings[hand],
+    formFaults: formFaultsOf(session.form, block.id, hand),
   };
 }
 

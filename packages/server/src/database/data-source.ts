@@ -12,7 +12,14 @@ import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { ReadingRow } from '../readings/reading.entity.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
-import { BlockReportRow, ComplaintRow, HandLookRow, DoneSetRow, SessionRow } from '../sessions/session.entities.js';
+import {
+  BlockReportRow,
+  ComplaintRow,
+  DoneSetRow,
+  FormTickRow,
+  HandLookRow,
+  SessionRow,
+} from '../sessions/session.entities.js';
 import { FirstHouse1780000000000 } from './migrations/1780000000000-first-house.js';
 import { MovementsAndReadings1790000000000 } from './migrations/1790000000000-movements-and-readings.js';
 import { Methods1800000000000 } from './migrations/1800000000000-methods.js';
@@ -30,6 +37,7 @@ import { OwnNames1930000000000 } from './migrations/1930000000000-own-names.js';
 import { Calendars1950000000000 } from './migrations/1950000000000-calendars.js';
 import { Calls1960000000000 } from './migrations/1960000000000-calls.js';
 import { MethodSteps1970000000000 } from './migrations/1970000000000-method-steps.js';
+import { FormTicks1980000000000 } from './migrations/1980000000000-form-ticks.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
 import { Units1870000000000 } from './migrations/1870000000000-units.js';
@@ -47,6 +55,7 @@ export const ENTITIES = [
   DoneSetRow,
   BlockReportRow,
   ComplaintRow,
+  FormTickRow,
   HandLookRow,
   MovementRow,
   MovementNameRow,
@@ -87,6 +96,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Calendars1950000000000,
       Calls1960000000000,
       MethodSteps1970000000000,
+      FormTicks1980000000000,
     ],
     synchronize: false,
     timezone: 'Z',

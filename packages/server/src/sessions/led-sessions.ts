@@ -3,7 +3,7 @@ import { In } from 'typeorm';
 import type { StudioScope } from '../database/studio-scope.js';
 import { dayIn } from '../http/clock.js';
 import { carriedOut } from './carried-out.js';
-import { BlockReportRow, ComplaintRow, SessionRow } from './session.entities.js';
+import { BlockReportRow, ComplaintRow, FormTickRow, SessionRow } from './session.entities.js';
 
 /** What a session’s own row tells of how it went. */
 const TOLD = {
@@ -21,9 +21,10 @@ export async function ledSessions(
   const carried = await carriedOut(scope, athleteId, until, { days });
   if (carried.length === 0) return [];
   const ids = In(carried.map(({ id }) => id));
-  const [reports, complaints, rows] = await Promise.all([
+  const [reports, complaints, form, rows] = await Promise.all([
     scope.of(BlockReportRow).find({ where: { sessionId: ids } }),
     scope.of(ComplaintRow).find({ where: { sessionId: ids } }),
+    scope.of(FormTickRow).find({ where: { sessionId: ids } }),
     scope.of(SessionRow).find({ select: TOLD, where: { id: ids } }),
   ]);
   const ofSession = <R extends { sessionId: string }>(rows: readonly R[], id: string) =>
@@ -49,6 +50,7 @@ export async function ledSessions(
         at: at.toISOString(),
       })),
       complaints: ofSession(complaints, session.id),
+      form: ofSession(form, session.id).map(({ at, ...tick }) => ({ ...tick, at: at.toISOString() })),
       mornings: Object.fromEntries(HANDS.map((hand) => [hand, advice(hand)])) as Record<Hand, MorningAdvice | null>,
     };
   });

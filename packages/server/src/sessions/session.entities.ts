@@ -192,6 +192,28 @@ export class HandLookRow extends StudioOwned {
   at: Date;
 }
 
+/** Append-only: a fault of form that was ticked, or ticked off; the latest stands. */
+@Entity('form_ticks')
+export class FormTickRow extends StudioOwned {
+  @Column('char', { name: 'session_id', length: 36 })
+  sessionId: string;
+
+  @Column('varchar', { name: 'block_id', length: 64 })
+  blockId: string;
+
+  @Column('varchar', { length: 8 })
+  hand: Hand;
+
+  @Column('varchar', { length: 200 })
+  fault: string;
+
+  @Column('boolean')
+  seen: boolean;
+
+  @Column('datetime', { precision: 3 })
+  at: Date;
+}
+
 /** Append-only: what hurt in the middle of a session. */
 @Entity('complaints')
 export class ComplaintRow extends StudioOwned {

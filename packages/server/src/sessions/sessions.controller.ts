@@ -2,6 +2,8 @@ import {
   BLOCK_REPORT_INPUT,
   type BlockReportInput,
   COMPLAINT_INPUT,
+  FORM_TICK_INPUT,
+  type FormTickInput,
   HAND_LOOK_INPUT,
   type HandLookInput,
   type ComplaintInput,
@@ -25,6 +27,7 @@ import { IdPipe } from '../http/id.pipe.js';
 import { invalid } from '../http/problem.js';
 import { pageEndOf, pageOf } from './session-list.js';
 import { SessionsService } from './sessions.service.js';
+import { ToldService } from './told.service.js';
 
 const PAGE = 30;
 const PAGE_MAX = 200;
@@ -32,7 +35,10 @@ const PAGE_MAX = 200;
 /** Sessions as they are led and recorded. */
 @Controller('sessions')
 export class SessionsController {
-  constructor(private readonly sessions: SessionsService) {}
+  constructor(
+    private readonly sessions: SessionsService,
+    private readonly told: ToldService,
+  ) {}
 
   @Get()
   list(
@@ -74,7 +80,7 @@ export class SessionsController {
     @Param('setId', IdPipe) setId: string,
     @Input('DoneSetInput', DONE_SET_INPUT) body: DoneSetInput,
   ): Promise<void> {
-    return this.sessions.addSet(scope, id, setId, body);
+    return this.told.addSet(scope, id, setId, body);
   }
 
   @Put(':id/reports/:reportId')
@@ -85,7 +91,7 @@ export class SessionsController {
     @Param('reportId', IdPipe) reportId: string,
     @Input('BlockReportInput', BLOCK_REPORT_INPUT) body: BlockReportInput,
   ): Promise<void> {
-    return this.sessions.addReport(scope, id, reportId, body);
+    return this.told.addReport(scope, id, reportId, body);
   }
 
   @Put(':id/looks/:lookId')
@@ -96,7 +102,21 @@ export class SessionsController {
     @Param('lookId', IdPipe) lookId: string,
     @Input('HandLookInput', HAND_LOOK_INPUT) body: HandLookInput,
   ): Promise<void> {
-    return this.sessions.addLook(scope, id, lookId, body);
+    return this.told.addLook(scope, id, lookId, body);
+  }
+
+  @Put(':id/form/:tickId')
+  @HttpCode(204)
+  @ApiOperation({
+    summary: 'A fault of form, ticked while watching; gates ask for none. The latest tick of a fault stands.',
+  })
+  addForm(
+    @Studio() scope: StudioScope,
+    @Param('id', IdPipe) id: string,
+    @Param('tickId', IdPipe) tickId: string,
+    @Input('FormTickInput', FORM_TICK_INPUT) body: FormTickInput,
+  ): Promise<void> {
+    return this.told.addForm(scope, id, tickId, body);
   }
 
   @Put(':id/complaints/:complaintId')
@@ -107,7 +127,7 @@ export class SessionsController {
     @Param('complaintId', IdPipe) complaintId: string,
     @Input('ComplaintInput', COMPLAINT_INPUT) body: ComplaintInput,
   ): Promise<void> {
-    return this.sessions.addComplaint(scope, id, complaintId, body);
+    return this.told.addComplaint(scope, id, complaintId, body);
   }
 
   @Put(':id/morning')

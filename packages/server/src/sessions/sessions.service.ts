@@ -1,19 +1,9 @@
-import type {
-  MorningInput,
-  BlockReportInput,
-  ComplaintInput,
-  DoneSetInput,
-  HandLookInput,
-  SessionEndInput,
-  SessionInput,
-  SessionRecord,
-} from '@clay-pot/contracts';
+import type { MorningInput, SessionEndInput, SessionInput, SessionRecord } from '@clay-pot/contracts';
 import {
   cautionsOn,
   checkSessionEnd,
   compileTimeline,
   ENDINGS,
-  findLevel,
   plannedAgainstDone,
   type Sequence,
   stopCaution,
@@ -33,16 +23,10 @@ import { LibraryService } from '../library/library.service.js';
 import { PersonsService } from '../persons/persons.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
-import {
-  BlockReportRow,
-  type BrokenRule,
-  ComplaintRow,
-  DoneSetRow,
-  HandLookRow,
-  SessionRow,
-} from './session.entities.js';
+import { type BrokenRule, SessionRow } from './session.entities.js';
 import { morningBefore } from './morning-before.js';
 import { listed } from './session-list.js';
+import { complaintsOf, formOf, looksOf, reportsOf, setsOf, sumUp } from './session-rows.js';
 import { sumsOfSession } from './session-sums.js';
 
 /** Everything that writes here may be sent twice: a phone on bad Wi-Fi repeats what it got no answer to. */
@@ -55,12 +39,13 @@ export class SessionsService {
 
   async get(scope: StudioScope, id: string): Promise<SessionRecord> {
     const row = await scope.of(SessionRow).get(id, 'session');
-    const [[item], sets, reports, complaints, looks, known] = await Promise.all([
+    const [[item], sets, reports, complaints, looks, form, known] = await Promise.all([
       listed(scope, [row]),
       setsOf(scope, id),
       reportsOf(scope, id),
       complaintsOf(scope, id),
       looksOf(scope, id),
+      formOf(scope, id),
       this.library.of(scope),
     ]);
     if (!item) throw new Error(`A session without its list item: ${id}`);
@@ -72,18 +57,7 @@ export class SessionsService {
         ...set,
         endedAt: endedAt.toISOString(),
       })),
-      reports: reports.map(({ studioId: _studio, sessionId: _session, at, ...report }) => ({
-        ...report,
-        at: at.toISOString(),
-      })),
-      complaints: complaints.map(({ studioId: _studio, sessionId: _session, at, ...complaint }) => ({
-        ...complaint,
-        at: at.toISOString(),
-      })),
-      looks: looks.map(({ studioId: _studio, sessionId: _session, at, ...look }) => ({
-        ...look,
-        at: at.toISOString(),
-      })),
+      ...{ reports: reports.map(told), complaints: complaints.map(told), looks: looks.map(told), form: form.map(told) },
       rows: plannedAgainstDone(compileTimeline(row.plan, known.movement), sets),
     };
   }
@@ -108,54 +82,6 @@ export class SessionsService {
     };
     await scope.of(SessionRow).insert(row, 'session');
     return this.get(scope, id);
-  }
-
-  async addSet(scope: StudioScope, sessionId: string, id: string, input: DoneSetInput): Promise<void> {
-    const known = await this.library.of(scope);
-    await scope.transaction(async (held) => {
-      const session = await held.of(SessionRow).hold(sessionId, 'session');
-      checkBlockId(session.plan, input.blockId);
-      const movement = known.movement(input.movementId);
-      if (!movement || !findLevel(movement, input.levelId)) {
-        throw invalid([{ pointer: '/levelId', message: 'is not a level of a known movement' }]);
-      }
-      if (input.corrects && !(await held.of(DoneSetRow).one({ id: input.corrects, sessionId }))) {
-        throw invalid([{ pointer: '/corrects', message: 'must be the id of a set of this session' }]);
-      }
-      const set = { ...input, round: input.round ?? 1, id, sessionId, endedAt: new Date(input.endedAt) };
-      await addOnce(held, DoneSetRow, set, 'set');
-      await sumUp(held, session, known);
-    });
-  }
-
-  async addReport(scope: StudioScope, sessionId: string, id: string, input: BlockReportInput): Promise<void> {
-    const known = await this.library.of(scope);
-    await scope.transaction(async (held) => {
-      const session = await held.of(SessionRow).hold(sessionId, 'session');
-      checkBlockId(session.plan, input.blockId);
-      const report = { ...input, bandPercent: input.bandPercent ?? null, id, sessionId, at: new Date(input.at) };
-      await addOnce(held, BlockReportRow, report, 'report');
-      await sumUp(held, session, known);
-    });
-  }
-
-  async addComplaint(scope: StudioScope, sessionId: string, id: string, input: ComplaintInput): Promise<void> {
-    const known = await this.library.of(scope);
-    await scope.transaction(async (held) => {
-      const session = await held.of(SessionRow).hold(sessionId, 'session');
-      checkBlockId(session.plan, input.blockId);
-      await addOnce(held, ComplaintRow, { ...input, id, sessionId, at: new Date(input.at) }, 'complaint');
-      await sumUp(held, session, known);
-    });
-  }
-
-  async addLook(scope: StudioScope, sessionId: string, id: string, input: HandLookInput): Promise<void> {
-    await scope.transaction(async (held) => {
-      const session = await held.of(SessionRow).hold(sessionId, 'session');
-      checkBlockId(session.plan, input.blockId);
-      const look = { ...input, round: input.round ?? 1, id, sessionId, at: new Date(input.at) };
-      await addOnce(held, HandLookRow, look, 'look');
-    });
   }
 
   /**
@@ -233,6 +159,9 @@ export class SessionsService {
   }
 }
 
+/** A row as it is told: of which session and studio is known. */
+const told = <R extends StudioOwned & { sessionId: string; at: Date }>({ studioId: _studio, sessionId: _session, at, ...row }: R) => ({ ...row, at: at.toISOString() }); // prettier-ignore
+
 /** Puts what stopped a session into the athlete’s record, where it stands until somebody has cleared it. */
 async function bar(
   held: StudioScope,
@@ -242,47 +171,4 @@ async function bar(
   const { id, cautions, rowVersion } = await held.of(AthleteRow).hold(session.athleteId, 'athlete');
   const next = withStops(cautions, [stopCaution(session.id, stop)]);
   if (next !== cautions) await held.of(AthleteRow).update({ id }, { cautions: [...next], rowVersion: rowVersion + 1 });
-}
-
-const setsOf = (scope: StudioScope, sessionId: string) =>
-  scope.of(DoneSetRow).find({ where: { sessionId }, order: { endedAt: 'ASC', id: 'ASC' } });
-const complaintsOf = (scope: StudioScope, sessionId: string) =>
-  scope.of(ComplaintRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
-const looksOf = (scope: StudioScope, sessionId: string) =>
-  scope.of(HandLookRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
-const reportsOf = (scope: StudioScope, sessionId: string) =>
-  scope.of(BlockReportRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
-
-/** Stores anew what lists show of a session. The session's row must be held: of two sets sent at once the later sees both. */
-async function sumUp(
-  held: StudioScope,
-  { id, plan, toldExertion, revision }: SessionRow,
-  known: Known,
-  exertion = toldExertion,
-): Promise<void> {
-  const [sets, reports, complaints] = [await setsOf(held, id), await reportsOf(held, id), await complaintsOf(held, id)];
-  const told = { sets, reports, complaints, exertion };
-  await held.of(SessionRow).update({ id }, { ...sumsOfSession(plan, told, known.movement), revision: revision + 1 });
-}
-
-function checkBlockId(plan: Sequence, blockId: string): void {
-  if (!plan.blocks.some((block) => block.id === blockId)) {
-    throw invalid([{ pointer: '/blockId', message: 'is not a block of this session’s plan' }]);
-  }
-}
-
-/** Adds a row; the same row again is fine, another under the same id is refused: what was recorded is not rewritten. */
-async function addOnce<E extends StudioOwned & { sessionId: string }>(
-  scope: StudioScope,
-  entity: new () => E,
-  row: Omit<E, 'studioId'> & { id: string },
-  what: string,
-): Promise<void> {
-  if (await scope.of(entity).insert(row, what)) return;
-  const there = await scope.of(entity).get(row.id, what);
-  const isSame = Object.entries(row as Record<string, unknown>).every(
-    ([key, value]) => String(there[key as keyof E]) === String(value),
-  );
-  if (!isSame)
-    throw conflict(`Another ${what} is recorded under this id: use a new id, and “corrects” for corrections.`);
 }

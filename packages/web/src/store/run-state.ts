@@ -1,4 +1,4 @@
-import type { BlockReportInput, DoneSetInput, Ending, HandLookInput } from '@clay-pot/contracts';
+import type { BlockReportInput, DoneSetInput, Ending, FormTickInput, HandLookInput } from '@clay-pot/contracts';
 import type { Equipment, Playhead, RecordedCaution, Sequence, StopSign, WorkingSide } from '@clay-pot/core';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
@@ -25,6 +25,8 @@ export interface Run {
   readonly reports: Readonly<Record<string, BlockReportInput>>;
   /** What was seen of hands where it stopped to look again. */
   readonly looks: readonly HandLookInput[];
+  /** Faults of form that were ticked while watching. */
+  readonly form: readonly FormTickInput[];
   /** Blocks done and not yet rated, in order. */
   readonly toRate: readonly string[];
   readonly ended: {
@@ -46,9 +48,12 @@ export const useRun = create<RunState>()(
     storage: createJSONStorage(() => restfulStorage),
     // Whoever comes back finds the clock standing, not running in the background.
     merge: (stored) => {
-      const { run } = (stored ?? { run: null }) as { run: (Omit<Run, 'equipment' | 'looks'> & Partial<Run>) | null };
-      // A session that was begun before it kept what is at hand, or what was looked at, knows of nothing.
-      return { run: run && { ...run, equipment: run.equipment ?? [], looks: run.looks ?? [], paused: true } };
+      const { run } = (stored ?? { run: null }) as {
+        run: (Omit<Run, 'equipment' | 'looks' | 'form'> & Partial<Run>) | null;
+      };
+      // A session that was begun before it kept what is at hand, what was looked at, or faults of form, knows of nothing.
+      const known = { equipment: run?.equipment ?? [], looks: run?.looks ?? [], form: run?.form ?? [] };
+      return { run: run && { ...run, ...known, paused: true } };
     },
   }),
 );

@@ -56,7 +56,7 @@ type Led = Pick<Run, 'athleteId' | 'athleteName' | 'cautions' | 'equipment' | 's
 export function beginRun(who: Led): void {
   const startedAt = now();
   const id = uuid();
-  const fresh = { head: AT_START, paused: false, sets: [], reports: {}, looks: [], toRate: [], ended: null };
+  const fresh = { head: AT_START, paused: false, sets: [], reports: {}, looks: [], form: [], toRate: [], ended: null };
   useRun.setState({ run: { ...who, id, startedAt, ...fresh } });
   const { athleteId, sequenceId, sequence: plan } = who;
   send(`/sessions/${id}`, { athleteId, sequenceId, plan, startedAt });
@@ -166,6 +166,15 @@ export function look(hand: Hand, answer: LookAnswer): void {
     const seen = { blockId, ...(timesOf(run.sequence, blockId) > 1 && { round }), stop, hand, answer, at: now() };
     send(`/sessions/${run.id}/looks/${uuid()}`, seen);
     return { looks: [...run.looks, seen] };
+  });
+}
+
+/** A fault of form was seen of a hand in a block, or was none after all. */
+export function tickForm(blockId: string, hand: Hand, fault: string, seen: boolean): void {
+  change((run) => {
+    const ticked = { blockId, hand, fault, seen, at: now() };
+    send(`/sessions/${run.id}/form/${uuid()}`, ticked);
+    return { form: [...run.form, ticked] };
   });
 }
 

@@ -93,6 +93,8 @@ export function simulatedCourse(
       effortPercent: asked.effortPercent,
       isWhole: response.setsDone >= asked.sets,
       ...{ discomfort: response.discomfort, exertion: response.exertion, morning: advice },
+      // Nobody watches them.
+      formFaults: [],
     };
     // An easier week says nothing of whether more may follow.
     if (isEasier && advice === 'go-on' && response.discomfort < SORE_FROM) continue;

@@ -69,8 +69,11 @@ const less = ({ coming }: CallScene): CallOption => ({
 });
 
 /** Nothing grows: what would by itself stays at what was done last. */
-function stay(scene: CallScene): CallOption {
-  const rising = [...comingBlocks(scene).values()].flat().filter(({ plan }) => plan.rises);
+const stay = (scene: CallScene): CallOption => stayAt([...comingBlocks(scene).values()].flat());
+
+/** Nothing of these blocks grows: what would by itself stays at what was done last. */
+export function stayAt(blocks: readonly ComingBlock[]): CallOption {
+  const rising = blocks.filter(({ plan }) => plan.rises);
   const pinned = rising.flatMap(({ plan, block, standings }) => {
     const dose = asDone(block.dose, standings);
     return dose ? [{ plan, edits: [{ kind: 'change', blockId: block.id, dose } as const] }] : [];

@@ -2,6 +2,7 @@ import { findLevel, type Level, type Movement } from '../../model/movement.js';
 import type { Block } from '../../model/sequence.js';
 import { type Hand, handsWorking } from '../../vocabulary/hands.js';
 import { groupedBy } from '../../vocabulary/lists.js';
+import { lowered } from '../../vocabulary/text.js';
 import { UNIT_LETTERS } from '../../vocabulary/work.js';
 import type { LevelStanding } from '../level-standing.js';
 import type { WorkDone } from '../work-done.js';
@@ -39,9 +40,10 @@ const SHOWN = 3;
 /** The sessions that standings rest on, the newest first; each once, as the hand in which it went worst. */
 export function sessionsOf(standings: readonly LevelStanding[]): CallEvidence[] {
   const all = standings.flatMap(({ history }) => history);
-  const worst = [...groupedBy(all, ({ sessionId }) => sessionId).values()].map((works) =>
-    works.reduce((one, other) => ((other.discomfort ?? 0) > (one.discomfort ?? 0) ? other : one)),
-  );
+  const worst = [...groupedBy(all, ({ sessionId }) => sessionId).values()].map((works) => ({
+    ...works.reduce((one, other) => ((other.discomfort ?? 0) > (one.discomfort ?? 0) ? other : one)),
+    formFaults: [...new Set(works.flatMap(({ formFaults }) => formFaults))],
+  }));
   return worst
     .sort((a, b) => b.endedAt.localeCompare(a.endedAt))
     .slice(0, SHOWN)
@@ -54,12 +56,13 @@ export function sessionsOf(standings: readonly LevelStanding[]): CallEvidence[] 
 }
 
 /** What was done and how it felt. */
-function doneWords({ sets, amount, unit, effortPercent, isWhole, discomfort, exertion }: WorkDone): string {
+function doneWords({ sets, amount, unit, effortPercent, isWhole, discomfort, exertion, formFaults }: WorkDone): string {
   const dose = `${Math.max(1, sets)}x${amount}${UNIT_LETTERS[unit]}${effortPercent === null ? '' : ` @${effortPercent}%`}`;
   const felt = [
     ...(isWhole ? [] : ['not all of it']),
     discomfort === null ? 'nobody told how it felt' : `discomfort ${discomfort}`,
     ...(exertion === null ? [] : [`exertion ${exertion}`]),
+    ...formFaults.map(lowered),
   ];
   return `${dose}, ${felt.join(', ')}`;
 }

@@ -2,6 +2,7 @@ import { type Hand, HANDS } from '../../vocabulary/hands.js';
 import { forbidsLoading, handsOf } from '../cautions.js';
 import { afterCalls } from './after.js';
 import { type Call, worstFirst } from './call.js';
+import { formCalls } from './form.js';
 import { lessCalls, viewsOnce } from './less.js';
 import { measureCalls } from './measure.js';
 import { progressCalls } from './progress.js';
@@ -21,7 +22,14 @@ export function callsOf(question: CallQuestion): Call[] {
   const refer = referCalls(question);
   const less = [...restCalls(question), ...lessCalls(scene)];
   const more = progressCalls(scene);
-  const calls = [...refer, ...less, ...afterCalls(scene, [...refer, ...less]), ...measureCalls(question), ...more];
+  const calls = [
+    ...refer,
+    ...less,
+    ...afterCalls(scene, [...refer, ...less]),
+    ...formCalls(scene),
+    ...measureCalls(question),
+    ...more,
+  ];
   return calls.sort(worstFirst);
 }
 

@@ -20,10 +20,12 @@ const ORDER: Record<'level' | 'less' | 'swap', readonly Kind[]> = {
   less: ['less', 'other', 'out'],
   swap: ['other', 'hand', 'level', 'out'],
 };
+/** What brings back good form: less of it first. */
+export const IN_FORM: readonly Kind[] = ['less', 'level', 'hand'];
 /** It has hurt in so many of the last three sessions: easing did not help. */
 const [OFTEN, OF_LAST] = [2, 3];
 
-/** A level back, less of it or another movement: what hurt, what a morning or a gap asks for. */
+/** A level back, less of it or another movement: what hurt, what a morning, a gap or form that gives way again asks for. */
 export function lessCalls(scene: CallScene): Call[] {
   return [...comingBlocks(scene).values()].flatMap((blocks): Call[] => {
     const troubled = blocks.flatMap(({ standings }) => standings).filter(isLess);
@@ -71,7 +73,18 @@ function optionsFor(
   order: keyof typeof ORDER,
   because: Because,
 ): CallOption[] {
-  const kinds = because === 'hurt' ? ORDER[order] : ORDER[order].filter((kind) => kind === 'level' || kind === 'less');
+  return gentlerOptions(scene, blocks, kindsFor(because, order));
+}
+
+/** A gap and a morning are answered within the movement; what is done out of form also by another way to set the hand up. */
+function kindsFor(because: Because, order: keyof typeof ORDER): readonly Kind[] {
+  if (because === 'hurt') return ORDER[order];
+  if (because === 'form') return IN_FORM;
+  return ORDER[order].filter((kind) => kind === 'level' || kind === 'less');
+}
+
+/** Gentler forms of all of these blocks together, of each kind the least change; a kind that one of them has not is left out. */
+export function gentlerOptions(scene: CallScene, blocks: readonly ComingBlock[], kinds: readonly Kind[]): CallOption[] {
   return kinds.flatMap((kind): CallOption[] => {
     const changes = blocks.flatMap((each) => {
       const edits = gentler(scene, each, kind);

@@ -14,10 +14,16 @@ import {
 } from '@clay-pot/core';
 import { methodOf, shippedMethod, shippedMovement } from '@clay-pot/core/library';
 import { sumsOfSession } from '../../sessions/session-sums.js';
-import type { BlockReportRow, ComplaintRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
+import type {
+  BlockReportRow,
+  ComplaintRow,
+  DoneSetRow,
+  FormTickRow,
+  SessionRow,
+} from '../../sessions/session.entities.js';
 import type { Course } from './people.js';
 import type { Rater } from './rater.js';
-import type { SeededRandom } from './random.js';
+import { SeededRandom } from './random.js';
 import { earlierForm } from './sequences.js';
 
 /** Weeks at the start in which the sequence was still in its shorter form. */
@@ -29,6 +35,7 @@ export interface History {
   readonly sets: DoneSetRow[];
   readonly reports: BlockReportRow[];
   readonly complaints: ComplaintRow[];
+  readonly form: FormTickRow[];
 }
 
 /** Whose history is told, and by which course. */
@@ -50,7 +57,7 @@ export interface Telling {
 /** Tells one athlete's weeks up to yesterday: planned days, misses, sides that fall short, a flare-up, and how it felt. */
 export function tellHistory(telling: Telling, random: SeededRandom): History {
   const { course, today, weekdays } = telling;
-  const history: History = { sessions: [], sets: [], reports: [], complaints: [] };
+  const history: History = { sessions: [], sets: [], reports: [], complaints: [], form: [] };
   const days = Array.from({ length: course.weeks * 7 }, (_, index) => addDays(today, index - course.weeks * 7));
   const planned = days.filter((day) => weekdays.includes(weekdayOf(day)) && !random.chance(course.missChance));
   planned.forEach((day, index) => {
@@ -100,6 +107,7 @@ function tellSession(
   const complaints = complaintsOf(told, telling, random);
   history.sets.push(...sets);
   history.complaints.push(...complaints);
+  history.form.push(...formOf(told, telling));
   history.reports.push(...reports);
   const endedAt = instant(lastOf(reached).endMs + 20_000);
   const sums = sumsOfSession(plan, { sets, reports, complaints, exertion: null }, shippedMovement);
@@ -192,6 +200,22 @@ function reportsOf(told: Told, { studioId, course, rate }: Telling, random: Seed
     return [
       { id: random.id(at), studioId, sessionId, blockId: block.id, discomfort, exertion, note, bandPercent: null, at },
     ];
+  });
+}
+
+/** So long after a block it is ticked what was seen while it was done. */
+const TICKED_AFTER_MS = 2000;
+/** What the coach watched for and saw, while it was new: in the sessions of some weeks, and in the last one where the course says so. */
+function formOf(told: Told, { studioId, course, today }: Telling): FormTickRow[] {
+  const { id: sessionId, plan, timeline, reached, isLast, instant } = told;
+  const { faults } = course;
+  if (!faults) return [];
+  return [...plan.blocks.entries()].flatMap(([index, { id: blockId, movementId }]) => {
+    const at = instant(itemAt(timeline.blocks, index).endMs + TICKED_AFTER_MS);
+    const weeksAgo = (Date.parse(today) - at.getTime()) / (DAYS_A_WEEK * 24 * 3_600_000);
+    const isSeen = movementId === faults.movementId && reached.some((stint) => stint.blockId === blockId) && (weeksAgo > faults.untilWeeksAgo || (isLast && faults.atLast)); // prettier-ignore
+    const { hand, fault } = faults;
+    return isSeen ? [{ id: new SeededRandom(at.getTime()).id(at), studioId, sessionId, blockId, hand, fault, seen: true, at }] : []; // prettier-ignore
   });
 }
 

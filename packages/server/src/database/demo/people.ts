@@ -1,5 +1,5 @@
 import type { AthleteInput } from '@clay-pot/contracts';
-import type { Equipment, Hand, RecordedCaution } from '@clay-pot/core';
+import { type Equipment, FORM, type Hand, type RecordedCaution } from '@clay-pot/core';
 import type { SequenceKey } from './sequences.js';
 
 /** The course of somebody's weeks: how often they come, what goes wrong, and how much discomfort is usual. */
@@ -14,7 +14,22 @@ export interface Course {
   readonly flareWeeksAgo?: number;
   /** Discomfort told after the very last session, when it asks for a decision. */
   readonly lastDiscomfort?: number;
+  /** A fault of form that was seen until so many weeks ago, and in the very last session again where it says so. */
+  readonly faults?: {
+    readonly movementId: string;
+    readonly hand: Hand;
+    readonly fault: string;
+    readonly untilWeeksAgo: number;
+    readonly atLast: boolean;
+  };
 }
+
+/** Tobi’s: the pads go quiet in the support. */
+const PADS = {
+  ...{ movementId: 'bearing.palm-support', untilWeeksAgo: 5, atLast: true },
+  hand: 'left',
+  fault: FORM.pads,
+} as const;
 
 /** A made-up person, with a body, cautions, and how their weeks went. */
 export interface DemoPerson {
@@ -54,7 +69,7 @@ export function demoPeople(birthDate: (yearsAgo: number, monthDay: string) => st
       ['Tobi Marchetti', 'Acrobat pair, flyer', birthDate(26, '09-02')],
       ['male', 'right', 166, 58],
       base,
-      { weeks: 8, missChance: 0.12, discomfort: 1 },
+      { weeks: 8, missChance: 0.12, discomfort: 1, faults: PADS },
       'Hand balances on Ines. Slips when the finger pads go quiet.',
     ),
     person(

@@ -15,7 +15,7 @@ import { storedSequence } from '../../sequences/sequence-sums.js';
 import { ProgrammeRow } from '../../programmes/programme.entity.js';
 import { storedProgramme } from '../../programmes/stored-programme.js';
 import { SequenceRow } from '../../sequences/sequence.entity.js';
-import { BlockReportRow, ComplaintRow, DoneSetRow, SessionRow } from '../../sessions/session.entities.js';
+import { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, SessionRow } from '../../sessions/session.entities.js';
 import { SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
 import { shippedMovement } from '@clay-pot/core/library';
 import { type History, tellHistory } from './history.js';
@@ -146,6 +146,10 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     await add(
       BlockReportRow,
       histories.flatMap((history) => history.reports),
+    );
+    await add(
+      FormTickRow,
+      histories.flatMap((history) => history.form),
     );
     await add(
       ComplaintRow,

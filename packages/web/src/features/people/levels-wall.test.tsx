@@ -19,7 +19,7 @@ const level = (change: Partial<LevelItem> = {}): LevelItem => ({
   forecast: UNKNOWN,
   goal: null,
   history: [
-    { sessionId: 's1', endedAt: '2026-05-18T09:10:00.000Z', levelId: 'knees-back', unit: 'seconds', sets: 2, amount: 30, effortPercent: null, isWhole: true, discomfort: 1, exertion: null }, // prettier-ignore
+    { sessionId: 's1', endedAt: '2026-05-18T09:10:00.000Z', levelId: 'knees-back', unit: 'seconds', sets: 2, amount: 30, effortPercent: null, isWhole: true, discomfort: 1, exertion: null, formFaults: ['Index knuckle lifts'] }, // prettier-ignore
   ],
   ...change,
 });
@@ -47,6 +47,7 @@ test('what is the same for both hands is said once, and what it rests on links t
   await walls([level(), level({ hand: 'right' })]);
   expect(screen.getAllByText('Both hands:')).toHaveLength(1);
   expect(screen.getAllByRole('link', { name: /18 May/ })[0]?.getAttribute('href')).toBe('/records/s1');
+  expect(screen.getAllByText(/form: index knuckle lifts/)).toHaveLength(2);
 });
 
 test('what may go on or must go back stands before what stays', async () => {

@@ -1,5 +1,6 @@
 import type { LevelItem } from '@clay-pot/contracts';
-import { capital, dayWords, type GateForecast, groupedBy, type Hand, HAND_WORDS, isMore, lowered, type Movement, UNIT_LETTERS } from '@clay-pot/core'; // prettier-ignore
+import {
+  formWords, capital, dayWords, type GateForecast, groupedBy, type Hand, HAND_WORDS, isMore, lowered, type Movement, UNIT_LETTERS } from '@clay-pot/core'; // prettier-ignore
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useLevels } from '../../api/queries.js';
@@ -171,6 +172,7 @@ function Evidence({ hands, movement }: { hands: readonly LevelItem[]; movement: 
               isWhole,
               discomfort,
               exertion,
+              formFaults,
             }) => (
               <tr key={sessionId + hand} className="border-b border-line">
                 <td>
@@ -187,6 +189,7 @@ function Evidence({ hands, movement }: { hands: readonly LevelItem[]; movement: 
                   {UNIT_LETTERS[unit]}
                   {effortPercent !== null && ` @${effortPercent}%`}
                   {!isWhole && ', not all of it'}
+                  {formFaults.length > 0 && `, form: ${formWords(formFaults)}`}
                 </td>
                 <td className="figures">{discomfort ?? '–'}</td>
                 <td className="figures">{exertion ?? '–'}</td>

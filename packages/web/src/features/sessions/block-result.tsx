@@ -3,6 +3,10 @@ import {
   complaintWords,
   findLevel,
   firstOf,
+  formFaultsOf,
+  formWords,
+  HAND_WORDS,
+  HANDS,
   lookWords,
   type Movement,
   type PlannedDoneRow,
@@ -42,6 +46,14 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
         ))}
         {typeof report?.bandPercent === 'number' && (
           <div className="text-small">On the gauge: effort kept {report.bandPercent} % of the time</div>
+        )}
+        {HANDS.map((hand) => ({ hand, faults: formFaultsOf(record.form, block.id, hand) })).map(
+          ({ hand, faults }) =>
+            faults.length > 0 && (
+              <div key={hand} className="text-small text-amber">
+                Form, {HAND_WORDS[hand]}: {formWords(faults)}
+              </div>
+            ),
         )}
         {record.looks
           .filter(({ blockId }) => blockId === block.id)

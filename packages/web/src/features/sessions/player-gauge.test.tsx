@@ -20,6 +20,7 @@ const run = (event: number, change: Partial<Run> = {}): Run => ({
     reports: {},
     toRate: [],
     looks: [],
+    form: [],
     ended: null,
   },
   sequence: SHORT,

@@ -125,20 +125,6 @@ function Fetch({ run, event }: { run: Run; event: TimelineEvent }) {
   );
 }
 
-/** The faults to look for while it is done. */
-export function WatchFor({ movement, className }: { movement: Movement; className: string }) {
-  return (
-    <div className={className}>
-      <h3 className="border-b border-ink/40 pb-1 text-body">Watch for</h3>
-      <ul className="mt-1 text-small">
-        {movement.faults.map((fault) => (
-          <li key={fault}>{fault}</li>
-        ))}
-      </ul>
-    </div>
-  );
-}
-
 /** What forbids loading, and what the movement asks to be minded of somebody with these cautions. */
 function CautionNotes({ movement, cautions }: { movement: Movement; cautions: Run['cautions'] }) {
   const own = movement.cautions.filter((note) => cautions.some(({ caution }) => note.concerns.includes(caution)));

@@ -1,4 +1,4 @@
-import { clock, isOver, momentMs, remainingMs, turnOf } from '@clay-pot/core';
+import { clock, isOver, momentMs, remainingMs } from '@clay-pot/core';
 import { useEffect, useMemo, useState } from 'react';
 import { type Command, useCommands } from '../../ui/commands.js';
 import { OutboxState } from '../../domain/outbox-state.js';
@@ -21,14 +21,14 @@ import { Page, useTitle } from '../../ui/page.js';
 import { EndScreen } from './end-screen.js';
 import { Controls, MoreControls } from './player-controls.js';
 import { PlayerGauge, toggleGauge } from './player-gauge.js';
-import { Moment, WatchFor } from './player-moment.js';
+import { Moment } from './player-moment.js';
+import { WatchFor } from './watch-for.js';
 import { PlayerPlan } from './player-plan.js';
 import { useMomentNow } from '../../store/session-tests.js';
 import { AskBar, RatePanel } from './rate-panel.js';
 import { TestScreen } from './test-screen.js';
 import { LookAgain } from './look-again.js';
 import { EaseDialog, StopDialog } from './stop-dialog.js';
-import { knownMovement } from '../../store/library.js';
 import { useSound } from '../../domain/tone.js';
 import { useAudibleCues } from './sound.js';
 import { useWakeLock } from './wake-lock.js';
@@ -87,7 +87,6 @@ function Player({ run }: { run: Run }) {
   useCommands(commands);
   if (!event) return null;
   const side = event.stint === null ? 'both' : event.side;
-  const { movement } = turnOf(run.sequence, event, knownMovement);
   return (
     <main className={`flex min-h-dvh flex-col ${WASH[side]}`}>
       <header className="px-4 pt-3 sm:px-8 short:pt-1.5">
@@ -121,7 +120,7 @@ function Player({ run }: { run: Run }) {
               </div>
             </div>
           </footer>
-          <WatchFor movement={movement} className="px-4 py-4 sm:px-8 lg:hidden" />
+          <WatchFor run={run} event={event} className="px-4 py-4 sm:px-8 lg:hidden" />
         </div>
         <PlayerPlan run={run} timeline={timeline} event={event} />
       </div>

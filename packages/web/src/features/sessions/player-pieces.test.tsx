@@ -8,6 +8,7 @@ import { beginRun, endRun, tick, timelineOf, useRun } from '../../store/run.js';
 import { EndScreen } from './end-screen.js';
 import { AskBar, RatePanel } from './rate-panel.js';
 import { EaseDialog, StopDialog } from './stop-dialog.js';
+import { WatchFor } from './watch-for.js';
 
 const wren = someone();
 const run = () => useRun.getState().run!;
@@ -87,7 +88,7 @@ describe('how a block felt', () => {
     begin();
     throughBlock(1);
     const { user } = show(<Rating />);
-    await user.click(screen.getByRole('button', { name: 'Note, counts' }));
+    await user.click(screen.getByRole('button', { name: 'Note, form, counts' }));
     const rows = within(screen.getByRole('list', { name: 'Counts' })).getAllByRole('listitem');
     expect(rows).toHaveLength(4);
     await user.click(screen.getByRole('button', { name: 'Fewer, set 2, right' }));
@@ -280,5 +281,45 @@ describe('the end', () => {
     const { user } = show(<EndScreen run={run()} ended={run().ended!} />);
     await user.click(screen.getByRole('button', { name: 'Go on after all' }));
     expect(run()).toMatchObject({ ended: null, paused: true });
+  });
+});
+
+describe('faults of form', () => {
+  function Watching() {
+    const now = useRun((state) => state.run)!;
+    return <WatchFor run={now} event={timelineOf(now.sequence).events[now.head.event]!} className="" />;
+  }
+  const left = () => screen.getByRole('button', { name: 'Held breath: left' });
+
+  test('are ticked of the hand that is seen, sent, and may be ticked off again', async () => {
+    begin();
+    throughBlock(0);
+    tick(8000);
+    const { user } = show(<Watching />);
+    await user.click(left());
+    expect(left().getAttribute('aria-pressed')).toBe('true');
+    expect(screen.getByRole('button', { name: 'Held breath: right' }).getAttribute('aria-pressed')).toBe('false');
+    await user.click(left());
+    expect(left().getAttribute('aria-pressed')).toBe('false');
+    const ticks = sent('/form/');
+    expect(ticks).toMatchObject([true, false].map((seen) => ({ blockId: 'b', hand: 'left', fault: 'Held breath', seen }))); // prettier-ignore
+    expect(run().form).toEqual(ticks);
+  });
+
+  test('of one hand’s work name that hand alone', () => {
+    const [, grip] = SHORT.blocks;
+    beginRun({ athleteId: wren.id, athleteName: wren.name, cautions: [], equipment: [], sequenceId: 's', sequence: { ...SHORT, blocks: [{ ...grip!, dose: { ...grip!.dose, sides: 'right' } }] } }); // prettier-ignore
+    show(<Watching />);
+    expect(screen.queryByRole('button', { name: /: left$/ })).toBeNull();
+    expect(screen.getAllByRole('button', { name: /: right$/ }).length).toBeGreaterThan(2);
+  });
+
+  test('are told afterwards with the note as well', async () => {
+    begin();
+    throughBlock(1);
+    const { user } = show(<Rating />);
+    await user.click(screen.getByRole('button', { name: 'Note, form, counts' }));
+    await user.click(screen.getByRole('button', { name: 'Racing: right' }));
+    expect(sent('/form/')).toMatchObject([{ blockId: 'b', hand: 'right', fault: 'Racing', seen: true }]);
   });
 });

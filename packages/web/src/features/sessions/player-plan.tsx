@@ -6,13 +6,12 @@ import {
   type Timeline,
   type TimelineEvent,
   roundOf,
-  turnOf,
 } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { useEffect, useRef } from 'react';
 import type { Run } from '../../store/run.js';
 import { SideMark } from '../../ui/marks.js';
-import { WatchFor } from './player-moment.js';
+import { WatchFor } from './watch-for.js';
 import { PlayerPot } from './player-pot.js';
 
 /** What comes next: the next piece of work everywhere, the whole list where there is room. */
@@ -27,12 +26,11 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
   useEffect(() => {
     now.current?.scrollIntoView({ block: 'nearest' });
   }, [event.blockIndex]);
-  const { movement } = turnOf(run.sequence, event, knownMovement);
   const atMs = momentMs(timeline, run.head);
   return (
     <aside
       aria-label="What comes next"
-      className="border-line px-4 pb-3 sm:px-8 short:pt-1! max-lg:order-first max-lg:pt-2 max-lg:pb-0 lg:border-l lg:px-6 lg:py-5"
+      className="border-line px-4 pb-3 sm:px-8 short:pt-1! max-lg:order-first max-lg:pt-2 max-lg:pb-0 lg:h-0 lg:min-h-full lg:overflow-y-auto lg:border-l lg:px-6 lg:py-5"
     >
       <p className="text-small text-ink-soft">
         Next:{' '}
@@ -54,7 +52,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
           equipment={run.equipment}
           seconds={Math.floor(atMs / 1000)}
         />
-        <WatchFor movement={movement} className="mt-4" />
+        <WatchFor run={run} event={event} className="mt-4" />
         <h3 className="mt-4 border-b border-ink/40 pb-1 text-body">Blocks</h3>
         <ol className="mt-1 max-h-[30vh] overflow-y-auto text-small" tabIndex={0} aria-label="Blocks of the session">
           {run.sequence.blocks.map((block, index) => {

@@ -17,6 +17,7 @@ import { INPUT } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
 import { EaseChoices } from './ease-choices.js';
 import { ScoreScale } from '../../ui/score-scale.js';
+import { FormTicks } from './watch-for.js';
 
 interface Props {
   run: Run;
@@ -115,7 +116,7 @@ export function RatePanel({ run, blockId, onDone }: Props) {
             </Button>
           )}
           <Button kind="quiet" className="h-11 text-small!" aria-expanded={opened} onClick={() => setOpened(!opened)}>
-            Note, counts
+            Note, form, counts
           </Button>
         </div>
       </div>
@@ -151,6 +152,7 @@ export function RatePanel({ run, blockId, onDone }: Props) {
       {opened && (
         <>
           <Counts run={run} blockId={blockId} />
+          <SeenForm run={run} blockId={blockId} />
           <input
             aria-label="Note"
             placeholder="Note; kept with your answer"
@@ -162,6 +164,18 @@ export function RatePanel({ run, blockId, onDone }: Props) {
         </>
       )}
     </section>
+  );
+}
+
+/** Faults of form that were seen, to be told afterwards too. */
+function SeenForm({ run, blockId }: { run: Run; blockId: string }) {
+  const block = run.sequence.blocks.find(({ id }) => id === blockId);
+  return (
+    block && (
+      <section aria-label="Faults of form" className="mt-2 max-h-56 overflow-y-auto">
+        <FormTicks run={run} block={block} />
+      </section>
+    )
   );
 }
 

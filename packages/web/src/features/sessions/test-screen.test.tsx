@@ -22,6 +22,7 @@ const run = (change: Partial<Run> = {}, tests: SessionTest[] = ['passive.wrist-e
     sets: [],
     reports: {},
     looks: [],
+    form: [],
     toRate: [],
     ended: null,
   },

@@ -8,3 +8,6 @@ export const FORM = {
   shake: 'A shake that grows',
   fingers: 'Fingers slide together',
 } as const;
+
+/** Faults that are named everywhere, whatever the movement (practice: caution). */
+export const FAULTS_EVERYWHERE = [FORM.breath, 'Racing'] as const;

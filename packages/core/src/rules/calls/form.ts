@@ -1,0 +1,37 @@
+import { isSome } from '../../vocabulary/lists.js';
+import { lowered } from '../../vocabulary/text.js';
+import { WORK } from '../checks/block-views.js';
+import type { LevelStanding } from '../level-standing.js';
+import { stayAt } from './after.js';
+import type { Call } from './call.js';
+import { comingBlocks, handsIn, newestOf, sessionsOf } from './coming-blocks.js';
+import { gentlerOptions, IN_FORM } from './less.js';
+import type { CallScene } from './question.js';
+
+/** What was done out of form, once: it stays as it is, and the hand is set up anew before anything grows. */
+export function formCalls(scene: CallScene): Call[] {
+  return [...comingBlocks(scene).values()].flatMap((blocks): Call[] => {
+    // Circles and stretches are cued, not counted upward.
+    const mine = blocks.filter(({ block, standings }) => WORK.includes(block.phase) && standings.some(isOutOfForm));
+    if (!isSome(mine)) return [];
+    const [{ movement, standings: all }] = mine;
+    const held = mine.flatMap(({ standings }) => standings).filter(isOutOfForm);
+    const { sessionId } = newestOf(held);
+    return [
+      {
+        key: `form ${movement.id}`,
+        kind: 'hold',
+        cause: 'form',
+        hands: handsIn(held),
+        movementId: movement.id,
+        why: `${movement.name}: ${[...new Set(held.map(({ why }) => lowered(why)))].join(' ')}`,
+        evidence: sessionsOf(all),
+        evidenceKey: `${sessionId} form`,
+        sessionId,
+        options: [stayAt(mine), ...gentlerOptions(scene, mine, IN_FORM)],
+      },
+    ];
+  });
+}
+
+const isOutOfForm = ({ because, step }: LevelStanding): boolean => because === 'form' && step.kind === 'hold';

@@ -1,0 +1,57 @@
+import type { Sequence } from '@clay-pot/core';
+import type { Known } from '@clay-pot/core/library';
+import type { StudioOwned, StudioScope } from '../database/studio-scope.js';
+import { conflict, invalid } from '../http/problem.js';
+import { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, HandLookRow, SessionRow } from './session.entities.js';
+import { sumsOfSession } from './session-sums.js';
+
+/** A session’s sets, in the order in which they ended. */
+export const setsOf = (scope: StudioScope, sessionId: string) =>
+  scope.of(DoneSetRow).find({ where: { sessionId }, order: { endedAt: 'ASC', id: 'ASC' } });
+/** What hurt in the middle, oldest first. */
+export const complaintsOf = (scope: StudioScope, sessionId: string) =>
+  scope.of(ComplaintRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
+/** What was seen of hands where it stopped to look again, oldest first. */
+export const looksOf = (scope: StudioScope, sessionId: string) =>
+  scope.of(HandLookRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
+/** Ticks of faults of form, oldest first. */
+export const formOf = (scope: StudioScope, sessionId: string) =>
+  scope.of(FormTickRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
+/** How blocks felt, oldest first. */
+export const reportsOf = (scope: StudioScope, sessionId: string) =>
+  scope.of(BlockReportRow).find({ where: { sessionId }, order: { at: 'ASC', id: 'ASC' } });
+
+/** Stores anew what lists show of a session. The session's row must be held: of two sets sent at once the later sees both. */
+export async function sumUp(
+  held: StudioScope,
+  { id, plan, toldExertion, revision }: SessionRow,
+  known: Known,
+  exertion = toldExertion,
+): Promise<void> {
+  const [sets, reports, complaints] = [await setsOf(held, id), await reportsOf(held, id), await complaintsOf(held, id)];
+  const told = { sets, reports, complaints, exertion };
+  await held.of(SessionRow).update({ id }, { ...sumsOfSession(plan, told, known.movement), revision: revision + 1 });
+}
+
+/** @throws 422 where it is not a block of the plan */
+export function checkBlockId(plan: Sequence, blockId: string): void {
+  if (!plan.blocks.some((block) => block.id === blockId)) {
+    throw invalid([{ pointer: '/blockId', message: 'is not a block of this session’s plan' }]);
+  }
+}
+
+/** Adds a row; the same row again is fine, another under the same id is refused: what was recorded is not rewritten. */
+export async function addOnce<E extends StudioOwned & { sessionId: string }>(
+  scope: StudioScope,
+  entity: new () => E,
+  row: Omit<E, 'studioId'> & { id: string },
+  what: string,
+): Promise<void> {
+  if (await scope.of(entity).insert(row, what)) return;
+  const there = await scope.of(entity).get(row.id, what);
+  const isSame = Object.entries(row as Record<string, unknown>).every(
+    ([key, value]) => String(there[key as keyof E]) === String(value),
+  );
+  if (!isSame)
+    throw conflict(`Another ${what} is recorded under this id: use a new id, and “corrects” for corrections.`);
+}

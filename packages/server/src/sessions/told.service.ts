@@ -1,0 +1,66 @@
+import type { BlockReportInput, ComplaintInput, DoneSetInput, FormTickInput, HandLookInput } from '@clay-pot/contracts';
+import { findLevel } from '@clay-pot/core';
+import type { Known } from '@clay-pot/core/library';
+import { Injectable } from '@nestjs/common';
+import type { StudioScope } from '../database/studio-scope.js';
+import { invalid } from '../http/problem.js';
+import { LibraryService } from '../library/library.service.js';
+import { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, HandLookRow, SessionRow } from './session.entities.js';
+import { addOnce, checkBlockId, sumUp } from './session-rows.js';
+
+/** What is told of a session while it is led, row by row. Everything may be sent twice: a phone on bad Wi-Fi repeats what it got no answer to. */
+@Injectable()
+export class ToldService {
+  constructor(private readonly library: LibraryService) {}
+
+  async addSet(scope: StudioScope, sessionId: string, id: string, input: DoneSetInput): Promise<void> {
+    await this.add(scope, sessionId, input.blockId, async (held, known) => {
+      const movement = known.movement(input.movementId);
+      if (!movement || !findLevel(movement, input.levelId)) {
+        throw invalid([{ pointer: '/levelId', message: 'is not a level of a known movement' }]);
+      }
+      if (input.corrects && !(await held.of(DoneSetRow).one({ id: input.corrects, sessionId }))) {
+        throw invalid([{ pointer: '/corrects', message: 'must be the id of a set of this session' }]);
+      }
+      const set = { ...input, round: input.round ?? 1, id, sessionId, endedAt: new Date(input.endedAt) };
+      await addOnce(held, DoneSetRow, set, 'set');
+    });
+  }
+
+  async addReport(scope: StudioScope, sessionId: string, id: string, input: BlockReportInput): Promise<void> {
+    const report = { ...input, bandPercent: input.bandPercent ?? null, id, sessionId, at: new Date(input.at) };
+    await this.add(scope, sessionId, input.blockId, (held) => addOnce(held, BlockReportRow, report, 'report'));
+  }
+
+  async addComplaint(scope: StudioScope, sessionId: string, id: string, input: ComplaintInput): Promise<void> {
+    const complaint = { ...input, id, sessionId, at: new Date(input.at) };
+    await this.add(scope, sessionId, input.blockId, (held) => addOnce(held, ComplaintRow, complaint, 'complaint'));
+  }
+
+  async addLook(scope: StudioScope, sessionId: string, id: string, input: HandLookInput): Promise<void> {
+    const look = { ...input, round: input.round ?? 1, id, sessionId, at: new Date(input.at) };
+    await this.add(scope, sessionId, input.blockId, (held) => addOnce(held, HandLookRow, look, 'look'));
+  }
+
+  /** Keeps a fault of form that was seen, or that was not so after all: gates and calls obey it. */
+  async addForm(scope: StudioScope, sessionId: string, id: string, input: FormTickInput): Promise<void> {
+    const tick = { ...input, id, sessionId, at: new Date(input.at) };
+    await this.add(scope, sessionId, input.blockId, (held) => addOnce(held, FormTickRow, tick, 'tick'));
+  }
+
+  /** Adds what concerns a block while its session is held, and sums the session anew. */
+  private async add(
+    scope: StudioScope,
+    sessionId: string,
+    blockId: string,
+    row: (held: StudioScope, known: Known) => Promise<void>,
+  ): Promise<void> {
+    const known = await this.library.of(scope);
+    await scope.transaction(async (held) => {
+      const session = await held.of(SessionRow).hold(sessionId, 'session');
+      checkBlockId(session.plan, blockId);
+      await row(held, known);
+      await sumUp(held, session, known);
+    });
+  }
+}
