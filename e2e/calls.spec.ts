@@ -102,7 +102,7 @@ test('from a goal to a programme, two weeks of it logged, calls accepted, and th
   await expect(page.getByLabel('Blocks of this session')).toContainText('2x25s');
 });
 
-test('by keys alone: to the person’s calls, opened, accepted, and the next week is another', async ({
+test('by keys alone: to the person’s calls, opened, accepted with a dose that is typed, and the next week is another', async ({
   coach: page,
   house,
 }) => {
@@ -119,9 +119,23 @@ test('by keys alone: to the person’s calls, opened, accepted, and the next wee
   await expect(call).toBeFocused();
   await page.keyboard.press('w');
   await expect(call.getByRole('link', { name: /\d+ \w{3} \d{4}/ }).first()).toBeVisible();
-  await page.keyboard.press('a');
+  await page.keyboard.press('c');
+  const dose = call.getByRole('combobox', { name: 'Dose of Palm support' });
+  while (!(await dose.evaluate((field) => field === document.activeElement))) await page.keyboard.press('Tab');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('2x22m');
+  await page.keyboard.press('Enter');
+  await expect(dose).toHaveAttribute('aria-invalid', 'true');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('2x22s');
+  await page.keyboard.press('Tab');
+  while (!(await page.evaluate(() => document.activeElement?.textContent === 'Do this')))
+    await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
   await expect(call).toHaveCount(0);
   await expect.poll(async () => reasonsOf(await documentOf(page, house, made.programmeId))).toContain('Palm support');
+  const { changes = [] } = await documentOf(page, house, made.programmeId);
+  expect(changes.flatMap(({ edits }) => edits.map((edit) => edit.kind === 'change' && edit.dose?.work))).toContainEqual({ kind: 'time', seconds: 22 }); // prettier-ignore
   await page.goto(`/programmes/${made.programmeId}`);
   await page.getByRole('button', { name: /^Take out: Progress: Palm support/ }).focus();
   await page.keyboard.press('Enter');

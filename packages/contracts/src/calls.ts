@@ -5,6 +5,7 @@ import {
   type CallAnswerKind,
   type CallKind,
   type ComingPlan,
+  DOSE,
   type Hand,
   instant,
   type Method,
@@ -36,6 +37,8 @@ export const CALL_ANSWER_INPUT = record({
   answer: oneOf(GIVEN_ANSWERS, 'Answer'),
   /** Of the call’s options; its first where left out. */
   optionId: optional(text(CALL_LIMITS.optionLength, 1, 'Option')),
+  /** Typed instead of the option’s own: each of the blocks that it changes gets it, and the hands stay. */
+  dose: optional(DOSE),
   /** Why; who declines says so. */
   reason: optional(text(CALL_LIMITS.reasonLength, 0, 'Reason')),
   at: instant(),

@@ -274,6 +274,7 @@ export type { Excluded } from './compose/suitable.js';
 export { Choice } from './compose/choice.js';
 export * from './rules/work-done.js';
 export * from './rules/form.js';
+export { moreIn } from './rules/asks-more.js';
 export * from './rules/gates.js';
 export * from './rules/in-amount.js';
 export * from './rules/level-standing.js';

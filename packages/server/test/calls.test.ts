@@ -4,6 +4,7 @@ import type {
   AthleteCall,
   CallsOfAthlete,
   ForetoldAnswer,
+  Problem,
   SessionRecord,
   StoredProgramme,
   StudioCalls,
@@ -76,6 +77,8 @@ const documentOf = async ({ programmeId }: Scene) => (await coach.ask<StoredProg
 const AT = '2026-05-20T10:00:00.000Z';
 const answer = ({ id }: Scene, { key, evidenceKey }: AthleteCall, more: object, answerId = uuid()) =>
   coach.ask<AnsweredCall>('PUT', `/athletes/${id}/calls/${answerId}`, { key, evidenceKey, at: AT, ...more });
+/** Of an answer that was refused: what was wrong with it. */
+const refusedAt = ({ body }: { body: unknown }) => pointers(body as Problem);
 const holdCall = async (scene: Scene) => (await callsOf(scene)).open.find(({ movementId }) => movementId !== null)!;
 
 describe('a call', () => {
@@ -97,6 +100,33 @@ describe('a call', () => {
     ]);
     expect(after.document.changes?.[0]?.reason).toContain('Progress: Palm support');
     expect((await callsOf(scene)).open.filter(({ movementId }) => movementId !== null)).toEqual([]);
+  });
+
+  test('a typed dose takes the place of the proposed one; what it may not be is refused by its place', async () => {
+    const scene = await someone('Typed');
+    await lead(scene, '2026-05-13', 1);
+    await lead(scene, '2026-05-18', 1);
+    const call = await holdCall(scene);
+    const dose = { ...block.dose, sets: 3, work: { kind: 'time', seconds: 17 } };
+    const typed = (more: object) => answer(scene, call, { answer: 'changed', optionId: 'next', dose, ...more });
+    expect(refusedAt(await typed({ answer: 'accepted' }))).toEqual(['/answer']);
+    expect(refusedAt(await typed({ dose: { ...dose, sets: 0 } }))).toEqual(['/dose/sets']);
+    expect(refusedAt(await typed({ dose: { ...dose, work: { kind: 'distance', metres: 20 } } }))).toEqual(['/dose/work/kind']); // prettier-ignore
+    const { status, body } = await typed({});
+    expect([status, body.words]).toEqual([200, 'Palm support: 2×15s → 3×17s']);
+    expect((await documentOf(scene)).document.changes).toMatchObject([{ edits: [{ blockId: block.id, dose: { sets: 3, work: { seconds: 17 } } }] }]); // prettier-ignore
+  });
+
+  test('no dose can be typed that makes an ease more than is planned', async () => {
+    const scene = await someone('Typed less');
+    await lead(scene, '2026-05-18', 6);
+    const call = await holdCall(scene);
+    expect(call.kind).toBe('ease');
+    const optionId = call.options.find(({ typed }) => typed)?.id;
+    const dose = { ...block.dose, sets: 4 };
+    const refused = await answer(scene, call, { answer: 'changed', optionId, dose });
+    expect([refused.status, refusedAt(refused)]).toEqual([422, ['/dose']]);
+    expect((await documentOf(scene)).document.changes ?? []).toEqual([]);
   });
 
   test('a fault of form holds it; ticked off again, it grows', async () => {

@@ -4,15 +4,17 @@ import { keptRounds } from './rounds.js';
 import { type Block, inPhaseOrder, type Sequence } from './sequence.js';
 import type { Phase } from '../vocabulary/phases.js';
 
+/** What becomes of one block where it stands. */
+export interface ChangeEdit {
+  readonly kind: 'change';
+  readonly blockId: string;
+  readonly levelId?: string;
+  readonly movementId?: string;
+  readonly dose?: Dose;
+}
 /** A change of a sequence as plain data: what a fix does, and what a screen can undo. */
 export type Edit =
-  | {
-      readonly kind: 'change';
-      readonly blockId: string;
-      readonly levelId?: string;
-      readonly movementId?: string;
-      readonly dose?: Dose;
-    }
+  | ChangeEdit
   /** Into a phase: before another block of it, or to its end. */
   | { readonly kind: 'move'; readonly blockId: string; readonly phase: Phase; readonly before: string | null }
   | { readonly kind: 'add'; readonly block: Block; readonly before: string | null }

@@ -3,19 +3,23 @@ import {
   type Call,
   type CallOption,
   CALLS,
+  checkTyped,
   carriedOutIn,
   checkProgramme,
   editProgramme,
   type Hand,
   mayDecline,
+  type MovementLookup,
   type ProgrammeEdit,
   under,
+  withTypedDose,
 } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { conflict, invalid } from '../http/problem.js';
+import { LibraryService } from '../library/library.service.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { storedProgramme } from '../programmes/stored-programme.js';
 import { CallAnswerRow, type ChangedProgramme } from './call.entities.js';
@@ -27,6 +31,7 @@ export class AnswerCallsService {
   constructor(
     private readonly clock: Clock,
     private readonly calls: CallsService,
+    private readonly library: LibraryService,
   ) {}
 
   /** The same answer again is fine: a phone on bad Wi-Fi repeats what it got no answer to. @throws 404, 409 where the call rests on other evidence by now, 422 */
@@ -37,7 +42,7 @@ export class AnswerCallsService {
     const { calls, coming } = await this.calls.current(scope, athleteId);
     const call = calls.find(({ key, evidenceKey }) => key === input.key && evidenceKey === input.evidenceKey);
     if (!call) throw conflict('What this call rests on has changed since: look at what is proposed now.');
-    const option = chosen(call, input);
+    const option = withDose(chosen(call, input), input, (await this.library.of(scope)).movement);
     return scope.transaction(async (held) => {
       const row = {
         id,
@@ -108,6 +113,20 @@ function chosen(call: Call, { answer, optionId, reason = '' }: CallAnswerInput):
   if (option) return option;
   const ids = call.options.map(({ id }) => id).join(', ');
   throw invalid([{ pointer: '/optionId', message: `must be one of: ${ids}` }]);
+}
+
+/** The option with the dose that was typed, where one was. @throws 422 */
+function withDose(
+  option: CallOption | null,
+  { answer, dose }: CallAnswerInput,
+  lookup: MovementLookup,
+): CallOption | null {
+  if (dose === undefined) return option;
+  if (answer !== 'changed') throw invalid([{ pointer: '/answer', message: 'is “changed” where a dose is typed' }]);
+  if (!option?.typed) throw invalid([{ pointer: '/dose', message: 'is nothing that this option changes' }]);
+  const faults = checkTyped(option.typed, dose, lookup);
+  if (faults.length > 0) throw invalid(faults);
+  return withTypedDose(option, dose, lookup);
 }
 
 interface Accepted {

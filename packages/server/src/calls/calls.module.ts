@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { LibraryModule } from '../library/library.module.js';
 import { PersonsModule } from '../persons/persons.module.js';
 import { ReadingsModule } from '../readings/readings.module.js';
 import { WorkModule } from '../work/work.module.js';
@@ -9,7 +10,7 @@ import { CallsService } from './calls.service.js';
 
 /** Decisions that are proposed, and what a coach answers. */
 @Module({
-  imports: [PersonsModule, ReadingsModule, WorkModule],
+  imports: [LibraryModule, PersonsModule, ReadingsModule, WorkModule],
   controllers: [CallsController],
   providers: [CallsService, AnswerCallsService, CallWorkService],
 })

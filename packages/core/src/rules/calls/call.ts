@@ -1,3 +1,4 @@
+import type { Dose } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
 import type { Hand } from '../../vocabulary/hands.js';
 
@@ -46,6 +47,18 @@ export type CallEffect =
   | { readonly kind: 'bar'; readonly hand: Hand }
   | { readonly kind: 'as it is' };
 
+/** What may be typed of an option: the dose of one movement at one level. */
+export interface TypedDose {
+  readonly movementId: string;
+  readonly levelId: string;
+  /** As the option has it. */
+  readonly dose: Dose;
+  /** As it is planned, of each block that changes. */
+  readonly planned: readonly { readonly levelId: string; readonly dose: Dose }[];
+  /** Whether it may not ask for more than is planned. */
+  readonly noMore: boolean;
+}
+
 /** One of the things that a coach may choose, the proposed one first. */
 export interface CallOption {
   /** Stays the same for as long as the call does. */
@@ -55,6 +68,8 @@ export interface CallOption {
   readonly effect: CallEffect;
   /** How likely all that it changes would be carried to its end, 0–1, where that can be said. */
   readonly chance?: number;
+  /** Where a dose may be typed instead of the one that it has. */
+  readonly typed?: TypedDose;
 }
 
 /** A decision that is proposed, with its reasons: the coach decides. */

@@ -9,12 +9,14 @@ import { progressCalls } from './progress.js';
 import type { CallQuestion, CallScene } from './question.js';
 import { growingIn, referCalls } from './refer.js';
 import { restCalls } from './rest.js';
+import { withTyping } from './typed.js';
 
 export * from './after-session.js';
 export * from './answers.js';
 export * from './call.js';
 export * from './groups.js';
 export * from './question.js';
+export { checkTyped, withTypedDose } from './typed.js';
 
 /** All that is proposed for an athlete, the gravest first. While a stop or a referral stands for a hand, nothing asks more of it. */
 export function callsOf(question: CallQuestion): Call[] {
@@ -30,7 +32,7 @@ export function callsOf(question: CallQuestion): Call[] {
     ...measureCalls(question),
     ...more,
   ];
-  return calls.sort(worstFirst);
+  return calls.map((call) => withTyping(scene, call)).sort(worstFirst);
 }
 
 /** Hands that a stop, a referral or pain that grows keeps from more. */

@@ -1,6 +1,6 @@
 import { blockChances } from '../../effort/chances.js';
 import { peopleWords } from '../../effort/doubt.js';
-import { amountOf, type Dose, setCount, withSetGroups, workOf } from '../../model/dose.js';
+import { amountOf, type Dose, withSetGroups, workOf } from '../../model/dose.js';
 import { applyEdits, type Edit } from '../../model/edits.js';
 import type { Level } from '../../model/movement.js';
 import { working } from '../../vocabulary/constant.js';
@@ -9,6 +9,7 @@ import { same } from '../../vocabulary/same.js';
 import { lowered } from '../../vocabulary/text.js';
 import { UNIT_OF } from '../../vocabulary/work.js';
 import { WORK } from '../checks/block-views.js';
+import { hasGrown } from '../asks-more.js';
 import { editWords } from '../fixes/edit-words.js';
 import { isMore, USUAL_PACE } from '../level-standing.js';
 import { doseFor } from '../method-dose.js';
@@ -102,16 +103,10 @@ function moreOf(
   }
   if (!standings.some(({ step }) => isMore(step))) return null;
   const dose = doseNow(block.dose, level, movement.id, standings);
-  return isMoreThan(dose, block.dose) ? [{ kind: 'change', blockId: block.id, dose }] : null;
+  return hasGrown(dose, block.dose) ? [{ kind: 'change', blockId: block.id, dose }] : null;
 }
 
 const rungOf = (ladder: readonly Level[], { id }: Level) => ladder.findIndex((each) => each.id === id);
-
-/** Whether a dose asks for more than another of the same kind of work. */
-const isMoreThan = (dose: Dose, than: Dose): boolean =>
-  dose.work.kind === than.work.kind &&
-  (setCount(dose) * amountOf(dose.work) > setCount(than) * amountOf(than.work) ||
-    (dose.effortPercent ?? 0) > (than.effortPercent ?? 0));
 
 /** Another way of more for who does not want the proposed one: a set more, or a little more of each. */
 function otherwise(scene: CallScene, changes: readonly Change[]): CallOption[] {

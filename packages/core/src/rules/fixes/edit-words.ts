@@ -52,7 +52,7 @@ function blockChanges(before: Sequence, after: Sequence, lookup: MovementLookup,
   const changed = after.blocks.flatMap((block) => {
     const old = was.get(block.id)?.block;
     if (!old) return [`add ${lowered(name(block))}, ${levelName(block, lookup)}, ${printDose(block.dose)}`];
-    return blockChange(old, block, name(old), lookup);
+    return blockChange(old, block, lookup);
   });
   const moved = movedBlocks(before, after).map(
     (block) => `move ${lowered(name(block))} ${placeOf(block, after, name)}`,
@@ -60,12 +60,17 @@ function blockChanges(before: Sequence, after: Sequence, lookup: MovementLookup,
   return [...changed, ...moved, ...out].map(capital);
 }
 
-function levelName({ movementId, levelId }: Block, lookup: MovementLookup): string {
+function levelName({ movementId, levelId }: Dosed, lookup: MovementLookup): string {
   const movement = lookup(movementId);
   return lowered((movement && findLevel(movement, levelId)?.name) ?? levelId);
 }
 
-function blockChange(old: Block, block: Block, name: string, lookup: MovementLookup): string[] {
+/** What a block is dosed with, at which level of which movement. */
+type Dosed = Pick<Block, 'movementId' | 'levelId' | 'dose'>;
+
+/** What is different in a block, in a line; nothing where nothing is. */
+export function blockChange(old: Dosed, block: Dosed, lookup: MovementLookup): string[] {
+  const name = lookup(old.movementId)?.name ?? old.movementId;
   const dose = doseWords(old.dose, block.dose);
   if (old.movementId !== block.movementId) {
     const other = lookup(block.movementId)?.name ?? block.movementId;

@@ -1,5 +1,5 @@
 import type { AthleteCall, CallAnswerInput, CallTakenBackInput } from '@clay-pot/contracts';
-import { CALLS, counted } from '@clay-pot/core';
+import { CALLS, counted, type Dose } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
 import { type Letter, useOutbox } from '../../store/outbox.js';
@@ -39,6 +39,8 @@ export interface ChosenAnswer {
   readonly call: AthleteCall;
   /** Null where it is declined. */
   readonly optionId: string | null;
+  /** Typed instead of the option’s own. */
+  readonly dose?: Dose;
 }
 
 /** Sends answers; they can be taken back. */
@@ -46,12 +48,13 @@ export function useAnswerCalls() {
   const { show } = useToast();
   return (chosen: readonly ChosenAnswer[], reason = '') => {
     const at = new Date().toISOString();
-    const sent = chosen.map(({ call, optionId }) => {
+    const sent = chosen.map(({ call, optionId, dose }) => {
       const body: CallAnswerInput = {
         key: call.key,
         evidenceKey: call.evidenceKey,
-        answer: optionId === null ? 'declined' : optionId === call.options[0].id ? 'accepted' : 'changed',
+        answer: optionId === null ? 'declined' : optionId === call.options[0].id && !dose ? 'accepted' : 'changed',
         ...(optionId !== null && { optionId }),
+        ...(dose && { dose }),
         reason,
         at,
       };

@@ -3,7 +3,8 @@ import { type CallGroup, CALLS, type CallKind, dayWords, groupWords, isOnRecord,
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button, ButtonLink } from '../../ui/button.js';
-import { type ChosenAnswer, useAnswerCalls } from './answer-calls.js';
+import { useAnswerCalls } from './answer-calls.js';
+import { ChangeCalls, Reason, SMALL } from './change-calls.js';
 
 const LOOK: Record<CallKind, string> = {
   refer: 'border-iron text-iron',
@@ -14,8 +15,6 @@ const LOOK: Record<CallKind, string> = {
   hold: 'border-load-3 text-amber',
   progress: 'border-celadon-fill text-celadon',
 };
-/** Answers stand beside a name; on a phone they are as large as fingers need. */
-const SMALL = 'text-small px-2 py-1 max-sm:min-h-11';
 /** What a row shows below itself. */
 type Unfolded = 'why' | 'change' | 'decline' | null;
 
@@ -51,7 +50,7 @@ export function CallRow({ group, named }: { group: CallGroup<AthleteCall>; named
         <Button className={SMALL} kind="primary" data-answer="accept" aria-label={`Accept, ${of}`} onClick={accept}>
           {isOnRecord(first) ? 'They know' : 'Accept'}
         </Button>
-        {(calls.length > 1 || first.options.length > 1) && (
+        {(calls.length > 1 || first.options.length > 1 || first.options[0].typed) && (
           <Button
             className={SMALL}
             data-answer="change"
@@ -86,7 +85,7 @@ export function CallRow({ group, named }: { group: CallGroup<AthleteCall>; named
         </button>
       </div>
       {unfolded === 'why' && <Evidence calls={calls} />}
-      {unfolded === 'change' && <Change calls={calls} done={() => setUnfolded(null)} />}
+      {unfolded === 'change' && <ChangeCalls calls={calls} done={() => setUnfolded(null)} />}
       {unfolded === 'decline' && <Decline calls={calls} done={() => setUnfolded(null)} />}
     </li>
   );
@@ -167,53 +166,6 @@ function Evidence({ calls }: { calls: readonly AthleteCall[] }) {
   );
 }
 
-const NONE = '';
-
-/** Each call with its options; what stays as it is is declined. */
-function Change({ calls, done }: { calls: readonly AthleteCall[]; done: () => void }) {
-  const answer = useAnswerCalls();
-  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
-  const [reason, setReason] = useState('');
-  const choiceOf = ({ key, options }: AthleteCall) => chosen[key] ?? options[0].id;
-  const declines = calls.some((call) => choiceOf(call) === NONE);
-  return (
-    <form
-      className="mt-1 border-l-4 border-ink pl-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        const answers = calls.map((call): ChosenAnswer => ({ call, optionId: choiceOf(call) || null }));
-        answer(answers, reason.trim());
-        done();
-      }}
-    >
-      {calls.map((call) => (
-        <fieldset key={call.key} className="py-1">
-          <legend className="text-small text-ink-soft">{call.why}</legend>
-          {[
-            ...call.options.map(({ id, words }) => ({ id, words })),
-            ...(mayDecline(call) ? [{ id: NONE, words: 'Leave it as it is' }] : []),
-          ].map(({ id, words }) => (
-            <label key={id} className="flex items-baseline gap-2 text-small max-sm:min-h-11">
-              <input
-                type="radio"
-                name={call.key}
-                className="accent-ink"
-                checked={choiceOf(call) === id}
-                onChange={() => setChosen((now) => ({ ...now, [call.key]: id }))}
-              />
-              {words}
-            </label>
-          ))}
-        </fieldset>
-      ))}
-      {declines && <Reason value={reason} change={setReason} />}
-      <Button type="submit" kind="primary" className={`mt-1 ${SMALL}`} disabled={declines && reason.trim() === ''}>
-        Do this
-      </Button>
-    </form>
-  );
-}
-
 function Decline({ calls, done }: { calls: readonly AthleteCall[]; done: () => void }) {
   const answer = useAnswerCalls();
   const [reason, setReason] = useState('');
@@ -235,20 +187,5 @@ function Decline({ calls, done }: { calls: readonly AthleteCall[]; done: () => v
         Decline
       </Button>
     </form>
-  );
-}
-
-function Reason({ value, change }: { value: string; change: (text: string) => void }) {
-  return (
-    <label className="block text-small">
-      What speaks against it
-      <input
-        autoFocus
-        className="block w-72 max-w-full border border-ink/60 bg-white px-2 py-1"
-        maxLength={400}
-        value={value}
-        onChange={(event) => change(event.target.value)}
-      />
-    </label>
   );
 }

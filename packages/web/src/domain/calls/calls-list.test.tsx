@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import type { AthleteCall } from '@clay-pot/contracts';
-import { callGroups, groupWords } from '@clay-pot/core';
+import { AS_IT_IS, callGroups, groupWords, must, parseDose, retypeDose, usualWay } from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
 import { act, screen, within } from '@testing-library/react';
 import { answering, show } from '../../screen.fixture.js';
 import { useOutbox } from '../../store/outbox.js';
@@ -83,6 +84,51 @@ describe('calls that wait', () => {
       { answer: 'changed', optionId: 'set' },
       { answer: 'declined', reason: 'A show on Saturday' },
     ]);
+  });
+
+  describe('a dose that is typed', () => {
+    const dose = parseDose('2x20s rest40', usualWay(must(shippedMovement('bearing.palm-support'), 'palm support')));
+    const typed = { movementId: 'bearing.palm-support', levelId: 'all-fours', dose, planned: [{ levelId: 'all-fours', dose: retypeDose('2x15s', dose) }] }; // prettier-ignore
+    const opened = async (evidenceKey: string, noMore: boolean) => {
+      const option = {
+        id: 'next',
+        words: 'Palm support: 2×15s → 2×20s',
+        effect: AS_IT_IS,
+        typed: { ...typed, noMore },
+      };
+      const { user } = show(<Waiting calls={[call({ evidenceKey, options: [option] })]} />);
+      await user.click(screen.getByRole('button', { name: /^Change/ }));
+      const field = screen.getByRole('combobox', { name: 'Dose of Palm support' });
+      const type = async (text: string) => {
+        await user.clear(field);
+        await user.type(field, text);
+        await user.tab();
+      };
+      return { user, type, doThis: () => screen.getByRole<HTMLButtonElement>('button', { name: 'Do this' }) };
+    };
+
+    test('goes with the answer', async () => {
+      const { user, type, doThis } = await opened('typed', false);
+      await type('2x25s');
+      await user.click(doThis());
+      expect(bodies()).toMatchObject([{ answer: 'changed', optionId: 'next', dose: { sets: 2, work: { seconds: 25 } } }]); // prettier-ignore
+    });
+
+    test('and cannot be read, is not answered without', async () => {
+      const { user, type, doThis } = await opened('unread', false);
+      await type('2x banana');
+      await user.click(doThis());
+      expect(bodies()).toEqual([]);
+    });
+
+    test('and asks for more than the call may, is told so and not taken', async () => {
+      const { type, doThis } = await opened('too much', true);
+      await type('3x20s');
+      expect(screen.getByRole('alert').textContent).toContain('more of it all in all than is planned');
+      expect(doThis().disabled).toBe(true);
+      await type('1x10s');
+      expect(doThis().disabled).toBe(false);
+    });
   });
 
   test('a referral is not declined', () => {

@@ -1,0 +1,88 @@
+import { checkDose, type Dose } from '../../model/dose.js';
+import type { ChangeEdit, Edit } from '../../model/edits.js';
+import { checkFit } from '../../model/fit.js';
+import { findLevel, type MovementLookup } from '../../model/movement.js';
+import { type Fault, under } from '../../vocabulary/fault.js';
+import { handsWorking } from '../../vocabulary/hands.js';
+import { firstOf, isSome } from '../../vocabulary/lists.js';
+import { moreIn } from '../asks-more.js';
+import { blockChange } from '../fixes/edit-words.js';
+import type { Call, CallOption, TypedDose } from './call.js';
+import type { CallScene } from './question.js';
+
+/** Lets the dose of an option be typed where it is one movement at one level. Nothing but a call for more may ask for more than is planned, and that of no barred hand. */
+export function withTyping(scene: CallScene, call: Call): Call {
+  const [first, ...others] = call.options.map((option): CallOption => {
+    const typed = typedOf(scene, call, option);
+    return typed ? { ...option, typed } : option;
+  });
+  return first ? { ...call, options: [first, ...others] } : call;
+}
+
+function typedOf({ coming, barred }: CallScene, { kind }: Call, { effect }: CallOption): TypedDose | null {
+  if (effect.kind !== 'blocks') return null;
+  const changes = effect.plans.flatMap(({ place, edits }) =>
+    edits.map((edit) => ({
+      edit,
+      block: coming
+        .find((plan) => plan.place.sequenceId === place.sequenceId && plan.place.programmeId === place.programmeId)
+        ?.sequence.blocks.find(({ id }) => 'blockId' in edit && id === edit.blockId),
+    })),
+  );
+  const all = changes.flatMap(({ edit, block }) =>
+    block && isDosed(edit) ? [{ block, dose: edit.dose, levelId: edit.levelId ?? block.levelId }] : [],
+  );
+  if (!isSome(all) || all.length < changes.length) return null;
+  const { block, levelId, dose } = firstOf(all);
+  const isOne = all.every((each) => each.block.movementId === block.movementId && each.levelId === levelId && each.dose.work.kind === dose.work.kind); // prettier-ignore
+  if (!isOne) return null;
+  const hands = all.flatMap((each) => handsWorking(each.dose.sides));
+  return {
+    movementId: block.movementId,
+    levelId,
+    dose,
+    planned: all.map((each) => ({ levelId: each.block.levelId, dose: each.block.dose })),
+    noMore: kind !== 'progress' || hands.some((hand) => barred.has(hand)),
+  };
+}
+
+/** A change of the dose, at this level or another, of the same movement. */
+type Dosed = ChangeEdit & { readonly dose: Dose };
+const isDosed = (edit: Edit): edit is Dosed =>
+  edit.kind === 'change' && edit.dose !== undefined && edit.movementId === undefined;
+
+/** What is wrong with a dose that was typed for an option; pointers begin at `/dose`. */
+export function checkTyped(
+  { movementId, levelId, dose, planned, noMore }: TypedDose,
+  typed: Dose,
+  lookup: MovementLookup,
+): Fault[] {
+  const movement = lookup(movementId);
+  const level = movement && findLevel(movement, levelId);
+  if (!movement || !level) return [{ pointer: '/dose', message: 'is of a level that is no longer there' }];
+  const faults = [...under('/dose', checkDose(typed)), ...checkFit(typed, movement, level)];
+  if (typed.sides !== dose.sides) faults.push({ pointer: '/dose/sides', message: 'must keep the hands as they are planned' });
+  if (!noMore) return faults;
+  const more = planned.flatMap((each) => moreIn(typed, each.dose) ?? []);
+  // An easier level has a dose of its own: what is proposed at it may be had.
+  if (isSome(more) && moreIn(typed, dose) !== null) {
+    faults.push({ pointer: '/dose', message: `asks for ${firstOf(more)} than is planned, and this call may not` });
+  }
+  return faults;
+}
+
+/** An option with the dose that was typed; each block keeps its hands. */
+export function withTypedDose(option: CallOption, typed: Dose, lookup: MovementLookup): CallOption {
+  const { effect, typed: of } = option;
+  if (effect.kind !== 'blocks' || !of) return option;
+  const plans = effect.plans.map(({ place, edits }) => ({
+    place,
+    edits: edits.map((edit) => (isDosed(edit) ? { ...edit, dose: { ...typed, sides: edit.dose.sides } } : edit)),
+  }));
+  const { movementId, levelId } = of;
+  const words = of.planned.flatMap((each) =>
+    blockChange({ movementId, ...each }, { movementId, levelId, dose: { ...typed, sides: each.dose.sides } }, lookup),
+  );
+  const { chance: _chance, ...rest } = option;
+  return { ...rest, effect: { kind: 'blocks', plans }, words: [...new Set(words)].join('; ') || 'As it is' };
+}
