@@ -117,12 +117,8 @@ describe('what comes next', () => {
     ['nobody told how it felt', { discomfort: null }, 'Nobody told how it felt.'],
     ['it ached a little', { discomfort: 3 }, 'Discomfort 3 of 10.'],
     ['it was at the limit', { exertion: 9 }, 'Exertion 9 of 10.'],
-    ['form gave way', { formFaults: ['Index knuckle lifts'] }, 'Form: index knuckle lifts. Once more as it is.'],
-    [
-      'it ached and form gave way',
-      { discomfort: 3, formFaults: ['Held breath'] },
-      'Discomfort 3 of 10. Form: held breath.',
-    ],
+    ['form gave way', { formFaults: ['Index knuckle lifts'] }, 'Index knuckle lifts. Once more as it is.'],
+    ['it ached and form gave way', { discomfort: 3, formFaults: ['Held breath'] }, 'Discomfort 3 of 10. Held breath.'],
     ['the morning was worse', { morning: 'hold' as const }, 'The morning after asked to hold.'],
   ])('it is held where %s', (_what, change, why) => {
     const standing = standingOf([done({ daysAgo: 7 }), done({ daysAgo: 2, ...change })], question);
@@ -144,7 +140,7 @@ describe('what comes next', () => {
       expect(standingOf([at(5, [KNUCKLE]), at(2, ['Held breath', KNUCKLE])], question)).toMatchObject({
         step: { kind: 'ease' },
         because: 'form',
-        why: 'Form: index knuckle lifts, 2 sessions in a row. Less of it, until it is done without.',
+        why: 'Index knuckle lifts, 2 sessions in a row: less of it, until it is done without.',
       });
       expect(stepOf(at(5, ['Held breath']), at(2, [KNUCKLE]))).toEqual({ kind: 'hold' });
       expect(stepOf(at(5, [KNUCKLE], rung(2)), at(2, [KNUCKLE]))).toEqual({ kind: 'hold' });

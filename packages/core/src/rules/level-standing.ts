@@ -4,6 +4,7 @@ import { USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
 import { daysBetween, dayWords } from '../vocabulary/days.js';
 import { type Hand, HAND_WORDS } from '../vocabulary/hands.js';
 import { itemAt, lastOf } from '../vocabulary/lists.js';
+import { capital } from '../vocabulary/text.js';
 import { UNIT_LETTERS } from '../vocabulary/work.js';
 import { adviseOnDiscomfort } from './discomfort.js';
 import { formWords } from './form.js';
@@ -115,7 +116,7 @@ function stepFrom(
     };
   if (!isClean(last, method)) {
     const onlyForm = isClean({ ...last, formFaults: [] }, method);
-    const form = last.formFaults.length > 0 ? [`Form: ${formWords(last.formFaults)}.`] : [];
+    const form = last.formFaults.length > 0 ? [`${capital(formWords(last.formFaults))}.`] : [];
     const told = [...(onlyForm ? [] : [heldBecause(last, method)]), ...form].join(' ');
     return { step: HOLD, because: onlyForm ? 'form' : 'unclean', why: `${told} Once more as it is.` };
   }
@@ -167,7 +168,7 @@ function againOutOfForm(history: readonly WorkDone[], levelId: string): Judged |
   return {
     step: { kind: 'ease' },
     because: 'form',
-    why: `Form: ${formWords(again)}, ${OUT_OF_FORM} sessions in a row. Less of it, until it is done without.`,
+    why: `${capital(formWords(again))}, ${OUT_OF_FORM} sessions in a row: less of it, until it is done without.`,
   };
 }
 

@@ -1,3 +1,4 @@
+import { HAND_WORDS } from '../../vocabulary/hands.js';
 import { isSome } from '../../vocabulary/lists.js';
 import { lowered } from '../../vocabulary/text.js';
 import { WORK } from '../checks/block-views.js';
@@ -24,7 +25,7 @@ export function formCalls(scene: CallScene): Call[] {
         cause: 'form',
         hands: handsIn(held),
         movementId: movement.id,
-        why: `${movement.name}: ${[...new Set(held.map(({ why }) => lowered(why)))].join(' ')}`,
+        why: `${movement.name}, ${whoseHands(held)}: ${[...new Set(held.map(({ why }) => lowered(why)))].join(' ')}`,
         evidence: sessionsOf(all),
         evidenceKey: `${sessionId} form`,
         sessionId,
@@ -33,5 +34,10 @@ export function formCalls(scene: CallScene): Call[] {
     ];
   });
 }
+
+const whoseHands = (standings: readonly LevelStanding[]): string => {
+  const [hand, other] = handsIn(standings);
+  return HAND_WORDS[other || !hand ? 'both' : hand];
+};
 
 const isOutOfForm = ({ because, step }: LevelStanding): boolean => because === 'form' && step.kind === 'hold';

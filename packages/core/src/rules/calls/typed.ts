@@ -61,7 +61,8 @@ export function checkTyped(
   const level = movement && findLevel(movement, levelId);
   if (!movement || !level) return [{ pointer: '/dose', message: 'is of a level that is no longer there' }];
   const faults = [...under('/dose', checkDose(typed)), ...checkFit(typed, movement, level)];
-  if (typed.sides !== dose.sides) faults.push({ pointer: '/dose/sides', message: 'must keep the hands as they are planned' });
+  if (typed.sides !== dose.sides)
+    faults.push({ pointer: '/dose/sides', message: 'must keep the hands as they are planned' });
   if (!noMore) return faults;
   const more = planned.flatMap((each) => moreIn(typed, each.dose) ?? []);
   // An easier level has a dose of its own: what is proposed at it may be had.

@@ -76,7 +76,7 @@ describe('calls that wait', () => {
     await user.click(screen.getByRole('button', { name: /^Change/ }));
     const [first, second] = screen.getAllByRole('group');
     await user.click(within(first!).getByRole('radio', { name: /3×15s/ }));
-    await user.click(within(second!).getByRole('radio', { name: 'Leave it as it is' }));
+    await user.click(within(second!).getByRole('radio', { name: 'None of these' }));
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Do this' }).disabled).toBe(true);
     await user.type(screen.getByLabelText('What speaks against it'), 'A show on Saturday');
     await user.click(screen.getByRole('button', { name: 'Do this' }));

@@ -75,24 +75,22 @@ interface CallChoiceProps {
 function CallChoice({ call, choice, choose }: CallChoiceProps) {
   const typed = call.options.find(({ id }) => id === choice.optionId)?.typed;
   const wrong = wrongIn(call, choice);
+  const radio = (id: string, words: string) => (
+    <label key={id} className="flex items-baseline gap-2 text-small max-sm:min-h-11">
+      <input
+        type="radio"
+        name={call.key}
+        className="accent-ink"
+        checked={choice.optionId === id}
+        onChange={() => choose({ optionId: id })}
+      />
+      {words}
+    </label>
+  );
   return (
-    <fieldset className="py-1">
+    <fieldset className="py-1.5">
       <legend className="text-small text-ink-soft">{call.why}</legend>
-      {[
-        ...call.options.map(({ id, words }) => ({ id, words })),
-        ...(mayDecline(call) ? [{ id: NONE, words: 'Leave it as it is' }] : []),
-      ].map(({ id, words }) => (
-        <label key={id} className="flex items-baseline gap-2 text-small max-sm:min-h-11">
-          <input
-            type="radio"
-            name={call.key}
-            className="accent-ink"
-            checked={choice.optionId === id}
-            onChange={() => choose({ optionId: id })}
-          />
-          {words}
-        </label>
-      ))}
+      {call.options.map(({ id, words }) => radio(id, words))}
       {typed && (
         <Typing
           key={choice.optionId}
@@ -102,6 +100,7 @@ function CallChoice({ call, choice, choose }: CallChoiceProps) {
           change={(dose) => choose({ optionId: choice.optionId, ...(!same<unknown>(dose, typed.dose) && { dose }) })}
         />
       )}
+      {mayDecline(call) && radio(NONE, 'None of these')}
     </fieldset>
   );
 }
@@ -119,7 +118,7 @@ function Typing({ typed, dose, wrong, change }: TypingProps) {
   const level = movement && findLevel(movement, typed.levelId);
   if (!movement || !level) return null;
   return (
-    <div className="mt-1 flex max-w-sm items-start gap-2 text-small">
+    <div className="my-1 flex max-w-sm items-start gap-2 pl-5 text-small">
       <span className="shrink-0 py-1.5 text-ink-soft">Or type it:</span>
       <div className="flex-1">
         <DoseField dose={dose} movement={movement} level={level} onChange={change} />
