@@ -81,7 +81,7 @@ test('from a goal to a programme, two weeks of it logged, calls accepted, and th
   await call.getByRole('button', { name: /^Why/ }).click();
   await expect(call.getByRole('link', { name: /\d+ \w{3} \d{4}/ }).first()).toHaveAttribute('href', /records/);
   await expect(call).toContainText('Palm support: 2×20s → 2×25s');
-  await expect(call).toContainText(/Carried to its end by/);
+  await expect(call).toContainText(/Strong enough for all of it/);
   await call.getByRole('button', { name: 'Accept, Progress: Demelza Trewin' }).click();
   await expect(call).toHaveCount(0);
   await expect.poll(async () => reasonsOf(await documentOf(page, house, made.programmeId))).toContain('Palm support');

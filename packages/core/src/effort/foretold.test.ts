@@ -24,12 +24,12 @@ const PLAN: Sequence = {
 const timeline = compileTimeline(PLAN, shippedMovement);
 
 /** The palm lift, all of it done, on a day, rated so. */
-function session(number: number, exertion: number): ToldSession {
+function session(number: number, exertion: number, share = 1): ToldSession {
   const day = addDays(FIRST, 2 * number);
   const sets = timeline.stints.map(({ blockId, set, side, direction, unit, plannedAmount }, index) => ({
     id: `${number} ${index}`,
     ...{ blockId, set, side, direction, unit, plannedAmount },
-    doneAmount: plannedAmount,
+    doneAmount: Math.round(share * plannedAmount),
   }));
   return { id: `s${number}`, startedAt: `${day}T09:00:00.000Z`, endedAt: `${day}T09:20:00.000Z`, plan: PLAN, sets, reports: [{ blockId: 'b', exertion }] }; // prettier-ignore
 }
@@ -49,6 +49,13 @@ describe('what is foretold of a session', () => {
     expect(width(9)).toBeLessThan(0.8 * width(0));
     expect(Math.abs(all[9]!.exertion!.middle - 7)).toBeLessThan(Math.abs(all[0]!.exertion!.middle - 7));
     expect(all.every(({ isWhole, chance }) => isWhole && chance > 0)).toBe(true);
+  });
+
+  test('who now and then breaks off what strength would carry is soon expected to', () => {
+    const all = told(Array.from({ length: 40 }, (_, number) => session(number, 2, number % 10 < 7 ? 1 : 0.5)));
+    expect(all[0]!.chance).toBeGreaterThan(0.85);
+    expect(all[39]!.chance).toBeGreaterThan(0.65);
+    expect(all[39]!.chance).toBeLessThan(0.83);
   });
 
   test('who has rated before is expected in their own way: no wider than a rating scatters about what is known', () => {

@@ -1,3 +1,4 @@
+import { keepsAtIt, type WithinStrength } from './breaking-off.js';
 import { blockChances } from './chances.js';
 import { evidenceOf, type ToldSession } from './evidence.js';
 import { exertionFelt, scaleFelt, type WorkFelt, workFelt } from './felt.js';
@@ -25,7 +26,7 @@ export interface Foretold {
   readonly told: number | null;
   /** Which part of all that were expected would have been rated just so, 0–1 from the lowest: a rating is a whole number, and stands for all that round to it. Null without one. */
   readonly place: readonly [from: number, to: number] | null;
-  /** The chance of carrying it to its end, 0–1. */
+  /** The chance of carrying it to its end, 0–1: by strength, and by how often they kept at it before. */
   readonly chance: number;
   /** Whether it was. */
   readonly isWhole: boolean;
@@ -48,14 +49,19 @@ const [LEAST, MOST] = [1, 10];
 /** What was to be expected of each session by what was known before it, beside what came. Nothing that came later is known. */
 export function foretold({ person, sessions, lookup, methodOf }: ForetoldQuestion): Foretold[] {
   const known: Evidence[] = [...person.evidence];
+  const before: WithinStrength[] = [];
   return sessions.flatMap((session) => {
     const onDay = session.endedAt.slice(0, 10);
-    const before: Person = { ...person, evidence: [...known], today: addDays(onDay, -1) };
+    const then: Person = { ...person, evidence: [...known], today: addDays(onDay, -1) };
     known.push(...evidenceOf(person, [session], lookup));
-    return ofSession(before, session, onDay, lookup, methodOf(session.plan));
+    const byStrength = ofSession(then, session, onDay, lookup, methodOf(session.plan));
+    const kept = keepsAtIt(before);
+    before.push(...byStrength);
+    return byStrength.map((block) => ({ ...block, chance: kept * block.chance }));
   });
 }
 
+/** The blocks of a session, with the chances that strength alone gives them. */
 function ofSession(
   person: Person,
   session: ToldSession,

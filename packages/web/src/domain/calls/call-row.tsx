@@ -132,7 +132,7 @@ function Proposed({ calls }: { calls: readonly AthleteCall[] }) {
         ))}
       </ul>
       {chances.length > 0 && (
-        <p className="text-small text-ink-soft">Carried to its end by {peopleWords(Math.min(...chances))}.</p>
+        <p className="text-small text-ink-soft">Strong enough for all of it: {peopleWords(Math.min(...chances))}.</p>
       )}
       {calls.some(({ sequenceId }) => sequenceId !== null) && (
         <p className="text-small text-ink-soft">In no programme: it is noted here, and changed in the sequence.</p>

@@ -48,7 +48,7 @@ describe('calls that wait', () => {
 
   test('say exactly what changes, how likely it is carried to its end, and what they rest on', async () => {
     const { user } = show(<Waiting calls={[call()]} />);
-    expect(screen.getByText('Carried to its end by about 7 in 10 people like this.')).toBeTruthy();
+    expect(screen.getByText('Strong enough for all of it: about 7 in 10 people like this.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: /^Why/ }));
     expect(screen.getByRole('link', { name: '8 Jun 2026' }).getAttribute('href')).toBe('/records/s2');
   });

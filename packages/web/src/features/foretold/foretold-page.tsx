@@ -70,7 +70,8 @@ function Judged({ calibration }: { calibration: Calibration }) {
       </Part>
       <Part title={`Carried to its end, ${blocks} blocks`}>
         <p className="py-2 text-small text-ink-soft">
-          By strength alone. Blocks end early for other reasons, too: time, attention, a hand that hurts.
+          By strength, and by how often they kept at it before: blocks end early for other reasons, too: time,
+          attention, a hand that hurts.
         </p>
         <Table points={carried} of="blocks" caption="Blocks by the chance that was said" />
       </Part>
