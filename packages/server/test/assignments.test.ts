@@ -1,7 +1,7 @@
 import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import type { AssignmentInput, AssignmentItem, StudioCalls, Today } from '@clay-pot/contracts';
+import type { AssignmentInput, AssignmentItem, Today } from '@clay-pot/contracts';
 import { v7 as uuid } from 'uuid';
-import { type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
+import { allCalls, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
 
 /** A Wednesday noon in Amsterdam. */
 const NOW = new Date('2026-06-10T10:00:00.000Z');
@@ -26,7 +26,7 @@ const give = (id: string, change: Partial<AssignmentInput> = {}) =>
   });
 const list = async () => (await coach.ask<AssignmentItem[]>('GET', '/assignments')).body;
 const today = async () => (await coach.ask<Today>('GET', '/today')).body;
-const calls = async () => (await coach.ask<StudioCalls>('GET', '/calls')).body.calls;
+const calls = () => allCalls(coach);
 const lead = async (startedAt: string, change: { ending?: string; stopSign?: string; discomfort?: number } = {}) => {
   const { ending = 'completed', stopSign, discomfort = 1 } = change;
   const id = uuid();

@@ -7,13 +7,12 @@ import type {
   Problem,
   SessionRecord,
   StoredProgramme,
-  StudioCalls,
 } from '@clay-pot/contracts';
 import type { Programme } from '@clay-pot/core';
 import { compileTimeline } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { v7 as uuid } from 'uuid';
-import { ATHLETE, type Browser, House, pointers, sequenceOf } from './house.js';
+import { allCalls, ATHLETE, type Browser, House, pointers, sequenceOf } from './house.js';
 
 // A thread that computes for the first time loads the core first.
 jest.setTimeout(40_000);
@@ -217,14 +216,11 @@ describe('a call', () => {
   });
 
   test('over all athletes the gravest is told first, and what was found is found again as soon as anything is recorded', async () => {
-    const all = async () => (await coach.ask<StudioCalls>('GET', '/calls')).body;
-    const before = await all();
-    expect(before.toLookAt).toBe(0);
-    expect(before.calls.map(({ kind }) => kind)[0]).toBe('refer');
+    expect((await allCalls(coach)).map(({ kind }) => kind)[0]).toBe('refer');
     const scene = await someone('New');
-    expect((await all()).calls.filter(({ athleteId }) => athleteId === scene.id)).toEqual([]);
+    expect((await allCalls(coach)).filter(({ athleteId }) => athleteId === scene.id)).toEqual([]);
     await lead(scene, '2026-05-19', 6);
-    expect((await all()).calls.filter(({ athleteId }) => athleteId === scene.id)).toMatchObject([{ kind: 'ease' }]);
+    expect((await allCalls(coach)).filter(({ athleteId }) => athleteId === scene.id)).toMatchObject([{ kind: 'ease' }]);
   });
 });
 

@@ -1,17 +1,10 @@
 import { beforeAll, describe, expect, jest, test } from '@jest/globals';
-import type {
-  AssignmentItem,
-  AthleteCall,
-  EffortSessionAnswer,
-  StoredSequence,
-  StudioCalls,
-  Today,
-} from '@clay-pot/contracts';
+import type { AssignmentItem, EffortSessionAnswer, StoredSequence, Today } from '@clay-pot/contracts';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { DataSource } from 'typeorm';
 import { dataSourceOptions, migrate } from '../src/database/data-source.js';
 import { DEMO_SIGN_IN, seedWhenEmpty } from '../src/database/demo/seed.js';
-import { type Browser, House } from './house.js';
+import { allCalls, type Browser, House } from './house.js';
 
 // Every migration back and forth, and every person of the demo judged: long on a busy machine.
 jest.setTimeout(30_000);
@@ -27,12 +20,6 @@ beforeAll(async () => {
 
 const count = async (table: string) => Number((await house.source.query(`SELECT COUNT(*) AS n FROM ${table}`))[0].n);
 
-/** Asks until everybody has been looked at. */
-async function allCalls(): Promise<AthleteCall[]> {
-  const { body } = await coach.ask<StudioCalls>('GET', '/calls');
-  return body.toLookAt === 0 ? body.calls : allCalls();
-}
-
 describe('the demo studio', () => {
   test('has twelve athletes, ten sequences, and six to ten weeks of sessions up to yesterday', async () => {
     expect([await count('athletes'), await count('sequences'), await count('assignments')]).toEqual([12, 10, 12]);
@@ -46,7 +33,7 @@ describe('the demo studio', () => {
     const { body } = await coach.ask<Today>('GET', '/today');
     expect(body.day).toBe('2026-06-11');
     expect(body.due.length).toBeGreaterThanOrEqual(4);
-    const calls = await allCalls();
+    const calls = await allCalls(coach);
     expect(calls[0]).toMatchObject({ kind: 'refer', athleteName: 'Hana Kobler' });
     expect(calls.map((call) => call.kind)).toEqual(expect.arrayContaining(['refer', 'ease', 'hold', 'progress']));
     expect(body.due.some((due) => due.missedDays.length > 0)).toBe(true);

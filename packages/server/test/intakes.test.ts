@@ -1,8 +1,8 @@
 import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import type { Athlete, EffortSessionAnswer, IntakeKept, PostureAnswer, Problem, ScreenAnswer, SolveAnswer, StoredIntake, StudioCalls } from '@clay-pot/contracts'; // prettier-ignore
+import type { Athlete, EffortSessionAnswer, IntakeKept, PostureAnswer, Problem, ScreenAnswer, SolveAnswer, StoredIntake } from '@clay-pot/contracts'; // prettier-ignore
 import type { Intake } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
-import { ATHLETE, type Browser, furnish, House, pointers, sequenceOf, SEQUENCE } from './house.js';
+import { allCalls, ATHLETE, type Browser, furnish, House, pointers, sequenceOf, SEQUENCE } from './house.js';
 
 const TODAY = '2026-06-10';
 let house: House;
@@ -112,8 +112,9 @@ describe('whoever is referred is kept from loading by every route', () => {
     const target = { quantity: 'loadPercentBW', value: 20, hand: 'right' };
     const solved = await coach.ask<SolveAnswer>('POST', '/mechanics/solve', { athleteId, posture: { from: 'allFours' }, vary: 'distanceM', target }); // prettier-ignore
     expect(solved.body.answer.against.right).toHaveLength(1);
-    const { body: found } = await coach.ask<StudioCalls>('GET', '/calls');
-    expect(found.calls.filter((call) => call.athleteId === athleteId).map(({ kind }) => kind)).toEqual(['refer']);
+    expect((await allCalls(coach)).filter((call) => call.athleteId === athleteId).map(({ kind }) => kind)).toEqual([
+      'refer',
+    ]);
     const sequenceId = uuid();
     await coach.ask('PUT', `/sequences/${sequenceId}`, SEQUENCE);
     const begun = await coach.ask<{ begunAgainst: string[] }>('PUT', `/sessions/${uuid()}`, { athleteId, sequenceId, plan: holds, startedAt: `${TODAY}T09:00:00.000Z` }); // prettier-ignore

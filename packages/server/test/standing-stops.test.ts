@@ -1,8 +1,8 @@
 import { beforeEach, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Athlete, EffortSessionAnswer, Problem, SessionRecord, StudioCalls } from '@clay-pot/contracts';
+import type { Athlete, EffortSessionAnswer, Problem, SessionRecord } from '@clay-pot/contracts';
 import type { RecordedCaution } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
-import { ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
+import { allCalls, ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
 
 let house: House;
 let coach: Browser;
@@ -62,8 +62,7 @@ describe('a sign that stopped a session', () => {
     const later = uuid();
     await begin(later, '2026-06-09T09:00:00.000Z');
     await end(later, { ending: 'completed', endedAt: '2026-06-09T09:20:00.000Z' });
-    const call = async () =>
-      (await coach.ask<StudioCalls>('GET', '/calls')).body.calls.find(({ athleteId }) => athleteId === ids.athleteId);
+    const call = async () => (await allCalls(coach)).find(({ athleteId }) => athleteId === ids.athleteId);
     expect(await call()).toMatchObject({ kind: 'refer', why: SAID, sessionId });
     const [entry] = (await athlete()).cautions;
     await save([{ ...entry!, clearedOn: '2026-06-10', clearedBy: 'Dr Amari Voss' }]);

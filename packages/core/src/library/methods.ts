@@ -3,6 +3,9 @@ import type { Sequence } from '../model/sequence.js';
 
 const USUAL = {
   effortStepPercent: 10,
+  sessionsPerStep: 2,
+  // Tissue answers slower than muscle: what hurt simulated athletes grew oftener.
+  daysPerStep: 6,
   weakerSideRatio: 1,
   positionChanges: 6,
   hardSpacingH: 48,
@@ -90,6 +93,8 @@ export const METHODS = {
     frequency: 'daily',
     variety: 'same',
     afterCare: 'warmth',
+    sessionsPerStep: 3,
+    daysPerStep: 7,
     effortCeilingPercent: 40,
     weakerSideRatio: 1.3,
     weeklyGrowthPercent: 10,

@@ -91,6 +91,8 @@ export type Policies = { readonly [P in PolicyName]: keyof (typeof POLICIES)[P][
 export const METHOD_LIMITS = {
   effortCeilingPercent: { min: 10, max: 100, step: 5, unit: '%' },
   effortStepPercent: { min: 1, max: 20, step: 1, unit: 'points' },
+  sessionsPerStep: { min: 1, max: 6, step: 1, unit: 'sessions' },
+  daysPerStep: { min: 0, max: 21, step: 1, unit: 'days' },
   weakerSideRatio: { min: 1, max: 2, step: 0.1, unit: '×' },
   positionChanges: { min: 1, max: 20, step: 1, unit: 'in ten minutes' },
   hardSpacingH: { min: 12, max: 96, step: 6, unit: 'h' },
@@ -103,6 +105,8 @@ export type MethodNumber = keyof typeof METHOD_LIMITS;
 export const METHOD_NUMBERS: Record<MethodNumber, string> = {
   effortCeilingPercent: 'No block above this effort',
   effortStepPercent: 'Effort of a press grows at a time by',
+  sessionsPerStep: 'A dose grows after so many clean ones',
+  daysPerStep: 'A dose grows no more than once in',
   weakerSideRatio: 'Work of the weaker side over the other’s',
   positionChanges: 'Changes of body position',
   hardSpacingH: 'Between hard sessions of fingers or wrists',

@@ -2,7 +2,18 @@ import type { Fault } from '../vocabulary/fault.js';
 import { LOOK_ANSWERS, LOOK_STOPS } from '../vocabulary/looks.js';
 import { HAND_WORDS, HANDS, type WorkingSide, WORKING_SIDES } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
-import { idOf, instant, type Of, oneOf, optional, orNull, record, text, trueOrFalse, within } from '../vocabulary/schema.js';
+import {
+  idOf,
+  instant,
+  type Of,
+  oneOf,
+  optional,
+  orNull,
+  record,
+  text,
+  trueOrFalse,
+  within,
+} from '../vocabulary/schema.js';
 import { SCORE } from '../vocabulary/scores.js';
 import { SORE_PLACE_IDS, SORE_PLACES } from '../vocabulary/sore-places.js';
 import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';

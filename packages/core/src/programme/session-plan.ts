@@ -5,7 +5,7 @@ import { inDayOrder, type PlannedDay, type Programme, type ProgrammePlan, weekIn
 import { type Block, type Sequence } from '../model/sequence.js';
 import { WORK } from '../rules/checks/block-views.js';
 import { inAmount } from '../rules/in-amount.js';
-import { USUAL_PACE } from '../rules/level-standing.js';
+import { STEP_OF } from '../rules/level-standing.js';
 import { itemAt, must } from '../vocabulary/lists.js';
 import { USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
 import { UNIT_OF } from '../vocabulary/work.js';
@@ -112,6 +112,6 @@ function grown({ levelId, dose }: Block, steps: number, movement: Movement | und
   const range: UsualRange | undefined = level && USUAL_RANGES[level.dosing];
   const most = range?.amount[dose.work.kind]?.[1];
   if (most === undefined) return dose;
-  const by = steps * USUAL_PACE[UNIT_OF[dose.work.kind]];
+  const by = steps * STEP_OF[UNIT_OF[dose.work.kind]];
   return withAmounts(dose, (now, { open }) => (open === 'form' ? now : Math.max(now, Math.min(most, now + by))));
 }

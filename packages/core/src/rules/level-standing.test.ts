@@ -58,6 +58,16 @@ describe('what comes next', () => {
     expect(standingOf(history, { ...question, movement: press, method: own }).step).toEqual({ kind: 'effort', to: 49 });
   });
 
+  test('how often is the method’s: clean sessions that it asks for, and days between', () => {
+    const paced = (change: object, ...history: WorkDone[]) =>
+      standingOf(history, { ...question, method: { ...METHODS['floor-loading'], ...change } });
+    const twice = [done({ daysAgo: 9 }), done({ daysAgo: 2 })];
+    expect(paced({ sessionsPerStep: 3 }, ...twice)).toMatchObject({ step: { kind: 'hold' }, why: expect.stringContaining('clean in 2 of 3 sessions') }); // prettier-ignore
+    expect(paced({ sessionsPerStep: 3 }, done({ daysAgo: 14 }), ...twice).step).toEqual({ kind: 'amount', to: 20 });
+    expect(paced({ daysPerStep: 10 }, ...twice)).toMatchObject({ step: { kind: 'hold' }, why: expect.stringContaining('no more than once in 10 days') }); // prettier-ignore
+    expect(paced({ daysPerStep: 0 }, done({ daysAgo: 3 }), done({ daysAgo: 2 })).step.kind).toBe('amount');
+  });
+
   test('no more than once in six days, however often it was clean', () => {
     const often = [5, 4, 3, 2, 1].map((daysAgo) => done({ daysAgo }));
     const { step, why } = standingOf(often, question);

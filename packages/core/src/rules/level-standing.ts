@@ -5,7 +5,7 @@ import { daysBetween, dayWords } from '../vocabulary/days.js';
 import { type Hand, HAND_WORDS } from '../vocabulary/hands.js';
 import { itemAt, lastOf } from '../vocabulary/lists.js';
 import { capital } from '../vocabulary/text.js';
-import { UNIT_LETTERS } from '../vocabulary/work.js';
+import { type SetUnit, UNIT_LETTERS } from '../vocabulary/work.js';
 import { adviseOnDiscomfort } from './discomfort.js';
 import { formWords } from './form.js';
 import { type Gate, gateOf, gateWords, isClean, meets } from './gates.js';
@@ -40,26 +40,8 @@ export interface LevelStanding {
   readonly history: readonly WorkDone[];
 }
 
-/** How fast somebody goes on. */
-export interface Pace {
-  /** Clean sessions of a dose before it grows. */
-  readonly sessionsPerStep: number;
-  /** Days since the first of them before it grows: tissue answers slower than muscle. */
-  readonly daysPerStep: number;
-  readonly repetitions: number;
-  readonly seconds: number;
-  readonly breaths: number;
-  readonly metres: number;
-}
-/** As the craft has it: repetitions first, holds by five seconds; effort grows by the method’s own step. Working values. */
-export const USUAL_PACE: Pace = {
-  sessionsPerStep: 2,
-  daysPerStep: 6,
-  repetitions: 1,
-  seconds: 5,
-  breaths: 1,
-  metres: 5,
-};
+/** By how much an amount grows at a time: repetitions first, holds by five seconds. Working values; how often is the method’s. */
+export const STEP_OF: Record<SetUnit, number> = { repetitions: 1, seconds: 5, breaths: 1, metres: 5 };
 
 /** What a standing is judged with besides the history. */
 export interface StandingQuestion {
@@ -69,7 +51,6 @@ export interface StandingQuestion {
   readonly today: string;
   /** Nothing that loads this hand may grow: a stop or a referral stands. */
   readonly isBarred: boolean;
-  readonly pace?: Pace;
 }
 
 /**
@@ -187,7 +168,7 @@ function moreAfter(
   level: Level,
   gate: Gate,
   streak: number,
-  { movement, method, today, pace = USUAL_PACE }: StandingQuestion,
+  { movement, method, today }: StandingQuestion,
 ): Judged {
   const last = lastOf(history);
   const is = `${last.sets}x${last.amount}${UNIT_LETTERS[last.unit]}`;
@@ -195,7 +176,7 @@ function moreAfter(
     sessions === 0 ? 0 : Math.floor(daysBetween(itemAt(history, history.length - sessions).endedAt.slice(0, 10), today)); // prettier-ignore
   /** Why it is too soon after the first of so many sessions; null where it is not. */
   const tooSoon = (sessions: number): string | null =>
-    daysSince(sessions) >= pace.daysPerStep ? null : `no more than once in ${pace.daysPerStep} days`;
+    daysSince(sessions) >= method.daysPerStep ? null : `no more than once in ${method.daysPerStep} days`;
   if (streak >= gate.sessions) {
     const above = neighbourLevel(movement, level.id, 1);
     if (!above)
@@ -206,10 +187,10 @@ function moreAfter(
     return { step, because: 'clean', why: `${gateWords(gate)}: done. Next is “${above.name}”.` };
   }
   const clean = trailing(history, (done) => isSameDose(done, last) && isClean(done, method));
-  const goesOn = nextDose(level, last, gate, pace, method);
+  const goesOn = nextDose(level, last, gate, method);
   if (!goesOn) return { step: HOLD, because: 'not yet', why: `${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.` }; // prettier-ignore
-  if (clean < pace.sessionsPerStep) {
-    return { step: HOLD, because: 'not yet', why: `${is}, clean in ${clean} of ${pace.sessionsPerStep} sessions: once more before it grows.` }; // prettier-ignore
+  if (clean < method.sessionsPerStep) {
+    return { step: HOLD, because: 'not yet', why: `${is}, clean in ${clean} of ${method.sessionsPerStep} sessions: once more before it grows.` }; // prettier-ignore
   }
   const wait = tooSoon(clean);
   if (wait !== null) return { step: HOLD, because: 'not yet', why: `${is}, clean in the last ${clean} sessions: it grows ${wait}.` }; // prettier-ignore
@@ -231,11 +212,10 @@ function nextDose(
   { dosing }: Level,
   last: WorkDone,
   gate: Gate,
-  pace: Pace,
   { effortStepPercent }: Pick<Method, 'effortStepPercent'>,
 ): Step | null {
   if (last.unit === gate.unit && last.amount < gate.amount)
-    return { kind: 'amount', to: Math.min(gate.amount, last.amount + pace[last.unit]) };
+    return { kind: 'amount', to: Math.min(gate.amount, last.amount + STEP_OF[last.unit]) };
   if (last.sets < gate.sets) return { kind: 'sets', to: last.sets + 1 };
   const { effortPercent: range }: UsualRange = USUAL_RANGES[dosing];
   if (

@@ -7,7 +7,7 @@ import type { Timeline } from '../timeline/timeline.js';
 import type { Hand } from '../vocabulary/hands.js';
 import { groupedBy, lastOf } from '../vocabulary/lists.js';
 import { forbidsLoading, handsOf } from './cautions.js';
-import { type LevelStanding, type Pace, standingOf } from './level-standing.js';
+import { type LevelStanding, standingOf } from './level-standing.js';
 import { type LedSession, type WorkDone, workDoneIn } from './work-done.js';
 
 /** Whose standings, by which methods and when. */
@@ -19,12 +19,11 @@ export interface StandingsQuestion {
   readonly cautions: readonly RecordedCaution[];
   /** ISO day. */
   readonly today: string;
-  readonly pace?: Pace;
 }
 
 /** Where both hands stand on the ladders of everything that was done, what was done last first. @param sessions oldest first */
 export function standingsOf(sessions: readonly LedSession[], question: StandingsQuestion): LevelStanding[] {
-  const { lookup, methodOf, cautions, today, pace } = question;
+  const { lookup, methodOf, cautions, today } = question;
   const barred = new Set<Hand>(cautions.filter(forbidsLoading).flatMap(handsOf));
   const timelines = new Map<Sequence, Timeline>();
   const timelineOf = (plan: Sequence) => {
@@ -46,7 +45,6 @@ export function standingsOf(sessions: readonly LedSession[], question: Standings
           method: methodOf(plan),
           today,
           isBarred: barred.has(done.hand),
-          ...(pace && { pace }),
         }),
       ];
     },

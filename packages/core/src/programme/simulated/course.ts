@@ -3,7 +3,7 @@ import type { Movement } from '../../model/movement.js';
 import { WEEK_KINDS } from '../../model/programme.js';
 import { inAmount } from '../../rules/in-amount.js';
 import { gateOf } from '../../rules/gates.js';
-import { type Pace, standingOf } from '../../rules/level-standing.js';
+import { standingOf } from '../../rules/level-standing.js';
 import { adviseOnMorning } from '../../rules/morning.js';
 import type { MorningScores } from '../../rules/morning.js';
 import type { WorkDone } from '../../rules/work-done.js';
@@ -18,7 +18,6 @@ import { beginOf, type Rung } from './rungs.js';
 /** By which rules a course is gone through. */
 export interface CourseRules {
   readonly method: Method;
-  readonly pace: Pace;
   readonly weeks: number;
   readonly sessionsPerWeek: number;
   /** Every so many weeks one of six tenths; 0 for none. */
@@ -53,7 +52,7 @@ export function simulatedCourse(
 ): CourseOutcome {
   const chance = chanceOf(seed);
   const who = drawnAthlete(chance);
-  const { method, weeks, sessionsPerWeek, easierEvery, pace } = rules;
+  const { method, weeks, sessionsPerWeek, easierEvery } = rules;
   let state = freshState(who);
   let index = 0;
   let dose: Omit<Asked, 'rung'> = beginOf(itemAt(rungs, 0));
@@ -69,7 +68,7 @@ export function simulatedCourse(
     day = on;
     if (history.length > 0) {
       // What comes next is decided in the morning, by all that was done until then.
-      const { step } = standingOf(history, { movement, method, today: addDays(FIRST_DAY, on), isBarred: false, pace });
+      const { step } = standingOf(history, { movement, method, today: addDays(FIRST_DAY, on), isBarred: false });
       const next = stepped(rungs, index, dose, step);
       ({ index, dose } = next);
     }

@@ -67,6 +67,14 @@ describe('simulated athletes', () => {
     expect(weekly.climbed.value).toBeGreaterThan(hasty.climbed.value);
   });
 
+  test('left to the methods, each goes at its own pace', () => {
+    const [usual, own] = [METHODS['floor-loading'], { ...METHODS['floor-loading'], sessionsPerStep: 4, daysPerStep: 14 }]; // prettier-ignore
+    const left = { sessionsPerStep: null, daysPerStep: null };
+    expect(one({ ...left, methods: [usual] })).toEqual(one());
+    const [slow] = studied(question({ ...left, methods: [own] }));
+    expect(slow?.climbed.value).toBeLessThan(one().climbed.value);
+  });
+
   test('intervals hold what they say: a share by Wilson, a mean by its error', () => {
     expect(shareOf(0, 100).low).toBeCloseTo(0, 12);
     expect(shareOf(0, 100).high).toBeCloseTo(0.037, 3);

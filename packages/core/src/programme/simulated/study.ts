@@ -2,9 +2,8 @@ import { mean, quantile, standardDeviation } from 'simple-statistics';
 import { referencePerson } from '../../mechanics/person.js';
 import { REFERENCE_BODIES } from '../../model/body.js';
 import { type Estimate, shareOf } from '../../effort/share.js';
-import type { Method } from '../../model/method.js';
+import { type Method, METHOD_LIMITS } from '../../model/method.js';
 import type { Movement } from '../../model/movement.js';
-import { USUAL_PACE } from '../../rules/level-standing.js';
 import type { Limit } from '../../vocabulary/limit.js';
 import { type CourseOutcome, type CourseRules, simulatedCourse } from './course.js';
 import { rungsOf } from './rungs.js';
@@ -13,8 +12,8 @@ import { rungsOf } from './rungs.js';
 export const STUDY_LIMITS = {
   athletes: { min: 50, max: 5000, step: 50, unit: 'athletes' },
   weeks: { min: 4, max: 26, step: 1, unit: 'weeks' },
-  sessionsPerStep: { min: 1, max: 6, step: 1, unit: 'sessions' },
-  daysPerStep: { min: 0, max: 21, step: 1, unit: 'days' },
+  sessionsPerStep: METHOD_LIMITS.sessionsPerStep,
+  daysPerStep: METHOD_LIMITS.daysPerStep,
   sessionsPerWeek: { min: 1, max: 7, step: 1, unit: 'sessions a week' },
   easierEvery: { min: 0, max: 8, step: 1, unit: 'weeks' },
 } as const satisfies Record<string, Limit>;
@@ -26,8 +25,9 @@ export interface StudyQuestion {
   readonly athletes: number;
   readonly seed: number;
   readonly weeks: number;
-  readonly sessionsPerStep: number;
-  readonly daysPerStep: number;
+  /** Null: as each method has it; so the days. */
+  readonly sessionsPerStep: number | null;
+  readonly daysPerStep: number | null;
   /** Null: as often as each method trains. */
   readonly sessionsPerWeek: number | null;
   readonly easierEvery: number;
@@ -71,11 +71,14 @@ export function* study(question: StudyQuestion): Generator<number, StudyRow[]> {
   for (const method of methods) {
     const often = sessionsPerWeek ?? SESSIONS_A_WEEK[method.frequency];
     const rules: CourseRules = {
-      method,
+      method: {
+        ...method,
+        ...(sessionsPerStep !== null && { sessionsPerStep }),
+        ...(daysPerStep !== null && { daysPerStep }),
+      },
       weeks,
       sessionsPerWeek: often,
       easierEvery,
-      pace: { ...USUAL_PACE, sessionsPerStep, daysPerStep },
     };
     const outcomes: CourseOutcome[] = [];
     for (let number = 0; number < athletes; number++) {

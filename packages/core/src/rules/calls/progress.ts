@@ -11,7 +11,7 @@ import { UNIT_OF } from '../../vocabulary/work.js';
 import { WORK } from '../checks/block-views.js';
 import { hasGrown } from '../asks-more.js';
 import { editWords } from '../fixes/edit-words.js';
-import { isMore, USUAL_PACE } from '../level-standing.js';
+import { isMore, STEP_OF } from '../level-standing.js';
 import { doseFor } from '../method-dose.js';
 import { doseNow, levelNow } from '../progressed.js';
 import { unusualInDose } from '../usual-dose.js';
@@ -112,7 +112,7 @@ const rungOf = (ladder: readonly Level[], { id }: Level) => ladder.findIndex((ea
 function otherwise(scene: CallScene, changes: readonly Change[]): CallOption[] {
   const ways: { id: string; more: (dose: Dose) => Dose }[] = [
     { id: 'set', more: (dose) => withSetGroups(dose, [{ sets: dose.sets + 1, work: dose.work }]) },
-    { id: 'amount', more: (dose) => withSetGroups(dose, [{ sets: dose.sets, work: workOf(dose.work.kind, amountOf(dose.work) + USUAL_PACE[UNIT_OF[dose.work.kind]]) }]) }, // prettier-ignore
+    { id: 'amount', more: (dose) => withSetGroups(dose, [{ sets: dose.sets, work: workOf(dose.work.kind, amountOf(dose.work) + STEP_OF[UNIT_OF[dose.work.kind]]) }]) }, // prettier-ignore
   ];
   return ways.flatMap(({ id, more }): CallOption[] => {
     const others = changes.flatMap(({ coming, plan, edits }): Change[] => {

@@ -1,4 +1,4 @@
-import { STUDY_LIMITS, type StudyQuestion, USUAL_PACE } from '@clay-pot/core';
+import { STUDY_LIMITS, type StudyQuestion } from '@clay-pot/core';
 import { useState } from 'react';
 import { useKnown } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
@@ -10,8 +10,7 @@ import { useStudy } from './use-study.js';
 type Settings = Omit<StudyQuestion, 'movement' | 'methods'>;
 const USUAL: Settings = {
   ...{ athletes: 1000, seed: 20261128, weeks: 12 },
-  ...{ sessionsPerStep: USUAL_PACE.sessionsPerStep, daysPerStep: USUAL_PACE.daysPerStep },
-  ...{ sessionsPerWeek: null, easierEvery: 4 },
+  ...{ sessionsPerStep: null, daysPerStep: null, sessionsPerWeek: null, easierEvery: 4 },
 };
 const FIRST_MOVEMENT = 'strength.palm-lift';
 /** Only what loads has doses that grow. */
@@ -25,6 +24,8 @@ const FIELDS = [
   { key: 'athletes', label: 'Athletes' },
 ] as const;
 type Field = (typeof FIELDS)[number]['key'];
+/** What may be left to each method. */
+const METHODS_OWN: readonly Field[] = ['sessionsPerStep', 'daysPerStep'];
 
 /** What if more came sooner, or later: athletes who do not exist go through weeks by each method. */
 export default function StudyPage() {
@@ -36,6 +37,7 @@ export default function StudyPage() {
   const faultOf = (key: Field): string | undefined => {
     const { min, max } = STUDY_LIMITS[key];
     const value = settings[key];
+    if (value === null) return undefined;
     return Number.isInteger(value) && value >= min && value <= max ? undefined : `A whole number from ${min} to ${max}`;
   };
   const isWrong = FIELDS.some(({ key }) => faultOf(key) !== undefined);
@@ -66,8 +68,11 @@ export default function StudyPage() {
             type="number"
             inputMode="numeric"
             error={faultOf(key)}
-            value={Number.isNaN(settings[key]) ? '' : settings[key]}
-            onChange={({ target }) => setSettings({ ...settings, [key]: target.valueAsNumber })}
+            placeholder={METHODS_OWN.includes(key) ? 'as the method has it' : undefined}
+            value={Number.isNaN(settings[key]) ? '' : (settings[key] ?? '')}
+            onChange={({ target: { value, valueAsNumber } }) =>
+              setSettings({ ...settings, [key]: value === '' && METHODS_OWN.includes(key) ? null : valueAsNumber })
+            }
           />
         ))}
         <SelectField

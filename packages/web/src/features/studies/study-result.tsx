@@ -1,4 +1,4 @@
-import { counted, type StudyRow } from '@clay-pot/core';
+import { counted, type StudyQuestion, type StudyRow } from '@clay-pot/core';
 import { Button } from '../../ui/button.js';
 import { Part } from '../../ui/page.js';
 import type { DoneStudy } from './use-study.js';
@@ -6,11 +6,11 @@ import type { DoneStudy } from './use-study.js';
 /** What came of a study: a row for each method, with between what its numbers lie. */
 export function StudyResult({ study, forget }: { study: DoneStudy; forget: () => void }) {
   const { question, rows } = study;
-  const { movement, athletes, weeks, sessionsPerStep, daysPerStep, sessionsPerWeek, easierEvery, seed } = question;
+  const { movement, athletes, weeks, sessionsPerWeek, easierEvery, seed } = question;
   const most = Math.max(1, movement.ladder.length - 1);
   return (
     <Part
-      title={`${movement.name}: more after ${counted(sessionsPerStep, 'clean session')}${daysPerStep > 0 ? `, once in ${counted(daysPerStep, 'day')} at most` : ''}`}
+      title={`${movement.name}: ${paceWords(question)}`}
       aside={
         <Button kind="quiet" className="px-2! py-0.5! text-small" onClick={forget}>
           Take off
@@ -45,10 +45,20 @@ export function StudyResult({ study, forget }: { study: DoneStudy; forget: () =>
       </div>
       <p className="mt-1 text-fine text-ink-soft">
         The mark is the mean; in brackets and below it, between what it lies in nineteen of twenty such studies. Methods
-        differ here by how often they train, by the discomfort that they allow and by their ceiling of effort.
+        differ here by how often they train, how fast their doses grow, the discomfort that they allow and their ceiling
+        of effort.
       </p>
     </Part>
   );
+}
+
+/** How fast more was asked for. */
+function paceWords({ sessionsPerStep, daysPerStep }: StudyQuestion): string {
+  const words = [
+    ...(sessionsPerStep === null ? [] : [`more after ${counted(sessionsPerStep, 'clean session')}`]),
+    ...(daysPerStep === null ? [] : [daysPerStep === 0 ? 'no days between' : `once in ${counted(daysPerStep, 'day')} at most`]), // prettier-ignore
+  ];
+  return words.join(', ') || 'at each method’s own pace';
 }
 
 const percent = (share: number) => Math.max(0, 100 * share).toFixed(1);
