@@ -1,5 +1,6 @@
 import { Choice } from './choice.js';
 import type { Structure } from './structure.js';
+import { itemAt } from '../vocabulary/lists.js';
 
 /** A choice that keeps every rule, with its worth. */
 export interface Exchanged {
@@ -7,15 +8,18 @@ export interface Exchanged {
   readonly worth: number;
 }
 
-/** Exchanges after which nothing new is looked for, and for how many of them what was changed stays as it is. */
-const MOST_EXCHANGES = 90;
-const STAYS_FOR = 6;
-/** Exchanges without anything better, after which it is over. */
-const PATIENCE = 30;
+/** Exchanges after which nothing new is looked for. */
+const MOST_EXCHANGES = 300;
+/** Exchanges without anything better, after which it is over once there is something sound. */
+const PATIENCE = 60;
+/** For how many exchanges what was changed stays as it is: short ones look near by, long ones lead away from where nothing better is. By turns while nothing is found. */
+const STAYS_FOR = [6, 16] as const;
+const TURN_ABOUT = 15;
 
 /**
  * Looks for a choice by exchanging one candidate for another, taking one in or out, each time what is best, even where that is a step back; what was
- * just changed stays for a while. (Glover 1989, ORSA J Comput 1:190–206) The same start has the same end.
+ * just changed stays for a while. (Glover 1989, ORSA J Comput 1:190–206; how long reacts to what is found: Battiti, Tecchiolli 1994, ORSA J Comput 6:126–40)
+ * The same start has the same end.
  * @param from the choice to start from @param among the candidates that may come in
  */
 export function exchanged(structure: Structure, from: readonly number[], among: readonly number[]): Exchanged | null {
@@ -23,12 +27,13 @@ export function exchanged(structure: Structure, from: readonly number[], among: 
   const fixedUntil = new Int32Array(structure.candidates.length);
   let best: Exchanged | null = null;
   let since = 0;
-  for (let turn = 1; turn <= MOST_EXCHANGES && since < PATIENCE; turn++, since++) {
+  for (let turn = 1; turn <= MOST_EXCHANGES && (!best || since < PATIENCE); turn++, since++) {
     const move = bestMove(structure, choice, among, (at) => (fixedUntil[at] as number) >= turn);
     if (!move) break;
+    const staysFor = itemAt(STAYS_FOR, Math.floor(since / TURN_ABOUT) % STAYS_FOR.length);
     for (const at of move) {
       choice.toggle(at);
-      fixedUntil[at] = turn + STAYS_FOR;
+      fixedUntil[at] = turn + staysFor;
     }
     const worth = choice.worth();
     if (choice.broken() === 0 && (!best || worth > best.worth + 1e-9)) {
