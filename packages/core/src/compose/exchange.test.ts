@@ -74,3 +74,19 @@ test('exchanging is never worse than taking what brings most, one after the othe
   const near = exchanged(structure, [], [...candidates.keys()])!;
   expect(near.worth).toBeGreaterThanOrEqual(greedy.worth() - greedy.broken() - 1e-9);
 });
+
+test.each(['desk-hands', 'gentle-return', 'elbow-lever-range', 'mixed-class'] as const)(
+  'from what the relaxation takes it comes to something sound, without going in circles: %s',
+  (goal) => {
+    const mine = composingOf(asked(goal, 'floor-loading'));
+    const shelf = candidatesFor(mine).candidates;
+    const programme = integerProgrammeOf(mine, shelf);
+    const { values, reduced } = solver.relax(programme.linear);
+    const rank = (at: number) => (values?.[at] ?? 0) * 1000 + (reduced[at] ?? 0);
+    const few = [...shelf.keys()].sort((a, b) => rank(b) - rank(a)).slice(0, 90);
+    const start = few.filter((at) => (values?.[at] ?? 0) > 0.5);
+    const near = exchanged(programme.structure, start, few);
+    expect(near).not.toBeNull();
+    expect(Choice.of(programme.structure, near?.chosen).broken()).toBe(0);
+  },
+);

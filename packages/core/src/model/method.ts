@@ -105,7 +105,7 @@ export type MethodNumber = keyof typeof METHOD_LIMITS;
 export const METHOD_NUMBERS: Record<MethodNumber, string> = {
   effortCeilingPercent: 'No block above this effort',
   effortStepPercent: 'Effort of a press grows at a time by',
-  sessionsPerStep: 'A dose grows after so many clean ones',
+  sessionsPerStep: 'Clean sessions before a dose grows',
   daysPerStep: 'A dose grows no more than once in',
   weakerSideRatio: 'Work of the weaker side over the other’s',
   positionChanges: 'Changes of body position',
