@@ -28,14 +28,16 @@ export function WatchFor({ run, event, className }: { run: Run; event: TimelineE
 /** The faults of a block, with a tick for each hand that it works: the movement’s own first, then what is looked for everywhere. */
 export function FormTicks({ run, block }: { run: Run; block: Block }) {
   const { movement, level } = resolveBlock(block, knownMovement);
-  const own = movement.faults;
-  const others = faultsToWatch(movement, level).filter((fault) => !own.includes(fault));
+  const watched = faultsToWatch(movement, level);
+  const rest = watched.filter((fault) => !movement.faults.includes(fault));
+  // A single one more is no list of its own.
+  const [own, others] = rest.length > 1 && movement.faults.length > 0 ? [movement.faults, rest] : [watched, []];
   const anySeen = HANDS.some((hand) => formFaultsOf(run.form, block.id, hand).some((fault) => others.includes(fault)));
   return (
     <>
       <FaultRows run={run} block={block} faults={own} />
       {others.length > 0 && (
-        <details className="text-small" key={block.id} open={anySeen || own.length === 0}>
+        <details className="text-small" key={block.id} open={anySeen}>
           <summary className="min-h-11 cursor-pointer py-2.5 text-ink-soft">
             {level.loading === 'planted' ? 'Set-up, breath and pace' : 'Breath and pace'}
           </summary>
