@@ -103,7 +103,7 @@ function Player({ run }: { run: Run }) {
         </div>
         <Course run={run} />
       </header>
-      <div className="grid flex-1 grid-cols-[minmax(0,1fr)] max-lg:grid-rows-[auto_1fr] lg:grid-cols-[minmax(0,1fr)_21rem]">
+      <div className="grid flex-1 grid-cols-[minmax(0,1fr)] max-lg:grid-rows-[auto_1fr_auto] lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div className="flex min-h-[calc(100dvh-4.6rem)] flex-col lg:min-h-0">
           <Moment run={run} timeline={timeline} event={event} />
           {event.look && <LookAgain key={head.event} run={run} event={event} />}
@@ -120,9 +120,10 @@ function Player({ run }: { run: Run }) {
               </div>
             </div>
           </footer>
-          <WatchFor run={run} event={event} className="px-4 py-4 sm:px-8 lg:hidden" />
         </div>
         <PlayerPlan run={run} timeline={timeline} event={event} />
+        {/* Below the first screen of a phone, which belongs to the picture, the count and the controls. */}
+        <WatchFor run={run} event={event} className="px-4 py-4 sm:px-8 lg:hidden" />
       </div>
       {asking === 'what hurts' && <StopDialog run={run} working={event.side} onClose={() => setAsking(null)} />}
       {asking === 'easier' && <EaseDialog run={run} onClose={() => setAsking(null)} />}
