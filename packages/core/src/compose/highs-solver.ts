@@ -1,4 +1,4 @@
-import type { Highs, InterruptCallbackEvent, Model } from 'highs';
+import type { Highs, InterruptCallbackEvent, Model, PassiveCallbackEvent } from 'highs';
 import type { Linear, Relaxed, Solved, SolveOptions, Solver } from './linear.js';
 
 /** A solver of linear programmes by HiGHS, once it is loaded. (Huangfu, Hall 2018, Math Program Comput 10:119–42) */
@@ -20,7 +20,8 @@ function relaxed(highs: Highs, model: Model, linear: Linear): Relaxed {
   return { values: [...colValue], worth, bound: worth, prices: [...rowDual], reduced: [...colDual] };
 }
 
-function solved(highs: Highs, model: Model, linear: Linear, { gap = 0, chosen, branches, goOn }: SolveOptions): Solved {
+function solved(highs: Highs, model: Model, linear: Linear, options: SolveOptions): Solved {
+  const { gap = 0, chosen, branches, goOn, better } = options;
   pass(highs, model, linear, false);
   model.options.set({
     output_flag: false,
@@ -30,13 +31,18 @@ function solved(highs: Highs, model: Model, linear: Linear, { gap = 0, chosen, b
   });
   if (chosen) model.setSolution({ indices: chosen.map((_, at) => at), values: chosen.map(Number) });
   const { callbackType } = highs.constants;
-  model.run(
-    goOn && {
+  model.run({
+    ...(goOn && {
       [callbackType.mipInterrupt]: (event: InterruptCallbackEvent): undefined => {
         if (!goOn(event.data.mip_primal_bound ?? -Infinity)) event.interrupt();
       },
-    },
-  );
+    }),
+    ...(better && {
+      [callbackType.mipImprovingSolution]: ({ data }: PassiveCallbackEvent): undefined => {
+        if (data.mip_solution) better(data.mip_solution, data.objective_function_value ?? -Infinity);
+      },
+    }),
+  });
   // Stopped by branches or by whoever asked, it may not have found anything yet: what stands in its place then is no solution.
   if (Number(model.info.get('primal_solution_status')) !== highs.constants.solutionStatus.feasible) {
     return { values: null, worth: -Infinity, bound: Infinity };

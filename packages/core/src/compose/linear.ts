@@ -53,6 +53,8 @@ export interface SolveOptions {
   readonly branches?: number;
   /** Asked now and then, with the worth that was reached, whether to go on. */
   readonly goOn?: (worth: number) => boolean;
+  /** Told of each better solution while it is still looking; the solver may not be asked anything in it. */
+  readonly better?: (values: Float64Array, worth: number) => void;
 }
 
 /** Solves linear programmes. */

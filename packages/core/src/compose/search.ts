@@ -30,6 +30,8 @@ export interface Searched {
 /** Looks for the best choice, from what is near at hand to what is proven. */
 export class Search {
   private best: Composed | null = null;
+  /** Whoever follows it has enough. */
+  private isOver = false;
   private readonly few: readonly number[];
 
   constructor(
@@ -65,7 +67,7 @@ export class Search {
 
   /** Before there is anything nobody stops it. */
   private goesOn(): boolean {
-    return this.best === null || (this.follower.goOn?.() ?? true);
+    return this.best === null || (!this.isOver && (this.follower.goOn?.() ?? true));
   }
 
   private inRelaxed(at: number): number {
@@ -76,27 +78,40 @@ export class Search {
   private solved(indices: readonly number[], chosen: readonly number[] | undefined, options: SolveOptions): Solved {
     const { linear } = integerProgrammeOf(this.of.composing, pick(this.of.candidates, indices));
     const from = chosen && { chosen: indices.map((at) => chosen.includes(at)) };
-    return this.of.solver.solve(linear, { gap: CLOSE, ...from, ...options });
+    const better = (values: Float64Array, worth: number) => {
+      // What is hardly better is not worth the arranging: it is found at the end of the stage.
+      if (worth > (this.best?.worth ?? -Infinity) * (1 + WORTH_TELLING)) this.tell(chosenAmong(values, indices), this.of.relaxed.bound); // prettier-ignore
+    };
+    return this.of.solver.solve(linear, { gap: CLOSE, better, ...from, ...options });
   }
 
   /** Keeps the better of what was found and what is known; whether the search goes on. */
   private found(chosen: readonly number[] | null | undefined, bound: number): boolean {
+    this.tell(chosen, bound);
+    return this.best === null || (this.goesOn() && this.best.gapPercent > GAP_PERCENT);
+  }
+
+  /** Arranges what was found and tells the best that is known, by this bound. */
+  private tell(chosen: readonly number[] | null | undefined, bound: number): void {
+    if (this.isOver) return;
     const { composing, programme } = this.of;
     const next = chosen ? fitting(composing, programme.structure, chosen, this.few, { ...this.frame, bound }) : null;
     if (next && (!this.best || next.worth > this.best.worth)) this.best = next;
-    if (!this.best) return true;
+    if (!this.best) return;
     this.best = { ...this.best, bound, gapPercent: gapOf(this.best.worth, bound) };
-    const goesOn = (this.follower.better?.(this.best) ?? true) && this.goesOn();
-    return goesOn && this.best.gapPercent > GAP_PERCENT;
+    this.isOver = this.follower.better?.(this.best) === false;
   }
 }
 const pick = (candidates: readonly Candidate[], indices: readonly number[]) =>
   indices.map((at) => itemAt(candidates, at));
-const chosenOf = ({ values }: Solved, indices: readonly number[]) =>
-  values && indices.filter((_, index) => (values[index] ?? 0) > HALF);
+const chosenAmong = (values: ArrayLike<number>, indices: readonly number[]) =>
+  indices.filter((_, index) => (values[index] ?? 0) > HALF);
+const chosenOf = ({ values }: Solved, indices: readonly number[]) => values && chosenAmong(values, indices);
 /** Beyond half a whole unknown is chosen. */
 const HALF = 0.5;
 const FEW_BRANCHES = 20;
+/** Better by this share than what is known is told at once. */
+const WORTH_TELLING = 0.005;
 
 /** A gap that leaves room for what mending costs. */
 const CLOSE = 0.006;

@@ -18,6 +18,11 @@ describe('in what a dose asks for more', () => {
     ['2x15s L,R', '2x15s L', 'more hands'],
     ['3x8 6kg', '3x8 5kg', 'more weight'],
     ['3x8 wedge20', '3x8', 'another set-up'],
+    // The level's own weight may be more than the one that is planned.
+    ['3x8', '3x8 2kg', 'another weight'],
+    ['3x5 3s', '3x5 @40% 3s', 'no effort named'],
+    ['3x5', '3x5 tempo1-1', 'another stroke'],
+    ['2xmax15s', '2x15s', 'an open end'],
     ['2x8', '2x15s', 'another kind of work'],
   ])('%s beside %s: %s', (dose, than, words) => expect(more(dose, than)).toBe(words));
 

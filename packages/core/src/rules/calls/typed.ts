@@ -5,6 +5,7 @@ import { findLevel, type MovementLookup } from '../../model/movement.js';
 import { type Fault, under } from '../../vocabulary/fault.js';
 import { handsWorking } from '../../vocabulary/hands.js';
 import { firstOf, isSome } from '../../vocabulary/lists.js';
+import { same } from '../../vocabulary/same.js';
 import { moreIn } from '../asks-more.js';
 import { blockChange } from '../fixes/edit-words.js';
 import type { Call, CallOption, TypedDose } from './call.js';
@@ -25,7 +26,7 @@ function typedOf({ coming, barred }: CallScene, { kind }: Call, { effect }: Call
     edits.map((edit) => ({
       edit,
       block: coming
-        .find((plan) => plan.place.sequenceId === place.sequenceId && plan.place.programmeId === place.programmeId)
+        .find((plan) => same<unknown>(plan.place, place))
         ?.sequence.blocks.find(({ id }) => 'blockId' in edit && id === edit.blockId),
     })),
   );
