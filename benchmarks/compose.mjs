@@ -1,5 +1,6 @@
-// Composing twenty minutes from the whole library, for five people by five methods and ten goals: how soon there is a sound answer, how near it is to the best after a
-// second, how near it ends, and what taking the best piece by piece would have come to.
+// Composing twenty minutes from the whole library, for five people by five methods and eleven goals: how soon there is a sound answer, how near it is to the best after a
+// second, how near it ends, and what taking the best piece by piece would have come to. Each question is asked cold, as by the API for somebody who was not asked about
+// before; and prepared, as on a page that has found what is possible for them while the coach still says what is wanted.
 //   ./clay-pot test types   (builds the core)   then   node benchmarks/compose.mjs
 import {
   candidatesFor,
@@ -10,6 +11,7 @@ import {
   loadSolver,
   maximum,
   integerProgrammeOf,
+  possibleFor,
 } from '@clay-pot/core';
 import { LIBRARY, METHODS, shippedMovement, TRAINING_GOALS } from '@clay-pot/core/library';
 
@@ -62,46 +64,52 @@ const solver = await loadSolver();
 // What is compiled while it runs is compiled before it is timed.
 for (const person of PEOPLE) compose(question(person, TRAINING_GOALS[0]), solver, { better: () => false });
 
+/** Asks, and follows the answer. @param forMs how long it is looked */
+function followed(asked, forMs = Infinity) {
+  const startedAt = performance.now();
+  const elapsed = () => performance.now() - startedAt;
+  let [firstMs, gapAtSecond] = [0, 100];
+  const last = compose(asked, solver, {
+    goOn: () => elapsed() < forMs,
+    better: ({ gapPercent }) => {
+      const ms = elapsed();
+      firstMs ||= ms;
+      if (ms <= SECOND_MS) gapAtSecond = gapPercent;
+      return ms < forMs;
+    },
+  });
+  return { firstMs, gapAtSecond, totalMs: elapsed(), last };
+}
+
 const rows = PEOPLE.flatMap((person) =>
   TRAINING_GOALS.map((goal) => {
     const asked = question(person, goal);
-    const startedAt = performance.now();
-    let [firstMs, gapAtSecond] = [0, 100];
-    const last = compose(asked, solver, {
-      better: ({ gapPercent }) => {
-        const ms = performance.now() - startedAt;
-        firstMs ||= ms;
-        if (ms <= SECOND_MS) gapAtSecond = gapPercent;
-        return true;
-      },
-    });
-    return {
-      who: person[0],
-      goal: goal.id,
-      firstMs,
-      gapAtSecond,
-      gapPercent: last.gapPercent,
-      totalMs: performance.now() - startedAt,
-      worth: last.worth,
-      greedy: greedy(asked),
-      findings: last.findings.length,
-    };
+    const cold = followed(asked, SECOND_MS);
+    const prepared = followed({ ...asked, possible: possibleFor(asked) });
+    const { gapPercent, worth, findings } = prepared.last;
+    return { who: person[0], goal: goal.id, cold, prepared, gapPercent, worth, greedy: greedy(asked), findings: findings.length }; // prettier-ignore
   }),
 );
 const median = (of) => rows.map(of).sort((a, b) => a - b)[rows.length >> 1];
-for (const { who, goal, firstMs, gapAtSecond, gapPercent, totalMs, worth, greedy: piecewise, findings } of rows) {
+const soon = ({ firstMs, gapAtSecond }) => `first ${firstMs.toFixed(0)} ms, gap at 1 s ${gapAtSecond.toFixed(2)} %`;
+for (const { who, goal, cold, prepared, gapPercent, worth, greedy: piecewise, findings } of rows) {
   const figures = [
-    `first ${firstMs.toFixed(0)} ms`,
-    `gap at 1 s ${gapAtSecond.toFixed(2)} %`,
-    `ends at ${gapPercent.toFixed(2)} % after ${(totalMs / 1000).toFixed(1)} s`,
+    `cold ${soon(cold)}`,
+    `prepared ${soon(prepared)}`,
+    `ends at ${gapPercent.toFixed(2)} % after ${(prepared.totalMs / 1000).toFixed(1)} s`,
     `worth ${worth.toFixed(1)}, piece by piece ${piecewise.toFixed(1)}`,
   ];
   console.log(
     `${who.padEnd(10)} ${goal.padEnd(18)} ${figures.join(' · ')}${findings > 0 ? ` · ${findings} findings` : ''}`,
   );
 }
+const medians = (of) =>
+  soon({ firstMs: median((row) => of(row).firstMs), gapAtSecond: median((row) => of(row).gapAtSecond) });
+const within = (of) => rows.filter((row) => of(row).gapAtSecond <= 1).length;
+const [cold, prepared] = [(row) => row.cold, (row) => row.prepared];
+console.log(`medians of ${rows.length}, cold: ${medians(cold)} (${within(cold)} within one percent)`);
 console.log(
-  `median of ${rows.length}: first ${median((r) => r.firstMs).toFixed(0)} ms, gap at one second ${median((r) => r.gapAtSecond).toFixed(2)} %, ends at ${median((r) => r.gapPercent).toFixed(2)} % after ${(median((r) => r.totalMs) / 1000).toFixed(1)} s`,
+  `prepared: ${medians(prepared)} (${within(prepared)} within one percent); ends at ${median((row) => row.gapPercent).toFixed(2)} % after ${(median(({ prepared: { totalMs } }) => totalMs) / 1000).toFixed(1)} s`,
 );
 console.log(
   `never worse than piece by piece: ${rows.every(({ worth, greedy: piecewise }) => worth >= piecewise)}; with findings: ${rows.filter(({ findings }) => findings > 0).length}`,

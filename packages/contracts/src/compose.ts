@@ -5,14 +5,12 @@ import {
   BLOCK_LIMITS,
   compose,
   type Composed,
-  type ComposeQuestion as Composing,
   type Edit,
   EQUIPMENT,
   instant,
   isComposed,
   list,
   loadSolver,
-  type Movement,
   must,
   type Of,
   oneOf,
@@ -29,7 +27,8 @@ import {
   trueOrFalse,
   within,
 } from '@clay-pot/core';
-import { GOAL_NAMES, LIBRARY, shippedGoal, shippedMovement } from '@clay-pot/core/library';
+import { GOAL_NAMES } from '@clay-pot/core/library';
+import { askedIn, type ComposeWork, questionOf } from './compose-work.js';
 import { WHOM_INPUT } from './mechanics.js';
 
 const ASKED = {
@@ -107,33 +106,8 @@ export interface SwapAnswer {
   }[];
 }
 
-/** Everything that composing takes, as plain data: for a thread of its own. */
-export interface ComposeWork extends Omit<Composing, 'goal' | 'shelf' | 'lookup'> {
-  readonly goalId: string;
-  /** The studio’s own movements, and which of them (or of the shipped ones) cannot be chosen any more. */
-  readonly own: readonly Movement[];
-  readonly removedIds: readonly string[];
-  readonly from?: Sequence | undefined;
-  readonly others?: boolean | undefined;
-}
-
-/** The question of a piece of work. A sequence that is fitted anew brings its movements, its pacing and its rounds. */
-function questionOf({ goalId, own, removedIds, from, others = true, ...question }: ComposeWork): Composing {
-  const byId = new Map(own.map((movement) => [movement.id, movement]));
-  const keep = from?.blocks;
-  const isKept = (id: string) => keep?.some(({ movementId }) => movementId === id) ?? false;
-  const shelf = [...LIBRARY.filter(({ id }) => !byId.has(id)), ...own].filter(
-    ({ id }) => !removedIds.includes(id) && (others || isKept(id)),
-  );
-  return {
-    ...question,
-    goal: must(shippedGoal(goalId), `a goal ${goalId}`),
-    shelf,
-    lookup: (id) => byId.get(id) ?? shippedMovement(id),
-    ...(keep && { keep }),
-    ...(from && { pacing: from.pacing }),
-  };
-}
+/** Finds what a composition will choose from, before anybody waits for it. */
+export const prepareFor = (work: ComposeWork): void => void askedIn(work);
 
 /** Who follows a composition. */
 export interface Following {
@@ -149,7 +123,7 @@ export interface Following {
 export function composeWith(work: ComposeWork, solver: Solver, { now, better, goOn }: Following): ComposeAnswer {
   const startedAt = now();
   const elapsed = () => now() - startedAt;
-  const answer = compose(questionOf(work), solver, {
+  const answer = compose(askedIn(work), solver, {
     ...(better && { better: (composed) => better(answerOf(composed, elapsed())) }),
     ...(goOn && { goOn: () => goOn(elapsed()) }),
   });
@@ -182,7 +156,7 @@ function answerOf(composed: Composed, elapsedMs: number): ComposeAnswer {
 
 /** Other movements for a block of the sequence that the work is from. */
 export function swapsIn(work: ComposeWork, blockId: string): SwapAnswer {
-  const found = alternativesFor(questionOf(work), must(work.from, 'a sequence'), blockId);
+  const found = alternativesFor(askedIn(work), must(work.from, 'a sequence'), blockId);
   return {
     alternatives: found.map(({ candidate: { movement, level }, points, seconds, text: says, edits }) => ({
       movementId: movement.id,

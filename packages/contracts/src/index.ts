@@ -5,6 +5,7 @@ export * from './athletes.js';
 export * from './calls.js';
 export * from './class.js';
 export * from './compose.js';
+export type { ComposeWork } from './compose-work.js';
 export * from './devices.js';
 export * from './effort.js';
 export * from './foretold.js';

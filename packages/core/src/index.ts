@@ -270,7 +270,6 @@ export type { RuleId } from './compose/rule-id.js';
 export { ruleWords } from './compose/rule-words.js';
 export type { Binding, Reason } from './compose/reasons.js';
 export type { GiveUp } from './compose/give-up.js';
-export type { Excluded } from './compose/suitable.js';
 export { Choice } from './compose/choice.js';
 export * from './rules/work-done.js';
 export * from './rules/form.js';

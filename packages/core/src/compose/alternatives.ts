@@ -4,7 +4,7 @@ import { applyEdits } from '../model/edits.js';
 import type { Sequence } from '../model/sequence.js';
 import { findingsOf, keyOfFinding } from '../rules/checks/index.js';
 import { firstOf, groupedBy, itemAt } from '../vocabulary/lists.js';
-import { type Candidate, candidateOf } from './candidate.js';
+import { type Candidate, candidateFor, possibleOf } from './candidate.js';
 import { candidatesFor } from './candidates.js';
 import { Choice } from './choice.js';
 import { integerProgrammeOf } from './integer-programme.js';
@@ -33,7 +33,7 @@ export function alternativesFor(question: ComposeQuestion, sequence: Sequence, b
   const at = sequence.blocks.findIndex(({ id }) => id === blockId);
   const block = itemAt(sequence.blocks, at);
   const standing = view.blocks.map(({ movement, level, block: { id, dose, phase } }, index) => ({
-    ...candidateOf(view, { movement, level, dose, phase }, composing.goal, index),
+    ...candidateFor(possibleOf(view, { movement, level, dose, phase }, index), composing.goal),
     key: id,
     // All others stay; their rules are not asked of what leaves.
     ...(index !== at && { locked: true as const }),

@@ -3,6 +3,7 @@ import { sumsByBlock } from '../effort/block-sums.js';
 import type { Direction } from '../effort/coverage.js';
 import { hardSeconds } from '../effort/past.js';
 import type { SessionView } from '../effort/session-view.js';
+import type { Demand } from '../mechanics/demand.js';
 import type { Dose } from '../model/dose.js';
 import { equipmentFor, type Level, type Movement } from '../model/movement.js';
 import { isFree } from '../rules/checks/block-views.js';
@@ -19,8 +20,8 @@ import { countsFor, type TrainingGoal } from './goal.js';
 /** Amounts by muscle group; what is not named is nothing. */
 export type ByGroup = Partial<Record<MuscleGroup, number>>;
 
-/** A movement at a level with a dose in a phase: what a sequence may be composed of, with everything that is asked of it. */
-export interface Candidate {
+/** A movement at a level with a dose in a phase, with everything that is asked of it: what a person can be given, whatever the goal is. */
+export interface Possible {
   readonly key: string;
   readonly movement: Movement;
   readonly level: Level;
@@ -33,8 +34,8 @@ export interface Candidate {
   readonly posture: Posture;
   /** What has to be fetched for it. */
   readonly things: readonly Equipment[];
-  /** Seconds that count toward each want of the goal, mean of both hands. */
-  readonly gives: readonly number[];
+  /** What it demands of the hands; null where nobody could be so. */
+  readonly demand: Demand | null;
   readonly effortPercent: number;
   readonly hard: boolean;
   readonly free: boolean;
@@ -56,7 +57,35 @@ export interface Candidate {
   readonly extra?: true;
 }
 
-/** What a candidate is made of, besides what is computed. */
+/** A movement that this person cannot be given, and why. */
+export interface Excluded {
+  readonly movementId: string;
+  /** A sentence with its numbers. */
+  readonly why: string;
+}
+
+/** What there is for a person, in teaching order, and what they cannot be given. */
+export interface PossibleShelf {
+  readonly possible: readonly Possible[];
+  readonly excluded: readonly Excluded[];
+}
+
+/** A possible one with what it brings to a goal: what a sequence may be composed of. */
+export interface Candidate extends Possible {
+  /** Seconds that count toward each want of the goal, mean of both hands. */
+  readonly gives: readonly number[];
+}
+
+/** What a possible one brings to a goal. */
+export function candidateFor(possible: Possible, goal: TrainingGoal): Candidate {
+  const { movement, level, demand, workS } = possible;
+  const bothS = workS.left + workS.right;
+  // What is locked may ask what this body cannot take: it gives nothing, and the checks say so.
+  const gives = goal.wants.map((want) => (demand ? (countsFor(want, movement, level, demand) * bothS) / 2 : 0));
+  return { ...possible, gives };
+}
+
+/** What a possible one is made of, besides what is computed. */
 export interface Placed {
   readonly movement: Movement;
   readonly level: Level;
@@ -68,13 +97,8 @@ export interface Placed {
 const stationOf = (posture: Posture, needs: readonly Equipment[]): string =>
   [PLACE_OF[posture], ...fixedOf(needs)].join(' ');
 
-/** A block that was examined as a candidate; the first of its sequence where it was examined by itself. */
-export function candidateOf(
-  view: SessionView,
-  { movement, level, dose, phase }: Placed,
-  goal: TrainingGoal,
-  index = 0,
-): Candidate {
+/** A block that was examined, as a possible one; the first of its sequence where it was examined by itself. */
+export function possibleOf(view: SessionView, { movement, level, dose, phase }: Placed, index = 0): Possible {
   const block = itemAt(view.blocks, index);
   const { efforts } = view;
   const needs = equipmentFor(movement, level, dose);
@@ -94,8 +118,6 @@ export function candidateOf(
   if (level.load.kind === 'stretch') for (const group of movement.trains) stretchS[group] = most;
   const digits = digitsOf(movement);
   const both = workS.left + workS.right;
-  // What is locked may ask what this body cannot take: it gives nothing, and the checks say so.
-  const { demand } = block;
   return {
     key: `${movement.id} ${phase} ${dose.sets}`,
     movement,
@@ -106,7 +128,7 @@ export function candidateOf(
     station: stationOf(level.posture, needs),
     posture: level.posture,
     things: needs.filter((thing) => !fixed.includes(thing) && thing !== 'mat'),
-    gives: goal.wants.map((want) => (demand ? (countsFor(want, movement, level, demand) * both) / 2 : 0)),
+    demand: block.demand,
     effortPercent: block.effortPercent,
     hard: block.hard,
     free: isFree(block),
@@ -130,7 +152,7 @@ const ownSeconds = ({ timeline }: SessionView, index: number): number =>
   ) / 1000;
 
 /** The same with fewer sets: what a set brings is the same in each. @param seconds of it, as its own timeline has them */
-export function withFewerSets(of: Candidate, dose: Dose, seconds: number): Candidate {
+export function withFewerSets(of: Possible, dose: Dose, seconds: number): Possible {
   const share = dose.sets / of.dose.sets;
   const less = <K extends string>(amounts: Partial<Record<K, number>>) =>
     Object.fromEntries(
@@ -141,7 +163,6 @@ export function withFewerSets(of: Candidate, dose: Dose, seconds: number): Candi
     key: `${of.movement.id} ${of.phase} ${dose.sets}`,
     dose,
     seconds,
-    gives: of.gives.map((given) => given * share),
     doses: less(of.doses),
     hardS: less(of.hardS),
     stretchS: less(of.stretchS),

@@ -5,11 +5,19 @@ import { inPhaseOrder } from '../model/sequence.js';
 import { failingHold } from '../rules/checks/failing-hold.js';
 import { unusualInDose } from '../rules/usual-dose.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
-import { type Candidate, candidateOf, withFewerSets } from './candidate.js';
+import {
+  type Candidate,
+  type Excluded,
+  candidateFor,
+  type Possible,
+  possibleOf,
+  type PossibleShelf,
+  withFewerSets,
+} from './candidate.js';
 import { firstOf } from '../vocabulary/lists.js';
 import { phasesOf } from './phase-of.js';
-import { examined, type Composing } from './question.js';
-import { alone, blockOf, type Excluded, type Suited, suiting } from './suitable.js';
+import { type ComposeQuestion, type Composing, composingOf, examined } from './question.js';
+import { alone, blockOf, type Suited, suiting } from './suitable.js';
 
 /** What a sequence may be composed of, and what may not be in it. */
 export interface Shelf {
@@ -17,9 +25,19 @@ export interface Shelf {
   readonly excluded: readonly Excluded[];
 }
 
-/** Everything that may be chosen for this person, in the shelf's teaching order. */
+/** Everything that may be chosen for this person and goal, in the shelf's teaching order. */
 export function candidatesFor(composing: Composing): Shelf {
-  const candidates: Candidate[] = [];
+  const { possible, excluded } = composing.possible ?? possibleFor(composing);
+  return { candidates: possible.map((each) => candidateFor(each, composing.goal)), excluded };
+}
+
+/**
+ * What is possible for this person now: of the goal only where it is trained for matters, of the rest of the question neither minutes nor what is locked. It takes
+ * a tenth of a second, so whoever asks again, or is about to ask, finds it once.
+ */
+export function possibleFor(question: ComposeQuestion): PossibleShelf {
+  const composing = composingOf(question);
+  const possible: Possible[] = [];
   const excluded: Excluded[] = [];
   for (const movement of composing.shelf) {
     const suits = suiting(composing, movement);
@@ -28,9 +46,9 @@ export function candidatesFor(composing: Composing): Shelf {
       continue;
     }
     const mine = inDoses(composing, movement, suits);
-    candidates.push(...mine, ...moreForTheWeaker(composing, mine));
+    possible.push(...mine, ...moreForTheWeaker(composing, mine));
   }
-  return { candidates, excluded };
+  return { possible, excluded };
 }
 
 /** Blocks that stand whatever else is chosen, in the rounds that they are taken in. @throws SequenceError where they are not sound */
@@ -39,14 +57,14 @@ export function lockedCandidates(composing: Composing): Candidate[] {
   if (locked.length === 0) return [];
   const view = viewOf(examined(composing, inPhaseOrder(locked), rounds));
   return view.blocks.map(({ block, movement, level }, index) => ({
-    ...candidateOf(view, { movement, level, dose: block.dose, phase: block.phase }, goal, index),
+    ...candidateFor(possibleOf(view, { movement, level, dose: block.dose, phase: block.phase }, index), goal),
     key: block.id,
     locked: true as const,
   }));
 }
 
 /** As it usually is, a set more where that is held and usual, and sets less; of what is kept of a sequence no more than it had, down to a set. */
-function inDoses(composing: Composing, movement: Movement, suited: Suited): Candidate[] {
+function inDoses(composing: Composing, movement: Movement, suited: Suited): Possible[] {
   const { level, dose, phase: kept } = suited;
   const isUsual = (of: Dose) => unusualInDose(of, level.dosing).length === 0;
   const varies = dose.then === undefined;
@@ -59,7 +77,7 @@ function inDoses(composing: Composing, movement: Movement, suited: Suited): Cand
   const lengthS = (of: Dose) => compileTimeline({ ...composing.frame, blocks: [blockOf(movement, level, of, 'strength')] }, composing.lookup).durationMs / 1000; // prettier-ignore
   const savedS = fewer.map((less) => view.timeline.durationMs / 1000 - lengthS(less));
   return phases.flatMap((phase) => {
-    const whole = candidateOf(view, { movement, level, dose: most, phase }, composing.goal);
+    const whole = possibleOf(view, { movement, level, dose: most, phase });
     return [whole, ...fewer.map((less, index) => withFewerSets(whole, less, whole.seconds - (savedS[index] ?? 0)))];
   });
 }
@@ -78,13 +96,13 @@ function heldWithMore(
 }
 
 /** Where the method gives the weaker hand more: a set of its own, on top of what both hands do. */
-function moreForTheWeaker(composing: Composing, [both]: readonly Candidate[]): Candidate[] {
-  const { method, weaker, goal } = composing;
+function moreForTheWeaker(composing: Composing, [both]: readonly Possible[]): Possible[] {
+  const { method, weaker } = composing;
   const isMeant = method.sides === 'weaker first' && method.weakerSideRatio > 1 && weaker !== null;
   if (!both || !isMeant || both.level.loading !== 'resisted' || both.phase === 'prepare') return [];
   const { movement, level, phase } = both;
   if (!movement.sides.includes(weaker) || both.dose.then) return [];
   const dose: Dose = { ...both.dose, sets: 1, sides: weaker };
   const view = alone(composing, blockOf(movement, level, dose, phase));
-  return [{ ...candidateOf(view, { movement, level, dose, phase }, goal), key: `${movement.id} more`, extra: true }];
+  return [{ ...possibleOf(view, { movement, level, dose, phase }), key: `${movement.id} more`, extra: true }];
 }

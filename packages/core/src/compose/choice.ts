@@ -3,21 +3,20 @@ import { PHASES } from '../vocabulary/phases.js';
 import type { Structure } from './structure.js';
 import { SHAKE_S } from './minutes-rows.js';
 import type { Said } from './rule-words.js';
-import { SLICES } from './worth.js';
+import { type Index, indexed, type Mine } from './choice-index.js';
 
-/** What breaking a rule costs at least, and what each further share of it costs: more than any want is worth. */
+/** What breaking a rule costs at least: more than most wants are worth. */
 const BROKEN = 30;
-const BROKEN_SHARE = 60;
 /** What each second over the minutes costs. */
 const OVER_S = 0.5;
 
 /** Looked up once: what is asked of them is asked a million times. */
-const { abs, max, min } = Math;
+const { max, min } = Math;
 
-/** Counts how many of the chosen have something in common. */
 /** Numbers of other files, at hand where they are read most. */
 const [WALK_S, TURN_S, FETCH_S, PHASE_COUNT] = [CHANGE_OF_PLACE_S - CHANGE_WITHIN_PLACE_S, CHANGE_WITHIN_PLACE_S, FETCH_EQUIPMENT_S, PHASES.length]; // prettier-ignore
 
+/** Counts how many of the chosen have something in common. */
 class Counts {
   private readonly of: Int16Array;
   used = 0;
@@ -39,10 +38,16 @@ class Counts {
 export class Choice {
   readonly chosen: Uint8Array;
   private readonly sums: Float64Array;
+  /** What each sum costs for lying beyond its bounds; how many do, and what they cost together. */
+  private readonly costs: Float64Array;
+  private sumsBeyond = 0;
+  private sumsCost = 0;
   private readonly gives: Float64Array;
   private readonly pairs: Float64Array;
   private readonly asking: Int16Array;
   private readonly answers: Int16Array;
+  /** How many rules ask for something that nothing chosen answers. */
+  private unanswered = 0;
   private readonly stations: Counts;
   private readonly postures: Counts;
   private readonly things: Counts;
@@ -64,6 +69,8 @@ export class Choice {
     this.stations = new Counts(PHASES.length * index.stations);
     this.postures = new Counts(index.postures);
     this.things = new Counts(index.things);
+    this.costs = new Float64Array(structure.sums.length);
+    for (let k = 0; k < this.sums.length; k++) this.addTo(k, 0);
   }
 
   static of(structure: Structure, chosen: Iterable<number> = []): Choice {
@@ -77,16 +84,14 @@ export class Choice {
     const by = this.chosen[at] ? -1 : 1;
     this.chosen[at] = this.chosen[at] ? 0 : 1;
     const mine = this.index.of[at] as Mine;
-    for (let k = 0; k < mine.sums.length; k++)
-      this.sums[mine.sums[k] as number] =
-        (this.sums[mine.sums[k] as number] as number) + by * (mine.amounts[k] as number);
+    for (let k = 0; k < mine.sums.length; k++) this.addTo(mine.sums[k] as number, by * (mine.amounts[k] as number));
     for (let want = 0; want < this.gives.length; want++)
       this.gives[want] = (this.gives[want] as number) + by * (mine.gives[want] as number);
     for (let k = 0; k < mine.pairs.length; k++)
       this.pairs[mine.pairs[k] as number] =
         (this.pairs[mine.pairs[k] as number] as number) + by * (mine.pairAmounts[k] as number);
-    for (const k of mine.asks) this.asking[k] = (this.asking[k] as number) + by;
-    for (const k of mine.answers) this.answers[k] = (this.answers[k] as number) + by;
+    for (const k of mine.asks) this.ask(k, by, 0);
+    for (const k of mine.answers) this.ask(k, 0, by);
     this.stations.change(mine.station, by);
     this.postures.change(mine.posture, by);
     for (const thing of mine.things) this.things.change(thing, by);
@@ -98,48 +103,76 @@ export class Choice {
 
   /** What it is worth, whatever it breaks: `worthOf`, with the slices of each want laid out once, since this is asked a hundred thousand times. */
   worth(): number {
-    const { ends, slopes, slices } = this.index.worths;
     let worth = this.own;
-    for (let want = 0; want < this.gives.length; want++) {
-      const seconds = this.gives[want] as number;
-      let from = 0;
-      for (let at = want * slices; at < (want + 1) * slices && seconds > from; at++) {
-        const end = ends[at] as number;
-        worth += (slopes[at] as number) * (min(seconds, end) - from);
-        from = end;
-      }
+    for (let want = 0; want < this.gives.length; want++) worth += this.worthOf(want, this.gives[want] as number);
+    return worth;
+  }
+
+  /** What it would be worth with one more, whatever that breaks. */
+  worthWith(at: number): number {
+    const { own, gives } = this.index.of[at] as Mine;
+    let worth = this.own + own;
+    for (let want = 0; want < this.gives.length; want++)
+      worth += this.worthOf(want, (this.gives[want] as number) + (gives[want] as number));
+    return worth;
+  }
+
+  private worthOf(want: number, seconds: number): number {
+    const { ends, slopes, slices } = this.index.worths;
+    let [worth, from] = [0, 0];
+    for (let at = want * slices; at < (want + 1) * slices && seconds > from; at++) {
+      const end = ends[at] as number;
+      worth += (slopes[at] as number) * (min(seconds, end) - from);
+      from = end;
     }
     return worth;
   }
 
   /** What its broken rules cost; nothing where it keeps them all. @param told takes in which rules they are */
   broken(told?: Said[]): number {
-    return this.sumsBroken(told) + this.answersBroken(told) + this.pairsBroken(told) + this.timeBroken(told);
+    if (told) this.tell(told);
+    return this.sumsCost + BROKEN * this.unanswered + this.pairsBroken(told) + this.timeBroken(told);
   }
 
-  private sumsBroken(told?: Said[]): number {
-    let cost = 0;
-    const { sums } = this.structure;
-    for (let k = 0; k < sums.length; k++) {
-      const limit = sums[k] as Structure['sums'][number];
-      const sum = this.sums[k] as number;
-      const beyond = max(sum - limit.max, limit.min - sum);
-      if (beyond <= CLOSE) continue;
-      cost += BROKEN + (BROKEN_SHARE * beyond) / max(1, abs(sum > limit.max ? limit.max : limit.min));
-      told?.push(limit);
-    }
-    return cost;
+  /** What it is worth less what its broken rules cost, where that is more than `least`: what cannot be is not looked at to its end. */
+  valueAbove(least: number): number {
+    let value = this.worth() - this.sumsCost - BROKEN * this.unanswered;
+    if (value <= least) return -Infinity;
+    value -= this.timeBroken();
+    return value <= least ? -Infinity : value - this.pairsBroken();
   }
 
-  private answersBroken(told?: Said[]): number {
+  private addTo(k: number, amount: number): void {
+    const { mins, maxs, perUnder, perOver } = this.index.bounds;
+    const sum = (this.sums[k] as number) + amount;
+    this.sums[k] = sum;
+    const [over, under] = [sum - (maxs[k] as number), (mins[k] as number) - sum];
+    const before = this.costs[k] as number;
     let cost = 0;
-    const { answered } = this.structure;
-    for (let k = 0; k < answered.length; k++) {
-      if ((this.asking[k] as number) === 0 || (this.answers[k] as number) > 0) continue;
-      cost += BROKEN;
-      told?.push(answered[k] as Structure['answered'][number]);
-    }
-    return cost;
+    if (over > CLOSE) cost = BROKEN + over * (perOver[k] as number);
+    else if (under > CLOSE) cost = BROKEN + under * (perUnder[k] as number);
+    if (cost === before) return;
+    this.costs[k] = cost;
+    this.sumsBeyond += (cost > 0 ? 1 : 0) - (before > 0 ? 1 : 0);
+    // Nothing is left of what rounding has added up.
+    this.sumsCost = this.sumsBeyond === 0 ? 0 : this.sumsCost + cost - before;
+  }
+
+  private ask(k: number, asking: number, answers: number): void {
+    if (this.isUnanswered(k)) this.unanswered--;
+    this.asking[k] = (this.asking[k] as number) + asking;
+    this.answers[k] = (this.answers[k] as number) + answers;
+    if (this.isUnanswered(k)) this.unanswered++;
+  }
+
+  private isUnanswered(k: number): boolean {
+    return (this.asking[k] as number) > 0 && (this.answers[k] as number) === 0;
+  }
+
+  /** Which sums lie beyond their bounds, and what is not answered. */
+  private tell(told: Said[]): void {
+    this.structure.sums.forEach((limit, k) => (this.costs[k] as number) > 0 && told.push(limit));
+    this.structure.answered.forEach((rule, k) => this.isUnanswered(k) && told.push(rule));
   }
 
   private pairsBroken(told?: Said[]): number {
@@ -193,104 +226,3 @@ export class Choice {
 }
 const CLOSE = 1e-7;
 const RELEASE_S = SHAKE_S;
-
-/** Where the slices of each want end, in seconds, and what a second in them is worth. */
-function slicesOf(wants: Structure['wants']): Index['worths'] {
-  const slices = SLICES.length;
-  const [ends, slopes] = [new Float64Array(wants.length * slices), new Float64Array(wants.length * slices)];
-  wants.forEach(({ want: { targetS, points } }, want) => {
-    let end = 0;
-    SLICES.forEach(({ share, worth }, slice) => {
-      end += share * targetS;
-      ends[want * slices + slice] = end;
-      slopes[want * slices + slice] = (points * worth) / (share * targetS);
-    });
-  });
-  return { ends, slopes, slices };
-}
-
-/** What a candidate brings, by the places where it is counted. */
-interface Mine {
-  readonly sums: readonly number[];
-  readonly amounts: readonly number[];
-  readonly gives: readonly number[];
-  readonly pairs: readonly number[];
-  readonly pairAmounts: readonly number[];
-  readonly asks: readonly number[];
-  readonly answers: readonly number[];
-  readonly station: number;
-  readonly posture: number;
-  readonly things: readonly number[];
-  readonly phase: number;
-  readonly hard: boolean;
-  readonly releases: boolean;
-  readonly seconds: number;
-  readonly own: number;
-}
-interface Index {
-  readonly of: readonly Mine[];
-  readonly worths: { readonly ends: Float64Array; readonly slopes: Float64Array; readonly slices: number };
-  readonly stations: number;
-  readonly postures: number;
-  readonly things: number;
-}
-
-function indexed({ candidates, own, wants, sums, answered, pairs, releases }: Structure): Index {
-  const numbers = () => {
-    const known = new Map<string, number>();
-    const of = (name: string) => {
-      let number = known.get(name);
-      if (number === undefined) known.set(name, (number = known.size));
-      return number;
-    };
-    return { known, of };
-  };
-  const [stations, postures, things] = [numbers(), numbers(), numbers()];
-  for (const { station } of candidates) stations.of(station);
-  const of = candidates.map((candidate, at) => {
-    const phase = PHASES.indexOf(candidate.phase);
-    return {
-      sums: [] as number[],
-      amounts: [] as number[],
-      gives: wants.map(({ counted }) => counted[at] ?? 0),
-      pairs: [] as number[],
-      pairAmounts: [] as number[],
-      asks: [] as number[],
-      answers: [] as number[],
-      station: phase * stations.known.size + stations.of(candidate.station),
-      posture: postures.of(`${candidate.phase} ${candidate.station} ${candidate.posture}`),
-      things: candidate.things.map((thing) => things.of(thing)),
-      phase,
-      hard: candidate.hard,
-      releases: releases[at] ?? false,
-      seconds: candidate.seconds,
-      own: own[at] ?? 0,
-    };
-  });
-  const mine = (at: number) => of[at] as (typeof of)[number];
-  sums.forEach(({ amounts }, k) => {
-    for (const [at, amount] of amounts) {
-      mine(at).sums.push(k);
-      mine(at).amounts.push(amount);
-    }
-  });
-  pairs.forEach(({ first, second }, k) => {
-    for (const [side, amounts] of [first, second].entries()) {
-      for (const [at, amount] of amounts) {
-        mine(at).pairs.push(2 * k + side);
-        mine(at).pairAmounts.push(amount);
-      }
-    }
-  });
-  answered.forEach(({ asking, answers }, k) => {
-    for (const at of asking) mine(at).asks.push(k);
-    for (const at of answers) mine(at).answers.push(k);
-  });
-  return {
-    of,
-    worths: slicesOf(wants),
-    stations: stations.known.size,
-    postures: postures.known.size,
-    things: things.known.size,
-  };
-}

@@ -70,6 +70,24 @@ test('it goes on until nothing can be better by more than the gap, and says the 
   expect(isComposed(again) && again.sequence).toEqual(answer.sequence);
 });
 
+test('each time it tells something it is better or nearer to the best, and the last of it is the answer', () => {
+  for (const question of [asked('desk-hands', 'careful-return'), asked('edge-strength', 'daily-range')]) {
+    const told: Composed[] = [];
+    const answer = compose(question, solver, { better: (composed) => told.push(composed) > 0 });
+    if (!isComposed(answer)) throw new Error('Nothing was composed.');
+    told.slice(1).forEach((next, at) => {
+      const before = must(told[at], 'what was told before');
+      expect(next.worth > before.worth || next.bound < before.bound).toBe(true);
+      expect(next.bound).toBeLessThanOrEqual(before.bound);
+    });
+    // What was proven holds of all that is found later.
+    for (const { bound } of told) expect(answer.worth).toBeLessThanOrEqual(bound);
+    expect(told.length).toBeGreaterThan(2);
+    expect(told.at(-1)).toEqual(expect.objectContaining({ sequence: answer.sequence, gapPercent: answer.gapPercent }));
+    expect(answer.gapPercent).toBeLessThanOrEqual(GAP_PERCENT);
+  }
+});
+
 test('who is not cleared is given what does not load the hand, and told why', () => {
   const athlete = { cautions: [{ caution: 'numbness' as const, hand: 'both' as const }], equipment: EQUIPMENT };
   const composed = atOnce(asked('handstand-load', 'careful-return', { athlete, minutes: 8 }));

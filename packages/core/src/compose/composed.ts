@@ -2,7 +2,7 @@ import type { Sequence } from '../model/sequence.js';
 import type { Finding } from '../rules/checks/index.js';
 import type { GiveUp } from './give-up.js';
 import type { Binding, Reason } from './reasons.js';
-import type { Excluded } from './suitable.js';
+import type { Excluded } from './candidate.js';
 
 /** A composed sequence, and how near it is to the best that there could be. */
 export interface Composed {

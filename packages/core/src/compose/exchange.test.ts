@@ -6,6 +6,7 @@ import { asked, solver } from './composing.fixture.js';
 import { exchanged } from './exchange.js';
 import { integerProgrammeOf } from './integer-programme.js';
 import { composingOf } from './question.js';
+import type { Said } from './rule-words.js';
 import { worthOf } from './worth.js';
 
 const composing = composingOf(asked('racket-arm', 'daily-range'));
@@ -22,6 +23,24 @@ test('a choice knows its worth, however it came about', () => {
       expect(choice.broken()).toBeCloseTo(Choice.of(structure, mine).broken(), 6);
     }),
     { numRuns: 100, seed: 7 },
+  );
+});
+
+test('what cannot be worth more is not looked at to its end, and what can be is', () => {
+  fc.assert(
+    fc.property(some, fc.nat(candidates.length - 1), fc.integer({ min: -300, max: 60 }), (mine, more, least) => {
+      const choice = Choice.of(structure, mine);
+      const told: Said[] = [];
+      const value = choice.worth() - choice.broken(told);
+      expect(told.length > 0).toBe(choice.broken() > 0);
+      if (value > least + 1e-6) expect(choice.valueAbove(least)).toBeCloseTo(value, 9);
+      else if (value < least - 1e-6) expect(choice.valueAbove(least)).toBeLessThanOrEqual(least);
+      if (mine.includes(more)) return;
+      const worthWith = choice.worthWith(more);
+      choice.toggle(more);
+      expect(choice.worth()).toBeCloseTo(worthWith, 9);
+    }),
+    { numRuns: 200, seed: 5 },
   );
 });
 

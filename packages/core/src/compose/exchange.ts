@@ -58,22 +58,21 @@ function bestMove(
   let best: readonly number[] | null = null;
   let most = -Infinity;
   const judge = (move: readonly number[]) => {
-    const value = choice.worth() - choice.broken();
+    const value = choice.valueAbove(most + 1e-9);
     if (value > most + 1e-9) [best, most] = [move, value];
   };
-  for (const at of ins) {
+  const judgeWith = (at: number, move: readonly number[]) => {
+    // Breaking nothing it would still be worth no more.
+    if (choice.worthWith(at) <= most) return;
     choice.toggle(at);
-    judge([at]);
+    judge(move);
     choice.toggle(at);
-  }
+  };
+  for (const at of ins) judgeWith(at, [at]);
   for (const out of outs) {
     choice.toggle(out);
     judge([out]);
-    for (const at of ins) {
-      choice.toggle(at);
-      judge([out, at]);
-      choice.toggle(at);
-    }
+    for (const at of ins) judgeWith(at, [out, at]);
     choice.toggle(out);
   }
   return best;

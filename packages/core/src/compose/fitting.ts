@@ -4,7 +4,7 @@ import type { Block, Sequence } from '../model/sequence.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { itemAt, must } from '../vocabulary/lists.js';
 import { arranged } from './arrange.js';
-import { type Candidate, candidateOf } from './candidate.js';
+import { type Candidate, candidateFor, possibleOf } from './candidate.js';
 import type { Composed, Frame } from './composed.js';
 import { exchanged } from './exchange.js';
 import { judged, type Mended, mended } from './mend.js';
@@ -80,7 +80,7 @@ export const assessed = (question: ComposeQuestion, sequence: Sequence, before: 
 /** What a judged sequence comes to. */
 function summedUp(composing: Composing, { view, findings }: Mended, frame: Frame): Composed {
   const chosen = view.blocks.map(({ movement, level, block }, index) =>
-    candidateOf(view, { movement, level, dose: block.dose, phase: block.phase }, composing.goal, index),
+    candidateFor(possibleOf(view, { movement, level, dose: block.dose, phase: block.phase }, index), composing.goal),
   );
   const worth = worthOf(chosen, composing);
   const wants = wantWorths(composing).map(({ targetS }, index) => ({

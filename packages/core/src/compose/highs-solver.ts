@@ -34,7 +34,7 @@ function solved(highs: Highs, model: Model, linear: Linear, options: SolveOption
   model.run({
     ...(goOn && {
       [callbackType.mipInterrupt]: (event: InterruptCallbackEvent): undefined => {
-        if (!goOn(event.data.mip_primal_bound ?? -Infinity)) event.interrupt();
+        if (!goOn(event.data.mip_primal_bound ?? -Infinity, event.data.mip_dual_bound ?? Infinity)) event.interrupt();
       },
     }),
     ...(better && {

@@ -51,8 +51,8 @@ export interface SolveOptions {
   readonly chosen?: readonly boolean[];
   /** Stop after so many branches, so that the same question has the same answer however fast the machine is. */
   readonly branches?: number;
-  /** Asked now and then, with the worth that was reached, whether to go on. */
-  readonly goOn?: (worth: number) => boolean;
+  /** Asked now and then, with the worth that was reached and what is proven to be the most, whether to go on. */
+  readonly goOn?: (worth: number, bound: number) => boolean;
   /** Told of each better solution while it is still looking; the solver may not be asked anything in it. */
   readonly better?: (values: Float64Array, worth: number) => void;
 }

@@ -9,6 +9,7 @@ import { type Block, type Pacing, type Sequence, USUAL_PACING } from '../model/s
 import type { Hand } from '../vocabulary/hands.js';
 import type { HandStanding } from '../rules/progressed.js';
 import type { Place, Posture } from '../vocabulary/places.js';
+import type { PossibleShelf } from './candidate.js';
 import type { TrainingGoal } from './goal.js';
 
 /** What a sequence is composed from. */
@@ -35,6 +36,8 @@ export interface ComposeQuestion {
   readonly notAt?: readonly Place[];
   /** Blocks whose movements are kept where they can be, at their level and dose: of a sequence that is fitted anew. */
   readonly keep?: readonly Block[];
+  /** What is possible for them, where that was found before: by `possibleFor`, of a question that is alike in what that reads. */
+  readonly possible?: PossibleShelf;
 }
 
 /** What every step of composing reads besides the question: found once. */

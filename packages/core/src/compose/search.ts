@@ -1,8 +1,8 @@
 import type { Candidate } from './candidate.js';
 import type { Composed, Frame } from './composed.js';
-import { exchanged } from './exchange.js';
+import { type Exchanged, exchanged } from './exchange.js';
 import { fitting, gapOf } from './fitting.js';
-import type { Linear, Relaxed, Solved, SolveOptions, Solver } from './linear.js';
+import type { Relaxed, Solved, SolveOptions, Solver } from './linear.js';
 import { type IntegerProgramme, integerProgrammeOf } from './integer-programme.js';
 import type { Composing } from './question.js';
 import { itemAt } from '../vocabulary/lists.js';
@@ -30,29 +30,34 @@ export interface Searched {
 /** Looks for the best choice, from what is near at hand to what is proven. */
 export class Search {
   private best: Composed | null = null;
+  /** Nothing that keeps the rules is worth more: what is proven by now. */
+  private bound: number;
   /** Whoever follows it has enough. */
   private isOver = false;
-  private readonly few: readonly number[];
+  /** Among which candidates the solver looks first, and what is too long is exchanged for shorter ones. */
+  private few: readonly number[] = [];
+  /** Choices that were arranged already. */
+  private readonly arranged = new Set<string>();
 
   constructor(
     private readonly of: Searched,
     private readonly frame: Frame,
     private readonly follower: Follower,
   ) {
-    this.few = of.relaxed.values ? promising(of.programme.linear, of.relaxed, of.candidates) : [];
+    this.bound = of.relaxed.bound;
   }
 
   run(): Composed | null {
-    const { programme, candidates, relaxed } = this.of;
-    const start = this.few.filter((at) => candidates[at]?.locked || this.inRelaxed(at) > HALF);
-    const near = exchanged(programme.structure, start, this.few);
-    if (!this.found(near?.chosen, relaxed.bound)) return this.best;
+    const { candidates, relaxed } = this.of;
+    const near = this.exchanging();
+    if (!this.goesOn()) return this.best;
+    this.few = [...new Set([...promising(this.of), ...(near?.chosen ?? [])])].sort((a, b) => a - b);
     const enough = relaxed.bound * (1 - CLOSE);
     const ofFew = this.solved(this.few, near?.chosen, {
       branches: FEW_BRANCHES,
       goOn: (worth) => worth < enough && this.goesOn(),
     });
-    if (!this.found(chosenOf(ofFew, this.few), relaxed.bound)) return this.best;
+    if (!this.found(chosenOf(ofFew, this.few))) return this.best;
     // What cannot be part of anything better by more than the gap is left out; what is left is solved to its end.
     const known = Math.max(near?.worth ?? -Infinity, ofFew.worth);
     const chosen = (ofFew.worth >= known ? chosenOf(ofFew, this.few) : near?.chosen) ?? [];
@@ -60,14 +65,34 @@ export class Search {
     const left = [...candidates.keys()].filter(
       (at) => chosen.includes(at) || this.inRelaxed(at) > TINY || relaxed.worth + (relaxed.reduced[at] ?? 0) >= wanted,
     );
-    const all = this.solved(left, chosen, { goOn: () => this.goesOn() });
-    this.found(chosenOf(all, left), Math.min(relaxed.bound, Math.max(all.bound, wanted)));
+    const goOn = (_: number, bound: number) => {
+      this.proven(Math.max(bound, wanted));
+      return this.goesOn();
+    };
+    const all = this.solved(left, chosen, { goOn });
+    this.proven(Math.max(all.bound, wanted), TINY);
+    this.found(chosenOf(all, left));
     return this.best;
   }
 
-  /** Before there is anything nobody stops it. */
+  /** The best that exchanging comes to: among few first, then among more, where what was not worth looking at may be what is missing; among all where nothing was sound. */
+  private exchanging(): Exchanged | null {
+    const { programme, candidates } = this.of;
+    let near: Exchanged | null = null;
+    for (const share of WIDER) {
+      this.few = promising(this.of, share > 1 && !near ? Infinity : share);
+      const start = this.few.filter((at) => candidates[at]?.locked || this.inRelaxed(at) > HALF);
+      const next = exchanged(programme.structure, start, this.few);
+      if (next && (!near || next.worth > near.worth)) near = next;
+      if (!this.found(near?.chosen)) break;
+    }
+    return near;
+  }
+
+  /** Before there is anything nobody stops it; what is near enough needs nobody to. */
   private goesOn(): boolean {
-    return this.best === null || (!this.isOver && (this.follower.goOn?.() ?? true));
+    if (!this.best) return true;
+    return !this.isOver && this.best.gapPercent > GAP_PERCENT && (this.follower.goOn?.() ?? true);
   }
 
   private inRelaxed(at: number): number {
@@ -80,26 +105,43 @@ export class Search {
     const from = chosen && { chosen: indices.map((at) => chosen.includes(at)) };
     const better = (values: Float64Array, worth: number) => {
       // What is hardly better is not worth the arranging: it is found at the end of the stage.
-      if (worth > (this.best?.worth ?? -Infinity) * (1 + WORTH_TELLING)) this.tell(chosenAmong(values, indices), this.of.relaxed.bound); // prettier-ignore
+      if (worth > (this.best?.worth ?? -Infinity) * (1 + WORTH_TELLING)) this.tell(chosenAmong(values, indices)); // prettier-ignore
     };
     return this.of.solver.solve(linear, { gap: CLOSE, better, ...from, ...options });
   }
 
   /** Keeps the better of what was found and what is known; whether the search goes on. */
-  private found(chosen: readonly number[] | null | undefined, bound: number): boolean {
-    this.tell(chosen, bound);
-    return this.best === null || (this.goesOn() && this.best.gapPercent > GAP_PERCENT);
+  private found(chosen: readonly number[] | null | undefined): boolean {
+    if (chosen) this.tell(chosen);
+    return this.goesOn();
   }
 
-  /** Arranges what was found and tells the best that is known, by this bound. */
-  private tell(chosen: readonly number[] | null | undefined, bound: number): void {
-    if (this.isOver) return;
-    const { composing, programme } = this.of;
-    const next = chosen ? fitting(composing, programme.structure, chosen, this.few, { ...this.frame, bound }) : null;
-    if (next && (!this.best || next.worth > this.best.worth)) this.best = next;
-    if (!this.best) return;
-    this.best = { ...this.best, bound, gapPercent: gapOf(this.best.worth, bound) };
+  /** Arranges what was found, and tells it where it is better than what is known. */
+  private tell(chosen: readonly number[]): void {
+    const next = this.isOver ? null : this.fitted(chosen);
+    if (next && next.worth > (this.best?.worth ?? -Infinity)) this.told(next);
+  }
+
+  /** Lowers the bound, and tells what is known with it where that is worth telling. @param worthTelling smaller by so much, percent */
+  private proven(bound: number, worthTelling = CLOSER_TELLING): void {
+    this.bound = Math.min(this.bound, bound);
+    if (!this.best || this.isOver) return;
+    const gapPercent = gapOf(this.best.worth, this.bound);
+    const isThere = gapPercent <= GAP_PERCENT && this.best.gapPercent > GAP_PERCENT;
+    if (isThere || this.best.gapPercent - gapPercent >= worthTelling) this.told(this.best);
+  }
+
+  private told(best: Composed): void {
+    this.best = { ...best, bound: this.bound, gapPercent: gapOf(best.worth, this.bound) };
     this.isOver = this.follower.better?.(this.best) === false;
+  }
+
+  private fitted(chosen: readonly number[]): Composed | null {
+    const key = chosen.join(' ');
+    if (this.arranged.has(key)) return null;
+    this.arranged.add(key);
+    const { composing, programme } = this.of;
+    return fitting(composing, programme.structure, chosen, this.few, this.frame);
   }
 }
 const pick = (candidates: readonly Candidate[], indices: readonly number[]) =>
@@ -112,32 +154,36 @@ const HALF = 0.5;
 const FEW_BRANCHES = 20;
 /** Better by this share than what is known is told at once. */
 const WORTH_TELLING = 0.005;
-
+/** What is proven is told when the gap is smaller by so much, percent. */
+const CLOSER_TELLING = 0.1;
 /** A gap that leaves room for what mending costs. */
 const CLOSE = 0.006;
 const TINY = 1e-6;
 
-/** Candidates that the relaxation chooses or nearly so, and the nearest of each that is asked for. */
-function promising({ rows }: Linear, { values, reduced }: Relaxed, candidates: readonly Candidate[]): number[] {
+/** Among how many candidates is exchanged, by turns: as a multiple of those that are looked at first. */
+const WIDER = [1, 2.5];
+/** Of all, of those that bring something of a want, and of those that a rule asks for: so many are looked at first. */
+const FIRST = { ofAll: 60, ofWant: 8, ofRule: 4 } as const;
+
+/** Candidates that the relaxation chooses or nearly so, and the nearest of each that is asked for. @param share more or fewer of them */
+function promising({ programme, relaxed, candidates }: Searched, share = 1): number[] {
+  const { values, reduced } = relaxed;
   const score = (index: number) => ((values?.[index] ?? 0) > TINY ? 1 : (reduced[index] ?? 0));
   const kept = new Set<number>();
   const best = (list: readonly number[], count: number) => {
-    for (const index of [...list].sort((a, b) => score(b) - score(a) || a - b).slice(0, count)) kept.add(index);
+    for (const index of [...list].sort((a, b) => score(b) - score(a) || a - b).slice(0, share * count)) kept.add(index);
   };
   const all = candidates.map((_, index) => index);
-  best(all, 60);
+  best(all, FIRST.ofAll);
   const wants = candidates[0]?.gives.length ?? 0;
-  for (let want = 0; want < wants; want++)
-    best(
-      all.filter((index) => (candidates[index]?.gives[want] ?? 0) > 0),
-      8,
-    );
-  for (const { min, terms } of rows) {
-    if (min >= 1)
-      best(
-        terms.map(([at]) => at).filter((at) => at < candidates.length),
-        4,
-      );
+  for (let want = 0; want < wants; want++) {
+    const giving = all.filter((index) => (candidates[index]?.gives[want] ?? 0) > 0);
+    best(giving, FIRST.ofWant);
+  }
+  for (const { min, terms } of programme.linear.rows) {
+    if (min < 1) continue;
+    const asked = terms.map(([at]) => at).filter((at) => at < candidates.length);
+    best(asked, FIRST.ofRule);
   }
   return all.filter((index) => kept.has(index) || candidates[index]?.locked);
 }

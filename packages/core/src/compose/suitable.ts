@@ -56,13 +56,6 @@ const OF_ONE_BLOCK: readonly Check[] = [
   directionMissing,
 ];
 
-/** A movement that this person cannot be given, and why. */
-export interface Excluded {
-  readonly movementId: string;
-  /** A sentence with its numbers. */
-  readonly why: string;
-}
-
 /** What somebody has never done begins no harder than this, by the effort policy of the method. */
 const FIRST_TIME: Record<Method['effort'], number> = {
   gentle: working('First time, gentle', 40, '% of maximum', 'the top of the gentle band', [30, 45]).value,

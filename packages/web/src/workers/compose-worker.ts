@@ -1,4 +1,4 @@
-import { type ComposeAnswer, composeWith, type ComposeWork, judgedWith, swapsIn } from '@clay-pot/contracts';
+import { type ComposeAnswer, composeWith, type ComposeWork, judgedWith, prepareFor, swapsIn } from '@clay-pot/contracts';
 import { loadSolver, type Sequence } from '@clay-pot/core';
 import { expose } from 'comlink';
 import wasm from 'highs/runtime?url';
@@ -11,6 +11,8 @@ const now = () => performance.now();
 const composeWorker = {
   /** Composes a first answer that nobody reads: what is loaded and compiled by it need not be when somebody waits. */
   warm: async (work: ComposeWork) => void composeWith(work, await solver, { now, better: () => false }),
+  /** Finds what will be chosen from. */
+  prepare: (work: ComposeWork) => prepareFor(work),
   compose: async (work: ComposeWork, better: (answer: ComposeAnswer) => void) =>
     composeWith(work, await solver, {
       now,

@@ -21,6 +21,9 @@ function theComposer(): Remote<ComposeWorker> {
 /** Gets the composer ready before it is asked. */
 export const warmComposer = (work: ComposeWork): void => void theComposer().warm(work);
 
+/** Finds what a composition will choose from, while somebody still says what is wanted. */
+export const prepareComposer = (work: ComposeWork): void => void theComposer().prepare(work);
+
 /** Composes; each better answer is told as it is found. */
 export const composeBeside = (work: ComposeWork, better: (answer: ComposeAnswer) => void): Promise<ComposeAnswer> =>
   theComposer().compose(work, proxy(better));

@@ -1,7 +1,7 @@
 import type { Athlete, ComposeAnswer, ComposeWork, SwapAnswer } from '@clay-pot/contracts';
 import type { Block, Sequence } from '@clay-pot/core';
 import { useEffect, useRef, useState } from 'react';
-import { composeBeside, judgeBeside, stopComposing, swapsBeside, warmComposer } from './composer.js';
+import { composeBeside, judgeBeside, prepareComposer, stopComposing, swapsBeside, warmComposer } from './composer.js';
 import { type Around, useComposeWork, type Wishes } from './wishes.js';
 
 /** How far composing is. */
@@ -37,6 +37,12 @@ export function useComposition(athlete: Athlete | undefined, wishes: Wishes, aro
     // Whoever leaves in the middle waits for nothing.
     return stopComposing;
   }, [likely]);
+  const { from, others } = around;
+  const isLooking = state === 'looking';
+  // Another method, other things, a record that has come in meanwhile: it is found what there is before it is asked for.
+  useEffect(() => {
+    if (!isLooking) prepareComposer(workOf(wishes, { from, others }));
+  }, [isLooking, workOf, wishes, from, others]);
 
   const sequence = answer?.sequence ?? null;
   const locked = (sequence ?? around.from)?.blocks.filter(({ id }) => lockedIds.has(id)) ?? [];

@@ -43,8 +43,8 @@ export function firstWishes(
 export interface Around {
   readonly locked?: readonly Block[];
   readonly rounds?: Sequence['rounds'];
-  readonly from?: Sequence;
-  readonly others?: boolean;
+  readonly from?: Sequence | undefined;
+  readonly others?: boolean | undefined;
 }
 
 /** Makes the work of a composition for somebody out of wishes. */

@@ -1,0 +1,79 @@
+import {
+  type ComposeQuestion,
+  type Movement,
+  must,
+  possibleFor,
+  type PossibleShelf,
+  type Sequence,
+} from '@clay-pot/core';
+import { LIBRARY, shippedGoal, shippedMovement } from '@clay-pot/core/library';
+
+/** Everything that composing takes, as plain data: for a thread of its own. */
+export interface ComposeWork extends Omit<ComposeQuestion, 'goal' | 'shelf' | 'lookup' | 'possible'> {
+  readonly goalId: string;
+  /** The studio’s own movements, and which of them (or of the shipped ones) cannot be chosen any more. */
+  readonly own: readonly Movement[];
+  readonly removedIds: readonly string[];
+  readonly from?: Sequence | undefined;
+  readonly others?: boolean | undefined;
+}
+
+/** The question of a piece of work. A sequence that is fitted anew brings its movements, its pacing and its rounds. */
+export function questionOf({
+  goalId,
+  own,
+  removedIds,
+  from,
+  others = true,
+  ...question
+}: ComposeWork): ComposeQuestion {
+  const byId = new Map(own.map((movement) => [movement.id, movement]));
+  const keep = from?.blocks;
+  const isKept = (id: string) => keep?.some(({ movementId }) => movementId === id) ?? false;
+  const shelf = [...LIBRARY.filter(({ id }) => !byId.has(id)), ...own].filter(
+    ({ id }) => !removedIds.includes(id) && (others || isKept(id)),
+  );
+  return {
+    ...question,
+    goal: must(shippedGoal(goalId), `a goal ${goalId}`),
+    shelf,
+    lookup: (id) => byId.get(id) ?? shippedMovement(id),
+    ...(keep && { keep }),
+    ...(from && { pacing: from.pacing }),
+  };
+}
+
+/** The question of a piece of work, with what is possible at all for whom it is about. */
+export function askedIn(work: ComposeWork): ComposeQuestion {
+  const question = questionOf(work);
+  return { ...question, possible: possibleIn(work, question) };
+}
+
+/** So many people, things at hand or sequences are remembered: a coach goes to and fro between two or three. */
+const MOST_KEPT = 4;
+const kept = new Map<string, PossibleShelf>();
+
+/**
+ * What is possible for whom a piece of work is about: found once, and again when anything has changed that it was found by. What time passes alone (a layoff, a
+ * clearance that ends) is looked at anew every hour.
+ * @param question the question of the work
+ */
+function possibleIn(work: ComposeWork, question: ComposeQuestion): PossibleShelf {
+  const key = keyOf(work, question);
+  const known = kept.get(key) ?? possibleFor(question);
+  // What was asked for last stands last.
+  kept.delete(key);
+  kept.set(key, known);
+  for (const oldest of kept.keys()) {
+    if (kept.size <= MOST_KEPT) break;
+    kept.delete(oldest);
+  }
+  return known;
+}
+
+/** All of the work but what does not matter to it: what is wanted, but for where that is trained for; how long; what stands anyhow. */
+const keyOf = (work: ComposeWork, { goal: { places } }: ComposeQuestion): string =>
+  JSON.stringify({ ...work, goalId: places, minutes: null, locked: null, rounds: null, now: hourOf(work.now) });
+
+/** @example hourOf('2026-11-01T10:42:00.000Z') → '2026-11-01T10' */
+const hourOf = (instant: string): string => instant.slice(0, 'YYYY-MM-DDTHH'.length);
