@@ -1,18 +1,8 @@
 import type { AthleteListItem, CallsOfAthlete, SessionRecord } from '@clay-pot/contracts';
-import type { Page } from '@playwright/test';
-import { expect, idIn, openSequence, startSession, test, todayAtTheHall, openToday } from './house.js';
+import { expect, idIn, openSequence, test, openToday } from './house.js';
+import { lead, skip } from './leading.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
-
-async function lead(page: Page, title: string, athlete: string): Promise<void> {
-  await openSequence(page, title);
-  await page.getByLabel('Seen for').selectOption({ label: `For ${athlete}` });
-  await page.getByRole('link', { name: 'Lead', exact: true }).click();
-  await startSession(page);
-  // The times below begin with the first block, not with getting ready.
-  await skip(page);
-}
-const skip = (page: Page) => page.getByRole('button', { name: 'Skip' }).click();
 
 test('the server restarts in the middle: the player goes on, and each set arrives once', async ({
   coach: page,
@@ -146,33 +136,6 @@ test('the question about a block goes by itself; at the end all are told of with
   expect((await recorded()).reports.length).toBeGreaterThan(2);
 });
 
-test('something else that hurts is recorded with hand and place, and all of its kind is eased by its own words', async ({
-  coach: page,
-  house,
-}) => {
-  await lead(page, 'Loading the palms', 'Tobi Marchetti');
-  for (let step = 0; step < 7; step++) await skip(page);
-  const now = page.getByRole('region', { name: 'Now' });
-  while (!(await now.textContent())!.includes('Palm rocks, fore and aft')) await skip(page);
-  await page.getByRole('button', { name: 'Something hurts' }).click();
-  await page.getByRole('button', { name: /^None of these/ }).click();
-  await page.getByRole('button', { name: 'Right hand' }).click();
-  await page.getByRole('button', { name: 'Wrist, back' }).click();
-  await page.getByRole('button', { name: 'Discomfort 6', exact: true }).click();
-  await page.getByRole('button', { name: 'Record it' }).click();
-  const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('Ease to a lower level or stop here.');
-  const out = dialog.getByRole('button', { name: /^Take palm rocks, fore and aft out/ });
-  await expect(out).toContainText('Take palm lift out');
-  await out.click();
-  await expect(now).not.toContainText('Palm');
-  await page.getByRole('button', { name: 'End early' }).click();
-  await page.getByRole('button', { name: 'Keep the record' }).click();
-  await expect(page.getByText('Hurt in the middle: right hand, wrist, back: 6 of 10')).toBeVisible();
-  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
-  expect(record).toMatchObject({ maxDiscomfort: 6, complaints: [{ hand: 'right', place: 'wrist-back' }] });
-});
-
 test('what a session asks for next is decided under its record or on Today, and taken back', async ({
   coach: page,
   house,
@@ -204,33 +167,6 @@ test('what a session asks for next is decided under its record or on Today, and 
   await expect(call).toHaveCount(0);
 });
 
-test('discomfort of five and more stands the clock and offers to ease; the easier level is recorded', async ({
-  coach: page,
-  house,
-}) => {
-  await lead(page, 'Loading the palms', 'Tobi Marchetti');
-  for (let step = 0; step < 4; step++) await skip(page);
-  await page.getByRole('button', { name: /^Tell more/ }).click();
-  await page.getByRole('button', { name: 'Discomfort 6', exact: true }).click();
-  await expect(page.getByRole('alert')).toContainText('Ease to a lower level or stop here');
-  await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
-  await page.getByRole('button', { name: 'Exertion 7', exact: true }).click();
-  const level = page.getByRole('region', { name: 'Now' });
-  await expect(level).toContainText('Fast for time');
-  await page.getByRole('button', { name: 'Easier' }).click();
-  await page.getByRole('button', { name: /fast for time → slow/ }).click();
-  await expect(level).toContainText('Slow');
-  await page.getByRole('button', { name: 'Go on' }).click();
-  await page.clock.runFor(40_000);
-  await page.getByRole('button', { name: 'End early' }).click();
-  await page.getByRole('button', { name: 'Keep the record' }).click();
-  await expect(page.getByText('eased to: Slow')).toBeVisible();
-  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
-  expect(record.sets.find((set) => set.blockId === 'b2')).toMatchObject({ levelId: 'slow', doneAmount: 8 });
-  expect(record.rows.find((row) => row.blockId === 'b2')).toMatchObject({ unit: 'repetitions', doneAmount: 8 });
-  expect(record.maxDiscomfort).toBe(6);
-});
-
 test('a wrong count is put right beside the rating, and a fault of form that was ticked while watching is in the record', async ({
   coach: page,
   house,
@@ -256,75 +192,6 @@ test('a wrong count is put right beside the rating, and a fault of form that was
   await expect(page.getByText('Form, left hand: thumb forgotten inside the fist')).toBeVisible();
   const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
   expect(record.rows.slice(0, 2).map((row) => row.doneAmount)).toEqual([2, 3]);
-});
-
-test('a stop stands: in the record, on Today, on their page, and against the next start, until it is cleared', async ({
-  coach: page,
-}) => {
-  await lead(page, 'Loading the palms', 'Callum Reyes-Whitlock');
-  await page.clock.runFor(12_000);
-  await page.getByRole('button', { name: 'Something hurts' }).click();
-  await page.getByRole('button', { name: 'Left hand' }).click();
-  await page.getByRole('button', { name: 'Numbness or tingling' }).click();
-  await expect(page.getByRole('alert')).toContainText('until a licensed practitioner has looked at it');
-  await expect(page.getByRole('button', { name: 'Go on after all' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Keep the record' }).click();
-  await expect(page.getByRole('alert')).toContainText('Stopped: numbness or tingling, left hand');
-  await page.goto('/');
-  const call = page
-    .getByRole('list', { name: 'To decide' })
-    .getByRole('listitem')
-    .filter({ hasText: 'Callum Reyes-Whitlock' });
-  await expect(call).toContainText('Refer');
-  await expect(call).toContainText('Left hand: numbness or tingling, stopped on');
-  const said = (await call.textContent())!.match(/Left hand:.*looked at it\./)![0];
-  // The same words from editor, page before a session and person's page.
-  await openSequence(page, 'Loading the palms');
-  await page.getByLabel('Seen for').selectOption({ label: 'For Callum Reyes-Whitlock' });
-  await expect(page.getByRole('region', { name: 'Checks' })).toContainText(said);
-  await page.getByRole('link', { name: 'Lead', exact: true }).click();
-  await page.getByLabel(/Asked today/).check();
-  await expect(page.getByRole('alert')).toContainText(said);
-  await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
-  await page.getByRole('link', { name: 'on their page' }).click();
-  await expect(page.getByText(said)).toBeVisible();
-  await page.getByRole('button', { name: 'Record who cleared it' }).click();
-  await expect(page.getByRole('button', { name: 'Take this caution out' })).toHaveCount(0);
-  await page.getByLabel('Cleared for loading on').fill(todayAtTheHall());
-  await page.getByLabel('Cleared by').fill('Dr Amari Voss');
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByText('cleared by Dr Amari Voss')).toBeVisible();
-  await page.goBack();
-  await page.getByLabel(/Asked today/).check();
-  await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
-});
-
-test('who is not cleared cannot be led through loading, but through free motion; clearance opens the way', async ({
-  coach: page,
-}) => {
-  await openSequence(page, 'Loading the palms');
-  await page.getByLabel('Seen for').selectOption({ label: 'For Hana Kobler' });
-  await expect(page.getByText('Not before clearance: the hands.').first()).toBeVisible();
-  await page.getByRole('link', { name: 'Lead', exact: true }).click();
-  await page.getByLabel(/Asked today/).check();
-  await expect(page.getByRole('alert')).toContainText('Not cleared for loading');
-  await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
-  await page.goto('/sequences');
-  await page.getByRole('link', { name: 'Free motion between assignments' }).click();
-  await page.getByLabel('Seen for').selectOption({ label: 'For Hana Kobler' });
-  await page.getByRole('link', { name: 'Lead', exact: true }).click();
-  await page.getByLabel(/Asked today/).check();
-  await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
-
-  await page.goto('/people');
-  await page.getByRole('link', { name: 'Hana Kobler', exact: true }).click();
-  await page.getByRole('button', { name: 'Edit' }).click();
-  await page.getByLabel('Cleared for loading on').fill('2026-01-15');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('clearance needs both a day and the name')).toBeVisible();
-  await page.getByLabel('Cleared by').fill('A. Example, hand therapist');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('Cleared by A. Example, hand therapist')).toBeVisible();
 });
 
 test('everything under the thumb is at least 44 px', async ({ coach: page }) => {

@@ -1,0 +1,14 @@
+import type { Page } from '@playwright/test';
+import { openSequence, startSession } from './house.js';
+
+/** Leads a demo sequence for somebody, from its first block on. */
+export async function lead(page: Page, title: string, athlete: string): Promise<void> {
+  await openSequence(page, title);
+  await page.getByLabel('Seen for').selectOption({ label: `For ${athlete}` });
+  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await startSession(page);
+  // The times below begin with the first block, not with getting ready.
+  await skip(page);
+}
+/** On to the next thing. */
+export const skip = (page: Page) => page.getByRole('button', { name: 'Skip' }).click();
