@@ -1,4 +1,11 @@
-import { type ComposeAnswer, composeWith, type ComposeWork, judgedWith, prepareFor, swapsIn } from '@clay-pot/contracts';
+import {
+  type ComposeAnswer,
+  composeWith,
+  type ComposeWork,
+  judgedWith,
+  prepareFor,
+  swapsIn,
+} from '@clay-pot/contracts';
 import { loadSolver, type Sequence } from '@clay-pot/core';
 import { expose } from 'comlink';
 import wasm from 'highs/runtime?url';
