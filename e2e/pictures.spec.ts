@@ -26,6 +26,7 @@ test('pictures of the main views', async ({ coach: page }) => {
     // Hands are drawn when the page is idle, by the processor here.
     await page.waitForTimeout(DRAWN_MS);
   };
+  await expect(page.getByText('are still looked at')).toBeHidden({ timeout: 60_000 });
   await settled();
   await shot(page, 'today');
   await page.goto('/people/class');
