@@ -1,4 +1,6 @@
 import { expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { itemAt } from '../vocabulary/lists.js';
 import { PHASES } from '../vocabulary/phases.js';
 import { arranged } from './arrange.js';
 import { candidatesFor } from './candidates.js';
@@ -50,4 +52,45 @@ test('where the method stretches after strength, the stretch stands behind what 
   )!;
   const keys = (list: readonly { key: string }[]) => list.map(({ key }) => key);
   expect(keys(arranged([stretch, worked, other], composing.method))).toEqual(keys([other, worked, stretch]));
+});
+
+test('whatever is chosen, all of it is there, phase by phase, from light to hard, and rest comes last', () => {
+  const load = (of: (typeof candidates)[number]) => of.level.load.kind;
+  fc.assert(
+    fc.property(fc.subarray([...candidates.keys()], { minLength: 1, maxLength: 24 }), (indices) => {
+      const chosen = indices.map((at) => itemAt(candidates, at));
+      const order = arranged(chosen, composing.method);
+      expect(new Set(order)).toEqual(new Set(chosen));
+      expect(order).toHaveLength(chosen.length);
+      const phases = order.map(({ phase }) => PHASES.indexOf(phase));
+      expect(phases).toEqual(phases.toSorted((a, b) => a - b));
+      const settling = order.filter(({ phase }) => phase === 'settle').map((each) => load(each) === 'rest');
+      expect(settling).toEqual(settling.toSorted((a, b) => Number(a) - Number(b)));
+      // The same choice has the same order, however it is handed over.
+      expect(arranged(chosen, composing.method)).toEqual(order);
+    }),
+    { numRuns: 100, seed: 23 },
+  );
+});
+
+test('each strength block whose stretch was chosen is followed by it, alone or in a row with others of it', () => {
+  const strong = candidates.filter(
+    ({ phase, level, effortPercent }) => phase === 'strength' && level.load.kind !== 'stretch' && effortPercent >= 30,
+  );
+  const stretches = candidates.filter(({ phase, level }) => phase === 'strength' && level.load.kind === 'stretch');
+  const shares = (one: (typeof candidates)[number], other: (typeof candidates)[number]) =>
+    one.movement.trains.some((group) => other.movement.trains.includes(group));
+  fc.assert(
+    fc.property(
+      fc.subarray(strong, { minLength: 1, maxLength: 5 }),
+      fc.constantFrom(...stretches),
+      (works, stretch) => {
+        const order = arranged([stretch, ...works], composing.method);
+        const at = order.indexOf(stretch);
+        const mine = works.filter((work) => shares(work, stretch));
+        expect(new Set(order.slice(at - mine.length, at))).toEqual(new Set(mine));
+      },
+    ),
+    { numRuns: 60, seed: 29 },
+  );
 });
