@@ -6,7 +6,7 @@ import type { ComposeWork } from '../src/compose-work.js';
 
 const solver = await loadSolver();
 const work: ComposeWork = {
-  goalId: 'desk-hands',
+  goalId: 'easy-day',
   minutes: 10,
   method: METHODS['daily-range'],
   person: { body: { sex: 'male', statureM: 1.78, massKg: 76 }, ageYears: 41, evidence: [], today: '2026-11-01' },
