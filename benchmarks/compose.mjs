@@ -7,38 +7,15 @@ import {
   Choice,
   compose,
   composingOf,
-  EQUIPMENT,
   loadSolver,
-  maximum,
   integerProgrammeOf,
   possibleFor,
 } from '@clay-pot/core';
-import { LIBRARY, METHODS, shippedMovement, TRAINING_GOALS } from '@clay-pot/core/library';
+import { TRAINING_GOALS } from '@clay-pot/core/library';
+import { PEOPLE, questionFor } from './people.mjs';
 
-const TODAY = '2026-11-01';
-const body = (sex, statureM, massKg) => ({ sex, statureM, massKg });
-const grip = (left, right) => [maximum('grip', 'left', left, TODAY), maximum('grip', 'right', right, TODAY)];
-/** Made up: a teacher, a climber of fifteen, a fencer with a weaker left hand, a carpenter with arthritis, a regular. */
-const PEOPLE = [
-  ['teacher', 'woven-into-practice', body('female', 1.65, 62), 34, [], []],
-  ['boulderer', 'grip-and-iron', body('male', 1.7, 58), 15, grip(330, 350), [{ caution: 'under-18' }]],
-  ['fencer', 'careful-return', body('female', 1.72, 66), 27, grip(290, 360), []],
-  ['carpenter', 'daily-range', body('male', 1.76, 84), 61, [], [{ caution: 'arthritis' }]],
-  ['regular', 'floor-loading', body('male', 1.8, 78), 29, grip(520, 540), []],
-];
 const SECOND_MS = 1000;
-
-const question = ([, method, sizes, ageYears, evidence, cautions], goal) => ({
-  goal,
-  minutes: 20,
-  method: METHODS[method],
-  person: { body: sizes, ageYears, evidence, today: TODAY },
-  athlete: { cautions, equipment: EQUIPMENT },
-  past: [],
-  now: `${TODAY}T10:00:00.000Z`,
-  shelf: LIBRARY,
-  lookup: shippedMovement,
-});
+const MINUTES = 20;
 
 /** The best addition, one after the other, until none makes it better. */
 function greedy(asked) {
@@ -62,7 +39,8 @@ function greedy(asked) {
 
 const solver = await loadSolver();
 // What is compiled while it runs is compiled before it is timed.
-for (const person of PEOPLE) compose(question(person, TRAINING_GOALS[0]), solver, { better: () => false });
+for (const person of Object.values(PEOPLE))
+  compose(questionFor(person, TRAINING_GOALS[0], MINUTES), solver, { better: () => false });
 
 /** Asks, and follows the answer. @param forMs how long it is looked */
 function followed(asked, forMs = Infinity) {
@@ -81,13 +59,13 @@ function followed(asked, forMs = Infinity) {
   return { firstMs, gapAtSecond, totalMs: elapsed(), last };
 }
 
-const rows = PEOPLE.flatMap((person) =>
+const rows = Object.entries(PEOPLE).flatMap(([who, person]) =>
   TRAINING_GOALS.map((goal) => {
-    const asked = question(person, goal);
+    const asked = questionFor(person, goal, MINUTES);
     const cold = followed(asked, SECOND_MS);
     const prepared = followed({ ...asked, possible: possibleFor(asked) });
     const { gapPercent, worth, findings } = prepared.last;
-    return { who: person[0], goal: goal.id, cold, prepared, gapPercent, worth, greedy: greedy(asked), findings: findings.length }; // prettier-ignore
+    return { who, goal: goal.id, cold, prepared, gapPercent, worth, greedy: greedy(asked), findings: findings.length }; // prettier-ignore
   }),
 );
 const median = (of) => rows.map(of).sort((a, b) => a - b)[rows.length >> 1];

@@ -1,27 +1,20 @@
 // Three sequences composed for three made-up people, with why each block is in them and what kept others out, as docs/explanations.md:
 //   ./clay-pot test types   (builds the core)   then   node benchmarks/explain.mjs
 import { writeFileSync } from 'node:fs';
-import { compose, EQUIPMENT, loadSolver, maximum, printDose, usualWay } from '@clay-pot/core';
-import { LIBRARY, METHODS, shippedGoal, shippedMovement } from '@clay-pot/core/library';
+import { compose, loadSolver, printDose, usualWay } from '@clay-pot/core';
+import { METHODS, shippedGoal, shippedMovement } from '@clay-pot/core/library';
+import { PEOPLE, questionFor } from './people.mjs';
 
-const TODAY = '2026-11-01';
-const body = (sex, statureM, massKg) => ({ sex, statureM, massKg });
-const grip = (left, right) => [maximum('grip', 'left', left, TODAY), maximum('grip', 'right', right, TODAY)];
-const PEOPLE = [
-  ['A yoga teacher of 34, nothing measured, 20 minutes toward handstands', 'woven-into-practice', 'handstand-load', 20, body('female', 1.65, 62), 34, [], []],
-  ['A boulderer of 15, grip measured, 20 minutes for edges', 'grip-and-iron', 'edge-strength', 20, body('male', 1.7, 58), 15, grip(330, 350), [{ caution: 'under-18' }]],
-  ['A carpenter of 61 with arthritis, 12 minutes for hands that work all day', 'daily-range', 'desk-hands', 12, body('male', 1.76, 84), 61, [], [{ caution: 'arthritis' }]],
-]; // prettier-ignore
+const ASKED = [
+  ['A yoga teacher of 34, nothing measured, 20 minutes toward handstands', PEOPLE.teacher, 'handstand-load', 20],
+  ['A boulderer of 15, grip measured, 20 minutes for edges', PEOPLE.boulderer, 'edge-strength', 20],
+  ['A carpenter of 61 with arthritis, 12 minutes for hands that work all day', PEOPLE.carpenter, 'desk-hands', 12],
+];
 
 const solver = await loadSolver();
-const parts = PEOPLE.map(([who, method, goalId, minutes, sizes, ageYears, evidence, cautions]) => {
+const parts = ASKED.map(([who, person, goalId, minutes]) => {
   const goal = shippedGoal(goalId);
-  const asked = {
-    ...{ goal, minutes, method: METHODS[method], athlete: { cautions, equipment: EQUIPMENT } },
-    person: { body: sizes, ageYears, evidence, today: TODAY },
-    ...{ past: [], now: `${TODAY}T10:00:00.000Z`, shelf: LIBRARY, lookup: shippedMovement },
-  };
-  const kept = compose(asked, solver);
+  const kept = compose(questionFor(person, goal, minutes), solver);
   const why = new Map(kept.reasons().map(({ blockId, text }) => [blockId, text]));
   const rows = kept.sequence.blocks.map((block) => {
     const movement = shippedMovement(block.movementId);
@@ -31,7 +24,7 @@ const parts = PEOPLE.map(([who, method, goalId, minutes, sizes, ageYears, eviden
   const bound = kept.binding.map(({ text }) => `- ${text}`);
   return [
     `## ${who}`,
-    `${goal.name}. Method: ${METHODS[method].name}.`,
+    `${goal.name}. Method: ${METHODS[person.method].name}.`,
     ['| Phase | Movement | Dose | Why |', '| --- | --- | --- | --- |', ...rows].join('\n'),
     `What bound it:\n\n${bound.join('\n') || '- nothing'}`,
     ...(kept.notes.length > 0

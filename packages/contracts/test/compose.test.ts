@@ -70,8 +70,11 @@ test('a sequence that was changed is judged by its own figures, against the same
 
 test('in a thread: past its time it answers with what it has; other movements come as edits that fit', async () => {
   const atOnce = must((await answerCompose({ work, withinMs: 0 })).sequence, 'a sequence');
-  const { alternatives } = answerSwap({ work: { ...work, from: atOnce }, blockId: must(atOnce.blocks[0], 'a block').id }); // prettier-ignore
-  for (const { edits, movementId } of alternatives) {
+  const swaps = atOnce.blocks.flatMap(
+    ({ id }) => answerSwap({ work: { ...work, from: atOnce }, blockId: id }).alternatives,
+  );
+  expect(swaps.length).toBeGreaterThan(atOnce.blocks.length);
+  for (const { edits, movementId } of swaps) {
     expect(applyEdits(atOnce, edits).blocks.map((block) => block.movementId)).toContain(movementId);
   }
 });

@@ -2,7 +2,8 @@ import { PHASES } from '../vocabulary/phases.js';
 import type { Structure } from './structure.js';
 import { SLICES } from './worth.js';
 
-/** What each further share beyond a bound costs: more than any want is worth. */
+/** What breaking a rule costs at least, and what each further share beyond a bound costs: more than any want is worth. */
+export const BROKEN = 30;
 const BROKEN_SHARE = 60;
 
 function boundsOf(sums: Structure['sums']): Bounds {

@@ -3,10 +3,8 @@ import { PHASES } from '../vocabulary/phases.js';
 import type { Structure } from './structure.js';
 import { SHAKE_S } from './minutes-rows.js';
 import type { Said } from './rule-words.js';
-import { type Index, indexed, type Mine } from './choice-index.js';
+import { BROKEN, type Index, indexed, type Mine } from './choice-index.js';
 
-/** What breaking a rule costs at least: more than most wants are worth. */
-const BROKEN = 30;
 /** What each second over the minutes costs. */
 const OVER_S = 0.5;
 

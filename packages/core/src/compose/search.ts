@@ -52,6 +52,7 @@ export class Search {
     const near = this.exchanging();
     if (!this.goesOn()) return this.best;
     this.few = [...new Set([...promising(this.of), ...(near?.chosen ?? [])])].sort((a, b) => a - b);
+    // Hardly better is not told on the way: what is near enough ends it all the same.
     const enough = relaxed.bound * (1 - CLOSE);
     const ofFew = this.solved(this.few, near?.chosen, {
       branches: FEW_BRANCHES,

@@ -27,8 +27,8 @@ export const stretchAfterStrength: Check = {
   find: (view) => {
     if (view.method.stretching !== 'after each strength block') return [];
     return view.blocks.flatMap((block): Observation[] => {
-      const next = followersOf(view, block);
       if (!strengthens(block)) return [];
+      const next = followersOf(view, block);
       const shared = (other: BlockView) => shareMuscles(block, other);
       if (next.some((each) => each.level.load.kind === 'stretch' && shared(each))) return [];
       // A row of sets on one muscle is stretched once, after the last.
