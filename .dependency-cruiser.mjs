@@ -12,6 +12,7 @@ const CORE = [
   'picture',
   'library',
   'exchange',
+  'answers',
 ];
 const TESTS = '\\.(test|fixture)\\.tsx?$';
 

@@ -1,12 +1,23 @@
-import { email, LENGTH_UNITS, MASS_UNITS, type Of, oneOf, record, type ShownUnits, text } from '@clay-pot/core';
+import { LENGTH_UNITS, MASS_UNITS, type ShownUnits } from '@clay-pot/core';
+import { IsEmailAddress, IsText, IsWord } from './validation/fields.js';
+
+const PASSWORD_LENGTH = 200;
 
 /** What somebody who signs in sends. */
-export const SIGN_IN = record({ email: email(), password: text(200, 1, 'Password') });
-/** An e-mail address and a password. */
-export type SignInRequest = Of<typeof SIGN_IN>;
+export class SignInRequest {
+  @IsEmailAddress()
+  readonly email: string;
+  @IsText(PASSWORD_LENGTH, 1, 'Password')
+  readonly password: string;
+}
 
 /** What a coach reads masses and lengths in. */
-export const UNITS_INPUT = record({ mass: oneOf(MASS_UNITS, 'Masses in'), length: oneOf(LENGTH_UNITS, 'Lengths in') });
+export class UnitsInput implements ShownUnits {
+  @IsWord(MASS_UNITS, 'Masses in')
+  readonly mass: ShownUnits['mass'];
+  @IsWord(LENGTH_UNITS, 'Lengths in')
+  readonly length: ShownUnits['length'];
+}
 
 /** Who is signed in, and in which studio. */
 export interface WhoAmI {

@@ -1,9 +1,11 @@
-import type { AthleteRecord } from '@clay-pot/core';
+import { ATHLETE } from '@clay-pot/core';
+import { bodyOf } from './validation/is-document.js';
 
-export { ATHLETE as ATHLETE_INPUT, type AthleteRecord as AthleteInput } from '@clay-pot/core';
+/** An athlete's record as it is sent. */
+export class AthleteInput extends bodyOf(ATHLETE) {}
 
 /** A record as it is stored, with its id and its version. */
-export interface Athlete extends AthleteRecord {
+export interface Athlete extends AthleteInput {
   id: string;
   etag: string;
 }

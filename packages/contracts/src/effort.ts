@@ -9,29 +9,31 @@ import {
   type EventKind,
   type Hand,
   type HandAccount,
-  instant,
   list,
   type MuscleGroup,
-  type Of,
-  optional,
-  record,
+  type Sequence,
   SEQUENCE,
   SEQUENCE_LIMITS,
   type Severity,
   text,
   type WorkingSide,
 } from '@clay-pot/core';
-import { WHOM_INPUT } from './mechanics.js';
+import { WhomInput } from './mechanics.js';
+import { IsInstant, IsText } from './validation/fields.js';
+import { IsDocument } from './validation/is-document.js';
+import { OptionalField } from './validation/optional-field.js';
+
+const CHECK_ID_LENGTH = 60;
 
 /** A sequence and for whom: an athlete of the studio, a body, or nobody in particular. */
-export const EFFORT_QUESTION = record({
-  ...WHOM_INPUT,
-  sequence: SEQUENCE,
+export class EffortQuestion extends WhomInput {
+  @IsDocument(SEQUENCE)
+  readonly sequence: Sequence;
   /** When the session would begin, for what earlier ones have left; now when left out. */
-  at: optional(instant()),
-});
-/** Whom a sequence is computed for: an athlete of the studio, or a body by itself. */
-export type EffortQuestion = Of<typeof EFFORT_QUESTION>;
+  @OptionalField()
+  @IsInstant()
+  readonly at?: string;
+}
 
 /** One muscle group on one side over the session. */
 export interface GroupFatigue {
@@ -78,15 +80,14 @@ export interface SessionFinding {
   muted: string | null;
 }
 
-/** Which finding of a sequence is to be answered. */
-export const OFFERS_QUESTION = record({
-  ...EFFORT_QUESTION.properties,
-  check: text(60, 1),
+/** Which finding of a sequence is to be answered, and whom it is about. */
+export class OffersQuestion extends EffortQuestion {
+  @IsText(CHECK_ID_LENGTH, 1)
+  readonly check: string;
   /** Of which blocks, as the finding names them. */
-  blockIds: list(text(BLOCK_LIMITS.idLength, 1), { max: SEQUENCE_LIMITS.blocks }),
-});
-/** Whom and what it is about, and the finding. */
-export type OffersQuestion = Of<typeof OFFERS_QUESTION>;
+  @IsDocument(list(text(BLOCK_LIMITS.idLength, 1), { max: SEQUENCE_LIMITS.blocks }))
+  readonly blockIds: readonly string[];
+}
 
 /** What would answer a finding without raising another as grave, the gentlest first. */
 export interface OffersAnswer {

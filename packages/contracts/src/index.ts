@@ -1,15 +1,17 @@
 export * from './accounts.js';
+export * from './addresses.js';
 export * from './assignments.js';
 export * from './athletes.js';
 
 export * from './calls.js';
 export * from './class.js';
 export * from './compose.js';
-export type { ComposeWork } from './compose-work.js';
+
 export * from './devices.js';
 export * from './effort.js';
 export * from './foretold.js';
 export * from './levels.js';
+export * from './limits.js';
 export * from './measure.js';
 export * from './mechanics.js';
 export * from './methods.js';
@@ -22,3 +24,4 @@ export * from './screen.js';
 export * from './sequences.js';
 export * from './sessions.js';
 export * from './today.js';
+export * from './validation/index.js';

@@ -1,4 +1,4 @@
-import { type Gate, type GateForecast, gateForecast, type Hand, type Method, type Movement, type Step, type WorkDone } from '@clay-pot/core'; // prettier-ignore
+import type { Gate, GateForecast, Hand, Step, WorkDone } from '@clay-pot/core';
 
 /** One session of a movement, as it counted for its gate. */
 export type LevelDone = Omit<WorkDone, 'movementId' | 'hand' | 'morning'>;
@@ -20,16 +20,3 @@ export interface LevelItem {
   /** The newest first. */
   history: LevelDone[];
 }
-
-/** A gate that is to be foretold, as plain data. */
-export interface ForecastAsked {
-  readonly history: readonly WorkDone[];
-  readonly movement: Movement;
-  readonly method: Method;
-  readonly levelId: string;
-  readonly today: string;
-}
-
-/** Foretells gates away from the event loop: each is some thousand courses. What is not asked is not answered. */
-export const answerForecasts = (asked: readonly (ForecastAsked | null)[]): (GateForecast | null)[] =>
-  asked.map((each) => each && gateForecast(each.history, each));

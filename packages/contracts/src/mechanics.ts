@@ -7,7 +7,6 @@ import {
   type Fault,
   FACINGS,
   HANDS,
-  idOf,
   type Limit,
   list,
   type Of,
@@ -26,6 +25,9 @@ import {
   type UsualPosture,
   within,
 } from '@clay-pot/core';
+import { IsBetween, IsId, IsWord } from './validation/fields.js';
+import { IsDocument } from './validation/is-document.js';
+import { OptionalField } from './validation/optional-field.js';
 
 const CM_PER_M = 100;
 const metres = ({ min, max, step }: Limit): Limit => ({
@@ -37,7 +39,7 @@ const metres = ({ min, max, step }: Limit): Limit => ({
 const AGE = { min: 5, max: 110, step: 1, unit: 'years' } as const;
 
 /** Whose body it is. What is left out is taken from the reference person of that sex, and named in the answer as estimated. */
-export const BODY_INPUT = record(
+const BODY = record(
   {
     sex: optional(oneOf(SEXES)),
     statureM: optional(between(metres(BODY_LIMITS.statureCm))),
@@ -47,7 +49,7 @@ export const BODY_INPUT = record(
   { what: 'a body' },
 );
 /** A body by itself, for whoever is not in the studio. */
-export type BodyInput = Of<typeof BODY_INPUT>;
+export type BodyInput = Of<typeof BODY>;
 
 const USUAL = Object.keys(USUAL_POSTURES) as UsualPosture[];
 const { support, shanks, surface, face, leanDeg, hipAngleDeg, distanceM } = STANCE_FIELDS;
@@ -57,7 +59,7 @@ const { handHeightM, supportHeightM, elbowBendDeg, leftShare, padPressure, heelL
  * A posture on the hands: a usual one to start from, and what differs. Of leanDeg, hipAngleDeg and distanceM two are kept and the third
  * follows; giving one of them replaces the one of the usual posture that follows from it.
  */
-export const POSTURE_INPUT = record(
+const POSTURE = record(
   {
     /** May be left out when `support` says what the body rests on: then the usual posture of that support is meant. */
     from: optional(oneOf(USUAL)),
@@ -80,43 +82,43 @@ export const POSTURE_INPUT = record(
   { what: 'a posture' },
 );
 /** A posture as a question gives it: a usual one to begin from, and what differs. */
-export type PostureInput = Of<typeof POSTURE_INPUT>;
+export type PostureInput = Of<typeof POSTURE>;
 
 /** A posture needs something to start from. */
-export function checkPostureInput({ from, support: rests }: PostureInput): Fault[] {
+function checkPostureInput({ from, support: rests }: PostureInput): Fault[] {
   if (from !== undefined || rests !== undefined) return [];
   return [{ pointer: '/from', message: `must be one of ${USUAL.join(', ')}; or give a support` }];
 }
 
 /** One maximum or range that was measured; today where no day is given. */
-const MEASURED_INPUT = record(
-  { ...READING.properties, onDay: optional(READING.properties.onDay) },
-  { what: 'a reading' },
-);
+const MEASURED = record({ ...READING.properties, onDay: optional(READING.properties.onDay) }, { what: 'a reading' });
+type MeasuredInput = Of<typeof MEASURED>;
 const STRENGTH = { min: 0.2, max: 4, step: 0.01, unit: 'times the norm' } as const;
 
 /** Of whom something is asked: an athlete of the studio, a body, or nobody in particular. */
-export const WHOM_INPUT = {
+export class WhomInput {
   /** An athlete of the studio: body and measured maxima and ranges are read from the record. What `body` gives comes first. */
-  athleteId: optional(idOf('an athlete')),
-  body: optional(BODY_INPUT),
+  @OptionalField()
+  @IsId('an athlete')
+  readonly athleteId?: string;
+  @OptionalField()
+  @IsDocument(BODY)
+  readonly body?: BodyInput;
   /** Maxima are taken to be this many times the norm of sex, age and body mass: 1.4 is a practised person. */
-  strengthOfNorm: optional(between(STRENGTH, 'Strength')),
+  @OptionalField()
+  @IsBetween(STRENGTH, 'Strength')
+  readonly strengthOfNorm?: number;
   /** Maxima and ranges that were measured, beside those on record. */
-  measured: optional(list(MEASURED_INPUT, { max: 100 })),
-};
+  @OptionalField()
+  @IsDocument(list(MEASURED, { max: 100 }))
+  readonly measured?: readonly MeasuredInput[];
+}
 
-const ASKED = {
-  ...WHOM_INPUT,
-  posture: POSTURE_INPUT,
-};
-/** What is asked of one posture. */
-export const POSTURE_QUESTION = record(ASKED);
 /** Whose hands, and in which posture. */
-export type PostureQuestion = Of<typeof POSTURE_QUESTION>;
-
-/** Whose hands something is asked of. */
-export type WhomInput = Pick<PostureQuestion, keyof typeof WHOM_INPUT>;
+export class PostureQuestion extends WhomInput {
+  @IsDocument(POSTURE, checkPostureInput)
+  readonly posture: PostureInput;
+}
 
 /** Values that any quantity may be aimed at; each has its own unit. */
 const TARGET_VALUE = {
@@ -126,7 +128,7 @@ const TARGET_VALUE = {
   unit: 'of the quantity',
 };
 /** What a solution should reach, and in which hand. */
-export const TARGET_INPUT = record(
+const TARGET = record(
   {
     quantity: oneOf(Object.keys(QUANTITIES) as Quantity[]),
     /** In the quantity's unit: % of body weight, % of own maximum, degrees (extension counts up), N·m. */
@@ -135,16 +137,17 @@ export const TARGET_INPUT = record(
   },
   { what: 'a target' },
 );
+/** What a solution should reach, and in which hand. */
+export type TargetInput = Of<typeof TARGET>;
 
-/** What is asked of the solver. */
-export const SOLVE_QUESTION = record({
-  ...ASKED,
-  /** The field of the posture to change. */
-  vary: oneOf(Object.keys(POSTURE_LIMITS) as PostureField[]),
-  target: TARGET_INPUT,
-});
 /** A posture, the number that may vary, and what it should reach. */
-export type SolveQuestion = Of<typeof SOLVE_QUESTION>;
+export class SolveQuestion extends PostureQuestion {
+  /** The field of the posture to change. */
+  @IsWord(Object.keys(POSTURE_LIMITS))
+  readonly vary: PostureField;
+  @IsDocument(TARGET)
+  readonly target: TargetInput;
+}
 
 /** What one hand bears and what it takes. */
 export interface HandAnswer {

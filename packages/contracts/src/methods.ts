@@ -1,9 +1,8 @@
-import type { Method } from '@clay-pot/core';
-
-export { METHOD as METHOD_INPUT } from '@clay-pot/core';
+import { METHOD, type Method } from '@clay-pot/core';
+import { bodyOf } from './validation/is-document.js';
 
 /** A studio's own method. Its id is the address it is stored under. */
-export type MethodInput = Omit<Method, 'id'>;
+export class MethodInput extends bodyOf(METHOD) {}
 
 /** A method of the studio’s own, with its version; one that was removed is kept for what used it. */
 export interface StoredMethod {

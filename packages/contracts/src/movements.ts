@@ -1,9 +1,14 @@
-import type { Movement } from '@clay-pot/core';
+import { MOVEMENT, type Movement } from '@clay-pot/core';
+import { OWN_NAME } from '@clay-pot/core/library';
+import { bodyOf } from './validation/is-document.js';
 
-export { MOVEMENT as MOVEMENT_INPUT } from '@clay-pot/core';
+export type { OwnName } from '@clay-pot/core/library';
 
 /** A studio's own movement with its ladder. Its id is the address it is stored under. */
-export type MovementInput = Omit<Movement, 'id'>;
+export class MovementInput extends bodyOf(MOVEMENT) {}
+
+/** What a studio calls a movement. */
+export class OwnNameInput extends bodyOf(OWN_NAME) {}
 
 /** A movement of the studio’s own, with its version; one that was removed is kept for what used it. */
 export interface StoredMovement {
@@ -13,11 +18,4 @@ export interface StoredMovement {
   /** Taken off the shelf: kept for the sequences and records that name it. */
   removed: boolean;
   movement: Movement;
-}
-
-export { OWN_NAME as OWN_NAME_INPUT, type OwnName } from '@clay-pot/core/library';
-
-/** What a studio calls a movement. */
-export interface OwnNameInput {
-  name: string;
 }

@@ -1,4 +1,15 @@
-import { between, day, HANDS, list, type Of, oneOf, RANGE_MOTIONS, READING_LIMITS, record, text } from '@clay-pot/core';
+import {
+  between,
+  type Hand,
+  HANDS,
+  list,
+  RANGE_MOTIONS,
+  type RangeMotion,
+  READING_LIMITS,
+  record,
+} from '@clay-pot/core';
+import { IsBetween, IsDay, IsText, IsWord } from './validation/fields.js';
+import { IsDocument } from './validation/is-document.js';
 
 /** A picture of half a megabyte is enough to see three points again. */
 export const PICTURE_LIMITS = {
@@ -10,21 +21,27 @@ export const PICTURE_LIMITS = {
 const POINT = record({ x: between(PICTURE_LIMITS.pointPx, 'x'), y: between(PICTURE_LIMITS.pointPx, 'y') });
 
 /** A picture that an angle was read off, kept on purpose, with who agreed to that. */
-export const PICTURE_INPUT = record({
-  of: oneOf(RANGE_MOTIONS, 'Of what'),
-  hand: oneOf(HANDS, 'Hand'),
-  onDay: day('Day'),
-  deg: between(READING_LIMITS['°'], 'Angle'),
+export class PictureInput {
+  @IsWord(RANGE_MOTIONS, 'Of what')
+  readonly of: RangeMotion;
+  @IsWord(HANDS, 'Hand')
+  readonly hand: Hand;
+  @IsDay('Day')
+  readonly onDay: string;
+  @IsBetween(READING_LIMITS['°'], 'Angle')
+  readonly deg: number;
   /** On the arm of the angle, where it turns, on the other arm; pixels of the picture. */
-  points: list(POINT, { min: 3, max: 3 }),
+  @IsDocument(list(POINT, { min: 3, max: 3 }))
+  readonly points: readonly { readonly x: number; readonly y: number }[];
   /** JPEG. */
-  jpegBase64: text(PICTURE_LIMITS.base64Length, 100, 'Picture'),
+  @IsText(PICTURE_LIMITS.base64Length, 100, 'Picture')
+  readonly jpegBase64: string;
   /** Who agreed that it is kept: the athlete, or for whom they cannot who may. */
-  consentBy: text(PICTURE_LIMITS.consentLength, 2, 'Agreed by'),
-  consentOn: day('Agreed on'),
-});
-/** A picture that is kept, with who agreed to it. */
-export type PictureInput = Of<typeof PICTURE_INPUT>;
+  @IsText(PICTURE_LIMITS.consentLength, 2, 'Agreed by')
+  readonly consentBy: string;
+  @IsDay('Agreed on')
+  readonly consentOn: string;
+}
 
 /** A kept picture as it is listed; its bytes are fetched by themselves. */
 export interface StoredPicture extends Omit<PictureInput, 'jpegBase64'> {

@@ -1,51 +1,42 @@
 import {
-  type DayLoad,
-  day,
-  type DoneDay,
-  evaluateProgramme,
-  idOf,
   list,
-  type Method,
-  type Movement,
-  type MuscleGroup,
-  type Of,
-  optional,
-  type Person,
   PROGRAMME,
   PROGRAMME_LIMITS,
   type Programme,
-  type ProgrammeFinding,
-  type ProgrammeQuestion,
-  type ProgrammeView,
   record,
   SEQUENCE,
   type Sequence,
-  type SessionState,
-  type SideGroup,
   text,
-  type WeekKind,
 } from '@clay-pot/core';
-import { shippedMovement } from '@clay-pot/core/library';
-import { WHOM_INPUT } from './mechanics.js';
+import { WhomInput } from './mechanics.js';
+import { IsDay, IsId, IsText } from './validation/fields.js';
+import { IsDocument } from './validation/is-document.js';
+import { OptionalField } from './validation/optional-field.js';
+
+export type { EvaluateAnswer, EvaluatedSession, EvaluateWork } from '@clay-pot/core/answers';
 
 /** Characters of a file: eight sequences of the longest, and four hundred sessions. */
 const PROGRAMME_FILE_LENGTH = 900_000;
 
 /** A programme as it is sent: whose, and the document. */
-export const PROGRAMME_INPUT = record({ athleteId: idOf('an athlete'), document: PROGRAMME });
-/** A programme as it is sent: whose, and the document. */
-export type ProgrammeInput = Of<typeof PROGRAMME_INPUT>;
+export class ProgrammeInput {
+  @IsId('an athlete')
+  readonly athleteId: string;
+  @IsDocument(PROGRAMME)
+  readonly document: Programme;
+}
 
 /** The text of a programme file, and for whom. */
-export const PROGRAMME_FILE_INPUT = record({
+export class ProgrammeFileInput {
   /** Id for the new programme, made by the sender. */
-  id: idOf('a new programme'),
-  athleteId: idOf('an athlete'),
+  @IsId('a new programme')
+  readonly id: string;
+  @IsId('an athlete')
+  readonly athleteId: string;
   /** The whole text of the file. */
-  text: text(PROGRAMME_FILE_LENGTH, 1),
-});
-/** The text of a programme file, and for whom. */
-export type ProgrammeFileInput = Of<typeof PROGRAMME_FILE_INPUT>;
+  @IsText(PROGRAMME_FILE_LENGTH, 1)
+  readonly text: string;
+}
 
 /** A programme as it is kept. */
 export interface StoredProgramme {
@@ -71,84 +62,19 @@ export interface ProgrammeListItem {
   updatedAt: string;
 }
 
-/** For whom a programme is computed; the sequences of its plans are those of the studio, unless they are sent. */
-export const EVALUATE_QUESTION = record({
-  ...WHOM_INPUT,
-  programme: PROGRAMME,
-  sequences: optional(
-    list(record({ planId: text(PROGRAMME_LIMITS.idLength, 1, 'Plan'), sequence: SEQUENCE }), {
-      max: PROGRAMME_LIMITS.plans,
-    }),
-  ),
-  /** The studio’s today when left out. */
-  today: optional(day('Today')),
-});
-/** For whom a programme is computed, and from which day. */
-export type EvaluateQuestion = Of<typeof EVALUATE_QUESTION>;
+const PLANNED = record({ planId: text(PROGRAMME_LIMITS.idLength, 1, 'Plan'), sequence: SEQUENCE });
 
-/** What a session of a programme comes to. */
-export interface EvaluatedSession {
-  id: string;
-  day: string;
-  planId: string;
-  title: string | null;
-  state: SessionState;
-  durationMs: number;
-  loads: boolean;
-  doses: Partial<Record<SideGroup, number>>;
-  /** Groups that work hard for so long that the next such session is spaced. */
-  hard: SideGroup[];
-}
-
-/** Weeks of a programme with their loads, and what the rules say. */
-export interface EvaluateAnswer {
-  weeks: {
-    monday: string;
-    kind: WeekKind;
-    amountPercent: number;
-    durationMs: number;
-    /** Of both hands together, in holds to failure. */
-    doses: Partial<Record<MuscleGroup, number>>;
-    sessions: EvaluatedSession[];
-  }[];
-  findings: ProgrammeFinding[];
-}
-
-/** Everything that evaluating takes, as plain data: for a thread of its own. */
-export interface EvaluateWork {
+/** For whom a programme is computed, and from which day; the sequences of its plans are those of the studio, unless they are sent. */
+export class EvaluateQuestion extends WhomInput {
+  @IsDocument(PROGRAMME)
   readonly programme: Programme;
-  readonly sequences: readonly (readonly [planId: string, sequence: Sequence])[];
-  readonly own: readonly Movement[];
-  readonly person: Person;
-  readonly method: Method;
-  readonly athlete: ProgrammeQuestion['athlete'];
-  readonly past: readonly DayLoad[];
-  readonly done: readonly DoneDay[];
-  readonly today: string;
-}
-
-/** Computes a programme away from the event loop. */
-export function answerEvaluate({ own, sequences, ...work }: EvaluateWork): EvaluateAnswer {
-  const byId = new Map(own.map((movement) => [movement.id, movement]));
-  const lookup = (id: string) => byId.get(id) ?? shippedMovement(id);
-  return answerOf(evaluateProgramme({ ...work, sequences: new Map(sequences), lookup }));
-}
-
-function answerOf({ weeks, findings }: ProgrammeView): EvaluateAnswer {
-  return {
-    weeks: weeks.map(({ monday, kind, amountPercent, durationMs, doses, sessions }) => ({
-      ...{ monday, kind, amountPercent, durationMs, doses },
-      sessions: sessions.map(({ id, day: on, planId, state, sequence, load }) => ({
-        ...{ id, day: on, planId, state },
-        title: sequence?.title ?? null,
-        durationMs: load?.durationMs ?? 0,
-        loads: load?.isLoading ?? false,
-        doses: load?.doses ?? {},
-        hard: [...(load?.hard ?? [])],
-      })),
-    })),
-    findings: [...findings],
-  };
+  @OptionalField()
+  @IsDocument(list(PLANNED, { max: PROGRAMME_LIMITS.plans }))
+  readonly sequences?: readonly { readonly planId: string; readonly sequence: Sequence }[];
+  /** The studio’s today when left out. */
+  @OptionalField()
+  @IsDay('Today')
+  readonly today?: string;
 }
 
 /** The private address of an athlete’s calendar. */

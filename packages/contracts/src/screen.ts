@@ -1,37 +1,42 @@
 import {
-  day,
-  HEALTH_ANSWERS,
-  idOf,
+  HEALTH,
+  INTAKE,
   type Intake,
   list,
   type MovementOpen,
-  type Of,
-  optional,
   type PathEnd,
-  record,
   type Screening,
   text,
-  within,
 } from '@clay-pot/core';
 import type { Athlete } from './athletes.js';
+import { IsDay, IsId, IsWholeWithin } from './validation/fields.js';
+import { bodyOf, IsDocument } from './validation/is-document.js';
+import { OptionalField } from './validation/optional-field.js';
 
-export { INTAKE as INTAKE_INPUT, type Intake as IntakeInput } from '@clay-pot/core';
+/** Everything that is asked before training, as it is sent. */
+export class IntakeInput extends bodyOf(INTAKE) {}
 
 const AGE = { min: 5, max: 110, step: 1, unit: 'years' } as const;
+const PATH = { words: 40, steps: 12 } as const;
 
 /** Answers about health, of whom, and on which day. Nothing of it is stored. */
-export const SCREEN_QUESTION = record({
+export class ScreenQuestion extends bodyOf(HEALTH) {
   /** Whose age is read from the record, and whose cautions stand beside the answers. */
-  athleteId: optional(idOf('an athlete')),
-  ageYears: optional(within(AGE, 'Age')),
+  @OptionalField()
+  @IsId('an athlete')
+  readonly athleteId?: string;
+  @OptionalField()
+  @IsWholeWithin(AGE, 'Age')
+  readonly ageYears?: number;
   /** The day of the answers; today when left out. */
-  onDay: optional(day('Day')),
-  ...HEALTH_ANSWERS,
+  @OptionalField()
+  @IsDay('Day')
+  readonly onDay?: string;
   /** Answers to why it hurts, question by question, by their ids. */
-  path: optional(list(text(40, 1), { max: 12 })),
-});
-/** Answers about health. */
-export type ScreenQuestion = Of<typeof SCREEN_QUESTION>;
+  @OptionalField()
+  @IsDocument(list(text(PATH.words, 1), { max: PATH.steps }))
+  readonly path?: readonly string[];
+}
 
 /** What follows from answers: verdict with reasons, what is off or capped, and where the path of why it hurts has come to. */
 export interface ScreenAnswer extends Screening {

@@ -1,25 +1,29 @@
-import { idOf, type Of, record, type Sequence, type SequenceChange, text } from '@clay-pot/core';
+import { type Sequence, SEQUENCE, type SequenceChange } from '@clay-pot/core';
 import { SEQUENCE_TEXT_LENGTH, type Taken } from '@clay-pot/core/exchange';
+import { IsId, IsText } from './validation/fields.js';
+import { bodyOf } from './validation/is-document.js';
 
-export { SEQUENCE as SEQUENCE_INPUT, type Sequence as SequenceInput } from '@clay-pot/core';
+/** A sequence as it is sent. */
+export class SequenceInput extends bodyOf(SEQUENCE) {}
 
 /** The longest file that is taken, in characters. */
 export const SEQUENCE_FILE_LENGTH = 500_000;
 
 /** A file with a sequence, as text: its faults are told by line and column. */
-export const SEQUENCE_FILE_INPUT = record({
+export class SequenceFileInput {
   /** Id for the new sequence, made by the sender. */
-  id: idOf('a new sequence'),
+  @IsId('a new sequence')
+  readonly id: string;
   /** The whole text of the file. */
-  text: text(SEQUENCE_FILE_LENGTH, 1),
-});
-/** The text of a file. */
-export type SequenceFileInput = Of<typeof SEQUENCE_FILE_INPUT>;
+  @IsText(SEQUENCE_FILE_LENGTH, 1)
+  readonly text: string;
+}
 
 /** A sequence as plain text, as a coach writes it in a message. */
-export const SEQUENCE_TEXT_INPUT = record({ text: text(SEQUENCE_TEXT_LENGTH, 1, 'Text') });
-/** A sequence as plain text. */
-export type SequenceTextInput = Of<typeof SEQUENCE_TEXT_INPUT>;
+export class SequenceTextInput {
+  @IsText(SEQUENCE_TEXT_LENGTH, 1, 'Text')
+  readonly text: string;
+}
 
 /** What a text was read as, with what was taken for names that were not written to the letter. */
 export interface SequenceTextAnswer {

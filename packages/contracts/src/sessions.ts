@@ -1,51 +1,58 @@
 import {
+  BLOCK_REPORT,
   type BlockReport,
+  COMPLAINT,
   type Complaint,
   type DiscomfortPolicy,
+  DONE_SET,
   type DoneSet,
   type Ending,
+  FORM_TICK,
   type FormTick,
+  HAND_LOOK,
   type HandLook,
+  MORNING,
   type Morning,
   type MorningScores,
-  idOf,
-  instant,
-  type Of,
   type PlannedDoneRow,
-  record,
+  SESSION_END,
   type Sequence,
   SEQUENCE,
   type StopSign,
   type WorkingSide,
 } from '@clay-pot/core';
 
-export {
-  BLOCK_REPORT as BLOCK_REPORT_INPUT,
-  type BlockReport as BlockReportInput,
-  COMPLAINT as COMPLAINT_INPUT,
-  type Complaint as ComplaintInput,
-  DONE_SET as DONE_SET_INPUT,
-  type DoneSet as DoneSetInput,
-  type Ending,
-  FORM_TICK as FORM_TICK_INPUT,
-  type FormTick as FormTickInput,
-  HAND_LOOK as HAND_LOOK_INPUT,
-  type HandLook as HandLookInput,
-  MORNING as MORNING_INPUT,
-  type Morning as MorningInput,
-  SESSION_END as SESSION_END_INPUT,
-  type SessionEnd as SessionEndInput,
-} from '@clay-pot/core';
+import { IsId, IsInstant } from './validation/fields.js';
+import { bodyOf, IsDocument } from './validation/is-document.js';
 
-/** Begins a session: who, what, and the very document that is led. */
-export const SESSION_INPUT = record({
-  athleteId: idOf('an athlete'),
-  sequenceId: idOf('a sequence'),
-  plan: SEQUENCE,
-  startedAt: instant(),
-});
-/** A session as it begins: who, by which plan, when. */
-export type SessionInput = Of<typeof SESSION_INPUT>;
+export type { Ending } from '@clay-pot/core';
+
+/** A session as it begins: who, by which plan (the very document that is led), when. */
+export class SessionInput {
+  @IsId('an athlete')
+  readonly athleteId: string;
+  @IsId('a sequence')
+  readonly sequenceId: string;
+  @IsDocument(SEQUENCE)
+  readonly plan: Sequence;
+  @IsInstant()
+  readonly startedAt: string;
+}
+
+/** A set as it was done. */
+export class DoneSetInput extends bodyOf(DONE_SET) {}
+/** What was said of a block. */
+export class BlockReportInput extends bodyOf(BLOCK_REPORT) {}
+/** What hurts in the middle of a session. */
+export class ComplaintInput extends bodyOf(COMPLAINT) {}
+/** What was seen of a hand. */
+export class HandLookInput extends bodyOf(HAND_LOOK) {}
+/** A tick of a fault of form. */
+export class FormTickInput extends bodyOf(FORM_TICK) {}
+/** How a session ended. */
+export class SessionEndInput extends bodyOf(SESSION_END) {}
+/** How the hands were the morning after. */
+export class MorningInput extends bodyOf(MORNING) {}
 
 /** A set as it is stored. */
 export interface StoredSet extends DoneSet {

@@ -1,21 +1,24 @@
 import { describe, expect, test } from '@jest/globals';
-import { checkSequence, faultsOf, type Sequence, USUAL_PACING, USUAL_POSTURES } from '@clay-pot/core';
+import { checkSequence, type Sequence, USUAL_PACING, USUAL_POSTURES } from '@clay-pot/core';
 import { LIBRARY, METHODS, shippedMovement } from '@clay-pot/core/library';
 import {
-  ASSIGNMENT_INPUT,
-  checkPostureInput,
-  EFFORT_QUESTION,
-  METHOD_INPUT,
-  MOVEMENT_INPUT,
-  POSTURE_QUESTION,
-  SEQUENCE_FILE_INPUT,
-  SEQUENCE_INPUT,
-  SIGN_IN,
-  SOLVE_QUESTION,
+  AssignmentInput,
+  BlockReportInput,
+  CallAnswerInput,
+  EffortQuestion,
+  faultsOfRequest,
+  MethodInput,
+  MovementInput,
+  PostureQuestion,
+  SequenceFileInput,
+  SequenceInput,
+  SignInRequest,
+  SolveQuestion,
+  SwapQuestion,
 } from '@clay-pot/contracts';
 
-const pointersOf = (schema: Parameters<typeof faultsOf>[0], value: unknown) =>
-  faultsOf(schema, value).map(({ pointer }) => pointer);
+const pointersOf = (Request: new () => object, value: unknown) =>
+  faultsOfRequest(Request, value).map(({ pointer }) => pointer);
 const ID = '01890a5d-ac96-774b-bcce-b302099a8057';
 const sequenceOf = (movement: (typeof LIBRARY)[number]): Sequence => ({
   title: movement.name,
@@ -35,12 +38,12 @@ describe('what a request may hold', () => {
   test('every shipped movement and method could be sent as a studio’s own, and stand in a sequence', () => {
     for (const movement of LIBRARY) {
       const { id: _id, ...input } = movement;
-      expect([movement.id, faultsOf(MOVEMENT_INPUT, input)]).toEqual([movement.id, []]);
+      expect([movement.id, faultsOfRequest(MovementInput, input)]).toEqual([movement.id, []]);
       const sequence = sequenceOf(movement);
-      expect(faultsOf(SEQUENCE_INPUT, sequence)).toEqual([]);
+      expect(faultsOfRequest(SequenceInput, sequence)).toEqual([]);
       expect(checkSequence(sequence, shippedMovement)).toEqual([]);
     }
-    for (const { id: _id, ...input } of Object.values(METHODS)) expect(faultsOf(METHOD_INPUT, input)).toEqual([]);
+    for (const { id: _id, ...input } of Object.values(METHODS)) expect(faultsOfRequest(MethodInput, input)).toEqual([]);
   });
 
   test.each<[string, object, string[]]>([
@@ -55,7 +58,7 @@ describe('what a request may hold', () => {
     ['nothing wrong', {}, []],
   ])('an assignment with %s', (_what, change, pointers) => {
     const sound = { sequenceId: ID, athleteId: ID, weekdays: [1, 3], fromDay: '2026-01-31' };
-    expect(pointersOf(ASSIGNMENT_INPUT, { ...sound, ...change })).toEqual(pointers);
+    expect(pointersOf(AssignmentInput, { ...sound, ...change })).toEqual(pointers);
   });
 
   test.each<[unknown, string[]]>([
@@ -65,25 +68,52 @@ describe('what a request may hold', () => {
     [{ email: 'coach@hall.example', password: '' }, ['/password']],
     [null, ['']],
     [[], ['']],
-  ])('a sign-in of %j', (value, pointers) => expect(pointersOf(SIGN_IN, value)).toEqual(pointers));
+  ])('a sign-in of %j', (value, pointers) => expect(pointersOf(SignInRequest, value)).toEqual(pointers));
 
   test('a posture starts from a usual one or from a support; every usual one can be asked for', () => {
     for (const from of Object.keys(USUAL_POSTURES)) {
-      expect(pointersOf(POSTURE_QUESTION, { posture: { from } })).toEqual([]);
+      expect(pointersOf(PostureQuestion, { posture: { from } })).toEqual([]);
       const target = { quantity: 'effortPercent', value: 40, hand: 'left' };
-      expect(pointersOf(SOLVE_QUESTION, { posture: { from }, vary: 'leanDeg', target })).toEqual([]);
+      expect(pointersOf(SolveQuestion, { posture: { from }, vary: 'leanDeg', target })).toEqual([]);
     }
-    expect(checkPostureInput({ support: 'toes', leanDeg: 'square' })).toEqual([]);
-    expect(checkPostureInput({ leanDeg: 5 }).map(({ pointer }) => pointer)).toEqual(['/from']);
+    expect(pointersOf(PostureQuestion, { posture: { support: 'toes', leanDeg: 'square' } })).toEqual([]);
+    expect(pointersOf(PostureQuestion, { posture: { leanDeg: 5 } })).toEqual(['/posture/from']);
     const wrong = { posture: { from: 'plank', leanDeg: 'skewed' }, body: { statureM: 17 } };
-    expect(pointersOf(POSTURE_QUESTION, wrong).sort()).toEqual(['/body/statureM', '/posture/leanDeg']);
+    expect(pointersOf(PostureQuestion, wrong).sort()).toEqual(['/body/statureM', '/posture/leanDeg']);
   });
 
   test('a question of effort needs a sequence; a file needs its text', () => {
-    expect(pointersOf(EFFORT_QUESTION, { at: '2026-05-31T08:30:00.000Z' })).toEqual(['/sequence']);
-    expect(pointersOf(EFFORT_QUESTION, { sequence: sequenceOf(LIBRARY[0]!), at: '2026-13-31T08:30:00.000Z' })).toEqual([
+    expect(pointersOf(EffortQuestion, { at: '2026-05-31T08:30:00.000Z' })).toEqual(['/sequence']);
+    expect(pointersOf(EffortQuestion, { sequence: sequenceOf(LIBRARY[0]!), at: '2026-13-31T08:30:00.000Z' })).toEqual([
       '/at',
     ]);
-    expect(pointersOf(SEQUENCE_FILE_INPUT, { id: ID, text: '' })).toEqual(['/text']);
+    expect(pointersOf(SequenceFileInput, { id: ID, text: '' })).toEqual(['/text']);
+  });
+
+  test('a fault is told in the words of the core, whichever validator found it', () => {
+    expect(faultsOfRequest(SignInRequest, { email: 'coach', password: 'x'.repeat(201) })).toEqual([
+      { pointer: '/email', message: 'must be an e-mail address', label: 'E-mail' },
+      { pointer: '/password', message: 'must have at most 200 characters', label: 'Password' },
+    ]);
+    expect(faultsOfRequest(SignInRequest, { password: 'x', remember: true })).toEqual([
+      { pointer: '/remember', message: 'is not a known field: remove it or check its spelling' },
+      { pointer: '/email', message: 'is missing: it must be an e-mail address', label: 'E-mail' },
+    ]);
+  });
+
+  test('what a column of the database cannot hold is no text, though class-validator’s length counts it short', () => {
+    const answer = { key: 'k', evidenceKey: 'e', answer: 'declined', at: '2026-05-31T08:30:00.000Z' };
+    expect(pointersOf(CallAnswerInput, { ...answer, reason: '❤️'.repeat(200) })).toEqual([]);
+    expect(pointersOf(CallAnswerInput, { ...answer, reason: '❤️'.repeat(201) })).toEqual(['/reason']);
+    expect(pointersOf(CallAnswerInput, { ...answer, reason: 'a\uD800b' })).toEqual(['/reason']);
+  });
+
+  test('left out is one thing, null another; a document’s own optional fields too', () => {
+    const answer = { key: 'k', evidenceKey: 'e', answer: 'declined', at: '2026-05-31T08:30:00.000Z' };
+    expect(pointersOf(CallAnswerInput, { ...answer, reason: null })).toEqual(['/reason']);
+    expect(pointersOf(CallAnswerInput, { ...answer, dose: { sets: 0 } })).toContain('/dose/sets');
+    const report = { blockId: 'a', discomfort: 0, exertion: 3, note: '', at: '2026-05-31T08:30:00.000Z' };
+    expect(pointersOf(BlockReportInput, report)).toEqual([]);
+    expect(pointersOf(SwapQuestion, { goal: 'desk-hands', minutes: 10, blockId: 'b' })).toEqual(['/from']);
   });
 });

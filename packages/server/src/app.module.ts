@@ -1,5 +1,5 @@
 import { type DynamicModule, Module } from '@nestjs/common';
-import { APP_FILTER } from '@nestjs/core';
+import { APP_FILTER, APP_GUARD, APP_PIPE } from '@nestjs/core';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { AccountsModule } from './accounts/accounts.module.js';
 import { AssignmentsModule } from './assignments/assignments.module.js';
@@ -16,6 +16,8 @@ import { EffortModule } from './effort/effort.module.js';
 import { ForetoldModule } from './foretold/foretold.module.js';
 import { HealthModule } from './health/health.module.js';
 import { Clock } from './http/clock.js';
+import { RequestPipe } from './http/request.pipe.js';
+import { StrayQueryGuard } from './http/stray-query.guard.js';
 import { ProblemFilter } from './http/problem.filter.js';
 import { IntakesModule } from './intakes/intakes.module.js';
 import { LevelsModule } from './levels/levels.module.js';
@@ -67,7 +69,13 @@ export class AppModule {
         HealthModule,
         SchemasModule,
       ],
-      providers: [{ provide: CONFIG, useValue: config }, { provide: APP_FILTER, useClass: ProblemFilter }, Clock],
+      providers: [
+        { provide: CONFIG, useValue: config },
+        { provide: APP_FILTER, useClass: ProblemFilter },
+        { provide: APP_GUARD, useClass: StrayQueryGuard },
+        { provide: APP_PIPE, useClass: RequestPipe },
+        Clock,
+      ],
       exports: [CONFIG, Clock],
     };
   }

@@ -96,7 +96,54 @@ describe('a body that is too much', () => {
     expect(answer.body.errors![0]!.pointer).toMatch(/^\/blocks/);
   });
 
+  test.each(['__proto__', 'constructor', 'prototype'])('a field named %s is refused, not dropped', async (name) => {
+    const text = JSON.stringify(SEQUENCE).replace('{', `{"${name}": {"polluted": 1},`);
+    expect((await sendText('PUT', `/sequences/${uuid()}`, text)).statusCode).toBe(422);
+  });
+
+  test('a text may hold what looks like such a field', async () => {
+    const text = JSON.stringify({ ...SEQUENCE, purpose: 'a "constructor": of shapes' });
+    expect((await sendText('PUT', `/sequences/${uuid()}`, text)).statusCode).toBe(200);
+  });
+
   test('text that is no JSON', async () => {
     expect((await sendText('PUT', `/sequences/${uuid()}`, '{"title": ')).statusCode).toBe(400);
+  });
+});
+
+describe('addresses and query parameters', () => {
+  test.each<[string, string, string]>([
+    ['a parameter where none is read', '/today?day=2026-01-01', '/day'],
+    ['a parameter that a list does not know', '/sessions?limit=5&sort=up', '/sort'],
+    ['a number that is none', '/sessions?limit=many', '/limit'],
+    ['more than a page', '/sessions?limit=201', '/limit'],
+    ['part of a number', '/sessions?limit=2.5', '/limit'],
+    ['a parameter twice', '/sessions?limit=2&limit=3', '/limit'],
+    ['an athlete that is no id', '/sessions?athlete=me', '/athlete'],
+    ['a page that was never given', '/sessions?before=yesterday', '/before'],
+    ['programmes of nobody', '/programmes?athleteId=', '/athleteId'],
+  ])('%s', async (_what, path, pointer) => {
+    const { status, body } = await coach.ask('GET', path);
+    expect([status, body.errors?.map((error) => error.pointer)]).toEqual([422, [pointer]]);
+  });
+
+  test('what is known is read: a number as a number', async () => {
+    expect((await coach.ask('GET', '/sessions?limit=200')).status).toBe(200);
+  });
+
+  test('an id that is none does not exist; capital letters do not matter', async () => {
+    expect((await coach.ask('GET', '/athletes/me')).status).toBe(404);
+    const id = uuid();
+    await coach.ask('PUT', `/athletes/${id}`, ATHLETE);
+    expect((await coach.ask('GET', `/athletes/${id.toUpperCase()}`)).status).toBe(200);
+  });
+
+  test.each([null, [], 'text', 3])('a body that is %j, where every field may be left out', async (body) => {
+    expect((await sendText('POST', '/screen/verdict', JSON.stringify(body))).statusCode).toBe(422);
+  });
+
+  test('no body at all', async () => {
+    const { status, body } = await coach.ask('POST', '/screen/verdict');
+    expect([status, body.errors?.[0]?.message]).toEqual([422, 'must be an object']);
   });
 });

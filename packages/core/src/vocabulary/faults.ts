@@ -79,12 +79,12 @@ function messageOf({ type, schema, value }: ValueError): string {
   if (type === ValueErrorType.ObjectAdditionalProperties) {
     return 'is not a known field: remove it or check its spelling';
   }
-  const wanted = wantedOf(schema, value);
-  return type === ValueErrorType.ObjectRequiredProperty ? `is missing: it ${wantedOf(schema, undefined)}` : wanted;
+  const wanted = requirementOf(schema, value);
+  return type === ValueErrorType.ObjectRequiredProperty ? `is missing: it ${requirementOf(schema, undefined)}` : wanted;
 }
 
-/** What would be right, in words. */
-function wantedOf(schema: TSchema, value: unknown): string {
+/** What a value must be by a schema, to stand after the name of its field. @example requirementOf(day(), '') → 'must be a day of the calendar like 2026-05-31' */
+export function requirementOf(schema: TSchema, value: unknown): string {
   if (schema['enum']) return `must be one of ${(schema['enum'] as unknown[]).join(', ')}`;
   if ('const' in schema) return `must be ${JSON.stringify(schema['const'])}`;
   switch (schema['type'] as string) {

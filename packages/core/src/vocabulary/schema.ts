@@ -33,6 +33,11 @@ export type Immutable<T> = T extends readonly unknown[]
     ? { readonly [K in keyof T]: Immutable<T[K]> }
     : T;
 
+/** The definition of a field or of a document. */
+export type Schema = TSchema;
+/** The definition of a document with named fields. */
+export type RecordSchema = TObject;
+
 /** What a schema describes, e.g. `type Tempo = Of<typeof TEMPO>`. */
 export type Of<S extends TSchema> = Immutable<Static<S>>;
 

@@ -1,10 +1,9 @@
-import { must, type ShownUnits } from '@clay-pot/core';
-import { SIGN_IN, type SignInRequest, UNITS_INPUT, type WhoAmI } from '@clay-pot/contracts';
-import { Controller, Delete, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
+import { must } from '@clay-pot/core';
+import { SignInRequest, UnitsInput, type WhoAmI } from '@clay-pot/contracts';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { CONFIG } from '../config.token.js';
 import type { Config } from '../config.js';
-import { Input } from '../http/input.js';
 import { SIGN_IN_DAYS, type SignedIn, SignInService } from './sign-in.service.js';
 import { COOKIE, Me, Public } from './signed-in.guard.js';
 
@@ -22,14 +21,14 @@ export class SignInController {
   }
 
   @Put('units')
-  units(@Me() me: SignedIn, @Input('UnitsInput', UNITS_INPUT) units: ShownUnits): Promise<WhoAmI> {
+  units(@Me() me: SignedIn, @Body() units: UnitsInput): Promise<WhoAmI> {
     return this.signIns.keepUnits(me, units);
   }
 
   @Public()
   @Post()
   async signIn(
-    @Input('SignInRequest', SIGN_IN) body: SignInRequest,
+    @Body() body: SignInRequest,
     @Req() request: FastifyRequest,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<WhoAmI> {

@@ -1,9 +1,7 @@
-import { ASSIGNMENT_INPUT, type AssignmentInput, type AssignmentItem } from '@clay-pot/contracts';
-import { Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
+import { AssignmentInput, type AssignmentItem, ById } from '@clay-pot/contracts';
+import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { Input } from '../http/input.js';
-import { IdPipe } from '../http/id.pipe.js';
 import { AssignmentsService } from './assignments.service.js';
 
 /** Sequences that were given to athletes. */
@@ -17,17 +15,13 @@ export class AssignmentsController {
   }
 
   @Put(':id')
-  put(
-    @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Input('AssignmentInput', ASSIGNMENT_INPUT) body: AssignmentInput,
-  ): Promise<AssignmentItem> {
+  put(@Studio() scope: StudioScope, @Param() { id }: ById, @Body() body: AssignmentInput): Promise<AssignmentItem> {
     return this.assignments.put(scope, id, body);
   }
 
   @Delete(':id')
   @HttpCode(204)
-  remove(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<void> {
+  remove(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<void> {
     return this.assignments.remove(scope, id);
   }
 }

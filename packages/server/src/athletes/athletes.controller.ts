@@ -1,11 +1,9 @@
-import { type Athlete, ATHLETE_INPUT, type AthleteInput, type AthleteListItem } from '@clay-pot/contracts';
-import { Controller, Get, Headers, Param, Put, Res } from '@nestjs/common';
+import { type Athlete, AthleteInput, type AthleteListItem, ById } from '@clay-pot/contracts';
+import { Body, Controller, Get, Headers, Param, Put, Res } from '@nestjs/common';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { Input } from '../http/input.js';
 import { tagged } from '../http/etag.js';
-import { IdPipe } from '../http/id.pipe.js';
 import { AthletesService } from './athletes.service.js';
 
 /** People of the studio. */
@@ -21,7 +19,7 @@ export class AthletesController {
   @Get(':id')
   async get(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
+    @Param() { id }: ById,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Athlete> {
     return tagged(reply, await this.athletes.get(scope, id));
@@ -30,8 +28,8 @@ export class AthletesController {
   @Put(':id')
   async put(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Input('AthleteInput', ATHLETE_INPUT) body: AthleteInput,
+    @Param() { id }: ById,
+    @Body() body: AthleteInput,
     @Headers('if-match') ifMatch: string | undefined,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<Athlete> {

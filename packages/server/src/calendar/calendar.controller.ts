@@ -1,10 +1,9 @@
-import type { CalendarLink } from '@clay-pot/contracts';
+import { ById, CalendarAddress, type CalendarLink } from '@clay-pot/contracts';
 import { Controller, Delete, Get, HttpCode, Param, Put, Res } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import type { FastifyReply } from 'fastify';
 import { Public, Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { IdPipe } from '../http/id.pipe.js';
 import { CalendarService } from './calendar.service.js';
 
 const send = (reply: FastifyReply, text: string, fileName: string) =>
@@ -21,32 +20,32 @@ export class CalendarController {
 
   @Get('programmes/:id/calendar.ics')
   @ApiOperation({ summary: 'A programme as an iCalendar file (RFC 5545).' })
-  async file(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string, @Res() reply: FastifyReply): Promise<void> {
+  async file(@Studio() scope: StudioScope, @Param() { id }: ById, @Res() reply: FastifyReply): Promise<void> {
     await send(reply, await this.calendars.ofProgramme(scope, id), 'programme.ics');
   }
 
   @Get('athletes/:id/calendar')
   @ApiOperation({ summary: 'Whether an athlete’s calendar has a private address.' })
-  link(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<CalendarLink> {
+  link(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<CalendarLink> {
     return this.calendars.link(scope, id);
   }
 
   @Put('athletes/:id/calendar')
   @ApiOperation({ summary: 'Gives an athlete’s calendar a private address, told this once; the one before ends.' })
-  make(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<CalendarLink> {
+  make(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<CalendarLink> {
     return this.calendars.makeLink(scope, id);
   }
 
   @Delete('athletes/:id/calendar')
   @HttpCode(204)
-  end(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<void> {
+  end(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<void> {
     return this.calendars.endLink(scope, id);
   }
 
   @Public()
   @Get('calendars/:file')
   @ApiOperation({ summary: 'What a private address stands for: an athlete’s sessions as iCalendar.' })
-  async followed(@Param('file') file: string, @Res() reply: FastifyReply): Promise<void> {
+  async followed(@Param() { file }: CalendarAddress, @Res() reply: FastifyReply): Promise<void> {
     await send(reply, await this.calendars.behind(file.replace(/\.ics$/, '')), 'sessions.ics');
   }
 }

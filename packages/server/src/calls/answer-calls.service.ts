@@ -1,4 +1,5 @@
-import type { AnsweredCall, CallAnswerInput, CallTakenBackInput, ComingBrief } from '@clay-pot/contracts';
+import type { AnsweredCall, CallAnswerInput, CallTakenBackInput } from '@clay-pot/contracts';
+import type { ComingBrief } from '@clay-pot/core/answers';
 import {
   type Call,
   type CallOption,

@@ -1,4 +1,4 @@
-import type { CallsAnswer } from '@clay-pot/contracts';
+import type { CallsAnswer } from '@clay-pot/core/answers';
 import { cautionsOn, nextAfter } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { In, IsNull, MoreThanOrEqual } from 'typeorm';

@@ -1,5 +1,5 @@
 import type { Call, CallAnswerKind, CallKind, Hand, ProgrammeEdit } from '@clay-pot/core';
-import type { ComingBrief } from '@clay-pot/contracts';
+import type { ComingBrief } from '@clay-pot/core/answers';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 

@@ -1,18 +1,16 @@
 import {
   type AnsweredCall,
-  CALL_ANSWER_INPUT,
-  CALL_TAKEN_BACK_INPUT,
-  type CallAnswerInput,
+  ById,
+  CallAnswerAddress,
+  CallAnswerInput,
   type CallsOfAthlete,
-  type CallTakenBackInput,
+  CallTakenBackInput,
   type StudioCalls,
 } from '@clay-pot/contracts';
-import { Controller, Get, Param, Put } from '@nestjs/common';
+import { Body, Controller, Get, Param, Put } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { IdPipe } from '../http/id.pipe.js';
-import { Input } from '../http/input.js';
 import { AnswerCallsService } from './answer-calls.service.js';
 import { CallsService } from './calls.service.js';
 
@@ -32,7 +30,7 @@ export class CallsController {
 
   @Get('athletes/:id/calls')
   @ApiOperation({ summary: 'What waits for an answer of one athlete, and what was answered.' })
-  ofAthlete(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<CallsOfAthlete> {
+  ofAthlete(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<CallsOfAthlete> {
     return this.calls.ofAthlete(scope, id);
   }
 
@@ -40,9 +38,8 @@ export class CallsController {
   @ApiOperation({ summary: 'Answers a call: accepted, accepted otherwise, or declined with a reason. What is accepted changes the programme.' }) // prettier-ignore
   answer(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Param('answerId', IdPipe) answerId: string,
-    @Input('CallAnswerInput', CALL_ANSWER_INPUT) body: CallAnswerInput,
+    @Param() { id, answerId }: CallAnswerAddress,
+    @Body() body: CallAnswerInput,
   ): Promise<AnsweredCall> {
     return this.answers.answer(scope, id, answerId, body);
   }
@@ -51,9 +48,8 @@ export class CallsController {
   @ApiOperation({ summary: 'Takes an answer back, with what it changed.' })
   takeBack(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Param('answerId', IdPipe) answerId: string,
-    @Input('CallTakenBackInput', CALL_TAKEN_BACK_INPUT) body: CallTakenBackInput,
+    @Param() { id, answerId }: CallAnswerAddress,
+    @Body() body: CallTakenBackInput,
   ): Promise<AnsweredCall> {
     return this.answers.takeBack(scope, id, answerId, body);
   }

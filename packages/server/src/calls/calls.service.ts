@@ -1,4 +1,5 @@
-import type { AnsweredCall, AthleteCall, CallsAnswer, CallsOfAthlete, StudioCalls } from '@clay-pot/contracts';
+import type { AnsweredCall, AthleteCall, CallsOfAthlete, StudioCalls } from '@clay-pot/contracts';
+import type { CallsAnswer } from '@clay-pot/core/answers';
 import { type Call, openCalls, worstFirst } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { MoreThanOrEqual } from 'typeorm';

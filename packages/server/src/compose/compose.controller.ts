@@ -1,16 +1,9 @@
-import {
-  COMPOSE_QUESTION,
-  type ComposeAnswer,
-  type ComposeQuestion,
-  SWAP_QUESTION,
-  type SwapAnswer,
-  type SwapQuestion,
-} from '@clay-pot/contracts';
-import { Controller, HttpCode, Post } from '@nestjs/common';
+import { type ComposeAnswer, ComposeQuestion, type SwapAnswer, SwapQuestion } from '@clay-pot/contracts';
+import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { Input } from '../http/input.js';
+import { Examples } from '../http/openapi.js';
 import { ComposeService } from './compose.service.js';
 import { COMPOSE_ANSWERED, COMPOSE_EXAMPLE } from './examples.js';
 
@@ -21,23 +14,21 @@ const EXAMPLES = { desk: { summary: 'Twenty minutes for hands at a desk', value:
 export class ComposeController {
   constructor(private readonly composer: ComposeService) {}
 
+  @Examples(ComposeQuestion, EXAMPLES)
   @Post()
   @HttpCode(200)
   @ApiOperation({
     summary: 'A sequence for a goal and its minutes, with its reasons, what binds, and how near it is to the best; or the least to give up.', // prettier-ignore
   })
   @ApiOkResponse({ schema: { type: 'object', example: COMPOSE_ANSWERED } })
-  compose(
-    @Studio() scope: StudioScope,
-    @Input('ComposeQuestion', COMPOSE_QUESTION, { examples: EXAMPLES }) body: ComposeQuestion,
-  ): Promise<ComposeAnswer> {
+  compose(@Studio() scope: StudioScope, @Body() body: ComposeQuestion): Promise<ComposeAnswer> {
     return this.composer.compose(scope, body);
   }
 
   @Post('swap')
   @HttpCode(200)
   @ApiOperation({ summary: 'Five other movements for a block, by what changes; none raises a finding.' })
-  swap(@Studio() scope: StudioScope, @Input('SwapQuestion', SWAP_QUESTION) body: SwapQuestion): Promise<SwapAnswer> {
+  swap(@Studio() scope: StudioScope, @Body() body: SwapQuestion): Promise<SwapAnswer> {
     return this.composer.swaps(scope, body);
   }
 }

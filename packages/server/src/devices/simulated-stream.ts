@@ -1,7 +1,7 @@
 import type { IncomingMessage } from 'node:http';
 import type { Duplex } from 'node:stream';
-import { type DeviceMessage, SIMULATED_PATH, SIMULATED_SETUP, type SimulatedSetupInput } from '@clay-pot/contracts';
-import { faultsOf, mostOn, programSeconds, SimulatedDevice } from '@clay-pot/core';
+import { type DeviceMessage, SIMULATED_PATH, SimulatedSetupInput, faultsOfRequest } from '@clay-pot/contracts';
+import { mostOn, programSeconds, SimulatedDevice } from '@clay-pot/core';
 import { Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
 import { HttpAdapterHost } from '@nestjs/core';
 import type { FastifyInstance } from 'fastify';
@@ -113,7 +113,7 @@ function setupFrom(text: string): SimulatedSetupInput {
   } catch {
     throw new Error('setup must be JSON: a kind, a hand and a program.');
   }
-  const [fault] = faultsOf(SIMULATED_SETUP, value);
+  const [fault] = faultsOfRequest(SimulatedSetupInput, value);
   if (fault) throw new Error(`${fault.pointer || 'setup'} ${fault.message}`);
   return value as SimulatedSetupInput;
 }

@@ -1,15 +1,12 @@
+import { ById, PAST_DAYS, PastQuery } from '@clay-pot/contracts';
 import type { PastSession } from '@clay-pot/core';
 import { Controller, Get, Param, Query } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
-import { IdPipe } from '../http/id.pipe.js';
-import { invalid } from '../http/problem.js';
 import { PersonsService } from '../persons/persons.service.js';
 import { PastService } from './past.service.js';
-
-const DAYS = { usual: 28, max: 400 };
 
 /** What somebody did of late, as the checks look back on it. */
 @Controller('athletes/:id/past')
@@ -24,14 +21,10 @@ export class PastController {
   @ApiOperation({ summary: 'What an athlete’s sessions of the last days came to: doses, hands, hard groups.' })
   async list(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Query('days') days?: string,
+    @Param() { id }: ById,
+    @Query() { days = PAST_DAYS.usual }: PastQuery,
   ): Promise<PastSession[]> {
-    const count = days === undefined ? DAYS.usual : Number(days);
-    if (!Number.isInteger(count) || count < 1 || count > DAYS.max) {
-      throw invalid([{ pointer: '/days', message: `must be a whole number within 1–${DAYS.max}` }]);
-    }
     const { person } = await this.persons.forWhom(scope, { athleteId: id });
-    return this.past.of(scope, id, person, this.clock.now(), count);
+    return this.past.of(scope, id, person, this.clock.now(), days);
   }
 }

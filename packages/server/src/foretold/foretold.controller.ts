@@ -1,9 +1,8 @@
-import type { ForetoldAnswer } from '@clay-pot/contracts';
+import { ById, type ForetoldAnswer } from '@clay-pot/contracts';
 import { Controller, Get, Param } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { IdPipe } from '../http/id.pipe.js';
 import { ForetoldService } from './foretold.service.js';
 
 /** What was to be expected of sessions, beside what came. */
@@ -13,7 +12,7 @@ export class ForetoldController {
 
   @Get()
   @ApiOperation({ summary: 'Of each block of the last twelve weeks: the exertion and the chance of carrying it to its end that were to be expected by what was known the day before, beside what came.' }) // prettier-ignore
-  get(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<ForetoldAnswer> {
+  get(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<ForetoldAnswer> {
     return this.foretold.of(scope, id);
   }
 }

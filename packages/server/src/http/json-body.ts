@@ -8,6 +8,9 @@ const MOST_FIELDS = 20_000;
 /** A signal of a device is many values: its one route takes as many as its schema, and a body of that size. */
 const SIGNALS = { url: '/api/measure/trace', fields: 2 * MOST_SAMPLES + 100, bodyLimit: 8 * 1_048_576 } as const;
 
+/** Fields that every object has: as names in a document they are an attack or a mistake. A quote inside a text is escaped, so texts may hold them. */
+const PROTOTYPE_FIELD = /(?<!\\)"(__proto__|prototype|constructor)"\s*:/;
+
 /** Reads JSON bodies within bounds of depth and number of fields, before anything is built or checked of them. */
 export function readJsonBodies(fastify: FastifyInstance): void {
   fastify.addHook('onRoute', (route) => {
@@ -31,6 +34,8 @@ function parsed(text: string, mostFields: number): unknown {
   if (fieldsIn(text, mostFields) > mostFields) {
     throw invalid([{ pointer: '', message: `must have at most ${mostFields} fields` }]);
   }
+  const [, strange] = PROTOTYPE_FIELD.exec(text) ?? [];
+  if (strange !== undefined) throw invalid([{ pointer: '', message: `must have no field named ${strange}` }]);
   try {
     return JSON.parse(text);
   } catch {

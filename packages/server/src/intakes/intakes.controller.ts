@@ -1,10 +1,8 @@
-import { INTAKE_INPUT, type IntakeInput, type IntakeKept, type StoredIntake } from '@clay-pot/contracts';
-import { Controller, Get, Param, Put } from '@nestjs/common';
+import { ById, IntakeAddress, IntakeInput, type IntakeKept, type StoredIntake } from '@clay-pot/contracts';
+import { Body, Controller, Get, Param, Put } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { IdPipe } from '../http/id.pipe.js';
-import { Input } from '../http/input.js';
 import { IntakesService } from './intakes.service.js';
 
 /** What an athlete was asked before training. */
@@ -13,7 +11,7 @@ export class IntakesController {
   constructor(private readonly intakes: IntakesService) {}
 
   @Get()
-  list(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredIntake[]> {
+  list(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<StoredIntake[]> {
     return this.intakes.list(scope, id);
   }
 
@@ -21,9 +19,8 @@ export class IntakesController {
   @ApiOperation({ summary: 'Records answers with their day; what follows from them stands in the athlete’s record.' })
   add(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Param('intakeId', IdPipe) intakeId: string,
-    @Input('IntakeInput', INTAKE_INPUT) body: IntakeInput,
+    @Param() { id, intakeId }: IntakeAddress,
+    @Body() body: IntakeInput,
   ): Promise<IntakeKept> {
     return this.intakes.add(scope, id, intakeId, body);
   }

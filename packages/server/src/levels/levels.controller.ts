@@ -1,9 +1,8 @@
-import type { LevelItem } from '@clay-pot/contracts';
+import { ById, type LevelItem } from '@clay-pot/contracts';
 import { Controller, Get, Param } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { IdPipe } from '../http/id.pipe.js';
 import { LevelsService } from './levels.service.js';
 
 /** Levels, gates and what comes next. */
@@ -15,7 +14,7 @@ export class LevelsController {
   @ApiOperation({
     summary: 'Where each hand stands on the ladder of each movement of the last twelve weeks: gate, streak, what comes next, and the sessions that it rests on.', // prettier-ignore
   })
-  list(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<LevelItem[]> {
+  list(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<LevelItem[]> {
     return this.levels.of(scope, id);
   }
 }

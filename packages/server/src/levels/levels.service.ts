@@ -1,4 +1,5 @@
-import type { ForecastAsked, LevelItem } from '@clay-pot/contracts';
+import type { LevelItem } from '@clay-pot/contracts';
+import type { ForecastAsked } from '@clay-pot/core/answers';
 import { cautionsOn, findLevel, type GateForecast, gateWords, goalGate, type LevelStanding, must, personOf, standingsOf } from '@clay-pot/core'; // prettier-ignore
 import { methodOf, shippedGoal } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';

@@ -1,11 +1,5 @@
-import {
-  answerCriticalForce,
-  answerTrace,
-  answerTrend,
-  type CriticalForceQuestion,
-  type TraceQuestion,
-  type TrendQuestion,
-} from '@clay-pot/contracts';
+import type { CriticalForceQuestion, TraceQuestion, TrendQuestion } from '@clay-pot/contracts';
+import { answerCriticalForce, answerTrace, answerTrend } from '@clay-pot/core/answers';
 
 /** A second of rest, up in four tenths of a second, three seconds held with a tremor, let go; twenty values a second. */
 const SQUEEZE = Array.from({ length: 100 }, (_, index) => {

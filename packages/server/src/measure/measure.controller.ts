@@ -1,18 +1,15 @@
 import {
-  answerCriticalForce,
-  CRITICAL_FORCE_QUESTION,
   type CriticalForceAnswer,
-  type CriticalForceQuestion,
-  TRACE_QUESTION,
+  CriticalForceQuestion,
   type TraceAnswer,
-  type TraceQuestion,
-  TREND_QUESTION,
+  TraceQuestion,
   type TrendAnswer,
-  type TrendQuestion,
+  TrendQuestion,
 } from '@clay-pot/contracts';
-import { Controller, HttpCode, Post } from '@nestjs/common';
+import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
-import { Input } from '../http/input.js';
+import { answerCriticalForce } from '@clay-pot/core/answers';
+import { Examples } from '../http/openapi.js';
 import { HeavyWork } from '../work/heavy-work.js';
 import { EXAMPLES } from './examples.js';
 
@@ -23,36 +20,32 @@ const answered = (example: unknown) => ({ schema: { type: 'object', example } })
 export class MeasureController {
   constructor(private readonly work: HeavyWork) {}
 
+  @Examples(TraceQuestion, EXAMPLES.trace.questions)
   @Post('trace')
   @HttpCode(200)
   @ApiOperation({
     summary: 'Onset, peak, plateau, rate of rise and steadiness of one effort of a force gauge, and what was wrong with the signal.', // prettier-ignore
   })
   @ApiOkResponse(answered(EXAMPLES.trace.answer))
-  trace(
-    @Input('TraceQuestion', TRACE_QUESTION, { examples: EXAMPLES.trace.questions }) body: TraceQuestion,
-  ): Promise<TraceAnswer> {
+  trace(@Body() body: TraceQuestion): Promise<TraceAnswer> {
     return this.work.run('answerTrace', body);
   }
 
+  @Examples(TrendQuestion, EXAMPLES.trend.questions)
   @Post('trend')
   @HttpCode(200)
   @ApiOperation({ summary: 'The slope of readings a week with its interval, and when a goal is met or why not.' })
   @ApiOkResponse(answered(EXAMPLES.trend.answer))
-  trend(
-    @Input('TrendQuestion', TREND_QUESTION, { examples: EXAMPLES.trend.questions }) body: TrendQuestion,
-  ): Promise<TrendAnswer> {
+  trend(@Body() body: TrendQuestion): Promise<TrendAnswer> {
     return this.work.run('answerTrend', body);
   }
 
+  @Examples(CriticalForceQuestion, EXAMPLES.criticalForce.questions)
   @Post('critical-force')
   @HttpCode(200)
   @ApiOperation({ summary: 'The force that can be kept up, and the impulse above it, from an all-out test.' })
   @ApiOkResponse(answered(EXAMPLES.criticalForce.answer))
-  criticalForce(
-    @Input('CriticalForceQuestion', CRITICAL_FORCE_QUESTION, { examples: EXAMPLES.criticalForce.questions })
-    body: CriticalForceQuestion,
-  ): CriticalForceAnswer {
+  criticalForce(@Body() body: CriticalForceQuestion): CriticalForceAnswer {
     return answerCriticalForce(body);
   }
 }

@@ -1,11 +1,9 @@
-import { METHOD_INPUT, type MethodInput, type StoredMethod } from '@clay-pot/contracts';
-import { Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
+import { ById, MethodInput, type StoredMethod } from '@clay-pot/contracts';
+import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { Input } from '../http/input.js';
 import { tagged } from '../http/etag.js';
-import { IdPipe } from '../http/id.pipe.js';
 import { MethodsService } from './methods.service.js';
 
 /** Methods that a studio adds to the shipped ones. */
@@ -21,7 +19,7 @@ export class MethodsController {
   @Get(':id')
   async get(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
+    @Param() { id }: ById,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredMethod> {
     return tagged(reply, await this.methods.get(scope, id));
@@ -30,8 +28,8 @@ export class MethodsController {
   @Put(':id')
   async put(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Input('MethodInput', METHOD_INPUT) body: MethodInput,
+    @Param() { id }: ById,
+    @Body() body: MethodInput,
     @Headers('if-match') ifMatch: string | undefined,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredMethod> {
@@ -40,13 +38,13 @@ export class MethodsController {
 
   @Delete(':id')
   @HttpCode(200)
-  remove(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredMethod> {
+  remove(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<StoredMethod> {
     return this.methods.setRemoved(scope, id, true);
   }
 
   @Post(':id/restore')
   @HttpCode(200)
-  restore(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredMethod> {
+  restore(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<StoredMethod> {
     return this.methods.setRemoved(scope, id, false);
   }
 }

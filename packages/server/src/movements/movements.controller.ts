@@ -1,11 +1,9 @@
-import { MOVEMENT_INPUT, type MovementInput, type StoredMovement } from '@clay-pot/contracts';
-import { Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
+import { ById, MovementInput, type StoredMovement } from '@clay-pot/contracts';
+import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { Input } from '../http/input.js';
 import { tagged } from '../http/etag.js';
-import { IdPipe } from '../http/id.pipe.js';
 import { MovementsService } from './movements.service.js';
 
 /** Movements that a studio adds to the shipped library. */
@@ -21,7 +19,7 @@ export class MovementsController {
   @Get(':id')
   async get(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
+    @Param() { id }: ById,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredMovement> {
     return tagged(reply, await this.movements.get(scope, id));
@@ -30,8 +28,8 @@ export class MovementsController {
   @Put(':id')
   async put(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Input('MovementInput', MOVEMENT_INPUT) body: MovementInput,
+    @Param() { id }: ById,
+    @Body() body: MovementInput,
     @Headers('if-match') ifMatch: string | undefined,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredMovement> {
@@ -40,13 +38,13 @@ export class MovementsController {
 
   @Delete(':id')
   @HttpCode(200)
-  remove(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredMovement> {
+  remove(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<StoredMovement> {
     return this.movements.setRemoved(scope, id, true);
   }
 
   @Post(':id/restore')
   @HttpCode(200)
-  restore(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredMovement> {
+  restore(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<StoredMovement> {
     return this.movements.setRemoved(scope, id, false);
   }
 }

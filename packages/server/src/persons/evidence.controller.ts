@@ -1,9 +1,9 @@
+import { ById } from '@clay-pot/contracts';
 import type { Evidence } from '@clay-pot/core';
 import { Controller, Get, Param } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { IdPipe } from '../http/id.pipe.js';
 import { PersonsService } from './persons.service.js';
 
 /** What an athlete's sets tell of their maxima. */
@@ -16,7 +16,7 @@ export class EvidenceController {
     summary:
       'What holds, all-out tests, and rated, failed and broken-off sets of the last months tell of an athlete’s maxima, beside maxima that were tested.',
   })
-  list(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<Evidence[]> {
+  list(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<Evidence[]> {
     return this.persons.setsTell(scope, id);
   }
 }

@@ -1,10 +1,8 @@
-import { PICTURE_INPUT, type PictureInput, type StoredPicture } from '@clay-pot/contracts';
-import { Controller, Delete, Get, Header, HttpCode, Param, Put, StreamableFile } from '@nestjs/common';
+import { ById, PictureAddress, PictureInput, type StoredPicture } from '@clay-pot/contracts';
+import { Body, Controller, Delete, Get, Header, HttpCode, Param, Put, StreamableFile } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { IdPipe } from '../http/id.pipe.js';
-import { Input } from '../http/input.js';
 import { PicturesService } from './pictures.service.js';
 
 /** Pictures that angles were read off, kept with consent. */
@@ -13,18 +11,14 @@ export class PicturesController {
   constructor(private readonly pictures: PicturesService) {}
 
   @Get()
-  list(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredPicture[]> {
+  list(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<StoredPicture[]> {
     return this.pictures.list(scope, id);
   }
 
   @Get(':pictureId')
   @Header('cache-control', 'no-store')
   @ApiOperation({ summary: 'The picture itself, JPEG.' })
-  async bytes(
-    @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Param('pictureId', IdPipe) pictureId: string,
-  ): Promise<StreamableFile> {
+  async bytes(@Studio() scope: StudioScope, @Param() { id, pictureId }: PictureAddress): Promise<StreamableFile> {
     return new StreamableFile(await this.pictures.bytes(scope, id, pictureId), { type: 'image/jpeg' });
   }
 
@@ -32,9 +26,8 @@ export class PicturesController {
   @ApiOperation({ summary: 'Keeps a picture on purpose, with who agreed to it.' })
   add(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Param('pictureId', IdPipe) pictureId: string,
-    @Input('PictureInput', PICTURE_INPUT) body: PictureInput,
+    @Param() { id, pictureId }: PictureAddress,
+    @Body() body: PictureInput,
   ): Promise<StoredPicture> {
     return this.pictures.add(scope, id, pictureId, body);
   }
@@ -42,11 +35,7 @@ export class PicturesController {
   @Delete(':pictureId')
   @HttpCode(204)
   @ApiOperation({ summary: 'Consent is taken back: the picture is gone.' })
-  remove(
-    @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Param('pictureId', IdPipe) pictureId: string,
-  ): Promise<void> {
+  remove(@Studio() scope: StudioScope, @Param() { id, pictureId }: PictureAddress): Promise<void> {
     return this.pictures.remove(scope, id, pictureId);
   }
 }

@@ -1,22 +1,20 @@
 import {
-  EVALUATE_QUESTION,
+  ById,
   type EvaluateAnswer,
-  type EvaluateQuestion,
-  PROGRAMME_FILE_INPUT,
-  PROGRAMME_INPUT,
-  type ProgrammeFileInput,
-  type ProgrammeInput,
+  EvaluateQuestion,
+  ProgrammeFileInput,
+  ProgrammeInput,
+  ProgrammesQuery,
   type ProgrammeListItem,
   type StoredProgramme,
 } from '@clay-pot/contracts';
-import { Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Query, Res } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Query, Res } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { tagged } from '../http/etag.js';
-import { IdPipe } from '../http/id.pipe.js';
-import { Input } from '../http/input.js';
+import { Examples } from '../http/openapi.js';
 import { EvaluateService } from './evaluate.service.js';
 import { EVALUATE_ANSWERED, EVALUATE_EXAMPLE } from './examples.js';
 import { sendFile } from '../http/file-name.js';
@@ -35,14 +33,14 @@ export class ProgrammesController {
   ) {}
 
   @Get()
-  list(@Studio() scope: StudioScope, @Query('athleteId') athleteId?: string): Promise<ProgrammeListItem[]> {
+  list(@Studio() scope: StudioScope, @Query() { athleteId }: ProgrammesQuery): Promise<ProgrammeListItem[]> {
     return this.programmes.list(scope, athleteId);
   }
 
   @Get(':id')
   async get(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
+    @Param() { id }: ById,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredProgramme> {
     return tagged(reply, await this.programmes.get(scope, id));
@@ -51,8 +49,8 @@ export class ProgrammesController {
   @Put(':id')
   async put(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Input('ProgrammeInput', PROGRAMME_INPUT) body: ProgrammeInput,
+    @Param() { id }: ById,
+    @Body() body: ProgrammeInput,
     @Headers('if-match') ifMatch: string | undefined,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredProgramme> {
@@ -61,22 +59,18 @@ export class ProgrammesController {
 
   @Delete(':id')
   @HttpCode(200)
-  remove(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredProgramme> {
+  remove(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<StoredProgramme> {
     return this.programmes.setRemoved(scope, id, true);
   }
 
   @Post(':id/restore')
   @HttpCode(200)
-  restore(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredProgramme> {
+  restore(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<StoredProgramme> {
     return this.programmes.setRemoved(scope, id, false);
   }
 
   @Get(':id/export')
-  async export(
-    @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Res() reply: FastifyReply,
-  ): Promise<void> {
+  async export(@Studio() scope: StudioScope, @Param() { id }: ById, @Res() reply: FastifyReply): Promise<void> {
     const { fileName, text } = await this.files.exported(scope, id);
     await sendFile(reply, fileName, text);
   }
@@ -87,20 +81,18 @@ export class ProgrammesController {
   })
   async import(
     @Studio() scope: StudioScope,
-    @Input('ProgrammeFileInput', PROGRAMME_FILE_INPUT) body: ProgrammeFileInput,
+    @Body() body: ProgrammeFileInput,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredProgramme> {
     return tagged(reply, await this.files.imported(scope, body));
   }
 
+  @Examples(EvaluateQuestion, EXAMPLES)
   @Post('evaluate')
   @HttpCode(200)
   @ApiOperation({ summary: 'A programme’s weeks with their loads, and what the rules say of them. Nothing is stored.' })
   @ApiOkResponse({ schema: { type: 'object', example: EVALUATE_ANSWERED } })
-  evaluate(
-    @Studio() scope: StudioScope,
-    @Input('EvaluateQuestion', EVALUATE_QUESTION, { examples: EXAMPLES }) body: EvaluateQuestion,
-  ): Promise<EvaluateAnswer> {
+  evaluate(@Studio() scope: StudioScope, @Body() body: EvaluateQuestion): Promise<EvaluateAnswer> {
     return this.evaluation.evaluate(scope, body);
   }
 }

@@ -1,17 +1,15 @@
 import {
-  READING_INPUT,
-  type ReadingInput,
-  READINGS_INPUT,
+  ById,
+  ReadingAddress,
+  ReadingInput,
   type ReadingsAdded,
-  type ReadingsInput,
+  ReadingsInput,
   type StoredReading,
 } from '@clay-pot/contracts';
-import { Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { Input } from '../http/input.js';
-import { IdPipe } from '../http/id.pipe.js';
 import { ReadingsService } from './readings.service.js';
 
 /** Measurements of an athlete. */
@@ -20,7 +18,7 @@ export class ReadingsController {
   constructor(private readonly readings: ReadingsService) {}
 
   @Get()
-  list(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredReading[]> {
+  list(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<StoredReading[]> {
     return this.readings.list(scope, id);
   }
 
@@ -29,31 +27,22 @@ export class ReadingsController {
   @ApiOperation({
     summary: 'Adds many readings, all of them or none; those that are there already are counted as known.',
   })
-  addAll(
-    @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Input('ReadingsInput', READINGS_INPUT) body: ReadingsInput,
-  ): Promise<ReadingsAdded> {
+  addAll(@Studio() scope: StudioScope, @Param() { id }: ById, @Body() body: ReadingsInput): Promise<ReadingsAdded> {
     return this.readings.addAll(scope, id, body);
   }
 
   @Put(':readingId')
   add(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Param('readingId', IdPipe) readingId: string,
-    @Input('ReadingInput', READING_INPUT) body: ReadingInput,
+    @Param() { id, readingId }: ReadingAddress,
+    @Body() body: ReadingInput,
   ): Promise<StoredReading> {
     return this.readings.add(scope, id, readingId, body);
   }
 
   @Delete(':readingId')
   @HttpCode(204)
-  remove(
-    @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Param('readingId', IdPipe) readingId: string,
-  ): Promise<void> {
+  remove(@Studio() scope: StudioScope, @Param() { id, readingId }: ReadingAddress): Promise<void> {
     return this.readings.remove(scope, id, readingId);
   }
 }

@@ -1,10 +1,10 @@
-import { SCREEN_QUESTION, type ScreenAnswer, type ScreenQuestion } from '@clay-pot/contracts';
+import { type ScreenAnswer, ScreenQuestion } from '@clay-pot/contracts';
 import { screen, VERDICT_WORDS, whyItHurts } from '@clay-pot/core';
-import { Controller, HttpCode, Post } from '@nestjs/common';
+import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { Input } from '../http/input.js';
+import { Examples } from '../http/openapi.js';
 import { ScreenService } from './screen.service.js';
 
 const tingling: ScreenQuestion = {
@@ -49,16 +49,14 @@ const ANSWER: ScreenAnswer = {
 export class ScreenController {
   constructor(private readonly service: ScreenService) {}
 
+  @Examples(ScreenQuestion, EXAMPLES)
   @Post('verdict')
   @HttpCode(200)
   @ApiOperation({
     summary: 'Go, adapt, refer first or stop now, with each reason, what is off or capped, and what to try first where it hurts.', // prettier-ignore
   })
   @ApiOkResponse({ schema: { type: 'object', example: ANSWER } })
-  verdict(
-    @Studio() scope: StudioScope,
-    @Input('ScreenQuestion', SCREEN_QUESTION, { examples: EXAMPLES }) body: ScreenQuestion,
-  ): Promise<ScreenAnswer> {
+  verdict(@Studio() scope: StudioScope, @Body() body: ScreenQuestion): Promise<ScreenAnswer> {
     return this.service.verdict(scope, body);
   }
 }

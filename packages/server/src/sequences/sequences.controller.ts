@@ -1,23 +1,20 @@
 import {
-  SEQUENCE_FILE_INPUT,
-  SEQUENCE_INPUT,
-  type SequenceFileInput,
-  type SequenceInput,
+  ById,
+  SequenceFileInput,
+  SequenceInput,
   type SequenceListItem,
-  SEQUENCE_TEXT_INPUT,
   type SequenceTextAnswer,
-  type SequenceTextInput,
+  SequenceTextInput,
   type StoredSequence,
 } from '@clay-pot/contracts';
-import { Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Headers, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import type { FastifyReply } from 'fastify';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
 import { sendFile } from '../http/file-name.js';
-import { Input } from '../http/input.js';
+import { Examples } from '../http/openapi.js';
 import { tagged } from '../http/etag.js';
-import { IdPipe } from '../http/id.pipe.js';
 import { TEXT_EXAMPLE } from './examples.js';
 import { SequencesService } from './sequences.service.js';
 
@@ -34,7 +31,7 @@ export class SequencesController {
   @Get(':id')
   async get(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
+    @Param() { id }: ById,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredSequence> {
     return tagged(reply, await this.sequences.get(scope, id));
@@ -43,8 +40,8 @@ export class SequencesController {
   @Put(':id')
   async put(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Input('SequenceInput', SEQUENCE_INPUT) body: SequenceInput,
+    @Param() { id }: ById,
+    @Body() body: SequenceInput,
     @Headers('if-match') ifMatch: string | undefined,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredSequence> {
@@ -53,34 +50,28 @@ export class SequencesController {
 
   @Delete(':id')
   @HttpCode(204)
-  remove(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<void> {
+  remove(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<void> {
     return this.sequences.remove(scope, id);
   }
 
   @Post(':id/restore')
   @HttpCode(200)
-  async restore(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<StoredSequence> {
+  async restore(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<StoredSequence> {
     return this.sequences.restore(scope, id);
   }
 
   @Get(':id/export')
-  async export(
-    @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Res() reply: FastifyReply,
-  ): Promise<void> {
+  async export(@Studio() scope: StudioScope, @Param() { id }: ById, @Res() reply: FastifyReply): Promise<void> {
     const { fileName, text } = await this.sequences.exported(scope, id);
     await sendFile(reply, fileName, text);
   }
 
+  @Examples(SequenceTextInput, TEXT_EXAMPLE.asked)
   @Post('read')
   @HttpCode(200)
   @ApiOperation({ summary: 'Reads a sequence from plain text (docs/format.md). Nothing is stored.' })
   @ApiOkResponse({ schema: { type: 'object', example: TEXT_EXAMPLE.read } })
-  read(
-    @Studio() scope: StudioScope,
-    @Input('SequenceTextInput', SEQUENCE_TEXT_INPUT, { examples: TEXT_EXAMPLE.asked }) body: SequenceTextInput,
-  ): Promise<SequenceTextAnswer> {
+  read(@Studio() scope: StudioScope, @Body() body: SequenceTextInput): Promise<SequenceTextAnswer> {
     return this.sequences.read(scope, body.text);
   }
 
@@ -88,17 +79,14 @@ export class SequencesController {
   @HttpCode(200)
   @ApiOperation({ summary: 'Writes a sequence as plain text that can be read back. Nothing is stored.' })
   @ApiOkResponse({ schema: { type: 'object', example: { text: TEXT_EXAMPLE.text } } })
-  write(
-    @Studio() scope: StudioScope,
-    @Input('SequenceInput', SEQUENCE_INPUT) body: SequenceInput,
-  ): Promise<{ text: string }> {
+  write(@Studio() scope: StudioScope, @Body() body: SequenceInput): Promise<{ text: string }> {
     return this.sequences.written(scope, body);
   }
 
   @Post('import')
   async import(
     @Studio() scope: StudioScope,
-    @Input('SequenceFileInput', SEQUENCE_FILE_INPUT) body: SequenceFileInput,
+    @Body() body: SequenceFileInput,
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredSequence> {
     return tagged(reply, await this.sequences.imported(scope, body.id, body.text));

@@ -1,36 +1,30 @@
 import {
-  BLOCK_REPORT_INPUT,
-  type BlockReportInput,
-  COMPLAINT_INPUT,
-  FORM_TICK_INPUT,
-  type FormTickInput,
-  HAND_LOOK_INPUT,
-  type HandLookInput,
-  type ComplaintInput,
-  DONE_SET_INPUT,
-  MORNING_INPUT,
-  type DoneSetInput,
-  type MorningInput,
-  SESSION_END_INPUT,
-  SESSION_INPUT,
-  type SessionEndInput,
-  type SessionInput,
+  BlockReportInput,
+  ById,
+  ComplaintAddress,
+  ComplaintInput,
+  DoneSetInput,
+  FormTickInput,
+  HandLookInput,
+  LookAddress,
+  MorningInput,
+  ReportAddress,
+  SessionEndInput,
+  SessionInput,
+  SESSION_PAGE,
   type SessionPage,
+  SessionsQuery,
   type SessionRecord,
+  SetAddress,
+  TickAddress,
 } from '@clay-pot/contracts';
-import { Controller, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
 import { StudioScope } from '../database/studio-scope.js';
-import { Input } from '../http/input.js';
-import { IdPipe } from '../http/id.pipe.js';
-import { invalid } from '../http/problem.js';
 import { pageEndOf, pageOf } from './session-list.js';
 import { SessionsService } from './sessions.service.js';
 import { ToldService } from './told.service.js';
-
-const PAGE = 30;
-const PAGE_MAX = 200;
 
 /** Sessions as they are led and recorded. */
 @Controller('sessions')
@@ -43,43 +37,28 @@ export class SessionsController {
   @Get()
   list(
     @Studio() scope: StudioScope,
-    @Query('athlete') athlete?: string,
-    @Query('before') before?: string,
-    @Query('limit') limit?: string,
+    @Query() { athlete, before, limit = SESSION_PAGE.usual }: SessionsQuery,
   ): Promise<SessionPage> {
-    const size = limit === undefined ? PAGE : Number(limit);
-    if (!Number.isInteger(size) || size < 1 || size > PAGE_MAX) {
-      throw invalid([{ pointer: '/limit', message: `must be a whole number within 1–${PAGE_MAX}` }]);
-    }
     return pageOf(scope, {
       athleteId: athlete ?? null,
       before: before === undefined ? null : pageEndOf(before),
-      limit: size,
+      limit,
     });
   }
 
   @Get(':id')
-  get(@Studio() scope: StudioScope, @Param('id', IdPipe) id: string): Promise<SessionRecord> {
+  get(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<SessionRecord> {
     return this.sessions.get(scope, id);
   }
 
   @Put(':id')
-  begin(
-    @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Input('SessionInput', SESSION_INPUT) body: SessionInput,
-  ): Promise<SessionRecord> {
+  begin(@Studio() scope: StudioScope, @Param() { id }: ById, @Body() body: SessionInput): Promise<SessionRecord> {
     return this.sessions.begin(scope, id, body);
   }
 
   @Put(':id/sets/:setId')
   @HttpCode(204)
-  addSet(
-    @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Param('setId', IdPipe) setId: string,
-    @Input('DoneSetInput', DONE_SET_INPUT) body: DoneSetInput,
-  ): Promise<void> {
+  addSet(@Studio() scope: StudioScope, @Param() { id, setId }: SetAddress, @Body() body: DoneSetInput): Promise<void> {
     return this.told.addSet(scope, id, setId, body);
   }
 
@@ -87,9 +66,8 @@ export class SessionsController {
   @HttpCode(204)
   addReport(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Param('reportId', IdPipe) reportId: string,
-    @Input('BlockReportInput', BLOCK_REPORT_INPUT) body: BlockReportInput,
+    @Param() { id, reportId }: ReportAddress,
+    @Body() body: BlockReportInput,
   ): Promise<void> {
     return this.told.addReport(scope, id, reportId, body);
   }
@@ -98,9 +76,8 @@ export class SessionsController {
   @HttpCode(204)
   addLook(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Param('lookId', IdPipe) lookId: string,
-    @Input('HandLookInput', HAND_LOOK_INPUT) body: HandLookInput,
+    @Param() { id, lookId }: LookAddress,
+    @Body() body: HandLookInput,
   ): Promise<void> {
     return this.told.addLook(scope, id, lookId, body);
   }
@@ -112,9 +89,8 @@ export class SessionsController {
   })
   addForm(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Param('tickId', IdPipe) tickId: string,
-    @Input('FormTickInput', FORM_TICK_INPUT) body: FormTickInput,
+    @Param() { id, tickId }: TickAddress,
+    @Body() body: FormTickInput,
   ): Promise<void> {
     return this.told.addForm(scope, id, tickId, body);
   }
@@ -123,9 +99,8 @@ export class SessionsController {
   @HttpCode(204)
   addComplaint(
     @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Param('complaintId', IdPipe) complaintId: string,
-    @Input('ComplaintInput', COMPLAINT_INPUT) body: ComplaintInput,
+    @Param() { id, complaintId }: ComplaintAddress,
+    @Body() body: ComplaintInput,
   ): Promise<void> {
     return this.told.addComplaint(scope, id, complaintId, body);
   }
@@ -135,20 +110,12 @@ export class SessionsController {
   @ApiOperation({
     summary: 'How the hands were the morning after; numbness bars the hand until somebody has cleared it.',
   })
-  morning(
-    @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Input('MorningInput', MORNING_INPUT) body: MorningInput,
-  ): Promise<void> {
+  morning(@Studio() scope: StudioScope, @Param() { id }: ById, @Body() body: MorningInput): Promise<void> {
     return this.sessions.tellMorning(scope, id, body);
   }
 
   @Put(':id/end')
-  end(
-    @Studio() scope: StudioScope,
-    @Param('id', IdPipe) id: string,
-    @Input('SessionEndInput', SESSION_END_INPUT) body: SessionEndInput,
-  ): Promise<SessionRecord> {
+  end(@Studio() scope: StudioScope, @Param() { id }: ById, @Body() body: SessionEndInput): Promise<SessionRecord> {
     return this.sessions.end(scope, id, body);
   }
 }

@@ -8,12 +8,12 @@ import type {
   answerSwap,
   answerTrace,
   answerTrend,
-} from '@clay-pot/contracts';
+} from '@clay-pot/core/answers';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { plain } from '../http/problem.js';
 
-/** Functions of the contracts that are long enough to hold up every other request, by their names. */
+/** Functions of the core that are long enough to hold up every other request, by their names. */
 interface Work {
   answerCalls: typeof answerCalls;
   answerCompose: typeof answerCompose;
@@ -25,7 +25,7 @@ interface Work {
   answerTrend: typeof answerTrend;
 }
 
-const FUNCTIONS = createRequire(import.meta.url).resolve('@clay-pot/contracts');
+const FUNCTIONS = createRequire(import.meta.url).resolve('@clay-pot/core/answers');
 const MOST_THREADS = 2;
 const MOST_WAITING = 64;
 /** A thread that nobody asks anything is let go. */
@@ -43,7 +43,7 @@ const isBusy = (error: unknown) =>
 export class HeavyWork implements OnModuleDestroy {
   private pool: Piscina | undefined;
 
-  /** What a function of the contracts answers. @throws 503 when too many wait already, or when it takes too long */
+  /** What a function of the core answers. @throws 503 when too many wait already, or when it takes too long */
   run<Name extends keyof Work>(
     name: Name,
     question: Parameters<Work[Name]>[0],

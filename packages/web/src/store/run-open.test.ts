@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { DONE_SET_INPUT, HAND_LOOK_INPUT } from '@clay-pot/contracts';
-import { faultsOf, parseDose, type Sequence } from '@clay-pot/core';
+import { DoneSetInput, faultsOfRequest, HandLookInput } from '@clay-pot/contracts';
+import { parseDose, type Sequence } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { sequenceOf } from '../made-up.fixture.js';
 import { useOutbox } from './outbox.js';
@@ -52,7 +52,7 @@ describe('what is open', () => {
       { unit: 'metres', plannedAmount: 12, doneAmount: 12 },
       { unit: 'metres', plannedAmount: 24, doneAmount: 6 },
     ]);
-    for (const body of bodies('/sets/')) expect(faultsOf(DONE_SET_INPUT, body)).toEqual([]);
+    for (const body of bodies('/sets/')) expect(faultsOfRequest(DoneSetInput, body)).toEqual([]);
     expect(run().ended?.ending).toBe('completed');
   });
 
@@ -94,7 +94,7 @@ describe('what is open', () => {
     expect(timelineOf(run().sequence).events[run().head.event]).toBe(look);
     lookAt('left', 'looser');
     expect(bodies('/looks/')).toMatchObject([{ blockId: 's', stop: 'between hands', hand: 'left', answer: 'looser' }]);
-    expect(faultsOf(HAND_LOOK_INPUT, bodies('/looks/')[0])).toEqual([]);
+    expect(faultsOfRequest(HandLookInput, bodies('/looks/')[0])).toEqual([]);
     finishNow();
     expect(timelineOf(run().sequence).events[run().head.event]!.kind).toBe('change-sides');
   });

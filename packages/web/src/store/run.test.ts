@@ -1,13 +1,13 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import {
-  BLOCK_REPORT_INPUT,
-  COMPLAINT_INPUT,
-  DONE_SET_INPUT,
-  type DoneSetInput,
-  SESSION_END_INPUT,
-  SESSION_INPUT,
+  BlockReportInput,
+  ComplaintInput,
+  DoneSetInput,
+  faultsOfRequest,
+  SessionEndInput,
+  SessionInput,
 } from '@clay-pot/contracts';
-import { faultsOf, isOver, parseDose, plannedAgainstDone, type Sequence, USUAL_PACING } from '@clay-pot/core';
+import { isOver, parseDose, plannedAgainstDone, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { useOutbox } from './outbox.js';
 import { forgetArrived, useOwnStops } from './own-stops.js';
@@ -247,16 +247,16 @@ test('every letter keeps the server’s own rules, in an order in which each fin
   const known = new Set<string>();
   for (const { path, body } of letters()) {
     const shape = path.endsWith('/end')
-      ? SESSION_END_INPUT
+      ? SessionEndInput
       : path.includes('/sets/')
-        ? DONE_SET_INPUT
+        ? DoneSetInput
         : path.includes('/reports/')
-          ? BLOCK_REPORT_INPUT
+          ? BlockReportInput
           : path.includes('/complaints/')
-            ? COMPLAINT_INPUT
-            : SESSION_INPUT;
+            ? ComplaintInput
+            : SessionInput;
     const sent = JSON.parse(JSON.stringify(body)) as Partial<DoneSetInput>;
-    expect(faultsOf(shape, sent)).toEqual([]);
+    expect(faultsOfRequest(shape, sent)).toEqual([]);
     const { corrects } = sent;
     if (corrects) expect(known).toContain(corrects);
     known.add(path.split('/').at(-1)!);

@@ -5,7 +5,7 @@ import {
   judgedWith,
   prepareFor,
   swapsIn,
-} from '@clay-pot/contracts';
+} from '@clay-pot/core/answers';
 import { loadSolver, type Sequence } from '@clay-pot/core';
 import { expose } from 'comlink';
 import wasm from 'highs/runtime?url';

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
-import { METHODS, TRAINING_GOALS } from '@clay-pot/core/library';
-import { askedIn, type ComposeWork } from '../src/compose-work.js';
+import { METHODS, TRAINING_GOALS } from '../library/index.js';
+import { askedIn, type ComposeWork } from './compose-work.js';
 
 const work: ComposeWork = {
   goalId: 'racket-arm',

@@ -1,12 +1,11 @@
-import {
-  type ComposeQuestion,
-  type Movement,
-  must,
-  possibleFor,
-  type PossibleShelf,
-  type Sequence,
-} from '@clay-pot/core';
-import { LIBRARY, shippedGoal, shippedMovement } from '@clay-pot/core/library';
+import type { PossibleShelf } from '../compose/candidate.js';
+import { possibleFor } from '../compose/candidates.js';
+import type { ComposeQuestion } from '../compose/question.js';
+import type { Movement } from '../model/movement.js';
+import type { Sequence } from '../model/sequence.js';
+import { must } from '../vocabulary/lists.js';
+import { shippedGoal } from '../library/goals.js';
+import { LIBRARY, shippedMovement } from '../library/index.js';
 
 /** Everything that composing takes, as plain data: for a thread of its own. */
 export interface ComposeWork extends Omit<ComposeQuestion, 'goal' | 'shelf' | 'lookup' | 'possible'> {

@@ -1,8 +1,9 @@
 import { expect, test } from '@jest/globals';
-import { applyEdits, loadSolver, must, PLACES } from '@clay-pot/core';
-import { METHODS } from '@clay-pot/core/library';
-import { answerCompose, answerSwap, type ComposeAnswer, composeWith, judgedWith } from '../src/compose.js';
-import type { ComposeWork } from '../src/compose-work.js';
+import { applyEdits, loadSolver, must, PLACES } from '../index.js';
+import { METHODS } from '../library/index.js';
+import { type ComposeAnswer, composeWith, judgedWith } from './compose.js';
+import { answerCompose, answerSwap } from './compose-in-thread.js';
+import type { ComposeWork } from './compose-work.js';
 
 const solver = await loadSolver();
 const work: ComposeWork = {

@@ -1,0 +1,94 @@
+import { PAST_DAYS, SESSION_PAGE } from './limits.js';
+import { IsId, IsText, IsWholeWithin } from './validation/fields.js';
+import { OptionalField } from './validation/optional-field.js';
+
+/** Ids and words in the addresses of routes. What is no id doesn't exist. */
+const WORD_LENGTH = 100;
+
+/** One thing of the studio. */
+export class ById {
+  @IsId('an entry')
+  readonly id: string;
+}
+/** A reading of an athlete. */
+export class ReadingAddress extends ById {
+  @IsId('a reading')
+  readonly readingId: string;
+}
+/** A picture of an athlete’s hand. */
+export class PictureAddress extends ById {
+  @IsId('a picture')
+  readonly pictureId: string;
+}
+/** Answers that an athlete gave before training. */
+export class IntakeAddress extends ById {
+  @IsId('answers')
+  readonly intakeId: string;
+}
+/** An answer to a call of an athlete. */
+export class CallAnswerAddress extends ById {
+  @IsId('an answer')
+  readonly answerId: string;
+}
+/** A set of a session. */
+export class SetAddress extends ById {
+  @IsId('a set')
+  readonly setId: string;
+}
+/** A report of a session. */
+export class ReportAddress extends ById {
+  @IsId('a report')
+  readonly reportId: string;
+}
+/** A look at a hand in a session. */
+export class LookAddress extends ById {
+  @IsId('a look')
+  readonly lookId: string;
+}
+/** A tick of a fault of form in a session. */
+export class TickAddress extends ById {
+  @IsId('a tick')
+  readonly tickId: string;
+}
+/** A complaint in a session. */
+export class ComplaintAddress extends ById {
+  @IsId('a complaint')
+  readonly complaintId: string;
+}
+/** A movement, shipped or the studio’s own. */
+export class MovementAddress {
+  @IsText(WORD_LENGTH, 1)
+  readonly movementId: string;
+}
+/** A calendar by its private address. */
+export class CalendarAddress {
+  @IsText(WORD_LENGTH, 1)
+  readonly file: string;
+}
+
+/** Which sessions are listed. */
+export class SessionsQuery {
+  /** Of one athlete; of the whole studio where it is left out. */
+  @OptionalField()
+  @IsId('an athlete')
+  readonly athlete?: string;
+  /** As a page gave it as `nextBefore`. */
+  @OptionalField()
+  @IsText(WORD_LENGTH, 1)
+  readonly before?: string;
+  @OptionalField()
+  @IsWholeWithin(SESSION_PAGE)
+  readonly limit?: number;
+}
+/** How far is looked back. */
+export class PastQuery {
+  @OptionalField()
+  @IsWholeWithin(PAST_DAYS)
+  readonly days?: number;
+}
+/** Whose programmes are listed. */
+export class ProgrammesQuery {
+  @OptionalField()
+  @IsId('an athlete')
+  readonly athleteId?: string;
+}

@@ -1,0 +1,17 @@
+import type { Method } from '../model/method.js';
+import type { Movement } from '../model/movement.js';
+import { type GateForecast, gateForecast } from '../rules/gate-forecast.js';
+import type { WorkDone } from '../rules/work-done.js';
+
+/** A gate that is to be foretold, as plain data. */
+export interface ForecastAsked {
+  readonly history: readonly WorkDone[];
+  readonly movement: Movement;
+  readonly method: Method;
+  readonly levelId: string;
+  readonly today: string;
+}
+
+/** Foretells gates away from the event loop: each is some thousand courses. What is not asked is not answered. */
+export const answerForecasts = (asked: readonly (ForecastAsked | null)[]): (GateForecast | null)[] =>
+  asked.map((each) => each && gateForecast(each.history, each));
