@@ -64,8 +64,7 @@ export default {
     },
     {
       name: 'features-never-import-each-other',
-      comment:
-        'What two features share about a noun belongs to web/src/domain, pieces of interface to ui, pictures to drawing.',
+      comment: 'What two features share about a noun belongs to web/src/domain, pieces of interface to ui, pictures to drawing.',
       severity: 'error',
       from: { path: '^packages/web/src/features/([^/]+)/' },
       to: { path: '^packages/web/src/features/', pathNot: '^packages/web/src/features/$1/' },

@@ -9,9 +9,7 @@ const BOUND = ['Math', 'Number', 'Object', 'Array', 'Map', 'Set', 'WeakMap', 'In
 const DECLARES = /(?:^|[\s{,])(?:const|let|var|class|function|as)\s+NAME\b/;
 
 const bound = (code) => {
-  const names = BOUND.filter(
-    (name) => code.includes(name) && !new RegExp(DECLARES.source.replace('NAME', name), 'm').test(code),
-  );
+  const names = BOUND.filter((name) => code.includes(name) && !new RegExp(DECLARES.source.replace('NAME', name), 'm').test(code));
   return names.length ? `const ${names.map((name) => `${name} = globalThis.${name}`).join(', ')};${code}` : code;
 };
 

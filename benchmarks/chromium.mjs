@@ -4,12 +4,5 @@ import { chromium } from 'playwright-core';
 export const launch = (more = []) =>
   chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-quic',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-      ...more,
-    ],
+    args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update', '--disable-sync', ...more],
   });

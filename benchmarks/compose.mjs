@@ -2,15 +2,7 @@
 // second, how near it ends, and what taking the best piece by piece would have come to. Each question is asked cold, as by the API for somebody who was not asked about
 // before; and prepared, as on a page that has found what is possible for them while the coach still says what is wanted.
 //   ./clay-pot test types   (builds the core)   then   node benchmarks/compose.mjs
-import {
-  candidatesFor,
-  Choice,
-  compose,
-  composingOf,
-  loadSolver,
-  integerProgrammeOf,
-  possibleFor,
-} from '@clay-pot/core';
+import { candidatesFor, Choice, compose, composingOf, loadSolver, integerProgrammeOf, possibleFor } from '@clay-pot/core';
 import { TRAINING_GOALS } from '@clay-pot/core/library';
 import { PEOPLE, questionFor } from './people.mjs';
 
@@ -39,8 +31,7 @@ function greedy(asked) {
 
 const solver = await loadSolver();
 // What is compiled while it runs is compiled before it is timed.
-for (const person of Object.values(PEOPLE))
-  compose(questionFor(person, TRAINING_GOALS[0], MINUTES), solver, { better: () => false });
+for (const person of Object.values(PEOPLE)) compose(questionFor(person, TRAINING_GOALS[0], MINUTES), solver, { better: () => false });
 
 /** Asks, and follows the answer. @param forMs how long it is looked */
 function followed(asked, forMs = Infinity) {
@@ -65,7 +56,7 @@ const rows = Object.entries(PEOPLE).flatMap(([who, person]) =>
     const cold = followed(asked, SECOND_MS);
     const prepared = followed({ ...asked, possible: possibleFor(asked) });
     const { gapPercent, worth, findings } = prepared.last;
-    return { who, goal: goal.id, cold, prepared, gapPercent, worth, greedy: greedy(asked), findings: findings.length }; // prettier-ignore
+    return { who, goal: goal.id, cold, prepared, gapPercent, worth, greedy: greedy(asked), findings: findings.length };
   }),
 );
 const median = (of) => rows.map(of).sort((a, b) => a - b)[rows.length >> 1];
@@ -77,12 +68,9 @@ for (const { who, goal, cold, prepared, gapPercent, worth, greedy: piecewise, fi
     `ends at ${gapPercent.toFixed(2)} % after ${(prepared.totalMs / 1000).toFixed(1)} s`,
     `worth ${worth.toFixed(1)}, piece by piece ${piecewise.toFixed(1)}`,
   ];
-  console.log(
-    `${who.padEnd(10)} ${goal.padEnd(18)} ${figures.join(' · ')}${findings > 0 ? ` · ${findings} findings` : ''}`,
-  );
+  console.log(`${who.padEnd(10)} ${goal.padEnd(18)} ${figures.join(' · ')}${findings > 0 ? ` · ${findings} findings` : ''}`);
 }
-const medians = (of) =>
-  soon({ firstMs: median((row) => of(row).firstMs), gapAtSecond: median((row) => of(row).gapAtSecond) });
+const medians = (of) => soon({ firstMs: median((row) => of(row).firstMs), gapAtSecond: median((row) => of(row).gapAtSecond) });
 const within = (of) => rows.filter((row) => of(row).gapAtSecond <= 1).length;
 const [cold, prepared] = [(row) => row.cold, (row) => row.prepared];
 console.log(`medians of ${rows.length}, cold: ${medians(cold)} (${within(cold)} within one percent)`);

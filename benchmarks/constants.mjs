@@ -3,16 +3,7 @@
 import { writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { format } from 'prettier';
-import {
-  compileTimeline,
-  constants,
-  demandOf,
-  effortTimeline,
-  fatigueCourses,
-  HANDS,
-  USUAL_PACING,
-  withValue,
-} from '@clay-pot/core';
+import { compileTimeline, constants, demandOf, effortTimeline, fatigueCourses, HANDS, USUAL_PACING, withValue } from '@clay-pot/core';
 import { LIBRARY, shippedMovement } from '@clay-pot/core/library';
 
 const FIFTH = 0.2;

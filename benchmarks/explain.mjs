@@ -27,9 +27,7 @@ const parts = ASKED.map(([who, person, goalId, minutes]) => {
     `${goal.name}. Method: ${METHODS[person.method].name}.`,
     ['| Phase | Movement | Dose | Why |', '| --- | --- | --- | --- |', ...rows].join('\n'),
     `What bound it:\n\n${bound.join('\n') || '- nothing'}`,
-    ...(kept.notes.length > 0
-      ? [`Said beside it:\n\n${kept.notes.map((note) => `- ${note.text ?? note}`).join('\n')}`]
-      : []),
+    ...(kept.notes.length > 0 ? [`Said beside it:\n\n${kept.notes.map((note) => `- ${note.text ?? note}`).join('\n')}`] : []),
   ].join('\n\n');
 });
 const head =

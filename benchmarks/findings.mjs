@@ -48,11 +48,8 @@ for (const size of SIZES) {
   const ms = timed(sequence, findingsOf);
   first ??= ms / size;
   const found = findingsOf(viewOf({ ...asked, sequence })).length;
-  console.log(
-    `${size} blocks: ${ms.toFixed(1)} ms, ${found} findings; a block takes ×${(ms / size / first).toFixed(2)}`,
-  );
+  console.log(`${size} blocks: ${ms.toFixed(1)} ms, ${found} findings; a block takes ×${(ms / size / first).toFixed(2)}`);
   if (!process.argv.includes('checks')) continue;
   const each = CHECKS.map((check) => ({ id: check.id, ms: timed(sequence, (view) => check.find(view)) }));
-  for (const { id, ms: took } of each.sort((a, b) => b.ms - a.ms).slice(0, 6))
-    console.log(`  ${id} ${took.toFixed(2)}`);
+  for (const { id, ms: took } of each.sort((a, b) => b.ms - a.ms).slice(0, 6)) console.log(`  ${id} ${took.toFixed(2)}`);
 }

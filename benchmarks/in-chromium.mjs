@@ -31,9 +31,7 @@ page.on('console', (message) => console.log(message.text()));
 page.on('pageerror', (error) => console.error(error));
 await page.route('http://bench.invalid/**', (route) => {
   const isPage = new URL(route.request().url()).pathname === '/';
-  return route.fulfill(
-    isPage ? { contentType: 'text/html', body: PAGE } : { contentType: 'text/javascript', body: script },
-  );
+  return route.fulfill(isPage ? { contentType: 'text/html', body: PAGE } : { contentType: 'text/javascript', body: script });
 });
 await page.goto('http://bench.invalid/');
 await page.waitForFunction(() => document.title === 'done', null, { timeout: 300_000 });

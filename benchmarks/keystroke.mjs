@@ -90,11 +90,7 @@ async function measure(what, handled, keyAt) {
   await complete;
   await session.detach();
   const own = (name, only = () => true) =>
-    middle(
-      events
-        .filter((event) => event.name === name && event.dur && only(event))
-        .map(({ tdur, dur }) => (tdur ?? dur) / 1000),
-    );
+    middle(events.filter((event) => event.name === name && event.dur && only(event)).map(({ tdur, dur }) => (tdur ?? dur) / 1000));
   const script = own('EventDispatch', ({ args }) => args?.data?.type === handled);
   const drawing = ['UpdateLayoutTree', 'Layout', 'PrePaint', 'Paint', 'Layerize'].map((name) => [name, own(name)]);
   const total = script + drawing.reduce((sum, [, ms]) => sum + ms, 0);

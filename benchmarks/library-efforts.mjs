@@ -34,13 +34,11 @@ function asked(person, movementId, level) {
     const spans = efforts.spans.get(key);
     const percent = 100 * Math.max(...spans.map(({ effort }) => effort));
     const seconds = spans.reduce((sum, { startMs, endMs }) => sum + endMs - startMs, 0);
-    const until = ({ atMs }) =>
-      spans.reduce((sum, { startMs, endMs }) => sum + Math.max(0, Math.min(atMs, endMs) - startMs), 0);
+    const until = ({ atMs }) => spans.reduce((sum, { startMs, endMs }) => sum + Math.max(0, Math.min(atMs, endMs) - startMs), 0);
     const held = Math.min(1, ...failures.map((failure) => until(failure) / seconds));
     const rates = ratesOf(partsOf(key).group);
     const dose = spans.reduce(
-      (sum, { startMs, endMs, effort, charged }) =>
-        sum + enduranceDoseOf(rates, effort, (endMs - startMs) / 1000, charged),
+      (sum, { startMs, endMs, effort, charged }) => sum + enduranceDoseOf(rates, effort, (endMs - startMs) / 1000, charged),
       0,
     );
     if (percent > most.percent) most = { ...most, percent, group: partsOf(key).group, dose };
@@ -56,9 +54,7 @@ const before = new Map(
   }),
 );
 const columns = ['effort_percent', 'group', 'dose', 'held'];
-const head = before.size
-  ? [...columns.map((name) => `before_${name}`), ...columns.map((name) => `after_${name}`)]
-  : columns;
+const head = before.size ? [...columns.map((name) => `before_${name}`), ...columns.map((name) => `after_${name}`)] : columns;
 console.log(['movement', 'level', 'who', ...head].join(','));
 for (const movement of LIBRARY) {
   for (const level of movement.ladder) {

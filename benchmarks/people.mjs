@@ -9,9 +9,15 @@ const grip = (left, right) => [maximum('grip', 'left', left, TODAY), maximum('gr
 /** A teacher, a climber of fifteen, a fencer with a weaker left hand, a carpenter with arthritis, a regular. */
 export const PEOPLE = {
   teacher: { method: 'woven-into-practice', sizes: body('female', 1.65, 62), ageYears: 34 },
-  boulderer: { method: 'grip-and-iron', sizes: body('male', 1.7, 58), ageYears: 15, evidence: grip(330, 350), cautions: [{ caution: 'under-18' }] }, // prettier-ignore
+  boulderer: {
+    method: 'grip-and-iron',
+    sizes: body('male', 1.7, 58),
+    ageYears: 15,
+    evidence: grip(330, 350),
+    cautions: [{ caution: 'under-18' }],
+  },
   fencer: { method: 'careful-return', sizes: body('female', 1.72, 66), ageYears: 27, evidence: grip(290, 360) },
-  carpenter: { method: 'daily-range', sizes: body('male', 1.76, 84), ageYears: 61, cautions: [{ caution: 'arthritis' }] }, // prettier-ignore
+  carpenter: { method: 'daily-range', sizes: body('male', 1.76, 84), ageYears: 61, cautions: [{ caution: 'arthritis' }] },
   regular: { method: 'floor-loading', sizes: body('male', 1.8, 78), ageYears: 29, evidence: grip(520, 540) },
 };
 

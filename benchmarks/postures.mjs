@@ -19,8 +19,7 @@ function byTheCore() {
 
 /** The same arithmetic for this one posture, written out: no checks, no objects, no other support than toes. */
 function bare() {
-  const { trunk, head, neckM, upperArm, forearm, hand, thigh, shank, foot, ankleHeightM, ankleToBallM } =
-    segmentsOf(BODY);
+  const { trunk, head, neckM, upperArm, forearm, hand, thigh, shank, foot, ankleHeightM, ankleToBallM } = segmentsOf(BODY);
   const { sin, cos, sqrt, atan2, hypot } = Math;
   const RAD = Math.PI / 180;
   const leg = thigh.lengthM + shank.lengthM;

@@ -1,15 +1,6 @@
 // One edit of a programme of 12 weeks, six sessions a week and 30 blocks a session: how long until all of it is computed again.
 //   ./clay-pot test types   (builds the core)   then   node benchmarks/programme.mjs, or in Chromium: node benchmarks/in-chromium.mjs programme.mjs
-import {
-  addDays,
-  editProgramme,
-  EQUIPMENT,
-  evaluateProgramme,
-  inPhaseOrder,
-  maximum,
-  PHASES,
-  USUAL_PACING,
-} from '@clay-pot/core';
+import { addDays, editProgramme, EQUIPMENT, evaluateProgramme, inPhaseOrder, maximum, PHASES, USUAL_PACING } from '@clay-pot/core';
 import { LIBRARY, METHODS, shippedMovement } from '@clay-pot/core/library';
 
 const [WEEKS, BLOCKS, EDITS] = [12, 30, 60];
@@ -20,7 +11,7 @@ function sequence(plan) {
   const blocks = Array.from({ length: BLOCKS }, (_, index) => {
     const movement = LIBRARY[(index * 5 + plan) % LIBRARY.length];
     const level = movement.ladder[0];
-    return { id: `b${index}`, phase: PHASES[index % PHASES.length], movementId: movement.id, levelId: level.id, dose: level.dose }; // prettier-ignore
+    return { id: `b${index}`, phase: PHASES[index % PHASES.length], movementId: movement.id, levelId: level.id, dose: level.dose };
   });
   return { title: `Plan ${plan}`, purpose: '', budgetMin: 90, pacing: USUAL_PACING, blocks: inPhaseOrder(blocks) };
 }
@@ -39,7 +30,7 @@ const sessions = Array.from({ length: WEEKS * 6 }, (_, index) => ({
 const weeks = Array.from({ length: WEEKS }, (_, index) =>
   index % 4 === 3 ? { kind: 'easier', amountPercent: 60 } : { kind: 'build', amountPercent: 100 },
 );
-const programme = { title: 'All of it', fromDay: MONDAY, weeks, plans, sessions, event: { day: addDays(MONDAY, 83), name: 'Show' } }; // prettier-ignore
+const programme = { title: 'All of it', fromDay: MONDAY, weeks, plans, sessions, event: { day: addDays(MONDAY, 83), name: 'Show' } };
 const sequences = new Map(plans.map(({ id }, index) => [id, sequence(index)]));
 const person = {
   body: { sex: 'male', statureM: 1.8, massKg: 78 },
@@ -65,11 +56,13 @@ const KINDS = {
     programme: editProgramme(programme, [{ kind: 'move', sessionId: `s${at}`, day: addDays(MONDAY, (at * 7) % 83) }]),
   }),
   'a week of another amount': (at) => ({
-    programme: editProgramme(programme, [{ kind: 'week', index: at % WEEKS, week: { kind: 'build', amountPercent: 105 + 5 * (at % 9) } }]), // prettier-ignore
+    programme: editProgramme(programme, [{ kind: 'week', index: at % WEEKS, week: { kind: 'build', amountPercent: 105 + 5 * (at % 9) } }]),
   }),
   'a block of a plan, in every week': (at) => {
     const before = sequences.get('a');
-    const blocks = before.blocks.map((block, index) => index === at % BLOCKS ? { ...block, dose: { ...block.dose, restS: 30 + at } } : block); // prettier-ignore
+    const blocks = before.blocks.map((block, index) =>
+      index === at % BLOCKS ? { ...block, dose: { ...block.dose, restS: 30 + at } } : block,
+    );
     return { sequences: new Map(sequences).set('a', { ...before, blocks }) };
   },
 };
@@ -81,9 +74,7 @@ const timed = (work) => {
 };
 console.log(`the first time: ${timed(() => evaluateProgramme(question)).toFixed(0)} ms`);
 for (const [name, change] of Object.entries(KINDS)) {
-  const times = Array.from({ length: EDITS }, (_, at) =>
-    timed(() => evaluateProgramme({ ...question, ...change(at) })),
-  );
+  const times = Array.from({ length: EDITS }, (_, at) => timed(() => evaluateProgramme({ ...question, ...change(at) })));
   const sorted = times.slice(EDITS / 3).sort((a, b) => a - b);
   const middle = sorted[Math.floor(sorted.length / 2)];
   const worst = sorted[Math.floor(sorted.length * 0.95)];

@@ -27,8 +27,7 @@ async function walk(page: Page, views: readonly [path: string, sign: RegExp][]):
       [1280, 800],
     ] as const) {
       await page.setViewportSize({ width, height });
-      const over = () =>
-        page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      const over = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
       // On a busy machine the new size takes a moment to arrive; what stays too wide is too wide.
       await expect.poll(over, { message: `${path} at ${width}` }).toBe(0);
     }

@@ -7,10 +7,7 @@ const HOUR_MS = 3_600_000;
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });
 
-  test('the morning after is asked on Today, without a network too; numbness bars the hand everywhere', async ({
-    coach: page,
-    house,
-  }) => {
+  test('the morning after is asked on Today, without a network too; numbness bars the hand everywhere', async ({ coach: page, house }) => {
     const id = await someoneNew(page, house, 'Kitto Vane');
     const [first] = await house.read<SequenceListItem[]>(page, '/sequences');
     const { document } = await house.read<StoredSequence>(page, `/sequences/${first!.id}`);
@@ -53,10 +50,7 @@ test.describe('on a phone', () => {
   });
 });
 
-test('a coach of pounds and inches reads and types them everywhere; nothing that is kept changes', async ({
-  coach: page,
-  house,
-}) => {
+test('a coach of pounds and inches reads and types them everywhere; nothing that is kept changes', async ({ coach: page, house }) => {
   const id = await someoneNew(page, house, 'Demelza Strand');
   await page.goto('/account');
   await page.getByRole('button', { name: 'pounds' }).click();

@@ -28,22 +28,15 @@ async function logged(
     const piece = { blockId, movementId, levelId, round, set, side, direction, unit, plannedAmount };
     await put(`/sets/${uuid()}`, { ...piece, doneAmount: plannedAmount, endedAt: at, corrects: null });
   }
-  for (const { id: blockId } of plan.blocks)
-    await put(`/reports/${uuid()}`, { blockId, discomfort: 0, exertion: 5, note: '', at });
+  for (const { id: blockId } of plan.blocks) await put(`/reports/${uuid()}`, { blockId, discomfort: 0, exertion: 5, note: '', at });
   await put('/end', { ending: 'completed', note: '', endedAt: at });
 }
 
 /** From a goal to weeks that began two weeks ago. */
-async function programmeSince(
-  page: Page,
-  house: House,
-  name: string,
-): Promise<{ athleteId: string; programmeId: string }> {
+async function programmeSince(page: Page, house: House, name: string): Promise<{ athleteId: string; programmeId: string }> {
   const athleteId = await someoneNew(page, house, name);
   await page.goto(`/programmes/new?athlete=${athleteId}`);
-  await page
-    .getByLabel('Goal', { exact: true })
-    .selectOption({ label: 'Weight on the bent-back wrist, for handstands' });
+  await page.getByLabel('Goal', { exact: true }).selectOption({ label: 'Weight on the bent-back wrist, for handstands' });
   await page.getByLabel('First day').fill(addDays(mondayOf(todayAtTheHall()), -14));
   await page.getByLabel('Sessions for the goal, a week').fill('2');
   await page.getByLabel('They go by').selectOption({ label: 'Loading the palms' });
@@ -52,32 +45,31 @@ async function programmeSince(
   await expect(page.getByRole('group', { name: 'Calendar' })).toBeVisible();
   return { athleteId, programmeId: idIn(page) };
 }
-const documentOf = async (page: Page, house: House, id: string) => (await house.read<StoredProgramme>(page, `/programmes/${id}`)).document; // prettier-ignore
+const documentOf = async (page: Page, house: House, id: string) => (await house.read<StoredProgramme>(page, `/programmes/${id}`)).document;
 
 const reasonsOf = ({ changes = [] }: Programme) => changes.map(({ reason }) => reason).join();
 /** Two weeks of it, recorded; what loads comes last, so that calls are about it. */
-async function twoWeeks(
-  page: Page,
-  house: House,
-  { athleteId, programmeId }: { athleteId: string; programmeId: string },
-): Promise<void> {
+async function twoWeeks(page: Page, house: House, { athleteId, programmeId }: { athleteId: string; programmeId: string }): Promise<void> {
   const { sessions, plans } = await documentOf(page, house, programmeId);
   const listed = await house.read<SequenceListItem[]>(page, '/sequences');
   const loading = listed.find(({ title }) => title === 'Loading the palms')!.id;
-  const past = sessions.filter(({ day, planId }) => day < todayAtTheHall() && plans.find(({ id }) => id === planId)!.sequenceId === loading); // prettier-ignore
+  const past = sessions.filter(
+    ({ day, planId }) => day < todayAtTheHall() && plans.find(({ id }) => id === planId)!.sequenceId === loading,
+  );
   expect(past.length).toBeGreaterThanOrEqual(3);
   for (const { day } of past.slice(-3)) await logged(page, house, { athleteId, sequenceId: loading, day });
 }
 
-test('from a goal to a programme, two weeks of it logged, calls accepted, and the next week is another', async ({
-  coach: page,
-  house,
-}) => {
+test('from a goal to a programme, two weeks of it logged, calls accepted, and the next week is another', async ({ coach: page, house }) => {
   const made = await programmeSince(page, house, 'Demelza Trewin');
   await twoWeeks(page, house, made);
   await page.goto('/');
   await page.getByRole('button', { name: /more$/ }).click();
-  const call = page.getByRole('list', { name: 'To decide' }).getByRole('listitem').filter({ hasText: 'Demelza Trewin' }).filter({ hasText: 'Progress' }); // prettier-ignore
+  const call = page
+    .getByRole('list', { name: 'To decide' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Demelza Trewin' })
+    .filter({ hasText: 'Progress' });
   await call.getByRole('button', { name: /^Why/ }).click();
   await expect(call.getByRole('link', { name: /\d+ \w{3} \d{4}/ }).first()).toHaveAttribute('href', /records/);
   await expect(call).toContainText('Palm support: 2×20s → 2×25s');
@@ -93,7 +85,7 @@ test('from a goal to a programme, two weeks of it logged, calls accepted, and th
   const [change] = document.changes!;
   // An easier week holds less of everything: it shows in the first one that is whole.
   const isWhole = (day: string) => document.weeks[weekIndexOf(document, day)]?.amountPercent === 100;
-  const next = document.sessions.find(({ day, planId }) => planId === change!.planId && day > todayAtTheHall() && isWhole(day))!; // prettier-ignore
+  const next = document.sessions.find(({ day, planId }) => planId === change!.planId && day > todayAtTheHall() && isWhole(day))!;
   await page.locator(`[data-session="${next.id}"]`).click();
   await expect(page.getByLabel('Blocks of this session')).toContainText('2x25s');
   await page.getByRole('button', { name: /^Take out: Progress: Palm support/ }).click();
@@ -129,22 +121,22 @@ test('by keys alone: to the person’s calls, opened, accepted with a dose that 
   await page.keyboard.press('Control+a');
   await page.keyboard.type('2x22s');
   await page.keyboard.press('Tab');
-  while (!(await page.evaluate(() => document.activeElement?.textContent === 'Do this')))
-    await page.keyboard.press('Tab');
+  while (!(await page.evaluate(() => document.activeElement?.textContent === 'Do this'))) await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
   await expect(call).toHaveCount(0);
   await expect.poll(async () => reasonsOf(await documentOf(page, house, made.programmeId))).toContain('Palm support');
   const { changes = [] } = await documentOf(page, house, made.programmeId);
-  expect(changes.flatMap(({ edits }) => edits.map((edit) => edit.kind === 'change' && edit.dose?.work))).toContainEqual({ kind: 'time', seconds: 22 }); // prettier-ignore
+  expect(changes.flatMap(({ edits }) => edits.map((edit) => edit.kind === 'change' && edit.dose?.work))).toContainEqual({
+    kind: 'time',
+    seconds: 22,
+  });
   await page.goto(`/programmes/${made.programmeId}`);
   await page.getByRole('button', { name: /^Take out: Progress: Palm support/ }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'Changed by calls' })).not.toContainText('Palm support');
 });
 
-test('the rules are tried on athletes who do not exist: twice, side by side, and cancelled', async ({
-  coach: page,
-}) => {
+test('the rules are tried on athletes who do not exist: twice, side by side, and cancelled', async ({ coach: page }) => {
   await page.goto('/programmes');
   await page.getByRole('link', { name: 'Try the rules' }).click();
   await page.getByLabel('Athletes').fill('12');
@@ -152,7 +144,7 @@ test('the rules are tried on athletes who do not exist: twice, side by side, and
   await expect(page.getByRole('button', { name: 'Go through it' })).toBeDisabled();
   await page.getByLabel('Athletes').fill('100');
   await page.getByRole('button', { name: 'Go through it' }).click();
-  await expect(page.getByRole('heading', { name: 'Palm lift: at each method’s own pace' })).toBeVisible(); // prettier-ignore
+  await expect(page.getByRole('heading', { name: 'Palm lift: at each method’s own pace' })).toBeVisible();
   await page.getByLabel('No more than once in days').fill('0');
   await page.getByRole('button', { name: 'Go through it' }).click();
   await expect(page.getByRole('heading', { name: 'Palm lift: no days between', exact: true })).toBeVisible();

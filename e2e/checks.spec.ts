@@ -58,9 +58,7 @@ test('the same by keys: to the first fix, through the pot, and back to the row',
   await expect(count(page)).toHaveText('10 found');
 });
 
-test('coil and row know each other: pointing at one marks the other, pressing a coil opens its row', async ({
-  coach: page,
-}) => {
+test('coil and row know each other: pointing at one marks the other, pressing a coil opens its row', async ({ coach: page }) => {
   await openSequence(page, 'Lantern class, twenty minutes');
   const row = page.getByRole('listitem', { name: /^Block 14:/ });
   const id = (await row.getAttribute('id'))!.replace('block-', '');
@@ -76,9 +74,7 @@ test('coil and row know each other: pointing at one marks the other, pressing a 
   await expect(row).toBeInViewport();
 });
 
-test('the pot’s width can be weight, effort or dose, stays through a reload, and goes out as a file', async ({
-  coach: page,
-}) => {
+test('the pot’s width can be weight, effort or dose, stays through a reload, and goes out as a file', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
   await page.getByLabel('Width').selectOption('load');
   await expect(pot(page)).toHaveAccessibleName(/^Weight on the hand of 14 blocks .* % of body weight/);
@@ -176,9 +172,7 @@ test('a method is copied, changed and obeyed: by the checks, by new blocks, by t
   await expect(page.getByText('Finger pads press, heel of the hand light.').first()).toBeVisible();
 });
 
-test('plan and done side by side, and two sequences: pots on one scale, what differs by name', async ({
-  coach: page,
-}) => {
+test('plan and done side by side, and two sequences: pots on one scale, what differs by name', async ({ coach: page }) => {
   await page.goto('/records');
   await page.locator('td a[href^="/records/"]').first().click();
   await page.getByRole('link', { name: 'Compare as pots' }).click();
@@ -193,9 +187,7 @@ test('plan and done side by side, and two sequences: pots on one scale, what dif
   await expect(page.getByRole('heading', { name: 'Warm thumbs' })).toBeVisible();
 });
 
-test('a week stands as pots side by side with its doses; a person without sessions is told so', async ({
-  coach: page,
-}) => {
+test('a week stands as pots side by side with its doses; a person without sessions is told so', async ({ coach: page }) => {
   await page.goto('/people');
   await page.getByRole('link', { name: 'Callum Reyes-Whitlock', exact: true }).click();
   await page.getByRole('link', { name: 'Week', exact: true }).click();

@@ -2,9 +2,7 @@ import { readFile } from 'node:fs/promises';
 import type { StoredSequence } from '@clay-pot/contracts';
 import { expect, idIn, manyBlocks, openSequence, saved, test } from './house.js';
 
-test('a dose that cannot be read stays in its field with the reason; Escape brings the old one back', async ({
-  coach: page,
-}) => {
+test('a dose that cannot be read stays in its field with the reason; Escape brings the old one back', async ({ coach: page }) => {
   await openSequence(page, 'Warm thumbs');
   const dose = page.getByLabel('Dose of Forearm turns');
   const before = await dose.inputValue();
@@ -25,9 +23,7 @@ test('a dose that cannot be read stays in its field with the reason; Escape brin
   await saved(page);
 });
 
-test('steppers, pace and budget change the one total; what is unusual is said; over budget is said', async ({
-  coach: page,
-}) => {
+test('steppers, pace and budget change the one total; what is unusual is said; over budget is said', async ({ coach: page }) => {
   await openSequence(page, 'Warm thumbs');
   const seconds = async () => {
     const [minutes, rest] = (await page.getByTestId('total').textContent())!.split(':').map(Number);
@@ -60,11 +56,7 @@ test('steppers, pace and budget change the one total; what is unusual is said; o
   await saved(page);
 });
 
-test('two people edit: the second is told what differs and may keep either', async ({
-  coach: page,
-  browser,
-  house,
-}) => {
+test('two people edit: the second is told what differs and may keep either', async ({ coach: page, browser, house }) => {
   await openSequence(page, 'Careful return');
   const other = await browser.newPage({ storageState: await page.context().storageState(), baseURL: house.address });
   await other.goto(page.url());
@@ -88,10 +80,7 @@ test('two people edit: the second is told what differs and may keep either', asy
   await other.close();
 });
 
-test('who goes on to another sequence while the last change is still being sent mixes nothing up', async ({
-  coach: page,
-  house,
-}) => {
+test('who goes on to another sequence while the last change is still being sent mixes nothing up', async ({ coach: page, house }) => {
   await openSequence(page, 'Careful return');
   const first = idIn(page);
   await page.route('**/api/sequences/*', async (route) => {
@@ -219,9 +208,7 @@ test('a sheet of 42 blocks takes more pages: pictures, a readable size, the word
   const sheet = page.getByRole('article');
   await expect(sheet.getByText('Stop if it hurts')).toBeVisible();
   await expect(sheet.locator('svg')).not.toHaveCount(0);
-  expect(await sheet.locator('tbody tr:has(td) svg[role=img], tbody tr:has(td) svg').count()).toBeGreaterThanOrEqual(
-    42,
-  );
+  expect(await sheet.locator('tbody tr:has(td) svg[role=img], tbody tr:has(td) svg').count()).toBeGreaterThanOrEqual(42);
   const sizePt = await sheet.evaluate((element) => (Number.parseFloat(getComputedStyle(element).fontSize) * 72) / 96);
   expect(sizePt).toBeGreaterThanOrEqual(8);
   expect(await sheet.textContent()).not.toMatch(/tempo\d|<>|\d+x\d+|rest\d/);

@@ -27,7 +27,7 @@ test('“40 percent” with a gauge: pressed to a band at the bench, kept throug
   await expect(title).toHaveText('Extension press');
   await page.keyboard.press('g');
   // Past getting ready, into the first press.
-  while (/next|place/i.test((await page.getByTestId('what-now').textContent()) ?? '')) await page.keyboard.press('ArrowRight'); // prettier-ignore
+  while (/next|place/i.test((await page.getByTestId('what-now').textContent()) ?? '')) await page.keyboard.press('ArrowRight');
   await expect(page.getByText(/kept \d+ of \d+ s/)).toBeVisible({ timeout: 12_000 });
   await page.keyboard.press('Shift+ArrowRight');
   await expect(page.getByText(/Effort kept \d+ % of the time/)).toBeVisible();

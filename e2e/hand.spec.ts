@@ -56,9 +56,7 @@ test('who wants less motion sees start, middle and end side by side', async ({ c
   expect(start).not.toBe(end);
 });
 
-test('the wall of pictures draws what comes into sight, and goes on where the graphics card let go', async ({
-  coach: page,
-}) => {
+test('the wall of pictures draws what comes into sight, and goes on where the graphics card let go', async ({ coach: page }) => {
   await page.addInitScript(() => {
     const get = HTMLCanvasElement.prototype.getContext;
     HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, ...asked: Parameters<typeof get>) {
@@ -121,10 +119,7 @@ test('in the player the hand fills the free space and does what the count says',
   expect((await drawn(page)).print).toBe(stands.print);
 });
 
-test('a hand is posed by dragging a joint, by keys and by numbers; the level keeps it', async ({
-  coach: page,
-  house,
-}) => {
+test('a hand is posed by dragging a joint, by keys and by numbers; the level keeps it', async ({ coach: page, house }) => {
   await page.goto('/movements/new/edit?from=settle.resting-breaths');
   await page.getByRole('textbox', { name: 'Name' }).first().fill('Slow claw');
   await page.getByRole('button', { name: 'Pose the hand' }).first().click();
@@ -175,10 +170,7 @@ test('where it hurts is pointed at on the hand: by a tap near the place, and by 
   const tip = (await places.getByRole('button', { name: 'Ring finger, middle joint' }).boundingBox())!;
   // Not on it, but nearer to it than to any other.
   await page.mouse.click(tip.x + tip.width / 2 + 9, tip.y + tip.height / 2 + 5);
-  await expect(places.getByRole('button', { name: 'Ring finger, middle joint' })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
+  await expect(places.getByRole('button', { name: 'Ring finger, middle joint' })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: 'Back of the hand', exact: true }).click();
   await places.getByRole('button', { name: 'Ring finger, middle joint' }).focus();
   await page.keyboard.press('ArrowDown');

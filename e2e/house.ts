@@ -171,12 +171,8 @@ export async function manyBlocks(page: Page, house: House, count: number): Promi
   const listed = await house.read<SequenceListItem[]>(page, '/sequences');
   const documents: Sequence[] = [];
   for (const { id } of listed) documents.push((await house.read<StoredSequence>(page, `/sequences/${id}`)).document);
-  const all = documents.flatMap(({ blocks }, index) =>
-    blocks.map((block) => ({ ...block, id: `${index}${block.id}` })),
-  );
-  const blocks = inPhaseOrder(
-    Array.from({ length: count }, (_, index) => ({ ...all[index % all.length]!, id: `b${index}` })),
-  );
+  const all = documents.flatMap(({ blocks }, index) => blocks.map((block) => ({ ...block, id: `${index}${block.id}` })));
+  const blocks = inPhaseOrder(Array.from({ length: count }, (_, index) => ({ ...all[index % all.length]!, id: `b${index}` })));
   const id = uuid();
   const data = {
     title: 'All hands, a long evening',

@@ -76,10 +76,7 @@ test('asked on a phone, with a reload in the middle: a sore wrist caps what load
   await expect(page.getByRole('alert')).toContainText('of extension is above 40°');
 });
 
-test('without a connection a sign that refers stands at once, and the letter says what was told', async ({
-  coach: page,
-  house,
-}) => {
+test('without a connection a sign that refers stands at once, and the letter says what was told', async ({ coach: page, house }) => {
   await openToday(page);
   const id = await ask(page, house, 'Ebba Thorne');
   // The pages are there, as they are with a stored shell; nobody answers.
@@ -98,7 +95,9 @@ test('without a connection a sign that refers stands at once, and the letter say
   await expect(page.getByText('May the hand be loaded?')).toBeVisible();
   await expect(page.getByText(/waiting to be sent/).first()).toBeVisible();
   await page.unroute('**/api/**');
-  await expect.poll(async () => (await house.read<Athlete>(page, `/athletes/${id}`)).cautions).toMatchObject([{ caution: 'numbness', hand: 'left' }]); // prettier-ignore
+  await expect
+    .poll(async () => (await house.read<Athlete>(page, `/athletes/${id}`)).cautions)
+    .toMatchObject([{ caution: 'numbness', hand: 'left' }]);
   await openSequence(page, 'Grip with an answer');
   await page.getByLabel('Seen for').selectOption({ label: 'For Ebba Thorne' });
   await page.getByRole('link', { name: 'Lead', exact: true }).click();

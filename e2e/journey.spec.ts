@@ -14,10 +14,7 @@ async function leadToTheEnd(page: Page, answer: () => Promise<void>): Promise<vo
   while ((await asked.count()) > 0) await answer();
 }
 
-test('by mouse: a sequence is designed for an athlete, led by its timer, and found in the record', async ({
-  coach: page,
-  house,
-}) => {
+test('by mouse: a sequence is designed for an athlete, led by its timer, and found in the record', async ({ coach: page, house }) => {
   await openToday(page);
   await page.getByRole('link', { name: 'People' }).click();
   await page.getByRole('link', { name: 'Callum Reyes-Whitlock', exact: true }).click();

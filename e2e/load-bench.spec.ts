@@ -67,11 +67,7 @@ test('by mouse: knees and shoulders are dragged, a load is found, positions are 
   // Found for him: what the ladder raises is judged by his body, and it says whose it is.
   await expect(page.getByRole('heading', { name: 'Palm support, for Callum Reyes-Whitlock' })).toBeVisible();
   const own = await house.read<StoredMovement>(page, `/movements/${idIn(page)}`);
-  expect(own.movement.ladder.map(({ name }) => name).slice(1, 4)).toEqual([
-    'All fours',
-    'Between all fours and knees back',
-    'Knees back',
-  ]);
+  expect(own.movement.ladder.map(({ name }) => name).slice(1, 4)).toEqual(['All fours', 'Between all fours and knees back', 'Knees back']);
 });
 
 test('by keyboard alone: handles move by arrows, numbers are typed, a target is found', async ({ coach: page }) => {
@@ -113,8 +109,7 @@ test.describe('on a phone', () => {
     const at = (by: number) => [{ x: box.x + box.width / 2 + by, y: box.y + box.height / 2 + by / 2 }];
     const finger = await page.context().newCDPSession(page);
     await finger.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: at(0) });
-    for (const by of [6, 12, 18, 24])
-      await finger.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: at(by) });
+    for (const by of [6, 12, 18, 24]) await finger.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: at(by) });
     await finger.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
     await expect.poll(() => loadOf(page, 'left')).toBeGreaterThan(before + 1);
     expect(await page.evaluate(() => window.scrollY)).toBe(0);
@@ -193,10 +188,7 @@ test('a slow machine loses no press, however the pauses fall', async ({ coach: p
   await expect(shoulders).toHaveAttribute('aria-valuetext', '7.0 °');
 });
 
-test('from a block to the bench and back: the block takes the level that was made for it', async ({
-  coach: page,
-  house,
-}) => {
+test('from a block to the bench and back: the block takes the level that was made for it', async ({ coach: page, house }) => {
   // A sequence of its own: other tests hold the demo's class to be without fault.
   await page.goto('/sequences');
   await page.getByRole('button', { name: 'New sequence', exact: true }).click();
@@ -235,9 +227,7 @@ test('what was found for somebody goes into a sequence with one choice', async (
   expect(document.blocks.find(({ phase }) => phase === 'skill')?.movementId).toMatch(/^[0-9a-f-]{36}$/);
 });
 
-test('weights, edges and hangs lie on the bench as well, and the small sums work both ways', async ({
-  coach: page,
-}) => {
+test('weights, edges and hangs lie on the bench as well, and the small sums work both ways', async ({ coach: page }) => {
   await page.goto('/bench?movement=edge.lift-open&level=deep');
   await page.getByLabel('Wanted').fill('40');
   await page.getByRole('button', { name: 'Find', exact: true }).click();
@@ -284,9 +274,7 @@ test('a studio writes its own movement: a ladder that does not rise cannot be ke
   await expect(page.getByRole('link', { name: /Fist support on the jetty/ })).toBeVisible();
 });
 
-test('the picture moves, holds still on request, and stays still for whoever wants less motion', async ({
-  coach: page,
-}) => {
+test('the picture moves, holds still on request, and stays still for whoever wants less motion', async ({ coach: page }) => {
   await page.emulateMedia({ reducedMotion: 'no-preference' });
   await page.goto('/movements/rock.palm-fore-aft');
   const picture = page.getByRole('img', { name: 'Palm rocks, fore and aft, Hands on a table' });

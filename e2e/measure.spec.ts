@@ -79,10 +79,7 @@ test('who is not cleared is measured by their own muscles alone', async ({ coach
   await expect(soFar(page)).toContainText('40.0 kg');
 });
 
-test('a simulated device gives trials, and says what was wrong; a recorded file is played', async ({
-  coach: page,
-  house,
-}) => {
+test('a simulated device gives trials, and says what was wrong; a recorded file is played', async ({ coach: page, house }) => {
   await bench(page, house, 'Kerra Dune');
   await page.getByRole('checkbox', { name: 'Grip', exact: true }).check();
   await page.getByRole('button', { name: /^Measure 1/ }).click();
@@ -116,10 +113,7 @@ test('a simulated device gives trials, and says what was wrong; a recorded file 
   await expect(soFar(page)).toContainText('42.');
 });
 
-test('simulated devices drive a whole first visit, plates and the all-out test among it', async ({
-  coach: page,
-  house,
-}) => {
+test('simulated devices drive a whole first visit, plates and the all-out test among it', async ({ coach: page, house }) => {
   const id = await bench(page, house, 'Jory Reed');
   await page.getByRole('button', { name: /^First visit/ }).click();
   await expect(page.getByRole('heading', { name: 'Wrist flexion' })).toBeVisible();
@@ -130,7 +124,7 @@ test('simulated devices drive a whole first visit, plates and the all-out test a
   await expect(page.getByRole('heading', { name: 'Jory Reed' })).toBeVisible();
   const readings = () => house.read<StoredReading[]>(page, `/athletes/${id}/readings`);
   await expect.poll(async () => (await readings()).length).toBe(12);
-  const of = async (kind: string, what: string) => (await readings()).filter((each) => each.kind === kind && each.of === what); // prettier-ignore
+  const of = async (kind: string, what: string) => (await readings()).filter((each) => each.kind === kind && each.of === what);
   // By their own muscles less far than with help; a moment by the gauge’s distance from the wrist.
   const [active, passive] = [await of('active range', 'wrist extension'), await of('passive range', 'wrist extension')];
   for (const { value, hand } of active) expect(value).toBeLessThan(passive.find((each) => each.hand === hand)!.value);
@@ -202,10 +196,7 @@ test('an angle is read off a picture of fifty megapixels by three points; the ca
   const angle = page.getByRole('status', { name: 'Angle' });
   await expect(angle).toHaveText(/^\d+° ± \d+°$/);
   // The hand’s point by keys until the angle is 71°; the wrist’s by the mouse and back.
-  const [wrist, hand] = [
-    page.getByRole('button', { name: /^Point 2/ }),
-    page.getByRole('button', { name: /^Point 3/ }),
-  ];
+  const [wrist, hand] = [page.getByRole('button', { name: /^Point 2/ }), page.getByRole('button', { name: /^Point 3/ })];
   const before = await angle.textContent();
   await wrist.hover();
   await page.mouse.down();
@@ -246,16 +237,11 @@ test('a phone on the hand tells the angle by gravity', async ({ coach: page, hou
   await expect(page.getByRole('alert')).toContainText('tells nothing of how it lies');
 });
 
-test('readings come from a file by its columns, whole or not at all, and go into one', async ({
-  coach: page,
-  house,
-}) => {
+test('readings come from a file by its columns, whole or not at all, and go into one', async ({ coach: page, house }) => {
   const id = await someoneNew(page, house, 'Piran Holt');
   await page.goto(`/people/${id}/import`);
   const open = (text: string | Buffer) =>
-    page
-      .getByLabel(/A table with names/)
-      .setInputFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+    page.getByLabel(/A table with names/).setInputFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await open('date,side\n"2026-01-01,left');
   await expect(page.getByRole('alert')).toContainText('a quote that is not closed. Nothing was taken.');
   await open(Buffer.alloc(3_000_000, 'a'));
@@ -282,9 +268,6 @@ test('readings come from a file by its columns, whole or not at all, and go into
   await expect(page.getByText('0 readings recorded. 3 were there already.')).toBeVisible();
   expect(await readings()).toHaveLength(3);
   await page.goto(`/people/${id}/import`);
-  const [saved] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save readings as a file' }).click(),
-  ]);
+  const [saved] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save readings as a file' }).click()]);
   expect(saved.suggestedFilename()).toMatch(/^piran-holt-readings-.*\.csv$/);
 });

@@ -1,14 +1,9 @@
 import type { StoredSequence } from '@clay-pot/contracts';
 import { expect, idIn, openSequence, saved, test, openToday } from './house.js';
 
-test('without a connection work is kept on the device, through a reload, and saved when it is back', async ({
-  coach: page,
-  house,
-}) => {
+test('without a connection work is kept on the device, through a reload, and saved when it is back', async ({ coach: page, house }) => {
   await openSequence(page, 'Loading the palms');
-  await page.route('**/api/sequences/*', (route) =>
-    route.request().method() === 'PUT' ? route.abort() : route.continue(),
-  );
+  await page.route('**/api/sequences/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
   await page.getByLabel('Minutes there are').fill('33');
   await page.getByLabel('Minutes there are').blur();
   await expect(page.getByTestId('save-state')).toHaveText('Kept on this device');
@@ -76,10 +71,7 @@ test('undo survives a reload and a way to another page; kept work is there at on
 test.describe('with the stored shell', () => {
   test.use({ serviceWorkers: 'allow' });
 
-  test('without a server Today, the lists and a sequence open from what was last seen', async ({
-    coach: page,
-    house,
-  }) => {
+  test('without a server Today, the lists and a sequence open from what was last seen', async ({ coach: page, house }) => {
     await openToday(page);
     await page.evaluate(() => navigator.serviceWorker.ready);
     await page.goto('/sequences');

@@ -173,11 +173,7 @@ const standingAlone = (svg: string, name: string) =>
 const FIVE: [name: string, budgetMin: number, lines: Line[]][] = [
   ['Balanced', 16, [...WARM, ...WORK, ...CALM]],
   ['Lopsided', 16, [...WARM, ...oneHand(WORK), ...oneHand(WORK.slice(1)), ...CALM]],
-  [
-    'Top-heavy',
-    14,
-    [...WARM, ...WARM.slice(0, 3), ['skill', 'isometric.flexion', 'strong', '1x6 @60% 3s tempo1-1 L,R']],
-  ],
+  ['Top-heavy', 14, [...WARM, ...WARM.slice(0, 3), ['skill', 'isometric.flexion', 'strong', '1x6 @60% 3s tempo1-1 L,R']]],
   ['Overlong', 8, [...WARM, ...WORK, ...CALM]],
   ['Failing', 16, [...WARM, ['strength', 'isometric.flexion', 'strong', '1x20 @80% 8s tempo1-1 L,R'], ...CALM]],
 ];
@@ -195,11 +191,7 @@ test('five pots in one picture', async ({ coach: page }) => {
     }));
     const document = { title: name, purpose: '', budgetMin, pacing: USUAL_PACING, blocks: inPhaseOrder(blocks) };
     const path = `/sequences/${uuid()}`;
-    expect(
-      (
-        await page.request.put(`/api${path}`, { data: document, headers: { origin: new URL(page.url()).origin } })
-      ).status(),
-    ).toBe(200);
+    expect((await page.request.put(`/api${path}`, { data: document, headers: { origin: new URL(page.url()).origin } })).status()).toBe(200);
     await page.goto(path);
     const panel = page.getByRole('region', { name: 'Pot' });
     await panel.getByRole('slider').waitFor();

@@ -12,10 +12,7 @@ export default defineConfig({
   workers: 2,
   fullyParallel: false,
   forbidOnly: true,
-  reporter: [
-    ['list'],
-    ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_FILE'] ?? 'test-results/results.json' }],
-  ],
+  reporter: [['list'], ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_FILE'] ?? 'test-results/results.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
     // The coach's device is where the demo's hall is, so that today is one day.

@@ -5,7 +5,7 @@ import type { Page } from '@playwright/test';
 import { expect, type House, idIn, saved, someoneNew, tabTo, test, todayAtTheHall } from './house.js';
 
 const calendar = (page: Page) => page.getByRole('group', { name: 'Calendar' });
-const stored = async (page: Page, house: House) => (await house.read<StoredProgramme>(page, `/programmes/${idIn(page)}`)).document; // prettier-ignore
+const stored = async (page: Page, house: House) => (await house.read<StoredProgramme>(page, `/programmes/${idIn(page)}`)).document;
 /** The next Monday: where a new programme begins. */
 const nextMonday = () => {
   const today = todayAtTheHall();
@@ -60,10 +60,7 @@ test('from a goal and an event to weeks: composed, moved by dragging, and kept',
   await expect(page.locator(`[data-session="${first!.id}"]`)).toHaveAccessibleName(/Load day, Merryn Oke/);
 });
 
-test('what if a week is missed, or a day more every week: tried, told, done, and taken back', async ({
-  coach: page,
-  house,
-}) => {
+test('what if a week is missed, or a day more every week: tried, told, done, and taken back', async ({ coach: page, house }) => {
   await made(page, house, 'Tegen Roe');
   const before = await stored(page, house);
   await page.getByRole('button', { name: /^Week 2/ }).click();
@@ -94,7 +91,7 @@ test('by keys alone: over the calendar, a session moved, left out and brought ba
   await page.keyboard.press('Enter');
   await page.keyboard.press('Alt+ArrowRight');
   await saved(page);
-  await expect.poll(async () => (await stored(page, house)).sessions.find(({ id }) => id === first!.id)!.day).toBe(addDays(first!.day, 1)); // prettier-ignore
+  await expect.poll(async () => (await stored(page, house)).sessions.find(({ id }) => id === first!.id)!.day).toBe(addDays(first!.day, 1));
   await expect(chip).toBeFocused();
   await page.keyboard.press('ArrowDown');
   await expect(chip).not.toBeFocused();
@@ -115,11 +112,7 @@ test('by keys alone: over the calendar, a session moved, left out and brought ba
   expect((await stored(page, house)).sessions.find(({ id }) => id === first!.id)?.day).not.toBe(addDays(first!.day, 1));
 });
 
-test('two coaches edit one programme: the second is told what differs and may keep either', async ({
-  coach: page,
-  house,
-  context,
-}) => {
+test('two coaches edit one programme: the second is told what differs and may keep either', async ({ coach: page, house, context }) => {
   await made(page, house, 'Jago Venn');
   const other = await context.newPage();
   await other.goto(page.url());
@@ -132,10 +125,7 @@ test('two coaches edit one programme: the second is told what differs and may ke
   await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue('Theirs');
 });
 
-test('goes out as a calendar at a private address, and as a file that comes in for somebody else', async ({
-  coach: page,
-  house,
-}) => {
+test('goes out as a calendar at a private address, and as a file that comes in for somebody else', async ({ coach: page, house }) => {
   await made(page, house, 'Kensa Moyle');
   await page.getByLabel('Loading the palms begins at').fill('18:30');
   await saved(page);
@@ -154,15 +144,14 @@ test('goes out as a calendar at a private address, and as a file that comes in f
   const before = await stored(page, house);
   const id = await someoneNew(page, house, 'Hedra Moyle');
   await page.goto(`/programmes/new?athlete=${id}`);
-  await page.getByLabel('Programme file').setInputFiles({ name: 'weeks.json', mimeType: 'application/json', buffer: Buffer.from('{"format": "clay-pot/programme"') }); // prettier-ignore
+  await page
+    .getByLabel('Programme file')
+    .setInputFiles({ name: 'weeks.json', mimeType: 'application/json', buffer: Buffer.from('{"format": "clay-pot/programme"') });
   await expect(page.getByRole('alert')).toContainText('not valid JSON');
   // Under names of their own, none within another: the other journeys open the studio's sequences by their titles.
   let count = 0;
-  const file = (await readFile(path, 'utf8')).replace(
-    /"title": "[^"]*"/g,
-    () => `"title": "From elsewhere ${(count += 1)}"`,
-  );
-  await page.getByLabel('Programme file').setInputFiles({ name: 'weeks.json', mimeType: 'application/json', buffer: Buffer.from(file) }); // prettier-ignore
+  const file = (await readFile(path, 'utf8')).replace(/"title": "[^"]*"/g, () => `"title": "From elsewhere ${(count += 1)}"`);
+  await page.getByLabel('Programme file').setInputFiles({ name: 'weeks.json', mimeType: 'application/json', buffer: Buffer.from(file) });
   await expect(calendar(page)).toBeVisible();
   expect((await stored(page, house)).sessions).toEqual(before.sessions);
 });

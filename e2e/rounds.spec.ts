@@ -127,7 +127,9 @@ Hand shakes: 1x10s`,
   const [first, second] = [await took('Round 1 of 2'), await took('Round 2 of 2')];
   expect(second).toBeLessThan(first);
   const record = await keep(page, house);
-  const rounds = record.sets.filter(({ movementId }) => movementId === 'free.finger-waves').map(({ round, doneAmount }) => [round, doneAmount]); // prettier-ignore
+  const rounds = record.sets
+    .filter(({ movementId }) => movementId === 'free.finger-waves')
+    .map(({ round, doneAmount }) => [round, doneAmount]);
   expect(rounds).toEqual([
     [1, 4],
     [2, 4],
@@ -186,7 +188,7 @@ Long easy stretch, palm side: 1xease30s L`,
 test('a text that cannot be read takes nothing: line, column and the nearest names', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
   await page.getByRole('button', { name: 'Text', exact: true }).click();
-  await page.getByRole('textbox', { name: /text/i }).fill('Loading\nstrength\nPalm lift, knees bak: 2x6\nPalm lift: 2x6 hard'); // prettier-ignore
+  await page.getByRole('textbox', { name: /text/i }).fill('Loading\nstrength\nPalm lift, knees bak: 2x6\nPalm lift: 2x6 hard');
   const alert = page.getByRole('alert');
   await expect(alert).toContainText('Line 3, 1: “Palm lift” has no level “knees bak”. Hands on a table · All fours');
   await expect(alert).toContainText('Line 4, 16: “hard” is not a part of a dose');

@@ -31,10 +31,7 @@ test('something else that hurts is recorded with hand and place, and all of its 
   expect(record).toMatchObject({ maxDiscomfort: 6, complaints: [{ hand: 'right', place: 'wrist-back' }] });
 });
 
-test('discomfort of five and more stands the clock and offers to ease; the easier level is recorded', async ({
-  coach: page,
-  house,
-}) => {
+test('discomfort of five and more stands the clock and offers to ease; the easier level is recorded', async ({ coach: page, house }) => {
   await lead(page, 'Loading the palms', 'Tobi Marchetti');
   for (let step = 0; step < 4; step++) await skip(page);
   await page.getByRole('button', { name: /^Tell more/ }).click();
@@ -58,9 +55,7 @@ test('discomfort of five and more stands the clock and offers to ease; the easie
   expect(record.maxDiscomfort).toBe(6);
 });
 
-test('a stop stands: in the record, on Today, on their page, and against the next start, until it is cleared', async ({
-  coach: page,
-}) => {
+test('a stop stands: in the record, on Today, on their page, and against the next start, until it is cleared', async ({ coach: page }) => {
   await lead(page, 'Loading the palms', 'Callum Reyes-Whitlock');
   await page.clock.runFor(12_000);
   await page.getByRole('button', { name: 'Something hurts' }).click();
@@ -71,10 +66,7 @@ test('a stop stands: in the record, on Today, on their page, and against the nex
   await page.getByRole('button', { name: 'Keep the record' }).click();
   await expect(page.getByRole('alert')).toContainText('Stopped: numbness or tingling, left hand');
   await page.goto('/');
-  const call = page
-    .getByRole('list', { name: 'To decide' })
-    .getByRole('listitem')
-    .filter({ hasText: 'Callum Reyes-Whitlock' });
+  const call = page.getByRole('list', { name: 'To decide' }).getByRole('listitem').filter({ hasText: 'Callum Reyes-Whitlock' });
   await expect(call).toContainText('Refer');
   await expect(call).toContainText('Left hand: numbness or tingling, stopped on');
   const said = (await call.textContent())!.match(/Left hand:.*looked at it\./)![0];
@@ -99,9 +91,7 @@ test('a stop stands: in the record, on Today, on their page, and against the nex
   await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
 });
 
-test('who is not cleared cannot be led through loading, but through free motion; clearance opens the way', async ({
-  coach: page,
-}) => {
+test('who is not cleared cannot be led through loading, but through free motion; clearance opens the way', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
   await page.getByLabel('Seen for').selectOption({ label: 'For Hana Kobler' });
   await expect(page.getByText('Not before clearance: the hands.').first()).toBeVisible();

@@ -4,10 +4,7 @@ import { lead, skip } from './leading.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
-test('the server restarts in the middle: the player goes on, and each set arrives once', async ({
-  coach: page,
-  house,
-}) => {
+test('the server restarts in the middle: the player goes on, and each set arrives once', async ({ coach: page, house }) => {
   await lead(page, 'Warm thumbs', 'Wilf Tarrant');
   // What is written in his record stands beside the movement that it concerns.
   await expect(page.getByRole('region', { name: 'Now' })).toContainText('Slow only, in warm water');
@@ -32,10 +29,7 @@ test('the server restarts in the middle: the player goes on, and each set arrive
 test.describe('with the stored shell', () => {
   test.use({ serviceWorkers: 'allow' });
 
-  test('a reload without any server opens the session where it stood, and all of it arrives later', async ({
-    coach: page,
-    house,
-  }) => {
+  test('a reload without any server opens the session where it stood, and all of it arrives later', async ({ coach: page, house }) => {
     await openToday(page);
     await page.evaluate(() => navigator.serviceWorker.ready);
     await openSequence(page, 'Warm thumbs');
@@ -99,7 +93,12 @@ test('pause and “something hurts” are on screen at all times, whatever the s
   for (let step = 0; step < 4; step++) await skip(page);
   await page.getByRole('button', { name: /^Tell more/ }).click();
   // A page of 1280 × 800 at twice its size has 640 × 400 to lay out in.
-  const sizes = [[390, 844], [320, 640], [1280, 800], [640, 400]] as const; // prettier-ignore
+  const sizes = [
+    [390, 844],
+    [320, 640],
+    [1280, 800],
+    [640, 400],
+  ] as const;
   for (const [width, height] of sizes) {
     await page.setViewportSize({ width, height });
     for (const name of ['Pause', 'Something hurts']) {
@@ -136,10 +135,7 @@ test('the question about a block goes by itself; at the end all are told of with
   expect((await recorded()).reports.length).toBeGreaterThan(2);
 });
 
-test('what a session asks for next is decided under its record or on Today, and taken back', async ({
-  coach: page,
-  house,
-}) => {
+test('what a session asks for next is decided under its record or on Today, and taken back', async ({ coach: page, house }) => {
   const people = await house.read<AthleteListItem[]>(page, '/athletes');
   const mirela = people.find(({ name }) => name === 'Mirela Danko')!;
   const { open } = await house.read<CallsOfAthlete>(page, `/athletes/${mirela.id}/calls`);
@@ -157,7 +153,11 @@ test('what a session asks for next is decided under its record or on Today, and 
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(asked.getByRole('button', { name: 'Accept, Ease: Mirela Danko' })).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).click();
-  const call = page.getByRole('list', { name: 'To decide' }).getByRole('listitem').filter({ hasText: 'Mirela Danko' }).filter({ hasText: 'Ease' }); // prettier-ignore
+  const call = page
+    .getByRole('list', { name: 'To decide' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Mirela Danko' })
+    .filter({ hasText: 'Ease' });
   await call.getByRole('button', { name: 'Decline, Ease: Mirela Danko' }).click();
   await page.getByLabel('What speaks against it').fill('It was the cold hall.');
   await page.keyboard.press('Enter');
@@ -176,10 +176,7 @@ test('a wrong count is put right beside the rating, and a fault of form that was
   await page.getByRole('button', { name: 'Pause' }).click();
   await page.getByRole('button', { name: 'Thumb forgotten inside the fist: left' }).click();
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Thumb forgotten inside the fist: left' })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
+  await expect(page.getByRole('button', { name: 'Thumb forgotten inside the fist: left' })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: /^Tell more/ }).click();
   await page.getByRole('button', { name: 'Note, form, counts' }).click();
   await page.getByRole('button', { name: 'Fewer, set 1, both, toward the thumb' }).click();

@@ -7,7 +7,9 @@ test('test, train, test again: chosen in the sequence, led around the session, t
   coach: page,
   house,
 }) => {
-  const id = await someoneNew(page, house, 'Elowen Marsh', [{ caution: 'numbness', hand: 'left', clearedOn: '2026-01-02', clearedBy: 'a hand therapist' }]); // prettier-ignore
+  const id = await someoneNew(page, house, 'Elowen Marsh', [
+    { caution: 'numbness', hand: 'left', clearedOn: '2026-01-02', clearedBy: 'a hand therapist' },
+  ]);
   const sequenceId = await manyBlocks(page, house, 1);
   await page.goto(`/sequences/${sequenceId}`);
   await page.getByText('Measured before and after:').click();

@@ -45,9 +45,7 @@ const fromWrist = (at) => sub(turned(at), wrist).map((v) => v * 1000);
 // ---- bones: where each begins and ends, and the axis that it bends about
 const chains = {
   thumb: ['metacarpal', 'phalanx-proximal', 'phalanx-distal', 'tip'].map((part) => `thumb-${part}`),
-  ...Object.fromEntries(
-    Object.entries(FINGERS).map(([ours, theirs]) => [ours, PHALANGES.map((part) => `${theirs}-finger-${part}`)]),
-  ),
+  ...Object.fromEntries(Object.entries(FINGERS).map(([ours, theirs]) => [ours, PHALANGES.map((part) => `${theirs}-finger-${part}`)])),
 };
 const measured = {};
 for (const [digit, chain] of Object.entries(chains)) {
@@ -55,16 +53,19 @@ for (const [digit, chain] of Object.entries(chains)) {
     const [here, next] = [name, chain[at + 1]].map((each) => fromWrist(nodes[each].getWorldTranslation()));
     const axis = turned(rotated(nodes[name].getWorldRotation(), [1, 0, 0]));
     const y = unit(sub(next, here));
-    const x = unit(sub(axis, y.map((v) => v * dot(axis, y)))); // prettier-ignore
+    const x = unit(
+      sub(
+        axis,
+        y.map((v) => v * dot(axis, y)),
+      ),
+    );
     measured[`${digit}${digit === 'thumb' ? at + 1 : at}`] = { at: here, to: next, x, y, z: cross(x, y) };
   });
 }
 
 // ---- mesh: welded, with the weights of our bones
 const mesh = root.listMeshes()[0].listPrimitives()[0];
-const [positions, joints, weights] = ['POSITION', 'JOINTS_0', 'WEIGHTS_0'].map((kind) =>
-  mesh.getAttribute(kind).getArray(),
-);
+const [positions, joints, weights] = ['POSITION', 'JOINTS_0', 'WEIGHTS_0'].map((kind) => mesh.getAttribute(kind).getArray());
 const corners = mesh.getIndices().getArray();
 const ourBone = root
   .listSkins()[0]
@@ -109,9 +110,22 @@ while (open.get(ring.at(-1)) !== ring[0]) ring.push(open.get(ring.at(-1)));
 
 /** Forearm: millimetres from the wrist toward the elbow, half width from thumb side to little-finger side, half height from palm side to back. */
 const SECTIONS = [
-  ...[[25, 26.5, 19.5], [38, 26.8, 20.8], [56, 28.5, 23], [82, 32, 27], [116, 37, 32], [155, 42, 37], [195, 44.5, 40]],
-  ...[[230, 44, 40], [258, 41, 37.5], [276, 35, 32], [286, 24, 22]],
-]; // prettier-ignore
+  ...[
+    [25, 26.5, 19.5],
+    [38, 26.8, 20.8],
+    [56, 28.5, 23],
+    [82, 32, 27],
+    [116, 37, 32],
+    [155, 42, 37],
+    [195, 44.5, 40],
+  ],
+  ...[
+    [230, 44, 40],
+    [258, 41, 37.5],
+    [276, 35, 32],
+    [286, 24, 22],
+  ],
+];
 /** Middle of the cut, its half width and height; the cut is smoothed into the first three rings. */
 const CUT = { y: -15.5, x: 1, z: 0.5, halfWidth: 26, halfHeight: 18.5, rings: 3 };
 const angles = ring.map((i) => {
@@ -189,11 +203,23 @@ function subdivided(from, fromFaces) {
   for (const [edge, [c, d]] of opposite) {
     const [a, b] = edge.split('_').map(Number);
     middle.set(edge, out.length);
-    out.push(mixed([[a, 3 / 8], [b, 3 / 8], [c, 1 / 8], [d, 1 / 8]])); // prettier-ignore
+    out.push(
+      mixed([
+        [a, 3 / 8],
+        [b, 3 / 8],
+        [c, 1 / 8],
+        [d, 1 / 8],
+      ]),
+    );
   }
   const finer = fromFaces.flatMap(([a, b, c]) => {
     const [x, y, z] = [middle.get(key(a, b)), middle.get(key(b, c)), middle.get(key(c, a))];
-    return [[a, x, z], [b, y, x], [c, z, y], [x, y, z]]; // prettier-ignore
+    return [
+      [a, x, z],
+      [b, y, x],
+      [c, z, y],
+      [x, y, z],
+    ];
   });
   return { vertices: out, faces: finer };
 }
@@ -204,7 +230,15 @@ function barDistance(bar, at) {
   const [from, to] = [bar.slice(0, 3), bar.slice(4, 7)];
   const along = sub(to, from);
   const share = Math.min(1, Math.max(0, dot(sub(at, from), along) / Math.max(1e-6, dot(along, along))));
-  return Math.hypot(...sub(at, from.map((v, c) => v + along[c] * share))) - (bar[3] + (bar[7] - bar[3]) * share); // prettier-ignore
+  return (
+    Math.hypot(
+      ...sub(
+        at,
+        from.map((v, c) => v + along[c] * share),
+      ),
+    ) -
+    (bar[3] + (bar[7] - bar[3]) * share)
+  );
 }
 /** Bars whose union lies nearest to the points, from a first guess: steepest descent with numeric slopes and a step of its own for each number. */
 function fitted(bars, points) {
@@ -239,7 +273,12 @@ const ownPoints = (names) =>
     return names.includes(BONES[which]) && weight > 0.5;
   });
 /** A first guess for the palm: two bars for each ray, and one across the heel. */
-const RAYS = [[-14, -23], [-3, -2], [8, 17], [20, 34]]; // prettier-ignore
+const RAYS = [
+  [-14, -23],
+  [-3, -2],
+  [8, 17],
+  [20, 34],
+];
 const fleshOf = (name) => {
   const frame = frames[name];
   if (name === PALM) {
@@ -296,9 +335,11 @@ const vector = (v, digits) => `[${v.map((c) => Number(c.toFixed(digits))).join('
 const rows = Object.entries(measured).map(
   ([name, { at, to, x }]) => `  ${name}: { at: ${vector(at, 1)}, to: ${vector(to, 1)}, axis: ${vector(x, 3)} },`,
 );
-const bars = Object.entries(flesh).flatMap(
-  ([name, { bars: all }]) =>
-  all.map((bar) => `  { part: '${name}', from: ${vector(bar.slice(0, 3), 1)}, fromMm: ${bar[3].toFixed(1)}, to: ${vector(bar.slice(4, 7), 1)}, toMm: ${bar[7].toFixed(1)} },`), // prettier-ignore
+const bars = Object.entries(flesh).flatMap(([name, { bars: all }]) =>
+  all.map(
+    (bar) =>
+      `  { part: '${name}', from: ${vector(bar.slice(0, 3), 1)}, fromMm: ${bar[3].toFixed(1)}, to: ${vector(bar.slice(4, 7), 1)}, toMm: ${bar[7].toFixed(1)} },`,
+  ),
 );
 const points = spread.map((i) => {
   const most = [...vertices[i].skin]
@@ -317,25 +358,21 @@ writeFileSync(
  * Bones of the right hand at rest, in millimetres from the middle of the wrist: x toward the little finger, y toward the fingertips, z out of the back.
  * \`axis\` is what the bone bends about: a turn against it flexes.
  */
-// prettier-ignore
 export const MEASURED_BONES = {
 ${rows.join('\n')}
 } as const;
 
 /** The flesh as round bars, in the frame of the bone at rest (of the hand for the palm), millimetres. */
-// prettier-ignore
 export const MEASURED_BARS = [
 ${bars.join('\n')}
 ] as const;
 
 /** Points spread over the skin at rest, millimetres, and the parts that each follows with its weights. */
-// prettier-ignore
 export const MEASURED_SKIN = [
 ${points.join('\n')}
 ] as const;
 
 /** The bones of the mesh's skin, in its order. */
-// prettier-ignore
 export const SKIN_BONES = [
 ${BONES.map((name) => `  '${name}',`).join('\n')}
 ] as const;

@@ -41,8 +41,8 @@ async function overDatabase(wanted, results) {
   const failures = [];
   const attempt = (name, title, program, args, env) =>
     wanted.has(name) &&
-    part(title, () => runToEnd('npx', [program, ...args], { env: { TEST_DATABASE_URL: database.url, ...env } })).catch(
-      (error) => failures.push(error),
+    part(title, () => runToEnd('npx', [program, ...args], { env: { TEST_DATABASE_URL: database.url, ...env } })).catch((error) =>
+      failures.push(error),
     );
   try {
     await attempt('unit', 'unit and server', 'jest', ['--json', `--outputFile=${join(results, 'unit.json')}`], {

@@ -38,9 +38,7 @@ export default defineConfig({
       output: {
         codeSplitting: {
           // What every first page needs of the core's words: a file of its own for each would weigh more than what is in it.
-          groups: [
-            { name: 'words', test: /core[\\/](src|dist)[\\/].*(clock|numbers|hands|load-scale|discomfort)\.(js|ts)$/ },
-          ],
+          groups: [{ name: 'words', test: /core[\\/](src|dist)[\\/].*(clock|numbers|hands|load-scale|discomfort)\.(js|ts)$/ }],
         },
       },
     },

@@ -8,9 +8,7 @@ export class AssignmentInput {
   readonly sequenceId: string;
   @IsId('an athlete')
   readonly athleteId: string;
-  @IsDocument(
-    list(oneOf<number>(WEEKDAYS), { min: 1, max: WEEKDAYS.length, unique: true, what: 'weekdays, each once' }),
-  )
+  @IsDocument(list(oneOf<number>(WEEKDAYS), { min: 1, max: WEEKDAYS.length, unique: true, what: 'weekdays, each once' }))
   readonly weekdays: readonly number[];
   @IsDay()
   readonly fromDay: string;

@@ -1,12 +1,4 @@
-import {
-  ANSWER_KINDS,
-  type Call,
-  type CallAnswerKind,
-  type CallKind,
-  DOSE,
-  type Dose,
-  type Hand,
-} from '@clay-pot/core';
+import { ANSWER_KINDS, type Call, type CallAnswerKind, type CallKind, DOSE, type Dose, type Hand } from '@clay-pot/core';
 import { IsInstant, IsText, IsWord } from './validation/fields.js';
 import { IsDocument } from './validation/is-document.js';
 import { OptionalField } from './validation/optional-field.js';

@@ -1,13 +1,4 @@
-import {
-  between,
-  type Hand,
-  HANDS,
-  list,
-  RANGE_MOTIONS,
-  type RangeMotion,
-  READING_LIMITS,
-  record,
-} from '@clay-pot/core';
+import { between, type Hand, HANDS, list, RANGE_MOTIONS, type RangeMotion, READING_LIMITS, record } from '@clay-pot/core';
 import { IsBetween, IsDay, IsText, IsWord } from './validation/fields.js';
 import { IsDocument } from './validation/is-document.js';
 

@@ -1,13 +1,4 @@
-import {
-  list,
-  PROGRAMME,
-  PROGRAMME_LIMITS,
-  type Programme,
-  record,
-  SEQUENCE,
-  type Sequence,
-  text,
-} from '@clay-pot/core';
+import { list, PROGRAMME, PROGRAMME_LIMITS, type Programme, record, SEQUENCE, type Sequence, text } from '@clay-pot/core';
 import { WhomInput } from './mechanics.js';
 import { IsDay, IsId, IsText } from './validation/fields.js';
 import { IsDocument } from './validation/is-document.js';

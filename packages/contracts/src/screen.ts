@@ -1,13 +1,4 @@
-import {
-  HEALTH,
-  INTAKE,
-  type Intake,
-  list,
-  type MovementOpen,
-  type PathEnd,
-  type Screening,
-  text,
-} from '@clay-pot/core';
+import { HEALTH, INTAKE, type Intake, list, type MovementOpen, type PathEnd, type Screening, text } from '@clay-pot/core';
 import type { Athlete } from './athletes.js';
 import { IsDay, IsId, IsWholeWithin } from './validation/fields.js';
 import { bodyOf, IsDocument } from './validation/is-document.js';

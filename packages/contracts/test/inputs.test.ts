@@ -17,8 +17,7 @@ import {
   SwapQuestion,
 } from '@clay-pot/contracts';
 
-const pointersOf = (Request: new () => object, value: unknown) =>
-  faultsOfRequest(Request, value).map(({ pointer }) => pointer);
+const pointersOf = (Request: new () => object, value: unknown) => faultsOfRequest(Request, value).map(({ pointer }) => pointer);
 const ID = '01890a5d-ac96-774b-bcce-b302099a8057';
 const sequenceOf = (movement: (typeof LIBRARY)[number]): Sequence => ({
   title: movement.name,
@@ -84,9 +83,7 @@ describe('what a request may hold', () => {
 
   test('a question of effort needs a sequence; a file needs its text', () => {
     expect(pointersOf(EffortQuestion, { at: '2026-05-31T08:30:00.000Z' })).toEqual(['/sequence']);
-    expect(pointersOf(EffortQuestion, { sequence: sequenceOf(LIBRARY[0]!), at: '2026-13-31T08:30:00.000Z' })).toEqual([
-      '/at',
-    ]);
+    expect(pointersOf(EffortQuestion, { sequence: sequenceOf(LIBRARY[0]!), at: '2026-13-31T08:30:00.000Z' })).toEqual(['/at']);
     expect(pointersOf(SequenceFileInput, { id: ID, text: '' })).toEqual(['/text']);
   });
 

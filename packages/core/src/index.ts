@@ -208,38 +208,13 @@ export { freeHand } from './picture/hand/free-hand.js';
 export { exampleNow, exampleOf, handNow, type HandNow } from './picture/hand/beat.js';
 export { type Beat, poseOfStation, stationsOf } from './picture/hand/course.js';
 export { partsIn, type PlacedHand } from './picture/hand/flesh.js';
-export {
-  eyeAxes,
-  eyeFor,
-  type Frame3d,
-  frameAround,
-  mirroredFrame,
-  shownAt,
-  turnedFrame,
-} from './picture/hand/framing.js';
+export { eyeAxes, eyeFor, type Frame3d, frameAround, mirroredFrame, shownAt, turnedFrame } from './picture/hand/framing.js';
 export { type HandPicture, handPictureOf, postureHand } from './picture/hand/hand-picture.js';
 export { settingOf } from './picture/hand/setting-of.js';
-export {
-  MOST_N_CM2,
-  pressureOn,
-  type PressureSpot,
-  trailOf,
-  type WristArc,
-  wristArcOf,
-  zonePressure,
-} from './picture/hand/marks.js';
+export { MOST_N_CM2, pressureOn, type PressureSpot, trailOf, type WristArc, wristArcOf, zonePressure } from './picture/hand/marks.js';
 export { type HandMoment3d } from './picture/hand/moment.js';
 export { type PlaceSide, PLACE_SIDES, placeOn, placePicture, PLACES_ON } from './picture/hand/places.js';
-export {
-  draggedTo,
-  HANDLE_PLACES,
-  HANDLES,
-  posableIn,
-  posingFrame,
-  stationOf,
-  turnedOver,
-  withJoint,
-} from './picture/hand/posing.js';
+export { draggedTo, HANDLE_PLACES, HANDLES, posableIn, posingFrame, stationOf, turnedOver, withJoint } from './picture/hand/posing.js';
 export { pushArrow } from './picture/hand/pushing.js';
 export { type HandSize, handSizeOf, type Part, type Skeleton, sized, skeletonOf } from './picture/hand/skeleton.js';
 export { type Placement, type Vec3 } from './picture/hand/space.js';

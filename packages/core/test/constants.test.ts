@@ -35,7 +35,11 @@ describe('the constants of the computations', () => {
     const angle = () => handLoad({ ...REFERENCE_BODIES.male }, USUAL_POSTURES.plank).wristExtensionDeg;
     const before = angle();
     expect(withValue(wrist, 0.45, angle)).toBeLessThan(before - 2);
-    expect(() => withValue(wrist, 0.45, () => { throw new Error('no'); })).toThrow('no'); // prettier-ignore
+    expect(() =>
+      withValue(wrist, 0.45, () => {
+        throw new Error('no');
+      }),
+    ).toThrow('no');
     expect(angle()).toBe(before);
   });
 });

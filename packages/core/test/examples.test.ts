@@ -15,9 +15,12 @@ const files = readdirSync(SOURCES, { recursive: true })
   .map(String)
   .filter((path) => path.endsWith('.ts') && !path.endsWith('.test.ts'));
 const examples = files.flatMap((path) =>
-  [...readFileSync(join(SOURCES, path), 'utf8').matchAll(EXAMPLE)].map(
-    ([, asked, sign, told]): [string, string, string, string] => [path, asked!, sign!, told!],
-  ),
+  [...readFileSync(join(SOURCES, path), 'utf8').matchAll(EXAMPLE)].map(([, asked, sign, told]): [string, string, string, string] => [
+    path,
+    asked!,
+    sign!,
+    told!,
+  ]),
 );
 
 /** What an expression comes to with the core's exports in scope. */

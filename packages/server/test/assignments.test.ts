@@ -120,8 +120,7 @@ describe('today', () => {
 });
 
 describe('the morning after', () => {
-  const tell = (id: string, at: string, left: number) =>
-    coach.ask('PUT', `/sessions/${id}/morning`, { left, right: 0, at });
+  const tell = (id: string, at: string, left: number) => coach.ask('PUT', `/sessions/${id}/morning`, { left, right: 0, at });
 
   test('is asked of the newest session of a day before, whatever is led today', async () => {
     const first = await lead('2026-06-07T08:00:00.000Z');

@@ -54,18 +54,8 @@ describe('athletes', () => {
     ['a birth in the future', { birthDate: '2100-01-01' }, '/birthDate', 'today'],
     ['an unknown field', { shoeSize: 43 }, '/shoeSize', 'not a known field'],
     ['an unknown caution', { cautions: [{ caution: 'bad luck' }] }, '/cautions/0/caution', 'must be one of numbness'],
-    [
-      'a caution twice',
-      { cautions: [{ caution: 'arthritis' }, { caution: 'arthritis' }] },
-      '/cautions/1/caution',
-      'twice',
-    ],
-    [
-      'half a clearance',
-      { cautions: [{ caution: 'numbness', clearedOn: '2026-01-01' }] },
-      '/cautions/0/clearedBy',
-      'both',
-    ],
+    ['a caution twice', { cautions: [{ caution: 'arthritis' }, { caution: 'arthritis' }] }, '/cautions/1/caution', 'twice'],
+    ['half a clearance', { cautions: [{ caution: 'numbness', clearedOn: '2026-01-01' }] }, '/cautions/0/clearedBy', 'both'],
     ['a thing nobody knows', { equipment: ['trapeze'] }, '/equipment/0', 'one of mat'],
   ])('%s is refused at its field', async (_what, change, pointer, words) => {
     const answer = await coach.ask('PUT', `/athletes/${uuid()}`, { ...ATHLETE, ...change });

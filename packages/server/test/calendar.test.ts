@@ -16,7 +16,10 @@ beforeAll(async () => {
   const document: Programme = {
     title: 'Toward the show',
     fromDay: '2026-10-19',
-    weeks: [{ kind: 'build', amountPercent: 100 }, { kind: 'taper', amountPercent: 50 }], // prettier-ignore
+    weeks: [
+      { kind: 'build', amountPercent: 100 },
+      { kind: 'taper', amountPercent: 50 },
+    ],
     event: { day: '2026-10-31', name: 'Lantern show' },
     plans: [
       { id: 'a', sequenceId: pair.sequenceId, beginsAt: '18:30' },
@@ -47,7 +50,10 @@ describe('a programme as iCalendar', () => {
     ]);
     expect(told.some((line) => line === 'RRULE:FREQ=YEARLY;BYMONTH=10;BYDAY=-1SU')).toBe(true);
     // Without an hour it is of the day; and so is the event.
-    expect(told.filter((line) => line.startsWith('DTSTART;VALUE=DATE'))).toEqual(['DTSTART;VALUE=DATE:20261028', 'DTSTART;VALUE=DATE:20261031']); // prettier-ignore
+    expect(told.filter((line) => line.startsWith('DTSTART;VALUE=DATE'))).toEqual([
+      'DTSTART;VALUE=DATE:20261028',
+      'DTSTART;VALUE=DATE:20261031',
+    ]);
     expect(told.filter((line) => line.startsWith('SUMMARY')).at(-1)).toBe('SUMMARY:Lantern show');
     expect(told.filter((line) => line.startsWith('DESCRIPTION'))[0]).toContain('Stop if it hurts');
     expect(told.filter((line) => line.startsWith('UID'))[0]).toBe(`UID:${programmeId}-s1@clay-pot`);

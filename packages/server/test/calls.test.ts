@@ -46,9 +46,13 @@ async function someone(name: string): Promise<Scene> {
   const document: Programme = {
     title: 'Holds',
     fromDay: '2026-05-11',
-    weeks: [{ kind: 'build', amountPercent: 100 }, { kind: 'build', amountPercent: 100 }, { kind: 'build', amountPercent: 100 }], // prettier-ignore
+    weeks: [
+      { kind: 'build', amountPercent: 100 },
+      { kind: 'build', amountPercent: 100 },
+      { kind: 'build', amountPercent: 100 },
+    ],
     plans: [{ id: 'a', sequenceId }],
-    sessions: ['16', '18', '21', '23', '25'].map((day, index) => ({ id: `s${index + 1}`, day: `2026-05-${day}`, planId: 'a' })), // prettier-ignore
+    sessions: ['16', '18', '21', '23', '25'].map((day, index) => ({ id: `s${index + 1}`, day: `2026-05-${day}`, planId: 'a' })),
   };
   expect((await coach.ask('PUT', `/programmes/${programmeId}`, { athleteId: id, document })).status).toBe(200);
   return { id, sequenceId, programmeId };
@@ -72,7 +76,7 @@ async function lead({ id: athleteId, sequenceId }: Scene, day: string, discomfor
 }
 
 const callsOf = async ({ id }: Scene) => (await coach.ask<CallsOfAthlete>('GET', `/athletes/${id}/calls`)).body;
-const documentOf = async ({ programmeId }: Scene) => (await coach.ask<StoredProgramme>('GET', `/programmes/${programmeId}`)).body; // prettier-ignore
+const documentOf = async ({ programmeId }: Scene) => (await coach.ask<StoredProgramme>('GET', `/programmes/${programmeId}`)).body;
 const AT = '2026-05-20T10:00:00.000Z';
 const answer = ({ id }: Scene, { key, evidenceKey }: AthleteCall, more: object, answerId = uuid()) =>
   coach.ask<AnsweredCall>('PUT', `/athletes/${id}/calls/${answerId}`, { key, evidenceKey, at: AT, ...more });
@@ -95,7 +99,7 @@ describe('a call', () => {
     const after = await documentOf(scene);
     expect(after.etag).not.toBe(etag);
     expect(after.document.changes).toMatchObject([
-      { fromDay: '2026-05-21', planId: 'a', edits: [{ kind: 'change', blockId: block.id, dose: { sets: 2, work: { seconds: 20 } } }] }, // prettier-ignore
+      { fromDay: '2026-05-21', planId: 'a', edits: [{ kind: 'change', blockId: block.id, dose: { sets: 2, work: { seconds: 20 } } }] },
     ]);
     expect(after.document.changes?.[0]?.reason).toContain('Progress: Palm support');
     expect((await callsOf(scene)).open.filter(({ movementId }) => movementId !== null)).toEqual([]);
@@ -110,10 +114,12 @@ describe('a call', () => {
     const typed = (more: object) => answer(scene, call, { answer: 'changed', optionId: 'next', dose, ...more });
     expect(refusedAt(await typed({ answer: 'accepted' }))).toEqual(['/answer']);
     expect(refusedAt(await typed({ dose: { ...dose, sets: 0 } }))).toEqual(['/dose/sets']);
-    expect(refusedAt(await typed({ dose: { ...dose, work: { kind: 'distance', metres: 20 } } }))).toEqual(['/dose/work/kind']); // prettier-ignore
+    expect(refusedAt(await typed({ dose: { ...dose, work: { kind: 'distance', metres: 20 } } }))).toEqual(['/dose/work/kind']);
     const { status, body } = await typed({});
     expect([status, body.words]).toEqual([200, 'Palm support: 2×15s → 3×17s']);
-    expect((await documentOf(scene)).document.changes).toMatchObject([{ edits: [{ blockId: block.id, dose: { sets: 3, work: { seconds: 17 } } }] }]); // prettier-ignore
+    expect((await documentOf(scene)).document.changes).toMatchObject([
+      { edits: [{ blockId: block.id, dose: { sets: 3, work: { seconds: 17 } } }] },
+    ]);
   });
 
   test('no dose can be typed that makes an ease more than is planned', async () => {

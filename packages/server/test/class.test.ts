@@ -14,18 +14,24 @@ test('all of the studio side by side, who needs a look first, with why; another 
   const ids = { referred: uuid(), uneven: uuid(), unknown: uuid() };
   await coach.ask('PUT', `/athletes/${ids.unknown}`, { ...ATHLETE, name: 'Nobody Known' });
   await coach.ask('PUT', `/athletes/${ids.uneven}`, { ...ATHLETE, name: 'One Sided' });
-  await coach.ask('PUT', `/athletes/${ids.referred}`, { ...ATHLETE, name: 'Numb Hand', cautions: [{ caution: 'numbness', hand: 'left' }] }); // prettier-ignore
+  await coach.ask('PUT', `/athletes/${ids.referred}`, { ...ATHLETE, name: 'Numb Hand', cautions: [{ caution: 'numbness', hand: 'left' }] });
   const add = (hand: string, value: number, onDay = '2026-06-01') =>
     coach.ask('PUT', `/athletes/${ids.uneven}/readings/${uuid()}`, { kind: 'maximum', of: 'grip', hand, value, onDay });
   await add('left', 280);
   await add('right', 430);
   // A hold is not what a class is compared by, but it is measured all the same.
-  await coach.ask('PUT', `/athletes/${ids.uneven}/readings/${uuid()}`, { kind: 'hold', of: 'hang', hand: 'left', value: 30, onDay: '2026-06-08' }); // prettier-ignore
+  await coach.ask('PUT', `/athletes/${ids.uneven}/readings/${uuid()}`, {
+    kind: 'hold',
+    of: 'hang',
+    hand: 'left',
+    value: 30,
+    onDay: '2026-06-08',
+  });
   const { body } = await coach.ask<ClassRow[]>('GET', '/class');
   const mine = body.filter(({ athleteId }) => Object.values(ids).includes(athleteId));
   expect(mine.map(({ name }) => name)).toEqual(['Numb Hand', 'One Sided', 'Nobody Known']);
   expect(mine[0]!.reasons[0]).toBe('Numbness or tingling, left hand: unloaded only');
-  expect(mine[1]).toMatchObject({ gripN: { left: 280, right: 430 }, extensionDeg: { left: null, right: null }, measuredOn: '2026-06-08' }); // prettier-ignore
+  expect(mine[1]).toMatchObject({ gripN: { left: 280, right: 430 }, extensionDeg: { left: null, right: null }, measuredOn: '2026-06-08' });
   expect(mine[1]!.reasons.join()).toContain('grip: the left has 35 % less');
   expect(mine[2]!.reasons).toEqual(['to be asked: never asked', 'never measured', 'no session yet']);
   const other = await house.coach('another');

@@ -65,11 +65,7 @@ describe('POST /compose', () => {
   });
 
   test('what cannot be had together is no error: it says what would have to give way', async () => {
-    const holds = sequenceOf(
-      'Holds',
-      ['load', 'bearing.palm-support', 'all-fours'],
-      ['load', 'bearing.fist-support', 'all-fours'],
-    ).blocks;
+    const holds = sequenceOf('Holds', ['load', 'bearing.palm-support', 'all-fours'], ['load', 'bearing.fist-support', 'all-fours']).blocks;
     const { status, body } = await compose({ goal: 'handstand-load', minutes: 1, locked: holds });
     expect(status).toBe(200);
     expect(body.sequence).toBeNull();
@@ -86,9 +82,7 @@ describe('POST /compose', () => {
     expect(await of({ methodId: 'nobodys' })).toEqual(['/methodId']);
     const [block] = sequenceOf('One', ['load', 'isometric.flexion', 'strong']).blocks;
     expect(await of({ locked: [{ ...block, movementId: 'nothing' }] })).toEqual(['/locked/0/movementId']);
-    expect((await coach.ask('POST', '/compose', { goal: 'desk-hands', minutes: 10, athleteId: uuid() })).status).toBe(
-      404,
-    );
+    expect((await coach.ask('POST', '/compose', { goal: 'desk-hands', minutes: 10, athleteId: uuid() })).status).toBe(404);
   });
 });
 

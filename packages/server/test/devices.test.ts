@@ -38,7 +38,7 @@ function listen(setup: unknown, headers: Record<string, string> = { cookie }): P
   return new Promise((resolve) => {
     socket.on('message', (data) => messages.push(JSON.parse(String(data)) as DeviceMessage));
     socket.on('close', (code, reason) => resolve({ code, reason: String(reason), messages }));
-    socket.on('unexpected-response', (_request, response) => resolve({ code: response.statusCode ?? 0, reason: '', messages })); // prettier-ignore
+    socket.on('unexpected-response', (_request, response) => resolve({ code: response.statusCode ?? 0, reason: '', messages }));
     socket.on('error', () => undefined);
   });
 }
@@ -60,17 +60,12 @@ describe('a simulated device', () => {
   });
 
   test('measures what is asked for: an angle, a moment at its distance, a whole all-out test', async () => {
-    const samplesOf = async (setup: object) => (await listen({ hand: 'left', athleteId, speed: 50, ...setup })).messages.flatMap(({ samples }) => samples); // prettier-ignore
+    const samplesOf = async (setup: object) =>
+      (await listen({ hand: 'left', athleteId, speed: 50, ...setup })).messages.flatMap(({ samples }) => samples);
     const angle = tellTrial('angle', await samplesOf({ kind: 'angle', program: 'trial', of: 'wrist flexion' }));
     expect(angle.sort === 'angle' && angle.angle.deg).toBeGreaterThan(60);
-    const near = tellTrial(
-      'force',
-      await samplesOf({ kind: 'grip', program: 'trial', of: 'wrist flexion', leverCm: 8 }),
-    );
-    const far = tellTrial(
-      'force',
-      await samplesOf({ kind: 'grip', program: 'trial', of: 'wrist flexion', leverCm: 16 }),
-    );
+    const near = tellTrial('force', await samplesOf({ kind: 'grip', program: 'trial', of: 'wrist flexion', leverCm: 8 }));
+    const far = tellTrial('force', await samplesOf({ kind: 'grip', program: 'trial', of: 'wrist flexion', leverCm: 16 }));
     expect(near.sort === 'force' && far.sort === 'force' && near.trace.peakN! / far.trace.peakN!).toBeCloseTo(2, 0);
     const test = tellTrial('all-out', await samplesOf({ kind: 'grip', program: 'all-out' }));
     expect(test.sort === 'all-out' && test.test.contractionsN.length).toBe(24);

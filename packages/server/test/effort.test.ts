@@ -151,8 +151,7 @@ describe('POST /effort/session', () => {
       const anybody = await session({ sequence: LIFT });
       expect(anybody.body.estimated).toHaveLength(4);
       const youth = await session({ body: { ...body, ageYears: 14 }, sequence: LIFT });
-      const width = (answer: typeof anybody) =>
-        Math.log(flexors(answer).effortInterval[1] / flexors(answer).effortInterval[0]);
+      const width = (answer: typeof anybody) => Math.log(flexors(answer).effortInterval[1] / flexors(answer).effortInterval[0]);
       expect(youth.status).toBe(200);
       expect(width(anybody)).toBeGreaterThan(width(youth));
     });
@@ -162,10 +161,7 @@ describe('POST /effort/session', () => {
       [{ strengthOfNorm: 40 }, '/strengthOfNorm'],
       [{ measured: [{ kind: 'maximum', of: 'courage', hand: 'left', value: 5 }] }, '/measured/0/of'],
       [{ measured: [{ kind: 'maximum', of: 'grip', hand: 'left', value: 9000 }] }, '/measured/0/value'],
-      [
-        { measured: [{ kind: 'maximum', of: 'grip', hand: 'left', value: 300, onDay: '2027-01-01' }] },
-        '/measured/0/onDay',
-      ],
+      [{ measured: [{ kind: 'maximum', of: 'grip', hand: 'left', value: 300, onDay: '2027-01-01' }] }, '/measured/0/onDay'],
       [{ measured: [{ kind: 'passive range', of: 'wrist extension', hand: 'left', value: 300 }] }, '/measured/0/value'],
     ])('what cannot be is refused with its place: %j', async (change, pointer) => {
       const question = { body, sequence: LIFT, ...change };
@@ -183,8 +179,7 @@ describe('POST /effort/session', () => {
       const startedAt = '2026-05-02T08:00:00.000Z';
       const endedAt = '2026-05-02T08:10:00.000Z';
       await coach.ask('PUT', `/sessions/${sessionId}`, { athleteId: id, sequenceId, plan: hang, startedAt });
-      for (const { blockId, set, side, direction, unit, plannedAmount } of compileTimeline(hang, shippedMovement)
-        .stints) {
+      for (const { blockId, set, side, direction, unit, plannedAmount } of compileTimeline(hang, shippedMovement).stints) {
         const done = { blockId, movementId: 'hang.full', levelId: 'bar', set, side, direction, unit, plannedAmount };
         const sent = { ...done, doneAmount: plannedAmount, endedAt, corrects: null };
         await coach.ask('PUT', `/sessions/${sessionId}/sets/${uuid()}`, sent);
@@ -198,8 +193,7 @@ describe('POST /effort/session', () => {
         ['rated', 'grip', 'right', '2026-05-02'],
       ]);
       const after = await session({ athleteId: id, sequence: hang });
-      const grip = ({ body: { account } }: typeof before) =>
-        account.blocks[0]!.groups.find(({ group }) => group === 'finger flexors')!;
+      const grip = ({ body: { account } }: typeof before) => account.blocks[0]!.groups.find(({ group }) => group === 'finger flexors')!;
       expect(grip(after).effortPercent).not.toBeCloseTo(grip(before).effortPercent, 0);
       expect((await coach.ask('GET', `/athletes/${uuid()}/evidence`)).status).toBe(404);
     });
@@ -215,13 +209,9 @@ describe('POST /effort/session', () => {
   test('its example in the OpenAPI document holds', async () => {
     const { body } = await coach.ask<OpenAPIObject>('GET', '/openapi.json');
     const { post } = body.paths['/api/effort/session']!;
-    const content = (post!.requestBody as { content: Record<string, { examples: Record<string, { value: object }> }> })
-      .content;
+    const content = (post!.requestBody as { content: Record<string, { examples: Record<string, { value: object }> }> }).content;
     const answer = await session(content['application/json']!.examples['blocks']!.value);
     const answers = (post!.responses['200'] as { content: Record<string, { schema: { example: object } }> }).content;
-    expect([answer.status, answer.body]).toEqual([
-      200,
-      JSON.parse(JSON.stringify(answers['application/json']!.schema.example)),
-    ]);
+    expect([answer.status, answer.body]).toEqual([200, JSON.parse(JSON.stringify(answers['application/json']!.schema.example))]);
   });
 });

@@ -16,7 +16,7 @@ beforeEach(async () => {
   await coach.ask('PUT', `/athletes/${athleteId}`, ATHLETE);
 });
 const add = (kind: Reading['kind'], of: string, value: number, more: Partial<Reading> = {}) =>
-  coach.ask('PUT', `/athletes/${athleteId}/readings/${uuid()}`, { kind, of, hand: 'left', value, onDay: '2026-06-01', ...more }); // prettier-ignore
+  coach.ask('PUT', `/athletes/${athleteId}/readings/${uuid()}`, { kind, of, hand: 'left', value, onDay: '2026-06-01', ...more });
 const evidence = async () => (await coach.ask<Evidence[]>('GET', `/athletes/${athleteId}/evidence`)).body;
 
 describe('what holds and tests tell', () => {
@@ -53,7 +53,7 @@ describe('what holds and tests tell', () => {
   test('what was measured after a session’s work tells nothing of the hand as it comes', async () => {
     await add('maximum', 'grip', 500, { sessionId: uuid(), moment: 'after', isSure: true });
     await add('passive range', 'wrist extension', 100, { sessionId: uuid(), moment: 'after' });
-    const { body } = await coach.ask<PostureAnswer>('POST', '/mechanics/posture', { athleteId, posture: { from: 'allFours' } }); // prettier-ignore
+    const { body } = await coach.ask<PostureAnswer>('POST', '/mechanics/posture', { athleteId, posture: { from: 'allFours' } });
     expect(JSON.stringify(body)).not.toContain('measured on 2026-06-01');
     const half = await add('maximum', 'grip', 300, { sessionId: uuid() });
     expect(half.status).toBe(422);

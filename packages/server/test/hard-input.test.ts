@@ -27,12 +27,7 @@ describe('a body of the wrong shape', () => {
     ['a block that is nothing', 'PUT', 'sequences', { ...SEQUENCE, blocks: [null] }],
     ['blocks that are a text', 'PUT', 'sequences', { ...SEQUENCE, blocks: 'none' }],
     ['a title with half a character', 'PUT', 'sequences', { ...SEQUENCE, title: 'a\ud800b' }],
-    [
-      'an id named like a prototype',
-      'PUT',
-      'sequences',
-      { ...SEQUENCE, blocks: [{ ...block, movementId: '__proto__' }] },
-    ],
+    ['an id named like a prototype', 'PUT', 'sequences', { ...SEQUENCE, blocks: [{ ...block, movementId: '__proto__' }] }],
     ['a method named like a prototype', 'PUT', 'sequences', { ...SEQUENCE, methodId: 'constructor' }],
     ['a number that is none', 'PUT', 'sequences', { ...SEQUENCE, budgetMin: '10' }],
     ['a caution that is a list', 'PUT', 'athletes', { ...ATHLETE, cautions: [[]] }],
@@ -68,12 +63,7 @@ describe('a body that is too much', () => {
   test.each<[string, 'PUT' | 'POST', string, string]>([
     ['nested two thousand deep', 'PUT', `/sequences/${uuid()}`, nested(2000)],
     ['nested in a field', 'PUT', `/athletes/${uuid()}`, JSON.stringify(ATHLETE).replace('[]', nested(2000))],
-    [
-      'a file nested twenty thousand deep',
-      'POST',
-      '/sequences/import',
-      JSON.stringify({ id: uuid(), text: nested(20_000) }),
-    ],
+    ['a file nested twenty thousand deep', 'POST', '/sequences/import', JSON.stringify({ id: uuid(), text: nested(20_000) })],
   ])('%s', async (_what, method, path, text) => {
     expect((await sendText(method, path, text)).statusCode).toBe(422);
   });

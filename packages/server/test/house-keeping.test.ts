@@ -95,8 +95,7 @@ describe('the house', () => {
   test('a house of before gets its sums and terms: the same as those written with each row', async () => {
     const before = await House.open('migrations_old', { seedDemo: true, now: () => NOW });
     const sums = () =>
-      before.source
-        .query(`SELECT 'sequence' AS what, id, title, purpose, budget_min, duration_ms, block_count, NULL AS policy
+      before.source.query(`SELECT 'sequence' AS what, id, title, purpose, budget_min, duration_ms, block_count, NULL AS policy
         FROM sequences UNION SELECT 'session', id, title, completion, max_discomfort, planned_ms, exertion, discomfort_policy
         FROM sessions ORDER BY id`);
     const terms = () => before.source.query("SELECT COUNT(*) AS n FROM readings WHERE `of` = 'finger extension'");
@@ -114,9 +113,7 @@ describe('the house', () => {
     const [{ document }] = await before.source.query('SELECT document FROM sequences WHERE id = ?', [id]);
     await before.source.query('UPDATE sequences SET document = ? WHERE id = ?', [unsound, id]);
     await before.source.runMigrations();
-    const [{ healed }] = await before.source.query(
-      "SELECT COUNT(*) AS healed FROM athletes WHERE cautions LIKE '%[[]%'",
-    );
+    const [{ healed }] = await before.source.query("SELECT COUNT(*) AS healed FROM athletes WHERE cautions LIKE '%[[]%'");
     expect(Number(healed)).toBe(0);
     // The unsound one has no sums and keeps nothing else from having theirs.
     await before.undoTo('SumsAndTerms');
@@ -129,9 +126,7 @@ describe('the house', () => {
   test('lengths that an older house had summed are summed anew', async () => {
     const before = await House.open('migrations_lengths', { seedDemo: true, now: () => NOW });
     const lengths = () =>
-      before.source.query(
-        `SELECT id, duration_ms AS ms FROM sequences UNION SELECT id, planned_ms FROM sessions ORDER BY id`,
-      );
+      before.source.query(`SELECT id, duration_ms AS ms FROM sequences UNION SELECT id, planned_ms FROM sessions ORDER BY id`);
     const written = await lengths();
     await before.undoTo('LengthsAnew');
     await before.source.query('UPDATE sequences SET duration_ms = duration_ms - 10000');

@@ -131,10 +131,7 @@ export const ATHLETE: AthleteInput = {
   notes: '',
 };
 
-export function sequenceOf(
-  title: string,
-  ...lines: [phase: Block['phase'], movementId: string, levelId: string][]
-): Sequence {
+export function sequenceOf(title: string, ...lines: [phase: Block['phase'], movementId: string, levelId: string][]): Sequence {
   const blocks = lines.map(([phase, movementId, levelId], index): Block => {
     const { dose } = findLevel(shippedMovement(movementId)!, levelId)!;
     return { id: `b${index}`, phase, movementId, levelId, dose };
@@ -142,11 +139,7 @@ export function sequenceOf(
   return { title, purpose: '', budgetMin: 10, pacing: { ...USUAL_PACING, readyS: 0 }, blocks };
 }
 
-export const SEQUENCE = sequenceOf(
-  'Two blocks',
-  ['prepare', 'free.open-close', 'fast'],
-  ['load', 'grip.ball-squeeze', 'soft'],
-);
+export const SEQUENCE = sequenceOf('Two blocks', ['prepare', 'free.open-close', 'fast'], ['load', 'grip.ball-squeeze', 'soft']);
 
 /** A shipped movement as a coach would send a copy of it. */
 export function copyOf(movement: Movement, name: string): MovementInput {

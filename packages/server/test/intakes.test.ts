@@ -1,5 +1,14 @@
 import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import type { Athlete, EffortSessionAnswer, IntakeKept, PostureAnswer, Problem, ScreenAnswer, SolveAnswer, StoredIntake } from '@clay-pot/contracts'; // prettier-ignore
+import type {
+  Athlete,
+  EffortSessionAnswer,
+  IntakeKept,
+  PostureAnswer,
+  Problem,
+  ScreenAnswer,
+  SolveAnswer,
+  StoredIntake,
+} from '@clay-pot/contracts';
 import type { Intake } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { allCalls, ATHLETE, type Browser, furnish, House, pointers, sequenceOf, SEQUENCE } from './house.js';
@@ -18,7 +27,16 @@ beforeEach(async () => {
   await coach.ask('PUT', `/athletes/${athleteId}`, ATHLETE);
 });
 
-const BLANK: Intake = { onDay: TODAY, goals: [], discipline: '', handHours: null, trainingYears: null, minutes: null, daysPerWeek: null, person: {} }; // prettier-ignore
+const BLANK: Intake = {
+  onDay: TODAY,
+  goals: [],
+  discipline: '',
+  handHours: null,
+  trainingYears: null,
+  minutes: null,
+  daysPerWeek: null,
+  person: {},
+};
 const put = (answers: Partial<Intake>, id = uuid()) =>
   coach.ask<IntakeKept & Problem>('PUT', `/athletes/${athleteId}/intakes/${id}`, { ...BLANK, ...answers });
 const athlete = async () => (await coach.ask<Athlete>('GET', `/athletes/${athleteId}`)).body;
@@ -43,7 +61,13 @@ describe('answers', () => {
     expect(body.intake.verdict).toBe('adapt');
     expect(body.screening.hands).toEqual({ left: 'adapt', right: 'go' });
     const kept = await athlete();
-    expect(kept).toMatchObject({ practice: 'Stilts', dominantHand: 'right', massKg: 70, equipment: ['mat', 'wall'], statureCm: ATHLETE.statureCm }); // prettier-ignore
+    expect(kept).toMatchObject({
+      practice: 'Stilts',
+      dominantHand: 'right',
+      massKg: 70,
+      equipment: ['mat', 'wall'],
+      statureCm: ATHLETE.statureCm,
+    });
     expect(kept.cautions).toEqual([
       {
         caution: 'sore-place',
@@ -86,8 +110,11 @@ describe('answers', () => {
       symptoms: [{ place: 'nose', hand: 'left', kind: 'ache', score: 11 }] as never,
     });
     expect(answer.status).toBe(422);
-    expect(pointers(answer.body).sort()).toEqual(['/handHours', '/person/statureCm', '/symptoms/0/place', '/symptoms/0/score']); // prettier-ignore
-    expect(pointers((await put({ onDay: '2026-06-11', person: { birthDate: '2030-01-01' } })).body)).toEqual(['/onDay', '/person/birthDate']); // prettier-ignore
+    expect(pointers(answer.body).sort()).toEqual(['/handHours', '/person/statureCm', '/symptoms/0/place', '/symptoms/0/score']);
+    expect(pointers((await put({ onDay: '2026-06-11', person: { birthDate: '2030-01-01' } })).body)).toEqual([
+      '/onDay',
+      '/person/birthDate',
+    ]);
     expect(await list()).toEqual([]);
     expect((await athlete()).cautions).toEqual([]);
   });
@@ -110,14 +137,22 @@ describe('whoever is referred is kept from loading by every route', () => {
     expect((await posture()).against.left).toEqual([]);
     expect((await posture()).against.right[0]).toContain('no loading until a licensed practitioner');
     const target = { quantity: 'loadPercentBW', value: 20, hand: 'right' };
-    const solved = await coach.ask<SolveAnswer>('POST', '/mechanics/solve', { athleteId, posture: { from: 'allFours' }, vary: 'distanceM', target }); // prettier-ignore
+    const solved = await coach.ask<SolveAnswer>('POST', '/mechanics/solve', {
+      athleteId,
+      posture: { from: 'allFours' },
+      vary: 'distanceM',
+      target,
+    });
     expect(solved.body.answer.against.right).toHaveLength(1);
-    expect((await allCalls(coach)).filter((call) => call.athleteId === athleteId).map(({ kind }) => kind)).toEqual([
-      'refer',
-    ]);
+    expect((await allCalls(coach)).filter((call) => call.athleteId === athleteId).map(({ kind }) => kind)).toEqual(['refer']);
     const sequenceId = uuid();
     await coach.ask('PUT', `/sequences/${sequenceId}`, SEQUENCE);
-    const begun = await coach.ask<{ begunAgainst: string[] }>('PUT', `/sessions/${uuid()}`, { athleteId, sequenceId, plan: holds, startedAt: `${TODAY}T09:00:00.000Z` }); // prettier-ignore
+    const begun = await coach.ask<{ begunAgainst: string[] }>('PUT', `/sessions/${uuid()}`, {
+      athleteId,
+      sequenceId,
+      plan: holds,
+      startedAt: `${TODAY}T09:00:00.000Z`,
+    });
     expect(begun.body.begunAgainst[0]).toContain('no loading until a licensed practitioner');
     const shelf = (await screened({ athleteId })).movements;
     // One hand is free: what it can do by itself stays open; what has no unloaded level and no single hand says why.
@@ -130,7 +165,7 @@ describe('whoever is referred is kept from loading by every route', () => {
       clearedUntil: '2026-06-20',
       within: { extensionDeg: 60, until: '2026-06-20' },
     }));
-    expect((await coach.ask('PUT', `/athletes/${athleteId}`, { ...record, cautions: cleared }, { 'if-match': etag })).status).toBe(200); // prettier-ignore
+    expect((await coach.ask('PUT', `/athletes/${athleteId}`, { ...record, cautions: cleared }, { 'if-match': etag })).status).toBe(200);
     // Cleared up to 60°: a flat palm asks for more, which is a stop of its own.
     expect(await stops()).toEqual(['caution-limit']);
     expect((await posture()).against.right[0]).toMatch(/of extension is above 60°/);
@@ -171,9 +206,7 @@ describe('the verdict by itself', () => {
 
   test('walks the path of why it hurts, and says which answers a question has', async () => {
     expect((await screened({ path: [] })).whyItHurts?.next?.id).toBe('when');
-    expect((await screened({ path: ['late', 'no', 'no', 'yes', 'yes', 'yes'] })).whyItHurts?.remedy?.id).toBe(
-      'handles',
-    );
+    expect((await screened({ path: ['late', 'no', 'no', 'yes', 'yes', 'yes'] })).whyItHurts?.remedy?.id).toBe('handles');
     const wrong = await screened({ path: ['late', 'perhaps'] });
     expect(wrong.status).toBe(422);
     expect(wrong.detail).toContain('is answered by yes, no, not by perhaps');
@@ -186,7 +219,7 @@ describe('the verdict by itself', () => {
     });
     expect(wrong.status).toBe(422);
     expect(pointers(wrong)).toEqual(['/signs/0/sign']);
-    expect(pointers(await screened({ history: [{ condition: 'fracture', since: '2026-07-01' }] }))).toEqual(['/history/0/since']); // prettier-ignore
+    expect(pointers(await screened({ history: [{ condition: 'fracture', since: '2026-07-01' }] }))).toEqual(['/history/0/since']);
     expect((await screened({ athleteId: uuid() })).status).toBe(404);
   });
 });

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
-import { type CriticalForceAnswer, MOST_SAMPLES, type Problem, type TraceAnswer, type TrendAnswer } from '@clay-pot/contracts'; // prettier-ignore
+import { type CriticalForceAnswer, MOST_SAMPLES, type Problem, type TraceAnswer, type TrendAnswer } from '@clay-pot/contracts';
 import { type Browser, House, pointers } from './house.js';
 
 let coach: Browser;
@@ -57,14 +57,17 @@ describe('a trace', () => {
 });
 
 test('a trend has its slope, interval and forecast, or says why not', async () => {
-  const readings = [60, 62, 63, 66, 70].map((value, week) => ({ onDay: `2026-0${week < 4 ? 1 : 2}-${['05', '12', '19', '26', '02'][week]}`, value })); // prettier-ignore
+  const readings = [60, 62, 63, 66, 70].map((value, week) => ({
+    onDay: `2026-0${week < 4 ? 1 : 2}-${['05', '12', '19', '26', '02'][week]}`,
+    value,
+  }));
   const { body } = await ask<TrendAnswer>('trend', { readings, goal: 80 });
   expect(body.slopePerWeek).toBeCloseTo(2.25, 6);
   expect(body.forecast?.onDay).toBe('2026-03-09');
   const few = await ask<TrendAnswer>('trend', { readings: readings.slice(0, 3), goal: 80 });
   expect(few.body).toMatchObject({ forecast: null, direction: 'none' });
   expect(few.body.why).toContain('Not enough data');
-  expect(pointers((await ask('trend', { readings: [{ onDay: '2026-02-31', value: 3 }] })).body)).toEqual(['/readings/0/onDay']); // prettier-ignore
+  expect(pointers((await ask('trend', { readings: [{ onDay: '2026-02-31', value: 3 }] })).body)).toEqual(['/readings/0/onDay']);
 });
 
 test('an all-out test has its critical force', async () => {
@@ -82,7 +85,10 @@ test('an all-out test has its critical force', async () => {
 });
 
 test('more questions than can wait are told to come again, and none is lost in between', async () => {
-  const readings = Array.from({ length: 8 }, (_, week) => ({ onDay: `2026-03-${String(1 + 3 * week).padStart(2, '0')}`, value: 60 + week })); // prettier-ignore
+  const readings = Array.from({ length: 8 }, (_, week) => ({
+    onDay: `2026-03-${String(1 + 3 * week).padStart(2, '0')}`,
+    value: 60 + week,
+  }));
   const answers = await Promise.all(Array.from({ length: 160 }, () => ask('trend', { readings, goal: 80 })));
   const count = (status: number) => answers.filter((answer) => answer.status === status).length;
   expect(count(200) + count(503)).toBe(160);

@@ -61,12 +61,7 @@ describe('POST /mechanics/posture', () => {
   test('what is not told is taken from a reference person and named', async () => {
     const { body } = await ask('posture', { posture: { from: 'plank' } });
     expect(body.body).toEqual({ sex: 'not stated', statureM: 1.738, massKg: 67.5 });
-    expect(body.estimated).toEqual([
-      'proportions (mean of women and men)',
-      'stature (1.74 m)',
-      'body mass (67.5 kg)',
-      'age (30)',
-    ]);
+    expect(body.estimated).toEqual(['proportions (mean of women and men)', 'stature (1.74 m)', 'body mass (67.5 kg)', 'age (30)']);
   });
 
   test('an athlete’s own maxima and ranges are used, and said to be measured', async () => {
@@ -150,9 +145,7 @@ describe('POST /mechanics/solve', () => {
     const { body } = await coach.ask<OpenAPIObject>('GET', '/openapi.json');
     for (const path of ['posture', 'solve'] as const) {
       const { post } = body.paths[`/api/mechanics/${path}`]!;
-      const content = (
-        post!.requestBody as { content: Record<string, { examples: Record<string, { value: unknown }> }> }
-      ).content;
+      const content = (post!.requestBody as { content: Record<string, { examples: Record<string, { value: unknown }> }> }).content;
       const examples = Object.values(content['application/json']!.examples);
       expect(examples).toHaveLength(2);
       for (const { value } of examples) expect((await ask(path, value)).status).toBe(200);
@@ -168,8 +161,7 @@ describe('POST /mechanics/solve', () => {
 });
 
 describe('POST /effort/timeline', () => {
-  const ask = (sequence: unknown) =>
-    coach.ask<EffortTimelineAnswer>('POST', '/effort/timeline', { body: MAN, sequence });
+  const ask = (sequence: unknown) => coach.ask<EffortTimelineAnswer>('POST', '/effort/timeline', { body: MAN, sequence });
   test('answers the timeline and the course of every group that works', async () => {
     const { status, body } = await ask(
       sequenceOf('Presses', ['load', 'isometric.flexion', 'strong'], ['settle', 'settle.resting-breaths', 'seated']),
@@ -186,9 +178,7 @@ describe('POST /effort/timeline', () => {
 
   test('says where it fails, and refuses a sequence that is none', async () => {
     const { body } = await ask(sequenceOf('Too much', ['strength', 'edge.hang', 'small']));
-    expect(body.groups.find(({ group }) => group === 'finger flexors')!.failures).toMatchObject([
-      { blockId: 'b0', heldS: 0, restS: null },
-    ]);
+    expect(body.groups.find(({ group }) => group === 'finger flexors')!.failures).toMatchObject([{ blockId: 'b0', heldS: 0, restS: null }]);
     const wrong = await coach.ask('POST', '/effort/timeline', {
       sequence: { ...SEQUENCE, blocks: [{ ...SEQUENCE.blocks[0], levelId: 'no such' }] },
     });
@@ -199,14 +189,10 @@ describe('POST /effort/timeline', () => {
   test('its example in the OpenAPI document holds', async () => {
     const { body } = await coach.ask<OpenAPIObject>('GET', '/openapi.json');
     const { post } = body.paths['/api/effort/timeline']!;
-    const content = (post!.requestBody as { content: Record<string, { examples: Record<string, { value: unknown }> }> })
-      .content;
+    const content = (post!.requestBody as { content: Record<string, { examples: Record<string, { value: unknown }> }> }).content;
     const { value } = content['application/json']!.examples['blocks']!;
     const answer = await coach.ask<EffortTimelineAnswer>('POST', '/effort/timeline', value);
     const answers = (post!.responses['200'] as { content: Record<string, { schema: { example: object } }> }).content;
-    expect([answer.status, answer.body]).toEqual([
-      200,
-      JSON.parse(JSON.stringify(answers['application/json']!.schema.example)),
-    ]);
+    expect([answer.status, answer.body]).toEqual([200, JSON.parse(JSON.stringify(answers['application/json']!.schema.example))]);
   });
 });

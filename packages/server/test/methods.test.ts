@@ -11,10 +11,8 @@ beforeAll(async () => {
   coach = await house.coach('methods');
 });
 
-const put = (id: string, body: unknown, headers = {}) =>
-  coach.ask<StoredMethod>('PUT', `/methods/${id}`, body, headers);
-const putSequence = (change: object) =>
-  coach.ask<StoredSequence>('PUT', `/sequences/${uuid()}`, { ...SEQUENCE, ...change });
+const put = (id: string, body: unknown, headers = {}) => coach.ask<StoredMethod>('PUT', `/methods/${id}`, body, headers);
+const putSequence = (change: object) => coach.ask<StoredSequence>('PUT', `/sequences/${uuid()}`, { ...SEQUENCE, ...change });
 
 describe('a studio’s own methods', () => {
   test('are stored, changed under their version, taken off and put back', async () => {

@@ -11,8 +11,7 @@ beforeAll(async () => {
   neighbour = await house.coach('neighbour');
 });
 
-const call = (movementId: string, name: unknown, who = coach) =>
-  who.ask('PUT', `/movement-names/${movementId}`, { name });
+const call = (movementId: string, name: unknown, who = coach) => who.ask('PUT', `/movement-names/${movementId}`, { name });
 const list = async (who = coach) => (await who.ask<OwnName[]>('GET', '/movement-names')).body;
 
 describe('what a studio calls movements', () => {

@@ -9,8 +9,7 @@ beforeAll(async () => {
   coach = await house.coach('movements');
 });
 
-const put = (id: string, body: unknown, headers = {}) =>
-  coach.ask<StoredMovement>('PUT', `/movements/${id}`, body, headers);
+const put = (id: string, body: unknown, headers = {}) => coach.ask<StoredMovement>('PUT', `/movements/${id}`, body, headers);
 
 describe('a studio’s own movements', () => {
   test('are stored, used in sequences, led and recorded like the shipped ones', async () => {

@@ -22,7 +22,10 @@ beforeAll(async () => {
 const programme = (more: Partial<Programme> = {}): Programme => ({
   title: 'Toward the show',
   fromDay: TODAY,
-  weeks: [{ kind: 'build', amountPercent: 100 }, { kind: 'taper', amountPercent: 50 }], // prettier-ignore
+  weeks: [
+    { kind: 'build', amountPercent: 100 },
+    { kind: 'taper', amountPercent: 50 },
+  ],
   plans: [{ id: 'a', sequenceId }],
   sessions: [
     { id: 's1', day: '2026-05-05', planId: 'a' },
@@ -31,7 +34,7 @@ const programme = (more: Partial<Programme> = {}): Programme => ({
   ...more,
 });
 const put = (id: string, document: Programme, etag?: string) =>
-  coach.ask<StoredProgramme>('PUT', `/programmes/${id}`, { athleteId, document }, etag === undefined ? {} : { 'if-match': etag }); // prettier-ignore
+  coach.ask<StoredProgramme>('PUT', `/programmes/${id}`, { athleteId, document }, etag === undefined ? {} : { 'if-match': etag });
 
 describe('a programme', () => {
   test('is kept, listed for its person, changed by whoever saw its last state, and taken back', async () => {
@@ -59,18 +62,14 @@ describe('a programme', () => {
 
   test.each<[string, () => Partial<Programme>, string]>([
     ['no weeks', () => ({ weeks: [] }), '/document/weeks'],
-    ['an event in the past', () => ({ fromDay: '2026-04-20', event: { day: '2026-04-25', name: 'Show' }, sessions: [] }), '/document/event/day'], // prettier-ignore
+    [
+      'an event in the past',
+      () => ({ fromDay: '2026-04-20', event: { day: '2026-04-25', name: 'Show' }, sessions: [] }),
+      '/document/event/day',
+    ],
     ['a sequence of nobody', () => ({ plans: [{ id: 'a', sequenceId: uuid() }] }), '/document/plans/0/sequenceId'],
-    [
-      'a session outside',
-      () => ({ sessions: [{ id: 's1', day: '2026-07-01', planId: 'a' }] }),
-      '/document/sessions/0/day',
-    ],
-    [
-      'a plan of another name',
-      () => ({ sessions: [{ id: 's1', day: TODAY, planId: 'b' }] }),
-      '/document/sessions/0/planId',
-    ],
+    ['a session outside', () => ({ sessions: [{ id: 's1', day: '2026-07-01', planId: 'a' }] }), '/document/sessions/0/day'],
+    ['a plan of another name', () => ({ sessions: [{ id: 's1', day: TODAY, planId: 'b' }] }), '/document/sessions/0/planId'],
   ])('with %s is refused, and says where', async (_, more, pointer) => {
     const { status, body } = await put(uuid(), programme(more()));
     expect(status).toBe(422);
@@ -81,7 +80,12 @@ describe('a programme', () => {
     const id = uuid();
     const { body } = await put(id, programme());
     const other = await furnish(coach);
-    const moved = await coach.ask('PUT', `/programmes/${id}`, { athleteId: other.athleteId, document: programme() }, { 'if-match': body.etag }); // prettier-ignore
+    const moved = await coach.ask(
+      'PUT',
+      `/programmes/${id}`,
+      { athleteId: other.athleteId, document: programme() },
+      { 'if-match': body.etag },
+    );
     expect(pointers(moved.body)).toEqual(['/athleteId']);
   });
 });
@@ -102,10 +106,16 @@ describe('POST /programmes/evaluate', () => {
     const startedAt = `${day}T08:00:00.000Z`;
     const sessionId = uuid();
     await coach.ask('PUT', `/sessions/${sessionId}`, { athleteId, sequenceId, plan: SEQUENCE, startedAt });
-    await coach.ask('PUT', `/sessions/${sessionId}/end`, { endedAt: `${day}T08:20:00.000Z`, ending: 'completed', note: '' }); // prettier-ignore
-    const sessions = [{ id: 's1', day, planId: 'a' }, { id: 's2', day: '2026-05-06', planId: 'a' }]; // prettier-ignore
+    await coach.ask('PUT', `/sessions/${sessionId}/end`, { endedAt: `${day}T08:20:00.000Z`, ending: 'completed', note: '' });
+    const sessions = [
+      { id: 's1', day, planId: 'a' },
+      { id: 's2', day: '2026-05-06', planId: 'a' },
+    ];
     const { body } = await evaluate({ athleteId, programme: programme({ sessions }) });
-    expect(body.weeks[0]!.sessions.map(({ state, title }) => [state, title])).toEqual([['done', SEQUENCE.title], ['planned', SEQUENCE.title]]); // prettier-ignore
+    expect(body.weeks[0]!.sessions.map(({ state, title }) => [state, title])).toEqual([
+      ['done', SEQUENCE.title],
+      ['planned', SEQUENCE.title],
+    ]);
   });
 
   test('a removed sequence is told of rather than missed', async () => {
@@ -126,15 +136,17 @@ describe('POST /programmes/evaluate', () => {
 test('what a programme has on a day is due on Today, once, and done when it was led', async () => {
   const browser = await house.coach('today');
   const pair = await furnish(browser);
-  const document = programme({ plans: [{ id: 'a', sequenceId: pair.sequenceId }], sessions: [{ id: 's1', day: TODAY, planId: 'a' }] }); // prettier-ignore
+  const document = programme({ plans: [{ id: 'a', sequenceId: pair.sequenceId }], sessions: [{ id: 's1', day: TODAY, planId: 'a' }] });
   const id = uuid();
   await browser.ask('PUT', `/programmes/${id}`, { athleteId: pair.athleteId, document });
   await browser.ask('PUT', `/assignments/${uuid()}`, { ...pair, weekdays: [1], fromDay: '2026-04-27' });
   const due = async () => (await browser.ask<Today>('GET', '/today')).body.due;
-  expect(await due()).toMatchObject([{ from: { kind: 'programme', id, sessionId: 's1', amountPercent: 100 }, state: 'due', sequenceId: pair.sequenceId }]); // prettier-ignore
+  expect(await due()).toMatchObject([
+    { from: { kind: 'programme', id, sessionId: 's1', amountPercent: 100 }, state: 'due', sequenceId: pair.sequenceId },
+  ]);
   const sessionId = uuid();
   await browser.ask('PUT', `/sessions/${sessionId}`, { ...pair, plan: SEQUENCE, startedAt: `${TODAY}T08:00:00.000Z` });
-  await browser.ask('PUT', `/sessions/${sessionId}/end`, { endedAt: `${TODAY}T08:20:00.000Z`, ending: 'completed', note: '' }); // prettier-ignore
+  await browser.ask('PUT', `/sessions/${sessionId}/end`, { endedAt: `${TODAY}T08:20:00.000Z`, ending: 'completed', note: '' });
   expect(await due()).toMatchObject([{ state: 'done' }]);
 });
 
@@ -162,7 +174,11 @@ test('goes out as a file and comes in for somebody else, with sequences of its o
   expect(body.document.plans[0]!.sequenceId).not.toBe(pair.sequenceId);
   const titles = async () => (await to.ask<{ title: string }[]>('GET', '/sequences')).body.map(({ title }) => title);
   expect((await titles()).filter((title) => title === SEQUENCE.title)).toHaveLength(2);
-  const broken = await to.ask('POST', '/programmes/import', { id: uuid(), athleteId: whose, text: text.replace('2026-05-05', '2027-05-05') }); // prettier-ignore
+  const broken = await to.ask('POST', '/programmes/import', {
+    id: uuid(),
+    athleteId: whose,
+    text: text.replace('2026-05-05', '2027-05-05'),
+  });
   expect(broken.status).toBe(422);
   expect(broken.body).toMatchObject({ errors: [{ pointer: '/sessions/0/day', line: expect.any(Number) }] });
   expect((await titles()).filter((title) => title === SEQUENCE.title)).toHaveLength(2);

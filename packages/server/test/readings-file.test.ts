@@ -18,7 +18,7 @@ beforeEach(async () => {
 });
 
 const GRIP: Reading = { kind: 'maximum', of: 'grip', hand: 'left', value: 402, onDay: '2026-03-01' };
-const many = (...changes: Partial<Reading>[]) => changes.map((change) => ({ id: uuid(), reading: { ...GRIP, ...change } })); // prettier-ignore
+const many = (...changes: Partial<Reading>[]) => changes.map((change) => ({ id: uuid(), reading: { ...GRIP, ...change } }));
 const add = (readings: object[]) => coach.ask<ReadingsAdded & Problem>('POST', path, { readings });
 const list = async () => (await coach.ask<StoredReading[]>('GET', path)).body;
 

@@ -96,13 +96,10 @@ describe('what an older house wrote', () => {
     const id = uuid();
     const { format: _format, version: _version, ...old } = JSON.parse(fileOf(2)) as { format: string; version: number };
     const { etag } = (await coach.ask<StoredSequence>('PUT', `/sequences/${id}`, SEQUENCE)).body;
-    await house.source.query('UPDATE sequences SET document = ?, schema_version = 2 WHERE id = ?', [
-      JSON.stringify(old),
-      id,
-    ]);
+    await house.source.query('UPDATE sequences SET document = ?, schema_version = 2 WHERE id = ?', [JSON.stringify(old), id]);
     const read = (await coach.ask<StoredSequence>('GET', `/sequences/${id}`)).body.document;
     expect(read).toEqual(decodeSequence(fileOf(2), shippedMovement));
-    const row = async () => (await house.source.query('SELECT document, schema_version AS version FROM sequences WHERE id = ?', [id]))[0]; // prettier-ignore
+    const row = async () => (await house.source.query('SELECT document, schema_version AS version FROM sequences WHERE id = ?', [id]))[0];
     const { document } = await row();
     expect(typeof document === 'string' ? JSON.parse(document) : document).toEqual(old);
     await coach.ask('PUT', `/sequences/${id}`, read, { 'if-match': etag });
@@ -111,14 +108,11 @@ describe('what an older house wrote', () => {
 });
 
 describe('plain text', () => {
-  test.each(Object.entries(DEMO_SEQUENCES))(
-    'the sequence “%s” of the demo comes back from its text',
-    async (_key, document: Sequence) => {
-      const { text } = (await coach.ask<{ text: string }>('POST', '/sequences/write', document)).body;
-      const { body } = await coach.ask<SequenceTextAnswer>('POST', '/sequences/read', { text });
-      expect(body).toEqual({ document: { ...document, pacing: document.pacing }, taken: [] });
-    },
-  );
+  test.each(Object.entries(DEMO_SEQUENCES))('the sequence “%s” of the demo comes back from its text', async (_key, document: Sequence) => {
+    const { text } = (await coach.ask<{ text: string }>('POST', '/sequences/write', document)).body;
+    const { body } = await coach.ask<SequenceTextAnswer>('POST', '/sequences/read', { text });
+    expect(body).toEqual({ document: { ...document, pacing: document.pacing }, taken: [] });
+  });
 
   test('what cannot be read is told by line and column with the nearest names, and nothing is stored', async () => {
     const before = (await coach.ask<unknown[]>('GET', '/sequences')).body.length;

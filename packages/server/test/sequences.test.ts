@@ -10,8 +10,7 @@ beforeAll(async () => {
   coach = await (await House.open('sequences')).coach('willow');
 });
 
-const put = (id: string, document: unknown, headers = {}) =>
-  coach.ask<StoredSequence>('PUT', `/sequences/${id}`, document, headers);
+const put = (id: string, document: unknown, headers = {}) => coach.ask<StoredSequence>('PUT', `/sequences/${id}`, document, headers);
 const titles = async () => (await coach.ask<SequenceListItem[]>('GET', '/sequences')).body.map((item) => item.title);
 const dosed = (change: object): unknown => ({
   ...SEQUENCE,
@@ -68,11 +67,7 @@ describe('a sequence', () => {
     ['more breaths than allowed', dosed({ work: { kind: 'breaths', count: 61 } }), '/blocks/0/dose/work/count'],
     ['work without an amount', dosed({ work: { kind: 'time' } }), '/blocks/0/dose/work/seconds'],
     ['directions it does not have', dosed({ directions: 'each' }), '/blocks/0/dose/directions'],
-    [
-      'an unknown movement',
-      { ...SEQUENCE, blocks: [{ ...SEQUENCE.blocks[0]!, movementId: 'x' }] },
-      '/blocks/0/movementId',
-    ],
+    ['an unknown movement', { ...SEQUENCE, blocks: [{ ...SEQUENCE.blocks[0]!, movementId: 'x' }] }, '/blocks/0/movementId'],
     ['an unknown level', { ...SEQUENCE, blocks: [{ ...SEQUENCE.blocks[0]!, levelId: 'x' }] }, '/blocks/0/levelId'],
     ['an unknown field deep inside', dosed({ tempo: { outS: 1, backS: 1, pauseS: 1 } }), '/blocks/0/dose/tempo/pauseS'],
     ['too many blocks', { ...SEQUENCE, blocks: Array(121).fill(SEQUENCE.blocks[0]) }, '/blocks'],

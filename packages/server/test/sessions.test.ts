@@ -31,8 +31,7 @@ const SET: DoneSetInput = {
 const addSet = (id: string, setId: string, change: Partial<DoneSetInput> = {}) =>
   coach.ask('PUT', `/sessions/${id}/sets/${setId}`, { ...SET, ...change });
 const REPORT = { blockId: 'b1', discomfort: 2, exertion: 5, note: '', at: '2026-05-04T08:03:00.000Z' };
-const report = (id: string, change = {}) =>
-  coach.ask('PUT', `/sessions/${id}/reports/${uuid()}`, { ...REPORT, ...change });
+const report = (id: string, change = {}) => coach.ask('PUT', `/sessions/${id}/reports/${uuid()}`, { ...REPORT, ...change });
 const end = (id: string, change = {}) =>
   coach.ask('PUT', `/sessions/${id}/end`, {
     ending: 'completed',
@@ -165,7 +164,7 @@ describe('a session', () => {
     // Numbness bars the hand like a stop, until somebody has cleared it.
     await tell(second, '2026-05-08T07:00:00.000Z', { left: 0, numb: 'left' });
     const { body } = await coach.ask<Athlete>('GET', `/athletes/${own.athleteId}`);
-    expect(body.cautions).toMatchObject([{ caution: 'stop-sign', hand: 'left', stopped: { sessionId: second, sign: 'numbness' } }]); // prettier-ignore
+    expect(body.cautions).toMatchObject([{ caution: 'stop-sign', hand: 'left', stopped: { sessionId: second, sign: 'numbness' } }]);
   });
 
   test('how hard it was may stay untold of a block, and be told of the whole', async () => {
@@ -270,23 +269,13 @@ describe('what is refused', () => {
   test.each<[string, () => Promise<{ status: number; body: never }>, number, string]>([
     ['an amount below nothing', () => on((id) => addSet(id, uuid(), { doneAmount: -1 })), 422, '/doneAmount'],
     ['a block that the plan does not have', () => on((id) => addSet(id, uuid(), { blockId: 'b9' })), 422, '/blockId'],
-    [
-      'a level that the movement does not have',
-      () => on((id) => addSet(id, uuid(), { levelId: 'b9' })),
-      422,
-      '/levelId',
-    ],
+    ['a level that the movement does not have', () => on((id) => addSet(id, uuid(), { levelId: 'b9' })), 422, '/levelId'],
     ['a correction of nothing', () => on((id) => addSet(id, uuid(), { corrects: uuid() })), 422, '/corrects'],
     ['a discomfort of eleven', () => on((id) => report(id, { discomfort: 11 })), 422, '/discomfort'],
     ['a stop without its sign', () => on((id) => end(id, { ending: 'stopped' })), 422, '/stopSign'],
     ['a sign without a stop', () => on((id) => end(id, { stopSign: 'pop' })), 422, '/stopSign'],
     ['an end before the start', () => on((id) => end(id, { endedAt: '2026-05-04T07:00:00.000Z' })), 422, '/endedAt'],
-    [
-      'a plan that cannot be led',
-      () => begin(uuid(), { plan: { ...SEQUENCE, budgetMin: 0 } }) as never,
-      422,
-      '/plan/budgetMin',
-    ],
+    ['a plan that cannot be led', () => begin(uuid(), { plan: { ...SEQUENCE, budgetMin: 0 } }) as never, 422, '/plan/budgetMin'],
     ['an athlete nobody knows', () => begin(uuid(), { athleteId: uuid() }) as never, 404, ''],
   ])('%s', async (_what, ask, status, pointer) => {
     const answer = await ask();
@@ -317,9 +306,7 @@ test('two years of sessions are read page by page, newest first, none lost, none
   let before: string | null = '';
   while (before !== null) {
     const query: string = before ? `&before=${encodeURIComponent(before)}` : '';
-    const page: SessionPage = (
-      await other.ask<SessionPage>('GET', `/sessions?athlete=${own.athleteId}&limit=100${query}`)
-    ).body;
+    const page: SessionPage = (await other.ask<SessionPage>('GET', `/sessions?athlete=${own.athleteId}&limit=100${query}`)).body;
     seen.push(...page.items.map((item) => item.id));
     before = page.nextBefore;
   }

@@ -11,8 +11,7 @@ beforeAll(async () => {
   ({ email } = await house.studio('willow'));
 });
 
-const tryToSignIn = (asked: string, password: string) =>
-  house.stranger().ask('POST', '/sign-in', { email: asked, password });
+const tryToSignIn = (asked: string, password: string) => house.stranger().ask('POST', '/sign-in', { email: asked, password });
 
 describe('signing in', () => {
   test('gives a cookie that scripts cannot read and other sites cannot send', async () => {

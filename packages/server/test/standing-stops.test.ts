@@ -41,8 +41,7 @@ const stopsOfNext = async () => {
   const { body } = await coach.ask<EffortSessionAnswer>('POST', '/effort/session', question);
   return body.findings.filter(({ severity }) => severity === 'stop').map(({ text }) => text);
 };
-const SAID =
-  'Left hand: numbness or tingling, stopped on 8 Jun 2026: no loading until a licensed practitioner has looked at it.';
+const SAID = 'Left hand: numbness or tingling, stopped on 8 Jun 2026: no loading until a licensed practitioner has looked at it.';
 
 describe('a sign that stopped a session', () => {
   test('stands in the athlete’s record, with hand, day and sign, and is held against the next start', async () => {
@@ -50,9 +49,7 @@ describe('a sign that stopped a session', () => {
     const { etag } = await athlete();
     const sessionId = await stopped();
     const after = await athlete();
-    expect(after.cautions).toEqual([
-      { caution: 'stop-sign', hand: 'left', since: '2026-06-08', stopped: { sessionId, sign: 'numbness' } },
-    ]);
+    expect(after.cautions).toEqual([{ caution: 'stop-sign', hand: 'left', since: '2026-06-08', stopped: { sessionId, sign: 'numbness' } }]);
     expect(after.etag).not.toBe(etag);
     expect(await stopsOfNext()).toEqual([SAID]);
   });
@@ -136,7 +133,5 @@ test('stops of before stand after the house has been opened anew, of both hands;
   };
   expect(await cautions()).toEqual([]);
   await house.source.runMigrations();
-  expect(await cautions()).toMatchObject([
-    { hand: 'both', since: '2026-06-08', stopped: { sessionId: id, sign: 'numbness' } },
-  ]);
+  expect(await cautions()).toMatchObject([{ hand: 'both', since: '2026-06-08', stopped: { sessionId: id, sign: 'numbness' } }]);
 });

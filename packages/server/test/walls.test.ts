@@ -72,8 +72,7 @@ function bodyFor(method: string, path: string): unknown {
 
 function bodyOfAthlete(path: string): unknown {
   if (path.endsWith('/taken-back')) return { at: '2026-05-04T08:05:00.000Z' };
-  if (path.includes('/calls/'))
-    return { key: 'after', evidenceKey: 'x', answer: 'accepted', at: '2026-05-04T08:05:00.000Z' };
+  if (path.includes('/calls/')) return { key: 'after', evidenceKey: 'x', answer: 'accepted', at: '2026-05-04T08:05:00.000Z' };
   return { ...ATHLETE, name: 'Taken over' };
 }
 
@@ -95,23 +94,13 @@ function bodyOfSession(path: string): unknown {
 describe('walls between studios', () => {
   test('the walk covers every noun that holds a studio’s data', () => {
     const nouns = new Set(routes.filter(({ path }) => path.includes('{id}')).map(({ path }) => path.split('/')[1]));
-    expect([...nouns].sort()).toEqual([
-      'assignments',
-      'athletes',
-      'methods',
-      'movements',
-      'programmes',
-      'sequences',
-      'sessions',
-    ]);
+    expect([...nouns].sort()).toEqual(['assignments', 'athletes', 'methods', 'movements', 'programmes', 'sequences', 'sessions']);
     expect(routes.filter(({ path }) => path.includes('{id}')).length).toBeGreaterThanOrEqual(20);
   });
 
   test('another studio’s ids are not found, by any route, with or without a version', async () => {
     const before = JSON.stringify(
-      await house.source.query(
-        'SELECT * FROM athletes, sequences, assignments, sessions, movements, methods, programmes',
-      ),
+      await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions, movements, methods, programmes'),
     );
     for (const { method, path } of routes.filter(({ path: candidate }) => candidate.includes('{id}'))) {
       const real = path.replace('{id}', ids[path.split('/')[1]!]!).replace(/\{\w+\}/, uuid());
@@ -122,11 +111,7 @@ describe('walls between studios', () => {
       }
     }
     expect(
-      JSON.stringify(
-        await house.source.query(
-          'SELECT * FROM athletes, sequences, assignments, sessions, movements, methods, programmes',
-        ),
-      ),
+      JSON.stringify(await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions, movements, methods, programmes')),
     ).toBe(before);
   });
 

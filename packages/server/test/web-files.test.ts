@@ -19,15 +19,12 @@ beforeAll(async () => {
 const get = (url: string, headers = {}) => house.app.inject({ method: 'GET', url, headers });
 
 describe('the interface’s files', () => {
-  test.each(['/', '/people', '/sequences/0190/lead?athlete=1', '/no/such/place'])(
-    '%s is the page, asked anew each time',
-    async (url) => {
-      const answer = await get(url);
-      expect(answer.statusCode).toBe(200);
-      expect(answer.body).toContain('The house');
-      expect(answer.headers['cache-control']).toBe('no-cache');
-    },
-  );
+  test.each(['/', '/people', '/sequences/0190/lead?athlete=1', '/no/such/place'])('%s is the page, asked anew each time', async (url) => {
+    const answer = await get(url);
+    expect(answer.statusCode).toBe(200);
+    expect(answer.body).toContain('The house');
+    expect(answer.headers['cache-control']).toBe('no-cache');
+  });
 
   test('hashed files are kept for a year, and travel compressed', async () => {
     const answer = await get('/assets/main-abc.js', { 'accept-encoding': 'gzip' });
@@ -53,15 +50,12 @@ describe('the interface’s files', () => {
     expect(answer.headers['content-type']).toContain('problem+json');
   });
 
-  test.each([
-    '/../secret.txt',
-    '/assets/../../secret.txt',
-    '/%2e%2e/secret.txt',
-    '/assets/%2e%2e%2f%2e%2e%2fsecret.txt',
-    '/%',
-  ])('%s does not lead out of the folder', async (url) => {
-    const answer = await get(url);
-    expect(answer.statusCode).toBeLessThan(500);
-    expect(answer.body).not.toContain('not for anybody');
-  });
+  test.each(['/../secret.txt', '/assets/../../secret.txt', '/%2e%2e/secret.txt', '/assets/%2e%2e%2f%2e%2e%2fsecret.txt', '/%'])(
+    '%s does not lead out of the folder',
+    async (url) => {
+      const answer = await get(url);
+      expect(answer.statusCode).toBeLessThan(500);
+      expect(answer.body).not.toContain('not for anybody');
+    },
+  );
 });

@@ -15,9 +15,7 @@ export const VALIDATION = {
 const NO_RECORD: Fault = { pointer: '', message: 'must be an object' };
 
 /** What class-validator found, as faults with JSON pointers (RFC 6901), at most `MOST_FAULTS`. */
-export function faultsIn(
-  errors: readonly Pick<ValidationError, 'property' | 'value' | 'constraints' | 'contexts'>[],
-): Fault[] {
+export function faultsIn(errors: readonly Pick<ValidationError, 'property' | 'value' | 'constraints' | 'contexts'>[]): Fault[] {
   return errors.flatMap(faultsOfField).slice(0, MOST_FAULTS);
 }
 

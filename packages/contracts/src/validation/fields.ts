@@ -1,17 +1,5 @@
 import { between, day, email, idOf, instant, type Limit, oneOf, text, trueOrFalse, within } from '@clay-pot/core';
-import {
-  IsBoolean,
-  IsEmail,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsString,
-  IsUUID,
-  Length,
-  Matches,
-  Max,
-  Min,
-} from 'class-validator';
+import { IsBoolean, IsEmail, IsIn, IsInt, IsNumber, IsString, IsUUID, Length, Matches, Max, Min } from 'class-validator';
 import { carrying } from './field-rule.js';
 import { IsDocument } from './is-document.js';
 

@@ -5,13 +5,7 @@ import type { ComposeWork } from './compose-work.js';
 
 let solverOfThread: Promise<Solver> | undefined;
 /** Composes in a thread of its own; past its time it answers with the best that it has. */
-export async function answerCompose({
-  work,
-  withinMs,
-}: {
-  readonly work: ComposeWork;
-  readonly withinMs: number;
-}): Promise<ComposeAnswer> {
+export async function answerCompose({ work, withinMs }: { readonly work: ComposeWork; readonly withinMs: number }): Promise<ComposeAnswer> {
   solverOfThread ??= loadSolver();
   return composeWith(work, await solverOfThread, { now: Date.now, goOn: (elapsedMs) => elapsedMs < withinMs });
 }

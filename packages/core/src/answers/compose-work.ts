@@ -18,14 +18,7 @@ export interface ComposeWork extends Omit<ComposeQuestion, 'goal' | 'shelf' | 'l
 }
 
 /** The question of a piece of work. A sequence that is fitted anew brings its movements, its pacing and its rounds. */
-export function questionOf({
-  goalId,
-  own,
-  removedIds,
-  from,
-  others = true,
-  ...question
-}: ComposeWork): ComposeQuestion {
+export function questionOf({ goalId, own, removedIds, from, others = true, ...question }: ComposeWork): ComposeQuestion {
   const byId = new Map(own.map((movement) => [movement.id, movement]));
   const keep = from?.blocks;
   const isKept = (id: string) => keep?.some(({ movementId }) => movementId === id) ?? false;

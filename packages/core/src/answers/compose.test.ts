@@ -22,8 +22,7 @@ function clock(): () => number {
   let ms = 0;
   return () => ++ms;
 }
-const composed = (more: Partial<ComposeWork> = {}): ComposeAnswer =>
-  composeWith({ ...work, ...more }, solver, { now: clock() });
+const composed = (more: Partial<ComposeWork> = {}): ComposeAnswer => composeWith({ ...work, ...more }, solver, { now: clock() });
 
 const answer = composed();
 const sequence = must(answer.sequence, 'a sequence');
@@ -42,7 +41,7 @@ test('whoever follows is told of each better answer, the last one being the answ
   const last = composeWith(work, solver, { now: clock(), better: (each) => told.push(each) > 0 });
   expect(last.sequence).toEqual(answer.sequence);
   expect(told.at(-1)?.sequence).toEqual(answer.sequence);
-  expect(told.map(({ elapsedMs }) => elapsedMs)).toEqual(told.map(({ elapsedMs }) => elapsedMs).toSorted((a, b) => a - b)); // prettier-ignore
+  expect(told.map(({ elapsedMs }) => elapsedMs)).toEqual(told.map(({ elapsedMs }) => elapsedMs).toSorted((a, b) => a - b));
   const first = composeWith(work, solver, { now: clock(), better: () => false });
   expect(first.sequence).toEqual(told[0]?.sequence);
 });
@@ -71,9 +70,7 @@ test('a sequence that was changed is judged by its own figures, against the same
 
 test('in a thread: past its time it answers with what it has; other movements come as edits that fit', async () => {
   const atOnce = must((await answerCompose({ work, withinMs: 0 })).sequence, 'a sequence');
-  const swaps = atOnce.blocks.flatMap(
-    ({ id }) => answerSwap({ work: { ...work, from: atOnce }, blockId: id }).alternatives,
-  );
+  const swaps = atOnce.blocks.flatMap(({ id }) => answerSwap({ work: { ...work, from: atOnce }, blockId: id }).alternatives);
   expect(swaps.length).toBeGreaterThan(atOnce.blocks.length);
   for (const { edits, movementId } of swaps) {
     expect(applyEdits(atOnce, edits).blocks.map((block) => block.movementId)).toContain(movementId);

@@ -1,24 +1,9 @@
 /** What server and worker threads are asked: plain data in, plain data out. */
 export { answerCalls, type CallsAnswer, type CallsWork, type ComingBrief } from './calls.js';
-export {
-  type ComposeAnswer,
-  composeWith,
-  type Following,
-  judgedWith,
-  prepareFor,
-  type SwapAnswer,
-  swapsIn,
-} from './compose.js';
+export { type ComposeAnswer, composeWith, type Following, judgedWith, prepareFor, type SwapAnswer, swapsIn } from './compose.js';
 export { answerCompose, answerSwap } from './compose-in-thread.js';
 export type { ComposeWork } from './compose-work.js';
 export { answerForecasts, type ForecastAsked } from './forecasts.js';
 export { answerForetold, type ForetoldAnswer, type ForetoldWork } from './foretold.js';
-export {
-  answerCriticalForce,
-  answerTrace,
-  answerTrend,
-  type CriticalForceAnswer,
-  type TraceAnswer,
-  type TrendAnswer,
-} from './measure.js';
+export { answerCriticalForce, answerTrace, answerTrend, type CriticalForceAnswer, type TraceAnswer, type TrendAnswer } from './measure.js';
 export { answerEvaluate, type EvaluateAnswer, type EvaluatedSession, type EvaluateWork } from './programme.js';

@@ -40,8 +40,6 @@ test('made shorter it keeps to its own movements', () => {
   expect(shorter.sequence.blocks.every(({ movementId }) => ids.includes(movementId))).toBe(true);
   expect(shorter.sequence.blocks.length).toBeGreaterThan(ids.length / 2);
   for (const { movementId, levelId } of shorter.sequence.blocks) {
-    expect(sequence.blocks.map((block) => `${block.movementId} ${block.levelId}`)).toContain(
-      `${movementId} ${levelId}`,
-    );
+    expect(sequence.blocks.map((block) => `${block.movementId} ${block.levelId}`)).toContain(`${movementId} ${levelId}`);
   }
 });

@@ -39,8 +39,7 @@ export function alternativesFor(question: ComposeQuestion, sequence: Sequence, b
     ...(index !== at && { locked: true as const }),
   }));
   const others = candidatesFor(composing).candidates.filter(
-    ({ movement, phase }) =>
-      phase === block.phase && !sequence.blocks.some(({ movementId }) => movementId === movement.id),
+    ({ movement, phase }) => phase === block.phase && !sequence.blocks.some(({ movementId }) => movementId === movement.id),
   );
   const candidates = [...standing, ...others];
   const choice = Choice.of(integerProgrammeOf(composing, candidates).structure, standing.keys());
@@ -64,12 +63,7 @@ export function alternativesFor(question: ComposeQuestion, sequence: Sequence, b
     const { movement, level, dose } = candidate;
     const edits: Edit[] = [{ kind: 'change', blockId, movementId: movement.id, levelId: level.id, dose }];
     const after = applyEdits(sequence, edits);
-    if (
-      findingsOf(viewOf(examined(composing, after.blocks, after.rounds))).some(
-        (finding) => !known.has(keyOfFinding(finding)),
-      )
-    )
-      continue;
+    if (findingsOf(viewOf(examined(composing, after.blocks, after.rounds))).some((finding) => !known.has(keyOfFinding(finding)))) continue;
     const was = itemAt(standing, at);
     found.push({
       candidate,

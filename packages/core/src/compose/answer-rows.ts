@@ -33,24 +33,16 @@ export function answerRows(programme: ProgrammeWriter): void {
   for (const group of ANSWERED_GROUPS) {
     const opposite = must(oppositeGroup(group), `an opposite of the ${group}`);
     const worked = where(
-      (each) =>
-        WORK.includes(each.phase) && each.level.loading === 'resisted' && works(each, group) >= STRENGTHENED_PERCENT,
+      (each) => WORK.includes(each.phase) && each.level.loading === 'resisted' && works(each, group) >= STRENGTHENED_PERCENT,
     );
     const answers = where(
       (each) =>
         (each.level.loading !== 'unloaded' && works(each, opposite) >= ANSWERED_PERCENT) ||
         (each.phase === 'settle' && (each.stretchS[group] ?? 0) > 0),
     );
-    programme.answered(
-      'antagonist-unanswered',
-      `the ${group} are answered once they are strengthened`,
-      worked,
-      answers,
-    );
+    programme.answered('antagonist-unanswered', `the ${group} are answered once they are strengthened`, worked, answers);
   }
-  const grips = where(
-    (each) => each.level.loading === 'resisted' && works(each, 'finger flexors') >= STRENGTHENED_PERCENT,
-  );
+  const grips = where((each) => each.level.loading === 'resisted' && works(each, 'finger flexors') >= STRENGTHENED_PERCENT);
   const opens = where(
     (each) =>
       (each.level.loading !== 'unloaded' && works(each, 'finger extensors') >= ANSWERED_PERCENT) ||
@@ -58,33 +50,25 @@ export function answerRows(programme: ProgrammeWriter): void {
   );
   programme.answered('grip-unanswered', 'the hand is opened after it gripped', grips, opens);
   for (const phase of PHASES) {
-    const bentBack = where(
-      (each) => each.phase === phase && each.level.loading === 'planted' && each.directions.includes('extension'),
-    );
+    const bentBack = where((each) => each.phase === phase && each.level.loading === 'planted' && each.directions.includes('extension'));
     const bentIn = where(
-      (each) =>
-        after(phase).includes(each.phase) && (each.directions.includes('flexion') || each.level.load.kind === 'hang'),
+      (each) => after(phase).includes(each.phase) && (each.directions.includes('flexion') || each.level.load.kind === 'hang'),
     );
     programme.answered('extension-unanswered', 'wrists that were bent back under weight are bent in', bentBack, bentIn);
   }
   if (method.stretching === 'contract–relax') {
     const stretches = where(({ level }) => level.load.kind === 'stretch');
-    const pushes = stretches.filter(
-      ({ candidate: { level } }) => level.load.kind === 'stretch' && level.load.pushPercent > 0,
-    );
+    const pushes = stretches.filter(({ candidate: { level } }) => level.load.kind === 'stretch' && level.load.pushPercent > 0);
     programme.answered('contract-relax', 'a stretch pushes before it eases', stretches, pushes);
   }
   if (method.stretching === 'after each strength block') {
     // One of those that it is followed by stretches some of what it works.
     const stretches = where(({ level, phase }) => phase === 'strength' && level.load.kind === 'stretch');
     const strengthened = where(
-      ({ level, phase, effortPercent }) =>
-        phase === 'strength' && level.load.kind !== 'stretch' && effortPercent >= STRENGTHENED_PERCENT,
+      ({ level, phase, effortPercent }) => phase === 'strength' && level.load.kind !== 'stretch' && effortPercent >= STRENGTHENED_PERCENT,
     );
     for (const [trains, mine] of groupedBy(strengthened, ({ candidate }) => candidate.movement.trains)) {
-      const shared = stretches.filter(({ candidate }) =>
-        candidate.movement.trains.some((group) => trains.includes(group)),
-      );
+      const shared = stretches.filter(({ candidate }) => candidate.movement.trains.some((group) => trains.includes(group)));
       programme.answered('stretch-after-strength', 'what is strengthened is stretched', mine, shared);
     }
   }

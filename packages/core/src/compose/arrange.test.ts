@@ -15,9 +15,7 @@ test('nothing is lost, phases follow each other, and what is free comes before w
   const chosen = every(7);
   const order = arranged(chosen, composing.method);
   expect(order.map(({ key }) => key).sort()).toEqual(chosen.map(({ key }) => key).sort());
-  expect(order.map(({ phase }) => PHASES.indexOf(phase))).toEqual(
-    order.map(({ phase }) => PHASES.indexOf(phase)).sort(),
-  );
+  expect(order.map(({ phase }) => PHASES.indexOf(phase))).toEqual(order.map(({ phase }) => PHASES.indexOf(phase)).sort());
   const warmUp = order.filter(({ phase }) => phase === 'range').map(({ free }) => free);
   expect(warmUp.lastIndexOf(true)).toBeLessThan(warmUp.indexOf(false));
 });
@@ -46,9 +44,7 @@ test('where the method stretches after strength, the stretch stands behind what 
   // Another stretch would be a stretch of its own: this one is work of other muscles.
   const other = candidates.find(
     ({ phase, movement, level }) =>
-      level.load.kind !== 'stretch' &&
-      phase === 'strength' &&
-      !movement.trains.some((group) => stretch.movement.trains.includes(group)),
+      level.load.kind !== 'stretch' && phase === 'strength' && !movement.trains.some((group) => stretch.movement.trains.includes(group)),
   )!;
   const keys = (list: readonly { key: string }[]) => list.map(({ key }) => key);
   expect(keys(arranged([stretch, worked, other], composing.method))).toEqual(keys([other, worked, stretch]));
@@ -81,16 +77,12 @@ test('each strength block whose stretch was chosen is followed by it, alone or i
   const shares = (one: (typeof candidates)[number], other: (typeof candidates)[number]) =>
     one.movement.trains.some((group) => other.movement.trains.includes(group));
   fc.assert(
-    fc.property(
-      fc.subarray(strong, { minLength: 1, maxLength: 5 }),
-      fc.constantFrom(...stretches),
-      (works, stretch) => {
-        const order = arranged([stretch, ...works], composing.method);
-        const at = order.indexOf(stretch);
-        const mine = works.filter((work) => shares(work, stretch));
-        expect(new Set(order.slice(at - mine.length, at))).toEqual(new Set(mine));
-      },
-    ),
+    fc.property(fc.subarray(strong, { minLength: 1, maxLength: 5 }), fc.constantFrom(...stretches), (works, stretch) => {
+      const order = arranged([stretch, ...works], composing.method);
+      const at = order.indexOf(stretch);
+      const mine = works.filter((work) => shares(work, stretch));
+      expect(new Set(order.slice(at - mine.length, at))).toEqual(new Set(mine));
+    }),
     { numRuns: 60, seed: 29 },
   );
 });

@@ -31,8 +31,7 @@ function stretchedAfter(tier: readonly Candidate[]): Candidate[] {
   const stretches = tier.filter(({ phase, level }) => phase === 'strength' && level.load.kind === 'stretch');
   let rest = tier.filter((each) => !stretches.includes(each));
   const stretched = stretches.flatMap((stretch) => {
-    const isOfIt = ({ movement }: Candidate) =>
-      movement.trains.some((group) => stretch.movement.trains.includes(group));
+    const isOfIt = ({ movement }: Candidate) => movement.trains.some((group) => stretch.movement.trains.includes(group));
     const mine = rest.filter((each) => each.effortPercent >= STRENGTHENED_PERCENT && isOfIt(each));
     rest = rest.filter((each) => !mine.includes(each));
     return [...mine, stretch];
@@ -51,11 +50,7 @@ function tiersOf(phase: Phase, chosen: readonly Candidate[]): Candidate[][] {
 }
 
 /** Place by place: the one where one is first, one that it goes on at last. */
-function byStation(
-  tier: readonly Candidate[],
-  before: Candidate | undefined,
-  coming: ReadonlySet<string>,
-): Candidate[] {
+function byStation(tier: readonly Candidate[], before: Candidate | undefined, coming: ReadonlySet<string>): Candidate[] {
   const stations = groupedBy(tier, ({ station }) => station);
   const rank = (station: string) => (station === before?.station ? 0 : coming.has(station) ? 2 : 1);
   const names = [...stations.keys()].sort((a, b) => rank(a) - rank(b));
@@ -74,9 +69,7 @@ function byPosture(station: readonly Candidate[], before: Candidate | undefined)
   );
   return postures
     .sort(
-      (a, b) =>
-        Number(firstOf(b).posture === before?.posture) - Number(firstOf(a).posture === before?.posture) ||
-        hardest(a) - hardest(b),
+      (a, b) => Number(firstOf(b).posture === before?.posture) - Number(firstOf(a).posture === before?.posture) || hardest(a) - hardest(b),
     )
     .flat();
 }

@@ -94,8 +94,7 @@ export interface Placed {
 }
 
 /** Where a level is done: what is fixed in the room is walked to. */
-const stationOf = (posture: Posture, needs: readonly Equipment[]): string =>
-  [PLACE_OF[posture], ...fixedOf(needs)].join(' ');
+const stationOf = (posture: Posture, needs: readonly Equipment[]): string => [PLACE_OF[posture], ...fixedOf(needs)].join(' ');
 
 /** A block that was examined, as a possible one; the first of its sequence where it was examined by itself. */
 export function possibleOf(view: SessionView, { movement, level, dose, phase }: Placed, index = 0): Possible {
@@ -146,8 +145,7 @@ export function possibleOf(view: SessionView, { movement, level, dose, phase }: 
 /** Getting ready, and getting into position, are counted elsewhere. */
 const ownSeconds = ({ timeline }: SessionView, index: number): number =>
   timeline.events.reduce(
-    (sum, { kind, durationMs, blockIndex }) =>
-      blockIndex === index && kind !== 'ready' && kind !== 'position' ? sum + durationMs : sum,
+    (sum, { kind, durationMs, blockIndex }) => (blockIndex === index && kind !== 'ready' && kind !== 'position' ? sum + durationMs : sum),
     0,
   ) / 1000;
 
@@ -155,9 +153,9 @@ const ownSeconds = ({ timeline }: SessionView, index: number): number =>
 export function withFewerSets(of: Possible, dose: Dose, seconds: number): Possible {
   const share = dose.sets / of.dose.sets;
   const less = <K extends string>(amounts: Partial<Record<K, number>>) =>
-    Object.fromEntries(
-      Object.entries<number | undefined>(amounts).map(([key, value]) => [key, (value ?? 0) * share]),
-    ) as Partial<Record<K, number>>;
+    Object.fromEntries(Object.entries<number | undefined>(amounts).map(([key, value]) => [key, (value ?? 0) * share])) as Partial<
+      Record<K, number>
+    >;
   return {
     ...of,
     key: `${of.movement.id} ${of.phase} ${dose.sets}`,

@@ -5,15 +5,7 @@ import { inPhaseOrder } from '../model/sequence.js';
 import { failingHold } from '../rules/checks/failing-hold.js';
 import { unusualInDose } from '../rules/usual-dose.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
-import {
-  type Candidate,
-  type Excluded,
-  candidateFor,
-  type Possible,
-  possibleOf,
-  type PossibleShelf,
-  withFewerSets,
-} from './candidate.js';
+import { type Candidate, type Excluded, candidateFor, type Possible, possibleOf, type PossibleShelf, withFewerSets } from './candidate.js';
 import { firstOf } from '../vocabulary/lists.js';
 import { phasesOf } from './phase-of.js';
 import { type ComposeQuestion, type Composing, composingOf, examined } from './question.js';
@@ -68,13 +60,14 @@ function inDoses(composing: Composing, movement: Movement, suited: Suited): Poss
   const { level, dose, phase: kept } = suited;
   const isUsual = (of: Dose) => unusualInDose(of, level.dosing).length === 0;
   const varies = dose.then === undefined;
-  const { dose: most, view } = (!kept && varies && isUsual(withASetMore(dose)) && heldWithMore(composing, movement, suited)) || suited; // prettier-ignore
+  const { dose: most, view } = (!kept && varies && isUsual(withASetMore(dose)) && heldWithMore(composing, movement, suited)) || suited;
   const fewest = kept ? 1 : Math.max(1, dose.sets - 1);
   const counts = varies ? Array.from({ length: most.sets - fewest }, (_, less) => most.sets - 1 - less) : [];
   const fewer = counts.map((sets): Dose => ({ ...most, sets })).filter(isUsual);
   const { effortPercent } = firstOf(view.blocks);
   const phases = kept ? [kept] : phasesOf(movement, level, effortPercent, composing.method);
-  const lengthS = (of: Dose) => compileTimeline({ ...composing.frame, blocks: [blockOf(movement, level, of, 'strength')] }, composing.lookup).durationMs / 1000; // prettier-ignore
+  const lengthS = (of: Dose) =>
+    compileTimeline({ ...composing.frame, blocks: [blockOf(movement, level, of, 'strength')] }, composing.lookup).durationMs / 1000;
   const savedS = fewer.map((less) => view.timeline.durationMs / 1000 - lengthS(less));
   return phases.flatMap((phase) => {
     const whole = possibleOf(view, { movement, level, dose: most, phase });
@@ -82,14 +75,14 @@ function inDoses(composing: Composing, movement: Movement, suited: Suited): Poss
   });
 }
 
-const withASetMore = (dose: Dose): Dose => ({ ...dose, sets: dose.sets + 1, restS: dose.sets === 1 ? Math.max(dose.restS, 15) : dose.restS }); // prettier-ignore
+const withASetMore = (dose: Dose): Dose => ({
+  ...dose,
+  sets: dose.sets + 1,
+  restS: dose.sets === 1 ? Math.max(dose.restS, 15) : dose.restS,
+});
 
 /** With a set more, where that is held to its end. */
-function heldWithMore(
-  composing: Composing,
-  movement: Movement,
-  { level, dose }: Suited,
-): Pick<Suited, 'dose' | 'view'> | null {
+function heldWithMore(composing: Composing, movement: Movement, { level, dose }: Suited): Pick<Suited, 'dose' | 'view'> | null {
   const more = withASetMore(dose);
   const view = alone(composing, blockOf(movement, level, more, 'strength'));
   return failingHold.find(view).length === 0 ? { dose: more, view } : null;

@@ -12,7 +12,12 @@ const OVER_S = 0.5;
 const { max, min } = Math;
 
 /** Numbers of other files, at hand where they are read most. */
-const [WALK_S, TURN_S, FETCH_S, PHASE_COUNT] = [CHANGE_OF_PLACE_S - CHANGE_WITHIN_PLACE_S, CHANGE_WITHIN_PLACE_S, FETCH_EQUIPMENT_S, PHASES.length]; // prettier-ignore
+const [WALK_S, TURN_S, FETCH_S, PHASE_COUNT] = [
+  CHANGE_OF_PLACE_S - CHANGE_WITHIN_PLACE_S,
+  CHANGE_WITHIN_PLACE_S,
+  FETCH_EQUIPMENT_S,
+  PHASES.length,
+];
 
 /** Counts how many of the chosen have something in common. */
 class Counts {
@@ -86,8 +91,7 @@ export class Choice {
     for (let want = 0; want < this.gives.length; want++)
       this.gives[want] = (this.gives[want] as number) + by * (mine.gives[want] as number);
     for (let k = 0; k < mine.pairs.length; k++)
-      this.pairs[mine.pairs[k] as number] =
-        (this.pairs[mine.pairs[k] as number] as number) + by * (mine.pairAmounts[k] as number);
+      this.pairs[mine.pairs[k] as number] = (this.pairs[mine.pairs[k] as number] as number) + by * (mine.pairAmounts[k] as number);
     for (const k of mine.asks) this.ask(k, by, 0);
     for (const k of mine.answers) this.ask(k, 0, by);
     this.stations.change(mine.station, by);
@@ -215,8 +219,7 @@ export class Choice {
       }
     }
     let shakes = 0;
-    for (let phase = 0; phase < PHASE_COUNT; phase++)
-      shakes += max(0, (this.hard[phase] as number) - (this.letsGo[phase] as number));
+    for (let phase = 0; phase < PHASE_COUNT; phase++) shakes += max(0, (this.hard[phase] as number) - (this.letsGo[phase] as number));
     const visits = this.stations.used - shared;
     const ways = visits * WALK_S + this.postures.used * TURN_S + this.things.used * FETCH_S;
     return [this.seconds + ways + shakes * RELEASE_S, visits];

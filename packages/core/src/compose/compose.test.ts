@@ -23,16 +23,8 @@ function atOnce(question: ComposeQuestion): Composed {
 const minutesOf = ({ sequence }: Composed) => compileTimeline(sequence, shippedMovement).durationMs / 60_000;
 const textOf = ({ findings }: Composed) => findings.map(({ check, text }) => `${check.id}: ${text}`);
 const levels = ({ sequence }: Composed) =>
-  sequence.blocks.map(({ movementId, levelId }) =>
-    must(findLevel(must(shippedMovement(movementId), 'a movement'), levelId), 'a level'),
-  );
-const block = (
-  id: string,
-  movementId: string,
-  levelId: string,
-  dose: string,
-  phase: Block['phase'] = 'strength',
-): Block => ({
+  sequence.blocks.map(({ movementId, levelId }) => must(findLevel(must(shippedMovement(movementId), 'a movement'), levelId), 'a level'));
+const block = (id: string, movementId: string, levelId: string, dose: string, phase: Block['phase'] = 'strength'): Block => ({
   id,
   phase,
   movementId,
@@ -42,15 +34,16 @@ const block = (
 
 describe('what is composed keeps the minutes and every check', () => {
   const methods = ['daily-range', 'floor-loading', 'grip-and-iron', 'careful-return', 'woven-into-practice'] as const;
-  test.each(
-    TRAINING_GOALS.map(({ id }, index) => [id, methods[index % methods.length] as (typeof methods)[number]] as const),
-  )('%s by %s', (goalId, methodId) => {
-    const composed = atOnce(asked(goalId, methodId));
-    expect(textOf(composed)).toEqual([]);
-    expect(minutesOf(composed)).toBeLessThanOrEqual(20);
-    expect(minutesOf(composed)).toBeGreaterThan(17);
-    expect(composed.worth).toBeLessThanOrEqual(composed.bound);
-  });
+  test.each(TRAINING_GOALS.map(({ id }, index) => [id, methods[index % methods.length] as (typeof methods)[number]] as const))(
+    '%s by %s',
+    (goalId, methodId) => {
+      const composed = atOnce(asked(goalId, methodId));
+      expect(textOf(composed)).toEqual([]);
+      expect(minutesOf(composed)).toBeLessThanOrEqual(20);
+      expect(minutesOf(composed)).toBeGreaterThan(17);
+      expect(composed.worth).toBeLessThanOrEqual(composed.bound);
+    },
+  );
 
   test.each([3, 6, 12, 45])('in %i minutes', (minutes) => {
     const composed = atOnce(asked('mixed-class', 'daily-range', { minutes }));
@@ -93,9 +86,7 @@ test('who is not cleared is given what does not load the hand, and told why', ()
   const composed = atOnce(asked('handstand-load', 'careful-return', { athlete, minutes: 8 }));
   expect(levels(composed).map(({ loading }) => loading)).toEqual(levels(composed).map(() => 'unloaded'));
   expect(composed.notes.join()).toContain('no loading until');
-  expect(composed.excluded.find(({ movementId }) => movementId === 'bearing.palm-support')?.why).toContain(
-    'Numbness or tingling',
-  );
+  expect(composed.excluded.find(({ movementId }) => movementId === 'bearing.palm-support')?.why).toContain('Numbness or tingling');
 });
 
 test('where nobody can be, nothing is done; and there is nothing that needs what is not there', () => {
@@ -143,11 +134,7 @@ test('a sequence that was changed has figures of its own, against the same bound
   const question = asked('racket-arm', 'woven-into-practice');
   const composed = atOnce(question);
   const same = assessed(question, composed.sequence, composed);
-  expect([same.worth, same.goalPercent, same.gapPercent]).toEqual([
-    composed.worth,
-    composed.goalPercent,
-    composed.gapPercent,
-  ]);
+  expect([same.worth, same.goalPercent, same.gapPercent]).toEqual([composed.worth, composed.goalPercent, composed.gapPercent]);
   // More than the goal wants may be in it: without any strength there is less than that.
   const without = {
     ...composed.sequence,
@@ -171,10 +158,7 @@ test('what is kept of a sequence does not count as what the goal wants', () => {
 });
 
 test('what is locked stays as it is, in its rounds', () => {
-  const locked = [
-    block('curl', 'weight.reverse-curl', 'light', '1x8 rest0'),
-    block('squeeze', 'grip.ball-squeeze', 'soft', '1x8 rest0'),
-  ];
+  const locked = [block('curl', 'weight.reverse-curl', 'light', '1x8 rest0'), block('squeeze', 'grip.ball-squeeze', 'soft', '1x8 rest0')];
   const rounds = [{ id: 'round-1', blockIds: ['curl', 'squeeze'], times: 3, restS: 45 }];
   const composed = atOnce(asked('racket-arm', 'daily-range', { locked, rounds }));
   expect(composed.sequence.rounds).toEqual(rounds);
@@ -183,21 +167,16 @@ test('what is locked stays as it is, in its rounds', () => {
 });
 
 test('what cannot be had together says what would have to give way', () => {
-  const locked = [1, 2, 3].map((index) =>
-    block(`hold-${index}`, 'bearing.palm-support', 'all-fours', '3x40s rest60', 'load'),
-  );
+  const locked = [1, 2, 3].map((index) => block(`hold-${index}`, 'bearing.palm-support', 'all-fours', '3x40s rest60', 'load'));
   const answer = compose(asked('handstand-load', 'floor-loading', { minutes: 4, locked }), solver);
   expect(isComposed(answer)).toBe(false);
-  if (!isComposed(answer))
-    expect(answer.giveUp.map(({ text }) => text)).toContainEqual(expect.stringMatching(/min more are needed/));
+  if (!isComposed(answer)) expect(answer.giveUp.map(({ text }) => text)).toContainEqual(expect.stringMatching(/min more are needed/));
 });
 
 test('a wrist that does not reach what the goal asks is told of, and is taken no further than it reaches', () => {
   const stiff = asked('elbow-lever-range', 'daily-range').person;
   const reach = { 'wrist extension': 62 };
-  const composed = atOnce(
-    asked('elbow-lever-range', 'daily-range', { person: { ...stiff, rangeDeg: { left: reach, right: reach } } }),
-  );
+  const composed = atOnce(asked('elbow-lever-range', 'daily-range', { person: { ...stiff, rangeDeg: { left: reach, right: reach } } }));
   expect(composed.notes).toContainEqual(expect.stringContaining('90° of extension; the left reaches 62°'));
   expect(textOf(composed)).toEqual([]);
 });

@@ -18,10 +18,7 @@ export function compose(question: ComposeQuestion, solver: Solver, follower: Fol
   const composing = composingOf(question);
   const locked = lockedCandidates(composing);
   const shelf = candidatesFor(composing);
-  const candidates = [
-    ...locked,
-    ...shelf.candidates.filter(({ movement }) => !locked.some((each) => each.movement.id === movement.id)),
-  ];
+  const candidates = [...locked, ...shelf.candidates.filter(({ movement }) => !locked.some((each) => each.movement.id === movement.id))];
   const notes = notesFor(composing);
   const programme = integerProgrammeOf(composing, candidates);
   const relaxed = solver.relax(programme.linear);

@@ -107,5 +107,4 @@ function summedUp(composing: Composing, { view, findings }: Mended, frame: Frame
 }
 
 /** How much better than a worth the best could still be, percent. @example gapOf(99, 100) → 1 */
-export const gapOf = (worth: number, bound: number): number =>
-  bound > 0 ? Math.max(0, (100 * (bound - worth)) / bound) : 0;
+export const gapOf = (worth: number, bound: number): number => (bound > 0 ? Math.max(0, (100 * (bound - worth)) / bound) : 0);

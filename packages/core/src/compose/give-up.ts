@@ -33,11 +33,7 @@ export function giveUpOf(linear: Linear, solver: Solver): GiveUp[] {
     };
     return {
       ...row,
-      terms: [
-        ...row.terms,
-        ...(Number.isFinite(row.max) ? [slack(-1)] : []),
-        ...(Number.isFinite(row.min) ? [slack(1)] : []),
-      ],
+      terms: [...row.terms, ...(Number.isFinite(row.max) ? [slack(-1)] : []), ...(Number.isFinite(row.min) ? [slack(1)] : [])],
     };
   });
   const { values } = solver.solve({ unknowns, rows }, { gap: 0.05, branches: 200 });

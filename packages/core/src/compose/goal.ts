@@ -79,15 +79,19 @@ export function countsFor({ such, asks = {} }: Want, movement: Movement, level: 
   const reached = [
     reachedShare(asks.effortPercent, () => most((hand) => demand[hand].effortPercent)),
     reachedShare(asks.loadPercentBW, () => most((hand) => demand[hand].loadPercentBW)),
-    reachedShare(asks.extensionDeg, () =>
-      most((hand) => (demand[hand].angle?.motion === 'wrist extension' ? demand[hand].angle.deg : 0)),
-    ),
+    reachedShare(asks.extensionDeg, () => most((hand) => (demand[hand].angle?.motion === 'wrist extension' ? demand[hand].angle.deg : 0))),
   ];
   return Math.max(LEAST_COUNTED, Math.min(...reached));
 }
 
 /** Of the minutes of a session hands work so much, when everything is as it should be. */
-const WORKING = working('Working share of a session', 0.62, 'of the minutes', 'the rest is announcing, changing sides and place, and resting', [0.5, 0.75]); // prettier-ignore
+const WORKING = working(
+  'Working share of a session',
+  0.62,
+  'of the minutes',
+  'the rest is announcing, changing sides and place, and resting',
+  [0.5, 0.75],
+);
 
 /** Seconds for which each hand works for each want of a goal when it has all that it wants. */
 export function targetsS({ wants }: TrainingGoal, minutes: number): number[] {
@@ -95,5 +99,4 @@ export function targetsS({ wants }: TrainingGoal, minutes: number): number[] {
   return wants.map(({ share }) => (60 * minutes * WORKING.value * share) / all);
 }
 
-const reachedShare = (asked: number | undefined, given: () => number) =>
-  asked === undefined ? 1 : Math.min(1, given() / asked);
+const reachedShare = (asked: number | undefined, given: () => number) => (asked === undefined ? 1 : Math.min(1, given() / asked));

@@ -39,11 +39,7 @@ function wantRows(programme: ProgrammeWriter): Structure['wants'] {
       return writer.unknown({ worth: (want.points * worth) / most, most });
     });
     const given = programme.sum((candidate) => counted(candidate, index, want));
-    writer.row(
-      'want',
-      [...slices.map((slice) => [slice, 1] as const), ...given.map(([y, seconds]) => [y, -seconds] as const)],
-      { max: 0 },
-    );
+    writer.row('want', [...slices.map((slice) => [slice, 1] as const), ...given.map(([y, seconds]) => [y, -seconds] as const)], { max: 0 });
     return { want, counted: given.map(([, seconds]) => seconds) };
   });
 }

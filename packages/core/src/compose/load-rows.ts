@@ -14,8 +14,7 @@ import type { Amounts } from './structure.js';
 
 /** Endurance dose of one group and hand in a session: 1 is a hold to failure’s worth. */
 const SESSION_DOSE: Record<Method['effort'], number> = {
-  gentle: working('Session dose, gentle', 0.8, 'holds to failure', 'less than one hold to failure’s worth', [0.4, 1])
-    .value,
+  gentle: working('Session dose, gentle', 0.8, 'holds to failure', 'less than one hold to failure’s worth', [0.4, 1]).value,
   medium: working('Session dose, medium', 1.5, 'holds to failure', 'tired, and fresh again next day', [1, 2]).value,
   maximal: working('Session dose, maximal', 2.5, 'holds to failure', 'a hard session of one group', [1.5, 4]).value,
 };
@@ -59,9 +58,7 @@ export function loadRows(programme: ProgrammeWriter): void {
   if (weaker && method.sides === 'weaker first' && method.weakerSideRatio > 1) {
     const ratio = MORE_FOR_THE_WEAKER * method.weakerSideRatio;
     const missing = (each: Candidate) =>
-      each.level.loading === 'resisted' && each.phase !== 'prepare'
-        ? each.workS[weaker] - ratio * each.workS[otherHand(weaker)]
-        : 0;
+      each.level.loading === 'resisted' && each.phase !== 'prepare' ? each.workS[weaker] - ratio * each.workS[otherHand(weaker)] : 0;
     programme.limit('weaker-side-more', programme.sum(missing), { min: 0 }, weaker);
     for (const { candidate, y } of programme.where(({ extra }) => extra === true)) {
       const both = programme.where(({ extra, movement }) => !extra && movement.id === candidate.movement.id);
@@ -76,8 +73,7 @@ function balanceRows(programme: ProgrammeWriter, name: (typeof PAIR_NAMES)[numbe
     writer,
     composing: { method },
   } = programme;
-  const dosesOf = (group: MuscleGroup): Amounts =>
-    programme.sum((each) => each.doses[group] ?? 0).filter(([, dose]) => dose > 0);
+  const dosesOf = (group: MuscleGroup): Amounts => programme.sum((each) => each.doses[group] ?? 0).filter(([, dose]) => dose > 0);
   const [one, other] = pairOf(name);
   const [first, second] = [dosesOf(one), dosesOf(other)];
   const band = method.balanceBand * (1 - MARGIN);
@@ -88,12 +84,7 @@ function balanceRows(programme: ProgrammeWriter, name: (typeof PAIR_NAMES)[numbe
   const compared = writer.unknown({ whole: true });
   writer.row('balance', [...first, ...second, [compared, -MUCH]], { max: worthComparing }, name);
   const within = (more: Amounts, less: Amounts) =>
-    writer.row(
-      'balance',
-      [...more, ...less.map(([at, dose]) => [at, -band * dose] as const), [compared, MUCH]],
-      { max: MUCH },
-      name,
-    );
+    writer.row('balance', [...more, ...less.map(([at, dose]) => [at, -band * dose] as const), [compared, MUCH]], { max: MUCH }, name);
   within(first, second);
   if (bothWays) within(second, first);
 }

@@ -16,8 +16,7 @@ export interface Mended {
 const MOST_FIXES = 16;
 const WEIGHT = { stop: 100, mend: 10, look: 1 } as const;
 /** How much there is to find, the graver the more. */
-export const weightOf = (findings: readonly Finding[]) =>
-  findings.reduce((sum, { check }) => sum + WEIGHT[check.severity], 0);
+export const weightOf = (findings: readonly Finding[]) => findings.reduce((sum, { check }) => sum + WEIGHT[check.severity], 0);
 
 /** Mends what the checks find, by their own fixes, as long as each makes it better; what is locked is not touched. */
 export function mended(composing: Composing, sequence: Sequence): Mended {

@@ -94,16 +94,10 @@ function releaseRows(programme: ProgrammeWriter, seconds: [number, number][]): v
   for (const phase of PHASES) {
     const hard = programme.where((candidate) => candidate.hard && candidate.phase === phase);
     if (hard.length === 0) continue;
-    const letsGo = programme.where(
-      (candidate) => candidate.phase === phase && hard.some((each) => letsGoOf(each.candidate, candidate)),
-    );
+    const letsGo = programme.where((candidate) => candidate.phase === phase && hard.some((each) => letsGoOf(each.candidate, candidate)));
     for (const { y } of letsGo) programme.recorded.releases[y] = true;
     const shakes = programme.writer.unknown({ most: hard.length });
     seconds.push([shakes, SHAKE_S]);
-    programme.writer.row(
-      'no-release',
-      [...programme.count(hard), ...letsGo.map(({ y }) => [y, -1] as const), [shakes, -1]],
-      { max: 0 },
-    );
+    programme.writer.row('no-release', [...programme.count(hard), ...letsGo.map(({ y }) => [y, -1] as const), [shakes, -1]], { max: 0 });
   }
 }

@@ -8,12 +8,7 @@ import type { Posture } from '../vocabulary/places.js';
 const ON_THE_WAY: readonly Posture[] = ['all fours', 'knees back', 'incline', 'kneeling', 'seated', 'standing'];
 
 /** The phases in which a level may stand when nobody has said, the usual one first; where the method stretches after strength, a stretch stands there too. */
-export function phasesOf(
-  { family }: Movement,
-  level: Level,
-  effortPercent: number,
-  { stretching }: Method,
-): readonly Phase[] {
+export function phasesOf({ family }: Movement, level: Level, effortPercent: number, { stretching }: Method): readonly Phase[] {
   const usual = USUAL_PHASE[family];
   if (family === 'assisted-stretches')
     return stretching === 'after each strength block' ? ['range', 'strength', 'settle'] : ['range', 'settle'];

@@ -73,11 +73,7 @@ function posturesDone({ past, lookup }: ComposeQuestion): ReadonlySet<Posture> {
 }
 
 /** A sequence with some blocks, as it is examined. */
-export const examined = (
-  composing: Composing,
-  blocks: readonly Block[],
-  rounds?: readonly Round[],
-): SessionQuestion => ({
+export const examined = (composing: Composing, blocks: readonly Block[], rounds?: readonly Round[]): SessionQuestion => ({
   sequence: { ...composing.frame, blocks: [...blocks], ...(rounds?.length && { rounds: [...rounds] }) },
   lookup: composing.lookup,
   shelf: composing.shelf,

@@ -106,10 +106,7 @@ const WORTH_TELLING = 0.05;
 const TENTH = 0.1;
 
 /** What binds: by the prices of the relaxation, what a tenth more of each rule’s room would bring. */
-export function bindingOf(
-  { linear }: Pick<IntegerProgramme, 'linear'>,
-  { prices }: Pick<Relaxed, 'prices'>,
-): Binding[] {
+export function bindingOf({ linear }: Pick<IntegerProgramme, 'linear'>, { prices }: Pick<Relaxed, 'prices'>): Binding[] {
   const byWords = new Map<string, Binding>();
   linear.rows.forEach((row, index) => {
     if (FIXED_RULES.includes(row.rule)) return;

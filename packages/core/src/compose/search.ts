@@ -106,7 +106,7 @@ export class Search {
     const from = chosen && { chosen: indices.map((at) => chosen.includes(at)) };
     const better = (values: Float64Array, worth: number) => {
       // What is hardly better is not worth the arranging: it is found at the end of the stage.
-      if (worth > (this.best?.worth ?? -Infinity) * (1 + WORTH_TELLING)) this.tell(chosenAmong(values, indices)); // prettier-ignore
+      if (worth > (this.best?.worth ?? -Infinity) * (1 + WORTH_TELLING)) this.tell(chosenAmong(values, indices));
     };
     return this.of.solver.solve(linear, { gap: CLOSE, better, ...from, ...options });
   }
@@ -145,10 +145,8 @@ export class Search {
     return fitting(composing, programme.structure, chosen, this.few, this.frame);
   }
 }
-const pick = (candidates: readonly Candidate[], indices: readonly number[]) =>
-  indices.map((at) => itemAt(candidates, at));
-const chosenAmong = (values: ArrayLike<number>, indices: readonly number[]) =>
-  indices.filter((_, index) => (values[index] ?? 0) > HALF);
+const pick = (candidates: readonly Candidate[], indices: readonly number[]) => indices.map((at) => itemAt(candidates, at));
+const chosenAmong = (values: ArrayLike<number>, indices: readonly number[]) => indices.filter((_, index) => (values[index] ?? 0) > HALF);
 const chosenOf = ({ values }: Solved, indices: readonly number[]) => values && chosenAmong(values, indices);
 /** Beyond half a whole unknown is chosen. */
 const HALF = 0.5;

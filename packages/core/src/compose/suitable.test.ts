@@ -38,7 +38,7 @@ test('after two weeks without it a level is gone back', () => {
 
 test('a handstand comes after what leads to it, and then begins at its first level', () => {
   expect(given('bearing.handstand')).toMatch(/^Handstand, wall to free: plank or pike or .* comes before it/);
-  const plank = must(shippedMovement('bearing.palm-support'), 'a movement').ladder.find(({ posture }) => posture === 'plank'); // prettier-ignore
+  const plank = must(shippedMovement('bearing.palm-support'), 'a movement').ladder.find(({ posture }) => posture === 'plank');
   const past = didLast('bearing.palm-support', must(plank, 'a plank').id);
   const [first] = must(shippedMovement('bearing.handstand'), 'a movement').ladder;
   expect(given('bearing.handstand', { past })).toBe(first?.id);

@@ -59,13 +59,11 @@ const OF_ONE_BLOCK: readonly Check[] = [
 /** What somebody has never done begins no harder than this, by the effort policy of the method. */
 const FIRST_TIME: Record<Method['effort'], number> = {
   gentle: working('First time, gentle', 40, '% of maximum', 'the top of the gentle band', [30, 45]).value,
-  medium: working('First time, medium', 55, '% of maximum', 'inside the medium band, with room to grow', [45, 60])
-    .value,
-  maximal: working('First time, maximal', 70, '% of maximum', 'hard, and yet not what one has never tried', [60, 80])
-    .value,
+  medium: working('First time, medium', 55, '% of maximum', 'inside the medium band, with room to grow', [45, 60]).value,
+  maximal: working('First time, maximal', 70, '% of maximum', 'hard, and yet not what one has never tried', [60, 80]).value,
 };
 /** A level is proposed to whom it holds for in at least so many of ten. */
-const LIKELY = working('Likely enough to propose', 0.7, 'chance', 'of ten people like this, seven carry it to its end', [0.6, 0.85]).value; // prettier-ignore
+const LIKELY = working('Likely enough to propose', 0.7, 'chance', 'of ten people like this, seven carry it to its end', [0.6, 0.85]).value;
 /** Below it nobody fails for want of strength: chances are not asked for. */
 const EASY_PERCENT = 25;
 
@@ -104,8 +102,7 @@ export function suiting(composing: Composing, movement: Movement): Suited | Refu
   const kept = keptAs(composing, movement, there);
   if (kept) return kept;
   const cautions = athlete?.cautions ?? [];
-  const dosed = (level: Level) =>
-    doseNow(doseToAdd(movement, level, { method, weaker, cautions, past }), level, movement.id, standings);
+  const dosed = (level: Level) => doseNow(doseToAdd(movement, level, { method, weaker, cautions, past }), level, movement.id, standings);
   const open = there.filter((level) => isOpen(composing, movement, level, dosed(level)));
   const [easiest] = open;
   if (!easiest) return refusedAt(composing, movement, gentlest, dosed(gentlest));
@@ -141,11 +138,7 @@ function refusedAt(composing: Composing, movement: Movement, level: Level, dose:
 }
 
 /** The level that somebody has come to: by gates, else as it was done last; undefined for what was never done. */
-function wantedOf(
-  { standings = [], past, now }: Composing,
-  movement: Movement,
-  open: readonly Level[],
-): Level | undefined {
+function wantedOf({ standings = [], past, now }: Composing, movement: Movement, open: readonly Level[]): Level | undefined {
   const stands = levelNow(movement, standings);
   if (stands && open.includes(stands)) return stands;
   return lastForm(past, movement.id) && levelFor(movement, open, past, now);
@@ -157,9 +150,7 @@ function keptAs(composing: Composing, movement: Movement, there: readonly Level[
   const level = there.find(({ id }) => id === block?.levelId);
   if (!block || !level || lackingFor(composing, movement, level, block.dose).length > 0) return undefined;
   const view = alone(composing, block);
-  return findingsBy(OF_ONE_BLOCK, view).length === 0
-    ? { level, dose: block.dose, view, phase: block.phase }
-    : undefined;
+  return findingsBy(OF_ONE_BLOCK, view).length === 0 ? { level, dose: block.dose, view, phase: block.phase } : undefined;
 }
 
 /** A block of a movement under its own id, as it is examined by itself. */
@@ -187,12 +178,7 @@ const FIRST_RUNGS = { unknown: 2, known: 4 } as const;
  * level is, the easiest says why.
  * @param open levels that may be proposed, at least one
  */
-function firstLevel(
-  composing: Composing,
-  movement: Movement,
-  open: readonly Level[],
-  dosed: (level: Level) => Dose,
-): Level | Refused {
+function firstLevel(composing: Composing, movement: Movement, open: readonly Level[], dosed: (level: Level) => Dose): Level | Refused {
   const easiest = firstOf(open);
   if (easiest.loading === 'unloaded' || easiest.loading === 'assisted') return easiest;
   const against = (level: Level) => againstBeginning(composing, movement, level, dosed(level));
@@ -201,18 +187,12 @@ function firstLevel(
 }
 
 /** What speaks against beginning with a level; null where nothing does. */
-function againstBeginning(
-  { method, person, postures }: Composing,
-  { ladder }: Movement,
-  level: Level,
-  dose: Dose,
-): string | null {
+function againstBeginning({ method, person, postures }: Composing, { ladder }: Movement, level: Level, dose: Dose): string | null {
   const form = formOf(person, level, dose);
   if (!form) return 'this body cannot take it';
   const most = Math.min(FIRST_TIME[method.effort], method.effortCeilingPercent);
   const effort = effortOf(form.demand);
-  if (effort > most)
-    return `${effort.toFixed(0)} % effort at “${level.name}”; by ${method.name} one begins with ${most} % at most`;
+  if (effort > most) return `${effort.toFixed(0)} % effort at “${level.name}”; by ${method.name} one begins with ${most} % at most`;
   const rung = ladder.indexOf(level);
   const before = COMES_AFTER[level.posture];
   // Of what takes skill one begins with the first rung, and only after what comes before it.

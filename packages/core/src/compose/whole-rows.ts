@@ -11,13 +11,7 @@ import type { Candidate } from './candidate.js';
 import type { ProgrammeWriter } from './programme-writer.js';
 
 /** From so many minutes on a session is composed as a whole; a shorter one is a piece of a day. */
-const WHOLE_FROM_MIN = working(
-  'Composed as a whole from',
-  7,
-  'min',
-  'six blocks of a minute, with the way to them',
-  [6, 10],
-).value;
+const WHOLE_FROM_MIN = working('Composed as a whole from', 7, 'min', 'six blocks of a minute, with the way to them', [6, 10]).value;
 /** Minutes for which a family gives one movement. */
 const MINUTES_OF_A_FAMILY = 5;
 const FEWEST_OF_A_FAMILY = 2;
@@ -42,8 +36,7 @@ export function wholeRows(programme: ProgrammeWriter): void {
   for (const direction of MAIN_DIRECTIONS)
     programme.once('direction-unvisited', ({ directions }) => directions.includes(direction), direction);
   if (method.asksCorners)
-    for (const corner of CORNERS)
-      programme.once('corner-unvisited', ({ movement }) => movement.corners.includes(corner), corner);
+    for (const corner of CORNERS) programme.once('corner-unvisited', ({ movement }) => movement.corners.includes(corner), corner);
   programme.once('thumb-forgotten', ({ movement }) => movement.trains.includes('thumb muscles'));
   for (const digit of ['ring', 'little'] as const) {
     const all = ({ digitS }: Candidate) => DIGITS.reduce((sum, each) => sum + (digitS[each] ?? 0), 0);

@@ -21,30 +21,29 @@ describe('what seconds of a want are worth', () => {
 
   test('never less for more, and each second no more than the one before', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 0, max: 300, noNaN: true }),
-        fc.double({ min: 0.1, max: 50, noNaN: true }),
-        (s, more) => {
-          const [first, second, third] = [s, s + more, s + 2 * more].map((each) => worthOfSeconds(each, want)) as [number, number, number]; // prettier-ignore
-          expect(second).toBeGreaterThanOrEqual(first - 1e-9);
-          expect(third - second).toBeLessThanOrEqual(second - first + 1e-9);
-        },
-      ),
+      fc.property(fc.double({ min: 0, max: 300, noNaN: true }), fc.double({ min: 0.1, max: 50, noNaN: true }), (s, more) => {
+        const [first, second, third] = [s, s + more, s + 2 * more].map((each) => worthOfSeconds(each, want)) as [number, number, number];
+        expect(second).toBeGreaterThanOrEqual(first - 1e-9);
+        expect(third - second).toBeLessThanOrEqual(second - first + 1e-9);
+      }),
       { numRuns: 100, seed: 31 },
     );
   });
 });
 
-test.each(TRAINING_GOALS.map((goal) => [goal.id, goal] as const))('%s: its wants are worth a hundred points, and share the time in which hands work', (_, goal) => {
-  const worths = wantWorths({ goal, minutes: 20 });
-  expect(worths.reduce((sum, { points }) => sum + points, 0)).toBeCloseTo(100, 6);
-  // Some three fifths of a session are work; the rest is changing sides and place, and resting.
-  const workS = targetsS(goal, 20).reduce((sum, each) => sum + each, 0);
-  expect(workS / (20 * 60)).toBeGreaterThan(0.5);
-  expect(workS / (20 * 60)).toBeLessThan(0.75);
-  // Twice the minutes want twice of everything.
-  expect(targetsS(goal, 40)).toEqual(targetsS(goal, 20).map((each) => 2 * each));
-}); // prettier-ignore
+test.each(TRAINING_GOALS.map((goal) => [goal.id, goal] as const))(
+  '%s: its wants are worth a hundred points, and share the time in which hands work',
+  (_, goal) => {
+    const worths = wantWorths({ goal, minutes: 20 });
+    expect(worths.reduce((sum, { points }) => sum + points, 0)).toBeCloseTo(100, 6);
+    // Some three fifths of a session are work; the rest is changing sides and place, and resting.
+    const workS = targetsS(goal, 20).reduce((sum, each) => sum + each, 0);
+    expect(workS / (20 * 60)).toBeGreaterThan(0.5);
+    expect(workS / (20 * 60)).toBeLessThan(0.75);
+    // Twice the minutes want twice of everything.
+    expect(targetsS(goal, 40)).toEqual(targetsS(goal, 20).map((each) => 2 * each));
+  },
+);
 
 const composing = composingOf(asked('handstand-load', 'floor-loading'));
 const { candidates } = candidatesFor(composing);
@@ -52,7 +51,12 @@ const { candidates } = candidatesFor(composing);
 test('more of one want than is wanted does not make up for another', () => {
   const all = wantWorths(composing).map(({ targetS }) => targetS);
   expect(goalPercent(all, composing)).toBeCloseTo(100, 6);
-  expect(goalPercent(all.map((each) => 5 * each), composing)).toBeCloseTo(100, 6); // prettier-ignore
+  expect(
+    goalPercent(
+      all.map((each) => 5 * each),
+      composing,
+    ),
+  ).toBeCloseTo(100, 6);
   const withoutFirst = all.map((each, index) => (index === 0 ? 0 : 3 * each));
   expect(goalPercent(withoutFirst, composing)).toBeCloseTo(100 - (wantWorths(composing)[0]?.points ?? 0), 6);
 });
@@ -73,7 +77,7 @@ test('weight on bent-back wrists counts the more for handstands the more of it t
   };
   const shares = candidates
     .filter(({ level }) => level.loading === 'planted')
-    .map(({ movement, level, demand }) => ({ load: demand?.left.loadPercentBW ?? 0, share: share(movement.id, level.id) ?? 0 })); // prettier-ignore
+    .map(({ movement, level, demand }) => ({ load: demand?.left.loadPercentBW ?? 0, share: share(movement.id, level.id) ?? 0 }));
   for (const { share: counts } of shares) expect(counts === 0 || (counts >= 0.25 && counts <= 1)).toBe(true);
   const most = Math.max(...shares.map(({ share: counts }) => counts));
   const light = shares.filter(({ load, share: counts }) => load < 20 && counts > 0);

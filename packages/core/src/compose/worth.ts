@@ -4,8 +4,14 @@ import { working } from '../vocabulary/constant.js';
 import type { Composing } from './question.js';
 
 /** The first half of what is wanted is worth more than the second, and more than all that is wanted a little. */
-const FIRST_HALF = working('Worth of the first half of a want', 0.65, 'share', 'a little of everything before all of one thing', [0.5, 0.8]).value; // prettier-ignore
-const BEYOND = working('Worth of half as much again', 0.06, 'share', 'more than is wanted does no harm, and little good', [0, 0.15]).value; // prettier-ignore
+const FIRST_HALF = working(
+  'Worth of the first half of a want',
+  0.65,
+  'share',
+  'a little of everything before all of one thing',
+  [0.5, 0.8],
+).value;
+const BEYOND = working('Worth of half as much again', 0.06, 'share', 'more than is wanted does no harm, and little good', [0, 0.15]).value;
 /** Slices of a want by its share, each worth less than the one before. */
 export const SLICES = [
   { share: 0.5, worth: FIRST_HALF },
@@ -14,7 +20,7 @@ export const SLICES = [
 ] as const;
 
 /** One movement fills at most so much of a want: others bring the rest. */
-const OF_ONE = working('Of a want by one movement', 0.5, 'share', 'two movements at least for everything that is wanted', [0.34, 1]).value; // prettier-ignore
+const OF_ONE = working('Of a want by one movement', 0.5, 'share', 'two movements at least for everything that is wanted', [0.34, 1]).value;
 
 /** Worth of staying with what was done last, or of leaving it, as the method has it. */
 const ROUTINE = 0.4;
@@ -51,11 +57,7 @@ export const counted = ({ gives }: Candidate, index: number, { targetS }: WantWo
 export function ownWorth({ movement }: Candidate, { past, method, keep = [], shelf }: Composing): number {
   const wasLast = past.at(-1)?.movementIds.includes(movement.id) ?? false;
   const routine = wasLast ? (method.variety === 'same' ? ROUTINE : -ROUTINE) : 0;
-  return (
-    routine +
-    (keep.some(({ movementId }) => movementId === movement.id) ? KEPT : 0) -
-    TEACHING_ORDER * shelf.indexOf(movement)
-  );
+  return routine + (keep.some(({ movementId }) => movementId === movement.id) ? KEPT : 0) - TEACHING_ORDER * shelf.indexOf(movement);
 }
 
 /** What so many seconds of a want are worth, in points. */
@@ -72,7 +74,7 @@ export function worthOfSeconds(seconds: number, { targetS, points }: WantWorth):
 
 /** How much of what the goal wants there is, percent: what is more than wanted does not make up for what is missing. @param gotS seconds of each want */
 export function goalPercent(gotS: readonly number[], composing: Pick<Composing, 'goal' | 'minutes'>): number {
-  return wantWorths(composing).reduce((sum, { targetS, points }, index) => sum + points * Math.min(1, (gotS[index] ?? 0) / targetS), 0); // prettier-ignore
+  return wantWorths(composing).reduce((sum, { targetS, points }, index) => sum + points * Math.min(1, (gotS[index] ?? 0) / targetS), 0);
 }
 
 /** What a choice is worth altogether: the same sum that the programme maximises. */

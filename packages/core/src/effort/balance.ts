@@ -6,10 +6,22 @@ import { type MuscleGroup, pairOf, partsOf, type SideGroup } from '../vocabulary
 import { working } from '../vocabulary/constant.js';
 
 /** Left and right may differ by this : 1 before it counts as lopsided, in the balance, the checks and the pot. Working value. */
-export const SIDES_BAND = working('Left against right', 1.4, 'times', 'hands of most people work within two fifths of each other over a session', [1.2, 1.6]).value; // prettier-ignore
+export const SIDES_BAND = working(
+  'Left against right',
+  1.4,
+  'times',
+  'hands of most people work within two fifths of each other over a session',
+  [1.2, 1.6],
+).value;
 
 /** Below this dose, of both hands and both sides, there was too little work to speak of a balance: a tenth of a hold to failure. Working value. */
-export const WORTH_COMPARING = working('Work worth comparing', 0.1, 'holds to failure', 'less says nothing of a balance', [0.05, 0.2]).value; // prettier-ignore
+export const WORTH_COMPARING = working(
+  'Work worth comparing',
+  0.1,
+  'holds to failure',
+  'less says nothing of a balance',
+  [0.05, 0.2],
+).value;
 
 /** Two amounts of work that should not differ too much. */
 export interface Ratio {
@@ -37,8 +49,7 @@ export interface DigitWork {
 /** Compares doses of opposites, both hands together, and of the hands. */
 export function balanceOf(doses: ReadonlyMap<SideGroup, number>, work: readonly DigitWork[]): Balance {
   const ofGroup = (group: MuscleGroup) => HANDS.reduce((sum, hand) => sum + (doses.get(`${hand} ${group}`) ?? 0), 0);
-  const ofHand = (hand: Hand) =>
-    [...doses].reduce((sum, [key, dose]) => (partsOf(key).hand === hand ? sum + dose : sum), 0);
+  const ofHand = (hand: Hand) => [...doses].reduce((sum, [key, dose]) => (partsOf(key).hand === hand ? sum + dose : sum), 0);
   return {
     pairs: PAIR_NAMES.map((name) => {
       const [first, second] = pairOf(name);

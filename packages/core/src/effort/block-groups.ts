@@ -19,9 +19,7 @@ export interface BlockGroup {
 }
 
 /** Every group that works in a block, the hardest first. */
-export function blockGroups(
-  view: Pick<SessionView, 'efforts' | 'chances'>,
-): ReadonlyMap<string, readonly BlockGroup[]> {
+export function blockGroups(view: Pick<SessionView, 'efforts' | 'chances'>): ReadonlyMap<string, readonly BlockGroup[]> {
   const chances = view.chances();
   const blocks = new Map<string, BlockGroup[]>();
   for (const [key, spans] of view.efforts.spans) {

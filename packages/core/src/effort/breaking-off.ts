@@ -8,9 +8,21 @@ export interface WithinStrength {
 }
 
 /** Blocks that strength carries for this share tell of the other reasons alone. */
-const SURE = working('Chance from which strength is no reason', 0.9, 'of 1', 'what still ends early does so for time, attention or discomfort', [0.85, 0.98]).value; // prettier-ignore
-const USUAL = working('Blocks done to their end where strength carries them', 0.95, 'of 1', 'one block in twenty ends early for other reasons', [0.9, 0.99]).value; // prettier-ignore
-const USUAL_WEIGHT = working('Weight of what is usual', 20, 'blocks', 'a few sessions of somebody’s own outweigh it', [10, 40]).value; // prettier-ignore
+const SURE = working(
+  'Chance from which strength is no reason',
+  0.9,
+  'of 1',
+  'what still ends early does so for time, attention or discomfort',
+  [0.85, 0.98],
+).value;
+const USUAL = working(
+  'Blocks done to their end where strength carries them',
+  0.95,
+  'of 1',
+  'one block in twenty ends early for other reasons',
+  [0.9, 0.99],
+).value;
+const USUAL_WEIGHT = working('Weight of what is usual', 20, 'blocks', 'a few sessions of somebody’s own outweigh it', [10, 40]).value;
 
 /**
  * How often somebody does to its end what strength would carry: what is usual, moved by their own blocks (a beta-binomial mean; Gelman et al. 2013, Bayesian Data

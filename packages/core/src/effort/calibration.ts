@@ -30,13 +30,13 @@ const EIGHT_OF_TEN = [0.1, 0.9] as const;
 
 /** How many ratings lie below a share of what was expected; one that reaches across counts in part (Czado, Gneiting, Held 2009, Biometrics 65:1254–61). */
 const upTo = (places: readonly Place[], share: number): number =>
-  places.reduce((sum, [from, to]) => sum + (to > from ? Math.min(1, Math.max(0, (share - from) / (to - from))) : Number(from <= share)), 0); // prettier-ignore
+  places.reduce((sum, [from, to]) => sum + (to > from ? Math.min(1, Math.max(0, (share - from) / (to - from))) : Number(from <= share)), 0);
 
 /** Whether what was said came as often as was said (Dawid 1984, J R Stat Soc A 147:278–92: the places of what came are even when it did). */
 export function calibrationOf(all: readonly Pick<Foretold, 'place' | 'chance' | 'isWhole'>[]): Calibration {
   const places = all.flatMap(({ place }) => (place === null ? [] : [place]));
   const n = places.length;
-  const exertion = n === 0 ? [] : SAID.map((said) => ({ said, came: shareOf(upTo(places, said), n), count: n })); // prettier-ignore
+  const exertion = n === 0 ? [] : SAID.map((said) => ({ said, came: shareOf(upTo(places, said), n), count: n }));
   const carried = BINS.slice(1).flatMap((to, index): CalibrationPoint[] => {
     const from = BINS[index] ?? 0;
     const mine = all.filter(({ chance }) => chance > from - (index === 0 ? 1 : 0) && chance <= to);

@@ -52,10 +52,7 @@ function chanceFrom(firstHeld: number): number {
 }
 
 /** The least chance of any group of either hand, by block: what is said of a block. What this body cannot take at all has none. */
-export function blockChances(
-  chances: ReadonlyMap<SideGroup, Chances>,
-  impossible: EffortTimeline['impossible'] = [],
-): Chances {
+export function blockChances(chances: ReadonlyMap<SideGroup, Chances>, impossible: EffortTimeline['impossible'] = []): Chances {
   const least = new Map<string, number>(impossible.map(({ blockId }) => [blockId, 0]));
   for (const ofGroup of chances.values()) {
     for (const [blockId, chance] of ofGroup) least.set(blockId, Math.min(least.get(blockId) ?? 1, chance));

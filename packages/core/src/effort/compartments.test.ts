@@ -35,18 +35,12 @@ const share = fc.double({ min: 0, max: 1, noNaN: true });
 describe('three compartments', () => {
   // Frey Law, Avin 2010: endurance = a · share^b.
   const efforts = [0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9];
-  test.each(['handGrip', 'shoulder'] as const)(
-    '%s: 20–90 %% of the most are held as the law says, within a quarter',
-    (joint) => {
-      for (const effort of efforts) {
-        const law = enduranceS(RATES[joint], effort);
-        expect([effort, Math.abs(holdTimeS(RATES[joint], RESTED, effort, 3600)! / law - 1) < 0.25]).toEqual([
-          effort,
-          true,
-        ]);
-      }
-    },
-  );
+  test.each(['handGrip', 'shoulder'] as const)('%s: 20–90 %% of the most are held as the law says, within a quarter', (joint) => {
+    for (const effort of efforts) {
+      const law = enduranceS(RATES[joint], effort);
+      expect([effort, Math.abs(holdTimeS(RATES[joint], RESTED, effort, 3600)! / law - 1) < 0.25]).toEqual([effort, true]);
+    }
+  });
 
   /** Efforts of some seconds with rests between: whether all are held, and what is left of the maximum in the last of them. */
   function bouts(effort: number, onS: number, offS: number, count: number, units: Units = RESTED) {
@@ -109,24 +103,18 @@ describe('three compartments', () => {
   test('shares stay in 0–1 and sum to 1, and two half steps are one whole', () => {
     const start = fc.tuple(share, share).map(([a, b]): Units => ({ active: a * (1 - b), fatigued: b }));
     fc.assert(
-      fc.property(
-        anyRates,
-        start,
-        share,
-        fc.double({ min: 0.01, max: 400, noNaN: true }),
-        (rates, from, target, seconds) => {
-          // Where not even a light effort is left to bring, what is brought is cut off at what there is, at each look anew.
-          fc.pre(target >= 0.05 || from.fatigued <= 1 - target);
-          const whole = step(rates, from, target, seconds);
-          for (const part of [whole.active, whole.fatigued, restingShare(whole)]) {
-            expect(part).toBeGreaterThanOrEqual(-1e-9);
-            expect(part).toBeLessThanOrEqual(1 + 1e-9);
-          }
-          const halves = step(rates, step(rates, from, target, seconds / 2), target, seconds / 2);
-          expect(halves.fatigued).toBeCloseTo(whole.fatigued, 6);
-          expect(halves.active).toBeCloseTo(whole.active, 6);
-        },
-      ),
+      fc.property(anyRates, start, share, fc.double({ min: 0.01, max: 400, noNaN: true }), (rates, from, target, seconds) => {
+        // Where not even a light effort is left to bring, what is brought is cut off at what there is, at each look anew.
+        fc.pre(target >= 0.05 || from.fatigued <= 1 - target);
+        const whole = step(rates, from, target, seconds);
+        for (const part of [whole.active, whole.fatigued, restingShare(whole)]) {
+          expect(part).toBeGreaterThanOrEqual(-1e-9);
+          expect(part).toBeLessThanOrEqual(1 + 1e-9);
+        }
+        const halves = step(rates, step(rates, from, target, seconds / 2), target, seconds / 2);
+        expect(halves.fatigued).toBeCloseTo(whole.fatigued, 6);
+        expect(halves.active).toBeCloseTo(whole.active, 6);
+      }),
       { numRuns: 300 },
     );
   });
@@ -139,9 +127,7 @@ describe('three compartments', () => {
       expect(now).toBeGreaterThan(before);
       before = now;
     }
-    expect(capacityLeft(step(RATES.handGrip, spent, 0, 60))).toBeGreaterThan(
-      capacityLeft(step(RATES.handGrip, spent, 0.06, 60)),
-    );
+    expect(capacityLeft(step(RATES.handGrip, spent, 0, 60))).toBeGreaterThan(capacityLeft(step(RATES.handGrip, spent, 0.06, 60)));
   });
 
   test('harder efforts are held for less time, and the lightest for as long as anybody asks', () => {

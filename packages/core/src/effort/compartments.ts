@@ -13,10 +13,16 @@ export const restingShare = ({ active, fatigued }: Units) => 1 - active - fatigu
 /** What could be brought at this moment, as a share of the rested maximum. @example capacityLeft({ active: 0.3, fatigued: 0.2 }) ≈ 0.8 */
 export const capacityLeft = ({ fatigued }: Units) => 1 - fatigued;
 
-const DRIVE = published('Activation', 10, 'per s', 'Xia, Frey-Law 2008, J Biomech 41:3046–52', 'development and relaxation'); // prettier-ignore
+const DRIVE = published('Activation', 10, 'per s', 'Xia, Frey-Law 2008, J Biomech 41:3046–52', 'development and relaxation');
 
 /** So little is rest: a finger wave must not stop recovery. */
-export const RESTS_BELOW = working('Rest', 0.05, 'of maximum', 'blood flows freely in a muscle that works at a few hundredths of its maximum', [0.03, 0.08]); // prettier-ignore
+export const RESTS_BELOW = working(
+  'Rest',
+  0.05,
+  'of maximum',
+  'blood flows freely in a muscle that works at a few hundredths of its maximum',
+  [0.03, 0.08],
+);
 
 /**
  * The three-compartment model between two events, where the target is constant and the system linear: stepped in closed form.
@@ -76,12 +82,7 @@ function exponentials(constant: number, a: number, p: number, b: number, q: numb
 }
 
 /** `followingCourse` at one moment, without the course: thousands of these make a session. */
-function followed(
-  { fatiguePerS: F, recoveryPerS, restMultiplier }: Rates,
-  from: Units,
-  target: number,
-  t: number,
-): Units {
+function followed({ fatiguePerS: F, recoveryPerS, restMultiplier }: Rates, from: Units, target: number, t: number): Units {
   const R = target >= RESTS_BELOW.value ? recoveryPerS : recoveryPerS * restMultiplier;
   const p = DRIVE.value + F;
   const settled = (DRIVE.value * target) / p;
@@ -147,20 +148,8 @@ function firstCrossing({ fatigued }: Course, level: number, seconds: number, dow
 }
 const CROSSING_TOLERANCE_S = 1e-9;
 
-const HOLD_TOLERANCE = working(
-  'Tolerance of any effort',
-  0.01,
-  'of maximum',
-  'a hundredth, which nobody feels',
-  [0.005, 0.02],
-);
-const NEAR_MAXIMUM = working(
-  'Near the maximum',
-  0.5,
-  'of maximum',
-  'up to here the plain model keeps to the endurance law',
-  [0.4, 0.6],
-);
+const HOLD_TOLERANCE = working('Tolerance of any effort', 0.01, 'of maximum', 'a hundredth, which nobody feels', [0.005, 0.02]);
+const NEAR_MAXIMUM = working('Near the maximum', 0.5, 'of maximum', 'up to here the plain model keeps to the endurance law', [0.4, 0.6]);
 
 /**
  * The fatigued share at which an effort fails. Near the maximum some of it may be missing: there the plain model ends earlier than people do.
@@ -225,8 +214,7 @@ export function enduranceTimeS(rates: Rates, effort: number, charged = effort): 
   const known = timesOf(rates, effort);
   let seconds = known.get(charged);
   if (seconds === undefined) {
-    seconds =
-      charged < RESTS_BELOW.value ? Infinity : (holdTimeS(rates, RESTED, effort, ENDLESS_S, charged) ?? Infinity);
+    seconds = charged < RESTS_BELOW.value ? Infinity : (holdTimeS(rates, RESTED, effort, ENDLESS_S, charged) ?? Infinity);
     known.set(charged, seconds);
   }
   return seconds;

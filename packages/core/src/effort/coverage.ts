@@ -146,13 +146,7 @@ export function coverageOf(blocks: readonly CoverageBlock[], account: SessionAcc
   return { cells: [...cells.values()], corners, reachDeg };
 }
 
-function reach(
-  into: Partial<Record<MainDirection, number>>,
-  movement: Movement,
-  level: Level,
-  demand: Demand | null,
-  hand: Hand,
-): void {
+function reach(into: Partial<Record<MainDirection, number>>, movement: Movement, level: Level, demand: Demand | null, hand: Hand): void {
   const take = (direction: MainDirection | undefined, deg: number) => {
     if (direction) into[direction] = Math.max(into[direction] ?? 0, deg);
   };

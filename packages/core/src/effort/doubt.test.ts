@@ -18,9 +18,7 @@ const LIFTS: readonly Line[] = [
 ];
 const seen = (lines: readonly Line[], flexionNm?: number) => {
   const { person } = personOf(RECORD, [], '2026-06-10');
-  const tests = (['left', 'right'] as const).map((hand) =>
-    maximum('wrist flexion', hand, flexionNm ?? 1, '2026-06-08'),
-  );
+  const tests = (['left', 'right'] as const).map((hand) => maximum('wrist flexion', hand, flexionNm ?? 1, '2026-06-08'));
   return viewOf(ask(write(lines), { person: { ...person, evidence: flexionNm === undefined ? [] : tests } }));
 };
 
@@ -68,7 +66,7 @@ describe('what is in doubt', () => {
     const findings = findingsOf(seen(LIFTS));
     const over = findings.filter(({ check }) => check.id === 'demand-over');
     expect(over.map(({ text }) => text)).toEqual([
-      expect.stringMatching(/too much for about \d in 10 people like this\. Measure the (left|right) wrist flexors to know\.$/), // prettier-ignore
+      expect.stringMatching(/too much for about \d in 10 people like this\. Measure the (left|right) wrist flexors to know\.$/),
       expect.stringMatching(/wrist flexors to know\.$/),
       expect.stringMatching(/grip to know\.$/),
     ]);

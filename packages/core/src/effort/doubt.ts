@@ -5,7 +5,13 @@ import type { Hand } from '../vocabulary/hands.js';
 import { GROUP_OF } from '../vocabulary/muscles.js';
 
 /** So narrow a belief is spoken of plainly: a recent test is. */
-const PLAIN_BELOW = working('Spread that is spoken of plainly', 0.13, 'log-sd', 'what a recent maximum test leaves, with some weeks on top', [0.1, 0.18]); // prettier-ignore
+const PLAIN_BELOW = working(
+  'Spread that is spoken of plainly',
+  0.13,
+  'log-sd',
+  'what a recent maximum test leaves, with some weeks on top',
+  [0.1, 0.18],
+);
 
 /** Whether what is believed is narrow enough to speak of it without chances. @example isKnown({ logSd: 0.07 }) → true */
 export const isKnown = ({ logSd }: { readonly logSd: number }) => logSd <= PLAIN_BELOW.value;
@@ -40,13 +46,7 @@ export function effortWords(percent: number, [low, high]: readonly [number, numb
 }
 
 /** How likely somebody has what an effort asks for at all, 0–1. @example chanceOfHaving({ effortPercent: 100, logSd: 0.3 }) ≈ 0.5 */
-export function chanceOfHaving({
-  effortPercent,
-  logSd,
-}: {
-  readonly effortPercent: number;
-  readonly logSd: number;
-}): number {
+export function chanceOfHaving({ effortPercent, logSd }: { readonly effortPercent: number; readonly logSd: number }): number {
   if (logSd === 0) return effortPercent <= 100 ? 1 : 0;
   return normalShare(-Math.log(effortPercent / 100) / logSd);
 }
@@ -70,7 +70,7 @@ export function whatToMeasure(doubts: readonly Doubt[]): Decides | null {
     const before = counts.get(action);
     counts.set(action, { hand: before?.hand ?? hand, action, decides: (before?.decides ?? 0) + 1, of: doubts.length });
   }
-  return [...counts.values()].reduce<Decides | null>((best, each) => (best && best.decides >= each.decides ? best : each), null); // prettier-ignore
+  return [...counts.values()].reduce<Decides | null>((best, each) => (best && best.decides >= each.decides ? best : each), null);
 }
 
 /** What is said of it. @example decidesWords({ hand: 'left', action: 'wrist flexion', decides: 6, of: 8 }) → 'Measure the left wrist flexors: that decides 6 of 8 findings.' */

@@ -53,12 +53,7 @@ export interface BlockForm {
  * Lays the demand of every turn over the compiled timeline. A press is as hard as its dose says; everything else as hard as its load is
  * for this person. Work of both hands counts for each; rests and announcements ask for nothing.
  */
-export function effortTimeline(
-  person: Person,
-  sequence: Sequence,
-  timeline: Timeline,
-  lookup: MovementLookup,
-): EffortTimeline {
+export function effortTimeline(person: Person, sequence: Sequence, timeline: Timeline, lookup: MovementLookup): EffortTimeline {
   const { asked, demands, forms, impossible } = askTurns(person, sequence, lookup);
   const writer = new SpanWriter();
   for (const event of timeline.events) {
@@ -84,7 +79,7 @@ function askTurns(person: Person, sequence: Sequence, lookup: MovementLookup) {
     const { block, movement, level, dose, pace } = turnOf(sequence, turn, lookup);
     const found = askedOf(person, level, dose, pace);
     if (typeof found === 'string') {
-      if (!impossible.some(({ blockId }) => blockId === block.id)) impossible.push({ blockId: block.id, message: found }); // prettier-ignore
+      if (!impossible.some(({ blockId }) => blockId === block.id)) impossible.push({ blockId: block.id, message: found });
       continue;
     }
     asked.set(turnKey(turn), { ...found, turned: movement.directions?.[1] });

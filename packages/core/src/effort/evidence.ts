@@ -17,7 +17,7 @@ export interface ToldSession extends CarriedOut {
 /** Broken off with nothing said: near failure, or it would have gone on. As a rating. */
 const BROKEN_OFF = working('A set broken off', 9, 'of 10', 'near failure, or it would have gone on', [8, 10]).value;
 /** Less than this share of what was planned was broken off. */
-const ENDED_EARLY = working('Ended early', 0.9, 'of what was planned', 'a repetition or two less is a slip of counting', [0.8, 0.95]).value; // prettier-ignore
+const ENDED_EARLY = working('Ended early', 0.9, 'of what was planned', 'a repetition or two less is a slip of counting', [0.8, 0.95]).value;
 /** “Nothing at all” is no measure of a muscle that worked. */
 const LEAST_RATING = 1;
 /** From this rating on a set that ended early had reached its end. */
@@ -82,7 +82,9 @@ function doneShare(rows: readonly PlannedDoneRow[]): DoneShare {
   // An open set is done whatever was done of it.
   const wanted = rows.map((row) => (row.open ? (row.doneAmount ?? 0) : row.plannedAmount));
   const done = rows.reduce((sum, row) => sum + (row.doneAmount ?? 0), 0);
-  const formFailed = rows.some(({ open, doneAmount, plannedAmount }) => open === 'form' && doneAmount !== null && doneAmount > 0 && doneAmount < plannedAmount); // prettier-ignore
+  const formFailed = rows.some(
+    ({ open, doneAmount, plannedAmount }) => open === 'form' && doneAmount !== null && doneAmount > 0 && doneAmount < plannedAmount,
+  );
   return { share: done / wanted.reduce((sum, amount) => sum + amount, 0), formFailed };
 }
 

@@ -62,9 +62,7 @@ describe('fatigue through a session', () => {
     expect(spans[3]!.startMs - spans[2]!.endMs).toBe(2000);
     for (const { effort } of spans) expect(effort).toBeCloseTo(0.8, 9);
     // As it is in practice: near the most, with pauses, it is held.
-    expect(
-      courses(['isometric.end-extension', 'near-most', '1x5 @80% 6s L']).courses.get('left wrist extensors')!.failures,
-    ).toEqual([]);
+    expect(courses(['isometric.end-extension', 'near-most', '1x5 @80% 6s L']).courses.get('left wrist extensors')!.failures).toEqual([]);
   });
 
   test('the hand beside the working one bears its own share', () => {
@@ -117,12 +115,7 @@ describe('fatigue through a session', () => {
         dose: level.dose,
       }));
       const sequence = { ...sequenceOf(), blocks };
-      const { spans, impossible } = effortTimeline(
-        MAN,
-        sequence,
-        compileTimeline(sequence, shippedMovement),
-        shippedMovement,
-      );
+      const { spans, impossible } = effortTimeline(MAN, sequence, compileTimeline(sequence, shippedMovement), shippedMovement);
       expect(impossible).toEqual([]);
       for (const list of spans.values()) {
         list.reduce((before, { startMs, endMs, effort }) => {

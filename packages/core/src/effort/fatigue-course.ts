@@ -29,8 +29,7 @@ export interface Failure {
  */
 export function failureWords({ heldS, askedS, asks, restS }: Failure): string {
   if (asks > 1) return `are asked for ${percent(asks)} of what they have. Take an easier level.`;
-  const mend =
-    restS === null ? 'No rest mends that: take an easier level or less.' : `${restS} s more rest before it would do.`;
+  const mend = restS === null ? 'No rest mends that: take an easier level or less.' : `${restS} s more rest before it would do.`;
   if (heldS === 0) return `cannot begin: less is left than the ${percent(asks)} that the work asks for. ${mend}`;
   const [held, asked] = [heldS.toFixed(0), askedS.toFixed(0)];
   const until = held === asked ? `give out at the very end of ${asked} s` : `give out after ${held} of ${asked} s`;
@@ -70,10 +69,7 @@ export function fatigueCourses(
   z = 0,
 ): Map<SideGroup, GroupCourse> {
   return new Map(
-    [...spans].map(([key, list]) => [
-      key,
-      courseOf(ratesOf(partsOf(key).group), asFor(list, z), durationMs, from.get(key) ?? RESTED),
-    ]),
+    [...spans].map(([key, list]) => [key, courseOf(ratesOf(partsOf(key).group), asFor(list, z), durationMs, from.get(key) ?? RESTED)]),
   );
 }
 
@@ -140,7 +136,7 @@ function courseOf(rates: Rates, spans: readonly EffortSpan[], durationMs: number
   return { points, lowest, failures, givesOut, enduranceDose: dose, underLoadS: loadMs / 1000, end: units };
 }
 
-const hasLetGo = ({ open }: EffortSpan, last: GivingOut | undefined): boolean => open !== undefined && open === last?.open; // prettier-ignore
+const hasLetGo = ({ open }: EffortSpan, last: GivingOut | undefined): boolean => open !== undefined && open === last?.open;
 
 /** How long a span is worked: to its end, unless it is part of an open set that ends before it, or has ended. */
 function goesOnS(rates: Rates, before: Units, span: EffortSpan, fails: number, last: GivingOut | undefined): number {
@@ -158,12 +154,7 @@ const heldS = (rates: Rates, before: Units, { effort, charged }: EffortSpan, sec
 const mostFatigued = (units: Units, before: Units) => Math.max(units.fatigued, before.fatigued);
 
 /** The blocks of one group that are not held by somebody so much stronger or weaker. */
-export function blocksFailing(
-  rates: Rates,
-  spans: readonly EffortSpan[],
-  from: Units = RESTED,
-  z = 0,
-): ReadonlySet<string> {
+export function blocksFailing(rates: Rates, spans: readonly EffortSpan[], from: Units = RESTED, z = 0): ReadonlySet<string> {
   const failing = new Set<string>();
   let units = from;
   let nowMs = 0;

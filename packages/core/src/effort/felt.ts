@@ -11,11 +11,29 @@ import { type Hand, HANDS } from '../vocabulary/hands.js';
 import { GROUP_OF } from '../vocabulary/muscles.js';
 
 /** A rating says nothing of a muscle that worked less than this share of its maximum: something else was rated. */
-const WORTH_RATING_PERCENT = working('Effort that a rating is of', 30, '% of maximum', 'below it something else tires first', [20, 40]).value; // prettier-ignore
+const WORTH_RATING_PERCENT = working(
+  'Effort that a rating is of',
+  30,
+  '% of maximum',
+  'below it something else tires first',
+  [20, 40],
+).value;
 /** Of an effort that is mostly the person's own pace, or a share that was asked, the rest says little. */
-const MOSTLY_LOAD = working('Effort against a load', 0.7, 'of its spread', 'what is mostly pace, or a share that was asked, tells of no maximum', [0.5, 0.9]).value; // prettier-ignore
+const MOSTLY_LOAD = working(
+  'Effort against a load',
+  0.7,
+  'of its spread',
+  'what is mostly pace, or a share that was asked, tells of no maximum',
+  [0.5, 0.9],
+).value;
 /** No further off than this from what was believed: beyond, a rating says “much stronger” and no more. */
-const FURTHEST = working('Furthest that a set speaks for', 6, 'times what was believed', 'beyond, a rating says “much stronger” and no more', [4, 10]).value; // prettier-ignore
+const FURTHEST = working(
+  'Furthest that a set speaks for',
+  6,
+  'times what was believed',
+  'beyond, a rating says “much stronger” and no more',
+  [4, 10],
+).value;
 
 /** Of rounding. */
 const A_HAIR = 1e-9;

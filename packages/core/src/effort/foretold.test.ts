@@ -19,7 +19,7 @@ const WOMAN: Person = { body: { sex: 'female', statureM: 1.65, massKg: 62 }, age
 const movement = must(shippedMovement('strength.palm-lift'), 'palm lift');
 const PLAN: Sequence = {
   ...{ title: '', purpose: '', budgetMin: 20, pacing: USUAL_PACING },
-  blocks: [{ id: 'b', phase: 'strength', movementId: movement.id, levelId: 'all-fours', dose: parseDose('2x6', usualWay(movement)) }], // prettier-ignore
+  blocks: [{ id: 'b', phase: 'strength', movementId: movement.id, levelId: 'all-fours', dose: parseDose('2x6', usualWay(movement)) }],
 };
 const timeline = compileTimeline(PLAN, shippedMovement);
 
@@ -31,7 +31,14 @@ function session(number: number, exertion: number, share = 1): ToldSession {
     ...{ blockId, set, side, direction, unit, plannedAmount },
     doneAmount: Math.round(share * plannedAmount),
   }));
-  return { id: `s${number}`, startedAt: `${day}T09:00:00.000Z`, endedAt: `${day}T09:20:00.000Z`, plan: PLAN, sets, reports: [{ blockId: 'b', exertion }] }; // prettier-ignore
+  return {
+    id: `s${number}`,
+    startedAt: `${day}T09:00:00.000Z`,
+    endedAt: `${day}T09:20:00.000Z`,
+    plan: PLAN,
+    sets,
+    reports: [{ blockId: 'b', exertion }],
+  };
 }
 const told = (sessions: readonly ToldSession[], person = WOMAN) =>
   foretold({ person, sessions, lookup: shippedMovement, methodOf: () => METHODS['floor-loading'] });
@@ -75,8 +82,7 @@ describe('whether what was said came as often', () => {
     const all = Array.from({ length: 200 }, (_, seed) => {
       const chance = chanceOf(7919 * seed);
       const truth = work.hardest.capacity.logSd * chance.normal() + errors.lean * chance.normal();
-      const rated = () =>
-        Math.round(Math.min(10, Math.max(1, exertionFelt(work, Math.exp(truth + errors.scatter * chance.normal())))));
+      const rated = () => Math.round(Math.min(10, Math.max(1, exertionFelt(work, Math.exp(truth + errors.scatter * chance.normal())))));
       return told([session(0, rated()), session(1, rated()), session(2, rated()), session(3, rated())]);
     }).flat();
     const { exertion, within, ratings } = calibrationOf(all);
@@ -87,7 +93,11 @@ describe('whether what was said came as often', () => {
   });
 
   test('what is said too surely does not: half as wide, fewer than eight of ten lie within', () => {
-    const places = Array.from({ length: 100 }, (_, index) => ({ place: [index % 2 === 0 ? 0.02 : 0.95, index % 2 === 0 ? 0.05 : 0.98] as const, chance: 0.9, isWhole: index % 4 !== 0 })); // prettier-ignore
+    const places = Array.from({ length: 100 }, (_, index) => ({
+      place: [index % 2 === 0 ? 0.02 : 0.95, index % 2 === 0 ? 0.05 : 0.98] as const,
+      chance: 0.9,
+      isWhole: index % 4 !== 0,
+    }));
     const { within, carried } = calibrationOf(places);
     expect(within!.value).toBe(0);
     expect(carried).toMatchObject([{ said: expect.closeTo(0.9, 9), came: { value: 0.75 }, count: 100 }]);

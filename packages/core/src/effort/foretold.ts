@@ -62,25 +62,17 @@ export function foretold({ person, sessions, lookup, methodOf }: ForetoldQuestio
 }
 
 /** The blocks of a session, with the chances that strength alone gives them. */
-function ofSession(
-  person: Person,
-  session: ToldSession,
-  onDay: string,
-  lookup: MovementLookup,
-  method: Method,
-): Foretold[] {
+function ofSession(person: Person, session: ToldSession, onDay: string, lookup: MovementLookup, method: Method): Foretold[] {
   const { plan, sets, reports } = session;
   const planned = compileTimeline(plan, lookup);
   const rows = groupedBy(plannedAgainstDone(planned, sets), ({ blockId }) => blockId);
   const felt = groupedBy(workFelt(person, plan, doneTimeline(planned, sets), lookup), ({ blockId }) => blockId);
-  const view = viewOf({ sequence: plan, lookup, shelf: [], person, method, athlete: null, past: [], now: session.startedAt }, planned); // prettier-ignore
+  const view = viewOf({ sequence: plan, lookup, shelf: [], person, method, athlete: null, past: [], now: session.startedAt }, planned);
   const chances = blockChances(view.chances(), view.efforts.impossible);
   return plan.blocks.flatMap(({ id: blockId, movementId }): Foretold[] => {
     const mine = rows.get(blockId) ?? [];
     if (!mine.some(({ doneAmount }) => (doneAmount ?? 0) > 0)) return [];
-    const isWhole = mine.every(
-      ({ open, doneAmount, plannedAmount }) => open !== null || (doneAmount ?? 0) >= plannedAmount,
-    );
+    const isWhole = mine.every(({ open, doneAmount, plannedAmount }) => open !== null || (doneAmount ?? 0) >= plannedAmount);
     const told = reports.findLast((report) => report.blockId === blockId)?.exertion ?? null;
     const harder = hardestOf(felt.get(blockId) ?? []);
     const spread = harder && spreadOf(harder);

@@ -24,13 +24,11 @@ export const isThumbForgotten = (movements: readonly Pick<Movement, 'trains'>[])
 /** What a session leaves out: corners of the long muscles, directions on the wheel, the thumb. */
 export function gapsOf(coverage: Coverage, movements: readonly Pick<Movement, 'trains'>[]): Gap[] {
   return [
-    ...unvisitedCorners(coverage).map((corner): Gap => ({ words: corner, answers: ({ corners }) => corners.includes(corner) })), // prettier-ignore
+    ...unvisitedCorners(coverage).map((corner): Gap => ({ words: corner, answers: ({ corners }) => corners.includes(corner) })),
     ...unvisitedDirections(coverage).map((direction): Gap => ({
       words: `wrist toward ${direction}`,
       answers: (movement, level) => visitOf(movement, level, null).directions.includes(direction),
     })),
-    ...(isThumbForgotten(movements)
-      ? [{ words: 'the thumb', answers: ({ trains }: Movement) => trains.includes('thumb muscles') }]
-      : []),
+    ...(isThumbForgotten(movements) ? [{ words: 'the thumb', answers: ({ trains }: Movement) => trains.includes('thumb muscles') }] : []),
   ];
 }

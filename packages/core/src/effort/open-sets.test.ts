@@ -5,8 +5,7 @@ import { ask, write } from '../rules/checks/sessions.fixture.js';
 import { findingsOf } from '../rules/checks/index.js';
 import { METHODS } from '../library/methods.js';
 
-const carry = (dose: string) =>
-  ask(write([['strength', 'grip.bar-carry', 'heavy', dose]]), { method: METHODS['grip-and-iron'] });
+const carry = (dose: string) => ask(write([['strength', 'grip.bar-carry', 'heavy', dose]]), { method: METHODS['grip-and-iron'] });
 
 describe('open sets', () => {
   test('end where a muscle lets go: no failure, and less than the ceiling', () => {
@@ -26,7 +25,7 @@ describe('open sets', () => {
     const doseOf = (view: typeof open) => view!.account.doses.get('left finger flexors')!;
     expect(doseOf(open)).toBeLessThan(doseOf(ceiling));
     const [endMs] = [...open!.openEnds.values()];
-    for (const spans of open!.efforts.spans.values()) for (const { endMs: to } of spans) expect(to).toBeLessThanOrEqual(endMs!); // prettier-ignore
+    for (const spans of open!.efforts.spans.values()) for (const { endMs: to } of spans) expect(to).toBeLessThanOrEqual(endMs!);
   });
 
   test('what is carried to the ceiling is likely to be all of it', () => {

@@ -32,7 +32,7 @@ export function untilLetGo(efforts: EffortTimeline, ends: OpenEnds): EffortTimel
 export function likelyAmount(timeline: Timeline, stint: Stint, ends: OpenEnds): number {
   const endMs = ends.get(stint.index);
   if (endMs === undefined) return stint.plannedAmount;
-  const event = timeline.events.findIndex(({ startMs, durationMs, stint: of }) => of === stint.index && startMs + durationMs > endMs); // prettier-ignore
+  const event = timeline.events.findIndex(({ startMs, durationMs, stint: of }) => of === stint.index && startMs + durationMs > endMs);
   const now = timeline.events[event];
   if (!now) return stint.plannedAmount;
   const done = doneOf(timeline, stint, { event, elapsedMs: endMs - now.startMs, addedMs: 0 });
@@ -56,5 +56,4 @@ export function likelyOfBlock(timeline: Timeline, ends: OpenEnds, blockId: strin
 }
 
 /** @example likelyWords({ least: 9, most: 14, unit: 'repetitions' }) → 'likely 9–14 repetitions' */
-export const likelyWords = ({ least, most, unit }: Likely): string =>
-  `likely ${least === most ? most : `${least}–${most}`} ${unit}`;
+export const likelyWords = ({ least, most, unit }: Likely): string => `likely ${least === most ? most : `${least}–${most}`} ${unit}`;

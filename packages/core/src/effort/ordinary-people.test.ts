@@ -23,8 +23,7 @@ function carriedOut(person: Person, movementId: string, levelId: string, dose: D
     const spans = efforts.spans.get(key)!;
     percent = Math.max(percent, ...spans.map(({ effort }) => 100 * effort));
     const all = spans.reduce((sum, { startMs, endMs }) => sum + endMs - startMs, 0);
-    const until = ({ atMs }: Failure) =>
-      spans.reduce((sum, { startMs, endMs }) => sum + Math.max(0, Math.min(atMs, endMs) - startMs), 0);
+    const until = ({ atMs }: Failure) => spans.reduce((sum, { startMs, endMs }) => sum + Math.max(0, Math.min(atMs, endMs) - startMs), 0);
     for (const failure of failures) held = Math.min(held, until(failure) / all);
   }
   return { percent, held };
@@ -75,8 +74,7 @@ describe('usual doses', () => {
     person('male', 1.75, 80, 60),
   ];
   const levels = LIBRARY.flatMap((movement) => movement.ladder.map((level, index) => ({ movement, level, index })));
-  const fails = (who: Person, { movement, level }: (typeof levels)[number]) =>
-    carriedOut(who, movement.id, level.id, level.dose).held < 1;
+  const fails = (who: Person, { movement, level }: (typeof levels)[number]) => carriedOut(who, movement.id, level.id, level.dose).held < 1;
 
   test('no level fails its own for those it is meant for', () => {
     const failing = levels.flatMap((rung) =>
@@ -96,9 +94,7 @@ describe('usual doses', () => {
     const failing = levels
       .filter(({ index }) => index === 0)
       .flatMap((rung) =>
-        ANYBODY.filter((who) => fails(who, rung)).map(
-          ({ body }) => `${rung.movement.id} ${rung.level.id} ${body.sex} ${body.statureM}`,
-        ),
+        ANYBODY.filter((who) => fails(who, rung)).map(({ body }) => `${rung.movement.id} ${rung.level.id} ${body.sex} ${body.statureM}`),
       );
     expect(failing).toEqual([]);
   });

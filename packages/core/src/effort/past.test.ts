@@ -53,9 +53,8 @@ describe('sessions of a day', () => {
     const [morning] = past('2026-06-10T08:00:00.000Z');
     const at = (hours: number) =>
       1 -
-      (startStates([morning!], new Date(Date.parse(morning!.endedAt) + hours * 3_600_000).toISOString()).get(
-        'left wrist flexors',
-      )?.fatigued ?? 0);
+      (startStates([morning!], new Date(Date.parse(morning!.endedAt) + hours * 3_600_000).toISOString()).get('left wrist flexors')
+        ?.fatigued ?? 0);
     const left = [0, 0.02, 0.1, 0.5, 3].map(at);
     expect(left[0]).toBeLessThan(0.8);
     expect(left).toEqual([...left].sort((a, b) => a - b));
@@ -80,9 +79,7 @@ describe('sessions of a day', () => {
 
 describe('weeks', () => {
   const now = '2026-06-29T12:00:00.000Z';
-  const daily = Array.from({ length: 28 }, (_, day) =>
-    new Date(Date.parse(now) - (day + 0.5) * 86_400_000).toISOString(),
-  );
+  const daily = Array.from({ length: 28 }, (_, day) => new Date(Date.parse(now) - (day + 0.5) * 86_400_000).toISOString());
 
   test('the same every day is a ratio near one, and weeks that equal each other', () => {
     const trend = loadTrends(past(...daily), now).find(({ group }) => group === 'wrist flexors')!;
@@ -102,9 +99,7 @@ describe('weeks', () => {
 
   test('a ratio moved by one late session alone is not worth a look', () => {
     // Every third day, the last one just now: the week is as usual, the weighted mean is not.
-    const late = Array.from({ length: 4 }, (_, week) =>
-      new Date(Date.parse(now) - (week * 7 + 0.1) * 86_400_000).toISOString(),
-    );
+    const late = Array.from({ length: 4 }, (_, week) => new Date(Date.parse(now) - (week * 7 + 0.1) * 86_400_000).toISOString());
     const trend = loadTrends(past(...late), now).find(({ group }) => group === 'wrist flexors')!;
     expect(trend.ratio).toBeGreaterThan(1.3);
     expect(trend.weekDose).toBeCloseTo(trend.usualWeekDose, 6);

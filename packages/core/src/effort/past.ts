@@ -16,9 +16,15 @@ import { HANDS } from '../vocabulary/hands.js';
 import { MUSCLE_GROUPS, type MuscleGroup, partsOf, type SideGroup } from '../vocabulary/muscles.js';
 
 /** From this share of the maximum tendons answer, and need their days (Bohm, Mersmann, Arampatzis 2015). */
-export const HARD_PERCENT = published('Hard work', 70, '% of maximum', 'Bohm, Mersmann, Arampatzis 2015, Sports Med Open 1:7').value; // prettier-ignore
+export const HARD_PERCENT = published('Hard work', 70, '% of maximum', 'Bohm, Mersmann, Arampatzis 2015, Sports Med Open 1:7').value;
 /** So long at such an effort, all sets of a session together, asks for days before the next. */
-export const HARD_FROM = working('Hard work that is spaced', 30, 's', 'four or five near-maximal holds of some seconds: what finger and tendon programmes space by two days', [20, 60]); // prettier-ignore
+export const HARD_FROM = working(
+  'Hard work that is spaced',
+  30,
+  's',
+  'four or five near-maximal holds of some seconds: what finger and tendon programmes space by two days',
+  [20, 60],
+);
 
 /** Seconds of a stretch of work above a share of the maximum: all of a hold, of a stroke the part of a half sine that rises above it. */
 function secondsAbove({ startMs, endMs, effort, charged }: EffortSpan, share: number): number {
@@ -82,12 +88,7 @@ export interface CarriedOut {
 }
 
 /** Sums up a session by what was done of it. @param before sessions before it: those of the same day leave their fatigue */
-export function pastSession(
-  person: Person,
-  carried: CarriedOut,
-  lookup: MovementLookup,
-  before: readonly PastSession[] = [],
-): PastSession {
+export function pastSession(person: Person, carried: CarriedOut, lookup: MovementLookup, before: readonly PastSession[] = []): PastSession {
   const { id, sequenceId, startedAt, endedAt, plan, sets } = carried;
   const timeline = doneTimeline(compileTimeline(plan, lookup), sets);
   const efforts = effortTimeline(person, plan, timeline, lookup);
@@ -128,7 +129,7 @@ export function pastSessions(person: Person, all: readonly CarriedOut[], lookup:
 }
 
 /** Fatigue of the model is gone after a night; what a day's sessions leave is carried over. */
-const CARRIED_OVER_H = working('Fatigue that is carried over', 24, 'h', 'the model’s fatigue is gone after a night', [12, 36]).value; // prettier-ignore
+const CARRIED_OVER_H = working('Fatigue that is carried over', 24, 'h', 'the model’s fatigue is gone after a night', [12, 36]).value;
 
 /** Where groups stand at an instant, after the last session of the last day and the rest since. */
 export function startStates(past: readonly PastSession[], now: string): Map<SideGroup, Units> {
@@ -145,12 +146,7 @@ export function startStates(past: readonly PastSession[], now: string): Map<Side
 }
 
 /** Doses of both hands' groups over some days before an instant. */
-export function dosesWithin(
-  past: readonly PastLoad[],
-  now: string,
-  fromDays: number,
-  toDays = 0,
-): Map<SideGroup, number> {
+export function dosesWithin(past: readonly PastLoad[], now: string, fromDays: number, toDays = 0): Map<SideGroup, number> {
   return sumDoses(
     past.filter(({ startedAt }) => {
       const days = hoursBetween(startedAt, now) / 24;
@@ -163,8 +159,7 @@ export function dosesWithin(
 export function sumDoses(sessions: readonly Pick<PastLoad, 'doses'>[]): Map<SideGroup, number> {
   const sums = new Map<SideGroup, number>();
   for (const { doses } of sessions) {
-    for (const [key, dose] of Object.entries(doses) as [SideGroup, number][])
-      sums.set(key, (sums.get(key) ?? 0) + dose);
+    for (const [key, dose] of Object.entries(doses) as [SideGroup, number][]) sums.set(key, (sums.get(key) ?? 0) + dose);
   }
   return sums;
 }
@@ -190,7 +185,7 @@ export interface LoadTrend {
 
 /** A week of this share of the month is steady: a prompt to look outside of it, nothing more. */
 export const RATIO_BAND = [0.8, 1.3] as const;
-const PLAIN_CHANGE = working('Weeks differ by', 0.2, 'of a week', 'a change within it is what weeks differ by', [0.1, 0.3]).value; // prettier-ignore
+const PLAIN_CHANGE = working('Weeks differ by', 0.2, 'of a week', 'a change within it is what weeks differ by', [0.1, 0.3]).value;
 const weightOf = (days: number) => 2 / (days + 1);
 
 /** Exponentially weighted mean of days, the latest first, by the sum of its own weights: as much every day is just that. */

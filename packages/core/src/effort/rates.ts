@@ -34,10 +34,22 @@ function region(of: string, [f, r, a, b]: readonly [number, number, number, numb
 const REASON =
   'high efforts end too early in the plain model (70 % by a quarter, 90 % by two thirds of the law); with this they keep within a quarter of it';
 const REGIONS = {
-  handGrip: region('grip', [0.0098, 0.00064, 33.55, -1.61], working('Tolerance of grip', 0.22, 'of maximum, near it', REASON, [0.19, 0.25])), // prettier-ignore
+  handGrip: region(
+    'grip',
+    [0.0098, 0.00064, 33.55, -1.61],
+    working('Tolerance of grip', 0.22, 'of maximum, near it', REASON, [0.19, 0.25]),
+  ),
   // The published elbow rates run up to 45 % long at middle efforts; they are kept as published.
-  elbow: region('elbow', [0.00912, 0.00094, 17.98, -2.21], working('Tolerance of elbow', 0, 'of maximum, near it', 'as published', [0, 0.2])), // prettier-ignore
-  shoulder: region('shoulder', [0.0182, 0.00168, 14.86, -1.83], working('Tolerance of shoulder', 0.15, 'of maximum, near it', REASON, [0.1, 0.2])), // prettier-ignore
+  elbow: region(
+    'elbow',
+    [0.00912, 0.00094, 17.98, -2.21],
+    working('Tolerance of elbow', 0, 'of maximum, near it', 'as published', [0, 0.2]),
+  ),
+  shoulder: region(
+    'shoulder',
+    [0.0182, 0.00168, 14.86, -1.83],
+    working('Tolerance of shoulder', 0.15, 'of maximum, near it', REASON, [0.1, 0.2]),
+  ),
 };
 /** A joint region with rates of its own. */
 export type RegionName = keyof typeof REGIONS;

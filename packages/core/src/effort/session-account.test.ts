@@ -48,11 +48,7 @@ describe('accounts of a session', () => {
   test('a press for its endurance time is one hold to failure, at any effort', () => {
     for (const percent of [30, 50, 80]) {
       const holdS = Math.round(2 * enduranceTimeS(RATES.handGrip, percent / 100)) / 2;
-      const press = [
-        'isometric.hook-pull',
-        'medium',
-        `1x1 @${percent}% ${Math.min(120, holdS)}s tempo0.5-0.5`,
-      ] as const;
+      const press = ['isometric.hook-pull', 'medium', `1x1 @${percent}% ${Math.min(120, holdS)}s tempo0.5-0.5`] as const;
       const { doses } = account(sequenceOf([...press]));
       expect(doses.get('left finger flexors')! * Math.max(1, holdS / 120)).toBeCloseTo(1, 1);
     }
@@ -96,10 +92,7 @@ describe('accounts of a session', () => {
 describe('balance', () => {
   test('equal presses balance, a one-sided one does not', () => {
     const even = account(
-      sequenceOf(
-        ['isometric.flexion', 'medium', '2x6 @50% 4s L,R'],
-        ['isometric.extension', 'medium', '2x6 @50% 4s L,R'],
-      ),
+      sequenceOf(['isometric.flexion', 'medium', '2x6 @50% 4s L,R'], ['isometric.extension', 'medium', '2x6 @50% 4s L,R']),
     );
     const pair = balanceOf(even.doses, []).pairs[0]!;
     expect(pair.ratio).toBeCloseTo(1, 6);
@@ -129,11 +122,7 @@ describe('balance', () => {
 
 describe('coverage of the wrist’s circle', () => {
   const visit = (movementId: string, levelId: string) => {
-    const sequence = sequenceOf([
-      movementId,
-      levelId,
-      shippedMovement(movementId)!.work[0] === 'time' ? '1x20s' : '1x8',
-    ]);
+    const sequence = sequenceOf([movementId, levelId, shippedMovement(movementId)!.work[0] === 'time' ? '1x20s' : '1x8']);
     const movement = shippedMovement(movementId)!;
     const level = movement.ladder.find(({ id }) => id === levelId)!;
     return visitOf(movement, level, account(sequence).efforts.demands[0] ?? null);
@@ -143,16 +132,7 @@ describe('coverage of the wrist’s circle', () => {
     [
       'free.wrist-circles',
       'free-fist',
-      [
-        'extension',
-        'flexion',
-        'radial',
-        'radial extension',
-        'radial flexion',
-        'ulnar',
-        'ulnar extension',
-        'ulnar flexion',
-      ],
+      ['extension', 'flexion', 'radial', 'radial extension', 'radial flexion', 'ulnar', 'ulnar extension', 'ulnar flexion'],
       'unloaded',
       ['fist'],
     ],
@@ -160,13 +140,7 @@ describe('coverage of the wrist’s circle', () => {
     ['free.diagonal-sweeps', 'free', ['radial extension', 'ulnar flexion'], 'unloaded', ['open']],
     ['free.side-sweeps', 'free', ['radial', 'ulnar'], 'unloaded', ['open']],
     ['rock.palm-fore-aft', 'over', ['extension'], 'planted', ['open']],
-    [
-      'rock.palm-side',
-      'forward',
-      ['extension', 'radial', 'radial extension', 'ulnar', 'ulnar extension'],
-      'planted',
-      ['open'],
-    ],
+    ['rock.palm-side', 'forward', ['extension', 'radial', 'radial extension', 'ulnar', 'ulnar extension'], 'planted', ['open']],
     ['rock.back-of-hand', 'both-inward', ['flexion'], 'planted', ['open']],
     ['rock.fist-side', 'small', ['radial', 'ulnar'], 'planted', ['fist']],
     ['stretch.extensors', 'fist', ['flexion'], 'assisted', ['fist']],
@@ -225,10 +199,7 @@ test('a week covers what its sessions cover together', () => {
 });
 
 describe('the timeline of what was done', () => {
-  const plan = sequenceOf(
-    ['isometric.flexion', 'medium', '2x6 @50% 4s L,R'],
-    ['rock.palm-fore-aft', 'behind', '1x40s'],
-  );
+  const plan = sequenceOf(['isometric.flexion', 'medium', '2x6 @50% 4s L,R'], ['rock.palm-fore-aft', 'behind', '1x40s']);
   const timeline = compileTimeline(plan, shippedMovement);
   const set = (more: Partial<CountedSet>): CountedSet => ({
     id: `${more.blockId}${more.set}${more.side}`,
@@ -259,12 +230,8 @@ describe('the timeline of what was done', () => {
       index === 0 ? { ...done, doneAmount: 3 } : done.blockId === 'b2' ? { ...done, doneAmount: 20 } : done,
     );
     const done = doneTimeline(timeline, sets);
-    expect(
-      done.events.filter(({ kind, side, set: number }) => kind === 'repetition' && side === 'left' && number === 1),
-    ).toHaveLength(3);
-    const dropped = timeline.events.filter(
-      ({ stint, repetition }) => stint === 0 && repetition !== null && repetition > 3,
-    );
+    expect(done.events.filter(({ kind, side, set: number }) => kind === 'repetition' && side === 'left' && number === 1)).toHaveLength(3);
+    const dropped = timeline.events.filter(({ stint, repetition }) => stint === 0 && repetition !== null && repetition > 3);
     expect(dropped).toHaveLength(3);
     const droppedMs = dropped.reduce((sum, { durationMs }) => sum + durationMs, 0);
     expect(done.durationMs).toBe(timeline.durationMs - droppedMs - 20_000);

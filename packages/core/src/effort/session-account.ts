@@ -12,7 +12,7 @@ import { partsOf, type SideGroup } from '../vocabulary/muscles.js';
 import { working } from '../vocabulary/constant.js';
 
 /** Moving the empty hand is not load: below this share of the maximum, with nothing on the hand, time does not count. */
-export const LOADED_FROM_PERCENT = working('Under load', 5, '% of maximum', 'less is the weight of the empty hand', [3, 10]).value; // prettier-ignore
+export const LOADED_FROM_PERCENT = working('Under load', 5, '% of maximum', 'less is the weight of the empty hand', [3, 10]).value;
 
 /** What one block comes to on one hand. Loads and efforts are those of its work, not an average with its pauses. */
 export interface BlockHand {
@@ -63,12 +63,7 @@ export interface SessionAccount {
 }
 
 /** Adds up what a timeline asks of both hands. @param efforts of the same timeline */
-export function accountOf(
-  sequence: Sequence,
-  timeline: Timeline,
-  efforts: EffortTimeline,
-  lookup: MovementLookup,
-): SessionAccount {
+export function accountOf(sequence: Sequence, timeline: Timeline, efforts: EffortTimeline, lookup: MovementLookup): SessionAccount {
   const { doses, groupS, blockDoses } = groupSums(efforts);
   const sums = timeline.turns.map((): Record<Hand, Sums> => ({ left: { ...NOTHING }, right: { ...NOTHING } }));
   const indexOf = new Map(timeline.turns.map((turn, index) => [turnKey(turn), index]));
@@ -133,7 +128,10 @@ export function accountOf(
 /** A block's turns on one hand: sums, and the load and effort of the hardest. */
 function together(turns: readonly TurnAccount[], hand: Hand): BlockHand {
   const all = turns.map((turn) => turn[hand]);
-  const hardest = all.reduce<BlockHand>((most, each) => (each.effortPercent > most.effortPercent || each.loadN > most.loadN ? each : most), all[0] ?? NO_WORK); // prettier-ignore
+  const hardest = all.reduce<BlockHand>(
+    (most, each) => (each.effortPercent > most.effortPercent || each.loadN > most.loadN ? each : most),
+    all[0] ?? NO_WORK,
+  );
   const sum = (of: (each: BlockHand) => number) => all.reduce((total, each) => total + of(each), 0);
   return {
     ...hardest,

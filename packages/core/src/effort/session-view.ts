@@ -75,10 +75,7 @@ export interface SessionView extends SessionQuestion {
 }
 
 /** Computes a session once. @throws SequenceError when the sequence is not sound */
-export function viewOf(
-  question: SessionQuestion,
-  timeline = compileTimeline(question.sequence, question.lookup),
-): SessionView {
+export function viewOf(question: SessionQuestion, timeline = compileTimeline(question.sequence, question.lookup)): SessionView {
   const { sequence, lookup, person, past, now } = question;
   const asked = effortTimeline(person, sequence, timeline, lookup);
   const starts = startStates(past, now);
@@ -137,11 +134,7 @@ export function viewOf(
 }
 
 /** Between what a group's strength at its lowest lies for four fifths of people like this: that of the weakest and the strongest tenth, the less first. */
-export function lowestBands({
-  efforts,
-  past,
-  now,
-}: SessionView): ReadonlyMap<SideGroup, readonly [low: number, high: number]> {
+export function lowestBands({ efforts, past, now }: SessionView): ReadonlyMap<SideGroup, readonly [low: number, high: number]> {
   const from = startStates(past, now);
   const [weak, strong] = [fatigueCourses(efforts, from, -FOUR_FIFTHS), fatigueCourses(efforts, from, FOUR_FIFTHS)];
   return new Map(

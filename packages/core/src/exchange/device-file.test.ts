@@ -17,8 +17,8 @@ describe('a recorded file', () => {
   });
 
   test('may leave out channel and unit, stand in any order, and have decimal commas between semicolons', () => {
-    expect(readDeviceFile('value,t_s\n412.5,0.1\n').samples).toEqual([{ tS: 0.1, channel: 'force', value: 412.5, unit: 'N' }]); // prettier-ignore
-    expect(readDeviceFile('t_s;value;unit\n0,5;41,25;kg\n').samples).toEqual([{ tS: 0.5, channel: 'force', value: 41.25, unit: 'kg' }]); // prettier-ignore
+    expect(readDeviceFile('value,t_s\n412.5,0.1\n').samples).toEqual([{ tS: 0.1, channel: 'force', value: 412.5, unit: 'N' }]);
+    expect(readDeviceFile('t_s;value;unit\n0,5;41,25;kg\n').samples).toEqual([{ tS: 0.5, channel: 'force', value: 41.25, unit: 'kg' }]);
   });
 
   test.each([

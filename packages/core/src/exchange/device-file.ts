@@ -19,10 +19,13 @@ export function readDeviceFile(text: string): DeviceFile {
   const { data, meta } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: 'greedy' });
   const missing = (['t_s', 'value'] as const).filter((name) => !meta.fields?.includes(name));
   if (missing.length > 0) {
-    return { samples: [], faults: [{ pointer: '/1', message: `the first line must name the columns ${COLUMNS.join(', ')}; missing: ${missing.join(', ')}` }] }; // prettier-ignore
+    return {
+      samples: [],
+      faults: [{ pointer: '/1', message: `the first line must name the columns ${COLUMNS.join(', ')}; missing: ${missing.join(', ')}` }],
+    };
   }
   if (data.length > DEVICE_FILE_MOST_ROWS) {
-    return { samples: [], faults: [{ pointer: '', message: `must have at most ${DEVICE_FILE_MOST_ROWS} lines, not ${data.length}` }] }; // prettier-ignore
+    return { samples: [], faults: [{ pointer: '', message: `must have at most ${DEVICE_FILE_MOST_ROWS} lines, not ${data.length}` }] };
   }
   const faults: Fault[] = [];
   const samples: DeviceSample[] = [];
@@ -32,12 +35,9 @@ export function readDeviceFile(text: string): DeviceFile {
     const tS = numberIn(row['t_s'], meta.delimiter);
     const value = numberIn(row['value'], meta.delimiter);
     const unit = (row['unit'] ?? 'N') || 'N';
-    if (!Number.isFinite(tS))
-      faults.push({ pointer: `${at}/t_s`, message: `must be seconds, not “${row['t_s'] ?? ''}”` });
-    else if (!Number.isFinite(value))
-      faults.push({ pointer: `${at}/value`, message: `must be a number, not “${row['value'] ?? ''}”` }); // prettier-ignore
-    else if (!isUnit(unit))
-      faults.push({ pointer: `${at}/unit`, message: `must be one of ${DEVICE_UNITS.join(', ')}, not “${unit}”` }); // prettier-ignore
+    if (!Number.isFinite(tS)) faults.push({ pointer: `${at}/t_s`, message: `must be seconds, not “${row['t_s'] ?? ''}”` });
+    else if (!Number.isFinite(value)) faults.push({ pointer: `${at}/value`, message: `must be a number, not “${row['value'] ?? ''}”` });
+    else if (!isUnit(unit)) faults.push({ pointer: `${at}/unit`, message: `must be one of ${DEVICE_UNITS.join(', ')}, not “${unit}”` });
     else samples.push({ tS, channel: (row['channel'] ?? 'force') || 'force', value, unit });
   });
   return faults.length > 0 ? { samples: [], faults } : { samples, faults };

@@ -27,8 +27,7 @@ export const PROGRAMME_FILE = record(
     $schema: 'http://json-schema.org/draft-07/schema#',
     $id: 'urn:clay-pot:programme:1',
     title: 'Clay Pot programme, version 1',
-    description:
-      'Sequences over weeks. Days are of the calendar, without a zone; amounts are in percent of what loads.',
+    description: 'Sequences over weeks. Days are of the calendar, without a zone; amounts are in percent of what loads.',
     what: 'a programme file: an object',
   },
 );
@@ -49,17 +48,16 @@ export function encodeProgramme(programme: Programme, sequences: ReadonlyMap<str
  * @throws FileError with line, column and field of everything that is wrong: broken JSON, a field outside the schema, a day outside the weeks, a plan without its
  *   sequence, a movement or level that this studio does not have.
  */
-export function decodeProgramme(
-  file: string,
-  lookup: MovementLookup,
-): { programme: Programme; sequences: Map<string, Sequence> } {
-  const { value, place } = readJsonFile(file, { format: PROGRAMME_FORMAT, version: PROGRAMME_FORMAT_VERSION, what: 'programme file' }); // prettier-ignore
+export function decodeProgramme(file: string, lookup: MovementLookup): { programme: Programme; sequences: Map<string, Sequence> } {
+  const { value, place } = readJsonFile(file, { format: PROGRAMME_FORMAT, version: PROGRAMME_FORMAT_VERSION, what: 'programme file' });
   const shape = faultsOf(PROGRAMME_FILE, value);
   if (shape.length > 0) throw new FileError(shape.map(({ pointer, message }) => place(pointer, message)));
   const { format: _format, version: _version, sequences: listed, ...programme } = value as Of<typeof PROGRAMME_FILE>;
   const faults = [
     ...checkProgramme(programme),
-    ...listed.flatMap(({ sequence }, index) => under(`/sequences/${index}/sequence`, [...checkSequence(sequence, lookup), ...checkMutes(sequence)])), // prettier-ignore
+    ...listed.flatMap(({ sequence }, index) =>
+      under(`/sequences/${index}/sequence`, [...checkSequence(sequence, lookup), ...checkMutes(sequence)]),
+    ),
     ...programme.plans.flatMap(({ id }, index) =>
       listed.some(({ planId }) => planId === id)
         ? []

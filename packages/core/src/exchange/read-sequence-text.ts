@@ -171,7 +171,11 @@ class TextReader {
     if (this.head.budgetMin !== undefined) return { document, taken, faults };
     const minutes = Math.max(1, Math.ceil(compileTimeline(document, lookup).durationMs / 60_000));
     const budgetMin = Math.min(SEQUENCE_LIMITS.budgetMin.max, minutes);
-    return { document: { ...document, budgetMin }, taken: [...taken, { line: 1, wrote: '', took: `${budgetMin} min, as long as it takes` }], faults }; // prettier-ignore
+    return {
+      document: { ...document, budgetMin },
+      taken: [...taken, { line: 1, wrote: '', took: `${budgetMin} min, as long as it takes` }],
+      faults,
+    };
   }
 
   /** The line that a pointer into the document means. */
@@ -183,8 +187,7 @@ class TextReader {
 }
 
 /** Seconds with or without their unit. */
-const PACING_LINE =
-  /^ready (\d+)(?: ?s)?, announce (\d+)(?: ?s)?, change (\d+)(?: ?s)?, breathe (\d+(?:\.5)?)-(\d+(?:\.5)?)(?: ?s)?$/i;
+const PACING_LINE = /^ready (\d+)(?: ?s)?, announce (\d+)(?: ?s)?, change (\d+)(?: ?s)?, breathe (\d+(?:\.5)?)-(\d+(?:\.5)?)(?: ?s)?$/i;
 
 type Head = (value: string, reading: Reading, before: Partial<Sequence>) => Partial<Sequence> | string;
 
@@ -194,7 +197,7 @@ const HEADS: Record<HeadField, Head> = {
   purpose: (purpose) => ({ purpose }),
   method: (value, { methods }) => {
     const method = methods.find(({ id, name }) => id === value || plainName(name) === plainName(value));
-    return method ? { methodId: method.id } : `There is no method “${value}”: use ${methods.map(({ name }) => name).join(', ')}.`; // prettier-ignore
+    return method ? { methodId: method.id } : `There is no method “${value}”: use ${methods.map(({ name }) => name).join(', ')}.`;
   },
   pacing: (value) => {
     const read = PACING_LINE.exec(value);
@@ -205,11 +208,15 @@ const HEADS: Record<HeadField, Head> = {
   measured: (value) => {
     const tests = value.split(',').map((test) => test.trim());
     const unknown = tests.find((test) => !SESSION_TESTS.some((known) => known === test));
-    return unknown === undefined ? { tests: tests as SessionTest[] } : `“${unknown}” cannot be measured before and after: use ${SESSION_TESTS.join(', ')}.`; // prettier-ignore
+    return unknown === undefined
+      ? { tests: tests as SessionTest[] }
+      : `“${unknown}” cannot be measured before and after: use ${SESSION_TESTS.join(', ')}.`;
   },
   unheeded: (value, _reading, { mutes = [] }) => {
     const [check = '', ...reason] = value.split(',');
     const told = reason.join(',').trim();
-    return told === '' ? 'A check is left unheeded with its reason: unheeded: thumb-forgotten, on its own day.' : { mutes: [...mutes, { check: check.trim(), reason: told }] }; // prettier-ignore
+    return told === ''
+      ? 'A check is left unheeded with its reason: unheeded: thumb-forgotten, on its own day.'
+      : { mutes: [...mutes, { check: check.trim(), reason: told }] };
   },
 };

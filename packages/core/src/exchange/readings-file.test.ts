@@ -33,8 +33,7 @@ describe('a file of readings', () => {
   });
 
   test('inches and pounds are kept metric', () => {
-    const text =
-      'day,hand,kind,of,value,unit\n2026-03-12,left,active range,finger spread,8,in\n2026-03-12,left,maximum,grip,100,lb';
+    const text = 'day,hand,kind,of,value,unit\n2026-03-12,left,active range,finger spread,8,in\n2026-03-12,left,maximum,grip,100,lb';
     expect(read(text).readings.map(({ reading }) => reading.value)).toEqual([20.32, 444.82]);
   });
 
@@ -45,10 +44,21 @@ describe('a file of readings', () => {
   });
 
   test('what cannot be is told line by line, with what would be right', () => {
-    const text = 'day,hand,of,kind,value,unit\n2026-13-01,left,grip,,400,N\n2026-03-01,third,grip,,400,N\n2026-03-01,left,wrist extension,active range,200,°\n2026-03-01,left,grip,,-5,N\n2026-07-01,left,grip,,400,N\n2026-03-01,left,grip,,much,N\n2026-03-01,left,toe,,4,N\n2026-03-01,left,wrist flexion,,60,°\n2026-03-01,left,grip,,400,stone'; // prettier-ignore
+    const text =
+      'day,hand,of,kind,value,unit\n2026-13-01,left,grip,,400,N\n2026-03-01,third,grip,,400,N\n2026-03-01,left,wrist extension,active range,200,°\n2026-03-01,left,grip,,-5,N\n2026-07-01,left,grip,,400,N\n2026-03-01,left,grip,,much,N\n2026-03-01,left,toe,,4,N\n2026-03-01,left,wrist flexion,,60,°\n2026-03-01,left,grip,,400,stone';
     const { readings, faults } = read(text);
     expect(readings).toEqual([]);
-    expect(faults.map(({ pointer }) => pointer)).toEqual(['/2/day', '/3/hand', '/4/value', '/5/value', '/6/onDay', '/7/value', '/8/of', '/9/kind', '/10/unit']); // prettier-ignore
+    expect(faults.map(({ pointer }) => pointer)).toEqual([
+      '/2/day',
+      '/3/hand',
+      '/4/value',
+      '/5/value',
+      '/6/onDay',
+      '/7/value',
+      '/8/of',
+      '/9/kind',
+      '/10/unit',
+    ]);
     expect(faults[2]!.message).toBe('must be within 0–130 °, not 200');
     expect(faults[7]!.message).toContain('is measured as maximum or active range or passive range');
   });
@@ -73,9 +83,7 @@ describe('a file of readings', () => {
   });
 
   const anyReading = fc
-    .constantFrom(
-      ...READING_KINDS.flatMap((kind) => Object.entries(MEASURABLE[kind]).map(([of, unit]) => ({ kind, of, unit }))),
-    )
+    .constantFrom(...READING_KINDS.flatMap((kind) => Object.entries(MEASURABLE[kind]).map(([of, unit]) => ({ kind, of, unit }))))
     .chain(({ kind, of, unit }) =>
       fc.record({
         kind: fc.constant(kind),
@@ -103,14 +111,20 @@ describe('a file of readings', () => {
 
   test('trials are in the unit of their row; what is no number and no gauge is told', () => {
     const head = 'day,hand,of,value,unit,trials,gauge\n2026-03-01,left,grip,41,kg,';
-    expect(read(`${head}40 42,Dynamometer`).readings[0]!.reading).toMatchObject({ value: 402.07, trials: [392.27, 411.88], gauge: 'dynamometer' }); // prettier-ignore
+    expect(read(`${head}40 42,Dynamometer`).readings[0]!.reading).toMatchObject({
+      value: 402.07,
+      trials: [392.27, 411.88],
+      gauge: 'dynamometer',
+    });
     expect(read(`${head}40 much,spoon`).faults.map(({ pointer }) => pointer)).toEqual(['/2/trials', '/2/gauge']);
-    expect(read(`${head}40 44,`).faults).toMatchObject([{ pointer: '/2/value', message: expect.stringContaining('the mean of its trials') }]); // prettier-ignore
+    expect(read(`${head}40 44,`).faults).toMatchObject([
+      { pointer: '/2/value', message: expect.stringContaining('the mean of its trials') },
+    ]);
   });
 
   test('what was measured after a session’s work is in no file: read in again it would be a rested hand’s', () => {
     const before: Reading = { kind: 'maximum', of: 'grip', hand: 'left', value: 400, onDay: '2026-03-01' };
-    const after: Reading = { ...before, value: 380, sessionId: '0197a1b2-0000-7000-8000-000000000000', moment: 'after' }; // prettier-ignore
+    const after: Reading = { ...before, value: 380, sessionId: '0197a1b2-0000-7000-8000-000000000000', moment: 'after' };
     expect(read(writeReadingsFile([before, after])).readings.map(({ reading }) => reading.value)).toEqual([400]);
   });
 

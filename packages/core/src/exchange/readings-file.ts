@@ -5,7 +5,16 @@ import { checkReading, isCold, type Reading } from '../model/reading.js';
 import { isDay } from '../vocabulary/days.js';
 import type { Fault } from '../vocabulary/fault.js';
 import { type Hand, HANDS } from '../vocabulary/hands.js';
-import { type Gauge, GAUGES, MEASURABLE, READING_KINDS, READING_NAMES, type ReadingKind, type ReadingUnit, readingUnit } from '../vocabulary/measures.js'; // prettier-ignore
+import {
+  type Gauge,
+  GAUGES,
+  MEASURABLE,
+  READING_KINDS,
+  READING_NAMES,
+  type ReadingKind,
+  type ReadingUnit,
+  readingUnit,
+} from '../vocabulary/measures.js';
 import { INCH_CM } from '../vocabulary/units.js';
 
 /** What a column of a file of readings can be. */
@@ -26,7 +35,7 @@ export interface ReadingsTable {
   readonly faults: readonly Fault[];
 }
 
-const noTable = (pointer: string, message: string): ReadingsTable => ({ columns: [], rows: [], faults: [{ pointer, message }] }); // prettier-ignore
+const noTable = (pointer: string, message: string): ReadingsTable => ({ columns: [], rows: [], faults: [{ pointer, message }] });
 
 /** Reads a file (comma, semicolon or tab between columns, names in the first line). @example readReadingsTable('day,value\n2026-01-02,71').rows → [['2026-01-02', '71']] */
 export function readReadingsTable(text: string): ReadingsTable {
@@ -39,12 +48,14 @@ export function readReadingsTable(text: string): ReadingsTable {
   const columns = head.map((name) => name.trim());
   const twice = columns.find((name, index) => columns.indexOf(name) !== index);
   if (columns.length < 2) return noTable('/1', 'must name its columns, with a comma, semicolon or tab between them');
-  if (columns.includes('')) return noTable('/1', `must name every column; column ${columns.indexOf('') + 1} has no name`); // prettier-ignore
+  if (columns.includes('')) return noTable('/1', `must name every column; column ${columns.indexOf('') + 1} has no name`);
   if (twice !== undefined) return noTable('/1', `names “${twice}” twice`);
   if (rows.length === 0) return noTable('/2', 'has no readings under its first line');
-  if (rows.length > READINGS_FILE_MOST_ROWS) return noTable('', `must have at most ${READINGS_FILE_MOST_ROWS} readings, not ${rows.length}`); // prettier-ignore
+  if (rows.length > READINGS_FILE_MOST_ROWS)
+    return noTable('', `must have at most ${READINGS_FILE_MOST_ROWS} readings, not ${rows.length}`);
   const ragged = rows.findIndex((row) => row.length !== columns.length);
-  if (ragged >= 0) return noTable(`/${ragged + 2}`, `has ${rows[ragged]?.length ?? 0} columns where the first line names ${columns.length}`); // prettier-ignore
+  if (ragged >= 0)
+    return noTable(`/${ragged + 2}`, `has ${rows[ragged]?.length ?? 0} columns where the first line names ${columns.length}`);
   return { columns, rows: rows.map((row) => row.map((cell) => cell.trim())), faults: [] };
 }
 
@@ -134,7 +145,10 @@ function rowReadings(cell: Cell, dayOrder: DayOrder): Reading[] | { faults: Faul
   const hands = handsFrom(cell('hand'));
   const what = whatFrom(cell('kind'), cell('of'));
   const value = numberFrom(cell('value'));
-  const trials = cell('trials').split(/[\s;/]+/).filter((part) => part !== '').map(numberFrom); // prettier-ignore
+  const trials = cell('trials')
+    .split(/[\s;/]+/)
+    .filter((part) => part !== '')
+    .map(numberFrom);
   const gauge = gaugeFrom(cell('gauge'));
   const faults: Fault[] = [];
   const wrong = (column: ReadingColumn, must: string) =>
@@ -149,7 +163,7 @@ function rowReadings(cell: Cell, dayOrder: DayOrder): Reading[] | { faults: Faul
   const { kind, of, unit } = what;
   const inKept = (each: number) => keptValue(each, cell('unit'), unit);
   const [kept, keptTrials] = [inKept(value), trials.flatMap((each) => inKept(each) ?? [])];
-  if (kept === null) return { faults: [{ pointer: '/unit', message: `must be a unit of ${of}, such as ${unit}, not “${cell('unit')}”` }] }; // prettier-ignore
+  if (kept === null) return { faults: [{ pointer: '/unit', message: `must be a unit of ${of}, such as ${unit}, not “${cell('unit')}”` }] };
   const detail = cell('detail');
   return hands.map((hand) => ({
     ...{ kind, of, hand, value: kept, onDay },
@@ -181,7 +195,9 @@ function handsFrom(text: string): readonly Hand[] | null {
   return hand ? [hand] : null;
 }
 
-type What = { readonly kind: ReadingKind; readonly of: string; readonly unit: ReadingUnit } | { readonly column: ReadingColumn; readonly must: string }; // prettier-ignore
+type What =
+  | { readonly kind: ReadingKind; readonly of: string; readonly unit: ReadingUnit }
+  | { readonly column: ReadingColumn; readonly must: string };
 
 /** What comes of a whole test has to be named: “grip” alone is its maximum. */
 const OF_TESTS: readonly ReadingKind[] = ['critical force', 'capacity above'];
@@ -198,19 +214,27 @@ function whatFrom(kindText: string, ofText: string): What {
   );
   const [what, other] = known;
   if (!what) return { column: 'of', must: `something that is measured${named ? ` as ${named}` : ''}` };
-  return other ? { column: 'kind', must: `told: ${what.of} is measured as ${known.map(({ kind }) => kind).join(' or ')}` } : what; // prettier-ignore
+  return other ? { column: 'kind', must: `told: ${what.of} is measured as ${known.map(({ kind }) => kind).join(' or ')}` } : what;
 }
 
 const isForce = (unit: string): unit is ForceUnit => (FORCE_UNITS as readonly string[]).includes(unit);
 const DECIMALS = 2;
-const SAME: Record<ReadingUnit, readonly string[]> = { 'N·m': ['n·m', 'nm', 'n*m'], N: ['n'], '°': ['°', 'deg', 'degrees'], cm: ['cm'], s: ['s', 'sec', 'seconds'], times: ['times', 'reps', 'repetitions', 'x'], 'N·s': ['n·s', 'ns'] }; // prettier-ignore
+const SAME: Record<ReadingUnit, readonly string[]> = {
+  'N·m': ['n·m', 'nm', 'n*m'],
+  N: ['n'],
+  '°': ['°', 'deg', 'degrees'],
+  cm: ['cm'],
+  s: ['s', 'sec', 'seconds'],
+  times: ['times', 'reps', 'repetitions', 'x'],
+  'N·s': ['n·s', 'ns'],
+};
 
 /** A value in the unit that it is kept in; where no unit stands, it is that one. */
 function keptValue(value: number, unitText: string, kept: ReadingUnit): number | null {
   const word = unitText.toLowerCase();
   if (word === '' || SAME[kept].includes(word)) return Number(value.toFixed(DECIMALS));
   if (kept === 'N' && isForce(word)) return Number((value * NEWTONS_OF[word]).toFixed(DECIMALS));
-  if (kept === 'cm' && (word === 'in' || word === 'mm')) return Number((value * (word === 'in' ? INCH_CM : 0.1)).toFixed(DECIMALS)); // prettier-ignore
+  if (kept === 'cm' && (word === 'in' || word === 'mm')) return Number((value * (word === 'in' ? INCH_CM : 0.1)).toFixed(DECIMALS));
   return null;
 }
 

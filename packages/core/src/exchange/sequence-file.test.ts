@@ -44,43 +44,13 @@ describe('sequence files', () => {
   });
 
   test.each<[string, (text: string) => string, string, string, string]>([
-    [
-      'a value over its limit',
-      (t) => t.replace('"sets": 1', '"sets": 99'),
-      '"sets": 99',
-      '/blocks/0/dose/sets',
-      'within 1–20',
-    ],
+    ['a value over its limit', (t) => t.replace('"sets": 1', '"sets": 99'), '"sets": 99', '/blocks/0/dose/sets', 'within 1–20'],
     ['a misspelt field', (t) => t.replace('"purpose"', '"porpoise"'), '"porpoise"', '/porpoise', 'not a known field'],
-    [
-      'an unknown level',
-      (t) => t.replace('"free-fist"', '"no-fist"'),
-      '"no-fist"',
-      '/blocks/1/levelId',
-      'its levels are',
-    ],
-    [
-      'an unknown movement',
-      (t) => t.replace('"free.wrist-circles"', '"free.x"'),
-      '"free.x"',
-      '/blocks/0/movementId',
-      'no movement',
-    ],
-    [
-      'a wrong kind of work',
-      (t) => t.replace('"repetitions"', '"reps"'),
-      '"reps"',
-      '/blocks/0/dose/work/kind',
-      'one of repetitions',
-    ],
+    ['an unknown level', (t) => t.replace('"free-fist"', '"no-fist"'), '"no-fist"', '/blocks/1/levelId', 'its levels are'],
+    ['an unknown movement', (t) => t.replace('"free.wrist-circles"', '"free.x"'), '"free.x"', '/blocks/0/movementId', 'no movement'],
+    ['a wrong kind of work', (t) => t.replace('"repetitions"', '"reps"'), '"reps"', '/blocks/0/dose/work/kind', 'one of repetitions'],
     ['an unknown phase', (t) => t.replace('"prepare"', '"warm"'), '"warm"', '/blocks/0/phase', 'prepare, range, load'],
-    [
-      'a version that never was',
-      (t) => t.replace('"version": 3', '"version": 0'),
-      '"version": 0',
-      '/version',
-      'one of 1, 2, 3',
-    ],
+    ['a version that never was', (t) => t.replace('"version": 3', '"version": 0'), '"version": 0', '/version', 'one of 1, 2, 3'],
   ])('%s is told with line and field', (_what, damage, part, pointer, words) => {
     const text = damage(SMALL);
     const fault = faultsOf(text).find((candidate) => candidate.pointer === pointer);
@@ -89,9 +59,7 @@ describe('sequence files', () => {
   });
 
   test('a file of version 1 is read as it is', () => {
-    expect(decodeSequence(SMALL.replace('"version": 2', '"version": 1'), shippedMovement)).toEqual(
-      decodeSequence(SMALL, shippedMovement),
-    );
+    expect(decodeSequence(SMALL.replace('"version": 2', '"version": 1'), shippedMovement)).toEqual(decodeSequence(SMALL, shippedMovement));
   });
 
   test('method and mutes come back as they went; a rule of safety stays unmuted', () => {

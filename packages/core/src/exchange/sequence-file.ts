@@ -22,7 +22,7 @@ export function encodeSequence(sequence: Sequence): string {
  *   a movement or level that this studio does not have.
  */
 export function decodeSequence(text: string, lookup: MovementLookup): Sequence {
-  const { value, place } = readJsonFile(text, { format: SEQUENCE_FORMAT, version: SEQUENCE_FORMAT_VERSION, what: 'sequence file' }); // prettier-ignore
+  const { value, place } = readJsonFile(text, { format: SEQUENCE_FORMAT, version: SEQUENCE_FORMAT_VERSION, what: 'sequence file' });
   const shape = faultsOf(SEQUENCE_FILE, value);
   if (shape.length > 0) throw new FileError(shape.map(({ pointer, message }) => place(pointer, message)));
   const { format: _format, version: of, ...written } = value as Of<typeof SEQUENCE_FILE>;

@@ -15,8 +15,7 @@ export const SEQUENCE_FILE = record(
     $schema: 'http://json-schema.org/draft-07/schema#',
     $id: 'urn:clay-pot:sequence:3',
     title: 'Clay Pot sequence, version 3',
-    description:
-      'A sequence of movements with levels and doses. Seconds and minutes are in the names; effort is in percent.',
+    description: 'A sequence of movements with levels and doses. Seconds and minutes are in the names; effort is in percent.',
     what: 'a sequence file: an object',
   },
 );

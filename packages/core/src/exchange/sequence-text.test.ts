@@ -14,9 +14,8 @@ import { writeSequenceText } from './write-sequence-text.js';
 
 const find = movementFinder(LIBRARY);
 const ownName = (id: string) => (id === 'free.open-close' ? 'Jellyfish' : undefined);
-const read = (text: string) =>
-  readSequenceText(text, { shelf: LIBRARY, find, ownName, methods: Object.values(METHODS) });
-const write = (sequence: Sequence) => writeSequenceText(sequence, { lookup: shippedMovement, method: shippedMethod, shelf: LIBRARY }); // prettier-ignore
+const read = (text: string) => readSequenceText(text, { shelf: LIBRARY, find, ownName, methods: Object.values(METHODS) });
+const write = (sequence: Sequence) => writeSequenceText(sequence, { lookup: shippedMovement, method: shippedMethod, shelf: LIBRARY });
 
 /** Without ids, which a text does not hold: blocks and rounds by their places. */
 function plain({ blocks, rounds, ...rest }: Sequence) {
@@ -65,12 +64,12 @@ describe('a sequence as plain text', () => {
     expect(document?.blocks.map(({ dose }) => printDose(dose))).toContain('2x40m,1xmax');
     expect(document?.blocks[1]?.lookAgain).toEqual(['after']);
     expect(document?.blocks[4]).toMatchObject({ breakS: 45, note: 'Tall, quiet shoulders.' });
-    expect(document?.rounds).toMatchObject([{ blockIds: ['b3', 'b4'], times: 3, restS: 60, change: { fasterPercent: 20 } }]); // prettier-ignore
+    expect(document?.rounds).toMatchObject([{ blockIds: ['b3', 'b4'], times: 3, restS: 60, change: { fasterPercent: 20 } }]);
   });
 
   test('what was not said to the letter is said back', () => {
     const { document, taken } = read('Short\nstrength\nPlank, knees: 2x20s\nwrist circels\nPalm lift');
-    expect(document?.blocks.map(({ movementId, levelId }) => [movementId, levelId])).toContainEqual(['bearing.palm-support', 'knees-back']); // prettier-ignore
+    expect(document?.blocks.map(({ movementId, levelId }) => [movementId, levelId])).toContainEqual(['bearing.palm-support', 'knees-back']);
     expect(taken.map(({ line, took }) => `${line}: ${took}`)).toEqual([
       '3: Palm support, Knees back',
       '4: Wrist circles, Forearm on the thigh, loose fist',
@@ -93,24 +92,10 @@ describe('a sequence as plain text', () => {
     ['a part of a dose', 'T\nPalm lift, all fours: 2x6 hard rest40', 2, 27, '“hard” is not a part of a dose', ''],
     ['a dose that does not fit', 'T\nPalm lift, all fours: 2x6br', 2, 23, 'is dosed in', ''],
     ['a load that it has no place for', 'T\nPalm lift, all fours: 2x6 12kg', 2, 23, 'has no weight to set', ''],
-    [
-      'a change of rounds',
-      'T\nstrength\n3 rounds, rest 60, twice:\nPalm lift, plank: 1x6',
-      3,
-      20,
-      '“twice” is nothing of a round',
-      '',
-    ],
+    ['a change of rounds', 'T\nstrength\n3 rounds, rest 60, twice:\nPalm lift, plank: 1x6', 3, 20, '“twice” is nothing of a round', ''],
     ['too many rounds', 'T\nstrength\n30 rounds:\nPalm lift, plank: 1x6', 3, 1, 'within 2–10 rounds', ''],
     ['a round of nothing', 'T\nstrength\n3 rounds:', 3, 1, 'a round of nothing', ''],
-    [
-      'an unknown method',
-      'T\nmethod: Iron and fire\nPalm lift, plank: 1x6',
-      2,
-      9,
-      'There is no method “Iron and fire”',
-      '',
-    ],
+    ['an unknown method', 'T\nmethod: Iron and fire\nPalm lift, plank: 1x6', 2, 9, 'There is no method “Iron and fire”', ''],
     ['an unknown check', 'T\nunheeded: gravity, no\nPalm lift, plank: 1x6', 1, 1, 'gravity', ''],
     ['nothing', '  \n ', 1, 1, 'The text is empty', ''],
   ])('%s is told with its line and column', (_what, text, line, column, words, nearest) => {
@@ -176,10 +161,15 @@ describe('a sequence as plain text', () => {
             })),
           );
           const mine = blocks.slice(at, at + 2).filter(({ phase }) => phase === blocks[at]?.phase);
-          const rounds = [
-            { id: 'r', blockIds: mine.map(({ id }) => id), times: 2, restS: 30, ...(change && { change }) },
-          ];
-          const sequence: Sequence = { title, purpose: 'Any', budgetMin: 33, pacing: { ...USUAL_PACING, breathInS: 4.5 }, blocks, ...(mine.length > 0 && { rounds }) }; // prettier-ignore
+          const rounds = [{ id: 'r', blockIds: mine.map(({ id }) => id), times: 2, restS: 30, ...(change && { change }) }];
+          const sequence: Sequence = {
+            title,
+            purpose: 'Any',
+            budgetMin: 33,
+            pacing: { ...USUAL_PACING, breathInS: 4.5 },
+            blocks,
+            ...(mine.length > 0 && { rounds }),
+          };
           const { document, faults } = read(write(sequence));
           expect(faults).toEqual([]);
           expect(plain(document!)).toEqual(plain(sequence));
@@ -206,8 +196,6 @@ test('rounds out of their bounds are told of where they are written, and pacing 
   expect(read('Many\nload\n11 rounds:\n  Palm lift, all fours: 1x5').faults).toEqual([
     { line: 3, column: 1, message: 'Rounds must be within 2–10 rounds, not 11.', nearest: [] },
   ]);
-  const { document } = read(
-    'Quick\npacing: ready 3 s, announce 2 s, change 3 s, breathe 4-6 s\nPalm lift, all fours: 1x5',
-  );
+  const { document } = read('Quick\npacing: ready 3 s, announce 2 s, change 3 s, breathe 4-6 s\nPalm lift, all fours: 1x5');
   expect(document?.pacing).toMatchObject({ readyS: 3, announceS: 2, changeSidesS: 3 });
 });

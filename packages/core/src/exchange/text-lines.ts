@@ -54,7 +54,11 @@ export function readLine(line: string, isFirst: boolean): TextLine {
   if (phase !== undefined) return { kind: 'phase', phase: phase as Phase };
   const minutes = MINUTES.exec(text)?.[1];
   if (minutes !== undefined && /min/i.test(text)) return { kind: 'minutes', minutes: Number(minutes) };
-  return readTurn(text, column) ?? readStop(text, column) ?? (isFirst && !text.includes(':') ? { kind: 'head', field: 'title', value: text, column } : readBlock(text, column)); // prettier-ignore
+  return (
+    readTurn(text, column) ??
+    readStop(text, column) ??
+    (isFirst && !text.includes(':') ? { kind: 'head', field: 'title', value: text, column } : readBlock(text, column))
+  );
 }
 
 function readTurn(text: string, column: number): TextLine | null {
@@ -99,7 +103,11 @@ function readStop(text: string, column: number): TextLine | null {
   const words = (look[1] ?? '').split(',').map((word) => word.trim().toLowerCase());
   const wrong = words.find((word) => !LOOK_STOPS.some((stop) => stop === word));
   if (wrong === undefined) return { kind: 'look', stops: LOOK_STOPS.filter((stop) => words.includes(stop)) };
-  return { kind: 'wrong', column: column + text.toLowerCase().indexOf(wrong), message: `“${wrong}” is no place to look again: use ${LOOK_STOPS.join(' or ')}.` }; // prettier-ignore
+  return {
+    kind: 'wrong',
+    column: column + text.toLowerCase().indexOf(wrong),
+    message: `“${wrong}” is no place to look again: use ${LOOK_STOPS.join(' or ')}.`,
+  };
 }
 
 function readBlock(text: string, column: number): TextLine {

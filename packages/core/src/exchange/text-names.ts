@@ -51,7 +51,7 @@ function clearlyMeant(text: string, { find }: Names): Movement | null {
   if (named.length === 1 && named[0]) return named[0].movement;
   const [best, second] = hits;
   if (!best || (second && best.score <= CLEARLY * second.score)) return null;
-  return plainName(text).split(' ').length >= MOST_OF_NAME * plainName(best.movement.name).split(' ').length ? best.movement : null; // prettier-ignore
+  return plainName(text).split(' ').length >= MOST_OF_NAME * plainName(best.movement.name).split(' ').length ? best.movement : null;
 }
 
 const BRACKETED = /^\[(.+)\]$/;

@@ -11,20 +11,16 @@ import { READABLE_VERSIONS, SEQUENCE_FORMAT_VERSION } from './sequence-schema.js
 import { asStoredSequence, readStoredSequence } from './upgrade-sequence.js';
 
 /** Files as each version wrote them. They are never changed: what somebody kept must be read as it was. */
-const fileOf = (version: number) =>
-  readFileSync(join(import.meta.dirname, `../../test/files/sequence-v${version}.claypot.json`), 'utf8');
+const fileOf = (version: number) => readFileSync(join(import.meta.dirname, `../../test/files/sequence-v${version}.claypot.json`), 'utf8');
 
 describe('files of every version', () => {
-  test.each(READABLE_VERSIONS.map((version) => [version]))(
-    'one of version %i is read, led, and written as today’s',
-    (version) => {
-      const sequence = decodeSequence(fileOf(version), shippedMovement);
-      expect(compileTimeline(sequence, shippedMovement).durationMs).toBeGreaterThan(60_000);
-      const written = encodeSequence(sequence);
-      expect(JSON.parse(written)).toMatchObject({ version: SEQUENCE_FORMAT_VERSION });
-      expect(decodeSequence(written, shippedMovement)).toEqual(sequence);
-    },
-  );
+  test.each(READABLE_VERSIONS.map((version) => [version]))('one of version %i is read, led, and written as today’s', (version) => {
+    const sequence = decodeSequence(fileOf(version), shippedMovement);
+    expect(compileTimeline(sequence, shippedMovement).durationMs).toBeGreaterThan(60_000);
+    const written = encodeSequence(sequence);
+    expect(JSON.parse(written)).toMatchObject({ version: SEQUENCE_FORMAT_VERSION });
+    expect(decodeSequence(written, shippedMovement)).toEqual(sequence);
+  });
 
   test('the first had no method, no muted checks and no time to get ready', () => {
     const sequence = decodeSequence(fileOf(1), shippedMovement);
@@ -39,7 +35,7 @@ describe('files of every version', () => {
     const { blocks, tests, mutes } = decodeSequence(fileOf(2), shippedMovement);
     expect(blocks.find(({ id }) => id === 'curl')?.dose.effortPercent).toBeUndefined();
     const pressed = raw.blocks.filter(({ id, dose }) => id !== 'curl' && dose.effortPercent !== undefined);
-    for (const { id, dose } of pressed) expect(blocks.find((block) => block.id === id)?.dose.effortPercent).toBe(dose.effortPercent); // prettier-ignore
+    for (const { id, dose } of pressed) expect(blocks.find((block) => block.id === id)?.dose.effortPercent).toBe(dose.effortPercent);
     expect([tests, mutes?.length]).toEqual([['force.grip'], 1]);
   });
 
@@ -47,7 +43,12 @@ describe('files of every version', () => {
     const sequence = decodeSequence(fileOf(3), shippedMovement);
     expect(encodeSequence(sequence)).toBe(fileOf(3));
     expect(sequence.rounds?.[0]).toMatchObject({ blockIds: ['curl', 'back'], times: 3, change: { fasterPercent: 10 } });
-    expect(sequence.blocks.map(({ dose, breakS, lookAgain }) => [dose.load, dose.then?.length, breakS, lookAgain])).toContainEqual([{ massKg: 16 }, 1, 60, undefined]); // prettier-ignore
+    expect(sequence.blocks.map(({ dose, breakS, lookAgain }) => [dose.load, dose.then?.length, breakS, lookAgain])).toContainEqual([
+      { massKg: 16 },
+      1,
+      60,
+      undefined,
+    ]);
   });
 
   test('one of a version to come says that it needs the newer program', () => {
@@ -59,7 +60,9 @@ describe('files of every version', () => {
       expect(error).toBeInstanceOf(FileError);
       const [fault] = (error as FileError).faults;
       expect(fault).toMatchObject({ pointer: '/version', line: 3 });
-      expect(fault?.message).toBe('This file is of version 9; here versions up to 3 are read. Open it with the newer Clay Pot that wrote it.'); // prettier-ignore
+      expect(fault?.message).toBe(
+        'This file is of version 9; here versions up to 3 are read. Open it with the newer Clay Pot that wrote it.',
+      );
     }
   });
 

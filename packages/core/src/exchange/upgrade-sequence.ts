@@ -37,9 +37,7 @@ export function upgradeSequence(sequence: Sequence, from: SequenceVersion, looku
 
 /** A document as it is stored: with its time to get ready, said or usual, by which it is known as one of today's. */
 export const asStoredSequence = (sequence: Sequence): Sequence =>
-  sequence.pacing.readyS === undefined
-    ? { ...sequence, pacing: { ...sequence.pacing, readyS: USUAL_PACING.readyS } }
-    : sequence;
+  sequence.pacing.readyS === undefined ? { ...sequence, pacing: { ...sequence.pacing, readyS: USUAL_PACING.readyS } } : sequence;
 
 /**
  * A document as it was stored, whenever that was, as one of today's. Stored ones have no number of their own: those before the third version had no time to

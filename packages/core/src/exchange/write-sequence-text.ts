@@ -36,10 +36,7 @@ export function writeSequenceText(sequence: Sequence, writing: Writing): string 
   return `${lines.join('\n')}\n`;
 }
 
-function headOf(
-  { title, purpose, budgetMin, methodId, pacing, tests = [], mutes = [] }: Sequence,
-  method: MethodLookup,
-): string[] {
+function headOf({ title, purpose, budgetMin, methodId, pacing, tests = [], mutes = [] }: Sequence, method: MethodLookup): string[] {
   const first = oneLine(title);
   const read = readLine(first, true);
   const isTitle = read.kind === 'head' && read.field === 'title' && read.value === first;
@@ -60,13 +57,7 @@ const methodName = (method: Method | undefined, id: string): string => (method ?
 const oneLine = (text: string) => text.replace(/\s*[\r\n]+\s*/g, ' ').trim();
 
 /** Seconds between things: “ready 10, announce 5, change 3, breathe 4-6”. */
-const pacingWords = ({
-  readyS = USUAL_PACING.readyS,
-  announceS,
-  changeSidesS,
-  breathInS,
-  breathOutS,
-}: Pacing): string =>
+const pacingWords = ({ readyS = USUAL_PACING.readyS, announceS, changeSidesS, breathInS, breathOutS }: Pacing): string =>
   `ready ${readyS}, announce ${announceS}, change ${changeSidesS}, breathe ${breathInS}-${breathOutS}`;
 
 function roundLine({ times, restS, change }: Round): string {

@@ -125,11 +125,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     name: 'Thumb-in-fist side stretch',
     family: 'assisted-stretches',
     purpose: 'Eases the two tendons along the thumb side of the wrist.',
-    howTo: [
-      'Fold the thumb into the palm, fingers over it.',
-      'Tip the fist toward the little finger.',
-      'The other hand only rests there.',
-    ],
+    howTo: ['Fold the thumb into the palm, fingers over it.', 'Tip the fist toward the little finger.', 'The other hand only rests there.'],
     cues: ['Tiny range is enough', 'Jaw soft'],
     faults: STRETCH_FAULTS,
     cautions: [
@@ -261,11 +257,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     id: 'stretch.single-finger',
     name: 'Single finger stretch',
     purpose: 'One finger at a time shows which one is short, which a whole-hand stretch hides.',
-    howTo: [
-      'Elbow straight, palm up.',
-      'Ease one finger back from its first bone.',
-      'Thumb to little finger, the same time each.',
-    ],
+    howTo: ['Elbow straight, palm up.', 'Ease one finger back from its first bone.', 'Thumb to little finger, the same time each.'],
     cues: ['Hold the whole finger, not its tip', 'Same time for each'],
     trains: ['finger flexors'],
     motions: ['finger extension'],
@@ -303,26 +295,11 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     digits: ['thumb'],
     hand: {
       view: 'thumb side, from behind',
-      course: [
-        up('open', { thumbRadialDeg: 40 }),
-        up('open', { thumbRadialDeg: 64, thumbPalmarDeg: 8, thumbMcpDeg: -12 }),
-      ],
+      course: [up('open', { thumbRadialDeg: 40 }), up('open', { thumbRadialDeg: 64, thumbPalmarDeg: 8, thumbMcpDeg: -12 })],
     },
     ladder: [
-      level(
-        ['gentle', 'Half way', 'A long first breath.'],
-        SEATED,
-        stretch('thumb extension', 65),
-        'stretch-before',
-        '1x15s L,R',
-      ),
-      level(
-        ['further', 'Further', 'Until the web is long.'],
-        SEATED,
-        stretch('thumb extension', 85),
-        'stretch-before',
-        '1x20s L,R',
-      ),
+      level(['gentle', 'Half way', 'A long first breath.'], SEATED, stretch('thumb extension', 65), 'stretch-before', '1x15s L,R'),
+      level(['further', 'Further', 'Until the web is long.'], SEATED, stretch('thumb extension', 85), 'stretch-before', '1x20s L,R'),
     ],
   }),
   movement({
@@ -342,13 +319,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
         'stretch-before',
         '1x15s L,R',
       ),
-      level(
-        ['further', 'Further', 'Close to the end.'],
-        SEATED,
-        stretch('supination', 92),
-        'stretch-before',
-        '1x20s L,R',
-      ),
+      level(['further', 'Further', 'Close to the end.'], SEATED, stretch('supination', 92), 'stretch-before', '1x20s L,R'),
     ],
   }),
   movement({
@@ -356,28 +327,13 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     id: 'stretch.palm-down-turn',
     name: 'Palm-down turn, helped',
     purpose: 'Pronation by help: flat hands on the floor need all of it.',
-    howTo: [
-      'Elbow bent at the ribs.',
-      'The other hand takes the forearm above the wrist and turns it palm down and beyond.',
-    ],
+    howTo: ['Elbow bent at the ribs.', 'The other hand takes the forearm above the wrist and turns it palm down and beyond.'],
     cues: ['Turn the forearm, not the hand', 'Shoulder quiet'],
     trains: ['supinators'],
     motions: ['pronation'],
     ladder: [
-      level(
-        ['gentle', 'To the first pull', 'Three quarters of the way.'],
-        SEATED,
-        stretch('pronation', 75),
-        'stretch-before',
-        '1x15s L,R',
-      ),
-      level(
-        ['further', 'Further', 'Close to the end.'],
-        SEATED,
-        stretch('pronation', 92),
-        'stretch-before',
-        '1x20s L,R',
-      ),
+      level(['gentle', 'To the first pull', 'Three quarters of the way.'], SEATED, stretch('pronation', 75), 'stretch-before', '1x15s L,R'),
+      level(['further', 'Further', 'Close to the end.'], SEATED, stretch('pronation', 92), 'stretch-before', '1x20s L,R'),
     ],
   }),
   movement({
@@ -385,10 +341,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     id: 'stretch.finger-wedge',
     name: 'Finger wedge stretch',
     purpose: 'Widens the hand by the other hand’s fingers between two neighbours.',
-    howTo: [
-      'Hand on the thigh, fingers long.',
-      'Lay two fingers of the other hand between two neighbours and let them sink in.',
-    ],
+    howTo: ['Hand on the thigh, fingers long.', 'Lay two fingers of the other hand between two neighbours and let them sink in.'],
     cues: ['At the roots of the fingers', 'Every gap once'],
     trains: ['hand intrinsics'],
     motions: ['finger spreading'],
@@ -403,13 +356,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
       ),
       drawn(
         { setting: 'helped by two between the fingers' },
-        level(
-          ['two-fingers', 'Two fingers between', 'Wider.'],
-          SEATED,
-          stretch('finger spreading', 85),
-          'stretch-before',
-          '1x20s L,R',
-        ),
+        level(['two-fingers', 'Two fingers between', 'Wider.'], SEATED, stretch('finger spreading', 85), 'stretch-before', '1x20s L,R'),
       ),
     ],
   }),
@@ -418,10 +365,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     id: 'stretch.thumb-side',
     name: 'Little-finger-side stretch',
     purpose: 'Tips the hand toward the thumb and lengthens the outer edge that gripping and blades shorten.',
-    howTo: [
-      'Forearm on a table, thumb up.',
-      'The other hand lifts the little-finger edge so that the hand tips toward the thumb.',
-    ],
+    howTo: ['Forearm on a table, thumb up.', 'The other hand lifts the little-finger edge so that the hand tips toward the thumb.'],
     cues: ['Only the hand tips', 'Elbow heavy'],
     trains: ['ulnar deviators'],
     motions: ['radial deviation'],

@@ -1,15 +1,7 @@
 import type { Movement } from '../model/movement.js';
 import type { Contact, Facing } from '../vocabulary/contacts.js';
 import { FORM } from '../vocabulary/form-faults.js';
-import {
-  BUILD_UP,
-  GROWING_FINGERS,
-  NO_BREATH_HOLD,
-  NO_FINGER_LOAD,
-  NO_LOADED_FLEXION,
-  SKIN,
-  SORE,
-} from './shared-cautions.js';
+import { BUILD_UP, GROWING_FINGERS, NO_BREATH_HOLD, NO_FINGER_LOAD, NO_LOADED_FLEXION, SKIN, SORE } from './shared-cautions.js';
 import { body, caution, level, movement, practised, specialist } from './writing.js';
 
 const BEARS = [BUILD_UP, NO_BREATH_HOLD, SKIN];
@@ -39,13 +31,7 @@ const steps = (contact: Contact, facing: Facing = 'forward'): Movement['ladder']
     'bearing-holds',
     '2x20s rest30',
   ),
-  level(
-    ['plank', 'Plank', 'On the toes.'],
-    ['plank', contact, facing, 'planted'],
-    body('plank'),
-    'bearing-holds',
-    '2x20s rest40',
-  ),
+  level(['plank', 'Plank', 'On the toes.'], ['plank', contact, facing, 'planted'], body('plank'), 'bearing-holds', '2x20s rest40'),
 ];
 const SUPPORT = {
   trains: ['shoulder girdle', 'wrist flexors', 'finger flexors', 'hand intrinsics'],
@@ -78,11 +64,7 @@ export const BEARING_HOLDS: readonly Movement[] = [
     corners: ['open hand, wrist extended'],
     ladder: [
       level(
-        [
-          'wedge',
-          'Hips back, wedge under the heels',
-          'A folded towel takes degrees off wrists that do not lie flat yet.',
-        ],
+        ['wedge', 'Hips back, wedge under the heels', 'A folded towel takes degrees off wrists that do not lie flat yet.'],
         ['all fours', 'open palm', 'forward', 'planted'],
         body('allFours', { hipAngleDeg: 92, wedgeDeg: 15 }),
         'bearing-holds',
@@ -361,13 +343,7 @@ export const BEARING_HOLDS: readonly Movement[] = [
         'bearing-holds',
         '2x15s rest20',
       ),
-      level(
-        ['plank', 'On the toes', 'One line.'],
-        ['plank', 'none', 'free', 'resisted'],
-        body('plank'),
-        'bearing-holds',
-        '2x25s rest30',
-      ),
+      level(['plank', 'On the toes', 'One line.'], ['plank', 'none', 'free', 'resisted'], body('plank'), 'bearing-holds', '2x25s rest30'),
       level(
         ['long', 'On the toes, longer', 'Slow breaths throughout.'],
         ['plank', 'none', 'free', 'resisted'],
@@ -383,11 +359,7 @@ export const BEARING_HOLDS: readonly Movement[] = [
     family: 'bearing-holds',
     purpose: 'One hand carries the body sideways: what the weaker side can do by itself.',
     climbs: 'hand load',
-    howTo: [
-      'Lie on the side, hand under the shoulder.',
-      'Lift the hips to one line.',
-      'The other arm rests along the body.',
-    ],
+    howTo: ['Lie on the side, hand under the shoulder.', 'Lift the hips to one line.', 'The other arm rests along the body.'],
     cues: ['Push the floor away', 'Hips forward'],
     faults: [FORM.shoulders, 'The trunk turns', FORM.knuckle],
     cautions: [...BEARS, SORE],
@@ -530,11 +502,7 @@ export const BEARING_HOLDS: readonly Movement[] = [
     family: 'bearing-holds',
     purpose: 'Brings the weight over one hand by degrees, and shows which side wavers.',
     climbs: 'hand load',
-    howTo: [
-      'All fours or plank, hands under the shoulders.',
-      'Shift over one hand until the other is light.',
-      'Stay, then change.',
-    ],
+    howTo: ['All fours or plank, hands under the shoulders.', 'Shift over one hand until the other is light.', 'Stay, then change.'],
     cues: ['Shoulders level', 'The light hand still touches'],
     faults: ['The trunk turns', FORM.elbows, FORM.shake],
     cautions: BEARS,

@@ -3,10 +3,7 @@ import { HOLD_SKIN, HOLD_TENDON } from './shared-cautions.js';
 import { avoid, caution, edge, hang, level, lift, movement, practised, specialist } from './writing.js';
 
 const FAULTS = ['Fingers open before the end', 'Shoulders slack', 'Held breath'];
-const GROWING = caution(
-  'No maximal finger loading and no full crimp; finger-joint pain is a question for a doctor.',
-  'under-18',
-);
+const GROWING = caution('No maximal finger loading and no full crimp; finger-joint pain is a question for a doctor.', 'under-18');
 const SORE = avoid('Not on sore finger joints.', 'arthritis');
 const EDGE = [GROWING, HOLD_TENDON, SORE, HOLD_SKIN];
 const FINGERS = { trains: ['finger flexors'], motions: ['finger flexion'] } as const;
@@ -29,31 +26,15 @@ export const EDGE_WORK: readonly Movement[] = [
     family: 'edge-work',
     purpose: 'Lifts a known weight by the fingertips: edge strength without hanging.',
     climbs: 'effort',
-    howTo: [
-      'Stand over a portable edge tied to a weight.',
-      'Open hand, straight arm, lift by standing up.',
-      'Hold, then lower.',
-    ],
+    howTo: ['Stand over a portable edge tied to a weight.', 'Open hand, straight arm, lift by standing up.', 'Hold, then lower.'],
     cues: ['Load slowly', 'Straight wrist'],
     faults: ['Jerks off the floor', ...FAULTS],
     cautions: EDGE,
     ...FINGERS,
     ...LIFTED,
     ladder: [
-      level(
-        ['deep', 'Deep edge, light', 'A whole finger bone on it.'],
-        ON_EDGE,
-        lift(8, edge(30)),
-        'edge-holds',
-        '3x10s rest60 L,R',
-      ),
-      level(
-        ['medium', 'Deep edge, heavier', 'For prepared fingers.'],
-        ON_EDGE,
-        lift(14, edge(30)),
-        'edge-holds',
-        '3x10s rest60 L,R',
-      ),
+      level(['deep', 'Deep edge, light', 'A whole finger bone on it.'], ON_EDGE, lift(8, edge(30)), 'edge-holds', '3x10s rest60 L,R'),
+      level(['medium', 'Deep edge, heavier', 'For prepared fingers.'], ON_EDGE, lift(14, edge(30)), 'edge-holds', '3x10s rest60 L,R'),
       level(
         ['smaller', 'Smaller edge', 'The same weight on two thirds of it.'],
         ON_EDGE,
@@ -76,20 +57,8 @@ export const EDGE_WORK: readonly Movement[] = [
     ...FINGERS,
     ...LIFTED,
     ladder: [
-      level(
-        ['deep', 'Deep edge', 'Light, to learn the shape.'],
-        ON_EDGE,
-        lift(8, edge(25, 'half crimp')),
-        'edge-holds',
-        '3x8s rest60 L,R',
-      ),
-      level(
-        ['medium', 'Deep edge, heavier', 'Nothing moves.'],
-        ON_EDGE,
-        lift(15, edge(25, 'half crimp')),
-        'edge-holds',
-        '3x8s rest90 L,R',
-      ),
+      level(['deep', 'Deep edge', 'Light, to learn the shape.'], ON_EDGE, lift(8, edge(25, 'half crimp')), 'edge-holds', '3x8s rest60 L,R'),
+      level(['medium', 'Deep edge, heavier', 'Nothing moves.'], ON_EDGE, lift(15, edge(25, 'half crimp')), 'edge-holds', '3x8s rest90 L,R'),
     ],
   }),
   movement({
@@ -117,20 +86,8 @@ export const EDGE_WORK: readonly Movement[] = [
         'edge-holds',
         '3x10s rest60',
       ),
-      level(
-        ['half', 'Feet carry half', 'Half on the hands.'],
-        HANGING,
-        hang(edge(30), 50),
-        'edge-holds',
-        '3x10s rest90',
-      ),
-      level(
-        ['little', 'Feet carry a third', 'For prepared fingers.'],
-        HANGING,
-        hang(edge(30), 33),
-        'edge-holds',
-        '3x10s rest90',
-      ),
+      level(['half', 'Feet carry half', 'Half on the hands.'], HANGING, hang(edge(30), 50), 'edge-holds', '3x10s rest90'),
+      level(['little', 'Feet carry a third', 'For prepared fingers.'], HANGING, hang(edge(30), 33), 'edge-holds', '3x10s rest90'),
     ],
   }),
   movement({
@@ -147,25 +104,9 @@ export const EDGE_WORK: readonly Movement[] = [
     ...HUNG,
     equipment: ['edge'],
     ladder: [
-      level(
-        ['toes', 'Toes on the floor', 'Nearly half stays on the toes.'],
-        HANGING,
-        hang(edge(40), 45),
-        'edge-holds',
-        '3x8s rest90',
-      ),
-      practised(
-        level(['deep', 'Deep edge', 'Forty millimetres.'], HANGING, hang(edge(40), 0), 'edge-holds', '3x8s rest120'),
-      ),
-      specialist(
-        level(
-          ['medium', 'Medium edge', 'Twenty-five millimetres.'],
-          HANGING,
-          hang(edge(25), 0),
-          'edge-holds',
-          '3x8s rest120',
-        ),
-      ),
+      level(['toes', 'Toes on the floor', 'Nearly half stays on the toes.'], HANGING, hang(edge(40), 45), 'edge-holds', '3x8s rest90'),
+      practised(level(['deep', 'Deep edge', 'Forty millimetres.'], HANGING, hang(edge(40), 0), 'edge-holds', '3x8s rest120')),
+      specialist(level(['medium', 'Medium edge', 'Twenty-five millimetres.'], HANGING, hang(edge(25), 0), 'edge-holds', '3x8s rest120')),
       specialist(
         level(
           ['small', 'Small edge', 'Eighteen millimetres; 48 hours before the next time.'],
@@ -193,20 +134,8 @@ export const EDGE_WORK: readonly Movement[] = [
     strokes: ['curl', 'open'],
     hand: { setting: 'curling on an edge' },
     ladder: [
-      level(
-        ['light', 'Light', 'To learn the path.'],
-        ON_EDGE,
-        lift(4, edge(35)),
-        'finger-isolation',
-        '2x8 tempo2-3 rest45 L,R',
-      ),
-      level(
-        ['medium', 'Medium', 'Still smooth.'],
-        ON_EDGE,
-        lift(7, edge(35)),
-        'finger-isolation',
-        '2x8 tempo2-3 rest60 L,R',
-      ),
+      level(['light', 'Light', 'To learn the path.'], ON_EDGE, lift(4, edge(35)), 'finger-isolation', '2x8 tempo2-3 rest45 L,R'),
+      level(['medium', 'Medium', 'Still smooth.'], ON_EDGE, lift(7, edge(35)), 'finger-isolation', '2x8 tempo2-3 rest60 L,R'),
     ],
   }),
   movement({
@@ -244,8 +173,7 @@ export const EDGE_WORK: readonly Movement[] = [
     id: 'edge.finger-lifts',
     name: 'Finger lifts on an edge',
     family: 'edge-work',
-    purpose:
-      'Under a light pull each finger lifts off the edge in turn while the others hold: control before strength.',
+    purpose: 'Under a light pull each finger lifts off the edge in turn while the others hold: control before strength.',
     climbs: 'effort',
     howTo: [
       'Take a light pull on a deep edge, wrist straight.',
@@ -262,20 +190,8 @@ export const EDGE_WORK: readonly Movement[] = [
     timed: 'bout',
     strokes: ['lift', 'set'],
     ladder: [
-      level(
-        ['light', 'Light', 'A few kilograms on the edge.'],
-        ON_EDGE,
-        lift(3, edge(30)),
-        'finger-isolation',
-        '1x6 tempo2-2 rest30 L,R',
-      ),
-      level(
-        ['medium', 'Medium', 'A shallower edge.'],
-        ON_EDGE,
-        lift(5, edge(22)),
-        'finger-isolation',
-        '2x6 tempo2-2 rest45 L,R',
-      ),
+      level(['light', 'Light', 'A few kilograms on the edge.'], ON_EDGE, lift(3, edge(30)), 'finger-isolation', '1x6 tempo2-2 rest30 L,R'),
+      level(['medium', 'Medium', 'A shallower edge.'], ON_EDGE, lift(5, edge(22)), 'finger-isolation', '2x6 tempo2-2 rest45 L,R'),
     ],
   }),
 ];

@@ -154,8 +154,7 @@ const wordsOf = (text: string): string[] =>
     .filter(Boolean);
 
 /** One word for one thing and for many. */
-const stemmed = (term: string): string =>
-  term.length > 3 && term.endsWith('s') && !term.endsWith('ss') ? term.slice(0, -1) : term;
+const stemmed = (term: string): string => (term.length > 3 && term.endsWith('s') && !term.endsWith('ss') ? term.slice(0, -1) : term);
 
 function fieldsOf(movement: Movement, own = ''): Record<string, string> {
   const { id, name, family, ladder, trains, motions, equipment, purpose } = movement;

@@ -52,13 +52,7 @@ export const FREE_FINGERS: readonly Movement[] = [
       course: [thumbUp('thumb to a finger', { supinationDeg: -30 }), thumbUp('spread', { supinationDeg: -30 })],
     },
     ladder: [
-      level(
-        ['slow', 'Slow openings', 'Let go without a spring.'],
-        SEATED,
-        move(FINGERS, 60),
-        'finger-isolation',
-        '1x8 tempo1-1 <>',
-      ),
+      level(['slow', 'Slow openings', 'Let go without a spring.'], SEATED, move(FINGERS, 60), 'finger-isolation', '1x8 tempo1-1 <>'),
       level(
         ['quick', 'Quick flicks', 'Each finger springs open.'],
         SEATED,
@@ -80,28 +74,17 @@ export const FREE_FINGERS: readonly Movement[] = [
     id: 'free.finger-snaps',
     name: 'Finger snaps, thumb against each finger',
     purpose: 'Thumb and finger press past each other: strength and speed of the thumb, finger by finger.',
-    howTo: [
-      'Press the thumb against the pad of one finger.',
-      'Slide them past each other until they part.',
-      'The next finger.',
-    ],
+    howTo: ['Press the thumb against the pad of one finger.', 'Slide them past each other until they part.', 'The next finger.'],
     cues: ['Press first, then slide', 'Ring and little finger too', 'Shoulders quiet'],
     faults: ['Only the middle finger is used', 'The wrist throws'],
-    cautions: [
-      LIGHTLY,
-      avoid('Leave out with a sore thumb base.', 'arthritis'),
-      caution('Not over split skin.', 'skin-splits'),
-    ],
+    cautions: [LIGHTLY, avoid('Leave out with a sore thumb base.', 'arthritis'), caution('Not over split skin.', 'skin-splits')],
     trains: ['thumb muscles', 'finger flexors', 'hand intrinsics'],
     motions: ['thumb opposition', 'finger flexion'],
     strokes: ['press', 'slide'],
     work: ['repetitions', 'time'],
     hand: {
       view: 'thumb side',
-      course: [
-        thumbUp('thumb to a finger', { supinationDeg: 30 }),
-        thumbUp('flat fist', { supinationDeg: 30, ...THUMB_ASIDE }),
-      ],
+      course: [thumbUp('thumb to a finger', { supinationDeg: 30 }), thumbUp('flat fist', { supinationDeg: 30, ...THUMB_ASIDE })],
     },
     ladder: [
       level(['slide', 'Sliding', 'No sound yet.'], SEATED, move(FINGERS, 55), 'finger-isolation', '1x8 tempo1-1'),
@@ -183,10 +166,7 @@ export const FREE_FINGERS: readonly Movement[] = [
     id: 'free.fingertip-push-ups',
     name: 'Fingertips together, palms to and from',
     purpose: 'The fingertips of both hands push each other up: all joints of the fingers bend and straighten at once.',
-    howTo: [
-      'Fingertips on fingertips before the chest, fingers spread.',
-      'Let the palms come near, then push them apart.',
-    ],
+    howTo: ['Fingertips on fingertips before the chest, fingers spread.', 'Let the palms come near, then push them apart.'],
     cues: ['All five pairs stay in touch', 'Thumbs push as well', 'Even pressure'],
     faults: ['Little fingers lose touch', 'Tip joints bend backward', 'Shoulders climb'],
     cautions: [EASY, caution('Fingertips round, none bent backward.', 'hypermobility')],
@@ -201,13 +181,7 @@ export const FREE_FINGERS: readonly Movement[] = [
     },
     ladder: [
       level(['light', 'Light', 'Barely touching.'], SEATED, move(FINGERS, 60), 'finger-isolation', '1x10 tempo1-1'),
-      level(
-        ['firm', 'Further', 'Palms almost meet, then wide apart.'],
-        SEATED,
-        move(FINGERS, 85),
-        'finger-isolation',
-        '1x12 tempo1-1',
-      ),
+      level(['firm', 'Further', 'Palms almost meet, then wide apart.'], SEATED, move(FINGERS, 85), 'finger-isolation', '1x12 tempo1-1'),
       drawn(
         { setting: 'fingertips together, shifted' },
         level(
@@ -240,13 +214,7 @@ export const FREE_FINGERS: readonly Movement[] = [
       course: [down('dome', { wristExtensionDeg: 20 })],
     },
     ladder: [
-      level(
-        ['small', 'Small', 'As far as is easy.'],
-        SEATED,
-        move([...WRIST, ...FINGERS], 60),
-        'slow-circles',
-        '1x6 tempo2-2 <>',
-      ),
+      level(['small', 'Small', 'As far as is easy.'], SEATED, move([...WRIST, ...FINGERS], 60), 'slow-circles', '1x6 tempo2-2 <>'),
       level(
         ['whole', 'All the way', 'Fingers point away, then toward the body.'],
         SEATED,
@@ -260,8 +228,7 @@ export const FREE_FINGERS: readonly Movement[] = [
     ...FREE,
     id: 'free.clenched-circles',
     name: 'Clenched-fist circles',
-    purpose:
-      'A fist kept at a chosen effort through a whole slow circle: grip that does not let go at the ends of the range.',
+    purpose: 'A fist kept at a chosen effort through a whole slow circle: grip that does not let go at the ends of the range.',
     howTo: [
       'Close the fist to the effort that the dose says.',
       'Draw a slow circle and keep the fist as hard all the way.',
@@ -320,11 +287,7 @@ export const FREE_FINGERS: readonly Movement[] = [
     id: 'free.lying-eights',
     name: 'Lying eights with the wrists',
     purpose: 'Joins both circles in one path, so that the wrist changes direction without stopping.',
-    howTo: [
-      'Forearms still, palms facing.',
-      'Draw an eight that lies on its side with the fingertips.',
-      'Same size left and right.',
-    ],
+    howTo: ['Forearms still, palms facing.', 'Draw an eight that lies on its side with the fingertips.', 'Same size left and right.'],
     cues: ['Through the middle each time', 'Forearms quiet'],
     faults: ['One half is larger', 'The forearm turns instead'],
     cautions: [EASY],
@@ -348,13 +311,7 @@ export const FREE_FINGERS: readonly Movement[] = [
       ],
     },
     ladder: [
-      level(
-        ['small', 'Small', 'Elbows at the ribs.'],
-        SEATED,
-        move(WRIST, 60, { perMinute: 10 }),
-        'slow-circles',
-        '1x30s <>',
-      ),
+      level(['small', 'Small', 'Elbows at the ribs.'], SEATED, move(WRIST, 60, { perMinute: 10 }), 'slow-circles', '1x30s <>'),
       shaped(
         'spread',
         level(
@@ -372,10 +329,7 @@ export const FREE_FINGERS: readonly Movement[] = [
     id: 'free.half-circles',
     name: 'Half circles, arms straight and wrists bent',
     purpose: 'Sweeps from side to side with the wrist already bent: the directions that floor work leaves out.',
-    howTo: [
-      'Arms straight forward, hands hanging from bent wrists.',
-      'Sweep the fingers from side to side in a half circle below.',
-    ],
+    howTo: ['Arms straight forward, hands hanging from bent wrists.', 'Sweep the fingers from side to side in a half circle below.'],
     cues: ['Elbows stay straight', 'Wrists stay bent', 'The fingers are long'],
     faults: ['The wrist comes up in the middle', 'Shoulders turn instead'],
     cautions: [EASY, NERVE],
@@ -414,8 +368,7 @@ export const FREE_FINGERS: readonly Movement[] = [
     ...FREE,
     id: 'free.straight-arm-wave',
     name: 'Straight-arm wave',
-    purpose:
-      'Turns, bends and curls in one long path with straight arms: every muscle that crosses elbow, wrist and fingers.',
+    purpose: 'Turns, bends and curls in one long path with straight arms: every muscle that crosses elbow, wrist and fingers.',
     howTo: [
       'Arms forward, palms turned up, fingers straight.',
       'Draw the hands toward yourself, fingers still straight.',

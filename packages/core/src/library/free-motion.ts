@@ -19,11 +19,7 @@ import {
   shaped,
 } from './writing.js';
 
-const EASY = caution(
-  'Stay in the range that the hand reaches by itself and without catching.',
-  'arthritis',
-  'past-sprain',
-);
+const EASY = caution('Stay in the range that the hand reaches by itself and without catching.', 'arthritis', 'past-sprain');
 const BOTH = ['together', 'left-then-right', 'right-then-left', 'left', 'right'] as const;
 const SEATED = ['seated', 'none', 'free', 'unloaded'] as const;
 const STANDING = ['standing', 'none', 'free', 'unloaded'] as const;
@@ -35,11 +31,7 @@ export const FREE_MOTION: readonly Movement[] = [
     name: 'Wrist circles',
     family: 'free-motion',
     purpose: 'Takes the wrist through its whole circle by its own muscles before anything bears on it.',
-    howTo: [
-      'Rest or hold the forearm still.',
-      'Draw the largest circle that stays round.',
-      'Same size in both directions.',
-    ],
+    howTo: ['Rest or hold the forearm still.', 'Draw the largest circle that stays round.', 'Same size in both directions.'],
     cues: ['Slow enough to feel the corners', 'Forearm quiet', 'Round, not oval'],
     faults: ['The forearm turns instead of the wrist', 'The circle cuts a corner', 'Racing'],
     cautions: [EASY],
@@ -86,11 +78,7 @@ export const FREE_MOTION: readonly Movement[] = [
       shaped(
         'spread',
         level(
-          [
-            'free-spread',
-            'Arm forward, fingers spread',
-            'The same with wide straight fingers: the long tendons join in.',
-          ],
+          ['free-spread', 'Arm forward, fingers spread', 'The same with wide straight fingers: the long tendons join in.'],
           ['standing', 'none', 'free', 'unloaded'],
           move([...WRIST, 'shoulder flexion'], 95),
           'slow-circles',
@@ -112,11 +100,7 @@ export const FREE_MOTION: readonly Movement[] = [
     name: 'Bending waves',
     family: 'free-motion',
     purpose: 'Bends and straightens the wrist with the fingers following, so that tendons slide at both ends.',
-    howTo: [
-      'Forearms level, palms down.',
-      'Let the wrist sink, the knuckles follow, the fingertips last.',
-      'Return in the same order.',
-    ],
+    howTo: ['Forearms level, palms down.', 'Let the wrist sink, the knuckles follow, the fingertips last.', 'Return in the same order.'],
     cues: ['Like a slow brush stroke', 'Fingertips arrive last'],
     faults: ['Hand flaps as one piece', 'Shoulders climb'],
     cautions: [EASY],
@@ -152,11 +136,7 @@ export const FREE_MOTION: readonly Movement[] = [
         '1x10 tempo2-2',
       ),
       level(
-        [
-          'arms-side',
-          'Arms to the sides',
-          'Arms level to the sides; the nerve of the arm glides along, so keep it easy.',
-        ],
+        ['arms-side', 'Arms to the sides', 'Arms level to the sides; the nerve of the arm glides along, so keep it easy.'],
         ['standing', 'none', 'free', 'unloaded'],
         move([...BEND, 'shoulder flexion'], 95),
         'slow-circles',
@@ -168,8 +148,7 @@ export const FREE_MOTION: readonly Movement[] = [
     id: 'free.side-sweeps',
     name: 'Side sweeps',
     family: 'free-motion',
-    purpose:
-      'Moves the hand toward the thumb and toward the little finger, the two corners that daily life leaves out.',
+    purpose: 'Moves the hand toward the thumb and toward the little finger, the two corners that daily life leaves out.',
     howTo: ['Palm down, forearm still.', 'Sweep the hand like a wiper to each side.', 'Pause at both ends.'],
     cues: ['Knuckles stay level', 'Little-finger side goes further: that is normal'],
     faults: ['Elbow swings', 'The wrist bends to cheat the end'],
@@ -285,10 +264,7 @@ export const FREE_MOTION: readonly Movement[] = [
     name: 'Thumb to each finger',
     family: 'free-motion',
     purpose: 'Wakes the thumb and the ring and little fingers one at a time.',
-    howTo: [
-      'Touch thumb and index fingertip into a round O.',
-      'Open wide, then the next finger, out to the little one and back.',
-    ],
+    howTo: ['Touch thumb and index fingertip into a round O.', 'Open wide, then the next finger, out to the little one and back.'],
     cues: ['Round O, not a flat pinch', 'Open wide in between'],
     faults: ['The tip joint collapses', 'Other fingers curl along'],
     cautions: [caution('Small opening, no pressing, if the thumb base is sore.', 'arthritis')],
@@ -332,11 +308,7 @@ export const FREE_MOTION: readonly Movement[] = [
     name: 'Interlaced-hand circles',
     family: 'free-motion',
     purpose: 'Each hand leads the other around the circle: the first gentle help before planted work.',
-    howTo: [
-      'Interlace the fingers loosely.',
-      'Roll the hands in a lying figure, wrists touching.',
-      'Let the leading hand change.',
-    ],
+    howTo: ['Interlace the fingers loosely.', 'Roll the hands in a lying figure, wrists touching.', 'Let the leading hand change.'],
     cues: ['Loose grip', 'Elbows heavy'],
     faults: ['One hand pulls the other past its range', 'Grip tightens'],
     cautions: [avoid('Leave out rings and skip over split skin.', 'skin-splits')],
@@ -379,8 +351,7 @@ export const FREE_MOTION: readonly Movement[] = [
     id: 'free.spread-close',
     name: 'Finger spread and close',
     family: 'free-motion',
-    purpose:
-      'Small muscles between the bones of the hand spread and close the fingers: the ground of a wide hand on the floor.',
+    purpose: 'Small muscles between the bones of the hand spread and close the fingers: the ground of a wide hand on the floor.',
     climbs: 'effort',
     howTo: ['Straight fingers together.', 'Spread them as wide as they go, thumb too.', 'Close without bending.'],
     cues: ['Thumb goes as far as the little finger', 'Straight fingers'],
@@ -402,13 +373,7 @@ export const FREE_MOTION: readonly Movement[] = [
         '1x10 tempo2-2',
         ['table', 'chair'],
       ),
-      level(
-        ['free', 'Hands free', 'To the widest.'],
-        STANDING,
-        move(['finger extension'], 95),
-        'finger-isolation',
-        '1x12 tempo2-2',
-      ),
+      level(['free', 'Hands free', 'To the widest.'], STANDING, move(['finger extension'], 95), 'finger-isolation', '1x12 tempo2-2'),
       level(
         ['arms-forward', 'Arms forward, quick', 'As quick as full width allows.'],
         STANDING,
@@ -424,11 +389,7 @@ export const FREE_MOTION: readonly Movement[] = [
     family: 'free-motion',
     purpose: 'Fingers follow one another like a row of keys: control of each one by itself.',
     climbs: 'effort',
-    howTo: [
-      'Hand open.',
-      'Fold the fingers in one after the other, beginning with the little finger.',
-      'Open in the same order.',
-    ],
+    howTo: ['Hand open.', 'Fold the fingers in one after the other, beginning with the little finger.', 'Open in the same order.'],
     cues: ['One after the other', 'Even gaps'],
     faults: ['Ring and middle finger stick together', 'The wrist rocks'],
     cautions: [EASY],
@@ -451,13 +412,7 @@ export const FREE_MOTION: readonly Movement[] = [
     },
     ladder: [
       level(['slow', 'Slow', 'Four seconds a wave.'], SEATED, move(FINGERS, 70), 'finger-isolation', '1x8 tempo2-2 <>'),
-      level(
-        ['flowing', 'Flowing', 'Two seconds a wave.'],
-        SEATED,
-        move(FINGERS, 80),
-        'finger-isolation',
-        '1x12 tempo1-1 <>',
-      ),
+      level(['flowing', 'Flowing', 'Two seconds a wave.'], SEATED, move(FINGERS, 80), 'finger-isolation', '1x12 tempo1-1 <>'),
       level(
         ['arms-forward', 'Flowing, arms forward', 'With the arms held out.'],
         STANDING,
@@ -507,11 +462,7 @@ export const FREE_MOTION: readonly Movement[] = [
     purpose:
       'From back-and-thumb-side to front-and-little-side: the path of throwing a small stone, which spares the inner row of wrist bones.',
     climbs: 'effort',
-    howTo: [
-      'Forearm level, thumb up.',
-      'Draw the hand back toward the thumb side.',
-      'Sweep forward and down toward the little finger.',
-    ],
+    howTo: ['Forearm level, thumb up.', 'Draw the hand back toward the thumb side.', 'Sweep forward and down toward the little finger.'],
     cues: ['One straight diagonal', 'Slow at both ends'],
     faults: ['The forearm turns', 'A curve instead of a line'],
     cautions: [EASY],
@@ -528,14 +479,9 @@ export const FREE_MOTION: readonly Movement[] = [
       ],
     },
     ladder: [
-      level(
-        ['supported', 'Forearm on a table', 'Hand over the edge.'],
-        SEATED,
-        move(WRIST, 60),
-        'slow-circles',
-        '1x10 tempo2-2',
-        ['table'],
-      ),
+      level(['supported', 'Forearm on a table', 'Hand over the edge.'], SEATED, move(WRIST, 60), 'slow-circles', '1x10 tempo2-2', [
+        'table',
+      ]),
       level(['free', 'Arm free', 'Elbow at the ribs.'], STANDING, move(WRIST, 80), 'slow-circles', '1x10 tempo2-2'),
       level(
         ['ball', 'Holding a ball', 'A soft ball adds weight at the far end.'],
@@ -641,11 +587,7 @@ export const FREE_MOTION: readonly Movement[] = [
     family: 'free-motion',
     purpose: 'Extensors lift one finger at a time from a soft fist.',
     climbs: 'effort',
-    howTo: [
-      'Make a soft fist, wrist level.',
-      'Straighten one finger, then fold it in.',
-      'Index to little finger is four repetitions.',
-    ],
+    howTo: ['Make a soft fist, wrist level.', 'Straighten one finger, then fold it in.', 'Index to little finger is four repetitions.'],
     cues: ['The others stay folded', 'Straight to the tip'],
     faults: ['Two fingers come along', 'The wrist bends'],
     cautions: [EASY],
@@ -668,13 +610,7 @@ export const FREE_MOTION: readonly Movement[] = [
           '1x8 tempo1-1 L,R <>',
         ),
       ),
-      level(
-        ['free', 'Hand free', 'Neighbours stay by themselves.'],
-        SEATED,
-        move(FINGERS, 85),
-        'finger-isolation',
-        '1x8 tempo1-1 L,R <>',
-      ),
+      level(['free', 'Hand free', 'Neighbours stay by themselves.'], SEATED, move(FINGERS, 85), 'finger-isolation', '1x8 tempo1-1 L,R <>'),
     ],
   }),
   movement({
@@ -704,13 +640,7 @@ export const FREE_MOTION: readonly Movement[] = [
       ],
     },
     ladder: [
-      level(
-        ['elbows-in', 'Elbows at the ribs', 'Easy size.'],
-        STANDING,
-        move(SIDE, 65),
-        'slow-circles',
-        '1x8 tempo2-2 <>',
-      ),
+      level(['elbows-in', 'Elbows at the ribs', 'Easy size.'], STANDING, move(SIDE, 65), 'slow-circles', '1x8 tempo2-2 <>'),
       level(
         ['arms-forward', 'Arms forward', 'Full size with straight elbows.'],
         STANDING,

@@ -32,14 +32,7 @@ function rungs(
 ): readonly [Level, Level, Level] {
   const at = [posture, 'handle', 'free', 'resisted'] as const;
   return [
-    level(
-      ['light', 'Light', 'To learn the path.'],
-      at,
-      weight(action, kg[0], more),
-      'free-weights',
-      '2x12 tempo1-2 rest30 L,R',
-      things,
-    ),
+    level(['light', 'Light', 'To learn the path.'], at, weight(action, kg[0], more), 'free-weights', '2x12 tempo1-2 rest30 L,R', things),
     level(
       ['medium', 'Medium', 'Still clean at the end.'],
       at,
@@ -169,11 +162,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     id: 'weight.raises-three',
     name: 'Wrist raises in three turns',
     purpose: 'Light raises with the palm down, thumb up, palm up: weak angles show themselves.',
-    howTo: [
-      'Light weight, forearm resting.',
-      'Raise the hand with the palm down; thumb up; palm up.',
-      'The same number in each.',
-    ],
+    howTo: ['Light weight, forearm resting.', 'Raise the hand with the palm down; thumb up; palm up.', 'The same number in each.'],
     cues: ['Same number in each', 'Light is right'],
     faults: ['Skips the weak one', 'Racing'],
     trains: ['wrist extensors', 'radial deviators', 'wrist flexors'],
@@ -228,11 +217,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     family: 'free-weights',
     purpose: 'The other winding direction: extensors take turns.',
     climbs: 'effort',
-    howTo: [
-      'Hold the roller, palms down.',
-      'Wind the rope up by drawing the knuckles back in turn.',
-      'Unwind under control.',
-    ],
+    howTo: ['Hold the roller, palms down.', 'Wind the rope up by drawing the knuckles back in turn.', 'Unwind under control.'],
     cues: ['Knuckles toward you', 'Unwind as slowly'],
     faults: ['Lets the weight drop', 'Shoulders climb'],
     cautions: USUAL,
@@ -274,11 +259,7 @@ export const FREE_WEIGHTS: readonly Movement[] = [
     family: 'free-weights',
     purpose: 'One hand turns, the other brakes: turning strength with no more than a towel.',
     climbs: 'effort',
-    howTo: [
-      'Hold a rolled towel with both hands.',
-      'One hand turns palm up, the other brakes all the way.',
-      'Then palm down.',
-    ],
+    howTo: ['Hold a rolled towel with both hands.', 'One hand turns palm up, the other brakes all the way.', 'Then palm down.'],
     cues: ['Brake evenly', 'Elbows at the ribs'],
     faults: ['The wrists bend', 'Held breath'],
     cautions: [LIGHT, BREATHE],

@@ -13,8 +13,7 @@ test.each(TRAINING_GOALS.map(({ id }) => id))('there are two movements at least 
   const composing = composingOf(asked(id, 'floor-loading'));
   const { candidates } = candidatesFor(composing);
   const few = composing.goal.wants.filter(
-    (_, want) =>
-      new Set(candidates.filter(({ gives }) => gives[want]! > 0).map(({ movement }) => movement.id)).size < 2,
+    (_, want) => new Set(candidates.filter(({ gives }) => gives[want]! > 0).map(({ movement }) => movement.id)).size < 2,
   );
   expect(few.map(({ words }) => words)).toEqual([]);
 });

@@ -137,8 +137,7 @@ export const TRAINING_GOALS = [
   {
     id: 'grip-endurance',
     name: 'Grip that lasts',
-    purpose:
-      'Paddles, straps, staffs and bags held for long: many holds at a middling effort, and the hand opened again.',
+    purpose: 'Paddles, straps, staffs and bags held for long: many holds at a middling effort, and the hand opened again.',
     wants: [
       {
         words: 'grip that holds',

@@ -1,21 +1,11 @@
 import type { Movement } from '../model/movement.js';
 import { drawn, down, thumbUp, avoid, bar, caution, level, lift, movement, pinch, press, resist } from './writing.js';
 
-const NOT_MAXIMAL = caution(
-  'Not maximal, and not through pain at the finger joints.',
-  'under-18',
-  'arthritis',
-  'blood-pressure',
-);
+const NOT_MAXIMAL = caution('Not maximal, and not through pain at the finger joints.', 'under-18', 'arthritis', 'blood-pressure');
 const TENDON = caution('Even and slow; no sudden squeeze.', 'tendon-pain', 'fluoroquinolones');
 const BREATHE = caution('No maximal squeeze; keep breathing.', 'blood-pressure', 'pregnancy');
 const GROWING = caution('No maximal finger loading.', 'under-18');
-const EASE = caution(
-  'Light and warm; stop before the thumb’s base aches.',
-  'arthritis',
-  'tendon-pain',
-  'fluoroquinolones',
-);
+const EASE = caution('Light and warm; stop before the thumb’s base aches.', 'arthritis', 'tendon-pain', 'fluoroquinolones');
 const USUAL = [BREATHE, GROWING, EASE, caution('Split skin stays off handles.', 'skin-splits')];
 const ONE_EACH = {
   sides: ['left-then-right', 'right-then-left', 'left', 'right'] as const,
@@ -250,13 +240,7 @@ export const GRIP: readonly Movement[] = [
     work: ['repetitions', 'time'],
     equipment: ['hand gripper'],
     ladder: [
-      level(
-        ['light', 'Light spring', 'About ten kilograms.'],
-        HELD,
-        resist('grip', 100),
-        'grip-holds',
-        '2x10 tempo1-2 rest30 L,R',
-      ),
+      level(['light', 'Light spring', 'About ten kilograms.'], HELD, resist('grip', 100), 'grip-holds', '2x10 tempo1-2 rest30 L,R'),
       level(
         ['medium', 'Medium spring', 'About eighteen kilograms.'],
         HELD,
@@ -323,13 +307,7 @@ export const GRIP: readonly Movement[] = [
     ladder: [
       level(['light', 'Light block', 'Twenty metres.'], HELD, lift(3, pinch(50), 20), 'carries', '2x20m rest45'),
       level(['medium', 'Medium block', 'Twenty-five metres.'], HELD, lift(5, pinch(50), 25), 'carries', '2x25m rest60'),
-      level(
-        ['wide', 'Wide block', 'The same weight, twice as wide.'],
-        HELD,
-        lift(5, pinch(95), 25),
-        'carries',
-        '2x25m rest60',
-      ),
+      level(['wide', 'Wide block', 'The same weight, twice as wide.'], HELD, lift(5, pinch(95), 25), 'carries', '2x25m rest60'),
     ],
   }),
   movement({
@@ -431,10 +409,7 @@ export const GRIP: readonly Movement[] = [
     hand: {
       setting: 'opening a band',
       view: 'thumb side',
-      course: [
-        thumbUp('thumb to a finger', { supinationDeg: -40 }),
-        thumbUp('open', { supinationDeg: -40, thumbRadialDeg: 56 }),
-      ],
+      course: [thumbUp('thumb to a finger', { supinationDeg: -40 }), thumbUp('open', { supinationDeg: -40, thumbRadialDeg: 56 })],
     },
     ladder: [
       level(
@@ -510,13 +485,7 @@ export const GRIP: readonly Movement[] = [
     equipment: ['firm ball', 'weight'],
     ladder: [
       level(['light', 'Light', 'To find the hold.'], HELD_BALL, lift(8, bar(70)), 'grip-holds', '2x15s rest30 L,R'),
-      level(
-        ['medium', 'Medium', 'Twenty seconds and still safe.'],
-        HELD_BALL,
-        lift(12, bar(70)),
-        'grip-holds',
-        '2x20s rest45 L,R',
-      ),
+      level(['medium', 'Medium', 'Twenty seconds and still safe.'], HELD_BALL, lift(12, bar(70)), 'grip-holds', '2x20s rest45 L,R'),
       level(['heavy', 'Heavier', 'For trained hands.'], HELD_BALL, lift(18, bar(70)), 'grip-holds', '3x20s rest60 L,R'),
     ],
   }),
@@ -526,17 +495,10 @@ export const GRIP: readonly Movement[] = [
     family: 'grip',
     purpose: 'The hand opens against a band wherever the arm is: openers that work in every place of the shoulder.',
     climbs: 'effort',
-    howTo: [
-      'Band around all five fingertips.',
-      'Arm where the level says; turn the forearm every ten.',
-      'Open wide, close slowly.',
-    ],
+    howTo: ['Band around all five fingertips.', 'Arm where the level says; turn the forearm every ten.', 'Open wide, close slowly.'],
     cues: ['Wide each time', 'Shoulder low', 'Turn the forearm, go on'],
     faults: ['Openings get smaller', 'Shoulder climbs', 'Snaps shut'],
-    cautions: [
-      caution('A light band only.', 'arthritis', 'skin-splits'),
-      caution('Arms no higher than is easy.', 'blood-pressure'),
-    ],
+    cautions: [caution('A light band only.', 'arthritis', 'skin-splits'), caution('Arms no higher than is easy.', 'blood-pressure')],
     trains: ['finger extensors', 'hand intrinsics', 'thumb muscles'],
     motions: ['finger extension', 'finger spreading', 'pronation', 'supination'],
     ...ONE_EACH,
@@ -553,13 +515,7 @@ export const GRIP: readonly Movement[] = [
     ladder: [
       drawn(
         { arms: 'hanging' },
-        level(
-          ['low', 'Arms low', 'Beside the thighs.'],
-          STANDING,
-          resist('finger extension', 6),
-          'band-openings',
-          '1x20 tempo1-1',
-        ),
+        level(['low', 'Arms low', 'Beside the thighs.'], STANDING, resist('finger extension', 6), 'band-openings', '1x20 tempo1-1'),
       ),
       drawn(
         { arms: 'ahead' },
@@ -604,10 +560,7 @@ export const GRIP: readonly Movement[] = [
     hand: {
       setting: 'opening a band',
       view: 'thumb side',
-      course: [
-        thumbUp('thumb to a finger', { supinationDeg: -40 }),
-        thumbUp('open', { supinationDeg: -40, thumbRadialDeg: 60 }),
-      ],
+      course: [thumbUp('thumb to a finger', { supinationDeg: -40 }), thumbUp('open', { supinationDeg: -40, thumbRadialDeg: 60 })],
     },
     ladder: [
       level(

@@ -26,20 +26,8 @@ export const HANGS: readonly Movement[] = [
     ...HUNG,
     equipment: ['bar', 'chair'],
     ladder: [
-      level(
-        ['light', 'Feet carry two thirds', 'A third on the hands.'],
-        ON_BAR,
-        hang(bar(), 67),
-        'hangs',
-        '2x20s rest30',
-      ),
-      level(
-        ['half', 'Feet carry a third', 'Two thirds on the hands.'],
-        ON_BAR,
-        hang(bar(), 33),
-        'hangs',
-        '2x20s rest45',
-      ),
+      level(['light', 'Feet carry two thirds', 'A third on the hands.'], ON_BAR, hang(bar(), 67), 'hangs', '2x20s rest30'),
+      level(['half', 'Feet carry a third', 'Two thirds on the hands.'], ON_BAR, hang(bar(), 33), 'hangs', '2x20s rest45'),
       level(['toes', 'Toes only touch', 'Nearly all on the hands.'], ON_BAR, hang(bar(), 10), 'hangs', '2x15s rest60'),
     ],
   }),
@@ -58,20 +46,8 @@ export const HANGS: readonly Movement[] = [
     ...HUNG,
     equipment: ['bar', 'chair'],
     ladder: [
-      level(
-        ['knee', 'Knee lifted', 'A quarter stays on the other foot.'],
-        ON_BAR,
-        hang(bar(), 25),
-        'hangs',
-        '2x15s rest30',
-      ),
-      level(
-        ['light-foot', 'Foot barely touching', 'A twelfth stays on the foot.'],
-        ON_BAR,
-        hang(bar(), 8),
-        'hangs',
-        '2x15s rest45',
-      ),
+      level(['knee', 'Knee lifted', 'A quarter stays on the other foot.'], ON_BAR, hang(bar(), 25), 'hangs', '2x15s rest30'),
+      level(['light-foot', 'Foot barely touching', 'A twelfth stays on the foot.'], ON_BAR, hang(bar(), 8), 'hangs', '2x15s rest45'),
     ],
   }),
   movement({
@@ -90,20 +66,8 @@ export const HANGS: readonly Movement[] = [
     equipment: ['bar'],
     ladder: [
       level(['bar', 'On a bar', 'Three centimetres thick.'], ON_BAR, hang(bar(30), 0), 'hangs', '3x15s rest60'),
-      level(
-        ['added', 'With added weight', 'Five kilograms.'],
-        ON_BAR,
-        hang(bar(30), 0, { addedKg: 5 }),
-        'hangs',
-        '3x15s rest90',
-      ),
-      level(
-        ['thick', 'On a thick bar', 'Nearly six centimetres thick.'],
-        ON_BAR,
-        hang(bar(56), 0),
-        'hangs',
-        '3x10s rest90',
-      ),
+      level(['added', 'With added weight', 'Five kilograms.'], ON_BAR, hang(bar(30), 0, { addedKg: 5 }), 'hangs', '3x15s rest90'),
+      level(['thick', 'On a thick bar', 'Nearly six centimetres thick.'], ON_BAR, hang(bar(56), 0), 'hangs', '3x10s rest90'),
     ],
   }),
   movement({
@@ -115,10 +79,7 @@ export const HANGS: readonly Movement[] = [
     howTo: ['Hook the wrist over bar or strap, feet on the floor.', 'Let weight come slowly; the wrist stays bent.'],
     cues: ['Hook first, then hang', 'Feet close'],
     faults: ['The hook opens', ...FAULTS],
-    cautions: [
-      ...HANG,
-      avoid('Loaded flexion: not with a sore or recently sprained wrist.', 'past-sprain', 'arthritis', 'tendon-pain'),
-    ],
+    cautions: [...HANG, avoid('Loaded flexion: not with a sore or recently sprained wrist.', 'past-sprain', 'arthritis', 'tendon-pain')],
     trains: ['wrist flexors', 'finger flexors'],
     motions: ['wrist flexion'],
     corners: ['fist, wrist flexed'],
@@ -156,20 +117,8 @@ export const HANGS: readonly Movement[] = [
     ...HUNG,
     equipment: ['bar', 'towel', 'chair'],
     ladder: [
-      level(
-        ['light', 'Feet carry three fifths', 'Two fifths on the hands.'],
-        ON_BAR,
-        hang(bar(45), 60),
-        'hangs',
-        '2x15s rest45',
-      ),
-      level(
-        ['half', 'Feet carry a third', 'Two thirds on the hands.'],
-        ON_BAR,
-        hang(bar(45), 33),
-        'hangs',
-        '2x12s rest60',
-      ),
+      level(['light', 'Feet carry three fifths', 'Two fifths on the hands.'], ON_BAR, hang(bar(45), 60), 'hangs', '2x15s rest45'),
+      level(['half', 'Feet carry a third', 'Two thirds on the hands.'], ON_BAR, hang(bar(45), 33), 'hangs', '2x12s rest60'),
       level(['full', 'Feet off', 'All of the body.'], ON_BAR, hang(bar(45), 0), 'hangs', '2x10s rest90'),
     ],
   }),
@@ -196,13 +145,7 @@ export const HANGS: readonly Movement[] = [
         'hangs',
         '2x10s rest45 L,R',
       ),
-      level(
-        ['half', 'Feet carry half', 'Half on the hand.'],
-        ON_BAR,
-        hang(bar(), 50, { hands: 1 }),
-        'hangs',
-        '2x10s rest60 L,R',
-      ),
+      level(['half', 'Feet carry half', 'Half on the hand.'], ON_BAR, hang(bar(), 50, { hands: 1 }), 'hangs', '2x10s rest60 L,R'),
     ],
   }),
 ];

@@ -62,11 +62,7 @@ interface Own<D> {
 }
 
 /** The one look-up of movements and methods, for screens and server alike. */
-export function knownWith(
-  movements: readonly Own<Movement>[],
-  methods: readonly Own<Method>[],
-  names: readonly OwnName[] = [],
-): Known {
+export function knownWith(movements: readonly Own<Movement>[], methods: readonly Own<Method>[], names: readonly OwnName[] = []): Known {
   const ownNames = new Map(names.map(({ movementId, name }) => [movementId, name]));
   const ownMovements = new Map(movements.map(({ document }) => [document.id, document]));
   const ownMethods = new Map(methods.map(({ document }) => [document.id, document]));

@@ -23,12 +23,7 @@ function againstTheOtherHand(
     cues: ['Nothing moves', 'Breathe through it', 'Even push from first to last'],
     faults: ['Held breath', 'The wrist gives way', 'A jerk at the start'],
     cautions: [
-      caution(
-        'Low effort first: 20 to 40 %, and ask again the next morning.',
-        'tendon-pain',
-        'past-sprain',
-        'arthritis',
-      ),
+      caution('Low effort first: 20 to 40 %, and ask again the next morning.', 'tendon-pain', 'past-sprain', 'arthritis'),
       caution('No maximal effort; keep breathing.', 'blood-pressure', 'pregnancy'),
     ],
     trains,
@@ -82,11 +77,7 @@ const LOW_FIRST = caution(
   'fluoroquinolones',
 );
 const BREATHE = caution('No maximal effort; keep breathing.', 'blood-pressure', 'pregnancy');
-const PREPARED = caution(
-  'End-range effort only in a range that your own muscles reach.',
-  'hypermobility',
-  'past-sprain',
-);
+const PREPARED = caution('End-range effort only in a range that your own muscles reach.', 'hypermobility', 'past-sprain');
 const ONE_EACH = {
   sides: ['left-then-right', 'right-then-left', 'left', 'right'] as const,
   strokes: ['build', 'let go'] as const,
@@ -271,20 +262,8 @@ export const ISOMETRICS: readonly Movement[] = [
         'sensitive-isometrics',
         '1x6 @25% 4s tempo1-1 L,R',
       ),
-      level(
-        ['medium', 'Medium', 'Half of your most.'],
-        SEATED,
-        press('wrist flexion'),
-        'isometrics',
-        '1x6 @50% 5s tempo1-1 L,R',
-      ),
-      level(
-        ['strong', 'Strong', 'Three quarters.'],
-        SEATED,
-        press('wrist flexion'),
-        'isometrics',
-        '2x5 @75% 5s tempo1-1 rest60 L,R',
-      ),
+      level(['medium', 'Medium', 'Half of your most.'], SEATED, press('wrist flexion'), 'isometrics', '1x6 @50% 5s tempo1-1 L,R'),
+      level(['strong', 'Strong', 'Three quarters.'], SEATED, press('wrist flexion'), 'isometrics', '2x5 @75% 5s tempo1-1 rest60 L,R'),
     ],
   }),
   movement({
@@ -309,13 +288,7 @@ export const ISOMETRICS: readonly Movement[] = [
         'sensitive-isometrics',
         '1x6 @30% 4s tempo1-1 L,R',
       ),
-      level(
-        ['medium', 'Medium', 'Half of your most.'],
-        SEATED,
-        press('finger extension'),
-        'isometrics',
-        '1x6 @50% 5s tempo1-1 L,R',
-      ),
+      level(['medium', 'Medium', 'Half of your most.'], SEATED, press('finger extension'), 'isometrics', '1x6 @50% 5s tempo1-1 L,R'),
     ],
   }),
   movement({
@@ -363,10 +336,7 @@ export const ISOMETRICS: readonly Movement[] = [
     family: 'isometrics',
     purpose: 'Straight wrists push a wall at a chosen effort: side strength for striking and for handles.',
     climbs: 'effort',
-    howTo: [
-      'Stand an arm’s length from a wall, fists at shoulder height.',
-      'Press the large knuckles as if to tip the wall up.',
-    ],
+    howTo: ['Stand an arm’s length from a wall, fists at shoulder height.', 'Press the large knuckles as if to tip the wall up.'],
     cues: ['Straight wrists', 'Breathe'],
     faults: ['The wrist folds', ...FAULTS],
     cautions: [LOW_FIRST, BREATHE],
@@ -406,11 +376,7 @@ export const ISOMETRICS: readonly Movement[] = [
     ],
     cues: ['Even left and right', 'Knuckles stay in touch', 'Breathe'],
     faults: ['One hand pushes the other across', ...FAULTS],
-    cautions: [
-      LOW_FIRST,
-      BREATHE,
-      avoid('Bent wrists press on the nerve: out at the first tingling.', 'numbness', 'pregnancy'),
-    ],
+    cautions: [LOW_FIRST, BREATHE, avoid('Bent wrists press on the nerve: out at the first tingling.', 'numbness', 'pregnancy')],
     trains: ['wrist extensors', 'finger extensors'],
     motions: ['wrist extension'],
     corners: ['open hand, wrist flexed'],
@@ -425,21 +391,14 @@ export const ISOMETRICS: readonly Movement[] = [
         'sensitive-isometrics',
         '1x6 @25% 4s tempo1-1',
       ),
-      level(
-        ['medium', 'Medium', 'Half of your most.'],
-        SEATED,
-        press('wrist extension'),
-        'isometrics',
-        '1x6 @50% 5s tempo1-1',
-      ),
+      level(['medium', 'Medium', 'Half of your most.'], SEATED, press('wrist extension'), 'isometrics', '1x6 @50% 5s tempo1-1'),
     ],
   }),
   movement({
     id: 'isometric.wedge-press',
     name: 'Palm press with a wedge under the heel',
     family: 'isometrics',
-    purpose:
-      'A folded towel under the heel of the hand takes degrees off the wrist: the first press for a palm that cannot lie flat.',
+    purpose: 'A folded towel under the heel of the hand takes degrees off the wrist: the first press for a palm that cannot lie flat.',
     climbs: 'effort',
     howTo: [
       'Folded towel or wedge under the heel of the hand, fingers down on the table.',
@@ -462,20 +421,8 @@ export const ISOMETRICS: readonly Movement[] = [
         'sensitive-isometrics',
         '1x6 @20% 4s tempo1-1 L,R',
       ),
-      level(
-        ['medium', 'Medium', 'Two fifths.'],
-        SEATED,
-        press('wrist flexion'),
-        'sensitive-isometrics',
-        '1x6 @40% 5s tempo1-1 L,R',
-      ),
-      level(
-        ['strong', 'Stronger', 'Three fifths.'],
-        SEATED,
-        press('wrist flexion'),
-        'isometrics',
-        '2x5 @60% 5s tempo1-1 rest45 L,R',
-      ),
+      level(['medium', 'Medium', 'Two fifths.'], SEATED, press('wrist flexion'), 'sensitive-isometrics', '1x6 @40% 5s tempo1-1 L,R'),
+      level(['strong', 'Stronger', 'Three fifths.'], SEATED, press('wrist flexion'), 'isometrics', '2x5 @60% 5s tempo1-1 rest45 L,R'),
     ],
   }),
   movement({
@@ -494,20 +441,8 @@ export const ISOMETRICS: readonly Movement[] = [
     ...ONE_EACH,
     hand: { setting: 'forearm ahead', view: 'thumb side', course: [thumbUp('thumb to a finger')] },
     ladder: [
-      level(
-        ['gentle', 'Gentle', 'A third of your most.'],
-        SEATED,
-        press('pinch'),
-        'sensitive-isometrics',
-        '1x8 @30% 3s tempo1-1 L,R',
-      ),
-      level(
-        ['medium', 'Medium', 'Half of your most.'],
-        SEATED,
-        press('pinch'),
-        'isometrics',
-        '1x8 @50% 4s tempo1-1 L,R',
-      ),
+      level(['gentle', 'Gentle', 'A third of your most.'], SEATED, press('pinch'), 'sensitive-isometrics', '1x8 @30% 3s tempo1-1 L,R'),
+      level(['medium', 'Medium', 'Half of your most.'], SEATED, press('pinch'), 'isometrics', '1x8 @50% 4s tempo1-1 L,R'),
     ],
   }),
 ];

@@ -41,9 +41,7 @@ describe('the shipped library', () => {
   });
 
   test('what may begin with one hand may begin with the other: the weaker one is not always the left', () => {
-    const oneWay = LIBRARY.filter(
-      ({ sides }) => sides.includes('left-then-right') !== sides.includes('right-then-left'),
-    );
+    const oneWay = LIBRARY.filter(({ sides }) => sides.includes('left-then-right') !== sides.includes('right-then-left'));
     expect(oneWay.map(({ id }) => id)).toEqual([]);
   });
 
@@ -54,20 +52,17 @@ describe('the shipped library', () => {
     }
   });
 
-  test.each(each)(
-    '%s: every level’s load can be computed, stands upright in a file, and says what made it harder',
-    (_id, movement) => {
-      for (const level of movement.ladder) {
-        expect(checkLoad(JSON.parse(JSON.stringify(level.load)))).toEqual([]);
-        if (level.load.kind === 'press') expect(level.dose.effortPercent).toBe(level.load.effortPercent);
-        if (level.loading === 'planted') expect(level.load.kind).toBe('body');
-      }
-      for (const [index, level] of movement.ladder.slice(1).entries()) {
-        const byDose = movement.climbs === 'time' || level.load.kind === 'press';
-        if (!byDose) expect(leversBetween(movement.ladder[index]!, level)).not.toEqual([]);
-      }
-    },
-  );
+  test.each(each)('%s: every level’s load can be computed, stands upright in a file, and says what made it harder', (_id, movement) => {
+    for (const level of movement.ladder) {
+      expect(checkLoad(JSON.parse(JSON.stringify(level.load)))).toEqual([]);
+      if (level.load.kind === 'press') expect(level.dose.effortPercent).toBe(level.load.effortPercent);
+      if (level.loading === 'planted') expect(level.load.kind).toBe('body');
+    }
+    for (const [index, level] of movement.ladder.slice(1).entries()) {
+      const byDose = movement.climbs === 'time' || level.load.kind === 'press';
+      if (!byDose) expect(leversBetween(movement.ladder[index]!, level)).not.toEqual([]);
+    }
+  });
 
   test('whatever bears on palm or fingertips is watched by the form checklist', () => {
     const checklist: string[] = Object.values(FORM);
@@ -75,8 +70,7 @@ describe('the shipped library', () => {
       ladder.some(({ loading, contact }) => loading === 'planted' && /palm|fingertips/.test(contact)),
     );
     expect(bearing.length).toBeGreaterThan(25);
-    for (const { id, faults } of bearing)
-      expect([id, faults.some((fault) => checklist.includes(fault))]).toEqual([id, true]);
+    for (const { id, faults } of bearing) expect([id, faults.some((fault) => checklist.includes(fault))]).toEqual([id, true]);
   });
 
   test('a ladder whose levels stand in the wrong order is found, with both numbers', () => {
@@ -113,33 +107,27 @@ describe('the shipped library', () => {
     }
   });
 
-  test.each(each)(
-    '%s: each level’s usual dose is allowed, fits, is usual, and prints as it was written',
-    (_id, movement) => {
-      for (const level of movement.ladder) {
-        expect(checkDose(level.dose)).toEqual([]);
-        expect(checkFit(level.dose, movement)).toEqual([]);
-        expect(unusualInDose(level.dose, level.dosing)).toEqual([]);
-        if (level.dose.work.kind === 'repetitions') expect(level.dose.tempo).toBeDefined();
-        expect(parseDose(printDose(level.dose), usualWay(movement))).toEqual(
-          level.dose.sides === 'together' ? { ...level.dose, sides: movement.sides[0] } : level.dose,
-        );
-      }
-    },
-  );
+  test.each(each)('%s: each level’s usual dose is allowed, fits, is usual, and prints as it was written', (_id, movement) => {
+    for (const level of movement.ladder) {
+      expect(checkDose(level.dose)).toEqual([]);
+      expect(checkFit(level.dose, movement)).toEqual([]);
+      expect(unusualInDose(level.dose, level.dosing)).toEqual([]);
+      if (level.dose.work.kind === 'repetitions') expect(level.dose.tempo).toBeDefined();
+      expect(parseDose(printDose(level.dose), usualWay(movement))).toEqual(
+        level.dose.sides === 'together' ? { ...level.dose, sides: movement.sides[0] } : level.dose,
+      );
+    }
+  });
 
-  test.each(each)(
-    '%s: planted levels bear on something, unplanted ones face nowhere in particular',
-    (_id, movement) => {
-      for (const level of movement.ladder) {
-        if (level.loading === 'planted') {
-          expect(level.contact).not.toBe('none');
-          expect(level.facing).not.toBe('free');
-        }
-        if (level.loading === 'unloaded' && level.posture !== 'seated') expect(level.facing).toBe('free');
+  test.each(each)('%s: planted levels bear on something, unplanted ones face nowhere in particular', (_id, movement) => {
+    for (const level of movement.ladder) {
+      if (level.loading === 'planted') {
+        expect(level.contact).not.toBe('none');
+        expect(level.facing).not.toBe('free');
       }
-    },
-  );
+      if (level.loading === 'unloaded' && level.posture !== 'seated') expect(level.facing).toBe('free');
+    }
+  });
 
   test('levels have neighbours up to the ends of the ladder', () => {
     const movement = LIBRARY[0]!;

@@ -19,8 +19,7 @@ export const METHODS = {
     ...USUAL,
     id: 'daily-range',
     name: 'Daily range',
-    reason:
-      'A little every day keeps every direction of hand and wrist reachable; nothing hard enough to need a day off.',
+    reason: 'A little every day keeps every direction of hand and wrist reachable; nothing hard enough to need a day off.',
     elbow: 'soft',
     pressure: 'even',
     dosing: 'repetitions',
@@ -39,8 +38,7 @@ export const METHODS = {
     ...USUAL,
     id: 'floor-loading',
     name: 'Floor loading',
-    reason:
-      'Hands that will carry the body are prepared by carrying more and more of it, straight arms and awake fingers.',
+    reason: 'Hands that will carry the body are prepared by carrying more and more of it, straight arms and awake fingers.',
     elbow: 'straight',
     pressure: 'fingers',
     dosing: 'repetitions',
@@ -80,8 +78,7 @@ export const METHODS = {
     ...USUAL,
     id: 'careful-return',
     name: 'Careful return',
-    reason:
-      'After trouble: low effort at several angles, the weaker hand first and a little more, no discomfort at all.',
+    reason: 'After trouble: low effort at several angles, the weaker hand first and a little more, no discomfort at all.',
     elbow: 'soft',
     pressure: 'even',
     dosing: 'repetitions',
@@ -126,11 +123,8 @@ export const METHODS = {
 /** What a sequence goes by that names no method. */
 export const USUAL_METHOD: Method = METHODS['floor-loading'];
 /** Finds a shipped method by id. */
-export const shippedMethod: MethodLookup = (id) =>
-  Object.hasOwn(METHODS, id) ? (METHODS as Record<string, Method>)[id] : undefined;
+export const shippedMethod: MethodLookup = (id) => (Object.hasOwn(METHODS, id) ? (METHODS as Record<string, Method>)[id] : undefined);
 
 /** The method that a sequence goes by: the one it names, else the usual one. @param lookup finds shipped and own methods */
-export const methodOf = (
-  { methodId }: { readonly methodId?: Sequence['methodId'] | undefined },
-  lookup: MethodLookup,
-): Method => (methodId === undefined ? undefined : lookup(methodId)) ?? USUAL_METHOD;
+export const methodOf = ({ methodId }: { readonly methodId?: Sequence['methodId'] | undefined }, lookup: MethodLookup): Method =>
+  (methodId === undefined ? undefined : lookup(methodId)) ?? USUAL_METHOD;

@@ -13,13 +13,7 @@ const CURL = {
 };
 const HELD = ['standing', 'handle', 'free', 'resisted'] as const;
 /** An elbow curl in one turn of the forearm. */
-const curl = (
-  slug: string,
-  name: string,
-  purpose: string,
-  kg: readonly [number, number],
-  held: HandStation,
-): Movement =>
+const curl = (slug: string, name: string, purpose: string, kg: readonly [number, number], held: HandStation): Movement =>
   movement({
     id: `near.curl-${slug}`,
     name,
@@ -36,20 +30,8 @@ const curl = (
     equipment: ['weight'],
     hand: { course: [held] },
     ladder: [
-      level(
-        ['light', 'Light', 'Twelve clean ones.'],
-        HELD,
-        weight('elbow flexion', kg[0]),
-        'free-weights',
-        '2x12 tempo1-2 rest30',
-      ),
-      level(
-        ['medium', 'Medium', 'Ten clean ones.'],
-        HELD,
-        weight('elbow flexion', kg[1]),
-        'free-weights',
-        '2x10 tempo1-3 rest45',
-      ),
+      level(['light', 'Light', 'Twelve clean ones.'], HELD, weight('elbow flexion', kg[0]), 'free-weights', '2x12 tempo1-2 rest30'),
+      level(['medium', 'Medium', 'Ten clean ones.'], HELD, weight('elbow flexion', kg[1]), 'free-weights', '2x10 tempo1-3 rest45'),
     ],
   });
 
@@ -74,13 +56,7 @@ export const NEIGHBOURS: readonly Movement[] = [
     timed: 'bout',
     hand: { course: [down('open')] },
     ladder: [
-      level(
-        ['small', 'Small', 'Below the shoulders.'],
-        STANDING,
-        move(['shoulder flexion'], 45),
-        'slow-circles',
-        '1x8 tempo1-1 <>',
-      ),
+      level(['small', 'Small', 'Below the shoulders.'], STANDING, move(['shoulder flexion'], 45), 'slow-circles', '1x8 tempo1-1 <>'),
       level(
         ['large', 'Large', 'As high as the ribs stay quiet.'],
         STANDING,
@@ -99,13 +75,7 @@ export const NEIGHBOURS: readonly Movement[] = [
     ],
   }),
   curl('palm-up', 'Elbow curl, palms up', 'Elbow flexors with the forearm turned up.', [4, 7], up('around a bar')),
-  curl(
-    'thumb-up',
-    'Elbow curl, thumbs up',
-    'The forearm’s own elbow flexor carries most.',
-    [4, 7],
-    thumbUp('around a bar'),
-  ),
+  curl('thumb-up', 'Elbow curl, thumbs up', 'The forearm’s own elbow flexor carries most.', [4, 7], thumbUp('around a bar')),
   curl(
     'palm-down',
     'Elbow curl, palms down',

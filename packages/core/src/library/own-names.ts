@@ -23,7 +23,7 @@ const belongsTo = ({ name }: Movement) => fault(`belongs to “${name}” alread
 export function checkOwnName({ movementId, name }: OwnName, { shelf, ownName }: Named): Fault[] {
   const wanted = plainName(name);
   if (wanted === '') return fault('needs a letter or a number');
-  const taken = shelf.find(({ id, name: plain }) => id !== movementId && [plain, ownName(id) ?? ''].map(plainName).includes(wanted)); // prettier-ignore
+  const taken = shelf.find(({ id, name: plain }) => id !== movementId && [plain, ownName(id) ?? ''].map(plainName).includes(wanted));
   return taken ? belongsTo(taken) : [];
 }
 

@@ -29,11 +29,7 @@ export const PLANTED_FURTHER: readonly Movement[] = [
     id: 'rock.fingertip-circles',
     name: 'Circles on planted fingertips',
     purpose: 'The tent of the hand is tipped in every direction while it carries a little.',
-    howTo: [
-      'All fours, hands tented on the pads, thumbs too.',
-      'Draw small circles with the shoulders over the hands.',
-      'Both ways.',
-    ],
+    howTo: ['All fours, hands tented on the pads, thumbs too.', 'Draw small circles with the shoulders over the hands.', 'Both ways.'],
     cues: ['All five pads stay', 'Small circles first', 'No joint bends backward'],
     faults: ['Tip joints collapse', 'The thumb lifts', FORM.shoulders],
     cautions: [BUILD_UP, GROWING_FINGERS, NO_FINGER_LOAD, SKIN],
@@ -79,11 +75,7 @@ export const PLANTED_FURTHER: readonly Movement[] = [
     id: 'rock.knuckle-circles',
     name: 'Circles on planted knuckles',
     purpose: 'A neutral wrist carries weight that travels all around the fist: side strength for handles and strikes.',
-    howTo: [
-      'All fours on fists, thumbs forward.',
-      'Let the weight travel around the flat of the knuckles.',
-      'Both ways.',
-    ],
+    howTo: ['All fours on fists, thumbs forward.', 'Let the weight travel around the flat of the knuckles.', 'Both ways.'],
     cues: ['The wrist stays straight', 'Around the whole face of the fist'],
     faults: ['The wrist folds', 'Weight only on two knuckles', FORM.elbows],
     cautions: [BUILD_UP, SKIN, caution('A folded towel under the fists.', 'arthritis')],
@@ -249,14 +241,9 @@ export const PLANTED_FURTHER: readonly Movement[] = [
     id: 'bearing.pike-one-fingertips',
     name: 'Pike with one hand on its fingertips',
     family: 'bearing-holds',
-    purpose:
-      'Hips high, one hand on the palm and the other on its tips: the tent learns to carry beside a strong helper.',
+    purpose: 'Hips high, one hand on the palm and the other on its tips: the tent learns to carry beside a strong helper.',
     climbs: 'hand load',
-    howTo: [
-      'Hips high, feet far from the hands.',
-      'Raise one hand onto its fingertips; the other palm carries most.',
-      'Change hands.',
-    ],
+    howTo: ['Hips high, feet far from the hands.', 'Raise one hand onto its fingertips; the other palm carries most.', 'Change hands.'],
     cues: ['All five pads', 'Push the floor away', 'Hips back and high'],
     faults: [FORM.shoulders, FORM.breath, 'Tip joints collapse'],
     cautions: [

@@ -60,13 +60,7 @@ export const SETTLE: readonly Movement[] = [
     climbs: 'time',
     hand: { setting: 'on the thigh', view: 'thumb side, from above', course: [up('relaxed')] },
     ladder: [
-      level(
-        ['seated', 'Seated', 'On a chair or on the heels.'],
-        ['seated', 'none', 'free', 'unloaded'],
-        rest(),
-        'settling',
-        '1x6br',
-      ),
+      level(['seated', 'Seated', 'On a chair or on the heels.'], ['seated', 'none', 'free', 'unloaded'], rest(), 'settling', '1x6br'),
       level(
         ['seated-long', 'Seated, longer', 'Twelve slow breaths: two minutes.'],
         ['seated', 'none', 'free', 'unloaded'],
@@ -93,20 +87,8 @@ export const SETTLE: readonly Movement[] = [
     work: ['time', 'breaths'],
     hand: { course: [up('open', { wristExtensionDeg: 20 }), up('open', { wristExtensionDeg: 58 })] },
     ladder: [
-      level(
-        ['easy', 'Easy', 'Seven tenths of the range.'],
-        SEATED,
-        stretch('wrist extension', 70),
-        'settling',
-        '1x40s L,R',
-      ),
-      level(
-        ['longer', 'Further', 'A little more, a little longer.'],
-        SEATED,
-        stretch('wrist extension', 80),
-        'settling',
-        '1x60s L,R',
-      ),
+      level(['easy', 'Easy', 'Seven tenths of the range.'], SEATED, stretch('wrist extension', 70), 'settling', '1x40s L,R'),
+      level(['longer', 'Further', 'A little more, a little longer.'], SEATED, stretch('wrist extension', 80), 'settling', '1x60s L,R'),
     ],
   }),
   movement({
@@ -125,20 +107,8 @@ export const SETTLE: readonly Movement[] = [
     strokes: ['in', 'out'],
     work: ['time', 'breaths'],
     ladder: [
-      level(
-        ['easy', 'Easy', 'Seven tenths of the range.'],
-        SEATED,
-        stretch('wrist flexion', 70),
-        'settling',
-        '1x40s L,R',
-      ),
-      level(
-        ['longer', 'Loose fist', 'The fingers add length.'],
-        SEATED,
-        stretch('wrist flexion', 75, 'curled'),
-        'settling',
-        '1x60s L,R',
-      ),
+      level(['easy', 'Easy', 'Seven tenths of the range.'], SEATED, stretch('wrist flexion', 70), 'settling', '1x40s L,R'),
+      level(['longer', 'Loose fist', 'The fingers add length.'], SEATED, stretch('wrist flexion', 75, 'curled'), 'settling', '1x60s L,R'),
     ],
   }),
   movement({
@@ -150,10 +120,7 @@ export const SETTLE: readonly Movement[] = [
     howTo: ['Ball under the palm on a table.', 'Roll slowly from the thumb’s foot to the little finger’s.'],
     cues: ['Slow', 'Breathe into sore places'],
     faults: ['Pressing into pain'],
-    cautions: [
-      caution('Around sore joints, not on them.', 'arthritis'),
-      caution('Not over split skin.', 'skin-splits'),
-    ],
+    cautions: [caution('Around sore joints, not on them.', 'arthritis'), caution('Not over split skin.', 'skin-splits')],
     trains: ['hand intrinsics', 'thumb muscles'],
     motions: [],
     strokes: ['roll', 'back'],
@@ -161,14 +128,10 @@ export const SETTLE: readonly Movement[] = [
     timed: 'bout',
     hand: { setting: 'on a ball' },
     ladder: [
-      level(
-        ['soft', 'Soft ball', 'The hand’s own weight.'],
-        ['seated', 'ball', 'free', 'assisted'],
-        rest(10),
-        'settling',
-        '1x40s L,R',
-        ['soft ball', 'table'],
-      ),
+      level(['soft', 'Soft ball', 'The hand’s own weight.'], ['seated', 'ball', 'free', 'assisted'], rest(10), 'settling', '1x40s L,R', [
+        'soft ball',
+        'table',
+      ]),
       level(
         ['firm', 'Firm ball', 'A few kilograms of pressure.'],
         ['seated', 'ball', 'free', 'assisted'],
@@ -185,11 +148,7 @@ export const SETTLE: readonly Movement[] = [
     family: 'settle',
     purpose: 'Slow strokes along a lengthened muscle, from wrist to elbow.',
     climbs: 'pressure',
-    howTo: [
-      'Lengthen the muscle a little.',
-      'Stroke from the wrist toward the elbow with ball or tool.',
-      'Slower where it is tight.',
-    ],
+    howTo: ['Lengthen the muscle a little.', 'Stroke from the wrist toward the elbow with ball or tool.', 'Slower where it is tight.'],
     cues: ['Along the muscle', 'Toward the elbow'],
     faults: ['Across the inner elbow', 'Pressing into pain'],
     cautions: [caution('No deep pressure on a sore tendon.', 'tendon-pain'), caution('Stop at tingling.', 'pregnancy')],
@@ -226,20 +185,8 @@ export const SETTLE: readonly Movement[] = [
     timed: 'bout',
     hand: { setting: 'in water', view: 'thumb side, from above', course: [down('fist'), down('open')] },
     ladder: [
-      level(
-        ['short', 'A minute', 'Before the session or after.'],
-        ['seated', 'none', 'free', 'unloaded'],
-        rest(),
-        'settling',
-        '1x60s',
-      ),
-      level(
-        ['long', 'Two minutes', 'On stiff days.'],
-        ['seated', 'none', 'free', 'unloaded'],
-        rest(),
-        'settling',
-        '1x120s',
-      ),
+      level(['short', 'A minute', 'Before the session or after.'], ['seated', 'none', 'free', 'unloaded'], rest(), 'settling', '1x60s'),
+      level(['long', 'Two minutes', 'On stiff days.'], ['seated', 'none', 'free', 'unloaded'], rest(), 'settling', '1x120s'),
     ],
   }),
   movement({
@@ -259,17 +206,8 @@ export const SETTLE: readonly Movement[] = [
     work: ['breaths', 'time'],
     hand: { setting: 'forearm raised', course: [down('relaxed')] },
     ladder: [
-      level(['short', 'Six breaths', 'A minute.'], ['lying', 'none', 'free', 'unloaded'], rest(), 'settling', '1x6br', [
-        'mat',
-      ]),
-      level(
-        ['long', 'Twelve breaths', 'Two minutes.'],
-        ['lying', 'none', 'free', 'unloaded'],
-        rest(),
-        'settling',
-        '1x12br',
-        ['mat'],
-      ),
+      level(['short', 'Six breaths', 'A minute.'], ['lying', 'none', 'free', 'unloaded'], rest(), 'settling', '1x6br', ['mat']),
+      level(['long', 'Twelve breaths', 'Two minutes.'], ['lying', 'none', 'free', 'unloaded'], rest(), 'settling', '1x12br', ['mat']),
     ],
   }),
   movement({
@@ -303,20 +241,8 @@ export const SETTLE: readonly Movement[] = [
     },
     ladder: [
       level(['forearm', 'Forearm', 'Palm side, then back side.'], SEATED, rest(10), 'settling', '1x40s L,R'),
-      level(
-        ['palm', 'Forearm and palm', 'Around the ball of the thumb as well.'],
-        SEATED,
-        rest(14),
-        'settling',
-        '1x60s L,R',
-      ),
-      level(
-        ['upper-arm', 'Palm to upper arm', 'The whole line, still light.'],
-        SEATED,
-        rest(18),
-        'settling',
-        '1x90s L,R',
-      ),
+      level(['palm', 'Forearm and palm', 'Around the ball of the thumb as well.'], SEATED, rest(14), 'settling', '1x60s L,R'),
+      level(['upper-arm', 'Palm to upper arm', 'The whole line, still light.'], SEATED, rest(18), 'settling', '1x90s L,R'),
     ],
   }),
   movement({
@@ -346,13 +272,7 @@ export const SETTLE: readonly Movement[] = [
     timed: 'bout',
     hand: { setting: 'in water', view: 'thumb side, from above', course: [down('relaxed'), down('open')] },
     ladder: [
-      level(
-        ['short', 'Half a minute', 'To try it.'],
-        ['seated', 'none', 'free', 'unloaded'],
-        rest(),
-        'settling',
-        '1x30s',
-      ),
+      level(['short', 'Half a minute', 'To try it.'], ['seated', 'none', 'free', 'unloaded'], rest(), 'settling', '1x30s'),
       level(
         ['long', 'Two times a minute', 'With a pause between.'],
         ['seated', 'none', 'free', 'unloaded'],

@@ -12,12 +12,7 @@ export const NO_BREATH_HOLD = caution('Keep breathing; no maximal effort.', 'blo
 /** Colours of the near and the far side. */
 export const SKIN = caution('Keep split skin off the floor.', 'skin-splits');
 /** For the loaded palm. */
-export const SORE = caution(
-  'On fists or forearms instead while palms hurt.',
-  'past-sprain',
-  'arthritis',
-  'tendon-pain',
-);
+export const SORE = caution('On fists or forearms instead while palms hurt.', 'past-sprain', 'arthritis', 'tendon-pain');
 /** For ends of a range. */
 export const NO_END_RANGE = caution('Stay short of the end of the range.', 'hypermobility');
 /** For weight on a bent wrist. */
@@ -34,8 +29,4 @@ export const GROWING_FINGERS = caution('No maximal finger loading.', 'under-18')
 /** For edges and bars. */
 export const HOLD_SKIN = caution('Split skin stays off edges and bars.', 'skin-splits');
 /** For hangs and pulls. */
-export const HOLD_TENDON = caution(
-  'Stay at a level that feels the same the next morning.',
-  'tendon-pain',
-  'fluoroquinolones',
-);
+export const HOLD_TENDON = caution('Stay at a level that feels the same the next morning.', 'tendon-pain', 'fluoroquinolones');

@@ -25,8 +25,7 @@ export const STARTING_POINTS: Readonly<Record<keyof typeof METHODS, StartingPoin
     easierEvery: 4,
   },
   'careful-return': {
-    words:
-      'A quarter of an hour at low effort every second day, easy motion between; it grows by the gates, not by the week.',
+    words: 'A quarter of an hour at low effort every second day, easy motion between; it grows by the gates, not by the week.',
     loadingDays: 3,
     loadingMin: 15,
     easyMin: 10,
@@ -43,9 +42,7 @@ export const STARTING_POINTS: Readonly<Record<keyof typeof METHODS, StartingPoin
 
 /** The starting point of a method; of a studio’s own method that of floor loading, which is usual. */
 export const startingPointOf = (methodId: string): StartingPoint =>
-  Object.hasOwn(STARTING_POINTS, methodId)
-    ? STARTING_POINTS[methodId as keyof typeof STARTING_POINTS]
-    : STARTING_POINTS['floor-loading'];
+  Object.hasOwn(STARTING_POINTS, methodId) ? STARTING_POINTS[methodId as keyof typeof STARTING_POINTS] : STARTING_POINTS['floor-loading'];
 
 /** What easy sessions between are composed for. */
 export const EASY_GOAL = 'easy-day';

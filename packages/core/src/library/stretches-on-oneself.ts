@@ -22,11 +22,7 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
     id: 'stretch.palms-knuckles-back',
     name: 'Palms together, fingers bent back',
     purpose: 'The fingers of one hand ease those of the other back at the knuckles, while the palms stay together.',
-    howTo: [
-      'Palms together before the chest.',
-      'Press the fingers of one hand back from the knuckles with the other’s.',
-      'Change sides.',
-    ],
+    howTo: ['Palms together before the chest.', 'Press the fingers of one hand back from the knuckles with the other’s.', 'Change sides.'],
     cues: ['Palms stay together', 'From the knuckles, not the tips', 'Both wrists quiet'],
     cautions: [NO_FORCE, NO_END],
     trains: ['finger flexors', 'hand intrinsics'],
@@ -38,13 +34,7 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
       course: [thumbUp('together', { wristExtensionDeg: 58 })],
     },
     ladder: [
-      level(
-        ['light', 'Light', 'Two thirds of the way.'],
-        SEATED,
-        stretch('finger extension', 68),
-        'stretch-before',
-        '1x2br L,R',
-      ),
+      level(['light', 'Light', 'Two thirds of the way.'], SEATED, stretch('finger extension', 68), 'stretch-before', '1x2br L,R'),
       level(
         ['further', 'Further', 'To a clear stretch in the palm.'],
         SEATED,
@@ -58,8 +48,7 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
     ...EASED,
     id: 'stretch.pouring',
     name: 'Pouring-out side stretch',
-    purpose:
-      'Thumb tucked in, the hand tips and turns as if pouring out a jug: the thumb side of the wrist grows long.',
+    purpose: 'Thumb tucked in, the hand tips and turns as if pouring out a jug: the thumb side of the wrist grows long.',
     howTo: [
       'Arm forward, thumb tucked in the fist.',
       'Tip the fist toward the little finger and turn it as if pouring.',
@@ -77,10 +66,7 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
       arms: 'ahead',
       setting: 'forearm ahead',
       view: 'thumb side, from above',
-      course: [
-        thumbUp('thumb in fist', { wristRadialDeg: 6 }),
-        down('thumb in fist', { supinationDeg: -55, wristRadialDeg: -34 }),
-      ],
+      course: [thumbUp('thumb in fist', { wristRadialDeg: 6 }), down('thumb in fist', { supinationDeg: -55, wristRadialDeg: -34 })],
     },
     ladder: [
       level(
@@ -158,13 +144,7 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
     work: ['breaths', 'time'],
     hand: { setting: 'on the ribs', arms: 'at the ribs', course: [up('relaxed', { wristExtensionDeg: -66 })] },
     ladder: [
-      level(
-        ['low', 'On the lower ribs', 'Elbows hang.'],
-        STANDING,
-        stretch('wrist flexion', 66),
-        'stretch-before',
-        '1x3br',
-      ),
+      level(['low', 'On the lower ribs', 'Elbows hang.'], STANDING, stretch('wrist flexion', 66), 'stretch-before', '1x3br'),
       drawn(
         { course: [up('relaxed', { wristExtensionDeg: -78 })] },
         level(
@@ -257,14 +237,9 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
         '1x3br L,R',
         ['soft ball'],
       ),
-      level(
-        ['firm', 'Firm ball', 'A few kilograms.'],
-        ['standing', 'ball', 'free', 'assisted'],
-        rest(45),
-        'stretch-before',
-        '1x3br L,R',
-        ['firm ball'],
-      ),
+      level(['firm', 'Firm ball', 'A few kilograms.'], ['standing', 'ball', 'free', 'assisted'], rest(45), 'stretch-before', '1x3br L,R', [
+        'firm ball',
+      ]),
     ],
   }),
 ];

@@ -226,11 +226,7 @@ export const TENDON_GLIDES: readonly Movement[] = [
       'Straighten the elbow a little while the hand opens and bends back; the head tips toward that side.',
       'Return at once the same way.',
     ],
-    cues: [
-      'To the first hint of a pull, never into it',
-      'On the move all the time',
-      'The head gives what the hand takes',
-    ],
+    cues: ['To the first hint of a pull, never into it', 'On the move all the time', 'The head gives what the hand takes'],
     trains: ['wrist extensors', 'finger extensors'],
     motions: ['wrist extension', 'finger extension'],
     hand: { arms: 'ahead', course: [up('relaxed', { wristExtensionDeg: -25 }), up('open', { wristExtensionDeg: 36 })] },

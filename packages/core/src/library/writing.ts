@@ -121,11 +121,7 @@ export function body(name: UsualPosture, change: Partial<Stance> = {}, meanwhile
 }
 
 /** Moving the limb itself; without a pace the dose's tempo sets it. */
-export function move(
-  actions: readonly Action[],
-  reachPercent: number,
-  more: { perMinute?: number; heldKg?: number } = {},
-) {
+export function move(actions: readonly Action[], reachPercent: number, more: { perMinute?: number; heldKg?: number } = {}) {
   return ({ tempo, holdS = 0 }: Dose): LevelLoad => {
     const perMinute = more.perMinute ?? (tempo ? 60 / (tempo.outS + holdS + tempo.backS) : 6);
     return { kind: 'move', actions, reachPercent, perMinute, heldKg: more.heldKg ?? 0 };
@@ -133,20 +129,14 @@ export function move(
 }
 
 /** Brought toward the end of a range, to this share of the range with help. */
-export function stretch(
-  motion: StretchMotion,
-  reachPercent: number,
-  fingers: Fingers = 'relaxed',
-  pushPercent = 0,
-): LevelLoad {
+export function stretch(motion: StretchMotion, reachPercent: number, fingers: Fingers = 'relaxed', pushPercent = 0): LevelLoad {
   return { kind: 'stretch', motion, reachPercent, fingers, pushPercent };
 }
 
 /** Pressing at the effort that the dose names. */
 export function press(action: Action) {
   return ({ effortPercent }: Dose): LevelLoad => {
-    if (effortPercent === undefined)
-      throw new RangeError('effortPercent: a press needs an effort in its dose, e.g. @40%');
+    if (effortPercent === undefined) throw new RangeError('effortPercent: a press needs an effort in its dose, e.g. @40%');
     return { kind: 'press', action, effortPercent };
   };
 }
@@ -176,20 +166,12 @@ export function weight(
 }
 
 /** A rope wound on a drum lifts a mass. */
-export function roller(
-  action: 'wrist flexion' | 'wrist extension',
-  massKg: number,
-  arms: 'in front' | 'resting' = 'resting',
-): LevelLoad {
+export function roller(action: 'wrist flexion' | 'wrist extension', massKg: number, arms: 'in front' | 'resting' = 'resting'): LevelLoad {
   return { kind: 'roller', action, massKg, drumMm: 32, ropeM: 1.1, arms };
 }
 
 /** Hanging from a hold, the feet carrying a share of the body’s weight in percent. */
-export function hang(
-  hold: Hold,
-  feetPercentBW: number,
-  more: { hands?: 1 | 2; addedKg?: number; wristBendDeg?: number } = {},
-): LevelLoad {
+export function hang(hold: Hold, feetPercentBW: number, more: { hands?: 1 | 2; addedKg?: number; wristBendDeg?: number } = {}): LevelLoad {
   return { kind: 'hang', feetPercentBW, hands: 2, addedKg: 0, wristBendDeg: 0, ...more, ...hold };
 }
 

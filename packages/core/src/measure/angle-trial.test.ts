@@ -51,7 +51,7 @@ describe('a trial of an angle', () => {
 });
 
 describe('what is drawn and watched while a device sends', () => {
-  const at = (tS: number, channel: string, value: number, unit: DeviceSample['unit'] = 'N') => ({ tS, channel, value, unit }); // prettier-ignore
+  const at = (tS: number, channel: string, value: number, unit: DeviceSample['unit'] = 'N') => ({ tS, channel, value, unit });
 
   test('is of plates both together, whatever lies between two messages', () => {
     const read = lineReader('plates');
@@ -67,7 +67,7 @@ describe('what is drawn and watched while a device sends', () => {
   test('everything that is led is timed, counted, held against a ruler, or read off a device', () => {
     for (const protocol of LED_PROTOCOLS) {
       const byHand = ['stopwatch', 'counted', 'ruler'].includes(protocol.gauge);
-      expect({ id: protocol.id, onDevice: trialSortOf(protocol) !== null }).toEqual({ id: protocol.id, onDevice: !byHand }); // prettier-ignore
+      expect({ id: protocol.id, onDevice: trialSortOf(protocol) !== null }).toEqual({ id: protocol.id, onDevice: !byHand });
     }
   });
 });

@@ -66,8 +66,7 @@ const dot = (a: Vector, b: Vector) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
  * about the upright axis is not felt, so the hand has to move in an upright plane.
  * @example tiltBetween({ beta: 0, gamma: 0 }, { beta: 70, gamma: 0 }) ≈ 70
  */
-export const tiltBetween = (from: Tilt, to: Tilt): number =>
-  Math.acos(Math.min(1, Math.max(-1, dot(upOf(from), upOf(to))))) / RAD;
+export const tiltBetween = (from: Tilt, to: Tilt): number => Math.acos(Math.min(1, Math.max(-1, dot(upOf(from), upOf(to))))) / RAD;
 
 /** Where a trial begins is the mean of so long, s. */
 const ZERO_OVER_S = 0.3;

@@ -76,11 +76,7 @@ export interface BandWatch extends Pick<BandScore, 'insideS' | 'triedS' | 'longe
 export const NOT_TRIED: BandWatch = { insideS: 0, triedS: 0, longestS: 0, lost: [], lastS: null, runS: 0, outS: 0 };
 
 /** What is remembered after some more samples. */
-export function bandWatched(
-  before: BandWatch,
-  samples: readonly ForceSample[],
-  band: Pick<Band, 'lowN' | 'highN'>,
-): BandWatch {
+export function bandWatched(before: BandWatch, samples: readonly ForceSample[], band: Pick<Band, 'lowN' | 'highN'>): BandWatch {
   let { insideS, triedS, longestS, lastS, runS, outS } = before;
   const lost = [...before.lost];
   for (const { tS, valueN } of samples) {
@@ -122,5 +118,4 @@ export const scoreIn = ({ insideS, triedS, longestS, lost }: BandWatch, { forS }
 });
 
 /** Time in the band, and when it was lost. */
-export const scoreOf = (samples: readonly ForceSample[], band: Band): BandScore =>
-  scoreIn(bandWatched(NOT_TRIED, samples, band), band);
+export const scoreOf = (samples: readonly ForceSample[], band: Band): BandScore => scoreIn(bandWatched(NOT_TRIED, samples, band), band);

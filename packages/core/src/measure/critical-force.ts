@@ -3,14 +3,14 @@ import { published, working } from '../vocabulary/constant.js';
 
 /** The test: as hard as possible every time, so many times so long, with so long between. */
 export const ALL_OUT = {
-  contractions: published('All-out test', 24, 'contractions', 'Giles et al. 2021, Int J Sports Physiol Perform 16:1661–8').value, // prettier-ignore
+  contractions: published('All-out test', 24, 'contractions', 'Giles et al. 2021, Int J Sports Physiol Perform 16:1661–8').value,
   workS: published('All-out test, squeeze', 7, 's', 'Giles et al. 2021').value,
   restS: published('All-out test, rest', 3, 's', 'Giles et al. 2021').value,
 } as const;
 /** The end of the test: what can be kept up. */
 const LAST = published('Critical force', 3, 'last contractions', 'Giles et al. 2021: the mean of the last three').value;
 /** Still falling by more than this between the last three and the three before. */
-const STILL_FALLING = working('Still falling', 0.05, 'of the force', 'twice what a hand’s contractions scatter by', [0.03, 0.08]).value; // prettier-ignore
+const STILL_FALLING = working('Still falling', 0.05, 'of the force', 'twice what a hand’s contractions scatter by', [0.03, 0.08]).value;
 /** Fewer contractions do not reach the end. */
 export const FEWEST_CONTRACTIONS = 12;
 
@@ -68,9 +68,11 @@ function faultsOfTest(forces: readonly number[], criticalForceN: number, bestN: 
     faults.push('The last contractions were harder than those before: something was held back.');
   }
   if (Math.max(...forces.slice(0, LAST)) < 0.9 * bestN) {
-    faults.push('The first contractions were not the hardest: it was not all-out from the start, so what is above critical force is too low.'); // prettier-ignore
+    faults.push(
+      'The first contractions were not the hardest: it was not all-out from the start, so what is above critical force is too low.',
+    );
   }
-  const slack = forces.findIndex((force, index) => force < 0.5 * Math.min(forces[index - 1] ?? Infinity, forces[index + 1] ?? Infinity)); // prettier-ignore
+  const slack = forces.findIndex((force, index) => force < 0.5 * Math.min(forces[index - 1] ?? Infinity, forces[index + 1] ?? Infinity));
   if (slack > 0 && slack < forces.length - 1) faults.push(`Contraction ${slack + 1} was missed or slipped.`);
   return faults;
 }

@@ -1,25 +1,44 @@
 import { describe, expect, test } from '@jest/globals';
 import type { DeviceSample } from './device.js';
-import { allOutFrom, allOutOf, deviceKindOf, faultsIn, lineReader, OVER_AFTER_S, platesNow, tellTrial, TRIAL_SORTS, trialSortOf } from './device-trials.js'; // prettier-ignore
+import {
+  allOutFrom,
+  allOutOf,
+  deviceKindOf,
+  faultsIn,
+  lineReader,
+  OVER_AFTER_S,
+  platesNow,
+  tellTrial,
+  TRIAL_SORTS,
+  trialSortOf,
+} from './device-trials.js';
 import { ALL_OUT, contractionsAbove, repeatsAbove } from './critical-force.js';
 import { isEffortOver, NOTHING_SEEN, watched } from './effort-watch.js';
 import { LED_PROTOCOLS, protocolOf } from './protocols.js';
-import { DEVICE_FAULTS, type DeviceFault, mostOn, programSeconds, SimulatedDevice, type SimulatedSetup } from './simulated-device.js'; // prettier-ignore
+import { DEVICE_FAULTS, type DeviceFault, mostOn, programSeconds, SimulatedDevice, type SimulatedSetup } from './simulated-device.js';
 import { capacityOf, rangeWithHelpDeg } from '../mechanics/capacity.js';
 import { referencePerson } from '../mechanics/person.js';
 import { REFERENCE_BODIES } from '../model/body.js';
 import { must } from '../vocabulary/lists.js';
 
 const MAN = referencePerson(REFERENCE_BODIES.male, '2026-06-01');
-const played = (setup: SimulatedSetup) =>
-  new SimulatedDevice(setup).samplesTo(programSeconds(setup.program, setup.holdS) + 9);
+const played = (setup: SimulatedSetup) => new SimulatedDevice(setup).samplesTo(programSeconds(setup.program, setup.holdS) + 9);
 const grip = (fault: DeviceFault = 'none') => played({ kind: 'grip', most: 400, program: 'trial', fault });
 
 describe('how a trial is read', () => {
   test('follows from what is measured', () => {
     const sortOf = (id: string) => trialSortOf(must(protocolOf(id), id));
-    expect(['active.wrist-flexion', 'load.all-fours', 'force.grip', 'all-out.grip', 'span.thumb-span', 'hold.hang'].map(sortOf)).toEqual(['angle', 'plates', 'force', 'all-out', null, null]); // prettier-ignore
-    expect(['force.edge-pull', 'force.grip', 'force.wrist-flexion', 'passive.pronation'].map((id) => deviceKindOf(must(protocolOf(id), id)))).toEqual(['edge', 'grip', 'grip', 'angle']); // prettier-ignore
+    expect(['active.wrist-flexion', 'load.all-fours', 'force.grip', 'all-out.grip', 'span.thumb-span', 'hold.hang'].map(sortOf)).toEqual([
+      'angle',
+      'plates',
+      'force',
+      'all-out',
+      null,
+      null,
+    ]);
+    expect(
+      ['force.edge-pull', 'force.grip', 'force.wrist-flexion', 'passive.pronation'].map((id) => deviceKindOf(must(protocolOf(id), id))),
+    ).toEqual(['edge', 'grip', 'grip', 'angle']);
     for (const protocol of LED_PROTOCOLS) expect([null, ...TRIAL_SORTS]).toContain(trialSortOf(protocol));
   });
 
@@ -100,7 +119,7 @@ describe('the all-out test', () => {
     expect(contractionsAbove(told!, 280)).toBe(Math.floor(10_920 / 840));
     const repeats = repeatsAbove(told!);
     expect(repeats.map(({ percentOfBest }) => percentOfBest)).toEqual([60, 70, 80, 90]);
-    expect(repeats.every(({ contractions: count }, index) => index === 0 || count < repeats[index - 1]!.contractions)).toBe(true); // prettier-ignore
+    expect(repeats.every(({ contractions: count }, index) => index === 0 || count < repeats[index - 1]!.contractions)).toBe(true);
     expect(repeats.at(-1)!.contractions).toBeLessThan(12);
   });
 });
@@ -123,7 +142,7 @@ describe('how strong a simulated hand is', () => {
 
   test('holds for as long as it is asked to', () => {
     expect(programSeconds('hold', 30) - programSeconds('hold', 5)).toBeCloseTo(25, 6);
-    const held = played({ kind: 'grip', most: 400, program: 'hold', share: 0.4, holdS: 12 }).filter(({ value }) => value > 150); // prettier-ignore
+    const held = played({ kind: 'grip', most: 400, program: 'hold', share: 0.4, holdS: 12 }).filter(({ value }) => value > 150);
     expect(held.at(-1)!.tS - held[0]!.tS).toBeGreaterThan(11.5);
   });
 });

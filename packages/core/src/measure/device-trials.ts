@@ -33,7 +33,7 @@ export function deviceKindOf(protocol: Pick<Protocol, 'kind' | 'of'>): DeviceKin
 /** After so long at rest a trial is over, s: between the contractions of the all-out test lie three. */
 export const OVER_AFTER_S: Readonly<Record<TrialSort, number>> = { force: 1, angle: 1, plates: 1, 'all-out': 8 };
 /** Nothing goes on for longer, s. */
-export const LASTS_AT_MOST_S: Readonly<Record<TrialSort, number>> = { force: 60, angle: 60, plates: 60, 'all-out': 330 }; // prettier-ignore
+export const LASTS_AT_MOST_S: Readonly<Record<TrialSort, number>> = { force: 60, angle: 60, plates: 60, 'all-out': 330 };
 
 /** Reads a device’s samples as they come into the one line that is drawn and watched: newtons, of plates both together, or degrees from the start. Null: the unit changed. */
 export function lineReader(sort: TrialSort): (samples: readonly DeviceSample[]) => ForceSample[] | null {
@@ -79,8 +79,7 @@ function platesReader() {
 }
 
 /** What weight lies on each plate at the last instant of some samples. */
-export const platesNow = (samples: readonly DeviceSample[]): PlatesSample | undefined =>
-  platesReader()(samples)?.at(-1);
+export const platesNow = (samples: readonly DeviceSample[]): PlatesSample | undefined => platesReader()(samples)?.at(-1);
 
 /** What a trial on a device came to. */
 export type TrialTold =

@@ -12,7 +12,7 @@ import { REFERENCE_BODIES } from '../model/body.js';
 const trial = (fault: DeviceFault = 'none', kind: DeviceKind = 'grip') =>
   new SimulatedDevice({ kind, most: 420, program: 'trial', fault }).samplesTo(programSeconds('trial'));
 
-const forcesOf = (samples: readonly DeviceSample[], channel: string) => forceReader((each) => each === channel)(samples); // prettier-ignore
+const forcesOf = (samples: readonly DeviceSample[], channel: string) => forceReader((each) => each === channel)(samples);
 
 describe('a simulated device', () => {
   test('sends the same whenever it is asked, and as often as its kind does', () => {
@@ -73,7 +73,12 @@ describe('a band', () => {
   });
   test('counts from when it was first reached, and says when it was lost', () => {
     // One second up, three inside, half a second below, two inside: by hand 5.0 of 5.5 s, longest 3 s.
-    const values = [...Array<number>(10).fill(50), ...Array<number>(31).fill(160), ...Array<number>(5).fill(100), ...Array<number>(20).fill(160)]; // prettier-ignore
+    const values = [
+      ...Array<number>(10).fill(50),
+      ...Array<number>(31).fill(160),
+      ...Array<number>(5).fill(100),
+      ...Array<number>(20).fill(160),
+    ];
     const score = scoreOf(at(values), bandOf(400, 40, 3));
     expect(score.triedS).toBeCloseTo(5.5, 6);
     expect(score.insideS).toBeCloseTo(5, 6);

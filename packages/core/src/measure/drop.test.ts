@@ -5,9 +5,7 @@ import { dropWatched, isLetGo, NOT_HELD } from './drop.js';
 type Span = readonly [seconds: number, valueN: number];
 const signal = (...spans: readonly Span[]) => {
   let tS = 0;
-  return spans.flatMap(([seconds, valueN]) =>
-    Array.from({ length: Math.round(seconds * 10) }, () => ({ tS: (tS += 0.1), valueN })),
-  );
+  return spans.flatMap(([seconds, valueN]) => Array.from({ length: Math.round(seconds * 10) }, () => ({ tS: (tS += 0.1), valueN })));
 };
 const letGo = (...spans: readonly Span[]) => isLetGo(dropWatched(NOT_HELD, signal(...spans), { lowN: 100 }));
 

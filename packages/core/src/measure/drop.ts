@@ -19,11 +19,7 @@ export interface DropWatch {
 export const NOT_HELD: DropWatch = { heldS: 0, downS: 0, lastS: null };
 
 /** What is remembered after some more samples. */
-export function dropWatched(
-  before: DropWatch,
-  samples: readonly ForceSample[],
-  { lowN }: Pick<Band, 'lowN'>,
-): DropWatch {
+export function dropWatched(before: DropWatch, samples: readonly ForceSample[], { lowN }: Pick<Band, 'lowN'>): DropWatch {
   let { heldS, downS, lastS } = before;
   for (const { tS, valueN } of samples) {
     const step = lastS === null ? 0 : Math.max(0, tS - lastS);

@@ -11,10 +11,16 @@ export const OWN_REPEATS_FROM = 8;
 
 /** Smallest change of a reading that is spoken of as real before a coach's own repeats tell; by what is measured. */
 const USUAL_CHANGE = {
-  grip: published('Smallest important change of grip', newtonsFromKg(5), 'N', 'Bohannon 2019, J Phys Ther Sci 31:75–8: 5.0–6.5 kg', 'lower end'), // prettier-ignore
-  force: working('Usual error of a force', 0.19, 'of the reading', '1.96 · √2 · 7 % of a maximum test from day to day', [0.14, 0.25]), // prettier-ignore
-  time: working('Usual error of a hold', 0.3, 'of the reading', 'hold times differ by a third from day to day', [0.2, 0.45]), // prettier-ignore
-  count: working('Usual error of a count', 0.2, 'of the reading', 'the last clean repetition is judged by eye', [0.1, 0.3]), // prettier-ignore
+  grip: published(
+    'Smallest important change of grip',
+    newtonsFromKg(5),
+    'N',
+    'Bohannon 2019, J Phys Ther Sci 31:75–8: 5.0–6.5 kg',
+    'lower end',
+  ),
+  force: working('Usual error of a force', 0.19, 'of the reading', '1.96 · √2 · 7 % of a maximum test from day to day', [0.14, 0.25]),
+  time: working('Usual error of a hold', 0.3, 'of the reading', 'hold times differ by a third from day to day', [0.2, 0.45]),
+  count: working('Usual error of a count', 0.2, 'of the reading', 'the last clean repetition is judged by eye', [0.1, 0.3]),
   length: working('Usual error of a length', 1, 'cm', 'a ruler on a soft hand, twice', [0.5, 1.5]),
 } as const;
 
@@ -49,11 +55,7 @@ export const detectableChange = (sem: number): number => NINETEEN_IN_TWENTY * TW
  * @param value about which it is asked, since some errors grow with the reading
  * @param repeats sets of readings of one person's hand on one day, in the unit of the reading
  */
-export function errorOf(
-  measured: Measured,
-  value: number,
-  repeats: readonly (readonly number[])[] = [],
-): MeasurementError {
+export function errorOf(measured: Measured, value: number, repeats: readonly (readonly number[])[] = []): MeasurementError {
   const own = pooledSpread(repeats);
   if (own.repeats >= OWN_REPEATS_FROM) {
     return { sem: own.sd, change: detectableChange(own.sd), from: 'own repeats', repeats: own.repeats };
@@ -78,12 +80,7 @@ export interface Change {
 }
 
 /** Whether something changed. @example changeOf({ sort: 'range', of: 'wrist extension' }, 70, 75).isReal → false */
-export function changeOf(
-  measured: Measured,
-  before: number,
-  after: number,
-  repeats: readonly (readonly number[])[] = [],
-): Change {
+export function changeOf(measured: Measured, before: number, after: number, repeats: readonly (readonly number[])[] = []): Change {
   const error = errorOf(measured, (before + after) / 2, repeats);
   const by = after - before;
   return { by, isReal: Math.abs(by) >= error.change, error };

@@ -12,7 +12,11 @@ const grip = { sort: 'force', of: 'grip' } as const;
 describe('error and change, by hand', () => {
   // Three people, two trials each, degrees: 60 64 · 70 70 · 51 55. Deviations from each mean: ±2, 0, ±2; squares 8 + 0 + 8 = 16 over 3 degrees of
   // freedom: SEM √(16 ÷ 3) = 2.309°; smallest detectable change 1.96 · √2 · 2.309 = 6.40°.
-  const trials = [[60, 64], [70, 70], [51, 55]]; // prettier-ignore
+  const trials = [
+    [60, 64],
+    [70, 70],
+    [51, 55],
+  ];
   test('pooled within people', () => {
     const { sd, repeats } = pooledSpread(trials);
     expect(sd).toBeCloseTo(2.3094, 4);
@@ -46,7 +50,7 @@ describe('left and right', () => {
     expect(sidesOf(grip, { left: 440, right: 495 }, 'left').isUneven).toBe(true);
   });
   test('angles have no handedness', () => {
-    expect(sidesOf(extension, { left: 58, right: 74 }, 'right')).toMatchObject({ isUneven: true, lesser: 'left', difference: -16 }); // prettier-ignore
+    expect(sidesOf(extension, { left: 58, right: 74 }, 'right')).toMatchObject({ isUneven: true, lesser: 'left', difference: -16 });
     expect(sidesOf(extension, { left: 70, right: 74 }, 'right').isUneven).toBe(false);
   });
 });
@@ -77,7 +81,12 @@ describe('trend', () => {
   test('says when it cannot be said', () => {
     expect(trendOf([], 80).why).toContain('no reading yet');
     expect(trendOf(weekly([60, 62, 64]), 80).why).toContain('Not enough data');
-    expect(trendOf(weekly([60, 60, 60, 60]).map((each) => ({ ...each, onDay: '2026-01-05' })), 80).why).toContain('of one day'); // prettier-ignore
+    expect(
+      trendOf(
+        weekly([60, 60, 60, 60]).map((each) => ({ ...each, onDay: '2026-01-05' })),
+        80,
+      ).why,
+    ).toContain('of one day');
     expect(trendOf(weekly([60, 66, 59, 63, 61, 62]), 80)).toMatchObject({ direction: 'none', forecast: null });
     expect(trendOf(weekly([60, 66, 59, 63, 61, 62]), 80).why).toContain('Not enough data');
     expect(trendOf(weekly([70, 68, 66, 64, 62]), 80).why).toContain('move away');
@@ -125,13 +134,11 @@ describe('critical force', () => {
   test('says what keeps it from being plain', () => {
     const falling = Array.from({ length: ALL_OUT.contractions }, (_, index) => 400 * 0.96 ** index);
     expect(criticalForceOf(falling).faults.join()).toContain('still falling');
-    expect(criticalForceOf(forces.map((force, index) => (index > 20 ? 260 : force))).faults.join()).toContain(
-      'held back',
-    );
-    expect(criticalForceOf(forces.map((force, index) => (index < 3 ? 250 : force))).faults.join()).toContain(
-      'not all-out',
-    );
-    expect(criticalForceOf(forces.map((force, index) => (index === 10 ? 20 : force))).faults).toEqual(['Contraction 11 was missed or slipped.']); // prettier-ignore
+    expect(criticalForceOf(forces.map((force, index) => (index > 20 ? 260 : force))).faults.join()).toContain('held back');
+    expect(criticalForceOf(forces.map((force, index) => (index < 3 ? 250 : force))).faults.join()).toContain('not all-out');
+    expect(criticalForceOf(forces.map((force, index) => (index === 10 ? 20 : force))).faults).toEqual([
+      'Contraction 11 was missed or slipped.',
+    ]);
     expect(criticalForceOf(forces.slice(0, 18)).faults.join()).toContain('18 of 24');
     expect(() => criticalForceOf([300, 200])).toThrow('at least 12 contractions, not 2');
   });

@@ -29,8 +29,7 @@ describe('an angle on a picture', () => {
 
   test('and as placing them many times shows', () => {
     const random = xoroshiro128plus(4);
-    const off = () =>
-      3 * Math.sqrt(-2 * Math.log(1 - uniformFloat64(random))) * Math.cos(2 * Math.PI * uniformFloat64(random));
+    const off = () => 3 * Math.sqrt(-2 * Math.log(1 - uniformFloat64(random))) * Math.cos(2 * Math.PI * uniformFloat64(random));
     const angles = Array.from({ length: 4000 }, () => {
       const points = bent(65).map(({ x, y }) => ({ x: x + off(), y: y + off() })) as unknown as ThreePoints;
       return photoAngleOf(points, true, 3)!.deg;
@@ -39,9 +38,7 @@ describe('an angle on a picture', () => {
   });
 
   test('shorter arms are less sure; points on each other are no arm', () => {
-    expect(photoAngleOf(bent(60, 60, 30), true, 3)!.errorDeg).toBeGreaterThan(
-      4 * photoAngleOf(bent(60), true, 3)!.errorDeg,
-    );
+    expect(photoAngleOf(bent(60, 60, 30), true, 3)!.errorDeg).toBeGreaterThan(4 * photoAngleOf(bent(60), true, 3)!.errorDeg);
     expect(
       photoAngleOf(
         [

@@ -27,8 +27,7 @@ const TURN: PhotoWay = {
 };
 
 /** Where the points go for a motion. @example photoWayOf('pronation').isFromStraight → false */
-export const photoWayOf = (motion: RangeMotion): PhotoWay =>
-  motion === 'pronation' || motion === 'supination' ? TURN : WRIST;
+export const photoWayOf = (motion: RangeMotion): PhotoWay => (motion === 'pronation' || motion === 'supination' ? TURN : WRIST);
 
 /** An angle read off a picture. */
 export interface PhotoAngle {
@@ -46,11 +45,7 @@ const DEG = 180 / Math.PI;
  * @returns null where two points lie on each other: there is no arm
  * @example photoAngleOf([{ x: 0, y: 0 }, { x: 100, y: 0 }, { x: 200, y: 0 }], true, 3).deg → 0
  */
-export function photoAngleOf(
-  [first, pivot, second]: ThreePoints,
-  isFromStraight: boolean,
-  offPx: number,
-): PhotoAngle | null {
+export function photoAngleOf([first, pivot, second]: ThreePoints, isFromStraight: boolean, offPx: number): PhotoAngle | null {
   const a = { x: first.x - pivot.x, y: first.y - pivot.y };
   const b = { x: second.x - pivot.x, y: second.y - pivot.y };
   const [lengthA, lengthB] = [Math.hypot(a.x, a.y), Math.hypot(b.x, b.y)];

@@ -30,27 +30,14 @@ const LAST = 99;
  * The percentile of a reading with the population named; null where no table is of it, or where sex or age that the table goes by is not known.
  * Normal within its band. @param value in the unit of the reading
  */
-export function placeInNorm(
-  kind: ReadingKind,
-  of: string,
-  hand: Hand,
-  value: number,
-  person: Normed,
-): PlaceInNorm | null {
-  // prettier-ignore
+export function placeInNorm(kind: ReadingKind, of: string, hand: Hand, value: number, person: Normed): PlaceInNorm | null {
   const norm = normOf(kind, of, hand, person);
   if (!norm) return null;
   const share = 100 * normalShare((value - norm.mean) / norm.sd);
   return { ...norm, percentile: Math.min(LAST, Math.max(FIRST, Math.round(share))) };
 }
 
-function normOf(
-  kind: ReadingKind,
-  of: string,
-  hand: Hand,
-  { sex, ageYears }: Normed,
-): Omit<PlaceInNorm, 'percentile'> | null {
-  // prettier-ignore
+function normOf(kind: ReadingKind, of: string, hand: Hand, { sex, ageYears }: Normed): Omit<PlaceInNorm, 'percentile'> | null {
   if (kind === 'active range' && isRangeMotion(of)) {
     const { mean, sd } = ACTIVE_RANGE[of];
     return { mean: mean.value, sd, population: 'men of 20–54 years (Boone, Azen 1979)' };
@@ -59,15 +46,19 @@ function normOf(
   if (of === 'grip') {
     if (ageYears === null) return null;
     const { meanKg, sdKg } = gripNorm(sex, ageYears, hand);
-    return { mean: meanKg * GRAVITY, sd: sdKg * GRAVITY, population: `${wordOf(sex)} of ${decadeOf(ageYears)} in South Australia (Massy-Westropp et al. 2011)` }; // prettier-ignore
+    return {
+      mean: meanKg * GRAVITY,
+      sd: sdKg * GRAVITY,
+      population: `${wordOf(sex)} of ${decadeOf(ageYears)} in South Australia (Massy-Westropp et al. 2011)`,
+    };
   }
   const pinch = Object.hasOwn(PINCH_NORMS, of) ? PINCH_NORMS[of as keyof typeof PINCH_NORMS] : undefined;
   if (pinch) {
     const { meanKg, sdKg } = pinch[sex][hand];
-    return { mean: meanKg * GRAVITY, sd: sdKg * GRAVITY, population: `${wordOf(sex)} of 20–29 years (Mathiowetz et al. 1985)` }; // prettier-ignore
+    return { mean: meanKg * GRAVITY, sd: sdKg * GRAVITY, population: `${wordOf(sex)} of 20–29 years (Mathiowetz et al. 1985)` };
   }
-  const moment = Object.hasOwn(WRIST_MOMENT_NORMS, of) ? WRIST_MOMENT_NORMS[of as keyof typeof WRIST_MOMENT_NORMS] : undefined; // prettier-ignore
-  return moment && sex === 'male' ? { ...moment, population: 'ten men (Delp, Grierson, Buchanan 1996): a hint, no more' } : null; // prettier-ignore
+  const moment = Object.hasOwn(WRIST_MOMENT_NORMS, of) ? WRIST_MOMENT_NORMS[of as keyof typeof WRIST_MOMENT_NORMS] : undefined;
+  return moment && sex === 'male' ? { ...moment, population: 'ten men (Delp, Grierson, Buchanan 1996): a hint, no more' } : null;
 }
 
 const wordOf = (sex: Exclude<Sex, 'not stated'>) => (sex === 'male' ? 'men' : 'women');

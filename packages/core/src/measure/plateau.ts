@@ -5,7 +5,13 @@ import type { ForceSample } from './sample.js';
 import { runningSums, smoothed } from './smoothing.js';
 
 const SMOOTH_OVER_S = 0.25;
-const STEADY_WITHIN = working('Plateau', 0.08, 'of its mean', 'a held grip wanders by some percent; an overshoot at the start by more', [0.05, 0.12]).value; // prettier-ignore
+const STEADY_WITHIN = working(
+  'Plateau',
+  0.08,
+  'of its mean',
+  'a held grip wanders by some percent; an overshoot at the start by more',
+  [0.05, 0.12],
+).value;
 const SHORTEST_PLATEAU_S = 0.4;
 
 /** The part of an effort that was held. */
@@ -41,12 +47,7 @@ export function plateauOf(effort: readonly ForceSample[], peakN: number): Held |
   return { meanN, fromS, toS, steadinessPercent: (100 * standardDeviation(rest)) / meanN };
 }
 
-function steadiest(
-  effort: readonly ForceSample[],
-  slow: readonly ForceSample[],
-  windowS: number,
-  leastN: number,
-): [number, number] | null {
+function steadiest(effort: readonly ForceSample[], slow: readonly ForceSample[], windowS: number, leastN: number): [number, number] | null {
   let best: [number, number] | null = null;
   let least = Infinity;
   let to = 0;

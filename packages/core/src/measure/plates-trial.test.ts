@@ -26,6 +26,6 @@ describe('weight on both hands', () => {
     const touch = platesTrialOf(lean(1));
     expect(touch.split).toBeNull();
     expect(touch.faults.at(-1)!.text).toContain('was not kept for 2 s');
-    expect(platesTrialOf(lean(9).map((each) => ({ ...each, leftN: 1, rightN: 1 }))).faults.at(-1)!.text).toBe('Nobody was on the plates.'); // prettier-ignore
+    expect(platesTrialOf(lean(9).map((each) => ({ ...each, leftN: 1, rightN: 1 }))).faults.at(-1)!.text).toBe('Nobody was on the plates.');
   });
 });

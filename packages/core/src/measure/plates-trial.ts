@@ -41,10 +41,11 @@ export function platesTrialOf(samples: readonly PlatesSample[]): PlatesTrial {
   const mostN = both.reduce((most, { valueN }) => Math.max(most, valueN), 0);
   const loaded = stretches.flatMap((stretch) => loadedParts(stretch, LOADED_SHARE * mostN));
   const windows = loaded.flatMap((part) => windowsOf(part));
-  const steadiest = windows.reduce<Window | null>((best, each) => (best && best.spread <= each.spread ? best : each), null); // prettier-ignore
+  const steadiest = windows.reduce<Window | null>((best, each) => (best && best.spread <= each.spread ? best : each), null);
   if (mostN < LEAST_N || !steadiest) {
     const [fromS, toS] = [both[0]?.tS ?? 0, both.at(-1)?.tS ?? 0];
-    const text = mostN < LEAST_N ? 'Nobody was on the plates.' : `The weight was not kept for ${SHORTEST_S} s: lean on, stay, then lift off.`; // prettier-ignore
+    const text =
+      mostN < LEAST_N ? 'Nobody was on the plates.' : `The weight was not kept for ${SHORTEST_S} s: lean on, stay, then lift off.`;
     return { split: null, faults: [...faults, { kind: 'too short', fromS, toS, text }] };
   }
   const { fromS, toS } = steadiest;

@@ -22,7 +22,7 @@ describe('protocols', () => {
   test('a first visit takes twelve minutes, every four weeks six, and the hands take turns', () => {
     expect(batteryMinutes(BATTERIES['first-visit'].protocolIds)).toBe(12);
     expect(batteryMinutes(BATTERIES['four-weekly'].protocolIds)).toBe(6);
-    for (const { protocolIds } of Object.values(BATTERIES)) for (const id of protocolIds) expect(protocolOf(id)).toBeDefined(); // prettier-ignore
+    for (const { protocolIds } of Object.values(BATTERIES)) for (const id of protocolIds) expect(protocolOf(id)).toBeDefined();
     expect(sidesInTurn(3, 'left')).toEqual(['left', 'right', 'right', 'left', 'left', 'right']);
   });
 });
@@ -47,7 +47,7 @@ describe('what may be measured of whom', () => {
 
 describe('readings', () => {
   const reading = { kind: 'maximum', of: 'grip', hand: 'left', value: 400, onDay: '2026-05-01' } as const;
-  const pointers = (change: object) => checkReading({ ...reading, ...change }, '2026-06-01').map(({ pointer }) => pointer); // prettier-ignore
+  const pointers = (change: object) => checkReading({ ...reading, ...change }, '2026-06-01').map(({ pointer }) => pointer);
   test('of everything that can be measured may be kept within its unit’s bounds', () => {
     for (const kind of READING_KINDS) {
       for (const of of Object.keys(MEASURABLE[kind])) expect(pointers({ kind, of, value: 10 })).toEqual([]);

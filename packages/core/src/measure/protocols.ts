@@ -32,13 +32,31 @@ export interface Protocol {
 const ACTIVE = 'Bend as far as the wrist goes by itself; do not help.';
 const WITH_HELP = 'The other hand brings it to its firm end, slowly, and stays below discomfort of 3.';
 const GONIOMETER: Record<RangeMotion, readonly string[]> = {
-  'wrist flexion': ['Forearm on the table, hand over its edge, palm down, fingers loose.', 'Pivot at the little-finger side of the wrist, arms along forearm and little-finger bone.'],
-  'wrist extension': ['Forearm on the table, hand over its edge, palm down, fingers loosely curled.', 'Pivot at the little-finger side of the wrist, arms along forearm and little-finger bone.'],
-  'radial deviation': ['Forearm and palm flat on the table.', 'Pivot at the middle of the wrist’s back, arms along forearm and middle-finger bone; toward the thumb.'],
-  'ulnar deviation': ['Forearm and palm flat on the table.', 'Pivot at the middle of the wrist’s back, arms along forearm and middle-finger bone; toward the little finger.'],
-  pronation: ['Elbow at the ribs, bent square, a pencil upright in the fist.', 'From thumb up, turn the palm down; the angle is the pencil’s from upright.'],
-  supination: ['Elbow at the ribs, bent square, a pencil upright in the fist.', 'From thumb up, turn the palm up; the angle is the pencil’s from upright.'],
-}; // prettier-ignore
+  'wrist flexion': [
+    'Forearm on the table, hand over its edge, palm down, fingers loose.',
+    'Pivot at the little-finger side of the wrist, arms along forearm and little-finger bone.',
+  ],
+  'wrist extension': [
+    'Forearm on the table, hand over its edge, palm down, fingers loosely curled.',
+    'Pivot at the little-finger side of the wrist, arms along forearm and little-finger bone.',
+  ],
+  'radial deviation': [
+    'Forearm and palm flat on the table.',
+    'Pivot at the middle of the wrist’s back, arms along forearm and middle-finger bone; toward the thumb.',
+  ],
+  'ulnar deviation': [
+    'Forearm and palm flat on the table.',
+    'Pivot at the middle of the wrist’s back, arms along forearm and middle-finger bone; toward the little finger.',
+  ],
+  pronation: [
+    'Elbow at the ribs, bent square, a pencil upright in the fist.',
+    'From thumb up, turn the palm down; the angle is the pencil’s from upright.',
+  ],
+  supination: [
+    'Elbow at the ribs, bent square, a pencil upright in the fist.',
+    'From thumb up, turn the palm up; the angle is the pencil’s from upright.',
+  ],
+};
 const FIGURE_OF_RANGE: Record<RangeMotion, Protocol['figure']> = {
   'wrist flexion': { movementId: 'stretch.extensors' },
   'wrist extension': { movementId: 'stretch.flexors' },
@@ -84,8 +102,7 @@ const force = (of: string, movementId: string, steps: readonly string[]): Protoc
 
 const SEATED = 'Seated, elbow at the ribs and bent square, forearm between palm up and down.';
 const AGAINST = 'Forearm on the table, gauge against the palm’s far edge or the back of the hand, wrist straight.';
-const SQUARE =
-  'The gauge at a right angle to the hand; note how far it is from the wrist: force times distance is the moment.';
+const SQUARE = 'The gauge at a right angle to the hand; note how far it is from the wrist: force times distance is the moment.';
 
 const span = (of: string, steps: readonly string[], movementId: string): Protocol => ({
   id: `span.${of.replaceAll(' ', '-')}`,
@@ -100,7 +117,15 @@ const span = (of: string, steps: readonly string[], movementId: string): Protoco
   isMaximal: false,
 });
 
-const once = (id: string, kind: ReadingKind, of: string, steps: readonly string[], figure: Protocol['figure'], trialS: number, gauge: Gauge): Protocol => ({ id, kind, of, steps, figure, trials: 1, restS: 60, trialS, gauge, isMaximal: true }); // prettier-ignore
+const once = (
+  id: string,
+  kind: ReadingKind,
+  of: string,
+  steps: readonly string[],
+  figure: Protocol['figure'],
+  trialS: number,
+  gauge: Gauge,
+): Protocol => ({ id, kind, of, steps, figure, trials: 1, restS: 60, trialS, gauge, isMaximal: true });
 
 const ALL_OUT_S = ALL_OUT.contractions * (ALL_OUT.workS + ALL_OUT.restS);
 /** The all-out test, and what can be done above its critical force, which comes of the same contractions. */
@@ -126,27 +151,117 @@ function allOut(of: string, steps: readonly string[]): Protocol[] {
 export const PROTOCOLS: readonly Protocol[] = [
   ...ofRange('active range'),
   ...ofRange('passive range'),
-  span('finger spread', ['Hand flat, fingers spread as far as they go.', 'From the tip of the index to the tip of the little finger.'], 'free.spread-close'),
-  span('thumb span', ['Hand flat, thumb as far away as it goes.', 'From the tip of the thumb to the tip of the little finger.'], 'free.spread-close'),
-  span('finger-to-palm gap', ['Close the fist as far as it goes.', 'From the tip of the middle finger to the crease of the palm; 0 where it touches.'], 'glide.five-shapes'),
-  { id: 'loaded.wrist-extension', kind: 'loaded range', of: 'wrist extension', steps: ['All fours, palm flat, fingers forward.', 'Lean slowly over the hand until the heel of the hand begins to lift.', 'The angle between forearm and floor, at that moment.'], figure: { movementId: 'rock.palm-fore-aft' }, trials: 2, restS: 20, trialS: 15, gauge: 'goniometer', isMaximal: false },
-  { id: 'load.all-fours', kind: 'hand load', of: 'all fours', steps: ['All fours, hands under the shoulders, each on a scale or plate.', 'Look ahead, not at the numbers; the mean over five seconds.'], figure: { movementId: 'bearing.palm-support', levelId: 'all-fours' }, trials: 2, restS: 10, trialS: 8, gauge: 'scales', isMaximal: false },
+  span(
+    'finger spread',
+    ['Hand flat, fingers spread as far as they go.', 'From the tip of the index to the tip of the little finger.'],
+    'free.spread-close',
+  ),
+  span(
+    'thumb span',
+    ['Hand flat, thumb as far away as it goes.', 'From the tip of the thumb to the tip of the little finger.'],
+    'free.spread-close',
+  ),
+  span(
+    'finger-to-palm gap',
+    ['Close the fist as far as it goes.', 'From the tip of the middle finger to the crease of the palm; 0 where it touches.'],
+    'glide.five-shapes',
+  ),
+  {
+    id: 'loaded.wrist-extension',
+    kind: 'loaded range',
+    of: 'wrist extension',
+    steps: [
+      'All fours, palm flat, fingers forward.',
+      'Lean slowly over the hand until the heel of the hand begins to lift.',
+      'The angle between forearm and floor, at that moment.',
+    ],
+    figure: { movementId: 'rock.palm-fore-aft' },
+    trials: 2,
+    restS: 20,
+    trialS: 15,
+    gauge: 'goniometer',
+    isMaximal: false,
+  },
+  {
+    id: 'load.all-fours',
+    kind: 'hand load',
+    of: 'all fours',
+    steps: [
+      'All fours, hands under the shoulders, each on a scale or plate.',
+      'Look ahead, not at the numbers; the mean over five seconds.',
+    ],
+    figure: { movementId: 'bearing.palm-support', levelId: 'all-fours' },
+    trials: 2,
+    restS: 10,
+    trialS: 8,
+    gauge: 'scales',
+    isMaximal: false,
+  },
   force('grip', 'grip.ball-squeeze', [SEATED, 'Handle at its second position; wrist straight or a little back.']),
   force('tip pinch', 'grip.pinch-hold', [SEATED, 'Thumb tip against index tip, the others open.']),
   force('key pinch', 'grip.pinch-hold', [SEATED, 'Thumb against the side of the bent index.']),
   force('pinch', 'grip.pinch-hold', [SEATED, 'Thumb against index and middle finger.']),
   force('finger extension', 'grip.band-opening', [SEATED, 'Fingers open against the gauge’s loop, all four together.']),
-  ...(['index', 'middle', 'ring', 'little'] as const).map((finger) => force(`${finger} finger`, 'edge.finger-curls', [SEATED, `The ${finger} finger alone on the edge, the others out of the way.`])),
-  force('edge pull', 'edge.lift-open', ['Standing, arm at the side, elbow nearly straight.', 'Four fingers on the edge; note its depth and the grip.', 'Pull straight up, without a jerk.']),
-  ...(['wrist flexion', 'wrist extension', 'radial deviation', 'ulnar deviation'] as const).map((action) => force(action, `isometric.${action === 'wrist flexion' ? 'flexion' : action === 'wrist extension' ? 'extension' : action === 'radial deviation' ? 'radial' : 'ulnar'}`, [AGAINST, SQUARE])),
-  ...(['pronation', 'supination'] as const).map((action) => force(action, 'isometric.turns', ['Elbow at the ribs, bent square, a handle in the fist.', SQUARE])),
-  once('hold.palms', 'hold', 'plank on the palms', ['Plank on the palms.', 'Until the set-up is lost: a bent elbow, a lifted knuckle, a held breath, a growing shake.'], { movementId: 'bearing.palm-support', levelId: 'plank' }, 60, 'stopwatch'),
-  once('hold.hang', 'hold', 'hang', ['Both hands on the bar, shoulders awake.', 'Until the fingers begin to open.'], { movementId: 'hang.full', levelId: 'bar' }, 60, 'stopwatch'),
-  once('repetitions.palm-lift', 'repetitions', 'palm lift', ['On the palms, knees well behind the hips; the heels of the hands lift a second up, two seconds down, in time.', 'Until height or time is lost; that one is not counted.'], { movementId: 'strength.palm-lift', levelId: 'knees-back' }, 40, 'counted'),
-  once('repetitions.fingertip-pump', 'repetitions', 'fingertip pump', ['On the fingertips of both hands at a table, down and up in two seconds.', 'Until a finger gives way or the time is lost.'], { movementId: 'strength.fingertip-pumps', levelId: 'table' }, 30, 'counted'),
+  ...(['index', 'middle', 'ring', 'little'] as const).map((finger) =>
+    force(`${finger} finger`, 'edge.finger-curls', [SEATED, `The ${finger} finger alone on the edge, the others out of the way.`]),
+  ),
+  force('edge pull', 'edge.lift-open', [
+    'Standing, arm at the side, elbow nearly straight.',
+    'Four fingers on the edge; note its depth and the grip.',
+    'Pull straight up, without a jerk.',
+  ]),
+  ...(['wrist flexion', 'wrist extension', 'radial deviation', 'ulnar deviation'] as const).map((action) =>
+    force(
+      action,
+      `isometric.${action === 'wrist flexion' ? 'flexion' : action === 'wrist extension' ? 'extension' : action === 'radial deviation' ? 'radial' : 'ulnar'}`,
+      [AGAINST, SQUARE],
+    ),
+  ),
+  ...(['pronation', 'supination'] as const).map((action) =>
+    force(action, 'isometric.turns', ['Elbow at the ribs, bent square, a handle in the fist.', SQUARE]),
+  ),
+  once(
+    'hold.palms',
+    'hold',
+    'plank on the palms',
+    ['Plank on the palms.', 'Until the set-up is lost: a bent elbow, a lifted knuckle, a held breath, a growing shake.'],
+    { movementId: 'bearing.palm-support', levelId: 'plank' },
+    60,
+    'stopwatch',
+  ),
+  once(
+    'hold.hang',
+    'hold',
+    'hang',
+    ['Both hands on the bar, shoulders awake.', 'Until the fingers begin to open.'],
+    { movementId: 'hang.full', levelId: 'bar' },
+    60,
+    'stopwatch',
+  ),
+  once(
+    'repetitions.palm-lift',
+    'repetitions',
+    'palm lift',
+    [
+      'On the palms, knees well behind the hips; the heels of the hands lift a second up, two seconds down, in time.',
+      'Until height or time is lost; that one is not counted.',
+    ],
+    { movementId: 'strength.palm-lift', levelId: 'knees-back' },
+    40,
+    'counted',
+  ),
+  once(
+    'repetitions.fingertip-pump',
+    'repetitions',
+    'fingertip pump',
+    ['On the fingertips of both hands at a table, down and up in two seconds.', 'Until a finger gives way or the time is lost.'],
+    { movementId: 'strength.fingertip-pumps', levelId: 'table' },
+    30,
+    'counted',
+  ),
   ...allOut('grip', [SEATED, 'Handle at its second position.']),
   ...allOut('edge pull', ['Standing, arm at the side, elbow nearly straight.', 'Four fingers on the edge; note its depth and the grip.']),
-]; // prettier-ignore
+];
 
 /** What is led by itself. */
 export const LED_PROTOCOLS: readonly Protocol[] = PROTOCOLS.filter(({ alongWith }) => alongWith === undefined);
@@ -157,8 +272,7 @@ export const comesWith = (id: string): readonly Protocol[] => PROTOCOLS.filter((
 export const protocolOf = (id: string): Protocol | undefined => PROTOCOLS.find((protocol) => protocol.id === id);
 
 /** What it measures, in words. @example protocolName({ kind: 'active range', of: 'wrist flexion' }) → 'Wrist flexion, range by its own muscles' */
-export const protocolName = ({ kind, of }: Pick<Protocol, 'kind' | 'of'>): string =>
-  `${capital(of)}, ${READING_NAMES[kind]}`;
+export const protocolName = ({ kind, of }: Pick<Protocol, 'kind' | 'of'>): string => `${capital(of)}, ${READING_NAMES[kind]}`;
 
 /** What is measured before and after a session, in words; empty without any. @example testsWords(['force.grip']) → 'Grip, most strength' */
 export const testsWords = (tests: readonly SessionTest[] = []): string =>
@@ -228,10 +342,18 @@ export function measuredAs({ kind, of }: Pick<Protocol, 'kind' | 'of'>): Measure
   const unit = readingUnit(kind, of);
   return { sort: unit ? SORT_OF_UNIT[unit] : 'force', of };
 }
-const SORT_OF_UNIT: Record<ReadingUnit, Measured['sort']> = { '°': 'range', 'N·m': 'force', N: 'force', 'N·s': 'force', cm: 'length', s: 'time', times: 'count' }; // prettier-ignore
+const SORT_OF_UNIT: Record<ReadingUnit, Measured['sort']> = {
+  '°': 'range',
+  'N·m': 'force',
+  N: 'force',
+  'N·s': 'force',
+  cm: 'length',
+  s: 'time',
+  times: 'count',
+};
 
 /** Which hand goes when: in turn, and the next time the other first, so that neither always comes tired or fresh. @example sidesInTurn(2, 'left') → ['left', 'right', 'right', 'left'] */
 export function sidesInTurn(trials: number, first: 'left' | 'right'): ('left' | 'right')[] {
   const other = first === 'left' ? 'right' : 'left';
-  return Array.from({ length: trials }, (_, round) => (round % 2 === 0 ? [first, other] : [other, first])).flat() as ('left' | 'right')[]; // prettier-ignore
+  return Array.from({ length: trials }, (_, round) => (round % 2 === 0 ? [first, other] : [other, first])).flat() as ('left' | 'right')[];
 }

@@ -75,9 +75,16 @@ test('a force at its distance is a moment', () => {
 });
 
 describe('a coach’s own repeats', () => {
-  const at = (onDay: string, value: number, trials?: number[]): Reading => ({ kind: 'maximum', of: 'grip', hand: 'left', value, onDay, ...(trials && { trials }) }); // prettier-ignore
+  const at = (onDay: string, value: number, trials?: number[]): Reading => ({
+    kind: 'maximum',
+    of: 'grip',
+    hand: 'left',
+    value,
+    onDay,
+    ...(trials && { trials }),
+  });
   test('are pooled over everybody who was measured, but never mixed: two people of one day are no repeat', () => {
-    const [pooled, ...others] = allRepeats([[at('2026-05-01', 400, [398, 402])], [at('2026-05-01', 300), at('2026-05-01', 304)]]); // prettier-ignore
+    const [pooled, ...others] = allRepeats([[at('2026-05-01', 400, [398, 402])], [at('2026-05-01', 300), at('2026-05-01', 304)]]);
     expect(pooled).toEqual({
       ...{ kind: 'maximum', of: 'grip', detail: '' },
       sets: [
@@ -89,7 +96,9 @@ describe('a coach’s own repeats', () => {
     expect(allRepeats([[at('2026-05-01', 400)], [at('2026-05-01', 300)]])).toEqual([]);
   });
   test('are the latest there are, whosever: a hand that measures changes', () => {
-    const lately = Array.from({ length: 60 }, (_, index) => at(`2026-05-${String(1 + (index % 28)).padStart(2, '0')}`, 400, [400, 401 + index])); // prettier-ignore
+    const lately = Array.from({ length: 60 }, (_, index) =>
+      at(`2026-05-${String(1 + (index % 28)).padStart(2, '0')}`, 400, [400, 401 + index]),
+    );
     const old = at('2025-01-01', 300, [290, 310]);
     for (const people of [
       [lately, [old]],

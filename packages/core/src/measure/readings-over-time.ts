@@ -67,11 +67,7 @@ export interface Repeats extends Required<MeasuredThing> {
 }
 
 /** The coach’s own repeats of a thing, pooled over everybody; of these readings alone where the pooled ones are not known or have none. */
-export const knownRepeats = (
-  pooled: readonly Repeats[] | undefined,
-  readings: readonly Reading[],
-  thing: MeasuredThing,
-): Repeats['sets'] =>
+export const knownRepeats = (pooled: readonly Repeats[] | undefined, readings: readonly Reading[], thing: MeasuredThing): Repeats['sets'] =>
   pooled?.find((each) => keyOfThing(each) === keyOfThing(thing))?.sets ?? repeatsOf(readings, thing);
 
 /** So many sets tell an error to a tenth; earlier ones were of a hand that measured otherwise. */
@@ -108,9 +104,7 @@ export function dayByDay(
 ): DayReading[] {
   const mine = readings.filter((reading) => reading.hand === hand).filter(isOf(thing));
   const days = [...new Set(mine.map(({ onDay }) => onDay))].sort();
-  const values = days.map((onDay) =>
-    meanOf(mine.filter((reading) => reading.onDay === onDay).map(({ value }) => value)),
-  );
+  const values = days.map((onDay) => meanOf(mine.filter((reading) => reading.onDay === onDay).map(({ value }) => value)));
   const [first = 0] = values;
   return values.map((value, index) => ({
     onDay: days[index] ?? '',

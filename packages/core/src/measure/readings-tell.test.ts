@@ -8,7 +8,7 @@ import { demandOf } from '../mechanics/demand.js';
 import { findLevel } from '../model/movement.js';
 import type { Reading } from '../model/reading.js';
 
-const MAN: Person = { body: { sex: 'male', statureM: 1.78, massKg: 78 }, ageYears: 32, evidence: [], today: '2026-11-26' }; // prettier-ignore
+const MAN: Person = { body: { sex: 'male', statureM: 1.78, massKg: 78 }, ageYears: 32, evidence: [], today: '2026-11-26' };
 const on = (kind: Reading['kind'], of: string, value: number, hand: Reading['hand'] = 'left'): Reading => ({
   ...{ kind, of, value, hand },
   onDay: '2026-11-20',
@@ -21,7 +21,7 @@ describe('what holds, repetitions and all-out tests tell of maxima', () => {
   test('the longer a hang, the stronger the grip; in words, of its hand, and as a hold to failure', () => {
     const [short, long] = [told(on('hold', 'hang', 20)), told(on('hold', 'hang', 90))];
     expect(long[0]!.value).toBeGreaterThan(short[0]!.value);
-    expect(short).toMatchObject([{ kind: 'to failure', action: 'grip', hand: 'left', what: 'Bar hang, held 20 s to the end' }]); // prettier-ignore
+    expect(short).toMatchObject([{ kind: 'to failure', action: 'grip', hand: 'left', what: 'Bar hang, held 20 s to the end' }]);
     expect(gripAfter(on('hold', 'hang', 90)).logSd).toBeLessThan(plain.logSd);
   });
 
@@ -42,7 +42,7 @@ describe('what holds, repetitions and all-out tests tell of maxima', () => {
   test('a tested maximum outweighs what a hold tells', () => {
     const hold = told(on('hold', 'hang', 20));
     const tested = [maximum('grip', 'left', plain.value, '2026-11-20')];
-    const off = (evidence: Person['evidence']) => Math.abs(Math.log(capacityOf({ ...MAN, evidence }, 'grip', 'left').value / plain.value)); // prettier-ignore
+    const off = (evidence: Person['evidence']) => Math.abs(Math.log(capacityOf({ ...MAN, evidence }, 'grip', 'left').value / plain.value));
     expect(off([...tested, ...hold])).toBeLessThan(off(hold) / 2);
   });
 

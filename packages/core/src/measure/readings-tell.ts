@@ -9,7 +9,13 @@ import { type Sequence, USUAL_PACING } from '../model/sequence.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { working } from '../vocabulary/constant.js';
 
-const KEPT_UP = working('Critical force over the maximum', 0.4, 'of a maximal squeeze', 'published all-out grip and finger tests end at 0.38–0.45; the fatigue model’s own ends at 0.38', [0.33, 0.48]); // prettier-ignore
+const KEPT_UP = working(
+  'Critical force over the maximum',
+  0.4,
+  'of a maximal squeeze',
+  'published all-out grip and finger tests end at 0.38–0.45; the fatigue model’s own ends at 0.38',
+  [0.33, 0.48],
+);
 
 /**
  * What readings tell of the maxima that efforts are computed from, beside tested maxima themselves: a hold and clean repetitions by what the fatigue model
@@ -46,7 +52,9 @@ function toTheEnd(person: Person, protocol: Protocol, reading: Reading, lookup: 
     blocks: [{ id: 'measured', phase: 'load', movementId, levelId, dose }],
   };
   const words = kind === 'hold' ? `held ${Math.round(value)} s to the end` : `${value} clean repetitions to the end`;
-  return evidenceOfDone(person, allOf(plan, onDay, lookup), lookup, () => ({ kind: 'to failure', rating: 10, words })).filter((entry) => entry.hand === hand); // prettier-ignore
+  return evidenceOfDone(person, allOf(plan, onDay, lookup), lookup, () => ({ kind: 'to failure', rating: 10, words })).filter(
+    (entry) => entry.hand === hand,
+  );
 }
 
 /** All of a plan as done, hand by hand. */

@@ -4,7 +4,12 @@ import { errorOf } from './error.js';
 import type { Measured } from './measured.js';
 
 /** In right-handers the right hand grips so much harder than the left; in left-handers both grip alike. */
-const RIGHT_EXCESS = published('Excess of the right hand in right-handers', 0.1, 'of the left', 'Petersen et al. 1989, Am J Occup Ther 43:444–7'); // prettier-ignore
+const RIGHT_EXCESS = published(
+  'Excess of the right hand in right-handers',
+  0.1,
+  'of the left',
+  'Petersen et al. 1989, Am J Occup Ther 43:444–7',
+);
 
 /** How two hands stand to each other. */
 export interface Sides {

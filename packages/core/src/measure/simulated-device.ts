@@ -18,7 +18,7 @@ export const DEVICE_PROGRAMS = ['trial', 'hold', 'all-out', 'rest'] as const;
 export type DeviceProgram = (typeof DEVICE_PROGRAMS)[number];
 
 /** What a simulated device does wrong, for trying out what is said of it. */
-export const DEVICE_FAULTS = ['none', 'lost connection', 'stuck value', 'wrong unit', 'over range', 'clock jump', 'flood'] as const; // prettier-ignore
+export const DEVICE_FAULTS = ['none', 'lost connection', 'stuck value', 'wrong unit', 'over range', 'clock jump', 'flood'] as const;
 /** What a simulated device does wrong. */
 export type DeviceFault = (typeof DEVICE_FAULTS)[number];
 
@@ -107,7 +107,7 @@ function mostForce(person: Person, hand: Hand, { of = 'grip', leverCm = USUAL_LE
 /** How long a program lasts, s. */
 export function programSeconds(program: DeviceProgram, holdS: number = HOLD_S): number {
   if (program === 'all-out') return REST_BEFORE_S + ALL_OUT.contractions * (ALL_OUT.workS + ALL_OUT.restS);
-  return program === 'rest' ? Infinity : REST_BEFORE_S + RISE_S + (program === 'trial' ? TRIAL_S : holdS) + FALL_S + 0.5; // prettier-ignore
+  return program === 'rest' ? Infinity : REST_BEFORE_S + RISE_S + (program === 'trial' ? TRIAL_S : holdS) + FALL_S + 0.5;
 }
 
 /**

@@ -29,9 +29,7 @@ export function despiked(samples: readonly ForceSample[]): ForceSample[] {
   // Of a signal that never trembles nothing stands out.
   const trembles = off.map(Math.abs).filter((each) => each > 0);
   const most = trembles.length > 0 ? SPIKE * NORMAL * median([0, ...trembles]) : Infinity;
-  return samples.map((sample, index) =>
-    Math.abs(itemAt(off, index)) > most ? { tS: sample.tS, valueN: itemAt(middle, index) } : sample,
-  );
+  return samples.map((sample, index) => (Math.abs(itemAt(off, index)) > most ? { tS: sample.tS, valueN: itemAt(middle, index) } : sample));
 }
 
 /** Means over a window of time around each sample; at the ends over as much as there is to both sides. */

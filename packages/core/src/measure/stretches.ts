@@ -4,10 +4,22 @@ import { firstOf, itemAt, lastOf } from '../vocabulary/lists.js';
 import { type ForceSample, secondsText, type TraceFault } from './sample.js';
 
 /** Nothing for longer than this, and for longer than several of its own steps, is a lost connection. */
-const GAP = working('Gap of a signal', 0.25, 's', 'radios of force gauges send ten to two hundred times a second; a quarter of a second hides an onset', [0.15, 0.5]); // prettier-ignore
+const GAP = working(
+  'Gap of a signal',
+  0.25,
+  's',
+  'radios of force gauges send ten to two hundred times a second; a quarter of a second hides an onset',
+  [0.15, 0.5],
+);
 const GAP_STEPS = 6;
 /** A connection that is lost for longer ends the trial anyway: such a step is the clock's. */
-const CLOCK_STEP = working('Clock step', 10, 's', 'longer than any gap within a trial; a clock that was set anew steps by minutes', [5, 60]); // prettier-ignore
+const CLOCK_STEP = working(
+  'Clock step',
+  10,
+  's',
+  'longer than any gap within a trial; a clock that was set anew steps by minutes',
+  [5, 60],
+);
 /** Faster than this nothing of a hand changes. */
 const MOST_PER_SECOND = 500;
 const FLOOD_PER_SECOND = 2 * MOST_PER_SECOND;

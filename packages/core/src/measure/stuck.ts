@@ -3,7 +3,7 @@ import { working } from '../vocabulary/constant.js';
 import { itemAt } from '../vocabulary/lists.js';
 import { type ForceSample, secondsText, type TraceFault } from './sample.js';
 
-const STUCK_FOR = working('Stuck for', 0.4, 's', 'a hand that holds still still trembles: eight to twelve times a second', [0.25, 1]); // prettier-ignore
+const STUCK_FOR = working('Stuck for', 0.4, 's', 'a hand that holds still still trembles: eight to twelve times a second', [0.25, 1]);
 const FEWEST = 8;
 /** Gauges with coarse steps repeat values by chance: a run must be this many times as long as chance makes them. */
 const BEYOND_CHANCE = 3;
@@ -31,8 +31,7 @@ export function frozenIn(samples: readonly ForceSample[], aboveN: number, rangeN
   if (loaded.length < FEWEST) return [];
   const runs = runsOf(samples).filter(({ valueN }) => valueN > aboveN);
   const top = runs.reduce((most, { valueN }) => Math.max(most, valueN), -Infinity);
-  const atEnd = (run: Run) =>
-    rangeN === undefined ? run.valueN === top && run.to < samples.length - 1 : run.valueN >= rangeN * 0.999;
+  const atEnd = (run: Run) => (rangeN === undefined ? run.valueN === top && run.to < samples.length - 1 : run.valueN >= rangeN * 0.999);
   const long = runs.filter((run) => {
     const seconds = itemAt(samples, run.to).tS - itemAt(samples, run.from).tS;
     return seconds >= STUCK_FOR.value && run.to - run.from + 1 >= FEWEST;
@@ -42,8 +41,18 @@ export function frozenIn(samples: readonly ForceSample[], aboveN: number, rangeN
     .map((run) => {
       const [fromS, toS] = [itemAt(samples, run.from).tS, itemAt(samples, run.to).tS];
       return atEnd(run)
-        ? { kind: 'over range', fromS, toS, text: `From ${secondsText(fromS)} the device stood at its end, ${run.valueN.toFixed(0)} N: the true force was higher.` } // prettier-ignore
-        : { kind: 'stuck value', fromS, toS, text: `From ${secondsText(fromS)} the device repeated ${run.valueN.toFixed(1)} N: the trial is kept up to there.` }; // prettier-ignore
+        ? {
+            kind: 'over range',
+            fromS,
+            toS,
+            text: `From ${secondsText(fromS)} the device stood at its end, ${run.valueN.toFixed(0)} N: the true force was higher.`,
+          }
+        : {
+            kind: 'stuck value',
+            fromS,
+            toS,
+            text: `From ${secondsText(fromS)} the device repeated ${run.valueN.toFixed(1)} N: the trial is kept up to there.`,
+          };
     });
 }
 

@@ -12,13 +12,9 @@ interface Made {
 }
 
 /** A force over time as a gauge with noise of its own shows it. */
-function made(
-  forceAt: (s: number) => number,
-  { hz = 80, seconds = 8, noiseN = 2, startS = 0 }: Made = {},
-): ForceSample[] {
+function made(forceAt: (s: number) => number, { hz = 80, seconds = 8, noiseN = 2, startS = 0 }: Made = {}): ForceSample[] {
   const random = xoroshiro128plus(7);
-  const normal = () =>
-    Math.sqrt(-2 * Math.log(1 - uniformFloat64(random))) * Math.cos(2 * Math.PI * uniformFloat64(random));
+  const normal = () => Math.sqrt(-2 * Math.log(1 - uniformFloat64(random))) * Math.cos(2 * Math.PI * uniformFloat64(random));
   return Array.from({ length: Math.round(seconds * hz) }, (_, index) => ({
     tS: startS + index / hz,
     valueN: forceAt(index / hz) + noiseN * normal(),
@@ -26,8 +22,7 @@ function made(
 }
 
 /** At rest for a second, up by 1000 N/s to 400 N, held for four seconds, let go. */
-const squeeze = (s: number) =>
-  s < 1 ? 0 : s < 1.4 ? 1000 * (s - 1) : s < 5.4 ? 400 : s < 5.6 ? 400 - 2000 * (s - 5.4) : 0;
+const squeeze = (s: number) => (s < 1 ? 0 : s < 1.4 ? 1000 * (s - 1) : s < 5.4 ? 400 : s < 5.6 ? 400 - 2000 * (s - 5.4) : 0);
 const kinds = (samples: readonly ForceSample[], rangeN?: number) =>
   traceOf(samples, rangeN === undefined ? {} : { rangeN }).faults.map(({ kind }) => kind);
 
@@ -67,13 +62,13 @@ describe('a squeeze whose numbers are known', () => {
   });
 
   test('an overshoot is the peak and not the plateau', () => {
-    const trace = traceOf(made((s) => squeeze(s) + (s > 1.35 && s < 1.7 ? 60 * Math.sin(((s - 1.35) / 0.35) * Math.PI) : 0))); // prettier-ignore
+    const trace = traceOf(made((s) => squeeze(s) + (s > 1.35 && s < 1.7 ? 60 * Math.sin(((s - 1.35) / 0.35) * Math.PI) : 0)));
     expect(trace.peakN!).toBeGreaterThan(445);
     expect(Math.abs(trace.plateauN! - 400)).toBeLessThan(3);
   });
 
   test('trembling shows in steadiness: a sine of 5 % is 5 ÷ √2 %', () => {
-    const trace = traceOf(made((s) => squeeze(s) * (1 + 0.05 * Math.sin(2 * Math.PI * 6 * s)), { hz: 250, noiseN: 0.5 })); // prettier-ignore
+    const trace = traceOf(made((s) => squeeze(s) * (1 + 0.05 * Math.sin(2 * Math.PI * 6 * s)), { hz: 250, noiseN: 0.5 }));
     expect(Math.abs(trace.steadinessPercent! - 5 / Math.SQRT2)).toBeLessThan(0.25);
   });
 
@@ -105,7 +100,8 @@ describe('what is wrong is said, and the trial is kept as far as it is good', ()
 
   test('a value that is stuck, for good or for a while', () => {
     const at = from(3);
-    const stuck = (to: number) => good.map((sample, index) => (index >= at && index < to ? { ...sample, valueN: good[at]!.valueN } : sample)); // prettier-ignore
+    const stuck = (to: number) =>
+      good.map((sample, index) => (index >= at && index < to ? { ...sample, valueN: good[at]!.valueN } : sample));
     for (const to of [good.length, from(4.2)]) {
       const trace = traceOf(stuck(to));
       expect(trace.faults).toMatchObject([{ kind: 'stuck value' }]);

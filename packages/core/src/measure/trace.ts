@@ -46,7 +46,13 @@ export interface TraceKnown {
 
 const PEAK_OVER_S = 0.1;
 const ONSET_SD = 5;
-const ONSET_SHARE = working('Onset', 0.02, 'of the peak', 'above the gauge’s noise and below what a hand does by accident', [0.01, 0.05]).value; // prettier-ignore
+const ONSET_SHARE = working(
+  'Onset',
+  0.02,
+  'of the peak',
+  'above the gauge’s noise and below what a hand does by accident',
+  [0.01, 0.05],
+).value;
 const STAYS_DOWN_S = 0.15;
 const RISE_BEGINS_S = 0.06;
 const FURTHEST_BACK_S = 0.3;
@@ -89,7 +95,7 @@ function bestOf(stretches: readonly (readonly ForceSample[])[]): readonly ForceS
     const [low, high] = extremes(stretch);
     return stretch.length > 2 && firstOf(stretch).valueN < low + 0.2 * (high - low);
   };
-  const whole = stretches.find((stretch, index) => itemAt(works, index) >= WORTH_ITS_ONSET * most && beginsAtRest(stretch)); // prettier-ignore
+  const whole = stretches.find((stretch, index) => itemAt(works, index) >= WORTH_ITS_ONSET * most && beginsAtRest(stretch));
   return whole ?? stretches.find((_stretch, index) => itemAt(works, index) === most) ?? [];
 }
 
@@ -229,7 +235,12 @@ const NOTHING = {
 
 function nothing(samples: readonly ForceSample[], faults: readonly TraceFault[]): Trace {
   const [keptFromS, keptToS] = [samples[0]?.tS ?? 0, samples.at(-1)?.tS ?? 0];
-  const fault: TraceFault = { kind: 'no effort', fromS: keptFromS, toS: keptToS, text: 'No effort was found: begin at rest, squeeze, hold and let go.' }; // prettier-ignore
+  const fault: TraceFault = {
+    kind: 'no effort',
+    fromS: keptFromS,
+    toS: keptToS,
+    text: 'No effort was found: begin at rest, squeeze, hold and let go.',
+  };
   return { ...NOTHING, restN: 0, keptFromS, keptToS, faults: [...faults, fault] };
 }
 

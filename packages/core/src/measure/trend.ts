@@ -73,7 +73,11 @@ export function trendOf(readings: readonly DayValue[], goal?: number): Trend {
   if (!first || !last) return noTrend('There is no reading yet: measure on four days to see a trend.');
   const points = sorted.map(({ onDay, value }) => [daysBetween(first.onDay, onDay), value] as const);
   const line = theilSen(points);
-  if (!line) return { ...noTrend('All readings are of one day: measure on four days to see a trend.'), nowValue: median(points.map(([, value]) => value)) }; // prettier-ignore
+  if (!line)
+    return {
+      ...noTrend('All readings are of one day: measure on four days to see a trend.'),
+      nowValue: median(points.map(([, value]) => value)),
+    };
   const slopePerWeek = line.slope * DAYS_A_WEEK;
   const nowDay = itemAt(points, points.length - 1)[0];
   const base = { slopePerWeek, nowValue: line.at(nowDay) };
@@ -123,10 +127,7 @@ interface Known {
   readonly lastDay: string;
 }
 
-function forecastOf(
-  goal: number,
-  { line, lines, nowDay, direction, firstDay, lastDay }: Known,
-): Pick<Trend, 'forecast' | 'why'> {
+function forecastOf(goal: number, { line, lines, nowDay, direction, firstDay, lastDay }: Known): Pick<Trend, 'forecast' | 'why'> {
   const nowValue = line.at(nowDay);
   const none = (why: string) => ({ forecast: null, why });
   if (goal === nowValue) return none(`The goal is met on ${dayWords(lastDay)}.`);

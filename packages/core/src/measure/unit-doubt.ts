@@ -8,8 +8,20 @@ import { isAction } from '../vocabulary/measures.js';
 import type { Reading } from '../model/reading.js';
 import { GRAVITY } from '../vocabulary/gravity.js';
 
-const FEEBLE = working('Least that is taken without asking', 0.3, 'of what is believed', 'below it hardly any grown hand is; a slip of the unit lies at a tenth', [0.2, 0.4]).value; // prettier-ignore
-const MIGHTY = working('Most that is taken without asking', 2.8, 'times what is believed', 'above it hardly any hand is; a slip of the unit lies at ten', [2.2, 4]).value; // prettier-ignore
+const FEEBLE = working(
+  'Least that is taken without asking',
+  0.3,
+  'of what is believed',
+  'below it hardly any grown hand is; a slip of the unit lies at a tenth',
+  [0.2, 0.4],
+).value;
+const MIGHTY = working(
+  'Most that is taken without asking',
+  2.8,
+  'times what is believed',
+  'above it hardly any hand is; a slip of the unit lies at ten',
+  [2.2, 4],
+).value;
 
 /** A force whose number fits another unit better. */
 export interface UnitDoubt {
@@ -30,22 +42,20 @@ export function unitDoubt(action: Action, valueN: number, person?: Person): Unit
   const fits = (force: number) => force >= low && force <= high;
   if (fits(valueN)) return null;
   if (valueN < low && fits(valueN * GRAVITY)) {
-    const text = `${valueN.toFixed(0)} N is less than nearly any hand’s ${action}: was it ${valueN.toFixed(1)} kg, that is ${(valueN * GRAVITY).toFixed(0)} N?`; // prettier-ignore
+    const text = `${valueN.toFixed(0)} N is less than nearly any hand’s ${action}: was it ${valueN.toFixed(1)} kg, that is ${(valueN * GRAVITY).toFixed(0)} N?`;
     return { rather: 'kg', wouldBeN: valueN * GRAVITY, text };
   }
   if (valueN > high && fits(valueN / GRAVITY)) {
     const kg = valueN / GRAVITY;
-    const text = `${valueN.toFixed(0)} N, that is ${kg.toFixed(0)} kg, is more than nearly any hand’s ${action}: was it ${kg.toFixed(0)} N?`; // prettier-ignore
+    const text = `${valueN.toFixed(0)} N, that is ${kg.toFixed(0)} kg, is more than nearly any hand’s ${action}: was it ${kg.toFixed(0)} N?`;
     return { rather: 'N', wouldBeN: kg, text };
   }
   return null;
 }
 
 /** What is to be asked of a reading before it is kept; null of whatever is no maximum force. @example readingDoubt({ kind: 'maximum', of: 'grip', value: 45 })?.rather → 'kg' */
-export const readingDoubt = (
-  { kind, of, value }: Pick<Reading, 'kind' | 'of' | 'value'>,
-  person?: Person,
-): UnitDoubt | null => (kind === 'maximum' && isAction(of) ? unitDoubt(of, value, person) : null);
+export const readingDoubt = ({ kind, of, value }: Pick<Reading, 'kind' | 'of' | 'value'>, person?: Person): UnitDoubt | null =>
+  kind === 'maximum' && isAction(of) ? unitDoubt(of, value, person) : null;
 
 function spanOf(action: Action, person: Person): readonly [number, number] {
   const values = HANDS.map((hand) => capacityOf(person, action, hand).value);

@@ -39,17 +39,34 @@ export interface Ask {
 export interface RawDemand {
   readonly loadN?: number;
   readonly actions?: Partial<Record<Action, Ask>>;
-  readonly angle?:
-    { readonly motion: RangeMotion; readonly deg: number } | { readonly motion: RangeMotion; readonly reach: number };
+  readonly angle?: { readonly motion: RangeMotion; readonly deg: number } | { readonly motion: RangeMotion; readonly reach: number };
   readonly stretchNm?: number;
 }
 
 /** A stroke up and a stroke down ask less than their peak: a sine’s two thirds up, and less down, where muscles are stronger. */
-const STROKE = working('Stroke of a repetition', 0.6, 'of its peak, on average', 'two thirds of a sine on the way up; lowering takes some three quarters of lifting', [0.5, 0.75]); // prettier-ignore
+const STROKE = working(
+  'Stroke of a repetition',
+  0.6,
+  'of its peak, on average',
+  'two thirds of a sine on the way up; lowering takes some three quarters of lifting',
+  [0.5, 0.75],
+);
 /** A free motion to and fro. */
-export const TO_AND_FRO = working('Free motion to and fro', 0.4, 'of its peak, on average', 'each of two opposites works for half of the way, as half a sine does, and brakes a little on the other', [0.3, 0.5]); // prettier-ignore
+export const TO_AND_FRO = working(
+  'Free motion to and fro',
+  0.4,
+  'of its peak, on average',
+  'each of two opposites works for half of the way, as half a sine does, and brakes a little on the other',
+  [0.3, 0.5],
+);
 /** Pushing against a stretch. */
-export const PUSHING = working('Push against a stretch', 0.4, 'of its effort, on average', 'a contraction of some seconds, then letting go', [0.25, 0.6]); // prettier-ignore
+export const PUSHING = working(
+  'Push against a stretch',
+  0.4,
+  'of its effort, on average',
+  'a contraction of some seconds, then letting go',
+  [0.25, 0.6],
+);
 
 /** What is asked of an action, against what is believed of its maximum. */
 export function effortOf(person: Person, hand: Hand, action: Action, ask: Ask): ActionEffort {

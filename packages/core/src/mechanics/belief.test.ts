@@ -1,15 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import {
-  atOdds,
-  beliefOf,
-  type Evidence,
-  EVIDENCE_KINDS,
-  intervalOf,
-  maximum,
-  normalShare,
-  updated,
-} from './belief.js';
+import { atOdds, beliefOf, type Evidence, EVIDENCE_KINDS, intervalOf, maximum, normalShare, updated } from './belief.js';
 
 const TODAY = '2026-11-26';
 const PRIOR = beliefOf([Math.log(300), Math.log(300)], 0.18, 0.08);
@@ -64,9 +55,7 @@ describe('a belief about a maximum', () => {
       sdOf(updated(PRIOR, [seen(420, { kind })], TODAY)),
     );
     expect([...sds].sort((a, b) => a - b)).toEqual(sds);
-    const [fresh, old] = ['2026-11-20', '2024-11-20'].map((onDay) =>
-      sdOf(updated(PRIOR, [seen(420, { onDay })], TODAY)),
-    );
+    const [fresh, old] = ['2026-11-20', '2024-11-20'].map((onDay) => sdOf(updated(PRIOR, [seen(420, { onDay })], TODAY)));
     expect(old).toBeGreaterThan(fresh! * 1.5);
   });
 

@@ -33,19 +33,25 @@ export const maximum = (action: Action, hand: Hand, value: number, onDay: string
 
 /** How far each kind of evidence is off, as a log-sd. */
 const ERROR = {
-  maximum: working('Error of a maximum test', 0.07, 'log-sd', 'a dynamometer on a day: 5–8 % from test to test', [0.05, 0.08]), // prettier-ignore
-  'to failure': working('Error of a hold to failure', 0.15, 'log-sd', 'hold times of one person differ by a third from day to day, which the endurance law halves', [0.1, 0.2]), // prettier-ignore
-  rated: working('Error of a rated set', 0.3, 'log-sd', 'ratings of exertion differ by two steps between people', [0.2, 0.4]), // prettier-ignore
-  'broken off': working(
-    'Error of a set broken off',
-    0.35,
+  maximum: working('Error of a maximum test', 0.07, 'log-sd', 'a dynamometer on a day: 5–8 % from test to test', [0.05, 0.08]),
+  'to failure': working(
+    'Error of a hold to failure',
+    0.15,
     'log-sd',
-    'it may have ended for other reasons',
-    [0.25, 0.45],
+    'hold times of one person differ by a third from day to day, which the endurance law halves',
+    [0.1, 0.2],
   ),
+  rated: working('Error of a rated set', 0.3, 'log-sd', 'ratings of exertion differ by two steps between people', [0.2, 0.4]),
+  'broken off': working('Error of a set broken off', 0.35, 'log-sd', 'it may have ended for other reasons', [0.25, 0.45]),
 } as const;
 /** Ratings of one person lean one way: many of them never say more than this. */
-const RATER_LEAN = working('Lean of one rater', 0.15, 'log-sd', 'half of a rating’s error is the person’s own way of rating, which repeats do not average out', [0.1, 0.2]); // prettier-ignore
+const RATER_LEAN = working(
+  'Lean of one rater',
+  0.15,
+  'log-sd',
+  'half of a rating’s error is the person’s own way of rating, which repeats do not average out',
+  [0.1, 0.2],
+);
 /** How one person’s ratings lean, and by how much they scatter about that: log-sds. */
 export const ratingErrors = (): { readonly lean: number; readonly scatter: number } => ({
   lean: RATER_LEAN.value,
@@ -69,7 +75,13 @@ export function ratingSpread({
 }
 
 /** What a belief loses by a day, as variance: after four months a test says a tenth less surely. */
-const WIDENS = working('Widening of a belief', 0.01, 'log-variance in 120 days', 'strength moves by some tenth in four months of training or of none', [0.004, 0.03]); // prettier-ignore
+const WIDENS = working(
+  'Widening of a belief',
+  0.01,
+  'log-variance in 120 days',
+  'strength moves by some tenth in four months of training or of none',
+  [0.004, 0.03],
+);
 const WIDENS_IN_DAYS = 120;
 
 /** A log-normal belief about both hands: log-medians and their covariance, left first. */
@@ -81,14 +93,26 @@ export interface Belief {
 /** A belief in which both hands share a part of what is not known, and each has its own. */
 export const beliefOf = (mean: readonly [number, number], sharedSd: number, ownSd: number): Belief => {
   const [shared, whole] = [sharedSd ** 2, sharedSd ** 2 + ownSd ** 2];
-  return { mean, cov: [[whole, shared], [shared, whole]] }; // prettier-ignore
+  return {
+    mean,
+    cov: [
+      [whole, shared],
+      [shared, whole],
+    ],
+  };
 };
 
 /** A belief about something that follows another with a spread of its own on top. */
 export const following = (mean: readonly [number, number], of: Belief, sharedSd: number, ownSd: number): Belief => {
   const own = beliefOf([0, 0], sharedSd, ownSd).cov;
   const sum = (i: 0 | 1, j: 0 | 1) => of.cov[i][j] + own[i][j];
-  return { mean, cov: [[sum(0, 0), sum(0, 1)], [sum(1, 0), sum(1, 1)]] }; // prettier-ignore
+  return {
+    mean,
+    cov: [
+      [sum(0, 0), sum(0, 1)],
+      [sum(1, 0), sum(1, 1)],
+    ],
+  };
 };
 
 /** What the evidence of one hand comes to: a log-mean and its variance. */
@@ -150,10 +174,16 @@ export function updated(belief: Belief, evidence: readonly Evidence[], today: st
   const [ml, mr] = belief.mean;
   const ul = pl * ((seen[0]?.mean ?? 0) - ml);
   const ur = pr * ((seen[1]?.mean ?? 0) - mr);
-  return { mean: [ml + ca * ul + cb * ur, mr + cb * ul + cd * ur], cov: [[ca, cb], [cb, cd]] }; // prettier-ignore
+  return {
+    mean: [ml + ca * ul + cb * ur, mr + cb * ul + cd * ur],
+    cov: [
+      [ca, cb],
+      [cb, cd],
+    ],
+  };
 }
 
-const AT_ODDS = working('Things seen that do not fit together', 2.5, 'standard deviations', 'by chance one pair in eighty', [2, 3]); // prettier-ignore
+const AT_ODDS = working('Things seen that do not fit together', 2.5, 'standard deviations', 'by chance one pair in eighty', [2, 3]);
 
 /**
  * What was seen of a hand and does not fit the rest of what was seen: a maximum below what was lifted the day before. Both are kept.

@@ -1,14 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { type Evidence, maximum } from './belief.js';
 import { capacityOf, effortPercent, MEASURED_FOR_DAYS, type Person, rangeWithHelpDeg } from './capacity.js';
-import {
-  carryDistanceM,
-  carryTimeS,
-  leverForMomentM,
-  rollerWork,
-  weightForMomentKg,
-  weightMomentNm,
-} from './external-load.js';
+import { carryDistanceM, carryTimeS, leverForMomentM, rollerWork, weightForMomentKg, weightMomentNm } from './external-load.js';
 import { edgeFactor, handleFactor, HoldError, pinchFactor } from './hold-size.js';
 import { stretchMomentNm } from './passive.js';
 import { REFERENCE_BODIES } from '../model/body.js';
@@ -119,8 +112,7 @@ describe('outside loads', () => {
   test('holds: best at a middling handle, poorer when thick; deeper edges are easier; sizes no hand can hold are refused', () => {
     expect(handleFactor(38)).toBe(1);
     expect(handleFactor(76)).toBeCloseTo(0.59, 2);
-    for (let mm = 10; mm < 60; mm += 5)
-      expect(edgeFactor(mm + 5, 'open hand')).toBeGreaterThan(edgeFactor(mm, 'open hand'));
+    for (let mm = 10; mm < 60; mm += 5) expect(edgeFactor(mm + 5, 'open hand')).toBeGreaterThan(edgeFactor(mm, 'open hand'));
     expect(edgeFactor(20, 'half crimp')).toBeGreaterThan(edgeFactor(20, 'open hand'));
     expect(pinchFactor(50)).toBeGreaterThan(pinchFactor(90));
     expect(() => handleFactor(200)).toThrow(HoldError);
@@ -139,8 +131,6 @@ describe('outside loads', () => {
       stretchMomentNm(MAN.body, 'wrist flexion', 80, 'straight'),
     );
     const small = { ...MAN.body, statureM: 1.5 };
-    expect(stretchMomentNm(small, 'wrist flexion', 80, 'relaxed')).toBeLessThan(
-      stretchMomentNm(MAN.body, 'wrist flexion', 80, 'relaxed'),
-    );
+    expect(stretchMomentNm(small, 'wrist flexion', 80, 'relaxed')).toBeLessThan(stretchMomentNm(MAN.body, 'wrist flexion', 80, 'relaxed'));
   });
 });

@@ -47,17 +47,40 @@ export interface Capacity {
 }
 
 /** A measured maximum counts as measured for this long; later it still tells, less surely. */
-export const MEASURED_FOR_DAYS = working('Measured', 120, 'days', 'a maximum test is spoken of as measured for four months', [60, 180]).value; // prettier-ignore
+export const MEASURED_FOR_DAYS = working(
+  'Measured',
+  120,
+  'days',
+  'a maximum test is spoken of as measured for four months',
+  [60, 180],
+).value;
 
 /** Whether what was measured on a day still counts on another. */
-export const isRecent = (onDay: string, today: string) =>
-  daysBetween(onDay, today) <= MEASURED_FOR_DAYS && onDay <= today;
+export const isRecent = (onDay: string, today: string) => daysBetween(onDay, today) <= MEASURED_FOR_DAYS && onDay <= today;
 
-const ALLOMETRIC = published('Strength by body mass', 2 / 3, 'power', 'Jaric 2002, Sports Med 32(10):615–31', 'muscle force grows with cross-section, cross-section with mass to the power of two thirds'); // prettier-ignore
+const ALLOMETRIC = published(
+  'Strength by body mass',
+  2 / 3,
+  'power',
+  'Jaric 2002, Sports Med 32(10):615–31',
+  'muscle force grows with cross-section, cross-section with mass to the power of two thirds',
+);
 
 /** Of grip's spread within a sex and an age, what each hand has to itself. */
-const HAND_OWN = working('Spread between the hands of one person', 0.08, 'log-sd', 'hands differ by a tenth as a matter of course (Petersen et al. 1989)', [0.05, 0.12]); // prettier-ignore
-const UNKNOWN_BODY = working('Spread by what is not on record', 0.1, 'log-sd for each of stature, mass, age', 'body mass within a sex spreads by a sixth', [0.05, 0.15]); // prettier-ignore
+const HAND_OWN = working(
+  'Spread between the hands of one person',
+  0.08,
+  'log-sd',
+  'hands differ by a tenth as a matter of course (Petersen et al. 1989)',
+  [0.05, 0.12],
+);
+const UNKNOWN_BODY = working(
+  'Spread by what is not on record',
+  0.1,
+  'log-sd for each of stature, mass, age',
+  'body mass within a sex spreads by a sixth',
+  [0.05, 0.15],
+);
 
 /** How an action's maximum follows grip: its norm on the men of the grip norm, and how far people spread around it once their grip is known. */
 interface Follows {
@@ -67,17 +90,39 @@ interface Follows {
 
 const spreadOf = (of: string, value: number, reason: string) =>
   working(`Spread of ${of} at a known grip`, value, 'log-sd', reason, [value * 0.6, value * 1.5]);
-const WRIST_SPREAD = spreadOf('wrist moments', 0.27, 'published flexion ranged 5.2–18.7 around 12.2 N·m, a log-sd of 0.35, of which grip explains 0.2'); // prettier-ignore
+const WRIST_SPREAD = spreadOf(
+  'wrist moments',
+  0.27,
+  'published flexion ranged 5.2–18.7 around 12.2 N·m, a log-sd of 0.35, of which grip explains 0.2',
+);
 const TURN_SPREAD = spreadOf('forearm turns', 0.27, 'as for the wrist');
 const FINGER_SPREAD = spreadOf('finger moments', 0.22, 'fingers press and close by the same long muscles');
 const ARM_SPREAD = spreadOf('elbow and shoulder', 0.25, 'less tied to grip than the hand');
-const PINCH_SPREAD = spreadOf('pinch', 0.1, 'sd over mean of pinch is that of grip, and both go together (Mathiowetz et al. 1985)'); // prettier-ignore
+const PINCH_SPREAD = spreadOf('pinch', 0.1, 'sd over mean of pinch is that of grip, and both go together (Mathiowetz et al. 1985)');
 
-const KNUCKLE_LEVER = working('Knuckle moment over grip', 0.22, 'of hand length', 'four fingertips press together with about a fifth of the grip’s force, at their length from the knuckles', [0.15, 0.35]); // prettier-ignore
-const OPENING = working('Opening over grip', 0.1, 'of grip', 'four fingertips open with about a tenth of what the hand closes with', [0.06, 0.14]); // prettier-ignore
-const SHOULDER_LIFT = working('Lifting the arm forward, men', 70, 'N·m', 'of the order of published maxima', [55, 90]); // prettier-ignore
-const ELBOW_BEND = working('Bending the elbow, men', 65, 'N·m', 'of the order of published maxima, elbow square', [50, 80]); // prettier-ignore
-const ELBOW_STRAIGHTEN = working('Straightening the elbow, men', 55, 'N·m', 'of the order of published maxima, elbow square; somewhat less than bending', [42, 65]); // prettier-ignore
+const KNUCKLE_LEVER = working(
+  'Knuckle moment over grip',
+  0.22,
+  'of hand length',
+  'four fingertips press together with about a fifth of the grip’s force, at their length from the knuckles',
+  [0.15, 0.35],
+);
+const OPENING = working(
+  'Opening over grip',
+  0.1,
+  'of grip',
+  'four fingertips open with about a tenth of what the hand closes with',
+  [0.06, 0.14],
+);
+const SHOULDER_LIFT = working('Lifting the arm forward, men', 70, 'N·m', 'of the order of published maxima', [55, 90]);
+const ELBOW_BEND = working('Bending the elbow, men', 65, 'N·m', 'of the order of published maxima, elbow square', [50, 80]);
+const ELBOW_STRAIGHTEN = working(
+  'Straightening the elbow, men',
+  55,
+  'N·m',
+  'of the order of published maxima, elbow square; somewhat less than bending',
+  [42, 65],
+);
 
 /** A maximum of men, scaled by how strong this hand's grip is beside theirs. */
 const ofMen = (constant: Constant, spread: Constant): Follows => ({
@@ -114,21 +159,18 @@ function gripByNorm({ body: { sex, massKg }, ageYears, strengthOfNorm = 1 }: Per
 /** Where the sex is not stated, half the way between women's and men's norms is added to the spread. */
 function gripSpread({ body: { sex }, ageYears, unknowns = 0 }: Person): number {
   const between =
-    sex === 'not stated'
-      ? Math.log(gripNorm('male', ageYears, 'right').meanKg / gripNorm('female', ageYears, 'right').meanKg) / 2
-      : 0;
+    sex === 'not stated' ? Math.log(gripNorm('male', ageYears, 'right').meanKg / gripNorm('female', ageYears, 'right').meanKg) / 2 : 0;
   return Math.sqrt(GRIP_SPREAD.value ** 2 + between ** 2 + unknowns * UNKNOWN_BODY.value ** 2 - HAND_OWN.value ** 2);
 }
 
 /** What is believed of an action of both hands. */
 function believed(person: Person, action: Action): Belief {
-  const seenOf = (of: Action) =>
-    person.evidence.filter((entry) => entry.action === of && entry.onDay <= person.today && entry.value > 0);
+  const seenOf = (of: Action) => person.evidence.filter((entry) => entry.action === of && entry.onDay <= person.today && entry.value > 0);
   const norms = HANDS.map((hand) => Math.log(gripByNorm(person, hand))) as [number, number];
   const grip = updated(beliefOf(norms, gripSpread(person), HAND_OWN.value), seenOf('grip'), person.today);
   if (action === 'grip') return grip;
   const { ofGrip, spread } = FOLLOWS[action];
-  const mean = HANDS.map((hand, index) => Math.log(ofGrip(person, hand, Math.exp(grip.mean[index as 0 | 1])))) as [number, number]; // prettier-ignore
+  const mean = HANDS.map((hand, index) => Math.log(ofGrip(person, hand, Math.exp(grip.mean[index as 0 | 1])))) as [number, number];
   return updated(following(mean, grip, spread.value, HAND_OWN.value), seenOf(action), person.today);
 }
 
@@ -165,12 +207,7 @@ function computed(person: Person, action: Action, hand: Hand): Capacity {
   };
 }
 
-function sourceOf(
-  person: Person,
-  action: Action,
-  hand: Hand,
-  evidence: readonly Evidence[],
-): Pick<Capacity, 'source' | 'from'> {
+function sourceOf(person: Person, action: Action, hand: Hand, evidence: readonly Evidence[]): Pick<Capacity, 'source' | 'from'> {
   const test = evidence.find(({ kind, onDay }) => kind === 'maximum' && isRecent(onDay, person.today));
   if (test) {
     const others = evidence.length - 1;
@@ -178,12 +215,16 @@ function sourceOf(
     return { source: 'measured', from: `measured on ${test.onDay}${more}` };
   }
   const [newest] = evidence;
-  if (newest) return { source: 'from sets', from: `norm, moved by ${evidence.length === 1 ? newest.what : `${evidence.length} sets and tests, the last on ${dayWords(newest.onDay)}`}` }; // prettier-ignore
+  if (newest)
+    return {
+      source: 'from sets',
+      from: `norm, moved by ${evidence.length === 1 ? newest.what : `${evidence.length} sets and tests, the last on ${dayWords(newest.onDay)}`}`,
+    };
   const other = hand === 'left' ? 'right' : 'left';
   const about = (of: Action, whose: Hand) =>
     person.evidence.some((entry) => entry.action === of && entry.hand === whose && entry.onDay <= person.today);
   if (about(action, other)) return { source: 'estimated', from: 'norm, scaled by the other hand' };
-  if (about('grip', hand) || about('grip', other)) return { source: 'estimated', from: 'norm, scaled by the measured grip' }; // prettier-ignore
+  if (about('grip', hand) || about('grip', other)) return { source: 'estimated', from: 'norm, scaled by the measured grip' };
   return { source: 'estimated', from: 'norm, scaled by sex, age and body mass' };
 }
 

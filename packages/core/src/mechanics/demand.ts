@@ -98,8 +98,7 @@ export const postureOf = ({ contact, facing }: Loaded, stance: SupportPosture | 
  * hand stands for the working one; without it each shows its own.
  */
 export function postureDemand(person: Person, posture: SupportPosture, load: PostureLoad, inTurn = false): Demand {
-  const of = (hand: Hand, share: Hand) =>
-    handDemand(person, hand, planted(person, posture.contact, load, hand, load[share]));
+  const of = (hand: Hand, share: Hand) => handDemand(person, hand, planted(person, posture.contact, load, hand, load[share]));
   if (!inTurn) return { left: of('left', 'left'), right: of('right', 'right'), posture: load, beside: null };
   return {
     left: of('left', 'left'),

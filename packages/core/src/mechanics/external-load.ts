@@ -6,8 +6,7 @@ import { GRAVITY } from '../vocabulary/gravity.js';
  * Moment that a weight in the hand makes about the wrist: `m g d cos(angle)`, d from wrist to the weight, the angle of the hand above level.
  * @example weightMomentNm(5, 0.08, 0) ≈ 3.92
  */
-export const weightMomentNm = (massKg: number, leverM: number, angleDeg = 0) =>
-  massKg * GRAVITY * leverM * Math.cos(angleDeg * RAD);
+export const weightMomentNm = (massKg: number, leverM: number, angleDeg = 0) => massKg * GRAVITY * leverM * Math.cos(angleDeg * RAD);
 
 /**
  * The weight that makes a moment: the inverse of `weightMomentNm`. @example weightForMomentKg(3.92, 0.08) ≈ 5.0
@@ -15,8 +14,7 @@ export const weightMomentNm = (massKg: number, leverM: number, angleDeg = 0) =>
  */
 export function weightForMomentKg(momentNm: number, leverM: number, angleDeg = 0): number {
   const perKg = weightMomentNm(1, leverM, angleDeg);
-  if (!(perKg > 1e-9))
-    throw new RangeError('leverM: an upright or zero lever makes no moment; use more than 0 m, below 90°.');
+  if (!(perKg > 1e-9)) throw new RangeError('leverM: an upright or zero lever makes no moment; use more than 0 m, below 90°.');
   return momentNm / perKg;
 }
 
@@ -54,7 +52,7 @@ export function rollerWork({ drumRadiusM, massKg, ropeM }: Roller) {
 }
 
 /** Walking pace with a load in the hands, m/s. */
-export const CARRY_PACE_M_PER_S = working('Pace of a carry', 1.2, 'm/s', 'somewhat slower than a free walk', [0.9, 1.5]).value; // prettier-ignore
+export const CARRY_PACE_M_PER_S = working('Pace of a carry', 1.2, 'm/s', 'somewhat slower than a free walk', [0.9, 1.5]).value;
 
 /**
  * Seconds that a carried distance takes. @example carryTimeS(30) ≈ 25

@@ -49,15 +49,7 @@ describe('the planted hand', () => {
   });
 
   test('heel, knuckles and pads share all of the load, whatever the contact', () => {
-    const contact = fc.constantFrom<Contact>(
-      'open palm',
-      'raised palm',
-      'fist',
-      'back of hand',
-      'fingertips',
-      'handle',
-      'ball',
-    );
+    const contact = fc.constantFrom<Contact>('open palm', 'raised palm', 'fist', 'back of hand', 'fingertips', 'handle', 'ball');
     const facing = fc.constantFrom<Facing>('forward', 'outward', 'inward', 'backward');
     const share = fc.double({ min: 0, max: 1, noNaN: true });
     fc.assert(

@@ -22,13 +22,7 @@ const KNUCKLES_OVER_PALM = working(
   'centres of the knuckles above the floor: pad and half the metacarpal head',
   [0.16, 0.24],
 );
-const WRIST_OVER_BACK = working(
-  'Wrist over the back of the hand',
-  0.3,
-  'of hand length',
-  'half the carpus and thin skin',
-  [0.22, 0.36],
-);
+const WRIST_OVER_BACK = working('Wrist over the back of the hand', 0.3, 'of hand length', 'half the carpus and thin skin', [0.22, 0.36]);
 const KNUCKLES_OVER_BACK = working(
   'Knuckles over the back of the hand',
   0.15,
@@ -43,29 +37,11 @@ const FIST_REACH = working(
   'the first finger bones stand below the knuckles',
   [1.05, 1.25],
 );
-const HANDLE_REACH = working(
-  'Handle: grip to wrist',
-  0.75,
-  'of hand length',
-  'a handle lies in the middle of the palm',
-  [0.65, 0.85],
-);
+const HANDLE_REACH = working('Handle: grip to wrist', 0.75, 'of hand length', 'a handle lies in the middle of the palm', [0.65, 0.85]);
 /** How high a handle brings the palm above the floor. */
-export const HANDLE_HEIGHT_M = working('Height of a handle', 0.07, 'm', 'push-up handles of the usual height', [0.05, 0.12]).value; // prettier-ignore
-const TENT_PALM = working(
-  'Tent: palm to floor',
-  65,
-  '°',
-  'a tall tent keeps the wrist near the straight hand',
-  [55, 75],
-);
-const TENT_FINGERS = working(
-  'Tent: fingers to floor',
-  60,
-  '°',
-  'slightly bent fingers that stand on their tips',
-  [50, 70],
-);
+export const HANDLE_HEIGHT_M = working('Height of a handle', 0.07, 'm', 'push-up handles of the usual height', [0.05, 0.12]).value;
+const TENT_PALM = working('Tent: palm to floor', 65, '°', 'a tall tent keeps the wrist near the straight hand', [55, 75]);
+const TENT_FINGERS = working('Tent: fingers to floor', 60, '°', 'slightly bent fingers that stand on their tips', [50, 70]);
 const THUMB_BEARS = working(
   'Tent: the thumb’s share',
   0.25,
@@ -82,21 +58,9 @@ const THUMB_AHEAD = working(
 );
 const BALL_SLOPE = working('Slope of a hand over a ball', 40, '°', 'the palm lies on the ball’s shoulder', [30, 50]);
 /** How high a ball brings it. */
-export const BALL_HEIGHT_M = working('Height of a ball under the hand', 0.12, 'm', 'a soft ball that gives', [0.08, 0.18]).value; // prettier-ignore
-const RAISED_ON_PADS = working(
-  'Raised palm: most on the pads',
-  0.5,
-  'of the hand’s load',
-  'the knuckle line keeps the rest',
-  [0.35, 0.65],
-);
-const PAD_ON_FINGER = working(
-  'Pads along the finger',
-  0.67,
-  'of finger length',
-  'between middle and end bone',
-  [0.6, 0.8],
-);
+export const BALL_HEIGHT_M = working('Height of a ball under the hand', 0.12, 'm', 'a soft ball that gives', [0.08, 0.18]).value;
+const RAISED_ON_PADS = working('Raised palm: most on the pads', 0.5, 'of the hand’s load', 'the knuckle line keeps the rest', [0.35, 0.65]);
+const PAD_ON_FINGER = working('Pads along the finger', 0.67, 'of finger length', 'between middle and end bone', [0.6, 0.8]);
 
 /** What a placed hand means for the chain and for the wrist. Lengths in metres, angles in degrees. */
 export interface HandGeometry {

@@ -109,10 +109,7 @@ describe('impossible postures', () => {
 
   test('hands too far from the feet: names what is too short, and the nearest distance works', () => {
     const error = fault({ ...tied, distanceM: 2.4 });
-    expect([error.field, error.message]).toEqual([
-      'distanceM',
-      expect.stringMatching(/trunk and legs are too short.*133 cm/),
-    ]);
+    expect([error.field, error.message]).toEqual(['distanceM', expect.stringMatching(/trunk and legs are too short.*133 cm/)]);
     expect(() => handLoad(MAN, { ...tied, distanceM: error.nearest! - 1e-6 })).not.toThrow();
   });
 

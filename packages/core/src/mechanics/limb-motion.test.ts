@@ -14,8 +14,7 @@ describe('what moving a limb takes', () => {
   test('an arm held out level weighs its segments at their levers', () => {
     const { upperArm, forearm, hand } = segmentsOf(MAN);
     const at = (lengthM: number, part: typeof hand) => part.massKg * (lengthM + part.lengthM * part.comFraction);
-    const moment =
-      GRAVITY * (at(0, upperArm) + at(upperArm.lengthM, forearm) + at(upperArm.lengthM + forearm.lengthM, hand));
+    const moment = GRAVITY * (at(0, upperArm) + at(upperArm.lengthM, forearm) + at(upperArm.lengthM + forearm.lengthM, hand));
     // Full reach is 85° from hanging: all but level.
     expect(motionDemand(MAN, 'shoulder flexion', still)).toBeCloseTo(moment * Math.sin((85 * Math.PI) / 180), 6);
   });
@@ -26,11 +25,7 @@ describe('what moving a limb takes', () => {
       fc.property(number(5, 90), number(1, 150), number(0, 3), (reachPercent, perMinute, heldKg) => {
         const base = motionDemand(MAN, action, { reachPercent, perMinute, heldKg });
         expect(base).toBeGreaterThan(0);
-        for (const more of [
-          { reachPercent: reachPercent + 5 },
-          { perMinute: perMinute * 1.2 },
-          { heldKg: heldKg + 0.2 },
-        ]) {
+        for (const more of [{ reachPercent: reachPercent + 5 }, { perMinute: perMinute * 1.2 }, { heldKg: heldKg + 0.2 }]) {
           const harder = motionDemand(MAN, action, { reachPercent, perMinute, heldKg, ...more });
           expect(harder).toBeGreaterThanOrEqual(base - 1e-12);
         }

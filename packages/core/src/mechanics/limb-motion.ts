@@ -15,8 +15,7 @@ export interface FreeMotion {
   readonly heldKg: number;
 }
 
-const arc = (of: string, deg: number) =>
-  working(`Half arc of ${of}`, deg, '°', 'near the norm of active range', [deg * 0.8, deg * 1.2]);
+const arc = (of: string, deg: number) => working(`Half arc of ${of}`, deg, '°', 'near the norm of active range', [deg * 0.8, deg * 1.2]);
 const [BEND_ARC, SIDE_ARC, TURN_ARC] = [arc('wrist bends', 75), arc('side bends', 28), arc('forearm turns', 78)];
 /** Half of the arc that the joint swings through at full reach. */
 const HALF_ARC: Partial<Record<Action, Constant>> = {
@@ -31,14 +30,26 @@ const HALF_ARC: Partial<Record<Action, Constant>> = {
   'shoulder flexion': arc('arm lifts', 85),
 };
 const FINGERS_KG = working('Mass of the fingers', 0.12, 'kg', 'a quarter of the hand', [0.09, 0.16]);
-const FINGER_WAY_M = working('Way of the fingers’ middle', 0.04, 'm', 'half the way of the tips from open to closed', [0.03, 0.06]); // prettier-ignore
-const FINGER_END_N = working('Tissue at the end of opening', 4, 'N', 'what holds the fully opened fingers back', [2, 6]); // prettier-ignore
-const TURN_LEVER_M = working('Held weight off the forearm’s axis', 0.05, 'm', 'what is held in the fist lies half a palm from the axis that the forearm turns about', [0.03, 0.07]); // prettier-ignore
-const ACTIVE_OF_PASSIVE = working('Active over passive range', 0.83, 'of the range with help', 'the norm of active range over it and what help adds: a free motion does not come to the very end', [0.75, 0.9]); // prettier-ignore
+const FINGER_WAY_M = working('Way of the fingers’ middle', 0.04, 'm', 'half the way of the tips from open to closed', [0.03, 0.06]);
+const FINGER_END_N = working('Tissue at the end of opening', 4, 'N', 'what holds the fully opened fingers back', [2, 6]);
+const TURN_LEVER_M = working(
+  'Held weight off the forearm’s axis',
+  0.05,
+  'm',
+  'what is held in the fist lies half a palm from the axis that the forearm turns about',
+  [0.03, 0.07],
+);
+const ACTIVE_OF_PASSIVE = working(
+  'Active over passive range',
+  0.83,
+  'of the range with help',
+  'the norm of active range over it and what help adds: a free motion does not come to the very end',
+  [0.75, 0.9],
+);
 
 const fastest = (of: string, perMinute: number, reason: string) =>
   working(`Fastest ${of}`, perMinute, 'full ways and back a minute', reason, [perMinute * 0.8, perMinute * 1.25]);
-const FAST_FINGERS = fastest('opening and closing', 160, 'healthy young adults open and close fully some 25 times in ten seconds'); // prettier-ignore
+const FAST_FINGERS = fastest('opening and closing', 160, 'healthy young adults open and close fully some 25 times in ten seconds');
 const FAST_BEND = fastest('bending of the wrist', 150, 'a heavier part than the fingers');
 const FAST_TURN = fastest('turning of the forearm', 150, 'as the wrist');
 const FAST_ARM = fastest('swing of the arm', 80, 'the whole arm’s mass at its full length');
@@ -60,8 +71,7 @@ const FASTEST: Record<Action, Constant> = {
 };
 
 /** What speed alone takes of a muscle's maximum, percent. @example speedPercent('grip', { reachPercent: 100, perMinute: 80, heldKg: 0 }) → 50 */
-export const speedPercent = (action: Action, { reachPercent, perMinute }: FreeMotion) =>
-  (reachPercent * perMinute) / FASTEST[action].value;
+export const speedPercent = (action: Action, { reachPercent, perMinute }: FreeMotion) => (reachPercent * perMinute) / FASTEST[action].value;
 
 const FINGER_ACTIONS: readonly Action[] = ['grip', 'pinch', 'finger extension', 'MCP flexion'];
 
@@ -83,9 +93,7 @@ export function motionDemand(body: Body, action: Action, motion: FreeMotion): nu
   const held = action === 'shoulder flexion' ? Math.sin(Math.min(1, reach) * halfArc) : 1;
   const weight = massKg * GRAVITY * leverM * held;
   const inertia = massKg * leverM * leverM * omega * omega * halfArc * reach;
-  const tissue = isRangeMotion(action)
-    ? stretchMomentNm(body, action, motion.reachPercent * ACTIVE_OF_PASSIVE.value, 'relaxed')
-    : 0;
+  const tissue = isRangeMotion(action) ? stretchMomentNm(body, action, motion.reachPercent * ACTIVE_OF_PASSIVE.value, 'relaxed') : 0;
   return weight + inertia + tissue;
 }
 
@@ -101,8 +109,7 @@ export function limbMomentNm(body: Body, action: Action): number {
 function movedBy(body: Body, action: Action, heldKg: number): { massKg: number; leverM: number } {
   const { hand, forearm, upperArm } = segmentsOf(body);
   const palm = hand.lengthM * PALM_LEVER.value;
-  if (action === 'pronation' || action === 'supination')
-    return { massKg: hand.massKg + heldKg, leverM: TURN_LEVER_M.value };
+  if (action === 'pronation' || action === 'supination') return { massKg: hand.massKg + heldKg, leverM: TURN_LEVER_M.value };
   const parts: [number, number][] = [
     [hand.massKg, hand.lengthM * hand.comFraction],
     [heldKg, palm],
@@ -112,8 +119,7 @@ function movedBy(body: Body, action: Action, heldKg: number): { massKg: number; 
     parts.push(own);
   };
   if (!isRangeMotion(action)) further(forearm.lengthM, [forearm.massKg, forearm.lengthM * forearm.comFraction]);
-  if (action === 'shoulder flexion')
-    further(upperArm.lengthM, [upperArm.massKg, upperArm.lengthM * upperArm.comFraction]);
+  if (action === 'shoulder flexion') further(upperArm.lengthM, [upperArm.massKg, upperArm.lengthM * upperArm.comFraction]);
   const massKg = parts.reduce((sum, [mass]) => sum + mass, 0);
   return { massKg, leverM: parts.reduce((sum, [mass, lever]) => sum + mass * lever, 0) / massKg };
 }

@@ -71,27 +71,13 @@ function wristPoint(segments: Segments, posture: SupportPosture): Point {
 const frontOf = (posture: SupportPosture) => (posture.face === 'back' ? -1 : 1);
 
 /** Hip between the support's joint and the shoulder: up when the front looks down, down when it looks up. */
-function hipBetween(
-  posture: SupportPosture,
-  joint: Point,
-  shoulder: Point,
-  link: LowerLink,
-  trunk: number,
-): Point | null {
-  return frontOf(posture) > 0
-    ? corner(joint, shoulder, link.lengthM, trunk)
-    : corner(shoulder, joint, trunk, link.lengthM);
+function hipBetween(posture: SupportPosture, joint: Point, shoulder: Point, link: LowerLink, trunk: number): Point | null {
+  return frontOf(posture) > 0 ? corner(joint, shoulder, link.lengthM, trunk) : corner(shoulder, joint, trunk, link.lengthM);
 }
 
 const linkAngle = (hipAngleDeg: number, link: LowerLink) => hipAngleDeg - link.offsetDeg;
 
-function fromHipAngle(
-  segments: Segments,
-  posture: SupportPosture,
-  wrist: Point,
-  shoulder: Point,
-  hipAngleDeg: number,
-): ClosedChain {
+function fromHipAngle(segments: Segments, posture: SupportPosture, wrist: Point, shoulder: Point, hipAngleDeg: number): ClosedChain {
   const link = lowerLink(segments, posture);
   const span = chord(link.lengthM, segments.trunk.lengthM, linkAngle(hipAngleDeg, link));
   const jointY = posture.supportHeightM + link.riseM;
@@ -118,13 +104,7 @@ function upTheWall(
   return finish(segments, posture, { wrist, shoulder, joint, link });
 }
 
-function fromDistance(
-  segments: Segments,
-  posture: SupportPosture,
-  wrist: Point,
-  shoulder: Point,
-  distanceM: number,
-): ClosedChain {
+function fromDistance(segments: Segments, posture: SupportPosture, wrist: Point, shoulder: Point, distanceM: number): ClosedChain {
   const link = lowerLink(segments, posture);
   const joint = point(wrist.x - distanceM, posture.supportHeightM + link.riseM);
   const span = distance(joint, shoulder);
@@ -157,15 +137,9 @@ function fromHipAngleAndDistance(
   if (!shoulder) {
     const rise = wrist.y - joint.y;
     const reach = span + arm;
-    const nearest = Math.sqrt(
-      Math.max(0, distanceM > span ? reach * reach - rise * rise : (span - arm) ** 2 - rise * rise),
-    );
+    const nearest = Math.sqrt(Math.max(0, distanceM > span ? reach * reach - rise * rise : (span - arm) ** 2 - rise * rise));
     if (distanceM > span) throw tooFar(posture, link, nearest, 'arms, trunk and ');
-    throw new PostureError(
-      'distanceM',
-      `The arms are too short to reach back: at least ${cm(nearest)} are needed.`,
-      nearest,
-    );
+    throw new PostureError('distanceM', `The arms are too short to reach back: at least ${cm(nearest)} are needed.`, nearest);
   }
   return finish(segments, posture, { wrist, shoulder, joint, link });
 }
@@ -238,10 +212,7 @@ function finish(segments: Segments, posture: SupportPosture, { wrist, shoulder, 
     posture.support === 'knees'
       ? plus(
           joint,
-          point(
-            behind.x * shank.lengthM,
-            behind.y * shank.lengthM + (posture.shanks === 'lifted' ? 0 : (ankleHeightM - link.riseM) * 0.6),
-          ),
+          point(behind.x * shank.lengthM, behind.y * shank.lengthM + (posture.shanks === 'lifted' ? 0 : (ankleHeightM - link.riseM) * 0.6)),
         )
       : down(thigh.lengthM + shank.lengthM);
   const hipAngleDeg = angleAtDeg(hip, shoulder, knee);
@@ -261,12 +232,7 @@ function overHands(segments: Segments, posture: SupportPosture, arm: number): Cl
     const hip = plus(shoulder, point(up.x * trunk.lengthM, up.y * trunk.lengthM));
     const down = (length: number) => plus(hip, point(leg.x * length, leg.y * length));
     const ankle = down(thigh.lengthM + shank.lengthM);
-    return assemble(
-      segments,
-      posture,
-      { wrist, shoulder, hip, knee: down(thigh.lengthM), ankle, contact: ankle },
-      hipAngleDeg,
-    );
+    return assemble(segments, posture, { wrist, shoulder, hip, knee: down(thigh.lengthM), ankle, contact: ankle }, hipAngleDeg);
   };
   const off = (by: number) => {
     const chain = turned(by);

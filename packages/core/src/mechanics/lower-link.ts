@@ -20,13 +20,7 @@ const ANKLE_ON_SIDE = working(
   'half the width of a foot and its ankle',
   [0.14, 0.22],
 );
-const ANKLE_ON_HEEL = working(
-  'Ankle above the heel’s back',
-  0.2,
-  'of foot length',
-  'the foot stands on its heel',
-  [0.16, 0.25],
-);
+const ANKLE_ON_HEEL = working('Ankle above the heel’s back', 0.2, 'of foot length', 'the foot stands on its heel', [0.16, 0.25]);
 
 /** The link from support to hip, of a body in a posture. */
 export function lowerLink(segments: Segments, { support }: SupportPosture): LowerLink {

@@ -59,15 +59,9 @@ export const PINCH = {
 } as const;
 
 /** Spread of grip within an age and a sex, as a share of its mean: what every band of the norm comes to. */
-export const GRIP_SPREAD = published(
-  'Spread of grip',
-  0.2,
-  'log-sd',
-  MASSY,
-  'sd over mean in every band of age, both sexes',
-);
+export const GRIP_SPREAD = published('Spread of grip', 0.2, 'log-sd', MASSY, 'sd over mean in every band of age, both sexes');
 
-type PinchNorm = Readonly<Record<'male' | 'female', Readonly<Record<Hand, { readonly meanKg: number; readonly sdKg: number }>>>>; // prettier-ignore
+type PinchNorm = Readonly<Record<'male' | 'female', Readonly<Record<Hand, { readonly meanKg: number; readonly sdKg: number }>>>>;
 /** Means of the two bands of 20–29 years, the left with the right’s spread. @param right mean and sd, then the left’s mean: of 20–24, of 25–29 */
 const pinchNorm = (a: readonly [number, number, number], b: readonly [number, number, number]) => ({
   right: { meanKg: (a[0] + b[0]) / 2, sdKg: (a[1] + b[1]) / 2 },
@@ -76,7 +70,7 @@ const pinchNorm = (a: readonly [number, number, number], b: readonly [number, nu
 /** Pinch of young adults, kilograms: Mathiowetz et al. 1985, Arch Phys Med Rehabil 66(2):69–74. `pinch` is the palmar one. */
 export const PINCH_NORMS = {
   'tip pinch': { male: pinchNorm([8.2, 1.4, 7.7], [8.3, 2, 7.9]), female: pinchNorm([5, 1, 4.8], [5.4, 0.8, 5.1]) },
-  'key pinch': { male: pinchNorm([11.8, 1.6, 11.3], [12.1, 2.2, 11.3]), female: pinchNorm([8, 0.9, 7.3], [8, 0.9, 7.5]) }, // prettier-ignore
+  'key pinch': { male: pinchNorm([11.8, 1.6, 11.3], [12.1, 2.2, 11.3]), female: pinchNorm([8, 0.9, 7.3], [8, 0.9, 7.5]) },
   pinch: { male: pinchNorm([12.1, 2.4, 11.7], [11.8, 2, 11.4]), female: pinchNorm([7.8, 1, 7.4], [8, 1.5, 7.5]) },
 } as const satisfies Record<string, PinchNorm>;
 

@@ -37,8 +37,7 @@ export function holdFactor({ on, handleMm, edgeMm, edgeGrip, pinchMm, digits }: 
 }
 
 /** Fingers need this much force to hold a load: on a pinch, friction of both faces carries it. */
-export const gripForceN = (hold: Hold, loadN: number) =>
-  hold.on === 'pinch' ? loadN / (2 * PINCH_FRICTION.value) : loadN;
+export const gripForceN = (hold: Hold, loadN: number) => (hold.on === 'pinch' ? loadN / (2 * PINCH_FRICTION.value) : loadN);
 
 /** Holding on: a pinch by thumb and fingers, an edge by the fingertips, a bar with what it takes to open the hand. */
 function holding(hold: Hold, loadN: number): Partial<Record<Action, Ask>> {
@@ -60,8 +59,7 @@ export const RAW: LoadTable<Exclude<LoadKind, 'body'>, RawDemand, [Person]> = {
   roller: rolling,
   press: ({ action, effortPercent }) => ({ actions: { [action]: { sharePercent: effortPercent } } }),
   resist: ({ action, forceN, digits }) => {
-    if (action === 'finger extension')
-      return { actions: { [action]: { demand: forceN, factor: openingFactor(digits) } } };
+    if (action === 'finger extension') return { actions: { [action]: { demand: forceN, factor: openingFactor(digits) } } };
     if (digits?.includes('thumb')) return { actions: { pinch: { demand: forceN, factor: pinchOf(digits) } } };
     return { actions: { [action]: { demand: forceN, factor: fingersFactor(digits) } } };
   },
@@ -135,8 +133,7 @@ function rolling(load: LoadOf<'roller'>, { body }: Person): RawDemand {
   };
 }
 
-const carries = (action: Action) =>
-  action === 'shoulder flexion' || action === 'elbow flexion' || action === 'elbow extension';
+const carries = (action: Action) => action === 'shoulder flexion' || action === 'elbow flexion' || action === 'elbow extension';
 
 /** While the wrist or the fingers move, the arm that carries them is held still. */
 function moving(body: Body, action: Action, load: LoadOf<'move'>): Ask {

@@ -5,7 +5,13 @@ import type { Fingers } from '../vocabulary/contacts.js';
 import type { StretchMotion } from '../vocabulary/motions.js';
 
 const atTheEnd = (of: string, value: number) =>
-  working(`Passive moment at the end of ${of}`, value, 'N·m', 'what a helper stops at, on the reference man: some 35 N at the knuckles for the wrist, less for a forearm turn and for single finger joints', [value * 0.6, value * 1.6]); // prettier-ignore
+  working(
+    `Passive moment at the end of ${of}`,
+    value,
+    'N·m',
+    'what a helper stops at, on the reference man: some 35 N at the knuckles for the wrist, less for a forearm turn and for single finger joints',
+    [value * 0.6, value * 1.6],
+  );
 
 /** Moment at which help usually stops at the end of a range, on the reference man. */
 const END_MOMENT: Record<StretchMotion, Constant> = {

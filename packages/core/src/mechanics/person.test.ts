@@ -47,20 +47,16 @@ describe('a person from what is on record', () => {
   });
 
   test('what can be measured of what, and in which unit', () => {
-    expect([
-      readingUnit('maximum', 'grip'),
-      readingUnit('maximum', 'supination'),
-      readingUnit('active range', 'pronation'),
-    ]).toEqual(['N', 'N·m', '°']);
+    expect([readingUnit('maximum', 'grip'), readingUnit('maximum', 'supination'), readingUnit('active range', 'pronation')]).toEqual([
+      'N',
+      'N·m',
+      '°',
+    ]);
     expect(readingUnit('active range', 'grip')).toBeUndefined();
     expect(readingUnit('maximum', 'cheerfulness')).toBeUndefined();
   });
 
   test('an angle within the error of measuring is at the end of the range, not past it', () => {
-    expect([rangeVerdict(90, 97.1), rangeVerdict(90, 89), rangeVerdict(90, 82)]).toEqual([
-      'within',
-      'at the end',
-      'past',
-    ]);
+    expect([rangeVerdict(90, 97.1), rangeVerdict(90, 89), rangeVerdict(90, 82)]).toEqual(['within', 'at the end', 'past']);
   });
 });

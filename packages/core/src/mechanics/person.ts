@@ -40,16 +40,10 @@ export function personOf(
 export const maximaOf = (readings: readonly Reading[]): Evidence[] =>
   readings
     .filter(isCold)
-    .flatMap(({ kind, of, hand, value, onDay }) =>
-      kind === 'maximum' && isAction(of) ? [maximum(of, hand, value, onDay)] : [],
-    );
+    .flatMap(({ kind, of, hand, value, onDay }) => (kind === 'maximum' && isAction(of) ? [maximum(of, hand, value, onDay)] : []));
 
 /** Ranges with help, with those of some readings in their place: the last of each, where it still counts. */
-export function withRanges(
-  known: Person['rangeDeg'],
-  readings: readonly Reading[],
-  today?: string,
-): NonNullable<Person['rangeDeg']> {
+export function withRanges(known: Person['rangeDeg'], readings: readonly Reading[], today?: string): NonNullable<Person['rangeDeg']> {
   const ranges: Record<Hand, Partial<Record<RangeMotion, number>>> = {
     left: { ...known?.left },
     right: { ...known?.right },

@@ -15,8 +15,7 @@ const of = (body: Body): Person => ({ body, ageYears: 30, evidence: [], today: '
 const MAN = of(REFERENCE_BODIES.male);
 const WOMAN = of({ sex: 'female', statureM: 1.65, massKg: 62 });
 const { plank, allFours, bench, feetRaised, wallLean } = USUAL_POSTURES;
-const left = (person: Person, posture: SupportPosture) =>
-  postureDemand(person, posture, handLoad(person.body, posture)).left;
+const left = (person: Person, posture: SupportPosture) => postureDemand(person, posture, handLoad(person.body, posture)).left;
 const effort = (person: Person, posture: SupportPosture, action: Action) =>
   left(person, posture).efforts.find((each) => each.action === action)?.effortPercent ?? 0;
 const level = (movementId: string, levelId: string) => findLevel(shippedMovement(movementId)!, levelId)!;
@@ -70,9 +69,7 @@ describe('a hand that bears', () => {
   test('elbows and shoulders answer for what bends them', () => {
     const low = { ...plank, elbowBendDeg: 90, leanDeg: 9 };
     expect(effort(MAN, low, 'elbow extension')).toBeGreaterThan(3 * effort(MAN, plank, 'elbow extension'));
-    expect(effort(MAN, { ...plank, leanDeg: 20 }, 'shoulder flexion')).toBeGreaterThan(
-      3 * effort(MAN, plank, 'shoulder flexion'),
-    );
+    expect(effort(MAN, { ...plank, leanDeg: 20 }, 'shoulder flexion')).toBeGreaterThan(3 * effort(MAN, plank, 'shoulder flexion'));
   });
 
   test('a wall’s hands are where the shoulders are, small or tall: the load of one differs little from the other’s', () => {
@@ -87,7 +84,9 @@ describe('a hand that bears', () => {
   test('fingers that lift off the planted palm are worked, those that stay are not', () => {
     const lifts = demandOf(WOMAN, level('strength.finger-lifts', 'all-fours')).left;
     expect(lifts.efforts.find(({ action }) => action === 'finger extension')!.effortPercent).toBeGreaterThan(20);
-    expect(demandOf(WOMAN, level('bearing.palm-support', 'all-fours')).left.efforts.some(({ action }) => action === 'finger extension')).toBe(false); // prettier-ignore
+    expect(
+      demandOf(WOMAN, level('bearing.palm-support', 'all-fours')).left.efforts.some(({ action }) => action === 'finger extension'),
+    ).toBe(false);
   });
 
   test('no contact at any lean asks for less than nothing, and every effort is a number', () => {

@@ -17,18 +17,20 @@ const HOLDS: Partial<Record<PostureLoad['heldBy'], Action>> = {
 };
 
 /** A palm that presses through its fingers. */
-export const PRESSING_PALM = working('Palm that presses through its fingers', 1.6, 'of open-handed wrist flexion', 'published closed-hand moments of men run 15–25 N·m against 12.2 with the hand open: the long finger flexors help', [1.25, 2]); // prettier-ignore
+export const PRESSING_PALM = working(
+  'Palm that presses through its fingers',
+  1.6,
+  'of open-handed wrist flexion',
+  'published closed-hand moments of men run 15–25 N·m against 12.2 with the hand open: the long finger flexors help',
+  [1.25, 2],
+);
 const steadies = (on: string, lever: number, reason: string) =>
   working(`Steadying ${on}`, lever, 'm of the load', reason, [lever * 0.5, lever * 2]);
 /** Muscles on both sides hold the load within this lever of the joint: never free, though no moment is left over. */
 const STEADY_WRIST: Partial<Record<Contact, Constant>> = {
   'open palm': steadies('a flat palm', 0.003, 'a flat palm stands by itself; fingers and forearm correct it'),
   'back of hand': steadies('the back of a hand', 0.004, 'as a flat palm, on less of the hand'),
-  fist: steadies(
-    'a fist',
-    0.008,
-    'the wrist stands over a knuckle line a finger wide, and sways by most of a centimetre',
-  ),
+  fist: steadies('a fist', 0.008, 'the wrist stands over a knuckle line a finger wide, and sways by most of a centimetre'),
   handle: steadies('a handle', 0.005, 'a handle is gripped, which steadies it'),
   edge: steadies('an edge', 0.005, 'as a handle'),
   fingertips: steadies('a tent', 0.004, 'five points stand wide, but high'),
@@ -37,17 +39,28 @@ const STEADY_WRIST: Partial<Record<Contact, Constant>> = {
 const STEADY_ELBOW = steadies('an elbow', 0.012, 'a straight arm that is not locked sways by a centimetre');
 /** The girdle over a hand that bears or hangs. */
 export const STEADY_SHOULDER = steadies('a shoulder', 0.03, 'the girdle carries the trunk between the arms');
-const DRAWING_DOWN = working('Drawing the arm down', 1.5, 'of lifting it', 'back and chest draw an arm down with half as much again as lifts it', [1.2, 1.9]); // prettier-ignore
+const DRAWING_DOWN = working(
+  'Drawing the arm down',
+  1.5,
+  'of lifting it',
+  'back and chest draw an arm down with half as much again as lifts it',
+  [1.2, 1.9],
+);
 /** Lifting one finger off a planted hand. */
-export const LIFTED_FINGER = working('One finger lifted off a planted hand', 35, '% of its most', 'a planted palm has stretched the flexors that the finger lifts against', [20, 50]); // prettier-ignore
+export const LIFTED_FINGER = working(
+  'One finger lifted off a planted hand',
+  35,
+  '% of its most',
+  'a planted palm has stretched the flexors that the finger lifts against',
+  [20, 50],
+);
 
 /** What a planted hand holds: the wrist less what stretched tissue carries, the fingers, and the arm above. */
 export function planted(person: Person, contact: Contact, load: PostureLoad, hand: Hand, mine: HandLoad): RawDemand {
   const actions: Partial<Record<Action, Ask>> = {};
   const take = (action: Action, demand: number, factor = 1) => {
     const before = actions[action];
-    if (demand > 0 && demand / factor > (before?.demand ?? 0) / (before?.factor ?? 1))
-      actions[action] = { demand, factor };
+    if (demand > 0 && demand / factor > (before?.demand ?? 0) / (before?.factor ?? 1)) actions[action] = { demand, factor };
   };
   const motion: RangeMotion = load.wristExtensionDeg > 0 ? 'wrist extension' : 'wrist flexion';
   const bends = contact !== 'none' && mine.loadN > 0 && Math.abs(load.wristExtensionDeg) >= 1;

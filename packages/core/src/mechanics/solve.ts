@@ -93,13 +93,7 @@ export type SolvedInterval = readonly [low: number | null, high: number | null];
  * The interval of a value that was found for an effort: what the weakest and the strongest tenth of people of whom as much is known would need. Null where
  * what was aimed at is no effort.
  */
-export function solvedInterval(
-  person: Person,
-  level: Loaded,
-  field: string,
-  target: Target,
-  found: Demand,
-): SolvedInterval | null {
+export function solvedInterval(person: Person, level: Loaded, field: string, target: Target, found: Demand): SolvedInterval | null {
   const hardest = found[target.hand].efforts[0];
   if (target.quantity !== 'effortPercent' || !hardest) return null;
   const bounds = intervalOf(target.value, hardest.logSd).map((value) => {
@@ -133,11 +127,7 @@ export function solveLevel<L extends Loaded>(
   const fields: Readonly<Record<string, unknown>> = load;
   const from = fields[field];
   if (!spec || !('limit' in spec) || typeof from !== 'number') {
-    throw new NotReachedError(
-      field,
-      `${field} is not a number of this load; use ${solvableFields(level).join(', ')}.`,
-      null,
-    );
+    throw new NotReachedError(field, `${field} is not a number of this load; use ${solvableFields(level).join(', ')}.`, null);
   }
   const at = (value: number): L => ({ ...level, load: { ...load, [field]: value } });
   const { min, max } = spec.limit;

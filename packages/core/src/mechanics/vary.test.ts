@@ -17,21 +17,18 @@ describe('moving one field of a posture', () => {
     }
   });
 
-  test.each(usual)(
-    '%s: every movable field is one the posture’s limits know, and reads back as it was set',
-    (_name, posture) => {
-      const load = handLoad(MAN, posture);
-      for (const field of movableFields(posture)) {
-        const { min, max } = POSTURE_LIMITS[field];
-        // Straight bodies are all but stretched: their hands can come nearer, not go further.
-        const away = field === 'distanceM' || field === 'hipAngleDeg' || field === 'handHeightM' ? -1 : 1;
-        const nudged = fieldValue(posture, load, field) + away * (max - min) * 1e-4;
-        if (nudged < min || nudged > max) continue;
-        const moved = withField(posture, load, field, nudged);
-        expect([field, fieldValue(moved, handLoad(MAN, moved), field)]).toEqual([field, expect.closeTo(nudged, 6)]);
-      }
-    },
-  );
+  test.each(usual)('%s: every movable field is one the posture’s limits know, and reads back as it was set', (_name, posture) => {
+    const load = handLoad(MAN, posture);
+    for (const field of movableFields(posture)) {
+      const { min, max } = POSTURE_LIMITS[field];
+      // Straight bodies are all but stretched: their hands can come nearer, not go further.
+      const away = field === 'distanceM' || field === 'hipAngleDeg' || field === 'handHeightM' ? -1 : 1;
+      const nudged = fieldValue(posture, load, field) + away * (max - min) * 1e-4;
+      if (nudged < min || nudged > max) continue;
+      const moved = withField(posture, load, field, nudged);
+      expect([field, fieldValue(moved, handLoad(MAN, moved), field)]).toEqual([field, expect.closeTo(nudged, 6)]);
+    }
+  });
 
   test('only what means something can be moved', () => {
     const has = (name: UsualPosture, field: PostureField) => movableFields(USUAL_POSTURES[name]).includes(field);
@@ -44,8 +41,7 @@ describe('moving one field of a posture', () => {
   });
 
   test('feet on a wall slide to where the body reaches it, and stand higher the nearer the hands', () => {
-    const height = (distanceM: number) =>
-      handLoad(MAN, { ...USUAL_POSTURES.wallHandstand, distanceM }).joints.contact.y;
+    const height = (distanceM: number) => handLoad(MAN, { ...USUAL_POSTURES.wallHandstand, distanceM }).joints.contact.y;
     expect(height(0.2)).toBeGreaterThan(height(0.5));
     expect(height(0.5)).toBeGreaterThan(height(0.9));
     for (const distanceM of [0.2, 0.6, 1]) {

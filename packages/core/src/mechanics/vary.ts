@@ -17,8 +17,7 @@ export function withField(
 ): SupportPosture {
   if (posture.support === 'none') return { ...posture, [field]: value };
   const { leanDeg, hipAngleDeg, distanceM, ...rest } = posture;
-  if (leanDeg !== undefined && hipAngleDeg !== undefined && distanceM !== undefined)
-    return { ...posture, [field]: value };
+  if (leanDeg !== undefined && hipAngleDeg !== undefined && distanceM !== undefined) return { ...posture, [field]: value };
   const straight = load.hipAngleDeg >= STRAIGHT_DEG;
   const lean = leanDeg === 'square' ? leanDeg : (leanDeg ?? load.leanDeg);
   switch (field) {
@@ -27,9 +26,7 @@ export function withField(
     case 'hipAngleDeg':
       return { ...rest, leanDeg: lean, hipAngleDeg: value };
     case 'leanDeg':
-      return straight
-        ? { ...rest, leanDeg: value, hipAngleDeg: load.hipAngleDeg }
-        : { ...rest, leanDeg: value, distanceM: load.distanceM };
+      return straight ? { ...rest, leanDeg: value, hipAngleDeg: load.hipAngleDeg } : { ...rest, leanDeg: value, distanceM: load.distanceM };
     case 'elbowBendDeg':
       // Hands and feet stand where they stand: bending the elbows lowers the shoulders and brings them forward.
       return straight
@@ -49,8 +46,7 @@ export function movableFields(posture: SupportPosture): PostureField[] {
   if (support !== 'none' && support !== 'feet on wall') fields.push('handHeightM', 'supportHeightM');
   fields.push('hipAngleDeg');
   if (contact !== 'none') fields.push('elbowBendDeg', 'leftShare');
-  if (contact === 'open palm' || contact === 'raised palm' || contact === 'back of hand' || contact === 'ball')
-    fields.push('padPressure');
+  if (contact === 'open palm' || contact === 'raised palm' || contact === 'back of hand' || contact === 'ball') fields.push('padPressure');
   if (contact === 'raised palm') fields.push('heelLiftDeg');
   if (contact === 'open palm' || contact === 'back of hand') fields.push('wedgeDeg');
   return surface === 'wall' ? fields.filter((field) => field !== 'supportHeightM') : fields;
@@ -58,7 +54,6 @@ export function movableFields(posture: SupportPosture): PostureField[] {
 
 /** The value of a field as it stands, given or computed. */
 export function fieldValue(posture: SupportPosture, load: PostureLoad, field: PostureField): number {
-  if (field === 'leanDeg' || field === 'hipAngleDeg' || field === 'distanceM' || field === 'handHeightM')
-    return load[field];
+  if (field === 'leanDeg' || field === 'hipAngleDeg' || field === 'distanceM' || field === 'handHeightM') return load[field];
   return posture[field] ?? 0;
 }

@@ -3,7 +3,12 @@ import type { Hand } from '../vocabulary/hands.js';
 import { published } from '../vocabulary/constant.js';
 
 /** Beyond it the lesser hand counts as weaker. */
-const USUAL_DIFFERENCE = published('Usual difference of the hands', 1.1, 'times', 'Petersen et al. 1989, Am J Occup Ther 43(7):444–7').value; // prettier-ignore
+const USUAL_DIFFERENCE = published(
+  'Usual difference of the hands',
+  1.1,
+  'times',
+  'Petersen et al. 1989, Am J Occup Ther 43(7):444–7',
+).value;
 
 /** The weaker hand by measured grip; null when there is no such measure, or no difference to speak of. */
 export function weakerHand(person: Person): Hand | null {

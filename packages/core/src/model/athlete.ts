@@ -8,19 +8,7 @@ import { HANDS, WORKING_SIDES } from '../vocabulary/hands.js';
 import { SYMPTOM_KIND_IDS } from '../vocabulary/intake-words.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
-import {
-  day,
-  idOf,
-  list,
-  type Of,
-  oneOf,
-  optional,
-  orNull,
-  record,
-  text,
-  trueOrFalse,
-  within,
-} from '../vocabulary/schema.js';
+import { day, idOf, list, type Of, oneOf, optional, orNull, record, text, trueOrFalse, within } from '../vocabulary/schema.js';
 import { SCORE } from '../vocabulary/scores.js';
 import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
 import { BODY_LIMITS, SEXES } from './body.js';
@@ -170,13 +158,9 @@ export function checkClearanceDays({ since, clearedOn, clearedBy, clearedUntil, 
   if (clearedOn === undefined || clearedBy === undefined) {
     const half = clearedOn === undefined ? '/clearedOn' : '/clearedBy';
     return [
-      ...(clearedOn === clearedBy
-        ? []
-        : [{ pointer: half, message: 'clearance needs both a day and the name of who cleared it' }]),
+      ...(clearedOn === clearedBy ? [] : [{ pointer: half, message: 'clearance needs both a day and the name of who cleared it' }]),
       ...(limits ? [{ pointer: '/within', message: 'limits belong to a clearance: say who cleared it and when' }] : []),
-      ...(clearedUntil === undefined
-        ? []
-        : [{ pointer: '/clearedUntil', message: 'belongs to a clearance: say who cleared it and when' }]),
+      ...(clearedUntil === undefined ? [] : [{ pointer: '/clearedUntil', message: 'belongs to a clearance: say who cleared it and when' }]),
     ];
   }
   const faults: Fault[] = [];

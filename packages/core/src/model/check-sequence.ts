@@ -45,9 +45,7 @@ export function checkSequence(sequence: Sequence, lookup: MovementLookup): Fault
 function checkBlock(block: Block, lookup: MovementLookup): Fault[] {
   const dose = under('/dose', checkDose(block.dose));
   const found = placed(block, lookup);
-  return 'fault' in found
-    ? [...dose, found.fault]
-    : [...dose, ...checkFit(block.dose, found.movement, found.level), ...checkLooks(block)];
+  return 'fault' in found ? [...dose, found.fault] : [...dose, ...checkFit(block.dose, found.movement, found.level), ...checkLooks(block)];
 }
 
 /** Hands can be compared before they change only where they do. */

@@ -20,9 +20,7 @@ const base: Sequence = {
   blocks: [block('a'), block('b'), block('c')],
 };
 const changes = (to: Partial<Sequence>) =>
-  compareSequences(base, { ...base, ...to }, ({ movementId, levelId }) => `${movementId} ${levelId}`).map(
-    ({ text }) => text,
-  );
+  compareSequences(base, { ...base, ...to }, ({ movementId, levelId }) => `${movementId} ${levelId}`).map(({ text }) => text);
 
 describe('comparing two versions', () => {
   test('nothing changed says nothing', () => {
@@ -33,11 +31,7 @@ describe('comparing two versions', () => {
     ['a title', { title: 'New' }, ['Title: “Base” → “New”']],
     ['the minutes', { budgetMin: 25 }, ['Minutes: 20 → 25']],
     ['a dose', { blocks: [block('a', '4x8'), block('b'), block('c')] }, ['m-a one: 3x8 → 4x8']],
-    [
-      'a level',
-      { blocks: [block('a', '3x8', { levelId: 'two' }), block('b'), block('c')] },
-      ['Level: m-a one → m-a two'],
-    ],
+    ['a level', { blocks: [block('a', '3x8', { levelId: 'two' }), block('b'), block('c')] }, ['Level: m-a one → m-a two']],
     ['a removed block', { blocks: [block('a'), block('c')] }, ['Removed: m-b one, 3x8']],
     ['an added block', { blocks: [block('a'), block('x'), block('b'), block('c')] }, ['Added: m-x one, 3x8']],
     ['the order', { blocks: [block('b'), block('a'), block('c')] }, ['Order of blocks changed']],
@@ -78,11 +72,6 @@ describe('comparing two sequences of their own', () => {
 });
 
 test('blocks come in the order of phases, and in their own order within one', () => {
-  const mixed = [
-    block('a', '8', { phase: 'settle' }),
-    block('b', '8'),
-    block('c', '8', { phase: 'prepare' }),
-    block('d', '8'),
-  ];
+  const mixed = [block('a', '8', { phase: 'settle' }), block('b', '8'), block('c', '8', { phase: 'prepare' }), block('d', '8')];
   expect(inPhaseOrder(mixed).map(({ id }) => id)).toEqual(['c', 'b', 'd', 'a']);
 });

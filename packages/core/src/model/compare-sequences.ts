@@ -14,12 +14,7 @@ export interface SequenceChange {
  * @param nameOf turns a block into the name of its movement
  * @param versions whether both are versions of one sequence, so that a block's id says which it was
  */
-export function compareSequences(
-  from: Sequence,
-  to: Sequence,
-  nameOf: (block: Block) => string,
-  versions = true,
-): SequenceChange[] {
+export function compareSequences(from: Sequence, to: Sequence, nameOf: (block: Block) => string, versions = true): SequenceChange[] {
   return [...headChanges(from, to), ...bodyChanges(from, to, nameOf, versions)];
 }
 
@@ -37,12 +32,7 @@ function headChanges(from: Sequence, to: Sequence): SequenceChange[] {
   return changes;
 }
 
-function bodyChanges(
-  from: Sequence,
-  to: Sequence,
-  nameOf: (block: Block) => string,
-  versions: boolean,
-): SequenceChange[] {
+function bodyChanges(from: Sequence, to: Sequence, nameOf: (block: Block) => string, versions: boolean): SequenceChange[] {
   const pairs = pairBlocks(from, to, versions);
   const changes = pairs.flatMap(({ from: old, to: block }): SequenceChange[] => {
     if (!block) return old ? [{ pointer: '/blocks', text: `Removed: ${nameOf(old)}, ${printDose(old.dose)}` }] : [];

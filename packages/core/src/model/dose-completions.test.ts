@@ -41,9 +41,7 @@ describe('how a dose may go on', () => {
     for (const movement of LIBRARY) {
       for (const level of movement.ladder) {
         for (const begun of ['3', '1xm', '1xe', '3x1', '@', 'r', 't', 'p', 'w', 's', 'e', 'h', 'a', 'b', 'L', '<']) {
-          const typed = /^\d/.test(begun)
-            ? begun
-            : `${level.dose.work.kind === 'repetitions' ? '2x8' : '2x20s'} ${begun}`;
+          const typed = /^\d/.test(begun) ? begun : `${level.dose.work.kind === 'repetitions' ? '2x8' : '2x20s'} ${begun}`;
           for (const { text, part } of doseCompletions(typed, movement, level)) {
             // Which hands and which kind of work is said by other parts of the text.
             const dose = parseDose(text, { ...usualWay(movement), sides: 'together' });

@@ -76,7 +76,7 @@ function amounts(sets: string, movement: Movement, level: Level): Proposed[] {
     return [
       ...[...new Set([amount, ...SOME[kind]])].map((some): Proposed => [`${sets}${some}${unit}`, kind]),
       [`${sets}${OPEN_WORDS.form}${amount * 2}${unit}`, `until the form fails, at most ${amount * 2}${unit}`],
-      ...(kind === 'time' || kind === 'breaths' ? [[`${sets}${OPEN_WORDS.ease}${amount * 2}${unit}`, 'until it eases'] as const] : []), // prettier-ignore
+      ...(kind === 'time' || kind === 'breaths' ? [[`${sets}${OPEN_WORDS.ease}${amount * 2}${unit}`, 'until it eases'] as const] : []),
     ];
   });
 }
@@ -93,7 +93,10 @@ function ownLoads(begun: string, movement: Movement, level: Level): Proposed[] {
     const { word, unit } = OWN_LOAD_WORDS[name];
     const { label, limit } = OWN_LOADS[name];
     const usual = ownValueOf(level, name) ?? limit.min;
-    const value = word === '' && /^\d/.test(begun) ? begun.replace(/kg?$/i, '') : String(Number((Math.round(usual / limit.step) * limit.step).toFixed(2))); // prettier-ignore
+    const value =
+      word === '' && /^\d/.test(begun)
+        ? begun.replace(/kg?$/i, '')
+        : String(Number((Math.round(usual / limit.step) * limit.step).toFixed(2)));
     return [`${word}${value}${unit}`, label.toLowerCase()];
   });
 }

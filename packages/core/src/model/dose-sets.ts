@@ -29,7 +29,7 @@ const GROUP = /^(?:(\d+)x)?(?:(max|ease)?(?:(\d+):(\d{2})|(\d+)(s|min|br|m)?)|(m
 function readGroup(text: string, at: number, before: Work | undefined): SetGroup {
   const found = GROUP.exec(text);
   if (!found) {
-    throw new ShorthandError(text, `Give sets and amount, like 3x8, 2x30s, 3x5br, 3x40m or 1xmax; “${text}” is neither.`, at); // prettier-ignore
+    throw new ShorthandError(text, `Give sets and amount, like 3x8, 2x30s, 3x5br, 3x40m or 1xmax; “${text}” is neither.`, at);
   }
   const [, times, word, minutes, rest, count, unit, alone] = found;
   const sets = times === undefined ? 1 : Number(times);
@@ -45,8 +45,7 @@ function readGroup(text: string, at: number, before: Work | undefined): SetGroup
   return { sets, work: workOf(counted, Number(count) * factor, open) };
 }
 
-const openEnd = (word: string | undefined): OpenEnd | undefined =>
-  OPEN_ENDS.find((end) => OPEN_WORDS[end] === word?.toLowerCase());
+const openEnd = (word: string | undefined): OpenEnd | undefined => OPEN_ENDS.find((end) => OPEN_WORDS[end] === word?.toLowerCase());
 
 const REPETITIONS: { kind: WorkKind; times: number } = { kind: 'repetitions', times: 1 };
 const UNITS: Partial<Record<string, { kind: WorkKind; times: number }>> = {

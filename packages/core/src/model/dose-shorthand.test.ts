@@ -129,7 +129,7 @@ describe('dose shorthand', () => {
   });
 
   test('blanks and capitals within new parts leave no doubt either', () => {
-    expect(parseDose('2 x 10 , 1 x MAX  12 kg  hands 0,48 m  pause 2')).toEqual(parseDose('2x10,1xmax 12kg hands0.48m pause2')); // prettier-ignore
+    expect(parseDose('2 x 10 , 1 x MAX  12 kg  hands 0,48 m  pause 2')).toEqual(parseDose('2x10,1xmax 12kg hands0.48m pause2'));
   });
 
   test('round trip: every allowed dose comes back from its own shorthand', () => {

@@ -118,8 +118,7 @@ function loadKept(before: Dose, { load, effortPercent }: Said): Pick<Dose, 'load
   return Object.keys(loaded).length > 0 ? { load: loaded } : {};
 }
 
-const namesKilograms = (load: OwnLoad = {}) =>
-  OWN_LOAD_NAMES.some((name) => isKilograms(name) && load[name] !== undefined);
+const namesKilograms = (load: OwnLoad = {}) => OWN_LOAD_NAMES.some((name) => isKilograms(name) && load[name] !== undefined);
 
 /** What is not said. */
 const USUAL = { sets: 1, restS: 0 };

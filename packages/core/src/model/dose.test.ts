@@ -23,17 +23,14 @@ describe('limits of a dose', () => {
     ['tempoS', '/tempo/outS', (outS) => ({ tempo: { outS, backS: 1 } })],
     ['tempoS', '/tempo/backS', (backS) => ({ tempo: { outS: 1, backS } })],
     ['restS', '/restS', (restS) => ({ restS })],
-  ])(
-    '%s: both edges are allowed, a step beyond and half a step are not, nor is what is no number',
-    (name, pointer, change) => {
-      const { min, max, step } = DOSE_LIMITS[name];
-      for (const value of [min, max, min + step]) expect(faults(change(value))).toEqual([]);
-      for (const value of [min - step, max + step, min + step / 2, Number.NaN, Infinity]) {
-        expect(faults(change(value)).map((fault) => fault.pointer)).toEqual([pointer]);
-      }
-      expect(faults(change('8' as never))[0]?.message).toContain('must be a number');
-    },
-  );
+  ])('%s: both edges are allowed, a step beyond and half a step are not, nor is what is no number', (name, pointer, change) => {
+    const { min, max, step } = DOSE_LIMITS[name];
+    for (const value of [min, max, min + step]) expect(faults(change(value))).toEqual([]);
+    for (const value of [min - step, max + step, min + step / 2, Number.NaN, Infinity]) {
+      expect(faults(change(value)).map((fault) => fault.pointer)).toEqual([pointer]);
+    }
+    expect(faults(change('8' as never))[0]?.message).toContain('must be a number');
+  });
 
   test.each<[string, object, string]>([
     ['an unknown kind of work', { work: { kind: 'miles', count: 2 } }, '/work/kind'],

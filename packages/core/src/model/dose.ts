@@ -154,9 +154,7 @@ export function oneSetLess(dose: Dose): Dose | null {
   const groups = setGroupsOf(dose);
   const last = groups.findLastIndex(({ sets }) => sets > 1);
   const fewer =
-    last < 0
-      ? groups.slice(0, -1)
-      : groups.map((group, index) => (index === last ? { ...group, sets: group.sets - 1 } : group));
+    last < 0 ? groups.slice(0, -1) : groups.map((group, index) => (index === last ? { ...group, sets: group.sets - 1 } : group));
   return isSome(fewer) ? withSetGroups(dose, fewer) : null;
 }
 
@@ -202,7 +200,7 @@ function ceilingFault(dose: Partial<Dose>, fault: Fault): Fault {
   if (!at || !fault.message.startsWith('is missing')) return fault;
   const work = at[1] === undefined ? dose.work : dose.then?.[Number(at[1])]?.work;
   if (!work?.open) return fault;
-  return { pointer: fault.pointer, message: 'An open set needs a ceiling, the most that may be done: for example max20 or ease90s.' }; // prettier-ignore
+  return { pointer: fault.pointer, message: 'An open set needs a ceiling, the most that may be done: for example max20 or ease90s.' };
 }
 
 /** What no field alone can tell. */

@@ -32,9 +32,7 @@ describe('edits', () => {
 
   test('remove, change and budget; a block that is not there is no error', () => {
     expect(order({ kind: 'remove', blockId: 'b' })).toBe('acd');
-    expect(
-      order({ kind: 'remove', blockId: 'nobody' }, { kind: 'move', blockId: 'nobody', phase: 'load', before: null }),
-    ).toBe('abcd');
+    expect(order({ kind: 'remove', blockId: 'nobody' }, { kind: 'move', blockId: 'nobody', phase: 'load', before: null })).toBe('abcd');
     const dose = parseDose('3x8');
     const changed = applyEdits(base, [
       { kind: 'change', blockId: 'b', dose },

@@ -12,15 +12,11 @@ export const withoutKilograms = ({ massKg: _m, springKg: _s, bandKg: _b, ...rest
 export function withOwnSet({ effortPercent, load, ...rest }: Dose, name: OwnLoadName, value: number | null): Dose {
   const { [name]: _old, ...others } = load ?? {};
   const staysEffort = effortPercent !== undefined && (value === null || !isKilograms(name));
-  return loaded({ ...rest, ...(staysEffort && { effortPercent }) }, value === null ? others : { ...others, [name]: value }); // prettier-ignore
+  return loaded({ ...rest, ...(staysEffort && { effortPercent }) }, value === null ? others : { ...others, [name]: value });
 }
 
 /** A dose with another effort, or none for null. An effort that finds the load takes the place of the kilograms. */
-export function withEffortSet(
-  { effortPercent: _old, load, ...rest }: Dose,
-  level: Pick<Level, 'load'>,
-  percent: number | null,
-): Dose {
+export function withEffortSet({ effortPercent: _old, load, ...rest }: Dose, level: Pick<Level, 'load'>, percent: number | null): Dose {
   if (percent === null) return loaded(rest, load);
   const stays = effortMeans(level) === 'finds the load' ? withoutKilograms(load) : load;
   return loaded({ ...rest, effortPercent: percent }, stays);

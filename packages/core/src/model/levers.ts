@@ -15,8 +15,7 @@ export function leversBetween(from: Level, to: Level): string[] {
   }
   if (from.load.kind !== to.load.kind) {
     if (from.loading !== to.loading) levers.push(`${from.loading} → ${to.loading}`);
-  } else if (from.load.kind === 'body' && to.load.kind === 'body')
-    levers.push(...stances(from.load.stance, to.load.stance));
+  } else if (from.load.kind === 'body' && to.load.kind === 'body') levers.push(...stances(from.load.stance, to.load.stance));
   else levers.push(...loads(from.load, to.load));
   if (from.posture !== to.posture && levers.length === 0) levers.push(`${from.posture} → ${to.posture}`);
   if (from.dose.sets !== to.dose.sets) levers.push(to.dose.sets > from.dose.sets ? 'more sets' : 'fewer sets');
@@ -100,12 +99,7 @@ function loads(from: LevelLoad, to: LevelLoad): string[] {
   }
   if (a.fingers !== b.fingers) levers.push(`fingers ${String(b.fingers)}`);
   if (a.edgeGrip !== b.edgeGrip) levers.push(String(b.edgeGrip));
-  if (
-    from.kind === 'move' &&
-    to.kind === 'move' &&
-    to.actions.includes('shoulder flexion') &&
-    !from.actions.includes('shoulder flexion')
-  ) {
+  if (from.kind === 'move' && to.kind === 'move' && to.actions.includes('shoulder flexion') && !from.actions.includes('shoulder flexion')) {
     levers.push('arm held out');
   }
   if (from.kind === 'roller' && to.kind === 'roller' && from.arms !== to.arms) levers.push(`arms ${to.arms}`);

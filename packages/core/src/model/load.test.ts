@@ -14,21 +14,12 @@ describe('a load from outside', () => {
     [null, [' must be an object with a kind']],
     [{ kind: 'magic' }, [`/kind must be one of ${LOAD_KINDS.join(', ')}`]],
     [{ kind: 'press', action: 'grip', effortPercent: 120 }, ['/effortPercent must be within 1–100 %, not 120']],
-    [
-      { kind: 'resist', action: 'lift off', forceN: 5 },
-      [expect.stringContaining('/action must be one of wrist flexion')],
-    ],
+    [{ kind: 'resist', action: 'lift off', forceN: 5 }, [expect.stringContaining('/action must be one of wrist flexion')]],
     [{ kind: 'rest', pressN: 5, colour: 'red' }, ['/colour is not a known field: remove it or check its spelling']],
     [{ kind: 'lift', massKg: 5, on: 'edge', edgeMm: 20 }, ['/edgeGrip a hold on edge needs its grip on the edge']],
-    [
-      { kind: 'move', actions: [], reachPercent: 50, perMinute: 10, heldKg: 0 },
-      [expect.stringContaining('/actions must be a list of')],
-    ],
+    [{ kind: 'move', actions: [], reachPercent: 50, perMinute: 10, heldKg: 0 }, [expect.stringContaining('/actions must be a list of')]],
     [{ kind: 'body', stance: { ...stance, elbowBendDeg: 999 } }, [expect.stringContaining('/stance/elbowBendDeg')]],
-    [
-      { kind: 'body', stance: { ...stance, support: 'clouds' } },
-      [expect.stringContaining('/stance/support must be one of knees')],
-    ],
+    [{ kind: 'body', stance: { ...stance, support: 'clouds' } }, [expect.stringContaining('/stance/support must be one of knees')]],
     [{ kind: 'body', stance: { ...stance, distanceM: 1 } }, [expect.stringContaining('exactly two of')]],
   ])('%j is refused with the field and what would be right', (load, expected) => {
     expect(faults(load)).toEqual(expected);
@@ -43,8 +34,7 @@ describe('a load from outside', () => {
 describe('the published schema of a load', () => {
   const validate = new Ajv({ discriminator: true, strict: false }).compile(publishedSchema(LEVEL_LOAD));
   test('takes every load of the library and refuses what the check refuses', () => {
-    for (const { ladder } of LIBRARY)
-      for (const { load } of ladder) expect([load, validate(load)]).toEqual([load, true]);
+    for (const { ladder } of LIBRARY) for (const { load } of ladder) expect([load, validate(load)]).toEqual([load, true]);
     for (const load of [
       { kind: 'magic' },
       { kind: 'press', action: 'grip', effortPercent: 120 },

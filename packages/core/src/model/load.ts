@@ -9,15 +9,12 @@ import { STRETCHES } from '../vocabulary/motions.js';
 import { between, kind, kinds, list, type Of, oneOf, optional, record } from '../vocabulary/schema.js';
 import { checkPosture, PostureError, type Stance, STANCE, USUAL_HAND } from './posture.js';
 
-const number = (label: string, min: number, max: number, step: number, unit: string) =>
-  between({ min, max, step, unit }, label);
+const number = (label: string, min: number, max: number, step: number, unit: string) => between({ min, max, step, unit }, label);
 
 const MASS = number('Weight', 0, 200, 0.1, 'kg');
 const ACTION = oneOf(ACTION_NAMES, 'Action');
 /** Which digits hold or press, all of them where it is not said. */
-const DIGITS_THAT_HOLD = optional(
-  list(oneOf(DIGITS, 'Digit'), { min: 1, max: DIGITS.length, unique: true, what: 'digits' }),
-);
+const DIGITS_THAT_HOLD = optional(list(oneOf(DIGITS, 'Digit'), { min: 1, max: DIGITS.length, unique: true, what: 'digits' }));
 const HANDLE = optional(number('Handle diameter', 15, 120, 1, 'mm'));
 
 /** What the hand holds on to: a bar or handle, an edge, or a block between thumb and fingers. */
@@ -119,10 +116,7 @@ const KINDS = {
 };
 const { body, hang, lift, weight, roller, press, resist, move, stretch, rest } = KINDS;
 /** What a level asks for: one of the kinds. */
-export const LEVEL_LOAD = kinds(
-  [body, hang, lift, weight, roller, press, resist, move, stretch, rest],
-  'an object with a kind',
-);
+export const LEVEL_LOAD = kinds([body, hang, lift, weight, roller, press, resist, move, stretch, rest], 'an object with a kind');
 /** What a level asks for, as one of the kinds. */
 export type LevelLoad = Of<typeof LEVEL_LOAD>;
 /** The name of a kind of load. */

@@ -121,9 +121,9 @@ export const METHOD_TEXT = { nameLength: 60, reasonLength: 200 } as const;
 const schools = Object.fromEntries(
   POLICY_NAMES.map((policy) => [policy, oneOf(Object.keys(POLICIES[policy].options), POLICIES[policy].label)]),
 ) as { [P in PolicyName]: TUnsafe<Policies[P]> };
-const numbers = Object.fromEntries(
-  METHOD_NUMBER_NAMES.map((name) => [name, within(METHOD_LIMITS[name], METHOD_NUMBERS[name])]),
-) as { [N in MethodNumber]: ReturnType<typeof within> };
+const numbers = Object.fromEntries(METHOD_NUMBER_NAMES.map((name) => [name, within(METHOD_LIMITS[name], METHOD_NUMBERS[name])])) as {
+  [N in MethodNumber]: ReturnType<typeof within>;
+};
 
 /** A coach's named set of policies. Its id is the address it is stored under. */
 export const METHOD = record({

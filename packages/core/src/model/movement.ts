@@ -8,19 +8,7 @@ import { CORNERS, LOADINGS, MOTIONS } from '../vocabulary/motions.js';
 import { MUSCLE_GROUPS } from '../vocabulary/muscles.js';
 import type { Phase } from '../vocabulary/phases.js';
 import { EQUIPMENT, type Equipment, POSTURES } from '../vocabulary/places.js';
-import {
-  list,
-  type Of,
-  oneOf,
-  optional,
-  orNull,
-  twoOf,
-  record,
-  someOf,
-  text,
-  trueOrFalse,
-  within,
-} from '../vocabulary/schema.js';
+import { list, type Of, oneOf, optional, orNull, twoOf, record, someOf, text, trueOrFalse, within } from '../vocabulary/schema.js';
 import { STRENGTH_NAMES } from '../vocabulary/strengths.js';
 import { type DosingKind, USUAL_RANGES } from '../vocabulary/usual-ranges.js';
 import { type DirectionPlan, WORK_KINDS } from '../vocabulary/work.js';
@@ -91,8 +79,7 @@ export const MOVEMENT_LIMITS = {
 const { levels, levelIdLength, lines, lineLength, nameLength, textLength, wordLength } = MOVEMENT_LIMITS;
 
 /** Different words of a list. */
-const wordsOf = <const W extends string>(words: readonly W[]) =>
-  list(oneOf(words), { max: words.length, unique: true });
+const wordsOf = <const W extends string>(words: readonly W[]) => list(oneOf(words), { max: words.length, unique: true });
 const SHAPES = twoOf(oneOf(HAND_SHAPE_NAMES), 'two shapes');
 const LINES = list(text(lineLength, 1), { max: lines });
 
@@ -246,9 +233,7 @@ export function loadAgreesWithLevel({ load, loading, contact, dose }: Level): Fa
     return [
       {
         pointer: '/loading',
-        message: bears
-          ? 'must be planted when the body rests on the hands'
-          : 'is planted only when the body rests on the hands',
+        message: bears ? 'must be planted when the body rests on the hands' : 'is planted only when the body rests on the hands',
       },
     ];
   }

@@ -11,10 +11,7 @@ import type { Level, Movement } from './movement.js';
 const ON_A_WEDGE: readonly Contact[] = ['open palm', 'back of hand'];
 
 /** What of a level's own a dose may set, in the order in which it is printed. */
-export function ownLoadsOf(
-  { load, contact }: Pick<Level, 'load' | 'contact'>,
-  movement: Pick<Movement, 'equipment'>,
-): OwnLoadName[] {
+export function ownLoadsOf({ load, contact }: Pick<Level, 'load' | 'contact'>, movement: Pick<Movement, 'equipment'>): OwnLoadName[] {
   const has = (field: string) => (load as Readonly<Record<string, unknown>>)[field] !== undefined;
   const may: Record<OwnLoadName, boolean> = {
     massKg: has('massKg') || has('addedKg'),

@@ -39,5 +39,4 @@ export function pairBlocks(from: Sequence, to: Sequence, versions: boolean): Blo
   return pairs;
 }
 
-const isSameWork = (a: Block, b: Block) =>
-  a.movementId === b.movementId && a.levelId === b.levelId && same<unknown>(a.dose, b.dose);
+const isSameWork = (a: Block, b: Block) => a.movementId === b.movementId && a.levelId === b.levelId && same<unknown>(a.dose, b.dose);

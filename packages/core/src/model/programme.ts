@@ -3,7 +3,7 @@ import type { Fault } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
-import { day, idOf, kind, kinds, list, type Of, oneOf, optional, orNull, record, text, timeOfDay, within } from '../vocabulary/schema.js'; // prettier-ignore
+import { day, idOf, kind, kinds, list, type Of, oneOf, optional, orNull, record, text, timeOfDay, within } from '../vocabulary/schema.js';
 import { BLOCK_LIMITS } from './block-limits.js';
 import { DOSE } from './dose.js';
 import { BLOCK, SEQUENCE_LIMITS } from './sequence.js';
@@ -58,10 +58,7 @@ const PLAN = record(
     sequenceId: idOf('a sequence'),
     /** Repetitions, seconds, breaths or metres that grow by themselves, by so many steps of a pace, up to what is usual. */
     rise: optional(
-      record(
-        { steps: within(PROGRAMME_LIMITS.riseSteps, 'Steps'), each: oneOf(RISE_IDS, 'How often') },
-        { what: 'steps and how often' },
-      ),
+      record({ steps: within(PROGRAMME_LIMITS.riseSteps, 'Steps'), each: oneOf(RISE_IDS, 'How often') }, { what: 'steps and how often' }),
     ),
     /** When its sessions begin, where the studio is; on the day, whenever it suits, where nobody said. */
     beginsAt: optional(timeOfDay('Begins at')),
@@ -133,9 +130,7 @@ export const PROGRAMME_FIELDS = {
   /** The first day; its calendar week, from Monday, is the first of the weeks. */
   fromDay: day('First day'),
   weeks: list(WEEK, { min: 1, max: PROGRAMME_LIMITS.weeks, what: `1 to ${PROGRAMME_LIMITS.weeks} weeks` }),
-  event: optional(
-    record({ day: day('Event'), name: text(PROGRAMME_LIMITS.eventLength, 1, 'Event') }, { what: 'a day and a name' }),
-  ),
+  event: optional(record({ day: day('Event'), name: text(PROGRAMME_LIMITS.eventLength, 1, 'Event') }, { what: 'a day and a name' })),
   plans: list(PLAN, { min: 1, max: PROGRAMME_LIMITS.plans, what: `1 to ${PROGRAMME_LIMITS.plans} plans` }),
   sessions: list(SESSION, { max: PROGRAMME_LIMITS.sessions }),
   away: optional(list(AWAY, { max: PROGRAMME_LIMITS.away })),
@@ -151,8 +146,7 @@ export type Programme = Of<typeof PROGRAMME>;
 export const mondayOf = (on: string): string => addDays(on, 1 - weekdayOf(on));
 
 /** The first day that is no longer of a programme. */
-export const endOf = ({ fromDay, weeks }: Pick<Programme, 'fromDay' | 'weeks'>): string =>
-  addDays(mondayOf(fromDay), 7 * weeks.length);
+export const endOf = ({ fromDay, weeks }: Pick<Programme, 'fromDay' | 'weeks'>): string => addDays(mondayOf(fromDay), 7 * weeks.length);
 
 /** Which of the weeks a day lies in, counted from 0; negative or past the last where it lies outside. */
 export const weekIndexOf = ({ fromDay }: Pick<Programme, 'fromDay'>, on: string): number =>
@@ -178,11 +172,11 @@ function daysOutside(programme: Programme): Fault[] {
   const isWithin = (on: string) => on >= fromDay && on <= last;
   const where = `must lie within the programme, ${fromDay} to ${last}`;
   return [
-    ...sessions.flatMap(({ day: on }, index) => (isWithin(on) ? [] : [{ pointer: `/sessions/${index}/day`, message: where, label: 'Day' }])), // prettier-ignore
+    ...sessions.flatMap(({ day: on }, index) =>
+      isWithin(on) ? [] : [{ pointer: `/sessions/${index}/day`, message: where, label: 'Day' }],
+    ),
     ...away.flatMap(({ fromDay: from, toDay }, index) =>
-      toDay < from
-        ? [{ pointer: `/away/${index}/toDay`, message: `must not be before ${from}, its first day`, label: 'To' }]
-        : [],
+      toDay < from ? [{ pointer: `/away/${index}/toDay`, message: `must not be before ${from}, its first day`, label: 'To' }] : [],
     ),
     ...(event && !isWithin(event.day) ? [{ pointer: '/event/day', message: where, label: 'Event' }] : []),
   ];
@@ -202,9 +196,7 @@ function unknownPlans({ plans, sessions, changes = [] }: Programme): Fault[] {
   const known = plans.map(({ id }) => id);
   const of = (part: string, all: readonly { readonly planId: string }[]): Fault[] =>
     all.flatMap(({ planId }, index) =>
-      known.includes(planId)
-        ? []
-        : [{ pointer: `/${part}/${index}/planId`, message: `must be one of the plans: ${known.join(', ')}` }],
+      known.includes(planId) ? [] : [{ pointer: `/${part}/${index}/planId`, message: `must be one of the plans: ${known.join(', ')}` }],
     );
   return [...of('sessions', sessions), ...of('changes', changes)];
 }

@@ -44,7 +44,7 @@ export function checkReading(reading: Reading, today: string): Fault[] {
   if (!unit) return [{ pointer: '/of', message: `is nothing that a ${kind} is measured of: ${of}` }];
   const { min, max } = READING_LIMITS[unit];
   const outside = (each: number) => !(each >= min && each <= max);
-  const wrong = (pointer: string, each: number) => ({ pointer, message: `must be within ${min}–${max} ${unit}, not ${each}` }); // prettier-ignore
+  const wrong = (pointer: string, each: number) => ({ pointer, message: `must be within ${min}–${max} ${unit}, not ${each}` });
   const faults = (trials ?? []).flatMap((each, index) => (outside(each) ? [wrong(`/trials/${index}`, each)] : []));
   if (outside(value)) faults.unshift(wrong('/value', value));
   if (trials && faults.length === 0 && !isMeanOf(value, trials)) {
@@ -67,23 +67,14 @@ const isMeanOf = (value: number, trials: readonly number[]) => Math.abs(value - 
 /** Readings as they are read back: the newest day first, within a day by what was measured and by hand, left first. */
 export const newestFirst = <T extends Reading>(readings: readonly T[]): T[] =>
   readings.toSorted(
-    (a, b) =>
-      b.onDay.localeCompare(a.onDay) ||
-      a.kind.localeCompare(b.kind) ||
-      a.of.localeCompare(b.of) ||
-      a.hand.localeCompare(b.hand),
+    (a, b) => b.onDay.localeCompare(a.onDay) || a.kind.localeCompare(b.kind) || a.of.localeCompare(b.of) || a.hand.localeCompare(b.hand),
   );
 
 /** Whether it stands for the hand as it comes: what was measured after a session’s work is compared with what was before it, and with nothing else. */
 export const isCold = ({ moment }: Pick<Reading, 'moment'>): boolean => moment !== 'after';
 
 /** The latest reading of a kind, motion or action, and hand; undefined when there is none. Equal days: the later in the list. */
-export function latestReading(
-  readings: readonly Reading[],
-  kind: ReadingKind,
-  of: string,
-  hand: Hand,
-): Reading | undefined {
+export function latestReading(readings: readonly Reading[], kind: ReadingKind, of: string, hand: Hand): Reading | undefined {
   return readings
     .filter((reading) => reading.kind === kind && reading.of === of && reading.hand === hand && isCold(reading))
     .reduce<Reading | undefined>((last, reading) => (last && last.onDay > reading.onDay ? last : reading), undefined);

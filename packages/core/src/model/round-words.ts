@@ -7,8 +7,7 @@ export function roundChangeWords({ fasterPercent = 0, morePercent = 0, levels = 
   const parts = [
     fasterPercent !== 0 && `${Math.abs(fasterPercent)} % ${fasterPercent > 0 ? 'faster' : 'slower'}`,
     morePercent !== 0 && `${Math.abs(morePercent)} % ${morePercent > 0 ? 'more' : 'less'}`,
-    levels !== 0 &&
-      `${Math.abs(levels) === 1 ? 'a level' : `${Math.abs(levels)} levels`} ${levels > 0 ? 'up' : 'down'}`,
+    levels !== 0 && `${Math.abs(levels) === 1 ? 'a level' : `${Math.abs(levels)} levels`} ${levels > 0 ? 'up' : 'down'}`,
   ].filter(Boolean);
   return parts.length > 0 ? `${parts.join(', ')} each round` : '';
 }
@@ -31,7 +30,7 @@ export function roundChanges(before: Sequence, after: Sequence, nameOf: (block: 
     if (!old) return [`In rounds: ${named(after, round)}, ${roundWords(round)}`];
     const [oldWords, words] = [roundWords(old), roundWords(round)];
     // What was added or taken out is told as that.
-    const stays = (id: string) => before.blocks.some((block) => block.id === id) && after.blocks.some((block) => block.id === id); // prettier-ignore
+    const stays = (id: string) => before.blocks.some((block) => block.id === id) && after.blocks.some((block) => block.id === id);
     const [oldIds, ids] = [old.blockIds.filter(stays), round.blockIds.filter(stays)];
     const isSame = oldIds.length === ids.length && oldIds.every((id) => ids.includes(id));
     return [

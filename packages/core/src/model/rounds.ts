@@ -14,8 +14,7 @@ export function aloneIn({ rounds: _rounds, ...sequence }: Sequence, block: Block
 }
 
 /** How many times a block is done. */
-export const timesOf = (sequence: Pick<Sequence, 'rounds'>, blockId: string): number =>
-  roundOf(sequence, blockId)?.times ?? 1;
+export const timesOf = (sequence: Pick<Sequence, 'rounds'>, blockId: string): number => roundOf(sequence, blockId)?.times ?? 1;
 
 /** Once through one block, in the order of the clock. */
 export interface Turn {
@@ -59,12 +58,12 @@ export function checkRounds({ blocks, rounds = [] }: Grouped): Fault[] {
       faults.push({ pointer: `${at}/blockIds`, message: 'A round needs at least one block.' });
     }
     if (round.blockIds.some((id) => taken.has(id))) {
-      faults.push({ pointer: `${at}/blockIds`, message: 'A round cannot stand in another round: each block belongs to one at most.' }); // prettier-ignore
+      faults.push({ pointer: `${at}/blockIds`, message: 'A round cannot stand in another round: each block belongs to one at most.' });
     }
     round.blockIds.forEach((id) => taken.add(id));
     const places = round.blockIds.map((id) => placeOf.get(id) ?? -1);
     if (places.some((place, step) => step > 0 && place !== (places[step - 1] ?? 0) + 1)) {
-      faults.push({ pointer: `${at}/blockIds`, message: 'The blocks of a round must be neighbours, named in their order.' }); // prettier-ignore
+      faults.push({ pointer: `${at}/blockIds`, message: 'The blocks of a round must be neighbours, named in their order.' });
     }
     if (new Set(places.map((place) => blocks[place]?.phase)).size > 1) {
       faults.push({ pointer: `${at}/blockIds`, message: 'The blocks of a round must stand in one phase.' });
@@ -81,10 +80,7 @@ export function keptRounds(blocks: readonly Block[], rounds: readonly Round[] | 
   const kept = (rounds ?? []).flatMap((round): Round[] => {
     const mine = new Set(round.blockIds);
     const others = new Set(rounds?.flatMap(({ id, blockIds }) => (id === round.id ? [] : blockIds)));
-    const best = runsOf(blocks, mine, others).reduce<Block[]>(
-      (most, run) => (run.length > most.length ? run : most),
-      [],
-    );
+    const best = runsOf(blocks, mine, others).reduce<Block[]>((most, run) => (run.length > most.length ? run : most), []);
     if (best.length === 0) return [];
     const ids = best.map(({ id }) => id);
     const isSame = ids.length === round.blockIds.length && ids.every((id, index) => id === round.blockIds[index]);

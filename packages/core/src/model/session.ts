@@ -2,18 +2,7 @@ import type { Fault } from '../vocabulary/fault.js';
 import { LOOK_ANSWERS, LOOK_STOPS } from '../vocabulary/looks.js';
 import { HAND_WORDS, HANDS, type WorkingSide, WORKING_SIDES } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
-import {
-  idOf,
-  instant,
-  type Of,
-  oneOf,
-  optional,
-  orNull,
-  record,
-  text,
-  trueOrFalse,
-  within,
-} from '../vocabulary/schema.js';
+import { idOf, instant, type Of, oneOf, optional, orNull, record, text, trueOrFalse, within } from '../vocabulary/schema.js';
 import { SCORE } from '../vocabulary/scores.js';
 import { SORE_PLACE_IDS, SORE_PLACES } from '../vocabulary/sore-places.js';
 import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
@@ -98,8 +87,7 @@ export const HAND_LOOK = record({
 export type HandLook = Of<typeof HAND_LOOK>;
 
 /** A look in words. @example lookWords({ hand: 'left', answer: 'looser' }) → 'left hand: looser' */
-export const lookWords = ({ hand, answer }: Pick<HandLook, 'hand' | 'answer'>): string =>
-  `${HAND_WORDS[hand]}: ${answer}`;
+export const lookWords = ({ hand, answer }: Pick<HandLook, 'hand' | 'answer'>): string => `${HAND_WORDS[hand]}: ${answer}`;
 
 /** A fault of form, ticked while watching: of one hand in one block. The latest tick of a fault stands; one that was not so is ticked off. */
 export const FORM_TICK = record({

@@ -9,8 +9,7 @@ import type { Action } from '../vocabulary/actions.js';
 export type HandViewKind = 'planted' | 'side' | 'above';
 
 /** What the hand has hold of, for the close-up. */
-export type Held =
-  'ball' | 'bar' | 'edge' | 'block' | 'band' | 'other hand' | 'lever' | 'weight' | 'cloth' | 'tool' | null;
+export type Held = 'ball' | 'bar' | 'edge' | 'block' | 'band' | 'other hand' | 'lever' | 'weight' | 'cloth' | 'tool' | null;
 
 /** A hand at a moment of the movement. Degrees; extension and the thumb's side count up. */
 export interface HandMoment {
@@ -77,8 +76,7 @@ function fansOnly({ motions }: Movement, load: LevelLoad): boolean {
   return motions.length > 0 && motions.every((motion) => motion === 'finger spreading' || motion.startsWith('thumb'));
 }
 
-const palmUp = (load: LevelLoad) =>
-  (load.kind === 'weight' || load.kind === 'roller') && load.action === 'wrist flexion';
+const palmUp = (load: LevelLoad) => (load.kind === 'weight' || load.kind === 'roller') && load.action === 'wrist flexion';
 
 /** What each kind of load has the hand hold, things at hand told beside the level. */
 const HELD: LoadTable<LoadKind, Held, [Level, Movement]> = {

@@ -13,9 +13,7 @@ import type { BodyPose } from './pose.js';
 import { checkMovement } from '../rules/check-movement.js';
 
 const between = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y);
-const levels = LIBRARY.flatMap((movement) =>
-  movement.ladder.map((level) => [`${movement.id} ${level.id}`, movement, level] as const),
-);
+const levels = LIBRARY.flatMap((movement) => movement.ladder.map((level) => [`${movement.id} ${level.id}`, movement, level] as const));
 const { female, male } = REFERENCE_BODIES;
 
 /** Every limb of a pose with the length that the body's segments give it. */
@@ -38,16 +36,8 @@ describe('the figure', () => {
         const figure = figureOf(body, movement, level);
         for (const share of [0, 0.5, 1]) {
           const pose = figure.poseAt(share);
-          for (const [name, drawn, measured] of limbs(pose, body))
-            expect([name, drawn]).toEqual([name, expect.closeTo(measured, 2)]);
-          const points = [
-            pose.vertex,
-            pose.hip,
-            pose.shoulder,
-            pose.near.arm.wrist,
-            pose.near.leg.ankle,
-            pose.near.leg.knee,
-          ];
+          for (const [name, drawn, measured] of limbs(pose, body)) expect([name, drawn]).toEqual([name, expect.closeTo(measured, 2)]);
+          const points = [pose.vertex, pose.hip, pose.shoulder, pose.near.arm.wrist, pose.near.leg.ankle, pose.near.leg.knee];
           for (const { y } of points) expect(y).toBeGreaterThan(-0.02);
         }
         const ends = JSON.stringify(figure.poseAt(0)) !== JSON.stringify(figure.poseAt(1));
@@ -94,9 +84,7 @@ describe('the figure', () => {
     const stand = shippedMovement('bearing.handstand')!;
     expect(figureOf(female, stand, stand.ladder[0]).props).toEqual([expect.objectContaining({ kind: 'wall' })]);
     const posture = { ...handLoadPosture(), supportHeightM: 0.4 };
-    expect(postureFigure(male, posture, handView(stand, stand.ladder[0])).props).toMatchObject([
-      { kind: 'block', height: 0.4 },
-    ]);
+    expect(postureFigure(male, posture, handView(stand, stand.ladder[0])).props).toMatchObject([{ kind: 'block', height: 0.4 }]);
   });
 
   test('the close-up shows what the load does: bends from the side, turns and fans from above, planted hands from above', () => {
@@ -119,8 +107,7 @@ describe('the figure', () => {
       const length = line.slice(1).reduce((sum, at, index) => sum + between(at, line[index]!), 0);
       expect(length).toBeCloseTo(0.1, 9);
     }
-    const reach = (name: keyof typeof HAND_SHAPES) =>
-      Math.max(...topFingers(HAND_SHAPES[name]).map(({ tip }) => tip.y));
+    const reach = (name: keyof typeof HAND_SHAPES) => Math.max(...topFingers(HAND_SHAPES[name]).map(({ tip }) => tip.y));
     expect(reach('fist')).toBeLessThan(0.6 * reach('spread'));
   });
 });

@@ -102,9 +102,7 @@ function armsOf(scene: Scene): Drawn {
   const { arms } = handSaid(movement, level);
   if (stance === 'lying') return liftedUp(scene);
   const drawn = answerFor(DRAWN, level.load, scene);
-  return arms
-    ? { arms: bothAt((share) => HELD_ARMS[arms](scene, wristDegAt(scene, share))), props: drawn.props }
-    : drawn;
+  return arms ? { arms: bothAt((share) => HELD_ARMS[arms](scene, wristDegAt(scene, share))), props: drawn.props } : drawn;
 }
 
 /** An arm that is held out by its angles, and one that brings its hand to a place from the shoulder, metres. */
@@ -131,8 +129,7 @@ function stanceOf({ posture, load }: FreeLevel): FreeStance {
   return 'standing';
 }
 
-const isCurl = (load: LevelLoad) =>
-  load.kind === 'weight' && (load.action === 'elbow flexion' || load.action === 'elbow extension');
+const isCurl = (load: LevelLoad) => load.kind === 'weight' && (load.action === 'elbow flexion' || load.action === 'elbow extension');
 const inHand = (thing: InHand['thing'], hang: number): InHand => ({ kind: 'in hand', thing, hang });
 const armLengthM = ({ upperArm, forearm }: Segments) => upperArm.lengthM + forearm.lengthM;
 const usesThing = ({ movement, level }: Scene, thing: (typeof movement.equipment)[number]) =>
@@ -150,8 +147,7 @@ function both(scene: Scene, hung: Hung): Drawn['arms'] {
   return bothAt((share) => hungArm(scene, hung, wristDegAt(scene, share)));
 }
 
-const hungArm = ({ segments, trunk }: Scene, hung: Hung, wristDeg = 0) =>
-  armFrom(segments, trunk.shoulder, { ...hung, wristDeg });
+const hungArm = ({ segments, trunk }: Scene, hung: Hung, wristDeg = 0) => armFrom(segments, trunk.shoulder, { ...hung, wristDeg });
 
 /** How much of the arms' length reaches the bar, and how far in front of the shoulders it is. */
 const BAR = { aheadM: 0.1, reach: 0.985, aboveWrist: 0.8 };
@@ -184,8 +180,7 @@ function turningWeight(load: LoadOf<'weight'>, scene: Scene): Drawn {
 function curling(scene: Scene): Drawn['arms'] {
   const pushesBack = scene.movement.strokes[0] === 'straighten';
   const { shoulderDeg } = pushesBack ? PUSH_BACK : CURL;
-  const elbowDeg = (share: number) =>
-    pushesBack ? PUSH_BACK.bentDeg * (1 - share) : CURL.fromDeg + (CURL.toDeg - CURL.fromDeg) * share;
+  const elbowDeg = (share: number) => (pushesBack ? PUSH_BACK.bentDeg * (1 - share) : CURL.fromDeg + (CURL.toDeg - CURL.fromDeg) * share);
   return bothAt((share) => hungArm(scene, { shoulderDeg, elbowDeg: elbowDeg(share) }));
 }
 

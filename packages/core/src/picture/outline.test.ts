@@ -34,9 +34,7 @@ describe('outlines', () => {
 
   test('women and men have outlines of their own; seen from the front both sides are alike', () => {
     const shoulder = point(0, 1.42);
-    expect(trunkOutline('female', shoulder, hip, STATURE, 1)).not.toEqual(
-      trunkOutline('male', shoulder, hip, STATURE, 1),
-    );
+    expect(trunkOutline('female', shoulder, hip, STATURE, 1)).not.toEqual(trunkOutline('male', shoulder, hip, STATURE, 1));
     const front = trunkOutline('male', shoulder, hip, STATURE, 0);
     const sum = front.reduce((total, { x }) => total + x, 0);
     expect(sum).toBeCloseTo(0, 9);
@@ -48,8 +46,7 @@ describe('outlines', () => {
 
   test('the nose points where the body faces, the instep lies above the sole', () => {
     const [chin, vertex] = [point(0, 1.5), point(0, 1.74)];
-    const furthest = (front: 1 | -1) =>
-      headOutline(chin, vertex, front).head.reduce((a, b) => (Math.abs(b.x) > Math.abs(a.x) ? b : a));
+    const furthest = (front: 1 | -1) => headOutline(chin, vertex, front).head.reduce((a, b) => (Math.abs(b.x) > Math.abs(a.x) ? b : a));
     expect(furthest(1).x * furthest(-1).x).toBeLessThan(0);
     const foot = footOutline(point(0, 0.07), point(-0.06, 0), point(0.12, 0), point(0.19, 0), STATURE);
     expect(Math.min(...foot.map(({ y }) => y))).toBeCloseTo(0, 9);

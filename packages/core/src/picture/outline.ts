@@ -79,10 +79,7 @@ function around(sections: readonly Section[], from: Point, to: Point, statureM: 
     x: from.x + line.x * share + side.x * (back ? -backward : forward),
     y: from.y + line.y * share + side.y * (back ? -backward : forward),
   });
-  return [
-    ...sections.map((section) => at(section, false)),
-    ...[...sections].reverse().map((section) => at(section, true)),
-  ];
+  return [...sections.map((section) => at(section, false)), ...[...sections].reverse().map((section) => at(section, true))];
 }
 
 /** The part of a profile between two shares of its line, with the cut ends where they fall. */
@@ -126,11 +123,7 @@ export function trunkOutline(sex: Sex, shoulder: Point, hip: Point, statureM: nu
   const sections = TRUNK[sex === 'male' ? 'male' : 'female'];
   if (front !== 0) return around(sections, shoulder, hip, statureM, front);
   // Seen from the front both sides are alike, and wider at shoulder and hip.
-  const even = sections.map(([at, forward, backward]): Section => [
-    at,
-    (forward + backward) * 0.62,
-    (forward + backward) * 0.62,
-  ]);
+  const even = sections.map(([at, forward, backward]): Section => [at, (forward + backward) * 0.62, (forward + backward) * 0.62]);
   return around(even, shoulder, hip, statureM, 1);
 }
 
@@ -176,8 +169,7 @@ export function headOutline(chin: Point, vertex: Point, front: 1 | -1 | 0): { he
   const up = minus(vertex, chin);
   // Front lies to the left of shoulder → hip, which is to the right of chin → vertex.
   const ahead = { x: up.y * (front || 1), y: -up.x * (front || 1) };
-  const place = ([x, y]: readonly [number, number]): Point =>
-    plus(chin, { x: ahead.x * x + up.x * y, y: ahead.y * x + up.y * y });
+  const place = ([x, y]: readonly [number, number]): Point => plus(chin, { x: ahead.x * x + up.x * y, y: ahead.y * x + up.y * y });
   return { head: PROFILE.map(place), hair: HAIR.map(place) };
 }
 
@@ -189,8 +181,7 @@ export function footOutline(ankle: Point, heel: Point, ball: Point, toe: Point, 
   const raw = { x: -sole.y / length, y: sole.x / length };
   const toAnkle = minus(ankle, heel);
   const sign = raw.x * toAnkle.x + raw.y * toAnkle.y >= 0 ? 1 : -1;
-  const above = (at: Point, share: number): Point =>
-    plus(at, { x: raw.x * sign * share * statureM, y: raw.y * sign * share * statureM });
+  const above = (at: Point, share: number): Point => plus(at, { x: raw.x * sign * share * statureM, y: raw.y * sign * share * statureM });
   const mix = (a: Point, b: Point, share: number): Point => ({
     x: a.x + (b.x - a.x) * share,
     y: a.y + (b.y - a.y) * share,

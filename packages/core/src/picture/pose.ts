@@ -47,12 +47,7 @@ const HEEL_BEHIND = 0.25;
 const TOES_BEYOND = 0.27;
 
 /** Foot whose sole passes `down` below the ankle and points along `forward`. */
-function footOf(
-  { foot, ankleHeightM, ankleToBallM }: Segments,
-  ankle: Point,
-  forward: Point,
-  toesAlong = forward,
-): Omit<LegPose, 'knee'> {
+function footOf({ foot, ankleHeightM, ankleToBallM }: Segments, ankle: Point, forward: Point, toesAlong = forward): Omit<LegPose, 'knee'> {
   const down = turn(forward, -Math.PI / 2);
   const sole = plus(ankle, scaled(down, ankleHeightM));
   const ball = plus(sole, scaled(forward, ankleToBallM));
@@ -70,21 +65,14 @@ const unit = (vector: Point): Point => scaled(vector, 1 / Math.sqrt(vector.x ** 
 export const direction = (rad: number): Point => point(Math.cos(rad), Math.sin(rad));
 
 /** The pose of a computed posture on the hands: the joints are the ones that the load was computed from. */
-export function supportPose(
-  segments: Segments,
-  posture: SupportPosture,
-  joints: Joints,
-  handPitchDeg: number,
-): BodyPose {
+export function supportPose(segments: Segments, posture: SupportPosture, joints: Joints, handPitchDeg: number): BodyPose {
   const { hip, shoulder, elbow, wrist, knee, ankle } = joints;
   const { chin, vertex } = headLine(segments, joints);
   const foot = supportFoot(segments, posture, joints);
   const palmRad = palmDirection(posture, handPitchDeg);
   // On the forearms the elbow stands and the forearm lies forward.
   const arm: ArmPose =
-    posture.contact === 'none'
-      ? { elbow, wrist: plus(elbow, point(segments.forearm.lengthM, 0)), palmRad: 0 }
-      : { elbow, wrist, palmRad };
+    posture.contact === 'none' ? { elbow, wrist: plus(elbow, point(segments.forearm.lengthM, 0)), palmRad: 0 } : { elbow, wrist, palmRad };
   const leg: LegPose = { knee, ...foot };
   const idle = posture.leftShare === 0 || posture.leftShare === 1;
   const { upperArm, forearm } = segments;
@@ -108,11 +96,7 @@ export function supportPose(
   };
 }
 
-function supportFoot(
-  segments: Segments,
-  { support, shanks }: SupportPosture,
-  { contact, knee, ankle }: Joints,
-): Omit<LegPose, 'knee'> {
+function supportFoot(segments: Segments, { support, shanks }: SupportPosture, { contact, knee, ankle }: Joints): Omit<LegPose, 'knee'> {
   const leg = unit(minus(ankle, knee));
   switch (support) {
     case 'toes': {
@@ -155,11 +139,7 @@ export interface ArmAngles {
 }
 
 /** An arm by its angles, from the shoulder on. */
-export function armFrom(
-  { upperArm, forearm }: Segments,
-  shoulder: Point,
-  { shoulderDeg, elbowDeg, wristDeg }: ArmAngles,
-): ArmPose {
+export function armFrom({ upperArm, forearm }: Segments, shoulder: Point, { shoulderDeg, elbowDeg, wristDeg }: ArmAngles): ArmPose {
   const upper = (shoulderDeg - 90) * RAD;
   const lower = upper + elbowDeg * RAD;
   const elbow = plus(shoulder, scaled(direction(upper), upperArm.lengthM));
@@ -219,7 +199,7 @@ export function freeTrunk(
       const hip = point(-0.08, (ankleHeightM + legLength) * 0.97);
       const shoulder = plus(hip, scaled(direction(FOLD_RAD), trunk.lengthM));
       const leg = bent(hip, down + 0.22, down - 0.1, flat);
-      return { hip, shoulder, ...headOf(segments, hip, shoulder), leg, farLeg: bent(hip, down + 0.26, down - 0.08, flat) }; // prettier-ignore
+      return { hip, shoulder, ...headOf(segments, hip, shoulder), leg, farLeg: bent(hip, down + 0.26, down - 0.08, flat) };
     }
     case 'seated': {
       const hip = point(0, SEAT * statureM);
@@ -236,9 +216,7 @@ export function freeTrunk(
     case 'hanging, feet down': {
       const feetDown = stance === 'hanging, feet down';
       const hip = point(0, feetDown ? (ankleHeightM + legLength) * 0.86 : ankleHeightM + legLength + 0.22);
-      const leg = feetDown
-        ? bent(hip, down + 0.55, down - 0.55, flat)
-        : bent(hip, down + 0.04, down - 0.06, direction(-0.9));
+      const leg = feetDown ? bent(hip, down + 0.55, down - 0.55, flat) : bent(hip, down + 0.04, down - 0.06, direction(-0.9));
       const farLeg = feetDown ? bent(hip, down + 0.6, down - 0.5, flat) : bent(hip, down + 0.1, down, direction(-0.9));
       return { ...upright(hip, 0), leg, farLeg };
     }

@@ -16,12 +16,7 @@ const WARM: Line[] = [
   ['prepare', 'free.bending-waves', 'arms-forward', '2x10'],
 ];
 const REST: Line[] = [['settle', 'settle.resting-breaths', 'seated', '1x8br']];
-const press = (sides: string, more = ''): Line => [
-  'strength',
-  'isometric.flexion',
-  'medium',
-  `2x8 @50% 4s rest20 ${sides} ${more}`,
-];
+const press = (sides: string, more = ''): Line => ['strength', 'isometric.flexion', 'medium', `2x8 @50% 4s rest20 ${sides} ${more}`];
 
 function potFor(lines: Line[], measure: PotMeasure = 'effort', budgetMin = 20) {
   const blocks = lines.map(([phase, movementId, levelId, dose], index) => ({

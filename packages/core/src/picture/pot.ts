@@ -108,9 +108,7 @@ export function potOf(session: PotSession, measure: PotMeasure, of: 'plan' | 'do
         width: widthOf(value, full),
         band: measure === 'effort' ? bandOf(block[hand], full) : null,
         effortPercent: block[hand].effortPercent,
-        glaze: Array.from({ length: GLAZE_POINTS }, (_, point) =>
-          glaze[hand](startMs + ((endMs - startMs) * point) / (GLAZE_POINTS - 1)),
-        ),
+        glaze: Array.from({ length: GLAZE_POINTS }, (_, point) => glaze[hand](startMs + ((endMs - startMs) * point) / (GLAZE_POINTS - 1))),
       };
     };
     const { phase } = turn;
@@ -169,9 +167,7 @@ function cracksOf({ courses, account, chances }: PotSession): Crack[] {
   return cracks.filter(
     (crack) =>
       isThrough(crack) ||
-      cracks.every(
-        ({ hand, blockId, chance }) => hand !== crack.hand || blockId !== crack.blockId || chance >= crack.chance,
-      ),
+      cracks.every(({ hand, blockId, chance }) => hand !== crack.hand || blockId !== crack.blockId || chance >= crack.chance),
   );
 }
 
@@ -207,8 +203,7 @@ const LOADED = 0.35;
 
 /** Sum of width over time of each hand, beyond the thinnest wall. */
 export function potWeights({ coils }: Pot): Record<Hand, number> {
-  const of = (hand: Hand) =>
-    coils.reduce((sum, coil) => sum + (coil[hand].width - THINNEST) * (coil.endMs - coil.startMs), 0);
+  const of = (hand: Hand) => coils.reduce((sum, coil) => sum + (coil[hand].width - THINNEST) * (coil.endMs - coil.startMs), 0);
   return { left: of('left'), right: of('right') };
 }
 
@@ -231,8 +226,7 @@ export function shapesOfPot(pot: Pot): PotShape[] {
   return shapes.length ? shapes : ['even'];
 }
 /** What a coil carries beyond free motion. */
-const weightOf = (coil: Coil) =>
-  HANDS.reduce((sum, hand) => sum + Math.max(0, coil[hand].width - LOADED) * (coil.endMs - coil.startMs), 0);
+const weightOf = (coil: Coil) => HANDS.reduce((sum, hand) => sum + Math.max(0, coil[hand].width - LOADED) * (coil.endMs - coil.startMs), 0);
 
 /** Who holds it: nobody where it was measured, else how many of people like this. */
 const heldBy = ({ chance }: Crack) => (chance === 0 ? 'cannot hold' : `hold it in ${peopleWords(chance)}`);
@@ -267,9 +261,7 @@ export function describePot(pot: Pot, nameOf: (blockId: string) => string): stri
   return [
     `${label} of ${counted(new Set(coils.map(({ blockId }) => blockId)).size, 'block')} over ${clock(durationMs)} of ${clock(budgetMs)}.`,
     ...potWords(pot),
-    ...(widestCoil && widest > 0
-      ? [`Widest at block ${widestCoil.number}, ${nameOf(widestCoil.blockId)}: ${show(widest)} ${unit}.`]
-      : []),
+    ...(widestCoil && widest > 0 ? [`Widest at block ${widestCoil.number}, ${nameOf(widestCoil.blockId)}: ${show(widest)} ${unit}.`] : []),
     ...(coils.length ? [`Capacity left at the lowest: ${Math.round(lowest * 100)} %.`] : []),
   ].join(' ');
 }

@@ -71,9 +71,9 @@ function underHeel(
 ): Prop[] {
   if (wedgeDeg === 0) return [];
   const highM = Math.sin(wedgeDeg * RAD) * (WEDGE.behind + WEDGE.ahead) * lengthM;
-  const [from, to] = [-WEDGE.behind * lengthM, WEDGE.ahead * lengthM * (facing === 'forward' || facing === 'backward' ? 1 : 0.4)]; // prettier-ignore
+  const [from, to] = [-WEDGE.behind * lengthM, WEDGE.ahead * lengthM * (facing === 'forward' || facing === 'backward' ? 1 : 0.4)];
   if (surface === 'wall') {
-    return [{ kind: 'wedge', corners: [point(0, wrist.y + from), point(0, wrist.y + to), point(-highM, wrist.y + from)] }]; // prettier-ignore
+    return [{ kind: 'wedge', corners: [point(0, wrist.y + from), point(0, wrist.y + to), point(-highM, wrist.y + from)] }];
   }
   const sense = facing === 'backward' ? -1 : 1;
   const at = (along: number, up: number) => point(wrist.x + sense * along, handHeightM + up);

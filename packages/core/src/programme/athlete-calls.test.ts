@@ -6,7 +6,7 @@ import type { AthleteCallsQuestion } from './athlete-calls.js';
 import { callsFor, nextIn, of, planOf, SUPPORT, TODAY, type Went } from './calls.fixture.js';
 
 const CLEAN: readonly Went[] = [{ daysAgo: 7 }, { daysAgo: 2 }];
-const STOPPED = { caution: 'stop-sign', hand: 'left', since: '2026-06-08', stopped: { sessionId: 's2', sign: 'numbness' } } as const; // prettier-ignore
+const STOPPED = { caution: 'stop-sign', hand: 'left', since: '2026-06-08', stopped: { sessionId: 's2', sign: 'numbness' } } as const;
 const asked = (calls: ReturnType<typeof callsFor>) => calls.map(({ key, kind }) => `${kind}: ${key}`);
 
 describe('calls, each once made and once not', () => {
@@ -14,15 +14,45 @@ describe('calls, each once made and once not', () => {
     ['two clean sessions', 'progress', CLEAN, {}, true],
     ['one clean session', 'progress', CLEAN.slice(1), {}, false],
     ['two sessions on one day', 'progress', [{ daysAgo: 2 }, { daysAgo: 2 }], {}, false],
-    ['clean, and the plan has the next step already', 'progress', CLEAN, { programmes: [nextIn(1, planOf('all-fours', '2x25s rest40'))] }, false], // prettier-ignore
-    ['the support hurt', 'ease', [{ daysAgo: 7 }, { daysAgo: 2, plan: planOf('knees-back'), supportHurts: 6 }], {}, true], // prettier-ignore
+    [
+      'clean, and the plan has the next step already',
+      'progress',
+      CLEAN,
+      { programmes: [nextIn(1, planOf('all-fours', '2x25s rest40'))] },
+      false,
+    ],
+    ['the support hurt', 'ease', [{ daysAgo: 7 }, { daysAgo: 2, plan: planOf('knees-back'), supportHurts: 6 }], {}, true],
     ['the support was felt', 'ease', [{ daysAgo: 7 }, { daysAgo: 2, supportHurts: 2 }], {}, false],
-    ['it hurt in two of three', 'swap', [{ daysAgo: 8, supportHurts: 5 }, { daysAgo: 7 }, { daysAgo: 2, supportHurts: 6 }], {}, true], // prettier-ignore
+    ['it hurt in two of three', 'swap', [{ daysAgo: 8, supportHurts: 5 }, { daysAgo: 7 }, { daysAgo: 2, supportHurts: 6 }], {}, true],
     ['it hurt once', 'swap', [{ daysAgo: 8 }, { daysAgo: 7 }, { daysAgo: 2, supportHurts: 6 }], {}, false],
     ['a morning of five', 'rest', [{ daysAgo: 1, mornings: { left: 5, right: 1 } }], { programmes: [nextIn(1)] }, true],
-    ['a morning of five, and days of rest ahead', 'rest', [{ daysAgo: 1, mornings: { left: 5, right: 1 } }], { programmes: [nextIn(5)] }, false], // prettier-ignore
-    ['nothing left, twice', 'rest', [{ daysAgo: 4, exertion: 9 }, { daysAgo: 1, exertion: 10 }], { programmes: [nextIn(1)] }, true], // prettier-ignore
-    ['nothing left, once', 'rest', [{ daysAgo: 4, exertion: 6 }, { daysAgo: 1, exertion: 10 }], { programmes: [nextIn(1)] }, false], // prettier-ignore
+    [
+      'a morning of five, and days of rest ahead',
+      'rest',
+      [{ daysAgo: 1, mornings: { left: 5, right: 1 } }],
+      { programmes: [nextIn(5)] },
+      false,
+    ],
+    [
+      'nothing left, twice',
+      'rest',
+      [
+        { daysAgo: 4, exertion: 9 },
+        { daysAgo: 1, exertion: 10 },
+      ],
+      { programmes: [nextIn(1)] },
+      true,
+    ],
+    [
+      'nothing left, once',
+      'rest',
+      [
+        { daysAgo: 4, exertion: 6 },
+        { daysAgo: 1, exertion: 10 },
+      ],
+      { programmes: [nextIn(1)] },
+      false,
+    ],
     ['measured nine weeks ago', 'measure again', CLEAN, { measuredOn: addDays(TODAY, -63) }, true],
     ['measured a week ago', 'measure again', CLEAN, {}, false],
     ['never measured, three sessions', 'measure again', [{ daysAgo: 8 }, ...CLEAN], { measuredOn: null }, true],
@@ -30,17 +60,24 @@ describe('calls, each once made and once not', () => {
     ['half of it done', 'hold', [{ daysAgo: 2, share: 0.5 }], {}, true],
     ['all of it done', 'hold', [{ daysAgo: 2 }], {}, false],
     ['form gave way', 'hold', [{ daysAgo: 7 }, { daysAgo: 2, supportFaults: ['Index knuckle lifts'] }], {}, true],
-    ['form gave way twice', 'ease', [{ daysAgo: 5, supportFaults: ['Held breath'] }, { daysAgo: 2, supportFaults: ['Held breath'] }], {}, true], // prettier-ignore
-    ['form gave way, and then did not', 'ease', [{ daysAgo: 5, supportFaults: ['Held breath'] }, { daysAgo: 2 }], {}, false], // prettier-ignore
+    [
+      'form gave way twice',
+      'ease',
+      [
+        { daysAgo: 5, supportFaults: ['Held breath'] },
+        { daysAgo: 2, supportFaults: ['Held breath'] },
+      ],
+      {},
+      true,
+    ],
+    ['form gave way, and then did not', 'ease', [{ daysAgo: 5, supportFaults: ['Held breath'] }, { daysAgo: 2 }], {}, false],
     ['form gave way', 'progress', [{ daysAgo: 7 }, { daysAgo: 2, supportFaults: ['Held breath'] }], {}, false],
     ['a stop on record', 'refer', CLEAN, { athlete: { cautions: [STOPPED], equipment: [] } }, true],
     ['nothing on record', 'refer', CLEAN, {}, false],
-    ['mornings that grow', 'refer', [1, 2, 3].map((left, i) => ({ daysAgo: 7 - 3 * i, mornings: { left, right: 0 } })), {}, true], // prettier-ignore
-    ['mornings that come and go', 'refer', [2, 1, 3].map((left, i) => ({ daysAgo: 7 - 3 * i, mornings: { left, right: 0 } })), {}, false], // prettier-ignore
+    ['mornings that grow', 'refer', [1, 2, 3].map((left, i) => ({ daysAgo: 7 - 3 * i, mornings: { left, right: 0 } })), {}, true],
+    ['mornings that come and go', 'refer', [2, 1, 3].map((left, i) => ({ daysAgo: 7 - 3 * i, mornings: { left, right: 0 } })), {}, false],
   ])('%s: %s', (_, kind, sessions, more, isMade) => {
-    expect(
-      of(kind, callsFor(sessions, more)).some(({ movementId }) => movementId === null || movementId === SUPPORT),
-    ).toBe(isMade);
+    expect(of(kind, callsFor(sessions, more)).some(({ movementId }) => movementId === null || movementId === SUPPORT)).toBe(isMade);
   });
 
   test('who has never trained and of whom nothing stands is not called about', () => {
@@ -48,7 +85,7 @@ describe('calls, each once made and once not', () => {
   });
 
   test('after two weeks without, what loads goes a level back, and what loads nothing stays', () => {
-    const calls = callsFor([{ daysAgo: 20, plan: planOf('knees-back') }], { programmes: [nextIn(1, planOf('knees-back'))] }); // prettier-ignore
+    const calls = callsFor([{ daysAgo: 20, plan: planOf('knees-back') }], { programmes: [nextIn(1, planOf('knees-back'))] });
     expect(asked(of('ease', calls))).toEqual(['ease: level grip.ball-squeeze', `ease: level ${SUPPORT}`]);
     expect(new Set(of('ease', calls).map(({ cause }) => cause))).toEqual(new Set(['away']));
   });
@@ -104,7 +141,11 @@ describe('what a call says', () => {
   });
 
   test('the gravest come first', () => {
-    const all = callsFor([{ daysAgo: 7 }, { daysAgo: 2, plan: planOf('knees-back'), supportHurts: 6 }], { measuredOn: addDays(TODAY, -63), programmes: [nextIn(1)], athlete: { cautions: [{ ...STOPPED, hand: 'right' }], equipment: [] } }); // prettier-ignore
+    const all = callsFor([{ daysAgo: 7 }, { daysAgo: 2, plan: planOf('knees-back'), supportHurts: 6 }], {
+      measuredOn: addDays(TODAY, -63),
+      programmes: [nextIn(1)],
+      athlete: { cautions: [{ ...STOPPED, hand: 'right' }], equipment: [] },
+    });
     expect(all.map(({ kind }) => kind)[0]).toBe('refer');
     expect(firstOf(of('refer', all)).why).toContain('numbness');
   });

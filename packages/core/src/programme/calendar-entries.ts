@@ -49,6 +49,9 @@ export function calendarEntries(
   });
   const { event } = programme;
   return event
-    ? [...sessions, { id: `${programmeId}-event`, day: event.day, beginsAt: null, durationMs: 0, title: event.name, description: programme.title }] // prettier-ignore
+    ? [
+        ...sessions,
+        { id: `${programmeId}-event`, day: event.day, beginsAt: null, durationMs: 0, title: event.name, description: programme.title },
+      ]
     : sessions;
 }

@@ -18,7 +18,7 @@ const progress = must(
   calls.find(({ kind, movementId }) => kind === 'progress' && movementId === SUPPORT),
   'progress',
 );
-const carried = (effect: CallEffect) => carriedOutIn('p1', standing.programme, { id: 'a1', reason: 'Why', effect }, coming); // prettier-ignore
+const carried = (effect: CallEffect) => carriedOutIn('p1', standing.programme, { id: 'a1', reason: 'Why', effect }, coming);
 
 /** The dose of the support in each session of a programme, in their order. */
 const dosesOf = (programme = standing.programme, plan = planOf()) =>
@@ -44,7 +44,7 @@ describe('what an accepted call does to a programme', () => {
   });
 
   test('of two programmes only the session that comes first is moved', () => {
-    const other = coming.map((plan) => ({ ...plan, day: addDays(TODAY, 3), place: { programmeId: 'p2', planId: 'hard', sequenceId: '' } })); // prettier-ignore
+    const other = coming.map((plan) => ({ ...plan, day: addDays(TODAY, 3), place: { programmeId: 'p2', planId: 'hard', sequenceId: '' } }));
     const later = { id: 'a', reason: '', effect: { kind: 'later', days: 1 } } as const;
     expect(carriedOutIn('p2', standing.programme, later, [...coming, ...other]).edits).toEqual([]);
     expect(carriedOutIn('p1', standing.programme, later, [...other, ...coming]).edits).toHaveLength(1);
@@ -60,7 +60,7 @@ describe('what an accepted call does to a programme', () => {
   });
 
   test('of another programme nothing changes, and nothing where it stays as it is', () => {
-    expect(carriedOutIn('p2', standing.programme, { id: 'a', reason: '', effect: progress.options[0].effect }, coming).edits).toEqual([]); // prettier-ignore
+    expect(carriedOutIn('p2', standing.programme, { id: 'a', reason: '', effect: progress.options[0].effect }, coming).edits).toEqual([]);
     expect(carried({ kind: 'as it is' }).edits).toEqual([]);
   });
 
@@ -68,7 +68,13 @@ describe('what an accepted call does to a programme', () => {
     const rising = nextIn(1, planOf(), { steps: 1, each: 'session' });
     const by = (programme = rising.programme) => dosesOf(programme).slice(-2);
     expect(by()).toEqual(['2x30s', '2x30s']);
-    const change = { id: 'c', fromDay: addDays(TODAY, 1), planId: 'hard', reason: 'Hold', edits: [{ kind: 'change' as const, blockId: 'b3', dose: itemAt(planOf('all-fours', '2x20s rest40').blocks, 2).dose }] }; // prettier-ignore
+    const change = {
+      id: 'c',
+      fromDay: addDays(TODAY, 1),
+      planId: 'hard',
+      reason: 'Hold',
+      edits: [{ kind: 'change' as const, blockId: 'b3', dose: itemAt(planOf('all-fours', '2x20s rest40').blocks, 2).dose }],
+    };
     expect(by(editProgramme(rising.programme, [{ kind: 'change', change }]))).toEqual(['2x20s', '2x25s']);
   });
 });

@@ -30,7 +30,7 @@ export function carriedOutIn(
   if (effect.kind !== 'blocks') return NOTHING;
   const changes = effect.plans.flatMap(({ place, edits }) => {
     if (place.programmeId !== programmeId) return [];
-    const fromDay = coming.find((plan) => plan.place.programmeId === programmeId && plan.place.planId === place.planId)?.day; // prettier-ignore
+    const fromDay = coming.find((plan) => plan.place.programmeId === programmeId && plan.place.planId === place.planId)?.day;
     const blocks = edits.filter((edit) => edit.kind === 'change' || edit.kind === 'remove' || edit.kind === 'add');
     return fromDay ? inParts(blocks).map((part) => ({ fromDay, planId: place.planId, edits: part })) : [];
   });

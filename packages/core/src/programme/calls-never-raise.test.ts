@@ -42,8 +42,7 @@ function raises(edit: Edit, plan = planOf()): boolean {
   return climb > 0 || (climb === 0 && edit.dose !== undefined && isMore(edit.dose, block.dose));
 }
 const isMore = (dose: Dose, than: Dose) =>
-  setCount(dose) * amountOf(dose.work) > setCount(than) * amountOf(than.work) ||
-  (dose.effortPercent ?? 0) > (than.effortPercent ?? 0);
+  setCount(dose) * amountOf(dose.work) > setCount(than) * amountOf(than.work) || (dose.effortPercent ?? 0) > (than.effortPercent ?? 0);
 const editsOf = ({ options }: Call): readonly Edit[] =>
   options.flatMap(({ effect }) => (effect.kind === 'blocks' ? effect.plans.flatMap(({ edits }) => edits) : []));
 
@@ -61,7 +60,9 @@ test('while a stop or a referral stands, no option of any call asks more of that
       const planned = coming[0]!.sequence;
       expect(calls.some(({ kind }) => kind === 'refer')).toBe(true);
       const raising = calls.flatMap(editsOf).filter((edit) => raises(edit, planned));
-      const hands = raising.flatMap((edit) => handsWorking(plan.blocks.find((block) => 'blockId' in edit && block.id === edit.blockId)!.dose.sides)); // prettier-ignore
+      const hands = raising.flatMap((edit) =>
+        handsWorking(plan.blocks.find((block) => 'blockId' in edit && block.id === edit.blockId)!.dose.sides),
+      );
       expect(hands.filter((hand) => barred.includes(hand))).toEqual([]);
     }),
     { numRuns: 150 },
@@ -81,9 +82,7 @@ test('nor while pain grows from morning to morning, though nothing is on record'
 
 test('what grows by itself is held where the last session asks to hold', () => {
   const rising = nextIn(1, planOf(), { steps: 1, each: 'session' });
-  const hold = callsFor([{ daysAgo: 1, supportHurts: 3 }], { programmes: [rising] }).find(
-    ({ kind }) => kind === 'hold',
-  );
+  const hold = callsFor([{ daysAgo: 1, supportHurts: 3 }], { programmes: [rising] }).find(({ kind }) => kind === 'hold');
   const [stay] = hold?.options ?? [];
   expect(stay?.words).toContain('nothing grows by itself');
   expect(stay?.effect).toMatchObject({ kind: 'blocks' });

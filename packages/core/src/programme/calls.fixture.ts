@@ -45,12 +45,21 @@ export interface Went {
 export function led(all: readonly Went[]): ToldLedSession[] {
   let before: MorningScores | null = null;
   return all.map((went, index) => {
-    const { daysAgo, plan = planOf(), discomfort = 1, supportHurts = discomfort, exertion = 5, mornings = null, numb, supportFaults = [], share = 1 } = went; // prettier-ignore
+    const {
+      daysAgo,
+      plan = planOf(),
+      discomfort = 1,
+      supportHurts = discomfort,
+      exertion = 5,
+      mornings = null,
+      numb,
+      supportFaults = [],
+      share = 1,
+    } = went;
     const day = addDays(TODAY, -daysAgo);
     const stints = compileTimeline(plan, shippedMovement).stints;
     const at = `${day}T10:20:00.000Z`;
-    const advice = (hand: Hand) =>
-      mornings ? adviseOnMorning({ ...mornings, ...(numb && { numb }) }, before, hand).advice : null;
+    const advice = (hand: Hand) => (mornings ? adviseOnMorning({ ...mornings, ...(numb && { numb }) }, before, hand).advice : null);
     const session: ToldLedSession = {
       id: `s${index + 1}`,
       sequenceId: SEQUENCE_ID,
@@ -65,9 +74,16 @@ export function led(all: readonly Went[]): ToldLedSession[] {
           ...{ blockId, round, set, side, direction, unit, plannedAmount },
           doneAmount: plannedAmount,
         })),
-      reports: plan.blocks.map(({ id, movementId }) => ({ blockId: id, discomfort: movementId === SUPPORT ? supportHurts : discomfort, exertion, at })), // prettier-ignore
+      reports: plan.blocks.map(({ id, movementId }) => ({
+        blockId: id,
+        discomfort: movementId === SUPPORT ? supportHurts : discomfort,
+        exertion,
+        at,
+      })),
       complaints: [],
-      form: plan.blocks.filter(({ movementId }) => movementId === SUPPORT).flatMap(({ id }) => supportFaults.map((fault) => ({ blockId: id, hand: 'left' as const, fault, seen: true, at }))), // prettier-ignore
+      form: plan.blocks
+        .filter(({ movementId }) => movementId === SUPPORT)
+        .flatMap(({ id }) => supportFaults.map((fault) => ({ blockId: id, hand: 'left' as const, fault, seen: true, at }))),
       mornings: { left: advice('left'), right: advice('right') },
       ending: share < 1 ? 'ended early' : 'completed',
       completion: share,

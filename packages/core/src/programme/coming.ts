@@ -42,7 +42,9 @@ export function comingPlans(question: ComingQuestion): ComingPlan[] {
   const { ledLast, dayOf, today } = question;
   const planned = question.programmes.flatMap((standing) => comingIn(standing, question));
   const isPlanned = (sequenceId: string) => planned.some(({ place }) => place.sequenceId === sequenceId);
-  const alone = ledLast.filter(({ sequenceId, onDay }) => !isPlanned(sequenceId) && (dayOf(sequenceId) !== null || daysBetween(onDay, today) <= LED_LATELY_DAYS)); // prettier-ignore
+  const alone = ledLast.filter(
+    ({ sequenceId, onDay }) => !isPlanned(sequenceId) && (dayOf(sequenceId) !== null || daysBetween(onDay, today) <= LED_LATELY_DAYS),
+  );
   return [
     ...planned,
     ...alone.map(({ sequenceId, plan }) => ({
@@ -55,15 +57,14 @@ export function comingPlans(question: ComingQuestion): ComingPlan[] {
   ];
 }
 
-function comingIn(
-  { id: programmeId, programme, sequences }: StandingProgramme,
-  { done, lookup, today }: ComingQuestion,
-): ComingPlan[] {
+function comingIn({ id: programmeId, programme, sequences }: StandingProgramme, { done, lookup, today }: ComingQuestion): ComingPlan[] {
   const stateOf = matchDone(programme, done, today);
   const sequenceOf = sequencesOn(programme, lookup, () => 100);
   return programme.plans.flatMap(({ id: planId, sequenceId, rise }): ComingPlan[] => {
     const plan = sequences.get(planId);
-    const next = inDayOrder(programme.sessions).find((session) => session.planId === planId && session.day >= today && stateOf(session) !== 'done'); // prettier-ignore
+    const next = inDayOrder(programme.sessions).find(
+      (session) => session.planId === planId && session.day >= today && stateOf(session) !== 'done',
+    );
     if (!plan || !next) return [];
     return [
       {

@@ -30,9 +30,7 @@ describe('two programmes', () => {
 
 describe('the load line of a group', () => {
   test('is steady where the days are, and its week is above its band where they grow', () => {
-    const daily = [0, 1, 2, 3, 4, 5].flatMap((week) =>
-      [1, 2, 3, 4, 5, 6, 7].map((weekday) => `${week}/${weekday} easy`),
-    );
+    const daily = [0, 1, 2, 3, 4, 5].flatMap((week) => [1, 2, 3, 4, 5, 6, 7].map((weekday) => `${week}/${weekday} easy`));
     const view = evaluated(programmeOf(on(...daily)));
     const [group] = loadedGroups(view);
     const line = loadLine(view, group!);

@@ -9,15 +9,16 @@ export interface ProgrammeChange {
 
 /** What makes one programme another: sessions moved, added and left out, weeks, days away, and what stands above them. */
 export function compareProgrammes(before: Programme, after: Programme): ProgrammeChange[] {
-  return [...head(before, after), ...sessions(before, after), ...weeks(before, after), ...rest(before, after)].map((text) => ({ text })); // prettier-ignore
+  return [...head(before, after), ...sessions(before, after), ...weeks(before, after), ...rest(before, after)].map((text) => ({ text }));
 }
 
 function head(before: Programme, after: Programme): string[] {
   const texts: string[] = [];
   if (before.title !== after.title) texts.push(`Title: “${before.title}” becomes “${after.title}”`);
-  if (before.fromDay !== after.fromDay) texts.push(`First day: ${dayWords(before.fromDay)} becomes ${dayWords(after.fromDay)}`); // prettier-ignore
+  if (before.fromDay !== after.fromDay) texts.push(`First day: ${dayWords(before.fromDay)} becomes ${dayWords(after.fromDay)}`);
   if (before.methodId !== after.methodId) texts.push('Another method');
-  if (!same(before.event, after.event)) texts.push(after.event ? `Event: ${after.event.name}, ${dayWords(after.event.day)}` : 'No event any more'); // prettier-ignore
+  if (!same(before.event, after.event))
+    texts.push(after.event ? `Event: ${after.event.name}, ${dayWords(after.event.day)}` : 'No event any more');
   return texts;
 }
 
@@ -38,21 +39,27 @@ function sessions(before: Programme, after: Programme): string[] {
 function weeks(before: Programme, after: Programme): string[] {
   const texts = after.weeks.flatMap((week, index) => {
     const was = before.weeks[index];
-    return was && !same(was, week) ? [`Week ${index + 1}: ${WEEK_KINDS[was.kind].label} ${was.amountPercent} % becomes ${WEEK_KINDS[week.kind].label} ${week.amountPercent} %`] : []; // prettier-ignore
+    return was && !same(was, week)
+      ? [
+          `Week ${index + 1}: ${WEEK_KINDS[was.kind].label} ${was.amountPercent} % becomes ${WEEK_KINDS[week.kind].label} ${week.amountPercent} %`,
+        ]
+      : [];
   });
-  return before.weeks.length === after.weeks.length ? texts : [...texts, `${before.weeks.length} weeks become ${after.weeks.length}`]; // prettier-ignore
+  return before.weeks.length === after.weeks.length ? texts : [...texts, `${before.weeks.length} weeks become ${after.weeks.length}`];
 }
 
 function rest(before: Programme, after: Programme): string[] {
   const texts: string[] = [];
   for (const away of after.away ?? []) {
-    if (!before.away?.some((each) => same(each, away))) texts.push(`${AWAY_KINDS[away.kind].label}, ${dayWords(away.fromDay)} to ${dayWords(away.toDay)}`); // prettier-ignore
+    if (!before.away?.some((each) => same(each, away)))
+      texts.push(`${AWAY_KINDS[away.kind].label}, ${dayWords(away.fromDay)} to ${dayWords(away.toDay)}`);
   }
   for (const away of before.away ?? []) {
-    if (!after.away?.some((each) => same(each, away))) texts.push(`No longer: ${AWAY_KINDS[away.kind].label}, ${dayWords(away.fromDay)} to ${dayWords(away.toDay)}`); // prettier-ignore
+    if (!after.away?.some((each) => same(each, away)))
+      texts.push(`No longer: ${AWAY_KINDS[away.kind].label}, ${dayWords(away.fromDay)} to ${dayWords(away.toDay)}`);
   }
   if (!same(before.plans, after.plans)) texts.push('Other plans');
   const known = new Set(before.changes?.map(({ id }) => id));
-  for (const { id, reason, fromDay } of after.changes ?? []) if (!known.has(id)) texts.push(`From ${dayWords(fromDay)}: ${reason}`); // prettier-ignore
+  for (const { id, reason, fromDay } of after.changes ?? []) if (!known.has(id)) texts.push(`From ${dayWords(fromDay)}: ${reason}`);
   return texts;
 }

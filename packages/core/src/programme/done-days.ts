@@ -24,15 +24,10 @@ export const lookBackDays = ({ fromDay }: Pick<Programme, 'fromDay'>, today: str
   Math.min(MOST_DAYS, BEFORE_DAYS + Math.max(0, Math.ceil(daysBetween(fromDay, today))));
 
 /** Sessions that were carried out, as a programme reads them. @param dayOf the studio’s day of an instant */
-export function carriedOutOn(
-  past: readonly PastSession[],
-  dayOf: (instant: string) => string,
-): { past: DayLoad[]; done: DoneDay[] } {
+export function carriedOutOn(past: readonly PastSession[], dayOf: (instant: string) => string): { past: DayLoad[]; done: DoneDay[] } {
   return {
     past: past.map(({ startedAt, doses, hard }) => ({ day: dayOf(startedAt), doses, hard })),
-    done: past.flatMap(({ startedAt, sequenceId }) =>
-      sequenceId === undefined ? [] : [{ sequenceId, day: dayOf(startedAt) }],
-    ),
+    done: past.flatMap(({ startedAt, sequenceId }) => (sequenceId === undefined ? [] : [{ sequenceId, day: dayOf(startedAt) }])),
   };
 }
 
@@ -43,11 +38,7 @@ export type SessionState = 'done' | 'missed' | 'due' | 'planned';
 const MOST_DAYS_OFF = 2;
 
 /** What became of each session until a day: the same sequence, led on its day, else within two days of it where no other session claims that. */
-export function matchDone(
-  programme: Programme,
-  done: readonly DoneDay[],
-  today: string,
-): (session: PlannedDay) => SessionState {
+export function matchDone(programme: Programme, done: readonly DoneDay[], today: string): (session: PlannedDay) => SessionState {
   const free = [...done];
   const matched = new Set<string>();
   const near = inDayOrder(programme.sessions.filter(({ day }) => day <= addDays(today, MOST_DAYS_OFF)));
@@ -55,9 +46,7 @@ export function matchDone(
     for (const { id, day, planId } of near) {
       if (matched.has(id)) continue;
       const { sequenceId } = planOf(programme, planId);
-      const at = free.findIndex(
-        (each) => each.sequenceId === sequenceId && Math.abs(daysBetween(day, each.day)) === off,
-      );
+      const at = free.findIndex((each) => each.sequenceId === sequenceId && Math.abs(daysBetween(day, each.day)) === off);
       if (at < 0) continue;
       free.splice(at, 1);
       matched.add(id);
@@ -85,7 +74,7 @@ export function dueInProgramme(programme: Programme, done: readonly DoneDay[], o
   return programme.sessions
     .filter(({ day }) => day === on)
     .map((session): ProgrammeDue => {
-      const missed = programme.sessions.filter(({ planId, day }) => planId === session.planId && day < on && day >= addDays(on, -WEEK)); // prettier-ignore
+      const missed = programme.sessions.filter(({ planId, day }) => planId === session.planId && day < on && day >= addDays(on, -WEEK));
       return {
         sequenceId: planOf(programme, session.planId).sequenceId,
         sessionId: session.id,

@@ -25,14 +25,10 @@ export interface Due {
   readonly missedDays: readonly string[];
 }
 
-const isPlanned = (assignment: Assignment, day: string) =>
-  assignment.fromDay <= day && assignment.weekdays.includes(weekdayOf(day));
+const isPlanned = (assignment: Assignment, day: string) => assignment.fromDay <= day && assignment.weekdays.includes(weekdayOf(day));
 
 /** The first day after `day` on which something is planned, with what is; null where nothing is given. */
-export function nextAfter<T extends Assignment>(
-  day: string,
-  assignments: readonly T[],
-): { day: string; assignment: T } | null {
+export function nextAfter<T extends Assignment>(day: string, assignments: readonly T[]): { day: string; assignment: T } | null {
   const coming = assignments.flatMap((assignment) => {
     const first = assignment.fromDay > day ? assignment.fromDay : addDays(day, 1);
     const week = [0, 1, 2, 3, 4, 5, 6].map((offset) => addDays(first, offset));
@@ -45,8 +41,7 @@ export function nextAfter<T extends Assignment>(
 /** Who is due on a day, with the misses of the week before. */
 export function dueOn(day: string, assignments: readonly Assignment[], sessions: readonly SessionDay[]): Due[] {
   const done = new Set(sessions.map((session) => `${session.sequenceId}|${session.athleteId}|${session.day}`));
-  const wasDone = (assignment: Assignment, on: string) =>
-    done.has(`${assignment.sequenceId}|${assignment.athleteId}|${on}`);
+  const wasDone = (assignment: Assignment, on: string) => done.has(`${assignment.sequenceId}|${assignment.athleteId}|${on}`);
   return assignments
     .filter((assignment) => isPlanned(assignment, day))
     .map((assignment) => {

@@ -1,4 +1,4 @@
-import { inDayOrder, type Away, type PlanChange, type PlannedDay, type Programme, type ProgrammeWeek } from '../model/programme.js'; // prettier-ignore
+import { inDayOrder, type Away, type PlanChange, type PlannedDay, type Programme, type ProgrammeWeek } from '../model/programme.js';
 
 /** A change of a programme as plain data: what a fix, a call or a hand on the calendar does, and what a screen can undo. */
 export type ProgrammeEdit =
@@ -11,14 +11,16 @@ export type ProgrammeEdit =
   | { readonly kind: 'take back'; readonly changeId: string };
 
 /** Carries out edits in their order; an edit of a session or a week that is not there does nothing. */
-export const editProgramme = (programme: Programme, edits: readonly ProgrammeEdit[]): Programme =>
-  edits.reduce(applied, programme);
+export const editProgramme = (programme: Programme, edits: readonly ProgrammeEdit[]): Programme => edits.reduce(applied, programme);
 
 function applied(programme: Programme, edit: ProgrammeEdit): Programme {
   const { sessions } = programme;
   switch (edit.kind) {
     case 'move':
-      return { ...programme, sessions: inDayOrder(sessions.map((session) => (session.id === edit.sessionId ? { ...session, day: edit.day } : session))) }; // prettier-ignore
+      return {
+        ...programme,
+        sessions: inDayOrder(sessions.map((session) => (session.id === edit.sessionId ? { ...session, day: edit.day } : session))),
+      };
     case 'remove':
       return { ...programme, sessions: sessions.filter(({ id }) => id !== edit.sessionId) };
     case 'add':

@@ -17,7 +17,7 @@ describe('hard days', () => {
   test('on neighbouring days are too close; the fix leaves the hours that the method wants', () => {
     const programme = programmeOf(on('0/1 hard', '0/2 hard', '0/5 hard'));
     const [said] = saidBy('spacing', programme);
-    expect(said!.text).toBe('Finger flexors work long at 70 % and more on 8 Jun 2026 and again on 9 Jun 2026; this method leaves 48 h.'); // prettier-ignore
+    expect(said!.text).toBe('Finger flexors work long at 70 % and more on 8 Jun 2026 and again on 9 Jun 2026; this method leaves 48 h.');
     const after = mended('spacing', programme);
     expect(after.sessions.map((session) => session.day)).toEqual([day(0, 1), day(0, 3), day(0, 5)]);
     expect(saidBy('spacing', after)).toEqual([]);
@@ -47,18 +47,19 @@ describe('weeks', () => {
     expect(mended('growth', programme).weeks[3]!.amountPercent).toBeLessThan(100);
   });
   test('that go on after an easier one are no growth', () => {
-    const weeks = [100, 100, 50, 100, 100, 100].map((amountPercent) => ({ kind: amountPercent < 100 ? ('easier' as const) : ('build' as const), amountPercent })); // prettier-ignore
+    const weeks = [100, 100, 50, 100, 100, 100].map((amountPercent) => ({
+      kind: amountPercent < 100 ? ('easier' as const) : ('build' as const),
+      amountPercent,
+    }));
     const programme = programmeOf(on(...[0, 1, 2, 3].flatMap((week) => weekly(week, 2))), { weeks });
     expect(saidBy('growth', programme)).toEqual([]);
   });
   test('with more sessions that load than the method has room for', () => {
     const method = METHODS['grip-and-iron'];
     const four = programmeOf(on('0/1 whole', '0/3 whole', '0/5 whole', '0/7 whole'));
-    expect(saidBy('too-many', four, { method })[0]!.text).toBe(
-      '4 sessions that load; Grip and iron has up to 3 a week.',
-    );
+    expect(saidBy('too-many', four, { method })[0]!.text).toBe('4 sessions that load; Grip and iron has up to 3 a week.');
     // Easy range between them is welcome.
-    expect(saidBy('too-many', programmeOf(on('0/1 whole', '0/3 whole', '0/5 whole', '0/2 easy', '0/4 easy')), { method })).toEqual([]); // prettier-ignore
+    expect(saidBy('too-many', programmeOf(on('0/1 whole', '0/3 whole', '0/5 whole', '0/2 easy', '0/4 easy')), { method })).toEqual([]);
   });
   test('with load on every day', () => {
     const seven = [1, 2, 3, 4, 5, 6, 7].map((weekday) => `0/${weekday} whole`);
@@ -94,7 +95,7 @@ describe('days away', () => {
   test('on the way only what is there is trained with', () => {
     const travel = [{ fromDay: day(0, 3), toDay: day(0, 5), kind: 'travel' as const }];
     const programme = programmeOf(on('0/4 hard', '0/5 easy'), { away: travel });
-    expect(saidBy('equipment-there', programme).map(({ text }) => text)).toEqual(['Hard grip: not at hand on the way, soft ball.']); // prettier-ignore
+    expect(saidBy('equipment-there', programme).map(({ text }) => text)).toEqual(['Hard grip: not at hand on the way, soft ball.']);
     const packed = programmeOf(on('0/4 hard'), { away: [{ ...travel[0]!, equipment: ['soft ball'] }] });
     expect(saidBy('equipment-there', packed)).toEqual([]);
   });
@@ -139,7 +140,7 @@ describe('somebody', () => {
   });
   test('whose sequence was removed is told so', () => {
     const sequences = new Map();
-    expect(saidBy('plan-removed', programmeOf(on('0/1 whole', '0/3 whole')), { sequences })[0]!.text).toMatch(/^2 sessions go by/); // prettier-ignore
+    expect(saidBy('plan-removed', programmeOf(on('0/1 whole', '0/3 whole')), { sequences })[0]!.text).toMatch(/^2 sessions go by/);
     expect(saidBy('plan-removed', programmeOf(on('0/1 whole')))).toEqual([]);
   });
 });
@@ -148,7 +149,13 @@ describe('what was carried out', () => {
   test('is found on its day or near it, once for each session; what was not is missed and loads nothing', () => {
     const sequenceId = programmeOf([]).plans[2]!.sequenceId;
     const programme = programmeOf(on('0/1 whole', '0/3 whole', '0/5 whole', '1/1 whole'));
-    const view = evaluated(programme, { today: day(0, 6), done: [{ sequenceId, day: day(0, 1) }, { sequenceId, day: day(0, 4) }] }); // prettier-ignore
+    const view = evaluated(programme, {
+      today: day(0, 6),
+      done: [
+        { sequenceId, day: day(0, 1) },
+        { sequenceId, day: day(0, 4) },
+      ],
+    });
     expect(view.sessions.map(({ state }) => state)).toEqual(['done', 'done', 'missed', 'planned']);
     expect(view.course.map(({ startedAt }) => startedAt)).toEqual([noonOf(day(1, 1))]);
     const { durationMs } = view.sessions[0]!.load!;
@@ -165,26 +172,11 @@ test('the next session of a programme is the first after a day', () => {
 
 describe('a programme', () => {
   test.each<[string, Partial<Programme>, string, RegExp]>([
-    [
-      'a session outside',
-      { sessions: on('9/1 whole') },
-      '/sessions/0/day',
-      /must lie within the programme, 2026-06-08 to 2026-07-19/,
-    ],
+    ['a session outside', { sessions: on('9/1 whole') }, '/sessions/0/day', /must lie within the programme, 2026-06-08 to 2026-07-19/],
     ['a session before', { fromDay: day(0, 3), sessions: on('0/1 whole') }, '/sessions/0/day', /must lie within/],
-    [
-      'an unknown plan',
-      { sessions: on('0/1 nothing') },
-      '/sessions/0/planId',
-      /must be one of the plans: hard, easy, whole/,
-    ],
+    ['an unknown plan', { sessions: on('0/1 nothing') }, '/sessions/0/planId', /must be one of the plans: hard, easy, whole/],
     ['an id twice', { sessions: [...on('0/1 whole'), ...on('0/2 whole')] }, '/sessions/1/id', /is there already/],
-    [
-      'away backwards',
-      { away: [{ fromDay: day(1, 1), toDay: day(0, 1), kind: 'rest' }] },
-      '/away/0/toDay',
-      /must not be before/,
-    ],
+    ['away backwards', { away: [{ fromDay: day(1, 1), toDay: day(0, 1), kind: 'rest' }] }, '/away/0/toDay', /must not be before/],
     ['an event outside', { event: { day: '2026-06-01', name: 'Show' } }, '/event/day', /must lie within/],
     ['no weeks', { weeks: [] }, '/weeks', /1 to 26 weeks/],
     ['an event without a day', { event: { day: '2026-02-31', name: 'Show' } }, '/event/day', /day|date/],
@@ -195,22 +187,36 @@ describe('a programme', () => {
   });
 
   test('is the same whatever the order of its sessions, and every fix makes fewer of its findings', () => {
-    const anySession = fc.record({ week: fc.nat(5), weekday: fc.integer({ min: 1, max: 7 }), plan: fc.constantFrom('hard', 'easy', 'whole') }); // prettier-ignore
+    const anySession = fc.record({
+      week: fc.nat(5),
+      weekday: fc.integer({ min: 1, max: 7 }),
+      plan: fc.constantFrom('hard', 'easy', 'whole'),
+    });
     fc.assert(
       fc.property(fc.array(anySession, { minLength: 1, maxLength: 14 }), (some) => {
-        const programme = programmeOf(on(...some.map(({ week, weekday, plan }) => `${week}/${weekday} ${plan}`)), { event: { day: day(5, 6), name: 'Show' } }); // prettier-ignore
+        const programme = programmeOf(on(...some.map(({ week, weekday, plan }) => `${week}/${weekday} ${plan}`)), {
+          event: { day: day(5, 6), name: 'Show' },
+        });
         expect(checkProgramme(programme)).toEqual([]);
         const view = evaluated(programme);
         const turned = evaluated({ ...programme, sessions: programme.sessions.toReversed() });
         turned.weeks.forEach(({ doses }, at) => {
-          for (const [group, dose] of Object.entries(doses)) expect(view.weeks[at]!.doses[group as MuscleGroup]).toBeCloseTo(dose, 9); // prettier-ignore
+          for (const [group, dose] of Object.entries(doses)) expect(view.weeks[at]!.doses[group as MuscleGroup]).toBeCloseTo(dose, 9);
         });
         for (const finding of view.findings) {
           if (!finding.fix) continue;
           const after = editProgramme(programme, finding.fix.edits);
           expect(checkProgramme(after)).toEqual([]);
-          const same = evaluated(after).findings.filter(({ rule, sessionIds, day: at }) => rule === finding.rule && (sessionIds[0] === finding.sessionIds[0] || weekIndexOf(programme, at) === weekIndexOf(programme, finding.day))); // prettier-ignore
-          const before = view.findings.filter(({ rule, sessionIds, day: at }) => rule === finding.rule && (sessionIds[0] === finding.sessionIds[0] || weekIndexOf(programme, at) === weekIndexOf(programme, finding.day))); // prettier-ignore
+          const same = evaluated(after).findings.filter(
+            ({ rule, sessionIds, day: at }) =>
+              rule === finding.rule &&
+              (sessionIds[0] === finding.sessionIds[0] || weekIndexOf(programme, at) === weekIndexOf(programme, finding.day)),
+          );
+          const before = view.findings.filter(
+            ({ rule, sessionIds, day: at }) =>
+              rule === finding.rule &&
+              (sessionIds[0] === finding.sessionIds[0] || weekIndexOf(programme, at) === weekIndexOf(programme, finding.day)),
+          );
           expect(same.length).toBeLessThanOrEqual(before.length);
         }
       }),

@@ -4,7 +4,7 @@ import { addDays } from '../vocabulary/days.js';
 import { matchDone } from './done-days.js';
 import type { ProgrammeFinding } from './finding.js';
 import { PROGRAMME_RULES } from './rules/index.js';
-import { dosesBetween, isAhead, onDay, type PlannedSession, type ProgrammeQuestion, type SeenProgramme, type WeekView } from './seen.js'; // prettier-ignore
+import { dosesBetween, isAhead, onDay, type PlannedSession, type ProgrammeQuestion, type SeenProgramme, type WeekView } from './seen.js';
 import { sessionLoad } from './session-load.js';
 import { sequencesOn } from './session-plan.js';
 
@@ -32,10 +32,7 @@ export function evaluateProgramme(question: ProgrammeQuestion): ProgrammeView {
     const from = addDays(monday, 7 * index);
     const mine = sessions.filter(({ weekIndex }) => weekIndex === index);
     const doses = dosesBetween(course, from, addDays(from, 6));
-    const durationMs = mine.reduce(
-      (sum, { load, state }) => sum + (state === 'missed' ? 0 : (load?.durationMs ?? 0)),
-      0,
-    );
+    const durationMs = mine.reduce((sum, { load, state }) => sum + (state === 'missed' ? 0 : (load?.durationMs ?? 0)), 0);
     return { ...week, index, monday: from, sessions: mine, durationMs, doses };
   });
   const view = { ...question, sessions, weeks, course };
@@ -55,8 +52,6 @@ function planned(
 
 function findingsOf(view: SeenProgramme): ProgrammeFinding[] {
   return PROGRAMME_RULES.flatMap((rule) =>
-    rule
-      .find(view)
-      .map((found): ProgrammeFinding => ({ ...found, rule: rule.id, title: rule.title, severity: rule.severity })),
+    rule.find(view).map((found): ProgrammeFinding => ({ ...found, rule: rule.id, title: rule.title, severity: rule.severity })),
   ).sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity) || a.day.localeCompare(b.day));
 }

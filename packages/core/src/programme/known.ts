@@ -1,8 +1,7 @@
 import type { Movement, MovementLookup } from '../model/movement.js';
 import type { Sequence } from '../model/sequence.js';
 
-const isSame = <T>(a: readonly T[], b: readonly T[]) =>
-  a.length === b.length && a.every((each, index) => each === b[index]);
+const isSame = <T>(a: readonly T[], b: readonly T[]) => a.length === b.length && a.every((each, index) => each === b[index]);
 
 /** So many different answers are kept of one thing. */
 const MOST_KNOWN = 40;

@@ -48,7 +48,7 @@ const NEXT_TO_NOTHING = 0.01;
 export function loadedGroups({ weeks }: Pick<ProgrammeView, 'weeks'>): MuscleGroup[] {
   const sums = new Map<MuscleGroup, number>();
   for (const { doses } of weeks) {
-    for (const group of Object.keys(doses) as MuscleGroup[]) sums.set(group, (sums.get(group) ?? 0) + (doses[group] ?? 0)); // prettier-ignore
+    for (const group of Object.keys(doses) as MuscleGroup[]) sums.set(group, (sums.get(group) ?? 0) + (doses[group] ?? 0));
   }
   return [...sums]
     .filter(([, dose]) => dose > NEXT_TO_NOTHING)

@@ -16,7 +16,8 @@ describe('a new programme', () => {
     const amounts = programme.weeks.map(({ amountPercent }) => amountPercent);
     // Coarse doses: a repetition more is more than a fifth, so the weeks go on by ten points.
     expect(amounts).toEqual([40, 50, 60, 70, 80, 90]);
-    const worst = (of: typeof full) => Math.max(...saidBy('growth', of, { past }).map(({ text }) => Number(/(\d+) % above/.exec(text)![1]))); // prettier-ignore
+    const worst = (of: typeof full) =>
+      Math.max(...saidBy('growth', of, { past }).map(({ text }) => Number(/(\d+) % above/.exec(text)![1])));
     expect(worst(programme)).toBeLessThanOrEqual(worst(full));
   });
   test('is the plan itself for somebody of whom nothing is known', () => {

@@ -26,7 +26,10 @@ export function ramped(question: ProgrammeQuestion): Programme {
       if (!fix) break;
       programme = editProgramme(programme, fix.edits);
     }
-    const amountPercent = Math.min(planned.amountPercent, Math.max(reached + LEAST_STEP_PERCENT, programme.weeks[index]?.amountPercent ?? 0)); // prettier-ignore
+    const amountPercent = Math.min(
+      planned.amountPercent,
+      Math.max(reached + LEAST_STEP_PERCENT, programme.weeks[index]?.amountPercent ?? 0),
+    );
     programme = editProgramme(programme, [{ kind: 'week', index, week: { kind: 'build', amountPercent } }]);
     reached = amountPercent;
   }

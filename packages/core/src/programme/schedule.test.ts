@@ -29,7 +29,10 @@ describe('days of a week', () => {
 
 describe('a schedule', () => {
   test('builds for three weeks and eases in the fourth, but not right before the taper', () => {
-    const kinds = (more: Partial<ScheduleWish>) => scheduled(wish(more)).weeks.map(({ kind }) => kind[0]).join(''); // prettier-ignore
+    const kinds = (more: Partial<ScheduleWish>) =>
+      scheduled(wish(more))
+        .weeks.map(({ kind }) => kind[0])
+        .join('');
     expect(kinds({})).toBe('bbbebbbb');
     expect(kinds({ weeks: 9, event: { day: day(8, 6), name: 'Show' } })).toBe('bbbebbbbt');
     expect(kinds({ easierEvery: null })).toBe('bbbbbbbb');
@@ -41,9 +44,7 @@ describe('a schedule', () => {
       const asked = wish({ weeks: weeksUntil(MONDAY, event.day), event, easyMin: null });
       const plans = [{ id: LOADING_PLAN, sequenceId: '00000000-0000-4000-8000-000000000001' }];
       const sequences = new Map([[LOADING_PLAN, SEQUENCES.get('whole')!]]);
-      expect(saidBy('taper-missing', programmeOf([], { ...scheduled(asked), plans, event }), { sequences })).toEqual(
-        [],
-      );
+      expect(saidBy('taper-missing', programmeOf([], { ...scheduled(asked), plans, event }), { sequences })).toEqual([]);
     }
   });
 
@@ -66,35 +67,43 @@ describe('a schedule', () => {
     fc.assert(
       fc.property(anyWish, ({ weeks, weekdays, start, method }) => {
         const point = STARTING_POINTS[method];
-        const asked = wish({ ...point, loadingDays: Math.min(point.loadingDays, weekdays.length), weeks, weekdays, fromDay: addDays(MONDAY, start) }); // prettier-ignore
+        const asked = wish({
+          ...point,
+          loadingDays: Math.min(point.loadingDays, weekdays.length),
+          weeks,
+          weekdays,
+          fromDay: addDays(MONDAY, start),
+        });
         expect(checkWish(asked, MONDAY)).toEqual([]);
         const made = scheduled(asked);
-        const plans = [LOADING_PLAN, EASY_PLAN].map((id, index) => ({ id, sequenceId: `00000000-0000-4000-8000-00000000000${index}` })); // prettier-ignore
+        const plans = [LOADING_PLAN, EASY_PLAN].map((id, index) => ({ id, sequenceId: `00000000-0000-4000-8000-00000000000${index}` }));
         expect(checkProgramme(programmeOf([], { ...made, plans, fromDay: asked.fromDay }))).toEqual([]);
         const loading = made.sessions.filter(({ planId }) => planId === LOADING_PLAN);
         expect(loading.length).toBeLessThanOrEqual(asked.loadingDays * weeks);
         for (const session of made.sessions) expect(weekdays).toContain(weekdayOf(session.day));
         // Where there is room for it, hard days have a day between.
         if (weekdays.length === 7 && point.loadingDays <= 3) {
-          for (const [index, { day: on }] of loading.slice(1).entries()) expect(daysBetween(loading[index]!.day, on)).toBeGreaterThan(1); // prettier-ignore
+          for (const [index, { day: on }] of loading.slice(1).entries()) expect(daysBetween(loading[index]!.day, on)).toBeGreaterThan(1);
         }
       }),
     );
   });
 
   test('that cannot be made says which answer would be right', () => {
-    const faults = (more: Partial<ScheduleWish>) => checkWish(wish(more), MONDAY).map(({ pointer, message }) => `${pointer} ${message}`); // prettier-ignore
+    const faults = (more: Partial<ScheduleWish>) => checkWish(wish(more), MONDAY).map(({ pointer, message }) => `${pointer} ${message}`);
     expect(faults({ weeks: 0 })).toEqual(['/weeks must be a whole number within 1–26 weeks']);
-    expect(faults({ weekdays: [] })).toEqual(['/weekdays must name at least one weekday on which there is time']); // prettier-ignore
+    expect(faults({ weekdays: [] })).toEqual(['/weekdays must name at least one weekday on which there is time']);
     expect(faults({ weeks: Number.NaN })).toEqual(['/weeks must be a whole number within 1–26 weeks']);
     expect(faults({ loadingDays: 0 })).toEqual(['/loadingDays must be a whole number within 1–7']);
     expect(faults({ loadingMin: Number.NaN })).toEqual(['/loadingMin must be a whole number within 1–240 min']);
     expect(faults({ easyMin: 500 })).toEqual(['/easyMin must be a whole number within 1–240 min']);
-    expect(faults({ weekdays: [1, 3] })).toEqual([
-      '/loadingDays must be at most 2, the weekdays on which there is time',
+    expect(faults({ weekdays: [1, 3] })).toEqual(['/loadingDays must be at most 2, the weekdays on which there is time']);
+    expect(faults({ event: { day: '2026-06-01', name: 'Show' } })).toEqual([
+      '/event/day lies in the past: the programme leads to a day from 2026-06-08 on',
     ]);
-    expect(faults({ event: { day: '2026-06-01', name: 'Show' } })).toEqual(['/event/day lies in the past: the programme leads to a day from 2026-06-08 on']); // prettier-ignore
-    expect(faults({ fromDay: day(2, 1), event: { day: day(1, 1), name: 'Show' } })).toEqual(['/event/day must not be before the first day, 2026-06-22']); // prettier-ignore
+    expect(faults({ fromDay: day(2, 1), event: { day: day(1, 1), name: 'Show' } })).toEqual([
+      '/event/day must not be before the first day, 2026-06-22',
+    ]);
   });
 
   test('counts weeks to an event with its own', () => {

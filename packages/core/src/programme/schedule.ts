@@ -1,4 +1,14 @@
-import { AWAY_KINDS, type Away, mondayOf, type PlannedDay, type Programme, PROGRAMME_LIMITS, type ProgrammeWeek, usualWeek, weekIndexOf } from '../model/programme.js'; // prettier-ignore
+import {
+  AWAY_KINDS,
+  type Away,
+  mondayOf,
+  type PlannedDay,
+  type Programme,
+  PROGRAMME_LIMITS,
+  type ProgrammeWeek,
+  usualWeek,
+  weekIndexOf,
+} from '../model/programme.js';
 import type { Fault } from '../vocabulary/fault.js';
 import { SEQUENCE_LIMITS } from '../model/sequence.js';
 import { addDays, weekdayOf, WEEKDAYS } from '../vocabulary/days.js';
@@ -47,12 +57,20 @@ export function checkWish(wish: ScheduleWish, today: string): Fault[] {
     const value = wish[name];
     const { min, max, unit, label } = WHOLE[name];
     const isSound = value === null || (Number.isInteger(value) && value >= min && value <= max);
-    return isSound ? [] : [{ pointer: `/${name}`, message: `must be a whole number within ${min}–${max}${unit}`, label }]; // prettier-ignore
+    return isSound ? [] : [{ pointer: `/${name}`, message: `must be a whole number within ${min}–${max}${unit}`, label }];
   });
-  if (weekdays.length === 0) faults.push({ pointer: '/weekdays', message: 'must name at least one weekday on which there is time', label: 'Weekdays' }); // prettier-ignore
-  else if (loadingDays > weekdays.length && loadingDays <= WHOLE.loadingDays.max) faults.push({ pointer: '/loadingDays', message: `must be at most ${weekdays.length}, the weekdays on which there is time`, label: 'Sessions a week' }); // prettier-ignore
-  if (event && event.day < today) faults.push({ pointer: '/event/day', message: `lies in the past: the programme leads to a day from ${today} on`, label: 'Event' }); // prettier-ignore
-  else if (event && event.day < fromDay) faults.push({ pointer: '/event/day', message: `must not be before the first day, ${fromDay}`, label: 'Event' }); // prettier-ignore
+  if (weekdays.length === 0)
+    faults.push({ pointer: '/weekdays', message: 'must name at least one weekday on which there is time', label: 'Weekdays' });
+  else if (loadingDays > weekdays.length && loadingDays <= WHOLE.loadingDays.max)
+    faults.push({
+      pointer: '/loadingDays',
+      message: `must be at most ${weekdays.length}, the weekdays on which there is time`,
+      label: 'Sessions a week',
+    });
+  if (event && event.day < today)
+    faults.push({ pointer: '/event/day', message: `lies in the past: the programme leads to a day from ${today} on`, label: 'Event' });
+  else if (event && event.day < fromDay)
+    faults.push({ pointer: '/event/day', message: `must not be before the first day, ${fromDay}`, label: 'Event' });
   return faults;
 }
 
@@ -91,8 +109,7 @@ export function weeksOf({
   return Array.from({ length: weeks }, (_, index): ProgrammeWeek => {
     if (index >= first) return usualWeek('taper');
     // The week before a taper is no easier one: two such weeks on end lose more than they rest.
-    const isEasier =
-      easierEvery !== null && (index + 1) % easierEvery === 0 && index + 1 !== first && index !== weeks - 1;
+    const isEasier = easierEvery !== null && (index + 1) % easierEvery === 0 && index + 1 !== first && index !== weeks - 1;
     return usualWeek(isEasier ? 'easier' : 'build');
   });
 }
@@ -108,8 +125,7 @@ export function scheduled(wish: ScheduleWish): Pick<Programme, 'weeks' | 'sessio
     const weekday = weekdayOf(day);
     const isFree = away.some((each) => each.fromDay <= day && day <= each.toDay && !AWAY_KINDS[each.kind].trains);
     if (isFree || !weekdays.includes(weekday) || day === event?.day) continue;
-    const planId =
-      loading.includes(weekday) && !isNearEvent(event, day) ? LOADING_PLAN : easyMin === null ? null : EASY_PLAN;
+    const planId = loading.includes(weekday) && !isNearEvent(event, day) ? LOADING_PLAN : easyMin === null ? null : EASY_PLAN;
     if (planId !== null) sessions.push({ id: `s${sessions.length + 1}`, day, planId });
   }
   return { weeks, sessions };

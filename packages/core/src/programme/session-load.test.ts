@@ -46,7 +46,10 @@ describe('what a planned session comes to', () => {
   test('a block that stays is not computed again, and one that changes is', () => {
     const before = write(GOOD);
     const first = sessionLoad(person, before, shippedMovement);
-    const changed = { ...before, blocks: before.blocks.map((block) => (block.id === 'b11' ? { ...block, dose: { ...block.dose, sets: block.dose.sets + 2 } } : block)) }; // prettier-ignore
+    const changed = {
+      ...before,
+      blocks: before.blocks.map((block) => (block.id === 'b11' ? { ...block, dose: { ...block.dose, sets: block.dose.sets + 2 } } : block)),
+    };
     const after = sessionLoad(person, changed, shippedMovement);
     expect(after.doses['left finger flexors']).toBeGreaterThan(first.doses['left finger flexors']!);
     expect(after.doses['left wrist extensors']).toBe(first.doses['left wrist extensors']);

@@ -38,7 +38,11 @@ describe('a dose of another amount', () => {
 
 describe('a session of a programme', () => {
   const programme = programmeOf(on('0/1 whole', '1/1 whole', '2/1 whole'), {
-    weeks: [{ kind: 'build', amountPercent: 100 }, { kind: 'easier', amountPercent: 60 }, { kind: 'build', amountPercent: 100 }], // prettier-ignore
+    weeks: [
+      { kind: 'build', amountPercent: 100 },
+      { kind: 'easier', amountPercent: 60 },
+      { kind: 'build', amountPercent: 100 },
+    ],
   });
   const whole = SEQUENCES.get('whole')!;
   const at = (of: Programme, index: number) => sequencesOn(of, shippedMovement)(of.sessions[index]!, whole);
@@ -50,7 +54,7 @@ describe('a session of a programme', () => {
       expect.arrayContaining(['strength']),
     );
     for (const [index, block] of easier.blocks.entries()) {
-      if (block.phase === 'prepare' || block.phase === 'range' || block.phase === 'settle') expect(block).toBe(whole.blocks[index]); // prettier-ignore
+      if (block.phase === 'prepare' || block.phase === 'range' || block.phase === 'settle') expect(block).toBe(whole.blocks[index]);
     }
     // The same blocks are the same objects: what is known of them stays known.
     expect(at(programme, 1).blocks[8]).toBe(easier.blocks[8]);
@@ -62,7 +66,7 @@ describe('a session of a programme', () => {
     });
     expect(daily.sessions.map(riseSteps(daily))).toEqual([0, 2, 4, 6]);
     const circles = write([['prepare', 'free.wrist-circles', 'free-fist', '1x8']]);
-    const counts = daily.sessions.map((session) => sequencesOn(daily, shippedMovement)(session, circles).blocks[0]!.dose.work); // prettier-ignore
+    const counts = daily.sessions.map((session) => sequencesOn(daily, shippedMovement)(session, circles).blocks[0]!.dose.work);
     expect(counts).toEqual([8, 10, 12, 14].map((count) => ({ kind: 'repetitions', count })));
     const near = write([['prepare', 'free.wrist-circles', 'free-fist', '1x19']]);
     expect(sequencesOn(daily, shippedMovement)(daily.sessions[3]!, near).blocks[0]!.dose.work).toMatchObject({
@@ -71,7 +75,13 @@ describe('a session of a programme', () => {
   });
 
   test('is what accepted calls made of its plan, from their day on', () => {
-    const change = { id: 'c1', fromDay: programme.sessions[1]!.day, planId: 'whole', edits: [{ kind: 'remove' as const, blockId: 'b13' }], reason: 'The palm hurts.' }; // prettier-ignore
+    const change = {
+      id: 'c1',
+      fromDay: programme.sessions[1]!.day,
+      planId: 'whole',
+      edits: [{ kind: 'remove' as const, blockId: 'b13' }],
+      reason: 'The palm hurts.',
+    };
     const changed = { ...programme, changes: [change] };
     expect(at(changed, 0).blocks).toHaveLength(whole.blocks.length);
     expect(at(changed, 1).blocks.map(({ id }) => id)).not.toContain('b13');

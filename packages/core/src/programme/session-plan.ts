@@ -37,8 +37,7 @@ export function riseSteps(programme: Programme): (session: PlannedDay) => number
 }
 
 /** How much of its plan’s loading work the week of a day holds, percent. */
-export const amountAt = (programme: Programme, on: string): number =>
-  programme.weeks[weekIndexOf(programme, on)]?.amountPercent ?? 100;
+export const amountAt = (programme: Programme, on: string): number => programme.weeks[weekIndexOf(programme, on)]?.amountPercent ?? 100;
 
 /** A plan as accepted calls have changed it until a day. */
 export function changedBy(programme: Programme, { planId, day }: Omit<PlannedDay, 'id'>, sequence: Sequence): Sequence {
@@ -93,7 +92,10 @@ function stepsBefore(
   });
   if (bases.length === 0) return () => 0;
   return ({ planId, day }, blockId) =>
-    Math.max(0, ...bases.filter((base) => base.planId === planId && base.blockId === blockId && base.fromDay <= day).map(({ steps }) => steps)); // prettier-ignore
+    Math.max(
+      0,
+      ...bases.filter((base) => base.planId === planId && base.blockId === blockId && base.fromDay <= day).map(({ steps }) => steps),
+    );
 }
 
 const changedPlan = rememberer<Sequence>();

@@ -10,13 +10,11 @@ import { callsFor, nextIn, of, planOf, SUPPORT, type Went } from './calls.fixtur
 
 const CLEAN: readonly Went[] = [{ daysAgo: 7 }, { daysAgo: 2 }];
 /** The proposed option about the support. */
-const proposed = (
-  kind: CallKind,
-  all: readonly Went[],
-  more: Parameters<typeof callsFor>[1] = { programmes: [nextIn(1)] },
-): CallOption =>
-  // prettier-ignore
-  must(of(kind, callsFor(all, more)).find(({ movementId }) => movementId === SUPPORT), kind).options[0];
+const proposed = (kind: CallKind, all: readonly Went[], more: Parameters<typeof callsFor>[1] = { programmes: [nextIn(1)] }): CallOption =>
+  must(
+    of(kind, callsFor(all, more)).find(({ movementId }) => movementId === SUPPORT),
+    kind,
+  ).options[0];
 const typing = ({ typed }: CallOption, text: string) => {
   const of = must(typed, 'a dose that may be typed');
   const dose = retypeDose(text, of.dose);
@@ -31,12 +29,19 @@ describe('a dose that is typed in a call', () => {
     expect(faults).toEqual([]);
     const typed = withTypedDose(progress, dose, shippedMovement);
     expect(typed.words).toBe('Palm support: 2×15s → 3×18s');
-    expect(typed.effect).toMatchObject({ kind: 'blocks', plans: [{ edits: [{ kind: 'change', dose: { sets: 3, work: { seconds: 18 } } }] }] }); // prettier-ignore
+    expect(typed.effect).toMatchObject({
+      kind: 'blocks',
+      plans: [{ edits: [{ kind: 'change', dose: { sets: 3, work: { seconds: 18 } } }] }],
+    });
     expect(typed.chance).toBeUndefined();
   });
 
   test('of another level tells the level too', () => {
-    const up = proposed('progress', [7, 2].map((daysAgo) => ({ daysAgo, plan: planOf('all-fours', '2x30s rest40') })), { programmes: [nextIn(1, planOf('all-fours', '2x30s rest40'))] }); // prettier-ignore
+    const up = proposed(
+      'progress',
+      [7, 2].map((daysAgo) => ({ daysAgo, plan: planOf('all-fours', '2x30s rest40') })),
+      { programmes: [nextIn(1, planOf('all-fours', '2x30s rest40'))] },
+    );
     const { dose } = typing(up, '2x12s');
     expect(withTypedDose(up, dose, shippedMovement).words).toMatch(/^Palm support: all fours → .*2×30s → 2×12s/);
   });
@@ -44,13 +49,15 @@ describe('a dose that is typed in a call', () => {
   test('is refused where the movement is not dosed so, or other hands are meant', () => {
     expect(typing(progress, '2x20m').faults).toMatchObject([{ pointer: '/dose/work/kind' }]);
     const { typed } = progress;
-    expect(checkTyped(typed!, { ...typed!.dose, sides: 'left' }, shippedMovement).map(({ pointer }) => pointer)).toContain('/dose/sides'); // prettier-ignore
+    expect(checkTyped(typed!, { ...typed!.dose, sides: 'left' }, shippedMovement).map(({ pointer }) => pointer)).toContain('/dose/sides');
   });
 
   test('an ease may be typed, and asks for no more than is planned', () => {
     const ease = proposed('ease', [{ daysAgo: 7 }, { daysAgo: 2, supportHurts: 6 }]);
     expect(typing(ease, '1x12s').faults).toEqual([]);
-    expect(typing(ease, '2x20s').faults).toMatchObject([{ pointer: '/dose', message: expect.stringContaining('more of it all in all than is planned') }]); // prettier-ignore
+    expect(typing(ease, '2x20s').faults).toMatchObject([
+      { pointer: '/dose', message: expect.stringContaining('more of it all in all than is planned') },
+    ]);
     expect(typing(ease, '2x12s rest10').faults).toMatchObject([{ message: expect.stringContaining('less rest') }]);
   });
 
@@ -63,13 +70,21 @@ describe('a dose that is typed in a call', () => {
 const secondsIn = (dose: Dose): number => dose.sets * amountOf(dose.work);
 
 test('while a stop stands, no dose can be typed that asks more of that hand', () => {
-  const entry: RecordedCaution = { caution: 'stop-sign', hand: 'left', since: '2026-06-08', stopped: { sessionId: 's1', sign: 'numbness' } }; // prettier-ignore
+  const entry: RecordedCaution = {
+    caution: 'stop-sign',
+    hand: 'left',
+    since: '2026-06-08',
+    stopped: { sessionId: 's1', sign: 'numbness' },
+  };
   const dose = fc
     .tuple(fc.integer({ min: 1, max: 5 }), fc.integer({ min: 1, max: 60 }), fc.integer({ min: 0, max: 90 }))
     .map(([sets, seconds, rest]) => parseDose(`${sets}x${seconds}s rest${rest}`));
   const hurt: fc.Arbitrary<readonly Went[]> = fc
     .tuple(fc.integer({ min: 0, max: 8 }), fc.integer({ min: 0, max: 8 }))
-    .map(([one, other]) => [{ daysAgo: 5, supportHurts: one }, { daysAgo: 2, supportHurts: other, supportFaults: ['Held breath'] }]); // prettier-ignore
+    .map(([one, other]) => [
+      { daysAgo: 5, supportHurts: one },
+      { daysAgo: 2, supportHurts: other, supportFaults: ['Held breath'] },
+    ]);
   let asked = 0;
   fc.assert(
     fc.property(hurt, dose, (all, typed) => {

@@ -10,12 +10,7 @@ import { mustWait } from './clearance.js';
  * What of somebody’s cautions speaks against loading a hand in this way, in words: referrals that stand, then limits that it breaks. Empty where nothing does.
  * @param cautions as they stand on the day (`cautionsOn`)
  */
-export function againstLoad(
-  way: WayOfLoading,
-  demand: HandDemand,
-  cautions: readonly RecordedCaution[],
-  hand: Hand,
-): string[] {
+export function againstLoad(way: WayOfLoading, demand: HandDemand, cautions: readonly RecordedCaution[], hand: Hand): string[] {
   const mine = cautions.filter((entry) => handsOf(entry).includes(hand));
   const waits = mine.filter((entry) => mustWait(entry, way, [hand])).map(cautionAdvice);
   const limits = mine.flatMap((entry) => {

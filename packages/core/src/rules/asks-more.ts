@@ -7,12 +7,10 @@ import { goesToFailure } from './open-ends.js';
 /** Whether a dose has grown beyond another of the same kind of work: more of it all in all, or a higher effort. */
 export const hasGrown = (dose: Dose, than: Dose): boolean =>
   dose.work.kind === than.work.kind &&
-  (setCount(dose) * amountOf(dose.work) > setCount(than) * amountOf(than.work) ||
-    (dose.effortPercent ?? 0) > (than.effortPercent ?? 0));
+  (setCount(dose) * amountOf(dose.work) > setCount(than) * amountOf(than.work) || (dose.effortPercent ?? 0) > (than.effortPercent ?? 0));
 
 /** All of a dose for one hand in one direction, in its unit; what is open counts with the most that it may be. */
-const totalOf = (dose: Dose): number =>
-  setGroupsOf(dose).reduce((sum, { sets, work }) => sum + sets * amountOf(work), 0);
+const totalOf = (dose: Dose): number => setGroupsOf(dose).reduce((sum, { sets, work }) => sum + sets * amountOf(work), 0);
 const longestOf = (dose: Dose): number => Math.max(...worksOf(dose).map(amountOf));
 const strokeOf = ({ tempo }: Dose): number => (tempo ? tempo.outS + tempo.backS : 0);
 
@@ -33,7 +31,7 @@ const PARTS: readonly Part[] = [
   ['less rest', (dose, than) => dose.restS < than.restS],
   ['more hands', (dose, than) => handsWorking(dose.sides).some((hand) => !handsWorking(than.sides).includes(hand))],
   ['more directions', (dose, than) => dose.directions !== than.directions && dose.directions === 'each'],
-  ['another weight', (dose, than) => KILOGRAMS.some((name) => (dose.load?.[name] === undefined) !== (than.load?.[name] === undefined))], // prettier-ignore
+  ['another weight', (dose, than) => KILOGRAMS.some((name) => (dose.load?.[name] === undefined) !== (than.load?.[name] === undefined))],
   ['more weight', (dose, than) => KILOGRAMS.some((name) => (dose.load?.[name] ?? 0) > (than.load?.[name] ?? 0))],
   // How a hand stands, or how thick a handle is, has no direction that is gentler for everyone.
   ['another set-up', (dose, than) => SET_UP.some((name) => dose.load?.[name] !== than.load?.[name])],
@@ -41,5 +39,4 @@ const PARTS: readonly Part[] = [
 const SET_UP = OWN_LOAD_NAMES.filter((name) => !(KILOGRAMS as readonly string[]).includes(name));
 
 /** In what a dose asks for more than another, in words; null where in nothing. @example moreIn(parseDose('2x20s'), parseDose('2x15s')) → 'more of it all in all' */
-export const moreIn = (dose: Dose, than: Dose): string | null =>
-  PARTS.find(([, asksMore]) => asksMore(dose, than))?.[0] ?? null;
+export const moreIn = (dose: Dose, than: Dose): string | null => PARTS.find(([, asksMore]) => asksMore(dose, than))?.[0] ?? null;

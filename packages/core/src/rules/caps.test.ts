@@ -31,12 +31,7 @@ describe('caps', () => {
     [{ noBentWristHang: true }, 'hang.bent-wrist', '', /^it hangs on a bent wrist$/],
     [{ gripEffortPercent: 1 }, 'edge.hang', '', /^\d+ % effort is above 1 %$/],
     [{ stillEffortPercent: 1 }, 'bearing.palm-support', 'plank', /^\d+ % effort is above 1 %$/],
-    [
-      { actionPercent: { 'wrist flexion': 1 } },
-      'bearing.palm-support',
-      'plank',
-      /effort is above 1 % of wrist flexion$/,
-    ],
+    [{ actionPercent: { 'wrist flexion': 1 } }, 'bearing.palm-support', 'plank', /effort is above 1 % of wrist flexion$/],
   ])('%j holds against %s', (caps, movementId, levelId, words) => {
     expect(broken(caps, movementId, levelId)).toMatch(words);
   });
@@ -47,10 +42,7 @@ describe('caps', () => {
   });
 
   test('everything that is capped anywhere can be said', () => {
-    const all = [
-      ...Object.values(CAUTION_CAPS),
-      ...Object.values(SORE_RULES).flatMap(({ some, much }) => [some, much]),
-    ];
+    const all = [...Object.values(CAUTION_CAPS), ...Object.values(SORE_RULES).flatMap(({ some, much }) => [some, much])];
     for (const caps of all) expect(capWords(caps)).not.toBe('');
     expect(capWords({ actionPercent: { pinch: 40 }, contactsOff: ['fingertips', 'edge'], noAddedWeight: true })).toBe(
       'pinch up to 40 %, not on the fingertips, edges, no added weight',
@@ -65,7 +57,14 @@ describe('caps', () => {
         if (some[name] !== undefined && cap !== undefined) expect(cap).toBeLessThanOrEqual(some[name]);
       }
     }
-    expect([0, 2, 3, 4, 5, 10].map((score) => severityOf({ symptom: 'ache', score }))).toEqual(['slight', 'slight', 'some', 'some', 'much', 'much']); // prettier-ignore
+    expect([0, 2, 3, 4, 5, 10].map((score) => severityOf({ symptom: 'ache', score }))).toEqual([
+      'slight',
+      'slight',
+      'some',
+      'some',
+      'much',
+      'much',
+    ]);
     expect([severityOf({ symptom: 'sharp', score: 1 }), severityOf({ symptom: 'stiff' })]).toEqual(['much', 'some']);
   });
 });
@@ -78,6 +77,6 @@ test('what speaks against a load is of the hand that it is of: referrals first, 
     { caution: 'numbness', hand: 'left' },
   ] as const;
   expect(againstLoad(level, demand.left, cautions, 'left')).toEqual([expect.stringContaining('no loading until')]);
-  expect(againstLoad(level, demand.right, cautions, 'right')).toEqual([expect.stringMatching(/of extension is above 40°/)]); // prettier-ignore
+  expect(againstLoad(level, demand.right, cautions, 'right')).toEqual([expect.stringMatching(/of extension is above 40°/)]);
   expect(againstLoad(level, demand.right, [], 'right')).toEqual([]);
 });

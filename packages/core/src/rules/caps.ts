@@ -39,20 +39,14 @@ const END_OF_RANGE_PERCENT = 90;
 const BODY_WEIGHT_FROM_PERCENT = 1;
 
 const addsWeight = ({ load }: WayOfLoading) =>
-  (load.kind === 'weight' || load.kind === 'lift' || load.kind === 'roller'
-    ? load.massKg
-    : load.kind === 'hang'
-      ? load.addedKg
-      : 0) > 0;
+  (load.kind === 'weight' || load.kind === 'lift' || load.kind === 'roller' ? load.massKg : load.kind === 'hang' ? load.addedKg : 0) > 0;
 const atEndOfRange = ({ load }: WayOfLoading) => load.kind === 'stretch' && load.reachPercent > END_OF_RANGE_PERCENT;
-const isStill = ({ load }: WayOfLoading) =>
-  load.kind === 'press' || load.kind === 'body' || load.kind === 'hang' || load.kind === 'lift';
+const isStill = ({ load }: WayOfLoading) => load.kind === 'press' || load.kind === 'body' || load.kind === 'hang' || load.kind === 'lift';
 const gripsHard = ({ load }: WayOfLoading) =>
   load.kind === 'hang' ||
   load.kind === 'lift' ||
   ((load.kind === 'press' || load.kind === 'resist') && GROUP_OF[load.action] === 'finger flexors');
-const isCrimped = ({ load }: WayOfLoading) =>
-  (load.kind === 'hang' || load.kind === 'lift') && load.edgeGrip === 'half crimp';
+const isCrimped = ({ load }: WayOfLoading) => (load.kind === 'hang' || load.kind === 'lift') && load.edgeGrip === 'half crimp';
 const hangsBent = ({ load }: WayOfLoading) => load.kind === 'hang' && load.wristBendDeg > 0;
 
 const CONTACT_NAMES: Record<Contact, string> = {
@@ -88,10 +82,7 @@ function brokenByKind(caps: Caps, level: WayOfLoading): string | null {
   return caps.contactsOff?.includes(level.contact) ? `it is done on ${CONTACT_NAMES[level.contact]}` : null;
 }
 
-function brokenByLoad(
-  { noBodyWeight, extensionDeg, flexionDeg }: Caps,
-  { loadPercentBW, angle }: HandDemand,
-): string | null {
+function brokenByLoad({ noBodyWeight, extensionDeg, flexionDeg }: Caps, { loadPercentBW, angle }: HandDemand): string | null {
   if (noBodyWeight && loadPercentBW > BODY_WEIGHT_FROM_PERCENT) return 'it puts weight on the hand';
   const deg = angle && Math.round(angle.deg);
   if (deg === null) return null;
@@ -116,10 +107,7 @@ function brokenByEffort(caps: Caps, level: WayOfLoading, { effortPercent, effort
   );
 }
 
-const PLAIN: Record<
-  'noBodyWeight' | 'noAddedWeight' | 'noEndOfRange' | 'noBentWristHang' | 'noCrimp' | 'noFailure',
-  string
-> = {
+const PLAIN: Record<'noBodyWeight' | 'noAddedWeight' | 'noEndOfRange' | 'noBentWristHang' | 'noCrimp' | 'noFailure', string> = {
   noBodyWeight: 'no body weight on the hand',
   noAddedWeight: 'no added weight',
   noEndOfRange: 'not to the end of the range',
@@ -133,8 +121,7 @@ const PLAIN: Record<
  * @example capWords({ effortPercent: 40, extensionDeg: 60 }) → 'effort up to 40 %, extension up to 60°'
  */
 export function capWords(caps: Caps): string {
-  const upTo = (what: string, value: number | undefined, unit: string) =>
-    value === undefined ? [] : [`${what} up to ${value}${unit}`];
+  const upTo = (what: string, value: number | undefined, unit: string) => (value === undefined ? [] : [`${what} up to ${value}${unit}`]);
   return [
     ...upTo('effort', caps.effortPercent, ' %'),
     ...upTo('holding still', caps.stillEffortPercent, ' %'),

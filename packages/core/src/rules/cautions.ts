@@ -21,12 +21,10 @@ export const restsHand = (entry: RecordedCaution): boolean =>
   forbidsLoading(entry) && entry.stopped !== undefined && SIGNS_THAT_REST_THE_HAND.includes(entry.stopped.sign);
 
 /** Whose hands a caution concerns. @example handsOf({ hand: 'left' }) → ['left'] */
-export const handsOf = ({ hand = 'both' }: Pick<RecordedCaution, 'hand'>): readonly Hand[] =>
-  hand === 'both' ? HANDS : [hand];
+export const handsOf = ({ hand = 'both' }: Pick<RecordedCaution, 'hand'>): readonly Hand[] => (hand === 'both' ? HANDS : [hand]);
 
 /** Whether a caution concerns one of the hands that work. */
-export const concerns = (entry: RecordedCaution, hands: readonly Hand[]): boolean =>
-  handsOf(entry).some((hand) => hands.includes(hand));
+export const concerns = (entry: RecordedCaution, hands: readonly Hand[]): boolean => handsOf(entry).some((hand) => hands.includes(hand));
 
 /**
  * Recorded cautions as they stand on a day, plus those that follow from age, so that nobody has to remember to tick them. A clearance counts
@@ -47,9 +45,7 @@ export const isMinor = (ageYears: number | null): boolean => ageYears !== null &
 
 /** Cautions with what follows from age. */
 export const withAge = (cautions: readonly RecordedCaution[], ageYears: number | null): RecordedCaution[] =>
-  isMinor(ageYears) && !cautions.some(({ caution }) => caution === 'under-18')
-    ? [...cautions, { caution: 'under-18' }]
-    : [...cautions];
+  isMinor(ageYears) && !cautions.some(({ caution }) => caution === 'under-18') ? [...cautions, { caution: 'under-18' }] : [...cautions];
 
 /** What holds for some days only is over after them; where nobody knows when it was, it holds. */
 function isStillSo({ caution, since }: RecordedCaution, day: string): boolean {
@@ -82,10 +78,7 @@ export const keyOfStop = ({ stopped }: RecordedCaution): string | undefined =>
   stopped && `${stopped.sessionId ?? stopped.intakeId ?? ''} ${stopped.sign}`;
 
 /** Cautions with those of stopped sessions that are not among them yet. */
-export function withStops(
-  cautions: readonly RecordedCaution[],
-  stops: readonly RecordedCaution[],
-): readonly RecordedCaution[] {
+export function withStops(cautions: readonly RecordedCaution[], stops: readonly RecordedCaution[]): readonly RecordedCaution[] {
   const known = new Set(cautions.map(keyOfStop));
   const fresh = stops.filter((stop) => !known.has(keyOfStop(stop)));
   return fresh.length ? [...cautions, ...fresh] : cautions;
@@ -97,12 +90,8 @@ export function withStops(
  */
 export function checkStopsKept(before: readonly RecordedCaution[], after: readonly RecordedCaution[]): Fault[] {
   const pinned = ({ caution, hand, since, stopped }: RecordedCaution) => ({ caution, hand, since, stopped });
-  const lost = before.filter(
-    (entry) => entry.stopped && !after.some((other) => same<unknown>(pinned(other), pinned(entry))),
-  );
-  const invented = after.findIndex(
-    (entry) => entry.stopped && !before.some((other) => keyOfStop(other) === keyOfStop(entry)),
-  );
+  const lost = before.filter((entry) => entry.stopped && !after.some((other) => same<unknown>(pinned(other), pinned(entry))));
+  const invented = after.findIndex((entry) => entry.stopped && !before.some((other) => keyOfStop(other) === keyOfStop(entry)));
   const faults = lost.map((entry) => ({
     pointer: '/cautions',
     message: `must keep “${cautionLabel(entry)}”, which stopped a session: it is lifted by recording who cleared it and when`,

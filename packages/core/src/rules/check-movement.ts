@@ -37,9 +37,7 @@ export function checkMovement({ id: _id, ...document }: Movement): Fault[] {
   const shape = faultsOf(MOVEMENT, document);
   if (shape.length > 0) return shape;
   const movement: Movement = { id: _id, ...document };
-  const parts = movement.ladder.flatMap((level, index) =>
-    under(`/ladder/${index}`, levelFaults(movement, level, index)),
-  );
+  const parts = movement.ladder.flatMap((level, index) => under(`/ladder/${index}`, levelFaults(movement, level, index)));
   return parts.length > 0 ? parts : ladderFaults(movement);
 }
 

@@ -44,6 +44,5 @@ describe('what is looked for', () => {
     );
   });
 
-  test('faults read as a line', () =>
-    expect(formWords([KNUCKLE, 'Held breath'])).toBe('index knuckle lifts, held breath'));
+  test('faults read as a line', () => expect(formWords([KNUCKLE, 'Held breath'])).toBe('index knuckle lifts, held breath'));
 });

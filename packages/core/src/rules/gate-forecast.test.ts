@@ -18,7 +18,7 @@ const held = (seconds: readonly number[], apart = 3): WorkDone[] =>
     ...{ movementId: movement.id, levelId: id(1), hand: 'left', unit: 'seconds', sets: 2, amount },
     ...{ effortPercent: null, isWhole: true, discomfort: 1, exertion: 5, morning: null, formFaults: [] },
   }));
-const forecast = (history: readonly WorkDone[], levelId = id(1)) => gateForecast(history, { movement, method, levelId, today: TODAY }); // prettier-ignore
+const forecast = (history: readonly WorkDone[], levelId = id(1)) => gateForecast(history, { movement, method, levelId, today: TODAY });
 
 describe('when a gate is likely passed', () => {
   test('a height is the level and the part of its gate', () => {

@@ -29,7 +29,13 @@ export interface GateForecast {
   readonly sooner: readonly Sooner[];
 }
 
-const FEWEST_SESSIONS = working('Sessions from which a gate is foretold', 6, 'sessions', 'five steps between them: fewer hold no course', [5, 10]).value; // prettier-ignore
+const FEWEST_SESSIONS = working(
+  'Sessions from which a gate is foretold',
+  6,
+  'sessions',
+  'five steps between them: fewer hold no course',
+  [5, 10],
+).value;
 const FEWEST_DAYS = 14;
 /** A range that is wider is nothing to plan by; working value. */
 const WIDEST_DAYS = 120;
@@ -70,25 +76,26 @@ export function gateForecast(
 ): GateForecast {
   const none = (why: string): GateForecast => ({ levelId, onDay: null, fromDay: null, toDay: null, why, sooner: [] });
   const sessions = history.length;
-  const days = sessions > 0 ? daysBetween(itemAt(history, 0).endedAt.slice(0, 10), lastOf(history).endedAt.slice(0, 10)) : 0; // prettier-ignore
+  const days = sessions > 0 ? daysBetween(itemAt(history, 0).endedAt.slice(0, 10), lastOf(history).endedAt.slice(0, 10)) : 0;
   if (sessions < FEWEST_SESSIONS || days < FEWEST_DAYS) {
-    return none(`Not known yet: ${counted(sessions, 'session')} over ${Math.round(days)} days; ${FEWEST_SESSIONS} over ${FEWEST_DAYS} days tell.`); // prettier-ignore
+    return none(
+      `Not known yet: ${counted(sessions, 'session')} over ${Math.round(days)} days; ${FEWEST_SESSIONS} over ${FEWEST_DAYS} days tell.`,
+    );
   }
   const heights = history.map((done) => heightOf(movement, done, method));
   const goal = movement.ladder.findIndex(({ id }) => id === levelId) + 1;
   if (lastOf(heights) >= goal) return none('Done already.');
   const strides = heights.slice(1).map((height, index): Stride => ({
     rise: height - itemAt(heights, index),
-    days: Math.max(1, daysBetween(itemAt(history, index).endedAt.slice(0, 10), itemAt(history, index + 1).endedAt.slice(0, 10))), // prettier-ignore
+    days: Math.max(1, daysBetween(itemAt(history, index).endedAt.slice(0, 10), itemAt(history, index + 1).endedAt.slice(0, 10))),
   }));
-  if (lastOf(heights) <= itemAt(heights, 0))
-    return none(`Not known: no higher than ${counted(sessions, 'session')} ago.`);
+  if (lastOf(heights) <= itemAt(heights, 0)) return none(`Not known: no higher than ${counted(sessions, 'session')} ago.`);
   const course = arrivals(strides, goal - lastOf(heights));
   const late = quantile(course, 1 - TAIL);
   if (late > FURTHEST_DAYS) return none('Not known: in more than one of ten courses it is over a year away.');
   const on = (share: number) => addDays(today, Math.round(quantile(course, share)));
   if (late - quantile(course, TAIL) > WIDEST_DAYS) {
-    return none(`Not known closely: eight of ten courses pass it between ${dayWords(on(TAIL))} and ${dayWords(on(1 - TAIL))}.`); // prettier-ignore
+    return none(`Not known closely: eight of ten courses pass it between ${dayWords(on(TAIL))} and ${dayWords(on(1 - TAIL))}.`);
   }
   return {
     levelId,
@@ -119,8 +126,11 @@ function soonerBy(strides: readonly Stride[], rise: number, now: number): Sooner
   const fewerDays = aWeek / (aWeek + 1);
   const longest = Math.ceil(DAYS_A_WEEK / aWeek);
   const ways: { words: string; strides: Stride[] }[] = [
-    { words: 'one session a week more', strides: strides.map((each) => ({ ...each, days: Math.max(1, each.days * fewerDays) })) }, // prettier-ignore
-    { words: `no gap longer than ${counted(longest, 'day')}`, strides: strides.map((each) => ({ ...each, days: Math.min(each.days, longest) })) }, // prettier-ignore
+    { words: 'one session a week more', strides: strides.map((each) => ({ ...each, days: Math.max(1, each.days * fewerDays) })) },
+    {
+      words: `no gap longer than ${counted(longest, 'day')}`,
+      strides: strides.map((each) => ({ ...each, days: Math.min(each.days, longest) })),
+    },
     { words: 'no step back', strides: strides.map((each) => ({ ...each, rise: Math.max(0, each.rise) })) },
   ];
   return ways.flatMap(({ words, strides: other }) => {

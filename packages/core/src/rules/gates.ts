@@ -18,7 +18,13 @@ export interface Gate {
 }
 
 /** Hard, and yet with something left: a perceived exertion up to this passes a gate. */
-export const EXERTION_MOST = working('Exertion at a gate', 7, 'of 10', 'very hard and no harder: two or three repetitions are left', [6, 8]).value; // prettier-ignore
+export const EXERTION_MOST = working(
+  'Exertion at a gate',
+  7,
+  'of 10',
+  'very hard and no harder: two or three repetitions are left',
+  [6, 8],
+).value;
 /** Sessions one after the other in which the gate is met (practice: progress). */
 const SESSIONS = 2;
 /** Sets at a gate, where a usual range does not say fewer. */
@@ -38,11 +44,7 @@ const AMOUNTS: Partial<Record<DosingKind, Amounts>> = {
 };
 
 /** The gate of a level in one unit; null where its usual range knows no such work. */
-export function gateOf(
-  { dosing, load }: Level,
-  unit: SetUnit,
-  method: Pick<Method, 'effortCeilingPercent'>,
-): Gate | null {
+export function gateOf({ dosing, load }: Level, unit: SetUnit, method: Pick<Method, 'effortCeilingPercent'>): Gate | null {
   const range: UsualRange = USUAL_RANGES[dosing];
   const kind = WORK_KINDS.find((each) => UNIT_OF[each] === unit);
   const top = kind && range.amount[kind]?.[1];

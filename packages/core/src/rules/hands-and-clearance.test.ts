@@ -26,12 +26,7 @@ const seen = (cautions: readonly RecordedCaution[], lines: readonly Line[]) => {
   };
   return viewOf(ask(write(lines), { athlete }));
 };
-const line = (movementId: string, dose: string): Line => [
-  'strength',
-  movementId,
-  shippedMovement(movementId)!.ladder[0].id,
-  dose,
-];
+const line = (movementId: string, dose: string): Line => ['strength', movementId, shippedMovement(movementId)!.ladder[0].id, dose];
 
 describe('a sign that stopped a session', () => {
   test('stands until somebody has cleared it, and says which hand, when and why', () => {
@@ -91,12 +86,8 @@ describe('a clearance', () => {
   const fracture: RecordedCaution = { caution: 'recent-injury', hand: 'left', since: '2026-02-01' };
 
   test('of a healed fracture says so, and nothing of “until cleared”', () => {
-    expect(cautionAdvice(fracture)).toBe(
-      'Left hand: After surgery or a fracture: no loading until cleared by the treating practitioner.',
-    );
-    expect(cautionAdvice({ ...fracture, ...cleared })).toBe(
-      'Left hand: surgery or fracture, cleared by Dr Amari Voss on 5 Jun 2026.',
-    );
+    expect(cautionAdvice(fracture)).toBe('Left hand: After surgery or a fracture: no loading until cleared by the treating practitioner.');
+    expect(cautionAdvice({ ...fracture, ...cleared })).toBe('Left hand: surgery or fracture, cleared by Dr Amari Voss on 5 Jun 2026.');
     expect(advicesOf([{ ...fracture, ...cleared }])).toEqual([]);
   });
 
@@ -144,8 +135,7 @@ describe('what may be recorded', () => {
     cautions,
     notes: '',
   });
-  const faults = (...cautions: RecordedCaution[]) =>
-    checkAthlete(record(cautions), TODAY).map(({ pointer }) => pointer);
+  const faults = (...cautions: RecordedCaution[]) => checkAthlete(record(cautions), TODAY).map(({ pointer }) => pointer);
 
   test('the same thing once for each hand', () => {
     expect(faults({ caution: 'arthritis', hand: 'left' }, { caution: 'arthritis', hand: 'right' })).toEqual([]);
@@ -156,11 +146,7 @@ describe('what may be recorded', () => {
     ['a beginning after today', { caution: 'arthritis', since: '2026-06-11' }, '/since'],
     ['a clearance before it began', { caution: 'numbness', since: '2026-06-06', ...cleared }, '/clearedOn'],
     ['limits without a clearance', { caution: 'numbness', within: { effortPercent: 40 } }, '/within'],
-    [
-      'limits that end before they begin',
-      { caution: 'numbness', ...cleared, within: { until: '2026-06-01' } },
-      '/within/until',
-    ],
+    ['limits that end before they begin', { caution: 'numbness', ...cleared, within: { until: '2026-06-01' } }, '/within/until'],
     ['a stop that no session had', { caution: 'stop-sign' }, '/caution'],
   ])('%s is refused', (_what, entry, pointer) => {
     expect(faults(entry)).toEqual([`/cautions/0${pointer}`]);

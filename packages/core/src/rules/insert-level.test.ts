@@ -45,9 +45,7 @@ describe('a level that was found for one person', () => {
       expect(own).toMatchObject({ name: 'Palm support, for Wren Tallow', madeFor: { statureCm: record.statureCm } });
       // The next one that is found joins by the same judge.
       const next = solveLevel(person, first, 'leanDeg', { ...target, value: value + 3 });
-      expect(
-        checkMovement(insertLevel(own, { ...first, ...next.level, id: 'next', name: 'Next' })).length,
-      ).toBeLessThan(2);
+      expect(checkMovement(insertLevel(own, { ...first, ...next.level, id: 'next', name: 'Next' })).length).toBeLessThan(2);
     }
   });
 

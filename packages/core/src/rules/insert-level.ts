@@ -45,8 +45,7 @@ export function movementFor(movement: Movement, level: Level, person: Person, na
 }
 
 /** What a movement made for somebody is called. */
-export const nameFor = (movement: Movement, name: string): string =>
-  `${movement.name}, for ${name}`.slice(0, MOVEMENT_LIMITS.nameLength);
+export const nameFor = (movement: Movement, name: string): string => `${movement.name}, for ${name}`.slice(0, MOVEMENT_LIMITS.nameLength);
 
 function heightFor(movement: Movement, level: Level, judge: Person): number | null {
   try {

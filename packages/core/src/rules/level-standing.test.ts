@@ -53,7 +53,14 @@ describe('what comes next', () => {
     const level = itemAt(press.ladder, 1);
     const own = { ...METHODS['daily-range'], effortStepPercent: 4 };
     const gate = must(gateOf(level, 'repetitions', own), 'a gate');
-    const what = { movementId: press.id, levelId: level.id, unit: 'repetitions', amount: gate.amount, effortPercent: 45, discomfort: 0 } as const; // prettier-ignore
+    const what = {
+      movementId: press.id,
+      levelId: level.id,
+      unit: 'repetitions',
+      amount: gate.amount,
+      effortPercent: 45,
+      discomfort: 0,
+    } as const;
     const history = [done({ daysAgo: 7, ...what }), done({ daysAgo: 2, ...what })];
     expect(standingOf(history, { ...question, movement: press, method: own }).step).toEqual({ kind: 'effort', to: 49 });
   });
@@ -62,19 +69,22 @@ describe('what comes next', () => {
     const paced = (change: object, ...history: WorkDone[]) =>
       standingOf(history, { ...question, method: { ...METHODS['floor-loading'], ...change } });
     const twice = [done({ daysAgo: 9 }), done({ daysAgo: 2 })];
-    expect(paced({ sessionsPerStep: 3 }, ...twice)).toMatchObject({ step: { kind: 'hold' }, why: expect.stringContaining('clean in 2 of 3 sessions') }); // prettier-ignore
+    expect(paced({ sessionsPerStep: 3 }, ...twice)).toMatchObject({
+      step: { kind: 'hold' },
+      why: expect.stringContaining('clean in 2 of 3 sessions'),
+    });
     expect(paced({ sessionsPerStep: 3 }, done({ daysAgo: 14 }), ...twice).step).toEqual({ kind: 'amount', to: 20 });
-    expect(paced({ daysPerStep: 10 }, ...twice)).toMatchObject({ step: { kind: 'hold' }, why: expect.stringContaining('no more than once in 10 days') }); // prettier-ignore
+    expect(paced({ daysPerStep: 10 }, ...twice)).toMatchObject({
+      step: { kind: 'hold' },
+      why: expect.stringContaining('no more than once in 10 days'),
+    });
     expect(paced({ daysPerStep: 0 }, done({ daysAgo: 3 }), done({ daysAgo: 2 })).step.kind).toBe('amount');
   });
 
   test('no more than once in six days, however often it was clean', () => {
     const often = [5, 4, 3, 2, 1].map((daysAgo) => done({ daysAgo }));
     const { step, why } = standingOf(often, question);
-    expect([step.kind, why]).toEqual([
-      'hold',
-      '2x15s, clean in the last 5 sessions: it grows no more than once in 6 days.',
-    ]);
+    expect([step.kind, why]).toEqual(['hold', '2x15s, clean in the last 5 sessions: it grows no more than once in 6 days.']);
     expect(standingOf([done({ daysAgo: 6 }), ...often], question).step.kind).toBe('amount');
   });
 
@@ -85,10 +95,7 @@ describe('what comes next', () => {
   });
 
   test('first the seconds, then the sets, then the level', () => {
-    const at = (sets: number, amount: number) => [
-      done({ daysAgo: 7, sets, amount }),
-      done({ daysAgo: 2, sets, amount }),
-    ];
+    const at = (sets: number, amount: number) => [done({ daysAgo: 7, sets, amount }), done({ daysAgo: 2, sets, amount })];
     expect(stepOf(...at(1, 30))).toEqual({ kind: 'sets', to: 2 });
     const standing = standingOf(at(2, 30), question);
     expect(standing.streak).toBe(2);
@@ -138,7 +145,8 @@ describe('what comes next', () => {
 
   describe('form', () => {
     const KNUCKLE = 'Index knuckle lifts';
-    const at = (daysAgo: number, formFaults: readonly string[] = [], levelId = rung(1)) => done({ daysAgo, amount: 30, formFaults, levelId }); // prettier-ignore
+    const at = (daysAgo: number, formFaults: readonly string[] = [], levelId = rung(1)) =>
+      done({ daysAgo, amount: 30, formFaults, levelId });
 
     test('no gate is met with a fault, however long it was held', () => {
       const standing = standingOf([at(9), at(2, [KNUCKLE])], question);
@@ -158,7 +166,7 @@ describe('what comes next', () => {
     });
 
     test('what hurt is graver than form', () => {
-      expect(standingOf([at(5, [KNUCKLE]), done({ daysAgo: 2, discomfort: 6, formFaults: [KNUCKLE] })], question).because).toBe('hurt'); // prettier-ignore
+      expect(standingOf([at(5, [KNUCKLE]), done({ daysAgo: 2, discomfort: 6, formFaults: [KNUCKLE] })], question).because).toBe('hurt');
     });
   });
 
@@ -221,19 +229,11 @@ const anyHistory = fc.array(
 test('nothing ever grows while a stop stands, after trouble, after a gap, or by more than one step', () => {
   fc.assert(
     fc.property(anyHistory, fc.boolean(), (drawn, isBarred) => {
-      const history = drawn
-        .sort((a, b) => b.daysAgo - a.daysAgo)
-        .map(({ level, ...rest }) => done({ ...rest, levelId: rung(level) }));
+      const history = drawn.sort((a, b) => b.daysAgo - a.daysAgo).map(({ level, ...rest }) => done({ ...rest, levelId: rung(level) }));
       const { step } = standingOf(history, { ...question, isBarred });
       const last = lastOf(history);
       const daysAgo = Math.min(...drawn.map((each) => each.daysAgo));
-      if (
-        isBarred ||
-        (last.discomfort ?? 0) > 2 ||
-        daysAgo >= 14 ||
-        last.morning === 'refer' ||
-        last.formFaults.length > 0
-      )
+      if (isBarred || (last.discomfort ?? 0) > 2 || daysAgo >= 14 || last.morning === 'refer' || last.formFaults.length > 0)
         expect(isMore(step)).toBe(false);
       const index = (id: string) => movement.ladder.findIndex((each) => each.id === id);
       if (step.kind === 'level up') expect(index(step.levelId)).toBe(index(last.levelId) + 1);

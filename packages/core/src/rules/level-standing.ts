@@ -78,13 +78,7 @@ const trailing = (history: readonly WorkDone[], holds: (done: WorkDone) => boole
   return history.length - 1 - from;
 };
 
-function stepFrom(
-  history: readonly WorkDone[],
-  level: Level,
-  gate: Gate | null,
-  streak: number,
-  question: StandingQuestion,
-): Judged {
+function stepFrom(history: readonly WorkDone[], level: Level, gate: Gate | null, streak: number, question: StandingQuestion): Judged {
   const { isBarred, method } = question;
   const last = lastOf(history);
   const less = lessAfter(history, level, question);
@@ -106,11 +100,7 @@ function stepFrom(
 }
 
 /** A level back after a gap, or what was without trouble after trouble. */
-function lessAfter(
-  history: readonly WorkDone[],
-  { id }: Level,
-  { movement, method, today }: StandingQuestion,
-): Judged | null {
+function lessAfter(history: readonly WorkDone[], { id }: Level, { movement, method, today }: StandingQuestion): Judged | null {
   const last = lastOf(history);
   const below = neighbourLevel(movement, id, -1);
   const away = Math.floor(daysBetween(last.endedAt.slice(0, 10), today));
@@ -118,11 +108,18 @@ function lessAfter(
   if (hurts || last.morning === 'step-back' || last.morning === 'refer') {
     const because = hurts ? 'hurt' : 'morning';
     const told = hurts ? `Discomfort ${last.discomfort} of 10` : 'A worse morning after';
-    const calm = history.slice(0, -1).findLast((done) => done.discomfort !== null && adviseOnDiscomfort(done.discomfort, method.discomfort) === 'go-on' && done.morning !== 'step-back' && done.morning !== 'refer'); // prettier-ignore
+    const calm = history
+      .slice(0, -1)
+      .findLast(
+        (done) =>
+          done.discomfort !== null &&
+          adviseOnDiscomfort(done.discomfort, method.discomfort) === 'go-on' &&
+          done.morning !== 'step-back' &&
+          done.morning !== 'refer',
+      );
     const isLower =
       calm !== undefined &&
-      movement.ladder.findIndex((each) => each.id === calm.levelId) <
-        movement.ladder.findIndex((each) => each.id === id);
+      movement.ladder.findIndex((each) => each.id === calm.levelId) < movement.ladder.findIndex((each) => each.id === id);
     if (isLower)
       return {
         step: { kind: 'level down', levelId: calm.levelId },
@@ -144,7 +141,7 @@ const OUT_OF_FORM = 2;
 function againOutOfForm(history: readonly WorkDone[], levelId: string): Judged | null {
   const lately = history.slice(-OUT_OF_FORM);
   if (lately.length < OUT_OF_FORM || !lately.every((done) => done.levelId === levelId)) return null;
-  const again = lastOf(lately).formFaults.filter((fault) => lately.every(({ formFaults }) => formFaults.includes(fault))); // prettier-ignore
+  const again = lastOf(lately).formFaults.filter((fault) => lately.every(({ formFaults }) => formFaults.includes(fault)));
   if (again.length === 0) return null;
   return {
     step: { kind: 'ease' },
@@ -173,27 +170,30 @@ function moreAfter(
   const last = lastOf(history);
   const is = `${last.sets}x${last.amount}${UNIT_LETTERS[last.unit]}`;
   const daysSince = (sessions: number): number =>
-    sessions === 0 ? 0 : Math.floor(daysBetween(itemAt(history, history.length - sessions).endedAt.slice(0, 10), today)); // prettier-ignore
+    sessions === 0 ? 0 : Math.floor(daysBetween(itemAt(history, history.length - sessions).endedAt.slice(0, 10), today));
   /** Why it is too soon after the first of so many sessions; null where it is not. */
   const tooSoon = (sessions: number): string | null =>
     daysSince(sessions) >= method.daysPerStep ? null : `no more than once in ${method.daysPerStep} days`;
   if (streak >= gate.sessions) {
     const above = neighbourLevel(movement, level.id, 1);
-    if (!above)
-      return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done, and it is the highest level.` };
+    if (!above) return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done, and it is the highest level.` };
     const wait = tooSoon(streak);
-    if (wait !== null) return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done. “${above.name}” is next: ${wait}.` }; // prettier-ignore
+    if (wait !== null) return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done. “${above.name}” is next: ${wait}.` };
     const step: Step = { kind: 'level up', levelId: above.id };
     return { step, because: 'clean', why: `${gateWords(gate)}: done. Next is “${above.name}”.` };
   }
   const clean = trailing(history, (done) => isSameDose(done, last) && isClean(done, method));
   const goesOn = nextDose(level, last, gate, method);
-  if (!goesOn) return { step: HOLD, because: 'not yet', why: `${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.` }; // prettier-ignore
+  if (!goesOn) return { step: HOLD, because: 'not yet', why: `${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.` };
   if (clean < method.sessionsPerStep) {
-    return { step: HOLD, because: 'not yet', why: `${is}, clean in ${clean} of ${method.sessionsPerStep} sessions: once more before it grows.` }; // prettier-ignore
+    return {
+      step: HOLD,
+      because: 'not yet',
+      why: `${is}, clean in ${clean} of ${method.sessionsPerStep} sessions: once more before it grows.`,
+    };
   }
   const wait = tooSoon(clean);
-  if (wait !== null) return { step: HOLD, because: 'not yet', why: `${is}, clean in the last ${clean} sessions: it grows ${wait}.` }; // prettier-ignore
+  if (wait !== null) return { step: HOLD, because: 'not yet', why: `${is}, clean in the last ${clean} sessions: it grows ${wait}.` };
   return {
     step: goesOn,
     because: 'clean',
@@ -208,22 +208,12 @@ const isSameDose = (one: WorkDone, other: WorkDone) =>
   one.amount >= other.amount &&
   (one.effortPercent ?? 0) >= (other.effortPercent ?? 0);
 
-function nextDose(
-  { dosing }: Level,
-  last: WorkDone,
-  gate: Gate,
-  { effortStepPercent }: Pick<Method, 'effortStepPercent'>,
-): Step | null {
+function nextDose({ dosing }: Level, last: WorkDone, gate: Gate, { effortStepPercent }: Pick<Method, 'effortStepPercent'>): Step | null {
   if (last.unit === gate.unit && last.amount < gate.amount)
     return { kind: 'amount', to: Math.min(gate.amount, last.amount + STEP_OF[last.unit]) };
   if (last.sets < gate.sets) return { kind: 'sets', to: last.sets + 1 };
   const { effortPercent: range }: UsualRange = USUAL_RANGES[dosing];
-  if (
-    gate.effortPercent !== undefined &&
-    last.effortPercent !== null &&
-    last.effortPercent < gate.effortPercent &&
-    range
-  ) {
+  if (gate.effortPercent !== undefined && last.effortPercent !== null && last.effortPercent < gate.effortPercent && range) {
     return { kind: 'effort', to: Math.min(gate.effortPercent, last.effortPercent + effortStepPercent) };
   }
   return null;
@@ -237,5 +227,4 @@ function doseWords({ sets, amount, unit }: Pick<WorkDone, 'sets' | 'amount' | 'u
 }
 
 /** Whether a step asks for more than there was. */
-export const isMore = ({ kind }: Step): boolean =>
-  kind === 'amount' || kind === 'sets' || kind === 'effort' || kind === 'level up';
+export const isMore = ({ kind }: Step): boolean => kind === 'amount' || kind === 'sets' || kind === 'effort' || kind === 'level up';

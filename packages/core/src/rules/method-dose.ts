@@ -83,10 +83,7 @@ export function doseFor(
   const usual = sidesFor(movement, method, weaker);
   const open = cautions.length ? openSides(movement, level, cautions) : [];
   const sided: Dose = { ...level.dose, sides: open.includes(usual) ? usual : (open[0] ?? usual) };
-  const dose =
-    sided.sides === 'alternating' && method.dosing !== 'repetitions'
-      ? sided
-      : inMethodKind(sided, movement, level, method);
+  const dose = sided.sides === 'alternating' && method.dosing !== 'repetitions' ? sided : inMethodKind(sided, movement, level, method);
   if (dose.effortPercent === undefined) return dose;
   return { ...dose, effortPercent: effortFor(dose.effortPercent, method) };
 }

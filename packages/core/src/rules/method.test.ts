@@ -52,8 +52,7 @@ describe('doses by method', () => {
         for (const level of movement.ladder) {
           const dose = doseFor(movement, level, method, 'left');
           expect([...checkDose(dose), ...checkFit(dose, movement)]).toEqual([]);
-          if (dose.effortPercent !== undefined)
-            expect(dose.effortPercent).toBeLessThanOrEqual(method.effortCeilingPercent);
+          if (dose.effortPercent !== undefined) expect(dose.effortPercent).toBeLessThanOrEqual(method.effortCeilingPercent);
         }
       }
     },

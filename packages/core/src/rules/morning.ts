@@ -34,8 +34,7 @@ export function adviseOnMorning(
   if (before && score - before[hand] >= WORSE_BY) {
     return { advice: 'step-back', text: `${is}, ${score - before[hand]} worse than before: step back a level.` };
   }
-  if (score > DISCOMFORT_HOLD_MAX)
-    return { advice: 'step-back', text: `${is}: ease or leave it out until it is calm.` };
+  if (score > DISCOMFORT_HOLD_MAX) return { advice: 'step-back', text: `${is}: ease or leave it out until it is calm.` };
   if (score > DISCOMFORT_GO_ON_MAX) return { advice: 'hold', text: `${is}: stay at this level.` };
   return { advice: 'go-on', text: `${is}: go on.` };
 }

@@ -7,8 +7,22 @@ const grip = (onDay: string, left: number, right: number): Reading[] => [
   { kind: 'maximum', of: 'grip', hand: 'left', value: left, onDay },
   { kind: 'maximum', of: 'grip', hand: 'right', value: right, onDay },
 ];
-const SESSION = { ending: 'completed', completion: 1, maxDiscomfort: 1, discomfortPolicy: 'mild', onDay: '2026-06-08', isDecided: false } as const; // prettier-ignore
-const WELL: Looked = { cautions: [], dominantHand: 'right', askedOn: '2026-06-01', readings: grip('2026-06-01', 400, 430), measuredOn: '2026-06-01', lastSession: SESSION }; // prettier-ignore
+const SESSION = {
+  ending: 'completed',
+  completion: 1,
+  maxDiscomfort: 1,
+  discomfortPolicy: 'mild',
+  onDay: '2026-06-08',
+  isDecided: false,
+} as const;
+const WELL: Looked = {
+  cautions: [],
+  dominantHand: 'right',
+  askedOn: '2026-06-01',
+  readings: grip('2026-06-01', 400, 430),
+  measuredOn: '2026-06-01',
+  lastSession: SESSION,
+};
 const look = (change: Partial<Looked>) => needsALook({ ...WELL, ...change }, TODAY);
 
 describe('who needs a look', () => {
@@ -19,14 +33,14 @@ describe('who needs a look', () => {
   test.each<[Partial<Looked>, RegExp]>([
     [{ cautions: [{ caution: 'numbness', hand: 'left' }] }, /Numbness or tingling, left hand: unloaded only/],
     [{ lastSession: { ...SESSION, maxDiscomfort: 6 } }, /Discomfort 6 of 10/],
-    [{ lastSession: { ...SESSION, morning: { left: 4, right: 0 }, morningBefore: { left: 1, right: 0 } } }, /3 worse than before/], // prettier-ignore
+    [{ lastSession: { ...SESSION, morning: { left: 4, right: 0 }, morningBefore: { left: 1, right: 0 } } }, /3 worse than before/],
     [{ lastSession: { ...SESSION, onDay: '2026-05-20' } }, /21 days without a session/],
     [{ lastSession: null }, /no session yet/],
     [{ askedOn: null }, /to be asked: never asked/],
     [{ readings: [], measuredOn: null }, /never measured/],
     [{ readings: grip('2026-03-01', 400, 430), measuredOn: '2026-03-01' }, /last measured 14 weeks ago/],
     [{ readings: grip('2026-06-01', 300, 430) }, /grip: the left has 30 % less/],
-    [{ readings: [...grip('2026-05-01', 400, 430), ...grip('2026-06-01', 320, 350)] }, /grip, left: 20 % less than before, a real change/], // prettier-ignore
+    [{ readings: [...grip('2026-05-01', 400, 430), ...grip('2026-06-01', 320, 350)] }, /grip, left: 20 % less than before, a real change/],
   ])('%j: %s', (change, reason) => {
     expect(look(change).reasons[0]).toMatch(reason);
   });
@@ -42,15 +56,15 @@ describe('who needs a look', () => {
   });
 
   test('a name keeps its capitals', () => {
-    const cautions = [{ caution: 'numbness', clearedBy: 'Dr Ines Varga', clearedOn: '2026-05-01', clearedUntil: '2026-06-12' }] as const; // prettier-ignore
-    expect(look({ cautions }).reasons).toEqual([expect.stringMatching(/^to be asked: the clearance by Dr Ines Varga ends on /)]); // prettier-ignore
+    const cautions = [{ caution: 'numbness', clearedBy: 'Dr Ines Varga', clearedOn: '2026-05-01', clearedUntil: '2026-06-12' }] as const;
+    expect(look({ cautions }).reasons).toEqual([expect.stringMatching(/^to be asked: the clearance by Dr Ines Varga ends on /)]);
   });
 
   test('what may hurt comes before what is only late, however much of that there is', () => {
     const late = look({ askedOn: null, readings: [], measuredOn: null, lastSession: null });
     const sore = look({ lastSession: { ...SESSION, maxDiscomfort: 6 } });
     const barred = look({ cautions: [{ caution: 'numbness' }] });
-    expect([barred.weight, sore.weight, late.weight].every((weight, index, all) => index === 0 || weight < all[index - 1]!)).toBe(true); // prettier-ignore
+    expect([barred.weight, sore.weight, late.weight].every((weight, index, all) => index === 0 || weight < all[index - 1]!)).toBe(true);
     expect(late.reasons).toHaveLength(3);
   });
 });

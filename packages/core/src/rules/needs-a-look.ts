@@ -40,7 +40,7 @@ const WEIGHT = { barred: 100, felt: 80, lost: 60, ask: 50, uneven: 40, measure: 
 /** Whether something may hurt, rather than is only late. @example isGrave({ weight: 100.05 }) → true */
 export const isGrave = ({ weight }: Pick<Look, 'weight'>): boolean => weight >= WEIGHT.felt;
 /** A battery of readings this old is late. */
-export const MEASURE_AGAIN = working('Measured again', 56, 'days', 'a battery every four weeks; twice as long is late', [28, 90]).value; // prettier-ignore
+export const MEASURE_AGAIN = working('Measured again', 56, 'days', 'a battery every four weeks; twice as long is late', [28, 90]).value;
 /** After such a gap a level back is due (practice: progress). */
 export const AWAY_DAYS = 14;
 /** What a class is compared by. */
@@ -54,7 +54,7 @@ const BESIDE = 1000;
 
 /** Whether somebody of a class needs a look today, and why. @example needsALook({ cautions: [], dominantHand: 'right', askedOn: '2026-06-01', readings: [], measuredOn: null, lastSession: null }, '2026-06-02').reasons → ['never measured', 'no session yet'] */
 export function needsALook(who: Looked, today: string): Look {
-  const found = [...ofCautions(who, today), ...ofSession(who, today), ...ofReadings(who, today)].sort((a, b) => b.weight - a.weight); // prettier-ignore
+  const found = [...ofCautions(who, today), ...ofSession(who, today), ...ofReadings(who, today)].sort((a, b) => b.weight - a.weight);
   // One grave reason weighs more than many light ones; among equals what comes beside it decides.
   const beside = found.slice(1).reduce((sum, { weight }) => sum + weight, 0);
   return { weight: (found[0]?.weight ?? 0) + beside / BESIDE, reasons: found.map(({ text }) => text) };
@@ -88,7 +88,7 @@ function ofSession({ lastSession }: Looked, today: string): Reason[] {
 function ofReadings({ readings, measuredOn, dominantHand, repeats }: Looked, today: string): Reason[] {
   if (measuredOn === null) return [{ weight: WEIGHT.measure, text: 'never measured' }];
   const days = daysBetween(measuredOn, today);
-  const late = days >= MEASURE_AGAIN ? [{ weight: WEIGHT.measure, text: `last measured ${Math.floor(days / 7)} weeks ago` }] : []; // prettier-ignore
+  const late = days >= MEASURE_AGAIN ? [{ weight: WEIGHT.measure, text: `last measured ${Math.floor(days / 7)} weeks ago` }] : [];
   const compared = CLASS_THINGS.flatMap((thing) => {
     const sets = knownRepeats(repeats, readings, thing);
     return [...lossesOf(readings, thing, sets), ...unevenIn(readings, thing, dominantHand, sets)];
@@ -106,13 +106,15 @@ function lossesOf(readings: readonly Reading[], thing: MeasuredThing, repeats: S
     if (!before) return [];
     const { by, isReal } = changeOf(measuredAs(thing), before.value, lastOf(days).value, repeats);
     if (!isReal || by >= 0) return [];
-    return [{ weight: WEIGHT.lost, text: `${thing.of}, ${hand}: ${Math.round((100 * -by) / before.value)} % less than before, a real change` }]; // prettier-ignore
+    return [
+      { weight: WEIGHT.lost, text: `${thing.of}, ${hand}: ${Math.round((100 * -by) / before.value)} % less than before, a real change` },
+    ];
   });
 }
 
 function unevenIn(readings: readonly Reading[], thing: MeasuredThing, dominant: Hand, repeats: Sets): Reason[] {
   const [left, right] = HANDS.map((hand) => latestReading(readings, thing.kind, thing.of, hand)?.value);
   if (left === undefined || right === undefined) return [];
-  const { isUneven, lesser, lacksPercent } = sidesOf(measuredAs(thing), { left, right }, dominant, repeats); // prettier-ignore
-  return isUneven && lesser ? [{ weight: WEIGHT.uneven, text: `${thing.of}: the ${lesser} has ${lacksPercent.toFixed(0)} % less` }] : []; // prettier-ignore
+  const { isUneven, lesser, lacksPercent } = sidesOf(measuredAs(thing), { left, right }, dominant, repeats);
+  return isUneven && lesser ? [{ weight: WEIGHT.uneven, text: `${thing.of}: the ${lesser} has ${lacksPercent.toFixed(0)} % less` }] : [];
 }

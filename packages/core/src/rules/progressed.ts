@@ -12,9 +12,7 @@ export type HandStanding = Pick<LevelStanding, 'movementId' | 'levelId' | 'step'
 /** The level that somebody’s hands have come to: up when both have passed, down when either has to, else the lower of the two. Undefined for what was never done. */
 export function levelNow(movement: Movement, standings: readonly HandStanding[]): Level | undefined {
   const mine = standings.filter(({ movementId }) => movementId === movement.id);
-  const to = mine.map(({ levelId, step }) =>
-    step.kind === 'level down' || step.kind === 'level up' ? step.levelId : levelId,
-  );
+  const to = mine.map(({ levelId, step }) => (step.kind === 'level down' || step.kind === 'level up' ? step.levelId : levelId));
   const rungs = to.map((id) => movement.ladder.findIndex((level) => level.id === id)).filter((rung) => rung >= 0);
   return rungs.length > 0 ? movement.ladder[Math.min(...rungs)] : undefined;
 }
@@ -26,7 +24,12 @@ export function levelNow(movement: Movement, standings: readonly HandStanding[])
 export function doseNow(dose: Dose, level: Level, movementId: string, standings: readonly HandStanding[]): Dose {
   const mine = standings.filter((each) => each.movementId === movementId && each.levelId === level.id);
   const unit = UNIT_OF[dose.work.kind];
-  const goesOn = mine.length > 0 && mine.every(({ step, last }) => last.unit === unit && last.sets > 0 && step.kind !== 'level up' && step.kind !== 'level down' && step.kind !== 'ease'); // prettier-ignore
+  const goesOn =
+    mine.length > 0 &&
+    mine.every(
+      ({ step, last }) =>
+        last.unit === unit && last.sets > 0 && step.kind !== 'level up' && step.kind !== 'level down' && step.kind !== 'ease',
+    );
   if (!goesOn || dose.then) return dose;
   const least = (of: (standing: HandStanding) => number) => Math.min(...mine.map(of));
   const reached = (kind: 'amount' | 'sets' | 'effort', now: (standing: HandStanding) => number) =>

@@ -12,10 +12,7 @@ import { doseFor } from './method-dose.js';
 import { AWAY_DAYS } from './needs-a-look.js';
 
 /** How somebody did a movement last, and when that session ended; undefined where they never did. */
-export function lastForm(
-  past: readonly PastSession[],
-  movementId: string,
-): (WorkedForm & { endedAt: string }) | undefined {
+export function lastForm(past: readonly PastSession[], movementId: string): (WorkedForm & { endedAt: string }) | undefined {
   for (const { forms, endedAt } of past.toReversed()) {
     const form = forms.findLast((worked) => worked.movementId === movementId);
     if (form) return { ...form, endedAt };
@@ -27,12 +24,7 @@ export function lastForm(
  * The level that somebody takes up again, where it may be chosen now: that of the last time, or the one below after two weeks without it. Else the
  * easiest that may; undefined where none may.
  */
-export function levelFor(
-  movement: Movement,
-  open: readonly Level[],
-  past: readonly PastSession[],
-  now: string,
-): Level | undefined {
+export function levelFor(movement: Movement, open: readonly Level[], past: readonly PastSession[], now: string): Level | undefined {
   const last = lastForm(past, movement.id);
   if (!last) return open[0];
   const wasAway = hoursBetween(last.endedAt, now) >= AWAY_DAYS * HOURS_PER_DAY;

@@ -34,21 +34,19 @@ export function standingsOf(sessions: readonly LedSession[], question: Standings
   const all = sessions.flatMap((session) =>
     workDoneIn(session, lookup, timelineOf(session.plan)).map((done) => ({ done, plan: session.plan })),
   );
-  const standings = [...groupedBy(all, ({ done: { movementId, hand } }) => `${movementId} ${hand}`).values()].flatMap(
-    (history) => {
-      const { done, plan } = lastOf(history);
-      const movement = lookup(done.movementId);
-      if (!movement) return [];
-      return [
-        standingOf(daily(history.map((each) => each.done)), {
-          movement,
-          method: methodOf(plan),
-          today,
-          isBarred: barred.has(done.hand),
-        }),
-      ];
-    },
-  );
+  const standings = [...groupedBy(all, ({ done: { movementId, hand } }) => `${movementId} ${hand}`).values()].flatMap((history) => {
+    const { done, plan } = lastOf(history);
+    const movement = lookup(done.movementId);
+    if (!movement) return [];
+    return [
+      standingOf(daily(history.map((each) => each.done)), {
+        movement,
+        method: methodOf(plan),
+        today,
+        isBarred: barred.has(done.hand),
+      }),
+    ];
+  });
   return standings.sort((a, b) => b.last.endedAt.localeCompare(a.last.endedAt));
 }
 

@@ -7,8 +7,7 @@ import { findLevel } from '../model/movement.js';
 import { kgMinutes, TERMS, type TermId, termOf } from './terms.js';
 
 const person = referencePerson(REFERENCE_BODIES['not stated'], '2026-06-10');
-const demand = (movementId: string, levelId: string) =>
-  demandOf(person, findLevel(shippedMovement(movementId)!, levelId)!);
+const demand = (movementId: string, levelId: string) => demandOf(person, findLevel(shippedMovement(movementId)!, levelId)!);
 
 describe('what a number is, from what, and whether it is much', () => {
   test('each says all of it, in sentences', () => {

@@ -80,8 +80,7 @@ export const TERMS = {
     what: 'How strongly the load would bend the wrist if no muscle held it.',
     from: 'The weight on the hand times its distance from the joint.',
     scale: '5 N·m is 5 kg hung ten centimetres in front of the joint. Wrists of adults hold about 8–15 N·m at most.',
-    judge: (value) =>
-      `As much as ${(value / (GRAVITY * HUNG_AT_M)).toFixed(1)} kg hung ten centimetres in front of the joint.`,
+    judge: (value) => `As much as ${(value / (GRAVITY * HUNG_AT_M)).toFixed(1)} kg hung ten centimetres in front of the joint.`,
   },
   enduranceDose: {
     plain: 'Tiring work',

@@ -23,8 +23,7 @@ export function unusualInDose(dose: Dose, kind: DosingKind): string[] {
 /** The dose nearest to this one that lies within its customary range; the same dose when it does already. */
 export function usualDose(dose: Dose, kind: DosingKind): Dose {
   const range: UsualRange = USUAL_RANGES[kind];
-  const within = (value: number, usual: Range | undefined) =>
-    usual ? Math.min(usual[1], Math.max(usual[0], value)) : value;
+  const within = (value: number, usual: Range | undefined) => (usual ? Math.min(usual[1], Math.max(usual[0], value)) : value);
   const amount = range.amount[dose.work.kind];
   const amounts = withAmounts(dose, (now, { open }) => (open === 'form' ? now : within(now, amount)));
   return {

@@ -9,13 +9,11 @@ const plan = write([
   ['strength', 'isometric.flexion', 'medium', '2x6 @50% 5s L,R rest20'],
   ['skill', 'bearing.palm-support', 'plank', '2x20s rest40'],
 ]);
-const all = compileTimeline(plan, shippedMovement).stints.map(
-  ({ blockId, round, set, side, direction, unit, plannedAmount }, index) => ({
-    id: `set-${index}`,
-    ...{ blockId, round, set, side, direction, unit, plannedAmount },
-    doneAmount: plannedAmount,
-  }),
-);
+const all = compileTimeline(plan, shippedMovement).stints.map(({ blockId, round, set, side, direction, unit, plannedAmount }, index) => ({
+  id: `set-${index}`,
+  ...{ blockId, round, set, side, direction, unit, plannedAmount },
+  doneAmount: plannedAmount,
+}));
 const led = (change: Partial<LedSession> = {}): LedSession => ({
   id: 's',
   startedAt: '2026-06-08T10:00:00.000Z',
@@ -55,9 +53,7 @@ test('each hand has what it did: sets that were done to their end, and what each
 });
 
 test('a hand that fell short did less, the other did all of it', () => {
-  const sets = all.map((set) =>
-    set.blockId === 'b2' && set.side === 'left' && set.set === 2 ? { ...set, doneAmount: 3 } : set,
-  );
+  const sets = all.map((set) => (set.blockId === 'b2' && set.side === 'left' && set.set === 2 ? { ...set, doneAmount: 3 } : set));
   expect(of(led({ sets }), 'isometric.flexion', 'left')).toMatchObject({ sets: 1, isWhole: false });
   expect(of(led({ sets }), 'isometric.flexion', 'right')).toMatchObject({ sets: 2, isWhole: true });
 });
@@ -85,7 +81,13 @@ test('what hurt in the middle is of its hand, and weighs more than what was told
 });
 
 test('faults of form are of their hand and block; one that was ticked off does not stand', () => {
-  const tick = (fault: string, seen: boolean, minute: number) => ({ blockId: 'b3', hand: 'right' as const, fault, seen, at: `2026-06-08T10:0${minute}:00.000Z` }); // prettier-ignore
+  const tick = (fault: string, seen: boolean, minute: number) => ({
+    blockId: 'b3',
+    hand: 'right' as const,
+    fault,
+    seen,
+    at: `2026-06-08T10:0${minute}:00.000Z`,
+  });
   const form = [tick('Held breath', true, 1), tick('Racing', true, 2), tick('Held breath', false, 3)];
   expect(of(led({ form }), 'bearing.palm-support', 'right')?.formFaults).toEqual(['Racing']);
   expect(of(led({ form }), 'bearing.palm-support', 'left')?.formFaults).toEqual([]);

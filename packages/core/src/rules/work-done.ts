@@ -45,11 +45,7 @@ export interface WorkDone {
 }
 
 /** What each hand did of each movement in a session, in the order of its blocks. Of a movement in several blocks the last one counts. */
-export function workDoneIn(
-  session: LedSession,
-  lookup: MovementLookup,
-  timeline = compileTimeline(session.plan, lookup),
-): WorkDone[] {
+export function workDoneIn(session: LedSession, lookup: MovementLookup, timeline = compileTimeline(session.plan, lookup)): WorkDone[] {
   const rows = plannedAgainstDone(timeline, session.sets);
   const formOf = formsOf(session, timeline);
   const found = new Map<string, WorkDone>();
@@ -76,8 +72,7 @@ function formsOf({ plan, sets }: LedSession, { stints }: Timeline): (row: Planne
   const done = new Map(standingSets(sets).map((set) => [pieceKey(set), set]));
   return ({ blockId, round, ...row }) => {
     const block = must(blocks.get(blockId), `a block ${blockId}`);
-    const planned =
-      stints.find((stint) => stint.blockId === blockId && stint.round === round)?.levelId ?? block.levelId;
+    const planned = stints.find((stint) => stint.blockId === blockId && stint.round === round)?.levelId ?? block.levelId;
     const set = done.get(pieceKey({ blockId, round, ...row }));
     const [movementId, levelId] = [set?.movementId ?? block.movementId, set?.levelId ?? planned];
     return { movementId, levelId, wasEased: movementId !== block.movementId || levelId !== planned };
@@ -114,17 +109,16 @@ function doneOfBlock(
   rows: readonly PlannedDoneRow[],
   formOf: (row: PlannedDoneRow) => Form,
 ): WorkDone | null {
-  const pieces = [...groupedBy(rows, ({ round, set }) => `${round} ${set}`).values()].map((each) =>
-    pieceOf(each, formOf),
-  );
+  const pieces = [...groupedBy(rows, ({ round, set }) => `${round} ${set}`).values()].map((each) => pieceOf(each, formOf));
   const worked = pieces.filter(({ done }) => done > 0);
   if (worked.length === 0) return null;
   const { form, unit } = lastOf(worked);
   // What went through several forms is judged by the last.
-  const mine = worked.filter((piece) => piece.unit === unit && piece.form.levelId === form.levelId && piece.form.movementId === form.movementId); // prettier-ignore
+  const mine = worked.filter(
+    (piece) => piece.unit === unit && piece.form.levelId === form.levelId && piece.form.movementId === form.movementId,
+  );
   const full = mine.filter(({ isFull }) => isFull);
-  const amount =
-    full.length > 0 ? Math.min(...full.map(({ planned }) => planned)) : Math.max(...mine.map(({ done }) => done));
+  const amount = full.length > 0 ? Math.min(...full.map(({ planned }) => planned)) : Math.max(...mine.map(({ done }) => done));
   return {
     sessionId: session.id,
     endedAt: session.endedAt,
@@ -143,11 +137,7 @@ function doneOfBlock(
 }
 
 /** The last report of a block stands; what was complained of in the middle counts too. */
-function feltOf(
-  { reports, complaints }: LedSession,
-  blockId: string,
-  hand: Hand,
-): Pick<WorkDone, 'discomfort' | 'exertion'> {
+function feltOf({ reports, complaints }: LedSession, blockId: string, hand: Hand): Pick<WorkDone, 'discomfort' | 'exertion'> {
   const report = reports
     .filter((each) => each.blockId === blockId)
     .sort((a, b) => a.at.localeCompare(b.at))

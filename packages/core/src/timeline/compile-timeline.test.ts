@@ -117,9 +117,7 @@ describe('durations, computed by hand', () => {
       const rest = compile(['stretch.flexors', 'open', dose]).events.find((event) => event.kind === 'rest');
       return (rest?.durationMs ?? 0) / 1000;
     };
-    expect([restOf('2x20s L,R'), restOf('2x20s rest2 L,R'), restOf('2x20s rest10 L,R'), restOf('2x20s L')]).toEqual([
-      3, 3, 10, 0,
-    ]);
+    expect([restOf('2x20s L,R'), restOf('2x20s rest2 L,R'), restOf('2x20s rest10 L,R'), restOf('2x20s L')]).toEqual([3, 3, 10, 0]);
   });
 
   test('rest leads to the next set and its first hand', () => {
@@ -144,19 +142,9 @@ describe('what cannot be compiled', () => {
   const broken = (change: Partial<Block>) => ({ ...sound, blocks: [{ ...sound.blocks[0]!, ...change }] });
 
   test.each<[string, Partial<Block>, string, string]>([
-    [
-      'an unknown movement',
-      { movementId: 'free.nothing' },
-      '/blocks/0/movementId',
-      'There is no movement “free.nothing”',
-    ],
+    ['an unknown movement', { movementId: 'free.nothing' }, '/blocks/0/movementId', 'There is no movement “free.nothing”'],
     ['an unknown level', { levelId: 'ninth' }, '/blocks/0/levelId', 'its levels are curled, open, wall'],
-    [
-      'a dose outside its limits',
-      { dose: { ...sound.blocks[0]!.dose, sets: 21 } },
-      '/blocks/0/dose/sets',
-      'within 1–20',
-    ],
+    ['a dose outside its limits', { dose: { ...sound.blocks[0]!.dose, sets: 21 } }, '/blocks/0/dose/sets', 'within 1–20'],
     ['the wrong kind of work', { dose: parseDose('1x8 L,R') }, '/blocks/0/dose/work/kind', 'time or breaths'],
     ['hands it is not done with', { dose: parseDose('1x20s LR') }, '/blocks/0/dose/sides', 'not together'],
     ['directions it does not have', { dose: parseDose('1x20s L,R >') }, '/blocks/0/dose/directions', 'no directions'],
@@ -175,9 +163,7 @@ describe('what cannot be compiled', () => {
     const twice = { ...sound, blocks: [sound.blocks[0]!, sound.blocks[0]!] };
     expect(() => compileTimeline(twice, shippedMovement)).toThrow('/blocks/1/id');
     const late = { ...sound.blocks[0]!, id: 'x', phase: 'settle' as const };
-    expect(() => compileTimeline({ ...sound, blocks: [late, sound.blocks[0]!] }, shippedMovement)).toThrow(
-      'in the order of the phases',
-    );
+    expect(() => compileTimeline({ ...sound, blocks: [late, sound.blocks[0]!] }, shippedMovement)).toThrow('in the order of the phases');
   });
 
   test('an empty sequence is a timeline of nothing', () => {
@@ -186,9 +172,7 @@ describe('what cannot be compiled', () => {
 });
 
 describe('invariants over the whole library', () => {
-  const anyLevel = fc.constantFrom(
-    ...LIBRARY.flatMap((movement) => movement.ladder.map((level) => ({ movement, level }))),
-  );
+  const anyLevel = fc.constantFrom(...LIBRARY.flatMap((movement) => movement.ladder.map((level) => ({ movement, level }))));
   const anySequence = fc.array(anyLevel, { maxLength: 12 }).map((levels): Sequence => ({
     title: 'any',
     purpose: '',

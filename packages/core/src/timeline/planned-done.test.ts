@@ -31,13 +31,7 @@ const timeline = compileTimeline(
   },
   shippedMovement,
 );
-const done = (
-  id: string,
-  set: number,
-  side: CountedSet['side'],
-  doneAmount: number,
-  more: Partial<CountedSet> = {},
-): CountedSet => ({
+const done = (id: string, set: number, side: CountedSet['side'], doneAmount: number, more: Partial<CountedSet> = {}): CountedSet => ({
   id,
   blockId: 'squeeze',
   set,
@@ -70,11 +64,7 @@ describe('planned against done', () => {
   });
 
   test('a correction takes the place of what it corrects, downward too; a correction of a correction wins', () => {
-    const sets = [
-      done('a', 1, 'left', 8),
-      done('b', 1, 'left', 6, { corrects: 'a' }),
-      done('c', 1, 'left', 7, { corrects: 'b' }),
-    ];
+    const sets = [done('a', 1, 'left', 8), done('b', 1, 'left', 6, { corrects: 'a' }), done('c', 1, 'left', 7, { corrects: 'b' })];
     expect(standingSets(sets).map((set) => set.id)).toEqual(['c']);
     expect(plannedAgainstDone(timeline, sets)[0]?.doneAmount).toBe(7);
   });

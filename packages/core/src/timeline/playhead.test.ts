@@ -5,19 +5,7 @@ import { parseDose } from '../model/dose-shorthand.js';
 import { usualWay } from '../model/movement.js';
 import { type Sequence, USUAL_PACING } from '../model/sequence.js';
 import { compileTimeline } from './compile-timeline.js';
-import {
-  advance,
-  AT_START,
-  back,
-  currentPart,
-  extend,
-  isOver,
-  type Playhead,
-  rejoin,
-  remainingMs,
-  skip,
-  skipBlock,
-} from './playhead.js';
+import { advance, AT_START, back, currentPart, extend, isOver, type Playhead, rejoin, remainingMs, skip, skipBlock } from './playhead.js';
 
 /** Without time to get ready, so that sums by hand begin at the first block. */
 const AT_ONCE = { ...USUAL_PACING, readyS: 0 };
@@ -77,13 +65,7 @@ describe('the clock', () => {
     const { head, ended } = advance(timeline, AT_START, timeline.durationMs);
     expect(isOver(timeline, head)).toBe(true);
     expect(remainingMs(timeline, head)).toBe(0);
-    expect(
-      ended.map(({ stint, done }) => [
-        stint.blockId,
-        stint.set,
-        ...done.map(({ side, amount }) => `${side} ${amount}`),
-      ]),
-    ).toEqual([
+    expect(ended.map(({ stint, done }) => [stint.blockId, stint.set, ...done.map(({ side, amount }) => `${side} ${amount}`)])).toEqual([
       ['lift', 1, 'both 3'],
       ['lift', 2, 'both 3'],
       ['stretch', 1, 'left 20'],

@@ -37,8 +37,11 @@ describe('rounds on the clock', () => {
     // Lift: 5 announce + 10 to the floor + 4 × 3 = 27; wave: 5 + 10 to stand + 2 × 4 = 23; three times, and twice 60 s between.
     const timeline = compile([LIFT, WAVE], [ROUND]);
     expect(timeline.durationMs / 1000).toBe(3 * (27 + 23) + 2 * 60);
-    expect(timeline.turns.map(({ blockId, round }) => `${blockId}${round}`)).toEqual(['a1', 'b1', 'a2', 'b2', 'a3', 'b3']); // prettier-ignore
-    expect(timeline.events.filter(({ kind }) => kind === 'round-rest').map(({ blockId, round }) => `${blockId}${round}`)).toEqual(['a2', 'a3']); // prettier-ignore
+    expect(timeline.turns.map(({ blockId, round }) => `${blockId}${round}`)).toEqual(['a1', 'b1', 'a2', 'b2', 'a3', 'b3']);
+    expect(timeline.events.filter(({ kind }) => kind === 'round-rest').map(({ blockId, round }) => `${blockId}${round}`)).toEqual([
+      'a2',
+      'a3',
+    ]);
     expect(timeline.blocks.map(({ lengthMs }) => lengthMs / 1000)).toEqual([3 * 27 + 2 * 60, 3 * 23]);
   });
 
@@ -48,8 +51,8 @@ describe('rounds on the clock', () => {
     expect(stints.map(({ plannedAmount }) => plannedAmount)).toEqual([4, 6, 8]);
     const { ladder } = shippedMovement('strength.palm-lift')!;
     const from = ladder.findIndex(({ id }) => id === 'all-fours');
-    expect(stints.map(({ levelId }) => levelId)).toEqual([0, 1, 2].map((up) => ladder[Math.min(ladder.length - 1, from + up)]!.id)); // prettier-ignore
-    const paceOf = (round: number) => events.find((event) => event.round === round && event.kind === 'repetition')!.durationMs; // prettier-ignore
+    expect(stints.map(({ levelId }) => levelId)).toEqual([0, 1, 2].map((up) => ladder[Math.min(ladder.length - 1, from + up)]!.id));
+    const paceOf = (round: number) => events.find((event) => event.round === round && event.kind === 'repetition')!.durationMs;
     expect([paceOf(1), paceOf(2), paceOf(3)]).toEqual([3000, 2000, 1500]);
   });
 
@@ -59,12 +62,21 @@ describe('rounds on the clock', () => {
         fc.array(fc.integer({ min: 1, max: 3 }), { minLength: 1, maxLength: 5 }),
         fc.integer({ min: 2, max: 10 }),
         (sizes, times) => {
-          const blocks = sizes.flatMap((size, group) => Array.from({ length: size }, (_, at) => ({ ...blockOf(LIFT, 0), id: `${group}.${at}` }))); // prettier-ignore
-          const rounds = sizes.map((size, group): Round => ({ id: `r${group}`, blockIds: Array.from({ length: size }, (_, at) => `${group}.${at}`), times, restS: 0 })); // prettier-ignore
+          const blocks = sizes.flatMap((size, group) =>
+            Array.from({ length: size }, (_, at) => ({ ...blockOf(LIFT, 0), id: `${group}.${at}` })),
+          );
+          const rounds = sizes.map((size, group): Round => ({
+            id: `r${group}`,
+            blockIds: Array.from({ length: size }, (_, at) => `${group}.${at}`),
+            times,
+            restS: 0,
+          }));
           const turns = turnsOf({ blocks, rounds });
           expect(turns).toHaveLength(blocks.length * times);
           for (const [index] of blocks.entries()) {
-            expect(turns.filter(({ blockIndex }) => blockIndex === index).map(({ round }) => round)).toEqual(Array.from({ length: times }, (_, at) => at + 1)); // prettier-ignore
+            expect(turns.filter(({ blockIndex }) => blockIndex === index).map(({ round }) => round)).toEqual(
+              Array.from({ length: times }, (_, at) => at + 1),
+            );
           }
         },
       ),
@@ -106,7 +118,7 @@ describe('rounds on the clock', () => {
 
 describe('what else is written', () => {
   test('time to get ready comes once, a break before its block, the pause between repetitions but not after the last', () => {
-    const timeline = compile([LIFT, [...WAVE.slice(0, 2), '1x3 tempo2-2 pause4 LR', { breakS: 30 }] as unknown as Line], undefined, 10); // prettier-ignore
+    const timeline = compile([LIFT, [...WAVE.slice(0, 2), '1x3 tempo2-2 pause4 LR', { breakS: 30 }] as unknown as Line], undefined, 10);
     expect(timeline.durationMs / 1000).toBe(10 + 27 + 30 + 15 + 3 * 4 + 2 * 4);
     expect(timeline.events.filter(({ kind }) => kind === 'ready')).toHaveLength(1);
     expect(timeline.events.find(({ kind }) => kind === 'break')).toMatchObject({ blockId: 'b', durationMs: 30_000 });
@@ -114,7 +126,11 @@ describe('what else is written', () => {
 
   test('sets that differ have their own amounts, an open one its ceiling', () => {
     const { stints } = compile([['strength.palm-lift', 'all-fours', '2x10,1xmax tempo1-2 rest20']]);
-    expect(stints.map(({ plannedAmount, open }) => [plannedAmount, open])).toEqual([[10, null], [10, null], [20, 'form']]); // prettier-ignore
+    expect(stints.map(({ plannedAmount, open }) => [plannedAmount, open])).toEqual([
+      [10, null],
+      [10, null],
+      [20, 'form'],
+    ]);
   });
 
   test('an open set ends when somebody says so, with what was done of it', () => {
@@ -143,20 +159,21 @@ describe('what else is written', () => {
   });
 
   test('hands are compared before they change, once, and range is looked at when the last round is over', () => {
-    const line: Line = [
-      'stretch.flexors',
-      'open',
-      '2x20s L,R',
-      { lookAgain: ['between hands', 'after'], phase: 'strength' },
-    ];
+    const line: Line = ['stretch.flexors', 'open', '2x20s L,R', { lookAgain: ['between hands', 'after'], phase: 'strength' }];
     const timeline = compile([line], [{ ...ROUND, blockIds: ['a'], times: 2 }]);
     const looks = timeline.events.filter(({ kind }) => kind === 'look');
-    expect(looks.map(({ look, round, set }) => [look, round, set])).toEqual([['between hands', 1, 1], ['between hands', 2, 1], ['after', 2, 2]]); // prettier-ignore
+    expect(looks.map(({ look, round, set }) => [look, round, set])).toEqual([
+      ['between hands', 1, 1],
+      ['between hands', 2, 1],
+      ['after', 2, 2],
+    ]);
     expect(looks.every(({ untilTold }) => untilTold)).toBe(true);
     const at: Playhead = { event: timeline.events.indexOf(looks[0]!), elapsedMs: 60_000, addedMs: 0 };
     expect(advance(timeline, at, 1000).head.event).toBe(at.event);
     expect(finish(timeline, at).head.event).toBe(at.event + 1);
-    expect(() => compile([['stretch.palm-press', 'up', '1x20s', { lookAgain: ['between hands'] }]])).toThrow('only where one follows the other'); // prettier-ignore
+    expect(() => compile([['stretch.palm-press', 'up', '1x20s', { lookAgain: ['between hands'] }]])).toThrow(
+      'only where one follows the other',
+    );
   });
 
   test('leaving a block leaves this round of it; what was done in one round is kept apart from the next', () => {

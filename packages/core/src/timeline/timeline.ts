@@ -150,28 +150,16 @@ export const CHANGE_WITHIN_PLACE_S = working('Change within a place', 3, 's', 'f
 /** Seconds to another place. */
 export const CHANGE_OF_PLACE_S = working('Change of place', 10, 's', 'from timing a class', [6, 15]).value;
 /** Fetching what has not been used yet; from then on it is at hand. */
-export const FETCH_EQUIPMENT_S = working(
-  'Fetching something',
-  5,
-  's',
-  'from timing a class, things laid out',
-  [3, 10],
-).value;
+export const FETCH_EQUIPMENT_S = working('Fetching something', 5, 's', 'from timing a class, things laid out', [3, 10]).value;
 /** Between two repetitions that are each held: letting go, and taking hold again. */
-export const PAUSE_AFTER_HOLD_S = working(
-  'Pause after a hold',
-  2,
-  's',
-  'letting go and taking hold again',
-  [1, 4],
-).value;
+export const PAUSE_AFTER_HOLD_S = working('Pause after a hold', 2, 's', 'letting go and taking hold again', [1, 4]).value;
 
 /** To compare the hands, and to say what was seen. */
 export const LOOK_S = working('Looking again', 15, 's', 'a circle or two of each hand, and a tap', [8, 30]).value;
 /** A step of somebody who carries something: by it a distance is told to whoever counts steps. */
 export const STEP_M = working('Step under a load', 0.7, 'm', 'shorter than a free step', [0.55, 0.8]).value;
 /** Walking on the hands, legs dragged or in a plank: slower by far than on the feet. */
-export const HAND_WALK_M_PER_S = working('Pace of a walk on the hands', 0.4, 'm/s', 'two hand widths a second', [0.25, 0.6]).value; // prettier-ignore
+export const HAND_WALK_M_PER_S = working('Pace of a walk on the hands', 0.4, 'm/s', 'two hand widths a second', [0.25, 0.6]).value;
 
 /** What is not carried about. */
 const FIXED: readonly Equipment[] = ['chair', 'table', 'wall', 'bench', 'bar', 'thick bar', 'edge'];
@@ -195,11 +183,7 @@ export const AT_THE_START: Whereabouts = { posture: 'standing', at: [], atHand: 
  * Seconds to the next block's place with what it needs, and where one is then. A fixed bar is walked to; what was fetched once stays at hand.
  * @example moveTo(AT_THE_START, 'standing', []).seconds → 0
  */
-export function moveTo(
-  from: Whereabouts,
-  posture: Posture,
-  needs: readonly Equipment[],
-): { seconds: number; to: Whereabouts } {
+export function moveTo(from: Whereabouts, posture: Posture, needs: readonly Equipment[]): { seconds: number; to: Whereabouts } {
   const at = fixedOf(needs);
   const walks = PLACE_OF[from.posture] !== PLACE_OF[posture] || at.some((thing) => !from.at.includes(thing));
   const changes = from.posture === posture ? 0 : CHANGE_WITHIN_PLACE_S;

@@ -38,10 +38,7 @@ export const CAUTIONS = {
   'rest-pain': {
     label: 'Pain at rest, at night, or growing over a week',
     rule: 'refer',
-    ...told(
-      'Pain at rest or at night, or growing over a week',
-      'no loading until a licensed practitioner has looked at it.',
-    ),
+    ...told('Pain at rest or at night, or growing over a week', 'no loading until a licensed practitioner has looked at it.'),
   },
   'steroid-injection': {
     label: 'Steroid injection in the last two weeks',

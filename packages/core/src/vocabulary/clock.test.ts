@@ -8,15 +8,7 @@ test('a clock shows minutes and two digits of seconds, never less than nothing, 
 });
 
 test('a countdown shows what is not over yet, in seconds until it is long', () => {
-  expect([0, 1, 1000, 61_200, 98_999, 99_001, 119_999].map(countdown)).toEqual([
-    '0',
-    '1',
-    '1',
-    '62',
-    '99',
-    '1:40',
-    '2:00',
-  ]);
+  expect([0, 1, 1000, 61_200, 98_999, 99_001, 119_999].map(countdown)).toEqual(['0', '1', '1', '62', '99', '1:40', '2:00']);
 });
 
 test('lists round to minutes, and short things to seconds', () => {

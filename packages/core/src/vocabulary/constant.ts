@@ -21,13 +21,7 @@ export const published = (name: string, value: number, unit: string, source: str
   kept({ name, value, unit, source, reason, range: null });
 
 /** A working choice of our own, with its reason and the range in which it could as well lie. */
-export function working(
-  name: string,
-  value: number,
-  unit: string,
-  reason: string,
-  range: readonly [number, number],
-): Constant {
+export function working(name: string, value: number, unit: string, reason: string, range: readonly [number, number]): Constant {
   if (!(value >= range[0] && value <= range[1])) throw new RangeError(`${name}: ${value} is outside its own range`);
   return kept({ name, value, unit, source: null, reason, range });
 }

@@ -1,15 +1,5 @@
 /** What of the hand bears. */
-export const CONTACTS = [
-  'none',
-  'open palm',
-  'raised palm',
-  'fist',
-  'back of hand',
-  'fingertips',
-  'edge',
-  'handle',
-  'ball',
-] as const;
+export const CONTACTS = ['none', 'open palm', 'raised palm', 'fist', 'back of hand', 'fingertips', 'edge', 'handle', 'ball'] as const;
 /** What of the hand bears. */
 export type Contact = (typeof CONTACTS)[number];
 

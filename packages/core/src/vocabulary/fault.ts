@@ -16,5 +16,4 @@ export function sentence({ label, message }: Fault): string {
 }
 
 /** Faults of a part, told from the whole that it stands in. @example under('/dose', [{ pointer: '/sets', message: 'no' }]) → [{ pointer: '/dose/sets', message: 'no' }] */
-export const under = (at: string, faults: readonly Fault[]): Fault[] =>
-  faults.map((fault) => ({ ...fault, pointer: at + fault.pointer }));
+export const under = (at: string, faults: readonly Fault[]): Fault[] => faults.map((fault) => ({ ...fault, pointer: at + fault.pointer }));

@@ -20,8 +20,7 @@ const FRUIT = record({
   colours: list(oneOf(['red', 'green']), { max: 2, unique: true }),
 });
 const PEAR = { name: 'Pear', size: 7.5, kept: null, seeds: { kind: 'pips', count: 2 }, tilt: 'flat', colours: [] };
-const told = (change: object) =>
-  faultsOf(FRUIT, { ...PEAR, ...change }).map(({ pointer, message }) => `${pointer} ${message}`);
+const told = (change: object) => faultsOf(FRUIT, { ...PEAR, ...change }).map(({ pointer, message }) => `${pointer} ${message}`);
 
 describe('what is wrong with a value, in words', () => {
   test.each<[object, string[]]>([
@@ -90,8 +89,7 @@ describe('what is wrong with a value, in words', () => {
 
 describe('the check and the published schema', () => {
   const validate = new Ajv({ discriminator: true, strict: false, logger: false }).compile(publishedSchema(SEQUENCE));
-  const around = ({ min, max, step }: Limit) =>
-    fc.constantFrom(min - step, min, min + step, max - step, max, max + step);
+  const around = ({ min, max, step }: Limit) => fc.constantFrom(min - step, min, min + step, max - step, max, max + step);
   const some = <T>(value: fc.Arbitrary<T>) => fc.option(value, { nil: undefined });
   const anyDose = fc.record({
     sets: around(DOSE_LIMITS.sets),

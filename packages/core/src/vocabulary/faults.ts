@@ -58,8 +58,7 @@ function variantOf({ schema, value }: ValueError): TSchema | undefined {
   if (typeof value !== 'object' || value === null) return undefined;
   const chosen = (value as Record<string, unknown>)[name];
   return variants.find(
-    (variant) =>
-      must((variant['properties'] as Record<string, TSchema>)[name], `a ${name} in every variant`)['const'] === chosen,
+    (variant) => must((variant['properties'] as Record<string, TSchema>)[name], `a ${name} in every variant`)['const'] === chosen,
   );
 }
 

@@ -79,14 +79,6 @@ export const HAND_VIEWS = [
 export type HandViewName = (typeof HAND_VIEWS)[number];
 
 /** How the arms are held in a body’s picture, where it does not follow from what is done. */
-export const ARM_HOLDS = [
-  'hanging',
-  'behind the hips',
-  'ahead',
-  'overhead',
-  'before the chest',
-  'at the ribs',
-  'to the feet',
-] as const;
+export const ARM_HOLDS = ['hanging', 'behind the hips', 'ahead', 'overhead', 'before the chest', 'at the ribs', 'to the feet'] as const;
 /** How the arms are held. */
 export type ArmHold = (typeof ARM_HOLDS)[number];

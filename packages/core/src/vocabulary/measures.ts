@@ -44,7 +44,7 @@ export const READING_LIMITS = {
 export type ReadingUnit = keyof typeof READING_LIMITS;
 
 /** Forces that are measured beside the maxima of actions. */
-const OTHER_FORCES = ['tip pinch', 'key pinch', 'index finger', 'middle finger', 'ring finger', 'little finger', 'edge pull'] as const; // prettier-ignore
+const OTHER_FORCES = ['tip pinch', 'key pinch', 'index finger', 'middle finger', 'ring finger', 'little finger', 'edge pull'] as const;
 /** Lengths that say how far fingers and thumb go. */
 const SPANS = ['finger spread', 'thumb span', 'finger-to-palm gap'] as const;
 /** Holds that are timed. */
@@ -71,9 +71,7 @@ export const MEASURABLE: Readonly<Record<ReadingKind, Readonly<Record<string, Re
 };
 
 /** The names of everything that can be measured. */
-export const MEASURED_NAMES: readonly string[] = [
-  ...new Set(Object.values(MEASURABLE).flatMap((named) => Object.keys(named))),
-];
+export const MEASURED_NAMES: readonly string[] = [...new Set(Object.values(MEASURABLE).flatMap((named) => Object.keys(named)))];
 
 /** The unit of a reading, or undefined when nothing of that name is measured this way. */
 export const readingUnit = (kind: ReadingKind, of: string): ReadingUnit | undefined =>
@@ -83,6 +81,17 @@ export const readingUnit = (kind: ReadingKind, of: string): ReadingUnit | undefi
 export const isAction = (of: string): of is Action => (ACTION_NAMES as readonly string[]).includes(of);
 
 /** With what something was measured. */
-export const GAUGES = ['goniometer', 'photo', 'phone', 'dynamometer', 'hand plates', 'edge', 'scales', 'ruler', 'stopwatch', 'counted'] as const; // prettier-ignore
+export const GAUGES = [
+  'goniometer',
+  'photo',
+  'phone',
+  'dynamometer',
+  'hand plates',
+  'edge',
+  'scales',
+  'ruler',
+  'stopwatch',
+  'counted',
+] as const;
 /** With what something was measured. */
 export type Gauge = (typeof GAUGES)[number];

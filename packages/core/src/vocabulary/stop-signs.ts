@@ -15,14 +15,7 @@ export type StopSign = keyof typeof STOP_SIGNS;
 export const STOP_SIGN_IDS = Object.keys(STOP_SIGNS) as StopSign[];
 
 /** After these a hand does nothing at all, free motion included, until somebody has looked at it. */
-export const SIGNS_THAT_REST_THE_HAND: readonly StopSign[] = [
-  'pop',
-  'swelling',
-  'colour',
-  'thumb-hollow',
-  'hot-joint',
-  'weakness',
-];
+export const SIGNS_THAT_REST_THE_HAND: readonly StopSign[] = ['pop', 'swelling', 'colour', 'thumb-hollow', 'hot-joint', 'weakness'];
 
 /** Stands on every printed or shared sheet and at the end of a stopped session. */
 export const STOP_RULES = [

@@ -15,7 +15,7 @@ describe('what a coach reads numbers in', () => {
   });
 
   test('sentences follow, ranges too; what is no mass is left alone', () => {
-    expect(inWords('Was it 45.0 kg? Hold 5–10 kg, 20 cm apart.', POUNDS)).toBe('Was it 99.2 lb? Hold 11.0–22.0 lb, 7.9 in apart.'); // prettier-ignore
+    expect(inWords('Was it 45.0 kg? Hold 5–10 kg, 20 cm apart.', POUNDS)).toBe('Was it 99.2 lb? Hold 11.0–22.0 lb, 7.9 in apart.');
     expect(inWords('20 kg·min; 12 kgs; a 20 mm edge', POUNDS)).toBe('20 kg·min; 12 kgs; a 20 mm edge');
     expect(inWords('Hold 5 kg.', METRIC)).toBe('Hold 5 kg.');
   });

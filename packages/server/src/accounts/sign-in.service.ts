@@ -52,9 +52,7 @@ export class SignInService {
     }
     const token = randomBytes(32).toString('base64url');
     const expiresAt = addDays(this.clock.now(), SIGN_IN_DAYS);
-    await this.source
-      .getRepository(SignInRow)
-      .insert({ tokenHash: hashToken(token), accountId: account.id, expiresAt });
+    await this.source.getRepository(SignInRow).insert({ tokenHash: hashToken(token), accountId: account.id, expiresAt });
     await this.forgetOld();
     return token;
   }

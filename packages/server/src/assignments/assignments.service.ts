@@ -18,9 +18,7 @@ export class AssignmentsService {
     const nameOf = new Map(athletes.map((row) => [row.id, row.name]));
     return rows.flatMap(({ studioId: _studioId, ...row }) => {
       const sequenceTitle = titleOf.get(row.sequenceId);
-      return sequenceTitle === undefined
-        ? []
-        : [{ ...row, sequenceTitle, athleteName: nameOf.get(row.athleteId) ?? '' }];
+      return sequenceTitle === undefined ? [] : [{ ...row, sequenceTitle, athleteName: nameOf.get(row.athleteId) ?? '' }];
     });
   }
 

@@ -17,11 +17,7 @@ export class AthletesController {
   }
 
   @Get(':id')
-  async get(
-    @Studio() scope: StudioScope,
-    @Param() { id }: ById,
-    @Res({ passthrough: true }) reply: FastifyReply,
-  ): Promise<Athlete> {
+  async get(@Studio() scope: StudioScope, @Param() { id }: ById, @Res({ passthrough: true }) reply: FastifyReply): Promise<Athlete> {
     return tagged(reply, await this.athletes.get(scope, id));
   }
 

@@ -48,7 +48,7 @@ export class CalendarService {
     const madeAt = this.clock.now();
     await scope.transaction(async (within) => {
       await within.of(CalendarLinkRow).remove({ athleteId });
-      await within.of(CalendarLinkRow).insert({ id: uuid(), athleteId, tokenHash: hashToken(token), madeAt }, 'calendar'); // prettier-ignore
+      await within.of(CalendarLinkRow).insert({ id: uuid(), athleteId, tokenHash: hashToken(token), madeAt }, 'calendar');
     });
     return { madeAt: madeAt.toISOString(), path: `/api/calendars/${token}.ics` };
   }
@@ -66,14 +66,17 @@ export class CalendarService {
     if (!link || !studio) throw notFound('calendar');
     const scope = new StudioScope(studio.id, studio.timeZone, this.source.manager);
     const rows = await scope.of(ProgrammeRow).find({ where: { athleteId: link.athleteId, removedAt: IsNull() } });
-    return this.written(scope, studio.name, rows.map(({ id, document }) => [id, document])); // prettier-ignore
+    return this.written(
+      scope,
+      studio.name,
+      rows.map(({ id, document }) => [id, document]),
+    );
   }
 
   private async written(scope: StudioScope, name: string, programmes: [string, Programme][]): Promise<string> {
     const ids = programmes.flatMap(([, { plans }]) => plans.map(({ sequenceId }) => sequenceId));
     const known = await this.library.of(scope);
-    const rows =
-      ids.length > 0 ? await scope.of(SequenceRow).find({ where: { id: In(ids), removedAt: IsNull() } }) : [];
+    const rows = ids.length > 0 ? await scope.of(SequenceRow).find({ where: { id: In(ids), removedAt: IsNull() } }) : [];
     const entries = programmes.flatMap(([id, programme]) => {
       const sequences = new Map(
         programme.plans.flatMap((plan) => {

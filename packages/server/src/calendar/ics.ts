@@ -27,7 +27,7 @@ export function icsOf(name: string, timeZone: string, entries: readonly Calendar
   for (const { id, day, beginsAt, durationMs, title, description } of entries) {
     const start = onClock(day, beginsAt ?? '00:00');
     const isAllDay = beginsAt === null;
-    const end = isAllDay ? onClock(addDays(day, 1), '00:00') : new Date(start.getTime() + Math.ceil(durationMs / 60_000) * 60_000); // prettier-ignore
+    const end = isAllDay ? onClock(addDays(day, 1), '00:00') : new Date(start.getTime() + Math.ceil(durationMs / 60_000) * 60_000);
     const length = durationMs > 0 ? `, ${minutesText(durationMs)}` : '';
     calendar.createEvent({
       id: `${id}@clay-pot`,

@@ -68,8 +68,7 @@ export class AnswerCallsService {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     return scope.transaction(async (held) => {
       const row = await held.of(CallAnswerRow).hold(id, 'answer');
-      if (row.athleteId !== athleteId)
-        throw invalid([{ pointer: '/id', message: 'is an answer about another athlete' }]);
+      if (row.athleteId !== athleteId) throw invalid([{ pointer: '/id', message: 'is an answer about another athlete' }]);
       if (row.answer !== 'taken back') {
         for (const { programmeId, back } of row.changed) await edited(held, programmeId, back, this.clock.now());
         if (row.barredHand) await unbar(held, athleteId, row.barredHand);
@@ -91,11 +90,7 @@ export class AnswerCallsService {
 const WHY_LENGTH = 1000;
 
 function sameAnswer(known: CallAnswerRow, athleteId: string, { key, answer }: CallAnswerInput): AnsweredCall {
-  if (
-    known.athleteId === athleteId &&
-    known.key === key &&
-    (known.answer === answer || known.answer === 'taken back')
-  ) {
+  if (known.athleteId === athleteId && known.key === key && (known.answer === answer || known.answer === 'taken back')) {
     return answered(known);
   }
   throw conflict('Another answer is recorded under this id: use a new id.');
@@ -105,7 +100,7 @@ function sameAnswer(known: CallAnswerRow, athleteId: string, { key, answer }: Ca
 function chosen(call: Call, { answer, optionId, reason = '' }: CallAnswerInput): CallOption | null {
   if (answer === 'declined') {
     if (!mayDecline(call)) {
-      throw invalid([{ pointer: '/answer', message: 'A referral is not declined: record who cleared it, or that they know whom to see.' }]); // prettier-ignore
+      throw invalid([{ pointer: '/answer', message: 'A referral is not declined: record who cleared it, or that they know whom to see.' }]);
     }
     if (reason.trim() === '') throw invalid([{ pointer: '/reason', message: 'is needed: what speaks against it?' }]);
     return null;
@@ -117,11 +112,7 @@ function chosen(call: Call, { answer, optionId, reason = '' }: CallAnswerInput):
 }
 
 /** The option with the dose that was typed, where one was. @throws 422 */
-function withDose(
-  option: CallOption | null,
-  { answer, dose }: CallAnswerInput,
-  lookup: MovementLookup,
-): CallOption | null {
+function withDose(option: CallOption | null, { answer, dose }: CallAnswerInput, lookup: MovementLookup): CallOption | null {
   if (dose === undefined) return option;
   if (answer !== 'changed') throw invalid([{ pointer: '/answer', message: 'is “changed” where a dose is typed' }]);
   if (!option?.typed) throw invalid([{ pointer: '/dose', message: 'is nothing that this option changes' }]);
@@ -158,24 +149,17 @@ async function changeProgrammes(
 }
 
 /** A programme with edits, as a new version of it. @throws 422 where it would no longer be sound */
-async function edited(
-  held: StudioScope,
-  programmeId: string,
-  edits: readonly ProgrammeEdit[],
-  updatedAt: Date,
-): Promise<void> {
+async function edited(held: StudioScope, programmeId: string, edits: readonly ProgrammeEdit[], updatedAt: Date): Promise<void> {
   const { document, rowVersion } = await held.of(ProgrammeRow).hold(programmeId, 'programme');
   const after = editProgramme(document, edits);
   const faults = checkProgramme(after);
   if (faults.length > 0) throw invalid(under('/programme', faults));
-  await held.of(ProgrammeRow).update({ id: programmeId }, { ...storedProgramme(after), rowVersion: rowVersion + 1, updatedAt }); // prettier-ignore
+  await held.of(ProgrammeRow).update({ id: programmeId }, { ...storedProgramme(after), rowVersion: rowVersion + 1, updatedAt });
 }
 
 async function unbar(held: StudioScope, athleteId: string, hand: Hand): Promise<void> {
   const { cautions, rowVersion } = await held.of(AthleteRow).hold(athleteId, 'athlete');
-  const at = cautions.findLastIndex(
-    (entry) => entry.caution === 'rest-pain' && entry.hand === hand && !entry.clearedOn,
-  );
+  const at = cautions.findLastIndex((entry) => entry.caution === 'rest-pain' && entry.hand === hand && !entry.clearedOn);
   if (at < 0) return;
-  await held.of(AthleteRow).update({ id: athleteId }, { cautions: cautions.toSpliced(at, 1), rowVersion: rowVersion + 1 }); // prettier-ignore
+  await held.of(AthleteRow).update({ id: athleteId }, { cautions: cautions.toSpliced(at, 1), rowVersion: rowVersion + 1 });
 }

@@ -23,7 +23,7 @@ export class CallsController {
   ) {}
 
   @Get('calls')
-  @ApiOperation({ summary: 'What waits for an answer, over all athletes, the gravest first; ask again while toLookAt is more than 0.' }) // prettier-ignore
+  @ApiOperation({ summary: 'What waits for an answer, over all athletes, the gravest first; ask again while toLookAt is more than 0.' })
   ofStudio(@Studio() scope: StudioScope): Promise<StudioCalls> {
     return this.calls.ofStudio(scope);
   }
@@ -35,12 +35,10 @@ export class CallsController {
   }
 
   @Put('athletes/:id/calls/:answerId')
-  @ApiOperation({ summary: 'Answers a call: accepted, accepted otherwise, or declined with a reason. What is accepted changes the programme.' }) // prettier-ignore
-  answer(
-    @Studio() scope: StudioScope,
-    @Param() { id, answerId }: CallAnswerAddress,
-    @Body() body: CallAnswerInput,
-  ): Promise<AnsweredCall> {
+  @ApiOperation({
+    summary: 'Answers a call: accepted, accepted otherwise, or declined with a reason. What is accepted changes the programme.',
+  })
+  answer(@Studio() scope: StudioScope, @Param() { id, answerId }: CallAnswerAddress, @Body() body: CallAnswerInput): Promise<AnsweredCall> {
     return this.answers.answer(scope, id, answerId, body);
   }
 

@@ -107,25 +107,13 @@ export class CallsService {
 }
 
 function told({ id, name }: Pick<AthleteRow, 'id' | 'name'>, call: Call): AthleteCall {
-  const places = call.options.flatMap(({ effect }) => (effect.kind === 'blocks' ? effect.plans.map(({ place }) => place) : [])); // prettier-ignore
+  const places = call.options.flatMap(({ effect }) => (effect.kind === 'blocks' ? effect.plans.map(({ place }) => place) : []));
   const alone = places.find(({ programmeId }) => programmeId === null);
   return { ...call, athleteId: id, athleteName: name, sequenceId: alone?.sequenceId ?? null };
 }
 
 /** An answer as the API shows it. */
-export const answered = ({
-  id,
-  key,
-  kind,
-  hands,
-  why,
-  answer,
-  words,
-  reason,
-  sessionId,
-  changed,
-  at,
-}: CallAnswerRow): AnsweredCall => ({
+export const answered = ({ id, key, kind, hands, why, answer, words, reason, sessionId, changed, at }: CallAnswerRow): AnsweredCall => ({
   ...{ id, key, kind, hands: [...hands], why, answer, words, reason, sessionId },
   programmeId: changed[0]?.programmeId ?? null,
   at: at.toISOString(),

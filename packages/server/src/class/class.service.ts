@@ -52,8 +52,7 @@ export class ClassService {
             measuredOn,
             repeats,
           },
-          lastSession:
-            session && lastSessionOn ? { ...session, onDay: lastSessionOn, isDecided: decided.has(session.id) } : null,
+          lastSession: session && lastSessionOn ? { ...session, onDay: lastSessionOn, isDecided: decided.has(session.id) } : null,
         },
         today,
       );

@@ -18,7 +18,8 @@ export class ComposeController {
   @Post()
   @HttpCode(200)
   @ApiOperation({
-    summary: 'A sequence for a goal and its minutes, with its reasons, what binds, and how near it is to the best; or the least to give up.', // prettier-ignore
+    summary:
+      'A sequence for a goal and its minutes, with its reasons, what binds, and how near it is to the best; or the least to give up.',
   })
   @ApiOkResponse({ schema: { type: 'object', example: COMPOSE_ANSWERED } })
   compose(@Studio() scope: StudioScope, @Body() body: ComposeQuestion): Promise<ComposeAnswer> {

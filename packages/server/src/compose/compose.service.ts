@@ -35,10 +35,7 @@ export class ComposeService {
   }
 
   /** Where an athlete’s hands stand; of a body alone nothing is known. */
-  private async standingsOf(
-    scope: StudioScope,
-    athleteId: string | undefined,
-  ): Promise<NonNullable<ComposeWork['standings']>> {
+  private async standingsOf(scope: StudioScope, athleteId: string | undefined): Promise<NonNullable<ComposeWork['standings']>> {
     if (athleteId === undefined) return [];
     const standings = await this.levels.standings(scope, athleteId);
     return standings.map(({ movementId, levelId, step, last }) => ({ movementId, levelId, step, last }));
@@ -51,7 +48,14 @@ export class ComposeService {
       throw invalid([{ pointer: '/methodId', message: `There is no method “${methodId}”.` }]);
     }
     if (from) soundSequence(from, known, '/from');
-    const frame: Sequence = { title: goalId, purpose: '', budgetMin: minutes, pacing: USUAL_PACING, blocks: inPhaseOrder(locked ?? []), ...(rounds && { rounds }) }; // prettier-ignore
+    const frame: Sequence = {
+      title: goalId,
+      purpose: '',
+      budgetMin: minutes,
+      pacing: USUAL_PACING,
+      blocks: inPhaseOrder(locked ?? []),
+      ...(rounds && { rounds }),
+    };
     const faults = checkSequence(frame, known.movement);
     if (faults.length > 0) throw invalid(faults.map(lockedFault));
     const rows = await scope.of(MovementRow).find();

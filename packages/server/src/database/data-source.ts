@@ -12,14 +12,7 @@ import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
 import { ReadingRow } from '../readings/reading.entity.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
-import {
-  BlockReportRow,
-  ComplaintRow,
-  DoneSetRow,
-  FormTickRow,
-  HandLookRow,
-  SessionRow,
-} from '../sessions/session.entities.js';
+import { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, HandLookRow, SessionRow } from '../sessions/session.entities.js';
 import { FirstHouse1780000000000 } from './migrations/1780000000000-first-house.js';
 import { MovementsAndReadings1790000000000 } from './migrations/1790000000000-movements-and-readings.js';
 import { Methods1800000000000 } from './migrations/1800000000000-methods.js';

@@ -33,11 +33,7 @@ export class CircumstancesService {
   ) {}
 
   /** @param pastDays how far to look back @throws 404 for an athlete of nobody here */
-  async of(
-    scope: StudioScope,
-    question: WhomInput & { readonly at?: string | undefined },
-    pastDays = PAST_DAYS,
-  ): Promise<Circumstances> {
+  async of(scope: StudioScope, question: WhomInput & { readonly at?: string | undefined }, pastDays = PAST_DAYS): Promise<Circumstances> {
     const known = await this.library.of(scope);
     const whom = await this.persons.forWhom(scope, question);
     const now = question.at ? new Date(question.at) : this.clock.now();

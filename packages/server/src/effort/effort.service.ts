@@ -57,10 +57,7 @@ export class EffortService {
     return { offers: offers.map(({ label, edits }) => ({ label, edits: [...edits] })) };
   }
 
-  private async view(
-    scope: StudioScope,
-    question: EffortQuestion,
-  ): Promise<{ view: SessionView; estimated: readonly string[] }> {
+  private async view(scope: StudioScope, question: EffortQuestion): Promise<{ view: SessionView; estimated: readonly string[] }> {
     const { known, whom, athlete, past, now } = await this.circumstances.of(scope, question);
     const sequence = soundSequence(question.sequence, known, '/sequence');
     const view = viewOf({
@@ -86,19 +83,13 @@ async function answered<T>(steps: Generator<undefined, T>): Promise<T> {
 }
 
 /** A question about nobody in particular, by the usual method. */
-export function sessionFor(
-  { person }: ForWhom,
-  sequence: SessionQuestion['sequence'],
-): Omit<SessionQuestion, 'lookup'> {
+export function sessionFor({ person }: ForWhom, sequence: SessionQuestion['sequence']): Omit<SessionQuestion, 'lookup'> {
   const now = `${person.today}T00:00:00.000Z`;
   return { sequence, person, shelf: LIBRARY, method: USUAL_METHOD, athlete: null, past: [], now };
 }
 
 /** Fatigue over a session, as the API tells it. */
-export function answerTimeline(
-  { timeline, courses, efforts }: SessionView,
-  estimated: readonly string[],
-): EffortTimelineAnswer {
+export function answerTimeline({ timeline, courses, efforts }: SessionView, estimated: readonly string[]): EffortTimelineAnswer {
   const groups = [...courses].map(([key, { points, lowest, enduranceDose, underLoadS, failures }]) => ({
     ...partsOf(key),
     course: points.map(({ atMs, left }) => ({ atMs, capacityLeft: left })),

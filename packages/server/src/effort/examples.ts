@@ -16,10 +16,7 @@ const sequence: Sequence = {
   purpose: '',
   budgetMin: 5,
   pacing: USUAL_PACING,
-  blocks: [
-    blockOf('b1', 'load', 'isometric.flexion', 'medium'),
-    blockOf('b2', 'strength', 'bearing.palm-support', 'plank'),
-  ],
+  blocks: [blockOf('b1', 'load', 'isometric.flexion', 'medium'), blockOf('b2', 'strength', 'bearing.palm-support', 'plank')],
 };
 
 const whose = {

@@ -11,7 +11,10 @@ export class ForetoldController {
   constructor(private readonly foretold: ForetoldService) {}
 
   @Get()
-  @ApiOperation({ summary: 'Of each block of the last twelve weeks: the exertion and the chance of carrying it to its end that were to be expected by what was known the day before, beside what came.' }) // prettier-ignore
+  @ApiOperation({
+    summary:
+      'Of each block of the last twelve weeks: the exertion and the chance of carrying it to its end that were to be expected by what was known the day before, beside what came.',
+  })
   get(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<ForetoldAnswer> {
     return this.foretold.of(scope, id);
   }

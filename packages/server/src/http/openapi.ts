@@ -47,10 +47,8 @@ function schemaOf(Request: Type<object>): JsonSchema {
 }
 
 /** Examples of a body for the OpenAPI document. */
-export const Examples = (
-  Request: Type<object>,
-  examples: Record<string, { summary: string; value: unknown }>,
-): MethodDecorator => ApiBody({ type: Request, examples });
+export const Examples = (Request: Type<object>, examples: Record<string, { summary: string; value: unknown }>): MethodDecorator =>
+  ApiBody({ type: Request, examples });
 
 /** Serves the description of the API, and a page to read it on. */
 export function serveOpenApi(app: INestApplication): void {

@@ -48,13 +48,9 @@ export const brokenFile = (errors: FieldErrors) =>
 /** A text that cannot be read, place by place, with the names that come nearest. */
 export const brokenText = (errors: FieldErrors) =>
   new ProblemError(
-    problem(
-      'broken-text',
-      422,
-      'The text cannot be read',
-      `${counted(errors.length, 'place needs', 'places need')} attention.`,
-      { errors },
-    ),
+    problem('broken-text', 422, 'The text cannot be read', `${counted(errors.length, 'place needs', 'places need')} attention.`, {
+      errors,
+    }),
   );
 
 /** Nobody is signed in. */
@@ -63,16 +59,13 @@ export const signInNeeded = () =>
 
 /** Wrong password and unknown user, told alike. */
 export const wrongSignIn = () =>
-  new ProblemError(
-    problem('wrong-sign-in', 401, 'Sign-in failed', 'E-mail address and password do not belong together.'),
-  );
+  new ProblemError(problem('wrong-sign-in', 401, 'Sign-in failed', 'E-mail address and password do not belong together.'));
 
 /** Too many failures in a row; with the seconds to wait. */
 export const tooManyTries = (waitS: number) =>
-  new ProblemError(
-    problem('too-many-tries', 429, 'Too many tries', `Wait ${Math.ceil(waitS / 60)} min before you try again.`),
-    { 'retry-after': String(waitS) },
-  );
+  new ProblemError(problem('too-many-tries', 429, 'Too many tries', `Wait ${Math.ceil(waitS / 60)} min before you try again.`), {
+    'retry-after': String(waitS),
+  });
 
 /** A write from another site’s page. */
 export const foreignOrigin = () =>
@@ -80,20 +73,14 @@ export const foreignOrigin = () =>
 
 /** Another version was stored meanwhile; with what differs. */
 export const staleEdit = (extension: Record<string, unknown>, etag: string) =>
-  new ProblemError(
-    problem('stale-edit', 412, 'Changed elsewhere', 'It was changed elsewhere since you opened it.', extension),
-    { etag },
-  );
+  new ProblemError(problem('stale-edit', 412, 'Changed elsewhere', 'It was changed elsewhere since you opened it.', extension), { etag });
 
 /** A write that does not say which version it was made from. */
 export const versionNeeded = () =>
-  new ProblemError(
-    problem('version-needed', 428, 'Version needed', 'It exists already: send If-Match with the version you edited.'),
-  );
+  new ProblemError(problem('version-needed', 428, 'Version needed', 'It exists already: send If-Match with the version you edited.'));
 
 /** Not possible as things stand, though the request is sound. */
-export const conflict = (detail: string) =>
-  new ProblemError(problem('conflict', 409, 'Not possible as it stands', detail));
+export const conflict = (detail: string) => new ProblemError(problem('conflict', 409, 'Not possible as it stands', detail));
 
 /** Whatever has no kind of its own. */
 export const plain = (status: number, detail: string) =>

@@ -47,11 +47,8 @@ function numbersIn(query: unknown, metatype: ArgumentMetadata['metatype']): unkn
   if (!metatype || !isRecord(query)) return query;
   const rules = getMetadataStorage().getTargetValidationMetadatas(metatype, '', false, false);
   const numbers = new Set(
-    rules
-      .filter(({ context }) => (context as FieldRule | undefined)?.schema['type'] === 'integer')
-      .map(({ propertyName }) => propertyName),
+    rules.filter(({ context }) => (context as FieldRule | undefined)?.schema['type'] === 'integer').map(({ propertyName }) => propertyName),
   );
-  const read = (name: string, text: unknown) =>
-    numbers.has(name) && typeof text === 'string' && text.trim() !== '' ? Number(text) : text;
+  const read = (name: string, text: unknown) => (numbers.has(name) && typeof text === 'string' && text.trim() !== '' ? Number(text) : text);
   return Object.fromEntries(Object.entries(query).map(([name, text]) => [name, read(name, text)]));
 }

@@ -11,9 +11,7 @@ export class StrayQueryGuard implements CanActivate {
     if (readsQuery(context)) return true;
     const stray = Object.keys(context.switchToHttp().getRequest<FastifyRequest>().query as object);
     if (stray.length === 0) return true;
-    throw invalid(
-      stray.map((name) => ({ pointer: `/${name}`, message: 'is not a known query parameter: leave it out' })),
-    );
+    throw invalid(stray.map((name) => ({ pointer: `/${name}`, message: 'is not a known query parameter: leave it out' })));
   }
 }
 

@@ -47,9 +47,7 @@ export class IntakesService {
       const [newest] = await held.of(IntakeRow).find({ where: { athleteId }, order: NEWEST_FIRST, take: 1 });
       // Answers of an earlier day that arrive late change nothing that later ones said, but what forbids loading is never lost.
       const isLate = newest !== undefined && newest.id !== id;
-      const cautions = isLate
-        ? withReferrals(before.cautions, screening.cautions)
-        : afterIntake(before.cautions, screening.cautions);
+      const cautions = isLate ? withReferrals(before.cautions, screening.cautions) : afterIntake(before.cautions, screening.cautions);
       const { equipment, ...facts } = isLate ? record : next;
       const change = { ...facts, equipment: [...equipment], cautions: [...cautions], rowVersion: rowVersion + 1 };
       await held.of(AthleteRow).update({ id: athleteId }, change);

@@ -12,7 +12,8 @@ export class LevelsController {
 
   @Get()
   @ApiOperation({
-    summary: 'Where each hand stands on the ladder of each movement of the last twelve weeks: gate, streak, what comes next, and the sessions that it rests on.', // prettier-ignore
+    summary:
+      'Where each hand stands on the ladder of each movement of the last twelve weeks: gate, streak, what comes next, and the sessions that it rests on.',
   })
   list(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<LevelItem[]> {
     return this.levels.of(scope, id);

@@ -1,6 +1,16 @@
 import type { LevelItem } from '@clay-pot/contracts';
 import type { ForecastAsked } from '@clay-pot/core/answers';
-import { cautionsOn, findLevel, type GateForecast, gateWords, goalGate, type LevelStanding, must, personOf, standingsOf } from '@clay-pot/core'; // prettier-ignore
+import {
+  cautionsOn,
+  findLevel,
+  type GateForecast,
+  gateWords,
+  goalGate,
+  type LevelStanding,
+  must,
+  personOf,
+  standingsOf,
+} from '@clay-pot/core';
 import { methodOf, shippedGoal } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -34,7 +44,7 @@ export class LevelsService {
   /** As the API tells it, with when each gate is likely passed. @throws 404 */
   async of(scope: StudioScope, athleteId: string): Promise<LevelItem[]> {
     const { athlete, known, sessions, standings, today } = await this.known(scope, athleteId);
-    const programmes = await scope.of(ProgrammeRow).find({ where: { athleteId, removedAt: IsNull(), lastDay: MoreThanOrEqual(today) } }); // prettier-ignore
+    const programmes = await scope.of(ProgrammeRow).find({ where: { athleteId, removedAt: IsNull(), lastDay: MoreThanOrEqual(today) } });
     const goals = programmes.flatMap(({ document }) => shippedGoal(document.goalId ?? '') ?? []);
     const { person } = personOf(athlete, [], today);
     const planOf = new Map(sessions.map(({ id, plan }) => [id, plan]));
@@ -68,10 +78,7 @@ export class LevelsService {
     const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
     const now = this.clock.now();
     const today = dayIn(scope.timeZone, now);
-    const [known, sessions] = await Promise.all([
-      this.library.of(scope),
-      ledSessions(scope, athleteId, now, LEVELS_PAST_DAYS),
-    ]);
+    const [known, sessions] = await Promise.all([this.library.of(scope), ledSessions(scope, athleteId, now, LEVELS_PAST_DAYS)]);
     const standings = standingsOf(sessions, {
       lookup: known.movement,
       methodOf: (plan) => methodOf(plan, known.method),

@@ -28,7 +28,7 @@ const allOut: CriticalForceQuestion = {
 
 /** Questions and the core’s own answers, for the API’s description: they cannot go stale. */
 export const EXAMPLES = {
-  trace: { questions: { squeeze: { summary: 'One squeeze, twenty values a second', value: trace } }, answer: answerTrace(trace) }, // prettier-ignore
+  trace: { questions: { squeeze: { summary: 'One squeeze, twenty values a second', value: trace } }, answer: answerTrace(trace) },
   trend: {
     questions: {
       rising: { summary: 'Extension over five weeks, and a goal', value: trend },

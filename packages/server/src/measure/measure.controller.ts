@@ -24,7 +24,7 @@ export class MeasureController {
   @Post('trace')
   @HttpCode(200)
   @ApiOperation({
-    summary: 'Onset, peak, plateau, rate of rise and steadiness of one effort of a force gauge, and what was wrong with the signal.', // prettier-ignore
+    summary: 'Onset, peak, plateau, rate of rise and steadiness of one effort of a force gauge, and what was wrong with the signal.',
   })
   @ApiOkResponse(answered(EXAMPLES.trace.answer))
   trace(@Body() body: TraceQuestion): Promise<TraceAnswer> {

@@ -20,14 +20,7 @@ import {
   USUAL_OF_SUPPORT,
   USUAL_POSTURES,
 } from '@clay-pot/core';
-import type {
-  HandAnswer,
-  PostureAnswer,
-  PostureInput,
-  PostureQuestion,
-  SolveAnswer,
-  SolveQuestion,
-} from '@clay-pot/contracts';
+import type { HandAnswer, PostureAnswer, PostureInput, PostureQuestion, SolveAnswer, SolveQuestion } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { invalid } from '../http/problem.js';
@@ -57,15 +50,13 @@ const CHAIN = ['leanDeg', 'distanceM', 'hipAngleDeg'] as const;
  * or where that is given, of its distance or lean.
  */
 export function postureFrom({ from, ...change }: PostureInput): SupportPosture {
-  const usual: SupportPosture =
-    USUAL_POSTURES[from ?? USUAL_OF_SUPPORT[must(change.support, 'a support or a posture to begin from')]];
+  const usual: SupportPosture = USUAL_POSTURES[from ?? USUAL_OF_SUPPORT[must(change.support, 'a support or a posture to begin from')]];
   const changes: Record<string, unknown> = change;
   const given = Object.fromEntries(Object.entries(changes).filter(([, value]) => value !== undefined));
   const changed = CHAIN.filter((field) => field in given);
   const support = change.support ?? usual.support;
   const kept = CHAIN.filter((field) => usual[field] !== undefined && !(field in given));
-  const room =
-    changed.length === 0 || support === 'feet on wall' || support === 'none' ? kept.length : 2 - changed.length;
+  const room = changed.length === 0 || support === 'feet on wall' || support === 'none' ? kept.length : 2 - changed.length;
   const { leanDeg: _lean, hipAngleDeg: _hip, distanceM: _distance, ...rest } = usual;
   const chain = Object.fromEntries(kept.slice(0, Math.max(0, room)).map((field) => [field, usual[field]]));
   return { ...rest, ...chain, ...given };
@@ -179,15 +170,11 @@ function computed<T>(body: Body, posture: SupportPosture, work: () => T): T {
     if (error instanceof BodyError) throw invalid([{ pointer: `/body/${error.field}`, message: error.message }]);
     if (error instanceof PostureError) {
       const nearest = nearestPossible(body, posture, error);
-      throw invalid([
-        { pointer: `/posture/${error.field}`, message: error.message, ...(nearest !== undefined && { nearest }) },
-      ]);
+      throw invalid([{ pointer: `/posture/${error.field}`, message: error.message, ...(nearest !== undefined && { nearest }) }]);
     }
     if (error instanceof NotReachedError) {
       const { nearest } = error;
-      throw invalid([
-        { pointer: '/target/value', message: error.message, ...(nearest && { nearest: nearest.y, at: nearest.x }) },
-      ]);
+      throw invalid([{ pointer: '/target/value', message: error.message, ...(nearest && { nearest: nearest.y, at: nearest.x }) }]);
     }
     throw error;
   }

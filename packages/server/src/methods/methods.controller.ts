@@ -17,11 +17,7 @@ export class MethodsController {
   }
 
   @Get(':id')
-  async get(
-    @Studio() scope: StudioScope,
-    @Param() { id }: ById,
-    @Res({ passthrough: true }) reply: FastifyReply,
-  ): Promise<StoredMethod> {
+  async get(@Studio() scope: StudioScope, @Param() { id }: ById, @Res({ passthrough: true }) reply: FastifyReply): Promise<StoredMethod> {
     return tagged(reply, await this.methods.get(scope, id));
   }
 

@@ -15,11 +15,7 @@ export class MovementNamesController {
   }
 
   @Put(':movementId')
-  put(
-    @Studio() scope: StudioScope,
-    @Param() { movementId }: MovementAddress,
-    @Body() { name }: OwnNameInput,
-  ): Promise<OwnName> {
+  put(@Studio() scope: StudioScope, @Param() { movementId }: MovementAddress, @Body() { name }: OwnNameInput): Promise<OwnName> {
     return this.names.put(scope, movementId, name);
   }
 

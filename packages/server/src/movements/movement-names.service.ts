@@ -27,11 +27,9 @@ export class MovementNamesService {
     // What two may not have both the table sees to: no lock is needed, and none to wait for.
     const names = scope.of(MovementNameRow);
     try {
-      if ((await names.update({ movementId }, { name: own.name })) === 0) await names.insert({ id: uuid(), ...own }, 'name'); // prettier-ignore
+      if ((await names.update({ movementId }, { name: own.name })) === 0) await names.insert({ id: uuid(), ...own }, 'name');
     } catch (error) {
-      throw error instanceof TakenError
-        ? conflict('Somebody is naming a movement just so right now: look again.')
-        : error;
+      throw error instanceof TakenError ? conflict('Somebody is naming a movement just so right now: look again.') : error;
     }
     return own;
   }

@@ -17,11 +17,7 @@ export class MovementsController {
   }
 
   @Get(':id')
-  async get(
-    @Studio() scope: StudioScope,
-    @Param() { id }: ById,
-    @Res({ passthrough: true }) reply: FastifyReply,
-  ): Promise<StoredMovement> {
+  async get(@Studio() scope: StudioScope, @Param() { id }: ById, @Res({ passthrough: true }) reply: FastifyReply): Promise<StoredMovement> {
     return tagged(reply, await this.movements.get(scope, id));
   }
 

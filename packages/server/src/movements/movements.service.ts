@@ -1,13 +1,5 @@
 import type { MovementInput, StoredMovement } from '@clay-pot/contracts';
-import {
-  checkMovement,
-  checkSequence,
-  findLevel,
-  type Movement,
-  type MovementLookup,
-  same,
-  sentence,
-} from '@clay-pot/core';
+import { checkMovement, checkSequence, findLevel, type Movement, type MovementLookup, same, sentence } from '@clay-pot/core';
 import { checkPlainName } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -38,12 +30,7 @@ export class MovementsService {
   }
 
   /** Creates or replaces, by the same rules as the shipped library is tested by. */
-  async put(
-    scope: StudioScope,
-    id: string,
-    input: MovementInput,
-    ifMatch: string | undefined,
-  ): Promise<StoredMovement> {
+  async put(scope: StudioScope, id: string, input: MovementInput, ifMatch: string | undefined): Promise<StoredMovement> {
     const document: Movement = { ...input, id };
     const faults = [...checkMovement(document), ...checkPlainName(document, await this.library.of(scope))];
     if (faults.length) throw invalid(faults);
@@ -91,17 +78,11 @@ async function keepUses(
   lookups: { before: MovementLookup; after: MovementLookup },
 ): Promise<void> {
   const named = { named: `%${before.id}%` };
-  const sequences = await scope
-    .of(SequenceRow)
-    .query('sequence')
-    .andWhere('sequence.document LIKE :named', named)
-    .getMany();
+  const sequences = await scope.of(SequenceRow).query('sequence').andWhere('sequence.document LIKE :named', named).getMany();
   const sessions = await scope.of(SessionRow).query('session').andWhere('session.plan LIKE :named', named).getMany();
   const uses = [...sequences.map(({ document }) => document), ...sessions.map(({ plan }) => plan)];
   const blocks = uses.flatMap((use) => use.blocks).filter(({ movementId }) => movementId === before.id);
-  const gone = before.ladder
-    .filter(({ id }) => !findLevel(after, id))
-    .find(({ id }) => blocks.some(({ levelId }) => levelId === id));
+  const gone = before.ladder.filter(({ id }) => !findLevel(after, id)).find(({ id }) => blocks.some(({ levelId }) => levelId === id));
   if (gone) throw conflict(`The level “${gone.name}” is used in sequences or records: keep it in the ladder.`);
   for (const use of uses) {
     const [fault] = checkSequence(use, lookups.after);

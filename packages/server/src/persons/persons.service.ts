@@ -67,11 +67,7 @@ export class PersonsService {
   }
 
   /** By record and readings alone, with another body where one is given. */
-  private async onRecord(
-    scope: StudioScope,
-    athleteId: string,
-    body: BodyInput | undefined,
-  ): Promise<ForWhom & { readings: Reading[] }> {
+  private async onRecord(scope: StudioScope, athleteId: string, body: BodyInput | undefined): Promise<ForWhom & { readings: Reading[] }> {
     const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
     const readings = await this.readings.list(scope, athleteId);
     const known = personOf(

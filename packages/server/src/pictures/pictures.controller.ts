@@ -24,11 +24,7 @@ export class PicturesController {
 
   @Put(':pictureId')
   @ApiOperation({ summary: 'Keeps a picture on purpose, with who agreed to it.' })
-  add(
-    @Studio() scope: StudioScope,
-    @Param() { id, pictureId }: PictureAddress,
-    @Body() body: PictureInput,
-  ): Promise<StoredPicture> {
+  add(@Studio() scope: StudioScope, @Param() { id, pictureId }: PictureAddress, @Body() body: PictureInput): Promise<StoredPicture> {
     return this.pictures.add(scope, id, pictureId, body);
   }
 

@@ -31,9 +31,7 @@ export class EvaluateService {
     if (programme.methodId !== undefined && !known.method(programme.methodId)) {
       throw invalid([{ pointer: '/programme/methodId', message: `There is no method “${programme.methodId}”.` }]);
     }
-    question.sequences?.forEach(({ sequence }, index) =>
-      soundSequence(sequence, known, `/sequences/${index}/sequence`),
-    );
+    question.sequences?.forEach(({ sequence }, index) => soundSequence(sequence, known, `/sequences/${index}/sequence`));
     const movements = await scope.of(MovementRow).find();
     return this.work.run('answerEvaluate', {
       programme,
@@ -53,10 +51,9 @@ async function sequencesFor(
   scope: StudioScope,
   { programme: { plans }, sequences: sent = [] }: EvaluateQuestion,
 ): Promise<[string, Sequence][]> {
-  const kept = await scope.of(SequenceRow).find({ where: { id: In(plans.map(({ sequenceId }) => sequenceId)), removedAt: IsNull() } }); // prettier-ignore
+  const kept = await scope.of(SequenceRow).find({ where: { id: In(plans.map(({ sequenceId }) => sequenceId)), removedAt: IsNull() } });
   return plans.flatMap(({ id, sequenceId }): [string, Sequence][] => {
-    const sequence =
-      sent.find(({ planId }) => planId === id)?.sequence ?? kept.find((row) => row.id === sequenceId)?.document;
+    const sequence = sent.find(({ planId }) => planId === id)?.sequence ?? kept.find((row) => row.id === sequenceId)?.document;
     return sequence ? [[id, sequence]] : [];
   });
 }

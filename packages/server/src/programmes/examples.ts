@@ -32,7 +32,15 @@ export const EVALUATE_EXAMPLE = {
             phase: 'strength',
             movementId: 'isometric.finger-spread',
             levelId: 'gentle',
-            dose: { sets: 2, work: { kind: 'repetitions', count: 8 }, sides: 'left-then-right', directions: 'none', effortPercent: 30, holdS: 5, restS: 20 }, // prettier-ignore
+            dose: {
+              sets: 2,
+              work: { kind: 'repetitions', count: 8 },
+              sides: 'left-then-right',
+              directions: 'none',
+              effortPercent: 30,
+              holdS: 5,
+              restS: 20,
+            },
           },
         ],
       },
@@ -43,8 +51,18 @@ export const EVALUATE_EXAMPLE = {
 /** What it answers, in part: a test holds it against the answer. */
 export const EVALUATE_ANSWERED = {
   weeks: [
-    { monday: '2026-01-05', kind: 'build', amountPercent: 100, sessions: [{ id: 's1', title: 'Open hands', state: 'planned', loads: true }] }, // prettier-ignore
-    { monday: '2026-01-12', kind: 'easier', amountPercent: 60, sessions: [{ id: 's2', title: 'Open hands', state: 'planned', loads: true }] }, // prettier-ignore
+    {
+      monday: '2026-01-05',
+      kind: 'build',
+      amountPercent: 100,
+      sessions: [{ id: 's1', title: 'Open hands', state: 'planned', loads: true }],
+    },
+    {
+      monday: '2026-01-12',
+      kind: 'easier',
+      amountPercent: 60,
+      sessions: [{ id: 's2', title: 'Open hands', state: 'planned', loads: true }],
+    },
   ],
   findings: [],
 };

@@ -1,13 +1,5 @@
 import type { ProgrammeInput, ProgrammeListItem, StoredProgramme } from '@clay-pot/contracts';
-import {
-  checkProgramme,
-  compareProgrammes,
-  type Fault,
-  nextInProgramme,
-  type Programme,
-  same,
-  under,
-} from '@clay-pot/core';
+import { checkProgramme, compareProgrammes, type Fault, nextInProgramme, type Programme, same, under } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { In, IsNull, MoreThan } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -33,9 +25,7 @@ export class ProgrammesService {
     const [rows, running, athletes] = await Promise.all([
       scope.of(ProgrammeRow).find({ select: LISTED, where, order: { lastDay: 'DESC', id: 'ASC' } }),
       // Of those that are over no document is read.
-      scope
-        .of(ProgrammeRow)
-        .find({ select: { id: true, document: true }, where: { ...where, lastDay: MoreThan(today) } }),
+      scope.of(ProgrammeRow).find({ select: { id: true, document: true }, where: { ...where, lastDay: MoreThan(today) } }),
       scope.of(AthleteRow).find({ select: { id: true, name: true } }),
     ]);
     const nameOf = new Map(athletes.map(({ id, name }) => [id, name]));
@@ -76,14 +66,14 @@ export class ProgrammesService {
     if (faults.length > 0) throw invalid(under('/document', faults));
     const content = { athleteId, ...storedProgramme(document), updatedAt: this.clock.now() };
     if (ifMatch === undefined) {
-      if (await rows.insert({ id, rowVersion: 1, removedAt: null, ...content }, 'programme'))
-        return this.get(scope, id);
+      if (await rows.insert({ id, rowVersion: 1, removedAt: null, ...content }, 'programme')) return this.get(scope, id);
       const existing = await this.get(scope, id);
       if (existing.athleteId === athleteId && same(existing.document, document)) return existing;
       throw versionNeeded();
     }
     const before = await rows.get(id, 'programme');
-    if (before.athleteId !== athleteId) throw invalid([{ pointer: '/athleteId', message: 'A programme stays with its athlete: make a copy for somebody else.' }]); // prettier-ignore
+    if (before.athleteId !== athleteId)
+      throw invalid([{ pointer: '/athleteId', message: 'A programme stays with its athlete: make a copy for somebody else.' }]);
     const rowVersion = versionOf(ifMatch);
     const changed = await rows.update({ id, rowVersion }, { ...content, rowVersion: rowVersion + 1 });
     const current = await this.get(scope, id);

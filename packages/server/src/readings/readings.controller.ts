@@ -1,11 +1,4 @@
-import {
-  ById,
-  ReadingAddress,
-  ReadingInput,
-  type ReadingsAdded,
-  ReadingsInput,
-  type StoredReading,
-} from '@clay-pot/contracts';
+import { ById, ReadingAddress, ReadingInput, type ReadingsAdded, ReadingsInput, type StoredReading } from '@clay-pot/contracts';
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { ApiOperation } from '@nestjs/swagger';
 import { Studio } from '../accounts/signed-in.guard.js';
@@ -32,11 +25,7 @@ export class ReadingsController {
   }
 
   @Put(':readingId')
-  add(
-    @Studio() scope: StudioScope,
-    @Param() { id, readingId }: ReadingAddress,
-    @Body() body: ReadingInput,
-  ): Promise<StoredReading> {
+  add(@Studio() scope: StudioScope, @Param() { id, readingId }: ReadingAddress, @Body() body: ReadingInput): Promise<StoredReading> {
     return this.readings.add(scope, id, readingId, body);
   }
 

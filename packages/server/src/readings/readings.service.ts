@@ -38,7 +38,11 @@ export class ReadingsService {
 
   /** The studio’s readings of some things by athlete, the oldest first. */
   async ofThings(scope: StudioScope, things: readonly MeasuredThing[]): Promise<Map<string, StoredReading[]>> {
-    const where = { kind: In(things.map(({ kind }) => kind)), of: In(things.map(({ of }) => of)), onDay: MoreThanOrEqual(this.since(scope)) }; // prettier-ignore
+    const where = {
+      kind: In(things.map(({ kind }) => kind)),
+      of: In(things.map(({ of }) => of)),
+      onDay: MoreThanOrEqual(this.since(scope)),
+    };
     return byAthlete(await scope.of(ReadingRow).find({ where, order: { onDay: 'ASC', id: 'ASC' } }));
   }
 
@@ -69,9 +73,7 @@ export class ReadingsService {
   /** Adds many, all of them or none; what is wrong is told of each. */
   async addAll(scope: StudioScope, athleteId: string, { readings }: ReadingsInput): Promise<ReadingsAdded> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
-    const faults = readings.flatMap(({ reading }, index) =>
-      under(`/readings/${index}/reading`, this.faultsOf(scope, reading)),
-    );
+    const faults = readings.flatMap(({ reading }, index) => under(`/readings/${index}/reading`, this.faultsOf(scope, reading)));
     if (faults.length > 0) throw invalid(faults);
     return scope.transaction(async (held) => {
       let added = 0;

@@ -1,5 +1,16 @@
 import type { ScreenAnswer, ScreenQuestion } from '@clay-pot/contracts';
-import { afterIntake, ageOn, cautionsOn, checkHealth, healthOf, movementsOpen, screen, VERDICT_WORDS, whyItHurts, withAge } from '@clay-pot/core'; // prettier-ignore
+import {
+  afterIntake,
+  ageOn,
+  cautionsOn,
+  checkHealth,
+  healthOf,
+  movementsOpen,
+  screen,
+  VERDICT_WORDS,
+  whyItHurts,
+  withAge,
+} from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';

@@ -29,11 +29,7 @@ export class SequencesController {
   }
 
   @Get(':id')
-  async get(
-    @Studio() scope: StudioScope,
-    @Param() { id }: ById,
-    @Res({ passthrough: true }) reply: FastifyReply,
-  ): Promise<StoredSequence> {
+  async get(@Studio() scope: StudioScope, @Param() { id }: ById, @Res({ passthrough: true }) reply: FastifyReply): Promise<StoredSequence> {
     return tagged(reply, await this.sequences.get(scope, id));
   }
 

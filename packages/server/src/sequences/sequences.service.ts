@@ -68,12 +68,7 @@ export class SequencesService {
   }
 
   /** Creates or replaces; see `AthletesService.put` for the rules. A refused edit is told what stands and what differs. */
-  async put(
-    scope: StudioScope,
-    id: string,
-    input: SequenceInput,
-    ifMatch: string | undefined,
-  ): Promise<StoredSequence> {
+  async put(scope: StudioScope, id: string, input: SequenceInput, ifMatch: string | undefined): Promise<StoredSequence> {
     const known = await this.library.of(scope);
     const document = soundSequence(input, known);
     if (ifMatch === undefined) {
@@ -120,8 +115,7 @@ export class SequencesService {
   async imported(scope: StudioScope, id: string, text: string): Promise<StoredSequence> {
     const known = await this.library.of(scope);
     const document = decoded(text, known);
-    if (!(await this.insert(scope, id, document, known)))
-      throw conflict('This file was imported already under this id.');
+    if (!(await this.insert(scope, id, document, known))) throw conflict('This file was imported already under this id.');
     return this.get(scope, id);
   }
 
@@ -131,7 +125,7 @@ export class SequencesService {
     const find = movementFinder(shelf, ownName);
     const { document, taken, faults } = readSequenceText(text, { shelf, methods, ownName, find });
     if (document) return { document, taken };
-    throw brokenText(faults.map(({ nearest: names, ...fault }) => ({ pointer: '/text', ...fault, ...(names.length > 0 && { names }) }))); // prettier-ignore
+    throw brokenText(faults.map(({ nearest: names, ...fault }) => ({ pointer: '/text', ...fault, ...(names.length > 0 && { names }) })));
   }
 
   /** Writes a sequence as plain text; nothing is stored. */

@@ -4,11 +4,7 @@ import { invalid } from '../http/problem.js';
 
 /** A document checked against what the studio knows. @throws 422 with pointers, told from `at` */
 export function soundSequence(document: Sequence, known: Known, at = ''): Sequence {
-  const faults = [
-    ...checkSequence(document, known.movement),
-    ...checkMutes(document),
-    ...methodFaults(document, known),
-  ];
+  const faults = [...checkSequence(document, known.movement), ...checkMutes(document), ...methodFaults(document, known)];
   if (faults.length) throw invalid(under(at, faults));
   return document;
 }

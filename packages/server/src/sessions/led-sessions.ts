@@ -12,12 +12,7 @@ const TOLD = {
 } as const;
 
 /** An athlete’s sessions of some days before an instant with how they felt, oldest first: what progress is judged by. */
-export async function ledSessions(
-  scope: StudioScope,
-  athleteId: string,
-  until: Date,
-  days: number,
-): Promise<ToldLedSession[]> {
+export async function ledSessions(scope: StudioScope, athleteId: string, until: Date, days: number): Promise<ToldLedSession[]> {
   const carried = await carriedOut(scope, athleteId, until, { days });
   if (carried.length === 0) return [];
   const ids = In(carried.map(({ id }) => id));
@@ -27,16 +22,14 @@ export async function ledSessions(
     scope.of(FormTickRow).find({ where: { sessionId: ids } }),
     scope.of(SessionRow).find({ select: TOLD, where: { id: ids } }),
   ]);
-  const ofSession = <R extends { sessionId: string }>(rows: readonly R[], id: string) =>
-    rows.filter(({ sessionId }) => sessionId === id);
+  const ofSession = <R extends { sessionId: string }>(rows: readonly R[], id: string) => rows.filter(({ sessionId }) => sessionId === id);
   const led = carried.map((session): ToldLedSession => {
     const row = must(
       rows.find(({ id }) => id === session.id),
       'the row of a session',
     );
     const { morning, morningBefore, ending, completion, maxDiscomfort, exertion, discomfortPolicy } = row;
-    const advice = (hand: Hand): MorningAdvice | null =>
-      morning ? adviseOnMorning(morning, morningBefore, hand).advice : null;
+    const advice = (hand: Hand): MorningAdvice | null => (morning ? adviseOnMorning(morning, morningBefore, hand).advice : null);
     return {
       ...session,
       sequenceId: session.sequenceId ?? row.sequenceId,

@@ -49,9 +49,6 @@ export async function addOnce<E extends StudioOwned & { sessionId: string }>(
 ): Promise<void> {
   if (await scope.of(entity).insert(row, what)) return;
   const there = await scope.of(entity).get(row.id, what);
-  const isSame = Object.entries(row as Record<string, unknown>).every(
-    ([key, value]) => String(there[key as keyof E]) === String(value),
-  );
-  if (!isSame)
-    throw conflict(`Another ${what} is recorded under this id: use a new id, and “corrects” for corrections.`);
+  const isSame = Object.entries(row as Record<string, unknown>).every(([key, value]) => String(there[key as keyof E]) === String(value));
+  if (!isSame) throw conflict(`Another ${what} is recorded under this id: use a new id, and “corrects” for corrections.`);
 }

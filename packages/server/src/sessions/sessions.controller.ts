@@ -35,10 +35,7 @@ export class SessionsController {
   ) {}
 
   @Get()
-  list(
-    @Studio() scope: StudioScope,
-    @Query() { athlete, before, limit = SESSION_PAGE.usual }: SessionsQuery,
-  ): Promise<SessionPage> {
+  list(@Studio() scope: StudioScope, @Query() { athlete, before, limit = SESSION_PAGE.usual }: SessionsQuery): Promise<SessionPage> {
     return pageOf(scope, {
       athleteId: athlete ?? null,
       before: before === undefined ? null : pageEndOf(before),
@@ -64,21 +61,13 @@ export class SessionsController {
 
   @Put(':id/reports/:reportId')
   @HttpCode(204)
-  addReport(
-    @Studio() scope: StudioScope,
-    @Param() { id, reportId }: ReportAddress,
-    @Body() body: BlockReportInput,
-  ): Promise<void> {
+  addReport(@Studio() scope: StudioScope, @Param() { id, reportId }: ReportAddress, @Body() body: BlockReportInput): Promise<void> {
     return this.told.addReport(scope, id, reportId, body);
   }
 
   @Put(':id/looks/:lookId')
   @HttpCode(204)
-  addLook(
-    @Studio() scope: StudioScope,
-    @Param() { id, lookId }: LookAddress,
-    @Body() body: HandLookInput,
-  ): Promise<void> {
+  addLook(@Studio() scope: StudioScope, @Param() { id, lookId }: LookAddress, @Body() body: HandLookInput): Promise<void> {
     return this.told.addLook(scope, id, lookId, body);
   }
 
@@ -87,21 +76,13 @@ export class SessionsController {
   @ApiOperation({
     summary: 'A fault of form, ticked while watching; gates ask for none. The latest tick of a fault stands.',
   })
-  addForm(
-    @Studio() scope: StudioScope,
-    @Param() { id, tickId }: TickAddress,
-    @Body() body: FormTickInput,
-  ): Promise<void> {
+  addForm(@Studio() scope: StudioScope, @Param() { id, tickId }: TickAddress, @Body() body: FormTickInput): Promise<void> {
     return this.told.addForm(scope, id, tickId, body);
   }
 
   @Put(':id/complaints/:complaintId')
   @HttpCode(204)
-  addComplaint(
-    @Studio() scope: StudioScope,
-    @Param() { id, complaintId }: ComplaintAddress,
-    @Body() body: ComplaintInput,
-  ): Promise<void> {
+  addComplaint(@Studio() scope: StudioScope, @Param() { id, complaintId }: ComplaintAddress, @Body() body: ComplaintInput): Promise<void> {
     return this.told.addComplaint(scope, id, complaintId, body);
   }
 

@@ -136,13 +136,7 @@ export class SessionsService {
   }
 
   /** The rules of safety that a plan breaks for an athlete on the day of the session. */
-  private async brokenBy(
-    scope: StudioScope,
-    athlete: AthleteRow,
-    plan: Sequence,
-    startedAt: string,
-    known: Known,
-  ): Promise<BrokenRule[]> {
+  private async brokenBy(scope: StudioScope, athlete: AthleteRow, plan: Sequence, startedAt: string, known: Known): Promise<BrokenRule[]> {
     const { person } = await this.persons.forWhom(scope, { athleteId: athlete.id });
     const cautions = cautionsOn(athlete, dayIn(scope.timeZone, new Date(startedAt)));
     const view = viewOf({
@@ -160,14 +154,13 @@ export class SessionsService {
 }
 
 /** A row as it is told: of which session and studio is known. */
-const told = <R extends StudioOwned & { sessionId: string; at: Date }>({ studioId: _studio, sessionId: _session, at, ...row }: R) => ({ ...row, at: at.toISOString() }); // prettier-ignore
+const told = <R extends StudioOwned & { sessionId: string; at: Date }>({ studioId: _studio, sessionId: _session, at, ...row }: R) => ({
+  ...row,
+  at: at.toISOString(),
+});
 
 /** Puts what stopped a session into the athlete’s record, where it stands until somebody has cleared it. */
-async function bar(
-  held: StudioScope,
-  session: SessionRow,
-  stop: { sign: StopSign; hand: WorkingSide; onDay: string },
-): Promise<void> {
+async function bar(held: StudioScope, session: SessionRow, stop: { sign: StopSign; hand: WorkingSide; onDay: string }): Promise<void> {
   const { id, cautions, rowVersion } = await held.of(AthleteRow).hold(session.athleteId, 'athlete');
   const next = withStops(cautions, [stopCaution(session.id, stop)]);
   if (next !== cautions) await held.of(AthleteRow).update({ id }, { cautions: [...next], rowVersion: rowVersion + 1 });

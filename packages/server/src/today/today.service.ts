@@ -1,13 +1,4 @@
-import {
-  amountAt,
-  barredWords,
-  cautionsOn,
-  dueInProgramme,
-  dueOn,
-  forbidsLoading,
-  isMorningAsked,
-  must,
-} from '@clay-pot/core';
+import { amountAt, barredWords, cautionsOn, dueInProgramme, dueOn, forbidsLoading, isMorningAsked, must } from '@clay-pot/core';
 import type { SessionListItem, Today, TodayDue, TodayMorning } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
@@ -105,8 +96,7 @@ export class TodayService {
       if (endedOn < day) newest.set(athleteId, { session, endedAt, endedOn });
     }
     const asked = [...newest.values()].filter(
-      ({ session: { ending, morning }, endedOn }) =>
-        ending !== 'stopped' && isMorningAsked(endedOn, morning !== null, day),
+      ({ session: { ending, morning }, endedOn }) => ending !== 'stopped' && isMorningAsked(endedOn, morning !== null, day),
     );
     return Promise.all(
       asked.map(async ({ session: { id, athleteId, athleteName, title, startedAt }, endedAt }) => ({

@@ -36,7 +36,7 @@ const TIME_LIMIT_MS = 20_000;
 const BUSY = 'Too much is being computed at this moment, or it took too long: ask again in a few seconds.';
 /** The queue is full, or the time ran out. */
 const isBusy = (error: unknown) =>
-  error instanceof Error && (error.name === 'AbortError' || error.name === 'TimeoutError' || error.message.includes('queue is at limit')); // prettier-ignore
+  error instanceof Error && (error.name === 'AbortError' || error.name === 'TimeoutError' || error.message.includes('queue is at limit'));
 
 /** Computes beside the event loop, in threads that are started when they are first needed. */
 @Injectable()
@@ -44,10 +44,7 @@ export class HeavyWork implements OnModuleDestroy {
   private pool: Piscina | undefined;
 
   /** What a function of the core answers. @throws 503 when too many wait already, or when it takes too long */
-  run<Name extends keyof Work>(
-    name: Name,
-    question: Parameters<Work[Name]>[0],
-  ): Promise<Awaited<ReturnType<Work[Name]>>> {
+  run<Name extends keyof Work>(name: Name, question: Parameters<Work[Name]>[0]): Promise<Awaited<ReturnType<Work[Name]>>> {
     this.pool ??= new Piscina({
       filename: FUNCTIONS,
       minThreads: 0,

@@ -59,8 +59,7 @@ export const forgetLastSeen = (): Promise<void> => del(KEY);
 function keep(client: QueryClient): Promise<void> {
   const state = dehydrate(client, {
     shouldDehydrateMutation: () => false,
-    shouldDehydrateQuery: ({ queryKey: [what, part], state: { status } }) =>
-      status === 'success' && KEPT.includes(what) && part !== 'one',
+    shouldDehydrateQuery: ({ queryKey: [what, part], state: { status } }) => status === 'success' && KEPT.includes(what) && part !== 'one',
   });
   return set(KEY, { version: VERSION, atMs: Date.now(), state } satisfies LastSeen);
 }

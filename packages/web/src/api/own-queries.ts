@@ -52,9 +52,7 @@ export const useSaveMovement = () =>
 export const useRemoveMovement = () =>
   useMutation({
     mutationFn: ({ id, undo }: { id: string; undo: boolean }) =>
-      undo
-        ? request(`/movements/${id}/restore`, { method: 'POST' })
-        : request(`/movements/${id}`, { method: 'DELETE' }),
+      undo ? request(`/movements/${id}/restore`, { method: 'POST' }) : request(`/movements/${id}`, { method: 'DELETE' }),
     onSuccess: () => refresh('movements'),
   });
 

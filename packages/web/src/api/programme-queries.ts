@@ -1,10 +1,4 @@
-import type {
-  ProgrammeFileInput,
-  ProgrammeInput,
-  ProgrammeListItem,
-  StoredProgramme,
-  StoredSequence,
-} from '@clay-pot/contracts';
+import type { ProgrammeFileInput, ProgrammeInput, ProgrammeListItem, StoredProgramme, StoredSequence } from '@clay-pot/contracts';
 import type { ProgrammePlan, Sequence } from '@clay-pot/core';
 import { skipToken, useMutation, useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useCallback } from 'react';
@@ -57,9 +51,7 @@ export const useImportProgramme = () =>
 export const useRemoveProgramme = () =>
   useMutation({
     mutationFn: ({ id, undo }: { id: string; undo: boolean }) =>
-      undo
-        ? request(`/programmes/${id}/restore`, { method: 'POST' })
-        : request(`/programmes/${id}`, { method: 'DELETE' }),
+      undo ? request(`/programmes/${id}/restore`, { method: 'POST' }) : request(`/programmes/${id}`, { method: 'DELETE' }),
     onSuccess: () => refresh('programmes', 'today'),
   });
 

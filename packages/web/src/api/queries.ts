@@ -106,8 +106,7 @@ export const forgetMe = () => localStorage.removeItem(ME);
 export const useToday = () => useQuery({ queryKey: ['today'], queryFn: () => request<Today>('/today') });
 
 /** People of the studio. */
-export const useAthletes = () =>
-  useQuery({ queryKey: ['athletes'], queryFn: () => request<AthleteListItem[]>('/athletes') });
+export const useAthletes = () => useQuery({ queryKey: ['athletes'], queryFn: () => request<AthleteListItem[]>('/athletes') });
 
 /** One athlete; nothing is asked without an id. */
 export const useAthlete = (id: string | undefined) =>
@@ -124,8 +123,7 @@ export const useAthlete = (id: string | undefined) =>
   });
 
 /** Sequences of the studio. */
-export const useSequences = () =>
-  useQuery({ queryKey: ['sequences'], queryFn: () => request<SequenceListItem[]>('/sequences') });
+export const useSequences = () => useQuery({ queryKey: ['sequences'], queryFn: () => request<SequenceListItem[]>('/sequences') });
 
 /** A sequence as it is stored now. */
 export const fetchSequence = (id: string) => request<StoredSequence>(`/sequences/${id}`);
@@ -141,8 +139,7 @@ export const sequenceQuery = (id: string) => ({
 });
 
 /** Which sequences were given to whom. */
-export const useAssignments = () =>
-  useQuery({ queryKey: ['assignments'], queryFn: () => request<AssignmentItem[]>('/assignments') });
+export const useAssignments = () => useQuery({ queryKey: ['assignments'], queryFn: () => request<AssignmentItem[]>('/assignments') });
 
 /** Sessions page by page, of one athlete or of all. */
 export const useSessions = (athleteId?: string) =>
@@ -165,8 +162,7 @@ export const sessionQuery = (id: string) => ({
   queryFn: () => request<SessionRecord>(`/sessions/${id}`),
 });
 /** One session with all that was recorded. */
-export const useSession = (id: string | undefined) =>
-  useQuery({ ...sessionQuery(id ?? ''), enabled: id !== undefined });
+export const useSession = (id: string | undefined) => useQuery({ ...sessionQuery(id ?? ''), enabled: id !== undefined });
 
 /** Stores an athlete’s record. */
 export const useSaveAthlete = () =>
@@ -193,8 +189,7 @@ export const useCreateSequence = () =>
 /** Stores a sequence from a file. */
 export const useImportSequence = () =>
   useMutation({
-    mutationFn: (body: { id: string; text: string }) =>
-      request<StoredSequence>('/sequences/import', { method: 'POST', body }),
+    mutationFn: (body: { id: string; text: string }) => request<StoredSequence>('/sequences/import', { method: 'POST', body }),
     onSuccess: () => refresh('sequences'),
   });
 
@@ -202,9 +197,7 @@ export const useImportSequence = () =>
 export const useRemoveSequence = () =>
   useMutation({
     mutationFn: ({ id, undo }: { id: string; undo: boolean }) =>
-      undo
-        ? request(`/sequences/${id}/restore`, { method: 'POST' })
-        : request(`/sequences/${id}`, { method: 'DELETE' }),
+      undo ? request(`/sequences/${id}/restore`, { method: 'POST' }) : request(`/sequences/${id}`, { method: 'DELETE' }),
     onSuccess: () => refresh('sequences', 'assignments', 'today'),
   });
 
@@ -212,9 +205,7 @@ export const useRemoveSequence = () =>
 export const useSaveAssignment = () =>
   useMutation({
     mutationFn: ({ id, input }: { id: string; input: AssignmentInput | null }) =>
-      input
-        ? request(`/assignments/${id}`, { method: 'PUT', body: input })
-        : request(`/assignments/${id}`, { method: 'DELETE' }),
+      input ? request(`/assignments/${id}`, { method: 'PUT', body: input }) : request(`/assignments/${id}`, { method: 'DELETE' }),
     onSuccess: () => refresh('assignments', 'today', 'sequences'),
   });
 

@@ -98,10 +98,7 @@ export function Shell() {
         <Outlet key={drawnIn} />
       ) : (
         <div className="flex min-h-dvh flex-col sm:flex-row">
-          <a
-            href="#content"
-            className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-ink focus:p-3 focus:text-white"
-          >
+          <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-ink focus:p-3 focus:text-white">
             Skip to the content
           </a>
           <nav
@@ -136,10 +133,7 @@ export function Shell() {
             </ul>
             <div className="mt-auto hidden flex-col gap-2 p-4 text-small sm:flex">
               {run && (
-                <NavLink
-                  to="/session"
-                  className="border-2 border-ink bg-white px-2 py-1.5 font-semibold hover:bg-ground"
-                >
+                <NavLink to="/session" className="border-2 border-ink bg-white px-2 py-1.5 font-semibold hover:bg-ground">
                   Session open: {run.athleteName}
                 </NavLink>
               )}

@@ -23,10 +23,7 @@ export default function BlockStrip({ sequenceId, most }: { sequenceId: string; m
         />
       ))}
       {shown.length > first.length && (
-        <span
-          className="text-fine text-ink-soft"
-          aria-label={`and ${counted(shown.length - first.length, 'more movement')}`}
-        >
+        <span className="text-fine text-ink-soft" aria-label={`and ${counted(shown.length - first.length, 'more movement')}`}>
           +{shown.length - first.length}
         </span>
       )}

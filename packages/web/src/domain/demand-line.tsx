@@ -35,8 +35,7 @@ export function DemandLine({ demand }: { demand: Demand }) {
           <Asked term="effort" value={effort}>
             <span className={`mr-1 inline-block size-2.5 border border-ink/40 ${loadClass(effort)}`} aria-hidden />
             {effortWords(effort, hardest.interval)} effort
-            {effort > 100 &&
-              (isKnown(hardest) ? ', not available' : `, not for ${peopleWords(1 - chanceOfHaving(hardest))}`)}
+            {effort > 100 && (isKnown(hardest) ? ', not available' : `, not for ${peopleWords(1 - chanceOfHaving(hardest))}`)}
           </Asked>
         </span>
       )}

@@ -3,15 +3,7 @@ import { ProblemError } from '../api/request.js';
 import { Button } from '../ui/button.js';
 
 /** A button that lets a file of ours be chosen. @param name what is chosen, for who hears the page */
-export function FileButton({
-  name,
-  disabled,
-  choose,
-}: {
-  name: string;
-  disabled: boolean;
-  choose: (file: File) => void;
-}) {
+export function FileButton({ name, disabled, choose }: { name: string; disabled: boolean; choose: (file: File) => void }) {
   const file = useRef<HTMLInputElement>(null);
   return (
     <>

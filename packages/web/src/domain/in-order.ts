@@ -1,10 +1,7 @@
 import { type Block, type Round, roundOf, roundWords, type Sequence } from '@clay-pot/core';
 
 /** Blocks by the rounds that they stand in, in their order; a block by itself is a group of its own. */
-export function groupsOf(
-  sequence: Sequence,
-  blocks: readonly Block[],
-): { round: Round | undefined; members: Block[] }[] {
+export function groupsOf(sequence: Sequence, blocks: readonly Block[]): { round: Round | undefined; members: Block[] }[] {
   const groups: { round: Round | undefined; members: Block[] }[] = [];
   for (const block of blocks) {
     const round = roundOf(sequence, block.id);

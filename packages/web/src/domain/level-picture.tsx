@@ -78,19 +78,8 @@ export const LevelPicture = memo(function LevelPicture({
   if (flat) return <Figure body={body} figure={drawn.figure} title={title} className={className} />;
   const { hand, figure } = drawn;
   return (
-    <div
-      className={`relative ${className}`}
-      {...(silent ? { 'aria-hidden': true } : { role: 'img', 'aria-label': title })}
-    >
-      <Laid
-        hand={hand}
-        figure={figure}
-        body={body}
-        side={side}
-        handOnly={handOnly}
-        density={density}
-        onTrouble={giveUp}
-      />
+    <div className={`relative ${className}`} {...(silent ? { 'aria-hidden': true } : { role: 'img', 'aria-label': title })}>
+      <Laid hand={hand} figure={figure} body={body} side={side} handOnly={handOnly} density={density} onTrouble={giveUp} />
     </div>
   );
 });

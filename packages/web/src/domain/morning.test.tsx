@@ -9,7 +9,7 @@ beforeEach(() => {
   useOutbox.setState({ letters: [], refused: [] });
   answering({});
 });
-const score = (hand: string, value: number) => screen.getByRole('button', { name: `${hand} hand, the morning after ${value}` }); // prettier-ignore
+const score = (hand: string, value: number) => screen.getByRole('button', { name: `${hand} hand, the morning after ${value}` });
 const sent = () => useOutbox.getState().letters;
 
 describe('the morning after', () => {
@@ -19,9 +19,7 @@ describe('the morning after', () => {
     expect(screen.getByRole('button', { name: 'Record the morning' })).toHaveProperty('disabled', true);
     await user.click(score('Left', 3));
     await user.click(score('Right', 1));
-    expect(
-      screen.getByText('Left hand 3 of 10 the morning after, 2 worse than before: step back a level.'),
-    ).toBeTruthy();
+    expect(screen.getByText('Left hand 3 of 10 the morning after, 2 worse than before: step back a level.')).toBeTruthy();
     expect(screen.getByText('Right hand 1 of 10 the morning after: go on.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Record the morning' }));
     expect(sent()).toMatchObject([{ path: `/sessions/${ID}/morning`, body: { left: 3, right: 1 } }]);

@@ -1,13 +1,5 @@
 import type { MorningInput } from '@clay-pot/contracts';
-import {
-  adviseOnMorning,
-  capital,
-  type Hand,
-  HAND_WORDS,
-  HANDS,
-  type MorningScores,
-  type WorkingSide,
-} from '@clay-pot/core';
+import { adviseOnMorning, capital, type Hand, HAND_WORDS, HANDS, type MorningScores, type WorkingSide } from '@clay-pot/core';
 import { useState } from 'react';
 import { useOutbox } from '../store/outbox.js';
 import { Button } from '../ui/button.js';
@@ -87,16 +79,15 @@ export function MorningQuestion({ sessionId, before, onTold }: Props) {
   );
 }
 
-const LOOK = { 'go-on': 'border-celadon bg-celadon-wash', hold: 'border-load-3 bg-amber-wash', 'step-back': 'border-load-4 bg-amber-wash', refer: 'border-iron bg-iron-wash' } as const; // prettier-ignore
+const LOOK = {
+  'go-on': 'border-celadon bg-celadon-wash',
+  hold: 'border-load-3 bg-amber-wash',
+  'step-back': 'border-load-4 bg-amber-wash',
+  refer: 'border-iron bg-iron-wash',
+} as const;
 
 /** What a morning asks for, hand by hand. */
-export function MorningAdviceWords({
-  morning,
-  before,
-}: {
-  morning: Omit<MorningInput, 'at'>;
-  before: MorningScores | null;
-}) {
+export function MorningAdviceWords({ morning, before }: { morning: Omit<MorningInput, 'at'>; before: MorningScores | null }) {
   return (
     <ul aria-live="polite">
       {HANDS.map((hand) => {

@@ -2,8 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { LIBRARY } from '@clay-pot/core/library';
 import { filterMovements, NO_FILTER, passingLevels } from './movement-filter.js';
 
-const ids = (filter: Partial<typeof NO_FILTER>) =>
-  filterMovements(LIBRARY, { ...NO_FILTER, ...filter }).map(({ id }) => id);
+const ids = (filter: Partial<typeof NO_FILTER>) => filterMovements(LIBRARY, { ...NO_FILTER, ...filter }).map(({ id }) => id);
 
 describe('finding movements', () => {
   test('without a filter all are there', () => {

@@ -77,15 +77,7 @@ function InSpace({
     >
       <TheHand shown={shown} moving={moving} beat={beat} example={example} title={title} />
       {beside && (
-        <Beside
-          body={body}
-          figure={figure}
-          moving={moving && !beat}
-          shown={shown}
-          planted={hand.planted}
-          onPhone={!beat}
-          title={title}
-        />
+        <Beside body={body} figure={figure} moving={moving && !beat} shown={shown} planted={hand.planted} onPhone={!beat} title={title} />
       )}
     </div>
   );

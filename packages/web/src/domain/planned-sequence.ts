@@ -22,6 +22,7 @@ export function usePlannedSequence({ id, document }: StoredSequence, of: OfProgr
     return { sequence: document, note: 'Its programme could not be read: this is the sequence as it stands.' };
   }
   const sequence = sequencesOn(stored, knownMovement)(session, document);
-  const note = sequence === document ? `Of the programme “${stored.title}”.` : `Of the programme “${stored.title}”: doses are those of this day.`; // prettier-ignore
+  const note =
+    sequence === document ? `Of the programme “${stored.title}”.` : `Of the programme “${stored.title}”: doses are those of this day.`;
   return { sequence, note };
 }

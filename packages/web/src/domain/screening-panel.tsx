@@ -1,4 +1,4 @@
-import { type Hand, HAND_WORDS, HANDS, type OffTheTable, type Screening, type Verdict, VERDICT_WORDS, capital } from '@clay-pot/core'; // prettier-ignore
+import { type Hand, HAND_WORDS, HANDS, type OffTheTable, type Screening, type Verdict, VERDICT_WORDS, capital } from '@clay-pot/core';
 import { SideMark } from '../ui/marks.js';
 
 const LOOK: Record<Verdict, { box: string; name: string }> = {
@@ -39,10 +39,7 @@ export function ScreenReasons({ reasons }: Pick<Screening, 'reasons'>) {
   return (
     <ul aria-label="Why" className="border-t border-line">
       {reasons.map(({ verdict, hand, answer, from, said, text }) => (
-        <li
-          key={`${from} ${answer} ${hand} ${text}`}
-          className="grid grid-cols-[2.5rem_minmax(0,1fr)] border-b border-line py-1.5"
-        >
+        <li key={`${from} ${answer} ${hand} ${text}`} className="grid grid-cols-[2.5rem_minmax(0,1fr)] border-b border-line py-1.5">
           <span className="pt-0.5">
             <SideMark side={hand} />
           </span>
@@ -65,9 +62,7 @@ export function OffList({ off }: { off: readonly OffTheTable[] }) {
   if (!limited.length) return null;
   return (
     <table className="w-full text-small">
-      <caption className="mb-1 text-left text-ink-soft">
-        What is off or capped, in everything that is planned or led
-      </caption>
+      <caption className="mb-1 text-left text-ink-soft">What is off or capped, in everything that is planned or led</caption>
       <tbody>
         {limited.map(({ hand, because, allows, text }) => (
           <tr key={`${because} ${text}`} className="border-t border-line align-top">

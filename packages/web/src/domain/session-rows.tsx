@@ -43,10 +43,7 @@ export function SessionRows({ sessions, withAthlete }: { sessions: readonly Sess
               </td>
               <td className="py-1.5 pr-3 whitespace-nowrap figures">
                 <span className="mr-2 inline-block h-2 w-16 bg-ground align-middle max-sm:hidden" aria-hidden>
-                  <span
-                    className="block h-full bg-ink"
-                    style={{ width: percent(session.completion).replace(' ', '') }}
-                  />
+                  <span className="block h-full bg-ink" style={{ width: percent(session.completion).replace(' ', '') }} />
                 </span>
                 {percent(session.completion)}
                 {session.ending === 'stopped' && <b className="ml-2 text-iron">stopped</b>}

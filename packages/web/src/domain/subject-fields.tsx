@@ -95,11 +95,7 @@ export function Choice({ label, value, options, names = {}, set }: ChoiceProps) 
 export function NumberField({ field, set }: { field: MovableField; set: (value: number) => void }) {
   const { label, step } = field;
   const unit = unitOf(field.unit);
-  const [value, min, max] = [field.value, field.min, field.max].map((each) => inUnit(field.unit, each)) as [
-    number,
-    number,
-    number,
-  ];
+  const [value, min, max] = [field.value, field.min, field.max].map((each) => inUnit(field.unit, each)) as [number, number, number];
   const shownStep = inUnit(field.unit, step);
   const text = shown(value, shownStep);
   // What is typed over a value goes when the value changes under it.

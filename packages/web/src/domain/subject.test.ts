@@ -64,9 +64,7 @@ describe('what lies on the load bench', () => {
     const subject = levelSubject(movement.id, 'deep')!;
     expect(fieldsOf(PERSON.body, subject).map(({ name }) => name)).toEqual(['massKg', 'edgeMm']);
     expect(setField(PERSON, subject, 'edgeMm', 2).refusal!.message).toContain('within 4–80 mm');
-    expect(nameOfSubject(setField(PERSON, subject, 'massKg', 11).subject, movement.ladder[0])).toBe(
-      'Deep edge, light, changed',
-    );
+    expect(nameOfSubject(setField(PERSON, subject, 'massKg', 11).subject, movement.ladder[0])).toBe('Deep edge, light, changed');
     expect(levelSubject('no such movement', null)).toBeNull();
   });
 });

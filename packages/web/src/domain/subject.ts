@@ -55,8 +55,7 @@ export function readSubject(text: string | null): Subject | null {
   if (!text) return null;
   try {
     const value = JSON.parse(text) as { contact: Contact; facing: Facing; load: LevelLoad };
-    const sound =
-      CONTACTS.includes(value.contact) && FACINGS.includes(value.facing) && checkLoad(value.load).length === 0;
+    const sound = CONTACTS.includes(value.contact) && FACINGS.includes(value.facing) && checkLoad(value.load).length === 0;
     return sound ? { contact: value.contact, facing: value.facing, load: value.load } : null;
   } catch {
     return null;
@@ -85,9 +84,7 @@ export function nameOfSubject(subject: Subject, level: Level | undefined): strin
 /** A name for a changed level by the first number that is another one now, e.g. “All fours, lean 12 °”. */
 export function suggestedName(body: Body, level: Level, subject: Subject): string {
   const before = new Map(fieldsOf(body, level).map(({ name, value }) => [name, value]));
-  const changed = fieldsOf(body, subject).find(
-    ({ name, value, step }) => Math.abs((before.get(name) ?? Infinity) - value) >= step / 2,
-  );
+  const changed = fieldsOf(body, subject).find(({ name, value, step }) => Math.abs((before.get(name) ?? Infinity) - value) >= step / 2);
   if (!changed) return `${level.name}, changed`;
   return `${level.name}, ${changed.label.toLowerCase()} ${shown(changed.value, changed.step)} ${changed.unit}`;
 }
@@ -134,12 +131,7 @@ export interface Refusal {
  * Sets a number of the subject. What no such body can do is refused with the reason; where the nearest possible value is known, that
  * is taken.
  */
-export function setField(
-  person: Person,
-  subject: Subject,
-  name: string,
-  value: number,
-): { subject: Subject; refusal?: Refusal } {
+export function setField(person: Person, subject: Subject, name: string, value: number): { subject: Subject; refusal?: Refusal } {
   const posture = postureOfSubject(subject);
   if (!posture) {
     const next = { ...subject, load: { ...subject.load, [name]: value } as LevelLoad };

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
-import { boundsText, measureFrom, measureText, metricText, numberText, readingText, shownUnit, storedValue, told } from './units.js'; // prettier-ignore
+import { boundsText, measureFrom, measureText, metricText, numberText, readingText, shownUnit, storedValue, told } from './units.js';
 import { showIn } from '../store/units.js';
 
 afterEach(() => showIn(undefined));

@@ -1,12 +1,4 @@
-import {
-  BODY_LIMITS,
-  inWords,
-  kgFromN,
-  newtonsFromKg,
-  READING_LIMITS,
-  type ReadingUnit,
-  shownAs,
-} from '@clay-pot/core';
+import { BODY_LIMITS, inWords, kgFromN, newtonsFromKg, READING_LIMITS, type ReadingUnit, shownAs } from '@clay-pot/core';
 import { useUnits } from '../store/units.js';
 
 /** How a metric unit is shown now: a change of units draws the page anew, so that no text has to ask. */
@@ -18,8 +10,7 @@ const gauged = (unit: ReadingUnit) => now(unit === 'N' ? 'kg' : unit);
 /** The unit that a reading is shown in. */
 export const shownUnit = (unit: ReadingUnit): string => (unit === 'times' ? '' : gauged(unit).unit);
 /** A kept value as it is shown. */
-export const shownValue = (unit: ReadingUnit, value: number): number =>
-  (unit === 'N' ? kgFromN(value) : value) * gauged(unit).per;
+export const shownValue = (unit: ReadingUnit, value: number): number => (unit === 'N' ? kgFromN(value) : value) * gauged(unit).per;
 /** What was typed or measured in the shown unit, as it is kept. @example storedValue('°', 71.234) → 71.23 */
 export function storedValue(unit: ReadingUnit, shown: number): number {
   const metric = shown / gauged(unit).per;

@@ -6,7 +6,7 @@ import type { MeasureWork } from '../workers/measure-worker.js';
 let worker: Remote<MeasureWork> | undefined;
 /** One for the page, started with the first question. */
 const theWorker = () =>
-  (worker ??= wrap<MeasureWork>(new Worker(new URL('../workers/measure-worker.ts', import.meta.url), { type: 'module' }))); // prettier-ignore
+  (worker ??= wrap<MeasureWork>(new Worker(new URL('../workers/measure-worker.ts', import.meta.url), { type: 'module' })));
 
 /** The trend of readings, computed beside the page; null until it is there. */
 export function useTrend(values: readonly DayValue[], goal: number | null): Trend | null {

@@ -23,12 +23,7 @@ export interface ValueLook {
 }
 
 /** Keeps a value where it can be one; tells the bounds where it cannot; asks where it fits another unit better. @param keep gets it in the unit that is kept */
-export function useValueLook(
-  { kind, of }: Protocol,
-  unit: ReadingUnit,
-  athleteId: string,
-  keep: (value: number) => void,
-): ValueLook {
+export function useValueLook({ kind, of }: Protocol, unit: ReadingUnit, athleteId: string, keep: (value: number) => void): ValueLook {
   const { person } = useForWhom(athleteId);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [doubted, setDoubted] = useState<Doubted | null>(null);
@@ -36,9 +31,7 @@ export function useValueLook(
     const { min, max } = READING_LIMITS[unit];
     const isWithin = value >= min && value <= max;
     const doubt = readingDoubt({ kind, of, value }, person);
-    setDoubted(
-      doubt && { kept: isWithin ? value : null, text: told(doubt.text), rather: Number(doubt.wouldBeN.toFixed(2)) },
-    );
+    setDoubted(doubt && { kept: isWithin ? value : null, text: told(doubt.text), rather: Number(doubt.wouldBeN.toFixed(2)) });
     setTrouble(isWithin || doubt ? null : `within ${boundsText(unit)}`);
     if (isWithin && !doubt) keep(value);
   }
@@ -59,14 +52,7 @@ interface Props {
 }
 
 /** One typed number, and what is asked of it before it is kept. */
-export function ValueEntry({
-  look: { unit, trouble, doubted, keep },
-  label,
-  typedUnit,
-  take,
-  isTrial,
-  children,
-}: Props) {
+export function ValueEntry({ look: { unit, trouble, doubted, keep }, label, typedUnit, take, isTrial, children }: Props) {
   const [typed, setTyped] = useState('');
   return (
     <div className="min-w-0 flex-1 py-1.5">

@@ -18,15 +18,7 @@ import { SideMark } from '../ui/marks.js';
 type Ranges = Record<Hand, Record<(typeof MAIN_DIRECTIONS)[number], WheelRange>>;
 
 /** The wheel with its key, and the corners that were visited. */
-export function WheelPanel({
-  coverage,
-  person,
-  athleteId,
-}: {
-  coverage: Coverage;
-  person: Person;
-  athleteId: string | undefined;
-}) {
+export function WheelPanel({ coverage, person, athleteId }: { coverage: Coverage; person: Person; athleteId: string | undefined }) {
   const readings = useReadings(athleteId).data ?? [];
   const ranges = rangesOf(person, readings);
   return (
@@ -34,8 +26,8 @@ export function WheelPanel({
       <Wheel coverage={coverage} ranges={ranges} description={describe(coverage)} className="block w-full" />
       <p className="text-fine text-ink-soft">
         Rings from the middle: {WHEEL_RINGS.join(', ')}; each piece is fist, then open hand. Around it degrees of range:{' '}
-        <SideMark side="left" /> <SideMark side="right" /> thick by own muscles, thin with help (dashed: estimated; the
-        pale end is where it lies for 4 in 5 like this), the cross bar where this goes, red when past the range.
+        <SideMark side="left" /> <SideMark side="right" /> thick by own muscles, thin with help (dashed: estimated; the pale end is where it
+        lies for 4 in 5 like this), the cross bar where this goes, red when past the range.
       </p>
       <h3 className="mt-2 text-small font-semibold">Two-joint corners</h3>
       <ul className="text-small">
@@ -83,8 +75,7 @@ function describe({ cells, reachDeg }: Coverage): string {
     return directions.length ? [`${loading}: ${directions.join(', ')}`] : [];
   });
   const reach = HANDS.map(
-    (hand) =>
-      `${hand} ${MAIN_DIRECTIONS.map((direction) => `${direction} ${Math.round(reachDeg[hand][direction] ?? 0)}°`).join(', ')}`,
+    (hand) => `${hand} ${MAIN_DIRECTIONS.map((direction) => `${direction} ${Math.round(reachDeg[hand][direction] ?? 0)}°`).join(', ')}`,
   );
   return `Where the wrist goes. ${visited.join('; ')}. Furthest: ${reach.join('; ')}.`;
 }

@@ -58,12 +58,7 @@ export function BodyDrawing({ body, pose, shape, palm }: Props) {
     ];
   };
   const { head, hair } = headOutline(pose.chin, pose.vertex, pose.front);
-  const shorts = shortsOutline(
-    sex,
-    { shoulder: pose.shoulder, hip: pose.hip, knee: pose.near.leg.knee },
-    statureM,
-    pose.front,
-  );
+  const shorts = shortsOutline(sex, { shoulder: pose.shoulder, hip: pose.hip, knee: pose.near.leg.knee }, statureM, pose.front);
   return (
     <>
       <Layer pieces={leg('far')} />
@@ -122,12 +117,7 @@ function hand(body: Body, pose: BodyPose, side: 'near' | 'far', shape: HandShape
     return [
       { d: taperPath(cm(wrist), cm(under), 4, 5), fill },
       {
-        d: taperPath(
-          cm({ x: wrist.x - 0.032, y: under.y - 0.008 }),
-          cm({ x: wrist.x + 0.032, y: under.y - 0.008 }),
-          2.4,
-          2.4,
-        ),
+        d: taperPath(cm({ x: wrist.x - 0.032, y: under.y - 0.008 }), cm({ x: wrist.x + 0.032, y: under.y - 0.008 }), 2.4, 2.4),
         fill,
       },
     ];

@@ -20,16 +20,7 @@ interface Props {
 }
 
 /** A movement's picture: the body from the side and the hand beside it, both drawn from the posture that the load is computed from. */
-export function Figure({
-  body,
-  figure,
-  title,
-  animated = false,
-  withHand = true,
-  frame,
-  handSize,
-  className = '',
-}: Props) {
+export function Figure({ body, figure, title, animated = false, withHand = true, frame, handSize, className = '' }: Props) {
   const share = useBackAndForth(animated && figure.moves);
   const box = frame ?? frameOf(body, figure);
   // Free hands are what the movement is about; planted ones show where they bear.
@@ -141,9 +132,7 @@ const EDGE = { stroke: '#16191c', strokeWidth: 1.3, vectorEffect: 'non-scaling-s
 function Thing({ prop }: { prop: Prop }): ReactNode {
   if (prop.kind === 'block') {
     const { x, y, width, height } = prop;
-    return (
-      <rect x={x * 100} y={-(y + height) * 100} width={width * 100} height={height * 100} fill="#dfe5e9" {...EDGE} />
-    );
+    return <rect x={x * 100} y={-(y + height) * 100} width={width * 100} height={height * 100} fill="#dfe5e9" {...EDGE} />;
   }
   if (prop.kind === 'wedge') {
     const points = prop.corners.map(({ x, y }) => `${x * 100},${-y * 100}`).join(' ');
@@ -153,8 +142,7 @@ function Thing({ prop }: { prop: Prop }): ReactNode {
     const left = prop.side > 0 ? prop.x * 100 : prop.x * 100 - 9;
     return <rect x={left} y={-230} width={9} height={230} fill="#dfe5e9" {...EDGE} />;
   }
-  if (prop.kind === 'bar')
-    return <circle cx={prop.at.x * 100} cy={-prop.at.y * 100} r={2.2} fill="#454e56" {...EDGE} />;
+  if (prop.kind === 'bar') return <circle cx={prop.at.x * 100} cy={-prop.at.y * 100} r={2.2} fill="#454e56" {...EDGE} />;
   return null;
 }
 

@@ -114,20 +114,8 @@ export function HandFromAbove({
           })}
         {seenPalm && (
           <g fill="none" stroke="#66717a" strokeWidth={1}>
-            <path
-              d={linePath([
-                up({ x: -0.42, y: 0.7 }, size),
-                up({ x: -0.12, y: 0.55 }, size),
-                up({ x: -0.08, y: 0.1 }, size),
-              ])}
-            />
-            <path
-              d={linePath([
-                up({ x: -0.35, y: 0.8 }, size),
-                up({ x: 0.1, y: 0.62 }, size),
-                up({ x: 0.42, y: 0.66 }, size),
-              ])}
-            />
+            <path d={linePath([up({ x: -0.42, y: 0.7 }, size), up({ x: -0.12, y: 0.55 }, size), up({ x: -0.08, y: 0.1 }, size)])} />
+            <path d={linePath([up({ x: -0.35, y: 0.8 }, size), up({ x: 0.1, y: 0.62 }, size), up({ x: 0.42, y: 0.66 }, size)])} />
           </g>
         )}
       </g>
@@ -139,26 +127,13 @@ function Marks({ tint, size, fingers }: { tint: HandTint; size: number; fingers:
   const mark = (at: Point, share: number, rx: number, ry: number, key: string) => {
     if (share < 0.005) return null;
     const { x, y } = up(at, size);
-    return (
-      <ellipse
-        key={key}
-        cx={x}
-        cy={y}
-        rx={rx * size}
-        ry={ry * size}
-        fill={tintOf(share)}
-        stroke="#16191c"
-        strokeWidth={0.6}
-      />
-    );
+    return <ellipse key={key} cx={x} cy={y} rx={rx * size} ry={ry * size} fill={tintOf(share)} stroke="#16191c" strokeWidth={0.6} />;
   };
   return (
     <>
       {HEEL_MARKS.map((at, index) => mark(at, tint.heel, 0.19, 0.24, `heel ${index}`))}
       {KNUCKLE_MARKS.map((at, index) => mark(at, tint.knuckles, 0.105, 0.12, `knuckle ${index}`))}
-      {fingers.map(({ name, tip }) =>
-        mark(tip, tint.pads, name === 'thumb' ? 0.11 : 0.09, name === 'thumb' ? 0.12 : 0.11, name),
-      )}
+      {fingers.map(({ name, tip }) => mark(tip, tint.pads, name === 'thumb' ? 0.11 : 0.09, name === 'thumb' ? 0.12 : 0.11, name))}
     </>
   );
 }

@@ -1,11 +1,4 @@
-import {
-  type Figure as FigureData,
-  type HandLoad,
-  type HandShape,
-  MOST_N_CM2,
-  type PostureLoad,
-  zonePressure,
-} from '@clay-pot/core';
+import { type Figure as FigureData, type HandLoad, type HandShape, MOST_N_CM2, type PostureLoad, zonePressure } from '@clay-pot/core';
 import { facingTurnDeg, HandFromAbove, type HandTint, PushFromAbove } from './hand-above.js';
 import { HandFromSide } from './hand-side.js';
 
@@ -79,9 +72,7 @@ export function HandCloseUp({ figure, share, size }: { figure: FigureData; share
 
 /** What is seen of a planted hand from above. */
 function plantedTop(contact: string, shape: HandShape): HandShape {
-  if (contact === 'fist' || contact === 'handle')
-    return { ...shape, knuckleDeg: 80, middleDeg: 100, endDeg: 60, spreadDeg: 0, thumb: -1 };
-  if (contact === 'fingertips')
-    return { ...shape, knuckleDeg: 45, middleDeg: 20, endDeg: 10, spreadDeg: 16, thumb: 0.9 };
+  if (contact === 'fist' || contact === 'handle') return { ...shape, knuckleDeg: 80, middleDeg: 100, endDeg: 60, spreadDeg: 0, thumb: -1 };
+  if (contact === 'fingertips') return { ...shape, knuckleDeg: 45, middleDeg: 20, endDeg: 10, spreadDeg: 16, thumb: 0.9 };
   return { ...shape, knuckleDeg: 0, middleDeg: 0, endDeg: 0, spreadDeg: 14, thumb: 0.9 };
 }

@@ -58,33 +58,12 @@ function HeldBehind({ view, line, size }: { view: HandView; line: readonly Point
     case 'ball':
       return <circle cx={x - size * 0.1} cy={y + size * 0.12} r={size * 0.52} fill="#8fbcab" {...INK} />;
     case 'weight':
-      return (
-        <rect
-          x={x - size * 0.46}
-          y={y - size * 0.66}
-          width={size * 0.92}
-          height={size * 1.32}
-          rx={4}
-          fill="#66717a"
-          {...INK}
-        />
-      );
+      return <rect x={x - size * 0.46} y={y - size * 0.66} width={size * 0.92} height={size * 1.32} rx={4} fill="#66717a" {...INK} />;
     case 'block':
-      return (
-        <rect x={x - size * 0.1} y={y - size * 0.3} width={size * 1.3} height={size * 0.42} fill="#66717a" {...INK} />
-      );
+      return <rect x={x - size * 0.1} y={y - size * 0.3} width={size * 1.3} height={size * 0.42} fill="#66717a" {...INK} />;
     case 'edge': {
       const tip = up(itemAt(line, 3), size);
-      return (
-        <rect
-          x={tip.x - size * 0.5}
-          y={tip.y - size * 0.52}
-          width={size * 0.8}
-          height={size * 0.5}
-          fill="#8a7350"
-          {...INK}
-        />
-      );
+      return <rect x={tip.x - size * 0.5} y={tip.y - size * 0.52} width={size * 0.8} height={size * 0.5} fill="#8a7350" {...INK} />;
     }
     case 'cloth':
       return (
@@ -95,9 +74,7 @@ function HeldBehind({ view, line, size }: { view: HandView; line: readonly Point
         />
       );
     case 'lever':
-      return (
-        <rect x={x - size * 0.1} y={y - size * 1.4} width={size * 0.2} height={size * 2} fill="#8a7350" {...INK} />
-      );
+      return <rect x={x - size * 0.1} y={y - size * 1.4} width={size * 0.2} height={size * 2} fill="#8a7350" {...INK} />;
     case 'band': {
       const tip = up(itemAt(line, 2), size);
       return (

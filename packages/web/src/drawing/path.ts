@@ -19,8 +19,7 @@ export function smoothPath(points: readonly Point[]): string {
 }
 
 /** Points joined by straight lines, as an SVG path. */
-export const linePath = (points: readonly Point[]) =>
-  points.map(({ x, y }, index) => `${index ? 'L' : 'M'}${n(x)} ${n(y)}`).join('');
+export const linePath = (points: readonly Point[]) => points.map(({ x, y }, index) => `${index ? 'L' : 'M'}${n(x)} ${n(y)}`).join('');
 
 /** A rounded tapering piece between two points, as wide as told at each end. */
 export function taperPath(from: Point, to: Point, widthFrom: number, widthTo: number): string {

@@ -69,7 +69,7 @@ export const CoilBand = memo(function CoilBand({ coil, top, bottom, marked, numb
 
 /** A crack runs in from the wall, in the stop colour on a light edge. */
 export function CrackLine({ crack, pot, y }: { crack: Crack; pot: Pot; y: (ms: number) => number }) {
-  const coil = pot.coils.find(({ blockId, startMs, endMs }) => blockId === crack.blockId && crack.atMs >= startMs && crack.atMs <= endMs); // prettier-ignore
+  const coil = pot.coils.find(({ blockId, startMs, endMs }) => blockId === crack.blockId && crack.atMs >= startMs && crack.atMs <= endMs);
   if (!coil) return null;
   const sign = SIGN[crack.hand];
   const through = isThrough(crack);

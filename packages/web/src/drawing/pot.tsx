@@ -128,16 +128,7 @@ function Sketch({ pot, y }: { pot: Pot; y: (ms: number) => number }) {
       const { width } = coil[hand];
       return { top: y(coil.endMs), bottom: y(coil.startMs), low: width, high: width };
     });
-    return (
-      <path
-        key={hand}
-        d={profile(SIGN[hand], wall)}
-        fill="none"
-        stroke="var(--color-ash)"
-        strokeDasharray="2 3"
-        strokeWidth="1.2"
-      />
-    );
+    return <path key={hand} d={profile(SIGN[hand], wall)} fill="none" stroke="var(--color-ash)" strokeDasharray="2 3" strokeWidth="1.2" />;
   });
 }
 
@@ -146,9 +137,7 @@ function Over({ layers, pot, y }: { layers: readonly Layer[]; pot: Pot; y: (ms: 
   const rim = y(pot.budgetMs);
   const top = lastOf(layers).top;
   if (top >= rim - 0.5) return null;
-  return (
-    <rect x={-HALF - 4} width={2 * HALF + 8} y={top} height={rim - top} fill="var(--color-iron)" fillOpacity="0.22" />
-  );
+  return <rect x={-HALF - 4} width={2 * HALF + 8} y={top} height={rim - top} fill="var(--color-iron)" fillOpacity="0.22" />;
 }
 
 /** The line it stands on, the rim that the minutes set, and the hands' letters. */
@@ -159,15 +148,7 @@ function Ground({ pot, y, bare }: { pot: Pot; y: (ms: number) => number; bare: b
       <path d={`M-18,${y(0)}L-22,${y(0) + 4}H22L18,${y(0)}Z`} fill="var(--color-ink-soft)" />
       <line x1={-HALF} x2={HALF} y1={y(0) + 4.5} y2={y(0) + 4.5} stroke="var(--color-ink)" strokeWidth="1.5" />
       {rim >= 0 && (
-        <line
-          x1={-HALF - 4}
-          x2={HALF + 4}
-          y1={rim}
-          y2={rim}
-          stroke="var(--color-ink-soft)"
-          strokeDasharray="3 3"
-          strokeWidth="1"
-        />
+        <line x1={-HALF - 4} x2={HALF + 4} y1={rim} y2={rim} stroke="var(--color-ink-soft)" strokeDasharray="3 3" strokeWidth="1" />
       )}
       {!bare && rim >= 10 && (
         <text x={HALF + GUTTER - 2} y={rim - 3} textAnchor="end" fill="var(--color-ink-soft)">
@@ -213,13 +194,7 @@ function Half({ hand, layers, hatch }: { hand: Hand; layers: readonly Layer[]; h
           />
         ))}
         {hand === 'right' && (
-          <rect
-            x={0}
-            width={HALF}
-            y={lastOf(layers).top}
-            height={firstOf(layers).bottom - lastOf(layers).top}
-            fill={`url(#${hatch})`}
-          />
+          <rect x={0} width={HALF} y={lastOf(layers).top} height={firstOf(layers).bottom - lastOf(layers).top} fill={`url(#${hatch})`} />
         )}
       </g>
       <Band sign={sign} layers={layers} hand={hand} />
@@ -247,7 +222,6 @@ function Band({ sign, layers, hand }: { sign: 1 | -1; layers: readonly Layer[]; 
 
 /** A coil in words, for those who do not see it. */
 export function coilWords(coil: Coil, nameOf: (blockId: string) => string): string {
-  const of = (hand: Hand) =>
-    `${hand} ${coil[hand].value < 10 ? coil[hand].value.toFixed(1) : Math.round(coil[hand].value)}`;
+  const of = (hand: Hand) => `${hand} ${coil[hand].value < 10 ? coil[hand].value.toFixed(1) : Math.round(coil[hand].value)}`;
   return `Block ${coil.number}: ${nameOf(coil.blockId)}, ${clock(coil.endMs - coil.startMs)}, ${of('left')}, ${of('right')}`;
 }

@@ -1,16 +1,6 @@
 import { itemAt, must } from '@clay-pot/core';
 /** Written into the file's own text, so that it looks the same wherever it is opened. */
-const KEPT = [
-  'fill',
-  'stroke',
-  'stroke-width',
-  'stroke-dasharray',
-  'opacity',
-  'font-family',
-  'font-size',
-  'font-weight',
-  'text-anchor',
-];
+const KEPT = ['fill', 'stroke', 'stroke-width', 'stroke-dasharray', 'opacity', 'font-family', 'font-size', 'font-weight', 'text-anchor'];
 const PNG_SCALE = 3;
 
 /** The drawing as an SVG document of its own: styles that come from the page are written into it. */

@@ -77,15 +77,7 @@ export function Wheel({ coverage, ranges, description, className = '' }: Props) 
       {[50, FULL_DEG].map((deg) => {
         const [x, y] = at(-Math.PI / 4, radiusOf(deg)).split(',');
         return (
-          <text
-            key={deg}
-            x={x}
-            y={y}
-            fontSize={8}
-            fill="var(--color-ash)"
-            textAnchor="middle"
-            dominantBaseline="middle"
-          >
+          <text key={deg} x={x} y={y} fontSize={8} fill="var(--color-ash)" textAnchor="middle" dominantBaseline="middle">
             {deg}°
           </text>
         );
@@ -94,8 +86,7 @@ export function Wheel({ coverage, ranges, description, className = '' }: Props) 
         DIRECTIONS.map((direction) =>
           HAND_FORMS.map((form) => {
             const cell = coverage.cells.find(
-              (candidate) =>
-                candidate.direction === direction && candidate.loading === loading && candidate.form === form,
+              (candidate) => candidate.direction === direction && candidate.loading === loading && candidate.form === form,
             );
             return (
               <path
@@ -156,17 +147,7 @@ const ASIDE: Record<Hand, number> = { left: -0.085, right: 0.085 };
 const COLOUR: Record<Hand, string> = { left: 'var(--color-cobalt)', right: 'var(--color-ochre-fill)' };
 
 /** A hand's range toward one direction: thick by its own muscles, thin with help, and a bar where the sequence takes it. */
-function Spoke({
-  direction,
-  hand,
-  range,
-  reachDeg,
-}: {
-  direction: Main;
-  hand: Hand;
-  range: WheelRange;
-  reachDeg: number;
-}) {
+function Spoke({ direction, hand, range, reachDeg }: { direction: Main; hand: Hand; range: WheelRange; reachDeg: number }) {
   const angle = angleOf(direction) + ASIDE[hand];
   const line = (fromDeg: number, toDeg: number) => {
     const [x1, y1] = at(angle, radiusOf(fromDeg)).split(',');
@@ -180,12 +161,7 @@ function Spoke({
   return (
     <g>
       <line {...line(...range.bandDeg)} stroke={COLOUR[hand]} strokeOpacity="0.3" strokeWidth="7" />
-      <line
-        {...line(0, range.withHelpDeg)}
-        stroke={COLOUR[hand]}
-        strokeWidth="2"
-        {...(range.estimated && { strokeDasharray: '2 2' })}
-      />
+      <line {...line(0, range.withHelpDeg)} stroke={COLOUR[hand]} strokeWidth="2" {...(range.estimated && { strokeDasharray: '2 2' })} />
       {range.activeDeg !== null && <line {...line(0, range.activeDeg)} stroke={COLOUR[hand]} strokeWidth="6" />}
       {reachDeg > 0 && (
         <line
@@ -201,17 +177,7 @@ function Spoke({
   );
 }
 
-function Label({
-  x,
-  y,
-  text,
-  anchor = 'middle',
-}: {
-  x: number;
-  y: number;
-  text: string;
-  anchor?: 'start' | 'middle' | 'end';
-}) {
+function Label({ x, y, text, anchor = 'middle' }: { x: number; y: number; text: string; anchor?: 'start' | 'middle' | 'end' }) {
   return (
     <text x={x} y={y} textAnchor={anchor} dominantBaseline="middle" fill="var(--color-ink-soft)">
       {text}

@@ -102,8 +102,7 @@ export class Autosave<D> {
       this.outside.stored();
     } catch (error) {
       this.tell(stateAfter<D>(error));
-      if (error instanceof OfflineError && !this.isClosed)
-        this.saving = setTimeout(() => void this.save(), RETRY_AFTER_MS);
+      if (error instanceof OfflineError && !this.isClosed) this.saving = setTimeout(() => void this.save(), RETRY_AFTER_MS);
     } finally {
       this.isBusy = false;
     }

@@ -16,9 +16,7 @@ interface State {
 }
 
 /** What was kept in the session that is led, by block; a reload loses none of it. */
-export const useBands = create<State>()(
-  persist((): State => ({ sessionId: null, bands: {} }), { name: 'clay-pot-bands' }),
-);
+export const useBands = create<State>()(persist((): State => ({ sessionId: null, bands: {} }), { name: 'clay-pot-bands' }));
 
 /** Adds a piece of work to what was kept in a block. Of another session than before it begins anew. */
 export function addKept(sessionId: string, blockId: string, more: KeptBand): void {

@@ -33,7 +33,12 @@ beforeEach(() => {
 
 describe('answers that are not recorded yet', () => {
   test('begin with the record and with what was said before, without what was felt then', () => {
-    const last = { goals: ['grip'], minutes: 20, history: [{ condition: 'tendon', hand: 'left' }], symptoms: [{ place: 'heel', hand: 'left', kind: 'ache' }] } as unknown as Intake; // prettier-ignore
+    const last = {
+      goals: ['grip'],
+      minutes: 20,
+      history: [{ condition: 'tendon', hand: 'left' }],
+      symptoms: [{ place: 'heel', hand: 'left', kind: 'ache' }],
+    } as unknown as Intake;
     beginIntake(ATHLETE, last);
     expect(draft()!.answers).toMatchObject({ goals: ['grip'], minutes: 20, discipline: 'Ropes' });
     // Of the person nothing is said yet: a draft that lies for days must not put an old record back.
@@ -60,7 +65,7 @@ describe('answers that are not recorded yet', () => {
     expect(useOutbox.getState().letters.map(({ path }) => path)).toEqual([`/athletes/a1/intakes/${id}`]);
     const shown = queryClient.getQueryData<Athlete>(['athletes', 'a1'])!;
     expect(shown.cautions.map(({ caution }) => caution)).toEqual(['hypermobility', 'stop-sign']);
-    expect(useOwnStops.getState().stops).toMatchObject([{ athleteId: 'a1', caution: { stopped: { intakeId: id, sign: 'pop' } } }]); // prettier-ignore
+    expect(useOwnStops.getState().stops).toMatchObject([{ athleteId: 'a1', caution: { stopped: { intakeId: id, sign: 'pop' } } }]);
     expect(draft()).toBeUndefined();
   });
 });

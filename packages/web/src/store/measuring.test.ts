@@ -2,7 +2,18 @@ import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globa
 import { type Hand, type Protocol, protocolOf } from '@clay-pot/core';
 import type { Athlete } from '@clay-pot/contracts';
 import { queryClient } from '../api/queries.js';
-import { addTrial, beginMeasuring, goToProtocol, keepMeasured, readingsOf, removeTrial, retest, setDetail, trialsOf, useMeasuring } from './measuring.js'; // prettier-ignore
+import {
+  addTrial,
+  beginMeasuring,
+  goToProtocol,
+  keepMeasured,
+  readingsOf,
+  removeTrial,
+  retest,
+  setDetail,
+  trialsOf,
+  useMeasuring,
+} from './measuring.js';
 import { useOutbox } from './outbox.js';
 
 const WHO = 'a1';

@@ -1,15 +1,5 @@
 import { type Athlete } from '@clay-pot/contracts';
-import {
-  comesWith,
-  type Gauge,
-  type Hand,
-  HANDS,
-  isOfEachHand,
-  meanOf,
-  must,
-  protocolOf,
-  type Reading,
-} from '@clay-pot/core';
+import { comesWith, type Gauge, type Hand, HANDS, isOfEachHand, meanOf, must, protocolOf, type Reading } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
@@ -131,7 +121,7 @@ export function readingsOf(measuring: Measuring, onDay: string): Reading[] {
       const mine = isOfEachHand(protocol) ? trials[hand] : trials.left;
       if (mine.length === 0) return [];
       // Whoever leads it was asked already where a number was unlikely.
-      return [{ kind, of, hand, value: meanOf(mine), onDay, trials: [...mine], gauge, ...(detail && { detail }), isSure: true }]; // prettier-ignore
+      return [{ kind, of, hand, value: meanOf(mine), onDay, trials: [...mine], gauge, ...(detail && { detail }), isSure: true }];
     });
   });
 }

@@ -22,8 +22,7 @@ function serve(): void {
     });
   });
 }
-const post = (...names: string[]) =>
-  useOutbox.setState({ letters: names.map((name) => ({ path: `/sessions/${name}`, body: { name } })) });
+const post = (...names: string[]) => useOutbox.setState({ letters: names.map((name) => ({ path: `/sessions/${name}`, body: { name } })) });
 const waiting = () => useOutbox.getState().letters.map(({ path }) => path);
 
 beforeEach(() => {

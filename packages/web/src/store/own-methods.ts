@@ -8,9 +8,7 @@ interface OwnMethods {
 }
 
 /** Kept in the browser as well, so that a session goes by its method without a network. */
-export const useOwnMethods = create<OwnMethods>()(
-  persist((): OwnMethods => ({ stored: [] }), { name: 'clay-pot-methods' }),
-);
+export const useOwnMethods = create<OwnMethods>()(persist((): OwnMethods => ({ stored: [] }), { name: 'clay-pot-methods' }));
 
 /** Takes in what the server knows. */
 export const setOwnMethods = (stored: readonly StoredMethod[]) => useOwnMethods.setState({ stored });

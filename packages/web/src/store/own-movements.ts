@@ -28,5 +28,4 @@ export const forgetOwnMovements = () => useOwnMovements.setState({ stored: [], t
 export const hasOwnMovements = () => useOwnMovements.getState().told;
 
 /** Finds one of the studio's own. */
-export const ownMovement = (id: string): Movement | undefined =>
-  useOwnMovements.getState().stored.find((own) => own.id === id)?.movement;
+export const ownMovement = (id: string): Movement | undefined => useOwnMovements.getState().stored.find((own) => own.id === id)?.movement;

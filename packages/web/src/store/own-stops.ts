@@ -23,10 +23,7 @@ export function keepStop(athleteId: string, caution: RecordedCaution): void {
   useOwnStops.setState(({ stops }) => ({
     stops: [
       // Of a session the graver sign stands alone; answers may tell of several.
-      ...stops.filter(
-        (stop) =>
-          caution.stopped?.sessionId === undefined || stop.caution.stopped?.sessionId !== caution.stopped.sessionId,
-      ),
+      ...stops.filter((stop) => caution.stopped?.sessionId === undefined || stop.caution.stopped?.sessionId !== caution.stopped.sessionId),
       { athleteId, caution },
     ],
   }));

@@ -1,12 +1,5 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
-import {
-  BlockReportInput,
-  ComplaintInput,
-  DoneSetInput,
-  faultsOfRequest,
-  SessionEndInput,
-  SessionInput,
-} from '@clay-pot/contracts';
+import { BlockReportInput, ComplaintInput, DoneSetInput, faultsOfRequest, SessionEndInput, SessionInput } from '@clay-pot/contracts';
 import { isOver, parseDose, plannedAgainstDone, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { useOutbox } from './outbox.js';

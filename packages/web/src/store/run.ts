@@ -111,8 +111,7 @@ export const skipWholeBlock = () => moveBy(skipBlock);
 /** Back to the beginning of this piece, or of the one before. */
 export const goBack = () => change((run) => ({ head: back(timelineOf(run.sequence), run.head) }));
 /** Makes the current piece longer. */
-export const addTime = (seconds: number) =>
-  change((run) => ({ head: extend(timelineOf(run.sequence), run.head, seconds * 1000) }));
+export const addTime = (seconds: number) => change((run) => ({ head: extend(timelineOf(run.sequence), run.head, seconds * 1000) }));
 /** Stands the clock, or lets it go on. */
 export const setPaused = (paused: boolean) => change(() => ({ paused }));
 
@@ -219,8 +218,7 @@ export function correct(setId: string, doneAmount: number): void {
 }
 
 /** Sets of a block as they stand. */
-export const setsOfBlock = (run: Run, blockId: string) =>
-  standingSets(run.sets).filter((set) => set.blockId === blockId);
+export const setsOfBlock = (run: Run, blockId: string) => standingSets(run.sets).filter((set) => set.blockId === blockId);
 
 /** Ends before the plan does; what was begun is recorded with what was done of it. */
 export function endRun(ending: Exclude<Ending, 'completed'>, stop?: { sign: StopSign; hand: WorkingSide }): void {

@@ -42,10 +42,7 @@ function change(sessionId: string, make: (tested: Tested) => Partial<Tested>): v
 }
 
 /** Keeps one number, of which was asked where it is unlikely: on its way at once, as a reading of this session. */
-export function keepTest(
-  run: Run,
-  { id, moment, hand, value }: { id: SessionTest; moment: Moment; hand: Hand; value: number },
-): void {
+export function keepTest(run: Run, { id, moment, hand, value }: { id: SessionTest; moment: Moment; hand: Hand; value: number }): void {
   const { kind, of: what, gauge } = must(protocolOf(id), `a protocol ${id}`);
   const body: ReadingInput = {
     ...{ kind, of: what, hand, value, gauge, onDay: isoToday() },
@@ -58,8 +55,7 @@ export function keepTest(
 }
 
 /** Ends a moment’s tests, whether all was measured or not. */
-export const skipTests = (sessionId: string, moment: Moment): void =>
-  change(sessionId, ({ done }) => ({ done: [...done, moment] }));
+export const skipTests = (sessionId: string, moment: Moment): void => change(sessionId, ({ done }) => ({ done: [...done, moment] }));
 
 /** Which tests of a session are asked for now: before its first block, and once it ended otherwise than by a sign. */
 export function useMomentNow(run: Run): Moment | null {

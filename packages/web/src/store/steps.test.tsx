@@ -40,8 +40,7 @@ describe('steps through a reload', () => {
   });
 
   test('of very many the older go; what is kept still leads step by step', () => {
-    for (let step = 0; step < 3000; step++)
-      changeSequence({ purpose: `${step} ${'x'.repeat(600)}`, budgetMin: 10 + (step % 7) });
+    for (let step = 0; step < 3000; step++) changeSequence({ purpose: `${step} ${'x'.repeat(600)}`, budgetMin: 10 + (step % 7) });
     keepSteps('s');
     const now = useEditor.getState().document!;
     openSequence(JSON.parse(JSON.stringify(now)) as typeof now);

@@ -24,8 +24,7 @@ export function keepSteps(id: string): void {
   const { document } = useEditor.getState();
   const { pastStates, futureStates } = useEditor.temporal.getState();
   if (!document) return;
-  const documents = (states: readonly { document?: Sequence | null }[]) =>
-    states.flatMap((state) => state.document ?? []);
+  const documents = (states: readonly { document?: Sequence | null }[]) => states.flatMap((state) => state.document ?? []);
   let [past, future] = [documents(pastStates), documents(futureStates)];
   if (past.length + future.length === 0) {
     sessionStorage.removeItem(key(id));

@@ -39,8 +39,7 @@ export const useCommandState = create<CommandState>()(
   ),
 );
 
-const TYPING =
-  'input:not([type=checkbox]):not([type=radio]):not([type=range]), textarea, select, [contenteditable=true]';
+const TYPING = 'input:not([type=checkbox]):not([type=radio]):not([type=range]), textarea, select, [contenteditable=true]';
 /** Dialogs stand in a place of their own at the end of the page; looking there alone spares a walk through every drawing. */
 const DIALOGS = 'headlessui-portal-root';
 

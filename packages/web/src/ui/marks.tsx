@@ -18,10 +18,7 @@ const LOOK: Record<WorkingSide, { letter: string; name: string; className: strin
 export function SideMark({ side, className = '' }: { side: WorkingSide; className?: string }) {
   const { letter, name, className: look } = LOOK[side];
   return (
-    <span
-      className={`display inline-grid min-w-5 place-items-center px-1 text-fine font-bold ${look} ${className}`}
-      title={name}
-    >
+    <span className={`display inline-grid min-w-5 place-items-center px-1 text-fine font-bold ${look} ${className}`} title={name}>
       <span aria-hidden>{letter}</span>
       <span className="sr-only">{name}</span>
     </span>

@@ -72,10 +72,7 @@ export function Loading({ what }: { what: string }) {
 
 /** Why something is not here, in words, with a way on. */
 export function Trouble({ error, retry }: { error: unknown; retry?: () => void }) {
-  const text =
-    error instanceof ProblemError || error instanceof OfflineError
-      ? error.message
-      : 'Something went wrong on this page.';
+  const text = error instanceof ProblemError || error instanceof OfflineError ? error.message : 'Something went wrong on this page.';
   return (
     <div role="alert" className="m-4 border-l-4 border-iron bg-iron-wash px-4 py-3 sm:m-8">
       <p className="font-semibold">{text}</p>

@@ -14,15 +14,7 @@ interface Props<T extends string> {
 const SIZES = { finger: 'min-h-11 px-1 font-semibold leading-tight', small: 'px-2 py-0.5 text-small font-semibold' };
 
 /** One of a few, side by side. */
-export function Segments<T extends string>({
-  label,
-  options,
-  words,
-  chosen,
-  choose,
-  size = 'finger',
-  className = '',
-}: Props<T>) {
+export function Segments<T extends string>({ label, options, words, chosen, choose, size = 'finger', className = '' }: Props<T>) {
   return (
     <div role="group" aria-label={label} className={`grid auto-cols-fr grid-flow-col pl-px ${className}`}>
       {options.map((option) => (

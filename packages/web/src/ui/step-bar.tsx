@@ -29,5 +29,4 @@ export const StepBar = ({ at, go, away, children }: Props) => (
   </footer>
 );
 /** The page that such a bar stands under: as high as the screen, so that the bar is at its foot. */
-export const STEP_PAGE =
-  'mx-auto flex min-h-[calc(100dvh-5.25rem)] w-full flex-col px-4 pt-4 sm:min-h-dvh sm:px-8 sm:pt-6';
+export const STEP_PAGE = 'mx-auto flex min-h-[calc(100dvh-5.25rem)] w-full flex-col px-4 pt-4 sm:min-h-dvh sm:px-8 sm:pt-6';

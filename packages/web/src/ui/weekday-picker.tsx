@@ -23,9 +23,7 @@ export function WeekdayPicker({
             aria-label={WEEKDAY_NAMES[weekday - 1]}
             disabled={on && value.length === 1}
             className={`-ml-px size-8 border border-ink/60 text-small font-semibold disabled:cursor-not-allowed ${on ? 'bg-ink text-white' : 'bg-white text-ink-soft'}`}
-            onClick={() =>
-              onChange(on ? value.filter((day) => day !== weekday) : [...value, weekday].sort((a, b) => a - b))
-            }
+            onClick={() => onChange(on ? value.filter((day) => day !== weekday) : [...value, weekday].sort((a, b) => a - b))}
           >
             {itemAt(WEEKDAY_NAMES, weekday - 1).slice(0, 2)}
           </button>

@@ -1,11 +1,4 @@
-import {
-  type ComposeAnswer,
-  composeWith,
-  type ComposeWork,
-  judgedWith,
-  prepareFor,
-  swapsIn,
-} from '@clay-pot/core/answers';
+import { type ComposeAnswer, composeWith, type ComposeWork, judgedWith, prepareFor, swapsIn } from '@clay-pot/core/answers';
 import { loadSolver, type Sequence } from '@clay-pot/core';
 import { expose } from 'comlink';
 import wasm from 'highs/runtime?url';

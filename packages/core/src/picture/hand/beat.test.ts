@@ -12,7 +12,7 @@ describe('the hand does what the count says', () => {
   test('out, hold and back of a repetition: from the start to the end and back, never backwards in between', () => {
     const { movement, level, work } = example('strength.palm-lift', 1);
     const [first] = work;
-    const phases = Array.from({ length: 41 }, (_, i) => handNow(movement, level, first!, (i / 40) * first!.durationMs).beat.phase); // prettier-ignore
+    const phases = Array.from({ length: 41 }, (_, i) => handNow(movement, level, first!, (i / 40) * first!.durationMs).beat.phase);
     expect(phases[0]).toBe(0);
     expect(phases.at(-1)).toBe(2);
     phases.forEach((phase, i) => expect(phase).toBeGreaterThanOrEqual(phases[i - 1] ?? 0));

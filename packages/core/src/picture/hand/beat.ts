@@ -49,10 +49,7 @@ function beatIn(level: Level, event: TimelineEvent, elapsedMs: number): Beat {
     case 'breath': {
       const [first] = event.parts;
       const inMs = first?.durationMs ?? event.durationMs;
-      const eased =
-        elapsedMs < inMs
-          ? easing(elapsedMs / inMs)
-          : 1 - easing((elapsedMs - inMs) / Math.max(1, event.durationMs - inMs));
+      const eased = elapsedMs < inMs ? easing(elapsedMs / inMs) : 1 - easing((elapsedMs - inMs) / Math.max(1, event.durationMs - inMs));
       return { turn: 0, phase: 1 - BREATH_EASES * eased };
     }
     case 'bout': {

@@ -5,7 +5,6 @@
  * Bones of the right hand at rest, in millimetres from the middle of the wrist: x toward the little finger, y toward the fingertips, z out of the back.
  * `axis` is what the bone bends about: a turn against it flexes.
  */
-// prettier-ignore
 export const MEASURED_BONES = {
   thumb1: { at: [-28, 36, -19.2], to: [-45, 59.2, -34.3], axis: [-0.076, 0.505, 0.86] },
   thumb2: { at: [-45, 59.2, -34.3], to: [-66.9, 83.1, -43.7], axis: [0.15, 0.478, 0.865] },
@@ -29,7 +28,6 @@ export const MEASURED_BONES = {
 } as const;
 
 /** The flesh as round bars, in the frame of the bone at rest (of the hand for the palm), millimetres. */
-// prettier-ignore
 export const MEASURED_BARS = [
   { part: 'thumb1', from: [1.8, 8.2, -8.1], fromMm: 21.2, to: [3.9, 36.4, -1.4], toMm: 13.5 },
   { part: 'thumb2', from: [2.9, -0.7, -0.8], fromMm: 11.8, to: [-0.5, 38.7, -2.1], toMm: 7.6 },
@@ -58,7 +56,6 @@ export const MEASURED_BARS = [
 ] as const;
 
 /** Points spread over the skin at rest, millimetres, and the parts that each follows with its weights. */
-// prettier-ignore
 export const MEASURED_SKIN = [
   [[9.4, 188.6, -6.9], ['middle3', 1.00]],
   [[-24.2, -9.7, 6.4], ['wristHalf', 0.61], ['forearm', 0.39]],
@@ -483,7 +480,6 @@ export const MEASURED_SKIN = [
 ] as const;
 
 /** The bones of the mesh's skin, in its order. */
-// prettier-ignore
 export const SKIN_BONES = [
   'elbow',
   'turnThird',

@@ -111,7 +111,12 @@ function loadStations(movement: Movement, level: Level): readonly HandStation[] 
   const [from, to] = shapesOf(movement, level);
   const [first, last] = answerFor(ENDS, level.load);
   const still = from === to && JSON.stringify(first) === JSON.stringify(last);
-  return still ? [{ shape: to, joints: last }] : [{ shape: from, joints: first }, { shape: to, joints: last }]; // prettier-ignore
+  return still
+    ? [{ shape: to, joints: last }]
+    : [
+        { shape: from, joints: first },
+        { shape: to, joints: last },
+      ];
 }
 
 const kept = (joints: Joints): Ends => [joints, joints];
@@ -164,9 +169,16 @@ function freeEnds({ actions, reachPercent }: LoadOf<'move'>): Ends {
   const far = (motion: 'wrist flexion' | 'wrist extension' | 'radial deviation' | 'ulnar deviation') =>
     actions.includes(motion) ? ACTIVE_RANGE[motion].mean.value * reach : 0;
   const [flexion, extension] = [far('wrist flexion'), far('wrist extension')];
-  if (flexion || extension) return [{ ...DOWN, wristExtensionDeg: extension }, { ...DOWN, wristExtensionDeg: -flexion }]; // prettier-ignore
+  if (flexion || extension)
+    return [
+      { ...DOWN, wristExtensionDeg: extension },
+      { ...DOWN, wristExtensionDeg: -flexion },
+    ];
   if (actions.includes('radial deviation')) {
-    return [{ ...DOWN, wristRadialDeg: -far('ulnar deviation') }, { ...DOWN, wristRadialDeg: far('radial deviation') }]; // prettier-ignore
+    return [
+      { ...DOWN, wristRadialDeg: -far('ulnar deviation') },
+      { ...DOWN, wristRadialDeg: far('radial deviation') },
+    ];
   }
   if (actions.includes('pronation')) {
     return [{ supinationDeg: PALM_DOWN_DEG * reach }, { supinationDeg: PALM_UP_DEG * reach }];

@@ -39,19 +39,12 @@ const CURL: readonly [EdgeShape, EdgeShape] = [
 ];
 
 /** Four fingers whose pads stand on one edge, seen from the hand: the edge looks to the fingertips, its board lies before them. */
-export function edgeGrip(
-  skeleton: Skeleton,
-  deepM: number,
-  [mcp, pip, dip]: EdgeShape,
-): { readonly pose: HandPose; readonly edge: Thing } {
+export function edgeGrip(skeleton: Skeleton, deepM: number, [mcp, pip, dip]: EdgeShape): { readonly pose: HandPose; readonly edge: Thing } {
   let pose: HandPose = { ...SHAPE_POSES['on an edge'] };
-  for (const finger of FINGER_NAMES)
-    pose = { ...pose, [`${finger}McpDeg`]: mcp, [`${finger}PipDeg`]: pip, [`${finger}DipDeg`]: dip };
+  for (const finger of FINGER_NAMES) pose = { ...pose, [`${finger}McpDeg`]: mcp, [`${finger}PipDeg`]: pip, [`${finger}DipDeg`]: dip };
   const lowest = (tried: HandPose, bone: Part) => {
     const parts = partsIn(skeleton, { side: 'right', forearm: HERE, pose: tried });
-    return Math.min(
-      ...barsOf(skeleton, 'right', parts, (part) => part === bone).map((bar) => barTo(bar, ([, y]) => y)),
-    );
+    return Math.min(...barsOf(skeleton, 'right', parts, (part) => part === bone).map((bar) => barTo(bar, ([, y]) => y)));
   };
   // The little finger is the shortest: the others come to its line.
   const line = lowest({ ...pose, littleMcpDeg: mcp - 12, littlePipDeg: pip - 14 }, 'little3');
@@ -64,10 +57,11 @@ export function edgeGrip(
   const parts = partsIn(skeleton, { side: 'right', forearm: HERE, pose });
   const tips = barsOf(skeleton, 'right', parts, (part) => FINGER_NAMES.some((finger) => part === `${finger}3`));
   const tip = Math.min(...tips.map((bar) => barTo(bar, ([, , z]) => z)));
-  const edge = slab(
-    { at: [0.006, line - EDGE.highM / 2 + (deepM > EDGE.deepM ? -0.0025 : 0.001), tip + deepM / 2], turn: UNTURNED },
-    [EDGE.wideM, EDGE.highM, deepM],
-  );
+  const edge = slab({ at: [0.006, line - EDGE.highM / 2 + (deepM > EDGE.deepM ? -0.0025 : 0.001), tip + deepM / 2], turn: UNTURNED }, [
+    EDGE.wideM,
+    EDGE.highM,
+    deepM,
+  ]);
   return { pose, edge };
 }
 

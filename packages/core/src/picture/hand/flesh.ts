@@ -35,7 +35,7 @@ export function partsIn(skeleton: Skeleton, { side, forearm, pose }: PlacedHand)
   return placedParts;
 }
 /** Every part there is. */
-export const PARTS: readonly Part[] = ['elbow', 'turnThird', 'turnTwoThirds', 'forearm', 'wristHalf', 'hand', ...HAND_BONES]; // prettier-ignore
+export const PARTS: readonly Part[] = ['elbow', 'turnThird', 'turnTwoThirds', 'forearm', 'wristHalf', 'hand', ...HAND_BONES];
 
 /** The flesh of a placed hand, seen from outside; of some parts only where they are named. */
 export function barsOf(skeleton: Skeleton, side: Hand, parts: Parts, only?: (part: Part) => boolean): Bar[] {
@@ -70,12 +70,7 @@ export interface SkinPoint {
 
 const EVERYWHERE = MEASURED_SKIN.map((_, i) => i);
 /** Points spread over the skin of a placed hand, seen from outside: all of them, or those of some numbers. */
-export function skinOf(
-  skeleton: Skeleton,
-  side: Hand,
-  parts: Parts,
-  which: readonly number[] = EVERYWHERE,
-): SkinPoint[] {
+export function skinOf(skeleton: Skeleton, side: Hand, parts: Parts, which: readonly number[] = EVERYWHERE): SkinPoint[] {
   const { size, rest } = skeleton;
   return which.map((i) => {
     const [point, ...weights] = itemAt(MEASURED_SKIN, i);

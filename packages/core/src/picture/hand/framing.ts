@@ -37,9 +37,7 @@ const FOREARM_M = 0.085;
 const ELBOW_HALF_M = 0.045;
 /** Of floors, tables and walls only what is near the hand has to be seen. */
 const isGround = (thing: Thing) =>
-  thing.shape === 'slab'
-    ? thing.look === 'floor' || thing.look === 'wood'
-    : thing.shape === 'rod' && thing.radiusM > THICK_M;
+  thing.shape === 'slab' ? thing.look === 'floor' || thing.look === 'wood' : thing.shape === 'rod' && thing.radiusM > THICK_M;
 /** Thicker than anything that is held: a thigh. */
 const THICK_M = 0.06;
 /** Space around what is drawn, of its size: more around two hands, whose forearms run along the edges. */
@@ -53,25 +51,17 @@ export function turnedFrame(frame: Frame3d, eye: Vec3): Frame3d {
 /** The frame of a hand's mirror picture. */
 export function mirroredFrame(frame: Frame3d): Frame3d {
   const over = ([x, y, z]: Vec3): Vec3 => [-x, y, z];
-  return { ...frame, eye: over(frame.eye), up: over(frame.up), right: times(over(frame.right), -1), middle: over(frame.middle) }; // prettier-ignore
+  return { ...frame, eye: over(frame.eye), up: over(frame.up), right: times(over(frame.right), -1), middle: over(frame.middle) };
 }
 
 /** Where a point shows in a picture: shares of the frame’s half width and height from its middle, right and up. */
-export function shownAt(
-  { middle, right, up, halfWidthM, halfHeightM }: Frame3d,
-  at: Vec3,
-): readonly [x: number, y: number] {
+export function shownAt({ middle, right, up, halfWidthM, halfHeightM }: Frame3d, at: Vec3): readonly [x: number, y: number] {
   const from = sub(at, middle);
   return [dot(from, right) / halfWidthM, dot(from, up) / halfHeightM];
 }
 
 /** The frame that holds hands and things at all these moments. */
-export function frameAround(
-  skeleton: Skeleton,
-  moments: readonly HandMoment3d[],
-  eye: Vec3,
-  forearmM = FOREARM_M,
-): Frame3d {
+export function frameAround(skeleton: Skeleton, moments: readonly HandMoment3d[], eye: Vec3, forearmM = FOREARM_M): Frame3d {
   const { up, right } = eyeAxes(eye);
   const margin = moments.some(({ hands }) => hands.length > 1) ? MARGIN.two : MARGIN.one;
   const points = moments.flatMap((moment) => pointsOf(skeleton, moment, forearmM));
@@ -79,12 +69,8 @@ export function frameAround(
   const [left, rightmost] = ends(along(right));
   const [bottom, top] = ends(along(up));
   const [far, near] = ends(along(eye));
-  const middle = [
-    times(right, (left + rightmost) / 2),
-    times(up, (bottom + top) / 2),
-    times(eye, (far + near) / 2),
-  ].reduce(add);
-  return { eye, up, right, middle, halfWidthM: ((rightmost - left) / 2) * margin, halfHeightM: ((top - bottom) / 2) * margin, forearmM }; // prettier-ignore
+  const middle = [times(right, (left + rightmost) / 2), times(up, (bottom + top) / 2), times(eye, (far + near) / 2)].reduce(add);
+  return { eye, up, right, middle, halfWidthM: ((rightmost - left) / 2) * margin, halfHeightM: ((top - bottom) / 2) * margin, forearmM };
 }
 
 const ends = (all: readonly number[]): readonly [number, number] => [
@@ -96,7 +82,7 @@ function pointsOf(skeleton: Skeleton, { hands, things }: HandMoment3d, forearmM:
   const skin = hands.flatMap((hand) => {
     const parts = partsIn(skeleton, hand);
     const wrist = parts.forearm.at;
-    const farther = forearmM > FOREARM_M ? [-1, 1].map((x) => placed(parts.forearm, [x * ELBOW_HALF_M, -forearmM, 0])) : []; // prettier-ignore
+    const farther = forearmM > FOREARM_M ? [-1, 1].map((x) => placed(parts.forearm, [x * ELBOW_HALF_M, -forearmM, 0])) : [];
     const near = skinOf(skeleton, hand.side, parts)
       .map(({ at }) => at)
       .filter((at) => isNear(at, wrist, placed(parts.forearm, [0, -1, 0]), forearmM));
@@ -121,5 +107,7 @@ function cornersOf(thing: Thing): Vec3[] {
           ? times(thing.sizeM, 0.5)
           : [0, 0, 0];
   if (thing.shape === 'band') return thing.through.map((at) => placed(thing.placement, at));
-  return [-1, 1].flatMap((x) => [-1, 1].flatMap((y) => [-1, 1].map((z) => placed(thing.placement, [x * half[0], y * half[1], z * half[2]])))); // prettier-ignore
+  return [-1, 1].flatMap((x) =>
+    [-1, 1].flatMap((y) => [-1, 1].map((z) => placed(thing.placement, [x * half[0], y * half[1], z * half[2]]))),
+  );
 }

@@ -42,7 +42,7 @@ export const tableUnder = (): Thing =>
 const THIGH_RADIUS_M = 0.075;
 /** A thigh under a forearm, the knee toward the hand. */
 export const thighUnder = (): Thing =>
-  rod({ at: [0, UNDER.toM - UNDER.longM / 2, -UNDER.belowM - THIGH_RADIUS_M], turn: UNTURNED }, THIGH_RADIUS_M, UNDER.longM, 'cloth'); // prettier-ignore
+  rod({ at: [0, UNDER.toM - UNDER.longM / 2, -UNDER.belowM - THIGH_RADIUS_M], turn: UNTURNED }, THIGH_RADIUS_M, UNDER.longM, 'cloth');
 
 /** A hand beyond the edge of a table that the forearm lies on. */
 export function overTheEdge({ course }: Making): Maker {

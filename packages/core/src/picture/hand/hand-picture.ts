@@ -18,16 +18,7 @@ import type { Maker, Making } from './making.js';
 import { type HandMoment3d, mirroredMoment, momentBetween } from './moment.js';
 import { onRibs, underFoot } from './on-body.js';
 import { fingersBentBack, fingertipsTogether, hooked, interlaced, meeting, rollerTurn, towelTwist } from './pairs.js';
-import {
-  fistToBack,
-  gathering,
-  inWater,
-  onBall,
-  palmToFingertips,
-  stepping,
-  tableFingersBack,
-  wallFingersDown,
-} from './planted-moves.js';
+import { fistToBack, gathering, inWater, onBall, palmToFingertips, stepping, tableFingersBack, wallFingersDown } from './planted-moves.js';
 import { type Push, pushIn } from './pushing.js';
 import { settingOf, viewOf } from './setting-of.js';
 import { SHAPE_POSES } from './shapes.js';
@@ -105,8 +96,7 @@ function makePicture(body: Body, movement: Movement, level: Level): HandPicture 
   };
 }
 
-const inTurn = (setting: HandSetting) =>
-  setting === 'planted, fingers in turn' || setting === 'planted, fingers in pairs';
+const inTurn = (setting: HandSetting) => setting === 'planted, fingers in turn' || setting === 'planted, fingers in pairs';
 
 /** Whether a picture moves, at how many moments it is worked out, and whether over the way out or the whole way round. */
 function motionOf(setting: HandSetting, { moves: ownWay, round, stations }: Course, alsoMoves: boolean) {
@@ -170,11 +160,7 @@ function sampled(maker: Maker, steps: number, wholeWay: boolean): (beat: Beat) =
 }
 
 /** Loads along a repetition, where the body rests on its hands, and whether it moves over them. */
-function bodyCourse(
-  body: Body,
-  movement: Movement,
-  { load, contact, facing }: Level,
-): Pick<Making, 'loadAt'> & { moves: boolean } {
+function bodyCourse(body: Body, movement: Movement, { load, contact, facing }: Level): Pick<Making, 'loadAt'> & { moves: boolean } {
   if (load.kind !== 'body') return { loadAt: null, moves: false };
   const posture = { ...load.stance, contact, facing };
   const end = handLoad(body, posture);
@@ -214,7 +200,9 @@ const isSqueezed = (movement: Movement, { load, contact, equipment }: Level, set
   (contact === 'ball' || [...movement.equipment, ...equipment].includes('putty'));
 
 const helpedAt = (setting: HelpSetting) => (making: Making) => helped(setting, making);
-const onThigh = ({ course }: Making): Maker => (beat) => ({ hands: [freeHand(course.poseAt(beat), 'ahead', LYING)], things: [thighUnder()] }); // prettier-ignore
+const onThigh =
+  ({ course }: Making): Maker =>
+  (beat) => ({ hands: [freeHand(course.poseAt(beat), 'ahead', LYING)], things: [thighUnder()] });
 const MAKERS: Readonly<Record<HandSetting, (making: Making) => Maker>> = {
   'forearm ahead': free('ahead'),
   'forearm on a table': overTheEdge,

@@ -84,8 +84,7 @@ function hookedOver({ skeleton }: Making, bendDeg: number, radiusM: number): Han
   };
   // Pushed into the bend of the wrist until it lies there.
   const points = Array.from({ length: 9 }, (_, i): Vec3 => [-0.06 + 0.015 * i, 0, 0]);
-  const free = (share: number) =>
-    points.every((at) => distanceTo(add(barAt(share).placement.at, at)) > radiusM - 0.001);
+  const free = (share: number) => points.every((at) => distanceTo(add(barAt(share).placement.at, at)) > radiusM - 0.001);
   return centred(hand, [barAt(furthest(free, 24))], 0);
 }
 

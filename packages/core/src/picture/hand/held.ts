@@ -1,29 +1,12 @@
 import { answerFor, type LevelLoad, type LoadKind, type LoadOf, type LoadTable } from '../../model/load.js';
 import type { Digit } from '../../vocabulary/digits.js';
-import {
-  FINGER_NAMES,
-  type FingerName,
-  HAND_JOINTS,
-  type HandJoint,
-  type HandPose,
-} from '../../vocabulary/hand-joints.js';
+import { FINGER_NAMES, type FingerName, HAND_JOINTS, type HandJoint, type HandPose } from '../../vocabulary/hand-joints.js';
 import { ON_EDGE, onEdge, USUAL_EDGE_MM } from './edges.js';
 import { fingersOf, type Held, inHand } from './in-hand.js';
 import { barsOf, barTo, partsIn } from './flesh.js';
 import { distanceToThings } from './helping.js';
 import { freeHand, LYING, type Pointing, tableUnder, thighUnder } from './free-hand.js';
-import {
-  ALL_DIGITS,
-  alongRod,
-  ballGrip,
-  type Grip,
-  gripOf,
-  rod,
-  rodGrip,
-  slab,
-  thumbAround,
-  turnedBy,
-} from './holding.js';
+import { ALL_DIGITS, alongRod, ballGrip, type Grip, gripOf, rod, rodGrip, slab, thumbAround, turnedBy } from './holding.js';
 import { type Maker, type Making, uses } from './making.js';
 import { padOf } from './touching.js';
 import { SHAPE_POSES } from './shapes.js';
@@ -85,12 +68,7 @@ const PINCH_KNUCKLE = { deg: 66, perMm: -0.42 };
 const COVERED_M = 0.034;
 
 /** Something flat between thumb and fingers: so thick, and so large. */
-function pinched(
-  skeleton: Skeleton,
-  thickM: number,
-  sizeM: number,
-  digits: readonly Digit[] = ['index', 'thumb'],
-): Held {
+function pinched(skeleton: Skeleton, thickM: number, sizeM: number, digits: readonly Digit[] = ['index', 'thumb']): Held {
   const knuckle = PINCH_KNUCKLE.deg + PINCH_KNUCKLE.perMm * thickM * 1000;
   const pose = { ...SHAPE_POSES.pinch };
   FINGER_NAMES.forEach((finger, i) => {
@@ -106,10 +84,7 @@ function pinched(
   const [middle, out, along] = [mean(({ at }) => at), unitOf(mean((pad) => pad.out)), unitOf(mean((pad) => pad.along))];
   // Its face lies on the pads; most of it is beyond the fingertips.
   const face = facing(along, out);
-  const centre = add(
-    add(middle, times(out, thickM / 2 - 0.0005)),
-    times(along, sizeM / 2 - Math.min(COVERED_M, sizeM * 0.4)),
-  );
+  const centre = add(add(middle, times(out, thickM / 2 - 0.0005)), times(along, sizeM / 2 - Math.min(COVERED_M, sizeM * 0.4)));
   const thing = slab({ at: centre, turn: face }, [sizeM, sizeM, thickM], 'metal');
   const distanceTo = distanceToThings([thing]);
   let grip: HandPose = pose;
@@ -130,42 +105,28 @@ export function laidOn(
 ): HandPose {
   const away = (deg: number) => {
     const parts = partsIn(skeleton, { side: 'right', forearm: HERE, pose: { ...pose, [joint]: deg } });
-    return (
-      Math.min(
-        ...barsOf(skeleton, 'right', parts, (part) => part.startsWith(finger)).map((bar) => barTo(bar, distanceTo)),
-      ) + 0.001
-    );
+    return Math.min(...barsOf(skeleton, 'right', parts, (part) => part.startsWith(finger)).map((bar) => barTo(bar, distanceTo))) + 0.001;
   };
   return {
     ...pose,
-    [joint]: crossing(
-      away,
-      Math.max(HAND_JOINTS[joint].min, pose[joint] - 35),
-      Math.min(HAND_JOINTS[joint].max, pose[joint] + 35),
-    ),
+    [joint]: crossing(away, Math.max(HAND_JOINTS[joint].min, pose[joint] - 35), Math.min(HAND_JOINTS[joint].max, pose[joint] + 35)),
   };
 }
 
-function heldLift(
-  { on, handleMm, pinchMm, edgeMm, edgeGrip, digits, massKg }: LoadOf<'lift'>,
-  { skeleton, level }: Making,
-): Held {
+function heldLift({ on, handleMm, pinchMm, edgeMm, edgeGrip, digits, massKg }: LoadOf<'lift'>, { skeleton, level }: Making): Held {
   if (level.contact === 'ball') return ballOnStrap(skeleton, (handleMm ?? 70) / HALF_MM);
-  if (on === 'pinch') return pinched(skeleton, (pinchMm ?? 40) / 1000, 0.15, digits ?? ['index', 'middle', 'ring', 'little', 'thumb']); // prettier-ignore
-  if (on === 'edge')
-    return onEdge(skeleton, (edgeMm ?? USUAL_EDGE_MM) / 1000, ON_EDGE[edgeGrip ?? 'open hand'], massKg);
+  if (on === 'pinch') return pinched(skeleton, (pinchMm ?? 40) / 1000, 0.15, digits ?? ['index', 'middle', 'ring', 'little', 'thumb']);
+  if (on === 'edge') return onEdge(skeleton, (edgeMm ?? USUAL_EDGE_MM) / 1000, ON_EDGE[edgeGrip ?? 'open hand'], massKg);
   const radiusM = (handleMm ?? 30) / HALF_MM;
   const thumbBeside = digits !== undefined && !digits.includes('thumb');
   const grip = rodGrip(skeleton, radiusM, 'straight', thumbBeside ? FINGER_NAMES : ALL_DIGITS);
-  const below = (metres: number): Placement => ({ at: [grip.at.at[0], grip.at.at[1] + metres, grip.at.at[2]], turn: grip.at.turn }); // prettier-ignore
+  const below = (metres: number): Placement => ({ at: [grip.at.at[0], grip.at.at[1] + metres, grip.at.at[2]], turn: grip.at.turn });
   const size = 0.08 + 0.02 * Math.cbrt(massKg);
   return {
     grip: grip.pose,
     things: [
       rod(grip.at, radiusM, 0.13, 'metal'),
-      ...[-1, 1].map((end) =>
-        rod(turnedBy(alongRod(below(0.05), end * 0.06), turnAbout(X, 90 + end * 0)), 0.006, 0.11),
-      ),
+      ...[-1, 1].map((end) => rod(turnedBy(alongRod(below(0.05), end * 0.06), turnAbout(X, 90 + end * 0)), 0.006, 0.11)),
       slab(below(0.1 + size / 2), [0.16, size, size], 'metal'),
     ].slice(0, 4),
   };
@@ -175,7 +136,7 @@ function heldLift(
 function ballOnStrap(skeleton: Skeleton, radiusM: number): Held {
   const { pose, at } = ballGrip(skeleton, radiusM);
   const [x, y, z] = at.at;
-  const strap = rod({ at: [x, y + radiusM + STRAP.longM / 2 - 0.004, z], turn: UNTURNED }, STRAP.radiusM, STRAP.longM, 'cloth'); // prettier-ignore
+  const strap = rod({ at: [x, y + radiusM + STRAP.longM / 2 - 0.004, z], turn: UNTURNED }, STRAP.radiusM, STRAP.longM, 'cloth');
   return { grip: pose, things: [{ shape: 'ball', radiusM, placement: at, look: 'rubber' }, strap] };
 }
 const STRAP = { radiusM: 0.004, longM: 0.16 };
@@ -186,8 +147,7 @@ const BALLS = {
   firm: { radiusM: 0.035, gives: 0.05 },
   putty: { radiusM: 0.026, gives: 0.22 },
 };
-const ballFor = (making: Making) =>
-  uses(making, 'putty') ? BALLS.putty : uses(making, 'firm ball') ? BALLS.firm : BALLS.soft;
+const ballFor = (making: Making) => (uses(making, 'putty') ? BALLS.putty : uses(making, 'firm ball') ? BALLS.firm : BALLS.soft);
 
 /** A spring gripper: one handle in the palm, the other under the fingers, nearer the more it is closed. */
 function gripper(skeleton: Skeleton, closed: number): Held {
@@ -219,7 +179,10 @@ const byContact = ({ level, skeleton }: Making, stick: boolean): Held | null => 
   if (level.contact === 'ball') return null;
   if (level.contact !== 'handle') return null;
   const grip = rodGrip(skeleton, stick ? ROD_M.stick : ROD_M.dumbbell);
-  return { grip: grip.pose, things: stick ? [rod(alongRod(grip.at, 0.16), ROD_M.stick, 0.44, 'wood')] : dumbbell(grip, ROD_M.dumbbell, 0.5) }; // prettier-ignore
+  return {
+    grip: grip.pose,
+    things: stick ? [rod(alongRod(grip.at, 0.16), ROD_M.stick, 0.44, 'wood')] : dumbbell(grip, ROD_M.dumbbell, 0.5),
+  };
 };
 const ball = (making: Making, squeezed: number, digits?: readonly Digit[]): Held => {
   const { radiusM: wholeM, gives } = ballFor(making);

@@ -58,7 +58,10 @@ interface Help {
 /** Thumb and index that take hold of one digit. */
 const PINCHING: Hold = {
   with: [-2, 150, -15],
-  pose: bent({ ...SHAPE_POSES['thumb and index'], indexMcpDeg: 30, indexPipDeg: 24, indexDipDeg: 8, thumbRadialDeg: 52, thumbPalmarDeg: 52 }, 0), // prettier-ignore
+  pose: bent(
+    { ...SHAPE_POSES['thumb and index'], indexMcpDeg: 30, indexPipDeg: 24, indexDipDeg: 8, thumbRadialDeg: 52, thumbPalmarDeg: 52 },
+    0,
+  ),
   toward: { ...GRASP, thumbRadialDeg: -10, thumbPalmarDeg: 50, thumbMcpDeg: 10, thumbIpDeg: 20 },
   digits: ['index', 'thumb'],
 };
@@ -67,7 +70,7 @@ const HELPS = {
   'helped at the fingers': {
     // A fist shows the backs of its middle bones where an open hand shows its palm side.
     place: (skeleton, _, { middlePipDeg }) =>
-      (middlePipDeg > CURLED_DEG ? onBone('middle2', [0, 12, 8], BACK, X) : onBone('middle1', [0, 34, -9], PALM, X))(skeleton), // prettier-ignore
+      (middlePipDeg > CURLED_DEG ? onBone('middle2', [0, 12, 8], BACK, X) : onBone('middle1', [0, 34, -9], PALM, X))(skeleton),
     hold: { with: BY_FINGERS, pose: bent(FLAT, 0, -8), toward: GRASP, digits: ALL_DIGITS },
   },
   'helped at the back': {
@@ -154,7 +157,13 @@ export const wedged =
       const gap = (two ? 1.25 : 0.8) * (0.7 + 0.3 * share);
       const own: HandPose = { ...course.poseAt(beat), indexSpreadDeg: 14 * gap, middleSpreadDeg: -12 * gap };
       const hand: PlacedHand = freeHand(own);
-      const pose: HandPose = { ...shapePose('fist', 'index'), indexMcpDeg: 0, indexPipDeg: 4, indexDipDeg: 4, ...(two && { middleMcpDeg: 0, middlePipDeg: 4, middleDipDeg: 4 }) }; // prettier-ignore
+      const pose: HandPose = {
+        ...shapePose('fist', 'index'),
+        indexMcpDeg: 0,
+        indexPipDeg: 4,
+        indexDipDeg: 4,
+        ...(two && { middleMcpDeg: 0, middlePipDeg: 4, middleDipDeg: 4 }),
+      };
       const place = (parts: Parts): Target => {
         const [a, b] = [parts.index2.at, parts.middle2.at];
         const at: Vec3 = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2 - 0.012, (a[2] + b[2]) / 2 - 0.012];

@@ -49,12 +49,7 @@ const FROM_M = 0.09;
 const PAST_M = 0.02;
 
 /** The other hand brought to a place of the first until it touches, and its digits closed there. */
-export function helper(
-  skeleton: Skeleton,
-  helped: PlacedHand,
-  target: (parts: Parts) => Target,
-  hold: Hold,
-): PlacedHand {
+export function helper(skeleton: Skeleton, helped: PlacedHand, target: (parts: Parts) => Target, hold: Hold): PlacedHand {
   const parts = partsIn(skeleton, helped);
   const { at, out, along } = target(parts);
   const side = otherHand(helped.side);
@@ -68,9 +63,7 @@ export function helper(
   };
   const isFree = (hand: PlacedHand) => {
     const mine = partsIn(skeleton, hand);
-    return [...barsOf(skeleton, side, mine), ...forearmBars(skeleton, mine)].every(
-      (bar) => barTo(bar, distanceTo) > -sinkM,
-    );
+    return [...barsOf(skeleton, side, mine), ...forearmBars(skeleton, mine)].every((bar) => barTo(bar, distanceTo) > -sinkM);
   };
   const gapAt = (share: number) => FROM_M - share * (FROM_M + PAST_M);
   const hand = placedAt(gapAt(furthest((share) => isFree(placedAt(gapAt(share))), 24)));

@@ -80,17 +80,17 @@ type ThumbJoint = keyof typeof THUMB_LIKES;
 const THUMB_JOINTS = Object.keys(THUMB_LIKES) as ThumbJoint[];
 
 /** The thumb laid on what is held: its last two bones touch, none goes in, and it also keeps out of the other fingers. */
-export function thumbAround(
-  skeleton: Skeleton,
-  pose: HandPose,
-  distanceTo: (at: Vec3) => number,
-  sinkM: number,
-): HandPose {
+export function thumbAround(skeleton: Skeleton, pose: HandPose, distanceTo: (at: Vec3) => number, sinkM: number): HandPose {
   const posed = (angles: readonly number[]): HandPose => ({
     ...pose,
     ...(Object.fromEntries(THUMB_JOINTS.map((joint, i) => [joint, angles[i] ?? 0])) as Record<ThumbJoint, number>),
   });
-  const others = barsOf(skeleton, 'right', partsIn(skeleton, { side: 'right', forearm: HERE, pose }), (part) => /[23]$/.test(part) && !part.startsWith('thumb')); // prettier-ignore
+  const others = barsOf(
+    skeleton,
+    'right',
+    partsIn(skeleton, { side: 'right', forearm: HERE, pose }),
+    (part) => /[23]$/.test(part) && !part.startsWith('thumb'),
+  );
   const toFingers = (at: Vec3) => others.reduce((least, bar) => Math.min(least, fromBar(bar, at)), Infinity);
   const cost = (angles: readonly number[]) => {
     const parts = partsIn(skeleton, { side: 'right', forearm: HERE, pose: posed(angles) });

@@ -34,8 +34,7 @@ export function trailOf(picture: HandPicture, side: Hand, turn = 0): readonly Ve
   const longest = ways.reduce((best, way) => (lengthOfWay(way) > lengthOfWay(best) * 1.15 ? way : best));
   return lengthOfWay(longest) < LEAST_M ? null : longest;
 }
-const lengthOfWay = (way: readonly Vec3[]) =>
-  way.reduce((sum, at, i) => sum + (i === 0 ? 0 : lengthOf(sub(at, way[i - 1] ?? at))), 0);
+const lengthOfWay = (way: readonly Vec3[]) => way.reduce((sum, at, i) => sum + (i === 0 ? 0 : lengthOf(sub(at, way[i - 1] ?? at))), 0);
 
 /** A spot of pressure on the skin of a hand at rest: where on the measured right hand (millimetres), how wide, and how hard. */
 export interface PressureSpot {
@@ -55,8 +54,7 @@ interface Place {
   readonly atMm: Vec3;
   readonly radiusMm: number;
 }
-const place = (zone: Zone, radiusMm: number, ...all: readonly Vec3[]): Place[] =>
-  all.map((atMm) => ({ zone, atMm, radiusMm }));
+const place = (zone: Zone, radiusMm: number, ...all: readonly Vec3[]): Place[] => all.map((atMm) => ({ zone, atMm, radiusMm }));
 
 const PADS = place('pads', 10, [-19.6, 167, -18], [6.6, 175, -15], [35, 162, -21], [51, 136, -27]);
 const THUMB_PAD = place('pads', 11, [-74, 84, -53]);
@@ -92,11 +90,7 @@ export function zonePressure(
 }
 
 /** Pressure on a planted hand’s skin, from its load and how that is spread. */
-export function pressureOn(
-  hand: Pick<HandLoad, 'loadN'>,
-  load: Pick<PostureLoad, 'pressure'>,
-  contact: Contact,
-): PressureSpot[] {
+export function pressureOn(hand: Pick<HandLoad, 'loadN'>, load: Pick<PostureLoad, 'pressure'>, contact: Contact): PressureSpot[] {
   const on = zonePressure(hand, load);
   return (BEARING[contact] ?? []).map(({ zone, atMm, radiusMm }) => ({ atMm, radiusMm, newtonsPerCm2: on[zone] }));
 }

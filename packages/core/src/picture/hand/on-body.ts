@@ -49,11 +49,7 @@ export function underFoot({ skeleton, course }: Making): Maker {
       ({ at: [x, y] }) => x > fromX && x < fromX + wide && y > fromY && y < fromY + long,
     );
     const top = Math.max(...under.map(({ at: [, , z] }) => z)) - SINK_M;
-    const foot = slab(
-      { at: [FOOT.acrossM, FOOT.alongM, top + thick / 2], turn: HERE.turn },
-      [wide, long, thick],
-      'cloth',
-    );
+    const foot = slab({ at: [FOOT.acrossM, FOOT.alongM, top + thick / 2], turn: HERE.turn }, [wide, long, thick], 'cloth');
     const toes = TOES_M.map(([across, radiusM]): Thing => {
       const at: Vec3 = [FOOT.acrossM + across, fromY - radiusM * 0.9, top + radiusM];
       return { shape: 'ball', radiusM, placement: { at, turn: HERE.turn }, look: 'cloth' };

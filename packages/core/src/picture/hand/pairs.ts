@@ -192,7 +192,7 @@ export function towelTwist({ skeleton, course }: Making): Maker {
   return (beat) => {
     const { supinationDeg } = course.poseAt(beat);
     const hand = (tip: number): PlacedHand => {
-      const pose = fingersOf(grip.pose, { ...grip.pose, supinationDeg: PALM_DOWN_DEG, wristExtensionDeg: tip, wristRadialDeg: 0 }); // prettier-ignore
+      const pose = fingersOf(grip.pose, { ...grip.pose, supinationDeg: PALM_DOWN_DEG, wristExtensionDeg: tip, wristRadialDeg: 0 });
       return { side: 'right', pose, forearm: { at: [0, 0, 0], turn: UNTURNED } };
     };
     return onRod(skeleton, hand(supinationDeg / 3), hand(-supinationDeg / 3), grip.at, TOWEL_M, 'cloth');

@@ -1,11 +1,5 @@
 import type { PostureLoad } from '../../mechanics/hand-load.js';
-import {
-  FINGER_NAMES,
-  type FingerName,
-  HAND_JOINTS,
-  type HandJoint,
-  type HandPose,
-} from '../../vocabulary/hand-joints.js';
+import { FINGER_NAMES, type FingerName, HAND_JOINTS, type HandJoint, type HandPose } from '../../vocabulary/hand-joints.js';
 import type { OtherHandDoes } from '../../vocabulary/hand-settings.js';
 import type { Contact, Facing } from '../../vocabulary/contacts.js';
 import { itemAt } from '../../vocabulary/lists.js';
@@ -58,8 +52,7 @@ function wristOf({ wristExtensionDeg, sideTiltDeg }: PostureLoad, facing: Facing
     wristRadialDeg: inRange('wristRadialDeg', tiltDeg + extra.wristRadialDeg),
   };
 }
-const inRange = (joint: HandJoint, deg: number) =>
-  Math.min(HAND_JOINTS[joint].max, Math.max(HAND_JOINTS[joint].min, deg));
+const inRange = (joint: HandJoint, deg: number) => Math.min(HAND_JOINTS[joint].max, Math.max(HAND_JOINTS[joint].min, deg));
 
 /** A planted hand, fingers along y, for each contact. */
 const STANDS: Record<Contact, (skeleton: Skeleton, pose: HandPose, load: PostureLoad) => PlacedHand> = {
@@ -105,8 +98,7 @@ export function tentAt(skeleton: Skeleton, share: number, wrist: Partial<HandPos
   return allLanded(skeleton, { side: 'right', pose, forearm: forearmBehind(hand, pose, 'right') });
 }
 /** Where the hand itself is. */
-const handOf = ({ forearm, pose }: PlacedHand): Placement =>
-  within(forearm, { at: [0, 0, 0], turn: wristTurn(pose, 1) });
+const handOf = ({ forearm, pose }: PlacedHand): Placement => within(forearm, { at: [0, 0, 0], turn: wristTurn(pose, 1) });
 
 /** Metres from the floor to a handle's middle. */
 const HANDLE_M = 0.07;
@@ -182,11 +174,7 @@ export function planted(making: Making): Maker {
 }
 
 /** Both hands where turned fingers tell what it is; against a wall the floor stands up. */
-export function surfaced(
-  moment: HandMoment3d,
-  { skeleton, level: { facing }, other }: Making,
-  onWall: boolean,
-): HandMoment3d {
+export function surfaced(moment: HandMoment3d, { skeleton, level: { facing }, other }: Making, onWall: boolean): HandMoment3d {
   if (onWall) return movedMoment({ at: [0, 0, 0], turn: turnAbout(X, 90) }, moment);
   if (facing === 'forward' || facing === 'free') return moment;
   const { hands, things } = moment;
@@ -196,7 +184,10 @@ export function surfaced(
   const beside: Record<OtherHandDoes, () => readonly PlacedHand[]> = {
     'the same': () => own.hands.map(mirroredHand),
     'fingers forward': () => {
-      const flat = movedMoment({ at: [APART_M[facing] / 2, 0, 0], turn: HERE.turn }, { hands: [palmFlat(skeleton, { ...FLAT, ...UPRIGHT })], things: [] }); // prettier-ignore
+      const flat = movedMoment(
+        { at: [APART_M[facing] / 2, 0, 0], turn: HERE.turn },
+        { hands: [palmFlat(skeleton, { ...FLAT, ...UPRIGHT })], things: [] },
+      );
       return flat.hands.map((hand) => ({ ...mirroredHand(hand), helps: true }));
     },
     away: () => [],

@@ -23,7 +23,7 @@ export function palmToFingertips(making: Making): Maker {
     const share = outShare(beat);
     const wrist = wristFor(making, beat);
     const hand = tentAt(skeleton, share, wrist);
-    return surfaced({ hands: [hand], things: [floorUnder([0, 0.06, 0], raised ? 'wood' : 'floor')] }, making, onWall); // prettier-ignore
+    return surfaced({ hands: [hand], things: [floorUnder([0, 0.06, 0], raised ? 'wood' : 'floor')] }, making, onWall);
   };
 }
 
@@ -72,7 +72,12 @@ export function gathering(making: Making): Maker {
       [(size[0] ?? 0) * (1 - 0.45 * share), (size[1] ?? 0) * (1 - 0.5 * share), 0.0012],
       paper ? 'paper' : 'cloth',
     );
-    const fold = { shape: 'ball', radiusM: 0.003 + 0.015 * share, placement: { at: [0.004, 0.1, 0.004 + 0.008 * share], turn: HERE.turn }, look: sheet.look } as const; // prettier-ignore
+    const fold = {
+      shape: 'ball',
+      radiusM: 0.003 + 0.015 * share,
+      placement: { at: [0.004, 0.1, 0.004 + 0.008 * share], turn: HERE.turn },
+      look: sheet.look,
+    } as const;
     return { hands: [hand], things: [floorUnder([0, 0.06, 0], 'wood', 0.5), sheet, fold] };
   };
 }

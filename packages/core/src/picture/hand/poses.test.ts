@@ -3,13 +3,7 @@ import { handLoad } from '../../mechanics/hand-load.js';
 import { LIBRARY, shippedMovement } from '../../library/index.js';
 import { REFERENCE_BODIES } from '../../model/body.js';
 import type { Level, Movement } from '../../model/movement.js';
-import {
-  FINGER_NAMES,
-  type FingerName,
-  HAND_JOINT_NAMES,
-  HAND_JOINTS,
-  type HandPose,
-} from '../../vocabulary/hand-joints.js';
+import { FINGER_NAMES, type FingerName, HAND_JOINT_NAMES, HAND_JOINTS, type HandPose } from '../../vocabulary/hand-joints.js';
 import { HAND_SETTINGS } from '../../vocabulary/hand-settings.js';
 import { barsOf, barTo, forearmBars, fromBar, partsIn, type PlacedHand, skinOf } from './flesh.js';
 import { eyeFor, frameAround } from './framing.js';
@@ -36,7 +30,8 @@ interface Drawn {
 /** What a level’s hand is drawn from: levels that differ in none of it are drawn the same. */
 const drawnFrom = ({ hand, shapes, contact, facing, load, equipment, name }: Level) =>
   JSON.stringify([hand, shapes, contact, facing, load, equipment, name.includes('pairs') || name.startsWith('Two')]);
-const different = ({ ladder }: Movement) => ladder.filter((level, i) => ladder.findIndex((other) => drawnFrom(other) === drawnFrom(level)) === i); // prettier-ignore
+const different = ({ ladder }: Movement) =>
+  ladder.filter((level, i) => ladder.findIndex((other) => drawnFrom(other) === drawnFrom(level)) === i);
 const ALL: readonly Drawn[] = LIBRARY.flatMap((movement) =>
   different(movement).map((level) => ({
     name: `${movement.id} ${level.id}`,
@@ -46,7 +41,7 @@ const ALL: readonly Drawn[] = LIBRARY.flatMap((movement) =>
   })),
 );
 /** Movements in which each finger has its turn. */
-const IN_TURN = ['free.finger-touches', 'free.finger-lifts-air', 'stretch.single-finger', 'grip.putty-pinch', 'grip.single-finger-opening']; // prettier-ignore
+const IN_TURN = ['free.finger-touches', 'free.finger-lifts-air', 'stretch.single-finger', 'grip.putty-pinch', 'grip.single-finger-opening'];
 const turnsOf = ({ movement }: Drawn) => (IN_TURN.includes(movement.id) ? [0, 1, 2, 3] : [0]);
 
 const drawn = (movementId: string, levelAt = 0): Drawn => {
@@ -62,9 +57,7 @@ const isOpen = (of: HandPose) => Math.max(...middles(of)) < 30;
 
 /** Metres above what keeps a hand out: of floors everything below counts as inside. */
 const above = (thing: Thing, at: Vec3) =>
-  thing.shape === 'slab' && thing.look === 'floor'
-    ? seenFrom(thing.placement, at)[2] - thing.sizeM[2] / 2
-    : fromThing(thing, at);
+  thing.shape === 'slab' && thing.look === 'floor' ? seenFrom(thing.placement, at)[2] - thing.sizeM[2] / 2 : fromThing(thing, at);
 
 /** How deep hands go into things and into each other, millimetres, with what. */
 function depths({ skeleton }: HandPicture, { hands, things }: HandMoment3d): { mm: number; what: string }[] {
@@ -76,11 +69,12 @@ function depths({ skeleton }: HandPicture, { hands, things }: HandMoment3d): { m
     };
   });
   return found.flatMap(({ skin }, i) => {
-    const intoThings = things.flatMap((thing) => skin.map(({ at, part }) => ({ mm: -above(thing, at) * 1000, what: `${part} in ${thing.shape} ${thing.look}` }))); // prettier-ignore
+    const intoThings = things.flatMap((thing) =>
+      skin.map(({ at, part }) => ({ mm: -above(thing, at) * 1000, what: `${part} in ${thing.shape} ${thing.look}` })),
+    );
     const others = found.filter((_, j) => j !== i);
-    const intoHands = others.flatMap(
-      ({ flesh }) =>
-      skin.map(({ at, part }) => ({ mm: -Math.min(...flesh.map((bar) => fromBar(bar, at))) * 1000, what: `${part} in the other hand` })), // prettier-ignore
+    const intoHands = others.flatMap(({ flesh }) =>
+      skin.map(({ at, part }) => ({ mm: -Math.min(...flesh.map((bar) => fromBar(bar, at))) * 1000, what: `${part} in the other hand` })),
     );
     return [...intoThings, ...intoHands];
   });
@@ -159,7 +153,7 @@ describe('what the words say is what the hand does', () => {
       movement.corners
         .filter((corner) => {
           const levels = ALL.filter((each) => each.movement === movement);
-          return !levels.some((each) => [0, 0.25, 0.5, 0.75, 1, 1.25, 1.5, 1.75].some((phase) => corners[corner](pose(each, phase)))); // prettier-ignore
+          return !levels.some((each) => [0, 0.25, 0.5, 0.75, 1, 1.25, 1.5, 1.75].some((phase) => corners[corner](pose(each, phase))));
         })
         .map((corner) => `${movement.id}: ${corner}`),
     );
@@ -234,18 +228,14 @@ describe('planted hands', () => {
       .filter((each) => ['open palm', 'raised palm', 'fingertips'].includes(each.level.contact))
       .filter(
         (each) =>
-          !['planted, fingers in turn', 'planted, fingers in pairs', 'planted, stepping'].includes(
-            settingOf(each.movement, each.level),
-          ),
+          !['planted, fingers in turn', 'planted, fingers in pairs', 'planted, stepping'].includes(settingOf(each.movement, each.level)),
       )
       .flatMap((each) => {
         const { skeleton } = each.picture;
         const hand = each.picture.at({ phase: END, turn: 0 }, 'right').hands[0]!;
         return (['thumb', ...FINGER_NAMES] as const).flatMap((digit) => {
           const mm = lowestMm(each.picture, hand, digit);
-          return Math.abs(mm) > 2.5
-            ? [`${each.name}: ${digit} ${mm.toFixed(1)} mm (${skeleton.size.lengthTimes.toFixed(2)})`]
-            : [];
+          return Math.abs(mm) > 2.5 ? [`${each.name}: ${digit} ${mm.toFixed(1)} mm (${skeleton.size.lengthTimes.toFixed(2)})`] : [];
         });
       });
     expect(off).toEqual([]);
@@ -267,7 +257,9 @@ describe('planted hands', () => {
       const hand = lift.picture.at({ phase, turn: 0 }, 'right').hands[0]!;
       const parts = partsIn(lift.picture.skeleton, hand);
       const skin = skinOf(lift.picture.skeleton, 'right', parts);
-      return Math.min(...skin.filter(({ at, part }) => part === 'hand' && at[1] < placed(parts.hand, [0, 0.03, 0])[1]).map(({ at }) => at[2])); // prettier-ignore
+      return Math.min(
+        ...skin.filter(({ at, part }) => part === 'hand' && at[1] < placed(parts.hand, [0, 0.03, 0])[1]).map(({ at }) => at[2]),
+      );
     };
     expect(heel(START) * 1000).toBeLessThan(3);
     expect(heel(END) * 1000).toBeGreaterThan(15);
@@ -292,11 +284,6 @@ function apartMm(skeleton: HandPicture['skeleton'], of: HandPose, finger: Finger
 
 function lowestMm({ skeleton }: HandPicture, hand: PlacedHand, digit: 'thumb' | FingerName): number {
   const parts = partsIn(skeleton, hand);
-  const bars = barsOf(
-    skeleton,
-    hand.side,
-    parts,
-    (part) => part === `${digit}3` || (digit !== 'thumb' && part === `${digit}2`),
-  );
+  const bars = barsOf(skeleton, hand.side, parts, (part) => part === `${digit}3` || (digit !== 'thumb' && part === `${digit}2`));
   return Math.min(...bars.map((bar) => barTo(bar, ([, , z]) => z))) * 1000;
 }

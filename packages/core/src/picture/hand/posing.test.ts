@@ -9,16 +9,7 @@ import { freeHand } from './free-hand.js';
 import { frameAround, mirroredFrame, shownAt } from './framing.js';
 import { mirroredMoment } from './moment.js';
 import { placeOn, placePicture, PLACE_SIDES, PLACES_ON } from './places.js';
-import {
-  draggedTo,
-  HANDLE_PLACES,
-  HANDLES,
-  posableIn,
-  posingFrame,
-  stationOf,
-  turnedOver,
-  withJoint,
-} from './posing.js';
+import { draggedTo, HANDLE_PLACES, HANDLES, posableIn, posingFrame, stationOf, turnedOver, withJoint } from './posing.js';
 import { SHAPE_POSES } from './shapes.js';
 import { MEASURED_SIZE, skeletonOf } from './skeleton.js';
 import { eyeFor } from './framing.js';
@@ -26,9 +17,7 @@ import { VIEW_POINTS } from './views.js';
 
 const skeleton = skeletonOf(MEASURED_SIZE);
 const anyPose = fc.record(
-  Object.fromEntries(
-    HAND_JOINT_NAMES.map((joint) => [joint, fc.integer({ min: HAND_JOINTS[joint].min, max: HAND_JOINTS[joint].max })]),
-  ),
+  Object.fromEntries(HAND_JOINT_NAMES.map((joint) => [joint, fc.integer({ min: HAND_JOINTS[joint].min, max: HAND_JOINTS[joint].max })])),
 ) as fc.Arbitrary<HandPose>;
 const isWithin = (pose: HandPose) =>
   HAND_JOINT_NAMES.every((joint) => pose[joint] >= HAND_JOINTS[joint].min && pose[joint] <= HAND_JOINTS[joint].max);

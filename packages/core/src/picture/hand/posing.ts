@@ -1,5 +1,5 @@
 import type { HandStation } from '../../model/hand-picture.js';
-import { FINGER_NAMES, HAND_JOINT_NAMES, HAND_JOINTS, type HandJoint, type HandPose } from '../../vocabulary/hand-joints.js'; // prettier-ignore
+import { FINGER_NAMES, HAND_JOINT_NAMES, HAND_JOINTS, type HandJoint, type HandPose } from '../../vocabulary/hand-joints.js';
 import type { HandPlace } from '../../vocabulary/hand-places.js';
 import type { HandSetting } from '../../vocabulary/hand-settings.js';
 import { HAND_SHAPE_NAMES, type HandShapeName } from '../../vocabulary/hand-shapes.js';
@@ -31,13 +31,20 @@ export const HANDLES: Readonly<Partial<Record<HandPlace, readonly HandJoint[]>>>
 export const HANDLE_PLACES = Object.keys(HANDLES) as HandPlace[];
 
 /** Where what the hand stands on decides the fingers, only forearm and wrist can be posed. */
-const STANDING: readonly HandSetting[] = ['on a wall', 'on a wall, fingers down', 'on a table', 'on a table, fingers back', 'on a ball', 'in water', 'gathering']; // prettier-ignore
+const STANDING: readonly HandSetting[] = [
+  'on a wall',
+  'on a wall, fingers down',
+  'on a table',
+  'on a table, fingers back',
+  'on a ball',
+  'in water',
+  'gathering',
+];
 /** The joints that a setting leaves to whoever poses the hand. */
 export const posableIn = (setting: HandSetting): readonly HandJoint[] =>
   setting.startsWith('planted') || STANDING.includes(setting) ? WRIST : HAND_JOINT_NAMES;
 
-const within = (joint: HandJoint, deg: number) =>
-  Math.min(HAND_JOINTS[joint].max, Math.max(HAND_JOINTS[joint].min, deg));
+const within = (joint: HandJoint, deg: number) => Math.min(HAND_JOINTS[joint].max, Math.max(HAND_JOINTS[joint].min, deg));
 
 /** A pose with one joint elsewhere, within its limits; the end joint of a finger comes along half as far as its middle joint. */
 export function withJoint(pose: HandPose, joint: HandJoint, deg: number): HandPose {
@@ -64,8 +71,7 @@ export function draggedTo(
   to: readonly [x: number, y: number],
 ): HandPose {
   const joints = HANDLES[place] ?? [];
-  const set = (degs: readonly number[]) =>
-    joints.reduce((tried, joint, i) => withJoint(tried, joint, degs[i] ?? pose[joint]), pose);
+  const set = (degs: readonly number[]) => joints.reduce((tried, joint, i) => withJoint(tried, joint, degs[i] ?? pose[joint]), pose);
   const first = joints.map((joint) => pose[joint]);
   const far = (degs: readonly number[]) => {
     const [x, y] = shownAt(frame, placeOn(skeleton, freeHand(set(degs)), place));
@@ -106,7 +112,7 @@ const NAMED = HAND_SHAPE_NAMES.filter((shape) => shape !== 'thumb to a finger');
 const differs = (pose: HandPose, shape: HandShapeName): HandJoint[] =>
   HAND_JOINT_NAMES.filter((joint) => Math.round(pose[joint]) !== SHAPE_POSES[shape][joint]);
 const away = (pose: HandPose, shape: HandShapeName): number =>
-  HAND_JOINT_NAMES.reduce((sum, joint) => (WRIST.includes(joint) ? sum : sum + Math.abs(pose[joint] - SHAPE_POSES[shape][joint])), 0); // prettier-ignore
+  HAND_JOINT_NAMES.reduce((sum, joint) => (WRIST.includes(joint) ? sum : sum + Math.abs(pose[joint] - SHAPE_POSES[shape][joint])), 0);
 
 /** A pose as a station: the shape that it is nearest to, and the joints that differ from it, whole degrees. */
 export function stationOf(pose: HandPose): HandStation {

@@ -55,8 +55,7 @@ export function pushArrow({ push, skeleton, still, at }: Pushing, side: Hand): r
   const [hand] = at(still, side).hands;
   if (!push || !hand) return null;
   const from = pointOf(skeleton, hand, push);
-  const way =
-    push.joint === 'supinationDeg' ? aroundForearm(hand, from, push.sign) : joinedWay(skeleton, hand, push, from);
+  const way = push.joint === 'supinationDeg' ? aroundForearm(hand, from, push.sign) : joinedWay(skeleton, hand, push, from);
   const begin = add(from, times(way, ARROW.offM));
   return [begin, add(begin, times(way, ARROW.longM))];
 }

@@ -18,17 +18,36 @@ const SETTINGS: LoadTable<LoadKind, HandSetting, [Movement, Level]> = {
   roller: () => 'turning a roller',
   press: ({ action }, movement, level) => {
     if (level.contact !== 'none' || movement.shapes || action === 'grip') return 'holding';
-    const helps = { 'wrist flexion': 'helped at the fingers', 'wrist extension': 'helped at the back', 'radial deviation': 'helped at the thumb side', 'ulnar deviation': 'helped at the little side', pronation: 'helped at the forearm', supination: 'helped at the forearm', 'finger extension': 'helped around the fingers' } as const; // prettier-ignore
+    const helps = {
+      'wrist flexion': 'helped at the fingers',
+      'wrist extension': 'helped at the back',
+      'radial deviation': 'helped at the thumb side',
+      'ulnar deviation': 'helped at the little side',
+      pronation: 'helped at the forearm',
+      supination: 'helped at the forearm',
+      'finger extension': 'helped around the fingers',
+    } as const;
     return action in helps ? helps[action as keyof typeof helps] : 'holding';
   },
   resist: () => 'holding',
   move: (_, movement, level) => {
     if (level.contact !== 'none') return 'holding';
-    return level.equipment.includes('table') || movement.equipment.includes('table') ? 'forearm on a table' : 'forearm ahead'; // prettier-ignore
+    return level.equipment.includes('table') || movement.equipment.includes('table') ? 'forearm on a table' : 'forearm ahead';
   },
   stretch: ({ motion }, _, level) => {
     if (level.loading !== 'assisted') return 'forearm ahead';
-    const helps = { 'wrist extension': 'helped at the fingers', 'wrist flexion': 'helped at the back', 'radial deviation': 'helped at the little side', 'ulnar deviation': 'helped at the thumb side', pronation: 'helped at the forearm', supination: 'helped at the forearm', 'finger extension': 'helped at one finger', 'finger flexion': 'helped around the fingers', 'finger spreading': 'helped between the fingers', 'thumb extension': 'helped at the thumb' } as const; // prettier-ignore
+    const helps = {
+      'wrist extension': 'helped at the fingers',
+      'wrist flexion': 'helped at the back',
+      'radial deviation': 'helped at the little side',
+      'ulnar deviation': 'helped at the thumb side',
+      pronation: 'helped at the forearm',
+      supination: 'helped at the forearm',
+      'finger extension': 'helped at one finger',
+      'finger flexion': 'helped around the fingers',
+      'finger spreading': 'helped between the fingers',
+      'thumb extension': 'helped at the thumb',
+    } as const;
     return helps[motion];
   },
   rest: () => 'forearm ahead',
@@ -83,7 +102,7 @@ const LOAD_VIEWS: LoadTable<LoadKind, HandViewName, [Movement]> = {
   resist: () => 'thumb side, from above',
   move: ({ actions }, { motions }) => {
     if (actions.includes('pronation')) return 'from the fingertips, above';
-    if (motions.length > 0 && motions.every((motion) => SIDEWAYS.includes(motion) || motion.startsWith('thumb'))) return 'from above'; // prettier-ignore
+    if (motions.length > 0 && motions.every((motion) => SIDEWAYS.includes(motion) || motion.startsWith('thumb'))) return 'from above';
     return 'thumb side';
   },
   stretch: () => 'thumb side',

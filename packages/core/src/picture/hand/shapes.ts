@@ -1,10 +1,4 @@
-import {
-  FINGER_NAMES,
-  type FingerName,
-  HAND_JOINT_NAMES,
-  type HandJoint,
-  type HandPose,
-} from '../../vocabulary/hand-joints.js';
+import { FINGER_NAMES, type FingerName, HAND_JOINT_NAMES, type HandJoint, type HandPose } from '../../vocabulary/hand-joints.js';
 import type { HandShapeName } from '../../vocabulary/hand-shapes.js';
 
 /** Angles of four fingers, from the index, or one for all. */
@@ -69,4 +63,4 @@ export function shapePose(name: HandShapeName, finger: FingerName): HandPose {
   }
   return swapped;
 }
-const OF_ONE_FINGER: readonly HandShapeName[] = ['thumb to a finger', 'one finger up', 'one finger back', 'thumb and index']; // prettier-ignore
+const OF_ONE_FINGER: readonly HandShapeName[] = ['thumb to a finger', 'one finger up', 'one finger back', 'thumb and index'];

@@ -16,8 +16,7 @@ const joints = Object.fromEntries(
 const pose = fc.record(joints) as unknown as fc.Arbitrary<HandPose>;
 const STILL = SHAPE_POSES.together;
 const along = (of: HandPose, bone: 'hand' | (typeof HAND_BONES)[number]) => turned(partsOf(skeleton, of)[bone].turn, Y);
-const degBetween = (a: Vec3, b: Vec3) =>
-  (Math.acos(Math.min(1, a[0] * b[0] + a[1] * b[1] + a[2] * b[2])) * 180) / Math.PI;
+const degBetween = (a: Vec3, b: Vec3) => (Math.acos(Math.min(1, a[0] * b[0] + a[1] * b[1] + a[2] * b[2])) * 180) / Math.PI;
 
 describe('the bones of a hand', () => {
   test('keep their lengths in any pose', () => {

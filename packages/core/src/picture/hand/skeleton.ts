@@ -145,8 +145,7 @@ function skeletonIn(size: HandSize): Skeleton {
 }
 
 /** Something for each bone. */
-const ofBones = <T>(make: (bone: HandBone) => T) =>
-  Object.fromEntries(BONES.map((bone) => [bone, make(bone)])) as Record<HandBone, T>;
+const ofBones = <T>(make: (bone: HandBone) => T) => Object.fromEntries(BONES.map((bone) => [bone, make(bone)])) as Record<HandBone, T>;
 
 function restPlacement(bone: HandBone, size: HandSize): Placement {
   const { at, to, axis } = MEASURED_BONES[bone];
@@ -170,7 +169,12 @@ function restBone(bone: HandBone, rest: Record<Part, Placement>, size: HandSize)
 }
 
 /** The thumb's metacarpal turns its pad toward the fingers as it comes in front of the palm: degrees for each of its own degrees (17° over the whole way; Cooney et al. 1981, J Bone Joint Surg Am 63(9):1371–81). */
-const THUMB_PRONATION = published('Turn of the thumb into opposition', 0.4, '° per ° of palmar abduction', 'Cooney et al. 1981, J Bone Joint Surg Am 63(9):1371–81'); // prettier-ignore
+const THUMB_PRONATION = published(
+  'Turn of the thumb into opposition',
+  0.4,
+  '° per ° of palmar abduction',
+  'Cooney et al. 1981, J Bone Joint Surg Am 63(9):1371–81',
+);
 
 /** How a bone is turned against what it hangs on in this pose. */
 function localTurn(bone: HandBone, { bones }: Skeleton, pose: HandPose): Turn {
@@ -196,11 +200,7 @@ function fingerTurn(bone: HandBone, bones: Skeleton['bones'], pose: HandPose): T
   switch (bone.at(-1)) {
     case '1': {
       const metacarpal = bones[`${finger}0`].fannedDeg;
-      return turns(
-        turnAbout(Z, pose[`${finger}SpreadDeg`] - metacarpal),
-        turnAbout(X, -pose[`${finger}McpDeg`]),
-        twist,
-      );
+      return turns(turnAbout(Z, pose[`${finger}SpreadDeg`] - metacarpal), turnAbout(X, -pose[`${finger}McpDeg`]), twist);
     }
     case '2':
       return turns(turnAbout(Z, fannedDeg), turnAbout(X, -pose[`${finger}PipDeg`]), twist);

@@ -35,7 +35,10 @@ export const bandOpening =
         const flesh = (digit === 'thumb' ? 0.0098 : 0.0078) * skeleton.size.breadthTimes;
         return { middle: placed(bone, [0, 0.008 - back, 0]), flesh, along: turned(bone.turn, [0, 1, 0]) };
       };
-      const bands = Array.from({ length: rings }, (_, i) => ({ shape: 'band', through: ring(i * 0.007), radiusM: BAND_M, placement: HERE, look: 'rubber' }) as const); // prettier-ignore
+      const bands = Array.from(
+        { length: rings },
+        (_, i) => ({ shape: 'band', through: ring(i * 0.007), radiusM: BAND_M, placement: HERE, look: 'rubber' }) as const,
+      );
       return { hands: [hand], things: bands };
     };
   };
@@ -128,6 +131,9 @@ export function onOpenPalm({ course, skeleton, level }: Making): Maker {
 export function fistOnWall({ skeleton }: Making): Maker {
   const hand = letDown(skeleton, FIST_DOWN, { ...SHAPE_POSES.fist, supinationDeg: 0 });
   // The floor stands up in front of the body; the thumbs point up.
-  const moment = movedMoment({ at: [0, 0, 0], turn: turnAbout(X, 90) }, { hands: [hand], things: [floorUnder([0, 0.02, 0], 'floor', 0.4)] }); // prettier-ignore
+  const moment = movedMoment(
+    { at: [0, 0, 0], turn: turnAbout(X, 90) },
+    { hands: [hand], things: [floorUnder([0, 0.02, 0], 'floor', 0.4)] },
+  );
   return () => moment;
 }

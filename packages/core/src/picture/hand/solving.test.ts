@@ -18,9 +18,27 @@ describe('searches in one and several numbers', () => {
 
   test('the least is found within its bounds', () => {
     const bowl = ([x = 0, y = 0]: readonly number[]) => (x - 1) ** 2 + (y + 2) ** 2;
-    const found = least([0, 0], [[-5, 5], [-5, 5]], bowl, 2); // prettier-ignore
+    const found = least(
+      [0, 0],
+      [
+        [-5, 5],
+        [-5, 5],
+      ],
+      bowl,
+      2,
+    );
     expect(found[0]).toBeCloseTo(1, 1);
     expect(found[1]).toBeCloseTo(-2, 1);
-    expect(least([0, 0], [[-5, 5], [-1, 5]], bowl, 2)[1]).toBe(-1); // prettier-ignore
+    expect(
+      least(
+        [0, 0],
+        [
+          [-5, 5],
+          [-1, 5],
+        ],
+        bowl,
+        2,
+      )[1],
+    ).toBe(-1);
   });
 });

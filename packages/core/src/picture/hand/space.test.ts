@@ -27,9 +27,7 @@ import {
 const number = fc.double({ min: -1, max: 1, noNaN: true });
 const vector = fc.tuple(number, number, number);
 const axis = vector.filter((v) => lengthOf(v) > 0.1).map(unitOf);
-const turn = fc
-  .tuple(axis, fc.double({ min: -180, max: 180, noNaN: true }))
-  .map(([about, deg]) => turnAbout(about, deg));
+const turn = fc.tuple(axis, fc.double({ min: -180, max: 180, noNaN: true })).map(([about, deg]) => turnAbout(about, deg));
 const placement = fc.record({ at: vector, turn }) as fc.Arbitrary<Placement>;
 const near = (a: Vec3, b: Vec3) => expect(lengthOf([a[0] - b[0], a[1] - b[1], a[2] - b[2]])).toBeLessThan(1e-9);
 

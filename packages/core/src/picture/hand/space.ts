@@ -30,11 +30,7 @@ export const times = (a: Vec3, by: number): Vec3 => [a[0] * by, a[1] * by, a[2] 
 /** Inner product. */
 export const dot = (a: Vec3, b: Vec3) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 /** Vector product. */
-export const cross = (a: Vec3, b: Vec3): Vec3 => [
-  a[1] * b[2] - a[2] * b[1],
-  a[2] * b[0] - a[0] * b[2],
-  a[0] * b[1] - a[1] * b[0],
-];
+export const cross = (a: Vec3, b: Vec3): Vec3 => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
 /** Length of a vector. */
 export const lengthOf = (a: Vec3) => sqrt(dot(a, a));
 /** The same direction, one long. */

@@ -107,13 +107,7 @@ export function letDown(skeleton: Skeleton, turn: Turn, pose: HandPose, sinkM = 
 const HAND_SKIN = zone((_, y) => y > 0);
 
 /** Brings a digit down (or up) by one joint until it lies on the floor z = 0. */
-export function landed(
-  skeleton: Skeleton,
-  hand: PlacedHand,
-  joint: HandJoint,
-  parts: readonly Part[],
-  sinkM = SINK_M,
-): HandPose {
+export function landed(skeleton: Skeleton, hand: PlacedHand, joint: HandJoint, parts: readonly Part[], sinkM = SINK_M): HandPose {
   const height = (deg: number) => {
     const pose = { ...hand.pose, [joint]: deg };
     const bars = barsOf(skeleton, hand.side, partsIn(skeleton, { ...hand, pose }), (own) => parts.includes(own));
@@ -128,7 +122,12 @@ const INTO = 30;
 const AWAY = 0.01;
 const THUMB_JOINTS = ['thumbRadialDeg', 'thumbPalmarDeg', 'thumbMcpDeg', 'thumbIpDeg'] as const;
 /** How far a thumb bends to come down beside a planted hand. */
-const THUMB_BOUNDS = [[30, 66], [-15, 45], [-12, 24], [-18, 20]] as const; // prettier-ignore
+const THUMB_BOUNDS = [
+  [30, 66],
+  [-15, 45],
+  [-12, 24],
+  [-18, 20],
+] as const;
 
 /** The thumb brought down onto the floor z = 0 by all its joints a little, its ball no deeper than flesh gives way. */
 function thumbLanded(skeleton: Skeleton, hand: PlacedHand): HandPose {

@@ -29,7 +29,7 @@ export function fromThing(thing: Thing, at: Vec3): number {
     case 'ball':
       return sqrt(own[0] ** 2 + own[1] ** 2 + own[2] ** 2) - thing.radiusM;
     case 'rod':
-      return fromBox([sqrt(own[0] ** 2 + own[2] ** 2) - thing.radiusM, abs(own[1]) - thing.lengthM / 2, -Infinity]); // prettier-ignore
+      return fromBox([sqrt(own[0] ** 2 + own[2] ** 2) - thing.radiusM, abs(own[1]) - thing.lengthM / 2, -Infinity]);
     case 'slab':
       return fromBox(pastFaces(own, thing.sizeM));
     case 'wedge': {

@@ -15,11 +15,7 @@ const PADS: Readonly<Record<'thumb' | FingerName, { readonly part: Part; readonl
 };
 
 /** Where a digit’s pad is, which way it looks and which way its bone points, seen from the end of the forearm. */
-export function padOf(
-  skeleton: Skeleton,
-  parts: Parts,
-  digit: 'thumb' | FingerName,
-): { at: Vec3; out: Vec3; along: Vec3 } {
+export function padOf(skeleton: Skeleton, parts: Parts, digit: 'thumb' | FingerName): { at: Vec3; out: Vec3; along: Vec3 } {
   const { part, at } = PADS[digit];
   const own = ownMm(skeleton, at);
   const [x, y, z] = turned(parts[part].turn, Z);

@@ -19,8 +19,7 @@ export const beforeEvent: ProgrammeRule = {
     if (!event) return [];
     return view.sessions.filter(isAhead).flatMap((session) => {
       const days = daysBetween(session.day, event.day);
-      const nearest =
-        (session.load?.hard.length ?? 0) > 0 ? HARD_CLEAR_DAYS : session.load?.isLoading ? LOADING_CLEAR_DAYS : -1;
+      const nearest = (session.load?.hard.length ?? 0) > 0 ? HARD_CLEAR_DAYS : session.load?.isLoading ? LOADING_CLEAR_DAYS : -1;
       if (days < 0 || days > nearest || nearest < 0) return [];
       const when = days === 0 ? 'on the day of' : `${days} ${days === 1 ? 'day' : 'days'} before`;
       const text = `${session.sequence?.title ?? 'A session'} ${nearest === HARD_CLEAR_DAYS ? 'works hard' : 'loads'} ${when} ${event.name}, ${dayWords(event.day)}.`;
@@ -42,11 +41,13 @@ export const taperMissing: ProgrammeRule = {
     if (!event || event.day < today) return [];
     const index = weekToward(programme, event.day);
     const week = weeks[index];
-    if (!week || week.kind !== 'build' || !week.sessions.some((each) => each.load?.isLoading && isAhead(each)))
-      return [];
+    if (!week || week.kind !== 'build' || !week.sessions.some((each) => each.load?.isLoading && isAhead(each))) return [];
     const text = `Week ${index + 1} leads to ${event.name} and holds ${week.amountPercent} % of the load.`;
     const taper = usualWeek('taper');
-    const fix = { label: `Make week ${index + 1} a taper, ${taper.amountPercent} %`, edits: [{ kind: 'week' as const, index, week: taper }] }; // prettier-ignore
+    const fix = {
+      label: `Make week ${index + 1} a taper, ${taper.amountPercent} %`,
+      edits: [{ kind: 'week' as const, index, week: taper }],
+    };
     return [{ day: week.monday, sessionIds: [], text, fix }];
   },
 };

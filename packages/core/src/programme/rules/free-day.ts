@@ -18,14 +18,11 @@ export function isTrainingDay(view: SeenProgramme, day: string): boolean {
 const MOST_DAYS = 4;
 
 /** The nearest day that is free for a session: later before earlier, not before today, without other loading work. */
-export function freeDayFor(
-  view: SeenProgramme,
-  session: PlannedSession,
-  suits: (day: string) => boolean,
-): string | undefined {
+export function freeDayFor(view: SeenProgramme, session: PlannedSession, suits: (day: string) => boolean): string | undefined {
   const { programme, today, sessions } = view;
   const [first, last] = [programme.fromDay > today ? programme.fromDay : today, lastDayOf(programme)];
-  const isFree = (day: string) => !sessions.some((each) => each.day === day && each.id !== session.id && (each.load?.isLoading || each.planId === session.planId)); // prettier-ignore
+  const isFree = (day: string) =>
+    !sessions.some((each) => each.day === day && each.id !== session.id && (each.load?.isLoading || each.planId === session.planId));
   for (let off = 1; off <= MOST_DAYS; off++) {
     for (const day of [addDays(session.day, off), addDays(session.day, -off)]) {
       if (day >= first && day <= last && isTrainingDay(view, day) && isFree(day) && suits(day)) return day;
@@ -35,11 +32,7 @@ export function freeDayFor(
 }
 
 /** Moves a session to the nearest day that suits, or takes it out where there is none. */
-export function movedOrOut(
-  view: SeenProgramme,
-  session: PlannedSession,
-  suits: (day: string) => boolean,
-): ProgrammeFix {
+export function movedOrOut(view: SeenProgramme, session: PlannedSession, suits: (day: string) => boolean): ProgrammeFix {
   const day = freeDayFor(view, session, suits);
   return day === undefined
     ? { label: 'Leave it out', edits: [{ kind: 'remove', sessionId: session.id }] }

@@ -17,8 +17,7 @@ export const growth: ProgrammeRule = {
       if (!last) return [];
       const weekDoses = (weeksBack: number): WeekDoses => {
         const monday = addDays(week.monday, -7 * weeksBack);
-        const doses =
-          view.weeks[week.index - weeksBack]?.doses ?? dosesBetween(view.course, monday, addDays(monday, 6));
+        const doses = view.weeks[week.index - weeksBack]?.doses ?? dosesBetween(view.course, monday, addDays(monday, 6));
         return (group) => doses[group] ?? 0;
       };
       const over = roomsFor(weekDoses(0), [1, 2, 3].map(weekDoses), view.method)

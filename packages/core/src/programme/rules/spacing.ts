@@ -7,8 +7,7 @@ import { isAhead, noonOf, onDay, type PlannedSession, type SeenProgramme } from 
 import type { ProgrammeRule } from '../finding.js';
 import { movedOrOut } from './free-day.js';
 
-const isHardFor = ({ hard }: Pick<PastLoad, 'hard'>, group: MuscleGroup) =>
-  hard.some((key) => partsOf(key).group === group);
+const isHardFor = ({ hard }: Pick<PastLoad, 'hard'>, group: MuscleGroup) => hard.some((key) => partsOf(key).group === group);
 
 /** Hard sessions of the same fingers or wrists on days too near. */
 export const spacing: ProgrammeRule = {
@@ -34,9 +33,7 @@ export const spacing: ProgrammeRule = {
       const when = on === day ? 'twice on one day' : `on ${dayWords(on)} and again on ${dayWords(day)}`;
       const text = `${capital(group)} work long at ${HARD_PERCENT} % and more ${when}; this method leaves ${view.method.hardSpacingH} h.`;
       const suits = (to: string) =>
-        mine.every((each) =>
-          [hoursBefore, hoursAfter].every((hours) => hours(others, to, each) >= view.method.hardSpacingH),
-        );
+        mine.every((each) => [hoursBefore, hoursAfter].every((hours) => hours(others, to, each) >= view.method.hardSpacingH));
       return [{ day, sessionIds: [session.id], text, fix: movedOrOut(view, session, suits) }];
     });
   },
@@ -45,7 +42,9 @@ export const spacing: ProgrammeRule = {
 /** Hard work that was carried out or is ahead, in order; what was done on a day stands before what is planned on it. */
 function hardCourse({ past, sessions }: SeenProgramme): (PastLoad & { readonly session?: PlannedSession })[] {
   const done = past.map(onDay);
-  const ahead = sessions.filter(isAhead).flatMap((session) => (session.load ? [{ ...onDay({ ...session.load, day: session.day }), session }] : [])); // prettier-ignore
+  const ahead = sessions
+    .filter(isAhead)
+    .flatMap((session) => (session.load ? [{ ...onDay({ ...session.load, day: session.day }), session }] : []));
   return [...done, ...ahead]
     .filter((load) => SPACED_GROUPS.some((group) => isHardFor(load, group)))
     .sort((a, b) => a.startedAt.localeCompare(b.startedAt));
@@ -55,6 +54,9 @@ const hoursBefore = (course: readonly PastLoad[], day: string, group: MuscleGrou
   hoursSinceHard({ past: course, now: noonOf(day) }, group);
 
 function hoursAfter(course: readonly PastLoad[], day: string, group: MuscleGroup): number {
-  const after = course.filter((load) => isHardFor(load, group)).map(({ startedAt }) => hoursBetween(noonOf(day), startedAt)).filter((hours) => hours >= 0); // prettier-ignore
+  const after = course
+    .filter((load) => isHardFor(load, group))
+    .map(({ startedAt }) => hoursBetween(noonOf(day), startedAt))
+    .filter((hours) => hours >= 0);
   return Math.min(...after);
 }

@@ -32,7 +32,7 @@ export const longGap: ProgrammeRule = {
     const days = course.map(({ startedAt }) => startedAt.slice(0, 10));
     return sessions.filter(isAhead).flatMap(({ id, day }) => {
       const before = days.findLast((each) => each < day);
-      if (before === undefined || daysBetween(before, day) < AWAY_DAYS || days.indexOf(day) !== days.lastIndexOf(before) + 1) return []; // prettier-ignore
+      if (before === undefined || daysBetween(before, day) < AWAY_DAYS || days.indexOf(day) !== days.lastIndexOf(before) + 1) return [];
       const text = `${daysBetween(before, day)} days without a session before ${dayWords(day)}: each movement begins a level lower then.`;
       return [{ day, sessionIds: [id], text }];
     });

@@ -4,10 +4,8 @@ import { WEEKDAYS } from '../../vocabulary/days.js';
 import { isAhead, type WeekView } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
 
-const loadingAhead = ({ sessions }: WeekView) =>
-  sessions.filter((session) => session.load?.isLoading && isAhead(session));
-const loading = ({ sessions }: WeekView) =>
-  sessions.filter((session) => session.load?.isLoading && session.state !== 'missed');
+const loadingAhead = ({ sessions }: WeekView) => sessions.filter((session) => session.load?.isLoading && isAhead(session));
+const loading = ({ sessions }: WeekView) => sessions.filter((session) => session.load?.isLoading && session.state !== 'missed');
 
 /** More loading sessions in a week than the method has room for. */
 export const tooMany: ProgrammeRule = {
@@ -41,7 +39,7 @@ export const noRestDay: ProgrammeRule = {
     weeks.flatMap((week) => {
       const days = new Set(loading(week).map(({ day }) => day));
       if (days.size < WEEKDAYS.length || loadingAhead(week).length === 0) return [];
-      return [{ day: week.monday, sessionIds: [], text: 'Every day of this week loads the hands. Leave one that only moves them.' }]; // prettier-ignore
+      return [{ day: week.monday, sessionIds: [], text: 'Every day of this week loads the hands. Leave one that only moves them.' }];
     }),
 };
 
@@ -64,7 +62,10 @@ export const easierMissing: ProgrammeRule = {
       if (built !== BUILD_WEEKS + 1 || loadingAhead(week).length === 0) return [];
       const text = `Week ${week.index + 1} would be the ${built}th week of building on end. An easier one, or an event, belongs between.`;
       const easier = usualWeek('easier');
-      const fix = { label: `Make week ${week.index + 1} easier, ${easier.amountPercent} %`, edits: [{ kind: 'week' as const, index: week.index, week: easier }] }; // prettier-ignore
+      const fix = {
+        label: `Make week ${week.index + 1} easier, ${easier.amountPercent} %`,
+        edits: [{ kind: 'week' as const, index: week.index, week: easier }],
+      };
       return [{ day: week.monday, sessionIds: [], text, fix }];
     }),
 };

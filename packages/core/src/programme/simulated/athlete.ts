@@ -20,11 +20,41 @@ export interface SimulatedAthlete {
   readonly scatter: number;
 }
 
-const STRENGTH_SD = working('Simulated: spread of strength', 0.25, 'log-sd', 'what norms of grip and wrist moments spread by', [0.15, 0.35]).value; // prettier-ignore
-const GAIN = working('Simulated: gain of strength', 0.015, 'of the maximum a week', 'beginners gain 10–20 % in twelve weeks of isometric or heavy training', [0.008, 0.025]).value; // prettier-ignore
-const RECOVERY_DAYS = working('Simulated: recovery of tissue', 1.6, 'days', 'tendon and joint surface are calm again two or three days after hard loading', [1, 3]).value; // prettier-ignore
-const THRESHOLD_SD = working('Simulated: spread of the threshold', 0.3, 'log-sd', 'one in ten bears two thirds of what an ordinary person does', [0.2, 0.4]).value; // prettier-ignore
-const ADHERENCE = working('Simulated: sessions that take place', 0.85, 'of those planned', 'supervised programmes of some weeks', [0.7, 0.95]).value; // prettier-ignore
+const STRENGTH_SD = working(
+  'Simulated: spread of strength',
+  0.25,
+  'log-sd',
+  'what norms of grip and wrist moments spread by',
+  [0.15, 0.35],
+).value;
+const GAIN = working(
+  'Simulated: gain of strength',
+  0.015,
+  'of the maximum a week',
+  'beginners gain 10–20 % in twelve weeks of isometric or heavy training',
+  [0.008, 0.025],
+).value;
+const RECOVERY_DAYS = working(
+  'Simulated: recovery of tissue',
+  1.6,
+  'days',
+  'tendon and joint surface are calm again two or three days after hard loading',
+  [1, 3],
+).value;
+const THRESHOLD_SD = working(
+  'Simulated: spread of the threshold',
+  0.3,
+  'log-sd',
+  'one in ten bears two thirds of what an ordinary person does',
+  [0.2, 0.4],
+).value;
+const ADHERENCE = working(
+  'Simulated: sessions that take place',
+  0.85,
+  'of those planned',
+  'supervised programmes of some weeks',
+  [0.7, 0.95],
+).value;
 
 /** Somebody drawn by chance. */
 export function drawnAthlete(chance: Chance): SimulatedAthlete {

@@ -44,12 +44,7 @@ const LOOKED_AT = 14;
 const SORE_FROM = 5;
 
 /** Somebody drawn by a seed goes through weeks by the rules that coaches are proposed. Where nobody of an ordinary strength would stand at first is the first rung. */
-export function simulatedCourse(
-  movement: Movement,
-  rungs: readonly Rung[],
-  rules: CourseRules,
-  seed: number,
-): CourseOutcome {
+export function simulatedCourse(movement: Movement, rungs: readonly Rung[], rules: CourseRules, seed: number): CourseOutcome {
   const chance = chanceOf(seed);
   const who = drawnAthlete(chance);
   const { method, weeks, sessionsPerWeek, easierEvery } = rules;
@@ -110,7 +105,7 @@ type Dosed = Omit<Asked, 'rung'>;
 
 function inWeek(rung: Rung, dose: Dosed, isEasier: boolean): Dosed {
   if (!isEasier) return dose;
-  const { sets, work } = inAmount({ ...rung.dose, sets: dose.sets, work: workOf(rung.dose.work.kind, dose.amount) }, EASIER_PERCENT); // prettier-ignore
+  const { sets, work } = inAmount({ ...rung.dose, sets: dose.sets, work: workOf(rung.dose.work.kind, dose.amount) }, EASIER_PERCENT);
   return { ...dose, sets, amount: amountOf(work) };
 }
 

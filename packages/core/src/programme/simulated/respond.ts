@@ -37,13 +37,43 @@ export interface Response {
   readonly state: SimulatedState;
 }
 
-const PAUSE_LEAVES = working('Simulated: fatigue after a rest between sets', 0.45, 'of what there was', 'some minute of rest gives back half', [0.3, 0.6]).value; // prettier-ignore
+const PAUSE_LEAVES = working(
+  'Simulated: fatigue after a rest between sets',
+  0.45,
+  'of what there was',
+  'some minute of rest gives back half',
+  [0.3, 0.6],
+).value;
 /** Tissue load of a minute at half of the maximum, in units of an ordinary tolerance. */
-const LOAD_UNIT = working('Simulated: tissue load', 0.42, 'units for a minute at half of the maximum', 'two holds of half a minute every second day are borne by most for months', [0.3, 0.6]).value; // prettier-ignore
+const LOAD_UNIT = working(
+  'Simulated: tissue load',
+  0.42,
+  'units for a minute at half of the maximum',
+  'two holds of half a minute every second day are borne by most for months',
+  [0.3, 0.6],
+).value;
 /** Load grows with effort faster than its seconds do. */
-const LOAD_POWER = working('Simulated: load by effort', 2, 'power', 'strain of tendon over force; between linear and cubic', [1.5, 3]).value; // prettier-ignore
-const FLARE_RATE = working('Simulated: flare-ups', 0.5, 'per session and unit above the threshold', 'twice the threshold flares up in four of ten sessions', [0.2, 1]).value; // prettier-ignore
-const ADAPTS = working('Simulated: tissue that adapts', 0.004, 'a session', 'some tenth in a season of three sessions a week', [0.002, 0.008]).value; // prettier-ignore
+const LOAD_POWER = working(
+  'Simulated: load by effort',
+  2,
+  'power',
+  'strain of tendon over force; between linear and cubic',
+  [1.5, 3],
+).value;
+const FLARE_RATE = working(
+  'Simulated: flare-ups',
+  0.5,
+  'per session and unit above the threshold',
+  'twice the threshold flares up in four of ten sessions',
+  [0.2, 1],
+).value;
+const ADAPTS = working(
+  'Simulated: tissue that adapts',
+  0.004,
+  'a session',
+  'some tenth in a season of three sessions a week',
+  [0.002, 0.008],
+).value;
 const FLARE_DAYS = 12;
 const NIGHT_DAYS = 0.6;
 const whole = (value: number) => Math.min(10, Math.max(0, Math.round(value)));
@@ -113,4 +143,9 @@ export function rested(who: SimulatedAthlete, from: SimulatedState, days: number
 }
 
 /** Somebody before the first session. */
-export const freshState = ({ strength, tolerance }: SimulatedAthlete): SimulatedState => ({ strength, irritation: 0, tolerance, flareDays: 0 }); // prettier-ignore
+export const freshState = ({ strength, tolerance }: SimulatedAthlete): SimulatedState => ({
+  strength,
+  irritation: 0,
+  tolerance,
+  flareDays: 0,
+});

@@ -26,8 +26,20 @@ export interface Rung {
   readonly secondsEach: number;
 }
 
-const ALL_BORNE_PERCENT = working('Simulated: all that an ordinary hand bears', 70, '% of body weight', 'a plank on both hands is half of it; hands that carry the body upside down were prepared for it', [50, 90]).value; // prettier-ignore
-const CALM_PRESS = working('Simulated: strain of a press', 0.7, 'of that of a load', 'pressing without motion calms rather than irritates', [0.5, 1]).value; // prettier-ignore
+const ALL_BORNE_PERCENT = working(
+  'Simulated: all that an ordinary hand bears',
+  70,
+  '% of body weight',
+  'a plank on both hands is half of it; hands that carry the body upside down were prepared for it',
+  [50, 90],
+).value;
+const CALM_PRESS = working(
+  'Simulated: strain of a press',
+  0.7,
+  'of that of a load',
+  'pressing without motion calms rather than irritates',
+  [0.5, 1],
+).value;
 /** What one of each unit takes where the dose does not say: three seconds for a stroke, ten for a breath, one and a half for a metre; working values. */
 const SECONDS: Record<SetUnit, number> = { repetitions: 3, seconds: 1, breaths: 10, metres: 1.5 };
 /** A stroke is charged by its mean, which of a half sine is two thirds and a little less. */

@@ -15,7 +15,7 @@ const rungs = rungsOf(movement, referencePerson(REFERENCE_BODIES['not stated'], 
 const question = (more: Partial<StudyQuestion> = {}): StudyQuestion => ({
   movement,
   methods: [METHODS['floor-loading']],
-  ...{ athletes: 200, seed: 20261128, weeks: 12, sessionsPerStep: 2, daysPerStep: 6, sessionsPerWeek: null, easierEvery: 4 }, // prettier-ignore
+  ...{ athletes: 200, seed: 20261128, weeks: 12, sessionsPerStep: 2, daysPerStep: 6, sessionsPerWeek: null, easierEvery: 4 },
   ...more,
 });
 const one = (more?: Partial<StudyQuestion>) => itemAt(studied(question(more)), 0);
@@ -55,7 +55,13 @@ describe('simulated athletes', () => {
   test('a dose that is too much for somebody fails within it, and is felt as hard', () => {
     const chance = chanceOf(3);
     const who = { ...drawnAthlete(chance), lean: 0, scatter: 0 };
-    const at = (strength: number) => respond({ ...who, strength }, freshState({ ...who, strength }), { rung: itemAt(rungs, 3), sets: 2, amount: 10, effortPercent: null }, chance); // prettier-ignore
+    const at = (strength: number) =>
+      respond(
+        { ...who, strength },
+        freshState({ ...who, strength }),
+        { rung: itemAt(rungs, 3), sets: 2, amount: 10, effortPercent: null },
+        chance,
+      );
     expect(at(2).setsDone).toBe(2);
     expect(at(0.45).setsDone).toBeLessThan(2);
     expect(at(0.45).exertion).toBeGreaterThan(at(2).exertion);
@@ -68,7 +74,7 @@ describe('simulated athletes', () => {
   });
 
   test('left to the methods, each goes at its own pace', () => {
-    const [usual, own] = [METHODS['floor-loading'], { ...METHODS['floor-loading'], sessionsPerStep: 4, daysPerStep: 14 }]; // prettier-ignore
+    const [usual, own] = [METHODS['floor-loading'], { ...METHODS['floor-loading'], sessionsPerStep: 4, daysPerStep: 14 }];
     const left = { sessionsPerStep: null, daysPerStep: null };
     expect(one({ ...left, methods: [usual] })).toEqual(one());
     const [slow] = studied(question({ ...left, methods: [own] }));

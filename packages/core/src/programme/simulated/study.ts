@@ -62,8 +62,7 @@ const BATCH = 50;
 
 /** Goes through all courses; yields how many are done, and ends with the rows. The same question comes to the same figures. */
 export function* study(question: StudyQuestion): Generator<number, StudyRow[]> {
-  const { movement, methods, athletes, seed, weeks, sessionsPerStep, daysPerStep, sessionsPerWeek, easierEvery } =
-    question;
+  const { movement, methods, athletes, seed, weeks, sessionsPerStep, daysPerStep, sessionsPerWeek, easierEvery } = question;
   const rungs = rungsOf(movement, referencePerson(REFERENCE_BODIES['not stated'], STUDY_DAY));
   if (rungs.length === 0) throw new RangeError(`${movement.name} has no level that an ordinary person could do.`);
   const rows: StudyRow[] = [];

@@ -48,12 +48,12 @@ export function callAfter(outcome: SessionOutcome): AfterSession {
   const { advice, text } = morningOf(morning, morningBefore);
   const asked = BY_MORNING[advice];
   if (advice === 'refer') return { proposed: asked, reason: `${text} ${UNTIL_CLEARED}` };
-  return DECISIONS.indexOf(asked) > DECISIONS.indexOf(felt.proposed) ? { proposed: asked, reason: `${text} ${NEXT_TIME[asked]}` } : felt; // prettier-ignore
+  return DECISIONS.indexOf(asked) > DECISIONS.indexOf(felt.proposed) ? { proposed: asked, reason: `${text} ${NEXT_TIME[asked]}` } : felt;
 }
 
 /** A day more is no answer to a hand that went numb. */
 const UNTIL_CLEARED = 'Nothing loads that hand before it is cleared.';
-const BY_MORNING: Record<MorningAdvice, Decision> = { 'go-on': 'go-on', hold: 'hold', 'step-back': 'ease', refer: 'rest' }; // prettier-ignore
+const BY_MORNING: Record<MorningAdvice, Decision> = { 'go-on': 'go-on', hold: 'hold', 'step-back': 'ease', refer: 'rest' };
 
 function callByFeel({ ending, completion, maxDiscomfort, discomfortPolicy }: SessionOutcome): AfterSession {
   const felt = maxDiscomfort === null ? 'go-on' : PROPOSED[adviseOnDiscomfort(maxDiscomfort, discomfortPolicy)];

@@ -20,10 +20,7 @@ export interface CallAnswered {
 }
 
 /** The calls that wait for an answer: an answered one comes back only with new evidence. @param answers in the order in which they were given */
-export function openCalls<C extends Pick<Call, 'key' | 'evidenceKey'>>(
-  calls: readonly C[],
-  answers: readonly CallAnswered[],
-): C[] {
+export function openCalls<C extends Pick<Call, 'key' | 'evidenceKey'>>(calls: readonly C[], answers: readonly CallAnswered[]): C[] {
   return calls.filter(({ key, evidenceKey }) => {
     const last = answers.findLast((answer) => answer.key === key && answer.evidenceKey === evidenceKey);
     return last === undefined || last.answer === 'taken back';

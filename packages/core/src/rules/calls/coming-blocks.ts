@@ -27,7 +27,9 @@ export function comingBlocks({ coming, standings, lookup }: CallQuestion): Map<s
       const level = movement && findLevel(movement, block.levelId);
       if (!movement || !level) return [];
       const hands = handsWorking(block.dose.sides);
-      const mine = standings.filter(({ movementId, levelId, hand }) => movementId === movement.id && levelId === level.id && hands.includes(hand)); // prettier-ignore
+      const mine = standings.filter(
+        ({ movementId, levelId, hand }) => movementId === movement.id && levelId === level.id && hands.includes(hand),
+      );
       return mine.length === hands.length ? [{ plan, block, movement, level, standings: mine }] : [];
     }),
   );
@@ -75,9 +77,7 @@ export const newestOf = (standings: readonly LevelStanding[]): WorkDone =>
 export const handsIn = (standings: readonly LevelStanding[]): Hand[] => [...new Set(standings.map(({ hand }) => hand))];
 
 /** Changes of blocks, by the plan that they stand in. */
-export const inPlans = (
-  changes: readonly { readonly plan: ComingPlan; readonly edits: PlanEdits['edits'] }[],
-): PlanEdits[] =>
+export const inPlans = (changes: readonly { readonly plan: ComingPlan; readonly edits: PlanEdits['edits'] }[]): PlanEdits[] =>
   [...groupedBy(changes, ({ plan }) => plan).entries()].map(([{ place }, mine]) => ({
     place,
     edits: mine.flatMap(({ edits }) => edits),

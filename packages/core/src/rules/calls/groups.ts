@@ -29,8 +29,7 @@ export function groupWords({ calls }: CallGroup): string {
   if (first.kind === 'progress') return `${of} went clean: ready for more.`;
   if (first.cause === 'away') return `${AWAY_DAYS} days and more without: ${CALLS.ease.words}, for ${of}.`;
   if (first.cause === 'morning') return `A worse morning after: ${CALLS.ease.words}, for ${of}.`;
-  if (first.cause === 'form' && first.kind === 'hold')
-    return `Form gave way in ${of}: once more as they are, set up anew.`;
+  if (first.cause === 'form' && first.kind === 'hold') return `Form gave way in ${of}: once more as they are, set up anew.`;
   return calls.map(({ why }) => why).join(' ');
 }
 

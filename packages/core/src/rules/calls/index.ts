@@ -24,21 +24,11 @@ export function callsOf(question: CallQuestion): Call[] {
   const refer = referCalls(question);
   const less = [...restCalls(question), ...lessCalls(scene)];
   const more = progressCalls(scene);
-  const calls = [
-    ...refer,
-    ...less,
-    ...afterCalls(scene, [...refer, ...less]),
-    ...formCalls(scene),
-    ...measureCalls(question),
-    ...more,
-  ];
+  const calls = [...refer, ...less, ...afterCalls(scene, [...refer, ...less]), ...formCalls(scene), ...measureCalls(question), ...more];
   return calls.map((call) => withTyping(scene, call)).sort(worstFirst);
 }
 
 /** Hands that a stop, a referral or pain that grows keeps from more. */
 function barredHands({ cautions, sessions }: CallQuestion): ReadonlySet<Hand> {
-  return new Set([
-    ...cautions.filter(forbidsLoading).flatMap(handsOf),
-    ...HANDS.filter((hand) => growingIn(sessions, hand) !== null),
-  ]);
+  return new Set([...cautions.filter(forbidsLoading).flatMap(handsOf), ...HANDS.filter((hand) => growingIn(sessions, hand) !== null)]);
 }

@@ -63,16 +63,12 @@ function hurtsOften({ viewOf }: CallScene, { plan, standings }: ComingBlock): bo
   const { discomfort: policy } = viewOf(plan.sequence).method;
   return standings.some(
     ({ history }) =>
-      history.slice(-OF_LAST).filter(({ discomfort }) => discomfort !== null && adviseOnDiscomfort(discomfort, policy) === 'ease-or-stop').length >= OFTEN, // prettier-ignore
+      history.slice(-OF_LAST).filter(({ discomfort }) => discomfort !== null && adviseOnDiscomfort(discomfort, policy) === 'ease-or-stop')
+        .length >= OFTEN,
   );
 }
 
-function optionsFor(
-  scene: CallScene,
-  blocks: readonly ComingBlock[],
-  order: keyof typeof ORDER,
-  because: Because,
-): CallOption[] {
+function optionsFor(scene: CallScene, blocks: readonly ComingBlock[], order: keyof typeof ORDER, because: Because): CallOption[] {
   return gentlerOptions(scene, blocks, kindsFor(because, order));
 }
 
@@ -97,17 +93,15 @@ export function gentlerOptions(scene: CallScene, blocks: readonly ComingBlock[],
 }
 
 /** One gentler form of a block, or null where there is none of this kind. */
-function gentler(
-  { viewOf }: CallScene,
-  { plan, block, movement, standings }: ComingBlock,
-  kind: Kind,
-): readonly Edit[] | null {
+function gentler({ viewOf }: CallScene, { plan, block, movement, standings }: ComingBlock, kind: Kind): readonly Edit[] | null {
   const view = viewOf(plan.sequence);
   if (kind === 'other' || kind === 'hand') return gentlerForm(view, block.id, kind);
   const tries = gentlerFor(view, blockOf(view, block.id)).find((answer) => answer.kind === kind)?.tries ?? [];
   if (kind !== 'level') return tries[0] ?? null;
   // To where the hand was without trouble, the lower of both.
-  const rungs = standings.flatMap(({ step }) => (step.kind === 'level down' ? [movement.ladder.findIndex(({ id }) => id === step.levelId)] : [])); // prettier-ignore
+  const rungs = standings.flatMap(({ step }) =>
+    step.kind === 'level down' ? [movement.ladder.findIndex(({ id }) => id === step.levelId)] : [],
+  );
   const to = movement.ladder[Math.min(...rungs)]?.id;
   return tries.find(([edit]) => edit?.kind === 'change' && edit.levelId === to) ?? tries[0] ?? null;
 }

@@ -20,7 +20,7 @@ import { type ComingBlock, comingBlocks, handsIn, inPlans, newestOf, sessionsOf 
 import type { CallScene, ComingPlan } from './question.js';
 
 /** Less likely than this to be carried to its end, more is not proposed: it is measured first. */
-const MORE_LIKELY_THAN_NOT = working('Chance from which more is proposed', 0.5, 'of 1', 'more likely than not', [0.4, 0.7]).value; // prettier-ignore
+const MORE_LIKELY_THAN_NOT = working('Chance from which more is proposed', 0.5, 'of 1', 'more likely than not', [0.4, 0.7]).value;
 
 /** A change of one block, with the block that it is of. */
 interface Change {
@@ -44,11 +44,7 @@ export function progressCalls(scene: CallScene): Call[] {
   return all.flatMap((changes) => (isSome(changes) ? [callOf(scene, changes, chanceOf)] : []));
 }
 
-function callOf(
-  scene: CallScene,
-  changes: readonly [Change, ...Change[]],
-  chanceOf: (changes: readonly Change[]) => number,
-): Call {
+function callOf(scene: CallScene, changes: readonly [Change, ...Change[]], chanceOf: (changes: readonly Change[]) => number): Call {
   const { movement, standings } = firstOf(changes).coming;
   const last = newestOf(standings);
   const chance = chanceOf(changes);
@@ -91,10 +87,7 @@ const wordsOf = ({ lookup }: CallScene, changes: readonly Change[]): string =>
   [...new Set(changes.map(({ plan, edits }) => editWords(plan.sequence, edits, lookup)))].join('; ');
 
 /** The next level where both hands have passed, else more of this one; null where nothing grows, or the plan has it already. */
-function moreOf(
-  { viewOf, cautions }: CallScene,
-  { plan, block, movement, level, standings }: ComingBlock,
-): Edit[] | null {
+function moreOf({ viewOf, cautions }: CallScene, { plan, block, movement, level, standings }: ComingBlock): Edit[] | null {
   const now = levelNow(movement, standings);
   if (now && rungOf(movement.ladder, now) > rungOf(movement.ladder, level)) {
     const { method, weaker } = viewOf(plan.sequence);
@@ -112,7 +105,11 @@ const rungOf = (ladder: readonly Level[], { id }: Level) => ladder.findIndex((ea
 function otherwise(scene: CallScene, changes: readonly Change[]): CallOption[] {
   const ways: { id: string; more: (dose: Dose) => Dose }[] = [
     { id: 'set', more: (dose) => withSetGroups(dose, [{ sets: dose.sets + 1, work: dose.work }]) },
-    { id: 'amount', more: (dose) => withSetGroups(dose, [{ sets: dose.sets, work: workOf(dose.work.kind, amountOf(dose.work) + STEP_OF[UNIT_OF[dose.work.kind]]) }]) }, // prettier-ignore
+    {
+      id: 'amount',
+      more: (dose) =>
+        withSetGroups(dose, [{ sets: dose.sets, work: workOf(dose.work.kind, amountOf(dose.work) + STEP_OF[UNIT_OF[dose.work.kind]]) }]),
+    },
   ];
   return ways.flatMap(({ id, more }): CallOption[] => {
     const others = changes.flatMap(({ coming, plan, edits }): Change[] => {
@@ -120,7 +117,7 @@ function otherwise(scene: CallScene, changes: readonly Change[]): CallOption[] {
       if (block.dose.then) return [];
       const dose = more(block.dose);
       const edit: Edit = { kind: 'change', blockId: block.id, dose };
-      return unusualInDose(dose, level.dosing).length > 0 || same<unknown>([edit], edits) ? [] : [{ coming, plan, edits: [edit] }]; // prettier-ignore
+      return unusualInDose(dose, level.dosing).length > 0 || same<unknown>([edit], edits) ? [] : [{ coming, plan, edits: [edit] }];
     });
     if (others.length < changes.length) return [];
     return [{ id, words: wordsOf(scene, others), effect: { kind: 'blocks', plans: inPlans(others) } }];
@@ -131,7 +128,12 @@ function otherwise(scene: CallScene, changes: readonly Change[]): CallOption[] {
 function chancesOf({ viewOf }: CallScene, all: readonly Change[]): (changes: readonly Change[]) => number {
   const known = new Map<ComingPlan, ReadonlyMap<string, number>>();
   for (const [plan, changes] of groupedBy(all, (change) => change.plan)) {
-    const view = viewOf(applyEdits(plan.sequence, changes.flatMap(({ edits }) => edits))); // prettier-ignore
+    const view = viewOf(
+      applyEdits(
+        plan.sequence,
+        changes.flatMap(({ edits }) => edits),
+      ),
+    );
     known.set(plan, blockChances(view.chances(), view.efforts.impossible));
   }
   return (changes) => Math.min(...changes.map(({ plan, coming }) => known.get(plan)?.get(coming.block.id) ?? 1));

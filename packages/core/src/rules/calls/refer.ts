@@ -9,9 +9,9 @@ import { AS_IT_IS, type Call } from './call.js';
 import type { CallQuestion, CallSession } from './question.js';
 
 /** Pain that grows over a week goes to a practitioner (practice: caution and referral). */
-const GROWS_WITHIN = working('Mornings that grow worse', 8, 'days', 'pain that grows over a week; a session more or less', [7, 14]).value; // prettier-ignore
+const GROWS_WITHIN = working('Mornings that grow worse', 8, 'days', 'pain that grows over a week; a session more or less', [7, 14]).value;
 /** Who is not cleared after so long is asked about once more. */
-const ASKED_AGAIN_DAYS = working('A referral is asked about again', 14, 'days', 'long enough to have been seen by somebody', [7, 28]).value; // prettier-ignore
+const ASKED_AGAIN_DAYS = working('A referral is asked about again', 14, 'days', 'long enough to have been seen by somebody', [7, 28]).value;
 /** Fewer mornings are no course. */
 const MORNINGS = 3;
 

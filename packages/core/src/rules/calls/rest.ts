@@ -6,9 +6,9 @@ import { AS_IT_IS, type Call, type CallOption } from './call.js';
 import type { CallQuestion, CallSession } from './question.js';
 
 /** So hard is no session that another follows soon. */
-const VERY_HARD = working('A session that was very hard', 9, 'of 10', 'nothing was left at the end', [8, 10]).value; // prettier-ignore
+const VERY_HARD = working('A session that was very hard', 9, 'of 10', 'nothing was left at the end', [8, 10]).value;
 /** Two of them in so many days are tiredness, not a hard day. */
-const TIRED_WITHIN_DAYS = working('Very hard sessions near each other', 7, 'days', 'within one week', [5, 10]).value; // prettier-ignore
+const TIRED_WITHIN_DAYS = working('Very hard sessions near each other', 7, 'days', 'within one week', [5, 10]).value;
 /** A session this soon after is moved; working value. */
 const SOON_DAYS = 3;
 

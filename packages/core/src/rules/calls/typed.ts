@@ -35,7 +35,9 @@ function typedOf({ coming, barred }: CallScene, { kind }: Call, { effect }: Call
   );
   if (!isSome(all) || all.length < changes.length) return null;
   const { block, levelId, dose } = firstOf(all);
-  const isOne = all.every((each) => each.block.movementId === block.movementId && each.levelId === levelId && each.dose.work.kind === dose.work.kind); // prettier-ignore
+  const isOne = all.every(
+    (each) => each.block.movementId === block.movementId && each.levelId === levelId && each.dose.work.kind === dose.work.kind,
+  );
   if (!isOne) return null;
   const hands = all.flatMap((each) => handsWorking(each.dose.sides));
   return {
@@ -49,21 +51,15 @@ function typedOf({ coming, barred }: CallScene, { kind }: Call, { effect }: Call
 
 /** A change of the dose, at this level or another, of the same movement. */
 type Dosed = ChangeEdit & { readonly dose: Dose };
-const isDosed = (edit: Edit): edit is Dosed =>
-  edit.kind === 'change' && edit.dose !== undefined && edit.movementId === undefined;
+const isDosed = (edit: Edit): edit is Dosed => edit.kind === 'change' && edit.dose !== undefined && edit.movementId === undefined;
 
 /** What is wrong with a dose that was typed for an option; pointers begin at `/dose`. */
-export function checkTyped(
-  { movementId, levelId, dose, planned, noMore }: TypedDose,
-  typed: Dose,
-  lookup: MovementLookup,
-): Fault[] {
+export function checkTyped({ movementId, levelId, dose, planned, noMore }: TypedDose, typed: Dose, lookup: MovementLookup): Fault[] {
   const movement = lookup(movementId);
   const level = movement && findLevel(movement, levelId);
   if (!movement || !level) return [{ pointer: '/dose', message: 'is of a level that is no longer there' }];
   const faults = [...under('/dose', checkDose(typed)), ...checkFit(typed, movement, level)];
-  if (typed.sides !== dose.sides)
-    faults.push({ pointer: '/dose/sides', message: 'must keep the hands as they are planned' });
+  if (typed.sides !== dose.sides) faults.push({ pointer: '/dose/sides', message: 'must keep the hands as they are planned' });
   if (!noMore) return faults;
   const more = planned.flatMap((each) => moreIn(typed, each.dose) ?? []);
   // An easier level has a dose of its own: what is proposed at it may be had.

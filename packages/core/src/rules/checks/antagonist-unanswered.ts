@@ -8,14 +8,17 @@ import { ANSWERED_PERCENT, groupEffort, STRENGTHENED_PERCENT, stretches } from '
 import { type MuscleGroup, oppositeGroup } from '../../vocabulary/muscles.js';
 
 /** Muscles of wrist and forearm that are answered once they are strengthened. */
-export const ANSWERED_GROUPS = ['wrist flexors', 'wrist extensors', 'radial deviators', 'ulnar deviators', 'pronators', 'supinators'] as const satisfies readonly MuscleGroup[]; // prettier-ignore
+export const ANSWERED_GROUPS = [
+  'wrist flexors',
+  'wrist extensors',
+  'radial deviators',
+  'ulnar deviators',
+  'pronators',
+  'supinators',
+] as const satisfies readonly MuscleGroup[];
 
 /** Groups that are worked against resistance and get neither a stretch nor their opposite's work. */
-function unanswered(
-  view: SessionView,
-  groups: readonly MuscleGroup[],
-  counts: (block: BlockView) => boolean,
-): Observation[] {
+function unanswered(view: SessionView, groups: readonly MuscleGroup[], counts: (block: BlockView) => boolean): Observation[] {
   return groups.flatMap((group): Observation[] => {
     const opposite = must(oppositeGroup(group), `an opposite of the ${group}`);
     const worked = view.blocks.filter(
@@ -29,11 +32,7 @@ function unanswered(
         (comesAfter(view, block, first) && stretches(block, group)),
     );
     if (isAnswered) return [];
-    const stretch = choose(
-      view,
-      (movement, level) => level.load.kind === 'stretch' && movement.trains.includes(group),
-      STRETCH_OF[group],
-    );
+    const stretch = choose(view, (movement, level) => level.load.kind === 'stretch' && movement.trains.includes(group), STRETCH_OF[group]);
     const text = `${first.movement.name}: the ${group} are strengthened; they are not stretched afterwards, and the ${opposite} do not work.`;
     return [{ blockIds: ids(worked), text, fix: adding(view, 'settle', stretch) }];
   });

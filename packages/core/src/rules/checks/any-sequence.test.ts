@@ -34,9 +34,7 @@ const anyDose = (movement: Movement, level: Level, usual: Dose = level.dose) =>
       amount: fc.integer({ min: 1, max: 60 }),
       restS: fc.integer({ min: 0, max: 120 }),
       sides: fc.constantFrom(...movement.sides),
-      directions: fc.constantFrom(
-        ...(movement.directions ? (['first', 'second', 'each'] as const) : (['none'] as const)),
-      ),
+      directions: fc.constantFrom(...(movement.directions ? (['first', 'second', 'each'] as const) : (['none'] as const))),
       effortPercent: fc.constantFrom(undefined, 20, 50, 80, 100),
       open: fc.constantFrom(undefined, undefined, 'form' as const),
       more: fc.option(fc.integer({ min: 1, max: 30 }), { nil: undefined }),
@@ -83,7 +81,13 @@ const anySequence = fc
   .record({
     blocks: fc.array(anyBlock, { maxLength: 14 }),
     budgetMin: fc.integer({ min: 5, max: 60 }),
-    round: fc.record({ at: fc.nat(13), size: fc.integer({ min: 1, max: 3 }), times: fc.integer({ min: 2, max: 4 }), restS: fc.constantFrom(0, 60), change: fc.constantFrom(undefined, { levels: 1 }, { fasterPercent: 20, morePercent: -20 }) }), // prettier-ignore
+    round: fc.record({
+      at: fc.nat(13),
+      size: fc.integer({ min: 1, max: 3 }),
+      times: fc.integer({ min: 2, max: 4 }),
+      restS: fc.constantFrom(0, 60),
+      change: fc.constantFrom(undefined, { levels: 1 }, { fasterPercent: 20, morePercent: -20 }),
+    }),
   })
   .map(({ blocks: any, budgetMin, round }): Sequence => {
     const blocks = inPhaseOrder(any.map((block, index): Block => ({ ...block, id: `b${index + 1}` })));

@@ -18,9 +18,7 @@ export const balanceLeftRight: Check = {
     if (!heavier) return [];
     const hand = heavier === 'first' ? 'left' : 'right';
     const all = Math.max(sides.first, sides.second);
-    const one = view.blocks.filter(
-      ({ block, account }) => block.dose.sides === hand && account[hand].enduranceDose >= WORTH_SHARING * all,
-    );
+    const one = view.blocks.filter(({ block, account }) => block.dose.sides === hand && account[hand].enduranceDose >= WORTH_SHARING * all);
     const text = `The ${hand} hand does ${heavier === 'first' ? share(sides.first, sides.second) : share(sides.second, sides.first)} of the work of both.`;
     // Where the method gives the weaker hand more, what is its own stays its own.
     const meant = view.method.sides === 'weaker first' && view.weaker === hand;

@@ -57,9 +57,7 @@ function evened(
   let best: { choice: Choice; sets: number; rank: number } | undefined;
   const open = view.shelf
     .filter(({ trains }) => trains.includes(less))
-    .flatMap((movement) =>
-      movement.ladder.filter(({ loading }) => loading === 'resisted').map((level) => ({ movement, level })),
-    )
+    .flatMap((movement) => movement.ladder.filter(({ loading }) => loading === 'resisted').map((level) => ({ movement, level })))
     .flatMap(({ movement, level }) => choose({ ...view, shelf: [{ ...movement, ladder: [level] }] }, () => true) ?? []);
   for (const choice of open) {
     const asked = formOf(view.person, choice.level, choice.dose);
@@ -90,12 +88,7 @@ function dosesOfSet(view: SessionView, { movement, level, dose }: Choice): Parti
   };
   const sequence = aloneIn(view.sequence, block);
   const timeline = compileTimeline(sequence, view.lookup);
-  const { doses } = accountOf(
-    sequence,
-    timeline,
-    effortTimeline(view.person, sequence, timeline, view.lookup),
-    view.lookup,
-  );
+  const { doses } = accountOf(sequence, timeline, effortTimeline(view.person, sequence, timeline, view.lookup), view.lookup);
   const sums: Partial<Record<MuscleGroup, number>> = {};
   for (const [key, sum] of doses) {
     const { group } = partsOf(key);

@@ -12,9 +12,7 @@ export const bodyWeightEarly: Check = {
   source: PRACTICE,
   find: ({ blocks }) => {
     // A shake that lets go after hard work is not the free part of a warm-up.
-    const lastFree = blocks.findLastIndex(
-      (block) => inWarmUp(block) && isFree(block) && block.movement.family !== 'settle',
-    );
+    const lastFree = blocks.findLastIndex((block) => inWarmUp(block) && isFree(block) && block.movement.family !== 'settle');
     const early = blocks.filter((block) => inWarmUp(block) && bearsBody(block) && block.index < lastFree);
     if (early.length === 0) return [];
     const edits = early.map(({ block }) => ({

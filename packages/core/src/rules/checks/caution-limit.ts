@@ -37,9 +37,7 @@ export const cautionLimit: Check = {
 function sparing(view: SessionView, seen: BlockView, entry: RecordedCaution, hands: readonly Hand[]): Fix {
   const { dose } = seen.block;
   const ended = withoutOpenEnds(dose);
-  const isAllowed = seen.forms.every(
-    (form) => !brokenBy([entry], hands, { level: form.level, demand: asWorked(seen, form) }),
-  );
+  const isAllowed = seen.forms.every((form) => !brokenBy([entry], hands, { level: form.level, demand: asWorked(seen, form) }));
   if (ended !== dose && isAllowed) return changing('Give the open set an end', seen, ended);
   return easing(view, seen, (form, asked) => !brokenBy([entry], hands, { ...form, toFailure: goesToFailure(asked) }));
 }

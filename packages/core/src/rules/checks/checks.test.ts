@@ -9,19 +9,7 @@ import type { Sequence } from '../../model/sequence.js';
 import { checkMutes } from './check-mutes.js';
 import { editsOf } from './finding.js';
 import { CHECKS } from './index.js';
-import {
-  ask,
-  athlete,
-  found,
-  GOOD,
-  instead,
-  type Line,
-  lopsided,
-  person,
-  session,
-  without,
-  write,
-} from './sessions.fixture.js';
+import { ask, athlete, found, GOOD, instead, type Line, lopsided, person, session, without, write } from './sessions.fixture.js';
 
 /** What each check is shown: one question in which it must speak. The good sequence is where all of them must be silent. */
 const FIRES: Record<string, SessionQuestion> = {
@@ -32,9 +20,7 @@ const FIRES: Record<string, SessionQuestion> = {
   'caution-limit': ask(write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong'])), {
     athlete: athlete('tendon-pain'),
   }),
-  'nerve-glide': ask(
-    write(instead('free.finger-touches', ['prepare', 'glide.nerve-median', 'elbow-bent', '1x5 5s tempo3-3 L,R'])),
-  ),
+  'nerve-glide': ask(write(instead('free.finger-touches', ['prepare', 'glide.nerve-median', 'elbow-bent', '1x5 5s tempo3-3 L,R']))),
   'impossible-posture': ask(farOff(), {
     lookup: (id) => (id === 'rock.palm-fore-aft' ? unreachable() : shippedMovement(id)),
   }),
@@ -42,53 +28,34 @@ const FIRES: Record<string, SessionQuestion> = {
   'demand-over': ask(write(instead('isometric.flexion', ['strength', 'weight.curl', 'heavy'])), {
     person: { ...person, evidence: [maximum('wrist flexion', 'left', 1, '2026-06-01')] },
   }),
-  'hard-spacing': ask(
-    write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong', '2x5 @80% 5s rest60 L,R'])),
-    {
-      method: METHODS['grip-and-iron'],
-      past: [session('2026-06-09', { hard: ['left wrist flexors'] })],
-    },
-  ),
-  'range-unprepared': ask(
-    write(without('free.wrist-circles', 'free.bending-waves', 'stretch.extensors', 'stretch.flexors')),
-  ),
+  'hard-spacing': ask(write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong', '2x5 @80% 5s rest60 L,R'])), {
+    method: METHODS['grip-and-iron'],
+    past: [session('2026-06-09', { hard: ['left wrist flexors'] })],
+  }),
+  'range-unprepared': ask(write(without('free.wrist-circles', 'free.bending-waves', 'stretch.extensors', 'stretch.flexors'))),
   'body-weight-early': ask(write([['prepare', 'rock.palm-fore-aft', 'behind'], ...GOOD])),
   'no-release': ask(
-    write(
-      instead(
-        'isometric.flexion',
-        ['strength', 'isometric.flexion', 'strong'],
-        ['strength', 'isometric.hook-pull', 'medium'],
-      ),
-    ),
+    write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong'], ['strength', 'isometric.hook-pull', 'medium'])),
     {
       method: METHODS['grip-and-iron'],
     },
   ),
   'antagonist-unanswered': ask(write(instead('grip.ball-squeeze', ['strength', 'isometric.radial', 'medium']))),
   'grip-unanswered': ask(write(without('isometric.finger-spread'))),
-  'extension-unanswered': ask(
-    write(without('rock.back-of-hand', 'isometric.flexion', 'settle.long-extensors', 'stretch.extensors')),
-  ),
+  'extension-unanswered': ask(write(without('rock.back-of-hand', 'isometric.flexion', 'settle.long-extensors', 'stretch.extensors'))),
   'warm-up-over': ask(write(hardWarmUp())),
   'prepare-missing': ask(write(GOOD.filter(([phase]) => phase !== 'prepare'))),
   'settle-missing': ask(write(GOOD.filter(([phase]) => phase !== 'settle'))),
   'stretch-after-strength': ask(write(GOOD), { method: METHODS['grip-and-iron'] }),
-  'dose-outside': ask(
-    write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'medium', '9x30 @50% L,R'])),
-  ),
+  'dose-outside': ask(write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'medium', '9x30 @50% L,R']))),
   'stretch-before-strength': ask(write(instead('stretch.flexors', ['range', 'stretch.flexors', 'open', '3x30s L,R']))),
   'effort-ceiling': ask(write(GOOD), { method: METHODS['careful-return'] }),
   'failing-hold': ask(write(instead('bearing.palm-support', ['skill', 'bearing.palm-support', 'plank', '1x600s']))),
-  'rest-short': ask(
-    write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong', '3x5 @80% 4s rest5 L'])),
-  ),
+  'rest-short': ask(write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'strong', '3x5 @80% 4s rest5 L']))),
   'method-dosing': ask(write(GOOD), { method: METHODS['woven-into-practice'] }),
   'fast-motion': ask(write(instead('free.forearm-turns', ['prepare', 'free.open-close', 'fast']))),
   'contract-relax': ask(write(GOOD), { method: METHODS['careful-return'] }),
-  'side-missing': ask(
-    write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'medium', '1x6 @50% 4s L'])),
-  ),
+  'side-missing': ask(write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'medium', '1x6 @50% 4s L']))),
   'side-short': ask(
     write(
       instead(
@@ -99,38 +66,23 @@ const FIRES: Record<string, SessionQuestion> = {
     ),
   ),
   'weaker-side-more': ask(write(GOOD), { method: METHODS['careful-return'], person: lopsided }),
-  'side-order': ask(
-    write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'medium', '1x6 @50% 4s R,L'])),
-    {
-      method: METHODS['careful-return'],
-      person: lopsided,
-    },
-  ),
+  'side-order': ask(write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'medium', '1x6 @50% 4s R,L'])), {
+    method: METHODS['careful-return'],
+    person: lopsided,
+  }),
   'side-plan': ask(write(GOOD), { method: METHODS['floor-loading'] }),
-  'direction-missing': ask(
-    write(instead('free.wrist-circles', ['prepare', 'free.wrist-circles', 'free-fist', '1x3 tempo4-4 L,R >'])),
-  ),
+  'direction-missing': ask(write(instead('free.wrist-circles', ['prepare', 'free.wrist-circles', 'free-fist', '1x3 tempo4-4 L,R >']))),
   'balance-flexors-extensors': ask(
     write(instead('isometric.extension', ['strength', 'isometric.flexion', 'medium', '3x6 @60% 5s rest30 L,R'])),
   ),
-  'balance-grip-opening': ask(
-    write(instead('isometric.finger-spread', ['strength', 'grip.ball-squeeze', 'firm', '3x8 @55% 4s L,R'])),
-  ),
-  'balance-radial-ulnar': ask(
-    write(instead('grip.ball-squeeze', ['strength', 'isometric.radial', 'medium', '3x8 @50% 5s L,R'])),
-  ),
+  'balance-grip-opening': ask(write(instead('isometric.finger-spread', ['strength', 'grip.ball-squeeze', 'firm', '3x8 @55% 4s L,R']))),
+  'balance-radial-ulnar': ask(write(instead('grip.ball-squeeze', ['strength', 'isometric.radial', 'medium', '3x8 @50% 5s L,R']))),
   'balance-pronators-supinators': ask(
     write(
-      instead(
-        'free.forearm-turns',
-        ['prepare', 'free.open-close', 'slow'],
-        ['prepare', 'isometric.turns', 'gentle', '3x8 @40% 5s L,R >'],
-      ),
+      instead('free.forearm-turns', ['prepare', 'free.open-close', 'slow'], ['prepare', 'isometric.turns', 'gentle', '3x8 @40% 5s L,R >']),
     ),
   ),
-  'balance-left-right': ask(
-    write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'medium', '4x8 @55% 5s L'])),
-  ),
+  'balance-left-right': ask(write(instead('isometric.flexion', ['strength', 'isometric.flexion', 'medium', '4x8 @55% 5s L']))),
   'corner-unvisited': ask(write(without('free.wrist-circles', 'stretch.extensors'))),
   'direction-unvisited': ask(write(without('free.wrist-circles'))),
   'thumb-forgotten': ask(write(without('free.finger-touches', 'isometric.finger-spread'))),
@@ -156,9 +108,7 @@ const FIRES: Record<string, SessionQuestion> = {
     past: [session('2026-06-05'), session('2026-06-07'), session('2026-06-08')],
   }),
   'weekly-growth': ask(write(GOOD), {
-    past: ['2026-05-16', '2026-05-23', '2026-05-30'].map((day) =>
-      session(day, { doses: { 'left wrist flexors': 0.3 } }),
-    ),
+    past: ['2026-05-16', '2026-05-23', '2026-05-30'].map((day) => session(day, { doses: { 'left wrist flexors': 0.3 } })),
   }),
   empty: ask(write([])),
 };

@@ -27,17 +27,12 @@ export const ANYWHERE: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 
 type ForWhom = Pick<SessionView, 'athlete' | 'person' | 'method'>;
 
 /** What a level needs that is not at hand. */
-export const missingFor = (
-  { athlete }: Pick<ForWhom, 'athlete'>,
-  movement: Movement,
-  level: Level,
-  dose?: Dose,
-): Equipment[] =>
+export const missingFor = ({ athlete }: Pick<ForWhom, 'athlete'>, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
   athlete ? equipmentFor(movement, level, dose).filter((thing) => !athlete.equipment.includes(thing)) : [];
 
 /** What a level needs that is not there to be proposed with: not at hand, or not to be found in any room where nobody said what there is. */
 export const lackingFor = (whom: Pick<ForWhom, 'athlete'>, movement: Movement, level: Level, dose?: Dose): Equipment[] =>
-  whom.athlete ? missingFor(whom, movement, level, dose) : equipmentFor(movement, level, dose).filter((thing) => !ANYWHERE.includes(thing)); // prettier-ignore
+  whom.athlete ? missingFor(whom, movement, level, dose) : equipmentFor(movement, level, dose).filter((thing) => !ANYWHERE.includes(thing));
 
 /** The effort of the hand that works harder, percent. */
 export const effortOf = (demand: Demand) => Math.max(demand.left.effortPercent, demand.right.effortPercent);
@@ -84,12 +79,7 @@ export function choose(
 }
 
 /** A fix that adds a choice to a phase, before a block or at its end. */
-export function adding(
-  view: SessionView,
-  phase: Phase,
-  choice: Choice | undefined,
-  before: string | null = null,
-): Fix | undefined {
+export function adding(view: SessionView, phase: Phase, choice: Choice | undefined, before: string | null = null): Fix | undefined {
   if (!choice) return undefined;
   const { movement, level, dose } = choice;
   const id = freshBlockId(view.sequence, movement.id);
@@ -127,11 +117,7 @@ export const removing = (label: string, views: readonly BlockView[]): Fix => ({
 });
 
 /** The hardest of the easier levels at which something holds true, as a fix; else taking the block out. */
-export function easing(
-  view: SessionView,
-  { block, movement }: BlockView,
-  holds: (form: BlockForm, dose: Dose) => boolean,
-): Fix {
+export function easing(view: SessionView, { block, movement }: BlockView, holds: (form: BlockForm, dose: Dose) => boolean): Fix {
   const at = movement.ladder.findIndex(({ id }) => id === block.levelId);
   const wasUsual = same(findLevel(movement, block.levelId)?.dose, block.dose);
   for (const level of movement.ladder.slice(0, at).reverse()) {
@@ -149,8 +135,7 @@ export function easing(
 }
 
 /** The block after this one, to put something in between. */
-export const after = ({ blocks }: SessionView, { index }: BlockView): string | null =>
-  blocks[index + 1]?.block.id ?? null;
+export const after = ({ blocks }: SessionView, { index }: BlockView): string | null => blocks[index + 1]?.block.id ?? null;
 
 /** The first block by name, and how many more. */
 export const named = (views: readonly BlockView[]) =>

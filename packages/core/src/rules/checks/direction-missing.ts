@@ -17,9 +17,7 @@ export const directionMissing: Check = {
       const { directions } = first.movement;
       if (!directions) return [];
       const done = new Set(
-        views.flatMap(({ block }) =>
-          block.dose.directions === 'each' ? ['first', 'second'] : [block.dose.directions],
-        ),
+        views.flatMap(({ block }) => (block.dose.directions === 'each' ? ['first', 'second'] : [block.dose.directions])),
       );
       if (done.size > 1) return [];
       const missing = directions[done.has('first') ? 1 : 0];

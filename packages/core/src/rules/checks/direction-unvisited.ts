@@ -15,11 +15,10 @@ export const directionUnvisited: Check = {
     if (!isWhole(view)) return [];
     const unvisited = unvisitedDirections(view.coverage);
     return MAIN_DIRECTIONS.filter((direction) => unvisited.includes(direction)).map((direction): Observation => {
-      const choice = choose(
-        view,
-        ({ motions, family }) => family === 'free-motion' && motions.includes(MAIN[direction]),
-        ['free.wrist-circles', 'free.side-sweeps'],
-      );
+      const choice = choose(view, ({ motions, family }) => family === 'free-motion' && motions.includes(MAIN[direction]), [
+        'free.wrist-circles',
+        'free.side-sweeps',
+      ]);
       const text = `Nothing takes the wrist toward ${MAIN[direction]}.`;
       return { blockIds: [], text, fix: adding(view, 'prepare', choice) };
     });

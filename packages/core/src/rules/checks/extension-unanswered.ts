@@ -12,15 +12,11 @@ export const extensionUnanswered: Check = {
   why: 'Floor work keeps wrists in loaded extension; flexion and hanging are the counterweight.',
   source: PRACTICE,
   find: (view) => {
-    const extended = view.blocks.filter(
-      ({ level, visit }) => level.loading === 'planted' && visit.directions.includes('extension'),
-    );
+    const extended = view.blocks.filter(({ level, visit }) => level.loading === 'planted' && visit.directions.includes('extension'));
     const first = extended[0];
     if (!first) return [];
     const isAnswered = view.blocks.some(
-      (block) =>
-        comesAfter(view, block, first) &&
-        (block.visit.directions.includes('flexion') || block.level.load.kind === 'hang'),
+      (block) => comesAfter(view, block, first) && (block.visit.directions.includes('flexion') || block.level.load.kind === 'hang'),
     );
     if (isAnswered) return [];
     const bends = ({ motions }: Movement) => motions.includes('wrist flexion');

@@ -33,8 +33,7 @@ export const failingHold: Check = {
       const block = blockOf(view, failure.blockId);
       const { hand, group } = partsOf(key);
       const doubt = doubtOf(view, block, key);
-      const others =
-        doubt && ` So it goes for ${peopleWords(1 - doubt.chance)}: measure ${measureWords(doubt)} to know.`;
+      const others = doubt && ` So it goes for ${peopleWords(1 - doubt.chance)}: measure ${measureWords(doubt)} to know.`;
       const text = `${block.movement.name}: the ${hand} ${group} ${failureWords(failure)}${others ?? ''}`;
       const fix = { label: 'Rest, shorten or ease until it holds', edits: () => holdable(view, block, failure.restS) };
       return [{ blockIds: [failure.blockId], text, fix, doubt }];
@@ -58,19 +57,15 @@ function remedies(view: SessionView, block: BlockView, restS: number | null): Ed
   const dosed = (wanted: Dose): Edit[] => [{ kind: 'change', blockId: id, dose: wanted }];
   const amount = amountOf(usual.work);
   const round = roundOf(view.sequence, id);
-  const longer = (now: number) => (restS === null ? [] : [1, 1.5].map((times) => now + Math.ceil((restS * times) / 5) * 5)); // prettier-ignore
+  const longer = (now: number) => (restS === null ? [] : [1, 1.5].map((times) => now + Math.ceil((restS * times) / 5) * 5));
   const rests = setCount(dose) > 1 ? longer(dose.restS) : [];
   const betweenRounds = round ? longer(round.restS).map((rest) => ({ ...round, restS: rest })) : [];
   const fewer = fewerSets(usual);
-  const shares = [0.8, 0.6, 0.4]
-    .map((share) => Math.floor(amount * share))
-    .filter((less) => less >= 1 && less < amount);
+  const shares = [0.8, 0.6, 0.4].map((share) => Math.floor(amount * share)).filter((less) => less >= 1 && less < amount);
   // Less than is usual would only be called too little by the next check.
-  const less = [
-    usual,
-    ...fewer,
-    ...shares.map((share) => withSetGroups(usual, [{ sets: 1, work: workOf(dose.work.kind, share) }])),
-  ].filter((wanted) => unusualInDose(wanted, dosing).length === 0);
+  const less = [usual, ...fewer, ...shares.map((share) => withSetGroups(usual, [{ sets: 1, work: workOf(dose.work.kind, share) }]))].filter(
+    (wanted) => unusualInDose(wanted, dosing).length === 0,
+  );
   const asUsual = { ...block, block: { ...block.block, dose: usual } };
   return [
     ...rests.filter((rest) => rest <= LONGEST_REST_S).map((rest) => dosed({ ...dose, restS: rest })),

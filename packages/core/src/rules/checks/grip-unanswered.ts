@@ -14,23 +14,17 @@ export const gripUnanswered: Check = {
   source: PRACTICE,
   find: (view) => {
     const grips = view.blocks.filter(
-      (block) =>
-        block.level.loading === 'resisted' &&
-        groupEffort(view, block.block.id, 'finger flexors') >= STRENGTHENED_PERCENT,
+      (block) => block.level.loading === 'resisted' && groupEffort(view, block.block.id, 'finger flexors') >= STRENGTHENED_PERCENT,
     );
     const [first] = grips;
     if (!first) return [];
     const opens = view.blocks.some(
       (each) =>
-        (each.level.loading !== 'unloaded' &&
-          groupEffort(view, each.block.id, 'finger extensors') >= ANSWERED_PERCENT) ||
+        (each.level.loading !== 'unloaded' && groupEffort(view, each.block.id, 'finger extensors') >= ANSWERED_PERCENT) ||
         (comesAfter(view, each, first) && each.movement.motions.includes('finger spreading')),
     );
     if (opens) return [];
-    const opening = choose(view, ({ motions }) => motions.includes('finger spreading'), [
-      'grip.band-opening',
-      'isometric.finger-spread',
-    ]);
+    const opening = choose(view, ({ motions }) => motions.includes('finger spreading'), ['grip.band-opening', 'isometric.finger-spread']);
     const text = `${first.movement.name}: the hand closes; nothing opens it against resistance.`;
     const last = lastOf(grips);
     const phase = last.block.phase === 'prepare' || last.block.phase === 'range' ? 'strength' : last.block.phase;

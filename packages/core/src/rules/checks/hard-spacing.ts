@@ -10,10 +10,7 @@ import { type MuscleGroup, partsOf } from '../../vocabulary/muscles.js';
 import { capital } from '../../vocabulary/text.js';
 
 /** Hours since a session that worked a group of either hand hard began, so that every second evening is two days; infinite where none did. */
-export function hoursSinceHard(
-  { past, now }: { readonly past: readonly PastLoad[]; readonly now: string },
-  group: MuscleGroup,
-): number {
+export function hoursSinceHard({ past, now }: { readonly past: readonly PastLoad[]; readonly now: string }, group: MuscleGroup): number {
   const before = past.filter(({ hard }) => hard.some((key) => partsOf(key).group === group));
   return Math.min(...before.map(({ startedAt }) => hoursBetween(startedAt, now)).filter((hours) => hours >= 0));
 }
@@ -53,7 +50,5 @@ function worksHard({ efforts }: SessionView, { block }: BlockView, group: string
 }
 
 function softened(view: SessionView, block: BlockView): readonly Edit[] {
-  return editsOf(
-    lowering(block, HARD_PERCENT - 5) ?? easing(view, block, ({ demand }) => effortOf(demand) < HARD_PERCENT),
-  );
+  return editsOf(lowering(block, HARD_PERCENT - 5) ?? easing(view, block, ({ demand }) => effortOf(demand) < HARD_PERCENT));
 }

@@ -14,8 +14,6 @@ export const leaveOut: Check = {
     blocks.flatMap((view): Observation[] => {
       const { avoid } = concernsOf(view.movement, view.level, athlete?.cautions ?? []);
       if (avoid.length === 0) return [];
-      return [
-        { blockIds: [view.block.id], text: `${view.movement.name}: ${avoid[0]}`, fix: removing('Take it out', [view]) },
-      ];
+      return [{ blockIds: [view.block.id], text: `${view.movement.name}: ${avoid[0]}`, fix: removing('Take it out', [view]) }];
     }),
 };

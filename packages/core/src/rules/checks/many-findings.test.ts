@@ -7,8 +7,7 @@ import { findingsOf } from './index.js';
 import { ask, found, idsOf, instead, type Line, lopsided, session, write } from './sessions.fixture.js';
 
 describe('stretches before strength', () => {
-  const fixOf = (lines: readonly Line[]) =>
-    found(ask(write(lines))).find(({ check }) => check.id === 'stretch-before-strength')!.fix!;
+  const fixOf = (lines: readonly Line[]) => found(ask(write(lines))).find(({ check }) => check.id === 'stretch-before-strength')!.fix!;
 
   test('are shortened together while each still lasts', () => {
     const fix = fixOf(instead('stretch.flexors', ['range', 'stretch.flexors', 'open', '3x30s L,R']));

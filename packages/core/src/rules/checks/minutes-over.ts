@@ -26,9 +26,7 @@ export const minutesOver: Check = {
     const budgetMin = Math.ceil(view.timeline.durationMs / 60_000);
     if (budgetMin > SEQUENCE_LIMITS.budgetMin.max)
       return [{ blockIds: [], text: `${text} ${SEQUENCE_LIMITS.budgetMin.max} minutes are the most.` }];
-    return [
-      { blockIds: [], text, fix: { label: `Make it ${budgetMin} minutes`, edits: [{ kind: 'budget', budgetMin }] } },
-    ];
+    return [{ blockIds: [], text, fix: { label: `Make it ${budgetMin} minutes`, edits: [{ kind: 'budget', budgetMin }] } }];
   },
 };
 
@@ -79,9 +77,7 @@ function fewerSets(view: SessionView, overMs: number): Edit[] | null {
     blocks[longest] = { block, ms: ms - savedMs, dose: fewer };
     leftMs -= savedMs;
   }
-  return blocks
-    .filter(({ block, dose }) => dose !== block.dose)
-    .map(({ block, dose }) => ({ kind: 'change', blockId: block.id, dose }));
+  return blocks.filter(({ block, dose }) => dose !== block.dose).map(({ block, dose }) => ({ kind: 'change', blockId: block.id, dose }));
 }
 
 /** The first of the longest blocks from which a set can be taken without its dose becoming unusual. */

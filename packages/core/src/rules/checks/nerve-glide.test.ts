@@ -8,13 +8,7 @@ import { ask, athlete, found, instead, type More, write } from './sessions.fixtu
 
 const glides = LIBRARY.filter(({ ladder }) => ladder.some(isNerveGlide));
 const withDose = (dose: string, more: More = {}, rounds?: readonly Round[]) =>
-  ask(
-    write(
-      instead('free.finger-touches', ['prepare', 'glide.nerve-median', 'elbow-bent', dose]),
-      rounds ? { rounds } : {},
-    ),
-    more,
-  );
+  ask(write(instead('free.finger-touches', ['prepare', 'glide.nerve-median', 'elbow-bent', dose]), rounds ? { rounds } : {}), more);
 const harsh = (question: ReturnType<typeof ask>) => found(question).filter(({ check }) => check.id === 'nerve-glide');
 
 describe('glides of a nerve', () => {
@@ -46,9 +40,7 @@ describe('glides of a nerve', () => {
   test('a slow glide is not spoken of', () => expect(harsh(withDose('1x5 tempo3-3 L,R'))).toEqual([]));
 
   test('a round that hurries a usual glide takes it out', () => {
-    const id = withDose('1x5 tempo3-3 L,R').sequence.blocks.find(({ movementId }) =>
-      movementId.startsWith('glide.'),
-    )!.id;
+    const id = withDose('1x5 tempo3-3 L,R').sequence.blocks.find(({ movementId }) => movementId.startsWith('glide.'))!.id;
     const round: Round = { id: 'r', blockIds: [id], times: 3, restS: 0, change: { fasterPercent: 100 } };
     const question = withDose('1x5 tempo3-3 L,R', {}, [round]);
     const [finding] = harsh(question);

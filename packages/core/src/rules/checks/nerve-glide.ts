@@ -48,7 +48,5 @@ function gently({ person }: SessionView, seen: BlockView): Fix {
   const gentle: Dose = { ...level.dose, sides: block.dose.sides, directions: block.dose.directions };
   const [asked, usual] = [formOf(person, level, block.dose), formOf(person, level, gentle)];
   const hurried = asked && usual ? (paceOf(forms) / paceOf([asked])) * paceOf([usual]) : 0;
-  return hurried > MOST_PER_MINUTE
-    ? removing('Take it out', [seen])
-    : changing('Take it slowly, as usual', seen, gentle);
+  return hurried > MOST_PER_MINUTE ? removing('Take it out', [seen]) : changing('Take it slowly, as usual', seen, gentle);
 }

@@ -6,10 +6,7 @@ import { followersOf } from './order-of-turns.js';
 import { oppositeGroup } from '../../vocabulary/muscles.js';
 
 /** Whether something lets go of the hard work before it: a shake, a stretch, or the opposite muscles, and not hard itself. */
-export const letsGoOf = (
-  hard: Pick<BlockView, 'movement'>,
-  next: Pick<BlockView, 'movement' | 'level' | 'hard'>,
-): boolean =>
+export const letsGoOf = (hard: Pick<BlockView, 'movement'>, next: Pick<BlockView, 'movement' | 'level' | 'hard'>): boolean =>
   !next.hard &&
   (isFree(next) ||
     next.movement.family === 'settle' ||

@@ -13,9 +13,7 @@ export const prepareMissing: Check = {
   find: (view) => {
     const loaded = view.blocks.filter(loads);
     if (loaded.length === 0 || view.blocks.some(({ block }) => block.phase === 'prepare')) return [];
-    const free = choose(view, ({ family }, { loading }) => family === 'free-motion' && loading === 'unloaded', [
-      'free.wrist-circles',
-    ]);
+    const free = choose(view, ({ family }, { loading }) => family === 'free-motion' && loading === 'unloaded', ['free.wrist-circles']);
     const text = 'It begins with load: there is no block in the phase prepare.';
     return [{ blockIds: [firstOf(loaded).block.id], text, fix: adding(view, 'prepare', free) }];
   },

@@ -69,8 +69,7 @@ export const found = (question: SessionQuestion) => findingsOf(viewOf(question))
 export const idsOf = (question: SessionQuestion) => [...new Set(found(question).map(({ check }) => check.id))];
 
 /** The good sequence with lines put in place of one movement, or after it. */
-export const instead = (movementId: string, ...lines: Line[]) =>
-  GOOD.flatMap((line) => (line[1] === movementId ? lines : [line]));
+export const instead = (movementId: string, ...lines: Line[]) => GOOD.flatMap((line) => (line[1] === movementId ? lines : [line]));
 export const without = (...movementIds: string[]) => GOOD.filter(([, id]) => !movementIds.includes(id));
 
 export const athlete = (

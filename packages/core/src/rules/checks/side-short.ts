@@ -25,9 +25,7 @@ export const sideShort: Check = {
       const [short, ratio] = left < right ? (['left', right / left] as const) : (['right', left / right] as const);
       // What the weaker hand gets more is counted over all strength work, wherever it is added.
       if (ratio <= SIDE_TOLERANCE || wantsMore(view, otherHand(short))) return [];
-      const most = firstOf(
-        [...views].sort((a, b) => b.account[otherHand(short)].workS - a.account[otherHand(short)].workS),
-      );
+      const most = firstOf([...views].sort((a, b) => b.account[otherHand(short)].workS - a.account[otherHand(short)].workS));
       const alone = views.find(({ block }) => block.dose.sides === short);
       const text = `${most.movement.name}: ${short} ${Math.round(workS[short])} s, ${otherHand(short)} ${Math.round(workS[otherHand(short)])} s of work.`;
       // A block of the short hand’s own takes the dose of the longest one; else the other hand shares what it has alone.

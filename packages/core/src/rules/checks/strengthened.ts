@@ -13,9 +13,7 @@ export const groupEffort = ({ efforts }: SessionView, blockId: string, group: Mu
   Math.max(
     0,
     ...HANDS.flatMap((hand) =>
-      (efforts.spans.get(`${hand} ${group}`) ?? [])
-        .filter((span) => span.blockId === blockId)
-        .map(({ effort }) => effort),
+      (efforts.spans.get(`${hand} ${group}`) ?? []).filter((span) => span.blockId === blockId).map(({ effort }) => effort),
     ),
   );
 /** Whether a block stretches a muscle group. */

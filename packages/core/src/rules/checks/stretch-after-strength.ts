@@ -6,8 +6,7 @@ import { STRENGTHENED_PERCENT } from './strengthened.js';
 
 const strengthens = ({ block: { phase }, effortPercent, level: { load } }: BlockView) =>
   phase === 'strength' && effortPercent >= STRENGTHENED_PERCENT && load.kind !== 'stretch';
-const shareMuscles = (one: BlockView, other: BlockView) =>
-  one.movement.trains.some((group) => other.movement.trains.includes(group));
+const shareMuscles = (one: BlockView, other: BlockView) => one.movement.trains.some((group) => other.movement.trains.includes(group));
 
 /** Whether a row of strength blocks ends in a stretch that stretches some of what each of them works. */
 function isStretchedInRow({ blocks }: SessionView, { index }: BlockView): boolean {
@@ -36,8 +35,7 @@ export const stretchAfterStrength: Check = {
       if (isStretchedInRow(view, block)) return [];
       const stretch = choose(
         view,
-        (movement, level) =>
-          level.load.kind === 'stretch' && movement.trains.some((group) => block.movement.trains.includes(group)),
+        (movement, level) => level.load.kind === 'stretch' && movement.trains.some((group) => block.movement.trains.includes(group)),
       );
       const text = `${block.movement.name}: no stretch follows of what was strengthened.`;
       return [{ blockIds: [block.block.id], text, fix: adding(view, 'strength', stretch, after(view, block)) }];

@@ -40,10 +40,7 @@ export const stretchBeforeStrength: Check = {
 const stretchedS = (views: readonly BlockView[], group: MuscleGroup) =>
   Math.max(
     ...HANDS.map((hand) =>
-      views.reduce(
-        (sum, { movement, account }) => (movement.trains.includes(group) ? sum + account[hand].workS : sum),
-        0,
-      ),
+      views.reduce((sum, { movement, account }) => (movement.trains.includes(group) ? sum + account[hand].workS : sum), 0),
     ),
   );
 

@@ -11,12 +11,8 @@ export const tooOften: Check = {
   why: 'Sessions count together: a week has room for so many.',
   source: 'policy of the method',
   find: ({ past, now, method }) => {
-    const week = past.filter(
-      ({ startedAt }) => hoursBetween(startedAt, now) < 7 * 24 && hoursBetween(startedAt, now) >= 0,
-    ).length;
+    const week = past.filter(({ startedAt }) => hoursBetween(startedAt, now) < 7 * 24 && hoursBetween(startedAt, now) >= 0).length;
     const most = SESSIONS_A_WEEK[method.frequency];
-    return week >= most
-      ? [{ blockIds: [], text: `${week} sessions in the last seven days; ${method.name} has up to ${most}.` }]
-      : [];
+    return week >= most ? [{ blockIds: [], text: `${week} sessions in the last seven days; ${method.name} has up to ${most}.` }] : [];
   },
 };

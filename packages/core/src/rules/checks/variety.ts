@@ -16,9 +16,7 @@ export const variety: Check = {
   find: ({ past, blocks, method }) => {
     const last = past.slice(-2);
     if (last.length < 2 || blocks.length === 0) return [];
-    const shares = last.map(
-      ({ movementIds }) => blocks.filter(({ movement }) => movementIds.includes(movement.id)).length / blocks.length,
-    );
+    const shares = last.map(({ movementIds }) => blocks.filter(({ movement }) => movementIds.includes(movement.id)).length / blocks.length);
     if (method.variety === 'rotate' && shares.every((share) => share > REPEATED_SHARE)) {
       return [{ blockIds: [], text: `The last two sessions had the same movements; ${method.name} rotates them.` }];
     }

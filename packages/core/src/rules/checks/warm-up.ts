@@ -12,5 +12,4 @@ export const bearsBody = ({ level }: BlockView) => level.load.kind === 'body' ||
 /** Easy rocks and touches below this effort are themselves the way into a range. Working value. */
 export const LOADS_FROM_PERCENT = 20;
 /** Whether a block loads anything. */
-export const loads = (view: BlockView) =>
-  !isFree(view) && (view.effortPercent >= LOADS_FROM_PERCENT || bearsBody(view));
+export const loads = (view: BlockView) => !isFree(view) && (view.effortPercent >= LOADS_FROM_PERCENT || bearsBody(view));

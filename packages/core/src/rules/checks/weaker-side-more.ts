@@ -45,9 +45,10 @@ export const weakerSideMore: Check = {
     const strength = byMovement(view).filter(({ views }) =>
       views.some(({ level, block }) => level.loading === 'resisted' && block.phase !== 'prepare'),
     );
-    const [mine, others] = [weaker, otherHand(weaker)].map((hand) =>
-      strength.reduce((sum, { workS }) => sum + workS[hand], 0),
-    ) as [number, number];
+    const [mine, others] = [weaker, otherHand(weaker)].map((hand) => strength.reduce((sum, { workS }) => sum + workS[hand], 0)) as [
+      number,
+      number,
+    ];
     if (others === 0 || mine / others >= method.weakerSideRatio * 0.95) return [];
     // The largest two-handed block is the one whose extra set tells least.
     const candidates = strength

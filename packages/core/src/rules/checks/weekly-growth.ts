@@ -17,11 +17,7 @@ export interface WeekRoom {
 }
 
 /** The groups of which a week may not hold any amount: those that are worked every week. */
-export function weekRooms({
-  past,
-  now,
-  method,
-}: Pick<SessionView, 'now' | 'method'> & { readonly past: readonly PastLoad[] }): WeekRoom[] {
+export function weekRooms({ past, now, method }: Pick<SessionView, 'now' | 'method'> & { readonly past: readonly PastLoad[] }): WeekRoom[] {
   const doses = (fromDays: number, toDays = 0) => {
     const sums = dosesWithin(past, now, fromDays, toDays);
     return (group: MuscleGroup) => ofBothHands(sums, group);

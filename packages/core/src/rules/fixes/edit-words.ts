@@ -23,12 +23,7 @@ export function editWords(sequence: Sequence, edits: readonly Edit[], lookup: Mo
  * What edits change, one change to a line.
  * @param named how many blocks that go out are named before they are only counted
  */
-export function editChanges(
-  sequence: Sequence,
-  edits: readonly Edit[],
-  lookup: MovementLookup,
-  named = Infinity,
-): string[] {
+export function editChanges(sequence: Sequence, edits: readonly Edit[], lookup: MovementLookup, named = Infinity): string[] {
   const after = applyEdits(sequence, edits);
   return [
     ...budgetChange(sequence, after),
@@ -45,18 +40,13 @@ function blockChanges(before: Sequence, after: Sequence, lookup: MovementLookup,
   const is = new Set(after.blocks.map(({ id }) => id));
   const name = (block: Block) => lookup(block.movementId)?.name ?? block.movementId;
   const gone = before.blocks.filter(({ id }) => !is.has(id));
-  const out =
-    gone.length > named
-      ? [`take ${counted(gone.length, 'block')} out`]
-      : gone.map((block) => `take ${lowered(name(block))} out`);
+  const out = gone.length > named ? [`take ${counted(gone.length, 'block')} out`] : gone.map((block) => `take ${lowered(name(block))} out`);
   const changed = after.blocks.flatMap((block) => {
     const old = was.get(block.id)?.block;
     if (!old) return [`add ${lowered(name(block))}, ${levelName(block, lookup)}, ${printDose(block.dose)}`];
     return blockChange(old, block, lookup);
   });
-  const moved = movedBlocks(before, after).map(
-    (block) => `move ${lowered(name(block))} ${placeOf(block, after, name)}`,
-  );
+  const moved = movedBlocks(before, after).map((block) => `move ${lowered(name(block))} ${placeOf(block, after, name)}`);
   return [...changed, ...moved, ...out].map(capital);
 }
 

@@ -51,9 +51,7 @@ function wedges(view: SessionView, { block, movement, level }: BlockView): Edit[
   const { dose } = block;
   if (!ownLoadsOf(level, movement).includes('wedgeDeg') || (dose.load?.wedgeDeg ?? 0) > 0) return [];
   if (view.athlete && !view.athlete.equipment.includes('towel')) return [];
-  return WEDGES_DEG.map((deg): Edit[] => [
-    { kind: 'change', blockId: block.id, dose: withOwnSet(dose, 'wedgeDeg', deg) },
-  ]);
+  return WEDGES_DEG.map((deg): Edit[] => [{ kind: 'change', blockId: block.id, dose: withOwnSet(dose, 'wedgeDeg', deg) }]);
 }
 
 /** The same posture on what spares the bent wrist. */
@@ -71,10 +69,7 @@ function inclines(view: SessionView, block: BlockView): Edit[][] {
   const { load } = block.level;
   if (load.kind !== 'body') return [];
   return sameFamily(view, block)
-    .filter(
-      ({ level: { load: other } }) =>
-        other.kind === 'body' && roughHeightM(other.stance) > roughHeightM(load.stance) + INCLINE_M,
-    )
+    .filter(({ level: { load: other } }) => other.kind === 'body' && roughHeightM(other.stance) > roughHeightM(load.stance) + INCLINE_M)
     .filter(({ level: { contact } }) => contact === block.level.contact || RELIEVED_CONTACTS.includes(contact))
     .slice(-TRIES)
     .reverse()
@@ -115,7 +110,7 @@ function lessOf({ block, movement, level }: BlockView): Edit[][] {
     ...efforts.map((effortPercent) => ({ ...dose, effortPercent })),
     ...(goesToFailure(dose) ? [withoutOpenEnds(dose)] : []),
     ...fewerSets(dose),
-    ...SHARES.filter((share) => Math.floor(amount * share) >= 1).map((share) => withAmounts(usual, (now) => Math.floor(now * share))), // prettier-ignore
+    ...SHARES.filter((share) => Math.floor(amount * share) >= 1).map((share) => withAmounts(usual, (now) => Math.floor(now * share))),
   ];
   return doses
     .filter((less) => amountOf(less.work) >= 1 && unusualInDose(less, level.dosing).length === 0)

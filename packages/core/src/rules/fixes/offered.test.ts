@@ -108,13 +108,9 @@ describe('what changes, in words', () => {
     const words = (...edits: Parameters<typeof editWords>[1]) => editWords(sequence, edits, shippedMovement);
     expect(words({ kind: 'remove', blockId: 'b1' })).toBe('Take wrist circles out');
     expect(words({ kind: 'budget', budgetMin: 25 })).toBe('30 → 25 min');
-    expect(words({ kind: 'move', blockId: 'b1', phase: 'prepare', before: null })).toBe(
-      'Move wrist circles to the end of prepare',
-    );
+    expect(words({ kind: 'move', blockId: 'b1', phase: 'prepare', before: null })).toBe('Move wrist circles to the end of prepare');
     const shake = { ...second!, id: 'new', movementId: 'settle.shakes', levelId: 'hanging', dose: parseDose('1x30s') };
-    expect(words({ kind: 'add', block: { ...shake, phase: 'settle' }, before: null })).toBe(
-      'Add hand shakes, arms hanging, 1x30s',
-    );
+    expect(words({ kind: 'add', block: { ...shake, phase: 'settle' }, before: null })).toBe('Add hand shakes, arms hanging, 1x30s');
     const rest = ['b5', 'b7', 'b8'].map((blockId) => ({
       kind: 'change' as const,
       blockId,

@@ -44,11 +44,7 @@ export function offersFor(view: SessionView, finding: Finding): Offer[] {
  * As `offersFor`, pausing after each answer that was carried out, so that whoever runs it may stop in between.
  * @param before everything that is found in the view
  */
-export function* offersStepwise(
-  view: SessionView,
-  finding: Finding,
-  before: readonly Finding[],
-): Generator<undefined, Offer[]> {
+export function* offersStepwise(view: SessionView, finding: Finding, before: readonly Finding[]): Generator<undefined, Offer[]> {
   const found: Offer[] = [];
   for (const { kind, tries } of answersTo(view, finding)) {
     if (kind === 'out' && found.length > 0) break;
@@ -64,10 +60,7 @@ export function* offersStepwise(
 type Kind = Answer['kind'] | 'own';
 
 /** What the check itself would do, and where a block is too much, its gentler forms; what takes blocks out last. */
-function answersTo(
-  view: SessionView,
-  { check, fix, blockIds }: Finding,
-): { kind: Kind; tries: readonly (readonly Edit[])[] }[] {
+function answersTo(view: SessionView, { check, fix, blockIds }: Finding): { kind: Kind; tries: readonly (readonly Edit[])[] }[] {
   const [id] = blockIds;
   const own = fix ? editsOf(fix) : [];
   const mine = own.length > 0 ? [{ kind: 'own' as const, tries: [own] }] : [];
@@ -107,21 +100,13 @@ function withMinutes(view: SessionView, edits: readonly Edit[]): readonly Edit[]
 }
 
 /** Checks that edits raise, as grave as the finding or graver; null when the finding stays. */
-export function raisedBy(
-  view: SessionView,
-  finding: Finding,
-  before: readonly Finding[],
-  edits: readonly Edit[],
-): string[] | null {
+export function raisedBy(view: SessionView, finding: Finding, before: readonly Finding[], edits: readonly Edit[]): string[] | null {
   const after = findingsOf(viewOf({ ...view, sequence: applyEdits(view.sequence, edits) }));
   if (after.some((other) => keyOfFinding(other) === keyOfFinding(finding))) return null;
   const weight = ({ check }: Finding) => SEVERITIES.indexOf(check.severity);
-  const grave = (findings: readonly Finding[]) =>
-    findings.filter((other) => other.muted === null && weight(other) <= weight(finding));
+  const grave = (findings: readonly Finding[]) => findings.filter((other) => other.muted === null && weight(other) <= weight(finding));
   const was = placesOf(grave(before));
-  return [...placesOf(grave(after))].flatMap(([place, count]) =>
-    count > (was.get(place) ?? 0) ? [place.split(' ')[0] ?? place] : [],
-  );
+  return [...placesOf(grave(after))].flatMap(([place, count]) => (count > (was.get(place) ?? 0) ? [place.split(' ')[0] ?? place] : []));
 }
 
 /** How often each check speaks of each block; of the whole where it names none. */

@@ -72,8 +72,7 @@ describe('what can be done on the spot', () => {
       for (const { edits } of easesFor(before, [block.id], 'hurts')) {
         const after = viewOf({ ...before, sequence: applyEdits(before.sequence, edits) });
         const grave = (of: typeof after) =>
-          findingsOf(of).filter(({ check, blockIds }) => check.severity === 'stop' && blockIds.includes(block.id))
-            .length;
+          findingsOf(of).filter(({ check, blockIds }) => check.severity === 'stop' && blockIds.includes(block.id)).length;
         expect(grave(after)).toBeLessThanOrEqual(grave(before));
         const effort = after.sequence.blocks.find(({ id }) => id === block.id)?.dose.effortPercent ?? 0;
         expect(effort).toBeLessThanOrEqual(Math.max(block.dose.effortPercent ?? 0, 40));

@@ -32,8 +32,7 @@ const FORMS = 2;
 export function easesFor(view: SessionView, blockIds: readonly string[], reason: EaseReason): Ease[] {
   const [only] = blockIds;
   if (only === undefined) return [];
-  const forms =
-    blockIds.length === 1 ? formsOf(view, only, reason).slice(0, FORMS) : [eachEased(view, blockIds, reason)];
+  const forms = blockIds.length === 1 ? formsOf(view, only, reason).slice(0, FORMS) : [eachEased(view, blockIds, reason)];
   const out = blockIds.map((blockId): Edit => ({ kind: 'remove', blockId }));
   const eases = [...forms, out].map((edits) => ({ changes: editChanges(view.sequence, edits, view.lookup), edits }));
   return eases.filter(({ changes }, index) => eases.findIndex((other) => same(other.changes, changes)) === index);
@@ -57,12 +56,7 @@ function formsOf(view: SessionView, blockId: string, reason: EaseReason): (reado
 export const gentlerForm = (view: SessionView, blockId: string, kind: Answer['kind']): readonly Edit[] | null =>
   formIn(view, blockId, gentlerFor(view, blockOf(view, blockId)), kind);
 
-function formIn(
-  view: SessionView,
-  blockId: string,
-  answers: readonly Answer[],
-  kind: Answer['kind'],
-): readonly Edit[] | null {
+function formIn(view: SessionView, blockId: string, answers: readonly Answer[], kind: Answer['kind']): readonly Edit[] | null {
   const before = tooMuch(view, blockId);
   const tries = answers.find((answer) => answer.kind === kind)?.tries ?? [];
   const form = tries.find((edits) => {

@@ -10,20 +10,15 @@ const adapts = ({ caution }: RecordedCaution) => CAUTIONS[caution].rule === 'ada
  * what stopped a session stays until somebody clears it. A clearance answers what was before it, and nothing that came after.
  * @param fresh what follows from the answers (`screen`)
  */
-export const afterIntake = (
-  recorded: readonly RecordedCaution[],
-  fresh: readonly RecordedCaution[],
-): RecordedCaution[] =>
+export const afterIntake = (recorded: readonly RecordedCaution[], fresh: readonly RecordedCaution[]): RecordedCaution[] =>
   withMore(
     recorded.filter((entry) => entry.intakeId === undefined || !adapts(entry)),
     fresh,
   );
 
 /** A record’s cautions with what forbids loading of answers that came late: they change nothing else that later ones said. */
-export const withReferrals = (
-  recorded: readonly RecordedCaution[],
-  late: readonly RecordedCaution[],
-): RecordedCaution[] => withMore(recorded, late.filter(forbidsLoading));
+export const withReferrals = (recorded: readonly RecordedCaution[], late: readonly RecordedCaution[]): RecordedCaution[] =>
+  withMore(recorded, late.filter(forbidsLoading));
 
 function withMore(recorded: readonly RecordedCaution[], more: readonly RecordedCaution[]): RecordedCaution[] {
   const [before, now] = [byThing(recorded), byThing(more)];
@@ -53,8 +48,6 @@ function ofReferrals(before: RecordedCaution, now: RecordedCaution): RecordedCau
 }
 
 /** What has no day was there before. */
-const isBefore = (since: string | undefined, cleared: string | null) =>
-  since === undefined || (cleared !== null && since < cleared);
+const isBefore = (since: string | undefined, cleared: string | null) => since === undefined || (cleared !== null && since < cleared);
 
-const clearedDay = (entry: RecordedCaution): string | null =>
-  forbidsLoading(entry) ? null : (entry.clearedOn ?? null);
+const clearedDay = (entry: RecordedCaution): string | null => (forbidsLoading(entry) ? null : (entry.clearedOn ?? null));

@@ -3,8 +3,8 @@ import { addDays, daysBetween, dayWords } from '../../vocabulary/days.js';
 import { working } from '../../vocabulary/constant.js';
 import { cautionsOn, forbidsLoading } from '../cautions.js';
 
-const ASK_AGAIN = working('Asked again', 84, 'days', 'with each new block of training; twelve weeks at most', [56, 120]).value; // prettier-ignore
-const ASK_AGAIN_SORE = working('Asked again while something is sore', 14, 'days', 'two weeks settle what rest settles', [7, 28]).value; // prettier-ignore
+const ASK_AGAIN = working('Asked again', 84, 'days', 'with each new block of training; twelve weeks at most', [56, 120]).value;
+const ASK_AGAIN_SORE = working('Asked again while something is sore', 14, 'days', 'two weeks settle what rest settles', [7, 28]).value;
 const CLEARANCE_ENDS_WITHIN_DAYS = 7;
 
 /** Whether somebody is to be asked (again), and why; null while the answers are fresh. */
@@ -19,26 +19,22 @@ export interface IntakeDue {
  * @param lastOn ISO day of the last answers, null without any
  * @param cautions as they are recorded
  */
-export function intakeDue(
-  lastOn: string | null,
-  cautions: readonly RecordedCaution[],
-  today: string,
-): IntakeDue | null {
+export function intakeDue(lastOn: string | null, cautions: readonly RecordedCaution[], today: string): IntakeDue | null {
   const ending = cautions.find(
-    ({ clearedOn, clearedUntil }) =>
-      clearedOn && clearedUntil && daysBetween(today, clearedUntil) <= CLEARANCE_ENDS_WITHIN_DAYS,
+    ({ clearedOn, clearedUntil }) => clearedOn && clearedUntil && daysBetween(today, clearedUntil) <= CLEARANCE_ENDS_WITHIN_DAYS,
   );
   if (ending?.clearedUntil) {
     const word = ending.clearedUntil < today ? 'ended' : 'ends';
-    return { why: `The clearance by ${ending.clearedBy} ${word} on ${dayWords(ending.clearedUntil)}.`, since: addDays(ending.clearedUntil, -CLEARANCE_ENDS_WITHIN_DAYS) }; // prettier-ignore
+    return {
+      why: `The clearance by ${ending.clearedBy} ${word} on ${dayWords(ending.clearedUntil)}.`,
+      since: addDays(ending.clearedUntil, -CLEARANCE_ENDS_WITHIN_DAYS),
+    };
   }
   if (lastOn === null) return { why: 'Never asked.', since: today };
-  const isSore = cautionsOn({ cautions }, today).some(
-    (entry) => entry.caution === 'sore-place' || forbidsLoading(entry),
-  );
+  const isSore = cautionsOn({ cautions }, today).some((entry) => entry.caution === 'sore-place' || forbidsLoading(entry));
   const days = isSore ? ASK_AGAIN_SORE : ASK_AGAIN;
   const since = addDays(lastOn, days);
   if (since > today) return null;
   const weeks = Math.floor(daysBetween(lastOn, today) / 7);
-  return { why: isSore ? `Something hurt when last asked, ${weeks} weeks ago.` : `Last asked ${weeks} weeks ago.`, since }; // prettier-ignore
+  return { why: isSore ? `Something hurt when last asked, ${weeks} weeks ago.` : `Last asked ${weeks} weeks ago.`, since };
 }

@@ -16,11 +16,7 @@ export interface MovementOpen {
 }
 
 /** What of the shelf is off for somebody: a level is open where at least one hand may do it. Range, strength and things at hand are asked elsewhere. @param cautions as they stand on the day */
-export function movementsOpen(
-  person: Person,
-  movements: readonly Movement[],
-  cautions: readonly RecordedCaution[],
-): MovementOpen[] {
+export function movementsOpen(person: Person, movements: readonly Movement[], cautions: readonly RecordedCaution[]): MovementOpen[] {
   return movements.map((movement) => {
     const closed: string[] = [];
     const open = movement.ladder.filter((level) => {

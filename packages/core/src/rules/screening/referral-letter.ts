@@ -33,22 +33,17 @@ export interface LetterFrom {
 }
 
 /** A referral in plain words: why, what was told, what has been stopped, what was measured, and what is asked. It names no diagnosis. */
-export function referralLetter({
-  athlete,
-  cautions,
-  intake,
-  readings,
-  coach,
-  studio,
-  today,
-}: LetterFrom): ReferralLetter {
+export function referralLetter({ athlete, cautions, intake, readings, coach, studio, today }: LetterFrom): ReferralLetter {
   const { name, birthDate, dominantHand, practice } = athlete;
   const age = birthDate ? `, ${ageOn(birthDate, today)} years old` : '';
   const forbidden = cautions.filter(forbidsLoading);
   const others = cautions.filter((entry) => !forbidsLoading(entry));
   const told = intake ? toldLines(intake) : [];
   const parts = [
-    { heading: 'Why I write', lines: forbidden.map((entry) => `${cautionLabel(entry)}${sinceWords(entry)}${entry.note ? `. ${entry.note}` : ''}`) }, // prettier-ignore
+    {
+      heading: 'Why I write',
+      lines: forbidden.map((entry) => `${cautionLabel(entry)}${sinceWords(entry)}${entry.note ? `. ${entry.note}` : ''}`),
+    },
     { heading: intake ? `What was told on ${dayWords(intake.onDay)}` : 'What was told', lines: told },
     { heading: 'What has been stopped', lines: forbidden.map(cautionAdvice) },
     { heading: 'What else is minded', lines: others.map(cautionAdvice) },
@@ -56,7 +51,7 @@ export function referralLetter({
   ];
   return {
     title: `About the hands of ${name}`,
-    opening: `${name}${age}, ${dominantHand}-handed${practice ? `, trains with us: ${practice}` : ' trains with us'}. I coach the preparation of hands and wrists for load at ${studio}, and ask you to look at them before I go on.`, // prettier-ignore
+    opening: `${name}${age}, ${dominantHand}-handed${practice ? `, trains with us: ${practice}` : ' trains with us'}. I coach the preparation of hands and wrists for load at ${studio}, and ask you to look at them before I go on.`,
     parts: parts.filter(({ lines }) => lines.length > 0),
     asks: [
       'May the hand be loaded? If not yet, when shall we ask again?',

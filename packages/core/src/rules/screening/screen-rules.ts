@@ -17,8 +17,7 @@ export const VERDICT_WORDS: Record<Verdict, string> = {
 };
 
 /** The graver of verdicts; go where there is none. @example worstOf(['adapt', 'refer first']) → 'refer first' */
-export const worstOf = (verdicts: readonly Verdict[]): Verdict =>
-  VERDICTS.findLast((verdict) => verdicts.includes(verdict)) ?? 'go';
+export const worstOf = (verdicts: readonly Verdict[]): Verdict => VERDICTS.findLast((verdict) => verdicts.includes(verdict)) ?? 'go';
 
 /** What one answer leads to: a verdict, and what stands in the record for it. */
 export interface Led {
@@ -66,15 +65,10 @@ const INJECTION_DAYS = 14;
 
 const isCleared = ({ clearedOn, clearedBy, clearedUntil }: PastCondition, today: string) =>
   clearedOn !== undefined && clearedBy !== undefined && clearedOn <= today && !(clearedUntil && clearedUntil < today);
-const isWithin = ({ since }: PastCondition, days: number, today: string) =>
-  since === undefined || daysBetween(since, today) <= days;
+const isWithin = ({ since }: PastCondition, days: number, today: string) => since === undefined || daysBetween(since, today) <= days;
 
 const injured = (entry: PastCondition, today: string): Led =>
-  isCleared(entry, today)
-    ? adapt('recent-injury')
-    : isWithin(entry, LONG_AGO_DAYS, today)
-      ? refer('recent-injury')
-      : adapt('past-injury');
+  isCleared(entry, today) ? adapt('recent-injury') : isWithin(entry, LONG_AGO_DAYS, today) ? refer('recent-injury') : adapt('past-injury');
 const always = (led: Led) => () => led;
 
 /** Conditions: each that is told leads to this on a day; null where it is over. A cleared one that had limits, or has, asks for care. */
@@ -93,10 +87,6 @@ export const CONDITION_RULES: Readonly<Record<Condition, (entry: PastCondition, 
   'blood-pressure': always(adapt('blood-pressure')),
   fluoroquinolones: (entry, today) => (isWithin(entry, FLUOROQUINOLONE_DAYS, today) ? adapt('fluoroquinolones') : null),
   'steroid-injection': (entry, today) =>
-    !isWithin(entry, INJECTION_DAYS, today)
-      ? null
-      : isCleared(entry, today)
-        ? adapt('steroid-injection')
-        : refer('steroid-injection'),
+    !isWithin(entry, INJECTION_DAYS, today) ? null : isCleared(entry, today) ? adapt('steroid-injection') : refer('steroid-injection'),
   'skin-splits': always(adapt('skin-splits')),
 };

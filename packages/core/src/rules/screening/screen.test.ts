@@ -104,7 +104,7 @@ describe('each answer has its verdict', () => {
 
   test('the scale of discomfort: 0–2 go on, 3–4 hold, 5 ease; worse the next morning steps back; the night refers', () => {
     const during = (score: number) => screen({ discomfort: [{ hand: 'left', during: score }] }, on());
-    expect([0, 2, 3, 4, 5, 10].map((score) => during(score).verdict)).toEqual(['go', 'go', 'adapt', 'adapt', 'adapt', 'adapt']); // prettier-ignore
+    expect([0, 2, 3, 4, 5, 10].map((score) => during(score).verdict)).toEqual(['go', 'go', 'adapt', 'adapt', 'adapt', 'adapt']);
     expect(during(4).off[0]!.caps[0]!.effortPercent).toBeGreaterThan(during(5).off[0]!.caps[0]!.effortPercent!);
     expect(verdict({ discomfort: [{ hand: 'left', after: 1, nextMorning: 3 }] })).toBe('adapt');
     expect(verdict({ discomfort: [{ hand: 'left', after: 1, nextMorning: 2 }] })).toBe('go');
@@ -130,7 +130,7 @@ describe('what follows stands in the record', () => {
     const two = screen({ symptoms: HANDS.map((hand) => ({ place: 'heel', hand, kind: 'ache', score: 3 })) }, on());
     expect(two.cautions).toHaveLength(1);
     expect(two.cautions[0]).toMatchObject({ hand: 'both', place: 'heel', score: 3 });
-    const uneven = screen({ symptoms: HANDS.map((hand, index) => ({ place: 'heel', hand, kind: 'ache', score: 3 + index })) }, on()); // prettier-ignore
+    const uneven = screen({ symptoms: HANDS.map((hand, index) => ({ place: 'heel', hand, kind: 'ache', score: 3 + index })) }, on());
     expect(uneven.cautions.map(({ hand, score }) => [hand, score])).toEqual([
       ['left', 3],
       ['right', 4],
@@ -154,7 +154,7 @@ describe('what follows stands in the record', () => {
       ),
       { maxLength: 5 },
     ),
-    signs: fc.array(fc.record({ sign: fc.constantFrom(...SIGN_IDS), hand: fc.constantFrom(...WORKING_SIDES) }), { maxLength: 4 }), // prettier-ignore
+    signs: fc.array(fc.record({ sign: fc.constantFrom(...SIGN_IDS), hand: fc.constantFrom(...WORKING_SIDES) }), { maxLength: 4 }),
     symptoms: fc.array(
       fc.record({
         place: fc.constantFrom(...HAND_PLACE_IDS),
@@ -165,13 +165,27 @@ describe('what follows stands in the record', () => {
       { maxLength: 6 },
     ),
   });
-  const blank = { name: 'Someone', practice: '', birthDate: null, sex: 'not stated', dominantHand: 'right', statureCm: null, massKg: null, equipment: [], notes: '' } as const; // prettier-ignore
+  const blank = {
+    name: 'Someone',
+    practice: '',
+    birthDate: null,
+    sex: 'not stated',
+    dominantHand: 'right',
+    statureCm: null,
+    massKg: null,
+    equipment: [],
+    notes: '',
+  } as const;
 
   test('whatever is told: more never lifts a verdict, the record can be kept, and answering again doubles nothing', () => {
     const rank = (health: Health) => ['go', 'adapt', 'refer first', 'stop now'].indexOf(verdict(health));
     fc.assert(
       fc.property(anyHealth, anyHealth, (one, other) => {
-        const both = { history: [...one.history, ...other.history], signs: [...one.signs, ...other.signs], symptoms: [...one.symptoms, ...other.symptoms] }; // prettier-ignore
+        const both = {
+          history: [...one.history, ...other.history],
+          signs: [...one.signs, ...other.signs],
+          symptoms: [...one.symptoms, ...other.symptoms],
+        };
         expect(rank(both)).toBe(Math.max(rank(one), rank(other)));
         const first = afterIntake([], screen(one, on()).cautions);
         expect(checkAthlete({ ...blank, cautions: first }, TODAY)).toEqual([]);
@@ -193,7 +207,10 @@ describe('what follows stands in the record', () => {
   });
 
   test('a sore place that is gone goes; what refers stays until it is cleared; what was cleared and comes back refers anew', () => {
-    const told = screen({ signs: [{ sign: 'rest-pain', hand: 'left' }], symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 5 }] }, on()).cautions; // prettier-ignore
+    const told = screen(
+      { signs: [{ sign: 'rest-pain', hand: 'left' }], symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 5 }] },
+      on(),
+    ).cautions;
     const after = afterIntake(told, screen({}, on()).cautions);
     expect(after.map(({ caution }) => caution)).toEqual(['rest-pain']);
     const withClearance = after.map((entry) => ({ ...entry, ...cleared }));
@@ -202,10 +219,10 @@ describe('what follows stands in the record', () => {
     expect(cautionsOn({ cautions: again }, TODAY).some(forbidsLoading)).toBe(true);
   });
 
-  const numb = (hand: 'left' | 'right' | 'both', more = {}) => ({ caution: 'numbness', hand, since: ago(40), ...more }) as const; // prettier-ignore
-  const told = (hand: 'left' | 'right' | 'both') => screen({ signs: [{ sign: 'night-tingling', hand }] }, on()).cautions; // prettier-ignore
+  const numb = (hand: 'left' | 'right' | 'both', more = {}) => ({ caution: 'numbness', hand, since: ago(40), ...more }) as const;
+  const told = (hand: 'left' | 'right' | 'both') => screen({ signs: [{ sign: 'night-tingling', hand }] }, on()).cautions;
   const barredHands = (list: Parameters<typeof afterIntake>[0]) =>
-    HANDS.filter((hand) => cautionsOn({ cautions: list }, TODAY).some((entry) => forbidsLoading(entry) && handsOf(entry).includes(hand))); // prettier-ignore
+    HANDS.filter((hand) => cautionsOn({ cautions: list }, TODAY).some((entry) => forbidsLoading(entry) && handsOf(entry).includes(hand)));
 
   test('each hand keeps its own: limits of the other’s clearance, and the other’s referral', () => {
     const cleared60 = { ...cleared, within: { extensionDeg: 60 } };
@@ -237,15 +254,21 @@ describe('what follows stands in the record', () => {
 
   test('a clearance from before a sign does not lift it', () => {
     const recorded = [{ caution: 'recent-injury', hand: 'left', since: ago(2) }] as const;
-    const old = screen({ history: [{ condition: 'surgery', hand: 'left', since: ago(300), clearedOn: ago(200), clearedBy: 'Dr Example' }] }, on()).cautions; // prettier-ignore
+    const old = screen(
+      { history: [{ condition: 'surgery', hand: 'left', since: ago(300), clearedOn: ago(200), clearedBy: 'Dr Example' }] },
+      on(),
+    ).cautions;
     expect(barredHands(afterIntake(recorded, old))).toEqual(['left']);
   });
 
   test('what came late refers each hand that is not referred yet, and nothing else', () => {
     expect(barredHands(withReferrals([numb('left')], told('both')))).toEqual(['left', 'right']);
-    const late = screen({ signs: [{ sign: 'night-tingling', hand: 'left' }], symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 5 }] }, on()).cautions; // prettier-ignore
+    const late = screen(
+      { signs: [{ sign: 'night-tingling', hand: 'left' }], symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 5 }] },
+      on(),
+    ).cautions;
     expect(withReferrals([], late).map(({ caution }) => caution)).toEqual(['numbness']);
-    expect(barredHands(withReferrals([numb('left', { clearedOn: ago(20), clearedBy: 'Dr Example' })], late))).toEqual(['left']); // prettier-ignore
+    expect(barredHands(withReferrals([numb('left', { clearedOn: ago(20), clearedBy: 'Dr Example' })], late))).toEqual(['left']);
     const sore = [{ caution: 'sore-place', place: 'heel', hand: 'left', intakeId: INTAKE_ID }] as const;
     expect(withReferrals(sore, [])).toEqual(sore);
   });
@@ -307,7 +330,20 @@ describe('a sore place caps what loads it', () => {
 });
 
 test('answers are refused with the field and what would be right', () => {
-  const intake = { onDay: '2026-06-11', goals: [], discipline: '', handHours: null, trainingYears: null, minutes: null, daysPerWeek: null, person: { birthDate: '2027-01-01' }, history: [{ condition: 'pregnancy', hand: 'left' }, { condition: 'fracture', clearedOn: TODAY }] } as const; // prettier-ignore
+  const intake = {
+    onDay: '2026-06-11',
+    goals: [],
+    discipline: '',
+    handHours: null,
+    trainingYears: null,
+    minutes: null,
+    daysPerWeek: null,
+    person: { birthDate: '2027-01-01' },
+    history: [
+      { condition: 'pregnancy', hand: 'left' },
+      { condition: 'fracture', clearedOn: TODAY },
+    ],
+  } as const;
   expect(checkIntake(intake, TODAY).map(({ pointer }) => pointer)).toEqual([
     '/history/0/hand',
     '/history/1/clearedBy',

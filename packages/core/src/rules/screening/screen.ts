@@ -6,16 +6,7 @@ import { CONDITIONS, SIGNS } from '../../vocabulary/intake-words.js';
 import { capital } from '../../vocabulary/text.js';
 import { type Caps, capWords } from '../caps.js';
 import { capsOf } from '../caution-limits.js';
-import {
-  askedBy,
-  cautionAdvice,
-  cautionLabel,
-  forbidsLoading,
-  handsOf,
-  isMinor,
-  restsHand,
-  toldStop,
-} from '../cautions.js';
+import { askedBy, cautionAdvice, cautionLabel, forbidsLoading, handsOf, isMinor, restsHand, toldStop } from '../cautions.js';
 import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from '../discomfort.js';
 import { byThing, handByHand, ofHand } from './per-hand.js';
 import { CONDITION_RULES, type Led, SIGN_RULES, SYMPTOM_RULES, type Verdict, worstOf } from './screen-rules.js';
@@ -85,12 +76,18 @@ export function screen(health: Health, on: ScreenedOn): Screening {
     ...(health.symptoms ?? []).flatMap((symptom) => symptomFound(symptom, on)),
     ...(health.discomfort ?? []).flatMap((times) => discomfortFound(times, on)),
     ...(isMinor(on.ageYears)
-      ? [foundOf({ verdict: 'adapt', caution: 'under-18' }, on, { from: 'age', answer: 'under-18', hand: 'both', said: `${on.ageYears} years old` })] // prettier-ignore
+      ? [
+          foundOf({ verdict: 'adapt', caution: 'under-18' }, on, {
+            from: 'age',
+            answer: 'under-18',
+            hand: 'both',
+            said: `${on.ageYears} years old`,
+          }),
+        ]
       : []),
   ];
   const reasons = found.map(({ entry: _entry, ...reason }) => reason);
-  const verdictOf = (hand: Hand) =>
-    worstOf(reasons.filter((reason) => handsOf(reason).includes(hand)).map(({ verdict }) => verdict));
+  const verdictOf = (hand: Hand) => worstOf(reasons.filter((reason) => handsOf(reason).includes(hand)).map(({ verdict }) => verdict));
   // What follows from age follows from the day of birth, every day anew: written down it would outlast the birthday.
   const byAge = found.filter(({ from }) => from === 'age').map(({ entry }) => entry);
   const cautions = merged(found.filter(({ from }) => from !== 'age').map(({ entry }) => entry));
@@ -104,9 +101,7 @@ export function screen(health: Health, on: ScreenedOn): Screening {
 }
 
 const gravestFirst = (reasons: readonly ScreenReason[]): ScreenReason[] =>
-  (['stop now', 'refer first', 'adapt', 'go'] as const).flatMap((verdict) =>
-    reasons.filter((reason) => reason.verdict === verdict),
-  );
+  (['stop now', 'refer first', 'adapt', 'go'] as const).flatMap((verdict) => reasons.filter((reason) => reason.verdict === verdict));
 
 interface Said {
   readonly from: ScreenReason['from'];
@@ -116,12 +111,7 @@ interface Said {
 }
 
 /** A finding with its entry in the record. @param more of the entry: since when, where, who cleared it */
-function foundOf(
-  { verdict, caution, stop }: Led,
-  { onDay, intakeId }: ScreenedOn,
-  said: Said,
-  more: Partial<RecordedCaution> = {},
-): Found {
+function foundOf({ verdict, caution, stop }: Led, { onDay, intakeId }: ScreenedOn, said: Said, more: Partial<RecordedCaution> = {}): Found {
   const whose = said.hand === 'both' && WITHOUT_HAND.has(said.answer) ? {} : { hand: said.hand };
   const entry: RecordedCaution = stop
     ? toldStop(intakeId, { sign: stop, hand: said.hand, onDay })
@@ -171,9 +161,7 @@ function symptomFound({ place, hand, kind, score }: Symptom, on: ScreenedOn): Fo
   const told = { from: 'symptom', answer: place, hand, said: label } as const;
   const led = SYMPTOM_RULES[kind];
   const growing =
-    isMinor(on.ageYears) && isGrowing(place)
-      ? [foundOf({ verdict: 'refer first', caution: 'growing-finger' }, on, told)]
-      : [];
+    isMinor(on.ageYears) && isGrowing(place) ? [foundOf({ verdict: 'refer first', caution: 'growing-finger' }, on, told)] : [];
   return [foundOf(led, on, told, led.caution === 'sore-place' ? where : led.stop ? {} : { note: label }), ...growing];
 }
 
@@ -187,9 +175,9 @@ function discomfortFound({ hand, during, after, nextMorning, atNight }: Discomfo
   const inTraining = Math.max(during ?? 0, after ?? 0);
   const sore: Led = { verdict: 'adapt', caution: 'sore-place' };
   if (inTraining > DISCOMFORT_HOLD_MAX) tell(sore, 'during', `In training ${inTraining} of 10: ease or stop`, inTraining);
-  else if (inTraining > DISCOMFORT_GO_ON_MAX) tell(sore, 'during', `In training ${inTraining} of 10: hold the level`, inTraining); // prettier-ignore
+  else if (inTraining > DISCOMFORT_GO_ON_MAX) tell(sore, 'during', `In training ${inTraining} of 10: hold the level`, inTraining);
   const before = after ?? during;
-  const isWorse = before === undefined ? (nextMorning ?? 0) > DISCOMFORT_GO_ON_MAX : (nextMorning ?? 0) - before >= WORSE_NEXT_MORNING; // prettier-ignore
+  const isWorse = before === undefined ? (nextMorning ?? 0) > DISCOMFORT_GO_ON_MAX : (nextMorning ?? 0) - before >= WORSE_NEXT_MORNING;
   if (nextMorning !== undefined && isWorse) {
     tell(sore, 'nextMorning', `The next morning ${nextMorning} of 10: step back a level`, nextMorning);
   }

@@ -71,14 +71,14 @@ describe('what is left of the shelf', () => {
 
   test('one hand that is free keeps a level open; whatever is off says why', () => {
     expect(levels(open({ signs: [{ sign: 'pop', hand: 'left' }] }))).toBe(levels(open({})));
-    const sore = open({ symptoms: (['left', 'right'] as const).map((hand) => ({ place: 'wrist-back', hand, kind: 'ache', score: 7 })) }); // prettier-ignore
+    const sore = open({ symptoms: (['left', 'right'] as const).map((hand) => ({ place: 'wrist-back', hand, kind: 'ache', score: 7 })) });
     expect(levels(sore)).toBeLessThan(levels(open({})));
     for (const { openLevels, ofLevels, why } of sore) expect(why === null).toBe(openLevels.length === ofLevels);
   });
 });
 
 describe('a letter', () => {
-  const athlete = { name: 'Somebody Made Up', birthDate: '1981-01-29', dominantHand: 'right', practice: 'Signing' } as const; // prettier-ignore
+  const athlete = { name: 'Somebody Made Up', birthDate: '1981-01-29', dominantHand: 'right', practice: 'Signing' } as const;
   const answers: Intake = {
     ...newIntake(athlete, null, TODAY),
     signs: [{ sign: 'night-tingling', hand: 'right' }],
@@ -87,7 +87,7 @@ describe('a letter', () => {
     history: [{ condition: 'arthritis', hand: 'left', note: 'thumb' }],
   };
   const { cautions } = screen(answers, { onDay: TODAY, ageYears: 45, intakeId: 'i' });
-  const grip = (hand: 'left' | 'right', onDay: string, value: number): Reading => ({ kind: 'maximum', of: 'grip', hand, onDay, value }); // prettier-ignore
+  const grip = (hand: 'left' | 'right', onDay: string, value: number): Reading => ({ kind: 'maximum', of: 'grip', hand, onDay, value });
   const letter = referralLetter({
     athlete,
     cautions,
@@ -120,14 +120,33 @@ describe('a letter', () => {
   });
 
   test('leaves out what there is nothing to say of', () => {
-    const bare = referralLetter({ athlete: { ...athlete, birthDate: null, practice: '' }, cautions: [], intake: null, readings: [], coach: 'A', studio: 'B', today: TODAY }); // prettier-ignore
+    const bare = referralLetter({
+      athlete: { ...athlete, birthDate: null, practice: '' },
+      cautions: [],
+      intake: null,
+      readings: [],
+      coach: 'A',
+      studio: 'B',
+      today: TODAY,
+    });
     expect(bare.parts).toEqual([]);
     expect(bare.opening).toContain('Somebody Made Up, right-handed trains with us.');
   });
 });
 
 test('of the person only what was said goes into the record', () => {
-  const record = { name: 'S', practice: 'Ropes', birthDate: '1990-01-01', sex: 'female', dominantHand: 'left', statureCm: 170, massKg: 60, equipment: ['mat'], cautions: [], notes: '' } as const; // prettier-ignore
+  const record = {
+    name: 'S',
+    practice: 'Ropes',
+    birthDate: '1990-01-01',
+    sex: 'female',
+    dominantHand: 'left',
+    statureCm: 170,
+    massKg: 60,
+    equipment: ['mat'],
+    cautions: [],
+    notes: '',
+  } as const;
   const answers = { ...newIntake(record, null, TODAY), discipline: '', person: { massKg: 62, statureCm: null } };
   expect(withPerson(record, answers)).toEqual({ ...record, massKg: 62 });
 });

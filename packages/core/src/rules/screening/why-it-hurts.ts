@@ -131,13 +131,11 @@ export function whyItHurts(path: readonly string[]): PathEnd {
     const question: Question = WHY_IT_HURTS[id];
     const answer: Answer | undefined = Object.hasOwn(question.answers, given) ? question.answers[given] : undefined;
     if (!answer) {
-      throw new RangeError(
-        `“${question.asks}” is answered by ${Object.keys(question.answers).join(', ')}, not by ${given}.`,
-      );
+      throw new RangeError(`“${question.asks}” is answered by ${Object.keys(question.answers).join(', ')}, not by ${given}.`);
     }
     said.push({ question: question.asks, answer: answer.says });
     if ('remedy' in answer.leads) {
-      if (index < path.length - 1) throw new RangeError(`The path ends at “${answer.says}”: there is nothing to answer after it.`); // prettier-ignore
+      if (index < path.length - 1) throw new RangeError(`The path ends at “${answer.says}”: there is nothing to answer after it.`);
       return { said, next: null, remedy: { id: answer.leads.remedy, ...REMEDIES[answer.leads.remedy] } };
     }
     id = answer.leads.ask;

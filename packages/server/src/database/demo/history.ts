@@ -1,13 +1,7 @@
 import { addDays, compileTimeline, lastOf, weekdayOf } from '@clay-pot/core';
 import { methodOf, shippedMethod, shippedMovement } from '@clay-pot/core/library';
 import { sumsOfSession } from '../../sessions/session-sums.js';
-import type {
-  BlockReportRow,
-  ComplaintRow,
-  DoneSetRow,
-  FormTickRow,
-  SessionRow,
-} from '../../sessions/session.entities.js';
+import type { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, SessionRow } from '../../sessions/session.entities.js';
 import type { SeededRandom } from './random.js';
 import { earlierForm } from './sequences.js';
 import { complaintsOf, formOf, reportsOf, setsOf, type Telling, type Told } from './told-session.js';
@@ -37,14 +31,7 @@ export function tellHistory(telling: Telling, random: SeededRandom): History {
   return history;
 }
 
-function tellSession(
-  telling: Telling,
-  day: string,
-  weeksAgo: number,
-  isLast: boolean,
-  history: History,
-  random: SeededRandom,
-): void {
+function tellSession(telling: Telling, day: string, weeksAgo: number, isLast: boolean, history: History, random: SeededRandom): void {
   const { studioId, athleteId, sequenceId, course } = telling;
   const plan = weeksAgo > course.weeks - EARLY_WEEKS ? earlierForm(telling.sequence) : telling.sequence;
   const timeline = compileTimeline(plan, shippedMovement);
@@ -52,9 +39,7 @@ function tellSession(
   const id = random.id(startedAt);
   const flare = course.flareWeeksAgo !== undefined && Math.abs(weeksAgo - course.flareWeeksAgo) < 0.5;
   const endsEarly = flare || (!isLast && random.chance(0.05));
-  const stintsDone = endsEarly
-    ? Math.ceil(timeline.stints.length * (0.55 + random.next() * 0.3))
-    : timeline.stints.length;
+  const stintsDone = endsEarly ? Math.ceil(timeline.stints.length * (0.55 + random.next() * 0.3)) : timeline.stints.length;
   const reached = timeline.stints.slice(0, stintsDone);
   const stretch = 1.02 + random.next() * 0.08;
   const instant = (ms: number) => new Date(startedAt.getTime() + Math.round(ms * stretch));

@@ -3,11 +3,17 @@ import type { DemoPerson } from './people.js';
 
 type Told = Health & Pick<Intake, 'goals' | 'handHours' | 'trainingYears' | 'minutes' | 'daysPerWeek'>;
 
-const asked = (goals: Intake['goals'], handHours: number, trainingYears: number, minutes: number, daysPerWeek: number) => ({ goals, handHours, trainingYears, minutes, daysPerWeek }); // prettier-ignore
+const asked = (goals: Intake['goals'], handHours: number, trainingYears: number, minutes: number, daysPerWeek: number) => ({
+  goals,
+  handHours,
+  trainingYears,
+  minutes,
+  daysPerWeek,
+});
 
 /** What was answered when the weeks that are told began. Whoever is missing was never asked, which the screens say. */
 const TOLD: Record<string, Told> = {
-  'Ines Okafor-Lund': { ...asked(['floor-weight'], 3, 12, 25, 3), symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 2 }] }, // prettier-ignore
+  'Ines Okafor-Lund': { ...asked(['floor-weight'], 3, 12, 25, 3), symptoms: [{ place: 'heel', hand: 'left', kind: 'ache', score: 2 }] },
   'Tobi Marchetti': asked(['floor-weight'], 3, 9, 25, 3),
   'Saskia Brandvold': { ...asked(['grip'], 4, 8, 20, 2), history: [{ condition: 'skin-splits', hand: 'right' }] },
   'Ruan Pellew': asked(['grip', 'swing'], 2, 10, 20, 3),
@@ -41,7 +47,6 @@ export function tellIntake(
   today: string,
   id: string,
 ): { id: string; onDay: string; answers: Intake; verdict: Verdict } | null {
-  // prettier-ignore
   const told = TOLD[athlete.name];
   if (!told) return null;
   const onDay = addDays(today, -course.weeks * 7);

@@ -1,4 +1,16 @@
-import { addDays, EASY_PLAN, inDayOrder, isNearEvent, LOADING_PLAN, mondayOf, type PlannedDay, type Programme, weekdayOf, weeksOf, weeksUntil } from '@clay-pot/core'; // prettier-ignore
+import {
+  addDays,
+  EASY_PLAN,
+  inDayOrder,
+  isNearEvent,
+  LOADING_PLAN,
+  mondayOf,
+  type PlannedDay,
+  type Programme,
+  weekdayOf,
+  weeksOf,
+  weeksUntil,
+} from '@clay-pot/core';
 
 /** What a programme of the demo is made from. */
 export interface ProgrammeToTell {

@@ -1,12 +1,4 @@
-import {
-  compileTimeline,
-  exertionFelt,
-  type Person,
-  ratingErrors,
-  type Sequence,
-  type WorkFelt,
-  workFelt,
-} from '@clay-pot/core';
+import { compileTimeline, exertionFelt, type Person, ratingErrors, type Sequence, type WorkFelt, workFelt } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import type { SeededRandom } from './random.js';
 
@@ -36,9 +28,7 @@ export function raterOf(person: Person, random: SeededRandom): Rater {
     if (mine.length === 0) return null;
     const noise = errors.scatter * random.normal();
     // A press is a share of the own maximum, whatever that is.
-    const felt = mine.map((work) =>
-      exertionFelt(work, Math.exp((work.tellsOfMaximum ? truthOf(work) : 0) + lean + noise)),
-    );
+    const felt = mine.map((work) => exertionFelt(work, Math.exp((work.tellsOfMaximum ? truthOf(work) : 0) + lean + noise)));
     return Math.round(Math.min(MOST, Math.max(1, ...felt)));
   };
 }

@@ -1,14 +1,4 @@
-import {
-  addDays,
-  capacityOf,
-  type Hand,
-  HANDS,
-  must,
-  personOf,
-  RANGE_MOTIONS,
-  rangeWithHelpDeg,
-  type Reading,
-} from '@clay-pot/core';
+import { addDays, capacityOf, type Hand, HANDS, must, personOf, RANGE_MOTIONS, rangeWithHelpDeg, type Reading } from '@clay-pot/core';
 import type { AthleteInput } from '@clay-pot/contracts';
 import type { DemoPerson } from './people.js';
 import type { SeededRandom } from './random.js';
@@ -101,14 +91,7 @@ function maxima(
   });
 }
 
-function ranges(
-  athlete: AthleteInput,
-  build: Build,
-  hand: Hand,
-  visit: number,
-  onDay: string,
-  random: SeededRandom,
-): Reading[] {
+function ranges(athlete: AthleteInput, build: Build, hand: Hand, visit: number, onDay: string, random: SeededRandom): Reading[] {
   const { person } = personOf(athlete, [], onDay);
   return RANGE_MOTIONS.flatMap((motion): Reading[] => {
     const extension = motion === 'wrist extension';

@@ -56,10 +56,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     const units = { massUnit: METRIC.mass, lengthUnit: METRIC.length };
     await add(AccountRow, [{ id: random.id(early), studioId, email, name: 'Maren Holloway', passwordHash, ...units }]);
     const sequenceIds = new Map<SequenceKey, string>();
-    for (const [key, document] of Object.entries(DEMO_SEQUENCES) as [
-      SequenceKey,
-      (typeof DEMO_SEQUENCES)[SequenceKey],
-    ][]) {
+    for (const [key, document] of Object.entries(DEMO_SEQUENCES) as [SequenceKey, (typeof DEMO_SEQUENCES)[SequenceKey]][]) {
       const id = random.id(early);
       sequenceIds.set(key, id);
       const versions = { rowVersion: 1, schemaVersion: SEQUENCE_FORMAT_VERSION };
@@ -69,9 +66,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     }
     const ownId = new SeededRandom(SEED + 2).id(early);
     const own = strapHang(ownId);
-    await add(MovementRow, [
-      { id: ownId, studioId, rowVersion: 1, name: own.name, document: own, updatedAt: early, removedAt: null },
-    ]);
+    await add(MovementRow, [{ id: ownId, studioId, rowVersion: 1, name: own.name, document: own, updatedAt: early, removedAt: null }]);
     const nameIds = new SeededRandom(SEED + 4);
     const named = Object.entries(HALL_NAMES);
     await add(
@@ -117,23 +112,21 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
       if (intake) await add(IntakeRow, [{ ...intake, studioId, athleteId }]);
       const sequenceId = must(sequenceIds.get(gives.sequence), `a sequence ${gives.sequence}`);
       // Counted from today's weekday, so that whichever day the house is opened there is work in it.
-      const weekdays = gives.weekdayOffsets
-        .map((offset) => ((weekdayOf(today) - 1 + offset) % 7) + 1)
-        .sort((a, b) => a - b);
+      const weekdays = gives.weekdayOffsets.map((offset) => ((weekdayOf(today) - 1 + offset) % 7) + 1).sort((a, b) => a - b);
       const fromDay = addDays(today, -course.weeks * 7);
       await add(AssignmentRow, [{ id: random.id(early), studioId, sequenceId, athleteId, weekdays, fromDay }]);
       const goalId = DEMO_GOALS[athlete.name];
       if (goalId !== undefined) {
         const easyId = must(sequenceIds.get('free'), 'a sequence of free motion');
         const document = towardTheShow({ goalId, loadingId: sequenceId, easyId, weekdays, today });
-        await add(ProgrammeRow, [{ id: planning.id(early), studioId, athleteId, ...storedProgramme(document), rowVersion: 1, updatedAt: early, removedAt: null }]); // prettier-ignore
+        await add(ProgrammeRow, [
+          { id: planning.id(early), studioId, athleteId, ...storedProgramme(document), rowVersion: 1, updatedAt: early, removedAt: null },
+        ]);
       }
       const sequence = DEMO_SEQUENCES[gives.sequence];
       const at = (day: string, minutes: number) => localInstant(day, minutes);
       const rate = raterOf(personOf(athlete, readings, today).person, rating);
-      histories.push(
-        tellHistory({ studioId, athleteId, sequenceId, sequence, weekdays, course, today, at, rate }, random),
-      );
+      histories.push(tellHistory({ studioId, athleteId, sequenceId, sequence, weekdays, course, today, at, rate }, random));
     }
     await add(
       SessionRow,

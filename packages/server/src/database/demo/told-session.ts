@@ -75,9 +75,7 @@ export function reportsOf(told: Told, { studioId, course, rate }: Telling, rando
     const exertion = Math.min(10, (rate(plan, block.id) ?? usual) + (flare ? 1 : 0));
     const at = instant(itemAt(timeline.blocks, index).endMs + REPORTED_AFTER_MS);
     const note = flare && discomfort >= 5 ? 'Sore at the back of the wrist, eased off.' : '';
-    return [
-      { id: random.id(at), studioId, sessionId, blockId: block.id, discomfort, exertion, note, bandPercent: null, at },
-    ];
+    return [{ id: random.id(at), studioId, sessionId, blockId: block.id, discomfort, exertion, note, bandPercent: null, at }];
   });
 }
 
@@ -93,18 +91,17 @@ export function formOf(told: Told, { studioId, course, today }: Telling): FormTi
   return [...plan.blocks.entries()].flatMap(([index, { id: blockId, movementId }]) => {
     const at = instant(itemAt(timeline.blocks, index).endMs + TICKED_AFTER_MS);
     const weeksAgo = (Date.parse(today) - at.getTime()) / WEEK_MS;
-    const isSeen = movementId === faults.movementId && reached.some((stint) => stint.blockId === blockId) && (weeksAgo > faults.untilWeeksAgo || (isLast && faults.atLast)); // prettier-ignore
+    const isSeen =
+      movementId === faults.movementId &&
+      reached.some((stint) => stint.blockId === blockId) &&
+      (weeksAgo > faults.untilWeeksAgo || (isLast && faults.atLast));
     const { hand, fault } = faults;
-    return isSeen ? [{ id: new SeededRandom(at.getTime()).id(at), studioId, sessionId, blockId, hand, fault, seen: true, at }] : []; // prettier-ignore
+    return isSeen ? [{ id: new SeededRandom(at.getTime()).id(at), studioId, sessionId, blockId, hand, fault, seen: true, at }] : [];
   });
 }
 
 /** In a flare-up: what hurt in the middle of the last block that was reached. */
-export function complaintsOf(
-  { id, reached, flare, instant }: Told,
-  { studioId, course }: Telling,
-  random: SeededRandom,
-): ComplaintRow[] {
+export function complaintsOf({ id, reached, flare, instant }: Told, { studioId, course }: Telling, random: SeededRandom): ComplaintRow[] {
   if (!flare) return [];
   const { blockId, endMs } = lastOf(reached);
   const at = instant(endMs);
@@ -113,13 +110,7 @@ export function complaintsOf(
 }
 
 /** What somebody usually feels and now and then a little more or less; in a flare-up much more; at last what the course says. */
-function discomfortIn(
-  block: Block,
-  loads: boolean,
-  { flare, isLast }: Told,
-  course: Course,
-  random: SeededRandom,
-): number {
+function discomfortIn(block: Block, loads: boolean, { flare, isLast }: Told, course: Course, random: SeededRandom): number {
   const usual = loads ? course.discomfort : Math.max(0, course.discomfort - 1);
   const felt = Math.max(0, usual + (random.chance(0.06) ? 1 : random.chance(0.5) ? -1 : 0));
   if (flare && loads) return random.between(4, 6);

@@ -64,15 +64,10 @@ async function rename(runner: QueryRunner, terms: [string, string][], kinds: [st
 
 /** Cautions could once be stored as lists that say nothing, and whatever read them broke: those go, every one that names something stays. */
 async function healCautions(runner: QueryRunner): Promise<void> {
-  const athletes = await rows<{ id: string; cautions: unknown[] | string }>(
-    runner,
-    'SELECT id, cautions FROM athletes',
-  );
+  const athletes = await rows<{ id: string; cautions: unknown[] | string }>(runner, 'SELECT id, cautions FROM athletes');
   for (const { id, cautions } of athletes) {
     const all = read<unknown[]>(cautions);
-    const named = all.filter((entry) =>
-      CAUTION_IDS.includes((entry as { caution?: CautionId } | null)?.caution as CautionId),
-    );
+    const named = all.filter((entry) => CAUTION_IDS.includes((entry as { caution?: CautionId } | null)?.caution as CautionId));
     if (named.length === all.length) continue;
     await runner.query('UPDATE athletes SET cautions = ? WHERE id = ?', [JSON.stringify(named), id]);
   }
@@ -84,10 +79,13 @@ async function sumSequences(runner: QueryRunner, studioId: string, { movement }:
     const sums = unlessUnsound(() => storedSequence(read(document), movement));
     if (!sums) continue;
     const { purpose, budgetMin, durationMs, blockCount } = sums;
-    await runner.query(
-      'UPDATE sequences SET purpose = ?, budget_min = ?, duration_ms = ?, block_count = ? WHERE id = ?',
-      [purpose, budgetMin, durationMs, blockCount, id],
-    );
+    await runner.query('UPDATE sequences SET purpose = ?, budget_min = ?, duration_ms = ?, block_count = ? WHERE id = ?', [
+      purpose,
+      budgetMin,
+      durationMs,
+      blockCount,
+      id,
+    ]);
   }
 }
 
@@ -106,18 +104,12 @@ async function sumSessions(runner: QueryRunner, studioId: string, known: Known):
       'SELECT block_id AS blockId, discomfort, exertion FROM block_reports WHERE session_id = ? ORDER BY at, id',
       [id],
     );
-    const sums = unlessUnsound(() =>
-      sumsOfSession(plan, { sets, reports, complaints: [], exertion: null }, known.movement),
-    );
+    const sums = unlessUnsound(() => sumsOfSession(plan, { sets, reports, complaints: [], exertion: null }, known.movement));
     if (!sums) continue;
     await runner.query(
       `UPDATE sessions SET title = ?, planned_ms = ?, completion = ?, max_discomfort = ?, mean_exertion = ?,
         discomfort_policy = ? WHERE id = ?`,
-      [
-        ...[sums.title, sums.plannedMs, sums.completion, sums.maxDiscomfort, sums.exertion],
-        methodOf(plan, known.method).discomfort,
-        id,
-      ],
+      [...[sums.title, sums.plannedMs, sums.completion, sums.maxDiscomfort, sums.exertion], methodOf(plan, known.method).discomfort, id],
     );
   }
 }

@@ -26,9 +26,7 @@ export class StandingStops1820000000000 implements MigrationInterface {
     )) as Stopped[];
     for (const { id, athleteId, sign, endedAt, timeZone } of stopped) {
       const onDay = dayIn(timeZone, new Date(endedAt));
-      await change(runner, athleteId, (cautions) =>
-        withStops(cautions, [stopCaution(id, { sign, hand: 'both', onDay })]),
-      );
+      await change(runner, athleteId, (cautions) => withStops(cautions, [stopCaution(id, { sign, hand: 'both', onDay })]));
     }
   }
 
@@ -52,8 +50,5 @@ async function change(
   const before = typeof row.cautions === 'string' ? (JSON.parse(row.cautions) as RecordedCaution[]) : row.cautions;
   const after = next(before);
   if (after.length === before.length) return;
-  await runner.query('UPDATE athletes SET cautions = ?, row_version = row_version + 1 WHERE id = ?', [
-    JSON.stringify(after),
-    athleteId,
-  ]);
+  await runner.query('UPDATE athletes SET cautions = ?, row_version = row_version + 1 WHERE id = ?', [JSON.stringify(after), athleteId]);
 }

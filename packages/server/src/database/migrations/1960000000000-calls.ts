@@ -47,9 +47,7 @@ export class Calls1960000000000 implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
-    await runner.query(
-      'ALTER TABLE sessions DROP revision, ADD decision VARCHAR(8) NULL, ADD decided_at DATETIME(3) NULL',
-    );
+    await runner.query('ALTER TABLE sessions DROP revision, ADD decision VARCHAR(8) NULL, ADD decided_at DATETIME(3) NULL');
     await runner.query(`UPDATE sessions JOIN call_answers ON call_answers.session_id = sessions.id AND call_answers.call_key = 'after'
       SET sessions.decision = IF(call_answers.answer = 'declined', 'go-on', call_answers.kind), sessions.decided_at = call_answers.at`);
     await runner.query('DROP TABLE call_sheets');

@@ -3,8 +3,7 @@ import { type Known, knownWith } from '@clay-pot/core/library';
 import type { QueryRunner } from 'typeorm';
 
 /** What a query answers. */
-export const rows = <T>(runner: QueryRunner, sql: string, values: unknown[] = []): Promise<T[]> =>
-  runner.query(sql, values);
+export const rows = <T>(runner: QueryRunner, sql: string, values: unknown[] = []): Promise<T[]> => runner.query(sql, values);
 /** A JSON column comes as text or as what it says, by the driver's version. */
 export const read = <T>(json: T | string): T => (typeof json === 'string' ? (JSON.parse(json) as T) : json);
 

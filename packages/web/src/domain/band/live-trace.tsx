@@ -32,8 +32,7 @@ export function LiveTrace({ line, isAngle = false, band = null, isRunning, trace
     const paint = () => {
       const element = canvas.current;
       const context = element?.getContext('2d');
-      if (element && context)
-        topN = draw(context, element, { samples: line.current, isAngle, band, isRunning, trace, topN });
+      if (element && context) topN = draw(context, element, { samples: line.current, isAngle, band, isRunning, trace, topN });
       if (isRunning) frame = requestAnimationFrame(paint);
     };
     paint();
@@ -128,10 +127,7 @@ function drawBand({ context, width, y, colour }: Paper, { lowN, highN }: Pick<Ba
   context.fillRect(0, y(highN), width, y(lowN) - y(highN));
 }
 
-function drawPlateau(
-  { context, ratio, x, y, colour }: Paper,
-  { plateauN, plateauFromS, plateauToS, restN }: Trace,
-): void {
+function drawPlateau({ context, ratio, x, y, colour }: Paper, { plateauN, plateauFromS, plateauToS, restN }: Trace): void {
   if (plateauN === null || plateauFromS === null || plateauToS === null) return;
   context.fillStyle = colour('celadon-fill');
   context.fillRect(x(plateauFromS), y(plateauN + restN) - 2 * ratio, x(plateauToS) - x(plateauFromS), 4 * ratio);

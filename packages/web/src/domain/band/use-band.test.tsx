@@ -8,7 +8,7 @@ import { useBand } from './use-band.js';
 const BAND: Band = { lowN: 140, highN: 180, forS: 2 };
 /** Ten values a second from a moment on. */
 const force = (fromS: number, seconds: number, value: number, unit: DeviceSample['unit'] = 'N') =>
-  Array.from({ length: seconds * 10 }, (_, index): DeviceSample => ({ tS: fromS + index / 10, channel: 'force', value, unit })); // prettier-ignore
+  Array.from({ length: seconds * 10 }, (_, index): DeviceSample => ({ tS: fromS + index / 10, channel: 'force', value, unit }));
 
 function held() {
   useSound.setState({ on: false });
@@ -24,8 +24,7 @@ function held() {
   const onEnded = jest.fn();
   const onLost = jest.fn<(to: 'below' | 'above') => void>();
   const hook = renderHook(
-    ({ isOn, counts }: { isOn: boolean; counts: boolean }) =>
-      useBand({ device, band: BAND, isOn, counts, onLost, onEnded, onOver }),
+    ({ isOn, counts }: { isOn: boolean; counts: boolean }) => useBand({ device, band: BAND, isOn, counts, onLost, onEnded, onOver }),
     { initialProps: { isOn: true, counts: true } },
   );
   const send = (list: readonly DeviceSample[]) => act(() => events!.samples(list));

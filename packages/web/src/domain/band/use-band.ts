@@ -1,4 +1,17 @@
-import { type Band, type BandScore, bandWatched, dropWatched, type ForceSample, isLetGo, lineReader, NOT_HELD, NOT_TRIED, placeInBand, scoreIn, unwatched } from '@clay-pot/core'; // prettier-ignore
+import {
+  type Band,
+  type BandScore,
+  bandWatched,
+  dropWatched,
+  type ForceSample,
+  isLetGo,
+  lineReader,
+  NOT_HELD,
+  NOT_TRIED,
+  placeInBand,
+  scoreIn,
+  unwatched,
+} from '@clay-pot/core';
 import { useEffect, useRef, useState } from 'react';
 import type { Device } from '../devices/device.js';
 import { tone } from '../tone.js';

@@ -1,5 +1,5 @@
 import type { AthleteCall } from '@clay-pot/contracts';
-import { type CallGroup, CALLS, type CallKind, dayWords, groupWords, isOnRecord, mayDecline, peopleWords } from '@clay-pot/core'; // prettier-ignore
+import { type CallGroup, CALLS, type CallKind, dayWords, groupWords, isOnRecord, mayDecline, peopleWords } from '@clay-pot/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button, ButtonLink } from '../../ui/button.js';
@@ -131,9 +131,7 @@ function Proposed({ calls }: { calls: readonly AthleteCall[] }) {
           <li key={key}>{words}</li>
         ))}
       </ul>
-      {chances.length > 0 && (
-        <p className="text-small text-ink-soft">Strong enough for all of it: {peopleWords(Math.min(...chances))}.</p>
-      )}
+      {chances.length > 0 && <p className="text-small text-ink-soft">Strong enough for all of it: {peopleWords(Math.min(...chances))}.</p>}
       {calls.some(({ sequenceId }) => sequenceId !== null) && (
         <p className="text-small text-ink-soft">In no programme: it is noted here, and changed in the sequence.</p>
       )}

@@ -27,7 +27,16 @@ const call = (more: Partial<AthleteCall> = {}): AthleteCall => ({
   sequenceId: null,
   ...more,
 });
-const refer = call({ key: 'refer numbness left', kind: 'refer', cause: 'on record', why: 'Numbness, left hand.', athleteName: 'Hana', athleteId: 'a2', evidenceKey: 'x', options: [{ id: 'told', words: 'They know whom to see', effect: { kind: 'as it is' } }] }); // prettier-ignore
+const refer = call({
+  key: 'refer numbness left',
+  kind: 'refer',
+  cause: 'on record',
+  why: 'Numbness, left hand.',
+  athleteName: 'Hana',
+  athleteId: 'a2',
+  evidenceKey: 'x',
+  options: [{ id: 'told', words: 'They know whom to see', effect: { kind: 'as it is' } }],
+});
 
 beforeEach(() => {
   useOutbox.setState({ letters: [], refused: [] });
@@ -42,7 +51,10 @@ const bodies = () => useOutbox.getState().letters.map(({ body }) => body);
 describe('calls that wait', () => {
   test('the gravest first; of one athlete and cause together', () => {
     const groups = callGroups([call(), refer, call({ key: 'level strength.palm-lift' })]);
-    expect(groups.map(({ calls }) => [calls[0].kind, calls.length])).toEqual([['refer', 1], ['progress', 2]]); // prettier-ignore
+    expect(groups.map(({ calls }) => [calls[0].kind, calls.length])).toEqual([
+      ['refer', 1],
+      ['progress', 2],
+    ]);
     expect(groupWords(groups[1]!)).toBe('2 movements went clean: ready for more.');
   });
 
@@ -88,7 +100,12 @@ describe('calls that wait', () => {
 
   describe('a dose that is typed', () => {
     const dose = parseDose('2x20s rest40', usualWay(must(shippedMovement('bearing.palm-support'), 'palm support')));
-    const typed = { movementId: 'bearing.palm-support', levelId: 'all-fours', dose, planned: [{ levelId: 'all-fours', dose: retypeDose('2x15s', dose) }] }; // prettier-ignore
+    const typed = {
+      movementId: 'bearing.palm-support',
+      levelId: 'all-fours',
+      dose,
+      planned: [{ levelId: 'all-fours', dose: retypeDose('2x15s', dose) }],
+    };
     const opened = async (evidenceKey: string, noMore: boolean) => {
       const option = {
         id: 'next',
@@ -111,7 +128,7 @@ describe('calls that wait', () => {
       const { user, type, doThis } = await opened('typed', false);
       await type('2x25s');
       await user.click(doThis());
-      expect(bodies()).toMatchObject([{ answer: 'changed', optionId: 'next', dose: { sets: 2, work: { seconds: 25 } } }]); // prettier-ignore
+      expect(bodies()).toMatchObject([{ answer: 'changed', optionId: 'next', dose: { sets: 2, work: { seconds: 25 } } }]);
     });
 
     test('and cannot be read, is not answered without', async () => {

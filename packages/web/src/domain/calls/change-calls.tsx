@@ -48,12 +48,7 @@ export function ChangeCalls({ calls, done }: { calls: readonly AthleteCall[]; do
         <CallChoice key={call.key} call={call} choice={choiceOf(call)} choose={(choice) => choose(call.key, choice)} />
       ))}
       {declines && <Reason value={reason} change={setReason} />}
-      <Button
-        type="submit"
-        kind="primary"
-        className={`mt-1 ${SMALL}`}
-        disabled={isWrong || (declines && reason.trim() === '')}
-      >
+      <Button type="submit" kind="primary" className={`mt-1 ${SMALL}`} disabled={isWrong || (declines && reason.trim() === '')}>
         Do this
       </Button>
     </form>

@@ -4,13 +4,7 @@ import { Button } from '../../ui/button.js';
 import type { Composition } from './use-composition.js';
 
 /** How long it takes, how much of the goal it has, and how near it is to the best that there can be. */
-export function AnswerHead({
-  answer,
-  composition: { state, stop },
-}: {
-  answer: ComposeAnswer;
-  composition: Composition;
-}) {
+export function AnswerHead({ answer, composition: { state, stop } }: { answer: ComposeAnswer; composition: Composition }) {
   const { sequence, durationMs, goalPercent, gapPercent, elapsedMs } = answer;
   return (
     <div className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b-2 border-ink pb-3">

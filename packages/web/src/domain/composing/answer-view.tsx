@@ -30,11 +30,7 @@ export function AnswerView({ composition, takeLabel, take, pot }: Props) {
           <div className={`grid gap-x-6 gap-y-4 ${pot ? 'xl:grid-cols-[minmax(0,1fr)_15rem]' : ''}`}>
             <ComposedRows sequence={sequence} reasons={answer.reasons} composition={composition} />
             <div className="grid content-start gap-4 max-xl:order-first">
-              <Button
-                kind="primary"
-                className="justify-self-start xl:justify-self-stretch"
-                onClick={() => take(sequence)}
-              >
+              <Button kind="primary" className="justify-self-start xl:justify-self-stretch" onClick={() => take(sequence)}>
                 {takeLabel}
               </Button>
               {pot}

@@ -29,9 +29,7 @@ export function BehindIt({ answer }: { answer: Pick<ComposeAnswer, 'binding' | '
       )}
       {excluded.length > 0 && (
         <details>
-          <summary className="cursor-pointer font-bold">
-            {counted(excluded.length, 'movement')} left out, and why
-          </summary>
+          <summary className="cursor-pointer font-bold">{counted(excluded.length, 'movement')} left out, and why</summary>
           <input
             type="search"
             aria-label="Look among what is left out"

@@ -62,13 +62,7 @@ function Row({ block, sequence, reason, composition }: RowProps) {
   return (
     <li className={`border-b border-line py-1.5 ${isLocked ? 'border-l-4 border-l-ink bg-white pl-2' : ''}`}>
       <div className="flex items-start gap-2">
-        <LevelPicture
-          movement={movement}
-          level={level}
-          silent
-          handOnly
-          className="h-10 w-11 shrink-0 bg-white [--figure-line:2px]"
-        />
+        <LevelPicture movement={movement} level={level} silent handOnly className="h-10 w-11 shrink-0 bg-white [--figure-line:2px]" />
         <div className="min-w-0 flex-1">
           <p className="font-semibold">
             <MovementName movement={movement} />
@@ -103,16 +97,9 @@ function Row({ block, sequence, reason, composition }: RowProps) {
   );
 }
 
-function Others({
-  others,
-  take,
-}: {
-  others: SwapAnswer['alternatives'] | 'asked';
-  take: (edits: readonly Edit[]) => void;
-}) {
+function Others({ others, take }: { others: SwapAnswer['alternatives'] | 'asked'; take: (edits: readonly Edit[]) => void }) {
   if (others === 'asked') return <p className="pl-13 text-small text-ink-soft">Looking …</p>;
-  if (others.length === 0)
-    return <p className="pl-13 text-small text-ink-soft">Nothing else does here what it does.</p>;
+  if (others.length === 0) return <p className="pl-13 text-small text-ink-soft">Nothing else does here what it does.</p>;
   return (
     <ul className="mt-1 grid gap-1 pl-13" aria-label="Other movements for it">
       {others.map(({ movementId, name, text, edits }) => (

@@ -29,8 +29,7 @@ export const composeBeside = (work: ComposeWork, better: (answer: ComposeAnswer)
   theComposer().compose(work, proxy(better));
 
 /** Other movements for a block. */
-export const swapsBeside = (work: ComposeWork, blockId: string): Promise<SwapAnswer> =>
-  theComposer().swaps(work, blockId);
+export const swapsBeside = (work: ComposeWork, blockId: string): Promise<SwapAnswer> => theComposer().swaps(work, blockId);
 
 /** The figures of a sequence that somebody has changed since it was composed. */
 export const judgeBeside = (work: ComposeWork, sequence: Sequence, before: ComposeAnswer): Promise<ComposeAnswer> =>

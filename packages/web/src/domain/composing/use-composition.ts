@@ -49,9 +49,7 @@ export function useComposition(athlete: Athlete | undefined, wishes: Wishes, aro
 
   function compose() {
     if (state === 'looking') stopComposing();
-    const rounds = (sequence ?? around.from)?.rounds?.filter(({ blockIds }) =>
-      blockIds.every((id) => lockedIds.has(id)),
-    );
+    const rounds = (sequence ?? around.from)?.rounds?.filter(({ blockIds }) => blockIds.every((id) => lockedIds.has(id)));
     const work = workOf(wishes, { ...around, ...(locked.length > 0 && { locked, rounds }) });
     mine.current = work;
     setState('looking');
@@ -77,7 +75,8 @@ export function useComposition(athlete: Athlete | undefined, wishes: Wishes, aro
     state,
     answer,
     locked,
-    toggleLock: (id) => setLockedIds((before) => (before.has(id) ? new Set([...before].filter((each) => each !== id)) : new Set([...before, id]))), // prettier-ignore
+    toggleLock: (id) =>
+      setLockedIds((before) => (before.has(id) ? new Set([...before].filter((each) => each !== id)) : new Set([...before, id]))),
     compose,
     stop,
     swaps: (blockId) => {

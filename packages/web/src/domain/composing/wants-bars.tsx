@@ -17,10 +17,7 @@ export function WantsBars({ wants }: Pick<ComposeAnswer, 'wants'>) {
             </span>
           </p>
           <div className="relative h-2 bg-ground" aria-hidden>
-            <div
-              className="h-full bg-celadon-fill"
-              style={{ width: `${(100 * Math.min(MOST, gotS / targetS)) / MOST}%` }}
-            />
+            <div className="h-full bg-celadon-fill" style={{ width: `${(100 * Math.min(MOST, gotS / targetS)) / MOST}%` }} />
             <div className="absolute inset-y-0 w-0.5 bg-ink" style={{ left: `${100 / MOST}%` }} />
           </div>
         </li>

@@ -23,11 +23,7 @@ const USUAL_MINUTES = 20;
 const ANY_ROOM: readonly Equipment[] = ['mat', 'chair', 'table', 'wall', 'towel'];
 
 /** Where wishes begin for somebody: what they said they want, the minutes that they have, the things that are theirs. @param intakes the newest first */
-export function firstWishes(
-  athlete: Athlete | undefined,
-  intakes: readonly StoredIntake[],
-  usualMethodId: string,
-): Wishes {
+export function firstWishes(athlete: Athlete | undefined, intakes: readonly StoredIntake[], usualMethodId: string): Wishes {
   const last = intakes[0]?.answers;
   const wanted = last?.goals[0];
   return {

@@ -66,8 +66,7 @@ describe('where numbers come from', () => {
 });
 
 describe('the device of a source', () => {
-  const turn = (id: string) =>
-    ({ protocol: must(protocolOf(id), id), hand: 'left', athleteId: 'a', leverCm: 8 }) as const;
+  const turn = (id: string) => ({ protocol: must(protocolOf(id), id), hand: 'left', athleteId: 'a', leverCm: 8 }) as const;
   const device = replayDevice('a file', []);
 
   test('is none for what is typed, a picture, or what a phone cannot feel', () => {

@@ -1,4 +1,15 @@
-import { type Action, DEVICE_FAULTS, type DeviceFault, deviceKindOf, type DeviceProgram, type Gauge, type Hand, type Protocol, type TrialSort, trialSortOf } from '@clay-pot/core'; // prettier-ignore
+import {
+  type Action,
+  DEVICE_FAULTS,
+  type DeviceFault,
+  deviceKindOf,
+  type DeviceProgram,
+  type Gauge,
+  type Hand,
+  type Protocol,
+  type TrialSort,
+  trialSortOf,
+} from '@clay-pot/core';
 import { readDeviceFile } from '@clay-pot/core/exchange';
 import { useState } from 'react';
 import type { Device } from './device.js';
@@ -30,7 +41,7 @@ interface Turn {
   readonly leverCm: number;
 }
 
-const PROGRAM_OF: Record<TrialSort, DeviceProgram> = { force: 'trial', angle: 'trial', plates: 'hold', 'all-out': 'all-out' }; // prettier-ignore
+const PROGRAM_OF: Record<TrialSort, DeviceProgram> = { force: 'trial', angle: 'trial', plates: 'hold', 'all-out': 'all-out' };
 
 /** The device of a source for a hand; null where numbers are typed, or where it cannot measure this. */
 export function deviceFor(source: Source, { protocol, hand, athleteId, leverCm }: Turn): Device | null {
@@ -130,9 +141,8 @@ export function DeviceChoice({ sort, isTypable = true, source, choose }: Props) 
       )}
       {source.kind === 'phone' && (
         <p className="text-small text-ink-soft sm:col-span-2">
-          Strap the phone to the back of the hand, or hold it in the fist. It feels which way is down, so the hand has
-          to move in an upright plane: for side bends turn the thumb up. Stay at straight for a second, go, stay, come
-          back.
+          Strap the phone to the back of the hand, or hold it in the fist. It feels which way is down, so the hand has to move in an upright
+          plane: for side bends turn the thumb up. Stay at straight for a second, go, stay, come back.
         </p>
       )}
       {trouble && (
@@ -158,11 +168,7 @@ function Simulated({ source, choose }: { source: Extract<Source, { kind: 'simula
           </option>
         ))}
       </SelectField>
-      <SelectField
-        label="How fast"
-        value={source.speed}
-        onChange={(event) => choose({ ...source, speed: Number(event.target.value) })}
-      >
+      <SelectField label="How fast" value={source.speed} onChange={(event) => choose({ ...source, speed: Number(event.target.value) })}>
         {SPEEDS.map((speed) => (
           <option key={speed} value={speed}>
             {speed === 1 ? 'as it is' : `${speed} times`}

@@ -34,7 +34,10 @@ describe('the phone’s own sensor', () => {
     const { samples, ended } = connected();
     await asked();
     turn(12.5, -3);
-    expect(samples.map(({ channel, value, unit }) => [channel, value, unit])).toEqual([['beta', 12.5, '°'], ['gamma', -3, '°']]); // prettier-ignore
+    expect(samples.map(({ channel, value, unit }) => [channel, value, unit])).toEqual([
+      ['beta', 12.5, '°'],
+      ['gamma', -3, '°'],
+    ]);
     expect(samples[0]!.tS).toBe(samples[1]!.tS);
     jest.advanceTimersByTime(5000);
     expect(ended).not.toHaveBeenCalled();

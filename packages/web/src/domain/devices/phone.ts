@@ -41,8 +41,7 @@ export const phoneDevice = (): Device => ({
       // Asked for by the press that began the trial.
       const sensor = window.DeviceOrientationEvent;
       const answer = asks(sensor) ? await sensor.requestPermission() : 'granted';
-      if (answer === 'denied')
-        end('The browser was told to keep its motion sensor from this page: allow it in the page’s settings.'); // prettier-ignore
+      if (answer === 'denied') end('The browser was told to keep its motion sensor from this page: allow it in the page’s settings.');
       else if (!now.isOver) window.addEventListener('deviceorientation', feel);
     })().catch(() => end('The motion sensor could not be asked for.'));
     return () => {

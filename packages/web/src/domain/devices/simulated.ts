@@ -24,8 +24,7 @@ export const simulatedDevice = (setup: SimulatedSetupInput): Device => ({
       if (message.samples.length > 0) samples(message.samples);
       if (message.isOver) end(null);
     };
-    socket.onclose = ({ code, reason }) =>
-      end(code === DONE ? null : reason || 'The connection to the device was lost.');
+    socket.onclose = ({ code, reason }) => end(code === DONE ? null : reason || 'The connection to the device was lost.');
     return () => {
       isOver = true;
       socket.close();

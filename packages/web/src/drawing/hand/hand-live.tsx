@@ -1,13 +1,4 @@
-import {
-  type Beat,
-  eyeFor,
-  type Hand,
-  type HandPicture,
-  type PressureSpot,
-  turnedFrame,
-  type ViewPoint,
-  wristArcOf,
-} from '@clay-pot/core';
+import { type Beat, eyeFor, type Hand, type HandPicture, type PressureSpot, turnedFrame, type ViewPoint, wristArcOf } from '@clay-pot/core';
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
 import { frameOf, pushFor, trailFor } from './frames.js';
 import { drawPush, drawTrail, drawWristArc } from './overlay.js';
@@ -127,10 +118,7 @@ export function HandLive({
     onPointerCancel: () => (drag.current = null),
   };
   return (
-    <div
-      className={`relative ${turnable ? 'cursor-grab touch-pan-y active:cursor-grabbing' : ''} ${className}`}
-      {...handlers}
-    >
+    <div className={`relative ${turnable ? 'cursor-grab touch-pan-y active:cursor-grabbing' : ''} ${className}`} {...handlers}>
       <canvas
         ref={canvas}
         className="absolute inset-0 size-full"

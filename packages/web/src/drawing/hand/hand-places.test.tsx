@@ -1,13 +1,5 @@
 import { describe, expect, jest, test } from '@jest/globals';
-import {
-  type HandPlace,
-  handSizeOf,
-  placeOn,
-  placePicture,
-  REFERENCE_BODIES,
-  shownAt,
-  skeletonOf,
-} from '@clay-pot/core';
+import { type HandPlace, handSizeOf, placeOn, placePicture, REFERENCE_BODIES, shownAt, skeletonOf } from '@clay-pot/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { frameOf } from './frames.js';
@@ -18,9 +10,7 @@ const BOX = { left: 10, top: 20, width: 270, height: 300 };
 
 function places(chosen: readonly HandPlace[] = []) {
   const onPick = jest.fn<(place: HandPlace) => void>();
-  render(
-    <HandPlaces skeleton={skeleton} side="left" on="palm" chosen={chosen} onPick={onPick} label="Where it hurts" />,
-  );
+  render(<HandPlaces skeleton={skeleton} side="left" on="palm" chosen={chosen} onPick={onPick} label="Where it hurts" />);
   const group = screen.getByRole('group');
   group.getBoundingClientRect = () => ({ ...BOX, x: 10, y: 20, right: 280, bottom: 320, toJSON: () => BOX });
   return { group, onPick, user: userEvent.setup() };

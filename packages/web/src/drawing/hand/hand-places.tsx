@@ -74,14 +74,7 @@ export function HandPlaces({ skeleton, side, on, chosen, onPick, label, classNam
       onKeyDown={onKeyDown}
       onClick={tapped}
     >
-      <HandStill
-        picture={picture}
-        side={side}
-        trail={false}
-        label=""
-        className="absolute inset-0"
-        {...(onTrouble && { onTrouble })}
-      />
+      <HandStill picture={picture} side={side} trail={false} label="" className="absolute inset-0" {...(onTrouble && { onTrouble })} />
       {pins.map(({ place, x, y }) => (
         <Place
           key={place}

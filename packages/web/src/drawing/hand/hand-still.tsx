@@ -57,11 +57,7 @@ export function HandStill({
     };
   }, [picture, side, phase, turn, width, height, view, pressure, trail, onTrouble]);
   return (
-    <div
-      ref={box}
-      className={`[contain:size] ${className}`}
-      {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
-    >
+    <div ref={box} className={`[contain:size] ${className}`} {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}>
       {src && <img src={src} alt="" className="size-full object-contain" draggable={false} />}
     </div>
   );

@@ -50,8 +50,7 @@ export const FADE_AFTER_MM = 50;
 const FADE_OVER_MM = 80;
 
 /** Tells the fragment where on the measured hand it is, in millimetres. */
-const MEASURED_VERTEX =
-  'attribute vec3 measured;\nvarying vec3 vMeasured;\nvoid main() {\n  vMeasured = measured * 1000.0;';
+const MEASURED_VERTEX = 'attribute vec3 measured;\nvarying vec3 vMeasured;\nvoid main() {\n  vMeasured = measured * 1000.0;';
 const FADE = `gl_FragColor.a *= smoothstep(-uFadeMm - ${FADE_OVER_MM.toFixed(1)}, -uFadeMm, vMeasured.y);`;
 const faded = (fragment: string, declared = false) =>
   `uniform float uFadeMm;\n${declared ? '' : 'varying vec3 vMeasured;\n'}${fragment.replace('#include <dithering_fragment>', `#include <dithering_fragment>\n  ${FADE}`)}`;
@@ -63,10 +62,7 @@ export function outlineMaterial(line: LineUniforms, fade?: FadeUniforms): MeshBa
   material.onBeforeCompile = (shader: WebGLProgramParametersWithUniforms) => {
     Object.assign(shader.uniforms, line, fade);
     shader.vertexShader = shader.vertexShader
-      .replace(
-        'void main() {',
-        `uniform vec2 uHalf;\nuniform float uLine;\n${fades ? MEASURED_VERTEX : 'void main() {'}`,
-      )
+      .replace('void main() {', `uniform vec2 uHalf;\nuniform float uLine;\n${fades ? MEASURED_VERTEX : 'void main() {'}`)
       // The normal is wanted although nothing is lit.
       .replace('#if defined ( USE_ENVMAP ) || defined ( USE_SKINNING )', '#if 1')
       .replace(
@@ -199,10 +195,7 @@ export function skinMaterial(
     shader.vertexShader = shader.vertexShader.replace('void main() {', MEASURED_VERTEX);
     shader.fragmentShader = faded(shader.fragmentShader, true)
       .replace('void main() {', `${PAINT}\nvoid main() {`)
-      .replace(
-        '#include <color_fragment>',
-        '#include <color_fragment>\n  diffuseColor.rgb = painted(diffuseColor.rgb);',
-      );
+      .replace('#include <color_fragment>', '#include <color_fragment>\n  diffuseColor.rgb = painted(diffuseColor.rgb);');
   };
   return material;
 }

@@ -26,7 +26,6 @@ export function readHandMesh(file: ArrayBuffer): HandMesh {
   const bones = next((from) => new Uint8Array(file, from, vertices * SKINS), vertices * SKINS);
   const weights = next((from) => new Uint8Array(file, from, vertices * SKINS), vertices * SKINS);
   const index = next((from) => new Uint16Array(file, from, faces * 3), faces * 6);
-  if (bones.some((bone) => bone >= SKIN_BONES.length))
-    throw new RangeError('The hand’s mesh names a bone that it does not have.');
+  if (bones.some((bone) => bone >= SKIN_BONES.length)) throw new RangeError('The hand’s mesh names a bone that it does not have.');
   return { positions: Float32Array.from(raw, (v) => v * FILE_UNIT_M), bones, weights, faces: index };
 }

@@ -52,11 +52,7 @@ export function drawPush(canvas: HTMLCanvasElement, frame: Frame3d, arrow: reado
   context.restore();
 }
 
-function arrowHead(
-  context: CanvasRenderingContext2D,
-  points: readonly (readonly [number, number])[],
-  size: number,
-): void {
+function arrowHead(context: CanvasRenderingContext2D, points: readonly (readonly [number, number])[], size: number): void {
   const tip = points.at(-1);
   // From far enough back that the last steps' trembling does not turn it.
   const from = points.findLast((at) => tip && Math.hypot(at[0] - tip[0], at[1] - tip[1]) > size);
@@ -78,13 +74,7 @@ function arrowHead(
 const ARC = { within: '#2c6a57', beyond: '#9b2418', reach: '#66717a' };
 
 /** Draws how far a wrist is bent, from straight, and how far it can go. */
-export function drawWristArc(
-  canvas: HTMLCanvasElement,
-  frame: Frame3d,
-  arc: WristArc,
-  deg: number,
-  rangeDeg: number,
-): void {
+export function drawWristArc(canvas: HTMLCanvasElement, frame: Frame3d, arc: WristArc, deg: number, rangeDeg: number): void {
   const context = canvas.getContext('2d');
   if (!context) return;
   const pixel = toPixels(frame, canvas);

@@ -39,9 +39,7 @@ export function inDirection(pins: readonly Pin[], from: Pin, alongX: number, alo
     const ahead = dx * alongX + dy * alongY;
     const aside = Math.abs(dx * alongY - dy * alongX);
     // What lies more to the side than ahead is reached by the other keys.
-    return ahead <= 0.005 || aside > ahead * ASIDE
-      ? Infinity
-      : (ahead + aside * ASIDE) * (digitOf(pin) === digitOf(from) ? SAME_DIGIT : 1);
+    return ahead <= 0.005 || aside > ahead * ASIDE ? Infinity : (ahead + aside * ASIDE) * (digitOf(pin) === digitOf(from) ? SAME_DIGIT : 1);
   };
   const nearest = pins.filter((pin) => pin !== from).sort((a, b) => far(a) - far(b))[0];
   return nearest && Number.isFinite(far(nearest)) ? nearest : undefined;

@@ -144,7 +144,12 @@ function aim(camera: OrthographicCamera, light: DirectionalLight, frame: Frame3d
   camera.bottom = -half;
   camera.near = 0.01;
   camera.far = EYE_M * 2;
-  const [middle, eye, up, right] = [frame.middle, frame.eye, frame.up, frame.right].map((v) => new Vector3(...v)) as [Vector3, Vector3, Vector3, Vector3]; // prettier-ignore
+  const [middle, eye, up, right] = [frame.middle, frame.eye, frame.up, frame.right].map((v) => new Vector3(...v)) as [
+    Vector3,
+    Vector3,
+    Vector3,
+    Vector3,
+  ];
   camera.up.copy(up);
   camera.position.copy(middle).addScaledVector(eye, EYE_M);
   camera.lookAt(middle);

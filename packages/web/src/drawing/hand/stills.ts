@@ -19,17 +19,7 @@ export interface StillWish {
 const letGo = new FinalizationRegistry<string>((address) => URL.revokeObjectURL(address));
 const made = new WeakMap<HandPicture, Map<string, Promise<string>>>();
 const keyOf = ({ side, beat, width, height, view, pressure, trail }: StillWish) =>
-  [
-    side,
-    beat.phase,
-    beat.turn,
-    width,
-    height,
-    view?.aroundDeg,
-    view?.upDeg,
-    trail,
-    pressure ? JSON.stringify(pressure) : '',
-  ].join(' ');
+  [side, beat.phase, beat.turn, width, height, view?.aroundDeg, view?.upDeg, trail, pressure ? JSON.stringify(pressure) : ''].join(' ');
 
 /** The address of a still picture, drawn once and kept. @throws where it cannot be drawn; it may be asked for again */
 export function stillOf(wish: StillWish): Promise<string> {
@@ -44,16 +34,7 @@ export function stillOf(wish: StillWish): Promise<string> {
   return drawn;
 }
 
-async function drawStill({
-  picture,
-  side,
-  beat,
-  width,
-  height,
-  view,
-  pressure,
-  trail = true,
-}: StillWish): Promise<string> {
+async function drawStill({ picture, side, beat, width, height, view, pressure, trail = true }: StillWish): Promise<string> {
   const stage = await sharedStage();
   const canvas = document.createElement('canvas');
   canvas.width = width;

@@ -44,7 +44,14 @@ export function thingMaker(gradientMap: DataTexture, outline: MeshBasicMaterial)
     const known = materials.get(look);
     if (known) return known;
     const glassy = look === 'floor' || look === 'water';
-    const made = new MeshToonMaterial({ color: COLOURS[look], gradientMap, transparent: glassy, opacity: glassy ? FLOOR_OPACITY : 1, depthWrite: !glassy, side: look === 'cloth' || look === 'paper' ? DoubleSide : 0 }); // prettier-ignore
+    const made = new MeshToonMaterial({
+      color: COLOURS[look],
+      gradientMap,
+      transparent: glassy,
+      opacity: glassy ? FLOOR_OPACITY : 1,
+      depthWrite: !glassy,
+      side: look === 'cloth' || look === 'paper' ? DoubleSide : 0,
+    });
     materials.set(look, made);
     return made;
   };
@@ -125,11 +132,7 @@ function geometryOf(thing: Thing): BufferGeometry {
 
 /** A three-sided bar along x: its upper edge at −y, its lower at +y. */
 function wedgeGeometry([wide, long, high]: readonly [number, number, number]): BufferGeometry {
-  const side = new Shape([
-    new Vector2(-long / 2, -high / 2),
-    new Vector2(long / 2, -high / 2),
-    new Vector2(-long / 2, high / 2),
-  ]);
+  const side = new Shape([new Vector2(-long / 2, -high / 2), new Vector2(long / 2, -high / 2), new Vector2(-long / 2, high / 2)]);
   const solid = new ExtrudeGeometry(side, { depth: wide, bevelEnabled: false });
   // Drawn in x and y and pulled along z: y and z come to stand where x and y were.
   solid.applyMatrix4(new Matrix4().set(0, 0, 1, -wide / 2, 1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1));

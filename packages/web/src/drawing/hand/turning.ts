@@ -12,7 +12,4 @@ export const turnedView = (view: ViewPoint, side: Hand, aroundDeg: number, upDeg
 });
 
 /** What a drag over so many pixels turns: around and up, degrees. */
-export const draggedView = (x: number, y: number): readonly [aroundDeg: number, upDeg: number] => [
-  x * -DRAG_DEG,
-  y * DRAG_DEG,
-];
+export const draggedView = (x: number, y: number): readonly [aroundDeg: number, upDeg: number] => [x * -DRAG_DEG, y * DRAG_DEG];

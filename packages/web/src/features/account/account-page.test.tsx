@@ -10,7 +10,12 @@ afterEach(() => {
   showIn(undefined);
   queryClient.clear();
 });
-const ME: WhoAmI = { name: 'Wren', email: 'wren@hall.example', studio: { name: 'A hall', timeZone: 'Europe/Berlin' }, units: { mass: 'kg', length: 'cm' } }; // prettier-ignore
+const ME: WhoAmI = {
+  name: 'Wren',
+  email: 'wren@hall.example',
+  studio: { name: 'A hall', timeZone: 'Europe/Berlin' },
+  units: { mass: 'kg', length: 'cm' },
+};
 
 describe('the account', () => {
   test('what numbers are shown in is kept with the account, and holds at once', async () => {

@@ -41,8 +41,8 @@ export default function AccountPage() {
             </div>
           </div>
           <p className="text-small text-ink-soft">
-            For you, on every device. Everything is kept metric, so another coach of the studio may read it otherwise.
-            Angles, newton metres, walked distances and edges in millimetres stay as they are.
+            For you, on every device. Everything is kept metric, so another coach of the studio may read it otherwise. Angles, newton
+            metres, walked distances and edges in millimetres stay as they are.
           </p>
           {choice.error && (
             <p role="alert" className="mt-2 border-l-4 border-iron bg-iron-wash px-3 py-2">

@@ -69,8 +69,8 @@ function Composer({ athlete, intakes, whom }: Props) {
       <div className="grid content-start gap-4">
         {state === 'idle' && (
           <Empty>
-            Nothing composed yet. Say what is wanted, then compose: a first answer is there at once, and better ones
-            follow until it is proven.
+            Nothing composed yet. Say what is wanted, then compose: a first answer is there at once, and better ones follow until it is
+            proven.
           </Empty>
         )}
         <AnswerView

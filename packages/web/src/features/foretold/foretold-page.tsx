@@ -15,10 +15,7 @@ const FEWEST = 20;
 export default function ForetoldPage() {
   const athleteId = useOfWhom();
   const athletes = useAthletes();
-  const ids = useMemo(
-    () => (athleteId ? [athleteId] : (athletes.data ?? []).map(({ id }) => id)),
-    [athleteId, athletes.data],
-  );
+  const ids = useMemo(() => (athleteId ? [athleteId] : (athletes.data ?? []).map(({ id }) => id)), [athleteId, athletes.data]);
   const { data, error, refetch, done } = useForetold(ids);
   const calibration = useMemo(() => data && calibrationOf(data), [data]);
   return (
@@ -52,14 +49,14 @@ function Judged({ calibration }: { calibration: Calibration }) {
       <Part title={`Exertion, ${ratings} ratings`}>
         {ratings < FEWEST || !within ? (
           <Empty>
-            {ratings} ratings tell nothing of how well it is foretold: {FEWEST} do. Only loads that were rated count; a
-            press is a share of the own maximum.
+            {ratings} ratings tell nothing of how well it is foretold: {FEWEST} do. Only loads that were rated count; a press is a share of
+            the own maximum.
           </Empty>
         ) : (
           <>
             <p className="py-2">
-              <b className="figures">{percent(within.value)}</b> lay within what eight of ten were expected in (
-              {percent(within.low)} to {percent(within.high)}).
+              <b className="figures">{percent(within.value)}</b> lay within what eight of ten were expected in ({percent(within.low)} to{' '}
+              {percent(within.high)}).
             </p>
             <Suspense fallback={<div className="aspect-square max-w-96" />}>
               <CalibrationChart points={exertion} />
@@ -70,8 +67,7 @@ function Judged({ calibration }: { calibration: Calibration }) {
       </Part>
       <Part title={`Carried to its end, ${blocks} blocks`}>
         <p className="py-2 text-small text-ink-soft">
-          By strength, and by how often they kept at it before: blocks end early for other reasons, too: time,
-          attention, a hand that hurts.
+          By strength, and by how often they kept at it before: blocks end early for other reasons, too: time, attention, a hand that hurts.
         </p>
         <Table points={carried} of="blocks" caption="Blocks by the chance that was said" />
       </Part>

@@ -1,13 +1,4 @@
-import {
-  type Action,
-  ACTIONS,
-  type Capacity,
-  capacityOf,
-  type Hand,
-  HANDS,
-  intervalOf,
-  type Person,
-} from '@clay-pot/core';
+import { type Action, ACTIONS, type Capacity, capacityOf, type Hand, HANDS, intervalOf, type Person } from '@clay-pot/core';
 import { numberText, shownUnit } from '../../domain/units.js';
 import { SideMark } from '../../ui/marks.js';
 import { Part } from '../../ui/page.js';
@@ -24,12 +15,8 @@ function learnedOf(person: Person): Learned[] {
   const untold: Person = { ...person, evidence: person.evidence.filter(({ kind }) => kind === 'maximum') };
   return (Object.keys(ACTIONS) as Action[]).flatMap((action) =>
     HANDS.flatMap((hand): Learned[] => {
-      const tells = person.evidence.some(
-        (entry) => entry.action === action && entry.hand === hand && entry.kind !== 'maximum',
-      );
-      return tells
-        ? [{ action, hand, before: capacityOf(untold, action, hand), now: capacityOf(person, action, hand) }]
-        : [];
+      const tells = person.evidence.some((entry) => entry.action === action && entry.hand === hand && entry.kind !== 'maximum');
+      return tells ? [{ action, hand, before: capacityOf(untold, action, hand), now: capacityOf(person, action, hand) }] : [];
     }),
   );
 }
@@ -41,8 +28,8 @@ export function Narrowing({ person }: { person: Person }) {
     <Part title="What the sets have told" className="mt-8">
       {learned.length === 0 ? (
         <p className="py-2 text-ink-soft">
-          Nothing yet: sets tell of a maximum when they load it by a third and more and are rated. Presses tell nothing,
-          since they are a share of it.
+          Nothing yet: sets tell of a maximum when they load it by a third and more and are rated. Presses tell nothing, since they are a
+          share of it.
         </p>
       ) : (
         <table className="w-full text-small">
@@ -70,7 +57,7 @@ function Row({ learned: { action, hand, before, now } }: { learned: Learned }) {
   const [was, is] = [before, now].map(({ value, logSd }) => intervalOf(value, logSd));
   if (!was || !is) return null;
   const most = 1.1 * Math.max(was[1], is[1]);
-  const text = ([low, high]: readonly [number, number]) => `${numberText(ACTIONS[action], low)}–${numberText(ACTIONS[action], high)}`; // prettier-ignore
+  const text = ([low, high]: readonly [number, number]) => `${numberText(ACTIONS[action], low)}–${numberText(ACTIONS[action], high)}`;
   return (
     <tr className="border-t border-line">
       <th scope="row" className="py-1 pr-3 text-left font-normal">
@@ -89,10 +76,7 @@ function Row({ learned: { action, hand, before, now } }: { learned: Learned }) {
 function Bar({ of: [low, high], most, fill }: { of: readonly [number, number]; most: number; fill: string }) {
   return (
     <div className="relative h-2">
-      <div
-        className={`absolute h-1.5 ${fill}`}
-        style={{ left: `${(100 * low) / most}%`, width: `${(100 * (high - low)) / most}%` }}
-      />
+      <div className={`absolute h-1.5 ${fill}`} style={{ left: `${(100 * low) / most}%`, width: `${(100 * (high - low)) / most}%` }} />
     </div>
   );
 }

@@ -92,7 +92,7 @@ describe('asking', () => {
     const score = (name: string) => user.click(screen.getByRole('button', { name }));
     await score('During training 4');
     expect(draft().discomfort).toEqual([{ hand: 'both', during: 4 }]);
-    await user.click(within(screen.getByRole('group', { name: 'Which hand is told of' })).getByRole('button', { name: 'Left' })); // prettier-ignore
+    await user.click(within(screen.getByRole('group', { name: 'Which hand is told of' })).getByRole('button', { name: 'Left' }));
     await score('At night 6');
     expect(draft().discomfort).toEqual([{ hand: 'left', atNight: 6 }]);
   });
@@ -122,9 +122,7 @@ describe('asking', () => {
     await user.type(screen.getByLabelText('On'), '2026-02-01');
     await press('Next');
     expect(heading()).toBe('What is it for?');
-    expect(draft().history).toEqual([
-      { condition: 'surgery', hand: 'both', clearedBy: 'Dr Amari Voss', clearedOn: '2026-02-01' },
-    ]);
+    expect(draft().history).toEqual([{ condition: 'surgery', hand: 'both', clearedBy: 'Dr Amari Voss', clearedOn: '2026-02-01' }]);
   });
 
   test('a number that cannot be stays, and the result leads back to it', async () => {
@@ -141,7 +139,12 @@ describe('asking', () => {
   });
 
   test('is begun with what was said before, and what is discarded is gone', async () => {
-    const answers = { ...newIntake(wren, null, '2026-01-01'), goals: ['grip' as const], minutes: 20, history: [{ condition: 'tendon' as const, hand: 'left' as const }] }; // prettier-ignore
+    const answers = {
+      ...newIntake(wren, null, '2026-01-01'),
+      goals: ['grip' as const],
+      minutes: 20,
+      history: [{ condition: 'tendon' as const, hand: 'left' as const }],
+    };
     const { press, step } = await asking(wren, [{ id: 'old', answers, verdict: 'adapt' }]);
     await step('Past');
     expect(tick(/^Tendon/).getAttribute('aria-checked')).toBe('true');

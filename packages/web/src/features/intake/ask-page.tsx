@@ -3,7 +3,7 @@ import { ageOn, checkIntake, forbidsLoading, healthOf, type Intake, screen, with
 import { type ComponentType, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useAthlete, useIntakes } from '../../api/queries.js';
-import { answer, beginIntake, dropIntake, goToStep, type IntakeDraft, keepIntake, useIntakeDrafts } from '../../store/intake-drafts.js'; // prettier-ignore
+import { answer, beginIntake, dropIntake, goToStep, type IntakeDraft, keepIntake, useIntakeDrafts } from '../../store/intake-drafts.js';
 import { Button } from '../../ui/button.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { STEP_PAGE, StepBar } from '../../ui/step-bar.js';
@@ -31,7 +31,7 @@ const STEPS: readonly Step[] = [
   { name: 'Past', asks: 'What was, or is?', Body: HistoryStep, fields: ['/history'] },
   { name: 'Goals', asks: 'What is it for?', Body: GoalsStep, fields: ['/goals', '/discipline'] },
   { name: 'Person', asks: 'Who is it?', Body: PersonStep, fields: ['/person', '/handHours', '/trainingYears'] },
-  { name: 'Time', asks: 'How much time is there, and which things?', Body: TimeStep, fields: ['/minutes', '/daysPerWeek'] }, // prettier-ignore
+  { name: 'Time', asks: 'How much time is there, and which things?', Body: TimeStep, fields: ['/minutes', '/daysPerWeek'] },
 ];
 const LAST = STEPS.length;
 
@@ -81,7 +81,7 @@ function Asking({ athlete, draft }: { athlete: Athlete; draft: IntakeDraft }) {
     void navigate(`/people/${athlete.id}`);
   }
   const next = () => (mine.length > 0 ? setShownFor(step) : show(step + 1));
-  const faulty = STEPS.findIndex(({ fields }) => faults.some(({ pointer }) => fields.some((field) => pointer.startsWith(field)))); // prettier-ignore
+  const faulty = STEPS.findIndex(({ fields }) => faults.some(({ pointer }) => fields.some((field) => pointer.startsWith(field))));
   function keep() {
     keepIntake(athlete, screening);
     const isReferred = screening.cautions.some(forbidsLoading);
@@ -103,9 +103,7 @@ function Asking({ athlete, draft }: { athlete: Athlete; draft: IntakeDraft }) {
             athlete={athlete}
             answers={answers}
             change={(change) => answer(athlete.id, change)}
-            faultAt={(pointer) =>
-              shownFor === step ? faults.find((fault) => fault.pointer === pointer)?.message : undefined
-            }
+            faultAt={(pointer) => (shownFor === step ? faults.find((fault) => fault.pointer === pointer)?.message : undefined)}
           />
         ) : (
           <VerdictStep athlete={athlete} answers={answers} screening={screening} />

@@ -4,17 +4,9 @@ import type { ReactNode } from 'react';
 import { Segments } from '../../ui/segments.js';
 
 /** Whose hand an answer is of. */
-export const HandChoice = ({
-  label,
-  hand,
-  choose,
-}: {
-  label: string;
-  hand: WorkingSide;
-  choose: (hand: WorkingSide) => void;
-}) =>
-  // prettier-ignore
-  <Segments label={label} options={WORKING_SIDES} words={capital} chosen={hand} choose={choose} className="text-small" />;
+export const HandChoice = ({ label, hand, choose }: { label: string; hand: WorkingSide; choose: (hand: WorkingSide) => void }) => (
+  <Segments label={label} options={WORKING_SIDES} words={capital} chosen={hand} choose={choose} className="text-small" />
+);
 
 interface RowProps {
   words: string;

@@ -1,4 +1,14 @@
-import { CONDITION_IDS, type Condition, CONDITIONS, type PastCondition, SIGN_IDS, SIGN_RULES, SIGNS, type Sign, type WorkingSide } from '@clay-pot/core'; // prettier-ignore
+import {
+  CONDITION_IDS,
+  type Condition,
+  CONDITIONS,
+  type PastCondition,
+  SIGN_IDS,
+  SIGN_RULES,
+  SIGNS,
+  type Sign,
+  type WorkingSide,
+} from '@clay-pot/core';
 import { TextField } from '../../ui/field.js';
 import { HandChoice, TickRow } from './choices.js';
 import type { StepProps } from './step-props.js';
@@ -20,11 +30,7 @@ export function SignsStep({ answers, change }: StepProps) {
             on={entry !== undefined}
             toggle={() => (entry ? change({ signs: without(sign) }) : set(sign, 'both'))}
           >
-            <HandChoice
-              label={`Which hand: ${SIGNS[sign]}`}
-              hand={entry?.hand ?? 'both'}
-              choose={(hand) => set(sign, hand)}
-            />
+            <HandChoice label={`Which hand: ${SIGNS[sign]}`} hand={entry?.hand ?? 'both'} choose={(hand) => set(sign, hand)} />
           </TickRow>
         );
       })}
@@ -63,15 +69,9 @@ export function HistoryStep({ answers, change, faultAt }: StepProps) {
             key={condition}
             words={label}
             on={entry !== undefined}
-            toggle={() =>
-              entry
-                ? change({ history: history.toSpliced(index, 1) })
-                : set({ condition, ...(ofHand && { hand: 'both' }) })
-            }
+            toggle={() => (entry ? change({ history: history.toSpliced(index, 1) }) : set({ condition, ...(ofHand && { hand: 'both' }) }))}
           >
-            {entry && (
-              <ConditionFields entry={entry} set={set} faultAt={(name) => faultAt(`/history/${index}/${name}`)} />
-            )}
+            {entry && <ConditionFields entry={entry} set={set} faultAt={(name) => faultAt(`/history/${index}/${name}`)} />}
           </TickRow>
         );
       })}
@@ -94,8 +94,7 @@ function ConditionFields({ entry, set, faultAt }: FieldsProps) {
     const { [name]: _gone, ...rest } = entry;
     return rest;
   };
-  const text = (name: DayName | 'clearedBy' | 'note', value: string) =>
-    set(value === '' ? without(name) : { ...entry, [name]: value });
+  const text = (name: DayName | 'clearedBy' | 'note', value: string) => set(value === '' ? without(name) : { ...entry, [name]: value });
   const field = (name: DayName | 'clearedBy' | 'note', words: string, type: 'date' | 'text', hint?: string) => (
     <TextField
       label={words}
@@ -108,18 +107,11 @@ function ConditionFields({ entry, set, faultAt }: FieldsProps) {
   );
   return (
     <>
-      {ofHand && (
-        <HandChoice
-          label={`Which hand: ${label}`}
-          hand={entry.hand ?? 'both'}
-          choose={(hand) => set({ ...entry, hand })}
-        />
-      )}
+      {ofHand && <HandChoice label={`Which hand: ${label}`} hand={entry.hand ?? 'both'} choose={(hand) => set({ ...entry, hand })} />}
       <div className="grid gap-3 sm:grid-cols-2">
         {when && field('since', 'When', 'date', 'The day as near as it is known')}
         {field('note', 'Note', 'text')}
-        {treated &&
-          field('clearedBy', 'Cleared for loading by', 'text', 'Name of the licensed practitioner, if anybody did')}
+        {treated && field('clearedBy', 'Cleared for loading by', 'text', 'Name of the licensed practitioner, if anybody did')}
         {treated && entry.clearedBy && field('clearedOn', 'On', 'date')}
         {treated && entry.clearedBy && field('clearedUntil', 'Until, if it ends', 'date')}
       </div>

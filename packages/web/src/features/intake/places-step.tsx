@@ -30,10 +30,7 @@ export function PlacesStep({ athlete, answers, change }: StepProps) {
   const [listed, setListed] = useState(!hasWebGl());
   const giveUp = useCallback(() => setListed(true), []);
   const { statureCm, massKg, sex } = athlete;
-  const skeleton = useMemo(
-    () => skeletonOf(handSizeOf(bodyOf({ sex, statureCm, massKg }).body)),
-    [sex, statureCm, massKg],
-  );
+  const skeleton = useMemo(() => skeletonOf(handSizeOf(bodyOf({ sex, statureCm, massKg }).body)), [sex, statureCm, massKg]);
   const mine = symptoms.filter((symptom) => symptom.hand === hand);
   const set = (next: Symptom) => change({ symptoms: [...symptoms.filter((each) => !isSamePlace(each, next)), next] });
   const current = place ? mine.find((symptom) => symptom.place === place) : undefined;
@@ -73,9 +70,7 @@ export function PlacesStep({ athlete, answers, change }: StepProps) {
         {current ? (
           <HowItFeels key={`${current.hand} ${current.place}`} symptom={current} set={set} />
         ) : (
-          <p className="text-ink-soft">
-            {symptoms.length ? 'Tap another place, or go on.' : 'Tap where it is felt. Nothing felt: go on.'}
-          </p>
+          <p className="text-ink-soft">{symptoms.length ? 'Tap another place, or go on.' : 'Tap where it is felt. Nothing felt: go on.'}</p>
         )}
         <Told
           symptoms={symptoms}
@@ -146,22 +141,14 @@ function Told({ symptoms, remove, open }: ToldProps) {
     <ul aria-label="Told so far" className="border-t border-line">
       {symptoms.map((symptom) => (
         <li key={`${symptom.hand} ${symptom.place}`} className="flex items-center gap-2 border-b border-line">
-          <button
-            type="button"
-            className="flex min-h-11 flex-1 items-center gap-2 text-left hover:bg-ground"
-            onClick={() => open(symptom)}
-          >
+          <button type="button" className="flex min-h-11 flex-1 items-center gap-2 text-left hover:bg-ground" onClick={() => open(symptom)}>
             <SideMark side={symptom.hand} />
             <span>
               {HAND_PLACES[symptom.place]}: <b>{SYMPTOM_KINDS[symptom.kind]}</b>
               {symptom.score !== undefined && <span className="figures">, {symptom.score} of 10</span>}
             </span>
           </button>
-          <IconButton
-            name={`Take out ${HAND_PLACES[symptom.place]}, ${symptom.hand}`}
-            className="size-11!"
-            onClick={() => remove(symptom)}
-          >
+          <IconButton name={`Take out ${HAND_PLACES[symptom.place]}, ${symptom.hand}`} className="size-11!" onClick={() => remove(symptom)}>
             <X size={18} />
           </IconButton>
         </li>

@@ -21,10 +21,7 @@ export function TimesStep({ answers, change }: StepProps) {
   const set = (next: DiscomfortTimes) =>
     // Of both hands together, or of each by itself: the one takes the place of the other.
     change({
-      discomfort: [
-        ...told.filter((entry) => entry.hand !== hand && (entry.hand === 'both') === (hand === 'both')),
-        next,
-      ],
+      discomfort: [...told.filter((entry) => entry.hand !== hand && (entry.hand === 'both') === (hand === 'both')), next],
     });
   return (
     <div className="grid items-start gap-x-12 gap-y-6 lg:grid-cols-2">

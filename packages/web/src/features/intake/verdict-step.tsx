@@ -1,5 +1,14 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { afterIntake, cautionsOn, type Intake, movementsOpen, type RecordedCaution, type Screening, whyItHurts, withPerson } from '@clay-pot/core'; // prettier-ignore
+import {
+  afterIntake,
+  cautionsOn,
+  type Intake,
+  movementsOpen,
+  type RecordedCaution,
+  type Screening,
+  whyItHurts,
+  withPerson,
+} from '@clay-pot/core';
 import { useMemo } from 'react';
 import { useForWhom } from '../../domain/for-whom.js';
 import { isoToday } from '../../ui/today.js';
@@ -18,18 +27,14 @@ interface Props {
 export function VerdictStep({ athlete, answers, screening }: Props) {
   const { remedy } = whyItHurts(answers.path ?? []);
   const kept = useMemo(() => afterIntake(athlete.cautions, screening.cautions), [athlete.cautions, screening]);
-  const standing = useMemo(
-    () => cautionsOn({ ...withPerson(athlete, answers), cautions: kept }, isoToday()),
-    [athlete, answers, kept],
-  );
+  const standing = useMemo(() => cautionsOn({ ...withPerson(athlete, answers), cautions: kept }, isoToday()), [athlete, answers, kept]);
   const before = kept.filter(({ intakeId, stopped }) => (intakeId ?? stopped?.intakeId) === undefined);
   return (
     <div className="grid gap-6">
       <HandVerdicts hands={screening.hands} />
       {screening.verdict === 'stop now' && (
         <p className="border-2 border-iron px-3 py-2 font-semibold text-iron">
-          Nothing is done with that hand today, free motion included. Somebody licensed looks at it first; in doubt, the
-          emergency number.
+          Nothing is done with that hand today, free motion included. Somebody licensed looks at it first; in doubt, the emergency number.
         </p>
       )}
       <ScreenReasons reasons={screening.reasons} />
@@ -37,9 +42,7 @@ export function VerdictStep({ athlete, answers, screening }: Props) {
       <OffList off={screening.off} />
       <OnTheShelf athleteId={athlete.id} standing={standing} />
       {before.length > 0 && (
-        <p className="text-small text-ink-soft">
-          What was on record before stays there until somebody clears it or takes it out.
-        </p>
+        <p className="text-small text-ink-soft">What was on record before stays there until somebody clears it or takes it out.</p>
       )}
     </div>
   );

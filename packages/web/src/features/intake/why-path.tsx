@@ -14,11 +14,7 @@ export function WhyPath({ path, change }: { path: readonly string[]; change: (pa
             <span>
               {question} <b>{answer}</b>
             </span>
-            <button
-              type="button"
-              className="min-h-8 underline underline-offset-2"
-              onClick={() => change(path.slice(0, index))}
-            >
+            <button type="button" className="min-h-8 underline underline-offset-2" onClick={() => change(path.slice(0, index))}>
               Change
             </button>
           </li>

@@ -1,12 +1,4 @@
-import {
-  type Body,
-  postureHand,
-  type PostureLoad,
-  pressureOn,
-  shown,
-  type SupportPosture,
-  VIEW_POINTS,
-} from '@clay-pot/core';
+import { type Body, postureHand, type PostureLoad, pressureOn, shown, type SupportPosture, VIEW_POINTS } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { HandLive } from '../../drawing/hand/hand-live.js';
 
@@ -32,10 +24,7 @@ export function BenchHand({ body, posture, load, rangeDeg, onTrouble, className 
   const picture = useMemo(() => postureHand(body, posture), [body, posture]);
   const { wristExtensionDeg } = load;
   const range = wristExtensionDeg < 0 ? rangeDeg.flexion : rangeDeg.extension;
-  const pressure = useMemo(
-    () => [load.left, load.right].map((hand) => pressureOn(hand, load, posture.contact)),
-    [load, posture.contact],
-  );
+  const pressure = useMemo(() => [load.left, load.right].map((hand) => pressureOn(hand, load, posture.contact)), [load, posture.contact]);
   const bent = wristExtensionDeg < 0 ? 'flexed' : 'extended';
   const drawn = { picture, beat: STILL, pressure, onTrouble };
   return (

@@ -55,11 +55,7 @@ export default function BenchPage() {
   return (
     <Page
       title="Load bench"
-      lead={
-        movement
-          ? `${movement.name}${level ? `, from ${level.name}` : ''}`
-          : 'What a posture or a weight asks of the hands'
-      }
+      lead={movement ? `${movement.name}${level ? `, from ${level.name}` : ''}` : 'What a posture or a weight asks of the hands'}
       actions={<Choices athleteId={athleteId} movement={movement} set={set} />}
     >
       <WhoLine who={who} />
@@ -129,9 +125,7 @@ function WhoLine({ who }: { who: ForWhom }) {
     <p className="-mt-3 mb-4 text-small text-ink-soft">
       For {who.name}: {sex === 'not stated' ? 'mean of both sexes' : sex}, {metricText('cm', statureM * 100, 0)},{' '}
       {metricText('kg', massKg, 0)}.{' '}
-      {who.estimated.length > 0 && (
-        <b className="bg-amber-wash px-1 text-amber">Estimated: {who.estimated.join(', ')}</b>
-      )}
+      {who.estimated.length > 0 && <b className="bg-amber-wash px-1 text-amber">Estimated: {who.estimated.join(', ')}</b>}
     </p>
   );
 }
@@ -179,23 +173,10 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
   const now: Pin = { name: nameOfSubject(subject, level), subject };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-8 lg:grid-cols-[minmax(0,1fr)_21rem] lg:grid-rows-[auto_1fr]">
-      <Laid
-        person={person}
-        subject={subject}
-        movement={movement}
-        levelId={levelId}
-        setNumber={setNumber}
-        refusal={refusal}
-      />
+      <Laid person={person} subject={subject} movement={movement} levelId={levelId} setNumber={setNumber} refusal={refusal} />
       <div className="grid content-start gap-5 lg:col-start-2 lg:row-span-2 lg:row-start-1">
         <HandResults demand={demandAsItStands(person, subject)} />
-        <FindPanel
-          key={subject.load.kind}
-          person={person}
-          subject={subject}
-          fields={fieldsOf(person.body, subject)}
-          found={take}
-        />
+        <FindPanel key={subject.load.kind} person={person} subject={subject} fields={fieldsOf(person.body, subject)} found={take} />
         <KeepIt who={who} movement={movement} level={level} subject={subject} block={block} />
       </div>
       <SubjectFields
@@ -232,12 +213,7 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
       </Part>
       {movement && (
         <Part title={`Ladder of ${movement.name}`} className="lg:col-span-2">
-          <LadderTable
-            person={person}
-            movement={movement}
-            levelId={levelId}
-            choose={(id) => set({ level: id, at: null })}
-          />
+          <LadderTable person={person} movement={movement} levelId={levelId} choose={(id) => set({ level: id, at: null })} />
         </Part>
       )}
       <Part title="Small sums" className="lg:col-span-2">
@@ -248,11 +224,7 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
 }
 
 /** Next to what was found: what can be done with it, once it is another than the level that it came from. */
-function KeepIt({
-  movement,
-  level,
-  ...rest
-}: Pick<BenchProps, 'who' | 'subject' | 'movement' | 'block'> & { level: Level | undefined }) {
+function KeepIt({ movement, level, ...rest }: Pick<BenchProps, 'who' | 'subject' | 'movement' | 'block'> & { level: Level | undefined }) {
   if (!movement || !level) {
     return <p className="text-small text-ink-soft">Choose a movement above to keep what you find as a level of it.</p>;
   }

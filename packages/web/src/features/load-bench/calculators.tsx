@@ -114,9 +114,7 @@ function NumberIn({ label, value: metric, set: setMetric, limit, places = 1 }: N
   );
 }
 
-const Row = ({ children }: { children: ReactNode }) => (
-  <div className="flex flex-wrap items-start gap-4">{children}</div>
-);
+const Row = ({ children }: { children: ReactNode }) => <div className="flex flex-wrap items-start gap-4">{children}</div>;
 
 function HandChoice({ hand, set }: { hand: Hand; set: (hand: Hand) => void }) {
   return <Choice label="Hand" value={hand} options={['left', 'right']} set={(name) => set(name as Hand)} />;
@@ -128,8 +126,7 @@ function Source({ person, action, hand }: { person: Person; action: Action; hand
   return (
     <p className="text-fine text-ink-soft">
       <SideMark side={hand} /> most: {readingText(unit, value)}
-      {unit === 'N' && ` (${value.toFixed(0)} N)`}, {numberText(unit, low)}–{numberText(unit, high)} for 4 in 5 like
-      this; {from}
+      {unit === 'N' && ` (${value.toFixed(0)} N)`}, {numberText(unit, low)}–{numberText(unit, high)} for 4 in 5 like this; {from}
     </p>
   );
 }
@@ -149,9 +146,7 @@ function EffortAndKilograms({ person }: { person: Person }) {
       <Row>
         <HandChoice hand={hand} set={setHand} />
         <Choice label="What" value={on} options={['squeeze', 'edge, open hand', 'edge, half crimp']} set={setOn} />
-        {on !== 'squeeze' && (
-          <NumberIn label="Edge depth" value={edgeMm} set={setEdgeMm} limit={loadLimit('hang', 'edgeMm')} places={0} />
-        )}
+        {on !== 'squeeze' && <NumberIn label="Edge depth" value={edgeMm} set={setEdgeMm} limit={loadLimit('hang', 'edgeMm')} places={0} />}
       </Row>
       <Row>
         <NumberIn label="Effort" value={percent} set={setPercent} limit={SUMS.effortPercent} places={0} />
@@ -199,8 +194,7 @@ function LeverAndWeight({ person }: { person: Person }) {
         />
       </Row>
       <p className="text-fine text-ink-soft">
-        With {metricText('kg', massKg, 2)}, 40 % would need a lever of{' '}
-        {metricText('cm', leverForMomentM(moment(40), massKg) * 100, 0)}.
+        With {metricText('kg', massKg, 2)}, 40 % would need a lever of {metricText('cm', leverForMomentM(moment(40), massKg) * 100, 0)}.
       </p>
       <Source person={person} action={action} hand={hand} />
     </Card>
@@ -239,9 +233,7 @@ function RollerTurnsAndWork({ person }: { person: Person }) {
   const [ropeM, setRopeM] = useState(1.1);
   const { momentNm, turns, workJ } = rollerWork({ massKg, drumRadiusM: drumMm / 2000, ropeM });
   const perTurnM = ropeM / turns;
-  const effort = (['wrist flexion', 'wrist extension'] as const).map((action) =>
-    effortText(momentNm, capacityOf(person, action, 'right')),
-  );
+  const effort = (['wrist flexion', 'wrist extension'] as const).map((action) => effortText(momentNm, capacityOf(person, action, 'right')));
   return (
     <Card title="Wrist roller: turns and work">
       <Row>
@@ -251,13 +243,7 @@ function RollerTurnsAndWork({ person }: { person: Person }) {
       </Row>
       <Row>
         <NumberIn label="Turns up" value={turns} set={(next) => setRopeM(next * perTurnM)} limit={SUMS.turns} />
-        <NumberIn
-          label="Work"
-          value={workJ}
-          set={(next) => setRopeM(next / newtonsFromKg(massKg))}
-          limit={SUMS.workJ}
-          places={0}
-        />
+        <NumberIn label="Work" value={workJ} set={(next) => setRopeM(next / newtonsFromKg(massKg))} limit={SUMS.workJ} places={0} />
       </Row>
       <p className="text-fine text-ink-soft">
         {momentNm.toFixed(2)} N·m: {effort[0]} bending, {effort[1]} drawing back, right hand.

@@ -48,11 +48,7 @@ export function Compare({
                     </button>
                   )}
                   {index > 0 && (
-                    <IconButton
-                      name={`Take ${pin.name} out of the comparison`}
-                      className="size-6!"
-                      onClick={() => remove(index - 1)}
-                    >
+                    <IconButton name={`Take ${pin.name} out of the comparison`} className="size-6!" onClick={() => remove(index - 1)}>
                       <X size={14} />
                     </IconButton>
                   )}
@@ -96,9 +92,7 @@ const ROWS: readonly { label: string; unit?: 'kg'; read: (demand: Demand) => Rea
   {
     label: 'wrist angle of range',
     read: (demand) =>
-      both(demand, ({ angle }) =>
-        angle ? `${angle.deg.toFixed(0)}° of ${angle.rangeDeg.toFixed(0)}° (${angle.rangeSource})` : '–',
-      ),
+      both(demand, ({ angle }) => (angle ? `${angle.deg.toFixed(0)}° of ${angle.rangeDeg.toFixed(0)}° (${angle.rangeSource})` : '–')),
   },
   {
     label: 'wrist moment, N·m',
@@ -110,10 +104,7 @@ const ROWS: readonly { label: string; unit?: 'kg'; read: (demand: Demand) => Rea
   { label: 'hardest action', read: (demand) => both(demand, ({ efforts }) => efforts[0]?.action ?? 'none') },
   {
     label: 'effort, % of own most',
-    read: (demand) =>
-      both(demand, ({ efforts: [hardest] }) =>
-        hardest ? effortWords(hardest.effortPercent, hardest.interval) : '0 %',
-      ),
+    read: (demand) => both(demand, ({ efforts: [hardest] }) => (hardest ? effortWords(hardest.effortPercent, hardest.interval) : '0 %')),
   },
   {
     label: 'that most',

@@ -12,17 +12,7 @@ import {
   shown,
 } from '@clay-pot/core';
 import { useMemo, useState } from 'react';
-import {
-  Area,
-  CartesianGrid,
-  ComposedChart,
-  Line,
-  ReferenceDot,
-  ReferenceLine,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { Area, CartesianGrid, ComposedChart, Line, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { Choice } from '../../domain/subject-fields.js';
 import { demandAsItStands, type MovableField, postureOfSubject, type Subject } from '../../domain/subject.js';
 
@@ -52,9 +42,7 @@ export function DemandChart({ person, subject, fields }: Props) {
   const [quantity, setQuantity] = useState<Quantity>('loadPercentBW');
   const [name, setName] = useState('');
   const isBody = subject.load.kind === 'body';
-  const quantities = (Object.keys(QUANTITIES) as Quantity[]).filter(
-    (key) => isBody || key === 'effortPercent' || key === 'loadPercentBW',
-  );
+  const quantities = (Object.keys(QUANTITIES) as Quantity[]).filter((key) => isBody || key === 'effortPercent' || key === 'loadPercentBW');
   const chosen = quantities.includes(quantity) ? quantity : 'effortPercent';
   const field = fields.find((candidate) => candidate.name === name) ?? fields[0];
   const rows = useMemo(() => (field ? rowsFor(person, subject, field, chosen) : []), [person, subject, field, chosen]);
@@ -65,13 +53,7 @@ export function DemandChart({ person, subject, fields }: Props) {
   return (
     <figure aria-label={`${LABELS[chosen]} against ${field.label.toLowerCase()}`}>
       <div className="mb-2 flex flex-wrap gap-3">
-        <Choice
-          label="Show"
-          value={chosen}
-          options={quantities}
-          names={LABELS}
-          set={(key) => setQuantity(key as Quantity)}
-        />
+        <Choice label="Show" value={chosen} options={quantities} names={LABELS} set={(key) => setQuantity(key as Quantity)} />
         <Choice
           label="against"
           value={field.name}
@@ -93,13 +75,7 @@ export function DemandChart({ person, subject, fields }: Props) {
               stroke="var(--color-ink-soft)"
               label={{ value: `${field.label}, ${field.unit}`, position: 'insideBottom', offset: -14, fontSize: 12 }}
             />
-            <YAxis
-              fontSize={12}
-              width={44}
-              stroke="var(--color-ink-soft)"
-              domain={[0, 'auto']}
-              allowDataOverflow={false}
-            />
+            <YAxis fontSize={12} width={44} stroke="var(--color-ink-soft)" domain={[0, 'auto']} allowDataOverflow={false} />
             {chosen === 'effortPercent' && (
               <ReferenceLine
                 y={100}
@@ -118,14 +94,7 @@ export function DemandChart({ person, subject, fields }: Props) {
                 isAnimationActive={false}
               />
             )}
-            <Line
-              dataKey="left"
-              name="Left"
-              stroke="var(--color-cobalt)"
-              strokeWidth={2.5}
-              dot={false}
-              isAnimationActive={false}
-            />
+            <Line dataKey="left" name="Left" stroke="var(--color-cobalt)" strokeWidth={2.5} dot={false} isAnimationActive={false} />
             <Line
               dataKey="right"
               name="Right"
@@ -142,8 +111,8 @@ export function DemandChart({ person, subject, fields }: Props) {
       </div>
       <figcaption className="text-small text-ink-soft">
         {chosen === 'effortPercent' && 'The band is where it lies for 4 in 5 people of whom as much is known. '}
-        Cobalt, unbroken: left hand. Ochre, dashed: right hand. The dots are where it stands now; where a line ends, the
-        posture is not possible.
+        Cobalt, unbroken: left hand. Ochre, dashed: right hand. The dots are where it stands now; where a line ends, the posture is not
+        possible.
       </figcaption>
       <details className="mt-1 text-small">
         <summary className="cursor-pointer font-semibold">The numbers</summary>

@@ -52,10 +52,7 @@ function betweenWords([low, high]: SolvedInterval, { step, unit }: MovableField)
 /** “Find me 25 % of body weight”: solves for the number that gives what is wanted. */
 export function FindPanel({ person, subject, fields, found }: Props) {
   const quantities = (Object.keys(QUANTITIES) as Quantity[]).filter(
-    (name) =>
-      subject.load.kind === 'body' ||
-      name === 'effortPercent' ||
-      (name === 'loadPercentBW' && subject.load.kind === 'hang'),
+    (name) => subject.load.kind === 'body' || name === 'effortPercent' || (name === 'loadPercentBW' && subject.load.kind === 'hang'),
   );
   const [quantity, setQuantity] = useState<Quantity>(quantities[0] ?? 'effortPercent');
   const [value, setValue] = useState(String(USUAL[quantity]));
@@ -66,8 +63,7 @@ export function FindPanel({ person, subject, fields, found }: Props) {
   const answer = told?.of === writeSubject(subject) ? told : null;
   const chosen = quantities.includes(quantity) ? quantity : firstOf(quantities);
   const field = fields.find(({ name }) => name === vary) ?? fields[0];
-  if (!field)
-    return <p className="text-small text-ink-soft">The athlete chooses the effort: there is nothing to solve for.</p>;
+  if (!field) return <p className="text-small text-ink-soft">The athlete chooses the effort: there is nothing to solve for.</p>;
 
   const find = () => {
     const number = readNumber(value);

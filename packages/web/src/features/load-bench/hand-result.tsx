@@ -19,12 +19,7 @@ export function HandResults({ demand }: { demand: Demand }) {
   return (
     <div className="grid grid-cols-2 gap-x-5">
       {(['left', 'right'] as const).map((hand) => (
-        <HandResult
-          key={hand}
-          hand={hand}
-          result={demand[hand]}
-          momentNm={demand.posture?.[hand].wristMomentNm ?? null}
-        />
+        <HandResult key={hand} hand={hand} result={demand[hand]} momentNm={demand.posture?.[hand].wristMomentNm ?? null} />
       ))}
     </div>
   );
@@ -50,9 +45,7 @@ function HandResult({ hand, result, momentNm }: { hand: Hand; result: HandDemand
         {loadN.toFixed(0)} N · {readingText('N', loadN)}
       </p>
       <dl className="mt-2 grid gap-1.5 text-small">
-        {angle && (
-          <AngleRow label={angle.motion} deg={angle.deg} rangeDeg={angle.rangeDeg} source={angle.rangeSource} />
-        )}
+        {angle && <AngleRow label={angle.motion} deg={angle.deg} rangeDeg={angle.rangeDeg} source={angle.rangeSource} />}
         {momentNm !== null && momentNm > 0 && (
           <Row
             label={
@@ -91,9 +84,7 @@ function AngleRow({ label, deg, rangeDeg, source }: { label: string; deg: number
     'at the end': 'at the end of the range',
     past: `${by}° past the range with help`,
   }[verdict];
-  const look = { within: 'text-ink-soft', 'at the end': 'font-semibold text-amber', past: 'font-semibold text-iron' }[
-    verdict
-  ];
+  const look = { within: 'text-ink-soft', 'at the end': 'font-semibold text-amber', past: 'font-semibold text-iron' }[verdict];
   return (
     <div className="flex flex-wrap justify-between gap-x-2 border-b border-line pb-1">
       <dt className="text-ink-soft">
@@ -118,15 +109,13 @@ function EffortRow({ effort }: { effort: ActionEffort }) {
         <Asked term="effort" value={percent}>
           {action}
         </Asked>
-        <b className={`display text-lead whitespace-nowrap figures ${over ? 'text-iron' : ''}`}>
-          {percent.toFixed(0)} %
-        </b>
+        <b className={`display text-lead whitespace-nowrap figures ${over ? 'text-iron' : ''}`}>{percent.toFixed(0)} %</b>
       </div>
       <EffortBar percent={percent} interval={interval} />
       <p className={`text-fine ${over ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
         {over && (isKnown(effort) ? 'Not available: ' : `Not for ${peopleWords(1 - chanceOfHaving(effort))}: `)}
-        {demand.toFixed(capacity.unit === 'N' ? 0 : 1)} of {capacity.value.toFixed(capacity.unit === 'N' ? 0 : 1)}{' '}
-        {capacity.unit}, {capacity.source}
+        {demand.toFixed(capacity.unit === 'N' ? 0 : 1)} of {capacity.value.toFixed(capacity.unit === 'N' ? 0 : 1)} {capacity.unit},{' '}
+        {capacity.source}
         {interval[1] - interval[0] >= 1 && (
           <span className="whitespace-nowrap">
             : {interval[0].toFixed(0)}–{interval[1].toFixed(0)} %

@@ -64,33 +64,16 @@ export function LadderTable({ person, movement, levelId, choose }: Props) {
   );
 }
 
-function LadderRow({
-  rung,
-  number,
-  current,
-  choose,
-}: {
-  rung: Rung;
-  number: number;
-  current: boolean;
-  choose: Props['choose'];
-}) {
+function LadderRow({ rung, number, current, choose }: { rung: Rung; number: number; current: boolean; choose: Props['choose'] }) {
   const { level, demand, climbed } = rung;
   const { left, right } = demand;
   const angle = left.angle;
   return (
-    <tr
-      className={`border-b border-line align-top ${current ? 'bg-white' : ''}`}
-      aria-current={current ? 'true' : undefined}
-    >
+    <tr className={`border-b border-line align-top ${current ? 'bg-white' : ''}`} aria-current={current ? 'true' : undefined}>
       <td className={`border-l-4 py-1.5 pr-2 pl-2 ${current ? 'border-ink' : 'border-transparent'}`}>
         <span className="display mr-2 font-bold">{number}</span>
         {choose ? (
-          <button
-            type="button"
-            className="text-left font-semibold underline underline-offset-2"
-            onClick={() => choose(level.id)}
-          >
+          <button type="button" className="text-left font-semibold underline underline-offset-2" onClick={() => choose(level.id)}>
             {level.name}
           </button>
         ) : (
@@ -115,11 +98,7 @@ function EffortCell({ demand: { efforts } }: { demand: HandDemand }) {
   const { effortPercent: percent, interval } = hardest;
   return (
     <td className="py-1.5 pr-2 text-right whitespace-nowrap figures">
-      {percent > 100 && isKnown(hardest) ? (
-        <b className="text-iron">{percent.toFixed(0)} % no</b>
-      ) : (
-        effortWords(percent, interval)
-      )}
+      {percent > 100 && isKnown(hardest) ? <b className="text-iron">{percent.toFixed(0)} % no</b> : effortWords(percent, interval)}
       <EffortBar percent={percent} interval={interval} className="mt-0.5 h-2 w-24 ml-auto" />
     </td>
   );

@@ -28,8 +28,7 @@ export function AllOutCue({ line }: { line: { readonly current: readonly ForceSa
   const leftS = Math.ceil((works ? ALL_OUT.workS : CYCLE_S) - within);
   return (
     <span className="text-lead figures" aria-live="polite">
-      <b className={works ? 'text-ink' : 'text-celadon'}>{works ? 'Squeeze' : 'Open'}</b> {leftS} s · {number} of{' '}
-      {ALL_OUT.contractions}
+      <b className={works ? 'text-ink' : 'text-celadon'}>{works ? 'Squeeze' : 'Open'}</b> {leftS} s · {number} of {ALL_OUT.contractions}
     </span>
   );
 }
@@ -43,8 +42,7 @@ export function AllOutResult({ test: { contractionsN, told } }: { test: AllOutTe
         <Asked term="criticalForce">
           Can be kept up: <b>{readingText('N', told.criticalForceN)}</b>
         </Asked>
-        , {told.percentOfBest.toFixed(0)} % of the best squeeze. Above it once:{' '}
-        <b>{readingText('N·s', told.capacityAboveNs)}</b>.
+        , {told.percentOfBest.toFixed(0)} % of the best squeeze. Above it once: <b>{readingText('N·s', told.capacityAboveNs)}</b>.
       </p>
       <AllOutChart contractionsN={contractionsN} told={told} />
       <RepeatsAbove told={told} />
@@ -61,9 +59,7 @@ function AllOutChart({ contractionsN, told }: { contractionsN: readonly number[]
   const summary = `Mean force of ${rows.length} squeezes, from ${numberText('N', contractionsN[0] ?? 0)} to ${readingText('N', contractionsN.at(-1) ?? 0)}, and what was left above what can be kept up`;
   return (
     <figure>
-      <figcaption className="font-semibold">
-        Each squeeze, {shownUnit('N')} (bars), and what was left above the line, N·s
-      </figcaption>
+      <figcaption className="font-semibold">Each squeeze, {shownUnit('N')} (bars), and what was left above the line, N·s</figcaption>
       <div className="h-48" role="img" aria-label={summary}>
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart data={rows} margin={{ top: 8, right: 4, bottom: 0, left: -22 }}>
@@ -72,20 +68,8 @@ function AllOutChart({ contractionsN, told }: { contractionsN: readonly number[]
             <YAxis yAxisId="force" tick={{ fontSize: 11 }} />
             <YAxis yAxisId="left" orientation="right" domain={[0, 'auto']} tick={{ fontSize: 11 }} width={48} />
             <Bar yAxisId="force" dataKey="force" fill="var(--color-load-2)" isAnimationActive={false} />
-            <ReferenceLine
-              yAxisId="force"
-              y={shownValue('N', told.criticalForceN)}
-              stroke="var(--color-ink)"
-              strokeWidth={2}
-            />
-            <Line
-              yAxisId="left"
-              dataKey="left"
-              stroke="var(--color-ink)"
-              strokeDasharray="4 3"
-              dot={false}
-              isAnimationActive={false}
-            />
+            <ReferenceLine yAxisId="force" y={shownValue('N', told.criticalForceN)} stroke="var(--color-ink)" strokeWidth={2} />
+            <Line yAxisId="left" dataKey="left" stroke="var(--color-ink)" strokeDasharray="4 3" dot={false} isAnimationActive={false} />
           </ComposedChart>
         </ResponsiveContainer>
       </div>
@@ -101,10 +85,7 @@ function RepeatsAbove({ told }: { told: CriticalForce }) {
     <p className="text-ink-soft">
       Rested, and in this rhythm:{' '}
       {repeats
-        .map(
-          ({ percentOfBest, forceN, contractions }) =>
-            `${contractions} × ${percentOfBest} % (${readingText('N', forceN)})`,
-        ) // prettier-ignore
+        .map(({ percentOfBest, forceN, contractions }) => `${contractions} × ${percentOfBest} % (${readingText('N', forceN)})`)
         .join(', ')}
       .
     </p>

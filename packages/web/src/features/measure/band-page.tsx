@@ -1,5 +1,20 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { type Action, againstLoad, bandOfPress, type BandScore, capacityOf, capital, demandOf, DOSE_LIMITS, type Hand, HANDS, type Level, must, readNumber, type WayOfLoading } from '@clay-pot/core'; // prettier-ignore
+import {
+  type Action,
+  againstLoad,
+  bandOfPress,
+  type BandScore,
+  capacityOf,
+  capital,
+  demandOf,
+  DOSE_LIMITS,
+  type Hand,
+  HANDS,
+  type Level,
+  must,
+  readNumber,
+  type WayOfLoading,
+} from '@clay-pot/core';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAthlete } from '../../api/queries.js';
@@ -14,7 +29,17 @@ import { SelectField, TextField } from '../../ui/field.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 
 /** What a gauge in a hand or at a hand can be pressed with. */
-const PRESSED: readonly Action[] = ['grip', 'pinch', 'finger extension', 'wrist flexion', 'wrist extension', 'radial deviation', 'ulnar deviation', 'pronation', 'supination']; // prettier-ignore
+const PRESSED: readonly Action[] = [
+  'grip',
+  'pinch',
+  'finger extension',
+  'wrist flexion',
+  'wrist extension',
+  'radial deviation',
+  'ulnar deviation',
+  'pronation',
+  'supination',
+];
 const AT_FIRST: Source = { kind: 'simulated', fault: 'none', speed: 1 };
 
 /** To press at a share of one’s most and keep it there: “40 percent” with a gauge. */
@@ -80,10 +105,9 @@ function BandBench({ athlete }: { athlete: Athlete }) {
       </div>
       <div className="mt-4 max-w-4xl">
         <DeviceChoice sort="force" isTypable={false} source={source} choose={setSource} />
-        {
-          effortPercent !== null && holdS !== null &&
-          <Press key={`${action} ${hand} ${effortPercent} ${holdS}`} {...{ athlete, action, hand, effortPercent, holdS, source }} /> // prettier-ignore
-        }
+        {effortPercent !== null && holdS !== null && (
+          <Press key={`${action} ${hand} ${effortPercent} ${holdS}`} {...{ athlete, action, hand, effortPercent, holdS, source }} />
+        )}
       </div>
     </Page>
   );

@@ -1,5 +1,15 @@
 import type { Athlete, StoredReading } from '@clay-pot/contracts';
-import { BATTERIES, type BatteryId, batteryMinutes, capital, dayWords, latestReading, LED_PROTOCOLS, type Protocol, protocolOf } from '@clay-pot/core'; // prettier-ignore
+import {
+  BATTERIES,
+  type BatteryId,
+  batteryMinutes,
+  capital,
+  dayWords,
+  latestReading,
+  LED_PROTOCOLS,
+  type Protocol,
+  protocolOf,
+} from '@clay-pot/core';
 import { useState } from 'react';
 import { beginMeasuring } from '../../store/measuring.js';
 import { Button } from '../../ui/button.js';
@@ -76,9 +86,7 @@ export function ChooseBattery({ athlete, readings }: { athlete: Athlete; reading
                     className="size-4 accent-ink"
                     checked={chosen.includes(protocol.id)}
                     onChange={(event) =>
-                      setChosen(
-                        event.target.checked ? [...chosen, protocol.id] : chosen.filter((id) => id !== protocol.id),
-                      )
+                      setChosen(event.target.checked ? [...chosen, protocol.id] : chosen.filter((id) => id !== protocol.id))
                     }
                   />
                   <span className="flex-1">{nameOf(protocol.id)}</span>

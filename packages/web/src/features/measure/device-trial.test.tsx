@@ -1,12 +1,5 @@
 import { describe, expect, jest, test } from '@jest/globals';
-import {
-  type DeviceFault,
-  type DeviceSample,
-  programSeconds,
-  SimulatedDevice,
-  type SimulatedSetup,
-  type TrialSort,
-} from '@clay-pot/core';
+import { type DeviceFault, type DeviceSample, programSeconds, SimulatedDevice, type SimulatedSetup, type TrialSort } from '@clay-pot/core';
 import { act, screen } from '@testing-library/react';
 import type { Device, DeviceEvents } from '../../domain/devices/device.js';
 import { show } from '../../screen.fixture.js';
@@ -103,9 +96,7 @@ describe('a trial on a device', () => {
 
   test('an angle sensor gives the furthest that was kept, from where the trial began', async () => {
     const { user, send, take } = await onDevice('angle');
-    send(
-      played({ kind: 'angle', most: 72, program: 'trial' }).map((sample) => ({ ...sample, value: sample.value + 11 })),
-    );
+    send(played({ kind: 'angle', most: 72, program: 'trial' }).map((sample) => ({ ...sample, value: sample.value + 11 })));
     await user.click(screen.getByRole('button', { name: /^Take 7\d°$/ }));
     expect(Math.abs(take.mock.calls[0]![0].values.left! - 72)).toBeLessThan(1.5);
   });

@@ -1,4 +1,4 @@
-import { faultsIn, type ForceSample, type Hand, platesNow, type Trace, type TrialSort, type TrialTold } from '@clay-pot/core'; // prettier-ignore
+import { faultsIn, type ForceSample, type Hand, platesNow, type Trace, type TrialSort, type TrialTold } from '@clay-pot/core';
 import { useEffect, useState } from 'react';
 import type { Device } from '../../domain/devices/device.js';
 import { readingText, shownUnit, shownValue } from '../../domain/units.js';

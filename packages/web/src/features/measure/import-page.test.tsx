@@ -20,7 +20,8 @@ async function page() {
     Object.assign(file, { text: () => Promise.resolve(text) });
     return shown.user.upload(screen.getByLabelText(/A table with names/), file);
   };
-  const posts = () => asked.filter(({ what }) => what.startsWith('POST')).map(({ body }) => body as { readings: { id: string; reading: object }[] }); // prettier-ignore
+  const posts = () =>
+    asked.filter(({ what }) => what.startsWith('POST')).map(({ body }) => body as { readings: { id: string; reading: object }[] });
   return { ...shown, open, posts };
 }
 const LOG = 'date;side;test;result;unit\n12.03.2026;left;grip;41,5;kg\n12.03.2026;right;grip;44;kg\n';
@@ -35,10 +36,7 @@ describe('readings from a file', () => {
     await user.click(screen.getByRole('button', { name: 'Record 2' }));
     await settle();
     const [first] = posts();
-    expect(first!.readings).toMatchObject([
-      { reading: { hand: 'left', value: 406.98 } },
-      { reading: { hand: 'right' } },
-    ]);
+    expect(first!.readings).toMatchObject([{ reading: { hand: 'left', value: 406.98 } }, { reading: { hand: 'right' } }]);
     expect(new Set(first!.readings.map(({ id }) => id)).size).toBe(2);
   });
 

@@ -1,6 +1,20 @@
 import type { ReadingsAdded, ReadingsInput, StoredReading } from '@clay-pot/contracts';
 import { counted, dayWords, must, READING_KINDS, type ReadingKind, readingUnit } from '@clay-pot/core';
-import { DAY_ORDERS, type DayOrder, type FileReadings, guessedMapping, READING_COLUMNS, type ReadingColumn, readingKeys, READINGS_FILE_MOST_BYTES, type ReadingsMapping, type ReadingsTable, readingsIn, readReadingsTable, writeReadingsFile } from '@clay-pot/core/exchange'; // prettier-ignore
+import {
+  DAY_ORDERS,
+  type DayOrder,
+  type FileReadings,
+  guessedMapping,
+  READING_COLUMNS,
+  type ReadingColumn,
+  readingKeys,
+  READINGS_FILE_MOST_BYTES,
+  type ReadingsMapping,
+  type ReadingsTable,
+  readingsIn,
+  readReadingsTable,
+  writeReadingsFile,
+} from '@clay-pot/core/exchange';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { v5 as uuidOf } from 'uuid';
@@ -31,7 +45,9 @@ export default function ImportPage() {
     setOpened(null);
     setTrouble(null);
     if (file.size > READINGS_FILE_MOST_BYTES) {
-      setTrouble(`${file.name} has ${(file.size / 1e6).toFixed(0)} MB: a file of one person’s readings has at most ${READINGS_FILE_MOST_BYTES / 1e6}.`); // prettier-ignore
+      setTrouble(
+        `${file.name} has ${(file.size / 1e6).toFixed(0)} MB: a file of one person’s readings has at most ${READINGS_FILE_MOST_BYTES / 1e6}.`,
+      );
       return;
     }
     const table = readReadingsTable(await file.text());
@@ -44,9 +60,7 @@ export default function ImportPage() {
       title="Readings from a file"
       lead={athlete.data.name}
       actions={
-        readings.data?.length ? (
-          <Button onClick={() => save(athlete.data.name, readings.data)}>Save readings as a file</Button>
-        ) : undefined
+        readings.data?.length ? <Button onClick={() => save(athlete.data.name, readings.data)}>Save readings as a file</Button> : undefined
       }
     >
       <label className="block max-w-xl text-small font-semibold">
@@ -152,15 +166,7 @@ function Mapping({ athleteId, table }: { athleteId: string; table: ReadingsTable
 const SHOWN_FAULTS = 12;
 const SHOWN_ROWS = 12;
 
-function Preview({
-  athleteId,
-  found: { readings, faults },
-  rows,
-}: {
-  athleteId: string;
-  found: FileReadings;
-  rows: number;
-}) {
+function Preview({ athleteId, found: { readings, faults }, rows }: { athleteId: string; found: FileReadings; rows: number }) {
   const navigate = useNavigate();
   const [areSure, setSure] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -169,7 +175,10 @@ function Preview({
   async function keep() {
     setTrouble(null);
     try {
-      const keys = readingKeys(athleteId, readings.map(({ reading }) => reading)); // prettier-ignore
+      const keys = readingKeys(
+        athleteId,
+        readings.map(({ reading }) => reading),
+      );
       const body: ReadingsInput = {
         readings: readings.map(({ reading, doubt }, index) => ({
           id: uuidOf(must(keys[index], 'a key of a reading'), FROM_FILES),
@@ -190,7 +199,11 @@ function Preview({
   }
   return (
     <Part
-      title={faults.length > 0 ? `${counted(new Set(faults.map(lineOf)).size, 'row')} of ${rows} cannot be read` : counted(readings.length, 'reading')} // prettier-ignore
+      title={
+        faults.length > 0
+          ? `${counted(new Set(faults.map(lineOf)).size, 'row')} of ${rows} cannot be read`
+          : counted(readings.length, 'reading')
+      }
       className="mt-4"
       aside={
         <Button kind="primary" disabled={!isReady} onClick={() => void keep()}>
@@ -217,12 +230,7 @@ function Preview({
             </p>
           ))}
           <label className="mt-1 flex items-center gap-2 font-semibold">
-            <input
-              type="checkbox"
-              className="size-4 accent-ink"
-              checked={areSure}
-              onChange={(event) => setSure(event.target.checked)}
-            />
+            <input type="checkbox" className="size-4 accent-ink" checked={areSure} onChange={(event) => setSure(event.target.checked)} />
             {counted(doubts.length, 'value')} as they stand are right
           </label>
         </div>
@@ -252,13 +260,10 @@ function Preview({
           </tbody>
         </table>
       )}
-      {readings.length > SHOWN_ROWS && (
-        <p className="text-small text-ink-soft">and {readings.length - SHOWN_ROWS} more</p>
-      )}
+      {readings.length > SHOWN_ROWS && <p className="text-small text-ink-soft">and {readings.length - SHOWN_ROWS} more</p>}
     </Part>
   );
 }
 
 const lineOf = ({ pointer }: { pointer: string }) => pointer.split('/')[1] ?? '';
-const textOf = (kind: ReadingKind, of: string, value: number) =>
-  readingText(must(readingUnit(kind, of), `a unit of ${of}`), value);
+const textOf = (kind: ReadingKind, of: string, value: number) => readingText(must(readingUnit(kind, of), `a unit of ${of}`), value);

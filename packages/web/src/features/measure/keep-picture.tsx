@@ -41,8 +41,7 @@ export function KeepPicture({ athlete, motion, hand, picture, points, deg }: Pro
       setTrouble(error instanceof Error ? error.message : String(error));
     }
   }
-  if (kept)
-    return <p className="text-small text-ink-soft">Kept with the studio; it can be taken back on “How it went”.</p>;
+  if (kept) return <p className="text-small text-ink-soft">Kept with the studio; it can be taken back on “How it went”.</p>;
   return (
     <details className="text-small">
       <summary className="cursor-pointer font-semibold">Keep the picture</summary>

@@ -48,9 +48,7 @@ function Kept({
           src={`/api/athletes/${athleteId}/pictures/${id}`}
           alt={`${capital(hand)} hand, ${of}`}
           className="block w-full"
-          onLoad={({ currentTarget: { naturalWidth, naturalHeight } }) =>
-            setSize({ width: naturalWidth, height: naturalHeight })
-          }
+          onLoad={({ currentTarget: { naturalWidth, naturalHeight } }) => setSize({ width: naturalWidth, height: naturalHeight })}
         />
         {size && three && <Arms points={three} {...size} />}
       </div>

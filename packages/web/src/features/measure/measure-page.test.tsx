@@ -82,7 +82,10 @@ describe('the measuring bench', () => {
     expect(soFar()).toContain('41 s');
     await user.click(press('Record 2'));
     await settle();
-    expect(puts()).toMatchObject([{ kind: 'hold', of: 'hang', hand: 'left', value: 41 }, { hand: 'right', value: 41 }]); // prettier-ignore
+    expect(puts()).toMatchObject([
+      { kind: 'hold', of: 'hang', hand: 'left', value: 41 },
+      { hand: 'right', value: 41 },
+    ]);
   });
 
   test('a trial is taken out and taken again; a retest begins anew', async () => {
@@ -97,7 +100,15 @@ describe('the measuring bench', () => {
   });
 
   test('the edge and grip belong to the reading: another edge is not compared with', async () => {
-    const old: StoredReading = { id: 'o', kind: 'maximum', of: 'edge pull', hand: 'right', value: 500, onDay: '2026-01-01', detail: '20 mm, open hand' }; // prettier-ignore
+    const old: StoredReading = {
+      id: 'o',
+      kind: 'maximum',
+      of: 'edge pull',
+      hand: 'right',
+      value: 500,
+      onDay: '2026-01-01',
+      detail: '20 mm, open hand',
+    };
     const { user, choose, type } = await bench([old]);
     await choose(/^Edge pull(?!, all out)/);
     await type(30);
@@ -111,7 +122,7 @@ describe('the measuring bench', () => {
     await choose('Wrist extension, with help');
     await type(80);
     unmount();
-    expect(useMeasuring.getState().open[wren.id]!.trials).toEqual({ 'passive.wrist-extension': { left: [], right: [80] } }); // prettier-ignore
+    expect(useMeasuring.getState().open[wren.id]!.trials).toEqual({ 'passive.wrist-extension': { left: [], right: [80] } });
     show(<MeasurePage />, `/people/${wren.id}/measure`, '/people/:id/measure');
     await settle();
     expect(turns()[0]!.textContent).toContain('80°');

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useAthlete, useReadings } from '../../api/queries.js';
 import { useStandingCautions } from '../../domain/standing-cautions.js';
-import { dropMeasuring, goToProtocol, keepMeasured, type Measuring, readingsOf, useMeasuring } from '../../store/measuring.js'; // prettier-ignore
+import { dropMeasuring, goToProtocol, keepMeasured, type Measuring, readingsOf, useMeasuring } from '../../store/measuring.js';
 import { Button } from '../../ui/button.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { STEP_PAGE, StepBar } from '../../ui/step-bar.js';
@@ -49,7 +49,7 @@ function Bench({ athlete, measuring, before }: BenchProps) {
   const home = () => navigate(`/people/${athlete.id}`);
   function keep() {
     const kept = keepMeasured(athlete);
-    useToast.getState().show({ text: `${kept} ${kept === 1 ? 'reading' : 'readings'} of ${athlete.name.split(' ')[0]} recorded.` }); // prettier-ignore
+    useToast.getState().show({ text: `${kept} ${kept === 1 ? 'reading' : 'readings'} of ${athlete.name.split(' ')[0]} recorded.` });
     void home();
   }
   function leave() {

@@ -1,5 +1,13 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { type Hand, type PhotoAngle, photoAngleOf, photoWayOf, type PicturePoint, type RangeMotion, type ThreePoints } from '@clay-pot/core'; // prettier-ignore
+import {
+  type Hand,
+  type PhotoAngle,
+  photoAngleOf,
+  photoWayOf,
+  type PicturePoint,
+  type RangeMotion,
+  type ThreePoints,
+} from '@clay-pot/core';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../ui/button.js';
 import { KeepPicture } from './keep-picture.js';
@@ -88,29 +96,14 @@ export function PhotoGoniometer({ athlete, motion, hand, take }: Props) {
   );
 }
 
-function Viewfinder({
-  camera,
-  snap,
-  leave,
-}: {
-  camera: MediaStream;
-  snap: (video: HTMLVideoElement) => void;
-  leave: () => void;
-}) {
+function Viewfinder({ camera, snap, leave }: { camera: MediaStream; snap: (video: HTMLVideoElement) => void; leave: () => void }) {
   const video = useRef<HTMLVideoElement>(null);
   useEffect(() => {
     if (video.current) video.current.srcObject = camera;
   }, [camera]);
   return (
     <div className="grid gap-2">
-      <video
-        ref={video}
-        autoPlay
-        playsInline
-        muted
-        aria-label="What the camera sees"
-        className="max-h-96 w-full bg-ink"
-      />
+      <video ref={video} autoPlay playsInline muted aria-label="What the camera sees" className="max-h-96 w-full bg-ink" />
       <div className="flex gap-2">
         <Button kind="primary" className="min-h-11" onClick={() => video.current && snap(video.current)}>
           Snap
@@ -148,11 +141,7 @@ function Placing({ athlete, motion, hand, picture, take, again }: PlacingProps) 
   const angle = photoAngleOf(points, way.isFromStraight, (OFF_SCREEN_PX * width) / shownWidth);
   const move = (index: number, to: PicturePoint) => {
     const inside = { x: Math.min(width, Math.max(0, to.x)), y: Math.min(height, Math.max(0, to.y)) };
-    setPoints(([first, pivot, second]) => [
-      index === 0 ? inside : first,
-      index === 1 ? inside : pivot,
-      index === 2 ? inside : second,
-    ]);
+    setPoints(([first, pivot, second]) => [index === 0 ? inside : first, index === 1 ? inside : pivot, index === 2 ? inside : second]);
   };
   return (
     <div className="grid gap-2">

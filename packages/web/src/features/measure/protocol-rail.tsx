@@ -5,16 +5,7 @@ import { useEffect, useRef } from 'react';
 import { type Measuring, trialsOf } from '../../store/measuring.js';
 
 /** What is measured, in order, and how far it has come. */
-export function ProtocolRail({
-  athlete,
-  measuring,
-  go,
-}: {
-  athlete: Athlete;
-  measuring: Measuring;
-  go: (at: number) => void;
-}) {
-  // prettier-ignore
+export function ProtocolRail({ athlete, measuring, go }: { athlete: Athlete; measuring: Measuring; go: (at: number) => void }) {
   const now = useRef<HTMLLIElement>(null);
   useEffect(() => {
     // Beside the others on a phone; it comes into sight with each step.

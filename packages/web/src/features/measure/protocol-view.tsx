@@ -1,5 +1,19 @@
 import type { Athlete, StoredReading } from '@clay-pot/contracts';
-import { bodyOf, capital, type Hand, HANDS, isOfEachHand, must, type Protocol, protocolName, readingUnit, type RecordedCaution, READING_NAMES, trialSortOf, whyNotMeasured } from '@clay-pot/core'; // prettier-ignore
+import {
+  bodyOf,
+  capital,
+  type Hand,
+  HANDS,
+  isOfEachHand,
+  must,
+  type Protocol,
+  protocolName,
+  readingUnit,
+  type RecordedCaution,
+  READING_NAMES,
+  trialSortOf,
+  whyNotMeasured,
+} from '@clay-pot/core';
 import { LevelPicture, middleLevel } from '../../domain/level-picture.js';
 import { useKnown } from '../../store/library.js';
 import { type Measuring, retest, setDetail, trialsOf } from '../../store/measuring.js';
@@ -28,7 +42,7 @@ export function ProtocolView({ athlete, measuring, protocol, cautions, before, s
   const movement = must(lookup(protocol.figure.movementId), `the movement of ${protocol.id}`);
   const level = movement.ladder.find(({ id }) => id === protocol.figure.levelId) ?? middleLevel(movement);
   const trials = trialsOf(measuring, protocol.id);
-  const barred = Object.fromEntries(HANDS.map((hand) => [hand, whyNotMeasured(protocol, cautions, hand)])) as Record<Hand, string | null>; // prettier-ignore
+  const barred = Object.fromEntries(HANDS.map((hand) => [hand, whyNotMeasured(protocol, cautions, hand)])) as Record<Hand, string | null>;
   const open = HANDS.filter((hand) => barred[hand] === null);
   const isBarred = isOfEachHand(protocol) ? open.length === 0 : open.length < 2;
   const unit = must(readingUnit(protocol.kind, protocol.of), `a unit of ${protocol.of}`);
@@ -40,13 +54,7 @@ export function ProtocolView({ athlete, measuring, protocol, cautions, before, s
       <p className="text-ink-soft">{capital(READING_NAMES[protocol.kind])}</p>
       <div className="mt-3 grid items-start grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-4 sm:grid-cols-[minmax(0,20rem)_minmax(0,1fr)]">
         <div>
-          <LevelPicture
-            movement={movement}
-            level={level}
-            body={bodyOf(athlete).body}
-            silent
-            className="h-48 w-full bg-white sm:h-60"
-          />
+          <LevelPicture movement={movement} level={level} body={bodyOf(athlete).body} silent className="h-48 w-full bg-white sm:h-60" />
           <ol className="mt-2 list-decimal pl-5">
             {protocol.steps.map((step) => (
               <li key={step} className="py-0.5">

@@ -1,5 +1,19 @@
 import type { Athlete, StoredReading } from '@clay-pot/contracts';
-import { ageOn, changeOf, dayWords, type Hand, HANDS, isOfEachHand, latestReading, meanOf, measuredAs, placeInNorm, type Protocol, type ReadingUnit, sidesOf } from '@clay-pot/core'; // prettier-ignore
+import {
+  ageOn,
+  changeOf,
+  dayWords,
+  type Hand,
+  HANDS,
+  isOfEachHand,
+  latestReading,
+  meanOf,
+  measuredAs,
+  placeInNorm,
+  type Protocol,
+  type ReadingUnit,
+  sidesOf,
+} from '@clay-pot/core';
 import { Asked } from '../../domain/asked.js';
 import { numberText, readingText } from '../../domain/units.js';
 import { useRepeats } from '../../domain/use-repeats.js';
@@ -43,9 +57,7 @@ export function SoFar({ athlete, protocol, unit, trials, before, detail }: Props
               {sides.expected !== 0 && ', handedness taken into account'}.
             </>
           ) : (
-            <>
-              Left and right differ by no more than {sides.expected === 0 ? 'the error' : 'handedness and the error'}.
-            </>
+            <>Left and right differ by no more than {sides.expected === 0 ? 'the error' : 'handedness and the error'}.</>
           )}
         </p>
       )}
@@ -74,10 +86,7 @@ function HandSoFar({ athlete, protocol, unit, hand, trials, before, detail, repe
       <span>
         <b className="text-lead figures">{readingText(unit, value)}</b>
         {trials.length > 1 && (
-          <span className="text-ink-soft figures">
-            {' '}
-            mean of {trials.map((trial) => numberText(unit, trial)).join(', ')}
-          </span>
+          <span className="text-ink-soft figures"> mean of {trials.map((trial) => numberText(unit, trial)).join(', ')}</span>
         )}
         {change && (
           <span className="block text-small">
@@ -93,8 +102,7 @@ function HandSoFar({ athlete, protocol, unit, hand, trials, before, detail, repe
               </>
             )}{' '}
             <span className="text-ink-soft">
-              since {dayWords(change.since)};{' '}
-              <Asked term="detectableChange">real from {readingText(unit, change.error.change)} on</Asked>
+              since {dayWords(change.since)}; <Asked term="detectableChange">real from {readingText(unit, change.error.change)} on</Asked>
               {change.error.from === 'own repeats' && ', by your own repeats'}
             </span>
           </span>

@@ -33,8 +33,7 @@ export async function pictureFromFile(file: File): Promise<Picture> {
 }
 
 /** What the camera sees now. */
-export const pictureFromVideo = (video: HTMLVideoElement): Promise<Picture> =>
-  scaled(video, video.videoWidth, video.videoHeight);
+export const pictureFromVideo = (video: HTMLVideoElement): Promise<Picture> => scaled(video, video.videoWidth, video.videoHeight);
 
 async function scaled(source: CanvasImageSource, width: number, height: number): Promise<Picture> {
   const ratio = Math.min(1, LONGEST_SIDE_PX / Math.max(width, height));
@@ -59,7 +58,11 @@ export async function openCamera(): Promise<MediaStream> {
     if (name === 'NotAllowedError') {
       throw new Error('The camera was refused: allow it in the browser’s settings of this page, or load a picture.');
     }
-    throw new Error(name === 'NotFoundError' ? 'There is no camera here: load a picture.' : 'The camera could not be opened; is another program using it? A picture can be loaded instead.'); // prettier-ignore
+    throw new Error(
+      name === 'NotFoundError'
+        ? 'There is no camera here: load a picture.'
+        : 'The camera could not be opened; is another program using it? A picture can be loaded instead.',
+    );
   }
 }
 

@@ -1,21 +1,5 @@
-import {
-  bandOfReading,
-  type DayReading,
-  type Hand,
-  HANDS,
-  type MeasurementError,
-  type ReadingUnit,
-} from '@clay-pot/core';
-import {
-  CartesianGrid,
-  ComposedChart,
-  ErrorBar,
-  Line,
-  ReferenceLine,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { bandOfReading, type DayReading, type Hand, HANDS, type MeasurementError, type ReadingUnit } from '@clay-pot/core';
+import { CartesianGrid, ComposedChart, ErrorBar, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { numberText, shownUnit, shownValue } from '../../domain/units.js';
 import { dayText } from '../../ui/format.js';
 
@@ -92,22 +76,15 @@ export function TrendChart({ title, unit, points, error, goal }: Props) {
                 dot={<Dot hand={hand} />}
                 activeDot={false}
               >
-                <ErrorBar
-                  dataKey={`${hand}Error`}
-                  direction="y"
-                  stroke={COLOUR[hand]}
-                  strokeWidth={1}
-                  width={5}
-                  opacity={0.55}
-                />
+                <ErrorBar dataKey={`${hand}Error`} direction="y" stroke={COLOUR[hand]} strokeWidth={1} width={5} opacity={0.55} />
               </Line>
             ))}
           </ComposedChart>
         </ResponsiveContainer>
       </div>
       <figcaption className="mt-1 text-fine text-ink-soft">
-        {shownUnit(unit)} by day. Whole line: left; broken line: right. Bars hold nineteen of twenty repeats of one
-        reading; filled where it is a real change since the first.
+        {shownUnit(unit)} by day. Whole line: left; broken line: right. Bars hold nineteen of twenty repeats of one reading; filled where it
+        is a real change since the first.
       </figcaption>
     </figure>
   );
@@ -124,9 +101,5 @@ function Dot({ hand, cx, cy, payload }: DotProps) {
   if (cx === undefined || cy === undefined || !payload) return null;
   const isReal = hand === 'left' ? payload.leftReal : payload.rightReal;
   const look = { fill: isReal ? COLOUR[hand] : 'var(--color-white)', stroke: COLOUR[hand], strokeWidth: 2 };
-  return hand === 'left' ? (
-    <circle cx={cx} cy={cy} r={5} {...look} />
-  ) : (
-    <rect x={cx - 4.5} y={cy - 4.5} width={9} height={9} {...look} />
-  );
+  return hand === 'left' ? <circle cx={cx} cy={cy} r={5} {...look} /> : <rect x={cx - 4.5} y={cy - 4.5} width={9} height={9} {...look} />;
 }

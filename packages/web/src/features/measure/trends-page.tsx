@@ -1,5 +1,23 @@
 import type { StoredReading } from '@clay-pot/contracts';
-import { capital, counted, dayByDay, type DayReading, dayWords, errorOf, type Hand, HANDS, keyOfThing, measuredAs, type MeasuredThing, READING_NAMES, type ReadingUnit, readingUnit, readNumber, thingsIn, type Trend } from '@clay-pot/core'; // prettier-ignore
+import {
+  capital,
+  counted,
+  dayByDay,
+  type DayReading,
+  dayWords,
+  errorOf,
+  type Hand,
+  HANDS,
+  keyOfThing,
+  measuredAs,
+  type MeasuredThing,
+  READING_NAMES,
+  type ReadingUnit,
+  readingUnit,
+  readNumber,
+  thingsIn,
+  type Trend,
+} from '@clay-pot/core';
 import { useMemo } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useAthlete, useReadings } from '../../api/queries.js';
@@ -95,13 +113,7 @@ function OfThing({ things, chosen, readings, goal, set }: OfProps) {
           onChange={(event) => set('goal', event.target.value)}
         />
       </div>
-      <TrendChart
-        title={`${thingName(chosen)}, over time`}
-        unit={unit}
-        points={points}
-        error={error}
-        goal={goalValue}
-      />
+      <TrendChart title={`${thingName(chosen)}, over time`} unit={unit} points={points} error={error} goal={goalValue} />
       <div className="mt-6 grid gap-x-10 gap-y-6 sm:grid-cols-2">
         {HANDS.map((hand) => (
           <TrendOf key={hand} hand={hand} unit={unit} points={points[hand]} goal={goalValue} />
@@ -129,8 +141,7 @@ function TrendOf({ hand, unit, points, goal }: TrendOfProps) {
       </h2>
       {trend?.intervalPerWeek && (
         <p className="text-small text-ink-soft">
-          In nineteen of twenty cases between {signed(unit, trend.intervalPerWeek[0])} and{' '}
-          {signed(unit, trend.intervalPerWeek[1])} a week.
+          In nineteen of twenty cases between {signed(unit, trend.intervalPerWeek[0])} and {signed(unit, trend.intervalPerWeek[1])} a week.
         </p>
       )}
       {trend?.forecast && (
@@ -164,14 +175,9 @@ function Table({
   points: Record<Hand, readonly DayReading[]>;
   error: Record<Hand, { change: number; from: string; repeats: number }>;
 }) {
-  // prettier-ignore
   const days = [...new Set(HANDS.flatMap((hand) => points[hand].map(({ onDay }) => onDay)))].sort().reverse();
   return (
-    <Part
-      title="Readings"
-      className="mt-8"
-      aside={<span className="text-small text-ink-soft">{counted(days.length, 'day')}</span>}
-    >
+    <Part title="Readings" className="mt-8" aside={<span className="text-small text-ink-soft">{counted(days.length, 'day')}</span>}>
       <table className="w-full max-w-xl">
         <thead>
           <tr className="text-left text-small text-ink-soft">

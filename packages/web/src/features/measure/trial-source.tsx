@@ -27,12 +27,7 @@ export function TrialSource({ athlete, protocol, hand, leverCm, source, take }: 
   if (source.kind === 'typed') return sort === 'all-out' ? <TypedAllOut hand={hand} take={take} /> : null;
   if (source.kind === 'photo') {
     return motion ? (
-      <PhotoGoniometer
-        athlete={athlete}
-        motion={motion}
-        hand={hand}
-        take={(deg) => take({ values: { [hand]: deg } })}
-      />
+      <PhotoGoniometer athlete={athlete} motion={motion} hand={hand} take={(deg) => take({ values: { [hand]: deg } })} />
     ) : null;
   }
   if (!device || !sort) return null;

@@ -1,17 +1,21 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { comesWith, type Hand, HANDS, isOfEachHand, LEVER_CM, momentOf, type Protocol, type ReadingUnit, readNumber, sidesInTurn, trialSortOf, USUAL_LEVER_CM } from '@clay-pot/core'; // prettier-ignore
+import {
+  comesWith,
+  type Hand,
+  HANDS,
+  isOfEachHand,
+  LEVER_CM,
+  momentOf,
+  type Protocol,
+  type ReadingUnit,
+  readNumber,
+  sidesInTurn,
+  trialSortOf,
+  USUAL_LEVER_CM,
+} from '@clay-pot/core';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import {
-  inUnit,
-  outOfUnit,
-  readingText,
-  shownUnit,
-  shownValue,
-  storedValue,
-  told,
-  unitOf,
-} from '../../domain/units.js';
+import { inUnit, outOfUnit, readingText, shownUnit, shownValue, storedValue, told, unitOf } from '../../domain/units.js';
 import { addTrial, type Measuring, removeTrial, setLever, trialsOf, type TrialValue } from '../../store/measuring.js';
 import { IconButton } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
@@ -37,7 +41,7 @@ interface Props {
 export function Turns({ athlete, measuring, protocol, unit, open, source }: Props) {
   const trials = trialsOf(measuring, protocol.id);
   const first = athlete.dominantHand;
-  const all: Hand[] = isOfEachHand(protocol) ? sidesInTurn(protocol.trials, first) : Array<Hand>(protocol.trials).fill('left'); // prettier-ignore
+  const all: Hand[] = isOfEachHand(protocol) ? sidesInTurn(protocol.trials, first) : Array<Hand>(protocol.trials).fill('left');
   const turns = all.filter((hand) => !isOfEachHand(protocol) || open.includes(hand));
   const seen: Record<Hand, number> = { left: 0, right: 0 };
   const rows = turns.map((hand) => ({ hand, index: seen[hand]++ }));
@@ -134,17 +138,16 @@ function TrialEntry({ athlete, measuring, protocol, unit, hand, index, source }:
       take(shownValue('N', only.value));
       return;
     }
-    const above = aboveNs === undefined ? [] : comesWith(protocol.id).map(({ id }) => ({ protocolId: id, hand, value: Math.max(0, Math.round(aboveNs)) })); // prettier-ignore
+    const above =
+      aboveNs === undefined
+        ? []
+        : comesWith(protocol.id).map(({ id }) => ({ protocolId: id, hand, value: Math.max(0, Math.round(aboveNs)) }));
     keepAll([...kept, ...above]);
   }
   return (
     <>
       {sort !== 'all-out' && (
-        <ValueEntry
-          isTrial
-          label={`Trial ${index + 1}, ${hand}, ${typedUnit || 'times'}`}
-          {...{ look, typedUnit, take }}
-        >
+        <ValueEntry isTrial label={`Trial ${index + 1}, ${hand}, ${typedUnit || 'times'}`} {...{ look, typedUnit, take }}>
           {unit === 's' && <Stopwatch take={take} />}
         </ValueEntry>
       )}

@@ -18,8 +18,7 @@ export function TypedAllOut({ hand, take }: { hand: Hand; take: (taken: Taken) =
   return (
     <div className="basis-full py-2">
       <label className="block text-small font-semibold">
-        Each squeeze in {shownUnit('N')}, {hand}: mean of its {ALL_OUT.workS} s, {ALL_OUT.contractions} numbers with a
-        space between
+        Each squeeze in {shownUnit('N')}, {hand}: mean of its {ALL_OUT.workS} s, {ALL_OUT.contractions} numbers with a space between
         <textarea
           className={`${INPUT} mt-1 h-20 w-full figures`}
           inputMode="decimal"
@@ -47,7 +46,7 @@ export function TypedAllOut({ hand, take }: { hand: Hand; take: (taken: Taken) =
         <Button
           kind="primary"
           className="mt-2 min-h-11"
-          onClick={() => test.told && take({ values: { [hand]: test.told.criticalForceN }, aboveNs: test.told.capacityAboveNs })} // prettier-ignore
+          onClick={() => test.told && take({ values: { [hand]: test.told.criticalForceN }, aboveNs: test.told.capacityAboveNs })}
         >
           Take
         </Button>

@@ -1,4 +1,16 @@
-import { type DeviceSample, type ForceSample, isEffortOver, lineReader, LASTS_AT_MOST_S, NOTHING_SEEN, OVER_AFTER_S, tellTrial, type TrialSort, type TrialTold, watched } from '@clay-pot/core'; // prettier-ignore
+import {
+  type DeviceSample,
+  type ForceSample,
+  isEffortOver,
+  lineReader,
+  LASTS_AT_MOST_S,
+  NOTHING_SEEN,
+  OVER_AFTER_S,
+  tellTrial,
+  type TrialSort,
+  type TrialTold,
+  watched,
+} from '@clay-pot/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Device } from '../../domain/devices/device.js';
 

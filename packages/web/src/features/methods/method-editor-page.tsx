@@ -110,18 +110,9 @@ function MethodForm({ stored }: { stored: StoredMethod }) {
   );
 }
 
-const faultAt = (faults: readonly Fault[], field: string) =>
-  faults.find(({ pointer }) => pointer === `/${field}`)?.message;
+const faultAt = (faults: readonly Fault[], field: string) => faults.find(({ pointer }) => pointer === `/${field}`)?.message;
 
-function PolicyField({
-  policy,
-  method,
-  change,
-}: {
-  policy: PolicyName;
-  method: Method;
-  change: (part: Partial<Method>) => void;
-}) {
+function PolicyField({ policy, method, change }: { policy: PolicyName; method: Method; change: (part: Partial<Method>) => void }) {
   const { label, options } = POLICIES[policy];
   return (
     <SelectField label={label} value={method[policy]} onChange={(event) => change({ [policy]: event.target.value })}>

@@ -60,9 +60,7 @@ export default function MethodsPage() {
                 </th>
                 {methods.map((method) => (
                   <td key={method.id} className={`py-1.5 pr-3 pl-2 figures ${shade(method, id)}`}>
-                    {field === 'weakerSideRatio' && method.sides !== 'weaker first'
-                      ? '–'
-                      : `${method[field]} ${METHOD_LIMITS[field].unit}`}
+                    {field === 'weakerSideRatio' && method.sides !== 'weaker first' ? '–' : `${method[field]} ${METHOD_LIMITS[field].unit}`}
                   </td>
                 ))}
               </tr>
@@ -81,8 +79,8 @@ export default function MethodsPage() {
         </table>
       </div>
       <p className="mt-4 max-w-prose text-small text-ink-soft">
-        A sequence that names no method goes by {USUAL_METHOD.name}. Numbers are where to start: copy {first.name} or
-        another one and change it.
+        A sequence that names no method goes by {USUAL_METHOD.name}. Numbers are where to start: copy {first.name} or another one and change
+        it.
       </p>
     </Page>
   );
@@ -118,19 +116,12 @@ function MethodHead({ method, isShown }: { method: Method; isShown: boolean }) {
     });
   }
   return (
-    <th
-      scope="col"
-      className={`max-w-44 pt-2 pr-3 pb-2 pl-2 text-left align-top font-normal ${isShown ? 'bg-white' : ''}`}
-    >
+    <th scope="col" className={`max-w-44 pt-2 pr-3 pb-2 pl-2 text-left align-top font-normal ${isShown ? 'bg-white' : ''}`}>
       <span className="display block text-body leading-tight font-bold">{method.name}</span>
       <span className="mt-1 block text-fine text-ink-soft">{method.reason}</span>
       <span className="mt-2 flex flex-wrap gap-1">
         {own && (
-          <ButtonLink
-            className="px-2! py-0.5! text-small!"
-            to={`/methods/${method.id}/edit`}
-            aria-label={`Change ${method.name}`}
-          >
+          <ButtonLink className="px-2! py-0.5! text-small!" to={`/methods/${method.id}/edit`} aria-label={`Change ${method.name}`}>
             Change
           </ButtonLink>
         )}
@@ -143,12 +134,7 @@ function MethodHead({ method, isShown }: { method: Method; isShown: boolean }) {
           Copy
         </Button>
         {own && (
-          <Button
-            kind="quiet"
-            className="px-2! py-0.5! text-small!"
-            aria-label={`Take ${method.name} off`}
-            onClick={() => void takeOff()}
-          >
+          <Button kind="quiet" className="px-2! py-0.5! text-small!" aria-label={`Take ${method.name} off`} onClick={() => void takeOff()}>
             Take off
           </Button>
         )}

@@ -1,12 +1,4 @@
-import {
-  type Level,
-  type LevelLoad,
-  LOAD_FIELDS,
-  type LoadKind,
-  type Movement,
-  parseDose,
-  USUAL_POSTURES,
-} from '@clay-pot/core';
+import { type Level, type LevelLoad, LOAD_FIELDS, type LoadKind, type Movement, parseDose, USUAL_POSTURES } from '@clay-pot/core';
 
 const { contact: _contact, facing: _facing, ...STANCE } = USUAL_POSTURES.allFours;
 

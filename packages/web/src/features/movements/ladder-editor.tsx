@@ -60,18 +60,10 @@ export function LadderEditor({ movement, person, faults, change }: Props) {
             <span className="display text-lead font-bold">{index + 1}</span>
             <Climbed movement={movement} level={level} person={person} />
             <span className="ml-auto flex">
-              <IconButton
-                name={`Level ${index + 1} down the ladder`}
-                disabled={index === 0}
-                onClick={() => move(index, -1)}
-              >
+              <IconButton name={`Level ${index + 1} down the ladder`} disabled={index === 0} onClick={() => move(index, -1)}>
                 <ArrowUp size={16} />
               </IconButton>
-              <IconButton
-                name={`Level ${index + 1} up the ladder`}
-                disabled={index === ladder.length - 1}
-                onClick={() => move(index, 1)}
-              >
+              <IconButton name={`Level ${index + 1} up the ladder`} disabled={index === ladder.length - 1} onClick={() => move(index, 1)}>
                 <ArrowDown size={16} />
               </IconButton>
               <IconButton
@@ -130,17 +122,7 @@ const KIND_NAMES: Record<LoadKind, string> = {
   rest: 'letting go',
 };
 
-function LevelEditor({
-  movement,
-  level,
-  person,
-  set,
-}: {
-  movement: Movement;
-  level: Level;
-  person: Person;
-  set: (level: Level) => void;
-}) {
+function LevelEditor({ movement, level, person, set }: { movement: Movement; level: Level; person: Person; set: (level: Level) => void }) {
   const subject: Subject = level;
   const body = level.load.kind === 'body';
   const take = ({ contact, facing, load }: Subject) =>
@@ -237,11 +219,7 @@ function LevelEditor({
             {fieldsOf(person.body, subject)
               .filter(({ name }) => !(level.load.kind === 'press' && name === 'effortPercent'))
               .map((field) => (
-                <NumberField
-                  key={field.name}
-                  field={field}
-                  set={(value) => take(setField(person, subject, field.name, value).subject)}
-                />
+                <NumberField key={field.name} field={field} set={(value) => take(setField(person, subject, field.name, value).subject)} />
               ))}
           </div>
         )}
@@ -255,17 +233,14 @@ function LevelEditor({
               const { load } = level;
               // Pressing is dosed by its effort: both are one number.
               const effortPercent = dose.effortPercent ?? 30;
-              if (load.kind === 'press')
-                set({ ...level, dose: { ...dose, effortPercent }, load: { ...load, effortPercent } });
+              if (load.kind === 'press') set({ ...level, dose: { ...dose, effortPercent }, load: { ...load, effortPercent } });
               else set({ ...level, dose });
             }}
           />
           <p className="mt-1 text-fine text-ink-soft">Shorthand, e.g. {printDose(level.dose)}</p>
         </div>
       </div>
-      {!trouble && (
-        <LevelHand movement={movement} level={level} person={person} posing={posing} setPosing={setPosing} />
-      )}
+      {!trouble && <LevelHand movement={movement} level={level} person={person} posing={posing} setPosing={setPosing} />}
       {!trouble && posing && (
         <div className="lg:col-span-2">
           <PoseEditor movement={movement} level={level} person={person} set={set} />
@@ -293,20 +268,11 @@ function LevelHand({
   return (
     <div>
       {posing ? (
-        <MovingPicture
-          movement={movement}
-          level={level}
-          body={body}
-          moving
-          withBody={false}
-          className="h-44 w-full border border-line"
-        />
+        <MovingPicture movement={movement} level={level} body={body} moving withBody={false} className="h-44 w-full border border-line" />
       ) : (
         <LevelPicture movement={movement} level={level} body={body} className="h-44 w-full border border-line" />
       )}
-      {drawn?.hand.unposed && (
-        <p className="mt-1 text-small font-semibold">No picture yet: nothing says what the hand does.</p>
-      )}
+      {drawn?.hand.unposed && <p className="mt-1 text-small font-semibold">No picture yet: nothing says what the hand does.</p>}
       <Button className="mt-1 w-full" aria-expanded={posing} onClick={() => setPosing(!posing)}>
         {posing ? 'Done posing' : 'Pose the hand'}
       </Button>

@@ -88,16 +88,12 @@ function Tools({ movement }: { movement: Movement }) {
   }
   return (
     <div className="flex flex-wrap gap-2">
-      {own && (
-        <span className="self-center bg-celadon-wash px-2 py-0.5 text-small font-semibold text-celadon">our own</span>
-      )}
+      {own && <span className="self-center bg-celadon-wash px-2 py-0.5 text-small font-semibold text-celadon">our own</span>}
       <ButtonLink to={`/movements/${own ? movement.id : 'new'}/edit${own ? '' : `?from=${movement.id}`}`}>
         {own ? 'Change' : 'Copy and change'}
       </ButtonLink>
       {own && !own.removed && <Button onClick={() => void takeOff()}>Take off the shelf</Button>}
-      {own?.removed && (
-        <Button onClick={() => void remove.mutateAsync({ id: movement.id, undo: true })}>Put back on the shelf</Button>
-      )}
+      {own?.removed && <Button onClick={() => void remove.mutateAsync({ id: movement.id, undo: true })}>Put back on the shelf</Button>}
     </div>
   );
 }
@@ -135,10 +131,7 @@ function Unposed({ movement: { id } }: { movement: Movement }) {
   return (
     <>
       No picture yet, the hand is drawn at rest:{' '}
-      <Link
-        to={own ? `/movements/${id}/edit` : `/movements/new/edit?from=${id}`}
-        className="underline underline-offset-2"
-      >
+      <Link to={own ? `/movements/${id}/edit` : `/movements/new/edit?from=${id}`} className="underline underline-offset-2">
         pose it
       </Link>
     </>

@@ -41,8 +41,7 @@ export default function MovementEditorPage() {
   const from = params.get('from');
   const source = from ? knownMovement(from) : undefined;
   if (id !== 'new' && !own) return <Trouble error={new Error('There is no such movement of this studio.')} />;
-  const start =
-    own?.movement ?? (source ? { ...source, id: uuid(), name: `${source.name}, our own` } : blankMovement(uuid()));
+  const start = own?.movement ?? (source ? { ...source, id: uuid(), name: `${source.name}, our own` } : blankMovement(uuid()));
   return <MovementEditor key={own?.etag ?? from ?? 'new'} start={start} {...(own && { etag: own.etag })} />;
 }
 
@@ -72,9 +71,7 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
       void navigate(`/movements/${id}`);
     } catch (error) {
       const told = error instanceof ProblemError ? error.problem.errors : undefined;
-      setRefused(
-        told?.length ? [...told] : [{ pointer: '', message: error instanceof Error ? error.message : String(error) }],
-      );
+      setRefused(told?.length ? [...told] : [{ pointer: '', message: error instanceof Error ? error.message : String(error) }]);
     }
   }
   return (
@@ -101,42 +98,17 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
         </Part>
         <Part title="What it trains and needs">
           <div className="grid gap-5 py-3">
-            <Checks
-              label="Muscle groups"
-              options={MUSCLE_GROUPS}
-              chosen={movement.trains}
-              set={(trains) => change({ trains })}
-            />
-            <Checks
-              label="Motions"
-              options={MOTIONS}
-              chosen={movement.motions}
-              set={(motions) => change({ motions })}
-            />
-            <Checks
-              label="Two-joint corners"
-              options={CORNERS}
-              chosen={movement.corners}
-              set={(corners) => change({ corners })}
-            />
+            <Checks label="Muscle groups" options={MUSCLE_GROUPS} chosen={movement.trains} set={(trains) => change({ trains })} />
+            <Checks label="Motions" options={MOTIONS} chosen={movement.motions} set={(motions) => change({ motions })} />
+            <Checks label="Two-joint corners" options={CORNERS} chosen={movement.corners} set={(corners) => change({ corners })} />
             <Checks
               label="Equipment for every level"
               options={EQUIPMENT}
               chosen={movement.equipment}
               set={(equipment) => change({ equipment })}
             />
-            <Checks
-              label="Hands"
-              options={SIDE_PLANS}
-              chosen={movement.sides}
-              set={(sides) => isSome(sides) && change({ sides })}
-            />
-            <Checks
-              label="Counted in"
-              options={WORK_KINDS}
-              chosen={movement.work}
-              set={(work) => isSome(work) && change({ work })}
-            />
+            <Checks label="Hands" options={SIDE_PLANS} chosen={movement.sides} set={(sides) => isSome(sides) && change({ sides })} />
+            <Checks label="Counted in" options={WORK_KINDS} chosen={movement.work} set={(work) => isSome(work) && change({ work })} />
           </div>
         </Part>
       </div>
@@ -176,11 +148,7 @@ function Words({ movement, change }: { movement: Movement; change: (part: Partia
           maxLength={MOVEMENT_LIMITS.nameLength}
           onChange={(event) => change({ name: event.target.value })}
         />
-        <SelectField
-          label="Family"
-          value={movement.family}
-          onChange={(event) => change({ family: event.target.value as FamilyId })}
-        >
+        <SelectField label="Family" value={movement.family} onChange={(event) => change({ family: event.target.value as FamilyId })}>
           {Object.entries(FAMILIES).map(([key, name]) => (
             <option key={key} value={key}>
               {name}

@@ -19,9 +19,7 @@ describe('lines of text', () => {
 describe('some of a list', () => {
   test('come in the list’s order, whatever the order they were ticked in', async () => {
     const set = jest.fn();
-    const { user } = show(
-      <Checks label="Hands" options={['left', 'right', 'left-then-right']} chosen={['right']} set={set} />,
-    );
+    const { user } = show(<Checks label="Hands" options={['left', 'right', 'left-then-right']} chosen={['right']} set={set} />);
     await user.click(screen.getByRole('checkbox', { name: 'left then right' }));
     expect(set).toHaveBeenLastCalledWith(['right', 'left-then-right']);
     await user.click(screen.getByRole('checkbox', { name: 'left' }));

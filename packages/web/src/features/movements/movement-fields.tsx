@@ -2,15 +2,7 @@ import { useState } from 'react';
 import { Field, INPUT } from '../../ui/field.js';
 
 /** Several lines of text, one thing each. */
-export function LinesField({
-  label,
-  lines,
-  set,
-}: {
-  label: string;
-  lines: readonly string[];
-  set: (lines: string[]) => void;
-}) {
+export function LinesField({ label, lines, set }: { label: string; lines: readonly string[]; set: (lines: string[]) => void }) {
   const [text, setText] = useState(lines.join('\n'));
   return (
     <Field label={label}>
@@ -56,9 +48,7 @@ export function Checks<T extends string>({ label, options, chosen, names, set }:
               type="checkbox"
               className="size-4 accent-ink"
               checked={chosen.includes(option)}
-              onChange={(event) =>
-                set(options.filter((each) => (each === option ? event.target.checked : chosen.includes(each))))
-              }
+              onChange={(event) => set(options.filter((each) => (each === option ? event.target.checked : chosen.includes(each))))}
             />
             {names?.[option] ?? option.replaceAll('-', ' ')}
           </label>

@@ -104,20 +104,12 @@ function Rung({ movement, level, rung, person, below, number, shown, show, athle
         aria-pressed={shown}
         onClick={() => show(level.id)}
       >
-        <LevelPicture
-          silent
-          movement={movement}
-          level={level}
-          body={person.body}
-          className="h-18 w-full [--figure-line:1.7px]"
-        />
+        <LevelPicture silent movement={movement} level={level} body={person.body} className="h-18 w-full [--figure-line:1.7px]" />
       </button>
       <div>
         <b>{level.name}</b>
         {level.meantFor && (
-          <span className="ml-2 bg-amber-wash px-1.5 text-fine font-semibold text-amber">
-            {STRENGTH_WORDS[level.meantFor]}
-          </span>
+          <span className="ml-2 bg-amber-wash px-1.5 text-fine font-semibold text-amber">{STRENGTH_WORDS[level.meantFor]}</span>
         )}
         <p className="text-small">{level.description}</p>
         <p className="text-fine text-ink-soft">
@@ -133,11 +125,7 @@ function Rung({ movement, level, rung, person, below, number, shown, show, athle
           usual for {USUAL_RANGES[level.dosing].label}; {USUAL_RANGES[level.dosing].source}
         </p>
         {level.load.kind !== 'rest' && (
-          <ButtonLink
-            kind="quiet"
-            className="px-1! py-0! text-small! underline underline-offset-2"
-            to={`/bench?${query}`}
-          >
+          <ButtonLink kind="quiet" className="px-1! py-0! text-small! underline underline-offset-2" to={`/bench?${query}`}>
             On the load bench
           </ButtonLink>
         )}

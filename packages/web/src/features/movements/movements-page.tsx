@@ -90,12 +90,7 @@ export default function MovementsPage() {
           value={text}
           onChange={(event) => set('find', event.target.value)}
         />
-        <select
-          aria-label="Family"
-          className={`${INPUT} w-52!`}
-          value={family}
-          onChange={(event) => set('family', event.target.value)}
-        >
+        <select aria-label="Family" className={`${INPUT} w-52!`} value={family} onChange={(event) => set('family', event.target.value)}>
           <option value="">All families</option>
           {FAMILY_IDS.map((key) => (
             <option key={key} value={key}>
@@ -103,12 +98,7 @@ export default function MovementsPage() {
             </option>
           ))}
         </select>
-        <select
-          aria-label="Loading"
-          className={`${INPUT} w-44!`}
-          value={loading}
-          onChange={(event) => set('loading', event.target.value)}
-        >
+        <select aria-label="Loading" className={`${INPUT} w-44!`} value={loading} onChange={(event) => set('loading', event.target.value)}>
           <option value="">Any loading</option>
           {LOADINGS.map((key) => (
             <option key={key}>{key}</option>
@@ -137,15 +127,7 @@ export default function MovementsPage() {
 
 const levelCount = (movements: readonly Movement[]) => movements.reduce((sum, { ladder }) => sum + ladder.length, 0);
 
-function MovementList({
-  movements,
-  chosenId,
-  query,
-}: {
-  movements: readonly Movement[];
-  chosenId: string | undefined;
-  query: string;
-}) {
+function MovementList({ movements, chosenId, query }: { movements: readonly Movement[]; chosenId: string | undefined; query: string }) {
   const list = useRef<HTMLElement>(null);
   useEffect(() => {
     list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' });

@@ -11,10 +11,7 @@ export function PictureWall({ movements }: { movements: readonly Movement[] }) {
   return (
     <ul className="grid grid-cols-2 gap-x-4 gap-y-5 sm:grid-cols-3 lg:grid-cols-5">
       {movements.map((movement, index) => (
-        <li
-          key={movement.id}
-          className="border-t-2 border-ink [contain-intrinsic-size:auto_11rem] [content-visibility:auto]"
-        >
+        <li key={movement.id} className="border-t-2 border-ink [contain-intrinsic-size:auto_11rem] [content-visibility:auto]">
           <Link to={`/movements/${movement.id}`} className="block hover:bg-ground">
             <Picture movement={movement} woman={index % 2 === 0} />
             <span className="block px-1 pb-1 leading-tight font-semibold">
@@ -30,7 +27,5 @@ export function PictureWall({ movements }: { movements: readonly Movement[] }) {
 const Picture = memo(function Picture({ movement, woman }: { movement: Movement; woman: boolean }) {
   const level = middleLevel(movement);
   const body = woman ? REFERENCE_BODIES.female : REFERENCE_BODIES.male;
-  return (
-    <LevelPicture movement={movement} level={level} body={body} className="h-40 w-full bg-white [--figure-line:2px]" />
-  );
+  return <LevelPicture movement={movement} level={level} body={body} className="h-40 w-full bg-white [--figure-line:2px]" />;
 });

@@ -62,9 +62,7 @@ describe('what is known of a person', () => {
     expect(screen.getByText('clearance needs both a day and the name of who cleared it')).toBeTruthy();
     await user.type(field('Cleared for loading on'), '2026-03-01');
     await user.click(keep());
-    expect(save.mock.calls[0]![0].cautions).toEqual([
-      { caution: 'recent-injury', clearedOn: '2026-03-01', clearedBy: 'Dr Amari Voss' },
-    ]);
+    expect(save.mock.calls[0]![0].cautions).toEqual([{ caution: 'recent-injury', clearedOn: '2026-03-01', clearedBy: 'Dr Amari Voss' }]);
   });
 
   test('a clearance may have limits: of effort, of extension, of body weight, up to a day', async () => {

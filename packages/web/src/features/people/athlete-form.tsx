@@ -83,12 +83,7 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
           error={errors.practice?.message}
           {...register('practice')}
         />
-        <TextField
-          label="Born"
-          type="date"
-          error={errors.birthDate?.message}
-          {...register('birthDate', { setValueAs: textOrNull })}
-        />
+        <TextField label="Born" type="date" error={errors.birthDate?.message} {...register('birthDate', { setValueAs: textOrNull })} />
         <SelectField label="Dominant hand" error={errors.dominantHand?.message} {...register('dominantHand')}>
           {HANDS.map((hand) => (
             <option key={hand}>{hand}</option>

@@ -157,9 +157,7 @@ function Facts({ person }: { person: Athlete }) {
             </div>
           ))}
         </dl>
-        <p className="mt-2 text-small text-ink-soft">
-          Within reach: {person.equipment.join(', ') || 'nothing recorded'}.
-        </p>
+        <p className="mt-2 text-small text-ink-soft">Within reach: {person.equipment.join(', ') || 'nothing recorded'}.</p>
       </Part>
       {person.notes && (
         <Part title="Notes">

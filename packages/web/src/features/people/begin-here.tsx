@@ -1,5 +1,5 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { BATTERIES, batteryMinutes, counted, FIRST_WHY, HANDS, must, protocolName, protocolOf, whyNotMeasured } from '@clay-pot/core'; // prettier-ignore
+import { BATTERIES, batteryMinutes, counted, FIRST_WHY, HANDS, must, protocolName, protocolOf, whyNotMeasured } from '@clay-pot/core';
 import { useStandingCautions } from '../../domain/standing-cautions.js';
 import { ButtonLink } from '../../ui/button.js';
 
@@ -8,20 +8,16 @@ export function BeginHere({ athlete, wasAsked }: { athlete: Athlete; wasAsked: b
   const cautions = useStandingCautions(athlete);
   const name = athlete.name.split(' ')[0] ?? athlete.name;
   const athleteId = athlete.id;
-  const mayBe = (id: string) =>
-    HANDS.some((hand) => whyNotMeasured(must(protocolOf(id), `a protocol ${id}`), cautions, hand) === null);
+  const mayBe = (id: string) => HANDS.some((hand) => whyNotMeasured(must(protocolOf(id), `a protocol ${id}`), cautions, hand) === null);
   const ids = BATTERIES['first-visit'].protocolIds.filter(mayBe);
   const waits = BATTERIES['first-visit'].protocolIds.length - ids.length;
   return (
-    <section
-      aria-label="Begin here"
-      className="grid gap-x-10 gap-y-6 border-l-8 border-ink bg-white p-4 sm:grid-cols-2"
-    >
+    <section aria-label="Begin here" className="grid gap-x-10 gap-y-6 border-l-8 border-ink bg-white p-4 sm:grid-cols-2">
       <div>
         <h2 className="text-head">{wasAsked ? 'Asked already' : 'Ask first, three minutes'}</h2>
         <p className="mt-1 text-ink-soft">
-          What hurts, what was broken or operated on, numbness, what it is for. It decides what is off the table for{' '}
-          {name}, before any weight is on a hand.
+          What hurts, what was broken or operated on, numbness, what it is for. It decides what is off the table for {name}, before any
+          weight is on a hand.
         </p>
         {!wasAsked && (
           <ButtonLink kind="primary" className="mt-3" to={`/people/${athleteId}/ask`}>
@@ -39,9 +35,7 @@ export function BeginHere({ athlete, wasAsked }: { athlete: Athlete; wasAsked: b
             </li>
           ))}
         </ol>
-        {waits > 0 && (
-          <p className="mt-1 text-small text-iron">{counted(waits, 'other thing')} not before it is cleared.</p>
-        )}
+        {waits > 0 && <p className="mt-1 text-small text-iron">{counted(waits, 'other thing')} not before it is cleared.</p>}
         <ButtonLink kind={wasAsked ? 'primary' : 'quiet'} className="mt-3" to={`/people/${athleteId}/measure`}>
           Measure
         </ButtonLink>

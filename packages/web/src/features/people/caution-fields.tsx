@@ -68,11 +68,7 @@ function CautionEntry({ index, entry, register, own, remove }: EntryProps & { re
   return (
     <div className="grid gap-3 border-l-4 border-line bg-white p-3">
       {entry?.stopped ? <StopNamed entry={entry} /> : <WhatAndWhose {...{ index, register, own, remove }} />}
-      <TextField
-        label="Note"
-        error={own?.note?.message}
-        {...register(`cautions.${index}.note`, { setValueAs: textOrAbsent })}
-      />
+      <TextField label="Note" error={own?.note?.message} {...register(`cautions.${index}.note`, { setValueAs: textOrAbsent })} />
       {refers && <ClearanceFields index={index} register={register} own={own} cleared={Boolean(entry.clearedOn)} />}
       <p className="text-small text-ink-soft">
         {entry?.stopped
@@ -100,11 +96,7 @@ function WhatAndWhose({ index, register, own, remove }: Omit<EntryProps, 'entry'
           </option>
         ))}
       </SelectField>
-      <SelectField
-        label="Hand"
-        error={own?.hand?.message}
-        {...register(`cautions.${index}.hand`, { setValueAs: textOrAbsent })}
-      >
+      <SelectField label="Hand" error={own?.hand?.message} {...register(`cautions.${index}.hand`, { setValueAs: textOrAbsent })}>
         <option value="">not said</option>
         {WORKING_SIDES.map((side) => (
           <option key={side} value={side}>
@@ -173,11 +165,7 @@ function ClearanceFields({ index, register, own, cleared }: ClearanceProps) {
             {...register(`cautions.${index}.within.until`, { setValueAs: textOrAbsent })}
           />
           <label className="flex items-center gap-1.5 py-2 text-small">
-            <input
-              type="checkbox"
-              className="size-4 accent-ink"
-              {...register(`cautions.${index}.within.noBodyWeight`)}
-            />
+            <input type="checkbox" className="size-4 accent-ink" {...register(`cautions.${index}.within.noBodyWeight`)} />
             No body weight on it
           </label>
         </div>
@@ -186,5 +174,4 @@ function ClearanceFields({ index, register, own, cleared }: ClearanceProps) {
   );
 }
 
-const firstFree = (taken: readonly CautionId[]) =>
-  WRITTEN_CAUTION_IDS.find((id) => !taken.includes(id)) ?? firstOf(WRITTEN_CAUTION_IDS);
+const firstFree = (taken: readonly CautionId[]) => WRITTEN_CAUTION_IDS.find((id) => !taken.includes(id)) ?? firstOf(WRITTEN_CAUTION_IDS);

@@ -1,5 +1,23 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { askedBy, bodyOf, capital, cautionLabel, dayWords, forbidsLoading, type Hand, HANDS, handSizeOf, type HandPlace, keyOfCaution, PLACE_SIDES, PLACES_ON, type RecordedCaution, skeletonOf, standingVerdict, handsOf } from '@clay-pot/core'; // prettier-ignore
+import {
+  askedBy,
+  bodyOf,
+  capital,
+  cautionLabel,
+  dayWords,
+  forbidsLoading,
+  type Hand,
+  HANDS,
+  handSizeOf,
+  type HandPlace,
+  keyOfCaution,
+  PLACE_SIDES,
+  PLACES_ON,
+  type RecordedCaution,
+  skeletonOf,
+  standingVerdict,
+  handsOf,
+} from '@clay-pot/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { AskDue } from '../../domain/ask-due.js';
@@ -10,7 +28,7 @@ import { Empty, Part } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 
 /** The hand in space weighs more than the page: it comes where something is to be marked on it. */
-const HandPlaces = lazy(() => import('../../drawing/hand/hand-places.js').then((module) => ({ default: module.HandPlaces }))); // prettier-ignore
+const HandPlaces = lazy(() => import('../../drawing/hand/hand-places.js').then((module) => ({ default: module.HandPlaces })));
 
 /** What stands for each hand today, what is minded and by whom it was cleared, and where it is felt, on the hands. */
 export function Clearance({ person, edit }: { person: Athlete; edit: () => void }) {
@@ -88,8 +106,8 @@ const nothing = () => undefined;
 function HandMap({ person, cautions }: { person: Athlete; cautions: readonly RecordedCaution[] }) {
   const [isOff, setOff] = useState(false);
   const { sex, statureCm, massKg } = person;
-  const skeleton = useMemo(() => skeletonOf(handSizeOf(bodyOf({ sex, statureCm, massKg }).body)), [sex, statureCm, massKg]); // prettier-ignore
-  const felt = HANDS.map((hand) => ({ hand, places: placesOf(cautions, hand) })).filter(({ places }) => places.length > 0); // prettier-ignore
+  const skeleton = useMemo(() => skeletonOf(handSizeOf(bodyOf({ sex, statureCm, massKg }).body)), [sex, statureCm, massKg]);
+  const felt = HANDS.map((hand) => ({ hand, places: placesOf(cautions, hand) })).filter(({ places }) => places.length > 0);
   if (felt.length === 0 || isOff) return null;
   return (
     <Part title="Where it is felt">

@@ -1,5 +1,17 @@
 import type { Athlete, StoredReading } from '@clay-pot/contracts';
-import { type Hand, HANDS, isOfEachHand, latestReading, measuredAs, type MeasuredThing, protocolName, readingUnit, type Sides, sidesOf, thingsIn } from '@clay-pot/core'; // prettier-ignore
+import {
+  type Hand,
+  HANDS,
+  isOfEachHand,
+  latestReading,
+  measuredAs,
+  type MeasuredThing,
+  protocolName,
+  readingUnit,
+  type Sides,
+  sidesOf,
+  thingsIn,
+} from '@clay-pot/core';
 import { readingText } from '../../domain/units.js';
 import { useRepeats } from '../../domain/use-repeats.js';
 import { Part } from '../../ui/page.js';
@@ -21,7 +33,7 @@ export function LeftRight({ athlete, readings }: { athlete: Athlete; readings: r
       const [left, right] = HANDS.map((hand) => latestReading(mine, thing.kind, thing.of, hand)?.value);
       if (left === undefined || right === undefined || !isOfEachHand(thing)) return [];
       const values = { left, right };
-      return [{ thing, values, sides: sidesOf(measuredAs(thing), values, athlete.dominantHand, repeats(thing)) }]; // prettier-ignore
+      return [{ thing, values, sides: sidesOf(measuredAs(thing), values, athlete.dominantHand, repeats(thing)) }];
     })
     .sort((a, b) => Number(b.sides.isUneven) - Number(a.sides.isUneven) || b.sides.lacksPercent - a.sides.lacksPercent);
   if (rows.length === 0) return null;

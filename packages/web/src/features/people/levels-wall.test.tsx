@@ -5,7 +5,14 @@ import { screen, within } from '@testing-library/react';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { LevelsWall } from './levels-wall.js';
 
-const UNKNOWN: GateForecast = { levelId: 'knees-back', onDay: null, fromDay: null, toDay: null, why: 'Not known yet: 2 sessions.', sooner: [] }; // prettier-ignore
+const UNKNOWN: GateForecast = {
+  levelId: 'knees-back',
+  onDay: null,
+  fromDay: null,
+  toDay: null,
+  why: 'Not known yet: 2 sessions.',
+  sooner: [],
+};
 
 const level = (change: Partial<LevelItem> = {}): LevelItem => ({
   movementId: 'bearing.palm-support',
@@ -19,7 +26,19 @@ const level = (change: Partial<LevelItem> = {}): LevelItem => ({
   forecast: UNKNOWN,
   goal: null,
   history: [
-    { sessionId: 's1', endedAt: '2026-05-18T09:10:00.000Z', levelId: 'knees-back', unit: 'seconds', sets: 2, amount: 30, effortPercent: null, isWhole: true, discomfort: 1, exertion: null, formFaults: ['Index knuckle lifts'] }, // prettier-ignore
+    {
+      sessionId: 's1',
+      endedAt: '2026-05-18T09:10:00.000Z',
+      levelId: 'knees-back',
+      unit: 'seconds',
+      sets: 2,
+      amount: 30,
+      effortPercent: null,
+      isWhole: true,
+      discomfort: 1,
+      exertion: null,
+      formFaults: ['Index knuckle lifts'],
+    },
   ],
   ...change,
 });
@@ -37,7 +56,11 @@ test('each hand stands on its own level, and what comes next is said of each', a
     level({ hand: 'right', levelId: 'all-fours', step: { kind: 'hold' }, why: 'Not all of it was done.' }),
   ]);
   const bricks = within(wall!).getAllByRole('listitem');
-  const standing = bricks.flatMap((brick) => [...brick.querySelectorAll('[title=left], [title=right]')].map((mark) => `${mark.getAttribute('title')} on ${brick.getAttribute('title')}`)); // prettier-ignore
+  const standing = bricks.flatMap((brick) =>
+    [...brick.querySelectorAll('[title=left], [title=right]')].map(
+      (mark) => `${mark.getAttribute('title')} on ${brick.getAttribute('title')}`,
+    ),
+  );
   expect(standing.sort()).toEqual(['left on Knees back', 'right on All fours']);
   expect(screen.getByText('Left hand:').parentElement?.textContent).toBe('Left hand: 2x30s in 2 sessions: done.');
   expect(screen.getByText('Right hand:')).toBeTruthy();
@@ -51,14 +74,8 @@ test('what is the same for both hands is said once, and what it rests on links t
 });
 
 test('what may go on or must go back stands before what stays', async () => {
-  const ladders = await walls([
-    level({ movementId: 'strength.palm-lift', levelId: 'all-fours', step: { kind: 'hold' } }),
-    level(),
-  ]);
-  expect(ladders.map((each) => each.getAttribute('aria-label'))).toEqual([
-    'Ladder of Palm support',
-    'Ladder of Palm lift',
-  ]);
+  const ladders = await walls([level({ movementId: 'strength.palm-lift', levelId: 'all-fours', step: { kind: 'hold' } }), level()]);
+  expect(ladders.map((each) => each.getAttribute('aria-label'))).toEqual(['Ladder of Palm support', 'Ladder of Palm lift']);
 });
 
 test('without sessions it says where levels come from', async () => {
@@ -67,12 +84,15 @@ test('without sessions it says where levels come from', async () => {
 });
 
 test('when gates are likely passed is told of the hand that comes there last, or why nobody knows', async () => {
-  const told = (fromDay: string): GateForecast => ({ ...UNKNOWN, fromDay, onDay: fromDay, toDay: '2026-08-01', sooner: [{ words: 'no step back', days: 9 }] }); // prettier-ignore
+  const told = (fromDay: string): GateForecast => ({
+    ...UNKNOWN,
+    fromDay,
+    onDay: fromDay,
+    toDay: '2026-08-01',
+    sooner: [{ words: 'no step back', days: 9 }],
+  });
   const goal = { words: 'weight on the bent-back wrist', levelName: 'Wall', forecast: UNKNOWN };
-  await walls([
-    level({ forecast: told('2026-06-20'), goal }),
-    level({ hand: 'right', forecast: told('2026-07-04'), goal }),
-  ]);
-  expect(screen.getByText('likely 4 Jul 2026 to 1 Aug 2026').parentElement?.textContent).toContain('Sooner by no step back (9 days)'); // prettier-ignore
+  await walls([level({ forecast: told('2026-06-20'), goal }), level({ hand: 'right', forecast: told('2026-07-04'), goal })]);
+  expect(screen.getByText('likely 4 Jul 2026 to 1 Aug 2026').parentElement?.textContent).toContain('Sooner by no step back (9 days)');
   expect(screen.getByText(/^Goal, weight on the bent-back wrist: “Wall”: not known yet: 2 sessions\./)).toBeTruthy();
 });

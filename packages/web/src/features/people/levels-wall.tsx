@@ -1,6 +1,17 @@
 import type { LevelItem } from '@clay-pot/contracts';
 import {
-  formWords, capital, dayWords, type GateForecast, groupedBy, type Hand, HAND_WORDS, isMore, lowered, type Movement, UNIT_LETTERS } from '@clay-pot/core'; // prettier-ignore
+  formWords,
+  capital,
+  dayWords,
+  type GateForecast,
+  groupedBy,
+  type Hand,
+  HAND_WORDS,
+  isMore,
+  lowered,
+  type Movement,
+  UNIT_LETTERS,
+} from '@clay-pot/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useLevels } from '../../api/queries.js';
@@ -109,10 +120,7 @@ function When({ hands }: { hands: readonly LevelItem[] }) {
     <div className="mt-1 text-small text-ink-soft">
       <Foretold label="Gate of this level" forecasts={hands.flatMap(({ forecast }) => forecast ?? [])} />
       {goals[0] && (
-        <Foretold
-          label={`Goal, ${goals[0].words}: “${goals[0].levelName}”`}
-          forecasts={goals.map(({ forecast }) => forecast)}
-        />
+        <Foretold label={`Goal, ${goals[0].words}: “${goals[0].levelName}”`} forecasts={goals.map(({ forecast }) => forecast)} />
       )}
     </div>
   );
@@ -160,20 +168,7 @@ function Evidence({ hands, movement }: { hands: readonly LevelItem[]; movement: 
         </thead>
         <tbody>
           {rows.map(
-            ({
-              hand,
-              sessionId,
-              endedAt,
-              levelId,
-              sets,
-              amount,
-              unit,
-              effortPercent,
-              isWhole,
-              discomfort,
-              exertion,
-              formFaults,
-            }) => (
+            ({ hand, sessionId, endedAt, levelId, sets, amount, unit, effortPercent, isWhole, discomfort, exertion, formFaults }) => (
               <tr key={sessionId + hand} className="border-b border-line">
                 <td>
                   <Link to={`/records/${sessionId}`} className="underline underline-offset-2">

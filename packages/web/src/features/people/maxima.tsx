@@ -34,8 +34,8 @@ export function Maxima({ person }: { person: Person }) {
     <div>
       <table className="w-full text-small">
         <caption className="mb-1 text-left text-ink-soft">
-          <Asked term="maximum">Most that each hand can</Asked>, and between what 4 in 5 like this lie; “about” where
-          nothing of it was measured
+          <Asked term="maximum">Most that each hand can</Asked>, and between what 4 in 5 like this lie; “about” where nothing of it was
+          measured
         </caption>
         <HandTableHead />
         <tbody>
@@ -61,11 +61,7 @@ function MaximumCell({ capacity: { value, logSd, unit, source, from, atOdds } }:
   const [low, high] = intervalOf(value, logSd);
   return (
     <td className="py-0.5 text-right figures" title={from}>
-      {source === 'estimated' ? (
-        <span className="text-ink-soft">about {numberText(unit, value)}</span>
-      ) : (
-        <b>{numberText(unit, value)}</b>
-      )}
+      {source === 'estimated' ? <span className="text-ink-soft">about {numberText(unit, value)}</span> : <b>{numberText(unit, value)}</b>}
       <span className="block text-fine text-ink-soft">
         {numberText(unit, low)}–{numberText(unit, high)}
         {atOdds.length > 0 && <b className="text-amber"> does not fit</b>}

@@ -30,14 +30,9 @@ export default function PeoplePage() {
   if (athletes.isPending) return <Loading what="people" />;
   if (!athletes.data) return <Trouble error={athletes.error} retry={() => void athletes.refetch()} />;
   const wanted = text.trim().toLowerCase();
-  const shown = athletes.data
-    .filter((athlete) => `${athlete.name} ${athlete.practice}`.toLowerCase().includes(wanted))
-    .sort(COMPARE[sort]);
+  const shown = athletes.data.filter((athlete) => `${athlete.name} ${athlete.practice}`.toLowerCase().includes(wanted)).sort(COMPARE[sort]);
   const heading = (key: SortKey, label: string) => (
-    <th
-      className="py-1.5 pr-4 font-normal"
-      aria-sort={sort === key ? (key === 'name' ? 'ascending' : 'descending') : 'none'}
-    >
+    <th className="py-1.5 pr-4 font-normal" aria-sort={sort === key ? (key === 'name' ? 'ascending' : 'descending') : 'none'}>
       <button
         type="button"
         className={sort === key ? 'font-bold text-ink' : 'underline-offset-2 hover:underline'}
@@ -115,9 +110,7 @@ function PersonRow({ athlete }: { athlete: AthleteListItem }) {
         <SideMark side={athlete.dominantHand} />
       </td>
       <td className="py-2 pr-4 text-small max-lg:hidden">{minded}</td>
-      <td className="py-2 pr-4 text-small whitespace-nowrap">
-        {athlete.lastSessionAt ? agoText(athlete.lastSessionAt) : 'none yet'}
-      </td>
+      <td className="py-2 pr-4 text-small whitespace-nowrap">{athlete.lastSessionAt ? agoText(athlete.lastSessionAt) : 'none yet'}</td>
       <td className="py-2 text-small whitespace-nowrap">
         <span className="max-lg:hidden">
           <SessionStrip recentDays={athlete.recentDays} today={today} />

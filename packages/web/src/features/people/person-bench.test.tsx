@@ -13,7 +13,15 @@ import { RangeWheel } from './range-wheel.js';
 
 const wren = someone();
 const at = `/api/athletes/${wren.id}`;
-const read = (kind: Reading['kind'], of: string, hand: Reading['hand'], value: number, more: Partial<Reading> = {}): StoredReading => ({ id: `${kind} ${of} ${hand}`, kind, of, hand, value, onDay: isoToday(), ...more }); // prettier-ignore
+const read = (kind: Reading['kind'], of: string, hand: Reading['hand'], value: number, more: Partial<Reading> = {}): StoredReading => ({
+  id: `${kind} ${of} ${hand}`,
+  kind,
+  of,
+  hand,
+  value,
+  onDay: isoToday(),
+  ...more,
+});
 const both = (kind: Reading['kind'], of: string, left: number, right: number, more: Partial<Reading> = {}) => [
   read(kind, of, 'left', left, more),
   read(kind, of, 'right', right, more),
@@ -35,10 +43,7 @@ describe('left beside right', () => {
   };
 
   test('the most uneven comes first, and is named with how much the lesser lacks', async () => {
-    const rows = await shown([
-      ...both('active range', 'wrist extension', 70, 73),
-      ...both('maximum', 'grip', 290, 430),
-    ]);
+    const rows = await shown([...both('active range', 'wrist extension', 70, 73), ...both('maximum', 'grip', 290, 430)]);
     expect(rows[0]).toContain('Grip');
     expect(rows[0]).toContain('left 33 % less');
     expect(rows[1]).toContain('within the error');
@@ -117,15 +122,20 @@ describe('what stands today', () => {
   });
 
   test('a clearance says until when', async () => {
-    await shown([{ caution: 'recent-injury', clearedOn: '2026-01-02', clearedBy: 'a hand therapist', clearedUntil: '2099-01-02' }]); // prettier-ignore
+    await shown([{ caution: 'recent-injury', clearedOn: '2026-01-02', clearedBy: 'a hand therapist', clearedUntil: '2099-01-02' }]);
     expect(screen.getByText(/Cleared until 2 Jan/)).toBeTruthy();
   });
 });
 
 describe('how far the wrists go', () => {
   const planted = sequenceOf([['a', 'load', 'bearing.palm-support', 'all-fours', '1x20s']]);
-  const readings = [...both('active range', 'wrist extension', 62, 80), ...both('passive range', 'wrist extension', 84, 86)]; // prettier-ignore
-  const row = (name: RegExp) => screen.getAllByRole('row', { name }).map((each) => within(each).getAllByRole('cell').map((cell) => cell.textContent)); // prettier-ignore
+  const readings = [...both('active range', 'wrist extension', 62, 80), ...both('passive range', 'wrist extension', 84, 86)];
+  const row = (name: RegExp) =>
+    screen.getAllByRole('row', { name }).map((each) =>
+      within(each)
+        .getAllByRole('cell')
+        .map((cell) => cell.textContent),
+    );
 
   test('gap and margin stand beside what a given sequence asks', async () => {
     answering({
@@ -155,7 +165,19 @@ describe('how far the wrists go', () => {
 });
 
 describe('the class table', () => {
-  const line = (change: Partial<ClassRow>): ClassRow => ({ athleteId: wren.id, name: 'Wren Halloran', practice: 'hand balancing', weight: 0, reasons: [], extensionDeg: { left: null, right: null }, gripN: { left: null, right: null }, measuredOn: null, askedOn: null, lastSessionOn: null, ...change }); // prettier-ignore
+  const line = (change: Partial<ClassRow>): ClassRow => ({
+    athleteId: wren.id,
+    name: 'Wren Halloran',
+    practice: 'hand balancing',
+    weight: 0,
+    reasons: [],
+    extensionDeg: { left: null, right: null },
+    gripN: { left: null, right: null },
+    measuredOn: null,
+    askedOn: null,
+    lastSessionOn: null,
+    ...change,
+  });
 
   test('shows each with why, as the server sorted them, and the latest readings', async () => {
     answering({

@@ -29,9 +29,7 @@ describe('a reading', () => {
     await user.selectOptions(screen.getByLabelText('Hand'), 'right');
     await user.type(value('°'), '82,5{Enter}');
     await settle();
-    expect(puts()).toEqual([
-      { kind: 'passive range', of: 'wrist extension', hand: 'right', value: 82.5, onDay: isoToday() },
-    ]);
+    expect(puts()).toEqual([{ kind: 'passive range', of: 'wrist extension', hand: 'right', value: 82.5, onDay: isoToday() }]);
     expect(value('°')).toHaveProperty('value', '');
   });
 
@@ -44,17 +42,14 @@ describe('a reading', () => {
     expect(puts()).toMatchObject([{ kind: 'maximum', of: 'grip', value: 294.2 }]);
   });
 
-  test.each(['', 'a lot', '400', '-5'])(
-    'that says “%s” is refused in the unit it was typed in, and stays',
-    async (typed) => {
-      const { user, puts } = await panel();
-      if (typed) await user.type(value('°'), typed);
-      await user.click(screen.getByRole('button', { name: 'Add' }));
-      expect(screen.getByRole('alert').textContent).toMatch(/^Type a number within \d+–\d+°\.$/);
-      expect(value('°')).toHaveProperty('value', typed);
-      expect(puts()).toEqual([]);
-    },
-  );
+  test.each(['', 'a lot', '400', '-5'])('that says “%s” is refused in the unit it was typed in, and stays', async (typed) => {
+    const { user, puts } = await panel();
+    if (typed) await user.type(value('°'), typed);
+    await user.click(screen.getByRole('button', { name: 'Add' }));
+    expect(screen.getByRole('alert').textContent).toMatch(/^Type a number within \d+–\d+°\.$/);
+    expect(value('°')).toHaveProperty('value', typed);
+    expect(puts()).toEqual([]);
+  });
 
   test('that cannot be sent says so and is still there to be sent again', async () => {
     answering({

@@ -77,8 +77,8 @@ function Ranges({ readings, person }: { readings: readonly StoredReading[]; pers
   return (
     <table className="w-full text-small">
       <caption className="mb-1 text-left text-ink-soft">
-        <Asked term="range">Wrist range with help</Asked>, °; by its own muscles in brackets. A reading is off by up to
-        ±{bandOfReading(error).toFixed(0)}°{error.from === 'own repeats' && ', by your own repeats'}
+        <Asked term="range">Wrist range with help</Asked>, °; by its own muscles in brackets. A reading is off by up to ±
+        {bandOfReading(error).toFixed(0)}°{error.from === 'own repeats' && ', by your own repeats'}
       </caption>
       <HandTableHead />
       <tbody>
@@ -120,11 +120,7 @@ function Latest({ athleteId, readings }: { athleteId: string; readings: readonly
   const remove = useRemoveReading(athleteId);
   const add = useAddReading(athleteId);
   if (!readings.length)
-    return (
-      <p className="border-b border-line pb-3 text-small text-ink-soft">
-        Nothing measured yet: all of it is estimated from norms.
-      </p>
-    );
+    return <p className="border-b border-line pb-3 text-small text-ink-soft">Nothing measured yet: all of it is estimated from norms.</p>;
   async function takeOut({ id, ...input }: StoredReading) {
     await remove.mutateAsync(id);
     useToast.getState().show({

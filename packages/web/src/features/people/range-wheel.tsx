@@ -1,5 +1,16 @@
 import type { Athlete, StoredReading } from '@clay-pot/contracts';
-import { type Coverage, type Hand, HANDS, MAIN, MAIN_DIRECTIONS, mergeCoverage, type Person, type Reach, reachOf, type Sequence } from '@clay-pot/core'; // prettier-ignore
+import {
+  type Coverage,
+  type Hand,
+  HANDS,
+  MAIN,
+  MAIN_DIRECTIONS,
+  mergeCoverage,
+  type Person,
+  type Reach,
+  reachOf,
+  type Sequence,
+} from '@clay-pot/core';
 import { useState } from 'react';
 import { useAssignments, useReadings, useSequence, useSequences } from '../../api/queries.js';
 import { Asked } from '../../domain/asked.js';
@@ -71,8 +82,7 @@ function ReachTable({ person, readings, coverage }: TableProps) {
     <div>
       <table className="w-full text-small">
         <caption className="mb-1 text-left text-ink-soft">
-          <Asked term="range">Range</Asked> in degrees; the gap is what help adds, the margin what is left where it is
-          taken
+          <Asked term="range">Range</Asked> in degrees; the gap is what help adds, the margin what is left where it is taken
         </caption>
         <thead>
           <tr className="border-b border-ink text-right text-ink-soft">
@@ -95,8 +105,8 @@ function ReachTable({ person, readings, coverage }: TableProps) {
         </tbody>
       </table>
       <p className="mt-2 text-small text-ink-soft">
-        Loading a range that only help reaches is where trouble starts: a gap in bold is more than the error, and is
-        worked on by the own muscles first.
+        Loading a range that only help reaches is where trouble starts: a gap in bold is more than the error, and is worked on by the own
+        muscles first.
       </p>
     </div>
   );
@@ -118,9 +128,7 @@ function ReachRow({ name, hand, reach, takenDeg }: { name: string; hand: Hand; r
       </td>
       <td className={isGapReal ? 'font-bold text-amber' : ''}>{degrees(gapDeg)}</td>
       <td>{takenDeg > 0 ? degrees(takenDeg) : '–'}</td>
-      <td
-        className={verdict === 'past' ? 'font-bold text-iron' : verdict === 'at the end' ? 'font-bold text-amber' : ''}
-      >
+      <td className={verdict === 'past' ? 'font-bold text-iron' : verdict === 'at the end' ? 'font-bold text-amber' : ''}>
         {degrees(marginDeg)}
         {isBeyondActive && <span className="block text-fine font-normal text-amber">beyond its own</span>}
       </td>

@@ -87,10 +87,7 @@ function Days({ athlete, person, past, monday, measure }: DaysProps) {
     queries: within.map(({ id }) => sessionQuery(id)),
     combine: (results) => results.flatMap(({ data }) => data ?? []),
   });
-  const views = useMemo(
-    () => new Map(records.map((record) => [record.id, doneView(record, person)])),
-    [records, person],
-  );
+  const views = useMemo(() => new Map(records.map((record) => [record.id, doneView(record, person)])), [records, person]);
   const scaleMs = Math.max(10 * 60_000, ...[...views.values()].map(({ timeline }) => timeline.durationMs));
   if (within.length === 0) {
     return (
@@ -110,13 +107,7 @@ function Days({ athlete, person, past, monday, measure }: DaysProps) {
             {within
               .filter(({ startedAt }) => localDay(startedAt) === day)
               .map((session) => (
-                <DayPot
-                  key={session.id}
-                  session={session}
-                  view={views.get(session.id)}
-                  measure={measure}
-                  scaleMs={scaleMs}
-                />
+                <DayPot key={session.id} session={session} view={views.get(session.id)} measure={measure} scaleMs={scaleMs} />
               ))}
           </li>
         ))}

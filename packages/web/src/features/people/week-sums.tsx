@@ -117,8 +117,8 @@ export function Trends({ past }: { past: readonly PastSession[] }) {
         </tbody>
       </table>
       <p className="mt-2 max-w-prose text-fine text-ink-soft">
-        The usual week is the mean of the three before. Outside {RATIO_BAND.join('–')} the last column is a prompt to
-        look and nothing more. Computed with today’s capacities.
+        The usual week is the mean of the three before. Outside {RATIO_BAND.join('–')} the last column is a prompt to look and nothing more.
+        Computed with today’s capacities.
       </p>
     </Part>
   );

@@ -32,18 +32,10 @@ export function CalendarAddress({ programmeId, athleteId }: { programmeId: strin
         {address !== null && (
           <label>
             Told this once: whoever has it sees the sessions
-            <input
-              readOnly
-              className={INPUT}
-              aria-label="Private address"
-              value={address}
-              onFocus={(event) => event.target.select()}
-            />
+            <input readOnly className={INPUT} aria-label="Private address" value={address} onFocus={(event) => event.target.select()} />
           </label>
         )}
-        {address === null && link?.madeAt && (
-          <p className="text-ink-soft">Followed at a private address since {dayText(link.madeAt)}.</p>
-        )}
+        {address === null && link?.madeAt && <p className="text-ink-soft">Followed at a private address since {dayText(link.madeAt)}.</p>}
         <div className="flex flex-wrap gap-1">
           <Button disabled={make.isPending} onClick={() => make.mutate()}>
             {link?.madeAt ? 'A new address instead' : 'Make a private address'}

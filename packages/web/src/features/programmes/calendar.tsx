@@ -9,7 +9,7 @@ import {
   type ProgrammeView,
   WEEK_KINDS,
   type WeekView,
-} from '@clay-pot/core'; // prettier-ignore // prettier-ignore
+} from '@clay-pot/core';
 import { DndContext, type DragEndEvent, PointerSensor, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
 import { Fragment } from 'react';
 import { choose, useCalendar } from '../../store/calendar.js';
@@ -27,7 +27,10 @@ function onDragEnd({ active, over }: DragEndEvent) {
 /** Weeks downward, days across; what a week is for before it, its pot behind it. Sessions are dragged to other days, or moved by keys. */
 export function Calendar({ view }: { view: ProgrammeView }) {
   const sensors = useSensors(useSensor(PointerSensor, BY_POINTER));
-  const mostS = Math.max(0, ...view.weeks.flatMap((week) => week.sessions.flatMap(({ day }) => HANDS.map((hand) => underLoadOn(week, day, hand))))); // prettier-ignore
+  const mostS = Math.max(
+    0,
+    ...view.weeks.flatMap((week) => week.sessions.flatMap(({ day }) => HANDS.map((hand) => underLoadOn(week, day, hand)))),
+  );
   const findingOf = new Map<string, ProgrammeFinding>();
   // The gravest come first.
   for (const finding of view.findings.toReversed()) {
@@ -46,10 +49,7 @@ export function Calendar({ view }: { view: ProgrammeView }) {
           <span className="border-b-2 border-ink text-center text-small text-ink-soft max-sm:hidden">pot</span>
           {view.weeks.map((week) => (
             <Fragment key={week.monday}>
-              <WeekHead
-                week={week}
-                hasFinding={view.findings.some(({ day, rule }) => day === week.monday && WEEK_RULES.includes(rule))}
-              />
+              <WeekHead week={week} hasFinding={view.findings.some(({ day, rule }) => day === week.monday && WEEK_RULES.includes(rule))} />
               {WEEKDAY_NAMES.map((name, index) => (
                 <Day
                   key={name}
@@ -87,9 +87,7 @@ function WeekHead({ week, hasFinding }: { week: WeekView; hasFinding: boolean })
     >
       <span className="display block font-bold">
         Week {week.index + 1}
-        {hasFinding && (
-          <span aria-label="something to look at" className="ml-1 inline-block size-2 rounded-full bg-amber" />
-        )}
+        {hasFinding && <span aria-label="something to look at" className="ml-1 inline-block size-2 rounded-full bg-amber" />}
       </span>
       <span className={`block text-fine figures ${isChosen ? '' : 'text-ink-soft'}`}>
         {label}

@@ -1,4 +1,18 @@
-import { addDays, type Away, AWAY_KIND_IDS, AWAY_KINDS, type AwayKind, awayOn, dayWords, endOf, freshSessionId, type PlannedDay, type ProgrammePlan, type ProgrammeView, weekdayOf } from '@clay-pot/core'; // prettier-ignore
+import {
+  addDays,
+  type Away,
+  AWAY_KIND_IDS,
+  AWAY_KINDS,
+  type AwayKind,
+  awayOn,
+  dayWords,
+  endOf,
+  freshSessionId,
+  type PlannedDay,
+  type ProgrammePlan,
+  type ProgrammeView,
+  weekdayOf,
+} from '@clay-pot/core';
 import { useState } from 'react';
 import { choose, tryOut } from '../../store/calendar.js';
 import { changeProgramme } from '../../store/programme.js';
@@ -37,11 +51,7 @@ export function DayPanel({ view, day }: { view: ProgrammeView; day: string }) {
         {away ? (
           <p className="flex flex-wrap items-center justify-between gap-2 text-small">
             {AWAY_KINDS[away.kind].label}, {dayWords(away.fromDay)} to {dayWords(away.toDay)}
-            <Button
-              onClick={() =>
-                changeProgramme([{ kind: 'away', away: (programme.away ?? []).filter((each) => each !== away) }])
-              }
-            >
+            <Button onClick={() => changeProgramme([{ kind: 'away', away: (programme.away ?? []).filter((each) => each !== away) }])}>
               Take this out
             </Button>
           </p>

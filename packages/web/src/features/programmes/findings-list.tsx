@@ -10,10 +10,7 @@ const WORDS: Record<Severity, string> = { stop: 'Stop', mend: 'Mend', look: 'Loo
 /** What the rules say of the weeks, the gravest first, each with what would mend it. */
 export function FindingsList({ findings }: { findings: readonly ProgrammeFinding[] }) {
   return (
-    <Part
-      title="What the rules say"
-      aside={<span className="text-small text-ink-soft figures">{findings.length || ''}</span>}
-    >
+    <Part title="What the rules say" aside={<span className="text-small text-ink-soft figures">{findings.length || ''}</span>}>
       {findings.length === 0 ? (
         <Empty>Nothing: the days have room, and the weeks grow as the method allows.</Empty>
       ) : (
@@ -29,9 +26,7 @@ export function FindingsList({ findings }: { findings: readonly ProgrammeFinding
                 <button
                   type="button"
                   className="block w-full text-left hover:underline"
-                  onClick={() =>
-                    choose(first === undefined ? { kind: 'day', day: finding.day } : { kind: 'session', id: first })
-                  }
+                  onClick={() => choose(first === undefined ? { kind: 'day', day: finding.day } : { kind: 'session', id: first })}
                 >
                   <b>
                     {WORDS[finding.severity]}: {finding.title}.
@@ -39,11 +34,7 @@ export function FindingsList({ findings }: { findings: readonly ProgrammeFinding
                   {finding.text}
                 </button>
                 {fix && (
-                  <Button
-                    className="mt-1 px-2! py-0.5! text-small"
-                    data-programme-fix
-                    onClick={() => changeProgramme(fix.edits)}
-                  >
+                  <Button className="mt-1 px-2! py-0.5! text-small" data-programme-fix onClick={() => changeProgramme(fix.edits)}>
                     {fix.label}
                   </Button>
                 )}

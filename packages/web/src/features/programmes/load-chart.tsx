@@ -1,23 +1,6 @@
-import {
-  type LoadPoint,
-  loadedGroups,
-  loadLine,
-  type MuscleGroup,
-  type ProgrammeView,
-  SPACED_GROUPS,
-} from '@clay-pot/core';
+import { type LoadPoint, loadedGroups, loadLine, type MuscleGroup, type ProgrammeView, SPACED_GROUPS } from '@clay-pot/core';
 import { useMemo, useState } from 'react';
-import {
-  Area,
-  Bar,
-  CartesianGrid,
-  ComposedChart,
-  Line,
-  ReferenceLine,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { Area, Bar, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { SelectField } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { Empty, Part } from '../../ui/page.js';
@@ -66,20 +49,9 @@ export default function LoadChart({ view, before }: Props) {
                 fontSize={12}
                 stroke="var(--color-ink-soft)"
               />
-              <YAxis
-                fontSize={12}
-                width={48}
-                stroke="var(--color-ink-soft)"
-                tickFormatter={(value: number) => value.toFixed(2)}
-              />
+              <YAxis fontSize={12} width={48} stroke="var(--color-ink-soft)" tickFormatter={(value: number) => value.toFixed(2)} />
               <Bar dataKey="dose" barSize={3} fill="var(--color-line)" isAnimationActive={false} activeBar={false} />
-              <Area
-                dataKey="band"
-                stroke="none"
-                fill="var(--color-celadon-wash)"
-                isAnimationActive={false}
-                activeDot={false}
-              />
+              <Area dataKey="band" stroke="none" fill="var(--color-celadon-wash)" isAnimationActive={false} activeDot={false} />
               <Line
                 dataKey="month"
                 stroke="var(--color-celadon)"
@@ -99,14 +71,7 @@ export default function LoadChart({ view, before }: Props) {
                   activeDot={false}
                 />
               )}
-              <Line
-                dataKey="week"
-                stroke="var(--color-ink)"
-                strokeWidth={2}
-                dot={false}
-                isAnimationActive={false}
-                activeDot={false}
-              />
+              <Line dataKey="week" stroke="var(--color-ink)" strokeWidth={2} dot={false} isAnimationActive={false} activeDot={false} />
               <ReferenceLine
                 x={at(view.today)}
                 stroke="var(--color-ink)"
@@ -117,10 +82,9 @@ export default function LoadChart({ view, before }: Props) {
           </ResponsiveContainer>
         </div>
         <figcaption className="mt-1 text-fine text-ink-soft">
-          Holds to failure a day, both hands. Bars: each day’s own. Lines are weighted toward the latest days; dark:
-          over seven days
-          {before ? '; broken: without what is tried' : ''}. Green: over 28 days, and the band of 0.8–1.3 times that: a
-          prompt to look, nothing more. Before the line of today it was done, after it it is planned.
+          Holds to failure a day, both hands. Bars: each day’s own. Lines are weighted toward the latest days; dark: over seven days
+          {before ? '; broken: without what is tried' : ''}. Green: over 28 days, and the band of 0.8–1.3 times that: a prompt to look,
+          nothing more. Before the line of today it was done, after it it is planned.
         </figcaption>
       </figure>
       <LineTable line={line} group={group} />

@@ -12,12 +12,12 @@ export function canMove({ programme, today }: ProgrammeView, session: PlannedSes
 
 /** Moves a session by days, where that may be. */
 export function moveBy(view: ProgrammeView, session: PlannedSession, days: number): void {
-  if (canMove(view, session, days)) changeProgramme([{ kind: 'move', sessionId: session.id, day: addDays(session.day, days) }]); // prettier-ignore
+  if (canMove(view, session, days)) changeProgramme([{ kind: 'move', sessionId: session.id, day: addDays(session.day, days) }]);
 }
 
 /** Takes a session out; a word brings it back. */
 export function leaveOut({ id, day, sequence }: PlannedSession): void {
   changeProgramme([{ kind: 'remove', sessionId: id }]);
   choose({ kind: 'day', day });
-  useToast.getState().show({ text: `${sequence?.title ?? 'The session'} is left out.`, action: { label: 'Undo', run: undoProgramme } }); // prettier-ignore
+  useToast.getState().show({ text: `${sequence?.title ?? 'The session'} is left out.`, action: { label: 'Undo', run: undoProgramme } });
 }

@@ -15,10 +15,7 @@ export default function NewProgrammePage() {
   const choose = (id: string | undefined) => setParams(id === undefined ? {} : { athlete: id }, { replace: true });
   const whom = <WhomSelect value={athleteId} nobody="Choose somebody" choose={choose} />;
   return (
-    <Page
-      title="New programme"
-      lead="The weeks begin as the method’s usually do; on the calendar everything can be moved and changed."
-    >
+    <Page title="New programme" lead="The weeks begin as the method’s usually do; on the calendar everything can be moved and changed.">
       {athleteId === undefined ? (
         <div className="grid max-w-md gap-4">
           {whom}

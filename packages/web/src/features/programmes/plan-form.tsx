@@ -143,11 +143,7 @@ function When({ wish, put, wrong }: Judged) {
         />
         <div>
           <p className="mb-1 text-small font-semibold">There is time on</p>
-          <WeekdayPicker
-            label="Weekdays on which there is time"
-            value={wish.weekdays}
-            onChange={(weekdays) => put({ weekdays })}
-          />
+          <WeekdayPicker label="Weekdays on which there is time" value={wish.weekdays} onChange={(weekdays) => put({ weekdays })} />
         </div>
         <TextField
           label="Toward an event on"
@@ -220,12 +216,7 @@ interface WholeProps {
 /** A whole number; while nothing is typed there is none, and the field says what would be right. */
 function WholeField({ value, put, ...rest }: WholeProps) {
   return (
-    <TextField
-      type="number"
-      value={Number.isNaN(value) ? '' : value}
-      onChange={(event) => put(event.target.valueAsNumber)}
-      {...rest}
-    />
+    <TextField type="number" value={Number.isNaN(value) ? '' : value} onChange={(event) => put(event.target.valueAsNumber)} {...rest} />
   );
 }
 

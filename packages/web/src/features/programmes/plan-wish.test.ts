@@ -4,7 +4,7 @@ import { METHODS, startingPointOf } from '@clay-pot/core/library';
 import { asMethodBegins, faultsOfWish, firstPlanWish, type PlanWish, scheduleWishOf, schemeOf } from './plan-wish.js';
 
 const TODAY = '2026-06-10';
-const wish = (more: Partial<PlanWish> = {}): PlanWish => ({ ...firstPlanWish('handstand-load', 'floor-loading', TODAY), ...more }); // prettier-ignore
+const wish = (more: Partial<PlanWish> = {}): PlanWish => ({ ...firstPlanWish('handstand-load', 'floor-loading', TODAY), ...more });
 
 describe('a wish for a programme', () => {
   test('begins on the next Monday, today where it is one, as its method’s weeks do', () => {

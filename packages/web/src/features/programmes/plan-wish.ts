@@ -1,4 +1,15 @@
-import { addDays, apart, checkWish, EASY_PLAN, type Fault, LOADING_PLAN, mondayOf, type ScheduleWish, scheduled, weeksUntil } from '@clay-pot/core'; // prettier-ignore
+import {
+  addDays,
+  apart,
+  checkWish,
+  EASY_PLAN,
+  type Fault,
+  LOADING_PLAN,
+  mondayOf,
+  type ScheduleWish,
+  scheduled,
+  weeksUntil,
+} from '@clay-pot/core';
 import { startingPointOf } from '@clay-pot/core/library';
 
 /** What a new programme is made from, as it stands in the form. */
@@ -27,7 +38,18 @@ const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
 /** Where a wish begins: as the weeks of its method begin, from the next Monday. */
 export function firstPlanWish(goalId: string, methodId: string, today: string): PlanWish {
   const fromDay = mondayOf(today) === today ? today : addDays(mondayOf(today), 7);
-  const plain = { title: '', goalId, methodId, fromDay, weeks: USUAL_WEEKS, weekdays: EVERY_DAY, eventDay: '', eventName: '', loadingId: '', easyId: '' }; // prettier-ignore
+  const plain = {
+    title: '',
+    goalId,
+    methodId,
+    fromDay,
+    weeks: USUAL_WEEKS,
+    weekdays: EVERY_DAY,
+    eventDay: '',
+    eventName: '',
+    loadingId: '',
+    easyId: '',
+  };
   return { ...plain, ...asMethodBegins(methodId) };
 }
 

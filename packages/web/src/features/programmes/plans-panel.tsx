@@ -45,9 +45,7 @@ export function PlansPanel({ view, athleteId }: { view: ProgrammeView; athleteId
                     className={INPUT}
                     aria-label={`${title} grows by itself`}
                     value={rise ? `${rise.steps} ${rise.each}` : ''}
-                    onChange={({ target: { value } }) =>
-                      put(plan.id, ({ rise: _, ...rest }) => ({ ...rest, ...riseOf(value) }))
-                    }
+                    onChange={({ target: { value } }) => put(plan.id, ({ rise: _, ...rest }) => ({ ...rest, ...riseOf(value) }))}
                   >
                     <option value="">no</option>
                     {(Object.keys(RISES) as (keyof typeof RISES)[]).flatMap((each) =>

@@ -1,12 +1,5 @@
 import type { Athlete, StoredProgramme } from '@clay-pot/contracts';
-import {
-  dayWords,
-  editProgramme,
-  evaluateProgramme,
-  lastDayOf,
-  type Programme,
-  type ProgrammeQuestion,
-} from '@clay-pot/core';
+import { dayWords, editProgramme, evaluateProgramme, lastDayOf, type Programme, type ProgrammeQuestion } from '@clay-pot/core';
 import { TRAINING_GOALS } from '@clay-pot/core/library';
 import { Redo2, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo } from 'react';
@@ -55,9 +48,7 @@ function Opened({ stored, athlete }: { stored: StoredProgramme; athlete: Athlete
     [],
   );
   if (!document) return <Loading what="the programme" />;
-  return (
-    <Bench id={stored.id} document={document} athlete={athlete} notice={<SaveNotice state={state} settle={settle} />} />
-  );
+  return <Bench id={stored.id} document={document} athlete={athlete} notice={<SaveNotice state={state} settle={settle} />} />;
 }
 
 interface BenchProps {
@@ -150,16 +141,12 @@ function Weeks({ question, document, athleteId, programmeId }: WeeksProps) {
           </Suspense>
         </div>
         <div className="grid gap-6">
-          {chosen?.kind === 'session' && (
-            <SessionPanel view={view} id={chosen.id} programmeId={programmeId} athleteId={athleteId} />
-          )}
+          {chosen?.kind === 'session' && <SessionPanel view={view} id={chosen.id} programmeId={programmeId} athleteId={athleteId} />}
           {chosen?.kind === 'day' && <DayPanel view={view} day={chosen.day} />}
           {chosen?.kind === 'week' && <WeekPanel view={view} index={chosen.index} />}
           {!chosen && (
             <Part title="On the calendar">
-              <Empty>
-                Choose a session, a day or a week. Drag a session to another day, or move it with Alt and the arrows.
-              </Empty>
+              <Empty>Choose a session, a day or a week. Drag a session to another day, or move it with Alt and the arrows.</Empty>
             </Part>
           )}
           <FindingsList findings={view.findings} />

@@ -15,8 +15,7 @@ const STATE_WORDS = { done: 'done', missed: 'missed', due: 'today', planned: 'pl
 const DARKEST = 2;
 
 /** The largest endurance dose of any group of a session. */
-const hardestDose = ({ load }: Pick<PlannedSession, 'load'>): number =>
-  Math.max(0, ...Object.values(load?.doses ?? {}));
+const hardestDose = ({ load }: Pick<PlannedSession, 'load'>): number => Math.max(0, ...Object.values(load?.doses ?? {}));
 
 interface Props {
   session: PlannedSession;

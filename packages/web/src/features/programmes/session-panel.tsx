@@ -1,4 +1,15 @@
-import { dayWords, HARD_PERCENT, isAhead, minutesText, partsOf, planOf, type PlannedSession, printDose, type ProgrammeView, usualWay } from '@clay-pot/core'; // prettier-ignore
+import {
+  dayWords,
+  HARD_PERCENT,
+  isAhead,
+  minutesText,
+  partsOf,
+  planOf,
+  type PlannedSession,
+  printDose,
+  type ProgrammeView,
+  usualWay,
+} from '@clay-pot/core';
 import { Link } from 'react-router';
 import { leadPath } from '../../domain/lead-path.js';
 import { knownMovement } from '../../store/library.js';
@@ -32,9 +43,7 @@ export function SessionPanel({
       <div className="grid gap-3 py-2 text-small">
         <p>
           {load ? minutesText(load.durationMs) : ''}
-          {week && week.amountPercent !== 100 && load?.isLoading
-            ? `; this week holds ${week.amountPercent} % of what loads`
-            : ''}
+          {week && week.amountPercent !== 100 && load?.isLoading ? `; this week holds ${week.amountPercent} % of what loads` : ''}
           {hard.length > 0 ? `; ${hard.join(' and ')} work hard, at ${HARD_PERCENT} % and more` : ''}.
         </p>
         {isAhead(session) && (
@@ -46,9 +55,7 @@ export function SessionPanel({
               A day later
             </Button>
             <Button onClick={() => leaveOut(session)}>Leave out</Button>
-            {state === 'due' && (
-              <ButtonLink to={leadPath(sequenceId, athleteId, { programmeId, sessionId: id })}>Lead</ButtonLink>
-            )}
+            {state === 'due' && <ButtonLink to={leadPath(sequenceId, athleteId, { programmeId, sessionId: id })}>Lead</ButtonLink>}
           </div>
         )}
         <Doses session={session} plan={view.sequences.get(session.planId)} />

@@ -9,7 +9,12 @@ const GROUP = 'Programme';
 const CALENDAR = '[aria-label=Calendar]';
 const WAYS = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 } as const;
 type Way = keyof typeof WAYS;
-const WAY_WORDS: Record<Way, string> = { ArrowLeft: 'a day earlier', ArrowRight: 'a day later', ArrowUp: 'a week earlier', ArrowDown: 'a week later' }; // prettier-ignore
+const WAY_WORDS: Record<Way, string> = {
+  ArrowLeft: 'a day earlier',
+  ArrowRight: 'a day later',
+  ArrowUp: 'a week earlier',
+  ArrowDown: 'a week later',
+};
 
 /** The day that the focus stands on, or in. */
 function dayInFocus(view: ProgrammeView): string | undefined {

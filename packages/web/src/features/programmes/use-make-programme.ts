@@ -46,7 +46,7 @@ export function useMakeProgramme(athlete: Athlete): Making {
     const work = workOf({ goalId, minutes, methodId, equipment: athlete.equipment, notAt: [] });
     const { sequence, giveUp } = await composeBeside(work, () => undefined);
     if (sequence) return sequence;
-    throw new NothingComposed(`Not all of it can be had together in ${minutes} minutes. ${giveUp.map(({ text }) => text).join(' ')}`); // prettier-ignore
+    throw new NothingComposed(`Not all of it can be had together in ${minutes} minutes. ${giveUp.map(({ text }) => text).join(' ')}`);
   }
 
   /** A plan by the sequence that was chosen, or by one that is composed and stored for it. */
@@ -91,7 +91,16 @@ export function useMakeProgramme(athlete: Athlete): Making {
       const { weeks, sessions, event } = schemeOf(wish);
       const { fromDay, goalId, methodId } = wish;
       const named = TRAINING_GOALS.find(({ id }) => id === goalId)?.name ?? 'Programme';
-      const plain: Programme = { title: wish.title.trim() || named, goalId, methodId, fromDay, weeks, plans: plans.map((each) => each.plan), sessions, ...(event && { event }) }; // prettier-ignore
+      const plain: Programme = {
+        title: wish.title.trim() || named,
+        goalId,
+        methodId,
+        fromDay,
+        weeks,
+        plans: plans.map((each) => each.plan),
+        sessions,
+        ...(event && { event }),
+      };
       const document = begun(plain, plans);
       const id = uuid();
       await create.mutateAsync({ id, athleteId: athlete.id, document });

@@ -1,5 +1,13 @@
 import type { Athlete } from '@clay-pot/contracts';
-import { carriedOutOn, lookBackDays, type PastSession, type Person, type Programme, type ProgrammeQuestion, type RecordedCaution } from '@clay-pot/core'; // prettier-ignore
+import {
+  carriedOutOn,
+  lookBackDays,
+  type PastSession,
+  type Person,
+  type Programme,
+  type ProgrammeQuestion,
+  type RecordedCaution,
+} from '@clay-pot/core';
 import { useMemo } from 'react';
 import { usePlanSequences } from '../../api/programme-queries.js';
 import { usePast } from '../../api/queries.js';
@@ -9,10 +17,7 @@ import { knownMovement, methodFor } from '../../store/library.js';
 import { isoToday, localDay } from '../../ui/today.js';
 
 /** Everything that a programme of somebody is computed from, besides itself; undefined while it is fetched. */
-export function useProgrammeQuestion(
-  athlete: Athlete,
-  programme: Programme,
-): Omit<ProgrammeQuestion, 'programme'> | undefined {
+export function useProgrammeQuestion(athlete: Athlete, programme: Programme): Omit<ProgrammeQuestion, 'programme'> | undefined {
   const { person } = useForWhom(athlete.id);
   const sequences = usePlanSequences(programme.plans);
   const past = usePast(athlete.id, lookBackDays(programme, isoToday())).data;

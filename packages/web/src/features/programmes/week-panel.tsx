@@ -1,4 +1,13 @@
-import { dayWords, isAhead, type MuscleGroup, PROGRAMME_LIMITS, type ProgrammeView, WEEK_KIND_IDS, WEEK_KINDS, type WeekKind } from '@clay-pot/core'; // prettier-ignore
+import {
+  dayWords,
+  isAhead,
+  type MuscleGroup,
+  PROGRAMME_LIMITS,
+  type ProgrammeView,
+  WEEK_KIND_IDS,
+  WEEK_KINDS,
+  type WeekKind,
+} from '@clay-pot/core';
 import { tryOut } from '../../store/calendar.js';
 import { changeProgramme } from '../../store/programme.js';
 import { Button } from '../../ui/button.js';
@@ -15,17 +24,14 @@ const NEXT_TO_NOTHING = 0.01;
 export function WeekPanel({ view, index }: { view: ProgrammeView; index: number }) {
   const week = view.weeks[index];
   if (!week) return null;
-  const put = (kind: WeekKind, amountPercent: number) => changeProgramme([{ kind: 'week', index, week: { kind, amountPercent } }]); // prettier-ignore
+  const put = (kind: WeekKind, amountPercent: number) => changeProgramme([{ kind: 'week', index, week: { kind, amountPercent } }]);
   const ahead = week.sessions.filter(isAhead);
   const groups = (Object.entries(week.doses) as [MuscleGroup, number][])
     .filter(([, dose]) => dose >= NEXT_TO_NOTHING)
     .sort((a, b) => b[1] - a[1]);
   const before = view.weeks[index - 1]?.doses;
   return (
-    <Part
-      title={`Week ${index + 1}`}
-      aside={<span className="text-small text-ink-soft">from {dayWords(week.monday)}</span>}
-    >
+    <Part title={`Week ${index + 1}`} aside={<span className="text-small text-ink-soft">from {dayWords(week.monday)}</span>}>
       <div className="grid gap-3 py-2">
         <Segments
           label="What the week is for"
@@ -36,11 +42,7 @@ export function WeekPanel({ view, index }: { view: ProgrammeView; index: number 
           choose={(kind) => put(kind, WEEK_KINDS[kind].usualPercent)}
         />
         <p className="text-small text-ink-soft">{WEEK_KINDS[week.kind].words}.</p>
-        <SelectField
-          label="Of what loads"
-          value={week.amountPercent}
-          onChange={(event) => put(week.kind, Number(event.target.value))}
-        >
+        <SelectField label="Of what loads" value={week.amountPercent} onChange={(event) => put(week.kind, Number(event.target.value))}>
           {AMOUNTS.map((amount) => (
             <option key={amount} value={amount}>
               {amount} %

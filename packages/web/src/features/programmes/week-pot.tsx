@@ -29,7 +29,17 @@ export function WeekPot({ week, mostS }: { week: WeekView; mostS: number }) {
         HANDS.map((hand) => {
           const width = mostS > 0 ? (HALF * underLoadOn(week, day, hand)) / mostS : 0;
           const x = SIDE[hand] < 0 ? -width : 0;
-          return <rect key={`${day} ${hand}`} x={x} y={HEIGHT - (index + 1) * COIL + 0.5} width={width} height={COIL - 1} rx={1.5} fill={FILL[hand]} />; // prettier-ignore
+          return (
+            <rect
+              key={`${day} ${hand}`}
+              x={x}
+              y={HEIGHT - (index + 1) * COIL + 0.5}
+              width={width}
+              height={COIL - 1}
+              rx={1.5}
+              fill={FILL[hand]}
+            />
+          );
         }),
       )}
       <line x1={0} x2={0} y1={0} y2={HEIGHT} stroke="var(--color-ink)" strokeWidth={0.75} />

@@ -14,7 +14,15 @@ const PROGRAMME: Programme = {
   plans: [{ id: 'a', sequenceId: '01890000-0000-7000-8000-0000000000aa' }],
   sessions: [{ id: 's1', day: '2026-06-09', planId: 'a' }],
 };
-const finding = (text: string, more: Partial<ProgrammeFinding> = {}): ProgrammeFinding => ({ rule: 'growth', title: 'The week grows too fast', severity: 'look', day: '2026-06-08', sessionIds: ['s1'], text, ...more }); // prettier-ignore
+const finding = (text: string, more: Partial<ProgrammeFinding> = {}): ProgrammeFinding => ({
+  rule: 'growth',
+  title: 'The week grows too fast',
+  severity: 'look',
+  day: '2026-06-08',
+  sessionIds: ['s1'],
+  text,
+  ...more,
+});
 const viewWith = (...findings: ProgrammeFinding[]) => ({ findings }) as unknown as ProgrammeView;
 const days = () => useProgrammeEditor.getState().document!.sessions.map(({ day }) => day);
 
@@ -29,8 +37,8 @@ describe('what is tried', () => {
 
   test('tells what the rules would say, and what no longer; done, it is one step to undo', async () => {
     tryOut(whatIf);
-    const { user } = show(<WhatIfBar whatIf={whatIf} before={viewWith(finding('Too much.'))} after={viewWith(finding('A long gap.'))} />); // prettier-ignore
-    expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual(['+ A long gap.', '− Too much.']); // prettier-ignore
+    const { user } = show(<WhatIfBar whatIf={whatIf} before={viewWith(finding('Too much.'))} after={viewWith(finding('A long gap.'))} />);
+    expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual(['+ A long gap.', '− Too much.']);
     await user.click(screen.getByRole('button', { name: 'Do it' }));
     expect(days()).toEqual([]);
     expect(useCalendar.getState().whatIf).toBeNull();
@@ -50,7 +58,7 @@ describe('what is tried', () => {
 
 describe('what the rules say', () => {
   test('leads to its session, and its fix is done', async () => {
-    const fix = { label: 'Move it to 10 Jun 2026', edits: [{ kind: 'move' as const, sessionId: 's1', day: '2026-06-10' }] }; // prettier-ignore
+    const fix = { label: 'Move it to 10 Jun 2026', edits: [{ kind: 'move' as const, sessionId: 's1', day: '2026-06-10' }] };
     const { user } = show(<FindingsList findings={[finding('Too close.', { severity: 'mend', fix })]} />);
     await user.click(screen.getByRole('button', { name: /Too close/ }));
     expect(useCalendar.getState().chosen).toEqual({ kind: 'session', id: 's1' });

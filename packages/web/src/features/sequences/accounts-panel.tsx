@@ -143,10 +143,7 @@ function Beam({ ratio, band }: { ratio: Ratio; band: number }) {
         <span>{second}</span>
       </div>
       <div className="relative h-2.5 bg-ground" aria-hidden>
-        <div
-          className="absolute inset-y-0 bg-celadon-wash"
-          style={{ left: `${place(band)}%`, right: `${100 - place(1 / band)}%` }}
-        />
+        <div className="absolute inset-y-0 bg-celadon-wash" style={{ left: `${place(band)}%`, right: `${100 - place(1 / band)}%` }} />
         {ratio.ratio !== null && (
           <div
             className={`absolute inset-y-0 w-1.5 -translate-x-1/2 ${isOut ? 'bg-load-4' : 'bg-ink'}`}

@@ -25,17 +25,7 @@ import type { ForWhom } from '../../domain/for-whom.js';
 import { changeDose } from '../../store/editor.js';
 
 /** What the selected block asks of the athlete in view, with its picture and the way to the load bench. */
-export function BlockDemand({
-  block,
-  movement,
-  level,
-  seen,
-}: {
-  block: Block;
-  movement: Movement;
-  level: Level;
-  seen: ForWhom;
-}) {
+export function BlockDemand({ block, movement, level, seen }: { block: Block; movement: Movement; level: Level; seen: ForWhom }) {
   const { id } = useParams();
   const { person, name, athleteId } = seen;
   const query = new URLSearchParams({
@@ -74,9 +64,7 @@ function Demand({ person, block, level }: { person: Person; block: Block; level:
   try {
     demand = demandOf(person, asked);
   } catch (error) {
-    return (
-      <p className="text-small font-semibold text-iron">{error instanceof Error ? error.message : String(error)}</p>
-    );
+    return <p className="text-small font-semibold text-iron">{error instanceof Error ? error.message : String(error)}</p>;
   }
   const pressed = asked.load.kind === 'press' ? asked.load.action : null;
   return (

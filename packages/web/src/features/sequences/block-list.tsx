@@ -22,15 +22,7 @@ import {
   type Severity,
   summarise,
 } from '@clay-pot/core';
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { Athlete } from '@clay-pot/contracts';
 import { knownMovement, useKnown } from '../../store/library.js';
@@ -93,9 +85,7 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
 
   if (!blocks.length) {
     return (
-      <p className="py-10 text-ink-soft">
-        Nothing here yet. Search the shelf on the left and press Enter, or click a movement to add it.
-      </p>
+      <p className="py-10 text-ink-soft">Nothing here yet. Search the shelf on the left and press Enter, or click a movement to add it.</p>
     );
   }
   return (
@@ -163,9 +153,7 @@ function blockConcerns(
   if (stops.length + avoid.length + care.length + missing.length === 0) return NO_CONCERNS;
   return [
     // Why stands once, in the checks.
-    ...(stops.length
-      ? [{ stop: true, text: `Not before clearance: the ${waitingHand(level, hands, cautions)}.` }]
-      : []),
+    ...(stops.length ? [{ stop: true, text: `Not before clearance: the ${waitingHand(level, hands, cautions)}.` }] : []),
     ...[...avoid, ...care].map((text) => ({ stop: false, text })),
     ...(missing.length ? [{ stop: false, text: `Not within reach: ${missing.join(', ')}.` }] : []),
   ];

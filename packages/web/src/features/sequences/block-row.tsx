@@ -90,13 +90,7 @@ export const BlockRow = memo(function BlockRow(props: Props) {
           {number}
           {mark && <CheckMark severity={mark} />}
         </span>
-        <LevelPicture
-          silent
-          movement={movement}
-          level={withOwnLoad(level, block.dose.load)}
-          handOnly
-          className="row-span-2 h-16 w-full"
-        />
+        <LevelPicture silent movement={movement} level={withOwnLoad(level, block.dose.load)} handOnly className="row-span-2 h-16 w-full" />
         <p className="min-w-0 pt-1 pl-1.5 leading-tight font-semibold">
           <MovementName movement={movement} />
         </p>
@@ -104,12 +98,7 @@ export const BlockRow = memo(function BlockRow(props: Props) {
         <RowTools block={block} name={movement.name} inRounds={props.inRounds} />
         <div className="col-span-3 col-start-4 grid grid-cols-[minmax(7.5rem,1fr)_minmax(0,1fr)] items-start gap-x-2 pl-1.5">
           <LevelSteps blockId={block.id} movement={movement} level={level} />
-          <DoseField
-            dose={block.dose}
-            movement={movement}
-            level={level}
-            onChange={(dose) => changeDose(block.id, dose)}
-          />
+          <DoseField dose={block.dose} movement={movement} level={level} onChange={(dose) => changeDose(block.id, dose)} />
           <div className="col-span-2">
             <DoseMarks block={block} movement={movement} level={level} likely={props.likely} />
           </div>
@@ -161,12 +150,7 @@ function LevelSteps({ blockId, movement, level }: { blockId: string; movement: M
 }
 
 /** Hands, directions and effort of a dose at a glance. */
-function DoseMarks({
-  block,
-  movement,
-  level,
-  likely,
-}: Pick<Props, 'block' | 'movement' | 'likely'> & { level: Level }) {
+function DoseMarks({ block, movement, level, likely }: Pick<Props, 'block' | 'movement' | 'likely'> & { level: Level }) {
   const { directions } = movement;
   const { dose, breakS, lookAgain } = block;
   return (
@@ -190,16 +174,9 @@ function Opened({ block, movement, level, seen }: Pick<Props, 'block' | 'movemen
   const unusual = unusualInDose(block.dose, level.dosing);
   return (
     <>
-      {unusual.length > 0 && (
-        <p className="border-l-4 border-load-3 bg-amber-wash px-2 py-1 text-small">{unusual.join(' ')}</p>
-      )}
+      {unusual.length > 0 && <p className="border-l-4 border-load-3 bg-amber-wash px-2 py-1 text-small">{unusual.join(' ')}</p>}
       <BlockDemand block={block} movement={movement} level={level} seen={seen} />
-      <DoseSteppers
-        dose={block.dose}
-        movement={movement}
-        level={level}
-        onChange={(dose) => changeDose(block.id, dose)}
-      />
+      <DoseSteppers dose={block.dose} movement={movement} level={level} onChange={(dose) => changeDose(block.id, dose)} />
       <BlockStops block={block} onChange={(change) => changeBlock(block.id, change)} />
       <input
         key={block.note}

@@ -16,17 +16,10 @@ export function BlockStops({ block, onChange }: Props) {
   const { breakS = 0, lookAgain = [], dose } = block;
   const mayCompare = handsInTurn(dose.sides).length > 1;
   const stops = LOOK_STOPS.filter((stop) => stop === 'after' || mayCompare);
-  const toggled = (stop: LookStop) =>
-    LOOK_STOPS.filter((each) => (each === stop ? !lookAgain.includes(each) : lookAgain.includes(each)));
+  const toggled = (stop: LookStop) => LOOK_STOPS.filter((each) => (each === stop ? !lookAgain.includes(each) : lookAgain.includes(each)));
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-2 text-small">
-      <Stepper
-        name="break before, s"
-        value={breakS}
-        limit={DOSE_LIMITS.restS}
-        step={5}
-        set={(value) => onChange({ breakS: value })}
-      />
+      <Stepper name="break before, s" value={breakS} limit={DOSE_LIMITS.restS} step={5} set={(value) => onChange({ breakS: value })} />
       <fieldset className="flex flex-wrap items-center gap-x-3 pb-1">
         <legend className="float-left mr-2 text-ink-soft">look again:</legend>
         {stops.map((stop) => (

@@ -27,8 +27,8 @@ export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequen
         <Asked term="capacityLeft">Strength left, at the lowest</Asked>
       </h2>
       <p className="mb-1 text-fine text-ink-soft">
-        For {seen.whom.name}: how much of its strength each muscle group still has when it is most tired. Work can be
-        held while more is left than it asks for.
+        For {seen.whom.name}: how much of its strength each muscle group still has when it is most tired. Work can be held while more is
+        left than it asks for.
       </p>
       <Failures courses={courses} document={document} />
       <table className="w-full text-small">
@@ -96,11 +96,7 @@ function Failures({ courses, document }: { courses: ReadonlyMap<SideGroup, Group
     <ul className="mb-2 grid gap-1">
       {failing.slice(0, SHOWN).map(({ key, failure }) => (
         <li key={`${key} ${failure.blockId}`} className="border-l-4 border-iron bg-iron-wash px-2 py-1 text-small">
-          <button
-            type="button"
-            className="text-left underline underline-offset-2"
-            onClick={() => select(failure.blockId)}
-          >
+          <button type="button" className="text-left underline underline-offset-2" onClick={() => select(failure.blockId)}>
             Block {document.blocks.findIndex(({ id }) => id === failure.blockId) + 1}
           </button>
           : {key} {failureWords(failure)}

@@ -36,8 +36,7 @@ function Panel({ cautions }: { cautions?: Parameters<typeof someone>[0] }) {
   const findings = useMemo(() => findingsOf(view), [view]);
   return <Checks view={view} findings={findings} document={document} />;
 }
-const offered = (title: string) =>
-  within(item(title)).findAllByRole('button', { name: /→|^Add|^Take/ }, { timeout: 4000 });
+const offered = (title: string) => within(item(title)).findAllByRole('button', { name: /→|^Add|^Take/ }, { timeout: 4000 });
 const item = (title: string) => screen.getByText(title).closest('li')!;
 
 beforeEach(() => {
@@ -81,9 +80,7 @@ describe('what the checks say', () => {
     expect(useEditor.getState().document!.mutes).toBeUndefined();
     await user.clear(reason);
     await user.type(reason, 'the other way hurts today{Enter}');
-    expect(useEditor.getState().document!.mutes).toEqual([
-      { check: 'direction-missing', reason: 'the other way hurts today' },
-    ]);
+    expect(useEditor.getState().document!.mutes).toEqual([{ check: 'direction-missing', reason: 'the other way hurts today' }]);
     expect(screen.getByTestId('findings').textContent).not.toBe(before);
     expect(screen.getByText('the other way hurts today')).toBeTruthy();
     await user.click(screen.getByText('Muted here: 1'));

@@ -140,11 +140,7 @@ function FindingItem({ finding, document, offers, first }: ItemProps) {
 function Offers({ offers, first }: Pick<ItemProps, 'offers' | 'first'>) {
   if (!offers) return <p className="mt-1 text-fine text-ink-soft">Looking for what would help …</p>;
   if (offers.length === 0) {
-    return (
-      <p className="mt-1 text-fine text-ink-soft">
-        Nothing within reach answers this without raising another. Yours to decide.
-      </p>
-    );
+    return <p className="mt-1 text-fine text-ink-soft">Nothing within reach answers this without raising another. Yours to decide.</p>;
   }
   return (
     <ul className="mt-1 grid justify-items-start gap-1" aria-label="What would answer it">
@@ -214,11 +210,7 @@ function Muted({ mutes }: { mutes: NonNullable<Sequence['mutes']> }) {
             <span>
               {CHECKS.find(({ id }) => id === check)?.title ?? check}: <i>{reason}</i>
             </span>
-            <button
-              type="button"
-              className="text-fine underline underline-offset-2"
-              onClick={() => muteCheck(check, null)}
-            >
+            <button type="button" className="text-fine underline underline-offset-2" onClick={() => muteCheck(check, null)}>
               Hear again
             </button>
           </li>

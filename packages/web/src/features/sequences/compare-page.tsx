@@ -32,22 +32,14 @@ export default function ComparePage() {
   const { id = '' } = useParams();
   const [params, setParams] = useSearchParams();
   const athleteId = params.get('athlete') ?? undefined;
-  const [kind, otherId] = (params.get('with') ?? '').split(':') as [
-    'sequence' | 'plan' | 'done' | '',
-    string | undefined,
-  ];
+  const [kind, otherId] = (params.get('with') ?? '').split(':') as ['sequence' | 'plan' | 'done' | '', string | undefined];
   const sequence = useSequence(id);
   const other = useOther(kind, otherId);
   const { person, name } = useForWhom(athleteId);
   const measure = useMeasure();
   const sides = useMemo(() => {
     if (!sequence.data) return null;
-    const lay = (
-      title: string,
-      document: Sequence,
-      isVersion: boolean,
-      sets?: Parameters<typeof doneTimeline>[1],
-    ): Laid => {
+    const lay = (title: string, document: Sequence, isVersion: boolean, sets?: Parameters<typeof doneTimeline>[1]): Laid => {
       const plan = compileTimeline(document, knownMovement);
       const timeline = sets ? doneTimeline(plan, sets) : plan;
       const asked = {
@@ -135,19 +127,12 @@ interface WithWhatProps {
 function WithWhat({ sequenceId, athleteId, value, choose }: WithWhatProps) {
   const sequences = useSequences().data ?? [];
   const sessions = useSessions(athleteId);
-  const led = (sessions.data?.pages ?? [])
-    .flatMap(({ items }) => items)
-    .filter((item) => item.sequenceId === sequenceId);
+  const led = (sessions.data?.pages ?? []).flatMap(({ items }) => items).filter((item) => item.sequenceId === sequenceId);
   const words = (item: SessionListItem) => `${dayText(item.startedAt)}, ${item.athleteName}`;
   return (
     <label className="flex max-w-full items-center gap-2 text-small">
       With
-      <select
-        aria-label="Compare with"
-        className={`${INPUT} w-80! min-w-0`}
-        value={value}
-        onChange={(event) => choose(event.target.value)}
-      >
+      <select aria-label="Compare with" className={`${INPUT} w-80! min-w-0`} value={value} onChange={(event) => choose(event.target.value)}>
         <option value="">Choose …</option>
         <optgroup label="Another sequence">
           {sequences
@@ -193,11 +178,7 @@ function SideBySide({ left, right, measure }: { left: Laid; right: Laid; measure
           <OnePot key={side.name} side={side} measure={measure} scaleMs={scaleMs} />
         ))}
       </div>
-      <Part
-        title="What differs"
-        className="mt-8"
-        aside={<span className="text-small text-ink-soft">from right to left</span>}
-      >
+      <Part title="What differs" className="mt-8" aside={<span className="text-small text-ink-soft">from right to left</span>}>
         {changes.length === 0 ? (
           <p className="py-2 text-ink-soft">Both plans are the same.</p>
         ) : (

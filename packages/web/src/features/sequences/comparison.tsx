@@ -23,16 +23,14 @@ export interface Laid {
   readonly wasDone: boolean;
 }
 
-const doseOf = ({ account }: SessionView, group: MuscleGroup, hand: (typeof HANDS)[number]) =>
-  account.doses.get(`${hand} ${group}`) ?? 0;
+const doseOf = ({ account }: SessionView, group: MuscleGroup, hand: (typeof HANDS)[number]) => account.doses.get(`${hand} ${group}`) ?? 0;
 
 /** Doses of every group on both sides of the comparison, with the change of the sum. */
 export function DoseComparison({ left, right }: { left: Laid; right: Laid }) {
   const groups = MUSCLE_GROUPS.filter((group) =>
     HANDS.some((hand) => doseOf(left.view, group, hand) + doseOf(right.view, group, hand) > 0),
   );
-  const sum = (view: SessionView, group: MuscleGroup) =>
-    HANDS.reduce((total, hand) => total + doseOf(view, group, hand), 0);
+  const sum = (view: SessionView, group: MuscleGroup) => HANDS.reduce((total, hand) => total + doseOf(view, group, hand), 0);
   return (
     <table className="w-full text-small">
       <thead>
@@ -84,10 +82,7 @@ export function RowsComparison({ left, right }: { left: Laid; right: Laid }) {
           const [a, b] = [to && cellOf(left.view, to), from && cellOf(right.view, from)];
           const differs = a?.text !== b?.text;
           return (
-            <tr
-              key={`${to?.id} ${from?.id}`}
-              className={`border-t border-line align-top ${differs ? 'bg-amber-wash' : ''}`}
-            >
+            <tr key={`${to?.id} ${from?.id}`} className={`border-t border-line align-top ${differs ? 'bg-amber-wash' : ''}`}>
               <Cell cell={a} />
               <Cell cell={b} />
             </tr>

@@ -38,13 +38,7 @@ export function DoseSteppers({ dose, movement, level, onChange }: Props) {
       <SetSteppers dose={dose} onChange={onChange} />
       {effortMeans(level) !== null && <EffortStepper dose={dose} level={level} onChange={onChange} />}
       <OwnLoadSteppers dose={dose} movement={movement} level={level} onChange={onChange} />
-      <Stepper
-        name="rest, s"
-        value={dose.restS}
-        limit={DOSE_LIMITS.restS}
-        step={5}
-        set={(restS) => onChange({ ...dose, restS })}
-      />
+      <Stepper name="rest, s" value={dose.restS} limit={DOSE_LIMITS.restS} step={5} set={(restS) => onChange({ ...dose, restS })} />
       {kind === 'repetitions' && <Tempo dose={dose} level={level} onChange={onChange} />}
       {movement.sides.length > 1 && (
         <Choice
@@ -86,13 +80,7 @@ function Tempo({ dose, level, onChange }: Pick<Props, 'dose' | 'level' | 'onChan
   const { tempoS } = DOSE_LIMITS;
   return (
     <>
-      <Stepper
-        name="out, s"
-        value={tempo.outS}
-        limit={tempoS}
-        step={1}
-        set={(outS) => onChange({ ...dose, tempo: { ...tempo, outS } })}
-      />
+      <Stepper name="out, s" value={tempo.outS} limit={tempoS} step={1} set={(outS) => onChange({ ...dose, tempo: { ...tempo, outS } })} />
       <Stepper
         name="hold, s"
         value={dose.holdS ?? 0}

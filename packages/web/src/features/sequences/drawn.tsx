@@ -49,9 +49,7 @@ const Tabs = memo(function Tabs() {
         </TabPanel>
         <TabPanel>
           <Shown.Consumer>
-            {({ seen: { view, whom } }) => (
-              <WheelPanel coverage={view.coverage} person={whom.person} athleteId={whom.athleteId} />
-            )}
+            {({ seen: { view, whom } }) => <WheelPanel coverage={view.coverage} person={whom.person} athleteId={whom.athleteId} />}
           </Shown.Consumer>
         </TabPanel>
         <TabPanel className="grid gap-3">

@@ -238,11 +238,7 @@ const Tools = memo(function Tools({ id, athleteId, chooseAthlete, instead, show 
       <Button aria-pressed={instead === 'text'} onClick={() => show(instead === 'text' ? null : 'text')}>
         Text
       </Button>
-      <a
-        href={`/api/sequences/${id}/export`}
-        download
-        className="border border-ink/60 bg-white px-3 py-1.5 font-semibold hover:bg-ground"
-      >
+      <a href={`/api/sequences/${id}/export`} download className="border border-ink/60 bg-white px-3 py-1.5 font-semibold hover:bg-ground">
         Export
       </a>
       <ButtonLink to={`/sequences/${id}/compare${query}`}>Compare</ButtonLink>

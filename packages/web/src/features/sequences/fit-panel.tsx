@@ -47,12 +47,7 @@ export function FitPanel({ document, athlete, onClose }: Props) {
       >
         <WishForm wishes={wishes} change={setWishes} />
         <label className="flex items-center gap-2 text-small">
-          <input
-            type="checkbox"
-            className="size-4 accent-ink"
-            checked={others}
-            onChange={(event) => setOthers(event.target.checked)}
-          />
+          <input type="checkbox" className="size-4 accent-ink" checked={others} onChange={(event) => setOthers(event.target.checked)} />
           Other movements may come in
         </label>
         <div className="flex gap-2">

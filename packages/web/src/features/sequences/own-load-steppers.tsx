@@ -24,7 +24,15 @@ interface Props {
 }
 
 /** One press of a stepper, where the smallest step would take an evening. */
-const STEPS: Partial<Record<OwnLoadName, number>> = { massKg: 0.5, bandKg: 0.5, handleMm: 5, pinchMm: 5, wedgeDeg: 5, handHeightM: 0.05, awayM: 0.05 }; // prettier-ignore
+const STEPS: Partial<Record<OwnLoadName, number>> = {
+  massKg: 0.5,
+  bandKg: 0.5,
+  handleMm: 5,
+  pinchMm: 5,
+  wedgeDeg: 5,
+  handHeightM: 0.05,
+  awayM: 0.05,
+};
 /** Where a level says nothing, a stepper begins here. */
 const BEGINS: Partial<Record<OwnLoadName, number>> = { awayM: 0.9 };
 
@@ -48,11 +56,7 @@ export function OwnLoadSteppers({ dose, movement, level, onChange }: Props) {
           set={(value) => onChange(withOwnSet(dose, name, kept(value)))}
         />
         {own !== undefined && (
-          <IconButton
-            name={`${label}: as the level has it`}
-            className="h-8 w-6!"
-            onClick={() => onChange(withOwnSet(dose, name, null))}
-          >
+          <IconButton name={`${label}: as the level has it`} className="h-8 w-6!" onClick={() => onChange(withOwnSet(dose, name, null))}>
             <X size={14} />
           </IconButton>
         )}

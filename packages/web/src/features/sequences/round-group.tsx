@@ -26,13 +26,7 @@ export function RoundGroup({ round, names, children }: Props) {
       <div className="min-w-0 flex-1">
         <div className="flex flex-wrap items-end gap-x-2.5 gap-y-1 border-b border-line bg-ground/60 px-2 py-1.5">
           <Stepper name="rounds" value={times} limit={ROUND_LIMITS.times} set={(value) => set({ times: value })} />
-          <Stepper
-            name="rest between, s"
-            value={restS}
-            limit={ROUND_LIMITS.restS}
-            step={5}
-            set={(value) => set({ restS: value })}
-          />
+          <Stepper name="rest between, s" value={restS} limit={ROUND_LIMITS.restS} step={5} set={(value) => set({ restS: value })} />
           <details className="text-small [&[open]]:order-last [&[open]]:basis-full">
             <summary className="cursor-pointer py-1.5">{roundChangeWords(change) || 'Every round alike'}</summary>
             <div className="flex flex-wrap items-end gap-x-2.5 gap-y-1 pb-1">

@@ -36,10 +36,7 @@ export default function SequencesPage() {
           <ButtonLink to="/methods">Methods</ButtonLink>
           <FileButton name="Sequence file" disabled={load.isPending} choose={(chosen) => void importFile(chosen)} />
           <ButtonLink to="/compose">Compose</ButtonLink>
-          <Button
-            kind="primary"
-            onClick={() => void newSequence('New sequence').then((id) => navigate(`/sequences/${id}`))}
-          >
+          <Button kind="primary" onClick={() => void newSequence('New sequence').then((id) => navigate(`/sequences/${id}`))}>
             New sequence
           </Button>
         </>
@@ -93,14 +90,10 @@ function SequenceRow({ item }: { item: SequenceListItem }) {
       </td>
       <td className="py-2 pr-4 text-right whitespace-nowrap figures">
         {minutesText(item.durationMs)}
-        <div className={`text-small ${over ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
-          of {item.budgetMin} min
-        </div>
+        <div className={`text-small ${over ? 'font-semibold text-iron' : 'text-ink-soft'}`}>of {item.budgetMin} min</div>
       </td>
       <td className="py-2 pr-4 text-right figures max-sm:hidden">{item.blocks}</td>
-      <td className="py-2 pr-4 text-small max-md:hidden">
-        {item.athletes.map(({ name }) => name.split(' ')[0]).join(', ')}
-      </td>
+      <td className="py-2 pr-4 text-small max-md:hidden">{item.athletes.map(({ name }) => name.split(' ')[0]).join(', ')}</td>
       <td className="py-2 pr-4 text-small whitespace-nowrap text-ink-soft max-md:hidden">{dayText(item.updatedAt)}</td>
       <td className="py-1.5 text-right sm:whitespace-nowrap">
         <Button

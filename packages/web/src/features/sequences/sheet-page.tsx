@@ -116,10 +116,7 @@ function Sheet({ document, athlete, width, height }: SheetProps) {
   const head = <Head view={view} athlete={athlete} />;
   const foot = <Foot view={view} cautions={cautions} athlete={athlete} />;
   return (
-    <div
-      className="mx-auto box-content max-w-full bg-white p-[8mm] max-[52rem]:box-border max-[52rem]:p-4 print:p-0"
-      style={{ width }}
-    >
+    <div className="mx-auto box-content max-w-full bg-white p-[8mm] max-[52rem]:box-border max-[52rem]:p-4 print:p-0" style={{ width }}>
       <article
         ref={paper}
         className="flex flex-col max-sm:text-body!"
@@ -280,9 +277,7 @@ function SheetRow({ block, number, minded, method, inRounds, person }: SheetRowP
   );
   return (
     <tr className="break-inside-avoid border-b border-line align-top">
-      <td className={`w-6 py-0.5 pr-1 text-right font-bold figures ${inRounds ? 'border-l-4 border-ink' : ''}`}>
-        {number}
-      </td>
+      <td className={`w-6 py-0.5 pr-1 text-right font-bold figures ${inRounds ? 'border-l-4 border-ink' : ''}`}>{number}</td>
       <td className="w-[5.5rem] py-0.5 pl-1">
         <LevelPicture
           movement={movement}

@@ -1,13 +1,4 @@
-import {
-  asDosed,
-  demandOf,
-  type Dose,
-  type Level,
-  type Movement,
-  type Person,
-  printDose,
-  withOwnLoad,
-} from '@clay-pot/core';
+import { asDosed, demandOf, type Dose, type Level, type Movement, type Person, printDose, withOwnLoad } from '@clay-pot/core';
 import { createPortal } from 'react-dom';
 import { DemandLine } from '../../domain/demand-line.js';
 import { LevelPicture } from '../../domain/level-picture.js';
@@ -40,13 +31,7 @@ export function ShelfCard({ id, peeked, person, name }: { id: string; peeked: Pe
       className="pointer-events-none fixed z-20 w-72 border-2 border-ink bg-white p-2 max-lg:hidden"
       style={{ top, left: box.right + CARD.gap }}
     >
-      <LevelPicture
-        silent
-        movement={movement}
-        level={withOwnLoad(level, dose.load)}
-        body={person.body}
-        className="h-36 w-full"
-      />
+      <LevelPicture silent movement={movement} level={withOwnLoad(level, dose.load)} body={person.body} className="h-36 w-full" />
       <p className="mt-1 leading-tight font-semibold">
         <MovementName movement={movement} />
       </p>

@@ -49,12 +49,7 @@ export const ShelfRow = memo(function ShelfRow({ movement, withCare, isFavourite
         aria-label={`${movement.name} among the favourites`}
         onClick={() => toggleFavourite(movement.id)}
       >
-        <Star
-          size={15}
-          fill={isFavourite ? 'currentColor' : 'none'}
-          className={isFavourite ? 'text-ink' : ''}
-          aria-hidden
-        />
+        <Star size={15} fill={isFavourite ? 'currentColor' : 'none'} className={isFavourite ? 'text-ink' : ''} aria-hidden />
       </button>
     </li>
   );

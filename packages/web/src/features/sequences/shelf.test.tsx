@@ -13,8 +13,7 @@ import { MethodChoice } from './method-choice.js';
 import { Shelf } from './shelf.js';
 
 type Asked = Partial<Omit<Parameters<typeof Shelf>[0], 'athlete' | 'whom' | 'search'>>;
-const shelf = (athlete?: ReturnType<typeof someone>, more: Asked = {}) =>
-  show(<ShelfFor athlete={athlete} more={more} />);
+const shelf = (athlete?: ReturnType<typeof someone>, more: Asked = {}) => show(<ShelfFor athlete={athlete} more={more} />);
 function ShelfFor({ athlete, more }: { athlete: ReturnType<typeof someone> | undefined; more: Asked }) {
   const whom = useForWhom(undefined);
   return (
@@ -71,9 +70,7 @@ describe('the movement shelf', () => {
     await user.type(screen.getByRole('searchbox'), 'ball squeeze{Enter}');
     const squeeze = shippedMovement('grip.ball-squeeze')!;
     const { work, effortPercent } = squeeze.ladder[0].dose;
-    expect(blocks()).toMatchObject([
-      { movementId: squeeze.id, levelId: squeeze.ladder[0].id, dose: { work, effortPercent } },
-    ]);
+    expect(blocks()).toMatchObject([{ movementId: squeeze.id, levelId: squeeze.ladder[0].id, dose: { work, effortPercent } }]);
   });
 
   test('for an athlete it leaves out what they have not the things for and what they must not do', async () => {
@@ -103,8 +100,7 @@ describe('the movement shelf', () => {
       answers: ({ corners }: Movement) => corners.includes('fist, wrist extended'),
     };
     const { user } = shelf(undefined, { gaps: [gap] });
-    const narrow = (to: string) =>
-      user.selectOptions(screen.getByRole('combobox', { name: 'Phase, place or gap' }), to);
+    const narrow = (to: string) => user.selectOptions(screen.getByRole('combobox', { name: 'Phase, place or gap' }), to);
     await narrow('fist, wrist extended');
     expect(screen.getByText('Nothing visits “fist, wrist extended”: these do.')).toBeTruthy();
     const answering = LIBRARY.filter(({ corners }) => corners.includes('fist, wrist extended'));

@@ -97,12 +97,7 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method
         onChange={(event) => setText(event.target.value)}
         onKeyDown={onKeyDown}
       />
-      <select
-        aria-label="Family"
-        className={INPUT}
-        value={family}
-        onChange={(event) => setFamily(event.target.value as FamilyId | '')}
-      >
+      <select aria-label="Family" className={INPUT} value={family} onChange={(event) => setFamily(event.target.value as FamilyId | '')}>
         <option value="">All families</option>
         {(Object.keys(FAMILIES) as FamilyId[]).map((id) => (
           <option key={id} value={id}>
@@ -113,12 +108,7 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method
       <WhereSelect chosen={where} gaps={gaps} onChange={setWhere} />
       {athlete && (
         <label className="flex items-center gap-2 text-small">
-          <input
-            type="checkbox"
-            className="size-4 accent-ink"
-            checked={suited}
-            onChange={(event) => setSuited(event.target.checked)}
-          />
+          <input type="checkbox" className="size-4 accent-ink" checked={suited} onChange={(event) => setSuited(event.target.checked)} />
           Only what suits {athlete.name.split(' ')[0]}
         </label>
       )}
@@ -160,8 +150,7 @@ function isSame(before: Props, after: Props): boolean {
 function usePeek(taken: (movement: Movement) => Taken) {
   const [peeked, setPeeked] = useState<Peeked | null>(null);
   const peek = useCallback(
-    (movement: Movement, at: Element | null) =>
-      setPeeked(at && { ...taken(movement), box: at.getBoundingClientRect() }),
+    (movement: Movement, at: Element | null) => setPeeked(at && { ...taken(movement), box: at.getBoundingClientRect() }),
     [taken],
   );
   useEffect(() => {

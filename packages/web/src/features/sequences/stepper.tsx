@@ -20,23 +20,11 @@ export function Stepper({ name, value, limit, step = limit.step, set, unset = fa
     <div role="group" aria-label={name} className="text-small">
       <span className="block text-ink-soft">{name}</span>
       <div className="flex items-center border border-ink/45 bg-white">
-        <IconButton
-          name={`Fewer ${name}`}
-          className="h-[30px] w-7!"
-          disabled={value <= limit.min}
-          onClick={() => set(clamp(value - step))}
-        >
+        <IconButton name={`Fewer ${name}`} className="h-[30px] w-7!" disabled={value <= limit.min} onClick={() => set(clamp(value - step))}>
           <Minus size={14} />
         </IconButton>
-        <output className={`min-w-7 text-center text-body figures ${unset ? 'text-ink-soft' : 'font-semibold'}`}>
-          {value}
-        </output>
-        <IconButton
-          name={`More ${name}`}
-          className="h-[30px] w-7!"
-          disabled={value >= limit.max}
-          onClick={() => set(clamp(value + step))}
-        >
+        <output className={`min-w-7 text-center text-body figures ${unset ? 'text-ink-soft' : 'font-semibold'}`}>{value}</output>
+        <IconButton name={`More ${name}`} className="h-[30px] w-7!" disabled={value >= limit.max} onClick={() => set(clamp(value + step))}>
           <Plus size={14} />
         </IconButton>
       </div>

@@ -35,10 +35,7 @@ export const SummaryPanel = memo(function SummaryPanel({ document, seen, finding
     <div className="grid content-start gap-4">
       <section aria-label="Length">
         <p className="flex items-baseline gap-2">
-          <span
-            className={`display text-[2.75rem] leading-none font-extrabold ${over > 0 ? 'text-iron' : ''}`}
-            data-testid="total"
-          >
+          <span className={`display text-[2.75rem] leading-none font-extrabold ${over > 0 ? 'text-iron' : ''}`} data-testid="total">
             {clock(totalMs)}
           </span>
           <span className="whitespace-nowrap text-ink-soft">
@@ -51,16 +48,13 @@ export const SummaryPanel = memo(function SummaryPanel({ document, seen, finding
               max={SEQUENCE_LIMITS.budgetMin.max}
               key={document.budgetMin}
               defaultValue={document.budgetMin}
-              onBlur={(event) =>
-                commitNumber(event.target, SEQUENCE_LIMITS.budgetMin, (budgetMin) => changeSequence({ budgetMin }))
-              }
+              onBlur={(event) => commitNumber(event.target, SEQUENCE_LIMITS.budgetMin, (budgetMin) => changeSequence({ budgetMin }))}
             />{' '}
             min
           </span>
         </p>
         <p className={`text-small ${over > 0 ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
-          <Asked term="length">{over > 0 ? `${clock(over)} too long` : `${clock(-over)} to spare`}</Asked>;{' '}
-          {clock(workMs)} of it work
+          <Asked term="length">{over > 0 ? `${clock(over)} too long` : `${clock(-over)} to spare`}</Asked>; {clock(workMs)} of it work
         </p>
       </section>
       {advices.length > 0 && (
@@ -157,9 +151,7 @@ const PaceField = memo(function PaceField({ name, label, pacing }: PaceProps) {
         className="w-full border border-ink/45 bg-white px-2 py-1 figures"
         key={pacing[name]}
         defaultValue={pacing[name]}
-        onBlur={(event) =>
-          commitNumber(event.target, limit, (value) => changeSequence({ pacing: { ...pacing, [name]: value } }))
-        }
+        onBlur={(event) => commitNumber(event.target, limit, (value) => changeSequence({ pacing: { ...pacing, [name]: value } }))}
       />
     </label>
   );

@@ -30,9 +30,7 @@ describe('a sequence as text, beside its rows', () => {
 
   test('is taken whole, with what was made of it said, and undone in one step', async () => {
     const { user, onClose } = panel();
-    write(
-      'Evening\n12 min\nstrength\n2 rounds, rest 30 s:\n  Palm lift, knees: 2x6 tempo1-3\n  wrist circels: 1x3 L,R <>',
-    );
+    write('Evening\n12 min\nstrength\n2 rounds, rest 30 s:\n  Palm lift, knees: 2x6 tempo1-3\n  wrist circels: 1x3 L,R <>');
     const said = screen.getByText(/2 blocks, read whole/).closest('[role=status]')!;
     expect(said.textContent).toContain('“wrist circels” is taken for Wrist circles');
     await user.click(take());

@@ -78,11 +78,7 @@ function Told({ read, goTo: go }: { read: SequenceRead; goTo: (line: number, col
       <ul role="alert" className="max-h-36 overflow-y-auto border-l-4 border-iron bg-iron-wash px-3 py-1.5 text-small">
         {faults.map(({ line, column, message, nearest }) => (
           <li key={`${line} ${column} ${message}`}>
-            <button
-              type="button"
-              className="font-semibold underline underline-offset-2"
-              onClick={() => go(line, column)}
-            >
+            <button type="button" className="font-semibold underline underline-offset-2" onClick={() => go(line, column)}>
               Line {line}, {column}
             </button>
             : {message} {nearest.length > 0 && <b>{nearest.join(' · ')}</b>}

@@ -1,17 +1,7 @@
 import { type RefObject, useMemo } from 'react';
 import { knownMovement } from '../../store/library.js';
 import { type Command, useCommands } from '../../ui/commands.js';
-import {
-  duplicateBlock,
-  groupWithNext,
-  moveBlock,
-  redo,
-  select,
-  stepLevel,
-  undo,
-  ungroup,
-  useEditor,
-} from '../../store/editor.js';
+import { duplicateBlock, groupWithNext, moveBlock, redo, select, stepLevel, undo, ungroup, useEditor } from '../../store/editor.js';
 import { removeWithUndo } from './block-row.js';
 import { followSelection } from './follow-selection.js';
 

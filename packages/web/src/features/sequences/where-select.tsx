@@ -18,8 +18,7 @@ const PLACE_WORDS: Record<Place, string> = {
 };
 const IN_PHASE = PHASES.map((phase): Where => ({ key: phase, label: capital(phase), narrows: { phase } }));
 const AT_PLACE = PLACES.map((place): Where => ({ key: place, label: PLACE_WORDS[place], narrows: { place } }));
-const forGaps = (gaps: readonly Gap[]) =>
-  gaps.map((gap): Where => ({ key: gap.words, label: gap.words, narrows: { gap } }));
+const forGaps = (gaps: readonly Gap[]) => gaps.map((gap): Where => ({ key: gap.words, label: gap.words, narrows: { gap } }));
 
 /** What a choice narrows the shelf by; nothing where it is none, or a gap that is closed by now. */
 export const narrowedBy = (key: string, gaps: readonly Gap[]): Where['narrows'] =>

@@ -1,5 +1,5 @@
 import type { SessionRecord, StoredReading } from '@clay-pot/contracts';
-import { changeOf, HANDS, type Hand, measuredAs, protocolName, type Reading, readingUnit, thingsIn } from '@clay-pot/core'; // prettier-ignore
+import { changeOf, HANDS, type Hand, measuredAs, protocolName, type Reading, readingUnit, thingsIn } from '@clay-pot/core';
 import { useReadings } from '../../api/queries.js';
 import { readingText } from '../../domain/units.js';
 import { useRepeats } from '../../domain/use-repeats.js';
@@ -45,11 +45,11 @@ interface RowProps {
 
 function Row({ thing, hand, mine, repeats }: RowProps) {
   const at = (moment: Reading['moment']) =>
-    mine.find((each) => each.kind === thing.kind && each.of === thing.of && each.hand === hand && each.moment === moment)?.value; // prettier-ignore
+    mine.find((each) => each.kind === thing.kind && each.of === thing.of && each.hand === hand && each.moment === moment)?.value;
   const [before, after] = [at('before'), at('after')];
   const unit = readingUnit(thing.kind, thing.of);
   if (!unit || (before === undefined && after === undefined)) return null;
-  const change = before === undefined || after === undefined ? null : changeOf(measuredAs(thing), before, after, repeats(thing)); // prettier-ignore
+  const change = before === undefined || after === undefined ? null : changeOf(measuredAs(thing), before, after, repeats(thing));
   const sign = (change?.by ?? 0) < 0 ? '−' : '+';
   return (
     <tr className="border-t border-line">
@@ -61,11 +61,7 @@ function Row({ thing, hand, mine, repeats }: RowProps) {
       <td className="text-right font-semibold figures">{after === undefined ? '–' : readingText(unit, after)}</td>
       <td className="pl-6">
         {change && (
-          <span
-            className={
-              change.isReal ? (change.by > 0 ? 'font-bold text-celadon' : 'font-bold text-amber') : 'text-ink-soft'
-            }
-          >
+          <span className={change.isReal ? (change.by > 0 ? 'font-bold text-celadon' : 'font-bold text-amber') : 'text-ink-soft'}>
             {sign}
             {readingText(unit, Math.abs(change.by))}: {change.isReal ? 'a real change' : 'within the error'}
           </span>

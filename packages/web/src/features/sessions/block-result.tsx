@@ -34,9 +34,7 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
     <tr className="border-t border-line align-top">
       <td className="py-2 pr-3">
         <b>{movement ? <MovementName movement={movement} /> : block.movementId}</b>
-        <div className="text-small text-ink-soft">
-          {(movement && findLevel(movement, block.levelId)?.name) ?? block.levelId}
-        </div>
+        <div className="text-small text-ink-soft">{(movement && findLevel(movement, block.levelId)?.name) ?? block.levelId}</div>
         <div className="text-small figures lg:hidden">{printDose(block.dose)}</div>
         {taken && <div className="text-small text-amber">eased to: {formName(taken, block, movement)}</div>}
         {complaints.map((complaint) => (

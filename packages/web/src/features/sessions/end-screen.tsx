@@ -32,10 +32,9 @@ export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['en
             {STOP_SIGNS[stopSign]}, {HAND_WORDS[stopHand]}
           </p>
           <p className="mt-1">
-            From now on nothing loads {stopHand === 'both' ? 'either hand' : `the ${HAND_WORDS[stopHand]}`} until a
-            licensed practitioner has looked at it. It stands on {run.athleteName}’s page, where it is recorded who
-            cleared it. {STOP_RULES[2]} A cold, white or blue hand, a pop with loss of strength, or a changed shape
-            after a fall needs help at once.
+            From now on nothing loads {stopHand === 'both' ? 'either hand' : `the ${HAND_WORDS[stopHand]}`} until a licensed practitioner
+            has looked at it. It stands on {run.athleteName}’s page, where it is recorded who cleared it. {STOP_RULES[2]} A cold, white or
+            blue hand, a pop with loss of strength, or a changed shape after a fall needs help at once.
           </p>
         </div>
       )}
@@ -86,8 +85,7 @@ function Untold({ run }: { run: Run }) {
     <section aria-label="Not told yet">
       <h2 className="text-lead">Did anything hurt?</h2>
       <p className="mb-2 text-small text-ink-soft">
-        {counted(toRate.length, 'block')} not told of. Tell the exceptions first; what is left blank stays blank in the
-        record.
+        {counted(toRate.length, 'block')} not told of. Tell the exceptions first; what is left blank stays blank in the record.
       </p>
       <ul>
         {toRate.map((id) =>

@@ -51,7 +51,7 @@ describe('before a session', () => {
 
   test('what is measured around the session is told while the gauge can still be fetched', async () => {
     await threshold({ document: { ...SHORT, tests: ['force.grip', 'passive.wrist-extension'] } });
-    expect(screen.getByText('Measured before and after: Grip, most strength; Wrist extension, range with help.')).toBeTruthy(); // prettier-ignore
+    expect(screen.getByText('Measured before and after: Grip, most strength; Wrist extension, range with help.')).toBeTruthy();
   });
 
   test('without anybody chosen it does not begin; choosing puts them into the address', async () => {
@@ -74,10 +74,7 @@ describe('before a session', () => {
   });
 
   test('what was stopped on this device holds at once, before the server has heard of it', async () => {
-    keepStop(
-      someone().id,
-      stopCaution('01890000-0000-7000-8000-0000000000bb', { sign: 'numbness', hand: 'left', onDay: '2026-05-01' }),
-    );
+    keepStop(someone().id, stopCaution('01890000-0000-7000-8000-0000000000bb', { sign: 'numbness', hand: 'left', onDay: '2026-05-01' }));
     const { user } = await threshold();
     expect(screen.getByRole('alert').textContent).toContain('Left hand: numbness or tingling, stopped on 1 May 2026');
     await user.click(ask());
@@ -128,7 +125,10 @@ describe('a session of a programme', () => {
   const document: Programme = {
     title: 'Eight weeks',
     fromDay: '2026-06-08',
-    weeks: [{ kind: 'build', amountPercent: 100 }, { kind: 'easier', amountPercent: 50 }], // prettier-ignore
+    weeks: [
+      { kind: 'build', amountPercent: 100 },
+      { kind: 'easier', amountPercent: 50 },
+    ],
     plans: [{ id: 'a', sequenceId: SHORT_ID }],
     sessions: [
       { id: 's1', day: '2026-06-09', planId: 'a' },

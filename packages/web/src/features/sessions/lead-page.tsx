@@ -94,10 +94,7 @@ function Threshold({ id, document, note }: ThresholdProps) {
   }
 
   return (
-    <Page
-      title={document.title}
-      lead={`${minutesText(timeline.durationMs)}, ${counted(document.blocks.length, 'block')}`}
-    >
+    <Page title={document.title} lead={`${minutesText(timeline.durationMs)}, ${counted(document.blocks.length, 'block')}`}>
       <div className="grid items-start gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
         <div className="grid max-w-2xl gap-6">
           <p>
@@ -110,9 +107,7 @@ function Threshold({ id, document, note }: ThresholdProps) {
           <SelectField
             label="For"
             value={athleteId ?? ''}
-            onChange={(event) =>
-              setParams(event.target.value ? { athlete: event.target.value } : {}, { replace: true })
-            }
+            onChange={(event) => setParams(event.target.value ? { athlete: event.target.value } : {}, { replace: true })}
           >
             <option value="">Choose who does it</option>
             {athletes.data?.map(({ id: key, name }) => (
@@ -178,9 +173,7 @@ function Coming({ block, person }: { block: Block; person: Person }) {
         </div>
         <div className="text-small text-ink-soft">
           {level.name}:{' '}
-          <span className="figures">
-            {[doseSentence(block.dose, movement, level, foundKg), ...pausesOf(block)].join(', ')}
-          </span>
+          <span className="figures">{[doseSentence(block.dose, movement, level, foundKg), ...pausesOf(block)].join(', ')}</span>
         </div>
       </div>
     </li>
@@ -229,15 +222,7 @@ function BeforeLoading({ stops, advices, person, sequencePath }: BeforeProps) {
 }
 
 /** What the rules say against beginning, and where it is answered. */
-function MayNotBegin({
-  stops,
-  person,
-  sequencePath,
-}: {
-  stops: readonly Finding[];
-  person: Athlete | undefined;
-  sequencePath: string;
-}) {
+function MayNotBegin({ stops, person, sequencePath }: { stops: readonly Finding[]; person: Athlete | undefined; sequencePath: string }) {
   return (
     <div role="alert" className="border-2 border-iron bg-iron-wash px-4 py-3">
       <h2 className="text-lead text-iron">This may not begin</h2>
@@ -293,15 +278,8 @@ function ToAsk({ asked, onChange }: { asked: boolean; onChange: (asked: boolean)
   return (
     <Part title="To ask">
       <label className="flex items-start gap-3 py-2">
-        <input
-          type="checkbox"
-          className="mt-1 size-5 accent-ink"
-          checked={asked}
-          onChange={(event) => onChange(event.target.checked)}
-        />
-        <span>
-          Asked today: no numbness or tingling, no swelling, nothing worse this morning than after the last session.
-        </span>
+        <input type="checkbox" className="mt-1 size-5 accent-ink" checked={asked} onChange={(event) => onChange(event.target.checked)} />
+        <span>Asked today: no numbness or tingling, no swelling, nothing worse this morning than after the last session.</span>
       </label>
     </Part>
   );

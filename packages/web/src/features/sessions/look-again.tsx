@@ -50,12 +50,7 @@ export function LookAgain({ run, event }: { run: Run; event: TimelineEvent }) {
         <div key={hand} role="group" aria-label={HAND_WORDS[hand]} className="mt-2 flex items-center gap-2">
           <SideMark side={hand} className="w-7" />
           {LOOK_ANSWERS.map((answer) => (
-            <Button
-              key={answer}
-              className="h-12 flex-1"
-              disabled={told.includes(hand)}
-              onClick={() => tell(hand, answer)}
-            >
+            <Button key={answer} className="h-12 flex-1" disabled={told.includes(hand)} onClick={() => tell(hand, answer)}>
               {answer}
             </Button>
           ))}

@@ -42,9 +42,7 @@ export function bigNumber(timeline: Timeline, event: TimelineEvent, head: Playhe
     const metres = doneOf(timeline, stint, head)[0]?.amount ?? 0;
     return { text: String(metres), of: `${most}${unit}` };
   }
-  return stint.open
-    ? { text: String(Math.floor(head.elapsedMs / 1000)), of: `${most}${unit}` }
-    : { text: countdown(leftMs), of: null };
+  return stint.open ? { text: String(Math.floor(head.elapsedMs / 1000)), of: `${most}${unit}` } : { text: countdown(leftMs), of: null };
 }
 
 /** What to do at a moment, in a word or two. */
@@ -81,13 +79,7 @@ const PLAIN = {
 } as const;
 
 /** Round, set, direction and effort of what is being done, as far as they are worth telling. */
-export function whichSet(
-  sequence: Sequence,
-  block: Block,
-  level: Level,
-  event: TimelineEvent,
-  foundKg: number | null,
-): string {
+export function whichSet(sequence: Sequence, block: Block, level: Level, event: TimelineEvent, foundKg: number | null): string {
   const { set, direction, round } = event;
   const { dose } = block;
   const sets = setCount(dose);
@@ -115,8 +107,7 @@ export function endWords(stint: Stint | undefined, event: TimelineEvent, level: 
   if (event.kind === 'look') return null;
   if (!stint) return null;
   if (stint.open === 'ease') return 'It has eased';
-  if (stint.open === 'form')
-    return stint.unit === 'repetitions' ? 'That was the last clean one' : 'The form failed: stop';
+  if (stint.open === 'form') return stint.unit === 'repetitions' ? 'That was the last clean one' : 'The form failed: stop';
   if (!event.untilTold) return null;
   const steps = stepsOver(stint.plannedAmount, level);
   return `Done: ${stint.plannedAmount} m${steps === null ? '' : `, some ${steps} steps`}`;
@@ -129,13 +120,7 @@ export function cueFor(movement: Movement, cues: readonly string[], event: Timel
 }
 
 /** What is said aloud when something changes. */
-export function spoken(
-  sequence: Sequence,
-  event: TimelineEvent,
-  name: string,
-  level: Level,
-  partLabel: string,
-): string {
+export function spoken(sequence: Sequence, event: TimelineEvent, name: string, level: Level, partLabel: string): string {
   if (event.kind === 'announce') return `Next: ${name}, ${level.name}`;
   if (event.kind === 'repetition') return `${HAND_WORDS[event.side]}, ${event.repetition}`;
   if (event.kind === 'breath') return partLabel;

@@ -43,7 +43,11 @@ beforeEach(() => {
   useSound.setState({ on: false });
   useBands.setState({ sessionId: null, bands: {} });
   useGauge.setState({ source: { kind: 'file', device: gauge } });
-  answering({ [`GET /api/athletes/${wren.id}`]: wren, [`GET /api/athletes/${wren.id}/readings`]: [], [`GET /api/athletes/${wren.id}/evidence`]: [] }); // prettier-ignore
+  answering({
+    [`GET /api/athletes/${wren.id}`]: wren,
+    [`GET /api/athletes/${wren.id}/readings`]: [],
+    [`GET /api/athletes/${wren.id}/evidence`]: [],
+  });
 });
 afterEach(() => useGauge.setState({ source: null }));
 
@@ -85,9 +89,7 @@ describe('a gauge in the session', () => {
     unmount();
     expect(bandPercentOf('one', 'b')).toBeGreaterThan(40);
     expect(bandPercentOf('one', 'b')).toBeLessThan(60);
-    expect(useBands.getState().bands['b']!.lost).toEqual([
-      expect.stringMatching(/^Left hand, repetition 1, .*, below$/),
-    ]);
+    expect(useBands.getState().bands['b']!.lost).toEqual([expect.stringMatching(/^Left hand, repetition 1, .*, below$/)]);
   });
 
   test('an open set ends when the hand lets go; one with an end does not', async () => {
@@ -102,7 +104,10 @@ describe('a gauge in the session', () => {
       useRun.setState({ run: now });
       const shown = show(<PlayerGauge run={now} timeline={openTimeline} event={itemAt(openTimeline.events, event)} />);
       await settle();
-      const [low = 0] = /([\d.]+)–/.exec(screen.getByRole('region', { name: 'Gauge' }).textContent!)!.slice(1).map(Number); // prettier-ignore
+      const [low = 0] = /([\d.]+)–/
+        .exec(screen.getByRole('region', { name: 'Gauge' }).textContent!)!
+        .slice(1)
+        .map(Number);
       act(() => events!.samples(force((low + 1) * 9.80665)));
       act(() => events!.samples(force(1, 2)));
       const doneSets = useRun.getState().run?.sets ?? [];

@@ -1,4 +1,15 @@
-import { bandOfPress, capital, currentPart, type Hand, HAND_WORDS, itemAt, type Level, resolveBlock, type Timeline, type TimelineEvent } from '@clay-pot/core'; // prettier-ignore
+import {
+  bandOfPress,
+  capital,
+  currentPart,
+  type Hand,
+  HAND_WORDS,
+  itemAt,
+  type Level,
+  resolveBlock,
+  type Timeline,
+  type TimelineEvent,
+} from '@clay-pot/core';
 import { Gauge } from 'lucide-react';
 import { useEffect, useMemo, useRef } from 'react';
 import { create } from 'zustand';
@@ -95,12 +106,7 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
       {event.stint === null && (
         <details className="text-small">
           <summary className="cursor-pointer">Another gauge</summary>
-          <DeviceChoice
-            sort="force"
-            isTypable={false}
-            source={source}
-            choose={(next) => useGauge.setState({ source: next })}
-          />
+          <DeviceChoice sort="force" isTypable={false} source={source} choose={(next) => useGauge.setState({ source: next })} />
         </details>
       )}
     </section>

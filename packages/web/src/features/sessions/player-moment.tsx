@@ -85,9 +85,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
           {counts && <p className="text-body text-ink-soft figures sm:text-lead">{seconds} s</p>}
         </div>
         <div className="col-span-2 mt-1 sm:col-span-1 sm:mt-0 short:col-span-2">
-          {event.stint !== null && (
-            <p className="font-semibold sm:text-lead">{whichSet(sequence, block, level, event, foundKg)}</p>
-          )}
+          {event.stint !== null && <p className="font-semibold sm:text-lead">{whichSet(sequence, block, level, event, foundKg)}</p>}
           <div className="text-ink-soft sm:text-lead sm:leading-snug" data-testid="cue">
             {event.kind === 'break' && <Fetch run={run} event={event} />}
             {event.kind === 'look' ? null : event.stint === null && askedNow(run) === undefined ? (
@@ -111,18 +109,13 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
 /** The weight that an effort finds for whoever is led; nothing while it is not known who that is. */
 function useFound(led: string, level: Level, dose: Dose): number | null {
   const { athleteId, person } = useForWhom(led);
-  return useMemo(
-    () => (athleteId === undefined ? null : foundKilograms(person, level, dose)),
-    [athleteId, person, level, dose],
-  );
+  return useMemo(() => (athleteId === undefined ? null : foundKilograms(person, level, dose)), [athleteId, person, level, dose]);
 }
 
 /** What to have at hand when the break is over. */
 function Fetch({ run, event }: { run: Run; event: TimelineEvent }) {
   const things = thingsAfterBreak(run.sequence, event.blockIndex, knownMovement);
-  return (
-    <p className="font-semibold text-ink">{things.length > 0 ? `Fetch: ${things.join(', ')}.` : 'Nothing to fetch.'}</p>
-  );
+  return <p className="font-semibold text-ink">{things.length > 0 ? `Fetch: ${things.join(', ')}.` : 'Nothing to fetch.'}</p>;
 }
 
 /** What forbids loading, and what the movement asks to be minded of somebody with these cautions. */

@@ -97,8 +97,7 @@ function Player({ run }: { run: Run }) {
           </h1>
           <OutboxState />
           <p className="shrink-0 figures">
-            <span className="text-ink-soft">left</span>{' '}
-            <b data-testid="remaining">{clock(remainingMs(timeline, head))}</b>
+            <span className="text-ink-soft">left</span> <b data-testid="remaining">{clock(remainingMs(timeline, head))}</b>
           </p>
         </div>
         <Course run={run} />

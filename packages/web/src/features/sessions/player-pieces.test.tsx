@@ -241,9 +241,7 @@ describe('the end', () => {
     expect(run().ended).toMatchObject({ ending: 'completed' });
     const { user } = show(<EndScreen run={run()} ended={run().ended!} />);
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Done');
-    expect(document.body.textContent).toContain(
-      Object.values(AFTER_CARE).find((words) => document.body.textContent.includes(words)),
-    );
+    expect(document.body.textContent).toContain(Object.values(AFTER_CARE).find((words) => document.body.textContent.includes(words)));
     expect(screen.getByText(/^3 blocks not told of/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'All in all 6' }));
     await user.type(screen.getByRole('textbox', { name: 'Note on the session' }), 'Quiet wrists.');
@@ -302,13 +300,20 @@ describe('faults of form', () => {
     await user.click(left());
     expect(left().getAttribute('aria-pressed')).toBe('false');
     const ticks = sent('/form/');
-    expect(ticks).toMatchObject([true, false].map((seen) => ({ blockId: 'b', hand: 'left', fault: 'Held breath', seen }))); // prettier-ignore
+    expect(ticks).toMatchObject([true, false].map((seen) => ({ blockId: 'b', hand: 'left', fault: 'Held breath', seen })));
     expect(run().form).toEqual(ticks);
   });
 
   test('of one hand’s work name that hand alone', () => {
     const [, grip] = SHORT.blocks;
-    beginRun({ athleteId: wren.id, athleteName: wren.name, cautions: [], equipment: [], sequenceId: 's', sequence: { ...SHORT, blocks: [{ ...grip!, dose: { ...grip!.dose, sides: 'right' } }] } }); // prettier-ignore
+    beginRun({
+      athleteId: wren.id,
+      athleteName: wren.name,
+      cautions: [],
+      equipment: [],
+      sequenceId: 's',
+      sequence: { ...SHORT, blocks: [{ ...grip!, dose: { ...grip!.dose, sides: 'right' } }] },
+    });
     show(<Watching />);
     expect(screen.queryByRole('button', { name: /: left$/ })).toBeNull();
     expect(screen.getAllByRole('button', { name: /: right$/ }).length).toBeGreaterThan(2);

@@ -1,12 +1,4 @@
-import {
-  doseSentence,
-  momentMs,
-  resolveBlock,
-  type Stint,
-  type Timeline,
-  type TimelineEvent,
-  roundOf,
-} from '@clay-pot/core';
+import { doseSentence, momentMs, resolveBlock, type Stint, type Timeline, type TimelineEvent, roundOf } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { useEffect, useRef } from 'react';
 import type { Run } from '../../store/run.js';

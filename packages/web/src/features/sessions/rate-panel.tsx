@@ -1,12 +1,4 @@
-import {
-  adviseOnDiscomfort,
-  counted,
-  DISCOMFORT_WORDS,
-  must,
-  resolveBlock,
-  SESSION_LIMITS,
-  UNIT_BEHIND,
-} from '@clay-pot/core';
+import { adviseOnDiscomfort, counted, DISCOMFORT_WORDS, must, resolveBlock, SESSION_LIMITS, UNIT_BEHIND } from '@clay-pot/core';
 import { knownMovement, methodFor } from '../../store/library.js';
 import { Minus, Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';

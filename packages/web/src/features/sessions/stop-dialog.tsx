@@ -174,9 +174,7 @@ function Question({ title, calm = false, onClose, children }: QuestionProps) {
       <div className="fixed inset-0 bg-ink/40" aria-hidden />
       <div className="fixed inset-0 overflow-y-auto">
         <div className="grid min-h-full place-items-center p-3 sm:p-4">
-          <DialogPanel
-            className={`w-full max-w-md border-4 bg-white p-4 sm:p-5 ${calm ? 'border-ink' : 'border-iron'}`}
-          >
+          <DialogPanel className={`w-full max-w-md border-4 bg-white p-4 sm:p-5 ${calm ? 'border-ink' : 'border-iron'}`}>
             <DialogTitle className={`text-head ${calm ? '' : 'text-iron'}`}>{title}</DialogTitle>
             {children}
           </DialogPanel>

@@ -43,7 +43,7 @@ describe('tests around a session', () => {
     await user.type(screen.getByLabelText('Wrist extension, left, °'), '74{Enter}');
     await user.type(screen.getByLabelText('Wrist extension, right, °'), '82{Enter}');
     expect(bodies()).toMatchObject([
-      { kind: 'passive range', of: 'wrist extension', hand: 'left', value: 74, onDay: isoToday(), sessionId: ID, moment: 'before' }, // prettier-ignore
+      { kind: 'passive range', of: 'wrist extension', hand: 'left', value: 74, onDay: isoToday(), sessionId: ID, moment: 'before' },
       { hand: 'right', value: 82, moment: 'before' },
     ]);
     await user.click(screen.getByRole('button', { name: 'Begin the session' }));
@@ -72,7 +72,7 @@ describe('tests around a session', () => {
 
   test('a hand that may not be helped is not tested, and nobody waits for it', async () => {
     answering({});
-    const { user } = show(<TestScreen run={run({ cautions: [{ caution: 'numbness', hand: 'left' }] })} moment="before" />); // prettier-ignore
+    const { user } = show(<TestScreen run={run({ cautions: [{ caution: 'numbness', hand: 'left' }] })} moment="before" />);
     expect(screen.getByText(/no loading until a licensed practitioner/)).toBeTruthy();
     expect(screen.queryByLabelText('Wrist extension, left, °')).toBeNull();
     await user.type(screen.getByLabelText('Wrist extension, right, °'), '82{Enter}');
@@ -81,13 +81,13 @@ describe('tests around a session', () => {
 
   test('what it was before stands beside the second test', async () => {
     answering({});
-    useSessionTests.setState({ sessionId: ID, tested: { done: ['before'], before: { 'passive.wrist-extension left': 74 } } }); // prettier-ignore
+    useSessionTests.setState({ sessionId: ID, tested: { done: ['before'], before: { 'passive.wrist-extension left': 74 } } });
     show(<TestScreen run={run()} moment="after" />);
     expect(screen.getByText('before 74°')).toBeTruthy();
   });
 
   test('come before the first block and after the end, but not after a stop, nor in a session that was under way', () => {
-    const moment = (change: Partial<Run>, tests?: SessionTest[]) => renderHook(() => useMomentNow(run(change, tests))).result.current; // prettier-ignore
+    const moment = (change: Partial<Run>, tests?: SessionTest[]) => renderHook(() => useMomentNow(run(change, tests))).result.current;
     const ended = (ending: 'completed' | 'stopped') => ({ ended: { ending, at: '2026-06-01T08:20:00.000Z' } });
     expect(moment({})).toBe('before');
     expect(moment({}, [])).toBeNull();
@@ -102,7 +102,16 @@ describe('tests around a session', () => {
 });
 
 describe('before and after on a record', () => {
-  const read = (hand: 'left' | 'right', moment: 'before' | 'after', value: number): StoredReading => ({ id: `${hand} ${moment}`, kind: 'passive range', of: 'wrist extension', hand, value, onDay: '2026-06-01', sessionId: ID, moment }); // prettier-ignore
+  const read = (hand: 'left' | 'right', moment: 'before' | 'after', value: number): StoredReading => ({
+    id: `${hand} ${moment}`,
+    kind: 'passive range',
+    of: 'wrist extension',
+    hand,
+    value,
+    onDay: '2026-06-01',
+    sessionId: ID,
+    moment,
+  });
   const shown = async (readings: StoredReading[]) => {
     answering({ [`GET /api/athletes/${wren.id}/readings`]: readings });
     show(<BeforeAfter record={{ id: ID, athleteId: wren.id } as SessionRecord} />);

@@ -1,4 +1,15 @@
-import { capital, type Hand, HANDS, type Moment, must, protocolName, protocolOf, readingUnit, type SessionTest, whyNotMeasured } from '@clay-pot/core'; // prettier-ignore
+import {
+  capital,
+  type Hand,
+  HANDS,
+  type Moment,
+  must,
+  protocolName,
+  protocolOf,
+  readingUnit,
+  type SessionTest,
+  whyNotMeasured,
+} from '@clay-pot/core';
 import { readingText, shownUnit, storedValue } from '../../domain/units.js';
 import type { Run } from '../../store/run.js';
 import { keepTest, skipTests, testsOf, useSessionTests } from '../../store/session-tests.js';
@@ -22,21 +33,14 @@ export function TestScreen({ run, moment }: { run: Run; moment: Moment }) {
         <h1 className="text-title">{title}</h1>
         <p className="text-ink-soft">
           {run.athleteName}, {run.sequence.title}.{' '}
-          {moment === 'before'
-            ? 'The same is measured again when the work is done.'
-            : 'As before the work: same place, same hand first.'}
+          {moment === 'before' ? 'The same is measured again when the work is done.' : 'As before the work: same place, same hand first.'}
         </p>
       </div>
       {tests.map((id) => (
         <Test key={id} run={run} id={id} moment={moment} />
       ))}
       <div className="flex flex-wrap gap-2">
-        <Button
-          kind="primary"
-          className="px-6 py-3 text-lead"
-          disabled={left.length > 0}
-          onClick={() => skipTests(run.id, moment)}
-        >
+        <Button kind="primary" className="px-6 py-3 text-lead" disabled={left.length > 0} onClick={() => skipTests(run.id, moment)}>
           {moment === 'before' ? 'Begin the session' : 'Go on'}
         </Button>
         {left.length > 0 && (
@@ -49,8 +53,7 @@ export function TestScreen({ run, moment }: { run: Run; moment: Moment }) {
   );
 }
 
-const whyNot = (id: SessionTest, { cautions }: Run, hand: Hand) =>
-  whyNotMeasured(must(protocolOf(id), `a protocol ${id}`), cautions, hand);
+const whyNot = (id: SessionTest, { cautions }: Run, hand: Hand) => whyNotMeasured(must(protocolOf(id), `a protocol ${id}`), cautions, hand);
 const openHands = (id: SessionTest, run: Run) => HANDS.filter((hand) => whyNot(id, run, hand) === null);
 
 function Test({ run, id, moment }: { run: Run; id: SessionTest; moment: Moment }) {

@@ -1,13 +1,4 @@
-import {
-  type Block,
-  faultsToWatch,
-  formFaultsOf,
-  type Hand,
-  HANDS,
-  handsWorking,
-  resolveBlock,
-  type TimelineEvent,
-} from '@clay-pot/core';
+import { type Block, faultsToWatch, formFaultsOf, type Hand, HANDS, handsWorking, resolveBlock, type TimelineEvent } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { type Run, tickForm } from '../../store/run.js';
 
@@ -54,9 +45,7 @@ function FaultRows({ run, block, faults }: { run: Run; block: Block; faults: rea
     <ul className="text-small">
       {faults.map((fault) => (
         <li key={fault} className="flex items-center border-b border-line">
-          <span
-            className={`min-w-0 flex-1 leading-tight ${HANDS.some((hand) => seen[hand].includes(fault)) ? 'font-semibold' : ''}`}
-          >
+          <span className={`min-w-0 flex-1 leading-tight ${HANDS.some((hand) => seen[hand].includes(fault)) ? 'font-semibold' : ''}`}>
             {fault}
           </span>
           {handsWorking(block.dose.sides).map((hand) => (

@@ -69,7 +69,9 @@ function Next({ athleteId, athleteName }: { athleteId: string; athleteName: stri
     isoToday(),
     assignments.filter((each) => each.athleteId === athleteId),
   );
-  const coming = programmes.flatMap(({ next }) => (next ? [{ day: next.day, title: sequences?.find(({ id }) => id === next.sequenceId)?.title ?? 'a session of the programme' }] : [])); // prettier-ignore
+  const coming = programmes.flatMap(({ next }) =>
+    next ? [{ day: next.day, title: sequences?.find(({ id }) => id === next.sequenceId)?.title ?? 'a session of the programme' }] : [],
+  );
   const all = given ? [...coming, { day: given.day, title: given.assignment.sequenceTitle }] : coming;
   const next = all.sort((a, b) => a.day.localeCompare(b.day))[0];
   if (!next) {

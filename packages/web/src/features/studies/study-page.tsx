@@ -14,7 +14,7 @@ const USUAL: Settings = {
 };
 const FIRST_MOVEMENT = 'strength.palm-lift';
 /** Only what loads has doses that grow. */
-const FAMILIES: readonly string[] = ['planted-strength', 'bearing-holds', 'isometrics', 'free-weights', 'grip', 'edge-work', 'hangs']; // prettier-ignore
+const FAMILIES: readonly string[] = ['planted-strength', 'bearing-holds', 'isometrics', 'free-weights', 'grip', 'edge-work', 'hangs'];
 
 const FIELDS = [
   { key: 'sessionsPerStep', label: 'More after clean sessions' },
@@ -78,9 +78,7 @@ export default function StudyPage() {
         <SelectField
           label="Sessions a week"
           value={settings.sessionsPerWeek ?? ''}
-          onChange={({ target }) =>
-            setSettings({ ...settings, sessionsPerWeek: target.value ? Number(target.value) : null })
-          }
+          onChange={({ target }) => setSettings({ ...settings, sessionsPerWeek: target.value ? Number(target.value) : null })}
         >
           <option value="">as the method trains</option>
           {[1, 2, 3, 4, 5, 6, 7].map((count) => (
@@ -107,8 +105,7 @@ export default function StudyPage() {
       )}
       {done.length === 0 && share === null && (
         <p className="mt-8 border-b border-line py-6 text-ink-soft">
-          Go through it once, change one setting, and go through it again: both stand below each other, with the same
-          people.
+          Go through it once, change one setting, and go through it again: both stand below each other, with the same people.
         </p>
       )}
       {done.map((study, index) => (

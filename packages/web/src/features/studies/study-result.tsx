@@ -44,9 +44,8 @@ export function StudyResult({ study, forget }: { study: DoneStudy; forget: () =>
         </table>
       </div>
       <p className="mt-1 text-fine text-ink-soft">
-        The mark is the mean; in brackets and below it, between what it lies in nineteen of twenty such studies. Methods
-        differ here by how often they train, how fast their doses grow, the discomfort that they allow and their ceiling
-        of effort.
+        The mark is the mean; in brackets and below it, between what it lies in nineteen of twenty such studies. Methods differ here by how
+        often they train, how fast their doses grow, the discomfort that they allow and their ceiling of effort.
       </p>
     </Part>
   );
@@ -56,7 +55,7 @@ export function StudyResult({ study, forget }: { study: DoneStudy; forget: () =>
 function paceWords({ sessionsPerStep, daysPerStep }: StudyQuestion): string {
   const words = [
     ...(sessionsPerStep === null ? [] : [`more after ${counted(sessionsPerStep, 'clean session')}`]),
-    ...(daysPerStep === null ? [] : [daysPerStep === 0 ? 'no days between' : `once in ${counted(daysPerStep, 'day')} at most`]), // prettier-ignore
+    ...(daysPerStep === null ? [] : [daysPerStep === 0 ? 'no days between' : `once in ${counted(daysPerStep, 'day')} at most`]),
   ];
   return words.join(', ') || 'at each method’s own pace';
 }

@@ -12,7 +12,14 @@ beforeEach(() => {
 const sent = () => useOutbox.getState().letters;
 
 describe('whose morning is to be asked about', () => {
-  const asked = { sessionId: ID, athleteId: 'a', athleteName: 'Wren Halloran', title: 'Two hands', endedAt: new Date().toISOString(), before: null }; // prettier-ignore
+  const asked = {
+    sessionId: ID,
+    athleteId: 'a',
+    athleteName: 'Wren Halloran',
+    title: 'Two hands',
+    endedAt: new Date().toISOString(),
+    before: null,
+  };
   test('on Today it is calm with one tap, and not asked twice', async () => {
     const { user } = show(<Mornings mornings={[asked]} />);
     await user.click(screen.getByRole('button', { name: 'Calm, both hands: Wren Halloran' }));

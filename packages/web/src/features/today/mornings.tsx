@@ -55,11 +55,7 @@ function Asked({ asked, told }: { asked: TodayMorning; told: Parameters<typeof t
             >
               Calm
             </Button>
-            <Button
-              className="min-h-11"
-              aria-label={`Tell of the morning: ${athleteName}`}
-              onClick={() => setTelling(true)}
-            >
+            <Button className="min-h-11" aria-label={`Tell of the morning: ${athleteName}`} onClick={() => setTelling(true)}>
               Tell…
             </Button>
           </>

@@ -8,10 +8,7 @@ export function ToDecide() {
   const { data } = useCalls();
   const waiting = useWaiting(data?.calls ?? []);
   return (
-    <Part
-      title="To decide"
-      aside={<span className="text-small text-ink-soft">J, K: next, before; A accepts, C changes, D declines</span>}
-    >
+    <Part title="To decide" aside={<span className="text-small text-ink-soft">J, K: next, before; A accepts, C changes, D declines</span>}>
       {data && data.toLookAt > 0 && (
         <p role="status" className="py-1 text-small text-ink-soft">
           {data.toLookAt} athletes are still looked at.

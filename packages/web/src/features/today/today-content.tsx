@@ -33,11 +33,7 @@ export default function TodayContent() {
       <div className="grid grid-cols-[minmax(0,1fr)] gap-y-8">
         <div className="grid items-start gap-x-10 gap-y-8 xl:grid-cols-[minmax(0,4fr)_minmax(0,3fr)]">
           <Part title="Due today">
-            {due.length ? (
-              <DueList due={due} />
-            ) : (
-              <Empty>Nobody is planned for today. Give a sequence to somebody on their page.</Empty>
-            )}
+            {due.length ? <DueList due={due} /> : <Empty>Nobody is planned for today. Give a sequence to somebody on their page.</Empty>}
           </Part>
           <Suspense fallback={null}>
             <div className="grid gap-8">
@@ -117,9 +113,7 @@ function DueList({ due }: { due: readonly TodayDue[] }) {
               to={leadPath(
                 item.sequenceId,
                 item.athleteId,
-                item.from.kind === 'programme'
-                  ? { programmeId: item.from.id, sessionId: item.from.sessionId }
-                  : undefined,
+                item.from.kind === 'programme' ? { programmeId: item.from.id, sessionId: item.from.sessionId } : undefined,
               )}
               aria-label={`Lead ${item.sequenceTitle} for ${item.athleteName}`}
               className="max-sm:min-h-11"

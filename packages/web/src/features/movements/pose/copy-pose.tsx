@@ -24,11 +24,7 @@ export function CopyPose({ movement, level, set }: Props) {
     <div role="group" aria-label="Copy the hand of another level" className="flex flex-wrap items-end gap-2">
       <label className="block min-w-52 flex-1 text-small font-semibold">
         Copy the hand of
-        <select
-          className={`${INPUT} mt-1 py-1! font-normal`}
-          value={from.id}
-          onChange={(event) => setMovementId(event.target.value)}
-        >
+        <select className={`${INPUT} mt-1 py-1! font-normal`} value={from.id} onChange={(event) => setMovementId(event.target.value)}>
           <option value={movement.id}>this movement</option>
           {(Object.keys(FAMILIES) as FamilyId[]).map((family) => (
             <optgroup key={family} label={FAMILIES[family]}>

@@ -32,10 +32,7 @@ export function PictureWords({ movement, level, set }: Props) {
       <Choice
         label="Where the hand is"
         value={level.hand?.setting ?? AS_SAID}
-        options={[
-          AS_SAID,
-          ...HAND_SETTINGS.filter((each) => fitsSetting(each, level.load) || each === level.hand?.setting),
-        ]}
+        options={[AS_SAID, ...HAND_SETTINGS.filter((each) => fitsSetting(each, level.load) || each === level.hand?.setting)]}
         names={{ [AS_SAID]: `${AS_SAID}: ${setting}` }}
         set={(name) => set(withHand(level, { setting: name === AS_SAID ? undefined : (name as HandSetting) }))}
       />

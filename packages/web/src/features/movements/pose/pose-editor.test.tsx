@@ -73,8 +73,7 @@ describe('the pose editor without a drawing', () => {
 
   test('offers only places that the load can be drawn in', () => {
     posing(rest, rest.ladder[0]);
-    const places = () =>
-      [...(screen.getByLabelText('Where the hand is') as HTMLSelectElement).options].map(({ value }) => value);
+    const places = () => [...(screen.getByLabelText('Where the hand is') as HTMLSelectElement).options].map(({ value }) => value);
     expect(places()).toContain('in water');
     expect(places()).not.toContain('planted');
     expect(screen.queryByLabelText('The other hand')).toBeNull();

@@ -85,11 +85,7 @@ export function PoseEditor({ movement, level, person, set }: Props) {
         <Button kind="quiet" disabled={stations.length >= MOST_STATIONS} onClick={add}>
           <Plus size={16} aria-hidden /> Add a moment
         </Button>
-        <Button
-          kind="quiet"
-          disabled={stations.length === 1}
-          onClick={() => set(withStations(level, stations.toSpliced(index, 1)))}
-        >
+        <Button kind="quiet" disabled={stations.length === 1} onClick={() => set(withStations(level, stations.toSpliced(index, 1)))}>
           <X size={16} aria-hidden /> Take {stationName(index, stations.length, round).toLowerCase()} out
         </Button>
         <Button kind="quiet" onClick={() => setStation(turnedOver(station))}>
@@ -104,22 +100,10 @@ export function PoseEditor({ movement, level, person, set }: Props) {
       <div className="grid gap-4 sm:grid-cols-[minmax(0,24rem)_minmax(0,1fr)]">
         {!flat && (
           <div>
-            <PoseStage
-              skeleton={skeleton}
-              {...{ pose, side, view, setView, posable, held, hold }}
-              onPose={setPose}
-              onTrouble={giveUp}
-            />
+            <PoseStage skeleton={skeleton} {...{ pose, side, view, setView, posable, held, hold }} onPose={setPose} onTrouble={giveUp} />
             <div className="mt-1 flex flex-wrap items-center justify-between gap-2">
               <p className="text-small text-ink-soft">Drag a joint, or beside it to turn the hand.</p>
-              <Segments
-                label="Shown as"
-                options={HANDS}
-                words={(hand) => HAND_WORDS[hand]}
-                chosen={side}
-                choose={setSide}
-                size="small"
-              />
+              <Segments label="Shown as" options={HANDS} words={(hand) => HAND_WORDS[hand]} chosen={side} choose={setSide} size="small" />
             </div>
           </div>
         )}
@@ -133,8 +117,7 @@ export function PoseEditor({ movement, level, person, set }: Props) {
             />
           ) : (
             <p className="text-small text-ink-soft">
-              What the hand stands on decides its fingers here. What is said of forearm and wrist comes on top of what
-              the posture asks.
+              What the hand stands on decides its fingers here. What is said of forearm and wrist comes on top of what the posture asks.
             </p>
           )}
           <JointFields pose={pose} posable={posable} held={held} hold={hold} setPose={setPose} />
