@@ -4,8 +4,8 @@ import { fileURLToPath } from 'node:url';
 import type { SequenceListItem, StoredSequence } from '@clay-pot/contracts';
 import { inPhaseOrder, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { type BrowserContext, expect, type Page, test as base } from '@playwright/test';
-import { createConnection } from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
+import { copyDatabase, newDatabase } from '../scripts/copy-database.mjs';
 import config, { HALL_TIME_ZONE } from './playwright.config.js';
 
 const MAIN = fileURLToPath(new URL('../packages/server/dist/main.js', import.meta.url));
@@ -81,10 +81,8 @@ export const test = base.extend<{ coach: Page }, { house: House; signedIn: Signe
       const server = process.env['TEST_DATABASE_URL'];
       if (!server) throw new Error('TEST_DATABASE_URL must be set: run ./clay-pot test e2e');
       const name = `clay_pot_test_e2e_${workerIndex}`;
-      const connection = await createConnection(server.replace(/^mariadb:/, 'mysql:'));
-      await connection.query(`DROP DATABASE IF EXISTS ${name}`);
-      await connection.query(`CREATE DATABASE ${name}`);
-      await connection.end();
+      const template = process.env['TEST_TEMPLATE_DEMO'];
+      await (template ? copyDatabase(server, template, name) : newDatabase(server, name));
       const house = new House(server + name, await freePort());
       await house.start();
       await use(house);
@@ -138,6 +136,18 @@ export async function startSession(page: Page): Promise<void> {
   await page.clock.install();
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByTestId('big-number')).toBeVisible();
+}
+
+/** How much of a wait is really run through: long enough for every interval of the page to have fired. */
+const LAST_MS = 300;
+
+/**
+ * Lets the page's own clock go on. Nothing is drawn in between: the page finds itself later, as after a sleep, and its last moments are run.
+ * Around sounds and counts that are looked at one by one, `page.clock.runFor` runs all of it.
+ */
+export async function pass(page: Page, ms: number): Promise<void> {
+  await page.clock.fastForward(ms - LAST_MS);
+  await page.clock.runFor(LAST_MS);
 }
 
 /** Somebody new of the studio, so that the demo’s people stay as they are for the other journeys. @returns the id of the person */

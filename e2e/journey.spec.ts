@@ -1,13 +1,13 @@
 import type { Page } from '@playwright/test';
 import type { AssignmentItem, SessionRecord } from '@clay-pot/contracts';
-import { expect, idIn, saved, startSession, tabTo, test, openToday } from './house.js';
+import { expect, idIn, saved, startSession, tabTo, test, openToday, pass } from './house.js';
 
 /** Lets the clock run to the end of the session, answering whenever a block asks how it was. */
 async function leadToTheEnd(page: Page, answer: () => Promise<void>): Promise<void> {
   const ended = page.getByRole('heading', { name: 'Done', exact: true });
   const asked = page.getByRole('button', { name: /^Tell more/ });
   for (let step = 0; step < 60 && !(await ended.isVisible()); step++) {
-    await page.clock.runFor(10_000);
+    await pass(page, 10_000);
     if (await asked.isVisible()) await answer();
   }
   await expect(ended).toBeVisible();
@@ -66,12 +66,12 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   await expect(page.getByLabel('For', { exact: true })).toHaveValue(/.+/);
   await startSession(page);
   await expect(page.getByRole('heading', { name: 'Hand open and close' })).toBeVisible();
-  await page.clock.runFor(6_000);
+  await pass(page, 6_000);
   await expect(page.getByTestId('what-now')).toHaveText('keep moving');
   await page.getByRole('button', { name: '+10 s' }).click();
   await page.getByRole('button', { name: 'Pause' }).click();
   const standing = await page.getByTestId('remaining').textContent();
-  await page.clock.runFor(30_000);
+  await pass(page, 30_000);
   await expect(page.getByTestId('remaining')).toHaveText(standing!);
   await page.getByRole('button', { name: 'Go on' }).click();
   await leadToTheEnd(page, async () => {

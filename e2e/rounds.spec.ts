@@ -1,6 +1,6 @@
 import type { SessionRecord } from '@clay-pot/contracts';
 import type { Locator, Page } from '@playwright/test';
-import { expect, type House, idIn, openSequence, saved, someoneNew, startSession, test } from './house.js';
+import { expect, type House, idIn, openSequence, saved, someoneNew, startSession, test, pass } from './house.js';
 
 let people = 0;
 const PACING = 'pacing: ready 3 s, announce 2 s, change 3 s, breathe 4-6 s';
@@ -30,7 +30,7 @@ async function begin(page: Page, house: House): Promise<void> {
 
 /** Lets the clock run until something is there. */
 async function runUntil(page: Page, there: Locator, mostS = 240): Promise<void> {
-  for (let seconds = 0; seconds < mostS && !(await there.isVisible()); seconds += 4) await page.clock.runFor(4000);
+  for (let seconds = 0; seconds < mostS && !(await there.isVisible()); seconds += 4) await pass(page, 4000);
   await expect(there).toBeVisible();
 }
 
@@ -78,10 +78,10 @@ Carry by handles, light: 1x20m,1xmax40m`,
   // Twenty metres end by a tap on the large area; the last ones by a key, when the form goes.
   const walked = now(page).getByRole('button', { name: /^Done: 20 m, some \d+ steps/ });
   await runUntil(page, walked);
-  await page.clock.runFor(6000);
+  await pass(page, 6000);
   await walked.click();
   await runUntil(page, now(page).getByRole('button', { name: 'The form failed: stop' }));
-  await page.clock.runFor(15_000);
+  await pass(page, 15_000);
   await page.keyboard.press('d');
   const record = await keep(page, house);
   const carries = record.sets.filter(({ movementId }) => movementId === 'grip.bar-carry');
@@ -121,7 +121,7 @@ Hand shakes: 1x10s`,
     await runUntil(page, doing(page, 'Finger waves'));
     await expect(now(page)).toContainText(round);
     let seconds = 0;
-    for (; await doing(page, 'Finger waves').isVisible(); seconds++) await page.clock.runFor(1000);
+    for (; await doing(page, 'Finger waves').isVisible(); seconds++) await page.clock.fastForward(1000);
     return seconds;
   };
   const [first, second] = [await took('Round 1 of 2'), await took('Round 2 of 2')];
@@ -171,7 +171,7 @@ Long easy stretch, palm side: 1xease30s L`,
   await look.getByRole('group', { name: 'right hand' }).getByRole('button', { name: 'looser' }).click();
   await runUntil(page, doing(page, 'Long easy stretch'));
   await runUntil(page, now(page).getByRole('button', { name: 'It has eased' }));
-  await page.clock.runFor(12_000);
+  await pass(page, 12_000);
   await page.keyboard.press('d');
   const record = await keep(page, house);
   expect(record.looks.map(({ stop, hand, answer }) => [stop, hand, answer])).toEqual([

@@ -1,5 +1,5 @@
 import type { SessionRecord } from '@clay-pot/contracts';
-import { expect, idIn, openSequence, test, todayAtTheHall } from './house.js';
+import { expect, idIn, openSequence, test, todayAtTheHall, pass } from './house.js';
 import { lead, skip } from './leading.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
@@ -45,7 +45,7 @@ test('discomfort of five and more stands the clock and offers to ease; the easie
   await page.getByRole('button', { name: /fast for time → slow/ }).click();
   await expect(level).toContainText('Slow');
   await page.getByRole('button', { name: 'Go on' }).click();
-  await page.clock.runFor(40_000);
+  await pass(page, 40_000);
   await page.getByRole('button', { name: 'End early' }).click();
   await page.getByRole('button', { name: 'Keep the record' }).click();
   await expect(page.getByText('eased to: Slow')).toBeVisible();
@@ -57,7 +57,7 @@ test('discomfort of five and more stands the clock and offers to ease; the easie
 
 test('a stop stands: in the record, on Today, on their page, and against the next start, until it is cleared', async ({ coach: page }) => {
   await lead(page, 'Loading the palms', 'Callum Reyes-Whitlock');
-  await page.clock.runFor(12_000);
+  await pass(page, 12_000);
   await page.getByRole('button', { name: 'Something hurts' }).click();
   await page.getByRole('button', { name: 'Left hand' }).click();
   await page.getByRole('button', { name: 'Numbness or tingling' }).click();

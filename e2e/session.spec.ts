@@ -1,5 +1,5 @@
 import type { AthleteListItem, CallsOfAthlete, SessionRecord } from '@clay-pot/contracts';
-import { expect, idIn, openSequence, test, openToday } from './house.js';
+import { expect, idIn, openSequence, test, openToday, pass } from './house.js';
 import { lead, skip } from './leading.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
@@ -8,13 +8,13 @@ test('the server restarts in the middle: the player goes on, and each set arrive
   await lead(page, 'Warm thumbs', 'Wilf Tarrant');
   // What is written in his record stands beside the movement that it concerns.
   await expect(page.getByRole('region', { name: 'Now' })).toContainText('Slow only, in warm water');
-  await page.clock.runFor(60_000);
+  await pass(page, 60_000);
   await house.stop();
   // Twelve slow openings (48 s) are done by now; go on through the next block without a server.
-  await page.clock.runFor(60_000);
+  await pass(page, 60_000);
   await expect(page.getByText(/waiting to be sent/)).toBeVisible();
   await house.start();
-  await page.clock.runFor(10_000);
+  await pass(page, 10_000);
   await expect(page.getByText(/waiting to be sent/)).toBeHidden();
   await page.getByRole('button', { name: 'End early' }).click();
   await page.getByRole('button', { name: 'Keep the record' }).click();
@@ -60,26 +60,26 @@ test.describe('with the stored shell', () => {
 
 test('a reload finds the clock standing where it was', async ({ coach: page }) => {
   await lead(page, 'Loading the palms', 'Ines Okafor-Lund');
-  await page.clock.runFor(45_000);
+  await pass(page, 45_000);
   await page.getByRole('button', { name: 'Pause' }).click();
   await page.clock.runFor(1_000);
   const left = await page.getByTestId('remaining').textContent();
   await page.reload();
   await expect(page.getByTestId('remaining')).toHaveText(left!);
-  await page.clock.runFor(20_000);
+  await pass(page, 20_000);
   await expect(page.getByTestId('remaining')).toHaveText(left!);
 });
 
 test('side, direction and count are told; both sides get their turn', async ({ coach: page }) => {
   await lead(page, 'Careful return', 'Mirela Danko');
-  await page.clock.runFor(5_500);
+  await pass(page, 5_500);
   // Announced for 5 s, now in the first circle of the left hand, toward the thumb.
   const now = page.getByRole('region', { name: 'Now' });
   await expect(now).toContainText('Left hand');
   await expect(now).toContainText('Toward the thumb');
   await expect(page.getByTestId('big-number').locator('.sr-only')).toHaveText('1');
   await expect(page.getByTestId('next')).toContainText('toward the little finger');
-  await page.clock.runFor(6_000);
+  await pass(page, 6_000);
   await expect(page.getByTestId('big-number').locator('.sr-only')).toHaveText('2');
   await skip(page);
   await expect(page.getByTestId('what-now')).toHaveText('toward the little finger');
@@ -115,12 +115,12 @@ test('the question about a block goes by itself; at the end all are told of with
   house,
 }) => {
   await lead(page, 'Loading the palms', 'Anneke Vos');
-  await page.clock.runFor(60_000);
+  await pass(page, 60_000);
   const fine = page.getByRole('button', { name: 'Fine: Wrist circles' });
   await expect(fine).toBeVisible();
-  await page.clock.runFor(40_000);
+  await pass(page, 40_000);
   await expect(fine).toBeHidden();
-  await page.clock.runFor(200_000);
+  await pass(page, 200_000);
   await page.getByRole('button', { name: 'End early' }).click();
   await page.getByRole('button', { name: 'Tell more: Hand open and close' }).click();
   await page.getByRole('button', { name: 'Discomfort 2', exact: true }).click();
@@ -172,7 +172,7 @@ test('a wrong count is put right beside the rating, and a fault of form that was
   house,
 }) => {
   await lead(page, 'Loading the palms', 'Anneke Vos');
-  await page.clock.runFor(65_000);
+  await pass(page, 65_000);
   await page.getByRole('button', { name: 'Pause' }).click();
   await page.getByRole('button', { name: 'Thumb forgotten inside the fist: left' }).click();
   await page.reload();
@@ -193,7 +193,7 @@ test('a wrong count is put right beside the rating, and a fault of form that was
 
 test('everything under the thumb is at least 44 px', async ({ coach: page }) => {
   await lead(page, 'Grip with an answer', 'Béatrice Lemoine');
-  await page.clock.runFor(95_000);
+  await pass(page, 95_000);
   await page.getByRole('button', { name: 'Skip' }).click();
   while ((await page.getByRole('button', { name: /^Tell more/ }).count()) === 0) await skip(page);
   await page.getByRole('button', { name: /^Tell more/ }).click();

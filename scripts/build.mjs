@@ -6,17 +6,39 @@ import { runToEnd } from './processes.mjs';
 
 /** Brings packages and built files up to date; does nothing, quickly, when nothing changed. */
 export async function ensureBuilt() {
+  await ensureCompiled();
+  await ensureWeb();
+}
+
+/** Installs what the lock file names and compiles core, contracts and server. */
+export async function ensureCompiled() {
   await whenChanged('packages', lockFiles, [join(ROOT, 'node_modules')], async () => {
     console.log('Installing npm packages …');
     // Not `npm ci`: it refuses a lock file in which a package for some other platform could not be resolved.
     await runToEnd('npm', ['install', '--no-save', '--no-audit', '--no-fund'], { quiet: true });
   });
-  const built = ['core', 'contracts', 'server', 'web'].map((name) => join(ROOT, 'packages', name, 'dist'));
-  await whenChanged('build', sources, built, async () => {
-    console.log('Building …');
-    await runToEnd('npx', ['tsc', '-b'], { quiet: true });
-    await runToEnd('npm', ['run', 'build', '-w', 'packages/web'], { quiet: true });
-  });
+  await whenChanged(
+    'build',
+    () => sourcesOf('core', 'contracts', 'server'),
+    built('core', 'contracts', 'server'),
+    async () => {
+      console.log('Compiling …');
+      await runToEnd('npx', ['tsc', '-b'], { quiet: true });
+    },
+  );
+}
+
+/** Builds the interface from what is compiled. */
+export async function ensureWeb() {
+  await whenChanged(
+    'web',
+    () => sourcesOf('core', 'contracts', 'web'),
+    built('web'),
+    async () => {
+      console.log('Building the interface …');
+      await runToEnd('npm', ['run', 'build', '-w', 'packages/web'], { quiet: true });
+    },
+  );
 }
 
 async function whenChanged(name, filesOf, results, work) {
@@ -30,15 +52,16 @@ async function whenChanged(name, filesOf, results, work) {
 }
 
 const lockFiles = () => [join(ROOT, 'package-lock.json')];
+const built = (...packages) => packages.map((name) => join(ROOT, 'packages', name, 'dist'));
 
-function sources() {
-  const folders = ['core', 'contracts', 'server', 'web'].map((name) => join(ROOT, 'packages', name));
-  const files = folders.flatMap((folder) =>
-    readdirSync(folder, { recursive: true })
+function sourcesOf(...packages) {
+  const files = packages.flatMap((name) => {
+    const folder = join(ROOT, 'packages', name);
+    return readdirSync(folder, { recursive: true })
       .map(String)
       .filter((path) => !/(^|\/)(node_modules|dist)(\/|$)/.test(path))
-      .map((path) => join(folder, path)),
-  );
+      .map((path) => join(folder, path));
+  });
   return [...files, join(ROOT, 'tsconfig.base.json'), join(ROOT, 'package-lock.json')].sort();
 }
 

@@ -1,106 +1,93 @@
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureBuilt } from './build.mjs';
+import { ensureCompiled, ensureWeb } from './build.mjs';
 import { startDatabase } from './database.mjs';
 import { ensureOnMachine } from './machine.mjs';
 import { DATA } from './places.mjs';
 import { runToEnd } from './processes.mjs';
+import { makeTemplates, TEMPLATES } from './templates.mjs';
+import { tell, tooSlow } from './test-results.mjs';
 import { Told } from './told.mjs';
 
 const PARTS = ['types', 'lint', 'unit', 'e2e'];
 /** Run only when named. */
 const EXTRAS = ['pictures'];
 
-const needsBrowser = (wanted) => wanted.has('e2e') || wanted.has('pictures');
-const needsDatabase = (wanted) => wanted.has('unit') || needsBrowser(wanted);
-
 /** Runs every part, or the named ones, and closes with one line of counts. */
 export async function test(names) {
   const unknown = names.find((name) => ![...PARTS, ...EXTRAS].includes(name));
   if (unknown) throw new Told(`There is no part “${unknown}”; the parts are ${PARTS.join(', ')}.`);
   const wanted = new Set(names.length ? names : PARTS);
-  await ensureOnMachine(...(needsDatabase(wanted) ? ['database'] : []), ...(needsBrowser(wanted) ? ['browser'] : []));
-  await ensureBuilt();
-  // Each takes one core and is silent when all is well.
-  const standing = ['types', 'lint'].filter((name) => wanted.has(name));
-  await Promise.all(standing.map((name) => part(name, () => runToEnd('npm', ['run', '--silent', name]))));
-  if (!needsDatabase(wanted)) return;
+  const inBrowser = wanted.has('e2e') || wanted.has('pictures');
+  const overDatabase = wanted.has('unit') || inBrowser;
+  await ensureOnMachine(...(overDatabase ? ['database'] : []), ...(inBrowser ? ['browser'] : []));
+  await ensureCompiled();
 
   const results = join(DATA, 'results');
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });
-  const failures = await overDatabase(wanted, results);
-  tell(results);
+  const failures = [];
+  const run = new Run(wanted, failures);
+  const database = overDatabase ? await startDatabase('test', { durable: false }) : null;
+  process.once('SIGINT', () => void database?.stop().then(() => process.exit(130)));
+  try {
+    if (database) await makeTemplates(database.url);
+    const env = {
+      TEST_DATABASE_URL: database?.url ?? '',
+      TEST_TEMPLATE: TEMPLATES.empty,
+      TEST_TEMPLATE_DEMO: TEMPLATES.demo,
+    };
+    // What is read and what is run go side by side; the browser has the machine for itself.
+    await Promise.all([reading(run, inBrowser), unit(run, results, env)]);
+    await browser(run, results, env);
+  } finally {
+    await database?.stop();
+  }
+  if (overDatabase) tell(results);
+  const slow = tooSlow(results);
+  if (slow.length) failures.push(new Told(slow.join('\n')));
   if (failures.length) throw new Told(failures.map((error) => error.message).join('\n'));
 }
 
-/** Runs what needs a database over one of its own. @returns the parts that failed: one does not keep the next from running. */
-async function overDatabase(wanted, results) {
-  const database = await startDatabase('test', { durable: false });
-  process.once('SIGINT', () => void database.stop().then(() => process.exit(130)));
-  const failures = [];
-  const attempt = (name, title, program, args, env) =>
-    wanted.has(name) &&
-    part(title, () => runToEnd('npx', [program, ...args], { env: { TEST_DATABASE_URL: database.url, ...env } })).catch((error) =>
-      failures.push(error),
-    );
-  try {
-    await attempt('unit', 'unit and server', 'jest', ['--json', `--outputFile=${join(results, 'unit.json')}`], {
-      NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
-    });
-    await attempt('e2e', 'interface', 'playwright', ['test', '-c', 'e2e'], {
-      PLAYWRIGHT_JSON_OUTPUT_FILE: join(results, 'e2e.json'),
-    });
-    await attempt('pictures', 'pictures', 'playwright', ['test', '-c', 'e2e', 'pictures'], { PICTURES: '1' });
-  } finally {
-    await database.stop();
+/** The parts that are wanted, timed; one that fails does not keep the next from running. */
+class Run {
+  constructor(wanted, failures) {
+    this.wanted = wanted;
+    this.failures = failures;
   }
-  return failures;
+
+  async part(name, title, work) {
+    if (name !== null && !this.wanted.has(name)) return;
+    const start = Date.now();
+    console.log(`\n— ${title}`);
+    try {
+      await work();
+      console.log(`  ${title}: fine, ${seconds(start)} s`);
+    } catch (error) {
+      console.log(`  ${title}: failed, ${seconds(start)} s`);
+      this.failures.push(error);
+    }
+  }
 }
 
-function tell(results) {
-  const slow = slowest(results);
-  if (slow.length) console.log('\nThe slowest:');
-  for (const { ms, name } of slow) console.log(`  ${(ms / 1000).toFixed(1).padStart(5)} s  ${name}`);
-  const { passed, failed } = countResults(results);
-  console.log(`\n${passed} passed, ${failed} failed`);
+const seconds = (start) => ((Date.now() - start) / 1000).toFixed(0);
+const npm = (script) => runToEnd('npm', ['run', '--silent', script]);
+
+async function reading(run, inBrowser) {
+  if (inBrowser) await run.part(null, 'the interface is built', ensureWeb);
+  await run.part('types', 'types', () => npm('types'));
+  await run.part('lint', 'lint', () => npm('lint'));
 }
 
-async function part(name, work) {
-  const start = Date.now();
-  console.log(`\n— ${name}`);
-  await work();
-  console.log(`  ${name}: fine, ${((Date.now() - start) / 1000).toFixed(0)} s`);
-}
-
-const SLOWEST_SHOWN = 10;
-
-function resultsOf(results) {
-  const read = (name) => {
-    const file = join(results, name);
-    return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null;
-  };
-  return { unit: read('unit.json'), e2e: read('e2e.json') };
-}
-
-function countResults(results) {
-  const { unit, e2e } = resultsOf(results);
-  return {
-    passed: (unit?.numPassedTests ?? 0) + (e2e?.stats.expected ?? 0),
-    failed: (unit?.numFailedTests ?? 0) + (e2e?.stats.unexpected ?? 0) + (e2e?.stats.flaky ?? 0),
-  };
-}
-
-/** The tests that took longest, so that a slow one is seen on the day it comes. */
-function slowest(results) {
-  const { unit, e2e } = resultsOf(results);
-  const units = (unit?.testResults ?? []).flatMap(({ assertionResults }) =>
-    assertionResults.map(({ fullName, duration }) => ({ name: fullName, ms: duration ?? 0 })),
+const unit = (run, results, env) =>
+  run.part('unit', 'unit and server', () =>
+    runToEnd('npx', ['jest', '--json', `--outputFile=${join(results, 'unit.json')}`], {
+      env: { ...env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' },
+    }),
   );
-  const ofSuite = ({ specs = [], suites = [] }) => [...specs, ...suites.flatMap(ofSuite)];
-  const interfaces = (e2e?.suites ?? []).flatMap(ofSuite).map(({ title, file, tests }) => ({
-    name: `${file}: ${title}`,
-    ms: Math.max(0, ...tests.flatMap((test) => test.results.map(({ duration }) => duration))),
-  }));
-  return [...units, ...interfaces].sort((a, b) => b.ms - a.ms).slice(0, SLOWEST_SHOWN);
+
+async function browser(run, results, env) {
+  const playwright = (more, ...args) => runToEnd('npx', ['playwright', 'test', '-c', 'e2e', ...args], { env: { ...env, ...more } });
+  await run.part('e2e', 'interface', () => playwright({ PLAYWRIGHT_JSON_OUTPUT_FILE: join(results, 'e2e.json') }));
+  await run.part('pictures', 'pictures', () => playwright({ PICTURES: '1' }, 'pictures'));
 }

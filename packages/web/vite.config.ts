@@ -2,6 +2,7 @@ import tailwind from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { compressed } from './compressed.js';
 
 export default defineConfig({
   plugins: [
@@ -26,6 +27,7 @@ export default defineConfig({
         runtimeCaching: [{ urlPattern: /\.wasm$/, handler: 'CacheFirst', options: { cacheName: 'solver' } }],
       },
     }),
+    compressed(),
   ],
   server: {
     // The address that the browser asked stays: the server refuses writes that come from another origin.

@@ -3,9 +3,9 @@ import type { AthleteCall, StudioCalls, AthleteInput, MethodInput, MovementInput
 import { type Block, findLevel, type Movement, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { shippedMovement, METHODS } from '@clay-pot/core/library';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
-import { createConnection } from 'mysql2/promise';
 import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import { copyDatabase, newDatabase } from '../../../scripts/copy-database.mjs';
 import { AccountRow, StudioRow } from '../src/accounts/entities.js';
 import { hashPassword } from '../src/accounts/sign-in.service.js';
 import { createApp } from '../src/create-app.js';
@@ -49,10 +49,8 @@ export class House {
     const base = process.env['TEST_DATABASE_URL'];
     if (!base) throw new Error('TEST_DATABASE_URL must be set: run ./clay-pot test unit');
     const database = `clay_pot_test_${name}`;
-    const connection = await createConnection(base.replace(/^mariadb:/, 'mysql:'));
-    await connection.query(`DROP DATABASE IF EXISTS ${database}`);
-    await connection.query(`CREATE DATABASE ${database}`);
-    await connection.end();
+    const template = process.env['TEST_TEMPLATE'];
+    await (template ? copyDatabase(base, template, database) : newDatabase(base, database));
     const databaseUrl = base + database;
     const config = {
       databaseUrl,

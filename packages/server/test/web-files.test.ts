@@ -1,6 +1,7 @@
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync, brotliDecompressSync } from 'node:zlib';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { House } from './house.js';
 
@@ -13,6 +14,8 @@ beforeAll(async () => {
   writeFileSync(join(webRoot, 'index.html'), '<!doctype html><title>The house</title>');
   writeFileSync(join(webRoot, 'pot.svg'), '<svg xmlns="http://www.w3.org/2000/svg"/>');
   writeFileSync(join(webRoot, 'assets', 'main-abc.js'), `export const text = '${'clay '.repeat(2000)}';`);
+  writeFileSync(join(webRoot, 'assets', 'built-abc.js'), 'as it is written');
+  writeFileSync(join(webRoot, 'assets', 'built-abc.js.br'), brotliCompressSync('as it was built'));
   house = await House.open('web_files', { webRoot });
 });
 
@@ -32,6 +35,14 @@ describe('the interface’s files', () => {
     expect(answer.headers['cache-control']).toBe('public, max-age=31536000, immutable');
     expect(answer.headers['content-encoding']).toBe('gzip');
     expect(answer.rawPayload.length).toBeLessThan(1000);
+  });
+
+  test('what was compressed when it was built is sent as it lies there, to those who read it', async () => {
+    const asked = await get('/assets/built-abc.js', { 'accept-encoding': 'br, gzip' });
+    expect(asked.headers['content-encoding']).toBe('br');
+    expect(String(brotliDecompressSync(asked.rawPayload))).toBe('as it was built');
+    expect(asked.headers['content-type']).toContain('javascript');
+    expect((await get('/assets/built-abc.js')).body).toBe('as it is written');
   });
 
   test('other files are themselves', async () => {

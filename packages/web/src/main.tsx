@@ -3,9 +3,8 @@ import './app/theme.css';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { RouterProvider } from 'react-router';
 import { lastKnownMe, queryClient, showLastSeen } from './api/queries.js';
-import { router } from './app/router.js';
+import { Door } from './app/door.js';
 import { flush, startOutbox } from './store/outbox.js';
 import { showIn } from './store/units.js';
 import { startConnection } from './api/connection.js';
@@ -25,7 +24,7 @@ if (known) {
 createRoot(must(document.getElementById('root'), 'a place for the app in its page')).render(
   <StrictMode>
     <QueryClientProvider client={queryClient}>
-      <RouterProvider router={router} />
+      <Door />
     </QueryClientProvider>
   </StrictMode>,
 );

@@ -67,5 +67,5 @@ function possibleIn(work: ComposeWork, question: ComposeQuestion): PossibleShelf
 const keyOf = (work: ComposeWork, { goal: { places } }: ComposeQuestion): string =>
   JSON.stringify({ ...work, goalId: places, minutes: null, locked: null, rounds: null, now: hourOf(work.now) });
 
-/** @example hourOf('2026-11-01T10:42:00.000Z') → '2026-11-01T10' */
+/** The hour that an instant lies in, like 2026-11-01T10. */
 const hourOf = (instant: string): string => instant.slice(0, 'YYYY-MM-DDTHH'.length);

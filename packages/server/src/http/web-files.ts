@@ -8,7 +8,7 @@ const A_YEAR_S = 31_536_000;
 /** Serves the built interface beside the API: hashed files for a year, and the page itself for every address of a screen. */
 export async function serveWeb(app: NestFastifyApplication, root: string): Promise<void> {
   if (!existsSync(join(root, 'index.html'))) return;
-  await app.register(fastifyStatic, { root, serve: false });
+  await app.register(fastifyStatic, { root, serve: false, preCompressed: true });
   const fastify = app.getHttpAdapter().getInstance();
   // Listed once: an address is looked up among these and never on the disk, so that it tells nothing of other files.
   const files = new Set(readdirSync(root, { recursive: true }).map((path) => `/${String(path).split(sep).join('/')}`));

@@ -1,4 +1,4 @@
-import { ButtonLink } from '../ui/button.js';
+import { ButtonLink } from '../ui/button-link.js';
 import { Page } from '../ui/page.js';
 
 /** An address that leads nowhere. */

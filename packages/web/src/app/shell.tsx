@@ -3,8 +3,7 @@ import { NavigationType, NavLink, Outlet, useLocation, useNavigate, useNavigatio
 import { useStoredMethods, useStoredMovements, useStoredNames } from '../api/own-queries.js';
 import { lastKnownMe, useMe } from '../api/queries.js';
 import { useConnection } from '../api/connection.js';
-import { isProblem, OfflineError } from '../api/request.js';
-import { SignInPage } from '../features/sign-in/sign-in-page.js';
+import { OfflineError } from '../api/request.js';
 import { useRun } from '../store/run-state.js';
 import { Loading, Trouble } from '../ui/page.js';
 import { ToastPlace } from '../ui/toast.js';
@@ -86,7 +85,6 @@ export function Shell() {
   const who = me.data ?? (away || me.error instanceof OfflineError ? lastKnownMe() : undefined);
   // What was fetched once is enough to begin with; the rest comes while one works.
   if ((me.isPending && !who) || (movements.isLoading && !hasOwnMovements())) return <Loading what="the studio" />;
-  if (isProblem(me.error, 'sign-in-needed')) return <SignInPage />;
   const bare = BARE.test(pathname);
   // Texts of numbers do not ask for their unit: in other units the page is drawn anew.
   const drawnIn = `${units.mass} ${units.length}`;

@@ -1,5 +1,4 @@
 import type { ButtonHTMLAttributes, ReactNode } from 'react';
-import { Link, type LinkProps } from 'react-router';
 
 const SHAPE =
   'inline-flex items-center justify-center gap-1.5 border px-3 py-1.5 text-body font-semibold transition-colors disabled:opacity-50';
@@ -12,16 +11,14 @@ const KINDS = {
 /** How much weight a button has. */
 export type ButtonKind = keyof typeof KINDS;
 
+/** How what is pressed looks. */
+export const buttonLook = (kind: ButtonKind, className: string) => `${SHAPE} ${KINDS[kind]} ${className}`;
+
 type Props = ButtonHTMLAttributes<HTMLButtonElement> & { kind?: ButtonKind };
 
 /** A button; never sends a form unless told to. */
 export function Button({ kind = 'plain', className = '', type = 'button', ...rest }: Props) {
-  return <button type={type} className={`${SHAPE} ${KINDS[kind]} ${className}`} {...rest} />;
-}
-
-/** A link that looks like a button. */
-export function ButtonLink({ kind = 'plain', className = '', ...rest }: LinkProps & { kind?: ButtonKind }) {
-  return <Link className={`${SHAPE} ${KINDS[kind]} ${className}`} {...rest} />;
+  return <button type={type} className={buttonLook(kind, className)} {...rest} />;
 }
 
 /** A button that shows only an icon and says its name to those who hear the page. */

@@ -2,7 +2,8 @@ import type { AthleteCall } from '@clay-pot/contracts';
 import { type CallGroup, CALLS, type CallKind, dayWords, groupWords, isOnRecord, mayDecline, peopleWords } from '@clay-pot/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { Button, ButtonLink } from '../../ui/button.js';
+import { Button } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { useAnswerCalls } from './answer-calls.js';
 import { ChangeCalls, Reason, SMALL } from './change-calls.js';
 

@@ -2,7 +2,8 @@ import { forbidsLoading, referralLetter } from '@clay-pot/core';
 import { useParams } from 'react-router';
 import { useAthlete, useIntakes, useMe, useReadings } from '../../api/queries.js';
 import { useStandingCautions } from '../../domain/standing-cautions.js';
-import { Button, ButtonLink } from '../../ui/button.js';
+import { Button } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 

@@ -24,7 +24,7 @@ import { useAthlete, useReadings } from '../../api/queries.js';
 import { numberText, readingText, shownUnit, shownValue, storedValue } from '../../domain/units.js';
 import { useRepeats } from '../../domain/use-repeats.js';
 import { useTrend } from '../../domain/use-trend.js';
-import { ButtonLink } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { SelectField, TextField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';

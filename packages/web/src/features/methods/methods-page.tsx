@@ -14,7 +14,8 @@ import { useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useRemoveMethod, useSaveMethod } from '../../api/own-queries.js';
 import { useKnown } from '../../store/library.js';
-import { Button, ButtonLink } from '../../ui/button.js';
+import { Button } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { Page } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
 

@@ -12,7 +12,7 @@ import {
 } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { useAthletes } from '../../api/queries.js';
-import { ButtonLink } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { INPUT } from '../../ui/field.js';
 import { DemandLine } from '../../domain/demand-line.js';
 import { LevelPicture } from '../../domain/level-picture.js';

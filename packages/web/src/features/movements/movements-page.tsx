@@ -4,7 +4,7 @@ import { knownMovement, useKnown } from '../../store/library.js';
 import { useEffect, useMemo, useRef } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { type Command, useCommands } from '../../ui/commands.js';
-import { ButtonLink } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { INPUT } from '../../ui/field.js';
 import { Empty, Page } from '../../ui/page.js';
 import { filterMovements, NO_FILTER } from '../../domain/movement-filter.js';

@@ -1,12 +1,12 @@
 import { checkAthlete, EQUIPMENT, HANDS, SEXES } from '@clay-pot/core';
-import type { Athlete, AthleteInput } from '@clay-pot/contracts';
+import { type Athlete, AthleteInput } from '@clay-pot/contracts';
 import { useForm } from 'react-hook-form';
 import { ProblemError } from '../../api/request.js';
 import { measureFrom, measureText, told, unitOf } from '../../domain/units.js';
 import { formNumber } from '../../ui/format.js';
 import { Button } from '../../ui/button.js';
 import { Field, INPUT, SelectField, TextField } from '../../ui/field.js';
-import { fieldAt, modelResolver } from '../../ui/model-resolver.js';
+import { fieldAt, requestResolver } from '../../ui/request-resolver.js';
 import { isoToday } from '../../ui/today.js';
 import { CautionFields } from './caution-fields.js';
 
@@ -54,7 +54,7 @@ const shownBody = ({ statureCm, massKg }: Pick<AthleteInput, 'statureCm' | 'mass
 export function AthleteForm({ athlete, save, cancel }: Props) {
   const { id: _id, etag: _etag, ...known } = athlete ?? { id: '', etag: '', ...BLANK };
   const { register, handleSubmit, control, setError, formState } = useForm<AthleteInput>({
-    resolver: modelResolver((values) => checkAthlete(values, isoToday()), tidied),
+    resolver: requestResolver(AthleteInput, { tidy: tidied, check: (values) => checkAthlete(values, isoToday()) }),
     defaultValues: { ...known, ...shownBody(known) },
   });
   const { errors, isSubmitting } = formState;

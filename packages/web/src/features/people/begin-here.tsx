@@ -1,7 +1,7 @@
 import type { Athlete } from '@clay-pot/contracts';
 import { BATTERIES, batteryMinutes, counted, FIRST_WHY, HANDS, must, protocolName, protocolOf, whyNotMeasured } from '@clay-pot/core';
 import { useStandingCautions } from '../../domain/standing-cautions.js';
-import { ButtonLink } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 
 /** For somebody of whom nothing is known: what to ask first, what to measure first, and why. */
 export function BeginHere({ athlete, wasAsked }: { athlete: Athlete; wasAsked: boolean }) {

@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { request } from '../../api/request.js';
 import { numberText, shownUnit } from '../../domain/units.js';
-import { ButtonLink } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 
 /** Everybody side by side, who needs a look first, and why. */

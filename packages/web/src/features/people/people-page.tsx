@@ -3,7 +3,7 @@ import type { AthleteListItem } from '@clay-pot/contracts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useAthletes } from '../../api/queries.js';
-import { ButtonLink } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { INPUT } from '../../ui/field.js';
 import { agoText } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';

@@ -1,7 +1,7 @@
 import { dayWords } from '@clay-pot/core';
 import { Link } from 'react-router';
 import { useProgrammes } from '../../api/programme-queries.js';
-import { ButtonLink } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { Part } from '../../ui/page.js';
 
 /** The programmes of a person, and the way to a new one. */

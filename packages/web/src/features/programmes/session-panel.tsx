@@ -13,7 +13,8 @@ import {
 import { Link } from 'react-router';
 import { leadPath } from '../../domain/lead-path.js';
 import { knownMovement } from '../../store/library.js';
-import { Button, ButtonLink } from '../../ui/button.js';
+import { Button } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { Part } from '../../ui/page.js';
 import { canMove, leaveOut, moveBy } from './moving.js';
 

@@ -17,7 +17,7 @@ import { useSequence, useSequences, useSession, useSessions } from '../../api/qu
 import { MeasureChoice, useMeasure } from '../../domain/pot-measure.js';
 import { PotDrawing } from '../../drawing/pot.js';
 import { knownMovement, methodFor } from '../../store/library.js';
-import { ButtonLink } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { INPUT } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';

@@ -28,7 +28,8 @@ import { useAthlete, useAthletes, useSequence } from '../../api/queries.js';
 import { beginRun, useRun } from '../../store/run.js';
 import { AskDue } from '../../domain/ask-due.js';
 import { useSessionView } from '../../domain/session-view.js';
-import { Button, ButtonLink } from '../../ui/button.js';
+import { Button } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { SelectField } from '../../ui/field.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 

@@ -16,7 +16,7 @@ import {
   timelineOf,
   useRun,
 } from '../../store/run.js';
-import { ButtonLink } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { Page, useTitle } from '../../ui/page.js';
 import { EndScreen } from './end-screen.js';
 import { Controls, MoreControls } from './player-controls.js';

@@ -3,7 +3,7 @@ import type { SessionRecord } from '@clay-pot/contracts';
 import { Link, useParams } from 'react-router';
 import { useSession } from '../../api/queries.js';
 import { useOutbox } from '../../store/outbox.js';
-import { ButtonLink } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { dayText, scoreText, timeText } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { Asked } from '../../domain/asked.js';

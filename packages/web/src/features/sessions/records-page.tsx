@@ -1,5 +1,6 @@
 import { useSessions } from '../../api/queries.js';
-import { Button, ButtonLink } from '../../ui/button.js';
+import { Button } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { OfWhom, useOfWhom } from '../../domain/of-whom.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 import { SessionRows } from '../../domain/session-rows.js';

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, test } from '@jest/globals';
 import { screen } from '@testing-library/react';
 import { queryClient } from '../../api/queries.js';
 import { answering, show } from '../../screen.fixture.js';
-import { SignInPage } from './sign-in-page.js';
+import SignInPage from './sign-in-page.js';
 
 const me = {
   name: 'Isla',

@@ -1,4 +1,4 @@
-import { type SubmitEvent, useState } from 'react';
+import { type Resolver, useForm } from 'react-hook-form';
 import type { WhoAmI } from '@clay-pot/contracts';
 import { queryClient } from '../../api/queries.js';
 import { request } from '../../api/request.js';
@@ -7,27 +7,28 @@ import { TextField } from '../../ui/field.js';
 import { useTitle } from '../../ui/page.js';
 import { flush } from '../../store/outbox.js';
 
-/** Signing in. */
-export function SignInPage() {
-  useTitle('Sign in');
-  const [trouble, setTrouble] = useState<string>();
-  const [busy, setBusy] = useState(false);
+interface SignIn {
+  email: string;
+  password: string;
+}
 
-  async function signIn(event: SubmitEvent<HTMLFormElement>) {
-    event.preventDefault();
-    const form = new FormData(event.currentTarget);
-    setBusy(true);
-    setTrouble(undefined);
+/** The rules of the form come when it is sent: whoever only opens the page need not wait for them. */
+const resolver: Resolver<SignIn> = async (...asked) => (await import('./sign-in-rules.js')).signInResolver(...asked);
+
+/** Signing in. */
+export default function SignInPage() {
+  useTitle('Sign in');
+  const { register, handleSubmit, setError, formState } = useForm<SignIn>({ resolver, defaultValues: { email: '', password: '' } });
+  const { errors, isSubmitting } = formState;
+
+  async function signIn(body: SignIn) {
     try {
-      const body = { email: form.get('email'), password: form.get('password') };
       const me = await request<WhoAmI>('/sign-in', { method: 'POST', body });
       queryClient.setQueryData(['me'], me);
       void flush();
       await queryClient.resetQueries({ queryKey: ['me'] });
     } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error));
-    } finally {
-      setBusy(false);
+      setError('root', { message: error instanceof Error ? error.message : String(error) });
     }
   }
 
@@ -36,16 +37,22 @@ export function SignInPage() {
       <div className="flex flex-col justify-center px-6 py-10 sm:px-12">
         <h1 className="text-figure font-extrabold">Clay Pot</h1>
         <p className="mt-2 max-w-sm text-lead text-ink-soft">Wrists, hands and forearms, made ready for load.</p>
-        <form className="mt-8 grid max-w-sm gap-4" onSubmit={(event) => void signIn(event)}>
-          <TextField label="E-mail" name="email" type="email" autoComplete="username" required autoFocus />
-          <TextField label="Password" name="password" type="password" autoComplete="current-password" required />
-          {trouble && (
+        <form className="mt-8 grid max-w-sm gap-4" onSubmit={(event) => void handleSubmit(signIn)(event)} noValidate>
+          <TextField label="E-mail" type="email" autoComplete="username" autoFocus error={errors.email?.message} {...register('email')} />
+          <TextField
+            label="Password"
+            type="password"
+            autoComplete="current-password"
+            error={errors.password?.message}
+            {...register('password')}
+          />
+          {errors.root && (
             <p role="alert" className="border-l-4 border-iron bg-iron-wash px-3 py-2">
-              {trouble}
+              {errors.root.message}
             </p>
           )}
-          <Button kind="primary" type="submit" disabled={busy} className="py-2.5">
-            {busy ? 'Signing in …' : 'Sign in'}
+          <Button kind="primary" type="submit" disabled={isSubmitting} className="py-2.5">
+            {isSubmitting ? 'Signing in …' : 'Sign in'}
           </Button>
         </form>
         <p className="mt-10 max-w-sm text-small text-ink-soft">

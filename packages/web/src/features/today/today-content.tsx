@@ -4,7 +4,7 @@ import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useMe, useToday } from '../../api/queries.js';
 import { leadPath } from '../../domain/lead-path.js';
-import { ButtonLink } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { agoText, dayText } from '../../ui/format.js';
 import { DiscomfortMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';

@@ -1,0 +1,32 @@
+import { faultsOfRequest } from '@clay-pot/contracts';
+import type { Fault } from '@clay-pot/core';
+import { toNestErrors } from '@hookform/resolvers';
+import type { FieldErrors, FieldValues, Resolver } from 'react-hook-form';
+
+interface Options<T> {
+  /** Makes a request of what the form holds: a form has fields for what was not said. */
+  tidy?: (values: T) => T;
+  /** What no class can say: what a request means beside others, or today. Asked once its fields are right. */
+  check?: (values: T) => readonly Fault[];
+}
+
+/**
+ * Checks a form by the class that the server checks the request by, so that each field is told the same words.
+ * Not the resolver of the package: it copies documents through class-transformer, and loses where in a document a fault is.
+ */
+export function requestResolver<T extends FieldValues>(
+  Request: new () => object,
+  { tidy = (values) => values, check = () => [] }: Options<T> = {},
+): Resolver<T> {
+  return (typed, _context, options) => {
+    const values = tidy(typed);
+    const shape = faultsOfRequest(Request, values);
+    const faults = shape.length > 0 ? shape : check(values);
+    if (faults.length === 0) return { values, errors: {} };
+    const errors = faults.map(({ pointer, message }) => [fieldAt(pointer), { type: 'request', message }]);
+    return { values: {}, errors: toNestErrors(Object.fromEntries(errors) as FieldErrors<T>, options) };
+  };
+}
+
+/** A JSON pointer as a form names its fields. @example fieldAt('/cautions/0/note') → 'cautions.0.note' */
+export const fieldAt = (pointer: string) => pointer.slice(1).replaceAll('/', '.');
