@@ -40,6 +40,10 @@ export default typescript.config(
       'no-restricted-syntax': [
         'error',
         {
+          selector: "CallExpression[callee.property.name='slice'][arguments.0.value=0][arguments.1.value=10]",
+          message: 'An instant is not cut to a day: the studio’s day is stored beside it (onDay).',
+        },
+        {
           selector: 'TSAsExpression > TSAsExpression > TSUnknownKeyword',
           message: 'A cast through unknown hides what the types know: say in a comment why it must be.',
         },

@@ -18,6 +18,8 @@ export default async () => {
   return {
     // Its own choice on two cores is one worker; each begins anew before modules that were loaded in it fill the memory.
     maxWorkers: 2,
+    // Beside types and lint a house takes longer to open.
+    testTimeout: 30_000,
     workerIdleMemoryLimit: '1500MB',
     projects: [
       project('core'),

@@ -82,6 +82,8 @@ export interface SessionListItem {
   title: string;
   startedAt: string;
   endedAt: string | null;
+  /** The studio’s calendar day that it began on. */
+  onDay: string;
   /** Null while the session is open. */
   ending: Ending | null;
   stopSign: StopSign | null;

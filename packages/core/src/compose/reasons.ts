@@ -84,7 +84,7 @@ function levelWords({ past, lookup }: Composing, { movement, level, effortPercen
       lookup(movement.id)
         ?.ladder.find(({ id }) => id === last.levelId)
         ?.name.toLowerCase() ?? last.levelId;
-    const day = dayWords(last.endedAt.slice(0, 10));
+    const day = dayWords(last.onDay);
     return last.levelId === level.id ? `“${level.name}” as on ${day}.` : `“${level.name}”; on ${day} it was “${then}”.`;
   }
   if (effortPercent < 10) return `New: begun with “${name}”.`;

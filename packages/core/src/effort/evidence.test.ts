@@ -31,7 +31,7 @@ function told(movementId: string, levelId: string, dose: string, exertion: numbe
     plannedAmount: stint.plannedAmount,
     doneAmount: Math.round(stint.plannedAmount * share),
   }));
-  const at = { startedAt: '2026-11-20T09:00:00.000Z', endedAt: '2026-11-20T09:20:00.000Z' };
+  const at = { startedAt: '2026-11-20T09:00:00.000Z', endedAt: '2026-11-20T09:20:00.000Z', onDay: '2026-11-20' };
   return { id: 's', ...at, plan, sets, reports: [{ blockId: 'b', exertion }] };
 }
 const seen = (...session: Parameters<typeof told>) => evidenceOf(WOMAN, [told(...session)], shippedMovement);

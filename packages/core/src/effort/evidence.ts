@@ -32,10 +32,10 @@ export function evidenceOf(person: Person, sessions: readonly ToldSession[], loo
 }
 
 function evidenceOfSession(person: Person, session: ToldSession, lookup: MovementLookup): Evidence[] {
-  const { plan, sets, reports, endedAt } = session;
+  const { plan, sets, reports, onDay } = session;
   const howOf = (blockId: string, done: DoneShare) =>
     howItEnded(reports.findLast((report) => report.blockId === blockId)?.exertion ?? null, done);
-  return evidenceOfDone(person, { plan, sets, onDay: endedAt.slice(0, 10) }, lookup, howOf);
+  return evidenceOfDone(person, { plan, sets, onDay }, lookup, howOf);
 }
 
 /** What was done of a plan on a day. */

@@ -35,6 +35,7 @@ function session(number: number, exertion: number, share = 1): ToldSession {
     id: `s${number}`,
     startedAt: `${day}T09:00:00.000Z`,
     endedAt: `${day}T09:20:00.000Z`,
+    onDay: day,
     plan: PLAN,
     sets,
     reports: [{ blockId: 'b', exertion }],

@@ -51,7 +51,7 @@ export function foretold({ person, sessions, lookup, methodOf }: ForetoldQuestio
   const known: Evidence[] = [...person.evidence];
   const before: WithinStrength[] = [];
   return sessions.flatMap((session) => {
-    const onDay = session.endedAt.slice(0, 10);
+    const { onDay } = session;
     const then: Person = { ...person, evidence: [...known], today: addDays(onDay, -1) };
     known.push(...evidenceOf(person, [session], lookup));
     const byStrength = ofSession(then, session, onDay, lookup, methodOf(session.plan));

@@ -38,7 +38,14 @@ function carried(startedAt: string, done = 1): CarriedOut {
     plannedAmount,
     doneAmount: plannedAmount * done,
   }));
-  return { id: startedAt, startedAt, endedAt: new Date(Date.parse(startedAt) + 600_000).toISOString(), plan, sets };
+  return {
+    id: startedAt,
+    startedAt,
+    endedAt: new Date(Date.parse(startedAt) + 600_000).toISOString(),
+    onDay: startedAt.split('T')[0]!,
+    plan,
+    sets,
+  };
 }
 
 const past = (...days: string[]) =>

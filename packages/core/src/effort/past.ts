@@ -50,6 +50,8 @@ export interface PastLoad {
   /** Instants, ISO 8601 in UTC. */
   readonly startedAt: string;
   readonly endedAt: string;
+  /** The studio’s calendar day that it began on, found where it was stored. */
+  readonly onDay: string;
   readonly doses: Partial<Record<SideGroup, number>>;
   /** Groups that worked at or above `HARD_PERCENT` for long enough to be spaced. */
   readonly hard: readonly SideGroup[];
@@ -82,6 +84,8 @@ export interface CarriedOut {
   readonly sequenceId?: string;
   readonly startedAt: string;
   readonly endedAt: string;
+  /** The studio’s calendar day that it began on, found where it was stored: no instant is cut to a day. */
+  readonly onDay: string;
   readonly plan: Sequence;
   /** With the form that was taken, where it is known: an eased block was done otherwise than planned. */
   readonly sets: readonly (CountedSet & Partial<Pick<WorkedForm, 'movementId' | 'levelId'>>)[];
@@ -89,7 +93,7 @@ export interface CarriedOut {
 
 /** Sums up a session by what was done of it. @param before sessions before it: those of the same day leave their fatigue */
 export function pastSession(person: Person, carried: CarriedOut, lookup: MovementLookup, before: readonly PastSession[] = []): PastSession {
-  const { id, sequenceId, startedAt, endedAt, plan, sets } = carried;
+  const { id, sequenceId, startedAt, endedAt, onDay, plan, sets } = carried;
   const timeline = doneTimeline(compileTimeline(plan, lookup), sets);
   const efforts = effortTimeline(person, plan, timeline, lookup);
   const courses = fatigueCourses(efforts, startStates(before, startedAt));
@@ -102,6 +106,7 @@ export function pastSession(person: Person, carried: CarriedOut, lookup: Movemen
     ...(sequenceId !== undefined && { sequenceId }),
     startedAt,
     endedAt,
+    onDay,
     doses: Object.fromEntries(doses),
     hands,
     hard: hardGroups(efforts),

@@ -23,11 +23,11 @@ const MOST_DAYS = 220;
 export const lookBackDays = ({ fromDay }: Pick<Programme, 'fromDay'>, today: string): number =>
   Math.min(MOST_DAYS, BEFORE_DAYS + Math.max(0, Math.ceil(daysBetween(fromDay, today))));
 
-/** Sessions that were carried out, as a programme reads them. @param dayOf the studio’s day of an instant */
-export function carriedOutOn(past: readonly PastSession[], dayOf: (instant: string) => string): { past: DayLoad[]; done: DoneDay[] } {
+/** Sessions that were carried out, as a programme reads them. */
+export function carriedOutOn(past: readonly PastSession[]): { past: DayLoad[]; done: DoneDay[] } {
   return {
-    past: past.map(({ startedAt, doses, hard }) => ({ day: dayOf(startedAt), doses, hard })),
-    done: past.flatMap(({ startedAt, sequenceId }) => (sequenceId === undefined ? [] : [{ sequenceId, day: dayOf(startedAt) }])),
+    past: past.map(({ onDay: day, doses, hard }) => ({ day, doses, hard })),
+    done: past.flatMap(({ onDay: day, sequenceId }) => (sequenceId === undefined ? [] : [{ sequenceId, day }])),
   };
 }
 

@@ -4,7 +4,7 @@ import { addDays } from '../vocabulary/days.js';
 import { matchDone } from './done-days.js';
 import type { ProgrammeFinding } from './finding.js';
 import { PROGRAMME_RULES } from './rules/index.js';
-import { dosesBetween, isAhead, onDay, type PlannedSession, type ProgrammeQuestion, type SeenProgramme, type WeekView } from './seen.js';
+import { dosesBetween, isAhead, loadOn, type PlannedSession, type ProgrammeQuestion, type SeenProgramme, type WeekView } from './seen.js';
 import { sessionLoad } from './session-load.js';
 import { sequencesOn } from './session-plan.js';
 
@@ -25,8 +25,8 @@ export function evaluateProgramme(question: ProgrammeQuestion): ProgrammeView {
     state: stateOf(session),
     ...planned(question, session, sequenceOf),
   }));
-  const ahead = sessions.filter(isAhead).flatMap(({ day, load }) => (load ? [onDay({ ...load, day })] : []));
-  const course = [...past.map(onDay), ...ahead].sort((a, b) => a.startedAt.localeCompare(b.startedAt));
+  const ahead = sessions.filter(isAhead).flatMap(({ day, load }) => (load ? [loadOn({ ...load, day })] : []));
+  const course = [...past.map(loadOn), ...ahead].sort((a, b) => a.startedAt.localeCompare(b.startedAt));
   const monday = mondayOf(programme.fromDay);
   const weeks = programme.weeks.map((week, index): WeekView => {
     const from = addDays(monday, 7 * index);

@@ -58,9 +58,10 @@ export interface SeenProgramme extends ProgrammeQuestion {
 /** Days are compared as days: noon stands for all of one. */
 export const noonOf = (day: string) => `${day}T12:00:00.000Z`;
 /** A load as one of a day. */
-export const onDay = ({ day, doses, hard }: DayLoad): PastLoad => ({
+export const loadOn = ({ day, doses, hard }: DayLoad): PastLoad => ({
   startedAt: noonOf(day),
   endedAt: noonOf(day),
+  onDay: day,
   doses,
   hard,
 });

@@ -15,6 +15,7 @@ const held = (seconds: readonly number[], apart = 3): WorkDone[] =>
   seconds.map((amount, index) => ({
     sessionId: `s${index}`,
     endedAt: `${addDays(TODAY, -1 - apart * (seconds.length - 1 - index))}T10:00:00.000Z`,
+    onDay: addDays(TODAY, -1 - apart * (seconds.length - 1 - index)),
     ...{ movementId: movement.id, levelId: id(1), hand: 'left', unit: 'seconds', sets: 2, amount },
     ...{ effortPercent: null, isWhole: true, discomfort: 1, exertion: 5, morning: null, formFaults: [] },
   }));

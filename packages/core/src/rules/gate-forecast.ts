@@ -76,7 +76,7 @@ export function gateForecast(
 ): GateForecast {
   const none = (why: string): GateForecast => ({ levelId, onDay: null, fromDay: null, toDay: null, why, sooner: [] });
   const sessions = history.length;
-  const days = sessions > 0 ? daysBetween(itemAt(history, 0).endedAt.slice(0, 10), lastOf(history).endedAt.slice(0, 10)) : 0;
+  const days = sessions > 0 ? daysBetween(itemAt(history, 0).onDay, lastOf(history).onDay) : 0;
   if (sessions < FEWEST_SESSIONS || days < FEWEST_DAYS) {
     return none(
       `Not known yet: ${counted(sessions, 'session')} over ${Math.round(days)} days; ${FEWEST_SESSIONS} over ${FEWEST_DAYS} days tell.`,
@@ -87,7 +87,7 @@ export function gateForecast(
   if (lastOf(heights) >= goal) return none('Done already.');
   const strides = heights.slice(1).map((height, index): Stride => ({
     rise: height - itemAt(heights, index),
-    days: Math.max(1, daysBetween(itemAt(history, index).endedAt.slice(0, 10), itemAt(history, index + 1).endedAt.slice(0, 10))),
+    days: Math.max(1, daysBetween(itemAt(history, index).onDay, itemAt(history, index + 1).onDay)),
   }));
   if (lastOf(heights) <= itemAt(heights, 0)) return none(`Not known: no higher than ${counted(sessions, 'session')} ago.`);
   const course = arrivals(strides, goal - lastOf(heights));
@@ -100,7 +100,7 @@ export function gateForecast(
   return {
     levelId,
     ...{ onDay: on(0.5), fromDay: on(TAIL), toDay: on(1 - TAIL) },
-    why: `By the ${sessions} sessions since ${dayWords(itemAt(history, 0).endedAt.slice(0, 10))}: eight of ten courses made of their steps.`,
+    why: `By the ${sessions} sessions since ${dayWords(itemAt(history, 0).onDay)}: eight of ten courses made of their steps.`,
     sooner: soonerBy(strides, goal - lastOf(heights), quantile(course, 0.5)),
   };
 }

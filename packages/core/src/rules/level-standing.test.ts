@@ -21,6 +21,7 @@ const done = (change: Partial<WorkDone> & { daysAgo: number }): WorkDone => {
   return {
     sessionId: `s${sessions++}`,
     endedAt: `${addDays(TODAY, -daysAgo)}T10:00:00.000Z`,
+    onDay: addDays(TODAY, -daysAgo),
     movementId: movement.id,
     levelId: rung(1),
     hand: 'left',

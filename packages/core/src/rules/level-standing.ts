@@ -103,7 +103,7 @@ function stepFrom(history: readonly WorkDone[], level: Level, gate: Gate | null,
 function lessAfter(history: readonly WorkDone[], { id }: Level, { movement, method, today }: StandingQuestion): Judged | null {
   const last = lastOf(history);
   const below = neighbourLevel(movement, id, -1);
-  const away = Math.floor(daysBetween(last.endedAt.slice(0, 10), today));
+  const away = Math.floor(daysBetween(last.onDay, today));
   const hurts = last.discomfort !== null && adviseOnDiscomfort(last.discomfort, method.discomfort) === 'ease-or-stop';
   if (hurts || last.morning === 'step-back' || last.morning === 'refer') {
     const because = hurts ? 'hurt' : 'morning';
@@ -124,7 +124,7 @@ function lessAfter(history: readonly WorkDone[], { id }: Level, { movement, meth
       return {
         step: { kind: 'level down', levelId: calm.levelId },
         because,
-        why: `${told}: back to the last level without, of ${dayWords(calm.endedAt.slice(0, 10))}.`,
+        why: `${told}: back to the last level without, of ${dayWords(calm.onDay)}.`,
       };
     if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: `${told}: a level back.` };
     return { step: { kind: 'ease' }, because, why: `${told} on the lowest level: less of it, or something else.` };
@@ -170,7 +170,7 @@ function moreAfter(
   const last = lastOf(history);
   const is = `${last.sets}x${last.amount}${UNIT_LETTERS[last.unit]}`;
   const daysSince = (sessions: number): number =>
-    sessions === 0 ? 0 : Math.floor(daysBetween(itemAt(history, history.length - sessions).endedAt.slice(0, 10), today));
+    sessions === 0 ? 0 : Math.floor(daysBetween(itemAt(history, history.length - sessions).onDay, today));
   /** Why it is too soon after the first of so many sessions; null where it is not. */
   const tooSoon = (sessions: number): string | null =>
     daysSince(sessions) >= method.daysPerStep ? null : `no more than once in ${method.daysPerStep} days`;

@@ -12,10 +12,13 @@ import { doseFor } from './method-dose.js';
 import { AWAY_DAYS } from './needs-a-look.js';
 
 /** How somebody did a movement last, and when that session ended; undefined where they never did. */
-export function lastForm(past: readonly PastSession[], movementId: string): (WorkedForm & { endedAt: string }) | undefined {
-  for (const { forms, endedAt } of past.toReversed()) {
+export function lastForm(
+  past: readonly PastSession[],
+  movementId: string,
+): (WorkedForm & Pick<PastSession, 'endedAt' | 'onDay'>) | undefined {
+  for (const { forms, endedAt, onDay } of past.toReversed()) {
     const form = forms.findLast((worked) => worked.movementId === movementId);
-    if (form) return { ...form, endedAt };
+    if (form) return { ...form, endedAt, onDay };
   }
   return undefined;
 }

@@ -52,7 +52,7 @@ export function standingsOf(sessions: readonly LedSession[], question: Standings
 
 /** One session a day: who trains or logs twice on a day has not met a gate twice. The last one stands, with the worst of how it felt. */
 export function daily(works: readonly WorkDone[]): WorkDone[] {
-  return [...groupedBy(works, ({ endedAt }) => endedAt.slice(0, DAY_LENGTH)).values()].map((same) => {
+  return [...groupedBy(works, ({ onDay }) => onDay).values()].map((same) => {
     const last = lastOf(same);
     if (same.length === 1) return last;
     const worst = (of: (done: WorkDone) => number | null) => {
@@ -68,4 +68,3 @@ export function daily(works: readonly WorkDone[]): WorkDone[] {
     };
   });
 }
-const DAY_LENGTH = 10;

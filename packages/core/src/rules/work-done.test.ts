@@ -18,6 +18,7 @@ const led = (change: Partial<LedSession> = {}): LedSession => ({
   id: 's',
   startedAt: '2026-06-08T10:00:00.000Z',
   endedAt: '2026-06-08T10:20:00.000Z',
+  onDay: '2026-06-08',
   plan,
   sets: all,
   reports: plan.blocks.map(({ id }) => ({ blockId: id, discomfort: 1, exertion: 5, at: '2026-06-08T10:10:00.000Z' })),

@@ -25,6 +25,8 @@ export interface WorkDone {
   readonly sessionId: string;
   /** ISO instant at which the session ended. */
   readonly endedAt: string;
+  /** The studio’s calendar day of the session: two of one evening are one day of evidence. */
+  readonly onDay: string;
   readonly movementId: string;
   readonly levelId: string;
   readonly hand: Hand;
@@ -122,6 +124,7 @@ function doneOfBlock(
   return {
     sessionId: session.id,
     endedAt: session.endedAt,
+    onDay: session.onDay,
     movementId: form.movementId,
     levelId: form.levelId,
     hand,

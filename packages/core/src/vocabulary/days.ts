@@ -6,11 +6,14 @@ export function weekdayOf(day: string): number {
   return ((new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7) + 1;
 }
 
+/** The day that a date is in UTC: of dates that were made of days. The day of a session is the studio’s, and is stored with it. */
+const dayOfUtc = (date: Date): string => date.toISOString().split('T')[0] ?? '';
+
 /** The ISO date a number of days later (or earlier, when negative). @example addDays('2026-02-27', 2) → '2026-03-01' */
 export function addDays(day: string, days: number): string {
   const date = new Date(`${day}T00:00:00Z`);
   date.setUTCDate(date.getUTCDate() + days);
-  return date.toISOString().slice(0, 10);
+  return dayOfUtc(date);
 }
 
 /** Age in whole years on a day; both ISO dates. @example ageOn('2008-06-11', '2026-06-10') → 17 */
@@ -49,7 +52,7 @@ export const LAST_DAY = '2199-12-31';
 
 /** Whether a text is an instant in UTC with milliseconds, as `Date.prototype.toISOString` writes it. @example isInstant('2026-13-01T00:00:00.000Z') → false */
 export function isInstant(text: string): boolean {
-  return /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}\.\d{3}Z$/.test(text) && isDay(text.slice(0, 10)) && iso(text) === text;
+  return /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}\.\d{3}Z$/.test(text) && isDay(text.split('T')[0] ?? '') && iso(text) === text;
 }
 function iso(text: string): string | null {
   const at = Date.parse(text);

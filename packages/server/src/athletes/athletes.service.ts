@@ -20,11 +20,11 @@ export class AthletesService {
   async list(scope: StudioScope): Promise<AthleteListItem[]> {
     const rows = await scope.of(AthleteRow).find({ order: { name: 'ASC' } });
     const since = subDays(this.clock.now(), STRIP_DAYS);
-    const recent: { athleteId: string; startedAt: Date }[] = await scope
+    const recent: { athleteId: string; onDay: string }[] = await scope
       .of(SessionRow)
       .query('session')
       .andWhere('session.started_at >= :since', { since })
-      .select(['session.athlete_id AS athleteId', 'session.started_at AS startedAt'])
+      .select(['session.athlete_id AS athleteId', 'session.on_day AS onDay'])
       .getRawMany();
     const last: { athleteId: string; at: Date }[] = await scope
       .of(SessionRow)
@@ -37,7 +37,7 @@ export class AthletesService {
     return rows.map((row) => ({
       ...present(row),
       lastSessionAt: lastOf.get(row.id) ?? null,
-      recentDays: countByDay(sessionsOf(row.id).map((session) => dayIn(scope.timeZone, session.startedAt))),
+      recentDays: countByDay(sessionsOf(row.id).map(({ onDay }) => onDay)),
     }));
   }
 

@@ -41,7 +41,7 @@ export class ClassService {
       const measuredOn = lastDays.get(athlete.id) ?? null;
       const session = sessionOf.get(athlete.id);
       const askedOn = askedOf.get(athlete.id) ?? null;
-      const lastSessionOn = session ? dayIn(scope.timeZone, new Date(session.startedAt)) : null;
+      const lastSessionOn = session?.onDay ?? null;
       const look = needsALook(
         {
           ...{

@@ -32,6 +32,7 @@ import { Calls1960000000000 } from './migrations/1960000000000-calls.js';
 import { MethodSteps1970000000000 } from './migrations/1970000000000-method-steps.js';
 import { FormTicks1980000000000 } from './migrations/1980000000000-form-ticks.js';
 import { MethodPace1990000000000 } from './migrations/1990000000000-method-pace.js';
+import { DaysOfSessions2000000000000 } from './migrations/2000000000000-days-of-sessions.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
 import { Units1870000000000 } from './migrations/1870000000000-units.js';
@@ -92,6 +93,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       MethodSteps1970000000000,
       FormTicks1980000000000,
       MethodPace1990000000000,
+      DaysOfSessions2000000000000,
     ],
     synchronize: false,
     timezone: 'Z',

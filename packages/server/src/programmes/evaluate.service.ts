@@ -40,7 +40,7 @@ export class EvaluateService {
       person: whom.person,
       method: methodOf(programme, known.method),
       athlete,
-      ...carriedOutOn(past, (instant) => dayIn(scope.timeZone, new Date(instant))),
+      ...carriedOutOn(past),
       today,
     });
   }

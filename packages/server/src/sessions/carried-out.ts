@@ -26,11 +26,12 @@ export async function carriedOut(
   const rows = await (latest === undefined ? query : query.take(latest)).getMany();
   if (rows.length === 0) return [];
   const sets = await scope.of(DoneSetRow).find({ where: { sessionId: In(rows.map(({ id }) => id)) } });
-  return rows.map(({ id, sequenceId, startedAt, endedAt, plan }) => ({
+  return rows.map(({ id, sequenceId, startedAt, endedAt, onDay, plan }) => ({
     id,
     sequenceId,
     startedAt: startedAt.toISOString(),
     endedAt: (endedAt ?? startedAt).toISOString(),
+    onDay,
     plan,
     sets: sets.filter(({ sessionId }) => sessionId === id),
   }));

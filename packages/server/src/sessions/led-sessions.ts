@@ -1,7 +1,6 @@
 import { adviseOnMorning, type Hand, HANDS, type MorningAdvice, must, type ToldLedSession } from '@clay-pot/core';
 import { In } from 'typeorm';
 import type { StudioScope } from '../database/studio-scope.js';
-import { dayIn } from '../http/clock.js';
 import { carriedOut } from './carried-out.js';
 import { BlockReportRow, ComplaintRow, FormTickRow, SessionRow } from './session.entities.js';
 
@@ -33,7 +32,6 @@ export async function ledSessions(scope: StudioScope, athleteId: string, until: 
     return {
       ...session,
       sequenceId: session.sequenceId ?? row.sequenceId,
-      onDay: dayIn(scope.timeZone, new Date(session.startedAt)),
       ...{ ending, completion, maxDiscomfort, exertion, discomfortPolicy, morning, morningBefore },
       scores: morning && { left: morning.left, right: morning.right },
       reports: ofSession(reports, session.id).map(({ blockId, discomfort, exertion, at }) => ({

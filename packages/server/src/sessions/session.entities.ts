@@ -35,6 +35,10 @@ export class SessionRow extends StudioOwned {
   @Column('datetime', { name: 'ended_at', precision: 3, nullable: true })
   endedAt: Date | null;
 
+  /** The studio’s calendar day that it began on. */
+  @Column('char', { name: 'on_day', length: 10 })
+  onDay: string;
+
   @Column('varchar', { length: 16, nullable: true })
   ending: Ending | null;
 
@@ -78,6 +82,10 @@ export class SessionRow extends StudioOwned {
   /** The morning after, as it was told last. */
   @Column('json', { nullable: true })
   morning: Morning | null;
+
+  /** The studio’s calendar day on which the morning was told. */
+  @Column('char', { name: 'morning_on', length: 10, nullable: true })
+  morningOn: string | null;
 
   /** The last morning that was told of before it. */
   @Column('json', { name: 'morning_before', nullable: true })

@@ -74,8 +74,9 @@ export class SessionsService {
       sequenceId: input.sequenceId,
       plan,
       startedAt: new Date(input.startedAt),
+      onDay: dayIn(scope.timeZone, new Date(input.startedAt)),
       ...{ endedAt: null, ending: null, stopSign: null, stopHand: null, note: '' },
-      ...{ toldExertion: null, revision: 0, morning: null, morningBefore: null },
+      ...{ toldExertion: null, revision: 0, morning: null, morningOn: null, morningBefore: null },
       ...sumsOfSession(plan, { sets: [], reports: [], complaints: [], exertion: null }, known.movement),
       discomfortPolicy: methodOf(plan, known.method).discomfort,
       begunAgainst: await this.brokenBy(scope, athlete, plan, input.startedAt, known),
@@ -125,13 +126,10 @@ export class SessionsService {
         throw invalid([{ pointer: '/at', message: 'must lie after the end of the session' }]);
       }
       if (session.morning && session.morning.at > morning.at) return;
-      await held
-        .of(SessionRow)
-        .update({ id }, { morning, morningBefore: await morningBefore(held, session), revision: session.revision + 1 });
-      if (morning.numb) {
-        const onDay = dayIn(scope.timeZone, new Date(morning.at));
-        await bar(held, session, { sign: 'numbness', hand: morning.numb, onDay });
-      }
+      const morningOn = dayIn(scope.timeZone, new Date(morning.at));
+      const told = { morning, morningOn, morningBefore: await morningBefore(held, session) };
+      await held.of(SessionRow).update({ id }, { ...told, revision: session.revision + 1 });
+      if (morning.numb) await bar(held, session, { sign: 'numbness', hand: morning.numb, onDay: morningOn });
     });
   }
 

@@ -38,9 +38,7 @@ export class TodayService {
     const athleteOf = new Map(athletes.map((row) => [row.id, row]));
     const sequenceOf = new Map(sequences.map((row) => [row.id, row]));
     const standing = assignments.filter((row) => sequenceOf.has(row.sequenceId));
-    const sessionDays = recent
-      .filter((session) => session.ending !== null)
-      .map((session) => ({ ...session, day: dayIn(scope.timeZone, new Date(session.startedAt)) }));
+    const sessionDays = recent.filter((session) => session.ending !== null).map((session) => ({ ...session, day: session.onDay }));
     const present = (
       { sequenceId, athleteId }: Pick<AssignmentRow, 'sequenceId' | 'athleteId'>,
       rest: Pick<TodayDue, 'from' | 'state'> & { readonly missedDays: readonly string[] },

@@ -32,7 +32,7 @@ export function SessionRows({ sessions, withAthlete }: { sessions: readonly Sess
             <tr key={session.id} className="border-t border-line">
               <td className="py-1.5 pr-3 whitespace-nowrap figures">
                 <Link to={`/records/${session.id}`} className="font-semibold underline-offset-2 hover:underline">
-                  {dayText(session.startedAt)} {timeText(session.startedAt)}
+                  {dayText(session.onDay)} {timeText(session.startedAt)}
                 </Link>
                 <span className="block whitespace-normal text-ink-soft sm:hidden">{session.title}</span>
               </td>

@@ -1,4 +1,4 @@
-import { itemAt, readNumber } from '@clay-pot/core';
+import { itemAt, readNumber, isDay } from '@clay-pot/core';
 import { differenceInCalendarDays } from 'date-fns';
 
 /** ISO weekdays, Monday first. */
@@ -7,9 +7,9 @@ export const WEEKDAY_NAMES = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] a
 const MONTH = new Intl.DateTimeFormat('en-US', { month: 'short' });
 const DAYS_OF_MONTH = 365.25 / 12;
 
-/** “Tue 3 Mar”, with the year when it is another one. */
-export function dayText(instant: string | Date, now = new Date()): string {
-  const date = new Date(instant);
+/** “Tue 3 Mar”, with the year when it is another one. @param when a day of the calendar, or an instant, whose day is the device’s */
+export function dayText(when: string | Date, now = new Date()): string {
+  const date = new Date(typeof when === 'string' && isDay(when) ? `${when}T12:00:00` : when);
   const text = `${itemAt(WEEKDAY_NAMES, (date.getDay() + 6) % 7)} ${date.getDate()} ${MONTH.format(date)}`;
   return date.getFullYear() === now.getFullYear() ? text : `${text} ${date.getFullYear()}`;
 }

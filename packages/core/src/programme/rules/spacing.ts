@@ -3,7 +3,7 @@ import { hardSpacing, hoursSinceHard } from '../../rules/checks/hard-spacing.js'
 import { dayWords, hoursBetween } from '../../vocabulary/days.js';
 import { type MuscleGroup, partsOf } from '../../vocabulary/muscles.js';
 import { capital } from '../../vocabulary/text.js';
-import { isAhead, noonOf, onDay, type PlannedSession, type SeenProgramme } from '../seen.js';
+import { isAhead, loadOn, noonOf, type PlannedSession, type SeenProgramme } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
 import { movedOrOut } from './free-day.js';
 
@@ -29,7 +29,7 @@ export const spacing: ProgrammeRule = {
       const group = mine.find((each) => hoursBefore(before, day, each) < view.method.hardSpacingH);
       if (!group) return [];
       const last = before.findLast((each) => isHardFor(each, group));
-      const on = last?.startedAt.slice(0, 10) ?? '';
+      const on = last?.onDay ?? '';
       const when = on === day ? 'twice on one day' : `on ${dayWords(on)} and again on ${dayWords(day)}`;
       const text = `${capital(group)} work long at ${HARD_PERCENT} % and more ${when}; this method leaves ${view.method.hardSpacingH} h.`;
       const suits = (to: string) =>
@@ -41,10 +41,10 @@ export const spacing: ProgrammeRule = {
 
 /** Hard work that was carried out or is ahead, in order; what was done on a day stands before what is planned on it. */
 function hardCourse({ past, sessions }: SeenProgramme): (PastLoad & { readonly session?: PlannedSession })[] {
-  const done = past.map(onDay);
+  const done = past.map(loadOn);
   const ahead = sessions
     .filter(isAhead)
-    .flatMap((session) => (session.load ? [{ ...onDay({ ...session.load, day: session.day }), session }] : []));
+    .flatMap((session) => (session.load ? [{ ...loadOn({ ...session.load, day: session.day }), session }] : []));
   return [...done, ...ahead]
     .filter((load) => SPACED_GROUPS.some((group) => isHardFor(load, group)))
     .sort((a, b) => a.startedAt.localeCompare(b.startedAt));

@@ -29,7 +29,7 @@ export const longGap: ProgrammeRule = {
   why: `After ${AWAY_DAYS} days without, a level back is safer than going on.`,
   source: 'customary among coaches',
   find: ({ course, sessions }) => {
-    const days = course.map(({ startedAt }) => startedAt.slice(0, 10));
+    const days = course.map(({ onDay }) => onDay);
     return sessions.filter(isAhead).flatMap(({ id, day }) => {
       const before = days.findLast((each) => each < day);
       if (before === undefined || daysBetween(before, day) < AWAY_DAYS || days.indexOf(day) !== days.lastIndexOf(before) + 1) return [];

@@ -81,6 +81,7 @@ export function simulatedCourse(movement: Movement, rungs: readonly Rung[], rule
     const done: WorkDone = {
       sessionId: `${number}`,
       endedAt: `${addDays(FIRST_DAY, on)}T18:00:00.000Z`,
+      onDay: addDays(FIRST_DAY, on),
       ...{ movementId: movement.id, levelId: rung.level.id, hand: 'left', unit: rung.unit },
       sets: response.setsDone,
       amount: response.setsDone > 0 ? asked.amount : response.amountDone,

@@ -52,7 +52,7 @@ export function sessionsOf(standings: readonly LevelStanding[]): CallEvidence[] 
     .map((done) => ({
       of: 'session',
       sessionId: done.sessionId,
-      onDay: done.endedAt.slice(0, 10),
+      onDay: done.onDay,
       text: doneWords(done),
     }));
 }

@@ -92,6 +92,7 @@ export const session = (day: string, more: Partial<PastSession> = {}): PastSessi
   title: 'Before',
   startedAt: `${day}T08:00:00.000Z`,
   endedAt: `${day}T08:20:00.000Z`,
+  onDay: day,
   doses: {},
   hands: { left: hand, right: hand },
   hard: [],

@@ -61,6 +61,7 @@ function tellSession(telling: Telling, day: string, weeksAgo: number, isLast: bo
     plan,
     startedAt,
     endedAt,
+    onDay: day,
     ending: endsEarly ? 'ended early' : 'completed',
     stopSign: null,
     stopHand: null,
@@ -70,6 +71,7 @@ function tellSession(telling: Telling, day: string, weeksAgo: number, isLast: bo
     ...sums,
     ...morningAfter(history, athleteId, {
       endedAt,
+      nextDay: addDays(day, 1),
       flare,
       isAsked: weeksAgo * DAYS_A_WEEK > UNTOLD_DAYS,
       felt: sums.maxDiscomfort ?? 0,
@@ -86,6 +88,7 @@ const NEXT_MORNING_MS = 14 * 3_600_000;
 
 interface After {
   readonly endedAt: Date;
+  readonly nextDay: string;
   readonly flare: boolean;
   readonly isAsked: boolean;
   /** The most discomfort of the session. */
@@ -96,9 +99,9 @@ interface After {
 function morningAfter(
   history: History,
   athleteId: string,
-  { endedAt, flare, isAsked, felt }: After,
-): Pick<SessionRow, 'morning' | 'morningBefore'> {
-  if (!isAsked) return { morning: null, morningBefore: null };
+  { endedAt, nextDay, flare, isAsked, felt }: After,
+): Pick<SessionRow, 'morning' | 'morningOn' | 'morningBefore'> {
+  if (!isAsked) return { morning: null, morningOn: null, morningBefore: null };
   const before = history.sessions.findLast((session) => session.athleteId === athleteId && session.morning)?.morning;
   const left = Math.floor(felt / 2) + (flare ? 2 : 0);
   const morning = {
@@ -106,5 +109,5 @@ function morningAfter(
     right: Math.floor(felt / 3),
     at: new Date(endedAt.getTime() + NEXT_MORNING_MS).toISOString(),
   };
-  return { morning, morningBefore: before ? { left: before.left, right: before.right } : null };
+  return { morning, morningOn: nextDay, morningBefore: before ? { left: before.left, right: before.right } : null };
 }

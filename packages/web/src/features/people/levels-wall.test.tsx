@@ -29,6 +29,7 @@ const level = (change: Partial<LevelItem> = {}): LevelItem => ({
     {
       sessionId: 's1',
       endedAt: '2026-05-18T09:10:00.000Z',
+      onDay: '2026-05-18',
       levelId: 'knees-back',
       unit: 'seconds',
       sets: 2,

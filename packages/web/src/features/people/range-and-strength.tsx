@@ -135,7 +135,7 @@ function Latest({ athleteId, readings }: { athleteId: string; readings: readonly
       <ul className="mt-1 max-h-64 overflow-y-auto">
         {newestFirst(readings).map((reading) => (
           <li key={reading.id} className="flex items-center gap-3 border-b border-line py-1">
-            <span className="w-24 text-ink-soft">{dayText(`${reading.onDay}T12:00:00`)}</span>
+            <span className="w-24 text-ink-soft">{dayText(reading.onDay)}</span>
             <SideMark side={reading.hand} />
             <span className="flex-1">
               {reading.of}, {reading.kind}

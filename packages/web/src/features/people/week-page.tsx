@@ -28,7 +28,7 @@ import { INPUT } from '../../ui/field.js';
 import { WEEKDAY_NAMES } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
-import { isoToday, localDay } from '../../ui/today.js';
+import { isoToday } from '../../ui/today.js';
 import { blockNames } from '../../domain/block-names.js';
 import { WheelPanel } from '../../domain/wheel-panel.js';
 import { useForWhom } from '../../domain/for-whom.js';
@@ -83,7 +83,7 @@ interface DaysProps {
 
 function Days({ athlete, person, past, monday, measure }: DaysProps) {
   const days = WEEKDAY_NAMES.map((_, index) => addDays(monday, index));
-  const within = past.filter(({ startedAt }) => days.includes(localDay(startedAt)));
+  const within = past.filter(({ onDay }) => days.includes(onDay));
   const records = useQueries({
     queries: within.map(({ id }) => sessionQuery(id)),
     combine: (results) => results.flatMap(({ data }) => data ?? []),
@@ -106,7 +106,7 @@ function Days({ athlete, person, past, monday, measure }: DaysProps) {
               {WEEKDAY_NAMES[index]} {Number(day.slice(8))}
             </h2>
             {within
-              .filter(({ startedAt }) => localDay(startedAt) === day)
+              .filter(({ onDay }) => onDay === day)
               .map((session) => (
                 <DayPot key={session.id} session={session} view={views.get(session.id)} measure={measure} scaleMs={scaleMs} />
               ))}

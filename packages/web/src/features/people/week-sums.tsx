@@ -13,14 +13,13 @@ import { useMemo } from 'react';
 import { Asked } from '../../domain/asked.js';
 import { WEEKDAY_NAMES } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
-import { localDay } from '../../ui/today.js';
 
 /** Doses of both hands together, day by day, and what the week comes to. */
 export function DayDoses({ days, within }: { days: readonly string[]; within: readonly PastSession[] }) {
   const week = sumDoses(within);
   const ofDays = days.map((day) => ({
     day,
-    doses: sumDoses(within.filter(({ startedAt }) => localDay(startedAt) === day)),
+    doses: sumDoses(within.filter(({ onDay }) => onDay === day)),
   }));
   const groups = MUSCLE_GROUPS.filter((group) => ofBothHands(week, group) >= NEXT_TO_NOTHING);
   return (

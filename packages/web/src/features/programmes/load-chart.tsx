@@ -114,7 +114,7 @@ function LineTable({ line, group }: { line: readonly LoadPoint[]; group: MuscleG
             .map(({ day, week, month, band, isPlanned }) => (
               <tr key={day} className="border-t border-line">
                 <th scope="row" className="text-left font-normal">
-                  {dayText(`${day}T12:00:00`)}
+                  {dayText(day)}
                 </th>
                 <td className="text-right figures">{week.toFixed(3)}</td>
                 <td className="text-right figures">{month.toFixed(3)}</td>

@@ -74,7 +74,7 @@ function Rows({ programmes, today }: { programmes: readonly ProgrammeListItem[];
             {dayWords(programme.fromDay)} to {dayWords(programme.lastDay)}
           </span>
           <span className="w-44 text-small text-ink-soft">
-            {[weekText(programme, today), programme.next && `next ${dayText(`${programme.next.day}T12:00:00`)}`].filter(Boolean).join(', ')}
+            {[weekText(programme, today), programme.next && `next ${dayText(programme.next.day)}`].filter(Boolean).join(', ')}
           </span>
           <Button kind="quiet" aria-label={`Take ${programme.title} off the list`} onClick={() => takeOut(programme)}>
             Take off

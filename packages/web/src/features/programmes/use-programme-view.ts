@@ -14,7 +14,7 @@ import { usePast } from '../../api/queries.js';
 import { useForWhom } from '../../domain/for-whom.js';
 import { useStandingCautions } from '../../domain/standing-cautions.js';
 import { knownMovement, methodFor } from '../../store/library.js';
-import { isoToday, localDay } from '../../ui/today.js';
+import { isoToday } from '../../ui/today.js';
 
 /** Everything that a programme of somebody is computed from, besides itself; undefined while it is fetched. */
 export function useProgrammeQuestion(athlete: Athlete, programme: Programme): Omit<ProgrammeQuestion, 'programme'> | undefined {
@@ -52,6 +52,6 @@ export const circumstancesOf = ({
   lookup: knownMovement,
   method: methodFor(methodId === undefined ? {} : { methodId }),
   athlete: { cautions, equipment },
-  ...carriedOutOn(past, localDay),
+  ...carriedOutOn(past),
   today: isoToday(),
 });

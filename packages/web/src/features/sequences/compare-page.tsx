@@ -104,7 +104,7 @@ function useOther(kind: string, otherId: string | undefined) {
     }
     const { data, error } = session;
     if (!data || kind === '') return { data: undefined, error: kind === '' ? null : error };
-    const day = dayText(data.startedAt);
+    const day = dayText(data.onDay);
     const sets = kind === 'done' ? data.sets : undefined;
     return {
       data: {
@@ -128,7 +128,7 @@ function WithWhat({ sequenceId, athleteId, value, choose }: WithWhatProps) {
   const sequences = useSequences().data ?? [];
   const sessions = useSessions(athleteId);
   const led = (sessions.data?.pages ?? []).flatMap(({ items }) => items).filter((item) => item.sequenceId === sequenceId);
-  const words = (item: SessionListItem) => `${dayText(item.startedAt)}, ${item.athleteName}`;
+  const words = (item: SessionListItem) => `${dayText(item.onDay)}, ${item.athleteName}`;
   return (
     <label className="flex max-w-full items-center gap-2 text-small">
       With

@@ -170,7 +170,7 @@ function Head({ view, athlete }: { view: SessionView; athlete: Athlete | undefin
         <div className="shrink-0 text-right">
           <b>{athlete?.name}</b>
           <br />
-          {minutesText(timeline.durationMs)}, {dayText(`${today}T12:00:00`)}
+          {minutesText(timeline.durationMs)}, {dayText(today)}
           <br />
           {me.data?.studio.name}
         </div>

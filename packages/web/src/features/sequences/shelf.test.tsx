@@ -8,6 +8,7 @@ import { answering, show } from '../../screen.fixture.js';
 import { openSequence, useEditor } from '../../store/editor.js';
 import { setOwnNames } from '../../store/own-names.js';
 import { useShelfHabits } from '../../store/shelf-habits.js';
+import { isoToday } from '../../ui/today.js';
 import { useForWhom } from '../../domain/for-whom.js';
 import { MethodChoice } from './method-choice.js';
 import { Shelf } from './shelf.js';
@@ -36,7 +37,7 @@ const names = () =>
     .map((button) => button.getAttribute('aria-label')!.replace('Add ', ''));
 const NO_HAND = { workS: 0, impulseNs: 0, repetitions: 0, distanceM: 0 };
 const pastOf = (forms: PastSession['forms']): PastSession => ({
-  ...{ id: 'p', title: 'Before', startedAt: new Date().toISOString(), endedAt: new Date().toISOString() },
+  ...{ id: 'p', title: 'Before', startedAt: new Date().toISOString(), endedAt: new Date().toISOString(), onDay: isoToday() },
   ...{ doses: {}, hard: [], end: {}, hands: { left: NO_HAND, right: NO_HAND } as never },
   movementIds: forms.map(({ movementId }) => movementId),
   forms,

@@ -31,7 +31,7 @@ export default function RecordPage() {
           <Link to={`/people/${record.athleteId}`} className="font-semibold text-ink underline underline-offset-2">
             {record.athleteName}
           </Link>
-          , {dayText(record.startedAt)} at {timeText(record.startedAt)}
+          , {dayText(record.onDay)} at {timeText(record.startedAt)}
         </>
       }
       actions={

@@ -87,7 +87,7 @@ function Next({ athleteId, athleteName }: { athleteId: string; athleteName: stri
   }
   return (
     <>
-      Next is {next.title} on {dayText(`${next.day}T12:00:00`)}.
+      Next is {next.title} on {dayText(next.day)}.
     </>
   );
 }

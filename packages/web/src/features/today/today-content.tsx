@@ -27,7 +27,7 @@ export default function TodayContent() {
   const open = due.filter((item) => item.state === 'due').length;
   return (
     <Page
-      title={dayText(`${day}T12:00:00`)}
+      title={dayText(day)}
       lead={`${me.data?.studio.name ?? ''}: ${open === 0 ? 'nobody left for today' : open === 1 ? 'one session to lead' : `${open} sessions to lead`}`}
     >
       <div className="grid grid-cols-[minmax(0,1fr)] gap-y-8">
@@ -93,9 +93,7 @@ function DueList({ due }: { due: readonly TodayDue[] }) {
               </Link>
             )}
             {item.missedDays.length > 0 && (
-              <div className="text-small text-amber">
-                missed {item.missedDays.map((missed) => dayText(`${missed}T12:00:00`)).join(', ')}
-              </div>
+              <div className="text-small text-amber">missed {item.missedDays.map((missed) => dayText(missed)).join(', ')}</div>
             )}
             {item.stops.map((stop) => (
               <div key={stop} className="text-small font-semibold text-iron">
