@@ -1,4 +1,3 @@
-import type { Person } from '../mechanics/capacity.js';
 import type { RecordedCaution } from '../model/athlete.js';
 import type { Method } from '../model/method.js';
 import type { Movement } from '../model/movement.js';
@@ -10,6 +9,7 @@ import type { ComingPlan } from '../rules/calls/question.js';
 import type { Equipment } from '../vocabulary/places.js';
 import { methodOf } from '../library/methods.js';
 import { knownWith } from '../library/index.js';
+import { personIn, type WhomWork } from './whom.js';
 
 /** Everything that calls take, as plain data: for a thread of its own. */
 export interface CallsWork {
@@ -22,7 +22,7 @@ export interface CallsWork {
     readonly sequences: readonly (readonly [planId: string, sequence: Sequence])[];
   }[];
   readonly givenOn: readonly (readonly [sequenceId: string, day: string])[];
-  readonly person: Person;
+  readonly whom: WhomWork;
   readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] };
   readonly measuredOn: string | null;
   readonly now: string;
@@ -39,10 +39,11 @@ export interface CallsAnswer {
 }
 
 /** Finds calls away from the event loop. */
-export function answerCalls({ ownMovements, ownMethods, programmes, givenOn, ...work }: CallsWork): CallsAnswer {
+export function answerCalls({ ownMovements, ownMethods, programmes, givenOn, whom, ...work }: CallsWork): CallsAnswer {
   const known = knownWith(ownMovements, ownMethods);
   const { calls, coming } = athleteCalls({
     ...work,
+    person: personIn(whom, known.movement),
     programmes: programmes.map(({ sequences, ...rest }) => ({ ...rest, sequences: new Map(sequences) })),
     givenOn: new Map(givenOn),
     lookup: known.movement,

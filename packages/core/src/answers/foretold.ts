@@ -1,11 +1,10 @@
 import type { ToldSession } from '../effort/evidence.js';
 import { type Foretold, foretold } from '../effort/foretold.js';
-import type { Evidence } from '../mechanics/belief.js';
-import type { Person } from '../mechanics/capacity.js';
 import type { Method } from '../model/method.js';
 import type { Movement } from '../model/movement.js';
 import { methodOf } from '../library/methods.js';
 import { knownWith } from '../library/index.js';
+import { personIn, type WhomWork } from './whom.js';
 
 /** What was to be expected of an athlete’s sessions, beside what came; the oldest first. */
 export interface ForetoldAnswer {
@@ -16,17 +15,17 @@ export interface ForetoldAnswer {
 export interface ForetoldWork {
   readonly ownMovements: readonly { readonly removed: boolean; readonly document: Movement }[];
   readonly ownMethods: readonly { readonly removed: boolean; readonly document: Method }[];
-  readonly person: Person;
-  readonly tested: readonly Evidence[];
+  /** Without sessions: what sets tell is found here, session after session. */
+  readonly whom: WhomWork;
   /** Oldest first. */
   readonly sessions: readonly ToldSession[];
 }
 
 /** Holds sessions against what was known before them, away from the event loop. */
-export function answerForetold({ ownMovements, ownMethods, person, tested, sessions }: ForetoldWork): ForetoldAnswer {
+export function answerForetold({ ownMovements, ownMethods, whom, sessions }: ForetoldWork): ForetoldAnswer {
   const known = knownWith(ownMovements, ownMethods);
   const blocks = foretold({
-    person: { ...person, evidence: [...person.evidence, ...tested] },
+    person: personIn({ ...whom, sessions: [] }, known.movement),
     sessions,
     lookup: known.movement,
     methodOf: (plan) => methodOf(plan, known.method),

@@ -6,4 +6,5 @@ export type { ComposeWork } from './compose-work.js';
 export { answerForecasts, type ForecastAsked } from './forecasts.js';
 export { answerForetold, type ForetoldAnswer, type ForetoldWork } from './foretold.js';
 export { answerCriticalForce, answerTrace, answerTrend, type CriticalForceAnswer, type TraceAnswer, type TrendAnswer } from './measure.js';
+export { answerEvidence, type EvidenceWork, type WhomWork } from './whom.js';
 export { answerEvaluate, type EvaluateAnswer, type EvaluatedSession, type EvaluateWork } from './programme.js';

@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { notFound } from '../http/problem.js';
+import { raiseEvidence } from '../kept/evidence-revision.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { AssignmentRow } from './assignment.entity.js';
 
@@ -29,14 +30,22 @@ export class AssignmentsService {
     const { sequenceId, athleteId, fromDay } = input;
     const weekdays = input.weekdays.toSorted((a, b) => a - b);
     const content = { sequenceId, athleteId, weekdays, fromDay };
-    const rows = scope.of(AssignmentRow);
-    if (!(await rows.insert({ id, ...content }, 'assignment'))) await rows.update({ id }, content);
+    await scope.transaction(async (held) => {
+      const rows = held.of(AssignmentRow);
+      const before = await rows.one({ id });
+      if (!(await rows.insert({ id, ...content }, 'assignment'))) await rows.update({ id }, content);
+      await raiseEvidence(held, ...new Set([athleteId, before?.athleteId ?? athleteId]));
+    });
     const item = (await this.list(scope)).find((candidate) => candidate.id === id);
     if (!item) throw notFound('sequence');
     return item;
   }
 
   async remove(scope: StudioScope, id: string): Promise<void> {
-    if ((await scope.of(AssignmentRow).remove({ id })) === 0) throw notFound('assignment');
+    await scope.transaction(async (held) => {
+      const row = await held.of(AssignmentRow).get(id, 'assignment');
+      await held.of(AssignmentRow).remove({ id });
+      await raiseEvidence(held, row.athleteId);
+    });
   }
 }

@@ -14,6 +14,10 @@ export class AthleteRow extends StudioOwned {
   @Column('int', { name: 'row_version' })
   rowVersion: number;
 
+  /** Raised with each change of what is computed about them. */
+  @Column('int', { name: 'evidence_revision', default: 0 })
+  evidenceRevision: number;
+
   @Column('varchar', { length: 120 })
   name: string;
 

@@ -4,6 +4,7 @@ import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
+import { raiseEvidence } from '../kept/evidence-revision.js';
 import { etagOf, versionOf } from '../http/etag.js';
 import { invalid, staleEdit, versionNeeded } from '../http/problem.js';
 import { SessionRow } from '../sessions/session.entities.js';
@@ -53,7 +54,7 @@ export class AthletesService {
     if (ifMatch === undefined) {
       const invented = checkStopsKept([], input.cautions);
       if (invented.length) throw invalid(invented);
-      if (await rows.insert({ id, rowVersion: 1, ...input }, 'athlete')) return this.get(scope, id);
+      if (await rows.insert({ id, rowVersion: 1, evidenceRevision: 0, ...input }, 'athlete')) return this.get(scope, id);
       const existing = present(await rows.get(id, 'athlete'));
       const { id: _id, etag: _etag, ...content } = existing;
       if (same<AthleteInput>(content, input)) return existing;
@@ -64,7 +65,12 @@ export class AthletesService {
     // Of a version that has been changed since, the change is told first.
     const lost = before.rowVersion === rowVersion ? checkStopsKept(before.cautions, input.cautions) : [];
     if (lost.length) throw invalid(lost);
-    if ((await rows.update({ id, rowVersion }, { ...input, rowVersion: rowVersion + 1 })) === 0) {
+    const isReplaced = await scope.transaction(async (held) => {
+      const replaced = await held.of(AthleteRow).update({ id, rowVersion }, { ...input, rowVersion: rowVersion + 1 });
+      if (replaced > 0) await raiseEvidence(held, id);
+      return replaced > 0;
+    });
+    if (!isReplaced) {
       const current = await this.get(scope, id);
       throw staleEdit({ current }, current.etag);
     }
@@ -73,7 +79,7 @@ export class AthletesService {
 }
 
 /** A row as the API shows it. */
-export function present({ studioId: _studioId, rowVersion, ...row }: AthleteRow): Athlete {
+export function present({ studioId: _studioId, rowVersion, evidenceRevision: _revision, ...row }: AthleteRow): Athlete {
   return { ...row, etag: etagOf(rowVersion) };
 }
 

@@ -11,6 +11,7 @@ import {
   type Hand,
   mayDecline,
   type MovementLookup,
+  openCalls,
   type ProgrammeEdit,
   under,
   withTypedDose,
@@ -20,6 +21,7 @@ import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { conflict, invalid } from '../http/problem.js';
+import { raiseEvidence } from '../kept/evidence-revision.js';
 import { LibraryService } from '../library/library.service.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { storedProgramme } from '../programmes/stored-programme.js';
@@ -37,14 +39,22 @@ export class AnswerCallsService {
 
   /** The same answer again is fine: a phone on bad Wi-Fi repeats what it got no answer to. @throws 404, 409 where the call rests on other evidence by now, 422 */
   async answer(scope: StudioScope, athleteId: string, id: string, input: CallAnswerInput): Promise<AnsweredCall> {
-    await scope.of(AthleteRow).get(athleteId, 'athlete');
+    const { evidenceRevision } = await scope.of(AthleteRow).get(athleteId, 'athlete');
     const known = await scope.of(CallAnswerRow).one({ id });
     if (known) return sameAnswer(known, athleteId, input);
     const { calls, coming } = await this.calls.current(scope, athleteId);
     const call = calls.find(({ key, evidenceKey }) => key === input.key && evidenceKey === input.evidenceKey);
-    if (!call) throw conflict('What this call rests on has changed since: look at what is proposed now.');
+    if (!call) throw conflict(CHANGED);
     const option = withDose(chosen(call, input), input, (await this.library.of(scope)).movement);
     return scope.transaction(async (held) => {
+      // One answer about somebody at a time: of two devices the second finds the first one's, and what it rests on as it stands now.
+      const athlete = await held.of(AthleteRow).hold(athleteId, 'athlete');
+      const answers = await held.of(CallAnswerRow).find({ where: { athleteId }, order: { at: 'ASC', id: 'ASC' } });
+      const same = answers.find((answer) => answer.id === id);
+      if (same) return sameAnswer(same, athleteId, input);
+      if (openCalls([call], answers).length === 0)
+        throw conflict('This was answered already, perhaps on another device: look at what is proposed now.');
+      if (athlete.evidenceRevision !== evidenceRevision) throw conflict(CHANGED);
       const row = {
         id,
         athleteId,
@@ -59,6 +69,7 @@ export class AnswerCallsService {
         at: new Date(input.at),
       };
       await held.of(CallAnswerRow).insert(row, 'answer');
+      if (row.changed.length > 0 || row.barredHand) await raiseEvidence(held, athleteId);
       return answered(await held.of(CallAnswerRow).get(id, 'answer'));
     });
   }
@@ -73,6 +84,7 @@ export class AnswerCallsService {
         for (const { programmeId, back } of row.changed) await edited(held, programmeId, back, this.clock.now());
         if (row.barredHand) await unbar(held, athleteId, row.barredHand);
         await held.of(CallAnswerRow).update({ id }, { answer: 'taken back', at: new Date(at) });
+        await raiseEvidence(held, athleteId);
       }
       return answered(await held.of(CallAnswerRow).get(id, 'answer'));
     });
@@ -88,6 +100,7 @@ export class AnswerCallsService {
 }
 
 const WHY_LENGTH = 1000;
+const CHANGED = 'What this call rests on has changed since: look at what is proposed now.';
 
 function sameAnswer(known: CallAnswerRow, athleteId: string, { key, answer }: CallAnswerInput): AnsweredCall {
   if (known.athleteId === athleteId && known.key === key && (known.answer === answer || known.answer === 'taken back')) {

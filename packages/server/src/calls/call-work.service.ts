@@ -10,7 +10,7 @@ import { LEVELS_PAST_DAYS } from '../levels/levels.service.js';
 import { own } from '../library/library.service.js';
 import { MethodRow } from '../methods/method.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
-import { PersonsService } from '../persons/persons.service.js';
+import { whomWork } from '../persons/whom-work.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { ReadingsService } from '../readings/readings.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
@@ -22,7 +22,6 @@ import { HeavyWork } from '../work/heavy-work.js';
 export class CallWorkService {
   constructor(
     private readonly clock: Clock,
-    private readonly persons: PersonsService,
     private readonly readings: ReadingsService,
     private readonly work: HeavyWork,
   ) {}
@@ -32,11 +31,10 @@ export class CallWorkService {
     const now = this.clock.now();
     const today = dayIn(scope.timeZone, now);
     const row = await scope.of(AthleteRow).get(athleteId, 'athlete');
-    const [sessions, programmes, assignments, whom, readings, movements, methods] = await Promise.all([
+    const [sessions, programmes, assignments, readings, movements, methods] = await Promise.all([
       ledSessions(scope, athleteId, now, LEVELS_PAST_DAYS),
       scope.of(ProgrammeRow).find({ where: { athleteId, removedAt: IsNull(), lastDay: MoreThanOrEqual(today) } }),
       scope.of(AssignmentRow).find({ where: { athleteId } }),
-      this.persons.forWhom(scope, { athleteId }),
       this.readings.list(scope, athleteId),
       scope.of(MovementRow).find(),
       scope.of(MethodRow).find(),
@@ -60,7 +58,7 @@ export class CallWorkService {
         const next = nextAfter(today, [assignment]);
         return next ? [[assignment.sequenceId, next.day] as const] : [];
       }),
-      person: whom.person,
+      whom: await whomWork(scope, athleteId, { record: row, readings, today }, now),
       athlete: { cautions: cautionsOn(row, today), equipment: row.equipment },
       measuredOn: readings.at(-1)?.onDay ?? null,
       now: now.toISOString(),

@@ -1,5 +1,4 @@
-import type { Call, CallAnswerKind, CallKind, Hand, ProgrammeEdit } from '@clay-pot/core';
-import type { ComingBrief } from '@clay-pot/core/answers';
+import type { CallAnswerKind, CallKind, Hand, ProgrammeEdit } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 
@@ -56,17 +55,4 @@ export class CallAnswerRow extends StudioOwned {
 
   @Column('datetime', { precision: 3 })
   at: Date;
-}
-
-/** An athlete’s calls as they were found for what was known then; found anew when any of that is another. The id is the athlete’s. */
-@Entity('call_sheets')
-export class CallSheetRow extends StudioOwned {
-  @Column('char', { length: 64 })
-  fingerprint: string;
-
-  @Column('json')
-  calls: readonly Call[];
-
-  @Column('json')
-  coming: readonly ComingBrief[];
 }

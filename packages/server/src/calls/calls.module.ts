@@ -1,6 +1,6 @@
 import { Module } from '@nestjs/common';
+import { KeptModule } from '../kept/kept.module.js';
 import { LibraryModule } from '../library/library.module.js';
-import { PersonsModule } from '../persons/persons.module.js';
 import { ReadingsModule } from '../readings/readings.module.js';
 import { WorkModule } from '../work/work.module.js';
 import { AnswerCallsService } from './answer-calls.service.js';
@@ -10,7 +10,7 @@ import { CallsService } from './calls.service.js';
 
 /** Decisions that are proposed, and what a coach answers. */
 @Module({
-  imports: [LibraryModule, PersonsModule, ReadingsModule, WorkModule],
+  imports: [KeptModule, LibraryModule, ReadingsModule, WorkModule],
   controllers: [CallsController],
   providers: [CallsService, AnswerCallsService, CallWorkService],
 })

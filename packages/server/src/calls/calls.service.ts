@@ -6,10 +6,10 @@ import { MoreThanOrEqual } from 'typeorm';
 import { subDays } from 'date-fns';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
-import { Clock, dayIn } from '../http/clock.js';
-import { CallAnswerRow, CallSheetRow } from './call.entities.js';
+import { Clock } from '../http/clock.js';
+import { type Revised, KeptAnswersService } from '../kept/kept-answers.service.js';
+import { CallAnswerRow } from './call.entities.js';
 import { CallWorkService } from './call-work.service.js';
-import { fingerprintsOf } from './fingerprints.js';
 
 /** One answer to a request is worked on no longer than this; who is left is looked at when it is asked again. */
 const WORK_MS = 1500;
@@ -19,28 +19,23 @@ const AT_ONCE = 2;
 const ANSWERS_DAYS = 200;
 const ANSWERED_SHOWN = 60;
 
-/** Tells what waits for a coach’s answer, and keeps what was found until something is recorded. */
+/** Tells what waits for a coach’s answer. */
 @Injectable()
 export class CallsService {
   constructor(
     private readonly clock: Clock,
     private readonly work: CallWorkService,
+    private readonly kept: KeptAnswersService,
   ) {}
 
   /** Over all athletes, the gravest first. */
   async ofStudio(scope: StudioScope): Promise<StudioCalls> {
-    const [athletes, fingerprints, sheets, answers] = await Promise.all([
-      scope.of(AthleteRow).find({ select: { id: true, name: true }, order: { name: 'ASC' } }),
-      fingerprintsOf(scope, this.today(scope)),
-      scope.of(CallSheetRow).find(),
-      this.answers(scope),
-    ]);
-    const known = new Map(sheets.map((sheet) => [sheet.id, sheet]));
-    const stale = athletes.filter(({ id }) => known.get(id)?.fingerprint !== fingerprints.get(id));
-    const fresh = await this.foundOf(scope, stale, fingerprints);
+    const athletes = await scope.of(AthleteRow).find({ select: { id: true, name: true, evidenceRevision: true }, order: { name: 'ASC' } });
+    const [{ kept, stale }, answers] = await Promise.all([this.kept.ofStudio<CallsAnswer>(scope, athletes, 'calls'), this.answers(scope)]);
+    const fresh = await this.foundOf(scope, stale);
     const calls = athletes.flatMap((athlete) => {
       // What was found before is shown until it is found anew.
-      const found = fresh.get(athlete.id) ?? known.get(athlete.id);
+      const found = fresh.get(athlete.id) ?? kept.get(athlete.id);
       const mine = answers.filter(({ athleteId }) => athleteId === athlete.id);
       return openCalls(found?.calls ?? [], mine).map((call) => told(athlete, call));
     });
@@ -48,11 +43,7 @@ export class CallsService {
   }
 
   /** As many as can be looked at in the time of one answer. */
-  private async foundOf(
-    scope: StudioScope,
-    stale: readonly Pick<AthleteRow, 'id'>[],
-    fingerprints: ReadonlyMap<string, string>,
-  ): Promise<Map<string, CallsAnswer>> {
+  private async foundOf(scope: StudioScope, stale: readonly Revised[]): Promise<Map<string, CallsAnswer>> {
     const until = performance.now() + WORK_MS;
     const fresh = new Map<string, CallsAnswer>();
     const left = [...stale];
@@ -60,7 +51,7 @@ export class CallsService {
       while (performance.now() < until) {
         const next = left.shift();
         if (!next) return;
-        fresh.set(next.id, await this.found(scope, next.id, fingerprints.get(next.id) ?? ''));
+        fresh.set(next.id, await this.kept.found(scope, next, 'calls', () => this.work.find(scope, next.id)));
       }
     };
     await Promise.all(Array.from({ length: AT_ONCE }, oneAfterTheOther));
@@ -77,20 +68,9 @@ export class CallsService {
     };
   }
 
-  /** What is proposed by what is known now. */
-  async current(scope: StudioScope, athleteId: string): Promise<CallsAnswer> {
-    const fingerprint = (await fingerprintsOf(scope, this.today(scope))).get(athleteId) ?? '';
-    const sheet = await scope.of(CallSheetRow).one({ id: athleteId });
-    if (sheet?.fingerprint !== fingerprint) return this.found(scope, athleteId, fingerprint);
-    return { calls: [...sheet.calls], coming: [...sheet.coming] };
-  }
-
-  private async found(scope: StudioScope, athleteId: string, fingerprint: string): Promise<CallsAnswer> {
-    const { calls, coming } = await this.work.find(scope, athleteId);
-    const row = { id: athleteId, fingerprint, calls, coming };
-    const sheets = scope.of(CallSheetRow);
-    if (!(await sheets.insert(row, 'calls'))) await sheets.update({ id: athleteId }, row);
-    return { calls, coming };
+  /** What is proposed by what is known now. @throws 404 */
+  current(scope: StudioScope, athleteId: string): Promise<CallsAnswer> {
+    return this.kept.of(scope, athleteId, 'calls', () => this.work.find(scope, athleteId));
   }
 
   private answers(scope: StudioScope, athleteId?: string): Promise<CallAnswerRow[]> {
@@ -99,10 +79,6 @@ export class CallsService {
       where: { at, ...(athleteId !== undefined && { athleteId }) },
       order: { at: 'ASC', id: 'ASC' },
     });
-  }
-
-  private today(scope: StudioScope): string {
-    return dayIn(scope.timeZone, this.clock.now());
   }
 }
 

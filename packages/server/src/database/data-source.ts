@@ -4,9 +4,10 @@ import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import { IntakeRow } from '../intakes/intake.entity.js';
 import { PictureRow } from '../pictures/picture.entity.js';
+import { KeptAnswerRow } from '../kept/kept-answer.entity.js';
 import { MethodRow } from '../methods/method.entity.js';
 import { MovementNameRow } from '../movements/movement-name.entity.js';
-import { CallAnswerRow, CallSheetRow } from '../calls/call.entities.js';
+import { CallAnswerRow } from '../calls/call.entities.js';
 import { CalendarLinkRow } from '../calendar/calendar-link.entity.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
@@ -32,6 +33,7 @@ import { Calls1960000000000 } from './migrations/1960000000000-calls.js';
 import { MethodSteps1970000000000 } from './migrations/1970000000000-method-steps.js';
 import { FormTicks1980000000000 } from './migrations/1980000000000-form-ticks.js';
 import { MethodPace1990000000000 } from './migrations/1990000000000-method-pace.js';
+import { KeptAnswers2010000000000 } from './migrations/2010000000000-kept-answers.js';
 import { DaysOfSessions2000000000000 } from './migrations/2000000000000-days-of-sessions.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
@@ -57,7 +59,7 @@ export const ENTITIES = [
   ProgrammeRow,
   CalendarLinkRow,
   CallAnswerRow,
-  CallSheetRow,
+  KeptAnswerRow,
   MethodRow,
   ReadingRow,
   IntakeRow,
@@ -94,6 +96,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       FormTicks1980000000000,
       MethodPace1990000000000,
       DaysOfSessions2000000000000,
+      KeptAnswers2010000000000,
     ],
     synchronize: false,
     timezone: 'Z',

@@ -110,6 +110,20 @@ export class ScopedRows<E extends StudioOwned> {
     }
   }
 
+  /** Counts a column up by one: of two at once both count. */
+  async raise(where: FindOptionsWhere<E>, column: keyof E & string): Promise<void> {
+    await this.rows.increment(this.within(where), column, 1);
+  }
+
+  /** Adds a row, unless another has what only one may have. */
+  async insertUnlessTaken(row: Omit<E, 'studioId'>): Promise<void> {
+    try {
+      await this.rows.insert({ ...row, studioId: this.studioId } as QueryDeepPartialEntity<E>);
+    } catch (error) {
+      if (!takenIn(error)) throw error;
+    }
+  }
+
   async remove(where: FindOptionsWhere<E>): Promise<number> {
     return (await this.rows.delete(this.within(where))).affected ?? 0;
   }

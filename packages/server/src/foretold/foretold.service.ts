@@ -1,12 +1,14 @@
 import type { ForetoldAnswer } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
+import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
-import { Clock } from '../http/clock.js';
+import { Clock, dayIn } from '../http/clock.js';
+import { KeptAnswersService } from '../kept/kept-answers.service.js';
 import { LEVELS_PAST_DAYS } from '../levels/levels.service.js';
 import { own } from '../library/library.service.js';
 import { MethodRow } from '../methods/method.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
-import { PersonsService } from '../persons/persons.service.js';
+import { ReadingsService } from '../readings/readings.service.js';
 import { ledSessions } from '../sessions/led-sessions.js';
 import { HeavyWork } from '../work/heavy-work.js';
 
@@ -15,22 +17,26 @@ import { HeavyWork } from '../work/heavy-work.js';
 export class ForetoldService {
   constructor(
     private readonly clock: Clock,
-    private readonly persons: PersonsService,
+    private readonly readings: ReadingsService,
+    private readonly kept: KeptAnswersService,
     private readonly work: HeavyWork,
   ) {}
 
   /** @throws 404 */
-  async of(scope: StudioScope, athleteId: string): Promise<ForetoldAnswer> {
-    const { person, tested } = await this.persons.tested(scope, athleteId);
-    const [sessions, ownMovements, ownMethods] = await Promise.all([
-      ledSessions(scope, athleteId, this.clock.now(), LEVELS_PAST_DAYS),
+  of(scope: StudioScope, athleteId: string): Promise<ForetoldAnswer> {
+    return this.kept.of(scope, athleteId, 'foretold', () => this.found(scope, athleteId));
+  }
+
+  private async found(scope: StudioScope, athleteId: string): Promise<ForetoldAnswer> {
+    const now = this.clock.now();
+    const [{ sex, statureCm, massKg, birthDate }, readings, sessions, ownMovements, ownMethods] = await Promise.all([
+      scope.of(AthleteRow).get(athleteId, 'athlete'),
+      this.readings.list(scope, athleteId),
+      ledSessions(scope, athleteId, now, LEVELS_PAST_DAYS),
       scope.of(MovementRow).find(),
       scope.of(MethodRow).find(),
     ]);
-    return this.work.run('answerForetold', {
-      ownMovements: ownMovements.map(own),
-      ownMethods: ownMethods.map(own),
-      ...{ person, tested, sessions },
-    });
+    const whom = { record: { sex, statureCm, massKg, birthDate }, readings, sessions: [], today: dayIn(scope.timeZone, now) };
+    return this.work.run('answerForetold', { ownMovements: ownMovements.map(own), ownMethods: ownMethods.map(own), whom, sessions });
   }
 }

@@ -6,6 +6,7 @@ import { present } from '../athletes/athletes.service.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { conflict, invalid } from '../http/problem.js';
+import { raiseEvidence } from '../kept/evidence-revision.js';
 import { IntakeRow } from './intake.entity.js';
 
 const NEWEST_FIRST = { onDay: 'DESC', id: 'DESC' } as const;
@@ -31,7 +32,7 @@ export class IntakesService {
     }
     return scope.transaction(async (held) => {
       const before = await held.of(AthleteRow).hold(athleteId, 'athlete');
-      const { studioId: _studio, id: _id, rowVersion, ...record } = before;
+      const { studioId: _studio, id: _id, rowVersion, evidenceRevision: _revision, ...record } = before;
       const next = withPerson(record, answers);
       const ageYears = next.birthDate ? ageOn(next.birthDate, answers.onDay) : null;
       const screening = screen(healthOf(answers), { onDay: answers.onDay, ageYears, intakeId: id });
@@ -51,6 +52,7 @@ export class IntakesService {
       const { equipment, ...facts } = isLate ? record : next;
       const change = { ...facts, equipment: [...equipment], cautions: [...cautions], rowVersion: rowVersion + 1 };
       await held.of(AthleteRow).update({ id: athleteId }, change);
+      await raiseEvidence(held, athleteId);
       return { intake, screening, athlete: present(await held.of(AthleteRow).get(athleteId, 'athlete')) };
     });
   }

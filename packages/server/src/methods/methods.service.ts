@@ -5,6 +5,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
 import { etagOf, versionOf } from '../http/etag.js';
 import { invalid, staleEdit, versionNeeded } from '../http/problem.js';
+import { raiseEvidenceOfAll } from '../kept/evidence-revision.js';
 import { MethodRow } from './method.entity.js';
 
 /** Keeps methods of the studio’s own. */
@@ -28,16 +29,23 @@ export class MethodsService {
     if (faults.length) throw invalid(faults);
     const content = { name: document.name, document, updatedAt: this.clock.now() };
     if (ifMatch === undefined) {
-      if (await scope.of(MethodRow).insert({ id, rowVersion: 1, removedAt: null, ...content }, 'method')) {
-        return this.get(scope, id);
-      }
+      const isNew = await scope.transaction(async (held) => {
+        const isIn = await held.of(MethodRow).insert({ id, rowVersion: 1, removedAt: null, ...content }, 'method');
+        if (isIn) await raiseEvidenceOfAll(held);
+        return isIn;
+      });
+      if (isNew) return this.get(scope, id);
       const existing = await this.get(scope, id);
       if (same(existing.method, document)) return existing;
       throw versionNeeded();
     }
     await scope.of(MethodRow).get(id, 'method');
     const rowVersion = versionOf(ifMatch);
-    const changed = await scope.of(MethodRow).update({ id, rowVersion }, { ...content, rowVersion: rowVersion + 1 });
+    const changed = await scope.transaction(async (held) => {
+      const replaced = await held.of(MethodRow).update({ id, rowVersion }, { ...content, rowVersion: rowVersion + 1 });
+      if (replaced > 0) await raiseEvidenceOfAll(held);
+      return replaced;
+    });
     const current = await this.get(scope, id);
     if (changed === 0) throw staleEdit({ current }, current.etag);
     return current;
@@ -46,7 +54,10 @@ export class MethodsService {
   /** Takes it off the list, or puts it back. */
   async setRemoved(scope: StudioScope, id: string, removed: boolean): Promise<StoredMethod> {
     await scope.of(MethodRow).get(id, 'method');
-    await scope.of(MethodRow).update({ id }, { removedAt: removed ? this.clock.now() : null });
+    await scope.transaction(async (held) => {
+      await held.of(MethodRow).update({ id }, { removedAt: removed ? this.clock.now() : null });
+      await raiseEvidenceOfAll(held);
+    });
     return this.get(scope, id);
   }
 }

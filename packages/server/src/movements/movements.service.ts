@@ -6,6 +6,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
 import { etagOf, versionOf } from '../http/etag.js';
 import { conflict, invalid, staleEdit, versionNeeded } from '../http/problem.js';
+import { raiseEvidenceOfAll } from '../kept/evidence-revision.js';
 import { LibraryService } from '../library/library.service.js';
 import { sumAnew } from '../sequences/sequence-sums.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
@@ -36,9 +37,12 @@ export class MovementsService {
     if (faults.length) throw invalid(faults);
     const content = { name: document.name, document, updatedAt: this.clock.now() };
     if (ifMatch === undefined) {
-      if (await scope.of(MovementRow).insert({ id, rowVersion: 1, removedAt: null, ...content }, 'movement')) {
-        return this.get(scope, id);
-      }
+      const isNew = await scope.transaction(async (held) => {
+        const isIn = await held.of(MovementRow).insert({ id, rowVersion: 1, removedAt: null, ...content }, 'movement');
+        if (isIn) await raiseEvidenceOfAll(held);
+        return isIn;
+      });
+      if (isNew) return this.get(scope, id);
       const existing = await this.get(scope, id);
       if (same(existing.movement, document)) return existing;
       throw versionNeeded();
@@ -55,6 +59,7 @@ export class MovementsService {
         throw staleEdit({ current }, current.etag);
       }
       await sumAnew(held, id, lookup);
+      await raiseEvidenceOfAll(held);
     });
     return this.get(scope, id);
   }
@@ -62,7 +67,10 @@ export class MovementsService {
   /** Takes it off the shelf, or puts it back. */
   async setRemoved(scope: StudioScope, id: string, removed: boolean): Promise<StoredMovement> {
     await scope.of(MovementRow).get(id, 'movement');
-    await scope.of(MovementRow).update({ id }, { removedAt: removed ? this.clock.now() : null });
+    await scope.transaction(async (held) => {
+      await held.of(MovementRow).update({ id }, { removedAt: removed ? this.clock.now() : null });
+      await raiseEvidenceOfAll(held);
+    });
     return this.get(scope, id);
   }
 }

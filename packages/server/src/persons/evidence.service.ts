@@ -1,13 +1,11 @@
-import { type Evidence, evidenceOf, heldAndTested, type Person, type Reading } from '@clay-pot/core';
+import { type Evidence, heldAndTested, type Person, type Reading } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
-import { In } from 'typeorm';
 import type { StudioScope } from '../database/studio-scope.js';
-import { LibraryService } from '../library/library.service.js';
-import { carriedOut } from '../sessions/carried-out.js';
-import { BlockReportRow } from '../sessions/session.entities.js';
-
-/** Sets of longer ago, and of more sessions than these, tell next to nothing beside those of since: ratings of one person lean one way. */
-const TELLS = { days: 120, latest: 12 };
+import { KeptAnswersService } from '../kept/kept-answers.service.js';
+import { LibraryService, own } from '../library/library.service.js';
+import { MovementRow } from '../movements/movement.entity.js';
+import { HeavyWork } from '../work/heavy-work.js';
+import { type RecordOf, whomWork } from './whom-work.js';
 
 /** Somebody by body and readings. */
 export interface Known {
@@ -18,21 +16,24 @@ export interface Known {
 /** What an athlete's sets, holds and tests tell of their maxima, beside the maxima that were tested. */
 @Injectable()
 export class EvidenceService {
-  constructor(private readonly library: LibraryService) {}
+  constructor(
+    private readonly library: LibraryService,
+    private readonly kept: KeptAnswersService,
+    private readonly work: HeavyWork,
+  ) {}
 
-  /** Of the readings, and of the last sessions that ended before an instant, the newest first. */
-  async of(scope: StudioScope, athleteId: string, known: Known, until: Date): Promise<Evidence[]> {
-    const { movement } = await this.library.of(scope);
-    const tested = heldAndTested(known.person, known.readings, movement);
-    const sessions = await carriedOut(scope, athleteId, until, TELLS);
-    if (sessions.length === 0) return tested;
-    const sessionId = In(sessions.map(({ id }) => id));
-    const reports = await scope.of(BlockReportRow).find({ where: { sessionId }, order: { at: 'ASC' } });
-    const told = sessions.map((session) => ({
-      ...session,
-      reports: reports.filter((report) => report.sessionId === session.id),
-    }));
-    return [...tested, ...evidenceOf(known.person, told, movement)];
+  /** By their record, as it is kept. @throws 404 */
+  ofRecord(scope: StudioScope, athleteId: string, known: Known & { record: RecordOf }, until: Date): Promise<Evidence[]> {
+    return this.kept.of(scope, athleteId, 'evidence', () => this.found(scope, athleteId, known, until));
+  }
+
+  /** With another body than the one on record: what a set told depends on it. */
+  async found(scope: StudioScope, athleteId: string, known: Known & { record: RecordOf }, until: Date): Promise<Evidence[]> {
+    const { today } = known.person;
+    const [whom, movements] = await Promise.all([whomWork(scope, athleteId, { ...known, today }, until), scope.of(MovementRow).find()]);
+    // No thread is started where nothing tells anything.
+    if (whom.sessions.length + whom.readings.length === 0) return [];
+    return this.work.run('answerEvidence', { ...whom, ownMovements: movements.map(own) });
   }
 
   /** What holds, repetitions and all-out tests tell. */

@@ -18,6 +18,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { invalid } from '../http/problem.js';
 import { EvidenceService } from './evidence.service.js';
+import type { RecordOf } from './whom-work.js';
 import { ReadingsService } from '../readings/readings.service.js';
 
 /** Of whom something is asked: an athlete by their record, a body, or nobody in particular. */
@@ -35,7 +36,7 @@ export class PersonsService {
     const { athleteId, body } = question;
     if (!athleteId) return this.told(scope, bodyAlone(body, today), question);
     const known = await this.onRecord(scope, athleteId, body);
-    const seen = await this.evidence.of(scope, athleteId, known, this.clock.now());
+    const seen = await (body ? this.evidence.found(scope, athleteId, known, this.clock.now()) : this.seen(scope, athleteId, known));
     return this.told(scope, { ...known, person: withEvidence(known.person, seen) }, question);
   }
 
@@ -57,32 +58,32 @@ export class PersonsService {
   /** What the sets of an athlete tell of their maxima, beside the readings. @throws 404 */
   async setsTell(scope: StudioScope, athleteId: string): Promise<Evidence[]> {
     const known = await this.onRecord(scope, athleteId, undefined);
-    return this.evidence.of(scope, athleteId, known, this.clock.now());
+    return this.seen(scope, athleteId, known);
   }
 
-  /** Somebody by record, with what tests, holds and all-out tests tell, and without what sets do. @throws 404 */
-  async tested(scope: StudioScope, athleteId: string): Promise<{ person: Person; tested: Evidence[] }> {
-    const known = await this.onRecord(scope, athleteId, undefined);
-    return { person: known.person, tested: await this.evidence.ofReadings(scope, known) };
+  private seen(scope: StudioScope, athleteId: string, known: OnRecord): Promise<Evidence[]> {
+    return this.evidence.ofRecord(scope, athleteId, known, this.clock.now());
   }
 
   /** By record and readings alone, with another body where one is given. */
-  private async onRecord(scope: StudioScope, athleteId: string, body: BodyInput | undefined): Promise<ForWhom & { readings: Reading[] }> {
+  private async onRecord(scope: StudioScope, athleteId: string, body: BodyInput | undefined): Promise<OnRecord> {
     const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
     const readings = await this.readings.list(scope, athleteId);
-    const known = personOf(
-      {
-        sex: body?.sex ?? athlete.sex,
-        statureCm: body?.statureM === undefined ? athlete.statureCm : body.statureM * 100,
-        massKg: body?.massKg ?? athlete.massKg,
-        birthDate: athlete.birthDate,
-      },
-      readings,
-      dayIn(scope.timeZone, this.clock.now()),
-    );
+    const record = {
+      sex: body?.sex ?? athlete.sex,
+      statureCm: body?.statureM === undefined ? athlete.statureCm : body.statureM * 100,
+      massKg: body?.massKg ?? athlete.massKg,
+      birthDate: athlete.birthDate,
+    };
+    const known = personOf(record, readings, dayIn(scope.timeZone, this.clock.now()));
     const person = body?.ageYears === undefined ? known.person : { ...known.person, ageYears: body.ageYears };
-    return { ...known, person, readings };
+    return { ...known, person, record, readings };
   }
+}
+
+interface OnRecord extends ForWhom {
+  readonly record: RecordOf;
+  readonly readings: readonly Reading[];
 }
 
 const withEvidence = (person: Person, more: readonly Evidence[]): Person =>

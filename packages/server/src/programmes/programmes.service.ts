@@ -7,6 +7,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { etagOf, versionOf } from '../http/etag.js';
 import { invalid, staleEdit, versionNeeded } from '../http/problem.js';
+import { raiseEvidence } from '../kept/evidence-revision.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { ProgrammeRow } from './programme.entity.js';
 import { storedProgramme } from './stored-programme.js';
@@ -66,7 +67,12 @@ export class ProgrammesService {
     if (faults.length > 0) throw invalid(under('/document', faults));
     const content = { athleteId, ...storedProgramme(document), updatedAt: this.clock.now() };
     if (ifMatch === undefined) {
-      if (await rows.insert({ id, rowVersion: 1, removedAt: null, ...content }, 'programme')) return this.get(scope, id);
+      const isNew = await scope.transaction(async (held) => {
+        const isIn = await held.of(ProgrammeRow).insert({ id, rowVersion: 1, removedAt: null, ...content }, 'programme');
+        if (isIn) await raiseEvidence(held, athleteId);
+        return isIn;
+      });
+      if (isNew) return this.get(scope, id);
       const existing = await this.get(scope, id);
       if (existing.athleteId === athleteId && same(existing.document, document)) return existing;
       throw versionNeeded();
@@ -75,7 +81,11 @@ export class ProgrammesService {
     if (before.athleteId !== athleteId)
       throw invalid([{ pointer: '/athleteId', message: 'A programme stays with its athlete: make a copy for somebody else.' }]);
     const rowVersion = versionOf(ifMatch);
-    const changed = await rows.update({ id, rowVersion }, { ...content, rowVersion: rowVersion + 1 });
+    const changed = await scope.transaction(async (held) => {
+      const replaced = await held.of(ProgrammeRow).update({ id, rowVersion }, { ...content, rowVersion: rowVersion + 1 });
+      if (replaced > 0) await raiseEvidence(held, athleteId);
+      return replaced;
+    });
     const current = await this.get(scope, id);
     if (changed === 0) {
       throw staleEdit({ current, changes: compareProgrammes(current.document, document) }, current.etag);
@@ -85,8 +95,11 @@ export class ProgrammesService {
 
   /** Takes it off the list, or puts it back. */
   async setRemoved(scope: StudioScope, id: string, removed: boolean): Promise<StoredProgramme> {
-    await scope.of(ProgrammeRow).get(id, 'programme');
-    await scope.of(ProgrammeRow).update({ id }, { removedAt: removed ? this.clock.now() : null });
+    const { athleteId } = await scope.of(ProgrammeRow).get(id, 'programme');
+    await scope.transaction(async (held) => {
+      await held.of(ProgrammeRow).update({ id }, { removedAt: removed ? this.clock.now() : null });
+      await raiseEvidence(held, athleteId);
+    });
     return this.get(scope, id);
   }
 

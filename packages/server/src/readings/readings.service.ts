@@ -7,6 +7,7 @@ import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { conflict, invalid, notFound } from '../http/problem.js';
+import { raiseEvidence } from '../kept/evidence-revision.js';
 import { ReadingRow } from './reading.entity.js';
 
 /** Of the whole studio nothing longer ago is read: a hand that measures changes over the years, and so does one that is measured. */
@@ -66,7 +67,9 @@ export class ReadingsService {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     const faults = this.faultsOf(scope, input);
     if (faults.length > 0) throw invalid(faults);
-    await insert(scope, athleteId, id, input);
+    await scope.transaction(async (held) => {
+      if (await insert(held, athleteId, id, input)) await raiseEvidence(held, athleteId);
+    });
     return { id, ...input };
   }
 
@@ -78,6 +81,7 @@ export class ReadingsService {
     return scope.transaction(async (held) => {
       let added = 0;
       for (const { id, reading } of readings) added += (await insert(held, athleteId, id, reading)) ? 1 : 0;
+      if (added > 0) await raiseEvidence(held, athleteId);
       return { added, known: readings.length - added };
     });
   }
@@ -91,7 +95,10 @@ export class ReadingsService {
 
   async remove(scope: StudioScope, athleteId: string, id: string): Promise<void> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
-    if ((await scope.of(ReadingRow).remove({ id, athleteId })) === 0) throw notFound('reading');
+    await scope.transaction(async (held) => {
+      if ((await held.of(ReadingRow).remove({ id, athleteId })) === 0) throw notFound('reading');
+      await raiseEvidence(held, athleteId);
+    });
   }
 }
 

@@ -18,6 +18,7 @@ import { Clock } from '../http/clock.js';
 import { etagOf, versionOf } from '../http/etag.js';
 import { fileNameOf } from '../http/file-name.js';
 import { brokenFile, brokenText, conflict, invalid, notFound, staleEdit, versionNeeded } from '../http/problem.js';
+import { raiseEvidenceOfWhoDo } from '../kept/evidence-revision.js';
 import { LibraryService } from '../library/library.service.js';
 import { storedSequence } from './sequence-sums.js';
 import { methodFaults, soundSequence } from './sound-sequence.js';
@@ -86,7 +87,12 @@ export class SequencesService {
       rowVersion: rowVersion + 1,
       updatedAt: this.clock.now(),
     };
-    if ((await scope.of(SequenceRow).update({ id, rowVersion }, change)) === 0) {
+    const isReplaced = await scope.transaction(async (held) => {
+      const replaced = await held.of(SequenceRow).update({ id, rowVersion }, change);
+      if (replaced > 0) await raiseEvidenceOfWhoDo(held, id);
+      return replaced > 0;
+    });
+    if (!isReplaced) {
       const current = await this.get(scope, id);
       const changes = compareSequences(current.document, document, (block) => nameOfBlock(block, known.movement));
       throw staleEdit({ current, changes }, current.etag);
@@ -97,12 +103,12 @@ export class SequencesService {
   /** Takes it off the shelf; `restore` puts it back. */
   async remove(scope: StudioScope, id: string): Promise<void> {
     await this.row(scope, id);
-    await scope.of(SequenceRow).update({ id }, { removedAt: this.clock.now() });
+    await setRemovedAt(scope, id, this.clock.now());
   }
 
   async restore(scope: StudioScope, id: string): Promise<StoredSequence> {
     await scope.of(SequenceRow).get(id, 'sequence');
-    await scope.of(SequenceRow).update({ id }, { removedAt: null });
+    await setRemovedAt(scope, id, null);
     return this.get(scope, id);
   }
 
@@ -151,6 +157,12 @@ export class SequencesService {
     return row;
   }
 }
+
+const setRemovedAt = (scope: StudioScope, id: string, removedAt: Date | null) =>
+  scope.transaction(async (held) => {
+    await held.of(SequenceRow).update({ id }, { removedAt });
+    await raiseEvidenceOfWhoDo(held, id);
+  });
 
 function decoded(text: string, known: Known): Sequence {
   try {

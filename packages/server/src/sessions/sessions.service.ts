@@ -19,6 +19,7 @@ import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioOwned, StudioScope } from '../database/studio-scope.js';
 import { dayIn } from '../http/clock.js';
 import { conflict, invalid } from '../http/problem.js';
+import { raiseEvidence } from '../kept/evidence-revision.js';
 import { LibraryService } from '../library/library.service.js';
 import { PersonsService } from '../persons/persons.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
@@ -108,6 +109,7 @@ export class SessionsService {
         await held.of(SessionRow).update({ id }, { toldExertion: exertion });
         await sumUp(held, session, known, exertion);
       }
+      await raiseEvidence(held, session.athleteId);
       // Of two signs that two devices tell of one session both stand.
       if (stopSign && stopHand) {
         const onDay = dayIn(scope.timeZone, new Date(endedAt));
@@ -129,6 +131,7 @@ export class SessionsService {
       const morningOn = dayIn(scope.timeZone, new Date(morning.at));
       const told = { morning, morningOn, morningBefore: await morningBefore(held, session) };
       await held.of(SessionRow).update({ id }, { ...told, revision: session.revision + 1 });
+      await raiseEvidence(held, session.athleteId);
       if (morning.numb) await bar(held, session, { sign: 'numbness', hand: morning.numb, onDay: morningOn });
     });
   }

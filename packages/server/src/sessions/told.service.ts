@@ -4,6 +4,7 @@ import type { Known } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { invalid } from '../http/problem.js';
+import { raiseEvidence } from '../kept/evidence-revision.js';
 import { LibraryService } from '../library/library.service.js';
 import { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, HandLookRow, SessionRow } from './session.entities.js';
 import { addOnce, checkBlockId, sumUp } from './session-rows.js';
@@ -61,6 +62,8 @@ export class ToldService {
       checkBlockId(session.plan, blockId);
       await row(held, known);
       await sumUp(held, session, known);
+      // Nothing rests on a session before it has ended.
+      if (session.ending !== null) await raiseEvidence(held, session.athleteId);
     });
   }
 }

@@ -3,6 +3,7 @@ import type {
   answerCalls,
   answerCompose,
   answerEvaluate,
+  answerEvidence,
   answerForecasts,
   answerForetold,
   answerSwap,
@@ -18,6 +19,7 @@ interface Work {
   answerCalls: typeof answerCalls;
   answerCompose: typeof answerCompose;
   answerEvaluate: typeof answerEvaluate;
+  answerEvidence: typeof answerEvidence;
   answerForecasts: typeof answerForecasts;
   answerForetold: typeof answerForetold;
   answerSwap: typeof answerSwap;

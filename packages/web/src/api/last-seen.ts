@@ -10,7 +10,7 @@ interface LastSeen {
 
 const KEY = 'clay-pot-last-seen';
 /** Another shape of what the server answers is another version: what was kept of before is left. */
-const VERSION = 2;
+const VERSION = 3;
 const KEPT_MS = 30 * 86_400_000;
 const WRITE_AFTER_MS = 600;
 /** Lists and what they lead to; whole records are fetched when they are opened. */

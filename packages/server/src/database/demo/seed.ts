@@ -93,7 +93,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
     for (const person of demoPeople(birthDate)) {
       const { athlete, gives, course } = person;
       const athleteId = random.id(early);
-      await add(AthleteRow, [{ id: athleteId, studioId, rowVersion: 1, ...athlete }]);
+      await add(AthleteRow, [{ id: athleteId, studioId, rowVersion: 1, evidenceRevision: 0, ...athlete }]);
       const readings = tellReadings(person, today, measuring);
       await add(
         ReadingRow,

@@ -1,0 +1,39 @@
+import { evidenceOf, type ToldSession } from '../effort/evidence.js';
+import { heldAndTested } from '../measure/readings-tell.js';
+import type { Evidence } from '../mechanics/belief.js';
+import type { Person } from '../mechanics/capacity.js';
+import { personOf } from '../mechanics/person.js';
+import type { BodyRecord } from '../model/body.js';
+import type { Movement, MovementLookup } from '../model/movement.js';
+import type { Reading } from '../model/reading.js';
+import { knownWith } from '../library/index.js';
+
+/** Somebody by record and readings, and the sessions that tell of their maxima: as plain data, for a thread of its own. */
+export interface WhomWork {
+  readonly record: BodyRecord & { readonly birthDate: string | null };
+  /** Oldest first. */
+  readonly readings: readonly Reading[];
+  readonly sessions: readonly ToldSession[];
+  readonly today: string;
+}
+
+/** What somebody's readings, holds, tests and sets tell, besides maxima that were tested. */
+export interface EvidenceWork extends WhomWork {
+  readonly ownMovements: readonly { readonly removed: boolean; readonly document: Movement }[];
+}
+
+/** What holds and tests of readings tell of somebody, and then what their sets do. */
+export function seenOf({ record, readings, sessions, today }: WhomWork, lookup: MovementLookup): { person: Person; seen: Evidence[] } {
+  const { person } = personOf(record, readings, today);
+  return { person, seen: [...heldAndTested(person, readings, lookup), ...evidenceOf(person, sessions, lookup)] };
+}
+
+/** Somebody with everything that is known of their maxima. */
+export function personIn(work: WhomWork, lookup: MovementLookup): Person {
+  const { person, seen } = seenOf(work, lookup);
+  return { ...person, evidence: [...person.evidence, ...seen] };
+}
+
+/** Finds evidence away from the event loop: each set of a session is computed once. */
+export const answerEvidence = ({ ownMovements, ...work }: EvidenceWork): Evidence[] =>
+  seenOf(work, knownWith(ownMovements, []).movement).seen;

@@ -1,0 +1,30 @@
+import { Column, Entity } from 'typeorm';
+import { StudioOwned } from '../database/studio-scope.js';
+
+/** What is kept of an athlete once it was computed. */
+export type KeptKind = 'calls' | 'evidence' | 'foretold';
+
+/** An answer about an athlete, with what it rests on: it holds while all of that does. */
+@Entity('kept_answers')
+export class KeptAnswerRow extends StudioOwned {
+  @Column('char', { name: 'athlete_id', length: 36 })
+  athleteId: string;
+
+  @Column('varchar', { length: 16 })
+  kind: KeptKind;
+
+  /** Of the athlete, when what it was computed from was read. */
+  @Column('int', { name: 'evidence_revision' })
+  evidenceRevision: number;
+
+  /** The studio’s today. */
+  @Column('char', { name: 'on_day', length: 10 })
+  onDay: string;
+
+  /** Of the computations. */
+  @Column('char', { length: 16 })
+  rules: string;
+
+  @Column('json')
+  answer: unknown;
+}
