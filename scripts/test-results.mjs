@@ -2,9 +2,6 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 const SLOWEST_SHOWN = 10;
-const MOST_JOURNEY_MS = 20_000;
-/** Journeys that may take longer, with the reason. */
-const MAY_TAKE_LONGER = new Map([]);
 
 /** Prints the slowest tests, so that one is seen on the day it comes, and the line of counts. @param results folder */
 export function tell(results) {
@@ -16,15 +13,6 @@ export function tell(results) {
   const failed = (unit?.numFailedTests ?? 0) + (e2e?.stats.unexpected ?? 0) + (e2e?.stats.flaky ?? 0);
   console.log(`\n${passed} passed, ${failed} failed`);
 }
-
-/** Journeys that take too long and have no reason to, each in a sentence. */
-export const tooSlow = (results) =>
-  journeysIn(resultsOf(results).e2e)
-    .filter(({ ms, name }) => ms > MOST_JOURNEY_MS && !MAY_TAKE_LONGER.has(name))
-    .map(
-      ({ ms, name }) =>
-        `${name} takes ${(ms / 1000).toFixed(0)} s: a journey takes ${MOST_JOURNEY_MS / 1000} s at most, or is listed with its reason in scripts/test-results.mjs.`,
-    );
 
 function resultsOf(results) {
   const read = (name) => {

@@ -6,7 +6,7 @@ import { ensureOnMachine } from './machine.mjs';
 import { DATA } from './places.mjs';
 import { runToEnd } from './processes.mjs';
 import { makeTemplates, TEMPLATES } from './templates.mjs';
-import { tell, tooSlow } from './test-results.mjs';
+import { tell } from './test-results.mjs';
 import { Told } from './told.mjs';
 
 const PARTS = ['types', 'lint', 'unit', 'e2e'];
@@ -44,8 +44,6 @@ export async function test(names) {
     await database?.stop();
   }
   if (overDatabase) tell(results);
-  const slow = tooSlow(results);
-  if (slow.length) failures.push(new Told(slow.join('\n')));
   if (failures.length) throw new Told(failures.map((error) => error.message).join('\n'));
 }
 
