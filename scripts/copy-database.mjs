@@ -1,6 +1,8 @@
-import { createConnection } from 'mysql2/promise';
-
-const connect = (server) => createConnection({ uri: server.replace(/^mariadb:/, 'mysql:'), multipleStatements: true });
+/** On a fresh machine this file is read before the packages are installed. */
+async function connect(server) {
+  const { createConnection } = await import('mysql2/promise');
+  return createConnection({ uri: server.replace(/^mariadb:/, 'mysql:'), multipleStatements: true });
+}
 
 /** Makes an empty database, whatever stood under its name. @param {string} server URL without a database, ending in a slash */
 export async function newDatabase(server, name) {

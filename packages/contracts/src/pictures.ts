@@ -11,8 +11,16 @@ export const PICTURE_LIMITS = {
 
 const POINT = record({ x: between(PICTURE_LIMITS.pointPx, 'x'), y: between(PICTURE_LIMITS.pointPx, 'y') });
 
+/** Who agreed that a picture is kept: the athlete, or for whom they cannot who may; and when. */
+export class PictureConsent {
+  @IsText(PICTURE_LIMITS.consentLength, 2, 'Agreed by')
+  readonly consentBy: string;
+  @IsDay('Agreed on')
+  readonly consentOn: string;
+}
+
 /** A picture that an angle was read off, kept on purpose, with who agreed to that. */
-export class PictureInput {
+export class PictureInput extends PictureConsent {
   @IsWord(RANGE_MOTIONS, 'Of what')
   readonly of: RangeMotion;
   @IsWord(HANDS, 'Hand')
@@ -27,11 +35,6 @@ export class PictureInput {
   /** JPEG. */
   @IsText(PICTURE_LIMITS.base64Length, 100, 'Picture')
   readonly jpegBase64: string;
-  /** Who agreed that it is kept: the athlete, or for whom they cannot who may. */
-  @IsText(PICTURE_LIMITS.consentLength, 2, 'Agreed by')
-  readonly consentBy: string;
-  @IsDay('Agreed on')
-  readonly consentOn: string;
 }
 
 /** A kept picture as it is listed; its bytes are fetched by themselves. */

@@ -9,6 +9,7 @@ import {
   faultsOfRequest,
   MethodInput,
   MovementInput,
+  PictureConsent,
   PostureQuestion,
   SequenceFileInput,
   SequenceInput,
@@ -103,6 +104,12 @@ describe('what a request may hold', () => {
     expect(pointersOf(CallAnswerInput, { ...answer, reason: '❤️'.repeat(200) })).toEqual([]);
     expect(pointersOf(CallAnswerInput, { ...answer, reason: '❤️'.repeat(201) })).toEqual(['/reason']);
     expect(pointersOf(CallAnswerInput, { ...answer, reason: 'a\uD800b' })).toEqual(['/reason']);
+  });
+
+  test('a name of one letter is too short, and is not called empty', () => {
+    const told = (consentBy: string) =>
+      faultsOfRequest(PictureConsent, { consentBy, consentOn: '2026-01-01' }).map(({ message }) => message);
+    expect(['Wren', 'W', '  '].map(told)).toEqual([[], ['must have at least 2 characters'], ['must not be empty']]);
   });
 
   test('left out is one thing, null another; a document’s own optional fields too', () => {

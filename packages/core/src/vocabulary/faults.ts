@@ -128,7 +128,8 @@ function textWanted(schema: TSchema, value: unknown): string {
   const named = FORMATS[format ?? ''];
   if (named) return `must be ${named}`;
   if (typeof value !== 'string') return 'must be text';
-  if (value.trim().length < (minLength ?? 0)) return 'must not be empty';
+  if (value.trim() === '' && (minLength ?? 0) > 0) return 'must not be empty';
+  if (value.length < (minLength ?? 0)) return `must have at least ${minLength} characters`;
   if (value.length > (maxLength ?? Infinity)) return `must have at most ${maxLength} characters`;
   return 'must be text in whole characters';
 }

@@ -3,21 +3,21 @@ import type { Fault } from '@clay-pot/core';
 import { toNestErrors } from '@hookform/resolvers';
 import type { FieldErrors, FieldValues, Resolver } from 'react-hook-form';
 
-interface Options<T> {
+interface Options<T, R> {
   /** Makes a request of what the form holds: a form has fields for what was not said. */
-  tidy?: (values: T) => T;
+  tidy: (values: T) => R;
   /** What no class can say: what a request means beside others, or today. Asked once its fields are right. */
-  check?: (values: T) => readonly Fault[];
+  check?: (request: R) => readonly Fault[];
 }
 
 /**
  * Checks a form by the class that the server checks the request by, so that each field is told the same words.
  * Not the resolver of the package: it copies documents through class-transformer, and loses where in a document a fault is.
  */
-export function requestResolver<T extends FieldValues>(
-  Request: new () => object,
-  { tidy = (values) => values, check = () => [] }: Options<T> = {},
-): Resolver<T> {
+export function requestResolver<T extends FieldValues, R extends object = T>(
+  Request: new () => R,
+  { tidy, check = () => [] }: Options<T, R>,
+): Resolver<T, unknown, R> {
   return (typed, _context, options) => {
     const values = tidy(typed);
     const shape = faultsOfRequest(Request, values);
@@ -27,6 +27,9 @@ export function requestResolver<T extends FieldValues>(
     return { values: {}, errors: toNestErrors(Object.fromEntries(errors) as FieldErrors<T>, options) };
   };
 }
+
+/** The values of a form whose fields are those of its request. */
+export const asTyped = <T>(values: T): T => values;
 
 /** A JSON pointer as a form names its fields. @example fieldAt('/cautions/0/note') → 'cautions.0.note' */
 export const fieldAt = (pointer: string) => pointer.slice(1).replaceAll('/', '.');

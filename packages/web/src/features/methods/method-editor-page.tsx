@@ -7,7 +7,7 @@ import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { SelectField, TextField } from '../../ui/field.js';
 import { Loading, Page, Trouble } from '../../ui/page.js';
-import { requestResolver } from '../../ui/request-resolver.js';
+import { asTyped, requestResolver } from '../../ui/request-resolver.js';
 
 /** A studio's own method, choice by choice. */
 export default function MethodEditorPage() {
@@ -28,7 +28,7 @@ const NUMBERS = Object.keys(METHOD_LIMITS) as MethodNumber[];
 
 function MethodForm({ stored }: { stored: StoredMethod }) {
   const { id, ...method } = stored.method;
-  const { register, handleSubmit, formState } = useForm<MethodInput>({ resolver: requestResolver(MethodInput), defaultValues: method });
+  const { register, handleSubmit, formState } = useForm<MethodInput>({ resolver: requestResolver(MethodInput, { tidy: asTyped }), defaultValues: method });
   const { errors } = formState;
   const save = useSaveMethod();
   const navigate = useNavigate();
