@@ -28,7 +28,10 @@ const NUMBERS = Object.keys(METHOD_LIMITS) as MethodNumber[];
 
 function MethodForm({ stored }: { stored: StoredMethod }) {
   const { id, ...method } = stored.method;
-  const { register, handleSubmit, formState } = useForm<MethodInput>({ resolver: requestResolver(MethodInput, { tidy: asTyped }), defaultValues: method });
+  const { register, handleSubmit, formState } = useForm<MethodInput>({
+    resolver: requestResolver(MethodInput, { tidy: asTyped }),
+    defaultValues: method,
+  });
   const { errors } = formState;
   const save = useSaveMethod();
   const navigate = useNavigate();
