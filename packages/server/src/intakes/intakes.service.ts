@@ -1,6 +1,7 @@
 import type { IntakeInput, IntakeKept, StoredIntake } from '@clay-pot/contracts';
-import { afterIntake, ageOn, checkIntake, healthOf, same, screen, withPerson, withReferrals } from '@clay-pot/core';
+import { ageOn, checkIntake, healthOf, recordAfterIntake, same, screen, withPerson } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
+import { Not } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import { present } from '../athletes/athletes.service.js';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -45,11 +46,8 @@ export class IntakesService {
         }
         return { intake, screening, athlete: present(before) };
       }
-      const [newest] = await held.of(IntakeRow).find({ where: { athleteId }, order: NEWEST_FIRST, take: 1 });
-      // Answers of an earlier day that arrive late change nothing that later ones said, but what forbids loading is never lost.
-      const isLate = newest !== undefined && newest.id !== id;
-      const cautions = isLate ? withReferrals(before.cautions, screening.cautions) : afterIntake(before.cautions, screening.cautions);
-      const { equipment, ...facts } = isLate ? record : next;
+      const [newest = null] = await held.of(IntakeRow).find({ where: { athleteId, id: Not(id) }, order: NEWEST_FIRST, take: 1 });
+      const { equipment, cautions, ...facts } = recordAfterIntake(record, { id, answers }, screening.cautions, newest);
       const change = { ...facts, equipment: [...equipment], cautions: [...cautions], rowVersion: rowVersion + 1 };
       await held.of(AthleteRow).update({ id: athleteId }, change);
       await raiseEvidence(held, athleteId);

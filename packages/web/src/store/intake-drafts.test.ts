@@ -61,11 +61,23 @@ describe('answers that are not recorded yet', () => {
     const { id } = draft()!;
     answer('a1', { signs: [{ sign: 'pop', hand: 'right' }] });
     const { answers } = draft()!;
-    keepIntake(ATHLETE, screen(healthOf(answers), { onDay: answers.onDay, ageYears: 36, intakeId: id }));
+    keepIntake(ATHLETE, screen(healthOf(answers), { onDay: answers.onDay, ageYears: 36, intakeId: id }), null);
     expect(useOutbox.getState().letters.map(({ path }) => path)).toEqual([`/athletes/a1/intakes/${id}`]);
     const shown = queryClient.getQueryData<Athlete>(['athletes', 'a1'])!;
     expect(shown.cautions.map(({ caution }) => caution)).toEqual(['hypermobility', 'stop-sign']);
     expect(useOwnStops.getState().stops).toMatchObject([{ athleteId: 'a1', caution: { stopped: { intakeId: id, sign: 'pop' } } }]);
     expect(draft()).toBeUndefined();
+  });
+
+  test('of today that another device answered meanwhile overrule nothing of it, but lose no referral', () => {
+    beginIntake(ATHLETE, null);
+    const { id } = draft()!;
+    answer('a1', { discipline: 'Rope', signs: [{ sign: 'dropping-things', hand: 'left' }] });
+    const { answers } = draft()!;
+    const newest = { id: 'ffffffff-ffff-7fff-bfff-ffffffffffff', answers: { ...answers, discipline: 'Juggling' } };
+    keepIntake(ATHLETE, screen(healthOf(answers), { onDay: answers.onDay, ageYears: 36, intakeId: id }), newest);
+    const shown = queryClient.getQueryData<Athlete>(['athletes', 'a1'])!;
+    expect(shown.practice).toBe(ATHLETE.practice);
+    expect(shown.cautions.map(({ caution }) => caution)).toContain('dropping-things');
   });
 });

@@ -1,5 +1,5 @@
-import type { Athlete } from '@clay-pot/contracts';
-import { afterIntake, type Intake, newIntake, type Screening, withPerson } from '@clay-pot/core';
+import type { Athlete, StoredIntake } from '@clay-pot/contracts';
+import { type Intake, newIntake, recordAfterIntake, type Screening } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
@@ -47,15 +47,16 @@ export function goToStep(athleteId: string, step: number): void {
 
 /**
  * Records the answers of today: on their way at once, and from this moment on in the record as this device shows it, with a network or without.
+ * @param newest of the answers that this device knows of: what another device recorded since is not overruled
  */
-export function keepIntake(athlete: Athlete, screening: Screening): void {
+export function keepIntake(athlete: Athlete, screening: Screening, newest: Pick<StoredIntake, 'id' | 'answers'> | null): void {
   const draft = useIntakeDrafts.getState().drafts[athlete.id];
   if (!draft) return;
   const answers = { ...draft.answers, onDay: isoToday() };
   useOutbox.getState().add({ path: `/athletes/${athlete.id}/intakes/${draft.id}`, body: answers });
   showIntake(
     { id: draft.id, answers, verdict: screening.verdict },
-    { ...athlete, ...withPerson(athlete, answers), cautions: afterIntake(athlete.cautions, screening.cautions) },
+    recordAfterIntake(athlete, { id: draft.id, answers }, screening.cautions, newest && { id: newest.id, onDay: newest.answers.onDay }),
   );
   for (const caution of screening.cautions.filter(({ stopped }) => stopped)) keepStop(athlete.id, caution);
   dropIntake(athlete.id);

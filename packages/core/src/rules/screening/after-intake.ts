@@ -1,4 +1,5 @@
-import type { RecordedCaution } from '../../model/athlete.js';
+import type { AthleteRecord, RecordedCaution } from '../../model/athlete.js';
+import { type Intake, withPerson } from '../../model/intake.js';
 import { CAUTIONS } from '../../vocabulary/cautions.js';
 import { forbidsLoading } from '../cautions.js';
 import { byThing, handByHand, ofHand } from './per-hand.js';
@@ -19,6 +20,24 @@ export const afterIntake = (recorded: readonly RecordedCaution[], fresh: readonl
 /** A record’s cautions with what forbids loading of answers that came late: they change nothing else that later ones said. */
 export const withReferrals = (recorded: readonly RecordedCaution[], late: readonly RecordedCaution[]): RecordedCaution[] =>
   withMore(recorded, late.filter(forbidsLoading));
+
+/** Which answers of a person come after which: by day, within a day by when they were begun. */
+type Dated = { readonly id: string; readonly onDay: string };
+const isAfter = (one: Dated, other: Dated) => one.onDay > other.onDay || (one.onDay === other.onDay && one.id > other.id);
+
+/**
+ * A record after answers, wherever they are recorded. Those of an earlier day that arrive late change nothing that later ones said, but what forbids loading is
+ * never lost. @param fresh what follows from the answers (`screen`) @param newest of the answers that are on record already; null where there are none
+ */
+export function recordAfterIntake<R extends AthleteRecord>(
+  record: R,
+  { id, answers }: { readonly id: string; readonly answers: Intake },
+  fresh: readonly RecordedCaution[],
+  newest: Dated | null,
+): R {
+  if (newest && isAfter(newest, { id, onDay: answers.onDay })) return { ...record, cautions: withReferrals(record.cautions, fresh) };
+  return { ...record, ...withPerson(record, answers), cautions: afterIntake(record.cautions, fresh) };
+}
 
 function withMore(recorded: readonly RecordedCaution[], more: readonly RecordedCaution[]): RecordedCaution[] {
   const [before, now] = [byThing(recorded), byThing(more)];

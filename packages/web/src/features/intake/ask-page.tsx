@@ -1,4 +1,4 @@
-import type { Athlete } from '@clay-pot/contracts';
+import type { Athlete, StoredIntake } from '@clay-pot/contracts';
 import { ageOn, checkIntake, forbidsLoading, healthOf, type Intake, screen, withPerson } from '@clay-pot/core';
 import { type ComponentType, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -51,10 +51,10 @@ export default function AskPage() {
   }, [athlete.data, before.data, isKnown]);
   if (athlete.isError && !athlete.data) return <Trouble error={athlete.error} retry={() => void athlete.refetch()} />;
   if (!athlete.data || !draft) return <Loading what="the questions" />;
-  return <Asking athlete={athlete.data} draft={draft} />;
+  return <Asking athlete={athlete.data} draft={draft} newest={before.data?.[0] ?? null} />;
 }
 
-function Asking({ athlete, draft }: { athlete: Athlete; draft: IntakeDraft }) {
+function Asking({ athlete, draft, newest }: { athlete: Athlete; draft: IntakeDraft; newest: StoredIntake | null }) {
   useTitle(`Asking ${athlete.name}`);
   const navigate = useNavigate();
   const { answers, step } = draft;
@@ -83,7 +83,7 @@ function Asking({ athlete, draft }: { athlete: Athlete; draft: IntakeDraft }) {
   const next = () => (mine.length > 0 ? setShownFor(step) : show(step + 1));
   const faulty = STEPS.findIndex(({ fields }) => faults.some(({ pointer }) => fields.some((field) => pointer.startsWith(field))));
   function keep() {
-    keepIntake(athlete, screening);
+    keepIntake(athlete, screening, newest);
     const isReferred = screening.cautions.some(forbidsLoading);
     useToast.getState().show({ text: `Answers of ${athlete.name.split(' ')[0]} recorded.` });
     void navigate(isReferred ? `/people/${athlete.id}/letter` : `/people/${athlete.id}`, { replace: true });
