@@ -2,7 +2,7 @@ import { gzipSync } from 'node:zlib';
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import type { ProgrammeListItem, SequenceListItem, SessionPage, StoredMethod } from '@clay-pot/contracts';
-import { expect, type House, openSequence, startSession, test, openToday, pass } from './house.js';
+import { expect, type House, openSequence, startSession, test, openToday, pass, toLead } from './house.js';
 
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
 
@@ -166,7 +166,7 @@ test('a record, the player, its rating, its stop and its end are accessible', as
   await expectAccessible(page);
   await openSequence(page, 'Grip with an answer');
   await page.getByLabel('Seen for').selectOption({ label: 'For Ruan Pellew' });
-  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await toLead(page);
   await startSession(page);
   await expectAccessible(page);
   await pass(page, 95_000);

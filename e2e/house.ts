@@ -130,6 +130,13 @@ export async function openSequence(page: Page, title: string): Promise<void> {
   await expect(page.getByLabel('Title')).toHaveValue(title);
 }
 
+/** From a sequence on to leading it, once whom it was chosen for is in its address. */
+export async function toLead(page: Page): Promise<void> {
+  const link = page.getByRole('link', { name: 'Lead', exact: true });
+  await expect(link).toHaveAttribute('href', /athlete=/);
+  await link.click();
+}
+
 /** From a sequence's lead page into the running session, with the clock in the test's hands. */
 export async function startSession(page: Page): Promise<void> {
   // What is known of somebody arrives above it and moves it: a press that went beside it is repeated.

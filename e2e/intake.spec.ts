@@ -1,6 +1,6 @@
 import type { Athlete, StoredIntake } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
-import { expect, type House, openSequence, someoneNew, test, openToday } from './house.js';
+import { expect, type House, openSequence, someoneNew, test, openToday, toLead } from './house.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -100,7 +100,7 @@ test('without a connection a sign that refers stands at once, and the letter say
     .toMatchObject([{ caution: 'numbness', hand: 'left' }]);
   await openSequence(page, 'Grip with an answer');
   await page.getByLabel('Seen for').selectOption({ label: 'For Ebba Thorne' });
-  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await toLead(page);
   await expect(page.getByRole('heading', { name: 'This may not begin' })).toBeVisible();
 });
 

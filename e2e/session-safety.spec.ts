@@ -1,5 +1,5 @@
 import type { SessionRecord } from '@clay-pot/contracts';
-import { expect, idIn, openSequence, test, todayAtTheHall, pass } from './house.js';
+import { expect, idIn, openSequence, test, todayAtTheHall, pass, toLead } from './house.js';
 import { lead, skip } from './leading.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
@@ -74,7 +74,7 @@ test('a stop stands: in the record, on Today, on their page, and against the nex
   await openSequence(page, 'Loading the palms');
   await page.getByLabel('Seen for').selectOption({ label: 'For Callum Reyes-Whitlock' });
   await expect(page.getByRole('region', { name: 'Checks' })).toContainText(said);
-  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await toLead(page);
   await page.getByLabel(/Asked today/).check();
   await expect(page.getByRole('alert')).toContainText(said);
   await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
@@ -95,14 +95,14 @@ test('who is not cleared cannot be led through loading, but through free motion;
   await openSequence(page, 'Loading the palms');
   await page.getByLabel('Seen for').selectOption({ label: 'For Hana Kobler' });
   await expect(page.getByText('Not before clearance: the hands.').first()).toBeVisible();
-  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await toLead(page);
   await page.getByLabel(/Asked today/).check();
   await expect(page.getByRole('alert')).toContainText('Not cleared for loading');
   await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
   await page.goto('/sequences');
   await page.getByRole('link', { name: 'Free motion between assignments' }).click();
   await page.getByLabel('Seen for').selectOption({ label: 'For Hana Kobler' });
-  await page.getByRole('link', { name: 'Lead', exact: true }).click();
+  await toLead(page);
   await page.getByLabel(/Asked today/).check();
   await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
 
