@@ -3,10 +3,10 @@ import './app/theme.css';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { lastKnownMe, queryClient, showLastSeen } from './api/queries.js';
+import { queryClient, showLastSeen } from './api/queries.js';
 import { Door } from './app/door.js';
 import { flush, startOutbox } from './store/outbox.js';
-import { showIn } from './store/units.js';
+import { lastKnownMe, onOtherAccount, showFor } from './store/me.js';
 import { startConnection } from './api/connection.js';
 
 startOutbox();
@@ -15,9 +15,10 @@ startConnection(() => {
   void flush();
   void queryClient.refetchQueries({ type: 'active' });
 });
+onOtherAccount(() => window.location.assign('/'));
 const known = lastKnownMe();
 if (known) {
-  showIn(known.units);
+  showFor(known);
   void showLastSeen();
 }
 

@@ -1,5 +1,7 @@
 import { dehydrate, type DehydratedState, hydrate, type QueryClient } from '@tanstack/react-query';
-import { del, get, set } from 'idb-keyval';
+import { deleteDB } from 'idb';
+import { deviceDatabase } from '../store/device-database.js';
+import { currentAccount } from '../store/device-storage.js';
 
 /** What was seen on this device, as it is kept. */
 interface LastSeen {
@@ -8,7 +10,8 @@ interface LastSeen {
   readonly state: DehydratedState;
 }
 
-const KEY = 'clay-pot-last-seen';
+/** Where an older version kept it, for whoever was signed in. */
+const OLDER_DATABASE = 'keyval-store';
 /** Another shape of what the server answers is another version: what was kept of before is left. */
 const VERSION = 3;
 const KEPT_MS = 30 * 86_400_000;
@@ -27,22 +30,26 @@ const KEPT: readonly unknown[] = [
 ];
 
 let isStarted = false;
+/** The page goes, and its account is signed out. */
+let isForgotten = false;
 
 /**
  * Keeps what was last seen in the browser, and shows it again at the next start until the server has answered: lists open without a network.
  * What is fetched meanwhile is newer and stays.
  */
 export async function startLastSeen(client: QueryClient): Promise<void> {
-  if (isStarted) return;
+  const account = currentAccount();
+  if (isStarted || account === null) return;
   isStarted = true;
-  const kept = await get<LastSeen>(KEY);
+  void deleteDB(OLDER_DATABASE);
+  const kept = (await (await deviceDatabase()).get('seen', account)) as LastSeen | undefined;
   if (kept?.version === VERSION && Date.now() - kept.atMs < KEPT_MS) hydrate(client, outdated(kept.state));
   let timer: ReturnType<typeof setTimeout> | undefined;
   client.getQueryCache().subscribe(({ type }) => {
     if (type !== 'updated') return;
     timer ??= setTimeout(() => {
       timer = undefined;
-      whenIdle(() => void keep(client));
+      whenIdle(() => void keep(client, account));
     }, WRITE_AFTER_MS);
   });
 }
@@ -54,14 +61,19 @@ const outdated = (state: DehydratedState): DehydratedState => ({
 });
 
 /** Forgets it all, on signing out. */
-export const forgetLastSeen = (): Promise<void> => del(KEY);
+export async function forgetLastSeen(): Promise<void> {
+  const account = currentAccount();
+  isForgotten = true;
+  if (account !== null) await (await deviceDatabase()).delete('seen', account);
+}
 
-function keep(client: QueryClient): Promise<void> {
+async function keep(client: QueryClient, account: string): Promise<void> {
+  if (isForgotten) return;
   const state = dehydrate(client, {
     shouldDehydrateMutation: () => false,
     shouldDehydrateQuery: ({ queryKey: [what, part], state: { status } }) => status === 'success' && KEPT.includes(what) && part !== 'one',
   });
-  return set(KEY, { version: VERSION, atMs: Date.now(), state } satisfies LastSeen);
+  await (await deviceDatabase()).put('seen', { version: VERSION, atMs: Date.now(), state } satisfies LastSeen, account);
 }
 
 /** Where the browser tells of idle time, then; typing is not held up. */

@@ -19,7 +19,7 @@ import type {
 } from '@clay-pot/contracts';
 import type { Evidence, PastSession, Sequence, ShownUnits } from '@clay-pot/core';
 import { skipToken, QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
-import { showIn } from '../store/units.js';
+import { rememberMe } from '../store/me.js';
 import { OfflineError, request } from './request.js';
 
 /** What was seen stays for as long as a working day: without a network it is all there is. */
@@ -55,16 +55,9 @@ export const refreshAfterSession = () =>
 /** Shows what was last seen on this device, and keeps it from now on; once for a page. */
 export const showLastSeen = async (): Promise<void> => (await import('./last-seen.js')).startLastSeen(queryClient);
 
-const ME = 'clay-pot-me';
-
-function remember(me: WhoAmI): void {
-  localStorage.setItem(ME, JSON.stringify(me));
-  showIn(me.units);
-}
-
 /** Shows what changed of who is signed in. */
 export function keepMe(me: WhoAmI): void {
-  remember(me);
+  rememberMe(me);
   queryClient.setQueryData(['me'], me);
 }
 
@@ -86,21 +79,12 @@ export const useMe = () =>
     queryKey: ['me'],
     queryFn: async () => {
       const me = await request<WhoAmI>('/sign-in');
-      remember(me);
+      rememberMe(me);
       void showLastSeen();
       return me;
     },
     staleTime: Infinity,
   });
-
-/** Who was signed in on this device when the server last answered: enough to show the house while it is away. */
-export function lastKnownMe(): WhoAmI | undefined {
-  const text = localStorage.getItem(ME);
-  return text ? (JSON.parse(text) as WhoAmI) : undefined;
-}
-
-/** Forgets who was signed in on this device. */
-export const forgetMe = () => localStorage.removeItem(ME);
 
 /** Who is due. */
 export const useToday = () => useQuery({ queryKey: ['today'], queryFn: () => request<Today>('/today') });

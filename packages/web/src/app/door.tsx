@@ -1,7 +1,8 @@
 import { lazy, Suspense } from 'react';
 import { useConnection } from '../api/connection.js';
-import { lastKnownMe, useMe } from '../api/queries.js';
+import { useMe } from '../api/queries.js';
 import { isProblem } from '../api/request.js';
+import { lastKnownMe } from '../store/me.js';
 import { Loading } from '../ui/page.js';
 
 const loadRooms = () => import('./rooms.js');

@@ -1,7 +1,8 @@
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { NavigationType, NavLink, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router';
 import { useStoredMethods, useStoredMovements, useStoredNames } from '../api/own-queries.js';
-import { lastKnownMe, useMe } from '../api/queries.js';
+import { useMe } from '../api/queries.js';
+import { lastKnownMe } from '../store/me.js';
 import { useConnection } from '../api/connection.js';
 import { OfflineError } from '../api/request.js';
 import { useRun } from '../store/run-state.js';
@@ -14,9 +15,10 @@ import { focusRegion, useKeptFocus } from '../ui/kept-focus.js';
 import { AskedPlace } from '../domain/asked.js';
 import { ConnectionState } from '../domain/connection-state.js';
 import { OutboxState } from '../domain/outbox-state.js';
-import { signOut } from '../domain/sign-out.js';
+import { askToSignOut, useSignOut } from '../domain/sign-out.js';
 
 const ShortcutsDialog = lazy(() => import('./shortcuts-dialog.js'));
+const SignOutDialog = lazy(() => import('./sign-out-dialog.js'));
 
 const PLACES = [
   { to: '/', name: 'Today', key: 't' },
@@ -54,6 +56,7 @@ export function Shell() {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [pathname]);
   const [keysShown, setKeysShown] = useState(false);
+  const isSigningOut = useSignOut((state) => state.asking !== null);
   const run = useRun((state) => state.run);
   const away = useConnection((state) => state.away);
   const units = useUnits();
@@ -143,7 +146,7 @@ export function Shell() {
                 <span className="underline underline-offset-2">{who.name}</span>
               </NavLink>
               <div className="flex gap-3">
-                <button type="button" className="underline underline-offset-2" onClick={() => void signOut()}>
+                <button type="button" className="underline underline-offset-2" onClick={() => void askToSignOut()}>
                   Sign out
                 </button>
                 <button type="button" className="underline underline-offset-2" onClick={() => setKeysShown(true)}>
@@ -159,6 +162,11 @@ export function Shell() {
       )}
       <ToastPlace />
       <AskedPlace />
+      {isSigningOut && (
+        <Suspense>
+          <SignOutDialog />
+        </Suspense>
+      )}
       {keysShown && (
         <Suspense>
           <ShortcutsDialog onClose={() => setKeysShown(false)} />

@@ -6,11 +6,11 @@ import { MorningQuestion, useOwnMornings } from './morning.js';
 
 const ID = '0197a1b2-0000-7000-8000-000000000002';
 beforeEach(() => {
-  useOutbox.setState({ letters: [], refused: [] });
+  useOutbox.setState({ messages: [], refused: [] });
   answering({});
 });
 const score = (hand: string, value: number) => screen.getByRole('button', { name: `${hand} hand, the morning after ${value}` });
-const sent = () => useOutbox.getState().letters;
+const sent = () => useOutbox.getState().messages;
 
 describe('the morning after', () => {
   test('is told of each hand, with what it asks for before it is recorded', async () => {
@@ -38,7 +38,7 @@ describe('the morning after', () => {
 
   test('what is on its way is known by its session', () => {
     useOutbox.setState({
-      letters: [{ path: `/sessions/${ID}/morning`, body: { left: 2, right: 0, at: 'x' } }] as never,
+      messages: [{ path: `/sessions/${ID}/morning`, body: { left: 2, right: 0, at: 'x' } }] as never,
     });
     let own: ReadonlyMap<string, unknown> = new Map();
     const Look = () => {

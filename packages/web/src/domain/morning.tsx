@@ -10,9 +10,9 @@ const pathOf = (sessionId: string) => `/sessions/${sessionId}/morning`;
 
 /** What was told of mornings on this device and is still on its way, by the session’s id. */
 export function useOwnMornings(): ReadonlyMap<string, MorningInput> {
-  const letters = useOutbox((state) => state.letters);
+  const messages = useOutbox((state) => state.messages);
   return new Map(
-    letters.flatMap(({ path, body }) => {
+    messages.flatMap(({ path, body }) => {
       const id = /^\/sessions\/([^/]+)\/morning$/.exec(path)?.[1];
       return id === undefined ? [] : [[id, body as MorningInput] as const];
     }),

@@ -7,7 +7,7 @@ import { OutboxState } from './outbox-state.js';
 const letter = { path: '/sessions/a', body: {} };
 beforeEach(() => {
   answering({});
-  useOutbox.setState({ letters: [], refused: [] });
+  useOutbox.setState({ messages: [], refused: [] });
 });
 
 describe('what is on its way', () => {
@@ -18,7 +18,7 @@ describe('what is on its way', () => {
   });
 
   test('what waits is counted', () => {
-    useOutbox.setState({ letters: [letter, letter] });
+    useOutbox.setState({ messages: [letter, letter] });
     show(<OutboxState />);
     expect(screen.getByRole('status').textContent).toBe('2 waiting to be sent');
   });

@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globa
 import { type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { OfflineError, ProblemError } from '../api/request.js';
 import { Autosave, RETRY_AFTER_MS, SAVE_AFTER_MS } from './autosave.js';
+import { switchAccount } from './device-storage.js';
 
 const titled = (title: string): Sequence => ({ title, purpose: '', budgetMin: 10, pacing: USUAL_PACING, blocks: [] });
 const STORED = { document: titled('Stored'), etag: '"1"' };
@@ -44,6 +45,7 @@ const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
 beforeEach(() => {
   jest.useFakeTimers();
   localStorage.clear();
+  switchAccount('wren@hall.example');
   [sent, replies, shown] = [[], [], []];
 });
 afterEach(() => void jest.useRealTimers());

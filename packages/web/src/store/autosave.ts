@@ -1,6 +1,7 @@
 import type { Problem } from '@clay-pot/contracts';
 import { createStore } from 'zustand';
 import { isProblem, OfflineError } from '../api/request.js';
+import { accountStorage } from './device-storage.js';
 
 /** A change is sent when nothing more has been typed for this long. */
 export const SAVE_AFTER_MS = 600;
@@ -38,7 +39,9 @@ export interface Outside<D> {
   readonly show: (document: D) => void;
 }
 
-const copyKey = (id: string) => `clay-pot-draft-${id}`;
+/** What a copy of unsaved work is kept under, with the id of its document behind it. */
+export const DRAFT_PREFIX = 'draft-';
+const copyKey = (id: string) => DRAFT_PREFIX + id;
 
 /**
  * Keeps one document stored: a moment after each change, again when nobody answered, and from the browser's own storage after a reload. A
@@ -97,7 +100,7 @@ export class Autosave<D> {
         ({ etag: this.etag } = await this.outside.put(document, this.etag));
         this.saved = document;
       }
-      localStorage.removeItem(copyKey(this.id));
+      accountStorage.removeItem(copyKey(this.id));
       this.tell({ kind: 'saved' });
       this.outside.stored();
     } catch (error) {
@@ -122,7 +125,7 @@ export class Autosave<D> {
     this.saved = document;
     this.latest = document;
     clearTimeout(this.copying);
-    localStorage.removeItem(copyKey(this.id));
+    accountStorage.removeItem(copyKey(this.id));
     this.tell({ kind: 'saved' });
     this.outside.show(document);
   }
@@ -148,7 +151,7 @@ export class Autosave<D> {
   private copy(): void {
     if (this.latest === this.saved) return;
     const copy: Versioned<D> = { document: this.latest, etag: this.etag };
-    localStorage.setItem(copyKey(this.id), JSON.stringify(copy));
+    accountStorage.setItem(copyKey(this.id), JSON.stringify(copy));
   }
 
   private tell(state: SaveState<D>): void {
@@ -158,7 +161,7 @@ export class Autosave<D> {
 
 /** Work on a document that is kept on this device and not stored yet; null where there is none. */
 export function readCopy<D>(id: string): Versioned<D> | null {
-  const text = localStorage.getItem(copyKey(id));
+  const text = accountStorage.getItem(copyKey(id));
   return text === null ? null : (JSON.parse(text) as Versioned<D>);
 }
 

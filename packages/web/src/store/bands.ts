@@ -1,6 +1,7 @@
 import { keptPercent } from '@clay-pot/core';
 import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
+import { createJSONStorage, persist } from 'zustand/middleware';
+import { accountStorage, perAccount } from './device-storage.js';
 
 /** How well the effort of a block was kept on a gauge, all its pieces together. */
 export interface KeptBand {
@@ -16,7 +17,11 @@ interface State {
 }
 
 /** What was kept in the session that is led, by block; a reload loses none of it. */
-export const useBands = create<State>()(persist((): State => ({ sessionId: null, bands: {} }), { name: 'clay-pot-bands' }));
+export const useBands = perAccount(
+  create<State>()(
+    persist((): State => ({ sessionId: null, bands: {} }), { name: 'bands', storage: createJSONStorage(() => accountStorage) }),
+  ),
+);
 
 /** Adds a piece of work to what was kept in a block. Of another session than before it begins anew. */
 export function addKept(sessionId: string, blockId: string, more: KeptBand): void {

@@ -26,7 +26,7 @@ const draft = () => useIntakeDrafts.getState().drafts['a1'];
 afterEach(() => queryClient.clear());
 beforeEach(() => {
   globalThis.fetch = jest.fn<typeof fetch>().mockRejectedValue(new TypeError('no network'));
-  useOutbox.setState({ letters: [], refused: [] });
+  useOutbox.setState({ messages: [], refused: [] });
   useOwnStops.setState({ stops: [] });
   dropIntake('a1');
 });
@@ -62,7 +62,7 @@ describe('answers that are not recorded yet', () => {
     answer('a1', { signs: [{ sign: 'pop', hand: 'right' }] });
     const { answers } = draft()!;
     keepIntake(ATHLETE, screen(healthOf(answers), { onDay: answers.onDay, ageYears: 36, intakeId: id }), null);
-    expect(useOutbox.getState().letters.map(({ path }) => path)).toEqual([`/athletes/a1/intakes/${id}`]);
+    expect(useOutbox.getState().messages.map(({ path }) => path)).toEqual([`/athletes/a1/intakes/${id}`]);
     const shown = queryClient.getQueryData<Athlete>(['athletes', 'a1'])!;
     expect(shown.cautions.map(({ caution }) => caution)).toEqual(['hypermobility', 'stop-sign']);
     expect(useOwnStops.getState().stops).toMatchObject([{ athleteId: 'a1', caution: { stopped: { intakeId: id, sign: 'pop' } } }]);

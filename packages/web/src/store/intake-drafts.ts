@@ -2,9 +2,10 @@ import type { Athlete, StoredIntake } from '@clay-pot/contracts';
 import { type Intake, newIntake, recordAfterIntake, type Screening } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
+import { createJSONStorage, persist } from 'zustand/middleware';
 import { showIntake } from '../api/queries.js';
 import { isoToday } from '../ui/today.js';
+import { accountStorage, perAccount } from './device-storage.js';
 import { useOutbox } from './outbox.js';
 import { keepStop } from './own-stops.js';
 
@@ -22,7 +23,9 @@ interface Drafts {
 }
 
 /** Unfinished answers by athlete. */
-export const useIntakeDrafts = create<Drafts>()(persist((): Drafts => ({ drafts: {} }), { name: 'clay-pot-intakes' }));
+export const useIntakeDrafts = perAccount(
+  create<Drafts>()(persist((): Drafts => ({ drafts: {} }), { name: 'intakes', storage: createJSONStorage(() => accountStorage) })),
+);
 
 const put = (athleteId: string, draft: IntakeDraft) =>
   useIntakeDrafts.setState(({ drafts }) => ({ drafts: { ...drafts, [athleteId]: draft } }));

@@ -2,7 +2,8 @@ import { beforeEach, describe, expect, test } from '@jest/globals';
 import type { StoredMovement } from '@clay-pot/contracts';
 import { LIBRARY, shippedMovement } from '@clay-pot/core/library';
 import { knownMovement } from './library.js';
-import { forgetOwnMovements, hasOwnMovements, ownMovement, setOwnMovements } from './own-movements.js';
+import { clearAccount, namesKeptBy, switchAccount } from './device-storage.js';
+import { hasOwnMovements, ownMovement, setOwnMovements } from './own-movements.js';
 
 const own: StoredMovement = {
   id: 'own-1',
@@ -12,8 +13,11 @@ const own: StoredMovement = {
   movement: { ...LIBRARY[0]!, id: 'own-1', name: 'Ours' },
 };
 
+const WREN = 'wren@hall.example';
 beforeEach(() => {
-  forgetOwnMovements();
+  localStorage.clear();
+  switchAccount(null);
+  switchAccount(WREN);
 });
 
 describe('finding movements', () => {
@@ -31,9 +35,10 @@ describe('finding movements', () => {
 
   test('it is kept in the browser, and forgotten when somebody signs out', () => {
     setOwnMovements([own]);
-    expect(localStorage.getItem('clay-pot-movements')).toContain('Ours');
-    forgetOwnMovements();
-    expect(localStorage.getItem('clay-pot-movements')).not.toContain('Ours');
+    expect(namesKeptBy(WREN)).toEqual(['movements']);
+    clearAccount(WREN);
+    switchAccount(null);
+    expect(namesKeptBy(WREN)).toEqual([]);
     expect(knownMovement('own-1')).toBeUndefined();
   });
 });

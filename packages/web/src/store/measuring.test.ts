@@ -25,7 +25,7 @@ const now = () => useMeasuring.getState().open[WHO]!;
 afterEach(() => queryClient.clear());
 beforeEach(() => {
   globalThis.fetch = jest.fn<typeof fetch>().mockRejectedValue(new TypeError('no network'));
-  useOutbox.setState({ letters: [], refused: [] });
+  useOutbox.setState({ messages: [], refused: [] });
   beginMeasuring(WHO, ['force.grip', 'hold.palms', 'force.edge-pull']);
 });
 
@@ -62,8 +62,8 @@ describe('a battery', () => {
   test('is recorded without a network: shown at once, waiting to be sent, and over', () => {
     add(grip, 'left', 400);
     expect(keepMeasured({ id: WHO } as Athlete)).toBe(1);
-    expect(useOutbox.getState().letters).toHaveLength(1);
-    expect(useOutbox.getState().letters[0]!.path).toMatch(/^\/athletes\/a1\/readings\/[0-9a-f-]{36}$/);
+    expect(useOutbox.getState().messages).toHaveLength(1);
+    expect(useOutbox.getState().messages[0]!.path).toMatch(/^\/athletes\/a1\/readings\/[0-9a-f-]{36}$/);
     expect(queryClient.getQueryData(['readings', WHO])).toMatchObject([{ of: 'grip', value: 400 }]);
     expect(now()).toBeUndefined();
     expect(keepMeasured({ id: WHO } as Athlete)).toBe(0);

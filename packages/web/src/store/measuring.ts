@@ -2,9 +2,10 @@ import { type Athlete } from '@clay-pot/contracts';
 import { comesWith, type Gauge, type Hand, HANDS, isOfEachHand, meanOf, must, protocolOf, type Reading } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
+import { createJSONStorage, persist } from 'zustand/middleware';
 import { showReadings } from '../api/queries.js';
 import { isoToday } from '../ui/today.js';
+import { accountStorage, perAccount } from './device-storage.js';
 import { useOutbox } from './outbox.js';
 
 /** Trials of one hand, in the unit that readings of it are kept in, in their order. */
@@ -31,7 +32,9 @@ interface State {
 }
 
 /** What is being measured, by athlete. */
-export const useMeasuring = create<State>()(persist((): State => ({ open: {} }), { name: 'clay-pot-measuring' }));
+export const useMeasuring = perAccount(
+  create<State>()(persist((): State => ({ open: {} }), { name: 'measuring', storage: createJSONStorage(() => accountStorage) })),
+);
 
 function change(athleteId: string, make: (measuring: Measuring) => Partial<Measuring>): void {
   useMeasuring.setState(({ open }) => {

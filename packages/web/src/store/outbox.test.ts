@@ -1,5 +1,18 @@
+import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { flush, useOutbox } from './outbox.js';
+import { switchAccount } from './device-storage.js';
+import { useKeeping } from './keeping.js';
+import { rememberMe } from './me.js';
+import { dropUnsent, flush, startOutbox, useOutbox } from './outbox.js';
+import { dropRows, keepRows, rowsOf } from './outbox-rows.js';
+
+// It puts itself into the window, which is a thing of its own here.
+Object.assign(
+  globalThis,
+  Object.fromEntries(
+    Object.getOwnPropertyNames(window).flatMap((name) => (/^(IDB|indexedDB)/.test(name) ? [[name, window[name as never]]] : [])),
+  ),
+);
 
 type Reply = 'away' | number;
 let replies: Reply[];
@@ -22,22 +35,52 @@ function serve(): void {
     });
   });
 }
-const post = (...names: string[]) => useOutbox.setState({ letters: names.map((name) => ({ path: `/sessions/${name}`, body: { name } })) });
-const waiting = () => useOutbox.getState().letters.map(({ path }) => path);
 
-beforeEach(() => {
+const [WREN, OTHER] = ['wren@hall.example', 'sorrel@hall.example'];
+const signIn = (email: string) =>
+  rememberMe({ name: email, email, studio: { name: 'A hall', timeZone: 'Europe/Berlin' }, units: { mass: 'kg', length: 'cm' } });
+/** Has another tab of an account keep something. */
+const keep = (account: string, ...names: string[]) =>
+  keepRows(
+    'outbox',
+    names.map((name) => ({ account, id: name, path: `/sessions/${name}`, body: { name } })),
+  );
+const waiting = () => useOutbox.getState().messages.map(({ path }) => path);
+const keptFor = async (account: string) => (await rowsOf('outbox', account)).map(({ message }) => message.path);
+/** Lets what was begun come to its end. */
+const settled = () => new Promise((resolve) => setTimeout(resolve, 40));
+
+jest.spyOn(globalThis, 'setInterval').mockReturnValue(0 as never);
+const channels: BroadcastChannel[] = [];
+globalThis.BroadcastChannel = class extends EventTarget {
+  onmessage: (() => void) | null = null;
+  constructor() {
+    super();
+    channels.push(this as never);
+  }
+  postMessage() {}
+} as never;
+startOutbox();
+
+beforeEach(async () => {
+  switchAccount(null);
   replies = [];
   asked = [];
   serve();
-  useOutbox.setState({ letters: [], refused: [] });
+  localStorage.clear();
+  await Promise.all([WREN, OTHER].flatMap((account) => [dropRows('outbox', account), dropRows('refused', account)]));
+  useKeeping.setState({ trouble: null });
+  signIn(WREN);
+  await settled();
+  asked = [];
 });
 
 describe('the outbox', () => {
-  test('sends in order, one after the other', async () => {
-    post('a', 'b', 'c');
+  test('sends in order, one after the other, what any tab has kept', async () => {
+    await keep(WREN, 'a', 'b', 'c');
     await flush();
     expect(asked).toEqual(['/sessions/a', '/sessions/b', '/sessions/c']);
-    expect(waiting()).toEqual([]);
+    expect([waiting(), await keptFor(WREN)]).toEqual([[], []]);
   });
 
   test.each<[string, Reply]>([
@@ -45,56 +88,130 @@ describe('the outbox', () => {
     ['the server stumbles', 503],
     ['one is signed out', 401],
     ['it was too much at once', 429],
-  ])('keeps everything from the first letter on when %s, and goes on later from there', async (_what, reply) => {
-    post('a', 'b', 'c');
+  ])('keeps everything from the first message on when %s, and goes on later from there', async (_what, reply) => {
+    await keep(WREN, 'a', 'b', 'c');
     replies = [204, reply];
     await flush();
-    expect(waiting()).toEqual(['/sessions/b', '/sessions/c']);
+    expect(await keptFor(WREN)).toEqual(['/sessions/b', '/sessions/c']);
     await flush();
     expect(asked).toEqual(['/sessions/a', '/sessions/b', '/sessions/b', '/sessions/c']);
-    expect(waiting()).toEqual([]);
+    expect(await keptFor(WREN)).toEqual([]);
     expect(useOutbox.getState().refused).toEqual([]);
   });
 
-  test('a letter that is refused for good is set aside with the reason, and the next ones go', async () => {
-    post('a', 'b');
+  test('a message that is refused for good is set aside with the reason, outlives the page, and the next ones go', async () => {
+    await keep(WREN, 'a', 'b');
     replies = [422];
     await flush();
-    expect(waiting()).toEqual([]);
+    expect(await keptFor(WREN)).toEqual([]);
+    switchAccount(null);
+    signIn(WREN);
+    await settled();
     expect(useOutbox.getState().refused).toMatchObject([{ path: '/sessions/a', reason: 'refused with 422' }]);
     useOutbox.getState().dismiss();
-    expect(useOutbox.getState().refused).toEqual([]);
+    await settled();
+    expect([useOutbox.getState().refused, await rowsOf('refused', WREN)]).toEqual([[], []]);
   });
 
   test('two calls at once send nothing twice', async () => {
-    post('a', 'b');
+    await keep(WREN, 'a', 'b');
     await Promise.all([flush(), flush(), flush()]);
     expect(asked).toEqual(['/sessions/a', '/sessions/b']);
   });
 
-  test('what is added while sending goes out too, last', async () => {
-    post('a');
+  test('what is added is shown at once, kept, and sent last', async () => {
+    await keep(WREN, 'a');
     const sending = flush();
     useOutbox.getState().add({ path: '/sessions/late', body: {} });
+    expect(waiting()).toContain('/sessions/late');
     await sending;
+    await settled();
     expect(asked).toEqual(['/sessions/a', '/sessions/late']);
+    expect(waiting()).toEqual([]);
   });
 
-  test('letters outlive the page', async () => {
+  test('messages outlive the page', async () => {
     replies = ['away'];
     useOutbox.getState().add({ path: '/sessions/kept', body: { amount: 8 } });
+    await settled();
+    switchAccount(null);
+    expect(waiting()).toEqual([]);
+    signIn(WREN);
+    await settled();
+    expect(asked).toEqual(['/sessions/kept', '/sessions/kept']);
+  });
+
+  test('what another tab adds or has sent is seen here', async () => {
+    replies = ['away'];
+    await keep(WREN, 'theirs');
+    channels[0]!.onmessage!({} as MessageEvent);
+    await settled();
+    expect(waiting()).toEqual(['/sessions/theirs']);
+    await dropRows('outbox', WREN);
+    channels[0]!.onmessage!({} as MessageEvent);
+    await settled();
+    expect(waiting()).toEqual([]);
+  });
+});
+
+describe('whose it is', () => {
+  test('another account neither sees nor sends what waits; its own account does, later', async () => {
+    await keep(WREN, 'hers');
+    signIn(OTHER);
+    await settled();
     await flush();
-    useOutbox.setState({ letters: [] });
-    localStorage.setItem(
-      'clay-pot-outbox',
-      JSON.stringify({
-        state: { letters: [{ path: '/sessions/kept', body: { amount: 8 } }], refused: [] },
-        version: 0,
-      }),
-    );
-    await useOutbox.persist.rehydrate();
-    expect(waiting()).toEqual(['/sessions/kept']);
+    expect([waiting(), asked]).toEqual([[], []]);
+    signIn(WREN);
+    await settled();
+    expect(asked).toEqual(['/sessions/hers']);
+  });
+
+  test('nothing is sent once another tab signed somebody else in', async () => {
+    await keep(WREN, 'hers');
+    localStorage.setItem('clay-pot-me', JSON.stringify({ email: OTHER }));
     await flush();
-    expect(asked.at(-1)).toBe('/sessions/kept');
+    expect(asked).toEqual([]);
+    expect(await keptFor(WREN)).toEqual(['/sessions/hers']);
+  });
+
+  test('what is thrown away is gone, and no one else’s', async () => {
+    await keep(OTHER, 'theirs');
+    await keep(WREN, 'hers');
+    await dropUnsent(WREN);
+    expect([await keptFor(WREN), await keptFor(OTHER)]).toEqual([[], ['/sessions/theirs']]);
+  });
+
+  test('what an older version kept is taken over, once', async () => {
+    switchAccount(null);
+    const older = {
+      messages: [{ path: '/sessions/old', body: { amount: 3 } }],
+      refused: [{ path: '/sessions/no', body: {}, reason: 'Changed.' }],
+    };
+    const { messages: letters, refused } = older;
+    localStorage.setItem('clay-pot-outbox', JSON.stringify({ state: { letters, refused }, version: 0 }));
+    replies = ['away'];
+    signIn(WREN);
+    await settled();
+    expect(waiting()).toEqual(['/sessions/old']);
+    expect(useOutbox.getState().refused).toMatchObject([{ path: '/sessions/no', reason: 'Changed.' }]);
+    expect(localStorage.getItem('clay-pot-outbox')).toBeNull();
+    await flush();
+    expect(asked).toEqual(['/sessions/old', '/sessions/old']);
+  });
+});
+
+describe('a browser that keeps nothing', () => {
+  test('is told of at once; what is recorded is in memory and sent while the page is open', async () => {
+    const add = jest.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    replies = ['away'];
+    useOutbox.getState().add({ path: '/sessions/only-here', body: {} });
+    await settled();
+    expect(useKeeping.getState().trouble).toMatch(/no room left.*Keep this page open/);
+    expect(waiting()).toEqual(['/sessions/only-here']);
+    add.mockRestore();
+    await flush();
+    expect([asked, waiting()]).toEqual([['/sessions/only-here', '/sessions/only-here'], []]);
   });
 });

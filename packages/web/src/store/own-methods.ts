@@ -1,6 +1,7 @@
 import type { StoredMethod } from '@clay-pot/contracts';
 import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
+import { createJSONStorage, persist } from 'zustand/middleware';
+import { accountStorage, perAccount } from './device-storage.js';
 
 interface OwnMethods {
   /** The studio's own methods, removed ones too: sequences may go by them. */
@@ -8,9 +9,9 @@ interface OwnMethods {
 }
 
 /** Kept in the browser as well, so that a session goes by its method without a network. */
-export const useOwnMethods = create<OwnMethods>()(persist((): OwnMethods => ({ stored: [] }), { name: 'clay-pot-methods' }));
+export const useOwnMethods = perAccount(
+  create<OwnMethods>()(persist((): OwnMethods => ({ stored: [] }), { name: 'methods', storage: createJSONStorage(() => accountStorage) })),
+);
 
 /** Takes in what the server knows. */
 export const setOwnMethods = (stored: readonly StoredMethod[]) => useOwnMethods.setState({ stored });
-/** Forgets them on signing out. */
-export const forgetOwnMethods = () => useOwnMethods.setState({ stored: [] });

@@ -1,7 +1,8 @@
 import type { StoredMovement } from '@clay-pot/contracts';
 import type { Movement } from '@clay-pot/core';
 import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
+import { createJSONStorage, persist } from 'zustand/middleware';
+import { accountStorage, perAccount } from './device-storage.js';
 
 interface OwnMovements {
   /** The studio's own movements, removed ones too: sequences and records may name them. */
@@ -11,19 +12,20 @@ interface OwnMovements {
 }
 
 /** Kept in the browser as well, so that a session with an own movement goes on without a network. */
-export const useOwnMovements = create<OwnMovements>()(
-  persist((): OwnMovements => ({ stored: [], told: false }), {
-    name: 'clay-pot-movements',
-    // Version 1 has the actions' present names. What was kept of before is fetched anew.
-    version: 1,
-    migrate: () => ({ stored: [], told: false }),
-  }),
+export const useOwnMovements = perAccount(
+  create<OwnMovements>()(
+    persist((): OwnMovements => ({ stored: [], told: false }), {
+      name: 'movements',
+      storage: createJSONStorage(() => accountStorage),
+      // Version 1 has the actions' present names. What was kept of before is fetched anew.
+      version: 1,
+      migrate: () => ({ stored: [], told: false }),
+    }),
+  ),
 );
 
 /** Takes in what the server knows. */
 export const setOwnMovements = (stored: readonly StoredMovement[]) => useOwnMovements.setState({ stored, told: true });
-/** Forgets them on signing out. */
-export const forgetOwnMovements = () => useOwnMovements.setState({ stored: [], told: false });
 /** Whether the server’s answer of some time is there. */
 export const hasOwnMovements = () => useOwnMovements.getState().told;
 

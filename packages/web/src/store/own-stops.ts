@@ -1,6 +1,7 @@
 import { keyOfStop, type RecordedCaution } from '@clay-pot/core';
 import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
+import { createJSONStorage, persist } from 'zustand/middleware';
+import { accountStorage, perAccount } from './device-storage.js';
 
 /** A stop that happened on this device, with whom it stands for. */
 interface OwnStop {
@@ -16,7 +17,9 @@ interface OwnStops {
  * Stops of this device, kept until the athlete's record is known to hold them: without a network they stand as well, from the moment that
  * somebody pressed the sign.
  */
-export const useOwnStops = create<OwnStops>()(persist((): OwnStops => ({ stops: [] }), { name: 'clay-pot-stops' }));
+export const useOwnStops = perAccount(
+  create<OwnStops>()(persist((): OwnStops => ({ stops: [] }), { name: 'stops', storage: createJSONStorage(() => accountStorage) })),
+);
 
 /** Keeps a stop; a graver sign of the same session takes its place. */
 export function keepStop(athleteId: string, caution: RecordedCaution): void {

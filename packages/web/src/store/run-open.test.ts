@@ -8,17 +8,17 @@ import { beginRun, finishNow, look as lookAt, tick, timelineOf, useRun } from '.
 
 const run = () => useRun.getState().run!;
 const runToTheEnd = () => tick(timelineOf(run().sequence).durationMs + 60_000);
-const pathsOf = (part: string) => useOutbox.getState().letters.filter(({ path }) => path.includes(part));
+const pathsOf = (part: string) => useOutbox.getState().messages.filter(({ path }) => path.includes(part));
 
 beforeEach(() => {
-  // Nobody answers: letters stay in the outbox, where the tests read them.
+  // Nobody answers: messages stay in the outbox, where the tests read them.
   globalThis.fetch = jest.fn<typeof fetch>().mockRejectedValue(new TypeError('no network'));
 });
 
 describe('what is open', () => {
   const dose = (text: string) => parseDose(text);
   const begin = (blocks: Sequence['blocks'], rounds?: Sequence['rounds']) => {
-    useOutbox.setState({ letters: [], refused: [] });
+    useOutbox.setState({ messages: [], refused: [] });
     useRun.setState({ run: null });
     const plan = { ...sequenceOf([]), blocks, ...(rounds && { rounds }) };
     beginRun({

@@ -2,7 +2,8 @@ import type { BlockReportInput, DoneSetInput, Ending, FormTickInput, HandLookInp
 import type { Equipment, Playhead, RecordedCaution, Sequence, StopSign, WorkingSide } from '@clay-pot/core';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
-import { restfulStorage } from './restful-storage.js';
+import { accountStorage, perAccount } from './device-storage.js';
+import { restorePlayhead, usePlayhead } from './playhead.js';
 
 /** A set with the id that it was recorded under. */
 export type RecordedSet = DoneSetInput & { readonly id: string };
@@ -19,6 +20,7 @@ export interface Run {
   /** The sequence with the levels as they are led now: easing on the spot changes it. */
   readonly sequence: Sequence;
   readonly startedAt: string;
+  /** Where the current event was entered, or where the clock was last moved by hand; where it is now says `usePlayhead`. */
   readonly head: Playhead;
   readonly paused: boolean;
   readonly sets: readonly RecordedSet[];
@@ -41,19 +43,29 @@ interface RunState {
   readonly run: Run | null;
 }
 
-/** The session that is being led, kept through reloads. */
-export const useRun = create<RunState>()(
-  persist((): RunState => ({ run: null }), {
-    name: 'clay-pot-run',
-    storage: createJSONStorage(() => restfulStorage),
-    // Whoever comes back finds the clock standing, not running in the background.
-    merge: (stored) => {
-      const { run } = (stored ?? { run: null }) as {
-        run: (Omit<Run, 'equipment' | 'looks' | 'form'> & Partial<Run>) | null;
-      };
-      // A session that was begun before it kept what is at hand, what was looked at, or faults of form, knows of nothing.
-      const known = { equipment: run?.equipment ?? [], looks: run?.looks ?? [], form: run?.form ?? [] };
-      return { run: run && { ...run, ...known, paused: true } };
-    },
-  }),
+/** The session that is being led, kept through reloads. It changes with each event and answer, not with the clock. */
+export const useRun = perAccount(
+  create<RunState>()(
+    persist((): RunState => ({ run: null }), {
+      name: 'run',
+      storage: createJSONStorage(() => accountStorage),
+      // Whoever comes back finds the clock paused, not running in the background.
+      merge: (stored) => {
+        const { run } = (stored ?? { run: null }) as {
+          run: (Omit<Run, 'equipment' | 'looks' | 'form'> & Partial<Run>) | null;
+        };
+        // A session that was begun before it kept what is at hand, what was looked at, or faults of form, knows of nothing.
+        const known = { equipment: run?.equipment ?? [], looks: run?.looks ?? [], form: run?.form ?? [] };
+        return { run: run && { ...run, ...known, paused: true } };
+      },
+      onRehydrateStorage: () => (state) => {
+        if (state?.run) restorePlayhead(state.run);
+      },
+    }),
+  ),
 );
+
+// The clock follows wherever the session is moved to.
+useRun.subscribe(({ run }, before) => {
+  if (run && run.head !== before.run?.head) usePlayhead.setState({ head: run.head });
+});

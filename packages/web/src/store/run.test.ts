@@ -4,6 +4,7 @@ import { isOver, parseDose, plannedAgainstDone, type Sequence, USUAL_PACING } fr
 import { v7 as uuid } from 'uuid';
 import { useOutbox } from './outbox.js';
 import { forgetArrived, useOwnStops } from './own-stops.js';
+import { usePlayhead } from './playhead.js';
 import {
   addTime,
   allFine,
@@ -39,14 +40,14 @@ const sequence: Sequence = {
   ).map(([id, phase, movementId, levelId, dose]) => ({ id, phase, movementId, levelId, dose: parseDose(dose) })),
 };
 const run = () => useRun.getState().run!;
-const letters = () => useOutbox.getState().letters;
-const pathsOf = (part: string) => letters().filter(({ path }) => path.includes(part));
+const messages = () => useOutbox.getState().messages;
+const pathsOf = (part: string) => messages().filter(({ path }) => path.includes(part));
 const runToTheEnd = () => tick(timelineOf(run().sequence).durationMs + 60_000);
 
 beforeEach(() => {
-  // Nobody answers: letters stay in the outbox, where the tests read them.
+  // Nobody answers: messages stay in the outbox, where the tests read them.
   globalThis.fetch = jest.fn<typeof fetch>().mockRejectedValue(new TypeError('no network'));
-  useOutbox.setState({ letters: [], refused: [] });
+  useOutbox.setState({ messages: [], refused: [] });
   useOwnStops.setState({ stops: [] });
   useRun.setState({ run: null });
   beginRun({
@@ -117,7 +118,7 @@ describe('a led session', () => {
     skipStint();
     skipStint();
     tick(3_000);
-    const before = run().head;
+    const before = usePlayhead.getState().head;
     changeAhead([{ kind: 'change', blockId: 'b', levelId: 'soft' }]);
     expect(run().sequence.blocks[1]).toMatchObject({ id: 'b', levelId: 'soft', dose: sequence.blocks[1]!.dose });
     expect(run().head.elapsedMs).toBeLessThan(before.elapsedMs);
@@ -156,11 +157,11 @@ describe('a led session', () => {
   test('the question about a block goes after half a minute, and waits among those not told of', () => {
     const endOfA = timelineOf(run().sequence).blocks[0]!.endMs;
     tick(endOfA + 1_000);
-    expect(askedNow(run())).toBe('a');
+    expect(askedNow(run(), usePlayhead.getState())).toBe('a');
     tick(28_000);
-    expect(askedNow(run())).toBe('a');
+    expect(askedNow(run(), usePlayhead.getState())).toBe('a');
     tick(1_500);
-    expect(askedNow(run())).toBeUndefined();
+    expect(askedNow(run(), usePlayhead.getState())).toBeUndefined();
     expect(run().toRate).toEqual(['a']);
     allFine(run().toRate);
     expect(run().toRate).toEqual([]);
@@ -226,7 +227,7 @@ describe('endings', () => {
   });
 });
 
-test('every letter keeps the server’s own rules, in an order in which each finds what it names', () => {
+test('every message keeps the server’s own rules, in an order in which each finds what it names', () => {
   tick(26_000);
   rate('a', { discomfort: 5, exertion: 5, note: '' });
   correct(run().sets[0]!.id, 12);
@@ -238,7 +239,7 @@ test('every letter keeps the server’s own rules, in an order in which each fin
   endRun('stopped', { sign: 'sharp', hand: 'both' });
   finishRun('', 6);
   const known = new Set<string>();
-  for (const { path, body } of letters()) {
+  for (const { path, body } of messages()) {
     const shape = path.endsWith('/end')
       ? SessionEndInput
       : path.includes('/sets/')
@@ -254,6 +255,6 @@ test('every letter keeps the server’s own rules, in an order in which each fin
     if (corrects) expect(known).toContain(corrects);
     known.add(path.split('/').at(-1)!);
   }
-  expect(letters()[0]!.path).toMatch(/^\/sessions\/[0-9a-f-]{36}$/);
-  expect(letters().at(-1)!.path).toMatch(/\/end$/);
+  expect(messages()[0]!.path).toMatch(/^\/sessions\/[0-9a-f-]{36}$/);
+  expect(messages().at(-1)!.path).toMatch(/\/end$/);
 });

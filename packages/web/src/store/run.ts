@@ -31,7 +31,9 @@ import { knownMovement } from './library.js';
 import { bandPercentOf } from './bands.js';
 import { keepStop } from './own-stops.js';
 import { v7 as uuid } from 'uuid';
+import { leadsHere, takeLead } from './lead.js';
 import { useOutbox } from './outbox.js';
+import { movePlayhead, usePlayhead } from './playhead.js';
 import { type RecordedSet, type Run, useRun } from './run-state.js';
 
 export { type RecordedSet, type Run, useRun };
@@ -56,21 +58,30 @@ type Led = Pick<Run, 'athleteId' | 'athleteName' | 'cautions' | 'equipment' | 's
 export function beginRun(who: Led): void {
   const startedAt = now();
   const id = uuid();
+  takeLead(() => undefined);
   const fresh = { head: AT_START, paused: false, sets: [], reports: {}, looks: [], form: [], toRate: [], ended: null };
   useRun.setState({ run: { ...who, id, startedAt, ...fresh } });
   const { athleteId, sequenceId, sequence: plan } = who;
   send(`/sessions/${id}`, { athleteId, sequenceId, plan, startedAt });
 }
 
+/** Leads in this tab, from what the tab that led until now has recorded. */
+export const leadHere = (): void => takeLead(() => void useRun.persist.rehydrate());
+
+/** Whoever does something leads from here on. */
 function change(make: (run: Run) => Partial<Run>): void {
+  leadHere();
   useRun.setState(({ run }) => (run ? { run: { ...run, ...make(run) } } : {}));
 }
+
+/** The session at the moment where its clock is. */
+const head = (): Playhead => usePlayhead.getState().head;
 
 /** Moves the playhead; what ended on the way is recorded and sent, and finished blocks ask to be rated. */
 function moveBy(make: (timeline: Timeline, head: Playhead) => Move): void {
   change((run) => {
     const timeline = timelineOf(run.sequence);
-    const { head, ended } = make(timeline, run.head);
+    const { head: to, ended } = make(timeline, head());
     const sets = ended.flatMap(({ stint, done }) =>
       done.map(({ side, amount }): RecordedSet => {
         const { blockId, levelId, round, set, direction, unit, plannedAmount } = stint;
@@ -82,11 +93,11 @@ function moveBy(make: (timeline: Timeline, head: Playhead) => Move): void {
     );
     for (const { id, ...set } of sets) send(`/sessions/${run.id}/sets/${id}`, set);
     const all = [...run.sets, ...sets];
-    const over = isOver(timeline, head);
+    const over = isOver(timeline, to);
     return {
-      head,
+      head: to,
       sets: all,
-      toRate: blocksToRate(run, timeline, head, all),
+      toRate: blocksToRate(run, timeline, to, all),
       ...(over && !run.ended && { ended: { ending: 'completed' as const, at: now() } }),
     };
   });
@@ -100,8 +111,14 @@ function blocksToRate(run: Run, timeline: Timeline, head: Playhead, sets: readon
     .filter((id) => !ahead.has(id) && !run.reports[id] && sets.some((set) => set.blockId === id));
 }
 
-/** Lets time pass. */
-export const tick = (deltaMs: number) => moveBy((timeline, head) => advance(timeline, head, deltaMs));
+/** Lets time pass. Within an event only the clock moves; the session itself changes with the next event. */
+export function tick(deltaMs: number): void {
+  const { run } = useRun.getState();
+  if (!run || !leadsHere()) return;
+  const move = advance(timelineOf(run.sequence), head(), deltaMs);
+  if (move.head.event === run.head.event) movePlayhead(run.id, move.head);
+  else moveBy(() => move);
+}
 /** On to the next piece of work; what was begun is recorded as far as it went. */
 export const skipStint = () => moveBy(skip);
 /** It is over: a distance was walked, an open set ended, hands were compared. */
@@ -109,11 +126,11 @@ export const finishNow = () => moveBy(finish);
 /** On to the next block. */
 export const skipWholeBlock = () => moveBy(skipBlock);
 /** Back to the beginning of this piece, or of the one before. */
-export const goBack = () => change((run) => ({ head: back(timelineOf(run.sequence), run.head) }));
+export const goBack = () => change((run) => ({ head: back(timelineOf(run.sequence), head()) }));
 /** Makes the current piece longer. */
-export const addTime = (seconds: number) => change((run) => ({ head: extend(timelineOf(run.sequence), run.head, seconds * 1000) }));
-/** Stands the clock, or lets it go on. */
-export const setPaused = (paused: boolean) => change(() => ({ paused }));
+export const addTime = (seconds: number) => change((run) => ({ head: extend(timelineOf(run.sequence), head(), seconds * 1000) }));
+/** Pauses the clock, or lets it go on. */
+export const setPaused = (paused: boolean) => change(() => ({ paused, head: head() }));
 
 /**
  * Changes what is still to come. What lies behind stays as it was led; a block that goes out in the middle of its work is left as far as it
@@ -138,7 +155,7 @@ export function changeAhead(edits: readonly Edit[]): void {
       return edit.kind === 'change' && ahead.has(edit.blockId);
     });
     const sequence = applyEdits(now.sequence, stillOpen);
-    return { sequence, head: rejoin(timelineOf(now.sequence), timelineOf(sequence), now.head) };
+    return { sequence, head: rejoin(timelineOf(now.sequence), timelineOf(sequence), head()) };
   });
 }
 
@@ -149,9 +166,9 @@ export const currentBlock = (run: Run): string | undefined => timelineOf(run.seq
 const ASKED_MS = 30_000;
 
 /** The block that is asked about now: the last one that ended a moment ago and was not told of. */
-export function askedNow(run: Run): string | undefined {
+export function askedNow(run: Run, { head }: { head: Playhead }): string | undefined {
   const timeline = timelineOf(run.sequence);
-  const nowMs = momentMs(timeline, run.head);
+  const nowMs = momentMs(timeline, head);
   const recent = timeline.blocks.filter(({ endMs }) => endMs <= nowMs && nowMs - endMs < ASKED_MS);
   return recent.findLast(({ blockId }) => run.toRate.includes(blockId))?.blockId;
 }

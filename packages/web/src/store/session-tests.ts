@@ -2,9 +2,10 @@ import type { ReadingInput } from '@clay-pot/contracts';
 import { type Hand, type Moment, must, protocolOf, type SessionTest } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
+import { createJSONStorage, persist } from 'zustand/middleware';
 import { showReadings } from '../api/queries.js';
 import { isoToday } from '../ui/today.js';
+import { accountStorage, perAccount } from './device-storage.js';
 import { useOutbox } from './outbox.js';
 import type { Run } from './run.js';
 
@@ -26,8 +27,13 @@ interface State {
 const NOTHING: Tested = { done: [] };
 
 /** What was measured before and after the session that is led: a reload loses none of it. */
-export const useSessionTests = create<State>()(
-  persist((): State => ({ sessionId: null, tested: NOTHING }), { name: 'clay-pot-session-tests' }),
+export const useSessionTests = perAccount(
+  create<State>()(
+    persist((): State => ({ sessionId: null, tested: NOTHING }), {
+      name: 'session-tests',
+      storage: createJSONStorage(() => accountStorage),
+    }),
+  ),
 );
 
 const of = (state: State, sessionId: string): Tested => (state.sessionId === sessionId ? state.tested : NOTHING);

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
+import { createJSONStorage, persist } from 'zustand/middleware';
+import { accountStorage, perAccount } from './device-storage.js';
 
 interface ShelfHabits {
   /** Movements kept at the top, by their ids. */
@@ -11,9 +12,14 @@ interface ShelfHabits {
 /** How many are remembered as lately used. */
 const MOST_RECENT = 8;
 
+/** Where it is kept. It stays on the device when its account signs out: no other place knows of it. */
+export const SHELF_KEY = 'shelf';
+
 /** What somebody reaches for, kept in the browser. */
-export const useShelfHabits = create<ShelfHabits>()(
-  persist((): ShelfHabits => ({ favourites: [], recent: [] }), { name: 'clay-pot-shelf' }),
+export const useShelfHabits = perAccount(
+  create<ShelfHabits>()(
+    persist((): ShelfHabits => ({ favourites: [], recent: [] }), { name: SHELF_KEY, storage: createJSONStorage(() => accountStorage) }),
+  ),
 );
 
 /** Keeps a movement among the favourites, or not any more. */

@@ -2,7 +2,7 @@ import type { AthleteCall, CallAnswerInput, CallTakenBackInput } from '@clay-pot
 import { CALLS, counted, type Dose } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
-import { type Letter, useOutbox } from '../../store/outbox.js';
+import { type OutboxMessage, useOutbox } from '../../store/outbox.js';
 import { useToast } from '../../ui/toast.js';
 
 /** The same call on the same evidence. */
@@ -13,10 +13,10 @@ const callId = ({ athleteId, key, evidenceKey }: Pick<AthleteCall, 'athleteId' |
 const useAnsweredHere = create<{ readonly ids: ReadonlySet<string> }>(() => ({ ids: new Set() }));
 
 const PATH = /^\/athletes\/([^/]+)\/calls\/[^/]+$/;
-/** The calls that letters answer. */
-const answeredBy = (letters: readonly Letter[]): Set<string> =>
+/** The calls that messages answer. */
+const answeredBy = (messages: readonly OutboxMessage[]): Set<string> =>
   new Set(
-    letters.flatMap(({ path, body }) => {
+    messages.flatMap(({ path, body }) => {
       const athleteId = PATH.exec(path)?.[1];
       return athleteId === undefined ? [] : [callId({ athleteId, ...(body as CallAnswerInput) })];
     }),
@@ -25,9 +25,9 @@ const answeredBy = (letters: readonly Letter[]): Set<string> =>
 /** The calls that still wait for an answer: what was answered on this device is not asked again, sent or not; what the server would not take is. */
 export function useWaiting(calls: readonly AthleteCall[]): AthleteCall[] {
   const here = useAnsweredHere(({ ids }) => ids);
-  const letters = useOutbox((state) => state.letters);
+  const messages = useOutbox((state) => state.messages);
   const refused = useOutbox((state) => state.refused);
-  const [onTheirWay, back] = [answeredBy(letters), answeredBy(refused)];
+  const [onTheirWay, back] = [answeredBy(messages), answeredBy(refused)];
   return calls.filter((call) => {
     const id = callId(call);
     return !onTheirWay.has(id) && (!here.has(id) || back.has(id));

@@ -39,14 +39,14 @@ const refer = call({
 });
 
 beforeEach(() => {
-  useOutbox.setState({ letters: [], refused: [] });
+  useOutbox.setState({ messages: [], refused: [] });
   answering({});
 });
 /** Calls as the pages show them: those that still wait. */
 function Waiting({ calls }: { calls: readonly AthleteCall[] }) {
   return <CallsList calls={useWaiting(calls)} named label="Calls" />;
 }
-const bodies = () => useOutbox.getState().letters.map(({ body }) => body);
+const bodies = () => useOutbox.getState().messages.map(({ body }) => body);
 
 describe('calls that wait', () => {
   test('the gravest first; of one athlete and cause together', () => {
@@ -77,8 +77,8 @@ describe('calls that wait', () => {
     const { user } = show(<Waiting calls={[refusedCall]} />);
     await user.click(screen.getByRole('button', { name: /^Accept/ }));
     expect(screen.queryByText('Wren Halloran')).toBeNull();
-    const [letter] = useOutbox.getState().letters;
-    act(() => useOutbox.setState({ letters: [], refused: [{ ...letter!, reason: 'Changed since.' }] }));
+    const [letter] = useOutbox.getState().messages;
+    act(() => useOutbox.setState({ messages: [], refused: [{ ...letter!, reason: 'Changed since.' }] }));
     expect(screen.getByText('Wren Halloran')).toBeTruthy();
   });
 

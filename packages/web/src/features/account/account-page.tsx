@@ -1,6 +1,6 @@
 import { LENGTH_UNITS, MASS_UNITS } from '@clay-pot/core';
 import { useChooseUnits, useMe } from '../../api/queries.js';
-import { signOut } from '../../domain/sign-out.js';
+import { askToSignOut } from '../../domain/sign-out.js';
 import { Button } from '../../ui/button.js';
 import { Loading, Page, Part } from '../../ui/page.js';
 import { Segments } from '../../ui/segments.js';
@@ -53,7 +53,7 @@ export default function AccountPage() {
         <Part title="Signed in">
           <p className="flex flex-wrap items-center justify-between gap-3 py-3">
             {email}
-            <Button onClick={() => void signOut()}>Sign out</Button>
+            <Button onClick={() => void askToSignOut()}>Sign out</Button>
           </p>
         </Part>
       </div>

@@ -16,7 +16,7 @@ const at = `/api/athletes/${wren.id}`;
 
 beforeEach(() => {
   dropIntake(wren.id);
-  useOutbox.setState({ letters: [], refused: [] });
+  useOutbox.setState({ messages: [], refused: [] });
   useOwnStops.setState({ stops: [] });
 });
 

@@ -13,7 +13,7 @@ const wren = someone();
 const at = `/api/athletes/${wren.id}`;
 beforeEach(() => {
   dropMeasuring(wren.id);
-  useOutbox.setState({ letters: [], refused: [] });
+  useOutbox.setState({ messages: [], refused: [] });
 });
 
 async function bench(readings: StoredReading[] = [], cautions: Parameters<typeof someone>[0] = {}) {

@@ -11,7 +11,7 @@ import LeadPage from './lead-page.js';
 beforeEach(() => {
   useRun.setState({ run: null });
   useOwnStops.setState({ stops: [] });
-  useOutbox.setState({ letters: [], refused: [] });
+  useOutbox.setState({ messages: [], refused: [] });
 });
 
 async function threshold({ athlete = someone(), document = SHORT, chosen = true, of = '', programmes = {} } = {}) {

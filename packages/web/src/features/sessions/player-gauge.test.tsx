@@ -6,12 +6,18 @@ import { useSound } from '../../domain/tone.js';
 import { sequenceOf, SHORT, someone } from '../../made-up.fixture.js';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { bandPercentOf, useBands } from '../../store/bands.js';
+import { usePlayhead } from '../../store/playhead.js';
 import { type Run, timelineOf, useRun } from '../../store/run.js';
 import { PlayerGauge, toggleGauge, useGauge } from './player-gauge.js';
 
 const wren = someone();
 const timeline = timelineOf(SHORT);
-const run = (event: number, change: Partial<Run> = {}): Run => ({
+function run(event: number, change: Partial<Run> = {}): Run {
+  const now = runOf(event, change);
+  usePlayhead.setState({ head: now.head });
+  return now;
+}
+const runOf = (event: number, change: Partial<Run>): Run => ({
   ...{ id: 'one', athleteId: wren.id, athleteName: wren.name, sequenceId: 'x', cautions: [], equipment: [] },
   ...{
     startedAt: '2026-06-01T08:00:00.000Z',

@@ -19,6 +19,7 @@ import { deviceForHold, DeviceChoice, type Source } from '../../domain/devices/d
 import { useForWhom } from '../../domain/for-whom.js';
 import { addKept, keptIn, useBands } from '../../store/bands.js';
 import { knownMovement } from '../../store/library.js';
+import { usePlayhead } from '../../store/playhead.js';
 import { finishNow, type Run } from '../../store/run.js';
 
 interface State {
@@ -75,11 +76,11 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
     [source, run.athleteId, hand, action, percent, seconds],
   );
   const lost = useRef<string[]>([]);
-  const now = useRef({ event, head: run.head });
+  const now = useRef(event);
   useEffect(() => {
-    now.current = { event, head: run.head };
+    now.current = event;
   });
-  const { part } = currentPart(event, run.head);
+  const part = usePlayhead(({ head }) => currentPart(event, head).part);
   const isOn = event.stint !== null && !run.paused;
   const told = useBand({
     device,
@@ -116,8 +117,8 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
 const NO_BAND = { lowN: 0, highN: 0, forS: 1 };
 
 /** At which point of the work it is, in words. */
-function whereWords({ event, head }: { event: TimelineEvent; head: Run['head'] }): string {
-  const { part } = currentPart(event, head);
+function whereWords(event: TimelineEvent): string {
+  const { part } = currentPart(event, usePlayhead.getState().head);
   const which = event.kind === 'repetition' ? `repetition ${event.repetition}, ${part.label}` : `set ${event.set}`;
   return `${capital(HAND_WORDS[event.side])}, ${which}`;
 }

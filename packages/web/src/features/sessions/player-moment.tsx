@@ -19,6 +19,7 @@ import {
 import { useMemo } from 'react';
 import { MovementName } from '../../domain/movement-name.js';
 import { knownMovement, methodFor, useOwnName } from '../../store/library.js';
+import { usePlayhead } from '../../store/playhead.js';
 import { askedNow, finishNow, type Run } from '../../store/run.js';
 import { bigNumber, cueFor, endWords, spoken, whichSet, wordsFor } from './moment-words.js';
 import { useForWhom } from '../../domain/for-whom.js';
@@ -26,14 +27,13 @@ import { PlayerPicture } from './player-picture.js';
 
 /** What happens now, readable from across the room: hand, count or time, and what to do. */
 export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline; event: TimelineEvent }) {
-  const { sequence, head } = run;
+  const { sequence } = run;
   const { block, movement, level } = turnOf(sequence, event, knownMovement);
   const called = useOwnName(movement.id) ?? movement.name;
-  const { part, leftMs } = currentPart(event, head);
+  const part = usePlayhead(({ head }) => currentPart(event, head).part);
+  const isAsked = usePlayhead((playhead) => askedNow(run, playhead) !== undefined);
+  const drawn = useMemo(() => withOwnLoad(level, block.dose.load), [level, block.dose.load]);
   const stint = event.stint === null ? undefined : timeline.stints[event.stint];
-  const counts = event.kind === 'repetition' || event.kind === 'breath';
-  const seconds = Math.ceil(leftMs / 1000);
-  const { text, of } = bigNumber(timeline, event, head);
   const end = endWords(stint, event, level);
   const foundKg = useFound(run.athleteId, level, block.dose);
   return (
@@ -52,13 +52,7 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
       </div>
       {/* The picture takes what is left of the screen, and never more: count and controls stay in sight. */}
       <div className="relative -mx-4 mt-2 min-h-0 border-y border-line bg-white [contain:size] sm:-mx-8 short:mx-0 short:row-span-2 short:row-start-1 short:mt-0 short:min-h-[62dvh]">
-        <PlayerPicture
-          run={run}
-          event={event}
-          movement={movement}
-          level={withOwnLoad(level, block.dose.load)}
-          className="absolute inset-0 size-full"
-        />
+        <PlayerPicture run={run} event={event} movement={movement} level={drawn} className="absolute inset-0 size-full" />
         {end && (
           <button
             type="button"
@@ -70,25 +64,19 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
         )}
       </div>
       <div className="grid grid-cols-[auto_minmax(0,1fr)] items-end gap-x-4 pt-2 sm:grid-cols-[auto_minmax(9rem,auto)_minmax(0,1fr)] sm:gap-x-6 short:col-start-2 short:grid-cols-[auto_minmax(0,1fr)]">
-        <p
-          className={`display leading-[0.82] font-extrabold ${event.stint === null ? 'text-ink-soft' : ''}`}
-          style={{ fontSize: 'clamp(4rem, min(24vw, 13vh), 6.5rem)' }}
-          data-testid="big-number"
-        >
-          <Digits text={text} />
-        </p>
+        <BigCount timeline={timeline} event={event} />
         <div className="min-w-0">
-          {of && <p className="display text-lead leading-tight text-ink-soft figures sm:text-head">{of}</p>}
+          <OutOf timeline={timeline} event={event} />
           <p className="display text-head leading-tight font-bold first-letter:uppercase" data-testid="what-now">
             {wordsFor(sequence, event, level, part.label)}
           </p>
-          {counts && <p className="text-body text-ink-soft figures sm:text-lead">{seconds} s</p>}
+          {(event.kind === 'repetition' || event.kind === 'breath') && <SecondsLeft event={event} />}
         </div>
         <div className="col-span-2 mt-1 sm:col-span-1 sm:mt-0 short:col-span-2">
           {event.stint !== null && <p className="font-semibold sm:text-lead">{whichSet(sequence, block, level, event, foundKg)}</p>}
           <div className="text-ink-soft sm:text-lead sm:leading-snug" data-testid="cue">
             {event.kind === 'break' && <Fetch run={run} event={event} />}
-            {event.kind === 'look' ? null : event.stint === null && askedNow(run) === undefined ? (
+            {event.kind === 'look' ? null : event.stint === null && !isAsked ? (
               movement.howTo.map((line) => <p key={line}>{line}</p>)
             ) : (
               <p>{cueFor(movement, cuesFor(movement, level, methodFor(run.sequence)), event)}</p>
@@ -104,6 +92,34 @@ export function Moment({ run, timeline, event }: { run: Run; timeline: Timeline;
       </p>
     </section>
   );
+}
+
+interface OfEvent {
+  timeline: Timeline;
+  event: TimelineEvent;
+}
+
+function BigCount({ timeline, event }: OfEvent) {
+  return (
+    <p
+      className={`display leading-[0.82] font-extrabold ${event.stint === null ? 'text-ink-soft' : ''}`}
+      style={{ fontSize: 'clamp(4rem, min(24vw, 13vh), 6.5rem)' }}
+      data-testid="big-number"
+    >
+      <Digits text={usePlayhead(({ head }) => bigNumber(timeline, event, head).text)} />
+    </p>
+  );
+}
+
+function OutOf({ timeline, event }: OfEvent) {
+  const of = usePlayhead(({ head }) => bigNumber(timeline, event, head).of);
+  return of && <p className="display text-lead leading-tight text-ink-soft figures sm:text-head">{of}</p>;
+}
+
+/** What is left of one part of a repetition. */
+function SecondsLeft({ event }: { event: TimelineEvent }) {
+  const seconds = usePlayhead(({ head }) => Math.ceil(currentPart(event, head).leftMs / 1000));
+  return <p className="text-body text-ink-soft figures sm:text-lead">{seconds} s</p>;
 }
 
 /** The weight that an effort finds for whoever is led; nothing while it is not known who that is. */

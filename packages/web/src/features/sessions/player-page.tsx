@@ -1,5 +1,7 @@
 import { clock, isOver, momentMs, remainingMs } from '@clay-pot/core';
 import { useEffect, useMemo, useState } from 'react';
+import { useLead } from '../../store/lead.js';
+import { keepPlayhead, usePlayhead } from '../../store/playhead.js';
 import { type Command, useCommands } from '../../ui/commands.js';
 import { OutboxState } from '../../domain/outbox-state.js';
 import {
@@ -8,6 +10,7 @@ import {
   endRun,
   finishNow,
   goBack,
+  leadHere,
   type Run,
   setPaused,
   skipStint,
@@ -16,6 +19,7 @@ import {
   timelineOf,
   useRun,
 } from '../../store/run.js';
+import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { Page, useTitle } from '../../ui/page.js';
 import { EndScreen } from './end-screen.js';
@@ -38,6 +42,8 @@ const TICK_MS = 100;
 /** Leads the session by its timeline. */
 export default function PlayerPage() {
   const run = useRun((state) => state.run);
+  const elsewhere = useLead((state) => state.elsewhere);
+  if (run && elsewhere) return <LedElsewhere run={run} />;
   if (!run) {
     return (
       <main>
@@ -50,6 +56,19 @@ export default function PlayerPage() {
     );
   }
   return <Led run={run} />;
+}
+
+/** Only one tab moves the clock, so that each set is recorded once. */
+function LedElsewhere({ run }: { run: Run }) {
+  return (
+    <main>
+      <Page title="Led in another tab" lead={`${run.athleteName}: ${run.sequence.title}. The clock is running in another tab or window.`}>
+        <Button kind="primary" onClick={leadHere}>
+          Lead it here
+        </Button>
+      </Page>
+    </main>
+  );
 }
 
 /** Tested first where the sequence asks for it, led, tested again, told. */
@@ -65,9 +84,9 @@ function Player({ run }: { run: Run }) {
   const [asking, setAsking] = useState<'what hurts' | 'easier' | null>(null);
   const event = timeline.events[head.event];
   useTitle(`${run.athleteName}: ${run.sequence.title}`);
-  useClock(!paused && !isOver(timeline, head));
+  useClock(run.id, !paused && !isOver(timeline, head));
   useWakeLock(!paused);
-  useAudibleCues(timeline, head, paused);
+  useAudibleCues(timeline, head.event, paused);
   const commands = useMemo<Command[]>(
     () => [
       { keys: 'Space', label: 'Pause or go on', group: 'Session', run: () => togglePause() },
@@ -97,7 +116,7 @@ function Player({ run }: { run: Run }) {
           </h1>
           <OutboxState />
           <p className="shrink-0 figures">
-            <span className="text-ink-soft">left</span> <b data-testid="remaining">{clock(remainingMs(timeline, head))}</b>
+            <span className="text-ink-soft">left</span> <TimeLeft run={run} />
           </p>
         </div>
         <Course run={run} />
@@ -130,10 +149,15 @@ function Player({ run }: { run: Run }) {
   );
 }
 
+function TimeLeft({ run }: { run: Run }) {
+  const timeline = timelineOf(run.sequence);
+  return <b data-testid="remaining">{usePlayhead(({ head }) => clock(remainingMs(timeline, head)))}</b>;
+}
+
 /** How the block was that ended a moment ago: a line that goes by itself, and all of the question once somebody has more to tell. */
 function Question({ run }: { run: Run }) {
   const [telling, setTelling] = useState<string | null>(null);
-  const asked = askedNow(run);
+  const asked = usePlayhead((playhead) => askedNow(run, playhead));
   if (telling !== null && run.toRate.includes(telling)) {
     return (
       <div className="max-h-[60dvh] overflow-y-auto">
@@ -158,7 +182,7 @@ function togglePause(): void {
 }
 
 /** Runs the session’s clock by the time that really passed, so that a slow or sleeping page does not fall behind. */
-function useClock(running: boolean): void {
+function useClock(runId: string, running: boolean): void {
   useEffect(() => {
     if (!running) return;
     let last = performance.now();
@@ -167,14 +191,20 @@ function useClock(running: boolean): void {
       tick(time - last);
       last = time;
     }, TICK_MS);
-    return () => clearInterval(timer);
-  }, [running]);
+    const keep = () => keepPlayhead(runId);
+    window.addEventListener('pagehide', keep);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('pagehide', keep);
+    };
+  }, [runId, running]);
 }
 
 /** The whole session as a strip of its blocks, filled as far as it went. */
 function Course({ run }: { run: Run }) {
   const timeline = timelineOf(run.sequence);
-  const atMs = momentMs(timeline, run.head);
+  // Once a second is as fine as the strip can show.
+  const atMs = 1000 * usePlayhead(({ head }) => Math.floor(momentMs(timeline, head) / 1000));
   return (
     <div
       className="mt-2 flex h-2.5 gap-0.5 short:mt-1"

@@ -1,6 +1,7 @@
 import { type Beat, handNow, type Level, type Movement, REFERENCE_BODIES, type TimelineEvent } from '@clay-pot/core';
 import { useCallback, useEffect, useRef } from 'react';
 import { MovingPicture } from '../../domain/moving-picture.js';
+import { usePlayhead } from '../../store/playhead.js';
 import type { Run } from '../../store/run.js';
 
 /** The hand does what the count says, now: between two ticks of the clock it goes on by itself. */
@@ -17,15 +18,20 @@ export function PlayerPicture({
   level: Level;
   className: string;
 }) {
-  const { head, paused } = run;
-  const now = useRef({ event, head, paused, seenAt: 0 });
+  const { paused } = run;
+  const now = useRef({ event, paused });
+  // When the clock came to where it is: between two of its ticks the hand goes on by itself.
+  const seen = useRef({ head: usePlayhead.getState().head, atMs: 0 });
   useEffect(() => {
-    now.current = { event, head, paused, seenAt: performance.now() };
-  }, [event, head, paused]);
+    now.current = { event, paused };
+    seen.current = { head: usePlayhead.getState().head, atMs: performance.now() };
+  }, [event, paused]);
   const beat = useCallback((): Beat => {
-    const { event: on, head: at, paused: stands, seenAt } = now.current;
-    const sinceMs = stands ? 0 : Math.min(LONGEST_TICK_MS, performance.now() - seenAt);
-    return handNow(movement, level, on, Math.min(on.durationMs, at.elapsedMs + sinceMs)).beat;
+    const { event: on, paused: isPaused } = now.current;
+    const { head } = usePlayhead.getState();
+    if (head !== seen.current.head) seen.current = { head, atMs: performance.now() };
+    const sinceMs = isPaused ? 0 : Math.min(LONGEST_TICK_MS, performance.now() - seen.current.atMs);
+    return handNow(movement, level, on, Math.min(on.durationMs, head.elapsedMs + sinceMs)).beat;
   }, [movement, level]);
   return (
     <MovingPicture

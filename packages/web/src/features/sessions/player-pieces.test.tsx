@@ -15,7 +15,7 @@ const run = () => useRun.getState().run!;
 const sent = (part: string) =>
   useOutbox
     .getState()
-    .letters.filter(({ path }) => path.includes(part))
+    .messages.filter(({ path }) => path.includes(part))
     .map(({ body }) => body);
 
 function begin(methodId?: string) {
@@ -37,7 +37,7 @@ function throughBlock(index: number) {
 
 beforeEach(() => {
   answering({});
-  useOutbox.setState({ letters: [], refused: [] });
+  useOutbox.setState({ messages: [], refused: [] });
   useRun.setState({ run: null });
 });
 

@@ -1,6 +1,7 @@
 import { doseSentence, momentMs, resolveBlock, type Stint, type Timeline, type TimelineEvent, roundOf } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { useEffect, useRef } from 'react';
+import { usePlayhead } from '../../store/playhead.js';
 import type { Run } from '../../store/run.js';
 import { SideMark } from '../../ui/marks.js';
 import { WatchFor } from './watch-for.js';
@@ -18,7 +19,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
   useEffect(() => {
     now.current?.scrollIntoView({ block: 'nearest' });
   }, [event.blockIndex]);
-  const atMs = momentMs(timeline, run.head);
+  const seconds = usePlayhead(({ head }) => Math.floor(momentMs(timeline, head) / 1000));
   return (
     <aside
       aria-label="What comes next"
@@ -37,13 +38,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
         )}
       </p>
       <div className="max-lg:hidden">
-        <PlayerPot
-          sequence={run.sequence}
-          athleteId={run.athleteId}
-          cautions={run.cautions}
-          equipment={run.equipment}
-          seconds={Math.floor(atMs / 1000)}
-        />
+        <PlayerPot sequence={run.sequence} athleteId={run.athleteId} cautions={run.cautions} equipment={run.equipment} seconds={seconds} />
         <WatchFor run={run} event={event} className="mt-4" />
         <h3 className="mt-4 border-b border-ink/40 pb-1 text-body">Blocks</h3>
         <ol className="mt-1 max-h-[30vh] overflow-y-auto text-small" tabIndex={0} aria-label="Blocks of the session">

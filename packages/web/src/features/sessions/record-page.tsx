@@ -14,7 +14,7 @@ import { WhatNow } from './what-now.js';
 /** One session: what was planned beside what was done, hand by hand, and how it felt. */
 export default function RecordPage() {
   const { id } = useParams();
-  const waiting = useOutbox((state) => state.letters.filter((letter) => letter.path.startsWith(`/sessions/${id}`)).length);
+  const waiting = useOutbox((state) => state.messages.filter((message) => message.path.startsWith(`/sessions/${id}`)).length);
   const session = useSession(id);
   if (session.isPending) return <Loading what="the record" />;
   if (!session.data) {

@@ -4,6 +4,7 @@ import { shippedMovement } from '@clay-pot/core/library';
 import { act, renderHook } from '@testing-library/react';
 import { SHORT } from '../../made-up.fixture.js';
 import { useSound } from '../../domain/tone.js';
+import { usePlayhead } from '../../store/playhead.js';
 import { useAudibleCues } from './sound.js';
 
 let heard: number[];
@@ -40,11 +41,13 @@ beforeEach(() => {
 /** Leads from the start, a quarter of a second at a time. */
 function leadFor(ms: number, paused = false): void {
   let head: Playhead = AT_START;
-  const { rerender } = renderHook(({ now }) => useAudibleCues(timeline, now, paused), { initialProps: { now: head } });
+  usePlayhead.setState({ head });
+  const { rerender } = renderHook(({ now }) => useAudibleCues(timeline, now, paused), { initialProps: { now: head.event } });
   for (let at = 0; at < ms; at += 250) {
     ({ head } = advance(timeline, head, 250));
     const now = head;
-    act(() => rerender({ now }));
+    act(() => usePlayhead.setState({ head: now }));
+    act(() => rerender({ now: now.event }));
   }
 }
 

@@ -1,12 +1,13 @@
-import type { Playhead, Timeline } from '@clay-pot/core';
+import type { Timeline } from '@clay-pot/core';
 import { useEffect, useRef } from 'react';
 import { tone } from '../../domain/tone.js';
+import { usePlayhead } from '../../store/playhead.js';
 
 /** Tones for those who do not look: three short ones before work begins, a high one at its start, a low one at its end. */
-export function useAudibleCues(timeline: Timeline, head: Playhead, paused: boolean): void {
-  const event = timeline.events[head.event];
-  const next = timeline.events[head.event + 1];
-  const leftS = event ? Math.ceil((event.durationMs + head.addedMs - head.elapsedMs) / 1000) : 0;
+export function useAudibleCues(timeline: Timeline, index: number, paused: boolean): void {
+  const event = timeline.events[index];
+  const next = timeline.events[index + 1];
+  const leftS = usePlayhead(({ head }) => (event ? Math.ceil((event.durationMs + head.addedMs - head.elapsedMs) / 1000) : 0));
   const beforeWork = event?.stint === null && next !== undefined && next.stint !== null;
   const working = event ? event.stint !== null : false;
   const wasWorking = useRef(working);

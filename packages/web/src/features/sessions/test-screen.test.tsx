@@ -31,9 +31,9 @@ const run = (change: Partial<Run> = {}, tests: SessionTest[] = ['passive.wrist-e
 });
 beforeEach(() => {
   useSessionTests.setState({ sessionId: null, tested: { done: [] } });
-  useOutbox.setState({ letters: [], refused: [] });
+  useOutbox.setState({ messages: [], refused: [] });
 });
-const bodies = () => useOutbox.getState().letters.map(({ body }) => body);
+const bodies = () => useOutbox.getState().messages.map(({ body }) => body);
 
 describe('tests around a session', () => {
   test('each number is on its way at once, as a reading of this session and its moment', async () => {

@@ -1,11 +1,13 @@
 import { type Resolver, useForm } from 'react-hook-form';
 import type { WhoAmI } from '@clay-pot/contracts';
-import { queryClient } from '../../api/queries.js';
+import { keepMe, queryClient } from '../../api/queries.js';
 import { request } from '../../api/request.js';
 import { Button } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
 import { useTitle } from '../../ui/page.js';
-import { flush } from '../../store/outbox.js';
+import { exclusively } from '../../store/exclusively.js';
+import { accountOnDevice } from '../../store/me.js';
+import { flush, SENDER } from '../../store/outbox.js';
 
 interface SignIn {
   email: string;
@@ -23,8 +25,14 @@ export default function SignInPage() {
 
   async function signIn(body: SignIn) {
     try {
-      const me = await request<WhoAmI>('/sign-in', { method: 'POST', body });
-      queryClient.setQueryData(['me'], me);
+      const before = accountOnDevice();
+      // Nothing is sent meanwhile, in no tab: it would be sent in the new one's name.
+      await exclusively(SENDER, async () => keepMe(await request<WhoAmI>('/sign-in', { method: 'POST', body })));
+      if (before !== null && before !== accountOnDevice()) {
+        // What is on this page was seen by somebody else.
+        window.location.assign('/');
+        return;
+      }
       void flush();
       await queryClient.resetQueries({ queryKey: ['me'] });
     } catch (error) {

@@ -6,10 +6,10 @@ import { Mornings } from './mornings.js';
 
 const ID = '0197a1b2-0000-7000-8000-000000000002';
 beforeEach(() => {
-  useOutbox.setState({ letters: [], refused: [] });
+  useOutbox.setState({ messages: [], refused: [] });
   answering({});
 });
-const sent = () => useOutbox.getState().letters;
+const sent = () => useOutbox.getState().messages;
 
 describe('whose morning is to be asked about', () => {
   const asked = {

@@ -1,0 +1,83 @@
+import type { SessionRecord } from '@clay-pot/contracts';
+import { expect, idIn, openToday, pass, test } from './house.js';
+import { lead, skip } from './leading.js';
+
+test('two tabs lead one session for two minutes under a dropped network, one is closed: every set arrives once', async ({
+  coach: page,
+  house,
+  context,
+}) => {
+  await lead(page, 'Warm thumbs', 'Wilf Tarrant');
+  await pass(page, 30_000);
+  const other = await context.newPage();
+  await other.goto('/session');
+  await expect(other.getByRole('heading', { name: 'Led in another tab' }).or(other.getByRole('button', { name: 'Go on' }))).toBeVisible();
+  // The clock of the first goes on: the other tab sees it run, and may take over.
+  await page.clock.runFor(2_000);
+  await expect(other.getByRole('heading', { name: 'Led in another tab' })).toBeVisible();
+  await context.setOffline(true);
+  await pass(page, 30_000);
+  await other.clock.install();
+  await other.getByRole('button', { name: 'Lead it here' }).click();
+  await other.getByRole('button', { name: 'Go on' }).click();
+  // The first stands back, and its clock moves nothing.
+  await expect(page.getByRole('heading', { name: 'Led in another tab' })).toBeVisible();
+  await pass(page, 30_000);
+  await pass(other, 30_000);
+  await skip(other);
+  await expect(other.getByText(/waiting to be sent/)).toBeVisible();
+  const waiting = async (tab: typeof page) => /\d+/.exec((await tab.getByText(/waiting to be sent/).textContent())!)![0];
+  const recorded = await waiting(other);
+  await other.close();
+
+  await page.getByRole('button', { name: 'Lead it here' }).click();
+  await expect(page.getByText(`${recorded} waiting to be sent`)).toBeVisible();
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await pass(page, 30_000);
+  await context.setOffline(false);
+  await pass(page, 10_000);
+  await expect(page.getByText(/waiting to be sent/)).toBeHidden();
+  await page.getByRole('button', { name: 'End early' }).click();
+  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
+  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  const done = record.sets.map((set) => `${set.blockId} ${set.set} ${set.side} ${set.direction}`);
+  expect(done.length).toBeGreaterThanOrEqual(4);
+  expect(new Set(done).size).toBe(done.length);
+});
+
+test('signing out with entries unsent asks; kept ones wait for their account, and everything else leaves the device', async ({
+  coach: page,
+  context,
+}) => {
+  await lead(page, 'Careful return', 'Mirela Danko');
+  await context.setOffline(true);
+  await pass(page, 20_000);
+  await skip(page);
+  await expect(page.getByText(/waiting to be sent/)).toBeVisible();
+  await page.getByRole('button', { name: 'Pause' }).click();
+  // It answers the sign-out, and does not take the entries yet.
+  await page.route('**/api/sessions/**', (route) => route.fulfill({ status: 503, body: '' }));
+  await context.setOffline(false);
+  await page.goto('/account');
+  await page.getByRole('main').getByRole('button', { name: 'Sign out' }).click();
+  const question = page.getByRole('dialog', { name: 'Sign out of this device?' });
+  await expect(question).toContainText(/\d entr(y|ies) on this device ha(s|ve)n’t been sent yet/);
+  await expect(question).toContainText('the open session of Mirela Danko');
+  await question.getByRole('button', { name: 'Send and sign out' }).click();
+  await expect(question.getByRole('alert')).toContainText('You’re still signed in.');
+  await question.getByRole('button', { name: 'Keep for me and sign out' }).click();
+  await expect(page.getByLabel('E-mail')).toBeVisible();
+  const kept = await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('clay-pot:')));
+  expect(kept.filter((key) => !key.endsWith(':shelf'))).toEqual([]);
+
+  await page.unroute('**/api/sessions/**');
+  const sent = page.waitForResponse((response) => response.url().includes('/sets/') && response.status() === 204);
+  await page.getByLabel('E-mail').fill('coach@lanternfield.example');
+  await page.getByLabel('Password').fill('lantern-hall');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await sent;
+  await openToday(page);
+  await expect(page.getByText(/waiting to be sent/)).toBeHidden();
+  await expect(page.getByText(/Session open/)).toBeHidden();
+});

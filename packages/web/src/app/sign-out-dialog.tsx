@@ -1,0 +1,85 @@
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
+import { counted } from '@clay-pot/core';
+import { useState } from 'react';
+import { signOut, staySignedIn, type Unfinished, type Unsent, useSignOut } from '../domain/sign-out.js';
+import { Button } from '../ui/button.js';
+
+/** Asks what becomes of what is not sent or not finished, before its account leaves this device. */
+export default function SignOutDialog() {
+  const { asking, trouble } = useSignOut();
+  const [isBusy, setBusy] = useState(false);
+  if (!asking) return null;
+  const leave = (unsent: Unsent) => {
+    setBusy(true);
+    void signOut(unsent).finally(() => setBusy(false));
+  };
+  return (
+    <Dialog open onClose={staySignedIn} className="relative z-40">
+      <div className="fixed inset-0 bg-ink/40" aria-hidden />
+      <div className="fixed inset-0 grid place-items-center overflow-y-auto p-4">
+        <DialogPanel className="w-full max-w-lg border-2 border-ink bg-porcelain p-5">
+          <DialogTitle className="text-head">Sign out of this device?</DialogTitle>
+          {trouble && (
+            <p role="alert" className="mt-3 border-l-4 border-iron bg-iron-wash px-3 py-2">
+              {trouble}
+            </p>
+          )}
+          <Waiting asking={asking} />
+          <Lost asking={asking} />
+          <div className="mt-5 flex flex-wrap gap-3">
+            {asking.messages > 0 && (
+              <>
+                <Button kind="primary" disabled={isBusy} onClick={() => leave('send')}>
+                  {isBusy ? 'Signing out …' : 'Send and sign out'}
+                </Button>
+                <Button disabled={isBusy} onClick={() => leave('keep')}>
+                  Keep for me and sign out
+                </Button>
+                <Button kind="stop" disabled={isBusy} onClick={() => leave('drop')}>
+                  Delete and sign out
+                </Button>
+              </>
+            )}
+            {asking.messages === 0 && (
+              <Button kind="primary" disabled={isBusy} onClick={() => leave('keep')}>
+                Sign out
+              </Button>
+            )}
+            <Button kind="quiet" onClick={staySignedIn}>
+              Stay signed in
+            </Button>
+          </div>
+        </DialogPanel>
+      </div>
+    </Dialog>
+  );
+}
+
+function Waiting({ asking: { messages, stops } }: { asking: Unfinished }) {
+  if (messages === 0) return null;
+  return (
+    <div className="mt-3">
+      <p>
+        {counted(messages, 'entry', 'entries')} on this device {messages === 1 ? 'hasn’t' : 'haven’t'} been sent yet. Kept entries are sent
+        when you sign in here again; nobody else sees them.
+      </p>
+      {stops > 0 && (
+        <p className="mt-2 border-l-4 border-iron bg-iron-wash px-3 py-2">
+          {stops === 1 ? 'A stop is' : `${stops} stops are`} still on this device. Once deleted, no record says that the hand must not be
+          loaded.
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Lost({ asking: { session, checkIns, tests, drafts } }: { asking: Unfinished }) {
+  const lost = [
+    session !== null && `the open session of ${session}`,
+    checkIns > 0 && counted(checkIns, 'unfinished check-in'),
+    tests > 0 && counted(tests, 'unfinished test'),
+    drafts > 0 && counted(drafts, 'unsaved change'),
+  ].filter((text) => text !== false);
+  if (lost.length === 0) return null;
+  return <p className="mt-3">Signing out deletes from this device: {lost.join(', ')}.</p>;
+}
