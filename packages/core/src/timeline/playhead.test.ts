@@ -5,7 +5,20 @@ import { parseDose } from '../model/dose-shorthand.js';
 import { usualWay } from '../model/movement.js';
 import { type Sequence, USUAL_PACING } from '../model/sequence.js';
 import { compileTimeline } from './compile-timeline.js';
-import { advance, AT_START, back, currentPart, extend, isOver, type Playhead, rejoin, remainingMs, skip, skipBlock } from './playhead.js';
+import {
+  advance,
+  AT_START,
+  back,
+  currentPart,
+  extend,
+  isOver,
+  type Playhead,
+  rejoin,
+  remainingMs,
+  skip,
+  skipBlock,
+  untilNextChangeMs,
+} from './playhead.js';
 
 /** Without time to get ready, so that sums by hand begin at the first block. */
 const AT_ONCE = { ...USUAL_PACING, readyS: 0 };
@@ -31,6 +44,38 @@ const SEQUENCE: Sequence = {
 const timeline = compileTimeline(SEQUENCE, shippedMovement);
 const at = (ms: number) => advance(timeline, AT_START, ms).head;
 const eventAt = (head: Playhead) => timeline.events[head.event];
+
+describe('when to look at the clock again', () => {
+  /** All that is told of a moment, to the second. */
+  const shownAt = (head: Playhead) => {
+    const event = eventAt(head);
+    if (!event) return 'over';
+    const { part, leftMs } = currentPart(event, head);
+    const seconds = [leftMs, event.durationMs + head.addedMs - head.elapsedMs, remainingMs(timeline, head)].map((ms) =>
+      Math.ceil(ms / 1000),
+    );
+    return [head.event, part.name, ...seconds, Math.floor(head.elapsedMs / 1000)].join(' ');
+  };
+
+  test('nothing that is shown changes before, and something has changed right after', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: timeline.durationMs - 2000, noNaN: true }), (ms) => {
+        const head = at(ms);
+        const waitMs = untilNextChangeMs(timeline, head);
+        expect(waitMs).toBeGreaterThan(0);
+        expect(waitMs).toBeLessThanOrEqual(1000);
+        const justAfter = advance(timeline, head, Math.min(0.01, waitMs / 4)).head;
+        const justBefore = advance(timeline, head, waitMs - Math.min(0.01, waitMs / 4)).head;
+        expect(shownAt(justBefore)).toBe(shownAt(justAfter));
+        expect(shownAt(advance(timeline, head, waitMs + 0.01).head)).not.toBe(shownAt(justBefore));
+      }),
+    );
+  });
+
+  test('never, once it is over', () => {
+    expect(untilNextChangeMs(timeline, at(timeline.durationMs + 1))).toBe(Infinity);
+  });
+});
 
 describe('the clock', () => {
   test('stands where the seconds say', () => {

@@ -142,6 +142,24 @@ export function currentPart(event: TimelineEvent, head: Playhead): { part: Event
   throw new Error('An event has no parts.');
 }
 
+/**
+ * How long until anything that is shown of a moment changes: a whole second of what is left or has passed, of a part of the event or all of it, or
+ * the event itself. A clock that looks again then is never late, and need not look ten times a second. Milliseconds; infinite when it is over.
+ */
+export function untilNextChangeMs(timeline: Timeline, head: Playhead): number {
+  const event = timeline.events[head.event];
+  if (!event) return Infinity;
+  const leftMs = event.durationMs + head.addedMs - head.elapsedMs;
+  const shown = [currentPart(event, head).leftMs, leftMs, remainingMs(timeline, head), -head.elapsedMs, -momentMs(timeline, head)];
+  return Math.min(...shown.map(toWholeSecond));
+}
+
+/** From a time that runs down to its next whole second; a time that runs up is given as its negative. */
+const toWholeSecond = (ms: number): number => {
+  const rest = ((ms % 1000) + 1000) % 1000;
+  return rest === 0 ? 1000 : rest;
+};
+
 /** Where the clock stands on the timeline, milliseconds from its start; added time does not move it. */
 export function momentMs(timeline: Timeline, head: Playhead): number {
   const event = timeline.events[head.event];

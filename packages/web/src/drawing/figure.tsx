@@ -1,6 +1,7 @@
 import { type Body, type Figure as FigureData, type Prop } from '@clay-pot/core';
 import { type ReactNode, useEffect, useState } from 'react';
 import { BodyDrawing } from './body-drawing.js';
+import { FILM_MS, film } from './film.js';
 import { HandCloseUp } from './hand-close-up.js';
 
 interface Props {
@@ -55,8 +56,8 @@ export function Figure({ body, figure, title, animated = false, withHand = true,
 
 /** Seconds for the way out and back together. */
 const CYCLE_S = 4;
-/** Slow motion needs no more pictures than film has; a phone’s battery is glad of it. */
-const FRAME_MS = 40;
+/** A body that moves beside the hand, or in its place: half as often as film is enough for so slow a thing, and each picture is laid out anew. */
+const FRAME_MS = 2 * FILM_MS;
 
 /** Whether the viewer asked for less motion. */
 export const prefersStill = () => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
@@ -67,18 +68,8 @@ export function useBackAndForth(running: boolean): number {
   const moves = running && !prefersStill();
   useEffect(() => {
     if (!moves) return;
-    let frame = 0;
-    let drawn = -FRAME_MS;
     const start = performance.now();
-    const tick = (now: number) => {
-      if (now - drawn >= FRAME_MS) {
-        drawn = now;
-        setShare((1 + Math.cos((2 * Math.PI * (now - start)) / 1000 / CYCLE_S)) / 2);
-      }
-      frame = requestAnimationFrame(tick);
-    };
-    frame = requestAnimationFrame(tick);
-    return () => cancelAnimationFrame(frame);
+    return film(FRAME_MS, (now) => setShare((1 + Math.cos((2 * Math.PI * (now - start)) / 1000 / CYCLE_S)) / 2));
   }, [moves]);
   return moves ? share : 1;
 }

@@ -31,6 +31,7 @@ import { knownMovement } from './library.js';
 import { bandPercentOf } from './bands.js';
 import { keepStop } from './own-stops.js';
 import { v7 as uuid } from 'uuid';
+import { takeElapsedMs } from './elapsed.js';
 import { leadsHere, takeLead } from './lead.js';
 import { useOutbox } from './outbox.js';
 import { movePlayhead, usePlayhead } from './playhead.js';
@@ -68,18 +69,23 @@ export function beginRun(who: Led): void {
 /** Leads in this tab, from what the tab that led until now has recorded. */
 export const leadHere = (): void => takeLead(() => void useRun.persist.rehydrate());
 
-/** Whoever does something leads from here on. */
+function update(make: (run: Run) => Partial<Run>): void {
+  useRun.setState(({ run }) => (run ? { run: { ...run, ...make(run) } } : {}));
+}
+
+/** Whoever does something leads from here on, and does it now, not when the clock was last looked at. */
 function change(make: (run: Run) => Partial<Run>): void {
   leadHere();
-  useRun.setState(({ run }) => (run ? { run: { ...run, ...make(run) } } : {}));
+  tick(takeElapsedMs());
+  update(make);
 }
 
 /** The session at the moment where its clock is. */
 const head = (): Playhead => usePlayhead.getState().head;
 
 /** Moves the playhead; what ended on the way is recorded and sent, and finished blocks ask to be rated. */
-function moveBy(make: (timeline: Timeline, head: Playhead) => Move): void {
-  change((run) => {
+function moveBy(make: (timeline: Timeline, head: Playhead) => Move, by: typeof change = change): void {
+  by((run) => {
     const timeline = timelineOf(run.sequence);
     const { head: to, ended } = make(timeline, head());
     const sets = ended.flatMap(({ stint, done }) =>
@@ -117,7 +123,7 @@ export function tick(deltaMs: number): void {
   if (!run || !leadsHere()) return;
   const move = advance(timelineOf(run.sequence), head(), deltaMs);
   if (move.head.event === run.head.event) movePlayhead(run.id, move.head);
-  else moveBy(() => move);
+  else moveBy(() => move, update);
 }
 /** On to the next piece of work; what was begun is recorded as far as it went. */
 export const skipStint = () => moveBy(skip);

@@ -3,6 +3,7 @@ import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } fr
 import { frameOf, pushFor, trailFor } from './frames.js';
 import { drawPush, drawTrail, drawWristArc } from './overlay.js';
 import { arrowWay } from '../../ui/arrow-way.js';
+import { FILM_MS, film } from '../film.js';
 import { onStageRestored } from './shared-stage.js';
 import { draggedView, turnedView } from './turning.js';
 import { useCanvasSize, useStage } from './use-stage.js';
@@ -74,18 +75,19 @@ export function HandLive({
     draw();
     const off = onStageRestored(draw);
     if (!running) return off;
-    let rested = 0;
-    let frame = requestAnimationFrame(function tick(now) {
+    let shown: Beat | null = null;
+    const stop = film(FILM_MS, () => {
+      const at = typeof beat === 'function' ? beat() : beat;
+      // Whoever holds still is not drawn again.
+      if (shown && shown.phase === at.phase && shown.turn === at.turn) return 0;
+      shown = at;
+      draw();
       // A slow machine draws less often, and keeps half of its time for everything else.
-      if (now >= rested) {
-        draw();
-        if (stage.lastMs() > FREE_MS) rested = performance.now() + stage.lastMs();
-      }
-      frame = requestAnimationFrame(tick);
+      return stage.lastMs() > FREE_MS ? stage.lastMs() : 0;
     });
     return () => {
       off();
-      cancelAnimationFrame(frame);
+      stop();
     };
   }, [stage, picture, side, beat, running, view, turned, pressure, trail, wristRangeDeg, size]);
 

@@ -1,5 +1,6 @@
-import { clock, isOver, momentMs, remainingMs } from '@clay-pot/core';
+import { clock, isOver, momentMs, remainingMs, untilNextChangeMs } from '@clay-pot/core';
 import { useEffect, useMemo, useState } from 'react';
+import { countTime, stopCounting, takeElapsedMs } from '../../store/elapsed.js';
 import { useLead } from '../../store/lead.js';
 import { keepPlayhead, usePlayhead } from '../../store/playhead.js';
 import { type Command, useCommands } from '../../ui/commands.js';
@@ -36,8 +37,6 @@ import { EaseDialog, StopDialog } from './stop-dialog.js';
 import { useSound } from '../../domain/tone.js';
 import { useAudibleCues } from './sound.js';
 import { useWakeLock } from './wake-lock.js';
-
-const TICK_MS = 100;
 
 /** Leads the session by its timeline. */
 export default function PlayerPage() {
@@ -84,7 +83,7 @@ function Player({ run }: { run: Run }) {
   const [asking, setAsking] = useState<'what hurts' | 'easier' | null>(null);
   const event = timeline.events[head.event];
   useTitle(`${run.athleteName}: ${run.sequence.title}`);
-  useClock(run.id, !paused && !isOver(timeline, head));
+  useClock(run, !paused && !isOver(timeline, head));
   useWakeLock(!paused);
   useAudibleCues(timeline, head.event, paused);
   const commands = useMemo<Command[]>(
@@ -181,23 +180,33 @@ function togglePause(): void {
   setPaused(!useRun.getState().run?.paused);
 }
 
-/** Runs the session’s clock by the time that really passed, so that a slow or sleeping page does not fall behind. */
-function useClock(runId: string, running: boolean): void {
+/** Runs the session’s clock: it looks again whenever something that is shown changes. */
+function useClock(run: Run, running: boolean): void {
+  const { id, sequence } = run;
   useEffect(() => {
     if (!running) return;
-    let last = performance.now();
-    const timer = setInterval(() => {
-      const time = performance.now();
-      tick(time - last);
-      last = time;
-    }, TICK_MS);
-    const keep = () => keepPlayhead(runId);
+    const timeline = timelineOf(sequence);
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const look = () => tick(takeElapsedMs());
+    const lookLater = () => {
+      clearTimeout(timer);
+      timer = setTimeout(look, Math.ceil(untilNextChangeMs(timeline, usePlayhead.getState().head)));
+    };
+    const keep = () => {
+      look();
+      keepPlayhead(id);
+    };
+    countTime();
+    lookLater();
+    const stopFollowing = usePlayhead.subscribe(lookLater);
     window.addEventListener('pagehide', keep);
     return () => {
-      clearInterval(timer);
+      stopFollowing();
+      clearTimeout(timer);
+      stopCounting();
       window.removeEventListener('pagehide', keep);
     };
-  }, [runId, running]);
+  }, [id, sequence, running]);
 }
 
 /** The whole session as a strip of its blocks, filled as far as it went. */

@@ -46,5 +46,5 @@ export function PlayerPicture({
   );
 }
 
-/** The clock is told at least this often; a page that slept waits for it. */
-const LONGEST_TICK_MS = 400;
+/** The clock looks again at least this often; a page that slept waits for it. */
+const LONGEST_TICK_MS = 1200;
