@@ -1,6 +1,6 @@
 import type { Athlete, ClassRow, SequenceListItem, SessionRecord, StoredSequence } from '@clay-pot/contracts';
 import { v7 as uuid } from 'uuid';
-import { expect, someoneNew, test } from './house.js';
+import { expect, someoneNew, test, more } from './house.js';
 
 const HOUR_MS = 3_600_000;
 
@@ -53,14 +53,14 @@ test.describe('on a phone', () => {
 test('a coach of pounds and inches reads and types them everywhere; nothing that is kept changes', async ({ coach: page, house }) => {
   const id = await someoneNew(page, house, 'Demelza Strand');
   await page.goto('/account');
-  await page.getByRole('button', { name: 'pounds' }).click();
-  await page.getByRole('button', { name: 'inches' }).click();
+  await page.getByRole('radio', { name: 'pounds' }).click();
+  await page.getByRole('radio', { name: 'inches' }).click();
   try {
-    await expect(page.getByRole('button', { name: 'inches' })).toHaveAttribute('aria-pressed', 'true');
+    await expect(page.getByRole('radio', { name: 'inches' })).toBeChecked();
     await page.goto(`/people/${id}`);
     await expect(page.getByText('185.2 lb')).toBeVisible();
     await expect(page.getByText('74 in')).toBeVisible();
-    await page.getByRole('button', { name: 'Edit' }).click();
+    await more(page, 'Edit');
     await expect(page.getByLabel('Mass, lb')).toHaveValue('185.2');
     await page.getByLabel('Mass, lb').fill('900');
     await page.getByRole('button', { name: 'Save' }).click();

@@ -3,7 +3,7 @@ import { addDays, compileTimeline, mondayOf, type Programme, weekIndexOf } from 
 import { shippedMovement } from '@clay-pot/core/library';
 import type { Page } from '@playwright/test';
 import { v7 as uuid } from 'uuid';
-import { expect, type House, idIn, someoneNew, test, todayAtTheHall } from './house.js';
+import { expect, type House, idIn, someoneNew, test, todayAtTheHall, choose } from './house.js';
 
 /** Everything of a session recorded as done, a little felt and not too hard, as a phone would send it. */
 async function logged(
@@ -162,7 +162,7 @@ test('what was foretold is held against what came: of one person with what their
   house,
 }) => {
   await page.goto('/records');
-  await page.getByLabel('Of whom').selectOption({ label: 'Ines Okafor-Lund' });
+  await choose(page, 'Of whom', 'Ines Okafor-Lund');
   await page.getByRole('link', { name: 'Foretold and told' }).click();
   await expect(page.getByLabel('Foretold against told')).toBeVisible({ timeout: 30_000 });
   await expect(page.getByText(/lay within what eight of ten were expected in/)).toBeVisible();

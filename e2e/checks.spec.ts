@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { EffortSessionAnswer, StoredSequence } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
-import { expect, idIn, openSequence, saved, test } from './house.js';
+import { expect, idIn, openSequence, saved, test, choose, more } from './house.js';
 
 const checks = (page: Page) => page.getByRole('region', { name: 'Checks' });
 const count = (page: Page) => page.getByTestId('findings');
@@ -129,7 +129,7 @@ test('a check is muted with a reason and heard again; a rule of safety cannot be
   await page.getByRole('button', { name: 'Hear again' }).click();
   await expect(item).toBeVisible();
   // The interpreter with tingling at night: nothing that loads, whatever the coach thinks of it.
-  await page.getByLabel('Seen for').selectOption({ label: 'For Hana Kobler' });
+  await choose(page, 'Seen for', 'Hana Kobler');
   const stop = checks(page).getByRole('listitem').filter({ hasText: 'Not cleared for loading' });
   await expect(stop).toContainText('Numbness or tingling');
   await expect(stop.getByRole('button', { name: 'Mute' })).toHaveCount(0);
@@ -167,7 +167,7 @@ test('a method is copied, changed and obeyed: by the checks, by new blocks, by t
   await openSequence(page, 'Careful return');
   await page.getByLabel('Method', { exact: true }).selectOption({ label: 'Breathing floor' });
   await saved(page);
-  await page.getByRole('link', { name: 'Sheet' }).click();
+  await more(page, 'Sheet');
   await expect(page.getByText('Mild discomfort is fine if it stops')).toBeVisible();
   await expect(page.getByText('Finger pads press, heel of the hand light.').first()).toBeVisible();
 });
@@ -179,7 +179,7 @@ test('plan and done side by side, and two sequences: pots on one scale, what dif
   await expect(page.getByRole('heading', { name: /^Done on / })).toBeVisible();
   await expect(page.getByRole('img', { name: /^Effort of/ })).toHaveCount(2);
   await openSequence(page, 'Careful return');
-  await page.getByRole('link', { name: 'Compare' }).click();
+  await more(page, 'Compare');
   await page.getByLabel('Compare with').selectOption({ label: 'Warm thumbs' });
   await expect(page.getByText(/^Title: “Warm thumbs” → “Careful return”$/)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Warm thumbs' })).toBeVisible();
@@ -190,7 +190,7 @@ test('plan and done side by side, and two sequences: pots on one scale, what dif
 test('a week stands as pots side by side with its doses; a person without sessions is told so', async ({ coach: page }) => {
   await page.goto('/people');
   await page.getByRole('link', { name: 'Callum Reyes-Whitlock', exact: true }).click();
-  await page.getByRole('link', { name: 'Week', exact: true }).click();
+  await more(page, 'Week');
   await page.getByRole('button', { name: 'Week before' }).click();
   await expect(page.getByRole('img', { name: /^Effort of 14 blocks/ }).first()).toBeVisible();
   for (const head of ['Tiring work, day by day', 'The last seven days, by muscle group']) {
@@ -201,6 +201,6 @@ test('a week stands as pots side by side with its doses; a person without sessio
   await page.goto('/people/new');
   await page.getByLabel('Name').fill('Nobody Yet');
   await page.getByRole('button', { name: 'Add athlete' }).click();
-  await page.getByRole('link', { name: 'Week', exact: true }).click();
+  await more(page, 'Week');
   await expect(page.getByText('has no ended session in this week, nor in the four weeks before today')).toBeVisible();
 });

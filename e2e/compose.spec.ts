@@ -1,5 +1,5 @@
 import type { AssignmentItem, StoredSequence } from '@clay-pot/contracts';
-import { expect, idIn, openSequence, saved, tabTo, test, openToday, someoneNew } from './house.js';
+import { expect, idIn, openSequence, saved, tabTo, test, openToday, someoneNew, more } from './house.js';
 
 test('a sequence is composed for somebody, one block kept, one changed for another, and taken to the editor without a finding', async ({
   coach: page,
@@ -10,7 +10,7 @@ test('a sequence is composed for somebody, one block kept, one changed for anoth
   await openToday(page);
   await page.getByRole('link', { name: 'People' }).click();
   await page.getByRole('link', { name: 'Callan Reeve', exact: true }).click();
-  await page.getByRole('link', { name: 'Compose', exact: true }).click();
+  await more(page, 'Compose');
   await expect(page.getByLabel('For', { exact: true })).toHaveValue(/.+/);
   await expect(page.getByLabel('Goal')).toHaveValue('handstand-load');
   await page.getByLabel('Minutes', { exact: true }).fill('12');
@@ -83,7 +83,7 @@ test('by keyboard only: a sequence is fitted to fewer minutes with its own movem
   await tabTo(page, 'textbox', 'Minutes');
   await page.keyboard.press('Control+a');
   await page.keyboard.type('9');
-  await tabTo(page, 'checkbox', 'Other movements may come in');
+  await tabTo(page, 'switch', 'Other movements may come in');
   await page.keyboard.press('Space');
   await tabTo(page, 'button', 'Fit anew');
   await page.keyboard.press('Enter');

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { StoredSequence } from '@clay-pot/contracts';
-import { expect, idIn, manyBlocks, openSequence, saved, test } from './house.js';
+import { expect, idIn, manyBlocks, openSequence, saved, test, choose, more } from './house.js';
 
 test('a dose that cannot be read stays in its field with the reason; Escape brings the old one back', async ({ coach: page }) => {
   await openSequence(page, 'Warm thumbs');
@@ -43,7 +43,7 @@ test('steppers, pace and budget change the one total; what is unusual is said; o
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(seconds).toBe(before);
-  await page.locator('summary', { hasText: 'Pace' }).click();
+  await page.getByRole('button', { name: 'Pace' }).click();
   const announce = page.getByLabel('Announce, s');
   await announce.fill('8');
   await announce.blur();
@@ -149,7 +149,7 @@ test('by keys alone the focus never falls to the page: typing, removing, adding,
 
 test('removing is undone, not asked about', async ({ coach: page }) => {
   await page.goto('/sequences');
-  await page.getByRole('button', { name: 'Remove Grip with an answer' }).click();
+  await more(page, 'Remove', 'More for Grip with an answer');
   await expect(page.getByRole('link', { name: 'Grip with an answer' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: 'Grip with an answer' })).toBeVisible();
@@ -158,7 +158,7 @@ test('removing is undone, not asked about', async ({ coach: page }) => {
 test('a sequence goes out as a file and comes in again; a broken file says where', async ({ coach: page }) => {
   await openSequence(page, 'Free motion between assignments');
   const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Export' }).click();
+  await more(page, 'Export');
   const text = await readFile((await (await download).path())!, 'utf8');
   await page.goto('/sequences');
   await expect(page.getByRole('row').nth(1)).toBeVisible();
@@ -185,11 +185,11 @@ for (const [paper, widthPt] of [
 ] as const) {
   test(`the sheet is one page of ${paper}, with the cautions on it`, async ({ coach: page }) => {
     await openSequence(page, 'Warm thumbs');
-    await page.getByLabel('Seen for').selectOption({ label: 'For Wilf Tarrant' });
-    await page.getByRole('link', { name: 'Sheet' }).click();
-    const choice = page.getByRole('button', { name: paper });
+    await choose(page, 'Seen for', 'Wilf Tarrant');
+    await more(page, 'Sheet');
+    const choice = page.getByRole('radio', { name: paper });
     await choice.click();
-    await expect(choice).toHaveAttribute('aria-pressed', 'true');
+    await expect(choice).toBeChecked();
     await expect(page.getByText('Stop if it hurts')).toBeVisible();
     await expect(page.getByText('Arthritis: no added weight')).toBeVisible();
     const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
@@ -221,7 +221,7 @@ test('a sheet of 42 blocks takes more pages: pictures, a readable size, the word
 
 test('capacity left follows every edit, and what cannot be held leads to its block', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
-  await page.getByLabel('Seen for').selectOption({ label: 'For Callum Reyes-Whitlock' });
+  await choose(page, 'Seen for', 'Callum Reyes-Whitlock');
   await page.getByRole('tab', { name: 'Capacity' }).click();
   const panel = page.getByRole('region', { name: 'Capacity left' });
   const block = page.getByRole('listitem', { name: /^Block 8/ });

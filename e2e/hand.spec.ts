@@ -1,6 +1,6 @@
 import type { StoredMovement } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
-import { expect, IN_SPACE, openSequence, startSession, test, toLead } from './house.js';
+import { expect, IN_SPACE, openSequence, startSession, test, toLead, choose } from './house.js';
 
 test.use(IN_SPACE);
 
@@ -88,7 +88,7 @@ test('the wall of pictures draws what comes into sight, and goes on where the gr
 
 test('in the player the hand fills the free space and does what the count says', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
-  await page.getByLabel('Seen for').selectOption({ label: 'For Anneke Vos' });
+  await choose(page, 'Seen for', 'Anneke Vos');
   await toLead(page);
   await startSession(page);
   await page.clock.resume();
@@ -159,7 +159,7 @@ test('a hand is posed by dragging a joint, by keys and by numbers; the level kee
 
 test('where it hurts is pointed at on the hand: by a tap near the place, and by keys', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
-  await page.getByLabel('Seen for').selectOption({ label: 'For Anneke Vos' });
+  await choose(page, 'Seen for', 'Anneke Vos');
   await toLead(page);
   await startSession(page);
   await page.clock.resume();

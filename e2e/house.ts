@@ -3,7 +3,7 @@ import { createServer } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import type { SequenceListItem, StoredSequence } from '@clay-pot/contracts';
 import { inPhaseOrder, type Sequence, USUAL_PACING } from '@clay-pot/core';
-import { type BrowserContext, expect, type Page, test as base } from '@playwright/test';
+import { type BrowserContext, expect, type Locator, type Page, test as base } from '@playwright/test';
 import { v7 as uuid } from 'uuid';
 import { copyDatabase, newDatabase } from '../scripts/copy-database.mjs';
 import config, { HALL_TIME_ZONE } from './playwright.config.js';
@@ -128,6 +128,22 @@ export async function openSequence(page: Page, title: string): Promise<void> {
   const listed = (await (await page.request.get('/api/sequences')).json()) as SequenceListItem[];
   await page.goto(`/sequences/${listed.find((sequence) => sequence.title === title)!.id}`);
   await expect(page.getByLabel('Title')).toHaveValue(title);
+}
+
+/** Chooses one of a list that is typed for. */
+export async function choose(within: Page | Locator, label: string, name: string): Promise<void> {
+  const box = within.getByRole('combobox', { name: label, exact: true });
+  await box.click();
+  await box.fill(name);
+  const page = 'page' in within ? within.page() : within;
+  await page.getByRole('option', { name: new RegExp(`^${name}`) }).click();
+  await expect(box).toHaveValue(name);
+}
+
+/** Does or opens what is behind “More”. */
+export async function more(page: Page, item: string, of = 'More'): Promise<void> {
+  await page.getByRole('button', { name: of, exact: true }).click();
+  await page.getByRole('menuitem', { name: item, exact: true }).click();
 }
 
 /** From a sequence on to leading it, once whom it was chosen for is in its address. */

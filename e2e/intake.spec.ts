@@ -1,6 +1,6 @@
 import type { Athlete, StoredIntake } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
-import { expect, type House, openSequence, someoneNew, test, openToday, toLead } from './house.js';
+import { expect, type House, openSequence, someoneNew, test, openToday, toLead, choose } from './house.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -69,7 +69,7 @@ test('asked on a phone, with a reload in the middle: a sore wrist caps what load
   // A flat palm is off for that hand: the sequence may not begin before something else takes its place.
   await page.goto('/sequences');
   await page.getByRole('link', { name: 'Lantern class, twenty minutes', exact: true }).click();
-  await page.getByLabel('Seen for').selectOption({ label: 'For Sorrel Penhale' });
+  await choose(page, 'Seen for', 'Sorrel Penhale');
   const toLead = page.getByRole('link', { name: 'Lead', exact: true });
   await expect(toLead).toHaveAttribute('href', new RegExp(id));
   await toLead.click();
@@ -99,7 +99,7 @@ test('without a connection a sign that refers stands at once, and the letter say
     .poll(async () => (await house.read<Athlete>(page, `/athletes/${id}`)).cautions)
     .toMatchObject([{ caution: 'numbness', hand: 'left' }]);
   await openSequence(page, 'Grip with an answer');
-  await page.getByLabel('Seen for').selectOption({ label: 'For Ebba Thorne' });
+  await choose(page, 'Seen for', 'Ebba Thorne');
   await toLead(page);
   await expect(page.getByRole('heading', { name: 'This may not begin' })).toBeVisible();
 });

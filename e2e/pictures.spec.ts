@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { inPhaseOrder, parseDose, type Phase, USUAL_PACING, usualWay } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { v7 as uuid } from 'uuid';
-import { IN_SPACE, expect, manyBlocks, openSequence, startSession, test, openToday } from './house.js';
+import { IN_SPACE, expect, manyBlocks, openSequence, startSession, test, openToday, choose, more } from './house.js';
 
 test.use(IN_SPACE);
 
@@ -54,7 +54,7 @@ test('pictures of the main views', async ({ coach: page }) => {
   await settled();
   await shot(page, 'trends');
   await page.goBack();
-  await page.getByRole('link', { name: 'Compose', exact: true }).click();
+  await more(page, 'Compose');
   await page.getByRole('button', { name: 'Compose', exact: true }).click();
   await page.getByText(/^found in/).waitFor({ timeout: 60_000 });
   await page.evaluate(() => window.scrollTo(0, 0));
@@ -77,7 +77,7 @@ test('pictures of the main views', async ({ coach: page }) => {
   await settled();
   await shot(page, 'ask');
   await page.goto('/movements/strength.palm-lift');
-  await page.getByLabel('Demand for').selectOption({ label: 'for Callum Reyes-Whitlock' });
+  await choose(page, 'Demand for', 'Callum Reyes-Whitlock');
   await page.getByRole('button', { name: 'Hold still' }).click();
   await settled();
   await shot(page, 'movement');
@@ -87,7 +87,7 @@ test('pictures of the main views', async ({ coach: page }) => {
   await page.waitForTimeout(2 * DRAWN_MS);
   await shot(page, 'movements');
   await page.goto('/bench?movement=bearing.palm-support&level=knees-back');
-  await page.getByLabel('For whom').selectOption({ label: 'For Tobi Marchetti' });
+  await choose(page, 'For whom', 'Tobi Marchetti');
   await page.getByLabel('by changing').selectOption({ label: 'Shoulders in front of the hands' });
   await page.getByRole('button', { name: 'Find', exact: true }).click();
   await settled();
@@ -97,7 +97,7 @@ test('pictures of the main views', async ({ coach: page }) => {
   await settled();
   await shot(page, 'checks');
   await openSequence(page, 'Loading the palms');
-  await page.getByLabel('Seen for').selectOption({ label: 'For Callum Reyes-Whitlock' });
+  await choose(page, 'Seen for', 'Callum Reyes-Whitlock');
   await page.getByRole('listitem', { name: /^Block 8/ }).focus();
   await settled();
   await shot(page, 'editor');

@@ -1,6 +1,6 @@
 import type { SessionRecord } from '@clay-pot/contracts';
 import type { Locator, Page } from '@playwright/test';
-import { expect, type House, idIn, openSequence, saved, someoneNew, startSession, test, pass } from './house.js';
+import { expect, type House, idIn, openSequence, saved, someoneNew, startSession, test, pass, choose, more } from './house.js';
 
 let people = 0;
 const PACING = 'pacing: ready 3 s, announce 2 s, change 3 s, breathe 4-6 s';
@@ -10,7 +10,7 @@ async function pasted(page: Page, text: string): Promise<void> {
   await page.goto('/sequences');
   await page.getByRole('button', { name: 'New sequence', exact: true }).click();
   await expect(page.getByText('Nothing here yet')).toBeVisible();
-  await page.getByRole('button', { name: 'Text', exact: true }).click();
+  await more(page, 'Text');
   await page.getByRole('textbox', { name: /text/i }).fill(text);
   await page.getByRole('button', { name: 'Take this text' }).click();
   await expect(page.getByLabel('Title')).toHaveValue(text.split('\n')[0]!);
@@ -21,7 +21,7 @@ async function pasted(page: Page, text: string): Promise<void> {
 async function begin(page: Page, house: House): Promise<void> {
   await someoneNew(page, house, `Perran Olds ${++people}`);
   await page.reload();
-  await page.getByLabel('Seen for').selectOption({ label: `For Perran Olds ${people}` });
+  await choose(page, 'Seen for', `Perran Olds ${people}`);
   const toLead = page.getByRole('link', { name: 'Lead', exact: true });
   await expect(toLead).toHaveAttribute('href', /athlete=/);
   await toLead.click();
@@ -188,7 +188,7 @@ Long easy stretch, palm side: 1xease30s L`,
 
 test('a text that cannot be read takes nothing: line, column and the nearest names', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
-  await page.getByRole('button', { name: 'Text', exact: true }).click();
+  await more(page, 'Text');
   await page.getByRole('textbox', { name: /text/i }).fill('Loading\nstrength\nPalm lift, knees bak: 2x6\nPalm lift: 2x6 hard');
   const alert = page.getByRole('alert');
   await expect(alert).toContainText('Line 3, 1: “Palm lift” has no level “knees bak”. Hands on a table · All fours');

@@ -1,5 +1,5 @@
 import type { SessionRecord } from '@clay-pot/contracts';
-import { expect, idIn, openSequence, test, todayAtTheHall, pass, toLead } from './house.js';
+import { expect, idIn, openSequence, test, todayAtTheHall, pass, toLead, choose, more } from './house.js';
 import { lead, skip } from './leading.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
@@ -72,7 +72,7 @@ test('a stop stands: in the record, on Today, on their page, and against the nex
   const said = (await call.textContent())!.match(/Left hand:.*looked at it\./)![0];
   // The same words from editor, page before a session and person's page.
   await openSequence(page, 'Loading the palms');
-  await page.getByLabel('Seen for').selectOption({ label: 'For Callum Reyes-Whitlock' });
+  await choose(page, 'Seen for', 'Callum Reyes-Whitlock');
   await expect(page.getByRole('region', { name: 'Checks' })).toContainText(said);
   await toLead(page);
   await page.getByLabel(/Asked today/).check();
@@ -93,7 +93,7 @@ test('a stop stands: in the record, on Today, on their page, and against the nex
 
 test('who is not cleared cannot be led through loading, but through free motion; clearance opens the way', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
-  await page.getByLabel('Seen for').selectOption({ label: 'For Hana Kobler' });
+  await choose(page, 'Seen for', 'Hana Kobler');
   await expect(page.getByText('Not before clearance: the hands.').first()).toBeVisible();
   await toLead(page);
   await page.getByLabel(/Asked today/).check();
@@ -101,14 +101,14 @@ test('who is not cleared cannot be led through loading, but through free motion;
   await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
   await page.goto('/sequences');
   await page.getByRole('link', { name: 'Free motion between assignments' }).click();
-  await page.getByLabel('Seen for').selectOption({ label: 'For Hana Kobler' });
+  await choose(page, 'Seen for', 'Hana Kobler');
   await toLead(page);
   await page.getByLabel(/Asked today/).check();
   await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
 
   await page.goto('/people');
   await page.getByRole('link', { name: 'Hana Kobler', exact: true }).click();
-  await page.getByRole('button', { name: 'Edit' }).click();
+  await more(page, 'Edit');
   await page.getByLabel('Cleared for loading on').fill('2026-01-15');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('clearance needs both a day and the name')).toBeVisible();

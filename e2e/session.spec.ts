@@ -1,5 +1,5 @@
 import type { AthleteListItem, CallsOfAthlete, SessionRecord } from '@clay-pot/contracts';
-import { expect, idIn, openSequence, test, openToday, pass, toLead } from './house.js';
+import { expect, idIn, openSequence, test, openToday, pass, toLead, choose } from './house.js';
 import { lead, skip } from './leading.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
@@ -33,7 +33,7 @@ test.describe('with the stored shell', () => {
     await openToday(page);
     await page.evaluate(() => navigator.serviceWorker.ready);
     await openSequence(page, 'Warm thumbs');
-    await page.getByLabel('Seen for').selectOption({ label: 'For Saskia Brandvold' });
+    await choose(page, 'Seen for', 'Saskia Brandvold');
     await toLead(page);
     await page.getByLabel(/Asked today/).check();
     await page.getByRole('button', { name: 'Start' }).click();

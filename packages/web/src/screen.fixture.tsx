@@ -1,7 +1,7 @@
 import { jest } from '@jest/globals';
 import { QueryClientProvider } from '@tanstack/react-query';
-import { act, render, renderHook, waitFor } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { act, render, renderHook, screen, waitFor } from '@testing-library/react';
+import userEvent, { type UserEvent } from '@testing-library/user-event';
 import type { Problem } from '@clay-pot/contracts';
 import type { ReactNode } from 'react';
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
@@ -50,7 +50,7 @@ function Where() {
 
 /** Shows a piece of interface at an address, with all that stands around every screen. @param pattern where it belongs; elsewhere it is gone */
 export function show(piece: ReactNode, at = '/', pattern = '*') {
-  const screen = render(
+  const rendered = render(
     <QueryClientProvider client={queryClient}>
       <MemoryRouter initialEntries={[at]}>
         <Routes>
@@ -61,7 +61,13 @@ export function show(piece: ReactNode, at = '/', pattern = '*') {
       </MemoryRouter>
     </QueryClientProvider>,
   );
-  return { ...screen, user: userEvent.setup() };
+  return { ...rendered, user: userEvent.setup() };
+}
+
+/** Chooses one of a list that is typed for. */
+export async function choose(user: UserEvent, label: string, name: string | RegExp): Promise<void> {
+  await user.click(screen.getByRole('combobox', { name: label }));
+  await user.click(await screen.findByRole('option', { name }));
 }
 
 /** Runs a hook with all that stands around every screen. */

@@ -12,7 +12,6 @@ import { hasOwnMovements } from '../store/own-movements.js';
 import { useUnits } from '../store/units.js';
 import { type Command, useCommands } from '../ui/commands.js';
 import { focusRegion, useKeptFocus } from '../ui/kept-focus.js';
-import { AskedPlace } from '../domain/asked.js';
 import { ConnectionState } from '../domain/connection-state.js';
 import { OutboxState } from '../domain/outbox-state.js';
 import { askToSignOut, useSignOut } from '../domain/sign-out.js';
@@ -161,7 +160,6 @@ export function Shell() {
         </div>
       )}
       <ToastPlace />
-      <AskedPlace />
       {isSigningOut && (
         <Suspense>
           <SignOutDialog />

@@ -1,8 +1,8 @@
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { counted } from '@clay-pot/core';
 import { useState } from 'react';
 import { signOut, staySignedIn, type Unfinished, type Unsent, useSignOut } from '../domain/sign-out.js';
 import { Button } from '../ui/button.js';
+import { Dialog } from '../ui/dialog.js';
 
 /** Asks what becomes of what is not sent or not finished, before its account leaves this device. */
 export default function SignOutDialog() {
@@ -14,42 +14,36 @@ export default function SignOutDialog() {
     void signOut(unsent).finally(() => setBusy(false));
   };
   return (
-    <Dialog open onClose={staySignedIn} className="relative z-40">
-      <div className="fixed inset-0 bg-ink/40" aria-hidden />
-      <div className="fixed inset-0 grid place-items-center overflow-y-auto p-4">
-        <DialogPanel className="w-full max-w-lg border-2 border-ink bg-porcelain p-5">
-          <DialogTitle className="text-head">Sign out of this device?</DialogTitle>
-          {trouble && (
-            <p role="alert" className="mt-3 border-l-4 border-iron bg-iron-wash px-3 py-2">
-              {trouble}
-            </p>
-          )}
-          <Waiting asking={asking} />
-          <Lost asking={asking} />
-          <div className="mt-5 flex flex-wrap gap-3">
-            {asking.messages > 0 && (
-              <>
-                <Button kind="primary" disabled={isBusy} onClick={() => leave('send')}>
-                  {isBusy ? 'Signing out …' : 'Send and sign out'}
-                </Button>
-                <Button disabled={isBusy} onClick={() => leave('keep')}>
-                  Keep for me and sign out
-                </Button>
-                <Button kind="stop" disabled={isBusy} onClick={() => leave('drop')}>
-                  Delete and sign out
-                </Button>
-              </>
-            )}
-            {asking.messages === 0 && (
-              <Button kind="primary" disabled={isBusy} onClick={() => leave('keep')}>
-                Sign out
-              </Button>
-            )}
-            <Button kind="quiet" onClick={staySignedIn}>
-              Stay signed in
+    <Dialog title="Sign out of this device?" onClose={staySignedIn}>
+      {trouble && (
+        <p role="alert" className="mt-3 border-l-4 border-iron bg-iron-wash px-3 py-2">
+          {trouble}
+        </p>
+      )}
+      <Waiting asking={asking} />
+      <Lost asking={asking} />
+      <div className="mt-5 flex flex-wrap gap-3">
+        {asking.messages > 0 && (
+          <>
+            <Button kind="primary" disabled={isBusy} onClick={() => leave('send')}>
+              {isBusy ? 'Signing out …' : 'Send and sign out'}
             </Button>
-          </div>
-        </DialogPanel>
+            <Button disabled={isBusy} onClick={() => leave('keep')}>
+              Keep for me and sign out
+            </Button>
+            <Button kind="stop" disabled={isBusy} onClick={() => leave('drop')}>
+              Delete and sign out
+            </Button>
+          </>
+        )}
+        {asking.messages === 0 && (
+          <Button kind="primary" disabled={isBusy} onClick={() => leave('keep')}>
+            Sign out
+          </Button>
+        )}
+        <Button kind="quiet" onClick={staySignedIn}>
+          Stay signed in
+        </Button>
       </div>
     </Dialog>
   );

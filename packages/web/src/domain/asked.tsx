@@ -1,9 +1,9 @@
-import type { TermId } from '@clay-pot/core';
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import { type TermId, termOf } from '@clay-pot/core';
 import { lazy, type ReactNode, Suspense } from 'react';
-import { useQuestion } from './question.js';
 
 /** What terms mean weighs more than the button that asks: it comes with the first question. */
-const Answered = lazy(() => import('./asked-answer.js'));
+const Answer = lazy(() => import('./asked-answer.js'));
 
 interface Props {
   term: TermId;
@@ -18,26 +18,24 @@ interface Props {
 /** A number, or its name, that tells with one press what it is, what it is made from, and whether it is much. */
 export function Asked({ term, value, inTable = false, className = '', children }: Props) {
   return (
-    <button
-      type="button"
-      title="What is this?"
-      tabIndex={inTable ? -1 : undefined}
-      className={`cursor-help text-left decoration-ash decoration-dotted underline-offset-3 hover:underline ${inTable ? '' : 'underline'} ${className}`}
-      onClick={(event) => useQuestion.setState({ question: { term, value, beside: event.currentTarget } })}
-    >
-      {children}
-    </button>
-  );
-}
-
-/** Where the answer is shown, once something was asked. */
-export function AskedPlace() {
-  const question = useQuestion((state) => state.question);
-  return (
-    question && (
-      <Suspense>
-        <Answered {...question} />
-      </Suspense>
-    )
+    <Popover className="inline">
+      <PopoverButton
+        title="What is this?"
+        {...(inTable && { tabIndex: -1 })}
+        className={`cursor-help text-left decoration-ash decoration-dotted underline-offset-3 hover:underline ${inTable ? '' : 'underline'} ${className}`}
+      >
+        {children}
+      </PopoverButton>
+      <PopoverPanel
+        anchor={{ to: 'bottom start', gap: 6, padding: 8 }}
+        role="dialog"
+        aria-label={termOf(term).plain}
+        className="z-50 w-80 max-w-[calc(100vw-1rem)] border-2 border-ink bg-white p-3 text-small text-ink shadow-lg"
+      >
+        <Suspense>
+          <Answer term={term} value={value} />
+        </Suspense>
+      </PopoverPanel>
+    </Popover>
   );
 }

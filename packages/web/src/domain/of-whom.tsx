@@ -1,6 +1,5 @@
 import { useSearchParams } from 'react-router';
-import { useAthletes } from '../api/queries.js';
-import { INPUT } from '../ui/field.js';
+import { WhomChoice } from './whom-choice.js';
 
 /** Whose things are shown, as the address says; undefined for everybody’s. */
 export const useOfWhom = (): string | undefined => useSearchParams()[0].get('athlete') ?? undefined;
@@ -8,20 +7,13 @@ export const useOfWhom = (): string | undefined => useSearchParams()[0].get('ath
 /** Of whom a page shows things: everybody, or one; kept in the address. */
 export function OfWhom() {
   const [, setParams] = useSearchParams();
-  const athletes = useAthletes();
   return (
-    <select
-      aria-label="Of whom"
-      className={`${INPUT} w-60!`}
-      value={useOfWhom() ?? ''}
-      onChange={(event) => setParams(event.target.value ? { athlete: event.target.value } : {})}
-    >
-      <option value="">Everybody</option>
-      {athletes.data?.map(({ id, name }) => (
-        <option key={id} value={id}>
-          {name}
-        </option>
-      ))}
-    </select>
+    <WhomChoice
+      label="Of whom"
+      className="w-60"
+      nobody="Everybody"
+      value={useOfWhom()}
+      choose={(athlete) => setParams(athlete ? { athlete } : {})}
+    />
   );
 }

@@ -1,3 +1,5 @@
+import { Radio, RadioGroup } from '@headlessui/react';
+
 interface Props<T extends string> {
   /** What is chosen, for who hears the page. */
   label: string;
@@ -16,18 +18,16 @@ const SIZES = { finger: 'min-h-11 px-1 font-semibold leading-tight', small: 'px-
 /** One of a few, side by side. */
 export function Segments<T extends string>({ label, options, words, chosen, choose, size = 'finger', className = '' }: Props<T>) {
   return (
-    <div role="group" aria-label={label} className={`grid auto-cols-fr grid-flow-col pl-px ${className}`}>
+    <RadioGroup aria-label={label} value={chosen} onChange={choose} className={`grid auto-cols-fr grid-flow-col pl-px ${className}`}>
       {options.map((option) => (
-        <button
+        <Radio
           key={option}
-          type="button"
-          aria-pressed={option === chosen}
-          className={`-ml-px border border-ink/60 ${SIZES[size]} ${option === chosen ? 'bg-ink text-white' : 'bg-white hover:bg-ground'}`}
-          onClick={() => choose(option)}
+          value={option}
+          className={`-ml-px grid cursor-pointer place-items-center border border-ink/60 bg-white text-center hover:bg-ground data-checked:bg-ink data-checked:text-white ${SIZES[size]}`}
         >
           {words(option)}
-        </button>
+        </Radio>
       ))}
-    </div>
+    </RadioGroup>
   );
 }

@@ -2,6 +2,7 @@ import type { ComposeAnswer } from '@clay-pot/contracts';
 import { counted } from '@clay-pot/core';
 import { useState } from 'react';
 import { INPUT } from '../../ui/field.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 /** What keeps it from being better, and what is left out with the reason. */
 export function BehindIt({ answer }: { answer: Pick<ComposeAnswer, 'binding' | 'excluded' | 'findings'> }) {
@@ -28,8 +29,7 @@ export function BehindIt({ answer }: { answer: Pick<ComposeAnswer, 'binding' | '
         </section>
       )}
       {excluded.length > 0 && (
-        <details>
-          <summary className="cursor-pointer font-bold">{counted(excluded.length, 'movement')} left out, and why</summary>
+        <Disclosure title={<>{counted(excluded.length, 'movement')} left out, and why</>} buttonClassName="font-bold">
           <input
             type="search"
             aria-label="Look among what is left out"
@@ -45,7 +45,7 @@ export function BehindIt({ answer }: { answer: Pick<ComposeAnswer, 'binding' | '
               </li>
             ))}
           </ul>
-        </details>
+        </Disclosure>
       )}
     </div>
   );

@@ -25,12 +25,12 @@ describe('the account', () => {
     queryClient.setQueryData(['me'], ME);
     const { user } = show(<AccountPage />);
     await settle();
-    expect(screen.getByRole('button', { name: 'kilograms' }).getAttribute('aria-pressed')).toBe('true');
-    await user.click(screen.getByRole('button', { name: 'pounds' }));
+    expect(screen.getByRole('radio', { name: 'kilograms' }).getAttribute('aria-checked')).toBe('true');
+    await user.click(screen.getByRole('radio', { name: 'pounds' }));
     await settle();
     expect(asked.at(-1)).toEqual({ what: 'PUT /api/sign-in/units', body: { mass: 'lb', length: 'cm' } });
     expect(useUnits.getState()).toEqual({ mass: 'lb', length: 'cm' });
-    expect(screen.getByRole('button', { name: 'pounds' }).getAttribute('aria-pressed')).toBe('true');
+    expect(screen.getByRole('radio', { name: 'pounds' }).getAttribute('aria-checked')).toBe('true');
   });
 
   test('two choices one right after the other both hold', async () => {
@@ -40,8 +40,8 @@ describe('the account', () => {
     queryClient.setQueryData(['me'], ME);
     show(<AccountPage />);
     await settle();
-    fireEvent.click(screen.getByRole('button', { name: 'pounds' }));
-    fireEvent.click(screen.getByRole('button', { name: 'inches' }));
+    fireEvent.click(screen.getByRole('radio', { name: 'pounds' }));
+    fireEvent.click(screen.getByRole('radio', { name: 'inches' }));
     await settle();
     expect(asked.map(({ body }) => body)).toEqual([
       { mass: 'lb', length: 'cm' },
@@ -54,7 +54,7 @@ describe('the account', () => {
     queryClient.setQueryData(['me'], ME);
     const { user } = show(<AccountPage />);
     await settle();
-    await user.click(screen.getByRole('button', { name: 'inches' }));
+    await user.click(screen.getByRole('radio', { name: 'inches' }));
     await settle();
     expect(screen.getByRole('alert').textContent).toMatch(/./);
     expect(useUnits.getState().length).toBe('cm');

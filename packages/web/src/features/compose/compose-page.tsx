@@ -4,7 +4,7 @@ import { USUAL_METHOD } from '@clay-pot/core/library';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useAthlete, useIntakes, usePast } from '../../api/queries.js';
-import { WhomSelect } from '../../domain/whom-select.js';
+import { WhomField } from '../../domain/whom-choice.js';
 import { AnswerView } from '../../domain/composing/answer-view.js';
 import { useComposition } from '../../domain/composing/use-composition.js';
 import { WishForm } from '../../domain/composing/wish-form.js';
@@ -25,7 +25,7 @@ export default function ComposePage() {
   const intakes = useIntakes(athleteId);
   const past = usePast(athleteId);
   const choose = (id: string | undefined) => setParams(id === undefined ? {} : { athlete: id }, { replace: true });
-  const whom = <WhomSelect value={athleteId} nobody="Anybody" choose={choose} />;
+  const whom = <WhomField label="For" value={athleteId} nobody="Anybody" choose={choose} />;
   const isComing = athleteId !== undefined && (athlete.isPending || intakes.isPending || past.isPending);
   return (
     <Page title="Compose" lead="The machine does the arithmetic and shows its reasons; what becomes of it is yours.">

@@ -59,7 +59,7 @@ describe('asking', () => {
   test('a sign has its hand, and can be taken back', async () => {
     const { user, press, step } = await asking();
     await user.click(tick(/^Things slip/));
-    await user.click(within(screen.getByRole('group', { name: /Things slip/ })).getByRole('button', { name: 'Left' }));
+    await user.click(within(screen.getByRole('radiogroup', { name: /Things slip/ })).getByRole('radio', { name: 'Left' }));
     expect(draft().signs).toEqual([{ sign: 'dropping-things', hand: 'left' }]);
     await step('Result');
     expect(screen.getByText(/No loading until a licensed practitioner has cleared it/)).toBeTruthy();
@@ -73,12 +73,12 @@ describe('asking', () => {
   test('places are chosen from a list where no hand can be drawn, each with what it feels like and how much', async () => {
     const { user, step } = await asking();
     await step('Places');
-    await user.click(screen.getByRole('button', { name: 'Right hand' }));
+    await user.click(screen.getByRole('radio', { name: 'Right hand' }));
     await user.click(within(screen.getByRole('group', { name: 'Places' })).getByRole('button', { name: 'Palm' }));
     await user.click(screen.getByRole('button', { name: 'sharp' }));
     await user.click(screen.getByRole('button', { name: 'How much: Palm 3' }));
     expect(draft().symptoms).toEqual([{ place: 'palm', hand: 'right', kind: 'sharp', score: 3 }]);
-    await user.click(screen.getByRole('button', { name: 'Left hand' }));
+    await user.click(screen.getByRole('radio', { name: 'Left hand' }));
     await user.click(within(screen.getByRole('group', { name: 'Places' })).getByRole('button', { name: 'Palm' }));
     const told = screen.getByRole('list', { name: 'Told so far' });
     expect(within(told).getAllByRole('listitem')).toHaveLength(2);
@@ -92,7 +92,7 @@ describe('asking', () => {
     const score = (name: string) => user.click(screen.getByRole('button', { name }));
     await score('During training 4');
     expect(draft().discomfort).toEqual([{ hand: 'both', during: 4 }]);
-    await user.click(within(screen.getByRole('group', { name: 'Which hand is told of' })).getByRole('button', { name: 'Left' }));
+    await user.click(within(screen.getByRole('radiogroup', { name: 'Which hand is told of' })).getByRole('radio', { name: 'Left' }));
     await score('At night 6');
     expect(draft().discomfort).toEqual([{ hand: 'left', atNight: 6 }]);
   });

@@ -16,6 +16,7 @@ import { HandVerdicts, OffList, ScreenReasons } from '../../domain/screening-pan
 import { useKnown } from '../../store/library.js';
 import { Part } from '../../ui/page.js';
 import { TryFirst } from './why-path.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 interface Props {
   athlete: Athlete;
@@ -70,8 +71,7 @@ function OnTheShelf({ athleteId, standing }: { athleteId: string; standing: read
         ))}
       </dl>
       {off.length > 0 && (
-        <details className="text-small">
-          <summary className="cursor-pointer font-semibold">Which are off, and why</summary>
+        <Disclosure className="text-small" title="Which are off, and why" buttonClassName="font-semibold">
           <ul className="mt-1">
             {off.map(({ movementId, name, why }) => (
               <li key={movementId} className="border-b border-line py-1">
@@ -79,7 +79,7 @@ function OnTheShelf({ athleteId, standing }: { athleteId: string; standing: read
               </li>
             ))}
           </ul>
-        </details>
+        </Disclosure>
       )}
     </Part>
   );

@@ -1,10 +1,8 @@
 import { findLevel, type Level, type Movement } from '@clay-pot/core';
 import { lazy, useMemo, useState, Suspense } from 'react';
 import { metricText } from '../../domain/units.js';
-import { useAthletes } from '../../api/queries.js';
 import { knownMovement, useKnown } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
-import { INPUT } from '../../ui/field.js';
 import { Page, Part } from '../../ui/page.js';
 import { Minding } from '../../domain/minding.js';
 import { type ForWhom, useForWhom } from '../../domain/for-whom.js';
@@ -33,6 +31,8 @@ import {
 } from '../../domain/subject.js';
 import { useAddress } from './use-address.js';
 import { useLaid } from './use-laid.js';
+import { MovementChoice } from '../../domain/movement-choice.js';
+import { WhomChoice } from '../../domain/whom-choice.js';
 
 /** The chart library is half of this page: it comes when the page stands. */
 const DemandChart = lazy(async () => ({ default: (await import('./curve.js')).DemandChart }));
@@ -82,38 +82,25 @@ function Choices({
   movement: Movement | undefined;
   set: (change: Record<string, string | null>) => void;
 }) {
-  const athletes = useAthletes();
-  const library = useKnown().shelf;
+  const { shelf } = useKnown();
+  const loading = useMemo(() => shelf.filter(({ ladder }) => ladder.some(({ load }) => load.kind !== 'rest')), [shelf]);
   return (
     <>
-      <select
-        aria-label="For whom"
-        className={`${INPUT} w-52!`}
-        value={athleteId ?? ''}
-        onChange={(event) => set({ athlete: event.target.value || null })}
-      >
-        <option value="">For an average adult</option>
-        {athletes.data?.map(({ id, name }) => (
-          <option key={id} value={id}>
-            For {name}
-          </option>
-        ))}
-      </select>
-      <select
-        aria-label="Movement"
-        className={`${INPUT} w-60!`}
+      <WhomChoice
+        label="For whom"
+        className="w-52"
+        nobody="For an average adult"
+        value={athleteId}
+        choose={(athlete) => set({ athlete: athlete ?? null })}
+      />
+      <MovementChoice
+        label="Movement"
+        className="w-60"
+        none="A posture by itself"
+        movements={loading}
         value={movement?.id ?? ''}
-        onChange={(event) => set({ movement: event.target.value || null, level: null, at: null })}
-      >
-        <option value="">A posture by itself</option>
-        {library
-          .filter(({ ladder }) => ladder.some(({ load }) => load.kind !== 'rest'))
-          .map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-      </select>
+        choose={(chosen) => set({ movement: chosen || null, level: null, at: null })}
+      />
     </>
   );
 }

@@ -15,6 +15,7 @@ import { useMemo, useState } from 'react';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { Choice } from '../../domain/subject-fields.js';
 import { demandAsItStands, type MovableField, postureOfSubject, type Subject } from '../../domain/subject.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 interface Props {
   person: Person;
@@ -114,8 +115,7 @@ export function DemandChart({ person, subject, fields }: Props) {
         Cobalt, unbroken: left hand. Ochre, dashed: right hand. The dots are where it stands now; where a line ends, the posture is not
         possible.
       </figcaption>
-      <details className="mt-1 text-small">
-        <summary className="cursor-pointer font-semibold">The numbers</summary>
+      <Disclosure className="mt-1 text-small" title="The numbers" buttonClassName="font-semibold">
         <table className="mt-1 figures">
           <thead>
             <tr className="border-b border-ink text-left">
@@ -138,7 +138,7 @@ export function DemandChart({ person, subject, fields }: Props) {
               ))}
           </tbody>
         </table>
-      </details>
+      </Disclosure>
     </figure>
   );
 }

@@ -10,6 +10,7 @@ import { TextField } from '../../ui/field.js';
 import { requestResolver } from '../../ui/request-resolver.js';
 import { isoToday } from '../../ui/today.js';
 import { base64Of, type Picture } from './take-picture.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 interface Props {
   athlete: Athlete;
@@ -52,8 +53,7 @@ export function KeepPicture({ athlete, motion, hand, picture, points, deg }: Pro
   }
   if (kept) return <p className="text-small text-ink-soft">Kept with the studio; it can be taken back on “How it went”.</p>;
   return (
-    <details className="text-small">
-      <summary className="cursor-pointer font-semibold">Keep the picture</summary>
+    <Disclosure className="text-small" title="Keep the picture" buttonClassName="font-semibold">
       <form className="mt-2 grid max-w-md gap-2" onSubmit={(event) => void handleSubmit(keep)(event)} noValidate>
         <TextField label="Agreed by" error={errors.consentBy?.message} {...register('consentBy')} />
         <label className="flex items-start gap-2">
@@ -69,6 +69,6 @@ export function KeepPicture({ athlete, motion, hand, picture, points, deg }: Pro
           </p>
         )}
       </form>
-    </details>
+    </Disclosure>
   );
 }

@@ -11,12 +11,11 @@ import {
   USUAL_RANGES,
 } from '@clay-pot/core';
 import { useMemo } from 'react';
-import { useAthletes } from '../../api/queries.js';
 import { ButtonLink } from '../../ui/button-link.js';
-import { INPUT } from '../../ui/field.js';
 import { DemandLine } from '../../domain/demand-line.js';
 import { LevelPicture } from '../../domain/level-picture.js';
 import { possibly } from '../../domain/possibly.js';
+import { WhomChoice } from '../../domain/whom-choice.js';
 
 interface LadderProps {
   movement: Movement;
@@ -29,26 +28,19 @@ interface LadderProps {
 
 /** The ladder drawn as one: the easiest rung at the foot, each with what it asks of the person in view. */
 export function MovementLadder({ movement, person, athleteId, shownId, show, choose }: LadderProps) {
-  const athletes = useAthletes();
   const { value: rungs, trouble } = useMemo(() => possibly(() => rungsOf(person, movement)), [person, movement]);
   const top = [...movement.ladder].reverse();
   return (
     <section className="mt-6">
       <div className="mb-1 flex flex-wrap items-end justify-between gap-2 border-b-2 border-ink pb-1">
         <h3 className="text-body">Ladder, easiest at the foot</h3>
-        <select
-          aria-label="Demand for"
-          className={`${INPUT} w-52! py-0.5! text-small`}
-          value={athleteId ?? ''}
-          onChange={(event) => choose(event.target.value)}
-        >
-          <option value="">for an average adult</option>
-          {athletes.data?.map(({ id, name }) => (
-            <option key={id} value={id}>
-              for {name}
-            </option>
-          ))}
-        </select>
+        <WhomChoice
+          label="Demand for"
+          className="w-52 text-small"
+          nobody="for an average adult"
+          value={athleteId}
+          choose={(chosen) => choose(chosen ?? '')}
+        />
       </div>
       {trouble && <p className="border-l-4 border-iron bg-iron-wash px-3 py-2 text-small">{trouble}</p>}
       <ol reversed className="border-l-4 border-ink">

@@ -22,6 +22,7 @@ import { RangeWheel } from './range-wheel.js';
 import { CallsOf } from './calls-of.js';
 import { ProgrammesOf } from './programmes-of.js';
 import { GivenSequences } from './given-sequences.js';
+import { MoreMenu } from '../../ui/more-menu.js';
 
 const AthleteForm = lazy(() => import('./athlete-form.js').then((module) => ({ default: module.AthleteForm })));
 
@@ -50,15 +51,19 @@ export default function AthletePage() {
       actions={
         !editing && (
           <>
-            <Button onClick={() => setEditing(true)}>Edit</Button>
             <ButtonLink to={`/people/${person.id}/ask`}>Ask</ButtonLink>
             <ButtonLink to={`/people/${person.id}/measure`}>Measure</ButtonLink>
-            <ButtonLink to={`/people/${person.id}/band`}>Press</ButtonLink>
-            <ButtonLink to={`/people/${person.id}/week`}>Week</ButtonLink>
-            <ButtonLink to={`/compose?athlete=${person.id}`}>Compose</ButtonLink>
             <Button kind="primary" onClick={() => void designFor(person)}>
               New sequence
             </Button>
+            <MoreMenu
+              items={[
+                { name: 'Edit', run: () => setEditing(true) },
+                { name: 'Press', to: `/people/${person.id}/band` },
+                { name: 'Week', to: `/people/${person.id}/week` },
+                { name: 'Compose', to: `/compose?athlete=${person.id}` },
+              ]}
+            />
           </>
         )
       }

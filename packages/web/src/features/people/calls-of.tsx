@@ -5,6 +5,7 @@ import { useWaiting } from '../../domain/calls/answer-calls.js';
 import { CallsList } from '../../domain/calls/calls-list.js';
 import { Button } from '../../ui/button.js';
 import { Empty, Loading, Part } from '../../ui/page.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 const FIRST = 4;
 
@@ -20,15 +21,14 @@ export function CallsOf({ athleteId }: { athleteId: string }) {
       {calls.data && waiting.length === 0 && <Empty>Nothing waits for a decision.</Empty>}
       {waiting.length > 0 && <CallsList calls={waiting} named={false} label="To decide" />}
       {answered.length > 0 && (
-        <details className="mt-1">
-          <summary className="cursor-pointer text-small text-ink-soft">What was decided</summary>
+        <Disclosure className="mt-1" title="What was decided" buttonClassName="text-small text-ink-soft">
           <AnsweredList answered={all ? answered : answered.slice(0, FIRST)} />
           {!all && answered.length > FIRST && (
             <Button className="mt-1" kind="quiet" onClick={() => setAll(true)}>
               All {answered.length}
             </Button>
           )}
-        </details>
+        </Disclosure>
       )}
     </Part>
   );

@@ -5,11 +5,11 @@ import { useAssignments, useSaveAssignment, useSequences } from '../../api/queri
 import { useGiveSequence } from '../../domain/give-sequence.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
-import { INPUT } from '../../ui/field.js';
 import { weekdayText } from '../../ui/format.js';
 import { Empty, Part } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
 import { WeekdayPicker } from '../../ui/weekday-picker.js';
+import { Choice } from '../../ui/choice.js';
 
 /** Which sequences a person is given, on which days. */
 export function GivenSequences({ athleteId }: { athleteId: string }) {
@@ -78,19 +78,14 @@ function GiveAnother({ athleteId, given }: { athleteId: string; given: readonly 
         setChosen('');
       }}
     >
-      <select
-        aria-label="Sequence to give"
-        className={`${INPUT} max-w-xs`}
+      <Choice
+        label="Sequence to give"
+        className="w-72 max-w-full"
+        nothing="Choose a sequence"
+        options={open.map(({ id, title, purpose }) => ({ id, name: title, note: purpose }))}
         value={chosen}
-        onChange={(event) => setChosen(event.target.value)}
-      >
-        <option value="">Choose a sequence</option>
-        {open.map((sequence) => (
-          <option key={sequence.id} value={sequence.id}>
-            {sequence.title}
-          </option>
-        ))}
-      </select>
+        choose={setChosen}
+      />
       <Button type="submit" disabled={!chosen}>
         Give
       </Button>

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import type { LevelItem } from '@clay-pot/contracts';
 import type { GateForecast } from '@clay-pot/core';
-import { screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { LevelsWall } from './levels-wall.js';
 
@@ -69,6 +69,7 @@ test('each hand stands on its own level, and what comes next is said of each', a
 
 test('what is the same for both hands is said once, and what it rests on links to the record', async () => {
   await walls([level(), level({ hand: 'right' })]);
+  fireEvent.click(screen.getByRole('button', { name: 'What it rests on' }));
   expect(screen.getAllByText('Both hands:')).toHaveLength(1);
   expect(screen.getAllByRole('link', { name: /18 May/ })[0]?.getAttribute('href')).toBe('/records/s1');
   expect(screen.getAllByText(/form: index knuckle lifts/)).toHaveLength(2);

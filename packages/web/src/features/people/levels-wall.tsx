@@ -21,6 +21,7 @@ import { Button } from '../../ui/button.js';
 import { dayText } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Part } from '../../ui/page.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 /** So many movements are shown before somebody asks for all of them. */
 const FIRST = 6;
@@ -153,8 +154,7 @@ function Evidence({ hands, movement }: { hands: readonly LevelItem[]; movement: 
     .flatMap(({ hand, history }) => history.map((done) => ({ hand, ...done })))
     .sort((a, b) => b.endedAt.localeCompare(a.endedAt) || a.hand.localeCompare(b.hand));
   return (
-    <details className="mt-1 text-small">
-      <summary className="cursor-pointer text-ink-soft">What it rests on</summary>
+    <Disclosure className="mt-1 text-small" title="What it rests on" buttonClassName="text-ink-soft">
       <table className="w-full">
         <thead>
           <tr className="text-left text-fine text-ink-soft">
@@ -193,6 +193,6 @@ function Evidence({ hands, movement }: { hands: readonly LevelItem[]; movement: 
           )}
         </tbody>
       </table>
-    </details>
+    </Disclosure>
   );
 }

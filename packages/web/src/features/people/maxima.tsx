@@ -14,6 +14,7 @@ import { Asked } from '../../domain/asked.js';
 import { numberText, shownUnit } from '../../domain/units.js';
 import { HandTableHead } from '../../ui/hand-table-head.js';
 import { SideMark } from '../../ui/marks.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 /** What is asked most often; the rest is on the load bench. */
 const SHOWN: readonly Action[] = [
@@ -83,15 +84,14 @@ function RestsOn({ person }: { person: Person }) {
   if (all.length === 0) return null;
   all.sort((a, b) => b.entry.onDay.localeCompare(a.entry.onDay));
   return (
-    <details className="mt-1 text-small">
-      <summary className="cursor-pointer font-semibold">What this rests on: {all.length} tests and sets</summary>
+    <Disclosure className="mt-1 text-small" title={<>What this rests on: {all.length} tests and sets</>} buttonClassName="font-semibold">
       <ul className="mt-1 max-h-64 overflow-y-auto">
         {all.slice(0, MOST_LINES).map(({ entry, fits }, index) => (
           <Line key={index} entry={entry} fits={fits} />
         ))}
         {all.length > MOST_LINES && <li className="text-ink-soft">and {all.length - MOST_LINES} earlier</li>}
       </ul>
-    </details>
+    </Disclosure>
   );
 }
 

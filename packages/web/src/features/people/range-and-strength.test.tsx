@@ -95,7 +95,8 @@ describe('what stands there', () => {
   test('readings of one day stand in one order, however they arrive', async () => {
     const four = [grip('b1', 300, 3, 'right'), grip('b2', 310, 3), { ...grip('b3', 2, 3), of: 'finger extension' }];
     const order = async (readings: unknown[]) => {
-      const { unmount } = await panel(readings);
+      const { unmount, user } = await panel(readings);
+      await user.click(screen.getByRole('button', { name: /readings, the newest first/ }));
       const rows = screen.getAllByRole('listitem').map((row) => row.textContent);
       unmount();
       return rows;

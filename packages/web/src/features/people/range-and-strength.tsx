@@ -38,6 +38,7 @@ import { isoToday } from '../../ui/today.js';
 import { useToast } from '../../ui/toast.js';
 import { useForWhom } from '../../domain/for-whom.js';
 import { Maxima } from './maxima.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 /** What the computations know of a person's wrists and hands: measured where it is, estimated and said so where it is not. */
 export function RangeAndStrength({ athleteId }: { athleteId: string }) {
@@ -130,8 +131,11 @@ function Latest({ athleteId, readings }: { athleteId: string; readings: readonly
     });
   }
   return (
-    <details className="border-b border-line pb-3 text-small">
-      <summary className="cursor-pointer font-semibold">{readings.length} readings, the newest first</summary>
+    <Disclosure
+      className="border-b border-line pb-3 text-small"
+      title={<>{readings.length} readings, the newest first</>}
+      buttonClassName="font-semibold"
+    >
       <ul className="mt-1 max-h-64 overflow-y-auto">
         {newestFirst(readings).map((reading) => (
           <li key={reading.id} className="flex items-center gap-3 border-b border-line py-1">
@@ -147,7 +151,7 @@ function Latest({ athleteId, readings }: { athleteId: string; readings: readonly
           </li>
         ))}
       </ul>
-    </details>
+    </Disclosure>
   );
 }
 

@@ -4,6 +4,7 @@ import { Area, Bar, CartesianGrid, ComposedChart, Line, ReferenceLine, Responsiv
 import { SelectField } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { Empty, Part } from '../../ui/page.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 interface Props {
   view: ProgrammeView;
@@ -95,8 +96,7 @@ export default function LoadChart({ view, before }: Props) {
 /** The same as numbers, a row a week. */
 function LineTable({ line, group }: { line: readonly LoadPoint[]; group: MuscleGroup }) {
   return (
-    <details className="mt-1 text-small">
-      <summary className="cursor-pointer text-ink-soft">As a table</summary>
+    <Disclosure className="mt-1 text-small" title="As a table" buttonClassName="text-ink-soft">
       <table className="mt-1 w-full max-w-md">
         <caption className="sr-only">Load of the {group} at the end of each week</caption>
         <thead>
@@ -126,6 +126,6 @@ function LineTable({ line, group }: { line: readonly LoadPoint[]; group: MuscleG
             ))}
         </tbody>
       </table>
-    </details>
+    </Disclosure>
   );
 }

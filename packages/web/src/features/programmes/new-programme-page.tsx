@@ -3,7 +3,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useImportProgramme } from '../../api/programme-queries.js';
 import { useAthlete, useIntakes, useLevels, usePast } from '../../api/queries.js';
-import { WhomSelect } from '../../domain/whom-select.js';
+import { WhomField } from '../../domain/whom-choice.js';
 import { FileButton, ImportTrouble } from '../../domain/from-file.js';
 import { Empty, Loading, Page, Part } from '../../ui/page.js';
 import { PlanForm } from './plan-form.js';
@@ -13,7 +13,7 @@ export default function NewProgrammePage() {
   const [params, setParams] = useSearchParams();
   const athleteId = params.get('athlete') ?? undefined;
   const choose = (id: string | undefined) => setParams(id === undefined ? {} : { athlete: id }, { replace: true });
-  const whom = <WhomSelect value={athleteId} nobody="Choose somebody" choose={choose} />;
+  const whom = <WhomField label="For" value={athleteId} nobody="Choose somebody" choose={choose} />;
   return (
     <Page title="New programme" lead="The weeks begin as the method’s usually do; on the calendar everything can be moved and changed.">
       {athleteId === undefined ? (

@@ -15,6 +15,7 @@ import { isoToday } from '../../ui/today.js';
 import { WeekdayPicker } from '../../ui/weekday-picker.js';
 import { asMethodBegins, faultsOfWish, firstPlanWish, type PlanWish, scheduleWishOf, schemeOf } from './plan-wish.js';
 import { useMakeProgramme } from './use-make-programme.js';
+import { Switch } from '../../ui/switch.js';
 
 interface Props {
   athlete: Athlete;
@@ -184,10 +185,7 @@ function What({ wish, put, wrong }: Judged) {
           put={(loadingMin) => put({ loadingMin })}
         />
         <PlanChoice label="They go by" value={wish.loadingId} choose={(loadingId) => put({ loadingId })} />
-        <label className="flex items-center gap-2 sm:pt-6">
-          <input type="checkbox" checked={wish.hasEasy} onChange={(event) => put({ hasEasy: event.target.checked })} />
-          Easy days between
-        </label>
+        <Switch label="Easy days between" className="sm:pt-6" on={wish.hasEasy} turn={(hasEasy) => put({ hasEasy })} />
         {wish.hasEasy && (
           <>
             <WholeField

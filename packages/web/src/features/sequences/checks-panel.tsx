@@ -15,6 +15,7 @@ import { carryOut, hover, muteCheck, select } from '../../store/editor.js';
 import { INPUT } from '../../ui/field.js';
 import { useToast } from '../../ui/toast.js';
 import { useOffers } from './use-offers.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 const LOOK: Record<Severity, { edge: string; word: string }> = {
   stop: { edge: 'border-iron bg-iron-wash', word: 'Stop' },
@@ -126,10 +127,9 @@ function FindingItem({ finding, document, offers, first }: ItemProps) {
             Mute
           </button>
         )}
-        <details className="text-fine text-ink-soft">
-          <summary className="cursor-pointer">Why</summary>
+        <Disclosure className="text-fine text-ink-soft" title="Why">
           {check.why} Source: {check.source}.
-        </details>
+        </Disclosure>
       </div>
       {isMuting && <MuteForm check={check.id} title={check.title} done={() => setMuting(false)} />}
     </li>
@@ -202,8 +202,7 @@ function MuteForm({ check, title, done }: { check: string; title: string; done: 
 
 function Muted({ mutes }: { mutes: NonNullable<Sequence['mutes']> }) {
   return (
-    <details className="mt-2 text-small">
-      <summary className="cursor-pointer text-ink-soft">Muted here: {mutes.length}</summary>
+    <Disclosure className="mt-2 text-small" title={<>Muted here: {mutes.length}</>} buttonClassName="text-ink-soft">
       <ul>
         {mutes.map(({ check, reason }) => (
           <li key={check} className="flex items-baseline justify-between gap-2 border-b border-line py-1">
@@ -216,6 +215,6 @@ function Muted({ mutes }: { mutes: NonNullable<Sequence['mutes']> }) {
           </li>
         ))}
       </ul>
-    </details>
+    </Disclosure>
   );
 }

@@ -4,13 +4,12 @@ import { lazy, memo, Suspense, useCallback, useDeferredValue, useMemo, useRef, u
 import { useParams, useSearchParams } from 'react-router';
 import { useStore } from 'zustand';
 import type { Athlete, StoredSequence } from '@clay-pot/contracts';
-import { useAthlete, useAthletes, useSequence } from '../../api/queries.js';
+import { useAthlete, useSequence } from '../../api/queries.js';
 import { useConnection } from '../../api/connection.js';
 import { readCopy } from '../../store/autosave.js';
 import { changeSequence, redo, undo, useEditor } from '../../store/editor.js';
 import { Button, IconButton } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
-import { INPUT } from '../../ui/field.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { BlockList } from './block-list.js';
 import { SaveNotice } from '../../domain/save-notice.js';
@@ -20,6 +19,8 @@ import { TextPanel, usePastedText } from './text-panel.js';
 import { useAutosave } from './use-autosave.js';
 import { useEditorCommands } from './use-editor-commands.js';
 import { useSessionView } from '../../domain/session-view.js';
+import { WhomChoice } from '../../domain/whom-choice.js';
+import { MoreMenu } from '../../ui/more-menu.js';
 
 /** Brought when somebody fits a sequence anew: the editor itself carries no composer. */
 const FitPanel = lazy(async () => ({ default: (await import('./fit-panel.js')).FitPanel }));
@@ -208,7 +209,6 @@ interface ToolsProps {
 
 /** Nothing here changes with an edit but whether there is a step to undo: it is not drawn anew with each. */
 const Tools = memo(function Tools({ id, athleteId, chooseAthlete, instead, show }: ToolsProps) {
-  const athletes = useAthletes();
   const canUndo = useStore(useEditor.temporal, ({ pastStates }) => pastStates.length > 0);
   const canRedo = useStore(useEditor.temporal, ({ futureStates }) => futureStates.length > 0);
   const query = athleteId ? `?athlete=${athleteId}` : '';
@@ -220,33 +220,27 @@ const Tools = memo(function Tools({ id, athleteId, chooseAthlete, instead, show 
       <IconButton name="Redo" disabled={!canRedo} onClick={() => redo()}>
         <Redo2 size={18} />
       </IconButton>
-      <select
-        aria-label="Seen for"
-        className={`${INPUT} w-44!`}
-        value={athleteId ?? ''}
-        onChange={(event) => chooseAthlete(event.target.value)}
-      >
-        <option value="">For anybody</option>
-        {athletes.data?.map((athlete) => (
-          <option key={athlete.id} value={athlete.id}>
-            For {athlete.name}
-          </option>
-        ))}
-      </select>
+      <WhomChoice
+        label="Seen for"
+        className="w-44"
+        nobody="For anybody"
+        value={athleteId}
+        choose={(chosen) => chooseAthlete(chosen ?? '')}
+      />
       <Button aria-pressed={instead === 'fit'} onClick={() => show(instead === 'fit' ? null : 'fit')}>
         Fit
       </Button>
-      <Button aria-pressed={instead === 'text'} onClick={() => show(instead === 'text' ? null : 'text')}>
-        Text
-      </Button>
-      <a href={`/api/sequences/${id}/export`} download className="border border-ink/60 bg-white px-3 py-1.5 font-semibold hover:bg-ground">
-        Export
-      </a>
-      <ButtonLink to={`/sequences/${id}/compare${query}`}>Compare</ButtonLink>
-      <ButtonLink to={`/sequences/${id}/sheet${query}`}>Sheet</ButtonLink>
       <ButtonLink kind="primary" to={`/sequences/${id}/lead${query}`}>
         Lead
       </ButtonLink>
+      <MoreMenu
+        items={[
+          { name: instead === 'text' ? 'Rows' : 'Text', run: () => show(instead === 'text' ? null : 'text') },
+          { name: 'Compare', to: `/sequences/${id}/compare${query}` },
+          { name: 'Sheet', to: `/sequences/${id}/sheet${query}` },
+          { name: 'Export', download: `/api/sequences/${id}/export` },
+        ]}
+      />
     </div>
   );
 });

@@ -10,6 +10,7 @@ import { firstWishes, type Wishes } from '../../domain/composing/wishes.js';
 import { replaceSequence } from '../../store/editor.js';
 import { Button } from '../../ui/button.js';
 import { useToast } from '../../ui/toast.js';
+import { Switch } from '../../ui/switch.js';
 
 interface Props {
   document: Sequence;
@@ -46,10 +47,7 @@ export function FitPanel({ document, athlete, onClose }: Props) {
         }}
       >
         <WishForm wishes={wishes} change={setWishes} />
-        <label className="flex items-center gap-2 text-small">
-          <input type="checkbox" className="size-4 accent-ink" checked={others} onChange={(event) => setOthers(event.target.checked)} />
-          Other movements may come in
-        </label>
+        <Switch label="Other movements may come in" className="text-small" on={others} turn={setOthers} />
         <div className="flex gap-2">
           <Button kind="primary" type="submit">
             Fit anew

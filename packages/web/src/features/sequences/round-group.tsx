@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { changeRound, ungroup } from '../../store/editor.js';
 import { Button } from '../../ui/button.js';
 import { Stepper } from './stepper.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 interface Props {
   round: Round;
@@ -27,8 +28,11 @@ export function RoundGroup({ round, names, children }: Props) {
         <div className="flex flex-wrap items-end gap-x-2.5 gap-y-1 border-b border-line bg-ground/60 px-2 py-1.5">
           <Stepper name="rounds" value={times} limit={ROUND_LIMITS.times} set={(value) => set({ times: value })} />
           <Stepper name="rest between, s" value={restS} limit={ROUND_LIMITS.restS} step={5} set={(value) => set({ restS: value })} />
-          <details className="text-small [&[open]]:order-last [&[open]]:basis-full">
-            <summary className="cursor-pointer py-1.5">{roundChangeWords(change) || 'Every round alike'}</summary>
+          <Disclosure
+            className="text-small data-open:order-last data-open:basis-full"
+            title={roundChangeWords(change) || 'Every round alike'}
+            buttonClassName="py-1.5"
+          >
             <div className="flex flex-wrap items-end gap-x-2.5 gap-y-1 pb-1">
               <Stepper
                 name="faster, %"
@@ -50,7 +54,7 @@ export function RoundGroup({ round, names, children }: Props) {
               />
               <span className="pb-1.5 text-ink-soft">each round</span>
             </div>
-          </details>
+          </Disclosure>
           <Button kind="quiet" className="ml-auto text-small!" onClick={() => ungroup(round.blockIds[0] ?? '')}>
             Ungroup
           </Button>

@@ -11,6 +11,7 @@ import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
 import { FileButton, ImportTrouble } from '../../domain/from-file.js';
 import { useNewSequence } from '../../domain/new-sequence.js';
+import { MoreMenu } from '../../ui/more-menu.js';
 
 /** The studio’s sequences. */
 export default function SequencesPage() {
@@ -34,12 +35,12 @@ export default function SequencesPage() {
       lead={`${sequences.data.length} on the shelf`}
       actions={
         <>
-          <ButtonLink to="/methods">Methods</ButtonLink>
           <FileButton name="Sequence file" disabled={load.isPending} choose={(chosen) => void importFile(chosen)} />
           <ButtonLink to="/compose">Compose</ButtonLink>
           <Button kind="primary" onClick={() => void newSequence('New sequence').then((id) => navigate(`/sequences/${id}`))}>
             New sequence
           </Button>
+          <MoreMenu items={[{ name: 'Methods', to: '/methods' }]} />
         </>
       }
     >
@@ -74,6 +75,8 @@ function SequenceRow({ item }: { item: SequenceListItem }) {
   const newSequence = useNewSequence();
   const { show } = useToast();
   const over = item.durationMs > item.budgetMin * 60_000;
+  const copy = () =>
+    void fetchSequence(item.id).then(({ document }) => newSequence(`${item.title}, copy`.slice(0, SEQUENCE_LIMITS.titleLength), document));
   function takeAway() {
     remove.mutate({ id: item.id, undo: false });
     show({
@@ -97,20 +100,15 @@ function SequenceRow({ item }: { item: SequenceListItem }) {
       <td className="py-2 pr-4 text-small max-md:hidden">{item.athletes.map(({ name }) => name.split(' ')[0]).join(', ')}</td>
       <td className="py-2 pr-4 text-small whitespace-nowrap text-ink-soft max-md:hidden">{dayText(item.updatedAt)}</td>
       <td className="py-1.5 text-right sm:whitespace-nowrap">
-        <Button
-          kind="quiet"
-          aria-label={`Copy ${item.title}`}
-          onClick={() =>
-            void fetchSequence(item.id).then(({ document }) =>
-              newSequence(`${item.title}, copy`.slice(0, SEQUENCE_LIMITS.titleLength), document),
-            )
-          }
-        >
-          Copy
-        </Button>
-        <Button kind="quiet" aria-label={`Remove ${item.title}`} onClick={takeAway}>
-          Remove
-        </Button>
+        <MoreMenu
+          compact
+          label={`More for ${item.title}`}
+          items={[
+            { name: 'Lead', to: `/sequences/${item.id}/lead` },
+            { name: 'Copy', run: copy },
+            { name: 'Remove', run: takeAway },
+          ]}
+        />
       </td>
     </tr>
   );

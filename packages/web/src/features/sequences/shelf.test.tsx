@@ -80,7 +80,7 @@ describe('the movement shelf', () => {
     const suited = names();
     expect(suited).not.toContain('Ball squeeze');
     expect(suited).not.toContain(shippedMovement('bearing.palm-support')!.name);
-    await user.click(screen.getByRole('checkbox', { name: 'Only what suits Wren' }));
+    await user.click(screen.getByRole('switch', { name: 'Only what suits Wren' }));
     expect(names()).toHaveLength(LIBRARY.length);
     expect(suited.length).toBeLessThan(LIBRARY.length / 2);
   });

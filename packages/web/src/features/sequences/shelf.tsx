@@ -23,6 +23,7 @@ import { type Peeked, ShelfCard, type Taken } from './shelf-card.js';
 import { onTop } from './shelf-order.js';
 import { ShelfRow } from './shelf-row.js';
 import { narrowedBy, WhereSelect } from './where-select.js';
+import { Switch } from '../../ui/switch.js';
 
 /** Whether a movement has a caution that concerns this athlete. */
 const minds = (movement: Movement, cautions: readonly RecordedCaution[]) =>
@@ -106,12 +107,7 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method
         ))}
       </select>
       <WhereSelect chosen={where} gaps={gaps} onChange={setWhere} />
-      {athlete && (
-        <label className="flex items-center gap-2 text-small">
-          <input type="checkbox" className="size-4 accent-ink" checked={suited} onChange={(event) => setSuited(event.target.checked)} />
-          Only what suits {athlete.name.split(' ')[0]}
-        </label>
-      )}
+      {athlete && <Switch label={`Only what suits ${athlete.name.split(' ')[0]}`} className="text-small" on={suited} turn={setSuited} />}
       {filter.gap && <p className="text-small">Nothing visits “{filter.gap.words}”: these do.</p>}
       <ul className="min-h-0 flex-1 overflow-y-auto border-t border-line" tabIndex={0} aria-label="Movements to add">
         {shown.map((movement) => (

@@ -18,6 +18,7 @@ import { Drawn } from './drawn.js';
 import { MethodChoice } from './method-choice.js';
 import { TestsChoice } from './tests-choice.js';
 import type { Seen } from '../../domain/session-view.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 interface Props {
   document: Sequence;
@@ -76,15 +77,14 @@ export const SummaryPanel = memo(function SummaryPanel({ document, seen, finding
         <Hands left={workByHand.left} right={workByHand.right} />
       </Drawn>
       <Checks view={seen.view} findings={findings} document={document} />
-      <details>
-        <summary className="cursor-pointer text-small font-semibold">Pace</summary>
+      <Disclosure title="Pace" buttonClassName="text-small font-semibold">
         <div className="mt-2 grid grid-cols-2 gap-2">
           <PaceField name="announceS" label="Announce, s" pacing={document.pacing} />
           <PaceField name="changeSidesS" label="Change sides, s" pacing={document.pacing} />
           <PaceField name="breathInS" label="Breath in, s" pacing={document.pacing} />
           <PaceField name="breathOutS" label="Breath out, s" pacing={document.pacing} />
         </div>
-      </details>
+      </Disclosure>
     </div>
   );
 });

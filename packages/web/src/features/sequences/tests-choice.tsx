@@ -1,16 +1,21 @@
 import { SEQUENCE_LIMITS, SESSION_TESTS, type SessionTest, testsWords } from '@clay-pot/core';
 import { memo } from 'react';
 import { changeSequence } from '../../store/editor.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 /** What is measured before the first block and after the last: test, train, test again. */
 export const TestsChoice = memo(function TestsChoice({ tests = [] }: { tests: readonly SessionTest[] | undefined }) {
   const isFull = tests.length >= SEQUENCE_LIMITS.tests;
   return (
-    <details className="text-small">
-      <summary className="cursor-pointer">
-        <span className="text-ink-soft">Measured before and after: </span>
-        <b>{testsWords(tests) || 'nothing'}</b>
-      </summary>
+    <Disclosure
+      className="text-small"
+      title={
+        <>
+          <span className="text-ink-soft">Measured before and after: </span>
+          <b>{testsWords(tests) || 'nothing'}</b>
+        </>
+      }
+    >
       <ul className="mt-1 border-l-4 border-line pl-2">
         {SESSION_TESTS.map((id) => (
           <li key={id}>
@@ -32,6 +37,6 @@ export const TestsChoice = memo(function TestsChoice({ tests = [] }: { tests: re
         ))}
       </ul>
       {isFull && <p className="text-ink-soft">At most {SEQUENCE_LIMITS.tests}: the session is what it is for.</p>}
-    </details>
+    </Disclosure>
   );
 });

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, test } from '@jest/globals';
 import { printSets, type Programme, stopCaution } from '@clay-pot/core';
 import { screen } from '@testing-library/react';
 import { SHORT, SHORT_ID, sequenceOf, someone, storedShort } from '../../made-up.fixture.js';
-import { answering, settle, show } from '../../screen.fixture.js';
+import { answering, choose, settle, show } from '../../screen.fixture.js';
 import { useOutbox } from '../../store/outbox.js';
 import { keepStop, useOwnStops } from '../../store/own-stops.js';
 import { beginRun, useRun } from '../../store/run.js';
@@ -58,7 +58,7 @@ describe('before a session', () => {
     const { user } = await threshold({ chosen: false });
     await user.click(ask());
     expect(startButton()).toHaveProperty('disabled', true);
-    await user.selectOptions(screen.getByRole('combobox', { name: 'For' }), 'Wren Halloran');
+    await choose(user, 'For', /^Wren Halloran/);
     await settle();
     expect(screen.getByTestId('where').textContent).toContain(`athlete=${someone().id}`);
     expect(startButton()).toHaveProperty('disabled', false);

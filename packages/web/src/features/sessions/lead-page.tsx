@@ -24,14 +24,14 @@ import { knownMovement } from '../../store/library.js';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Athlete, StoredSequence } from '@clay-pot/contracts';
-import { useAthlete, useAthletes, useSequence } from '../../api/queries.js';
+import { useAthlete, useSequence } from '../../api/queries.js';
 import { beginRun, useRun } from '../../store/run.js';
 import { AskDue } from '../../domain/ask-due.js';
 import { useSessionView } from '../../domain/session-view.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
-import { SelectField } from '../../ui/field.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
+import { WhomField } from '../../domain/whom-choice.js';
 
 /** Fetches the sequence that is to be led. */
 export default function LeadPage() {
@@ -65,7 +65,6 @@ interface ThresholdProps {
 function Threshold({ id, document, note }: ThresholdProps) {
   const [params, setParams] = useSearchParams();
   const athleteId = params.get('athlete') ?? undefined;
-  const athletes = useAthletes();
   const athlete = useAthlete(athleteId);
   const open = useRun((state) => state.run);
   const navigate = useNavigate();
@@ -105,18 +104,12 @@ function Threshold({ id, document, note }: ThresholdProps) {
           <OfProgrammeNote note={note} />
           {open && <StillOpen name={open.athleteName} />}
           {isEmpty && <NoBlocks sequenceId={id} />}
-          <SelectField
+          <WhomField
             label="For"
-            value={athleteId ?? ''}
-            onChange={(event) => setParams(event.target.value ? { athlete: event.target.value } : {}, { replace: true })}
-          >
-            <option value="">Choose who does it</option>
-            {athletes.data?.map(({ id: key, name }) => (
-              <option key={key} value={key}>
-                {name}
-              </option>
-            ))}
-          </SelectField>
+            nobody="Choose who does it"
+            value={athleteId}
+            choose={(athlete) => setParams(athlete ? { athlete } : {}, { replace: true })}
+          />
           <BeforeLoading stops={stops} advices={advices} person={person} sequencePath={sequencePath} />
           <ToFetch document={document} />
           <ToAsk asked={asked} onChange={setAsked} />

@@ -21,6 +21,7 @@ import { addKept, keptIn, useBands } from '../../store/bands.js';
 import { knownMovement } from '../../store/library.js';
 import { usePlayhead } from '../../store/playhead.js';
 import { finishNow, type Run } from '../../store/run.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 interface State {
   /** Null where no gauge is wanted. */
@@ -105,10 +106,9 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
         {kept && kept.lost.length > 0 && <span>lost last: {kept.lost.at(-1)}</span>}
       </div>
       {event.stint === null && (
-        <details className="text-small">
-          <summary className="cursor-pointer">Another gauge</summary>
+        <Disclosure className="text-small" title="Another gauge">
           <DeviceChoice sort="force" isTypable={false} source={source} choose={(next) => useGauge.setState({ source: next })} />
-        </details>
+        </Disclosure>
       )}
     </section>
   );

@@ -174,7 +174,7 @@ describe('something else that hurts', () => {
     const { user } = show(<StopDialog run={run()} working="right" onClose={() => undefined} />);
     await user.click(screen.getByRole('button', { name: /^None of these/ }));
     expect(screen.getByRole('button', { name: 'Say where it is and how much' })).toHaveProperty('disabled', true);
-    await user.click(screen.getByRole('button', { name: 'Left hand' }));
+    await user.click(screen.getByRole('radio', { name: 'Left hand' }));
     await user.click(screen.getByRole('button', { name: SORE_PLACES['wrist-back'] }));
     await user.click(score('Discomfort 2'));
     await user.click(screen.getByRole('button', { name: 'Record it' }));
@@ -214,8 +214,8 @@ describe('a stop', () => {
     begin();
     tick(5_000);
     const { user } = show(<StopDialog run={run()} working="both" onClose={() => undefined} />);
-    expect(screen.getByRole('button', { name: 'Both hands', pressed: true })).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Left hand' }));
+    expect(screen.getByRole('radio', { name: 'Both hands', checked: true })).toBeTruthy();
+    await user.click(screen.getByRole('radio', { name: 'Left hand' }));
     await user.click(screen.getByRole('button', { name: STOP_SIGNS.swelling }));
     expect(run().ended).toMatchObject({ stopSign: 'swelling', stopHand: 'left' });
   });

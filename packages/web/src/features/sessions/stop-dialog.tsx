@@ -1,4 +1,3 @@
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import {
   adviseOnDiscomfort,
   capital,
@@ -16,6 +15,7 @@ import { type ReactNode, useEffect, useState } from 'react';
 import { methodFor } from '../../store/library.js';
 import { complain, currentBlock, endRun, type Run, setPaused } from '../../store/run.js';
 import { Button } from '../../ui/button.js';
+import { Dialog } from '../../ui/dialog.js';
 import { Segments } from '../../ui/segments.js';
 import { EaseChoices } from './ease-choices.js';
 import { ScoreScale } from '../../ui/score-scale.js';
@@ -168,20 +168,8 @@ interface QuestionProps {
   children: ReactNode;
 }
 
-function Question({ title, calm = false, onClose, children }: QuestionProps) {
-  return (
-    <Dialog open onClose={onClose} className="relative z-50 outline-none">
-      <div className="fixed inset-0 bg-ink/40" aria-hidden />
-      <div className="fixed inset-0 overflow-y-auto">
-        <div className="grid min-h-full place-items-center p-3 sm:p-4">
-          <DialogPanel className={`w-full max-w-md border-4 bg-white p-4 sm:p-5 ${calm ? 'border-ink' : 'border-iron'}`}>
-            <DialogTitle className={`text-head ${calm ? '' : 'text-iron'}`}>{title}</DialogTitle>
-            {children}
-          </DialogPanel>
-        </div>
-      </div>
-    </Dialog>
-  );
+function Question({ calm = false, ...rest }: QuestionProps) {
+  return <Dialog width="narrow" tone={calm ? 'calm' : 'stop'} {...rest} />;
 }
 
 /** Which hand is meant. */

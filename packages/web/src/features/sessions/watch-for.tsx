@@ -1,6 +1,7 @@
 import { type Block, faultsToWatch, formFaultsOf, type Hand, HANDS, handsWorking, resolveBlock, type TimelineEvent } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { type Run, tickForm } from '../../store/run.js';
+import { Disclosure } from '../../ui/disclosure.js';
 
 /** The faults to look for while it is done, to be ticked where one is seen. */
 export function WatchFor({ run, event, className }: { run: Run; event: TimelineEvent; className: string }) {
@@ -28,12 +29,15 @@ export function FormTicks({ run, block }: { run: Run; block: Block }) {
     <>
       <FaultRows run={run} block={block} faults={own} />
       {others.length > 0 && (
-        <details className="text-small" key={block.id} open={anySeen}>
-          <summary className="min-h-11 cursor-pointer py-2.5 text-ink-soft">
-            {level.loading === 'planted' ? 'Set-up, breath and pace' : 'Breath and pace'}
-          </summary>
+        <Disclosure
+          className="text-small"
+          key={block.id}
+          open={anySeen}
+          title={level.loading === 'planted' ? 'Set-up, breath and pace' : 'Breath and pace'}
+          buttonClassName="min-h-11 py-2.5 text-ink-soft"
+        >
           <FaultRows run={run} block={block} faults={others} />
-        </details>
+        </Disclosure>
       )}
     </>
   );

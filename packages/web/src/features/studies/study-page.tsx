@@ -6,6 +6,7 @@ import { SelectField, TextField } from '../../ui/field.js';
 import { Page } from '../../ui/page.js';
 import { StudyResult } from './study-result.js';
 import { useStudy } from './use-study.js';
+import { MovementField } from '../../domain/movement-choice.js';
 
 type Settings = Omit<StudyQuestion, 'movement' | 'methods'>;
 const USUAL: Settings = {
@@ -54,13 +55,7 @@ export default function StudyPage() {
           if (movement && !isWrong) void run({ movement, methods, ...settings });
         }}
       >
-        <SelectField label="Movement" value={movementId} onChange={(event) => setMovementId(event.target.value)}>
-          {choices.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </SelectField>
+        <MovementField label="Movement" movements={choices} value={movementId} choose={setMovementId} />
         {FIELDS.map(({ key, label }) => (
           <TextField
             key={key}

@@ -1,5 +1,6 @@
-import { FAMILIES, type FamilyId, type Level, type Movement } from '@clay-pot/core';
-import { useState } from 'react';
+import type { Level, Movement } from '@clay-pot/core';
+import { useMemo, useState } from 'react';
+import { MovementField } from '../../../domain/movement-choice.js';
 import { useKnown } from '../../../store/library.js';
 import { Button } from '../../../ui/button.js';
 import { INPUT } from '../../../ui/field.js';
@@ -14,7 +15,7 @@ interface Props {
 /** Takes over the hand of another level: of this movement, or of any on the shelf. */
 export function CopyPose({ movement, level, set }: Props) {
   const { shelf } = useKnown();
-  const others = shelf.filter(({ id }) => id !== movement.id);
+  const others = useMemo(() => shelf.filter(({ id }) => id !== movement.id), [shelf, movement.id]);
   const [movementId, setMovementId] = useState(movement.id);
   const from = others.find(({ id }) => id === movementId) ?? movement;
   const levels = from.ladder.filter(({ id }) => from !== movement || id !== level.id);
@@ -22,23 +23,15 @@ export function CopyPose({ movement, level, set }: Props) {
   const source = levels.find(({ id }) => id === levelId) ?? levels[0];
   return (
     <div role="group" aria-label="Copy the hand of another level" className="flex flex-wrap items-end gap-2">
-      <label className="block min-w-52 flex-1 text-small font-semibold">
-        Copy the hand of
-        <select className={`${INPUT} mt-1 py-1! font-normal`} value={from.id} onChange={(event) => setMovementId(event.target.value)}>
-          <option value={movement.id}>this movement</option>
-          {(Object.keys(FAMILIES) as FamilyId[]).map((family) => (
-            <optgroup key={family} label={FAMILIES[family]}>
-              {others
-                .filter((each) => each.family === family)
-                .map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-            </optgroup>
-          ))}
-        </select>
-      </label>
+      <div className="min-w-52 flex-1">
+        <MovementField
+          label="Copy the hand of"
+          none="this movement"
+          movements={others}
+          value={from === movement ? '' : from.id}
+          choose={setMovementId}
+        />
+      </div>
       <label className="block min-w-40 flex-1 text-small font-semibold">
         Level
         <select

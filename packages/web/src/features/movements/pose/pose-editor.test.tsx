@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { type Level, type Movement, REFERENCE_BODIES, referencePerson } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { render, screen, within } from '@testing-library/react';
+import { choose } from '../../../screen.fixture.js';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { PoseEditor } from './pose-editor.js';
@@ -58,7 +59,7 @@ describe('the pose editor without a drawing', () => {
   test('copies the hand of a level of another movement', async () => {
     const { user, seen } = posing(rest, rest.ladder[0]);
     const copy = within(screen.getByRole('group', { name: 'Copy the hand of another level' }));
-    await user.selectOptions(copy.getByLabelText('Copy the hand of'), 'Wrist circles');
+    await choose(user, 'Copy the hand of', /^Wrist circles/);
     await user.click(copy.getByRole('button', { name: 'Take it over' }));
     expect(seen.level.hand?.round).toBe(true);
     expect(seen.level.hand?.course?.length).toBe(circles.hand?.course?.length);
