@@ -190,13 +190,13 @@ test('the first page needs no more than 130 kB of script, gzipped', async ({ pag
 test('single keys can be switched off', async ({ coach: page }) => {
   await openToday(page);
   await page.keyboard.press('?');
-  await page.getByLabel('Keys without Ctrl or Alt are on').uncheck();
+  await page.getByRole('switch', { name: 'Keys without Ctrl or Alt' }).uncheck();
   await page.keyboard.press('Escape');
   await page.keyboard.press('g');
   await page.keyboard.press('p');
   await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
   await page.getByRole('button', { name: 'Keys' }).click();
-  await page.getByLabel('Keys without Ctrl or Alt are on').check();
+  await page.getByRole('switch', { name: 'Keys without Ctrl or Alt' }).check();
   await page.keyboard.press('Escape');
   await page.keyboard.press('g');
   await page.keyboard.press('p');

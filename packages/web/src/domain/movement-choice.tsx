@@ -1,6 +1,6 @@
 import { FAMILIES, type Movement } from '@clay-pot/core';
 import { useMemo } from 'react';
-import { Choice } from '../ui/choice.js';
+import { SearchChoice } from '../ui/search-choice.js';
 import { Field } from '../ui/field.js';
 
 interface Props {
@@ -17,7 +17,7 @@ interface Props {
 /** One of many movements, found by name or family. */
 export function MovementChoice({ movements, none, ...rest }: Props) {
   const options = useMemo(() => movements.map(({ id, name, family }) => ({ id, name, note: FAMILIES[family] })), [movements]);
-  return <Choice options={options} {...(none !== undefined && { nothing: none })} {...rest} />;
+  return <SearchChoice options={options} {...(none !== undefined && { nothing: none })} {...rest} />;
 }
 
 /** The same with its label above it. */

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { useAthletes } from '../api/queries.js';
-import { Choice } from '../ui/choice.js';
+import { SearchChoice } from '../ui/search-choice.js';
 import { Field } from '../ui/field.js';
 
 interface Props {
@@ -18,7 +18,7 @@ interface Props {
 export function WhomChoice({ nobody, choose, value = '', ...rest }: Props) {
   const athletes = useAthletes();
   const options = useMemo(() => (athletes.data ?? []).map(({ id, name, practice }) => ({ id, name, note: practice })), [athletes.data]);
-  return <Choice options={options} value={value} nothing={nobody} choose={(id) => choose(id || undefined)} {...rest} />;
+  return <SearchChoice options={options} value={value} nothing={nobody} choose={(id) => choose(id || undefined)} {...rest} />;
 }
 
 /** The same with its label above it. */

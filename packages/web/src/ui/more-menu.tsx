@@ -28,7 +28,10 @@ export function MoreMenu({ items, label = 'More', compact = false }: Props) {
       <MenuButton aria-label={label} className={compact ? buttonLook('quiet', 'px-2!') : buttonLook('plain', '')}>
         {compact ? <Ellipsis size={18} aria-hidden /> : 'More'}
       </MenuButton>
-      <MenuItems anchor={{ to: 'bottom end', gap: 4, padding: 8 }} className="z-40 min-w-44 border-2 border-ink bg-white shadow-lg outline-none">
+      <MenuItems
+        anchor={{ to: 'bottom end', gap: 4, padding: 8 }}
+        className="z-40 min-w-44 border-2 border-ink bg-white shadow-lg outline-none"
+      >
         {items.map((item) => (
           <MenuItem key={item.name} disabled={item.disabled ?? false}>
             {'to' in item ? (

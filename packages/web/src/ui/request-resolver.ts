@@ -22,10 +22,27 @@ export function requestResolver<T extends FieldValues, R extends object = T>(
     const values = tidy(typed);
     const shape = faultsOfRequest(Request, values);
     const faults = shape.length > 0 ? shape : check(values);
-    if (faults.length === 0) return { values, errors: {} };
-    const errors = faults.map(({ pointer, message }) => [fieldAt(pointer), { type: 'request', message }]);
-    return { values: {}, errors: toNestErrors(Object.fromEntries(errors) as FieldErrors<T>, options) };
+    return faults.length === 0 ? { values, errors: {} } : { values: {}, errors: toNestErrors(errorsOf<T>(faults, fieldAt), options) };
   };
+}
+
+/**
+ * Checks a form that a document is made from only later, by the rule of the core that judges it.
+ * @param field the field that a fault belongs to, where it is not the one that its pointer names
+ */
+export function ruleResolver<T extends FieldValues>(
+  faultsOf: (values: T) => readonly Fault[],
+  field: (pointer: string) => string = fieldAt,
+): Resolver<T, unknown, T> {
+  return (values, _context, options) => {
+    const faults = faultsOf(values);
+    return faults.length === 0 ? { values, errors: {} } : { values: {}, errors: toNestErrors(errorsOf<T>(faults, field), options) };
+  };
+}
+
+function errorsOf<T extends FieldValues>(faults: readonly Fault[], field: (pointer: string) => string): FieldErrors<T> {
+  const errors = faults.map(({ pointer, message }) => [field(pointer), { type: 'request', message }]);
+  return Object.fromEntries(errors) as FieldErrors<T>;
 }
 
 /** The values of a form whose fields are those of its request. */

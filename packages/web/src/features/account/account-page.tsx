@@ -1,8 +1,11 @@
+import { UnitsInput, type WhoAmI } from '@clay-pot/contracts';
 import { LENGTH_UNITS, MASS_UNITS } from '@clay-pot/core';
+import { Controller, useForm } from 'react-hook-form';
 import { useChooseUnits, useMe } from '../../api/queries.js';
 import { askToSignOut } from '../../domain/sign-out.js';
 import { Button } from '../../ui/button.js';
 import { Loading, Page, Part } from '../../ui/page.js';
+import { asTyped, requestResolver } from '../../ui/request-resolver.js';
 import { Segments } from '../../ui/segments.js';
 
 const MASS_NAMES = { kg: 'kilograms', lb: 'pounds' } as const;
@@ -11,44 +14,13 @@ const LENGTH_NAMES = { cm: 'centimetres', in: 'inches' } as const;
 /** Who is signed in, and how they read numbers. */
 export default function AccountPage() {
   const me = useMe();
-  const choice = useChooseUnits();
   if (!me.data) return <Loading what="your account" />;
   const { name, email, studio, units } = me.data;
   return (
     <Page title="Your account" lead={`${name}, ${studio.name}`}>
       <div className="grid max-w-2xl gap-8">
         <Part title="Numbers are shown in">
-          <div className="grid gap-4 py-3 sm:grid-cols-2">
-            <div>
-              <p className="mb-1 text-small font-semibold">Masses and forces</p>
-              <Segments
-                label="Masses and forces in"
-                options={MASS_UNITS}
-                words={(unit) => MASS_NAMES[unit]}
-                chosen={units.mass}
-                choose={(mass) => choice.mutate({ mass })}
-              />
-            </div>
-            <div>
-              <p className="mb-1 text-small font-semibold">Lengths of hand and body</p>
-              <Segments
-                label="Lengths in"
-                options={LENGTH_UNITS}
-                words={(unit) => LENGTH_NAMES[unit]}
-                chosen={units.length}
-                choose={(length) => choice.mutate({ length })}
-              />
-            </div>
-          </div>
-          <p className="text-small text-ink-soft">
-            For you, on every device. Everything is kept metric, so another coach of the studio may read it otherwise. Angles, newton
-            metres, walked distances and edges in millimetres stay as they are.
-          </p>
-          {choice.error && (
-            <p role="alert" className="mt-2 border-l-4 border-iron bg-iron-wash px-3 py-2">
-              {choice.error.message}
-            </p>
-          )}
+          <UnitsForm units={units} />
         </Part>
         <Part title="Signed in">
           <p className="flex flex-wrap items-center justify-between gap-3 py-3">
@@ -58,5 +30,68 @@ export default function AccountPage() {
         </Part>
       </div>
     </Page>
+  );
+}
+
+/** Each choice holds at once. */
+function UnitsForm({ units }: Pick<WhoAmI, 'units'>) {
+  const choice = useChooseUnits();
+  const { control, handleSubmit } = useForm<UnitsInput>({
+    resolver: requestResolver(UnitsInput, { tidy: asTyped }),
+    values: units,
+  });
+  const keep = (change: Partial<UnitsInput>) => void handleSubmit(() => choice.mutate(change))();
+  return (
+    <form noValidate>
+      <div className="grid gap-4 py-3 sm:grid-cols-2">
+        <div>
+          <p className="mb-1 text-small font-semibold">Masses and forces</p>
+          <Controller
+            control={control}
+            name="mass"
+            render={({ field }) => (
+              <Segments
+                label="Masses and forces in"
+                options={MASS_UNITS}
+                words={(unit) => MASS_NAMES[unit]}
+                chosen={field.value}
+                choose={(mass) => {
+                  field.onChange(mass);
+                  keep({ mass });
+                }}
+              />
+            )}
+          />
+        </div>
+        <div>
+          <p className="mb-1 text-small font-semibold">Lengths of hand and body</p>
+          <Controller
+            control={control}
+            name="length"
+            render={({ field }) => (
+              <Segments
+                label="Lengths in"
+                options={LENGTH_UNITS}
+                words={(unit) => LENGTH_NAMES[unit]}
+                chosen={field.value}
+                choose={(length) => {
+                  field.onChange(length);
+                  keep({ length });
+                }}
+              />
+            )}
+          />
+        </div>
+      </div>
+      <p className="text-small text-ink-soft">
+        For you, on every device. Everything is kept metric, so another coach of the studio may read it otherwise. Angles, newton metres,
+        walked distances and edges in millimetres stay as they are.
+      </p>
+      {choice.error && (
+        <p role="alert" className="mt-2 border-l-4 border-iron bg-iron-wash px-3 py-2">
+          {choice.error.message}
+        </p>
+      )}
+    </form>
   );
 }

@@ -1,9 +1,10 @@
 import { MOVEMENT_LIMITS, nameFor } from '@clay-pot/core';
-import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { useSequences } from '../../api/queries.js';
 import { Button } from '../../ui/button.js';
-import { INPUT } from '../../ui/field.js';
+import { TextField } from '../../ui/field.js';
+import { SearchChoice } from '../../ui/search-choice.js';
 import { type FromBlock, intoBlock, intoSequence, type Keeping, useKeep, useOwnTarget } from './use-keep.js';
 
 interface Props extends Keeping {
@@ -20,41 +21,28 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
   const keep = useKeep(keeping);
   const navigate = useNavigate();
   const sequences = useSequences().data ?? [];
-  const [typed, setTyped] = useState('');
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
-  const name = typed.trim() || suggested;
+  const { register, handleSubmit, setError, formState } = useForm<{ name: string }>({ defaultValues: { name: '' } });
+  const { isSubmitting, errors } = formState;
   const query = who.athleteId ? `?athlete=${who.athleteId}` : '';
 
-  async function doing(then: (kept: Awaited<ReturnType<typeof keep>>) => Promise<string>) {
-    setTrouble(null);
-    setBusy(true);
-    try {
-      void navigate(await then(await keep(name)));
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error));
-    } finally {
-      setBusy(false);
-    }
-  }
+  /** Keeps the level, and goes where it is used. What the movement’s rules say against it stands below. */
+  const doing = (then: (kept: Awaited<ReturnType<typeof keep>>) => Promise<string>) =>
+    handleSubmit(async ({ name }) => {
+      try {
+        void navigate(await then(await keep(name.trim() || suggested)));
+      } catch (error) {
+        setError('root', { message: error instanceof Error ? error.message : String(error) });
+      }
+    })();
   return (
     <section className="grid gap-2" aria-label="Keep as a level">
-      <label className="text-small font-semibold">
-        Name of the level
-        <input
-          className={`${INPUT} mt-1 font-normal`}
-          value={typed}
-          maxLength={MOVEMENT_LIMITS.nameLength}
-          placeholder={suggested}
-          onChange={(event) => setTyped(event.target.value)}
-        />
-      </label>
+      <TextField label="Name of the level" maxLength={MOVEMENT_LIMITS.nameLength} placeholder={suggested} {...register('name')} />
       <p className="text-small text-ink-soft">{whereTo(keeping, own !== undefined)}</p>
       <div className="flex flex-wrap gap-2">
         {block && (
           <Button
             kind="primary"
-            disabled={busy}
+            disabled={isSubmitting}
             onClick={() =>
               void doing(async (kept) => {
                 await intoBlock(block, kept);
@@ -65,34 +53,27 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
             Into the block
           </Button>
         )}
-        <select
-          aria-label="Into a sequence"
-          className={`${INPUT} w-44!`}
+        <SearchChoice
+          label="Into a sequence"
+          className="w-52"
+          nothing="Into a sequence …"
+          options={sequences.map(({ id, title }) => ({ id, name: title }))}
           value=""
-          disabled={busy}
-          onChange={(event) => {
-            const sequenceId = event.target.value;
-            if (!sequenceId) return;
+          choose={(sequenceId) => {
+            if (sequenceId === '') return;
             void doing(async (kept) => {
               await intoSequence(sequenceId, who.person, kept);
               return `/sequences/${sequenceId}${query}`;
             });
           }}
-        >
-          <option value="">Into a sequence …</option>
-          {sequences.map(({ id, title }) => (
-            <option key={id} value={id}>
-              {title}
-            </option>
-          ))}
-        </select>
-        <Button disabled={busy} onClick={() => void doing(({ stored }) => Promise.resolve(`/movements/${stored.id}`))}>
+        />
+        <Button disabled={isSubmitting} onClick={() => void doing(({ stored }) => Promise.resolve(`/movements/${stored.id}`))}>
           Keep as a level
         </Button>
       </div>
-      {trouble && (
+      {errors.root && (
         <p role="alert" className="text-small font-semibold text-iron">
-          {trouble}
+          {errors.root.message}
         </p>
       )}
       {movement.madeFor && who.athleteId === undefined && (

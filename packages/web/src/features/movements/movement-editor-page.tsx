@@ -1,11 +1,9 @@
 import {
-  checkMovement,
   type Climb,
   CLIMBS,
   CORNERS,
   EQUIPMENT,
   FAMILIES,
-  type FamilyId,
   type Fault,
   isSome,
   MOTIONS,
@@ -18,6 +16,8 @@ import {
   WORK_KINDS,
 } from '@clay-pot/core';
 import { useMemo, useState } from 'react';
+import { type UseFormRegister, useForm } from 'react-hook-form';
+import { faultsOfRequest, MovementInput } from '@clay-pot/contracts';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useSaveMovement } from '../../api/own-queries.js';
@@ -25,8 +25,9 @@ import { ProblemError } from '../../api/request.js';
 import { knownMovement } from '../../store/library.js';
 import { useOwnMovements } from '../../store/own-movements.js';
 import { Button } from '../../ui/button.js';
-import { Field, INPUT, SelectField, TextField } from '../../ui/field.js';
+import { SelectField, TextField } from '../../ui/field.js';
 import { Page, Part, Trouble } from '../../ui/page.js';
+import { requestResolver } from '../../ui/request-resolver.js';
 import { isoToday } from '../../ui/today.js';
 import { CautionsEditor } from './cautions-editor.js';
 import { LadderEditor } from './ladder-editor.js';
@@ -45,33 +46,40 @@ export default function MovementEditorPage() {
   return <MovementEditor key={own?.etag ?? from ?? 'new'} start={start} {...(own && { etag: own.etag })} />;
 }
 
+/** A movement as it is sent: its id is the address that it is stored under. */
+function inputOf({ id: _id, ...input }: Movement): MovementInput {
+  return input;
+}
+
 function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
-  const [movement, setMovement] = useState(start);
-  const [refused, setRefused] = useState<Fault[]>([]);
+  const { id } = start;
+  const form = useForm<Movement, unknown, MovementInput>({
+    resolver: requestResolver<Movement, MovementInput>(MovementInput, { tidy: inputOf }),
+    defaultValues: start,
+  });
+  const movement = form.watch();
+  const [refused, setRefused] = useState<readonly Fault[]>([]);
   const save = useSaveMovement();
   const navigate = useNavigate();
   const person = useMemo(() => referencePerson(REFERENCE_BODIES['not stated'], isoToday()), []);
   const change = (part: Partial<Movement>) => {
     setRefused([]);
-    setMovement({ ...movement, ...part });
+    for (const [field, value] of Object.entries(part)) form.setValue(field as 'name', value as string, { shouldDirty: true });
   };
-  const faults = useMemo(() => checkMovement(movement), [movement]);
+  const faults = faultsOfRequest(MovementInput, inputOf(movement));
   // What is only not written yet is no mistake before somebody wants to keep it.
   const [asked, setAsked] = useState(etag !== undefined);
-  const unwritten = useMemo(() => new Set(checkMovement(start).map(({ pointer }) => pointer)), [start]);
+  const unwritten = useMemo(() => new Set(faultsOfRequest(MovementInput, inputOf(start)).map(({ pointer }) => pointer)), [start]);
   const seen = asked ? faults : faults.filter(({ pointer }) => !unwritten.has(pointer));
   const shown = refused.length ? refused : seen;
 
-  async function keep() {
-    setAsked(true);
-    if (faults.length) return;
-    const { id, ...input } = movement;
+  async function keep(input: MovementInput) {
     try {
-      await save.mutateAsync({ id, input: input, ...(etag && { etag }) });
+      await save.mutateAsync({ id, input, ...(etag && { etag }) });
       void navigate(`/movements/${id}`);
     } catch (error) {
       const told = error instanceof ProblemError ? error.problem.errors : undefined;
-      setRefused(told?.length ? [...told] : [{ pointer: '', message: error instanceof Error ? error.message : String(error) }]);
+      setRefused(told?.length ? told : [{ pointer: '', message: error instanceof Error ? error.message : String(error) }]);
     }
   }
   return (
@@ -81,7 +89,14 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
       actions={
         <>
           <Button onClick={() => void navigate(-1)}>Cancel</Button>
-          <Button kind="primary" disabled={seen.length > 0 || save.isPending} onClick={() => void keep()}>
+          <Button
+            kind="primary"
+            disabled={seen.length > 0 || save.isPending}
+            onClick={() => {
+              setAsked(true);
+              void form.handleSubmit(keep)();
+            }}
+          >
             Keep
           </Button>
         </>
@@ -89,7 +104,7 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
     >
       <FaultList faults={shown} />
       <div className="grid gap-8">
-        <Words movement={movement} change={change} />
+        <Words register={form.register} movement={movement} change={change} />
         <Part title="Ladder, easiest first">
           <LadderEditor movement={movement} person={person} faults={shown} change={change} />
         </Part>
@@ -136,19 +151,20 @@ function place(pointer: string): string {
   return `Level ${Number(index) + 1}${rest.length ? `, ${rest.at(-1)}` : ''}:`;
 }
 
-function Words({ movement, change }: { movement: Movement; change: (part: Partial<Movement>) => void }) {
+interface WordsProps {
+  register: UseFormRegister<Movement>;
+  movement: Movement;
+  change: (part: Partial<Movement>) => void;
+}
+
+function Words({ register, movement, change }: WordsProps) {
   const [first, second] = movement.directions ?? ['', ''];
   const directions = (a: string, b: string) => change({ directions: a || b ? [a, b] : null });
   return (
     <Part title="In words">
       <div className="grid gap-4 py-3 sm:grid-cols-2">
-        <TextField
-          label="Name"
-          value={movement.name}
-          maxLength={MOVEMENT_LIMITS.nameLength}
-          onChange={(event) => change({ name: event.target.value })}
-        />
-        <SelectField label="Family" value={movement.family} onChange={(event) => change({ family: event.target.value as FamilyId })}>
+        <TextField label="Name" maxLength={MOVEMENT_LIMITS.nameLength} {...register('name')} />
+        <SelectField label="Family" {...register('family')}>
           {Object.entries(FAMILIES).map(([key, name]) => (
             <option key={key} value={key}>
               {name}
@@ -156,22 +172,13 @@ function Words({ movement, change }: { movement: Movement; change: (part: Partia
           ))}
         </SelectField>
         <div className="sm:col-span-2">
-          <TextField
-            label="Purpose, in a sentence"
-            value={movement.purpose}
-            maxLength={MOVEMENT_LIMITS.textLength}
-            onChange={(event) => change({ purpose: event.target.value })}
-          />
+          <TextField label="Purpose, in a sentence" maxLength={MOVEMENT_LIMITS.textLength} {...register('purpose')} />
         </div>
         <LinesField label="How to, a line each" lines={movement.howTo} set={(howTo) => change({ howTo })} />
         <LinesField label="Say, a line each" lines={movement.cues} set={(cues) => change({ cues })} />
         <LinesField label="Watch for, a line each" lines={movement.faults} set={(faults) => change({ faults })} />
         <div className="grid content-start gap-4">
-          <SelectField
-            label="The ladder climbs by"
-            value={movement.climbs}
-            onChange={(event) => change({ climbs: event.target.value as Climb })}
-          >
+          <SelectField label="The ladder climbs by" {...register('climbs')}>
             {(Object.keys(CLIMBS) as Climb[]).map((climb) => (
               <option key={climb} value={climb}>
                 {climb}, {CLIMBS[climb]}
@@ -179,18 +186,8 @@ function Words({ movement, change }: { movement: Movement; change: (part: Partia
             ))}
           </SelectField>
           <div className="grid grid-cols-2 gap-3">
-            <TextField
-              label="Way out is called"
-              value={movement.strokes[0]}
-              maxLength={MOVEMENT_LIMITS.wordLength}
-              onChange={(event) => change({ strokes: [event.target.value, movement.strokes[1]] })}
-            />
-            <TextField
-              label="Way back"
-              value={movement.strokes[1]}
-              maxLength={MOVEMENT_LIMITS.wordLength}
-              onChange={(event) => change({ strokes: [movement.strokes[0], event.target.value] })}
-            />
+            <TextField label="Way out is called" maxLength={MOVEMENT_LIMITS.wordLength} {...register('strokes.0')} />
+            <TextField label="Way back" maxLength={MOVEMENT_LIMITS.wordLength} {...register('strokes.1')} />
             <TextField
               label="First direction, if any"
               value={first}
@@ -204,19 +201,10 @@ function Words({ movement, change }: { movement: Movement; change: (part: Partia
               onChange={(event) => directions(first, event.target.value)}
             />
           </div>
-          <Field label="Work for time is">
-            {(props) => (
-              <select
-                className={INPUT}
-                value={movement.timed}
-                onChange={(event) => change({ timed: event.target.value as 'hold' | 'bout' })}
-                {...props}
-              >
-                <option value="hold">held still</option>
-                <option value="bout">kept moving</option>
-              </select>
-            )}
-          </Field>
+          <SelectField label="Work for time is" {...register('timed')}>
+            <option value="hold">held still</option>
+            <option value="bout">kept moving</option>
+          </SelectField>
         </div>
       </div>
     </Part>

@@ -9,7 +9,7 @@ import { weekdayText } from '../../ui/format.js';
 import { Empty, Part } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
 import { WeekdayPicker } from '../../ui/weekday-picker.js';
-import { Choice } from '../../ui/choice.js';
+import { SearchChoice } from '../../ui/search-choice.js';
 
 /** Which sequences a person is given, on which days. */
 export function GivenSequences({ athleteId }: { athleteId: string }) {
@@ -78,7 +78,7 @@ function GiveAnother({ athleteId, given }: { athleteId: string; given: readonly 
         setChosen('');
       }}
     >
-      <Choice
+      <SearchChoice
         label="Sequence to give"
         className="w-72 max-w-full"
         nothing="Choose a sequence"

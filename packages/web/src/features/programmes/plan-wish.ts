@@ -75,6 +75,9 @@ export function scheduleWishOf(wish: PlanWish): ScheduleWish {
 /** Everything that keeps a programme from being made of a wish, by field. */
 export const faultsOfWish = (wish: PlanWish, today: string): Fault[] => checkWish(scheduleWishOf(wish), today);
 
+/** The field of the form that a fault of a wish belongs to. */
+export const fieldOfWish = (pointer: string): string => (pointer === '/event/day' ? 'eventDay' : pointer.slice(1));
+
 /** The weeks and sessions of a wish, and on which weekdays it loads. */
 export function schemeOf(wish: PlanWish) {
   const asked = scheduleWishOf(wish);

@@ -37,7 +37,7 @@ export function fitting(options: readonly Option[], typed: string): Option[] {
 }
 
 /** One of a list that is too long to be read: typed for, or chosen with arrows or pointer. */
-export function Choice({ label, options, value, nothing, choose, id, className = '' }: Props) {
+export function SearchChoice({ label, options, value, nothing, choose, id, className = '' }: Props) {
   const [typed, setTyped] = useState('');
   const opener = useRef<HTMLButtonElement>(null);
   const all = useMemo(() => (nothing === undefined ? options : [{ id: '', name: nothing }, ...options]), [options, nothing]);

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, test } from '@jest/globals';
 import { screen } from '@testing-library/react';
 import { useState } from 'react';
 import { choose, show } from '../screen.fixture.js';
-import { Choice, fitting } from './choice.js';
+import { SearchChoice, fitting } from './search-choice.js';
 
 const PEOPLE = [
   { id: 'w', name: 'Wren Halloran', note: 'Hand balancing' },
@@ -17,7 +17,7 @@ beforeEach(() => {
 function Whom() {
   const [value, setValue] = useState('s');
   return (
-    <Choice
+    <SearchChoice
       label="Whom"
       nothing="Anybody"
       options={PEOPLE}
