@@ -187,9 +187,9 @@ for (const [paper, widthPt] of [
     await openSequence(page, 'Warm thumbs');
     await choose(page, 'Seen for', 'Wilf Tarrant');
     await more(page, 'Sheet');
-    const choice = page.getByRole('radio', { name: paper });
+    const choice = page.getByRole('button', { name: paper });
     await choice.click();
-    await expect(choice).toBeChecked();
+    await expect(choice).toHaveAttribute('aria-pressed', 'true');
     await expect(page.getByText('Stop if it hurts')).toBeVisible();
     await expect(page.getByText('Arthritis: no added weight')).toBeVisible();
     const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');

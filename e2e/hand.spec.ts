@@ -165,7 +165,7 @@ test('where it hurts is pointed at on the hand: by a tap near the place, and by 
   await page.clock.resume();
   await page.getByRole('button', { name: 'Something hurts' }).click();
   await page.getByRole('button', { name: 'None of these: something else hurts' }).click();
-  await page.getByRole('button', { name: 'Right hand' }).click();
+  await page.getByRole('radio', { name: 'Right hand' }).click();
   const places = page.getByRole('group', { name: /^Where it hurts/ });
   const tip = (await places.getByRole('button', { name: 'Ring finger, middle joint' }).boundingBox())!;
   // Not on it, but nearer to it than to any other.

@@ -25,7 +25,7 @@ test('asked on a phone, with a reload in the middle: a sore wrist caps what load
   await expect(page.getByText('Kept on this device as you go')).toBeVisible();
   await go(page, 'None of these');
   await heading(page, 'Where is something felt now?');
-  await go(page, 'Right hand');
+  await page.getByRole('radio', { name: 'Right hand' }).click();
   await page.getByRole('button', { name: 'Wrist, back' }).click();
   await page.getByRole('button', { name: 'stiff', exact: true }).click();
   await page.getByRole('button', { name: 'How much: Wrist, back 6' }).click();
@@ -83,8 +83,8 @@ test('without a connection a sign that refers stands at once, and the letter say
   await page.route('**/api/**', (route) => route.abort());
   await page.getByRole('checkbox', { name: /^Numbness or tingling/ }).click();
   await page
-    .getByRole('group', { name: /^Which hand: Numbness/ })
-    .getByRole('button', { name: 'Left' })
+    .getByRole('radiogroup', { name: /^Which hand: Numbness/ })
+    .getByRole('radio', { name: 'Left' })
     .click();
   await page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name: 'Result' }).click();
   await expect(page.getByText('No loading until a licensed practitioner has cleared it.')).toBeVisible();

@@ -14,7 +14,7 @@ test('something else that hurts is recorded with hand and place, and all of its 
   while (!(await now.textContent())!.includes('Palm rocks, fore and aft')) await skip(page);
   await page.getByRole('button', { name: 'Something hurts' }).click();
   await page.getByRole('button', { name: /^None of these/ }).click();
-  await page.getByRole('button', { name: 'Right hand' }).click();
+  await page.getByRole('radio', { name: 'Right hand' }).click();
   await page.getByRole('button', { name: 'Wrist, back' }).click();
   await page.getByRole('button', { name: 'Discomfort 6', exact: true }).click();
   await page.getByRole('button', { name: 'Record it' }).click();
@@ -59,7 +59,7 @@ test('a stop stands: in the record, on Today, on their page, and against the nex
   await lead(page, 'Loading the palms', 'Callum Reyes-Whitlock');
   await pass(page, 12_000);
   await page.getByRole('button', { name: 'Something hurts' }).click();
-  await page.getByRole('button', { name: 'Left hand' }).click();
+  await page.getByRole('radio', { name: 'Left hand' }).click();
   await page.getByRole('button', { name: 'Numbness or tingling' }).click();
   await expect(page.getByRole('alert')).toContainText('until a licensed practitioner has looked at it');
   await expect(page.getByRole('button', { name: 'Go on after all' })).toHaveCount(0);

@@ -1,5 +1,5 @@
 import type { SessionRecord } from '@clay-pot/contracts';
-import { expect, idIn, openToday, pass, test } from './house.js';
+import { expect, idIn, openToday, pass, signIn, test } from './house.js';
 import { lead, skip } from './leading.js';
 
 test('two tabs lead one session for two minutes under a dropped network, one is closed: every set arrives once', async ({
@@ -47,9 +47,11 @@ test('two tabs lead one session for two minutes under a dropped network, one is 
 });
 
 test('signing out with entries unsent asks; kept ones wait for their account, and everything else leaves the device', async ({
-  coach: page,
+  page,
   context,
 }) => {
+  // Signed in by itself: the other journeys of this worker stay so.
+  await signIn(page);
   await lead(page, 'Careful return', 'Mirela Danko');
   await context.setOffline(true);
   await pass(page, 20_000);

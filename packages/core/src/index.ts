@@ -99,6 +99,7 @@ export * from './timeline/done-timeline.js';
 export * from './timeline/planned-done.js';
 export * from './timeline/playhead.js';
 export * from './timeline/timeline.js';
+export * from './timeline/timeline-of.js';
 export { distanceS, stepsOver, USUAL_TEMPO } from './timeline/write-work.js';
 export * from './effort/balance.js';
 export * from './effort/block-groups.js';

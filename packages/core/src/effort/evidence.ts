@@ -3,8 +3,8 @@ import { scaleFelt, workFelt } from './felt.js';
 import type { Evidence, EvidenceKind } from '../mechanics/belief.js';
 import type { Person } from '../mechanics/capacity.js';
 import type { MovementLookup } from '../model/movement.js';
-import { compileTimeline } from '../timeline/compile-timeline.js';
 import { doneTimeline } from '../timeline/done-timeline.js';
+import { timelineOf } from '../timeline/timeline-of.js';
 import { type PlannedDoneRow, plannedAgainstDone } from '../timeline/planned-done.js';
 import { working } from '../vocabulary/constant.js';
 
@@ -63,7 +63,7 @@ export function evidenceOfDone(
   lookup: MovementLookup,
   howOf: (blockId: string, done: DoneShare) => SetEnding | null,
 ): Evidence[] {
-  const planned = compileTimeline(plan, lookup);
+  const planned = timelineOf(plan, lookup);
   const rows = plannedAgainstDone(planned, sets);
   return workFelt(person, plan, doneTimeline(planned, sets), lookup).flatMap((felt): Evidence[] => {
     const { blockId: id, hand, movement, hardest, tellsOfMaximum } = felt;

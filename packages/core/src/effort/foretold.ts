@@ -7,8 +7,8 @@ import { type Evidence, FOUR_FIFTHS, normalShare, ratingSpread } from '../mechan
 import type { Person } from '../mechanics/capacity.js';
 import type { Method } from '../model/method.js';
 import type { MovementLookup } from '../model/movement.js';
-import { compileTimeline } from '../timeline/compile-timeline.js';
 import { doneTimeline } from '../timeline/done-timeline.js';
+import { timelineOf } from '../timeline/timeline-of.js';
 import { plannedAgainstDone } from '../timeline/planned-done.js';
 import { addDays } from '../vocabulary/days.js';
 import { groupedBy } from '../vocabulary/lists.js';
@@ -64,7 +64,7 @@ export function foretold({ person, sessions, lookup, methodOf }: ForetoldQuestio
 /** The blocks of a session, with the chances that strength alone gives them. */
 function ofSession(person: Person, session: ToldSession, onDay: string, lookup: MovementLookup, method: Method): Foretold[] {
   const { plan, sets, reports } = session;
-  const planned = compileTimeline(plan, lookup);
+  const planned = timelineOf(plan, lookup);
   const rows = groupedBy(plannedAgainstDone(planned, sets), ({ blockId }) => blockId);
   const felt = groupedBy(workFelt(person, plan, doneTimeline(planned, sets), lookup), ({ blockId }) => blockId);
   const view = viewOf({ sequence: plan, lookup, shelf: [], person, method, athlete: null, past: [], now: session.startedAt }, planned);

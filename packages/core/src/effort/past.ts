@@ -8,8 +8,8 @@ import type { OwnLoad } from '../model/dose.js';
 import type { MovementLookup } from '../model/movement.js';
 import type { Block, Sequence } from '../model/sequence.js';
 import type { CountedSet } from '../model/session.js';
-import { compileTimeline } from '../timeline/compile-timeline.js';
 import { doneTimeline } from '../timeline/done-timeline.js';
+import { timelineOf } from '../timeline/timeline-of.js';
 import { published, working } from '../vocabulary/constant.js';
 import { hoursBetween } from '../vocabulary/days.js';
 import { HANDS } from '../vocabulary/hands.js';
@@ -94,7 +94,7 @@ export interface CarriedOut {
 /** Sums up a session by what was done of it. @param before sessions before it: those of the same day leave their fatigue */
 export function pastSession(person: Person, carried: CarriedOut, lookup: MovementLookup, before: readonly PastSession[] = []): PastSession {
   const { id, sequenceId, startedAt, endedAt, onDay, plan, sets } = carried;
-  const timeline = doneTimeline(compileTimeline(plan, lookup), sets);
+  const timeline = doneTimeline(timelineOf(plan, lookup), sets);
   const efforts = effortTimeline(person, plan, timeline, lookup);
   const courses = fatigueCourses(efforts, startStates(before, startedAt));
   const { doses, hands, blocks } = accountOf(plan, timeline, efforts, lookup);

@@ -106,3 +106,6 @@ export type Sequence = Of<typeof SEQUENCE>;
 export function inPhaseOrder(blocks: readonly Block[]): Block[] {
   return PHASES.flatMap((phase) => blocks.filter((block) => block.phase === phase));
 }
+
+/** The movements that a sequence names, each once, in the order in which they come first. */
+export const movementIdsOf = ({ blocks }: Pick<Sequence, 'blocks'>): string[] => [...new Set(blocks.map(({ movementId }) => movementId))];

@@ -2,8 +2,7 @@ import type { RecordedCaution } from '../model/athlete.js';
 import type { MovementLookup } from '../model/movement.js';
 import type { Method } from '../model/method.js';
 import type { Sequence } from '../model/sequence.js';
-import { compileTimeline } from '../timeline/compile-timeline.js';
-import type { Timeline } from '../timeline/timeline.js';
+import { timelineOf } from '../timeline/timeline-of.js';
 import type { Hand } from '../vocabulary/hands.js';
 import { groupedBy, lastOf } from '../vocabulary/lists.js';
 import { forbidsLoading, handsOf } from './cautions.js';
@@ -25,14 +24,8 @@ export interface StandingsQuestion {
 export function standingsOf(sessions: readonly LedSession[], question: StandingsQuestion): LevelStanding[] {
   const { lookup, methodOf, cautions, today } = question;
   const barred = new Set<Hand>(cautions.filter(forbidsLoading).flatMap(handsOf));
-  const timelines = new Map<Sequence, Timeline>();
-  const timelineOf = (plan: Sequence) => {
-    const timeline = timelines.get(plan) ?? compileTimeline(plan, lookup);
-    timelines.set(plan, timeline);
-    return timeline;
-  };
   const all = sessions.flatMap((session) =>
-    workDoneIn(session, lookup, timelineOf(session.plan)).map((done) => ({ done, plan: session.plan })),
+    workDoneIn(session, lookup, timelineOf(session.plan, lookup)).map((done) => ({ done, plan: session.plan })),
   );
   const standings = [...groupedBy(all, ({ done: { movementId, hand } }) => `${movementId} ${hand}`).values()].flatMap((history) => {
     const { done, plan } = lastOf(history);

@@ -3,15 +3,18 @@ import { checkAthlete, checkStopsKept, same } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
 import type { StudioScope } from '../database/studio-scope.js';
+import { VersionedRows } from '../database/versioned-rows.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { raiseEvidence } from '../kept/evidence-revision.js';
 import { etagOf, versionOf } from '../http/etag.js';
-import { invalid, staleEdit, versionNeeded } from '../http/problem.js';
+import { invalid } from '../http/problem.js';
 import { SessionRow } from '../sessions/session.entities.js';
 import { AthleteRow } from './athlete.entity.js';
 
 /** How far the strip of sessions beside a name looks back. */
 const STRIP_DAYS = 56;
+
+const ATHLETES_KEPT = new VersionedRows(AthleteRow, 'athlete');
 
 /** Keeps athletes’ records, by their versions. */
 @Injectable()
@@ -50,31 +53,23 @@ export class AthletesService {
   async put(scope: StudioScope, id: string, input: AthleteInput, ifMatch: string | undefined): Promise<Athlete> {
     const faults = checkAthlete(input, dayIn(scope.timeZone, this.clock.now()));
     if (faults.length) throw invalid(faults);
-    const rows = scope.of(AthleteRow);
-    if (ifMatch === undefined) {
-      const invented = checkStopsKept([], input.cautions);
-      if (invented.length) throw invalid(invented);
-      if (await rows.insert({ id, rowVersion: 1, evidenceRevision: 0, ...input }, 'athlete')) return this.get(scope, id);
-      const existing = present(await rows.get(id, 'athlete'));
-      const { id: _id, etag: _etag, ...content } = existing;
-      if (same<AthleteInput>(content, input)) return existing;
-      throw versionNeeded();
-    }
-    const before = await rows.get(id, 'athlete');
-    const rowVersion = versionOf(ifMatch);
-    // Of a version that has been changed since, the change is told first.
-    const lost = before.rowVersion === rowVersion ? checkStopsKept(before.cautions, input.cautions) : [];
-    if (lost.length) throw invalid(lost);
-    const isReplaced = await scope.transaction(async (held) => {
-      const replaced = await held.of(AthleteRow).update({ id, rowVersion }, { ...input, rowVersion: rowVersion + 1 });
-      if (replaced > 0) await raiseEvidence(held, id);
-      return replaced > 0;
+    await this.checkStops(scope, id, input, ifMatch);
+    return ATHLETES_KEPT.put(scope, id, {
+      ifMatch,
+      content: input,
+      fresh: { evidenceRevision: 0 },
+      get: (of) => this.get(of, id),
+      isSame: ({ id: _id, etag: _etag, ...content }) => same<AthleteInput>(content, input),
+      written: (held) => raiseEvidence(held, id),
     });
-    if (!isReplaced) {
-      const current = await this.get(scope, id);
-      throw staleEdit({ current }, current.etag);
-    }
-    return this.get(scope, id);
+  }
+
+  /** Stops are neither invented nor lost by an edit. Of a version that has been changed since, the change is told first. @throws 422 */
+  private async checkStops(scope: StudioScope, id: string, input: AthleteInput, ifMatch: string | undefined): Promise<void> {
+    const before = ifMatch === undefined ? null : await scope.of(AthleteRow).get(id, 'athlete');
+    const isStale = before !== null && before.rowVersion !== versionOf(ifMatch);
+    const faults = isStale ? [] : checkStopsKept(before?.cautions ?? [], input.cautions);
+    if (faults.length > 0) throw invalid(faults);
   }
 }
 

@@ -1,4 +1,5 @@
 import { DataSource, type DataSourceOptions } from 'typeorm';
+import { QUERY_LIMIT_S, withLimit } from './query-limit.js';
 import { AccountRow, SignInFailureRow, SignInRow, StudioRow } from '../accounts/entities.js';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -14,6 +15,8 @@ import { MovementRow } from '../movements/movement.entity.js';
 import { ReadingRow } from '../readings/reading.entity.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, HandLookRow, SessionRow } from '../sessions/session.entities.js';
+import { PlanMovementRow, PlanRow } from '../sessions/plan.entities.js';
+import { SequenceMovementRow } from '../sequences/sequence-movements.js';
 import { FirstHouse1780000000000 } from './migrations/1780000000000-first-house.js';
 import { MovementsAndReadings1790000000000 } from './migrations/1790000000000-movements-and-readings.js';
 import { Methods1800000000000 } from './migrations/1800000000000-methods.js';
@@ -34,6 +37,7 @@ import { MethodSteps1970000000000 } from './migrations/1970000000000-method-step
 import { FormTicks1980000000000 } from './migrations/1980000000000-form-ticks.js';
 import { MethodPace1990000000000 } from './migrations/1990000000000-method-pace.js';
 import { KeptAnswers2010000000000 } from './migrations/2010000000000-kept-answers.js';
+import { Plans2020000000000 } from './migrations/2020000000000-plans.js';
 import { DaysOfSessions2000000000000 } from './migrations/2000000000000-days-of-sessions.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
@@ -48,6 +52,9 @@ export const ENTITIES = [
   AthleteRow,
   SequenceRow,
   AssignmentRow,
+  SequenceMovementRow,
+  PlanRow,
+  PlanMovementRow,
   SessionRow,
   DoneSetRow,
   BlockReportRow,
@@ -66,10 +73,11 @@ export const ENTITIES = [
   PictureRow,
 ];
 
-/** How the database at a URL is spoken to: with migrations, and a limit on every query. */
-export function dataSourceOptions(url: string): DataSourceOptions {
+/** How the database at a URL is spoken to: with migrations, and a limit on the time of every query. @param limitS seconds; 0 for none */
+export function dataSourceOptions(url: string, limitS = QUERY_LIMIT_S): DataSourceOptions {
   return {
     type: 'mariadb',
+    driver: withLimit(limitS),
     url: url.replace(/^mysql:/, 'mariadb:'),
     entities: ENTITIES,
     migrations: [
@@ -97,6 +105,7 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       MethodPace1990000000000,
       DaysOfSessions2000000000000,
       KeptAnswers2010000000000,
+      Plans2020000000000,
     ],
     synchronize: false,
     timezone: 'Z',
@@ -105,11 +114,20 @@ export function dataSourceOptions(url: string): DataSourceOptions {
   };
 }
 
+type MariaDbOptions = Extract<DataSourceOptions, { type: 'mariadb' | 'mysql' }>;
+/** One holds the lock, another migrates. */
+const MIGRATION_CONNECTIONS = 3;
 const MIGRATION_LOCK = 'clay-pot-migrate';
 const LOCK_WAIT_S = 60;
 
 /** Brings the tables up to date, and runs `then` under the same lock: of several instances starting at once, one does the work. */
-export async function migrate(source: DataSource, then: () => Promise<void> = async () => {}): Promise<void> {
+export async function migrate(served: DataSource, then: () => Promise<void> = async () => {}): Promise<void> {
+  // By connections of its own: rewriting a table may take longer than a request waits.
+  const source = await new DataSource({
+    ...(served.options as MariaDbOptions),
+    driver: withLimit(0),
+    poolSize: MIGRATION_CONNECTIONS,
+  }).initialize();
   const runner = source.createQueryRunner();
   try {
     const asked = 'SELECT GET_LOCK(?, ?) AS got';
@@ -120,5 +138,6 @@ export async function migrate(source: DataSource, then: () => Promise<void> = as
   } finally {
     await runner.query('SELECT RELEASE_LOCK(?)', [MIGRATION_LOCK]);
     await runner.release();
+    await source.destroy();
   }
 }

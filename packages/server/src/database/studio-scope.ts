@@ -115,6 +115,12 @@ export class ScopedRows<E extends StudioOwned> {
     await this.rows.increment(this.within(where), column, 1);
   }
 
+  /** Adds rows in one statement: all of them or none. */
+  async insertAll(rows: readonly Omit<E, 'studioId'>[]): Promise<void> {
+    if (rows.length === 0) return;
+    await this.rows.insert(rows.map((row) => ({ ...row, studioId: this.studioId }) as QueryDeepPartialEntity<E>));
+  }
+
   /** Adds a row, unless another has what only one may have. */
   async insertUnlessTaken(row: Omit<E, 'studioId'>): Promise<void> {
     try {

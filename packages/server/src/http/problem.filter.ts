@@ -1,5 +1,6 @@
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
+import { tookTooLong } from '../database/query-limit.js';
 import { plain, ProblemError } from './problem.js';
 
 /** Turns whatever was thrown into a problem document; faults of ours are logged with the request id and told without innards. */
@@ -19,6 +20,8 @@ export class ProblemFilter implements ExceptionFilter {
     const told = status === undefined ? undefined : refusal(status, error, request);
     if (told) return told;
     this.log.error({ requestId: request.id, error: error instanceof Error ? error.stack : String(error) });
+    if (tookTooLong(error))
+      return plain(503, 'The database took too long to answer. Nothing of this request was stored. Try again in a minute.');
     if (status === 503) return plain(503, 'Not ready: the database does not answer.');
     return plain(500, 'Something went wrong on the server. Nothing of this request was stored. Try again.');
   }

@@ -3,10 +3,13 @@ import { checkMethod, type Method, same } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock } from '../http/clock.js';
-import { etagOf, versionOf } from '../http/etag.js';
-import { invalid, staleEdit, versionNeeded } from '../http/problem.js';
+import { VersionedRows } from '../database/versioned-rows.js';
+import { etagOf } from '../http/etag.js';
+import { invalid } from '../http/problem.js';
 import { raiseEvidenceOfAll } from '../kept/evidence-revision.js';
 import { MethodRow } from './method.entity.js';
+
+const METHODS_KEPT = new VersionedRows(MethodRow, 'method');
 
 /** Keeps methods of the studio’s own. */
 @Injectable()
@@ -22,42 +25,24 @@ export class MethodsService {
     return present(await scope.of(MethodRow).get(id, 'method'));
   }
 
-  /** Creates or replaces; see `AthletesService.put` for the rules. */
+  /** Creates or replaces; see `VersionedRows.put` for the rules. */
   async put(scope: StudioScope, id: string, input: MethodInput, ifMatch: string | undefined): Promise<StoredMethod> {
     const document: Method = { id, ...input };
     const faults = checkMethod(document);
     if (faults.length) throw invalid(faults);
-    const content = { name: document.name, document, updatedAt: this.clock.now() };
-    if (ifMatch === undefined) {
-      const isNew = await scope.transaction(async (held) => {
-        const isIn = await held.of(MethodRow).insert({ id, rowVersion: 1, removedAt: null, ...content }, 'method');
-        if (isIn) await raiseEvidenceOfAll(held);
-        return isIn;
-      });
-      if (isNew) return this.get(scope, id);
-      const existing = await this.get(scope, id);
-      if (same(existing.method, document)) return existing;
-      throw versionNeeded();
-    }
-    await scope.of(MethodRow).get(id, 'method');
-    const rowVersion = versionOf(ifMatch);
-    const changed = await scope.transaction(async (held) => {
-      const replaced = await held.of(MethodRow).update({ id, rowVersion }, { ...content, rowVersion: rowVersion + 1 });
-      if (replaced > 0) await raiseEvidenceOfAll(held);
-      return replaced;
+    return METHODS_KEPT.put(scope, id, {
+      ifMatch,
+      content: { name: document.name, document, updatedAt: this.clock.now() },
+      fresh: { removedAt: null },
+      get: (of) => this.get(of, id),
+      isSame: (stored) => same(stored.method, document),
+      written: raiseEvidenceOfAll,
     });
-    const current = await this.get(scope, id);
-    if (changed === 0) throw staleEdit({ current }, current.etag);
-    return current;
   }
 
   /** Takes it off the list, or puts it back. */
   async setRemoved(scope: StudioScope, id: string, removed: boolean): Promise<StoredMethod> {
-    await scope.of(MethodRow).get(id, 'method');
-    await scope.transaction(async (held) => {
-      await held.of(MethodRow).update({ id }, { removedAt: removed ? this.clock.now() : null });
-      await raiseEvidenceOfAll(held);
-    });
+    await METHODS_KEPT.setRemovedAt(scope, id, removed ? this.clock.now() : null, raiseEvidenceOfAll);
     return this.get(scope, id);
   }
 }

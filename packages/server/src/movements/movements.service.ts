@@ -3,15 +3,18 @@ import { checkMovement, checkSequence, findLevel, type Movement, type MovementLo
 import { checkPlainName } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
+import { VersionedRows } from '../database/versioned-rows.js';
 import { Clock } from '../http/clock.js';
-import { etagOf, versionOf } from '../http/etag.js';
-import { conflict, invalid, staleEdit, versionNeeded } from '../http/problem.js';
+import { etagOf } from '../http/etag.js';
+import { conflict, invalid } from '../http/problem.js';
 import { raiseEvidenceOfAll } from '../kept/evidence-revision.js';
 import { LibraryService } from '../library/library.service.js';
 import { sumAnew } from '../sequences/sequence-sums.js';
-import { SequenceRow } from '../sequences/sequence.entity.js';
-import { SessionRow } from '../sessions/session.entities.js';
+import { sequencesWith } from '../sequences/sequence-movements.js';
+import { plansWith } from '../sessions/plans.js';
 import { MovementRow } from './movement.entity.js';
+
+const MOVEMENTS_KEPT = new VersionedRows(MovementRow, 'movement');
 
 /** Keeps movements of the studio’s own; what is used by a sequence stays possible. */
 @Injectable()
@@ -35,42 +38,31 @@ export class MovementsService {
     const document: Movement = { ...input, id };
     const faults = [...checkMovement(document), ...checkPlainName(document, await this.library.of(scope))];
     if (faults.length) throw invalid(faults);
-    const content = { name: document.name, document, updatedAt: this.clock.now() };
-    if (ifMatch === undefined) {
-      const isNew = await scope.transaction(async (held) => {
-        const isIn = await held.of(MovementRow).insert({ id, rowVersion: 1, removedAt: null, ...content }, 'movement');
-        if (isIn) await raiseEvidenceOfAll(held);
-        return isIn;
-      });
-      if (isNew) return this.get(scope, id);
-      const existing = await this.get(scope, id);
-      if (same(existing.movement, document)) return existing;
-      throw versionNeeded();
-    }
-    const rowVersion = versionOf(ifMatch);
-    await scope.transaction(async (held) => {
-      const before = (await held.of(MovementRow).hold(id, 'movement')).document;
-      const known = await this.library.of(held);
-      const lookup = (movementId: string) => (movementId === id ? document : known.movement(movementId));
-      await keepUses(held, before, document, { before: known.movement, after: lookup });
-      const change = { ...content, rowVersion: rowVersion + 1 };
-      if ((await held.of(MovementRow).update({ id, rowVersion }, change)) === 0) {
-        const current = await this.get(held, id);
-        throw staleEdit({ current }, current.etag);
-      }
-      await sumAnew(held, id, lookup);
-      await raiseEvidenceOfAll(held);
+    const lookupIn = async (held: StudioScope): Promise<MovementLookup> => {
+      const { movement } = await this.library.of(held);
+      return (movementId) => (movementId === id ? document : movement(movementId));
+    };
+    return MOVEMENTS_KEPT.put(scope, id, {
+      ifMatch,
+      content: { name: document.name, document, updatedAt: this.clock.now() },
+      fresh: { removedAt: null },
+      get: (of) => this.get(of, id),
+      isSame: (stored) => same(stored.movement, document),
+      mayReplace: async (held) => {
+        const before = (await held.of(MovementRow).hold(id, 'movement')).document;
+        const { movement } = await this.library.of(held);
+        await keepUses(held, before, document, { before: movement, after: await lookupIn(held) });
+      },
+      written: async (held) => {
+        await sumAnew(held, id, await lookupIn(held));
+        await raiseEvidenceOfAll(held);
+      },
     });
-    return this.get(scope, id);
   }
 
   /** Takes it off the shelf, or puts it back. */
   async setRemoved(scope: StudioScope, id: string, removed: boolean): Promise<StoredMovement> {
-    await scope.of(MovementRow).get(id, 'movement');
-    await scope.transaction(async (held) => {
-      await held.of(MovementRow).update({ id }, { removedAt: removed ? this.clock.now() : null });
-      await raiseEvidenceOfAll(held);
-    });
+    await MOVEMENTS_KEPT.setRemovedAt(scope, id, removed ? this.clock.now() : null, raiseEvidenceOfAll);
     return this.get(scope, id);
   }
 }
@@ -85,10 +77,8 @@ async function keepUses(
   after: Movement,
   lookups: { before: MovementLookup; after: MovementLookup },
 ): Promise<void> {
-  const named = { named: `%${before.id}%` };
-  const sequences = await scope.of(SequenceRow).query('sequence').andWhere('sequence.document LIKE :named', named).getMany();
-  const sessions = await scope.of(SessionRow).query('session').andWhere('session.plan LIKE :named', named).getMany();
-  const uses = [...sequences.map(({ document }) => document), ...sessions.map(({ plan }) => plan)];
+  const sequences = await sequencesWith(scope, before.id);
+  const uses = [...sequences.map(({ document }) => document), ...(await plansWith(scope, before.id))];
   const blocks = uses.flatMap((use) => use.blocks).filter(({ movementId }) => movementId === before.id);
   const gone = before.ladder.filter(({ id }) => !findLevel(after, id)).find(({ id }) => blocks.some(({ levelId }) => levelId === id));
   if (gone) throw conflict(`The level “${gone.name}” is used in sequences or records: keep it in the ladder.`);

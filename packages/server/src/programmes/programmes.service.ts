@@ -4,15 +4,18 @@ import { Injectable } from '@nestjs/common';
 import { In, IsNull, MoreThan } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
+import { VersionedRows } from '../database/versioned-rows.js';
 import { Clock, dayIn } from '../http/clock.js';
-import { etagOf, versionOf } from '../http/etag.js';
-import { invalid, staleEdit, versionNeeded } from '../http/problem.js';
+import { etagOf } from '../http/etag.js';
+import { invalid } from '../http/problem.js';
 import { raiseEvidence } from '../kept/evidence-revision.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { ProgrammeRow } from './programme.entity.js';
 import { storedProgramme } from './stored-programme.js';
 
 const LISTED = { id: true, title: true, athleteId: true, fromDay: true, lastDay: true, updatedAt: true } as const;
+
+const PROGRAMMES_KEPT = new VersionedRows(ProgrammeRow, 'programme');
 
 /** Keeps programmes. */
 @Injectable()
@@ -53,7 +56,7 @@ export class ProgrammesService {
     };
   }
 
-  /** Creates or replaces; see `AthletesService.put` for the rules. */
+  /** Creates or replaces; see `VersionedRows.put` for the rules. */
   async put(
     scope: StudioScope,
     id: string,
@@ -62,44 +65,32 @@ export class ProgrammesService {
   ): Promise<StoredProgramme> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     const faults = [...checkProgramme(document), ...(await this.unknownSequences(scope, document))];
-    const rows = scope.of(ProgrammeRow);
     if (ifMatch === undefined) faults.push(...eventGone(document, dayIn(scope.timeZone, this.clock.now())));
     if (faults.length > 0) throw invalid(under('/document', faults));
-    const content = { athleteId, ...storedProgramme(document), updatedAt: this.clock.now() };
-    if (ifMatch === undefined) {
-      const isNew = await scope.transaction(async (held) => {
-        const isIn = await held.of(ProgrammeRow).insert({ id, rowVersion: 1, removedAt: null, ...content }, 'programme');
-        if (isIn) await raiseEvidence(held, athleteId);
-        return isIn;
-      });
-      if (isNew) return this.get(scope, id);
-      const existing = await this.get(scope, id);
-      if (existing.athleteId === athleteId && same(existing.document, document)) return existing;
-      throw versionNeeded();
-    }
-    const before = await rows.get(id, 'programme');
-    if (before.athleteId !== athleteId)
-      throw invalid([{ pointer: '/athleteId', message: 'A programme stays with its athlete: make a copy for somebody else.' }]);
-    const rowVersion = versionOf(ifMatch);
-    const changed = await scope.transaction(async (held) => {
-      const replaced = await held.of(ProgrammeRow).update({ id, rowVersion }, { ...content, rowVersion: rowVersion + 1 });
-      if (replaced > 0) await raiseEvidence(held, athleteId);
-      return replaced;
+    if (ifMatch !== undefined) await this.checkAthlete(scope, id, athleteId);
+    return PROGRAMMES_KEPT.put(scope, id, {
+      ifMatch,
+      content: { athleteId, ...storedProgramme(document), updatedAt: this.clock.now() },
+      fresh: { removedAt: null },
+      get: (of) => this.get(of, id),
+      isSame: (stored) => stored.athleteId === athleteId && same(stored.document, document),
+      written: (held) => raiseEvidence(held, athleteId),
+      changes: (current) => ({ changes: compareProgrammes(current.document, document) }),
     });
-    const current = await this.get(scope, id);
-    if (changed === 0) {
-      throw staleEdit({ current, changes: compareProgrammes(current.document, document) }, current.etag);
-    }
-    return current;
+  }
+
+  /** @throws 422 where it would become another’s */
+  private async checkAthlete(scope: StudioScope, id: string, athleteId: string): Promise<void> {
+    const before = await scope.of(ProgrammeRow).get(id, 'programme');
+    if (before.athleteId === athleteId) return;
+    throw invalid([{ pointer: '/athleteId', message: 'A programme stays with its athlete: make a copy for somebody else.' }]);
   }
 
   /** Takes it off the list, or puts it back. */
   async setRemoved(scope: StudioScope, id: string, removed: boolean): Promise<StoredProgramme> {
     const { athleteId } = await scope.of(ProgrammeRow).get(id, 'programme');
-    await scope.transaction(async (held) => {
-      await held.of(ProgrammeRow).update({ id }, { removedAt: removed ? this.clock.now() : null });
-      await raiseEvidence(held, athleteId);
-    });
+    const removedAt = removed ? this.clock.now() : null;
+    await PROGRAMMES_KEPT.setRemovedAt(scope, id, removedAt, (held) => raiseEvidence(held, athleteId));
     return this.get(scope, id);
   }
 

@@ -1,6 +1,7 @@
 import { compileTimeline, type MovementLookup, type Sequence } from '@clay-pot/core';
 import type { StudioScope } from '../database/studio-scope.js';
 import { SequenceRow } from './sequence.entity.js';
+import { sequencesWith } from './sequence-movements.js';
 
 /** What lists show of a sequence: stored with the document, so that a list compiles nothing. */
 export function sumsOfSequence({ title, purpose, budgetMin, blocks }: Sequence, durationMs: number) {
@@ -14,10 +15,6 @@ export function storedSequence(document: Sequence, lookup: MovementLookup) {
 
 /** Sums anew what names a movement that has changed: its levels set paces and places. */
 export async function sumAnew(scope: StudioScope, movementId: string, lookup: MovementLookup): Promise<void> {
-  const rows = await scope
-    .of(SequenceRow)
-    .query('sequence')
-    .andWhere('sequence.document LIKE :named', { named: `%${movementId}%` })
-    .getMany();
+  const rows = await sequencesWith(scope, movementId);
   for (const { id, document } of rows) await scope.of(SequenceRow).update({ id }, storedSequence(document, lookup));
 }

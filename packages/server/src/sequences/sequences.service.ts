@@ -14,14 +14,16 @@ import { IsNull } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
+import { VersionedRows } from '../database/versioned-rows.js';
 import { Clock } from '../http/clock.js';
-import { etagOf, versionOf } from '../http/etag.js';
+import { etagOf } from '../http/etag.js';
 import { fileNameOf } from '../http/file-name.js';
-import { brokenFile, brokenText, conflict, invalid, notFound, staleEdit, versionNeeded } from '../http/problem.js';
+import { brokenFile, brokenText, conflict, invalid, notFound } from '../http/problem.js';
 import { raiseEvidenceOfWhoDo } from '../kept/evidence-revision.js';
 import { LibraryService } from '../library/library.service.js';
 import { storedSequence } from './sequence-sums.js';
 import { methodFaults, soundSequence } from './sound-sequence.js';
+import { keepMovementsOf } from './sequence-movements.js';
 import { SequenceRow } from './sequence.entity.js';
 
 /** What lists show: not the document. */
@@ -34,6 +36,8 @@ const LISTED = {
   blockCount: true,
   updatedAt: true,
 } as const;
+
+const SEQUENCES_KEPT = new VersionedRows(SequenceRow, 'sequence');
 
 /** Keeps sequences by their versions, with the sums that lists show. */
 @Injectable()
@@ -68,47 +72,35 @@ export class SequencesService {
     return present(await this.row(scope, id));
   }
 
-  /** Creates or replaces; see `AthletesService.put` for the rules. A refused edit is told what stands and what differs. */
+  /** Creates or replaces; see `VersionedRows.put` for the rules. A refused edit is told what stands and what differs. */
   async put(scope: StudioScope, id: string, input: SequenceInput, ifMatch: string | undefined): Promise<StoredSequence> {
     const known = await this.library.of(scope);
     const document = soundSequence(input, known);
-    if (ifMatch === undefined) {
-      if (await this.insert(scope, id, document, known)) return this.get(scope, id);
-      const existing = await this.get(scope, id);
-      if (same(existing.document, document)) return existing;
-      throw versionNeeded();
-    }
-    await this.row(scope, id);
-    const rowVersion = versionOf(ifMatch);
-    const stored = storedSequence(document, known.movement);
-    const change = {
-      ...stored,
-      schemaVersion: SEQUENCE_FORMAT_VERSION,
-      rowVersion: rowVersion + 1,
-      updatedAt: this.clock.now(),
-    };
-    const isReplaced = await scope.transaction(async (held) => {
-      const replaced = await held.of(SequenceRow).update({ id, rowVersion }, change);
-      if (replaced > 0) await raiseEvidenceOfWhoDo(held, id);
-      return replaced > 0;
+    if (ifMatch !== undefined) await this.row(scope, id);
+    return SEQUENCES_KEPT.put(scope, id, {
+      ifMatch,
+      content: this.contentOf(document, known),
+      fresh: { removedAt: null },
+      get: (of) => this.get(of, id),
+      isSame: (stored) => same(stored.document, document),
+      written: async (held) => {
+        await keepMovementsOf(held, id, document);
+        await raiseEvidenceOfWhoDo(held, id);
+      },
+      changes: (current) => ({
+        changes: compareSequences(current.document, document, (block) => nameOfBlock(block, known.movement)),
+      }),
     });
-    if (!isReplaced) {
-      const current = await this.get(scope, id);
-      const changes = compareSequences(current.document, document, (block) => nameOfBlock(block, known.movement));
-      throw staleEdit({ current, changes }, current.etag);
-    }
-    return this.get(scope, id);
   }
 
   /** Takes it off the shelf; `restore` puts it back. */
   async remove(scope: StudioScope, id: string): Promise<void> {
     await this.row(scope, id);
-    await setRemovedAt(scope, id, this.clock.now());
+    await SEQUENCES_KEPT.setRemovedAt(scope, id, this.clock.now(), (held) => raiseEvidenceOfWhoDo(held, id));
   }
 
   async restore(scope: StudioScope, id: string): Promise<StoredSequence> {
-    await scope.of(SequenceRow).get(id, 'sequence');
-    await setRemovedAt(scope, id, null);
+    await SEQUENCES_KEPT.setRemovedAt(scope, id, null, (held) => raiseEvidenceOfWhoDo(held, id));
     return this.get(scope, id);
   }
 
@@ -121,8 +113,16 @@ export class SequencesService {
   async imported(scope: StudioScope, id: string, text: string): Promise<StoredSequence> {
     const known = await this.library.of(scope);
     const document = decoded(text, known);
-    if (!(await this.insert(scope, id, document, known))) throw conflict('This file was imported already under this id.');
-    return this.get(scope, id);
+    return SEQUENCES_KEPT.put(scope, id, {
+      ifMatch: undefined,
+      content: this.contentOf(document, known),
+      fresh: { removedAt: null },
+      get: (of) => this.get(of, id),
+      isSame: () => {
+        throw conflict('This file was imported already under this id.');
+      },
+      written: (held) => keepMovementsOf(held, id, document),
+    });
   }
 
   /** Reads a sequence from plain text; nothing is stored. A text that cannot be read is answered with lines, columns and the nearest names. */
@@ -141,14 +141,8 @@ export class SequencesService {
     return { text: writeSequenceText(document, { lookup: known.movement, method: known.method, shelf: known.shelf }) };
   }
 
-  private insert(scope: StudioScope, id: string, document: Sequence, known: Known): Promise<boolean> {
-    const state = {
-      rowVersion: 1,
-      schemaVersion: SEQUENCE_FORMAT_VERSION,
-      updatedAt: this.clock.now(),
-      removedAt: null,
-    };
-    return scope.of(SequenceRow).insert({ id, ...state, ...storedSequence(document, known.movement) }, 'sequence');
+  private contentOf(document: Sequence, known: Known) {
+    return { ...storedSequence(document, known.movement), schemaVersion: SEQUENCE_FORMAT_VERSION, updatedAt: this.clock.now() };
   }
 
   private async row(scope: StudioScope, id: string): Promise<SequenceRow> {
@@ -157,12 +151,6 @@ export class SequencesService {
     return row;
   }
 }
-
-const setRemovedAt = (scope: StudioScope, id: string, removedAt: Date | null) =>
-  scope.transaction(async (held) => {
-    await held.of(SequenceRow).update({ id }, { removedAt });
-    await raiseEvidenceOfWhoDo(held, id);
-  });
 
 function decoded(text: string, known: Known): Sequence {
   try {

@@ -1,6 +1,7 @@
 import type { CarriedOut } from '@clay-pot/core';
 import { In } from 'typeorm';
 import type { StudioScope } from '../database/studio-scope.js';
+import { plansOf } from './plans.js';
 import { DoneSetRow, SessionRow } from './session.entities.js';
 
 const DAY_MS = 86_400_000;
@@ -25,14 +26,18 @@ export async function carriedOut(
     .orderBy('session.started_at', 'DESC');
   const rows = await (latest === undefined ? query : query.take(latest)).getMany();
   if (rows.length === 0) return [];
+  const planOf = await plansOf(
+    scope,
+    rows.map(({ planId }) => planId),
+  );
   const sets = await scope.of(DoneSetRow).find({ where: { sessionId: In(rows.map(({ id }) => id)) } });
-  return rows.map(({ id, sequenceId, startedAt, endedAt, onDay, plan }) => ({
+  return rows.map(({ id, sequenceId, startedAt, endedAt, onDay, planId }) => ({
     id,
     sequenceId,
     startedAt: startedAt.toISOString(),
     endedAt: (endedAt ?? startedAt).toISOString(),
     onDay,
-    plan,
+    plan: planOf(planId),
     sets: sets.filter(({ sessionId }) => sessionId === id),
   }));
 }

@@ -2,6 +2,7 @@ import type { Sequence } from '@clay-pot/core';
 import type { Known } from '@clay-pot/core/library';
 import type { StudioOwned, StudioScope } from '../database/studio-scope.js';
 import { conflict, invalid } from '../http/problem.js';
+import { planOf } from './plans.js';
 import { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, HandLookRow, SessionRow } from './session.entities.js';
 import { sumsOfSession } from './session-sums.js';
 
@@ -24,11 +25,12 @@ export const reportsOf = (scope: StudioScope, sessionId: string) =>
 /** Stores anew what lists show of a session. The session's row must be held: of two sets sent at once the later sees both. */
 export async function sumUp(
   held: StudioScope,
-  { id, plan, toldExertion, revision }: SessionRow,
+  { id, planId, toldExertion, revision }: SessionRow,
   known: Known,
   exertion = toldExertion,
 ): Promise<void> {
   const [sets, reports, complaints] = [await setsOf(held, id), await reportsOf(held, id), await complaintsOf(held, id)];
+  const plan = await planOf(held, planId);
   const told = { sets, reports, complaints, exertion };
   await held.of(SessionRow).update({ id }, { ...sumsOfSession(plan, told, known.movement), revision: revision + 1 });
 }

@@ -6,7 +6,6 @@ import type {
   LookStop,
   Morning,
   MorningScores,
-  Sequence,
   SetUnit,
   SorePlace,
   StopSign,
@@ -14,7 +13,6 @@ import type {
 } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
-import { STORED_SEQUENCE } from '../sequences/stored-sequence.js';
 
 /** A session that was led. */
 @Entity('sessions')
@@ -25,9 +23,9 @@ export class SessionRow extends StudioOwned {
   @Column('char', { name: 'sequence_id', length: 36 })
   sequenceId: string;
 
-  /** The sequence as it was led: later edits of the sequence do not change the record. */
-  @Column('json', { transformer: STORED_SEQUENCE })
-  plan: Sequence;
+  /** The sequence as it was led (`plans`): later edits of the sequence do not change the record. */
+  @Column('char', { name: 'plan_id', length: 36 })
+  planId: string;
 
   @Column('datetime', { name: 'started_at', precision: 3 })
   startedAt: Date;

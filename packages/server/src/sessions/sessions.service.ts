@@ -26,6 +26,7 @@ import { SequenceRow } from '../sequences/sequence.entity.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
 import { type BrokenRule, SessionRow } from './session.entities.js';
 import { morningBefore } from './morning-before.js';
+import { keepPlan, planOf } from './plans.js';
 import { listed } from './session-list.js';
 import { complaintsOf, formOf, looksOf, reportsOf, setsOf, sumUp } from './session-rows.js';
 import { sumsOfSession } from './session-sums.js';
@@ -40,8 +41,9 @@ export class SessionsService {
 
   async get(scope: StudioScope, id: string): Promise<SessionRecord> {
     const row = await scope.of(SessionRow).get(id, 'session');
-    const [[item], sets, reports, complaints, looks, form, known] = await Promise.all([
+    const [[item], plan, sets, reports, complaints, looks, form, known] = await Promise.all([
       listed(scope, [row]),
+      planOf(scope, row.planId),
       setsOf(scope, id),
       reportsOf(scope, id),
       complaintsOf(scope, id),
@@ -52,14 +54,14 @@ export class SessionsService {
     if (!item) throw new Error(`A session without its list item: ${id}`);
     return {
       ...item,
-      plan: row.plan,
+      plan,
       note: row.note,
       sets: sets.map(({ studioId: _studio, sessionId: _session, endedAt, ...set }) => ({
         ...set,
         endedAt: endedAt.toISOString(),
       })),
       ...{ reports: reports.map(told), complaints: complaints.map(told), looks: looks.map(told), form: form.map(told) },
-      rows: plannedAgainstDone(compileTimeline(row.plan, known.movement), sets),
+      rows: plannedAgainstDone(compileTimeline(plan, known.movement), sets),
     };
   }
 
@@ -73,7 +75,6 @@ export class SessionsService {
       id,
       athleteId: athlete.id,
       sequenceId: input.sequenceId,
-      plan,
       startedAt: new Date(input.startedAt),
       onDay: dayIn(scope.timeZone, new Date(input.startedAt)),
       ...{ endedAt: null, ending: null, stopSign: null, stopHand: null, note: '' },
@@ -82,7 +83,9 @@ export class SessionsService {
       discomfortPolicy: methodOf(plan, known.method).discomfort,
       begunAgainst: await this.brokenBy(scope, athlete, plan, input.startedAt, known),
     };
-    await scope.of(SessionRow).insert(row, 'session');
+    await scope.transaction(async (held) => {
+      await held.of(SessionRow).insert({ ...row, planId: await keepPlan(held, plan) }, 'session');
+    });
     return this.get(scope, id);
   }
 

@@ -6,6 +6,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { invalid } from '../http/problem.js';
 import { raiseEvidence } from '../kept/evidence-revision.js';
 import { LibraryService } from '../library/library.service.js';
+import { planOf } from './plans.js';
 import { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, HandLookRow, SessionRow } from './session.entities.js';
 import { addOnce, checkBlockId, sumUp } from './session-rows.js';
 
@@ -59,7 +60,7 @@ export class ToldService {
     const known = await this.library.of(scope);
     await scope.transaction(async (held) => {
       const session = await held.of(SessionRow).hold(sessionId, 'session');
-      checkBlockId(session.plan, blockId);
+      checkBlockId(await planOf(held, session.planId), blockId);
       await row(held, known);
       await sumUp(held, session, known);
       // Nothing rests on a session before it has ended.

@@ -1,10 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { maximum, stopsOf } from '@clay-pot/core';
-import { known } from '../store/library.js';
 import { SHORT, someone } from '../made-up.fixture.js';
 import { answering, settle, showHook } from '../screen.fixture.js';
 import { useForWhom } from './for-whom.js';
-import { timelineOf, useSessionView } from './session-view.js';
+import { useSessionView } from './session-view.js';
 
 const wren = someone();
 const own = { id: 'r', athleteId: wren.id, kind: 'maximum', of: 'grip', hand: 'left', value: 250 } as const;
@@ -36,11 +35,6 @@ describe('for whom something is computed', () => {
 });
 
 describe('a session as it is seen', () => {
-  test('is compiled once, however many ask', () => {
-    expect(timelineOf(SHORT, known())).toBe(timelineOf(SHORT, known()));
-    expect(timelineOf({ ...SHORT }, known())).not.toBe(timelineOf(SHORT, known()));
-  });
-
   test('keeps its view while nothing changes, and says what stops it for whom', async () => {
     answering(answers);
     const healing = someone({ cautions: [{ caution: 'recent-injury' }] });

@@ -1,7 +1,7 @@
-import { compileTimeline, type Sequence, type SessionView, type Timeline, viewOf } from '@clay-pot/core';
+import { type Sequence, type SessionView, timelineOf, viewOf } from '@clay-pot/core';
 import { useMemo } from 'react';
 import type { Athlete } from '@clay-pot/contracts';
-import { type Known, methodOf } from '@clay-pot/core/library';
+import { methodOf } from '@clay-pot/core/library';
 import { usePast } from '../api/queries.js';
 import { useKnown } from '../store/library.js';
 import { type ForWhom, useForWhom } from './for-whom.js';
@@ -14,17 +14,6 @@ export interface Seen {
 }
 
 const NO_PAST: never[] = [];
-
-const compiled = new WeakMap<Known, WeakMap<Sequence, Timeline>>();
-
-/** The timeline of a document, compiled once however many ask: the rows at once, the rest a frame later. */
-export function timelineOf(document: Sequence, known: Known): Timeline {
-  const ofKnown = compiled.get(known) ?? new WeakMap<Sequence, Timeline>();
-  compiled.set(known, ofKnown);
-  const timeline = ofKnown.get(document) ?? compileTimeline(document, known.movement);
-  ofKnown.set(document, timeline);
-  return timeline;
-}
 
 /** Computes a sequence for somebody, once per change: what the editor shows, and whether a session may begin. */
 export function useSessionView(document: Sequence, athlete: Athlete | undefined): Seen {
@@ -40,6 +29,6 @@ export function useSessionView(document: Sequence, athlete: Athlete | undefined)
     const { movement: lookup, shelf } = known;
     const method = methodOf(document, known.method);
     const asked = { sequence: document, lookup, shelf, person, method, athlete: minded, past, now };
-    return { view: viewOf(asked, timelineOf(document, known)), whom };
+    return { view: viewOf(asked, timelineOf(document, lookup)), whom };
   }, [document, known, person, minded, past, now, whom]);
 }

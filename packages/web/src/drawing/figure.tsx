@@ -69,7 +69,10 @@ export function useBackAndForth(running: boolean): number {
   useEffect(() => {
     if (!moves) return;
     const start = performance.now();
-    return film(FRAME_MS, (now) => setShare((1 + Math.cos((2 * Math.PI * (now - start)) / 1000 / CYCLE_S)) / 2));
+    return film(FRAME_MS, (now) => {
+      setShare((1 + Math.cos((2 * Math.PI * (now - start)) / 1000 / CYCLE_S)) / 2);
+      return 0;
+    });
   }, [moves]);
   return moves ? share : 1;
 }

@@ -6,12 +6,12 @@ export const FILM_MS = 40;
  * @param draw gets the time of its frame; what it returns is how long to wait beyond the usual, milliseconds
  * @returns ends it
  */
-export function film(everyMs: number, draw: (nowMs: number) => number | void): () => void {
+export function film(everyMs: number, draw: (nowMs: number) => number): () => void {
   let frame = 0;
   let timer: ReturnType<typeof setTimeout> | undefined;
   const next = (waitMs: number) => {
     timer = setTimeout(() => {
-      frame = requestAnimationFrame((now) => next(everyMs + (draw(now) ?? 0)));
+      frame = requestAnimationFrame((now) => next(everyMs + draw(now)));
     }, waitMs);
   };
   next(0);

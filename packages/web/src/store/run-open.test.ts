@@ -4,10 +4,10 @@ import { parseDose, type Sequence } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { sequenceOf } from '../made-up.fixture.js';
 import { useOutbox } from './outbox.js';
-import { beginRun, finishNow, look as lookAt, tick, timelineOf, useRun } from './run.js';
+import { beginRun, finishNow, look as lookAt, tick, ledTimeline, useRun } from './run.js';
 
 const run = () => useRun.getState().run!;
-const runToTheEnd = () => tick(timelineOf(run().sequence).durationMs + 60_000);
+const runToTheEnd = () => tick(ledTimeline(run().sequence).durationMs + 60_000);
 const pathsOf = (part: string) => useOutbox.getState().messages.filter(({ path }) => path.includes(part));
 
 beforeEach(() => {
@@ -42,7 +42,7 @@ describe('what is open', () => {
         dose: dose('1x12m,1xmax24m rest5'),
       },
     ]);
-    const walk = timelineOf(run().sequence).stints[0]!;
+    const walk = ledTimeline(run().sequence).stints[0]!;
     tick(walk.startMs + 60_000);
     expect(run().sets).toHaveLength(0);
     finishNow();
@@ -65,7 +65,7 @@ describe('what is open', () => {
       dose: dose('1x10s'),
     });
     begin([block('a'), block('b')], [{ id: 'r', blockIds: ['a', 'b'], times: 2, restS: 10 }]);
-    const { turns } = timelineOf(run().sequence);
+    const { turns } = ledTimeline(run().sequence);
     tick(turns[2]!.startMs + 1);
     expect(bodies('/sets/').map(({ blockId, round }) => [blockId, round])).toEqual([
       ['a', 1],
@@ -89,13 +89,13 @@ describe('what is open', () => {
         lookAgain: ['between hands'],
       },
     ]);
-    const look = timelineOf(run().sequence).events.find(({ kind }) => kind === 'look')!;
+    const look = ledTimeline(run().sequence).events.find(({ kind }) => kind === 'look')!;
     tick(look.startMs + 120_000);
-    expect(timelineOf(run().sequence).events[run().head.event]).toBe(look);
+    expect(ledTimeline(run().sequence).events[run().head.event]).toBe(look);
     lookAt('left', 'looser');
     expect(bodies('/looks/')).toMatchObject([{ blockId: 's', stop: 'between hands', hand: 'left', answer: 'looser' }]);
     expect(faultsOfRequest(HandLookInput, bodies('/looks/')[0])).toEqual([]);
     finishNow();
-    expect(timelineOf(run().sequence).events[run().head.event]!.kind).toBe('change-sides');
+    expect(ledTimeline(run().sequence).events[run().head.event]!.kind).toBe('change-sides');
   });
 });

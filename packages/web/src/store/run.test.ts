@@ -22,7 +22,7 @@ import {
   skipStint,
   skipWholeBlock,
   tick,
-  timelineOf,
+  ledTimeline,
   useRun,
 } from './run.js';
 
@@ -42,7 +42,7 @@ const sequence: Sequence = {
 const run = () => useRun.getState().run!;
 const messages = () => useOutbox.getState().messages;
 const pathsOf = (part: string) => messages().filter(({ path }) => path.includes(part));
-const runToTheEnd = () => tick(timelineOf(run().sequence).durationMs + 60_000);
+const runToTheEnd = () => tick(ledTimeline(run().sequence).durationMs + 60_000);
 
 beforeEach(() => {
   // Nobody answers: messages stay in the outbox, where the tests read them.
@@ -81,7 +81,7 @@ describe('a led session', () => {
 
   test('is recorded in full: plan and done agree', () => {
     runToTheEnd();
-    const rows = plannedAgainstDone(timelineOf(sequence), run().sets);
+    const rows = plannedAgainstDone(ledTimeline(sequence), run().sets);
     expect(rows.every((row) => row.doneAmount === row.plannedAmount)).toBe(true);
   });
 
@@ -131,7 +131,7 @@ describe('a led session', () => {
     changeAhead([{ kind: 'remove', blockId: 'a' }]);
     expect(run().sets).toMatchObject([{ blockId: 'a', doneAmount: 10 }]);
     expect(run().sequence.blocks.map(({ id }) => id)).toEqual(['a', 'b', 'c']);
-    expect(timelineOf(run().sequence).events[run().head.event]).toMatchObject({ blockId: 'b', kind: 'announce' });
+    expect(ledTimeline(run().sequence).events[run().head.event]).toMatchObject({ blockId: 'b', kind: 'announce' });
     changeAhead([
       { kind: 'change', blockId: 'a', levelId: 'slow' },
       { kind: 'remove', blockId: 'b' },
@@ -140,7 +140,7 @@ describe('a led session', () => {
       ['a', 'fast'],
       ['c', 'arms-side'],
     ]);
-    expect(timelineOf(run().sequence).events[run().head.event]).toMatchObject({ blockId: 'c', kind: 'announce' });
+    expect(ledTimeline(run().sequence).events[run().head.event]).toMatchObject({ blockId: 'c', kind: 'announce' });
     changeAhead([{ kind: 'remove', blockId: 'c' }]);
     expect(run().ended).toMatchObject({ ending: 'ended early' });
   });
@@ -155,7 +155,7 @@ describe('a led session', () => {
   });
 
   test('the question about a block goes after half a minute, and waits among those not told of', () => {
-    const endOfA = timelineOf(run().sequence).blocks[0]!.endMs;
+    const endOfA = ledTimeline(run().sequence).blocks[0]!.endMs;
     tick(endOfA + 1_000);
     expect(askedNow(run(), usePlayhead.getState())).toBe('a');
     tick(28_000);
@@ -188,7 +188,7 @@ describe('endings', () => {
     resumeRun();
     expect(run().ended).toBeNull();
     expect(run().paused).toBe(true);
-    expect(isOver(timelineOf(run().sequence), run().head)).toBe(false);
+    expect(isOver(ledTimeline(run().sequence), run().head)).toBe(false);
   });
 
   test('ended before any work: nothing is recorded as done', () => {

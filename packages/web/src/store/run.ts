@@ -3,7 +3,6 @@ import {
   applyEdits,
   AT_START,
   back,
-  compileTimeline,
   type Edit,
   extend,
   finish,
@@ -19,6 +18,7 @@ import {
   skip,
   skipBlock,
   standingSets,
+  timelineOf,
   timesOf,
   stopCaution,
   type StopSign,
@@ -39,16 +39,8 @@ import { type RecordedSet, type Run, useRun } from './run-state.js';
 
 export { type RecordedSet, type Run, useRun };
 
-const compiled = new WeakMap<Sequence, Timeline>();
-
-/** The timeline of what is led, compiled once per version of it. */
-export function timelineOf(sequence: Sequence): Timeline {
-  const known = compiled.get(sequence);
-  if (known) return known;
-  const timeline = compileTimeline(sequence, knownMovement);
-  compiled.set(sequence, timeline);
-  return timeline;
-}
+/** The timeline of what is led. */
+export const ledTimeline = (sequence: Sequence): Timeline => timelineOf(sequence, knownMovement);
 
 const send = (path: string, body: unknown) => useOutbox.getState().add({ path, body });
 const now = () => new Date().toISOString();
@@ -86,7 +78,7 @@ const head = (): Playhead => usePlayhead.getState().head;
 /** Moves the playhead; what ended on the way is recorded and sent, and finished blocks ask to be rated. */
 function moveBy(make: (timeline: Timeline, head: Playhead) => Move, by: typeof change = change): void {
   by((run) => {
-    const timeline = timelineOf(run.sequence);
+    const timeline = ledTimeline(run.sequence);
     const { head: to, ended } = make(timeline, head());
     const sets = ended.flatMap(({ stint, done }) =>
       done.map(({ side, amount }): RecordedSet => {
@@ -121,7 +113,7 @@ function blocksToRate(run: Run, timeline: Timeline, head: Playhead, sets: readon
 export function tick(deltaMs: number): void {
   const { run } = useRun.getState();
   if (!run || !leadsHere()) return;
-  const move = advance(timelineOf(run.sequence), head(), deltaMs);
+  const move = advance(ledTimeline(run.sequence), head(), deltaMs);
   if (move.head.event === run.head.event) movePlayhead(run.id, move.head);
   else moveBy(() => move, update);
 }
@@ -132,9 +124,9 @@ export const finishNow = () => moveBy(finish);
 /** On to the next block. */
 export const skipWholeBlock = () => moveBy(skipBlock);
 /** Back to the beginning of this piece, or of the one before. */
-export const goBack = () => change((run) => ({ head: back(timelineOf(run.sequence), head()) }));
+export const goBack = () => change((run) => ({ head: back(ledTimeline(run.sequence), head()) }));
 /** Makes the current piece longer. */
-export const addTime = (seconds: number) => change((run) => ({ head: extend(timelineOf(run.sequence), head(), seconds * 1000) }));
+export const addTime = (seconds: number) => change((run) => ({ head: extend(ledTimeline(run.sequence), head(), seconds * 1000) }));
 /** Pauses the clock, or lets it go on. */
 export const setPaused = (paused: boolean) => change(() => ({ paused, head: head() }));
 
@@ -146,7 +138,7 @@ export function changeAhead(edits: readonly Edit[]): void {
   const run = useRun.getState().run;
   const current = run && currentBlock(run);
   if (!run || !current) return;
-  const timeline = timelineOf(run.sequence);
+  const timeline = ledTimeline(run.sequence);
   const ahead = new Set(timeline.events.slice(run.head.event).map(({ blockId }) => blockId));
   const out = new Set(edits.flatMap((edit) => (edit.kind === 'remove' ? edit.blockId : [])));
   if ([...ahead].every((id) => out.has(id))) {
@@ -161,19 +153,19 @@ export function changeAhead(edits: readonly Edit[]): void {
       return edit.kind === 'change' && ahead.has(edit.blockId);
     });
     const sequence = applyEdits(now.sequence, stillOpen);
-    return { sequence, head: rejoin(timelineOf(now.sequence), timelineOf(sequence), head()) };
+    return { sequence, head: rejoin(ledTimeline(now.sequence), ledTimeline(sequence), head()) };
   });
 }
 
 /** The block that is being done or comes next. */
-export const currentBlock = (run: Run): string | undefined => timelineOf(run.sequence).events[run.head.event]?.blockId;
+export const currentBlock = (run: Run): string | undefined => ledTimeline(run.sequence).events[run.head.event]?.blockId;
 
 /** How long the question about a finished block stands, milliseconds of the session's clock; unanswered it comes again at the end. */
 const ASKED_MS = 30_000;
 
 /** The block that is asked about now: the last one that ended a moment ago and was not told of. */
 export function askedNow(run: Run, { head }: { head: Playhead }): string | undefined {
-  const timeline = timelineOf(run.sequence);
+  const timeline = ledTimeline(run.sequence);
   const nowMs = momentMs(timeline, head);
   const recent = timeline.blocks.filter(({ endMs }) => endMs <= nowMs && nowMs - endMs < ASKED_MS);
   return recent.findLast(({ blockId }) => run.toRate.includes(blockId))?.blockId;
@@ -182,7 +174,7 @@ export function askedNow(run: Run, { head }: { head: Playhead }): string | undef
 /** What was seen of a hand at the stop to look again. */
 export function look(hand: Hand, answer: LookAnswer): void {
   change((run) => {
-    const event = timelineOf(run.sequence).events[run.head.event];
+    const event = ledTimeline(run.sequence).events[run.head.event];
     if (!event?.look) return {};
     const { blockId, round, look: stop } = event;
     const seen = { blockId, ...(timesOf(run.sequence, blockId) > 1 && { round }), stop, hand, answer, at: now() };
@@ -250,7 +242,7 @@ export function endRun(ending: Exclude<Ending, 'completed'>, stop?: { sign: Stop
     return { head, ended: ended.filter(({ done }) => done.some(({ amount }) => amount > 0)) };
   });
   change((run) => {
-    const timeline = timelineOf(run.sequence);
+    const timeline = ledTimeline(run.sequence);
     const behind = { ...run.head, event: timeline.events.length };
     const toRate = blocksToRate(run, timeline, behind, run.sets);
     const why = stop && { stopSign: stop.sign, stopHand: stop.hand };

@@ -29,6 +29,7 @@ export function MoreMenu({ items, label = 'More', compact = false }: Props) {
         {compact ? <Ellipsis size={18} aria-hidden /> : 'More'}
       </MenuButton>
       <MenuItems
+        modal={false}
         anchor={{ to: 'bottom end', gap: 4, padding: 8 }}
         className="z-40 min-w-44 border-2 border-ink bg-white shadow-lg outline-none"
       >

@@ -44,13 +44,7 @@ export function SearchChoice({ label, options, value, nothing, choose, id, class
   const fits = useMemo(() => fitting(all, typed), [all, typed]);
   const chosen = all.find((option) => option.id === value) ?? null;
   return (
-    <Combobox
-      immediate
-      by="id"
-      value={chosen}
-      onChange={(option: Option | null) => option && choose(option.id)}
-      onClose={() => setTyped('')}
-    >
+    <Combobox by="id" value={chosen} onChange={(option: Option | null) => option && choose(option.id)} onClose={() => setTyped('')}>
       {({ open }) => (
         <>
           <div className={`relative ${className}`}>
@@ -63,7 +57,7 @@ export function SearchChoice({ label, options, value, nothing, choose, id, class
               onChange={(event) => setTyped(event.target.value)}
               // What is typed takes the place of what is chosen.
               onFocus={(event: FocusEvent<HTMLInputElement>) => event.target.select()}
-              // It opens with the focus; whoever has it and presses wants it open again.
+              // By keys it opens with the first letter or arrow: who only passes through is not held up.
               onClick={() => !open && opener.current?.click()}
             />
             <ComboboxButton ref={opener} aria-hidden className="absolute inset-y-0 right-0 grid w-8 place-items-center text-ink-soft">
@@ -71,6 +65,7 @@ export function SearchChoice({ label, options, value, nothing, choose, id, class
             </ComboboxButton>
           </div>
           <ComboboxOptions
+            modal={false}
             anchor={{ to: 'bottom start', gap: 4, padding: 8 }}
             className="z-50 w-max max-w-[min(28rem,90vw)] min-w-(--input-width) overflow-y-auto border-2 border-ink bg-white shadow-lg [--anchor-max-height:20rem]"
           >

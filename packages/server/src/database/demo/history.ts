@@ -1,4 +1,4 @@
-import { addDays, compileTimeline, lastOf, weekdayOf } from '@clay-pot/core';
+import { addDays, compileTimeline, lastOf, type Sequence, weekdayOf } from '@clay-pot/core';
 import { methodOf, shippedMethod, shippedMovement } from '@clay-pot/core/library';
 import { sumsOfSession } from '../../sessions/session-sums.js';
 import type { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, SessionRow } from '../../sessions/session.entities.js';
@@ -9,9 +9,12 @@ import { complaintsOf, formOf, reportsOf, setsOf, type Telling, type Told } from
 /** Weeks at the start in which the sequence was still in its shorter form. */
 const EARLY_WEEKS = 3;
 
+/** A session with its plan, which is kept once for all that led the same. */
+export type ToldSession = Omit<SessionRow, 'planId'> & { readonly plan: Sequence };
+
 /** What somebody did, as rows. */
 export interface History {
-  readonly sessions: SessionRow[];
+  readonly sessions: ToldSession[];
   readonly sets: DoneSetRow[];
   readonly reports: BlockReportRow[];
   readonly complaints: ComplaintRow[];

@@ -1,4 +1,4 @@
-import { addDays, METRIC, must, personOf, weekdayOf } from '@clay-pot/core';
+import { addDays, METRIC, must, personOf, type Sequence, weekdayOf } from '@clay-pot/core';
 import { TZDate } from '@date-fns/tz';
 import type { DataSource, EntityTarget, ObjectLiteral } from 'typeorm';
 import { AccountRow, StudioRow } from '../../accounts/entities.js';
@@ -14,7 +14,10 @@ import { ReadingRow } from '../../readings/reading.entity.js';
 import { storedSequence } from '../../sequences/sequence-sums.js';
 import { ProgrammeRow } from '../../programmes/programme.entity.js';
 import { storedProgramme } from '../../programmes/stored-programme.js';
+import { movementRowsOf, SequenceMovementRow } from '../../sequences/sequence-movements.js';
 import { SequenceRow } from '../../sequences/sequence.entity.js';
+import { keepPlan } from '../../sessions/plans.js';
+import { StudioScope } from '../studio-scope.js';
 import { BlockReportRow, ComplaintRow, DoneSetRow, FormTickRow, SessionRow } from '../../sessions/session.entities.js';
 import { SEQUENCE_FORMAT_VERSION } from '@clay-pot/core/exchange';
 import { shippedMovement } from '@clay-pot/core/library';
@@ -63,6 +66,10 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
       await add(SequenceRow, [
         { id, studioId, ...versions, ...storedSequence(document, shippedMovement), updatedAt: early, removedAt: null },
       ]);
+      await add(
+        SequenceMovementRow,
+        movementRowsOf(id, document).map((row) => ({ ...row, studioId })),
+      );
     }
     const ownId = new SeededRandom(SEED + 2).id(early);
     const own = strapHang(ownId);
@@ -128,10 +135,15 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
       const rate = raterOf(personOf(athlete, readings, today).person, rating);
       histories.push(tellHistory({ studioId, athleteId, sequenceId, sequence, weekdays, course, today, at, rate }, random));
     }
-    await add(
-      SessionRow,
-      histories.flatMap((history) => history.sessions),
-    );
+    const held = new StudioScope(studioId, TIME_ZONE, manager);
+    const planIds = new Map<Sequence, string>();
+    const sessions: SessionRow[] = [];
+    for (const { plan, ...session } of histories.flatMap((history) => history.sessions)) {
+      const planId = planIds.get(plan) ?? (await keepPlan(held, plan));
+      planIds.set(plan, planId);
+      sessions.push({ ...session, planId });
+    }
+    await add(SessionRow, sessions);
     await add(
       DoneSetRow,
       histories.flatMap((history) => history.sets),

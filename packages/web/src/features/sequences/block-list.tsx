@@ -21,6 +21,7 @@ import {
   type SessionView,
   type Severity,
   summarise,
+  timelineOf,
 } from '@clay-pot/core';
 import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
@@ -30,7 +31,7 @@ import { dropBlock, useEditor, useHovered } from '../../store/editor.js';
 import { groupsOf } from '../../domain/in-order.js';
 import { RoundGroup } from './round-group.js';
 import { BlockRow, type Concern } from './block-row.js';
-import { type Seen, timelineOf } from '../../domain/session-view.js';
+import type { Seen } from '../../domain/session-view.js';
 import { useMemo } from 'react';
 
 interface Props {
@@ -52,7 +53,7 @@ function onDragEnd({ active, over }: DragEndEvent) {
 export function BlockList({ document, seen, findings, athlete }: Props) {
   const { blocks } = document;
   // Of the document as it is: the view comes a frame later.
-  const timeline = timelineOf(document, useKnown());
+  const timeline = timelineOf(document, useKnown().movement);
   const selectedId = useEditor((editor) => editor.selectedId);
   const hoveredId = useHovered((state) => state.id);
   const marks = useMemo(() => marksOf(findings), [findings]);

@@ -7,11 +7,11 @@ import { sequenceOf, SHORT, someone } from '../../made-up.fixture.js';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { bandPercentOf, useBands } from '../../store/bands.js';
 import { usePlayhead } from '../../store/playhead.js';
-import { type Run, timelineOf, useRun } from '../../store/run.js';
+import { type Run, ledTimeline, useRun } from '../../store/run.js';
 import { PlayerGauge, toggleGauge, useGauge } from './player-gauge.js';
 
 const wren = someone();
-const timeline = timelineOf(SHORT);
+const timeline = ledTimeline(SHORT);
 function run(event: number, change: Partial<Run> = {}): Run {
   const now = runOf(event, change);
   usePlayhead.setState({ head: now.head });
@@ -100,7 +100,7 @@ describe('a gauge in the session', () => {
 
   test('an open set ends when the hand lets go; one with an end does not', async () => {
     const open = sequenceOf([['b', 'load', 'isometric.flexion', 'medium', '1x30s,1xmax60s @50% rest10 L']]);
-    const openTimeline = timelineOf(open);
+    const openTimeline = ledTimeline(open);
     const [fixed, untilItFails] = openTimeline.events.flatMap(({ stint }, index) => (stint === null ? [] : [index]));
     for (const [event, endsBy] of [
       [fixed!, 0],

@@ -17,7 +17,7 @@ import {
   skipStint,
   skipWholeBlock,
   tick,
-  timelineOf,
+  ledTimeline,
   useRun,
 } from '../../store/run.js';
 import { Button } from '../../ui/button.js';
@@ -78,7 +78,7 @@ function Led({ run }: { run: Run }) {
 }
 
 function Player({ run }: { run: Run }) {
-  const timeline = timelineOf(run.sequence);
+  const timeline = ledTimeline(run.sequence);
   const { head, paused } = run;
   const [asking, setAsking] = useState<'what hurts' | 'easier' | null>(null);
   const event = timeline.events[head.event];
@@ -149,7 +149,7 @@ function Player({ run }: { run: Run }) {
 }
 
 function TimeLeft({ run }: { run: Run }) {
-  const timeline = timelineOf(run.sequence);
+  const timeline = ledTimeline(run.sequence);
   return <b data-testid="remaining">{usePlayhead(({ head }) => clock(remainingMs(timeline, head)))}</b>;
 }
 
@@ -170,7 +170,7 @@ function Question({ run }: { run: Run }) {
 /** Only what waits to be ended, or may end early by itself, is ended by this. */
 function finishIfOpen(): void {
   const { run } = useRun.getState();
-  const event = run && timelineOf(run.sequence).events[run.head.event];
+  const event = run && ledTimeline(run.sequence).events[run.head.event];
   if (event && (event.untilTold || event.open)) finishNow();
 }
 
@@ -185,7 +185,7 @@ function useClock(run: Run, running: boolean): void {
   const { id, sequence } = run;
   useEffect(() => {
     if (!running) return;
-    const timeline = timelineOf(sequence);
+    const timeline = ledTimeline(sequence);
     let timer: ReturnType<typeof setTimeout> | undefined;
     const look = () => tick(takeElapsedMs());
     const lookLater = () => {
@@ -211,7 +211,7 @@ function useClock(run: Run, running: boolean): void {
 
 /** The whole session as a strip of its blocks, filled as far as it went. */
 function Course({ run }: { run: Run }) {
-  const timeline = timelineOf(run.sequence);
+  const timeline = ledTimeline(run.sequence);
   // Once a second is as fine as the strip can show.
   const atMs = 1000 * usePlayhead(({ head }) => Math.floor(momentMs(timeline, head) / 1000));
   return (

@@ -4,7 +4,7 @@ import { screen, within } from '@testing-library/react';
 import { sequenceOf, SHORT, someone } from '../../made-up.fixture.js';
 import { answering, show } from '../../screen.fixture.js';
 import { useOutbox } from '../../store/outbox.js';
-import { beginRun, endRun, tick, timelineOf, useRun } from '../../store/run.js';
+import { beginRun, endRun, tick, ledTimeline, useRun } from '../../store/run.js';
 import { EndScreen } from './end-screen.js';
 import { AskBar, RatePanel } from './rate-panel.js';
 import { EaseDialog, StopDialog } from './stop-dialog.js';
@@ -31,7 +31,7 @@ function begin(methodId?: string) {
 }
 /** To the end of a block's work. */
 function throughBlock(index: number) {
-  const { blocks } = timelineOf(run().sequence);
+  const { blocks } = ledTimeline(run().sequence);
   tick(blocks[index]!.endMs + 100);
 }
 
@@ -163,7 +163,7 @@ describe('discomfort of five and more', () => {
     expect(run().paused).toBe(true);
     expect(await screen.findByRole('button', { name: /1×12 → 1×\d/ })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Take ball squeeze out' }));
-    expect(timelineOf(run().sequence).events[run().head.event]).toMatchObject({ blockId: 'b' });
+    expect(ledTimeline(run().sequence).events[run().head.event]).toMatchObject({ blockId: 'b' });
   });
 });
 
@@ -237,7 +237,7 @@ describe('a stop', () => {
 describe('the end', () => {
   test('of a whole session: what to do after, what is still untold, and the note that goes with the record', async () => {
     begin();
-    tick(timelineOf(SHORT).durationMs + 1000);
+    tick(ledTimeline(SHORT).durationMs + 1000);
     expect(run().ended).toMatchObject({ ending: 'completed' });
     const { user } = show(<EndScreen run={run()} ended={run().ended!} />);
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Done');
@@ -254,7 +254,7 @@ describe('the end', () => {
 
   test('tells of the exceptions, then of all the others with one tap', async () => {
     begin();
-    tick(timelineOf(SHORT).durationMs + 1000);
+    tick(ledTimeline(SHORT).durationMs + 1000);
     const Ended = () => {
       const now = useRun((state) => state.run)!;
       return <EndScreen run={now} ended={now.ended!} />;
@@ -285,7 +285,7 @@ describe('the end', () => {
 describe('faults of form', () => {
   function Watching() {
     const now = useRun((state) => state.run)!;
-    return <WatchFor run={now} event={timelineOf(now.sequence).events[now.head.event]!} className="" />;
+    return <WatchFor run={now} event={ledTimeline(now.sequence).events[now.head.event]!} className="" />;
   }
   const left = () => screen.getByRole('button', { name: 'Held breath: left' });
 

@@ -2,7 +2,7 @@ import { type SessionView, viewOf } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { useForWhom } from '../../domain/for-whom.js';
 import { knownMovement, methodFor, useKnown } from '../../store/library.js';
-import { type Run, timelineOf } from '../../store/run.js';
+import { type Run, ledTimeline } from '../../store/run.js';
 
 /** What is led, and for whom. */
 export type Led = Pick<Run, 'sequence' | 'athleteId' | 'cautions' | 'equipment'>;
@@ -14,6 +14,6 @@ export function useRunView({ sequence, athleteId, cautions, equipment }: Led): S
   return useMemo(() => {
     const asked = { sequence, lookup: knownMovement, shelf, person, method: methodFor(sequence) };
     const now = `${person.today}T00:00:00.000Z`;
-    return viewOf({ ...asked, athlete: { cautions, equipment }, past: [], now }, timelineOf(sequence));
+    return viewOf({ ...asked, athlete: { cautions, equipment }, past: [], now }, ledTimeline(sequence));
   }, [sequence, shelf, person, cautions, equipment]);
 }
