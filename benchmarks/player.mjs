@@ -26,7 +26,8 @@ async function measure(what, switches) {
   await page.waitForTimeout(Math.min(WARM_MS, SECONDS * 1000));
   const session = await page.context().newCDPSession(page);
   await session.send('Performance.enable', { timeDomain: 'threadTicks' });
-  const read = async () => Object.fromEntries((await session.send('Performance.getMetrics')).metrics.map(({ name, value }) => [name, value]));
+  const read = async () =>
+    Object.fromEntries((await session.send('Performance.getMetrics')).metrics.map(({ name, value }) => [name, value]));
   const before = await read();
   await page.waitForTimeout(SECONDS * 1000);
   const after = await read();

@@ -171,7 +171,7 @@ test('where it hurts is pointed at on the hand: by a tap near the place, and by 
   // Not on it, but nearer to it than to any other.
   await page.mouse.click(tip.x + tip.width / 2 + 9, tip.y + tip.height / 2 + 5);
   await expect(places.getByRole('button', { name: 'Ring finger, middle joint' })).toHaveAttribute('aria-pressed', 'true');
-  await page.getByRole('button', { name: 'Back of the hand', exact: true }).click();
+  await page.getByRole('radio', { name: 'Back of the hand', exact: true }).click();
   await places.getByRole('button', { name: 'Ring finger, middle joint' }).focus();
   await page.keyboard.press('ArrowDown');
   await expect(places.locator(':focus')).toHaveAccessibleName('Ring finger, knuckle');

@@ -14,7 +14,7 @@ import { CallWorkService } from './call-work.service.js';
 /** One answer to a request is worked on no longer than this; who is left is looked at when it is asked again. */
 const WORK_MS = 1500;
 /** What one gathers another computes meanwhile. */
-const AT_ONCE = 2;
+const AT_ONCE = 1;
 /** What was answered longer ago rests on evidence that nobody calls by any more. */
 const ANSWERS_DAYS = 200;
 const ANSWERED_SHOWN = 60;

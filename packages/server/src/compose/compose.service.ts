@@ -6,7 +6,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { CircumstancesService } from '../effort/circumstances.service.js';
 import { invalid } from '../http/problem.js';
 import { LevelsService } from '../levels/levels.service.js';
-import { MovementRow } from '../movements/movement.entity.js';
+import { ownOf } from '../library/library.service.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
 import { HeavyWork } from '../work/heavy-work.js';
 
@@ -58,9 +58,8 @@ export class ComposeService {
     };
     const faults = checkSequence(frame, known.movement);
     if (faults.length > 0) throw invalid(faults.map(lockedFault));
-    const rows = await scope.of(MovementRow).find();
+    const { movements } = await ownOf(scope);
     const standings = await this.standingsOf(scope, question.athleteId);
-    const own = rows.map(({ document }) => document);
     return {
       goalId,
       minutes,
@@ -70,8 +69,8 @@ export class ComposeService {
       past,
       standings,
       now,
-      own,
-      removedIds: rows.filter(({ removedAt }) => removedAt !== null).map(({ document }) => document.id),
+      own: movements.map(({ document }) => document),
+      removedIds: movements.filter(({ removed }) => removed).map(({ document }) => document.id),
       ...(notAt && { notAt }),
       ...(locked && { locked }),
       ...(rounds && { rounds }),

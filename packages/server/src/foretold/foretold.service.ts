@@ -5,9 +5,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { KeptAnswersService } from '../kept/kept-answers.service.js';
 import { LEVELS_PAST_DAYS } from '../levels/levels.service.js';
-import { own } from '../library/library.service.js';
-import { MethodRow } from '../methods/method.entity.js';
-import { MovementRow } from '../movements/movement.entity.js';
+import { ownOf } from '../library/library.service.js';
 import { ReadingsService } from '../readings/readings.service.js';
 import { ledSessions } from '../sessions/led-sessions.js';
 import { HeavyWork } from '../work/heavy-work.js';
@@ -29,14 +27,13 @@ export class ForetoldService {
 
   private async found(scope: StudioScope, athleteId: string): Promise<ForetoldAnswer> {
     const now = this.clock.now();
-    const [{ sex, statureCm, massKg, birthDate }, readings, sessions, ownMovements, ownMethods] = await Promise.all([
+    const [{ sex, statureCm, massKg, birthDate }, readings, sessions, { movements, methods }] = await Promise.all([
       scope.of(AthleteRow).get(athleteId, 'athlete'),
       this.readings.list(scope, athleteId),
       ledSessions(scope, athleteId, now, LEVELS_PAST_DAYS),
-      scope.of(MovementRow).find(),
-      scope.of(MethodRow).find(),
+      ownOf(scope),
     ]);
     const whom = { record: { sex, statureCm, massKg, birthDate }, readings, sessions: [], today: dayIn(scope.timeZone, now) };
-    return this.work.run('answerForetold', { ownMovements: ownMovements.map(own), ownMethods: ownMethods.map(own), whom, sessions });
+    return this.work.run('answerForetold', { ownMovements: movements, ownMethods: methods, whom, sessions });
   }
 }

@@ -2,8 +2,7 @@ import { type Evidence, heldAndTested, type Person, type Reading } from '@clay-p
 import { Injectable } from '@nestjs/common';
 import type { StudioScope } from '../database/studio-scope.js';
 import { KeptAnswersService } from '../kept/kept-answers.service.js';
-import { LibraryService, own } from '../library/library.service.js';
-import { MovementRow } from '../movements/movement.entity.js';
+import { LibraryService, ownOf } from '../library/library.service.js';
 import { HeavyWork } from '../work/heavy-work.js';
 import { type RecordOf, whomWork } from './whom-work.js';
 
@@ -30,10 +29,10 @@ export class EvidenceService {
   /** With another body than the one on record: what a set told depends on it. */
   async found(scope: StudioScope, athleteId: string, known: Known & { record: RecordOf }, until: Date): Promise<Evidence[]> {
     const { today } = known.person;
-    const [whom, movements] = await Promise.all([whomWork(scope, athleteId, { ...known, today }, until), scope.of(MovementRow).find()]);
+    const [whom, { movements }] = await Promise.all([whomWork(scope, athleteId, { ...known, today }, until), ownOf(scope)]);
     // No thread is started where nothing tells anything.
     if (whom.sessions.length + whom.readings.length === 0) return [];
-    return this.work.run('answerEvidence', { ...whom, ownMovements: movements.map(own) });
+    return this.work.run('answerEvidence', { ...whom, ownMovements: movements });
   }
 
   /** What holds, repetitions and all-out tests tell. */

@@ -7,7 +7,7 @@ import type { StudioScope } from '../database/studio-scope.js';
 import { CircumstancesService } from '../effort/circumstances.service.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { invalid } from '../http/problem.js';
-import { MovementRow } from '../movements/movement.entity.js';
+import { ownOf } from '../library/library.service.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { soundSequence } from '../sequences/sound-sequence.js';
 import { HeavyWork } from '../work/heavy-work.js';
@@ -32,7 +32,7 @@ export class EvaluateService {
       throw invalid([{ pointer: '/programme/methodId', message: `There is no method “${programme.methodId}”.` }]);
     }
     question.sequences?.forEach(({ sequence }, index) => soundSequence(sequence, known, `/sequences/${index}/sequence`));
-    const movements = await scope.of(MovementRow).find();
+    const { movements } = await ownOf(scope);
     return this.work.run('answerEvaluate', {
       programme,
       sequences: await sequencesFor(scope, question),

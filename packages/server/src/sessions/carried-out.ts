@@ -1,4 +1,4 @@
-import type { CarriedOut } from '@clay-pot/core';
+import { type CarriedOut, groupedBy } from '@clay-pot/core';
 import { In } from 'typeorm';
 import type { StudioScope } from '../database/studio-scope.js';
 import { plansOf } from './plans.js';
@@ -10,12 +10,22 @@ const DAY_MS = 86_400_000;
  * An athlete's ended sessions that began within some days before an instant, with what was done of each, the newest first.
  * @param latest no more than so many
  */
-export async function carriedOut(
+export async function carriedOut(scope: StudioScope, athleteId: string, until: Date, limits: Limits): Promise<CarriedOut[]> {
+  return (await carriedRows(scope, athleteId, until, limits)).map(({ carried }) => carried);
+}
+
+interface Limits {
+  readonly days: number;
+  readonly latest?: number;
+}
+
+/** The same, each with its row. */
+export async function carriedRows(
   scope: StudioScope,
   athleteId: string,
   until: Date,
-  { days, latest }: { days: number; latest?: number },
-): Promise<CarriedOut[]> {
+  { days, latest }: Limits,
+): Promise<{ readonly row: SessionRow; readonly carried: CarriedOut }[]> {
   const query = scope
     .of(SessionRow)
     .query('session')
@@ -31,13 +41,16 @@ export async function carriedOut(
     rows.map(({ planId }) => planId),
   );
   const sets = await scope.of(DoneSetRow).find({ where: { sessionId: In(rows.map(({ id }) => id)) } });
-  return rows.map(({ id, sequenceId, startedAt, endedAt, onDay, planId }) => ({
-    id,
-    sequenceId,
-    startedAt: startedAt.toISOString(),
-    endedAt: (endedAt ?? startedAt).toISOString(),
-    onDay,
-    plan: planOf(planId),
-    sets: sets.filter(({ sessionId }) => sessionId === id),
-  }));
+  const setsOf = groupedBy(sets, ({ sessionId }) => sessionId);
+  return rows.map((row) => {
+    const { id, sequenceId, startedAt, endedAt, onDay, planId } = row;
+    const carried: CarriedOut = {
+      ...{ id, sequenceId, onDay },
+      startedAt: startedAt.toISOString(),
+      endedAt: (endedAt ?? startedAt).toISOString(),
+      plan: planOf(planId),
+      sets: setsOf.get(id) ?? [],
+    };
+    return { row, carried };
+  });
 }

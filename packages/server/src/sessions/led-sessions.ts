@@ -1,32 +1,21 @@
-import { adviseOnMorning, type Hand, HANDS, type MorningAdvice, must, type ToldLedSession } from '@clay-pot/core';
+import { adviseOnMorning, type Hand, HANDS, type MorningAdvice, type ToldLedSession } from '@clay-pot/core';
 import { In } from 'typeorm';
 import type { StudioScope } from '../database/studio-scope.js';
-import { carriedOut } from './carried-out.js';
-import { BlockReportRow, ComplaintRow, FormTickRow, SessionRow } from './session.entities.js';
-
-/** What a session’s own row tells of how it went. */
-const TOLD = {
-  ...{ id: true, sequenceId: true, ending: true, completion: true, maxDiscomfort: true, exertion: true },
-  ...{ discomfortPolicy: true, morning: true, morningBefore: true },
-} as const;
+import { carriedRows } from './carried-out.js';
+import { BlockReportRow, ComplaintRow, FormTickRow } from './session.entities.js';
 
 /** An athlete’s sessions of some days before an instant with how they felt, oldest first: what progress is judged by. */
 export async function ledSessions(scope: StudioScope, athleteId: string, until: Date, days: number): Promise<ToldLedSession[]> {
-  const carried = await carriedOut(scope, athleteId, until, { days });
-  if (carried.length === 0) return [];
-  const ids = In(carried.map(({ id }) => id));
-  const [reports, complaints, form, rows] = await Promise.all([
+  const found = await carriedRows(scope, athleteId, until, { days });
+  if (found.length === 0) return [];
+  const ids = In(found.map(({ row }) => row.id));
+  const [reports, complaints, form] = await Promise.all([
     scope.of(BlockReportRow).find({ where: { sessionId: ids } }),
     scope.of(ComplaintRow).find({ where: { sessionId: ids } }),
     scope.of(FormTickRow).find({ where: { sessionId: ids } }),
-    scope.of(SessionRow).find({ select: TOLD, where: { id: ids } }),
   ]);
   const ofSession = <R extends { sessionId: string }>(rows: readonly R[], id: string) => rows.filter(({ sessionId }) => sessionId === id);
-  const led = carried.map((session): ToldLedSession => {
-    const row = must(
-      rows.find(({ id }) => id === session.id),
-      'the row of a session',
-    );
+  const led = found.map(({ row, carried: session }): ToldLedSession => {
     const { morning, morningBefore, ending, completion, maxDiscomfort, exertion, discomfortPolicy } = row;
     const advice = (hand: Hand): MorningAdvice | null => (morning ? adviseOnMorning(morning, morningBefore, hand).advice : null);
     return {
