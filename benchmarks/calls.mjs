@@ -10,10 +10,11 @@ import { createConnection } from 'mysql2/promise';
 import { copyDatabase } from '../scripts/copy-database.mjs';
 import { removeDatabase, startDatabase } from '../scripts/database.mjs';
 import { makeTemplates, TEMPLATES } from '../scripts/templates.mjs';
+import { sized } from './small.mjs';
 
 const MAIN = fileURLToPath(new URL('../packages/server/dist/main.js', import.meta.url));
 const given = process.argv.slice(2).map(Number);
-const SIZES = given.length > 0 ? given : [12, 70, 200];
+const SIZES = given.length > 0 ? given : sized([12, 70, 200], [14]);
 const BESIDE_EVERY_MS = 50;
 
 /** Tables whose rows belong to an athlete, and those of a session. */

@@ -1,11 +1,12 @@
 // Fatigue of a 60-minute session over 24 muscle groups, in closed form, beside Runge–Kutta of the fourth order at 10 ms.
 //   ./clay-pot test types   (builds the core)   then   node benchmarks/fatigue.mjs, or in Chromium: node benchmarks/in-chromium.mjs fatigue.mjs
 import { fatigueCourses, RATES, SIDE_GROUPS } from '@clay-pot/core';
+import { sized } from './small.mjs';
 
 const MINUTES = 60;
 const REPETITION_S = 4;
 const REST_S = 6;
-const ROUNDS = 31;
+const ROUNDS = sized(31, 3);
 
 /** Every group works at its own effort, four seconds on and six off, for an hour. */
 function session() {

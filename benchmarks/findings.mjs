@@ -2,9 +2,10 @@
 import { performance } from 'node:perf_hooks';
 import { CHECKS, findingsOf, PHASES, REFERENCE_BODIES, referencePerson, USUAL_PACING, viewOf } from '@clay-pot/core';
 import { LIBRARY, shippedMovement, USUAL_METHOD } from '@clay-pot/core/library';
+import { sized } from './small.mjs';
 
 const SIZES = [30, 60, 120];
-const RUNS = 15;
+const RUNS = sized(15, 2);
 const DAY = '2026-01-01';
 const person = referencePerson(REFERENCE_BODIES['not stated'], DAY);
 const athlete = { cautions: [{ caution: 'arthritis' }, { caution: 'blood-pressure' }], equipment: ['mat', 'wall'] };

@@ -3,12 +3,17 @@
 // A processor draws here in place of a graphics card, so its drawing is no measure and is left out; `×4` is a thread four times as slow, as on a
 // middling phone. At 60 frames a second a frame has 16.7 ms.
 import { launch } from './chromium.mjs';
+import { signIn } from './sign-in.mjs';
+import { sized } from './small.mjs';
 
 const [address = 'http://localhost:4173', ...wanted] = process.argv.slice(2);
 const movements = wanted.length
   ? wanted
-  : ['free.wrist-circles', 'stretch.flexors', 'strength.palm-lift', 'rock.palm-backward', 'weight.roller-up'];
-const WATCHED_MS = 4000;
+  : sized(
+      ['free.wrist-circles', 'stretch.flexors', 'strength.palm-lift', 'rock.palm-backward', 'weight.roller-up'],
+      ['free.wrist-circles'],
+    );
+const WATCHED_MS = sized(4000, 500);
 
 const browser = await launch(['--use-gl=angle', '--use-angle=swiftshader', '--enable-unsafe-swiftshader']);
 const page = await browser.newPage({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 2, baseURL: address });
@@ -40,11 +45,7 @@ await page.addInitScript(() => {
       if (counted.calls > calls) counted.frames.push(performance.now() - begun);
     });
 });
-await page.goto('/');
-await page.getByLabel('E-mail').fill('coach@lanternfield.example');
-await page.getByLabel('Password').fill('lantern-hall');
-await page.keyboard.press('Enter');
-await page.getByRole('navigation', { name: 'Places' }).waitFor();
+await signIn(page);
 const session = await page.context().newCDPSession(page);
 
 async function watched(slower) {

@@ -2,9 +2,10 @@
 //   ./clay-pot test types   (builds the core)   then   node benchmarks/postures.mjs
 import { isMainThread, parentPort, Worker } from 'node:worker_threads';
 import { GRAVITY, handLoad, REFERENCE_BODIES, segmentsOf, USUAL_POSTURES } from '@clay-pot/core';
+import { sized } from './small.mjs';
 
 const ROUNDS = 5;
-const POSTURES = 400_000;
+const POSTURES = sized(400_000, 4_000);
 const BODY = REFERENCE_BODIES.male;
 const leanAt = (index) => (index % 40) - 20;
 

@@ -2,8 +2,9 @@
 //   ./clay-pot test types   (builds the core)   then   node benchmarks/programme.mjs, or in Chromium: node benchmarks/in-chromium.mjs programme.mjs
 import { addDays, editProgramme, EQUIPMENT, evaluateProgramme, inPhaseOrder, maximum, PHASES, USUAL_PACING } from '@clay-pot/core';
 import { LIBRARY, METHODS, shippedMovement } from '@clay-pot/core/library';
+import { sized } from './small.mjs';
 
-const [WEEKS, BLOCKS, EDITS] = [12, 30, 60];
+const [WEEKS, BLOCKS, EDITS] = sized([12, 30, 60], [4, 6, 3]);
 const MONDAY = '2026-11-02';
 
 /** Thirty blocks out of all families, others for each plan. */

@@ -1,8 +1,9 @@
 // Prints what comes of a thousand simulated athletes by each method and pace: node benchmarks/simulate.mjs [movement] [athletes]
 import { studied } from '@clay-pot/core';
 import { METHODS, shippedMovement } from '@clay-pot/core/library';
+import { sized } from './small.mjs';
 
-const [movementId = 'bearing.palm-support', athletes = '1000'] = process.argv.slice(2);
+const [movementId = 'bearing.palm-support', athletes = String(sized(1000, 2))] = process.argv.slice(2);
 const movement = shippedMovement(movementId);
 if (!movement) throw new Error(`There is no movement “${movementId}”.`);
 const told = ({ value, low, high }, digits, unit = '') =>

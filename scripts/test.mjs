@@ -1,5 +1,6 @@
 import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { benches } from './benches.mjs';
 import { ensureCompiled, ensureWeb } from './build.mjs';
 import { startDatabase } from './database.mjs';
 import { ensureOnMachine } from './machine.mjs';
@@ -9,7 +10,7 @@ import { makeTemplates, TEMPLATES } from './templates.mjs';
 import { tell } from './test-results.mjs';
 import { Told } from './told.mjs';
 
-const PARTS = ['types', 'lint', 'unit', 'e2e'];
+const PARTS = ['types', 'lint', 'unit', 'benches', 'e2e'];
 /** Run only when named. */
 const EXTRAS = ['pictures'];
 
@@ -18,8 +19,8 @@ export async function test(names) {
   const unknown = names.find((name) => ![...PARTS, ...EXTRAS].includes(name));
   if (unknown) throw new Told(`There is no part “${unknown}”; the parts are ${PARTS.join(', ')}.`);
   const wanted = new Set(names.length ? names : PARTS);
-  const inBrowser = wanted.has('e2e') || wanted.has('pictures');
-  const overDatabase = wanted.has('unit') || inBrowser;
+  const inBrowser = ['e2e', 'pictures', 'benches'].some((part) => wanted.has(part));
+  const overDatabase = wanted.has('unit') || wanted.has('benches') || inBrowser;
   await ensureOnMachine(...(overDatabase ? ['database'] : []), ...(inBrowser ? ['browser'] : []));
   await ensureCompiled();
 
@@ -38,7 +39,10 @@ export async function test(names) {
       TEST_TEMPLATE_DEMO: TEMPLATES.demo,
     };
     // What is read and what is run go side by side; the browser has the machine for itself.
-    await Promise.all([reading(run, inBrowser), unit(run, results, env)]);
+    await Promise.all([
+      reading(run, inBrowser).then(() => run.part('benches', 'benches', () => benches(database.url))),
+      unit(run, results, env),
+    ]);
     await browser(run, results, env);
   } finally {
     await database?.stop();

@@ -1,6 +1,6 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { type TermId, termOf } from '@clay-pot/core';
-import { lazy, type ReactNode, Suspense } from 'react';
+import { lazy, memo, type ReactNode, Suspense } from 'react';
 
 /** What terms mean weighs more than the button that asks: it comes with the first question. */
 const Answer = lazy(() => import('./asked-answer.js'));
@@ -16,26 +16,34 @@ interface Props {
 }
 
 /** A number, or its name, that tells with one press what it is, what it is made from, and whether it is much. */
-export function Asked({ term, value, inTable = false, className = '', children }: Props) {
+export const Asked = memo(function Asked({ term, value, inTable = false, className = '', children }: Props) {
   return (
     <Popover className="inline">
-      <PopoverButton
-        title="What is this?"
-        {...(inTable && { tabIndex: -1 })}
-        className={`cursor-help text-left decoration-ash decoration-dotted underline-offset-3 hover:underline ${inTable ? '' : 'underline'} ${className}`}
-      >
-        {children}
-      </PopoverButton>
-      <PopoverPanel
-        anchor={{ to: 'bottom start', gap: 6, padding: 8 }}
-        role="dialog"
-        aria-label={termOf(term).plain}
-        className="z-50 w-80 max-w-[calc(100vw-1rem)] border-2 border-ink bg-white p-3 text-small text-ink shadow-lg"
-      >
-        <Suspense>
-          <Answer term={term} value={value} />
-        </Suspense>
-      </PopoverPanel>
+      {({ open }) => (
+        <>
+          <PopoverButton
+            title="What is this?"
+            {...(inTable && { tabIndex: -1 })}
+            className={`cursor-help text-left decoration-ash decoration-dotted underline-offset-3 hover:underline ${inTable ? '' : 'underline'} ${className}`}
+          >
+            {children}
+          </PopoverButton>
+          {/* Many numbers change with every key: what answers for one is there only while it is open. */}
+          {open && (
+            <PopoverPanel
+              static
+              anchor={{ to: 'bottom start', gap: 6, padding: 8 }}
+              role="dialog"
+              aria-label={termOf(term).plain}
+              className="z-50 w-80 max-w-[calc(100vw-1rem)] border-2 border-ink bg-white p-3 text-small text-ink shadow-lg"
+            >
+              <Suspense>
+                <Answer term={term} value={value} />
+              </Suspense>
+            </PopoverPanel>
+          )}
+        </>
+      )}
     </Popover>
   );
-}
+});

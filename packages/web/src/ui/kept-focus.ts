@@ -4,6 +4,8 @@ import { useEffect } from 'react';
 const HOMES = 'li[tabindex], section[aria-label], main';
 /** How long after a press or a key it is looked whether what had the focus is still there: what follows from it may be drawn late. */
 const LOOK_MS = 1000;
+/** Soon enough for whoever goes on by keys, and no frame is drawn for it. */
+const LOOK_EVERY_MS = 60;
 
 /** Whether the focus is on nothing in particular: the page, or a region that only holds it. */
 export const isNowhere = (target: Element | null): boolean =>
@@ -26,24 +28,24 @@ export function useKeptFocus(): void {
       homes = homesOf(target);
     };
     let until = 0;
-    let frame = 0;
+    let timer: ReturnType<typeof setTimeout> | undefined;
     const settle = () => {
-      frame = 0;
+      timer = undefined;
       if (last && !last.isConnected) {
         const home = homes.find((each) => each.isConnected);
         if (home && document.activeElement === document.body) focusRegion(home);
         last = null;
-      } else if (performance.now() < until) frame = requestAnimationFrame(settle);
+      } else if (performance.now() < until) timer = setTimeout(settle, LOOK_EVERY_MS);
     };
     const look = () => {
       until = performance.now() + LOOK_MS;
-      if (!frame) frame = requestAnimationFrame(settle);
+      timer ??= setTimeout(settle, 0);
     };
     document.addEventListener('focusin', remember);
     document.addEventListener('click', look);
     document.addEventListener('keydown', look);
     return () => {
-      cancelAnimationFrame(frame);
+      clearTimeout(timer);
       document.removeEventListener('focusin', remember);
       document.removeEventListener('click', look);
       document.removeEventListener('keydown', look);
