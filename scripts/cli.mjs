@@ -3,7 +3,7 @@ import { Told } from './told.mjs';
 const USAGE = `Usage: ./clay-pot <command>
 
   start   builds what changed, starts the database and the app, prints the address (Ctrl-C ends it)
-  test    types, lint, unit, server and interface tests, with a database of its own
+  test    types, lint, unit, server and interface tests, benches, with a database of its own
           (test types|lint|unit|e2e runs one part; test pictures takes docs/screenshots anew)
   dev     as start, but what is changed is seen at once: packages compiled, server restarted, browser reloaded
   stop    ends a running start, and anything a killed one left behind
