@@ -1,3 +1,4 @@
+import { randomInt } from 'node:crypto';
 import { join } from 'node:path';
 import { bundled, bundleTests } from './scripts/bundle-tests.mjs';
 import { ROOT } from './scripts/places.mjs';
@@ -14,6 +15,9 @@ const project = (name, more = {}) => ({
 
 /** Unit tests of the core, the server over a real database, and the web's stores. Each package's tests stand in one project. */
 export default async () => {
+  // Properties are tried on other cases with each run; the same seed tries the same again.
+  process.env.PROPERTY_SEED ??= String(randomInt(2 ** 31));
+  console.log(`Properties by PROPERTY_SEED=${process.env.PROPERTY_SEED}, PROPERTY_SIZE=${process.env.PROPERTY_SIZE ?? 1}`);
   await bundleTests();
   return {
     // Its own choice on two cores is one worker; each begins anew before modules that were loaded in it fill the memory.
@@ -22,7 +26,7 @@ export default async () => {
     testTimeout: 30_000,
     workerIdleMemoryLimit: '1500MB',
     projects: [
-      project('core'),
+      project('core', { setupFiles: ['<rootDir>/jest.properties.js'] }),
       project('contracts'),
       project('server'),
       project('web', { setupFiles: ['<rootDir>/jest.storage.js'] }),

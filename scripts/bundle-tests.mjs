@@ -1,5 +1,5 @@
 import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { basename, dirname, join } from 'node:path';
 import { rolldown } from 'rolldown';
 import { DATA, ROOT } from './places.mjs';
 
@@ -13,7 +13,7 @@ const packageOf = (name) => join(ROOT, 'packages', name);
  * What they are of is the same code: core and web from their sources, whatever stands in another package as it was built.
  */
 const PROJECTS = {
-  core: { folders: ['core/src', 'core/test'], tests: /\.test\.ts$/ },
+  core: { folders: ['core/src', 'core/test'], tests: /\.test\.ts$/, before: 'core/jest.properties' },
   contracts: { folders: ['contracts/test'], tests: /\.test\.ts$/ },
   // Decorators need their metadata: the server is tested as it was built. Its frameworks load what they find on the way.
   server: {
@@ -43,12 +43,13 @@ export async function bundleTests() {
   await Promise.all(Object.entries(PROJECTS).map(([name, project]) => bundle(name, project)));
 }
 
-async function bundle(name, { setup, built, keepsOut = () => false, ...project }) {
+async function bundle(name, { setup, before, built, keepsOut = () => false, ...project }) {
   const files = testsOf(project);
   const input = Object.fromEntries(
     files.map(({ folder, path }) => [`${folder}/${path.replace(/\.tsx?$/, '')}`, join(ROOT, 'packages', folder, path)]),
   );
   if (setup) input[setup] = join(packageOf('web'), `${setup}.mjs`);
+  if (before) input[basename(before)] = join(packageOf(before.split('/')[0]), `${basename(before)}.mjs`);
   const build = await rolldown({
     input,
     external: (id) => ALWAYS_OUT.test(id) || keepsOut(id),

@@ -10,6 +10,8 @@ let owner: Browser;
 let other: Browser;
 let routes: { method: string; path: string }[];
 let ids: Record<string, string>;
+/** What lies within the owner’s athlete and session, by its part of the address. */
+let within: Record<string, string>;
 
 beforeAll(async () => {
   house = await House.open('walls');
@@ -32,6 +34,16 @@ beforeAll(async () => {
   await owner.ask('PUT', `/programmes/${ids['programmes']}`, { athleteId, document: programmeOf(sequenceId) });
   const startedAt = '2026-05-04T08:00:00.000Z';
   await owner.ask('PUT', `/sessions/${ids['sessions']}`, { athleteId, sequenceId, plan: SEQUENCE, startedAt });
+  within = Object.fromEntries(NESTED.map((inner) => [inner, uuid()]));
+  for (const inner of NESTED) {
+    const parent = ['intakes', 'pictures', 'readings'].includes(inner) ? 'athletes' : 'sessions';
+    const answer = await owner.ask(
+      'PUT',
+      `/${parent}/${ids[parent]}/${inner}/${within[inner]}`,
+      bodyFor('PUT', `/${parent}/{id}/${inner}/{innerId}`),
+    );
+    expect([inner, answer.status < 300]).toEqual([inner, true]);
+  }
   const { body } = await owner.ask<OpenAPIObject>('GET', '/openapi.json');
   routes = Object.entries(body.paths).flatMap(([path, methods]) =>
     Object.keys(methods).map((method) => ({ method: method.toUpperCase(), path: path.replace(/^\/api/, '') })),
@@ -91,6 +103,24 @@ function bodyOfSession(path: string): unknown {
   return { athleteId: ids['athletes'], sequenceId: ids['sequences'], plan: SEQUENCE, startedAt: at };
 }
 
+/** Routes of something that lies within something else. */
+const WITHIN = /^\/(athletes|sessions)\/\{id\}\/[\w-]+\/\{\w+\}$/;
+const NESTED = ['complaints', 'form', 'intakes', 'looks', 'pictures', 'readings', 'reports', 'sets'];
+const TABLES = ['athletes', 'sequences', 'assignments', 'sessions', 'movements', 'methods', 'programmes'];
+const INNER_TABLES = ['readings', 'intakes', 'pictures', 'done_sets', 'block_reports', 'hand_looks', 'form_ticks', 'complaints'];
+
+/** All that the owner has, table by table. @throws where a table is empty: nothing would be proven of it */
+async function everything(): Promise<Record<string, unknown>> {
+  const [studio] = await house.source.query('SELECT studio_id FROM athletes WHERE id = ?', [ids['athletes']]);
+  const all: Record<string, unknown> = {};
+  for (const table of [...TABLES, ...INNER_TABLES]) {
+    const rows = await house.source.query(`SELECT * FROM ${table} WHERE studio_id = ? ORDER BY id`, [studio.studio_id]);
+    expect([table, rows.length > 0]).toEqual([table, true]);
+    all[table] = rows;
+  }
+  return all;
+}
+
 describe('walls between studios', () => {
   test('the walk covers every noun that holds a studio’s data', () => {
     const nouns = new Set(routes.filter(({ path }) => path.includes('{id}')).map(({ path }) => path.split('/')[1]));
@@ -99,20 +129,34 @@ describe('walls between studios', () => {
   });
 
   test('another studio’s ids are not found, by any route, with or without a version', async () => {
-    const before = JSON.stringify(
-      await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions, movements, methods, programmes'),
-    );
+    const before = await everything();
     for (const { method, path } of routes.filter(({ path: candidate }) => candidate.includes('{id}'))) {
-      const real = path.replace('{id}', ids[path.split('/')[1]!]!).replace(/\{\w+\}/, uuid());
+      const [, noun = '', , inner = ''] = path.split('/');
+      const real = path.replace('{id}', ids[noun]!).replace(/\{\w+\}/, within[inner] ?? uuid());
       for (const headers of [{}, { 'if-match': '"1"' }] as Record<string, string>[]) {
         const answer = await other.ask(method, real, bodyFor(method, path), headers);
         expect([method, path, answer.status]).toEqual([method, path, 404]);
         expect(JSON.stringify(answer.body)).not.toMatch(/Test Person|Two blocks|Own hold|Own method/);
       }
     }
-    expect(
-      JSON.stringify(await house.source.query('SELECT * FROM athletes, sequences, assignments, sessions, movements, methods, programmes')),
-    ).toBe(before);
+    expect(await everything()).toEqual(before);
+  });
+
+  test('what lies within another studio’s things is not found within one’s own', async () => {
+    const own = await furnish(other);
+    const ownSession = uuid();
+    await other.ask('PUT', `/sessions/${ownSession}`, { ...own, plan: SEQUENCE, startedAt: '2026-05-04T08:00:00.000Z' });
+    const mine: Record<string, string> = { athletes: own.athleteId, sessions: ownSession };
+    const before = await everything();
+    const nested = routes.filter(({ path }) => WITHIN.test(path) && !path.includes('/calls/'));
+    expect([...new Set(nested.map(({ path }) => path.split('/')[3]))].sort()).toEqual(NESTED);
+    for (const { method, path } of nested) {
+      const [, noun = '', , inner = ''] = path.split('/');
+      const theirs = path.replace('{id}', mine[noun]!).replace(/\{\w+\}/, within[inner]!);
+      const answer = await other.ask(method, theirs, bodyFor(method, path));
+      expect([method, path, answer.status]).toEqual([method, path, 404]);
+    }
+    expect(await everything()).toEqual(before);
   });
 
   test('another studio’s ids inside a body are not found either', async () => {

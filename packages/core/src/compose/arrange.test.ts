@@ -6,6 +6,7 @@ import { arranged } from './arrange.js';
 import { candidatesFor } from './candidates.js';
 import { asked } from './composing.fixture.js';
 import { composingOf } from './question.js';
+import { runs } from '../properties.fixture.js';
 
 const composing = composingOf(asked('grip-endurance', 'grip-and-iron'));
 const { candidates } = candidatesFor(composing);
@@ -65,7 +66,7 @@ test('whatever is chosen, all of it is there, phase by phase, from light to hard
       // The same choice has the same order, however it is handed over.
       expect(arranged(chosen, composing.method)).toEqual(order);
     }),
-    { numRuns: 100, seed: 23 },
+    runs(100),
   );
 });
 
@@ -83,6 +84,6 @@ test('each strength block whose stretch was chosen is followed by it, alone or i
       const mine = works.filter((work) => shares(work, stretch));
       expect(new Set(order.slice(at - mine.length, at))).toEqual(new Set(mine));
     }),
-    { numRuns: 60, seed: 29 },
+    runs(60),
   );
 });

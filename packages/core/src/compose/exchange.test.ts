@@ -8,6 +8,7 @@ import { integerProgrammeOf } from './integer-programme.js';
 import { composingOf } from './question.js';
 import type { Said } from './rule-words.js';
 import { worthOf } from './worth.js';
+import { runs } from '../properties.fixture.js';
 
 const composing = composingOf(asked('racket-arm', 'daily-range'));
 const { candidates } = candidatesFor(composing);
@@ -22,7 +23,7 @@ test('a choice knows its worth, however it came about', () => {
       expect(choice.worth()).toBeCloseTo(worthOf(chosen, composing), 9);
       expect(choice.broken()).toBeCloseTo(Choice.of(structure, mine).broken(), 6);
     }),
-    { numRuns: 100, seed: 7 },
+    runs(100),
   );
 });
 
@@ -40,7 +41,7 @@ test('what cannot be worth more is not looked at to its end, and what can be is'
       choice.toggle(more);
       expect(choice.worth()).toBeCloseTo(worthWith, 9);
     }),
-    { numRuns: 200, seed: 5 },
+    runs(200),
   );
 });
 
@@ -71,7 +72,7 @@ test('a choice keeps the rules exactly when the programme allows it, and is wort
         if (values) expect(choice.worth()).toBeCloseTo(worth, 5);
       },
     ),
-    { numRuns: 60, seed: 11 },
+    runs(60),
   );
 });
 

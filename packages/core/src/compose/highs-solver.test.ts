@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { solver } from './composing.fixture.js';
 import { type Linear, LinearWriter } from './linear.js';
+import { runs } from '../properties.fixture.js';
 
 /** A knapsack: things of a worth and a weight, of which no more may be taken than can be carried. */
 function knapsack(things: readonly (readonly [worth: number, weight: number])[], carried: number): Linear {
@@ -30,7 +31,7 @@ test('it finds what trying everything finds; the relaxation is never worth less'
       expect(solver.solve(linear).worth).toBeCloseTo(most, 6);
       expect(solver.relax(linear).bound).toBeGreaterThanOrEqual(most - 1e-6);
     }),
-    { numRuns: 40, seed: 3 },
+    runs(40),
   );
 });
 

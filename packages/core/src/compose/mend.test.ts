@@ -6,6 +6,7 @@ import type { Sequence } from '../model/sequence.js';
 import { asked } from './composing.fixture.js';
 import { judged, mended, weightOf } from './mend.js';
 import { type Composing, composingOf, type ComposeQuestion } from './question.js';
+import { runs } from '../properties.fixture.js';
 
 const composingFor = (more: Partial<ComposeQuestion> = {}): Composing =>
   composingOf(asked('mixed-class', 'daily-range', { minutes: 30, ...more }));
@@ -42,7 +43,7 @@ test('whatever is taken out of a good sequence, mending never leaves more to fin
       expect(after.view.sequence.budgetMin).toBe(before.view.sequence.budgetMin);
       if (!idsOf(before.findings).includes('minutes-over')) expect(idsOf(after.findings)).not.toContain('minutes-over');
     }),
-    { numRuns: 12, seed: 17 },
+    runs(12),
   );
 });
 

@@ -7,6 +7,7 @@ import { countsFor, targetsS } from './goal.js';
 import { composingOf } from './question.js';
 import { session } from '../rules/checks/sessions.fixture.js';
 import { counted, goalPercent, ownWorth, wantWorths, worthOfSeconds } from './worth.js';
+import { runs } from '../properties.fixture.js';
 
 describe('what seconds of a want are worth', () => {
   const want = { targetS: 100, points: 40 };
@@ -26,7 +27,7 @@ describe('what seconds of a want are worth', () => {
         expect(second).toBeGreaterThanOrEqual(first - 1e-9);
         expect(third - second).toBeLessThanOrEqual(second - first + 1e-9);
       }),
-      { numRuns: 100, seed: 31 },
+      runs(100),
     );
   });
 });

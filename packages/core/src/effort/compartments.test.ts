@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { capacityLeft, enduranceTimeS, holdTimeS, RESTED, restingShare, step, type Units } from './compartments.js';
 import { enduranceS, type Rates, RATES } from './rates.js';
+import { runs } from '../properties.fixture.js';
 
 /** The same system by fourth-order Runge–Kutta at a fixed step, to hold the closed form against. */
 function rungeKutta(rates: Rates, from: Units, target: number, seconds: number, stepS: number): Units {
@@ -115,7 +116,7 @@ describe('three compartments', () => {
         expect(halves.fatigued).toBeCloseTo(whole.fatigued, 6);
         expect(halves.active).toBeCloseTo(whole.active, 6);
       }),
-      { numRuns: 300 },
+      runs(300),
     );
   });
 

@@ -4,6 +4,7 @@ import { guessedMapping, readingKeys, readingsIn, readReadingsTable, writeReadin
 import type { Reading } from '../model/reading.js';
 import { HANDS } from '../vocabulary/hands.js';
 import { GAUGES, MEASURABLE, READING_KINDS, READING_LIMITS } from '../vocabulary/measures.js';
+import { runs } from '../properties.fixture.js';
 
 const TODAY = '2026-06-10';
 const read = (text: string, change: Partial<ReturnType<typeof guessedMapping>> = {}) => {
@@ -105,7 +106,7 @@ describe('a file of readings', () => {
         expect(faults).toEqual([]);
         expect(back.map(({ reading }) => reading)).toEqual(readings.toSorted((a, b) => a.onDay.localeCompare(b.onDay)));
       }),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 

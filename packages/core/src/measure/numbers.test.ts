@@ -5,6 +5,7 @@ import { changeOf, detectableChange, errorOf, pooledSpread } from './error.js';
 import { sidesOf } from './sides.js';
 import { type DayValue, trendOf } from './trend.js';
 import { addDays } from '../vocabulary/days.js';
+import { runs } from '../properties.fixture.js';
 
 const extension = { sort: 'range', of: 'wrist extension' } as const;
 const grip = { sort: 'force', of: 'grip' } as const;
@@ -107,7 +108,7 @@ describe('trend', () => {
         const doubled = trendOf(weekly(list.map((value) => value * 2)));
         expect(doubled.slopePerWeek!).toBeCloseTo(2 * trend.slopePerWeek!, 6);
       }),
-      { numRuns: 25 },
+      runs(25),
     );
   });
 });

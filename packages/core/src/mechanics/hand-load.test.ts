@@ -7,6 +7,7 @@ import { segmentsOf } from './segments.js';
 import { type Body, BodyError, bodyOf, checkBody, REFERENCE_BODIES } from '../model/body.js';
 import { PostureError, type SupportPosture } from '../model/posture.js';
 import { USUAL_POSTURES } from '../model/usual-postures.js';
+import { runs } from '../properties.fixture.js';
 
 const MAN = REFERENCE_BODIES.male;
 const { plank, kneePlank, allFours, kneesBack, bench, handstand, wallHandstand, sideSupport } = USUAL_POSTURES;
@@ -68,7 +69,7 @@ describe('hand load', () => {
         expect(between(shoulder, elbow)).toBeCloseTo(segments.upperArm.lengthM, 9);
         expect(between(elbow, wrist)).toBeCloseTo(segments.forearm.lengthM, 9);
       }),
-      { numRuns: 400 },
+      runs(400),
     );
   });
 

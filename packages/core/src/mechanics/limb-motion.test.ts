@@ -5,6 +5,7 @@ import { segmentsOf } from './segments.js';
 import { REFERENCE_BODIES } from '../model/body.js';
 import { type Action, ACTIONS } from '../vocabulary/actions.js';
 import { GRAVITY } from '../vocabulary/gravity.js';
+import { runs } from '../properties.fixture.js';
 
 const MAN = REFERENCE_BODIES.male;
 const still = { reachPercent: 100, perMinute: 0, heldKg: 0 };
@@ -30,7 +31,7 @@ describe('what moving a limb takes', () => {
           expect(harder).toBeGreaterThanOrEqual(base - 1e-12);
         }
       }),
-      { numRuns: 40 },
+      runs(40),
     );
   });
 

@@ -10,6 +10,7 @@ import type { SupportPosture } from '../model/posture.js';
 import { USUAL_POSTURES } from '../model/usual-postures.js';
 import type { Action } from '../vocabulary/actions.js';
 import { CONTACTS } from '../vocabulary/contacts.js';
+import { runs } from '../properties.fixture.js';
 
 const of = (body: Body): Person => ({ body, ageYears: 30, evidence: [], today: '2026-11-26' });
 const MAN = of(REFERENCE_BODIES.male);
@@ -106,7 +107,7 @@ describe('a hand that bears', () => {
           expect(demand.stretchNm).toBeGreaterThanOrEqual(0);
         },
       ),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 });

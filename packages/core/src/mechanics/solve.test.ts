@@ -10,6 +10,7 @@ import { withField } from './vary.js';
 import { REFERENCE_BODIES } from '../model/body.js';
 import { findLevel } from '../model/movement.js';
 import { USUAL_POSTURES } from '../model/usual-postures.js';
+import { runs } from '../properties.fixture.js';
 
 const MAN: Person = { body: REFERENCE_BODIES.male, ageYears: 25, evidence: [], today: '2026-11-24' };
 const WOMAN: Person = { ...MAN, body: REFERENCE_BODIES.female };
@@ -28,7 +29,7 @@ describe('the inverse', () => {
         const again = postureDemand(person, found.posture, handLoad(person.body, found.posture));
         expect(quantityOf(again, { quantity: 'loadPercentBW', hand: 'left' })).toBeCloseTo(value, 6);
       }),
-      { numRuns: 30 },
+      runs(30),
     );
   });
 

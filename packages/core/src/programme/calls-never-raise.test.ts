@@ -8,6 +8,7 @@ import type { Call } from '../rules/calls/index.js';
 import { HANDS, handsWorking } from '../vocabulary/hands.js';
 import { athleteCalls } from './athlete-calls.js';
 import { asking, callsFor, led, nextIn, planOf, SUPPORT, type Went } from './calls.fixture.js';
+import { runs } from '../properties.fixture.js';
 
 const LEVELS = ['all-fours', 'knees-back', 'plank'];
 const DOSES = ['2x15s rest40', '2x30s rest40', '3x20s rest40'];
@@ -65,7 +66,7 @@ test('while a stop or a referral stands, no option of any call asks more of that
       );
       expect(hands.filter((hand) => barred.includes(hand))).toEqual([]);
     }),
-    { numRuns: 150 },
+    runs(150),
   );
 });
 

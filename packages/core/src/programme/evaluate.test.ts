@@ -8,6 +8,7 @@ import { editProgramme } from './edits.js';
 import { noonOf } from './seen.js';
 import { day, evaluated, MONDAY, on, programmeOf, saidBy } from './programme.fixture.js';
 import { PROGRAMME_RULES } from './rules/index.js';
+import { runs } from '../properties.fixture.js';
 
 /** What the fix of the only thing that a rule says makes of a programme. */
 const mended = (rule: string, programme: Programme, more?: Parameters<typeof saidBy>[2]) =>
@@ -220,7 +221,7 @@ describe('a programme', () => {
           expect(same.length).toBeLessThanOrEqual(before.length);
         }
       }),
-      { numRuns: 40 },
+      runs(40),
     );
   });
 

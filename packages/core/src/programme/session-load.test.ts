@@ -8,6 +8,7 @@ import { ask, GOOD, person, write } from '../rules/checks/sessions.fixture.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { PHASES } from '../vocabulary/phases.js';
 import { sessionLoad } from './session-load.js';
+import { runs } from '../properties.fixture.js';
 
 const anyBlock = fc
   .tuple(fc.nat(LIBRARY.length - 1), fc.nat(20), fc.constantFrom(...PHASES))
@@ -35,7 +36,7 @@ describe('what a planned session comes to', () => {
         expect(load.hands.left.impulseNs).toBeCloseTo(view.account.hands.left.impulseNs, 6);
         expect(load.hands.right.underLoadS).toBeCloseTo(view.account.hands.right.underLoadS, 6);
       }),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 

@@ -7,6 +7,7 @@ import { parseDose, retypeDose } from '../model/dose-shorthand.js';
 import { type CallKind, type CallOption, checkTyped, withTypedDose } from '../rules/calls/index.js';
 import { must } from '../vocabulary/lists.js';
 import { callsFor, nextIn, of, planOf, SUPPORT, type Went } from './calls.fixture.js';
+import { runs } from '../properties.fixture.js';
 
 const CLEAN: readonly Went[] = [{ daysAgo: 7 }, { daysAgo: 2 }];
 /** The proposed option about the support. */
@@ -101,7 +102,7 @@ test('while a stop stands, no dose can be typed that asks more of that hand', ()
         }
       }
     }),
-    { numRuns: 100, seed: 5 },
+    runs(100),
   );
   expect(asked).toBeGreaterThan(5);
 });

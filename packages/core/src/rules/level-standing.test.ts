@@ -8,6 +8,7 @@ import { gateOf, gateWords } from './gates.js';
 import { isMore, standingOf, type StandingQuestion } from './level-standing.js';
 import { MORNING_ADVICE } from './morning.js';
 import type { WorkDone } from './work-done.js';
+import { runs } from '../properties.fixture.js';
 
 const TODAY = '2026-06-10';
 const movement = must(shippedMovement('bearing.palm-support'), 'palm support');
@@ -241,6 +242,6 @@ test('nothing ever grows while a stop stands, after trouble, after a gap, or by 
       if (step.kind === 'level down') expect(index(step.levelId)).toBeLessThan(index(last.levelId));
       if (step.kind === 'amount') expect(step.to).toBeLessThanOrEqual(Math.max(last.amount + 5, 30));
     }),
-    { numRuns: 500, seed: 3 },
+    runs(500),
   );
 });

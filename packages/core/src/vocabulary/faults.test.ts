@@ -10,6 +10,7 @@ import { SIDE_PLANS } from './hands.js';
 import type { Limit } from './limit.js';
 import { day, instant, kind, kinds, list, oneOf, optional, orNull, orWord, record, text, within } from './schema.js';
 import { DIRECTION_PLANS } from './work.js';
+import { runs } from '../properties.fixture.js';
 
 const FRUIT = record({
   name: text(5, 1, 'Name'),
@@ -116,7 +117,7 @@ describe('the check and the published schema', () => {
           faultsOf(DOSE, dose).map(({ pointer }) => `/blocks/0/dose${pointer}`),
         );
       }),
-      { numRuns: 300 },
+      runs(300),
     );
   });
 });

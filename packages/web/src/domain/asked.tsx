@@ -18,7 +18,7 @@ interface Props {
 /** A number, or its name, that tells with one press what it is, what it is made from, and whether it is much. */
 export const Asked = memo(function Asked({ term, value, inTable = false, className = '', children }: Props) {
   return (
-    <Popover className="inline">
+    <Popover as="span">
       {({ open }) => (
         <>
           <PopoverButton

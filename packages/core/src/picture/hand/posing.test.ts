@@ -14,6 +14,7 @@ import { SHAPE_POSES } from './shapes.js';
 import { MEASURED_SIZE, skeletonOf } from './skeleton.js';
 import { eyeFor } from './framing.js';
 import { VIEW_POINTS } from './views.js';
+import { runs } from '../../properties.fixture.js';
 
 const skeleton = skeletonOf(MEASURED_SIZE);
 const anyPose = fc.record(
@@ -64,7 +65,7 @@ describe('posing a hand', () => {
           }
         },
       ),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 

@@ -8,6 +8,7 @@ import { barsOf, fromBar, partsIn, skinOf } from './flesh.js';
 import { SHAPE_POSES } from './shapes.js';
 import { HAND_BONES, handSizeOf, MEASURED_SIZE, partsOf, skeletonOf } from './skeleton.js';
 import { HERE, lengthOf, placed, sub, turned, type Vec3, Y, Z } from './space.js';
+import { runs } from '../../properties.fixture.js';
 
 const skeleton = skeletonOf(MEASURED_SIZE);
 const joints = Object.fromEntries(
@@ -83,7 +84,7 @@ describe('the bones of a hand', () => {
           expect(lengthOf(sub(other, [-x, y, z]))).toBeLessThan(1e-9);
         });
       }),
-      { numRuns: 10 },
+      runs(10),
     );
   });
 

@@ -23,6 +23,7 @@ import { HANDS, otherHand, type SidePlan } from '../../vocabulary/hands.js';
 import { MUSCLE_GROUPS } from '../../vocabulary/muscles.js';
 import { PHASES } from '../../vocabulary/phases.js';
 import { EQUIPMENT } from '../../vocabulary/places.js';
+import { runs } from '../../properties.fixture.js';
 
 const DAY = '2026-06-10';
 
@@ -139,10 +140,9 @@ const question = ({ person, method, athlete, ...asked }: Case) =>
     now: `${DAY}T10:00:00.000Z`,
   }) as unknown as SessionQuestion;
 
-/** The same few cases each time; RUNS=500 looks at more of them, another SEED at others. */
+/** A few cases each time, others with each run. */
 const looked = (usual: number) => ({
-  seed: Number(process.env['SEED'] ?? 20261125),
-  numRuns: Number(process.env['RUNS'] ?? usual),
+  ...runs(usual),
   // A case takes a while: SHRINK=1 looks for the smallest one that fails.
   endOnFailure: process.env['SHRINK'] === undefined,
 });

@@ -18,6 +18,7 @@ import { afterIntake, withReferrals } from './after-intake.js';
 import { intakeDue } from './intake-due.js';
 import { screen } from './screen.js';
 import type { Verdict } from './screen-rules.js';
+import { runs } from '../../properties.fixture.js';
 
 const TODAY = '2026-06-10';
 const INTAKE_ID = '01890000-0000-7000-8000-000000000001';
@@ -202,7 +203,7 @@ describe('what follows stands in the record', () => {
           }
         }
       }),
-      { numRuns: 150 },
+      runs(150),
     );
   });
 

@@ -1,4 +1,5 @@
 import {
+  checkMovement,
   type Climb,
   CLIMBS,
   CORNERS,
@@ -17,7 +18,7 @@ import {
 } from '@clay-pot/core';
 import { useMemo, useState } from 'react';
 import { type UseFormRegister, useForm } from 'react-hook-form';
-import { faultsOfRequest, MovementInput } from '@clay-pot/contracts';
+import { MovementInput } from '@clay-pot/contracts';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useSaveMovement } from '../../api/own-queries.js';
@@ -54,7 +55,11 @@ function inputOf({ id: _id, ...input }: Movement): MovementInput {
 function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
   const { id } = start;
   const form = useForm<Movement, unknown, MovementInput>({
-    resolver: requestResolver<Movement, MovementInput>(MovementInput, { tidy: inputOf }),
+    resolver: requestResolver<Movement, MovementInput>(MovementInput, {
+      tidy: inputOf,
+      // Whether the ladder rises no class can say.
+      check: (input) => checkMovement({ ...input, id }),
+    }),
     defaultValues: start,
   });
   const movement = form.watch();
@@ -66,10 +71,10 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
     setRefused([]);
     for (const [field, value] of Object.entries(part)) form.setValue(field as 'name', value as string, { shouldDirty: true });
   };
-  const faults = faultsOfRequest(MovementInput, inputOf(movement));
+  const faults = checkMovement(movement);
   // What is only not written yet is no mistake before somebody wants to keep it.
   const [asked, setAsked] = useState(etag !== undefined);
-  const unwritten = useMemo(() => new Set(faultsOfRequest(MovementInput, inputOf(start)).map(({ pointer }) => pointer)), [start]);
+  const unwritten = useMemo(() => new Set(checkMovement(start).map(({ pointer }) => pointer)), [start]);
   const seen = asked ? faults : faults.filter(({ pointer }) => !unwritten.has(pointer));
   const shown = refused.length ? refused : seen;
 
