@@ -17,7 +17,7 @@ const project = (name, more = {}) => ({
 export default async () => {
   // Properties are tried on other cases with each run; the same seed tries the same again.
   process.env.PROPERTY_SEED ??= String(randomInt(2 ** 31));
-  console.log(`Properties by PROPERTY_SEED=${process.env.PROPERTY_SEED}, PROPERTY_SIZE=${process.env.PROPERTY_SIZE ?? 1}`);
+  process.stdout.write(`Properties by PROPERTY_SEED=${process.env.PROPERTY_SEED}, PROPERTY_SIZE=${process.env.PROPERTY_SIZE ?? 1}\n`);
   await bundleTests();
   return {
     // Its own choice on two cores is one worker; each begins anew before modules that were loaded in it fill the memory.
