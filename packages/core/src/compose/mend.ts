@@ -35,32 +35,38 @@ export function judged(composing: Composing, { blocks, rounds }: Sequence): Mend
   return { view, findings: findingsOf(view) };
 }
 
+const isOver = (findings: readonly Finding[]): boolean => findings.some(({ check }) => check.id === minutesOver.id);
+/** Less to find, and no more time than there is: a coach has the minutes that they have. */
+const isBetter = (after: readonly Finding[], before: readonly Finding[]): boolean =>
+  weightOf(after) < weightOf(before) && (isOver(before) || !isOver(after));
+
 function firstBetter(composing: Composing, { view, findings }: Mended): Mended | null {
   const lockedIds = new Set(composing.locked?.map(({ id }) => id));
-  const weight = weightOf(findings);
   for (const finding of findings) {
     const edits = finding.fix ? editsOf(finding.fix) : [];
     // The minutes are what they are, and what is locked stays as it is.
     const isOff = edits.some((edit) => edit.kind === 'budget' || ('blockId' in edit && lockedIds.has(edit.blockId)));
     const fixed = isOff ? view.sequence : applyEdits(view.sequence, edits);
+    let isTooLong = false;
     if (fixed !== view.sequence) {
       const next = judged(composing, fixed);
-      if (weightOf(next.findings) < weight) return next;
+      if (isBetter(next.findings, findings)) return next;
+      isTooLong = isOver(next.findings);
     }
-    const needsRoom = finding.check.id === minutesOver.id || edits.some(({ kind }) => kind === 'add');
-    const roomier = needsRoom ? withRoom(composing, fixed, view.sequence, weight) : null;
+    const needsRoom = isTooLong || finding.check.id === minutesOver.id || edits.some(({ kind }) => kind === 'add');
+    const roomier = needsRoom ? withRoom(composing, fixed, { view, findings }) : null;
     if (roomier) return roomier;
   }
   return null;
 }
 
 /** What a fix adds may need room: the first block that can go for it, from the end. */
-function withRoom(composing: Composing, fixed: Sequence, before: Sequence, weight: number): Mended | null {
+function withRoom(composing: Composing, fixed: Sequence, before: Mended): Mended | null {
   const lockedIds = new Set(composing.locked?.map(({ id }) => id));
-  for (const { id } of before.blocks.toReversed()) {
+  for (const { id } of before.view.sequence.blocks.toReversed()) {
     if (lockedIds.has(id)) continue;
     const next = judged(composing, applyEdits(fixed, [{ kind: 'remove', blockId: id }]));
-    if (weightOf(next.findings) < weight) return next;
+    if (isBetter(next.findings, before.findings)) return next;
   }
   return null;
 }

@@ -7,6 +7,8 @@ import { segmentsOf } from './segments.js';
 import { type Body, BodyError, bodyOf, checkBody, REFERENCE_BODIES } from '../model/body.js';
 import { PostureError, type SupportPosture } from '../model/posture.js';
 import { USUAL_POSTURES } from '../model/usual-postures.js';
+import { shippedMovement } from '../library/index.js';
+import { withOwnLoad } from '../model/own-load.js';
 import { runs } from '../properties.fixture.js';
 
 const MAN = REFERENCE_BODIES.male;
@@ -93,6 +95,26 @@ describe('hand load', () => {
     const heavy = { ...MAN, massKg: 146 };
     expect(both(plank, heavy)).toBeCloseTo(both(plank), 9);
     expect(handLoad(heavy, plank).left.loadN).toBeCloseTo(2 * handLoad(MAN, plank).left.loadN, 6);
+  });
+});
+
+describe('up a wall', () => {
+  const wall = shippedMovement('bearing.handstand')!.ladder.find(({ id }) => id === 'wall')!;
+  const away = (awayM: number) => {
+    const { load } = withOwnLoad(wall, { awayM });
+    if (load.kind !== 'body') throw new Error('A handstand bears the body.');
+    return handLoad(MAN, { ...wallHandstand, ...load.stance });
+  };
+
+  test('hands that a dose sets away from it leave the feet as high as they then are: the wall pushes more, and never without end', () => {
+    const pushes = [0.2, 0.35, 0.59, 0.9, 1.2].map((awayM) => away(awayM).forces.at(-1)!.force.x);
+    for (const push of pushes) expect(Number.isFinite(push)).toBe(true);
+    expect(pushes).toEqual([...pushes].sort((a, b) => a - b));
+    expect(pushes.at(-1)!).toBeLessThan(MAN.massKg * 9.81 * 2);
+  });
+
+  test('feet as low as the hands stand on no wall', () => {
+    expect(() => handLoad(MAN, { ...wallHandstand, hipAngleDeg: undefined, distanceM: 0.6 } as never)).toThrow(PostureError);
   });
 });
 

@@ -133,6 +133,9 @@ export function handLoad(body: Body, posture: SupportPosture): PostureLoad {
 
 const momentNm = (arm: Point, force: Point) => arm.x * force.y - arm.y * force.x;
 
+/** Feet that rest lower than this above the hands do not stand on a wall. */
+const LEAST_UP_A_WALL_M = 0.05;
+
 /** Forces on the body, the hands' first, then the support's. */
 function reactions(posture: SupportPosture, joints: Joints, masses: readonly MassPoint[], leanDeg: number): Force[] {
   const { pressure, contact } = joints;
@@ -142,7 +145,11 @@ function reactions(posture: SupportPosture, joints: Joints, masses: readonly Mas
   if (posture.support === 'none') return [{ at: pressure, force: point(0, weight) }];
   if (posture.support === 'feet on wall') {
     // The wall behind pushes along the floor and carries no weight; the floor under the hands takes all of it and pushes back.
-    const push = (weight * (pressure.x - centre.x)) / (contact.y - pressure.y);
+    const heightM = contact.y - pressure.y;
+    if (!(heightM > LEAST_UP_A_WALL_M)) {
+      throw new PostureError('supportHeightM', 'The feet must rest on the wall above the hands: as high as the hands nothing holds them.');
+    }
+    const push = (weight * (pressure.x - centre.x)) / heightM;
     if (!(push >= 0)) {
       throw new PostureError(
         'distanceM',

@@ -99,6 +99,8 @@ function stanceOver(stance: StanceOf, { wedgeDeg, handHeightM, awayM }: OwnLoad)
     ...(handHeightM !== undefined && { handHeightM }),
   };
   if (awayM === undefined) return set;
+  // Up a wall the feet slide to the height that lean, hip angle and distance leave them: only the distance is another.
+  if (set.support === 'feet on wall' && set.leanDeg !== undefined && set.hipAngleDeg !== undefined) return { ...set, distanceM: awayM };
   // Of lean, hip angle and distance two tie the chain: hands that are set away keep the lean, and the hips follow.
   const { leanDeg, hipAngleDeg, ...rest } = set;
   if (leanDeg !== undefined) return { ...rest, leanDeg, distanceM: awayM };
