@@ -1,5 +1,6 @@
+import type { SessionRecord } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
-import { openSequence, startSession, toLead, choose } from './house.js';
+import { choose, expect, idIn, openSequence, startSession, toLead, type House } from './house.js';
 
 /** Leads a demo sequence for somebody, from its first block on. */
 export async function lead(page: Page, title: string, athlete: string): Promise<void> {
@@ -9,6 +10,16 @@ export async function lead(page: Page, title: string, athlete: string): Promise<
   await startSession(page);
   // The times below begin with the first block, not with getting ready.
   await skip(page);
+}
+/** Ends a session early and opens its record. Each piece of work is in it once. */
+export async function keepRecord(page: Page, house: House): Promise<SessionRecord> {
+  await page.getByRole('button', { name: 'End early' }).click();
+  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
+  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  const done = record.sets.map((set) => `${set.blockId} ${set.set} ${set.side} ${set.direction}`);
+  expect(new Set(done).size).toBe(done.length);
+  return record;
 }
 /** On to the next thing. */
 export const skip = (page: Page) => page.getByRole('button', { name: 'Skip' }).click();

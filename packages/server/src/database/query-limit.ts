@@ -15,7 +15,10 @@ export const withLimit = (limitS: number): Driver => ({
   createPool: (options: mysql.PoolOptions) => {
     const pool = mysql.createPool(options);
     pool.on('connection', (connection) => {
-      connection.query(`SET SESSION max_statement_time = ${limitS}`);
+      connection.query(`SET SESSION max_statement_time = ${limitS}`, (error) => {
+        // A connection without its limit serves nobody.
+        if (error) connection.destroy();
+      });
     });
     return pool;
   },

@@ -41,7 +41,7 @@ export class VersionedRows<E extends Versioned> {
   async put<S extends { readonly etag: string }>(scope: StudioScope, id: string, put: Put<E, S>): Promise<S> {
     const { ifMatch, get, changes } = put;
     if (ifMatch === undefined) {
-      if (await this.isCreated(scope, id, put)) return get(scope);
+      if (await this.create(scope, id, put)) return get(scope);
       const stored = await get(scope);
       if (put.isSame(stored)) return stored;
       throw versionNeeded();
@@ -53,7 +53,12 @@ export class VersionedRows<E extends Versioned> {
     return current;
   }
 
-  private isCreated<S>(scope: StudioScope, id: string, { content, fresh, written }: Put<E, S>): Promise<boolean> {
+  /** Creates. @returns false where the id is taken already */
+  create(
+    scope: StudioScope,
+    id: string,
+    { content, fresh, written }: Pick<Put<E, unknown>, 'content' | 'fresh' | 'written'>,
+  ): Promise<boolean> {
     return scope.transaction(async (held) => {
       const row = { id, rowVersion: 1, ...fresh, ...content } as Omit<E, 'studioId'>;
       const isNew = await held.of(this.entity).insert(row, this.what);

@@ -113,16 +113,13 @@ export class SequencesService {
   async imported(scope: StudioScope, id: string, text: string): Promise<StoredSequence> {
     const known = await this.library.of(scope);
     const document = decoded(text, known);
-    return SEQUENCES_KEPT.put(scope, id, {
-      ifMatch: undefined,
+    const isNew = await SEQUENCES_KEPT.create(scope, id, {
       content: this.contentOf(document, known),
       fresh: { removedAt: null },
-      get: (of) => this.get(of, id),
-      isSame: () => {
-        throw conflict('This file was imported already under this id.');
-      },
       written: (held) => keepMovementsOf(held, id, document),
     });
+    if (!isNew) throw conflict('This file was imported already under this id.');
+    return this.get(scope, id);
   }
 
   /** Reads a sequence from plain text; nothing is stored. A text that cannot be read is answered with lines, columns and the nearest names. */

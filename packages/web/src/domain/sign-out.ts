@@ -78,18 +78,24 @@ export async function signOut(unsent: Unsent): Promise<void> {
       await request('/sign-in', { method: 'DELETE' });
       forgetMe();
     });
-    if (unsent === 'drop' && account !== null) await dropUnsent(account);
   } catch (error) {
     const trouble = `You’re still signed in. ${error instanceof Error ? error.message : String(error)}`;
     useSignOut.setState({ asking: unfinishedHere() ?? useSignOut.getState().asking ?? NOTHING, trouble });
     return;
   }
   queryClient.clear();
-  await (await import('../api/last-seen.js')).forgetLastSeen();
+  // Signed out it is by now; a browser whose database cannot be used has kept nothing in it.
+  await forgetInDatabase(unsent === 'drop' ? account : null).catch(() => undefined);
   if (account !== null) clearAccount(account, [SHELF_KEY]);
   // The page goes; until it has, nothing is written for this account again.
   switchAccount(null);
   window.location.assign('/');
+}
+
+/** @param dropped whose unsent entries go too; null where they are to stay */
+async function forgetInDatabase(dropped: string | null): Promise<void> {
+  if (dropped !== null) await dropUnsent(dropped);
+  await (await import('../api/last-seen.js')).forgetLastSeen();
 }
 
 const NOTHING: Unfinished = { messages: 0, stops: 0, session: null, checkIns: 0, tests: 0, drafts: 0 };

@@ -56,7 +56,7 @@ export function Figure({ body, figure, title, animated = false, withHand = true,
 
 /** Seconds for the way out and back together. */
 const CYCLE_S = 4;
-/** A body that moves beside the hand, or in its place: half as often as film is enough for so slow a thing, and each picture is laid out anew. */
+/** A body that moves beside the hand, or in its place: half as often as film is enough for so slow a thing, and each picture is laid out again. */
 const FRAME_MS = 2 * FILM_MS;
 
 /** Whether the viewer asked for less motion. */

@@ -31,7 +31,7 @@ export function deviceDatabase(): Promise<IDBPDatabase<DeviceDatabase>> {
       }
       database.createObjectStore('seen');
     },
-    // Another tab brings a newer version, or the browser closed it: the next one who asks opens it anew.
+    // Another tab brings a newer version, or the browser closed it: the next request opens it again.
     blocking: (_current, _blocked, event) => {
       (event.target as IDBDatabase).close();
       opened = null;

@@ -38,6 +38,20 @@ describe('what an account keeps on a device', () => {
     expect(favourites()).toEqual([]);
   });
 
+  test('it stays where it was, and is shown, where there is no room to take it over', () => {
+    const older = JSON.stringify({ state: { favourites: ['old'], recent: [] }, version: 0 });
+    localStorage.setItem('clay-pot-shelf', older);
+    const { setItem } = localStorage;
+    localStorage.setItem = (name, value) => {
+      if (name.includes(WREN)) throw new DOMException('full', 'QuotaExceededError');
+      setItem(name, value);
+    };
+    switchAccount(WREN);
+    localStorage.setItem = setItem;
+    expect([favourites(), localStorage.getItem('clay-pot-shelf')]).toEqual([['old'], older]);
+    expect(useKeeping.getState().trouble).toMatch(/no room left/);
+  });
+
   test('another tab’s change is shown here', () => {
     switchAccount(WREN);
     toggleFavourite('a');

@@ -38,7 +38,13 @@ export const accountStorage: Pick<StateStorage, 'setItem' | 'removeItem'> & { re
     if (older === null) return null;
     // Removed first: both together may be more than the browser keeps.
     localStorage.removeItem(BEFORE + name);
-    localStorage.setItem(keyOf(name, account), older);
+    try {
+      localStorage.setItem(keyOf(name, account), older);
+    } catch (error) {
+      // Under its older, shorter key it fitted a moment ago.
+      localStorage.setItem(BEFORE + name, older);
+      keepingFailed(error);
+    }
     return older;
   },
   setItem: (name, value) => {

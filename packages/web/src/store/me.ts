@@ -1,5 +1,5 @@
 import type { WhoAmI } from '@clay-pot/contracts';
-import { switchAccount } from './device-storage.js';
+import { currentAccount, switchAccount } from './device-storage.js';
 import { showIn } from './units.js';
 
 const ME = 'clay-pot-me';
@@ -34,12 +34,13 @@ export function rememberMe(me: WhoAmI): void {
 /** Forgets who was signed in on this device. */
 export const forgetMe = (): void => localStorage.removeItem(ME);
 
-/** Calls when another tab signed out, or signed somebody else in: what this tab shows is not theirs. */
+/** Calls when another tab signed out, or signed another person in: nothing more of the account shown here is kept, and its page goes. */
 export function onOtherAccount(follow: () => void): void {
-  const before = accountOnDevice();
   window.addEventListener('storage', ({ key, newValue }) => {
     if (key !== ME) return;
     const now = newValue === null ? null : accountOf(JSON.parse(newValue) as WhoAmI);
-    if (now !== before) follow();
+    if (now === currentAccount()) return;
+    switchAccount(null);
+    follow();
   });
 }

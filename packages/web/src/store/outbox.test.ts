@@ -119,6 +119,13 @@ describe('the outbox', () => {
     expect(asked).toEqual(['/sessions/a', '/sessions/b']);
   });
 
+  test('whoever calls while something is being sent waits until all of it is', async () => {
+    await keep(WREN, 'a', 'b', 'c');
+    void flush();
+    await flush();
+    expect(await keptFor(WREN)).toEqual([]);
+  });
+
   test('what is added is shown at once, kept, and sent last', async () => {
     await keep(WREN, 'a');
     const sending = flush();

@@ -99,26 +99,26 @@ async function showKept(): Promise<void> {
   }
 }
 
-let isSending = false;
+let sending: Promise<void> | null = null;
 let isAskedAgain = false;
 const wasAskedAgain = (): boolean => isAskedAgain;
 
 /** Sends in order, one after the other; stops at the first that nobody answers, and tries again later. One tab at a time does so. */
-export async function flush(): Promise<void> {
-  if (isSending) {
-    isAskedAgain = true;
-    return;
-  }
-  isSending = true;
-  try {
-    do {
-      isAskedAgain = false;
-      await exclusively(SENDER, sendAll);
-      // It is set by whoever calls meanwhile.
-    } while (wasAskedAgain());
-  } finally {
-    isSending = false;
-  }
+export function flush(): Promise<void> {
+  // Whoever asks meanwhile waits for it too, and what they added goes out with it.
+  isAskedAgain = true;
+  sending ??= sendUntilNobodyAsks().finally(() => {
+    sending = null;
+  });
+  return sending;
+}
+
+async function sendUntilNobodyAsks(): Promise<void> {
+  do {
+    isAskedAgain = false;
+    await exclusively(SENDER, sendAll);
+    // It is set by whoever calls meanwhile.
+  } while (wasAskedAgain());
 }
 
 /** A message that waits, and how it is taken out. */

@@ -67,4 +67,5 @@ describe('one of a list that is too long to be read', () => {
 test('every word must be found, wherever', () => {
   expect(fitting(PEOPLE, 'HAND  wren').map(({ id }) => id)).toEqual(['w']);
   expect(fitting(PEOPLE, '').length).toBe(3);
+  expect(fitting([{ id: 'b', name: 'Béatrice Lemoine' }], 'beatrice')).toHaveLength(1);
 });

@@ -27,11 +27,14 @@ interface Props {
 /** A list is not read beyond this many: whoever looks for something types more of it. */
 const SHOWN = 60;
 
-/** What fits the words that were typed, wherever they are in a name or note. */
+/** As it is typed in a hurry: small letters without their accents. */
+const plainly = (text: string) => text.normalize('NFD').replaceAll(/\p{M}/gu, '').toLowerCase();
+
+/** What fits the words that were typed, wherever they are in a name or note, with their accents or without. */
 export function fitting(options: readonly Option[], typed: string): Option[] {
-  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  const words = plainly(typed).split(/\s+/).filter(Boolean);
   return options.filter(({ name, note = '' }) => {
-    const text = `${name} ${note}`.toLowerCase();
+    const text = plainly(`${name} ${note}`);
     return words.every((word) => text.includes(word));
   });
 }

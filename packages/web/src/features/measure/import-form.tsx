@@ -12,7 +12,6 @@ import {
   type ReadingsTable,
   readingsIn,
 } from '@clay-pot/core/exchange';
-import { useMemo } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v5 as uuidOf } from 'uuid';
@@ -98,10 +97,7 @@ export function ImportForm({ athleteId, table }: { athleteId: string; table: Rea
     defaultValues: asMapped(guessedMapping(table)),
   });
   const mapped = watch();
-  const key = JSON.stringify([mapped.columns, mapped.dayOrder]);
-  // It is the same mapping as long as its words are.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
-  const found = useMemo(() => readingsIn(table, mappingOf(mapped), isoToday()), [table, key]);
+  const found = readingsIn(table, mappingOf(mapped), isoToday());
   const { errors, isSubmitting } = formState;
 
   async function keep(body: ReadingsInput) {

@@ -29,7 +29,7 @@ export default function SignInPage() {
       // Nothing is sent meanwhile, in no tab: it would be sent in the new one's name.
       await exclusively(SENDER, async () => keepMe(await request<WhoAmI>('/sign-in', { method: 'POST', body })));
       if (before !== null && before !== accountOnDevice()) {
-        // What is on this page was seen by somebody else.
+        // This page still holds what another account has seen.
         window.location.assign('/');
         return;
       }
