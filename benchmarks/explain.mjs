@@ -24,7 +24,7 @@ const parts = ASKED.slice(0, sized(Infinity, 1)).map(([who, person, goalId, minu
   });
   const bound = kept.binding.map(({ text }) => `- ${text}`);
   return [
-    `## ${who}`,
+    `## ${String(who)}`,
     `${goal.name}. Method: ${METHODS[person.method].name}.`,
     ['| Phase | Movement | Dose | Why |', '| --- | --- | --- | --- |', ...rows].join('\n'),
     `What bound it:\n\n${bound.join('\n') || '- nothing'}`,

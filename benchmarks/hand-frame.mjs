@@ -17,7 +17,7 @@ const WATCHED_MS = sized(4000, 500);
 
 const browser = await launch(['--use-gl=angle', '--use-angle=swiftshader', '--enable-unsafe-swiftshader']);
 const page = await browser.newPage({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 2, baseURL: address });
-let bytes = new Map();
+const bytes = new Map();
 page.on('response', async (response) => {
   const path = new URL(response.url()).pathname;
   if (/stage-|hand-mesh/.test(path)) bytes.set(path, (await response.body().catch(() => Buffer.alloc(0))).length);

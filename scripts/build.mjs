@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { DATA, ROOT } from './places.mjs';
+import { DATA, ROOT, TSC } from './places.mjs';
 import { runToEnd } from './processes.mjs';
 
 /** Brings packages and built files up to date; does nothing, quickly, when nothing changed. */
@@ -23,7 +23,7 @@ export async function ensureCompiled() {
     built('core', 'contracts', 'server'),
     async () => {
       console.log('Compiling …');
-      await runToEnd('npx', ['tsc', '-b'], { quiet: true });
+      await runToEnd(process.execPath, [TSC, '-b'], { quiet: true });
     },
   );
 }

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { ensureBuilt } from './build.mjs';
 import { startDatabase } from './database.mjs';
 import { ensureOnMachine } from './machine.mjs';
-import { ROOT, RUNNING } from './places.mjs';
+import { ROOT, RUNNING, TSC } from './places.mjs';
 import { freePort, isOurs } from './processes.mjs';
 import { Told } from './told.mjs';
 
@@ -27,7 +27,7 @@ export async function dev() {
   const [apiPort, webPort] = [await freePort(API_PORT), await freePort(WEB_PORT)];
   const api = `http://127.0.0.1:${apiPort}`;
   const children = [
-    run('npx', ['tsc', '-b', '--watch', '--preserveWatchOutput']),
+    run(process.execPath, [TSC, '-b', '--watch', '--preserveWatchOutput']),
     run(process.execPath, ['--watch', '--enable-source-maps', join(ROOT, 'packages/server/dist/main.js')], {
       DATABASE_URL: outside ?? `${database.url}clay_pot`,
       PORT: String(apiPort),
@@ -39,8 +39,9 @@ export async function dev() {
   const end = async (code) => {
     if (ending) return;
     ending = true;
-    for (const child of children) if (child.exitCode === null) process.kill(-child.pid, 'SIGTERM');
-    await Promise.all(children.map((child) => child.exitCode ?? new Promise((resolve) => child.once('exit', resolve))));
+    const running = children.filter(({ exitCode, pid }) => exitCode === null && pid !== undefined);
+    for (const child of running) process.kill(-Number(child.pid), 'SIGTERM');
+    await Promise.all(running.map((child) => new Promise((resolve) => child.once('exit', resolve))));
     await database?.stop();
     process.exit(code);
   };

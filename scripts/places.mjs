@@ -3,5 +3,7 @@ import { join } from 'node:path';
 
 export const ROOT = fileURLToPath(new URL('..', import.meta.url));
 export const DATA = join(ROOT, '.data');
+/** The compiler. `typescript` beside it is the library that the layout check reads sources with. */
+export const TSC = join(ROOT, 'node_modules/typescript-native/bin/tsc');
 /** What a running start tells about itself. */
 export const RUNNING = join(DATA, 'running.json');

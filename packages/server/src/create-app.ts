@@ -36,8 +36,9 @@ export async function createApp(config: Config, now: () => Date = () => new Date
   const fastify = app.getHttpAdapter().getInstance();
   readJsonBodies(fastify);
   // What the API answers is somebody's record: nothing between us and the browser keeps it.
-  fastify.addHook('onSend', async (request, reply) => {
+  fastify.addHook('onSend', (request, reply, _payload, done) => {
     if (request.url.startsWith('/api') && !reply.hasHeader('cache-control')) reply.header('cache-control', 'no-store');
+    done();
   });
   await app.register(cookie);
   await app.register(compress, { threshold: 1024 });

@@ -23,6 +23,6 @@ export class HealthController {
   @Get('ready')
   @HealthCheck()
   ready() {
-    return this.health.check([() => this.database.pingCheck('database', { timeout: PING_MS })]);
+    return this.health.check([() => this.database.pingCheck('database').withTimeout(PING_MS)]);
   }
 }

@@ -52,7 +52,7 @@ export function Shell() {
     if (arrived.current && content && !content.contains(document.activeElement)) focusRegion(content);
     arrived.current = true;
     // Only when the place changes, not with each filter in its address.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [pathname]);
   const [keysShown, setKeysShown] = useState(false);
   const isSigningOut = useSignOut((state) => state.asking !== null);

@@ -1,5 +1,5 @@
 import { type Sequence, type SessionView, timelineOf, viewOf } from '@clay-pot/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { Athlete } from '@clay-pot/contracts';
 import { methodOf } from '@clay-pot/core/library';
 import { usePast } from '../api/queries.js';
@@ -22,7 +22,7 @@ export function useSessionView(document: Sequence, athlete: Athlete | undefined)
   const past = usePast(athlete?.id).data ?? NO_PAST;
   const known = useKnown();
   // The instant that recency is judged from: that of opening, so that it does not change under the hands.
-  const now = useMemo(() => new Date().toISOString(), []);
+  const [now] = useState(() => new Date().toISOString());
   const cautions = useStandingCautions(athlete);
   const minded = useMemo(() => (athlete ? { cautions, equipment: athlete.equipment } : null), [athlete, cautions]);
   return useMemo(() => {

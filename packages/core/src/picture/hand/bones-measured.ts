@@ -1,5 +1,5 @@
 // Written by scripts/hand-mesh.mjs from the mesh of the hand; not to be edited.
-/* eslint-disable max-lines */
+/* oxlint-disable max-lines */
 
 /**
  * Bones of the right hand at rest, in millimetres from the middle of the wrist: x toward the little finger, y toward the fingertips, z out of the back.

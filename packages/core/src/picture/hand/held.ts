@@ -126,7 +126,7 @@ function heldLift({ on, handleMm, pinchMm, edgeMm, edgeGrip, digits, massKg }: L
     grip: grip.pose,
     things: [
       rod(grip.at, radiusM, 0.13, 'metal'),
-      ...[-1, 1].map((end) => rod(turnedBy(alongRod(below(0.05), end * 0.06), turnAbout(X, 90 + end * 0)), 0.006, 0.11)),
+      ...[-1, 1].map((end) => rod(turnedBy(alongRod(below(0.05), end * 0.06), turnAbout(X, 90)), 0.006, 0.11)),
       slab(below(0.1 + size / 2), [0.16, size, size], 'metal'),
     ].slice(0, 4),
   };

@@ -29,7 +29,7 @@ export function useLaid(opened: Subject, write: (at: string) => void) {
     latest.current = opened;
     setSubject(opened);
     // Compared by what it says: the same posture read twice from the address is the same.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [address]);
   useEffect(() => () => clearTimeout(timer.current), []);
   const lay = (next: Subject) => {

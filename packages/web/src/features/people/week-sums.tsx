@@ -9,7 +9,7 @@ import {
   RATIO_BAND,
   sumDoses,
 } from '@clay-pot/core';
-import { useMemo } from 'react';
+import { useState } from 'react';
 import { Asked } from '../../domain/asked.js';
 import { WEEKDAY_NAMES } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
@@ -68,7 +68,7 @@ function change(week: number, usual: number): string {
 
 /** The last seven days against the usual week, group by group. */
 export function Trends({ past }: { past: readonly PastSession[] }) {
-  const now = useMemo(() => new Date().toISOString(), []);
+  const [now] = useState(() => new Date().toISOString());
   const trends = loadTrends(past, now);
   const week = dosesWithin(past, now, 7);
   if (trends.length === 0) return null;

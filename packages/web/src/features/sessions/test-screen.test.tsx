@@ -94,7 +94,9 @@ describe('tests around a session', () => {
     expect(moment({ head: { ...AT_START, event: 3 } })).toBeNull();
     expect(moment(ended('completed'))).toBe('after');
     expect(moment(ended('stopped'))).toBeNull();
-    act(() => useSessionTests.setState({ sessionId: ID, tested: { done: ['before', 'after'] } }));
+    act(() => {
+      useSessionTests.setState({ sessionId: ID, tested: { done: ['before', 'after'] } });
+    });
     expect(moment({})).toBeNull();
     expect(moment(ended('completed'))).toBeNull();
     expect(moment({ id: 'another' })).toBe('before');
