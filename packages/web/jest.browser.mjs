@@ -20,3 +20,9 @@ window.scrollTo = () => undefined;
 Element.prototype.getAnimations ??= () => [];
 // No canvas draws here: pictures take their flat form.
 HTMLCanvasElement.prototype.getContext = () => null;
+// Nothing comes near a screen here: a list of hundreds of movements is read by its words, without their pictures.
+globalThis.IntersectionObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};

@@ -39,8 +39,14 @@ export default defineConfig({
     rolldownOptions: {
       output: {
         codeSplitting: {
-          // What every first page needs of the core's words: a file of its own for each would weigh more than what is in it.
-          groups: [{ name: 'words', test: /core[\\/](src|dist)[\\/].*(clock|numbers|hands|load-scale|discomfort)\.(js|ts)$/ }],
+          // A page took more than a hundred files, six at a time. What many pages share comes in one: how many decides into which.
+          groups: [
+            { name: 'start', tags: ['$initial'], priority: 9 },
+            { name: 'most', minShareCount: 24, priority: 8 },
+            { name: 'many', minShareCount: 16, priority: 7 },
+            { name: 'some', minShareCount: 9, priority: 6 },
+            { name: 'few', minShareCount: 6, priority: 5 },
+          ],
         },
       },
     },

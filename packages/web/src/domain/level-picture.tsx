@@ -12,10 +12,11 @@ import {
   type PressureSpot,
   REFERENCE_BODIES,
 } from '@clay-pot/core';
-import { memo, useCallback, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useRef, useState } from 'react';
 import { Figure } from '../drawing/figure.js';
 import { HandStill } from '../drawing/hand/hand-still.js';
 import { hasWebGl } from '../drawing/hand/shared-stage.js';
+import { useNear } from '../drawing/near-screen.js';
 import { possibly } from './possibly.js';
 
 interface Props {
@@ -29,6 +30,8 @@ interface Props {
   handOnly?: boolean;
   /** Pixels of the picture for each of the page's: more where it is printed. */
   density?: number;
+  /** Whether it is drawn wherever it is: what is printed cannot wait until somebody scrolls there. */
+  eager?: boolean;
   className?: string;
 }
 
@@ -60,29 +63,38 @@ export function pressureFor({
 }
 
 /** A level as a still picture for lists and sheets: the hand large, or the body where that is the point, and the other beside it. */
-export const LevelPicture = memo(function LevelPicture({
+export const LevelPicture = memo(function LevelPicture(props: Props) {
+  const { movement, level, silent = false, eager = false, className = '' } = props;
+  const box = useRef<HTMLDivElement>(null);
+  const near = useNear(box, eager);
+  const described = silent ? { 'aria-hidden': true } : { role: 'img', 'aria-label': `${movement.name}, ${level.name}` };
+  return (
+    <div ref={box} className={`relative ${className}`} {...described}>
+      {near && <Drawn {...props} eager={eager} />}
+    </div>
+  );
+});
+
+/** Worked out and drawn when somebody comes near: a shelf has hundreds. */
+function Drawn({
   movement,
   level,
   body = REFERENCE_BODIES['not stated'],
   side = 'left',
-  silent = false,
   handOnly = false,
   density,
-  className = '',
-}: Props) {
+  eager,
+}: Props & { eager: boolean }) {
   const [flat, setFlat] = useState(!hasWebGl());
   const drawn = useLevelPicture(movement, level, body).value;
   const giveUp = useCallback(() => setFlat(true), []);
   if (!drawn) return null;
-  const title = silent ? '' : `${movement.name}, ${level.name}`;
-  if (flat) return <Figure body={body} figure={drawn.figure} title={title} className={className} />;
   const { hand, figure } = drawn;
+  if (flat) return <Figure body={body} figure={figure} title="" className="size-full" />;
   return (
-    <div className={`relative ${className}`} {...(silent ? { 'aria-hidden': true } : { role: 'img', 'aria-label': title })}>
-      <Laid hand={hand} figure={figure} body={body} side={side} handOnly={handOnly} density={density} onTrouble={giveUp} />
-    </div>
+    <Laid hand={hand} figure={figure} body={body} side={side} handOnly={handOnly} density={density} eager={eager} onTrouble={giveUp} />
   );
-});
+}
 
 /** Hand and body in one picture: what it is about takes the most of it. */
 function Laid({
@@ -92,8 +104,9 @@ function Laid({
   side,
   handOnly,
   density,
+  eager,
   onTrouble,
-}: Required<Pick<Props, 'body' | 'side' | 'handOnly'>> & {
+}: Required<Pick<Props, 'body' | 'side' | 'handOnly' | 'eager'>> & {
   hand: HandPicture;
   figure: ReturnType<typeof figureOf>;
   density: number | undefined;
@@ -109,6 +122,7 @@ function Laid({
         side={side}
         label=""
         {...(density !== undefined && { density })}
+        eager={eager}
         className={`absolute ${withBody ? handPlace : 'inset-0'}`}
         onTrouble={onTrouble}
       />

@@ -1,5 +1,6 @@
 import type { Beat, Hand, HandPicture, PressureSpot, ViewPoint } from '@clay-pot/core';
 import { type RefObject, useEffect, useRef, useState } from 'react';
+import { useNear } from '../near-screen.js';
 import { stillOf } from './stills.js';
 
 interface Props {
@@ -13,6 +14,8 @@ interface Props {
   label: string;
   /** Pixels of the picture for each of the page's: more where it is printed. */
   density?: number;
+  /** Whether it is drawn wherever it is: what is printed cannot wait until somebody scrolls there. */
+  eager?: boolean;
   className?: string;
   /** Called where it cannot be drawn, so that something else can stand in. */
   onTrouble?: () => void;
@@ -28,11 +31,12 @@ export function HandStill({
   trail,
   label,
   density,
+  eager = false,
   className = '',
   onTrouble,
 }: Props) {
   const box = useRef<HTMLDivElement>(null);
-  const size = useSizeWhenNear(box);
+  const size = useSizeWhenNear(box, eager);
   const [src, setSrc] = useState<string | null>(null);
   const scale = density ?? FINE;
   const [width, height] = size ? [Math.round(size.width * scale), Math.round(size.height * scale)] : [0, 0];
@@ -65,45 +69,31 @@ export function HandStill({
 
 /** Pixels of a drawing for each of the page’s: twice as fine as most screens, so that lines are smooth on all. */
 const FINE = 2;
-/** Pictures are drawn from this far outside the screen on. */
-const NEAR = '300px';
 /** How long a box keeps its size before it is drawn anew: not with every step of a window that is resized. */
 const REST_MS = 150;
 /** The size of a box once it comes near the screen, in CSS pixels; null before. */
-function useSizeWhenNear(box: RefObject<HTMLDivElement | null>): { width: number; height: number } | null {
+function useSizeWhenNear(box: RefObject<HTMLDivElement | null>, eager: boolean): { width: number; height: number } | null {
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
+  const near = useNear(box, eager);
   useEffect(() => {
     const element = box.current;
-    if (!element) return;
+    if (!near || !element) return;
     const measure = () => {
       const { width, height } = element.getBoundingClientRect();
       setSize((before) => (before?.width === width && before.height === height ? before : { width, height }));
     };
-    if (!('IntersectionObserver' in window)) {
-      measure();
-      return;
-    }
-    // Once it has come near, it is drawn anew when it has come to rest in another size.
+    measure();
+    // It is drawn anew when it has come to rest in another size.
     let resting: ReturnType<typeof setTimeout> | undefined;
     const sized = new ResizeObserver(() => {
       clearTimeout(resting);
       resting = setTimeout(measure, REST_MS);
     });
-    const watch = new IntersectionObserver(
-      ([entry]) => {
-        if (!entry?.isIntersecting) return;
-        watch.disconnect();
-        measure();
-        sized.observe(element);
-      },
-      { rootMargin: NEAR },
-    );
-    watch.observe(element);
+    sized.observe(element);
     return () => {
-      watch.disconnect();
       sized.disconnect();
       clearTimeout(resting);
     };
-  }, [box]);
+  }, [box, near]);
   return size;
 }

@@ -284,6 +284,7 @@ function SheetRow({ block, number, minded, method, inRounds, person }: SheetRowP
           movement={movement}
           level={withOwnLoad(level, block.dose.load)}
           density={SHEET_DENSITY}
+          eager
           className="h-14 w-full [--figure-line:1.4px]"
         />
       </td>
