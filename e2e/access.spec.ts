@@ -190,19 +190,3 @@ test('the first page needs no more than 130 kB of script, gzipped', async ({ pag
   expect(sizes.length).toBeGreaterThan(0);
   expect(total / 1000).toBeLessThanOrEqual(130);
 });
-
-test('single keys can be switched off', async ({ coach: page }) => {
-  await openToday(page);
-  await page.keyboard.press('?');
-  await page.getByRole('switch', { name: 'Keys without Ctrl or Alt' }).uncheck();
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('g');
-  await page.keyboard.press('p');
-  await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
-  await page.getByRole('button', { name: 'Keys' }).click();
-  await page.getByRole('switch', { name: 'Keys without Ctrl or Alt' }).check();
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('g');
-  await page.keyboard.press('p');
-  await expect(page.getByRole('heading', { name: 'People' })).toBeVisible();
-});

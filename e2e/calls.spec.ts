@@ -3,7 +3,7 @@ import { addDays, compileTimeline, mondayOf, type Programme, weekIndexOf } from 
 import { shippedMovement } from '@clay-pot/core/library';
 import type { Page } from '@playwright/test';
 import { v7 as uuid } from 'uuid';
-import { expect, type House, idIn, someoneNew, test, todayAtTheHall, choose } from './house.js';
+import { expect, type House, idIn, someoneNew, test, todayAtTheHall } from './house.js';
 
 /** Everything of a session recorded as done, a little felt and not too hard, as a phone would send it. */
 async function logged(
@@ -134,41 +134,4 @@ test('by keys alone: to the person’s calls, opened, accepted with a dose that 
   await page.getByRole('button', { name: /^Take out: Progress: Palm support/ }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'Changed by calls' })).not.toContainText('Palm support');
-});
-
-test('the rules are tried on athletes who do not exist: twice, side by side, and cancelled', async ({ coach: page }) => {
-  await page.goto('/programmes');
-  await page.getByRole('link', { name: 'Try the rules' }).click();
-  await page.getByLabel('Athletes').fill('12');
-  await expect(page.getByText('A whole number from 50 to 5000')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Go through it' })).toBeDisabled();
-  await page.getByLabel('Athletes').fill('100');
-  await page.getByRole('button', { name: 'Go through it' }).click();
-  await expect(page.getByRole('heading', { name: 'Palm lift: at each method’s own pace' })).toBeVisible();
-  await page.getByLabel('No more than once in days').fill('0');
-  await page.getByRole('button', { name: 'Go through it' }).click();
-  await expect(page.getByRole('heading', { name: 'Palm lift: no days between', exact: true })).toBeVisible();
-  await expect(page.getByRole('table')).toHaveCount(2);
-  await page.getByLabel('Athletes').fill('5000');
-  await page.getByRole('button', { name: 'Go through it' }).click();
-  await expect(page.getByLabel('How far it is')).toBeVisible();
-  await page.getByRole('button', { name: 'Cancel' }).click();
-  await expect(page.getByLabel('How far it is')).toHaveCount(0);
-  await expect(page.getByRole('table')).toHaveCount(2);
-});
-
-test('what was foretold is held against what came: of one person with what their sets have told, and of nobody who trained', async ({
-  coach: page,
-  house,
-}) => {
-  await page.goto('/records');
-  await choose(page, 'Of whom', 'Ines Okafor-Lund');
-  await page.getByRole('link', { name: 'Foretold and told' }).click();
-  await expect(page.getByLabel('Foretold against told')).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByText(/lay within what eight of ten were expected in/)).toBeVisible();
-  await expect(page.getByRole('row', { name: /wrist flexion/ })).toHaveCount(2);
-  const id = await someoneNew(page, house, 'Senara Blight');
-  await page.goto(`/records/foretold?athlete=${id}`);
-  await expect(page.getByText('No session was led in the last twelve weeks.')).toBeVisible();
-  await expect(page.getByText(/^Nothing yet: sets tell of a maximum/)).toBeVisible();
 });

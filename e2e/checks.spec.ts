@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { EffortSessionAnswer, StoredSequence } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
-import { expect, idIn, openSequence, saved, test, choose, more } from './house.js';
+import { expect, idIn, openSequence, saved, test, more } from './house.js';
 
 const checks = (page: Page) => page.getByRole('region', { name: 'Checks' });
 const count = (page: Page) => page.getByTestId('findings');
@@ -38,42 +38,6 @@ test('from ten findings to none by the fix buttons alone; every step can be undo
   expect((await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`)).document).toEqual(before);
 });
 
-test('the same by keys: to the first fix, through the pot, and back to the row', async ({ coach: page }) => {
-  await openSequence(page, 'Find what is wrong');
-  await page.getByRole('listitem', { name: /^Block 1:/ }).focus();
-  await page.keyboard.press('f');
-  await expect(page.locator('[data-first-fix]')).toBeFocused();
-  await page.keyboard.press('Enter');
-  await expect(count(page)).toHaveText('9 found');
-  await page.getByRole('listitem', { name: /^Block 3:/ }).focus();
-  await pot(page).focus();
-  await expect(pot(page)).toHaveAttribute('aria-valuetext', /^Block 3:/);
-  await page.keyboard.press('ArrowUp');
-  await expect(pot(page)).toHaveAttribute('aria-valuetext', /^Block 4:/);
-  await expect(page.getByRole('listitem', { name: /^Block 4:/ })).toHaveAttribute('aria-current', 'true');
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('listitem', { name: /^Block 3:/ })).toBeFocused();
-  await page.keyboard.press('Control+z');
-  await expect(count(page)).toHaveText('10 found');
-});
-
-test('coil and row know each other: pointing at one marks the other, pressing a coil opens its row', async ({ coach: page }) => {
-  await openSequence(page, 'Lantern class, twenty minutes');
-  const row = page.getByRole('listitem', { name: /^Block 14:/ });
-  const id = (await row.getAttribute('id'))!.replace('block-', '');
-  const coil = page.locator(`[data-coil="${id}"]`);
-  await row.scrollIntoViewIfNeeded();
-  await row.hover();
-  await expect(coil.locator('rect').first()).toHaveAttribute('fill', 'var(--color-ink)');
-  await page.getByRole('heading', { name: 'Checks' }).hover();
-  await coil.hover();
-  await expect(row).toHaveClass(/bg-ground/);
-  await coil.click();
-  await expect(row).toHaveAttribute('aria-current', 'true');
-  await expect(row).toBeInViewport();
-});
-
 test('the pot’s width can be weight, effort or dose, stays through a reload, and goes out as a file', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
   await page.getByLabel('Width').selectOption('load');
@@ -93,53 +57,6 @@ test('the pot’s width can be weight, effort or dose, stays through a reload, a
     // A file stands alone: no colour of the page’s own is left open.
     if (kind === 'SVG') expect(text).not.toContain('var(--');
   }
-});
-
-test('the wheel, the sums and the capacity tell the same sequence', async ({ coach: page }) => {
-  await openSequence(page, 'Lantern class, twenty minutes');
-  await page.getByRole('tab', { name: 'Wheel' }).click();
-  const wheel = page.getByRole('region', { name: 'Wheel' });
-  await expect(wheel.getByRole('img')).toHaveAccessibleName(/unloaded: .*flexion.*planted: .*extension/);
-  await expect(wheel).not.toContainText('not visited');
-  await page.getByRole('tab', { name: 'Sums' }).click();
-  await expect(page.getByRole('region', { name: 'Accounts' })).toContainText(/wrist flexors\s*\d\.\d\d/);
-  await page.getByRole('tab', { name: 'Capacity' }).click();
-  await expect(page.getByRole('region', { name: 'Capacity left' })).toContainText('wrist flexors');
-  await page.getByRole('listitem', { name: /^Block 3:/ }).focus();
-  await page.keyboard.press('c');
-  await expect(pot(page)).toBeFocused();
-});
-
-test('a check is muted with a reason and heard again; a rule of safety cannot be', async ({ coach: page, house }) => {
-  await openSequence(page, 'Warm thumbs');
-  // Answers come one after the other and move what is below them: a press begun before may end beside its button.
-  await expect(checks(page).getByText('Looking for what would help …')).toHaveCount(0);
-  const item = checks(page).getByRole('listitem').filter({ hasText: 'No contract–relax stretch' });
-  await item.getByRole('button', { name: 'Mute' }).click();
-  await page.getByLabel(/Why “No contract–relax stretch”/).press('Enter');
-  await expect(item).toBeVisible();
-  await page.getByLabel(/Why “No contract–relax stretch”/).fill('His thumbs do not like to push.');
-  await page.keyboard.press('Enter');
-  await expect(item).toHaveCount(0);
-  await saved(page);
-  await page.reload();
-  await page.getByText('Muted here: 1').click();
-  await expect(checks(page)).toContainText('His thumbs do not like to push.');
-  expect((await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`)).document.mutes).toHaveLength(1);
-  await page.getByRole('button', { name: 'Hear again' }).click();
-  await expect(item).toBeVisible();
-  // The interpreter with tingling at night: nothing that loads, whatever the coach thinks of it.
-  await choose(page, 'Seen for', 'Hana Kobler');
-  const stop = checks(page).getByRole('listitem').filter({ hasText: 'Not cleared for loading' });
-  await expect(stop).toContainText('Numbness or tingling');
-  await expect(stop.getByRole('button', { name: 'Mute' })).toHaveCount(0);
-  await stop
-    .getByRole('button', { name: /^Take / })
-    .first()
-    .click();
-  await expect(stop).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await saved(page);
 });
 
 test('a method is copied, changed and obeyed: by the checks, by new blocks, by the sheet', async ({ coach: page }) => {

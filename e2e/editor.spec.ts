@@ -2,60 +2,6 @@ import { readFile } from 'node:fs/promises';
 import type { StoredSequence } from '@clay-pot/contracts';
 import { expect, idIn, manyBlocks, openSequence, saved, test, choose, more } from './house.js';
 
-test('a dose that cannot be read stays in its field with the reason; Escape brings the old one back', async ({ coach: page }) => {
-  await openSequence(page, 'Warm thumbs');
-  const dose = page.getByLabel('Dose of Forearm turns');
-  const before = await dose.inputValue();
-  for (const [typed, words] of [
-    ['3x8 quickly', '“quickly” is not a part of a dose'],
-    ['3x900', 'Repetitions must be within 1–200'],
-    ['3x5br', 'is dosed in repetitions or time'],
-    ['', 'Type a dose'],
-  ] as const) {
-    await dose.fill(typed);
-    await dose.press('Enter');
-    await expect(page.getByRole('alert')).toContainText(words);
-    await expect(dose).toHaveValue(typed);
-  }
-  await dose.press('Escape');
-  await expect(dose).toHaveValue(before);
-  await expect(page.getByRole('alert')).toHaveCount(0);
-  await saved(page);
-});
-
-test('steppers, pace and budget change the one total; what is unusual is said; over budget is said', async ({ coach: page }) => {
-  await openSequence(page, 'Warm thumbs');
-  const seconds = async () => {
-    const [minutes, rest] = (await page.getByTestId('total').textContent())!.split(':').map(Number);
-    return minutes! * 60 + rest!;
-  };
-  const before = await seconds();
-  const row = page.getByRole('listitem', { name: /: Towel gathering$/ });
-  await row.focus();
-  await row.getByRole('button', { name: 'More seconds' }).click();
-  // Five seconds more on each hand.
-  await expect.poll(seconds).toBe(before + 10);
-  await row.getByLabel('Dose of Towel gathering').fill('1x10min L,R');
-  await row.getByLabel('Dose of Towel gathering').press('Enter');
-  await expect(row).toContainText('600 s is above the usual 5–40 s for grip holds');
-  await expect(page.getByRole('region', { name: 'Length' }).getByText(/too long/)).toBeVisible();
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect.poll(seconds).toBe(before);
-  await page.getByRole('button', { name: 'Pace' }).click();
-  const announce = page.getByLabel('Announce, s');
-  await announce.fill('8');
-  await announce.blur();
-  // Nine blocks, three seconds more each.
-  await expect.poll(seconds).toBe(before + 27);
-  await announce.fill('99');
-  await announce.blur();
-  await expect(announce).toHaveValue('8');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await saved(page);
-});
-
 test('two people edit: the second is told what differs and may keep either', async ({ coach: page, browser, house }) => {
   await openSequence(page, 'Careful return');
   const other = await browser.newPage({ storageState: await page.context().storageState(), baseURL: house.address });
@@ -217,23 +163,4 @@ test('a sheet of 42 blocks takes more pages: pictures, a readable size, the word
   // Heading and foot of a table stand on each page that it is printed on.
   await expect(sheet.locator('thead')).toContainText('All hands, a long evening');
   await expect(sheet.locator('tfoot')).toContainText('Stop if it hurts');
-});
-
-test('capacity left follows every edit, and what cannot be held leads to its block', async ({ coach: page }) => {
-  await openSequence(page, 'Loading the palms');
-  await choose(page, 'Seen for', 'Callum Reyes-Whitlock');
-  await page.getByRole('tab', { name: 'Capacity' }).click();
-  const panel = page.getByRole('region', { name: 'Capacity left' });
-  const block = page.getByRole('listitem', { name: /^Block 8/ });
-  await expect(panel).toContainText('wrist flexors');
-  await expect(panel).not.toContainText('give out');
-  const dose = block.getByLabel('Dose of Palm lift', { exact: true });
-  await dose.fill('6x20 tempo3-3 rest5');
-  await dose.press('Enter');
-  await expect(panel).toContainText(/left wrist flexors (give out|cannot begin)/);
-  await page.getByRole('listitem', { name: /^Block 1:/ }).focus();
-  await panel.getByRole('button', { name: 'Block 8' }).first().click();
-  await expect(block).toHaveAttribute('aria-current', 'true');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(panel).not.toContainText('give out');
 });

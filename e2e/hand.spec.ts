@@ -1,8 +1,9 @@
 import type { StoredMovement } from '@clay-pot/contracts';
 import type { Page } from '@playwright/test';
-import { expect, IN_SPACE, openSequence, startSession, test, toLead, choose } from './house.js';
+import { expect, IN_SPACE, openSequence, startSession, test, toLead, choose, pass } from './house.js';
 
-test.use(IN_SPACE);
+// The processor draws here: a small page has a tenth of the points.
+test.use({ ...IN_SPACE, viewport: { width: 720, height: 560 } });
 
 /** How much of a canvas is drawn on, and a fingerprint of what. */
 const drawn = (page: Page, at = 0) =>
@@ -86,13 +87,14 @@ test('the wall of pictures draws what comes into sight, and goes on where the gr
   await expect.poll(() => pictures.count()).toBeGreaterThan(8);
 });
 
-test('in the player the hand fills the free space and does what the count says', async ({ coach: page }) => {
+test('in the player the hand fills the free space, does what the count says, and is pointed at where it hurts', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
   await choose(page, 'Seen for', 'Anneke Vos');
   await toLead(page);
   await startSession(page);
-  await page.clock.resume();
   await page.getByRole('button', { name: 'Skip' }).click();
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.setViewportSize({ width: 1280, height: 800 });
   const share = () =>
     page.evaluate(() => {
       const picture = document.querySelector('section[aria-label=Now] canvas')!.getBoundingClientRect();
@@ -107,16 +109,35 @@ test('in the player the hand fills the free space and does what the count says',
   expect(await share()).toBeGreaterThan(0.4);
   await page.setViewportSize({ width: 390, height: 844 });
   await expect.poll(share).toBeGreaterThan(1 / 3);
-  for (const name of ['Pause', 'Something hurts']) await inView(name);
+  for (const name of ['Go on', 'Something hurts']) await inView(name);
   await expect(page.getByTestId('big-number')).toBeInViewport();
   // It moves with the clock and stands with it.
-  const moving = await drawn(page);
-  await expect.poll(async () => (await drawn(page)).print).not.toBe(moving.print);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  const standing = await drawn(page);
+  await pass(page, 6_000);
+  await expect.poll(async () => (await drawn(page)).print).not.toBe(standing.print);
   await page.getByRole('button', { name: 'Pause' }).click();
-  await page.waitForTimeout(600);
+  await page.clock.runFor(500);
   const stands = await drawn(page);
-  await page.waitForTimeout(600);
+  await page.clock.runFor(1_000);
   expect((await drawn(page)).print).toBe(stands.print);
+
+  // Where it hurts is pointed at on the hand: not on a place, but nearer to it than to any other.
+  await page.getByRole('button', { name: 'Something hurts' }).click();
+  await page.getByRole('button', { name: 'None of these: something else hurts' }).click();
+  await page.getByRole('radio', { name: 'Right hand' }).click();
+  const places = page.getByRole('group', { name: /^Where it hurts/ });
+  const tip = (await places.getByRole('button', { name: 'Ring finger, middle joint' }).boundingBox())!;
+  await page.mouse.click(tip.x + tip.width / 2 + 9, tip.y + tip.height / 2 + 5);
+  await expect(places.getByRole('button', { name: 'Ring finger, middle joint' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('radio', { name: 'Back of the hand', exact: true }).click();
+  await places.getByRole('button', { name: 'Ring finger, middle joint' }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(places.locator(':focus')).toHaveAccessibleName('Ring finger, knuckle');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Discomfort 3' }).click();
+  await page.getByRole('button', { name: 'Record it' }).click();
+  await expect(page.getByText('Right hand, ring finger, knuckle: 3 of 10, recorded.')).toBeVisible();
 });
 
 test('a hand is posed by dragging a joint, by keys and by numbers; the level keeps it', async ({ coach: page, house }) => {
@@ -155,28 +176,4 @@ test('a hand is posed by dragging a joint, by keys and by numbers; the level kee
   const { course } = stored.find(({ movement }) => movement.name === 'Slow claw')!.movement.ladder[0].hand!;
   expect(course).toHaveLength(2);
   expect(course![0]!.joints).toMatchObject({ indexPipDeg: 95 });
-});
-
-test('where it hurts is pointed at on the hand: by a tap near the place, and by keys', async ({ coach: page }) => {
-  await openSequence(page, 'Loading the palms');
-  await choose(page, 'Seen for', 'Anneke Vos');
-  await toLead(page);
-  await startSession(page);
-  await page.clock.resume();
-  await page.getByRole('button', { name: 'Something hurts' }).click();
-  await page.getByRole('button', { name: 'None of these: something else hurts' }).click();
-  await page.getByRole('radio', { name: 'Right hand' }).click();
-  const places = page.getByRole('group', { name: /^Where it hurts/ });
-  const tip = (await places.getByRole('button', { name: 'Ring finger, middle joint' }).boundingBox())!;
-  // Not on it, but nearer to it than to any other.
-  await page.mouse.click(tip.x + tip.width / 2 + 9, tip.y + tip.height / 2 + 5);
-  await expect(places.getByRole('button', { name: 'Ring finger, middle joint' })).toHaveAttribute('aria-pressed', 'true');
-  await page.getByRole('radio', { name: 'Back of the hand', exact: true }).click();
-  await places.getByRole('button', { name: 'Ring finger, middle joint' }).focus();
-  await page.keyboard.press('ArrowDown');
-  await expect(places.locator(':focus')).toHaveAccessibleName('Ring finger, knuckle');
-  await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Discomfort 3' }).click();
-  await page.getByRole('button', { name: 'Record it' }).click();
-  await expect(page.getByText('Right hand, ring finger, knuckle: 3 of 10, recorded.')).toBeVisible();
 });

@@ -66,7 +66,8 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   await expect(page.getByLabel('For', { exact: true })).toHaveValue(/.+/);
   await startSession(page);
   await expect(page.getByRole('heading', { name: 'Hand open and close' })).toBeVisible();
-  await pass(page, 6_000);
+  // Ten seconds to get ready and five to be told what comes.
+  await pass(page, 15_500);
   await expect(page.getByTestId('what-now')).toHaveText('keep moving');
   await page.getByRole('button', { name: '+10 s' }).click();
   await page.getByRole('button', { name: 'Pause' }).click();

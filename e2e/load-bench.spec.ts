@@ -116,63 +116,6 @@ test.describe('on a phone', () => {
   });
 });
 
-test('what cannot be is refused in words, and nothing is lost', async ({ coach: page }) => {
-  await page.goto('/bench?at=nonsense&movement=nothing&athlete=');
-  await expect(page.getByRole('heading', { name: 'Load bench' })).toBeVisible();
-  await page.getByLabel('Start from').selectOption({ label: 'Plank' });
-  const distance = field(page, 'Hands from knees or feet, m');
-  const plank = await distance.inputValue();
-  await distance.fill('far');
-  await distance.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('Must be within 0–3 m.');
-  await distance.press('Escape');
-  await expect(distance).toHaveValue(plank);
-  await distance.fill('2.9');
-  await distance.press('Enter');
-  await expect(page.getByText(/trunk and legs are too short.*Took the nearest/)).toBeVisible();
-  expect(Number(await distance.inputValue())).toBeLessThan(1.5);
-  await page.getByLabel('Wanted').fill('95');
-  await page.getByRole('button', { name: 'Find', exact: true }).click();
-  await expect(page.getByText(/alone cannot give that. Nearest: \d/)).toBeVisible();
-  await page.getByLabel('Wanted').fill('much');
-  await page.getByRole('button', { name: 'Find', exact: true }).click();
-  await expect(page.getByText('Type a number within 0–200 % of body weight.')).toBeVisible();
-});
-
-test('an athlete without measures is computed for, and what is estimated is said', async ({ coach: page }) => {
-  await page.goto('/people/new');
-  await page.getByLabel('Name', { exact: true }).fill('Nobody Measured');
-  await page.getByRole('button', { name: 'Add athlete' }).click();
-  await expect(page.getByText('Nothing measured yet')).toBeVisible();
-  await page.getByRole('link', { name: 'Load bench' }).last().click();
-  await expect(page.getByText(/Estimated: proportions.*stature.*body mass.*age/)).toBeVisible();
-  await expect(page.getByText(/N·m, estimated/).first()).toBeVisible();
-  await page.goBack();
-  await page.getByRole('button', { name: 'Add a reading' }).click();
-  await page.getByLabel('Measured', { exact: true }).selectOption({ label: 'most strength' });
-  await page.getByLabel('of', { exact: true }).selectOption({ label: 'wrist flexion' });
-  await page.getByLabel('Value, N·m').fill('9000');
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(page.getByRole('alert')).toContainText('within 0.1–150 N·m');
-  await page.getByLabel('Value, N·m').fill('11.5');
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(page.getByText('1 readings, the newest first')).toBeVisible();
-  await page.getByRole('link', { name: 'Load bench' }).last().click();
-  await expect(page.getByText(/N·m, measured/).first()).toBeVisible();
-});
-
-test('who is not cleared is told so before any number, on the bench and beside the ladder', async ({ coach: page }) => {
-  await page.goto('/bench?movement=bearing.palm-support');
-  await choose(page, 'For whom', 'Hana Kobler');
-  const note = page.getByRole('note', { name: 'Cautions for Hana Kobler' });
-  await expect(note).toContainText('Not before clearance. Numbness or tingling');
-  await choose(page, 'Movement', 'Wrist circles');
-  await expect(note).toHaveCount(0);
-  await page.goto('/movements/strength.fist-to-back');
-  await choose(page, 'Demand for', 'Mirela Danko');
-  await expect(page.getByRole('note')).toContainText('Loaded flexion: not with a sore or recently sprained wrist.');
-});
-
 test('a slow machine loses no press, however the pauses fall', async ({ coach: page }) => {
   await page.goto('/bench');
   const shoulders = page.getByRole('slider', { name: 'Shoulders' });
@@ -228,46 +171,14 @@ test('what was found for somebody goes into a sequence with one choice', async (
   expect(document.blocks.find(({ phase }) => phase === 'skill')?.movementId).toMatch(/^[0-9a-f-]{36}$/);
 });
 
-test('weights, edges and hangs lie on the bench as well, and the small sums work both ways', async ({ coach: page }) => {
-  await page.goto('/bench?movement=edge.lift-open&level=deep');
-  await page.getByLabel('Wanted').fill('40');
-  await page.getByRole('button', { name: 'Find', exact: true }).click();
-  await expect(page.getByText(/^Weight: [\d.]+ kg\. For 4 in 5 people like this: [\d.]+–[\d.]+ kg\.$/)).toBeVisible();
-  await expect(page.getByRole('region', { name: 'left hand' })).toContainText('40 %');
-  await expect(page.getByRole('table', { name: /Levels of Edge lift/ }).getByRole('row')).toHaveCount(4);
-  const effort = page.getByLabel('Effort', { exact: true });
-  const kilograms = page.getByLabel('is', { exact: true }).first();
-  await effort.fill('50');
-  const half = Number(await kilograms.inputValue());
-  await kilograms.fill((half / 2).toFixed(2));
-  await kilograms.blur();
-  await expect(effort).toHaveValue('25');
-  await effort.fill('900');
-  await expect(page.getByText('Must be within 1–200 %.')).toBeVisible();
-});
-
-test('a studio writes its own movement: a ladder that does not rise cannot be kept', async ({ coach: page }) => {
+test('a studio writes its own movement, takes it off the shelf and puts it back', async ({ coach: page }) => {
   await page.goto('/movements/bearing.fist-support');
   await page.getByRole('link', { name: 'Copy and change' }).click();
   await page.getByLabel('Name', { exact: true }).first().fill('Fist support on the jetty');
-  const keep = page.getByRole('button', { name: 'Keep', exact: true });
-  await expect(keep).toBeEnabled();
   await page.getByRole('button', { name: 'Add a caution' }).click();
-  await expect(keep).toBeDisabled();
   await page.getByLabel('Caution 5', { exact: true }).fill('Not on wet planks.');
-  await expect(keep).toBeEnabled();
-  await page.getByRole('button', { name: 'Level 1 up the ladder' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'hand load does not rise' })).toBeVisible();
-  await expect(keep).toBeDisabled();
-  await page.getByRole('button', { name: 'Level 1 up the ladder' }).click();
-  await page.getByRole('button', { name: 'Add a harder level' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'does not rise' })).toBeVisible();
-  await field(page, 'Shoulders in front of the hands, °').last().fill('15');
-  await page.keyboard.press('Enter');
-  await expect(keep).toBeEnabled();
-  await keep.click();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Fist support on the jetty' })).toBeVisible();
-  await expect(page.getByText('Harder by: shoulders further forward')).toBeVisible();
   await expect(page.getByText('Not on wet planks.')).toBeVisible();
   await page.getByRole('button', { name: 'Take off the shelf' }).click();
   await expect(page.getByRole('link', { name: /Fist support on the jetty/ })).toHaveCount(0);

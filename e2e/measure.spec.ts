@@ -67,18 +67,6 @@ test.describe('on a phone', () => {
   });
 });
 
-test('who is not cleared is measured by their own muscles alone', async ({ coach: page, house }) => {
-  await bench(page, house, 'Merryn Salt', [{ caution: 'numbness', hand: 'left' }]);
-  await page.getByRole('button', { name: /^First visit/ }).click();
-  await expect(page.getByRole('list', { name: 'Turns' }).getByRole('listitem')).toHaveCount(4);
-  await page.getByRole('button', { name: 'Grip, most strength' }).click();
-  await expect(page.getByRole('note')).toContainText('Left hand: not this one.');
-  await expect(page.getByRole('note')).toContainText('no loading until a licensed practitioner');
-  await expect(page.getByRole('list', { name: 'Turns' }).getByRole('listitem')).toHaveCount(3);
-  await type(page, 40);
-  await expect(soFar(page)).toContainText('40.0 kg');
-});
-
 test('a simulated device gives trials, and says what was wrong; a recorded file is played', async ({ coach: page, house }) => {
   await bench(page, house, 'Kerra Dune');
   await page.getByRole('checkbox', { name: 'Grip', exact: true }).check();

@@ -1,6 +1,6 @@
 import type { SessionRecord } from '@clay-pot/contracts';
 import type { Locator, Page } from '@playwright/test';
-import { expect, type House, idIn, openSequence, saved, someoneNew, startSession, test, pass, choose, more } from './house.js';
+import { expect, type House, idIn, saved, someoneNew, startSession, test, pass, choose, more } from './house.js';
 
 let people = 0;
 const PACING = 'pacing: ready 3 s, announce 2 s, change 3 s, breathe 4-6 s';
@@ -184,14 +184,4 @@ Long easy stretch, palm side: 1xease30s L`,
   expect(eased!.plannedAmount).toBe(30);
   expect(eased!.doneAmount).toBeLessThan(30);
   await expect(page.getByRole('main')).toContainText('looser');
-});
-
-test('a text that cannot be read takes nothing: line, column and the nearest names', async ({ coach: page }) => {
-  await openSequence(page, 'Loading the palms');
-  await more(page, 'Text');
-  await page.getByRole('textbox', { name: /text/i }).fill('Loading\nstrength\nPalm lift, knees bak: 2x6\nPalm lift: 2x6 hard');
-  const alert = page.getByRole('alert');
-  await expect(alert).toContainText('Line 3, 1: “Palm lift” has no level “knees bak”. Hands on a table · All fours');
-  await expect(alert).toContainText('Line 4, 16: “hard” is not a part of a dose');
-  await expect(page.getByRole('button', { name: 'Take this text' })).toBeDisabled();
 });

@@ -32,22 +32,24 @@ export async function test(names) {
   const database = overDatabase ? await startDatabase('test', { durable: false }) : null;
   process.once('SIGINT', () => void database?.stop().then(() => process.exit(130)));
   try {
-    if (database) await makeTemplates(database.url);
     const env = {
       TEST_DATABASE_URL: database?.url ?? '',
       TEST_TEMPLATE: TEMPLATES.empty,
       TEST_TEMPLATE_DEMO: TEMPLATES.demo,
     };
+    const templates = database ? makeTemplates(database.url) : Promise.resolve();
     // What is read and what is run go side by side; the browser has the machine for itself.
     await Promise.all([
-      reading(run, inBrowser).then(() => run.part('benches', 'benches', () => benches(database.url))),
-      unit(run, results, env),
+      reading(run, inBrowser)
+        .then(() => templates)
+        .then(() => run.part('benches', 'benches', () => benches(database.url))),
+      templates.then(() => unit(run, results, env)),
     ]);
     await browser(run, results, env);
   } finally {
     await database?.stop();
   }
-  if (overDatabase) tell(results);
+  if (overDatabase) failures.push(...tell(results));
   if (failures.length) throw new Told(failures.map((error) => error.message).join('\n'));
 }
 

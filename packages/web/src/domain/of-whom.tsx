@@ -1,8 +1,11 @@
 import { useSearchParams } from 'react-router';
 import { WhomChoice } from './whom-choice.js';
 
+/** Whose id an address names; an empty one names nobody. */
+export const athleteIn = (params: URLSearchParams): string | undefined => params.get('athlete') || undefined;
+
 /** Whose things are shown, as the address says; undefined for everybody’s. */
-export const useOfWhom = (): string | undefined => useSearchParams()[0].get('athlete') ?? undefined;
+export const useOfWhom = (): string | undefined => athleteIn(useSearchParams()[0]);
 
 /** Of whom a page shows things: everybody, or one; kept in the address. */
 export function OfWhom() {

@@ -16,11 +16,12 @@ import { useSessionView } from '../../domain/session-view.js';
 import { PotDrawing } from '../../drawing/pot.js';
 import { Button } from '../../ui/button.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
+import { athleteIn } from '../../domain/of-whom.js';
 
 /** A sequence composed for somebody: for whom, for what, in how many minutes, and why so. */
 export default function ComposePage() {
   const [params, setParams] = useSearchParams();
-  const athleteId = params.get('athlete') ?? undefined;
+  const athleteId = athleteIn(params);
   const athlete = useAthlete(athleteId);
   const intakes = useIntakes(athleteId);
   const past = usePast(athleteId);

@@ -33,6 +33,7 @@ import { useAddress } from './use-address.js';
 import { useLaid } from './use-laid.js';
 import { MovementChoice } from '../../domain/movement-choice.js';
 import { WhomChoice } from '../../domain/whom-choice.js';
+import { athleteIn } from '../../domain/of-whom.js';
 
 /** The chart library is half of this page: it comes when the page stands. */
 const DemandChart = lazy(async () => ({ default: (await import('./curve.js')).DemandChart }));
@@ -40,7 +41,7 @@ const DemandChart = lazy(async () => ({ default: (await import('./curve.js')).De
 /** The load bench: what a posture or a weight asks of the hands of one person, live, and what would ask for as much as wanted. */
 export default function BenchPage() {
   const [params, set] = useAddress();
-  const athleteId = params.get('athlete') ?? undefined;
+  const athleteId = athleteIn(params);
   const who = useForWhom(athleteId);
   const movementId = params.get('movement');
   const movement = movementId ? knownMovement(movementId) : undefined;

@@ -13,12 +13,13 @@ import { useForWhom } from '../../domain/for-whom.js';
 import { useLevelPicture } from '../../domain/level-picture.js';
 import { MovingPicture } from '../../domain/moving-picture.js';
 import { MovementLadder } from './movement-ladder.js';
+import { athleteIn } from '../../domain/of-whom.js';
 
 /** A movement in full: its picture, what it is for, how to do and watch it, what to mind, and its ladder with what each level asks. */
 export function MovementDetail({ movement }: { movement: Movement }) {
   useTitle(movement.name);
   const [params, setParams] = useSearchParams();
-  const athleteId = params.get('athlete') ?? undefined;
+  const athleteId = athleteIn(params);
   const { person } = useForWhom(athleteId);
   const [shownId, setShownId] = useState(movement.ladder[0].id);
   const level = movement.ladder.find(({ id }) => id === shownId) ?? movement.ladder[0];

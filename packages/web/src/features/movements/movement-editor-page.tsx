@@ -26,8 +26,9 @@ import { ProblemError } from '../../api/request.js';
 import { knownMovement } from '../../store/library.js';
 import { useOwnMovements } from '../../store/own-movements.js';
 import { Button } from '../../ui/button.js';
+import { ButtonLink } from '../../ui/button-link.js';
 import { SelectField, TextField } from '../../ui/field.js';
-import { Page, Part, Trouble } from '../../ui/page.js';
+import { Page, Part } from '../../ui/page.js';
 import { requestResolver } from '../../ui/request-resolver.js';
 import { isoToday } from '../../ui/today.js';
 import { CautionsEditor } from './cautions-editor.js';
@@ -42,7 +43,13 @@ export default function MovementEditorPage() {
   const own = useOwnMovements((state) => state.stored.find((stored) => stored.id === id));
   const from = params.get('from');
   const source = from ? knownMovement(from) : undefined;
-  if (id !== 'new' && !own) return <Trouble error={new Error('There is no such movement of this studio.')} />;
+  if (id !== 'new' && !own) {
+    return (
+      <Page title="No such movement" lead="Only movements of this studio can be changed. Shipped ones are copied first.">
+        <ButtonLink to="/movements">To the movements</ButtonLink>
+      </Page>
+    );
+  }
   const start = own?.movement ?? (source ? { ...source, id: uuid(), name: `${source.name}, our own` } : blankMovement(uuid()));
   return <MovementEditor key={own?.etag ?? from ?? 'new'} start={start} {...(own && { etag: own.etag })} />;
 }

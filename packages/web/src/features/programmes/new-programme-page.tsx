@@ -7,11 +7,12 @@ import { WhomField } from '../../domain/whom-choice.js';
 import { FileButton, ImportTrouble } from '../../domain/from-file.js';
 import { Empty, Loading, Page, Part } from '../../ui/page.js';
 import { PlanForm } from './plan-form.js';
+import { athleteIn } from '../../domain/of-whom.js';
 
 /** A programme from a goal, a start and the days that there are. */
 export default function NewProgrammePage() {
   const [params, setParams] = useSearchParams();
-  const athleteId = params.get('athlete') ?? undefined;
+  const athleteId = athleteIn(params);
   const choose = (id: string | undefined) => setParams(id === undefined ? {} : { athlete: id }, { replace: true });
   const whom = <WhomField label="For" value={athleteId} nobody="Choose somebody" choose={choose} />;
   return (

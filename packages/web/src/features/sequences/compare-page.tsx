@@ -26,12 +26,13 @@ import { Asked } from '../../domain/asked.js';
 import { HandTable } from './accounts-panel.js';
 import { blockNames } from '../../domain/block-names.js';
 import { DoseComparison, type Laid, RowsComparison } from './comparison.js';
+import { athleteIn } from '../../domain/of-whom.js';
 
 /** A sequence beside another one, beside what it was on a day, or beside what was done of it. */
 export default function ComparePage() {
   const { id = '' } = useParams();
   const [params, setParams] = useSearchParams();
-  const athleteId = params.get('athlete') ?? undefined;
+  const athleteId = athleteIn(params);
   const [kind, otherId] = (params.get('with') ?? '').split(':') as ['sequence' | 'plan' | 'done' | '', string | undefined];
   const sequence = useSequence(id);
   const other = useOther(kind, otherId);

@@ -21,6 +21,7 @@ import { useEditorCommands } from './use-editor-commands.js';
 import { useSessionView } from '../../domain/session-view.js';
 import { WhomChoice } from '../../domain/whom-choice.js';
 import { MoreMenu } from '../../ui/more-menu.js';
+import { athleteIn } from '../../domain/of-whom.js';
 
 /** Brought when somebody fits a sequence anew: the editor itself carries no composer. */
 const FitPanel = lazy(async () => ({ default: (await import('./fit-panel.js')).FitPanel }));
@@ -56,7 +57,7 @@ function Editor({ stored }: { stored: Pick<StoredSequence, 'id' | 'document' | '
   const { state, settle, saveNow } = useAutosave(stored);
   const document = useEditor((editor) => editor.document);
   const [params, setParams] = useSearchParams();
-  const athleteId = params.get('athlete') ?? undefined;
+  const athleteId = athleteIn(params);
   const athlete = useAthlete(athleteId);
   const search = useRef<HTMLInputElement>(null);
   const chooseAthlete = useCallback(

@@ -36,6 +36,7 @@ import { LevelPicture } from '../../domain/level-picture.js';
 import { SidePlanMark } from '../../ui/marks.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
+import { athleteIn } from '../../domain/of-whom.js';
 
 const PAPERS = {
   A4: { css: '210mm 297mm', width: '190mm', height: '275mm' },
@@ -48,7 +49,7 @@ export default function SheetPage() {
   const { id } = useParams();
   const [params, setParams] = useSearchParams();
   const paper: Paper = params.get('paper') === 'Letter' ? 'Letter' : 'A4';
-  const athleteId = params.get('athlete') ?? undefined;
+  const athleteId = athleteIn(params);
   const sequence = useSequence(id);
   const athlete = useAthlete(athleteId);
   useTitle(sequence.data ? `Sheet: ${sequence.data.document.title}` : 'Sheet');

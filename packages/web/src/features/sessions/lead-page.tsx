@@ -32,6 +32,7 @@ import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { WhomField } from '../../domain/whom-choice.js';
+import { athleteIn } from '../../domain/of-whom.js';
 
 /** Fetches the sequence that is to be led. */
 export default function LeadPage() {
@@ -64,7 +65,7 @@ interface ThresholdProps {
 /** Before the clock runs: who it is for, what to mind, what to fetch, what was asked each time. */
 function Threshold({ id, document, note }: ThresholdProps) {
   const [params, setParams] = useSearchParams();
-  const athleteId = params.get('athlete') ?? undefined;
+  const athleteId = athleteIn(params);
   const athlete = useAthlete(athleteId);
   const open = useRun((state) => state.run);
   const navigate = useNavigate();
