@@ -86,8 +86,8 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
       [`/people/${athleteId}/import`, /^Readings from a file/],
       ['/account', /^Your account/],
       ['/programmes', /^Programmes/],
-      ['/programmes/rules', /^Try the rules/],
-      [`/records/foretold?athlete=${athleteId}`, /^Foretold and told/],
+      ['/simulation', /^Try the rules/],
+      [`/predictions?athlete=${athleteId}`, /^Foretold and told/],
       [`/programmes/new?athlete=${athleteId}`, /^New programme/],
       [`/programmes/${programme.id}`, /What the rules say/],
     ]);
@@ -122,6 +122,7 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
     const { athleteId } = await ofTheHouse(page, house);
     await walk(page, [
       [`/people/${athleteId}/letter`, /^About the hands/],
+      // As it was called before: what was kept of it leads on.
       [`/people/${athleteId}/ask`, /Is any of this so/],
     ]);
     await page.setViewportSize({ width: 320, height: 640 });

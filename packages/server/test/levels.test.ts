@@ -65,7 +65,7 @@ test('two clean sessions at the gate open the next level, for each hand, with th
     gateWords: '2x30s in 2 sessions',
   });
   expect(levels[0]!.step).toEqual({ kind: 'level up', levelId: 'pike' });
-  expect(levels[0]!.history.map(({ endedAt }) => endedAt.slice(0, 10))).toEqual(['2026-05-18', '2026-05-13']);
+  expect(levels[0]!.history.map(({ endedAt }) => endedAt.split('T')[0])).toEqual(['2026-05-18', '2026-05-13']);
 });
 
 test('nothing grows for a hand that is not cleared, and trouble steps back', async () => {

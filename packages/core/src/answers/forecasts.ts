@@ -1,7 +1,7 @@
 import type { Method } from '../model/method.js';
 import type { Movement } from '../model/movement.js';
-import { type GateForecast, gateForecast } from '../rules/gate-forecast.js';
-import type { WorkDone } from '../rules/work-done.js';
+import { type GateForecast, gateForecast } from '../rules/progress/gate-forecast.js';
+import type { WorkDone } from '../rules/progress/work-done.js';
 
 /** A gate that is to be foretold, as plain data. */
 export interface ForecastAsked {

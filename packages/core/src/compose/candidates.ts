@@ -3,7 +3,7 @@ import type { Dose } from '../model/dose.js';
 import type { Movement } from '../model/movement.js';
 import { inPhaseOrder } from '../model/sequence.js';
 import { failingHold } from '../rules/checks/failing-hold.js';
-import { unusualInDose } from '../rules/usual-dose.js';
+import { unusualInDose } from '../rules/doses/usual-dose.js';
 import { compileTimeline } from '../timeline/compile-timeline.js';
 import { type Candidate, type Excluded, candidateFor, type Possible, possibleOf, type PossibleShelf, withFewerSets } from './candidate.js';
 import { firstOf } from '../vocabulary/lists.js';

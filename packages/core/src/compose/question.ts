@@ -7,7 +7,7 @@ import { findLevel, type Movement, type MovementLookup } from '../model/movement
 import type { Round } from '../model/round.js';
 import { type Block, type Pacing, type Sequence, USUAL_PACING } from '../model/sequence.js';
 import type { Hand } from '../vocabulary/hands.js';
-import type { HandStanding } from '../rules/progressed.js';
+import type { HandStanding } from '../rules/progress/progressed.js';
 import type { Place, Posture } from '../vocabulary/places.js';
 import type { PossibleShelf } from './candidate.js';
 import type { TrainingGoal } from './goal.js';

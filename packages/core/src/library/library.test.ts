@@ -9,8 +9,8 @@ import { checkDose } from '../model/dose.js';
 import { leversBetween } from '../model/levers.js';
 import { checkLoad } from '../model/load.js';
 import { FAMILIES, neighbourLevel, usualWay } from '../model/movement.js';
-import { flatSteps } from '../rules/ladder.js';
-import { unusualInDose } from '../rules/usual-dose.js';
+import { flatSteps } from '../rules/ladders/ladder.js';
+import { unusualInDose } from '../rules/doses/usual-dose.js';
 import { CORNERS, MOTIONS } from '../vocabulary/motions.js';
 import { MUSCLE_GROUPS } from '../vocabulary/muscles.js';
 

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { shippedMovement } from '../library/index.js';
 import { checkReading, meanOf } from '../model/reading.js';
 import { MEASURABLE, READING_KINDS, readingUnit } from '../vocabulary/measures.js';
-import { whyNotMeasured } from '../rules/may-measure.js';
+import { whyNotMeasured } from '../rules/safety/may-measure.js';
 import { placeInNorm } from './place-in-norm.js';
 import { BATTERIES, batteryMinutes, LED_PROTOCOLS, PROTOCOLS, protocolOf, sidesInTurn } from './protocols.js';
 import { readingDoubt, unitDoubt } from './unit-doubt.js';

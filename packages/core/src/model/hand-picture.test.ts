@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { LIBRARY } from '../library/index.js';
 import { handPictureOf } from '../picture/hand/hand-picture.js';
-import { checkMovement } from '../rules/check-movement.js';
+import { checkMovement } from '../rules/ladders/check-movement.js';
 import { HAND_SETTINGS } from '../vocabulary/hand-settings.js';
 import { REFERENCE_BODIES } from './body.js';
 import { checkSetting, fitsSetting } from './hand-picture.js';

@@ -10,7 +10,7 @@ import { figureOf } from './figure.js';
 import { postureFigure } from './support-figure.js';
 import { fingerLine, HAND_SHAPES, topFingers } from './hand-shape.js';
 import type { BodyPose } from './pose.js';
-import { checkMovement } from '../rules/check-movement.js';
+import { checkMovement } from '../rules/ladders/check-movement.js';
 
 const between = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y);
 const levels = LIBRARY.flatMap((movement) => movement.ladder.map((level) => [`${movement.id} ${level.id}`, movement, level] as const));

@@ -6,7 +6,7 @@ import type { Programme } from '../model/programme.js';
 import { usualWay } from '../model/movement.js';
 import { write } from '../rules/checks/sessions.fixture.js';
 import { on, programmeOf, SEQUENCES } from './programme.fixture.js';
-import { inAmount } from '../rules/in-amount.js';
+import { inAmount } from '../rules/doses/in-amount.js';
 import { riseSteps, sequencesOn } from './session-plan.js';
 
 const way = usualWay(shippedMovement('strength.palm-lift')!);

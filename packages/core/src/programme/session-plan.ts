@@ -4,8 +4,8 @@ import { findLevel, type Movement, type MovementLookup } from '../model/movement
 import { inDayOrder, type PlannedDay, type Programme, type ProgrammePlan, weekIndexOf } from '../model/programme.js';
 import { type Block, type Sequence } from '../model/sequence.js';
 import { WORK } from '../rules/checks/block-views.js';
-import { inAmount } from '../rules/in-amount.js';
-import { STEP_OF } from '../rules/level-standing.js';
+import { inAmount } from '../rules/doses/in-amount.js';
+import { STEP_OF } from '../rules/progress/level-standing.js';
 import { itemAt, must } from '../vocabulary/lists.js';
 import { USUAL_RANGES, type UsualRange } from '../vocabulary/usual-ranges.js';
 import { UNIT_OF } from '../vocabulary/work.js';

@@ -1,5 +1,5 @@
 import { type ComponentType } from 'react';
-import { createBrowserRouter, useRouteError } from 'react-router';
+import { createBrowserRouter, replace, useRouteError } from 'react-router';
 import { Loading, Trouble } from '../ui/page.js';
 import { Shell } from './shell.js';
 
@@ -12,6 +12,9 @@ function RouteTrouble() {
   const error = useRouteError();
   return <Trouble error={error} retry={() => window.location.reload()} />;
 }
+
+/** Where a screen had another address before: what was kept of it leads there. */
+const moved = (to: string) => replace(to);
 
 /** Which screen stands at which address; each is fetched when it is first gone to. */
 export const router = createBrowserRouter([
@@ -28,15 +31,15 @@ export const router = createBrowserRouter([
           { path: 'people/class', ...screen(() => import('../features/people/class-page.js')) },
           { path: 'people/new', ...screen(() => import('../features/people/new-athlete-page.js')) },
           { path: 'people/:id', ...screen(() => import('../features/people/athlete-page.js')) },
-          { path: 'people/:id/ask', ...screen(() => import('../features/intake/ask-page.js')) },
+          { path: 'people/:id/check-in', ...screen(() => import('../features/check-in/check-in-page.js')) },
           { path: 'people/:id/measure', ...screen(() => import('../features/measure/measure-page.js')) },
           { path: 'people/:id/band', ...screen(() => import('../features/measure/band-page.js')) },
           { path: 'people/:id/import', ...screen(() => import('../features/measure/import-page.js')) },
           { path: 'people/:id/trends', ...screen(() => import('../features/measure/trends-page.js')) },
-          { path: 'people/:id/letter', ...screen(() => import('../features/intake/letter-page.js')) },
+          { path: 'people/:id/letter', ...screen(() => import('../features/check-in/letter-page.js')) },
           { path: 'movements/:id?', ...screen(() => import('../features/movements/movements-page.js')) },
           { path: 'movements/:id/edit', ...screen(() => import('../features/movements/movement-editor-page.js')) },
-          { path: 'bench', ...screen(() => import('../features/load-bench/bench-page.js')) },
+          { path: 'bench', ...screen(() => import('../features/bench/bench-page.js')) },
           { path: 'sequences', ...screen(() => import('../features/sequences/sequences-page.js')) },
           { path: 'compose', ...screen(() => import('../features/compose/compose-page.js')) },
           { path: 'sequences/:id', ...screen(() => import('../features/sequences/editor-page.js')) },
@@ -45,7 +48,7 @@ export const router = createBrowserRouter([
           { path: 'methods/:id/edit', ...screen(() => import('../features/methods/method-editor-page.js')) },
           { path: 'programmes', ...screen(() => import('../features/programmes/programmes-page.js')) },
           { path: 'programmes/new', ...screen(() => import('../features/programmes/new-programme-page.js')) },
-          { path: 'programmes/rules', ...screen(() => import('../features/studies/study-page.js')) },
+          { path: 'simulation', ...screen(() => import('../features/simulation/simulation-page.js')) },
           { path: 'programmes/:id', ...screen(() => import('../features/programmes/programme-page.js')) },
           { path: 'people/:id/week', ...screen(() => import('../features/people/week-page.js')) },
           { path: 'sequences/:id/sheet', ...screen(() => import('../features/sequences/sheet-page.js')) },
@@ -53,8 +56,11 @@ export const router = createBrowserRouter([
           { path: 'session', ...screen(() => import('../features/sessions/player-page.js')) },
           { path: 'account', ...screen(() => import('../features/account/account-page.js')) },
           { path: 'records', ...screen(() => import('../features/sessions/records-page.js')) },
-          { path: 'records/foretold', ...screen(() => import('../features/foretold/foretold-page.js')) },
+          { path: 'predictions', ...screen(() => import('../features/predictions/predictions-page.js')) },
           { path: 'records/:id', ...screen(() => import('../features/sessions/record-page.js')) },
+          { path: 'people/:id/ask', loader: ({ params }) => moved(`/people/${params['id']}/check-in`) },
+          { path: 'programmes/rules', loader: () => moved('/simulation') },
+          { path: 'records/foretold', loader: ({ request }) => moved(`/predictions${new URL(request.url).search}`) },
           { path: '*', ...screen(() => import('./lost-page.js')) },
         ],
       },

@@ -12,9 +12,9 @@ import { hasOwnMovements } from '../store/own-movements.js';
 import { useUnits } from '../store/units.js';
 import { type Command, useCommands } from '../ui/commands.js';
 import { focusRegion, useKeptFocus } from '../ui/kept-focus.js';
-import { ConnectionState } from '../domain/connection-state.js';
-import { OutboxState } from '../domain/outbox-state.js';
-import { askToSignOut, useSignOut } from '../domain/sign-out.js';
+import { ConnectionState } from '../domain/account/connection-state.js';
+import { OutboxState } from '../domain/session/outbox-state.js';
+import { askToSignOut, useSignOut } from '../domain/account/sign-out.js';
 
 const ShortcutsDialog = lazy(() => import('./shortcuts-dialog.js'));
 const SignOutDialog = lazy(() => import('./sign-out-dialog.js'));

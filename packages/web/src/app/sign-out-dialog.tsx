@@ -1,6 +1,6 @@
 import { counted } from '@clay-pot/core';
 import { useState } from 'react';
-import { signOut, staySignedIn, type Unfinished, type Unsent, useSignOut } from '../domain/sign-out.js';
+import { signOut, staySignedIn, type Unfinished, type Unsent, useSignOut } from '../domain/account/sign-out.js';
 import { Button } from '../ui/button.js';
 import { Dialog } from '../ui/dialog.js';
 

@@ -1,5 +1,5 @@
-import { barredWords, cautionsOn, forbidsLoading } from '../../rules/cautions.js';
-import { AWAY_DAYS } from '../../rules/needs-a-look.js';
+import { barredWords, cautionsOn, forbidsLoading } from '../../rules/safety/cautions.js';
+import { AWAY_DAYS } from '../../rules/calls/needs-a-look.js';
 import { daysBetween, dayWords } from '../../vocabulary/days.js';
 import { isAhead } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';

@@ -1,12 +1,12 @@
 import type { Method } from '../../model/method.js';
 import type { Movement } from '../../model/movement.js';
 import { WEEK_KINDS } from '../../model/programme.js';
-import { inAmount } from '../../rules/in-amount.js';
-import { gateOf } from '../../rules/gates.js';
-import { standingOf } from '../../rules/level-standing.js';
-import { adviseOnMorning } from '../../rules/morning.js';
-import type { MorningScores } from '../../rules/morning.js';
-import type { WorkDone } from '../../rules/work-done.js';
+import { inAmount } from '../../rules/doses/in-amount.js';
+import { gateOf } from '../../rules/progress/gates.js';
+import { standingOf } from '../../rules/progress/level-standing.js';
+import { adviseOnMorning } from '../../rules/reports/morning.js';
+import type { MorningScores } from '../../rules/reports/morning.js';
+import type { WorkDone } from '../../rules/progress/work-done.js';
 import { amountOf, workOf } from '../../model/dose.js';
 import { addDays } from '../../vocabulary/days.js';
 import { itemAt } from '../../vocabulary/lists.js';

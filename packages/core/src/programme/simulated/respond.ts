@@ -1,6 +1,6 @@
 import { enduranceS } from '../../effort/rates.js';
 import { working } from '../../vocabulary/constant.js';
-import type { MorningScores } from '../../rules/morning.js';
+import type { MorningScores } from '../../rules/reports/morning.js';
 import type { SimulatedAthlete } from './athlete.js';
 import type { Chance } from './chance.js';
 import type { Rung } from './rungs.js';

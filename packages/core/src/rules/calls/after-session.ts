@@ -1,7 +1,7 @@
 import type { Ending, Morning } from '../../model/session.js';
 import { percent } from '../../vocabulary/numbers.js';
-import { adviseOnDiscomfort, type DiscomfortAdvice, type DiscomfortPolicy } from '../discomfort.js';
-import { type MorningAdvice, morningOf, type MorningScores } from '../morning.js';
+import { adviseOnDiscomfort, type DiscomfortAdvice, type DiscomfortPolicy } from '../reports/discomfort.js';
+import { type MorningAdvice, morningOf, type MorningScores } from '../reports/morning.js';
 
 /** What a session as a whole may ask for, the boldest first. */
 const DECISIONS = ['go-on', 'hold', 'ease', 'rest'] as const;

@@ -5,7 +5,7 @@ import { WORK } from '../checks/block-views.js';
 import { HANDS } from '../../vocabulary/hands.js';
 import { lowered } from '../../vocabulary/text.js';
 import { UNIT_OF } from '../../vocabulary/work.js';
-import { inAmount } from '../in-amount.js';
+import { inAmount } from '../doses/in-amount.js';
 import { callAfter } from './after-session.js';
 import { AS_IT_IS, type Call, type CallEffect, type CallOption } from './call.js';
 import { type ComingBlock, comingBlocks, inPlans } from './coming-blocks.js';

@@ -4,8 +4,8 @@ import { type Hand, handsWorking } from '../../vocabulary/hands.js';
 import { groupedBy } from '../../vocabulary/lists.js';
 import { lowered } from '../../vocabulary/text.js';
 import { UNIT_LETTERS } from '../../vocabulary/work.js';
-import type { LevelStanding } from '../level-standing.js';
-import type { WorkDone } from '../work-done.js';
+import type { LevelStanding } from '../progress/level-standing.js';
+import type { WorkDone } from '../progress/work-done.js';
 import type { CallEvidence, PlanEdits } from './call.js';
 import type { CallQuestion, ComingPlan } from './question.js';
 

@@ -2,7 +2,7 @@ import { HAND_WORDS } from '../../vocabulary/hands.js';
 import { isSome } from '../../vocabulary/lists.js';
 import { lowered } from '../../vocabulary/text.js';
 import { WORK } from '../checks/block-views.js';
-import type { LevelStanding } from '../level-standing.js';
+import type { LevelStanding } from '../progress/level-standing.js';
 import { stayAt } from './after.js';
 import type { Call } from './call.js';
 import { comingBlocks, handsIn, newestOf, sessionsOf } from './coming-blocks.js';

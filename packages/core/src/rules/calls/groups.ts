@@ -1,6 +1,6 @@
 import { groupedBy } from '../../vocabulary/lists.js';
 import { counted } from '../../vocabulary/text.js';
-import { AWAY_DAYS } from '../needs-a-look.js';
+import { AWAY_DAYS } from './needs-a-look.js';
 import { type Call, CALLS, worstFirst } from './call.js';
 
 /** A call of somebody. */

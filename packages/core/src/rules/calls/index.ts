@@ -1,5 +1,5 @@
 import { type Hand, HANDS } from '../../vocabulary/hands.js';
-import { forbidsLoading, handsOf } from '../cautions.js';
+import { forbidsLoading, handsOf } from '../safety/cautions.js';
 import { afterCalls } from './after.js';
 import { type Call, worstFirst } from './call.js';
 import { formCalls } from './form.js';

@@ -3,7 +3,7 @@ import { capital } from '../../vocabulary/text.js';
 import { daysBetween, dayWords } from '../../vocabulary/days.js';
 import { HANDS } from '../../vocabulary/hands.js';
 import { groupedBy } from '../../vocabulary/lists.js';
-import { MEASURE_AGAIN } from '../needs-a-look.js';
+import { MEASURE_AGAIN } from './needs-a-look.js';
 import type { Call, CallEvidence, CallOption } from './call.js';
 import type { CallQuestion } from './question.js';
 

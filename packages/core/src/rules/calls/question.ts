@@ -4,8 +4,8 @@ import type { RecordedCaution } from '../../model/athlete.js';
 import type { MovementLookup } from '../../model/movement.js';
 import type { Sequence } from '../../model/sequence.js';
 import type { Hand } from '../../vocabulary/hands.js';
-import type { LevelStanding } from '../level-standing.js';
-import type { MorningScores } from '../morning.js';
+import type { LevelStanding } from '../progress/level-standing.js';
+import type { MorningScores } from '../reports/morning.js';
 import type { SessionOutcome } from './after-session.js';
 import type { PlanPlace } from './call.js';
 

@@ -3,8 +3,8 @@ import { working } from '../../vocabulary/constant.js';
 import { daysBetween } from '../../vocabulary/days.js';
 import { type Hand, HAND_WORDS, HANDS } from '../../vocabulary/hands.js';
 import { capital } from '../../vocabulary/text.js';
-import { cautionAdvice, forbidsLoading, handsOf, keyOfCaution } from '../cautions.js';
-import { DISCOMFORT_GO_ON_MAX } from '../discomfort.js';
+import { cautionAdvice, forbidsLoading, handsOf, keyOfCaution } from '../safety/cautions.js';
+import { DISCOMFORT_GO_ON_MAX } from '../reports/discomfort.js';
 import { AS_IT_IS, type Call } from './call.js';
 import type { CallQuestion, CallSession } from './question.js';
 

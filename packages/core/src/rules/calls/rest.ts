@@ -1,7 +1,7 @@
 import { working } from '../../vocabulary/constant.js';
 import { daysBetween, dayWords } from '../../vocabulary/days.js';
 import { HANDS } from '../../vocabulary/hands.js';
-import { DISCOMFORT_HOLD_MAX } from '../discomfort.js';
+import { DISCOMFORT_HOLD_MAX } from '../reports/discomfort.js';
 import { AS_IT_IS, type Call, type CallOption } from './call.js';
 import type { CallQuestion, CallSession } from './question.js';
 

@@ -6,7 +6,7 @@ import { type Fault, under } from '../../vocabulary/fault.js';
 import { handsWorking } from '../../vocabulary/hands.js';
 import { firstOf, isSome } from '../../vocabulary/lists.js';
 import { same } from '../../vocabulary/same.js';
-import { moreIn } from '../asks-more.js';
+import { moreIn } from '../doses/asks-more.js';
 import { blockChange } from '../fixes/edit-words.js';
 import type { Call, CallOption, TypedDose } from './call.js';
 import type { CallScene } from './question.js';

@@ -16,7 +16,7 @@ import type { Movement } from '../../model/movement.js';
 import { type Block, inPhaseOrder, type Sequence, USUAL_PACING } from '../../model/sequence.js';
 import { SEVERITIES } from './finding.js';
 import { offersFor } from '../fixes/offered.js';
-import { withoutOpenEnds } from '../open-ends.js';
+import { withoutOpenEnds } from '../doses/open-ends.js';
 import { type Finding, findingsOf, keyOfFinding } from './index.js';
 import { CAUTIONS } from '../../vocabulary/cautions.js';
 import { HANDS, otherHand, type SidePlan } from '../../vocabulary/hands.js';

@@ -7,7 +7,7 @@ import { effortTimeline } from '../../effort/effort-timeline.js';
 import { accountOf } from '../../effort/session-account.js';
 import type { SessionView } from '../../effort/session-view.js';
 import type { Edit } from '../../model/edits.js';
-import { forbidsLoading } from '../cautions.js';
+import { forbidsLoading } from '../safety/cautions.js';
 import { adding, type Choice, choose, effortOf } from './choose.js';
 import { type Check, editsOf } from './finding.js';
 import { capital } from '../../vocabulary/text.js';

@@ -1,6 +1,6 @@
-import { brokenBy } from '../caution-limits.js';
-import { cautionAdvice } from '../cautions.js';
-import { goesToFailure, withoutOpenEnds } from '../open-ends.js';
+import { brokenBy } from '../safety/caution-limits.js';
+import { cautionAdvice } from '../safety/cautions.js';
+import { goesToFailure, withoutOpenEnds } from '../doses/open-ends.js';
 import { changing, easing } from './choose.js';
 import type { Check, Fix, Observation } from './finding.js';
 import type { BlockForm } from '../../effort/effort-timeline.js';

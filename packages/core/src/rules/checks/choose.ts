@@ -9,13 +9,13 @@ import { type Edit, freshBlockId } from '../../model/edits.js';
 import { effortMeans, equipmentFor, findLevel, type Level, type Movement } from '../../model/movement.js';
 import { fittedTo } from '../../model/own-load.js';
 import type { Block } from '../../model/sequence.js';
-import { brokenBy } from '../caution-limits.js';
+import { brokenBy } from '../safety/caution-limits.js';
 import { handsWorking } from '../../vocabulary/hands.js';
 import type { Fix } from './finding.js';
-import { concernsOf } from '../clearance.js';
-import { doseFor } from '../method-dose.js';
-import { goesToFailure } from '../open-ends.js';
-import { unusualInDose } from '../usual-dose.js';
+import { concernsOf } from '../safety/clearance.js';
+import { doseFor } from '../doses/method-dose.js';
+import { goesToFailure } from '../doses/open-ends.js';
+import { unusualInDose } from '../doses/usual-dose.js';
 import type { Phase } from '../../vocabulary/phases.js';
 import type { Equipment } from '../../vocabulary/places.js';
 

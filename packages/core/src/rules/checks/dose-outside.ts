@@ -1,6 +1,6 @@
 import { changing } from './choose.js';
 import type { Check, Observation } from './finding.js';
-import { unusualInDose, usualDose } from '../usual-dose.js';
+import { unusualInDose, usualDose } from '../doses/usual-dose.js';
 
 /** Finds doses outside what is usual for their kind. */
 export const doseOutside: Check = {

@@ -8,7 +8,7 @@ import { roundOf } from '../../model/rounds.js';
 import type { Edit } from '../../model/edits.js';
 import { easing, effortOf } from './choose.js';
 import { type Check, editsOf, type Observation } from './finding.js';
-import { unusualInDose, usualDose } from '../usual-dose.js';
+import { unusualInDose, usualDose } from '../doses/usual-dose.js';
 import { groupsOf, partsOf, type SideGroup } from '../../vocabulary/muscles.js';
 
 /** Finds muscle groups that do not last to the end of a set. */

@@ -1,6 +1,6 @@
 import { removing } from './choose.js';
 import type { Check, Observation } from './finding.js';
-import { concernsOf } from '../clearance.js';
+import { concernsOf } from '../safety/clearance.js';
 
 /** Finds movements that a caution of their own asks this athlete to leave out. */
 export const leaveOut: Check = {

@@ -1,7 +1,7 @@
 import type { Edit } from '../../model/edits.js';
 import { named } from './choose.js';
 import type { Check } from './finding.js';
-import { inMethodKind } from '../method-dose.js';
+import { inMethodKind } from '../doses/method-dose.js';
 import { UNIT_OF } from '../../vocabulary/work.js';
 
 /** Finds doses counted in another way than the method’s. */

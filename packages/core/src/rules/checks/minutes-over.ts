@@ -7,7 +7,7 @@ import { type Round, ROUND_LIMITS } from '../../model/round.js';
 import { aloneIn, timesOf } from '../../model/rounds.js';
 import { type Block, SEQUENCE_LIMITS } from '../../model/sequence.js';
 import type { Check } from './finding.js';
-import { unusualInDose } from '../usual-dose.js';
+import { unusualInDose } from '../doses/usual-dose.js';
 import { compileTimeline } from '../../timeline/compile-timeline.js';
 
 /** Finds sequences that take longer than their minutes. */

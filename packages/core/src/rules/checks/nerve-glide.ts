@@ -2,7 +2,7 @@ import { type BlockForm, formOf } from '../../effort/effort-timeline.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Dose } from '../../model/dose.js';
 import type { Level } from '../../model/movement.js';
-import { goesToFailure } from '../open-ends.js';
+import { goesToFailure } from '../doses/open-ends.js';
 import { changing, removing } from './choose.js';
 import type { Check, Fix, Observation } from './finding.js';
 

@@ -1,5 +1,5 @@
-import { cautionAdvice, forbidsLoading, handsOf } from '../cautions.js';
-import { mustWait } from '../clearance.js';
+import { cautionAdvice, forbidsLoading, handsOf } from '../safety/cautions.js';
+import { mustWait } from '../safety/clearance.js';
 import type { BlockView } from '../../effort/session-view.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Edit } from '../../model/edits.js';

@@ -5,7 +5,7 @@ import { ids } from './block-views.js';
 import { byMovement } from './by-movement.js';
 import { changing, givenToBoth } from './choose.js';
 import { type Check, type Fix, type Observation, PRACTICE } from './finding.js';
-import { unusualInDose } from '../usual-dose.js';
+import { unusualInDose } from '../doses/usual-dose.js';
 import { type Hand, otherHand } from '../../vocabulary/hands.js';
 
 /** Hands may differ by this much before it counts: a repetition in ten. */

@@ -3,7 +3,7 @@ import type { BlockView } from '../../effort/session-view.js';
 import { amountOf, setCount, withSetGroups, workOf, worksOf } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
 import type { Check, Fix } from './finding.js';
-import { usualDose } from '../usual-dose.js';
+import { usualDose } from '../doses/usual-dose.js';
 import { HANDS } from '../../vocabulary/hands.js';
 import type { MuscleGroup } from '../../vocabulary/muscles.js';
 

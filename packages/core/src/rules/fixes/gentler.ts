@@ -5,14 +5,14 @@ import type { Edit } from '../../model/edits.js';
 import { effortMeans, type Level, type Movement } from '../../model/movement.js';
 import { withOwnSet } from '../../model/effort-or-load.js';
 import { fittedTo, kilogramsNameOf, ownLoadsOf } from '../../model/own-load.js';
-import { goesToFailure, withoutOpenEnds } from '../open-ends.js';
+import { goesToFailure, withoutOpenEnds } from '../doses/open-ends.js';
 import { roughHeightM } from '../../model/posture.js';
 import { kilogramsOf } from '../../mechanics/as-dosed.js';
 import { handsWorking } from '../../vocabulary/hands.js';
 import { OWN_LOADS } from '../../vocabulary/own-load.js';
 import { effortOf, isOpen, missingFor } from '../checks/choose.js';
-import { doseFor } from '../method-dose.js';
-import { unusualInDose, usualDose } from '../usual-dose.js';
+import { doseFor } from '../doses/method-dose.js';
+import { unusualInDose, usualDose } from '../doses/usual-dose.js';
 
 /** A kind of answer, with the edits that it could be, the least change first. */
 export interface Answer {

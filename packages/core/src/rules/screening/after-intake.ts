@@ -1,7 +1,7 @@
 import type { AthleteRecord, RecordedCaution } from '../../model/athlete.js';
 import { type Intake, withPerson } from '../../model/intake.js';
 import { CAUTIONS } from '../../vocabulary/cautions.js';
-import { forbidsLoading } from '../cautions.js';
+import { forbidsLoading } from '../safety/cautions.js';
 import { byThing, handByHand, ofHand } from './per-hand.js';
 
 const adapts = ({ caution }: RecordedCaution) => CAUTIONS[caution].rule === 'adapt';

@@ -1,7 +1,7 @@
 import type { RecordedCaution } from '../../model/athlete.js';
 import { addDays, daysBetween, dayWords } from '../../vocabulary/days.js';
 import { working } from '../../vocabulary/constant.js';
-import { cautionsOn, forbidsLoading } from '../cautions.js';
+import { cautionsOn, forbidsLoading } from '../safety/cautions.js';
 
 const ASK_AGAIN = working('Asked again', 84, 'days', 'with each new block of training; twelve weeks at most', [56, 120]).value;
 const ASK_AGAIN_SORE = working('Asked again while something is sore', 14, 'days', 'two weeks settle what rest settles', [7, 28]).value;

@@ -3,8 +3,8 @@ import type { Person } from '../../mechanics/capacity.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Level, Movement } from '../../model/movement.js';
 import { HANDS } from '../../vocabulary/hands.js';
-import { againstLoad } from '../against-load.js';
-import { concernsOf } from '../clearance.js';
+import { againstLoad } from '../safety/against-load.js';
+import { concernsOf } from '../safety/clearance.js';
 
 /** Which levels of a movement somebody’s cautions leave open, and the first reason against one that is not. */
 export interface MovementOpen {

@@ -1,7 +1,7 @@
 import type { RecordedCaution } from '../../model/athlete.js';
 import { type Hand, HANDS } from '../../vocabulary/hands.js';
 import { same } from '../../vocabulary/same.js';
-import { handsOf, keyOfCaution } from '../cautions.js';
+import { handsOf, keyOfCaution } from '../safety/cautions.js';
 
 /** Entries of one thing together, whosever hand it is of; things in the order in which they are first named. */
 export function byThing(entries: readonly RecordedCaution[]): Map<string, RecordedCaution[]> {

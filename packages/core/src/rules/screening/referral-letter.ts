@@ -7,7 +7,7 @@ import { HAND_WORDS, HANDS } from '../../vocabulary/hands.js';
 import { CONDITIONS, SIGNS, SYMPTOM_KINDS } from '../../vocabulary/intake-words.js';
 import { READING_NAMES, readingUnit } from '../../vocabulary/measures.js';
 import { capital } from '../../vocabulary/text.js';
-import { cautionAdvice, cautionLabel, forbidsLoading } from '../cautions.js';
+import { cautionAdvice, cautionLabel, forbidsLoading } from '../safety/cautions.js';
 
 /** A letter to a practitioner: plain words under plain headings. */
 export interface ReferralLetter {

@@ -4,10 +4,10 @@ import { type Caution, CAUTIONS } from '../../vocabulary/cautions.js';
 import type { Hand, WorkingSide } from '../../vocabulary/hands.js';
 import { CONDITIONS, SIGNS } from '../../vocabulary/intake-words.js';
 import { capital } from '../../vocabulary/text.js';
-import { type Caps, capWords } from '../caps.js';
-import { capsOf } from '../caution-limits.js';
-import { askedBy, cautionAdvice, cautionLabel, forbidsLoading, handsOf, isMinor, restsHand, toldStop } from '../cautions.js';
-import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from '../discomfort.js';
+import { type Caps, capWords } from '../safety/caps.js';
+import { capsOf } from '../safety/caution-limits.js';
+import { askedBy, cautionAdvice, cautionLabel, forbidsLoading, handsOf, isMinor, restsHand, toldStop } from '../safety/cautions.js';
+import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from '../reports/discomfort.js';
 import { byThing, handByHand, ofHand } from './per-hand.js';
 import { CONDITION_RULES, type Led, SIGN_RULES, SYMPTOM_RULES, type Verdict, worstOf } from './screen-rules.js';
 

@@ -4,7 +4,7 @@ import { referencePerson } from '../../mechanics/person.js';
 import { REFERENCE_BODIES } from '../../model/body.js';
 import { type Intake, newIntake, withPerson } from '../../model/intake.js';
 import type { Reading } from '../../model/reading.js';
-import { cautionsOn } from '../cautions.js';
+import { cautionsOn } from '../safety/cautions.js';
 import { movementsOpen } from './movements-open.js';
 import { referralLetter } from './referral-letter.js';
 import { screen } from './screen.js';

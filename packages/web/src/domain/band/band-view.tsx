@@ -1,5 +1,5 @@
 import type { Band, ForceSample } from '@clay-pot/core';
-import { numberText, readingText } from '../units.js';
+import { numberText, readingText } from '../measuring/units.js';
 import { LiveTrace } from './live-trace.js';
 import type { BandNow } from './use-band.js';
 

@@ -1,6 +1,6 @@
 import type { Band, ForceSample, Trace } from '@clay-pot/core';
 import { useEffect, useRef } from 'react';
-import { shownValue, storedValue } from '../units.js';
+import { shownValue, storedValue } from '../measuring/units.js';
 
 interface Props {
   /** Newtons, or degrees; read anew with each frame. */

@@ -2,7 +2,7 @@ import { describe, expect, jest, test } from '@jest/globals';
 import type { Band, BandScore, DeviceSample } from '@clay-pot/core';
 import { act, renderHook } from '@testing-library/react';
 import type { Device, DeviceEvents } from '../devices/device.js';
-import { useSound } from '../tone.js';
+import { useSound } from '../session/tone.js';
 import { useBand } from './use-band.js';
 
 const BAND: Band = { lowN: 140, highN: 180, forS: 2 };

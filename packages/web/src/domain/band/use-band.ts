@@ -14,7 +14,7 @@ import {
 } from '@clay-pot/core';
 import { useEffect, useRef, useState } from 'react';
 import type { Device } from '../devices/device.js';
-import { tone } from '../tone.js';
+import { tone } from '../session/tone.js';
 
 /** A force that is to be kept in a band, this moment. */
 export interface BandNow {

@@ -3,7 +3,7 @@ import { checkTyped, type Dose, findLevel, mayDecline, same, type TypedDose } fr
 import { useState } from 'react';
 import { knownMovement } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
-import { DoseField } from '../dose-field.js';
+import { DoseField } from '../sequence/dose-field.js';
 import { type ChosenAnswer, useAnswerCalls } from './answer-calls.js';
 
 /** Answers stand beside a name; on a phone they are as large as fingers need. */

@@ -4,8 +4,8 @@ import { Pin, Shuffle } from 'lucide-react';
 import { useState } from 'react';
 import { useKnown } from '../../store/library.js';
 import { IconButton } from '../../ui/button.js';
-import { LevelPicture } from '../level-picture.js';
-import { MovementName } from '../movement-name.js';
+import { LevelPicture } from '../movement/level-picture.js';
+import { MovementName } from '../movement/movement-name.js';
 import type { Composition } from './use-composition.js';
 
 interface Props {

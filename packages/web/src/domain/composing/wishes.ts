@@ -5,8 +5,8 @@ import { useMemo } from 'react';
 import { useLevels, usePast } from '../../api/queries.js';
 import { useKnown } from '../../store/library.js';
 import { useOwnMovements } from '../../store/own-movements.js';
-import { useForWhom } from '../for-whom.js';
-import { useStandingCautions } from '../standing-cautions.js';
+import { useForWhom } from '../athlete/for-whom.js';
+import { useStandingCautions } from '../athlete/standing-cautions.js';
 
 /** What a coach wants composed. */
 export interface Wishes {

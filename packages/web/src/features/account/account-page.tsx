@@ -2,7 +2,7 @@ import { UnitsInput, type WhoAmI } from '@clay-pot/contracts';
 import { LENGTH_UNITS, MASS_UNITS } from '@clay-pot/core';
 import { Controller, useForm } from 'react-hook-form';
 import { useChooseUnits, useMe } from '../../api/queries.js';
-import { askToSignOut } from '../../domain/sign-out.js';
+import { askToSignOut } from '../../domain/account/sign-out.js';
 import { Button } from '../../ui/button.js';
 import { Loading, Page, Part } from '../../ui/page.js';
 import { asTyped, requestResolver } from '../../ui/request-resolver.js';

@@ -4,19 +4,19 @@ import { USUAL_METHOD } from '@clay-pot/core/library';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useAthlete, useIntakes, usePast } from '../../api/queries.js';
-import { WhomField } from '../../domain/whom-choice.js';
+import { WhomField } from '../../domain/athlete/whom-choice.js';
 import { AnswerView } from '../../domain/composing/answer-view.js';
 import { useComposition } from '../../domain/composing/use-composition.js';
 import { WishForm } from '../../domain/composing/wish-form.js';
 import { firstWishes, type Wishes } from '../../domain/composing/wishes.js';
-import { blockNames } from '../../domain/block-names.js';
-import { useGiveSequence } from '../../domain/give-sequence.js';
-import { useNewSequence } from '../../domain/new-sequence.js';
-import { useSessionView } from '../../domain/session-view.js';
+import { blockNames } from '../../domain/sequence/block-names.js';
+import { useGiveSequence } from '../../domain/sequence/give-sequence.js';
+import { useNewSequence } from '../../domain/sequence/new-sequence.js';
+import { useSessionView } from '../../domain/sequence/session-view.js';
 import { PotDrawing } from '../../drawing/pot.js';
 import { Button } from '../../ui/button.js';
 import { Empty, Loading, Page } from '../../ui/page.js';
-import { athleteIn } from '../../domain/of-whom.js';
+import { athleteIn } from '../../domain/athlete/of-whom.js';
 
 /** A sequence composed for somebody: for whom, for what, in how many minutes, and why so. */
 export default function ComposePage() {

@@ -1,8 +1,8 @@
 import { ALL_OUT, type AllOutTest, type CriticalForce, type ForceSample, repeatsAbove } from '@clay-pot/core';
 import { useEffect, useState } from 'react';
 import { Bar, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { Asked } from '../../domain/asked.js';
-import { numberText, readingText, shownUnit, shownValue } from '../../domain/units.js';
+import { Asked } from '../../domain/terms/asked.js';
+import { numberText, readingText, shownUnit, shownValue } from '../../domain/measuring/units.js';
 
 const CYCLE_S = ALL_OUT.workS + ALL_OUT.restS;
 const SHOWN_EVERY_MS = 100;

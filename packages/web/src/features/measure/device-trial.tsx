@@ -1,7 +1,7 @@
 import { faultsIn, type ForceSample, type Hand, platesNow, type Trace, type TrialSort, type TrialTold } from '@clay-pot/core';
 import { useEffect, useState } from 'react';
 import type { Device } from '../../domain/devices/device.js';
-import { readingText, shownUnit, shownValue } from '../../domain/units.js';
+import { readingText, shownUnit, shownValue } from '../../domain/measuring/units.js';
 import { Button } from '../../ui/button.js';
 import { AllOutCue, AllOutResult } from './all-out.js';
 import { LiveTrace } from '../../domain/band/live-trace.js';

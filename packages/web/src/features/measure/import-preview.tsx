@@ -1,7 +1,7 @@
 import { counted, dayWords, must, type ReadingKind, readingUnit } from '@clay-pot/core';
 import type { FileReadings } from '@clay-pot/core/exchange';
 import type { UseFormRegisterReturn } from 'react-hook-form';
-import { readingText, told } from '../../domain/units.js';
+import { readingText, told } from '../../domain/measuring/units.js';
 import { Button } from '../../ui/button.js';
 import { SideMark } from '../../ui/marks.js';
 import { Part } from '../../ui/page.js';

@@ -3,7 +3,7 @@ import { must, protocolOf } from '@clay-pot/core';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useAthlete, useReadings } from '../../api/queries.js';
-import { useStandingCautions } from '../../domain/standing-cautions.js';
+import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { dropMeasuring, goToProtocol, keepMeasured, type Measuring, readingsOf, useMeasuring } from '../../store/measuring.js';
 import { Button } from '../../ui/button.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';

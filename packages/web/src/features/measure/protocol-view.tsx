@@ -14,7 +14,7 @@ import {
   trialSortOf,
   whyNotMeasured,
 } from '@clay-pot/core';
-import { LevelPicture, middleLevel } from '../../domain/level-picture.js';
+import { LevelPicture, middleLevel } from '../../domain/movement/level-picture.js';
 import { useKnown } from '../../store/library.js';
 import { type Measuring, retest, setDetail, trialsOf } from '../../store/measuring.js';
 import { Button } from '../../ui/button.js';

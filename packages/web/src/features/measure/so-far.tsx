@@ -14,9 +14,9 @@ import {
   type ReadingUnit,
   sidesOf,
 } from '@clay-pot/core';
-import { Asked } from '../../domain/asked.js';
-import { numberText, readingText } from '../../domain/units.js';
-import { useRepeats } from '../../domain/use-repeats.js';
+import { Asked } from '../../domain/terms/asked.js';
+import { numberText, readingText } from '../../domain/measuring/units.js';
+import { useRepeats } from '../../domain/measuring/use-repeats.js';
 import { SideMark } from '../../ui/marks.js';
 import { isoToday } from '../../ui/today.js';
 

@@ -1,6 +1,6 @@
 import { bandOfReading, type DayReading, type Hand, HANDS, type MeasurementError, type ReadingUnit } from '@clay-pot/core';
 import { CartesianGrid, ComposedChart, ErrorBar, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { numberText, shownUnit, shownValue } from '../../domain/units.js';
+import { numberText, shownUnit, shownValue } from '../../domain/measuring/units.js';
 import { dayText } from '../../ui/format.js';
 
 interface Props {

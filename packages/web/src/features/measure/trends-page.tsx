@@ -21,9 +21,9 @@ import {
 import { useMemo } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useAthlete, useReadings } from '../../api/queries.js';
-import { numberText, readingText, shownUnit, shownValue, storedValue } from '../../domain/units.js';
-import { useRepeats } from '../../domain/use-repeats.js';
-import { useTrend } from '../../domain/use-trend.js';
+import { numberText, readingText, shownUnit, shownValue, storedValue } from '../../domain/measuring/units.js';
+import { useRepeats } from '../../domain/measuring/use-repeats.js';
+import { useTrend } from '../../domain/measuring/use-trend.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { SelectField, TextField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';

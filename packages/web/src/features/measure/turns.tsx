@@ -15,13 +15,13 @@ import {
 } from '@clay-pot/core';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { inUnit, outOfUnit, readingText, shownUnit, shownValue, storedValue, told, unitOf } from '../../domain/units.js';
+import { inUnit, outOfUnit, readingText, shownUnit, shownValue, storedValue, told, unitOf } from '../../domain/measuring/units.js';
 import { addTrial, type Measuring, removeTrial, setLever, trialsOf, type TrialValue } from '../../store/measuring.js';
 import { IconButton } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
 import { gaugeOf, type Source } from '../../domain/devices/device-choice.js';
-import { useValueLook, ValueEntry } from '../../domain/value-entry.js';
+import { useValueLook, ValueEntry } from '../../domain/measuring/value-entry.js';
 import type { Taken } from './device-trial.js';
 import { TrialSource } from './trial-source.js';
 import { Stopwatch } from './stopwatch.js';

@@ -1,6 +1,6 @@
 import { ALL_OUT, allOutFrom, type Hand, READING_LIMITS, readNumber } from '@clay-pot/core';
 import { useState } from 'react';
-import { boundsText, shownUnit, storedValue } from '../../domain/units.js';
+import { boundsText, shownUnit, storedValue } from '../../domain/measuring/units.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { AllOutResult } from './all-out.js';

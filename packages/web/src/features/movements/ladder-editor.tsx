@@ -28,13 +28,13 @@ import {
 import { ArrowDown, ArrowUp, Plus, X } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
 import { useState } from 'react';
-import { LevelPicture, useLevelPicture } from '../../domain/level-picture.js';
-import { MovingPicture } from '../../domain/moving-picture.js';
+import { LevelPicture, useLevelPicture } from '../../domain/movement/level-picture.js';
+import { MovingPicture } from '../../domain/movement/moving-picture.js';
 import { Button, IconButton } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
-import { Choice, LoadWords, NumberField, SubjectFields } from '../../domain/subject-fields.js';
-import { fieldsOf, postureSubject, setField, type Subject, troubleWith } from '../../domain/subject.js';
-import { DoseField } from '../../domain/dose-field.js';
+import { Choice, LoadWords, NumberField, SubjectFields } from '../../domain/movement/subject-fields.js';
+import { fieldsOf, postureSubject, setField, type Subject, troubleWith } from '../../domain/movement/subject.js';
+import { DoseField } from '../../domain/sequence/dose-field.js';
 import { blankLoad } from './blank-movement.js';
 import { PoseEditor } from './pose/pose-editor.js';
 

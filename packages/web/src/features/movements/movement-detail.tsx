@@ -8,12 +8,12 @@ import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { useTitle } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
-import { Minding } from '../../domain/minding.js';
-import { useForWhom } from '../../domain/for-whom.js';
-import { useLevelPicture } from '../../domain/level-picture.js';
-import { MovingPicture } from '../../domain/moving-picture.js';
+import { Minding } from '../../domain/athlete/minding.js';
+import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useLevelPicture } from '../../domain/movement/level-picture.js';
+import { MovingPicture } from '../../domain/movement/moving-picture.js';
 import { MovementLadder } from './movement-ladder.js';
-import { athleteIn } from '../../domain/of-whom.js';
+import { athleteIn } from '../../domain/athlete/of-whom.js';
 
 /** A movement in full: its picture, what it is for, how to do and watch it, what to mind, and its ladder with what each level asks. */
 export function MovementDetail({ movement }: { movement: Movement }) {

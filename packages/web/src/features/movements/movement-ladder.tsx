@@ -12,10 +12,10 @@ import {
 } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { ButtonLink } from '../../ui/button-link.js';
-import { DemandLine } from '../../domain/demand-line.js';
-import { LevelPicture } from '../../domain/level-picture.js';
-import { possibly } from '../../domain/possibly.js';
-import { WhomChoice } from '../../domain/whom-choice.js';
+import { DemandLine } from '../../domain/movement/demand-line.js';
+import { LevelPicture } from '../../domain/movement/level-picture.js';
+import { possibly } from '../../domain/movement/possibly.js';
+import { WhomChoice } from '../../domain/athlete/whom-choice.js';
 
 interface LadderProps {
   movement: Movement;

@@ -1,5 +1,5 @@
 import { FAMILIES, type FamilyId, LOADINGS, type Movement } from '@clay-pot/core';
-import { MovementName } from '../../domain/movement-name.js';
+import { MovementName } from '../../domain/movement/movement-name.js';
 import { knownMovement, useKnown } from '../../store/library.js';
 import { useEffect, useMemo, useRef } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -7,7 +7,7 @@ import { type Command, useCommands } from '../../ui/commands.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { INPUT } from '../../ui/field.js';
 import { Empty, Page } from '../../ui/page.js';
-import { filterMovements, NO_FILTER } from '../../domain/movement-filter.js';
+import { filterMovements, NO_FILTER } from '../../domain/movement/movement-filter.js';
 import { MovementDetail } from './movement-detail.js';
 import { PictureWall } from './picture-wall.js';
 

@@ -1,8 +1,8 @@
 import { type Movement, REFERENCE_BODIES } from '@clay-pot/core';
 import { memo } from 'react';
 import { Link } from 'react-router';
-import { MovementName } from '../../domain/movement-name.js';
-import { LevelPicture, middleLevel } from '../../domain/level-picture.js';
+import { MovementName } from '../../domain/movement/movement-name.js';
+import { LevelPicture, middleLevel } from '../../domain/movement/level-picture.js';
 import { Empty } from '../../ui/page.js';
 
 /** Every movement as its picture, women and men by turns: for finding what one remembers by sight. */

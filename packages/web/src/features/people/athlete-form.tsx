@@ -2,7 +2,7 @@ import { checkAthlete, EQUIPMENT, HANDS, SEXES } from '@clay-pot/core';
 import { type Athlete, AthleteInput } from '@clay-pot/contracts';
 import { useForm } from 'react-hook-form';
 import { ProblemError } from '../../api/request.js';
-import { measureFrom, measureText, told, unitOf } from '../../domain/units.js';
+import { measureFrom, measureText, told, unitOf } from '../../domain/measuring/units.js';
 import { formNumber } from '../../ui/format.js';
 import { Button } from '../../ui/button.js';
 import { Field, INPUT, SelectField, TextField } from '../../ui/field.js';

@@ -2,7 +2,7 @@ import type { Athlete } from '@clay-pot/contracts';
 import { ageOn, dayWords, GOALS } from '@clay-pot/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { metricText } from '../../domain/units.js';
+import { metricText } from '../../domain/measuring/units.js';
 import { useAthlete, useAthletes, useIntakes, useReadings, useSaveAthlete, useSessions } from '../../api/queries.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
@@ -10,9 +10,9 @@ import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { SessionStrip } from '../../ui/session-strip.js';
 import { isoToday } from '../../ui/today.js';
-import { useGiveSequence } from '../../domain/give-sequence.js';
-import { useNewSequence } from '../../domain/new-sequence.js';
-import { SessionRows } from '../../domain/session-rows.js';
+import { useGiveSequence } from '../../domain/sequence/give-sequence.js';
+import { useNewSequence } from '../../domain/sequence/new-sequence.js';
+import { SessionRows } from '../../domain/session/session-rows.js';
 import { BeginHere } from './begin-here.js';
 import { Clearance } from './clearance.js';
 import { LevelsWall } from './levels-wall.js';
@@ -51,7 +51,7 @@ export default function AthletePage() {
       actions={
         !editing && (
           <>
-            <ButtonLink to={`/people/${person.id}/ask`}>Ask</ButtonLink>
+            <ButtonLink to={`/people/${person.id}/check-in`}>Ask</ButtonLink>
             <ButtonLink to={`/people/${person.id}/measure`}>Measure</ButtonLink>
             <Button kind="primary" onClick={() => void designFor(person)}>
               New sequence

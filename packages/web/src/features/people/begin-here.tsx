@@ -1,6 +1,6 @@
 import type { Athlete } from '@clay-pot/contracts';
 import { BATTERIES, batteryMinutes, counted, FIRST_WHY, HANDS, must, protocolName, protocolOf, whyNotMeasured } from '@clay-pot/core';
-import { useStandingCautions } from '../../domain/standing-cautions.js';
+import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { ButtonLink } from '../../ui/button-link.js';
 
 /** For somebody of whom nothing is known: what to ask first, what to measure first, and why. */
@@ -20,7 +20,7 @@ export function BeginHere({ athlete, wasAsked }: { athlete: Athlete; wasAsked: b
           weight is on a hand.
         </p>
         {!wasAsked && (
-          <ButtonLink kind="primary" className="mt-3" to={`/people/${athleteId}/ask`}>
+          <ButtonLink kind="primary" className="mt-3" to={`/people/${athleteId}/check-in`}>
             Ask {name}
           </ButtonLink>
         )}

@@ -3,7 +3,7 @@ import { counted, dayWords, type Hand, isGrave, type ReadingUnit } from '@clay-p
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { request } from '../../api/request.js';
-import { numberText, shownUnit } from '../../domain/units.js';
+import { numberText, shownUnit } from '../../domain/measuring/units.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 

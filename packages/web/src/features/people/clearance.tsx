@@ -20,9 +20,9 @@ import {
 } from '@clay-pot/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { AskDue } from '../../domain/ask-due.js';
-import { HandVerdicts } from '../../domain/screening-panel.js';
-import { useStandingCautions } from '../../domain/standing-cautions.js';
+import { AskDue } from '../../domain/athlete/ask-due.js';
+import { HandVerdicts } from '../../domain/athlete/screening-panel.js';
+import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { SideMark } from '../../ui/marks.js';
 import { Empty, Part } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';

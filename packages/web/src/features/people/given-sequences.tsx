@@ -2,7 +2,7 @@ import type { AssignmentItem } from '@clay-pot/contracts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useAssignments, useSaveAssignment, useSequences } from '../../api/queries.js';
-import { useGiveSequence } from '../../domain/give-sequence.js';
+import { useGiveSequence } from '../../domain/sequence/give-sequence.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { weekdayText } from '../../ui/format.js';

@@ -12,8 +12,8 @@ import {
   sidesOf,
   thingsIn,
 } from '@clay-pot/core';
-import { readingText } from '../../domain/units.js';
-import { useRepeats } from '../../domain/use-repeats.js';
+import { readingText } from '../../domain/measuring/units.js';
+import { useRepeats } from '../../domain/measuring/use-repeats.js';
 import { Part } from '../../ui/page.js';
 
 interface Row {

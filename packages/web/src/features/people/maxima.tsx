@@ -10,8 +10,8 @@ import {
   intervalOf,
   type Person,
 } from '@clay-pot/core';
-import { Asked } from '../../domain/asked.js';
-import { numberText, shownUnit } from '../../domain/units.js';
+import { Asked } from '../../domain/terms/asked.js';
+import { numberText, shownUnit } from '../../domain/measuring/units.js';
 import { HandTableHead } from '../../ui/hand-table-head.js';
 import { SideMark } from '../../ui/marks.js';
 import { Disclosure } from '../../ui/disclosure.js';

@@ -10,7 +10,7 @@ import { SideMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 import { SessionStrip } from '../../ui/session-strip.js';
 import { isoToday } from '../../ui/today.js';
-import { useStandingCautions } from '../../domain/standing-cautions.js';
+import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 
 type SortKey = 'name' | 'last' | 'count';
 

@@ -77,7 +77,7 @@ describe('where to begin', () => {
     answering(answers());
     show(<BeginHere athlete={wren} wasAsked={false} />);
     await settle();
-    expect(screen.getByRole('link', { name: 'Ask Wren' }).getAttribute('href')).toBe(`/people/${wren.id}/ask`);
+    expect(screen.getByRole('link', { name: 'Ask Wren' }).getAttribute('href')).toBe(`/people/${wren.id}/check-in`);
     expect(screen.getAllByRole('listitem')).toHaveLength(6);
     expect(screen.getByText(/a flat palm asks about 79°/)).toBeTruthy();
   });

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { addDays } from '@clay-pot/core';
 import { screen } from '@testing-library/react';
 import { someone } from '../../made-up.fixture.js';
 import { answering, settle, show } from '../../screen.fixture.js';
@@ -67,8 +68,7 @@ describe('a reading', () => {
 });
 
 describe('what stands there', () => {
-  const DAY_MS = 86_400_000;
-  const ago = (days: number) => new Date(Date.now() - days * DAY_MS).toISOString().slice(0, 10);
+  const ago = (days: number) => addDays(isoToday(), -days);
   const grip = (id: string, value: number, days: number, hand = 'left') => ({
     id: `01890000-0000-7000-8000-0000000000${id}`,
     ...{ kind: 'maximum', of: 'grip', hand, value, onDay: ago(days) },

@@ -13,10 +13,10 @@ import {
 } from '@clay-pot/core';
 import { useState } from 'react';
 import { useAssignments, useReadings, useSequence, useSequences } from '../../api/queries.js';
-import { Asked } from '../../domain/asked.js';
-import { useForWhom } from '../../domain/for-whom.js';
-import { useSessionView } from '../../domain/session-view.js';
-import { rangesOf } from '../../domain/wheel-panel.js';
+import { Asked } from '../../domain/terms/asked.js';
+import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useSessionView } from '../../domain/sequence/session-view.js';
+import { rangesOf } from '../../domain/sequence/wheel-panel.js';
 import { Wheel } from '../../drawing/wheel.js';
 import { SelectField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';

@@ -19,7 +19,7 @@ import { format } from 'date-fns';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { sessionQuery, useAthlete, usePast } from '../../api/queries.js';
-import { MeasureChoice, useMeasure } from '../../domain/pot-measure.js';
+import { MeasureChoice, useMeasure } from '../../domain/sequence/pot-measure.js';
 import { PotDrawing } from '../../drawing/pot.js';
 import { knownMovement, methodFor } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
@@ -29,9 +29,9 @@ import { WEEKDAY_NAMES } from '../../ui/format.js';
 import { SideMark } from '../../ui/marks.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
-import { blockNames } from '../../domain/block-names.js';
-import { WheelPanel } from '../../domain/wheel-panel.js';
-import { useForWhom } from '../../domain/for-whom.js';
+import { blockNames } from '../../domain/sequence/block-names.js';
+import { WheelPanel } from '../../domain/sequence/wheel-panel.js';
+import { useForWhom } from '../../domain/athlete/for-whom.js';
 import { DayDoses, Trends } from './week-sums.js';
 
 /** A week of somebody's sessions as pots side by side, with what it came to for each muscle group. */

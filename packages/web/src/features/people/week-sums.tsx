@@ -10,7 +10,7 @@ import {
   sumDoses,
 } from '@clay-pot/core';
 import { useState } from 'react';
-import { Asked } from '../../domain/asked.js';
+import { Asked } from '../../domain/terms/asked.js';
 import { WEEKDAY_NAMES } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';
 

@@ -3,11 +3,11 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useImportProgramme } from '../../api/programme-queries.js';
 import { useAthlete, useIntakes, useLevels, usePast } from '../../api/queries.js';
-import { WhomField } from '../../domain/whom-choice.js';
-import { FileButton, ImportTrouble } from '../../domain/from-file.js';
+import { WhomField } from '../../domain/athlete/whom-choice.js';
+import { FileButton, ImportTrouble } from '../../domain/sequence/from-file.js';
 import { Empty, Loading, Page, Part } from '../../ui/page.js';
 import { PlanForm } from './plan-form.js';
-import { athleteIn } from '../../domain/of-whom.js';
+import { athleteIn } from '../../domain/athlete/of-whom.js';
 
 /** A programme from a goal, a start and the days that there are. */
 export default function NewProgrammePage() {

@@ -7,7 +7,7 @@ import { Link, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { useProgramme } from '../../api/programme-queries.js';
 import { useAthlete } from '../../api/queries.js';
-import { SaveNotice } from '../../domain/save-notice.js';
+import { SaveNotice } from '../../domain/sequence/save-notice.js';
 import { choose, tryOut, useCalendar } from '../../store/calendar.js';
 import { changeProgrammeHead, redoProgramme, undoProgramme, useProgrammeEditor } from '../../store/programme.js';
 import { IconButton } from '../../ui/button.js';

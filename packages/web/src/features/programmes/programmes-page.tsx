@@ -23,7 +23,7 @@ export default function ProgrammesPage() {
       lead="Sequences over weeks: which on what day, what each week is for, and what the rules say of it."
       actions={
         <>
-          <ButtonLink to="/programmes/rules">Try the rules</ButtonLink>
+          <ButtonLink to="/simulation">Try the rules</ButtonLink>
           <ButtonLink kind="primary" to="/programmes/new">
             New programme
           </ButtonLink>

@@ -11,7 +11,7 @@ import {
   usualWay,
 } from '@clay-pot/core';
 import { Link } from 'react-router';
-import { leadPath } from '../../domain/lead-path.js';
+import { leadPath } from '../../domain/sequence/lead-path.js';
 import { knownMovement } from '../../store/library.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';

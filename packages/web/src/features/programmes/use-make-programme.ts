@@ -7,9 +7,9 @@ import { useCreateProgramme } from '../../api/programme-queries.js';
 import { fetchSequence, usePast } from '../../api/queries.js';
 import { composeBeside } from '../../domain/composing/composer.js';
 import { useComposeWork } from '../../domain/composing/wishes.js';
-import { useForWhom } from '../../domain/for-whom.js';
-import { useStandingCautions } from '../../domain/standing-cautions.js';
-import { useNewSequence } from '../../domain/new-sequence.js';
+import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
+import { useNewSequence } from '../../domain/sequence/new-sequence.js';
 import { type PlanWish, schemeOf } from './plan-wish.js';
 import { circumstancesOf } from './use-programme-view.js';
 

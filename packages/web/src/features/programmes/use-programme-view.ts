@@ -11,8 +11,8 @@ import {
 import { useMemo } from 'react';
 import { usePlanSequences } from '../../api/programme-queries.js';
 import { usePast } from '../../api/queries.js';
-import { useForWhom } from '../../domain/for-whom.js';
-import { useStandingCautions } from '../../domain/standing-cautions.js';
+import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { knownMovement, methodFor } from '../../store/library.js';
 import { isoToday } from '../../ui/today.js';
 

@@ -14,8 +14,8 @@ import {
   type TermId,
   TERMS,
 } from '@clay-pot/core';
-import { inUnit, unitOf } from '../../domain/units.js';
-import { Asked } from '../../domain/asked.js';
+import { inUnit, unitOf } from '../../domain/measuring/units.js';
+import { Asked } from '../../domain/terms/asked.js';
 import { HandHeads } from '../../ui/marks.js';
 
 /** What a session comes to, hand by hand and muscle by muscle, and how opposites stand to each other. */

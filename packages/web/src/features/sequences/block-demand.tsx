@@ -17,11 +17,11 @@ import {
   withOwnLoad,
 } from '@clay-pot/core';
 import { Link, useParams } from 'react-router';
-import { metricText, readingText } from '../../domain/units.js';
+import { metricText, readingText } from '../../domain/measuring/units.js';
 import { SideMark } from '../../ui/marks.js';
-import { DemandLine } from '../../domain/demand-line.js';
-import { LevelPicture } from '../../domain/level-picture.js';
-import type { ForWhom } from '../../domain/for-whom.js';
+import { DemandLine } from '../../domain/movement/demand-line.js';
+import { LevelPicture } from '../../domain/movement/level-picture.js';
+import type { ForWhom } from '../../domain/athlete/for-whom.js';
 import { changeDose } from '../../store/editor.js';
 
 /** What the selected block asks of the athlete in view, with its picture and the way to the load bench. */

@@ -28,10 +28,10 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import type { Athlete } from '@clay-pot/contracts';
 import { knownMovement, useKnown } from '../../store/library.js';
 import { dropBlock, useEditor, useHovered } from '../../store/editor.js';
-import { groupsOf } from '../../domain/in-order.js';
+import { groupsOf } from '../../domain/sequence/in-order.js';
 import { RoundGroup } from './round-group.js';
 import { BlockRow, type Concern } from './block-row.js';
-import type { Seen } from '../../domain/session-view.js';
+import type { Seen } from '../../domain/sequence/session-view.js';
 import { useMemo } from 'react';
 
 interface Props {

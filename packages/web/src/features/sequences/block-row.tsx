@@ -15,20 +15,20 @@ import {
 } from '@clay-pot/core';
 import { ChevronLeft, ChevronRight, Copy, GripVertical, X } from 'lucide-react';
 import { memo } from 'react';
-import { MovementName } from '../../domain/movement-name.js';
+import { MovementName } from '../../domain/movement/movement-name.js';
 import { changeBlock, changeDose, duplicateBlock, hover, removeBlock, select, stepLevel } from '../../store/editor.js';
 import { IconButton } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { EffortMark, SidePlanMark } from '../../ui/marks.js';
 import { useToast } from '../../ui/toast.js';
 import { BlockDemand } from './block-demand.js';
-import { LevelPicture } from '../../domain/level-picture.js';
-import { DoseField } from '../../domain/dose-field.js';
+import { LevelPicture } from '../../domain/movement/level-picture.js';
+import { DoseField } from '../../domain/sequence/dose-field.js';
 import { BlockStops } from './block-stops.js';
 import { DoseSteppers } from './dose-steppers.js';
 import { RoundHandle } from './round-handle.js';
 import { followSelection } from './follow-selection.js';
-import type { ForWhom } from '../../domain/for-whom.js';
+import type { ForWhom } from '../../domain/athlete/for-whom.js';
 
 /** Something that speaks against a block for the athlete in view; a stop is told in red, care in amber. */
 export interface Concern {

@@ -9,9 +9,9 @@ import {
   type SideGroup,
 } from '@clay-pot/core';
 import { select } from '../../store/editor.js';
-import { Asked } from '../../domain/asked.js';
+import { Asked } from '../../domain/terms/asked.js';
 import { HandTableHead } from '../../ui/hand-table-head.js';
-import type { Seen } from '../../domain/session-view.js';
+import type { Seen } from '../../domain/sequence/session-view.js';
 
 /** What the sequence leaves of each muscle group at its lowest, and where something cannot be held. */
 export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequence }) {

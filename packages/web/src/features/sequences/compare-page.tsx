@@ -14,19 +14,19 @@ import {
 import { useMemo } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useSequence, useSequences, useSession, useSessions } from '../../api/queries.js';
-import { MeasureChoice, useMeasure } from '../../domain/pot-measure.js';
+import { MeasureChoice, useMeasure } from '../../domain/sequence/pot-measure.js';
 import { PotDrawing } from '../../drawing/pot.js';
 import { knownMovement, methodFor } from '../../store/library.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { INPUT } from '../../ui/field.js';
 import { dayText } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
-import { useForWhom } from '../../domain/for-whom.js';
-import { Asked } from '../../domain/asked.js';
+import { useForWhom } from '../../domain/athlete/for-whom.js';
+import { Asked } from '../../domain/terms/asked.js';
 import { HandTable } from './accounts-panel.js';
-import { blockNames } from '../../domain/block-names.js';
+import { blockNames } from '../../domain/sequence/block-names.js';
 import { DoseComparison, type Laid, RowsComparison } from './comparison.js';
-import { athleteIn } from '../../domain/of-whom.js';
+import { athleteIn } from '../../domain/athlete/of-whom.js';
 
 /** A sequence beside another one, beside what it was on a day, or beside what was done of it. */
 export default function ComparePage() {

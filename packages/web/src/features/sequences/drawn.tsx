@@ -4,8 +4,8 @@ import { createContext, memo, type ReactNode, useState } from 'react';
 import { AccountsPanel } from './accounts-panel.js';
 import { CapacityPanel } from './capacity-panel.js';
 import { PotPanel } from './pot-panel.js';
-import type { Seen } from '../../domain/session-view.js';
-import { WheelPanel } from '../../domain/wheel-panel.js';
+import type { Seen } from '../../domain/sequence/session-view.js';
+import { WheelPanel } from '../../domain/sequence/wheel-panel.js';
 
 const TABS = ['Pot', 'Wheel', 'Sums', 'Capacity'] as const;
 

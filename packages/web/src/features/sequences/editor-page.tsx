@@ -12,16 +12,16 @@ import { Button, IconButton } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { BlockList } from './block-list.js';
-import { SaveNotice } from '../../domain/save-notice.js';
+import { SaveNotice } from '../../domain/sequence/save-notice.js';
 import { Shelf } from './shelf.js';
 import { SummaryPanel } from './summary-panel.js';
 import { TextPanel, usePastedText } from './text-panel.js';
 import { useAutosave } from './use-autosave.js';
 import { useEditorCommands } from './use-editor-commands.js';
-import { useSessionView } from '../../domain/session-view.js';
-import { WhomChoice } from '../../domain/whom-choice.js';
+import { useSessionView } from '../../domain/sequence/session-view.js';
+import { WhomChoice } from '../../domain/athlete/whom-choice.js';
 import { MoreMenu } from '../../ui/more-menu.js';
-import { athleteIn } from '../../domain/of-whom.js';
+import { athleteIn } from '../../domain/athlete/of-whom.js';
 
 /** Brought when somebody fits a sequence anew: the editor itself carries no composer. */
 const FitPanel = lazy(async () => ({ default: (await import('./fit-panel.js')).FitPanel }));

@@ -12,7 +12,7 @@ import {
   withOwnSet,
 } from '@clay-pot/core';
 import { X } from 'lucide-react';
-import { inUnit, outOfUnit, unitOf } from '../../domain/units.js';
+import { inUnit, outOfUnit, unitOf } from '../../domain/measuring/units.js';
 import { IconButton } from '../../ui/button.js';
 import { Stepper } from './stepper.js';
 

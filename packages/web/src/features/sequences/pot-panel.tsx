@@ -1,13 +1,13 @@
 import { describePot, type PotMeasure, potOf, potWords, shapesOfPot, type TermId } from '@clay-pot/core';
 import { useMemo, useRef } from 'react';
-import { Asked } from '../../domain/asked.js';
-import { MeasureChoice, useMeasure } from '../../domain/pot-measure.js';
+import { Asked } from '../../domain/terms/asked.js';
+import { MeasureChoice, useMeasure } from '../../domain/sequence/pot-measure.js';
 import { PotDrawing } from '../../drawing/pot.js';
 import { saveDrawing } from '../../drawing/save-drawing.js';
 import { hover, select, useEditor, useHovered } from '../../store/editor.js';
 import { useToast } from '../../ui/toast.js';
-import { blockNames } from '../../domain/block-names.js';
-import type { Seen } from '../../domain/session-view.js';
+import { blockNames } from '../../domain/sequence/block-names.js';
+import type { Seen } from '../../domain/sequence/session-view.js';
 
 /** What explains the width of a coil. */
 const EXPLAINED: Record<PotMeasure, TermId> = { effort: 'effort', load: 'handLoad', dose: 'enduranceDose' };

@@ -9,8 +9,8 @@ import { minutesText, SEQUENCE_LIMITS } from '@clay-pot/core';
 import { dayText } from '../../ui/format.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 import { useToast } from '../../ui/toast.js';
-import { FileButton, ImportTrouble } from '../../domain/from-file.js';
-import { useNewSequence } from '../../domain/new-sequence.js';
+import { FileButton, ImportTrouble } from '../../domain/sequence/from-file.js';
+import { useNewSequence } from '../../domain/sequence/new-sequence.js';
 import { MoreMenu } from '../../ui/more-menu.js';
 
 /** The studio’s sequences. */

@@ -20,7 +20,7 @@ import {
   testsWords,
   withOwnLoad,
 } from '@clay-pot/core';
-import { MovementName } from '../../domain/movement-name.js';
+import { MovementName } from '../../domain/movement/movement-name.js';
 import { knownMovement } from '../../store/library.js';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
@@ -29,14 +29,14 @@ import { useAthlete, useMe, useSequence } from '../../api/queries.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { dayText } from '../../ui/format.js';
-import { useSessionView } from '../../domain/session-view.js';
-import { useStandingCautions } from '../../domain/standing-cautions.js';
-import { groupsOf, pausesOf, roundHeading } from '../../domain/in-order.js';
-import { LevelPicture } from '../../domain/level-picture.js';
+import { useSessionView } from '../../domain/sequence/session-view.js';
+import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
+import { groupsOf, pausesOf, roundHeading } from '../../domain/sequence/in-order.js';
+import { LevelPicture } from '../../domain/movement/level-picture.js';
 import { SidePlanMark } from '../../ui/marks.js';
 import { Loading, Trouble, useTitle } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
-import { athleteIn } from '../../domain/of-whom.js';
+import { athleteIn } from '../../domain/athlete/of-whom.js';
 
 const PAPERS = {
   A4: { css: '210mm 297mm', width: '190mm', height: '275mm' },

@@ -1,9 +1,9 @@
 import { asDosed, demandOf, type Dose, type Level, type Movement, type Person, printDose, withOwnLoad } from '@clay-pot/core';
 import { createPortal } from 'react-dom';
-import { DemandLine } from '../../domain/demand-line.js';
-import { LevelPicture } from '../../domain/level-picture.js';
-import { MovementName } from '../../domain/movement-name.js';
-import { possibly } from '../../domain/possibly.js';
+import { DemandLine } from '../../domain/movement/demand-line.js';
+import { LevelPicture } from '../../domain/movement/level-picture.js';
+import { MovementName } from '../../domain/movement/movement-name.js';
+import { possibly } from '../../domain/movement/possibly.js';
 
 /** What is added of a movement. */
 export interface Taken {

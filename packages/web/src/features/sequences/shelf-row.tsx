@@ -1,8 +1,8 @@
 import { FAMILIES, type Movement } from '@clay-pot/core';
 import { Star } from 'lucide-react';
 import { memo } from 'react';
-import { LevelPicture, middleLevel } from '../../domain/level-picture.js';
-import { MovementName } from '../../domain/movement-name.js';
+import { LevelPicture, middleLevel } from '../../domain/movement/level-picture.js';
+import { MovementName } from '../../domain/movement/movement-name.js';
 import { toggleFavourite } from '../../store/shelf-habits.js';
 
 interface Props {

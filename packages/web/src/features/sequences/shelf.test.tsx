@@ -9,7 +9,7 @@ import { openSequence, useEditor } from '../../store/editor.js';
 import { setOwnNames } from '../../store/own-names.js';
 import { useShelfHabits } from '../../store/shelf-habits.js';
 import { isoToday } from '../../ui/today.js';
-import { useForWhom } from '../../domain/for-whom.js';
+import { useForWhom } from '../../domain/athlete/for-whom.js';
 import { MethodChoice } from './method-choice.js';
 import { Shelf } from './shelf.js';
 

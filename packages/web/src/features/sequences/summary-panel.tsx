@@ -10,14 +10,14 @@ import {
   SEQUENCE_LIMITS,
   summarise,
 } from '@clay-pot/core';
-import { Asked } from '../../domain/asked.js';
+import { Asked } from '../../domain/terms/asked.js';
 import { changeSequence } from '../../store/editor.js';
 import { SideMark } from '../../ui/marks.js';
 import { Checks } from './checks-panel.js';
 import { Drawn } from './drawn.js';
 import { MethodChoice } from './method-choice.js';
 import { TestsChoice } from './tests-choice.js';
-import type { Seen } from '../../domain/session-view.js';
+import type { Seen } from '../../domain/sequence/session-view.js';
 import { Disclosure } from '../../ui/disclosure.js';
 
 interface Props {

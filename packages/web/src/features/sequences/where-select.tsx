@@ -1,5 +1,5 @@
 import { capital, type Gap, PHASES, type Place, PLACES } from '@clay-pot/core';
-import type { MovementFilter } from '../../domain/movement-filter.js';
+import type { MovementFilter } from '../../domain/movement/movement-filter.js';
 import { INPUT } from '../../ui/field.js';
 
 /** By what the shelf is narrowed besides its families: one at a time. */

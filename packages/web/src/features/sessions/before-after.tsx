@@ -1,8 +1,8 @@
 import type { SessionRecord, StoredReading } from '@clay-pot/contracts';
 import { changeOf, HANDS, type Hand, measuredAs, protocolName, type Reading, readingUnit, thingsIn } from '@clay-pot/core';
 import { useReadings } from '../../api/queries.js';
-import { readingText } from '../../domain/units.js';
-import { useRepeats } from '../../domain/use-repeats.js';
+import { readingText } from '../../domain/measuring/units.js';
+import { useRepeats } from '../../domain/measuring/use-repeats.js';
 import { SideMark } from '../../ui/marks.js';
 import { Part } from '../../ui/page.js';
 

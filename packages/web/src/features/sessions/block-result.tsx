@@ -17,7 +17,7 @@ import {
   type WorkingSide,
 } from '@clay-pot/core';
 import type { SessionRecord, StoredSet } from '@clay-pot/contracts';
-import { MovementName } from '../../domain/movement-name.js';
+import { MovementName } from '../../domain/movement/movement-name.js';
 import { knownMovement } from '../../store/library.js';
 import { scoreText } from '../../ui/format.js';
 import { DiscomfortMark, SideMark } from '../../ui/marks.js';

@@ -16,23 +16,23 @@ import {
   withFoundLoads,
   withOwnLoad,
 } from '@clay-pot/core';
-import { usePlannedSequence } from '../../domain/planned-sequence.js';
-import { MovementName } from '../../domain/movement-name.js';
-import { groupsOf, pausesOf, roundHeading } from '../../domain/in-order.js';
-import { LevelPicture } from '../../domain/level-picture.js';
+import { usePlannedSequence } from '../../domain/sequence/planned-sequence.js';
+import { MovementName } from '../../domain/movement/movement-name.js';
+import { groupsOf, pausesOf, roundHeading } from '../../domain/sequence/in-order.js';
+import { LevelPicture } from '../../domain/movement/level-picture.js';
 import { knownMovement } from '../../store/library.js';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Athlete, StoredSequence } from '@clay-pot/contracts';
 import { useAthlete, useSequence } from '../../api/queries.js';
 import { beginRun, useRun } from '../../store/run.js';
-import { AskDue } from '../../domain/ask-due.js';
-import { useSessionView } from '../../domain/session-view.js';
+import { AskDue } from '../../domain/athlete/ask-due.js';
+import { useSessionView } from '../../domain/sequence/session-view.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
-import { WhomField } from '../../domain/whom-choice.js';
-import { athleteIn } from '../../domain/of-whom.js';
+import { WhomField } from '../../domain/athlete/whom-choice.js';
+import { athleteIn } from '../../domain/athlete/of-whom.js';
 
 /** Fetches the sequence that is to be led. */
 export default function LeadPage() {

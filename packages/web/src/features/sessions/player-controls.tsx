@@ -2,7 +2,7 @@ import { resolveBlock } from '@clay-pot/core';
 import { Pause, Play, SkipBack, SkipForward, Volume2, VolumeX } from 'lucide-react';
 import { knownMovement } from '../../store/library.js';
 import { addTime, endRun, goBack, type Run, setPaused, skipStint } from '../../store/run.js';
-import { useSound } from '../../domain/tone.js';
+import { useSound } from '../../domain/session/tone.js';
 import { GaugeButton } from './player-gauge.js';
 
 const TOUCH = 'grid place-items-center border border-ink/50 bg-white font-semibold hover:bg-ground disabled:opacity-40';

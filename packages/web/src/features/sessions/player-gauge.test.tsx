@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { AT_START, type DeviceSample, itemAt } from '@clay-pot/core';
 import { act, screen } from '@testing-library/react';
 import type { DeviceEvents } from '../../domain/devices/device.js';
-import { useSound } from '../../domain/tone.js';
+import { useSound } from '../../domain/session/tone.js';
 import { sequenceOf, SHORT, someone } from '../../made-up.fixture.js';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { bandPercentOf, useBands } from '../../store/bands.js';

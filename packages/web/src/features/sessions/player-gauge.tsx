@@ -16,7 +16,7 @@ import { create } from 'zustand';
 import { BandView } from '../../domain/band/band-view.js';
 import { useBand } from '../../domain/band/use-band.js';
 import { deviceForHold, DeviceChoice, type Source } from '../../domain/devices/device-choice.js';
-import { useForWhom } from '../../domain/for-whom.js';
+import { useForWhom } from '../../domain/athlete/for-whom.js';
 import { addKept, keptIn, useBands } from '../../store/bands.js';
 import { knownMovement } from '../../store/library.js';
 import { usePlayhead } from '../../store/playhead.js';

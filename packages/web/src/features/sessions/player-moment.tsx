@@ -17,12 +17,12 @@ import {
   withOwnLoad,
 } from '@clay-pot/core';
 import { useMemo } from 'react';
-import { MovementName } from '../../domain/movement-name.js';
+import { MovementName } from '../../domain/movement/movement-name.js';
 import { knownMovement, methodFor, useOwnName } from '../../store/library.js';
 import { usePlayhead } from '../../store/playhead.js';
 import { askedNow, finishNow, type Run } from '../../store/run.js';
 import { bigNumber, cueFor, endWords, spoken, whichSet, wordsFor } from './moment-words.js';
-import { useForWhom } from '../../domain/for-whom.js';
+import { useForWhom } from '../../domain/athlete/for-whom.js';
 import { PlayerPicture } from './player-picture.js';
 
 /** What happens now, readable from across the room: hand, count or time, and what to do. */

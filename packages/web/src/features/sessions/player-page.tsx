@@ -4,7 +4,7 @@ import { countTime, stopCounting, takeElapsedMs } from '../../store/elapsed.js';
 import { useLead } from '../../store/lead.js';
 import { keepPlayhead, usePlayhead } from '../../store/playhead.js';
 import { type Command, useCommands } from '../../ui/commands.js';
-import { OutboxState } from '../../domain/outbox-state.js';
+import { OutboxState } from '../../domain/session/outbox-state.js';
 import {
   addTime,
   askedNow,
@@ -34,7 +34,7 @@ import { AskBar, RatePanel } from './rate-panel.js';
 import { TestScreen } from './test-screen.js';
 import { LookAgain } from './look-again.js';
 import { EaseDialog, StopDialog } from './stop-dialog.js';
-import { useSound } from '../../domain/tone.js';
+import { useSound } from '../../domain/session/tone.js';
 import { useAudibleCues } from './sound.js';
 import { useWakeLock } from './wake-lock.js';
 

@@ -1,6 +1,6 @@
 import { type Beat, handNow, type Level, type Movement, REFERENCE_BODIES, type TimelineEvent } from '@clay-pot/core';
 import { useCallback, useEffect, useRef } from 'react';
-import { MovingPicture } from '../../domain/moving-picture.js';
+import { MovingPicture } from '../../domain/movement/moving-picture.js';
 import { usePlayhead } from '../../store/playhead.js';
 import type { Run } from '../../store/run.js';
 

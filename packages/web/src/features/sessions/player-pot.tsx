@@ -1,7 +1,7 @@
 import { describePot, potOf } from '@clay-pot/core';
 import { memo, useMemo } from 'react';
 import { PotDrawing } from '../../drawing/pot.js';
-import { blockNames } from '../../domain/block-names.js';
+import { blockNames } from '../../domain/sequence/block-names.js';
 import { type Led, useRunView } from './run-view.js';
 
 interface Props extends Led {

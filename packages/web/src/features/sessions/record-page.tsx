@@ -6,7 +6,7 @@ import { useOutbox } from '../../store/outbox.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { dayText, scoreText, timeText } from '../../ui/format.js';
 import { Loading, Page, Part, Trouble } from '../../ui/page.js';
-import { Asked } from '../../domain/asked.js';
+import { Asked } from '../../domain/terms/asked.js';
 import { BeforeAfter } from './before-after.js';
 import { BlockResult } from './block-result.js';
 import { WhatNow } from './what-now.js';

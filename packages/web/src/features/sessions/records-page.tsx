@@ -1,9 +1,9 @@
 import { useSessions } from '../../api/queries.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
-import { OfWhom, useOfWhom } from '../../domain/of-whom.js';
+import { OfWhom, useOfWhom } from '../../domain/athlete/of-whom.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
-import { SessionRows } from '../../domain/session-rows.js';
+import { SessionRows } from '../../domain/session/session-rows.js';
 
 /** Every session, newest first; of everybody or of one. */
 export default function RecordsPage() {
@@ -15,7 +15,7 @@ export default function RecordsPage() {
       title="Records"
       actions={
         <>
-          <ButtonLink to={`/records/foretold${athleteId ? `?athlete=${athleteId}` : ''}`}>Foretold and told</ButtonLink>
+          <ButtonLink to={`/predictions${athleteId ? `?athlete=${athleteId}` : ''}`}>Foretold and told</ButtonLink>
           <OfWhom />
         </>
       }

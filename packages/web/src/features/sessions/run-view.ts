@@ -1,6 +1,6 @@
 import { type SessionView, viewOf } from '@clay-pot/core';
 import { useMemo } from 'react';
-import { useForWhom } from '../../domain/for-whom.js';
+import { useForWhom } from '../../domain/athlete/for-whom.js';
 import { knownMovement, methodFor, useKnown } from '../../store/library.js';
 import { type Run, ledTimeline } from '../../store/run.js';
 

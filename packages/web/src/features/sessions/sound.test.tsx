@@ -3,7 +3,7 @@ import { advance, AT_START, compileTimeline, type Playhead } from '@clay-pot/cor
 import { shippedMovement } from '@clay-pot/core/library';
 import { act, renderHook } from '@testing-library/react';
 import { SHORT } from '../../made-up.fixture.js';
-import { useSound } from '../../domain/tone.js';
+import { useSound } from '../../domain/session/tone.js';
 import { usePlayhead } from '../../store/playhead.js';
 import { useAudibleCues } from './sound.js';
 

@@ -1,6 +1,6 @@
 import type { Timeline } from '@clay-pot/core';
 import { useEffect, useRef } from 'react';
-import { tone } from '../../domain/tone.js';
+import { tone } from '../../domain/session/tone.js';
 import { usePlayhead } from '../../store/playhead.js';
 
 /** Tones for those who do not look: three short ones before work begins, a high one at its start, a low one at its end. */

@@ -10,10 +10,10 @@ import {
   type SessionTest,
   whyNotMeasured,
 } from '@clay-pot/core';
-import { readingText, shownUnit, storedValue } from '../../domain/units.js';
+import { readingText, shownUnit, storedValue } from '../../domain/measuring/units.js';
 import type { Run } from '../../store/run.js';
 import { keepTest, skipTests, testsOf, useSessionTests } from '../../store/session-tests.js';
-import { useValueLook, ValueEntry } from '../../domain/value-entry.js';
+import { useValueLook, ValueEntry } from '../../domain/measuring/value-entry.js';
 import { Button } from '../../ui/button.js';
 import { SideMark } from '../../ui/marks.js';
 import { useTitle } from '../../ui/page.js';

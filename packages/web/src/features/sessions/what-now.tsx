@@ -7,7 +7,7 @@ import { useAssignments, useCallsOf, useSequences } from '../../api/queries.js';
 import { useWaiting } from '../../domain/calls/answer-calls.js';
 import { AnsweredList } from '../../domain/calls/answered-list.js';
 import { CallsList } from '../../domain/calls/calls-list.js';
-import { MorningAdviceWords, MorningQuestion, useOwnMornings } from '../../domain/morning.js';
+import { MorningAdviceWords, MorningQuestion, useOwnMornings } from '../../domain/session/morning.js';
 import { Button } from '../../ui/button.js';
 import { dayText } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';

@@ -1,7 +1,7 @@
 import type { TodayMorning } from '@clay-pot/contracts';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { MorningAdviceWords, MorningQuestion, tellMorning, useOwnMornings } from '../../domain/morning.js';
+import { MorningAdviceWords, MorningQuestion, tellMorning, useOwnMornings } from '../../domain/session/morning.js';
 import { Button } from '../../ui/button.js';
 import { agoText } from '../../ui/format.js';
 import { Part } from '../../ui/page.js';

@@ -3,17 +3,17 @@ import type { TodayDue } from '@clay-pot/contracts';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useMe, useToday } from '../../api/queries.js';
-import { leadPath } from '../../domain/lead-path.js';
+import { leadPath } from '../../domain/sequence/lead-path.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { agoText, dayText } from '../../ui/format.js';
 import { DiscomfortMark } from '../../ui/marks.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 
 // Nobody is signed in yet on the first page: what only a coach sees comes after it.
-const SessionRows = lazy(async () => ({ default: (await import('../../domain/session-rows.js')).SessionRows }));
+const SessionRows = lazy(async () => ({ default: (await import('../../domain/session/session-rows.js')).SessionRows }));
 const ToDecide = lazy(async () => ({ default: (await import('./to-decide.js')).ToDecide }));
 const Mornings = lazy(async () => ({ default: (await import('./mornings.js')).Mornings }));
-const BlockStrip = lazy(() => import('../../domain/block-strip.js'));
+const BlockStrip = lazy(() => import('../../domain/sequence/block-strip.js'));
 /** How many hands of a sequence are shown beside it. */
 const MOST_HANDS = 5;
 

@@ -1,6 +1,6 @@
 import type { Level, Movement } from '@clay-pot/core';
 import { useMemo, useState } from 'react';
-import { MovementField } from '../../../domain/movement-choice.js';
+import { MovementField } from '../../../domain/movement/movement-choice.js';
 import { useKnown } from '../../../store/library.js';
 import { Button } from '../../../ui/button.js';
 import { INPUT } from '../../../ui/field.js';

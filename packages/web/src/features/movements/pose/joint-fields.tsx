@@ -8,7 +8,7 @@ import {
   handJointWords,
   withJoint,
 } from '@clay-pot/core';
-import { NumberField } from '../../../domain/subject-fields.js';
+import { NumberField } from '../../../domain/movement/subject-fields.js';
 
 const PARTS = ['wrist', 'thumb', 'index', 'middle', 'ring', 'little'] as const;
 type HandPart = (typeof PARTS)[number];

@@ -11,7 +11,7 @@ import {
   type OtherHandDoes,
   settingOf,
 } from '@clay-pot/core';
-import { Choice } from '../../../domain/subject-fields.js';
+import { Choice } from '../../../domain/movement/subject-fields.js';
 import { withHand } from './stations.js';
 
 const AS_SAID = 'as the level says';

@@ -26,7 +26,7 @@ import {
 } from '@clay-pot/core';
 import { FlipHorizontal2, Plus, X } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
-import { Choice } from '../../../domain/subject-fields.js';
+import { Choice } from '../../../domain/movement/subject-fields.js';
 import { hasWebGl } from '../../../drawing/hand/shared-stage.js';
 import { Button } from '../../../ui/button.js';
 import { Segments } from '../../../ui/segments.js';

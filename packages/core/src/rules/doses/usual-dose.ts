@@ -1,0 +1,44 @@
+import { amountLimit, amountOf, type Dose, oneSetLess, setCount, setGroupsOf, withAmounts } from '../../model/dose.js';
+import { must } from '../../vocabulary/lists.js';
+import { type DosingKind, type Range, USUAL_RANGES, type UsualRange } from '../../vocabulary/usual-ranges.js';
+
+/** Sentences on what in a dose lies outside its customary range; empty when all is usual. */
+export function unusualInDose(dose: Dose, kind: DosingKind): string[] {
+  const range: UsualRange = USUAL_RANGES[kind];
+  const notes: string[] = [];
+  const judge = (value: number | undefined, usual: Range | undefined, unit: string) => {
+    if (value === undefined || !usual || (value >= usual[0] && value <= usual[1])) return;
+    const where = value < usual[0] ? 'below' : 'above';
+    notes.push(`${value} ${unit} is ${where} the usual ${usual[0]}–${usual[1]} ${unit} for ${range.label}.`);
+  };
+  const { unit } = amountLimit(dose.work.kind);
+  const amounts = new Set(setGroupsOf(dose).flatMap(({ work }) => (work.open === 'form' ? [] : [amountOf(work)])));
+  for (const amount of amounts) judge(amount, range.amount[dose.work.kind], unit);
+  judge(setCount(dose), range.sets, 'sets');
+  judge(dose.effortPercent, range.effortPercent, '% effort');
+  judge(dose.holdS, range.holdS, 's hold');
+  return notes.length ? [...notes, range.why] : [];
+}
+
+/** The dose nearest to this one that lies within its customary range; the same dose when it does already. */
+export function usualDose(dose: Dose, kind: DosingKind): Dose {
+  const range: UsualRange = USUAL_RANGES[kind];
+  const within = (value: number, usual: Range | undefined) => (usual ? Math.min(usual[1], Math.max(usual[0], value)) : value);
+  const amount = range.amount[dose.work.kind];
+  const amounts = withAmounts(dose, (now, { open }) => (open === 'form' ? now : within(now, amount)));
+  return {
+    ...withSets(amounts, range.sets),
+    ...(dose.effortPercent !== undefined && { effortPercent: within(dose.effortPercent, range.effortPercent) }),
+    ...(dose.holdS !== undefined && { holdS: within(dose.holdS, range.holdS) }),
+  };
+}
+
+/** So many sets: more of the first, or less from the end. */
+function withSets(dose: Dose, range: Range | undefined): Dose {
+  if (!range) return dose;
+  const [least, most] = range;
+  let fitted = dose;
+  if (setCount(fitted) < least) fitted = { ...fitted, sets: fitted.sets + least - setCount(fitted) };
+  while (setCount(fitted) > most) fitted = must(oneSetLess(fitted), 'a set to take from more than are usual');
+  return fitted;
+}

@@ -1,0 +1,60 @@
+import { describe, expect, test } from '@jest/globals';
+import { METHODS, shippedMovement } from '../../library/index.js';
+import { addDays, daysBetween } from '../../vocabulary/days.js';
+import { itemAt, must } from '../../vocabulary/lists.js';
+import { gateForecast, heightOf } from './gate-forecast.js';
+import type { WorkDone } from './work-done.js';
+
+const movement = must(shippedMovement('bearing.palm-support'), 'palm support');
+const method = METHODS['floor-loading'];
+const TODAY = '2026-06-10';
+const id = (rung: number) => itemAt(movement.ladder, rung).id;
+
+/** One session for each amount, so many days apart, the last one yesterday. */
+const held = (seconds: readonly number[], apart = 3): WorkDone[] =>
+  seconds.map((amount, index) => ({
+    sessionId: `s${index}`,
+    endedAt: `${addDays(TODAY, -1 - apart * (seconds.length - 1 - index))}T10:00:00.000Z`,
+    onDay: addDays(TODAY, -1 - apart * (seconds.length - 1 - index)),
+    ...{ movementId: movement.id, levelId: id(1), hand: 'left', unit: 'seconds', sets: 2, amount },
+    ...{ effortPercent: null, isWhole: true, discomfort: 1, exertion: 5, morning: null, formFaults: [] },
+  }));
+const forecast = (history: readonly WorkDone[], levelId = id(1)) => gateForecast(history, { movement, method, levelId, today: TODAY });
+
+describe('when a gate is likely passed', () => {
+  test('a height is the level and the part of its gate', () => {
+    expect(heightOf(movement, itemAt(held([15]), 0), method)).toBeCloseTo(1.5, 9);
+    expect(heightOf(movement, itemAt(held([60]), 0), method)).toBeCloseTo(2, 9);
+  });
+
+  test('a steady course ends where its line does', () => {
+    const { onDay, fromDay, toDay } = forecast(held([10, 12, 14, 16, 18, 20]));
+    // Two seconds every three days: five strides more.
+    expect(Math.abs(daysBetween(TODAY, onDay!) - 15)).toBeLessThanOrEqual(3);
+    expect(fromDay! <= onDay! && onDay! <= toDay!).toBe(true);
+  });
+
+  test('an uneven one is told more widely, and the same history tells the same', () => {
+    const width = (history: readonly WorkDone[]) => daysBetween(forecast(history).fromDay!, forecast(history).toDay!);
+    const uneven = held([10, 16, 12, 13, 19, 14, 20]);
+    expect(width(uneven)).toBeGreaterThan(width(held([10, 12, 13, 15, 17, 18, 20])));
+    expect(forecast(uneven)).toEqual(forecast(uneven));
+  });
+
+  test.each([
+    ['of three sessions', held([10, 15, 20]), 'Not known yet: 3 sessions over 6 days'],
+    ['of days that are few', held([10, 12, 14, 16, 18, 20], 1), 'over 5 days'],
+    ['where nothing rose', held([20, 18, 22, 19, 21, 20]), 'Not known: no higher than 6 sessions ago.'],
+    ['where it is there', held([10, 15, 20, 25, 28, 30]), 'Done already.'],
+  ])('%s it is honest', (_, history, why) => {
+    const { onDay, why: said } = forecast(history);
+    expect(onDay).toBeNull();
+    expect(said).toContain(why);
+  });
+
+  test('what would bring it forward is told with the days', () => {
+    const { sooner } = forecast(held([10, 12, 11, 14, 13, 16, 18], 6));
+    expect(sooner.map(({ words }) => words)).toEqual(['one session a week more', 'no step back']);
+    for (const { days } of sooner) expect(days).toBeGreaterThanOrEqual(3);
+  });
+});

@@ -1,0 +1,230 @@
+import { findLevel, type Level, type Movement, neighbourLevel } from '../../model/movement.js';
+import type { Method } from '../../model/method.js';
+import { USUAL_RANGES, type UsualRange } from '../../vocabulary/usual-ranges.js';
+import { daysBetween, dayWords } from '../../vocabulary/days.js';
+import { type Hand, HAND_WORDS } from '../../vocabulary/hands.js';
+import { itemAt, lastOf } from '../../vocabulary/lists.js';
+import { capital } from '../../vocabulary/text.js';
+import { type SetUnit, UNIT_LETTERS } from '../../vocabulary/work.js';
+import { adviseOnDiscomfort } from '../reports/discomfort.js';
+import { formWords } from '../reports/form.js';
+import { type Gate, gateOf, gateWords, isClean, meets } from './gates.js';
+import { AWAY_DAYS } from '../calls/needs-a-look.js';
+import type { WorkDone } from './work-done.js';
+
+/** What comes next of a movement for a hand: more of the same, another level, or less. */
+export type Step =
+  | { readonly kind: 'amount' | 'sets' | 'effort'; readonly to: number }
+  | { readonly kind: 'level up' | 'level down'; readonly levelId: string }
+  | { readonly kind: 'hold' | 'ease' };
+
+/** What a step rests on: it hurt, the morning after was worse, it was long ago, nothing may grow, form gave way, the last one was not clean, nothing is due yet, or it went well. */
+export type Because = 'hurt' | 'morning' | 'away' | 'barred' | 'form' | 'unclean' | 'not yet' | 'clean';
+
+/** Where a hand stands on a movement’s ladder. */
+export interface LevelStanding {
+  readonly movementId: string;
+  readonly hand: Hand;
+  readonly levelId: string;
+  /** What was done at last. */
+  readonly last: WorkDone;
+  /** Null where nothing is left to pass: the work of this level knows no gate. */
+  readonly gate: Gate | null;
+  /** Sessions one after the other in which the gate was met. */
+  readonly streak: number;
+  readonly step: Step;
+  readonly because: Because;
+  /** A sentence with what it rests on. */
+  readonly why: string;
+  /** All of it, oldest first: the evidence. */
+  readonly history: readonly WorkDone[];
+}
+
+/** By how much an amount grows at a time: repetitions first, holds by five seconds. Working values; how often is the method’s. */
+export const STEP_OF: Record<SetUnit, number> = { repetitions: 1, seconds: 5, breaths: 1, metres: 5 };
+
+/** What a standing is judged with besides the history. */
+export interface StandingQuestion {
+  readonly movement: Movement;
+  readonly method: Method;
+  /** ISO day. */
+  readonly today: string;
+  /** Nothing that loads this hand may grow: a stop or a referral stands. */
+  readonly isBarred: boolean;
+}
+
+/**
+ * Where a hand stands on a ladder, and what comes next. After two weeks without it a level back; after trouble the last level without; else repetitions, then sets,
+ * then effort, then the level, each after clean sessions; a morning that was worse holds, and so does a fault of form, which asks for less where it stands twice in a row.
+ * @param history of one movement and one hand, oldest first; at least one session
+ */
+export function standingOf(history: readonly WorkDone[], question: StandingQuestion): LevelStanding {
+  const { movement, method } = question;
+  const last = lastOf(history);
+  const level = findLevel(movement, last.levelId);
+  const gate = level ? gateOf(level, last.unit, method) : null;
+  const streak = gate ? trailing(history, (done) => done.levelId === last.levelId && meets(gate, done, method)) : 0;
+  const judged: Judged = level
+    ? stepFrom(history, level, gate, streak, question)
+    : { step: HOLD, because: 'not yet', why: 'This level is no longer on its ladder.' };
+  return { movementId: movement.id, hand: last.hand, levelId: last.levelId, last, gate, streak, ...judged, history };
+}
+
+const HOLD: Step = { kind: 'hold' };
+type Judged = Pick<LevelStanding, 'step' | 'because' | 'why'>;
+
+const trailing = (history: readonly WorkDone[], holds: (done: WorkDone) => boolean): number => {
+  const from = history.findLastIndex((done) => !holds(done));
+  return history.length - 1 - from;
+};
+
+function stepFrom(history: readonly WorkDone[], level: Level, gate: Gate | null, streak: number, question: StandingQuestion): Judged {
+  const { isBarred, method } = question;
+  const last = lastOf(history);
+  const less = lessAfter(history, level, question);
+  if (less) return less;
+  if (isBarred)
+    return {
+      step: HOLD,
+      because: 'barred',
+      why: `Nothing grows for the ${HAND_WORDS[last.hand]} before it is cleared.`,
+    };
+  if (!isClean(last, method)) {
+    const onlyForm = isClean({ ...last, formFaults: [] }, method);
+    const form = last.formFaults.length > 0 ? [`${capital(formWords(last.formFaults))}.`] : [];
+    const told = [...(onlyForm ? [] : [heldBecause(last, method)]), ...form].join(' ');
+    return { step: HOLD, because: onlyForm ? 'form' : 'unclean', why: `${told} Once more as it is.` };
+  }
+  if (!gate) return { step: HOLD, because: 'not yet', why: 'As it is.' };
+  return moreAfter(history, level, gate, streak, question);
+}
+
+/** A level back after a gap, or what was without trouble after trouble. */
+function lessAfter(history: readonly WorkDone[], { id }: Level, { movement, method, today }: StandingQuestion): Judged | null {
+  const last = lastOf(history);
+  const below = neighbourLevel(movement, id, -1);
+  const away = Math.floor(daysBetween(last.onDay, today));
+  const hurts = last.discomfort !== null && adviseOnDiscomfort(last.discomfort, method.discomfort) === 'ease-or-stop';
+  if (hurts || last.morning === 'step-back' || last.morning === 'refer') {
+    const because = hurts ? 'hurt' : 'morning';
+    const told = hurts ? `Discomfort ${last.discomfort} of 10` : 'A worse morning after';
+    const calm = history
+      .slice(0, -1)
+      .findLast(
+        (done) =>
+          done.discomfort !== null &&
+          adviseOnDiscomfort(done.discomfort, method.discomfort) === 'go-on' &&
+          done.morning !== 'step-back' &&
+          done.morning !== 'refer',
+      );
+    const isLower =
+      calm !== undefined &&
+      movement.ladder.findIndex((each) => each.id === calm.levelId) < movement.ladder.findIndex((each) => each.id === id);
+    if (isLower)
+      return {
+        step: { kind: 'level down', levelId: calm.levelId },
+        because,
+        why: `${told}: back to the last level without, of ${dayWords(calm.onDay)}.`,
+      };
+    if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: `${told}: a level back.` };
+    return { step: { kind: 'ease' }, because, why: `${told} on the lowest level: less of it, or something else.` };
+  }
+  if (away < AWAY_DAYS) return againOutOfForm(history, id);
+  const gap = `${away} days without it`;
+  return below
+    ? { step: { kind: 'level down', levelId: below.id }, because: 'away', why: `${gap}: a level back.` }
+    : { step: { kind: 'ease' }, because: 'away', why: `${gap}: begin with less of it.` };
+}
+
+/** A fault that stands in two sessions one after the other is one of the dose, not of the day: less, until it is held in good form (practice: quality ends a set). Working value. */
+const OUT_OF_FORM = 2;
+function againOutOfForm(history: readonly WorkDone[], levelId: string): Judged | null {
+  const lately = history.slice(-OUT_OF_FORM);
+  if (lately.length < OUT_OF_FORM || !lately.every((done) => done.levelId === levelId)) return null;
+  const again = lastOf(lately).formFaults.filter((fault) => lately.every(({ formFaults }) => formFaults.includes(fault)));
+  if (again.length === 0) return null;
+  return {
+    step: { kind: 'ease' },
+    because: 'form',
+    why: `${capital(formWords(again))}, ${OUT_OF_FORM} sessions in a row: less of it, until it is done without.`,
+  };
+}
+
+function heldBecause({ isWhole, discomfort, exertion, morning }: WorkDone, method: Method): string {
+  if (!isWhole) return 'Not all of it was done.';
+  if (discomfort === null) return 'Nobody told how it felt.';
+  if (adviseOnDiscomfort(discomfort, method.discomfort) !== 'go-on')
+    return `Discomfort ${discomfort} of 10${method.discomfort === 'none' ? ', where the method allows none' : ''}.`;
+  if (morning !== null && morning !== 'go-on') return 'The morning after asked to hold.';
+  return `Exertion ${exertion ?? 0} of 10.`;
+}
+
+/** Repetitions or seconds first, then sets, then effort, then the level. */
+function moreAfter(
+  history: readonly WorkDone[],
+  level: Level,
+  gate: Gate,
+  streak: number,
+  { movement, method, today }: StandingQuestion,
+): Judged {
+  const last = lastOf(history);
+  const is = `${last.sets}x${last.amount}${UNIT_LETTERS[last.unit]}`;
+  const daysSince = (sessions: number): number =>
+    sessions === 0 ? 0 : Math.floor(daysBetween(itemAt(history, history.length - sessions).onDay, today));
+  /** Why it is too soon after the first of so many sessions; null where it is not. */
+  const tooSoon = (sessions: number): string | null =>
+    daysSince(sessions) >= method.daysPerStep ? null : `no more than once in ${method.daysPerStep} days`;
+  if (streak >= gate.sessions) {
+    const above = neighbourLevel(movement, level.id, 1);
+    if (!above) return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done, and it is the highest level.` };
+    const wait = tooSoon(streak);
+    if (wait !== null) return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done. “${above.name}” is next: ${wait}.` };
+    const step: Step = { kind: 'level up', levelId: above.id };
+    return { step, because: 'clean', why: `${gateWords(gate)}: done. Next is “${above.name}”.` };
+  }
+  const clean = trailing(history, (done) => isSameDose(done, last) && isClean(done, method));
+  const goesOn = nextDose(level, last, gate, method);
+  if (!goesOn) return { step: HOLD, because: 'not yet', why: `${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.` };
+  if (clean < method.sessionsPerStep) {
+    return {
+      step: HOLD,
+      because: 'not yet',
+      why: `${is}, clean in ${clean} of ${method.sessionsPerStep} sessions: once more before it grows.`,
+    };
+  }
+  const wait = tooSoon(clean);
+  if (wait !== null) return { step: HOLD, because: 'not yet', why: `${is}, clean in the last ${clean} sessions: it grows ${wait}.` };
+  return {
+    step: goesOn,
+    because: 'clean',
+    why: `${is}, clean in the last ${clean} sessions: now ${doseWords(last, goesOn)}, toward ${gateWords(gate)}.`,
+  };
+}
+
+const isSameDose = (one: WorkDone, other: WorkDone) =>
+  one.levelId === other.levelId &&
+  one.unit === other.unit &&
+  one.sets >= other.sets &&
+  one.amount >= other.amount &&
+  (one.effortPercent ?? 0) >= (other.effortPercent ?? 0);
+
+function nextDose({ dosing }: Level, last: WorkDone, gate: Gate, { effortStepPercent }: Pick<Method, 'effortStepPercent'>): Step | null {
+  if (last.unit === gate.unit && last.amount < gate.amount)
+    return { kind: 'amount', to: Math.min(gate.amount, last.amount + STEP_OF[last.unit]) };
+  if (last.sets < gate.sets) return { kind: 'sets', to: last.sets + 1 };
+  const { effortPercent: range }: UsualRange = USUAL_RANGES[dosing];
+  if (gate.effortPercent !== undefined && last.effortPercent !== null && last.effortPercent < gate.effortPercent && range) {
+    return { kind: 'effort', to: Math.min(gate.effortPercent, last.effortPercent + effortStepPercent) };
+  }
+  return null;
+}
+
+/** A dose after a step, as “2x15s”. */
+function doseWords({ sets, amount, unit }: Pick<WorkDone, 'sets' | 'amount' | 'unit'>, step: Step): string {
+  const to = (kind: Step['kind'], now: number) => ('to' in step && step.kind === kind ? step.to : now);
+  const effort = step.kind === 'effort' ? ` @${step.to}%` : '';
+  return `${to('sets', sets)}x${to('amount', amount)}${UNIT_LETTERS[unit]}${effort}`;
+}
+
+/** Whether a step asks for more than there was. */
+export const isMore = ({ kind }: Step): boolean => kind === 'amount' || kind === 'sets' || kind === 'effort' || kind === 'level up';

@@ -1,0 +1,61 @@
+import type { RecordedCaution } from '../../model/athlete.js';
+import type { Level, Movement } from '../../model/movement.js';
+import { type CautionId, CAUTIONS } from '../../vocabulary/cautions.js';
+import { type Hand, HANDS, handsWorking, type SidePlan } from '../../vocabulary/hands.js';
+import { cautionAdvice, concerns, forbidsLoading, restsHand } from './cautions.js';
+
+/** What a caution asks to be minded, before anything is led. */
+export interface Advice {
+  readonly caution: CautionId;
+  readonly text: string;
+  /** Nothing that loads the hand until it is cleared. */
+  readonly forbids: boolean;
+}
+
+/**
+ * What is to be minded with somebody: what forbids loading first. A referral that was cleared without limits asks for nothing any more.
+ * @param cautions as they stand on the day (`cautionsOn`)
+ */
+export function advicesOf(cautions: readonly RecordedCaution[]): Advice[] {
+  const advices = cautions
+    .filter((entry) => CAUTIONS[entry.caution].rule === 'adapt' || forbidsLoading(entry) || entry.within)
+    .map((entry) => ({ caution: entry.caution, text: cautionAdvice(entry), forbids: forbidsLoading(entry) }));
+  return [...advices.filter(({ forbids }) => forbids), ...advices.filter(({ forbids }) => !forbids)];
+}
+
+/** Whether a level may not be done by these hands before somebody has cleared them. */
+export const mustWait = (entry: RecordedCaution, level: Pick<Level, 'loading'>, hands: readonly Hand[]): boolean =>
+  forbidsLoading(entry) && concerns(entry, hands) && (level.loading !== 'unloaded' || restsHand(entry));
+
+/** The ways in which somebody may do a level: those whose hands are cleared and for whom it is not to be left out. */
+export function openSides(movement: Movement, level: Level, cautions: readonly RecordedCaution[]): SidePlan[] {
+  return movement.sides.filter((plan) => {
+    const { stops, avoid } = concernsOf(movement, level, cautions, handsWorking(plan));
+    return stops.length + avoid.length === 0;
+  });
+}
+
+/** What speaks against, or asks for care with, one level of a movement for somebody. */
+export interface LevelConcerns {
+  /** Advice of uncleared referrals: this level loads the hand and must wait. */
+  readonly stops: readonly string[];
+  /** The movement's own cautions that say to leave it out. */
+  readonly avoid: readonly string[];
+  readonly care: readonly string[];
+}
+
+/** What somebody's cautions say of one level by itself. @param hands that do it; both where it is not known */
+export function concernsOf(
+  movement: Movement,
+  level: Level,
+  cautions: readonly RecordedCaution[],
+  hands: readonly Hand[] = HANDS,
+): LevelConcerns {
+  const mine = cautions.filter((entry) => concerns(entry, hands));
+  const own = movement.cautions.filter((note) => mine.some(({ caution }) => note.concerns.includes(caution)));
+  return {
+    stops: mine.filter((entry) => mustWait(entry, level, hands)).map(cautionAdvice),
+    avoid: own.filter(({ avoid }) => avoid).map(({ text }) => text),
+    care: own.filter(({ avoid }) => !avoid).map(({ text }) => text),
+  };
+}

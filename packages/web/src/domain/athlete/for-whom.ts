@@ -1,0 +1,26 @@
+import { type ForWhom as KnownForWhom, personOf, referencePerson, REFERENCE_BODIES } from '@clay-pot/core';
+import { useMemo } from 'react';
+import { useAthlete, useEvidence, useReadings } from '../../api/queries.js';
+import { isoToday } from '../../ui/today.js';
+
+/** Whom something is computed for, and what they are called on a screen. */
+export interface ForWhom extends KnownForWhom {
+  readonly name: string;
+  /** Undefined for the reference person. */
+  readonly athleteId: string | undefined;
+}
+
+/** An athlete as the computations read one; without an athlete the reference person. */
+export function useForWhom(athleteId: string | undefined): ForWhom {
+  const athlete = useAthlete(athleteId).data;
+  const readings = useReadings(athleteId).data;
+  const seen = useEvidence(athleteId).data;
+  return useMemo(() => {
+    const today = isoToday();
+    if (!athlete) {
+      const person = referencePerson(REFERENCE_BODIES['not stated'], today);
+      return { person, name: 'an average adult', estimated: [], athleteId: undefined };
+    }
+    return { ...personOf(athlete, readings ?? [], today, seen), name: athlete.name, athleteId: athlete.id };
+  }, [athlete, readings, seen]);
+}

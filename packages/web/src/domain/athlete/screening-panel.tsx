@@ -1,0 +1,79 @@
+import { type Hand, HAND_WORDS, HANDS, type OffTheTable, type Screening, type Verdict, VERDICT_WORDS, capital } from '@clay-pot/core';
+import { SideMark } from '../../ui/marks.js';
+
+const LOOK: Record<Verdict, { box: string; name: string }> = {
+  go: { box: 'border-celadon bg-celadon-wash', name: 'Go' },
+  adapt: { box: 'border-load-3 bg-amber-wash', name: 'Adapt' },
+  'refer first': { box: 'border-iron bg-iron-wash', name: 'Refer first' },
+  'stop now': { box: 'border-iron bg-iron text-white', name: 'Stop now' },
+};
+
+/** What answers lead to, hand by hand, in a word and a sentence. */
+export function HandVerdicts({ hands }: { hands: Readonly<Record<Hand, Verdict>> }) {
+  const shown = hands.left === hands.right ? (['both'] as const) : HANDS;
+  return (
+    <div className={`grid gap-2 ${shown.length > 1 ? 'sm:grid-cols-2' : ''}`}>
+      {shown.map((hand) => {
+        const verdict = hands[hand === 'both' ? 'left' : hand];
+        const { box, name } = LOOK[verdict];
+        return (
+          <div key={hand} className={`border-l-8 px-3 py-2 ${box}`}>
+            <p className="flex items-center gap-2">
+              <SideMark side={hand} />
+              <b className="display text-head">{name}</b>
+            </p>
+            <p>
+              <span className="sr-only">{capital(HAND_WORDS[hand])}: </span>
+              {VERDICT_WORDS[verdict]}
+            </p>
+          </div>
+        );
+      })}
+    </div>
+  );
+}
+
+/** Each answer that weighs and what it asks for, the gravest first. */
+export function ScreenReasons({ reasons }: Pick<Screening, 'reasons'>) {
+  if (!reasons.length) return null;
+  return (
+    <ul aria-label="Why" className="border-t border-line">
+      {reasons.map(({ verdict, hand, answer, from, said, text }) => (
+        <li key={`${from} ${answer} ${hand} ${text}`} className="grid grid-cols-[2.5rem_minmax(0,1fr)] border-b border-line py-1.5">
+          <span className="pt-0.5">
+            <SideMark side={hand} />
+          </span>
+          <span>
+            <b className={verdict === 'adapt' ? '' : 'text-iron'}>{said}</b>
+            <span className="block text-small">
+              {verdict !== 'adapt' && <b>{LOOK[verdict].name}. </b>}
+              {text}
+            </span>
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What is off or capped, in a line each. */
+export function OffList({ off }: { off: readonly OffTheTable[] }) {
+  const limited = off.filter(({ allows }) => allows !== 'with care');
+  if (!limited.length) return null;
+  return (
+    <table className="w-full text-small">
+      <caption className="mb-1 text-left text-ink-soft">What is off or capped, in everything that is planned or led</caption>
+      <tbody>
+        {limited.map(({ hand, because, allows, text }) => (
+          <tr key={`${because} ${text}`} className="border-t border-line align-top">
+            <td className="w-10 py-1.5">
+              <SideMark side={hand} />
+            </td>
+            <td className="py-1.5 pr-3">{because}</td>
+            <td className={`py-1.5 font-semibold ${allows === 'with limits' ? '' : 'text-iron'}`}>{text}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,44 @@
+import { chanceOfHaving, type Demand, effortWords, hardestOf, isKnown, peopleWords } from '@clay-pot/core';
+import { Fragment } from 'react';
+import { Asked } from '../terms/asked.js';
+import { loadClass } from '../../ui/marks.js';
+
+/** Load, angle and effort of a level in one line; what is not available is said. */
+export function DemandLine({ demand }: { demand: Demand }) {
+  const { left } = demand;
+  const hardest = hardestOf(demand);
+  const effort = hardest?.effortPercent ?? 0;
+  const parts = [
+    left.loadN > 0 && (
+      <Asked key="load" term="handLoad" value={left.loadPercentBW}>
+        {left.loadPercentBW.toFixed(0)} % BW a hand
+      </Asked>
+    ),
+    left.angle && (
+      <Asked key="angle" term="wristAngle">
+        {left.angle.deg.toFixed(0)}°
+      </Asked>
+    ),
+    left.stretchNm > 0 && left.loadN === 0 && `${left.stretchNm.toFixed(1)} N·m pull`,
+  ].filter(Boolean);
+  return (
+    <p className="text-small leading-6 figures">
+      {parts.map((part, index) => (
+        <Fragment key={index}>
+          {index > 0 && ' · '}
+          {part}
+        </Fragment>
+      ))}
+      {parts.length > 0 && effort > 0 && ' · '}
+      {hardest && (
+        <span className={effort > 100 ? 'font-bold text-iron' : ''}>
+          <Asked term="effort" value={effort}>
+            <span className={`mr-1 inline-block size-2.5 border border-ink/40 ${loadClass(effort)}`} aria-hidden />
+            {effortWords(effort, hardest.interval)} effort
+            {effort > 100 && (isKnown(hardest) ? ', not available' : `, not for ${peopleWords(1 - chanceOfHaving(hardest))}`)}
+          </Asked>
+        </span>
+      )}
+    </p>
+  );
+}

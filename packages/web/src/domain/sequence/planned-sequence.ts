@@ -1,0 +1,28 @@
+import type { StoredSequence } from '@clay-pot/contracts';
+import { planOf, type Sequence, sequencesOn } from '@clay-pot/core';
+import { useProgrammeToLead } from '../../api/programme-queries.js';
+import { knownMovement } from '../../store/library.js';
+import type { OfProgramme } from './lead-path.js';
+
+/** A sequence as it is led: by itself, or as a session of a programme. */
+export interface ToLead {
+  readonly sequence: Sequence;
+  /** Where it is of a programme: what that makes of it, or why it is led as it stands. */
+  readonly note: string | null;
+}
+
+/** What is to be led of a stored sequence; undefined while its programme is fetched. */
+export function usePlannedSequence({ id, document }: StoredSequence, of: OfProgramme | undefined): ToLead | undefined {
+  const programme = useProgrammeToLead(of?.programmeId);
+  if (!of) return { sequence: document, note: null };
+  if (programme.isPending) return undefined;
+  const stored = programme.data?.document;
+  const session = stored?.sessions.find((each) => each.id === of.sessionId);
+  if (!stored || !session || planOf(stored, session.planId).sequenceId !== id) {
+    return { sequence: document, note: 'Its programme could not be read: this is the sequence as it stands.' };
+  }
+  const sequence = sequencesOn(stored, knownMovement)(session, document);
+  const note =
+    sequence === document ? `Of the programme “${stored.title}”.` : `Of the programme “${stored.title}”: doses are those of this day.`;
+  return { sequence, note };
+}

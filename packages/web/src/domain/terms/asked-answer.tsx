@@ -1,0 +1,27 @@
+import { type TermId, termOf } from '@clay-pot/core';
+import { told } from '../measuring/units.js';
+
+/** What a number is, from what, and whether it is much. */
+export default function Answer({ term: id, value }: { term: TermId; value: number | undefined }) {
+  const { plain, term, what, from, scale, judge } = termOf(id);
+  return (
+    <>
+      <p className="text-body font-bold">{plain}</p>
+      <p className="text-fine text-ink-soft">{term}</p>
+      <p className="mt-1.5">{told(what)}</p>
+      <dl className="mt-1.5 grid gap-1.5">
+        <div>
+          <dt className="font-semibold">From what</dt>
+          <dd>{told(from)}</dd>
+        </div>
+        <div>
+          <dt className="font-semibold">Is it much?</dt>
+          <dd>
+            {value !== undefined && judge && <b>{told(judge(value))} </b>}
+            {told(scale)}
+          </dd>
+        </div>
+      </dl>
+    </>
+  );
+}

@@ -1,0 +1,108 @@
+import type { StoredMovement, StoredSequence } from '@clay-pot/contracts';
+import {
+  type Block,
+  checkMovement,
+  doseFor,
+  freshBlockId,
+  inPhaseOrder,
+  insertLevel,
+  type Level,
+  type Movement,
+  movementFor,
+  nameFor,
+  type Person,
+  type Sequence,
+  USUAL_PHASE,
+  weakerHand,
+} from '@clay-pot/core';
+import { v7 as uuid } from 'uuid';
+import { useSaveMovement } from '../../api/own-queries.js';
+import { fetchSequence, putSequence } from '../../api/queries.js';
+import type { ForWhom } from '../../domain/athlete/for-whom.js';
+import type { Subject } from '../../domain/movement/subject.js';
+import { methodFor } from '../../store/library.js';
+import { useOwnMovements } from '../../store/own-movements.js';
+
+/** A block that the bench was opened from. */
+export interface FromBlock {
+  readonly sequenceId: string;
+  readonly blockId: string;
+}
+
+/** What lies on the bench, and what it was made from. */
+export interface Keeping {
+  readonly who: ForWhom;
+  readonly movement: Movement;
+  /** The level that the subject came from: its dose, words and things are kept. */
+  readonly level: Level;
+  readonly subject: Subject;
+}
+
+/** A level that could be kept, as a movement to store. */
+interface Kept {
+  readonly stored: StoredMovement;
+  readonly level: Level;
+}
+
+/** Whether a level kept now joins a movement of the studio's own, and which: that of the person it is for, else the one it came from. */
+export function useOwnTarget({ who, movement }: Pick<Keeping, 'who' | 'movement'>): StoredMovement | undefined {
+  return useOwnMovements((state) =>
+    state.stored.find(({ id, movement: { name, madeFor } }) => {
+      if (who.athleteId === undefined || id === movement.id) return id === movement.id;
+      return madeFor?.name === who.name && name === nameFor(movement, who.name);
+    }),
+  );
+}
+
+/** Keeps what lies on the bench under a name. @throws Error with what stands against it, in words */
+export function useKeep(keeping: Keeping): (name: string) => Promise<Kept> {
+  const { who, movement, level, subject } = keeping;
+  const own = useOwnTarget(keeping);
+  const save = useSaveMovement();
+  return async (name) => {
+    const fresh: Level = {
+      ...level,
+      ...subject,
+      id: uuid(),
+      name,
+      description: `Made from ${level.name} on the load bench.`,
+    };
+    const next = own ? insertLevel({ ...own.movement, id: own.id }, fresh) : firstOfIts(who, movement, fresh);
+    const fault = checkMovement(next)[0];
+    if (fault) throw new Error(`This level cannot join the ladder: ${fault.message}.`);
+    const { id, ...input } = next;
+    const stored = await save.mutateAsync({ id, input, ...(own && { etag: own.etag }) });
+    return { stored, level: fresh };
+  };
+}
+
+/** A movement of the studio's own made from a shipped one: for the person at the bench, or for anybody. */
+function firstOfIts({ athleteId, person, name }: ForWhom, movement: Movement, level: Level): Movement {
+  const id = uuid();
+  if (athleteId !== undefined) return { ...movementFor(movement, level, person, name), id };
+  return insertLevel({ ...movement, id, name: `${movement.name}, our own` }, level);
+}
+
+/** The block keeps its dose and takes the level. */
+export async function intoBlock({ sequenceId, blockId }: FromBlock, { stored, level }: Kept): Promise<StoredSequence> {
+  return changed(sequenceId, ({ blocks }) =>
+    blocks.map((block) => (block.id === blockId ? { ...block, movementId: stored.id, levelId: level.id } : block)),
+  );
+}
+
+/** A new block with the level, in the phase where such movements usually stand, dosed as the sequence's method would for this person. */
+export function intoSequence(sequenceId: string, person: Person, { stored, level }: Kept): Promise<StoredSequence> {
+  const movement: Movement = { ...stored.movement, id: stored.id };
+  return changed(sequenceId, (document) => {
+    const { blocks } = document;
+    const dose = doseFor(movement, level, methodFor(document), weakerHand(person));
+    const id = freshBlockId(document, stored.id);
+    const fresh: Block = { id, phase: USUAL_PHASE[movement.family], movementId: stored.id, levelId: level.id, dose };
+    return inPhaseOrder([...blocks, fresh]);
+  });
+}
+
+async function changed(sequenceId: string, blocksOf: (document: Sequence) => Block[]): Promise<StoredSequence> {
+  const { document, etag } = await fetchSequence(sequenceId);
+  return putSequence(sequenceId, { ...document, blocks: blocksOf(document) }, etag);
+}

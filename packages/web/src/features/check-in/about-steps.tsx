@@ -1,0 +1,133 @@
+import { EQUIPMENT, GOAL_IDS, GOALS, HANDS, capital, SEXES } from '@clay-pot/core';
+import { told, unitOf } from '../../domain/measuring/units.js';
+import { Segments } from '../../ui/segments.js';
+import { SelectField, TextField } from '../../ui/field.js';
+import { TickChips } from '../../ui/tick-chips.js';
+import { TickRow } from './choices.js';
+import { NumberField } from './number-field.js';
+import type { StepProps } from './step-props.js';
+
+/** What it is for. */
+export function GoalsStep({ answers, change, faultAt }: StepProps) {
+  const { goals } = answers;
+  return (
+    <div className="grid gap-5">
+      <ul aria-label="Goals">
+        {GOAL_IDS.map((id) => (
+          <TickRow
+            key={id}
+            words={GOALS[id]}
+            on={goals.includes(id)}
+            toggle={() => change({ goals: goals.includes(id) ? goals.filter((each) => each !== id) : [...goals, id] })}
+          />
+        ))}
+      </ul>
+      <TextField
+        label="In their own words"
+        hint="What the hands are for: a practice, a job, a date to be ready for"
+        value={answers.discipline}
+        error={faultAt('/discipline')}
+        onChange={(event) => change({ discipline: event.target.value })}
+      />
+    </div>
+  );
+}
+
+/** Who it is: what the norms and the mechanics need. */
+export function PersonStep({ athlete, answers, change, faultAt }: StepProps) {
+  const { person } = answers;
+  // What was not said now is as it is on record.
+  const known = { ...athlete, ...person };
+  const set = (next: Partial<typeof person>) => change({ person: { ...person, ...next } });
+  return (
+    <div className="grid gap-4">
+      <div>
+        <span className="mb-1 block text-small font-semibold">Dominant hand</span>
+        <Segments
+          label="Dominant hand"
+          options={HANDS}
+          words={capital}
+          chosen={known.dominantHand}
+          choose={(dominantHand) => set({ dominantHand })}
+        />
+      </div>
+      <div className="grid grid-cols-2 gap-4">
+        <TextField
+          label="Born"
+          type="date"
+          value={known.birthDate ?? ''}
+          error={faultAt('/person/birthDate')}
+          onChange={(event) => set({ birthDate: event.target.value || null })}
+        />
+        <SelectField
+          label="Sex, for norms"
+          value={known.sex}
+          onChange={(event) => set({ sex: event.target.value as (typeof SEXES)[number] })}
+        >
+          {SEXES.map((sex) => (
+            <option key={sex}>{sex}</option>
+          ))}
+        </SelectField>
+        <NumberField
+          label={`Stature, ${unitOf('cm')}`}
+          metric="cm"
+          value={known.statureCm}
+          change={(statureCm) => set({ statureCm })}
+          error={told(faultAt('/person/statureCm'))}
+        />
+        <NumberField
+          label={`Mass, ${unitOf('kg')}`}
+          metric="kg"
+          value={known.massKg}
+          change={(massKg) => set({ massKg })}
+          error={told(faultAt('/person/massKg'))}
+        />
+        <NumberField
+          label="Hand work, hours a day"
+          value={answers.handHours}
+          change={(handHours) => change({ handHours })}
+          error={faultAt('/handHours')}
+        />
+        <NumberField
+          label="Training, years"
+          value={answers.trainingYears}
+          change={(trainingYears) => change({ trainingYears })}
+          error={faultAt('/trainingYears')}
+        />
+      </div>
+    </div>
+  );
+}
+
+/** How much time there is, and which things. */
+export function TimeStep({ athlete, answers, change, faultAt }: StepProps) {
+  const { person } = answers;
+  return (
+    <div className="grid gap-5">
+      <div className="grid grid-cols-2 gap-4">
+        <NumberField
+          label="Minutes a session"
+          value={answers.minutes}
+          change={(minutes) => change({ minutes })}
+          error={faultAt('/minutes')}
+        />
+        <NumberField
+          label="Days a week"
+          value={answers.daysPerWeek}
+          change={(daysPerWeek) => change({ daysPerWeek })}
+          error={faultAt('/daysPerWeek')}
+        />
+      </div>
+      <div>
+        <span className="mb-1.5 block text-small font-semibold">Within reach</span>
+        <TickChips
+          label="Within reach"
+          options={EQUIPMENT}
+          words={(thing) => thing}
+          chosen={person.equipment ?? athlete.equipment}
+          change={(equipment) => change({ person: { ...person, equipment } })}
+        />
+      </div>
+    </div>
+  );
+}

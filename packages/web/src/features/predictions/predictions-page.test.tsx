@@ -1,0 +1,48 @@
+import { describe, expect, test } from '@jest/globals';
+import type { Foretold } from '@clay-pot/core';
+import { screen } from '@testing-library/react';
+import { someone } from '../../made-up.fixture.js';
+import { answering, settle, show } from '../../screen.fixture.js';
+import PredictionsPage from './predictions-page.js';
+
+const wren = someone();
+/** A block that was expected around six, and rated so. */
+const block = (index: number, change: Partial<Foretold> = {}): Foretold => ({
+  ...{ sessionId: `s${index}`, onDay: '2026-05-01', blockId: 'b', movementId: 'strength.palm-lift' },
+  ...{ exertion: { low: 4, middle: 6, high: 8 }, told: 6, place: [0.4, 0.6] as const, chance: 0.9, isWhole: index % 10 !== 0 },
+  ...change,
+});
+async function foretold(blocks: Foretold[]) {
+  answering({
+    'GET /api/athletes': [wren],
+    'GET /api/athletes/*': wren,
+    'GET /api/athletes/*/foretold': { blocks },
+    'GET /api/athletes/*/*': [],
+  });
+  show(<PredictionsPage />, `/predictions?athlete=${wren.id}`, '/predictions');
+  await settle();
+}
+
+describe('what was foretold', () => {
+  test('is held against what came: how many ratings lay within, and blocks by the chance that was said', async () => {
+    await foretold(Array.from({ length: 40 }, (_, index) => block(index)));
+    expect(screen.getByRole('heading', { name: 'Exertion, 40 ratings' })).toBeTruthy();
+    expect(screen.getByText('100 %', { selector: 'b' }).parentElement!.textContent).toContain(
+      'lay within what eight of ten were expected in',
+    );
+    const carried = screen.getByRole('table', { name: 'Blocks by the chance that was said' });
+    expect(carried.textContent).toContain('90 %');
+    expect(carried.textContent).toContain('40');
+  });
+
+  test('tells nothing from a few ratings, and says how many do', async () => {
+    await foretold([block(1), block(2)]);
+    expect(screen.getByText(/2 ratings tell nothing of how well it is foretold: 20 do/)).toBeTruthy();
+  });
+
+  test('of nobody who trained says so', async () => {
+    await foretold([]);
+    expect(screen.getByText('No session was led in the last twelve weeks.')).toBeTruthy();
+    expect(screen.getByText(/^Nothing yet: sets tell of a maximum/)).toBeTruthy();
+  });
+});
