@@ -2,7 +2,7 @@
 //   ./clay-pot test types   (builds the core)   then   node benchmarks/constants.mjs
 import { writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { format } from 'prettier';
+import { format } from 'oxfmt';
 import { compileTimeline, constants, demandOf, effortTimeline, fatigueCourses, HANDS, USUAL_PACING, withValue } from '@clay-pot/core';
 import { LIBRARY, shippedMovement } from '@clay-pot/core/library';
 import { IS_SMALL, sized } from './small.mjs';
@@ -89,6 +89,6 @@ moved as a whole below), usual doses (\`vocabulary/usual-ranges.ts\`). Standard 
 ${rows.join('\n')}
 `;
 const path = fileURLToPath(new URL('../docs/constants.md', import.meta.url));
-const page = await format(text, { parser: 'markdown', printWidth: 120 });
-if (!IS_SMALL) writeFileSync(path, page);
+const { code } = await format(path, text, { printWidth: 140 });
+if (!IS_SMALL) writeFileSync(path, code);
 console.log(`${rows.length} constants ${IS_SMALL ? 'tried' : 'written to docs/constants.md'}`);
