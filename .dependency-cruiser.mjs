@@ -82,6 +82,13 @@ export default {
       from: { path: '^packages/web/src/(ui|drawing)/' },
       to: { path: '^packages/web/src/(domain|store)/' },
     },
+    {
+      name: 'migrations-are-frozen',
+      comment: 'A migration does the same for ever: what the house that runs works out is left to database/derived.ts.',
+      severity: 'error',
+      from: { path: '^packages/server/src/database/migrations/' },
+      to: { path: '^packages/', pathNot: '^packages/server/src/database/migrations/frozen\\.ts$' },
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'no-undeclared-packages',

@@ -9,7 +9,8 @@ export default defineConfig({
   testIgnore: process.env['PICTURES'] ? [] : ['pictures.spec.ts'],
   timeout: 90_000,
   expect: { timeout: 12_000 },
-  workers: 2,
+  // A journey waits half of its time: three fill two cores.
+  workers: 3,
   fullyParallel: false,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_FILE'] ?? 'test-results/results.json' }]],

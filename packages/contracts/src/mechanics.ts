@@ -23,7 +23,7 @@ import {
   STANCE_FIELDS,
   USUAL_POSTURES,
   type UsualPosture,
-  within,
+  bounded,
 } from '@clay-pot/core';
 import { IsBetween, IsId, IsWord } from './validation/fields.js';
 import { IsDocument } from './validation/is-document.js';
@@ -44,7 +44,7 @@ const BODY = record(
     sex: optional(oneOf(SEXES)),
     statureM: optional(between(metres(BODY_LIMITS.statureCm))),
     massKg: optional(between(BODY_LIMITS.massKg)),
-    ageYears: optional(within(AGE)),
+    ageYears: optional(bounded(AGE)),
   },
   { what: 'a body' },
 );

@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, jest, test } from '@jest/globals';
 import type { AssignmentItem, EffortSessionAnswer, StoredSequence, Today } from '@clay-pot/contracts';
+import { GAUGES, HANDS, MOMENTS, READING_KINDS, SEXES, VERDICTS } from '@clay-pot/core';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { DataSource } from 'typeorm';
 import { dataSourceOptions, migrate } from '../src/database/data-source.js';
@@ -112,13 +113,13 @@ describe('the house', () => {
       '{"title":"Old","purpose":"","budgetMin":5,"blocks":[{"id":"b","movementId":"gone","levelId":"gone","dose":{"sets":1,"work":{"kind":"time","seconds":10},"restS":0,"sides":"together","directions":"none"}}]}';
     const [{ document }] = await before.source.query('SELECT document FROM sequences WHERE id = ?', [id]);
     await before.source.query('UPDATE sequences SET document = ? WHERE id = ?', [unsound, id]);
-    await before.source.runMigrations();
+    await migrate(before.source);
     const [{ healed }] = await before.source.query("SELECT COUNT(*) AS healed FROM athletes WHERE cautions LIKE '%[[]%'");
     expect(Number(healed)).toBe(0);
     // The unsound one has no sums and keeps nothing else from having theirs.
     await before.undoTo('SumsAndTerms');
     await before.source.query('UPDATE sequences SET document = ? WHERE id = ?', [JSON.stringify(document), id]);
-    await before.source.runMigrations();
+    await migrate(before.source);
     expect(await sums()).toEqual(written);
     expect((await terms())[0].n).toEqual(n);
   }, 60_000);
@@ -131,7 +132,7 @@ describe('the house', () => {
     await before.undoTo('LengthsAnew');
     await before.source.query('UPDATE sequences SET duration_ms = duration_ms - 10000');
     await before.source.query('UPDATE sessions SET planned_ms = planned_ms - 10000');
-    await before.source.runMigrations();
+    await migrate(before.source);
     expect(await lengths()).toEqual(written);
   }, 60_000);
 
@@ -139,6 +140,19 @@ describe('the house', () => {
     const { upQueries } = await house.source.driver.createSchemaBuilder().log();
     const columns = upQueries.map(({ query }) => query).filter((query) => /ADD `|DROP COLUMN/.test(query));
     expect(columns).toEqual([]);
+  });
+
+  test.each([
+    ['readings', 'kind', READING_KINDS],
+    ['readings', 'hand', HANDS],
+    ['readings', 'gauge', GAUGES],
+    ['readings', 'moment', MOMENTS],
+    ['intakes', 'verdict', VERDICTS],
+    ['athletes', 'sex', SEXES],
+    ['athletes', 'dominant_hand', HANDS],
+  ])('every word of %s.%s fits its column', (table, name, words: readonly string[]) => {
+    const column = house.source.getMetadata(table).columns.find(({ databaseName }) => databaseName === name)!;
+    expect(Math.max(...words.map(({ length }) => length))).toBeLessThanOrEqual(Number(column.length));
   });
 
   test('OpenAPI names every body with its bounds and refuses unknown fields', async () => {

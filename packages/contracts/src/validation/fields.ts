@@ -1,4 +1,4 @@
-import { between, day, email, idOf, instant, type Limit, oneOf, text, trueOrFalse, within } from '@clay-pot/core';
+import { between, day, email, idOf, instant, type Limit, oneOf, text, trueOrFalse, bounded } from '@clay-pot/core';
 import { IsBoolean, IsEmail, IsIn, IsInt, IsNumber, IsString, IsUUID, Length, Matches, Max, Min } from 'class-validator';
 import { carrying } from './field-rule.js';
 import { IsDocument } from './is-document.js';
@@ -41,7 +41,7 @@ export function IsBetween(limit: Limit, title?: string): PropertyDecorator {
 
 /** A whole number within a limit. */
 export function IsWholeWithin(limit: Limit, title?: string): PropertyDecorator {
-  const rule = carrying(within(limit, title));
+  const rule = carrying(bounded(limit, title));
   return all(IsInt(rule), Min(limit.min, rule), Max(limit.max, rule));
 }
 

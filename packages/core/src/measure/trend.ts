@@ -118,7 +118,7 @@ function drawn(points: readonly (readonly [number, number])[]): Line[] {
   return lines;
 }
 
-interface Known {
+interface Prior {
   readonly line: Line;
   readonly lines: readonly Line[];
   readonly nowDay: number;
@@ -127,7 +127,7 @@ interface Known {
   readonly lastDay: string;
 }
 
-function forecastOf(goal: number, { line, lines, nowDay, direction, firstDay, lastDay }: Known): Pick<Trend, 'forecast' | 'why'> {
+function forecastOf(goal: number, { line, lines, nowDay, direction, firstDay, lastDay }: Prior): Pick<Trend, 'forecast' | 'why'> {
   const nowValue = line.at(nowDay);
   const none = (why: string) => ({ forecast: null, why });
   if (goal === nowValue) return none(`The goal is met on ${dayWords(lastDay)}.`);

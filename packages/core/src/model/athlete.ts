@@ -8,7 +8,7 @@ import { HANDS, WORKING_SIDES } from '../vocabulary/hands.js';
 import { SYMPTOM_KIND_IDS } from '../vocabulary/intake-words.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
-import { day, idOf, list, type Of, oneOf, optional, orNull, record, text, trueOrFalse, within } from '../vocabulary/schema.js';
+import { day, idOf, list, type Of, oneOf, optional, orNull, record, text, trueOrFalse, bounded } from '../vocabulary/schema.js';
 import { SCORE } from '../vocabulary/scores.js';
 import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
 import { BODY_LIMITS, SEXES } from './body.js';
@@ -32,8 +32,8 @@ export const CLEARANCE_LIMITS = {
 /** Within what somebody was cleared; what is not named is free. */
 export const CLEARANCE = record(
   {
-    effortPercent: optional(within(CLEARANCE_LIMITS.effortPercent, 'Effort at most, %')),
-    extensionDeg: optional(within(CLEARANCE_LIMITS.extensionDeg, 'Wrist extension at most, °')),
+    effortPercent: optional(bounded(CLEARANCE_LIMITS.effortPercent, 'Effort at most, %')),
+    extensionDeg: optional(bounded(CLEARANCE_LIMITS.extensionDeg, 'Wrist extension at most, °')),
     noBodyWeight: optional(trueOrFalse()),
     /** The limits hold up to and including this day. */
     until: optional(day('Limits hold until')),
@@ -69,7 +69,7 @@ export const RECORDED_CAUTION = record(
     /** Of a sore place: where it is, what it feels like and how much, 0–10. */
     place: optional(oneOf(HAND_PLACE_IDS, 'Where')),
     symptom: optional(oneOf(SYMPTOM_KIND_IDS, 'What it feels like')),
-    score: optional(within(SCORE, 'How much, 0–10')),
+    score: optional(bounded(SCORE, 'How much, 0–10')),
     /** The answers that it follows from; the next answers replace it. */
     intakeId: optional(idOf('answers')),
     /** The session that was stopped, or the answers that told of it, and the sign: lifted by a clearance only. */
@@ -94,8 +94,8 @@ export const ATHLETE = record({
   birthDate: orNull(day('Born')),
   sex: oneOf(SEXES, 'Sex, for norms'),
   dominantHand: oneOf(HANDS, 'Dominant hand'),
-  statureCm: orNull(within(BODY_LIMITS.statureCm, 'Stature, cm')),
-  massKg: orNull(within(BODY_LIMITS.massKg, 'Mass, kg')),
+  statureCm: orNull(bounded(BODY_LIMITS.statureCm, 'Stature, cm')),
+  massKg: orNull(bounded(BODY_LIMITS.massKg, 'Mass, kg')),
   equipment: list(oneOf(EQUIPMENT), { max: EQUIPMENT.length, unique: true }),
   cautions: list(RECORDED_CAUTION, { max: ATHLETE_LIMITS.cautions }),
   notes: text(ATHLETE_LIMITS.notesLength, 0, 'Notes'),

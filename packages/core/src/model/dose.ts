@@ -3,7 +3,7 @@ import { faultsOf } from '../vocabulary/faults.js';
 import { handsInTurn, SIDE_PLANS } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { OWN_LOADS } from '../vocabulary/own-load.js';
-import { between, kind, kinds, list, type Of, oneOf, optional, record, within } from '../vocabulary/schema.js';
+import { between, kind, kinds, list, type Of, oneOf, optional, record, bounded } from '../vocabulary/schema.js';
 import { isSome } from '../vocabulary/lists.js';
 import { capital } from '../vocabulary/text.js';
 import { DIRECTION_PLANS, OPEN_ENDS, UNIT_OF, type WorkKind } from '../vocabulary/work.js';
@@ -32,10 +32,10 @@ export const MOST_SET_GROUPS = 6;
 const OPEN = optional(oneOf(OPEN_ENDS, 'Open until'));
 const WORK = kinds(
   [
-    record({ kind: kind('repetitions'), count: within(DOSE_LIMITS.repetitions, 'Repetitions'), open: OPEN }),
-    record({ kind: kind('time'), seconds: within(DOSE_LIMITS.seconds, 'Seconds'), open: OPEN }),
-    record({ kind: kind('breaths'), count: within(DOSE_LIMITS.breaths, 'Breaths'), open: OPEN }),
-    record({ kind: kind('distance'), metres: within(DOSE_LIMITS.metres, 'Metres'), open: OPEN }),
+    record({ kind: kind('repetitions'), count: bounded(DOSE_LIMITS.repetitions, 'Repetitions'), open: OPEN }),
+    record({ kind: kind('time'), seconds: bounded(DOSE_LIMITS.seconds, 'Seconds'), open: OPEN }),
+    record({ kind: kind('breaths'), count: bounded(DOSE_LIMITS.breaths, 'Breaths'), open: OPEN }),
+    record({ kind: kind('distance'), metres: bounded(DOSE_LIMITS.metres, 'Metres'), open: OPEN }),
   ],
   'a kind of work and its amount',
 );
@@ -43,13 +43,13 @@ const WORK = kinds(
 export type Work = Of<typeof WORK>;
 
 const TEMPO = record(
-  { outS: within(DOSE_LIMITS.tempoS, 'Tempo out'), backS: within(DOSE_LIMITS.tempoS, 'Tempo back') },
+  { outS: bounded(DOSE_LIMITS.tempoS, 'Tempo out'), backS: bounded(DOSE_LIMITS.tempoS, 'Tempo back') },
   { what: 'outS and backS' },
 );
 /** Seconds of the way out and the way back of one repetition. A hold in between is `Dose.holdS`. */
 export type Tempo = Of<typeof TEMPO>;
 
-const SET_GROUP = record({ sets: within(DOSE_LIMITS.sets, 'Sets'), work: WORK }, { what: 'sets and their work' });
+const SET_GROUP = record({ sets: bounded(DOSE_LIMITS.sets, 'Sets'), work: WORK }, { what: 'sets and their work' });
 /** Some sets that are alike. */
 export type SetGroup = Of<typeof SET_GROUP>;
 
@@ -80,21 +80,21 @@ export type OwnLoad = Of<typeof OWN_LOAD>;
  */
 export const DOSE = record(
   {
-    sets: within(DOSE_LIMITS.sets, 'Sets'),
+    sets: bounded(DOSE_LIMITS.sets, 'Sets'),
     work: WORK,
     /** Sets that differ from the first ones and follow them, counted in the same kind of work. */
     then: optional(list(SET_GROUP, { min: 1, max: MOST_SET_GROUPS - 1, what: 'sets that follow' })),
     sides: oneOf(SIDE_PLANS, 'Sides'),
     directions: oneOf(DIRECTION_PLANS, 'Directions'),
     /** Percent of the person's own maximum in this action (%MVC). */
-    effortPercent: optional(within(DOSE_LIMITS.effortPercent, 'Effort')),
+    effortPercent: optional(bounded(DOSE_LIMITS.effortPercent, 'Effort')),
     /** At the far end of each repetition. Only with repetitions. */
-    holdS: optional(within(DOSE_LIMITS.holdS, 'The hold in each repetition')),
+    holdS: optional(bounded(DOSE_LIMITS.holdS, 'The hold in each repetition')),
     /** Between two repetitions of a hand. Only with repetitions. */
-    pauseS: optional(within(DOSE_LIMITS.pauseS, 'The pause between repetitions')),
+    pauseS: optional(bounded(DOSE_LIMITS.pauseS, 'The pause between repetitions')),
     /** Only with repetitions; without it the level's usual tempo paces the count. */
     tempo: optional(TEMPO),
-    restS: within(DOSE_LIMITS.restS, 'Rest'),
+    restS: bounded(DOSE_LIMITS.restS, 'Rest'),
     load: optional(OWN_LOAD),
   },
   { what: 'a dose' },

@@ -3,12 +3,12 @@ import { HAND_JOINT_NAMES, HAND_JOINTS, type HandJoint, handJointWords } from '.
 import { ARM_HOLDS, HAND_SETTINGS, HAND_VIEWS, type HandSetting, OTHER_HANDS } from '../vocabulary/hand-settings.js';
 import type { LevelLoad, LoadKind } from './load.js';
 import { HAND_SHAPE_NAMES } from '../vocabulary/hand-shapes.js';
-import { type Of, oneOf, optional, record, someOf, trueOrFalse, within } from '../vocabulary/schema.js';
+import { type Of, oneOf, optional, record, someOf, trueOrFalse, bounded } from '../vocabulary/schema.js';
 
 /** How many stations a course may have. */
 export const MOST_STATIONS = 12;
 
-const joint = (name: HandJoint) => optional(within(HAND_JOINTS[name], handJointWords(name)));
+const joint = (name: HandJoint) => optional(bounded(HAND_JOINTS[name], handJointWords(name)));
 type JointFields = Record<HandJoint, ReturnType<typeof joint>>;
 
 /** A hand at one moment of its way: a shape by name, and the joints that differ from it, degrees. */

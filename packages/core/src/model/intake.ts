@@ -7,7 +7,7 @@ import { CONDITION_IDS, CONDITIONS, GOAL_IDS, SIGN_IDS, SYMPTOM_KIND_IDS } from 
 import type { Limit } from '../vocabulary/limit.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
 import { SCORE } from '../vocabulary/scores.js';
-import { day, list, type Of, oneOf, optional, orNull, record, text, within } from '../vocabulary/schema.js';
+import { day, list, type Of, oneOf, optional, orNull, record, text, bounded } from '../vocabulary/schema.js';
 import { ATHLETE_LIMITS, type AthleteRecord, checkClearanceDays, WHOSE_AND_CLEARED } from './athlete.js';
 import { BODY_LIMITS, SEXES } from './body.js';
 
@@ -42,14 +42,14 @@ export const SYMPTOM = record(
     hand: oneOf(HANDS, 'Hand'),
     kind: oneOf(SYMPTOM_KIND_IDS, 'What it feels like'),
     /** How much, 0–10. */
-    score: optional(within(INTAKE_LIMITS.score, 'How much, 0–10')),
+    score: optional(bounded(INTAKE_LIMITS.score, 'How much, 0–10')),
   },
   { what: 'a place that is felt' },
 );
 /** One place that is felt. */
 export type Symptom = Of<typeof SYMPTOM>;
 
-const score = (title: string) => optional(within(INTAKE_LIMITS.score, title));
+const score = (title: string) => optional(bounded(INTAKE_LIMITS.score, title));
 /** How much a hand is felt at four times, 0–10. */
 export const DISCOMFORT_TIMES = record(
   {
@@ -85,17 +85,17 @@ export const INTAKE = record({
   onDay: day('Day'),
   goals: list(oneOf(GOAL_IDS), { max: GOAL_IDS.length, unique: true }),
   discipline: text(ATHLETE_LIMITS.practiceLength, 0, 'Practice'),
-  handHours: orNull(within(INTAKE_LIMITS.handHours, 'Hours of hand use a day')),
-  trainingYears: orNull(within(INTAKE_LIMITS.trainingYears, 'Years of training')),
-  minutes: orNull(within(INTAKE_LIMITS.minutes, 'Minutes a session')),
-  daysPerWeek: orNull(within(INTAKE_LIMITS.daysPerWeek, 'Days a week')),
+  handHours: orNull(bounded(INTAKE_LIMITS.handHours, 'Hours of hand use a day')),
+  trainingYears: orNull(bounded(INTAKE_LIMITS.trainingYears, 'Years of training')),
+  minutes: orNull(bounded(INTAKE_LIMITS.minutes, 'Minutes a session')),
+  daysPerWeek: orNull(bounded(INTAKE_LIMITS.daysPerWeek, 'Days a week')),
   person: record(
     {
       birthDate: optional(orNull(day('Born'))),
       sex: optional(oneOf(SEXES, 'Sex, for norms')),
       dominantHand: optional(oneOf(HANDS, 'Dominant hand')),
-      statureCm: optional(orNull(within(BODY_LIMITS.statureCm, 'Stature, cm'))),
-      massKg: optional(orNull(within(BODY_LIMITS.massKg, 'Mass, kg'))),
+      statureCm: optional(orNull(bounded(BODY_LIMITS.statureCm, 'Stature, cm'))),
+      massKg: optional(orNull(bounded(BODY_LIMITS.massKg, 'Mass, kg'))),
       equipment: optional(list(oneOf(EQUIPMENT), { max: EQUIPMENT.length, unique: true })),
     },
     { what: 'what belongs to the record' },

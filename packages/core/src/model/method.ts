@@ -2,7 +2,7 @@ import type { Fault } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
 import type { TUnsafe } from '@sinclair/typebox';
 import type { Limit } from '../vocabulary/limit.js';
-import { type Of, oneOf, record, text, trueOrFalse, within } from '../vocabulary/schema.js';
+import { type Of, oneOf, record, text, trueOrFalse, bounded } from '../vocabulary/schema.js';
 
 /**
  * What practitioners differ on, each as a choice among schools. Every policy is read somewhere: by the cues, by a dose when a block is
@@ -121,8 +121,8 @@ export const METHOD_TEXT = { nameLength: 60, reasonLength: 200 } as const;
 const schools = Object.fromEntries(
   POLICY_NAMES.map((policy) => [policy, oneOf(Object.keys(POLICIES[policy].options), POLICIES[policy].label)]),
 ) as { [P in PolicyName]: TUnsafe<Policies[P]> };
-const numbers = Object.fromEntries(METHOD_NUMBER_NAMES.map((name) => [name, within(METHOD_LIMITS[name], METHOD_NUMBERS[name])])) as {
-  [N in MethodNumber]: ReturnType<typeof within>;
+const numbers = Object.fromEntries(METHOD_NUMBER_NAMES.map((name) => [name, bounded(METHOD_LIMITS[name], METHOD_NUMBERS[name])])) as {
+  [N in MethodNumber]: ReturnType<typeof bounded>;
 };
 
 /** A coach's named set of policies. Its id is the address it is stored under. */

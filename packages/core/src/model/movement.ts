@@ -8,7 +8,7 @@ import { CORNERS, LOADINGS, MOTIONS } from '../vocabulary/motions.js';
 import { MUSCLE_GROUPS } from '../vocabulary/muscles.js';
 import type { Phase } from '../vocabulary/phases.js';
 import { EQUIPMENT, type Equipment, POSTURES } from '../vocabulary/places.js';
-import { list, type Of, oneOf, optional, orNull, twoOf, record, someOf, text, trueOrFalse, within } from '../vocabulary/schema.js';
+import { list, type Of, oneOf, optional, orNull, twoOf, record, someOf, text, trueOrFalse, bounded } from '../vocabulary/schema.js';
 import { STRENGTH_NAMES } from '../vocabulary/strengths.js';
 import { type DosingKind, USUAL_RANGES } from '../vocabulary/usual-ranges.js';
 import { type DirectionPlan, WORK_KINDS } from '../vocabulary/work.js';
@@ -125,8 +125,8 @@ export type Level = Of<typeof LEVEL>;
 const MADE_FOR = record({
   name: text(nameLength, 1, 'Made for'),
   sex: oneOf(SEXES, 'Sex'),
-  statureCm: within(BODY_LIMITS.statureCm, 'Stature'),
-  massKg: within(BODY_LIMITS.massKg, 'Mass'),
+  statureCm: bounded(BODY_LIMITS.statureCm, 'Stature'),
+  massKg: bounded(BODY_LIMITS.massKg, 'Mass'),
 });
 
 /** The fields of a movement besides its id, which is the address it is stored under. */

@@ -3,7 +3,7 @@ import type { Fault } from '../vocabulary/fault.js';
 import { faultsOf } from '../vocabulary/faults.js';
 import type { Limit } from '../vocabulary/limit.js';
 import { EQUIPMENT } from '../vocabulary/places.js';
-import { day, idOf, kind, kinds, list, type Of, oneOf, optional, orNull, record, text, timeOfDay, within } from '../vocabulary/schema.js';
+import { day, idOf, kind, kinds, list, type Of, oneOf, optional, orNull, record, text, timeOfDay, bounded } from '../vocabulary/schema.js';
 import { BLOCK_LIMITS } from './block-limits.js';
 import { DOSE } from './dose.js';
 import { BLOCK, SEQUENCE_LIMITS } from './sequence.js';
@@ -58,7 +58,7 @@ const PLAN = record(
     sequenceId: idOf('a sequence'),
     /** Repetitions, seconds, breaths or metres that grow by themselves, by so many steps of a pace, up to what is usual. */
     rise: optional(
-      record({ steps: within(PROGRAMME_LIMITS.riseSteps, 'Steps'), each: oneOf(RISE_IDS, 'How often') }, { what: 'steps and how often' }),
+      record({ steps: bounded(PROGRAMME_LIMITS.riseSteps, 'Steps'), each: oneOf(RISE_IDS, 'How often') }, { what: 'steps and how often' }),
     ),
     /** When its sessions begin, where the studio is; on the day, whenever it suits, where nobody said. */
     beginsAt: optional(timeOfDay('Begins at')),
@@ -69,7 +69,7 @@ const PLAN = record(
 export type ProgrammePlan = Of<typeof PLAN>;
 
 const WEEK = record(
-  { kind: oneOf(WEEK_KIND_IDS, 'Kind of week'), amountPercent: within(PROGRAMME_LIMITS.amountPercent, 'Amount') },
+  { kind: oneOf(WEEK_KIND_IDS, 'Kind of week'), amountPercent: bounded(PROGRAMME_LIMITS.amountPercent, 'Amount') },
   { what: 'a week: its kind and its amount' },
 );
 /** A week: what it is for, and how much of the plans’ loading work it holds. */

@@ -6,7 +6,7 @@ import { MOMENTS } from '../vocabulary/session-tests.js';
 import { between, day, idOf, list, type Of, oneOf, optional, record, text, trueOrFalse } from '../vocabulary/schema.js';
 
 /** Bounds of what is told beside a value. */
-export const READING_BOUNDS = { trials: 5, detailLength: 60 } as const;
+export const READING_BOUNDS = { trials: 5, ofLength: 40, detailLength: 60 } as const;
 
 /** Of any unit; each has bounds of its own. */
 const ANY_VALUE = { min: 0, max: READING_LIMITS['N·s'].max, step: 0.1, unit: 'of what was measured' } as const;
@@ -15,7 +15,7 @@ const ANY_VALUE = { min: 0, max: READING_LIMITS['N·s'].max, step: 0.1, unit: 'o
 export const READING = record({
   kind: oneOf(READING_KINDS, 'What is measured'),
   /** An action for a maximum, a motion for a range. */
-  of: text(40, 1, 'Of what'),
+  of: text(READING_BOUNDS.ofLength, 1, 'Of what'),
   hand: oneOf(HANDS, 'Hand'),
   /** In the unit of what it is of. */
   value: between(ANY_VALUE, 'Value'),

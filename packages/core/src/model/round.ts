@@ -1,5 +1,5 @@
 import type { Limit } from '../vocabulary/limit.js';
-import { list, type Of, optional, record, text, within } from '../vocabulary/schema.js';
+import { list, type Of, optional, record, text, bounded } from '../vocabulary/schema.js';
 import { BLOCK_LIMITS } from './block-limits.js';
 import { type Dose, DOSE_LIMITS, withAmounts } from './dose.js';
 import type { Movement } from './movement.js';
@@ -17,10 +17,10 @@ export const ROUND_LIMITS = {
 /** What changes from each round to the next, counted from the first: two rounds of 20 % faster go at 100 and 120 %, a third at 140 %. */
 const ROUND_CHANGE = record(
   {
-    fasterPercent: optional(within(ROUND_LIMITS.fasterPercent, 'Faster')),
-    morePercent: optional(within(ROUND_LIMITS.morePercent, 'More of it')),
+    fasterPercent: optional(bounded(ROUND_LIMITS.fasterPercent, 'Faster')),
+    morePercent: optional(bounded(ROUND_LIMITS.morePercent, 'More of it')),
     /** As far as the ladder goes. */
-    levels: optional(within(ROUND_LIMITS.levels, 'Levels')),
+    levels: optional(bounded(ROUND_LIMITS.levels, 'Levels')),
   },
   { what: 'what changes from round to round' },
 );
@@ -37,9 +37,9 @@ export const ROUND = record(
       max: ROUND_LIMITS.blocks,
       what: `a list of 1–${ROUND_LIMITS.blocks} ids of neighbouring blocks: a round of nothing is none`,
     }),
-    times: within(ROUND_LIMITS.times, 'Rounds'),
+    times: bounded(ROUND_LIMITS.times, 'Rounds'),
     /** Between two rounds; none after the last. */
-    restS: within(ROUND_LIMITS.restS, 'Rest between rounds'),
+    restS: bounded(ROUND_LIMITS.restS, 'Rest between rounds'),
     change: optional(ROUND_CHANGE),
   },
   { what: 'a round of blocks' },

@@ -1,7 +1,7 @@
 import type { Limit } from '../vocabulary/limit.js';
 import { PHASES } from '../vocabulary/phases.js';
 import { SESSION_TESTS } from '../vocabulary/session-tests.js';
-import { list, type Of, oneOf, optional, record, text, within } from '../vocabulary/schema.js';
+import { list, type Of, oneOf, optional, record, text, bounded } from '../vocabulary/schema.js';
 import { LOOK_STOPS } from '../vocabulary/looks.js';
 import { BLOCK_LIMITS } from './block-limits.js';
 import { DOSE, DOSE_LIMITS } from './dose.js';
@@ -36,7 +36,7 @@ export const BLOCK = record(
     levelId: text(BLOCK_LIMITS.nameLength, 1),
     dose: DOSE,
     /** A longer pause before it, in which things are fetched: between groups of like movements. */
-    breakS: optional(within(DOSE_LIMITS.restS, 'Break before')),
+    breakS: optional(bounded(DOSE_LIMITS.restS, 'Break before')),
     /** Where hands are compared, or range is looked at again. */
     lookAgain: optional(list(oneOf(LOOK_STOPS, 'Look again'), { min: 1, max: LOOK_STOPS.length, unique: true })),
     note: optional(text(SEQUENCE_LIMITS.noteLength, 0, 'Note')),
@@ -50,13 +50,13 @@ export type Block = Of<typeof BLOCK>;
 export const PACING = record(
   {
     /** Time to get ready before the first block; the usual where nobody said. */
-    readyS: optional(within(SEQUENCE_LIMITS.pacingS, 'Get ready')),
+    readyS: optional(bounded(SEQUENCE_LIMITS.pacingS, 'Get ready')),
     /** Time to hear what comes next, before moving to it. */
-    announceS: within(SEQUENCE_LIMITS.pacingS, 'Announce'),
+    announceS: bounded(SEQUENCE_LIMITS.pacingS, 'Announce'),
     /** Time to change hands, and to turn to the other direction. */
-    changeSidesS: within(SEQUENCE_LIMITS.pacingS, 'Change sides'),
-    breathInS: within(SEQUENCE_LIMITS.breathS, 'Breath in'),
-    breathOutS: within(SEQUENCE_LIMITS.breathS, 'Breath out'),
+    changeSidesS: bounded(SEQUENCE_LIMITS.pacingS, 'Change sides'),
+    breathInS: bounded(SEQUENCE_LIMITS.breathS, 'Breath in'),
+    breathOutS: bounded(SEQUENCE_LIMITS.breathS, 'Breath out'),
   },
   { what: 'the pacing of the sequence' },
 );
@@ -85,7 +85,7 @@ export const SEQUENCE_FIELDS = {
   title: text(SEQUENCE_LIMITS.titleLength, 1, 'Title'),
   purpose: text(SEQUENCE_LIMITS.purposeLength, 0, 'Purpose'),
   /** Minutes that there are. */
-  budgetMin: within(SEQUENCE_LIMITS.budgetMin, 'Minutes'),
+  budgetMin: bounded(SEQUENCE_LIMITS.budgetMin, 'Minutes'),
   pacing: PACING,
   blocks: list(BLOCK, { max: SEQUENCE_LIMITS.blocks, what: `a list of at most ${SEQUENCE_LIMITS.blocks} blocks` }),
   /** Neighbouring blocks that are taken in turn, several times over. */

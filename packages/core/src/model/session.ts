@@ -2,7 +2,7 @@ import type { Fault } from '../vocabulary/fault.js';
 import { LOOK_ANSWERS, LOOK_STOPS } from '../vocabulary/looks.js';
 import { HAND_WORDS, HANDS, type WorkingSide, WORKING_SIDES } from '../vocabulary/hands.js';
 import type { Limit } from '../vocabulary/limit.js';
-import { idOf, instant, type Of, oneOf, optional, orNull, record, text, trueOrFalse, within } from '../vocabulary/schema.js';
+import { idOf, instant, type Of, oneOf, optional, orNull, record, text, trueOrFalse, bounded } from '../vocabulary/schema.js';
 import { SCORE } from '../vocabulary/scores.js';
 import { SORE_PLACE_IDS, SORE_PLACES } from '../vocabulary/sore-places.js';
 import { STOP_SIGN_IDS } from '../vocabulary/stop-signs.js';
@@ -30,13 +30,13 @@ export const DONE_SET = record({
   movementId: text(BLOCK_LIMITS.nameLength, 1),
   levelId: text(BLOCK_LIMITS.nameLength, 1),
   /** 1-based round; left out where there are none. */
-  round: optional(within(SESSION_LIMITS.round)),
-  set: within(DOSE_LIMITS.sets),
+  round: optional(bounded(SESSION_LIMITS.round)),
+  set: bounded(DOSE_LIMITS.sets),
   side: oneOf(WORKING_SIDES),
   direction: orNull(text(SESSION_LIMITS.directionLength, 1)),
   unit: oneOf(SET_UNITS),
-  plannedAmount: within(SESSION_LIMITS.amount),
-  doneAmount: within(SESSION_LIMITS.amount),
+  plannedAmount: bounded(SESSION_LIMITS.amount),
+  doneAmount: bounded(SESSION_LIMITS.amount),
   endedAt: instant(),
   /** Id of the set that this one puts right. */
   corrects: orNull(idOf('a set')),
@@ -47,12 +47,12 @@ export type DoneSet = Of<typeof DONE_SET>;
 /** How a block felt. */
 export const BLOCK_REPORT = record({
   blockId: text(BLOCK_LIMITS.idLength, 1),
-  discomfort: within(SESSION_LIMITS.score, 'Discomfort'),
+  discomfort: bounded(SESSION_LIMITS.score, 'Discomfort'),
   /** Null where only “fine” was said: nobody has told how hard it was. */
-  exertion: orNull(within(SESSION_LIMITS.score, 'Exertion')),
+  exertion: orNull(bounded(SESSION_LIMITS.score, 'Exertion')),
   note: text(SESSION_LIMITS.blockNoteLength),
   /** Where a gauge was held: how much of the time the effort was kept. */
-  bandPercent: optional(orNull(within(SESSION_LIMITS.bandPercent, 'In the band'))),
+  bandPercent: optional(orNull(bounded(SESSION_LIMITS.bandPercent, 'In the band'))),
   at: instant(),
 });
 /** How a block felt. */
@@ -64,7 +64,7 @@ export const COMPLAINT = record({
   blockId: text(BLOCK_LIMITS.idLength, 1),
   hand: oneOf(WORKING_SIDES),
   place: oneOf(SORE_PLACE_IDS),
-  discomfort: within(SESSION_LIMITS.score, 'Discomfort'),
+  discomfort: bounded(SESSION_LIMITS.score, 'Discomfort'),
   at: instant(),
 });
 /** Something that hurt in the middle of a session. */
@@ -77,7 +77,7 @@ export const complaintWords = ({ hand, place, discomfort }: Pick<Complaint, 'han
 /** What was seen of a hand where the session stopped to look again. */
 export const HAND_LOOK = record({
   blockId: text(BLOCK_LIMITS.idLength, 1),
-  round: optional(within(SESSION_LIMITS.round)),
+  round: optional(bounded(SESSION_LIMITS.round)),
   stop: oneOf(LOOK_STOPS),
   hand: oneOf(HANDS, 'Hand'),
   answer: oneOf(LOOK_ANSWERS, 'Answer'),
@@ -114,7 +114,7 @@ export const SESSION_END = record({
   /** Which hand it was; both where nobody said. */
   stopHand: optional(oneOf(WORKING_SIDES)),
   /** How hard it was, all in all; left out where nobody said. */
-  exertion: optional(within(SESSION_LIMITS.score, 'Exertion')),
+  exertion: optional(bounded(SESSION_LIMITS.score, 'Exertion')),
   note: text(SESSION_LIMITS.noteLength),
   endedAt: instant(),
 });
@@ -136,8 +136,8 @@ export function checkSessionEnd({ ending, stopSign, stopHand, endedAt }: Session
 
 /** The morning after a session: discomfort of each hand, and whether one was numb. */
 export const MORNING = record({
-  left: within(SESSION_LIMITS.score, 'Left hand'),
-  right: within(SESSION_LIMITS.score, 'Right hand'),
+  left: bounded(SESSION_LIMITS.score, 'Left hand'),
+  right: bounded(SESSION_LIMITS.score, 'Right hand'),
   /** Numb or tingling: which hand. */
   numb: optional(oneOf(WORKING_SIDES, 'Numb')),
   at: instant(),

@@ -16,115 +16,115 @@ export interface Caution {
 }
 
 /** A caution’s sentence from what it is and what it asks for. */
-const told = (when: string, asks: string) => ({ when, asks, advice: `${when}: ${asks}` });
+const adviceFor = (when: string, asks: string) => ({ when, asks, advice: `${when}: ${asks}` });
 
 /** What is recorded of a person that changes what their hands may do, with its rule and its words. */
 export const CAUTIONS = {
   numbness: {
     label: 'Numbness or tingling',
     rule: 'refer',
-    ...told('Numbness or tingling, at night above all', 'no loading until a licensed practitioner has looked at it.'),
+    ...adviceFor('Numbness or tingling, at night above all', 'no loading until a licensed practitioner has looked at it.'),
   },
   'dropping-things': {
     label: 'Dropping things',
     rule: 'refer',
-    ...told('Things slip out of the hand', 'no loading until a licensed practitioner has looked at it.'),
+    ...adviceFor('Things slip out of the hand', 'no loading until a licensed practitioner has looked at it.'),
   },
   'recent-injury': {
     label: 'Surgery or fracture',
     rule: 'refer',
-    ...told('After surgery or a fracture', 'no loading until cleared by the treating practitioner.'),
+    ...adviceFor('After surgery or a fracture', 'no loading until cleared by the treating practitioner.'),
   },
   'rest-pain': {
     label: 'Pain at rest, at night, or growing over a week',
     rule: 'refer',
-    ...told('Pain at rest or at night, or growing over a week', 'no loading until a licensed practitioner has looked at it.'),
+    ...adviceFor('Pain at rest or at night, or growing over a week', 'no loading until a licensed practitioner has looked at it.'),
   },
   'steroid-injection': {
     label: 'Steroid injection in the last two weeks',
     rule: 'refer',
-    ...told('Within two weeks of a steroid injection', 'no loading until cleared.'),
+    ...adviceFor('Within two weeks of a steroid injection', 'no loading until cleared.'),
     holdsDays: 14,
   },
   'stop-sign': {
     label: 'A sign that stopped a session',
     rule: 'refer',
-    ...told('A session was stopped for this', 'no loading until a licensed practitioner has looked at it.'),
+    ...adviceFor('A session was stopped for this', 'no loading until a licensed practitioner has looked at it.'),
   },
   'nerve-complaint': {
     label: 'Nerve complaint',
     rule: 'refer',
-    ...told('A nerve complaint of hand or arm', 'no loading until cleared by the treating practitioner.'),
+    ...adviceFor('A nerve complaint of hand or arm', 'no loading until cleared by the treating practitioner.'),
   },
   'recent-sprain': {
     label: 'Sprain in the last six weeks',
     rule: 'refer',
-    ...told('A sprain of the last six weeks', 'no loading until cleared.'),
+    ...adviceFor('A sprain of the last six weeks', 'no loading until cleared.'),
   },
   'swollen-place': {
     label: 'Swelling',
     rule: 'refer',
-    ...told('Swelling', 'no loading until a licensed practitioner has looked at it.'),
+    ...adviceFor('Swelling', 'no loading until a licensed practitioner has looked at it.'),
   },
   'growing-finger': {
     label: 'Finger-joint pain under 18',
     rule: 'refer',
-    ...told('Finger-joint pain under 18 may be a growth plate', 'no loading until a doctor has looked at it.'),
+    ...adviceFor('Finger-joint pain under 18 may be a growth plate', 'no loading until a doctor has looked at it.'),
   },
   'sore-place': {
     label: 'Sore place',
     rule: 'adapt',
-    ...told('A sore place', 'what loads it is off or lighter; ask again the next morning.'),
+    ...adviceFor('A sore place', 'what loads it is off or lighter; ask again the next morning.'),
   },
   arthritis: {
     label: 'Arthritis of hand or wrist',
     rule: 'adapt',
-    ...told('Arthritis', 'no added weight, middle of the range, warm hands first.'),
+    ...adviceFor('Arthritis', 'no added weight, middle of the range, warm hands first.'),
   },
   'tendon-pain': {
     label: 'Tendon pain',
     rule: 'adapt',
-    ...told('Tendon pain', 'isometrics first, low effort, ask again the next morning.'),
+    ...adviceFor('Tendon pain', 'isometrics first, low effort, ask again the next morning.'),
   },
   hypermobility: {
     label: 'Hypermobility',
     rule: 'adapt',
-    ...told('Hypermobility', 'no hanging at the end of the range; strength in the middle of it.'),
+    ...adviceFor('Hypermobility', 'no hanging at the end of the range; strength in the middle of it.'),
   },
   pregnancy: {
     label: 'Pregnancy',
     rule: 'adapt',
-    ...told('Pregnancy', 'nerve symptoms in the hands are common; ask about them each time.'),
+    ...adviceFor('Pregnancy', 'nerve symptoms in the hands are common; ask about them each time.'),
   },
   'blood-pressure': {
     label: 'Raised blood pressure',
     rule: 'adapt',
-    ...told('Raised blood pressure', 'keep breathing, no maximal isometrics.'),
+    ...adviceFor('Raised blood pressure', 'keep breathing, no maximal isometrics.'),
   },
   fluoroquinolones: {
     label: 'Fluoroquinolone antibiotics in recent months',
     rule: 'adapt',
-    ...told('After fluoroquinolone antibiotics', 'no heavy tendon load for the months the prescriber names.'),
+    ...adviceFor('After fluoroquinolone antibiotics', 'no heavy tendon load for the months the prescriber names.'),
   },
   'under-18': {
     label: 'Under 18',
     rule: 'adapt',
-    ...told('Under 18', 'no maximal finger loading, no full crimp; finger-joint pain is a question for a doctor.'),
+    ...adviceFor('Under 18', 'no maximal finger loading, no full crimp; finger-joint pain is a question for a doctor.'),
   },
   'skin-splits': {
     label: 'Stitches or skin splits',
     rule: 'adapt',
-    ...told('Stitches or split skin', 'keep that part of the hand off the floor and off handles.'),
+    ...adviceFor('Stitches or split skin', 'keep that part of the hand off the floor and off handles.'),
   },
   'past-sprain': {
     label: 'Past wrist sprain, cleared',
     rule: 'adapt',
-    ...told('Past sprain', 'compare with the other side each time; stay below the angle that hurt.'),
+    ...adviceFor('Past sprain', 'compare with the other side each time; stay below the angle that hurt.'),
   },
   'past-injury': {
     label: 'Past fracture or surgery',
     rule: 'adapt',
-    ...told('Past fracture or surgery', 'compare with the other side each time; build load slowly.'),
+    ...adviceFor('Past fracture or surgery', 'compare with the other side each time; build load slowly.'),
   },
 } as const satisfies Record<string, Caution>;
 /** The id of a caution. */

@@ -8,16 +8,16 @@ import { MOST_FAULTS, faultsOf, isWhole } from './faults.js';
 import { sentence } from './fault.js';
 import { SIDE_PLANS } from './hands.js';
 import type { Limit } from './limit.js';
-import { day, instant, kind, kinds, list, oneOf, optional, orNull, orWord, record, text, within } from './schema.js';
+import { day, instant, kind, kinds, list, oneOf, optional, orNull, orWord, record, text, bounded } from './schema.js';
 import { DIRECTION_PLANS } from './work.js';
 import { runs } from '../properties.fixture.js';
 
 const FRUIT = record({
   name: text(5, 1, 'Name'),
-  size: within({ min: 1, max: 9, step: 0.5, unit: 'cm' }, 'Size'),
+  size: bounded({ min: 1, max: 9, step: 0.5, unit: 'cm' }, 'Size'),
   kept: optional(orNull(day())),
   seeds: kinds([record({ kind: kind('stone') }), record({ kind: kind('pips'), count: oneOf([1, 2]) })], 'its seeds'),
-  tilt: orWord(within({ min: 0, max: 90, step: 1, unit: '°' }), 'flat'),
+  tilt: orWord(bounded({ min: 0, max: 90, step: 1, unit: '°' }), 'flat'),
   colours: list(oneOf(['red', 'green']), { max: 2, unique: true }),
 });
 const PEAR = { name: 'Pear', size: 7.5, kept: null, seeds: { kind: 'pips', count: 2 }, tilt: 'flat', colours: [] };

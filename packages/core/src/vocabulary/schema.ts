@@ -45,7 +45,7 @@ export type Of<S extends TSchema> = Immutable<Static<S>>;
 const isExact = (step: number) => Number.isInteger(1 / step) && Number.isInteger(Math.log2(1 / step));
 
 /** A number within a limit, held to its step: whole where the step is whole. */
-export function within({ min: minimum, max: maximum, step, unit }: Limit, title?: string) {
+export function bounded({ min: minimum, max: maximum, step, unit }: Limit, title?: string) {
   const options = { minimum, maximum, unit, step, ...(title !== undefined && { title }) };
   if (Number.isInteger(step)) return Integer(options);
   return NumberOf({ ...options, ...(isExact(step) && { multipleOf: step }) });

@@ -1,5 +1,6 @@
 import type { ShownUnits } from '@clay-pot/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
+import { IdColumn } from '../database/columns.js';
 
 /** A studio: everything else belongs to one. */
 @Entity('studios')
@@ -21,7 +22,7 @@ export class AccountRow {
   @PrimaryColumn('char', { length: 36 })
   id: string;
 
-  @Column('char', { name: 'studio_id', length: 36 })
+  @IdColumn('studio_id')
   studioId: string;
 
   @Column('varchar', { length: 254 })
@@ -46,7 +47,7 @@ export class SignInRow {
   @PrimaryColumn('char', { name: 'token_hash', length: 64 })
   tokenHash: string;
 
-  @Column('char', { name: 'account_id', length: 36 })
+  @IdColumn('account_id')
   accountId: string;
 
   @Column('datetime', { name: 'expires_at', precision: 3 })

@@ -1,18 +1,19 @@
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
+import { DayColumn, IdColumn } from '../database/columns.js';
 
 /** A sequence given to an athlete. */
 @Entity('assignments')
 export class AssignmentRow extends StudioOwned {
-  @Column('char', { name: 'sequence_id', length: 36 })
+  @IdColumn('sequence_id')
   sequenceId: string;
 
-  @Column('char', { name: 'athlete_id', length: 36 })
+  @IdColumn('athlete_id')
   athleteId: string;
 
   @Column('json')
   weekdays: number[];
 
-  @Column('char', { name: 'from_day', length: 10 })
+  @DayColumn('from_day')
   fromDay: string;
 }

@@ -1,6 +1,7 @@
-import type { AthleteRecord, Hand, Sex } from '@clay-pot/core';
+import { ATHLETE_LIMITS, type AthleteRecord, type Hand, type Sex } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
+import { DayColumn } from '../database/columns.js';
 
 /** MariaDB hands decimals over as text, so that nothing is lost; these few are small and safe as numbers. */
 const asNumber = {
@@ -18,13 +19,13 @@ export class AthleteRow extends StudioOwned {
   @Column('int', { name: 'evidence_revision', default: 0 })
   evidenceRevision: number;
 
-  @Column('varchar', { length: 120 })
+  @Column('varchar', { length: ATHLETE_LIMITS.nameLength })
   name: string;
 
-  @Column('varchar', { length: 200 })
+  @Column('varchar', { length: ATHLETE_LIMITS.practiceLength })
   practice: string;
 
-  @Column('char', { name: 'birth_date', length: 10, nullable: true })
+  @DayColumn('birth_date', { nullable: true })
   birthDate: string | null;
 
   @Column('varchar', { length: 16 })
@@ -45,6 +46,6 @@ export class AthleteRow extends StudioOwned {
   @Column('json')
   cautions: AthleteRecord['cautions'];
 
-  @Column('varchar', { length: 2000 })
+  @Column('varchar', { length: ATHLETE_LIMITS.notesLength })
   notes: string;
 }

@@ -39,14 +39,14 @@ export class AthletesService {
     const lastOf = new Map(last.map((row) => [row.athleteId, row.at.toISOString()]));
     const sessionsOf = (id: string) => recent.filter((session) => session.athleteId === id);
     return rows.map((row) => ({
-      ...present(row),
+      ...athleteView(row),
       lastSessionAt: lastOf.get(row.id) ?? null,
       recentDays: countByDay(sessionsOf(row.id).map(({ onDay }) => onDay)),
     }));
   }
 
   async get(scope: StudioScope, id: string): Promise<Athlete> {
-    return present(await scope.of(AthleteRow).get(id, 'athlete'));
+    return athleteView(await scope.of(AthleteRow).get(id, 'athlete'));
   }
 
   /** Creates or replaces. Creating twice with the same content is one creation; replacing needs the version that was edited. */
@@ -74,7 +74,7 @@ export class AthletesService {
 }
 
 /** A row as the API shows it. */
-export function present({ studioId: _studioId, rowVersion, evidenceRevision: _revision, ...row }: AthleteRow): Athlete {
+export function athleteView({ studioId: _studioId, rowVersion, evidenceRevision: _revision, ...row }: AthleteRow): Athlete {
   return { ...row, etag: etagOf(rowVersion) };
 }
 

@@ -1,10 +1,11 @@
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
+import { IdColumn } from '../database/columns.js';
 
 /** The private address of an athlete’s calendar. Only the hash of its secret is kept: who has the address reads the calendar, and nobody reads the address here. */
 @Entity('calendar_links')
 export class CalendarLinkRow extends StudioOwned {
-  @Column('char', { name: 'athlete_id', length: 36 })
+  @IdColumn('athlete_id')
   athleteId: string;
 
   @Column('char', { name: 'token_hash', length: 64 })

@@ -1,6 +1,8 @@
+import { CALL_LIMITS } from '@clay-pot/contracts';
 import type { CallAnswerKind, CallKind, Hand, ProgrammeEdit } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
+import { IdColumn } from '../database/columns.js';
 
 /** What an answer did to one programme, and what takes it back. */
 export interface ChangedProgramme {
@@ -11,13 +13,13 @@ export interface ChangedProgramme {
 /** How a coach answered a call: what was known then, what was chosen, and what it changed. */
 @Entity('call_answers')
 export class CallAnswerRow extends StudioOwned {
-  @Column('char', { name: 'athlete_id', length: 36 })
+  @IdColumn('athlete_id')
   athleteId: string;
 
-  @Column('varchar', { name: 'call_key', length: 200 })
+  @Column('varchar', { name: 'call_key', length: CALL_LIMITS.keyLength })
   key: string;
 
-  @Column('varchar', { name: 'evidence_key', length: 200 })
+  @Column('varchar', { name: 'evidence_key', length: CALL_LIMITS.keyLength })
   evidenceKey: string;
 
   @Column('varchar', { length: 16 })
@@ -33,17 +35,17 @@ export class CallAnswerRow extends StudioOwned {
   answer: CallAnswerKind;
 
   /** Of the option that was chosen; both empty where it was declined. */
-  @Column('varchar', { name: 'option_id', length: 40 })
+  @Column('varchar', { name: 'option_id', length: CALL_LIMITS.optionLength })
   optionId: string;
 
   @Column('varchar', { length: 1000 })
   words: string;
 
-  @Column('varchar', { length: 400 })
+  @Column('varchar', { length: CALL_LIMITS.reasonLength })
   reason: string;
 
   /** The session that it followed from. */
-  @Column('char', { name: 'session_id', length: 36, nullable: true })
+  @IdColumn('session_id', { nullable: true })
   sessionId: string | null;
 
   @Column('json')

@@ -37,7 +37,7 @@ export class CallsService {
       // What was found before is shown until it is found anew.
       const found = fresh.get(athlete.id) ?? kept.get(athlete.id);
       const mine = answers.filter(({ athleteId }) => athleteId === athlete.id);
-      return openCalls(found?.calls ?? [], mine).map((call) => told(athlete, call));
+      return openCalls(found?.calls ?? [], mine).map((call) => athleteCall(athlete, call));
     });
     return { calls: calls.sort(worstFirst), toLookAt: stale.length - fresh.size };
   }
@@ -63,7 +63,7 @@ export class CallsService {
     const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
     const [{ calls }, answers] = await Promise.all([this.current(scope, athleteId), this.answers(scope, athleteId)]);
     return {
-      open: openCalls(calls, answers).map((call) => told(athlete, call)),
+      open: openCalls(calls, answers).map((call) => athleteCall(athlete, call)),
       answered: answers.toReversed().slice(0, ANSWERED_SHOWN).map(answered),
     };
   }
@@ -82,7 +82,7 @@ export class CallsService {
   }
 }
 
-function told({ id, name }: Pick<AthleteRow, 'id' | 'name'>, call: Call): AthleteCall {
+function athleteCall({ id, name }: Pick<AthleteRow, 'id' | 'name'>, call: Call): AthleteCall {
   const places = call.options.flatMap(({ effect }) => (effect.kind === 'blocks' ? effect.plans.map(({ place }) => place) : []));
   const alone = places.find(({ programmeId }) => programmeId === null);
   return { ...call, athleteId: id, athleteName: name, sequenceId: alone?.sequenceId ?? null };

@@ -1,4 +1,5 @@
 import { DataSource, type DataSourceOptions } from 'typeorm';
+import { refreshDerived } from './derived.js';
 import { QUERY_LIMIT_S, withLimit } from './query-limit.js';
 import { AccountRow, SignInFailureRow, SignInRow, StudioRow } from '../accounts/entities.js';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
@@ -38,6 +39,7 @@ import { FormTicks1980000000000 } from './migrations/1980000000000-form-ticks.js
 import { MethodPace1990000000000 } from './migrations/1990000000000-method-pace.js';
 import { KeptAnswers2010000000000 } from './migrations/2010000000000-kept-answers.js';
 import { Plans2020000000000 } from './migrations/2020000000000-plans.js';
+import { DerivedValues2030000000000 } from './migrations/2030000000000-derived-values.js';
 import { DaysOfSessions2000000000000 } from './migrations/2000000000000-days-of-sessions.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
@@ -106,6 +108,7 @@ export function dataSourceOptions(url: string, limitS = QUERY_LIMIT_S): DataSour
       DaysOfSessions2000000000000,
       KeptAnswers2010000000000,
       Plans2020000000000,
+      DerivedValues2030000000000,
     ],
     synchronize: false,
     timezone: 'Z',
@@ -134,6 +137,7 @@ export async function migrate(served: DataSource, then: () => Promise<void> = as
     const [row] = (await runner.query(asked, [MIGRATION_LOCK, LOCK_WAIT_S])) as { got: unknown }[];
     if (Number(row?.got) !== 1) throw new Error(`Another instance has been migrating for over ${LOCK_WAIT_S} s.`);
     await source.runMigrations({ transaction: 'each' });
+    await refreshDerived(source);
     await then();
   } finally {
     await runner.query('SELECT RELEASE_LOCK(?)', [MIGRATION_LOCK]);

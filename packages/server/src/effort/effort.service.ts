@@ -137,14 +137,14 @@ export function answerSession(view: SessionView, estimated: readonly string[]): 
     balance: { ...balance, pairs: balance.pairs.map(finite), sides: finite(balance.sides) },
     coverage,
     shape: potWords(potOf(view, 'effort')),
-    findings: findings.map(present),
+    findings: findings.map(findingView),
   };
 }
 
 /** JSON has no Infinity: with nothing on the other side there is no ratio. */
 const finite = (ratio: Ratio): Ratio => (Number.isFinite(ratio.ratio) ? ratio : { ...ratio, ratio: null });
 
-function present({ check: { id, title, severity, why, source }, text, blockIds, muted }: Finding): SessionFinding {
+function findingView({ check: { id, title, severity, why, source }, text, blockIds, muted }: Finding): SessionFinding {
   return {
     check: id,
     title,

@@ -1,14 +1,15 @@
 import type { Intake, Verdict } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
+import { DayColumn, IdColumn } from '../database/columns.js';
 
 /** What was answered before training on a day, and what it led to: rows are only added. */
 @Entity('intakes')
 export class IntakeRow extends StudioOwned {
-  @Column('char', { name: 'athlete_id', length: 36 })
+  @IdColumn('athlete_id')
   athleteId: string;
 
-  @Column('char', { name: 'on_day', length: 10 })
+  @DayColumn('on_day')
   onDay: string;
 
   @Column('json')

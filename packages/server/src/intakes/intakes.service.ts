@@ -3,7 +3,7 @@ import { ageOn, checkIntake, healthOf, recordAfterIntake, same, screen, withPers
 import { Injectable } from '@nestjs/common';
 import { Not } from 'typeorm';
 import { AthleteRow } from '../athletes/athlete.entity.js';
-import { present } from '../athletes/athletes.service.js';
+import { athleteView } from '../athletes/athletes.service.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
 import { conflict, invalid } from '../http/problem.js';
@@ -44,14 +44,14 @@ export class IntakesService {
         if (there.athleteId !== athleteId || !same(there.answers, answers)) {
           throw conflict('Other answers are recorded under this id: use a new id.');
         }
-        return { intake, screening, athlete: present(before) };
+        return { intake, screening, athlete: athleteView(before) };
       }
       const [newest = null] = await held.of(IntakeRow).find({ where: { athleteId, id: Not(id) }, order: NEWEST_FIRST, take: 1 });
       const { equipment, cautions, ...facts } = recordAfterIntake(record, { id, answers }, screening.cautions, newest);
       const change = { ...facts, equipment: [...equipment], cautions: [...cautions], rowVersion: rowVersion + 1 };
       await held.of(AthleteRow).update({ id: athleteId }, change);
       await raiseEvidence(held, athleteId);
-      return { intake, screening, athlete: present(await held.of(AthleteRow).get(athleteId, 'athlete')) };
+      return { intake, screening, athlete: athleteView(await held.of(AthleteRow).get(athleteId, 'athlete')) };
     });
   }
 }

@@ -1,5 +1,6 @@
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
+import { DayColumn, IdColumn } from '../database/columns.js';
 
 /** What is kept of an athlete once it was computed. */
 export type KeptKind = 'calls' | 'evidence' | 'foretold';
@@ -7,7 +8,7 @@ export type KeptKind = 'calls' | 'evidence' | 'foretold';
 /** An answer about an athlete, with what it rests on: it holds while all of that does. */
 @Entity('kept_answers')
 export class KeptAnswerRow extends StudioOwned {
-  @Column('char', { name: 'athlete_id', length: 36 })
+  @IdColumn('athlete_id')
   athleteId: string;
 
   @Column('varchar', { length: 16 })
@@ -18,7 +19,7 @@ export class KeptAnswerRow extends StudioOwned {
   evidenceRevision: number;
 
   /** The studio’s today. */
-  @Column('char', { name: 'on_day', length: 10 })
+  @DayColumn('on_day')
   onDay: string;
 
   /** Of the computations. */

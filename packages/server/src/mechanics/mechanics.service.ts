@@ -70,7 +70,7 @@ export function answerPosture(
 ): PostureAnswer {
   const load = computed(person.body, posture, () => handLoad(person.body, posture));
   const demand = postureDemand(person, posture, load);
-  return present(person.body, estimated, load, demand, againstPosture(posture, demand, cautions));
+  return demandView(person.body, estimated, load, demand, againstPosture(posture, demand, cautions));
 }
 
 /** The value that reaches a target. */
@@ -82,7 +82,7 @@ export function answerSolve(
   const { person } = whom;
   const from = postureFrom(posture);
   const found = computed(person.body, from, () => solvePosture(person, from, vary, target));
-  const answer = present(
+  const answer = demandView(
     person.body,
     whom.estimated,
     must(found.demand.posture, 'a posture in the answer'),
@@ -106,7 +106,7 @@ function againstPosture(
   return { left: of('left'), right: of('right') };
 }
 
-function present(
+function demandView(
   body: Body,
   estimated: readonly string[],
   load: PostureLoad,

@@ -1,4 +1,4 @@
-import type { Method } from '@clay-pot/core';
+import { METHOD_TEXT, type Method } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 
@@ -8,7 +8,7 @@ export class MethodRow extends StudioOwned {
   @Column('int', { name: 'row_version' })
   rowVersion: number;
 
-  @Column('varchar', { length: 60 })
+  @Column('varchar', { length: METHOD_TEXT.nameLength })
   name: string;
 
   @Column('json')

@@ -18,11 +18,11 @@ export class MethodsService {
 
   /** The studio's own, removed ones too. */
   async list(scope: StudioScope): Promise<StoredMethod[]> {
-    return (await scope.of(MethodRow).find({ order: { name: 'ASC' } })).map(present);
+    return (await scope.of(MethodRow).find({ order: { name: 'ASC' } })).map(methodView);
   }
 
   async get(scope: StudioScope, id: string): Promise<StoredMethod> {
-    return present(await scope.of(MethodRow).get(id, 'method'));
+    return methodView(await scope.of(MethodRow).get(id, 'method'));
   }
 
   /** Creates or replaces; see `VersionedRows.put` for the rules. */
@@ -47,7 +47,7 @@ export class MethodsService {
   }
 }
 
-function present({ id, rowVersion, updatedAt, removedAt, document }: MethodRow): StoredMethod {
+function methodView({ id, rowVersion, updatedAt, removedAt, document }: MethodRow): StoredMethod {
   const removed = removedAt !== null;
   return { id, etag: etagOf(rowVersion), updatedAt: updatedAt.toISOString(), removed, method: document };
 }

@@ -1,3 +1,4 @@
+import { MOVEMENT_LIMITS } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 
@@ -7,6 +8,6 @@ export class MovementNameRow extends StudioOwned {
   @Column('varchar', { name: 'movement_id', length: 80 })
   movementId: string;
 
-  @Column('varchar', { length: 80 })
+  @Column('varchar', { length: MOVEMENT_LIMITS.nameLength })
   name: string;
 }

@@ -1,4 +1,4 @@
-import type { Movement } from '@clay-pot/core';
+import { MOVEMENT_LIMITS, type Movement } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 
@@ -8,7 +8,7 @@ export class MovementRow extends StudioOwned {
   @Column('int', { name: 'row_version' })
   rowVersion: number;
 
-  @Column('varchar', { length: 80 })
+  @Column('varchar', { length: MOVEMENT_LIMITS.nameLength })
   name: string;
 
   @Column('json')

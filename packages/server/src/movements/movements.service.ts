@@ -26,11 +26,11 @@ export class MovementsService {
 
   /** The studio's own, removed ones too: whoever shows a record needs them. */
   async list(scope: StudioScope): Promise<StoredMovement[]> {
-    return (await scope.of(MovementRow).find({ order: { name: 'ASC' } })).map(present);
+    return (await scope.of(MovementRow).find({ order: { name: 'ASC' } })).map(movementView);
   }
 
   async get(scope: StudioScope, id: string): Promise<StoredMovement> {
-    return present(await scope.of(MovementRow).get(id, 'movement'));
+    return movementView(await scope.of(MovementRow).get(id, 'movement'));
   }
 
   /** Creates or replaces, by the same rules as the shipped library is tested by. */
@@ -89,7 +89,7 @@ async function keepUses(
   }
 }
 
-function present({ id, rowVersion, updatedAt, removedAt, document }: MovementRow): StoredMovement {
+function movementView({ id, rowVersion, updatedAt, removedAt, document }: MovementRow): StoredMovement {
   return {
     id,
     etag: etagOf(rowVersion),

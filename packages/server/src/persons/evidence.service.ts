@@ -7,7 +7,7 @@ import { HeavyWork } from '../work/heavy-work.js';
 import { type RecordOf, whomWork } from './whom-work.js';
 
 /** Somebody by body and readings. */
-export interface Known {
+export interface EvidenceContext {
   readonly person: Person;
   readonly readings: readonly Reading[];
 }
@@ -22,12 +22,12 @@ export class EvidenceService {
   ) {}
 
   /** By their record, as it is kept. @throws 404 */
-  ofRecord(scope: StudioScope, athleteId: string, known: Known & { record: RecordOf }, until: Date): Promise<Evidence[]> {
+  ofRecord(scope: StudioScope, athleteId: string, known: EvidenceContext & { record: RecordOf }, until: Date): Promise<Evidence[]> {
     return this.kept.of(scope, athleteId, 'evidence', () => this.found(scope, athleteId, known, until));
   }
 
   /** With another body than the one on record: what a set told depends on it. */
-  async found(scope: StudioScope, athleteId: string, known: Known & { record: RecordOf }, until: Date): Promise<Evidence[]> {
+  async found(scope: StudioScope, athleteId: string, known: EvidenceContext & { record: RecordOf }, until: Date): Promise<Evidence[]> {
     const { today } = known.person;
     const [whom, { movements }] = await Promise.all([whomWork(scope, athleteId, { ...known, today }, until), ownOf(scope)]);
     // No thread is started where nothing tells anything.
@@ -36,7 +36,7 @@ export class EvidenceService {
   }
 
   /** What holds, repetitions and all-out tests tell. */
-  async ofReadings(scope: StudioScope, { person, readings }: Known): Promise<Evidence[]> {
+  async ofReadings(scope: StudioScope, { person, readings }: EvidenceContext): Promise<Evidence[]> {
     return readings.length === 0 ? [] : heldAndTested(person, readings, (await this.library.of(scope)).movement);
   }
 }

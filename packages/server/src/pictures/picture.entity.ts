@@ -1,12 +1,13 @@
-import type { PictureInput } from '@clay-pot/contracts';
+import { PICTURE_LIMITS, type PictureInput } from '@clay-pot/contracts';
 import type { Hand } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
+import { DayColumn, IdColumn } from '../database/columns.js';
 
 /** A picture that an angle was read off, kept with the consent of whose hand it is; taken back, it is gone. */
 @Entity('pictures')
 export class PictureRow extends StudioOwned {
-  @Column('char', { name: 'athlete_id', length: 36 })
+  @IdColumn('athlete_id')
   athleteId: string;
 
   @Column('varchar', { length: 40 })
@@ -15,7 +16,7 @@ export class PictureRow extends StudioOwned {
   @Column('varchar', { length: 8 })
   hand: Hand;
 
-  @Column('char', { name: 'on_day', length: 10 })
+  @DayColumn('on_day')
   onDay: string;
 
   @Column('float')
@@ -28,9 +29,9 @@ export class PictureRow extends StudioOwned {
   @Column('mediumblob', { select: false })
   jpeg: Buffer;
 
-  @Column('varchar', { name: 'consent_by', length: 120 })
+  @Column('varchar', { name: 'consent_by', length: PICTURE_LIMITS.consentLength })
   consentBy: string;
 
-  @Column('char', { name: 'consent_on', length: 10 })
+  @DayColumn('consent_on')
   consentOn: string;
 }

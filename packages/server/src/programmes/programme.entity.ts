@@ -1,24 +1,25 @@
-import type { Programme } from '@clay-pot/core';
+import { PROGRAMME_LIMITS, type Programme } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
+import { DayColumn, IdColumn } from '../database/columns.js';
 
 /** A programme of an athlete as one document. */
 @Entity('programmes')
 export class ProgrammeRow extends StudioOwned {
-  @Column('char', { name: 'athlete_id', length: 36 })
+  @IdColumn('athlete_id')
   athleteId: string;
 
   @Column('int', { name: 'row_version' })
   rowVersion: number;
 
-  @Column('varchar', { length: 120 })
+  @Column('varchar', { length: PROGRAMME_LIMITS.titleLength })
   title: string;
 
   /** First and last day, ISO: what lists and Today ask by. */
-  @Column('char', { name: 'from_day', length: 10 })
+  @DayColumn('from_day')
   fromDay: string;
 
-  @Column('char', { name: 'last_day', length: 10 })
+  @DayColumn('last_day')
   lastDay: string;
 
   @Column('json')

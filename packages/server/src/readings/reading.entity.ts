@@ -1,17 +1,18 @@
-import type { Gauge, Hand, Moment, ReadingKind } from '@clay-pot/core';
+import { READING_BOUNDS, type Gauge, type Hand, type Moment, type ReadingKind } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
+import { DayColumn, IdColumn } from '../database/columns.js';
 
 /** A measured value on a day: rows are added, and taken out only when they were a slip. */
 @Entity('readings')
 export class ReadingRow extends StudioOwned {
-  @Column('char', { name: 'athlete_id', length: 36 })
+  @IdColumn('athlete_id')
   athleteId: string;
 
   @Column('varchar', { length: 20 })
   kind: ReadingKind;
 
-  @Column('varchar', { length: 40 })
+  @Column('varchar', { length: READING_BOUNDS.ofLength })
   of: string;
 
   @Column('varchar', { length: 8 })
@@ -20,7 +21,7 @@ export class ReadingRow extends StudioOwned {
   @Column('double')
   value: number;
 
-  @Column('char', { name: 'on_day', length: 10 })
+  @DayColumn('on_day')
   onDay: string;
 
   @Column('json', { nullable: true })
@@ -29,11 +30,11 @@ export class ReadingRow extends StudioOwned {
   @Column('varchar', { length: 20, nullable: true })
   gauge: Gauge | null;
 
-  @Column('varchar', { length: 60, nullable: true })
+  @Column('varchar', { length: READING_BOUNDS.detailLength, nullable: true })
   detail: string | null;
 
   /** The session that it was measured at, before its work or after it. */
-  @Column('char', { name: 'session_id', length: 36, nullable: true })
+  @IdColumn('session_id', { nullable: true })
   sessionId: string | null;
 
   @Column('varchar', { length: 8, nullable: true })

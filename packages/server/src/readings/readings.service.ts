@@ -24,7 +24,7 @@ export class ReadingsService {
   async list(scope: StudioScope, athleteId: string): Promise<StoredReading[]> {
     await scope.of(AthleteRow).get(athleteId, 'athlete');
     const rows = await scope.of(ReadingRow).find({ where: { athleteId }, order: { onDay: 'ASC', id: 'ASC' } });
-    return rows.map(present);
+    return rows.map(readingView);
   }
 
   /** The studio’s own repeats, pooled over its athletes. */
@@ -108,19 +108,19 @@ async function insert(scope: StudioScope, athleteId: string, id: string, input: 
   const row = { id, athleteId, ...input, trials, gauge, detail, isSure, sessionId, moment };
   if (await scope.of(ReadingRow).insert(row, 'reading')) return true;
   const there = await scope.of(ReadingRow).get(id, 'reading');
-  const isSame = there.athleteId === athleteId && same<unknown>(present(there), present(row));
+  const isSame = there.athleteId === athleteId && same<unknown>(readingView(there), readingView(row));
   if (!isSame) throw conflict('Another reading is recorded under this id: use a new id.');
   return false;
 }
 
 function byAthlete(rows: readonly ReadingRow[]): Map<string, StoredReading[]> {
   const groups = new Map<string, StoredReading[]>();
-  for (const row of rows) groups.set(row.athleteId, [...(groups.get(row.athleteId) ?? []), present(row)]);
+  for (const row of rows) groups.set(row.athleteId, [...(groups.get(row.athleteId) ?? []), readingView(row)]);
   return groups;
 }
 
 /** A row as the API shows it: what was not told is left out. */
-function present(row: Omit<ReadingRow, 'studioId'>): StoredReading {
+function readingView(row: Omit<ReadingRow, 'studioId'>): StoredReading {
   const { id, kind, of, hand, value, onDay, trials, gauge, detail, isSure, sessionId, moment } = row;
   return {
     ...{ id, kind, of, hand, value, onDay },

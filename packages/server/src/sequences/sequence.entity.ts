@@ -1,4 +1,4 @@
-import type { Sequence } from '@clay-pot/core';
+import { SEQUENCE_LIMITS, type Sequence } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 import { STORED_SEQUENCE } from './stored-sequence.js';
@@ -12,10 +12,10 @@ export class SequenceRow extends StudioOwned {
   @Column('int', { name: 'schema_version' })
   schemaVersion: number;
 
-  @Column('varchar', { length: 120 })
+  @Column('varchar', { length: SEQUENCE_LIMITS.titleLength })
   title: string;
 
-  @Column('varchar', { length: 500 })
+  @Column('varchar', { length: SEQUENCE_LIMITS.purposeLength })
   purpose: string;
 
   @Column('int', { name: 'budget_min' })

@@ -69,7 +69,7 @@ export class SequencesService {
   }
 
   async get(scope: StudioScope, id: string): Promise<StoredSequence> {
-    return present(await this.row(scope, id));
+    return sequenceView(await this.row(scope, id));
   }
 
   /** Creates or replaces; see `VersionedRows.put` for the rules. A refused edit is told what stands and what differs. */
@@ -167,6 +167,6 @@ function nameOfBlock(block: Block, lookup: MovementLookup): string {
   return movement && level ? `${movement.name} (${level.name})` : block.movementId;
 }
 
-function present({ id, rowVersion, updatedAt, document }: SequenceRow): StoredSequence {
+function sequenceView({ id, rowVersion, updatedAt, document }: SequenceRow): StoredSequence {
   return { id, etag: etagOf(rowVersion), updatedAt: updatedAt.toISOString(), document };
 }

@@ -2,6 +2,7 @@ import type { Sequence } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
 import { STORED_SEQUENCE } from '../sequences/stored-sequence.js';
+import { IdColumn } from '../database/columns.js';
 
 /** A sequence as it was led, once for all sessions that led the same. It never changes. */
 @Entity('plans')
@@ -17,7 +18,7 @@ export class PlanRow extends StudioOwned {
 /** Which movements a plan names: who changes one finds what was led with it. */
 @Entity('plan_movements')
 export class PlanMovementRow extends StudioOwned {
-  @Column('char', { name: 'plan_id', length: 36 })
+  @IdColumn('plan_id')
   planId: string;
 
   @Column('varchar', { name: 'movement_id', length: 100 })

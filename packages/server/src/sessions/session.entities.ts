@@ -1,30 +1,34 @@
-import type {
-  DiscomfortPolicy,
-  Ending,
-  Hand,
-  LookAnswer,
-  LookStop,
-  Morning,
-  MorningScores,
-  SetUnit,
-  SorePlace,
-  StopSign,
-  WorkingSide,
+import {
+  BLOCK_LIMITS,
+  SEQUENCE_LIMITS,
+  SESSION_LIMITS,
+  type DiscomfortPolicy,
+  type Ending,
+  type Hand,
+  type LookAnswer,
+  type LookStop,
+  type Morning,
+  type MorningScores,
+  type SetUnit,
+  type SorePlace,
+  type StopSign,
+  type WorkingSide,
 } from '@clay-pot/core';
 import { Column, Entity } from 'typeorm';
 import { StudioOwned } from '../database/studio-scope.js';
+import { DayColumn, IdColumn } from '../database/columns.js';
 
 /** A session that was led. */
 @Entity('sessions')
 export class SessionRow extends StudioOwned {
-  @Column('char', { name: 'athlete_id', length: 36 })
+  @IdColumn('athlete_id')
   athleteId: string;
 
-  @Column('char', { name: 'sequence_id', length: 36 })
+  @IdColumn('sequence_id')
   sequenceId: string;
 
   /** The sequence as it was led (`plans`): later edits of the sequence do not change the record. */
-  @Column('char', { name: 'plan_id', length: 36 })
+  @IdColumn('plan_id')
   planId: string;
 
   @Column('datetime', { name: 'started_at', precision: 3 })
@@ -34,7 +38,7 @@ export class SessionRow extends StudioOwned {
   endedAt: Date | null;
 
   /** The studio’s calendar day that it began on. */
-  @Column('char', { name: 'on_day', length: 10 })
+  @DayColumn('on_day')
   onDay: string;
 
   @Column('varchar', { length: 16, nullable: true })
@@ -47,12 +51,12 @@ export class SessionRow extends StudioOwned {
   @Column('varchar', { name: 'stop_hand', length: 8, nullable: true })
   stopHand: WorkingSide | null;
 
-  @Column('varchar', { length: 2000 })
+  @Column('varchar', { length: SESSION_LIMITS.noteLength })
   note: string;
 
   // What lists show, stored when something is recorded: a list reads no plan and compiles nothing.
 
-  @Column('varchar', { length: 120 })
+  @Column('varchar', { length: SEQUENCE_LIMITS.titleLength })
   title: string;
 
   @Column('int', { name: 'planned_ms' })
@@ -82,7 +86,7 @@ export class SessionRow extends StudioOwned {
   morning: Morning | null;
 
   /** The studio’s calendar day on which the morning was told. */
-  @Column('char', { name: 'morning_on', length: 10, nullable: true })
+  @DayColumn('morning_on', { nullable: true })
   morningOn: string | null;
 
   /** The last morning that was told of before it. */
@@ -107,10 +111,10 @@ export interface BrokenRule {
 /** Append-only. */
 @Entity('done_sets')
 export class DoneSetRow extends StudioOwned {
-  @Column('char', { name: 'session_id', length: 36 })
+  @IdColumn('session_id')
   sessionId: string;
 
-  @Column('varchar', { name: 'block_id', length: 64 })
+  @Column('varchar', { name: 'block_id', length: BLOCK_LIMITS.idLength })
   blockId: string;
 
   @Column('varchar', { name: 'movement_id', length: 100 })
@@ -129,7 +133,7 @@ export class DoneSetRow extends StudioOwned {
   @Column('varchar', { length: 8 })
   side: WorkingSide;
 
-  @Column('varchar', { length: 60, nullable: true })
+  @Column('varchar', { length: SESSION_LIMITS.directionLength, nullable: true })
   direction: string | null;
 
   @Column('varchar', { length: 16 })
@@ -151,10 +155,10 @@ export class DoneSetRow extends StudioOwned {
 /** Append-only; the latest report of a block stands. */
 @Entity('block_reports')
 export class BlockReportRow extends StudioOwned {
-  @Column('char', { name: 'session_id', length: 36 })
+  @IdColumn('session_id')
   sessionId: string;
 
-  @Column('varchar', { name: 'block_id', length: 64 })
+  @Column('varchar', { name: 'block_id', length: BLOCK_LIMITS.idLength })
   blockId: string;
 
   @Column('tinyint')
@@ -163,7 +167,7 @@ export class BlockReportRow extends StudioOwned {
   @Column('tinyint', { nullable: true })
   exertion: number | null;
 
-  @Column('varchar', { length: 1000 })
+  @Column('varchar', { length: SESSION_LIMITS.blockNoteLength })
   note: string;
 
   @Column('tinyint', { name: 'band_percent', nullable: true })
@@ -176,10 +180,10 @@ export class BlockReportRow extends StudioOwned {
 /** Append-only: what was seen of a hand where the session stopped to look again. */
 @Entity('hand_looks')
 export class HandLookRow extends StudioOwned {
-  @Column('char', { name: 'session_id', length: 36 })
+  @IdColumn('session_id')
   sessionId: string;
 
-  @Column('varchar', { name: 'block_id', length: 64 })
+  @Column('varchar', { name: 'block_id', length: BLOCK_LIMITS.idLength })
   blockId: string;
 
   @Column('int')
@@ -201,10 +205,10 @@ export class HandLookRow extends StudioOwned {
 /** Append-only: a fault of form that was ticked, or ticked off; the latest stands. */
 @Entity('form_ticks')
 export class FormTickRow extends StudioOwned {
-  @Column('char', { name: 'session_id', length: 36 })
+  @IdColumn('session_id')
   sessionId: string;
 
-  @Column('varchar', { name: 'block_id', length: 64 })
+  @Column('varchar', { name: 'block_id', length: BLOCK_LIMITS.idLength })
   blockId: string;
 
   @Column('varchar', { length: 8 })
@@ -223,10 +227,10 @@ export class FormTickRow extends StudioOwned {
 /** Append-only: what hurt in the middle of a session. */
 @Entity('complaints')
 export class ComplaintRow extends StudioOwned {
-  @Column('char', { name: 'session_id', length: 36 })
+  @IdColumn('session_id')
   sessionId: string;
 
-  @Column('varchar', { name: 'block_id', length: 64 })
+  @Column('varchar', { name: 'block_id', length: BLOCK_LIMITS.idLength })
   blockId: string;
 
   @Column('varchar', { length: 8 })

@@ -60,7 +60,12 @@ export class SessionsService {
         ...set,
         endedAt: endedAt.toISOString(),
       })),
-      ...{ reports: reports.map(told), complaints: complaints.map(told), looks: looks.map(told), form: form.map(told) },
+      ...{
+        reports: reports.map(withoutOwner),
+        complaints: complaints.map(withoutOwner),
+        looks: looks.map(withoutOwner),
+        form: form.map(withoutOwner),
+      },
       rows: plannedAgainstDone(compileTimeline(plan, known.movement), sets),
     };
   }
@@ -158,7 +163,12 @@ export class SessionsService {
 }
 
 /** A row as it is told: of which session and studio is known. */
-const told = <R extends StudioOwned & { sessionId: string; at: Date }>({ studioId: _studio, sessionId: _session, at, ...row }: R) => ({
+const withoutOwner = <R extends StudioOwned & { sessionId: string; at: Date }>({
+  studioId: _studio,
+  sessionId: _session,
+  at,
+  ...row
+}: R) => ({
   ...row,
   at: at.toISOString(),
 });

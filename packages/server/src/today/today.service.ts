@@ -39,7 +39,7 @@ export class TodayService {
     const sequenceOf = new Map(sequences.map((row) => [row.id, row]));
     const standing = assignments.filter((row) => sequenceOf.has(row.sequenceId));
     const sessionDays = recent.filter((session) => session.ending !== null).map((session) => ({ ...session, day: session.onDay }));
-    const present = (
+    const dueItem = (
       { sequenceId, athleteId }: Pick<AssignmentRow, 'sequenceId' | 'athleteId'>,
       rest: Pick<TodayDue, 'from' | 'state'> & { readonly missedDays: readonly string[] },
     ): TodayDue[] => {
@@ -65,14 +65,14 @@ export class TodayService {
         sessionDays.filter((session) => session.athleteId === athleteId),
         day,
       ).flatMap(({ sequenceId, sessionId, state, missedDays }) =>
-        present(
+        dueItem(
           { sequenceId, athleteId },
           { from: { kind: 'programme', id, sessionId, amountPercent: amountAt(document, day) }, state, missedDays },
         ),
       ),
     );
     const given = dueOn(day, standing, sessionDays).flatMap(({ assignment, state, missedDays }) =>
-      present(assignment, { from: { kind: 'given', id: assignment.id }, state, missedDays }),
+      dueItem(assignment, { from: { kind: 'given', id: assignment.id }, state, missedDays }),
     );
     // What a programme has on a day is due once, though it was given by itself as well.
     const isOfProgramme = (item: TodayDue) =>

@@ -3,7 +3,7 @@ import type { HandPose } from '../../vocabulary/hand-joints.js';
 import { itemAt } from '../../vocabulary/lists.js';
 import { MEASURED_BARS, MEASURED_SKIN } from './bones-measured.js';
 import { HAND_BONES, ownMm, type Part, type Parts, partsOf, sized, type Skeleton } from './skeleton.js';
-import { add, between, mirrored, placed, type Placement, seenFrom, times, type Vec3, within } from './space.js';
+import { add, between, mirrored, placed, type Placement, seenFrom, times, type Vec3, placedIn } from './space.js';
 
 // Bound once: the hands’ geometry asks for them millions of times.
 const { max, min, sqrt } = Math;
@@ -31,7 +31,7 @@ export interface Bar {
 export function partsIn(skeleton: Skeleton, { side, forearm, pose }: PlacedHand): Parts {
   const own = partsOf(skeleton, pose);
   const placedParts = { ...own };
-  for (const part of PARTS) placedParts[part] = within(forearm, side === 'left' ? mirrored(own[part]) : own[part]);
+  for (const part of PARTS) placedParts[part] = placedIn(forearm, side === 'left' ? mirrored(own[part]) : own[part]);
   return placedParts;
 }
 /** Every part there is. */

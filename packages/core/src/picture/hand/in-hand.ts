@@ -1,7 +1,7 @@
 import type { HandPose } from '../../vocabulary/hand-joints.js';
 import { partsIn, type PlacedHand } from './flesh.js';
 import type { Skeleton } from './skeleton.js';
-import { within } from './space.js';
+import { placedIn } from './space.js';
 import type { Thing } from './things.js';
 
 /** What is in a hand: how the fingers lie, and the things, seen from the hand's own frame. */
@@ -18,5 +18,5 @@ export function fingersOf(fingers: HandPose, { supinationDeg, wristExtensionDeg,
 /** Things of the hand's own frame where the hand is now. */
 export function inHand(skeleton: Skeleton, hand: PlacedHand, things: readonly Thing[]): Thing[] {
   const frame = partsIn(skeleton, hand).hand;
-  return things.map((thing) => ({ ...thing, placement: within(frame, thing.placement) }));
+  return things.map((thing) => ({ ...thing, placement: placedIn(frame, thing.placement) }));
 }

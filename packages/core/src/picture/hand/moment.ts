@@ -1,7 +1,7 @@
 import { otherHand } from '../../vocabulary/hands.js';
 import { poseBetween } from './closing.js';
 import type { PlacedHand } from './flesh.js';
-import { mirrored, type Placement, placedBetween, type Vec3, between, within } from './space.js';
+import { mirrored, type Placement, placedBetween, type Vec3, between, placedIn } from './space.js';
 import type { Thing } from './things.js';
 
 /** Hands and things at one moment: the hand that works first. Made for a right hand; `mirroredMoment` gives the other. */
@@ -31,8 +31,8 @@ function mirroredThing(thing: Thing): Thing {
 /** Everything moved together. */
 export function movedMoment(by: Placement, { hands, things }: HandMoment3d): HandMoment3d {
   return {
-    hands: hands.map((hand) => ({ ...hand, forearm: within(by, hand.forearm) })),
-    things: things.map((thing) => ({ ...thing, placement: within(by, thing.placement) })),
+    hands: hands.map((hand) => ({ ...hand, forearm: placedIn(by, hand.forearm) })),
+    things: things.map((thing) => ({ ...thing, placement: placedIn(by, thing.placement) })),
   };
 }
 

@@ -11,7 +11,7 @@ import { type HandMoment3d, mirroredHand, movedMoment } from './moment.js';
 import { SHAPE_POSES } from './shapes.js';
 import { poseBetween } from './closing.js';
 import { type Skeleton, wristTurn } from './skeleton.js';
-import { HERE, type Placement, placedBetween, turnAbout, twice, type Vec3, within, X, Y, Z } from './space.js';
+import { HERE, type Placement, placedBetween, turnAbout, twice, type Vec3, placedIn, X, Y, Z } from './space.js';
 import { allLanded, flatOn, forearmBehind, heelOf, letDown, palmFlat, SINK_M } from './standing.js';
 import type { Thing } from './things.js';
 
@@ -98,7 +98,7 @@ export function tentAt(skeleton: Skeleton, share: number, wrist: Partial<HandPos
   return allLanded(skeleton, { side: 'right', pose, forearm: forearmBehind(hand, pose, 'right') });
 }
 /** Where the hand itself is. */
-const handOf = ({ forearm, pose }: PlacedHand): Placement => within(forearm, { at: [0, 0, 0], turn: wristTurn(pose, 1) });
+const handOf = ({ forearm, pose }: PlacedHand): Placement => placedIn(forearm, { at: [0, 0, 0], turn: wristTurn(pose, 1) });
 
 /** Metres from the floor to a handle's middle. */
 const HANDLE_M = 0.07;
@@ -107,7 +107,7 @@ function onHandle(skeleton: Skeleton, { wristExtensionDeg, wristRadialDeg, supin
   const { at } = grip;
   const pose = { ...grip.pose, wristExtensionDeg, wristRadialDeg, supinationDeg };
   const turned: Placement = { at: [0, 0, 0], turn: FIST_DOWN };
-  const held = within(turned, at);
+  const held = placedIn(turned, at);
   const hand: Placement = { at: [-held.at[0], -held.at[1], HANDLE_M - held.at[2]], turn: FIST_DOWN };
   return { side: 'right', pose, forearm: forearmBehind(hand, pose, 'right') };
 }

@@ -22,7 +22,7 @@ import {
   UNTURNED,
   twice,
   type Vec3,
-  within,
+  placedIn,
   X,
   Y,
   Z,
@@ -240,7 +240,7 @@ export function partsOf(skeleton: Skeleton, pose: HandPose): Parts {
   for (const bone of BONES) {
     const { parent, placement } = bones[bone];
     const joint = seenFrom(rest[parent], placement.at);
-    parts[bone] = within(parts[parent], { at: joint, turn: localTurn(bone, skeleton, pose) });
+    parts[bone] = placedIn(parts[parent], { at: joint, turn: localTurn(bone, skeleton, pose) });
   }
   return parts;
 }

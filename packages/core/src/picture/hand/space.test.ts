@@ -18,7 +18,7 @@ import {
   turnTo,
   unitOf,
   type Vec3,
-  within,
+  placedIn,
   X,
   Y,
   Z,
@@ -51,8 +51,8 @@ describe('places and turns in space', () => {
     fc.assert(
       fc.property(placement, placement, vector, (outer, inner, at) => {
         near(seenFrom(outer, placed(outer, at)), at);
-        near(placed(within(outer, inner), at), placed(outer, placed(inner, at)));
-        near(placed(within(inverse(outer), outer), at), at);
+        near(placed(placedIn(outer, inner), at), placed(outer, placed(inner, at)));
+        near(placed(placedIn(inverse(outer), outer), at), at);
       }),
     );
   });

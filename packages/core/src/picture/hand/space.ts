@@ -111,7 +111,7 @@ export function turnBetween(a: Turn, b: Turn, share: number): Turn {
 }
 
 /** What is at `inner` as seen from `outer`, seen from outside. */
-export const within = (outer: Placement, inner: Placement): Placement => ({
+export const placedIn = (outer: Placement, inner: Placement): Placement => ({
   at: placed(outer, inner.at),
   turn: twice(outer.turn, inner.turn),
 });

@@ -5,7 +5,7 @@ import { SHAPE_POSES } from './shapes.js';
 import { MEASURED_SKIN } from './bones-measured.js';
 import { type Part, type Skeleton, wristTurn } from './skeleton.js';
 import { crossing, least } from './solving.js';
-import { inverse, mirrored, type Placement, type Turn, turnAbout, twice, within, X, Y } from './space.js';
+import { inverse, mirrored, type Placement, type Turn, turnAbout, twice, placedIn, X, Y } from './space.js';
 
 /** How far flesh gives way on a hard floor, metres. */
 export const SINK_M = 0.002;
@@ -13,7 +13,7 @@ export const SINK_M = 0.002;
 /** Where the forearm's end is when the hand itself is placed. */
 export function forearmBehind(hand: Placement, pose: HandPose, side: Hand): Placement {
   const wrist: Placement = { at: [0, 0, 0], turn: wristTurn(pose, 1) };
-  return within(hand, inverse(side === 'left' ? mirrored(wrist) : wrist));
+  return placedIn(hand, inverse(side === 'left' ? mirrored(wrist) : wrist));
 }
 
 /** A part of the skin by where it is at rest, millimetres of the measured hand. */

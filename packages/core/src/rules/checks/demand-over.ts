@@ -17,12 +17,12 @@ export const demandOver: Check = {
     view.blocks.flatMap((block): Observation[] => {
       if (block.effortPercent <= 100) return [];
       const fix = easing(view, block, ({ demand }) => effortOf(demand) <= 100);
-      return [{ blockIds: [block.block.id], ...told(view, block), fix }];
+      return [{ blockIds: [block.block.id], ...observationOf(view, block), fix }];
     }),
 };
 
 /** Of whose muscles it is too much, and for how many people of whom as much is known. */
-function told(view: SessionView, block: BlockView): Pick<Observation, 'text' | 'doubt'> {
+function observationOf(view: SessionView, block: BlockView): Pick<Observation, 'text' | 'doubt'> {
   const percent = Math.round(block.effortPercent);
   const demand = must(block.demand, 'a demand of a block with an effort');
   const hand = must(

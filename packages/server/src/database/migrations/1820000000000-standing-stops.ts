@@ -1,11 +1,15 @@
-import { type RecordedCaution, stopCaution, type StopSign, withStops } from '@clay-pot/core';
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { dayIn } from '../../http/clock.js';
+import { dayIn, read } from './frozen.js';
+
+/** As cautions were recorded then. */
+interface Caution {
+  stopped?: { sessionId: string; sign: string };
+}
 
 interface Stopped {
   id: string;
   athleteId: string;
-  sign: StopSign;
+  sign: string;
   endedAt: Date | string;
   timeZone: string;
 }
@@ -26,7 +30,9 @@ export class StandingStops1820000000000 implements MigrationInterface {
     )) as Stopped[];
     for (const { id, athleteId, sign, endedAt, timeZone } of stopped) {
       const onDay = dayIn(timeZone, new Date(endedAt));
-      await change(runner, athleteId, (cautions) => withStops(cautions, [stopCaution(id, { sign, hand: 'both', onDay })]));
+      const stop = { caution: 'stop-sign', hand: 'both', since: onDay, stopped: { sessionId: id, sign } };
+      const isThere = ({ stopped: before }: Caution) => before?.sessionId === id && before.sign === sign;
+      await change(runner, athleteId, (cautions) => (cautions.some(isThere) ? cautions : [...cautions, stop]));
     }
   }
 
@@ -37,17 +43,10 @@ export class StandingStops1820000000000 implements MigrationInterface {
   }
 }
 
-async function change(
-  runner: QueryRunner,
-  athleteId: string,
-  next: (cautions: readonly RecordedCaution[]) => readonly RecordedCaution[],
-): Promise<void> {
-  const [row] = (await runner.query('SELECT cautions FROM athletes WHERE id = ?', [athleteId])) as {
-    cautions: RecordedCaution[] | string;
-  }[];
+async function change(runner: QueryRunner, athleteId: string, next: (cautions: readonly Caution[]) => readonly Caution[]): Promise<void> {
+  const [row] = (await runner.query('SELECT cautions FROM athletes WHERE id = ?', [athleteId])) as { cautions: Caution[] | string }[];
   if (!row) return;
-  // A JSON column comes as text or as what it says, by the driver's version.
-  const before = typeof row.cautions === 'string' ? (JSON.parse(row.cautions) as RecordedCaution[]) : row.cautions;
+  const before = read<Caution[]>(row.cautions);
   const after = next(before);
   if (after.length === before.length) return;
   await runner.query('UPDATE athletes SET cautions = ?, row_version = row_version + 1 WHERE id = ?', [JSON.stringify(after), athleteId]);

@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { sumLengthsAnew } from './lengths.js';
+import { leaveToWorkOut } from './frozen.js';
 
 /**
  * Getting to the first block, walking to what stands somewhere else and the pause after a held repetition take their time now: the lengths that lists
@@ -7,7 +7,7 @@ import { sumLengthsAnew } from './lengths.js';
  */
 export class LengthsAnew1840000000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
-    await sumLengthsAnew(runner);
+    await leaveToWorkOut(runner, 'lengths');
   }
 
   /** The lengths are what the house that runs sums: an older one sums them again when a document is stored. */

@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { sumLengthsAnew } from './lengths.js';
+import { leaveToWorkOut } from './frozen.js';
 
 const ID = 'CHAR(36) CHARACTER SET ascii COLLATE ascii_bin';
 
@@ -21,7 +21,7 @@ export class Rounds1920000000000 implements MigrationInterface {
       FOREIGN KEY (studio_id) REFERENCES studios (id),
       FOREIGN KEY (session_id) REFERENCES sessions (id)
     ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_520_ci`);
-    await sumLengthsAnew(runner);
+    await leaveToWorkOut(runner, 'lengths');
   }
 
   /** What was recorded of later rounds goes: an older house would take it for the first again. */

@@ -1,6 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { dayIn } from '../../http/clock.js';
-import { rows } from './documents.js';
+import { dayIn, rows } from './frozen.js';
 
 interface Dated {
   readonly id: string;

@@ -1,5 +1,15 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
-import { boundsText, measureFrom, measureText, metricText, numberText, readingText, shownUnit, storedValue, told } from './units.js';
+import {
+  boundsText,
+  measureFrom,
+  measureText,
+  metricText,
+  numberText,
+  readingText,
+  shownUnit,
+  storedValue,
+  inCoachUnits,
+} from './units.js';
 import { showIn } from '../../store/units.js';
 
 afterEach(() => showIn(undefined));
@@ -31,7 +41,7 @@ describe('numbers of readings', () => {
     expect(boundsText('N')).toBe('0.2–337.2 lb');
     expect(readingText('cm', 5.08)).toBe('2.0 in');
     expect(metricText('kg', 70, 1)).toBe('154.3 lb');
-    expect(told('was it 45.0 kg?')).toBe('was it 99.2 lb?');
+    expect(inCoachUnits('was it 45.0 kg?')).toBe('was it 99.2 lb?');
     expect(measureText('cm', 180.3)).toBe('71');
     // 180.34 cm are kept in half centimetres, 86.18 kg in tenths; shown again they are what was typed.
     expect(measureFrom('cm', 71)).toBe(180.5);

@@ -42,7 +42,7 @@ export const outOfUnit = (metric: string, shown: number): number => shown / now(
 export const metricText = (metric: string, value: number, places: number): string =>
   `${inUnit(metric, value).toFixed(places)} ${unitOf(metric)}`;
 /** A sentence of the core, as the coach reads masses and lengths. */
-export const told = <T extends string | undefined>(sentence: T): T =>
+export const inCoachUnits = <T extends string | undefined>(sentence: T): T =>
   (sentence === undefined ? sentence : inWords(sentence, useUnits.getState())) as T;
 
 /** A measure of a body as it stands in a field. @example measureText('cm', 170) → '170' */

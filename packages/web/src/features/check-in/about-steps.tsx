@@ -1,5 +1,5 @@
 import { EQUIPMENT, GOAL_IDS, GOALS, HANDS, capital, SEXES } from '@clay-pot/core';
-import { told, unitOf } from '../../domain/measuring/units.js';
+import { inCoachUnits, unitOf } from '../../domain/measuring/units.js';
 import { Segments } from '../../ui/segments.js';
 import { SelectField, TextField } from '../../ui/field.js';
 import { TickChips } from '../../ui/tick-chips.js';
@@ -73,14 +73,14 @@ export function PersonStep({ athlete, answers, change, faultAt }: StepProps) {
           metric="cm"
           value={known.statureCm}
           change={(statureCm) => set({ statureCm })}
-          error={told(faultAt('/person/statureCm'))}
+          error={inCoachUnits(faultAt('/person/statureCm'))}
         />
         <NumberField
           label={`Mass, ${unitOf('kg')}`}
           metric="kg"
           value={known.massKg}
           change={(massKg) => set({ massKg })}
-          error={told(faultAt('/person/massKg'))}
+          error={inCoachUnits(faultAt('/person/massKg'))}
         />
         <NumberField
           label="Hand work, hours a day"

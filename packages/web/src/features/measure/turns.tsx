@@ -15,7 +15,7 @@ import {
 } from '@clay-pot/core';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { inUnit, outOfUnit, readingText, shownUnit, shownValue, storedValue, told, unitOf } from '../../domain/measuring/units.js';
+import { inUnit, outOfUnit, readingText, shownUnit, shownValue, storedValue, inCoachUnits, unitOf } from '../../domain/measuring/units.js';
 import { addTrial, type Measuring, removeTrial, setLever, trialsOf, type TrialValue } from '../../store/measuring.js';
 import { IconButton } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
@@ -96,7 +96,7 @@ function Lever({ athlete, measuring, protocol }: Pick<Props, 'athlete' | 'measur
         label={`Gauge from the wrist, ${unitOf('cm')}`}
         inputMode="decimal"
         value={typed}
-        error={isLever(cmIn(typed)) ? undefined : told(`within ${LEVER_CM.min}–${LEVER_CM.max} cm`)}
+        error={isLever(cmIn(typed)) ? undefined : inCoachUnits(`within ${LEVER_CM.min}–${LEVER_CM.max} cm`)}
         onChange={(event) => {
           setTyped(event.target.value);
           const next = cmIn(event.target.value);

@@ -2,7 +2,7 @@ import { checkAthlete, EQUIPMENT, HANDS, SEXES } from '@clay-pot/core';
 import { type Athlete, AthleteInput } from '@clay-pot/contracts';
 import { useForm } from 'react-hook-form';
 import { ProblemError } from '../../api/request.js';
-import { measureFrom, measureText, told, unitOf } from '../../domain/measuring/units.js';
+import { measureFrom, measureText, inCoachUnits, unitOf } from '../../domain/measuring/units.js';
 import { formNumber } from '../../ui/format.js';
 import { Button } from '../../ui/button.js';
 import { Field, INPUT, SelectField, TextField } from '../../ui/field.js';
@@ -98,13 +98,13 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
           <TextField
             label={`Stature, ${unitOf('cm')}`}
             inputMode="decimal"
-            error={told(errors.statureCm?.message)}
+            error={inCoachUnits(errors.statureCm?.message)}
             {...register('statureCm', { setValueAs: metricOrNull('cm') })}
           />
           <TextField
             label={`Mass, ${unitOf('kg')}`}
             inputMode="decimal"
-            error={told(errors.massKg?.message)}
+            error={inCoachUnits(errors.massKg?.message)}
             {...register('massKg', { setValueAs: metricOrNull('kg') })}
           />
         </div>

@@ -10,11 +10,11 @@ interface Props {
   after: ProgrammeView;
 }
 
-const told = ({ findings }: ProgrammeView) => new Set(findings.map(({ rule, text }) => `${rule} ${text}`));
+const findingKeys = ({ findings }: ProgrammeView) => new Set(findings.map(({ rule, text }) => `${rule} ${text}`));
 
 /** What is tried: what the rules would say that they do not say now, and what no longer. */
 export function WhatIfBar({ whatIf, before, after }: Props) {
-  const [was, is] = [told(before), told(after)];
+  const [was, is] = [findingKeys(before), findingKeys(after)];
   const come = after.findings.filter(({ rule, text }) => !was.has(`${rule} ${text}`));
   const gone = before.findings.filter(({ rule, text }) => !is.has(`${rule} ${text}`));
   return (
