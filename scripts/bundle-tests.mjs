@@ -1,4 +1,4 @@
-import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import { rolldown } from 'rolldown';
 import { DATA, ROOT } from './places.mjs';
@@ -13,13 +13,14 @@ const packageOf = (name) => join(ROOT, 'packages', name);
  * What they are of is the same code: core and web from their sources, whatever stands in another package as it was built.
  */
 const PROJECTS = {
-  core: { folders: ['core/src', 'core/test'], tests: /\.test\.ts$/, before: 'core/jest.properties' },
+  core: { folders: ['core/src', 'core/test'], tests: /\.test\.ts$/, before: 'core/jest.properties', groups: 12 },
   contracts: { folders: ['contracts/test'], tests: /\.test\.ts$/ },
   // Decorators need their metadata: the server is tested as it was built. Its frameworks load what they find on the way.
   server: {
     folders: ['server/test'],
     tests: /\.test\.ts$/,
     built: 'server',
+    groups: 8,
     keepsOut: (id) => /^[^./]/.test(id) && !id.startsWith('@clay-pot/'),
   },
   web: { folders: ['web/src'], tests: /\.test\.ts$/, setup: 'jest.storage' },
@@ -35,6 +36,12 @@ const ALWAYS_OUT = /^(@jest\/globals$|node:|highs)/;
  */
 const BOUND = 'const { Math, Number, Object, Array, Map, Set, WeakMap, Infinity, NaN } = globalThis;';
 
+/**
+ * With the whole run, tests of these projects share files: loading the frameworks or the core anew for each of them takes as long as many of the tests.
+ * One file is run under its own name. Each keeps its variables and hooks to itself, and stands first in the names of its tests.
+ */
+const isGrouped = () => process.env.TESTS_GROUPED === '1';
+
 /** Bundles the tests of every project. */
 export async function bundleTests() {
   rmSync(join(DATA, 'unit'), { recursive: true, force: true });
@@ -43,11 +50,12 @@ export async function bundleTests() {
   await Promise.all(Object.entries(PROJECTS).map(([name, project]) => bundle(name, project)));
 }
 
-async function bundle(name, { setup, before, built, keepsOut = () => false, ...project }) {
+async function bundle(name, { setup, before, built, groups, keepsOut = () => false, ...project }) {
   const files = testsOf(project);
-  const input = Object.fromEntries(
-    files.map(({ folder, path }) => [`${folder}/${path.replace(/\.tsx?$/, '')}`, join(ROOT, 'packages', folder, path)]),
-  );
+  const grouped = groups && isGrouped() ? inGroups(files, groups) : null;
+  const input = grouped
+    ? Object.fromEntries(grouped.map((_, index) => [`group-${index + 1}.test`, GROUP + index]))
+    : Object.fromEntries(files.map((file) => [`${file.folder}/${file.path.replace(/\.tsx?$/, '')}`, pathOf(file)]));
   if (setup) input[setup] = join(packageOf('web'), `${setup}.mjs`);
   if (before) input[basename(before)] = join(packageOf(before.split('/')[0]), `${basename(before)}.mjs`);
   const build = await rolldown({
@@ -57,7 +65,7 @@ async function bundle(name, { setup, before, built, keepsOut = () => false, ...p
     resolve: { mainFields: ['module', 'main'] },
     transform: { define: { 'process.env.NODE_ENV': '"test"' } },
     treeshake: false,
-    plugins: [placed(built)],
+    plugins: [placed(built), ...(grouped ? [together(grouped)] : [])],
     onLog: () => undefined,
   });
   await build.write({
@@ -75,6 +83,40 @@ async function bundle(name, { setup, before, built, keepsOut = () => false, ...p
     },
   });
 }
+
+const pathOf = ({ folder, path }) => join(ROOT, 'packages', folder, path);
+
+/** The largest first, one to each group in turn, so that no group has all that takes long. */
+function inGroups(files, count) {
+  const bySize = files
+    .map((file) => ({ file, size: statSync(pathOf(file)).size }))
+    .sort((a, b) => b.size - a.size)
+    .map(({ file }) => file);
+  return Array.from({ length: count }, (_, group) => bySize.filter((_file, index) => index % count === group));
+}
+
+const GROUP = '\0group-';
+
+/** Makes a file of each group, and of each test file in it a `describe` of its own. */
+const together = (groups) => {
+  const members = new Map(groups.flat().map((file) => [pathOf(file), `${file.folder}/${file.path}`]));
+  return {
+    name: 'together',
+    resolveId: (id) => (id.startsWith(GROUP) ? id : null),
+    load: (id) =>
+      id.startsWith(GROUP)
+        ? groups[Number(id.slice(GROUP.length))].map((file) => `import ${JSON.stringify(pathOf(file))};`).join('\n')
+        : null,
+    transform(code, id) {
+      const name = members.get(id);
+      if (!name) return null;
+      // Imports stand first in every file here, and what follows is free to be the body of a function.
+      const imports = /^(?:\s*(?:\/\/.*\n|\/\*[\s\S]*?\*\/|import\s[\s\S]*?from\s+'[^']+';|import\s+'[^']+';))*/.exec(code)[0];
+      const opened = ` import { describe as inFile } from '@jest/globals'; inFile(${JSON.stringify(name)}, () => {`;
+      return { code: `${imports}${opened}${code.slice(imports.length)}\n});`, map: null };
+    },
+  };
+};
 
 const testsOf = ({ folders, tests }) =>
   folders.flatMap((folder) =>

@@ -86,7 +86,7 @@ async function reading(run, inBrowser) {
 const unit = (run, results, env) =>
   run.part('unit', 'unit and server', () =>
     runToEnd('npx', ['jest', '--json', `--outputFile=${join(results, 'unit.json')}`], {
-      env: { ...env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' },
+      env: { ...env, TESTS_GROUPED: '1', NODE_OPTIONS: '--experimental-vm-modules --no-warnings' },
     }),
   );
 

@@ -1,11 +1,11 @@
 import { expect, test } from '@jest/globals';
-import { applyEdits, loadSolver, must, PLACES } from '../index.js';
+import { applyEdits, must, PLACES } from '../index.js';
 import { METHODS } from '../library/index.js';
+import { solver } from '../compose/composing.fixture.js';
 import { type ComposeAnswer, composeWith, judgedWith } from './compose.js';
 import { answerCompose, answerSwap } from './compose-in-thread.js';
 import type { ComposeWork } from './compose-work.js';
 
-const solver = await loadSolver();
 const work: ComposeWork = {
   goalId: 'easy-day',
   minutes: 10,

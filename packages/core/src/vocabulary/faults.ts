@@ -26,7 +26,7 @@ export const MOST_FAULTS = 20;
 
 /**
  * Everything that keeps a value from being what a schema describes, by JSON pointer, at most `MOST_FAULTS`; empty when it is.
- * @example faultsOf(within({ min: 1, max: 20, step: 1, unit: 'sets' }), 99, '/sets') → [{ pointer: '/sets', message: 'must be within 1–20 sets, not 99' }]
+ * @example faultsOf(bounded({ min: 1, max: 20, step: 1, unit: 'sets' }), 99, '/sets') → [{ pointer: '/sets', message: 'must be within 1–20 sets, not 99' }]
  */
 export function faultsOf(schema: TSchema, value: unknown, at = ''): Fault[] {
   if (Check(schema, value)) return [];
