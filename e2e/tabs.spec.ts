@@ -16,6 +16,8 @@ test('two tabs lead one session for two minutes under a dropped network, one is 
   await expect(other.getByRole('heading', { name: 'Led in another tab' })).toBeVisible();
   await context.setOffline(true);
   await pass(page, 30_000);
+  // The first set is over, and nobody takes it.
+  await expect(page.getByText(/waiting to be sent/)).toBeVisible();
   await other.clock.install();
   await other.getByRole('button', { name: 'Lead it here' }).click();
   await other.getByRole('button', { name: 'Go on' }).click();

@@ -18,13 +18,22 @@ export * from './groups.js';
 export * from './question.js';
 export { checkTyped, withTypedDose } from './typed.js';
 
+/** What proposes calls, each in its turn: it sees what was proposed before it. A new one is an entry here (CONTRIBUTING). */
+const PROPOSERS: readonly { readonly id: string; readonly propose: (scene: CallScene, before: readonly Call[]) => Call[] }[] = [
+  { id: 'refer', propose: referCalls },
+  { id: 'rest', propose: restCalls },
+  { id: 'less', propose: lessCalls },
+  // A session that something graver speaks of already gets no call of its own.
+  { id: 'after a session', propose: afterCalls },
+  { id: 'form', propose: formCalls },
+  { id: 'measure again', propose: measureCalls },
+  { id: 'progress', propose: progressCalls },
+];
+
 /** All that is proposed for an athlete, the gravest first. While a stop or a referral stands for a hand, nothing asks more of it. */
 export function callsOf(question: CallQuestion): Call[] {
   const scene: CallScene = { ...question, viewOf: viewsOnce(question.viewOf), barred: barredHands(question) };
-  const refer = referCalls(question);
-  const less = [...restCalls(question), ...lessCalls(scene)];
-  const more = progressCalls(scene);
-  const calls = [...refer, ...less, ...afterCalls(scene, [...refer, ...less]), ...formCalls(scene), ...measureCalls(question), ...more];
+  const calls = PROPOSERS.reduce<readonly Call[]>((before, { propose }) => [...before, ...propose(scene, before)], []);
   return calls.map((call) => withTyping(scene, call)).sort(worstFirst);
 }
 

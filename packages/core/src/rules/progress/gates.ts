@@ -66,17 +66,43 @@ export function gateOf({ dosing, load }: Level, unit: SetUnit, method: Pick<Meth
 export const gateWords = ({ unit, amount, sets, effortPercent, sessions }: Gate): string =>
   `${sets}x${amount}${UNIT_LETTERS[unit]}${effortPercent === undefined ? '' : ` @${effortPercent}%`} in ${sessions} sessions`;
 
-/** Whether a session of a movement went so that more may follow: all of it done, told to be free of trouble as the method has it, in good form, not at the limit, and the next morning was fine. */
-export const isClean = (
-  { isWhole, discomfort, exertion, morning, formFaults }: WorkDone,
-  { discomfort: allowed }: Pick<Method, 'discomfort'>,
-): boolean =>
-  isWhole &&
-  discomfort !== null &&
-  adviseOnDiscomfort(discomfort, allowed) === 'go-on' &&
-  (exertion ?? 0) <= EXERTION_MOST &&
-  formFaults.length === 0 &&
-  (morning === null || morning === 'go-on');
+/** What a session must have been for more to follow. */
+export interface CleanCondition {
+  readonly id: string;
+  readonly holds: (done: WorkDone, method: Pick<Method, 'discomfort'>) => boolean;
+  /** Why nothing follows where it does not hold. Faults of form are told by their own words (`formWords`). */
+  readonly words: (done: WorkDone, method: Pick<Method, 'discomfort'>) => string;
+}
+
+/** All conditions, in the order in which they are told: the first that does not hold gives the reason. */
+export const CLEAN_CONDITIONS: readonly CleanCondition[] = [
+  { id: 'all of it', holds: ({ isWhole }) => isWhole, words: () => 'Not all of it was done.' },
+  { id: 'rated', holds: ({ discomfort }) => discomfort !== null, words: () => 'Nobody told how it felt.' },
+  {
+    id: 'discomfort',
+    holds: ({ discomfort }, { discomfort: allowed }) => discomfort !== null && adviseOnDiscomfort(discomfort, allowed) === 'go-on',
+    words: ({ discomfort }, { discomfort: allowed }) =>
+      `Discomfort ${discomfort ?? 0} of 10${allowed === 'none' ? ', where the method allows none' : ''}.`,
+  },
+  {
+    id: 'next morning',
+    holds: ({ morning }) => morning === null || morning === 'go-on',
+    words: () => 'The morning after asked to hold.',
+  },
+  {
+    id: 'exertion',
+    holds: ({ exertion }) => (exertion ?? 0) <= EXERTION_MOST,
+    words: ({ exertion }) => `Exertion ${exertion ?? 0} of 10.`,
+  },
+];
+
+/** The first condition that a session does not hold, form apart; undefined where it holds all. */
+export const unmetIn = (done: WorkDone, method: Pick<Method, 'discomfort'>): CleanCondition | undefined =>
+  CLEAN_CONDITIONS.find(({ holds }) => !holds(done, method));
+
+/** Whether a session of a movement went so that more may follow: every condition holds, and it was in good form. */
+export const isClean = (done: WorkDone, method: Pick<Method, 'discomfort'>): boolean =>
+  done.formFaults.length === 0 && unmetIn(done, method) === undefined;
 
 /** Whether a session meets a gate. */
 export const meets = (gate: Gate, done: WorkDone, method: Pick<Method, 'discomfort'>): boolean =>

@@ -8,7 +8,7 @@ import { capital } from '../../vocabulary/text.js';
 import { type SetUnit, UNIT_LETTERS } from '../../vocabulary/work.js';
 import { adviseOnDiscomfort } from '../reports/discomfort.js';
 import { formWords } from '../reports/form.js';
-import { type Gate, gateOf, gateWords, isClean, meets } from './gates.js';
+import { type Gate, gateOf, gateWords, isClean, meets, unmetIn } from './gates.js';
 import { AWAY_DAYS } from '../calls/needs-a-look.js';
 import type { WorkDone } from './work-done.js';
 
@@ -90,10 +90,10 @@ function stepFrom(history: readonly WorkDone[], level: Level, gate: Gate | null,
       why: `Nothing grows for the ${HAND_WORDS[last.hand]} before it is cleared.`,
     };
   if (!isClean(last, method)) {
-    const onlyForm = isClean({ ...last, formFaults: [] }, method);
+    const unmet = unmetIn(last, method);
     const form = last.formFaults.length > 0 ? [`${capital(formWords(last.formFaults))}.`] : [];
-    const told = [...(onlyForm ? [] : [heldBecause(last, method)]), ...form].join(' ');
-    return { step: HOLD, because: onlyForm ? 'form' : 'unclean', why: `${told} Once more as it is.` };
+    const reasons = [...(unmet ? [unmet.words(last, method)] : []), ...form].join(' ');
+    return { step: HOLD, because: unmet ? 'unclean' : 'form', why: `${reasons} Once more as it is.` };
   }
   if (!gate) return { step: HOLD, because: 'not yet', why: 'As it is.' };
   return moreAfter(history, level, gate, streak, question);
@@ -148,15 +148,6 @@ function againOutOfForm(history: readonly WorkDone[], levelId: string): Judged |
     because: 'form',
     why: `${capital(formWords(again))}, ${OUT_OF_FORM} sessions in a row: less of it, until it is done without.`,
   };
-}
-
-function heldBecause({ isWhole, discomfort, exertion, morning }: WorkDone, method: Method): string {
-  if (!isWhole) return 'Not all of it was done.';
-  if (discomfort === null) return 'Nobody told how it felt.';
-  if (adviseOnDiscomfort(discomfort, method.discomfort) !== 'go-on')
-    return `Discomfort ${discomfort} of 10${method.discomfort === 'none' ? ', where the method allows none' : ''}.`;
-  if (morning !== null && morning !== 'go-on') return 'The morning after asked to hold.';
-  return `Exertion ${exertion ?? 0} of 10.`;
 }
 
 /** Repetitions or seconds first, then sets, then effort, then the level. */

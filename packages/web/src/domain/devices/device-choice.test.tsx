@@ -2,7 +2,8 @@ import { describe, expect, jest, test } from '@jest/globals';
 import { must, protocolOf, type TrialSort } from '@clay-pot/core';
 import { screen, waitFor } from '@testing-library/react';
 import { answering, show } from '../../screen.fixture.js';
-import { DeviceChoice, deviceFor, deviceForHold, gaugeOf, type Source } from './device-choice.js';
+import { DeviceChoice } from './device-choice.js';
+import { deviceFor, deviceForHold, gaugeOf, type Source } from './sources.js';
 import { replayDevice } from './replay.js';
 
 const TYPED: Source = { kind: 'typed' };

@@ -1,85 +1,15 @@
-import {
-  type Action,
-  DEVICE_FAULTS,
-  type DeviceFault,
-  deviceKindOf,
-  type DeviceProgram,
-  type Gauge,
-  type Hand,
-  type Protocol,
-  type TrialSort,
-  trialSortOf,
-} from '@clay-pot/core';
+import { DEVICE_FAULTS, type DeviceFault, type TrialSort } from '@clay-pot/core';
 import { readDeviceFile } from '@clay-pot/core/exchange';
 import { useState } from 'react';
-import type { Device } from './device.js';
-import { hasOrientation, phoneDevice } from './phone.js';
 import { recordedPhone, replayDevice } from './replay.js';
-import { simulatedDevice } from './simulated.js';
+import { type Source, type SourceKind, sourceLabel, SOURCES } from './sources.js';
 import { SelectField } from '../../ui/field.js';
-
-/** Where numbers come from. */
-export type Source =
-  | { readonly kind: 'typed' }
-  | { readonly kind: 'simulated'; readonly fault: DeviceFault; readonly speed: number }
-  | { readonly kind: 'phone' }
-  | { readonly kind: 'photo' }
-  | { readonly kind: 'file'; readonly device: Device };
-
-/** With what a source measures, as it is kept; what the protocol says where it says nothing else. */
-export function gaugeOf(source: Source, sort: TrialSort | null): Gauge | null {
-  if (source.kind === 'photo') return 'photo';
-  if (source.kind === 'phone' || (source.kind === 'file' && sort === 'angle')) return 'phone';
-  return source.kind !== 'typed' && sort === 'plates' ? 'hand plates' : null;
-}
-
-/** Whose hand does what, for a device that is simulated. */
-interface Turn {
-  readonly protocol: Protocol;
-  readonly hand: Hand;
-  readonly athleteId: string;
-  readonly leverCm: number;
-}
-
-const PROGRAM_OF: Record<TrialSort, DeviceProgram> = { force: 'trial', angle: 'trial', plates: 'hold', 'all-out': 'all-out' };
-
-/** The device of a source for a hand; null where numbers are typed, or where it cannot measure this. */
-export function deviceFor(source: Source, { protocol, hand, athleteId, leverCm }: Turn): Device | null {
-  const sort = trialSortOf(protocol);
-  if (sort === null || source.kind === 'typed' || source.kind === 'photo') return null;
-  if (source.kind === 'phone') return sort === 'angle' ? phoneDevice() : null;
-  if (source.kind === 'file') return source.device;
-  return simulatedDevice({
-    ...{ kind: deviceKindOf(protocol), athleteId, hand, of: protocol.of, leverCm },
-    ...{ program: PROGRAM_OF[sort], isActive: protocol.kind === 'active range' },
-    ...(sort === 'plates' && { effortPercent: 100 }),
-    ...{ fault: source.fault, speed: source.speed },
-  });
-}
-
-/** Somebody who presses at a share of their most and keeps it. */
-interface Hold {
-  readonly athleteId: string;
-  readonly hand: Hand;
-  readonly of: Action;
-  readonly effortPercent: number;
-  readonly holdS: number;
-}
-
-/** The device of a source for a force that is kept; null where there is none. */
-export function deviceForHold(source: Source, { holdS, ...hold }: Hold): Device | null {
-  if (source.kind === 'file') return source.device;
-  if (source.kind !== 'simulated') return null;
-  const { fault, speed } = source;
-  const s = Math.min(LONGEST_HOLD_S, Math.max(1, Math.round(holdS)));
-  return simulatedDevice({ kind: 'grip', program: 'hold', ...hold, holdS: s, fault, speed });
-}
-const LONGEST_HOLD_S = 300;
 
 /** Larger files are not even read. */
 const MOST_BYTES = 30_000_000;
 
 const SIMULATED: Source = { kind: 'simulated', fault: 'none', speed: 1 };
+const KINDS = Object.keys(SOURCES) as SourceKind[];
 /** As quick as a hand, or quicker for trying out. */
 const SPEEDS = [1, 10, 50] as const;
 
@@ -120,12 +50,13 @@ export function DeviceChoice({ sort, isTypable = true, source, choose }: Props) 
   return (
     <div className="grid gap-2 sm:grid-cols-2">
       <SelectField label="Numbers come from" value={source.kind} onChange={(event) => pick(event.target.value)}>
-        {isTypable && <option value="typed">a gauge, typed</option>}
-        <option value="simulated">a simulated device</option>
-        {sort === 'angle' && <option value="photo">a picture, by three points</option>}
-        {sort === 'angle' && hasOrientation() && <option value="phone">this phone’s own sensor</option>}
+        {KINDS.filter((kind) => SOURCES[kind].offers(sort) && (isTypable || kind !== 'typed')).map((kind) => (
+          <option key={kind} value={kind}>
+            {SOURCES[kind].label(null)}
+          </option>
+        ))}
         {sort === 'angle' && <option value="recorded phone">a recorded phone</option>}
-        {source.kind === 'file' && <option value="file">{source.device.name}</option>}
+        {source.kind === 'file' && <option value="file">{sourceLabel(source)}</option>}
       </SelectField>
       {source.kind === 'simulated' && <Simulated source={source} choose={choose} />}
       {(source.kind === 'typed' || source.kind === 'file') && (

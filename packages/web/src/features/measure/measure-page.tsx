@@ -11,7 +11,7 @@ import { STEP_PAGE, StepBar } from '../../ui/step-bar.js';
 import { isoToday } from '../../ui/today.js';
 import { useToast } from '../../ui/toast.js';
 import { ChooseBattery } from './choose-battery.js';
-import type { Source } from '../../domain/devices/device-choice.js';
+import type { Source } from '../../domain/devices/sources.js';
 import { ProtocolRail } from './protocol-rail.js';
 import { ProtocolView } from './protocol-view.js';
 

@@ -19,7 +19,8 @@ import { useKnown } from '../../store/library.js';
 import { type Measuring, retest, setDetail, trialsOf } from '../../store/measuring.js';
 import { Button } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
-import { DeviceChoice, type Source } from '../../domain/devices/device-choice.js';
+import { DeviceChoice } from '../../domain/devices/device-choice.js';
+import { type Source } from '../../domain/devices/sources.js';
 import { SoFar } from './so-far.js';
 import { Turns } from './turns.js';
 

@@ -1,7 +1,7 @@
 import type { Athlete } from '@clay-pot/contracts';
 import { type Hand, type Protocol, RANGE_MOTIONS, trialSortOf } from '@clay-pot/core';
 import { useMemo } from 'react';
-import { deviceFor, type Source } from '../../domain/devices/device-choice.js';
+import { deviceFor, type Source } from '../../domain/devices/sources.js';
 import { DeviceTrial, type Taken } from './device-trial.js';
 import { PhotoGoniometer } from './photo-goniometer.js';
 import { TypedAllOut } from './typed-all-out.js';

@@ -20,7 +20,7 @@ import { addTrial, type Measuring, removeTrial, setLever, trialsOf, type TrialVa
 import { IconButton } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
-import { gaugeOf, type Source } from '../../domain/devices/device-choice.js';
+import { gaugeOf, type Source } from '../../domain/devices/sources.js';
 import { useValueLook, ValueEntry } from '../../domain/measuring/value-entry.js';
 import type { Taken } from './device-trial.js';
 import { TrialSource } from './trial-source.js';
