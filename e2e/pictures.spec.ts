@@ -21,7 +21,7 @@ test('pictures of the main views', async ({ coach: page }) => {
   const settled = async () => {
     // Nothing is pointed at.
     await page.mouse.move(1200, 2);
-    await page.waitForLoadState('networkidle');
+    await expect(page.getByRole('status').filter({ hasText: /^Fetching/ })).toHaveCount(0);
     await page.evaluate(() => document.fonts.ready);
     // Hands are drawn when the page is idle, by the processor here.
     await page.waitForTimeout(DRAWN_MS);

@@ -1,215 +1,564 @@
-export * from './vocabulary/actions.js';
-export * from './vocabulary/cautions.js';
-export * from './vocabulary/clock.js';
-export * from './vocabulary/constant.js';
-export * from './vocabulary/contacts.js';
-export * from './vocabulary/days.js';
-export * from './vocabulary/digits.js';
-export * from './vocabulary/fault.js';
-export * from './vocabulary/faults.js';
-export * from './vocabulary/hand-joints.js';
-export * from './vocabulary/hand-places.js';
-export * from './vocabulary/hand-settings.js';
-export * from './vocabulary/hand-shapes.js';
-export * from './vocabulary/hands.js';
-export * from './vocabulary/intake-words.js';
-export * from './vocabulary/limit.js';
-export * from './vocabulary/lists.js';
-export * from './vocabulary/looks.js';
-export * from './vocabulary/load-scale.js';
-export * from './vocabulary/measures.js';
-export * from './vocabulary/motions.js';
-export * from './vocabulary/muscles.js';
-export * from './vocabulary/form-faults.js';
-export * from './vocabulary/gravity.js';
-export * from './vocabulary/numbers.js';
-export * from './vocabulary/own-load.js';
-export * from './vocabulary/phases.js';
-export * from './vocabulary/places.js';
-export * from './vocabulary/same.js';
-export * from './vocabulary/schema.js';
-export * from './vocabulary/scores.js';
-export * from './vocabulary/sore-places.js';
-export * from './vocabulary/stop-signs.js';
-export * from './vocabulary/strengths.js';
-export * from './vocabulary/text.js';
-export * from './vocabulary/session-tests.js';
-export * from './vocabulary/units.js';
-export * from './vocabulary/usual-ranges.js';
-export * from './vocabulary/work.js';
-export * from './model/athlete.js';
-export * from './model/body.js';
-export * from './model/check-sequence.js';
-export * from './model/compare-sequences.js';
-export * from './model/pair-blocks.js';
-export { type Completion, doseCompletions } from './model/dose-completions.js';
-export * from './model/dose-shorthand.js';
-export * from './model/dose-words.js';
-export * from './model/dose.js';
-export * from './model/edits.js';
-export * from './model/fit.js';
-export * from './model/hand-picture.js';
-export * from './model/level-shapes.js';
-export * from './model/intake.js';
-export * from './model/levers.js';
-export * from './model/load.js';
-export * from './model/method.js';
-export * from './model/movement.js';
-export * from './model/effort-or-load.js';
-export * from './model/own-load.js';
-export * from './model/to-fetch.js';
-export * from './model/posture.js';
-export * from './model/reading.js';
-export * from './model/round-words.js';
-export * from './model/round.js';
-export * from './model/rounds.js';
-export * from './model/sequence.js';
-export * from './model/programme.js';
-export * from './model/session.js';
-export * from './model/usual-postures.js';
-export * from './mechanics/as-dosed.js';
-export * from './mechanics/asked.js';
-export * from './mechanics/belief.js';
-export * from './mechanics/capacity.js';
-export * from './mechanics/demand.js';
-export * from './mechanics/external-load.js';
-export * from './mechanics/hand-contact.js';
-export * from './mechanics/hand-load.js';
-export * from './mechanics/hold-size.js';
-export * from './mechanics/limb-motion.js';
-export * from './mechanics/linkage.js';
-export * from './mechanics/lower-link.js';
-export * from './mechanics/masses.js';
-export * from './mechanics/nearest.js';
-export * from './mechanics/norms.js';
-export * from './mechanics/outside-loads.js';
-export * from './mechanics/passive.js';
-export * from './mechanics/person.js';
-export * from './mechanics/planted.js';
-export * from './mechanics/plane.js';
-export * from './mechanics/reach-errors.js';
-export * from './mechanics/root.js';
-export * from './mechanics/segment-table.js';
-export * from './mechanics/segments.js';
-export * from './mechanics/solve.js';
-export * from './mechanics/vary.js';
-export * from './mechanics/weaker-hand.js';
-export * from './timeline/compile-timeline.js';
-export * from './timeline/done-timeline.js';
-export * from './timeline/planned-done.js';
-export * from './timeline/playhead.js';
-export * from './timeline/timeline.js';
-export * from './timeline/timeline-of.js';
+export { type Action, ACTION_NAMES, ACTIONS, oppositeAction } from './vocabulary/actions.js';
+export { CAUTION_IDS, type CautionId, CAUTIONS, WRITTEN_CAUTION_IDS } from './vocabulary/cautions.js';
+export { clock, countdown, minutesText } from './vocabulary/clock.js';
+export { constants, withValue } from './vocabulary/constant.js';
+export { type Contact, CONTACTS, type Facing, FACINGS } from './vocabulary/contacts.js';
+export { addDays, ageOn, daysBetween, dayWords, hoursBetween, isDay, isInstant, weekdayOf, WEEKDAYS } from './vocabulary/days.js';
+export { DIGITS } from './vocabulary/digits.js';
+export { type Fault, sentence, under } from './vocabulary/fault.js';
+export { faultsOf, MOST_FAULTS, requirementOf } from './vocabulary/faults.js';
+export { HAND_JOINTS, type HandJoint, handJointWords, type HandPose } from './vocabulary/hand-joints.js';
+export { HAND_PLACE_IDS, HAND_PLACES, type HandPlace } from './vocabulary/hand-places.js';
+export {
+  HAND_SETTINGS,
+  HAND_VIEWS,
+  type HandSetting,
+  type HandViewName,
+  OTHER_HANDS,
+  type OtherHandDoes,
+} from './vocabulary/hand-settings.js';
+export { HAND_SHAPE_NAMES, type HandShapeName } from './vocabulary/hand-shapes.js';
+export {
+  type Hand,
+  HAND_WORDS,
+  HANDS,
+  handsInTurn,
+  handsWorking,
+  otherHand,
+  SIDE_PLANS,
+  type SidePlan,
+  WORKING_SIDES,
+  type WorkingSide,
+} from './vocabulary/hands.js';
+export {
+  type Condition,
+  CONDITION_IDS,
+  CONDITIONS,
+  GOAL_IDS,
+  GOALS,
+  type Sign,
+  SIGN_IDS,
+  SIGNS,
+  SYMPTOM_KIND_IDS,
+  SYMPTOM_KINDS,
+} from './vocabulary/intake-words.js';
+export { type Limit } from './vocabulary/limit.js';
+export { firstOf, groupedBy, isSome, itemAt, lastOf, must } from './vocabulary/lists.js';
+export { LOOK_ANSWERS, LOOK_QUESTIONS, LOOK_STOPS, type LookAnswer, type LookStop } from './vocabulary/looks.js';
+export { LOAD_STEPS, type LoadStep, loadStepOf } from './vocabulary/load-scale.js';
+export {
+  type Gauge,
+  GAUGES,
+  MEASURABLE,
+  MEASURED_NAMES,
+  READING_KINDS,
+  READING_LIMITS,
+  READING_NAMES,
+  type ReadingKind,
+  readingUnit,
+  type ReadingUnit,
+} from './vocabulary/measures.js';
+export { CORNERS, isRangeMotion, type Loading, LOADINGS, MOTIONS, RANGE_MOTIONS, type RangeMotion } from './vocabulary/motions.js';
+export {
+  groupsOf,
+  MUSCLE_GROUPS,
+  type MuscleGroup,
+  oppositeGroup,
+  pairOf,
+  partsOf,
+  SIDE_GROUPS,
+  type SideGroup,
+} from './vocabulary/muscles.js';
+export { FORM } from './vocabulary/form-faults.js';
+export { GRAVITY, kgFromN, newtonsFromKg } from './vocabulary/gravity.js';
+export { percent, placesOf, readNumber, shown } from './vocabulary/numbers.js';
+export { OWN_LOADS, type OwnLoadName } from './vocabulary/own-load.js';
+export { type Phase, PHASES } from './vocabulary/phases.js';
+export { type Equipment, EQUIPMENT, type Place, PLACE_OF, PLACES, type Posture, POSTURES } from './vocabulary/places.js';
+export { same } from './vocabulary/same.js';
+export {
+  between,
+  bounded,
+  day,
+  email,
+  idOf,
+  instant,
+  kind,
+  list,
+  type Of,
+  oneOf,
+  optional,
+  record,
+  type RecordSchema,
+  type Schema,
+  text,
+  trueOrFalse,
+} from './vocabulary/schema.js';
+export { SORE_PLACE_LIST, SORE_PLACES, type SorePlace } from './vocabulary/sore-places.js';
+export { STOP_RULES, STOP_SIGN_IDS, STOP_SIGNS, type StopSign } from './vocabulary/stop-signs.js';
+export { STRENGTH_NAMES, STRENGTH_WORDS, type StrengthName, STRENGTHS } from './vocabulary/strengths.js';
+export { capital, counted, lowered } from './vocabulary/text.js';
+export { type Moment, MOMENTS, SESSION_TESTS, type SessionTest } from './vocabulary/session-tests.js';
+export { inWords, LENGTH_UNITS, MASS_UNITS, METRIC, shownAs, type ShownUnits } from './vocabulary/units.js';
+export { type DosingKind, USUAL_RANGES } from './vocabulary/usual-ranges.js';
+export {
+  OPEN_ENDS,
+  type OpenEnd,
+  SET_UNITS,
+  type SetUnit,
+  UNIT_BEHIND,
+  UNIT_LETTERS,
+  UNIT_OF,
+  WORK_KINDS,
+  type WorkKind,
+} from './vocabulary/work.js';
+export { ATHLETE, ATHLETE_LIMITS, type AthleteRecord, checkAthlete, CLEARANCE_LIMITS, type RecordedCaution } from './model/athlete.js';
+export { type Body, BODY_LIMITS, BodyError, bodyOf, REFERENCE_BODIES, type Sex, SEXES } from './model/body.js';
+export { checkSequence, resolveBlock, SequenceError } from './model/check-sequence.js';
+export { compareSequences, type SequenceChange } from './model/compare-sequences.js';
+export { pairBlocks } from './model/pair-blocks.js';
+export { doseCompletions } from './model/dose-completions.js';
+export { parseDose, printDose, printOwnLoad, printSets, printSides, retypeDose, ShorthandError } from './model/dose-shorthand.js';
+export { amountWords, doseInWords, doseSentence, workWords } from './model/dose-words.js';
+export {
+  amountLabel,
+  amountLimit,
+  amountOf,
+  type Dose,
+  DOSE,
+  DOSE_LIMITS,
+  MOST_SET_GROUPS,
+  piecesOf,
+  setCount,
+  type SetGroup,
+  setGroupsOf,
+  withSetGroups,
+  workOf,
+  worksOf,
+} from './model/dose.js';
+export { applyEdits, type Edit, freshBlockId, withRounds } from './model/edits.js';
+export { checkFit } from './model/fit.js';
+export { fitsSetting, type HandPictureSpec, type HandStation, MOST_STATIONS } from './model/hand-picture.js';
+export { handSaid } from './model/level-shapes.js';
+export {
+  checkHealth,
+  checkIntake,
+  type DiscomfortTimes,
+  type Health,
+  HEALTH,
+  healthOf,
+  type Intake,
+  INTAKE,
+  newIntake,
+  type PastCondition,
+  type Symptom,
+  withPerson,
+} from './model/intake.js';
+export { leversBetween } from './model/levers.js';
+export { answerFor, checkLoad, type LevelLoad, LOAD_FIELDS, LOAD_KINDS, type LoadKind, loadLimit } from './model/load.js';
+export {
+  checkMethod,
+  type Method,
+  METHOD,
+  METHOD_LIMITS,
+  METHOD_NUMBERS,
+  METHOD_TEXT,
+  type MethodNumber,
+  POLICIES,
+  POLICY_NAMES,
+  type PolicyName,
+} from './model/method.js';
+export {
+  type Climb,
+  CLIMBS,
+  effortMeans,
+  equipmentFor,
+  FAMILIES,
+  type FamilyId,
+  findLevel,
+  type Level,
+  type Movement,
+  MOVEMENT,
+  MOVEMENT_LIMITS,
+  type MovementCaution,
+  type MovementLookup,
+  neighbourLevel,
+  USUAL_PHASE,
+  usualWay,
+} from './model/movement.js';
+export { isKilograms, withEffortSet, withOwnSet } from './model/effort-or-load.js';
+export { fittedTo, ownLoadsOf, ownValueOf, withOwnLoad } from './model/own-load.js';
+export { thingsAfterBreak, thingsFor } from './model/to-fetch.js';
+export {
+  POSTURE_LABELS,
+  POSTURE_LIMITS,
+  PostureError,
+  type PostureField,
+  roughHeightM,
+  STANCE_FIELDS,
+  type SupportPosture,
+} from './model/posture.js';
+export { checkReading, latestReading, meanOf, newestFirst, type Reading, READING, READING_BOUNDS } from './model/reading.js';
+export { roundChangeWords, roundWords } from './model/round-words.js';
+export { inRound, type Round, ROUND, ROUND_LIMITS, type RoundChange } from './model/round.js';
+export { roundOf, timesOf, withRoundOver } from './model/rounds.js';
+export {
+  type Block,
+  BLOCK,
+  BLOCK_LIMITS,
+  inPhaseOrder,
+  movementIdsOf,
+  type Pacing,
+  type Sequence,
+  SEQUENCE,
+  SEQUENCE_LIMITS,
+  USUAL_PACING,
+} from './model/sequence.js';
+export {
+  type Away,
+  AWAY_KIND_IDS,
+  AWAY_KINDS,
+  type AwayKind,
+  checkProgramme,
+  endOf,
+  inDayOrder,
+  mondayOf,
+  type PlannedDay,
+  type Programme,
+  PROGRAMME,
+  PROGRAMME_LIMITS,
+  type ProgrammePlan,
+  RISES,
+  WEEK_KIND_IDS,
+  WEEK_KINDS,
+  weekIndexOf,
+  type WeekKind,
+} from './model/programme.js';
+export {
+  BLOCK_REPORT,
+  type BlockReport,
+  checkSessionEnd,
+  type Complaint,
+  COMPLAINT,
+  complaintWords,
+  type CountedSet,
+  DONE_SET,
+  type DoneSet,
+  type Ending,
+  ENDINGS,
+  FORM_TICK,
+  type FormTick,
+  HAND_LOOK,
+  type HandLook,
+  lookWords,
+  type Morning,
+  MORNING,
+  SESSION_END,
+  SESSION_LIMITS,
+  standingSets,
+} from './model/session.js';
+export { POSTURE_NAMES, USUAL_OF_SUPPORT, USUAL_POSTURES, type UsualPosture } from './model/usual-postures.js';
+export { asDosed, foundKilograms, withFoundLoad, withFoundLoads } from './mechanics/as-dosed.js';
+export { type ActionEffort } from './mechanics/asked.js';
+export { atOdds, type Evidence, intervalOf, maximum, normalShare, ratingErrors } from './mechanics/belief.js';
+export {
+  type Capacity,
+  capacityOf,
+  type CapacitySource,
+  effortPercent,
+  type Person,
+  rangeVerdict,
+  rangeWithHelpDeg,
+} from './mechanics/capacity.js';
+export { type Demand, demandOf, type HandDemand, type Loaded, postureDemand } from './mechanics/demand.js';
+export {
+  CARRY_PACE_M_PER_S,
+  carryDistanceM,
+  carryTimeS,
+  leverForMomentM,
+  rollerWork,
+  weightForMomentKg,
+  weightMomentNm,
+} from './mechanics/external-load.js';
+export { backSlopeDeg, palmSlopeDeg } from './mechanics/hand-contact.js';
+export { handLoad, type HandLoad, type PostureLoad } from './mechanics/hand-load.js';
+export { edgeFactor, fingersFactor, handleFactor, openingFactor, pinchOf } from './mechanics/hold-size.js';
+export { speedPercent } from './mechanics/limb-motion.js';
+export { nearestPossible } from './mechanics/nearest.js';
+export { stretchMomentNm } from './mechanics/passive.js';
+export { type ForWhom, maximaOf, personOf, referencePerson, withRanges } from './mechanics/person.js';
+export { planted } from './mechanics/planted.js';
+export { along, angleAtDeg, chord, corner, distance, type Point, RAD, toDeg } from './mechanics/plane.js';
+export { cm } from './mechanics/reach-errors.js';
+export { segmentsOf } from './mechanics/segments.js';
+export {
+  demandCurve,
+  hardestOf,
+  NotReachedError,
+  QUANTITIES,
+  type Quantity,
+  quantityOf,
+  sampleCurve,
+  solvedInterval,
+  type SolvedInterval,
+  solveLevel,
+  solvePosture,
+} from './mechanics/solve.js';
+export { fieldValue, movableFields, withField } from './mechanics/vary.js';
+export { weakerHand } from './mechanics/weaker-hand.js';
+export { compileTimeline, turnOf } from './timeline/compile-timeline.js';
+export { doneTimeline } from './timeline/done-timeline.js';
+export { completion, plannedAgainstDone, type PlannedDoneRow, totals } from './timeline/planned-done.js';
+export {
+  advance,
+  AT_START,
+  back,
+  currentPart,
+  doneOf,
+  extend,
+  finish,
+  isOver,
+  momentMs,
+  type Move,
+  type Playhead,
+  rejoin,
+  remainingMs,
+  skip,
+  skipBlock,
+  untilNextChangeMs,
+} from './timeline/playhead.js';
+export {
+  AT_THE_START,
+  type EventKind,
+  fixedOf,
+  milliseconds,
+  moveTo,
+  type Stint,
+  summarise,
+  type Timeline,
+  type TimelineEvent,
+} from './timeline/timeline.js';
+export { timelineOf } from './timeline/timeline-of.js';
 export { distanceS, stepsOver, USUAL_TEMPO } from './timeline/write-work.js';
-export * from './effort/balance.js';
-export * from './effort/block-groups.js';
-export * from './effort/block-sums.js';
-export * from './effort/chances.js';
-export * from './effort/compartments.js';
+export { type Balance, outOfBand, type Ratio, SIDES_BAND } from './effort/balance.js';
+export { type BlockGroup, blockGroups } from './effort/block-groups.js';
+export { blockChances } from './effort/chances.js';
+export { capacityLeft, enduranceDoseOf, enduranceTimeS, failsAt, holdTimeS, RESTED, restingShare, step } from './effort/compartments.js';
 export { type Gap, gapsOf } from './effort/gaps.js';
-export * from './effort/coverage.js';
-export * from './effort/doubt.js';
-export * from './effort/effort-timeline.js';
-export * from './effort/evidence.js';
-export * from './effort/felt.js';
-export * from './effort/foretold.js';
-export * from './effort/calibration.js';
-export * from './effort/share.js';
-export * from './effort/fatigue-course.js';
-export * from './effort/open-sets.js';
-export * from './effort/past.js';
-export * from './effort/rates.js';
-export * from './effort/session-account.js';
-export * from './effort/session-view.js';
-export * from './measure/angle-trial.js';
-export * from './measure/band.js';
-export * from './measure/drop.js';
-export * from './measure/contractions.js';
-export * from './measure/critical-force.js';
-export * from './measure/device.js';
-export * from './measure/device-trials.js';
-export * from './measure/effort-watch.js';
-export * from './measure/error.js';
-export * from './measure/gauge-lever.js';
-export * from './measure/measured.js';
-export * from './measure/photo-angle.js';
-export * from './measure/place-in-norm.js';
-export * from './measure/plates-trial.js';
-export * from './measure/protocols.js';
-export * from './measure/reach.js';
-export * from './measure/readings-over-time.js';
-export * from './measure/readings-tell.js';
-export * from './measure/sample.js';
-export * from './measure/sides.js';
-export * from './measure/simulated-device.js';
-export * from './measure/trace.js';
-export * from './measure/trend.js';
-export * from './measure/unit-doubt.js';
-export * from './rules/safety/against-load.js';
-export * from './rules/safety/caps.js';
-export * from './rules/calls/index.js';
-export * from './rules/safety/caution-limits.js';
-export * from './rules/safety/cautions.js';
-export * from './rules/ladders/check-movement.js';
-export * from './rules/safety/clearance.js';
-export * from './rules/reports/discomfort.js';
-export * from './rules/ladders/insert-level.js';
-export * from './rules/ladders/ladder.js';
-export * from './rules/safety/may-begin.js';
-export * from './rules/safety/may-measure.js';
-export * from './rules/progress/remembered.js';
-export * from './rules/doses/method-dose.js';
-export * from './rules/words/method-words.js';
-export * from './rules/reports/morning.js';
-export * from './rules/calls/needs-a-look.js';
-export * from './rules/safety/standing-verdict.js';
-export * from './rules/words/terms.js';
-export * from './rules/doses/usual-dose.js';
-export * from './rules/checks/check-mutes.js';
-export * from './rules/checks/finding.js';
-export * from './rules/fixes/edit-words.js';
-export * from './rules/fixes/offered.js';
-export * from './rules/fixes/on-the-spot.js';
-export * from './rules/checks/index.js';
-export * from './rules/safety/sore-places.js';
-export * from './rules/screening/after-intake.js';
-export * from './rules/screening/intake-due.js';
-export * from './rules/screening/movements-open.js';
-export * from './rules/screening/referral-letter.js';
-export * from './rules/screening/screen-rules.js';
-export * from './rules/screening/screen.js';
-export * from './rules/screening/why-it-hurts.js';
-export * from './programme/due.js';
-export * from './programme/athlete-calls.js';
-export * from './programme/call-edits.js';
-export * from './programme/coming.js';
-export * from './programme/calendar-entries.js';
-export * from './programme/goal-gate.js';
-export * from './programme/compare.js';
-export * from './programme/done-days.js';
-export * from './programme/edits.js';
-export * from './programme/evaluate.js';
-export type * from './programme/finding.js';
+export {
+  type Coverage,
+  type Direction,
+  DIRECTIONS,
+  HAND_FORMS,
+  type HandForm,
+  MAIN,
+  MAIN_DIRECTIONS,
+  mergeCoverage,
+  WHEEL_RINGS,
+} from './effort/coverage.js';
+export { chanceOfHaving, decidesWords, effortWords, isKnown, measureWords, peopleWords, whatToMeasure } from './effort/doubt.js';
+export { effortTimeline } from './effort/effort-timeline.js';
+export { exertionFelt, workFelt, type WorkFelt } from './effort/felt.js';
+export { type Foretold } from './effort/foretold.js';
+export { type Calibration, calibrationOf, type CalibrationPoint } from './effort/calibration.js';
+export { shareOf } from './effort/share.js';
+export { failureWords, fatigueCourses, type GroupCourse } from './effort/fatigue-course.js';
+export { likelyOfBlock, likelyWords } from './effort/open-sets.js';
+export {
+  type CarriedOut,
+  dosesWithin,
+  HARD_PERCENT,
+  loadTrends,
+  ofBothHands,
+  type PastSession,
+  pastSessions,
+  RATIO_BAND,
+  SPACED_GROUPS,
+  sumDoses,
+} from './effort/past.js';
+export { enduranceS, RATES, ratesOf } from './effort/rates.js';
+export { type BlockAccount, type HandAccount, type SessionAccount } from './effort/session-account.js';
+export { lowestBands, type SessionQuestion, type SessionView, viewOf } from './effort/session-view.js';
+export { angleTrialOf, tiltBetween } from './measure/angle-trial.js';
+export {
+  type Band,
+  bandOf,
+  bandOfPress,
+  type BandScore,
+  bandWatched,
+  keptPercent,
+  NOT_TRIED,
+  placeInBand,
+  scoreIn,
+  unwatched,
+} from './measure/band.js';
+export { dropWatched, isLetGo, NOT_HELD } from './measure/drop.js';
+export {
+  ALL_OUT,
+  contractionsAbove,
+  type CriticalForce,
+  criticalForceOf,
+  FEWEST_CONTRACTIONS,
+  repeatsAbove,
+} from './measure/critical-force.js';
+export { DEVICE_KINDS, type DeviceKind, type DeviceSample, FORCE_UNITS, type ForceUnit } from './measure/device.js';
+export {
+  allOutFrom,
+  type AllOutTest,
+  deviceKindOf,
+  faultsIn,
+  LASTS_AT_MOST_S,
+  lineReader,
+  OVER_AFTER_S,
+  platesNow,
+  tellTrial,
+  type TrialSort,
+  trialSortOf,
+  type TrialTold,
+} from './measure/device-trials.js';
+export { isEffortOver, NOTHING_SEEN, watched } from './measure/effort-watch.js';
+export { bandOfReading, changeOf, detectableChange, errorOf, type MeasurementError, pooledSpread } from './measure/error.js';
+export { LEVER_CM, momentOf, USUAL_LEVER_CM } from './measure/gauge-lever.js';
+export { type PhotoAngle, photoAngleOf, photoWayOf, type PicturePoint, type ThreePoints } from './measure/photo-angle.js';
+export { placeInNorm } from './measure/place-in-norm.js';
+export { platesTrialOf } from './measure/plates-trial.js';
+export {
+  BATTERIES,
+  type BatteryId,
+  batteryMinutes,
+  comesWith,
+  FIRST_WHY,
+  isOfEachHand,
+  LED_PROTOCOLS,
+  measuredAs,
+  type Protocol,
+  protocolName,
+  protocolOf,
+  sidesInTurn,
+  testsWords,
+} from './measure/protocols.js';
+export { type Reach, reachOf } from './measure/reach.js';
+export {
+  allRepeats,
+  dayByDay,
+  type DayReading,
+  keyOfThing,
+  knownRepeats,
+  type MeasuredThing,
+  type Repeats,
+  repeatsOf,
+  thingsIn,
+} from './measure/readings-over-time.js';
+export { heldAndTested } from './measure/readings-tell.js';
+export { type ForceSample, secondsText } from './measure/sample.js';
+export { type Sides, sidesOf } from './measure/sides.js';
+export {
+  DEVICE_FAULTS,
+  DEVICE_PROGRAMS,
+  type DeviceFault,
+  type DeviceProgram,
+  mostOn,
+  programSeconds,
+  SimulatedDevice,
+  type SimulatedSetup,
+} from './measure/simulated-device.js';
+export { type Trace, traceOf } from './measure/trace.js';
+export { type DayValue, type Trend, trendOf } from './measure/trend.js';
+export { readingDoubt } from './measure/unit-doubt.js';
+export { againstLoad } from './rules/safety/against-load.js';
+export { capWords, type WayOfLoading } from './rules/safety/caps.js';
+export {
+  ANSWER_KINDS,
+  ANSWERS,
+  AS_IT_IS,
+  type Call,
+  callAfter,
+  type CallAnswerKind,
+  type CallGroup,
+  callGroups,
+  type CallKind,
+  type CallOption,
+  CALLS,
+  checkTyped,
+  groupWords,
+  isOnRecord,
+  mayDecline,
+  openCalls,
+  type TypedDose,
+  withTypedDose,
+  worstFirst,
+} from './rules/calls/index.js';
+export {
+  askedBy,
+  barredWords,
+  cautionAdvice,
+  cautionLabel,
+  cautionsOn,
+  checkStopsKept,
+  forbidsLoading,
+  handsOf,
+  keyOfCaution,
+  keyOfStop,
+  stopCaution,
+  withAge,
+  withStops,
+} from './rules/safety/cautions.js';
+export { checkMovement } from './rules/ladders/check-movement.js';
+export { type Advice, advicesOf, concernsOf, mustWait, openSides } from './rules/safety/clearance.js';
+export { adviseOnDiscomfort, DISCOMFORT_WORDS, type DiscomfortAdvice, type DiscomfortPolicy } from './rules/reports/discomfort.js';
+export { insertLevel, movementFor, nameFor } from './rules/ladders/insert-level.js';
+export { climbedBy, type Rung, rungsOf } from './rules/ladders/ladder.js';
+export { stopsOf } from './rules/safety/may-begin.js';
+export { whyNotMeasured } from './rules/safety/may-measure.js';
+export { doseToAdd, levelFor } from './rules/progress/remembered.js';
+export { doseAs, doseFor } from './rules/doses/method-dose.js';
+export { AFTER_CARE, cuesFor, DISCOMFORT_RULE } from './rules/words/method-words.js';
+export { adviseOnMorning, isMorningAsked, type MorningAdvice, type MorningScores } from './rules/reports/morning.js';
+export { CLASS_THINGS, isGrave, needsALook } from './rules/calls/needs-a-look.js';
+export { standingVerdict } from './rules/safety/standing-verdict.js';
+export { kgMinutes, type TermId, termOf, TERMS } from './rules/words/terms.js';
+export { unusualInDose } from './rules/doses/usual-dose.js';
+export { checkMutes } from './rules/checks/check-mutes.js';
+export { type Severity } from './rules/checks/finding.js';
+export { doseWords } from './rules/fixes/edit-words.js';
+export { type Offer, offersStepwise } from './rules/fixes/offered.js';
+export { type Ease, type EaseReason, easesFor, kindOf } from './rules/fixes/on-the-spot.js';
+export { CHECKS, type Finding, findingsOf, keyOfFinding } from './rules/checks/index.js';
+export { severityOf, soreAdvice, soreGroup } from './rules/safety/sore-places.js';
+export { afterIntake, recordAfterIntake } from './rules/screening/after-intake.js';
+export { intakeDue } from './rules/screening/intake-due.js';
+export { type MovementOpen, movementsOpen } from './rules/screening/movements-open.js';
+export { referralLetter } from './rules/screening/referral-letter.js';
+export { SIGN_RULES, type Verdict, VERDICT_WORDS, VERDICTS, worstOf } from './rules/screening/screen-rules.js';
+export { type OffTheTable, screen, type Screening } from './rules/screening/screen.js';
+export { type PathEnd, whyItHurts } from './rules/screening/why-it-hurts.js';
+export { dueOn, nextAfter } from './programme/due.js';
+export { type ToldLedSession } from './programme/athlete-calls.js';
+export { carriedOutIn } from './programme/call-edits.js';
+export { calendarEntries, type CalendarEntry } from './programme/calendar-entries.js';
+export { goalGate } from './programme/goal-gate.js';
+export { compareProgrammes } from './programme/compare.js';
+export { carriedOutOn, dueInProgramme, lookBackDays, nextInProgramme } from './programme/done-days.js';
+export { editProgramme, freshSessionId, type ProgrammeEdit } from './programme/edits.js';
+export { evaluateProgramme, type ProgrammeView } from './programme/evaluate.js';
+export { type ProgrammeFinding } from './programme/finding.js';
 export { awayOn } from './programme/rules/free-day.js';
-export { PROGRAMME_RULES } from './programme/rules/index.js';
-export * from './programme/load-line.js';
-export * from './programme/ramp.js';
-export * from './programme/schedule.js';
-export * from './programme/seen.js';
-export * from './programme/session-plan.js';
-export * from './programme/session-load.js';
-export * from './programme/toward-event.js';
-export * from './programme/simulated/study.js';
-export * from './picture/figure-hand.js';
-export * from './picture/figure.js';
-export * from './picture/free-figure.js';
+export { loadedGroups, loadLine, type LoadPoint } from './programme/load-line.js';
+export { ramped } from './programme/ramp.js';
+export { apart, checkWish, EASY_PLAN, LOADING_PLAN, scheduled, type ScheduleWish, weeksOf, weeksUntil } from './programme/schedule.js';
+export { isAhead, lastDayOf, type PlannedSession, type ProgrammeQuestion, type WeekView } from './programme/seen.js';
+export { amountAt, planOf, sequencesOn } from './programme/session-plan.js';
+export { isNearEvent } from './programme/toward-event.js';
+export { studied, study, STUDY_LIMITS, type StudyQuestion, type StudyRow } from './programme/simulated/study.js';
+export { type HandMoment, type HandView } from './picture/figure-hand.js';
+export { figureOf } from './picture/figure.js';
 export { MEASURED_BONES, SKIN_BONES } from './picture/hand/bones-measured.js';
 export { mirroredMoment } from './picture/hand/moment.js';
 export { freeHand } from './picture/hand/free-hand.js';
-export { exampleNow, exampleOf, handNow, type HandNow } from './picture/hand/beat.js';
+export { exampleNow, exampleOf, handNow } from './picture/hand/beat.js';
 export { type Beat, poseOfStation, stationsOf } from './picture/hand/course.js';
 export { partsIn, type PlacedHand } from './picture/hand/flesh.js';
-export { eyeAxes, eyeFor, type Frame3d, frameAround, mirroredFrame, shownAt, turnedFrame } from './picture/hand/framing.js';
+export { eyeFor, type Frame3d, frameAround, mirroredFrame, shownAt, turnedFrame } from './picture/hand/framing.js';
 export { type HandPicture, handPictureOf, postureHand } from './picture/hand/hand-picture.js';
 export { settingOf } from './picture/hand/setting-of.js';
 export { MOST_N_CM2, pressureOn, type PressureSpot, trailOf, type WristArc, wristArcOf, zonePressure } from './picture/hand/marks.js';
@@ -217,42 +566,44 @@ export { type HandMoment3d } from './picture/hand/moment.js';
 export { type PlaceSide, PLACE_SIDES, placeOn, placePicture, PLACES_ON } from './picture/hand/places.js';
 export { draggedTo, HANDLE_PLACES, HANDLES, posableIn, posingFrame, stationOf, turnedOver, withJoint } from './picture/hand/posing.js';
 export { pushArrow } from './picture/hand/pushing.js';
-export { type HandSize, handSizeOf, type Part, type Skeleton, sized, skeletonOf } from './picture/hand/skeleton.js';
-export { type Placement, type Vec3 } from './picture/hand/space.js';
+export { type HandSize, handSizeOf, type Skeleton, sized, skeletonOf } from './picture/hand/skeleton.js';
+export { type Vec3 } from './picture/hand/space.js';
 export { type Look, type Thing } from './picture/hand/things.js';
 export { VIEW_POINTS, type ViewPoint } from './picture/hand/views.js';
-export * from './picture/hand-shape.js';
-export * from './picture/posture-course.js';
-export * from './picture/outline.js';
-export * from './picture/pose.js';
-export * from './picture/pot.js';
-export * from './picture/scene.js';
-export * from './picture/support-figure.js';
-export * from './compose/goal.js';
-export * from './compose/question.js';
-export * from './compose/candidate.js';
-export * from './compose/candidates.js';
-export * from './compose/linear.js';
-export * from './compose/highs-solver.js';
-export * from './compose/load-solver.js';
-export * from './compose/integer-programme.js';
-export * from './compose/composed.js';
-export * from './compose/compose.js';
-export { assessed, gapOf } from './compose/fitting.js';
-export { type Follower, GAP_PERCENT } from './compose/search.js';
-export * from './compose/arrange.js';
-export * from './compose/alternatives.js';
+export { fingerLine, HAND_SHAPES, type HandShape, HEEL_MARKS, KNUCKLE_MARKS, PALM, topFingers } from './picture/hand-shape.js';
+export { footOutline, headOutline, limbOutline, shortsOutline, trunkOutline } from './picture/outline.js';
+export { type BodyPose } from './picture/pose.js';
+export {
+  type Coil,
+  type Crack,
+  describePot,
+  isThrough,
+  type Pot,
+  POT_MEASURES,
+  type PotMeasure,
+  potOf,
+  potWords,
+  shapesOfPot,
+} from './picture/pot.js';
+export { type Figure, type Prop } from './picture/scene.js';
+export { postureFigure } from './picture/support-figure.js';
+export { composingOf } from './compose/question.js';
+export { candidatesFor, possibleFor } from './compose/candidates.js';
+export { loadSolver } from './compose/load-solver.js';
+export { integerProgrammeOf } from './compose/integer-programme.js';
+export { compose } from './compose/compose.js';
+export { gapOf } from './compose/fitting.js';
+export { GAP_PERCENT } from './compose/search.js';
 export type { RuleId } from './compose/rule-id.js';
 export { ruleWords } from './compose/rule-words.js';
 export type { Binding, Reason } from './compose/reasons.js';
 export type { GiveUp } from './compose/give-up.js';
 export { Choice } from './compose/choice.js';
-export * from './rules/progress/work-done.js';
-export * from './rules/reports/form.js';
+export { type WorkDone } from './rules/progress/work-done.js';
+export { faultsToWatch, formFaultsOf, formWords } from './rules/reports/form.js';
 export { moreIn } from './rules/doses/asks-more.js';
-export * from './rules/progress/gates.js';
-export * from './rules/doses/in-amount.js';
-export * from './rules/progress/level-standing.js';
-export * from './rules/progress/standings.js';
-export * from './rules/progress/progressed.js';
-export * from './rules/progress/gate-forecast.js';
+export { type Gate, gateWords } from './rules/progress/gates.js';
+export { inAmount } from './rules/doses/in-amount.js';
+export { isMore, type LevelStanding, type Step } from './rules/progress/level-standing.js';
+export { standingsOf } from './rules/progress/standings.js';
+export { type GateForecast } from './rules/progress/gate-forecast.js';

@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import * as core from '../src/index.js';
+import { working } from '../src/vocabulary/constant.js';
 import { REFERENCE_BODIES } from '../src/model/body.js';
 
-const { constants, handLoad, USUAL_POSTURES, withValue, working } = core;
+const { constants, handLoad, USUAL_POSTURES, withValue } = core;
 const document = readFileSync(new URL('../../../docs/constants.md', import.meta.url), 'utf8');
 const rows = new Map(
   document

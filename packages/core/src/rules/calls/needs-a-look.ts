@@ -30,7 +30,7 @@ export interface Looked {
 }
 
 /** Why somebody needs a look, the weightiest first. */
-export interface Look {
+export interface LookReason {
   readonly weight: number;
   readonly reasons: readonly string[];
 }
@@ -38,7 +38,7 @@ export interface Look {
 /** How much each reason weighs: what may hurt before what is only late. */
 const WEIGHT = { barred: 100, felt: 80, lost: 60, ask: 50, uneven: 40, measure: 30, away: 20 } as const;
 /** Whether something may hurt, rather than is only late. @example isGrave({ weight: 100.05 }) → true */
-export const isGrave = ({ weight }: Pick<Look, 'weight'>): boolean => weight >= WEIGHT.felt;
+export const isGrave = ({ weight }: Pick<LookReason, 'weight'>): boolean => weight >= WEIGHT.felt;
 /** A battery of readings this old is late. */
 export const MEASURE_AGAIN = working('Measured again', 56, 'days', 'a battery every four weeks; twice as long is late', [28, 90]).value;
 /** After such a gap a level back is due (practice: progress). */
@@ -53,7 +53,7 @@ export const CLASS_THINGS: readonly MeasuredThing[] = [
 const BESIDE = 1000;
 
 /** Whether somebody of a class needs a look today, and why. @example needsALook({ cautions: [], dominantHand: 'right', askedOn: '2026-06-01', readings: [], measuredOn: null, lastSession: null }, '2026-06-02').reasons → ['never measured', 'no session yet'] */
-export function needsALook(who: Looked, today: string): Look {
+export function needsALook(who: Looked, today: string): LookReason {
   const found = [...ofCautions(who, today), ...ofSession(who, today), ...ofReadings(who, today)].sort((a, b) => b.weight - a.weight);
   // One grave reason weighs more than many light ones; among equals what comes beside it decides.
   const beside = found.slice(1).reduce((sum, { weight }) => sum + weight, 0);

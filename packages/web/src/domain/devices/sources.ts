@@ -107,7 +107,7 @@ export const SOURCES: { readonly [K in SourceKind]: SourceEntry<K> } = {
 const entryOf = <K extends SourceKind>({ kind }: { readonly kind: K }): SourceEntry<K> => SOURCES[kind];
 
 /** How a source is called. */
-export const sourceLabel = (source: Source): string => entryOf(source).label(source as never);
+export const sourceLabel = (source: Source): string => entryOf(source).label(source);
 
 /** With what a source measures, as it is kept; what the protocol says where it says nothing else. */
 export const gaugeOf = (source: Source, sort: TrialSort | null): Gauge | null => entryOf(source).gauge(sort);
@@ -115,8 +115,8 @@ export const gaugeOf = (source: Source, sort: TrialSort | null): Gauge | null =>
 /** The device of a source for a hand; null where numbers are typed, or where it cannot measure this. */
 export function deviceFor(source: Source, turn: Omit<Turn, 'sort'>): Device | null {
   const sort = trialSortOf(turn.protocol);
-  return sort === null ? null : entryOf(source).device(source as never, { ...turn, sort });
+  return sort === null ? null : entryOf(source).device(source, { ...turn, sort });
 }
 
 /** The device of a source for a force that is kept; null where there is none. */
-export const deviceForHold = (source: Source, hold: Hold): Device | null => entryOf(source).hold(source as never, hold);
+export const deviceForHold = (source: Source, hold: Hold): Device | null => entryOf(source).hold(source, hold);
