@@ -52,25 +52,6 @@ test('a sequence is composed for somebody, one block kept, one changed for anoth
   await expect(page.getByRole('region', { name: 'Checks' })).toContainText('nothing found');
 });
 
-test('what cannot be had together says what would have to change', async ({ coach: page }) => {
-  await page.goto('/compose');
-  await page.getByLabel('Minutes', { exact: true }).fill('12');
-  await page.getByRole('button', { name: 'Compose', exact: true }).click();
-  await expect(page.getByRole('button', { name: /^Keep/ }).nth(8)).toBeVisible({ timeout: 40_000 });
-  await page
-    .getByRole('button', { name: 'Good enough' })
-    .or(page.getByText(/^found in/))
-    .first()
-    .click();
-  for (let pinned = 0; pinned < 8; pinned++) await page.getByRole('button', { name: /^Keep/ }).first().click();
-  // What is typed badly stays, with the reason; nothing is lost.
-  await page.getByLabel('Minutes', { exact: true }).fill('nonsense');
-  await expect(page.getByText('A whole number within 1–240.')).toBeVisible();
-  await page.getByLabel('Minutes', { exact: true }).fill('2');
-  await page.getByRole('button', { name: /^Compose anew, keeping/ }).click();
-  await expect(page.getByRole('alert')).toContainText(/min more are needed/, { timeout: 40_000 });
-});
-
 test('by keyboard only: a sequence is fitted to fewer minutes with its own movements, and what was there comes back', async ({
   coach: page,
 }) => {

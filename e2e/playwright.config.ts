@@ -9,8 +9,7 @@ export default defineConfig({
   testIgnore: process.env['PICTURES'] ? [] : ['pictures.spec.ts'],
   timeout: 90_000,
   expect: { timeout: 12_000 },
-  // A journey waits half of its time: three fill two cores.
-  workers: 3,
+  workers: 2,
   fullyParallel: false,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_FILE'] ?? 'test-results/results.json' }]],

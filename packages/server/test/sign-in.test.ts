@@ -68,16 +68,18 @@ describe('signing in', () => {
     expect({ ...unknown.body, instance: '' }).toEqual({ ...wrong.body, instance: '' });
     // Both pay for one argon2 verification, which is nearly all of the time; a missing one would be some twenty times quicker.
     const timeOf = async (asked: string) => {
-      const times: number[] = [];
-      for (let round = 0; round < 3; round++) {
-        await house.source.getRepository(SignInFailureRow).clear();
-        const start = performance.now();
-        await tryToSignIn(asked, 'not it');
-        times.push(performance.now() - start);
-      }
-      return Math.min(...times);
+      await house.source.getRepository(SignInFailureRow).clear();
+      const start = performance.now();
+      await tryToSignIn(asked, 'not it');
+      return performance.now() - start;
     };
-    const [known, stranger] = [await timeOf(email), await timeOf('nobody@nowhere.example')];
+    // A busy machine only makes it longer: the least of some rounds, taken by turns, is what it takes.
+    let [known, stranger] = [Infinity, Infinity];
+    const isAlike = () => stranger > known / 3 && stranger < known * 3;
+    for (let round = 0; round < 15 && (round < 3 || !isAlike()); round++) {
+      known = Math.min(known, await timeOf(email));
+      stranger = Math.min(stranger, await timeOf('nobody@nowhere.example'));
+    }
     expect(stranger).toBeGreaterThan(known / 3);
     expect(stranger).toBeLessThan(known * 3);
   });
