@@ -40,6 +40,11 @@ test('from ten findings to none by the fix buttons alone; every step can be undo
 
 test('the pot’s width can be weight, effort or dose, stays through a reload, and goes out as a file', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
+  const last = page.getByRole('listitem', { name: /^Block 14:/ });
+  await pot(page)
+    .locator(`[data-coil="${(await last.getAttribute('id'))!.replace('block-', '')}"]`)
+    .click();
+  await expect(last).toBeInViewport();
   await page.getByLabel('Width').selectOption('load');
   await expect(pot(page)).toHaveAccessibleName(/^Weight on the hand of 14 blocks .* % of body weight/);
   await page.reload();

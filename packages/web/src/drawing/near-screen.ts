@@ -24,7 +24,7 @@ function whenNear(element: Element, act: () => void): () => void {
 }
 
 /**
- * Whether an element is near the screen, or has been: what nobody has come near costs nothing.
+ * Whether an element is near the screen, or has been: a picture far from the screen costs nothing.
  * @param eager whether it counts as near from the start, as for what is printed
  */
 export function useNear(box: RefObject<Element | null>, eager = false): boolean {

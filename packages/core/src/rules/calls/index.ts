@@ -19,21 +19,21 @@ export * from './question.js';
 export { checkTyped, withTypedDose } from './typed.js';
 
 /** What proposes calls, each in its turn: it sees what was proposed before it. A new one is an entry here (CONTRIBUTING). */
-const PROPOSERS: readonly { readonly id: string; readonly propose: (scene: CallScene, before: readonly Call[]) => Call[] }[] = [
-  { id: 'refer', propose: referCalls },
-  { id: 'rest', propose: restCalls },
-  { id: 'less', propose: lessCalls },
+const PROPOSERS: readonly ((scene: CallScene, before: readonly Call[]) => Call[])[] = [
+  referCalls,
+  restCalls,
+  lessCalls,
   // A session that something graver speaks of already gets no call of its own.
-  { id: 'after a session', propose: afterCalls },
-  { id: 'form', propose: formCalls },
-  { id: 'measure again', propose: measureCalls },
-  { id: 'progress', propose: progressCalls },
+  afterCalls,
+  formCalls,
+  measureCalls,
+  progressCalls,
 ];
 
 /** All that is proposed for an athlete, the gravest first. While a stop or a referral stands for a hand, nothing asks more of it. */
 export function callsOf(question: CallQuestion): Call[] {
   const scene: CallScene = { ...question, viewOf: viewsOnce(question.viewOf), barred: barredHands(question) };
-  const calls = PROPOSERS.reduce<readonly Call[]>((before, { propose }) => [...before, ...propose(scene, before)], []);
+  const calls = PROPOSERS.reduce<readonly Call[]>((before, propose) => [...before, ...propose(scene, before)], []);
   return calls.map((call) => withTyping(scene, call)).sort(worstFirst);
 }
 

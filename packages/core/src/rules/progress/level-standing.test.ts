@@ -4,7 +4,7 @@ import { METHODS, shippedMovement } from '../../library/index.js';
 import { findLevel } from '../../model/movement.js';
 import { addDays } from '../../vocabulary/days.js';
 import { itemAt, lastOf, must } from '../../vocabulary/lists.js';
-import { gateOf, gateWords } from './gates.js';
+import { CLEAN_CONDITIONS, gateOf, gateWords, isClean, unmetIn } from './gates.js';
 import { isMore, standingOf, type StandingQuestion } from './level-standing.js';
 import { MORNING_ADVICE } from '../reports/morning.js';
 import type { WorkDone } from './work-done.js';
@@ -143,6 +143,23 @@ describe('what comes next', () => {
     const standing = standingOf([done({ daysAgo: 7 }), done({ daysAgo: 2, ...change })], question);
     expect(standing.step).toEqual({ kind: 'hold' });
     expect(standing.why).toContain(why);
+  });
+
+  test('each condition for more keeps a session that fails it alone, in its own words', () => {
+    const method = METHODS['floor-loading'];
+    const failing: Record<string, Partial<WorkDone>> = {
+      'all of it': { isWhole: false },
+      rated: { discomfort: null },
+      discomfort: { discomfort: 3 },
+      'next morning': { morning: 'hold' },
+      exertion: { exertion: 9 },
+    };
+    expect(CLEAN_CONDITIONS.map(({ id }) => id)).toEqual(Object.keys(failing));
+    for (const { id, words } of CLEAN_CONDITIONS) {
+      const failed = done({ daysAgo: 2, ...failing[id] });
+      expect([unmetIn(failed, method)?.id, isClean(failed, method)]).toEqual([id, false]);
+      expect(standingOf([done({ daysAgo: 7 }), failed], question).why).toContain(words(failed, method));
+    }
   });
 
   describe('form', () => {

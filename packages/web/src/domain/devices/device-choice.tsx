@@ -2,7 +2,7 @@ import { DEVICE_FAULTS, type DeviceFault, type TrialSort } from '@clay-pot/core'
 import { readDeviceFile } from '@clay-pot/core/exchange';
 import { useState } from 'react';
 import { recordedPhone, replayDevice } from './replay.js';
-import { type Source, type SourceKind, sourceLabel, SOURCES } from './sources.js';
+import { type Source, type SourceKind, SOURCES } from './sources.js';
 import { SelectField } from '../../ui/field.js';
 
 /** Larger files are not even read. */
@@ -52,16 +52,16 @@ export function DeviceChoice({ sort, isTypable = true, source, choose }: Props) 
       <SelectField label="Numbers come from" value={source.kind} onChange={(event) => pick(event.target.value)}>
         {KINDS.filter((kind) => SOURCES[kind].offers(sort) && (isTypable || kind !== 'typed')).map((kind) => (
           <option key={kind} value={kind}>
-            {SOURCES[kind].label(null)}
+            {SOURCES[kind].label}
           </option>
         ))}
         {sort === 'angle' && <option value="recorded phone">a recorded phone</option>}
-        {source.kind === 'file' && <option value="file">{sourceLabel(source)}</option>}
+        {source.kind === 'file' && <option value="file">{source.device.name}</option>}
       </SelectField>
       {source.kind === 'simulated' && <Simulated source={source} choose={choose} />}
       {(source.kind === 'typed' || source.kind === 'file') && (
         <label className="block text-small font-semibold">
-          or from a recorded file (CSV)
+          or from {SOURCES.file.label}
           <input
             type="file"
             accept=".csv,text/csv"

@@ -33,7 +33,7 @@ interface Turn {
   readonly leverCm: number;
 }
 
-/** Somebody who presses at a share of their most and keeps it. */
+/** An athlete presses at a share of their maximum and holds it. */
 interface Hold {
   readonly athleteId: string;
   readonly hand: Hand;
@@ -45,7 +45,7 @@ interface Hold {
 /** A source of numbers: one entry says all that the screens ask of it (CONTRIBUTING). */
 interface SourceEntry<K extends SourceKind> {
   /** How it is called where it is chosen. */
-  readonly label: (source: Of<K> | null) => string;
+  readonly label: string;
   /** Whether it is offered for what is measured. */
   readonly offers: (sort: TrialSort) => boolean;
   /** With what it measures, as it is kept; null where the protocol says it. */
@@ -63,9 +63,9 @@ const onPlates = (sort: TrialSort | null): Gauge | null => (sort === 'plates' ? 
 
 /** All sources. */
 export const SOURCES: { readonly [K in SourceKind]: SourceEntry<K> } = {
-  typed: { label: () => 'a gauge, typed', offers: () => true, gauge: nothing, device: nothing, hold: nothing },
+  typed: { label: 'a gauge, typed', offers: () => true, gauge: nothing, device: nothing, hold: nothing },
   simulated: {
-    label: () => 'a simulated device',
+    label: 'a simulated device',
     offers: () => true,
     gauge: onPlates,
     device: ({ fault, speed }, { protocol, sort, athleteId, hand, leverCm }) =>
@@ -81,21 +81,21 @@ export const SOURCES: { readonly [K in SourceKind]: SourceEntry<K> } = {
     },
   },
   photo: {
-    label: () => 'a picture, by three points',
+    label: 'a picture, by three points',
     offers: (sort) => sort === 'angle',
     gauge: () => 'photo',
     device: nothing,
     hold: nothing,
   },
   phone: {
-    label: () => 'this phone’s own sensor',
+    label: 'this phone’s own sensor',
     offers: (sort) => sort === 'angle' && hasOrientation(),
     gauge: () => 'phone',
     device: (_source, { sort }) => (sort === 'angle' ? phoneDevice() : null),
     hold: nothing,
   },
   file: {
-    label: (source) => source?.device.name ?? 'a recorded file',
+    label: 'a recorded file (CSV)',
     offers: () => false,
     gauge: (sort) => (sort === 'angle' ? 'phone' : onPlates(sort)),
     device: ({ device }) => device,
@@ -105,9 +105,6 @@ export const SOURCES: { readonly [K in SourceKind]: SourceEntry<K> } = {
 
 /** The entry of a source, of whichever kind. */
 const entryOf = <K extends SourceKind>({ kind }: { readonly kind: K }): SourceEntry<K> => SOURCES[kind];
-
-/** How a source is called. */
-export const sourceLabel = (source: Source): string => entryOf(source).label(source);
 
 /** With what a source measures, as it is kept; what the protocol says where it says nothing else. */
 export const gaugeOf = (source: Source, sort: TrialSort | null): Gauge | null => entryOf(source).gauge(sort);

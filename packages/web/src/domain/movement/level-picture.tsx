@@ -30,7 +30,7 @@ interface Props {
   handOnly?: boolean;
   /** Pixels of the picture for each of the page's: more where it is printed. */
   density?: number;
-  /** Whether it is drawn wherever it is: what is printed cannot wait until somebody scrolls there. */
+  /** Whether to draw it before it is scrolled into view, as for print. */
   eager?: boolean;
   className?: string;
 }
@@ -75,7 +75,7 @@ export const LevelPicture = memo(function LevelPicture(props: Props) {
   );
 });
 
-/** Worked out and drawn when somebody comes near: a shelf has hundreds. */
+/** The picture itself, computed only near the screen: a shelf has hundreds. */
 function Drawn({
   movement,
   level,

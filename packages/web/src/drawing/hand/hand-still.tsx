@@ -14,7 +14,7 @@ interface Props {
   label: string;
   /** Pixels of the picture for each of the page's: more where it is printed. */
   density?: number;
-  /** Whether it is drawn wherever it is: what is printed cannot wait until somebody scrolls there. */
+  /** Whether to draw it before it is scrolled into view, as for print. */
   eager?: boolean;
   className?: string;
   /** Called where it cannot be drawn, so that something else can stand in. */

@@ -1,12 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Athlete } from '@clay-pot/contracts';
+import type { Athlete, StoredReading } from '@clay-pot/contracts';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { someone } from '../../made-up.fixture.js';
 import { answering, settle, show } from '../../screen.fixture.js';
+import { isoToday } from '../../ui/today.js';
 import BenchPage from './bench-page.js';
 
-async function bench(query: string, athlete?: Athlete) {
-  answering({ 'GET /api/athletes': [], ...(athlete && { 'GET /api/athletes/*': athlete, 'GET /api/athletes/*/*': [] }) });
+async function bench(query: string, athlete?: Athlete, readings: readonly Partial<StoredReading>[] = []) {
+  answering({
+    'GET /api/athletes': [],
+    ...(athlete && { 'GET /api/athletes/*': athlete, 'GET /api/athletes/*/readings': readings, 'GET /api/athletes/*/*': [] }),
+  });
   const shown = show(<BenchPage />, `/bench?${query}${athlete ? `&athlete=${athlete.id}` : ''}`, '/bench');
   await settle();
   return shown;
@@ -61,6 +65,17 @@ describe('the load bench', () => {
     );
     expect(screen.getByText(/Estimated: proportions.*stature.*body mass.*age/)).toBeTruthy();
     expect(screen.getAllByText(/N·m, estimated/).length).toBeGreaterThan(0);
+  });
+
+  test('says what was measured', async () => {
+    const flexion = { id: 'r', kind: 'maximum', of: 'wrist flexion', hand: 'left', value: 11.5, onDay: isoToday() } as const;
+    await bench('movement=bearing.palm-support', someone(), [flexion]);
+    expect(screen.getAllByText(/N·m, measured/).length).toBeGreaterThan(0);
+  });
+
+  test('says what a sprain asks of a level that loads the bent wrist', async () => {
+    await bench('movement=strength.fist-to-back', someone({ cautions: [{ caution: 'past-sprain' }] }));
+    expect(screen.getByRole('note').textContent).toContain('Loaded flexion: not with a sore or recently sprained wrist.');
   });
 
   test('holds weights, edges and hangs as well, and its small sums work both ways', async () => {

@@ -153,4 +153,14 @@ describe('the measuring bench', () => {
     ]);
     expect(screen.queryByRole('list', { name: 'Turns' })).toBeNull();
   });
+
+  test('one hand that may not be measured has no turns of force; the other goes on', async () => {
+    const { choose, type } = await bench([], { cautions: [{ caution: 'numbness', hand: 'left' }] });
+    await choose('Grip');
+    expect(screen.getByRole('note').textContent).toContain('Left hand: not this one.');
+    expect(screen.getByRole('note').textContent).toContain('no loading until a licensed practitioner');
+    expect(turns()).toHaveLength(3);
+    await type(40);
+    expect(soFar()).toContain('40.0 kg');
+  });
 });

@@ -1,4 +1,6 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
+import { type Level, must } from '@clay-pot/core';
+import { shippedMovement } from '@clay-pot/core/library';
 import { act, fireEvent, screen } from '@testing-library/react';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { setOwnMovements } from '../../store/own-movements.js';
@@ -40,6 +42,9 @@ describe('a movement of the studio’s own', () => {
     await settle();
     const put = asked.find(({ what }) => what.startsWith('PUT /api/movements/'))!;
     expect(put.body).toMatchObject({ name: 'Fist support on the jetty', family: 'bearing-holds' });
+    const { ladder } = put.body as { ladder: Level[] };
+    expect(ladder).toHaveLength(must(shippedMovement('bearing.fist-support'), 'fist support').ladder.length + 1);
+    expect(JSON.stringify(ladder.at(-1))).toContain('"leanDeg":15');
     expect((put.body as { cautions: object[] }).cautions.at(-1)).toMatchObject({ text: 'Not on wet planks.' });
   });
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Foretold } from '@clay-pot/core';
+import { type Evidence, type Foretold, HANDS } from '@clay-pot/core';
 import { screen } from '@testing-library/react';
 import { someone } from '../../made-up.fixture.js';
 import { answering, settle, show } from '../../screen.fixture.js';
@@ -12,11 +12,12 @@ const block = (index: number, change: Partial<Foretold> = {}): Foretold => ({
   ...{ exertion: { low: 4, middle: 6, high: 8 }, told: 6, place: [0.4, 0.6] as const, chance: 0.9, isWhole: index % 10 !== 0 },
   ...change,
 });
-async function foretold(blocks: Foretold[]) {
+async function foretold(blocks: Foretold[], evidence: Evidence[] = []) {
   answering({
     'GET /api/athletes': [wren],
     'GET /api/athletes/*': wren,
     'GET /api/athletes/*/foretold': { blocks },
+    'GET /api/athletes/*/evidence': evidence,
     'GET /api/athletes/*/*': [],
   });
   show(<PredictionsPage />, `/predictions?athlete=${wren.id}`, '/predictions');
@@ -38,6 +39,19 @@ describe('what was foretold', () => {
   test('tells nothing from a few ratings, and says how many do', async () => {
     await foretold([block(1), block(2)]);
     expect(screen.getByText(/2 ratings tell nothing of how well it is foretold: 20 do/)).toBeTruthy();
+  });
+
+  test('stands beside what the sets have told of each maximum', async () => {
+    const heard = HANDS.map((hand): Evidence => ({
+      kind: 'rated',
+      action: 'wrist flexion',
+      hand,
+      value: 14,
+      onDay: '2026-05-01',
+      what: 'rated',
+    }));
+    await foretold([block(1)], heard);
+    expect(screen.getAllByRole('row', { name: /wrist flexion/ })).toHaveLength(2);
   });
 
   test('of nobody who trained says so', async () => {

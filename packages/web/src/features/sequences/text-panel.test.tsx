@@ -50,6 +50,15 @@ describe('a sequence as text, beside its rows', () => {
     expect((field() as HTMLTextAreaElement).value.slice(at)).toMatch(/^hard/);
   });
 
+  test('of a level that there is not says so with the nearest names', () => {
+    panel('Loading\nstrength\nPalm lift, knees bak: 2x6\nPalm lift: 2x6 hard');
+    const told = screen.getByRole('alert').textContent;
+    expect(told).toContain('Line 3, 1: “Palm lift” has no level “knees bak”.');
+    expect(told).toContain('Hands on a table · All fours');
+    expect(told).toContain('Line 4, 16: “hard” is not a part of a dose');
+    expect(take()).toHaveProperty('disabled', true);
+  });
+
   test('names what the studio calls a movement', () => {
     setOwnNames([{ movementId: 'strength.palm-lift', name: 'Tide out' }]);
     panel('Short\n5 min\nTide out, all fours: 2x6');
