@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
-import type { AssignmentItem, SessionRecord } from '@clay-pot/contracts';
+import type { AssignmentItem } from '@clay-pot/contracts';
 import { expect, idIn, saved, startSession, tabTo, test, openToday, pass } from './house.js';
+import { recorded } from './leading.js';
 
 /** Lets the clock run to the end of the session, answering whenever a block asks how it was. */
 async function leadToTheEnd(page: Page, answer: () => Promise<void>): Promise<void> {
@@ -89,7 +90,7 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   // Find it.
   await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
   await expect(page.getByText('Left heel of the hand light at the end.')).toBeVisible();
-  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  const record = await recorded(page, house);
   expect(record).toMatchObject({ sequenceId, ending: 'completed', maxDiscomfort: 2, exertion: 5, completion: 1 });
   expect(record.rows.map((row) => [row.side, row.plannedAmount, row.doneAmount])).toEqual([
     ['both', 20, 30],
@@ -192,7 +193,7 @@ test('by keyboard only: the same journey', async ({ page, house }) => {
   await tabTo(page, 'button', 'Keep the record');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
-  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  const record = await recorded(page, house);
   expect(record.ending).toBe('completed');
   // The first block was skipped, but “back” returned to its last piece; the one before that was never done, all else was.
   expect(record.rows.map((row) => row.doneAmount === row.plannedAmount)).toEqual([false, true, true, true]);

@@ -16,10 +16,18 @@ export async function keepRecord(page: Page, house: House): Promise<SessionRecor
   await page.getByRole('button', { name: 'End early' }).click();
   await page.getByRole('button', { name: 'Keep the record' }).click();
   await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
-  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  const record = await recorded(page, house);
   const done = record.sets.map((set) => `${set.blockId} ${set.set} ${set.side} ${set.direction}`);
   expect(new Set(done).size).toBe(done.length);
   return record;
 }
+
+/** The record that the page shows, once the server has all of it: its end is sent last, while the page is open already. */
+export async function recorded(page: Page, house: House): Promise<SessionRecord> {
+  const read = () => house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  await expect.poll(async () => (await read()).ending).not.toBeNull();
+  return read();
+}
+
 /** On to the next thing. */
 export const skip = (page: Page) => page.getByRole('button', { name: 'Skip' }).click();

@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { chromiumPath } from '../scripts/machine.mjs';
 
 /** Where the demo studio is. */
 export const HALL_TIME_ZONE = 'Europe/Amsterdam';
@@ -25,7 +26,7 @@ export default defineConfig({
     // A clock in the test's hands draws every frame of what moves: pictures hold still, but where motion is looked at.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: chromiumPath(),
       args: [
         '--no-sandbox',
         '--disable-quic',

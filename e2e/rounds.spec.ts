@@ -1,6 +1,7 @@
 import type { SessionRecord } from '@clay-pot/contracts';
 import type { Locator, Page } from '@playwright/test';
-import { expect, type House, idIn, saved, someoneNew, startSession, test, pass, choose, more } from './house.js';
+import { expect, type House, saved, someoneNew, startSession, test, pass, choose, more } from './house.js';
+import { recorded } from './leading.js';
 
 let people = 0;
 const PACING = 'pacing: ready 3 s, announce 2 s, change 3 s, breathe 4-6 s';
@@ -40,9 +41,9 @@ async function keep(page: Page, house: House): Promise<SessionRecord> {
   await page.getByRole('button', { name: 'All in all 4' }).click();
   await page.getByRole('button', { name: 'Keep the record' }).click();
   await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
-  const recorded = () => house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
-  await expect.poll(recorded).toMatchObject({ ending: 'completed', exertion: 4 });
-  return recorded();
+  const record = await recorded(page, house);
+  expect(record).toMatchObject({ ending: 'completed', exertion: 4 });
+  return record;
 }
 const now = (page: Page) => page.getByRole('region', { name: 'Now' });
 const doing = (page: Page, movement: string) => now(page).getByRole('heading', { name: movement });

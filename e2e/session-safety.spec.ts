@@ -1,6 +1,5 @@
-import type { SessionRecord } from '@clay-pot/contracts';
-import { expect, idIn, openSequence, test, todayAtTheHall, pass, toLead, choose, more } from './house.js';
-import { lead, skip } from './leading.js';
+import { expect, openSequence, test, todayAtTheHall, pass, toLead, choose, more } from './house.js';
+import { lead, recorded, skip } from './leading.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -27,7 +26,7 @@ test('something else that hurts is recorded with hand and place, and all of its 
   await page.getByRole('button', { name: 'End early' }).click();
   await page.getByRole('button', { name: 'Keep the record' }).click();
   await expect(page.getByText('Hurt in the middle: right hand, wrist, back: 6 of 10')).toBeVisible();
-  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  const record = await recorded(page, house);
   expect(record).toMatchObject({ maxDiscomfort: 6, complaints: [{ hand: 'right', place: 'wrist-back' }] });
 });
 
@@ -49,7 +48,7 @@ test('discomfort of five and more stands the clock and offers to ease; the easie
   await page.getByRole('button', { name: 'End early' }).click();
   await page.getByRole('button', { name: 'Keep the record' }).click();
   await expect(page.getByText('eased to: Slow')).toBeVisible();
-  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  const record = await recorded(page, house);
   expect(record.sets.find((set) => set.blockId === 'b2')).toMatchObject({ levelId: 'slow', doneAmount: 8 });
   expect(record.rows.find((row) => row.blockId === 'b2')).toMatchObject({ unit: 'repetitions', doneAmount: 8 });
   expect(record.maxDiscomfort).toBe(6);

@@ -1,6 +1,6 @@
-import type { AthleteListItem, CallsOfAthlete, SessionRecord } from '@clay-pot/contracts';
-import { expect, idIn, openSequence, test, openToday, pass, toLead, choose } from './house.js';
-import { keepRecord, lead, skip } from './leading.js';
+import type { AthleteListItem, CallsOfAthlete } from '@clay-pot/contracts';
+import { expect, openSequence, test, openToday, pass, toLead, choose } from './house.js';
+import { keepRecord, lead, recorded, skip } from './leading.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -67,8 +67,8 @@ test('a reload finds the clock standing where it was', async ({ coach: page }) =
 
 test('side, direction and count are told; both sides get their turn', async ({ coach: page }) => {
   await lead(page, 'Careful return', 'Mirela Danko');
-  await pass(page, 5_500);
-  // Announced for 5 s, now in the first circle of the left hand, toward the thumb.
+  await pass(page, 15_500);
+  // Announced for 5 s and placed for 10, now in the first circle of the left hand, toward the thumb.
   const now = page.getByRole('region', { name: 'Now' });
   await expect(now).toContainText('Left hand');
   await expect(now).toContainText('Toward the thumb');
@@ -124,10 +124,9 @@ test('the question about a block goes by itself; at the end all are told of with
   await page.getByRole('button', { name: 'All in all 4' }).click();
   await page.getByRole('button', { name: 'Keep the record' }).click();
   await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
-  const recorded = () => house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
-  // What was told last arrives last: the record is shown while it is under way.
-  await expect.poll(recorded).toMatchObject({ maxDiscomfort: 2, exertion: 4 });
-  expect((await recorded()).reports.length).toBeGreaterThan(2);
+  const record = await recorded(page, house);
+  expect(record).toMatchObject({ maxDiscomfort: 2, exertion: 4 });
+  expect(record.reports.length).toBeGreaterThan(2);
 });
 
 test('what a session asks for next is decided under its record or on Today, and taken back', async ({ coach: page, house }) => {
@@ -182,7 +181,7 @@ test('a wrong count is put right beside the rating, and a fault of form that was
   await page.getByRole('button', { name: 'Keep the record' }).click();
   await expect(page.getByText('Lost one.')).toBeVisible();
   await expect(page.getByText('Form, left hand: thumb forgotten inside the fist')).toBeVisible();
-  const record = await house.read<SessionRecord>(page, `/sessions/${idIn(page)}`);
+  const record = await recorded(page, house);
   expect(record.rows.slice(0, 2).map((row) => row.doneAmount)).toEqual([2, 3]);
 });
 

@@ -1,0 +1,2 @@
+/** The Chromium that tests, pictures and benches run in. */
+export function chromiumPath(): string;
