@@ -21,16 +21,16 @@ export async function test(names) {
   const wanted = new Set(names.length ? names : PARTS);
   const inBrowser = ['e2e', 'pictures', 'benches'].some((part) => wanted.has(part));
   const overDatabase = wanted.has('unit') || wanted.has('benches') || inBrowser;
+  await Promise.all([ensureOnMachine(...(overDatabase ? ['database'] : []), ...(inBrowser ? ['browser'] : [])), ensureCompiled()]);
+
   const results = join(DATA, 'results');
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });
   const failures = [];
   const run = new Run(wanted, failures);
-  let database = null;
-  const machine = onMachine(overDatabase, inBrowser).then((started) => (database = started));
+  const database = overDatabase ? await startDatabase('test', { durable: false }) : null;
   process.once('SIGINT', () => void database?.stop().then(() => process.exit(130)));
   try {
-    await Promise.all([machine, ensureCompiled()]);
     const env = {
       TEST_DATABASE_URL: database?.url ?? '',
       TEST_TEMPLATE: TEMPLATES.empty,
@@ -46,21 +46,10 @@ export async function test(names) {
     ]);
     await browser(run, results, env);
   } finally {
-    await machine.catch(() => {});
     await database?.stop();
   }
   if (overDatabase) failures.push(...tell(results));
   if (failures.length) throw new Told(failures.map((error) => error.message).join('\n'));
-}
-
-/** What is needed besides packages. @returns the database, when one is wanted */
-async function onMachine(overDatabase, inBrowser) {
-  if (overDatabase) await ensureOnMachine('database');
-  const [database] = await Promise.all([
-    overDatabase ? startDatabase('test', { durable: false }) : null,
-    inBrowser ? ensureOnMachine('browser') : null,
-  ]);
-  return database;
 }
 
 /** The parts that are wanted, timed; one that fails does not keep the next from running. */
