@@ -16,7 +16,7 @@ const movements = wanted.length
 const WATCHED_MS = sized(4000, 500);
 
 const browser = await launch(['--use-gl=angle', '--use-angle=swiftshader', '--enable-unsafe-swiftshader']);
-const page = await browser.newPage({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 2, baseURL: address });
+const page = await browser.newPage({ viewport: { width: 390, height: 844 }, deviceScaleFactor: sized(2, 1), baseURL: address });
 const bytes = new Map();
 page.on('response', async (response) => {
   const path = new URL(response.url()).pathname;
