@@ -69,27 +69,27 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
       ['/', /Due today/],
       ['/people', /^People/],
       ['/people/new', /New athlete/],
-      [`/people/${athleteId}`, /What was done/],
+      [`/people/${athleteId}`, /History/],
       [`/people/${session.athleteId}/week`, /^Week of/],
       ['/records', /^Records/],
-      [`/records/${session.id}`, /Planned against done/],
+      [`/records/${session.id}`, /Planned vs\. done/],
     ]);
   });
 
   test('measuring, the class, programmes, and the account', async ({ coach: page, house }) => {
     const { athleteId, programme } = await ofTheHouse(page, house);
     await walk(page, [
-      ['/people/class', /^Class table/],
-      [`/people/${athleteId}/measure`, /^Measure/],
-      [`/people/${athleteId}/trends`, /How it went/],
-      [`/people/${athleteId}/band`, /^Press to a band/],
-      [`/people/${athleteId}/import`, /^Readings from a file/],
+      ['/people/class', /^Class overview/],
+      [`/people/${athleteId}/measure`, /^Test/],
+      [`/people/${athleteId}/trends`, /Trends/],
+      [`/people/${athleteId}/band`, /^Target practice/],
+      [`/people/${athleteId}/import`, /^Import \/ export/],
       ['/account', /^Your account/],
       ['/programmes', /^Programmes/],
-      ['/simulation', /^Try the rules/],
-      [`/predictions?athlete=${athleteId}`, /^Foretold and told/],
+      ['/simulation', /^Simulate progression rules/],
+      [`/predictions?athlete=${athleteId}`, /^Predicted vs\. actual/],
       [`/programmes/new?athlete=${athleteId}`, /^New programme/],
-      [`/programmes/${programme.id}`, /What the rules say/],
+      [`/programmes/${programme.id}`, /Checks/],
     ]);
   });
 
@@ -108,12 +108,12 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
     const { sequence, athleteId, session, method } = await ofTheHouse(page, house);
     await walk(page, [
       ['/sequences', /^Sequences/],
-      [`/compose?athlete=${athleteId}`, /^Compose/],
+      [`/compose?athlete=${athleteId}`, /^Generate/],
       [`/sequences/${sequence.id}?athlete=${athleteId}`, /prepare/],
       [`/sequences/${sequence.id}/sheet?athlete=${athleteId}`, new RegExp(sequence.title)],
       [`/sequences/${sequence.id}/lead?athlete=${athleteId}`, new RegExp(sequence.title)],
       [`/sequences/${session.sequenceId}/compare?athlete=${session.athleteId}&with=done:${session.id}`, /^Done on/],
-      ['/methods/daily-range', /^Methods/],
+      ['/methods/daily-range', /^Training methods/],
       [`/methods/${method.id}/edit`, /^Change Lantern weeks/],
     ]);
   });
@@ -123,14 +123,14 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
     await walk(page, [
       [`/people/${athleteId}/letter`, /^About the hands/],
       // As it was called before: what was kept of it leads on.
-      [`/people/${athleteId}/ask`, /Is any of this so/],
+      [`/people/${athleteId}/ask`, /Do any of these apply/],
     ]);
     await page.setViewportSize({ width: 320, height: 640 });
     await page.getByRole('checkbox').first().click();
-    for (const step of ['Signs', 'Places', 'When', 'Past', 'Goals', 'Person', 'Time', 'Result']) {
+    for (const step of ['Warning signs', 'Places', 'When', 'History', 'Goals', 'Profile', 'Time', 'Result']) {
       await page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name: step }).click();
       if (step === 'Places') await page.getByRole('button', { name: 'Thumb, knuckle' }).click();
-      if (step === 'Past') await page.getByRole('checkbox').first().click();
+      if (step === 'History') await page.getByRole('checkbox').first().click();
       // What lies under the bar of buttons at this moment is scrolled out of it.
       await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
       await expectAccessible(page);
@@ -142,7 +142,7 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
     // Four blocks show all that there is to a row, a tab and a finding; each more is looked at again by every rule.
     await page.goto(`/sequences/${await manyBlocks(page, house, 4)}`);
     await expect(page.getByRole('listitem', { name: /^Block 4/ })).toBeVisible();
-    for (const tab of ['Wheel', 'Sums', 'Capacity', 'Pot']) {
+    for (const tab of ['Wheel', 'Totals', 'Capacity', 'Pot']) {
       await page.getByRole('tab', { name: tab }).click();
       await expectAccessible(page, '[role="tablist"]', '[role="tabpanel"]');
     }
@@ -154,10 +154,10 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
 test('a record, the player, its rating, its stop and its end are accessible', async ({ coach: page }) => {
   await openToday(page);
   await page.getByRole('table').last().getByRole('link').first().click();
-  await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Planned vs. done' })).toBeVisible();
   await expectAccessible(page);
   await openSequence(page, 'Grip with an answer');
-  await choose(page, 'Seen for', 'Ruan Pellew');
+  await choose(page, 'Athlete', 'Ruan Pellew');
   await toLead(page);
   await startSession(page);
   await expectAccessible(page);
@@ -172,7 +172,7 @@ test('a record, the player, its rating, its stop and its end are accessible', as
   await expectAccessible(page);
   await page.getByRole('button', { name: /^None of these/ }).click();
   await expectAccessible(page);
-  await page.getByRole('button', { name: /^Leave it unsaid/ }).click();
+  await page.getByRole('button', { name: /^Skip; stay paused/ }).click();
   await page.getByRole('button', { name: 'Something hurts' }).click();
   await page.getByRole('button', { name: 'Sharp pain' }).click();
   await expect(page.getByRole('heading', { name: 'Stopped' })).toBeVisible();

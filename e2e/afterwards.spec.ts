@@ -26,13 +26,13 @@ test.describe('on a phone', () => {
     await page.goto('/');
     await page.getByRole('button', { name: 'Tell of the morning: Kitto Vane' }).click();
     const question = page.getByRole('listitem').filter({ hasText: 'Kitto Vane' });
-    await question.getByRole('button', { name: 'Left hand, the morning after 4' }).click();
-    await question.getByRole('button', { name: 'Right hand, the morning after 0' }).click();
+    await question.getByRole('button', { name: 'Left hand, next-day check 4' }).click();
+    await question.getByRole('button', { name: 'Right hand, next-day check 0' }).click();
     await expect(question.getByText('Left hand 4 of 10 the morning after: stay at this level.')).toBeVisible();
     await question.getByRole('button', { name: 'left', exact: true }).click();
     await expect(question.getByText(/Left hand numb or tingling/)).toBeVisible();
     await page.context().setOffline(true);
-    await question.getByRole('button', { name: 'Record the morning' }).click();
+    await question.getByRole('button', { name: 'Save' }).click();
     await expect(question.getByText(/have it looked at/)).toBeVisible();
     await page.context().setOffline(false);
     const record = () => house.read<SessionRecord>(page, `/sessions/${sessionId}`);
@@ -40,7 +40,7 @@ test.describe('on a phone', () => {
     const { cautions } = await house.read<Athlete>(page, `/athletes/${id}`);
     expect(cautions).toMatchObject([{ caution: 'stop-sign', hand: 'left', stopped: { sessionId, sign: 'numbness' } }]);
     await page.goto(`/people/${id}`);
-    await expect(page.getByText('Refer first')).toBeVisible();
+    await expect(page.getByText('Get it checked first')).toBeVisible();
     await page.goto(`/records/${sessionId}`);
     await expect(page.getByText(/Left hand numb or tingling the morning after/).first()).toBeVisible();
     const [top] = await house.read<ClassRow[]>(page, '/class');
@@ -72,10 +72,10 @@ test('a coach of pounds and inches reads and types them everywhere; nothing that
     // By the keyboard alone, in a new page: the choice is the account's.
     await page.goto(`/people/${id}/measure`);
     await page.getByRole('checkbox', { name: 'Grip', exact: true }).check();
-    await page.getByRole('button', { name: /^Measure 1/ }).click();
+    await page.getByRole('button', { name: /^Start 1/ }).click();
     await page.getByLabel('Trial 1, right, lb').fill('100');
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('list', { name: 'So far' })).toContainText('100.0 lb');
+    await expect(page.getByRole('list', { name: 'Results' })).toContainText('100.0 lb');
   } finally {
     const data = { mass: 'kg', length: 'cm' };
     await page.request.put(`${house.address}/api/sign-in/units`, { data, headers: { origin: house.address } });

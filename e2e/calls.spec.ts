@@ -39,9 +39,9 @@ async function programmeSince(page: Page, house: House, name: string): Promise<{
   await page.getByLabel('Goal', { exact: true }).selectOption({ label: 'Weight on the bent-back wrist, for handstands' });
   await page.getByLabel('First day').fill(addDays(mondayOf(todayAtTheHall()), -14));
   await page.getByLabel('Sessions for the goal, a week').fill('2');
-  await page.getByLabel('They go by').selectOption({ label: 'Loading the palms' });
-  await page.getByLabel('Easy days go by').selectOption({ label: 'Free motion between assignments' });
-  await page.getByRole('button', { name: 'Make the programme' }).click();
+  await page.getByLabel('Sequence for these days').selectOption({ label: 'Loading the palms' });
+  await page.getByLabel('Sequence for easy days').selectOption({ label: 'Free motion between assignments' });
+  await page.getByRole('button', { name: 'Create programme' }).click();
   await expect(page.getByRole('group', { name: 'Calendar' })).toBeVisible();
   return { athleteId, programmeId: idIn(page) };
 }
@@ -66,20 +66,20 @@ test('from a goal to a programme, two weeks of it logged, calls accepted, and th
   await page.goto('/');
   await page.getByRole('button', { name: /more$/ }).click();
   const call = page
-    .getByRole('list', { name: 'To decide' })
+    .getByRole('list', { name: 'Next steps' })
     .getByRole('listitem')
     .filter({ hasText: 'Demelza Trewin' })
     .filter({ hasText: 'Progress' });
-  await call.getByRole('button', { name: /^Why/ }).click();
+  await call.getByRole('button', { name: /^Why\?/ }).click();
   await expect(call.getByRole('link', { name: /\d+ \w{3} \d{4}/ }).first()).toHaveAttribute('href', /records/);
   await expect(call).toContainText('Palm support: 2×20s → 2×25s');
-  await expect(call).toContainText(/Strong enough for all of it/);
+  await expect(call).toContainText(/Chance of completing it/);
   await call.getByRole('button', { name: 'Accept, Progress: Demelza Trewin' }).click();
   await expect(call).toHaveCount(0);
   await expect.poll(async () => reasonsOf(await documentOf(page, house, made.programmeId))).toContain('Palm support');
 
   await page.goto(`/programmes/${made.programmeId}`);
-  const changes = page.getByRole('list', { name: 'Changed by calls' });
+  const changes = page.getByRole('list', { name: 'Changes from suggestions' });
   await expect(changes).toContainText('Progress: Palm support');
   const document = await documentOf(page, house, made.programmeId);
   const [change] = document.changes!;
@@ -88,9 +88,9 @@ test('from a goal to a programme, two weeks of it logged, calls accepted, and th
   const next = document.sessions.find(({ day, planId }) => planId === change!.planId && day > todayAtTheHall() && isWhole(day))!;
   await page.locator(`[data-session="${next.id}"]`).click();
   await expect(page.getByLabel('Blocks of this session')).toContainText('2x25s');
-  await page.getByRole('button', { name: /^Take out: Progress: Palm support/ }).click();
+  await page.getByRole('button', { name: /^Undo: Progress: Palm support/ }).click();
   await expect(page.getByLabel('Blocks of this session')).toContainText('2x20s');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByLabel('Blocks of this session')).toContainText('2x25s');
 });
 
@@ -101,7 +101,7 @@ test('by keys alone: to the person’s calls, opened, accepted with a dose that 
   const made = await programmeSince(page, house, 'Piran Hosken');
   await twoWeeks(page, house, made);
   await page.goto(`/people/${made.athleteId}`);
-  const call = page.getByRole('list', { name: 'To decide' }).getByRole('listitem').filter({ hasText: 'Progress' });
+  const call = page.getByRole('list', { name: 'Next steps' }).getByRole('listitem').filter({ hasText: 'Progress' });
   await expect(call).toBeVisible();
   // The gravest stands first: by J to the row that is about progress.
   for (let presses = 0; presses < 6; presses++) {
@@ -121,7 +121,7 @@ test('by keys alone: to the person’s calls, opened, accepted with a dose that 
   await page.keyboard.press('Control+a');
   await page.keyboard.type('2x22s');
   await page.keyboard.press('Tab');
-  while (!(await page.evaluate(() => document.activeElement?.textContent === 'Do this'))) await page.keyboard.press('Tab');
+  while (!(await page.evaluate(() => document.activeElement?.textContent === 'Save'))) await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
   await expect(call).toHaveCount(0);
   await expect.poll(async () => reasonsOf(await documentOf(page, house, made.programmeId))).toContain('Palm support');
@@ -131,7 +131,7 @@ test('by keys alone: to the person’s calls, opened, accepted with a dose that 
     seconds: 22,
   });
   await page.goto(`/programmes/${made.programmeId}`);
-  await page.getByRole('button', { name: /^Take out: Progress: Palm support/ }).focus();
+  await page.getByRole('button', { name: /^Undo: Progress: Palm support/ }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('list', { name: 'Changed by calls' })).not.toContainText('Palm support');
+  await expect(page.getByRole('list', { name: 'Changes from suggestions' })).not.toContainText('Palm support');
 });

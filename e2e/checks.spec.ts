@@ -21,8 +21,8 @@ test('from ten findings to none by the fix buttons alone; every step can be undo
     await expect.poll(found).toBeLessThan(left);
   }
   expect(presses).toBeLessThanOrEqual(8);
-  await expect(count(page)).toHaveText('nothing found');
-  await expect(checks(page)).toContainText(/All \d+ checks are silent/);
+  await expect(count(page)).toHaveText('no findings');
+  await expect(checks(page)).toContainText(/All \d+ checks passed/);
   await expect(pot(page)).not.toHaveAccessibleName(/Cracks|longer than there is time/);
   await saved(page);
   // The server’s own answer says the same of what was stored.
@@ -32,7 +32,7 @@ test('from ten findings to none by the fix buttons alone; every step can be undo
     headers: { origin: house.address },
   });
   expect(((await answer.json()) as EffortSessionAnswer).findings).toEqual([]);
-  for (let step = 0; step < presses; step++) await page.getByRole('button', { name: 'Undo' }).click();
+  for (let step = 0; step < presses; step++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(count(page)).toHaveText('10 found');
   await saved(page);
   expect((await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`)).document).toEqual(before);
@@ -66,24 +66,24 @@ test('the pot’s width can be weight, effort or dose, stays through a reload, a
 
 test('a method is copied, changed and obeyed: by the checks, by new blocks, by the sheet', async ({ coach: page }) => {
   await page.goto('/methods');
-  await page.getByRole('button', { name: 'Copy Floor loading and change it' }).click();
+  await page.getByRole('button', { name: 'Duplicate Floor loading and edit it' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Breathing floor');
   await page.getByLabel('Dosing').selectOption('breaths');
   await page.getByLabel('No block above this effort, %').fill('200');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('within 10–100 %')).toBeVisible();
   await page.getByLabel('No block above this effort, %').fill('20');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('columnheader', { name: /Breathing floor/ })).toBeVisible();
   await openSequence(page, 'Lantern class, twenty minutes');
-  await expect(count(page)).toHaveText('nothing found');
+  await expect(count(page)).toHaveText('no findings');
   await page.getByLabel('Method', { exact: true }).selectOption({ label: 'Breathing floor' });
   await expect(checks(page)).toContainText('Breathing floor goes to 20 %');
   await page.getByRole('button', { name: /^Add Palm rocks, fore and aft/ }).click();
   await expect(page.getByLabel('Dose of Palm rocks, fore and aft').last()).toHaveValue(/br/);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await page.getByLabel('Method', { exact: true }).selectOption({ label: 'Daily range' });
-  await expect(count(page)).toHaveText('nothing found');
+  await expect(count(page)).toHaveText('no findings');
   await saved(page);
   // A short sequence has room for cues on its sheet: pressure in the hand is worded by the method.
   await openSequence(page, 'Careful return');
@@ -113,16 +113,16 @@ test('a week stands as pots side by side with its doses; a person without sessio
   await page.goto('/people');
   await page.getByRole('link', { name: 'Callum Reyes-Whitlock', exact: true }).click();
   await more(page, 'Week');
-  await page.getByRole('button', { name: 'Week before' }).click();
+  await page.getByRole('button', { name: 'Previous week' }).click();
   await expect(page.getByRole('img', { name: /^Effort of 14 blocks/ }).first()).toBeVisible();
-  for (const head of ['Tiring work, day by day', 'The last seven days, by muscle group']) {
+  for (const head of ['Tiring work, day by day', 'Last seven days, by muscle group']) {
     const table = page.locator('section', { has: page.getByRole('heading', { name: head }) });
     await expect(table.getByRole('row', { name: /^wrist flexors/ })).toContainText(/\d\.\d\d/);
   }
-  await expect(page.getByText('a prompt to look and nothing more')).toBeVisible();
+  await expect(page.getByText('it is a prompt, not a verdict')).toBeVisible();
   await page.goto('/people/new');
   await page.getByLabel('Name').fill('Nobody Yet');
   await page.getByRole('button', { name: 'Add athlete' }).click();
   await more(page, 'Week');
-  await expect(page.getByText('has no ended session in this week, nor in the four weeks before today')).toBeVisible();
+  await expect(page.getByText('has no finished session in this week, nor in the four weeks before today')).toBeVisible();
 });

@@ -10,13 +10,13 @@ test('a sequence is composed for somebody, one block kept, one changed for anoth
   await openToday(page);
   await page.getByRole('link', { name: 'People' }).click();
   await page.getByRole('link', { name: 'Callan Reeve', exact: true }).click();
-  await more(page, 'Compose');
-  await expect(page.getByLabel('For', { exact: true })).toHaveValue(/.+/);
+  await more(page, 'Generate');
+  await expect(page.getByLabel('Athlete', { exact: true })).toHaveValue(/.+/);
   await expect(page.getByLabel('Goal')).toHaveValue('handstand-load');
   await page.getByLabel('Minutes', { exact: true }).fill('12');
-  await page.getByRole('button', { name: 'Compose', exact: true }).click();
+  await page.getByRole('button', { name: 'Generate', exact: true }).click();
   await expect(page.getByText(/^found in/)).toBeVisible({ timeout: 40_000 });
-  await expect(page.getByText(/^Proven/)).toBeVisible();
+  await expect(page.getByText(/^Within \d/)).toBeVisible();
   const rows = page.getByRole('region', { name: /^Phase/ }).getByRole('listitem');
   await expect(rows.first()).toContainText(/of \d+ s for|Only by it/);
   await expect(page.getByText('movements left out, and why')).toBeVisible();
@@ -26,15 +26,15 @@ test('a sequence is composed for somebody, one block kept, one changed for anoth
   const name = kept!.replace('Keep ', '');
   await page.getByRole('button', { name: kept! }).click();
   await page.getByRole('button', { name: 'no floor' }).click();
-  await page.getByRole('button', { name: 'Compose anew, keeping 1' }).click();
+  await page.getByRole('button', { name: 'Generate again, keeping 1' }).click();
   await expect(page.getByText(/^found in/)).toBeVisible({ timeout: 40_000 });
-  await expect(page.getByRole('button', { name: `Let ${name} go` })).toBeVisible();
+  await expect(page.getByRole('button', { name: `Remove ${name}` })).toBeVisible();
 
   // Another movement for the first that has one: what changes is said before it is taken.
-  const others = page.getByRole('list', { name: 'Other movements for it' }).getByRole('button');
+  const others = page.getByRole('list', { name: 'Alternatives' }).getByRole('button');
   for (const row of await rows.all()) {
     await row.getByRole('button', { name: /^Others for/ }).click();
-    await expect(others.first().or(page.getByText('Nothing else does here what it does.')).first()).toBeVisible();
+    await expect(others.first().or(page.getByText('No other movement does the same.')).first()).toBeVisible();
     if (await others.first().isVisible()) break;
     await row.getByRole('button', { name: /^Others for/ }).click();
   }
@@ -43,13 +43,13 @@ test('a sequence is composed for somebody, one block kept, one changed for anoth
   await others.first().click();
   await expect(rows.filter({ hasText: otherName })).toHaveCount(1);
 
-  await page.getByRole('button', { name: 'Take it for Callan' }).click();
+  await page.getByRole('button', { name: 'Use it for Callan' }).click();
   await expect(page.getByLabel('Title')).toHaveValue(/handstands/);
   const { document } = await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`);
   expect(document.budgetMin).toBe(12);
   const given = await house.read<AssignmentItem[]>(page, '/assignments');
   expect(given.find(({ sequenceId }) => sequenceId === idIn(page))?.athleteName).toBe('Callan Reeve');
-  await expect(page.getByRole('region', { name: 'Checks' })).toContainText('nothing found');
+  await expect(page.getByRole('region', { name: 'Checks' })).toContainText('no findings');
 });
 
 test('by keyboard only: a sequence is fitted to fewer minutes with its own movements, and what was there comes back', async ({
@@ -64,17 +64,17 @@ test('by keyboard only: a sequence is fitted to fewer minutes with its own movem
   await tabTo(page, 'textbox', 'Minutes');
   await page.keyboard.press('Control+a');
   await page.keyboard.type('9');
-  await tabTo(page, 'switch', 'Other movements may come in');
+  await tabTo(page, 'switch', 'Allow other movements');
   await page.keyboard.press('Space');
-  await tabTo(page, 'button', 'Fit anew');
+  await tabTo(page, 'button', 'Fit to time');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^found in/)).toBeVisible({ timeout: 40_000 });
-  await tabTo(page, 'button', 'Take it');
+  await tabTo(page, 'button', 'Use this sequence');
   await page.keyboard.press('Enter');
-  await expect(page.getByLabel('Minutes there are')).toHaveValue('9');
+  await expect(page.getByLabel('Time available, min')).toHaveValue('9');
   expect(await blocks.count()).toBeLessThan(before);
   expect(await page.getByTestId('total').textContent()).toMatch(/^[5-8]:|^9:00/);
   await page.keyboard.press('Control+z');
-  await expect(page.getByLabel('Minutes there are')).toHaveValue('20');
+  await expect(page.getByLabel('Time available, min')).toHaveValue('20');
   await expect(blocks).toHaveCount(before);
 });

@@ -11,14 +11,14 @@ test('two people edit: the second is told what differs and may keep either', asy
   await saved(other);
   await page.getByLabel('Dose of Flexion press').fill('1x9 @20% 3s tempo1-1 L,R');
   await page.getByLabel('Dose of Flexion press').press('Enter');
-  const notice = page.getByRole('alert').filter({ hasText: 'Changed elsewhere' });
+  const notice = page.getByRole('alert').filter({ hasText: 'Someone else changed this' });
   await expect(notice).toContainText('Title: “Careful return, renamed” → “Careful return”');
   await expect(notice).toContainText('→ 1x9 @20% 3s tempo1-1 L,R');
-  await notice.getByRole('button', { name: 'Take theirs' }).click();
+  await notice.getByRole('button', { name: 'Use theirs' }).click();
   await expect(page.getByLabel('Title')).toHaveValue('Careful return, renamed');
   await saved(page);
   // My version is one undo away, and is saved over theirs knowingly.
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByLabel('Dose of Flexion press')).toHaveValue('1x9 @20% 3s tempo1-1 L,R');
   await saved(page);
   const { document } = await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`);
@@ -34,8 +34,8 @@ test('who goes on to another sequence while the last change is still being sent 
     await route.continue();
   });
   for (const minutes of ['31', '32']) {
-    await page.getByLabel('Minutes there are').fill(minutes);
-    await page.getByLabel('Minutes there are').blur();
+    await page.getByLabel('Time available, min').fill(minutes);
+    await page.getByLabel('Time available, min').blur();
     await expect(page.getByTestId('save-state')).toContainText('Saving');
   }
   await page.getByRole('link', { name: 'Sequences' }).click();
@@ -97,7 +97,7 @@ test('removing is undone, not asked about', async ({ coach: page }) => {
   await page.goto('/sequences');
   await more(page, 'Remove', 'More for Grip with an answer');
   await expect(page.getByRole('link', { name: 'Grip with an answer' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByRole('link', { name: 'Grip with an answer' })).toBeVisible();
 });
 
@@ -131,7 +131,7 @@ for (const [paper, widthPt] of [
 ] as const) {
   test(`the sheet is one page of ${paper}, with the cautions on it`, async ({ coach: page }) => {
     await openSequence(page, 'Warm thumbs');
-    await choose(page, 'Seen for', 'Wilf Tarrant');
+    await choose(page, 'Athlete', 'Wilf Tarrant');
     await more(page, 'Sheet');
     const choice = page.getByRole('button', { name: paper });
     await choice.click();

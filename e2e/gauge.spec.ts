@@ -7,19 +7,19 @@ test('“40 percent” with a gauge: pressed to a band at the bench, kept throug
 }) => {
   const id = await someoneNew(page, house, 'Lowen Park');
   await page.goto(`/people/${id}/band`);
-  await page.getByLabel('Effort, % of the most').fill('140');
+  await page.getByLabel('Effort, % of maximum').fill('140');
   await expect(page.getByText('within 1–100 %')).toBeVisible();
-  await page.getByLabel('Effort, % of the most').fill('40');
+  await page.getByLabel('Effort, % of maximum').fill('40');
   await page.getByRole('button', { name: 'Start' }).click();
-  await expect(page.getByText('just so')).toBeVisible();
-  await expect(page.getByText('Kept for 5 s.')).toBeVisible({ timeout: 12_000 });
+  await expect(page.getByText('on target')).toBeVisible();
+  await expect(page.getByText('Held for 5 s.')).toBeVisible({ timeout: 12_000 });
   await page.getByRole('button', { name: 'Stop' }).click();
-  await expect(page.getByRole('list', { name: 'Presses' })).toContainText(/9\d|100 % in the band/);
+  await expect(page.getByRole('list', { name: 'Attempts' })).toContainText(/9\d|100 % on target/);
 
   const sequences = await house.read<SequenceListItem[]>(page, '/sequences');
   const careful = sequences.find(({ title }) => title === 'Careful return')!;
   await page.goto(`/sequences/${careful.id}/lead?athlete=${id}`);
-  await page.getByLabel(/Asked today/).check();
+  await page.getByLabel(/I asked today/).check();
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByTestId('big-number')).toBeVisible();
   const title = page.getByRole('heading', { level: 2 }).first();
@@ -30,7 +30,7 @@ test('“40 percent” with a gauge: pressed to a band at the bench, kept throug
   while (/next|place/i.test((await page.getByTestId('what-now').textContent()) ?? '')) await page.keyboard.press('ArrowRight');
   await expect(page.getByText(/kept \d+ of \d+ s/)).toBeVisible({ timeout: 12_000 });
   await page.keyboard.press('Shift+ArrowRight');
-  await expect(page.getByText(/Effort kept \d+ % of the time/)).toBeVisible();
+  await expect(page.getByText(/Target effort held \d+ % of the time/)).toBeVisible();
   await page.getByRole('button', { name: 'Fine: Extension press' }).click();
   await page.keyboard.press('x');
   const sessions = () => house.read<{ items: { id: string }[] }>(page, `/sessions?athlete=${id}`);

@@ -23,7 +23,7 @@ test('a movement is seen in space: it is drawn, turns by keys and by dragging, a
   const hand = page.getByRole('group', { name: /^Palm lift, Hands on a table\. Arrow keys turn it/ });
   await expect(hand).toBeVisible();
   await expect.poll(async () => (await drawn(page)).share).toBeGreaterThan(0.15);
-  await page.getByRole('button', { name: 'Hold still' }).click();
+  await page.getByRole('button', { name: 'Pause' }).click();
   const before = await drawn(page);
   await hand.focus();
   await page.keyboard.press('ArrowRight');
@@ -36,7 +36,7 @@ test('a movement is seen in space: it is drawn, turns by keys and by dragging, a
   await page.mouse.move(box.x + box.width / 2 + 80, box.y + box.height / 2, { steps: 4 });
   await page.mouse.up();
   await expect.poll(async () => (await drawn(page)).print).not.toBe(before.print);
-  await expect(page.getByRole('img', { name: /seen through the floor, with the pressure/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /seen from below, with the pressure/ })).toBeVisible();
 });
 
 test('who wants less motion sees start, middle and end side by side', async ({ coach: page }) => {
@@ -89,7 +89,7 @@ test('the wall of pictures draws what comes into sight, and goes on where the gr
 
 test('in the player the hand fills the free space, does what the count says, and is pointed at where it hurts', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
-  await choose(page, 'Seen for', 'Anneke Vos');
+  await choose(page, 'Athlete', 'Anneke Vos');
   await toLead(page);
   await startSession(page);
   await page.getByRole('button', { name: 'Skip' }).click();
@@ -109,10 +109,10 @@ test('in the player the hand fills the free space, does what the count says, and
   expect(await share()).toBeGreaterThan(0.4);
   await page.setViewportSize({ width: 390, height: 844 });
   await expect.poll(share).toBeGreaterThan(1 / 3);
-  for (const name of ['Go on', 'Something hurts']) await inView(name);
+  for (const name of ['Continue', 'Something hurts']) await inView(name);
   await expect(page.getByTestId('big-number')).toBeInViewport();
   // It moves with the clock and stands with it.
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Continue' }).click();
   const standing = await drawn(page);
   await pass(page, 6_000);
   await expect.poll(async () => (await drawn(page)).print).not.toBe(standing.print);
@@ -136,8 +136,8 @@ test('in the player the hand fills the free space, does what the count says, and
   await expect(places.locator(':focus')).toHaveAccessibleName('Ring finger, knuckle');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Discomfort 3' }).click();
-  await page.getByRole('button', { name: 'Record it' }).click();
-  await expect(page.getByText('Right hand, ring finger, knuckle: 3 of 10, recorded.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Right hand, ring finger, knuckle: 3 of 10, saved.')).toBeVisible();
 });
 
 test('a hand is posed by dragging a joint, by keys and by numbers; the level keeps it', async ({ coach: page, house }) => {
@@ -146,7 +146,7 @@ test('a hand is posed by dragging a joint, by keys and by numbers; the level kee
   await page.getByRole('button', { name: 'Pose the hand' }).first().click();
   const hand = page.getByRole('region', { name: 'The hand' });
   const joints = hand.getByRole('group', { name: /^Joints of the hand/ });
-  await hand.getByLabel('Shape to begin from').selectOption('together');
+  await hand.getByLabel('Start from').selectOption('together');
   // By mouse: the palm is up, and the index’s end joint is taken up: its middle joint bends.
   const handle = joints.getByRole('button', { name: 'Index finger, end joint' });
   await joints.scrollIntoViewIfNeeded();
@@ -163,14 +163,14 @@ test('a hand is posed by dragging a joint, by keys and by numbers; the level kee
   await expect(joints.locator(':focus')).toHaveAccessibleName('Index finger, end joint');
   await middle.fill('300');
   await middle.press('Enter');
-  await expect(hand.getByRole('alert')).toContainText('Must be within');
+  await expect(hand.getByRole('alert')).toContainText('Enter a number from');
   await middle.fill('95');
   await middle.press('Enter');
   await expect(hand.getByRole('alert')).toHaveCount(0);
   await hand.getByRole('button', { name: 'Add a moment' }).click();
-  await hand.getByLabel('Shape to begin from').selectOption('open');
+  await hand.getByLabel('Start from').selectOption('open');
   await expect(hand.getByRole('button', { name: 'Start', exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Slow claw' })).toBeVisible();
   const stored = await house.read<StoredMovement[]>(page, '/movements');
   const { course } = stored.find(({ movement }) => movement.name === 'Slow claw')!.movement.ladder[0].hand!;

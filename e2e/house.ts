@@ -148,7 +148,7 @@ export async function more(page: Page, item: string, of = 'More'): Promise<void>
 
 /** From a sequence on to leading it, once whom it was chosen for is in its address. */
 export async function toLead(page: Page): Promise<void> {
-  const link = page.getByRole('link', { name: 'Lead', exact: true });
+  const link = page.getByRole('link', { name: 'Start session', exact: true });
   await expect(link).toHaveAttribute('href', /athlete=/);
   await link.click();
 }
@@ -156,7 +156,7 @@ export async function toLead(page: Page): Promise<void> {
 /** From a sequence's lead page into the running session, with the clock in the test's hands. */
 export async function startSession(page: Page): Promise<void> {
   // What is known of somebody arrives above it and moves it: a press that went beside it is repeated.
-  await expect(() => page.getByLabel(/Asked today/).check({ timeout: 2000 })).toPass();
+  await expect(() => page.getByLabel(/I asked today/).check({ timeout: 2000 })).toPass();
   await page.clock.install();
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByTestId('big-number')).toBeVisible();

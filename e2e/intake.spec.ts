@@ -10,8 +10,8 @@ async function ask(page: Page, house: House, name: string): Promise<string> {
   await page.goto(`/people/${id}`);
   await expect(page.getByRole('heading', { name })).toBeVisible();
   await expect(page.getByText('Never asked.')).toBeVisible();
-  await page.getByRole('link', { name: 'Ask', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Is any of this so?' })).toBeVisible();
+  await page.getByRole('link', { name: 'Start check-in', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Do any of these apply?' })).toBeVisible();
   return id;
 }
 const heading = (page: Page, name: string) => expect(page.getByRole('heading', { name })).toBeVisible();
@@ -22,16 +22,16 @@ test('asked on a phone, with a reload in the middle: a sore wrist caps what load
   house,
 }) => {
   const id = await ask(page, house, 'Sorrel Penhale');
-  await expect(page.getByText('Kept on this device as you go')).toBeVisible();
+  await expect(page.getByText('Saved on this device')).toBeVisible();
   await go(page, 'None of these');
-  await heading(page, 'Where is something felt now?');
+  await heading(page, 'Where do they feel it now?');
   await page.getByRole('radio', { name: 'Right hand' }).click();
   await page.getByRole('button', { name: 'Wrist, back' }).click();
   await page.getByRole('button', { name: 'stiff', exact: true }).click();
   await page.getByRole('button', { name: 'How much: Wrist, back 6' }).click();
   await page.reload();
-  await heading(page, 'Where is something felt now?');
-  await expect(page.getByRole('list', { name: 'Told so far' })).toContainText('Wrist, back: stiff, 6 of 10');
+  await heading(page, 'Where do they feel it now?');
+  await expect(page.getByRole('list', { name: 'Your answers so far' })).toContainText('Wrist, back: stiff, 6 of 10');
   await go(page, 'Next');
   await page.getByRole('button', { name: 'During training 4' }).click();
   await go(page, 'Late in the session');
@@ -50,11 +50,11 @@ test('asked on a phone, with a reload in the middle: a sore wrist caps what load
   await go(page, 'Next');
   await page.getByLabel('Minutes a session').fill('20');
   await go(page, 'Next');
-  await heading(page, 'What follows');
+  await heading(page, 'Result');
   await expect(page.getByText('Train, with what is capped or off.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Why' })).toContainText('Wrist, back stiff, 6 of 10');
   await expect(page.getByText('effort up to 40 %, extension up to 40°, flexion up to 40°')).toBeVisible();
-  await go(page, 'Record');
+  await go(page, 'Save');
   await heading(page, 'Sorrel Penhale');
   await expect(page.getByText('Wrist, back stiff, 6 of 10, right hand')).toBeVisible();
   await expect
@@ -69,8 +69,8 @@ test('asked on a phone, with a reload in the middle: a sore wrist caps what load
   // A flat palm is off for that hand: the sequence may not begin before something else takes its place.
   await page.goto('/sequences');
   await page.getByRole('link', { name: 'Lantern class, twenty minutes', exact: true }).click();
-  await choose(page, 'Seen for', 'Sorrel Penhale');
-  const toLead = page.getByRole('link', { name: 'Lead', exact: true });
+  await choose(page, 'Athlete', 'Sorrel Penhale');
+  const toLead = page.getByRole('link', { name: 'Start session', exact: true });
   await expect(toLead).toHaveAttribute('href', new RegExp(id));
   await toLead.click();
   await expect(page.getByRole('alert')).toContainText('of extension is above 40°');
@@ -89,19 +89,19 @@ test('without a connection a sign that refers stands at once, and the letter say
   await page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name: 'Result' }).click();
   await expect(page.getByText('No loading until a licensed practitioner has cleared it.')).toBeVisible();
   await expect(page.getByText('Nothing speaks against loading.')).toBeVisible();
-  await go(page, 'Record');
+  await go(page, 'Save');
   await heading(page, 'About the hands of Ebba Thorne');
   await expect(page.getByText('Numbness or tingling, at night above all, left hand')).toBeVisible();
   await expect(page.getByText('May the hand be loaded?')).toBeVisible();
-  await expect(page.getByText(/waiting to be sent/).first()).toBeVisible();
+  await expect(page.getByText(/waiting to sync/).first()).toBeVisible();
   await page.unroute('**/api/**');
   await expect
     .poll(async () => (await house.read<Athlete>(page, `/athletes/${id}`)).cautions)
     .toMatchObject([{ caution: 'numbness', hand: 'left' }]);
   await openSequence(page, 'Grip with an answer');
-  await choose(page, 'Seen for', 'Ebba Thorne');
+  await choose(page, 'Athlete', 'Ebba Thorne');
   await toLead(page);
-  await expect(page.getByRole('heading', { name: 'This may not begin' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Session blocked' })).toBeVisible();
 });
 
 test('by keys alone: signs, a place, and on to the result', async ({ coach: page, house }) => {
@@ -113,11 +113,11 @@ test('by keys alone: signs, a place, and on to the result', async ({ coach: page
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Next', exact: true }).focus();
   await page.keyboard.press('Enter');
-  await heading(page, 'Where is something felt now?');
+  await heading(page, 'Where do they feel it now?');
   await page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name: 'Result' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('Complete rest of the hand. Have it looked at today.')).toBeVisible();
   await page.getByRole('button', { name: 'Back' }).focus();
   await page.keyboard.press('Enter');
-  await heading(page, 'How much time is there, and which things?');
+  await heading(page, 'How much time, and what equipment?');
 });

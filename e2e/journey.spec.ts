@@ -20,7 +20,7 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   await page.getByRole('link', { name: 'People' }).click();
   await page.getByRole('link', { name: 'Callum Reyes-Whitlock', exact: true }).click();
   await page.getByRole('button', { name: 'New sequence', exact: true }).click();
-  await expect(page.getByText('Nothing here yet')).toBeVisible();
+  await expect(page.getByText(/^No blocks yet\. Search/)).toBeVisible();
   const sequenceId = idIn(page);
   // What is designed from a person's page is theirs.
   const given = await house.read<AssignmentItem[]>(page, '/assignments');
@@ -58,13 +58,13 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   await page.mouse.move(from.x + 8, to.y + 8, { steps: 10 });
   await page.mouse.up();
   await expect(page.getByRole('listitem', { name: /^Block 1/ })).toHaveAccessibleName(/Wrist flexor stretch/);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByRole('listitem', { name: /^Block 1/ })).toHaveAccessibleName(/Hand open and close/);
   await saved(page);
 
   // Lead.
-  await page.getByRole('link', { name: 'Lead', exact: true }).click();
-  await expect(page.getByLabel('For', { exact: true })).toHaveValue(/.+/);
+  await page.getByRole('link', { name: 'Start session', exact: true }).click();
+  await expect(page.getByLabel('Athlete', { exact: true })).toHaveValue(/.+/);
   await startSession(page);
   await expect(page.getByRole('heading', { name: 'Hand open and close' })).toBeVisible();
   // Ten seconds to get ready and five to be told what comes.
@@ -75,7 +75,7 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   const standing = await page.getByTestId('remaining').textContent();
   await pass(page, 30_000);
   await expect(page.getByTestId('remaining')).toHaveText(standing!);
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Continue' }).click();
   await leadToTheEnd(page, async () => {
     await page
       .getByRole('button', { name: /^Tell more/ })
@@ -85,10 +85,10 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
     await page.getByRole('button', { name: 'Exertion 5', exact: true }).click();
   });
   await page.getByLabel('Note on the session').fill('Left heel of the hand light at the end.');
-  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await page.getByRole('button', { name: 'Save record' }).click();
 
   // Find it.
-  await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Planned vs. done' })).toBeVisible();
   await expect(page.getByText('Left heel of the hand light at the end.')).toBeVisible();
   const record = await recorded(page, house);
   expect(record).toMatchObject({ sequenceId, ending: 'completed', maxDiscomfort: 2, exertion: 5, completion: 1 });
@@ -122,7 +122,7 @@ test('by keyboard only: the same journey', async ({ page, house }) => {
   await page.keyboard.press('Enter');
   await tabTo(page, 'button', 'New sequence');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Nothing here yet')).toBeVisible();
+  await expect(page.getByText(/^No blocks yet\. Search/)).toBeVisible();
 
   // The shelf: slash, a word, Enter. Escape leaves the field.
   for (const word of ['wrist circles', 'palm support', 'ball squeeze']) {
@@ -165,9 +165,9 @@ test('by keyboard only: the same journey', async ({ page, house }) => {
   await expect(last.getByLabel('Dose of Palm support')).toHaveValue('1x10s rest20');
   await saved(page);
 
-  await tabTo(page, 'link', 'Lead');
+  await tabTo(page, 'link', 'Start session');
   await page.keyboard.press('Enter');
-  await tabTo(page, 'checkbox', /Asked today/);
+  await tabTo(page, 'checkbox', /I asked today/);
   await page.keyboard.press('Space');
   await tabTo(page, 'button', 'Start');
   await page.clock.install();
@@ -175,7 +175,7 @@ test('by keyboard only: the same journey', async ({ page, house }) => {
   await expect(page.getByTestId('big-number')).toBeVisible();
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   await page.keyboard.press('Space');
-  await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Continue' })).toBeVisible();
   await page.keyboard.press('Space');
   await page.keyboard.press('t');
   await page.keyboard.press('Shift+ArrowRight');
@@ -190,9 +190,9 @@ test('by keyboard only: the same journey', async ({ page, house }) => {
     await tabTo(page, 'button', 'Exertion 4');
     await page.keyboard.press('Enter');
   });
-  await tabTo(page, 'button', 'Keep the record');
+  await tabTo(page, 'button', 'Save record');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Planned vs. done' })).toBeVisible();
   const record = await recorded(page, house);
   expect(record.ending).toBe('completed');
   // The first block was skipped, but “back” returned to its last piece; the one before that was never done, all else was.

@@ -5,7 +5,7 @@ import { choose, expect, idIn, openSequence, startSession, toLead, type House } 
 /** Leads a demo sequence for somebody, from its first block on. */
 export async function lead(page: Page, title: string, athlete: string): Promise<void> {
   await openSequence(page, title);
-  await choose(page, 'Seen for', `${athlete}`);
+  await choose(page, 'Athlete', `${athlete}`);
   await toLead(page);
   await startSession(page);
   // The times below begin with the first block, not with getting ready.
@@ -14,8 +14,8 @@ export async function lead(page: Page, title: string, athlete: string): Promise<
 /** Ends a session early and opens its record. Each piece of work is in it once. */
 export async function keepRecord(page: Page, house: House): Promise<SessionRecord> {
   await page.getByRole('button', { name: 'End early' }).click();
-  await page.getByRole('button', { name: 'Keep the record' }).click();
-  await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save record' }).click();
+  await expect(page.getByRole('heading', { name: 'Planned vs. done' })).toBeVisible();
   const record = await recorded(page, house);
   const done = record.sets.map((set) => `${set.blockId} ${set.set} ${set.side} ${set.direction}`);
   expect(new Set(done).size).toBe(done.length);

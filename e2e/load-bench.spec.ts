@@ -25,8 +25,8 @@ test('by mouse: knees and shoulders are dragged, a load is found, positions are 
   await page.getByLabel('Search movements').fill('palm support');
   await page.getByRole('link', { name: /^Palm support/ }).click();
   // The easiest level has a wedge; all fours comes next.
-  await page.getByRole('link', { name: 'On the load bench' }).nth(-2).click();
-  await choose(page, 'For whom', 'Callum Reyes-Whitlock');
+  await page.getByRole('link', { name: 'Open in load bench' }).nth(-2).click();
+  await choose(page, 'Athlete', 'Callum Reyes-Whitlock');
   await expect(page.getByText('For Callum Reyes-Whitlock: male, 178 cm, 80 kg.')).toBeVisible();
   await expect(page.getByText(/N·m, measured/).first()).toBeVisible();
 
@@ -37,20 +37,20 @@ test('by mouse: knees and shoulders are dragged, a load is found, positions are 
   await dragBy(page, page.getByRole('slider', { name: 'Knees', exact: true }), -50, 0);
   await expect.poll(() => loadOf(page, 'left')).toBeGreaterThan(leaned);
 
-  await page.getByLabel('Wanted').fill('22.5');
+  await page.getByLabel('Target').fill('22.5');
   await page.getByLabel('by changing').selectOption({ label: 'Hands from knees or feet' });
-  await page.getByRole('button', { name: 'Find', exact: true }).click();
+  await page.getByRole('button', { name: 'Solve', exact: true }).click();
   await expect(load(page, 'left')).toContainText('22.5');
   const found = page.getByRole('status').filter({ hasText: /Hands from knees or feet: [\d.]+ m/ });
   await expect(found).toBeVisible();
-  await page.getByRole('button', { name: 'Pin this one' }).click();
+  await page.getByRole('button', { name: 'Pin this position' }).click();
   await page.getByLabel('Start from').selectOption({ label: 'Plank' });
   // The posture has moved: the number that was found is not its any more.
   await expect(found).toHaveCount(0);
-  const table = page.getByRole('table', { name: 'Positions side by side' });
-  await expect(table.getByRole('row', { name: /load, % BW/ })).toContainText('22.5');
+  const table = page.getByRole('table', { name: 'Compare positions' });
+  await expect(table.getByRole('row', { name: /load, % of body weight/ })).toContainText('22.5');
   const [now, pinned] = await table
-    .getByRole('row', { name: /load, % BW/ })
+    .getByRole('row', { name: /load, % of body weight/ })
     .getByRole('cell')
     .allTextContents();
   expect(Number(now)).toBeGreaterThan(Number(pinned));
@@ -58,12 +58,12 @@ test('by mouse: knees and shoulders are dragged, a load is found, positions are 
   // A reload in the middle loses nothing: all of it stands in the address.
   await page.waitForURL(/pins=/);
   await page.reload();
-  await expect(table.getByRole('row', { name: /load, % BW/ })).toContainText('22.5');
+  await expect(table.getByRole('row', { name: /load, % of body weight/ })).toContainText('22.5');
   await table.getByRole('button', { name: 'All fours, changed', exact: true }).click();
   await expect(load(page, 'left')).toContainText('22.5');
 
-  await page.getByLabel('Name of the level').fill('Between all fours and knees back');
-  await page.getByRole('button', { name: 'Keep as a level' }).click();
+  await page.getByLabel('Level name').fill('Between all fours and knees back');
+  await page.getByRole('button', { name: 'Save level' }).click();
   // Found for him: what the ladder raises is judged by his body, and it says whose it is.
   await expect(page.getByRole('heading', { name: 'Palm support, for Callum Reyes-Whitlock' })).toBeVisible();
   const own = await house.read<StoredMovement>(page, `/movements/${idIn(page)}`);
@@ -93,7 +93,7 @@ test('by keyboard alone: handles move by arrows, numbers are typed, a target is 
       return Number((left / (left + right)).toFixed(2));
     })
     .toBe(0.7);
-  await page.getByLabel('Wanted').focus();
+  await page.getByLabel('Target').focus();
   await page.keyboard.press('Control+A');
   await page.keyboard.type('30');
   await page.keyboard.press('Enter');
@@ -102,7 +102,7 @@ test('by keyboard alone: handles move by arrows, numbers are typed, a target is 
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
-  test('by touch: a handle is dragged and the page stays where it is', async ({ coach: page }) => {
+  test('by touch: a handle is dragged and the page stays where it hurts', async ({ coach: page }) => {
     await page.goto('/bench');
     const before = await loadOf(page, 'left');
     const box = (await page.getByRole('slider', { name: 'Shoulders' }).boundingBox())!;
@@ -135,37 +135,37 @@ test('from a block to the bench and back: the block takes the level that was mad
   // A sequence of its own: other tests hold the demo's class to be without fault.
   await page.goto('/sequences');
   await page.getByRole('button', { name: 'New sequence', exact: true }).click();
-  await expect(page.getByText('Nothing here yet')).toBeVisible();
+  await expect(page.getByText(/^No blocks yet\. Search/)).toBeVisible();
   const id = idIn(page);
   await page.getByLabel('Search the shelf').fill('shift to one hand');
   await page.keyboard.press('Enter');
   await saved(page);
   const row = page.getByRole('listitem', { name: /Shift to one hand/ });
-  await expect(row.getByText(/% BW a hand/)).toBeVisible();
-  await row.getByRole('link', { name: 'Open on the load bench' }).click();
-  await page.getByLabel('Wanted').fill('27');
+  await expect(row.getByText(/% of body weight a hand/)).toBeVisible();
+  await row.getByRole('link', { name: 'Open in load bench' }).click();
+  await page.getByLabel('Target').fill('27');
   await page.getByLabel('by changing').selectOption({ label: 'Left hand’s share' });
-  await page.getByRole('button', { name: 'Find', exact: true }).click();
+  await page.getByRole('button', { name: 'Solve', exact: true }).click();
   await expect(load(page, 'left')).toContainText('27.0');
-  await page.getByLabel('Name of the level').fill('Two thirds over');
-  await page.getByRole('button', { name: 'Into the block' }).click();
+  await page.getByLabel('Level name').fill('Two thirds over');
+  await page.getByRole('button', { name: 'Use in the block' }).click();
   await expect(page.getByLabel('Title')).toHaveValue('New sequence');
-  await expect(page.getByRole('listitem', { name: /Shift to one hand, our own/ })).toContainText('Two thirds over');
+  await expect(page.getByRole('listitem', { name: /Shift to one hand \(custom\)/ })).toContainText('Two thirds over');
   const { document } = await house.read<StoredSequence>(page, `/sequences/${id}`);
   expect(document.blocks.some(({ movementId }) => /^[0-9a-f-]{36}$/.test(movementId))).toBe(true);
 });
 
 test('what was found for somebody goes into a sequence with one choice', async ({ coach: page, house }) => {
   await page.goto('/bench?movement=bearing.palm-support&level=all-fours');
-  await choose(page, 'For whom', 'Jory Ashdown');
+  await choose(page, 'Athlete', 'Jory Ashdown');
   await expect(page.getByText(/^For Jory Ashdown: /)).toBeVisible();
-  await page.getByLabel('Wanted').fill('20');
-  await page.getByRole('button', { name: 'Find', exact: true }).click();
+  await page.getByLabel('Target').fill('20');
+  await page.getByRole('button', { name: 'Solve', exact: true }).click();
   await expect(load(page, 'left')).toContainText('20.0');
-  await page.getByRole('combobox', { name: 'Into a sequence' }).click();
+  await page.getByRole('combobox', { name: 'Add to a sequence' }).click();
   await page.getByRole('option', { name: 'Warm thumbs' }).click();
   await expect(page.getByLabel('Title')).toHaveValue('Warm thumbs');
-  await expect(page.getByLabel('Seen for')).toHaveValue('Jory Ashdown');
+  await expect(page.getByLabel('Athlete')).toHaveValue('Jory Ashdown');
   await expect(page.getByRole('listitem', { name: /Palm support, for Jory Ashdown/ })).toBeVisible();
   const { document } = await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`);
   expect(document.blocks.find(({ phase }) => phase === 'skill')?.movementId).toMatch(/^[0-9a-f-]{36}$/);
@@ -173,16 +173,16 @@ test('what was found for somebody goes into a sequence with one choice', async (
 
 test('a studio writes its own movement, takes it off the shelf and puts it back', async ({ coach: page }) => {
   await page.goto('/movements/bearing.fist-support');
-  await page.getByRole('link', { name: 'Copy and change' }).click();
+  await page.getByRole('link', { name: 'Duplicate and edit' }).click();
   await page.getByLabel('Name', { exact: true }).first().fill('Fist support on the jetty');
   await page.getByRole('button', { name: 'Add a caution' }).click();
   await page.getByLabel('Caution 5', { exact: true }).fill('Not on wet planks.');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Fist support on the jetty' })).toBeVisible();
   await expect(page.getByText('Not on wet planks.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take off the shelf' }).click();
+  await page.getByRole('button', { name: 'Archive' }).click();
   await expect(page.getByRole('link', { name: /Fist support on the jetty/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Put it back' }).click();
+  await page.getByRole('button', { name: 'Restore' }).first().click();
   await expect(page.getByRole('link', { name: /Fist support on the jetty/ })).toBeVisible();
 });
 
@@ -196,7 +196,7 @@ test('the picture moves, holds still on request, and stays still for whoever wan
     return (await picture.innerHTML()) !== before;
   };
   expect(await moves()).toBe(true);
-  await page.getByRole('button', { name: 'Hold still' }).click();
+  await page.getByRole('button', { name: 'Pause' }).click();
   expect(await moves()).toBe(false);
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.reload();

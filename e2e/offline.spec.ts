@@ -4,11 +4,11 @@ import { expect, idIn, openSequence, saved, test, openToday } from './house.js';
 test('without a connection work is kept on the device, through a reload, and saved when it is back', async ({ coach: page, house }) => {
   await openSequence(page, 'Loading the palms');
   await page.route('**/api/sequences/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
-  await page.getByLabel('Minutes there are').fill('33');
-  await page.getByLabel('Minutes there are').blur();
-  await expect(page.getByTestId('save-state')).toHaveText('Kept on this device');
+  await page.getByLabel('Time available, min').fill('33');
+  await page.getByLabel('Time available, min').blur();
+  await expect(page.getByTestId('save-state')).toHaveText('Saved on this device');
   await page.reload();
-  await expect(page.getByLabel('Minutes there are')).toHaveValue('33');
+  await expect(page.getByLabel('Time available, min')).toHaveValue('33');
   await page.unroute('**/api/sequences/*');
   await saved(page);
   expect((await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`)).document.budgetMin).toBe(33);
@@ -19,7 +19,7 @@ test('undo survives a reload and a way to another page; kept work is there at on
   house,
 }) => {
   await openSequence(page, 'Free motion between assignments');
-  const minutes = page.getByLabel('Minutes there are');
+  const minutes = page.getByLabel('Time available, min');
   const before = await minutes.inputValue();
   for (const next of ['41', '42']) {
     await minutes.fill(next);
@@ -28,7 +28,7 @@ test('undo survives a reload and a way to another page; kept work is there at on
   }
   await page.reload();
   await expect(minutes).toHaveValue('42');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(minutes).toHaveValue('41');
   await saved(page);
   const id = idIn(page);
@@ -43,7 +43,7 @@ test('undo survives a reload and a way to another page; kept work is there at on
   await house.stop();
   await minutes.fill('43');
   await minutes.blur();
-  await expect(page.getByTestId('save-state')).toHaveText('Kept on this device');
+  await expect(page.getByTestId('save-state')).toHaveText('Saved on this device');
   // The state of saving takes as much room as before: nothing moves.
   expect((await page.getByTestId('save-state').boundingBox())!.width).toBe(width);
   await page.getByRole('link', { name: 'Today', exact: true }).click();
@@ -53,8 +53,8 @@ test('undo survives a reload and a way to another page; kept work is there at on
   await expect(page.getByRole('heading', { name: 'Sequences' })).toBeVisible();
   await page.getByRole('link', { name: 'Free motion between assignments', exact: true }).click();
   await expect(minutes).toHaveValue('43');
-  await expect(page.getByTestId('save-state')).toHaveText('Kept on this device');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByTestId('save-state')).toHaveText('Saved on this device');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(minutes).toHaveValue('41');
   await page.getByRole('button', { name: 'Redo' }).click();
 

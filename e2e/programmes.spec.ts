@@ -16,9 +16,9 @@ async function made(page: Page, house: House, name: string): Promise<void> {
   const id = await someoneNew(page, house, name);
   await page.goto(`/programmes/new?athlete=${id}`);
   await page.getByLabel('Sessions for the goal, a week').fill('2');
-  await page.getByLabel('They go by').selectOption({ label: 'Loading the palms' });
-  await page.getByLabel('Easy days go by').selectOption({ label: 'Free motion between assignments' });
-  await page.getByRole('button', { name: 'Make the programme' }).click();
+  await page.getByLabel('Sequence for these days').selectOption({ label: 'Loading the palms' });
+  await page.getByLabel('Sequence for easy days').selectOption({ label: 'Free motion between assignments' });
+  await page.getByRole('button', { name: 'Create programme' }).click();
   await expect(calendar(page)).toBeVisible();
 }
 
@@ -26,17 +26,17 @@ test('from a goal and an event to weeks: composed, moved by dragging, and kept',
   const athleteId = await someoneNew(page, house, 'Merryn Oke');
   await page.goto('/programmes');
   await page.getByRole('link', { name: 'New programme' }).click();
-  await choose(page, 'For', 'Merryn Oke');
+  await choose(page, 'Athlete', 'Merryn Oke');
   await page.getByLabel('Method', { exact: true }).selectOption({ label: 'Grip and iron' });
   await page.getByLabel('Goal', { exact: true }).selectOption({ label: 'Grip that lasts' });
   await page.getByLabel('Minutes of each').fill('12');
   const event = addDays(nextMonday(), 7 * 5 + 5);
   await page.getByLabel('Toward an event on').fill('2020-01-01');
   await expect(page.getByText(/Event lies in the past/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Make the programme' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Create programme' })).toBeDisabled();
   await page.getByLabel('Toward an event on').fill(event);
-  await page.getByLabel('Which is').fill('Boat race');
-  await page.getByRole('button', { name: 'Make the programme' }).click();
+  await page.getByLabel('Event', { exact: true }).fill('Boat race');
+  await page.getByRole('button', { name: 'Create programme' }).click();
   await expect(calendar(page)).toBeVisible({ timeout: 60_000 });
   await expect(calendar(page).getByText('Boat race')).toBeVisible();
   const before = await stored(page, house);
@@ -64,17 +64,17 @@ test('what if a week is missed, or a day more every week: tried, told, done, and
   await made(page, house, 'Tegen Roe');
   const before = await stored(page, house);
   await page.getByRole('button', { name: /^Week 2/ }).click();
-  await page.getByRole('button', { name: 'What if it is missed?' }).click();
+  await page.getByRole('button', { name: 'What if they miss it?' }).click();
   await expect(page.getByText('What if week 2 is missed?')).toBeVisible();
   await page.getByRole('button', { name: 'Back to the plan' }).click();
   expect((await stored(page, house)).sessions).toEqual(before.sessions);
   const sunday = addDays(mondayOf(before.fromDay), 6);
   await page.locator(`[data-day="${sunday}"]`).click();
   await page.getByRole('button', { name: 'Loading the palms' }).last().click();
-  await page.getByRole('button', { name: 'Do it' }).click();
+  await page.getByRole('button', { name: 'Apply' }).click();
   await saved(page);
   expect((await stored(page, house)).sessions.length).toBe(before.sessions.length + before.weeks.length);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await saved(page);
   expect((await stored(page, house)).sessions).toEqual(before.sessions);
 });
@@ -121,20 +121,20 @@ test('two coaches edit one programme: the second is told what differs and may ke
   await saved(other);
   await page.getByRole('textbox', { name: 'Title' }).fill('Mine');
   await expect(page.getByRole('alert')).toContainText('Title: “Theirs” becomes “Mine”');
-  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await page.getByRole('button', { name: 'Use theirs' }).click();
   await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue('Theirs');
 });
 
 test('goes out as a calendar at a private address, and as a file that comes in for somebody else', async ({ coach: page, house }) => {
   await made(page, house, 'Kensa Moyle');
-  await page.getByLabel('Loading the palms begins at').fill('18:30');
+  await page.getByLabel('Loading the palms starts at').fill('18:30');
   await saved(page);
-  await page.getByRole('button', { name: 'Make a private address' }).click();
+  await page.getByRole('button', { name: 'Create a private address' }).click();
   const address = await page.getByLabel('Private address').inputValue();
   const followed = await page.request.get(address);
   expect(followed.headers()['content-type']).toContain('text/calendar');
   expect(await followed.text()).toMatch(/DTSTART;TZID=Europe\/Amsterdam:\d{8}T183000/);
-  await page.getByRole('button', { name: 'End it' }).click();
+  await page.getByRole('button', { name: 'Delete the address' }).click();
   await expect(page.getByLabel('Private address')).toHaveCount(0);
   expect((await page.request.get(address)).status()).toBe(404);
 

@@ -10,10 +10,10 @@ const PACING = 'pacing: ready 3 s, announce 2 s, change 3 s, breathe 4-6 s';
 async function pasted(page: Page, text: string): Promise<void> {
   await page.goto('/sequences');
   await page.getByRole('button', { name: 'New sequence', exact: true }).click();
-  await expect(page.getByText('Nothing here yet')).toBeVisible();
+  await expect(page.getByText(/^No blocks yet\. Search/)).toBeVisible();
   await more(page, 'Text');
   await page.getByRole('textbox', { name: /text/i }).fill(text);
-  await page.getByRole('button', { name: 'Take this text' }).click();
+  await page.getByRole('button', { name: 'Use this text' }).click();
   await expect(page.getByLabel('Title')).toHaveValue(text.split('\n')[0]!);
   await saved(page);
 }
@@ -22,8 +22,8 @@ async function pasted(page: Page, text: string): Promise<void> {
 async function begin(page: Page, house: House): Promise<void> {
   await someoneNew(page, house, `Perran Olds ${++people}`);
   await page.reload();
-  await choose(page, 'Seen for', `Perran Olds ${people}`);
-  const toLead = page.getByRole('link', { name: 'Lead', exact: true });
+  await choose(page, 'Athlete', `Perran Olds ${people}`);
+  const toLead = page.getByRole('link', { name: 'Start session', exact: true });
   await expect(toLead).toHaveAttribute('href', /athlete=/);
   await toLead.click();
   await startSession(page);
@@ -39,8 +39,8 @@ async function runUntil(page: Page, there: Locator, mostS = 240): Promise<void> 
 async function keep(page: Page, house: House): Promise<SessionRecord> {
   await runUntil(page, page.getByRole('heading', { name: 'Done', exact: true }));
   await page.getByRole('button', { name: 'All in all 4' }).click();
-  await page.getByRole('button', { name: 'Keep the record' }).click();
-  await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save record' }).click();
+  await expect(page.getByRole('heading', { name: 'Planned vs. done' })).toBeVisible();
   const record = await recorded(page, house);
   expect(record).toMatchObject({ ending: 'completed', exertion: 4 });
   return record;
@@ -81,7 +81,7 @@ Carry by handles, light: 1x20m,1xmax40m`,
   await runUntil(page, walked);
   await pass(page, 6000);
   await walked.click();
-  await runUntil(page, now(page).getByRole('button', { name: 'The form failed: stop' }));
+  await runUntil(page, now(page).getByRole('button', { name: 'Form failed: stop' }));
   await pass(page, 15_000);
   await page.keyboard.press('d');
   const record = await keep(page, house);
@@ -164,7 +164,7 @@ Long easy stretch, palm side: 1xease30s L`,
   await row.click();
   await expect(row).toContainText('58°');
   await begin(page, house);
-  const look = page.getByRole('region', { name: 'Look again' });
+  const look = page.getByRole('region', { name: 'Recheck' });
   await runUntil(page, look);
   await page.keyboard.press('1');
   await expect(look).toBeHidden();

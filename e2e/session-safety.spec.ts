@@ -16,7 +16,7 @@ test('something else that hurts is recorded with hand and place, and all of its 
   await page.getByRole('radio', { name: 'Right hand' }).click();
   await page.getByRole('button', { name: 'Wrist, back' }).click();
   await page.getByRole('button', { name: 'Discomfort 6', exact: true }).click();
-  await page.getByRole('button', { name: 'Record it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('Ease to a lower level or stop here.');
   const out = dialog.getByRole('button', { name: /^Take palm rocks, fore and aft out/ });
@@ -24,8 +24,8 @@ test('something else that hurts is recorded with hand and place, and all of its 
   await out.click();
   await expect(now).not.toContainText('Palm');
   await page.getByRole('button', { name: 'End early' }).click();
-  await page.getByRole('button', { name: 'Keep the record' }).click();
-  await expect(page.getByText('Hurt in the middle: right hand, wrist, back: 6 of 10')).toBeVisible();
+  await page.getByRole('button', { name: 'Save record' }).click();
+  await expect(page.getByText('Hurt during the session: right hand, wrist, back: 6 of 10')).toBeVisible();
   const record = await recorded(page, house);
   expect(record).toMatchObject({ maxDiscomfort: 6, complaints: [{ hand: 'right', place: 'wrist-back' }] });
 });
@@ -36,17 +36,17 @@ test('discomfort of five and more stands the clock and offers to ease; the easie
   await page.getByRole('button', { name: /^Tell more/ }).click();
   await page.getByRole('button', { name: 'Discomfort 6', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('Ease to a lower level or stop here');
-  await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Continue' })).toBeVisible();
   await page.getByRole('button', { name: 'Exertion 7', exact: true }).click();
   const level = page.getByRole('region', { name: 'Now' });
   await expect(level).toContainText('Fast for time');
   await page.getByRole('button', { name: 'Easier' }).click();
   await page.getByRole('button', { name: /fast for time → slow/ }).click();
   await expect(level).toContainText('Slow');
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Continue' }).click();
   await pass(page, 40_000);
   await page.getByRole('button', { name: 'End early' }).click();
-  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByText('eased to: Slow')).toBeVisible();
   const record = await recorded(page, house);
   expect(record.sets.find((set) => set.blockId === 'b2')).toMatchObject({ levelId: 'slow', doneAmount: 8 });
@@ -54,61 +54,63 @@ test('discomfort of five and more stands the clock and offers to ease; the easie
   expect(record.maxDiscomfort).toBe(6);
 });
 
-test('a stop stands: in the record, on Today, on their page, and against the next start, until it is cleared', async ({ coach: page }) => {
+test('a stop stands: in the record, on Today, on the athlete’s page, and against the next start, until it is cleared', async ({
+  coach: page,
+}) => {
   await lead(page, 'Loading the palms', 'Callum Reyes-Whitlock');
   await pass(page, 12_000);
   await page.getByRole('button', { name: 'Something hurts' }).click();
   await page.getByRole('radio', { name: 'Left hand' }).click();
   await page.getByRole('button', { name: 'Numbness or tingling' }).click();
-  await expect(page.getByRole('alert')).toContainText('until a licensed practitioner has looked at it');
-  await expect(page.getByRole('button', { name: 'Go on after all' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await expect(page.getByRole('alert')).toContainText('until a doctor or hand therapist has seen it');
+  await expect(page.getByRole('button', { name: 'Continue after all' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByRole('alert')).toContainText('Stopped: numbness or tingling, left hand');
   await page.goto('/');
-  const call = page.getByRole('list', { name: 'To decide' }).getByRole('listitem').filter({ hasText: 'Callum Reyes-Whitlock' });
+  const call = page.getByRole('list', { name: 'Next steps' }).getByRole('listitem').filter({ hasText: 'Callum Reyes-Whitlock' });
   await expect(call).toContainText('Refer');
   await expect(call).toContainText('Left hand: numbness or tingling, stopped on');
   const said = (await call.textContent())!.match(/Left hand:.*looked at it\./)![0];
   // The same words from editor, page before a session and person's page.
   await openSequence(page, 'Loading the palms');
-  await choose(page, 'Seen for', 'Callum Reyes-Whitlock');
+  await choose(page, 'Athlete', 'Callum Reyes-Whitlock');
   await expect(page.getByRole('region', { name: 'Checks' })).toContainText(said);
   await toLead(page);
-  await page.getByLabel(/Asked today/).check();
+  await page.getByLabel(/I asked today/).check();
   await expect(page.getByRole('alert')).toContainText(said);
   await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
-  await page.getByRole('link', { name: 'on their page' }).click();
+  await page.getByRole('link', { name: 'on the athlete’s page' }).click();
   await expect(page.getByText(said)).toBeVisible();
-  await page.getByRole('button', { name: 'Record who cleared it' }).click();
-  await expect(page.getByRole('button', { name: 'Take this caution out' })).toHaveCount(0);
-  await page.getByLabel('Cleared for loading on').fill(todayAtTheHall());
+  await page.getByRole('button', { name: 'Record clearance' }).click();
+  await expect(page.getByRole('button', { name: 'Remove this restriction' })).toHaveCount(0);
+  await page.getByLabel('Cleared on').fill(todayAtTheHall());
   await page.getByLabel('Cleared by').fill('Dr Amari Voss');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('cleared by Dr Amari Voss')).toBeVisible();
   await page.goBack();
-  await page.getByLabel(/Asked today/).check();
+  await page.getByLabel(/I asked today/).check();
   await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
 });
 
 test('who is not cleared cannot be led through loading, but through free motion; clearance opens the way', async ({ coach: page }) => {
   await openSequence(page, 'Loading the palms');
-  await choose(page, 'Seen for', 'Hana Kobler');
+  await choose(page, 'Athlete', 'Hana Kobler');
   await expect(page.getByText('Not before clearance: the hands.').first()).toBeVisible();
   await toLead(page);
-  await page.getByLabel(/Asked today/).check();
+  await page.getByLabel(/I asked today/).check();
   await expect(page.getByRole('alert')).toContainText('Not cleared for loading');
   await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
   await page.goto('/sequences');
   await page.getByRole('link', { name: 'Free motion between assignments' }).click();
-  await choose(page, 'Seen for', 'Hana Kobler');
+  await choose(page, 'Athlete', 'Hana Kobler');
   await toLead(page);
-  await page.getByLabel(/Asked today/).check();
+  await page.getByLabel(/I asked today/).check();
   await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
 
   await page.goto('/people');
   await page.getByRole('link', { name: 'Hana Kobler', exact: true }).click();
   await more(page, 'Edit');
-  await page.getByLabel('Cleared for loading on').fill('2026-01-15');
+  await page.getByLabel('Cleared on').fill('2026-01-15');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('clearance needs both a day and the name')).toBeVisible();
   await page.getByLabel('Cleared by').fill('A. Example, hand therapist');

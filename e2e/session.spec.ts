@@ -12,10 +12,10 @@ test('the server restarts in the middle: the player goes on, and each set arrive
   await house.stop();
   // Twelve slow openings (48 s) are done by now; go on through the next block without a server.
   await pass(page, 60_000);
-  await expect(page.getByText(/waiting to be sent/)).toBeVisible();
+  await expect(page.getByText(/waiting to sync/)).toBeVisible();
   await house.start();
   await pass(page, 10_000);
-  await expect(page.getByText(/waiting to be sent/)).toBeHidden();
+  await expect(page.getByText(/waiting to sync/)).toBeHidden();
   const record = await keepRecord(page, house);
   expect(record.sets.length).toBeGreaterThanOrEqual(2);
   expect(record.ending).toBe('ended early');
@@ -28,9 +28,9 @@ test.describe('with the stored shell', () => {
     await openToday(page);
     await page.evaluate(() => navigator.serviceWorker.ready);
     await openSequence(page, 'Warm thumbs');
-    await choose(page, 'Seen for', 'Saskia Brandvold');
+    await choose(page, 'Athlete', 'Saskia Brandvold');
     await toLead(page);
-    await page.getByLabel(/Asked today/).check();
+    await page.getByLabel(/I asked today/).check();
     await page.getByRole('button', { name: 'Start' }).click();
     await expect(page.getByTestId('big-number')).toBeVisible();
     await house.stop();
@@ -39,17 +39,17 @@ test.describe('with the stored shell', () => {
     const left = await page.getByTestId('remaining').textContent();
     await page.waitForTimeout(700);
     await page.reload();
-    await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Continue' })).toBeVisible();
     const [before, after] = [left!, (await page.getByTestId('remaining').textContent())!].map((text) => {
       const [minutes, seconds] = text.split(':').map(Number);
       return minutes! * 60 + seconds!;
     });
     expect(Math.abs(before! - after!)).toBeLessThanOrEqual(3);
     await page.getByRole('button', { name: 'End early' }).click();
-    await page.getByRole('button', { name: 'Keep the record' }).click();
-    await expect(page.getByRole('heading', { name: 'On its way' })).toBeVisible();
+    await page.getByRole('button', { name: 'Save record' }).click();
+    await expect(page.getByRole('heading', { name: 'Waiting to sync' })).toBeVisible();
     await house.start();
-    await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByRole('heading', { name: 'Planned vs. done' })).toBeVisible({ timeout: 20_000 });
   });
 });
 
@@ -101,7 +101,7 @@ test('pause and “something hurts” are on screen at all times, whatever the s
     }
     const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
     expect(over).toBeLessThanOrEqual(0);
-    await expect(page.getByRole('heading', { name: 'Watch for' }).filter({ visible: true })).toHaveCount(1);
+    await expect(page.getByRole('heading', { name: 'Common faults' }).filter({ visible: true })).toHaveCount(1);
   }
 });
 
@@ -122,8 +122,8 @@ test('the question about a block goes by itself; at the end all are told of with
   await page.getByRole('button', { name: 'Exertion 3', exact: true }).click();
   await page.getByRole('button', { name: /were fine: nothing hurt$/ }).click();
   await page.getByRole('button', { name: 'All in all 4' }).click();
-  await page.getByRole('button', { name: 'Keep the record' }).click();
-  await expect(page.getByRole('heading', { name: 'Planned against done' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save record' }).click();
+  await expect(page.getByRole('heading', { name: 'Planned vs. done' })).toBeVisible();
   const record = await recorded(page, house);
   expect(record).toMatchObject({ maxDiscomfort: 2, exertion: 4 });
   expect(record.reports.length).toBeGreaterThan(2);
@@ -135,29 +135,29 @@ test('what a session asks for next is decided under its record or on Today, and 
   const { open } = await house.read<CallsOfAthlete>(page, `/athletes/${mirela.id}/calls`);
   const ease = open.find(({ kind }) => kind === 'ease')!;
   await page.goto(`/records/${ease.sessionId}#what-now`);
-  const asked = page.getByRole('list', { name: 'What it calls for' });
+  const asked = page.getByRole('list', { name: 'Next steps' });
   await expect(asked).toBeInViewport();
   await expect(asked).toContainText('discomfort 5 of 10 on the lowest level');
   await expect(page.getByText(/^.*Next is .* on \w{3} \d+ \w{3}/)).toBeVisible();
   await asked.getByRole('button', { name: 'Change, Ease: Mirela Danko' }).click();
   await asked.getByRole('radio', { name: /Take .* out/ }).check();
-  await asked.getByRole('button', { name: 'Do this' }).click();
-  const answered = page.getByRole('list', { name: 'Answered' });
+  await asked.getByRole('button', { name: 'Save' }).click();
+  const answered = page.getByRole('list', { name: 'Decided' });
   await expect(answered).toContainText('Ease, accepted otherwise: Take palm rocks, fore and aft out');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(asked.getByRole('button', { name: 'Accept, Ease: Mirela Danko' })).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).click();
   const call = page
-    .getByRole('list', { name: 'To decide' })
+    .getByRole('list', { name: 'Next steps' })
     .getByRole('listitem')
     .filter({ hasText: 'Mirela Danko' })
     .filter({ hasText: 'Ease' });
   await call.getByRole('button', { name: 'Decline, Ease: Mirela Danko' }).click();
-  await page.getByLabel('What speaks against it').fill('It was the cold hall.');
+  await page.getByLabel('Arguments against it').fill('Use the cold hall.');
   await page.keyboard.press('Enter');
   await expect(call).toHaveCount(0);
   await page.reload();
-  await expect(page.getByRole('heading', { name: 'To decide' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Next steps' })).toBeVisible();
   await expect(call).toHaveCount(0);
 });
 
@@ -172,13 +172,13 @@ test('a wrong count is put right beside the rating, and a fault of form that was
   await page.reload();
   await expect(page.getByRole('button', { name: 'Thumb forgotten inside the fist: left' })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: /^Tell more/ }).click();
-  await page.getByRole('button', { name: 'Note, form, counts' }).click();
+  await page.getByRole('button', { name: 'Note, form, reps' }).click();
   await page.getByRole('button', { name: 'Fewer, set 1, both, toward the thumb' }).click();
   await page.getByLabel('Note', { exact: true }).fill('Lost one.');
   await page.getByRole('button', { name: 'Discomfort 0', exact: true }).click();
   await page.getByRole('button', { name: 'Exertion 2', exact: true }).click();
   await page.getByRole('button', { name: 'End early' }).click();
-  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByText('Lost one.')).toBeVisible();
   await expect(page.getByText('Form, left hand: thumb forgotten inside the fist')).toBeVisible();
   const record = await recorded(page, house);
@@ -191,7 +191,7 @@ test('everything under the thumb is at least 44 px', async ({ coach: page }) => 
   await page.getByRole('button', { name: 'Skip' }).click();
   while ((await page.getByRole('button', { name: /^Tell more/ }).count()) === 0) await skip(page);
   await page.getByRole('button', { name: /^Tell more/ }).click();
-  await page.getByRole('button', { name: 'Note, form, counts' }).click();
+  await page.getByRole('button', { name: 'Note, form, reps' }).click();
   const small = await page.getByRole('button').evaluateAll((buttons) =>
     buttons
       .map((button) => ({
@@ -216,7 +216,7 @@ test('an athlete with no data at all is met with words, not with emptiness', asy
   await page.getByLabel('Stature, cm').fill('');
   await page.getByRole('button', { name: 'Add athlete' }).click();
   await expect(page.getByRole('heading', { name: 'Fresh Person' })).toBeVisible();
-  for (const words of ['No caution recorded', 'Nothing given yet', 'No session yet', 'not measured']) {
+  for (const words of ['No restrictions', 'No sequence assigned yet', 'No session yet', 'not measured']) {
     await expect(page.getByText(words).first()).toBeVisible();
   }
 });

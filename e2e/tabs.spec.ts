@@ -10,34 +10,36 @@ test('two tabs lead one session for two minutes under a dropped network, one is 
   await pass(page, 30_000);
   const other = await context.newPage();
   await other.goto('/session');
-  await expect(other.getByRole('heading', { name: 'Led in another tab' }).or(other.getByRole('button', { name: 'Go on' }))).toBeVisible();
+  await expect(
+    other.getByRole('heading', { name: 'Running in another tab' }).or(other.getByRole('button', { name: 'Continue' })),
+  ).toBeVisible();
   // The clock of the first goes on: the other tab sees it run, and may take over.
   await page.clock.runFor(2_000);
-  await expect(other.getByRole('heading', { name: 'Led in another tab' })).toBeVisible();
+  await expect(other.getByRole('heading', { name: 'Running in another tab' })).toBeVisible();
   await context.setOffline(true);
   await pass(page, 30_000);
   // The first set is over, and nobody takes it.
-  await expect(page.getByText(/waiting to be sent/)).toBeVisible();
+  await expect(page.getByText(/waiting to sync/)).toBeVisible();
   await other.clock.install();
-  await other.getByRole('button', { name: 'Lead it here' }).click();
-  await other.getByRole('button', { name: 'Go on' }).click();
+  await other.getByRole('button', { name: 'Continue here' }).click();
+  await other.getByRole('button', { name: 'Continue' }).click();
   // The first stands back, and its clock moves nothing.
-  await expect(page.getByRole('heading', { name: 'Led in another tab' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Running in another tab' })).toBeVisible();
   await pass(page, 30_000);
   await pass(other, 30_000);
   await skip(other);
-  await expect(other.getByText(/waiting to be sent/)).toBeVisible();
-  const waiting = async (tab: typeof page) => /\d+/.exec((await tab.getByText(/waiting to be sent/).textContent())!)![0];
+  await expect(other.getByText(/waiting to sync/)).toBeVisible();
+  const waiting = async (tab: typeof page) => /\d+/.exec((await tab.getByText(/waiting to sync/).textContent())!)![0];
   const recorded = await waiting(other);
   await other.close();
 
-  await page.getByRole('button', { name: 'Lead it here' }).click();
-  await expect(page.getByText(`${recorded} waiting to be sent`)).toBeVisible();
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Continue here' }).click();
+  await expect(page.getByText(`${recorded} waiting to sync`)).toBeVisible();
+  await page.getByRole('button', { name: 'Continue' }).click();
   await pass(page, 30_000);
   await context.setOffline(false);
   await pass(page, 10_000);
-  await expect(page.getByText(/waiting to be sent/)).toBeHidden();
+  await expect(page.getByText(/waiting to sync/)).toBeHidden();
   const record = await keepRecord(page, house);
   expect(record.sets.length).toBeGreaterThanOrEqual(4);
 });
@@ -52,7 +54,7 @@ test('signing out with entries unsent asks; kept ones wait for their account, an
   await context.setOffline(true);
   await pass(page, 20_000);
   await skip(page);
-  await expect(page.getByText(/waiting to be sent/)).toBeVisible();
+  await expect(page.getByText(/waiting to sync/)).toBeVisible();
   await page.getByRole('button', { name: 'Pause' }).click();
   // It answers the sign-out, and does not take the entries yet.
   await page.route('**/api/sessions/**', (route) => route.fulfill({ status: 503, body: '' }));
@@ -76,6 +78,6 @@ test('signing out with entries unsent asks; kept ones wait for their account, an
   await page.getByRole('button', { name: 'Sign in' }).click();
   await sent;
   await openToday(page);
-  await expect(page.getByText(/waiting to be sent/)).toBeHidden();
+  await expect(page.getByText(/waiting to sync/)).toBeHidden();
   await expect(page.getByText(/Session open/)).toBeHidden();
 });

@@ -12,13 +12,13 @@ test('test, train, test again: chosen in the sequence, led around the session, t
   ]);
   const sequenceId = await manyBlocks(page, house, 1);
   await page.goto(`/sequences/${sequenceId}`);
-  await page.getByText('Measured before and after:').click();
+  await page.getByText('Tested before and after:').click();
   const tested = page.getByRole('checkbox', { name: 'Wrist extension, range with help' });
   await tested.click();
   await expect(tested).toBeChecked();
   await saved(page);
   await page.goto(`/sequences/${sequenceId}/lead?athlete=${id}`);
-  await page.getByLabel(/Asked today/).check();
+  await page.getByLabel(/I asked today/).check();
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByRole('heading', { name: 'Test first' })).toBeVisible();
   const take = async (hand: string, value: number) => {
@@ -30,17 +30,17 @@ test('test, train, test again: chosen in the sequence, led around the session, t
   await take('left', 74);
   await page.reload();
   await expect(page.getByText('74°')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Begin the session' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Start session' })).toBeDisabled();
   await take('right', 82);
-  await page.getByRole('button', { name: 'Begin the session' }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
   await expect(page.getByTestId('big-number')).toBeVisible();
   await page.keyboard.press('x');
   await expect(page.getByRole('heading', { name: 'Test again' })).toBeVisible();
   await expect(page.getByText('before 74°')).toBeVisible();
   await take('left', 87);
   await take('right', 85);
-  await page.getByRole('button', { name: 'Go on' }).click();
-  await page.getByRole('button', { name: 'Keep the record' }).click();
+  await page.getByRole('button', { name: 'Continue' }).click();
+  await page.getByRole('button', { name: 'Save record' }).click();
   const table = page.getByRole('table').filter({ hasText: 'Before' });
   await expect(table).toContainText('+13°: a real change');
   await expect(table).toContainText('+3°: within the error');

@@ -6,7 +6,8 @@ import { ROOT } from './places.mjs';
 /** Attributes whose strings are read by people. All others name styles, ids and addresses. */
 const READ_ATTRIBUTES = new Set(['title', 'label', 'alt', 'placeholder', 'aria-label', 'aria-description', 'aria-roledescription']);
 /** Calls whose strings are for machines. */
-const MACHINE_CALLS = /^(query|createQueryBuilder|where|andWhere|orWhere|orderBy|addOrderBy|select|addSelect|leftJoin|innerJoin|join|split|matchMedia|querySelector|querySelectorAll|closest|getItem|setItem|removeItem|addEventListener|removeEventListener|setAttribute|import|require|Symbol|working|measured|published|replaceAll|replace|startsWith|endsWith|includes|get|set|has|createElementNS)$/;
+const MACHINE_CALLS =
+  /^(query|createQueryBuilder|where|andWhere|orWhere|orderBy|addOrderBy|select|addSelect|leftJoin|innerJoin|join|split|matchMedia|querySelector|querySelectorAll|closest|getItem|setItem|removeItem|addEventListener|removeEventListener|setAttribute|import|require|Symbol|working|measured|published|replaceAll|replace|startsWith|endsWith|includes|get|set|has|createElementNS)$/;
 
 /** @typedef {{ file: string, line: number, start: number, end: number, text: string, kind: 'markup' | 'string' }} ReadableText */
 
@@ -32,19 +33,26 @@ function textsOf(path) {
   const add = (node, text, how) => {
     const start = node.getStart(source);
     const { line } = source.getLineAndCharacterOfPosition(start);
-    found.push({ file: relative(ROOT, path), line: line + 1, start, end: node.getEnd(), text: text.replace(/\s+/g, ' ').trim(), kind: how });
+    found.push({
+      file: relative(ROOT, path),
+      line: line + 1,
+      start,
+      end: node.getEnd(),
+      text: text.replace(/\s+/g, ' ').trim(),
+      kind: how,
+    });
   };
   const visit = (node) => {
     if (isForMachines(node)) return;
     if (ts.isJsxElement(node) && node.children.some((child) => ts.isJsxText(child) && /\p{L}/u.test(child.text))) {
-      add(node, markupText(node, source), 'markup');
+      add(node, markupText(node), 'markup');
       // Its own texts are said as one; what is inside of its tags and expressions may say more.
       node.openingElement.attributes.properties.forEach(visit);
       node.children.filter((child) => !ts.isJsxText(child)).forEach(visit);
       return;
     }
     if (isString(node)) {
-      const text = stringText(node, source);
+      const text = stringText(node);
       if (isWords(text, node)) add(node, text, 'string');
     }
     ts.forEachChild(node, visit);
@@ -58,10 +66,19 @@ const isString = (node) => ts.isStringLiteral(node) || ts.isNoSubstitutionTempla
 /** What stands where only a machine reads it: imports, types, names of styles, keys, comparisons, queries. */
 function isForMachines(node) {
   if (ts.isImportDeclaration(node) || ts.isExportDeclaration(node) || ts.isTypeNode(node) || ts.isInterfaceDeclaration(node)) return true;
-  if (ts.isJsxAttribute(node)) return !READ_ATTRIBUTES.has(node.name.getText()) && !/[a-z](Label|Title|Words|Text|Hint)$/.test(node.name.getText()) && isString(node.initializer ?? node);
-  if (ts.isRegularExpressionLiteral(node)) return true;
-  if (ts.isCallExpression(node)) return MACHINE_CALLS.test(node.expression.getText().split('.').pop() ?? '') && node.arguments.every(isString);
-  if (!isString(node)) return false;
+  if (ts.isJsxAttribute(node)) return isUnreadAttribute(node);
+  if (ts.isCallExpression(node))
+    return MACHINE_CALLS.test(node.expression.getText().split('.').pop() ?? '') && node.arguments.every(isString);
+  return ts.isRegularExpressionLiteral(node) || (isString(node) && isKeyOrComparison(node));
+}
+
+function isUnreadAttribute({ name, initializer }) {
+  const attribute = name.getText();
+  const isRead = READ_ATTRIBUTES.has(attribute) || /[a-z](Label|Title|Words|Text|Hint)$/.test(attribute);
+  return !isRead && initializer !== undefined && isString(initializer);
+}
+
+function isKeyOrComparison(node) {
   const { parent } = node;
   if (ts.isPropertyAssignment(parent) && parent.name === node) return true;
   if (ts.isElementAccessExpression(parent) || ts.isLiteralTypeNode(parent)) return true;
@@ -69,18 +86,18 @@ function isForMachines(node) {
 }
 
 /** A string as it is read. */
-function stringText(node, source) {
+function stringText(node) {
   if (!ts.isTemplateExpression(node)) return node.text;
   return node.head.text + node.templateSpans.map(({ literal }) => `{…}${literal.text}`).join('');
 }
 
 /** What stands between tags, with what is inside of them as far as it is text. */
-function markupText(element, source) {
+function markupText(element) {
   return element.children
     .map((child) => {
       if (ts.isJsxText(child)) return child.text;
-      if (ts.isJsxElement(child)) return markupText(child, source);
-      if (ts.isJsxExpression(child)) return child.expression && isString(child.expression) ? stringText(child.expression, source) : '{…}';
+      if (ts.isJsxElement(child)) return markupText(child);
+      if (ts.isJsxExpression(child)) return child.expression && isString(child.expression) ? stringText(child.expression) : '{…}';
       return '';
     })
     .join('');
@@ -89,7 +106,11 @@ function markupText(element, source) {
 /** Whether a string has words for people: two words, or one that begins as a sentence does. */
 function isWords(text, node) {
   const words = text.replaceAll('{…}', ' ').match(/\p{L}[\p{L}’'-]*/gu) ?? [];
-  if (!words.length || /^[a-z]+:\/\/|^\/|^#|^--|^[\w.-]+\/[\w.-]+$|[{};]\s*$|^(SELECT|INSERT|UPDATE|DELETE|ALTER|CREATE|DROP|CASE) /.test(text)) return false;
+  if (
+    !words.length ||
+    /^[a-z]+:\/\/|^\/|^#|^--|^[\w.-]+\/[\w.-]+$|[{};]\s*$|^(SELECT|INSERT|UPDATE|DELETE|ALTER|CREATE|DROP|CASE) /.test(text)
+  )
+    return false;
   if (ts.isJsxExpression(node.parent) || ts.isJsxAttribute(node.parent)) return true;
   if (isStyle(text)) return false;
   return words.length > 1 ? /\s/.test(text) : /^\p{Lu}\p{Ll}/u.test(text) && !ts.isCallExpression(node.parent);
@@ -98,4 +119,12 @@ function isWords(text, node) {
 /** Names of styles: words without capitals or stops, one of them with a hyphen, a bracket, a slash or a number. */
 const isStyle = (text) =>
   /^[a-z0-9\s:[\]()/.,_%#&>*+=!~'"-]+$/.test(text.replaceAll('{…}', '')) &&
-  text.split(/\s+/).filter((word) => /^(-?[a-z]+(-[a-z0-9./[\]]+)+|[a-z-]+:.*|flex|grid|block|hidden|relative|absolute|fixed|sticky|truncate|border|rounded|underline|italic|uppercase|inline|grow|shrink|h-.*|w-.*|p-.*)$/.test(word)).length * 2 >= text.split(/\s+/).length;
+  text
+    .split(/\s+/)
+    .filter((word) =>
+      /^(-?[a-z]+(-[a-z0-9./[\]]+)+|[a-z-]+:.*|flex|grid|block|hidden|relative|absolute|fixed|sticky|truncate|border|rounded|underline|italic|uppercase|inline|grow|shrink|h-.*|w-.*|p-.*)$/.test(
+        word,
+      ),
+    ).length *
+    2 >=
+    text.split(/\s+/).length;

@@ -53,7 +53,7 @@ describe('asking the API', () => {
     await expect(request('/things')).rejects.toBeInstanceOf(OfflineError);
     for (const status of [200, 502]) {
       serverGives(new Response('<h1>Sign in to the café</h1>', { status, headers: { 'content-type': 'text/html' } }));
-      await expect(request('/things')).rejects.toThrow(`unexpected way (${status})`);
+      await expect(request('/things')).rejects.toThrow(`unexpected answer (${status})`);
       await expect(request('/things')).rejects.toBeInstanceOf(OfflineError);
     }
   });

@@ -34,7 +34,7 @@ export async function request<T>(path: string, options: Options = {}): Promise<T
   const isJson = response.headers.get('content-type')?.includes('json') ?? false;
   heard(isJson);
   // Whatever stands between here and the server answers in pages of its own.
-  if (!isJson) throw new OfflineError(`The server answered in an unexpected way (${response.status}).`);
+  if (!isJson) throw new OfflineError(`The server sent an unexpected answer (${response.status}).`);
   if (response.ok) return (await response.json()) as T;
   throw new ProblemError((await response.json()) as Problem, response.headers.get('etag'));
 }
@@ -50,7 +50,7 @@ async function answerTo(path: string, { method = 'GET', body, ifMatch, signal }:
   } catch (error) {
     if (signal?.aborted) throw error;
     heard(false);
-    throw new OfflineError('The server does not answer.');
+    throw new OfflineError('The server isn’t responding.');
   }
 }
 

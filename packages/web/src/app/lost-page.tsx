@@ -4,7 +4,7 @@ import { Page } from '../ui/page.js';
 /** An address that leads nowhere. */
 export default function LostPage() {
   return (
-    <Page title="Nothing here" lead="This address belongs to no page.">
+    <Page title="Page not found" lead="This address belongs to no page.">
       <ButtonLink to="/" kind="primary">
         Go to Today
       </ButtonLink>

@@ -64,14 +64,14 @@ export function Shell() {
       // On some keyboards the question mark needs Shift, on others it does not.
       ...['?', 'Shift+?'].map((keys) => ({
         keys,
-        label: 'Show the keys',
-        group: 'Everywhere',
+        label: 'Show shortcuts',
+        group: 'All screens',
         run: () => setKeysShown(true),
       })),
       ...PLACES.map(({ to, name, key }) => ({
         keys: `g ${key}`,
         label: `Go to ${name}`,
-        group: 'Everywhere',
+        group: 'All screens',
         run: () => void navigate(to),
       })),
     ],
@@ -99,7 +99,7 @@ export function Shell() {
       ) : (
         <div className="flex min-h-dvh flex-col sm:flex-row">
           <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-ink focus:p-3 focus:text-white">
-            Skip to the content
+            Skip to content
           </a>
           <nav
             aria-label="Places"
@@ -134,7 +134,7 @@ export function Shell() {
             <div className="mt-auto hidden flex-col gap-2 p-4 text-small sm:flex">
               {run && (
                 <NavLink to="/session" className="border-2 border-ink bg-white px-2 py-1.5 font-semibold hover:bg-ground">
-                  Session open: {run.athleteName}
+                  Session in progress: {run.athleteName}
                 </NavLink>
               )}
               <ConnectionState />
@@ -149,7 +149,7 @@ export function Shell() {
                   Sign out
                 </button>
                 <button type="button" className="underline underline-offset-2" onClick={() => setKeysShown(true)}>
-                  Keys
+                  Shortcuts
                 </button>
               </div>
             </div>

@@ -7,7 +7,7 @@ import ShortcutsDialog from './shortcuts-dialog.js';
 test('single keys are switched off and on again in the list of keys', async () => {
   const close = jest.fn();
   const { user } = show(<ShortcutsDialog onClose={close} />);
-  const single = () => screen.getByRole('switch', { name: 'Keys without Ctrl or Alt' });
+  const single = () => screen.getByRole('switch', { name: 'Use single-key shortcuts' });
   expect(single().getAttribute('aria-checked')).toBe('true');
   await user.click(single());
   expect(useCommandState.getState().singleKeys).toBe(false);

@@ -11,7 +11,7 @@ export default function ShortcutsDialog({ onClose }: { onClose: () => void }) {
   const commands = all.filter((command, index) => all.findIndex(({ label }) => label === command.label) === index);
   const groups = [...new Set(commands.map((command) => command.group))];
   return (
-    <Dialog title="Keys" width="wide" onClose={onClose}>
+    <Dialog title="Shortcuts" width="wide" onClose={onClose}>
       <div className="mt-4 gap-8 sm:columns-2">
         {groups.map((group) => (
           <section key={group} className="mb-5 break-inside-avoid">
@@ -34,7 +34,7 @@ export default function ShortcutsDialog({ onClose }: { onClose: () => void }) {
         ))}
       </div>
       <div className="mt-4 flex flex-wrap items-center justify-between gap-4">
-        <Switch label="Keys without Ctrl or Alt" className="text-small" on={singleKeys} turn={setSingleKeys} />
+        <Switch label="Use single-key shortcuts" className="text-small" on={singleKeys} turn={setSingleKeys} />
         <Button onClick={onClose}>Close</Button>
       </div>
     </Dialog>

@@ -152,7 +152,7 @@ function Ground({ pot, y, bare }: { pot: Pot; y: (ms: number) => number; bare: b
       )}
       {!bare && rim >= 10 && (
         <text x={HALF + GUTTER - 2} y={rim - 3} textAnchor="end" fill="var(--color-ink-soft)">
-          time there is: {Math.round(pot.budgetMs / 60_000)} min
+          time available: {Math.round(pot.budgetMs / 60_000)} min
         </text>
       )}
       <text x={-HALF / 2} y={y(0) + 14} textAnchor="middle" fontWeight="700" fill="var(--color-cobalt)">

@@ -49,7 +49,7 @@ describe('what an account keeps on a device', () => {
     switchAccount(WREN);
     localStorage.setItem = setItem;
     expect([favourites(), localStorage.getItem('clay-pot-shelf')]).toEqual([['old'], older]);
-    expect(useKeeping.getState().trouble).toMatch(/no room left/);
+    expect(useKeeping.getState().trouble).toMatch(/no space left/);
   });
 
   test('another tab’s change is shown here', () => {
@@ -79,7 +79,7 @@ describe('what an account keeps on a device', () => {
     toggleFavourite('a');
     localStorage.setItem = setItem;
     expect(favourites()).toEqual(['a']);
-    expect(useKeeping.getState().trouble).toMatch(/no room left/);
+    expect(useKeeping.getState().trouble).toMatch(/no space left/);
     toggleFavourite('b');
     expect(useKeeping.getState().trouble).toBeNull();
   });

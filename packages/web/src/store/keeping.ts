@@ -11,6 +11,6 @@ export function keepingWorked(): void {
 /** Tells that something is in memory only: it is there while the page is open, and gone with it. */
 export function keepingFailed(error: unknown): void {
   const isFull = error instanceof DOMException && error.name === 'QuotaExceededError';
-  const why = isFull ? 'This device has no room left' : 'This browser doesn’t let Clay Pot keep anything (a private window?)';
-  useKeeping.setState({ trouble: `${why}. Keep this page open until everything is sent.` });
+  const why = isFull ? 'This device has no space left' : 'This browser doesn’t let Clay Pot save data (a private window?)';
+  useKeeping.setState({ trouble: `${why}. Keep this page open until everything has synced.` });
 }

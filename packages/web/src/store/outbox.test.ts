@@ -215,7 +215,7 @@ describe('a browser that keeps nothing', () => {
     replies = ['away'];
     useOutbox.getState().add({ path: '/sessions/only-here', body: {} });
     await settled();
-    expect(useKeeping.getState().trouble).toMatch(/no room left.*Keep this page open/);
+    expect(useKeeping.getState().trouble).toMatch(/no space left.*Keep this page open/);
     expect(waiting()).toEqual(['/sessions/only-here']);
     add.mockRestore();
     await flush();

@@ -11,7 +11,7 @@ test('what is wanted now and then is behind one button: it leads, loads and does
       items={[
         { name: 'Compare', to: '/compare' },
         { name: 'Export', download: '/api/export' },
-        { name: 'Copy', run: () => done.push('copy') },
+        { name: 'Duplicate', run: () => done.push('copy') },
         { name: 'Remove', disabled: true, run: () => done.push('remove') },
       ]}
     />,
@@ -20,7 +20,7 @@ test('what is wanted now and then is behind one button: it leads, loads and does
   await user.tab();
   await user.keyboard('{Enter}');
   const items = screen.getAllByRole('menuitem');
-  expect(items.map(({ textContent }) => textContent)).toEqual(['Compare', 'Export', 'Copy', 'Remove']);
+  expect(items.map(({ textContent }) => textContent)).toEqual(['Compare', 'Export', 'Duplicate', 'Remove']);
   expect(items[1]!.getAttribute('href')).toBe('/api/export');
   await user.keyboard('{ArrowDown}{ArrowDown}{Enter}');
   expect(done).toEqual(['copy']);

@@ -65,7 +65,7 @@ export function Empty({ children }: { children: ReactNode }) {
 export function Loading({ what }: { what: string }) {
   return (
     <p role="status" className="px-4 py-10 text-ink-soft sm:px-8">
-      Fetching {what} …
+      Loading {what} …
     </p>
   );
 }

@@ -100,8 +100,8 @@ describe('a page', () => {
     await user.click(screen.getByRole('button', { name: 'Try again' }));
     expect(retry).toHaveBeenCalledTimes(1);
     unmount();
-    show(<Trouble error={new OfflineError('The server does not answer.')} />);
-    expect(screen.getByRole('alert').textContent).toBe('The server does not answer.');
+    show(<Trouble error={new OfflineError('The server isn’t responding.')} />);
+    expect(screen.getByRole('alert').textContent).toBe('The server isn’t responding.');
     show(<Trouble error={new TypeError('undefined is not a function')} />);
     expect(screen.getAllByRole('alert')[1]!.textContent).toBe('Something went wrong on this page.');
   });

@@ -84,7 +84,7 @@ export function SearchChoice({ label, options, value, nothing, choose, id, class
             ))}
             {fits.length === 0 && <p className="px-2.5 py-1.5 text-ink-soft">No match for “{typed}”.</p>}
             {fits.length > SHOWN && (
-              <p className="px-2.5 py-1.5 text-small text-ink-soft">{fits.length - SHOWN} more: type to narrow them down.</p>
+              <p className="px-2.5 py-1.5 text-small text-ink-soft">{fits.length - SHOWN} more: type to narrow the list.</p>
             )}
           </ComboboxOptions>
         </>

@@ -7,7 +7,7 @@ export function ConnectionState() {
     <p role="status" className={away ? 'text-small font-semibold text-iron' : ''}>
       {away && (
         <>
-          No connection<span className="max-sm:hidden">: shown as last seen. It goes on by itself</span>.
+          No connection<span className="max-sm:hidden">: showing your last copy. We’ll reconnect automatically.</span>.
         </>
       )}
     </p>

@@ -71,7 +71,7 @@ export async function signOut(unsent: Unsent): Promise<void> {
     if (unsent === 'send') {
       await flush();
       const left = useOutbox.getState().messages.length;
-      if (left > 0) throw new Error(`${left} could not be sent: the server doesn’t answer.`);
+      if (left > 0) throw new Error(`Couldn’t send ${left}: the server isn’t responding.`);
     }
     // Nothing is sent meanwhile, in no tab: it would be sent in nobody’s name.
     await exclusively(SENDER, async () => {

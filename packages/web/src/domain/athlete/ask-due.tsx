@@ -14,9 +14,9 @@ export function AskDue({ athlete }: { athlete: Athlete }) {
   if (!due && !isOpen) return null;
   return (
     <p className="flex flex-wrap items-baseline gap-x-3 border-l-4 border-load-3 bg-amber-wash px-3 py-2">
-      <span>{isOpen ? 'Questions were begun and are not recorded yet.' : due?.why}</span>
+      <span>{isOpen ? 'A check-in was started but not saved.' : due?.why}</span>
       <Link className="font-semibold underline underline-offset-2" to={`/people/${athlete.id}/check-in`}>
-        {isOpen ? 'Go on asking' : 'Ask now: three minutes'}
+        {isOpen ? 'Continue check-in' : 'Start check-in (3 min)'}
       </Link>
     </p>
   );

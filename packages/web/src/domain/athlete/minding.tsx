@@ -39,7 +39,7 @@ export function Minding({ athleteId, movement, level }: Props) {
       ))}
       {over.map((text) => (
         <p key={text} className="border-l-4 border-iron bg-iron-wash px-3 py-1.5">
-          <b>More than is allowed:</b> {text}
+          <b>Over the limit:</b> {text}
         </p>
       ))}
       {leaveOut.map((text) => (

@@ -12,7 +12,7 @@ export function OfWhom() {
   const [, setParams] = useSearchParams();
   return (
     <WhomChoice
-      label="Of whom"
+      label="Athlete"
       className="w-60"
       nobody="Everybody"
       value={useOfWhom()}

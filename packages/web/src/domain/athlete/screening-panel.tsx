@@ -2,10 +2,10 @@ import { type Hand, HAND_WORDS, HANDS, type OffTheTable, type Screening, type Ve
 import { SideMark } from '../../ui/marks.js';
 
 const LOOK: Record<Verdict, { box: string; name: string }> = {
-  go: { box: 'border-celadon bg-celadon-wash', name: 'Go' },
-  adapt: { box: 'border-load-3 bg-amber-wash', name: 'Adapt' },
-  'refer first': { box: 'border-iron bg-iron-wash', name: 'Refer first' },
-  'stop now': { box: 'border-iron bg-iron text-white', name: 'Stop now' },
+  go: { box: 'border-celadon bg-celadon-wash', name: 'Clear to train' },
+  adapt: { box: 'border-load-3 bg-amber-wash', name: 'Train with limits' },
+  'refer first': { box: 'border-iron bg-iron-wash', name: 'Get it checked first' },
+  'stop now': { box: 'border-iron bg-iron text-white', name: 'Stop' },
 };
 
 /** What answers lead to, hand by hand, in a word and a sentence. */
@@ -62,7 +62,7 @@ export function OffList({ off }: { off: readonly OffTheTable[] }) {
   if (!limited.length) return null;
   return (
     <table className="w-full text-small">
-      <caption className="mb-1 text-left text-ink-soft">What is off or capped, in everything that is planned or led</caption>
+      <caption className="mb-1 text-left text-ink-soft">Restrictions for everything planned or led</caption>
       <tbody>
         {limited.map(({ hand, because, allows, text }) => (
           <tr key={`${because} ${text}`} className="border-t border-line align-top">

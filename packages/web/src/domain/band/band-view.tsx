@@ -3,7 +3,7 @@ import { numberText, readingText } from '../measuring/units.js';
 import { LiveTrace } from './live-trace.js';
 import type { BandNow } from './use-band.js';
 
-const WORDS = { below: 'harder', in: 'just so', above: 'lighter' } as const;
+const WORDS = { below: 'harder', in: 'on target', above: 'lighter' } as const;
 const COLOUR = { below: 'text-amber', in: 'text-celadon', above: 'text-iron' } as const;
 
 interface Props {

@@ -65,7 +65,7 @@ export function useBand({ device, band, isOn, counts = true, onLost, onLetGo, on
       samples: (list) => {
         const more = read(list);
         if (!more) {
-          setTrouble('The device changed its unit on the way: nothing of it counts.');
+          setTrouble('The device changed its unit during the trial, so this trial doesn’t count.');
           return;
         }
         setTrouble(null);

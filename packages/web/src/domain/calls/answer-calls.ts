@@ -80,9 +80,9 @@ export function useAnswerCalls() {
 
 function toldOf(chosen: readonly ChosenAnswer[]): string {
   const first = chosen[0]?.call;
-  if (!first) return 'Nothing was answered.';
+  if (!first) return 'Nothing was saved.';
   const done = chosen.filter(({ optionId }) => optionId !== null).length;
   const of = `${first.athleteName}: ${CALLS[first.kind].label.toLowerCase()}`;
   if (done === 0) return `${of} declined.`;
-  return chosen.length === 1 ? `${of} accepted.` : `${of}, ${done} of ${counted(chosen.length, 'call')} accepted.`;
+  return chosen.length === 1 ? `${of} accepted.` : `${of}: ${done} of ${counted(chosen.length, 'suggestion')} accepted.`;
 }

@@ -6,7 +6,7 @@ import { dayText } from '../../ui/format.js';
 /** What was answered, the latest first: what was proposed, what became of it, and why. */
 export function AnsweredList({ answered }: { answered: readonly AnsweredCall[] }) {
   return (
-    <ul aria-label="Answered" className="text-small">
+    <ul aria-label="Decided" className="text-small">
       {answered.map(({ id, kind, why, answer, words, reason, programmeId, sessionId, at }) => (
         <li key={id} className="border-b border-line py-1.5">
           <span className={answer === 'taken back' ? 'text-ink-soft line-through' : ''}>

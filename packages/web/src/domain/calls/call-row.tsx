@@ -49,7 +49,7 @@ export function CallRow({ group, named }: { group: CallGroup<AthleteCall>; named
       )}
       <div className="mt-1.5 flex flex-wrap items-center gap-1.5">
         <Button className={SMALL} kind="primary" data-answer="accept" aria-label={`Accept, ${of}`} onClick={accept}>
-          {isOnRecord(first) ? 'They know' : 'Accept'}
+          {isOnRecord(first) ? 'Acknowledge' : 'Accept'}
         </Button>
         {(calls.length > 1 || first.options.length > 1 || first.options[0].typed) && (
           <Button
@@ -59,7 +59,7 @@ export function CallRow({ group, named }: { group: CallGroup<AthleteCall>; named
             aria-label={`Change, ${of}`}
             onClick={() => toggle('change')}
           >
-            Change…
+            Edit…
           </Button>
         )}
         {mayDecline(first) && (
@@ -70,7 +70,7 @@ export function CallRow({ group, named }: { group: CallGroup<AthleteCall>; named
             aria-label={`Decline, ${of}`}
             onClick={() => toggle('decline')}
           >
-            Decline…
+            Dismiss…
           </Button>
         )}
         <Elsewhere call={first} />
@@ -78,11 +78,11 @@ export function CallRow({ group, named }: { group: CallGroup<AthleteCall>; named
           type="button"
           data-answer="why"
           aria-expanded={unfolded === 'why'}
-          aria-label={`Why, ${of}`}
+          aria-label={`Why? ${of}`}
           className="ml-auto text-small underline underline-offset-2 max-sm:min-h-11"
           onClick={() => toggle('why')}
         >
-          Why
+          Why?
         </button>
       </div>
       {unfolded === 'why' && <Evidence calls={calls} />}
@@ -98,14 +98,14 @@ function Elsewhere({ call }: { call: AthleteCall }) {
   if (isOnRecord(call)) {
     return (
       <ButtonLink className={SMALL} to={`/people/${athleteId}`} aria-label={`Record who cleared ${athleteName}`}>
-        Record who cleared it
+        Record clearance
       </ButtonLink>
     );
   }
   if (kind === 'measure again') {
     return (
       <ButtonLink className={SMALL} to={`/people/${athleteId}/measure`} aria-label={`Measure ${athleteName}`}>
-        Measure now
+        Test now
       </ButtonLink>
     );
   }
@@ -117,7 +117,7 @@ function Elsewhere({ call }: { call: AthleteCall }) {
       to={`/sequences/${sequenceId}?athlete=${athleteId}`}
       aria-label={`Open the sequence of ${athleteName}, which is in no programme`}
     >
-      Open the sequence
+      Open sequence
     </ButtonLink>
   );
 }
@@ -132,9 +132,9 @@ function Proposed({ calls }: { calls: readonly AthleteCall[] }) {
           <li key={key}>{words}</li>
         ))}
       </ul>
-      {chances.length > 0 && <p className="text-small text-ink-soft">Strong enough for all of it: {peopleWords(Math.min(...chances))}.</p>}
+      {chances.length > 0 && <p className="text-small text-ink-soft">Chance of completing it: {peopleWords(Math.min(...chances))}.</p>}
       {calls.some(({ sequenceId }) => sequenceId !== null) && (
-        <p className="text-small text-ink-soft">In no programme: it is noted here, and changed in the sequence.</p>
+        <p className="text-small text-ink-soft">This sequence is in no programme. Accepting notes it here; change the sequence yourself.</p>
       )}
     </>
   );
@@ -183,7 +183,7 @@ function Decline({ calls, done }: { calls: readonly AthleteCall[]; done: () => v
     >
       <Reason value={reason} change={setReason} />
       <Button type="submit" className={SMALL} disabled={reason.trim() === ''}>
-        Decline
+        Dismiss
       </Button>
     </form>
   );

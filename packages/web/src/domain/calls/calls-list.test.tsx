@@ -44,7 +44,7 @@ beforeEach(() => {
 });
 /** Calls as the pages show them: those that still wait. */
 function Waiting({ calls }: { calls: readonly AthleteCall[] }) {
-  return <CallsList calls={useWaiting(calls)} named label="Calls" />;
+  return <CallsList calls={useWaiting(calls)} named label="Next steps" />;
 }
 const bodies = () => useOutbox.getState().messages.map(({ body }) => body);
 
@@ -60,8 +60,8 @@ describe('calls that wait', () => {
 
   test('say exactly what changes, how likely it is carried to its end, and what they rest on', async () => {
     const { user } = show(<Waiting calls={[call()]} />);
-    expect(screen.getByText('Strong enough for all of it: about 7 in 10 people like this.')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: /^Why/ }));
+    expect(screen.getByText('Chance of completing it: about 7 in 10 people like this.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: /^Why\?/ }));
     expect(screen.getByRole('link', { name: '8 Jun 2026' }).getAttribute('href')).toBe('/records/s2');
   });
 
@@ -82,16 +82,16 @@ describe('calls that wait', () => {
     expect(screen.getByText('Wren Halloran')).toBeTruthy();
   });
 
-  test('changed, each call has its option; what stays as it is needs a reason', async () => {
+  test('changed, each call has its option; what stays as recorded needs a reason', async () => {
     const lift = call({ key: 'level strength.palm-lift', why: 'Palm lift: clean.' });
     const { user } = show(<Waiting calls={[call({ evidenceKey: 'changed' }), lift]} />);
     await user.click(screen.getByRole('button', { name: /^Change/ }));
     const [first, second] = screen.getAllByRole('group');
     await user.click(within(first!).getByRole('radio', { name: /3×15s/ }));
     await user.click(within(second!).getByRole('radio', { name: 'None of these' }));
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Do this' }).disabled).toBe(true);
-    await user.type(screen.getByLabelText('What speaks against it'), 'A show on Saturday');
-    await user.click(screen.getByRole('button', { name: 'Do this' }));
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Save' }).disabled).toBe(true);
+    await user.type(screen.getByLabelText('Arguments against it'), 'A show on Saturday');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(bodies()).toMatchObject([
       { answer: 'changed', optionId: 'set' },
       { answer: 'declined', reason: 'A show on Saturday' },
@@ -121,7 +121,7 @@ describe('calls that wait', () => {
         await user.type(field, text);
         await user.tab();
       };
-      return { user, type, doThis: () => screen.getByRole<HTMLButtonElement>('button', { name: 'Do this' }) };
+      return { user, type, doThis: () => screen.getByRole<HTMLButtonElement>('button', { name: 'Save' }) };
     };
 
     test('goes with the answer', async () => {
@@ -138,7 +138,7 @@ describe('calls that wait', () => {
       expect(bodies()).toEqual([]);
     });
 
-    test('and asks for more than the call may, is told so and not taken', async () => {
+    test('and asks for more than the call may, is told so and rejected', async () => {
       const { type, doThis } = await opened('too much', true);
       await type('3x20s');
       expect(screen.getByRole('alert').textContent).toContain('more of it all in all than is planned');
@@ -150,7 +150,7 @@ describe('calls that wait', () => {
 
   test('a referral is not declined', () => {
     show(<Waiting calls={[refer]} />);
-    expect(screen.queryByRole('button', { name: /^Decline/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /^Dismiss/ })).toBeNull();
     expect(screen.getByRole('link', { name: 'Record who cleared Hana' })).toBeTruthy();
   });
 

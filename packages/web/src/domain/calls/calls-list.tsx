@@ -8,7 +8,7 @@ import { CallRow } from './call-row.js';
 /** So many are shown before somebody asks for all of them: the gravest. */
 const FIRST = 8;
 const LIST = '[data-calls]';
-const GROUP = 'Calls';
+const GROUP = 'Next steps';
 
 const rows = () => [...document.querySelectorAll<HTMLElement>('[data-call]')];
 /** The row that the focus stands in; the first where it stands nowhere. */
@@ -35,14 +35,14 @@ function press(answer: string): void {
 }
 
 const COMMANDS: readonly Command[] = [
-  { keys: 'j', label: 'The next call', group: GROUP, run: () => goBy(1) },
-  { keys: 'k', label: 'The call before', group: GROUP, run: () => goBy(-1) },
-  { keys: 'ArrowDown', label: 'The next call', group: GROUP, within: LIST, run: () => goBy(1) },
-  { keys: 'ArrowUp', label: 'The call before', group: GROUP, within: LIST, run: () => goBy(-1) },
-  { keys: 'a', label: 'Accept the call', group: GROUP, within: LIST, run: () => press('accept') },
-  { keys: 'c', label: 'Change what it proposes', group: GROUP, within: LIST, run: () => press('change') },
-  { keys: 'd', label: 'Decline it', group: GROUP, within: LIST, run: () => press('decline') },
-  { keys: 'w', label: 'What it rests on', group: GROUP, within: LIST, run: () => press('why') },
+  { keys: 'j', label: 'Next suggestion', group: GROUP, run: () => goBy(1) },
+  { keys: 'k', label: 'Previous suggestion', group: GROUP, run: () => goBy(-1) },
+  { keys: 'ArrowDown', label: 'Next suggestion', group: GROUP, within: LIST, run: () => goBy(1) },
+  { keys: 'ArrowUp', label: 'Previous suggestion', group: GROUP, within: LIST, run: () => goBy(-1) },
+  { keys: 'a', label: 'Accept the suggestion', group: GROUP, within: LIST, run: () => press('accept') },
+  { keys: 'c', label: 'Edit the suggestion', group: GROUP, within: LIST, run: () => press('change') },
+  { keys: 'd', label: 'Dismiss the suggestion', group: GROUP, within: LIST, run: () => press('decline') },
+  { keys: 'w', label: 'Show why', group: GROUP, within: LIST, run: () => press('why') },
 ];
 
 /** Calls that wait (`useWaiting`), the gravest first, answered with the mouse or by keys. @param named whether each says whom it is for */

@@ -49,7 +49,7 @@ export function ChangeCalls({ calls, done }: { calls: readonly AthleteCall[]; do
       ))}
       {declines && <Reason value={reason} change={setReason} />}
       <Button type="submit" kind="primary" className={`mt-1 ${SMALL}`} disabled={isWrong || (declines && reason.trim() === '')}>
-        Do this
+        Save
       </Button>
     </form>
   );
@@ -114,7 +114,7 @@ function Typing({ typed, dose, wrong, change }: TypingProps) {
   if (!movement || !level) return null;
   return (
     <div className="my-1 flex max-w-sm items-start gap-2 pl-5 text-small">
-      <span className="shrink-0 py-1.5 text-ink-soft">Or type it:</span>
+      <span className="shrink-0 py-1.5 text-ink-soft">Or type a dose:</span>
       <div className="flex-1">
         <DoseField dose={dose} movement={movement} level={level} onChange={change} />
         {wrong && (
@@ -131,7 +131,7 @@ function Typing({ typed, dose, wrong, change }: TypingProps) {
 export function Reason({ value, change }: { value: string; change: (text: string) => void }) {
   return (
     <label className="block text-small">
-      What speaks against it
+      Arguments against it
       <input
         autoFocus
         className="block w-72 max-w-full border border-ink/60 bg-white px-2 py-1"

@@ -14,9 +14,9 @@ export function AnswerHead({ answer, composition: { state, stop } }: { answer: C
         <p className="font-semibold">{nearness(gapPercent)}</p>
         {state === 'looking' ? (
           <p className="text-ink-soft">
-            Still looking for better …{' '}
+            Looking for a better one…{' '}
             <Button kind="quiet" className="px-1! py-0! text-small! underline underline-offset-2" onClick={stop}>
-              Good enough
+              Stop here
             </Button>
           </p>
         ) : (
@@ -29,8 +29,8 @@ export function AnswerHead({ answer, composition: { state, stop } }: { answer: C
 
 const nearness = (gapPercent: number): string =>
   gapPercent <= GAP_PERCENT
-    ? `Proven: nothing could be better by more than ${Math.max(0.1, gapPercent).toFixed(1)} %.`
-    : `At most ${gapPercent.toFixed(1)} % from the best there can be.`;
+    ? `Within ${Math.max(0.1, gapPercent).toFixed(1)} % of the best possible sequence.`
+    : `At most ${gapPercent.toFixed(1)} % below the best possible sequence.`;
 
 const Figure = ({ value, words }: { value: string; words: string }) => (
   <p className="flex items-baseline gap-2">

@@ -18,8 +18,8 @@ interface Props {
 /** What was composed, with its figures, its reasons and what is behind it; or why nothing was. */
 export function AnswerView({ composition, takeLabel, take, pot }: Props) {
   const { state, answer } = composition;
-  if (state === 'failed') return <p role="alert">It could not be composed: the solver did not load. Try once more.</p>;
-  if (!answer) return state === 'looking' ? <p role="status">Looking for a first answer …</p> : null;
+  if (state === 'failed') return <p role="alert">Couldn’t generate: the solver didn’t load. Try again.</p>;
+  if (!answer) return state === 'looking' ? <p role="status">Generating…</p> : null;
   const { sequence } = answer;
   return (
     <>

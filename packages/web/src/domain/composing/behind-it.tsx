@@ -19,8 +19,8 @@ export function BehindIt({ answer }: { answer: Pick<ComposeAnswer, 'binding' | '
         </ul>
       )}
       {binding.length > 0 && (
-        <section aria-label="What holds it back">
-          <h3 className="font-bold">What holds it back</h3>
+        <section aria-label="What limits it">
+          <h3 className="font-bold">What limits it</h3>
           <ul>
             {binding.map(({ text }) => (
               <li key={text}>{text}</li>
@@ -32,8 +32,8 @@ export function BehindIt({ answer }: { answer: Pick<ComposeAnswer, 'binding' | '
         <Disclosure title={<>{counted(excluded.length, 'movement')} left out, and why</>} buttonClassName="font-bold">
           <input
             type="search"
-            aria-label="Look among what is left out"
-            placeholder="Look for a movement or a reason"
+            aria-label="Search what was left out"
+            placeholder="Search for a movement or a reason"
             className={`${INPUT} my-1 text-small!`}
             value={sought}
             onChange={(event) => setSought(event.target.value)}
@@ -64,8 +64,8 @@ export function BeforeIt({ answer: { notes, giveUp, sequence, excluded } }: { an
         <div role="alert" className="border-l-4 border-load-3 bg-amber-wash px-3 py-2">
           <p className="font-semibold">
             {giveUp.length > 0
-              ? 'Not all of that can be had together. The least that would have to change:'
-              : `Nothing on the shelf may be done: ${counted(excluded.length, 'movement')} are left out, each for its reason.`}
+              ? 'These settings don’t fit together. The smallest change that would work:'
+              : `No movement is possible: ${counted(excluded.length, 'movement')} are left out, each for the reason shown.`}
           </p>
           <ul className="list-disc pl-5">
             {giveUp.map(({ text }) => (

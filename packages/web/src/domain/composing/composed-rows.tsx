@@ -74,7 +74,7 @@ function Row({ block, sequence, reason, composition }: RowProps) {
           {reason && <p className="text-small text-ink-soft">{reason}</p>}
         </div>
         <IconButton
-          name={isLocked ? `Let ${movement.name} go` : `Keep ${movement.name}`}
+          name={isLocked ? `Remove ${movement.name}` : `Keep ${movement.name}`}
           aria-pressed={isLocked}
           onClick={() => toggleLock(block.id)}
         >
@@ -98,10 +98,10 @@ function Row({ block, sequence, reason, composition }: RowProps) {
 }
 
 function Others({ others, take }: { others: SwapAnswer['alternatives'] | 'asked'; take: (edits: readonly Edit[]) => void }) {
-  if (others === 'asked') return <p className="pl-13 text-small text-ink-soft">Looking …</p>;
-  if (others.length === 0) return <p className="pl-13 text-small text-ink-soft">Nothing else does here what it does.</p>;
+  if (others === 'asked') return <p className="pl-13 text-small text-ink-soft">Searching…</p>;
+  if (others.length === 0) return <p className="pl-13 text-small text-ink-soft">No other movement does the same.</p>;
   return (
-    <ul className="mt-1 grid gap-1 pl-13" aria-label="Other movements for it">
+    <ul className="mt-1 grid gap-1 pl-13" aria-label="Alternatives">
       {others.map(({ movementId, name, text, edits }) => (
         <li key={movementId}>
           <button

@@ -7,7 +7,7 @@ const MOST = 1.5;
 /** How much each want of the goal gets, beside all that it wants: the thin mark. */
 export function WantsBars({ wants }: Pick<ComposeAnswer, 'wants'>) {
   return (
-    <ul className="grid gap-1.5 text-small" aria-label="What the goal gets">
+    <ul className="grid gap-1.5 text-small" aria-label="Goal coverage">
       {wants.map(({ words, gotS, targetS }) => (
         <li key={words}>
           <p className="flex items-baseline justify-between gap-2">

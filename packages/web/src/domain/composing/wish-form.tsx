@@ -27,9 +27,9 @@ export function WishForm({ wishes, change }: { wishes: Wishes; change: (wishes: 
         {named(methods)}
       </SelectField>
       <fieldset>
-        <legend className="mb-1 text-small font-semibold">Not today</legend>
+        <legend className="mb-1 text-small font-semibold">Unavailable today</legend>
         <TickChips
-          label="Places where nobody can be today"
+          label="Places that can’t be used today"
           size="small"
           options={PLACES}
           words={(place) => `no ${PLACE_WORDS[place]}`}
@@ -38,9 +38,9 @@ export function WishForm({ wishes, change }: { wishes: Wishes; change: (wishes: 
         />
       </fieldset>
       <fieldset>
-        <legend className="mb-1 text-small font-semibold">At hand</legend>
+        <legend className="mb-1 text-small font-semibold">Equipment</legend>
         <TickChips
-          label="Things at hand"
+          label="Equipment"
           size="small"
           options={EQUIPMENT}
           words={(thing) => thing}
@@ -74,7 +74,7 @@ function Minutes({ minutes, set }: { minutes: number; set: (minutes: number) => 
   const value = typed === null ? minutes : readNumber(typed);
   const isSound = Number.isInteger(value) && value >= min && value <= max;
   return (
-    <Field label="Minutes" error={isSound ? undefined : `A whole number within ${min}–${max}.`}>
+    <Field label="Minutes" error={isSound ? undefined : `Enter a whole number from ${min}–${max}.`}>
       {(props) => (
         <div className="flex flex-wrap items-center gap-1.5">
           <input

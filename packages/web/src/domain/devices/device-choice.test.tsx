@@ -14,7 +14,7 @@ function choice(sort: TrialSort, source: Source = TYPED, isTypable = true) {
   const shown = show(<DeviceChoice sort={sort} source={source} choose={choose} isTypable={isTypable} />);
   return { ...shown, choose };
 }
-const from = () => screen.getByLabelText('Numbers come from');
+const from = () => screen.getByLabelText('Source');
 const options = () => Array.from(from().querySelectorAll('option')).map(({ value }) => value);
 const file = (text: string, name = 'squeeze.csv') => {
   const made = new File([text], name, { type: 'text/csv' });
@@ -37,21 +37,21 @@ describe('where numbers come from', () => {
 
   test('a simulated device has its faults and its speed', async () => {
     const { user, choose } = choice('force', SIMULATED);
-    await user.selectOptions(screen.getByLabelText('What it does wrong'), 'stuck value');
+    await user.selectOptions(screen.getByLabelText('Simulated fault'), 'stuck value');
     expect(choose).toHaveBeenCalledWith({ kind: 'simulated', fault: 'stuck value', speed: 10 });
-    await user.selectOptions(screen.getByLabelText('How fast'), '50');
+    await user.selectOptions(screen.getByLabelText('Speed'), '50');
     expect(choose).toHaveBeenLastCalledWith({ kind: 'simulated', fault: 'none', speed: 50 });
   });
 
   test('a recorded file becomes a device; a broken or huge one is refused in words', async () => {
     const { user, choose } = choice('force');
-    const upload = (made: File) => user.upload(screen.getByLabelText(/recorded file/), made);
+    const upload = (made: File) => user.upload(screen.getByLabelText(/a recording/), made);
     await upload(file('t_s,value\n0,much\n'));
     expect((await screen.findByRole('alert')).textContent).toBe('Line 2: must be a number, not “much”.');
     const huge = file('');
     Object.defineProperty(huge, 'size', { value: 200_000_000 });
     await upload(huge);
-    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('has 200 MB'));
+    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('is 200 MB'));
     expect(choose).not.toHaveBeenCalled();
     await upload(file('t_s,value,unit\n0,1,kg\n0.1,2,kg\n'));
     await waitFor(() => expect(choose).toHaveBeenCalledTimes(1));
@@ -87,7 +87,7 @@ describe('the device of a source', () => {
     expect(deviceForHold(TYPED, hold)).toBeNull();
   });
 
-  test('is told with the reading where it is not what the protocol names', () => {
+  test('is told with the reading where it hurts not what the protocol names', () => {
     expect(gaugeOf({ kind: 'photo' }, 'angle')).toBe('photo');
     expect(gaugeOf({ kind: 'phone' }, 'angle')).toBe('phone');
     expect(gaugeOf({ kind: 'file', device }, 'angle')).toBe('phone');

@@ -28,7 +28,7 @@ export function DeviceChoice({ sort, isTypable = true, source, choose }: Props) 
   async function open(file: File | undefined) {
     if (!file) return;
     if (file.size > MOST_BYTES) {
-      setTrouble(`${file.name} has ${(file.size / 1e6).toFixed(0)} MB: a recording of a hand has at most 30.`);
+      setTrouble(`${file.name} is ${(file.size / 1e6).toFixed(0)} MB. Recordings can be up to 30 MB.`);
       return;
     }
     const { samples, faults } = readDeviceFile(await file.text());
@@ -49,7 +49,7 @@ export function DeviceChoice({ sort, isTypable = true, source, choose }: Props) 
   }
   return (
     <div className="grid gap-2 sm:grid-cols-2">
-      <SelectField label="Numbers come from" value={source.kind} onChange={(event) => pick(event.target.value)}>
+      <SelectField label="Source" value={source.kind} onChange={(event) => pick(event.target.value)}>
         {KINDS.filter((kind) => SOURCES[kind].offers(sort) && (isTypable || kind !== 'typed')).map((kind) => (
           <option key={kind} value={kind}>
             {SOURCES[kind].label}
@@ -72,8 +72,8 @@ export function DeviceChoice({ sort, isTypable = true, source, choose }: Props) 
       )}
       {source.kind === 'phone' && (
         <p className="text-small text-ink-soft sm:col-span-2">
-          Strap the phone to the back of the hand, or hold it in the fist. It feels which way is down, so the hand has to move in an upright
-          plane: for side bends turn the thumb up. Stay at straight for a second, go, stay, come back.
+          Strap the phone to the back of the hand, or hold it in the fist. The phone senses which way is down, so move the hand in an
+          upright plane. For side bends, turn the thumb up. Hold straight for a second, move to the end, hold, come back.
         </p>
       )}
       {trouble && (
@@ -89,7 +89,7 @@ function Simulated({ source, choose }: { source: Extract<Source, { kind: 'simula
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_6rem] gap-2">
       <SelectField
-        label="What it does wrong"
+        label="Simulated fault"
         value={source.fault}
         onChange={(event) => choose({ ...source, fault: event.target.value as DeviceFault })}
       >
@@ -99,10 +99,10 @@ function Simulated({ source, choose }: { source: Extract<Source, { kind: 'simula
           </option>
         ))}
       </SelectField>
-      <SelectField label="How fast" value={source.speed} onChange={(event) => choose({ ...source, speed: Number(event.target.value) })}>
+      <SelectField label="Speed" value={source.speed} onChange={(event) => choose({ ...source, speed: Number(event.target.value) })}>
         {SPEEDS.map((speed) => (
           <option key={speed} value={speed}>
-            {speed === 1 ? 'as it is' : `${speed} times`}
+            {speed === 1 ? 'as recorded' : `${speed} times`}
           </option>
         ))}
       </SelectField>

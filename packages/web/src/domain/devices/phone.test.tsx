@@ -49,7 +49,7 @@ describe('the phone’s own sensor', () => {
     turn(null, null);
     jest.advanceTimersByTime(3000);
     expect(samples).toEqual([]);
-    expect(ended).toHaveBeenCalledWith('This device tells nothing of how it lies: use a phone, or the recorded one.');
+    expect(ended).toHaveBeenCalledWith('This device has no motion sensor. Use a phone, or the recorded one.');
   });
 
   test('where it has to be asked for and is refused, that is said', async () => {
@@ -58,7 +58,7 @@ describe('the phone’s own sensor', () => {
     await asked();
     await asked();
     Reflect.deleteProperty(Orientation, 'requestPermission');
-    expect(ended.mock.calls[0]![0]).toContain('told to keep its motion sensor from this page');
+    expect(ended.mock.calls[0]![0]).toContain('blocks the motion sensor for this page');
   });
 
   test('whoever ends it hears no more', async () => {

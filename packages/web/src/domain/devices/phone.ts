@@ -14,7 +14,7 @@ export const hasOrientation = (): boolean => 'DeviceOrientationEvent' in window;
 
 /** The phone itself: how it lies, front to back and side to side, by its own orientation sensor. */
 export const phoneDevice = (): Device => ({
-  name: 'This phone’s own sensor',
+  name: 'This phone’s sensor',
   connect: ({ samples, ended }) => {
     const now = { isOver: false };
     let heard = false;
@@ -35,15 +35,15 @@ export const phoneDevice = (): Device => ({
       ]);
     };
     const timer = setTimeout(() => {
-      if (!heard) end('This device tells nothing of how it lies: use a phone, or the recorded one.');
+      if (!heard) end('This device has no motion sensor. Use a phone, or the recorded one.');
     }, WAITS_MS);
     void (async () => {
       // Asked for by the press that began the trial.
       const sensor = window.DeviceOrientationEvent;
       const answer = asks(sensor) ? await sensor.requestPermission() : 'granted';
-      if (answer === 'denied') end('The browser was told to keep its motion sensor from this page: allow it in the page’s settings.');
+      if (answer === 'denied') end('The browser blocks the motion sensor for this page. Allow it in the page’s settings.');
       else if (!now.isOver) window.addEventListener('deviceorientation', feel);
-    })().catch(() => end('The motion sensor could not be asked for.'));
+    })().catch(() => end('Couldn’t ask for the motion sensor.'));
     return () => {
       now.isOver = true;
       clearTimeout(timer);

@@ -27,6 +27,6 @@ export const replayDevice = (name: string, recorded: readonly DeviceSample[]): D
 /** A phone on the back of a hand whose wrist bends back, as it was recorded: for a bench without a phone. */
 export async function recordedPhone(): Promise<Device> {
   const answer = await fetch('/recordings/phone-wrist-extension.csv');
-  if (!answer.ok) throw new Error('The recording could not be fetched: try again with a network.');
+  if (!answer.ok) throw new Error('Couldn’t load the recording. Try again when you’re online.');
   return replayDevice('A recorded phone', readDeviceFile(await answer.text()).samples);
 }

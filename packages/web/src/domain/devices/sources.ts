@@ -63,7 +63,7 @@ const onPlates = (sort: TrialSort | null): Gauge | null => (sort === 'plates' ? 
 
 /** All sources. */
 export const SOURCES: { readonly [K in SourceKind]: SourceEntry<K> } = {
-  typed: { label: 'a gauge, typed', offers: () => true, gauge: nothing, device: nothing, hold: nothing },
+  typed: { label: 'a dynamometer, typed', offers: () => true, gauge: nothing, device: nothing, hold: nothing },
   simulated: {
     label: 'a simulated device',
     offers: () => true,
@@ -81,21 +81,21 @@ export const SOURCES: { readonly [K in SourceKind]: SourceEntry<K> } = {
     },
   },
   photo: {
-    label: 'a picture, by three points',
+    label: 'a photo, by three points',
     offers: (sort) => sort === 'angle',
     gauge: () => 'photo',
     device: nothing,
     hold: nothing,
   },
   phone: {
-    label: 'this phone’s own sensor',
+    label: 'this phone’s sensor',
     offers: (sort) => sort === 'angle' && hasOrientation(),
     gauge: () => 'phone',
     device: (_source, { sort }) => (sort === 'angle' ? phoneDevice() : null),
     hold: nothing,
   },
   file: {
-    label: 'a recorded file (CSV)',
+    label: 'a recording (CSV)',
     offers: () => false,
     gauge: (sort) => (sort === 'angle' ? 'phone' : onPlates(sort)),
     device: ({ device }) => device,

@@ -75,7 +75,7 @@ export function ValueEntry({ look: { unit, trouble, doubted, keep }, label, type
         />
         <span>{typedUnit}</span>
         <Button type="submit" className="min-h-11">
-          Take
+          Use
         </Button>
         {children}
       </form>
@@ -89,7 +89,7 @@ export function ValueEntry({ look: { unit, trouble, doubted, keep }, label, type
           <p>{doubted.text}</p>
           <p className="mt-1 flex flex-wrap gap-2">
             <Button className="py-0.5!" onClick={() => keep(doubted.rather)}>
-              It was {readingText(unit, doubted.rather)}
+              Use {readingText(unit, doubted.rather)}
             </Button>
             {doubted.kept !== null && <KeepAsItIs unit={unit} value={doubted.kept} keep={keep} />}
           </p>
@@ -101,6 +101,7 @@ export function ValueEntry({ look: { unit, trouble, doubted, keep }, label, type
 
 const KeepAsItIs = ({ unit, value, keep }: { unit: ReadingUnit; value: number; keep: (value: number) => void }) => (
   <Button className="py-0.5!" onClick={() => keep(value)}>
-    {readingText(unit, value)} is right
+    Keep
+    {readingText(unit, value)}
   </Button>
 );

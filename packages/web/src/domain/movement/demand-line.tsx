@@ -11,7 +11,7 @@ export function DemandLine({ demand }: { demand: Demand }) {
   const parts = [
     left.loadN > 0 && (
       <Asked key="load" term="handLoad" value={left.loadPercentBW}>
-        {left.loadPercentBW.toFixed(0)} % BW a hand
+        {left.loadPercentBW.toFixed(0)} % of body weight a hand
       </Asked>
     ),
     left.angle && (
@@ -35,7 +35,7 @@ export function DemandLine({ demand }: { demand: Demand }) {
           <Asked term="effort" value={effort}>
             <span className={`mr-1 inline-block size-2.5 border border-ink/40 ${loadClass(effort)}`} aria-hidden />
             {effortWords(effort, hardest.interval)} effort
-            {effort > 100 && (isKnown(hardest) ? ', not available' : `, not for ${peopleWords(1 - chanceOfHaving(hardest))}`)}
+            {effort > 100 && (isKnown(hardest) ? ', not possible' : `, not for ${peopleWords(1 - chanceOfHaving(hardest))}`)}
           </Asked>
         </span>
       )}

@@ -172,7 +172,7 @@ function Beside({
           {...shown}
           view={VIEW_POINTS['from below']}
           trail={false}
-          label={`${title}: seen through the floor, with the pressure on the skin`}
+          label={`${title}: seen from below, with the pressure on the skin`}
           className="h-full min-h-0 border-line max-sm:border-l sm:border-t"
         />
       )}

@@ -109,7 +109,7 @@ export function NumberField({ field, set }: { field: MovableField; set: (value: 
     if (!(number >= min && number <= max)) {
       // Without zeros that say nothing.
       const plain = (bound: number) => String(Number(shown(bound, shownStep)));
-      setTrouble(`Must be within ${plain(min)}–${plain(max)} ${unit}.`);
+      setTrouble(`Enter a number from ${plain(min)}–${plain(max)} ${unit}.`);
       return;
     }
     setTrouble(null);

@@ -14,7 +14,7 @@ function field(text = '2x8 @40% L,R', movement = squeeze) {
 }
 
 describe('a dose, typed', () => {
-  test('is taken with Enter, read as a coach means it, and shown as it is printed', async () => {
+  test('is taken with Enter, read as a coach means it, and shown as recorded printed', async () => {
     const { user, input, onChange } = field();
     expect(input).toHaveProperty('value', '2x8 @40% L,R');
     await user.clear(input);
@@ -38,7 +38,7 @@ describe('a dose, typed', () => {
     expect(onChange).not.toHaveBeenCalled();
   });
 
-  test('that does not fit the movement is refused in its words', async () => {
+  test('that doesn’t fit the movement is refused in its words', async () => {
     const { user, input, onChange } = field();
     await user.clear(input);
     await user.type(input, '3x5br{Enter}');

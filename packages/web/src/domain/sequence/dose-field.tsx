@@ -108,7 +108,7 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
         onKeyDown={onKey}
       />
       {proposed.length > 0 && (
-        <ul id={`${id}-list`} role="listbox" aria-label="May go on" className="mt-1 flex flex-wrap gap-x-1 gap-y-0.5">
+        <ul id={`${id}-list`} role="listbox" aria-label="Suggestions" className="mt-1 flex flex-wrap gap-x-1 gap-y-0.5">
           {proposed.map(({ text, part, means }, index) => (
             <li
               key={part}
@@ -129,7 +129,7 @@ export function DoseField({ dose, movement, level, onChange }: Props) {
       )}
       {trouble && (
         <p id={id} role="alert" className="mt-1 text-small font-semibold text-iron">
-          {trouble} Escape brings back {printed}.
+          {trouble} Press Escape to go back to {printed}.
         </p>
       )}
     </div>

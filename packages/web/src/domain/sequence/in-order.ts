@@ -14,13 +14,13 @@ export function groupsOf(sequence: Sequence, blocks: readonly Block[]): { round:
 
 /** A round, said before its movements. @example 'The next 2, 3 rounds, 60 s rest between' */
 export const roundHeading = (round: Round): string =>
-  `${round.blockIds.length === 1 ? 'The next' : `The next ${round.blockIds.length} by turns`}: ${roundWords(round)}`;
+  `${round.blockIds.length === 1 ? 'The next' : `The next ${round.blockIds.length}, alternating`}: ${roundWords(round)}`;
 
 /** Where a block stops, in words: a break before it, and looks. */
 export function pausesOf({ breakS, lookAgain = [] }: Block): string[] {
   return [
     ...(breakS ? [`after a break of ${breakS} s`] : []),
     ...(lookAgain.includes('between hands') ? ['compare the hands before changing'] : []),
-    ...(lookAgain.includes('after') ? ['look again afterwards'] : []),
+    ...(lookAgain.includes('after') ? ['check again afterwards'] : []),
   ];
 }

@@ -19,10 +19,10 @@ export function usePlannedSequence({ id, document }: StoredSequence, of: OfProgr
   const stored = programme.data?.document;
   const session = stored?.sessions.find((each) => each.id === of.sessionId);
   if (!stored || !session || planOf(stored, session.planId).sequenceId !== id) {
-    return { sequence: document, note: 'Its programme could not be read: this is the sequence as it stands.' };
+    return { sequence: document, note: 'Couldn’t load the programme. You see the sequence itself.' };
   }
   const sequence = sequencesOn(stored, knownMovement)(session, document);
   const note =
-    sequence === document ? `Of the programme “${stored.title}”.` : `Of the programme “${stored.title}”: doses are those of this day.`;
+    sequence === document ? `From the programme “${stored.title}”.` : `From the programme “${stored.title}”, with the doses for today.`;
   return { sequence, note };
 }

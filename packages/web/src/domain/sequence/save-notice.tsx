@@ -7,7 +7,7 @@ export function SaveNotice({ state, settle }: { state: SaveState; settle: (keep:
     const { changes } = state.stale;
     return (
       <div role="alert" className={NOTICE}>
-        <b>Changed elsewhere while you worked.</b> Your version would change theirs like this:
+        <b>Someone else changed this while you worked.</b> Your version would change theirs like this:
         <ul className="mt-1 list-[square] pl-5 text-small">
           {changes.slice(0, 8).map((change, index) => (
             <li key={index}>{change.text}</li>
@@ -17,7 +17,7 @@ export function SaveNotice({ state, settle }: { state: SaveState; settle: (keep:
         </ul>
         <div className="mt-2 flex gap-2">
           <Button onClick={() => settle('mine')}>Keep mine</Button>
-          <Button onClick={() => settle('theirs')}>Take theirs</Button>
+          <Button onClick={() => settle('theirs')}>Use theirs</Button>
         </div>
       </div>
     );
@@ -25,8 +25,8 @@ export function SaveNotice({ state, settle }: { state: SaveState; settle: (keep:
   const words = {
     saved: 'Saved',
     unsaved: 'Not saved yet',
-    saving: 'Saving …',
-    offline: 'Kept on this device',
+    saving: 'Saving…',
+    offline: 'Saved on this device',
     refused: 'Not saved',
   }[state.kind];
   const isWorry = state.kind === 'offline' || state.kind === 'refused';
@@ -35,14 +35,14 @@ export function SaveNotice({ state, settle }: { state: SaveState; settle: (keep:
       <p
         role="status"
         data-testid="save-state"
-        title={state.kind === 'offline' ? 'No connection: it is stored as soon as somebody answers.' : undefined}
+        title={state.kind === 'offline' ? 'You’re offline. Your changes are kept on this device and will sync.' : undefined}
         className={`w-36 text-right text-small ${isWorry ? 'font-semibold text-iron' : 'text-ink-soft'}`}
       >
         {words}
       </p>
       {state.kind === 'refused' && (
         <p role="alert" className={NOTICE}>
-          <b>Not saved:</b> {state.reason}
+          <b>Couldn’t save:</b> {state.reason}
         </p>
       )}
     </>

@@ -25,7 +25,7 @@ export function WheelPanel({ coverage, person, athleteId }: { coverage: Coverage
     <section aria-label="Wheel">
       <Wheel coverage={coverage} ranges={ranges} description={describe(coverage)} className="block w-full" />
       <p className="text-fine text-ink-soft">
-        Rings from the middle: {WHEEL_RINGS.join(', ')}; each piece is fist, then open hand. Around it degrees of range:{' '}
+        Rings, from the centre: {WHEEL_RINGS.join(', ')}; each piece is fist, then open hand. Around it degrees of range:{' '}
         <SideMark side="left" /> <SideMark side="right" /> thick by own muscles, thin with help (dashed: estimated; the pale end is where it
         lies for 4 in 5 like this), the cross bar where this goes, red when past the range.
       </p>
@@ -36,7 +36,7 @@ export function WheelPanel({ coverage, person, athleteId }: { coverage: Coverage
           return (
             <li key={corner} className="flex justify-between border-b border-line py-0.5">
               {corner}
-              <span className={visits ? 'figures' : 'text-amber'}>{visits ? `${visits} ×` : 'not visited'}</span>
+              <span className={visits ? 'figures' : 'text-amber'}>{visits ? `${visits} ×` : 'not covered'}</span>
             </li>
           );
         })}
@@ -69,7 +69,7 @@ export function rangesOf(person: Person, readings: readonly Reading[]): Ranges {
 
 /** The same in words. */
 function describe({ cells, reachDeg }: Coverage): string {
-  if (cells.length === 0) return 'The wrist is not taken anywhere.';
+  if (cells.length === 0) return 'No wrist movement in this sequence.';
   const visited = WHEEL_RINGS.flatMap((loading) => {
     const directions = [...new Set(cells.filter((cell) => cell.loading === loading).map(({ direction }) => direction))];
     return directions.length ? [`${loading}: ${directions.join(', ')}`] : [];
@@ -77,5 +77,5 @@ function describe({ cells, reachDeg }: Coverage): string {
   const reach = HANDS.map(
     (hand) => `${hand} ${MAIN_DIRECTIONS.map((direction) => `${direction} ${Math.round(reachDeg[hand][direction] ?? 0)}°`).join(', ')}`,
   );
-  return `Where the wrist goes. ${visited.join('; ')}. Furthest: ${reach.join('; ')}.`;
+  return `Where the wrist moves. ${visited.join('; ')}. Furthest: ${reach.join('; ')}.`;
 }

@@ -9,19 +9,19 @@ beforeEach(() => {
   useOutbox.setState({ messages: [], refused: [] });
   answering({});
 });
-const score = (hand: string, value: number) => screen.getByRole('button', { name: `${hand} hand, the morning after ${value}` });
+const score = (hand: string, value: number) => screen.getByRole('button', { name: `${hand} hand, next-day check ${value}` });
 const sent = () => useOutbox.getState().messages;
 
 describe('the morning after', () => {
   test('is told of each hand, with what it asks for before it is recorded', async () => {
     const onTold = jest.fn();
     const { user } = show(<MorningQuestion sessionId={ID} before={{ left: 1, right: 0 }} onTold={onTold} />);
-    expect(screen.getByRole('button', { name: 'Record the morning' })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('button', { name: 'Save' })).toHaveProperty('disabled', true);
     await user.click(score('Left', 3));
     await user.click(score('Right', 1));
     expect(screen.getByText('Left hand 3 of 10 the morning after, 2 worse than before: step back a level.')).toBeTruthy();
     expect(screen.getByText('Right hand 1 of 10 the morning after: go on.')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Record the morning' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(sent()).toMatchObject([{ path: `/sessions/${ID}/morning`, body: { left: 3, right: 1 } }]);
     expect(onTold).toHaveBeenCalledWith({ left: 3, right: 1 });
   });
@@ -32,7 +32,7 @@ describe('the morning after', () => {
     await user.click(score('Right', 0));
     await user.click(screen.getByRole('button', { name: 'right' }));
     expect(screen.getByText(/Right hand numb or tingling the morning after: stop, and have it looked at/)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Record the morning' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(sent()).toMatchObject([{ body: { left: 0, right: 0, numb: 'right' } }]);
   });
 

@@ -49,7 +49,7 @@ export function MorningQuestion({ sessionId, before, onTold }: Props) {
         <div key={hand} className="grid grid-cols-[2rem_minmax(0,1fr)] items-center gap-2">
           <SideMark side={hand} />
           <ScoreScale
-            name={`${capital(HAND_WORDS[hand])}, the morning after`}
+            name={`${capital(HAND_WORDS[hand])}, next-day check`}
             low="calm"
             high="worst"
             chosen={scores[hand] ?? null}
@@ -73,7 +73,7 @@ export function MorningQuestion({ sessionId, before, onTold }: Props) {
       </div>
       {morning && <MorningAdviceWords morning={morning} before={before} />}
       <Button kind="primary" className="min-h-11 justify-self-start" disabled={!morning} onClick={tell}>
-        Record the morning
+        Save
       </Button>
     </div>
   );

@@ -20,13 +20,13 @@ describe('what is on its way', () => {
   test('what waits is counted', () => {
     useOutbox.setState({ messages: [letter, letter] });
     show(<OutboxState />);
-    expect(screen.getByRole('status').textContent).toBe('2 waiting to be sent');
+    expect(screen.getByRole('status').textContent).toBe('2 waiting to sync');
   });
 
   test('what was refused stays on the screen with its reason until somebody has read it', async () => {
     useOutbox.setState({ refused: [{ ...letter, reason: 'There is no such sequence.' }] });
     const { user } = show(<OutboxState />);
-    expect(screen.getByRole('alert').textContent).toContain('1 not takenThere is no such sequence.');
+    expect(screen.getByRole('alert').textContent).toContain('1 rejectedThere is no such sequence.');
     await user.click(screen.getByRole('button', { name: 'Dismiss' }));
     expect(screen.queryByRole('alert')).toBeNull();
     expect(useOutbox.getState().refused).toEqual([]);

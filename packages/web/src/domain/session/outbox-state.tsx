@@ -9,7 +9,7 @@ export function OutboxState() {
   if (refused.length) {
     return (
       <div role="alert" className="border-l-4 border-iron bg-iron-wash p-2 text-small">
-        <b>{refused.length} not taken</b>
+        <b>{refused.length} rejected</b>
         <p>{firstOf(refused).reason}</p>
         <button type="button" className="underline" onClick={dismiss}>
           Dismiss
@@ -21,7 +21,7 @@ export function OutboxState() {
     <>
       {messages.length > 0 && (
         <p role="status" className="text-small font-semibold text-amber">
-          {messages.length} waiting to be sent
+          {messages.length} waiting to sync
         </p>
       )}
       {trouble !== null && (

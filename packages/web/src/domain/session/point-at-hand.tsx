@@ -21,7 +21,7 @@ export function PointAtHand({ skeleton, hand, chosen, pick, label, className, gi
   const [on, setOn] = useState<PlaceSide>('palm');
   return (
     <>
-      <Segments label="Seen from" options={PLACE_SIDES} words={capital} chosen={on} choose={setOn} className="text-small" />
+      <Segments label="View" options={PLACE_SIDES} words={capital} chosen={on} choose={setOn} className="text-small" />
       <HandPlaces
         skeleton={skeleton}
         side={hand}

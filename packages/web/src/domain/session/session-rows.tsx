@@ -12,18 +12,18 @@ export function SessionRows({ sessions, withAthlete }: { sessions: readonly Sess
       <table className="w-full border-collapse text-small">
         <thead>
           <tr className="text-left text-ink-soft">
-            <th className="py-1.5 pr-3 font-normal">When</th>
+            <th className="py-1.5 pr-3 font-normal">Date</th>
             {withAthlete && <th className="py-1.5 pr-3 font-normal">Athlete</th>}
             <th className="py-1.5 pr-3 font-normal max-sm:hidden">Sequence</th>
             <th className="py-1.5 pr-3 text-right font-normal max-sm:hidden">Length</th>
             <th className="py-1.5 pr-3 font-normal">
-              <Asked term="completion">Done of plan</Asked>
+              <Asked term="completion">Completed</Asked>
             </th>
             <th className="py-1.5 pr-3 font-normal">
-              <Asked term="discomfort">Discomfort, most</Asked>
+              <Asked term="discomfort">Peak discomfort</Asked>
             </th>
             <th className="py-1.5 text-right font-normal max-sm:hidden">
-              <Asked term="exertion">Exertion</Asked>
+              <Asked term="exertion">Effort (RPE)</Asked>
             </th>
           </tr>
         </thead>
@@ -47,7 +47,7 @@ export function SessionRows({ sessions, withAthlete }: { sessions: readonly Sess
                 </span>
                 {percent(session.completion)}
                 {session.ending === 'stopped' && <b className="ml-2 text-iron">stopped</b>}
-                {session.begunAgainst.length > 0 && <b className="ml-2 text-iron">begun against a rule</b>}
+                {session.begunAgainst.length > 0 && <b className="ml-2 text-iron">started despite a safety rule</b>}
                 {session.ending === 'ended early' && <span className="ml-2 text-amber">ended early</span>}
               </td>
               <td className="py-1.5 pr-3">

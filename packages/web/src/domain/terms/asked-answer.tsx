@@ -11,11 +11,11 @@ export default function Answer({ term: id, value }: { term: TermId; value: numbe
       <p className="mt-1.5">{inCoachUnits(what)}</p>
       <dl className="mt-1.5 grid gap-1.5">
         <div>
-          <dt className="font-semibold">From what</dt>
+          <dt className="font-semibold">Where it comes from</dt>
           <dd>{inCoachUnits(from)}</dd>
         </div>
         <div>
-          <dt className="font-semibold">Is it much?</dt>
+          <dt className="font-semibold">Is it a lot?</dt>
           <dd>
             {value !== undefined && judge && <b>{inCoachUnits(judge(value))} </b>}
             {inCoachUnits(scale)}

@@ -12,7 +12,7 @@ describe('a number that is asked about', () => {
       </Asked>,
     );
     await user.click(screen.getByRole('button', { name: '72 %' }));
-    await screen.findByText('From what');
+    await screen.findByText('Where it comes from');
     const { what, from, scale, term, plain } = TERMS.effort;
     const said = screen.getByRole('dialog', { name: plain }).textContent;
     for (const words of [what, from, scale, term, 'Hard: for short holds']) expect(said).toContain(words);

@@ -5,7 +5,7 @@ import { type HandMesh, readHandMesh, SKINS } from './mesh-file.js';
 /** Fetches the mesh of the hand. @throws Error where it cannot be loaded */
 export async function fetchHandMesh(): Promise<HandMesh> {
   const answer = await fetch(meshUrl);
-  if (!answer.ok) throw new Error(`The hand’s shape could not be loaded (${answer.status}).`);
+  if (!answer.ok) throw new Error(`Couldn’t load the shape of the hand (${answer.status}).`);
   return readHandMesh(await answer.arrayBuffer());
 }
 

@@ -50,7 +50,7 @@ async function drawStill({ picture, side, beat, width, height, view, pressure, t
   const push = pushFor(picture, side);
   if (push) drawPush(canvas, frame, push);
   const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'));
-  if (!blob) throw new Error('The picture could not be kept.');
+  if (!blob) throw new Error('Couldn’t keep the picture.');
   const address = URL.createObjectURL(blob);
   letGo.register(picture, address);
   return address;

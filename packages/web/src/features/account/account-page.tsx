@@ -19,7 +19,7 @@ export default function AccountPage() {
   return (
     <Page title="Your account" lead={`${name}, ${studio.name}`}>
       <div className="grid max-w-2xl gap-8">
-        <Part title="Numbers are shown in">
+        <Part title="Units">
           <UnitsForm units={units} />
         </Part>
         <Part title="Signed in">
@@ -45,13 +45,13 @@ function UnitsForm({ units }: Pick<WhoAmI, 'units'>) {
     <form noValidate>
       <div className="grid gap-4 py-3 sm:grid-cols-2">
         <div>
-          <p className="mb-1 text-small font-semibold">Masses and forces</p>
+          <p className="mb-1 text-small font-semibold">Weight and force</p>
           <Controller
             control={control}
             name="mass"
             render={({ field }) => (
               <Segments
-                label="Masses and forces in"
+                label="Weight and force in"
                 options={MASS_UNITS}
                 words={(unit) => MASS_NAMES[unit]}
                 chosen={field.value}
@@ -64,13 +64,13 @@ function UnitsForm({ units }: Pick<WhoAmI, 'units'>) {
           />
         </div>
         <div>
-          <p className="mb-1 text-small font-semibold">Lengths of hand and body</p>
+          <p className="mb-1 text-small font-semibold">Length</p>
           <Controller
             control={control}
             name="length"
             render={({ field }) => (
               <Segments
-                label="Lengths in"
+                label="Length in"
                 options={LENGTH_UNITS}
                 words={(unit) => LENGTH_NAMES[unit]}
                 chosen={field.value}
@@ -84,8 +84,8 @@ function UnitsForm({ units }: Pick<WhoAmI, 'units'>) {
         </div>
       </div>
       <p className="text-small text-ink-soft">
-        For you, on every device. Everything is kept metric, so another coach of the studio may read it otherwise. Angles, newton metres,
-        walked distances and edges in millimetres stay as they are.
+        Applies to you, on every device. Other coaches can choose their own units. Angles, newton metres, distances and edges in millimetres
+        don’t change.
       </p>
       {choice.error && (
         <p role="alert" className="mt-2 border-l-4 border-iron bg-iron-wash px-3 py-2">

@@ -39,7 +39,7 @@ export function BenchHand({ body, posture, load, rangeDeg, onTrouble, className 
         <HandLive
           {...drawn}
           view={VIEW_POINTS['from below']}
-          label="The hand seen through the floor, with the pressure on its skin"
+          label="The hand from below, with the pressure on its skin"
           className="border-t border-line"
         />
       )}

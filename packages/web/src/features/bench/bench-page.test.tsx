@@ -33,18 +33,18 @@ describe('the load bench', () => {
     const distance = 'Hands from knees or feet, m';
     const plank = field(distance).value;
     enter(distance, 'far');
-    expect(screen.getByRole('alert').textContent).toContain('Must be within 0–3 m.');
+    expect(screen.getByRole('alert').textContent).toContain('Enter a number from 0–3 m.');
     fireEvent.keyDown(field(distance), { key: 'Escape' });
     expect(field(distance).value).toBe(plank);
     enter(distance, '2.9');
-    expect(screen.getByText(/trunk and legs are too short.*Took the nearest/)).toBeTruthy();
+    expect(screen.getByText(/trunk and legs are too short.*Set to the nearest/)).toBeTruthy();
     expect(Number(field(distance).value)).toBeLessThan(1.5);
-    type('Wanted', '95');
-    await user.click(screen.getByRole('button', { name: 'Find' }));
-    expect(screen.getByText(/alone cannot give that. Nearest: \d/)).toBeTruthy();
-    type('Wanted', 'much');
-    await user.click(screen.getByRole('button', { name: 'Find' }));
-    expect(screen.getByText('Type a number within 0–200 % of body weight.')).toBeTruthy();
+    type('Target', '95');
+    await user.click(screen.getByRole('button', { name: 'Solve' }));
+    expect(screen.getByText(/alone can’t give that. Closest: \d/)).toBeTruthy();
+    type('Target', 'much');
+    await user.click(screen.getByRole('button', { name: 'Solve' }));
+    expect(screen.getByText('Enter a number from 0–200 % of body weight.')).toBeTruthy();
   });
 
   test('says first who is not cleared, and only where it concerns the movement', async () => {
@@ -80,8 +80,8 @@ describe('the load bench', () => {
 
   test('holds weights, edges and hangs as well, and its small sums work both ways', async () => {
     const { user } = await bench('movement=edge.lift-open&level=deep');
-    type('Wanted', '40');
-    await user.click(screen.getByRole('button', { name: 'Find' }));
+    type('Target', '40');
+    await user.click(screen.getByRole('button', { name: 'Solve' }));
     expect(screen.getByText(/^Weight: [\d.]+ kg\. For 4 in 5 people like this: [\d.]+–[\d.]+ kg\.$/)).toBeTruthy();
     expect(screen.getByRole('region', { name: 'left hand' }).textContent).toContain('40 %');
     expect(within(screen.getByRole('table', { name: /Levels of Edge lift/ })).getAllByRole('row')).toHaveLength(4);
@@ -93,6 +93,6 @@ describe('the load bench', () => {
     fireEvent.blur(kilograms());
     await waitFor(() => expect(field('Effort').value).toBe('25'));
     fireEvent.change(field('Effort'), { target: { value: '900' } });
-    expect(screen.getByText('Must be within 1–200 %.')).toBeTruthy();
+    expect(screen.getByText('Enter a number from 1–200 %.')).toBeTruthy();
   });
 });

@@ -88,7 +88,7 @@ function Choices({
   return (
     <>
       <WhomChoice
-        label="For whom"
+        label="Athlete"
         className="w-52"
         nobody="For an average adult"
         value={athleteId}
@@ -137,7 +137,7 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
     return (
       <div role="alert" className="border-l-4 border-iron bg-iron-wash px-4 py-3">
         <p className="font-semibold">{trouble}</p>
-        <p>{who.name} cannot take this posture.</p>
+        <p>{who.name} can’t take this posture.</p>
         <Button className="mt-2" onClick={() => set({ at: null, movement: null, level: null })}>
           Start again from all fours
         </Button>
@@ -175,14 +175,14 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
         start={(name) => takeWhole(postureSubject(name))}
       />
       <Part
-        title="Side by side"
+        title="Comparison"
         className="lg:col-span-2"
         aside={
           <Button
             disabled={pins.length >= MOST_PINS}
             onClick={() => set({ pins: writePins([...pins, { ...now, name: pinName(now, pins) }]) })}
           >
-            {pins.length >= MOST_PINS ? 'Three are pinned' : 'Pin this one'}
+            {pins.length >= MOST_PINS ? 'Three positions are pinned' : 'Pin this position'}
           </Button>
         }
       >
@@ -195,7 +195,7 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
         />
       </Part>
       <Part title="How the load changes" className="min-w-0">
-        <Suspense fallback={<p className="h-64 text-small text-ink-soft">Fetching the chart …</p>}>
+        <Suspense fallback={<p className="h-64 text-small text-ink-soft">Loading the chart…</p>}>
           <DemandChart person={person} subject={subject} fields={fieldsOf(person.body, subject)} />
         </Suspense>
       </Part>
@@ -204,7 +204,7 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
           <LadderTable person={person} movement={movement} levelId={levelId} choose={(id) => set({ level: id, at: null })} />
         </Part>
       )}
-      <Part title="Small sums" className="lg:col-span-2">
+      <Part title="Calculators" className="lg:col-span-2">
         <Calculators person={person} />
       </Part>
     </div>
@@ -214,14 +214,14 @@ function Bench({ who, subject: opened, movement, levelId, pins, block, set }: Be
 /** Next to what was found: what can be done with it, once it is another than the level that it came from. */
 function KeepIt({ movement, level, ...rest }: Pick<BenchProps, 'who' | 'subject' | 'movement' | 'block'> & { level: Level | undefined }) {
   if (!movement || !level) {
-    return <p className="text-small text-ink-soft">Choose a movement above to keep what you find as a level of it.</p>;
+    return <p className="text-small text-ink-soft">Choose a movement above to save this as one of its levels.</p>;
   }
   const { who, subject } = rest;
   const asIt = { contact: level.contact, facing: level.facing, load: level.load };
   if (writeSubject(subject) === writeSubject(asIt)) return null;
   const suggested = suggestedName(who.person.body, level, subject);
   return (
-    <Part title="Keep it">
+    <Part title="Save">
       <SaveLevel movement={movement} level={level} suggested={suggested} {...rest} />
     </Part>
   );

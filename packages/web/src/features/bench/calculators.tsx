@@ -107,7 +107,7 @@ function NumberIn({ label, value: metric, set: setMetric, limit, places = 1 }: N
       </span>
       {wrong && (
         <p role="alert" className="text-small font-semibold text-iron">
-          Must be within {min}–{max} {unit}.
+          Enter a number from {min}–{max} {unit}.
         </p>
       )}
     </div>
@@ -125,8 +125,8 @@ function Source({ person, action, hand }: { person: Person; action: Action; hand
   const [low, high] = intervalOf(value, logSd);
   return (
     <p className="text-fine text-ink-soft">
-      <SideMark side={hand} /> most: {readingText(unit, value)}
-      {unit === 'N' && ` (${value.toFixed(0)} N)`}, {numberText(unit, low)}–{numberText(unit, high)} for 4 in 5 like this; {from}
+      <SideMark side={hand} /> maximum: {readingText(unit, value)}
+      {unit === 'N' && ` (${value.toFixed(0)} N)`}, {numberText(unit, low)}–{numberText(unit, high)} for 4 in 5 people like this; {from}
     </p>
   );
 }
@@ -194,7 +194,8 @@ function LeverAndWeight({ person }: { person: Person }) {
         />
       </Row>
       <p className="text-fine text-ink-soft">
-        With {metricText('kg', massKg, 2)}, 40 % would need a lever of {metricText('cm', leverForMomentM(moment(40), massKg) * 100, 0)}.
+        With {metricText('kg', massKg, 2)}, 40 % effort would need a lever of{' '}
+        {metricText('cm', leverForMomentM(moment(40), massKg) * 100, 0)}.
       </p>
       <Source person={person} action={action} hand={hand} />
     </Card>

@@ -32,7 +32,7 @@ export function Compare({
   return (
     <div className="overflow-x-auto">
       <table className="table-fixed text-small" style={{ width: `${9 + 14 * columns.length}rem` }}>
-        <caption className="sr-only">Positions side by side</caption>
+        <caption className="sr-only">Compare positions</caption>
         <thead>
           <tr className="align-bottom">
             <td className="w-36" />
@@ -48,7 +48,7 @@ export function Compare({
                     </button>
                   )}
                   {index > 0 && (
-                    <IconButton name={`Take ${pin.name} out of the comparison`} className="size-6!" onClick={() => remove(index - 1)}>
+                    <IconButton name={`Remove ${pin.name} from the comparison`} className="size-6!" onClick={() => remove(index - 1)}>
                       <X size={14} />
                     </IconButton>
                   )}
@@ -76,7 +76,7 @@ export function Compare({
       </table>
       {pins.length === 0 && (
         <p className="mt-2 text-small text-ink-soft">
-          Pin this one, then change it or choose another movement: up to three stand beside what lies on the bench.
+          Pin this position, then change it or choose another movement. Compare up to three with the one on the bench.
         </p>
       )}
     </div>
@@ -87,7 +87,7 @@ const pair = (left: string, right: string): ReactNode => (left === right ? left 
 const both = (demand: Demand, read: (hand: Demand['left']) => string) => pair(read(demand.left), read(demand.right));
 
 const ROWS: readonly { label: string; unit?: 'kg'; read: (demand: Demand) => ReactNode }[] = [
-  { label: 'load, % BW a hand', read: (demand) => both(demand, ({ loadPercentBW }) => loadPercentBW.toFixed(1)) },
+  { label: 'load, % of body weight a hand', read: (demand) => both(demand, ({ loadPercentBW }) => loadPercentBW.toFixed(1)) },
   { label: 'load a hand', unit: 'kg', read: (demand) => both(demand, ({ loadN }) => numberText('N', loadN)) },
   {
     label: 'wrist angle of range',
@@ -95,7 +95,7 @@ const ROWS: readonly { label: string; unit?: 'kg'; read: (demand: Demand) => Rea
       both(demand, ({ angle }) => (angle ? `${angle.deg.toFixed(0)}° of ${angle.rangeDeg.toFixed(0)}° (${angle.rangeSource})` : '–')),
   },
   {
-    label: 'wrist moment, N·m',
+    label: 'wrist torque, N·m',
     read: (demand) => {
       const { posture } = demand;
       return posture ? pair(posture.left.wristMomentNm.toFixed(1), posture.right.wristMomentNm.toFixed(1)) : '–';
@@ -103,11 +103,11 @@ const ROWS: readonly { label: string; unit?: 'kg'; read: (demand: Demand) => Rea
   },
   { label: 'hardest action', read: (demand) => both(demand, ({ efforts }) => efforts[0]?.action ?? 'none') },
   {
-    label: 'effort, % of own most',
+    label: 'effort, % of own maximum',
     read: (demand) => both(demand, ({ efforts: [hardest] }) => (hardest ? effortWords(hardest.effortPercent, hardest.interval) : '0 %')),
   },
   {
-    label: 'that most',
+    label: 'that maximum',
     read: (demand) =>
       both(demand, ({ efforts }) => {
         const capacity = efforts[0]?.capacity;

@@ -35,7 +35,7 @@ const LABELS: Record<Quantity, string> = {
   loadPercentBW: 'Load, % of body weight',
   effortPercent: 'Effort, % of own maximum',
   wristAngleDeg: 'Wrist angle, °',
-  wristMomentNm: 'Wrist moment, N·m',
+  wristMomentNm: 'Wrist torque, N·m',
 };
 
 /** How a quantity changes with one number of the posture or load, for both hands, with the place where it stands now. */
@@ -111,11 +111,11 @@ export function DemandChart({ person, subject, fields }: Props) {
         </ResponsiveContainer>
       </div>
       <figcaption className="text-small text-ink-soft">
-        {chosen === 'effortPercent' && 'The band is where it lies for 4 in 5 people of whom as much is known. '}
-        Cobalt, unbroken: left hand. Ochre, dashed: right hand. The dots are where it stands now; where a line ends, the posture is not
+        {chosen === 'effortPercent' && 'The band covers 4 in 5 people like this. '}
+        Cobalt, unbroken: left hand. Ochre, dashed: right hand. The dots are the current position. Where a line ends, the posture isn’t
         possible.
       </figcaption>
-      <Disclosure className="mt-1 text-small" title="The numbers" buttonClassName="font-semibold">
+      <Disclosure className="mt-1 text-small" title="Values" buttonClassName="font-semibold">
         <table className="mt-1 figures">
           <thead>
             <tr className="border-b border-ink text-left">

@@ -43,9 +43,9 @@ const USUAL: Record<Quantity, number> = { loadPercentBW: 25, effortPercent: 40, 
 function betweenWords([low, high]: SolvedInterval, { step, unit }: MovableField): string {
   const [from, to] = [low, high].map((value) => (value === null ? null : shown(value, step)));
   if (from === to && from !== null) return '';
-  if (from === null && to === null) return 'For most people like this nothing within its limits gives that.';
-  if (from === null) return `For 4 in 5 people like this: up to ${to} ${unit}, for some nothing gives it.`;
-  if (to === null) return `For 4 in 5 people like this: from ${from} ${unit} on, for some nothing gives it.`;
+  if (from === null && to === null) return 'For most people like this, nothing within its limits gives that.';
+  if (from === null) return `For 4 in 5 people like this: up to ${to} ${unit}; for some, nothing gives it.`;
+  if (to === null) return `For 4 in 5 people like this: from ${from} ${unit}; for some, nothing gives it.`;
   return `For 4 in 5 people like this: ${from}–${to} ${unit}.`;
 }
 
@@ -63,13 +63,13 @@ export function FindPanel({ person, subject, fields, found }: Props) {
   const answer = told?.of === writeSubject(subject) ? told : null;
   const chosen = quantities.includes(quantity) ? quantity : firstOf(quantities);
   const field = fields.find(({ name }) => name === vary) ?? fields[0];
-  if (!field) return <p className="text-small text-ink-soft">The athlete chooses the effort: there is nothing to solve for.</p>;
+  if (!field) return <p className="text-small text-ink-soft">The athlete chooses the effort, so there is nothing to solve.</p>;
 
   const find = () => {
     const number = readNumber(value);
     const { min, max, unit } = QUANTITIES[chosen];
     if (!(number >= min && number <= max)) {
-      setTold({ text: `Type a number within ${min}–${max} ${unit}.`, refused: true, of: writeSubject(subject) });
+      setTold({ text: `Enter a number from ${min}–${max} ${unit}.`, refused: true, of: writeSubject(subject) });
       return;
     }
     try {
@@ -83,14 +83,14 @@ export function FindPanel({ person, subject, fields, found }: Props) {
       if (!(error instanceof NotReachedError)) throw error;
       const { nearest } = error;
       const text = nearest
-        ? `${field.label} alone cannot give that. Nearest: ${nearest.y.toFixed(1)} ${NAMES[chosen]} at ${shown(nearest.x, field.step)} ${field.unit}.`
+        ? `${field.label} alone can’t give that. Closest: ${nearest.y.toFixed(1)} ${NAMES[chosen]} at ${shown(nearest.x, field.step)} ${field.unit}.`
         : error.message;
       setTold({ text, refused: true, of: writeSubject(subject) });
     }
   };
   return (
     <form
-      aria-label="Find"
+      aria-label="Solve"
       className="grid gap-2 border-2 border-ink bg-white p-3"
       onSubmit={(event) => {
         event.preventDefault();
@@ -99,11 +99,11 @@ export function FindPanel({ person, subject, fields, found }: Props) {
     >
       <div className="grid grid-cols-[4.5rem_minmax(0,1fr)_5.5rem] items-end gap-2">
         <label className="block text-small font-semibold">
-          Find me
+          Solve for
           <input
             className={`${INPUT} mt-1 px-2! py-1! font-normal figures`}
             inputMode="decimal"
-            aria-label="Wanted"
+            aria-label="Target"
             value={value}
             onChange={(event) => setValue(event.target.value)}
           />
@@ -131,7 +131,7 @@ export function FindPanel({ person, subject, fields, found }: Props) {
           />
         </div>
         <Button kind="primary" type="submit">
-          Find
+          Solve
         </Button>
       </div>
       <p role="status" className={`min-h-5 text-small font-semibold ${answer?.refused ? 'text-iron' : ''}`}>

@@ -37,7 +37,7 @@ function HandResult({ hand, result, momentNm }: { hand: Hand; result: HandDemand
         <span className="text-body font-semibold">
           {' '}
           <Asked term="handLoad" value={loadPercentBW}>
-            % BW
+            % of body weight
           </Asked>
         </span>
       </p>
@@ -50,19 +50,19 @@ function HandResult({ hand, result, momentNm }: { hand: Hand; result: HandDemand
           <Row
             label={
               <Asked term="wristMoment" value={momentNm}>
-                turning force, wrist
+                wrist torque
               </Asked>
             }
             value={`${momentNm.toFixed(1)} N·m`}
           />
         )}
-        {stretchNm > 0 && <Row label="pull on tissue" value={`${stretchNm.toFixed(1)} N·m`} />}
+        {stretchNm > 0 && <Row label="passive tension" value={`${stretchNm.toFixed(1)} N·m`} />}
       </dl>
       <ul className="mt-2 grid gap-2">
         {efforts.map((effort) => (
           <EffortRow key={effort.action} effort={effort} />
         ))}
-        {efforts.length === 0 && <li className="text-small text-ink-soft">Nothing that a wrist has to hold.</li>}
+        {efforts.length === 0 && <li className="text-small text-ink-soft">No wrist torque.</li>}
       </ul>
     </section>
   );
@@ -80,9 +80,9 @@ function AngleRow({ label, deg, rangeDeg, source }: { label: string; deg: number
   const verdict = rangeVerdict(deg, rangeDeg);
   const by = Math.abs(deg - rangeDeg).toFixed(0);
   const words = {
-    within: `${by}° to spare`,
-    'at the end': 'at the end of the range',
-    past: `${by}° past the range with help`,
+    within: `${by}° left`,
+    'at the end': 'at the end of range',
+    past: `${by}° past passive range`,
   }[verdict];
   const look = { within: 'text-ink-soft', 'at the end': 'font-semibold text-amber', past: 'font-semibold text-iron' }[verdict];
   return (
@@ -113,7 +113,7 @@ function EffortRow({ effort }: { effort: ActionEffort }) {
       </div>
       <EffortBar percent={percent} interval={interval} />
       <p className={`text-fine ${over ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
-        {over && (isKnown(effort) ? 'Not available: ' : `Not for ${peopleWords(1 - chanceOfHaving(effort))}: `)}
+        {over && (isKnown(effort) ? 'Not possible: ' : `Not possible for ${peopleWords(1 - chanceOfHaving(effort))}: `)}
         {demand.toFixed(capacity.unit === 'N' ? 0 : 1)} of {capacity.value.toFixed(capacity.unit === 'N' ? 0 : 1)} {capacity.unit},{' '}
         {capacity.source}
         {interval[1] - interval[0] >= 1 && (

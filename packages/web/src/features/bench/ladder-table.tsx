@@ -34,7 +34,7 @@ export function LadderTable({ person, movement, levelId, choose }: Props) {
     <div className="overflow-x-auto">
       <table className="w-full text-small">
         <caption className="sr-only">
-          Levels of {movement.name} with their demand; the ladder climbs by {movement.climbs}
+          Levels of {movement.name} and their demand; each level adds {movement.climbs}
         </caption>
         <thead className="text-left text-ink-soft">
           <tr className="border-b border-ink">
@@ -42,7 +42,7 @@ export function LadderTable({ person, movement, levelId, choose }: Props) {
             <th className="py-1 pr-2 text-right font-semibold">
               {movement.climbs}, {CLIMBS[movement.climbs]}
             </th>
-            <th className="py-1 pr-2 text-right font-semibold">Load, % BW</th>
+            <th className="py-1 pr-2 text-right font-semibold">Load, % of body weight</th>
             <th className="py-1 pr-2 text-right font-semibold">Wrist</th>
             <th className="py-1 pr-2 text-right font-semibold">Effort L</th>
             <th className="py-1 text-right font-semibold">Effort R</th>

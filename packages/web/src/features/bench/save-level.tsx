@@ -35,8 +35,8 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
       }
     })();
   return (
-    <section className="grid gap-2" aria-label="Keep as a level">
-      <TextField label="Name of the level" maxLength={MOVEMENT_LIMITS.nameLength} placeholder={suggested} {...register('name')} />
+    <section className="grid gap-2" aria-label="Save as a level">
+      <TextField label="Level name" maxLength={MOVEMENT_LIMITS.nameLength} placeholder={suggested} {...register('name')} />
       <p className="text-small text-ink-soft">{whereTo(keeping, own !== undefined)}</p>
       <div className="flex flex-wrap gap-2">
         {block && (
@@ -50,11 +50,11 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
               })
             }
           >
-            Into the block
+            Use in the block
           </Button>
         )}
         <SearchChoice
-          label="Into a sequence"
+          label="Add to a sequence"
           className="w-52"
           nothing="Into a sequence …"
           options={sequences.map(({ id, title }) => ({ id, name: title }))}
@@ -68,7 +68,7 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
           }}
         />
         <Button disabled={isSubmitting} onClick={() => void doing(({ stored }) => Promise.resolve(`/movements/${stored.id}`))}>
-          Keep as a level
+          Save level
         </Button>
       </div>
       {errors.root && (
@@ -77,7 +77,7 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
         </p>
       )}
       {movement.madeFor && who.athleteId === undefined && (
-        <p className="text-small text-ink-soft">Judged for {movement.madeFor.name}, for whom this movement was made.</p>
+        <p className="text-small text-ink-soft">Judged for {movement.madeFor.name}, because this movement was made for them.</p>
       )}
     </section>
   );
@@ -86,10 +86,8 @@ export function SaveLevel({ block, suggested, ...keeping }: Props) {
 function whereTo({ who, movement }: Keeping, isOwn: boolean): string {
   if (who.athleteId !== undefined) {
     const name = nameFor(movement, who.name);
-    return isOwn
-      ? `Joins ${movement.madeFor ? movement.name : name}.`
-      : `Becomes “${name}”: what its ladder raises is judged by their body.`;
+    return isOwn ? `Added to ${movement.madeFor ? movement.name : name}.` : `Saved as “${name}”. Its progression is judged by their body.`;
   }
-  if (isOwn) return `Joins the ladder of ${movement.name}, where its ${movement.climbs} belongs.`;
-  return `${movement.name} is shipped: a copy of it becomes the studio’s own, with this level in its place.`;
+  if (isOwn) return `Fits into ${movement.name} at its place by ${movement.climbs}.`;
+  return `${movement.name} is a shipped movement. Saving makes your own copy with this level in it.`;
 }

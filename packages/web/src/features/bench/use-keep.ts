@@ -69,7 +69,7 @@ export function useKeep(keeping: Keeping): (name: string) => Promise<Kept> {
     };
     const next = own ? insertLevel({ ...own.movement, id: own.id }, fresh) : firstOfIts(who, movement, fresh);
     const fault = checkMovement(next)[0];
-    if (fault) throw new Error(`This level cannot join the ladder: ${fault.message}.`);
+    if (fault) throw new Error(`This level can’t join the progression: ${fault.message}.`);
     const { id, ...input } = next;
     const stored = await save.mutateAsync({ id, input, ...(own && { etag: own.etag }) });
     return { stored, level: fresh };
@@ -80,7 +80,7 @@ export function useKeep(keeping: Keeping): (name: string) => Promise<Kept> {
 function firstOfIts({ athleteId, person, name }: ForWhom, movement: Movement, level: Level): Movement {
   const id = uuid();
   if (athleteId !== undefined) return { ...movementFor(movement, level, person, name), id };
-  return insertLevel({ ...movement, id, name: `${movement.name}, our own` }, level);
+  return insertLevel({ ...movement, id, name: `${movement.name} (custom)` }, level);
 }
 
 /** The block keeps its dose and takes the level. */

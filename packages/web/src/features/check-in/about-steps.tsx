@@ -53,14 +53,14 @@ export function PersonStep({ athlete, answers, change, faultAt }: StepProps) {
       </div>
       <div className="grid grid-cols-2 gap-4">
         <TextField
-          label="Born"
+          label="Date of birth"
           type="date"
           value={known.birthDate ?? ''}
           error={faultAt('/person/birthDate')}
           onChange={(event) => set({ birthDate: event.target.value || null })}
         />
         <SelectField
-          label="Sex, for norms"
+          label="Sex (for norms)"
           value={known.sex}
           onChange={(event) => set({ sex: event.target.value as (typeof SEXES)[number] })}
         >
@@ -119,9 +119,9 @@ export function TimeStep({ athlete, answers, change, faultAt }: StepProps) {
         />
       </div>
       <div>
-        <span className="mb-1.5 block text-small font-semibold">Within reach</span>
+        <span className="mb-1.5 block text-small font-semibold">Equipment</span>
         <TickChips
-          label="Within reach"
+          label="Equipment"
           options={EQUIPMENT}
           words={(thing) => thing}
           chosen={person.equipment ?? athlete.equipment}

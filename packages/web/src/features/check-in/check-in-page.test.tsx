@@ -43,13 +43,13 @@ const draft = () => useIntakeDrafts.getState().drafts[wren.id]!.answers;
 describe('asking', () => {
   test('nothing told goes through with one button a step, and is recorded as a go', async () => {
     const { press, puts } = await asking();
-    expect(heading()).toBe('Is any of this so?');
+    expect(heading()).toBe('Do any of these apply?');
     await press('None of these');
-    await press('Nothing felt');
+    await press('No complaints');
     for (const name of ['Next', 'None of these', 'Next', 'Next', 'Next']) await press(name);
-    expect(heading()).toBe('What follows');
+    expect(heading()).toBe('Result');
     expect(screen.getByText('Nothing speaks against loading.')).toBeTruthy();
-    await press('Record');
+    await press('Save');
     await settle();
     expect(puts()).toMatchObject([{ onDay: isoToday(), goals: [], person: {} }]);
     expect(screen.getByTestId('where').textContent).toBe(`/people/${wren.id}`);
@@ -64,7 +64,7 @@ describe('asking', () => {
     await step('Result');
     expect(screen.getByText(/No loading until a licensed practitioner has cleared it/)).toBeTruthy();
     expect(screen.getByText('Nothing speaks against loading.')).toBeTruthy();
-    await step('Signs');
+    await step('Warning signs');
     await user.click(tick(/^Things slip/));
     expect(draft().signs).toEqual([]);
     await press('None of these');
@@ -80,9 +80,9 @@ describe('asking', () => {
     expect(draft().symptoms).toEqual([{ place: 'palm', hand: 'right', kind: 'sharp', score: 3 }]);
     await user.click(screen.getByRole('radio', { name: 'Left hand' }));
     await user.click(within(screen.getByRole('group', { name: 'Places' })).getByRole('button', { name: 'Palm' }));
-    const told = screen.getByRole('list', { name: 'Told so far' });
+    const told = screen.getByRole('list', { name: 'Your answers so far' });
     expect(within(told).getAllByRole('listitem')).toHaveLength(2);
-    await user.click(screen.getByRole('button', { name: 'Take out Palm, left' }));
+    await user.click(screen.getByRole('button', { name: 'Remove Palm, left' }));
     expect(draft().symptoms).toHaveLength(1);
   });
 
@@ -92,7 +92,7 @@ describe('asking', () => {
     const score = (name: string) => user.click(screen.getByRole('button', { name }));
     await score('During training 4');
     expect(draft().discomfort).toEqual([{ hand: 'both', during: 4 }]);
-    await user.click(within(screen.getByRole('radiogroup', { name: 'Which hand is told of' })).getByRole('radio', { name: 'Left' }));
+    await user.click(within(screen.getByRole('radiogroup', { name: 'Which hand' })).getByRole('radio', { name: 'Left' }));
     await score('At night 6');
     expect(draft().discomfort).toEqual([{ hand: 'left', atNight: 6 }]);
   });
@@ -113,27 +113,27 @@ describe('asking', () => {
 
   test('who cleared a condition is asked with its day, and half of it does not go through', async () => {
     const { user, press, step } = await asking();
-    await step('Past');
+    await step('History');
     await user.click(tick(/^Surgery/));
-    await user.type(screen.getByLabelText('Cleared for loading by'), 'Dr Amari Voss');
+    await user.type(screen.getByLabelText('Cleared by (doctor or therapist)'), 'Dr Amari Voss');
     await press('Next');
     expect(screen.getByText('clearance needs both a day and the name of who cleared it')).toBeTruthy();
-    expect(heading()).toBe('What was, or is?');
-    await user.type(screen.getByLabelText('On'), '2026-02-01');
+    expect(heading()).toBe('Injuries and conditions');
+    await user.type(screen.getByLabelText('Cleared on'), '2026-02-01');
     await press('Next');
-    expect(heading()).toBe('What is it for?');
+    expect(heading()).toBe('What are the goals?');
     expect(draft().history).toEqual([{ condition: 'surgery', hand: 'both', clearedBy: 'Dr Amari Voss', clearedOn: '2026-02-01' }]);
   });
 
   test('a number that cannot be stays, and the result leads back to it', async () => {
     const { user, press, step } = await asking();
-    await step('Person');
+    await step('Profile');
     const mass = screen.getByLabelText('Mass, kg');
     expect(mass).toHaveProperty('value', '62');
     await user.clear(mass);
     await user.type(mass, 'much');
     await step('Result');
-    await press('Look at “Person”');
+    await press('Check “Profile”');
     await press('Next');
     expect(screen.getByText(/must be a number within 25–200 kg/)).toBeTruthy();
   });
@@ -146,11 +146,11 @@ describe('asking', () => {
       history: [{ condition: 'tendon' as const, hand: 'left' as const }],
     };
     const { press, step } = await asking(wren, [{ id: 'old', answers, verdict: 'adapt' }]);
-    await step('Past');
+    await step('History');
     expect(tick(/^Tendon/).getAttribute('aria-checked')).toBe('true');
     await step('Goals');
     expect(tick(/^Grip/).getAttribute('aria-checked')).toBe('true');
-    await step('Signs');
+    await step('Warning signs');
     await press('Discard');
     expect(useIntakeDrafts.getState().drafts).toEqual({});
     expect(screen.getByTestId('where').textContent).toBe(`/people/${wren.id}`);

@@ -25,13 +25,13 @@ interface Step {
 }
 
 const STEPS: readonly Step[] = [
-  { name: 'Signs', asks: 'Is any of this so?', Body: SignsStep, fields: ['/signs'] },
-  { name: 'Places', asks: 'Where is something felt now?', Body: PlacesStep, fields: ['/symptoms'] },
-  { name: 'When', asks: 'How much is it felt, and when?', Body: TimesStep, fields: ['/discomfort', '/path'] },
-  { name: 'Past', asks: 'What was, or is?', Body: HistoryStep, fields: ['/history'] },
-  { name: 'Goals', asks: 'What is it for?', Body: GoalsStep, fields: ['/goals', '/discipline'] },
-  { name: 'Person', asks: 'Who is it?', Body: PersonStep, fields: ['/person', '/handHours', '/trainingYears'] },
-  { name: 'Time', asks: 'How much time is there, and which things?', Body: TimeStep, fields: ['/minutes', '/daysPerWeek'] },
+  { name: 'Warning signs', asks: 'Do any of these apply?', Body: SignsStep, fields: ['/signs'] },
+  { name: 'Places', asks: 'Where do they feel it now?', Body: PlacesStep, fields: ['/symptoms'] },
+  { name: 'When', asks: 'How much, and when?', Body: TimesStep, fields: ['/discomfort', '/path'] },
+  { name: 'History', asks: 'Injuries and conditions', Body: HistoryStep, fields: ['/history'] },
+  { name: 'Goals', asks: 'What are the goals?', Body: GoalsStep, fields: ['/goals', '/discipline'] },
+  { name: 'Profile', asks: 'Who is it?', Body: PersonStep, fields: ['/person', '/handHours', '/trainingYears'] },
+  { name: 'Time', asks: 'How much time, and what equipment?', Body: TimeStep, fields: ['/minutes', '/daysPerWeek'] },
 ];
 const LAST = STEPS.length;
 
@@ -85,15 +85,15 @@ function Asking({ athlete, draft, newest }: { athlete: Athlete; draft: IntakeDra
   function keep() {
     keepIntake(athlete, screening, newest);
     const isReferred = screening.cautions.some(forbidsLoading);
-    useToast.getState().show({ text: `Answers of ${athlete.name.split(' ')[0]} recorded.` });
+    useToast.getState().show({ text: `Check-in for ${athlete.name.split(' ')[0]} saved.` });
     void navigate(isReferred ? `/people/${athlete.id}/letter` : `/people/${athlete.id}`, { replace: true });
   }
   return (
     <div className={`${STEP_PAGE} max-w-4xl`}>
       <header className="mb-4">
-        <p className="text-small text-ink-soft">Asking {athlete.name}</p>
+        <p className="text-small text-ink-soft">Check-in: {athlete.name}</p>
         <h1 ref={top} tabIndex={-1} className="text-head outline-none sm:text-title">
-          {current?.asks ?? 'What follows'}
+          {current?.asks ?? 'Result'}
         </h1>
         <StepRail step={step} faulty={faulty} go={show} />
       </header>
@@ -111,7 +111,7 @@ function Asking({ athlete, draft, newest }: { athlete: Athlete; draft: IntakeDra
       </div>
       <StepBar at={step} go={show} away={{ name: 'Discard', run: discard }}>
         <span className="flex-1 text-center text-small text-ink-soft" role="status">
-          {shownFor === step ? 'Something here is not right yet' : 'Kept on this device as you go'}
+          {shownFor === step ? 'Some answers need a correction' : 'Saved on this device'}
         </span>
         {current ? (
           <Button kind="primary" className="min-h-11 min-w-28" onClick={next}>
@@ -119,7 +119,7 @@ function Asking({ athlete, draft, newest }: { athlete: Athlete; draft: IntakeDra
           </Button>
         ) : (
           <Button kind="primary" className="min-h-11 min-w-28" onClick={() => (faulty >= 0 ? show(faulty) : keep())}>
-            {faulty >= 0 ? `Look at “${STEPS[faulty]?.name}”` : 'Record'}
+            {faulty >= 0 ? `Check “${STEPS[faulty]?.name}”` : 'Save'}
           </Button>
         )}
       </StepBar>
@@ -130,9 +130,9 @@ function Asking({ athlete, draft, newest }: { athlete: Athlete; draft: IntakeDra
 /** Where nothing is told the button says what going on means. */
 function nextWords(name: string, { signs, symptoms, history }: Intake): string {
   const isEmpty = (list: readonly unknown[] | undefined) => !list || list.length === 0;
-  if (name === 'Signs' && isEmpty(signs)) return 'None of these';
-  if (name === 'Places' && isEmpty(symptoms)) return 'Nothing felt';
-  if (name === 'Past' && isEmpty(history)) return 'None of these';
+  if (name === 'Warning signs' && isEmpty(signs)) return 'None of these';
+  if (name === 'Places' && isEmpty(symptoms)) return 'No complaints';
+  if (name === 'History' && isEmpty(history)) return 'None of these';
   return 'Next';
 }
 

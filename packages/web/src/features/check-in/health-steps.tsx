@@ -20,7 +20,7 @@ export function SignsStep({ answers, change }: StepProps) {
   const without = (sign: Sign) => signs.filter((entry) => entry.sign !== sign);
   const set = (sign: Sign, hand: WorkingSide) => change({ signs: [...without(sign), { sign, hand }] });
   const rows = (verdict: 'stop now' | 'refer first') => (
-    <ul aria-label={verdict === 'stop now' ? 'Looked at today' : 'Looked at before loading'}>
+    <ul aria-label={verdict === 'stop now' ? 'Asked today' : 'Asked before loading'}>
       {SIGN_IDS.filter((sign) => SIGN_RULES[sign].verdict === verdict).map((sign) => {
         const entry = of(sign);
         return (
@@ -59,7 +59,7 @@ export function HistoryStep({ answers, change, faultAt }: StepProps) {
     change({ history: index < 0 ? [...history, next] : history.with(index, next) });
   };
   return (
-    <ul aria-label="What was or is">
+    <ul aria-label="Injuries and conditions">
       {CONDITION_IDS.map((condition) => {
         const index = indexOf(condition);
         const entry = history[index];
@@ -109,11 +109,11 @@ function ConditionFields({ entry, set, faultAt }: FieldsProps) {
     <>
       {ofHand && <HandChoice label={`Which hand: ${label}`} hand={entry.hand ?? 'both'} choose={(hand) => set({ ...entry, hand })} />}
       <div className="grid gap-3 sm:grid-cols-2">
-        {when && field('since', 'When', 'date', 'The day as near as it is known')}
+        {when && field('since', 'When', 'date', 'Date (approximate is fine)')}
         {field('note', 'Note', 'text')}
-        {treated && field('clearedBy', 'Cleared for loading by', 'text', 'Name of the licensed practitioner, if anybody did')}
-        {treated && entry.clearedBy && field('clearedOn', 'On', 'date')}
-        {treated && entry.clearedBy && field('clearedUntil', 'Until, if it ends', 'date')}
+        {treated && field('clearedBy', 'Cleared by (doctor or therapist)', 'text', 'Name, if anyone cleared it')}
+        {treated && entry.clearedBy && field('clearedOn', 'Cleared on', 'date')}
+        {treated && entry.clearedBy && field('clearedUntil', 'Valid until (optional)', 'date')}
       </div>
     </>
   );

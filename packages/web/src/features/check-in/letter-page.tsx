@@ -33,11 +33,11 @@ export default function LetterPage() {
         <Button kind="primary" onClick={() => window.print()}>
           Print
         </Button>
-        <ButtonLink to={`/people/${id}`}>To the person</ButtonLink>
+        <ButtonLink to={`/people/${id}`}>Back to the athlete</ButtonLink>
         <p className="text-small text-ink-soft">
           {cautions.some(forbidsLoading)
-            ? 'What comes back from it is recorded on the person’s page: who cleared it, when, and within which limits.'
-            : 'Nothing forbids loading at the moment.'}
+            ? 'Record their answer on the athlete’s page: who cleared it, when, and any limits.'
+            : 'Nothing rules out loading at the moment.'}
         </p>
       </div>
       <article className="border border-line bg-white px-6 py-8 sm:px-12 print:border-0 print:p-0">
@@ -56,7 +56,7 @@ export default function LetterPage() {
           </section>
         ))}
         <section className="mt-6 break-inside-avoid border-2 border-ink p-4">
-          <h2 className="text-lead">What I ask of you</h2>
+          <h2 className="text-lead">What I’d like to know</h2>
           <ul>
             {letter.asks.map((line) => (
               <li key={line} className="border-b border-line pt-4 pb-1">

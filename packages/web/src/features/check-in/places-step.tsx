@@ -42,7 +42,7 @@ export function PlacesStep({ athlete, answers, change }: StepProps) {
     <div className="grid items-start gap-x-10 gap-y-4 sm:grid-cols-[minmax(0,24rem)_minmax(0,1fr)]">
       <div>
         <Segments
-          label="Which hand"
+          label="Hand"
           options={HANDS}
           words={(each) => `${capital(each)} hand`}
           chosen={hand}
@@ -60,7 +60,7 @@ export function PlacesStep({ athlete, answers, change }: StepProps) {
             hand={hand}
             chosen={mine.map((symptom) => symptom.place)}
             pick={pick}
-            label={`Where the ${hand} hand is felt`}
+            label={`Places on the ${hand} hand`}
             className="h-[15rem] sm:h-[24rem]"
             giveUp={giveUp}
           />
@@ -70,7 +70,9 @@ export function PlacesStep({ athlete, answers, change }: StepProps) {
         {current ? (
           <HowItFeels key={`${current.hand} ${current.place}`} symptom={current} set={set} />
         ) : (
-          <p className="text-ink-soft">{symptoms.length ? 'Tap another place, or go on.' : 'Tap where it is felt. Nothing felt: go on.'}</p>
+          <p className="text-ink-soft">
+            {symptoms.length ? 'Tap another place, or continue.' : 'Tap where they feel it. If nowhere, continue.'}
+          </p>
         )}
         <Told
           symptoms={symptoms}
@@ -138,7 +140,7 @@ interface ToldProps {
 function Told({ symptoms, remove, open }: ToldProps) {
   if (!symptoms.length) return null;
   return (
-    <ul aria-label="Told so far" className="border-t border-line">
+    <ul aria-label="Your answers so far" className="border-t border-line">
       {symptoms.map((symptom) => (
         <li key={`${symptom.hand} ${symptom.place}`} className="flex items-center gap-2 border-b border-line">
           <button type="button" className="flex min-h-11 flex-1 items-center gap-2 text-left hover:bg-ground" onClick={() => open(symptom)}>
@@ -148,7 +150,7 @@ function Told({ symptoms, remove, open }: ToldProps) {
               {symptom.score !== undefined && <span className="figures">, {symptom.score} of 10</span>}
             </span>
           </button>
-          <IconButton name={`Take out ${HAND_PLACES[symptom.place]}, ${symptom.hand}`} className="size-11!" onClick={() => remove(symptom)}>
+          <IconButton name={`Remove ${HAND_PLACES[symptom.place]}, ${symptom.hand}`} className="size-11!" onClick={() => remove(symptom)}>
             <X size={18} />
           </IconButton>
         </li>

@@ -26,7 +26,7 @@ export function TimesStep({ answers, change }: StepProps) {
   return (
     <div className="grid items-start gap-x-12 gap-y-6 lg:grid-cols-2">
       <div className="grid gap-4">
-        <HandChoice label="Which hand is told of" hand={hand} choose={setHand} />
+        <HandChoice label="Which hand" hand={hand} choose={setHand} />
         {TIMES.map(([name, words]) => (
           <div key={name}>
             <p className="mb-1 text-small font-semibold">{words}</p>

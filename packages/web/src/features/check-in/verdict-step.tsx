@@ -35,16 +35,15 @@ export function VerdictStep({ athlete, answers, screening }: Props) {
       <HandVerdicts hands={screening.hands} />
       {screening.verdict === 'stop now' && (
         <p className="border-2 border-iron px-3 py-2 font-semibold text-iron">
-          Nothing is done with that hand today, free motion included. Somebody licensed looks at it first; in doubt, the emergency number.
+          Don’t use that hand today, not even for free motion. Have it seen by a doctor or hand therapist first. If in doubt, call the
+          emergency number.
         </p>
       )}
       <ScreenReasons reasons={screening.reasons} />
       {remedy && <TryFirst remedy={remedy} />}
       <OffList off={screening.off} />
       <OnTheShelf athleteId={athlete.id} standing={standing} />
-      {before.length > 0 && (
-        <p className="text-small text-ink-soft">What was on record before stays there until somebody clears it or takes it out.</p>
-      )}
+      {before.length > 0 && <p className="text-small text-ink-soft">Earlier restrictions stay until someone clears or removes them.</p>}
     </div>
   );
 }
@@ -57,7 +56,7 @@ function OnTheShelf({ athleteId, standing }: { athleteId: string; standing: read
   const whole = open.filter(({ openLevels, ofLevels }) => openLevels.length === ofLevels).length;
   const off = open.filter(({ openLevels }) => openLevels.length === 0);
   return (
-    <Part title="What is left of the shelf">
+    <Part title="Movements that are left">
       <dl className="grid grid-cols-3 py-2">
         {[
           ['at every level', whole],
@@ -71,7 +70,7 @@ function OnTheShelf({ athleteId, standing }: { athleteId: string; standing: read
         ))}
       </dl>
       {off.length > 0 && (
-        <Disclosure className="text-small" title="Which are off, and why" buttonClassName="font-semibold">
+        <Disclosure className="text-small" title="What is restricted, and why" buttonClassName="font-semibold">
           <ul className="mt-1">
             {off.map(({ movementId, name, why }) => (
               <li key={movementId} className="border-b border-line py-1">

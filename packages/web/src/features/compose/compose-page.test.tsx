@@ -41,7 +41,7 @@ async function composing(query = '') {
   await settle();
   return { ...shown, sent };
 }
-const compose = () => screen.getByRole('button', { name: /^Compose/ });
+const compose = () => screen.getByRole('button', { name: /^Generate/ });
 const minutes = (typed: string) => fireEvent.change(screen.getByLabelText('Minutes', { exact: true }), { target: { value: typed } });
 const keeps = () => screen.findAllByRole('button', { name: /^Keep/ }, { timeout: 15_000 });
 
@@ -53,7 +53,7 @@ describe('composing', () => {
     const [first] = await keeps();
     expect(asked[0]).toMatchObject({ minutes: 8, athlete: { equipment: wren.equipment } });
     await user.click(first!);
-    await user.click(screen.getByRole('button', { name: 'Compose anew, keeping 1' }));
+    await user.click(screen.getByRole('button', { name: 'Generate again, keeping 1' }));
     await waitFor(() => expect(asked).toHaveLength(2));
     expect(asked[1]!.locked).toHaveLength(1);
   });
@@ -64,9 +64,9 @@ describe('composing', () => {
     await user.click(compose());
     for (const button of await keeps()) await user.click(button);
     minutes('nonsense');
-    expect(screen.getByText('A whole number within 1–240.')).toBeTruthy();
+    expect(screen.getByText('Enter a whole number from 1–240.')).toBeTruthy();
     minutes('2');
-    await user.click(screen.getByRole('button', { name: /^Compose anew, keeping/ }));
+    await user.click(screen.getByRole('button', { name: /^Generate again, keeping/ }));
     await waitFor(() => expect(screen.getByRole('alert').textContent).toMatch(/min more are needed/), { timeout: 15_000 });
   });
 });

@@ -26,10 +26,10 @@ export default function ComposePage() {
   const intakes = useIntakes(athleteId);
   const past = usePast(athleteId);
   const choose = (id: string | undefined) => setParams(id === undefined ? {} : { athlete: id }, { replace: true });
-  const whom = <WhomField label="For" value={athleteId} nobody="Anybody" choose={choose} />;
+  const whom = <WhomField label="Athlete" value={athleteId} nobody="Anybody" choose={choose} />;
   const isComing = athleteId !== undefined && (athlete.isPending || intakes.isPending || past.isPending);
   return (
-    <Page title="Compose" lead="The machine does the arithmetic and shows its reasons; what becomes of it is yours.">
+    <Page title="Generate sequence" lead="The machine does the arithmetic and shows its reasons; what becomes of it is yours.">
       {isComing ? (
         <Loading what="the person" />
       ) : (
@@ -54,7 +54,7 @@ function Composer({ athlete, intakes, whom }: Props) {
   return (
     <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[15rem_minmax(0,1fr)]">
       <form
-        aria-label="What is wanted"
+        aria-label="Settings"
         className="grid content-start gap-4"
         onSubmit={(event) => {
           event.preventDefault();
@@ -64,19 +64,14 @@ function Composer({ athlete, intakes, whom }: Props) {
         {whom}
         <WishForm wishes={wishes} change={setWishes} />
         <Button kind="primary" type="submit">
-          {sequence ? `Compose anew${locked.length > 0 ? `, keeping ${locked.length}` : ''}` : 'Compose'}
+          {sequence ? `Generate again${locked.length > 0 ? `, keeping ${locked.length}` : ''}` : 'Generate'}
         </Button>
       </form>
       <div className="grid content-start gap-4">
-        {state === 'idle' && (
-          <Empty>
-            Nothing composed yet. Say what is wanted, then compose: a first answer is there at once, and better ones follow until it is
-            proven.
-          </Empty>
-        )}
+        {state === 'idle' && <Empty>Set a goal and a time. Clay Pot suggests a sequence; you decide.</Empty>}
         <AnswerView
           composition={composition}
-          takeLabel={athlete ? `Take it for ${athlete.name.split(' ')[0]}` : 'Take it'}
+          takeLabel={athlete ? `Use it for ${athlete.name.split(' ')[0]}` : 'Use this sequence'}
           take={(taken) => void keep(taken)}
           pot={sequence && <Pot sequence={sequence} athlete={athlete} />}
         />

@@ -21,7 +21,7 @@ export function AllOutCue({ line }: { line: { readonly current: readonly ForceSa
     }, SHOWN_EVERY_MS);
     return () => clearInterval(timer);
   }, [line]);
-  if (elapsed === null) return <b className="text-lead">Squeeze all out: it begins with you</b>;
+  if (elapsed === null) return <b className="text-lead">Squeeze as hard as you can. Timing starts when you squeeze</b>;
   const number = Math.min(ALL_OUT.contractions, Math.floor(elapsed / CYCLE_S) + 1);
   const within = elapsed % CYCLE_S;
   const works = within < ALL_OUT.workS;
@@ -40,9 +40,9 @@ export function AllOutResult({ test: { contractionsN, told } }: { test: AllOutTe
     <div className="grid gap-2">
       <p>
         <Asked term="criticalForce">
-          Can be kept up: <b>{readingText('N', told.criticalForceN)}</b>
+          Sustainable: <b>{readingText('N', told.criticalForceN)}</b>
         </Asked>
-        , {told.percentOfBest.toFixed(0)} % of the best squeeze. Above it once: <b>{readingText('N·s', told.capacityAboveNs)}</b>.
+        , {told.percentOfBest.toFixed(0)} % of the best squeeze. Above that only once: <b>{readingText('N·s', told.capacityAboveNs)}</b>.
       </p>
       <AllOutChart contractionsN={contractionsN} told={told} />
       <RepeatsAbove told={told} />
@@ -56,10 +56,10 @@ function AllOutChart({ contractionsN, told }: { contractionsN: readonly number[]
     force: shownValue('N', valueN),
     left: Math.max(0, told.leftNs[index] ?? 0),
   }));
-  const summary = `Mean force of ${rows.length} squeezes, from ${numberText('N', contractionsN[0] ?? 0)} to ${readingText('N', contractionsN.at(-1) ?? 0)}, and what was left above what can be kept up`;
+  const summary = `Mean force of ${rows.length} squeezes, from ${numberText('N', contractionsN[0] ?? 0)} to ${readingText('N', contractionsN.at(-1) ?? 0)}, and the work left above the sustainable force`;
   return (
     <figure>
-      <figcaption className="font-semibold">Each squeeze, {shownUnit('N')} (bars), and what was left above the line, N·s</figcaption>
+      <figcaption className="font-semibold">Each squeeze, {shownUnit('N')} (bars), and the work left above the line, N·s</figcaption>
       <div className="h-48" role="img" aria-label={summary}>
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart data={rows} margin={{ top: 8, right: 4, bottom: 0, left: -22 }}>
@@ -83,7 +83,7 @@ function RepeatsAbove({ told }: { told: CriticalForce }) {
   if (repeats.length === 0) return null;
   return (
     <p className="text-ink-soft">
-      Rested, and in this rhythm:{' '}
+      When rested, and in this rhythm:{' '}
       {repeats
         .map(({ percentOfBest, forceN, contractions }) => `${contractions} × ${percentOfBest} % (${readingText('N', forceN)})`)
         .join(', ')}

@@ -28,7 +28,7 @@ describe('pressing to a band', () => {
 
   test('what cannot be is said beside its field, and nothing can be started', async () => {
     const { user } = await page();
-    const effort = screen.getByLabelText('Effort, % of the most');
+    const effort = screen.getByLabelText('Effort, % of maximum');
     await user.clear(effort);
     await user.type(effort, '140');
     expect(screen.getByText('within 1–100 %')).toBeTruthy();
@@ -37,10 +37,10 @@ describe('pressing to a band', () => {
 
   test('an effort that is capped for this hand is not offered, with the reason', async () => {
     const { user } = await page({ cautions: [{ caution: 'tendon-pain', hand: 'right' }] });
-    const effort = screen.getByLabelText('Effort, % of the most');
+    const effort = screen.getByLabelText('Effort, % of maximum');
     await user.clear(effort);
     await user.type(effort, '90');
-    expect(screen.getByRole('note').textContent).toContain('Right hand: not this one.');
+    expect(screen.getByRole('note').textContent).toContain('Right hand: don’t test it.');
     expect(screen.queryByRole('button', { name: 'Start' })).toBeNull();
     await user.selectOptions(screen.getByLabelText('Hand'), 'left');
     expect(screen.getByRole('button', { name: 'Start' })).toBeTruthy();

@@ -68,7 +68,7 @@ function BandBench({ athlete }: { athlete: Athlete }) {
   const holdS = within(seconds, DOSE_LIMITS.holdS);
   return (
     <Page
-      title="Press to a band"
+      title="Target practice"
       lead={
         <>
           <Link to={`/people/${athlete.id}`} className="underline underline-offset-2">
@@ -79,7 +79,7 @@ function BandBench({ athlete }: { athlete: Athlete }) {
       }
     >
       <div className="grid max-w-4xl gap-4 sm:grid-cols-4">
-        <SelectField label="What presses" value={action} onChange={(event) => setAction(event.target.value as Action)}>
+        <SelectField label="Action" value={action} onChange={(event) => setAction(event.target.value as Action)}>
           {PRESSED.map((each) => (
             <option key={each}>{each}</option>
           ))}
@@ -90,17 +90,17 @@ function BandBench({ athlete }: { athlete: Athlete }) {
           ))}
         </SelectField>
         <TextField
-          label="Effort, % of the most"
+          label="Effort, % of maximum"
           inputMode="decimal"
           value={effort}
           error={effortPercent === null ? 'within 1–100 %' : undefined}
           onChange={(event) => setEffort(event.target.value)}
         />
         <TextField
-          label="Kept for, s"
+          label="Hold, s"
           inputMode="decimal"
           value={seconds}
-          error={holdS === null ? 'within 0.5–120 s' : undefined}
+          error={holdS === null ? 'from 0.5 to 120 s' : undefined}
           onChange={(event) => setSeconds(event.target.value)}
         />
       </div>
@@ -131,7 +131,7 @@ function Press({ athlete, action, hand, effortPercent, holdS, source }: PressPro
   const [scores, setScores] = useState<readonly BandScore[]>([]);
   const load: Level['load'] = useMemo(() => ({ kind: 'press', action, effortPercent }), [action, effortPercent]);
   const way: WayOfLoading = { loading: 'assisted', contact: 'none', load };
-  const band = must(bandOfPress(person, { load }, { holdS }, hand), 'a band of a press');
+  const band = must(bandOfPress(person, { load }, { holdS }, hand), 'a target practice');
   const against = againstLoad(way, demandOf(person, { ...way, facing: 'free' })[hand], cautions, hand);
   const device = useMemo(
     () => deviceForHold(source, { athleteId: athlete.id, hand, of: action, effortPercent, holdS: holdS + 2 }),
@@ -148,7 +148,7 @@ function Press({ athlete, action, hand, effortPercent, holdS, source }: PressPro
   if (against.length > 0) {
     return (
       <div role="note" className="mt-4 border-l-4 border-iron bg-iron-wash px-3 py-2">
-        <b>{capital(hand)} hand: not this one.</b> {against.join(' ')}
+        <b>{capital(hand)} hand: don’t test it.</b> {against.join(' ')}
       </div>
     );
   }
@@ -161,20 +161,20 @@ function Press({ athlete, action, hand, effortPercent, holdS, source }: PressPro
         </Button>
         {now.score.isDone && (
           <b role="status" className="text-celadon">
-            Kept for {holdS} s.
+            Held for {holdS} s.
           </b>
         )}
         <span className="text-small text-ink-soft">
-          {effortPercent} % of {readingText(most.unit, most.value)}, {most.from}. Breathe; nothing sudden.
+          {effortPercent} % of {readingText(most.unit, most.value)}, {most.from}. Breathe; no sudden force.
         </span>
       </div>
       {scores.length > 0 && (
-        <Part title="Presses">
-          <ol aria-label="Presses">
+        <Part title="Attempts">
+          <ol aria-label="Attempts">
             {scores.map((score, index) => (
               <li key={index} className="flex flex-wrap gap-x-4 border-b border-line py-1 figures">
                 <b className="w-6">{index + 1}</b>
-                <span className="w-32">{score.scorePercent.toFixed(0)} % in the band</span>
+                <span className="w-32">{score.scorePercent.toFixed(0)} % on target</span>
                 <span className="w-40">longest {score.longestS.toFixed(1)} s</span>
                 <span className="text-ink-soft">{lostWords(score)}</span>
               </li>
@@ -187,7 +187,7 @@ function Press({ athlete, action, hand, effortPercent, holdS, source }: PressPro
 }
 
 function lostWords({ lost }: BandScore): string {
-  if (lost.length === 0) return 'never lost';
+  if (lost.length === 0) return 'never off target';
   const below = lost.filter(({ to }) => to === 'below').length;
   const parts = [below > 0 && `${below} below`, lost.length > below && `${lost.length - below} above`].filter(Boolean);
   return `lost ${parts.join(', ')}`;

@@ -16,13 +16,13 @@ import { Button } from '../../ui/button.js';
 import { Page, Part } from '../../ui/page.js';
 
 const GROUPS: readonly { title: string; has: (protocol: Protocol) => boolean }[] = [
-  { title: 'Range by its own muscles', has: ({ kind, gauge }) => kind === 'active range' && gauge !== 'ruler' },
-  { title: 'Range with help', has: ({ kind }) => kind === 'passive range' },
+  { title: 'Active range', has: ({ kind, gauge }) => kind === 'active range' && gauge !== 'ruler' },
+  { title: 'Passive range', has: ({ kind }) => kind === 'passive range' },
   { title: 'Fingers and thumb', has: ({ gauge }) => gauge === 'ruler' },
   { title: 'Under load', has: ({ kind }) => kind === 'loaded range' || kind === 'hand load' },
   { title: 'Strength', has: ({ kind }) => kind === 'maximum' },
-  { title: 'All out', has: ({ kind }) => kind === 'critical force' },
-  { title: 'Holds and repetitions', has: ({ kind }) => kind === 'hold' || kind === 'repetitions' },
+  { title: 'All-out test', has: ({ kind }) => kind === 'critical force' },
+  { title: 'Holds and reps', has: ({ kind }) => kind === 'hold' || kind === 'repetitions' },
 ];
 
 /** What to measure: a battery, or things one by one. */
@@ -31,7 +31,7 @@ export function ChooseBattery({ athlete, readings }: { athlete: Athlete; reading
   const begin = (ids: readonly string[]) => beginMeasuring(athlete.id, ids);
   return (
     <Page
-      title="Measure"
+      title="Test"
       lead={
         readings.length
           ? `${athlete.name}, last measured on ${dayWords(
@@ -40,7 +40,7 @@ export function ChooseBattery({ athlete, readings }: { athlete: Athlete; reading
                 .sort()
                 .at(-1) ?? '',
             )}`
-          : `${athlete.name} was never measured: everything is estimated from norms. The first visit settles most.`
+          : `${athlete.name} hasn’t been tested yet, so everything is estimated from norms. The first assessment replaces most estimates.`
       }
     >
       <div className="mb-8 grid gap-3 sm:grid-cols-2">
@@ -63,7 +63,7 @@ export function ChooseBattery({ athlete, readings }: { athlete: Athlete; reading
         })}
       </div>
       <Part
-        title="One by one"
+        title="Choose tests"
         aside={
           <Button
             kind="primary"
@@ -71,7 +71,7 @@ export function ChooseBattery({ athlete, readings }: { athlete: Athlete; reading
             disabled={chosen.length === 0}
             onClick={() => begin(LED_PROTOCOLS.filter(({ id }) => chosen.includes(id)).map(({ id }) => id))}
           >
-            {chosen.length ? `Measure ${chosen.length}, about ${batteryMinutes(chosen)} min` : 'Measure'}
+            {chosen.length ? `Start ${chosen.length}, about ${batteryMinutes(chosen)} min` : 'Start'}
           </Button>
         }
       >
@@ -102,7 +102,7 @@ export function ChooseBattery({ athlete, readings }: { athlete: Athlete; reading
 }
 
 const APART: Partial<Record<Protocol['kind'], string>> = {
-  'passive range': ', with help',
+  'passive range': ', passive',
   'loaded range': ', loaded',
   'hand load': ', weight on each hand',
   'critical force': ', all out',

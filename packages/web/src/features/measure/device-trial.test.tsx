@@ -39,7 +39,7 @@ describe('a trial on a device', () => {
     const { user, send, ended, take } = await onDevice();
     for (let from = 0, all = trial(); from < all.length; from += 16) send(all.slice(from, from + 16));
     expect(ended).toHaveBeenCalled();
-    await user.click(screen.getByRole('button', { name: /^Take 4\d\.\d kg$/ }));
+    await user.click(screen.getByRole('button', { name: /^Use 4\d\.\d kg$/ }));
     expect(Math.abs(take.mock.calls[0]![0].values.left! - 400)).toBeLessThan(12);
     expect(screen.getByText('held').nextSibling!.textContent).toMatch(/^\d\d\.\d kg$/);
     expect(screen.getByRole('button', { name: 'Again' })).toBeTruthy();
@@ -50,7 +50,7 @@ describe('a trial on a device', () => {
     send(trial('stuck value'));
     end(null);
     expect(screen.getByText(/the device repeated/)).toBeTruthy();
-    expect(screen.getByRole('button', { name: /^Take/ })).toBeTruthy();
+    expect(screen.getByRole('button', { name: /^Use/ })).toBeTruthy();
   });
 
   test('a lost connection is said, and what came before it can be taken', async () => {
@@ -58,7 +58,7 @@ describe('a trial on a device', () => {
     send(trial().filter(({ tS }) => tS < 3));
     end('The connection to the device was lost.');
     expect(screen.getByRole('alert').textContent).toBe('The connection to the device was lost.');
-    expect(screen.getByRole('button', { name: /^Take/ })).toBeTruthy();
+    expect(screen.getByRole('button', { name: /^Use/ })).toBeTruthy();
   });
 
   test('a unit that changes on the way ends it: nothing of it can be taken', async () => {
@@ -66,14 +66,14 @@ describe('a trial on a device', () => {
     send(trial('wrong unit'));
     expect(ended).toHaveBeenCalled();
     expect(screen.getByRole('alert').textContent).toContain('changed its unit');
-    expect(screen.queryByRole('button', { name: /^Take/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /^Use/ })).toBeNull();
   });
 
   test('stopped before anything came, it says that there was no effort', async () => {
     const { user, ended } = await onDevice();
     await user.click(screen.getByRole('button', { name: 'Stop' }));
     expect(ended).toHaveBeenCalled();
-    expect(screen.queryByRole('button', { name: /^Take/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /^Use/ })).toBeNull();
   });
 
   test('whoever leaves in the middle lets the device go', async () => {
@@ -89,7 +89,7 @@ describe('a trial on a device', () => {
     const { user, send, take } = await onDevice('plates');
     send(played({ kind: 'plates', most: 320, program: 'hold' }));
     expect(screen.getByText('mean over').nextSibling!.textContent).toBe('5 s');
-    await user.click(screen.getByRole('button', { name: /^Take L \d\d\.\d kg, R \d\d\.\d kg$/ }));
+    await user.click(screen.getByRole('button', { name: /^Use L \d\d\.\d kg, R \d\d\.\d kg$/ }));
     const { left, right } = take.mock.calls[0]![0].values;
     expect(left! / (left! + right!)).toBeCloseTo(0.52, 2);
   });
@@ -97,7 +97,7 @@ describe('a trial on a device', () => {
   test('an angle sensor gives the furthest that was kept, from where the trial began', async () => {
     const { user, send, take } = await onDevice('angle');
     send(played({ kind: 'angle', most: 72, program: 'trial' }).map((sample) => ({ ...sample, value: sample.value + 11 })));
-    await user.click(screen.getByRole('button', { name: /^Take 7\d°$/ }));
+    await user.click(screen.getByRole('button', { name: /^Use 7\d°$/ }));
     expect(Math.abs(take.mock.calls[0]![0].values.left! - 72)).toBeLessThan(1.5);
   });
 
@@ -105,7 +105,7 @@ describe('a trial on a device', () => {
     const { user, send, take } = await onDevice('all-out');
     for (const list of inParts(played({ kind: 'grip', most: 500, program: 'all-out' }), 400)) send(list);
     expect(screen.getByText(/of the best squeeze/)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: /^Take/ }));
+    await user.click(screen.getByRole('button', { name: /^Use/ }));
     const { values, aboveNs } = take.mock.calls[0]![0];
     // The simulated hand comes to 38 % of its most.
     expect(values.left! / 500).toBeGreaterThan(0.35);

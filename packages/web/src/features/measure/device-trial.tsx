@@ -68,7 +68,7 @@ export function DeviceTrial({ device, sort, hand, take }: Props) {
             <span className="min-w-0 flex-1 truncate text-small text-ink-soft">{device.name}</span>
             {taken && (
               <Button kind="primary" className="min-h-11" onClick={() => take(taken)}>
-                Take {takenText(taken, isAngle)}
+                Use {takenText(taken, isAngle)}
               </Button>
             )}
             <Button className="min-h-11" onClick={trial.start}>
@@ -105,7 +105,7 @@ function Now({ trial: { line, latest }, sort, hand }: { trial: Trial; sort: Tria
     return () => clearInterval(timer);
   }, [sort, line, latest]);
   const value = now.last?.valueN ?? 0;
-  const name = sort === 'angle' ? `Angle now, ${hand}` : sort === 'plates' ? 'Weight now' : `Force now, ${hand}`;
+  const name = sort === 'angle' ? `Angle now, ${hand}` : sort === 'plates' ? 'Current load' : `Force now, ${hand}`;
   return (
     <>
       <span className="display flex-1 text-head figures" role="timer" aria-label={name}>
@@ -152,7 +152,7 @@ function factsOf(told: TrialTold): Fact[] {
     case 'force':
       return factsOfForce(told.trace);
     case 'angle':
-      return [['furthest, kept half a second', told.angle.deg === null ? null : readingText('°', told.angle.deg)]];
+      return [['furthest, held half a second', told.angle.deg === null ? null : readingText('°', told.angle.deg)]];
     case 'plates': {
       const { split } = told.plates;
       if (!split) return [];

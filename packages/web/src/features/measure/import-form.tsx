@@ -30,13 +30,13 @@ const FROM_FILES = '6b1c0f52-5b0a-4e54-9a57-0f5d9c0f7a11';
 const COLUMN_NAMES: Record<ReadingColumn, string> = {
   day: 'Day',
   hand: 'Hand',
-  kind: 'How it was measured',
-  of: 'What was measured',
+  kind: 'Test',
+  of: 'Measurement',
   value: 'Value',
   unit: 'Unit',
-  detail: 'What else belongs to it',
-  trials: 'Its trials',
-  gauge: 'Measured with',
+  detail: 'Details',
+  trials: 'Trials',
+  gauge: 'Device',
 };
 /** Words that can hold for every row. */
 const FIXED: Partial<Record<ReadingColumn, readonly string[]>> = {
@@ -81,7 +81,7 @@ function inputOf(athleteId: string, { readings }: FileReadings): ReadingsInput {
   );
   return {
     readings: readings.map(({ reading, doubt }, index) => ({
-      id: uuidOf(must(keys[index], 'a key of a reading'), FROM_FILES),
+      id: uuidOf(must(keys[index], 'an import key'), FROM_FILES),
       reading: doubt ? { ...reading, isSure: true } : reading,
     })),
   };
@@ -104,7 +104,7 @@ export function ImportForm({ athleteId, table }: { athleteId: string; table: Rea
     try {
       const { added, known } = await request<ReadingsAdded>(`/athletes/${athleteId}/readings`, { method: 'POST', body });
       await refresh('readings', 'evidence');
-      const again = known > 0 ? ` ${counted(known, 'was', 'were')} there already.` : '';
+      const again = known > 0 ? ` ${counted(known, 'was', 'were')} already imported.` : '';
       useToast.getState().show({ text: `${counted(added, 'reading')} recorded.${again}` });
       void navigate(`/people/${athleteId}`);
     } catch (error) {
@@ -113,7 +113,7 @@ export function ImportForm({ athleteId, table }: { athleteId: string; table: Rea
   }
   return (
     <form onSubmit={(event) => void handleSubmit(keep)(event)} noValidate>
-      <Part title="Which column is what" className="mt-6">
+      <Part title="Match the columns" className="mt-6">
         <div className="grid gap-3 py-3 sm:grid-cols-4">
           {READING_COLUMNS.map((column) => (
             <SelectField key={column} label={COLUMN_NAMES[column]} {...register(`columns.${column}`)}>
@@ -130,7 +130,7 @@ export function ImportForm({ athleteId, table }: { athleteId: string; table: Rea
               ))}
             </SelectField>
           ))}
-          <SelectField label="Days are written" {...register('dayOrder')}>
+          <SelectField label="Date format" {...register('dayOrder')}>
             {DAY_ORDERS.map((order) => (
               <option key={order}>{order}</option>
             ))}

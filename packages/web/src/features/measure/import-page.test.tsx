@@ -18,7 +18,7 @@ async function page() {
     const file = new File([text], name, { type: 'text/csv' });
     // The document of the tests reads files otherwise than browsers do.
     Object.assign(file, { text: () => Promise.resolve(text) });
-    return shown.user.upload(screen.getByLabelText(/A table with names/), file);
+    return shown.user.upload(screen.getByLabelText(/CSV with column names/), file);
   };
   const posts = () =>
     asked.filter(({ what }) => what.startsWith('POST')).map(({ body }) => body as { readings: { id: string; reading: object }[] });
@@ -33,7 +33,7 @@ describe('readings from a file', () => {
     expect(await screen.findByText('2 readings')).toBeTruthy();
     expect(screen.getAllByRole('row')[0]!.textContent).toContain('12 Mar 2026');
     expect(screen.getAllByRole('row')[0]!.textContent).toContain('41.5 kg');
-    await user.click(screen.getByRole('button', { name: 'Record 2' }));
+    await user.click(screen.getByRole('button', { name: 'Import 2' }));
     await settle();
     const [first] = posts();
     expect(first!.readings).toMatchObject([{ reading: { hand: 'left', value: 406.98 } }, { reading: { hand: 'right' } }]);
@@ -45,7 +45,7 @@ describe('readings from a file', () => {
     for (let time = 0; time < 2; time++) {
       const { user, open, posts, unmount } = await page();
       await open(LOG);
-      await user.click(await screen.findByRole('button', { name: 'Record 2' }));
+      await user.click(await screen.findByRole('button', { name: 'Import 2' }));
       await settle();
       ids.push(posts()[0]!.readings.map(({ id }) => id));
       unmount();
@@ -57,7 +57,7 @@ describe('readings from a file', () => {
     const { open, posts } = await page();
     await open(`${LOG}30.02.2026;left;grip;40;kg\n`);
     expect((await screen.findByRole('alert')).textContent).toContain('Line 4, day: must be a day, day first');
-    expect(screen.getByRole('button', { name: /^Record/ })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('button', { name: /^Import/ })).toHaveProperty('disabled', true);
     expect(posts()).toEqual([]);
   });
 
@@ -66,7 +66,7 @@ describe('readings from a file', () => {
     await open('date,value\n2026-03-12,41.5\n');
     await user.selectOptions(screen.getByLabelText('Hand'), '=both');
     await user.selectOptions(screen.getByLabelText('Unit'), '=kg');
-    await user.selectOptions(screen.getByLabelText('How it was measured'), '=maximum');
+    await user.selectOptions(screen.getByLabelText('Test'), '=maximum');
     expect((await screen.findByRole('alert')).textContent).toContain('of: must be something that is measured');
     expect(posts()).toEqual([]);
   });
@@ -75,15 +75,15 @@ describe('readings from a file', () => {
     const { user, open, posts } = await page();
     await open('date,hand,of,value,unit\n2026-03-12,left,grip,41,N\n');
     expect(await screen.findByText(/was it 41.0 kg/)).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'Record 1' })).toHaveProperty('disabled', true);
-    await user.click(screen.getByRole('checkbox', { name: /as they stand are right/ }));
-    await user.click(screen.getByRole('button', { name: 'Record 1' }));
+    expect(screen.getByRole('button', { name: 'Import 1' })).toHaveProperty('disabled', true);
+    await user.click(screen.getByRole('checkbox', { name: /import as they are/ }));
+    await user.click(screen.getByRole('button', { name: 'Import 1' }));
     await settle();
     expect(posts()[0]!.readings[0]!.reading).toMatchObject({ value: 41, isSure: true });
   });
 
   test.each([
-    ['', 'log.csv is empty. Nothing was taken.'],
+    ['', 'log.csv is empty. Nothing was imported.'],
     ['only one line of words', 'Line 1 must name its columns'],
     ['a,b\n"1,2', 'has a quote that is not closed'],
   ])('%j is refused in words', async (text, said) => {

@@ -22,9 +22,7 @@ export default function ImportPage() {
     setOpened(null);
     setTrouble(null);
     if (file.size > READINGS_FILE_MOST_BYTES) {
-      setTrouble(
-        `${file.name} has ${(file.size / 1e6).toFixed(0)} MB: a file of one person’s readings has at most ${READINGS_FILE_MOST_BYTES / 1e6}.`,
-      );
+      setTrouble(`${file.name} is ${(file.size / 1e6).toFixed(0)} MB. A file of readings can be up to ${READINGS_FILE_MOST_BYTES / 1e6}.`);
       return;
     }
     const table = readReadingsTable(await file.text());
@@ -34,14 +32,12 @@ export default function ImportPage() {
   }
   return (
     <Page
-      title="Readings from a file"
+      title="Import / export"
       lead={athlete.data.name}
-      actions={
-        readings.data?.length ? <Button onClick={() => save(athlete.data.name, readings.data)}>Save readings as a file</Button> : undefined
-      }
+      actions={readings.data?.length ? <Button onClick={() => save(athlete.data.name, readings.data)}>Export readings</Button> : undefined}
     >
       <label className="block max-w-xl text-small font-semibold">
-        A table with names in its first line (CSV), one reading a row
+        CSV with column names in the first line, one reading a row
         <input
           type="file"
           accept=".csv,.tsv,.txt,text/csv"
@@ -51,7 +47,7 @@ export default function ImportPage() {
       </label>
       {trouble && (
         <p role="alert" className="mt-3 max-w-xl border-l-4 border-iron bg-iron-wash px-3 py-2">
-          {trouble} Nothing was taken.
+          {trouble} Nothing was imported.
         </p>
       )}
       {opened && <ImportForm key={opened.name} athleteId={id} table={opened.table} />}

@@ -27,13 +27,13 @@ export function ImportPreview({ found: { readings, faults }, rows, areSure, sure
     <Part
       title={
         faults.length > 0
-          ? `${counted(new Set(faults.map(lineOf)).size, 'row')} of ${rows} cannot be read`
+          ? `${counted(new Set(faults.map(lineOf)).size, 'row')} of ${rows} can’t be read`
           : counted(readings.length, 'reading')
       }
       className="mt-4"
       aside={
         <Button kind="primary" type="submit" disabled={!isReady || isBusy}>
-          Record {readings.length}
+          Import {readings.length}
         </Button>
       }
     >
@@ -45,7 +45,7 @@ export function ImportPreview({ found: { readings, faults }, rows, areSure, sure
             </li>
           ))}
           {faults.length > SHOWN_FAULTS && <li>and {faults.length - SHOWN_FAULTS} more</li>}
-          <li className="mt-1 font-semibold">Nothing is recorded before all rows can be read.</li>
+          <li className="mt-1 font-semibold">Nothing is imported until every row can be read.</li>
         </ul>
       )}
       {faults.length === 0 && doubts.length > 0 && (
@@ -57,18 +57,18 @@ export function ImportPreview({ found: { readings, faults }, rows, areSure, sure
           ))}
           <label className="mt-1 flex items-center gap-2 font-semibold">
             <input type="checkbox" className="size-4 accent-ink" {...sure} />
-            {counted(doubts.length, 'value')} as they stand are right
+            {counted(doubts.length, 'value')} checked: import as they are
           </label>
         </div>
       )}
       {trouble !== undefined && (
         <p role="alert" className="mt-2 border-l-4 border-iron bg-iron-wash px-3 py-2">
-          {trouble} Nothing was recorded.
+          {trouble} Nothing was imported.
         </p>
       )}
       {readings.length > 0 && (
         <table className="mt-2 w-full max-w-3xl text-small">
-          <caption className="sr-only">The first readings, as they will be recorded</caption>
+          <caption className="sr-only">Preview</caption>
           <tbody>
             {readings.slice(0, SHOWN_ROWS).map(({ reading: { onDay, hand, kind, of, value, detail } }, index) => (
               <tr key={index} className="border-b border-line">

@@ -51,17 +51,17 @@ export function KeepPicture({ athlete, motion, hand, picture, points, deg }: Pro
       setError('root', { message: error instanceof Error ? error.message : String(error) });
     }
   }
-  if (kept) return <p className="text-small text-ink-soft">Kept with the studio; it can be taken back on “How it went”.</p>;
+  if (kept) return <p className="text-small text-ink-soft">Saved in the studio. You can delete it under Trends.</p>;
   return (
-    <Disclosure className="text-small" title="Keep the picture" buttonClassName="font-semibold">
+    <Disclosure className="text-small" title="Save the photo" buttonClassName="font-semibold">
       <form className="mt-2 grid max-w-md gap-2" onSubmit={(event) => void handleSubmit(keep)(event)} noValidate>
-        <TextField label="Agreed by" error={errors.consentBy?.message} {...register('consentBy')} />
+        <TextField label="Consent given by" error={errors.consentBy?.message} {...register('consentBy')} />
         <label className="flex items-start gap-2">
           <input type="checkbox" className="mt-0.5 size-4 accent-ink" {...register('agreed')} />
-          They agreed today that this picture of the hand is kept with the studio, until they take that back.
+          They agreed today that the studio keeps this photo of the hand until they withdraw consent.
         </label>
         <Button type="submit" className="justify-self-start" disabled={!agreed || isSubmitting}>
-          Keep it
+          Save photo
         </Button>
         {errors.root && (
           <p role="alert" className="font-semibold text-iron">

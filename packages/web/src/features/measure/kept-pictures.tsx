@@ -16,7 +16,7 @@ export function KeptPictures({ athleteId }: { athleteId: string }) {
   });
   if (!pictures.data?.length) return null;
   return (
-    <Part title="Kept pictures" className="mt-8">
+    <Part title="Photos" className="mt-8">
       <ul className="grid gap-4 py-3 sm:grid-cols-3">
         {pictures.data.map((picture) => (
           <Kept key={picture.id} athleteId={athleteId} picture={picture} />
@@ -56,12 +56,12 @@ function Kept({
         {capital(of)}, {hand}: {deg.toFixed(0)}°
       </b>
       <span className="block text-ink-soft">
-        {dayWords(onDay)}; agreed by {consentBy} on {dayWords(consentOn)}
+        {dayWords(onDay)}; consent by {consentBy} on {dayWords(consentOn)}
       </span>
       {asking ? (
         <span className="mt-1 flex gap-2">
           <Button kind="stop" className="py-0.5!" onClick={() => void remove()}>
-            Delete it for good
+            Delete permanently
           </Button>
           <Button className="py-0.5!" onClick={() => setAsking(false)}>
             Keep
@@ -69,7 +69,7 @@ function Kept({
         </span>
       ) : (
         <Button kind="quiet" className="px-0! py-0.5!" onClick={() => setAsking(true)}>
-          Consent is taken back…
+          Withdraw consent…
         </Button>
       )}
     </li>

@@ -27,7 +27,7 @@ async function bench(readings: StoredReading[] = [], cautions: Parameters<typeof
   await settle();
   const choose = async (...names: (string | RegExp)[]) => {
     for (const name of names) await shown.user.click(screen.getByRole('checkbox', { name }));
-    await shown.user.click(screen.getByRole('button', { name: /^Measure \d/ }));
+    await shown.user.click(screen.getByRole('button', { name: /^Start \d/ }));
   };
   const type = async (...values: (string | number)[]) => {
     for (const value of values) {
@@ -40,25 +40,25 @@ async function bench(readings: StoredReading[] = [], cautions: Parameters<typeof
   return { ...shown, choose, type, puts };
 }
 const press = (name: string | RegExp) => screen.getByRole('button', { name });
-const soFar = () => screen.getByRole('list', { name: 'So far' }).textContent;
-const turns = () => within(screen.getByRole('list', { name: 'Turns' })).getAllByRole('listitem');
+const soFar = () => screen.getByRole('list', { name: 'Results' }).textContent;
+const turns = () => within(screen.getByRole('list', { name: 'Order of trials' })).getAllByRole('listitem');
 
 describe('the measuring bench', () => {
   test('a moment is typed as a force at its distance', async () => {
     const { user, type, puts } = await bench();
     const strength = screen.getByRole('group', { name: 'Strength' });
     await user.click(within(strength).getByRole('checkbox', { name: 'Wrist flexion' }));
-    await user.click(press(/^Measure 1/));
+    await user.click(press(/^Start 1/));
     const lever = screen.getByLabelText('Gauge from the wrist, cm');
     await user.clear(lever);
     await user.type(lever, '90');
-    expect(screen.getByText('within 2–40 cm')).toBeTruthy();
+    expect(screen.getByText('from 2 to 40 cm')).toBeTruthy();
     await user.clear(lever);
     await user.type(lever, '10');
     // 9 kg at 10 cm: 8.83 N·m.
     await type(9, 9, 9, 9, 9, 9);
     expect(soFar()).toContain('8.8 N·m');
-    await user.click(press('Record 2'));
+    await user.click(press('Save 2'));
     await settle();
     expect(puts()).toMatchObject([
       {
@@ -77,10 +77,10 @@ describe('the measuring bench', () => {
     const { user, choose, type, puts } = await bench();
     await choose('Hang');
     expect(turns()).toHaveLength(1);
-    expect(press('Start the watch')).toBeTruthy();
+    expect(press('Start stopwatch')).toBeTruthy();
     await type(41);
     expect(soFar()).toContain('41 s');
-    await user.click(press('Record 2'));
+    await user.click(press('Save 2'));
     await settle();
     expect(puts()).toMatchObject([
       { kind: 'hold', of: 'hang', hand: 'left', value: 41 },
@@ -90,13 +90,13 @@ describe('the measuring bench', () => {
 
   test('a trial is taken out and taken again; a retest begins anew', async () => {
     const { user, choose, type } = await bench();
-    await choose('Wrist extension, with help');
+    await choose('Wrist extension, passive');
     await type(80, 70);
-    await user.click(press('Take out trial 1, right'));
+    await user.click(press('Remove trial 1, right'));
     await type(84);
     expect(soFar()).toContain('84°');
     await user.click(press('Retest'));
-    expect(screen.queryByRole('list', { name: 'So far' })).toBeNull();
+    expect(screen.queryByRole('list', { name: 'Results' })).toBeNull();
   });
 
   test('the edge and grip belong to the reading: another edge is not compared with', async () => {
@@ -119,7 +119,7 @@ describe('the measuring bench', () => {
 
   test('begun and left, nothing of it is recorded; begun and reloaded, it goes on', async () => {
     const { user, choose, type, puts, unmount } = await bench();
-    await choose('Wrist extension, with help');
+    await choose('Wrist extension, passive');
     await type(80);
     unmount();
     expect(useMeasuring.getState().open[wren.id]!.trials).toEqual({ 'passive.wrist-extension': { left: [], right: [80] } });
@@ -127,7 +127,7 @@ describe('the measuring bench', () => {
     await settle();
     expect(turns()[0]!.textContent).toContain('80°');
     await user.click(press('Leave'));
-    expect(screen.getByRole('heading', { name: 'Measure' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Test' })).toBeTruthy();
     expect(puts()).toEqual([]);
     // One press by mistake loses nothing.
     act(() => useToast.getState().toast!.action!.run());
@@ -137,27 +137,27 @@ describe('the measuring bench', () => {
   test('a recorded file that is too large or broken is refused in words, and nothing changes', async () => {
     const { user, choose } = await bench();
     await choose('Grip');
-    const field = screen.getByLabelText(/recorded file/);
+    const field = screen.getByLabelText(/a recording/);
     const large = new File(['x'], 'night.csv');
     Object.defineProperty(large, 'size', { value: 200_000_000 });
     await user.upload(field, large);
-    expect(screen.getByRole('alert').textContent).toContain('night.csv has 200 MB');
-    expect(screen.getByLabelText('Numbers come from')).toHaveProperty('value', 'typed');
+    expect(screen.getByRole('alert').textContent).toContain('night.csv is 200 MB');
+    expect(screen.getByLabelText('Source')).toHaveProperty('value', 'typed');
   });
 
   test('who may not be measured is told why for each hand', async () => {
     await (await bench([], { cautions: [{ caution: 'blood-pressure' }] })).choose('Grip');
     expect(screen.getAllByRole('note').map(({ textContent }) => textContent)).toEqual([
-      expect.stringContaining('Left hand: not this one. No effort at the limit.'),
-      expect.stringContaining('Right hand: not this one.'),
+      expect.stringContaining('Left hand: don’t test it. No effort at the limit.'),
+      expect.stringContaining('Right hand: don’t test it.'),
     ]);
-    expect(screen.queryByRole('list', { name: 'Turns' })).toBeNull();
+    expect(screen.queryByRole('list', { name: 'Order of trials' })).toBeNull();
   });
 
   test('one hand that may not be measured has no turns of force; the other goes on', async () => {
     const { choose, type } = await bench([], { cautions: [{ caution: 'numbness', hand: 'left' }] });
     await choose('Grip');
-    expect(screen.getByRole('note').textContent).toContain('Left hand: not this one.');
+    expect(screen.getByRole('note').textContent).toContain('Left hand: don’t test it.');
     expect(screen.getByRole('note').textContent).toContain('no loading until a licensed practitioner');
     expect(turns()).toHaveLength(3);
     await type(40);

@@ -21,7 +21,7 @@ export default function MeasurePage() {
   const athlete = useAthlete(id);
   const readings = useReadings(id);
   const measuring = useMeasuring(({ open }) => (id ? open[id] : undefined));
-  useTitle(athlete.data ? `Measuring ${athlete.data.name}` : 'Measuring');
+  useTitle(athlete.data ? `Measuring ${athlete.data.name}` : 'Tests');
   if (athlete.isError && !athlete.data) return <Trouble error={athlete.error} retry={() => void athlete.refetch()} />;
   if (!athlete.data || (!readings.data && !readings.isError)) return <Loading what="the bench" />;
   const before = readings.data ?? [];
@@ -42,19 +42,19 @@ function Bench({ athlete, measuring, before }: BenchProps) {
   const navigate = useNavigate();
   const cautions = useStandingCautions(athlete);
   const { ids, at } = measuring;
-  const protocol = must(protocolOf(ids[at] ?? ''), 'a protocol to lead');
+  const protocol = must(protocolOf(ids[at] ?? ''), 'a test to run');
   const isLast = at === ids.length - 1;
   const count = readingsOf(measuring, isoToday()).length;
   const [source, setSource] = useState<Source>({ kind: 'typed' });
   const home = () => navigate(`/people/${athlete.id}`);
   function keep() {
     const kept = keepMeasured(athlete);
-    useToast.getState().show({ text: `${kept} ${kept === 1 ? 'reading' : 'readings'} of ${athlete.name.split(' ')[0]} recorded.` });
+    useToast.getState().show({ text: `${kept} ${kept === 1 ? 'reading' : 'readings'} of ${athlete.name.split(' ')[0]} saved.` });
     void home();
   }
   function leave() {
     const run = dropMeasuring(athlete.id);
-    if (count > 0) useToast.getState().show({ text: 'Left without recording.', action: { label: 'Undo', run } });
+    if (count > 0) useToast.getState().show({ text: 'Left without saving.', action: { label: 'Undo', run } });
   }
   const go = (to: number) => {
     goToProtocol(athlete.id, to);
@@ -72,12 +72,12 @@ function Bench({ athlete, measuring, before }: BenchProps) {
         </span>
         {count > 0 && !isLast && (
           <Button className="min-h-11 max-sm:hidden" onClick={keep}>
-            Record {count} and end
+            Save {count} and finish
           </Button>
         )}
         {isLast ? (
           <Button kind="primary" className="min-h-11 min-w-28" disabled={count === 0} onClick={keep}>
-            Record {count || ''}
+            Save {count || ''}
           </Button>
         ) : (
           <Button kind="primary" className="min-h-11 min-w-28" onClick={() => go(at + 1)}>

@@ -29,7 +29,7 @@ function goniometer(motion: 'wrist extension' | 'pronation' = 'wrist extension')
   const asked = answering({ [`PUT /api/athletes/${wren.id}/pictures/*`]: {} });
   const take = jest.fn<(deg: number) => void>();
   const shown = show(<PhotoGoniometer athlete={wren} motion={motion} hand="left" take={take} />);
-  const load = (file: File) => shown.user.upload(screen.getByLabelText('Load a picture'), file);
+  const load = (file: File) => shown.user.upload(screen.getByLabelText('Load a photo'), file);
   const photo = () => load(new File(['x'], 'hand.jpg', { type: 'image/jpeg' }));
   return { ...shown, asked, take, load, photo };
 }
@@ -45,7 +45,7 @@ describe('an angle off a picture', () => {
     point(3).focus();
     await user.keyboard('{Shift>}{ArrowUp}{ArrowUp}{ArrowUp}{/Shift}');
     expect(Number.parseInt(angle()!, 10)).toBeGreaterThan(before);
-    await user.click(screen.getByRole('button', { name: /^Take \d+°$/ }));
+    await user.click(screen.getByRole('button', { name: /^Use \d+°$/ }));
     expect(Math.round(take.mock.calls[0]![0])).toBe(Number.parseInt(angle()!, 10));
   });
 
@@ -72,9 +72,9 @@ describe('an angle off a picture', () => {
 
   test('a refused camera, one that is not there, and a page that may not ask are each said', async () => {
     const { user } = goniometer();
-    const press = () => user.click(screen.getByRole('button', { name: 'Take a picture' }));
+    const press = () => user.click(screen.getByRole('button', { name: 'Take a photo' }));
     await press();
-    expect((await screen.findByRole('alert')).textContent).toContain('to secure pages only');
+    expect((await screen.findByRole('alert')).textContent).toContain('only works on a secure page');
     const cameraFails = (name: string) =>
       Object.defineProperty(navigator, 'mediaDevices', {
         configurable: true,
@@ -82,10 +82,10 @@ describe('an angle off a picture', () => {
       });
     cameraFails('NotAllowedError');
     await press();
-    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('The camera was refused'));
+    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('Camera access was refused'));
     cameraFails('NotFoundError');
     await press();
-    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('There is no camera here'));
+    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('This device has no camera'));
     Reflect.deleteProperty(navigator, 'mediaDevices');
   });
 
@@ -95,37 +95,37 @@ describe('an angle off a picture', () => {
     const huge = new File(['x'], 'huge.jpg', { type: 'image/jpeg' });
     Object.defineProperty(huge, 'size', { value: 90_000_000 });
     await load(huge);
-    expect(await said()).toContain('huge.jpg has 90 MB');
+    expect(await said()).toContain('huge.jpg is 90 MB');
     Object.assign(globalThis, { createImageBitmap: () => Promise.reject(new Error('decode')) });
     await load(new File(['x'], 'torn.jpg', { type: 'image/jpeg' }));
-    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('torn.jpg could not be opened'));
+    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('Couldn’t open torn.jpg'));
   });
 
   test('is kept with the studio only once somebody agreed, who is named', async () => {
     const { user, photo, asked } = goniometer();
     await photo();
-    await user.click(await screen.findByText('Keep the picture'));
-    const keep = screen.getByRole('button', { name: 'Keep it' });
+    await user.click(await screen.findByText('Save the photo'));
+    const keep = screen.getByRole('button', { name: 'Save photo' });
     expect(keep).toHaveProperty('disabled', true);
     expect(asked).toEqual([]);
-    await user.clear(screen.getByLabelText('Agreed by'));
+    await user.clear(screen.getByLabelText('Consent given by'));
     await user.click(screen.getByRole('checkbox', { name: /They agreed today/ }));
     await user.click(keep);
     expect(await screen.findByText('must not be empty')).toBeTruthy();
     expect(asked).toEqual([]);
-    await user.type(screen.getByLabelText('Agreed by'), 'Wren, in person');
+    await user.type(screen.getByLabelText('Consent given by'), 'Wren, in person');
     await user.click(keep);
     await settle();
     expect(asked[0]!.body).toMatchObject({ of: 'wrist extension', hand: 'left', consentBy: 'Wren, in person' });
     expect((asked[0]!.body as { points: unknown[] }).points).toHaveLength(3);
-    expect(screen.getByText(/^Kept with the studio/)).toBeTruthy();
+    expect(screen.getByText(/^Saved in the studio/)).toBeTruthy();
   });
 
   test('another picture begins anew, and the first is let go', async () => {
     const { user, photo } = goniometer();
     await photo();
-    await user.click(await screen.findByRole('button', { name: 'Another picture' }));
-    expect(screen.getByText('Load a picture')).toBeTruthy();
+    await user.click(await screen.findByRole('button', { name: 'Another photo' }));
+    expect(screen.getByText('Load a photo')).toBeTruthy();
     expect(URL.revokeObjectURL).toHaveBeenCalledWith('blob:a-hand');
   });
 });

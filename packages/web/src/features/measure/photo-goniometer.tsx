@@ -59,7 +59,7 @@ export function PhotoGoniometer({ athlete, motion, hand, take }: Props) {
       ) : (
         <div className="grid gap-2">
           <p className="text-small text-ink-soft">
-            Hold the camera square to the hand, forearm and hand both in the picture. It stays on this device.
+            Hold the camera square to the hand, with hand and forearm in view. The photo stays on this device.
           </p>
           <div className="flex flex-wrap gap-2">
             <Button
@@ -69,10 +69,10 @@ export function PhotoGoniometer({ athlete, motion, hand, take }: Props) {
                 openCamera().then(setCamera, say);
               }}
             >
-              Take a picture
+              Take a photo
             </Button>
             <label className="inline-flex min-h-11 cursor-pointer items-center border border-ink/50 bg-white px-3 py-1.5 font-semibold focus-within:outline-2 hover:bg-ground">
-              Load a picture
+              Load a photo
               <input
                 type="file"
                 accept="image/*"
@@ -103,13 +103,13 @@ function Viewfinder({ camera, snap, leave }: { camera: MediaStream; snap: (video
   }, [camera]);
   return (
     <div className="grid gap-2">
-      <video ref={video} autoPlay playsInline muted aria-label="What the camera sees" className="max-h-96 w-full bg-ink" />
+      <video ref={video} autoPlay playsInline muted aria-label="Camera view" className="max-h-96 w-full bg-ink" />
       <div className="flex gap-2">
         <Button kind="primary" className="min-h-11" onClick={() => video.current && snap(video.current)}>
-          Snap
+          Take photo
         </Button>
         <Button className="min-h-11" onClick={leave}>
-          Leave the camera
+          Close camera
         </Button>
       </div>
     </div>
@@ -179,15 +179,15 @@ function Result({ angle, take, again }: { angle: PhotoAngle | null; take: (deg: 
         {angle ? `${angle.deg.toFixed(0)}° ± ${angle.errorDeg.toFixed(0)}°` : '–'}
       </b>
       <span className="order-last basis-full text-small text-ink-soft">
-        {angle ? 'by how well the points can be placed; a slanted camera adds to it' : 'the points lie on each other'}
+        {angle ? 'from how exactly the points can be placed; a slanted camera adds to it' : 'two points are in the same place'}
       </span>
       {angle && (
         <Button kind="primary" className="min-h-11" onClick={() => take(angle.deg)}>
-          Take {angle.deg.toFixed(0)}°
+          Use {angle.deg.toFixed(0)}°
         </Button>
       )}
       <Button className="min-h-11" onClick={again}>
-        Another picture
+        Another photo
       </Button>
     </div>
   );
@@ -230,7 +230,7 @@ function PointHandle({ number, name, point, width, height, move, place }: Handle
     <button
       type="button"
       aria-label={name}
-      aria-description="Arrow keys move it, with Shift further"
+      aria-description="Arrow keys move it; hold Shift to move further"
       className="absolute grid size-11 -translate-1/2 cursor-grab place-items-center rounded-full focus-visible:outline-3 focus-visible:outline-cobalt"
       style={{ left: `${(100 * point.x) / width}%`, top: `${(100 * point.y) / height}%` }}
       onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}

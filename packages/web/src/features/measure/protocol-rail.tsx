@@ -12,8 +12,8 @@ export function ProtocolRail({ athlete, measuring, go }: { athlete: Athlete; mea
     now.current?.scrollIntoView({ block: 'nearest', inline: 'center' });
   }, [measuring.at]);
   return (
-    <nav aria-label="What is measured">
-      <p className="mb-2 text-small text-ink-soft">Measuring {athlete.name}</p>
+    <nav aria-label="Tests">
+      <p className="mb-2 text-small text-ink-soft">Testing {athlete.name}</p>
       <ol className="flex gap-1 max-lg:overflow-x-auto lg:grid lg:gap-0">
         {measuring.ids.map((id, index) => {
           const protocol = must(protocolOf(id), `a protocol ${id}`);
@@ -29,7 +29,7 @@ export function ProtocolRail({ athlete, measuring, go }: { athlete: Athlete; mea
                 onClick={() => go(index)}
               >
                 <span className="flex-1">{protocolName(protocol)}</span>
-                {isDone && <Check size={16} aria-label="measured" />}
+                {isDone && <Check size={16} aria-label="done" />}
               </button>
             </li>
           );

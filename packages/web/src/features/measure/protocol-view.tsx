@@ -67,7 +67,7 @@ export function ProtocolView({ athlete, measuring, protocol, cautions, before, s
         <div className="grid content-start gap-4">
           {HANDS.filter((hand) => barred[hand]).map((hand) => (
             <p key={hand} role="note" className="border-l-4 border-iron bg-iron-wash px-3 py-1.5">
-              <b>{capital(hand)} hand: not this one.</b> {barred[hand]}
+              <b>{capital(hand)} hand: don’t test it.</b> {barred[hand]}
             </p>
           ))}
           {!isBarred && (

@@ -14,7 +14,7 @@ export function RestTimer({ seconds }: { seconds: number }) {
       <span aria-hidden className="h-1.5 flex-1 bg-line">
         <span className="block h-full bg-celadon-fill" style={{ width: `${(100 * (seconds - left)) / seconds}%` }} />
       </span>
-      <span className="w-28 text-right figures">{left > 0 ? `rest ${left} s more` : 'rested'}</span>
+      <span className="w-28 text-right figures">{left > 0 ? `rest ${left} s` : 'rested'}</span>
     </p>
   );
 }

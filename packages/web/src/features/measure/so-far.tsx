@@ -44,7 +44,7 @@ export function SoFar({ athlete, protocol, unit, trials, before, detail }: Props
       : null;
   return (
     <div aria-live="polite">
-      <ul aria-label="So far" className="border-t-2 border-ink">
+      <ul aria-label="Results" className="border-t-2 border-ink">
         {told.map((hand) => (
           <HandSoFar key={hand} {...{ athlete, protocol, unit, hand, before, detail, repeats }} trials={trials[hand]} />
         ))}
@@ -53,7 +53,7 @@ export function SoFar({ athlete, protocol, unit, trials, before, detail }: Props
         <p className="border-b border-line py-1.5">
           {sides.isUneven && sides.lesser ? (
             <>
-              <b>Uneven:</b> the {sides.lesser} has {sides.lacksPercent.toFixed(0)} % less
+              <b>Uneven:</b> {sides.lesser} {sides.lacksPercent.toFixed(0)} % weaker
               {sides.expected !== 0 && ', handedness taken into account'}.
             </>
           ) : (
@@ -102,14 +102,15 @@ function HandSoFar({ athlete, protocol, unit, hand, trials, before, detail, repe
               </>
             )}{' '}
             <span className="text-ink-soft">
-              since {dayWords(change.since)}; <Asked term="detectableChange">real from {readingText(unit, change.error.change)} on</Asked>
-              {change.error.from === 'own repeats' && ', by your own repeats'}
+              since {dayWords(change.since)};{' '}
+              <Asked term="detectableChange">a change from {readingText(unit, change.error.change)} is real</Asked>
+              {change.error.from === 'own repeats' && ', from your own repeat tests'}
             </span>
           </span>
         )}
         {place && (
           <span className="block text-small text-ink-soft">
-            More than {place.percentile} of 100 {place.population}
+            Stronger than {place.percentile} of 100 {place.population}
           </span>
         )}
       </span>

@@ -27,7 +27,7 @@ export function Stopwatch({ take }: { take: (seconds: number) => void }) {
           take(Number(((performance.now() - startedMs) / 1000).toFixed(1)));
         }}
       >
-        {startedMs === null ? 'Start the watch' : 'Stop'}
+        {startedMs === null ? 'Start stopwatch' : 'Stop'}
       </Button>
       <span className="display text-head figures" role="timer">
         {seconds.toFixed(0)} s

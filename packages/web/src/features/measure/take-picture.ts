@@ -15,15 +15,15 @@ const MOST_BYTES = 80_000_000;
 
 /** A picture from a file, whatever its size. @throws Error saying what would be right */
 export async function pictureFromFile(file: File): Promise<Picture> {
-  if (!file.type.startsWith('image/')) throw new Error(`${file.name} is no picture: choose a JPEG or PNG.`);
+  if (!file.type.startsWith('image/')) throw new Error(`${file.name} isn’t a photo. Choose a JPEG or PNG.`);
   if (file.size > MOST_BYTES) {
-    throw new Error(`${file.name} has ${(file.size / 1e6).toFixed(0)} MB: a picture has at most ${MOST_BYTES / 1e6}.`);
+    throw new Error(`${file.name} is ${(file.size / 1e6).toFixed(0)} MB. Photos can be up to ${MOST_BYTES / 1e6}.`);
   }
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file);
   } catch {
-    throw new Error(`${file.name} could not be opened as a picture; is it damaged, or too large for this device?`);
+    throw new Error(`Couldn’t open ${file.name}. It may be damaged or too large for this device.`);
   }
   try {
     return await scaled(bitmap, bitmap.width, bitmap.height);
@@ -42,26 +42,26 @@ async function scaled(source: CanvasImageSource, width: number, height: number):
   canvas.height = Math.round(height * ratio);
   canvas.getContext('2d')?.drawImage(source, 0, 0, canvas.width, canvas.height);
   const jpeg = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/jpeg', QUALITY));
-  if (!jpeg || jpeg.size === 0) throw new Error('This device could not keep the picture: take a smaller one.');
+  if (!jpeg || jpeg.size === 0) throw new Error('This device couldn’t save the photo. Take a smaller one.');
   return { url: URL.createObjectURL(jpeg), jpeg, width: canvas.width, height: canvas.height };
 }
 
 /** The camera at the back, where there is one. @throws Error in words: refused, none there, or not for this page */
 export async function openCamera(): Promise<MediaStream> {
   if (!('mediaDevices' in navigator)) {
-    throw new Error('The browser gives the camera to secure pages only: load a picture instead.');
+    throw new Error('The camera only works on a secure page (https). Load a photo instead.');
   }
   try {
     return await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment', width: { ideal: 1920 } } });
   } catch (error) {
     const name = error instanceof DOMException ? error.name : '';
     if (name === 'NotAllowedError') {
-      throw new Error('The camera was refused: allow it in the browser’s settings of this page, or load a picture.');
+      throw new Error('Camera access was refused. Allow it in the browser’s settings for this page, or load a photo.');
     }
     throw new Error(
       name === 'NotFoundError'
-        ? 'There is no camera here: load a picture.'
-        : 'The camera could not be opened; is another program using it? A picture can be loaded instead.',
+        ? 'This device has no camera. Load a photo.'
+        : 'Couldn’t open the camera. Another program may be using it. You can load a photo instead.',
     );
   }
 }

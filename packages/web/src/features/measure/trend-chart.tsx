@@ -83,8 +83,8 @@ export function TrendChart({ title, unit, points, error, goal }: Props) {
         </ResponsiveContainer>
       </div>
       <figcaption className="mt-1 text-fine text-ink-soft">
-        {shownUnit(unit)} by day. Whole line: left; broken line: right. Bars hold nineteen of twenty repeats of one reading; filled where it
-        is a real change since the first.
+        {shownUnit(unit)} by day. Solid line: left; dashed line: right. Error bars: 95 % of repeat tests would fall here. Filled: a real
+        change since the first test.
       </figcaption>
     </figure>
   );

@@ -51,19 +51,19 @@ export default function TrendsPage() {
   };
   return (
     <Page
-      title="How it went"
+      title="Trends"
       lead={athlete.data.name}
       actions={
         <>
-          <ButtonLink to={`/people/${id}/import`}>From or to a file</ButtonLink>
-          <ButtonLink to={`/people/${id}/measure`}>Measure</ButtonLink>
+          <ButtonLink to={`/people/${id}/import`}>Import / export</ButtonLink>
+          <ButtonLink to={`/people/${id}/measure`}>Test</ButtonLink>
         </>
       }
     >
       {chosen ? (
         <OfThing {...{ things, chosen, readings: all, set }} goal={params.get('goal') ?? ''} />
       ) : (
-        <Empty>Nothing was measured yet. Measure on four days to see where it goes.</Empty>
+        <Empty>No tests yet. Test on four days to see a trend.</Empty>
       )}
       <KeptPictures athleteId={athlete.data.id} />
     </Page>
@@ -98,7 +98,7 @@ function OfThing({ things, chosen, readings, goal, set }: OfProps) {
   return (
     <>
       <div className="mb-4 grid gap-4 sm:grid-cols-[minmax(0,1fr)_12rem]">
-        <SelectField label="What" value={keyOfThing(chosen)} onChange={(event) => set('of', event.target.value)}>
+        <SelectField label="Measurement" value={keyOfThing(chosen)} onChange={(event) => set('of', event.target.value)}>
           {things.map((thing) => (
             <option key={keyOfThing(thing)} value={keyOfThing(thing)}>
               {thingName(thing)}
@@ -137,17 +137,17 @@ function TrendOf({ hand, unit, points, goal }: TrendOfProps) {
   return (
     <section aria-label={`Trend, ${hand}`}>
       <h2 className="flex items-center gap-2 text-lead">
-        <SideMark side={hand} /> {trend ? slopeWords(trend, unit) : 'Looking …'}
+        <SideMark side={hand} /> {trend ? slopeWords(trend, unit) : 'Calculating…'}
       </h2>
       {trend?.intervalPerWeek && (
         <p className="text-small text-ink-soft">
-          In nineteen of twenty cases between {signed(unit, trend.intervalPerWeek[0])} and {signed(unit, trend.intervalPerWeek[1])} a week.
+          95 % sure: between {signed(unit, trend.intervalPerWeek[0])} and {signed(unit, trend.intervalPerWeek[1])} a week.
         </p>
       )}
       {trend?.forecast && (
         <p>
           Goal about <b>{dayWords(trend.forecast.onDay)}</b>: between {dayWords(trend.forecast.fromDay)} and{' '}
-          {trend.forecast.toDay ? dayWords(trend.forecast.toDay) : 'a day too far off to say'}.
+          {trend.forecast.toDay ? dayWords(trend.forecast.toDay) : 'too far ahead to say'}.
         </p>
       )}
       {trend?.why && <p>{trend.why}</p>}
@@ -163,7 +163,7 @@ const signed = (unit: ReadingUnit, value: number) => {
 
 function slopeWords({ slopePerWeek, direction }: Trend, unit: ReadingUnit): string {
   if (slopePerWeek === null) return 'No trend yet';
-  return direction === 'none' ? 'No trend that is more than chance' : `${signed(unit, slopePerWeek)} a week`;
+  return direction === 'none' ? 'No clear trend yet' : `${signed(unit, slopePerWeek)} a week`;
 }
 
 function Table({
@@ -209,10 +209,10 @@ function Table({
         </tbody>
       </table>
       <p className="mt-2 text-small text-ink-soft">
-        ✓ a real change since the first reading: from {readingText(unit, error.left.change)} on
+        ✓ a real change since the first test: {readingText(unit, error.left.change)} or more on
         {error.left.from === 'own repeats'
-          ? `, by ${counted(error.left.repeats, 'repeat')} of your own`
-          : ', the usual error of such readings'}
+          ? `, from ${counted(error.left.repeats, 'repeat')} of your own`
+          : ', the usual error of such tests'}
         .
       </p>
     </Part>

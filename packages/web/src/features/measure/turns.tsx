@@ -49,7 +49,7 @@ export function Turns({ athlete, measuring, protocol, unit, open, source }: Prop
   return (
     <div>
       {unit === 'N·m' && <Lever athlete={athlete} measuring={measuring} protocol={protocol} />}
-      <ol aria-label="Turns" className="border-t border-line">
+      <ol aria-label="Order of trials" className="border-t border-line">
         {rows.map(({ hand, index }, turn) => {
           const value = trials[hand][index];
           return (
@@ -63,7 +63,7 @@ export function Turns({ athlete, measuring, protocol, unit, open, source }: Prop
                 <>
                   <b className="flex-1 text-lead figures">{readingText(unit, value)}</b>
                   <IconButton
-                    name={`Take out trial ${index + 1}, ${hand}`}
+                    name={`Remove trial ${index + 1}, ${hand}`}
                     className="size-11!"
                     onClick={() => removeTrial(athlete.id, protocol.id, hand, index)}
                   >
@@ -73,7 +73,7 @@ export function Turns({ athlete, measuring, protocol, unit, open, source }: Prop
               ) : turn === now ? (
                 <TrialEntry key={`${hand} ${index}`} {...{ athlete, measuring, protocol, unit, hand, index, source }} />
               ) : (
-                <span className="text-small text-ink-soft">to come</span>
+                <span className="text-small text-ink-soft">to do</span>
               )}
             </li>
           );
@@ -96,7 +96,7 @@ function Lever({ athlete, measuring, protocol }: Pick<Props, 'athlete' | 'measur
         label={`Gauge from the wrist, ${unitOf('cm')}`}
         inputMode="decimal"
         value={typed}
-        error={isLever(cmIn(typed)) ? undefined : inCoachUnits(`within ${LEVER_CM.min}–${LEVER_CM.max} cm`)}
+        error={isLever(cmIn(typed)) ? undefined : inCoachUnits(`from ${LEVER_CM.min} to ${LEVER_CM.max} cm`)}
         onChange={(event) => {
           setTyped(event.target.value);
           const next = cmIn(event.target.value);

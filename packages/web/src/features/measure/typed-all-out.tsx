@@ -14,11 +14,12 @@ export function TypedAllOut({ hand, take }: { hand: Hand; take: (taken: Taken) =
   const values = words.map((word) => storedValue('N', readNumber(word)));
   const wrong = values.findIndex((value) => !(value >= min && value <= max));
   const test = wrong < 0 && values.length > 0 ? allOutFrom(values.slice(0, ALL_OUT.contractions)) : null;
-  const trouble = wrong >= 0 ? `“${words[wrong] ?? ''}” must be within ${boundsText('N')}.` : null;
+  const trouble = wrong >= 0 ? `Enter “${words[wrong] ?? ''}” as a number from ${boundsText('N')}.` : null;
   return (
     <div className="basis-full py-2">
       <label className="block text-small font-semibold">
-        Each squeeze in {shownUnit('N')}, {hand}: mean of its {ALL_OUT.workS} s, {ALL_OUT.contractions} numbers with a space between
+        Each squeeze in {shownUnit('N')}, {hand}: the mean of its {ALL_OUT.workS} s. Enter {ALL_OUT.contractions} numbers with a space
+        between them.
         <textarea
           className={`${INPUT} mt-1 h-20 w-full figures`}
           inputMode="decimal"
@@ -48,7 +49,7 @@ export function TypedAllOut({ hand, take }: { hand: Hand; take: (taken: Taken) =
           className="mt-2 min-h-11"
           onClick={() => test.told && take({ values: { [hand]: test.told.criticalForceN }, aboveNs: test.told.capacityAboveNs })}
         >
-          Take
+          Use
         </Button>
       )}
     </div>

@@ -29,7 +29,7 @@ export interface Trial {
   readonly latest: { readonly current: readonly DeviceSample[] };
 }
 
-const UNIT_CHANGED = 'The device changed its unit on the way: nothing of it can be trusted.';
+const UNIT_CHANGED = 'The device changed its unit during the trial, so this trial doesn’t count.';
 
 /** One trial on a device: from the start to the end of the effort, or until it is stopped. */
 export function useTrial(device: Device, sort: TrialSort): Trial {

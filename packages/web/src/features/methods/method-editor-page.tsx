@@ -18,8 +18,8 @@ export default function MethodEditorPage() {
   if (stored.isPending) return <Loading what="the method" />;
   if (stored.error) return <Trouble error={stored.error} retry={() => void stored.refetch()} />;
   return (
-    <Page title="No such method" lead="Shipped methods are copied before they are changed.">
-      <ButtonLink to="/methods">To the methods</ButtonLink>
+    <Page title="Method not found" lead="Shipped methods are copied before they are changed.">
+      <ButtonLink to="/methods">Back to the methods</ButtonLink>
     </Page>
   );
 }
@@ -51,7 +51,7 @@ function MethodForm({ stored }: { stored: StoredMethod }) {
         {save.error && <Trouble error={save.error} />}
         <TextField label="Name" maxLength={METHOD_TEXT.nameLength} error={errors.name?.message} {...register('name')} />
         <TextField
-          label="What it is for, in a line"
+          label="Purpose in one line"
           maxLength={METHOD_TEXT.reasonLength}
           error={errors.reason?.message}
           {...register('reason')}
@@ -79,13 +79,13 @@ function MethodForm({ stored }: { stored: StoredMethod }) {
         </div>
         <label className="flex items-center gap-2">
           <input type="checkbox" className="size-5 accent-ink" {...register('asksCorners')} />
-          Every session visits the four ends of the two-joint muscles
+          Every session covers the four ends of the two-joint muscles
         </label>
         <div className="flex gap-2">
           <Button type="submit" kind="primary" disabled={save.isPending}>
-            Keep it
+            Save
           </Button>
-          <ButtonLink to={`/methods/${stored.id}`}>Leave it as it was</ButtonLink>
+          <ButtonLink to={`/methods/${stored.id}`}>Cancel</ButtonLink>
         </div>
       </form>
     </Page>

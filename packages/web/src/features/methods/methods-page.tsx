@@ -28,10 +28,10 @@ export default function MethodsPage() {
   const first = firstOf(methods);
   return (
     <Page
-      title="Methods"
+      title="Training methods"
       lead="What practitioners differ on. New blocks, wording, checks and the order of sides go by the method of a sequence."
     >
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Methods side by side">
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Compare methods">
         <table className="w-full min-w-4xl table-fixed border-collapse text-small">
           <thead>
             <tr className="align-bottom">
@@ -68,7 +68,7 @@ export default function MethodsPage() {
             ))}
             <tr className="border-t border-line align-top">
               <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
-                Every session visits the two-joint corners
+                Every session covers the two-joint corners
               </th>
               {methods.map((method) => (
                 <td key={method.id} className={`py-1.5 pr-3 pl-2 ${shade(method, id)}`}>
@@ -80,8 +80,8 @@ export default function MethodsPage() {
         </table>
       </div>
       <p className="mt-4 max-w-prose text-small text-ink-soft">
-        A sequence that names no method goes by {USUAL_METHOD.name}. Numbers are where to start: copy {first.name} or another one and change
-        it.
+        A sequence without a method uses {USUAL_METHOD.name}. The numbers are starting points: duplicate {first.name} or another method and
+        edit it.
       </p>
     </Page>
   );
@@ -105,14 +105,14 @@ function MethodHead({ method, isShown }: { method: Method; isShown: boolean }) {
     const id = uuid();
     await save.mutateAsync({
       id,
-      input: { ...rest, name: `${method.name}, our way`.slice(0, METHOD_TEXT.nameLength) },
+      input: { ...rest, name: `${method.name} (custom)`.slice(0, METHOD_TEXT.nameLength) },
     });
     await navigate(`/methods/${id}/edit`);
   }
   async function takeOff() {
     await remove.mutateAsync({ id: method.id, undo: false });
     useToast.getState().show({
-      text: `${method.name} taken off. Sequences that go by it keep it.`,
+      text: `${method.name} archived. Sequences that use it keep it.`,
       action: { label: 'Undo', run: () => void remove.mutateAsync({ id: method.id, undo: true }) },
     });
   }
@@ -123,20 +123,20 @@ function MethodHead({ method, isShown }: { method: Method; isShown: boolean }) {
       <span className="mt-2 flex flex-wrap gap-1">
         {own && (
           <ButtonLink className="px-2! py-0.5! text-small!" to={`/methods/${method.id}/edit`} aria-label={`Change ${method.name}`}>
-            Change
+            Edit
           </ButtonLink>
         )}
         <Button
           className="px-2! py-0.5! text-small!"
-          aria-label={`Copy ${method.name} and change it`}
+          aria-label={`Duplicate ${method.name} and edit it`}
           disabled={save.isPending}
           onClick={() => void copy()}
         >
-          Copy
+          Duplicate
         </Button>
         {own && (
-          <Button kind="quiet" className="px-2! py-0.5! text-small!" aria-label={`Take ${method.name} off`} onClick={() => void takeOff()}>
-            Take off
+          <Button kind="quiet" className="px-2! py-0.5! text-small!" aria-label={`Archive ${method.name}`} onClick={() => void takeOff()}>
+            Archive
           </Button>
         )}
       </span>

@@ -18,7 +18,7 @@ describe('methods', () => {
   test('a shipped one is copied under an id of its own, with all of its choices, and opened to be changed', async () => {
     const asked = answering({ 'PUT /api/methods/*': stored });
     const { user } = show(<MethodsPage />, '/methods', '/methods/:id?');
-    await user.click(screen.getByRole('button', { name: `Copy ${floor.name} and change it` }));
+    await user.click(screen.getByRole('button', { name: `Duplicate ${floor.name} and edit it` }));
     await settle();
     const put = asked.find(({ what }) => what.startsWith('PUT /api/methods/'))!;
     expect(put.body).toMatchObject({ dosing: floor.dosing, effortCeilingPercent: floor.effortCeilingPercent });
@@ -31,12 +31,12 @@ describe('methods', () => {
     await settle();
     const ceiling = screen.getByLabelText('No block above this effort, %');
     fireEvent.change(ceiling, { target: { value: '200' } });
-    await user.click(screen.getByRole('button', { name: 'Keep it' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(await screen.findByText(/within 10–100 %/)).toBeTruthy();
     expect(asked.some(({ what }) => what.startsWith('PUT'))).toBe(false);
     fireEvent.change(ceiling, { target: { value: '20' } });
     await user.selectOptions(screen.getByLabelText('Dosing'), 'breaths');
-    await user.click(screen.getByRole('button', { name: 'Keep it' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await settle();
     expect(asked.find(({ what }) => what === `PUT /api/methods/${ID}`)!.body).toMatchObject({
       effortCeilingPercent: 20,
@@ -50,6 +50,6 @@ describe('methods', () => {
     answering({ 'GET /api/methods': [] });
     show(<MethodEditorPage />, `/methods/${ID}/edit`, '/methods/:id/edit');
     await settle();
-    expect(screen.getByRole('link', { name: 'To the methods' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Back to the methods' })).toBeTruthy();
   });
 });

@@ -12,7 +12,7 @@ describe('what a new movement starts from', () => {
   });
 
   test('the blank movement lacks nothing but its words', () => {
-    expect(checkMovement({ ...blankMovement('own'), name: 'A name', purpose: 'A purpose', howTo: ['A line'] })).toEqual([]);
+    expect(checkMovement({ ...blankMovement('active'), name: 'A name', purpose: 'A purpose', howTo: ['A line'] })).toEqual([]);
     expect(blankLevel('x').loading).toBe('planted');
   });
 });

@@ -63,7 +63,7 @@ export function blankMovement(id: string): Movement {
     howTo: [],
     cues: [],
     faults: [],
-    cautions: [{ text: 'Stop if it hurts; ask again the next morning.', concerns: [], avoid: false }],
+    cautions: [{ text: 'Stop if it hurts. Ask again the next morning.', concerns: [], avoid: false }],
     trains: [],
     motions: [],
     corners: [],

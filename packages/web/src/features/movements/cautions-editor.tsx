@@ -28,12 +28,12 @@ export function CautionsEditor({ cautions, set }: Props) {
                 onChange={(event) => replace(index, { text: event.target.value })}
               />
             </div>
-            <IconButton name={`Take caution ${index + 1} out`} onClick={() => set([...cautions].toSpliced(index, 1))}>
+            <IconButton name={`Remove caution ${index + 1}`} onClick={() => set([...cautions].toSpliced(index, 1))}>
               <X size={17} />
             </IconButton>
           </div>
           <Checks
-            label="Concerns"
+            label="Applies to"
             options={CAUTION_IDS}
             chosen={caution.concerns}
             names={NAMES}
@@ -46,7 +46,7 @@ export function CautionsEditor({ cautions, set }: Props) {
               checked={caution.avoid}
               onChange={(event) => replace(index, { avoid: event.target.checked })}
             />
-            Those concerned leave it out
+            They skip this movement
           </label>
         </div>
       ))}

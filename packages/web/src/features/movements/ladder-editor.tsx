@@ -60,17 +60,13 @@ export function LadderEditor({ movement, person, faults, change }: Props) {
             <span className="display text-lead font-bold">{index + 1}</span>
             <Climbed movement={movement} level={level} person={person} />
             <span className="ml-auto flex">
-              <IconButton name={`Level ${index + 1} down the ladder`} disabled={index === 0} onClick={() => move(index, -1)}>
+              <IconButton name={`Move level ${index + 1} down`} disabled={index === 0} onClick={() => move(index, -1)}>
                 <ArrowUp size={16} />
               </IconButton>
-              <IconButton name={`Level ${index + 1} up the ladder`} disabled={index === ladder.length - 1} onClick={() => move(index, 1)}>
+              <IconButton name={`Move level ${index + 1} up`} disabled={index === ladder.length - 1} onClick={() => move(index, 1)}>
                 <ArrowDown size={16} />
               </IconButton>
-              <IconButton
-                name={`Take level ${index + 1} out`}
-                disabled={ladder.length === 1}
-                onClick={() => set(ladder.toSpliced(index, 1))}
-              >
+              <IconButton name={`Delete level ${index + 1}`} disabled={ladder.length === 1} onClick={() => set(ladder.toSpliced(index, 1))}>
                 <X size={17} />
               </IconButton>
             </span>
@@ -148,7 +144,7 @@ function LevelEditor({ movement, level, person, set }: { movement: Movement; lev
         </div>
         <div className="grid gap-3 sm:grid-cols-3">
           <Choice
-            label="Usual dose is meant"
+            label="Default dose assumes"
             value={level.meantFor ?? 'ordinary'}
             options={STRENGTH_NAMES}
             names={STRENGTH_WORDS}
@@ -158,7 +154,7 @@ function LevelEditor({ movement, level, person, set }: { movement: Movement; lev
             }}
           />
           <Choice
-            label="What is asked"
+            label="Kind of work"
             value={level.load.kind}
             options={LOAD_KINDS}
             names={KIND_NAMES}
@@ -175,12 +171,7 @@ function LevelEditor({ movement, level, person, set }: { movement: Movement; lev
               });
             }}
           />
-          <Choice
-            label="The body is"
-            value={level.posture}
-            options={POSTURES}
-            set={(posture) => set({ ...level, posture: posture as Posture })}
-          />
+          <Choice label="Body" value={level.posture} options={POSTURES} set={(posture) => set({ ...level, posture: posture as Posture })} />
           <Choice
             label="Usual dose range"
             value={level.dosing}

@@ -41,11 +41,11 @@ export function MovementDetail({ movement }: { movement: Movement }) {
         <Picture movement={movement} level={level} person={person} />
         <div className="grid content-start gap-4">
           <Lines title="How to" lines={movement.howTo} ordered />
-          <Lines title="Say" lines={movement.cues} />
+          <Lines title="Cues" lines={movement.cues} />
         </div>
       </div>
       <div className="mt-5 grid gap-x-8 gap-y-5 sm:grid-cols-2">
-        <Lines title="Watch for" lines={movement.faults} />
+        <Lines title="Common faults" lines={movement.faults} />
         {movement.cautions.length > 0 && <Mind movement={movement} />}
       </div>
       <MovementLadder
@@ -57,7 +57,7 @@ export function MovementDetail({ movement }: { movement: Movement }) {
         choose={(id) => setParams((before) => chosen(before, id), { replace: true })}
       />
       <dl className="mt-5 grid gap-x-8 gap-y-1 text-small sm:grid-cols-2">
-        <Fact name="Trains" value={movement.trains.join(', ') || 'nothing; it lets go'} />
+        <Fact name="Trains" value={movement.trains.join(', ') || 'nothing; it releases'} />
         <Fact name="Motions" value={movement.motions.join(', ') || 'free'} />
         <Fact name="Corners" value={movement.corners.join(' · ') || 'none of the four'} />
         <Fact name="Hands" value={movement.sides.map((side) => side.replaceAll('-', ' ')).join(' · ')} />
@@ -83,19 +83,19 @@ function Tools({ movement }: { movement: Movement }) {
   async function takeOff() {
     await remove.mutateAsync({ id: movement.id, undo: false });
     show({
-      text: `${movement.name} is off the shelf.`,
-      action: { label: 'Put it back', run: () => void remove.mutateAsync({ id: movement.id, undo: true }) },
+      text: `${movement.name} is archived.`,
+      action: { label: 'Restore', run: () => void remove.mutateAsync({ id: movement.id, undo: true }) },
     });
     void navigate('/movements');
   }
   return (
     <div className="flex flex-wrap gap-2">
-      {own && <span className="self-center bg-celadon-wash px-2 py-0.5 text-small font-semibold text-celadon">our own</span>}
+      {own && <span className="self-center bg-celadon-wash px-2 py-0.5 text-small font-semibold text-celadon">custom</span>}
       <ButtonLink to={`/movements/${own ? movement.id : 'new'}/edit${own ? '' : `?from=${movement.id}`}`}>
-        {own ? 'Change' : 'Copy and change'}
+        {own ? 'Edit' : 'Duplicate and edit'}
       </ButtonLink>
-      {own && !own.removed && <Button onClick={() => void takeOff()}>Take off the shelf</Button>}
-      {own?.removed && <Button onClick={() => void remove.mutateAsync({ id: movement.id, undo: true })}>Put back on the shelf</Button>}
+      {own && !own.removed && <Button onClick={() => void takeOff()}>Archive</Button>}
+      {own?.removed && <Button onClick={() => void remove.mutateAsync({ id: movement.id, undo: true })}>Restore</Button>}
     </div>
   );
 }
@@ -115,11 +115,11 @@ function Picture({ movement, level, person }: { movement: Movement; level: Level
       />
       <figcaption className="mt-1 flex items-center justify-between gap-3 text-small text-ink-soft">
         <span>
-          {level.name}. {drawn?.hand.unposed ? <Unposed movement={movement} /> : 'Drag to look from elsewhere.'}
+          {level.name}. {drawn?.hand.unposed ? <Unposed movement={movement} /> : 'Drag to turn the view.'}
         </span>
         {moves && (
           <button type="button" className="shrink-0 underline underline-offset-2" onClick={() => setMoving(!moving)}>
-            {moving ? 'Hold still' : 'Show the movement'}
+            {moving ? 'Pause' : 'Play'}
           </button>
         )}
       </figcaption>
@@ -134,7 +134,7 @@ function Unposed({ movement: { id } }: { movement: Movement }) {
     <>
       No picture yet, the hand is drawn at rest:{' '}
       <Link to={own ? `/movements/${id}/edit` : `/movements/new/edit?from=${id}`} className="underline underline-offset-2">
-        pose it
+        edit the pose
       </Link>
     </>
   );
@@ -143,7 +143,7 @@ function Unposed({ movement: { id } }: { movement: Movement }) {
 function Mind({ movement }: { movement: Movement }) {
   return (
     <section className="border-l-4 border-load-3 bg-amber-wash px-4 py-2">
-      <h3 className="text-body">Mind</h3>
+      <h3 className="text-body">Precautions</h3>
       <ul className="grid gap-1">
         {movement.cautions.map((caution) => (
           <li key={caution.text}>

@@ -15,7 +15,7 @@ describe('a movement of the studio’s own', () => {
     const asked = answering({ 'PUT /api/movements/*': {} });
     const { user } = show(<MovementEditorPage />, '/movements/new/edit?from=bearing.fist-support', '/movements/:id/edit');
     await settle();
-    const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Keep' });
+    const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Save' });
     fireEvent.change(screen.getAllByLabelText('Name', { exact: true })[0]!, { target: { value: 'Fist support on the jetty' } });
     await settle();
     expect(keep().disabled).toBe(false);
@@ -25,10 +25,10 @@ describe('a movement of the studio’s own', () => {
     await settle();
     expect(keep().disabled).toBe(false);
     const falls = () => screen.queryAllByRole('status').some(({ textContent }) => textContent!.includes('does not rise'));
-    await user.click(screen.getByRole('button', { name: 'Level 1 up the ladder' }));
+    await user.click(screen.getByRole('button', { name: 'Move level 1 up' }));
     expect(falls()).toBe(true);
     expect(keep().disabled).toBe(true);
-    await user.click(screen.getByRole('button', { name: 'Level 1 up the ladder' }));
+    await user.click(screen.getByRole('button', { name: 'Move level 1 up' }));
     expect(falls()).toBe(false);
     await user.click(screen.getByRole('button', { name: 'Add a harder level' }));
     expect(falls()).toBe(true);
@@ -51,7 +51,7 @@ describe('a movement of the studio’s own', () => {
   test('that nobody has says so, and where the movements are', () => {
     answering({});
     show(<MovementEditorPage />, '/movements/none/edit', '/movements/:id/edit');
-    expect(screen.getByRole('heading', { name: 'No such movement' })).toBeTruthy();
-    expect(screen.getByRole('link', { name: 'To the movements' }).getAttribute('href')).toBe('/movements');
+    expect(screen.getByRole('heading', { name: 'Movement not found' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Back to the movements' }).getAttribute('href')).toBe('/movements');
   });
 });

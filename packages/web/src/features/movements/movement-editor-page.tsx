@@ -45,12 +45,12 @@ export default function MovementEditorPage() {
   const source = from ? knownMovement(from) : undefined;
   if (id !== 'new' && !own) {
     return (
-      <Page title="No such movement" lead="Only movements of this studio can be changed. Shipped ones are copied first.">
-        <ButtonLink to="/movements">To the movements</ButtonLink>
+      <Page title="Movement not found" lead="Only movements of this studio can be changed. Shipped ones are copied first.">
+        <ButtonLink to="/movements">Back to the movements</ButtonLink>
       </Page>
     );
   }
-  const start = own?.movement ?? (source ? { ...source, id: uuid(), name: `${source.name}, our own` } : blankMovement(uuid()));
+  const start = own?.movement ?? (source ? { ...source, id: uuid(), name: `${source.name} (custom)` } : blankMovement(uuid()));
   return <MovementEditor key={own?.etag ?? from ?? 'new'} start={start} {...(own && { etag: own.etag })} />;
 }
 
@@ -109,7 +109,7 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
               void form.handleSubmit(keep)();
             }}
           >
-            Keep
+            Save
           </Button>
         </>
       }
@@ -117,10 +117,10 @@ function MovementEditor({ start, etag }: { start: Movement; etag?: string }) {
       <FaultList faults={shown} />
       <div className="grid gap-8">
         <Words register={form.register} movement={movement} change={change} />
-        <Part title="Ladder, easiest first">
+        <Part title="Levels, easiest first">
           <LadderEditor movement={movement} person={person} faults={shown} change={change} />
         </Part>
-        <Part title="Mind">
+        <Part title="Precautions">
           <CautionsEditor cautions={movement.cautions} set={(cautions) => change({ cautions })} />
         </Part>
         <Part title="What it trains and needs">
@@ -173,7 +173,7 @@ function Words({ register, movement, change }: WordsProps) {
   const [first, second] = movement.directions ?? ['', ''];
   const directions = (a: string, b: string) => change({ directions: a || b ? [a, b] : null });
   return (
-    <Part title="In words">
+    <Part title="Description">
       <div className="grid gap-4 py-3 sm:grid-cols-2">
         <TextField label="Name" maxLength={MOVEMENT_LIMITS.nameLength} {...register('name')} />
         <SelectField label="Family" {...register('family')}>
@@ -184,13 +184,13 @@ function Words({ register, movement, change }: WordsProps) {
           ))}
         </SelectField>
         <div className="sm:col-span-2">
-          <TextField label="Purpose, in a sentence" maxLength={MOVEMENT_LIMITS.textLength} {...register('purpose')} />
+          <TextField label="Purpose, in one sentence" maxLength={MOVEMENT_LIMITS.textLength} {...register('purpose')} />
         </div>
-        <LinesField label="How to, a line each" lines={movement.howTo} set={(howTo) => change({ howTo })} />
-        <LinesField label="Say, a line each" lines={movement.cues} set={(cues) => change({ cues })} />
-        <LinesField label="Watch for, a line each" lines={movement.faults} set={(faults) => change({ faults })} />
+        <LinesField label="How to do it, one step a line" lines={movement.howTo} set={(howTo) => change({ howTo })} />
+        <LinesField label="Cues, one a line" lines={movement.cues} set={(cues) => change({ cues })} />
+        <LinesField label="Common faults, one a line" lines={movement.faults} set={(faults) => change({ faults })} />
         <div className="grid content-start gap-4">
-          <SelectField label="The ladder climbs by" {...register('climbs')}>
+          <SelectField label="Levels differ by" {...register('climbs')}>
             {(Object.keys(CLIMBS) as Climb[]).map((climb) => (
               <option key={climb} value={climb}>
                 {climb}, {CLIMBS[climb]}
@@ -198,10 +198,10 @@ function Words({ register, movement, change }: WordsProps) {
             ))}
           </SelectField>
           <div className="grid grid-cols-2 gap-3">
-            <TextField label="Way out is called" maxLength={MOVEMENT_LIMITS.wordLength} {...register('strokes.0')} />
-            <TextField label="Way back" maxLength={MOVEMENT_LIMITS.wordLength} {...register('strokes.1')} />
+            <TextField label="Name of the way out" maxLength={MOVEMENT_LIMITS.wordLength} {...register('strokes.0')} />
+            <TextField label="Name of the way back" maxLength={MOVEMENT_LIMITS.wordLength} {...register('strokes.1')} />
             <TextField
-              label="First direction, if any"
+              label="First direction (optional)"
               value={first}
               maxLength={MOVEMENT_LIMITS.wordLength}
               onChange={(event) => directions(event.target.value, second)}
@@ -213,7 +213,7 @@ function Words({ register, movement, change }: WordsProps) {
               onChange={(event) => directions(first, event.target.value)}
             />
           </div>
-          <SelectField label="Work for time is" {...register('timed')}>
+          <SelectField label="Timed work is" {...register('timed')}>
             <option value="hold">held still</option>
             <option value="bout">kept moving</option>
           </SelectField>

@@ -45,12 +45,12 @@ describe('cautions of a movement', () => {
     const { user } = show(<Edited from={[care]} tell={tell} />);
     await user.click(screen.getByRole('button', { name: 'Add a caution' }));
     await user.type(screen.getByLabelText('Caution 2'), 'Not today.');
-    const boxes = screen.getAllByRole('checkbox', { name: 'Those concerned leave it out' });
+    const boxes = screen.getAllByRole('checkbox', { name: 'They skip this movement' });
     await user.click(boxes[1]!);
-    const concerns = screen.getAllByRole('group', { name: 'Concerns' });
+    const concerns = screen.getAllByRole('group', { name: 'Applies to' });
     await user.click(within(concerns[1]!).getByRole('checkbox', { name: 'Hypermobility' }));
     expect(tell.mock.lastCall![0]).toEqual([care, { text: 'Not today.', concerns: ['hypermobility'], avoid: true }]);
-    await user.click(screen.getByRole('button', { name: 'Take caution 1 out' }));
+    await user.click(screen.getByRole('button', { name: 'Remove caution 1' }));
     expect(tell.mock.lastCall![0]).toHaveLength(1);
     expect(screen.getByLabelText('Caution 1')).toHaveProperty('value', 'Not today.');
   });

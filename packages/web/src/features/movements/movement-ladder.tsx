@@ -33,7 +33,7 @@ export function MovementLadder({ movement, person, athleteId, shownId, show, cho
   return (
     <section className="mt-6">
       <div className="mb-1 flex flex-wrap items-end justify-between gap-2 border-b-2 border-ink pb-1">
-        <h3 className="text-body">Ladder, easiest at the foot</h3>
+        <h3 className="text-body">Levels, easiest at the bottom</h3>
         <WhomChoice
           label="Demand for"
           className="w-52 text-small"
@@ -114,11 +114,11 @@ function Rung({ movement, level, rung, person, below, number, shown, show, athle
         {rung && <DemandLine demand={rung.demand} />}
         <code className="bg-porcelain px-1.5 py-0.5 font-text font-semibold figures">{printDose(level.dose)}</code>
         <p className="mt-0.5 text-fine text-ink-soft">
-          usual for {USUAL_RANGES[level.dosing].label}; {USUAL_RANGES[level.dosing].source}
+          default for {USUAL_RANGES[level.dosing].label}; {USUAL_RANGES[level.dosing].source}
         </p>
         {level.load.kind !== 'rest' && (
           <ButtonLink kind="quiet" className="px-1! py-0! text-small! underline underline-offset-2" to={`/bench?${query}`}>
-            On the load bench
+            Open in load bench
           </ButtonLink>
         )}
       </div>

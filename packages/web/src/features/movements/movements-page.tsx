@@ -43,7 +43,7 @@ export default function MovementsPage() {
       { replace: true },
     );
   const commands = useMemo<Command[]>(
-    () => [{ keys: '/', label: 'Search the library', group: 'Movements', run: () => search.current?.focus() }],
+    () => [{ keys: '/', label: 'Search movements', group: 'Movements', run: () => search.current?.focus() }],
     [],
   );
   useCommands(commands);
@@ -53,20 +53,20 @@ export default function MovementsPage() {
       lead={<span className={notOnPhone}>{`${library.length} movements, ${levelCount(library)} levels`}</span>}
       actions={
         <>
-          <span className={`flex ${notOnPhone}`} role="group" aria-label="How to look at them">
+          <span className={`flex ${notOnPhone}`} role="group" aria-label="View">
             <ButtonLink
               kind={inPictures ? 'plain' : 'primary'}
               to={{ pathname: '/movements', search: withView('') }}
               aria-current={!inPictures}
             >
-              One by one
+              List
             </ButtonLink>
             <ButtonLink
               kind={inPictures ? 'primary' : 'plain'}
               to={{ pathname: '/movements', search: withView('pictures') }}
               aria-current={inPictures}
             >
-              In pictures
+              Gallery
             </ButtonLink>
           </span>
           <ButtonLink to="/movements/new/edit" className={notOnPhone}>
@@ -117,7 +117,7 @@ export default function MovementsPage() {
               <MovementDetail key={chosen.id} movement={chosen} />
             </div>
           ) : (
-            <Empty>{id ? 'There is no such movement in this studio.' : 'Choose a movement on the left.'}</Empty>
+            <Empty>{id ? 'This studio has no such movement.' : 'Choose a movement on the left.'}</Empty>
           )}
         </div>
       )}
@@ -133,7 +133,7 @@ function MovementList({ movements, chosenId, query }: { movements: readonly Move
     list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' });
   }, [chosenId]);
   const families = FAMILY_IDS.filter((family) => movements.some((movement) => movement.family === family));
-  if (!families.length) return <Empty>No movement matches. Widen the filters.</Empty>;
+  if (!families.length) return <Empty>No movement matches. Remove a filter.</Empty>;
   return (
     <nav
       ref={list}

@@ -25,7 +25,7 @@ export function OurName({ movement }: { movement: Movement }) {
       <p className="text-ink-soft">
         {own && <>We call it “{own}”. </>}
         <button type="button" className="underline underline-offset-2" onClick={() => setTyped(own ?? '')}>
-          {own ? 'Change' : 'Give it a name of ours'}
+          {own ? 'Edit name' : 'Add your own name'}
         </button>
       </p>
     );
@@ -45,9 +45,9 @@ export function OurName({ movement }: { movement: Movement }) {
         onKeyDown={(event) => event.key === 'Escape' && setTyped(null)}
       />
       <Button kind="primary" type="submit" disabled={save.isPending}>
-        {typed.trim() ? 'Keep' : 'Take the name away'}
+        {typed.trim() ? 'Save' : 'Remove your name'}
       </Button>
-      <Button onClick={() => setTyped(null)}>Leave it</Button>
+      <Button onClick={() => setTyped(null)}>Cancel</Button>
       <p id="our-name-trouble" role="alert" className="w-full text-small font-semibold text-iron">
         {trouble ?? save.error?.message}
       </p>

@@ -7,7 +7,7 @@ import { Empty } from '../../ui/page.js';
 
 /** Every movement as its picture, women and men by turns: for finding what one remembers by sight. */
 export function PictureWall({ movements }: { movements: readonly Movement[] }) {
-  if (!movements.length) return <Empty>No movement matches. Widen the filters.</Empty>;
+  if (!movements.length) return <Empty>No movement matches. Remove a filter.</Empty>;
   return (
     <ul className="grid grid-cols-2 gap-x-4 gap-y-5 sm:grid-cols-3 lg:grid-cols-5">
       {movements.map((movement, index) => (

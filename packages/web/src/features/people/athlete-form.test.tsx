@@ -54,13 +54,13 @@ describe('what is known of a person', () => {
 
   test('a caution comes with its advice; one that refers asks who cleared it, and half a clearance is none', async () => {
     const { user, save } = form(someone());
-    await user.click(screen.getByRole('button', { name: 'Add a caution' }));
-    await user.selectOptions(field('What'), 'recent-injury');
+    await user.click(screen.getByRole('button', { name: 'Add restriction' }));
+    await user.selectOptions(field('Restriction'), 'recent-injury');
     expect(screen.getByText(CAUTIONS['recent-injury'].advice)).toBeTruthy();
     await user.type(field('Cleared by'), 'Dr Amari Voss');
     await user.click(keep());
     expect(screen.getByText('clearance needs both a day and the name of who cleared it')).toBeTruthy();
-    await user.type(field('Cleared for loading on'), '2026-03-01');
+    await user.type(field('Cleared on'), '2026-03-01');
     await user.click(keep());
     expect(save.mock.calls[0]![0].cautions).toEqual([{ caution: 'recent-injury', clearedOn: '2026-03-01', clearedBy: 'Dr Amari Voss' }]);
   });
@@ -73,10 +73,10 @@ describe('what is known of a person', () => {
       clearedBy: 'Dr Amari Voss',
     } as const;
     const { user, save } = form(someone({ cautions: [cleared] }));
-    await user.type(field('Effort at most, %'), '40');
-    await user.type(field('Extension at most, °'), '60');
+    await user.type(field('Maximum effort, %'), '40');
+    await user.type(field('Maximum extension, °'), '60');
     await user.click(field('No body weight on it'));
-    await user.type(field('Limits hold until'), '2026-05-01');
+    await user.type(field('Limits apply until'), '2026-05-01');
     await user.click(keep());
     const within = { effortPercent: 40, extensionDeg: 60, noBodyWeight: true, until: '2026-05-01' };
     expect(save.mock.calls[0]![0].cautions).toEqual([{ ...cleared, within }]);
@@ -90,8 +90,8 @@ describe('what is known of a person', () => {
     });
     const { user, save } = form(someone({ cautions: [stop] }));
     expect(screen.getByText('Numbness or tingling, left hand, stopped on 1 Mar 2026')).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Take this caution out' })).toBeNull();
-    await user.type(field('Cleared for loading on'), '2026-03-10');
+    expect(screen.queryByRole('button', { name: 'Remove this restriction' })).toBeNull();
+    await user.type(field('Cleared on'), '2026-03-10');
     await user.type(field('Cleared by'), 'Dr Amari Voss');
     await user.click(keep());
     const clearance = { clearedOn: '2026-03-10', clearedBy: 'Dr Amari Voss' };
@@ -100,10 +100,10 @@ describe('what is known of a person', () => {
 
   test('the next caution is one that is not there yet, and one is taken out again', async () => {
     const { user, save } = form(someone({ cautions: [{ caution: 'arthritis' }] }));
-    await user.click(screen.getByRole('button', { name: 'Add a caution' }));
-    const [first, second] = screen.getAllByLabelText('What') as HTMLSelectElement[];
+    await user.click(screen.getByRole('button', { name: 'Add restriction' }));
+    const [first, second] = screen.getAllByLabelText('Restriction') as HTMLSelectElement[];
     expect(second!.value).not.toBe(first!.value);
-    await user.click(screen.getAllByRole('button', { name: 'Take this caution out' })[0]!);
+    await user.click(screen.getAllByRole('button', { name: 'Remove this restriction' })[0]!);
     await user.click(keep());
     expect(save.mock.calls[0]![0].cautions.map(({ caution }) => caution)).toEqual([second!.value]);
   });
@@ -112,14 +112,14 @@ describe('what is known of a person', () => {
     const refusal = (errors: { pointer: string; message: string }[]) =>
       new ProblemError({ type: 'urn:clay-pot:problem:invalid', title: '', status: 422, detail: 'No.', errors }, null);
     const save = jest.fn<Save>().mockRejectedValueOnce(refusal([{ pointer: '/notes', message: 'must be shorter' }]));
-    save.mockRejectedValueOnce(new Error('The server does not answer.'));
+    save.mockRejectedValueOnce(new Error('The server isn’t responding.'));
     const { user } = form(someone(), save);
     await user.click(keep());
     expect(await screen.findByText('must be shorter')).toBeTruthy();
     expect(field('Notes').getAttribute('aria-invalid')).toBe('true');
     await user.type(field('Notes'), 'shorter');
     await user.click(keep());
-    expect((await screen.findByRole('alert')).textContent).toBe('The server does not answer.');
+    expect((await screen.findByRole('alert')).textContent).toBe('The server isn’t responding.');
     expect(field('Name')).toHaveProperty('value', 'Wren Halloran');
   });
 });

@@ -83,13 +83,18 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
           error={errors.practice?.message}
           {...register('practice')}
         />
-        <TextField label="Born" type="date" error={errors.birthDate?.message} {...register('birthDate', { setValueAs: textOrNull })} />
+        <TextField
+          label="Date of birth"
+          type="date"
+          error={errors.birthDate?.message}
+          {...register('birthDate', { setValueAs: textOrNull })}
+        />
         <SelectField label="Dominant hand" error={errors.dominantHand?.message} {...register('dominantHand')}>
           {HANDS.map((hand) => (
             <option key={hand}>{hand}</option>
           ))}
         </SelectField>
-        <SelectField label="Sex, for norms" error={errors.sex?.message} {...register('sex')}>
+        <SelectField label="Sex (for norms)" error={errors.sex?.message} {...register('sex')}>
           {SEXES.map((sex) => (
             <option key={sex}>{sex}</option>
           ))}
@@ -113,7 +118,7 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
       <CautionFields control={control} register={register} errors={errors.cautions} />
 
       <fieldset>
-        <legend className="mb-1 text-small font-semibold">Equipment within reach</legend>
+        <legend className="mb-1 text-small font-semibold">Equipment</legend>
         <div className="flex flex-wrap gap-x-5 gap-y-1.5">
           {EQUIPMENT.map((thing) => (
             <label key={thing} className="flex items-center gap-1.5">

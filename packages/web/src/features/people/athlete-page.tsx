@@ -51,17 +51,17 @@ export default function AthletePage() {
       actions={
         !editing && (
           <>
-            <ButtonLink to={`/people/${person.id}/check-in`}>Ask</ButtonLink>
-            <ButtonLink to={`/people/${person.id}/measure`}>Measure</ButtonLink>
+            <ButtonLink to={`/people/${person.id}/check-in`}>Start check-in</ButtonLink>
+            <ButtonLink to={`/people/${person.id}/measure`}>Test</ButtonLink>
             <Button kind="primary" onClick={() => void designFor(person)}>
               New sequence
             </Button>
             <MoreMenu
               items={[
                 { name: 'Edit', run: () => setEditing(true) },
-                { name: 'Press', to: `/people/${person.id}/band` },
+                { name: 'Target practice', to: `/people/${person.id}/band` },
                 { name: 'Week', to: `/people/${person.id}/week` },
-                { name: 'Compose', to: `/compose?athlete=${person.id}` },
+                { name: 'Generate', to: `/compose?athlete=${person.id}` },
               ]}
             />
           </>
@@ -119,10 +119,10 @@ function Wanted({ athleteId }: { athleteId: string }) {
   if (!last || (last.goals.length === 0 && last.discipline === '')) return null;
   return (
     <Part
-      title="What it is for"
+      title="Goals"
       aside={
         <Link className="text-small underline underline-offset-2" to={`/people/${athleteId}/trends`}>
-          Goals in numbers
+          Measurable goals
         </Link>
       }
     >
@@ -137,7 +137,7 @@ function Wanted({ athleteId }: { athleteId: string }) {
         {[last.discipline, last.minutes && `${last.minutes} min`, last.daysPerWeek && `${last.daysPerWeek} days a week`]
           .filter(Boolean)
           .join(', ')}
-        {`; told on ${dayWords(last.onDay)}.`}
+        {`; noted on ${dayWords(last.onDay)}.`}
       </p>
     </Part>
   );
@@ -147,14 +147,14 @@ function Facts({ person }: { person: Athlete }) {
   const today = isoToday();
   const facts: [string, React.ReactNode][] = [
     ['Age', person.birthDate ? `${ageOn(person.birthDate, today)} years` : 'not stated'],
-    ['Sex, for norms', person.sex],
+    ['Sex (for norms)', person.sex],
     ['Dominant hand', <SideMark key="hand" side={person.dominantHand} />],
-    ['Stature', person.statureCm ? metricText('cm', person.statureCm, 0) : 'not measured'],
-    ['Mass', person.massKg ? metricText('kg', person.massKg, 1) : 'not measured'],
+    ['Height', person.statureCm ? metricText('cm', person.statureCm, 0) : 'not measured'],
+    ['Weight', person.massKg ? metricText('kg', person.massKg, 1) : 'not measured'],
   ];
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-8">
-      <Part title="Facts">
+      <Part title="Profile">
         <dl>
           {facts.map(([name, value]) => (
             <div key={name} className="flex justify-between border-b border-line py-1.5">
@@ -163,7 +163,7 @@ function Facts({ person }: { person: Athlete }) {
             </div>
           ))}
         </dl>
-        <p className="mt-2 text-small text-ink-soft">Within reach: {person.equipment.join(', ') || 'nothing recorded'}.</p>
+        <p className="mt-2 text-small text-ink-soft">Equipment: {person.equipment.join(', ') || 'none recorded'}.</p>
       </Part>
       {person.notes && (
         <Part title="Notes">
@@ -180,7 +180,7 @@ function History({ athleteId }: { athleteId: string }) {
   const strip = people.data?.find((person) => person.id === athleteId)?.recentDays ?? [];
   const items = sessions.data?.pages.flatMap((page) => page.items) ?? [];
   return (
-    <Part title="What was done" aside={<SessionStrip recentDays={strip} today={isoToday()} />}>
+    <Part title="History" aside={<SessionStrip recentDays={strip} today={isoToday()} />}>
       {sessions.isPending ? (
         <Loading what="sessions" />
       ) : items.length === 0 ? (

@@ -12,21 +12,20 @@ export function BeginHere({ athlete, wasAsked }: { athlete: Athlete; wasAsked: b
   const ids = BATTERIES['first-visit'].protocolIds.filter(mayBe);
   const waits = BATTERIES['first-visit'].protocolIds.length - ids.length;
   return (
-    <section aria-label="Begin here" className="grid gap-x-10 gap-y-6 border-l-8 border-ink bg-white p-4 sm:grid-cols-2">
+    <section aria-label="Start here" className="grid gap-x-10 gap-y-6 border-l-8 border-ink bg-white p-4 sm:grid-cols-2">
       <div>
-        <h2 className="text-head">{wasAsked ? 'Asked already' : 'Ask first, three minutes'}</h2>
+        <h2 className="text-head">{wasAsked ? 'Check-in done' : 'Check-in first (3 min)'}</h2>
         <p className="mt-1 text-ink-soft">
-          What hurts, what was broken or operated on, numbness, what it is for. It decides what is off the table for {name}, before any
-          weight is on a hand.
+          Pain, injuries, numbness and goals. It decides what {name} can’t do yet, before any weight is on a hand.
         </p>
         {!wasAsked && (
           <ButtonLink kind="primary" className="mt-3" to={`/people/${athleteId}/check-in`}>
-            Ask {name}
+            Start check-in with {name}
           </ButtonLink>
         )}
       </div>
       <div>
-        <h2 className="text-head">Then measure, {batteryMinutes(ids)} minutes</h2>
+        <h2 className="text-head">Then test ({batteryMinutes(ids)} min)</h2>
         <ol className="mt-1 text-small">
           {ids.map((id) => (
             <li key={id} className="border-b border-line py-1">
@@ -35,12 +34,12 @@ export function BeginHere({ athlete, wasAsked }: { athlete: Athlete; wasAsked: b
             </li>
           ))}
         </ol>
-        {waits > 0 && <p className="mt-1 text-small text-iron">{counted(waits, 'other thing')} not before it is cleared.</p>}
+        {waits > 0 && <p className="mt-1 text-small text-iron">{counted(waits, 'other thing')} not before clearance.</p>}
         <ButtonLink kind={wasAsked ? 'primary' : 'quiet'} className="mt-3" to={`/people/${athleteId}/measure`}>
-          Measure
+          Start test
         </ButtonLink>
         <p className="mt-2 text-small text-ink-soft">
-          Until then everything is computed for an average adult of {name}’s sex, age and size, and said to be so.
+          Until then, all numbers are for an average adult of {name}’s sex, age and size, and marked as estimates.
         </p>
       </div>
     </section>

@@ -16,12 +16,12 @@ export function CallsOf({ athleteId }: { athleteId: string }) {
   const [all, setAll] = useState(false);
   const answered = calls.data?.answered ?? [];
   return (
-    <Part title="To decide">
+    <Part title="Next steps">
       {calls.isPending && <Loading what="what is to be decided" />}
-      {calls.data && waiting.length === 0 && <Empty>Nothing waits for a decision.</Empty>}
-      {waiting.length > 0 && <CallsList calls={waiting} named={false} label="To decide" />}
+      {calls.data && waiting.length === 0 && <Empty>No suggestions right now.</Empty>}
+      {waiting.length > 0 && <CallsList calls={waiting} named={false} label="Next steps" />}
       {answered.length > 0 && (
-        <Disclosure className="mt-1" title="What was decided" buttonClassName="text-small text-ink-soft">
+        <Disclosure className="mt-1" title="Decisions so far" buttonClassName="text-small text-ink-soft">
           <AnsweredList answered={all ? answered : answered.slice(0, FIRST)} />
           {!all && answered.length > FIRST && (
             <Button className="mt-1" kind="quiet" onClick={() => setAll(true)}>

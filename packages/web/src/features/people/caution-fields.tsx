@@ -35,7 +35,7 @@ export function CautionFields({ control, register, errors }: Props) {
   const now = useWatch({ control, name: 'cautions' });
   return (
     <fieldset className="grid gap-3">
-      <legend className="mb-1 text-small font-semibold">Cautions</legend>
+      <legend className="mb-1 text-small font-semibold">Restrictions</legend>
       {fields.map((field, index) => (
         <CautionEntry
           key={field.id}
@@ -49,7 +49,7 @@ export function CautionFields({ control, register, errors }: Props) {
       ))}
       <div>
         <Button onClick={() => append({ caution: firstFree(now.map(({ caution }) => caution)) })}>
-          <Plus size={16} aria-hidden /> Add a caution
+          <Plus size={16} aria-hidden /> Add restriction
         </Button>
       </div>
     </fieldset>
@@ -72,7 +72,7 @@ function CautionEntry({ index, entry, register, own, remove }: EntryProps & { re
       {refers && <ClearanceFields index={index} register={register} own={own} cleared={Boolean(entry.clearedOn)} />}
       <p className="text-small text-ink-soft">
         {entry?.stopped
-          ? 'It stands until a licensed practitioner has looked at it: say who cleared it, and when. It cannot be taken out.'
+          ? 'It applies until a doctor or hand therapist clears it. Record who cleared it and when. You can’t remove it.'
           : entry && CAUTIONS[entry.caution].advice}
       </p>
     </div>
@@ -89,7 +89,7 @@ const StopNamed = ({ entry }: { entry: RecordedCaution }) => (
 function WhatAndWhose({ index, register, own, remove }: Omit<EntryProps, 'entry'> & { remove: () => void }) {
   return (
     <div className="grid gap-3 sm:grid-cols-[1fr_9rem_10rem_auto]">
-      <SelectField label="What" error={own?.caution?.message} {...register(`cautions.${index}.caution`)}>
+      <SelectField label="Restriction" error={own?.caution?.message} {...register(`cautions.${index}.caution`)}>
         {WRITTEN_CAUTION_IDS.map((name) => (
           <option key={name} value={name}>
             {CAUTIONS[name].label}
@@ -97,7 +97,7 @@ function WhatAndWhose({ index, register, own, remove }: Omit<EntryProps, 'entry'
         ))}
       </SelectField>
       <SelectField label="Hand" error={own?.hand?.message} {...register(`cautions.${index}.hand`, { setValueAs: textOrAbsent })}>
-        <option value="">not said</option>
+        <option value="">not set</option>
         {WORKING_SIDES.map((side) => (
           <option key={side} value={side}>
             {HAND_WORDS[side]}
@@ -110,7 +110,7 @@ function WhatAndWhose({ index, register, own, remove }: Omit<EntryProps, 'entry'
         error={own?.since?.message}
         {...register(`cautions.${index}.since`, { setValueAs: textOrAbsent })}
       />
-      <IconButton name="Take this caution out" className="self-end" onClick={remove}>
+      <IconButton name="Remove this restriction" className="self-end" onClick={remove}>
         <X size={18} />
       </IconButton>
     </div>
@@ -142,7 +142,7 @@ function ClearanceFields({ index, register, own, cleared }: ClearanceProps) {
     <>
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField
-          label="Cleared for loading on"
+          label="Cleared on"
           type="date"
           error={own?.clearedOn?.message}
           {...register(`cautions.${index}.clearedOn`, { setValueAs: textOrAbsent })}
@@ -156,10 +156,10 @@ function ClearanceFields({ index, register, own, cleared }: ClearanceProps) {
       </div>
       {cleared && (
         <div className="grid gap-3 sm:grid-cols-4 sm:items-end">
-          {limit('effortPercent', 'Effort at most, %')}
-          {limit('extensionDeg', 'Extension at most, °')}
+          {limit('effortPercent', 'Maximum effort, %')}
+          {limit('extensionDeg', 'Maximum extension, °')}
           <TextField
-            label="Limits hold until"
+            label="Limits apply until"
             type="date"
             error={own?.within?.until?.message}
             {...register(`cautions.${index}.within.until`, { setValueAs: textOrAbsent })}

@@ -15,8 +15,8 @@ export default function ClassPage() {
   const asking = table.data.filter(({ reasons }) => reasons.length > 0).length;
   return (
     <Page
-      title="Class table"
-      lead={asking === 0 ? 'Nobody needs a look' : `${counted(asking, 'athlete')} to look at, the soonest first`}
+      title="Class overview"
+      lead={asking === 0 ? 'All good' : `${counted(asking, 'athlete')} to check, most urgent first`}
       actions={<ButtonLink to="/people">People by name</ButtonLink>}
     >
       {table.data.length === 0 ? (
@@ -25,11 +25,11 @@ export default function ClassPage() {
         <table className="w-full border-collapse text-small">
           <thead>
             <tr className="border-b-2 border-ink text-left text-ink-soft">
-              <th className="py-1.5 pr-4 font-normal">Who</th>
-              <th className="py-1.5 pr-4 font-normal">Why a look</th>
-              <th className="py-1.5 pr-4 text-right font-normal max-md:hidden">Extension with help, L · R</th>
+              <th className="py-1.5 pr-4 font-normal">Athlete</th>
+              <th className="py-1.5 pr-4 font-normal">Why check</th>
+              <th className="py-1.5 pr-4 text-right font-normal max-md:hidden">Passive extension, L · R</th>
               <th className="py-1.5 pr-4 text-right font-normal max-md:hidden">Grip, {shownUnit('N')}, L · R</th>
-              <th className="py-1.5 pr-4 font-normal max-lg:hidden">Measured</th>
+              <th className="py-1.5 pr-4 font-normal max-lg:hidden">Last test</th>
               <th className="py-1.5 font-normal max-lg:hidden">Last session</th>
             </tr>
           </thead>

@@ -40,7 +40,7 @@ export function Clearance({ person, edit }: { person: Athlete; edit: () => void 
       <HandVerdicts hands={{ left: standingVerdict(cautions, 'left'), right: standingVerdict(cautions, 'right') }} />
       <div className="grid gap-x-10 gap-y-4 lg:flex lg:items-start">
         <Part
-          title="Minding"
+          title="Restrictions"
           className="min-w-0 flex-1"
           aside={
             waits && (
@@ -50,7 +50,7 @@ export function Clearance({ person, edit }: { person: Athlete; edit: () => void 
             )
           }
         >
-          {cautions.length === 0 && <Empty>No caution recorded.</Empty>}
+          {cautions.length === 0 && <Empty>No restrictions.</Empty>}
           <ul>
             {cautions.map((entry) => (
               <Minded key={keyOfCaution(entry)} entry={entry} until={untilOf(person, entry)} edit={edit} />
@@ -88,7 +88,7 @@ function Minded({ entry, until, edit }: MindedProps) {
       )}
       {waits && (
         <button type="button" className="text-small font-semibold underline underline-offset-2" onClick={edit}>
-          Record who cleared it
+          Record clearance
         </button>
       )}
     </li>
@@ -110,7 +110,7 @@ function HandMap({ person, cautions }: { person: Athlete; cautions: readonly Rec
   const felt = HANDS.map((hand) => ({ hand, places: placesOf(cautions, hand) })).filter(({ places }) => places.length > 0);
   if (felt.length === 0 || isOff) return null;
   return (
-    <Part title="Where it is felt">
+    <Part title="Where they feel it">
       <div className="flex flex-wrap gap-4 py-2">
         {felt.map(({ hand, places }) => (
           <figure key={hand} className="w-44">
@@ -121,7 +121,7 @@ function HandMap({ person, cautions }: { person: Athlete; cautions: readonly Rec
                 on={PLACE_SIDES.find((side) => places.some((place) => PLACES_ON[side].includes(place))) ?? 'palm'}
                 chosen={places}
                 onPick={nothing}
-                label={`Where the ${hand} hand is felt`}
+                label={`Places on the ${hand} hand`}
                 className="h-52 w-44 bg-white"
                 onTrouble={() => setOff(true)}
               />

@@ -16,8 +16,8 @@ export function GivenSequences({ athleteId }: { athleteId: string }) {
   const assignments = useAssignments();
   const own = assignments.data?.filter((item) => item.athleteId === athleteId) ?? [];
   return (
-    <Part title="Given to do">
-      {own.length === 0 && <Empty>Nothing given yet. Choose a sequence below, or design a new one.</Empty>}
+    <Part title="Assigned sequences">
+      {own.length === 0 && <Empty>No sequence assigned yet. Choose one below, or create a new one.</Empty>}
       <ul>
         {own.map((item) => (
           <Given key={item.id} item={item} />
@@ -35,7 +35,7 @@ function Given({ item }: { item: AssignmentItem }) {
   function takeBack() {
     save.mutate({ id, input: null });
     show({
-      text: `${sequenceTitle} taken back.`,
+      text: `${sequenceTitle} unassigned.`,
       action: { label: 'Undo', run: () => save.mutate({ id, input }) },
     });
   }
@@ -53,10 +53,10 @@ function Given({ item }: { item: AssignmentItem }) {
         onChange={(weekdays) => save.mutate({ id, input: { ...input, weekdays } })}
       />
       <Button kind="quiet" onClick={takeBack}>
-        Take back
+        Unassign
       </Button>
       <ButtonLink kind="primary" to={`/sequences/${item.sequenceId}/lead?athlete=${item.athleteId}`}>
-        Lead
+        Start session
       </ButtonLink>
     </li>
   );
@@ -79,7 +79,7 @@ function GiveAnother({ athleteId, given }: { athleteId: string; given: readonly 
       }}
     >
       <SearchChoice
-        label="Sequence to give"
+        label="Sequence to assign"
         className="w-72 max-w-full"
         nothing="Choose a sequence"
         options={open.map(({ id, title, purpose }) => ({ id, name: title, note: purpose }))}
@@ -87,7 +87,7 @@ function GiveAnother({ athleteId, given }: { athleteId: string; given: readonly 
         choose={setChosen}
       />
       <Button type="submit" disabled={!chosen}>
-        Give
+        Assign
       </Button>
     </form>
   );

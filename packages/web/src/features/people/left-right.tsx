@@ -38,9 +38,9 @@ export function LeftRight({ athlete, readings }: { athlete: Athlete; readings: r
     .sort((a, b) => Number(b.sides.isUneven) - Number(a.sides.isUneven) || b.sides.lacksPercent - a.sides.lacksPercent);
   if (rows.length === 0) return null;
   return (
-    <Part title="Left beside right">
+    <Part title="Left vs. right">
       <table className="w-full text-small">
-        <caption className="sr-only">The latest readings of both hands, the most uneven first</caption>
+        <caption className="sr-only">Latest tests of both hands, most uneven first</caption>
         <tbody>
           {rows.map((row) => (
             <SidesRow key={`${row.thing.kind} ${row.thing.of} ${row.thing.detail}`} row={row} />
@@ -76,7 +76,7 @@ function SidesRow({ row: { thing, values, sides } }: { row: Row }) {
       <td className="w-44 text-right max-sm:w-24">
         {sides.isUneven && sides.lesser ? (
           <b className="text-amber">
-            {sides.lesser} {sides.lacksPercent.toFixed(0)} % less
+            {sides.lesser} {sides.lacksPercent.toFixed(0)} % weaker
           </b>
         ) : (
           <span className="text-ink-soft">{sides.expected === 0 ? 'within the error' : 'handedness and error'}</span>

@@ -69,7 +69,7 @@ test('each hand stands on its own level, and what comes next is said of each', a
 
 test('what is the same for both hands is said once, and what it rests on links to the record', async () => {
   await walls([level(), level({ hand: 'right' })]);
-  fireEvent.click(screen.getByRole('button', { name: 'What it rests on' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Based on' }));
   expect(screen.getAllByText('Both hands:')).toHaveLength(1);
   expect(screen.getAllByRole('link', { name: /18 May/ })[0]?.getAttribute('href')).toBe('/records/s1');
   expect(screen.getAllByText(/form: index knuckle lifts/)).toHaveLength(2);
@@ -82,7 +82,7 @@ test('what may go on or must go back stands before what stays', async () => {
 
 test('without sessions it says where levels come from', async () => {
   expect(await walls([])).toEqual([]);
-  expect(screen.getByText(/follow from sessions/)).toBeTruthy();
+  expect(screen.getByText(/come from sessions/)).toBeTruthy();
 });
 
 test('when gates are likely passed is told of the hand that comes there last, or why nobody knows', async () => {

@@ -50,7 +50,7 @@ export function LevelsWall({ athleteId }: { athleteId: string }) {
       {levels.isPending ? (
         <Loading what="levels" />
       ) : rows.length === 0 ? (
-        <Empty>No level yet: they follow from sessions that were done and told of.</Empty>
+        <Empty>No levels yet. They come from sessions that were done and rated.</Empty>
       ) : (
         <ul aria-label="Levels">
           {sorted.slice(0, all ? undefined : FIRST).map(({ movement, hands }) => (
@@ -119,7 +119,7 @@ function When({ hands }: { hands: readonly LevelItem[] }) {
   const goals = hands.flatMap(({ goal }) => (goal ? [goal] : []));
   return (
     <div className="mt-1 text-small text-ink-soft">
-      <Foretold label="Gate of this level" forecasts={hands.flatMap(({ forecast }) => forecast ?? [])} />
+      <Foretold label="What it takes for the next level" forecasts={hands.flatMap(({ forecast }) => forecast ?? [])} />
       {goals[0] && (
         <Foretold label={`Goal, ${goals[0].words}: “${goals[0].levelName}”`} forecasts={goals.map(({ forecast }) => forecast)} />
       )}
@@ -154,16 +154,16 @@ function Evidence({ hands, movement }: { hands: readonly LevelItem[]; movement: 
     .flatMap(({ hand, history }) => history.map((done) => ({ hand, ...done })))
     .sort((a, b) => b.endedAt.localeCompare(a.endedAt) || a.hand.localeCompare(b.hand));
   return (
-    <Disclosure className="mt-1 text-small" title="What it rests on" buttonClassName="text-ink-soft">
+    <Disclosure className="mt-1 text-small" title="Based on" buttonClassName="text-ink-soft">
       <table className="w-full">
         <thead>
           <tr className="text-left text-fine text-ink-soft">
-            <th className="font-normal">Day</th>
+            <th className="font-normal">Date</th>
             <th className="font-normal">Hand</th>
             <th className="font-normal">Level</th>
             <th className="font-normal">Done</th>
             <th className="font-normal">Discomfort</th>
-            <th className="font-normal">Exertion</th>
+            <th className="font-normal">Effort (RPE)</th>
           </tr>
         </thead>
         <tbody>
@@ -183,7 +183,7 @@ function Evidence({ hands, movement }: { hands: readonly LevelItem[]; movement: 
                   {sets}x{amount}
                   {UNIT_LETTERS[unit]}
                   {effortPercent !== null && ` @${effortPercent}%`}
-                  {!isWhole && ', not all of it'}
+                  {!isWhole && ', not completed'}
                   {formFaults.length > 0 && `, form: ${formWords(formFaults)}`}
                 </td>
                 <td className="figures">{discomfort ?? '–'}</td>

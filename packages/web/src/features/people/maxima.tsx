@@ -35,8 +35,8 @@ export function Maxima({ person }: { person: Person }) {
     <div>
       <table className="w-full text-small">
         <caption className="mb-1 text-left text-ink-soft">
-          <Asked term="maximum">Most that each hand can</Asked>, and between what 4 in 5 like this lie; “about” where nothing of it was
-          measured
+          <Asked term="maximum">Maximum of each hand</Asked>, with the range for 4 in 5 people like this. “About” marks an estimate without
+          a test.
         </caption>
         <HandTableHead />
         <tbody>
@@ -65,7 +65,7 @@ function MaximumCell({ capacity: { value, logSd, unit, source, from, atOdds } }:
       {source === 'estimated' ? <span className="text-ink-soft">about {numberText(unit, value)}</span> : <b>{numberText(unit, value)}</b>}
       <span className="block text-fine text-ink-soft">
         {numberText(unit, low)}–{numberText(unit, high)}
-        {atOdds.length > 0 && <b className="text-amber"> does not fit</b>}
+        {atOdds.length > 0 && <b className="text-amber"> doesn’t fit</b>}
       </span>
     </td>
   );
@@ -106,7 +106,7 @@ function Line({ entry, fits }: { entry: Evidence; fits: boolean }) {
       <span className="text-ink-soft">
         {what}, {dayWords(onDay)}
       </span>
-      {!fits && <span className="font-semibold text-amber">does not fit the rest; both are kept</span>}
+      {!fits && <span className="font-semibold text-amber">doesn’t fit the other tests; both are kept</span>}
     </li>
   );
 }

@@ -46,7 +46,7 @@ describe('people', () => {
     await user.click(screen.getByRole('button', { name: /^Last session/ }));
     expect(names()[0]).toBe('Bram Teller');
     expect(screen.getByRole('columnheader', { name: /^Last session/ }).getAttribute('aria-sort')).toBe('descending');
-    await user.click(screen.getByRole('button', { name: /^Eight weeks/ }));
+    await user.click(screen.getByRole('button', { name: /^Last 8 weeks/ }));
     expect(names()).toEqual(['Ada Quill', 'Bram Teller', 'Cleo Marsh']);
     expect(screen.getByRole('link', { name: 'Cleo Marsh' }).getAttribute('href')).toBe(`/people/${ALL[2]!.id}`);
   });
@@ -59,15 +59,15 @@ describe('people', () => {
 
   test('are found by name or practice; nobody found is said', async () => {
     const { user } = await people();
-    await user.type(screen.getByRole('searchbox', { name: 'Find a person' }), 'boulder');
+    await user.type(screen.getByRole('searchbox', { name: 'Search people' }), 'boulder');
     expect(names()).toEqual(['Bram Teller']);
-    await user.type(screen.getByRole('searchbox', { name: 'Find a person' }), 'ing on ice');
+    await user.type(screen.getByRole('searchbox', { name: 'Search people' }), 'ing on ice');
     expect(screen.getByText('Nobody matches “bouldering on ice”.')).toBeTruthy();
   });
 
   test('an empty studio is offered its first athlete', async () => {
     await people([]);
-    expect(screen.getByText('No athlete yet. Add the first one.')).toBeTruthy();
+    expect(screen.getByText('No athletes yet. Add the first one.')).toBeTruthy();
     expect(screen.getByRole('link', { name: 'New athlete' }).getAttribute('href')).toBe('/people/new');
   });
 });

@@ -51,13 +51,13 @@ export default function PeoplePage() {
         <>
           <input
             type="search"
-            aria-label="Find a person"
-            placeholder="Find by name or practice"
+            aria-label="Search people"
+            placeholder="Search by name or practice"
             className={`${INPUT} w-60!`}
             value={text}
             onChange={(event) => setText(event.target.value)}
           />
-          <ButtonLink to="/people/class">Class table</ButtonLink>
+          <ButtonLink to="/people/class">Class overview</ButtonLink>
           <ButtonLink to="/people/new" kind="primary">
             New athlete
           </ButtonLink>
@@ -65,16 +65,16 @@ export default function PeoplePage() {
       }
     >
       {shown.length === 0 ? (
-        <Empty>{wanted ? `Nobody matches “${text}”.` : 'No athlete yet. Add the first one.'}</Empty>
+        <Empty>{wanted ? `Nobody matches “${text}”.` : 'No athletes yet. Add the first one.'}</Empty>
       ) : (
         <table className="w-full border-collapse">
           <thead>
             <tr className="border-b-2 border-ink text-left text-small text-ink-soft">
               {heading('name', 'Name')}
               <th className="py-1.5 pr-4 font-normal max-md:hidden">Hand</th>
-              <th className="py-1.5 pr-4 font-normal max-lg:hidden">Cautions</th>
+              <th className="py-1.5 pr-4 font-normal max-lg:hidden">Restrictions</th>
               {heading('last', 'Last session')}
-              {heading('count', 'Eight weeks')}
+              {heading('count', 'Last 8 weeks')}
             </tr>
           </thead>
           <tbody>

@@ -45,7 +45,7 @@ describe('left beside right', () => {
   test('the most uneven comes first, and is named with how much the lesser lacks', async () => {
     const rows = await shown([...both('active range', 'wrist extension', 70, 73), ...both('maximum', 'grip', 290, 430)]);
     expect(rows[0]).toContain('Grip');
-    expect(rows[0]).toContain('left 33 % less');
+    expect(rows[0]).toContain('left 33 % weaker');
     expect(rows[1]).toContain('within the error');
   });
 
@@ -59,7 +59,7 @@ describe('left beside right', () => {
     const readings = [read('maximum', 'pinch', 'left', 80), ...both('hold', 'hang', 40, 40)];
     show(<LeftRight athlete={wren} readings={readings} />);
     await settle();
-    expect(screen.queryByText('Left beside right')).toBeNull();
+    expect(screen.queryByText('Left vs. right')).toBeNull();
   });
 
   test('another edge is another thing', async () => {
@@ -77,7 +77,7 @@ describe('where to begin', () => {
     answering(answers());
     show(<BeginHere athlete={wren} wasAsked={false} />);
     await settle();
-    expect(screen.getByRole('link', { name: 'Ask Wren' }).getAttribute('href')).toBe(`/people/${wren.id}/check-in`);
+    expect(screen.getByRole('link', { name: 'Start check-in with Wren' }).getAttribute('href')).toBe(`/people/${wren.id}/check-in`);
     expect(screen.getAllByRole('listitem')).toHaveLength(6);
     expect(screen.getByText(/a flat palm asks about 79°/)).toBeTruthy();
   });
@@ -93,8 +93,8 @@ describe('where to begin', () => {
         .map((item) => item.textContent)
         .join(),
     ).not.toContain('strength');
-    expect(screen.getByText(/other things not before it is cleared/)).toBeTruthy();
-    expect(screen.queryByRole('link', { name: 'Ask Wren' })).toBeNull();
+    expect(screen.getByText(/other things not before clearance/)).toBeTruthy();
+    expect(screen.queryByRole('link', { name: 'Start check-in with Wren' })).toBeNull();
   });
 });
 
@@ -108,16 +108,16 @@ describe('what stands today', () => {
 
   test('each hand has its own word, the gravest of what is minded of it', async () => {
     await shown([{ caution: 'numbness', hand: 'left' }, { caution: 'arthritis' }]);
-    expect(screen.getByText('Refer first')).toBeTruthy();
-    expect(screen.getByText('Adapt')).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'Record who cleared it' })).toBeTruthy();
+    expect(screen.getByText('Get it checked first')).toBeTruthy();
+    expect(screen.getByText('Train with limits')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Record clearance' })).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Letter' })).toBeTruthy();
   });
 
   test('who may go on is told so', async () => {
     await shown([]);
-    expect(screen.getByText('Go')).toBeTruthy();
-    expect(screen.getByText('No caution recorded.')).toBeTruthy();
+    expect(screen.getByText('Clear to train')).toBeTruthy();
+    expect(screen.getByText('No restrictions.')).toBeTruthy();
     expect(screen.queryByRole('link', { name: 'Letter' })).toBeNull();
   });
 
@@ -196,7 +196,7 @@ describe('the class table', () => {
     const [, first, second] = screen.getAllByRole('row').map((row) => row.textContent);
     expect(first).toContain('Numbness: unloaded onlynever measured');
     expect(second).toContain('nothing80 · 8430.0 · 40.0');
-    expect(screen.getByText('1 athlete to look at, the soonest first')).toBeTruthy();
+    expect(screen.getByText('1 athlete to check, most urgent first')).toBeTruthy();
   });
 
   test('a studio without anybody says so', async () => {

@@ -16,7 +16,9 @@ export function ProgrammesOf({ athleteId }: { athleteId: string }) {
         </ButtonLink>
       }
     >
-      {programmes.length === 0 && <p className="py-2 text-small text-ink-soft">None yet: sequences over weeks.</p>}
+      {programmes.length === 0 && (
+        <p className="py-2 text-small text-ink-soft">No programme yet. A programme plans sequences over weeks.</p>
+      )}
       <ul>
         {programmes.map(({ id, title, fromDay, lastDay }) => (
           <li key={id} className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-line py-2">

@@ -18,7 +18,7 @@ async function panel(readings: unknown[] = []) {
   });
   const shown = show(<RangeAndStrength athleteId={wren.id} />);
   await settle();
-  await shown.user.click(screen.getByRole('button', { name: 'Add a reading' }));
+  await shown.user.click(screen.getByRole('button', { name: 'Add reading' }));
   const puts = () => asked.filter(({ what }) => what.startsWith('PUT')).map(({ body }) => body);
   return { ...shown, puts };
 }
@@ -36,7 +36,7 @@ describe('a reading', () => {
 
   test('of grip is typed in kilograms, as gauges show it, and kept in newtons', async () => {
     const { user, puts } = await panel();
-    await user.selectOptions(screen.getByLabelText('Measured'), 'maximum');
+    await user.selectOptions(screen.getByLabelText('Test'), 'maximum');
     await user.selectOptions(screen.getByLabelText('of'), 'grip');
     await user.type(value('kg'), '30{Enter}');
     await settle();
@@ -47,7 +47,7 @@ describe('a reading', () => {
     const { user, puts } = await panel();
     if (typed) await user.type(value('°'), typed);
     await user.click(screen.getByRole('button', { name: 'Add' }));
-    expect(screen.getByRole('alert').textContent).toMatch(/^Type a number within \d+–\d+°\.$/);
+    expect(screen.getByRole('alert').textContent).toMatch(/^Enter a number from \d+–\d+°\.$/);
     expect(value('°')).toHaveProperty('value', typed);
     expect(puts()).toEqual([]);
   });
@@ -60,9 +60,9 @@ describe('a reading', () => {
     });
     const { user } = show(<RangeAndStrength athleteId={wren.id} />);
     await settle();
-    await user.click(screen.getByRole('button', { name: 'Add a reading' }));
+    await user.click(screen.getByRole('button', { name: 'Add reading' }));
     await user.type(value('°'), '80{Enter}');
-    expect((await screen.findByRole('alert')).textContent).toBe('The server does not answer.');
+    expect((await screen.findByRole('alert')).textContent).toBe('The server isn’t responding.');
     expect(value('°')).toHaveProperty('value', '80');
   });
 });
@@ -89,7 +89,7 @@ describe('what stands there', () => {
   test('tests that contradict each other are both kept, and it is said', async () => {
     const { user } = await panel([grip('a1', 500, 40), grip('a2', 250, 5)]);
     await user.click(screen.getByText(/What this rests on: 2/));
-    expect(screen.getAllByText('does not fit the rest; both are kept')).toHaveLength(2);
+    expect(screen.getAllByText('doesn’t fit the other tests; both are kept')).toHaveLength(2);
   });
 
   test('readings of one day stand in one order, however they arrive', async () => {

@@ -55,10 +55,10 @@ export function RangeAndStrength({ athleteId }: { athleteId: string }) {
             Load bench
           </ButtonLink>
           <ButtonLink kind="quiet" className="py-0.5!" to={`/people/${athleteId}/trends`}>
-            How it went
+            Trends
           </ButtonLink>
           <Button className="py-0.5!" onClick={() => setAdding(!adding)}>
-            {adding ? 'Close' : 'Add a reading'}
+            {adding ? 'Close' : 'Add reading'}
           </Button>
         </span>
       }
@@ -79,8 +79,8 @@ function Ranges({ readings, person }: { readings: readonly StoredReading[]; pers
   return (
     <table className="w-full text-small">
       <caption className="mb-1 text-left text-ink-soft">
-        <Asked term="range">Wrist range with help</Asked>, °; by its own muscles in brackets. A reading is off by up to ±
-        {bandOfReading(error).toFixed(0)}°{error.from === 'own repeats' && ', by your own repeats'}
+        <Asked term="range">Passive wrist range</Asked>, °; active range in brackets. A single test is off by up to ±
+        {bandOfReading(error).toFixed(0)}°{error.from === 'own repeats' && ', from your own repeat tests'}
       </caption>
       <HandTableHead />
       <tbody>
@@ -122,12 +122,12 @@ function Latest({ athleteId, readings }: { athleteId: string; readings: readonly
   const remove = useRemoveReading(athleteId);
   const add = useAddReading(athleteId);
   if (!readings.length)
-    return <p className="border-b border-line pb-3 text-small text-ink-soft">Nothing measured yet: all of it is estimated from norms.</p>;
+    return <p className="border-b border-line pb-3 text-small text-ink-soft">No tests yet: everything is estimated from norms.</p>;
   async function takeOut({ id, ...input }: StoredReading) {
     await remove.mutateAsync(id);
     useToast.getState().show({
-      text: 'Reading taken out.',
-      action: { label: 'Put it back', run: () => void add.mutateAsync({ id, input }) },
+      text: 'Reading deleted.',
+      action: { label: 'Undo', run: () => void add.mutateAsync({ id, input }) },
     });
   }
   return (
@@ -146,7 +146,7 @@ function Latest({ athleteId, readings }: { athleteId: string; readings: readonly
             </span>
             <b className="figures">{valueText(reading)}</b>
             <button type="button" className="underline underline-offset-2" onClick={() => void takeOut(reading)}>
-              Take out
+              Delete
             </button>
           </li>
         ))}
@@ -178,7 +178,7 @@ function AddReading({ athleteId }: { athleteId: string }) {
     const inUnit = storedValue(unit, readNumber(value));
     const { min, max } = READING_LIMITS[unit];
     if (!(inUnit >= min && inUnit <= max)) {
-      setTrouble(`Type a number within ${boundsText(unit)}.`);
+      setTrouble(`Enter a number from ${boundsText(unit)}.`);
       return;
     }
     setTrouble(null);
@@ -198,7 +198,7 @@ function AddReading({ athleteId }: { athleteId: string }) {
         void keep();
       }}
     >
-      <SelectField label="Measured" value={kind} onChange={(event) => setKind(event.target.value as ReadingKind)}>
+      <SelectField label="Test" value={kind} onChange={(event) => setKind(event.target.value as ReadingKind)}>
         {READING_KINDS.map((each) => (
           <option key={each} value={each}>
             {READING_NAMES[each]}
@@ -222,7 +222,7 @@ function AddReading({ athleteId }: { athleteId: string }) {
         onChange={(event) => setValue(event.target.value)}
       />
       <label className="block text-small font-semibold">
-        On
+        Date
         <input
           type="date"
           className={`${INPUT} mt-1 font-normal`}

@@ -31,9 +31,9 @@ export function RangeWheel({ athlete }: { athlete: Athlete }) {
   const sequence = useSequence(id === '' ? undefined : id);
   const document = id === '' ? null : (sequence.data?.document ?? null);
   return (
-    <Part title="How far the wrists go, and are taken">
+    <Part title="Wrist range: available and used">
       <div className="max-w-md py-2">
-        <SelectField label="Taken by" value={id} onChange={(event) => setChosen(event.target.value)}>
+        <SelectField label="Used by" value={id} onChange={(event) => setChosen(event.target.value)}>
           <option value="">no sequence</option>
           {(sequences.data ?? []).map((each) => (
             <option key={each.id} value={each.id}>
@@ -82,15 +82,15 @@ function ReachTable({ person, readings, coverage }: TableProps) {
     <div>
       <table className="w-full text-small">
         <caption className="mb-1 text-left text-ink-soft">
-          <Asked term="range">Range</Asked> in degrees; the gap is what help adds, the margin what is left where it is taken
+          <Asked term="range">Range</Asked> in degrees. Gap: passive minus active. Margin: what is left at the furthest point used.
         </caption>
         <thead>
           <tr className="border-b border-ink text-right text-ink-soft">
             <th className="py-1 text-left font-normal">wrist</th>
-            <th className="font-normal">own</th>
-            <th className="font-normal">with help</th>
+            <th className="font-normal">active</th>
+            <th className="font-normal">passive</th>
             <th className="font-normal">gap</th>
-            <th className="font-normal">taken</th>
+            <th className="font-normal">used</th>
             <th className="font-normal">margin</th>
           </tr>
         </thead>
@@ -105,8 +105,8 @@ function ReachTable({ person, readings, coverage }: TableProps) {
         </tbody>
       </table>
       <p className="mt-2 text-small text-ink-soft">
-        Loading a range that only help reaches is where trouble starts: a gap in bold is more than the error, and is worked on by the own
-        muscles first.
+        Loading a range that only help can reach is where trouble starts. A gap in bold is larger than the error of measuring; train it with
+        active range first.
       </p>
     </div>
   );

@@ -55,15 +55,15 @@ export default function WeekPage() {
   return (
     <Page
       title={`Week of ${athlete.data.name}`}
-      lead={`From Monday ${format(new Date(`${monday}T12:00:00`), 'd MMMM yyyy')}; pots of what was done, and each hand’s time under load.`}
+      lead={`From Monday ${format(new Date(`${monday}T12:00:00`), 'd MMMM yyyy')}: a pot of each session, and each hand’s time under load.`}
       actions={
         <>
-          <Button onClick={() => set('of', addDays(monday, -7))}>Week before</Button>
+          <Button onClick={() => set('of', addDays(monday, -7))}>Previous week</Button>
           <Button disabled={addDays(monday, 7) > today} onClick={() => set('of', addDays(monday, 7))}>
-            Week after
+            Next week
           </Button>
           <MeasureChoice label="Width" className={`${INPUT} w-64!`} />
-          <ButtonLink to={`/people/${id}`}>Back to the person</ButtonLink>
+          <ButtonLink to={`/people/${id}`}>Back to the athlete</ButtonLink>
         </>
       }
     >
@@ -93,7 +93,7 @@ function Days({ athlete, person, past, monday, measure }: DaysProps) {
   if (within.length === 0) {
     return (
       <p className="border-b border-line py-6 text-ink-soft">
-        {athlete.name} has no ended session in this week{past.length ? '' : ', nor in the four weeks before today'}.
+        {athlete.name} has no finished session in this week{past.length ? '' : ', nor in the four weeks before today'}.
       </p>
     );
   }
@@ -115,7 +115,7 @@ function Days({ athlete, person, past, monday, measure }: DaysProps) {
       </ol>
       <div className="mt-8 grid gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
         <DayDoses days={days} within={within} />
-        <Part title="Where the wrist went">
+        <Part title="Wrist directions used">
           <WheelPanel
             coverage={mergeCoverage([...views.values()].map(({ coverage }) => coverage))}
             person={person}
@@ -141,7 +141,7 @@ interface DayPotProps {
 }
 
 function DayPot({ session, view, measure, scaleMs }: DayPotProps) {
-  if (!view) return <p className="py-4 text-small text-ink-soft">Fetching …</p>;
+  if (!view) return <p className="py-4 text-small text-ink-soft">Loading…</p>;
   const pot = potOf(view, measure, 'done');
   const nameOf = blockNames(view.sequence);
   return (

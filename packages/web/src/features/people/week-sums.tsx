@@ -73,7 +73,7 @@ export function Trends({ past }: { past: readonly PastSession[] }) {
   const week = dosesWithin(past, now, 7);
   if (trends.length === 0) return null;
   return (
-    <Part title="The last seven days, by muscle group" className="mt-8">
+    <Part title="Last seven days, by muscle group" className="mt-8">
       <table className="w-full text-small">
         <thead>
           <tr className="text-left text-ink-soft">
@@ -85,7 +85,7 @@ export function Trends({ past }: { past: readonly PastSession[] }) {
             <th className="py-1.5 text-right font-normal">usual week</th>
             <th className="py-1.5 text-right font-normal">change</th>
             <th className="py-1.5 text-right font-normal">
-              <Asked term="weekRatio">against the month</Asked>
+              <Asked term="weekRatio">vs. month</Asked>
             </th>
           </tr>
         </thead>
@@ -116,8 +116,8 @@ export function Trends({ past }: { past: readonly PastSession[] }) {
         </tbody>
       </table>
       <p className="mt-2 max-w-prose text-fine text-ink-soft">
-        The usual week is the mean of the three before. Outside {RATIO_BAND.join('–')} the last column is a prompt to look and nothing more.
-        Computed with today’s capacities.
+        The usual week is the mean of the three before. Outside {RATIO_BAND.join('–')}, take a look at the last column; it is a prompt, not
+        a verdict. Computed with today’s capacities.
       </p>
     </Part>
   );

@@ -17,17 +17,17 @@ export default function CalibrationChart({ points }: { points: Calibration['exer
     error: [10 * (value - low), 10 * (high - value)],
   }));
   return (
-    <figure aria-label="Foretold against told">
+    <figure aria-label="Predicted vs. actual">
       <div className="aspect-square max-w-96">
         <ResponsiveContainer width="100%" height="100%">
           <ScatterChart accessibilityLayer={false} margin={{ top: 8, right: 12, bottom: 20, left: 4 }}>
             <CartesianGrid stroke="var(--color-line)" />
-            <XAxis {...AXIS} dataKey="said" label={{ value: 'said, of 10', position: 'insideBottom', offset: -10, fontSize: 12 }} />
+            <XAxis {...AXIS} dataKey="said" label={{ value: 'predicted, of 10', position: 'insideBottom', offset: -10, fontSize: 12 }} />
             <YAxis
               {...AXIS}
               dataKey="came"
               width={44}
-              label={{ value: 'came, of 10', angle: -90, position: 'insideLeft', offset: 8, fontSize: 12 }}
+              label={{ value: 'actual, of 10', angle: -90, position: 'insideLeft', offset: 8, fontSize: 12 }}
             />
             <ReferenceLine
               segment={[
@@ -44,8 +44,8 @@ export default function CalibrationChart({ points }: { points: Calibration['exer
         </ResponsiveContainer>
       </div>
       <figcaption className="text-small text-ink-soft">
-        Each dot: ratings that were said to be at most so high with this chance, and how many were. On the line, what was said came as often
-        as it was said.
+        Each dot is a group of ratings: the predicted chance that they stay this low, and how often they did. On the line, predictions came
+        true as often as predicted.
       </figcaption>
     </figure>
   );

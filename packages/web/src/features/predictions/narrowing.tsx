@@ -25,19 +25,19 @@ function learnedOf(person: Person): Learned[] {
 export function Narrowing({ person }: { person: Person }) {
   const learned = learnedOf(person);
   return (
-    <Part title="What the sets have told" className="mt-8">
+    <Part title="What sets say about the maximum" className="mt-8">
       {learned.length === 0 ? (
         <p className="py-2 text-ink-soft">
-          Nothing yet: sets tell of a maximum when they load it by a third and more and are rated. Presses tell nothing, since they are a
-          share of it.
+          No data yet. A set tells something about the maximum when it loads a third of it or more and is rated. Presses don’t, because they
+          are a share of the maximum.
         </p>
       ) : (
         <table className="w-full text-small">
-          <caption className="sr-only">Maxima before the first set and now</caption>
+          <caption className="sr-only">Maximum before the first set and now</caption>
           <thead>
             <tr className="text-left text-ink-soft">
-              <th className="py-1 pr-3 font-normal">Most that the hand can</th>
-              <th className="py-1 pr-3 font-normal">Four in five like this lie between</th>
+              <th className="py-1 pr-3 font-normal">Maximum of the hand</th>
+              <th className="py-1 pr-3 font-normal">Range for 4 in 5 people like this</th>
               <th className="py-1 pr-3 text-right font-normal">Without its sets</th>
               <th className="py-1 text-right font-normal">Now</th>
             </tr>

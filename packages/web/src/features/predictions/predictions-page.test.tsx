@@ -27,9 +27,9 @@ async function foretold(blocks: Foretold[], evidence: Evidence[] = []) {
 describe('what was foretold', () => {
   test('is held against what came: how many ratings lay within, and blocks by the chance that was said', async () => {
     await foretold(Array.from({ length: 40 }, (_, index) => block(index)));
-    expect(screen.getByRole('heading', { name: 'Exertion, 40 ratings' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Effort (RPE), 40 ratings' })).toBeTruthy();
     expect(screen.getByText('100 %', { selector: 'b' }).parentElement!.textContent).toContain(
-      'lay within what eight of ten were expected in',
+      'fell in the range that should hold eight of ten',
     );
     const carried = screen.getByRole('table', { name: 'Blocks by the chance that was said' });
     expect(carried.textContent).toContain('90 %');
@@ -38,7 +38,7 @@ describe('what was foretold', () => {
 
   test('tells nothing from a few ratings, and says how many do', async () => {
     await foretold([block(1), block(2)]);
-    expect(screen.getByText(/2 ratings tell nothing of how well it is foretold: 20 do/)).toBeTruthy();
+    expect(screen.getByText(/2 ratings are too few to judge the predictions: it takes 20/)).toBeTruthy();
   });
 
   test('stands beside what the sets have told of each maximum', async () => {
@@ -56,7 +56,7 @@ describe('what was foretold', () => {
 
   test('of nobody who trained says so', async () => {
     await foretold([]);
-    expect(screen.getByText('No session was led in the last twelve weeks.')).toBeTruthy();
-    expect(screen.getByText(/^Nothing yet: sets tell of a maximum/)).toBeTruthy();
+    expect(screen.getByText('No session in the last twelve weeks.')).toBeTruthy();
+    expect(screen.getByText(/^No data yet\. A set tells something about the maximum/)).toBeTruthy();
   });
 });

@@ -20,7 +20,7 @@ export default function PredictionsPage() {
   const calibration = useMemo(() => data && calibrationOf(data), [data]);
   return (
     <Page
-      title="Foretold and told"
+      title="Predicted vs. actual"
       lead="Before each block of the last twelve weeks: how hard it would be felt and whether it would be carried to its end, by what was known the day before. Beside it, what came."
       actions={<OfWhom />}
     >
@@ -29,7 +29,7 @@ export default function PredictionsPage() {
       ) : calibration ? (
         <Judged calibration={calibration} />
       ) : (
-        <Loading what={`what was foretold, ${done} of ${ids.length} people`} />
+        <Loading what={`predictions, ${done} of ${ids.length} people`} />
       )}
       {athleteId && <NarrowingOf athleteId={athleteId} />}
     </Page>
@@ -43,19 +43,19 @@ function NarrowingOf({ athleteId }: { athleteId: string }) {
 
 function Judged({ calibration }: { calibration: Calibration }) {
   const { exertion, ratings, carried, blocks, within } = calibration;
-  if (blocks === 0) return <Empty>No session was led in the last twelve weeks.</Empty>;
+  if (blocks === 0) return <Empty>No session in the last twelve weeks.</Empty>;
   return (
     <div className="grid gap-x-10 gap-y-8 lg:grid-cols-2">
-      <Part title={`Exertion, ${ratings} ratings`}>
+      <Part title={`Effort (RPE), ${ratings} ratings`}>
         {ratings < FEWEST || !within ? (
           <Empty>
-            {ratings} ratings tell nothing of how well it is foretold: {FEWEST} do. Only loads that were rated count; a press is a share of
-            the own maximum.
+            {ratings} ratings are too few to judge the predictions: it takes {FEWEST}. Only rated loads count; a press is a share of the own
+            maximum.
           </Empty>
         ) : (
           <>
             <p className="py-2">
-              <b className="figures">{percent(within.value)}</b> lay within what eight of ten were expected in ({percent(within.low)} to{' '}
+              <b className="figures">{percent(within.value)}</b> fell in the range that should hold eight of ten ({percent(within.low)} to{' '}
               {percent(within.high)}).
             </p>
             <Suspense fallback={<div className="aspect-square max-w-96" />}>
@@ -65,9 +65,9 @@ function Judged({ calibration }: { calibration: Calibration }) {
           </>
         )}
       </Part>
-      <Part title={`Carried to its end, ${blocks} blocks`}>
+      <Part title={`Completed, ${blocks} blocks`}>
         <p className="py-2 text-small text-ink-soft">
-          By strength, and by how often they kept at it before: blocks end early for other reasons, too: time, attention, a hand that hurts.
+          Predicted from strength and from earlier sessions. Blocks also end early for other reasons: time, attention, a hand that hurts.
         </p>
         <Table points={carried} of="blocks" caption="Blocks by the chance that was said" />
       </Part>
@@ -81,9 +81,9 @@ function Table({ points, of, caption }: { points: readonly CalibrationPoint[]; o
       <caption className="text-left text-ink-soft">{caption}</caption>
       <thead>
         <tr className="text-left text-ink-soft">
-          <th className="py-0.5 font-normal">Said</th>
-          <th className="py-0.5 text-right font-normal">Came</th>
-          <th className="py-0.5 text-right font-normal">Between</th>
+          <th className="py-0.5 font-normal">Predicted</th>
+          <th className="py-0.5 text-right font-normal">Actual</th>
+          <th className="py-0.5 text-right font-normal">Range</th>
           <th className="py-0.5 text-right font-normal">Of {of}</th>
         </tr>
       </thead>

@@ -21,28 +21,28 @@ export function CalendarAddress({ programmeId, athleteId }: { programmeId: strin
   const address = link?.path ? window.location.origin + link.path : null;
   const error = make.error ?? end.error;
   return (
-    <Part title="Out of here">
+    <Part title="Export and calendar">
       <div className="grid gap-2 py-2 text-small">
         <a className="underline underline-offset-2" href={`/api/programmes/${programmeId}/calendar.ics`} download>
-          This programme as a calendar file
+          Programme as a calendar file
         </a>
         <a className="underline underline-offset-2" href={`/api/programmes/${programmeId}/export`} download>
-          This programme with its sequences, as a file to import elsewhere
+          Programme with its sequences, as a file to import elsewhere
         </a>
         {address !== null && (
           <label>
-            Told this once: whoever has it sees the sessions
+            Shown only once. Anyone who has it can see the sessions
             <input readOnly className={INPUT} aria-label="Private address" value={address} onFocus={(event) => event.target.select()} />
           </label>
         )}
-        {address === null && link?.madeAt && <p className="text-ink-soft">Followed at a private address since {dayText(link.madeAt)}.</p>}
+        {address === null && link?.madeAt && <p className="text-ink-soft">In use at a private address since {dayText(link.madeAt)}.</p>}
         <div className="flex flex-wrap gap-1">
           <Button disabled={make.isPending} onClick={() => make.mutate()}>
-            {link?.madeAt ? 'A new address instead' : 'Make a private address'}
+            {link?.madeAt ? 'Replace the address' : 'Create a private address'}
           </Button>
           {link?.madeAt && (
             <Button disabled={end.isPending} onClick={() => end.mutate()}>
-              End it
+              Delete the address
             </Button>
           )}
         </div>

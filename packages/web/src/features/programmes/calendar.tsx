@@ -87,7 +87,7 @@ function WeekHead({ week, hasFinding }: { week: WeekView; hasFinding: boolean })
     >
       <span className="display block font-bold">
         Week {week.index + 1}
-        {hasFinding && <span aria-label="something to look at" className="ml-1 inline-block size-2 rounded-full bg-amber" />}
+        {hasFinding && <span aria-label="has something to check" className="ml-1 inline-block size-2 rounded-full bg-amber" />}
       </span>
       <span className={`block text-fine figures ${isChosen ? '' : 'text-ink-soft'}`}>
         {label}
@@ -157,7 +157,7 @@ function DayHead({ day, isFirst, isToday, isOutside, away, event }: HeadProps) {
       data-day={day}
       disabled={isOutside}
       aria-pressed={isChosen}
-      aria-label={`${about}: choose this day`}
+      aria-label={`${about}: select this day`}
       className={`flex min-h-6 w-full items-center gap-1 px-0.5 text-left text-fine figures disabled:text-line ${isChosen ? 'bg-ink text-white' : 'text-ink-soft hover:bg-ground'} ${isToday ? 'font-bold underline decoration-2 underline-offset-2' : ''}`}
       onClick={() => choose({ kind: 'day', day })}
     >

@@ -9,8 +9,8 @@ export function ChangesPanel({ view }: { view: ProgrammeView }) {
   if (changes.length === 0) return null;
   const latest = [...changes].sort((a, b) => b.fromDay.localeCompare(a.fromDay));
   return (
-    <Part title="Changed by calls">
-      <ul aria-label="Changed by calls">
+    <Part title="Changes from suggestions">
+      <ul aria-label="Changes from suggestions">
         {latest.map(({ id, fromDay, planId, reason }) => (
           <li key={id} className="border-b border-line py-2 text-small">
             <p className="font-semibold">
@@ -20,10 +20,10 @@ export function ChangesPanel({ view }: { view: ProgrammeView }) {
             <Button
               kind="quiet"
               className="px-0! text-small underline underline-offset-2"
-              aria-label={`Take out: ${reason}`}
+              aria-label={`Undo: ${reason}`}
               onClick={() => changeProgramme([{ kind: 'take back', changeId: id }])}
             >
-              Take out
+              Undo
             </Button>
           </li>
         ))}

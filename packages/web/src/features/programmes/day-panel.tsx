@@ -38,7 +38,7 @@ export function DayPanel({ view, day }: { view: ProgrammeView; day: string }) {
       <div className="grid gap-4 py-2">
         {day >= today && (
           <div>
-            <p className="mb-1 text-small font-semibold">Put on this day</p>
+            <p className="mb-1 text-small font-semibold">Add to this day</p>
             <div className="grid gap-1">
               {programme.plans.map((plan) => (
                 <Button key={plan.id} className="text-left" onClick={() => add(plan.id)}>
@@ -52,7 +52,7 @@ export function DayPanel({ view, day }: { view: ProgrammeView; day: string }) {
           <p className="flex flex-wrap items-center justify-between gap-2 text-small">
             {AWAY_KINDS[away.kind].label}, {dayWords(away.fromDay)} to {dayWords(away.toDay)}
             <Button onClick={() => changeProgramme([{ kind: 'away', away: (programme.away ?? []).filter((each) => each !== away) }])}>
-              Take this out
+              Remove
             </Button>
           </p>
         ) : (

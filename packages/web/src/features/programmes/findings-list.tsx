@@ -5,14 +5,14 @@ import { Button } from '../../ui/button.js';
 import { Empty, Part } from '../../ui/page.js';
 
 const EDGE: Record<Severity, string> = { stop: 'border-iron bg-iron-wash', mend: 'border-iron', look: 'border-amber' };
-const WORDS: Record<Severity, string> = { stop: 'Stop', mend: 'Mend', look: 'Look' };
+const WORDS: Record<Severity, string> = { stop: 'Stop', mend: 'Fix', look: 'Check' };
 
 /** What the rules say of the weeks, the gravest first, each with what would mend it. */
 export function FindingsList({ findings }: { findings: readonly ProgrammeFinding[] }) {
   return (
-    <Part title="What the rules say" aside={<span className="text-small text-ink-soft figures">{findings.length || ''}</span>}>
+    <Part title="Checks" aside={<span className="text-small text-ink-soft figures">{findings.length || ''}</span>}>
       {findings.length === 0 ? (
-        <Empty>Nothing: the days have room, and the weeks grow as the method allows.</Empty>
+        <Empty>All good: the rest days are enough, and the weeks grow as the method allows.</Empty>
       ) : (
         <ul className="max-h-96 overflow-y-auto" tabIndex={0} aria-label="Findings">
           {findings.map((finding, index) => {

@@ -23,7 +23,7 @@ export default function LoadChart({ view, before }: Props) {
   const group = asked && groups.includes(asked) ? asked : usual;
   const line = useMemo(() => (group ? loadLine(view, group) : []), [view, group]);
   const as = useMemo(() => (group && before ? loadLine(before, group) : []), [before, group]);
-  if (!group) return <Empty>Nothing loads a muscle group yet.</Empty>;
+  if (!group) return <Empty>No muscle group is loaded yet.</Empty>;
   const was = new Map(as.map((point) => [point.day, point.week]));
   const rows = line.map((point) => ({ at: at(point.day), ...point, was: was.get(point.day) ?? null }));
   return (
@@ -84,8 +84,8 @@ export default function LoadChart({ view, before }: Props) {
         </div>
         <figcaption className="mt-1 text-fine text-ink-soft">
           Holds to failure a day, both hands. Bars: each day’s own. Lines are weighted toward the latest days; dark: over seven days
-          {before ? '; broken: without what is tried' : ''}. Green: over 28 days, and the band of 0.8–1.3 times that: a prompt to look,
-          nothing more. Before the line of today it was done, after it it is planned.
+          {before ? '; broken: without what is tried' : ''}. Green: over 28 days, and the band of 0.8–1.3 times that: a prompt to look, not
+          a verdict. Before the line of today it was done, after it it is planned.
         </figcaption>
       </figure>
       <LineTable line={line} group={group} />

@@ -19,5 +19,5 @@ export function moveBy(view: ProgrammeView, session: PlannedSession, days: numbe
 export function leaveOut({ id, day, sequence }: PlannedSession): void {
   changeProgramme([{ kind: 'remove', sessionId: id }]);
   choose({ kind: 'day', day });
-  useToast.getState().show({ text: `${sequence?.title ?? 'The session'} is left out.`, action: { label: 'Undo', run: undoProgramme } });
+  useToast.getState().show({ text: `${sequence?.title ?? 'The session'} skipped.`, action: { label: 'Undo', run: undoProgramme } });
 }

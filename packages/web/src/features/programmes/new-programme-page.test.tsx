@@ -38,14 +38,14 @@ async function planning(query = `?athlete=${wren.id}`) {
   await settle();
   return { ...shown, sent };
 }
-const make = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Make the programme' });
+const make = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Create programme' });
 const type = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label, { exact: true }), { target: { value } });
 
 describe('a new programme', () => {
   test('belongs to somebody: without one it asks for whom', async () => {
     await planning('');
-    expect(screen.getByText('A programme belongs to one person.')).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Make the programme' })).toBeNull();
+    expect(screen.getByText('A programme belongs to one athlete.')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Create programme' })).toBeNull();
   });
 
   test('what cannot be is said beside its field, and cannot be made', async () => {
@@ -68,15 +68,15 @@ describe('a new programme', () => {
     const weeks = screen.getByLabelText<HTMLInputElement>('Weeks', { exact: true });
     expect(weeks.disabled).toBe(true);
     expect(Number(weeks.value)).toBeGreaterThanOrEqual(7);
-    type('Which is', 'Harbour meet');
-    expect(screen.getByLabelText<HTMLInputElement>('Which is').value).toBe('Harbour meet');
+    type('Event', 'Harbour meet');
+    expect(screen.getByLabelText<HTMLInputElement>('Event').value).toBe('Harbour meet');
   });
 
-  test('of sequences that there are it is made as it is asked for, and opened', async () => {
+  test('of sequences that there are it is made as recorded asked for, and opened', async () => {
     const { user, sent } = await planning();
     type('Title', 'Six quiet weeks');
     type('Weeks', '6');
-    await user.selectOptions(screen.getByLabelText('They go by'), SHORT_ID);
+    await user.selectOptions(screen.getByLabelText('Sequence for these days'), SHORT_ID);
     const easy = screen.getByRole('switch', { name: 'Easy days between' });
     if (easy.getAttribute('aria-checked') === 'true') await user.click(easy);
     await user.click(make());

@@ -14,13 +14,13 @@ export default function NewProgrammePage() {
   const [params, setParams] = useSearchParams();
   const athleteId = athleteIn(params);
   const choose = (id: string | undefined) => setParams(id === undefined ? {} : { athlete: id }, { replace: true });
-  const whom = <WhomField label="For" value={athleteId} nobody="Choose somebody" choose={choose} />;
+  const whom = <WhomField label="Athlete" value={athleteId} nobody="Choose somebody" choose={choose} />;
   return (
     <Page title="New programme" lead="The weeks begin as the method’s usually do; on the calendar everything can be moved and changed.">
       {athleteId === undefined ? (
         <div className="grid max-w-md gap-4">
           {whom}
-          <Empty>A programme belongs to one person.</Empty>
+          <Empty>A programme belongs to one athlete.</Empty>
         </div>
       ) : (
         <ForSomebody key={athleteId} athleteId={athleteId} whom={whom} />
@@ -55,7 +55,7 @@ function FromFile({ athleteId }: { athleteId: string }) {
     if (stored) await navigate(`/programmes/${stored.id}`);
   }
   return (
-    <Part title="Or from a file" className="mt-8 max-w-3xl">
+    <Part title="Or import a file" className="mt-8 max-w-3xl">
       <div className="py-3">
         {load.error && <ImportTrouble error={load.error} fileName={fileName} dismiss={() => load.reset()} />}
         <FileButton name="Programme file" disabled={load.isPending} choose={(chosen) => void importFile(chosen)} />

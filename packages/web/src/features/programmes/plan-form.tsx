@@ -70,7 +70,7 @@ export function PlanForm({ athlete, intakes, whom }: Props) {
         <PlannedWeeks wish={wish} faults={faults}>
           <div className="mt-3 flex flex-wrap items-center gap-3">
             <Button kind="primary" type="submit" disabled={faults.length > 0 || making.step !== null}>
-              Make the programme
+              Create programme
             </Button>
             {making.step && (
               <span role="status" className="text-ink-soft">
@@ -144,15 +144,15 @@ function When() {
           <WholeField label="Weeks" field="weeks" />
         )}
         <div>
-          <p className="mb-1 text-small font-semibold">There is time on</p>
+          <p className="mb-1 text-small font-semibold">Available days</p>
           <Controller
             control={control}
             name="weekdays"
-            render={({ field }) => <WeekdayPicker label="Weekdays on which there is time" value={field.value} onChange={field.onChange} />}
+            render={({ field }) => <WeekdayPicker label="Weekdays available" value={field.value} onChange={field.onChange} />}
           />
         </div>
         <TextField label="Toward an event on" type="date" error={errors.eventDay?.message} {...register('eventDay')} />
-        {isTo && <TextField label="Which is" placeholder="The event" maxLength={PROGRAMME_LIMITS.eventLength} {...register('eventName')} />}
+        {isTo && <TextField label="Event" placeholder="The event" maxLength={PROGRAMME_LIMITS.eventLength} {...register('eventName')} />}
       </div>
     </Part>
   );
@@ -162,11 +162,11 @@ function What() {
   const { control, watch } = useFormContext<PlanWish>();
   const [loadingId, easyId, hasEasy] = watch(['loadingId', 'easyId', 'hasEasy']);
   return (
-    <Part title="What">
+    <Part title="Sessions">
       <div className="grid gap-4 py-3 sm:grid-cols-3">
         <WholeField label="Sessions for the goal, a week" field="loadingDays" />
         <WholeField label="Minutes of each" field="loadingMin" disabled={loadingId !== ''} />
-        <PlanChoice label="They go by" field="loadingId" />
+        <PlanChoice label="Sequence for these days" field="loadingId" />
         <Controller
           control={control}
           name="hasEasy"
@@ -175,7 +175,7 @@ function What() {
         {hasEasy && (
           <>
             <WholeField label="Minutes of an easy day" field="easyMin" disabled={easyId !== ''} />
-            <PlanChoice label="Easy days go by" field="easyId" />
+            <PlanChoice label="Sequence for easy days" field="easyId" />
           </>
         )}
       </div>
@@ -210,7 +210,7 @@ function PlanChoice({ label, field }: { label: string; field: 'loadingId' | 'eas
   const { register } = useFormContext<PlanWish>();
   return (
     <SelectField label={label} {...register(field)}>
-      <option value="">a sequence composed for it</option>
+      <option value="">generate one</option>
       {sequences.data?.map(({ id, title }) => (
         <option key={id} value={id}>
           {title}

@@ -8,7 +8,7 @@ import { type PlanWish, schemeOf } from './plan-wish.js';
 export function PlannedWeeks({ wish, faults, children }: { wish: PlanWish; faults: readonly Fault[]; children: ReactNode }) {
   if (faults.length > 0) {
     return (
-      <Part title="Its weeks">
+      <Part title="Weeks">
         <ul className="py-2 text-small text-iron">
           {faults.map(({ pointer, label, message }) => (
             <li key={pointer}>
@@ -39,7 +39,7 @@ export function PlannedWeeks({ wish, faults, children }: { wish: PlanWish; fault
         </li>
         {event && (
           <li>
-            Tapered to {event.name} on {dayWords(event.day)}: half of what loads, nothing of it in the last three days
+            Tapered to {event.name} on {dayWords(event.day)}: half the load, and none in the last three days
           </li>
         )}
       </ul>

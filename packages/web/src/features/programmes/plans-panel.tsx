@@ -13,7 +13,7 @@ export function PlansPanel({ view, athleteId }: { view: ProgrammeView; athleteId
   const put = (id: string, change: (plan: ProgrammePlan) => ProgrammePlan) =>
     changeProgrammeHead({ plans: plans.map((plan) => (plan.id === id ? change(plan) : plan)) });
   return (
-    <Part title="Its sequences">
+    <Part title="Sequences">
       <ul>
         {plans.map((plan) => {
           const title = view.sequences.get(plan.id)?.title ?? 'Removed sequence';
@@ -28,11 +28,11 @@ export function PlansPanel({ view, athleteId }: { view: ProgrammeView; athleteId
               </Link>
               <div className="mt-1 grid grid-cols-2 gap-2">
                 <label>
-                  Begins at
+                  Starts at
                   <input
                     type="time"
                     className={INPUT}
-                    aria-label={`${title} begins at`}
+                    aria-label={`${title} starts at`}
                     value={plan.beginsAt ?? ''}
                     onChange={({ target: { value } }) =>
                       put(plan.id, ({ beginsAt: _, ...rest }) => ({ ...rest, ...(value && { beginsAt: value }) }))
@@ -40,14 +40,14 @@ export function PlansPanel({ view, athleteId }: { view: ProgrammeView; athleteId
                   />
                 </label>
                 <label>
-                  Grows by itself
+                  Automatic growth
                   <select
                     className={INPUT}
-                    aria-label={`${title} grows by itself`}
+                    aria-label={`Automatic growth of ${title}`}
                     value={rise ? `${rise.steps} ${rise.each}` : ''}
                     onChange={({ target: { value } }) => put(plan.id, ({ rise: _, ...rest }) => ({ ...rest, ...riseOf(value) }))}
                   >
-                    <option value="">no</option>
+                    <option value="">none</option>
                     {(Object.keys(RISES) as (keyof typeof RISES)[]).flatMap((each) =>
                       STEPS.map((steps) => (
                         <option key={`${steps} ${each}`} value={`${steps} ${each}`}>
@@ -62,9 +62,7 @@ export function PlansPanel({ view, athleteId }: { view: ProgrammeView; athleteId
           );
         })}
       </ul>
-      <p className="mt-1 text-fine text-ink-soft">
-        A step is a repetition, five seconds, a breath or five metres; it ends at what is usual.
-      </p>
+      <p className="mt-1 text-fine text-ink-soft">A step is a rep, five seconds, a breath or five metres. It stops at the usual limit.</p>
     </Part>
   );
 }

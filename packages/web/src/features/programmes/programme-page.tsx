@@ -146,7 +146,9 @@ function Weeks({ question, document, athleteId, programmeId }: WeeksProps) {
           {chosen?.kind === 'week' && <WeekPanel view={view} index={chosen.index} />}
           {!chosen && (
             <Part title="On the calendar">
-              <Empty>Choose a session, a day or a week. Drag a session to another day, or move it with Alt and the arrows.</Empty>
+              <Empty>
+                Select a session, day or week to edit it. Drag a session to another day, or move it with Alt and the arrow keys.
+              </Empty>
             </Part>
           )}
           <FindingsList findings={view.findings} />

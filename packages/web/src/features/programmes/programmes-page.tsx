@@ -23,22 +23,22 @@ export default function ProgrammesPage() {
       lead="Sequences over weeks: which on what day, what each week is for, and what the rules say of it."
       actions={
         <>
-          <ButtonLink to="/simulation">Try the rules</ButtonLink>
+          <ButtonLink to="/simulation">Simulate progression rules</ButtonLink>
           <ButtonLink kind="primary" to="/programmes/new">
             New programme
           </ButtonLink>
         </>
       }
     >
-      <Part title="Running">
+      <Part title="Current">
         {running.length > 0 ? (
           <Rows programmes={running} today={today} />
         ) : (
-          <Empty>No programme runs. Make one from a goal, a start and the days that there are.</Empty>
+          <Empty>No current programme. Create one from a goal, a start and the available days.</Empty>
         )}
       </Part>
       {over.length > 0 && (
-        <Part title="Over" className="mt-8">
+        <Part title="Finished" className="mt-8">
           <Rows programmes={over} today={today} />
         </Part>
       )}
@@ -52,7 +52,7 @@ function Rows({ programmes, today }: { programmes: readonly ProgrammeListItem[];
   function takeOut({ id, title }: ProgrammeListItem) {
     remove.mutate({ id, undo: false });
     show({
-      text: `${title} is taken off the list.`,
+      text: `${title} archived.`,
       action: { label: 'Undo', run: () => remove.mutate({ id, undo: true }) },
     });
   }
@@ -76,8 +76,8 @@ function Rows({ programmes, today }: { programmes: readonly ProgrammeListItem[];
           <span className="w-44 text-small text-ink-soft">
             {[weekText(programme, today), programme.next && `next ${dayText(programme.next.day)}`].filter(Boolean).join(', ')}
           </span>
-          <Button kind="quiet" aria-label={`Take ${programme.title} off the list`} onClick={() => takeOut(programme)}>
-            Take off
+          <Button kind="quiet" aria-label={`Archive ${programme.title}`} onClick={() => takeOut(programme)}>
+            Archive
           </Button>
         </li>
       ))}

@@ -44,24 +44,24 @@ export function SessionPanel({
       <div className="grid gap-3 py-2 text-small">
         <p>
           {load ? minutesText(load.durationMs) : ''}
-          {week && week.amountPercent !== 100 && load?.isLoading ? `; this week holds ${week.amountPercent} % of what loads` : ''}
-          {hard.length > 0 ? `; ${hard.join(' and ')} work hard, at ${HARD_PERCENT} % and more` : ''}.
+          {week && week.amountPercent !== 100 && load?.isLoading ? `; deload: ${week.amountPercent} % of the load` : ''}
+          {hard.length > 0 ? `; ${hard.join(' and ')} at high effort, ${HARD_PERCENT} % and more` : ''}.
         </p>
         {isAhead(session) && (
           <div className="flex flex-wrap gap-1">
             <Button disabled={!canMove(view, session, -1)} onClick={() => moveBy(view, session, -1)}>
-              A day earlier
+              One day earlier
             </Button>
             <Button disabled={!canMove(view, session, 1)} onClick={() => moveBy(view, session, 1)}>
-              A day later
+              One day later
             </Button>
-            <Button onClick={() => leaveOut(session)}>Leave out</Button>
-            {state === 'due' && <ButtonLink to={leadPath(sequenceId, athleteId, { programmeId, sessionId: id })}>Lead</ButtonLink>}
+            <Button onClick={() => leaveOut(session)}>Skip</Button>
+            {state === 'due' && <ButtonLink to={leadPath(sequenceId, athleteId, { programmeId, sessionId: id })}>Start session</ButtonLink>}
           </div>
         )}
         <Doses session={session} plan={view.sequences.get(session.planId)} />
         <Link className="underline underline-offset-2" to={`/sequences/${sequenceId}?athlete=${athleteId}`}>
-          Open the sequence
+          Open sequence
         </Link>
       </div>
     </Part>

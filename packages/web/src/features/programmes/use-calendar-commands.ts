@@ -10,10 +10,10 @@ const CALENDAR = '[aria-label=Calendar]';
 const WAYS = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 } as const;
 type Way = keyof typeof WAYS;
 const WAY_WORDS: Record<Way, string> = {
-  ArrowLeft: 'a day earlier',
-  ArrowRight: 'a day later',
-  ArrowUp: 'a week earlier',
-  ArrowDown: 'a week later',
+  ArrowLeft: 'one day earlier',
+  ArrowRight: 'one day later',
+  ArrowUp: 'one week earlier',
+  ArrowDown: 'one week later',
 };
 
 /** The day that the focus stands on, or in. */
@@ -64,7 +64,7 @@ export function useCalendarCommands(view: ProgrammeView): void {
       ...moves,
       {
         keys: 'Delete',
-        label: 'Leave the session out',
+        label: 'Skip the session',
         group: GROUP,
         within: CALENDAR,
         run: () => {
@@ -74,7 +74,7 @@ export function useCalendarCommands(view: ProgrammeView): void {
           requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-day="${session.day}"]`)?.focus());
         },
       },
-      { keys: 'Escape', label: 'Look at nothing in particular', group: GROUP, run: () => choose(null) },
+      { keys: 'Escape', label: 'Clear the selection', group: GROUP, run: () => choose(null) },
       { keys: '$mod+z', label: 'Undo', group: GROUP, run: undoProgramme, whileTyping: true },
       { keys: '$mod+Shift+z', label: 'Redo', group: GROUP, run: redoProgramme, whileTyping: true },
       {

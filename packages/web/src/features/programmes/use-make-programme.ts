@@ -87,7 +87,7 @@ export function useMakeProgramme(athlete: Athlete): Making {
     setTrouble(null);
     try {
       const plans = await planned(wish);
-      setStep('Storing it …');
+      setStep('Saving…');
       const { weeks, sessions, event } = schemeOf(wish);
       const { fromDay, goalId, methodId } = wish;
       const named = TRAINING_GOALS.find(({ id }) => id === goalId)?.name ?? 'Programme';

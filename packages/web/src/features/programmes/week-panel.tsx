@@ -34,7 +34,7 @@ export function WeekPanel({ view, index }: { view: ProgrammeView; index: number 
     <Part title={`Week ${index + 1}`} aside={<span className="text-small text-ink-soft">from {dayWords(week.monday)}</span>}>
       <div className="grid gap-3 py-2">
         <Segments
-          label="What the week is for"
+          label="Purpose of the week"
           size="small"
           options={WEEK_KIND_IDS}
           words={(kind) => WEEK_KINDS[kind].label}
@@ -42,7 +42,7 @@ export function WeekPanel({ view, index }: { view: ProgrammeView; index: number 
           choose={(kind) => put(kind, WEEK_KINDS[kind].usualPercent)}
         />
         <p className="text-small text-ink-soft">{WEEK_KINDS[week.kind].words}.</p>
-        <SelectField label="Of what loads" value={week.amountPercent} onChange={(event) => put(week.kind, Number(event.target.value))}>
+        <SelectField label="Load" value={week.amountPercent} onChange={(event) => put(week.kind, Number(event.target.value))}>
           {AMOUNTS.map((amount) => (
             <option key={amount} value={amount}>
               {amount} %
@@ -81,7 +81,7 @@ export function WeekPanel({ view, index }: { view: ProgrammeView; index: number 
               })
             }
           >
-            What if it is missed?
+            What if they miss it?
           </Button>
         )}
       </div>

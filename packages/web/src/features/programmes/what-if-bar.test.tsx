@@ -8,7 +8,7 @@ import { FindingsList } from './findings-list.js';
 import { WhatIfBar } from './what-if-bar.js';
 
 const PROGRAMME: Programme = {
-  title: 'Eight weeks',
+  title: 'Last 8 weeks',
   fromDay: '2026-06-08',
   weeks: [{ kind: 'build', amountPercent: 100 }],
   plans: [{ id: 'a', sequenceId: '01890000-0000-7000-8000-0000000000aa' }],
@@ -39,7 +39,7 @@ describe('what is tried', () => {
     tryOut(whatIf);
     const { user } = show(<WhatIfBar whatIf={whatIf} before={viewWith(finding('Too much.'))} after={viewWith(finding('A long gap.'))} />);
     expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual(['+ A long gap.', '− Too much.']);
-    await user.click(screen.getByRole('button', { name: 'Do it' }));
+    await user.click(screen.getByRole('button', { name: 'Apply' }));
     expect(days()).toEqual([]);
     expect(useCalendar.getState().whatIf).toBeNull();
     undoProgramme();
@@ -50,7 +50,7 @@ describe('what is tried', () => {
     tryOut(whatIf);
     const same = viewWith(finding('Too much.'));
     const { user } = show(<WhatIfBar whatIf={whatIf} before={same} after={same} />);
-    expect(screen.getByText('The rules say the same as now.')).toBeTruthy();
+    expect(screen.getByText('The checks find the same as now.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Back to the plan' }));
     expect(days()).toEqual(['2026-06-09']);
   });
@@ -66,8 +66,8 @@ describe('what the rules say', () => {
     expect(days()).toEqual(['2026-06-10']);
   });
 
-  test('is told in words where it is nothing', () => {
+  test('is told in words where it hurts nothing', () => {
     show(<FindingsList findings={[]} />);
-    expect(screen.getByText(/^Nothing: the days have room/)).toBeTruthy();
+    expect(screen.getByText(/^All good: the rest days are enough/)).toBeTruthy();
   });
 });

@@ -21,7 +21,7 @@ export function WhatIfBar({ whatIf, before, after }: Props) {
     <div role="status" className="mb-4 border-l-4 border-cobalt bg-cobalt-wash px-3 py-2">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
         <p>
-          <b>What if {whatIf.words}?</b> {come.length + gone.length === 0 ? 'The rules say the same as now.' : ''}
+          <b>What if {whatIf.words}?</b> {come.length + gone.length === 0 ? 'The checks find the same as now.' : ''}
         </p>
         <span className="flex gap-2">
           <Button
@@ -31,7 +31,7 @@ export function WhatIfBar({ whatIf, before, after }: Props) {
               changeProgramme(whatIf.edits);
             }}
           >
-            Do it
+            Apply
           </Button>
           <Button onClick={() => tryOut(null)}>Back to the plan</Button>
         </span>

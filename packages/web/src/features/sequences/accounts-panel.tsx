@@ -21,7 +21,7 @@ import { HandHeads } from '../../ui/marks.js';
 /** What a session comes to, hand by hand and muscle by muscle, and how opposites stand to each other. */
 export function AccountsPanel({ account, balance, band }: { account: SessionAccount; balance: Balance; band: number }) {
   return (
-    <section aria-label="Accounts" className="grid gap-3">
+    <section aria-label="Totals" className="grid gap-3">
       <HandTable account={account} />
       <DoseTable doses={account.doses} />
       <BalanceBars balance={balance} band={band} />
@@ -49,7 +49,7 @@ export function HandTable({ account: { hands } }: { account: Pick<SessionAccount
     <table className="w-full text-small">
       <thead>
         <tr className="border-b border-ink">
-          <th className="pb-0.5 text-left font-semibold">Sums</th>
+          <th className="pb-0.5 text-left font-semibold">Totals</th>
           <HandHeads />
           <td className="w-8" />
         </tr>
@@ -156,7 +156,7 @@ function Beam({ ratio, band }: { ratio: Ratio; band: number }) {
 }
 
 function said({ ratio }: Ratio): string {
-  if (ratio === null) return 'too little to say';
-  if (!Number.isFinite(ratio) || ratio === 0) return 'one only';
+  if (ratio === null) return 'not enough data';
+  if (!Number.isFinite(ratio) || ratio === 0) return 'one side only';
   return ratio >= 1 ? `${ratio.toFixed(1)} : 1` : `1 : ${(1 / ratio).toFixed(1)}`;
 }

@@ -46,10 +46,10 @@ export function BlockDemand({ block, movement, level, seen }: { block: Block; mo
         <Demand person={person} block={block} level={level} />
         <FoundLoad seen={seen} block={block} movement={movement} level={level} />
         <p className="text-fine text-ink-soft">
-          For {name}.{level.meantFor && ` Its usual dose is ${STRENGTH_WORDS[level.meantFor]}.`}{' '}
+          For {name}.{level.meantFor && ` Default dose: ${STRENGTH_WORDS[level.meantFor]}.`}{' '}
           {level.load.kind !== 'rest' && (
             <Link className="underline underline-offset-2" to={`/bench?${query}`}>
-              Open on the load bench
+              Open in load bench
             </Link>
           )}
         </p>
@@ -100,7 +100,7 @@ function FoundLoad({ seen, block, movement, level }: Parameters<typeof BlockDema
         {dose.effortPercent} % for {seen.name}: <b className="figures">{metricText('kg', kg, 2)}</b>
       </span>
       <button type="button" className="underline underline-offset-2" onClick={() => changeDose(block.id, kept)}>
-        Keep this weight
+        Use this weight
       </button>
     </p>
   );

@@ -86,7 +86,7 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
 
   if (!blocks.length) {
     return (
-      <p className="py-10 text-ink-soft">Nothing here yet. Search the shelf on the left and press Enter, or click a movement to add it.</p>
+      <p className="py-10 text-ink-soft">No blocks yet. Search the shelf on the left and press Enter, or click a movement to add it.</p>
     );
   }
   return (
@@ -156,7 +156,7 @@ function blockConcerns(
     // Why stands once, in the checks.
     ...(stops.length ? [{ stop: true, text: `Not before clearance: the ${waitingHand(level, hands, cautions)}.` }] : []),
     ...[...avoid, ...care].map((text) => ({ stop: false, text })),
-    ...(missing.length ? [{ stop: false, text: `Not within reach: ${missing.join(', ')}.` }] : []),
+    ...(missing.length ? [{ stop: false, text: `Equipment missing: ${missing.join(', ')}.` }] : []),
   ];
 }
 

@@ -164,7 +164,7 @@ function DoseMarks({ block, movement, level, likely }: Pick<Props, 'block' | 'mo
       {dose.effortPercent !== undefined && effortMeans(level) !== null && <EffortMark percent={dose.effortPercent} />}
       {likely && <span className="text-ink-soft figures">{likely}</span>}
       {breakS !== undefined && <span className="text-ink-soft figures">after a break of {breakS} s</span>}
-      {lookAgain && <span className="text-ink-soft">look again: {lookAgain.join(', ')}</span>}
+      {lookAgain && <span className="text-ink-soft">recheck: {lookAgain.join(', ')}</span>}
     </div>
   );
 }
@@ -195,8 +195,8 @@ function Opened({ block, movement, level, seen }: Pick<Props, 'block' | 'movemen
 
 const MARKS: Record<Severity, { className: string; word: string }> = {
   stop: { className: 'bg-iron', word: 'stop' },
-  mend: { className: 'bg-load-4', word: 'to mend' },
-  look: { className: 'bg-load-2', word: 'worth a look' },
+  mend: { className: 'bg-load-4', word: 'to fix' },
+  look: { className: 'bg-load-2', word: 'worth a check' },
 };
 
 /** That the checks have something to say of this block, and how much it weighs. */
@@ -227,5 +227,5 @@ function RowTools({ block, name, inRounds }: { block: Block; name: string; inRou
 export function removeWithUndo(id: string, name: string): void {
   removeBlock(id);
   followSelection();
-  useToast.getState().show({ text: `${name} removed. Ctrl Z brings it back.` });
+  useToast.getState().show({ text: `${name} removed. Press Ctrl Z to undo.` });
 }

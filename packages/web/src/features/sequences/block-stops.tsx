@@ -7,7 +7,7 @@ interface Props {
 }
 
 const WORDS: Record<LookStop, string> = {
-  'between hands': 'compare before the hands change',
+  'between hands': 'compare before changing hands',
   after: 'repeat the first circles afterwards',
 };
 
@@ -21,7 +21,7 @@ export function BlockStops({ block, onChange }: Props) {
     <div className="flex flex-wrap items-end gap-x-4 gap-y-2 text-small">
       <Stepper name="break before, s" value={breakS} limit={DOSE_LIMITS.restS} step={5} set={(value) => onChange({ breakS: value })} />
       <fieldset className="flex flex-wrap items-center gap-x-3 pb-1">
-        <legend className="float-left mr-2 text-ink-soft">look again:</legend>
+        <legend className="float-left mr-2 text-ink-soft">recheck:</legend>
         {stops.map((stop) => (
           <label key={stop} className="flex items-center gap-1.5">
             <input

@@ -16,7 +16,7 @@ import type { Seen } from '../../domain/sequence/session-view.js';
 /** What the sequence leaves of each muscle group at its lowest, and where something cannot be held. */
 export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequence }) {
   const { courses } = seen.view;
-  if (courses.size === 0) return <p className="text-small text-ink-soft">Nothing works against load here.</p>;
+  if (courses.size === 0) return <p className="text-small text-ink-soft">No muscle works against load here.</p>;
   const bands = lowestBands(seen.view);
   const groups = [...new Set([...courses.keys()].map((key) => partsOf(key).group))];
   const lowest = (group: MuscleGroup) => Math.min(...HANDS.map((hand) => courses.get(`${hand} ${group}`)?.lowest ?? 1));
@@ -24,11 +24,11 @@ export function CapacityPanel({ seen, document }: { seen: Seen; document: Sequen
   return (
     <section aria-label="Capacity left">
       <h2 className="text-body">
-        <Asked term="capacityLeft">Strength left, at the lowest</Asked>
+        <Asked term="capacityLeft">Lowest strength left</Asked>
       </h2>
       <p className="mb-1 text-fine text-ink-soft">
-        For {seen.whom.name}: how much of its strength each muscle group still has when it is most tired. Work can be held while more is
-        left than it asks for.
+        For {seen.whom.name}: how much strength each muscle group still has when it is most tired. Work is possible while more is left than
+        it needs.
       </p>
       <Failures courses={courses} document={document} />
       <table className="w-full text-small">

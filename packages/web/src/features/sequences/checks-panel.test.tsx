@@ -54,13 +54,13 @@ describe('what the checks say', () => {
 
   test('what would answer it is looked for, says exactly what it changes, and is taken back by one undo', async () => {
     const { user } = show(<Panel />);
-    expect(within(item('Only one direction')).getByText('Looking for what would help …')).toBeTruthy();
+    expect(within(item('Only one direction')).getByText('Looking for fixes…')).toBeTruthy();
     const [first] = await offered('Only one direction');
     expect(first!.textContent).toBe('Wrist circles: first → each direction');
     await user.click(first!);
     expect(useEditor.getState().document!.blocks[0]!.dose.directions).toBe('each');
     expect(screen.queryByText('Only one direction')).toBeNull();
-    expect(useToast.getState().toast!.text).toBe('Wrist circles: first → each direction: done. Ctrl Z brings it back.');
+    expect(useToast.getState().toast!.text).toBe('Wrist circles: first → each direction: done. Press Ctrl Z to undo.');
     act(undo);
     expect(useEditor.getState().document).toEqual(LOPSIDED);
   });
@@ -68,7 +68,7 @@ describe('what the checks say', () => {
   test('where nothing helps without harm it says so, and whose it is to decide', () => {
     const [finding] = findingsOf(viewFor(LOPSIDED));
     show(<ChecksPanel findings={[finding!]} document={LOPSIDED} offers={new Map([[keyOfFinding(finding!), []]])} />);
-    expect(screen.getByText(/^Nothing within reach answers this .* Yours to decide\.$/)).toBeTruthy();
+    expect(screen.getByText(/^No fix without a new problem\. Your decision\.$/)).toBeTruthy();
   });
 
   test('a check is muted with a reason or not at all, and heard again', async () => {
@@ -84,7 +84,7 @@ describe('what the checks say', () => {
     expect(screen.getByTestId('findings').textContent).not.toBe(before);
     await user.click(screen.getByText('Muted here: 1'));
     expect(screen.getByText('the other way hurts today')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Hear again' }));
+    await user.click(screen.getByRole('button', { name: 'Unmute' }));
     expect(screen.getByTestId('findings').textContent).toBe(before);
   });
 
@@ -92,7 +92,7 @@ describe('what the checks say', () => {
     const { user } = show(<Panel />);
     await user.click(within(item('Only one direction')).getByRole('button', { name: 'Mute' }));
     await user.type(screen.getByRole('textbox', { name: /^Why “Only one direction”/ }), 'no{Escape}');
-    expect(screen.queryByRole('textbox', { name: /^Why/ })).toBeNull();
+    expect(screen.queryByRole('textbox', { name: /^Why\?/ })).toBeNull();
     expect(useEditor.getState().document!.mutes).toBeUndefined();
   });
 
@@ -105,7 +105,7 @@ describe('what the checks say', () => {
 
   test('a sequence without a fault is told to be one', () => {
     show(<ChecksPanel findings={[]} document={LOPSIDED} offers={new Map()} />);
-    expect(screen.getByTestId('findings').textContent).toBe('nothing found');
-    expect(screen.getByRole('status').textContent).toBe('The checks find nothing.');
+    expect(screen.getByTestId('findings').textContent).toBe('no findings');
+    expect(screen.getByRole('status').textContent).toBe('The checks find no problems.');
   });
 });

@@ -19,8 +19,8 @@ import { Disclosure } from '../../ui/disclosure.js';
 
 const LOOK: Record<Severity, { edge: string; word: string }> = {
   stop: { edge: 'border-iron bg-iron-wash', word: 'Stop' },
-  mend: { edge: 'border-load-4 bg-white', word: 'Mend' },
-  look: { edge: 'border-load-2 bg-white', word: 'Look' },
+  mend: { edge: 'border-load-4 bg-white', word: 'Fix' },
+  look: { edge: 'border-load-2 bg-white', word: 'Check' },
 };
 
 /** The checks of a sequence as it is edited: what would answer each is looked for while nobody types. */
@@ -47,14 +47,14 @@ export function ChecksPanel({
       <h2 className="flex items-baseline justify-between border-b-2 border-ink pb-0.5 text-body">
         Checks
         <span className="font-text text-small font-normal text-ink-soft figures" data-testid="findings">
-          {heard.length === 0 ? 'nothing found' : `${heard.length} found`}
+          {heard.length === 0 ? 'no findings' : `${heard.length} found`}
         </span>
       </h2>
       <p className="sr-only" role="status">
-        {heard.length === 0 ? 'The checks find nothing.' : `The checks find ${heard.length}.`}
+        {heard.length === 0 ? 'The checks find no problems.' : `The checks find ${heard.length}.`}
       </p>
       {measure && <p className="border-b border-line bg-cobalt-wash px-2 py-1 text-small">{decidesWords(measure)}</p>}
-      {heard.length === 0 && <p className="py-2 text-small text-ink-soft">All {CHECKS.length} checks are silent.</p>}
+      {heard.length === 0 && <p className="py-2 text-small text-ink-soft">All {CHECKS.length} checks passed.</p>}
       <ul>
         {heard.map((finding) => (
           <FindingItem
@@ -74,7 +74,7 @@ export function ChecksPanel({
 /** Carries an answer out and says so: one undo brings everything back. */
 function mend({ label, edits }: Offer): void {
   carryOut(edits);
-  useToast.getState().show({ text: `${label}: done. Ctrl Z brings it back.` });
+  useToast.getState().show({ text: `${label}: done. Press Ctrl Z to undo.` });
 }
 
 interface ItemProps {
@@ -138,12 +138,12 @@ function FindingItem({ finding, document, offers, first }: ItemProps) {
 
 /** What would answer a finding, the gentlest first; each says exactly what it changes. */
 function Offers({ offers, first }: Pick<ItemProps, 'offers' | 'first'>) {
-  if (!offers) return <p className="mt-1 text-fine text-ink-soft">Looking for what would help …</p>;
+  if (!offers) return <p className="mt-1 text-fine text-ink-soft">Looking for fixes…</p>;
   if (offers.length === 0) {
-    return <p className="mt-1 text-fine text-ink-soft">Nothing within reach answers this without raising another. Yours to decide.</p>;
+    return <p className="mt-1 text-fine text-ink-soft">No fix without a new problem. Your decision.</p>;
   }
   return (
-    <ul className="mt-1 grid justify-items-start gap-1" aria-label="What would answer it">
+    <ul className="mt-1 grid justify-items-start gap-1" aria-label="Possible fixes">
       {offers.map((offer, index) => (
         <li key={offer.label}>
           <button
@@ -183,8 +183,8 @@ function MuteForm({ check, title, done }: { check: string; title: string; done: 
       }}
     >
       <input
-        aria-label={`Why “${title}” may be unheeded here`}
-        placeholder="Why it may be unheeded here"
+        aria-label={`Why “${title}” can be muted here`}
+        placeholder="Why it can be muted here"
         className={`${INPUT} text-small`}
         required
         autoFocus
@@ -210,7 +210,7 @@ function Muted({ mutes }: { mutes: NonNullable<Sequence['mutes']> }) {
               {CHECKS.find(({ id }) => id === check)?.title ?? check}: <i>{reason}</i>
             </span>
             <button type="button" className="text-fine underline underline-offset-2" onClick={() => muteCheck(check, null)}>
-              Hear again
+              Unmute
             </button>
           </li>
         ))}

@@ -87,7 +87,7 @@ export default function ComparePage() {
         <SideBySide left={sides.left} right={sides.right} measure={measure} />
       ) : (
         <p className="border-b border-line py-6 text-ink-soft">
-          Choose another sequence, or a day on which this one was led: as it was planned then, or as it was done.
+          Choose another sequence, or a day when this one was led: as planned then, or as done.
         </p>
       )}
     </Page>

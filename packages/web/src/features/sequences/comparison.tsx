@@ -43,7 +43,7 @@ export function DoseComparison({ left, right }: { left: Laid; right: Laid }) {
               </th>
             )),
           )}
-          <th className="py-1 text-right font-normal">left over right</th>
+          <th className="py-1 text-right font-normal">left to right</th>
         </tr>
       </thead>
       <tbody>
@@ -114,7 +114,7 @@ function cellOf({ sequence, timeline }: SessionView, block: Block): RowCell {
 }
 
 function Cell({ cell }: { cell: RowCell | null }) {
-  if (!cell) return <td className="w-1/2 px-2 py-1 text-ash">not there</td>;
+  if (!cell) return <td className="w-1/2 px-2 py-1 text-ash">missing</td>;
   return (
     <td className="w-1/2 px-2 py-1">
       <span className="flex items-baseline gap-2">

@@ -65,7 +65,7 @@ describe('a dose by steppers', () => {
     expect(shown('weight, kg')).toBe('3');
     await user.click(button('More weight, kg'));
     expect(printDose(now)).toBe('2x8 3.5kg L,R');
-    await user.click(button('More effort that finds the load, %'));
+    await user.click(button('More effort that sets the load, %'));
     expect(printDose(now)).toBe('2x8 @5% L,R');
     expect(screen.queryByRole('group', { name: 'weight, kg' })).toBeNull();
   });

@@ -7,7 +7,7 @@ import { PotPanel } from './pot-panel.js';
 import type { Seen } from '../../domain/sequence/session-view.js';
 import { WheelPanel } from '../../domain/sequence/wheel-panel.js';
 
-const TABS = ['Pot', 'Wheel', 'Sums', 'Capacity'] as const;
+const TABS = ['Pot', 'Wheel', 'Totals', 'Capacity'] as const;
 
 interface Props {
   document: Sequence;

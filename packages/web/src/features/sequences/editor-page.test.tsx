@@ -139,8 +139,8 @@ describe('the editor', () => {
         .getByRole('img')
         .getAttribute('aria-label'),
     ).toMatch(/unloaded: .*flexion.*planted: .*extension/);
-    await user.click(screen.getByRole('tab', { name: 'Sums' }));
-    expect(screen.getByRole('region', { name: 'Accounts' }).textContent).toMatch(/wrist flexors\s*\d\.\d\d/);
+    await user.click(screen.getByRole('tab', { name: 'Totals' }));
+    expect(screen.getByRole('region', { name: 'Totals' }).textContent).toMatch(/wrist flexors\s*\d\.\d\d/);
     await user.click(screen.getByRole('tab', { name: 'Capacity' }));
     expect(screen.getByRole('region', { name: 'Capacity left' }).textContent).toContain('wrist flexors');
     act(() => block(3).focus());
@@ -180,7 +180,7 @@ describe('the editor', () => {
       { timeout: 4000 },
     );
     await user.click(screen.getByText('Muted here: 1'));
-    await user.click(screen.getByRole('button', { name: 'Hear again' }));
+    await user.click(screen.getByRole('button', { name: 'Unmute' }));
     expect(useEditor.getState().document!.mutes ?? []).toEqual([]);
   });
 });

@@ -188,7 +188,7 @@ function Heading({ document }: { document: Sequence }) {
       />
       <input
         aria-label="Purpose"
-        placeholder="What it is for"
+        placeholder="Purpose"
         className="w-full bg-transparent text-small text-ellipsis text-ink-soft placeholder:text-ash"
         maxLength={SEQUENCE_LIMITS.purposeLength}
         key={`purpose ${document.purpose}`}
@@ -222,7 +222,7 @@ const Tools = memo(function Tools({ id, athleteId, chooseAthlete, instead, show 
         <Redo2 size={18} />
       </IconButton>
       <WhomChoice
-        label="Seen for"
+        label="Athlete"
         className="w-44"
         nobody="For anybody"
         value={athleteId}
@@ -232,7 +232,7 @@ const Tools = memo(function Tools({ id, athleteId, chooseAthlete, instead, show 
         Fit
       </Button>
       <ButtonLink kind="primary" to={`/sequences/${id}/lead${query}`}>
-        Lead
+        Start session
       </ButtonLink>
       <MoreMenu
         items={[

@@ -10,8 +10,8 @@ interface Props {
 /** What it is of, beside the number. */
 const NAMES = {
   pressed: 'effort, %',
-  'finds the load': 'effort that finds the load, %',
-  kept: 'hand kept at, %',
+  'finds the load': 'effort that sets the load, %',
+  kept: 'grip held at, %',
   pushed: 'push back, %',
 } as const;
 const STEP = 5;

@@ -33,13 +33,13 @@ export function FitPanel({ document, athlete, onClose }: Props) {
   function take(fitted: Sequence) {
     const { title, purpose, pacing, mutes, tests } = document;
     replaceSequence({ ...fitted, title, purpose, pacing, ...(mutes && { mutes }), ...(tests && { tests }) });
-    useToast.getState().show({ text: 'Fitted. Ctrl Z brings back what was there.' });
+    useToast.getState().show({ text: 'Fitted. Press Ctrl Z to undo.' });
     onClose();
   }
   return (
-    <section ref={panel} tabIndex={-1} aria-label="Fit anew" className="grid gap-4 pt-3 outline-none">
+    <section ref={panel} tabIndex={-1} aria-label="Fit to time" className="grid gap-4 pt-3 outline-none">
       <form
-        aria-label="What it is fitted to"
+        aria-label="Fit settings"
         className="grid gap-3 border-b border-line pb-4"
         onSubmit={(event) => {
           event.preventDefault();
@@ -47,17 +47,17 @@ export function FitPanel({ document, athlete, onClose }: Props) {
         }}
       >
         <WishForm wishes={wishes} change={setWishes} />
-        <Switch label="Other movements may come in" className="text-small" on={others} turn={setOthers} />
+        <Switch label="Allow other movements" className="text-small" on={others} turn={setOthers} />
         <div className="flex gap-2">
           <Button kind="primary" type="submit">
-            Fit anew
+            Fit to time
           </Button>
           <Button kind="quiet" className="ml-auto" onClick={onClose}>
             Back to the rows
           </Button>
         </div>
       </form>
-      <AnswerView composition={composition} takeLabel="Take it" take={take} />
+      <AnswerView composition={composition} takeLabel="Use this sequence" take={take} />
     </section>
   );
 }

@@ -27,7 +27,7 @@ export const MethodChoice = memo(function MethodChoice({ methodId }: { methodId:
           ))}
         </select>
         <Link className="underline underline-offset-2" to={`/methods/${method.id}`}>
-          See it
+          Show method
         </Link>
       </label>
     </div>

@@ -56,7 +56,7 @@ export function OwnLoadSteppers({ dose, movement, level, onChange }: Props) {
           set={(value) => onChange(withOwnSet(dose, name, kept(value)))}
         />
         {own !== undefined && (
-          <IconButton name={`${label}: as the level has it`} className="h-8 w-6!" onClick={() => onChange(withOwnSet(dose, name, null))}>
+          <IconButton name={`${label}: as in the level`} className="h-8 w-6!" onClick={() => onChange(withOwnSet(dose, name, null))}>
             <X size={14} />
           </IconButton>
         )}

@@ -28,7 +28,7 @@ export function PotPanel({ seen }: { seen: Seen }) {
     const svg = holder.current?.querySelector('svg');
     if (!svg) return;
     saveDrawing(svg, `${view.sequence.title} pot`, kind).catch(() => {
-      useToast.getState().show({ text: 'The picture could not be made. Try the other kind of file.' });
+      useToast.getState().show({ text: 'Couldn’t make the picture. Try the other file type.' });
     });
   }
 
@@ -52,7 +52,7 @@ export function PotPanel({ seen }: { seen: Seen }) {
           className="block w-full"
         />
       </div>
-      <ul className="text-small" aria-label="What the pot says">
+      <ul className="text-small" aria-label="How to read the pot">
         {words.map((word) => (
           <li key={word} className={`border-l-4 px-2 py-0.5 ${fine ? 'border-celadon-fill' : 'border-load-3'}`}>
             {word}

@@ -30,7 +30,7 @@ export function RoundGroup({ round, names, children }: Props) {
           <Stepper name="rest between, s" value={restS} limit={ROUND_LIMITS.restS} step={5} set={(value) => set({ restS: value })} />
           <Disclosure
             className="text-small data-open:order-last data-open:basis-full"
-            title={roundChangeWords(change) || 'Every round alike'}
+            title={roundChangeWords(change) || 'Same dose every round'}
             buttonClassName="py-1.5"
           >
             <div className="flex flex-wrap items-end gap-x-2.5 gap-y-1 pb-1">

@@ -32,11 +32,11 @@ export default function SequencesPage() {
   return (
     <Page
       title="Sequences"
-      lead={`${sequences.data.length} on the shelf`}
+      lead={`${sequences.data.length} sequences`}
       actions={
         <>
           <FileButton name="Sequence file" disabled={load.isPending} choose={(chosen) => void importFile(chosen)} />
-          <ButtonLink to="/compose">Compose</ButtonLink>
+          <ButtonLink to="/compose">Generate</ButtonLink>
           <Button kind="primary" onClick={() => void newSequence('New sequence').then((id) => navigate(`/sequences/${id}`))}>
             New sequence
           </Button>
@@ -46,7 +46,7 @@ export default function SequencesPage() {
     >
       {load.error && <ImportTrouble error={load.error} fileName={fileName} dismiss={() => load.reset()} />}
       {sequences.data.length === 0 ? (
-        <Empty>No sequence yet. Start a new one, or import a file.</Empty>
+        <Empty>No sequences yet. Create one, or import a file.</Empty>
       ) : (
         <table className="w-full border-collapse">
           <thead>
@@ -54,9 +54,9 @@ export default function SequencesPage() {
               <th className="py-1.5 pr-4 font-normal">Title</th>
               <th className="py-1.5 pr-4 text-right font-normal">Length</th>
               <th className="py-1.5 pr-4 text-right font-normal max-sm:hidden">Blocks</th>
-              <th className="py-1.5 pr-4 font-normal max-md:hidden">Given to</th>
+              <th className="py-1.5 pr-4 font-normal max-md:hidden">Assigned to</th>
               <th className="py-1.5 pr-4 font-normal max-md:hidden">Changed</th>
-              <th className="sr-only">Do</th>
+              <th className="sr-only">Actions</th>
             </tr>
           </thead>
           <tbody>
@@ -104,8 +104,8 @@ function SequenceRow({ item }: { item: SequenceListItem }) {
           compact
           label={`More for ${item.title}`}
           items={[
-            { name: 'Lead', to: `/sequences/${item.id}/lead` },
-            { name: 'Copy', run: copy },
+            { name: 'Start session', to: `/sequences/${item.id}/lead` },
+            { name: 'Duplicate', run: copy },
             { name: 'Remove', run: takeAway },
           ]}
         />

@@ -166,7 +166,7 @@ function Head({ view, athlete }: { view: SessionView; athlete: Athlete | undefin
             {sequence.title}
           </h1>
           <p>{sequence.purpose}</p>
-          {sequence.tests?.length ? <p>Measure before and after: {testsWords(sequence.tests)}.</p> : null}
+          {sequence.tests?.length ? <p>Test before and after: {testsWords(sequence.tests)}.</p> : null}
         </div>
         <div className="shrink-0 text-right">
           <b>{athlete?.name}</b>

@@ -63,7 +63,7 @@ describe('the movement shelf', () => {
     expect(names().length).toBeLessThan(grips.length);
     await user.type(screen.getByRole('searchbox'), ' zzz');
     expect(names()).toEqual([]);
-    expect(screen.getByText('Nothing suits. Widen the search.')).toBeTruthy();
+    expect(screen.getByText('No movement matches. Remove a filter.')).toBeTruthy();
   });
 
   test('Enter adds the first that is shown, at its easiest level that passes, with its usual amount', async () => {
@@ -103,7 +103,7 @@ describe('the movement shelf', () => {
     const { user } = shelf(undefined, { gaps: [gap] });
     const narrow = (to: string) => user.selectOptions(screen.getByRole('combobox', { name: 'Phase, place or gap' }), to);
     await narrow('fist, wrist extended');
-    expect(screen.getByText('Nothing visits “fist, wrist extended”: these do.')).toBeTruthy();
+    expect(screen.getByText('No movement covers “fist, wrist extended”; these do.')).toBeTruthy();
     const answering = LIBRARY.filter(({ corners }) => corners.includes('fist, wrist extended'));
     expect(names()).toEqual(answering.map(({ name }) => name));
     await narrow('Settle');

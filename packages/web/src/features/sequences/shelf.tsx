@@ -108,7 +108,7 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method
       </select>
       <WhereSelect chosen={where} gaps={gaps} onChange={setWhere} />
       {athlete && <Switch label={`Only what suits ${athlete.name.split(' ')[0]}`} className="text-small" on={suited} turn={setSuited} />}
-      {filter.gap && <p className="text-small">Nothing visits “{filter.gap.words}”: these do.</p>}
+      {filter.gap && <p className="text-small">No movement covers “{filter.gap.words}”; these do.</p>}
       <ul className="min-h-0 flex-1 overflow-y-auto border-t border-line" tabIndex={0} aria-label="Movements to add">
         {shown.map((movement) => (
           <ShelfRow
@@ -121,7 +121,7 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method
             peek={peek}
           />
         ))}
-        {shown.length === 0 && <li className="py-3 text-small text-ink-soft">Nothing suits. Widen the search.</li>}
+        {shown.length === 0 && <li className="py-3 text-small text-ink-soft">No movement matches. Remove a filter.</li>}
       </ul>
       {peeked && <ShelfCard id={cardId} peeked={peeked} person={whom.person} name={whom.name} />}
     </section>

@@ -43,7 +43,7 @@ export const SummaryPanel = memo(function SummaryPanel({ document, seen, finding
             of{' '}
             <input
               type="number"
-              aria-label="Minutes there are"
+              aria-label="Time available, min"
               className="w-12 border-b border-ink/60 bg-transparent text-center font-semibold text-ink figures"
               min={SEQUENCE_LIMITS.budgetMin.min}
               max={SEQUENCE_LIMITS.budgetMin.max}
@@ -55,11 +55,11 @@ export const SummaryPanel = memo(function SummaryPanel({ document, seen, finding
           </span>
         </p>
         <p className={`text-small ${over > 0 ? 'font-semibold text-iron' : 'text-ink-soft'}`}>
-          <Asked term="length">{over > 0 ? `${clock(over)} too long` : `${clock(-over)} to spare`}</Asked>; {clock(workMs)} of it work
+          <Asked term="length">{over > 0 ? `${clock(over)} too long` : `${clock(-over)} left`}</Asked>; {clock(workMs)} of it work
         </p>
       </section>
       {advices.length > 0 && (
-        <section aria-label="Cautions" className="grid gap-2">
+        <section aria-label="Restrictions" className="grid gap-2">
           {advices.map(({ text, forbids }) => (
             <p
               key={text}
@@ -170,7 +170,7 @@ function commitNumber(
     take(value);
     return;
   }
-  input.setCustomValidity(`A number within ${limit.min}–${limit.max}, in steps of ${limit.step}.`);
+  input.setCustomValidity(`Enter a number from ${limit.min}–${limit.max}, in steps of ${limit.step}.`);
   input.reportValidity();
   input.setCustomValidity('');
   input.value = input.defaultValue;

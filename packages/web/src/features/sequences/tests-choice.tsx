@@ -11,7 +11,7 @@ export const TestsChoice = memo(function TestsChoice({ tests = [] }: { tests: re
       className="text-small"
       title={
         <>
-          <span className="text-ink-soft">Measured before and after: </span>
+          <span className="text-ink-soft">Tested before and after: </span>
           <b>{testsWords(tests) || 'nothing'}</b>
         </>
       }
@@ -36,7 +36,7 @@ export const TestsChoice = memo(function TestsChoice({ tests = [] }: { tests: re
           </li>
         ))}
       </ul>
-      {isFull && <p className="text-ink-soft">At most {SEQUENCE_LIMITS.tests}: the session is what it is for.</p>}
+      {isFull && <p className="text-ink-soft">At most {SEQUENCE_LIMITS.tests}, so that the session stays a session.</p>}
     </Disclosure>
   );
 });

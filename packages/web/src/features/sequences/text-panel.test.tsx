@@ -13,7 +13,7 @@ const panel = (pasted: string | null = null) => {
 };
 const field = () => screen.getByRole('textbox', { name: 'The sequence as text' });
 const write = (text: string) => fireEvent.change(field(), { target: { value: text } });
-const take = () => screen.getByRole('button', { name: 'Take this text' });
+const take = () => screen.getByRole('button', { name: 'Use this text' });
 
 beforeEach(() => {
   answering({});
@@ -31,8 +31,8 @@ describe('a sequence as text, beside its rows', () => {
   test('is taken whole, with what was made of it said, and undone in one step', async () => {
     const { user, onClose } = panel();
     write('Evening\n12 min\nstrength\n2 rounds, rest 30 s:\n  Palm lift, knees: 2x6 tempo1-3\n  wrist circels: 1x3 L,R <>');
-    const said = screen.getByText(/2 blocks, read whole/).closest('[role=status]')!;
-    expect(said.textContent).toContain('“wrist circels” is taken for Wrist circles');
+    const said = screen.getByText(/2 blocks, complete/).closest('[role=status]')!;
+    expect(said.textContent).toContain('“wrist circels” was read as Wrist circles');
     await user.click(take());
     expect(onClose).toHaveBeenCalled();
     const { document } = useEditor.getState();
@@ -62,7 +62,7 @@ describe('a sequence as text, beside its rows', () => {
   test('names what the studio calls a movement', () => {
     setOwnNames([{ movementId: 'strength.palm-lift', name: 'Tide out' }]);
     panel('Short\n5 min\nTide out, all fours: 2x6');
-    expect(screen.getByText(/1 block, read whole/)).toBeTruthy();
+    expect(screen.getByText(/1 block, complete/)).toBeTruthy();
     expect(take()).toHaveProperty('disabled', false);
   });
 });

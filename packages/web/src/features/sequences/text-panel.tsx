@@ -40,13 +40,13 @@ export function TextPanel({ document, pasted, onClose }: Props) {
   function take() {
     if (!read.document) return;
     replaceSequence(read.document);
-    useToast.getState().show({ text: 'Taken from the text. Ctrl Z brings back what was there.' });
+    useToast.getState().show({ text: 'Read from the text. Press Ctrl Z to undo.' });
     onClose();
   }
   return (
     <section aria-label="As text" className="flex flex-col gap-3 pt-3">
       <p className="text-small text-ink-soft">
-        One movement a line, as in a message: “Palm lift, knees back: 2x6 tempo1-3 rest40”. Write it, paste it, copy it.
+        One movement a line, as in a message: “Palm lift, knees back: 2x6 tempo1-3 rest40”. Type, paste or copy it.
       </p>
       <textarea
         ref={field}
@@ -59,7 +59,7 @@ export function TextPanel({ document, pasted, onClose }: Props) {
       <Told read={read} goTo={(line, column) => goTo(field.current, line, column)} />
       <div className="flex flex-wrap gap-2">
         <Button kind="primary" disabled={!read.document || isSame} onClick={take}>
-          Take this text
+          Use this text
         </Button>
         <Button onClick={copy}>Copy</Button>
         <Button kind="quiet" className="ml-auto" onClick={onClose}>
@@ -89,12 +89,12 @@ function Told({ read, goTo: go }: { read: SequenceRead; goTo: (line: number, col
   }
   return (
     <div role="status" className="max-h-36 overflow-y-auto text-small text-ink-soft">
-      {counted(document.blocks.length, 'block')}, read whole.
+      {counted(document.blocks.length, 'block')}, complete.
       {taken.length > 0 && (
         <ul>
           {taken.map(({ line, wrote, took }) => (
             <li key={`${line} ${took}`}>
-              Line {line}: {wrote && `“${wrote}” is taken for `}
+              Line {line}: {wrote && `“${wrote}” was read as `}
               <b>{took}</b>
             </li>
           ))}

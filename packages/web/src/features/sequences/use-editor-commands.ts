@@ -59,7 +59,7 @@ export function useEditorCommands(search: RefObject<HTMLInputElement | null>, sa
     () => [
       { keys: '/', label: 'Search the shelf', group: GROUP, run: () => search.current?.focus() },
       { keys: 'ArrowDown', label: 'Next block', group: GROUP, run: () => selectNeighbour(1), within: BLOCKS },
-      { keys: 'ArrowUp', label: 'Block before', group: GROUP, run: () => selectNeighbour(-1), within: BLOCKS },
+      { keys: 'ArrowUp', label: 'Previous block', group: GROUP, run: () => selectNeighbour(-1), within: BLOCKS },
       {
         keys: 'Alt+ArrowDown',
         label: 'Move block down',
@@ -80,13 +80,13 @@ export function useEditorCommands(search: RefObject<HTMLInputElement | null>, sa
       },
       {
         keys: 'f',
-        label: 'To the first fix',
+        label: 'Go to the first fix',
         group: GROUP,
         run: () => toFirstFix(),
       },
       {
         keys: 'c',
-        label: 'To its coil on the pot',
+        label: 'Go to its coil on the pot',
         group: GROUP,
         run: () => {
           // The pot may lie under another tab: a press on its own brings it up before the next frame.
@@ -94,8 +94,8 @@ export function useEditorCommands(search: RefObject<HTMLInputElement | null>, sa
           requestAnimationFrame(() => document.querySelector<SVGElement>(POT)?.focus());
         },
       },
-      { keys: 'r', label: 'In rounds with the next', group: GROUP, run: () => withSelected(groupWithNext, true) },
-      { keys: 'Shift+R', label: 'No longer in rounds', group: GROUP, run: () => withSelected(ungroup, true) },
+      { keys: 'r', label: 'Group in rounds with the next', group: GROUP, run: () => withSelected(groupWithNext, true) },
+      { keys: 'Shift+R', label: 'Ungroup rounds', group: GROUP, run: () => withSelected(ungroup, true) },
       { keys: 'd', label: 'Duplicate block', group: GROUP, run: () => withSelected(duplicateBlock) },
       { keys: 'Delete', label: 'Remove block', group: GROUP, run: () => withSelected(removeSelected) },
       { keys: '$mod+z', label: 'Undo', group: GROUP, run: () => stepBack(undo) },

@@ -41,9 +41,9 @@ export function WhereSelect({ chosen, gaps, onChange }: Props) {
       onChange={(event) => onChange(event.target.value)}
     >
       <option value="">Any phase, any place</option>
-      {gaps.length > 0 && <Choices label="Nothing here visits" of={forGaps(gaps)} />}
-      <Choices label="Usually in the phase" of={IN_PHASE} />
-      <Choices label="Done" of={AT_PLACE} />
+      {gaps.length > 0 && <Choices label="Not covered yet" of={forGaps(gaps)} />}
+      <Choices label="Usual phase" of={IN_PHASE} />
+      <Choices label="Place" of={AT_PLACE} />
     </select>
   );
 }

@@ -17,7 +17,7 @@ export function BeforeAfter({ record }: { record: SessionRecord }) {
       <table className="w-full max-w-3xl text-small">
         <thead>
           <tr className="text-left text-ink-soft">
-            <th className="py-1.5 font-normal">Measured</th>
+            <th className="py-1.5 font-normal">Test</th>
             <th className="py-1.5 font-normal">Hand</th>
             <th className="py-1.5 text-right font-normal">Before</th>
             <th className="py-1.5 text-right font-normal">After</th>

@@ -39,11 +39,11 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
         {taken && <div className="text-small text-amber">eased to: {formName(taken, block, movement)}</div>}
         {complaints.map((complaint) => (
           <div key={complaint.id} className="text-small font-semibold text-iron">
-            Hurt in the middle: {complaintWords(complaint)}
+            Hurt during the session: {complaintWords(complaint)}
           </div>
         ))}
         {typeof report?.bandPercent === 'number' && (
-          <div className="text-small">On the gauge: effort kept {report.bandPercent} % of the time</div>
+          <div className="text-small">On the dynamometer: target effort held {report.bandPercent} % of the time</div>
         )}
         {HANDS.map((hand) => ({ hand, faults: formFaultsOf(record.form, block.id, hand) })).map(
           ({ hand, faults }) =>
@@ -57,7 +57,7 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
           .filter(({ blockId }) => blockId === block.id)
           .map((seen) => (
             <div key={seen.id} className="text-small">
-              Looked at {seen.stop === 'after' ? 'afterwards' : 'before the change'}: {lookWords(seen)}
+              Rechecked {seen.stop === 'after' ? 'afterwards' : 'before changing hands'}: {lookWords(seen)}
             </div>
           ))}
         {report?.note && <div className="text-small italic">{report.note}</div>}

@@ -29,11 +29,11 @@ export function EaseChoices({ run, blockId, reason, onDone }: Props) {
     });
     return () => clearTimeout(timer);
   }, [view, blockId, reason, current]);
-  if (!found) return <p className="mt-2 text-ink-soft">Looking for gentler forms…</p>;
-  if (!found.eases.length) return <p className="mt-2">Nothing of its kind comes after it today.</p>;
+  if (!found) return <p className="mt-2 text-ink-soft">Looking for easier forms…</p>;
+  if (!found.eases.length) return <p className="mt-2">No similar movement follows today.</p>;
   return (
     <div className="mt-2 grid gap-2">
-      {found.others > 0 && <p className="text-small">With it goes what asks the same of the hand later today:</p>}
+      {found.others > 0 && <p className="text-small">This also removes what loads the hand in the same way later today:</p>}
       {found.eases.map(({ changes, edits }) => (
         <button
           key={changes.join()}

@@ -32,16 +32,16 @@ export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['en
             {STOP_SIGNS[stopSign]}, {HAND_WORDS[stopHand]}
           </p>
           <p className="mt-1">
-            From now on nothing loads {stopHand === 'both' ? 'either hand' : `the ${HAND_WORDS[stopHand]}`} until a licensed practitioner
-            has looked at it. It stands on {run.athleteName}’s page, where it is recorded who cleared it. {STOP_RULES[2]} A cold, white or
-            blue hand, a pop with loss of strength, or a changed shape after a fall needs help at once.
+            Don’t load {stopHand === 'both' ? 'either hand' : `the ${HAND_WORDS[stopHand]}`} until a doctor or hand therapist has seen it.
+            Record the clearance on {run.athleteName}’s page. {STOP_RULES[2]} A cold, white or blue hand, a pop with loss of strength, or a
+            changed shape after a fall needs help at once.
           </p>
         </div>
       )}
       {run.toRate.length > 0 && <Untold run={run} />}
-      <section aria-label="How hard it was">
-        <h2 className="text-lead">How hard was it, all in all?</h2>
-        <p className="mb-1 text-small text-ink-soft">0 is rest, 10 is all out. Leave it, and it stays blank.</p>
+      <section aria-label="Effort (RPE)">
+        <h2 className="text-lead">How hard was the whole session?</h2>
+        <p className="mb-1 text-small text-ink-soft">0 is rest, 10 is all-out. Leave it empty if you don’t know.</p>
         <ScoreScale name="All in all" low="rest" high="all out" chosen={exertion} onChoose={setExertion} />
       </section>
       <Field label="Note on the session">
@@ -65,11 +65,11 @@ export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['en
             if (id) void navigate(`/records/${id}`);
           }}
         >
-          Keep the record
+          Save record
         </Button>
         {ending === 'ended early' && (
           <Button className="px-4" onClick={resumeRun}>
-            Go on after all
+            Continue after all
           </Button>
         )}
       </div>
@@ -82,10 +82,10 @@ function Untold({ run }: { run: Run }) {
   const [telling, setTelling] = useState<string | null>(null);
   const { toRate } = run;
   return (
-    <section aria-label="Not told yet">
+    <section aria-label="Not rated yet">
       <h2 className="text-lead">Did anything hurt?</h2>
       <p className="mb-2 text-small text-ink-soft">
-        {counted(toRate.length, 'block')} not told of. Tell the exceptions first; what is left blank stays blank in the record.
+        {counted(toRate.length, 'block')} not rated. Rate the exceptions first; the rest stays blank in the record.
       </p>
       <ul>
         {toRate.map((id) =>
@@ -97,7 +97,7 @@ function Untold({ run }: { run: Run }) {
             <li key={id} className="flex items-center gap-2 border-t border-line py-1">
               <span className="min-w-0 flex-1 font-semibold">{blockName(run, id)}</span>
               <Button className="h-11" aria-label={`Tell more: ${blockName(run, id)}`} onClick={() => setTelling(id)}>
-                Tell…
+                Rate…
               </Button>
             </li>
           ),

@@ -31,7 +31,7 @@ async function threshold({ athlete = someone(), document = SHORT, chosen = true,
   return shown;
 }
 const startButton = () => screen.getByRole('button', { name: 'Start' });
-const ask = () => screen.getByRole('checkbox', { name: /^Asked today/ });
+const ask = () => screen.getByRole('checkbox', { name: /^I asked today/ });
 
 describe('before a session', () => {
   test('it begins for somebody, after asking, and not before', async () => {
@@ -51,24 +51,24 @@ describe('before a session', () => {
 
   test('what is measured around the session is told while the gauge can still be fetched', async () => {
     await threshold({ document: { ...SHORT, tests: ['force.grip', 'passive.wrist-extension'] } });
-    expect(screen.getByText('Measured before and after: Grip, most strength; Wrist extension, range with help.')).toBeTruthy();
+    expect(screen.getByText('Tested before and after: Grip, most strength; Wrist extension, range with help.')).toBeTruthy();
   });
 
   test('without anybody chosen it does not begin; choosing puts them into the address', async () => {
     const { user } = await threshold({ chosen: false });
     await user.click(ask());
     expect(startButton()).toHaveProperty('disabled', true);
-    await choose(user, 'For', /^Wren Halloran/);
+    await choose(user, 'Athlete', /^Wren Halloran/);
     await settle();
     expect(screen.getByTestId('where').textContent).toContain(`athlete=${someone().id}`);
     expect(startButton()).toHaveProperty('disabled', false);
   });
 
-  test('what may not begin says why and where it is answered, and cannot be started', async () => {
+  test('what may not begin says why and where it hurts answered, and cannot be started', async () => {
     const { user } = await threshold({ athlete: someone({ cautions: [{ caution: 'recent-injury' }] }) });
     const alert = screen.getByRole('alert').textContent;
-    expect(alert).toContain('This may not begin');
-    expect(alert).toContain('Who cleared Wren Halloran for loading');
+    expect(alert).toContain('Session blocked');
+    expect(alert).toContain('Record who cleared Wren Halloran');
     await user.click(ask());
     expect(startButton()).toHaveProperty('disabled', true);
   });
@@ -83,7 +83,7 @@ describe('before a session', () => {
 
   test('what only asks for care is told and does not stop it', async () => {
     const { user } = await threshold({ athlete: someone({ cautions: [{ caution: 'hypermobility' }] }) });
-    expect(screen.getByRole('heading', { name: 'To mind' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Precautions' })).toBeTruthy();
     await user.click(ask());
     expect(startButton()).toHaveProperty('disabled', false);
   });
@@ -99,14 +99,14 @@ describe('before a session', () => {
     };
     beginRun(other);
     const { user } = await threshold();
-    expect(screen.getByText(/^A session for Ruan Pellew is still open/)).toBeTruthy();
+    expect(screen.getByText(/^A session for Ruan Pellew is still in progress/)).toBeTruthy();
     await user.click(ask());
     expect(startButton()).toHaveProperty('disabled', true);
   });
 
   test('a sequence without blocks sends to the editor', async () => {
     await threshold({ document: sequenceOf([]) });
-    expect(screen.getByRole('link', { name: 'Add some first.' }).getAttribute('href')).toBe(`/sequences/${SHORT_ID}`);
+    expect(screen.getByRole('link', { name: 'Add blocks.' }).getAttribute('href')).toBe(`/sequences/${SHORT_ID}`);
   });
 
   test('a server that does not answer is said, with a way to ask again', async () => {
@@ -114,7 +114,7 @@ describe('before a session', () => {
     show(<LeadPage />, `/sequences/${SHORT_ID}/lead`, '/sequences/:id/lead');
     expect(await screen.findByRole('alert', {}, { timeout: 9000 })).toHaveProperty(
       'textContent',
-      expect.stringContaining('The server does not answer.'),
+      expect.stringContaining('The server isn’t responding.'),
     );
     expect(screen.getByRole('button', { name: 'Try again' })).toBeTruthy();
   }, 15_000);
@@ -123,7 +123,7 @@ describe('before a session', () => {
 describe('a session of a programme', () => {
   const PROGRAMME_ID = '01890000-0000-7000-8000-0000000000bb';
   const document: Programme = {
-    title: 'Eight weeks',
+    title: 'Last 8 weeks',
     fromDay: '2026-06-08',
     weeks: [
       { kind: 'build', amountPercent: 100 },
@@ -151,7 +151,7 @@ describe('a session of a programme', () => {
   });
   test('whose programme cannot be read is led as the sequence stands, and says so', async () => {
     const { user } = await threshold({ of: `&programme=${PROGRAMME_ID}&session=gone`, programmes });
-    expect(screen.getByText(/Its programme could not be read/)).toBeTruthy();
+    expect(screen.getByText(/Couldn’t load the programme/)).toBeTruthy();
     await user.click(ask());
     expect(startButton()).toHaveProperty('disabled', false);
   });

@@ -101,12 +101,12 @@ function Threshold({ id, document, note }: ThresholdProps) {
           <p>
             By the method <b>{method.name}</b>. {DISCOMFORT_RULE[method.discomfort]}
           </p>
-          {document.tests?.length ? <p>Measured before and after: {testsWords(document.tests)}.</p> : null}
+          {document.tests?.length ? <p>Tested before and after: {testsWords(document.tests)}.</p> : null}
           <OfProgrammeNote note={note} />
           {open && <StillOpen name={open.athleteName} />}
           {isEmpty && <NoBlocks sequenceId={id} />}
           <WhomField
-            label="For"
+            label="Athlete"
             nobody="Choose who does it"
             value={athleteId}
             choose={(athlete) => setParams(athlete ? { athlete } : {}, { replace: true })}
@@ -119,7 +119,7 @@ function Threshold({ id, document, note }: ThresholdProps) {
               Start
             </Button>
             <ButtonLink to={sequencePath} className="px-4">
-              Look at the sequence
+              View sequence
             </ButtonLink>
           </div>
         </div>
@@ -133,7 +133,7 @@ function Threshold({ id, document, note }: ThresholdProps) {
 function WhatComes({ document, person }: { document: Sequence; person: Person }) {
   if (!document.blocks.length) return null;
   return (
-    <Part title="What comes">
+    <Part title="Coming up">
       <ol>
         {groupsOf(document, document.blocks).map(({ round, members }) => {
           const rows = members.map((block) => <Coming key={block.id} block={block} person={person} />);
@@ -178,11 +178,11 @@ function Coming({ block, person }: { block: Block; person: Person }) {
 function StillOpen({ name }: { name: string }) {
   return (
     <p className="border-l-4 border-load-3 bg-amber-wash px-3 py-2">
-      A session for {name} is still open.{' '}
+      A session for {name} is still in progress.{' '}
       <Link to="/session" className="font-semibold underline">
-        Go back to it
+        Go to it
       </Link>{' '}
-      and end it before you begin another.
+      and end it before you start another.
     </p>
   );
 }
@@ -192,7 +192,7 @@ function NoBlocks({ sequenceId }: { sequenceId: string }) {
     <p className="border-l-4 border-iron bg-iron-wash px-3 py-2">
       This sequence has no blocks yet.{' '}
       <Link to={`/sequences/${sequenceId}`} className="font-semibold underline">
-        Add some first.
+        Add blocks.
       </Link>
     </p>
   );
@@ -220,7 +220,7 @@ function BeforeLoading({ stops, advices, person, sequencePath }: BeforeProps) {
 function MayNotBegin({ stops, person, sequencePath }: { stops: readonly Finding[]; person: Athlete | undefined; sequencePath: string }) {
   return (
     <div role="alert" className="border-2 border-iron bg-iron-wash px-4 py-3">
-      <h2 className="text-lead text-iron">This may not begin</h2>
+      <h2 className="text-lead text-iron">Session blocked</h2>
       {stops.map(({ check, text }) => (
         <p key={text} className="mt-1">
           <b>{check.title}.</b> {text}
@@ -228,15 +228,15 @@ function MayNotBegin({ stops, person, sequencePath }: { stops: readonly Finding[
       ))}
       <p className="mt-2">
         <Link to={sequencePath} className="font-semibold underline">
-          The sequence’s checks
+          The checks of the sequence
         </Link>{' '}
-        offer what would answer it.
+        offer fixes.
         {person && (
           <>
             {' '}
-            Who cleared {person.name} for loading, and when, is recorded{' '}
+            Record who cleared {person.name}, and when,{' '}
             <Link to={`/people/${person.id}`} className="font-semibold underline">
-              on their page
+              on the athlete’s page
             </Link>
             .
           </>
@@ -248,7 +248,7 @@ function MayNotBegin({ stops, person, sequencePath }: { stops: readonly Finding[
 
 function ToMind({ advices }: { advices: ReturnType<typeof advicesOf> }) {
   return (
-    <Part title="To mind">
+    <Part title="Precautions">
       <ul>
         {advices.map(({ caution, text }) => (
           <li key={caution} className="border-b border-line py-2">
@@ -262,8 +262,8 @@ function ToMind({ advices }: { advices: ReturnType<typeof advicesOf> }) {
 
 function ToFetch({ document }: { document: Sequence }) {
   return (
-    <Part title="To fetch">
-      <p className="py-2">{thingsFor(document.blocks, knownMovement).join(', ') || 'Nothing.'}</p>
+    <Part title="Equipment">
+      <p className="py-2">{thingsFor(document.blocks, knownMovement).join(', ') || 'None.'}</p>
     </Part>
   );
 }
@@ -271,10 +271,10 @@ function ToFetch({ document }: { document: Sequence }) {
 /** Nothing begins before this was asked. */
 function ToAsk({ asked, onChange }: { asked: boolean; onChange: (asked: boolean) => void }) {
   return (
-    <Part title="To ask">
+    <Part title="Before you start">
       <label className="flex items-start gap-3 py-2">
         <input type="checkbox" className="mt-1 size-5 accent-ink" checked={asked} onChange={(event) => onChange(event.target.checked)} />
-        <span>Asked today: no numbness or tingling, no swelling, nothing worse this morning than after the last session.</span>
+        <span>I asked today: no numbness or tingling, no swelling, no more pain this morning than after the last session.</span>
       </label>
     </Part>
   );

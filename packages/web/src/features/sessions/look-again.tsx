@@ -44,7 +44,7 @@ export function LookAgain({ run, event }: { run: Run; event: TimelineEvent }) {
   useCommands(commands);
   if (!stop) return null;
   return (
-    <section aria-label="Look again" className="mx-4 mb-2 border-2 border-ink bg-white p-3 sm:mx-8">
+    <section aria-label="Recheck" className="mx-4 mb-2 border-2 border-ink bg-white p-3 sm:mx-8">
       <h3 className="text-body sm:text-lead">{LOOK_QUESTIONS[stop]}</h3>
       {hands.map((hand) => (
         <div key={hand} role="group" aria-label={HAND_WORDS[hand]} className="mt-2 flex items-center gap-2">
@@ -57,7 +57,7 @@ export function LookAgain({ run, event }: { run: Run; event: TimelineEvent }) {
         </div>
       ))}
       <Button kind="quiet" className="mt-1 h-11" onClick={finishNow}>
-        Go on without telling
+        Continue without an answer
       </Button>
     </section>
   );

@@ -71,9 +71,9 @@ export function wordsFor(sequence: Sequence, event: TimelineEvent, level: Level,
 const PLAIN = {
   ready: 'get ready',
   break: 'break',
-  announce: 'comes next',
+  announce: 'coming up',
   rest: 'rest',
-  look: 'look again',
+  look: 'recheck',
   hold: 'hold',
   bout: 'keep moving',
 } as const;
@@ -96,10 +96,10 @@ export function whichSet(sequence: Sequence, block: Block, level: Level, event: 
 }
 
 const EFFORT = {
-  pressed: (percent: number) => `${percent} % of your most.`,
-  kept: (percent: number) => `Keep the hand at ${percent} % of its most throughout.`,
-  pushed: (percent: number) => `Push back at ${percent} % of your most.`,
-  'finds the load': (percent: number) => `With what takes ${percent} % of your most.`,
+  pressed: (percent: number) => `${percent} % of maximum.`,
+  kept: (percent: number) => `Keep the grip at ${percent} % of maximum throughout.`,
+  pushed: (percent: number) => `Push back at ${percent} % of maximum.`,
+  'finds the load': (percent: number) => `Use a load that takes ${percent} % of maximum.`,
 } as const;
 
 /** How an open set or a distance ends, as a button says it; null where it ends by itself. */
@@ -107,7 +107,7 @@ export function endWords(stint: Stint | undefined, event: TimelineEvent, level: 
   if (event.kind === 'look') return null;
   if (!stint) return null;
   if (stint.open === 'ease') return 'It has eased';
-  if (stint.open === 'form') return stint.unit === 'repetitions' ? 'That was the last clean one' : 'The form failed: stop';
+  if (stint.open === 'form') return stint.unit === 'repetitions' ? 'That was the last clean one' : 'Form failed: stop';
   if (!event.untilTold) return null;
   const steps = stepsOver(stint.plannedAmount, level);
   return `Done: ${stint.plannedAmount} m${steps === null ? '' : `, some ${steps} steps`}`;

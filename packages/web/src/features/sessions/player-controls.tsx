@@ -30,7 +30,7 @@ export function Controls({ run, onStop }: Omit<Props, 'onEase'>) {
         onClick={() => setPaused(!run.paused)}
       >
         {run.paused ? <Play aria-hidden className="shrink-0" /> : <Pause aria-hidden className="shrink-0" />}
-        {run.paused ? 'Go on' : 'Pause'}
+        {run.paused ? 'Continue' : 'Pause'}
       </button>
       <button type="button" className={`${TOUCH} h-14`} aria-label="Skip" onClick={skipStint}>
         <SkipForward />

@@ -131,7 +131,7 @@ function useFound(led: string, level: Level, dose: Dose): number | null {
 /** What to have at hand when the break is over. */
 function Fetch({ run, event }: { run: Run; event: TimelineEvent }) {
   const things = thingsAfterBreak(run.sequence, event.blockIndex, knownMovement);
-  return <p className="font-semibold text-ink">{things.length > 0 ? `Fetch: ${things.join(', ')}.` : 'Nothing to fetch.'}</p>;
+  return <p className="font-semibold text-ink">{things.length > 0 ? `Get: ${things.join(', ')}.` : 'No equipment needed.'}</p>;
 }
 
 /** What forbids loading, and what the movement asks to be minded of somebody with these cautions. */

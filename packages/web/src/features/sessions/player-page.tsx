@@ -46,7 +46,7 @@ export default function PlayerPage() {
   if (!run) {
     return (
       <main>
-        <Page title="No session is open" lead="Start one from Today, from a person’s page or from a sequence.">
+        <Page title="No session in progress" lead="Start one from Today, from a person’s page or from a sequence.">
           <ButtonLink to="/" kind="primary">
             Go to Today
           </ButtonLink>
@@ -61,9 +61,9 @@ export default function PlayerPage() {
 function LedElsewhere({ run }: { run: Run }) {
   return (
     <main>
-      <Page title="Led in another tab" lead={`${run.athleteName}: ${run.sequence.title}. The clock is running in another tab or window.`}>
+      <Page title="Running in another tab" lead={`${run.athleteName}: ${run.sequence.title}. The clock runs in another tab or window.`}>
         <Button kind="primary" onClick={leadHere}>
-          Lead it here
+          Continue here
         </Button>
       </Page>
     </main>
@@ -88,15 +88,15 @@ function Player({ run }: { run: Run }) {
   useAudibleCues(timeline, head.event, paused);
   const commands = useMemo<Command[]>(
     () => [
-      { keys: 'Space', label: 'Pause or go on', group: 'Session', run: () => togglePause() },
+      { keys: 'Space', label: 'Pause or continue', group: 'Session', run: () => togglePause() },
       { keys: 'ArrowRight', label: 'Skip ahead', group: 'Session', run: () => skipStint() },
       { keys: 'Shift+ArrowRight', label: 'Skip the block', group: 'Session', run: () => skipWholeBlock() },
       { keys: 'ArrowLeft', label: 'Back', group: 'Session', run: () => goBack() },
-      { keys: 'd', label: 'Done: end an open set, a distance, a look', group: 'Session', run: () => finishIfOpen() },
+      { keys: 'd', label: 'Done: finish an open set, a distance or a recheck', group: 'Session', run: () => finishIfOpen() },
       { keys: 't', label: 'Ten seconds more', group: 'Session', run: () => addTime(10) },
       { keys: '[', label: 'Easier from here', group: 'Session', run: () => setAsking('easier') },
       { keys: 'm', label: 'Sound on or off', group: 'Session', run: () => useSound.getState().toggle() },
-      { keys: 'g', label: 'Gauge on or off', group: 'Session', run: toggleGauge },
+      { keys: 'g', label: 'Dynamometer on or off', group: 'Session', run: toggleGauge },
       { keys: 'x', label: 'End early', group: 'Session', run: () => endRun('ended early') },
       { keys: 'h', label: 'Something hurts', group: 'Session', run: () => setAsking('what hurts') },
     ],

@@ -88,8 +88,8 @@ describe('how a block felt', () => {
     begin();
     throughBlock(1);
     const { user } = show(<Rating />);
-    await user.click(screen.getByRole('button', { name: 'Note, form, counts' }));
-    const rows = within(screen.getByRole('list', { name: 'Counts' })).getAllByRole('listitem');
+    await user.click(screen.getByRole('button', { name: 'Note, form, reps' }));
+    const rows = within(screen.getByRole('list', { name: 'Reps done' })).getAllByRole('listitem');
     expect(rows).toHaveLength(4);
     await user.click(screen.getByRole('button', { name: 'Fewer, set 2, right' }));
     const [fixed] = run().sets.slice(-1);
@@ -173,11 +173,11 @@ describe('something else that hurts', () => {
     tick(25_000);
     const { user } = show(<StopDialog run={run()} working="right" onClose={() => undefined} />);
     await user.click(screen.getByRole('button', { name: /^None of these/ }));
-    expect(screen.getByRole('button', { name: 'Say where it is and how much' })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('button', { name: 'Say where it hurts and how much' })).toHaveProperty('disabled', true);
     await user.click(screen.getByRole('radio', { name: 'Left hand' }));
     await user.click(screen.getByRole('button', { name: SORE_PLACES['wrist-back'] }));
     await user.click(score('Discomfort 2'));
-    await user.click(screen.getByRole('button', { name: 'Record it' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(sent('/complaints/')).toMatchObject([{ blockId: 'b', hand: 'left', place: 'wrist-back', discomfort: 2 }]);
     expect(screen.getByRole('dialog').textContent).toContain('Left hand, wrist, back: 2 of 10');
     expect(screen.queryByRole('button', { name: 'End here' })).toBeNull();
@@ -191,7 +191,7 @@ describe('something else that hurts', () => {
     await user.click(screen.getByRole('button', { name: /^None of these/ }));
     await user.click(screen.getByRole('button', { name: SORE_PLACES.palm }));
     await user.click(score('Discomfort 5'));
-    await user.click(screen.getByRole('button', { name: 'Record it' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(screen.getByRole('heading').textContent).toBe(DISCOMFORT_WORDS['ease-or-stop']);
     expect(await screen.findByRole('button', { name: 'Take ball squeeze out' })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'End here' }));
@@ -228,9 +228,9 @@ describe('a stop', () => {
     const alert = screen.getByRole('alert').textContent;
     expect(alert).toContain(STOP_SIGNS.numbness);
     expect(alert).toContain('left hand');
-    expect(alert).toContain('From now on nothing loads the left hand until a licensed practitioner has looked at it.');
+    expect(alert).toContain('Don’t load the left hand until a doctor or hand therapist has seen it.');
     expect(alert).toContain(STOP_RULES[2]);
-    expect(screen.queryByRole('button', { name: 'Go on after all' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Continue after all' })).toBeNull();
   });
 });
 
@@ -242,11 +242,11 @@ describe('the end', () => {
     const { user } = show(<EndScreen run={run()} ended={run().ended!} />);
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Done');
     expect(document.body.textContent).toContain(Object.values(AFTER_CARE).find((words) => document.body.textContent.includes(words)));
-    expect(screen.getByText(/^3 blocks not told of/)).toBeTruthy();
+    expect(screen.getByText(/^3 blocks not rated/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'All in all 6' }));
     await user.type(screen.getByRole('textbox', { name: 'Note on the session' }), 'Quiet wrists.');
     const { id } = run();
-    await user.click(screen.getByRole('button', { name: 'Keep the record' }));
+    await user.click(screen.getByRole('button', { name: 'Save record' }));
     expect(sent('/end')).toMatchObject([{ ending: 'completed', note: 'Quiet wrists.', exertion: 6 }]);
     expect(screen.getByTestId('where').textContent).toBe(`/records/${id}`);
     expect(useRun.getState().run).toBeNull();
@@ -277,7 +277,7 @@ describe('the end', () => {
     tick(5_000);
     endRun('ended early');
     const { user } = show(<EndScreen run={run()} ended={run().ended!} />);
-    await user.click(screen.getByRole('button', { name: 'Go on after all' }));
+    await user.click(screen.getByRole('button', { name: 'Continue after all' }));
     expect(run()).toMatchObject({ ended: null, paused: true });
   });
 });
@@ -323,7 +323,7 @@ describe('faults of form', () => {
     begin();
     throughBlock(1);
     const { user } = show(<Rating />);
-    await user.click(screen.getByRole('button', { name: 'Note, form, counts' }));
+    await user.click(screen.getByRole('button', { name: 'Note, form, reps' }));
     await user.click(screen.getByRole('button', { name: 'Racing: right' }));
     expect(sent('/form/')).toMatchObject([{ blockId: 'b', hand: 'right', fault: 'Racing', seen: true }]);
   });

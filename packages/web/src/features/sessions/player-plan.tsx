@@ -22,7 +22,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
   const seconds = usePlayhead(({ head }) => Math.floor(momentMs(timeline, head) / 1000));
   return (
     <aside
-      aria-label="What comes next"
+      aria-label="Coming up"
       className="border-line px-4 pb-3 sm:px-8 short:pt-1! max-lg:order-first max-lg:pt-2 max-lg:pb-0 lg:h-0 lg:min-h-full lg:overflow-y-auto lg:border-l lg:px-6 lg:py-5"
     >
       <p className="text-small text-ink-soft">

@@ -44,7 +44,7 @@ export function AskBar({ run, blockId, onTell }: { run: Run; blockId: string; on
         Fine
       </Button>
       <Button className="h-11" aria-label={`Tell more: ${name}`} onClick={onTell}>
-        Tell…
+        Rate…
       </Button>
     </section>
   );
@@ -58,7 +58,7 @@ function KeptOnGauge({ run, blockId }: { run: Run; blockId: string }) {
   const last = kept.lost.at(-1);
   return (
     <span className="block font-normal text-ink-soft">
-      Effort kept {percent} % of the time
+      Target effort held {percent} % of the time
       {last && `; lost ${counted(kept.lost.length, 'time')}, last: ${last.toLowerCase()}`}
     </span>
   );
@@ -108,7 +108,7 @@ export function RatePanel({ run, blockId, onDone }: Props) {
             </Button>
           )}
           <Button kind="quiet" className="h-11 text-small!" aria-expanded={opened} onClick={() => setOpened(!opened)}>
-            Note, form, counts
+            Note, form, reps
           </Button>
         </div>
       </div>
@@ -130,7 +130,7 @@ export function RatePanel({ run, blockId, onDone }: Props) {
           role="alert"
           className={`mt-2 border-l-4 px-3 py-1.5 ${advice === 'ease-or-stop' ? 'border-iron bg-iron-wash' : 'border-load-3 bg-amber-wash'}`}
         >
-          <b>{eased ? 'Eased, as chosen.' : DISCOMFORT_WORDS[advice]}</b>
+          <b>{eased ? 'Eased as you chose.' : DISCOMFORT_WORDS[advice]}</b>
           {advice === 'ease-or-stop' && !run.ended && !eased && (
             <>
               <EaseChoices run={run} blockId={blockId} reason="hurts" onDone={() => setEased(true)} />
@@ -147,7 +147,7 @@ export function RatePanel({ run, blockId, onDone }: Props) {
           <SeenForm run={run} blockId={blockId} />
           <input
             aria-label="Note"
-            placeholder="Note; kept with your answer"
+            placeholder="Note; saved with your rating"
             className={`${INPUT} mt-1 h-11`}
             value={note}
             maxLength={SESSION_LIMITS.blockNoteLength}
@@ -174,7 +174,7 @@ function SeenForm({ run, blockId }: { run: Run; blockId: string }) {
 /** What was counted, to be put right when the clock and the hand did not agree. */
 function Counts({ run, blockId }: { run: Run; blockId: string }) {
   return (
-    <ul className="mt-2 max-h-48 overflow-y-auto" aria-label="Counts">
+    <ul className="mt-2 max-h-48 overflow-y-auto" aria-label="Reps done">
       {setsOfBlock(run, blockId).map((set) => {
         const step = set.unit === 'seconds' || set.unit === 'metres' ? 5 : 1;
         const name = `${set.round ? `round ${set.round}, ` : ''}set ${set.set}, ${set.side}${set.direction ? `, ${set.direction}` : ''}`;

@@ -39,13 +39,13 @@ export default function RecordPage() {
           <ButtonLink to={`/sequences/${record.sequenceId}/compare?athlete=${record.athleteId}&with=done:${record.id}`}>
             Compare as pots
           </ButtonLink>
-          <ButtonLink to={`/sequences/${record.sequenceId}/lead?athlete=${record.athleteId}`}>Lead again</ButtonLink>
+          <ButtonLink to={`/sequences/${record.sequenceId}/lead?athlete=${record.athleteId}`}>Repeat session</ButtonLink>
         </>
       }
     >
       {waiting > 0 && (
         <p role="status" className="mb-4 border-l-4 border-load-3 bg-amber-wash px-3 py-2">
-          {waiting} entries of this session are still waiting to be sent.
+          {waiting} entries of this session are still waiting to sync.
         </p>
       )}
       {record.ending === 'stopped' && record.stopSign && (
@@ -53,31 +53,31 @@ export default function RecordPage() {
           <b className="text-iron">
             Stopped: {STOP_SIGNS[record.stopSign].toLowerCase()}, {HAND_WORDS[record.stopHand ?? 'both']}.
           </b>{' '}
-          Refer before loading again.{' '}
+          Have it seen by a doctor or hand therapist before loading again.{' '}
           <Link to={`/people/${record.athleteId}`} className="font-semibold underline">
-            Who cleared it
+            Record clearance
           </Link>{' '}
-          is recorded on {record.athleteName}’s page.
+          on {record.athleteName}’s page.
         </p>
       )}
       {record.begunAgainst.length > 0 && (
         <div role="alert" className="mb-4 border-2 border-iron bg-iron-wash px-4 py-2">
-          <b className="text-iron">Begun against a rule of safety.</b>
+          <b className="text-iron">Started despite a safety rule.</b>
           {record.begunAgainst.map((text) => (
             <p key={text}>{text}</p>
           ))}
         </div>
       )}
       <Overview record={record} doneMs={doneMs} />
-      <Part title="Planned against done" className="mt-8">
+      <Part title="Planned vs. done" className="mt-8">
         <table className="w-full border-collapse">
           <thead>
             <tr className="text-left text-small text-ink-soft">
               <th className="py-1.5 pr-3 font-normal">Movement</th>
               <th className="py-1.5 pr-3 font-normal max-lg:hidden">Planned</th>
-              <th className="py-1.5 pr-3 font-normal">Done, hand by hand</th>
+              <th className="py-1.5 pr-3 font-normal">Done, each hand</th>
               <th className="py-1.5 pr-3 font-normal">Discomfort</th>
-              <th className="py-1.5 text-right font-normal max-lg:hidden">Exertion</th>
+              <th className="py-1.5 text-right font-normal max-lg:hidden">Effort (RPE)</th>
             </tr>
           </thead>
           <tbody>
@@ -100,8 +100,8 @@ export default function RecordPage() {
 
 function OnItsWay({ waiting }: { waiting: number }) {
   return (
-    <Page title="On its way" lead={`${waiting} entries of this session are kept on this device and will be sent.`}>
-      <p>They arrive as soon as the server answers. You can close this page.</p>
+    <Page title="Waiting to sync" lead={`${waiting} entries of this session are saved on this device and will sync.`}>
+      <p>They sync as soon as the server responds. You can close this page.</p>
     </Page>
   );
 }
@@ -116,7 +116,7 @@ function Overview({ record, doneMs }: { record: SessionRecord; doneMs: number | 
       text: doneMs === null ? '–' : clock(doneMs),
       note: `planned ${clock(record.plannedMs)}`,
     },
-    { term: 'discomfort', value: record.maxDiscomfort, text: scoreText(record.maxDiscomfort), note: 'of 10, the most' },
+    { term: 'discomfort', value: record.maxDiscomfort, text: scoreText(record.maxDiscomfort), note: 'of 10, peak' },
     { term: 'exertion', value: record.exertion, text: scoreText(record.exertion), note: 'of 10' },
   ];
   return (

@@ -15,7 +15,7 @@ export default function RecordsPage() {
       title="Records"
       actions={
         <>
-          <ButtonLink to={`/predictions${athleteId ? `?athlete=${athleteId}` : ''}`}>Foretold and told</ButtonLink>
+          <ButtonLink to={`/predictions${athleteId ? `?athlete=${athleteId}` : ''}`}>Predicted vs. actual</ButtonLink>
           <OfWhom />
         </>
       }

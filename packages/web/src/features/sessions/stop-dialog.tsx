@@ -39,9 +39,7 @@ export function StopDialog({ run, working, onClose }: Props) {
   if (other) return <OtherPain run={run} hand={hand} setHand={setHand} onClose={onClose} />;
   return (
     <Question title="What is it?" onClose={onClose}>
-      <p className="mt-1">
-        Any of these ends the session now, and nothing loads that hand before a licensed practitioner has looked at it.
-      </p>
+      <p className="mt-1">Any of these ends the session now. Don’t load that hand again until a doctor or hand therapist has seen it.</p>
       <HandChoice hand={hand} choose={setHand} />
       <div className="mt-3 grid gap-2">
         {STOP_SIGN_IDS.map((sign) => (
@@ -61,7 +59,7 @@ export function StopDialog({ run, working, onClose }: Props) {
           None of these: something else hurts
         </Button>
         <Button kind="quiet" className="min-h-12" onClick={onClose}>
-          Nothing after all; stay paused
+          Cancel; stay paused
         </Button>
       </div>
     </Question>
@@ -80,7 +78,7 @@ function OtherPain({ run, hand, setHand, onClose }: OtherProps) {
   const [place, setPlace] = useState<SorePlace | null>(null);
   const [discomfort, setDiscomfort] = useState<number | null>(null);
   const [told, setTold] = useState(false);
-  const missing = [place === null && 'where it is', discomfort === null && 'how much'].filter(Boolean);
+  const missing = [place === null && 'where it hurts', discomfort === null && 'how much'].filter(Boolean);
   if (told && place !== null && discomfort !== null) {
     return <WhatNow run={run} told={{ hand, place, discomfort }} onClose={onClose} />;
   }
@@ -100,10 +98,10 @@ function OtherPain({ run, hand, setHand, onClose }: OtherProps) {
           setTold(true);
         }}
       >
-        {missing.length ? `Say ${missing.join(' and ')}` : 'Record it'}
+        {missing.length ? `Say ${missing.join(' and ')}` : 'Save'}
       </Button>
       <Button kind="quiet" className="mt-1 min-h-12 w-full" onClick={onClose}>
-        Leave it unsaid; stay paused
+        Skip; stay paused
       </Button>
     </Question>
   );
@@ -124,7 +122,7 @@ function WhatNow({
   const [blockId] = useState(() => must(currentBlock(run), 'a block of the session'));
   return (
     <Question title={DISCOMFORT_WORDS[advice]} onClose={onClose}>
-      <p className="mt-1">{capital(complaintWords(told))}, recorded.</p>
+      <p className="mt-1">{capital(complaintWords(told))}, saved.</p>
       {advice === 'ease-or-stop' && (
         <>
           <EaseChoices run={run} blockId={blockId} reason="hurts" onDone={onClose} />
@@ -141,7 +139,7 @@ function WhatNow({
         </>
       )}
       <Button kind="quiet" className="mt-1 min-h-12 w-full" onClick={onClose}>
-        {advice === 'ease-or-stop' ? 'Nothing yet; stay paused' : 'Close; stay paused'}
+        {advice === 'ease-or-stop' ? 'Not yet; stay paused' : 'Close; stay paused'}
       </Button>
     </Question>
   );
@@ -155,7 +153,7 @@ export function EaseDialog({ run, onClose }: { run: Run; onClose: () => void }) 
     <Question title="Easier from here" calm onClose={onClose}>
       <EaseChoices run={run} blockId={blockId} reason="hard" onDone={onClose} />
       <Button kind="quiet" className="mt-1 min-h-12 w-full" onClick={onClose}>
-        As it is; stay paused
+        Keep it as it is; stay paused
       </Button>
     </Question>
   );

@@ -39,14 +39,14 @@ describe('tests around a session', () => {
   test('each number is on its way at once, as a reading of this session and its moment', async () => {
     answering({});
     const { user } = show(<TestScreen run={run()} moment="before" />);
-    expect(screen.getByRole('button', { name: 'Begin the session' })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('button', { name: 'Start session' })).toHaveProperty('disabled', true);
     await user.type(screen.getByLabelText('Wrist extension, left, °'), '74{Enter}');
     await user.type(screen.getByLabelText('Wrist extension, right, °'), '82{Enter}');
     expect(bodies()).toMatchObject([
       { kind: 'passive range', of: 'wrist extension', hand: 'left', value: 74, onDay: isoToday(), sessionId: ID, moment: 'before' },
       { hand: 'right', value: 82, moment: 'before' },
     ]);
-    await user.click(screen.getByRole('button', { name: 'Begin the session' }));
+    await user.click(screen.getByRole('button', { name: 'Start session' }));
     expect(testsOf(ID).done).toEqual(['before']);
   });
 
@@ -56,7 +56,7 @@ describe('tests around a session', () => {
     await user.type(screen.getByLabelText('Wrist extension, left, °'), '200{Enter}');
     expect(screen.getByRole('alert').textContent).toBe('within 0–130°');
     expect(bodies()).toEqual([]);
-    await user.click(screen.getByRole('button', { name: 'Without the rest' }));
+    await user.click(screen.getByRole('button', { name: 'Skip the rest' }));
     expect(testsOf(ID).done).toEqual(['before']);
   });
 
@@ -66,7 +66,7 @@ describe('tests around a session', () => {
     await user.type(screen.getByLabelText('Grip, left, kg'), '430{Enter}');
     expect(screen.getByRole('alert').textContent).toContain('was it 430 N?');
     expect(bodies()).toEqual([]);
-    await user.click(screen.getByRole('button', { name: 'It was 43.8 kg' }));
+    await user.click(screen.getByRole('button', { name: 'Use 43.8 kg' }));
     expect(bodies()).toMatchObject([{ kind: 'maximum', of: 'grip', hand: 'left', value: 430 }]);
   });
 
@@ -76,7 +76,7 @@ describe('tests around a session', () => {
     expect(screen.getByText(/no loading until a licensed practitioner/)).toBeTruthy();
     expect(screen.queryByLabelText('Wrist extension, left, °')).toBeNull();
     await user.type(screen.getByLabelText('Wrist extension, right, °'), '82{Enter}');
-    expect(screen.getByRole('button', { name: 'Begin the session' })).toHaveProperty('disabled', false);
+    expect(screen.getByRole('button', { name: 'Start session' })).toHaveProperty('disabled', false);
   });
 
   test('what it was before stands beside the second test', async () => {

@@ -33,7 +33,7 @@ export function TestScreen({ run, moment }: { run: Run; moment: Moment }) {
         <h1 className="text-title">{title}</h1>
         <p className="text-ink-soft">
           {run.athleteName}, {run.sequence.title}.{' '}
-          {moment === 'before' ? 'The same is measured again when the work is done.' : 'As before the work: same place, same hand first.'}
+          {moment === 'before' ? 'The same test is repeated after the work.' : 'As before the work: same place, same hand first.'}
         </p>
       </div>
       {tests.map((id) => (
@@ -41,11 +41,11 @@ export function TestScreen({ run, moment }: { run: Run; moment: Moment }) {
       ))}
       <div className="flex flex-wrap gap-2">
         <Button kind="primary" className="px-6 py-3 text-lead" disabled={left.length > 0} onClick={() => skipTests(run.id, moment)}>
-          {moment === 'before' ? 'Begin the session' : 'Go on'}
+          {moment === 'before' ? 'Start session' : 'Continue'}
         </Button>
         {left.length > 0 && (
           <Button className="px-4 py-3" onClick={() => skipTests(run.id, moment)}>
-            Without the rest
+            Skip the rest
           </Button>
         )}
       </div>

@@ -8,9 +8,9 @@ export function WatchFor({ run, event, className }: { run: Run; event: TimelineE
   const block = run.sequence.blocks[event.blockIndex];
   if (!block) return null;
   return (
-    <section aria-label="Watch for" className={className}>
+    <section aria-label="Common faults" className={className}>
       <h3 className="flex items-baseline justify-between border-b border-ink/40 pb-1 text-body">
-        Watch for <span className="text-small font-normal text-ink-soft">press where it is seen</span>
+        Common faults <span className="text-small font-normal text-ink-soft">tap what you see</span>
       </h3>
       <FormTicks run={run} block={block} />
     </section>

@@ -25,10 +25,10 @@ export function WhatNow({ record }: { record: SessionRecord }) {
   const stopped = ending === 'stopped';
   return (
     <div ref={here} id="what-now" className="mt-8 max-w-3xl scroll-mt-6">
-      <Part title="What now">
+      <Part title="What’s next">
         <p className="py-2">
-          {stopped && 'Nothing loads the hand that was stopped before it is cleared. '}
-          The morning after: two points worse than before means a step back; numbness or tingling means stop and refer.
+          {stopped && 'Don’t load the stopped hand before it is cleared. '}
+          Next day: two points more pain than before means one step back. Numbness or tingling means stop and have it seen.
         </p>
         <TheMorning record={record} />
         <CallsOfSession record={record} />
@@ -53,9 +53,9 @@ function CallsOfSession({ record }: { record: SessionRecord }) {
   const answered = data.answered.filter((call) => call.sessionId === sessionId);
   return (
     <>
-      {waiting.length > 0 && <CallsList calls={waiting} named={false} label="What it calls for" />}
+      {waiting.length > 0 && <CallsList calls={waiting} named={false} label="Next steps" />}
       {answered.length > 0 && <AnsweredList answered={answered} />}
-      {waiting.length + answered.length === 0 && <p>Nothing of it waits for a decision.</p>}
+      {waiting.length + answered.length === 0 && <p>No suggestions from this session.</p>}
     </>
   );
 }
@@ -79,7 +79,7 @@ function Next({ athleteId, athleteName }: { athleteId: string; athleteName: stri
       <>
         Nothing is given to {athleteName} after today:{' '}
         <Link to={`/people/${athleteId}`} className="font-semibold text-ink underline">
-          give them a sequence
+          assign them a sequence
         </Link>
         .
       </>
@@ -111,7 +111,7 @@ function TheMorning({ record: { id, morning, morningBefore, endedAt } }: { recor
     </div>
   ) : (
     <Button className="mb-3" onClick={() => setAsking(true)}>
-      Tell of the morning after
+      Do the next-day check
     </Button>
   );
 }

@@ -41,12 +41,12 @@ describe('signing in', () => {
 
   test('a server that is away is told apart from a wrong password', async () => {
     await signIn({});
-    expect((await screen.findByRole('alert')).textContent).toBe('The server does not answer.');
+    expect((await screen.findByRole('alert')).textContent).toBe('The server isn’t responding.');
   });
 
   test('it says what the house is not for', () => {
     answering({});
     show(<SignInPage />);
-    expect(screen.getByText(/It does not diagnose: licensed practitioners and local rules come first/)).toBeTruthy();
+    expect(screen.getByText(/It doesn’t diagnose: doctors, therapists and local rules come first/)).toBeTruthy();
   });
 });

@@ -44,7 +44,7 @@ export default function SignInPage() {
     <main className="grid min-h-dvh sm:grid-cols-[minmax(20rem,30rem)_1fr]">
       <div className="flex flex-col justify-center px-6 py-10 sm:px-12">
         <h1 className="text-figure font-extrabold">Clay Pot</h1>
-        <p className="mt-2 max-w-sm text-lead text-ink-soft">Wrists, hands and forearms, made ready for load.</p>
+        <p className="mt-2 max-w-sm text-lead text-ink-soft">Prepare wrists, hands and forearms for load.</p>
         <form className="mt-8 grid max-w-sm gap-4" onSubmit={(event) => void handleSubmit(signIn)(event)} noValidate>
           <TextField label="E-mail" type="email" autoComplete="username" autoFocus error={errors.email?.message} {...register('email')} />
           <TextField
@@ -60,11 +60,11 @@ export default function SignInPage() {
             </p>
           )}
           <Button kind="primary" type="submit" disabled={isSubmitting} className="py-2.5">
-            {isSubmitting ? 'Signing in …' : 'Sign in'}
+            {isSubmitting ? 'Signing in…' : 'Sign in'}
           </Button>
         </form>
         <p className="mt-10 max-w-sm text-small text-ink-soft">
-          Clay Pot informs and counts. It does not diagnose: licensed practitioners and local rules come first.
+          Clay Pot informs and counts. It doesn’t diagnose: doctors, therapists and local rules come first.
         </p>
       </div>
       <div className="hidden bg-ground sm:block" aria-hidden>

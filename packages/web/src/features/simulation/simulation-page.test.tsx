@@ -25,7 +25,7 @@ const type = (label: string, text: string) => fireEvent.change(screen.getByLabel
 describe('rules tried on athletes who do not exist', () => {
   test('are refused outside their limits, stand side by side after two runs, and end when cancelled', async () => {
     const { user } = show(<SimulationPage />);
-    const go = () => screen.getByRole('button', { name: 'Go through it' });
+    const go = () => screen.getByRole('button', { name: 'Run simulation' });
     type('Athletes', '12');
     expect(screen.getByText('A whole number from 50 to 5000')).toBeTruthy();
     expect(go()).toHaveProperty('disabled', true);
@@ -35,16 +35,16 @@ describe('rules tried on athletes who do not exist', () => {
     await waitFor(() => expect(screen.getByRole('heading', { name: 'Palm lift: at each method’s own pace' })).toBeTruthy(), {
       timeout: 15_000,
     });
-    type('No more than once in days', '0');
+    type('Progress at most once in days', '0');
     await user.click(go());
     await waitFor(() => expect(screen.getByRole('heading', { name: 'Palm lift: no days between' })).toBeTruthy(), { timeout: 15_000 });
     expect(screen.getAllByRole('table')).toHaveLength(2);
     const before = ended.count;
     type('Athletes', '5000');
     await user.click(go());
-    expect(screen.getByLabelText('How far it is')).toBeTruthy();
+    expect(screen.getByLabelText('Progress')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Cancel' }));
-    expect(screen.queryByLabelText('How far it is')).toBeNull();
+    expect(screen.queryByLabelText('Progress')).toBeNull();
     expect(ended.count).toBe(before + 1);
     expect(screen.getAllByRole('table')).toHaveLength(2);
   });

@@ -18,9 +18,9 @@ const FIRST_MOVEMENT = 'strength.palm-lift';
 const FAMILIES: readonly string[] = ['planted-strength', 'bearing-holds', 'isometrics', 'free-weights', 'grip', 'edge-work', 'hangs'];
 
 const FIELDS = [
-  { key: 'sessionsPerStep', label: 'More after clean sessions' },
-  { key: 'daysPerStep', label: 'No more than once in days' },
-  { key: 'easierEvery', label: 'An easier week every (0: none)' },
+  { key: 'sessionsPerStep', label: 'Progress after clean sessions' },
+  { key: 'daysPerStep', label: 'Progress at most once in days' },
+  { key: 'easierEvery', label: 'Deload every (0: never)' },
   { key: 'weeks', label: 'Weeks' },
   { key: 'athletes', label: 'Athletes' },
 ] as const;
@@ -45,7 +45,7 @@ export default function SimulationPage() {
   const choices = shelf.filter(({ family, ladder }) => FAMILIES.includes(family) && ladder.length > 2);
   return (
     <Page
-      title="Try the rules"
+      title="Simulate progression rules"
       lead="A simulation: athletes who do not exist, with strength, recovery and a threshold of their own, go through weeks by the same rules that calls are made from. It tells rules apart; it says nothing of any one person."
     >
       <form
@@ -63,7 +63,7 @@ export default function SimulationPage() {
             type="number"
             inputMode="numeric"
             error={faultOf(key)}
-            placeholder={METHODS_OWN.includes(key) ? 'as the method has it' : undefined}
+            placeholder={METHODS_OWN.includes(key) ? 'as in the method' : undefined}
             value={Number.isNaN(settings[key]) ? '' : (settings[key] ?? '')}
             onChange={({ target: { value, valueAsNumber } }) =>
               setSettings({ ...settings, [key]: value === '' && METHODS_OWN.includes(key) ? null : valueAsNumber })
@@ -75,21 +75,21 @@ export default function SimulationPage() {
           value={settings.sessionsPerWeek ?? ''}
           onChange={({ target }) => setSettings({ ...settings, sessionsPerWeek: target.value ? Number(target.value) : null })}
         >
-          <option value="">as the method trains</option>
+          <option value="">as often as the method trains</option>
           {[1, 2, 3, 4, 5, 6, 7].map((count) => (
             <option key={count}>{count}</option>
           ))}
         </SelectField>
         <div className="flex items-end gap-2">
           <Button type="submit" kind="primary" disabled={share !== null || isWrong || !movement}>
-            Go through it
+            Run simulation
           </Button>
           {share !== null && <Button onClick={cancel}>Cancel</Button>}
         </div>
       </form>
       {share !== null && (
         <p className="mt-3 text-small" role="status">
-          <progress className="mr-2 w-48 align-middle accent-ink" value={share} aria-label="How far it is" />
+          <progress className="mr-2 w-48 align-middle accent-ink" value={share} aria-label="Progress" />
           {Math.round(100 * share)} %
         </p>
       )}
@@ -100,7 +100,7 @@ export default function SimulationPage() {
       )}
       {done.length === 0 && share === null && (
         <p className="mt-8 border-b border-line py-6 text-ink-soft">
-          Go through it once, change one setting, and go through it again: both stand below each other, with the same people.
+          Run it once, change one setting, and run it again: both results stay below each other, with the same people.
         </p>
       )}
       {done.map((study, index) => (

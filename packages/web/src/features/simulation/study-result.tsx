@@ -13,23 +13,23 @@ export function StudyResult({ study, forget }: { study: DoneStudy; forget: () =>
       title={`${movement.name}: ${paceWords(question)}`}
       aside={
         <Button kind="quiet" className="px-2! py-0.5! text-small" onClick={forget}>
-          Take off
+          Remove
         </Button>
       }
       className="mt-8"
     >
       <p className="py-1 text-small text-ink-soft">
-        Simulated: {athletes} athletes who do not exist, {weeks} weeks,{' '}
+        Simulated: {athletes} athletes who don’t exist, {weeks} weeks,{' '}
         {sessionsPerWeek === null ? 'as often as each method trains' : `${sessionsPerWeek} sessions a week`},{' '}
-        {easierEvery > 0 ? `every ${easierEvery}th week an easier one` : 'no easier week'}. Seed {seed}.
+        {easierEvery > 0 ? `deload every ${easierEvery} weeks` : 'no deload'}. Seed {seed}.
       </p>
       <div className="overflow-x-auto">
         <table className="w-full min-w-2xl border-collapse text-small">
-          <caption className="sr-only">What came of {athletes} simulated athletes by each method</caption>
+          <caption className="sr-only">Results of {athletes} simulated athletes by method</caption>
           <thead>
             <tr className="text-left text-ink-soft">
               <th className="py-1 pr-3 font-normal">Method</th>
-              <th className="py-1 pr-3 font-normal">Levels climbed of {most}: eight of ten</th>
+              <th className="py-1 pr-3 font-normal">Levels gained of {most}: eight of ten</th>
               <th className="py-1 pr-3 text-right font-normal">Levels</th>
               <th className="py-1 pr-3 font-normal">With a flare-up, % of athletes</th>
               <th className="py-1 pr-3 text-right font-normal">Sore sessions</th>
@@ -44,8 +44,8 @@ export function StudyResult({ study, forget }: { study: DoneStudy; forget: () =>
         </table>
       </div>
       <p className="mt-1 text-fine text-ink-soft">
-        The mark is the mean; in brackets and below it, between what it lies in nineteen of twenty such studies. Methods differ here by how
-        often they train, how fast their doses grow, the discomfort that they allow and their ceiling of effort.
+        The mark is the mean; the range below holds 95 % of such studies. The methods differ here in how often they train, how fast doses
+        grow, the discomfort they allow, and their effort limit.
       </p>
     </Part>
   );

@@ -30,6 +30,6 @@ describe('whose morning is to be asked about', () => {
 
   test('nobody to ask: nothing is shown', () => {
     show(<Mornings mornings={[]} />);
-    expect(screen.queryByText('The morning after')).toBeNull();
+    expect(screen.queryByText('Next-day check')).toBeNull();
   });
 });

@@ -13,8 +13,8 @@ export function Mornings({ mornings }: { mornings: readonly TodayMorning[] }) {
   const own = useOwnMornings();
   if (mornings.length === 0) return null;
   return (
-    <Part title="The morning after">
-      <ul aria-label="The morning after">
+    <Part title="Next-day check">
+      <ul aria-label="Next-day check">
         {mornings.map((asked) => (
           <Asked key={asked.sessionId} asked={asked} told={own.get(asked.sessionId)} />
         ))}
@@ -53,10 +53,10 @@ function Asked({ asked, told }: { asked: TodayMorning; told: Parameters<typeof t
                 setAnswered(CALM);
               }}
             >
-              Calm
+              No complaints
             </Button>
             <Button className="min-h-11" aria-label={`Tell of the morning: ${athleteName}`} onClick={() => setTelling(true)}>
-              Tell…
+              Answer…
             </Button>
           </>
         )}

@@ -8,15 +8,19 @@ export function ToDecide() {
   const { data } = useCalls();
   const waiting = useWaiting(data?.calls ?? []);
   return (
-    <Part title="To decide" aside={<span className="text-small text-ink-soft">J, K: next, before; A accepts, C changes, D declines</span>}>
+    <Part
+      title="Next steps"
+      aside={<span className="text-small text-ink-soft">J, K: next, previous; A accepts, C edits, D dismisses</span>}
+    >
       {data && data.toLookAt > 0 && (
         <p role="status" className="py-1 text-small text-ink-soft">
-          {data.toLookAt} athletes are still looked at.
+          Checking
+          {data.toLookAt} more athletes…
         </p>
       )}
-      {!data && <p className="py-2 text-ink-soft">Looking at what was done …</p>}
-      {data && waiting.length === 0 && <Empty>Nothing waits for a decision.</Empty>}
-      {waiting.length > 0 && <CallsList calls={waiting} named label="To decide" />}
+      {!data && <p className="py-2 text-ink-soft">Checking sessions…</p>}
+      {data && waiting.length === 0 && <Empty>No suggestions right now.</Empty>}
+      {waiting.length > 0 && <CallsList calls={waiting} named label="Next steps" />}
     </Part>
   );
 }

@@ -28,12 +28,12 @@ export default function TodayContent() {
   return (
     <Page
       title={dayText(day)}
-      lead={`${me.data?.studio.name ?? ''}: ${open === 0 ? 'nobody left for today' : open === 1 ? 'one session to lead' : `${open} sessions to lead`}`}
+      lead={`${me.data?.studio.name ?? ''}: ${open === 0 ? 'no sessions left today' : open === 1 ? 'one session to lead' : `${open} sessions to lead`}`}
     >
       <div className="grid grid-cols-[minmax(0,1fr)] gap-y-8">
         <div className="grid items-start gap-x-10 gap-y-8 xl:grid-cols-[minmax(0,4fr)_minmax(0,3fr)]">
           <Part title="Due today">
-            {due.length ? <DueList due={due} /> : <Empty>Nobody is planned for today. Give a sequence to somebody on their page.</Empty>}
+            {due.length ? <DueList due={due} /> : <Empty>No sessions planned for today. Assign a sequence on an athlete’s page.</Empty>}
           </Part>
           <Suspense fallback={null}>
             <div className="grid gap-8">
@@ -43,7 +43,7 @@ export default function TodayContent() {
           </Suspense>
         </div>
         <Part
-          title="Lately"
+          title="Recent"
           aside={
             <Link to="/records" className="text-small underline underline-offset-2">
               All records
@@ -55,7 +55,7 @@ export default function TodayContent() {
               <SessionRows sessions={recent} withAthlete />
             </Suspense>
           ) : (
-            <Empty>No session yet. Lead one from the list above.</Empty>
+            <Empty>No session yet. Start one from the list above.</Empty>
           )}
         </Part>
       </div>
@@ -89,7 +89,7 @@ function DueList({ due }: { due: readonly TodayDue[] }) {
             {item.from.kind === 'programme' && (
               <Link to={`/programmes/${item.from.id}`} className="text-small underline underline-offset-2">
                 from the programme
-                {item.from.amountPercent === 100 ? '' : `, ${item.from.amountPercent} % of what loads`}
+                {item.from.amountPercent === 100 ? '' : `, ${item.from.amountPercent} % load`}
               </Link>
             )}
             {item.missedDays.length > 0 && (
@@ -116,7 +116,7 @@ function DueList({ due }: { due: readonly TodayDue[] }) {
               aria-label={`Lead ${item.sequenceTitle} for ${item.athleteName}`}
               className="max-sm:min-h-11"
             >
-              Lead
+              Start session
             </ButtonLink>
           )}
         </li>

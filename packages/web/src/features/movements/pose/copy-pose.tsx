@@ -25,7 +25,7 @@ export function CopyPose({ movement, level, set }: Props) {
     <div role="group" aria-label="Copy the hand of another level" className="flex flex-wrap items-end gap-2">
       <div className="min-w-52 flex-1">
         <MovementField
-          label="Copy the hand of"
+          label="Copy the hand from"
           none="this movement"
           movements={others}
           value={from === movement ? '' : from.id}
@@ -49,7 +49,7 @@ export function CopyPose({ movement, level, set }: Props) {
         </select>
       </label>
       <Button disabled={!source} onClick={() => source && set(withHandOf(level, from, source))}>
-        Take it over
+        Copy
       </Button>
     </div>
   );

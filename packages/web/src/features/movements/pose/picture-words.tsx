@@ -37,14 +37,14 @@ export function PictureWords({ movement, level, set }: Props) {
         set={(name) => set(withHand(level, { setting: name === AS_SAID ? undefined : (name as HandSetting) }))}
       />
       <Choice
-        label="Seen from"
+        label="View"
         value={level.hand?.view ?? AS_SAID}
         options={[AS_SAID, ...HAND_VIEWS]}
-        names={{ [AS_SAID]: 'wherever it reads best' }}
+        names={{ [AS_SAID]: 'best view' }}
         set={(name) => set(withHand(level, { view: name === AS_SAID ? undefined : (name as HandViewName) }))}
       />
       <Choice
-        label="It goes"
+        label="Movement"
         value={round ? 'round' : 'back'}
         options={['back', 'round']}
         names={{ back: 'out and back the same way', round: 'on round through all' }}
@@ -52,7 +52,7 @@ export function PictureWords({ movement, level, set }: Props) {
       />
       {body && level.facing !== 'forward' && level.facing !== 'free' && (
         <Choice
-          label="The other hand"
+          label="Other hand"
           value={level.hand?.other ?? AS_SAID}
           options={[AS_SAID, ...OTHER_HANDS]}
           set={(name) => set(withHand(level, { other: name === AS_SAID ? undefined : (name as OtherHandDoes) }))}
@@ -60,10 +60,10 @@ export function PictureWords({ movement, level, set }: Props) {
       )}
       {body && (
         <Choice
-          label="Into what it stands on"
+          label="Contact"
           value={presses ? 'presses' : 'stands'}
           options={['stands', 'presses']}
-          names={{ stands: 'it only stands', presses: 'it presses, without moving' }}
+          names={{ stands: 'it only rests on it', presses: 'it presses, without moving' }}
           set={(does) => set(withHand(level, { presses: does === 'presses' }))}
         />
       )}

@@ -40,36 +40,36 @@ describe('the pose editor without a drawing', () => {
 
   test('adds moments, goes between them, takes one out, and bends one the other way', async () => {
     const { user, seen } = posing(rest, rest.ladder[0]);
-    const moments = within(screen.getByRole('group', { name: 'Moments of the way' }));
+    const moments = within(screen.getByRole('group', { name: 'Moments of the movement' }));
     await user.click(moments.getByRole('button', { name: 'Add a moment' }));
     await user.click(moments.getByRole('button', { name: 'Add a moment' }));
     expect(moments.getByRole('button', { name: 'Middle' })).toBeTruthy();
     const bend = screen.getByRole('textbox', { name: /^Wrist, bent back/ });
     await user.clear(bend);
     await user.type(bend, '40{Enter}');
-    await user.click(moments.getByRole('button', { name: 'Bend it the other way' }));
+    await user.click(moments.getByRole('button', { name: 'Flip' }));
     expect(seen.level.hand?.course?.[2]?.joints?.wristExtensionDeg).toBe(-40);
     await user.click(moments.getByRole('button', { name: 'Start' }));
-    await user.click(moments.getByRole('button', { name: 'Take start out' }));
+    await user.click(moments.getByRole('button', { name: 'Delete start' }));
     expect(seen.level.hand?.course).toHaveLength(2);
-    await user.click(moments.getByRole('button', { name: 'As the level says' }));
+    await user.click(moments.getByRole('button', { name: 'Reset' }));
     expect(seen.level.hand?.course).toBeUndefined();
   });
 
   test('copies the hand of a level of another movement', async () => {
     const { user, seen } = posing(rest, rest.ladder[0]);
     const copy = within(screen.getByRole('group', { name: 'Copy the hand of another level' }));
-    await choose(user, 'Copy the hand of', /^Wrist circles/);
-    await user.click(copy.getByRole('button', { name: 'Take it over' }));
+    await choose(user, 'Copy the hand from', /^Wrist circles/);
+    await user.click(copy.getByRole('button', { name: 'Copy' }));
     expect(seen.level.hand?.round).toBe(true);
     expect(seen.level.hand?.course?.length).toBe(circles.hand?.course?.length);
   });
 
   test('says out and back against a movement that goes round', async () => {
     const { user, seen } = posing(circles, circles.ladder[0]);
-    await user.selectOptions(screen.getByLabelText('It goes'), 'out and back the same way');
+    await user.selectOptions(screen.getByLabelText('Movement'), 'out and back the same way');
     expect(seen.level.hand?.round).toBe(false);
-    expect((screen.getByLabelText('It goes') as HTMLSelectElement).value).toBe('back');
+    expect((screen.getByLabelText('Movement') as HTMLSelectElement).value).toBe('back');
   });
 
   test('offers only places that the load can be drawn in', () => {
@@ -77,14 +77,14 @@ describe('the pose editor without a drawing', () => {
     const places = () => [...(screen.getByLabelText('Where the hand is') as HTMLSelectElement).options].map(({ value }) => value);
     expect(places()).toContain('in water');
     expect(places()).not.toContain('planted');
-    expect(screen.queryByLabelText('The other hand')).toBeNull();
+    expect(screen.queryByLabelText('Other hand')).toBeNull();
   });
 
   test('leaves a planted hand’s fingers to the floor; what it presses into and what the other hand does is said', async () => {
     const { user, seen } = posing(rocks, rocks.ladder[0]);
     expect(screen.queryByRole('button', { name: 'Index finger' })).toBeNull();
-    await user.selectOptions(screen.getByLabelText('The other hand'), 'away');
-    await user.selectOptions(screen.getByLabelText('Into what it stands on'), 'it presses, without moving');
+    await user.selectOptions(screen.getByLabelText('Other hand'), 'away');
+    await user.selectOptions(screen.getByLabelText('Contact'), 'it presses, without moving');
     expect(seen.level.hand).toMatchObject({ other: 'away', presses: true });
   });
 });

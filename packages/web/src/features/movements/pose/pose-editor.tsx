@@ -70,7 +70,7 @@ export function PoseEditor({ movement, level, person, set }: Props) {
     <section aria-label="The hand" className="mt-3 grid gap-3 border-t border-line pt-3">
       <PictureWords movement={movement} level={level} set={set} />
       <CopyPose movement={movement} level={level} set={set} />
-      <div role="group" aria-label="Moments of the way" className="flex flex-wrap items-center gap-1">
+      <div role="group" aria-label="Moments of the movement" className="flex flex-wrap items-center gap-1">
         {stations.map((_, i) => (
           <button
             key={i}
@@ -86,14 +86,14 @@ export function PoseEditor({ movement, level, person, set }: Props) {
           <Plus size={16} aria-hidden /> Add a moment
         </Button>
         <Button kind="quiet" disabled={stations.length === 1} onClick={() => set(withStations(level, stations.toSpliced(index, 1)))}>
-          <X size={16} aria-hidden /> Take {stationName(index, stations.length, round).toLowerCase()} out
+          <X size={16} aria-hidden /> Delete {stationName(index, stations.length, round).toLowerCase()}
         </Button>
         <Button kind="quiet" onClick={() => setStation(turnedOver(station))}>
-          <FlipHorizontal2 size={16} aria-hidden /> Bend it the other way
+          <FlipHorizontal2 size={16} aria-hidden /> Flip
         </Button>
         {level.hand?.course && (
           <Button kind="quiet" onClick={() => set(withHand(level, { course: undefined }))}>
-            As the level says
+            Reset
           </Button>
         )}
       </div>
@@ -110,20 +110,20 @@ export function PoseEditor({ movement, level, person, set }: Props) {
         <div className="grid content-start gap-3">
           {posable.includes('indexMcpDeg') ? (
             <Choice
-              label="Shape to begin from"
+              label="Start from"
               value={station.shape}
               options={HAND_SHAPE_NAMES}
               set={(shape) => setStation(shaped(station, shape as HandShapeName))}
             />
           ) : (
             <p className="text-small text-ink-soft">
-              What the hand stands on decides its fingers here. What is said of forearm and wrist comes on top of what the posture asks.
+              The surface decides the fingers. What you set for forearm and wrist adds to the posture.
             </p>
           )}
           <JointFields pose={pose} posable={posable} held={held} hold={hold} setPose={setPose} />
           {level.load.kind === 'move' && level.load.reachPercent < 100 && (
             <p className="text-small text-ink-soft">
-              This is the whole way; this level goes {level.load.reachPercent} % of it at the wrist.
+              This shows the whole movement; this level uses {level.load.reachPercent} % of it at the wrist.
             </p>
           )}
         </div>
