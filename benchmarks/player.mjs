@@ -26,7 +26,7 @@ async function measure(what, switches) {
     return { sequenceId: sequence.id, athleteId: athlete.id };
   });
   await page.goto(`/sequences/${sequenceId}/lead?athlete=${athleteId}`);
-  await page.getByLabel(/Asked today/).check();
+  await page.getByLabel(/I asked today/).check();
   await page.getByRole('button', { name: 'Start' }).click();
   await page.getByTestId('big-number').waitFor();
   await page.waitForTimeout(Math.min(WARM_MS, SECONDS * 1000));
