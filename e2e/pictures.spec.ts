@@ -61,7 +61,7 @@ test('pictures of the main views', async ({ coach: page }) => {
   await settled();
   await shot(page, 'compose');
   await page.goBack();
-  await page.getByRole('link', { name: 'Measure', exact: true }).click();
+  await page.getByRole('link', { name: 'Test', exact: true }).click();
   await page.getByRole('checkbox', { name: 'Grip, all out' }).check();
   await page.getByRole('button', { name: /^Start 1/ }).click();
   await page.getByLabel('Source').selectOption('simulated');
