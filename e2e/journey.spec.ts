@@ -82,7 +82,7 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
       .first()
       .click();
     await page.getByRole('button', { name: 'Discomfort 2', exact: true }).click();
-    await page.getByRole('button', { name: 'Exertion 5', exact: true }).click();
+    await page.getByRole('button', { name: 'Effort (RPE) 5', exact: true }).click();
   });
   await page.getByLabel('Note on the session').fill('Left heel of the hand light at the end.');
   await page.getByRole('button', { name: 'Save record' }).click();
@@ -187,7 +187,7 @@ test('by keyboard only: the same journey', async ({ page, house }) => {
     await page.keyboard.press('Enter');
     await tabTo(page, 'button', 'Discomfort 1');
     await page.keyboard.press('Enter');
-    await tabTo(page, 'button', 'Exertion 4');
+    await tabTo(page, 'button', 'Effort (RPE) 4');
     await page.keyboard.press('Enter');
   });
   await tabTo(page, 'button', 'Save record');

@@ -37,7 +37,7 @@ test.describe('on a phone', () => {
     await page.locator('[data-trial]').fill('');
     await type(page, 70, 58, 60, 72);
     await expect(soFar(page)).toContainText('71° mean of 70, 72');
-    await expect(page.getByText(/Uneven: left 17 % weaker/)).toBeVisible();
+    await expect(page.getByText(/Uneven: left 17 % less/)).toBeVisible();
     await next(page);
     await type(page, 84, 74);
     await page.reload();

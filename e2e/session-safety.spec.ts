@@ -37,7 +37,7 @@ test('discomfort of five and more stands the clock and offers to ease; the easie
   await page.getByRole('button', { name: 'Discomfort 6', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('Ease to a lower level or stop here');
   await expect(page.getByRole('button', { name: 'Continue' })).toBeVisible();
-  await page.getByRole('button', { name: 'Exertion 7', exact: true }).click();
+  await page.getByRole('button', { name: 'Effort (RPE) 7', exact: true }).click();
   const level = page.getByRole('region', { name: 'Now' });
   await expect(level).toContainText('Fast for time');
   await page.getByRole('button', { name: 'Easier' }).click();

@@ -119,7 +119,7 @@ test('the question about a block goes by itself; at the end all are told of with
   await page.getByRole('button', { name: 'End early' }).click();
   await page.getByRole('button', { name: 'Tell more: Hand open and close' }).click();
   await page.getByRole('button', { name: 'Discomfort 2', exact: true }).click();
-  await page.getByRole('button', { name: 'Exertion 3', exact: true }).click();
+  await page.getByRole('button', { name: 'Effort (RPE) 3', exact: true }).click();
   await page.getByRole('button', { name: /were fine: nothing hurt$/ }).click();
   await page.getByRole('button', { name: 'All in all 4' }).click();
   await page.getByRole('button', { name: 'Save record' }).click();
@@ -176,7 +176,7 @@ test('a wrong count is put right beside the rating, and a fault of form that was
   await page.getByRole('button', { name: 'Fewer, set 1, both, toward the thumb' }).click();
   await page.getByLabel('Note', { exact: true }).fill('Lost one.');
   await page.getByRole('button', { name: 'Discomfort 0', exact: true }).click();
-  await page.getByRole('button', { name: 'Exertion 2', exact: true }).click();
+  await page.getByRole('button', { name: 'Effort (RPE) 2', exact: true }).click();
   await page.getByRole('button', { name: 'End early' }).click();
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByText('Lost one.')).toBeVisible();

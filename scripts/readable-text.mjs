@@ -3,8 +3,11 @@ import { join, relative } from 'node:path';
 import ts from 'typescript';
 import { ROOT } from './places.mjs';
 
-/** Attributes whose strings are read by people. All others name styles, ids and addresses. */
-const READ_ATTRIBUTES = new Set(['title', 'label', 'alt', 'placeholder', 'aria-label', 'aria-description', 'aria-roledescription']);
+/** Attributes whose strings only machines read: styles, ids, addresses, kinds. What any other says may be read. */
+const MACHINE_ATTRIBUTES =
+  /^(class|className|\w+ClassName|style|type|id|htmlFor|for|to|href|src|rel|role|accept|autoComplete|inputMode|pattern|d|points|transform|viewBox|fill|stroke\w*|xmlns|dataKey|data-[\w-]+|aria-(live|haspopup|controls|labelledby|describedby|orientation|current|activedescendant|owns))$/;
+/** Properties whose strings are words of the program. */
+const MACHINE_PROPERTIES = /^(kind|id|key|keys|state)$/;
 /** Calls whose strings are for machines. */
 const MACHINE_CALLS =
   /^(query|createQueryBuilder|where|andWhere|orWhere|orderBy|addOrderBy|select|addSelect|leftJoin|innerJoin|join|split|matchMedia|querySelector|querySelectorAll|closest|getItem|setItem|removeItem|addEventListener|removeEventListener|setAttribute|import|require|Symbol|working|measured|published|replaceAll|replace|startsWith|endsWith|includes|get|set|has|createElementNS)$/;
@@ -67,16 +70,19 @@ const isString = (node) => ts.isStringLiteral(node) || ts.isNoSubstitutionTempla
 function isForMachines(node) {
   if (ts.isImportDeclaration(node) || ts.isExportDeclaration(node) || ts.isTypeNode(node) || ts.isInterfaceDeclaration(node)) return true;
   if (ts.isJsxAttribute(node)) return isUnreadAttribute(node);
-  if (ts.isCallExpression(node))
-    return MACHINE_CALLS.test(node.expression.getText().split('.').pop() ?? '') && node.arguments.every(isString);
+  if (ts.isPropertyAssignment(node)) return MACHINE_PROPERTIES.test(node.name.getText()) && isString(node.initializer);
+  if (ts.isCallExpression(node)) return isMachineCall(node);
   return ts.isRegularExpressionLiteral(node) || (isString(node) && isKeyOrComparison(node));
 }
 
-function isUnreadAttribute({ name, initializer }) {
-  const attribute = name.getText();
-  const isRead = READ_ATTRIBUTES.has(attribute) || /[a-z](Label|Title|Words|Text|Hint)$/.test(attribute);
-  return !isRead && initializer !== undefined && isString(initializer);
+/** What `must` says is read only where the program is wrong. */
+function isMachineCall({ expression, arguments: given }) {
+  const name = expression.getText().split('.').pop() ?? '';
+  return name === 'must' || (MACHINE_CALLS.test(name) && given.every(isString));
 }
+
+const isUnreadAttribute = ({ name, initializer }) =>
+  MACHINE_ATTRIBUTES.test(name.getText()) && initializer !== undefined && (isString(initializer) || ts.isJsxExpression(initializer));
 
 function isKeyOrComparison(node) {
   const { parent } = node;
@@ -111,9 +117,9 @@ function isWords(text, node) {
     /^[a-z]+:\/\/|^\/|^#|^--|^[\w.-]+\/[\w.-]+$|[{};]\s*$|^(SELECT|INSERT|UPDATE|DELETE|ALTER|CREATE|DROP|CASE) /.test(text)
   )
     return false;
-  if (ts.isJsxExpression(node.parent) || ts.isJsxAttribute(node.parent)) return true;
   if (isStyle(text)) return false;
-  return words.length > 1 ? /\s/.test(text) : /^\p{Lu}\p{Ll}/u.test(text) && !ts.isCallExpression(node.parent);
+  if (ts.isJsxExpression(node.parent) && ts.isJsxElement(node.parent.parent)) return true;
+  return words.length > 1 || text.includes('{…}') ? /\s/.test(text) : /^\p{Lu}\p{Ll}/u.test(text) && !ts.isCallExpression(node.parent);
 }
 
 /** Names of styles: words without capitals or stops, one of them with a hyphen, a bracket, a slash or a number. */
@@ -128,3 +134,6 @@ const isStyle = (text) =>
     ).length *
     2 >=
     text.split(/\s+/).length;
+
+// By itself it prints what it finds: node scripts/readable-text.mjs packages/web/src
+if (process.argv[1] === import.meta.filename) process.stdout.write(JSON.stringify(process.argv.slice(2).flatMap(readableTexts)));

@@ -9,7 +9,7 @@ export * from './compose.js';
 
 export * from './devices.js';
 export * from './effort.js';
-export * from './foretold.js';
+export * from './predictions.js';
 export * from './levels.js';
 export * from './limits.js';
 export * from './measure.js';

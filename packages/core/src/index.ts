@@ -359,7 +359,7 @@ export {
 export { chanceOfHaving, decidesWords, effortWords, isKnown, measureWords, peopleWords, whatToMeasure } from './effort/doubt.js';
 export { effortTimeline } from './effort/effort-timeline.js';
 export { exertionFelt, workFelt, type WorkFelt } from './effort/felt.js';
-export { type Foretold } from './effort/foretold.js';
+export { type Prediction } from './effort/predictions.js';
 export { type Calibration, calibrationOf, type CalibrationPoint } from './effort/calibration.js';
 export { shareOf } from './effort/share.js';
 export { failureWords, fatigueCourses, type GroupCourse } from './effort/fatigue-course.js';
@@ -451,7 +451,7 @@ export {
 } from './measure/readings-over-time.js';
 export { heldAndTested } from './measure/readings-tell.js';
 export { type ForceSample, secondsText } from './measure/sample.js';
-export { type Sides, sidesOf } from './measure/sides.js';
+export { lesserWords, type Sides, sidesOf } from './measure/sides.js';
 export {
   DEVICE_FAULTS,
   DEVICE_PROGRAMS,

@@ -13,7 +13,7 @@ import { dataSourceOptions } from './database/data-source.js';
 import { DevicesModule } from './devices/devices.module.js';
 import { ComposeModule } from './compose/compose.module.js';
 import { EffortModule } from './effort/effort.module.js';
-import { ForetoldModule } from './foretold/foretold.module.js';
+import { PredictionsModule } from './predictions/predictions.module.js';
 import { HealthModule } from './health/health.module.js';
 import { Clock } from './http/clock.js';
 import { RequestPipe } from './http/request.pipe.js';
@@ -48,7 +48,7 @@ export class AppModule {
         ReadingsModule,
         IntakesModule,
         CallsModule,
-        ForetoldModule,
+        PredictionsModule,
         ClassModule,
         PicturesModule,
         ScreenModule,

@@ -3,7 +3,7 @@ import type {
   AnsweredCall,
   AthleteCall,
   CallsOfAthlete,
-  ForetoldAnswer,
+  PredictionsAnswer,
   Problem,
   SessionRecord,
   StoredProgramme,
@@ -231,10 +231,10 @@ describe('a call', () => {
 });
 
 test('what was to be expected of each block stands beside what came, by what was known the day before', async () => {
-  const scene = await someone('Foretold');
+  const scene = await someone('Prediction');
   await lead(scene, '2026-05-14', 1);
   await lead(scene, '2026-05-18', 1);
-  const { body } = await coach.ask<ForetoldAnswer>('GET', `/athletes/${scene.id}/foretold`);
+  const { body } = await coach.ask<PredictionsAnswer>('GET', `/athletes/${scene.id}/predictions`);
   expect(body.blocks.map(({ onDay, movementId, told, isWhole }) => [onDay, movementId, told, isWhole])).toEqual([
     ['2026-05-14', 'bearing.palm-support', 5, true],
     ['2026-05-18', 'bearing.palm-support', 5, true],

@@ -3,7 +3,7 @@ import type { Movement } from '../model/movement.js';
 import { type GateForecast, gateForecast } from '../rules/progress/gate-forecast.js';
 import type { WorkDone } from '../rules/progress/work-done.js';
 
-/** A gate that is to be foretold, as plain data. */
+/** A gate that is to be predicted, as plain data. */
 export interface ForecastAsked {
   readonly history: readonly WorkDone[];
   readonly movement: Movement;
@@ -12,6 +12,6 @@ export interface ForecastAsked {
   readonly today: string;
 }
 
-/** Foretells gates away from the event loop: each is some thousand courses. What is not asked is not answered. */
+/** Predicts gates away from the event loop: each is some thousand courses. What is not asked is not answered. */
 export const answerForecasts = (asked: readonly (ForecastAsked | null)[]): (GateForecast | null)[] =>
   asked.map((each) => each && gateForecast(each.history, each));

@@ -4,7 +4,7 @@ export { type ComposeAnswer, composeWith, type Following, judgedWith, prepareFor
 export { answerCompose, answerSwap } from './compose-in-thread.js';
 export type { ComposeWork } from './compose-work.js';
 export { answerForecasts, type ForecastAsked } from './forecasts.js';
-export { answerForetold, type ForetoldAnswer, type ForetoldWork } from './foretold.js';
+export { answerPredictions, type PredictionsAnswer, type PredictionsWork } from './predictions.js';
 export { answerCriticalForce, answerTrace, answerTrend, type CriticalForceAnswer, type TraceAnswer, type TrendAnswer } from './measure.js';
 export { answerEvidence, type EvidenceWork, type WhomWork } from './whom.js';
 export { answerEvaluate, type EvaluateAnswer, type EvaluatedSession, type EvaluateWork } from './programme.js';

@@ -1,5 +1,5 @@
 import { shareOf, type Estimate } from './share.js';
-import type { Foretold } from './foretold.js';
+import type { Prediction } from './predictions.js';
 
 /** Of things said to hold with one chance, how many did. */
 export interface CalibrationPoint {
@@ -10,7 +10,7 @@ export interface CalibrationPoint {
   readonly count: number;
 }
 
-/** How well what was foretold came. */
+/** how well predictions held. */
 export interface Calibration {
   /** Ratings of exertion: said to be at most so much with each chance. */
   readonly exertion: readonly CalibrationPoint[];
@@ -22,7 +22,7 @@ export interface Calibration {
   readonly within: Estimate | null;
 }
 
-type Place = NonNullable<Foretold['place']>;
+type Place = NonNullable<Prediction['place']>;
 const SAID = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9] as const;
 /** Chances are told apart in these; most blocks are nearly sure. */
 const BINS = [0, 0.2, 0.4, 0.6, 0.8, 0.95, 1] as const;
@@ -33,7 +33,7 @@ const upTo = (places: readonly Place[], share: number): number =>
   places.reduce((sum, [from, to]) => sum + (to > from ? Math.min(1, Math.max(0, (share - from) / (to - from))) : Number(from <= share)), 0);
 
 /** Whether what was said came as often as was said (Dawid 1984, J R Stat Soc A 147:278–92: the places of what came are even when it did). */
-export function calibrationOf(all: readonly Pick<Foretold, 'place' | 'chance' | 'isWhole'>[]): Calibration {
+export function calibrationOf(all: readonly Pick<Prediction, 'place' | 'chance' | 'isWhole'>[]): Calibration {
   const places = all.flatMap(({ place }) => (place === null ? [] : [place]));
   const n = places.length;
   const exertion = n === 0 ? [] : SAID.map((said) => ({ said, came: shareOf(upTo(places, said), n), count: n }));

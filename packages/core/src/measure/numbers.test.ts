@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { ALL_OUT, criticalForceOf, contractionsAbove } from './critical-force.js';
 import { changeOf, detectableChange, errorOf, pooledSpread } from './error.js';
-import { sidesOf } from './sides.js';
+import { lesserWords, sidesOf } from './sides.js';
 import { type DayValue, trendOf } from './trend.js';
 import { addDays } from '../vocabulary/days.js';
 import { runs } from '../properties.fixture.js';
@@ -52,6 +52,8 @@ describe('left and right', () => {
   });
   test('angles have no handedness', () => {
     expect(sidesOf(extension, { left: 58, right: 74 }, 'right')).toMatchObject({ isUneven: true, lesser: 'left', difference: -16 });
+    expect(lesserWords(extension, sidesOf(extension, { left: 58, right: 74 }, 'right'))).toBe('left 22 % less');
+    expect(lesserWords(grip, sidesOf(grip, { left: 340, right: 440 }, 'right'))).toBe('left 23 % weaker');
     expect(sidesOf(extension, { left: 70, right: 74 }, 'right').isUneven).toBe(false);
   });
 });

@@ -50,3 +50,7 @@ export function sidesOf(
     isUneven: difference <= Math.min(0, expected) - change || difference >= Math.max(0, expected) + change,
   };
 }
+
+/** Which hand has less, and by how much; “weaker” is said of forces only. @example uneven wrists of 58 and 74° → 'left 22 % less' */
+export const lesserWords = ({ sort }: Measured, { lesser, lacksPercent }: Sides): string =>
+  lesser === null ? 'both alike' : `${lesser} ${lacksPercent.toFixed(0)} % ${sort === 'force' ? 'weaker' : 'less'}`;

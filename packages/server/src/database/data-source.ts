@@ -40,6 +40,7 @@ import { MethodPace1990000000000 } from './migrations/1990000000000-method-pace.
 import { KeptAnswers2010000000000 } from './migrations/2010000000000-kept-answers.js';
 import { Plans2020000000000 } from './migrations/2020000000000-plans.js';
 import { DerivedValues2030000000000 } from './migrations/2030000000000-derived-values.js';
+import { Predictions2040000000000 } from './migrations/2040000000000-predictions.js';
 import { DaysOfSessions2000000000000 } from './migrations/2000000000000-days-of-sessions.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
@@ -109,6 +110,7 @@ export function dataSourceOptions(url: string, limitS = QUERY_LIMIT_S): DataSour
       KeptAnswers2010000000000,
       Plans2020000000000,
       DerivedValues2030000000000,
+      Predictions2040000000000,
     ],
     synchronize: false,
     timezone: 'Z',

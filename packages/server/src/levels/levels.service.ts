@@ -60,8 +60,8 @@ export class LevelsService {
         goal: found ? { gate: found, ask: { ...ask, levelId: found.level.id } } : null,
       };
     });
-    const owns = await this.foretold(asked.map(({ own }) => own));
-    const goalForecasts = await this.foretold(asked.map(({ goal }) => goal && goal.ask));
+    const owns = await this.forecasts(asked.map(({ own }) => own));
+    const goalForecasts = await this.forecasts(asked.map(({ goal }) => goal && goal.ask));
     return asked.map(({ standing, goal }, index) => {
       const forecast = goalForecasts[index];
       const told = goal && forecast && { words: goal.gate.want.words, levelName: goal.gate.level.name, forecast };
@@ -70,7 +70,7 @@ export class LevelsService {
   }
 
   /** No thread is started where nothing is asked. */
-  private foretold(asked: readonly (ForecastAsked | null)[]): Promise<(GateForecast | null)[]> {
+  private forecasts(asked: readonly (ForecastAsked | null)[]): Promise<(GateForecast | null)[]> {
     return asked.some((each) => each !== null) ? this.work.run('answerForecasts', asked) : Promise.resolve([]);
   }
 

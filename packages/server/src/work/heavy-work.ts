@@ -5,7 +5,7 @@ import type {
   answerEvaluate,
   answerEvidence,
   answerForecasts,
-  answerForetold,
+  answerPredictions,
   answerSwap,
   answerTrace,
   answerTrend,
@@ -21,7 +21,7 @@ interface Work {
   answerEvaluate: typeof answerEvaluate;
   answerEvidence: typeof answerEvidence;
   answerForecasts: typeof answerForecasts;
-  answerForetold: typeof answerForetold;
+  answerPredictions: typeof answerPredictions;
   answerSwap: typeof answerSwap;
   answerTrace: typeof answerTrace;
   answerTrend: typeof answerTrend;

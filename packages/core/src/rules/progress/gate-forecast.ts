@@ -30,7 +30,7 @@ export interface GateForecast {
 }
 
 const FEWEST_SESSIONS = working(
-  'Sessions from which a gate is foretold',
+  'Sessions from which a gate is predicted',
   6,
   'sessions',
   'five steps between them: fewer hold no course',

@@ -14,7 +14,7 @@ export function OfWhom() {
     <WhomChoice
       label="Athlete"
       className="w-60"
-      nobody="Everybody"
+      nobody="All athletes"
       value={useOfWhom()}
       choose={(athlete) => setParams(athlete ? { athlete } : {})}
     />

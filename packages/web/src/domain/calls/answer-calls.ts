@@ -80,7 +80,7 @@ export function useAnswerCalls() {
 
 function toldOf(chosen: readonly ChosenAnswer[]): string {
   const first = chosen[0]?.call;
-  if (!first) return 'Nothing was saved.';
+  if (!first) return 'No answer was saved.';
   const done = chosen.filter(({ optionId }) => optionId !== null).length;
   const of = `${first.athleteName}: ${CALLS[first.kind].label.toLowerCase()}`;
   if (done === 0) return `${of} declined.`;

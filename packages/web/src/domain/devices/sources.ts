@@ -63,7 +63,7 @@ const onPlates = (sort: TrialSort | null): Gauge | null => (sort === 'plates' ? 
 
 /** All sources. */
 export const SOURCES: { readonly [K in SourceKind]: SourceEntry<K> } = {
-  typed: { label: 'a dynamometer, typed', offers: () => true, gauge: nothing, device: nothing, hold: nothing },
+  typed: { label: 'typed by hand', offers: () => true, gauge: nothing, device: nothing, hold: nothing },
   simulated: {
     label: 'a simulated device',
     offers: () => true,

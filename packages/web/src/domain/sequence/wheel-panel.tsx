@@ -26,8 +26,8 @@ export function WheelPanel({ coverage, person, athleteId }: { coverage: Coverage
       <Wheel coverage={coverage} ranges={ranges} description={describe(coverage)} className="block w-full" />
       <p className="text-fine text-ink-soft">
         Rings, from the centre: {WHEEL_RINGS.join(', ')}; each piece is fist, then open hand. Around it degrees of range:{' '}
-        <SideMark side="left" /> <SideMark side="right" /> thick by own muscles, thin with help (dashed: estimated; the pale end is where it
-        lies for 4 in 5 like this), the cross bar where this goes, red when past the range.
+        <SideMark side="left" /> <SideMark side="right" /> thick active, thin passive. Dashed ranges are estimates; their pale end covers 4
+        in 5 people like this. The cross bar is the furthest point used, red past the range.
       </p>
       <h3 className="mt-2 text-small font-semibold">Two-joint corners</h3>
       <ul className="text-small">

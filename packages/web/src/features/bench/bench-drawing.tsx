@@ -222,5 +222,5 @@ function clamp(field: PostureField, value: number): number {
 
 /** The posture in a sentence. */
 export function describe(posture: SupportPosture, load: PostureLoad): string {
-  return `Body on ${posture.contact} and ${posture.support}, hip angle ${load.hipAngleDeg.toFixed(0)}°, hands ${(load.distanceM * 100).toFixed(0)} cm away, ${load.left.loadPercentBW.toFixed(0)} % of body weight on the left hand and ${load.right.loadPercentBW.toFixed(0)} % on the right`;
+  return `Body on ${posture.contact} and ${posture.support}, hip angle ${load.hipAngleDeg.toFixed(0)}°, hands ${(load.distanceM * 100).toFixed(0)} cm away. Load: ${load.left.loadPercentBW.toFixed(0)} % of body weight on the left hand, ${load.right.loadPercentBW.toFixed(0)} % on the right`;
 }

@@ -34,7 +34,7 @@ export function LadderTable({ person, movement, levelId, choose }: Props) {
     <div className="overflow-x-auto">
       <table className="w-full text-small">
         <caption className="sr-only">
-          Levels of {movement.name} and their demand; each level adds {movement.climbs}
+          Levels of {movement.name} and their demand, sorted by {movement.climbs}
         </caption>
         <thead className="text-left text-ink-soft">
           <tr className="border-b border-ink">

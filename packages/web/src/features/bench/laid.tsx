@@ -18,11 +18,11 @@ interface LaidProps {
 function PressureScale() {
   return (
     <p className="flex flex-wrap items-center gap-x-1 text-fine text-ink-soft">
-      Pressure under the hands, from low (
+      Pressure under the hands, from low
       {LOAD_COLOURS.map((colour) => (
         <span key={colour} className="inline-block size-2.5 border border-ink/40" style={{ background: colour }} />
       ))}
-      ) to {MOST_N_CM2} N/cm² and more
+      to {MOST_N_CM2} N/cm² and more
     </p>
   );
 }

@@ -88,6 +88,6 @@ function whereTo({ who, movement }: Keeping, isOwn: boolean): string {
     const name = nameFor(movement, who.name);
     return isOwn ? `Added to ${movement.madeFor ? movement.name : name}.` : `Saved as “${name}”. Its progression is judged by their body.`;
   }
-  if (isOwn) return `Fits into ${movement.name} at its place by ${movement.climbs}.`;
+  if (isOwn) return `Added to ${movement.name}, sorted by ${movement.climbs}.`;
   return `${movement.name} is a shipped movement. Saving makes your own copy with this level in it.`;
 }

@@ -20,7 +20,7 @@ export function SignsStep({ answers, change }: StepProps) {
   const without = (sign: Sign) => signs.filter((entry) => entry.sign !== sign);
   const set = (sign: Sign, hand: WorkingSide) => change({ signs: [...without(sign), { sign, hand }] });
   const rows = (verdict: 'stop now' | 'refer first') => (
-    <ul aria-label={verdict === 'stop now' ? 'Asked today' : 'Asked before loading'}>
+    <ul aria-label={verdict === 'stop now' ? 'Get these checked today' : 'Get these checked before loading'}>
       {SIGN_IDS.filter((sign) => SIGN_RULES[sign].verdict === verdict).map((sign) => {
         const entry = of(sign);
         return (

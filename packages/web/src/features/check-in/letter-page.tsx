@@ -37,7 +37,7 @@ export default function LetterPage() {
         <p className="text-small text-ink-soft">
           {cautions.some(forbidsLoading)
             ? 'Record their answer on the athlete’s page: who cleared it, when, and any limits.'
-            : 'Nothing rules out loading at the moment.'}
+            : 'No restriction rules out loading at the moment.'}
         </p>
       </div>
       <article className="border border-line bg-white px-6 py-8 sm:px-12 print:border-0 print:p-0">

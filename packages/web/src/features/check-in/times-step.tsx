@@ -1,4 +1,4 @@
-import { capital, type DiscomfortTimes, HAND_WORDS, type WorkingSide } from '@clay-pot/core';
+import { type DiscomfortTimes, HAND_WORDS, type WorkingSide } from '@clay-pot/core';
 import { ScoreScale } from '../../ui/score-scale.js';
 import { HandChoice } from './choices.js';
 import { WhyPath } from './why-path.js';
@@ -41,11 +41,11 @@ export function TimesStep({ answers, change }: StepProps) {
         ))}
         {told.length > 1 && (
           <p className="flex gap-2 text-small text-ink-soft">
-            Told of{' '}
+            You answered for{' '}
             {told.map((entry) => (
               <SideMark key={entry.hand} side={entry.hand} />
             ))}{' '}
-            {capital(HAND_WORDS[hand])} is shown.
+            Showing the {HAND_WORDS[hand]}.
           </p>
         )}
       </div>

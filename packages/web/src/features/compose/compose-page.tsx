@@ -26,10 +26,10 @@ export default function ComposePage() {
   const intakes = useIntakes(athleteId);
   const past = usePast(athleteId);
   const choose = (id: string | undefined) => setParams(id === undefined ? {} : { athlete: id }, { replace: true });
-  const whom = <WhomField label="Athlete" value={athleteId} nobody="Anybody" choose={choose} />;
+  const whom = <WhomField label="Athlete" value={athleteId} nobody="Any athlete" choose={choose} />;
   const isComing = athleteId !== undefined && (athlete.isPending || intakes.isPending || past.isPending);
   return (
-    <Page title="Generate sequence" lead="The machine does the arithmetic and shows its reasons; what becomes of it is yours.">
+    <Page title="Generate sequence" lead="Set a goal and a time. Clay Pot suggests a sequence; you decide.">
       {isComing ? (
         <Loading what="the person" />
       ) : (
@@ -68,7 +68,7 @@ function Composer({ athlete, intakes, whom }: Props) {
         </Button>
       </form>
       <div className="grid content-start gap-4">
-        {state === 'idle' && <Empty>Set a goal and a time. Clay Pot suggests a sequence; you decide.</Empty>}
+        {state === 'idle' && <Empty>No sequence yet. Choose the settings, then press Generate.</Empty>}
         <AnswerView
           composition={composition}
           takeLabel={athlete ? `Use it for ${athlete.name.split(' ')[0]}` : 'Use this sequence'}

@@ -40,7 +40,7 @@ describe('pressing to a band', () => {
     const effort = screen.getByLabelText('Effort, % of maximum');
     await user.clear(effort);
     await user.type(effort, '90');
-    expect(screen.getByRole('note').textContent).toContain('Right hand: don’t test it.');
+    expect(screen.getByRole('note').textContent).toContain('Right hand: don’t load it.');
     expect(screen.queryByRole('button', { name: 'Start' })).toBeNull();
     await user.selectOptions(screen.getByLabelText('Hand'), 'left');
     expect(screen.getByRole('button', { name: 'Start' })).toBeTruthy();

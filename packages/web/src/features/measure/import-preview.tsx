@@ -45,7 +45,7 @@ export function ImportPreview({ found: { readings, faults }, rows, areSure, sure
             </li>
           ))}
           {faults.length > SHOWN_FAULTS && <li>and {faults.length - SHOWN_FAULTS} more</li>}
-          <li className="mt-1 font-semibold">Nothing is imported until every row can be read.</li>
+          <li className="mt-1 font-semibold">No row is imported until every row can be read.</li>
         </ul>
       )}
       {faults.length === 0 && doubts.length > 0 && (

@@ -7,6 +7,7 @@ import {
   HANDS,
   isOfEachHand,
   latestReading,
+  lesserWords,
   meanOf,
   measuredAs,
   placeInNorm,
@@ -53,7 +54,7 @@ export function SoFar({ athlete, protocol, unit, trials, before, detail }: Props
         <p className="border-b border-line py-1.5">
           {sides.isUneven && sides.lesser ? (
             <>
-              <b>Uneven:</b> {sides.lesser} {sides.lacksPercent.toFixed(0)} % weaker
+              <b>Uneven:</b> {lesserWords(measured, sides)}
               {sides.expected !== 0 && ', handedness taken into account'}.
             </>
           ) : (
@@ -103,14 +104,14 @@ function HandSoFar({ athlete, protocol, unit, hand, trials, before, detail, repe
             )}{' '}
             <span className="text-ink-soft">
               since {dayWords(change.since)};{' '}
-              <Asked term="detectableChange">a change from {readingText(unit, change.error.change)} is real</Asked>
+              <Asked term="detectableChange">changes of {readingText(unit, change.error.change)} or more are real</Asked>
               {change.error.from === 'own repeats' && ', from your own repeat tests'}
             </span>
           </span>
         )}
         {place && (
           <span className="block text-small text-ink-soft">
-            Stronger than {place.percentile} of 100 {place.population}
+            Higher than {place.percentile} of 100 {place.population}
           </span>
         )}
       </span>

@@ -29,7 +29,7 @@ export default function MethodsPage() {
   return (
     <Page
       title="Training methods"
-      lead="What practitioners differ on. New blocks, wording, checks and the order of sides go by the method of a sequence."
+      lead="Where coaches differ. The method of a sequence sets its new blocks, wording, checks and order of sides."
     >
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Compare methods">
         <table className="w-full min-w-4xl table-fixed border-collapse text-small">

@@ -149,7 +149,7 @@ function ClearanceFields({ index, register, own, cleared }: ClearanceProps) {
         />
         <TextField
           label="Cleared by"
-          hint="Name of the licensed practitioner"
+          hint="Name of the doctor or therapist"
           error={own?.clearedBy?.message}
           {...register(`cautions.${index}.clearedBy`, { setValueAs: textOrAbsent })}
         />

@@ -4,6 +4,7 @@ import {
   HANDS,
   isOfEachHand,
   latestReading,
+  lesserWords,
   measuredAs,
   type MeasuredThing,
   protocolName,
@@ -75,9 +76,7 @@ function SidesRow({ row: { thing, values, sides } }: { row: Row }) {
       </td>
       <td className="w-44 text-right max-sm:w-24">
         {sides.isUneven && sides.lesser ? (
-          <b className="text-amber">
-            {sides.lesser} {sides.lacksPercent.toFixed(0)} % weaker
-          </b>
+          <b className="text-amber">{lesserWords(measuredAs(thing), sides)}</b>
         ) : (
           <span className="text-ink-soft">{sides.expected === 0 ? 'within the error' : 'handedness and error'}</span>
         )}

@@ -119,15 +119,15 @@ function When({ hands }: { hands: readonly LevelItem[] }) {
   const goals = hands.flatMap(({ goal }) => (goal ? [goal] : []));
   return (
     <div className="mt-1 text-small text-ink-soft">
-      <Foretold label="What it takes for the next level" forecasts={hands.flatMap(({ forecast }) => forecast ?? [])} />
+      <ForecastLine label="What it takes for the next level" forecasts={hands.flatMap(({ forecast }) => forecast ?? [])} />
       {goals[0] && (
-        <Foretold label={`Goal, ${goals[0].words}: “${goals[0].levelName}”`} forecasts={goals.map(({ forecast }) => forecast)} />
+        <ForecastLine label={`Goal, ${goals[0].words}: “${goals[0].levelName}”`} forecasts={goals.map(({ forecast }) => forecast)} />
       )}
     </div>
   );
 }
 
-function Foretold({ label, forecasts }: { label: string; forecasts: readonly GateForecast[] }) {
+function ForecastLine({ label, forecasts }: { label: string; forecasts: readonly GateForecast[] }) {
   const unknown = forecasts.find(({ onDay }) => onDay === null);
   const last = [...forecasts].sort((a, b) => (b.onDay ?? '').localeCompare(a.onDay ?? ''))[0];
   const told = unknown ?? last;

@@ -62,7 +62,7 @@ describe('people', () => {
     await user.type(screen.getByRole('searchbox', { name: 'Search people' }), 'boulder');
     expect(names()).toEqual(['Bram Teller']);
     await user.type(screen.getByRole('searchbox', { name: 'Search people' }), 'ing on ice');
-    expect(screen.getByText('Nobody matches “bouldering on ice”.')).toBeTruthy();
+    expect(screen.getByText('No athlete matches “bouldering on ice”.')).toBeTruthy();
   });
 
   test('an empty studio is offered its first athlete', async () => {

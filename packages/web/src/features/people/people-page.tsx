@@ -65,7 +65,7 @@ export default function PeoplePage() {
       }
     >
       {shown.length === 0 ? (
-        <Empty>{wanted ? `Nobody matches “${text}”.` : 'No athletes yet. Add the first one.'}</Empty>
+        <Empty>{wanted ? `No athlete matches “${text}”.` : 'No athletes yet. Add the first one.'}</Empty>
       ) : (
         <table className="w-full border-collapse">
           <thead>

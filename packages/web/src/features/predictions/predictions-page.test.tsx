@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { type Evidence, type Foretold, HANDS } from '@clay-pot/core';
+import { type Evidence, type Prediction, HANDS } from '@clay-pot/core';
 import { screen } from '@testing-library/react';
 import { someone } from '../../made-up.fixture.js';
 import { answering, settle, show } from '../../screen.fixture.js';
@@ -7,16 +7,16 @@ import PredictionsPage from './predictions-page.js';
 
 const wren = someone();
 /** A block that was expected around six, and rated so. */
-const block = (index: number, change: Partial<Foretold> = {}): Foretold => ({
+const block = (index: number, change: Partial<Prediction> = {}): Prediction => ({
   ...{ sessionId: `s${index}`, onDay: '2026-05-01', blockId: 'b', movementId: 'strength.palm-lift' },
   ...{ exertion: { low: 4, middle: 6, high: 8 }, told: 6, place: [0.4, 0.6] as const, chance: 0.9, isWhole: index % 10 !== 0 },
   ...change,
 });
-async function foretold(blocks: Foretold[], evidence: Evidence[] = []) {
+async function predicted(blocks: Prediction[], evidence: Evidence[] = []) {
   answering({
     'GET /api/athletes': [wren],
     'GET /api/athletes/*': wren,
-    'GET /api/athletes/*/foretold': { blocks },
+    'GET /api/athletes/*/predictions': { blocks },
     'GET /api/athletes/*/evidence': evidence,
     'GET /api/athletes/*/*': [],
   });
@@ -24,9 +24,9 @@ async function foretold(blocks: Foretold[], evidence: Evidence[] = []) {
   await settle();
 }
 
-describe('what was foretold', () => {
+describe('predictions', () => {
   test('is held against what came: how many ratings lay within, and blocks by the chance that was said', async () => {
-    await foretold(Array.from({ length: 40 }, (_, index) => block(index)));
+    await predicted(Array.from({ length: 40 }, (_, index) => block(index)));
     expect(screen.getByRole('heading', { name: 'Effort (RPE), 40 ratings' })).toBeTruthy();
     expect(screen.getByText('100 %', { selector: 'b' }).parentElement!.textContent).toContain(
       'fell in the range that should hold eight of ten',
@@ -37,7 +37,7 @@ describe('what was foretold', () => {
   });
 
   test('tells nothing from a few ratings, and says how many do', async () => {
-    await foretold([block(1), block(2)]);
+    await predicted([block(1), block(2)]);
     expect(screen.getByText(/2 ratings are too few to judge the predictions: it takes 20/)).toBeTruthy();
   });
 
@@ -50,12 +50,12 @@ describe('what was foretold', () => {
       onDay: '2026-05-01',
       what: 'rated',
     }));
-    await foretold([block(1)], heard);
+    await predicted([block(1)], heard);
     expect(screen.getAllByRole('row', { name: /wrist flexion/ })).toHaveLength(2);
   });
 
   test('of nobody who trained says so', async () => {
-    await foretold([]);
+    await predicted([]);
     expect(screen.getByText('No session in the last twelve weeks.')).toBeTruthy();
     expect(screen.getByText(/^No data yet\. A set tells something about the maximum/)).toBeTruthy();
   });

@@ -5,7 +5,7 @@ import { useForWhom } from '../../domain/athlete/for-whom.js';
 import { OfWhom, useOfWhom } from '../../domain/athlete/of-whom.js';
 import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { Narrowing } from './narrowing.js';
-import { useForetold } from './use-foretold.js';
+import { usePredictions } from './use-predictions.js';
 
 const CalibrationChart = lazy(() => import('./calibration-chart.js'));
 /** Fewer ratings than this make no picture. */
@@ -16,12 +16,12 @@ export default function PredictionsPage() {
   const athleteId = useOfWhom();
   const athletes = useAthletes();
   const ids = useMemo(() => (athleteId ? [athleteId] : (athletes.data ?? []).map(({ id }) => id)), [athleteId, athletes.data]);
-  const { data, error, refetch, done } = useForetold(ids);
+  const { data, error, refetch, done } = usePredictions(ids);
   const calibration = useMemo(() => data && calibrationOf(data), [data]);
   return (
     <Page
       title="Predicted vs. actual"
-      lead="Before each block of the last twelve weeks: how hard it would be felt and whether it would be carried to its end, by what was known the day before. Beside it, what came."
+      lead="For each block of the last twelve weeks: the effort and completion predicted the day before, next to what happened."
       actions={<OfWhom />}
     >
       {error ? (

@@ -14,7 +14,7 @@ export default function NewProgrammePage() {
   const [params, setParams] = useSearchParams();
   const athleteId = athleteIn(params);
   const choose = (id: string | undefined) => setParams(id === undefined ? {} : { athlete: id }, { replace: true });
-  const whom = <WhomField label="Athlete" value={athleteId} nobody="Choose somebody" choose={choose} />;
+  const whom = <WhomField label="Athlete" value={athleteId} nobody="Choose an athlete" choose={choose} />;
   return (
     <Page title="New programme" lead="The weeks begin as the method’s usually do; on the calendar everything can be moved and changed.">
       {athleteId === undefined ? (

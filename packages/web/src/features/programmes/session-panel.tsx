@@ -44,7 +44,7 @@ export function SessionPanel({
       <div className="grid gap-3 py-2 text-small">
         <p>
           {load ? minutesText(load.durationMs) : ''}
-          {week && week.amountPercent !== 100 && load?.isLoading ? `; deload: ${week.amountPercent} % of the load` : ''}
+          {week && week.amountPercent !== 100 && load?.isLoading ? `; ${week.amountPercent} % of the load this week` : ''}
           {hard.length > 0 ? `; ${hard.join(' and ')} at high effort, ${HARD_PERCENT} % and more` : ''}.
         </p>
         {isAhead(session) && (

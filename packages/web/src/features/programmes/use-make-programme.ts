@@ -55,7 +55,7 @@ export function useMakeProgramme(athlete: Athlete): Making {
       const { document } = await fetchSequence(chosenId);
       return { plan: { id, sequenceId: chosenId }, sequence: document };
     }
-    setStep(`Composing “${title}” …`);
+    setStep(`Generating “${title}” …`);
     const sequence = await compose();
     return { plan: { id, sequenceId: await newSequence(`${title}, ${athlete.name}`, sequence) }, sequence };
   }

@@ -31,17 +31,17 @@ export function AccountsPanel({ account, balance, band }: { account: SessionAcco
 
 /** What is summed of each hand: the number that explains it, or its name where that needs no explaining. */
 const SUMS: readonly {
-  readonly label: TermId | 'Repetitions' | 'Carried';
+  readonly label: TermId | 'Repetitions' | 'Carry distance';
   readonly unit: string;
   readonly read: (hand: HandAccount) => number;
 }[] = [
   { label: 'underLoad', unit: 's', read: ({ underLoadS }) => underLoadS },
   { label: 'impulse', unit: 'kg·min', read: ({ impulseNs }) => inUnit('kg·min', kgMinutes(impulseNs)) },
   { label: 'Repetitions', unit: '', read: ({ repetitions }) => repetitions },
-  { label: 'Carried', unit: 'm', read: ({ carryM }) => carryM },
+  { label: 'Carry distance', unit: 'm', read: ({ carryM }) => carryM },
 ];
 
-const isTerm = (label: TermId | 'Repetitions' | 'Carried'): label is TermId => label in TERMS;
+const isTerm = (label: TermId | 'Repetitions' | 'Carry distance'): label is TermId => label in TERMS;
 
 /** Values of both hands side by side. */
 export function HandTable({ account: { hands } }: { account: Pick<SessionAccount, 'hands'> }) {

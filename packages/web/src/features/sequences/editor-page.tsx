@@ -224,7 +224,7 @@ const Tools = memo(function Tools({ id, athleteId, chooseAthlete, instead, show 
       <WhomChoice
         label="Athlete"
         className="w-44"
-        nobody="For anybody"
+        nobody="Any athlete"
         value={athleteId}
         choose={(chosen) => chooseAthlete(chosen ?? '')}
       />

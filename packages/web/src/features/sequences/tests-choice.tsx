@@ -36,7 +36,7 @@ export const TestsChoice = memo(function TestsChoice({ tests = [] }: { tests: re
           </li>
         ))}
       </ul>
-      {isFull && <p className="text-ink-soft">At most {SEQUENCE_LIMITS.tests}, so that the session stays a session.</p>}
+      {isFull && <p className="text-ink-soft">At most {SEQUENCE_LIMITS.tests} tests in a session.</p>}
     </Disclosure>
   );
 });

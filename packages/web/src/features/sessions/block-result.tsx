@@ -43,7 +43,7 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
           </div>
         ))}
         {typeof report?.bandPercent === 'number' && (
-          <div className="text-small">On the dynamometer: target effort held {report.bandPercent} % of the time</div>
+          <div className="text-small">On the force gauge: target effort held {report.bandPercent} % of the time</div>
         )}
         {HANDS.map((hand) => ({ hand, faults: formFaultsOf(record.form, block.id, hand) })).map(
           ({ hand, faults }) =>

@@ -33,8 +33,8 @@ export function EndScreen({ run, ended }: { run: Run; ended: NonNullable<Run['en
           </p>
           <p className="mt-1">
             Don’t load {stopHand === 'both' ? 'either hand' : `the ${HAND_WORDS[stopHand]}`} until a doctor or hand therapist has seen it.
-            Record the clearance on {run.athleteName}’s page. {STOP_RULES[2]} A cold, white or blue hand, a pop with loss of strength, or a
-            changed shape after a fall needs help at once.
+            Record the clearance on {run.athleteName}’s page. {STOP_RULES[2]} Get help at once for a cold, white or blue hand. Do the same
+            for a pop with loss of strength, or a changed shape after a fall.
           </p>
         </div>
       )}

@@ -67,10 +67,10 @@ describe('a gauge in the session', () => {
   test('stands beside what is pressed at an effort of one’s own, and nowhere else', async () => {
     const { rerender } = show(at(squeeze));
     await settle();
-    expect(screen.getByRole('region', { name: 'Dynamometer' }).textContent).toContain('50 % of maximum, left hand');
+    expect(screen.getByRole('region', { name: 'Force gauge' }).textContent).toContain('50 % of maximum, left hand');
     expect(events).toBeDefined();
     rerender(at(opening));
-    expect(screen.queryByRole('region', { name: 'Dynamometer' })).toBeNull();
+    expect(screen.queryByRole('region', { name: 'Force gauge' })).toBeNull();
     expect(events).toBeUndefined();
   });
 
@@ -79,14 +79,14 @@ describe('a gauge in the session', () => {
     await settle();
     expect(events).toBeUndefined();
     act(() => toggleGauge());
-    expect(screen.queryByRole('region', { name: 'Dynamometer' })).toBeNull();
+    expect(screen.queryByRole('region', { name: 'Force gauge' })).toBeNull();
   });
 
   test('what was kept of a block is summed for its record, with where it was lost', async () => {
     const { unmount } = show(at(squeeze, { head: { ...AT_START, event: squeeze, elapsedMs: 1500 } }));
     await settle();
     const [low = 0] = /([\d.]+)–/
-      .exec(screen.getByRole('region', { name: 'Dynamometer' }).textContent!)!
+      .exec(screen.getByRole('region', { name: 'Force gauge' }).textContent!)!
       .slice(1)
       .map(Number);
     const inside = (low + 1) * 9.80665;
@@ -111,7 +111,7 @@ describe('a gauge in the session', () => {
       const shown = show(<PlayerGauge run={now} timeline={openTimeline} event={itemAt(openTimeline.events, event)} />);
       await settle();
       const [low = 0] = /([\d.]+)–/
-        .exec(screen.getByRole('region', { name: 'Dynamometer' }).textContent!)!
+        .exec(screen.getByRole('region', { name: 'Force gauge' }).textContent!)!
         .slice(1)
         .map(Number);
       act(() => events!.samples(force((low + 1) * 9.80665)));

@@ -40,7 +40,7 @@ export const toggleGauge = (): void => useGauge.setState(({ source }) => ({ sour
 export function GaugeButton({ className }: { className: string }) {
   const isOn = useGauge(({ source }) => source !== null);
   return (
-    <button type="button" className={className} aria-label="Dynamometer" aria-pressed={isOn} onClick={toggleGauge}>
+    <button type="button" className={className} aria-label="Force gauge" aria-pressed={isOn} onClick={toggleGauge}>
       <Gauge size={20} />
     </button>
   );
@@ -98,7 +98,7 @@ function Held({ run, timeline, event, level, hand, source }: Props & { level: Le
   const kept = useBands(keptIn(run.id, block.id));
   if (!band) return null;
   return (
-    <section aria-label="Dynamometer" className="mx-4 mb-2 sm:mx-8">
+    <section aria-label="Force gauge" className="mx-4 mb-2 sm:mx-8">
       <BandView band={band} line={told.line} now={told.now} isOn={isOn} trouble={told.trouble} className="h-24" />
       <div className="flex flex-wrap items-baseline gap-x-4 text-small text-ink-soft">
         <span>

@@ -96,7 +96,7 @@ function Player({ run }: { run: Run }) {
       { keys: 't', label: 'Ten seconds more', group: 'Session', run: () => addTime(10) },
       { keys: '[', label: 'Easier from here', group: 'Session', run: () => setAsking('easier') },
       { keys: 'm', label: 'Sound on or off', group: 'Session', run: () => useSound.getState().toggle() },
-      { keys: 'g', label: 'Dynamometer on or off', group: 'Session', run: toggleGauge },
+      { keys: 'g', label: 'Force gauge on or off', group: 'Session', run: toggleGauge },
       { keys: 'x', label: 'End early', group: 'Session', run: () => endRun('ended early') },
       { keys: 'h', label: 'Something hurts', group: 'Session', run: () => setAsking('what hurts') },
     ],

@@ -54,7 +54,7 @@ describe('how a block felt', () => {
     const { user } = show(<Rating />);
     await user.click(score('Discomfort 2'));
     expect(screen.queryByRole('alert')).toBeNull();
-    await user.click(score('Exertion 6'));
+    await user.click(score('Effort (RPE) 6'));
     expect(sent('/reports/')).toMatchObject([{ blockId: 'b', discomfort: 2, exertion: 6, note: '' }]);
     expect(run().toRate).not.toContain('b');
   });
@@ -80,7 +80,7 @@ describe('how a block felt', () => {
     await user.click(score('Discomfort 9'));
     await user.click(screen.getByRole('button', { name: 'Discomfort 9' }));
     await user.click(score('Discomfort 1'));
-    await user.click(score('Exertion 3'));
+    await user.click(score('Effort (RPE) 3'));
     expect(sent('/reports/')).toMatchObject([{ discomfort: 1 }]);
   });
 
@@ -136,7 +136,7 @@ describe('discomfort of five and more', () => {
     await user.click(ease);
     expect(run().sequence.blocks.map(({ levelId }) => levelId)).toEqual(['firm', 'fast', 'soft']);
     expect(screen.getByRole('alert').textContent).toContain('Eased');
-    await user.click(score('Exertion 4'));
+    await user.click(score('Effort (RPE) 4'));
     expect(sent('/reports/')).toMatchObject([{ blockId: 'a', discomfort: 6, exertion: 4 }]);
   });
 
@@ -262,7 +262,7 @@ describe('the end', () => {
     const { user } = show(<Ended />);
     await user.click(screen.getByRole('button', { name: 'Tell more: Ball squeeze' }));
     await user.click(score('Discomfort 3'));
-    await user.click(score('Exertion 8'));
+    await user.click(score('Effort (RPE) 8'));
     await user.click(screen.getByRole('button', { name: /^All 2 were fine/ }));
     expect(sent('/reports/')).toMatchObject([
       { blockId: 'b', discomfort: 3, exertion: 8 },

@@ -116,7 +116,7 @@ export function RatePanel({ run, blockId, onDone }: Props) {
         <ScoreScale name="Discomfort" low="none" high="worst" onChoose={feel} />
       ) : (
         <ScoreScale
-          name="Exertion"
+          name="Effort (RPE)"
           low="rest"
           high="all out"
           onChoose={(exertion) => {

@@ -46,7 +46,7 @@ export default function SimulationPage() {
   return (
     <Page
       title="Simulate progression rules"
-      lead="A simulation: athletes who do not exist, with strength, recovery and a threshold of their own, go through weeks by the same rules that calls are made from. It tells rules apart; it says nothing of any one person."
+      lead="Invented athletes with different strength, recovery and thresholds train for weeks by the rules behind the suggestions. It compares rules; it doesn’t predict any one person."
     >
       <form
         className="grid gap-x-4 gap-y-3 sm:grid-cols-3 lg:grid-cols-4"

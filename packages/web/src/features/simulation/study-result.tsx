@@ -44,8 +44,8 @@ export function StudyResult({ study, forget }: { study: DoneStudy; forget: () =>
         </table>
       </div>
       <p className="mt-1 text-fine text-ink-soft">
-        The mark is the mean; the range below holds 95 % of such studies. The methods differ here in how often they train, how fast doses
-        grow, the discomfort they allow, and their effort limit.
+        The mark is the mean; the range below holds 95 % of such studies. The methods differ here in training days, growth of doses,
+        discomfort allowed and effort limit.
       </p>
     </Part>
   );

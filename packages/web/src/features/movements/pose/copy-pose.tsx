@@ -45,7 +45,7 @@ export function CopyPose({ movement, level, set }: Props) {
               {name}
             </option>
           ))}
-          {!source && <option value="">There is no other level</option>}
+          {!source && <option value="">This movement has no other level</option>}
         </select>
       </label>
       <Button disabled={!source} onClick={() => source && set(withHandOf(level, from, source))}>

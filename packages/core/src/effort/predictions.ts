@@ -14,7 +14,7 @@ import { addDays } from '../vocabulary/days.js';
 import { groupedBy } from '../vocabulary/lists.js';
 
 /** What was to be expected of one block before it was done, by all that was known the day before, beside what came. */
-export interface Foretold {
+export interface Prediction {
   readonly sessionId: string;
   /** ISO day. */
   readonly onDay: string;
@@ -33,7 +33,7 @@ export interface Foretold {
 }
 
 /** Somebody with what was tested, and the sessions that they told of. */
-export interface ForetoldQuestion {
+export interface PredictionQuestion {
   /** With tested maxima alone: what sets tell is found here, session after session. */
   readonly person: Person;
   /** Oldest first. */
@@ -47,7 +47,7 @@ const HALF_STEP = 0.5;
 const [LEAST, MOST] = [1, 10];
 
 /** What was to be expected of each session by what was known before it, beside what came. Nothing that came later is known. */
-export function foretold({ person, sessions, lookup, methodOf }: ForetoldQuestion): Foretold[] {
+export function predictionsOf({ person, sessions, lookup, methodOf }: PredictionQuestion): Prediction[] {
   const known: Evidence[] = [...person.evidence];
   const before: WithinStrength[] = [];
   return sessions.flatMap((session) => {
@@ -62,14 +62,14 @@ export function foretold({ person, sessions, lookup, methodOf }: ForetoldQuestio
 }
 
 /** The blocks of a session, with the chances that strength alone gives them. */
-function ofSession(person: Person, session: ToldSession, onDay: string, lookup: MovementLookup, method: Method): Foretold[] {
+function ofSession(person: Person, session: ToldSession, onDay: string, lookup: MovementLookup, method: Method): Prediction[] {
   const { plan, sets, reports } = session;
   const planned = timelineOf(plan, lookup);
   const rows = groupedBy(plannedAgainstDone(planned, sets), ({ blockId }) => blockId);
   const felt = groupedBy(workFelt(person, plan, doneTimeline(planned, sets), lookup), ({ blockId }) => blockId);
   const view = viewOf({ sequence: plan, lookup, shelf: [], person, method, athlete: null, past: [], now: session.startedAt }, planned);
   const chances = blockChances(view.chances(), view.efforts.impossible);
-  return plan.blocks.flatMap(({ id: blockId, movementId }): Foretold[] => {
+  return plan.blocks.flatMap(({ id: blockId, movementId }): Prediction[] => {
     const mine = rows.get(blockId) ?? [];
     if (!mine.some(({ doneAmount }) => (doneAmount ?? 0) > 0)) return [];
     const isWhole = mine.every(({ open, doneAmount, plannedAmount }) => open !== null || (doneAmount ?? 0) >= plannedAmount);
@@ -97,7 +97,7 @@ function hardestOf(works: readonly WorkFelt[]): WorkFelt | null {
 /** What is not known of the maximum, and how far ratings are off, together: a log-sd. */
 const spreadOf = ({ hardest }: WorkFelt): number => ratingSpread(hardest.capacity);
 
-function expected(work: WorkFelt, logSd: number): NonNullable<Foretold['exertion']> {
+function expected(work: WorkFelt, logSd: number): NonNullable<Prediction['exertion']> {
   const at = (z: number) => Math.min(MOST, exertionFelt(work, Math.exp(z * logSd)));
   return { low: at(FOUR_FIFTHS), middle: at(0), high: at(-FOUR_FIFTHS) };
 }

@@ -1,4 +1,4 @@
-import type { ForetoldAnswer } from '@clay-pot/contracts';
+import type { PredictionsAnswer } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
@@ -12,7 +12,7 @@ import { HeavyWork } from '../work/heavy-work.js';
 
 /** Holds what came of an athlete’s sessions against what was to be expected before them. */
 @Injectable()
-export class ForetoldService {
+export class PredictionsService {
   constructor(
     private readonly clock: Clock,
     private readonly readings: ReadingsService,
@@ -21,11 +21,11 @@ export class ForetoldService {
   ) {}
 
   /** @throws 404 */
-  of(scope: StudioScope, athleteId: string): Promise<ForetoldAnswer> {
-    return this.kept.of(scope, athleteId, 'foretold', () => this.found(scope, athleteId));
+  of(scope: StudioScope, athleteId: string): Promise<PredictionsAnswer> {
+    return this.kept.of(scope, athleteId, 'predictions', () => this.found(scope, athleteId));
   }
 
-  private async found(scope: StudioScope, athleteId: string): Promise<ForetoldAnswer> {
+  private async found(scope: StudioScope, athleteId: string): Promise<PredictionsAnswer> {
     const now = this.clock.now();
     const [{ sex, statureCm, massKg, birthDate }, readings, sessions, { movements, methods }] = await Promise.all([
       scope.of(AthleteRow).get(athleteId, 'athlete'),
@@ -34,6 +34,6 @@ export class ForetoldService {
       ownOf(scope),
     ]);
     const whom = { record: { sex, statureCm, massKg, birthDate }, readings, sessions: [], today: dayIn(scope.timeZone, now) };
-    return this.work.run('answerForetold', { ownMovements: movements, ownMethods: methods, whom, sessions });
+    return this.work.run('answerPredictions', { ownMovements: movements, ownMethods: methods, whom, sessions });
   }
 }

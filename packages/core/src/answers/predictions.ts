@@ -1,5 +1,5 @@
 import type { ToldSession } from '../effort/evidence.js';
-import { type Foretold, foretold } from '../effort/foretold.js';
+import { type Prediction, predictionsOf } from '../effort/predictions.js';
 import type { Method } from '../model/method.js';
 import type { Movement } from '../model/movement.js';
 import { methodOf } from '../library/methods.js';
@@ -7,12 +7,12 @@ import { knownWith } from '../library/index.js';
 import { personIn, type WhomWork } from './whom.js';
 
 /** What was to be expected of an athlete’s sessions, beside what came; the oldest first. */
-export interface ForetoldAnswer {
-  blocks: Foretold[];
+export interface PredictionsAnswer {
+  blocks: Prediction[];
 }
 
-/** Everything that foretelling takes, as plain data: for a thread of its own. */
-export interface ForetoldWork {
+/** Everything that predicting takes, as plain data: for a thread of its own. */
+export interface PredictionsWork {
   readonly ownMovements: readonly { readonly removed: boolean; readonly document: Movement }[];
   readonly ownMethods: readonly { readonly removed: boolean; readonly document: Method }[];
   /** Without sessions: what sets tell is found here, session after session. */
@@ -22,9 +22,9 @@ export interface ForetoldWork {
 }
 
 /** Holds sessions against what was known before them, away from the event loop. */
-export function answerForetold({ ownMovements, ownMethods, whom, sessions }: ForetoldWork): ForetoldAnswer {
+export function answerPredictions({ ownMovements, ownMethods, whom, sessions }: PredictionsWork): PredictionsAnswer {
   const known = knownWith(ownMovements, ownMethods);
-  const blocks = foretold({
+  const blocks = predictionsOf({
     person: personIn({ ...whom, sessions: [] }, known.movement),
     sessions,
     lookup: known.movement,

@@ -12,7 +12,7 @@ import { itemAt, must } from '../vocabulary/lists.js';
 import { calibrationOf } from './calibration.js';
 import type { ToldSession } from './evidence.js';
 import { exertionFelt, workFelt } from './felt.js';
-import { foretold } from './foretold.js';
+import { predictionsOf } from './predictions.js';
 
 const FIRST = '2026-03-02';
 const WOMAN: Person = { body: { sex: 'female', statureM: 1.65, massKg: 62 }, ageYears: 30, evidence: [], today: FIRST };
@@ -42,10 +42,10 @@ function session(number: number, exertion: number, share = 1): ToldSession {
   };
 }
 const told = (sessions: readonly ToldSession[], person = WOMAN) =>
-  foretold({ person, sessions, lookup: shippedMovement, methodOf: () => METHODS['floor-loading'] });
+  predictionsOf({ person, sessions, lookup: shippedMovement, methodOf: () => METHODS['floor-loading'] });
 
-describe('what is foretold of a session', () => {
-  test('nothing that came later is known: the same sessions with another end are foretold alike', () => {
+describe('what is predicted of a session', () => {
+  test('nothing that came later is known: the same sessions with another end are predicted alike', () => {
     const [calm, hard] = [3, 9].map((last) => told([session(0, 5), session(1, 6), session(2, last)]));
     expect(hard!.map(({ exertion }) => exertion)).toEqual(calm!.map(({ exertion }) => exertion));
     expect(hard![2]!.place![0]).toBeGreaterThan(calm![2]!.place![1]);

@@ -1,1 +1,0 @@
-export type { ForetoldAnswer } from '@clay-pot/core/answers';

@@ -1,0 +1,1 @@
+export type { PredictionsAnswer } from '@clay-pot/core/answers';

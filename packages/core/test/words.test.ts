@@ -1,0 +1,126 @@
+import { beforeAll, describe, expect, test } from '@jest/globals';
+import { execFile } from 'node:child_process';
+import { cpSync, mkdirSync, mkdtempSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const ROOT = join(import.meta.dirname, '../../..');
+const INTERFACE = 'packages/web/src';
+
+interface ReadableText {
+  readonly file: string;
+  readonly line: number;
+  readonly text: string;
+}
+
+/** Words and shapes that the interface does not use, each with what it says instead. */
+const INSTEAD: readonly (readonly [words: RegExp, instead: string])[] = [
+  [/\b(fore)?told\b/i, 'predicted, reported, rated, or who said it'],
+  [/\banew\b/i, 'again'],
+  [/\bby turns\b/i, 'alternating'],
+  [/\b(of ours|our own|our way)\b/i, 'custom'],
+  [/\bspeaks? against\b/i, 'arguments against'],
+  [/\b(goes|go) by\b/i, 'uses'],
+  [/\blies on\b/i, 'is on'],
+  [/\bis asked of\b/i, 'needs'],
+  [/\b(minding|to mind)\b/i, 'restrictions, precautions'],
+  [/\bunheeded\b/i, 'muted'],
+  [/\bfetch(ed|ing)?\b/i, 'load, or get'],
+  [/\b(within reach|at hand|things)\b/i, 'equipment'],
+  [/\b(somebody|anybody)\b/i, 'someone, any athlete'],
+  [/\bwhom\b/i, 'athlete'],
+  [/\b(own|of the|hand’s|your) most\b/i, 'maximum'],
+  [/\bcompos(e|es|ed|ing)\b/i, 'generate'],
+  [/\bstature\b/i, 'height'],
+  [/\bexertion\b/i, 'effort (RPE)'],
+  [/\b(take|takes|taken|put) (off|back|out)\b/i, 'archive, remove, restore, unassign'],
+  [/\blead (it|again)\b/i, 'start session, repeat session'],
+  [/\bto decide\b/i, 'next steps'],
+  [/\bcalls\b/i, 'suggestions'],
+  [/\b(given to|carried)\b/i, 'assigned, completed'],
+  [/\blicensed practitioner\b/i, 'doctor or therapist'],
+  [/\bturning force\b/i, 'torque'],
+  [/\bpull on tissue\b/i, 'passive tension'],
+  [/\bbegun\b/i, 'started'],
+  [/\b(go|goes) on\b/i, 'continue'],
+  [/\bmorning after\b/i, 'next-day check'],
+  [/^(Somebody|Nothing|There is|There are)\b/, 'a sentence that begins with what it is about'],
+];
+/** Abbreviations that a coach cannot be expected to know; RPE stands in brackets behind its word. */
+const UNEXPLAINED = /\b(MVC|BW|ROM|MDC|SEM|CF|RCT)\b|(?<!\()\bRPE\b/;
+const MOST_WORDS = 20;
+
+const faultsOf = (text: string): string[] => [
+  ...INSTEAD.filter(([words]) => words.test(text)).map(([words, instead]) => `“${words.exec(text)![0]}”: ${instead}`),
+  ...(UNEXPLAINED.test(text) ? [`“${UNEXPLAINED.exec(text)![0]}” is explained nowhere`] : []),
+  ...text
+    .split(/(?<=[.!?;:])\s+/)
+    .map((sentence) => sentence.match(/[\p{L}\d{]\S*/gu)?.length ?? 0)
+    .filter((words) => words > MOST_WORDS)
+    .map((words) => `a sentence of ${words} words`),
+];
+
+/** What the collector finds below a folder. It reads files beside itself, so it runs as it does by itself. */
+const collected = (folder: string, root = ROOT) =>
+  new Promise<ReadableText[]>((resolve, reject) =>
+    execFile(process.execPath, ['scripts/readable-text.mjs', folder], { cwd: root, maxBuffer: 64e6 }, (error, printed) =>
+      error ? reject(error) : resolve(JSON.parse(printed) as ReadableText[]),
+    ),
+  );
+
+describe('the words of the interface', () => {
+  let texts: ReadableText[] = [];
+  beforeAll(async () => {
+    texts = await collected(INTERFACE);
+  });
+
+  test('are plain, short and the same for the same', () => {
+    expect(texts.length).toBeGreaterThan(1500);
+    const faults = texts.flatMap(({ file, line, text }) => faultsOf(text).map((fault) => `${file}:${line} ${text}\n    ${fault}`));
+    expect(faults).toEqual([]);
+  });
+
+  test('a saying of before would be found', () => {
+    expect(faultsOf('Foretold and told')).toHaveLength(1);
+    expect(faultsOf('Nothing given yet.')).toHaveLength(1);
+    expect(faultsOf('Effort, %MVC')).toHaveLength(1);
+    expect(faultsOf('Effort (RPE)')).toEqual([]);
+    expect(faultsOf(`${'word '.repeat(21)}.`)).toEqual(['a sentence of 21 words']);
+  });
+});
+
+test('the collector sees what is read, and passes over what is not', async () => {
+  const root = mkdtempSync(join(tmpdir(), 'read-'));
+  try {
+    mkdirSync(join(root, 'some'));
+    symlinkSync(join(ROOT, 'node_modules'), join(root, 'node_modules'));
+    cpSync(join(ROOT, 'scripts'), join(root, 'scripts'), { recursive: true });
+    writeFileSync(
+      join(root, 'some/sample.tsx'),
+      `import { a } from './a module';
+export const Sample = ({ n }: { n: number }) => (
+  <Page lead="A line above" className="grid gap-2 text-small" to={\`/people/\${n}\`}>
+    <b>{n} sets</b> of {n === 1 ? 'one kind' : \`\${n} kinds\`}
+    <i data-kind="not this" aria-label="Spoken aloud" />
+  </Page>
+);
+export const fault = (name: string) => new Error(\`\${name} must be short.\`);
+export const row = { kind: 'as it is', label: 'As it is' };
+must(a, 'a thing that is there');
+`,
+    );
+    const seen = (await collected('some', root)).map(({ text }) => text);
+    expect(seen).toEqual([
+      '{…} sets of {…}',
+      'A line above',
+      '{…} sets',
+      'one kind',
+      '{…} kinds',
+      'Spoken aloud',
+      '{…} must be short.',
+      'As it is',
+    ]);
+  } finally {
+    rmSync(root, { recursive: true });
+  }
+});
