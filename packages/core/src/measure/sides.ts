@@ -51,6 +51,6 @@ export function sidesOf(
   };
 }
 
-/** Which hand has less, and by how much; “weaker” is said of forces only. @example uneven wrists of 58 and 74° → 'left 22 % less' */
+/** Which hand has less, and by how much, as in “left 22 % less”; “weaker” is said of forces only. */
 export const lesserWords = ({ sort }: Measured, { lesser, lacksPercent }: Sides): string =>
   lesser === null ? 'both alike' : `${lesser} ${lacksPercent.toFixed(0)} % ${sort === 'force' ? 'weaker' : 'less'}`;
