@@ -4,6 +4,8 @@ import { writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { format } from 'oxfmt';
 import { compileTimeline, constants, demandOf, effortTimeline, fatigueCourses, HANDS, USUAL_PACING, withValue } from '@clay-pot/core';
+// What the answers compute with counts as well.
+import '@clay-pot/core/answers';
 import { LIBRARY, shippedMovement } from '@clay-pot/core/library';
 import { IS_SMALL, sized } from './small.mjs';
 

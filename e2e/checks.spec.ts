@@ -69,10 +69,10 @@ test('a method is copied, changed and obeyed: by the checks, by new blocks, by t
   await page.getByRole('button', { name: 'Duplicate Floor loading and edit it' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Breathing floor');
   await page.getByLabel('Dosing').selectOption('breaths');
-  await page.getByLabel('No block above this effort, %').fill('200');
+  await page.getByLabel('Maximum effort of any block, %').fill('200');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('within 10–100 %')).toBeVisible();
-  await page.getByLabel('No block above this effort, %').fill('20');
+  await page.getByLabel('Maximum effort of any block, %').fill('20');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('columnheader', { name: /Breathing floor/ })).toBeVisible();
   await openSequence(page, 'Lantern class, twenty minutes');
@@ -91,7 +91,7 @@ test('a method is copied, changed and obeyed: by the checks, by new blocks, by t
   await saved(page);
   await more(page, 'Sheet');
   await expect(page.getByText('Mild discomfort is fine if it stops')).toBeVisible();
-  await expect(page.getByText('Finger pads press, heel of the hand light.').first()).toBeVisible();
+  await expect(page.getByText('Press the finger pads, keep the heel of the hand light.').first()).toBeVisible();
 });
 
 test('plan and done side by side, and two sequences: pots on one scale, what differs by name', async ({ coach: page }) => {

@@ -29,7 +29,7 @@ test.describe('on a phone', () => {
     house,
   }) => {
     const id = await bench(page, house, 'Wenna Brook');
-    await page.getByRole('button', { name: /^Every four weeks/ }).click();
+    await page.getByRole('button', { name: /^4-week retest/ }).click();
     await expect(page.getByRole('heading', { name: 'Wrist extension' })).toBeVisible();
     // Sides alternate, the dominant one first; nonsense stays with the reason.
     await type(page, 200);

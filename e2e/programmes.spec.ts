@@ -29,7 +29,7 @@ test('from a goal and an event to weeks: composed, moved by dragging, and kept',
   await choose(page, 'Athlete', 'Merryn Oke');
   await page.getByLabel('Method', { exact: true }).selectOption({ label: 'Grip and iron' });
   await page.getByLabel('Goal', { exact: true }).selectOption({ label: 'Grip that lasts' });
-  await page.getByLabel('Minutes of each').fill('12');
+  await page.getByLabel('Minutes per session').fill('12');
   const event = addDays(nextMonday(), 7 * 5 + 5);
   await page.getByLabel('Toward an event on').fill('2020-01-01');
   await expect(page.getByText(/Event lies in the past/)).toBeVisible();
@@ -102,7 +102,7 @@ test('by keys alone: over the calendar, a session moved, left out and brought ba
   await expect(chip).toBeVisible();
   await page.locator(`[data-day="${addDays(first!.day, 1)}"]`).focus();
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Ill or hurt' }).focus();
+  await page.getByRole('button', { name: 'Ill or injured' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText(/lies on a day of “ill or hurt”/).first()).toBeVisible();
   await page.keyboard.press('Escape');

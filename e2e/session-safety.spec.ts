@@ -18,7 +18,7 @@ test('something else that hurts is recorded with hand and place, and all of its 
   await page.getByRole('button', { name: 'Discomfort 6', exact: true }).click();
   await page.getByRole('button', { name: 'Save' }).click();
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('Ease to a lower level or stop here.');
+  await expect(dialog).toContainText('Take an easier level or stop here.');
   const out = dialog.getByRole('button', { name: /^Take palm rocks, fore and aft out/ });
   await expect(out).toContainText('Take palm lift out');
   await out.click();
@@ -84,7 +84,7 @@ test('a stop stands: in the record, on Today, on the athlete’s page, and again
   await page.getByRole('button', { name: 'Record clearance' }).click();
   await expect(page.getByRole('button', { name: 'Remove this restriction' })).toHaveCount(0);
   await page.getByLabel('Cleared on').fill(todayAtTheHall());
-  await page.getByLabel('Cleared by').fill('Dr Amari Voss');
+  await page.getByLabel('Cleared by (doctor or therapist)').fill('Dr Amari Voss');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('cleared by Dr Amari Voss')).toBeVisible();
   await page.goBack();
@@ -113,7 +113,7 @@ test('who is not cleared cannot be led through loading, but through free motion;
   await page.getByLabel('Cleared on').fill('2026-01-15');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('clearance needs both a day and the name')).toBeVisible();
-  await page.getByLabel('Cleared by').fill('A. Example, hand therapist');
+  await page.getByLabel('Cleared by (doctor or therapist)').fill('A. Example, hand therapist');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Cleared by A. Example, hand therapist')).toBeVisible();
 });

@@ -210,10 +210,10 @@ test('an athlete with no data at all is met with words, not with emptiness', asy
   await page.getByRole('button', { name: 'Add athlete' }).click();
   await expect(page.getByText('must not be empty')).toBeVisible();
   await page.getByLabel('Name').fill('Fresh Person');
-  await page.getByLabel('Stature, cm').fill('90');
+  await page.getByLabel('Height, cm').fill('90');
   await page.getByRole('button', { name: 'Add athlete' }).click();
   await expect(page.getByText(/120–230 cm/)).toBeVisible();
-  await page.getByLabel('Stature, cm').fill('');
+  await page.getByLabel('Height, cm').fill('');
   await page.getByRole('button', { name: 'Add athlete' }).click();
   await expect(page.getByRole('heading', { name: 'Fresh Person' })).toBeVisible();
   for (const words of ['No restrictions', 'No sequence assigned yet', 'No session yet', 'not measured']) {

@@ -13,7 +13,7 @@ test('test, train, test again: chosen in the sequence, led around the session, t
   const sequenceId = await manyBlocks(page, house, 1);
   await page.goto(`/sequences/${sequenceId}`);
   await page.getByText('Tested before and after:').click();
-  const tested = page.getByRole('checkbox', { name: 'Wrist extension, range with help' });
+  const tested = page.getByRole('checkbox', { name: 'Wrist extension, passive range' });
   await tested.click();
   await expect(tested).toBeChecked();
   await saved(page);

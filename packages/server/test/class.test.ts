@@ -32,8 +32,8 @@ test('all of the studio side by side, who needs a look first, with why; another 
   expect(mine.map(({ name }) => name)).toEqual(['Numb Hand', 'One Sided', 'Nobody Known']);
   expect(mine[0]!.reasons[0]).toBe('Numbness or tingling, left hand: unloaded only');
   expect(mine[1]).toMatchObject({ gripN: { left: 280, right: 430 }, extensionDeg: { left: null, right: null }, measuredOn: '2026-06-08' });
-  expect(mine[1]!.reasons.join()).toContain('grip: the left has 35 % less');
-  expect(mine[2]!.reasons).toEqual(['to be asked: never asked', 'never measured', 'no session yet']);
+  expect(mine[1]!.reasons.join()).toContain('grip: left 35 % lower');
+  expect(mine[2]!.reasons).toEqual(['to be asked: never asked', 'never tested', 'no session yet']);
   const other = await house.coach('another');
   expect((await other.ask<ClassRow[]>('GET', '/class')).body.some(({ name }) => name === 'Numb Hand')).toBe(false);
 });

@@ -61,7 +61,7 @@ describe('POST /mechanics/posture', () => {
   test('what is not told is taken from a reference person and named', async () => {
     const { body } = await ask('posture', { posture: { from: 'plank' } });
     expect(body.body).toEqual({ sex: 'not stated', statureM: 1.738, massKg: 67.5 });
-    expect(body.estimated).toEqual(['proportions (mean of women and men)', 'stature (1.74 m)', 'body mass (67.5 kg)', 'age (30)']);
+    expect(body.estimated).toEqual(['proportions (mean of women and men)', 'height (1.74 m)', 'weight (67.5 kg)', 'age (30)']);
   });
 
   test('an athlete’s own maxima and ranges are used, and said to be measured', async () => {

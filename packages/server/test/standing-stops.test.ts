@@ -41,7 +41,7 @@ const stopsOfNext = async () => {
   const { body } = await coach.ask<EffortSessionAnswer>('POST', '/effort/session', question);
   return body.findings.filter(({ severity }) => severity === 'stop').map(({ text }) => text);
 };
-const SAID = 'Left hand: numbness or tingling, stopped on 8 Jun 2026: no loading until a licensed practitioner has looked at it.';
+const SAID = 'Left hand: numbness or tingling, stopped on 8 Jun 2026: no loading until a doctor or hand therapist has checked it.';
 
 describe('a sign that stopped a session', () => {
   test('stands in the athlete’s record, with hand, day and sign, and is held against the next start', async () => {

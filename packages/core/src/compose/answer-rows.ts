@@ -40,7 +40,7 @@ export function answerRows(programme: ProgrammeWriter): void {
         (each.level.loading !== 'unloaded' && works(each, opposite) >= ANSWERED_PERCENT) ||
         (each.phase === 'settle' && (each.stretchS[group] ?? 0) > 0),
     );
-    programme.answered('antagonist-unanswered', `the ${group} are answered once they are strengthened`, worked, answers);
+    programme.answered('antagonist-unanswered', `balancing the ${group} after strengthening`, worked, answers);
   }
   const grips = where((each) => each.level.loading === 'resisted' && works(each, 'finger flexors') >= STRENGTHENED_PERCENT);
   const opens = where(
@@ -48,18 +48,18 @@ export function answerRows(programme: ProgrammeWriter): void {
       (each.level.loading !== 'unloaded' && works(each, 'finger extensors') >= ANSWERED_PERCENT) ||
       (each.phase === 'settle' && each.movement.motions.includes('finger spreading')),
   );
-  programme.answered('grip-unanswered', 'the hand is opened after it gripped', grips, opens);
+  programme.answered('grip-unanswered', 'opening the hand after gripping', grips, opens);
   for (const phase of PHASES) {
     const bentBack = where((each) => each.phase === phase && each.level.loading === 'planted' && each.directions.includes('extension'));
     const bentIn = where(
       (each) => after(phase).includes(each.phase) && (each.directions.includes('flexion') || each.level.load.kind === 'hang'),
     );
-    programme.answered('extension-unanswered', 'wrists that were bent back under weight are bent in', bentBack, bentIn);
+    programme.answered('extension-unanswered', 'wrist flexion after weight bearing in extension', bentBack, bentIn);
   }
   if (method.stretching === 'contract–relax') {
     const stretches = where(({ level }) => level.load.kind === 'stretch');
     const pushes = stretches.filter(({ candidate: { level } }) => level.load.kind === 'stretch' && level.load.pushPercent > 0);
-    programme.answered('contract-relax', 'a stretch pushes before it eases', stretches, pushes);
+    programme.answered('contract-relax', 'pushing before easing in a stretch', stretches, pushes);
   }
   if (method.stretching === 'after each strength block') {
     // One of those that it is followed by stretches some of what it works.
@@ -69,7 +69,7 @@ export function answerRows(programme: ProgrammeWriter): void {
     );
     for (const [trains, mine] of groupedBy(strengthened, ({ candidate }) => candidate.movement.trains)) {
       const shared = stretches.filter(({ candidate }) => candidate.movement.trains.some((group) => trains.includes(group)));
-      programme.answered('stretch-after-strength', 'what is strengthened is stretched', mine, shared);
+      programme.answered('stretch-after-strength', 'stretching what was strengthened', mine, shared);
     }
   }
 }

@@ -22,8 +22,8 @@ test('where everything can be had nothing is given up', () => {
 });
 
 test('minutes that are missing are told by how many', () => {
-  expect(giveUpOf(needing([120, 130, 20], 4), solver)).toEqual([{ rule: 'minutes', text: '1 min more are needed' }]);
-  expect(giveUpOf(needing([200, 200], 4), solver)).toEqual([{ rule: 'minutes', text: '3 min more are needed' }]);
+  expect(giveUpOf(needing([120, 130, 20], 4), solver)).toEqual([{ rule: 'minutes', text: '1 more minutes are needed' }]);
+  expect(giveUpOf(needing([200, 200], 4), solver)).toEqual([{ rule: 'minutes', text: '3 more minutes are needed' }]);
 });
 
 test('a little more time goes before what was locked; what would take many times the minutes goes itself', () => {
@@ -53,7 +53,7 @@ test('what keeps hands sound is never offered: what was locked goes instead', ()
   });
   const given = giveUpOf(linear, solver);
   expect(given).toEqual([
-    { rule: 'locked', text: 'give up: block 0 stays as it is' },
-    { rule: 'locked', text: 'give up: block 1 stays as it is' },
+    { rule: 'locked', text: 'give up keeping block 0' },
+    { rule: 'locked', text: 'give up keeping block 1' },
   ]);
 });

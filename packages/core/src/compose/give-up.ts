@@ -47,6 +47,6 @@ export function giveUpOf(linear: Linear, solver: Solver): GiveUp[] {
 }
 
 function wordsOf(row: Row, amount: number): string {
-  if (row.rule === 'minutes') return `${Math.ceil(amount / 60)} min more are needed`;
-  return `give up: ${ruleWords(row)}`;
+  if (row.rule === 'minutes') return `${Math.ceil(amount / 60)} more minutes are needed`;
+  return `give up ${ruleWords(row)}`;
 }

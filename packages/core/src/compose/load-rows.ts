@@ -62,7 +62,7 @@ export function loadRows(programme: ProgrammeWriter): void {
     programme.limit('weaker-side-more', programme.sum(missing), { min: 0 }, weaker);
     for (const { candidate, y } of programme.where(({ extra }) => extra === true)) {
       const both = programme.where(({ extra, movement }) => !extra && movement.id === candidate.movement.id);
-      programme.answered('weaker-side-more', `the ${weaker} hand gets more`, [{ candidate, y }], both);
+      programme.answered('weaker-side-more', `extra work for the ${weaker} hand`, [{ candidate, y }], both);
     }
   }
 }

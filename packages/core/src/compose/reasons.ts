@@ -42,8 +42,8 @@ export function reasonsFor(composing: Composing, view: SessionView, chosen: read
     const keeps = keptWords(broken);
     const why = [
       gives && `${capital(gives)}.`,
-      keeps.length > 0 && `Only by it: ${keeps.join('; ')}.`,
-      !gives && keeps.length === 0 && 'Room was left for it.',
+      keeps.length > 0 && `Only this one does it: ${keeps.join('; ')}.`,
+      !gives && keeps.length === 0 && 'There was time left for it.',
       levelWords(composing, candidate, chances.get(block.id)),
     ].filter((each) => typeof each === 'string' && each !== '');
     return { blockId: block.id, text: why.join(' ') };
@@ -85,12 +85,12 @@ function levelWords({ past, lookup }: Composing, { movement, level, effortPercen
         ?.ladder.find(({ id }) => id === last.levelId)
         ?.name.toLowerCase() ?? last.levelId;
     const day = dayWords(last.onDay);
-    return last.levelId === level.id ? `“${level.name}” as on ${day}.` : `“${level.name}”; on ${day} it was “${then}”.`;
+    return last.levelId === level.id ? `“${level.name}”, as on ${day}.` : `“${level.name}”; on ${day} it was “${then}”.`;
   }
-  if (effortPercent < 10) return `New: begun with “${name}”.`;
+  if (effortPercent < 10) return `New: starts at “${name}”.`;
   const likely = chance < 0.95 ? `, held by ${peopleWords(chance)}` : '';
   const hard = effortPercent >= HARD_PERCENT ? ', which is hard' : '';
-  return `New: begun with “${name}”, ${effortPercent.toFixed(0)} % effort${likely}${hard}.`;
+  return `New: starts at “${name}”, ${effortPercent.toFixed(0)} % effort${likely}${hard}.`;
 }
 
 /** Something that keeps a composition from being better, and how much. */
@@ -123,7 +123,7 @@ export function bindingOf({ linear }: Pick<IntegerProgramme, 'linear'>, { prices
     .map(({ text, points, rule }) => ({
       rule,
       points,
-      text: `${capital(text)}: a tenth more room would be worth ${points.toFixed(1)} points of 100.`,
+      text: `${capital(text)}: a tenth more would add ${points.toFixed(1)} points of 100.`,
     }));
 }
 
@@ -136,7 +136,7 @@ export function notesFor({ goal, person, athlete }: Composing): string[] {
     const range = person.rangeDeg?.[hand]?.['wrist extension'];
     return range !== undefined && range < most
       ? [
-          `The goal takes the wrist to ${most}° of extension; the ${hand} reaches ${Math.round(range)}° with help. Range comes first, and weight stays where it reaches.`,
+          `The goal takes the wrist to ${most}° of extension; the ${hand} reaches ${Math.round(range)}° passively. Range comes first, with weight only within reach.`,
         ]
       : [];
   });

@@ -37,7 +37,7 @@ test('after two weeks without it a level is gone back', () => {
 });
 
 test('a handstand comes after what leads to it, and then begins at its first level', () => {
-  expect(given('bearing.handstand')).toMatch(/^Handstand, wall to free: plank or pike or .* comes before it/);
+  expect(given('bearing.handstand')).toMatch(/^Handstand, wall to free: plank or pike or .* comes first/);
   const plank = must(shippedMovement('bearing.palm-support'), 'a movement').ladder.find(({ posture }) => posture === 'plank');
   const past = didLast('bearing.palm-support', must(plank, 'a plank').id);
   const [first] = must(shippedMovement('bearing.handstand'), 'a movement').ladder;
@@ -46,12 +46,12 @@ test('a handstand comes after what leads to it, and then begins at its first lev
 
 test('what is not here, what the method leaves, and what somebody has been warned of says so', () => {
   const few = { cautions: [], equipment: ['mat' as const] };
-  expect(given('weight.roller-down', { athlete: few })).toBe('Wrist roller, extensors: there is no wrist roller here.');
-  expect(given('settle.cold-water')).toMatch(/settles by warmth and motion\.$/);
+  expect(given('weight.roller-down', { athlete: few })).toBe('Wrist roller, extensors: no wrist roller here.');
+  expect(given('settle.cold-water')).toMatch(/recovers with warmth and movement\.$/);
   const numb = { cautions: [{ caution: 'numbness' as const, hand: 'both' as const }], equipment: EQUIPMENT };
   expect(given('bearing.palm-support', { athlete: numb })).toContain('Numbness or tingling');
   const nowhere = { notAt: ['standing', 'floor', 'wall', 'bar'] as const };
-  expect(given('bearing.palm-support', nowhere)).toContain('none of its levels is done where this session is');
+  expect(given('bearing.palm-support', nowhere)).toContain('not possible in these positions');
 });
 
 test('what is kept of a sequence stays at its level and dose, unless something speaks against it now', () => {

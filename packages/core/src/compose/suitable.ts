@@ -94,11 +94,11 @@ interface Refused {
 export function suiting(composing: Composing, movement: Movement): Suited | Refused {
   const { athlete, method, weaker, past, standings = [] } = composing;
   if (movement.id === OTHER_CARE[method.afterCare]) {
-    return { why: `${movement.name}: ${method.name} settles by ${POLICIES.afterCare.options[method.afterCare]}.` };
+    return { why: `${movement.name}: ${method.name} recovers with ${POLICIES.afterCare.options[method.afterCare]}.` };
   }
   const there = movement.ladder.filter(({ posture }) => isThere(composing, posture));
   const [gentlest] = there;
-  if (!gentlest) return { why: `${movement.name}: none of its levels is done where this session is.` };
+  if (!gentlest) return { why: `${movement.name}: not possible in these positions.` };
   const kept = keptAs(composing, movement, there);
   if (kept) return kept;
   const cautions = athlete?.cautions ?? [];
@@ -108,7 +108,7 @@ export function suiting(composing: Composing, movement: Movement): Suited | Refu
   if (!easiest) return refusedAt(composing, movement, gentlest, dosed(gentlest));
   const wanted = wantedOf(composing, movement, open) ?? firstLevel(composing, movement, open, dosed);
   if ('why' in wanted) return wanted;
-  let answer: Suited | Refused = { why: `${movement.name}: none of its levels suits.` };
+  let answer: Suited | Refused = { why: `${movement.name}: no level fits.` };
   for (const level of [wanted, ...open.slice(0, open.indexOf(wanted)).reverse()]) {
     answer = examinedAt(composing, movement, level, dosed(level));
     if ('level' in answer) return answer;
@@ -126,13 +126,13 @@ function examinedAt(composing: Composing, movement: Movement, level: Level, usua
   const chance = chanceOf(view);
   return chance >= LIKELY
     ? { level, dose, view }
-    : { why: `${movement.name}: “${level.name}” is held to its end by only ${peopleWords(chance)}.` };
+    : { why: `${movement.name}: only ${level.name} can hold “${peopleWords(chance)}” to the end.` };
 }
 
 /** What keeps even the gentlest level out, as the checks say it. */
 function refusedAt(composing: Composing, movement: Movement, level: Level, dose: Dose): Refused {
   const [thing] = lackingFor(composing, movement, level, dose);
-  if (thing) return { why: `${movement.name}: there is no ${thing} here.` };
+  if (thing) return { why: `${movement.name}: no ${thing} here.` };
   const answer = examinedAt(composing, movement, level, dose);
   return 'why' in answer ? answer : { why: `${movement.name}: ${composing.method.name} has no dose for it.` };
 }
@@ -183,25 +183,24 @@ function firstLevel(composing: Composing, movement: Movement, open: readonly Lev
   if (easiest.loading === 'unloaded' || easiest.loading === 'assisted') return easiest;
   const against = (level: Level) => againstBeginning(composing, movement, level, dosed(level));
   const level = open.findLast((each) => against(each) === null);
-  return level ?? { why: `${movement.name}: ${against(easiest) ?? 'nobody begins with it'}.` };
+  return level ?? { why: `${movement.name}: ${against(easiest) ?? 'not for a first session'}.` };
 }
 
 /** What speaks against beginning with a level; null where nothing does. */
 function againstBeginning({ method, person, postures }: Composing, { ladder }: Movement, level: Level, dose: Dose): string | null {
   const form = formOf(person, level, dose);
-  if (!form) return 'this body cannot take it';
+  if (!form) return 'this body can’t take the position';
   const most = Math.min(FIRST_TIME[method.effort], method.effortCeilingPercent);
   const effort = effortOf(form.demand);
-  if (effort > most) return `${effort.toFixed(0)} % effort at “${level.name}”; by ${method.name} one begins with ${most} % at most`;
+  if (effort > most) return `${effort.toFixed(0)} % effort at “${level.name}”; ${method.name} starts at ${most} % or less`;
   const rung = ladder.indexOf(level);
   const before = COMES_AFTER[level.posture];
   // Of what takes skill one begins with the first rung, and only after what comes before it.
-  if (before && !before.some((posture) => postures.has(posture)))
-    return `${before.join(' or ')} comes before it, and is not among what was done of late`;
-  if (before && rung > 0) return `one begins with its first level, which is not open`;
+  if (before && !before.some((posture) => postures.has(posture))) return `${before.join(' or ')} comes first and hasn’t been done recently`;
+  if (before && rung > 0) return 'start with its first level, which is not allowed now';
   const hardest = HANDS.flatMap((hand) => form.demand[hand].efforts[0] ?? []);
   const rungs = hardest.every(isKnown) ? FIRST_RUNGS.known : FIRST_RUNGS.unknown;
-  return rung < rungs ? null : `one begins further down its ladder, where nothing is open`;
+  return rung < rungs ? null : 'start further down, where no level is allowed now';
 }
 
 /** Between hard sets one rests; between loaded ones at least a little. */

@@ -66,20 +66,20 @@ describe('what is in doubt', () => {
     const findings = findingsOf(seen(LIFTS));
     const over = findings.filter(({ check }) => check.id === 'demand-over');
     expect(over.map(({ text }) => text)).toEqual([
-      expect.stringMatching(/too much for about \d in 10 people like this\. Measure the (left|right) wrist flexors to know\.$/),
-      expect.stringMatching(/wrist flexors to know\.$/),
-      expect.stringMatching(/grip to know\.$/),
+      expect.stringMatching(/too much for about \d in 10 people like this\. Test the (left|right) wrist flexors to be sure\.$/),
+      expect.stringMatching(/wrist flexors to be sure\.$/),
+      expect.stringMatching(/grip to be sure\.$/),
     ]);
     const measure = whatToMeasure(findings.flatMap(({ doubt }) => doubt ?? []))!;
     expect(measure).toMatchObject({ action: 'wrist flexion', decides: 3, of: 4 });
-    expect(decidesWords(measure)).toMatch(/^Measure the (left|right) wrist flexors: that decides 3 of 4 findings\.$/);
+    expect(decidesWords(measure)).toMatch(/^Test the (left|right) wrist flexors to decide 3 of 4 findings\.$/);
   });
 
   test('is spoken of plainly once it is measured, one way or the other', () => {
     const strong = findingsOf(seen(LIFTS, 14)).map(({ text }) => text);
     expect(strong.join()).not.toContain('wrist flexors are taken to have');
     const weak = findingsOf(seen(LIFTS, 7)).find(({ check }) => check.id === 'demand-over')!;
-    expect(weak.text).toMatch(/^Palm lift: 1\d\d % of what the (left|right) wrist flexors can\.$/);
+    expect(weak.text).toMatch(/^Palm lift: needs 1\d\d % of the maximum of the (left|right) wrist flexors\.$/);
     expect(weak.doubt).toBeUndefined();
   });
 

@@ -26,11 +26,11 @@ export interface Doubt {
 /**
  * How many people of whom as much is known, in words.
  * @example peopleWords(0.68) → 'about 7 in 10 people like this'
- * @example peopleWords(0.01) → 'hardly anybody like this'
+ * @example peopleWords(0.01) → 'hardly anyone like this'
  */
 export function peopleWords(share: number): string {
-  if (share < 0.05) return 'hardly anybody like this';
-  if (share > 0.95) return 'nearly everybody like this';
+  if (share < 0.05) return 'hardly anyone like this';
+  if (share > 0.95) return 'nearly everyone like this';
   const tenths = Math.min(9, Math.max(1, Math.round(10 * share)));
   return `about ${tenths} in 10 people like this`;
 }
@@ -73,8 +73,8 @@ export function whatToMeasure(doubts: readonly Doubt[]): Decides | null {
   return [...counts.values()].reduce<Decides | null>((best, each) => (best && best.decides >= each.decides ? best : each), null);
 }
 
-/** What is said of it. @example decidesWords({ hand: 'left', action: 'wrist flexion', decides: 6, of: 8 }) → 'Measure the left wrist flexors: that decides 6 of 8 findings.' */
+/** What is said of it. @example decidesWords({ hand: 'left', action: 'wrist flexion', decides: 6, of: 8 }) → 'Test the left wrist flexors to decide 6 of 8 findings.' */
 export const decidesWords = (measure: Decides): string =>
   measure.of === 1
-    ? `Measure ${measureWords(measure)}: that decides it.`
-    : `Measure ${measureWords(measure)}: that decides ${measure.decides} of ${measure.of} findings.`;
+    ? `Test ${measureWords(measure)} to decide.`
+    : `Test ${measureWords(measure)} to decide ${measure.decides} of ${measure.of} findings.`;

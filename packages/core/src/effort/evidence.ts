@@ -93,9 +93,9 @@ function howItEnded(told: number | null, { share, formFailed }: DoneShare): SetE
   if (!(share > 0)) return null;
   const early = share < ENDED_EARLY;
   if (formFailed && (told === null || told >= AT_THE_END)) {
-    return { kind: 'to failure', rating: 10, words: 'until the form failed' };
+    return { kind: 'to failure', rating: 10, words: 'until form broke down' };
   }
   if (early && told !== null && told >= AT_THE_END) return { kind: 'to failure', rating: 10, words: 'to failure' };
   if (told !== null) return { kind: 'rated', rating: Math.max(LEAST_RATING, told), words: `rated ${told} of 10` };
-  return early ? { kind: 'broken off', rating: BROKEN_OFF, words: 'broken off' } : null;
+  return early ? { kind: 'broken off', rating: BROKEN_OFF, words: 'stopped early' } : null;
 }

@@ -25,15 +25,15 @@ export interface Failure {
 
 /**
  * Why a group cannot hold its work, said after its name: how long it goes, what is left by then beside what is asked, and what would mend it.
- * @example failureWords({ blockId: 'b', atMs: 0, heldS: 12, askedS: 30, asks: 0.62, restS: 40 }) → 'give out after 12 of 30 s: by then 62 % of their strength is left, which is all that the work asks for. 40 s more rest before it would do.'
+ * @example failureWords({ blockId: 'b', atMs: 0, heldS: 12, askedS: 30, asks: 0.62, restS: 40 }) → 'tire out after 12 of 30 s: only 62 % of their strength is left then, and the work needs all of it. Add 40 s of rest before.'
  */
 export function failureWords({ heldS, askedS, asks, restS }: Failure): string {
-  if (asks > 1) return `are asked for ${percent(asks)} of what they have. Take an easier level.`;
-  const mend = restS === null ? 'No rest mends that: take an easier level or less.' : `${restS} s more rest before it would do.`;
-  if (heldS === 0) return `cannot begin: less is left than the ${percent(asks)} that the work asks for. ${mend}`;
+  if (asks > 1) return `need ${percent(asks)} of their maximum. Take an easier level.`;
+  const mend = restS === null ? 'More rest won’t help: take an easier level or less.' : `Add ${restS} s of rest before.`;
+  if (heldS === 0) return `can’t start: less strength is left than the ${percent(asks)} this work needs. ${mend}`;
   const [held, asked] = [heldS.toFixed(0), askedS.toFixed(0)];
-  const until = held === asked ? `give out at the very end of ${asked} s` : `give out after ${held} of ${asked} s`;
-  return `${until}: by then ${percent(asks)} of their strength is left, which is all that the work asks for. ${mend}`;
+  const until = held === asked ? `tire out at the very end of ${asked} s` : `tire out after ${held} of ${asked} s`;
+  return `${until}: only ${percent(asks)} of their strength is left then, and the work needs all of it. ${mend}`;
 }
 
 /** Where an open set ends, since a group cannot go on. */

@@ -36,7 +36,7 @@ export interface FileFormat {
 /** Reads the text of a file. @throws FileError where it is no JSON, is nested too deep, or was written by a later version */
 export function readJsonFile(text: string, format: FileFormat): JsonFile {
   if (isNestedBeyond(text, MOST_NESTING)) {
-    const message = `Brackets are nested deeper than ${MOST_NESTING}: this is no ${format.what}.`;
+    const message = `Brackets are nested deeper than ${MOST_NESTING}, so this isn’t a ${format.what}.`;
     throw new FileError([{ line: 1, column: 1, pointer: '', message }]);
   }
   const broken: ParseError[] = [];
@@ -46,14 +46,14 @@ export function readJsonFile(text: string, format: FileFormat): JsonFile {
     const faults = broken.slice(0, 5).map((error) => ({
       ...position(text, error.offset),
       pointer: '',
-      message: `This is not valid JSON here: ${spaced(printParseErrorCode(error.error))}.`,
+      message: `Not valid JSON here: ${spaced(printParseErrorCode(error.error))}.`,
     }));
     throw new FileError(faults.length ? faults : [{ line: 1, column: 1, pointer: '', message: 'The file is empty.' }]);
   }
   const value: unknown = JSON.parse(text);
   const version = futureVersion(value, format);
   if (version !== null) {
-    const message = `This file is of version ${version}; here versions up to ${format.version} are read. Open it with the newer Clay Pot that wrote it.`;
+    const message = `This file has version ${version}; this Clay Pot reads up to version ${format.version}. Open it with the newer Clay Pot that wrote it.`;
     throw new FileError([place('/version', message)]);
   }
   return { value, place };

@@ -27,7 +27,7 @@ describe('a programme file', () => {
 
   test.each([
     ['another format', file.replace('clay-pot/programme', 'clay-pot/sequence'), '/format', /must be/],
-    ['a later version', file.replace('"version": 1', '"version": 2'), '/version', /versions up to 1/],
+    ['a later version', file.replace('"version": 1', '"version": 2'), '/version', /up to version 1/],
     ['a day outside', file.replaceAll('2026-06-08', '2027-01-01'), '/sessions/1/day', /must lie within/],
     [
       'a sequence missing',
@@ -41,7 +41,7 @@ describe('a programme file', () => {
       '/sequences/0/sequence/blocks/1/movementId',
       /grip.nothing/,
     ],
-    ['broken JSON', file.replace('"weeks": [', '"weeks": ['.slice(0, -1)), '', /not valid JSON/],
+    ['broken JSON', file.replace('"weeks": [', '"weeks": ['.slice(0, -1)), '', /Not valid JSON/],
   ])('with %s says at which line and field', (_, text, pointer, message) => {
     const [fault] = faultsIn(text);
     expect(fault).toMatchObject({ pointer });

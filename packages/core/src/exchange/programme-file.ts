@@ -27,7 +27,7 @@ export const PROGRAMME_FILE = record(
     $schema: 'http://json-schema.org/draft-07/schema#',
     $id: 'urn:clay-pot:programme:1',
     title: 'Clay Pot programme, version 1',
-    description: 'Sequences over weeks. Days are of the calendar, without a zone; amounts are in percent of what loads.',
+    description: 'Sequences over weeks. Days are calendar days without a time zone; amounts are percent of loading work.',
     what: 'a programme file: an object',
   },
 );
@@ -64,7 +64,7 @@ export function decodeProgramme(file: string, lookup: MovementLookup): { program
         : [
             {
               pointer: `/plans/${index}`,
-              message: `The file has no sequence for the plan “${id}”: add it to “sequences”.`,
+              message: `The file has no sequence for the plan “${id}”. Add it to “sequences”.`,
             },
           ],
     ),

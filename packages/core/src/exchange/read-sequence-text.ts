@@ -124,7 +124,7 @@ class TextReader {
 
   private addTo(said: Extract<TextLine, { kind: 'look' | 'note' }>, line: number): void {
     const last = this.blocks.at(-1);
-    if (!last) return this.fault(line, 1, 'There is no movement above that this could belong to.');
+    if (!last) return this.fault(line, 1, 'Put a movement above this line: there is none it could belong to.');
     if (said.kind === 'look') last.lookAgain = said.stops;
     else if (said.text !== '') last.note = said.text;
   }
@@ -157,7 +157,7 @@ class TextReader {
 
   ended(): SequenceRead {
     const { faults, taken } = this;
-    if (!this.hasBegun) this.fault(1, 1, 'The text is empty: begin with a title, then one movement a line.');
+    if (!this.hasBegun) this.fault(1, 1, 'The text is empty. Start with a title, then write one movement per line.');
     if (faults.length > 0) return { document: null, taken, faults };
     const blocks = inPhaseOrder(this.blocks);
     const draft: Sequence = { title: UNNAMED, purpose: '', budgetMin: 1, pacing: USUAL_PACING, ...this.head, blocks };
@@ -197,11 +197,11 @@ const HEADS: Record<HeadField, Head> = {
   purpose: (purpose) => ({ purpose }),
   method: (value, { methods }) => {
     const method = methods.find(({ id, name }) => id === value || plainName(name) === plainName(value));
-    return method ? { methodId: method.id } : `There is no method “${value}”: use ${methods.map(({ name }) => name).join(', ')}.`;
+    return method ? { methodId: method.id } : `There is no method “${value}”. Use ${methods.map(({ name }) => name).join(', ')}.`;
   },
   pacing: (value) => {
     const read = PACING_LINE.exec(value);
-    if (!read) return 'Pacing is written like this: ready 10, announce 5, change 3, breathe 4-6.';
+    if (!read) return 'Write pacing like this: ready 10, announce 5, change 3, breathe 4-6.';
     const [readyS = 0, announceS = 0, changeSidesS = 0, breathInS = 0, breathOutS = 0] = read.slice(1).map(Number);
     return { pacing: { readyS, announceS, changeSidesS, breathInS, breathOutS } };
   },
@@ -210,13 +210,13 @@ const HEADS: Record<HeadField, Head> = {
     const unknown = tests.find((test) => !SESSION_TESTS.some((known) => known === test));
     return unknown === undefined
       ? { tests: tests as SessionTest[] }
-      : `“${unknown}” cannot be measured before and after: use ${SESSION_TESTS.join(', ')}.`;
+      : `“${unknown}” can’t be tested before and after. Use ${SESSION_TESTS.join(', ')}.`;
   },
   unheeded: (value, _reading, { mutes = [] }) => {
     const [check = '', ...reason] = value.split(',');
     const told = reason.join(',').trim();
     return told === ''
-      ? 'A check is left unheeded with its reason: unheeded: thumb-forgotten, on its own day.'
+      ? 'Mute a check with a reason, like this: unheeded: thumb-forgotten, on its own day.'
       : { mutes: [...mutes, { check: check.trim(), reason: told }] };
   },
 };

@@ -71,8 +71,8 @@ describe('a file of readings', () => {
 
   test.each([
     ['', 'is empty'],
-    ['\u0000\u0001PK', 'is no text file'],
-    ['day,value\n"2026-01-01,4', 'a quote that is not closed'],
+    ['\u0000\u0001PK', 'isn’t a text file'],
+    ['day,value\n"2026-01-01,4', 'an unclosed quote'],
     ['day\n2026-01-01', 'must name its columns'],
     ['day,value,value\n1,2,3', 'names “value” twice'],
     ['day,value\n2026-01-01,4,5', 'has 3 columns where the first line names 2'],

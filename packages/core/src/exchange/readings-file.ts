@@ -39,18 +39,18 @@ const noTable = (pointer: string, message: string): ReadingsTable => ({ columns:
 
 /** Reads a file (comma, semicolon or tab between columns, names in the first line). @example readReadingsTable('day,value\n2026-01-02,71').rows → [['2026-01-02', '71']] */
 export function readReadingsTable(text: string): ReadingsTable {
-  if (text.includes('\u0000')) return noTable('', 'is no text file: export it as CSV, UTF-8');
+  if (text.includes('\u0000')) return noTable('', 'isn’t a text file: export it as CSV, UTF-8');
   if (text.trim() === '') return noTable('', 'is empty');
   const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
   const quotes = errors.find(({ type }) => type === 'Quotes');
-  if (quotes) return noTable(`/${(quotes.row ?? 0) + 1}`, 'has a quote that is not closed');
+  if (quotes) return noTable(`/${(quotes.row ?? 0) + 1}`, 'has an unclosed quote');
   const [head = [], ...rows] = data;
   const columns = head.map((name) => name.trim());
   const twice = columns.find((name, index) => columns.indexOf(name) !== index);
-  if (columns.length < 2) return noTable('/1', 'must name its columns, with a comma, semicolon or tab between them');
+  if (columns.length < 2) return noTable('/1', 'must name its columns, separated by commas, semicolons or tabs');
   if (columns.includes('')) return noTable('/1', `must name every column; column ${columns.indexOf('') + 1} has no name`);
   if (twice !== undefined) return noTable('/1', `names “${twice}” twice`);
-  if (rows.length === 0) return noTable('/2', 'has no readings under its first line');
+  if (rows.length === 0) return noTable('/2', 'has no readings below the first line');
   if (rows.length > READINGS_FILE_MOST_ROWS)
     return noTable('', `must have at most ${READINGS_FILE_MOST_ROWS} readings, not ${rows.length}`);
   const ragged = rows.findIndex((row) => row.length !== columns.length);

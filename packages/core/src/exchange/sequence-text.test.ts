@@ -87,14 +87,14 @@ describe('a sequence as plain text', () => {
 
   test.each<[string, string, number, number, string, string]>([
     ['an unknown movement', 'T\nprepare\n  Floating anvils: 1x8', 3, 3, 'There is no movement “Floating anvils”', ''],
-    ['a name that could be several', 'T\nPalm: 1x8', 2, 1, 'say which', 'Palm lift'],
+    ['a name that could be several', 'T\nPalm: 1x8', 2, 1, 'Choose one of these', 'Palm lift'],
     ['an unknown level', 'T\nPalm lift, on the moon: 1x8', 2, 1, 'has no level “on the moon”', 'All fours'],
-    ['a part of a dose', 'T\nPalm lift, all fours: 2x6 hard rest40', 2, 27, '“hard” is not a part of a dose', ''],
+    ['a part of a dose', 'T\nPalm lift, all fours: 2x6 hard rest40', 2, 27, 'Can’t read “hard” in a dose', ''],
     ['a dose that does not fit', 'T\nPalm lift, all fours: 2x6br', 2, 23, 'is dosed in', ''],
     ['a load that it has no place for', 'T\nPalm lift, all fours: 2x6 12kg', 2, 23, 'has no weight to set', ''],
-    ['a change of rounds', 'T\nstrength\n3 rounds, rest 60, twice:\nPalm lift, plank: 1x6', 3, 20, '“twice” is nothing of a round', ''],
+    ['a change of rounds', 'T\nstrength\n3 rounds, rest 60, twice:\nPalm lift, plank: 1x6', 3, 20, '“twice” isn’t part of a round', ''],
     ['too many rounds', 'T\nstrength\n30 rounds:\nPalm lift, plank: 1x6', 3, 1, 'within 2–10 rounds', ''],
-    ['a round of nothing', 'T\nstrength\n3 rounds:', 3, 1, 'a round of nothing', ''],
+    ['ids of neighbouring blocks', 'T\nstrength\n3 rounds:', 3, 1, 'ids of neighbouring blocks', ''],
     ['an unknown method', 'T\nmethod: Iron and fire\nPalm lift, plank: 1x6', 2, 9, 'There is no method “Iron and fire”', ''],
     ['an unknown check', 'T\nunheeded: gravity, no\nPalm lift, plank: 1x6', 1, 1, 'gravity', ''],
     ['nothing', '  \n ', 1, 1, 'The text is empty', ''],

@@ -86,7 +86,7 @@ function readHow(text: string): { restS: number; change?: RoundChange } | { part
     else if (pace) change.fasterPercent = signed(pace[1], pace[2] === 'slower');
     else if (amount) change.morePercent = signed(amount[1], amount[2] === 'less');
     else if (levels) change.levels = signed(levels[1] === 'a' ? '1' : levels[1], levels[2] === 'down');
-    else return { part, message: `“${part}” is nothing of a round: use rest 60, 20 % faster, 10 % less, a level up.` };
+    else return { part, message: `“${part}” isn’t part of a round. Use rest 60, 20 % faster, 10 % less, a level up.` };
   }
   return { restS, ...(Object.keys(change).length > 0 && { change }) };
 }
@@ -106,7 +106,7 @@ function readStop(text: string, column: number): TextLine | null {
   return {
     kind: 'wrong',
     column: column + text.toLowerCase().indexOf(wrong),
-    message: `“${wrong}” is no place to look again: use ${LOOK_STOPS.join(' or ')}.`,
+    message: `“${wrong}” isn’t a point to recheck at. Use ${LOOK_STOPS.join(' or ')}.`,
   };
 }
 

@@ -40,7 +40,7 @@ export function namedLevel(text: string, names: Names): NamedLevel | NameFault {
     if (meant) return withLevel(meant, parts.slice(count).join(', '), false);
   }
   const nearest = names.find(parts[0] ?? '').slice(0, NEAREST);
-  const message = `There is no movement “${text}”${nearest.length > 0 ? ': say which' : ''}.`;
+  const message = `There is no movement “${text}”.${nearest.length > 0 ? ' Choose one of these, or write its full name.' : ''}`;
   return { message, nearest: nearest.map(({ movement }) => movement.name) };
 }
 

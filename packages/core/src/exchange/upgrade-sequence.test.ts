@@ -61,7 +61,7 @@ describe('files of every version', () => {
       const [fault] = (error as FileError).faults;
       expect(fault).toMatchObject({ pointer: '/version', line: 3 });
       expect(fault?.message).toBe(
-        'This file is of version 9; here versions up to 3 are read. Open it with the newer Clay Pot that wrote it.',
+        'This file has version 9; this Clay Pot reads up to version 3. Open it with the newer Clay Pot that wrote it.',
       );
     }
   });

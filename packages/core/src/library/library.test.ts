@@ -142,7 +142,7 @@ describe('the shipped library', () => {
     expect(notes).toEqual([
       '50 repetitions is above the usual 3–12 repetitions for grip holds.',
       '95 % effort is above the usual 30–90 % effort for grip holds.',
-      expect.stringContaining('form failure'),
+      expect.stringContaining('form breaks down'),
     ]);
   });
 });

@@ -23,7 +23,7 @@ describe('a trial of an angle', () => {
   test('that did not move is none, and says how it is done', () => {
     const { deg, faults } = angleTrialOf(turn(1));
     expect(deg).toBeNull();
-    expect(faults.at(-1)!.text).toContain('begin at straight');
+    expect(faults.at(-1)!.text).toContain('Start straight');
   });
 
   test('with a lost connection is kept as far as it is good', () => {

@@ -36,7 +36,7 @@ export function angleTrialOf(angles: readonly AngleSample[]): AngleTrial {
   const stuck = frozen.filter(({ kind }) => kind === 'stuck value');
   if (most >= LEAST_DEG) return { deg: most, faults: [...faults, ...stuck] };
   const [fromS, toS] = [values[0]?.tS ?? 0, values.at(-1)?.tS ?? 0];
-  const text = 'The sensor did not move: begin at straight, go as far as it goes, stay a second, come back.';
+  const text = 'The sensor didn’t move. Start straight, go as far as possible, hold for a second, come back.';
   return { deg: null, faults: [...faults, { kind: 'no effort', fromS, toS, text }] };
 }
 

@@ -37,7 +37,7 @@ export interface CriticalForce {
  */
 export function criticalForceOf(contractionsN: readonly number[], workS: number = ALL_OUT.workS): CriticalForce {
   if (contractionsN.length < FEWEST_CONTRACTIONS) {
-    throw new RangeError(`There must be at least ${FEWEST_CONTRACTIONS} contractions, not ${contractionsN.length}.`);
+    throw new RangeError(`At least ${FEWEST_CONTRACTIONS} contractions are needed, not ${contractionsN.length}.`);
   }
   const criticalForceN = mean(contractionsN.slice(-LAST));
   const bestN = Math.max(...contractionsN);
@@ -59,17 +59,17 @@ function faultsOfTest(forces: readonly number[], criticalForceN: number, bestN: 
   const faults: string[] = [];
   const before = mean(forces.slice(-2 * LAST, -LAST));
   if (forces.length < ALL_OUT.contractions) {
-    faults.push(`${forces.length} of ${ALL_OUT.contractions} contractions: critical force is likely lower than this.`);
+    faults.push(`${forces.length} of ${ALL_OUT.contractions} contractions: critical force is probably lower than this.`);
   }
   if (before > criticalForceN * (1 + STILL_FALLING)) {
-    faults.push('The force was still falling at the end: critical force is at most this.');
+    faults.push('The force was still dropping at the end: critical force is at most this value.');
   }
   if (criticalForceN > before * (1 + STILL_FALLING)) {
-    faults.push('The last contractions were harder than those before: something was held back.');
+    faults.push('The last contractions were harder than the ones before: the athlete held back.');
   }
   if (Math.max(...forces.slice(0, LAST)) < 0.9 * bestN) {
     faults.push(
-      'The first contractions were not the hardest: it was not all-out from the start, so what is above critical force is too low.',
+      'The first contractions weren’t the hardest: it wasn’t all-out from the start. The work above critical force reads too low.',
     );
   }
   const slack = forces.findIndex((force, index) => force < 0.5 * Math.min(forces[index - 1] ?? Infinity, forces[index + 1] ?? Infinity));

@@ -44,10 +44,10 @@ describe('how a trial is read', () => {
 
   test.each([
     ['none', []],
-    ['lost connection', ['Nothing came from the device for']],
-    ['stuck value', ['the device repeated']],
-    ['over range', ['the device stood at its end']],
-    ['clock jump', ['clock went from']],
+    ['lost connection', ['No data from the device for']],
+    ['stuck value', ['the device kept repeating']],
+    ['over range', ['the device was at the end of its range']],
+    ['clock jump', ['clock jumped from']],
     ['flood', ['averaged to 500']],
   ] as const)('of a force gauge: %s', (fault, said) => {
     const told = tellTrial('force', grip(fault));
@@ -68,7 +68,7 @@ describe('how a trial is read', () => {
   test('of an angle sensor that lost its connection the angle stands, and it is said', () => {
     const told = tellTrial('angle', played({ kind: 'angle', most: 70, program: 'trial', fault: 'lost connection' }));
     expect(told.sort === 'angle' && told.angle.deg).toBeGreaterThan(68);
-    expect(faultsIn(told)[0]).toContain('Nothing came from the device');
+    expect(faultsIn(told)[0]).toContain('No data from the device');
   });
 
   test('plates show what lies on each this moment', () => {
@@ -107,7 +107,7 @@ describe('the all-out test', () => {
   test('broken off before half of it, it tells nothing, and says what it takes', () => {
     const { told, faults } = allOutFrom([300, 290, 280]);
     expect(told).toBeNull();
-    expect(faults).toEqual(['3 contractions were found: it takes at least 12.']);
+    expect(faults).toEqual(['Found 3 contractions; at least 12 are needed.']);
     expect(allOutOf([]).faults[0]).toContain('0 contractions');
   });
 

@@ -1,3 +1,4 @@
+import { counted } from '../vocabulary/text.js';
 import { quantileSorted } from 'simple-statistics';
 import { anglesFromStart, type AngleTrial, angleTrialOf, tiltsFromStart } from './angle-trial.js';
 import { contractionsIn } from './contractions.js';
@@ -120,8 +121,8 @@ export function allOutOf(forces: readonly ForceSample[]): AllOutTest {
 export function allOutFrom(contractionsN: readonly number[], faults: readonly TraceFault[] = []): AllOutTest {
   const said = faults.map(({ text }) => text);
   if (contractionsN.length < FEWEST_CONTRACTIONS) {
-    const found = `${contractionsN.length} ${contractionsN.length === 1 ? 'contraction was' : 'contractions were'} found`;
-    return { contractionsN, told: null, faults: [...said, `${found}: it takes at least ${FEWEST_CONTRACTIONS}.`] };
+    const found = `Found ${counted(contractionsN.length, 'contraction')}`;
+    return { contractionsN, told: null, faults: [...said, `${found}; at least ${FEWEST_CONTRACTIONS} are needed.`] };
   }
   const told = criticalForceOf(contractionsN);
   return { contractionsN, told, faults: [...said, ...told.faults] };

@@ -82,18 +82,18 @@ describe('trend', () => {
   });
 
   test('says when it cannot be said', () => {
-    expect(trendOf([], 80).why).toContain('no reading yet');
+    expect(trendOf([], 80).why).toContain('No readings yet');
     expect(trendOf(weekly([60, 62, 64]), 80).why).toContain('Not enough data');
     expect(
       trendOf(
         weekly([60, 60, 60, 60]).map((each) => ({ ...each, onDay: '2026-01-05' })),
         80,
       ).why,
-    ).toContain('of one day');
+    ).toContain('from one day');
     expect(trendOf(weekly([60, 66, 59, 63, 61, 62]), 80)).toMatchObject({ direction: 'none', forecast: null });
-    expect(trendOf(weekly([60, 66, 59, 63, 61, 62]), 80).why).toContain('Not enough data');
+    expect(trendOf(weekly([60, 66, 59, 63, 61, 62]), 80).why).toContain('No clear trend yet');
     expect(trendOf(weekly([70, 68, 66, 64, 62]), 80).why).toContain('move away');
-    expect(trendOf(weekly([70, 74, 78, 82, 86]), 80).why).toContain('met already');
+    expect(trendOf(weekly([70, 74, 78, 82, 86]), 80).why).toContain('already reached');
     expect(trendOf(weekly([60, 60.1, 60.2, 60.3, 60.4]), 90).why).toContain('more than a year');
   });
 
@@ -136,13 +136,13 @@ describe('critical force', () => {
 
   test('says what keeps it from being plain', () => {
     const falling = Array.from({ length: ALL_OUT.contractions }, (_, index) => 400 * 0.96 ** index);
-    expect(criticalForceOf(falling).faults.join()).toContain('still falling');
+    expect(criticalForceOf(falling).faults.join()).toContain('still dropping');
     expect(criticalForceOf(forces.map((force, index) => (index > 20 ? 260 : force))).faults.join()).toContain('held back');
-    expect(criticalForceOf(forces.map((force, index) => (index < 3 ? 250 : force))).faults.join()).toContain('not all-out');
+    expect(criticalForceOf(forces.map((force, index) => (index < 3 ? 250 : force))).faults.join()).toContain('wasn’t all-out');
     expect(criticalForceOf(forces.map((force, index) => (index === 10 ? 20 : force))).faults).toEqual([
       'Contraction 11 was missed or slipped.',
     ]);
     expect(criticalForceOf(forces.slice(0, 18)).faults.join()).toContain('18 of 24');
-    expect(() => criticalForceOf([300, 200])).toThrow('at least 12 contractions, not 2');
+    expect(() => criticalForceOf([300, 200])).toThrow('At least 12 contractions are needed, not 2');
   });
 });

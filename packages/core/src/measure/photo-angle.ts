@@ -18,7 +18,7 @@ export interface PhotoWay {
 }
 
 const WRIST: PhotoWay = {
-  points: ['along the forearm, near the elbow', 'the wrist’s hinge', 'the knuckle on that side'],
+  points: ['along the forearm, near the elbow', 'the wrist joint', 'the knuckle on that side'],
   isFromStraight: true,
 };
 const TURN: PhotoWay = {

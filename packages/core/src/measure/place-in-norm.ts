@@ -58,7 +58,7 @@ function normOf(kind: ReadingKind, of: string, hand: Hand, { sex, ageYears }: No
     return { mean: meanKg * GRAVITY, sd: sdKg * GRAVITY, population: `${wordOf(sex)} of 20–29 years (Mathiowetz et al. 1985)` };
   }
   const moment = Object.hasOwn(WRIST_MOMENT_NORMS, of) ? WRIST_MOMENT_NORMS[of as keyof typeof WRIST_MOMENT_NORMS] : undefined;
-  return moment && sex === 'male' ? { ...moment, population: 'ten men (Delp, Grierson, Buchanan 1996): a hint, no more' } : null;
+  return moment && sex === 'male' ? { ...moment, population: 'ten men (Delp, Grierson, Buchanan 1996): a rough guide only' } : null;
 }
 
 const wordOf = (sex: Exclude<Sex, 'not stated'>) => (sex === 'male' ? 'men' : 'women');

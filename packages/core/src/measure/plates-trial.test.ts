@@ -25,7 +25,9 @@ describe('weight on both hands', () => {
     expect(platesTrialOf(lean(3)).split!.leftN).toBeCloseTo(150, 0);
     const touch = platesTrialOf(lean(1));
     expect(touch.split).toBeNull();
-    expect(touch.faults.at(-1)!.text).toContain('was not kept for 2 s');
-    expect(platesTrialOf(lean(9).map((each) => ({ ...each, leftN: 1, rightN: 1 }))).faults.at(-1)!.text).toBe('Nobody was on the plates.');
+    expect(touch.faults.at(-1)!.text).toContain('wasn’t held for 2 s');
+    expect(platesTrialOf(lean(9).map((each) => ({ ...each, leftN: 1, rightN: 1 }))).faults.at(-1)!.text).toBe(
+      'Nobody stood on the plates.',
+    );
   });
 });

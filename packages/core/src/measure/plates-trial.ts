@@ -45,7 +45,7 @@ export function platesTrialOf(samples: readonly PlatesSample[]): PlatesTrial {
   if (mostN < LEAST_N || !steadiest) {
     const [fromS, toS] = [both[0]?.tS ?? 0, both.at(-1)?.tS ?? 0];
     const text =
-      mostN < LEAST_N ? 'Nobody was on the plates.' : `The weight was not kept for ${SHORTEST_S} s: lean on, stay, then lift off.`;
+      mostN < LEAST_N ? 'Nobody stood on the plates.' : `The weight wasn’t held for ${SHORTEST_S} s. Lean on, stay, then lift off.`;
     return { split: null, faults: [...faults, { kind: 'too short', fromS, toS, text }] };
   }
   const { fromS, toS } = steadiest;

@@ -29,8 +29,8 @@ export interface Protocol {
   readonly alongWith?: string;
 }
 
-const ACTIVE = 'Bend as far as the wrist goes by itself; do not help.';
-const WITH_HELP = 'The other hand brings it to its firm end, slowly, and stays below discomfort of 3.';
+const ACTIVE = 'Bend as far as the wrist goes by itself; no help.';
+const WITH_HELP = 'The other hand brings it slowly to its firm end. Discomfort stays below 3.';
 const GONIOMETER: Record<RangeMotion, readonly string[]> = {
   'wrist flexion': [
     'Forearm on the table, hand over its edge, palm down, fingers loose.',
@@ -50,11 +50,11 @@ const GONIOMETER: Record<RangeMotion, readonly string[]> = {
   ],
   pronation: [
     'Elbow at the ribs, bent square, a pencil upright in the fist.',
-    'From thumb up, turn the palm down; the angle is the pencil’s from upright.',
+    'From thumb up, turn the palm down. Read the pencil’s angle from upright.',
   ],
   supination: [
     'Elbow at the ribs, bent square, a pencil upright in the fist.',
-    'From thumb up, turn the palm up; the angle is the pencil’s from upright.',
+    'From thumb up, turn the palm up. Read the pencil’s angle from upright.',
   ],
 };
 const FIGURE_OF_RANGE: Record<RangeMotion, Protocol['figure']> = {
@@ -91,7 +91,7 @@ const force = (of: string, movementId: string, steps: readonly string[]): Protoc
   id: `force.${of.replaceAll(' ', '-')}`,
   kind: 'maximum',
   of,
-  steps: [...steps, 'Build up over a second, hold three, breathe out; nothing sudden.'],
+  steps: [...steps, 'Build up over a second, hold for three, breathe out. No jerks.'],
   figure: { movementId },
   trials: 3,
   restS: 30,
@@ -101,8 +101,8 @@ const force = (of: string, movementId: string, steps: readonly string[]): Protoc
 });
 
 const SEATED = 'Seated, elbow at the ribs and bent square, forearm between palm up and down.';
-const AGAINST = 'Forearm on the table, gauge against the palm’s far edge or the back of the hand, wrist straight.';
-const SQUARE = 'The gauge at a right angle to the hand; note how far it is from the wrist: force times distance is the moment.';
+const AGAINST = 'Forearm on the table, gauge against the far edge of the palm or the back of the hand, wrist straight.';
+const SQUARE = 'Keep the gauge at a right angle to the hand. Note its distance from the wrist: force times distance is the torque.';
 
 const span = (of: string, steps: readonly string[], movementId: string): Protocol => ({
   id: `span.${of.replaceAll(' ', '-')}`,
@@ -135,13 +135,13 @@ function allOut(of: string, steps: readonly string[]): Protocol[] {
     ...{ of, figure: { movementId: of === 'grip' ? 'grip.ball-squeeze' : 'edge.lift-open' } },
     ...{ trials: 1, restS: 300, trialS: ALL_OUT_S, gauge: of === 'grip' ? 'dynamometer' : 'edge', isMaximal: true },
   };
-  const rhythm = `${ALL_OUT.contractions} times: ${ALL_OUT.workS} s as hard as possible, ${ALL_OUT.restS} s open. Every one all out; nothing is saved for later.`;
+  const rhythm = `${ALL_OUT.contractions} times: ${ALL_OUT.workS} s as hard as possible, ${ALL_OUT.restS} s open. Squeeze every one all out; save nothing for later.`;
   return [
     {
       ...shared,
       id,
       kind: 'critical force',
-      steps: [...steps, rhythm, 'Breathe. Stop at sharp pain, numbness or a pop.'],
+      steps: [...steps, rhythm, 'Keep breathing. Stop at sharp pain, numbness or a pop.'],
     },
     { ...shared, id: `${id}.above`, kind: 'capacity above', steps: [], alongWith: id },
   ];
@@ -153,17 +153,17 @@ export const PROTOCOLS: readonly Protocol[] = [
   ...ofRange('passive range'),
   span(
     'finger spread',
-    ['Hand flat, fingers spread as far as they go.', 'From the tip of the index to the tip of the little finger.'],
+    ['Hand flat, fingers spread as far as possible.', 'From the tip of the index to the tip of the little finger.'],
     'free.spread-close',
   ),
   span(
     'thumb span',
-    ['Hand flat, thumb as far away as it goes.', 'From the tip of the thumb to the tip of the little finger.'],
+    ['Hand flat, thumb as far out as possible.', 'From the tip of the thumb to the tip of the little finger.'],
     'free.spread-close',
   ),
   span(
     'finger-to-palm gap',
-    ['Close the fist as far as it goes.', 'From the tip of the middle finger to the crease of the palm; 0 where it touches.'],
+    ['Close the fist as far as possible.', 'From the tip of the middle finger to the crease of the palm; 0 if it touches.'],
     'glide.five-shapes',
   ),
   {
@@ -172,8 +172,8 @@ export const PROTOCOLS: readonly Protocol[] = [
     of: 'wrist extension',
     steps: [
       'All fours, palm flat, fingers forward.',
-      'Lean slowly over the hand until the heel of the hand begins to lift.',
-      'The angle between forearm and floor, at that moment.',
+      'Lean slowly over the hand until the heel of the hand starts to lift.',
+      'Read the angle between forearm and floor at that moment.',
     ],
     figure: { movementId: 'rock.palm-fore-aft' },
     trials: 2,
@@ -188,7 +188,7 @@ export const PROTOCOLS: readonly Protocol[] = [
     of: 'all fours',
     steps: [
       'All fours, hands under the shoulders, each on a scale or plate.',
-      'Look ahead, not at the numbers; the mean over five seconds.',
+      'Look ahead, not at the numbers. Take the mean over five seconds.',
     ],
     figure: { movementId: 'bearing.palm-support', levelId: 'all-fours' },
     trials: 2,
@@ -203,12 +203,12 @@ export const PROTOCOLS: readonly Protocol[] = [
   force('pinch', 'grip.pinch-hold', [SEATED, 'Thumb against index and middle finger.']),
   force('finger extension', 'grip.band-opening', [SEATED, 'Fingers open against the gauge’s loop, all four together.']),
   ...(['index', 'middle', 'ring', 'little'] as const).map((finger) =>
-    force(`${finger} finger`, 'edge.finger-curls', [SEATED, `The ${finger} finger alone on the edge, the others out of the way.`]),
+    force(`${finger} finger`, 'edge.finger-curls', [SEATED, `Only the ${finger} finger on the edge, the others out of the way.`]),
   ),
   force('edge pull', 'edge.lift-open', [
     'Standing, arm at the side, elbow nearly straight.',
     'Four fingers on the edge; note its depth and the grip.',
-    'Pull straight up, without a jerk.',
+    'Pull straight up, without jerking.',
   ]),
   ...(['wrist flexion', 'wrist extension', 'radial deviation', 'ulnar deviation'] as const).map((action) =>
     force(
@@ -224,7 +224,7 @@ export const PROTOCOLS: readonly Protocol[] = [
     'hold.palms',
     'hold',
     'plank on the palms',
-    ['Plank on the palms.', 'Until the set-up is lost: a bent elbow, a lifted knuckle, a held breath, a growing shake.'],
+    ['Plank on the palms.', 'Until form breaks down: a bent elbow, a lifted knuckle, a held breath, growing shaking.'],
     { movementId: 'bearing.palm-support', levelId: 'plank' },
     60,
     'stopwatch',
@@ -233,7 +233,7 @@ export const PROTOCOLS: readonly Protocol[] = [
     'hold.hang',
     'hold',
     'hang',
-    ['Both hands on the bar, shoulders awake.', 'Until the fingers begin to open.'],
+    ['Both hands on the bar, shoulders engaged.', 'Until the fingers start to open.'],
     { movementId: 'hang.full', levelId: 'bar' },
     60,
     'stopwatch',
@@ -243,8 +243,8 @@ export const PROTOCOLS: readonly Protocol[] = [
     'repetitions',
     'palm lift',
     [
-      'On the palms, knees well behind the hips; the heels of the hands lift a second up, two seconds down, in time.',
-      'Until height or time is lost; that one is not counted.',
+      'On the palms, knees well behind the hips. Lift the heels of the hands for one second, lower for two, in rhythm.',
+      'Until height or rhythm is lost; don’t count that one.',
     ],
     { movementId: 'strength.palm-lift', levelId: 'knees-back' },
     40,
@@ -254,7 +254,7 @@ export const PROTOCOLS: readonly Protocol[] = [
     'repetitions.fingertip-pump',
     'repetitions',
     'fingertip pump',
-    ['On the fingertips of both hands at a table, down and up in two seconds.', 'Until a finger gives way or the time is lost.'],
+    ['On the fingertips of both hands at a table, down and up in two seconds.', 'Until a finger gives way or the rhythm is lost.'],
     { movementId: 'strength.fingertip-pumps', levelId: 'table' },
     30,
     'counted',
@@ -271,10 +271,10 @@ export const comesWith = (id: string): readonly Protocol[] => PROTOCOLS.filter((
 /** A protocol by its id. */
 export const protocolOf = (id: string): Protocol | undefined => PROTOCOLS.find((protocol) => protocol.id === id);
 
-/** What it measures, in words. @example protocolName({ kind: 'active range', of: 'wrist flexion' }) → 'Wrist flexion, range by its own muscles' */
+/** What it measures, in words. @example protocolName({ kind: 'active range', of: 'wrist flexion' }) → 'Wrist flexion, active range' */
 export const protocolName = ({ kind, of }: Pick<Protocol, 'kind' | 'of'>): string => `${capital(of)}, ${READING_NAMES[kind]}`;
 
-/** What is measured before and after a session, in words; empty without any. @example testsWords(['force.grip']) → 'Grip, most strength' */
+/** What is measured before and after a session, in words; empty without any. @example testsWords(['force.grip']) → 'Grip, maximum strength' */
 export const testsWords = (tests: readonly SessionTest[] = []): string =>
   tests.map((id) => protocolName(must(protocolOf(id), `a protocol ${id}`))).join('; ');
 
@@ -301,18 +301,18 @@ export const BATTERIES = {
     ],
   },
   'four-weekly': {
-    name: 'Every four weeks',
+    name: '4-week retest',
     protocolIds: ['active.wrist-extension', 'passive.wrist-extension', 'force.grip'],
   },
 } as const satisfies Record<string, Battery>;
 /** Why the first visit measures what it does, for somebody of whom nothing is known: what hangs on it. */
 export const FIRST_WHY: Readonly<Record<(typeof BATTERIES)['first-visit']['protocolIds'][number], string>> = {
-  'active.wrist-flexion': 'what its own muscles hold on the other side of all that is planted',
-  'active.wrist-extension': 'range that is not held by its own muscles is where trouble starts',
-  'passive.wrist-extension': 'a flat palm asks about 79°: whether planting fits at all',
+  'active.wrist-flexion': 'the active counterweight to all planted work',
+  'active.wrist-extension': 'range without active control is where trouble starts',
+  'passive.wrist-extension': 'a flat palm needs about 79°: shows whether planting fits at all',
   'loaded.wrist-extension': 'how far the body may lean over the hand today',
-  'force.grip': 'every effort of the hand is a share of it',
-  'force.wrist-flexion': 'lifting the heels of the hands hangs on it, and grip tells little of it',
+  'force.grip': 'all effort percentages of the hand refer to it',
+  'force.wrist-flexion': 'lifting the heels of the hands depends on it, and grip says little about it',
 };
 /** The id of a battery. */
 export type BatteryId = keyof typeof BATTERIES;

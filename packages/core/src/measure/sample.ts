@@ -6,17 +6,17 @@ export interface ForceSample {
 
 /** What can be wrong with a signal; each is said, and the trial is kept as far as it is good. */
 export const TRACE_FAULTS = {
-  'lost connection': 'nothing came from the device',
+  'lost connection': 'no data from the device',
   'clock jump': 'the device’s clock jumped',
-  'stuck value': 'the device repeated one value',
+  'stuck value': 'the device kept repeating one value',
   'over range': 'the device was at the end of its range',
-  flooded: 'more came than can be used; it was averaged',
-  'wrong unit': 'the numbers do not fit their unit',
-  'not zeroed': 'the device did not stand at zero before the effort',
+  flooded: 'more data than needed; it was averaged',
+  'wrong unit': 'the numbers don’t fit their unit',
+  'not zeroed': 'the device didn’t read zero before the effort',
   'wrong way': 'the force went the other way',
-  'began loaded': 'the effort had begun before the signal',
-  'no effort': 'no effort was found',
-  'too short': 'the effort ended too soon to be steady',
+  'began loaded': 'the effort started before the signal',
+  'no effort': 'no effort found',
+  'too short': 'the effort was too short to be steady',
 } as const;
 /** What was wrong. */
 export type TraceFaultKind = keyof typeof TRACE_FAULTS;

@@ -50,7 +50,7 @@ export function stretchesOf(samples: readonly ForceSample[]): Stretches {
   });
   if (usual > 0 && 1 / usual > FLOOD_PER_SECOND) {
     const [first, last] = [firstOf(samples).tS, lastOf(samples).tS];
-    const text = `${Math.round(1 / usual)} values a second: averaged to ${MOST_PER_SECOND}.`;
+    const text = `${Math.round(1 / usual)} values per second: averaged to ${MOST_PER_SECOND}.`;
     faults.push({ kind: 'flooded', fromS: Math.min(first, last), toS: Math.max(first, last), text });
     return { stretches: stretches.map((stretch) => averaged(stretch, 1 / MOST_PER_SECOND)), faults };
   }
@@ -59,11 +59,11 @@ export function stretchesOf(samples: readonly ForceSample[]): Stretches {
 
 function brokenStep(step: number, gap: number, fromS: number, toS: number): TraceFault | null {
   if (step < 0 || step > CLOCK_STEP.value) {
-    const text = `The device’s clock went from ${secondsText(fromS)} to ${secondsText(toS)}: the trial is kept on one side of it.`;
+    const text = `The device’s clock jumped from ${secondsText(fromS)} to ${secondsText(toS)}. The trial is kept on one side of the jump.`;
     return { kind: 'clock jump', fromS: Math.min(fromS, toS), toS: Math.max(fromS, toS), text };
   }
   if (step <= gap) return null;
-  const text = `Nothing came from the device for ${secondsText(step)}: the trial is kept on one side of it.`;
+  const text = `No data from the device for ${secondsText(step)}. The trial is kept on one side of the gap.`;
   return { kind: 'lost connection', fromS, toS, text };
 }
 

@@ -45,13 +45,13 @@ export function frozenIn(samples: readonly ForceSample[], aboveN: number, rangeN
             kind: 'over range',
             fromS,
             toS,
-            text: `From ${secondsText(fromS)} the device stood at its end, ${run.valueN.toFixed(0)} N: the true force was higher.`,
+            text: `From ${secondsText(fromS)}, the device was at the end of its range, ${run.valueN.toFixed(0)} N: the true force was higher.`,
           }
         : {
             kind: 'stuck value',
             fromS,
             toS,
-            text: `From ${secondsText(fromS)} the device repeated ${run.valueN.toFixed(1)} N: the trial is kept up to there.`,
+            text: `From ${secondsText(fromS)}, the device kept repeating ${run.valueN.toFixed(1)} N. The trial is kept up to there.`,
           };
     });
 }

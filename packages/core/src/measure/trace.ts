@@ -163,7 +163,7 @@ function effortIn(kept: readonly ForceSample[], levels: Levels, before: readonly
   const tremorN = tremorOf(kept);
   const lowest = Math.min(...extremes(short));
   if (-lowest > Math.max(LEAST_EFFORT_N, 1.5 * peak.valueN, ONSET_SD * tremorN)) {
-    const text = 'The force went below zero further than above it: turn the gauge, or pull the other way.';
+    const text = 'The force went mostly below zero. Turn the gauge round, or pull the other way.';
     const fault: TraceFault = { kind: 'wrong way', fromS: keptFromS, toS: keptToS, text };
     return { ...NOTHING, restN, keptFromS, keptToS, faults: [...before, fault] };
   }
@@ -207,15 +207,15 @@ interface Seen {
 function faultsOfEffort({ onsetS, endS }: Span, { restN, peak, hasOnset, isHeld, keptFromS }: Seen): TraceFault[] {
   const faults: TraceFault[] = [];
   if (Math.abs(restN) > Math.max(LEAST_EFFORT_N, NOT_ZERO_SHARE * peak.valueN)) {
-    const text = `The gauge stood at ${restN.toFixed(1)} N before the effort; that is taken off.`;
+    const text = `The gauge read ${restN.toFixed(1)} N before the effort; this was subtracted.`;
     faults.push({ kind: 'not zeroed', fromS: keptFromS, toS: peak.tS, text });
   }
   if (!hasOnset) {
-    const text = 'The effort had begun before the signal: when it began, and how fast, is not known.';
+    const text = 'The effort started before the signal: its start and speed are unknown.';
     faults.push({ kind: 'began loaded', fromS: keptFromS, toS: keptFromS, text });
   }
   if (!isHeld) {
-    const text = 'The effort ended too soon to be held: hold for three seconds.';
+    const text = 'The effort was too short. Hold for three seconds.';
     faults.push({ kind: 'too short', fromS: onsetS, toS: endS, text });
   }
   return faults;
@@ -239,7 +239,7 @@ function nothing(samples: readonly ForceSample[], faults: readonly TraceFault[])
     kind: 'no effort',
     fromS: keptFromS,
     toS: keptToS,
-    text: 'No effort was found: begin at rest, squeeze, hold and let go.',
+    text: 'No effort found. Start at rest, squeeze, hold and let go.',
   };
   return { ...NOTHING, restN: 0, keptFromS, keptToS, faults: [...faults, fault] };
 }

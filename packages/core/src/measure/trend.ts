@@ -70,12 +70,12 @@ function theilSen(points: readonly (readonly [day: number, value: number])[]): L
 export function trendOf(readings: readonly DayValue[], goal?: number): Trend {
   const sorted = readings.toSorted((a, b) => a.onDay.localeCompare(b.onDay));
   const [first, last] = [sorted[0], sorted.at(-1)];
-  if (!first || !last) return noTrend('There is no reading yet: measure on four days to see a trend.');
+  if (!first || !last) return noTrend('No readings yet. Test on four days to see a trend.');
   const points = sorted.map(({ onDay, value }) => [daysBetween(first.onDay, onDay), value] as const);
   const line = theilSen(points);
   if (!line)
     return {
-      ...noTrend('All readings are of one day: measure on four days to see a trend.'),
+      ...noTrend('All readings are from one day. Test on four days to see a trend.'),
       nowValue: median(points.map(([, value]) => value)),
     };
   const slopePerWeek = line.slope * DAYS_A_WEEK;
@@ -83,7 +83,7 @@ export function trendOf(readings: readonly DayValue[], goal?: number): Trend {
   const base = { slopePerWeek, nowValue: line.at(nowDay) };
   const days = new Set(points.map(([day]) => day)).size;
   if (points.length < FEWEST_READINGS || days < FEWEST_DAYS) {
-    const why = `Not enough data: ${points.length} readings on ${days} days; four on at least three days are needed.`;
+    const why = `Not enough data: ${points.length} readings on ${days} days. Four readings on at least three days are needed.`;
     return { ...base, intervalPerWeek: null, direction: 'none', forecast: null, why };
   }
   const lines = drawn(points);
@@ -130,19 +130,19 @@ interface Prior {
 function forecastOf(goal: number, { line, lines, nowDay, direction, firstDay, lastDay }: Prior): Pick<Trend, 'forecast' | 'why'> {
   const nowValue = line.at(nowDay);
   const none = (why: string) => ({ forecast: null, why });
-  if (goal === nowValue) return none(`The goal is met on ${dayWords(lastDay)}.`);
-  if (direction === 'none') return none('Not enough data: the slope may as well be nothing.');
+  if (goal === nowValue) return none(`Goal reached on ${dayWords(lastDay)}.`);
+  if (direction === 'none') return none('No clear trend yet.');
   const isAhead = Math.sign(goal - nowValue) === Math.sign(line.slope);
   if (!isAhead) {
     const first = line.at(0);
     const passed = (first - goal) * (nowValue - goal) <= 0;
-    return none(passed ? 'The goal is met already.' : 'The readings move away from the goal.');
+    return none(passed ? 'The goal is already reached.' : 'The readings move away from the goal.');
   }
   const meets = (each: Line) => nowDay + (goal - each.at(nowDay)) / each.slope;
   const reaching = lines.filter((each) => Math.sign(each.slope) === Math.sign(line.slope));
   const days = reaching.map(meets).map((day) => Math.max(nowDay, day));
   const day = meets(line);
-  if (day - nowDay > FURTHEST_DAYS) return none('At this slope the goal is more than a year away: too far to say.');
+  if (day - nowDay > FURTHEST_DAYS) return none('At this rate the goal is more than a year away: too far to predict.');
   const share = reaching.length / lines.length;
   const onDay = (at: number) => addDays(firstDay, Math.round(at));
   const late = share >= 1 - TAIL ? quantile(days, Math.min(1, (1 - TAIL) / share)) : Infinity;

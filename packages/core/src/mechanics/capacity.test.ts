@@ -80,7 +80,7 @@ describe('capacity', () => {
     expect(effortPercent(24.4, capacityOf(MAN, 'wrist flexion', 'right'))).toBeCloseTo(200, 9);
   });
 
-  test('range with help: measured, else the norm and the usual gain', () => {
+  test('passive range: measured, else the norm and the usual gain', () => {
     expect(rangeWithHelpDeg(MAN, 'wrist extension', 'left')).toMatchObject({ deg: 89, source: 'estimated' });
     const known = { ...MAN, rangeDeg: { left: { 'wrist extension': 78 } } };
     expect(rangeWithHelpDeg(known, 'wrist extension', 'left')).toMatchObject({ deg: 78, source: 'measured' });

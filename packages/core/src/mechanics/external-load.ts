@@ -14,7 +14,7 @@ export const weightMomentNm = (massKg: number, leverM: number, angleDeg = 0) => 
  */
 export function weightForMomentKg(momentNm: number, leverM: number, angleDeg = 0): number {
   const perKg = weightMomentNm(1, leverM, angleDeg);
-  if (!(perKg > 1e-9)) throw new RangeError('leverM: an upright or zero lever makes no moment; use more than 0 m, below 90°.');
+  if (!(perKg > 1e-9)) throw new RangeError('leverM: an upright or zero lever makes no torque; use more than 0 m, below 90°.');
   return momentNm / perKg;
 }
 
@@ -24,7 +24,7 @@ export function weightForMomentKg(momentNm: number, leverM: number, angleDeg = 0
  */
 export function leverForMomentM(momentNm: number, massKg: number, angleDeg = 0): number {
   const perMetre = weightMomentNm(massKg, 1, angleDeg);
-  if (!(perMetre > 1e-9)) throw new RangeError('massKg: no weight makes no moment; use more than 0 kg, below 90°.');
+  if (!(perMetre > 1e-9)) throw new RangeError('massKg: no weight makes no torque; use more than 0 kg, below 90°.');
   return momentNm / perMetre;
 }
 

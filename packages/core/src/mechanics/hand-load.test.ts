@@ -139,7 +139,7 @@ describe('impossible postures', () => {
   test('hands too near: the weight would tip the body back, and the nearest distance that works is found', () => {
     const posture = { ...tied, distanceM: 0.1 };
     const error = fault(posture);
-    expect([error.field, error.message]).toEqual(['distanceM', expect.stringContaining('weight stands behind')]);
+    expect([error.field, error.message]).toEqual(['distanceM', expect.stringContaining('weight is behind')]);
     const nearest = nearestPossible(MAN, posture, error)!;
     expect(both({ ...tied, distanceM: nearest + 1e-6 })).toBeCloseTo(0, 3);
   });
@@ -147,7 +147,7 @@ describe('impossible postures', () => {
   test('kneeling, the trunk and thighs fold only so far', () => {
     const { hipAngleDeg: _fours, ...kneeling } = allFours;
     const error = fault({ ...kneeling, distanceM: 0.05 });
-    expect(error.message).toMatch(/cannot fold|weight stands behind/);
+    expect(error.message).toMatch(/can’t fold|weight is behind/);
     expect(() =>
       handLoad(MAN, { ...kneeling, distanceM: nearestPossible(MAN, { ...kneeling, distanceM: 0.05 }, error)! + 1e-6 }),
     ).not.toThrow();
@@ -169,9 +169,9 @@ describe('impossible postures', () => {
   });
 
   test('a body outside what the tables answer for', () => {
-    expect(() => checkBody({ ...MAN, statureM: 1.19 })).toThrow('Stature must be within 1.20–2.30 m, not 1.19 m.');
+    expect(() => checkBody({ ...MAN, statureM: 1.19 })).toThrow('Height must be within 1.20–2.30 m, not 1.19 m.');
     expect(() => checkBody({ ...MAN, massKg: 201 })).toThrow(BodyError);
-    expect(() => handLoad({ ...MAN, massKg: 24 }, plank)).toThrow('Body mass must be within 25–200 kg');
+    expect(() => handLoad({ ...MAN, massKg: 24 }, plank)).toThrow('Weight must be within 25–200 kg');
   });
 
   test('what is missing from a record is taken from the reference person and named', () => {
@@ -201,7 +201,7 @@ describe('arms square to the trunk', () => {
   test('too far and too near are told with the nearest that works', () => {
     for (const [distanceM, words] of [
       [2.5, 'too short'],
-      [0.05, /cannot fold|weight stands behind/],
+      [0.05, /can’t fold|weight is behind/],
     ] as const) {
       let error: PostureError | undefined;
       try {

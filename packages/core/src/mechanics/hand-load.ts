@@ -87,10 +87,7 @@ export function handLoad(body: Body, posture: SupportPosture): PostureLoad {
   const { at, force: hands } = firstOf(forces);
   const onHands = posture.surface === 'wall' ? -hands.x : hands.y;
   if (onHands < 0) {
-    throw new PostureError(
-      'distanceM',
-      'The weight stands behind the support: the hands would have to pull. Bring the hands further away.',
-    );
+    throw new PostureError('distanceM', 'The weight is behind the support, so the hands would have to pull. Move the hands further away.');
   }
   const weight = body.massKg * GRAVITY;
   const front = posture.face === 'back' ? -1 : 1;
@@ -147,13 +144,13 @@ function reactions(posture: SupportPosture, joints: Joints, masses: readonly Mas
     // The wall behind pushes along the floor and carries no weight; the floor under the hands takes all of it and pushes back.
     const heightM = contact.y - pressure.y;
     if (!(heightM > LEAST_UP_A_WALL_M)) {
-      throw new PostureError('supportHeightM', 'The feet must rest on the wall above the hands: as high as the hands nothing holds them.');
+      throw new PostureError('supportHeightM', 'The feet must be on the wall above the hands; at hand height nothing holds them.');
     }
     const push = (weight * (pressure.x - centre.x)) / heightM;
     if (!(push >= 0)) {
       throw new PostureError(
         'distanceM',
-        'The weight stands past the hands: the feet would leave the wall. Walk the hands further out or the feet lower.',
+        'The weight is past the hands, so the feet would leave the wall. Walk the hands further out or the feet lower.',
       );
     }
     return [

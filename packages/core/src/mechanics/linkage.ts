@@ -139,7 +139,7 @@ function fromHipAngleAndDistance(
     const reach = span + arm;
     const nearest = Math.sqrt(Math.max(0, distanceM > span ? reach * reach - rise * rise : (span - arm) ** 2 - rise * rise));
     if (distanceM > span) throw tooFar(posture, link, nearest, 'arms, trunk and ');
-    throw new PostureError('distanceM', `The arms are too short to reach back: at least ${cm(nearest)} are needed.`, nearest);
+    throw new PostureError('distanceM', `The arms are too short to reach back: they need at least ${cm(nearest)}.`, nearest);
   }
   return finish(segments, posture, { wrist, shoulder, joint, link });
 }
@@ -240,7 +240,7 @@ function overHands(segments: Segments, posture: SupportPosture, arm: number): Cl
   };
   const by = bisect(off, -Math.PI / 2, Math.PI / 2);
   if (by === null) {
-    throw new PostureError('leanDeg', 'No turn of the body brings its weight over the hands: lean less.', 0);
+    throw new PostureError('leanDeg', 'The body can’t bring its weight over the hands in this position. Lean less.', 0);
   }
   return turned(by);
 }

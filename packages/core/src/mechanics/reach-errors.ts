@@ -15,7 +15,7 @@ export function tooFar(posture: SupportPosture, link: LowerLink, nearest: number
 
 /** The hands are nearer than the chain folds. */
 export function tooNear(posture: SupportPosture, link: LowerLink, nearest: number): PostureError {
-  const message = `The ${link.called} and trunk cannot fold that far: the hands must be at least ${cm(nearest)} from the ${supportName(posture)}.`;
+  const message = `The ${link.called} and trunk can’t fold that far: put the hands at least ${cm(nearest)} from the ${supportName(posture)}.`;
   return new PostureError('distanceM', message, nearest);
 }
 

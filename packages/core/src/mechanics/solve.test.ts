@@ -91,9 +91,9 @@ describe('the inverse', () => {
       error = thrown as NotReachedError;
     }
     expect(error).toBeInstanceOf(NotReachedError);
-    expect(error!.message).toMatch(/^No hipAngleDeg gives 60 % of body weight: the nearest is \d/);
+    expect(error!.message).toMatch(/^No hipAngleDeg gives 60 % of body weight\. The nearest load on a hand is \d/);
     expect(error!.nearest!.y).toBeLessThan(60);
-    expect(() => solveLevel(MAN, level('grip.ball-squeeze', 'soft'), 'colour', target)).toThrow('use effortPercent');
+    expect(() => solveLevel(MAN, level('grip.ball-squeeze', 'soft'), 'colour', target)).toThrow('Use effortPercent');
   });
 
   test('the curve is unbroken where the posture is possible and covers what the solver finds', () => {

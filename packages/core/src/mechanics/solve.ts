@@ -13,9 +13,9 @@ import { type Hand, HANDS } from '../vocabulary/hands.js';
 /** What can be aimed at. */
 export const QUANTITIES = {
   loadPercentBW: { label: 'load on a hand', unit: '% of body weight', min: 0, max: 200 },
-  effortPercent: { label: 'effort', unit: '% of own maximum', min: 0, max: 300 },
+  effortPercent: { label: 'effort', unit: '% of maximum', min: 0, max: 300 },
   wristAngleDeg: { label: 'wrist angle', unit: '°', min: -180, max: 180 },
-  wristMomentNm: { label: 'wrist moment', unit: 'N·m', min: 0, max: 200 },
+  wristMomentNm: { label: 'wrist torque', unit: 'N·m', min: 0, max: 200 },
 } as const;
 /** What can be solved for. */
 export type Quantity = keyof typeof QUANTITIES;
@@ -127,7 +127,7 @@ export function solveLevel<L extends Loaded>(
   const fields: Readonly<Record<string, unknown>> = load;
   const from = fields[field];
   if (!spec || !('limit' in spec) || typeof from !== 'number') {
-    throw new NotReachedError(field, `${field} is not a number of this load; use ${solvableFields(level).join(', ')}.`, null);
+    throw new NotReachedError(field, `${field} can’t be changed for this load. Use ${solvableFields(level).join(', ')}.`, null);
   }
   const at = (value: number): L => ({ ...level, load: { ...load, [field]: value } });
   const { min, max } = spec.limit;
@@ -147,13 +147,13 @@ function solve(
   if (roots.length) return roots.reduce((a, b) => (Math.abs(b - from) < Math.abs(a - from) ? b : a));
   const samples = runs.flat();
   const { label, unit } = QUANTITIES[target.quantity];
-  if (samples.length === 0) throw new NotReachedError(field, `No value of ${field} makes a possible posture.`, null);
+  if (samples.length === 0) throw new NotReachedError(field, `No value of ${field} gives a possible position.`, null);
   const off = ({ y }: Sample) => Math.abs(y - target.value);
   const nearest = samples.reduce((a, b) => (off(b) < off(a) ? b : a));
   const round = (value: number) => Number(value.toFixed(2));
   throw new NotReachedError(
     field,
-    `No ${field} gives ${round(target.value)} ${unit}: the nearest is ${round(nearest.y)} ${unit} of ${label} at ${round(nearest.x)}.`,
+    `No ${field} gives ${round(target.value)} ${unit}. The nearest ${label} is ${round(nearest.y)} ${unit}, at ${round(nearest.x)}.`,
     nearest,
   );
 }

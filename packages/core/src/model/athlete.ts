@@ -25,18 +25,18 @@ export const ATHLETE_LIMITS = {
 
 /** Bounds of what a clearance may limit. */
 export const CLEARANCE_LIMITS = {
-  effortPercent: { min: 1, max: 100, step: 1, unit: '% of own maximum' },
+  effortPercent: { min: 1, max: 100, step: 1, unit: '% of maximum' },
   extensionDeg: { min: 0, max: 120, step: 1, unit: '°' },
 } as const satisfies Record<string, Limit>;
 
 /** Within what somebody was cleared; what is not named is free. */
 export const CLEARANCE = record(
   {
-    effortPercent: optional(bounded(CLEARANCE_LIMITS.effortPercent, 'Effort at most, %')),
-    extensionDeg: optional(bounded(CLEARANCE_LIMITS.extensionDeg, 'Wrist extension at most, °')),
+    effortPercent: optional(bounded(CLEARANCE_LIMITS.effortPercent, 'Maximum effort, %')),
+    extensionDeg: optional(bounded(CLEARANCE_LIMITS.extensionDeg, 'Maximum wrist extension, °')),
     noBodyWeight: optional(trueOrFalse()),
     /** The limits hold up to and including this day. */
-    until: optional(day('Limits hold until')),
+    until: optional(day('Limits apply until')),
   },
   { what: 'the limits of a clearance' },
 );
@@ -51,10 +51,10 @@ export const WHOSE_AND_CLEARED = {
   since: optional(day('Since')),
   note: optional(text(ATHLETE_LIMITS.cautionNoteLength, 0, 'Note')),
   /** Day and name of the licensed practitioner who cleared it for loading. */
-  clearedOn: optional(day('Cleared for loading on')),
-  clearedBy: optional(text(ATHLETE_LIMITS.clearedByLength, 1, 'Cleared by')),
+  clearedOn: optional(day('Cleared on')),
+  clearedBy: optional(text(ATHLETE_LIMITS.clearedByLength, 1, 'Cleared by (doctor or therapist)')),
   /** After this day the clearance holds no longer and is asked for anew. */
-  clearedUntil: optional(day('Clearance holds until')),
+  clearedUntil: optional(day('Clearance ends on')),
   within: optional(CLEARANCE),
 };
 
@@ -92,10 +92,10 @@ export const ATHLETE = record({
   /** What the athlete trains for, in a few words. */
   practice: text(ATHLETE_LIMITS.practiceLength, 0, 'Practice'),
   birthDate: orNull(day('Born')),
-  sex: oneOf(SEXES, 'Sex, for norms'),
+  sex: oneOf(SEXES, 'Sex (for norms)'),
   dominantHand: oneOf(HANDS, 'Dominant hand'),
-  statureCm: orNull(bounded(BODY_LIMITS.statureCm, 'Stature, cm')),
-  massKg: orNull(bounded(BODY_LIMITS.massKg, 'Mass, kg')),
+  statureCm: orNull(bounded(BODY_LIMITS.statureCm, 'Height, cm')),
+  massKg: orNull(bounded(BODY_LIMITS.massKg, 'Weight, kg')),
   equipment: list(oneOf(EQUIPMENT), { max: EQUIPMENT.length, unique: true }),
   cautions: list(RECORDED_CAUTION, { max: ATHLETE_LIMITS.cautions }),
   notes: text(ATHLETE_LIMITS.notesLength, 0, 'Notes'),
@@ -122,19 +122,19 @@ function checkCaution(entry: RecordedCaution, before: readonly RecordedCaution[]
   const faults: Fault[] = [];
   const { since, stopped } = entry;
   if (before.some((other) => isSameCaution(other, entry))) {
-    faults.push({ pointer: '/caution', message: 'is in the list twice: keep one entry' });
+    faults.push({ pointer: '/caution', message: 'is listed twice: keep one entry' });
   }
   if ((entry.caution === 'stop-sign') !== (stopped !== undefined)) {
     faults.push({
       pointer: '/caution',
-      message: 'comes from a session that was stopped or from answers, and from nowhere else',
+      message: 'can only come from a session that was stopped, or from check-in answers',
     });
   }
   if (stopped && (stopped.sessionId === undefined) === (stopped.intakeId === undefined)) {
-    faults.push({ pointer: '/stopped', message: 'names either a session or the answers that told of it' });
+    faults.push({ pointer: '/stopped', message: 'must name either a session or the check-in, not both' });
   }
   if (entry.place !== undefined && entry.caution !== 'sore-place') {
-    faults.push({ pointer: '/place', message: 'belongs to a sore place' });
+    faults.push({ pointer: '/place', message: 'is only allowed for a sore place' });
   }
   if (since !== undefined && since > today) {
     faults.push({ pointer: '/since', message: `must not lie after today, ${today}` });
@@ -158,9 +158,9 @@ export function checkClearanceDays({ since, clearedOn, clearedBy, clearedUntil, 
   if (clearedOn === undefined || clearedBy === undefined) {
     const half = clearedOn === undefined ? '/clearedOn' : '/clearedBy';
     return [
-      ...(clearedOn === clearedBy ? [] : [{ pointer: half, message: 'clearance needs both a day and the name of who cleared it' }]),
-      ...(limits ? [{ pointer: '/within', message: 'limits belong to a clearance: say who cleared it and when' }] : []),
-      ...(clearedUntil === undefined ? [] : [{ pointer: '/clearedUntil', message: 'belongs to a clearance: say who cleared it and when' }]),
+      ...(clearedOn === clearedBy ? [] : [{ pointer: half, message: 'needs both the date of the clearance and who gave it' }]),
+      ...(limits ? [{ pointer: '/within', message: 'needs a clearance: say who cleared it and when' }] : []),
+      ...(clearedUntil === undefined ? [] : [{ pointer: '/clearedUntil', message: 'needs a clearance: say who cleared it and when' }]),
     ];
   }
   const faults: Fault[] = [];

@@ -49,10 +49,10 @@ export function checkBody(body: Body): void {
   const cm = body.statureM * 100;
   if (!(cm >= statureCm.min && cm <= statureCm.max)) {
     const range = `${(statureCm.min / 100).toFixed(2)}–${(statureCm.max / 100).toFixed(2)} m`;
-    throw new BodyError('statureM', `Stature must be within ${range}, not ${body.statureM} m.`);
+    throw new BodyError('statureM', `Height must be within ${range}, not ${body.statureM} m.`);
   }
   if (!(body.massKg >= massKg.min && body.massKg <= massKg.max)) {
-    throw new BodyError('massKg', `Body mass must be within ${massKg.min}–${massKg.max} kg, not ${body.massKg} kg.`);
+    throw new BodyError('massKg', `Weight must be within ${massKg.min}–${massKg.max} kg, not ${body.massKg} kg.`);
   }
 }
 
@@ -65,8 +65,8 @@ export function bodyOf(record: BodyRecord | null): { body: Body; estimated: stri
   const reference = REFERENCE_BODIES[sex];
   const estimated: string[] = [];
   if (sex === 'not stated') estimated.push('proportions (mean of women and men)');
-  if ((record?.statureCm ?? null) === null) estimated.push(`stature (${reference.statureM.toFixed(2)} m)`);
-  if ((record?.massKg ?? null) === null) estimated.push(`body mass (${reference.massKg} kg)`);
+  if ((record?.statureCm ?? null) === null) estimated.push(`height (${reference.statureM.toFixed(2)} m)`);
+  if ((record?.massKg ?? null) === null) estimated.push(`weight (${reference.massKg} kg)`);
   const statureM = record?.statureCm ? record.statureCm / 100 : reference.statureM;
   return { body: { sex, statureM, massKg: record?.massKg ?? reference.massKg }, estimated };
 }

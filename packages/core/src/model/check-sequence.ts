@@ -22,21 +22,21 @@ export function checkSequence(sequence: Sequence, lookup: MovementLookup): Fault
     const at = `/blocks/${index}`;
     const twin = seen.get(block.id);
     if (twin !== undefined) {
-      faults.push({ pointer: `${at}/id`, message: `Block ${twin + 1} has the same id: each block needs its own.` });
+      faults.push({ pointer: `${at}/id`, message: `Block ${twin + 1} has the same id. Each block needs its own.` });
     }
     seen.set(block.id, index);
     faults.push(...under(at, checkBlock(block, lookup)));
   });
   const pieces = sequence.blocks.reduce((sum, { id, dose }) => sum + piecesOf(dose) * timesOf(sequence, id), 0);
   if (pieces > SEQUENCE_LIMITS.pieces) {
-    const message = `All blocks together come to ${pieces} repetitions, breaths and timed pieces; ${SEQUENCE_LIMITS.pieces} are the most.`;
+    const message = `All blocks together have ${pieces} repetitions, breaths and timed pieces. The maximum is ${SEQUENCE_LIMITS.pieces}.`;
     faults.push({ pointer: '/blocks', message });
   }
   faults.push(...checkRounds(sequence));
   const ordered = inPhaseOrder(sequence.blocks);
   const stray = sequence.blocks.findIndex((block, index) => block !== ordered[index]);
   if (stray >= 0) {
-    const message = 'Blocks must stand in the order of the phases: prepare, range, load, strength, skill, settle.';
+    const message = 'Keep blocks in the order of the phases: prepare, range, load, strength, skill, settle.';
     faults.push({ pointer: `/blocks/${stray}/phase`, message });
   }
   return faults;
@@ -51,7 +51,7 @@ function checkBlock(block: Block, lookup: MovementLookup): Fault[] {
 /** Hands can be compared before they change only where they do. */
 function checkLooks({ lookAgain = [], dose }: Block): Fault[] {
   if (!lookAgain.includes('between hands') || handsInTurn(dose.sides).length > 1) return [];
-  const message = 'Hands can be compared in between only where one follows the other: choose left then right.';
+  const message = 'Hands can only be compared when one follows the other. Choose left then right.';
   return [{ pointer: '/lookAgain', message }];
 }
 
@@ -67,7 +67,7 @@ function placed({ movementId, levelId }: Place, lookup: MovementLookup): Placed 
   const level = findLevel(movement, levelId);
   if (level) return { movement, level };
   const known = movement.ladder.map((rung) => rung.id).join(', ');
-  const message = `“${movement.name}” has no level “${levelId}”; its levels are ${known}.`;
+  const message = `“${movement.name}” has no level “${levelId}”. Its levels are ${known}.`;
   return { fault: { pointer: '/levelId', message } };
 }
 

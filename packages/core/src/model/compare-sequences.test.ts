@@ -29,7 +29,7 @@ describe('comparing two versions', () => {
 
   test.each<[string, Partial<Sequence>, string[]]>([
     ['a title', { title: 'New' }, ['Title: “Base” → “New”']],
-    ['the minutes', { budgetMin: 25 }, ['Minutes: 20 → 25']],
+    ['the time available', { budgetMin: 25 }, ['Minutes: 20 → 25']],
     ['a dose', { blocks: [block('a', '4x8'), block('b'), block('c')] }, ['m-a one: 3x8 → 4x8']],
     ['a level', { blocks: [block('a', '3x8', { levelId: 'two' }), block('b'), block('c')] }, ['Level: m-a one → m-a two']],
     ['a removed block', { blocks: [block('a'), block('c')] }, ['Removed: m-b one, 3x8']],

@@ -23,7 +23,7 @@ function headChanges(from: Sequence, to: Sequence): SequenceChange[] {
   const changes: SequenceChange[] = [];
   const say = (pointer: string, text: string) => changes.push({ pointer, text });
   if (from.title !== to.title) say('/title', `Title: “${from.title}” → “${to.title}”`);
-  if (from.purpose !== to.purpose) say('/purpose', 'Purpose reworded');
+  if (from.purpose !== to.purpose) say('/purpose', 'Purpose changed');
   if (from.budgetMin !== to.budgetMin) say('/budgetMin', `Minutes: ${from.budgetMin} → ${to.budgetMin}`);
   if (!same(from.pacing, to.pacing)) say('/pacing', 'Pacing changed');
   if (from.methodId !== to.methodId) say('/methodId', 'Method changed');
@@ -52,6 +52,6 @@ function blockChanges(old: Block, block: Block, nameOf: (block: Block) => string
     isOther ? `Level: ${nameOf(old)} → ${nameOf(block)}` : '',
     oldDose === newDose ? '' : `${nameOf(block)}: ${oldDose} → ${newDose}`,
     old.phase === block.phase ? '' : `${nameOf(block)}: ${old.phase} → ${block.phase}`,
-    old.note === block.note ? '' : `${nameOf(block)}: note reworded`,
+    old.note === block.note ? '' : `${nameOf(block)}: note changed`,
   ].filter(Boolean);
 }

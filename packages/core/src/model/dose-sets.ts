@@ -29,14 +29,14 @@ const GROUP = /^(?:(\d+)x)?(?:(max|ease)?(?:(\d+):(\d{2})|(\d+)(s|min|br|m)?)|(m
 function readGroup(text: string, at: number, before: Work | undefined): SetGroup {
   const found = GROUP.exec(text);
   if (!found) {
-    throw new ShorthandError(text, `Give sets and amount, like 3x8, 2x30s, 3x5br, 3x40m or 1xmax; “${text}” is neither.`, at);
+    throw new ShorthandError(text, `Give sets and amount, like 3x8, 2x30s, 3x5br, 3x40m or 1xmax. “${text}” is neither.`, at);
   }
   const [, times, word, minutes, rest, count, unit, alone] = found;
   const sets = times === undefined ? 1 : Number(times);
   const open = openEnd(word ?? alone);
   if (alone !== undefined) {
     if (open !== 'ease') return { sets, work: impliedCeiling(before) };
-    throw new ShorthandError(text, `“${text}” needs the longest that it may take: for example ease90s.`, at);
+    throw new ShorthandError(text, `“${text}” needs a maximum, for example ease90s.`, at);
   }
   if (minutes !== undefined) return { sets, work: workOf('time', Number(minutes) * 60 + Number(rest), open) };
   const { kind, times: factor } = UNITS[unit?.toLowerCase() ?? ''] ?? REPETITIONS;

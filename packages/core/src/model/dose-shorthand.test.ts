@@ -144,23 +144,23 @@ describe('dose shorthand', () => {
   test.each([
     ['', 'Type a dose'],
     ['often', 'Give sets and amount'],
-    ['3x8 quickly', '“quickly” is not a part of a dose'],
+    ['3x8 quickly', 'Can’t read “quickly” in a dose'],
     ['0x8', 'Sets must be within 1–20'],
     ['3x500', 'Repetitions must be within 1–200'],
     ['3x8 @140%', 'Effort must be within 1–100 %, not 140'],
     ['3x8 rest2000', 'Rest must be within 0–900 s, not 2000'],
-    ['3x8 rest20 rest30', '“rest30” says again what “rest20” said'],
+    ['3x8 rest20 rest30', '“rest30” repeats what “rest20” already says'],
     ['3x8 2s tempo1-4-2', 'both give the hold'],
-    ['2x30s tempo1-2', 'tempo belongs to repetitions only'],
+    ['2x30s tempo1-2', 'tempo only works with repetitions'],
     ['2x30s L/R', 'Alternating hands swap with each repetition'],
     ['3x8 2.3s', 'steps of 0.5 s, not 2.3'],
-    ['1xease', 'needs the longest that it may take: for example ease90s'],
-    ['1xease20', '“Until it eases” is timed or breathed'],
+    ['1xease', 'needs a maximum, for example ease90s'],
+    ['1xease20', '“Until it eases” needs seconds or breaths'],
     ['1x40000m', 'Metres must be within 1–1000 m, not 40000'],
-    ['2x10,1x30s', 'All sets of a block are counted alike, in repetitions'],
-    ['15x10,15x8', 'All sets together come to 30; 20 are the most.'],
-    ['2x30s pause2', 'A pause between repetitions belongs to repetitions only'],
-    ['3x8 12kg 14kg', '“14kg” says again what “12kg” said'],
+    ['2x10,1x30s', 'Count all sets of a block the same way, in repetitions'],
+    ['15x10,15x8', 'All sets together come to 30. The maximum is 20.'],
+    ['2x30s pause2', 'A pause between repetitions only works with repetitions'],
+    ['3x8 12kg 14kg', '“14kg” repeats what “12kg” already says'],
     ['3x8 900kg', 'Weight must be within 0–200 kg, not 900'],
     ['3x8 wedge60', 'Wedge must be within 0–45 °, not 60'],
   ])('“%s” is refused with what would be right', (text, words) => {
@@ -188,7 +188,7 @@ test.each([
 test('an open set without a ceiling says so, wherever it comes from', () => {
   const open = { ...parseDose('1x8'), work: { kind: 'repetitions', open: 'form' } } as unknown as Dose;
   expect(checkDose(open)[0]).toMatchObject({ pointer: '/work/count' });
-  expect(checkDose(open)[0]?.message).toContain('An open set needs a ceiling');
+  expect(checkDose(open)[0]?.message).toContain('An open-ended set needs a maximum');
 });
 
 test('a decimal comma is a decimal point', () => {
@@ -223,7 +223,7 @@ describe('a dose typed over another', () => {
   });
 
   test('is refused as any other, and what cannot be read names its part', () => {
-    expect(() => retypeDose('3x12 hard', parseDose('2x8'))).toThrow('“hard” is not a part of a dose');
+    expect(() => retypeDose('3x12 hard', parseDose('2x8'))).toThrow('Can’t read “hard” in a dose');
     expect(() => retypeDose('99x8', parseDose('2x8'))).toThrow(ShorthandError);
     expect(() => retypeDose('', parseDose('2x8'))).toThrow('Type a dose');
   });

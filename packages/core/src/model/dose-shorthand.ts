@@ -143,10 +143,10 @@ function saidIn(parts: readonly Part[]): Said {
     if (part === work) continue;
     const { slot, values } = readPart(part);
     const before = seen.get(slot);
-    if (before !== undefined) throw unreadable(part, `“${part.text}” says again what “${before}” said: keep one.`);
+    if (before !== undefined) throw unreadable(part, `“${part.text}” repeats what “${before}” already says. Keep one.`);
     seen.set(slot, part.text);
     if (slot === 'tempo' && values.holdS !== undefined) {
-      if (seen.has('hold')) throw unreadable(part, `“${part.text}” and “${seen.get('hold')}” both give the hold.`);
+      if (seen.has('hold')) throw unreadable(part, `“${part.text}” and “${seen.get('hold')}” both give the hold. Keep one.`);
       seen.set('hold', part.text);
     }
     const load = values.load && { load: { ...said.load, ...values.load } };
@@ -200,7 +200,7 @@ function readPart(part: Part): { slot: Slot; values: Partial<Dose> } {
   }
   throw unreadable(
     part,
-    `“${part.text}” is not a part of a dose: use @40% for effort, 2s for a hold, tempo1-3, pause2, rest20, 12kg, spring12kg, band3kg, edge20, handle50, pinch40, wedge15, hands0.48m, away0.9m, L R L,R LR L/R for hands, > < <> for directions.`,
+    `Can’t read “${part.text}” in a dose. Use @40% for effort, 2s for a hold, tempo1-3, pause2, rest20, 12kg, spring12kg, band3kg, edge20, handle50, pinch40, wedge15, hands0.48m, away0.9m, L R L,R LR L/R for hands, > < <> for directions.`,
   );
 }
 

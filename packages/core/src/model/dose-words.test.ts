@@ -16,7 +16,7 @@ describe('a dose in an athlete’s words', () => {
     ['stretch.flexors', '2x180s L', /^2 sets of 3 min, left hand only$/],
     ['settle.resting-breaths', '1x6br', /^6 slow breaths$/],
     ['free.wrist-circles', '1x4 <>', /^4 times, toward the thumb, then toward the little finger$/],
-    ['isometric.extension', '1x5 @40% 4s R,L', /^5 times, right, then left, hold 4 s each time, at 40 % of your most$/],
+    ['isometric.extension', '1x5 @40% 4s R,L', /^5 times, right, then left, hold 4 s each, at 40 % of maximum$/],
   ])('%s %s', (movementId, text, words) => {
     expect(say(movementId, text)).toMatch(words);
   });

@@ -19,7 +19,7 @@ const HANDS_IN_TURN: Record<SidePlan, string | null> = {
   right: 'right hand only',
   'left-then-right': 'left, then right',
   'right-then-left': 'right, then left',
-  alternating: 'left and right by turns',
+  alternating: 'alternating left and right',
 };
 
 /**
@@ -40,7 +40,7 @@ export function doseInWords(
     directionWords(dose, movement),
     ...ownLoadWords(dose),
     tempo && paceWords(tempo, strokes),
-    holdS !== undefined && `hold ${holdS} s each time`,
+    holdS !== undefined && `hold ${holdS} s each`,
     pauseS !== undefined && `pause ${pauseS} s in between`,
     effortWords(dose, level, foundKg),
     setCount(dose) > 1 && restS > 0 && `rest ${restS} s between sets`,
@@ -48,7 +48,7 @@ export function doseInWords(
   return { amount: amountWords(setGroupsOf(dose)), how: how.flatMap((part) => (part ? [part] : [])) };
 }
 
-/** Sets and amounts as they are said. @example amountWords(setGroupsOf(parseDose('2x10,1xmax'))) → '2 sets of 10, then as many as stay clean, at most 20' */
+/** Sets and amounts as they are said. @example amountWords(setGroupsOf(parseDose('2x10,1xmax'))) → '2 sets of 10, then as many clean reps as possible, at most 20' */
 export function amountWords(groups: readonly SetGroup[]): string {
   if (groups.length === 1 && groups[0]?.sets === 1) return onceWords(groups[0].work);
   return groups.map(({ sets, work }) => setWords(sets, work)).join(', then ');
@@ -67,10 +67,10 @@ const onceWords = (work: Work): string => {
 /** Until when an open set goes, as an athlete reads it. */
 const OPEN_ENDS_IN_WORDS: Record<OpenEnd, Record<WorkKind, string>> = {
   form: {
-    repetitions: 'as many as stay clean',
-    time: 'as long as the form lasts',
-    breaths: 'as long as the form lasts',
-    distance: 'as far as the form lasts',
+    repetitions: 'as many clean reps as possible',
+    time: 'as long as form holds',
+    breaths: 'as long as form holds',
+    distance: 'as far as form holds',
   },
   ease: {
     repetitions: 'until it eases',
@@ -108,15 +108,15 @@ function effortWords({ effortPercent }: Dose, level: Pick<Level, 'load'>, foundK
   if (effortPercent === undefined) return null;
   switch (effortMeans(level)) {
     case 'pressed':
-      return `at ${effortPercent} % of your most`;
+      return `at ${effortPercent} % of maximum`;
     case 'finds the load':
       return foundKg === null
-        ? `with what takes ${effortPercent} % of your most`
-        : `${Number(foundKg.toFixed(2))} kg, which takes ${effortPercent} % of your most`;
+        ? `with a load that takes ${effortPercent} % of maximum`
+        : `${Number(foundKg.toFixed(2))} kg, which is ${effortPercent} % of maximum`;
     case 'kept':
-      return `the hand kept at ${effortPercent} % of its most throughout`;
+      return `keep the grip at ${effortPercent} % of maximum throughout`;
     case 'pushed':
-      return `pushing back at ${effortPercent} % of your most`;
+      return `pushing back at ${effortPercent} % of maximum`;
     case null:
       return null;
   }

@@ -37,7 +37,7 @@ const WORK = kinds(
     record({ kind: kind('breaths'), count: bounded(DOSE_LIMITS.breaths, 'Breaths'), open: OPEN }),
     record({ kind: kind('distance'), metres: bounded(DOSE_LIMITS.metres, 'Metres'), open: OPEN }),
   ],
-  'a kind of work and its amount',
+  'a type of work and its amount',
 );
 /** What fills one set. Amounts count per side and per direction. */
 export type Work = Of<typeof WORK>;
@@ -69,7 +69,7 @@ export const OWN_LOAD = record(
     handHeightM: own('handHeightM'),
     awayM: own('awayM'),
   },
-  { what: 'a load of its own' },
+  { what: 'its own load' },
 );
 /** What a dose sets over the level's own load and posture. */
 export type OwnLoad = Of<typeof OWN_LOAD>;
@@ -83,7 +83,7 @@ export const DOSE = record(
     sets: bounded(DOSE_LIMITS.sets, 'Sets'),
     work: WORK,
     /** Sets that differ from the first ones and follow them, counted in the same kind of work. */
-    then: optional(list(SET_GROUP, { min: 1, max: MOST_SET_GROUPS - 1, what: 'sets that follow' })),
+    then: optional(list(SET_GROUP, { min: 1, max: MOST_SET_GROUPS - 1, what: 'further sets' })),
     sides: oneOf(SIDE_PLANS, 'Sides'),
     directions: oneOf(DIRECTION_PLANS, 'Directions'),
     /** Percent of the person's own maximum in this action (%MVC). */
@@ -200,14 +200,14 @@ function ceilingFault(dose: Partial<Dose>, fault: Fault): Fault {
   if (!at || !fault.message.startsWith('is missing')) return fault;
   const work = at[1] === undefined ? dose.work : dose.then?.[Number(at[1])]?.work;
   if (!work?.open) return fault;
-  return { pointer: fault.pointer, message: 'An open set needs a ceiling, the most that may be done: for example max20 or ease90s.' };
+  return { pointer: fault.pointer, message: 'An open-ended set needs a maximum, for example max20 or ease90s.' };
 }
 
 /** What no field alone can tell. */
 function faultsTogether({ work, holdS, pauseS, tempo, sides }: Partial<Dose>): Fault[] {
   if (!work || work.kind === 'repetitions') return [];
   const faults: Fault[] = [];
-  const alone = 'belongs to repetitions only: give a number of repetitions, or leave it out';
+  const alone = 'only works with repetitions: give a number of repetitions, or leave it out';
   if (holdS !== undefined) faults.push({ pointer: '/holdS', message: alone, label: 'A hold in each repetition' });
   if (pauseS !== undefined) {
     faults.push({ pointer: '/pauseS', message: alone, label: 'A pause between repetitions' });
@@ -227,16 +227,16 @@ function faultsOfSets(dose: Dose): Fault[] {
   groups.forEach(({ work }, index) => {
     const at = index === 0 ? '/work' : `/then/${index - 1}/work`;
     if (work.kind !== dose.work.kind) {
-      const message = `All sets of a block are counted alike, in ${UNIT_OF[dose.work.kind]}: what is counted in ${UNIT_OF[work.kind]} is a block of its own.`;
+      const message = `Count all sets of a block the same way, in ${UNIT_OF[dose.work.kind]}. Put what counts in ${UNIT_OF[work.kind]} into its own block.`;
       faults.push({ pointer: `${at}/kind`, message });
     }
     if (work.open === 'ease' && work.kind !== 'time' && work.kind !== 'breaths') {
-      const message = `“Until it eases” is timed or breathed: for example ease90s or ease10br, not ${UNIT_OF[work.kind]}.`;
+      const message = `“Until it eases” needs seconds or breaths, for example ease90s or ease10br, not ${UNIT_OF[work.kind]}.`;
       faults.push({ pointer: `${at}/open`, message });
     }
   });
   if (setCount(dose) > DOSE_LIMITS.sets.max) {
-    const message = `All sets together come to ${setCount(dose)}; ${DOSE_LIMITS.sets.max} are the most.`;
+    const message = `All sets together come to ${setCount(dose)}. The maximum is ${DOSE_LIMITS.sets.max}.`;
     faults.push({ pointer: '/then', message });
   }
   return faults;

@@ -30,8 +30,8 @@ function checkEffort({ effortPercent, load }: Dose, level: Level): Fault[] {
   if (effortPercent === undefined) return [];
   const pointer = '/dose/effortPercent';
   const means = effortMeans(level);
-  if (means === null) return [{ pointer, message: `“${level.name}” lets go: it has no effort. Leave it out.` }];
+  if (means === null) return [{ pointer, message: `“${level.name}” is for letting go and has no effort. Leave it out.` }];
   const found = load?.massKg ?? load?.springKg ?? load?.bandKg;
   if (means !== 'finds the load' || found === undefined) return [];
-  return [{ pointer, message: `Give the effort, which finds the load, or the ${found} kg: not both.` }];
+  return [{ pointer, message: `Give either the effort, which sets the load, or the ${found} kg.` }];
 }

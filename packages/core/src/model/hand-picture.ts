@@ -50,6 +50,6 @@ export const fitsSetting = (setting: HandSetting, { kind }: LevelLoad): boolean 
 /** A setting that a level names and that its load cannot be drawn in. @returns faults with pointers from the level */
 export function checkSetting({ hand, load }: { hand?: HandPictureSpec; load: LevelLoad }): Fault[] {
   if (!hand?.setting || fitsSetting(hand.setting, load)) return [];
-  const message = `“${hand.setting}” is drawn from a load of the kind “${ASKS[hand.setting]}”, and this level’s is “${load.kind}”: choose another place of the hand.`;
+  const message = `“${hand.setting}” is drawn from a load of the kind “${ASKS[hand.setting]}”, and this level’s is “${load.kind}”. Choose another hand position.`;
   return [{ pointer: '/hand/setting', message }];
 }

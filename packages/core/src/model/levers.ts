@@ -42,7 +42,7 @@ const SUPPORT_WORDS: Record<Stance['support'], string> = {
   heels: 'heels',
   'side of feet': 'side of the feet',
   'feet on wall': 'feet on the wall',
-  none: 'nothing but the hands',
+  none: 'only the hands',
 };
 
 function stances(from: Stance, to: Stance): string[] {

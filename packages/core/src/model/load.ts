@@ -106,10 +106,10 @@ const KINDS = {
   stretch: record({
     kind: kind('stretch'),
     motion: oneOf(STRETCHES, 'Toward'),
-    reachPercent: number('Reach', 5, 100, 1, '% of range with help'),
+    reachPercent: number('Reach', 5, 100, 1, '% of passive range'),
     fingers: oneOf(FINGERS, 'Fingers'),
     /** Gentle push against the helper at the end, for contract–relax. */
-    pushPercent: number('Push against the help', 0, 100, 1, '%'),
+    pushPercent: number('Push against the resistance', 0, 100, 1, '%'),
   }),
   /** Nothing is asked but to let go; something may press on a muscle. */
   rest: record({ kind: kind('rest'), pressN: number('Pressure', 0, 200, 1, 'N') }),

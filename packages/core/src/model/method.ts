@@ -13,14 +13,14 @@ export const POLICIES = {
     label: 'Elbow under load',
     options: {
       straight: 'straight and turned out',
-      soft: 'slightly bent, load carried by muscle',
+      soft: 'slightly bent, so muscle carries the load',
     },
   },
   pressure: {
     label: 'Pressure in the hand',
     options: {
       even: 'even over the whole hand',
-      fingers: 'toward the fingers, heel light',
+      fingers: 'more on the fingers, heel light',
     },
   },
   dosing: {
@@ -60,7 +60,7 @@ export const POLICIES = {
     label: 'Discomfort',
     options: {
       none: 'none allowed',
-      mild: 'mild, if it stops with the exercise and is gone next morning',
+      mild: 'mild, if it stops with the exercise and is gone the next morning',
     },
   },
   frequency: {
@@ -73,11 +73,11 @@ export const POLICIES = {
   },
   variety: {
     label: 'Variety',
-    options: { same: 'the same routine, to measure by', rotate: 'rotated, against boredom' },
+    options: { same: 'the same routine, so progress is measurable', rotate: 'rotating, against boredom' },
   },
   afterCare: {
     label: 'After-care',
-    options: { cold: 'cold', warmth: 'warmth and motion' },
+    options: { cold: 'cold', warmth: 'warmth and movement' },
   },
 } as const;
 /** The name of one of a method’s policies. */
@@ -103,14 +103,14 @@ export const METHOD_LIMITS = {
 export type MethodNumber = keyof typeof METHOD_LIMITS;
 /** What the numbers are called. */
 export const METHOD_NUMBERS: Record<MethodNumber, string> = {
-  effortCeilingPercent: 'No block above this effort',
-  effortStepPercent: 'Effort of a press grows at a time by',
-  sessionsPerStep: 'Clean sessions before a dose grows',
-  daysPerStep: 'A dose grows no more than once in',
-  weakerSideRatio: 'Work of the weaker side over the other’s',
-  positionChanges: 'Changes of body position',
+  effortCeilingPercent: 'Maximum effort of any block',
+  effortStepPercent: 'Step by which the effort of a press increases',
+  sessionsPerStep: 'Clean sessions before a dose increases',
+  daysPerStep: 'Minimum days between increases',
+  weakerSideRatio: 'Work of the weaker side compared with the other',
+  positionChanges: 'Changes of position',
   hardSpacingH: 'Between hard sessions of fingers or wrists',
-  weeklyGrowthPercent: 'A week may grow by',
+  weeklyGrowthPercent: 'Weekly increase up to',
   balanceBand: 'Opposite muscles may differ by',
 };
 /** The numbers of a method, as they are listed. */
@@ -129,7 +129,7 @@ const numbers = Object.fromEntries(METHOD_NUMBER_NAMES.map((name) => [name, boun
 export const METHOD = record({
   name: text(METHOD_TEXT.nameLength, 1, 'Name'),
   /** One line: what this way of working is for. */
-  reason: text(METHOD_TEXT.reasonLength, 1, 'What it is for'),
+  reason: text(METHOD_TEXT.reasonLength, 1, 'Purpose'),
   ...schools,
   ...numbers,
   /** Whether every session visits the four ends of the two-joint muscles. */

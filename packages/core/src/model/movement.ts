@@ -19,7 +19,7 @@ import { LEVEL_LOAD, type LoadKind } from './load.js';
 
 /** The library's skeleton: thirteen families, in teaching order. */
 export const FAMILIES = {
-  'free-motion': 'Free motion',
+  'free-motion': 'Free movement',
   'tendon-glides': 'Tendon and nerve glides',
   'assisted-stretches': 'Assisted stretches',
   'planted-rocks': 'Planted rocks',
@@ -55,7 +55,7 @@ export const USUAL_PHASE: Record<FamilyId, Phase> = {
 
 /** What a ladder raises from level to level, with its unit: each is computed from the levels' loads and doses. */
 export const CLIMBS = {
-  effort: '% of own maximum',
+  effort: '% of maximum',
   'hand load': '% of body weight',
   'wrist angle': '°',
   stretch: 'N·m',
@@ -98,8 +98,8 @@ export const LEVEL = record({
   id: text(levelIdLength, 1),
   name: text(nameLength, 1, 'Name'),
   /** How this rung differs from the others. */
-  description: text(textLength, 0, 'How it differs'),
-  posture: oneOf(POSTURES, 'The body is'),
+  description: text(textLength, 0, 'What’s different'),
+  posture: oneOf(POSTURES, 'Body position'),
   contact: oneOf(CONTACTS, 'Contact'),
   facing: oneOf(FACINGS, 'Fingers point'),
   loading: oneOf(LOADINGS),
@@ -123,7 +123,7 @@ export type Level = Of<typeof LEVEL>;
 
 /** Whose body a ladder was made for. */
 const MADE_FOR = record({
-  name: text(nameLength, 1, 'Made for'),
+  name: text(nameLength, 1, 'Equipment size'),
   sex: oneOf(SEXES, 'Sex'),
   statureCm: bounded(BODY_LIMITS.statureCm, 'Stature'),
   massKg: bounded(BODY_LIMITS.massKg, 'Mass'),
@@ -150,7 +150,7 @@ export const MOVEMENT_FIELDS = {
   /** How the hand is drawn, where it does not follow from the load. */
   hand: optional(HAND_PICTURE),
   /** What rises along the ladder. */
-  climbs: oneOf(Object.keys(CLIMBS) as Climb[], 'The ladder climbs by'),
+  climbs: oneOf(Object.keys(CLIMBS) as Climb[], 'Levels differ by'),
   /** Allowed ways to spread the work over the hands; the first is the usual one. */
   sides: someOf(oneOf(SIDE_PLANS), { max: SIDE_PLANS.length, unique: true }),
   /** Names of the two directions, or null when direction means nothing here. */
@@ -233,7 +233,7 @@ export function loadAgreesWithLevel({ load, loading, contact, dose }: Level): Fa
     return [
       {
         pointer: '/loading',
-        message: bears ? 'must be planted when the body rests on the hands' : 'is planted only when the body rests on the hands',
+        message: bears ? 'must be planted if the body rests on the hands' : 'can only be planted if the body rests on the hands',
       },
     ];
   }

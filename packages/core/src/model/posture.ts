@@ -64,7 +64,7 @@ export const POSTURE_LIMITS = {
 
 /** What the numbers of a posture are called. */
 export const POSTURE_LABELS = {
-  padPressure: 'Press of the finger pads',
+  padPressure: 'Finger pad pressure',
   heelLiftDeg: 'Heel of the hand lifted',
   wedgeDeg: 'Wedge under the heel of the hand',
   supportHeightM: 'Knees or feet above the floor',

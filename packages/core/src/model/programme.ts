@@ -26,9 +26,9 @@ export const PROGRAMME_LIMITS = {
 
 /** What a week is for, and how much of what loads it usually holds; working values (Bosquet et al. 2007 for the taper’s half). */
 export const WEEK_KINDS = {
-  build: { label: 'Build', words: 'as planned, or a little more than the week before', usualPercent: 100 },
-  easier: { label: 'Easier', words: 'less of what loads, so that tissue catches up', usualPercent: 60 },
-  taper: { label: 'Taper', words: 'little and fresh before the event', usualPercent: 50 },
+  build: { label: 'Build', words: 'as planned, or slightly more than the week before', usualPercent: 100 },
+  easier: { label: 'Easier', words: 'less loading work, so tissue can recover', usualPercent: 60 },
+  taper: { label: 'Taper', words: 'little work, to arrive fresh at the event', usualPercent: 50 },
 } as const;
 /** The name of a kind of week. */
 export type WeekKind = keyof typeof WEEK_KINDS;
@@ -38,7 +38,7 @@ export const WEEK_KIND_IDS = Object.keys(WEEK_KINDS) as WeekKind[];
 /** Why days are left out, or cannot be as others are. */
 export const AWAY_KINDS = {
   rest: { label: 'Rest', trains: false },
-  ill: { label: 'Ill or hurt', trains: false },
+  ill: { label: 'Ill or injured', trains: false },
   travel: { label: 'Travelling', trains: true },
 } as const;
 /** The name of a reason for being away. */
@@ -61,7 +61,7 @@ const PLAN = record(
       record({ steps: bounded(PROGRAMME_LIMITS.riseSteps, 'Steps'), each: oneOf(RISE_IDS, 'How often') }, { what: 'steps and how often' }),
     ),
     /** When its sessions begin, where the studio is; on the day, whenever it suits, where nobody said. */
-    beginsAt: optional(timeOfDay('Begins at')),
+    beginsAt: optional(timeOfDay('Starts at')),
   },
   { what: 'a plan: an id and a sequence' },
 );
@@ -186,7 +186,7 @@ function twice({ plans, sessions, changes = [] }: Programme): Fault[] {
   const of = (part: string, all: readonly { readonly id: string }[]): Fault[] =>
     all.flatMap(({ id }, index) =>
       all.findIndex((each) => each.id === id) < index
-        ? [{ pointer: `/${part}/${index}/id`, message: `“${id}” is there already: give each its own` }]
+        ? [{ pointer: `/${part}/${index}/id`, message: `“${id}” is already used: give each its own` }]
         : [],
     );
   return [...of('plans', plans), ...of('sessions', sessions), ...of('changes', changes)];

@@ -35,7 +35,7 @@ export const ROUND = record(
     blockIds: list(text(BLOCK_LIMITS.idLength, 1), {
       min: 1,
       max: ROUND_LIMITS.blocks,
-      what: `a list of 1–${ROUND_LIMITS.blocks} ids of neighbouring blocks: a round of nothing is none`,
+      what: `a list of 1–${ROUND_LIMITS.blocks} ids of neighbouring blocks`,
     }),
     times: bounded(ROUND_LIMITS.times, 'Rounds'),
     /** Between two rounds; none after the last. */

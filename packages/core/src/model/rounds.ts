@@ -51,22 +51,22 @@ export function checkRounds({ blocks, rounds = [] }: Grouped): Fault[] {
     const at = `/rounds/${index}`;
     const unknown = round.blockIds.find((id) => !placeOf.has(id));
     if (unknown !== undefined) {
-      faults.push({ pointer: `${at}/blockIds`, message: `There is no block “${unknown}” to take in rounds.` });
+      faults.push({ pointer: `${at}/blockIds`, message: `There is no block “${unknown}” for this round.` });
       return;
     }
     if (round.blockIds.length === 0) {
       faults.push({ pointer: `${at}/blockIds`, message: 'A round needs at least one block.' });
     }
     if (round.blockIds.some((id) => taken.has(id))) {
-      faults.push({ pointer: `${at}/blockIds`, message: 'A round cannot stand in another round: each block belongs to one at most.' });
+      faults.push({ pointer: `${at}/blockIds`, message: 'Rounds can’t overlap: each block can be in only one.' });
     }
     round.blockIds.forEach((id) => taken.add(id));
     const places = round.blockIds.map((id) => placeOf.get(id) ?? -1);
     if (places.some((place, step) => step > 0 && place !== (places[step - 1] ?? 0) + 1)) {
-      faults.push({ pointer: `${at}/blockIds`, message: 'The blocks of a round must be neighbours, named in their order.' });
+      faults.push({ pointer: `${at}/blockIds`, message: 'The blocks of a round must follow one another; name them in their order.' });
     }
     if (new Set(places.map((place) => blocks[place]?.phase)).size > 1) {
-      faults.push({ pointer: `${at}/blockIds`, message: 'The blocks of a round must stand in one phase.' });
+      faults.push({ pointer: `${at}/blockIds`, message: 'The blocks of a round must be in one phase.' });
     }
   });
   return faults;

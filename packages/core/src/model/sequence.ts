@@ -38,7 +38,7 @@ export const BLOCK = record(
     /** A longer pause before it, in which things are fetched: between groups of like movements. */
     breakS: optional(bounded(DOSE_LIMITS.restS, 'Break before')),
     /** Where hands are compared, or range is looked at again. */
-    lookAgain: optional(list(oneOf(LOOK_STOPS, 'Look again'), { min: 1, max: LOOK_STOPS.length, unique: true })),
+    lookAgain: optional(list(oneOf(LOOK_STOPS, 'Recheck'), { min: 1, max: LOOK_STOPS.length, unique: true })),
     note: optional(text(SEQUENCE_LIMITS.noteLength, 0, 'Note')),
   },
   { what: 'a block' },

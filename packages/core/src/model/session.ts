@@ -125,10 +125,10 @@ export type SessionEnd = Of<typeof SESSION_END>;
 export function checkSessionEnd({ ending, stopSign, stopHand, endedAt }: SessionEnd, startedAt: string): Fault[] {
   const faults: Fault[] = [];
   if ((ending === 'stopped') !== (stopSign !== undefined)) {
-    faults.push({ pointer: '/stopSign', message: 'is given exactly when the ending is “stopped”' });
+    faults.push({ pointer: '/stopSign', message: 'is required when the ending is “stopped”, and only then' });
   }
   if (stopHand !== undefined && stopSign === undefined) {
-    faults.push({ pointer: '/stopHand', message: 'belongs to a stop sign' });
+    faults.push({ pointer: '/stopHand', message: 'only belongs to a stop sign' });
   }
   if (endedAt < startedAt) faults.push({ pointer: '/endedAt', message: `must not lie before the start, ${startedAt}` });
   return faults;

@@ -109,7 +109,7 @@ describe('the pot', () => {
     const { pot } = potFor([...WARM, press('L,R'), ...REST]);
     const words = describePot(pot, () => 'Flexion press');
     expect(words).toMatch(
-      /Effort of 4 blocks over \d+:\d\d of 20:00\. .*Widest at block 3, Flexion press: 50 % of own maximum\. Capacity left at the lowest: \d+ %\./,
+      /Effort of 4 blocks over \d+:\d\d of 20:00\. .*Widest at block 3, Flexion press: 50 % of maximum\. Capacity left at the lowest: \d+ %\./,
     );
     expect(describePot(potFor([]).pot, () => '')).toContain('No coils yet.');
   });

@@ -15,7 +15,7 @@ import type { Phase } from '../vocabulary/phases.js';
 
 /** What the width of a coil shows. `full` is the value at which a half reaches its rim; the same for every pot, so that pots compare. */
 export const POT_MEASURES = {
-  effort: { label: 'Effort', unit: '% of own maximum', full: 100 },
+  effort: { label: 'Effort', unit: '% of maximum', full: 100 },
   load: { label: 'Weight on the hand', unit: '% of body weight', full: 60 },
   dose: { label: 'Tiring work', unit: 'holds to failure', full: 1 },
 } as const;

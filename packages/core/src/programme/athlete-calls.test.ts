@@ -97,7 +97,7 @@ describe('form that gave way', () => {
 
   test('is told with the fault and the hand, and offers to stay first, then less', () => {
     expect(hold).toMatchObject({ cause: 'form', hands: ['left'], movementId: SUPPORT, sessionId: 's2' });
-    expect(hold?.why).toBe('Palm support, left hand: index knuckle lifts. Once more as it is.');
+    expect(hold?.why).toBe('Palm support, left hand: index knuckle lifts. Repeat it unchanged.');
     expect(hold?.evidence[0]?.text).toContain('index knuckle lifts');
     expect(hold?.options.map(({ id }) => id)).toEqual(expect.arrayContaining(['stay', 'less']));
     expect(hold?.options[0].id).toBe('stay');

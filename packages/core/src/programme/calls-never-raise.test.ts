@@ -85,7 +85,7 @@ test('what grows by itself is held where the last session asks to hold', () => {
   const rising = nextIn(1, planOf(), { steps: 1, each: 'session' });
   const hold = callsFor([{ daysAgo: 1, supportHurts: 3 }], { programmes: [rising] }).find(({ kind }) => kind === 'hold');
   const [stay] = hold?.options ?? [];
-  expect(stay?.words).toContain('nothing grows by itself');
+  expect(stay?.words).toContain('no automatic increase');
   expect(stay?.effect).toMatchObject({ kind: 'blocks' });
   expect(led([{ daysAgo: 1 }])[0]!.plan.blocks[2]).toMatchObject({ movementId: SUPPORT });
 });

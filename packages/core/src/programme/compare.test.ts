@@ -20,7 +20,7 @@ describe('two programmes', () => {
     expect(texts({ ...after, title: 'Further' })).toEqual([
       'Title: “Toward the show” becomes “Further”',
       'Session of 8 Jun 2026 moves to 9 Jun 2026',
-      'Session of 10 Jun 2026 left out',
+      'Session of 10 Jun 2026 removed',
       'New session on 22 Jun 2026',
       'Week 2: Build 100 % becomes Easier 60 %',
       'Travelling, 16 Jun 2026 to 18 Jun 2026',

@@ -16,7 +16,7 @@ function head(before: Programme, after: Programme): string[] {
   const texts: string[] = [];
   if (before.title !== after.title) texts.push(`Title: “${before.title}” becomes “${after.title}”`);
   if (before.fromDay !== after.fromDay) texts.push(`First day: ${dayWords(before.fromDay)} becomes ${dayWords(after.fromDay)}`);
-  if (before.methodId !== after.methodId) texts.push('Another method');
+  if (before.methodId !== after.methodId) texts.push('Different method');
   if (!same(before.event, after.event))
     texts.push(after.event ? `Event: ${after.event.name}, ${dayWords(after.event.day)}` : 'No event any more');
   return texts;
@@ -28,9 +28,9 @@ function sessions(before: Programme, after: Programme): string[] {
   return [
     ...before.sessions.flatMap((session) => {
       const to = now.get(session.id);
-      if (!to) return [`Session of ${dayWords(session.day)} left out`];
+      if (!to) return [`Session of ${dayWords(session.day)} removed`];
       if (to.day !== session.day) return [`Session of ${dayWords(session.day)} moves to ${dayWords(to.day)}`];
-      return to.planId === session.planId ? [] : [`Session of ${dayWords(session.day)} goes by another plan`];
+      return to.planId === session.planId ? [] : [`Session of ${dayWords(session.day)} uses a different plan`];
     }),
     ...after.sessions.flatMap(({ id, day }) => (was.has(id) ? [] : [`New session on ${dayWords(day)}`])),
   ];
@@ -58,7 +58,7 @@ function rest(before: Programme, after: Programme): string[] {
     if (!after.away?.some((each) => same(each, away)))
       texts.push(`No longer: ${AWAY_KINDS[away.kind].label}, ${dayWords(away.fromDay)} to ${dayWords(away.toDay)}`);
   }
-  if (!same(before.plans, after.plans)) texts.push('Other plans');
+  if (!same(before.plans, after.plans)) texts.push('Plans changed');
   const known = new Set(before.changes?.map(({ id }) => id));
   for (const { id, reason, fromDay } of after.changes ?? []) if (!known.has(id)) texts.push(`From ${dayWords(fromDay)}: ${reason}`);
   return texts;

@@ -18,7 +18,9 @@ describe('hard days', () => {
   test('on neighbouring days are too close; the fix leaves the hours that the method wants', () => {
     const programme = programmeOf(on('0/1 hard', '0/2 hard', '0/5 hard'));
     const [said] = saidBy('spacing', programme);
-    expect(said!.text).toBe('Finger flexors work long at 70 % and more on 8 Jun 2026 and again on 9 Jun 2026; this method leaves 48 h.');
+    expect(said!.text).toBe(
+      'Finger flexors work long at 70 % or more on 8 Jun 2026 and again on 9 Jun 2026. This method leaves 48 h between.',
+    );
     const after = mended('spacing', programme);
     expect(after.sessions.map((session) => session.day)).toEqual([day(0, 1), day(0, 3), day(0, 5)]);
     expect(saidBy('spacing', after)).toEqual([]);
@@ -44,7 +46,7 @@ describe('weeks', () => {
     const programme = programmeOf(on(...weekly(0, 2), ...weekly(1, 2), ...weekly(2, 2), ...weekly(3, 4)));
     const [said] = saidBy('growth', programme);
     expect(said!.day).toBe(day(3, 1));
-    expect(said!.text).toMatch(/\d+ % above the usual of the three before; the cap is 20 %/);
+    expect(said!.text).toMatch(/\d+ % above the average of the three before\. The cap is 20 %/);
     expect(mended('growth', programme).weeks[3]!.amountPercent).toBeLessThan(100);
   });
   test('that go on after an easier one are no growth', () => {
@@ -58,7 +60,7 @@ describe('weeks', () => {
   test('with more sessions that load than the method has room for', () => {
     const method = METHODS['grip-and-iron'];
     const four = programmeOf(on('0/1 whole', '0/3 whole', '0/5 whole', '0/7 whole'));
-    expect(saidBy('too-many', four, { method })[0]!.text).toBe('4 sessions that load; Grip and iron has up to 3 a week.');
+    expect(saidBy('too-many', four, { method })[0]!.text).toBe('4 loading sessions. Grip and iron allows up to 3 a week.');
     // Easy range between them is welcome.
     expect(saidBy('too-many', programmeOf(on('0/1 whole', '0/3 whole', '0/5 whole', '0/2 easy', '0/4 easy')), { method })).toEqual([]);
   });
@@ -89,14 +91,16 @@ describe('days away', () => {
   const away = [{ fromDay: day(0, 3), toDay: day(0, 5), kind: 'ill' as const }];
   test('are kept free; the fix moves the session out of them', () => {
     const programme = programmeOf(on('0/4 whole'), { away });
-    expect(saidBy('on-free-day', programme)[0]!.text).toBe('Whole session lies on a day of “ill or hurt”.');
+    expect(saidBy('on-free-day', programme)[0]!.text).toBe('Whole session falls on a day marked “ill or injured”.');
     expect(mended('on-free-day', programme).sessions[0]!.day).toBe(day(0, 6));
     expect(saidBy('on-free-day', programmeOf(on('0/2 whole'), { away }))).toEqual([]);
   });
   test('on the way only what is there is trained with', () => {
     const travel = [{ fromDay: day(0, 3), toDay: day(0, 5), kind: 'travel' as const }];
     const programme = programmeOf(on('0/4 hard', '0/5 easy'), { away: travel });
-    expect(saidBy('equipment-there', programme).map(({ text }) => text)).toEqual(['Hard grip: not at hand on the way, soft ball.']);
+    expect(saidBy('equipment-there', programme).map(({ text }) => text)).toEqual([
+      'Hard grip: needs soft ball, not available while travelling.',
+    ]);
     const packed = programmeOf(on('0/4 hard'), { away: [{ ...travel[0]!, equipment: ['soft ball'] }] });
     expect(saidBy('equipment-there', packed)).toEqual([]);
   });
@@ -132,7 +136,7 @@ describe('somebody', () => {
   test('who is not cleared is loaded by nothing: a stop stands before all else', () => {
     const { findings } = evaluated(programmeOf(on('0/1 whole', '0/3 easy')), { athlete });
     expect(findings[0]).toMatchObject({ rule: 'not-cleared', severity: 'stop' });
-    expect(findings[0]!.text).toContain('One session loads all the same');
+    expect(findings[0]!.text).toContain('One session loads it anyway');
     expect(saidBy('not-cleared', programmeOf(on('0/3 easy')), { athlete })).toEqual([]);
   });
   test('who is away for two weeks begins a level lower', () => {
@@ -141,7 +145,7 @@ describe('somebody', () => {
   });
   test('whose sequence was removed is told so', () => {
     const sequences = new Map();
-    expect(saidBy('plan-removed', programmeOf(on('0/1 whole', '0/3 whole')), { sequences })[0]!.text).toMatch(/^2 sessions go by/);
+    expect(saidBy('plan-removed', programmeOf(on('0/1 whole', '0/3 whole')), { sequences })[0]!.text).toMatch(/^2 sessions use/);
     expect(saidBy('plan-removed', programmeOf(on('0/1 whole')))).toEqual([]);
   });
 });
@@ -176,7 +180,7 @@ describe('a programme', () => {
     ['a session outside', { sessions: on('9/1 whole') }, '/sessions/0/day', /must lie within the programme, 2026-06-08 to 2026-07-19/],
     ['a session before', { fromDay: day(0, 3), sessions: on('0/1 whole') }, '/sessions/0/day', /must lie within/],
     ['an unknown plan', { sessions: on('0/1 nothing') }, '/sessions/0/planId', /must be one of the plans: hard, easy, whole/],
-    ['an id twice', { sessions: [...on('0/1 whole'), ...on('0/2 whole')] }, '/sessions/1/id', /is there already/],
+    ['an id twice', { sessions: [...on('0/1 whole'), ...on('0/2 whole')] }, '/sessions/1/id', /is already used/],
     ['away backwards', { away: [{ fromDay: day(1, 1), toDay: day(0, 1), kind: 'rest' }] }, '/away/0/toDay', /must not be before/],
     ['an event outside', { event: { day: '2026-06-01', name: 'Show' } }, '/event/day', /must lie within/],
     ['no weeks', { weeks: [] }, '/weeks', /1 to 26 weeks/],

@@ -92,14 +92,14 @@ describe('a schedule', () => {
   test('that cannot be made says which answer would be right', () => {
     const faults = (more: Partial<ScheduleWish>) => checkWish(wish(more), MONDAY).map(({ pointer, message }) => `${pointer} ${message}`);
     expect(faults({ weeks: 0 })).toEqual(['/weeks must be a whole number within 1–26 weeks']);
-    expect(faults({ weekdays: [] })).toEqual(['/weekdays must name at least one weekday on which there is time']);
+    expect(faults({ weekdays: [] })).toEqual(['/weekdays must name at least one available weekday']);
     expect(faults({ weeks: Number.NaN })).toEqual(['/weeks must be a whole number within 1–26 weeks']);
     expect(faults({ loadingDays: 0 })).toEqual(['/loadingDays must be a whole number within 1–7']);
     expect(faults({ loadingMin: Number.NaN })).toEqual(['/loadingMin must be a whole number within 1–240 min']);
     expect(faults({ easyMin: 500 })).toEqual(['/easyMin must be a whole number within 1–240 min']);
-    expect(faults({ weekdays: [1, 3] })).toEqual(['/loadingDays must be at most 2, the weekdays on which there is time']);
+    expect(faults({ weekdays: [1, 3] })).toEqual(['/loadingDays must be at most 2, the number of available weekdays']);
     expect(faults({ event: { day: '2026-06-01', name: 'Show' } })).toEqual([
-      '/event/day lies in the past: the programme leads to a day from 2026-06-08 on',
+      '/event/day is in the past: the programme must lead to a day from 2026-06-08 on',
     ]);
     expect(faults({ fromDay: day(2, 1), event: { day: day(1, 1), name: 'Show' } })).toEqual([
       '/event/day must not be before the first day, 2026-06-22',

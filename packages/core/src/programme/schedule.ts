@@ -45,9 +45,9 @@ export const EASY_PLAN = 'easy';
 
 const WHOLE = {
   weeks: { min: 1, max: PROGRAMME_LIMITS.weeks, unit: ' weeks', label: 'Weeks' },
-  loadingDays: { min: 1, max: WEEKDAYS.length, unit: '', label: 'Sessions a week' },
-  loadingMin: { ...SEQUENCE_LIMITS.budgetMin, unit: ' min', label: 'Minutes of each' },
-  easyMin: { ...SEQUENCE_LIMITS.budgetMin, unit: ' min', label: 'Minutes of an easy day' },
+  loadingDays: { min: 1, max: WEEKDAYS.length, unit: '', label: 'Sessions per week' },
+  loadingMin: { ...SEQUENCE_LIMITS.budgetMin, unit: ' min', label: 'Minutes per session' },
+  easyMin: { ...SEQUENCE_LIMITS.budgetMin, unit: ' min', label: 'Minutes on an easy day' },
 } as const;
 
 /** Everything that keeps a schedule from being made. Pointers are fields of the wish. */
@@ -59,16 +59,15 @@ export function checkWish(wish: ScheduleWish, today: string): Fault[] {
     const isSound = value === null || (Number.isInteger(value) && value >= min && value <= max);
     return isSound ? [] : [{ pointer: `/${name}`, message: `must be a whole number within ${min}–${max}${unit}`, label }];
   });
-  if (weekdays.length === 0)
-    faults.push({ pointer: '/weekdays', message: 'must name at least one weekday on which there is time', label: 'Weekdays' });
+  if (weekdays.length === 0) faults.push({ pointer: '/weekdays', message: 'must name at least one available weekday', label: 'Weekdays' });
   else if (loadingDays > weekdays.length && loadingDays <= WHOLE.loadingDays.max)
     faults.push({
       pointer: '/loadingDays',
-      message: `must be at most ${weekdays.length}, the weekdays on which there is time`,
-      label: 'Sessions a week',
+      message: `must be at most ${weekdays.length}, the number of available weekdays`,
+      label: 'Sessions per week',
     });
   if (event && event.day < today)
-    faults.push({ pointer: '/event/day', message: `lies in the past: the programme leads to a day from ${today} on`, label: 'Event' });
+    faults.push({ pointer: '/event/day', message: `is in the past: the programme must lead to a day from ${today} on`, label: 'Event' });
   else if (event && event.day < fromDay)
     faults.push({ pointer: '/event/day', message: `must not be before the first day, ${fromDay}`, label: 'Event' });
   return faults;

@@ -57,7 +57,7 @@ describe('a dose that is typed in a call', () => {
     const ease = proposed('ease', [{ daysAgo: 7 }, { daysAgo: 2, supportHurts: 6 }]);
     expect(typing(ease, '1x12s').faults).toEqual([]);
     expect(typing(ease, '2x20s').faults).toMatchObject([
-      { pointer: '/dose', message: expect.stringContaining('more of it all in all than is planned') },
+      { pointer: '/dose', message: expect.stringContaining('more work in total than planned') },
     ]);
     expect(typing(ease, '2x12s rest10').faults).toMatchObject([{ message: expect.stringContaining('less rest') }]);
   });

@@ -143,7 +143,7 @@ describe('what cannot be compiled', () => {
 
   test.each<[string, Partial<Block>, string, string]>([
     ['an unknown movement', { movementId: 'free.nothing' }, '/blocks/0/movementId', 'There is no movement “free.nothing”'],
-    ['an unknown level', { levelId: 'ninth' }, '/blocks/0/levelId', 'its levels are curled, open, wall'],
+    ['an unknown level', { levelId: 'ninth' }, '/blocks/0/levelId', 'Its levels are curled, open, wall'],
     ['a dose outside its limits', { dose: { ...sound.blocks[0]!.dose, sets: 21 } }, '/blocks/0/dose/sets', 'within 1–20'],
     ['the wrong kind of work', { dose: parseDose('1x8 L,R') }, '/blocks/0/dose/work/kind', 'time or breaths'],
     ['hands it is not done with', { dose: parseDose('1x20s LR') }, '/blocks/0/dose/sides', 'not together'],

@@ -79,7 +79,7 @@ describe('planned against done', () => {
     expect(completion(rows)).toBeCloseTo(1 / 6, 12);
   });
 
-  test('what was eased to another kind of work stands in its own unit, of what was then planned', () => {
+  test('what was eased to a different kind of work stands in its own unit, of what was then planned', () => {
     const eased = { unit: 'seconds', plannedAmount: 20 } as const;
     const rows = plannedAgainstDone(timeline, [done('a', 1, 'left', 2), done('b', 1, 'left', 15, eased)]);
     expect(rows[0]).toMatchObject({ unit: 'seconds', plannedAmount: 20, doneAmount: 15 });

@@ -84,9 +84,9 @@ describe('rounds on the clock', () => {
   });
 
   test.each<[string, Partial<Round>[], string, string]>([
-    ['a round of nothing', [{ blockIds: [] }], '/rounds/0/blockIds', 'at least one block'],
-    ['a round in a round', [{}, { blockIds: ['b'] }], '/rounds/1/blockIds', 'cannot stand in another round'],
-    ['blocks that are no neighbours', [{ blockIds: ['a', 'c'] }], '/rounds/0/blockIds', 'must be neighbours'],
+    ['ids of neighbouring blocks', [{ blockIds: [] }], '/rounds/0/blockIds', 'at least one block'],
+    ['a round in a round', [{}, { blockIds: ['b'] }], '/rounds/1/blockIds', 'Rounds can’t overlap'],
+    ['blocks that are no neighbours', [{ blockIds: ['a', 'c'] }], '/rounds/0/blockIds', 'must follow one another'],
     ['a block that is not there', [{ blockIds: ['a', 'x'] }], '/rounds/0/blockIds', 'no block “x”'],
     ['blocks of two phases', [{ blockIds: ['c', 'd'] }], '/rounds/0/blockIds', 'in one phase'],
   ])('%s is named with its place', (_what, rounds, pointer, words) => {
@@ -171,9 +171,7 @@ describe('what else is written', () => {
     const at: Playhead = { event: timeline.events.indexOf(looks[0]!), elapsedMs: 60_000, addedMs: 0 };
     expect(advance(timeline, at, 1000).head.event).toBe(at.event);
     expect(finish(timeline, at).head.event).toBe(at.event + 1);
-    expect(() => compile([['stretch.palm-press', 'up', '1x20s', { lookAgain: ['between hands'] }]])).toThrow(
-      'only where one follows the other',
-    );
+    expect(() => compile([['stretch.palm-press', 'up', '1x20s', { lookAgain: ['between hands'] }]])).toThrow('when one follows the other');
   });
 
   test('leaving a block leaves this round of it; what was done in one round is kept apart from the next', () => {

@@ -1,11 +1,11 @@
 /** The form checklist of a planted hand, as the faults that a coach looks for while watching. */
 export const FORM = {
   knuckle: 'Index knuckle lifts',
-  shoulders: 'Shoulders sink toward the ears',
+  shoulders: 'Shoulders creep up toward the ears',
   pads: 'Finger pads stop pressing and the hand slips',
   elbows: 'Elbows give way',
   breath: 'Held breath',
-  shake: 'A shake that grows',
+  shake: 'Growing shake',
   fingers: 'Fingers slide together',
 } as const;
 

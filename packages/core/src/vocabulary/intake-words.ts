@@ -2,12 +2,12 @@ import { SIGNS_THAT_REST_THE_HAND, STOP_SIGNS, type StopSign } from './stop-sign
 
 /** What somebody wants of their hands. */
 export const GOALS = {
-  'floor-weight': 'Carry weight on the hands: planks, handstands, yoga',
+  'floor-weight': 'Weight on the hands: planks, handstands, yoga',
   grip: 'Grip, hang and carry',
-  edges: 'Climb: edges and small holds',
-  swing: 'Throw, strike, swing a racket or a blade',
-  ease: 'Move without stiffness in work and daily life',
-  return: 'Come back after a break or an injury',
+  edges: 'Climbing: edges and small holds',
+  swing: 'Throwing, striking, rackets and paddles',
+  ease: 'Move freely at work and in daily life',
+  return: 'Return after a break or an injury',
 } as const;
 /** A goal. */
 export type Goal = keyof typeof GOALS;
@@ -31,17 +31,17 @@ export const SYMPTOM_KIND_IDS = Object.keys(SYMPTOM_KINDS) as SymptomKind[];
 
 /** Conditions that are asked about; `ofHand` where it has a hand, `when` where its day changes what follows, `treated` where somebody may have cleared it. */
 export const CONDITIONS = {
-  fracture: { label: 'A broken bone in hand, wrist or forearm', ofHand: true, when: true, treated: true },
-  surgery: { label: 'Surgery on hand, wrist or forearm', ofHand: true, when: true, treated: true },
-  sprain: { label: 'A sprained wrist or finger', ofHand: true, when: true, treated: true },
+  fracture: { label: 'Fracture of the hand, wrist or forearm', ofHand: true, when: true, treated: true },
+  surgery: { label: 'Surgery on the hand, wrist or forearm', ofHand: true, when: true, treated: true },
+  sprain: { label: 'Sprained wrist or finger', ofHand: true, when: true, treated: true },
   tendon: { label: 'Tendon pain', ofHand: true, when: false, treated: false },
   arthritis: { label: 'Arthritis of hand or wrist', ofHand: true, when: false, treated: false },
-  nerve: { label: 'A nerve complaint of hand or arm', ofHand: true, when: false, treated: true },
-  hypermobility: { label: 'Very mobile joints', ofHand: false, when: false, treated: false },
+  nerve: { label: 'Nerve problem in the hand or arm', ofHand: true, when: false, treated: true },
+  hypermobility: { label: 'Very mobile joints (hypermobility)', ofHand: false, when: false, treated: false },
   pregnancy: { label: 'Pregnancy', ofHand: false, when: false, treated: false },
-  'blood-pressure': { label: 'Raised blood pressure', ofHand: false, when: false, treated: false },
+  'blood-pressure': { label: 'High blood pressure', ofHand: false, when: false, treated: false },
   fluoroquinolones: { label: 'Fluoroquinolone antibiotics', ofHand: false, when: true, treated: false },
-  'steroid-injection': { label: 'A steroid injection into hand or wrist', ofHand: true, when: true, treated: true },
+  'steroid-injection': { label: 'Steroid injection into hand or wrist', ofHand: true, when: true, treated: true },
   'skin-splits': { label: 'Stitches or split skin', ofHand: true, when: false, treated: false },
 } as const;
 /** A condition that is asked about. */
@@ -51,7 +51,7 @@ export const CONDITION_IDS = Object.keys(CONDITIONS) as Condition[];
 
 /** Signs after which nothing is loaded until somebody has looked at them, beside those that stop at once. */
 export const REFERRAL_SIGNS = {
-  'night-tingling': 'Numbness or tingling, at night above all',
+  'night-tingling': 'Numbness or tingling, especially at night',
   'dropping-things': 'Things slip out of the hand',
   'rest-pain': 'Pain at rest or at night',
   'growing-pain': 'Pain that has grown over the last week',

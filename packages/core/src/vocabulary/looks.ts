@@ -5,8 +5,8 @@ export type LookStop = (typeof LOOK_STOPS)[number];
 
 /** What is asked at each stop. */
 export const LOOK_QUESTIONS: Record<LookStop, string> = {
-  'between hands': 'Compare the hands: how is the one that has worked, beside the other?',
-  after: 'Repeat the first circles: how is each hand, beside before?',
+  'between hands': 'Compare the hands: how does the one that has worked feel next to the other?',
+  after: 'Repeat the first circles: how does each hand feel compared with before?',
 };
 
 /** What can be answered, per hand. */

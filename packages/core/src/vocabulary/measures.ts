@@ -19,15 +19,15 @@ export type ReadingKind = (typeof READING_KINDS)[number];
 
 /** The kinds in plain words. */
 export const READING_NAMES = {
-  maximum: 'most strength',
-  'active range': 'range by its own muscles',
-  'passive range': 'range with help',
+  maximum: 'maximum strength',
+  'active range': 'active range',
+  'passive range': 'passive range',
   'loaded range': 'range under load',
   hold: 'longest hold',
   repetitions: 'clean repetitions',
   'hand load': 'weight on the hand',
-  'critical force': 'force that can be kept up',
-  'capacity above': 'what can be done above it',
+  'critical force': 'sustainable force (critical force)',
+  'capacity above': 'work capacity above it',
 } as const satisfies Record<ReadingKind, string>;
 
 /** Bounds of a reading by unit: beyond them a slip of the finger is likelier than a hand. */

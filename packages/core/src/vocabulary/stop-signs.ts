@@ -19,7 +19,7 @@ export const SIGNS_THAT_REST_THE_HAND: readonly StopSign[] = ['pop', 'swelling',
 
 /** Stands on every printed or shared sheet and at the end of a stopped session. */
 export const STOP_RULES = [
-  'Stop if it hurts. Numbness or tingling: stop at once and have it looked at.',
-  'Breathe all the time; never force a stretch with the other hand.',
-  'When in doubt ask a licensed practitioner. Local rules come first.',
+  'Stop if it hurts. Numbness or tingling: stop at once and have it checked.',
+  'Keep breathing. Never force a stretch with the other hand.',
+  'If in doubt, ask a doctor or hand therapist. Local rules come first.',
 ] as const;

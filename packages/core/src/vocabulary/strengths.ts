@@ -7,7 +7,7 @@ export const STRENGTH_NAMES = Object.keys(STRENGTHS) as StrengthName[];
 
 /** For whom, in words. */
 export const STRENGTH_WORDS: Record<StrengthName, string> = {
-  ordinary: 'for everybody',
-  practised: 'for practised hands',
+  ordinary: 'for everyone',
+  practised: 'for trained hands',
   specialist: 'for hands trained for years',
 };

@@ -16,7 +16,7 @@ export interface UsualRange {
   readonly source: string;
 }
 
-const PRACTICE = 'customary among coaches';
+const PRACTICE = 'common practice among coaches';
 const BOHM = 'Bohm, Mersmann, Arampatzis 2015, Sports Med Open 1:7';
 const BEHM = 'Behm et al. 2016, Appl Physiol Nutr Metab 41:1–11';
 const THOMAS = 'Thomas et al. 2018, Int J Sports Med 39:243–54';
@@ -30,21 +30,21 @@ export const USUAL_RANGES = {
     label: 'slow circles',
     amount: { repetitions: [2, 20], time: [10, 60] },
     sets: [1, 3],
-    why: 'Two or three maximal circles, or up to twenty easy ones, keep control to the end of the range.',
+    why: 'Two or three full-range circles, or up to twenty easy ones, keep control to the end of the range.',
     source: PRACTICE,
   },
   'fast-free-motion': {
-    label: 'fast free motion',
+    label: 'fast free movement',
     amount: { time: [10, 60], repetitions: [10, 60] },
     sets: [1, 3],
-    why: 'Beyond a minute, speed gives way to a tired swing.',
+    why: 'Beyond a minute, speed turns into a tired swing.',
     source: PRACTICE,
   },
   'planted-rocks': {
     label: 'planted rocks',
     amount: { repetitions: [8, 12], time: [30, 60], breaths: [3, 6] },
     sets: [1, 3],
-    why: 'Fewer do not warm the range; many more load a joint that is only being prepared.',
+    why: 'Fewer won’t warm up the range; many more load a joint you only want to prepare.',
     source: PRACTICE,
   },
   'stretch-before': {
@@ -60,7 +60,7 @@ export const USUAL_RANGES = {
     sets: [1, 3],
     effortPercent: [20, 40],
     holdS: [3, 5],
-    why: 'Low effort first; raise by about ten points a week.',
+    why: 'Start with low effort; raise it by about ten points a week.',
     source: PRACTICE,
   },
   isometrics: {
@@ -69,21 +69,21 @@ export const USUAL_RANGES = {
     sets: [1, 4],
     effortPercent: [40, 85],
     holdS: [3, 8],
-    why: 'Long maximal holds invite a held breath and a shake that grows.',
+    why: 'Long maximal holds lead to held breath and shaking.',
     source: PRACTICE,
   },
   'planted-strength': {
     label: 'planted strength',
     amount: { repetitions: [5, 10], time: [15, 30] },
     sets: [1, 3],
-    why: 'Build to 30 s or 2–3 × 10, then lean further rather than longer.',
+    why: 'Build up to 30 s or 2–3 × 10, then lean further rather than longer.',
     source: PRACTICE,
   },
   'finger-isolation': {
     label: 'finger isolation',
     amount: { repetitions: [5, 15], time: [10, 60] },
     sets: [1, 3],
-    why: 'Ten to fifteen per finger; quality goes first.',
+    why: 'Ten to fifteen per finger; quality first.',
     source: PRACTICE,
   },
   'grip-holds': {
@@ -92,7 +92,7 @@ export const USUAL_RANGES = {
     sets: [1, 5],
     effortPercent: [30, 90],
     holdS: [2, 10],
-    why: 'Squeezes of about 5 s up to holds of 30 s; only the last one to form failure.',
+    why: 'From squeezes of about 5 s up to holds of 30 s; only the last one until form breaks down.',
     source: PRACTICE,
   },
   'tendon-glides': {
@@ -108,21 +108,21 @@ export const USUAL_RANGES = {
     amount: { repetitions: [3, 8] },
     sets: [1, 2],
     holdS: [0, 0],
-    why: 'A nerve is moved through, not stretched: few, slow, and never held.',
+    why: 'Move through a nerve glide, don’t stretch it: few, slow, and never held.',
     source: PRACTICE,
   },
   'band-openings': {
     label: 'band openings',
     amount: { repetitions: [10, 100], time: [15, 120] },
     sets: [1, 3],
-    why: 'Light and many: up to a hundred in one go, with the arm in other places on the way; wide to the last.',
+    why: 'Light and many: up to a hundred in one go, with changing arm positions; open wide to the last.',
     source: PRACTICE,
   },
   'stretch-after': {
     label: 'stretch after training or on its own day',
     amount: { time: [20, 60], breaths: [2, 6] },
     sets: [1, 3],
-    why: 'Range grows from about five minutes per muscle and week, in holds of 20 to 60 s.',
+    why: 'Range improves from about five minutes per muscle and week, in holds of 20 to 60 s.',
     source: THOMAS,
   },
   'end-range-isometrics': {
@@ -138,21 +138,21 @@ export const USUAL_RANGES = {
     label: 'bearing holds',
     amount: { time: [10, 45], breaths: [2, 6] },
     sets: [1, 5],
-    why: 'Start at fifteen seconds, build to thirty; then lean further rather than stay longer.',
+    why: 'Start at fifteen seconds and build to thirty; then lean further rather than stay longer.',
     source: PRACTICE,
   },
   'free-weights': {
     label: 'free weights',
     amount: { repetitions: [8, 15], time: [20, 60] },
     sets: [1, 3],
-    why: 'Very light to start: the last repetitions must look like the first.',
+    why: 'Start very light: the last repetitions must look like the first.',
     source: PRACTICE,
   },
   carries: {
     label: 'carries',
     amount: { time: [15, 40], distance: [20, 40] },
     sets: [1, 4],
-    why: 'Twenty to forty metres; only the last one to form failure.',
+    why: 'Twenty to forty metres; only the last one until form breaks down.',
     source: PRACTICE,
   },
   'tendon-loading': {
@@ -161,7 +161,7 @@ export const USUAL_RANGES = {
     sets: [3, 5],
     effortPercent: [65, 100],
     holdS: [2, 5],
-    why: 'Tendons answer to about 70 % effort and more, held for seconds; 48 hours before the next such session.',
+    why: 'Tendons respond to about 70 % effort and more, held for seconds; leave 48 hours before the next such session.',
     source: BOHM,
   },
   'edge-holds': {
@@ -169,7 +169,7 @@ export const USUAL_RANGES = {
     amount: { time: [5, 30], repetitions: [3, 10] },
     sets: [1, 5],
     holdS: [3, 10],
-    why: 'Short holds well below the most; fingers recover slowly.',
+    why: 'Short holds well below maximum; fingers recover slowly.',
     source: PRACTICE,
   },
   hangs: {
@@ -183,7 +183,7 @@ export const USUAL_RANGES = {
     label: 'settling',
     amount: { time: [20, 120], breaths: [3, 12], repetitions: [5, 20] },
     sets: [1, 2],
-    why: 'Settling is slow; too short and nothing lets go.',
+    why: 'Cooling down takes time; too short and nothing lets go.',
     source: PRACTICE,
   },
 } as const satisfies Record<string, UsualRange>;

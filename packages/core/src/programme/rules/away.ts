@@ -8,15 +8,15 @@ import { awayOn, movedOrOut } from './free-day.js';
 /** Sessions on days that are kept free. */
 export const onFreeDay: ProgrammeRule = {
   id: 'on-free-day',
-  title: 'On a day without training',
+  title: 'Session on an unavailable day',
   severity: 'mend',
-  why: 'Days of rest or illness are kept free.',
-  source: 'the programme’s own days',
+  why: 'Days of rest or illness stay free.',
+  source: 'the programme’s unavailable days',
   find: (view) =>
     view.sessions.filter(isAhead).flatMap((session) => {
       const away = awayOn(view, session.day);
       if (!away || AWAY_KINDS[away.kind].trains) return [];
-      const text = `${session.sequence?.title ?? 'A session'} lies on a day of “${lowered(AWAY_KINDS[away.kind].label)}”.`;
+      const text = `${session.sequence?.title ?? 'A session'} falls on a day marked “${lowered(AWAY_KINDS[away.kind].label)}”.`;
       return [{ day: session.day, sessionIds: [session.id], text, fix: movedOrOut(view, session, () => true) }];
     }),
 };
@@ -24,10 +24,10 @@ export const onFreeDay: ProgrammeRule = {
 /** What a session needs and is not there: on the way, or at home. */
 export const equipmentThere: ProgrammeRule = {
   id: 'equipment-there',
-  title: 'Something is not there',
+  title: 'Equipment missing',
   severity: 'mend',
-  why: 'What is not in the room cannot be trained with.',
-  source: 'the athlete’s record and the programme’s days away',
+  why: 'You can’t train with equipment that isn’t there.',
+  source: 'the athlete’s record and the programme’s unavailable days',
   find: (view) =>
     view.sessions.filter(isAhead).flatMap((session) => {
       const away = awayOn(view, session.day);
@@ -35,7 +35,7 @@ export const equipmentThere: ProgrammeRule = {
       const there = isAway ? [...ANYWHERE, ...(away.equipment ?? [])] : view.athlete?.equipment;
       const missing = (there && session.load?.equipment.filter((thing) => !there.includes(thing))) ?? [];
       if (missing.length === 0) return [];
-      const text = `${session.sequence?.title ?? 'A session'}: not at hand${isAway ? ' on the way' : ''}, ${missing.join(', ')}.`;
+      const text = `${session.sequence?.title ?? 'A session'}: needs ${missing.join(', ')}, not available${isAway ? ' while travelling' : ''}.`;
       const fix = isAway ? movedOrOut(view, session, (day) => !awayOn(view, day)) : undefined;
       return [{ day: session.day, sessionIds: [session.id], text, fix }];
     }),

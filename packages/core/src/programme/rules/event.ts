@@ -5,14 +5,14 @@ import type { ProgrammeRule } from '../finding.js';
 import { HARD_CLEAR_DAYS, LOADING_CLEAR_DAYS, weekToward } from '../toward-event.js';
 import { movedOrOut } from './free-day.js';
 
-const SOURCE = 'Bosquet et al. 2007, Med Sci Sports Exerc 39:1358–65; customary among coaches';
+const SOURCE = 'Bosquet et al. 2007, Med Sci Sports Exerc 39:1358–65; common practice among coaches';
 
 /** Load too near the event. */
 export const beforeEvent: ProgrammeRule = {
   id: 'before-event',
-  title: 'Too near the event',
+  title: 'Hard work too close to the event',
   severity: 'mend',
-  why: 'What is trained in the last days makes tired and no longer stronger.',
+  why: 'Training in the last days adds fatigue, not strength.',
   source: SOURCE,
   find: (view) => {
     const { event } = view.programme;
@@ -32,9 +32,9 @@ export const beforeEvent: ProgrammeRule = {
 /** An event into which the load runs on. */
 export const taperMissing: ProgrammeRule = {
   id: 'taper-missing',
-  title: 'No easing before the event',
+  title: 'No taper before the event',
   severity: 'look',
-  why: 'One or two weeks of about half the work at the same effort bring out what was built.',
+  why: 'One or two weeks of about half the work at the same effort bring the best result.',
   source: SOURCE,
   find: ({ programme, weeks, today }) => {
     const { event } = programme;
@@ -42,7 +42,7 @@ export const taperMissing: ProgrammeRule = {
     const index = weekToward(programme, event.day);
     const week = weeks[index];
     if (!week || week.kind !== 'build' || !week.sessions.some((each) => each.load?.isLoading && isAhead(each))) return [];
-    const text = `Week ${index + 1} leads to ${event.name} and holds ${week.amountPercent} % of the load.`;
+    const text = `Week ${index + 1} leads up to ${event.name} and has ${week.amountPercent} % of the load.`;
     const taper = usualWeek('taper');
     const fix = {
       label: `Make week ${index + 1} a taper, ${taper.amountPercent} %`,

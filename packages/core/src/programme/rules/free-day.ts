@@ -35,6 +35,6 @@ export function freeDayFor(view: SeenProgramme, session: PlannedSession, suits: 
 export function movedOrOut(view: SeenProgramme, session: PlannedSession, suits: (day: string) => boolean): ProgrammeFix {
   const day = freeDayFor(view, session, suits);
   return day === undefined
-    ? { label: 'Leave it out', edits: [{ kind: 'remove', sessionId: session.id }] }
+    ? { label: 'Remove this session', edits: [{ kind: 'remove', sessionId: session.id }] }
     : { label: `Move it to ${dayWords(day)}`, edits: [{ kind: 'move', sessionId: session.id, day }] };
 }

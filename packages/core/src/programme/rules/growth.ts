@@ -26,12 +26,12 @@ export const growth: ProgrammeRule = {
       const worst = over[0];
       if (!worst) return [];
       const percent = Math.round(100 * (worst.week / worst.usual - 1));
-      const text = `The week of the ${worst.group} is ${percent} % above the usual of the three before; the cap is ${view.method.weeklyGrowthPercent} %.`;
+      const text = `The week’s load on the ${worst.group} is ${percent} % above the average of the three before. The cap is ${view.method.weeklyGrowthPercent} %.`;
       const amountPercent = Math.min(...over.map((room) => lesserAmount(week, room)));
       const fix =
         amountPercent < week.amountPercent
           ? {
-              label: `Make the week ${amountPercent} %`,
+              label: `Set the week to ${amountPercent} %`,
               edits: [{ kind: 'week' as const, index: week.index, week: { kind: week.kind, amountPercent } }],
             }
           : undefined;

@@ -12,7 +12,7 @@ const isHardFor = ({ hard }: Pick<PastLoad, 'hard'>, group: MuscleGroup) => hard
 /** Hard sessions of the same fingers or wrists on days too near. */
 export const spacing: ProgrammeRule = {
   id: 'spacing',
-  title: 'Hard days too close',
+  title: 'Hard days too close together',
   severity: 'mend',
   why: hardSpacing.why,
   source: hardSpacing.source,
@@ -31,7 +31,7 @@ export const spacing: ProgrammeRule = {
       const last = before.findLast((each) => isHardFor(each, group));
       const on = last?.onDay ?? '';
       const when = on === day ? 'twice on one day' : `on ${dayWords(on)} and again on ${dayWords(day)}`;
-      const text = `${capital(group)} work long at ${HARD_PERCENT} % and more ${when}; this method leaves ${view.method.hardSpacingH} h.`;
+      const text = `${capital(group)} work long at ${HARD_PERCENT} % or more ${when}. This method leaves ${view.method.hardSpacingH} h between.`;
       const suits = (to: string) =>
         mine.every((each) => [hoursBefore, hoursAfter].every((hours) => hours(others, to, each) >= view.method.hardSpacingH));
       return [{ day, sessionIds: [session.id], text, fix: movedOrOut(view, session, suits) }];

@@ -9,14 +9,14 @@ export const notCleared: ProgrammeRule = {
   id: 'not-cleared',
   title: 'Not cleared',
   severity: 'stop',
-  why: 'Nothing loads a hand before somebody licensed has looked at it.',
-  source: 'practice of caution and referral',
+  why: 'No loading before a doctor or hand therapist has checked the hand.',
+  source: 'restriction and referral rules',
   find: ({ athlete, sessions, today }) => {
     const barred = athlete && cautionsOn(athlete, today).find(forbidsLoading);
     const ahead = sessions.filter((session) => session.load?.isLoading && isAhead(session));
     const first = ahead[0];
     if (!barred || !first) return [];
-    const text = `${barredWords(barred)}. ${ahead.length === 1 ? 'One session loads' : `${ahead.length} sessions load`} all the same: they wait until a licensed practitioner has cleared it.`;
+    const text = `${barredWords(barred)}. ${ahead.length === 1 ? 'One session loads it' : `${ahead.length} sessions load it`} anyway: move them until a doctor or hand therapist has cleared the hand.`;
     return [{ day: first.day, sessionIds: ahead.map(({ id }) => id), text }];
   },
 };
@@ -24,16 +24,16 @@ export const notCleared: ProgrammeRule = {
 /** Gaps after which levels go back. */
 export const longGap: ProgrammeRule = {
   id: 'long-gap',
-  title: 'A long gap',
+  title: 'Long gap',
   severity: 'look',
-  why: `After ${AWAY_DAYS} days without, a level back is safer than going on.`,
-  source: 'customary among coaches',
+  why: `After ${AWAY_DAYS} days off, going back a level is safer than carrying on.`,
+  source: 'common practice among coaches',
   find: ({ course, sessions }) => {
     const days = course.map(({ onDay }) => onDay);
     return sessions.filter(isAhead).flatMap(({ id, day }) => {
       const before = days.findLast((each) => each < day);
       if (before === undefined || daysBetween(before, day) < AWAY_DAYS || days.indexOf(day) !== days.lastIndexOf(before) + 1) return [];
-      const text = `${daysBetween(before, day)} days without a session before ${dayWords(day)}: each movement begins a level lower then.`;
+      const text = `${daysBetween(before, day)} days without a session before ${dayWords(day)}: each movement restarts a level lower.`;
       return [{ day, sessionIds: [id], text }];
     });
   },
@@ -42,15 +42,15 @@ export const longGap: ProgrammeRule = {
 /** Plans whose sequence is no longer there. */
 export const planRemoved: ProgrammeRule = {
   id: 'plan-removed',
-  title: 'A sequence is gone',
+  title: 'Sequence missing',
   severity: 'mend',
-  why: 'A session without a sequence cannot be led.',
+  why: 'You can’t lead a session without a sequence.',
   source: 'the studio’s sequences',
   find: ({ sessions }) => {
     const ahead = sessions.filter((session) => session.sequence === null && isAhead(session));
     const first = ahead[0];
     if (!first) return [];
-    const text = `${ahead.length === 1 ? 'One session goes' : `${ahead.length} sessions go`} by a sequence that was removed: give the plan another, or bring it back.`;
+    const text = `${ahead.length === 1 ? 'One session uses' : `${ahead.length} sessions use`} a sequence that was removed. Choose another for the plan, or restore it.`;
     return [{ day: first.day, sessionIds: ahead.map(({ id }) => id), text }];
   },
 };

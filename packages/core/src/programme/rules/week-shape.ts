@@ -22,7 +22,7 @@ export const tooMany: ProgrammeRule = {
         {
           day: week.monday,
           sessionIds: mine.map(({ id }) => id),
-          text: `${mine.length} sessions that load; ${method.name} has up to ${most} a week.`,
+          text: `${mine.length} loading sessions. ${method.name} allows up to ${most} a week.`,
         },
       ];
     }),
@@ -33,13 +33,13 @@ export const noRestDay: ProgrammeRule = {
   id: 'no-rest-day',
   title: 'No day without load',
   severity: 'look',
-  why: 'What loads builds on the days without it; moving and stretching are welcome on those.',
-  source: 'customary among coaches',
+  why: 'Tissue builds up on days without load. Movement and stretching are welcome then.',
+  source: 'common practice among coaches',
   find: ({ weeks }) =>
     weeks.flatMap((week) => {
       const days = new Set(loading(week).map(({ day }) => day));
       if (days.size < WEEKDAYS.length || loadingAhead(week).length === 0) return [];
-      return [{ day: week.monday, sessionIds: [], text: 'Every day of this week loads the hands. Leave one that only moves them.' }];
+      return [{ day: week.monday, sessionIds: [], text: 'Every day of this week loads the hands. Keep one for movement only.' }];
     }),
 };
 
@@ -49,10 +49,10 @@ const BUILD_WEEKS = 4;
 /** Building without an easier week. */
 export const easierMissing: ProgrammeRule = {
   id: 'easier-missing',
-  title: 'No easier week',
+  title: 'No deload week',
   severity: 'look',
-  why: 'Tendons and skin catch up in weeks with less; without them trouble comes in the fifth or sixth.',
-  source: 'customary among coaches',
+  why: 'Tendons and skin recover in lighter weeks. Without them, problems often start in week five or six.',
+  source: 'common practice among coaches',
   find: ({ weeks, programme: { weeks: kinds } }) =>
     weeks.flatMap((week) => {
       const run = kinds.slice(0, week.index + 1).reverse();
@@ -60,10 +60,10 @@ export const easierMissing: ProgrammeRule = {
       const built = length < 0 ? run.length : length;
       // Told of once, of the first week too many.
       if (built !== BUILD_WEEKS + 1 || loadingAhead(week).length === 0) return [];
-      const text = `Week ${week.index + 1} would be the ${built}th week of building on end. An easier one, or an event, belongs between.`;
+      const text = `Week ${week.index + 1} would be the ${built}th building week in a row. Put a deload week or an event before it.`;
       const easier = usualWeek('easier');
       const fix = {
-        label: `Make week ${week.index + 1} easier, ${easier.amountPercent} %`,
+        label: `Make week ${week.index + 1} a deload, ${easier.amountPercent} %`,
         edits: [{ kind: 'week' as const, index: week.index, week: easier }],
       };
       return [{ day: week.monday, sessionIds: [], text, fix }];

@@ -64,7 +64,7 @@ const BATCH = 50;
 export function* study(question: StudyQuestion): Generator<number, StudyRow[]> {
   const { movement, methods, athletes, seed, weeks, sessionsPerStep, daysPerStep, sessionsPerWeek, easierEvery } = question;
   const rungs = rungsOf(movement, referencePerson(REFERENCE_BODIES['not stated'], STUDY_DAY));
-  if (rungs.length === 0) throw new RangeError(`${movement.name} has no level that an ordinary person could do.`);
+  if (rungs.length === 0) throw new RangeError(`${movement.name} has no level that an average person could do.`);
   const rows: StudyRow[] = [];
   let done = 0;
   for (const method of methods) {

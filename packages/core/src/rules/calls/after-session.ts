@@ -31,10 +31,10 @@ export const MUCH_OF_IT = 0.75;
 
 const PROPOSED: Record<DiscomfortAdvice, Decision> = { 'go-on': 'go-on', 'hold-level': 'hold', 'ease-or-stop': 'ease' };
 const NEXT_TIME: Record<Decision, string> = {
-  'go-on': 'The next session can go as planned.',
-  hold: 'Stay at this level next time; no harder.',
-  ease: 'Ease the next session: a lower level, or less of it.',
-  rest: 'Leave a day more before the next session.',
+  'go-on': 'The next session can go ahead as planned.',
+  hold: 'Keep this level next time; no harder.',
+  ease: 'Make the next session easier: a lower level, or less of it.',
+  rest: 'Leave an extra day before the next session.',
 };
 
 /**
@@ -52,7 +52,7 @@ export function callAfter(outcome: SessionOutcome): AfterSession {
 }
 
 /** A day more is no answer to a hand that went numb. */
-const UNTIL_CLEARED = 'Nothing loads that hand before it is cleared.';
+const UNTIL_CLEARED = 'No load on that hand until it is cleared.';
 const BY_MORNING: Record<MorningAdvice, Decision> = { 'go-on': 'go-on', hold: 'hold', 'step-back': 'ease', refer: 'rest' };
 
 function callByFeel({ ending, completion, maxDiscomfort, discomfortPolicy }: SessionOutcome): AfterSession {
@@ -65,7 +65,7 @@ function callByFeel({ ending, completion, maxDiscomfort, discomfortPolicy }: Ses
 }
 
 function toldOf(score: number | null, policy: DiscomfortPolicy): string {
-  if (score === null) return 'Nobody told of discomfort.';
-  const allowed = policy === 'none' && score > 0 ? ', where the method allows none' : '';
-  return `Discomfort ${score} of 10 at most${allowed}.`;
+  if (score === null) return 'No discomfort was recorded.';
+  const allowed = policy === 'none' && score > 0 ? ', and this method allows none' : '';
+  return `Peak discomfort ${score} of 10${allowed}.`;
 }

@@ -44,7 +44,7 @@ function heldWords({ standings, lookup }: CallScene, { id }: CallSession): strin
   const names = [...new Set(held.map(({ movementId }) => lowered(lookup(movementId)?.name ?? movementId)))];
   if (names.length === 0) return '';
   const more = names.length - NAMED;
-  return ` It is about ${names.slice(0, NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}.`;
+  return ` This concerns ${names.slice(0, NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}.`;
 }
 
 const feltWords = ({ completion, maxDiscomfort, exertion }: CallSession): string =>
@@ -56,7 +56,7 @@ const feltWords = ({ completion, maxDiscomfort, exertion }: CallSession): string
 
 const less = ({ coming }: CallScene): CallOption => ({
   id: 'less',
-  words: `${EASED_PERCENT} % of all that loads, from the next session on`,
+  words: `Cut all loading work to ${EASED_PERCENT} %, starting with the next session`,
   effect: effectOf(
     coming.flatMap((plan) => {
       const edits = plan.sequence.blocks.flatMap(({ id, phase, dose }): Edit[] => {
@@ -80,7 +80,7 @@ export function stayAt(blocks: readonly ComingBlock[]): CallOption {
   });
   return {
     id: 'stay',
-    words: pinned.length > 0 ? 'Once more as it was: nothing grows by itself' : 'Once more as it is',
+    words: pinned.length > 0 ? 'Repeat the last dose; no automatic increase' : 'Repeat unchanged',
     effect: effectOf(pinned),
   };
 }

@@ -3,9 +3,9 @@ import type { Call } from './call.js';
 /** How a coach answers a call. */
 export const ANSWERS = {
   accepted: 'Accepted',
-  changed: 'Accepted otherwise',
+  changed: 'Accepted with changes',
   declined: 'Declined',
-  'taken back': 'Taken back',
+  'taken back': 'Undone',
 } as const;
 /** How a coach answered a call. */
 export type CallAnswerKind = keyof typeof ANSWERS;

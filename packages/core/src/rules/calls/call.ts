@@ -4,13 +4,13 @@ import type { Hand } from '../../vocabulary/hands.js';
 
 /** What may be proposed for an athlete, the gravest first. */
 export const CALLS = {
-  refer: { label: 'Refer', words: 'to a licensed practitioner; nothing loads until it is cleared' },
-  rest: { label: 'Rest', words: 'days more before the next loading session' },
-  ease: { label: 'Ease', words: 'a level back, or less of it' },
+  refer: { label: 'Refer', words: 'to a doctor or hand therapist; no load until cleared' },
+  rest: { label: 'Rest', words: 'extra days before the next loading session' },
+  ease: { label: 'Ease', words: 'go back a level, or do less' },
   swap: { label: 'Swap', words: 'another movement for the same purpose' },
-  'measure again': { label: 'Measure', words: 'what is known is old, or does not fit' },
-  hold: { label: 'Hold', words: 'stay at what it is' },
-  progress: { label: 'Progress', words: 'more of it, or the next level' },
+  'measure again': { label: 'Measure', words: 'known values are old or don’t fit' },
+  hold: { label: 'Hold', words: 'stay at the current level' },
+  progress: { label: 'Progress', words: 'do more, or the next level' },
 } as const;
 /** A kind of call. */
 export type CallKind = keyof typeof CALLS;

@@ -61,8 +61,8 @@ export function sessionsOf(standings: readonly LevelStanding[]): CallEvidence[] 
 function doneWords({ sets, amount, unit, effortPercent, isWhole, discomfort, exertion, formFaults }: WorkDone): string {
   const dose = `${Math.max(1, sets)}x${amount}${UNIT_LETTERS[unit]}${effortPercent === null ? '' : ` @${effortPercent}%`}`;
   const felt = [
-    ...(isWhole ? [] : ['not all of it']),
-    discomfort === null ? 'nobody told how it felt' : `discomfort ${discomfort}`,
+    ...(isWhole ? [] : ['not completed']),
+    discomfort === null ? 'no rating' : `discomfort ${discomfort}`,
     ...(exertion === null ? [] : [`exertion ${exertion}`]),
     ...formFaults.map(lowered),
   ];

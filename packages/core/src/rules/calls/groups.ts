@@ -26,10 +26,10 @@ export function groupWords({ calls }: CallGroup): string {
   const [first, ...others] = calls;
   if (others.length === 0) return first.why;
   const of = counted(calls.length, 'movement');
-  if (first.kind === 'progress') return `${of} went clean: ready for more.`;
-  if (first.cause === 'away') return `${AWAY_DAYS} days and more without: ${CALLS.ease.words}, for ${of}.`;
-  if (first.cause === 'morning') return `A worse morning after: ${CALLS.ease.words}, for ${of}.`;
-  if (first.cause === 'form' && first.kind === 'hold') return `Form gave way in ${of}: once more as they are, set up anew.`;
+  if (first.kind === 'progress') return `${of} done cleanly: ready for more.`;
+  if (first.cause === 'away') return `${AWAY_DAYS} days or more without training: ${CALLS.ease.words}, for ${of}.`;
+  if (first.cause === 'morning') return `A worse next-day check: ${CALLS.ease.words}, for ${of}.`;
+  if (first.cause === 'form' && first.kind === 'hold') return `Form broke down in ${of}: repeat unchanged, with a fresh set-up.`;
   return calls.map(({ why }) => why).join(' ');
 }
 

@@ -46,7 +46,7 @@ export function lessCalls(scene: CallScene): Call[] {
         cause: because === 'hurt' ? `hurts ${movement.id}` : because,
         hands: handsIn(troubled),
         movementId: movement.id,
-        why: `${movement.name}: ${lowered(why)}${isSwap ? ' It was not the first time.' : ''}`,
+        why: `${movement.name}: ${lowered(why)}${isSwap ? ' This isn’t the first time.' : ''}`,
         evidence: sessionsOf(troubled),
         evidenceKey: `${last.sessionId} ${because}`,
         sessionId: because === 'away' ? null : last.sessionId,

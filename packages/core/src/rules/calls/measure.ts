@@ -12,7 +12,7 @@ const ASKED_AGAIN_DAYS = 14;
 /** So many sessions without a single reading ask for one; working value. */
 const UNMEASURED_SESSIONS = 3;
 
-const MEASURE: CallOption = { id: 'measure', words: 'Measure at the next visit', effect: { kind: 'as it is' } };
+const MEASURE: CallOption = { id: 'measure', words: 'Test at the next visit', effect: { kind: 'as it is' } };
 
 /** Readings that are old or missing, and maxima that do not fit what was done. */
 export function measureCalls(question: CallQuestion): Call[] {
@@ -29,8 +29,8 @@ function lateOf({ measuredOn, sessions, today }: CallQuestion): Call[] {
   const late = measuredOn === null ? 0 : Math.floor((days - MEASURE_AGAIN) / ASKED_AGAIN_DAYS);
   const evidence: CallEvidence =
     measuredOn === null
-      ? { of: 'session', sessionId: last.id, onDay: last.onDay, text: 'Trained, and never measured' }
-      : { of: 'readings', onDay: measuredOn, text: 'The last readings' };
+      ? { of: 'session', sessionId: last.id, onDay: last.onDay, text: 'Trained, but never tested' }
+      : { of: 'readings', onDay: measuredOn, text: 'Latest readings' };
   return [
     {
       key: 'measure',
@@ -40,8 +40,8 @@ function lateOf({ measuredOn, sessions, today }: CallQuestion): Call[] {
       movementId: null,
       why:
         measuredOn === null
-          ? `${sessions.length} sessions and not one reading: what is too much is a guess until then.`
-          : `Measured last on ${dayWords(measuredOn)}, ${Math.floor(days / 7)} weeks ago: levels and efforts rest on what was so then.`,
+          ? `${sessions.length} sessions without a single test: load limits are estimates until you test.`
+          : `Last tested on ${dayWords(measuredOn)}, ${Math.floor(days / 7)} weeks ago: levels and effort rely on those values.`,
       evidence: [evidence],
       evidenceKey: `${measuredOn ?? 'never'} ${late}`,
       sessionId: null,
@@ -61,7 +61,7 @@ function misfits({ atOdds }: CallQuestion): Call[] {
       cause: 'measure',
       hands: [hand],
       movementId: null,
-      why: `${capital(action)}, ${hand}: what was tested and what was done do not fit together. A new test tells which of them is so.`,
+      why: `${capital(action)}, ${hand}: the test result and the training don’t match. Test again to find out which is right.`,
       evidence: newest.map(({ onDay, what }) => ({ of: 'readings', onDay, text: what })),
       evidenceKey: newest.map(({ onDay }) => onDay).join(' '),
       sessionId: null,

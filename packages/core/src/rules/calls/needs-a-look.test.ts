@@ -32,15 +32,15 @@ describe('who needs a look', () => {
 
   test.each<[Partial<Looked>, RegExp]>([
     [{ cautions: [{ caution: 'numbness', hand: 'left' }] }, /Numbness or tingling, left hand: unloaded only/],
-    [{ lastSession: { ...SESSION, maxDiscomfort: 6 } }, /Discomfort 6 of 10/],
+    [{ lastSession: { ...SESSION, maxDiscomfort: 6 } }, /discomfort 6 of 10/],
     [{ lastSession: { ...SESSION, morning: { left: 4, right: 0 }, morningBefore: { left: 1, right: 0 } } }, /3 worse than before/],
     [{ lastSession: { ...SESSION, onDay: '2026-05-20' } }, /21 days without a session/],
     [{ lastSession: null }, /no session yet/],
-    [{ askedOn: null }, /to be asked: never asked/],
-    [{ readings: [], measuredOn: null }, /never measured/],
-    [{ readings: grip('2026-03-01', 400, 430), measuredOn: '2026-03-01' }, /last measured 14 weeks ago/],
-    [{ readings: grip('2026-06-01', 300, 430) }, /grip: the left has 30 % less/],
-    [{ readings: [...grip('2026-05-01', 400, 430), ...grip('2026-06-01', 320, 350)] }, /grip, left: 20 % less than before, a real change/],
+    [{ askedOn: null }, /check-in due: no check-in yet/],
+    [{ readings: [], measuredOn: null }, /never tested/],
+    [{ readings: grip('2026-03-01', 400, 430), measuredOn: '2026-03-01' }, /last tested 14 weeks ago/],
+    [{ readings: grip('2026-06-01', 300, 430) }, /grip: left 30 % lower/],
+    [{ readings: [...grip('2026-05-01', 400, 430), ...grip('2026-06-01', 320, 350)] }, /grip, left: 20 % lower than before, a real change/],
   ])('%j: %s', (change, reason) => {
     expect(look(change).reasons[0]).toMatch(reason);
   });
@@ -57,7 +57,7 @@ describe('who needs a look', () => {
 
   test('a name keeps its capitals', () => {
     const cautions = [{ caution: 'numbness', clearedBy: 'Dr Ines Varga', clearedOn: '2026-05-01', clearedUntil: '2026-06-12' }] as const;
-    expect(look({ cautions }).reasons).toEqual([expect.stringMatching(/^to be asked: the clearance by Dr Ines Varga ends on /)]);
+    expect(look({ cautions }).reasons).toEqual([expect.stringMatching(/^check-in due: the clearance by Dr Ines Varga ends on /)]);
   });
 
   test('what may hurt comes before what is only late, however much of that there is', () => {

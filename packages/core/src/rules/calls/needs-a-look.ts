@@ -52,7 +52,7 @@ export const CLASS_THINGS: readonly MeasuredThing[] = [
 /** All reasons beside the first together stay below one. */
 const BESIDE = 1000;
 
-/** Whether somebody of a class needs a look today, and why. @example needsALook({ cautions: [], dominantHand: 'right', askedOn: '2026-06-01', readings: [], measuredOn: null, lastSession: null }, '2026-06-02').reasons → ['never measured', 'no session yet'] */
+/** Whether somebody of a class needs a look today, and why. @example needsALook({ cautions: [], dominantHand: 'right', askedOn: '2026-06-01', readings: [], measuredOn: null, lastSession: null }, '2026-06-02').reasons → ['never tested', 'no session yet'] */
 export function needsALook(who: Looked, today: string): LookReason {
   const found = [...ofCautions(who, today), ...ofSession(who, today), ...ofReadings(who, today)].sort((a, b) => b.weight - a.weight);
   // One grave reason weighs more than many light ones; among equals what comes beside it decides.
@@ -70,7 +70,7 @@ function ofCautions({ cautions, askedOn }: Looked, today: string): Reason[] {
   const due = intakeDue(askedOn, cautions, today);
   return [
     ...barred.map((entry) => ({ weight: WEIGHT.barred, text: barredWords(entry) })),
-    ...(due ? [{ weight: WEIGHT.ask, text: `to be asked: ${lowered(due.why).replace(/\.$/, '')}` }] : []),
+    ...(due ? [{ weight: WEIGHT.ask, text: `check-in due: ${lowered(due.why).replace(/\.$/, '')}` }] : []),
   ];
 }
 
@@ -86,9 +86,9 @@ function ofSession({ lastSession }: Looked, today: string): Reason[] {
 }
 
 function ofReadings({ readings, measuredOn, dominantHand, repeats }: Looked, today: string): Reason[] {
-  if (measuredOn === null) return [{ weight: WEIGHT.measure, text: 'never measured' }];
+  if (measuredOn === null) return [{ weight: WEIGHT.measure, text: 'never tested' }];
   const days = daysBetween(measuredOn, today);
-  const late = days >= MEASURE_AGAIN ? [{ weight: WEIGHT.measure, text: `last measured ${Math.floor(days / 7)} weeks ago` }] : [];
+  const late = days >= MEASURE_AGAIN ? [{ weight: WEIGHT.measure, text: `last tested ${Math.floor(days / 7)} weeks ago` }] : [];
   const compared = CLASS_THINGS.flatMap((thing) => {
     const sets = knownRepeats(repeats, readings, thing);
     return [...lossesOf(readings, thing, sets), ...unevenIn(readings, thing, dominantHand, sets)];
@@ -107,7 +107,7 @@ function lossesOf(readings: readonly Reading[], thing: MeasuredThing, repeats: S
     const { by, isReal } = changeOf(measuredAs(thing), before.value, lastOf(days).value, repeats);
     if (!isReal || by >= 0) return [];
     return [
-      { weight: WEIGHT.lost, text: `${thing.of}, ${hand}: ${Math.round((100 * -by) / before.value)} % less than before, a real change` },
+      { weight: WEIGHT.lost, text: `${thing.of}, ${hand}: ${Math.round((100 * -by) / before.value)} % lower than before, a real change` },
     ];
   });
 }
@@ -116,5 +116,5 @@ function unevenIn(readings: readonly Reading[], thing: MeasuredThing, dominant: 
   const [left, right] = HANDS.map((hand) => latestReading(readings, thing.kind, thing.of, hand)?.value);
   if (left === undefined || right === undefined) return [];
   const { isUneven, lesser, lacksPercent } = sidesOf(measuredAs(thing), { left, right }, dominant, repeats);
-  return isUneven && lesser ? [{ weight: WEIGHT.uneven, text: `${thing.of}: the ${lesser} has ${lacksPercent.toFixed(0)} % less` }] : [];
+  return isUneven && lesser ? [{ weight: WEIGHT.uneven, text: `${thing.of}: ${lesser} ${lacksPercent.toFixed(0)} % lower` }] : [];
 }

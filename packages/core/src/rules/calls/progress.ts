@@ -61,9 +61,9 @@ function callOf(scene: CallScene, changes: readonly [Change, ...Change[]], chanc
       key: `measure ${movement.id}`,
       kind: 'measure again',
       cause: 'unlikely',
-      why: `${movement.name}: ${lowered(why)} And yet ${peopleWords(chance)} would carry that to its end: measure before it grows.`,
+      why: `${movement.name}: ${lowered(why)} But only ${peopleWords(chance)} would complete it: test before you progress.`,
       evidenceKey: last.sessionId,
-      options: [{ id: 'measure', words: 'Measure first, and stay as it is until then', effect: { kind: 'as it is' } }],
+      options: [{ id: 'measure', words: 'Test first; keep the dose until then', effect: { kind: 'as it is' } }],
     };
   }
   const proposed: CallOption = {

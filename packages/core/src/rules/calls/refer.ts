@@ -42,7 +42,7 @@ function ofRecord(entry: RecordedCaution, today: string): Call {
     options: [
       {
         id: 'told',
-        words: 'They know whom to see; free motion only until somebody has cleared it',
+        words: 'The athlete knows whom to see. Free movement only until cleared',
         effect: AS_IT_IS,
       },
     ],
@@ -70,22 +70,22 @@ function ofGrowingPain(hand: Hand, mornings: readonly CallSession[]): Call {
     cause: 'pain that grows',
     hands: [hand],
     movementId: null,
-    why: `${of}: ${scores.toReversed().join(', then ')} of 10 in the mornings after. Pain that grows over a week goes to a licensed practitioner; nothing loads that hand before.`,
+    why: `${of}: ${scores.toReversed().join(', then ')} of 10 in the next-day checks. Pain that grows over a week needs a doctor or hand therapist. No load on that hand until then.`,
     evidence: mornings.map(({ id, onDay }, index) => ({
       of: 'session',
       sessionId: id,
       onDay,
-      text: `The morning after: ${scores[index] ?? 0} of 10`,
+      text: `Next-day check: ${scores[index] ?? 0} of 10`,
     })),
     evidenceKey: newest ?? '',
     sessionId: newest,
     options: [
       {
         id: 'bar',
-        words: `Put it on record: nothing loads the ${HAND_WORDS[hand]} until somebody has cleared it`,
+        words: `Record it as a restriction: no load on the ${HAND_WORDS[hand]} until cleared`,
         effect: { kind: 'bar', hand },
       },
-      { id: 'told', words: 'They know whom to see; nothing is put on record', effect: AS_IT_IS },
+      { id: 'told', words: 'The athlete knows whom to see; record nothing', effect: AS_IT_IS },
     ],
   };
 }

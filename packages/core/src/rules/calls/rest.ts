@@ -32,18 +32,18 @@ export function restCalls({ sessions, coming, today }: CallQuestion): Call[] {
       cause: 'rest',
       hands: HANDS,
       movementId: null,
-      why: `${found.why} Leave a day more before the next session that loads${when}.`,
+      why: `${found.why} Leave an extra day before the next loading session${when}.`,
       evidence: found.on.map(({ id, onDay, text }) => ({ of: 'session', sessionId: id, onDay, text })),
       evidenceKey: last.id,
       sessionId: last.id,
-      options: [later(1), later(2), { id: 'stay', words: 'As it is planned', effect: AS_IT_IS }],
+      options: [later(1), later(2), { id: 'stay', words: 'Keep the plan', effect: AS_IT_IS }],
     },
   ];
 }
 
 const later = (days: 1 | 2): CallOption => ({
   id: `later ${days}`,
-  words: days === 1 ? 'The next session that loads is a day later' : 'The next session that loads is two days later',
+  words: days === 1 ? 'Move the next loading session a day later' : 'Move the next loading session two days later',
   effect: { kind: 'later', days },
 });
 
@@ -56,8 +56,8 @@ function soreMorning({ id, onDay, scores }: CallSession): Found | null {
   const worst = scores === null ? 0 : Math.max(scores.left, scores.right);
   if (worst <= DISCOMFORT_HOLD_MAX) return null;
   return {
-    why: `${worst} of 10 in the morning after the last session.`,
-    on: [{ id, onDay, text: `The morning after: ${worst} of 10` }],
+    why: `${worst} of 10 in the next-day check after the last session.`,
+    on: [{ id, onDay, text: `Next-day check: ${worst} of 10` }],
   };
 }
 
@@ -67,7 +67,7 @@ function tired(sessions: readonly CallSession[]): Found | null {
   const both = [last, before];
   if (!both.every(({ exertion }) => exertion !== null && exertion >= VERY_HARD)) return null;
   return {
-    why: `Exertion ${before.exertion ?? 0} and ${last.exertion ?? 0} of 10 in two sessions one after the other.`,
-    on: both.map(({ id, onDay, exertion }) => ({ id, onDay, text: `Exertion ${exertion ?? 0} of 10` })),
+    why: `Effort (RPE) ${before.exertion ?? 0} and ${last.exertion ?? 0} of 10 in two sessions in a row.`,
+    on: both.map(({ id, onDay, exertion }) => ({ id, onDay, text: `Effort (RPE) ${exertion ?? 0} of 10` })),
   };
 }

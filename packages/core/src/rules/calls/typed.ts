@@ -57,14 +57,14 @@ const isDosed = (edit: Edit): edit is Dosed => edit.kind === 'change' && edit.do
 export function checkTyped({ movementId, levelId, dose, planned, noMore }: TypedDose, typed: Dose, lookup: MovementLookup): Fault[] {
   const movement = lookup(movementId);
   const level = movement && findLevel(movement, levelId);
-  if (!movement || !level) return [{ pointer: '/dose', message: 'is of a level that is no longer there' }];
+  if (!movement || !level) return [{ pointer: '/dose', message: 'is for a level that no longer exists' }];
   const faults = [...under('/dose', checkDose(typed)), ...checkFit(typed, movement, level)];
-  if (typed.sides !== dose.sides) faults.push({ pointer: '/dose/sides', message: 'must keep the hands as they are planned' });
+  if (typed.sides !== dose.sides) faults.push({ pointer: '/dose/sides', message: 'must keep the planned hands' });
   if (!noMore) return faults;
   const more = planned.flatMap((each) => moreIn(typed, each.dose) ?? []);
   // An easier level has a dose of its own: what is proposed at it may be had.
   if (isSome(more) && moreIn(typed, dose) !== null) {
-    faults.push({ pointer: '/dose', message: `asks for ${firstOf(more)} than is planned, and this call may not` });
+    faults.push({ pointer: '/dose', message: `asks for ${firstOf(more)} than planned, which this suggestion doesn’t allow` });
   }
   return faults;
 }
@@ -82,5 +82,5 @@ export function withTypedDose(option: CallOption, typed: Dose, lookup: MovementL
     blockChange({ movementId, ...each }, { movementId, levelId, dose: { ...typed, sides: each.dose.sides } }, lookup),
   );
   const { chance: _chance, ...rest } = option;
-  return { ...rest, effect: { kind: 'blocks', plans }, words: [...new Set(words)].join('; ') || 'As it is' };
+  return { ...rest, effect: { kind: 'blocks', plans }, words: [...new Set(words)].join('; ') || 'Unchanged' };
 }

@@ -33,7 +33,7 @@ function unanswered(view: SessionView, groups: readonly MuscleGroup[], counts: (
     );
     if (isAnswered) return [];
     const stretch = choose(view, (movement, level) => level.load.kind === 'stretch' && movement.trains.includes(group), STRETCH_OF[group]);
-    const text = `${first.movement.name}: the ${group} are strengthened; they are not stretched afterwards, and the ${opposite} do not work.`;
+    const text = `${first.movement.name}: strengthens the ${group}, but nothing stretches them afterwards or works the ${opposite}.`;
     return [{ blockIds: ids(worked), text, fix: adding(view, 'settle', stretch) }];
   });
 }
@@ -47,9 +47,9 @@ const STRETCH_OF: Partial<Record<MuscleGroup, readonly string[]>> = {
 /** Finds muscles of wrist and forearm that are strengthened and neither stretched afterwards nor answered by their opposite. */
 export const antagonistUnanswered: Check = {
   id: 'antagonist-unanswered',
-  title: 'A strengthened muscle without an answer',
+  title: 'Strengthened but not balanced',
   severity: 'mend',
-  why: 'A strengthened muscle is then stretched, or its opposite worked.',
+  why: 'After strengthening a muscle, stretch it or work its opposite.',
   source: PRACTICE,
   find: (view) => unanswered(view, ANSWERED_GROUPS, ({ level }) => level.loading === 'resisted'),
 };

@@ -9,7 +9,7 @@ export const balanceLeftRight: Check = {
   id: 'balance-left-right',
   title: 'Left and right out of balance',
   severity: 'look',
-  why: 'The strong hand does the work of both unless somebody counts.',
+  why: 'Unless someone counts, the stronger hand does the work of both.',
   source: 'endurance doses; working value',
   find: (view) => {
     const { sides } = view.balance;
@@ -19,11 +19,11 @@ export const balanceLeftRight: Check = {
     const hand = heavier === 'first' ? 'left' : 'right';
     const all = Math.max(sides.first, sides.second);
     const one = view.blocks.filter(({ block, account }) => block.dose.sides === hand && account[hand].enduranceDose >= WORTH_SHARING * all);
-    const text = `The ${hand} hand does ${heavier === 'first' ? share(sides.first, sides.second) : share(sides.second, sides.first)} of the work of both.`;
+    const text = `The ${hand} hand does ${heavier === 'first' ? share(sides.first, sides.second) : share(sides.second, sides.first)} of the total work.`;
     // Where the method gives the weaker hand more, what is its own stays its own.
     const meant = view.method.sides === 'weaker first' && view.weaker === hand;
     const edits = givenToBoth(meant ? [] : one);
-    const fix = edits.length ? { label: 'Give both hands the one-sided blocks', edits } : undefined;
+    const fix = edits.length ? { label: 'Do one-sided blocks on both hands', edits } : undefined;
     return [{ blockIds: one.map(({ block }) => block.id), text, fix }];
   },
 };

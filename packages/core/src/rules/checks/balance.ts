@@ -21,7 +21,7 @@ export const balanceOfOpposites: readonly Check[] = PAIR_NAMES.map((name) => {
     id: `balance-${name.split(' : ').join('-')}`,
     title: `${capital(name.replace(' : ', ' and '))} out of balance`,
     severity: 'look',
-    why: 'Opposite muscles that part too far pull a joint off its middle.',
+    why: 'When opposite muscles drift too far apart, they pull the joint off centre.',
     source: 'endurance doses (Frey Law, Avin 2010); band of the method',
     find: (view) => {
       const ratio = must(
@@ -34,7 +34,7 @@ export const balanceOfOpposites: readonly Check[] = PAIR_NAMES.map((name) => {
       const [more, less] = heavier === 'first' ? [first, second] : [second, first];
       const times = heavier === 'first' ? ratio.first / ratio.second : ratio.second / ratio.first;
       const howMuch = Number.isFinite(times) ? `${times.toFixed(1)} × as much as` : 'alone, without';
-      const text = `The ${more} work ${howMuch} the ${less}; this method keeps within ${view.method.balanceBand} : 1.`;
+      const text = `The ${more} work ${howMuch} the ${less}. This method stays within ${view.method.balanceBand} : 1.`;
       const doses = heavier === 'first' ? [ratio.first, ratio.second] : [ratio.second, ratio.first];
       // Who may not load is not offered more of it.
       if (view.athlete?.cautions.some(forbidsLoading)) return [{ blockIds: [], text }];

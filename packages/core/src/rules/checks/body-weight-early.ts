@@ -6,9 +6,9 @@ import { bearsBody, inWarmUp } from './warm-up.js';
 /** Finds body weight on the hands before the free part of the warm-up is over. */
 export const bodyWeightEarly: Check = {
   id: 'body-weight-early',
-  title: 'Body weight early in the warm-up',
+  title: 'Body weight too early in the warm-up',
   severity: 'mend',
-  why: 'Body weight comes last in a warm-up, when free motion and stretches are done.',
+  why: 'In a warm-up, body weight comes last, after free movement and stretches.',
   source: PRACTICE,
   find: ({ blocks }) => {
     // A shake that lets go after hard work is not the free part of a warm-up.
@@ -21,7 +21,7 @@ export const bodyWeightEarly: Check = {
       phase: 'range' as const,
       before: null,
     }));
-    const text = `${firstOf(early).movement.name}: body weight on the hands before the free part of the warm-up is over.`;
+    const text = `${firstOf(early).movement.name}: puts body weight on the hands before the free part of the warm-up is finished.`;
     return [{ blockIds: ids(early), text, fix: { label: 'Move it to the end of the warm-up', edits } }];
   },
 };

@@ -12,11 +12,11 @@ import { type Hand, handsWorking } from '../../vocabulary/hands.js';
 /** Finds efforts, angles and loads over what a recorded caution allows. */
 export const cautionLimit: Check = {
   id: 'caution-limit',
-  title: 'More than a caution allows',
+  title: 'Over a restriction’s limit',
   severity: 'stop',
   stopRule: true,
-  why: 'What a caution asks, and within what somebody was cleared, holds at every level of every movement.',
-  source: 'caution and referral rules',
+  why: 'Restrictions, and the limits of a clearance, apply to every level of every movement.',
+  source: 'restriction and referral rules',
   find: (view) =>
     (view.athlete?.cautions ?? []).flatMap((entry) =>
       view.blocks.flatMap((seen): Observation[] => {
@@ -38,7 +38,7 @@ function sparing(view: SessionView, seen: BlockView, entry: RecordedCaution, han
   const { dose } = seen.block;
   const ended = withoutOpenEnds(dose);
   const isAllowed = seen.forms.every((form) => !brokenBy([entry], hands, { level: form.level, demand: asWorked(seen, form) }));
-  if (ended !== dose && isAllowed) return changing('Give the open set an end', seen, ended);
+  if (ended !== dose && isAllowed) return changing('Set a maximum for the open-ended set', seen, ended);
   return easing(view, seen, (form, asked) => !brokenBy([entry], hands, { ...form, toFailure: goesToFailure(asked) }));
 }
 

@@ -8,6 +8,6 @@ export function checkMutes({ mutes = [] }: Sequence): Fault[] {
     const check = checkNamed(id);
     if (!check) return [{ pointer: `/mutes/${index}/check`, message: `There is no check “${id}”.` }];
     if (!check.stopRule) return [];
-    return [{ pointer: `/mutes/${index}/check`, message: `“${check.title}” is a rule of safety and cannot be muted.` }];
+    return [{ pointer: `/mutes/${index}/check`, message: `“${check.title}” is a safety rule and can’t be muted.` }];
   });
 }

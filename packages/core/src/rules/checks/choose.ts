@@ -128,10 +128,10 @@ export function easing(view: SessionView, { block, movement }: BlockView, holds:
     const form = formOf(view.person, level, dose);
     if (form && holds(form, dose)) {
       const edits: Edit[] = [{ kind: 'change', blockId: block.id, levelId: level.id, dose }];
-      return { label: `Take the level “${level.name}”`, edits };
+      return { label: `Use the level “${level.name}”`, edits };
     }
   }
-  return { label: 'Take it out', edits: [{ kind: 'remove', blockId: block.id }] };
+  return { label: 'Remove this block', edits: [{ kind: 'remove', blockId: block.id }] };
 }
 
 /** The block after this one, to put something in between. */

@@ -7,15 +7,15 @@ export const contractRelax: Check = {
   id: 'contract-relax',
   title: 'No contract–relax stretch',
   severity: 'look',
-  why: 'This method stretches by pushing lightly against the help, then easing further.',
-  source: 'policy of the method',
+  why: 'This method stretches by pushing gently against the resistance, then easing further.',
+  source: 'training method',
   find: (view) => {
     const stretches = view.blocks.filter(({ level }) => level.load.kind === 'stretch');
     const pushes = stretches.some(({ level }) => level.load.kind === 'stretch' && level.load.pushPercent > 0);
     if (view.method.stretching !== 'contract–relax' || stretches.length === 0 || pushes) return [];
     const choice = choose(view, (_movement, { load }) => load.kind === 'stretch' && load.pushPercent > 0);
     const first = firstOf(stretches);
-    const text = `${first.movement.name}: only held; ${view.method.name} pushes against the help before easing further.`;
+    const text = `${first.movement.name}: held only. ${view.method.name} pushes against the resistance first, then eases further.`;
     return [
       {
         blockIds: stretches.map(({ block }) => block.id),

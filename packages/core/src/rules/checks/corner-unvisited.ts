@@ -6,9 +6,9 @@ import { isWhole } from './whole.js';
 /** Finds ends of the long finger muscles that are never visited. */
 export const cornerUnvisited: Check = {
   id: 'corner-unvisited',
-  title: 'A two-joint corner is missing',
+  title: 'A finger-and-wrist position is missing',
   severity: 'look',
-  why: 'The long finger muscles cross wrist and fingers: complete work visits all four of their ends.',
+  why: 'The long finger muscles cross both wrist and fingers. Complete work covers all four end positions.',
   source: PRACTICE,
   find: (view) =>
     !view.method.asksCorners || !isWhole(view)
@@ -16,6 +16,6 @@ export const cornerUnvisited: Check = {
       : unvisitedCorners(view.coverage).map((corner): Observation => {
           const choice = choose(view, ({ corners }) => corners.includes(corner));
           const phase = choice?.level.loading === 'assisted' ? 'range' : 'prepare';
-          return { blockIds: [], text: `Nothing goes to “${corner}”.`, fix: adding(view, phase, choice) };
+          return { blockIds: [], text: `Position “${corner}” is not covered.`, fix: adding(view, phase, choice) };
         }),
 };

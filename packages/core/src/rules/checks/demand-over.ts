@@ -9,10 +9,10 @@ import { HANDS } from '../../vocabulary/hands.js';
 /** Finds levels that ask for more than the own maximum. */
 export const demandOver: Check = {
   id: 'demand-over',
-  title: 'More strength than there is',
+  title: 'Needs more strength than available',
   severity: 'mend',
-  why: 'Above the own maximum a level is not available.',
-  source: 'demand over capacity',
+  why: 'A level above the athlete’s maximum can’t be done.',
+  source: 'demand compared with capacity',
   find: (view) =>
     view.blocks.flatMap((block): Observation[] => {
       if (block.effortPercent <= 100) return [];
@@ -32,9 +32,9 @@ function observationOf(view: SessionView, block: BlockView): Pick<Observation, '
   const hardest = must(demand[hand].efforts[0], 'an action of an effort');
   const muscles = `the ${hand} ${GROUP_OF[hardest.action]}`;
   const name = block.movement.name;
-  if (isKnown(hardest)) return { text: `${name}: ${percent} % of what ${muscles} can.` };
+  if (isKnown(hardest)) return { text: `${name}: needs ${percent} % of the maximum of ${muscles}.` };
   const chance = view.chancesIn(`${hand} ${GROUP_OF[hardest.action]}`).get(block.block.id) ?? 0;
   const doubt: Doubt = { hand, action: hardest.action, chance };
-  const text = `${name}: ${percent} % of what ${muscles} are taken to have, too much for ${peopleWords(1 - chance)}. Measure ${measureWords(doubt)} to know.`;
+  const text = `${name}: needs ${percent} % of the estimated maximum of ${muscles}, too much for ${peopleWords(1 - chance)}. Test ${measureWords(doubt)} to be sure.`;
   return { text, doubt };
 }

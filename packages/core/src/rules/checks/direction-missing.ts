@@ -9,7 +9,7 @@ export const directionMissing: Check = {
   id: 'direction-missing',
   title: 'Only one direction',
   severity: 'mend',
-  why: 'Direction counts: a circle one way does not do the work of the other.',
+  why: 'Direction matters: circling one way doesn’t do the work of the other.',
   source: PRACTICE,
   find: (view) =>
     byMovement(view).flatMap(({ views }): Observation[] => {
@@ -21,12 +21,12 @@ export const directionMissing: Check = {
       );
       if (done.size > 1) return [];
       const missing = directions[done.has('first') ? 1 : 0];
-      const text = `${first.movement.name}: one way only, “${missing}” is missing.`;
+      const text = `${first.movement.name}: one direction only, “${missing}” is missing.`;
       return [
         {
           blockIds: ids(views),
           text,
-          fix: changing('Both directions', first, { ...first.block.dose, directions: 'each' }),
+          fix: changing('Do both directions', first, { ...first.block.dose, directions: 'each' }),
         },
       ];
     }),

@@ -7,9 +7,9 @@ import { isWhole } from './whole.js';
 /** Finds directions of the wrist that are never visited. */
 export const directionUnvisited: Check = {
   id: 'direction-unvisited',
-  title: 'A direction of the wrist is missing',
+  title: 'A wrist direction is missing',
   severity: 'look',
-  why: 'The wrist has four directions; what is never visited is lost first.',
+  why: 'The wrist moves in four directions. You lose first what you never use.',
   source: PRACTICE,
   find: (view) => {
     if (!isWhole(view)) return [];
@@ -19,7 +19,7 @@ export const directionUnvisited: Check = {
         'free.wrist-circles',
         'free.side-sweeps',
       ]);
-      const text = `Nothing takes the wrist toward ${MAIN[direction]}.`;
+      const text = `No block moves the wrist into ${MAIN[direction]}.`;
       return { blockIds: [], text, fix: adding(view, 'prepare', choice) };
     });
   },

@@ -7,13 +7,13 @@ export const doseOutside: Check = {
   id: 'dose-outside',
   title: 'Outside the usual dose',
   severity: 'look',
-  why: 'Usual ranges are where coaches start; depart from them knowingly.',
-  source: 'usual ranges, named with each',
+  why: 'Most coaches start within the usual range. Leave it if you have a reason.',
+  source: 'usual ranges, each with its source',
   find: ({ blocks }) =>
     blocks.flatMap((block): Observation[] => {
       const unusual = unusualInDose(block.block.dose, block.level.dosing);
       if (unusual.length === 0) return [];
-      const fix = changing('Bring it into the usual range', block, usualDose(block.block.dose, block.level.dosing));
+      const fix = changing('Set the usual dose', block, usualDose(block.block.dose, block.level.dosing));
       return [{ blockIds: [block.block.id], text: `${block.movement.name}: ${unusual.join(' ')}`, fix }];
     }),
 };

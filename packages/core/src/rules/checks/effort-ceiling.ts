@@ -8,16 +8,16 @@ import { HANDS } from '../../vocabulary/hands.js';
 /** Finds efforts above the method’s ceiling. */
 export const effortCeiling: Check = {
   id: 'effort-ceiling',
-  title: 'Harder than the method goes',
+  title: 'Harder than the method allows',
   severity: 'mend',
   why: 'The method sets how hard a block may be.',
-  source: 'policy of the method',
+  source: 'training method',
   find: (view) => {
     const { effortCeilingPercent: ceiling, name } = view.method;
     return view.blocks.flatMap((block): Observation[] => {
       if (block.effortPercent <= ceiling + 0.5 || block.effortPercent > 100) return [];
       const { interval, doubt } = hardestOf(block, ceiling);
-      const text = `${block.movement.name}: ${effortWords(block.effortPercent, interval)} effort; ${name} goes to ${ceiling} %.`;
+      const text = `${block.movement.name}: ${effortWords(block.effortPercent, interval)} effort; ${name} allows up to ${ceiling} %.`;
       const fix = lowering(block, ceiling) ?? easing(view, block, ({ demand }) => effortOf(demand) <= ceiling);
       return [{ blockIds: [block.block.id], text, fix, doubt }];
     });

@@ -6,15 +6,15 @@ import { type Check, editsOf, type Observation } from './finding.js';
 /** Finds things that an athlete does not have. */
 export const equipmentMissing: Check = {
   id: 'equipment-missing',
-  title: 'Something is not there',
+  title: 'Equipment missing',
   severity: 'mend',
-  why: 'What is not in the room cannot be trained with.',
+  why: 'You can’t train with equipment that isn’t there.',
   source: 'the athlete’s record',
   find: (view) =>
     view.blocks.flatMap((block): Observation[] => {
       const missing = missingFor(view, block.movement, block.level, block.block.dose);
       if (missing.length === 0) return [];
-      const text = `${block.movement.name}: not at hand, ${missing.join(', ')}.`;
+      const text = `${block.movement.name}: needs ${missing.join(', ')}, which isn’t available.`;
       return [{ blockIds: [block.block.id], text, fix: substitute(view, block) }];
     }),
 };
@@ -35,5 +35,5 @@ function substitute(view: SessionView, block: BlockView) {
   if (!choice) return eased;
   const { movement, level, dose } = choice;
   const edit: Edit = { kind: 'change', blockId: block.block.id, movementId: movement.id, levelId: level.id, dose };
-  return { label: `Take ${movement.name.toLowerCase()} instead`, edits: [edit] };
+  return { label: `Use ${movement.name.toLowerCase()} instead`, edits: [edit] };
 }

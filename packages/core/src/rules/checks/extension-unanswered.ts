@@ -9,7 +9,7 @@ export const extensionUnanswered: Check = {
   id: 'extension-unanswered',
   title: 'Loaded extension without flexion',
   severity: 'mend',
-  why: 'Floor work keeps wrists in loaded extension; flexion and hanging are the counterweight.',
+  why: 'Floor work keeps the wrists in loaded extension. Balance it with flexion and hanging.',
   source: PRACTICE,
   find: (view) => {
     const extended = view.blocks.filter(({ level, visit }) => level.loading === 'planted' && visit.directions.includes('extension'));
@@ -23,7 +23,7 @@ export const extensionUnanswered: Check = {
     const stretch =
       choose(view, (movement) => movement.family === 'settle' && bends(movement), ['settle.long-extensors']) ??
       choose(view, (movement, { loading }) => loading === 'unloaded' && bends(movement), ['free.bending-waves']);
-    const text = `${first.movement.name}: the bent-back wrist is loaded; nothing bends it the other way afterwards.`;
+    const text = `${first.movement.name}: loads the wrist in extension, and no later block flexes it.`;
     return [{ blockIds: ids(extended), text, fix: adding(view, 'settle', stretch) }];
   },
 };

@@ -14,9 +14,9 @@ import { groupsOf, partsOf, type SideGroup } from '../../vocabulary/muscles.js';
 /** Finds muscle groups that do not last to the end of a set. */
 export const failingHold: Check = {
   id: 'failing-hold',
-  title: 'Cannot be held to the end',
+  title: 'Too long to hold',
   severity: 'mend',
-  why: 'What is left of the muscle does not reach: the set breaks down before its end.',
+  why: 'The muscle tires out before the set ends.',
   source: 'Frey-Law, Looft, Heitsman 2012, J Biomech 45:1803–8',
   find: (view) => {
     const failures = [...view.courses]
@@ -33,9 +33,12 @@ export const failingHold: Check = {
       const block = blockOf(view, failure.blockId);
       const { hand, group } = partsOf(key);
       const doubt = doubtOf(view, block, key);
-      const others = doubt && ` So it goes for ${peopleWords(1 - doubt.chance)}: measure ${measureWords(doubt)} to know.`;
+      const others = doubt && ` That applies to ${peopleWords(1 - doubt.chance)}. Test ${measureWords(doubt)} to be sure.`;
       const text = `${block.movement.name}: the ${hand} ${group} ${failureWords(failure)}${others ?? ''}`;
-      const fix = { label: 'Rest, shorten or ease until it holds', edits: () => holdable(view, block, failure.restS) };
+      const fix = {
+        label: 'Add rest, shorten or lower the effort until it can be held',
+        edits: () => holdable(view, block, failure.restS),
+      };
       return [{ blockIds: [failure.blockId], text, fix, doubt }];
     });
   },

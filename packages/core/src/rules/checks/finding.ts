@@ -43,4 +43,4 @@ export interface Check {
 }
 
 /** The source of rules that nobody has measured. */
-export const PRACTICE = 'customary among coaches';
+export const PRACTICE = 'common practice among coaches';

@@ -10,7 +10,7 @@ export const gripUnanswered: Check = {
   id: 'grip-unanswered',
   title: 'Gripping without opening',
   severity: 'mend',
-  why: 'Everyday life grips; opening against resistance is the counterweight.',
+  why: 'Daily life is all gripping. Balance it by opening the hand against resistance.',
   source: PRACTICE,
   find: (view) => {
     const grips = view.blocks.filter(
@@ -25,7 +25,7 @@ export const gripUnanswered: Check = {
     );
     if (opens) return [];
     const opening = choose(view, ({ motions }) => motions.includes('finger spreading'), ['grip.band-opening', 'isometric.finger-spread']);
-    const text = `${first.movement.name}: the hand closes; nothing opens it against resistance.`;
+    const text = `${first.movement.name}: closes the hand, and no block opens it against resistance.`;
     const last = lastOf(grips);
     const phase = last.block.phase === 'prepare' || last.block.phase === 'range' ? 'strength' : last.block.phase;
     return [{ blockIds: ids(grips), text, fix: adding(view, phase, opening, after(view, last)) }];

@@ -20,7 +20,7 @@ export const hardSpacing: Check = {
   id: 'hard-spacing',
   title: 'Hard work again too soon',
   severity: 'mend',
-  why: 'Tendons that worked at 70 % and more need their days before the next such session.',
+  why: 'Tendons that worked at 70 % or more need days to recover before the next such session.',
   source: 'Bohm, Mersmann, Arampatzis 2015, Sports Med Open 1:7; spacing of the method',
   find: (view) =>
     SPACED_GROUPS.flatMap((group): Observation[] => {
@@ -29,7 +29,7 @@ export const hardSpacing: Check = {
       const again = hardGroups(view.efforts).some((key) => partsOf(key).group === group);
       const hard = again ? view.blocks.filter((block) => worksHard(view, block, group)) : [];
       if (hard.length === 0) return [];
-      const text = `${capital(group)} worked long at ${HARD_PERCENT} % and more ${Math.round(hours)} h ago; this method leaves ${view.method.hardSpacingH} h.`;
+      const text = `${capital(group)} worked long at ${HARD_PERCENT} % or more ${Math.round(hours)} h ago. This method leaves ${view.method.hardSpacingH} h between.`;
       const edits = hard.flatMap((block) => softened(view, block));
       return [
         {

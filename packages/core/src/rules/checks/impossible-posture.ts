@@ -5,9 +5,9 @@ import type { Check, Observation } from './finding.js';
 /** Finds postures that the lengths of this body do not allow. */
 export const impossiblePosture: Check = {
   id: 'impossible-posture',
-  title: 'A posture that this body cannot take',
+  title: 'Position not possible',
   severity: 'mend',
-  why: 'Lengths of arms, legs and trunk do not close.',
+  why: 'The lengths of arms, legs and trunk don’t fit this position.',
   source: 'the body model',
   find: (view) =>
     view.efforts.impossible.map(({ blockId, message }): Observation => {

@@ -5,15 +5,15 @@ import { concernsOf } from '../safety/clearance.js';
 /** Finds movements that a caution of their own asks this athlete to leave out. */
 export const leaveOut: Check = {
   id: 'leave-out',
-  title: 'To be left out with a caution',
+  title: 'Leave this movement out',
   severity: 'stop',
   stopRule: true,
-  why: 'The movement’s own caution names this athlete’s condition.',
-  source: 'caution and referral rules',
+  why: 'The movement’s precautions name a condition this athlete has.',
+  source: 'restriction and referral rules',
   find: ({ athlete, blocks }) =>
     blocks.flatMap((view): Observation[] => {
       const { avoid } = concernsOf(view.movement, view.level, athlete?.cautions ?? []);
       if (avoid.length === 0) return [];
-      return [{ blockIds: [view.block.id], text: `${view.movement.name}: ${avoid[0]}`, fix: removing('Take it out', [view]) }];
+      return [{ blockIds: [view.block.id], text: `${view.movement.name}: ${avoid[0]}`, fix: removing('Remove this block', [view]) }];
     }),
 };

@@ -8,9 +8,9 @@ export const LITTLE_SIDE_SHARE = 0.1;
 /** Finds sequences in which ring and little finger get nothing of their own. */
 export const littleSideForgotten: Check = {
   id: 'little-side-forgotten',
-  title: 'The little-finger side is forgotten',
+  title: 'Ring and little finger left out',
   severity: 'look',
-  why: 'Ring and little finger hold what the hand holds; they are rarely trained.',
+  why: 'Ring and little finger do much of the holding and rarely get trained.',
   source: PRACTICE,
   find: (view) => {
     const { digits } = view.balance;

@@ -11,14 +11,14 @@ describe('stretches before strength', () => {
 
   test('are shortened together while each still lasts', () => {
     const fix = fixOf(instead('stretch.flexors', ['range', 'stretch.flexors', 'open', '3x30s L,R']));
-    expect(fix.label).toBe('Shorten: 60 s together');
+    expect(fix.label).toBe('Shorten: 60 s in total');
     expect(editsOf(fix).map(({ kind }) => kind)).toEqual(['change']);
   });
 
   test('lose the last ones where a share of the minute would be too short to matter', () => {
     const many = Array.from({ length: 8 }, (): Line => ['range', 'stretch.flexors', 'open', '1x20s L,R']);
     const fix = fixOf(instead('stretch.flexors', ...many));
-    expect(fix.label).toBe('Leave some out: 60 s together');
+    expect(fix.label).toBe('Remove some: 60 s in total');
     const left = applyEdits(write(instead('stretch.flexors', ...many)), editsOf(fix));
     const stretches = left.blocks.filter(({ movementId }) => movementId === 'stretch.flexors');
     expect(stretches.length).toBeGreaterThan(2);

@@ -7,10 +7,10 @@ import { UNIT_OF } from '../../vocabulary/work.js';
 /** Finds doses counted in another way than the method’s. */
 export const methodDosing: Check = {
   id: 'method-dosing',
-  title: 'Dosed in another way than the method',
+  title: 'Counted differently from the method',
   severity: 'look',
-  why: 'One way of counting through a session keeps attention on the hands.',
-  source: 'policy of the method',
+  why: 'Counting one way through a session keeps attention on the hands.',
+  source: 'training method',
   find: ({ blocks, method }) => {
     if (method.dosing === 'repetitions') return [];
     const other = blocks.flatMap((view) => {
@@ -20,7 +20,7 @@ export const methodDosing: Check = {
     const first = other[0]?.view;
     if (!first) return [];
     const edits = other.map(({ view, dose }): Edit => ({ kind: 'change', blockId: view.block.id, dose }));
-    const text = `${named(other.map(({ view }) => view))}: ${UNIT_OF[first.block.dose.work.kind]}; ${method.name} counts ${UNIT_OF[method.dosing]}.`;
+    const text = `${named(other.map(({ view }) => view))}: in ${UNIT_OF[first.block.dose.work.kind]}; ${method.name} counts ${UNIT_OF[method.dosing]}.`;
     const fix = { label: `Dose by ${UNIT_OF[method.dosing]}`, edits };
     return [{ blockIds: other.map(({ view }) => view.block.id), text, fix }];
   },

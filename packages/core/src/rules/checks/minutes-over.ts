@@ -13,10 +13,10 @@ import { compileTimeline } from '../../timeline/compile-timeline.js';
 /** Finds sequences that take longer than their minutes. */
 export const minutesOver: Check = {
   id: 'minutes-over',
-  title: 'Longer than there is time',
+  title: 'Longer than the time available',
   severity: 'mend',
-  why: 'What is over time is what gets rushed, and it is always the settling.',
-  source: 'the minutes that there are',
+  why: 'What runs over gets rushed, and it’s usually the cool-down.',
+  source: 'the time available',
   find: (view) => {
     const overMs = view.timeline.durationMs - view.sequence.budgetMin * 60_000;
     if (overMs <= 0) return [];
@@ -25,13 +25,13 @@ export const minutesOver: Check = {
     if (edits) return [{ blockIds: [], text, fix: { label: fewerLabel(edits), edits } }];
     const budgetMin = Math.ceil(view.timeline.durationMs / 60_000);
     if (budgetMin > SEQUENCE_LIMITS.budgetMin.max)
-      return [{ blockIds: [], text: `${text} ${SEQUENCE_LIMITS.budgetMin.max} minutes are the most.` }];
-    return [{ blockIds: [], text, fix: { label: `Make it ${budgetMin} minutes`, edits: [{ kind: 'budget', budgetMin }] } }];
+      return [{ blockIds: [], text: `${text} The longest possible is ${SEQUENCE_LIMITS.budgetMin.max} minutes.` }];
+    return [{ blockIds: [], text, fix: { label: `Set the time to ${budgetMin} minutes`, edits: [{ kind: 'budget', budgetMin }] } }];
   },
 };
 
 const fewerLabel = ([first]: readonly Edit[]) =>
-  first?.kind === 'round' ? 'Fewer rounds where there are most' : 'Fewer sets where there are most';
+  first?.kind === 'round' ? 'Cut rounds where there are most' : 'Cut sets where there are most';
 
 /** Sets taken until it is given up. */
 const MOST_TAKEN = 60;

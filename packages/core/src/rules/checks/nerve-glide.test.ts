@@ -25,7 +25,7 @@ describe('glides of a nerve', () => {
   test.each([
     ['1x5 5s tempo3-3 L,R', 'held for 5 s'],
     ['1x5 @30% tempo3-3 L,R', '30 % effort'],
-    ['1x5,1xmax8 tempo3-3 L,R', 'as many as there are'],
+    ['1x5,1xmax8 tempo3-3 L,R', 'as many as possible'],
     ['1x5 tempo0.5-0.5 L,R', 'faster than four seconds'],
   ])('%s is stopped, and brought back to gentle motion', (dose, words) => {
     const question = withDose(dose);

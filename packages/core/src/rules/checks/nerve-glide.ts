@@ -12,18 +12,18 @@ const MOST_PER_MINUTE = 15;
 /** Finds glides of a nerve that are held, pressed, hurried or driven to failure: they are moved through gently or left out. */
 export const nerveGlide: Check = {
   id: 'nerve-glide',
-  title: 'A nerve glide that is not gentle',
+  title: 'Nerve glide too strong',
   severity: 'stop',
   stopRule: true,
-  why: 'A nerve slides; stretched, squeezed or jerked it answers with tingling that may last.',
-  source: 'caution and referral rules',
+  why: 'A nerve needs to slide. Stretching, squeezing or jerking it can cause tingling that lasts.',
+  source: 'restriction and referral rules',
   find: (view) =>
     view.blocks.flatMap((seen): Observation[] => {
       const { block, level, movement, forms } = seen;
       if (!isNerveGlide(level)) return [];
       const harsh = harshness(block.dose, forms);
       if (!harsh) return [];
-      const text = `${movement.name}: ${harsh}. A nerve is moved through slowly, with nothing added.`;
+      const text = `${movement.name}: ${harsh}. Move a nerve slowly and add nothing.`;
       return [{ blockIds: [block.id], text, fix: gently(view, seen) }];
     }),
 };
@@ -33,10 +33,10 @@ export const isNerveGlide = ({ dosing }: Pick<Level, 'dosing'>): boolean => dosi
 
 /** What is not gentle about it, in words; null where all is. */
 function harshness(dose: Dose, forms: readonly BlockForm[]): string | null {
-  if (dose.holdS) return `held for ${dose.holdS} s at its end`;
-  if (dose.effortPercent !== undefined) return `${dose.effortPercent} % effort kept in it`;
-  if (goesToFailure(dose)) return 'as many as there are';
-  return paceOf(forms) > MOST_PER_MINUTE ? 'faster than four seconds there and back' : null;
+  if (dose.holdS) return `held for ${dose.holdS} s at the end`;
+  if (dose.effortPercent !== undefined) return `${dose.effortPercent} % effort throughout`;
+  if (goesToFailure(dose)) return 'as many as possible';
+  return paceOf(forms) > MOST_PER_MINUTE ? 'faster than four seconds per cycle' : null;
 }
 
 const paceOf = (forms: readonly BlockForm[]) =>
@@ -48,5 +48,5 @@ function gently({ person }: SessionView, seen: BlockView): Fix {
   const gentle: Dose = { ...level.dose, sides: block.dose.sides, directions: block.dose.directions };
   const [asked, usual] = [formOf(person, level, block.dose), formOf(person, level, gentle)];
   const hurried = asked && usual ? (paceOf(forms) / paceOf([asked])) * paceOf([usual]) : 0;
-  return hurried > MOST_PER_MINUTE ? removing('Take it out', [seen]) : changing('Take it slowly, as usual', seen, gentle);
+  return hurried > MOST_PER_MINUTE ? removing('Remove this block', [seen]) : changing('Do it slowly, at the usual dose', seen, gentle);
 }

@@ -17,13 +17,13 @@ export const noRelease: Check = {
   id: 'no-release',
   title: 'No release after hard work',
   severity: 'mend',
-  why: 'A shake, a stretch or the opposite motion follows each hard block.',
+  why: 'After each hard block, shake out, stretch or move the opposite way.',
   source: PRACTICE,
   find: (view) =>
     view.blocks.flatMap((block): Observation[] => {
       if (!block.hard || followersOf(view, block).some((next) => letsGoOf(block, next))) return [];
       const shake = choose(view, ({ id }) => id.startsWith('settle.shakes'), ['settle.shakes']);
-      const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % effort, and nothing lets go after it.`;
+      const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % effort, with no release afterwards.`;
       return [{ blockIds: [block.block.id], text, fix: adding(view, block.block.phase, shake, after(view, block)) }];
     }),
 };

@@ -14,8 +14,8 @@ export const notCleared: Check = {
   title: 'Not cleared for loading',
   severity: 'stop',
   stopRule: true,
-  why: 'Only free unloaded motion until a licensed practitioner has cleared it.',
-  source: 'caution and referral rules',
+  why: 'Only free, unloaded movement until a doctor or therapist clears the hand.',
+  source: 'restriction and referral rules',
   find: ({ athlete, blocks }) =>
     (athlete?.cautions ?? []).filter(forbidsLoading).flatMap((entry): Observation[] => {
       const waiting = blocks.filter(({ level, block }) => mustWait(entry, level, handsWorking(block.dose.sides)));
@@ -37,8 +37,8 @@ function sparing(entry: RecordedCaution, waiting: readonly BlockView[]): Fix {
   const out = edits.filter(({ kind }) => kind === 'remove').length;
   const kept = edits.length - out;
   const parts = [
-    kept > 0 && `${counted(kept, 'block')} with the ${free} hand alone`,
-    out > 0 && `take ${counted(out, 'block')} out`,
+    kept > 0 && `do ${counted(kept, 'block')} with the ${free} hand only`,
+    out > 0 && `remove ${counted(out, 'block')}`,
   ].filter(Boolean);
   return { label: capital(parts.join(', ')), edits };
 }

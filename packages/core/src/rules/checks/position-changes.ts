@@ -23,9 +23,9 @@ export const mostChanges = ({ positionChanges }: Pick<Method, 'positionChanges'>
 /** Finds sequences that change between floor, chair and standing too often. */
 export const positionChanges: Check = {
   id: 'position-changes',
-  title: 'Up and down too often',
+  title: 'Too many changes of position',
   severity: 'look',
-  why: 'Seated together, floor together: every change costs ten seconds and the thread.',
+  why: 'Group seated work and floor work: every change costs ten seconds and attention.',
   source: PRACTICE,
   find: (view) => {
     const minutes = Math.max(10, view.timeline.durationMs / 60_000);
@@ -33,7 +33,7 @@ export const positionChanges: Check = {
     const most = mostChanges(view.method, minutes);
     if (changes <= most) return [];
     const sorted = gathered(view);
-    const text = `${changes} changes of position in ${Math.round(minutes)} min; this method has at most ${most}.`;
+    const text = `${changes} changes of position in ${Math.round(minutes)} min. This method has at most ${most}.`;
     if (changesOf(view.sequence, sorted) >= changes) return [{ blockIds: [], text }];
     const edits = sorted.map(({ block }): Edit => ({
       kind: 'move',
@@ -41,7 +41,7 @@ export const positionChanges: Check = {
       phase: block.phase,
       before: null,
     }));
-    return [{ blockIds: [], text, fix: { label: 'Gather each place within its phase', edits } }];
+    return [{ blockIds: [], text, fix: { label: 'Group each position within its phase', edits } }];
   },
 };
 

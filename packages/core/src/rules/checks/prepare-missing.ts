@@ -8,13 +8,13 @@ export const prepareMissing: Check = {
   id: 'prepare-missing',
   title: 'No warm-up before load',
   severity: 'mend',
-  why: 'Circulation and free motion come first.',
+  why: 'Start with circulation and free movement.',
   source: PRACTICE,
   find: (view) => {
     const loaded = view.blocks.filter(loads);
     if (loaded.length === 0 || view.blocks.some(({ block }) => block.phase === 'prepare')) return [];
     const free = choose(view, ({ family }, { loading }) => family === 'free-motion' && loading === 'unloaded', ['free.wrist-circles']);
-    const text = 'It begins with load: there is no block in the phase prepare.';
+    const text = 'The sequence starts with load and has no warm-up.';
     return [{ blockIds: [firstOf(loaded).block.id], text, fix: adding(view, 'prepare', free) }];
   },
 };

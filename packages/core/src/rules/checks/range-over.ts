@@ -6,9 +6,9 @@ import { HANDS } from '../../vocabulary/hands.js';
 /** Finds angles beyond the range that there is. */
 export const rangeOver: Check = {
   id: 'range-over',
-  title: 'More range than there is',
+  title: 'Needs more range than available',
   severity: 'mend',
-  why: 'Loading a range that is not there is where trouble starts.',
+  why: 'Loading a range the wrist doesn’t have is how trouble starts.',
   source: PRACTICE,
   find: (view) =>
     view.blocks.flatMap((block): Observation[] => {
@@ -22,7 +22,7 @@ export const rangeOver: Check = {
       if (!past) return [];
       const { hand, angle } = past;
       const { deg, rangeDeg, rangeSource, motion } = angle;
-      const text = `${block.movement.name}: the ${hand} wrist goes to ${Math.round(deg)}° of ${motion.replace('wrist ', '')}; with help it reaches ${Math.round(rangeDeg)}° (${rangeSource}).`;
+      const text = `${block.movement.name}: takes the ${hand} wrist to ${Math.round(deg)}° of ${motion.replace('wrist ', '')}. Its passive range is ${Math.round(rangeDeg)}° (${rangeSource}).`;
       return [{ blockIds: [block.block.id], text, fix: easing(view, block, ({ demand }) => !isPastRange(demand)) }];
     }),
 };

@@ -9,9 +9,9 @@ import { loads } from './warm-up.js';
 /** Finds ranges that are loaded before they were moved freely. */
 export const rangeUnprepared: Check = {
   id: 'range-unprepared',
-  title: 'Loaded before it was moved freely',
+  title: 'Loaded before moving freely',
   severity: 'mend',
-  why: 'A range is visited unloaded before it is loaded.',
+  why: 'Move through a range without load before you load it.',
   source: PRACTICE,
   find: (view) =>
     MAIN_DIRECTIONS.flatMap((direction): Observation[] => {
@@ -19,7 +19,7 @@ export const rangeUnprepared: Check = {
       if (!first) return [];
       const free = view.blocks.filter((block) => isFree(block) && block.visit.directions.includes(direction));
       if (free.some(({ index }) => index < first.index)) return [];
-      const text = `${first.movement.name}: ${WORD[direction]} is loaded before the free hand has been there.`;
+      const text = `${first.movement.name}: loads ${WORD[direction]} before the free hand has moved there.`;
       return [{ blockIds: [first.block.id], text, fix: visitFirst(view, direction, free[0]) }];
     }),
 };
@@ -35,7 +35,7 @@ function visitFirst(view: SessionView, direction: Direction, late: BlockView | u
   const before = firstOf(view.blocks).block.id;
   if (late && late.level.loading === 'unloaded') {
     const edits = [{ kind: 'move' as const, blockId: late.block.id, phase: 'prepare' as const, before }];
-    return { label: `Bring ${late.movement.name.toLowerCase()} forward`, edits };
+    return { label: `Move ${late.movement.name.toLowerCase()} earlier`, edits };
   }
   const named = direction === 'flexion' || direction === 'extension' ? 'flexion' : 'deviation';
   const wanted = choose(

@@ -9,9 +9,9 @@ const HARD_REST_S = 30;
 /** Finds hard sets without rest between them. */
 export const restShort: Check = {
   id: 'rest-short',
-  title: 'Hard sets without rest',
+  title: 'Hard sets without enough rest',
   severity: 'look',
-  why: 'Quality ends a set; it comes back with rest.',
+  why: 'A set ends when quality drops, and rest brings quality back.',
   source: PRACTICE,
   find: (view) =>
     view.blocks.flatMap((block): Observation[] => {
@@ -19,7 +19,7 @@ export const restShort: Check = {
       const shortest = shortestRest(view, block);
       if (!shortest || shortest.restS >= HARD_REST_S) return [];
       const between = shortest.ofRound ? 'rounds' : 'sets';
-      const text = `${block.movement.name}: ${Math.round(shortest.restS)} s between ${between} at ${Math.round(block.effortPercent)} %.`;
+      const text = `${block.movement.name}: ${Math.round(shortest.restS)} s between ${between} at ${Math.round(block.effortPercent)} % effort.`;
       return [{ blockIds: [block.block.id], text, fix: rested(view, block, shortest) }];
     }),
 };

@@ -6,16 +6,16 @@ import { loads } from './warm-up.js';
 /** Finds sessions that end on load. */
 export const settleMissing: Check = {
   id: 'settle-missing',
-  title: 'No settling at the end',
+  title: 'No cool-down',
   severity: 'mend',
-  why: 'Shakes, long easy stretches and quiet breathing end a session.',
+  why: 'End with shaking out, long easy stretches and quiet breathing.',
   source: PRACTICE,
   find: (view) => {
     const loaded = view.blocks.filter(loads);
     if (loaded.length === 0 || view.blocks.some(({ block }) => block.phase === 'settle')) return [];
     const wanted = view.method.afterCare === 'warmth' ? ['settle.warm-hands', 'settle.shakes'] : ['settle.shakes'];
     const settle = choose(view, ({ family }, { loading }) => family === 'settle' && loading === 'unloaded', wanted);
-    const text = 'It ends with load: there is no block in the phase settle.';
+    const text = 'The sequence ends with load and has no cool-down.';
     return [{ blockIds: [lastOf(loaded).block.id], text, fix: adding(view, 'settle', settle) }];
   },
 };

@@ -10,7 +10,7 @@ export const sideMissing: Check = {
   id: 'side-missing',
   title: 'Only one hand works',
   severity: 'mend',
-  why: 'A hand that is left out falls behind without anybody deciding it.',
+  why: 'A hand that is left out falls behind without anyone deciding it.',
   source: PRACTICE,
   find: (view) =>
     byMovement(view).flatMap(({ views, workS }): Observation[] => {
@@ -18,7 +18,7 @@ export const sideMissing: Check = {
       const first = firstOf(views);
       if (!missing) return [];
       const plan = bothWays(first.movement);
-      const text = `${first.movement.name}: the ${missing} hand is left out.`;
+      const text = `${first.movement.name}: leaves out the ${missing} hand.`;
       const fix = plan && changing(`Add the ${missing} hand`, first, { ...first.block.dose, sides: plan });
       return [{ blockIds: ids(views), text, fix }];
     }),

@@ -12,10 +12,10 @@ function swapped(sides: SidePlan): SidePlan {
 /** Finds blocks in which the stronger hand goes first, where the method lets the weaker one begin. */
 export const sideOrder: Check = {
   id: 'side-order',
-  title: 'The stronger hand goes first',
+  title: 'Stronger hand goes first',
   severity: 'look',
   why: 'The weaker side sets the dose, so it goes first.',
-  source: 'policy of the method',
+  source: 'training method',
   find: ({ blocks, method, weaker }) => {
     if (method.sides !== 'weaker first' || !weaker) return [];
     const wrong = `${otherHand(weaker)}-then-${weaker}`;
@@ -29,6 +29,6 @@ export const sideOrder: Check = {
       dose: { ...block.dose, sides: swapped(block.dose.sides) },
     }));
     const text = `${named(concerned)}: the stronger hand goes first.`;
-    return [{ blockIds: ids(concerned), text, fix: { label: `Begin with the ${weaker} hand`, edits } }];
+    return [{ blockIds: ids(concerned), text, fix: { label: `Start with the ${weaker} hand`, edits } }];
   },
 };

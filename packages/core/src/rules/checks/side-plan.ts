@@ -6,10 +6,10 @@ import type { Edit } from '../../model/edits.js';
 /** Finds blocks whose hands work in another way than the method’s. */
 export const sidePlan: Check = {
   id: 'side-plan',
-  title: 'Hands in another way than the method',
+  title: 'Hands used differently from the method',
   severity: 'look',
   why: 'The method says whether hands work together or one at a time.',
-  source: 'policy of the method',
+  source: 'training method',
   find: ({ blocks, method }) => {
     if (method.sides !== 'one at a time' && method.sides !== 'together') return [];
     const together = method.sides === 'together';
@@ -28,7 +28,7 @@ export const sidePlan: Check = {
       dose: { ...block.dose, sides: plan },
     }));
     const way = together ? 'both hands together' : 'one hand at a time';
-    const text = `${named(concerned)}: ${together ? 'one hand at a time' : 'both together'}; ${method.name} works ${way}.`;
+    const text = `${named(concerned)}: ${together ? 'one hand at a time' : 'both hands together'}; ${method.name} works ${way}.`;
     return [{ blockIds: ids(concerned), text, fix: { label: way.charAt(0).toUpperCase() + way.slice(1), edits } }];
   },
 };

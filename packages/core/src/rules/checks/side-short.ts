@@ -14,9 +14,9 @@ const SIDE_TOLERANCE = 1.15;
 /** Finds movements of which one hand gets less. */
 export const sideShort: Check = {
   id: 'side-short',
-  title: 'One hand gets less',
+  title: 'One hand does less',
   severity: 'mend',
-  why: 'A count that is lost on one side becomes a difference between hands.',
+  why: 'A lost count on one side turns into a difference between the hands.',
   source: PRACTICE,
   find: (view) =>
     byMovement(view).flatMap(({ views, workS }): Observation[] => {
@@ -31,7 +31,7 @@ export const sideShort: Check = {
       // A block of the short hand’s own takes the dose of the longest one; else the other hand shares what it has alone.
       const dose = { ...most.block.dose, sides: short };
       const takes = alone && unusualInDose(dose, alone.level.dosing).length === 0 && !same(dose, alone.block.dose);
-      const fix = takes ? changing(`As much for the ${short} hand`, alone, dose) : sharing(views, otherHand(short));
+      const fix = takes ? changing(`Do as much on the ${short} hand`, alone, dose) : sharing(views, otherHand(short));
       return [{ blockIds: ids(views), text, fix }];
     }),
 };
@@ -39,7 +39,7 @@ export const sideShort: Check = {
 /** Blocks of one hand alone are done with both. */
 function sharing(views: readonly BlockView[], hand: Hand): Fix | undefined {
   const edits = givenToBoth(views.filter(({ block }) => block.dose.sides === hand));
-  return edits.length > 0 ? { label: `The ${otherHand(hand)} hand too`, edits } : undefined;
+  return edits.length > 0 ? { label: `Do it on the ${otherHand(hand)} hand too`, edits } : undefined;
 }
 
 const wantsMore = ({ method, weaker }: SessionView, hand: Hand) =>

@@ -19,10 +19,10 @@ function isStretchedInRow({ blocks }: SessionView, { index }: BlockView): boolea
 /** Finds strength without its stretch, where the method stretches after each block. */
 export const stretchAfterStrength: Check = {
   id: 'stretch-after-strength',
-  title: 'Strength without its stretch',
+  title: 'No stretch after strength work',
   severity: 'look',
   why: 'This method stretches right after each strength block.',
-  source: 'policy of the method',
+  source: 'training method',
   find: (view) => {
     if (view.method.stretching !== 'after each strength block') return [];
     return view.blocks.flatMap((block): Observation[] => {
@@ -37,7 +37,7 @@ export const stretchAfterStrength: Check = {
         view,
         (movement, level) => level.load.kind === 'stretch' && movement.trains.some((group) => block.movement.trains.includes(group)),
       );
-      const text = `${block.movement.name}: no stretch follows of what was strengthened.`;
+      const text = `${block.movement.name}: no stretch follows for what it strengthens.`;
       return [{ blockIds: [block.block.id], text, fix: adding(view, 'strength', stretch, after(view, block)) }];
     });
   },

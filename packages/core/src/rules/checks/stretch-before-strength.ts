@@ -13,7 +13,7 @@ export const STRETCH_BEFORE_MAX_S = 60;
 /** Finds more than a minute of stretch for a muscle before its strength work. */
 export const stretchBeforeStrength: Check = {
   id: 'stretch-before-strength',
-  title: 'Long stretches before strength',
+  title: 'Long stretches before strength work',
   severity: 'mend',
   why: 'More than a minute of static stretch per muscle lowers strength for a while.',
   source: 'Behm et al. 2016, Appl Physiol Nutr Metab 41:1–11',
@@ -28,10 +28,10 @@ export const stretchBeforeStrength: Check = {
       .sort((a, b) => b.seconds - a.seconds)[0];
     if (!worst) return [];
     const concerned = before.filter(({ movement }) => movement.trains.includes(worst.group));
-    const text = `${Math.round(worst.seconds)} s of stretch for the ${worst.group} before strength; ${STRETCH_BEFORE_MAX_S} s are the most.`;
+    const text = `${Math.round(worst.seconds)} s of stretching for the ${worst.group} before strength work. Keep it to ${STRETCH_BEFORE_MAX_S} s.`;
     const edits = shortened(concerned, worst.group);
     const leaves = edits.some(({ kind }) => kind === 'remove');
-    const label = `${leaves ? 'Leave some out' : 'Shorten'}: ${STRETCH_BEFORE_MAX_S} s together`;
+    const label = `${leaves ? 'Remove some' : 'Shorten'}: ${STRETCH_BEFORE_MAX_S} s in total`;
     const fix: Fix = { label, edits };
     return [{ blockIds: concerned.map(({ block }) => block.id), text, fix }];
   },

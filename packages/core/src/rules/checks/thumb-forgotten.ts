@@ -6,9 +6,9 @@ import { isWhole } from './whole.js';
 /** Finds sequences in which the thumb gets nothing of its own. */
 export const thumbForgotten: Check = {
   id: 'thumb-forgotten',
-  title: 'The thumb is forgotten',
+  title: 'Thumb left out',
   severity: 'look',
-  why: 'The thumb has muscles of its own, and is left out more often than any finger.',
+  why: 'The thumb has its own muscles and is left out more often than any finger.',
   source: PRACTICE,
   find: (view) => {
     if (!isWhole(view) || !isThumbForgotten(view.blocks.map(({ movement }) => movement))) return [];

@@ -6,13 +6,13 @@ export const SESSIONS_A_WEEK = { daily: 14, 'two or three': 3, 'every training d
 /** Finds weeks with more sessions than the method has room for. */
 export const tooOften: Check = {
   id: 'too-often',
-  title: 'More often than the method',
+  title: 'More sessions than the method allows',
   severity: 'look',
-  why: 'Sessions count together: a week has room for so many.',
-  source: 'policy of the method',
+  why: 'Sessions add up: a week has room for only so many.',
+  source: 'training method',
   find: ({ past, now, method }) => {
     const week = past.filter(({ startedAt }) => hoursBetween(startedAt, now) < 7 * 24 && hoursBetween(startedAt, now) >= 0).length;
     const most = SESSIONS_A_WEEK[method.frequency];
-    return week >= most ? [{ blockIds: [], text: `${week} sessions in the last seven days; ${method.name} has up to ${most}.` }] : [];
+    return week >= most ? [{ blockIds: [], text: `${week} sessions in the last seven days. ${method.name} allows up to ${most}.` }] : [];
   },
 };

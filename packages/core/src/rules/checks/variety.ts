@@ -9,23 +9,23 @@ export const REPEATED_SHARE = 0.9;
 /** Finds routines that change or stay against the method. */
 export const variety: Check = {
   id: 'variety',
-  title: 'Routine kept or changed against the method',
+  title: 'Routine differs from the method',
   severity: 'look',
-  why: 'A routine that stays can be measured by; one that rotates keeps attention.',
-  source: 'policy of the method',
+  why: 'A steady routine makes progress measurable; a rotating one keeps attention.',
+  source: 'training method',
   find: ({ past, blocks, method }) => {
     const last = past.slice(-2);
     if (last.length < 2 || blocks.length === 0) return [];
     const shares = last.map(({ movementIds }) => blocks.filter(({ movement }) => movementIds.includes(movement.id)).length / blocks.length);
     if (method.variety === 'rotate' && shares.every((share) => share > REPEATED_SHARE)) {
-      return [{ blockIds: [], text: `The last two sessions had the same movements; ${method.name} rotates them.` }];
+      return [{ blockIds: [], text: `The last two sessions used the same movements. ${method.name} rotates them.` }];
     }
     const changed = method.variety === 'same' && itemAt(shares, 1) < SAME_SHARE;
     return changed
       ? [
           {
             blockIds: [],
-            text: `Most movements are new since the last session; ${method.name} keeps the routine to measure by.`,
+            text: `Most movements are new since the last session. ${method.name} keeps the routine so progress can be measured.`,
           },
         ]
       : [];

@@ -8,7 +8,7 @@ export const warmUpOver: Check = {
   id: 'warm-up-over',
   title: 'Warm-up harder than the training',
   severity: 'mend',
-  why: 'A warm-up ends near the load that training will bring, not above it.',
+  why: 'A warm-up ends near the load of the training, not above it.',
   source: PRACTICE,
   find: (view) => {
     const most = (views: readonly BlockView[]) => Math.max(0, ...views.map(({ effortPercent }) => effortPercent));
@@ -17,7 +17,7 @@ export const warmUpOver: Check = {
     if (training.length === 0) return [];
     return view.blocks.flatMap((block): Observation[] => {
       if (!inWarmUp(block) || isFree(block) || block.effortPercent <= limit * 1.1) return [];
-      const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % effort in the warm-up; the training itself asks ${Math.round(limit)} %.`;
+      const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % effort in the warm-up; the training only needs ${Math.round(limit)} %.`;
       const edits = [{ kind: 'move' as const, blockId: block.block.id, phase: 'load' as const, before: null }];
       return [{ blockIds: [block.block.id], text, fix: { label: 'Move it to load', edits } }];
     });

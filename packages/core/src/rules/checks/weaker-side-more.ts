@@ -35,10 +35,10 @@ function moreFor(view: SessionView, hand: Hand, candidates: readonly BlockView[]
 /** Finds weaker hands that get no more, where the method gives them a stated share. */
 export const weakerSideMore: Check = {
   id: 'weaker-side-more',
-  title: 'The weaker hand gets no more',
+  title: 'Weaker hand gets no extra work',
   severity: 'look',
-  why: 'This method gives the weaker hand a stated share more.',
-  source: 'policy of the method',
+  why: 'This method gives the weaker hand a set share of extra work.',
+  source: 'training method',
   find: (view) => {
     const { weaker, method } = view;
     if (!weaker || method.sides !== 'weaker first' || method.weakerSideRatio <= 1) return [];
@@ -56,9 +56,9 @@ export const weakerSideMore: Check = {
       .filter(({ movement, account }) => movement.sides.includes(weaker) && account[weaker].workS > 0)
       .sort((a, b) => b.account[weaker].workS - a.account[weaker].workS);
     const missingS = method.weakerSideRatio * others - mine;
-    const text = `The ${weaker} hand measures weaker and works ${(mine / others).toFixed(2)} × the other; ${method.name} asks ${method.weakerSideRatio} ×.`;
+    const text = `The ${weaker} hand tests weaker and works ${(mine / others).toFixed(2)} × as much as the other. ${method.name} sets ${method.weakerSideRatio} ×.`;
     const edits = () => moreFor(view, weaker, candidates, missingS);
-    const fix = candidates.length > 0 ? { label: `More sets for the ${weaker} hand`, edits } : undefined;
+    const fix = candidates.length > 0 ? { label: `Add sets for the ${weaker} hand`, edits } : undefined;
     return [{ blockIds: ids(candidates.slice(0, 1)), text, fix }];
   },
 };

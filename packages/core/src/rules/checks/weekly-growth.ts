@@ -51,10 +51,10 @@ export function roomsFor(
 /** Finds weeks that grow faster than tissue follows. */
 export const weeklyGrowth: Check = {
   id: 'weekly-growth',
-  title: 'The week grows too fast',
+  title: 'Weekly load grows too fast',
   severity: 'look',
-  why: 'Tissue follows slowly: too much, too soon is the commonest way into trouble.',
-  source: 'plain cap of the method; the ratio of short to long load is contested (Impellizzeri et al. 2020)',
+  why: 'Tissue adapts slowly. Too much, too soon is the most common way to get hurt.',
+  source: 'fixed cap of the method; the ratio of short to long load is contested (Impellizzeri et al. 2020)',
   find: (view) => {
     const worst = weekRooms(view)
       .map((room) => ({ ...room, now: room.week + ofBothHands(view.account.doses, room.group) }))
@@ -62,7 +62,7 @@ export const weeklyGrowth: Check = {
       .sort((a, b) => b.now / b.usual - a.now / a.usual)[0];
     if (!worst) return [];
     const percent = Math.round(100 * (worst.now / worst.usual - 1));
-    const text = `With this session the week of the ${worst.group} is ${percent} % above the usual of the last three; the cap is ${view.method.weeklyGrowthPercent} %.`;
+    const text = `With this session, the week’s load on the ${worst.group} is ${percent} % above the average of the last three. The cap is ${view.method.weeklyGrowthPercent} %.`;
     return [{ blockIds: [], text }];
   },
 };

@@ -17,26 +17,26 @@ const strokeOf = ({ tempo }: Dose): number => (tempo ? tempo.outS + tempo.backS 
 /** A part of a dose: how it is told, and whether one asks more in it than another. */
 type Part = readonly [words: string, asksMore: (dose: Dose, than: Dose) => boolean];
 const PARTS: readonly Part[] = [
-  ['another kind of work', (dose, than) => UNIT_OF[dose.work.kind] !== UNIT_OF[than.work.kind]],
-  ['more of it all in all', (dose, than) => totalOf(dose) > totalOf(than)],
+  ['a different kind of work', (dose, than) => UNIT_OF[dose.work.kind] !== UNIT_OF[than.work.kind]],
+  ['more work in total', (dose, than) => totalOf(dose) > totalOf(than)],
   ['more in one set', (dose, than) => longestOf(dose) > longestOf(than)],
   // Without an effort that is named, or with a weight beside the level's, nobody has said how much it is: that counts as more.
-  ['no effort named', (dose, than) => dose.effortPercent === undefined && than.effortPercent !== undefined],
+  ['no set effort', (dose, than) => dose.effortPercent === undefined && than.effortPercent !== undefined],
   ['more effort', (dose, than) => (dose.effortPercent ?? 0) > (than.effortPercent ?? 0)],
   ['an open end', (dose, than) => goesToFailure(dose) && !goesToFailure(than)],
   ['a longer hold', (dose, than) => (dose.holdS ?? 0) > (than.holdS ?? 0)],
-  ['another stroke', (dose, than) => (dose.tempo === undefined) !== (than.tempo === undefined)],
-  ['a slower stroke', (dose, than) => strokeOf(dose) > strokeOf(than)],
+  ['a different tempo', (dose, than) => (dose.tempo === undefined) !== (than.tempo === undefined)],
+  ['a slower tempo', (dose, than) => strokeOf(dose) > strokeOf(than)],
   ['a shorter pause', (dose, than) => (dose.pauseS ?? 0) < (than.pauseS ?? 0)],
   ['less rest', (dose, than) => dose.restS < than.restS],
   ['more hands', (dose, than) => handsWorking(dose.sides).some((hand) => !handsWorking(than.sides).includes(hand))],
   ['more directions', (dose, than) => dose.directions !== than.directions && dose.directions === 'each'],
-  ['another weight', (dose, than) => KILOGRAMS.some((name) => (dose.load?.[name] === undefined) !== (than.load?.[name] === undefined))],
+  ['a different weight', (dose, than) => KILOGRAMS.some((name) => (dose.load?.[name] === undefined) !== (than.load?.[name] === undefined))],
   ['more weight', (dose, than) => KILOGRAMS.some((name) => (dose.load?.[name] ?? 0) > (than.load?.[name] ?? 0))],
   // How a hand stands, or how thick a handle is, has no direction that is gentler for everyone.
   ['another set-up', (dose, than) => SET_UP.some((name) => dose.load?.[name] !== than.load?.[name])],
 ];
 const SET_UP = OWN_LOAD_NAMES.filter((name) => !(KILOGRAMS as readonly string[]).includes(name));
 
-/** In what a dose asks for more than another, in words; null where in nothing. @example moreIn(parseDose('2x20s'), parseDose('2x15s')) → 'more of it all in all' */
+/** In what a dose asks for more than another, in words; null where in nothing. @example moreIn(parseDose('2x20s'), parseDose('2x15s')) → 'more work in total' */
 export const moreIn = (dose: Dose, than: Dose): string | null => PARTS.find(([, asksMore]) => asksMore(dose, than))?.[0] ?? null;

@@ -83,7 +83,7 @@ describe('cues by method', () => {
     const soft = cuesFor(plank, level, METHODS['daily-range']);
     expect(straight[0]).toContain('straight');
     expect(soft[0]).toContain('bent');
-    expect(straight[1]).toContain('pads press');
+    expect(straight[1]).toContain('finger pads');
     expect(soft[1]).toContain('even');
     for (const cues of [straight, soft]) expect(cues.filter((cue) => /elbow/i.test(cue))).toHaveLength(1);
   });

@@ -40,7 +40,7 @@ function blockChanges(before: Sequence, after: Sequence, lookup: MovementLookup,
   const is = new Set(after.blocks.map(({ id }) => id));
   const name = (block: Block) => lookup(block.movementId)?.name ?? block.movementId;
   const gone = before.blocks.filter(({ id }) => !is.has(id));
-  const out = gone.length > named ? [`take ${counted(gone.length, 'block')} out`] : gone.map((block) => `take ${lowered(name(block))} out`);
+  const out = gone.length > named ? [`remove ${counted(gone.length, 'block')}`] : gone.map((block) => `remove ${lowered(name(block))}`);
   const changed = after.blocks.flatMap((block) => {
     const old = was.get(block.id)?.block;
     if (!old) return [`add ${lowered(name(block))}, ${levelName(block, lookup)}, ${printDose(block.dose)}`];
@@ -84,7 +84,7 @@ export function doseWords(before: Dose, after: Dose): string {
 /** How much, how hard and with what. */
 function amountChanges(before: Dose, after: Dose): (string | false)[] {
   const amount = (dose: Dose) => printSets(dose).replaceAll(/(?<=\d)x/g, '×');
-  const load = (dose: Dose) => printOwnLoad(dose.load).join(' ') || 'as the level has it';
+  const load = (dose: Dose) => printOwnLoad(dose.load).join(' ') || 'the level’s default';
   return [
     amount(before) !== amount(after) && `${amount(before)} → ${amount(after)}`,
     before.effortPercent !== after.effortPercent &&

@@ -85,9 +85,7 @@ describe('what would answer a finding', () => {
       ['strength', 'grip.pinch-hold', 'light'],
     ];
     const offers = offersOf(viewOf(ask(write(pinch), { athlete: athlete('arthritis', []) })), 'leave-out');
-    expect(offers).toEqual([
-      'Take plate pinch hold out'.replace('plate pinch hold', shippedMovement('grip.pinch-hold')!.name.toLowerCase()),
-    ]);
+    expect(offers).toEqual([`Remove ${shippedMovement('grip.pinch-hold')!.name.toLowerCase()}`]);
   });
 });
 
@@ -106,7 +104,7 @@ describe('what changes, in words', () => {
     const sequence = write(YOGA);
     const [first, second] = sequence.blocks;
     const words = (...edits: Parameters<typeof editWords>[1]) => editWords(sequence, edits, shippedMovement);
-    expect(words({ kind: 'remove', blockId: 'b1' })).toBe('Take wrist circles out');
+    expect(words({ kind: 'remove', blockId: 'b1' })).toBe('Remove wrist circles');
     expect(words({ kind: 'budget', budgetMin: 25 })).toBe('30 → 25 min');
     expect(words({ kind: 'move', blockId: 'b1', phase: 'prepare', before: null })).toBe('Move wrist circles to the end of prepare');
     const shake = { ...second!, id: 'new', movementId: 'settle.shakes', levelId: 'hanging', dose: parseDose('1x30s') };

@@ -61,7 +61,7 @@ function ladderFaults(movement: Movement): Fault[] {
       for (const { from, to } of flatSteps(person, movement)) {
         const index = movement.ladder.indexOf(to.level);
         const pointer = `/ladder/${index}/load`;
-        const message = `${movement.climbs} does not rise: ${show(to.climbed)} ${unit}, and ${show(from.climbed)} ${unit} at the level below (${from.level.name})`;
+        const message = `${movement.climbs} doesn’t increase: ${show(to.climbed)} ${unit}, but ${show(from.climbed)} ${unit} at the level below (${from.level.name})`;
         faults.set(pointer, { pointer, message });
       }
     } catch (error) {

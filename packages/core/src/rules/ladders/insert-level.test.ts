@@ -22,7 +22,7 @@ describe('a level that joins a ladder', () => {
   });
 
   test('that is as hard as another is refused by the same check as everywhere', () => {
-    expect(checkMovement(insertLevel(support, { ...first, id: 'twin' }))[0]!.message).toContain('does not rise');
+    expect(checkMovement(insertLevel(support, { ...first, id: 'twin' }))[0]!.message).toContain('doesn’t increase');
   });
 });
 

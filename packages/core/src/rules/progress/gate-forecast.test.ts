@@ -44,8 +44,8 @@ describe('when a gate is likely passed', () => {
   test.each([
     ['of three sessions', held([10, 15, 20]), 'Not known yet: 3 sessions over 6 days'],
     ['of days that are few', held([10, 12, 14, 16, 18, 20], 1), 'over 5 days'],
-    ['where nothing rose', held([20, 18, 22, 19, 21, 20]), 'Not known: no higher than 6 sessions ago.'],
-    ['where it is there', held([10, 15, 20, 25, 28, 30]), 'Done already.'],
+    ['where nothing rose', held([20, 18, 22, 19, 21, 20]), 'Not known: no progress since 6 sessions ago.'],
+    ['where it is there', held([10, 15, 20, 25, 28, 30]), 'Already done.'],
   ])('%s it is honest', (_, history, why) => {
     const { onDay, why: said } = forecast(history);
     expect(onDay).toBeNull();
@@ -54,7 +54,7 @@ describe('when a gate is likely passed', () => {
 
   test('what would bring it forward is told with the days', () => {
     const { sooner } = forecast(held([10, 12, 11, 14, 13, 16, 18], 6));
-    expect(sooner.map(({ words }) => words)).toEqual(['one session a week more', 'no step back']);
+    expect(sooner.map(({ words }) => words)).toEqual(['one more session a week', 'without steps back']);
     for (const { days } of sooner) expect(days).toBeGreaterThanOrEqual(3);
   });
 });

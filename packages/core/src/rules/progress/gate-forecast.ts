@@ -33,7 +33,7 @@ const FEWEST_SESSIONS = working(
   'Sessions from which a gate is predicted',
   6,
   'sessions',
-  'five steps between them: fewer hold no course',
+  'five steps between them; fewer show no trend',
   [5, 10],
 ).value;
 const FEWEST_DAYS = 14;
@@ -79,28 +79,28 @@ export function gateForecast(
   const days = sessions > 0 ? daysBetween(itemAt(history, 0).onDay, lastOf(history).onDay) : 0;
   if (sessions < FEWEST_SESSIONS || days < FEWEST_DAYS) {
     return none(
-      `Not known yet: ${counted(sessions, 'session')} over ${Math.round(days)} days; ${FEWEST_SESSIONS} over ${FEWEST_DAYS} days tell.`,
+      `Not known yet: ${counted(sessions, 'session')} over ${Math.round(days)} days so far; it takes ${FEWEST_SESSIONS} over ${FEWEST_DAYS} days.`,
     );
   }
   const heights = history.map((done) => heightOf(movement, done, method));
   const goal = movement.ladder.findIndex(({ id }) => id === levelId) + 1;
-  if (lastOf(heights) >= goal) return none('Done already.');
+  if (lastOf(heights) >= goal) return none('Already done.');
   const strides = heights.slice(1).map((height, index): Stride => ({
     rise: height - itemAt(heights, index),
     days: Math.max(1, daysBetween(itemAt(history, index).onDay, itemAt(history, index + 1).onDay)),
   }));
-  if (lastOf(heights) <= itemAt(heights, 0)) return none(`Not known: no higher than ${counted(sessions, 'session')} ago.`);
+  if (lastOf(heights) <= itemAt(heights, 0)) return none(`Not known: no progress since ${counted(sessions, 'session')} ago.`);
   const course = arrivals(strides, goal - lastOf(heights));
   const late = quantile(course, 1 - TAIL);
-  if (late > FURTHEST_DAYS) return none('Not known: in more than one of ten courses it is over a year away.');
+  if (late > FURTHEST_DAYS) return none('Not known: more than one prediction in ten is over a year away.');
   const on = (share: number) => addDays(today, Math.round(quantile(course, share)));
   if (late - quantile(course, TAIL) > WIDEST_DAYS) {
-    return none(`Not known closely: eight of ten courses pass it between ${dayWords(on(TAIL))} and ${dayWords(on(1 - TAIL))}.`);
+    return none(`Too uncertain: eight predictions in ten fall between ${dayWords(on(TAIL))} and ${dayWords(on(1 - TAIL))}.`);
   }
   return {
     levelId,
     ...{ onDay: on(0.5), fromDay: on(TAIL), toDay: on(1 - TAIL) },
-    why: `By the ${sessions} sessions since ${dayWords(itemAt(history, 0).onDay)}: eight of ten courses made of their steps.`,
+    why: `From the ${sessions} sessions since ${dayWords(itemAt(history, 0).onDay)}: eight predictions in ten fall in this range.`,
     sooner: soonerBy(strides, goal - lastOf(heights), quantile(course, 0.5)),
   };
 }
@@ -126,12 +126,12 @@ function soonerBy(strides: readonly Stride[], rise: number, now: number): Sooner
   const fewerDays = aWeek / (aWeek + 1);
   const longest = Math.ceil(DAYS_A_WEEK / aWeek);
   const ways: { words: string; strides: Stride[] }[] = [
-    { words: 'one session a week more', strides: strides.map((each) => ({ ...each, days: Math.max(1, each.days * fewerDays) })) },
+    { words: 'one more session a week', strides: strides.map((each) => ({ ...each, days: Math.max(1, each.days * fewerDays) })) },
     {
       words: `no gap longer than ${counted(longest, 'day')}`,
       strides: strides.map((each) => ({ ...each, days: Math.min(each.days, longest) })),
     },
-    { words: 'no step back', strides: strides.map((each) => ({ ...each, rise: Math.max(0, each.rise) })) },
+    { words: 'without steps back', strides: strides.map((each) => ({ ...each, rise: Math.max(0, each.rise) })) },
   ];
   return ways.flatMap(({ words, strides: other }) => {
     const sooner = Math.round(now - quantile(arrivals(other, rise), 0.5));

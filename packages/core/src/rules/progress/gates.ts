@@ -19,10 +19,10 @@ export interface Gate {
 
 /** Hard, and yet with something left: a perceived exertion up to this passes a gate. */
 export const EXERTION_MOST = working(
-  'Exertion at a gate',
+  'Effort at a gate',
   7,
   'of 10',
-  'very hard and no harder: two or three repetitions are left',
+  'very hard and no harder: two or three repetitions in reserve',
   [6, 8],
 ).value;
 /** Sessions one after the other in which the gate is met (practice: progress). */
@@ -77,22 +77,22 @@ export interface CleanCondition {
 /** All conditions, in the order in which they are told: the first that does not hold gives the reason. */
 export const CLEAN_CONDITIONS: readonly CleanCondition[] = [
   { id: 'all of it', holds: ({ isWhole }) => isWhole, words: () => 'Not all of it was done.' },
-  { id: 'rated', holds: ({ discomfort }) => discomfort !== null, words: () => 'Nobody told how it felt.' },
+  { id: 'rated', holds: ({ discomfort }) => discomfort !== null, words: () => 'No rating was recorded.' },
   {
     id: 'discomfort',
     holds: ({ discomfort }, { discomfort: allowed }) => discomfort !== null && adviseOnDiscomfort(discomfort, allowed) === 'go-on',
     words: ({ discomfort }, { discomfort: allowed }) =>
-      `Discomfort ${discomfort ?? 0} of 10${allowed === 'none' ? ', where the method allows none' : ''}.`,
+      `Discomfort ${discomfort ?? 0} of 10${allowed === 'none' ? ', and this method allows none' : ''}.`,
   },
   {
     id: 'next morning',
     holds: ({ morning }) => morning === null || morning === 'go-on',
-    words: () => 'The morning after asked to hold.',
+    words: () => 'The next-day check says to keep this level.',
   },
   {
     id: 'exertion',
     holds: ({ exertion }) => (exertion ?? 0) <= EXERTION_MOST,
-    words: ({ exertion }) => `Exertion ${exertion ?? 0} of 10.`,
+    words: ({ exertion }) => `Effort (RPE) ${exertion ?? 0} of 10.`,
   },
 ];
 

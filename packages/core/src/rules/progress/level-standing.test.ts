@@ -78,7 +78,7 @@ describe('what comes next', () => {
     expect(paced({ sessionsPerStep: 3 }, done({ daysAgo: 14 }), ...twice).step).toEqual({ kind: 'amount', to: 20 });
     expect(paced({ daysPerStep: 10 }, ...twice)).toMatchObject({
       step: { kind: 'hold' },
-      why: expect.stringContaining('no more than once in 10 days'),
+      why: expect.stringContaining('at most once in 10 days'),
     });
     expect(paced({ daysPerStep: 0 }, done({ daysAgo: 3 }), done({ daysAgo: 2 })).step.kind).toBe('amount');
   });
@@ -86,13 +86,13 @@ describe('what comes next', () => {
   test('no more than once in six days, however often it was clean', () => {
     const often = [5, 4, 3, 2, 1].map((daysAgo) => done({ daysAgo }));
     const { step, why } = standingOf(often, question);
-    expect([step.kind, why]).toEqual(['hold', '2x15s, clean in the last 5 sessions: it grows no more than once in 6 days.']);
+    expect([step.kind, why]).toEqual(['hold', '2x15s, clean in the last 5 sessions: increase at most once in 6 days.']);
     expect(standingOf([done({ daysAgo: 6 }), ...often], question).step.kind).toBe('amount');
   });
 
   test('what it is now is said with what it goes toward', () => {
     expect(standingOf([done({ daysAgo: 7 }), done({ daysAgo: 2 })], question).why).toBe(
-      '2x15s, clean in the last 2 sessions: now 2x20s, toward 2x30s in 2 sessions.',
+      '2x15s, clean in the last 2 sessions: now 2x20s, working toward 2x30s in 2 sessions.',
     );
   });
 
@@ -102,7 +102,7 @@ describe('what comes next', () => {
     const standing = standingOf(at(2, 30), question);
     expect(standing.streak).toBe(2);
     expect(standing.step).toEqual({ kind: 'level up', levelId: rung(2) });
-    expect(standing.why).toBe(`2x30s in 2 sessions: done. Next is “${itemAt(movement.ladder, 2).name}”.`);
+    expect(standing.why).toBe(`2x30s in 2 sessions: done. Next comes “${itemAt(movement.ladder, 2).name}”.`);
   });
 
   test('one session at the gate is one of two', () => {
@@ -132,13 +132,13 @@ describe('what comes next', () => {
   });
 
   test.each([
-    ['not all of it was done', { isWhole: false }, 'Not all of it was done.'],
-    ['nobody told how it felt', { discomfort: null }, 'Nobody told how it felt.'],
+    ['not completed was done', { isWhole: false }, 'Not all of it was done.'],
+    ['no rating', { discomfort: null }, 'No rating was recorded.'],
     ['it ached a little', { discomfort: 3 }, 'Discomfort 3 of 10.'],
-    ['it was at the limit', { exertion: 9 }, 'Exertion 9 of 10.'],
-    ['form gave way', { formFaults: ['Index knuckle lifts'] }, 'Index knuckle lifts. Once more as it is.'],
+    ['it was at the limit', { exertion: 9 }, 'Effort (RPE) 9 of 10.'],
+    ['form gave way', { formFaults: ['Index knuckle lifts'] }, 'Index knuckle lifts. Repeat it unchanged.'],
     ['it ached and form gave way', { discomfort: 3, formFaults: ['Held breath'] }, 'Discomfort 3 of 10. Held breath.'],
-    ['the morning was worse', { morning: 'hold' as const }, 'The morning after asked to hold.'],
+    ['the morning was worse', { morning: 'hold' as const }, 'The next-day check says to keep this level.'],
   ])('it is held where %s', (_what, change, why) => {
     const standing = standingOf([done({ daysAgo: 7 }), done({ daysAgo: 2, ...change })], question);
     expect(standing.step).toEqual({ kind: 'hold' });
@@ -177,7 +177,7 @@ describe('what comes next', () => {
       expect(standingOf([at(5, [KNUCKLE]), at(2, ['Held breath', KNUCKLE])], question)).toMatchObject({
         step: { kind: 'ease' },
         because: 'form',
-        why: 'Index knuckle lifts, 2 sessions in a row: less of it, until it is done without.',
+        why: 'Index knuckle lifts, 2 sessions in a row: do less until it’s pain-free.',
       });
       expect(stepOf(at(5, ['Held breath']), at(2, [KNUCKLE]))).toEqual({ kind: 'hold' });
       expect(stepOf(at(5, [KNUCKLE], rung(2)), at(2, [KNUCKLE]))).toEqual({ kind: 'hold' });
@@ -203,7 +203,7 @@ describe('what comes next', () => {
     ];
     const standing = standingOf(history, question);
     expect(standing.step).toEqual({ kind: 'level down', levelId: rung(1) });
-    expect(standing.why).toBe('Discomfort 6 of 10: back to the last level without, of 1 Jun 2026.');
+    expect(standing.why).toBe('Discomfort 6 of 10: go back to the last pain-free level, from 1 Jun 2026.');
   });
 
   test('where a method allows no discomfort, a three is a flare-up', () => {
@@ -217,7 +217,7 @@ describe('what comes next', () => {
   test('the highest level has nothing above it', () => {
     const top = lastOf(movement.ladder).id;
     const at = (daysAgo: number) => done({ daysAgo, levelId: top, amount: 30 });
-    expect(standingOf([at(4), at(2)], question).why).toContain('it is the highest level');
+    expect(standingOf([at(4), at(2)], question).why).toContain('this is the highest level');
   });
 });
 

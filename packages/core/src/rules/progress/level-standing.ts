@@ -66,7 +66,7 @@ export function standingOf(history: readonly WorkDone[], question: StandingQuest
   const streak = gate ? trailing(history, (done) => done.levelId === last.levelId && meets(gate, done, method)) : 0;
   const judged: Judged = level
     ? stepFrom(history, level, gate, streak, question)
-    : { step: HOLD, because: 'not yet', why: 'This level is no longer on its ladder.' };
+    : { step: HOLD, because: 'not yet', why: 'This level no longer exists.' };
   return { movementId: movement.id, hand: last.hand, levelId: last.levelId, last, gate, streak, ...judged, history };
 }
 
@@ -87,15 +87,15 @@ function stepFrom(history: readonly WorkDone[], level: Level, gate: Gate | null,
     return {
       step: HOLD,
       because: 'barred',
-      why: `Nothing grows for the ${HAND_WORDS[last.hand]} before it is cleared.`,
+      why: `Nothing progresses for the ${HAND_WORDS[last.hand]} until it is cleared.`,
     };
   if (!isClean(last, method)) {
     const unmet = unmetIn(last, method);
     const form = last.formFaults.length > 0 ? [`${capital(formWords(last.formFaults))}.`] : [];
     const reasons = [...(unmet ? [unmet.words(last, method)] : []), ...form].join(' ');
-    return { step: HOLD, because: unmet ? 'unclean' : 'form', why: `${reasons} Once more as it is.` };
+    return { step: HOLD, because: unmet ? 'unclean' : 'form', why: `${reasons} Repeat it unchanged.` };
   }
-  if (!gate) return { step: HOLD, because: 'not yet', why: 'As it is.' };
+  if (!gate) return { step: HOLD, because: 'not yet', why: 'Unchanged.' };
   return moreAfter(history, level, gate, streak, question);
 }
 
@@ -107,7 +107,7 @@ function lessAfter(history: readonly WorkDone[], { id }: Level, { movement, meth
   const hurts = last.discomfort !== null && adviseOnDiscomfort(last.discomfort, method.discomfort) === 'ease-or-stop';
   if (hurts || last.morning === 'step-back' || last.morning === 'refer') {
     const because = hurts ? 'hurt' : 'morning';
-    const told = hurts ? `Discomfort ${last.discomfort} of 10` : 'A worse morning after';
+    const told = hurts ? `Discomfort ${last.discomfort} of 10` : 'A worse next-day check';
     const calm = history
       .slice(0, -1)
       .findLast(
@@ -124,16 +124,16 @@ function lessAfter(history: readonly WorkDone[], { id }: Level, { movement, meth
       return {
         step: { kind: 'level down', levelId: calm.levelId },
         because,
-        why: `${told}: back to the last level without, of ${dayWords(calm.onDay)}.`,
+        why: `${told}: go back to the last pain-free level, from ${dayWords(calm.onDay)}.`,
       };
-    if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: `${told}: a level back.` };
-    return { step: { kind: 'ease' }, because, why: `${told} on the lowest level: less of it, or something else.` };
+    if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: `${told}: go back a level.` };
+    return { step: { kind: 'ease' }, because, why: `${told} on the lowest level: do less of it, or a different movement.` };
   }
   if (away < AWAY_DAYS) return againOutOfForm(history, id);
-  const gap = `${away} days without it`;
+  const gap = `${away} days since the last time`;
   return below
-    ? { step: { kind: 'level down', levelId: below.id }, because: 'away', why: `${gap}: a level back.` }
-    : { step: { kind: 'ease' }, because: 'away', why: `${gap}: begin with less of it.` };
+    ? { step: { kind: 'level down', levelId: below.id }, because: 'away', why: `${gap}: go back a level.` }
+    : { step: { kind: 'ease' }, because: 'away', why: `${gap}: start with less of it.` };
 }
 
 /** A fault that stands in two sessions one after the other is one of the dose, not of the day: less, until it is held in good form (practice: quality ends a set). Working value. */
@@ -146,7 +146,7 @@ function againOutOfForm(history: readonly WorkDone[], levelId: string): Judged |
   return {
     step: { kind: 'ease' },
     because: 'form',
-    why: `${capital(formWords(again))}, ${OUT_OF_FORM} sessions in a row: less of it, until it is done without.`,
+    why: `${capital(formWords(again))}, ${OUT_OF_FORM} sessions in a row: do less until it’s pain-free.`,
   };
 }
 
@@ -164,14 +164,14 @@ function moreAfter(
     sessions === 0 ? 0 : Math.floor(daysBetween(itemAt(history, history.length - sessions).onDay, today));
   /** Why it is too soon after the first of so many sessions; null where it is not. */
   const tooSoon = (sessions: number): string | null =>
-    daysSince(sessions) >= method.daysPerStep ? null : `no more than once in ${method.daysPerStep} days`;
+    daysSince(sessions) >= method.daysPerStep ? null : `at most once in ${method.daysPerStep} days`;
   if (streak >= gate.sessions) {
     const above = neighbourLevel(movement, level.id, 1);
-    if (!above) return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done, and it is the highest level.` };
+    if (!above) return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done, and this is the highest level.` };
     const wait = tooSoon(streak);
-    if (wait !== null) return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done. “${above.name}” is next: ${wait}.` };
+    if (wait !== null) return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done. Next comes “${above.name}”: ${wait}.` };
     const step: Step = { kind: 'level up', levelId: above.id };
-    return { step, because: 'clean', why: `${gateWords(gate)}: done. Next is “${above.name}”.` };
+    return { step, because: 'clean', why: `${gateWords(gate)}: done. Next comes “${above.name}”.` };
   }
   const clean = trailing(history, (done) => isSameDose(done, last) && isClean(done, method));
   const goesOn = nextDose(level, last, gate, method);
@@ -180,15 +180,15 @@ function moreAfter(
     return {
       step: HOLD,
       because: 'not yet',
-      why: `${is}, clean in ${clean} of ${method.sessionsPerStep} sessions: once more before it grows.`,
+      why: `${is}, clean in ${clean} of ${method.sessionsPerStep} sessions: once more before it increases.`,
     };
   }
   const wait = tooSoon(clean);
-  if (wait !== null) return { step: HOLD, because: 'not yet', why: `${is}, clean in the last ${clean} sessions: it grows ${wait}.` };
+  if (wait !== null) return { step: HOLD, because: 'not yet', why: `${is}, clean in the last ${clean} sessions: increase ${wait}.` };
   return {
     step: goesOn,
     because: 'clean',
-    why: `${is}, clean in the last ${clean} sessions: now ${doseWords(last, goesOn)}, toward ${gateWords(gate)}.`,
+    why: `${is}, clean in the last ${clean} sessions: now ${doseWords(last, goesOn)}, working toward ${gateWords(gate)}.`,
   };
 }
 

@@ -30,5 +30,5 @@ export function adviseOnDiscomfort(score: number, allowed: DiscomfortPolicy): Di
 export const DISCOMFORT_WORDS: Record<DiscomfortAdvice, string> = {
   'go-on': 'Go on.',
   'hold-level': 'Stay at this level; no harder today.',
-  'ease-or-stop': 'Ease to a lower level or stop here.',
+  'ease-or-stop': 'Take an easier level or stop here.',
 };

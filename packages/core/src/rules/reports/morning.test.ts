@@ -40,14 +40,14 @@ describe('the morning after', () => {
     expect(callAfter({ ...fine, morning: told(3), morningBefore: null }).proposed).toBe('hold');
     expect(callAfter({ ...fine, morning: told(1), morningBefore: null }).proposed).toBe('go-on');
     expect(callAfter({ ...fine, maxDiscomfort: 6, morning: told(0), morningBefore: null }).proposed).toBe('ease');
-    expect(callAfter({ ...fine, morning: { ...told(0), numb: 'both' }, morningBefore: null }).reason).toContain('have it looked at');
+    expect(callAfter({ ...fine, morning: { ...told(0), numb: 'both' }, morningBefore: null }).reason).toContain('have it checked');
   });
 
   test('a hand that went numb waits for a clearance, not for a day', () => {
     const fine = { ending: 'completed', completion: 1, maxDiscomfort: 9, discomfortPolicy: 'mild' } as const;
     const { proposed, reason } = callAfter({ ...fine, morning: { ...told(0), numb: 'left' }, morningBefore: null });
     expect(proposed).toBe('rest');
-    expect(reason).toMatch(/Nothing loads that hand before it is cleared\.$/);
+    expect(reason).toMatch(/No load on that hand until it is cleared\.$/);
     expect(reason).not.toContain('a day more');
   });
 });

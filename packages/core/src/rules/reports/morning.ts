@@ -24,17 +24,17 @@ export function adviseOnMorning(
   hand: Hand,
 ): { readonly advice: MorningAdvice; readonly text: string } {
   const score = morning[hand];
-  const is = `${capital(HAND_WORDS[hand])} ${score} of 10 the morning after`;
+  const is = `${capital(HAND_WORDS[hand])} ${score} of 10 the next day`;
   if (morning.numb === hand || morning.numb === 'both') {
     return {
       advice: 'refer',
-      text: `${capital(HAND_WORDS[hand])} numb or tingling the morning after: stop, and have it looked at.`,
+      text: `${capital(HAND_WORDS[hand])} numb or tingling the next day: stop, and have it checked.`,
     };
   }
   if (before && score - before[hand] >= WORSE_BY) {
-    return { advice: 'step-back', text: `${is}, ${score - before[hand]} worse than before: step back a level.` };
+    return { advice: 'step-back', text: `${is}, ${score - before[hand]} worse than before: go back a level.` };
   }
-  if (score > DISCOMFORT_HOLD_MAX) return { advice: 'step-back', text: `${is}: ease or leave it out until it is calm.` };
+  if (score > DISCOMFORT_HOLD_MAX) return { advice: 'step-back', text: `${is}: ease off or leave it out until it settles.` };
   if (score > DISCOMFORT_GO_ON_MAX) return { advice: 'hold', text: `${is}: stay at this level.` };
   return { advice: 'go-on', text: `${is}: go on.` };
 }
@@ -42,7 +42,7 @@ export function adviseOnMorning(
 /** The graver of both hands, with what is to be said of it. */
 export function morningOf(morning: Pick<Morning, Hand | 'numb'>, before: MorningScores | null) {
   const [left, right] = HANDS.map((hand) => adviseOnMorning(morning, before, hand));
-  if (!left || !right) throw new Error('Two hands were asked about.');
+  if (!left || !right) throw new Error('Rate both hands.');
   return MORNING_ADVICE.indexOf(right.advice) > MORNING_ADVICE.indexOf(left.advice) ? right : left;
 }
 

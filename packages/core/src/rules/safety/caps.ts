@@ -52,7 +52,7 @@ const hangsBent = ({ load }: WayOfLoading) => load.kind === 'hang' && load.wrist
 const CONTACT_NAMES: Record<Contact, string> = {
   none: 'nothing',
   'open palm': 'the open palm',
-  'raised palm': 'fingers and knuckle line',
+  'raised palm': 'fingers and knuckles',
   fist: 'the fist',
   'back of hand': 'the back of the hand',
   fingertips: 'the fingertips',
@@ -62,14 +62,14 @@ const CONTACT_NAMES: Record<Contact, string> = {
 };
 
 const above = (effortPercent: number, most: number | undefined) =>
-  most !== undefined && effortPercent > most ? `${Math.round(effortPercent)} % effort is above ${most} %` : null;
+  most !== undefined && effortPercent > most ? `${Math.round(effortPercent)} % effort is over the limit of ${most} %` : null;
 
 /** How a level breaks a cap for one hand, in words; null when it does not. */
 export function brokenCap(caps: Caps, level: WayOfLoading, demand: HandDemand, toFailure = false): string | null {
   const broken = brokenByKind(caps, level) ?? brokenByLoad(caps, demand) ?? brokenByEffort(caps, level, demand);
   if (broken) return broken;
   const tires = toFailure && demand.effortPercent >= TIRES_FROM_PERCENT;
-  return caps.noFailure && tires ? 'it goes on until the form fails' : null;
+  return caps.noFailure && tires ? 'it continues until form breaks down' : null;
 }
 /** Below this effort a set ends by itself long before anything fails. */
 const TIRES_FROM_PERCENT = 20;
@@ -77,8 +77,8 @@ const TIRES_FROM_PERCENT = 20;
 function brokenByKind(caps: Caps, level: WayOfLoading): string | null {
   if (caps.noAddedWeight && addsWeight(level)) return 'it adds weight';
   if (caps.noBentWristHang && hangsBent(level)) return 'it hangs on a bent wrist';
-  if (caps.noEndOfRange && atEndOfRange(level)) return 'it goes to the end of the range';
-  if (caps.noCrimp && isCrimped(level)) return 'it crimps the fingers';
+  if (caps.noEndOfRange && atEndOfRange(level)) return 'it goes to end range';
+  if (caps.noCrimp && isCrimped(level)) return 'it uses a crimp grip';
   return caps.contactsOff?.includes(level.contact) ? `it is done on ${CONTACT_NAMES[level.contact]}` : null;
 }
 
@@ -87,10 +87,10 @@ function brokenByLoad({ noBodyWeight, extensionDeg, flexionDeg }: Caps, { loadPe
   const deg = angle && Math.round(angle.deg);
   if (deg === null) return null;
   if (angle?.motion === 'wrist extension' && extensionDeg !== undefined && deg > extensionDeg) {
-    return `${deg}° of extension is above ${extensionDeg}°`;
+    return `${deg}° of extension is over the limit of ${extensionDeg}°`;
   }
   if (angle?.motion === 'wrist flexion' && flexionDeg !== undefined && deg > flexionDeg) {
-    return `${deg}° of flexion is above ${flexionDeg}°`;
+    return `${deg}° of flexion is over the limit of ${flexionDeg}°`;
   }
   return null;
 }
@@ -110,10 +110,10 @@ function brokenByEffort(caps: Caps, level: WayOfLoading, { effortPercent, effort
 const PLAIN: Record<'noBodyWeight' | 'noAddedWeight' | 'noEndOfRange' | 'noBentWristHang' | 'noCrimp' | 'noFailure', string> = {
   noBodyWeight: 'no body weight on the hand',
   noAddedWeight: 'no added weight',
-  noEndOfRange: 'not to the end of the range',
+  noEndOfRange: 'no end range',
   noBentWristHang: 'no hanging on a bent wrist',
-  noCrimp: 'no crimped fingers',
-  noFailure: 'no set until the form fails',
+  noCrimp: 'no crimp grip',
+  noFailure: 'no sets until form breaks down',
 };
 
 /**

@@ -94,7 +94,7 @@ export function checkStopsKept(before: readonly RecordedCaution[], after: readon
   const invented = after.findIndex((entry) => entry.stopped && !before.some((other) => keyOfStop(other) === keyOfStop(entry)));
   const faults = lost.map((entry) => ({
     pointer: '/cautions',
-    message: `must keep “${cautionLabel(entry)}”, which stopped a session: it is lifted by recording who cleared it and when`,
+    message: `must keep “${cautionLabel(entry)}”, which stopped a session. To lift it, record who cleared it and when`,
   }));
   return invented < 0
     ? faults
@@ -102,13 +102,13 @@ export function checkStopsKept(before: readonly RecordedCaution[], after: readon
         ...faults,
         {
           pointer: `/cautions/${invented}/stopped`,
-          message: 'comes from a session that was stopped, and from nowhere else',
+          message: 'can only come from a session that was stopped',
         },
       ];
 }
 
-const STOPPED_ADVICE = 'no loading until a licensed practitioner has looked at it.';
-const RESTED_ADVICE = 'complete rest, free motion included, until a licensed practitioner has looked at it.';
+const STOPPED_ADVICE = 'no loading until a doctor or hand therapist has checked it.';
+const RESTED_ADVICE = 'complete rest, including free movement, until a doctor or hand therapist has checked it.';
 
 /** What a caution is of, without its hand. */
 function whatOf({ caution, stopped, place, symptom, score }: RecordedCaution): string {
@@ -131,13 +131,13 @@ export const barredWords = (entry: RecordedCaution): string =>
 
 /**
  * What a caution asks for, without what it is: “no loading until …”, or who cleared it within which limits.
- * @example askedBy({ caution: 'arthritis' }) → 'no added weight, middle of the range, warm hands first.'
+ * @example askedBy({ caution: 'arthritis' }) → 'no added weight, mid-range only, warm the hands first.'
  */
 export function askedBy(entry: RecordedCaution): string {
   const { caution, place, stopped, clearedOn, clearedUntil } = entry;
   if (clearedOn && CAUTIONS[caution].rule === 'refer') return clearedWords(entry);
   if (caution === 'sore-place') return soreAdvice(place);
-  const lapsed = clearedUntil ? ` The clearance ended on ${dayWords(clearedUntil)}: ask for it anew.` : '';
+  const lapsed = clearedUntil ? ` The clearance ended on ${dayWords(clearedUntil)}. Ask for a new one.` : '';
   const asks = stopped ? (restsHand(entry) ? RESTED_ADVICE : STOPPED_ADVICE) : CAUTIONS[caution].asks;
   return `${asks}${lapsed}`;
 }
@@ -152,7 +152,7 @@ function clearedWords(entry: RecordedCaution): string {
 
 /**
  * What a caution asks for, as it stands on sheets and screens: with its hand and its day, and within which limits it was cleared.
- * @example cautionAdvice({ caution: 'stop-sign', hand: 'left', since: '2026-05-12', stopped: { sessionId: '', sign: 'numbness' } }) → 'Left hand: numbness or tingling, stopped on 12 May 2026: no loading until a licensed practitioner has looked at it.'
+ * @example cautionAdvice({ caution: 'stop-sign', hand: 'left', since: '2026-05-12', stopped: { sessionId: '', sign: 'numbness' } }) → 'Left hand: numbness or tingling, stopped on 12 May 2026: no loading until a doctor or hand therapist has checked it.'
  */
 export function cautionAdvice(entry: RecordedCaution): string {
   const { caution, hand, since, stopped, place, clearedOn } = entry;

@@ -33,7 +33,7 @@ describe('a sign that stopped a session', () => {
     expect(stopsOf(seen([stopped('numbness')], GOOD))).toMatchObject([
       {
         check: { id: 'not-cleared' },
-        text: 'Left hand: numbness or tingling, stopped on 1 Jun 2026: no loading until a licensed practitioner has looked at it.',
+        text: 'Left hand: numbness or tingling, stopped on 1 Jun 2026: no loading until a doctor or hand therapist has checked it.',
       },
     ]);
     expect(stopsOf(seen([{ ...stopped('numbness'), ...cleared }], GOOD))).toEqual([]);
@@ -50,7 +50,7 @@ describe('a sign that stopped a session', () => {
     const lines = [line('grip.ball-squeeze', '2x8 @30% L,R'), line('bearing.palm-support', '1x20s')];
     const view = seen([stopped('numbness')], lines);
     const [stop] = stopsOf(view);
-    expect(stop!.fix!.label).toBe('1 block with the right hand alone, take 1 block out');
+    expect(stop!.fix!.label).toBe('Do 1 block with the right hand only, remove 1 block');
     const mended = applyEdits(view.sequence, editsOf(stop!.fix!));
     expect(mended.blocks.map(({ dose }) => dose.sides)).toEqual(['right']);
   });
@@ -58,7 +58,7 @@ describe('a sign that stopped a session', () => {
   test('of a pop, a swelling or a cold hand rests the hand altogether: free motion waits, too', () => {
     const free: readonly Line[] = [['prepare', 'free.wrist-circles', 'free-fist', '1x4 L']];
     expect(stopsOf(seen([stopped('numbness')], free))).toEqual([]);
-    expect(stopsOf(seen([stopped('pop')], free))[0]!.text).toContain('free motion included');
+    expect(stopsOf(seen([stopped('pop')], free))[0]!.text).toContain('including free movement');
     expect(stopsOf(seen([stopped('pop', 'right')], free))).toEqual([]);
   });
 });
@@ -86,7 +86,9 @@ describe('a clearance', () => {
   const fracture: RecordedCaution = { caution: 'recent-injury', hand: 'left', since: '2026-02-01' };
 
   test('of a healed fracture says so, and nothing of “until cleared”', () => {
-    expect(cautionAdvice(fracture)).toBe('Left hand: After surgery or a fracture: no loading until cleared by the treating practitioner.');
+    expect(cautionAdvice(fracture)).toBe(
+      'Left hand: After surgery or a fracture: no loading until the treating doctor or therapist clears it.',
+    );
     expect(cautionAdvice({ ...fracture, ...cleared })).toBe('Left hand: surgery or fracture, cleared by Dr Amari Voss on 5 Jun 2026.');
     expect(advicesOf([{ ...fracture, ...cleared }])).toEqual([]);
   });
@@ -105,11 +107,11 @@ describe('a clearance', () => {
     );
     expect(advicesOf([limited])).toMatchObject([{ forbids: false }]);
     const said = (entry: RecordedCaution, ...lines: Line[]) => stopsOf(seen([entry], lines)).map(({ text }) => text);
-    expect(said(limited, line('isometric.flexion', '1x4 @70% 4s L,R'))[0]).toContain('70 % effort is above 40 %');
+    expect(said(limited, line('isometric.flexion', '1x4 @70% 4s L,R'))[0]).toContain('70 % effort is over the limit of 40 %');
     expect(said(limited, line('isometric.flexion', '1x4 @40% 4s L,R'))).toEqual([]);
     expect(said(limited, line('bearing.palm-support', '1x10s'))[0]).toContain('it puts weight on the hand');
     const onlyAngle = { ...limited, within: { extensionDeg: 60 } };
-    expect(said(onlyAngle, line('stretch.flexors', '1x20s L,R'))[0]).toMatch(/° of extension is above 60°/);
+    expect(said(onlyAngle, line('stretch.flexors', '1x20s L,R'))[0]).toMatch(/° of extension is over the limit of 60°/);
     expect(said(onlyAngle, line('stretch.flexors', '1x20s R'))).toEqual([]);
   });
 

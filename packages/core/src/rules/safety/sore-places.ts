@@ -63,7 +63,7 @@ const MEDIUM = 60;
  */
 export const SORE_RULES: Readonly<Record<SoreGroup, SoreRule>> = {
   finger: {
-    advice: 'no fingertip support and no small edges; close the hand gently, open it against a band.',
+    advice: 'no fingertip supports, no small edges. Close the hand gently; open it against a band.',
     some: { gripEffortPercent: MEDIUM, noCrimp: true },
     much: { gripEffortPercent: GENTLE, noCrimp: true, contactsOff: ['fingertips', 'edge'] },
   },
@@ -73,27 +73,28 @@ export const SORE_RULES: Readonly<Record<SoreGroup, SoreRule>> = {
     much: { actionPercent: { pinch: GENTLE }, contactsOff: ['fingertips'], noAddedWeight: true },
   },
   palm: {
-    advice: 'press through the finger pads, heel light; a folded towel under the heel; else fists or handles.',
+    advice:
+      'press through the finger pads, keep the heel of the hand light; put a folded towel under it. If that hurts, use fists or handles.',
     some: { effortPercent: MEDIUM },
     much: { contactsOff: ['open palm', 'ball'], effortPercent: MEDIUM },
   },
   'back of hand': {
-    advice: 'keep it off the floor; palms or handles instead.',
+    advice: 'keep it off the floor; use palms or handles instead.',
     some: { effortPercent: MEDIUM },
     much: { contactsOff: ['back of hand', 'fist'] },
   },
   'wrist, front or back': {
-    advice: 'a wedge under the heel or fists and handles instead of the flat palm; presses in the middle of the range.',
+    advice: 'use a wedge under the heel of the hand, fists or handles instead of a flat palm. Press in mid-range.',
     some: { extensionDeg: 70, flexionDeg: 60, effortPercent: MEDIUM },
     much: { extensionDeg: 40, flexionDeg: 40, effortPercent: GENTLE },
   },
   'wrist, thumb side': {
-    advice: 'no levers and no side bends under load; thumb side of the hand light on the floor.',
+    advice: 'no lever work, no loaded side bending; keep the thumb side of the hand light on the floor.',
     some: { actionPercent: { 'radial deviation': MEDIUM, 'ulnar deviation': MEDIUM, pinch: MEDIUM } },
     much: { actionPercent: { 'radial deviation': GENTLE, 'ulnar deviation': GENTLE, pinch: GENTLE }, extensionDeg: 60 },
   },
   'wrist, little-finger side': {
-    advice: 'no turning under load and no weight on the outer edge; look at side load and at how the hands are turned.',
+    advice: 'no loaded turning, no weight on the outer edge. Check side load and hand rotation.',
     some: { actionPercent: { 'ulnar deviation': MEDIUM, pronation: MEDIUM, supination: MEDIUM } },
     much: {
       actionPercent: { 'ulnar deviation': GENTLE, pronation: GENTLE, supination: GENTLE },
@@ -102,17 +103,17 @@ export const SORE_RULES: Readonly<Record<SoreGroup, SoreRule>> = {
     },
   },
   'flexor side': {
-    advice: 'grip and curl gently, still holds before movements, and ask again the next morning.',
+    advice: 'grip and curl gently, holds before movements. Check in again the next morning.',
     some: { gripEffortPercent: MEDIUM, actionPercent: { 'wrist flexion': MEDIUM, pronation: MEDIUM, grip: MEDIUM } },
     much: { effortPercent: GENTLE },
   },
   'extensor side': {
-    advice: 'lift the back of the hand gently, still holds before movements; grip less hard and with a straight wrist.',
+    advice: 'lift the back of the hand gently, holds before movements. Grip less hard, with a straight wrist.',
     some: { gripEffortPercent: MEDIUM, actionPercent: { 'wrist extension': MEDIUM, supination: MEDIUM, grip: MEDIUM } },
     much: { effortPercent: GENTLE },
   },
   'whole hand': {
-    advice: 'look for where it is; hold the level or ease it, and ask again the next morning.',
+    advice: 'find out exactly where it is; keep or lower the level. Check in again the next morning.',
     some: { effortPercent: MEDIUM },
     much: { effortPercent: GENTLE },
   },
@@ -126,5 +127,5 @@ export function soreCaps(entry: Pick<RecordedCaution, 'place' | 'symptom' | 'sco
   return severity === 'slight' ? undefined : ruleOf(entry.place)[severity];
 }
 
-/** What a sore place asks for. @example soreAdvice('back') → 'keep it off the floor; palms or handles instead.' */
+/** What a sore place asks for. @example soreAdvice('back') → 'keep it off the floor; use palms or handles instead.' */
 export const soreAdvice = (place: HandPlace | undefined): string => ruleOf(place).advice;

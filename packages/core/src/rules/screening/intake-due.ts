@@ -3,8 +3,14 @@ import { addDays, daysBetween, dayWords } from '../../vocabulary/days.js';
 import { working } from '../../vocabulary/constant.js';
 import { cautionsOn, forbidsLoading } from '../safety/cautions.js';
 
-const ASK_AGAIN = working('Asked again', 84, 'days', 'with each new block of training; twelve weeks at most', [56, 120]).value;
-const ASK_AGAIN_SORE = working('Asked again while something is sore', 14, 'days', 'two weeks settle what rest settles', [7, 28]).value;
+const ASK_AGAIN = working('Check-in again after', 84, 'days', 'with each new block of training; at most twelve weeks', [56, 120]).value;
+const ASK_AGAIN_SORE = working(
+  'Check-in again while something is sore',
+  14,
+  'days',
+  'two weeks show what rest alone can settle',
+  [7, 28],
+).value;
 const CLEARANCE_ENDS_WITHIN_DAYS = 7;
 
 /** Whether somebody is to be asked (again), and why; null while the answers are fresh. */
@@ -30,11 +36,11 @@ export function intakeDue(lastOn: string | null, cautions: readonly RecordedCaut
       since: addDays(ending.clearedUntil, -CLEARANCE_ENDS_WITHIN_DAYS),
     };
   }
-  if (lastOn === null) return { why: 'Never asked.', since: today };
+  if (lastOn === null) return { why: 'No check-in yet.', since: today };
   const isSore = cautionsOn({ cautions }, today).some((entry) => entry.caution === 'sore-place' || forbidsLoading(entry));
   const days = isSore ? ASK_AGAIN_SORE : ASK_AGAIN;
   const since = addDays(lastOn, days);
   if (since > today) return null;
   const weeks = Math.floor(daysBetween(lastOn, today) / 7);
-  return { why: isSore ? `Something hurt when last asked, ${weeks} weeks ago.` : `Last asked ${weeks} weeks ago.`, since };
+  return { why: isSore ? `Something hurt at the last check-in, ${weeks} weeks ago.` : `Last check-in ${weeks} weeks ago.`, since };
 }

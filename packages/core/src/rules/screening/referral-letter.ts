@@ -41,26 +41,26 @@ export function referralLetter({ athlete, cautions, intake, readings, coach, stu
   const told = intake ? toldLines(intake) : [];
   const parts = [
     {
-      heading: 'Why I write',
+      heading: 'Why I am writing',
       lines: forbidden.map((entry) => `${cautionLabel(entry)}${sinceWords(entry)}${entry.note ? `. ${entry.note}` : ''}`),
     },
-    { heading: intake ? `What was told on ${dayWords(intake.onDay)}` : 'What was told', lines: told },
+    { heading: intake ? `Answers of ${dayWords(intake.onDay)}` : 'Answers', lines: told },
     { heading: 'What has been stopped', lines: forbidden.map(cautionAdvice) },
-    { heading: 'What else is minded', lines: others.map(cautionAdvice) },
-    { heading: 'What was measured', lines: readingLines(readings) },
+    { heading: 'Other restrictions', lines: others.map(cautionAdvice) },
+    { heading: 'Measurements', lines: readingLines(readings) },
   ];
   return {
     title: `About the hands of ${name}`,
-    opening: `${name}${age}, ${dominantHand}-handed${practice ? `, trains with us: ${practice}` : ' trains with us'}. I coach the preparation of hands and wrists for load at ${studio}, and ask you to look at them before I go on.`,
+    opening: `${name}${age}, ${dominantHand}-handed${practice ? `, trains with me (${practice})` : ', trains with me'}. I am a coach at ${studio} and prepare hands and wrists for load. Please examine them before I continue.`,
     parts: parts.filter(({ lines }) => lines.length > 0),
     asks: [
-      'May the hand be loaded? If not yet, when shall we ask again?',
-      'No wrist extension over … degrees, until …',
-      'No effort over … percent of the own maximum, until …',
+      'May the hand be loaded? If not yet, when should we ask again?',
+      'No wrist extension beyond … degrees, until …',
+      'No effort above … percent of maximum, until …',
       'No body weight on the hand, until …',
-      'Name, day and signature of who clears it',
+      'Name, date and signature of the doctor or therapist',
     ],
-    closing: `This tells what was asked and measured; it is no diagnosis. ${coach}, ${studio}, ${dayWords(today)}`,
+    closing: `This letter reports answers and measurements. It is not a diagnosis. ${coach}, ${studio}, ${dayWords(today)}`,
   };
 }
 

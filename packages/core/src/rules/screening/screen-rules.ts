@@ -10,10 +10,10 @@ export const VERDICTS = ['go', 'adapt', 'refer first', 'stop now'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 /** The verdicts as they are said to a coach. */
 export const VERDICT_WORDS: Record<Verdict, string> = {
-  go: 'Nothing speaks against loading.',
-  adapt: 'Train, with what is capped or off.',
-  'refer first': 'No loading until a licensed practitioner has cleared it.',
-  'stop now': 'Complete rest of the hand. Have it looked at today.',
+  go: 'Clear to train.',
+  adapt: 'Train within the limits below.',
+  'refer first': 'No loading until a doctor or hand therapist has cleared it.',
+  'stop now': 'Rest the hand completely. Have it seen today.',
 };
 
 /** The graver of verdicts; go where there is none. @example worstOf(['adapt', 'refer first']) → 'refer first' */

@@ -297,9 +297,9 @@ describe('time', () => {
   });
 
   test('asked again: never asked, after two weeks where it hurt, after twelve, and when a clearance ends', () => {
-    expect(intakeDue(null, [], TODAY)?.why).toBe('Never asked.');
+    expect(intakeDue(null, [], TODAY)?.why).toBe('No check-in yet.');
     expect(intakeDue(ago(83), [], TODAY)).toBeNull();
-    expect(intakeDue(ago(84), [], TODAY)?.why).toBe('Last asked 12 weeks ago.');
+    expect(intakeDue(ago(84), [], TODAY)?.why).toBe('Last check-in 12 weeks ago.');
     expect(intakeDue(ago(13), [{ caution: 'sore-place', place: 'heel' }], TODAY)).toBeNull();
     expect(intakeDue(ago(14), [{ caution: 'sore-place', place: 'heel' }], TODAY)?.why).toContain('Something hurt');
     // An injection is over after two weeks: nothing is sore that asks for more.
@@ -319,7 +319,7 @@ describe('a sore place caps what loads it', () => {
   };
 
   test('a much sore back of the wrist keeps the flat palm off the floor, a slight one does not', () => {
-    expect(breaks('bearing.palm-support', 'all-fours', 'wrist-back', 6)).toMatch(/of extension is above 40°/);
+    expect(breaks('bearing.palm-support', 'all-fours', 'wrist-back', 6)).toMatch(/of extension is over the limit of 40°/);
     expect(breaks('bearing.palm-support', 'all-fours', 'wrist-back', 2)).toBeNull();
   });
 

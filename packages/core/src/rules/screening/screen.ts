@@ -174,12 +174,12 @@ function discomfortFound({ hand, during, after, nextMorning, atNight }: Discomfo
   }
   const inTraining = Math.max(during ?? 0, after ?? 0);
   const sore: Led = { verdict: 'adapt', caution: 'sore-place' };
-  if (inTraining > DISCOMFORT_HOLD_MAX) tell(sore, 'during', `In training ${inTraining} of 10: ease or stop`, inTraining);
-  else if (inTraining > DISCOMFORT_GO_ON_MAX) tell(sore, 'during', `In training ${inTraining} of 10: hold the level`, inTraining);
+  if (inTraining > DISCOMFORT_HOLD_MAX) tell(sore, 'during', `In training ${inTraining} of 10: ease off or stop`, inTraining);
+  else if (inTraining > DISCOMFORT_GO_ON_MAX) tell(sore, 'during', `In training ${inTraining} of 10: keep the level`, inTraining);
   const before = after ?? during;
   const isWorse = before === undefined ? (nextMorning ?? 0) > DISCOMFORT_GO_ON_MAX : (nextMorning ?? 0) - before >= WORSE_NEXT_MORNING;
   if (nextMorning !== undefined && isWorse) {
-    tell(sore, 'nextMorning', `The next morning ${nextMorning} of 10: step back a level`, nextMorning);
+    tell(sore, 'nextMorning', `The next morning ${nextMorning} of 10: go back a level`, nextMorning);
   }
   return found;
 }

@@ -44,9 +44,9 @@ describe('why it hurts', () => {
   });
 
   test('says which answers there are, and when there is nothing to answer', () => {
-    expect(() => whyItHurts(['never'])).toThrow('answered by all-day, late, start, after, not by never');
-    expect(() => whyItHurts(['toString'])).toThrow('answered by');
-    expect(() => whyItHurts(['all-day', 'yes'])).toThrow('nothing to answer after it');
+    expect(() => whyItHurts(['never'])).toThrow('with all-day, late, start, after, not never');
+    expect(() => whyItHurts(['toString'])).toThrow('Answer “When does it hurt?” with');
+    expect(() => whyItHurts(['all-day', 'yes'])).toThrow('remove the answers after it');
   });
 });
 
@@ -102,20 +102,20 @@ describe('a letter', () => {
   test('says who, why, what was told, what was stopped, what else is minded, and the latest readings', () => {
     expect(letter.opening).toContain('Somebody Made Up, 45 years old, right-handed');
     expect(part(/Why/).join()).toContain('Numbness or tingling, right hand, since 10 Jun 2026');
-    expect(part(/told on 10 Jun 2026/)).toEqual([
-      'Numbness or tingling, at night above all, right hand',
+    expect(part(/Answers of 10 Jun 2026/)).toEqual([
+      'Numbness or tingling, especially at night, right hand',
       'Arthritis of hand or wrist, left hand. thumb',
       'Thumb, tip, right hand: tingles, 4 of 10',
       'Discomfort of 10, right hand: at night 5',
     ]);
     expect(part(/stopped/).every((line) => line.includes('no loading until'))).toBe(true);
-    expect(part(/minded/).join()).toContain('Arthritis');
-    expect(part(/measured/)).toEqual(['Grip, most strength: left 262 N, right 231 N (1 Jun 2026)']);
+    expect(part(/Other restrictions/).join()).toContain('Arthritis');
+    expect(part(/Measurements/)).toEqual(['Grip, maximum strength: left 262 N, right 231 N (1 Jun 2026)']);
   });
 
   test('asks for limits and names no diagnosis of its own', () => {
-    expect(letter.asks.join()).toMatch(/extension over.*percent.*body weight/s);
-    expect(letter.closing).toContain('no diagnosis');
+    expect(letter.asks.join()).toMatch(/extension beyond.*percent.*body weight/s);
+    expect(letter.closing).toContain('not a diagnosis');
     expect(JSON.stringify(letter)).not.toMatch(/syndrome|carpal|tendinitis/i);
   });
 
@@ -130,7 +130,7 @@ describe('a letter', () => {
       today: TODAY,
     });
     expect(bare.parts).toEqual([]);
-    expect(bare.opening).toContain('Somebody Made Up, right-handed trains with us.');
+    expect(bare.opening).toContain('Somebody Made Up, right-handed, trains with me.');
   });
 });
 

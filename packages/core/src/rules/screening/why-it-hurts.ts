@@ -10,38 +10,38 @@ export interface Remedy {
 /** The remedies that the path ends in. */
 export const REMEDIES = {
   'step-back': {
-    title: 'Back to the load before',
-    text: 'Go back to the level and the amount that were fine for a week, stay there for two sessions, then raise one thing at a time.',
+    title: 'Go back to the previous load',
+    text: 'For a week, use the level and amount that felt fine. Stay there for two sessions, then raise one thing at a time.',
     movementIds: [],
   },
   unload: {
-    title: 'Take the weight off the hands',
-    text: 'Keep the shape on the forearms for now, and move the wrists freely every day. If it hurts at rest or at night, have it looked at.',
+    title: 'Take weight off the hands',
+    text: 'Do the position on the forearms for now, and move the wrists freely every day. If it hurts at rest or at night, have it checked.',
     movementIds: ['bearing.forearm-support', 'free.wrist-circles'],
   },
   'side-load': {
-    title: 'Look at side load',
-    text: 'Compare both hands: which way the fingers point, where the elbow goes, how much weight is on each. Shift weight to the other hand and start with the weaker side.',
+    title: 'Check side load',
+    text: 'Compare both hands: where the fingers point, where the elbow goes, how much weight each takes. Shift weight to the other hand and start with the weaker side.',
     movementIds: ['rock.palm-side', 'rock.palm-fore-aft'],
   },
   'set-up': {
-    title: 'Set the hands up, and less time',
-    text: 'Fingers spread and pressing, index knuckle down, heel light, shoulder pushed away from the floor; hold half as long, with a shake in between.',
+    title: 'Fix the hand position, hold for less time',
+    text: 'Spread and press the fingers, index knuckle down, heel light, push the floor away. Hold half as long, and shake out in between.',
     movementIds: ['strength.palm-lift', 'rock.palm-fore-aft'],
   },
   handles: {
-    title: 'Handles, or hands on an incline',
-    text: 'A straight wrist on handles, or hands on a bench or a wall: the angle goes down and the shape stays.',
+    title: 'Use handles or an incline',
+    text: 'Keep the wrist straight on handles, or put the hands on a bench or wall. The wrist bends less and the position stays the same.',
     movementIds: ['bearing.palm-support'],
   },
   fists: {
-    title: 'Fists or knuckles',
-    text: 'Bear on the fist with a straight wrist, or fold a towel under the heel of the hand: the angle goes down.',
+    title: 'Use fists',
+    text: 'Rest on fists with straight wrists, or fold a towel under the heels of the hands. The wrist bends less.',
     movementIds: ['rock.fist-rolls'],
   },
   less: {
-    title: 'Less, and still holds first',
-    text: 'Fewer sets at 20–40 % effort, holding still before moving, and ask again the next morning.',
+    title: 'Do less, and holds first',
+    text: 'Do fewer sets at 20–40 % effort and hold before moving. Check in again the next morning.',
     movementIds: ['isometric.flexion', 'isometric.extension'],
   },
 } as const satisfies Record<string, Remedy>;
@@ -67,14 +67,14 @@ export const WHY_IT_HURTS: Readonly<Record<QuestionId, Question>> = {
   when: {
     asks: 'When does it hurt?',
     answers: {
-      'all-day': { says: 'All day, training or not', leads: remedy('unload') },
+      'all-day': { says: 'All day, with or without training', leads: remedy('unload') },
       late: { says: 'Late in the session', leads: ask('changed') },
-      start: { says: 'From the first loaded movement on', leads: ask('changed') },
+      start: { says: 'From the first loaded movement', leads: ask('changed') },
       after: { says: 'Only afterwards, or the next morning', leads: ask('changed') },
     },
   },
   changed: {
-    asks: 'Was there more load, a harder level or a new floor in the last two weeks?',
+    asks: 'More load, a harder level or a new floor in the last two weeks?',
     answers: {
       yes: { says: 'Yes', leads: remedy('step-back') },
       no: { says: 'No', leads: ask('side') },
@@ -88,9 +88,9 @@ export const WHY_IT_HURTS: Readonly<Record<QuestionId, Question>> = {
     },
   },
   'set-up': {
-    asks: 'Do the hands stand well: fingers spread and pressing, index knuckle down, heel light?',
+    asks: 'Is the hand position good: fingers spread and pressing, index knuckle down, heel light?',
     answers: {
-      no: { says: 'Not all of it', leads: remedy('set-up') },
+      no: { says: 'Not quite', leads: remedy('set-up') },
       yes: { says: 'Yes, and it still hurts', leads: ask('flat') },
     },
   },
@@ -102,7 +102,7 @@ export const WHY_IT_HURTS: Readonly<Record<QuestionId, Question>> = {
     },
   },
   things: {
-    asks: 'Are there handles or a bench?',
+    asks: 'Are handles or a bench available?',
     answers: {
       yes: { says: 'Yes', leads: remedy('handles') },
       no: { says: 'No', leads: remedy('fists') },
@@ -131,11 +131,11 @@ export function whyItHurts(path: readonly string[]): PathEnd {
     const question: Question = WHY_IT_HURTS[id];
     const answer: Answer | undefined = Object.hasOwn(question.answers, given) ? question.answers[given] : undefined;
     if (!answer) {
-      throw new RangeError(`“${question.asks}” is answered by ${Object.keys(question.answers).join(', ')}, not by ${given}.`);
+      throw new RangeError(`Answer “${question.asks}” with ${Object.keys(question.answers).join(', ')}, not ${given}.`);
     }
     said.push({ question: question.asks, answer: answer.says });
     if ('remedy' in answer.leads) {
-      if (index < path.length - 1) throw new RangeError(`The path ends at “${answer.says}”: there is nothing to answer after it.`);
+      if (index < path.length - 1) throw new RangeError(`The questions end at “${answer.says}”: remove the answers after it.`);
       return { said, next: null, remedy: { id: answer.leads.remedy, ...REMEDIES[answer.leads.remedy] } };
     }
     id = answer.leads.ask;

@@ -2,12 +2,12 @@ import type { Method } from '../../model/method.js';
 import type { Level, Movement } from '../../model/movement.js';
 
 const ELBOW = {
-  straight: 'Elbows straight, inner side turned forward.',
-  soft: 'Elbows a touch bent: let muscle carry, not the joint.',
+  straight: 'Elbows straight, inner side facing forward.',
+  soft: 'Elbows slightly bent, so muscle carries the load.',
 } as const;
 const PRESSURE = {
   even: 'Weight even over the whole hand.',
-  fingers: 'Finger pads press, heel of the hand light.',
+  fingers: 'Press the finger pads, keep the heel of the hand light.',
 } as const;
 
 /** A movement's cues as this method words them: what a planted hand and its elbow should do comes from the method, not from the movement. */
@@ -24,12 +24,12 @@ export function cuesFor(movement: Movement, level: Level, method: Method): strin
 
 /** What a session ends with, by the method's after-care. */
 export const AFTER_CARE = {
-  cold: 'Afterwards: cool the forearms for a few minutes if it is comfortable.',
-  warmth: 'Afterwards: warm hands and easy motion.',
+  cold: 'Afterwards, cool the forearms for a few minutes if it feels good.',
+  warmth: 'Afterwards, keep the hands warm and move them easily.',
 } as const;
 
 /** What is said of discomfort before a session. */
 export const DISCOMFORT_RULE = {
-  none: 'No discomfort is allowed: at the first sign take the easier level.',
-  mild: 'Mild discomfort is fine if it stops with the exercise and is gone next morning.',
+  none: 'No discomfort allowed: take the easier level at the first sign.',
+  mild: 'Mild discomfort is fine if it stops with the exercise and is gone the next morning.',
 } as const;

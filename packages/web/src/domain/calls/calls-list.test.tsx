@@ -55,7 +55,7 @@ describe('calls that wait', () => {
       ['refer', 1],
       ['progress', 2],
     ]);
-    expect(groupWords(groups[1]!)).toBe('2 movements went clean: ready for more.');
+    expect(groupWords(groups[1]!)).toBe('2 movements done cleanly: ready for more.');
   });
 
   test('say exactly what changes, how likely it is carried to its end, and what they rest on', async () => {
@@ -141,7 +141,7 @@ describe('calls that wait', () => {
     test('and asks for more than the call may, is told so and rejected', async () => {
       const { type, doThis } = await opened('too much', true);
       await type('3x20s');
-      expect(screen.getByRole('alert').textContent).toContain('more of it all in all than is planned');
+      expect(screen.getByRole('alert').textContent).toContain('more work in total than is planned');
       expect(doThis().disabled).toBe(true);
       await type('1x10s');
       expect(doThis().disabled).toBe(false);

@@ -57,7 +57,7 @@ describe('a dose, typed', () => {
     const { user, input, onChange } = field('2x8 L,R', shippedMovement('weight.curl')!);
     await user.clear(input);
     await user.type(input, '2x8 @50% 4kg L,R{Enter}');
-    expect(screen.getByRole('alert').textContent).toContain('Give the effort, which finds the load, or the 4 kg: not both');
+    expect(screen.getByRole('alert').textContent).toContain('Give the effort, which sets the load, or the 4 kg: not both');
     await user.clear(input);
     await user.type(input, '2x8,1xmax 4kg L,R{Enter}');
     expect(onChange.mock.calls.map(([dose]) => printDose(dose))).toEqual(['2x8,1xmax 4kg L,R']);

@@ -19,7 +19,7 @@ describe('the morning after', () => {
     expect(screen.getByRole('button', { name: 'Save' })).toHaveProperty('disabled', true);
     await user.click(score('Left', 3));
     await user.click(score('Right', 1));
-    expect(screen.getByText('Left hand 3 of 10 the morning after, 2 worse than before: step back a level.')).toBeTruthy();
+    expect(screen.getByText('Left hand 3 of 10 the morning after, 2 worse than before: go back a level.')).toBeTruthy();
     expect(screen.getByText('Right hand 1 of 10 the morning after: go on.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(sent()).toMatchObject([{ path: `/sessions/${ID}/morning`, body: { left: 3, right: 1 } }]);

@@ -48,7 +48,7 @@ describe('asking', () => {
     await press('No complaints');
     for (const name of ['Next', 'None of these', 'Next', 'Next', 'Next']) await press(name);
     expect(heading()).toBe('Result');
-    expect(screen.getByText('Nothing speaks against loading.')).toBeTruthy();
+    expect(screen.getByText('Clear to train.')).toBeTruthy();
     await press('Save');
     await settle();
     expect(puts()).toMatchObject([{ onDay: isoToday(), goals: [], person: {} }]);
@@ -63,7 +63,7 @@ describe('asking', () => {
     expect(draft().signs).toEqual([{ sign: 'dropping-things', hand: 'left' }]);
     await step('Result');
     expect(screen.getByText(/No loading until a licensed practitioner has cleared it/)).toBeTruthy();
-    expect(screen.getByText('Nothing speaks against loading.')).toBeTruthy();
+    expect(screen.getByText('Clear to train.')).toBeTruthy();
     await step('Warning signs');
     await user.click(tick(/^Things slip/));
     expect(draft().signs).toEqual([]);
@@ -100,7 +100,7 @@ describe('asking', () => {
   test('why it hurts is answered step by step, changed, and ends in what to try first', async () => {
     const { user, press, step } = await asking();
     await step('When');
-    await press('All day, training or not');
+    await press('All day, with or without training');
     expect(screen.getByText('Try first: take the weight off the hands')).toBeTruthy();
     await press('Change');
     await press('Late in the session');
@@ -117,7 +117,7 @@ describe('asking', () => {
     await user.click(tick(/^Surgery/));
     await user.type(screen.getByLabelText('Cleared by (doctor or therapist)'), 'Dr Amari Voss');
     await press('Next');
-    expect(screen.getByText('clearance needs both a day and the name of who cleared it')).toBeTruthy();
+    expect(screen.getByText('needs both the date of the clearance and who gave it')).toBeTruthy();
     expect(heading()).toBe('Injuries and conditions');
     await user.type(screen.getByLabelText('Cleared on'), '2026-02-01');
     await press('Next');
@@ -128,7 +128,7 @@ describe('asking', () => {
   test('a number that cannot be stays, and the result leads back to it', async () => {
     const { user, press, step } = await asking();
     await step('Profile');
-    const mass = screen.getByLabelText('Mass, kg');
+    const mass = screen.getByLabelText('Weight, kg');
     expect(mass).toHaveProperty('value', '62');
     await user.clear(mass);
     await user.type(mass, 'much');
@@ -162,7 +162,7 @@ describe('asking', () => {
   test('a child’s age is read from the record, though nobody says it', async () => {
     const { step } = await asking(someone({ birthDate: `${new Date().getFullYear() - 12}-01-01` }));
     await step('Result');
-    expect(screen.getByText('Train, with what is capped or off.')).toBeTruthy();
+    expect(screen.getByText('Train within the limits below.')).toBeTruthy();
     expect(screen.getByText('12 years old')).toBeTruthy();
   });
 });

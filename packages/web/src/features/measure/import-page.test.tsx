@@ -85,7 +85,7 @@ describe('readings from a file', () => {
   test.each([
     ['', 'log.csv is empty. Nothing was imported.'],
     ['only one line of words', 'Line 1 must name its columns'],
-    ['a,b\n"1,2', 'has a quote that is not closed'],
+    ['a,b\n"1,2', 'has an unclosed quote'],
   ])('%j is refused in words', async (text, said) => {
     const { open } = await page();
     await open(text);

@@ -29,7 +29,7 @@ describe('an all-out test that was read off a gauge', () => {
   test('too few are not enough, and nonsense is named', async () => {
     const { user, type } = typed();
     await type('50 48 46');
-    expect(screen.getByText('3 contractions were found: it takes at least 12.')).toBeTruthy();
+    expect(screen.getByText('3 contractions were found; at least 12 are needed.')).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Use' })).toBeNull();
     await user.type(screen.getByRole('textbox'), ' much');
     expect(screen.getByRole('alert').textContent).toContain('Enter “much” as a number from');

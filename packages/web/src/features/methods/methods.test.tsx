@@ -29,7 +29,7 @@ describe('methods', () => {
     const asked = answering({ 'GET /api/methods': [stored], 'PUT /api/methods/*': stored });
     const { user } = show(<MethodEditorPage />, `/methods/${ID}/edit`, '/methods/:id/edit');
     await settle();
-    const ceiling = screen.getByLabelText('No block above this effort, %');
+    const ceiling = screen.getByLabelText('Maximum effort of any block, %');
     fireEvent.change(ceiling, { target: { value: '200' } });
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(await screen.findByText(/within 10–100 %/)).toBeTruthy();

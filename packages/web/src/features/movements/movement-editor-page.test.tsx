@@ -51,7 +51,7 @@ describe('a movement of the studio’s own', () => {
   test('that nobody has says so, and where the movements are', () => {
     answering({});
     show(<MovementEditorPage />, '/movements/none/edit', '/movements/:id/edit');
-    expect(screen.getByRole('heading', { name: 'Movement not found' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Found Movement not' })).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Back to the movements' }).getAttribute('href')).toBe('/movements');
   });
 });

@@ -34,10 +34,10 @@ describe('what is known of a person', () => {
 
   test('a number that nobody has is refused where it was typed, in the words of the rule; nothing is lost', async () => {
     const { user, save } = form(someone());
-    await user.clear(field('Stature, cm'));
-    await user.type(field('Stature, cm'), '1.68');
+    await user.clear(field('Height, cm'));
+    await user.type(field('Height, cm'), '1.68');
     await user.click(keep());
-    const typed = field('Stature, cm');
+    const typed = field('Height, cm');
     expect(typed).toHaveProperty('value', '1.68');
     expect(document.getElementById(typed.getAttribute('aria-describedby')!)!.textContent).toMatch(/within \d+–\d+ cm/);
     expect(save).not.toHaveBeenCalled();
@@ -45,8 +45,8 @@ describe('what is known of a person', () => {
 
   test('what is no number at all is told so', async () => {
     const { user, save } = form(someone());
-    await user.clear(field('Mass, kg'));
-    await user.type(field('Mass, kg'), 'heavy');
+    await user.clear(field('Weight, kg'));
+    await user.type(field('Weight, kg'), 'heavy');
     await user.click(keep());
     expect(screen.getByText(/must be a number within/)).toBeTruthy();
     expect(save).not.toHaveBeenCalled();
@@ -57,9 +57,9 @@ describe('what is known of a person', () => {
     await user.click(screen.getByRole('button', { name: 'Add restriction' }));
     await user.selectOptions(field('Restriction'), 'recent-injury');
     expect(screen.getByText(CAUTIONS['recent-injury'].advice)).toBeTruthy();
-    await user.type(field('Cleared by'), 'Dr Amari Voss');
+    await user.type(field('Cleared by (doctor or therapist)'), 'Dr Amari Voss');
     await user.click(keep());
-    expect(screen.getByText('clearance needs both a day and the name of who cleared it')).toBeTruthy();
+    expect(screen.getByText('needs both the date of the clearance and who gave it')).toBeTruthy();
     await user.type(field('Cleared on'), '2026-03-01');
     await user.click(keep());
     expect(save.mock.calls[0]![0].cautions).toEqual([{ caution: 'recent-injury', clearedOn: '2026-03-01', clearedBy: 'Dr Amari Voss' }]);
@@ -92,7 +92,7 @@ describe('what is known of a person', () => {
     expect(screen.getByText('Numbness or tingling, left hand, stopped on 1 Mar 2026')).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Remove this restriction' })).toBeNull();
     await user.type(field('Cleared on'), '2026-03-10');
-    await user.type(field('Cleared by'), 'Dr Amari Voss');
+    await user.type(field('Cleared by (doctor or therapist)'), 'Dr Amari Voss');
     await user.click(keep());
     const clearance = { clearedOn: '2026-03-10', clearedBy: 'Dr Amari Voss' };
     expect(save.mock.calls[0]![0].cautions).toEqual([{ ...stop, ...clearance }]);

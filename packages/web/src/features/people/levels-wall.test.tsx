@@ -52,10 +52,7 @@ async function walls(levels: LevelItem[]) {
 }
 
 test('each hand stands on its own level, and what comes next is said of each', async () => {
-  const [wall] = await walls([
-    level(),
-    level({ hand: 'right', levelId: 'all-fours', step: { kind: 'hold' }, why: 'Not all of it was done.' }),
-  ]);
+  const [wall] = await walls([level(), level({ hand: 'right', levelId: 'all-fours', step: { kind: 'hold' }, why: 'Not quite was done.' })]);
   const bricks = within(wall!).getAllByRole('listitem');
   const standing = bricks.flatMap((brick) =>
     [...brick.querySelectorAll('[title=left], [title=right]')].map(
@@ -91,10 +88,10 @@ test('when gates are likely passed is told of the hand that comes there last, or
     fromDay,
     onDay: fromDay,
     toDay: '2026-08-01',
-    sooner: [{ words: 'no step back', days: 9 }],
+    sooner: [{ words: 'without steps back', days: 9 }],
   });
   const goal = { words: 'weight on the bent-back wrist', levelName: 'Wall', forecast: UNKNOWN };
   await walls([level({ forecast: told('2026-06-20'), goal }), level({ hand: 'right', forecast: told('2026-07-04'), goal })]);
-  expect(screen.getByText('likely 4 Jul 2026 to 1 Aug 2026').parentElement?.textContent).toContain('Sooner by no step back (9 days)');
+  expect(screen.getByText('likely 4 Jul 2026 to 1 Aug 2026').parentElement?.textContent).toContain('Sooner by without steps back (9 days)');
   expect(screen.getByText(/^Goal, weight on the bent-back wrist: “Wall”: not known yet: 2 sessions\./)).toBeTruthy();
 });

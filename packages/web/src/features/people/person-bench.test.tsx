@@ -182,7 +182,7 @@ describe('the class table', () => {
   test('shows each with why, as the server sorted them, and the latest readings', async () => {
     answering({
       'GET /api/class': [
-        line({ name: 'Ona Reed', weight: 100, reasons: ['Numbness: unloaded only', 'never measured'] }),
+        line({ name: 'Ona Reed', weight: 100, reasons: ['Numbness: unloaded only', 'never tested'] }),
         line({
           athleteId: '01890000-0000-7000-8000-00000000000b',
           name: 'Pip Marlow',

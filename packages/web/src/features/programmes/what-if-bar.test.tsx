@@ -16,7 +16,7 @@ const PROGRAMME: Programme = {
 };
 const finding = (text: string, more: Partial<ProgrammeFinding> = {}): ProgrammeFinding => ({
   rule: 'growth',
-  title: 'The week grows too fast',
+  title: 'Weekly load grows too fast',
   severity: 'look',
   day: '2026-06-08',
   sessionIds: ['s1'],
@@ -37,8 +37,8 @@ describe('what is tried', () => {
 
   test('tells what the rules would say, and what no longer; done, it is one step to undo', async () => {
     tryOut(whatIf);
-    const { user } = show(<WhatIfBar whatIf={whatIf} before={viewWith(finding('Too much.'))} after={viewWith(finding('A long gap.'))} />);
-    expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual(['+ A long gap.', '− Too much.']);
+    const { user } = show(<WhatIfBar whatIf={whatIf} before={viewWith(finding('Too much.'))} after={viewWith(finding('Long gap.'))} />);
+    expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual(['+ Long gap.', '− Too much.']);
     await user.click(screen.getByRole('button', { name: 'Apply' }));
     expect(days()).toEqual([]);
     expect(useCalendar.getState().whatIf).toBeNull();

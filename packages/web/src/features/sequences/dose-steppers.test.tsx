@@ -93,7 +93,7 @@ describe('a dose by steppers', () => {
     expect(button('More effort, %')).toHaveProperty('disabled', true);
   });
 
-  test('an effort that nothing obeys cannot be stepped: the level has a load of its own', () => {
+  test('an effort that nothing obeys cannot be stepped: the level has its own load', () => {
     show(<Stepped from="2x8 @40% L,R" movement={shippedMovement('weight.curl')!} />);
     expect(screen.queryByRole('group', { name: 'effort, %' })).toBeNull();
   });

@@ -37,7 +37,7 @@ describe('before a session', () => {
   test('it begins for somebody, after asking, and not before', async () => {
     const { user } = await threshold();
     expect(screen.getByText('firm ball')).toBeTruthy();
-    expect(screen.getByText('Never asked.')).toBeTruthy();
+    expect(screen.getByText('No check-in yet.')).toBeTruthy();
     expect(startButton()).toHaveProperty('disabled', true);
     await user.click(ask());
     await user.click(startButton());
@@ -51,7 +51,7 @@ describe('before a session', () => {
 
   test('what is measured around the session is told while the gauge can still be fetched', async () => {
     await threshold({ document: { ...SHORT, tests: ['force.grip', 'passive.wrist-extension'] } });
-    expect(screen.getByText('Tested before and after: Grip, most strength; Wrist extension, range with help.')).toBeTruthy();
+    expect(screen.getByText('Tested before and after: Grip, most strength; Wrist extension, passive range.')).toBeTruthy();
   });
 
   test('without anybody chosen it does not begin; choosing puts them into the address', async () => {
