@@ -61,6 +61,7 @@ export interface AnsweredCall {
   key: string;
   kind: CallKind;
   hands: Hand[];
+  /** In the words that it was answered in. */
   why: string;
   answer: CallAnswerKind;
   /** What was chosen, in the words of the option; empty where it was declined. */

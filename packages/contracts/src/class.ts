@@ -1,4 +1,4 @@
-import type { Hand } from '@clay-pot/core';
+import type { Hand, Sentence } from '@clay-pot/core';
 
 /** One of a class, with why they need a look. */
 export interface ClassRow {
@@ -8,7 +8,7 @@ export interface ClassRow {
   /** The larger, the sooner. */
   weight: number;
   /** The weightiest first; empty where nothing asks for a look. */
-  reasons: string[];
+  reasons: Sentence[];
   /** Latest readings of what a class is compared by, by hand; null where it was not measured. */
   extensionDeg: Record<Hand, number | null>;
   gripN: Record<Hand, number | null>;

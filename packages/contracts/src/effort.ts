@@ -17,6 +17,7 @@ import {
   type Severity,
   text,
   type WorkingSide,
+  type Sentence,
 } from '@clay-pot/core';
 import { WhomInput } from './mechanics.js';
 import { IsInstant, IsText } from './validation/fields.js';
@@ -72,7 +73,7 @@ export interface SessionFinding {
   check: string;
   title: string;
   severity: Severity;
-  text: string;
+  text: Sentence;
   why: string;
   source: string;
   blockIds: string[];
@@ -91,7 +92,7 @@ export class OffersQuestion extends EffortQuestion {
 
 /** What would answer a finding without raising another as grave, the gentlest first. */
 export interface OffersAnswer {
-  offers: { label: string; edits: Edit[] }[];
+  offers: { label: Sentence; edits: Edit[] }[];
 }
 
 /** What a session comes to: loads, doses, balance, and what the checks find. */

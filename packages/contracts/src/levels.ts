@@ -1,4 +1,4 @@
-import type { Gate, GateForecast, Hand, Step, WorkDone } from '@clay-pot/core';
+import type { Gate, GateForecast, Hand, Step, WorkDone, Sentence } from '@clay-pot/core';
 
 /** One session of a movement, as it counted for its gate. */
 export type LevelDone = Omit<WorkDone, 'movementId' | 'hand' | 'morning'>;
@@ -12,7 +12,7 @@ export interface LevelItem {
   gateWords: string | null;
   streak: number;
   step: Step;
-  why: string;
+  why: Sentence;
   /** When the gate of this level is likely passed; null where nothing is counted upward: what loads nothing, and what knows no gate. */
   forecast: GateForecast | null;
   /** When the level is likely passed that a running programme’s goal asks for; null where the goal asks nothing of this movement. */

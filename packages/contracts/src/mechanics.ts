@@ -24,6 +24,7 @@ import {
   USUAL_POSTURES,
   type UsualPosture,
   bounded,
+  type Sentence,
 } from '@clay-pot/core';
 import { IsBetween, IsId, IsWord } from './validation/fields.js';
 import { IsDocument } from './validation/is-document.js';
@@ -201,7 +202,7 @@ export interface PostureAnswer {
   freeBodyResidual: number;
   body: { sex: Sex; statureM: number; massKg: number };
   /** What the athlete’s cautions say against this for each hand: who is not cleared loads nothing, whatever the numbers say. */
-  against: { left: string[]; right: string[] };
+  against: { left: Sentence[]; right: Sentence[] };
   /** What was not on record and is taken from a reference person. */
   estimated: string[];
 }

@@ -99,7 +99,20 @@ export { STOP_RULES, STOP_SIGN_IDS, STOP_SIGNS, type StopSign } from './vocabula
 export { STRENGTH_NAMES, STRENGTH_WORDS, type StrengthName, STRENGTHS } from './vocabulary/strengths.js';
 export { capital, counted, lowered } from './vocabulary/text.js';
 export { type Moment, MOMENTS, SESSION_TESTS, type SessionTest } from './vocabulary/session-tests.js';
-export { inWords, LENGTH_UNITS, MASS_UNITS, METRIC, shownAs, type ShownUnits } from './vocabulary/units.js';
+export {
+  asWritten,
+  calendarDay,
+  capitalSentence,
+  loweredSentence,
+  quantity,
+  quantityText,
+  say,
+  type Sentence,
+  joinSentences,
+  sentenceText,
+  uniqueSentences,
+} from './vocabulary/sentence.js';
+export { LENGTH_UNITS, MASS_UNITS, METRIC, shownAs, type ShownUnits } from './vocabulary/units.js';
 export { type DosingKind, USUAL_RANGES } from './vocabulary/usual-ranges.js';
 export {
   OPEN_ENDS,

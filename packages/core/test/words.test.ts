@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../src/vocabulary/sentence.js';
 import { execFile } from 'node:child_process';
 import { cpSync, mkdirSync, mkdtempSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -109,7 +110,7 @@ export const row = { kind: 'as it is', label: 'As it is' };
 must(a, 'a thing that is there');
 `,
     );
-    const seen = (await collected('some', root)).map(({ text }) => text);
+    const seen = (await collected('some', root)).map(({ text }) => sentenceText(text));
     expect(seen).toEqual([
       '{…} sets of {…}',
       'A line above',

@@ -1,3 +1,4 @@
+import type { Sentence } from '../vocabulary/sentence.js';
 import { alternativesFor } from '../compose/alternatives.js';
 import { compose, isComposed } from '../compose/compose.js';
 import type { Composed } from '../compose/composed.js';
@@ -23,17 +24,17 @@ export interface ComposeAnswer {
   worth: number;
   bound: number;
   wants: { words: string; gotS: number; targetS: number }[];
-  reasons: { blockId: string; text: string }[];
+  reasons: { blockId: string; text: Sentence }[];
   /** What keeps it from being better, the most first. */
-  binding: { rule: string; text: string; points: number }[];
+  binding: { rule: string; text: Sentence; points: number }[];
   /** Movements that this person cannot be given now, and why. */
-  excluded: { movementId: string; why: string }[];
+  excluded: { movementId: string; why: Sentence }[];
   /** What the checks still say: nothing on the shelf could have mended it. */
-  findings: { check: string; severity: Severity; text: string }[];
+  findings: { check: string; severity: Severity; text: Sentence }[];
   /** What is to be known first: referrals, ranges that the goal asks beyond. */
-  notes: string[];
+  notes: Sentence[];
   /** With no sequence: the least that would have to give way. */
-  giveUp: { rule: string; text: string }[];
+  giveUp: { rule: string; text: Sentence }[];
 }
 
 /** Another movement for a block. */
@@ -44,7 +45,7 @@ export interface SwapAnswer {
     levelId: string;
     points: number;
     seconds: number;
-    text: string;
+    text: Sentence;
     edits: Edit[];
   }[];
 }

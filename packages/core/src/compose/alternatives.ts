@@ -1,3 +1,4 @@
+import type { Sentence } from '../vocabulary/sentence.js';
 import { viewOf } from '../effort/session-view.js';
 import type { Edit } from '../model/edits.js';
 import { applyEdits } from '../model/edits.js';
@@ -19,7 +20,7 @@ export interface Alternative {
   /** Seconds that the block takes longer, or shorter. */
   readonly seconds: number;
   /** What the wants of the goal get more or less. */
-  readonly text: string;
+  readonly text: Sentence;
 }
 
 const MOST = 5;

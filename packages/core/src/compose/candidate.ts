@@ -1,3 +1,4 @@
+import type { Sentence } from '../vocabulary/sentence.js';
 import { digitsOf } from '../effort/balance.js';
 import { sumsByBlock } from '../effort/block-sums.js';
 import type { Direction } from '../effort/coverage.js';
@@ -61,7 +62,7 @@ export interface Possible {
 export interface Excluded {
   readonly movementId: string;
   /** A sentence with its numbers. */
-  readonly why: string;
+  readonly why: Sentence;
 }
 
 /** What there is for a person, in teaching order, and what they cannot be given. */

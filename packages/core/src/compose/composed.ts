@@ -1,3 +1,4 @@
+import { type Sentence } from '../vocabulary/sentence.js';
 import type { Sequence } from '../model/sequence.js';
 import type { Finding } from '../rules/checks/index.js';
 import type { GiveUp } from './give-up.js';
@@ -25,14 +26,14 @@ export interface Composed {
   readonly binding: readonly Binding[];
   readonly excluded: readonly Excluded[];
   /** What is to be known about goal and person before any of it. */
-  readonly notes: readonly string[];
+  readonly notes: readonly Sentence[];
 }
 
 /** Nothing keeps all that was asked: what would have to give way, or why there is nothing to choose from. */
 export interface NotComposed {
   readonly giveUp: readonly GiveUp[];
   readonly excluded: readonly Excluded[];
-  readonly notes: readonly string[];
+  readonly notes: readonly Sentence[];
 }
 
 /** What is the same for everything that is found on the way to a composition. */

@@ -1,10 +1,10 @@
+import { quantity, say, type Sentence, calendarDay, capitalSentence, joinSentences } from '../vocabulary/sentence.js';
 import { blockChances } from '../effort/chances.js';
 import { peopleWords } from '../effort/doubt.js';
 import { HARD_PERCENT } from '../effort/past.js';
 import type { SessionView } from '../effort/session-view.js';
 import { advicesOf } from '../rules/safety/clearance.js';
 import { lastForm } from '../rules/progress/remembered.js';
-import { dayWords } from '../vocabulary/days.js';
 import { HANDS } from '../vocabulary/hands.js';
 import { groupedBy, itemAt } from '../vocabulary/lists.js';
 import { capital } from '../vocabulary/text.js';
@@ -21,7 +21,7 @@ import { wantWorths } from './worth.js';
 export interface Reason {
   readonly blockId: string;
   /** Sentences: what it gives to the goal, which rule it keeps, and why at this level. */
-  readonly text: string;
+  readonly text: Sentence;
 }
 
 /** Rules about shares of the whole: no block keeps them by itself. */
@@ -40,13 +40,13 @@ export function reasonsFor(composing: Composing, view: SessionView, chosen: read
     choice.toggle(index);
     const gives = giving(composing, candidate);
     const keeps = keptWords(broken);
-    const why = [
-      gives && `${capital(gives)}.`,
+    const why: (Sentence | false)[] = [
+      gives !== '' && say`${capitalSentence(gives)}.`,
       keeps.length > 0 && `Only this one does it: ${keeps.join('; ')}.`,
-      !gives && keeps.length === 0 && 'There was time left for it.',
+      gives === '' && keeps.length === 0 && 'There was time left for it.',
       levelWords(composing, candidate, chances.get(block.id)),
-    ].filter((each) => typeof each === 'string' && each !== '');
-    return { blockId: block.id, text: why.join(' ') };
+    ];
+    return { blockId: block.id, text: joinSentences(why.filter((each): each is Sentence => each !== false && each !== '')) };
   });
 }
 
@@ -60,23 +60,23 @@ function keptWords(broken: readonly Said[]): string[] {
 }
 const AND = new Intl.ListFormat('en', { type: 'conjunction' });
 
-function giving(composing: Composing, { gives }: Candidate): string {
+function giving(composing: Composing, { gives }: Candidate): Sentence {
   const { wants } = composing.goal;
   const worths = wantWorths(composing);
-  return gives
+  const parts = gives
     .map((seconds, index) => ({ seconds, want: itemAt(wants, index), targetS: itemAt(worths, index).targetS }))
     .filter(({ seconds }) => seconds >= 1)
     .sort((a, b) => b.seconds / b.targetS - a.seconds / a.targetS)
     .map(({ seconds, want, targetS }) =>
       seconds > targetS
-        ? `${seconds.toFixed(0)} s for ${want.words}, all of the ${targetS.toFixed(0)} s that are wanted`
-        : `${seconds.toFixed(0)} of ${targetS.toFixed(0)} s for ${want.words}`,
-    )
-    .join(', ');
+        ? say`${quantity(seconds, 's')} for ${want.words}, all of the ${quantity(targetS, 's')} wanted`
+        : say`${seconds.toFixed(0)} of ${quantity(targetS, 's')} for ${want.words}`,
+    );
+  return joinSentences(parts, ', ');
 }
 
 /** Why at this level: as it was done last, or what it asks of somebody who begins with it. */
-function levelWords({ past, lookup }: Composing, { movement, level, effortPercent }: Candidate, chance = 1): string {
+function levelWords({ past, lookup }: Composing, { movement, level, effortPercent }: Candidate, chance = 1): Sentence {
   const last = lastForm(past, movement.id);
   const name = level.name.toLowerCase();
   if (last) {
@@ -84,19 +84,19 @@ function levelWords({ past, lookup }: Composing, { movement, level, effortPercen
       lookup(movement.id)
         ?.ladder.find(({ id }) => id === last.levelId)
         ?.name.toLowerCase() ?? last.levelId;
-    const day = dayWords(last.onDay);
-    return last.levelId === level.id ? `“${level.name}”, as on ${day}.` : `“${level.name}”; on ${day} it was “${then}”.`;
+    const day = calendarDay(last.onDay);
+    return last.levelId === level.id ? say`“${level.name}”, as on ${day}.` : say`“${level.name}”; on ${day} it was “${then}”.`;
   }
-  if (effortPercent < 10) return `New: starts at “${name}”.`;
+  if (effortPercent < 10) return say`New: starts at “${name}”.`;
   const likely = chance < 0.95 ? `, held by ${peopleWords(chance)}` : '';
   const hard = effortPercent >= HARD_PERCENT ? ', which is hard' : '';
-  return `New: starts at “${name}”, ${effortPercent.toFixed(0)} % effort${likely}${hard}.`;
+  return say`New: starts at “${name}”, ${quantity(effortPercent, '%')} effort${likely}${hard}.`;
 }
 
 /** Something that keeps a composition from being better, and how much. */
 export interface Binding {
   readonly rule: string;
-  readonly text: string;
+  readonly text: Sentence;
   /** Points of a hundred that a tenth more room would bring. */
   readonly points: number;
 }
@@ -107,28 +107,28 @@ const TENTH = 0.1;
 
 /** What binds: by the prices of the relaxation, what a tenth more of each rule’s room would bring. */
 export function bindingOf({ linear }: Pick<IntegerProgramme, 'linear'>, { prices }: Pick<Relaxed, 'prices'>): Binding[] {
-  const byWords = new Map<string, Binding>();
+  const byWords = new Map<string, Omit<Binding, 'text'> & { readonly words: string }>();
   linear.rows.forEach((row, index) => {
     if (FIXED_RULES.includes(row.rule)) return;
     const room = Number.isFinite(row.max) ? row.max : row.min;
     const points = Math.abs((prices[index] ?? 0) * TENTH * Math.max(1, Math.abs(room)));
     const words = ruleWords(row);
     const before = byWords.get(words);
-    byWords.set(words, { rule: row.rule, text: words, points: points + (before?.points ?? 0) });
+    byWords.set(words, { rule: row.rule, words, points: points + (before?.points ?? 0) });
   });
   return [...byWords.values()]
     .filter(({ points }) => points >= WORTH_TELLING)
     .sort((a, b) => b.points - a.points)
     .slice(0, MOST_BINDINGS)
-    .map(({ text, points, rule }) => ({
+    .map(({ words, points, rule }) => ({
       rule,
       points,
-      text: `${capital(text)}: a tenth more would add ${points.toFixed(1)} points of 100.`,
+      text: say`${capital(words)}: a tenth more would add ${points.toFixed(1)} points of 100.`,
     }));
 }
 
 /** What is to be known before any of it: what keeps hands off, and what of the goal lies beyond where somebody’s wrists reach. */
-export function notesFor({ goal, person, athlete }: Composing): string[] {
+export function notesFor({ goal, person, athlete }: Composing): Sentence[] {
   const advices = advicesOf(athlete?.cautions ?? []).filter(({ forbids }) => forbids);
   const asked = goal.wants.flatMap(({ asks }) => asks?.extensionDeg ?? []);
   const most = Math.max(0, ...asked);
@@ -136,7 +136,7 @@ export function notesFor({ goal, person, athlete }: Composing): string[] {
     const range = person.rangeDeg?.[hand]?.['wrist extension'];
     return range !== undefined && range < most
       ? [
-          `The goal takes the wrist to ${most}° of extension; the ${hand} reaches ${Math.round(range)}° passively. Range comes first, with weight only within reach.`,
+          say`The goal takes the wrist to ${quantity(most, '°')} of extension; the ${hand} reaches ${quantity(range, '°')} passively. Range comes first, with weight only within reach.`,
         ]
       : [];
   });

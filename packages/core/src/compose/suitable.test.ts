@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import { sentenceText } from '../vocabulary/sentence.js';
 import { LIBRARY, shippedMovement } from '../library/index.js';
 import { session } from '../rules/checks/sessions.fixture.js';
 import { findLevel, usualWay } from '../model/movement.js';
@@ -13,7 +14,7 @@ import { suiting } from './suitable.js';
 function given(movementId: string, more: Partial<ComposeQuestion> = {}): string {
   const composing = composingOf(asked('handstand-load', 'floor-loading', more));
   const suits = suiting(composing, must(shippedMovement(movementId), `a movement ${movementId}`));
-  return 'why' in suits ? suits.why : suits.level.id;
+  return 'why' in suits ? sentenceText(suits.why) : suits.level.id;
 }
 /** A week ago somebody did this. */
 const didLast = (movementId: string, levelId: string) => [
@@ -70,7 +71,7 @@ test('everything on the shelf is given at a level of its own, or has a sentence 
   const composing = composingOf(asked('mixed-class', 'careful-return'));
   for (const movement of LIBRARY) {
     const suits = suiting(composing, movement);
-    if ('why' in suits) expect(suits.why).toMatch(/\.$/);
+    if ('why' in suits) expect(sentenceText(suits.why)).toMatch(/\.$/);
     else expect(movement.ladder).toContain(suits.level);
   }
 });

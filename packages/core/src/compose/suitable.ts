@@ -1,3 +1,4 @@
+import type { Sentence } from '../vocabulary/sentence.js';
 import { findingsBy } from '../rules/checks/index.js';
 import type { Check } from '../rules/checks/finding.js';
 import { notCleared } from '../rules/checks/not-cleared.js';
@@ -87,7 +88,7 @@ export interface Suited {
 }
 /** Why not, in a sentence with its numbers. */
 interface Refused {
-  readonly why: string;
+  readonly why: Sentence;
 }
 
 /** The level and dose of a movement that suit a person now; the reason where none does. */
@@ -126,7 +127,7 @@ function examinedAt(composing: Composing, movement: Movement, level: Level, usua
   const chance = chanceOf(view);
   return chance >= LIKELY
     ? { level, dose, view }
-    : { why: `${movement.name}: only ${level.name} can hold “${peopleWords(chance)}” to the end.` };
+    : { why: `${movement.name}: only ${peopleWords(chance)} can hold “${level.name}” to the end.` };
 }
 
 /** What keeps even the gentlest level out, as the checks say it. */

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../vocabulary/sentence.js';
 import { blockGroups } from './block-groups.js';
 import { chancesOfGroup } from './chances.js';
 import { decidesWords, whatToMeasure } from './doubt.js';
@@ -65,7 +66,7 @@ describe('what is in doubt', () => {
   test('is told in people, with what would settle it; the one measurement that decides most is named', () => {
     const findings = findingsOf(seen(LIFTS));
     const over = findings.filter(({ check }) => check.id === 'demand-over');
-    expect(over.map(({ text }) => text)).toEqual([
+    expect(over.map(({ text }) => sentenceText(text))).toEqual([
       expect.stringMatching(/too much for about \d in 10 people like this\. Test the (left|right) wrist flexors to be sure\.$/),
       expect.stringMatching(/wrist flexors to be sure\.$/),
       expect.stringMatching(/grip to be sure\.$/),
@@ -76,10 +77,10 @@ describe('what is in doubt', () => {
   });
 
   test('is spoken of plainly once it is measured, one way or the other', () => {
-    const strong = findingsOf(seen(LIFTS, 14)).map(({ text }) => text);
+    const strong = findingsOf(seen(LIFTS, 14)).map(({ text }) => sentenceText(text));
     expect(strong.join()).not.toContain('wrist flexors are taken to have');
     const weak = findingsOf(seen(LIFTS, 7)).find(({ check }) => check.id === 'demand-over')!;
-    expect(weak.text).toMatch(/^Palm lift: needs 1\d\d % of the maximum of the (left|right) wrist flexors\.$/);
+    expect(sentenceText(weak.text)).toMatch(/^Palm lift: needs 1\d\d % of the maximum of the (left|right) wrist flexors\.$/);
     expect(weak.doubt).toBeUndefined();
   });
 

@@ -1,3 +1,4 @@
+import { type Sentence } from '../vocabulary/sentence.js';
 import Papa from 'papaparse';
 import { FORCE_UNITS, type ForceUnit, NEWTONS_OF } from '../measure/device.js';
 import { readingDoubt } from '../measure/unit-doubt.js';
@@ -106,7 +107,7 @@ export interface FileReading {
   readonly line: number;
   readonly reading: Reading;
   /** A value that fits another unit better, in words; null where nothing is to be asked. */
-  readonly doubt: string | null;
+  readonly doubt: Sentence | null;
 }
 
 /** What a file comes to by a mapping: its readings, and line by line what is wrong. Where anything is wrong, nothing is to be taken. */

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../vocabulary/sentence.js';
 import { angleTrialOf, tiltBetween } from './angle-trial.js';
 import type { DeviceSample } from './device.js';
 import { lineReader, tellTrial, trialSortOf } from './device-trials.js';
@@ -23,7 +24,7 @@ describe('a trial of an angle', () => {
   test('that did not move is none, and says how it is done', () => {
     const { deg, faults } = angleTrialOf(turn(1));
     expect(deg).toBeNull();
-    expect(faults.at(-1)!.text).toContain('Start straight');
+    expect(sentenceText(faults.at(-1)!.text)).toContain('Start straight');
   });
 
   test('with a lost connection is kept as far as it is good', () => {

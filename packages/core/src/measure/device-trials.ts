@@ -1,3 +1,4 @@
+import { type Sentence } from '../vocabulary/sentence.js';
 import { counted } from '../vocabulary/text.js';
 import { quantileSorted } from 'simple-statistics';
 import { anglesFromStart, type AngleTrial, angleTrialOf, tiltsFromStart } from './angle-trial.js';
@@ -94,7 +95,7 @@ export interface AllOutTest {
   /** Mean force of each, in order, N. */
   readonly contractionsN: readonly number[];
   readonly told: CriticalForce | null;
-  readonly faults: readonly string[];
+  readonly faults: readonly Sentence[];
 }
 
 /** What the samples of a trial come to. @example tellTrial('angle', []).sort → 'angle' */
@@ -139,7 +140,7 @@ function aboveRest(samples: readonly ForceSample[]): ForceSample[] {
 }
 
 /** Faults of a trial, in words. */
-export function faultsIn(told: TrialTold): readonly string[] {
+export function faultsIn(told: TrialTold): readonly Sentence[] {
   switch (told.sort) {
     case 'force':
       return told.trace.faults.map(({ text }) => text);

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../vocabulary/sentence.js';
 import { platesTrialOf } from './plates-trial.js';
 
 /** Leaning on for some seconds, with more and more on the right hand at the end. */
@@ -25,7 +26,7 @@ describe('weight on both hands', () => {
     expect(platesTrialOf(lean(3)).split!.leftN).toBeCloseTo(150, 0);
     const touch = platesTrialOf(lean(1));
     expect(touch.split).toBeNull();
-    expect(touch.faults.at(-1)!.text).toContain('wasn’t held for 2 s');
+    expect(sentenceText(touch.faults.at(-1)!.text)).toContain('wasn’t held for 2 s');
     expect(platesTrialOf(lean(9).map((each) => ({ ...each, leftN: 1, rightN: 1 }))).faults.at(-1)!.text).toBe(
       'Nobody stood on the plates.',
     );

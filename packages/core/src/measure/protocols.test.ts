@@ -39,8 +39,8 @@ describe('what may be measured of whom', () => {
     expect(whyNotMeasured(grip, numb, 'right')).toBeNull();
     const stopped = [{ caution: 'stop-sign', hand: 'right', stopped: { intakeId: 'x', sign: 'pop' } }] as const;
     expect(whyNotMeasured(active, stopped, 'right')).toContain('complete rest');
-    expect(whyNotMeasured(grip, [{ caution: 'blood-pressure' }], 'left')).toContain('No effort at the limit');
-    expect(whyNotMeasured(grip, [{ caution: 'under-18' }], 'left')).toContain('No effort at the limit');
+    expect(whyNotMeasured(grip, [{ caution: 'blood-pressure' }], 'left')).toContain('No maximal effort');
+    expect(whyNotMeasured(grip, [{ caution: 'under-18' }], 'left')).toContain('No maximal effort');
     expect(whyNotMeasured(passive, [{ caution: 'tendon-pain' }], 'left')).toBeNull();
   });
 });

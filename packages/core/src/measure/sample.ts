@@ -1,3 +1,4 @@
+import { type Sentence } from '../vocabulary/sentence.js';
 /** One value of a device at an instant. `tS` runs on the device's own clock, in seconds; where it begins does not matter. */
 export interface ForceSample {
   readonly tS: number;
@@ -26,7 +27,7 @@ export interface TraceFault {
   readonly kind: TraceFaultKind;
   readonly fromS: number;
   readonly toS: number;
-  readonly text: string;
+  readonly text: Sentence;
 }
 
 /** Seconds as they are said. @example secondsText(3.14159) → '3.14 s' */

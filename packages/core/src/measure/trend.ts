@@ -1,7 +1,9 @@
+import { counted } from '../vocabulary/text.js';
+import { calendarDay, say, type Sentence } from '../vocabulary/sentence.js';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { median, quantile } from 'simple-statistics';
-import { addDays, daysBetween, dayWords } from '../vocabulary/days.js';
+import { addDays, daysBetween } from '../vocabulary/days.js';
 import { itemAt } from '../vocabulary/lists.js';
 
 /** One value on a day (ISO 8601). */
@@ -29,7 +31,7 @@ export interface Trend {
   readonly direction: 'up' | 'down' | 'none';
   readonly forecast: Forecast | null;
   /** Why there is no forecast, or null where there is one or none was asked for. */
-  readonly why: string | null;
+  readonly why: Sentence | null;
 }
 
 const FEWEST_READINGS = 4;
@@ -83,7 +85,7 @@ export function trendOf(readings: readonly DayValue[], goal?: number): Trend {
   const base = { slopePerWeek, nowValue: line.at(nowDay) };
   const days = new Set(points.map(([day]) => day)).size;
   if (points.length < FEWEST_READINGS || days < FEWEST_DAYS) {
-    const why = `Not enough data: ${points.length} readings on ${days} days. Four readings on at least three days are needed.`;
+    const why = say`Not enough data: ${points.length} readings on ${counted(days, 'day')}. Four readings on at least three days are needed.`;
     return { ...base, intervalPerWeek: null, direction: 'none', forecast: null, why };
   }
   const lines = drawn(points);
@@ -129,8 +131,8 @@ interface Prior {
 
 function forecastOf(goal: number, { line, lines, nowDay, direction, firstDay, lastDay }: Prior): Pick<Trend, 'forecast' | 'why'> {
   const nowValue = line.at(nowDay);
-  const none = (why: string) => ({ forecast: null, why });
-  if (goal === nowValue) return none(`Goal reached on ${dayWords(lastDay)}.`);
+  const none = (why: Sentence) => ({ forecast: null, why });
+  if (goal === nowValue) return none(say`Goal reached on ${calendarDay(lastDay)}.`);
   if (direction === 'none') return none('No clear trend yet.');
   const isAhead = Math.sign(goal - nowValue) === Math.sign(line.slope);
   if (!isAhead) {

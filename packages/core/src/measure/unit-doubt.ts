@@ -1,3 +1,4 @@
+import { quantity, say, type Sentence } from '../vocabulary/sentence.js';
 import { capacityOf, type Person } from '../mechanics/capacity.js';
 import { referencePerson } from '../mechanics/person.js';
 import { REFERENCE_BODIES } from '../model/body.js';
@@ -28,7 +29,7 @@ export interface UnitDoubt {
   /** The unit that would fit, and the value in newtons that it would be. */
   readonly rather: 'kg' | 'N';
   readonly wouldBeN: number;
-  readonly text: string;
+  readonly text: Sentence;
 }
 
 /**
@@ -42,12 +43,12 @@ export function unitDoubt(action: Action, valueN: number, person?: Person): Unit
   const fits = (force: number) => force >= low && force <= high;
   if (fits(valueN)) return null;
   if (valueN < low && fits(valueN * GRAVITY)) {
-    const text = `${valueN.toFixed(0)} N is less than nearly any hand’s ${action}: was it ${valueN.toFixed(1)} kg, that is ${(valueN * GRAVITY).toFixed(0)} N?`;
+    const text = say`${quantity(valueN, 'N')} is less than nearly any hand’s ${action}: was it ${quantity(valueN, 'kg', 1)}, that is ${quantity(valueN * GRAVITY, 'N')}?`;
     return { rather: 'kg', wouldBeN: valueN * GRAVITY, text };
   }
   if (valueN > high && fits(valueN / GRAVITY)) {
     const kg = valueN / GRAVITY;
-    const text = `${valueN.toFixed(0)} N, that is ${kg.toFixed(0)} kg, is more than nearly any hand’s ${action}: was it ${kg.toFixed(0)} N?`;
+    const text = say`${quantity(valueN, 'N')}, that is ${quantity(kg, 'kg')}, is more than nearly any hand’s ${action}: was it ${quantity(kg, 'N')}?`;
     return { rather: 'N', wouldBeN: kg, text };
   }
   return null;

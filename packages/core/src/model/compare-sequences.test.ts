@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../vocabulary/sentence.js';
 import { compareSequences } from './compare-sequences.js';
 import { pairBlocks } from './pair-blocks.js';
 import { parseDose } from './dose-shorthand.js';
@@ -20,7 +21,7 @@ const base: Sequence = {
   blocks: [block('a'), block('b'), block('c')],
 };
 const changes = (to: Partial<Sequence>) =>
-  compareSequences(base, { ...base, ...to }, ({ movementId, levelId }) => `${movementId} ${levelId}`).map(({ text }) => text);
+  compareSequences(base, { ...base, ...to }, ({ movementId, levelId }) => `${movementId} ${levelId}`).map(({ text }) => sentenceText(text));
 
 describe('comparing two versions', () => {
   test('nothing changed says nothing', () => {
@@ -43,7 +44,7 @@ describe('comparing two versions', () => {
 
 describe('comparing two sequences of their own', () => {
   const differ = (blocks: readonly Block[]) =>
-    compareSequences(base, { ...base, blocks }, ({ movementId }) => movementId, false).map(({ text }) => text);
+    compareSequences(base, { ...base, blocks }, ({ movementId }) => movementId, false).map(({ text }) => sentenceText(text));
 
   test('the very same block is the same, whatever its id', () => {
     const renamed = base.blocks.map((each, index) => ({ ...each, id: `other-${index}` }));

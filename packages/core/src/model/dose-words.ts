@@ -1,3 +1,4 @@
+import { asWritten, say, type Sentence, joinSentences } from '../vocabulary/sentence.js';
 import type { SidePlan } from '../vocabulary/hands.js';
 import { counted, lowered } from '../vocabulary/text.js';
 import type { OpenEnd, WorkKind } from '../vocabulary/work.js';
@@ -10,7 +11,7 @@ export interface DoseInWords {
   /** How much: “2 sets of 6”. */
   readonly amount: string;
   /** How: hands, directions, pace, hold, effort, rest, as far as they are worth telling. */
-  readonly how: readonly string[];
+  readonly how: readonly Sentence[];
 }
 
 const HANDS_IN_TURN: Record<SidePlan, string | null> = {
@@ -35,7 +36,7 @@ export function doseInWords(
 ): DoseInWords {
   const { sides, tempo, holdS, pauseS, restS } = dose;
   const { strokes } = movement;
-  const how: readonly (string | false | null | undefined)[] = [
+  const how: readonly (Sentence | false | null | undefined)[] = [
     HANDS_IN_TURN[sides],
     directionWords(dose, movement),
     ...ownLoadWords(dose),
@@ -94,17 +95,17 @@ export function workWords(work: Work): string {
   }
 }
 
-const ownLoadWords = ({ load = {} }: Dose): string[] =>
+const ownLoadWords = ({ load = {} }: Dose): Sentence[] =>
   OWN_LOAD_NAMES.flatMap((name) => {
     const value = load[name];
     const { label, limit } = OWN_LOADS[name];
-    const unit = limit.unit === '°' ? '°' : ` ${limit.unit}`;
     if (value === undefined) return [];
-    return [name === 'massKg' ? `${value} kg` : `${lowered(label)} ${value}${unit}`];
+    const amount = asWritten(value, limit.unit);
+    return [name === 'massKg' ? say`${amount}` : say`${lowered(label)} ${amount}`];
   });
 
 /** What the effort asks for, where a dose names one. */
-function effortWords({ effortPercent }: Dose, level: Pick<Level, 'load'>, foundKg: number | null): string | null {
+function effortWords({ effortPercent }: Dose, level: Pick<Level, 'load'>, foundKg: number | null): Sentence | null {
   if (effortPercent === undefined) return null;
   switch (effortMeans(level)) {
     case 'pressed':
@@ -112,7 +113,7 @@ function effortWords({ effortPercent }: Dose, level: Pick<Level, 'load'>, foundK
     case 'finds the load':
       return foundKg === null
         ? `with a load that takes ${effortPercent} % of maximum`
-        : `${Number(foundKg.toFixed(2))} kg, which is ${effortPercent} % of maximum`;
+        : say`${asWritten(Number(foundKg.toFixed(2)), 'kg')}, which is ${effortPercent} % of maximum`;
     case 'kept':
       return `keep the grip at ${effortPercent} % of maximum throughout`;
     case 'pushed':
@@ -123,9 +124,9 @@ function effortWords({ effortPercent }: Dose, level: Pick<Level, 'load'>, foundK
 }
 
 /** Whole text of a dose in words, e.g. for a list. */
-export function doseSentence(...asked: Parameters<typeof doseInWords>): string {
+export function doseSentence(...asked: Parameters<typeof doseInWords>): Sentence {
   const { amount, how } = doseInWords(...asked);
-  return [amount, ...how].join(', ');
+  return joinSentences([amount, ...how], ', ');
 }
 
 /** A pace that is the same both ways is told by the whole. */

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../vocabulary/sentence.js';
 import type { CallKind } from '../rules/calls/index.js';
 import { addDays } from '../vocabulary/days.js';
 import { firstOf } from '../vocabulary/lists.js';
@@ -134,10 +135,10 @@ describe('what a call says', () => {
 
   test('what it rests on, the newest first, to be opened', () => {
     expect(progress.evidence.map(({ sessionId, text }) => [sessionId, text])).toEqual([
-      ['s2', '2x15s, discomfort 1, exertion 5'],
-      ['s1', '2x15s, discomfort 1, exertion 5'],
+      ['s2', '2x15s, discomfort 1, effort (RPE) 5'],
+      ['s1', '2x15s, discomfort 1, effort (RPE) 5'],
     ]);
-    expect(progress.why).toContain('clean in the last 2 sessions');
+    expect(sentenceText(progress.why)).toContain('clean in the last 2 sessions');
   });
 
   test('the gravest come first', () => {
@@ -147,6 +148,6 @@ describe('what a call says', () => {
       athlete: { cautions: [{ ...STOPPED, hand: 'right' }], equipment: [] },
     });
     expect(all.map(({ kind }) => kind)[0]).toBe('refer');
-    expect(firstOf(of('refer', all)).why).toContain('numbness');
+    expect(sentenceText(firstOf(of('refer', all)).why)).toContain('numbness');
   });
 });

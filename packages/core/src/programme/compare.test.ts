@@ -1,11 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../vocabulary/sentence.js';
 import { compareProgrammes } from './compare.js';
 import { editProgramme, freshSessionId } from './edits.js';
 import { loadedGroups, loadLine } from './load-line.js';
 import { day, evaluated, on, programmeOf } from './programme.fixture.js';
 
 const before = programmeOf(on('0/1 whole', '0/3 easy', '1/1 whole'));
-const texts = (after: typeof before) => compareProgrammes(before, after).map(({ text }) => text);
+const texts = (after: typeof before) => compareProgrammes(before, after).map(({ text }) => sentenceText(text));
 
 describe('two programmes', () => {
   test('differ in words, each change once', () => {

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../vocabulary/sentence.js';
 import fc from 'fast-check';
 import { checkProgramme, type Programme, weekIndexOf } from '../model/programme.js';
 import { METHODS } from '../library/methods.js';
@@ -18,7 +19,7 @@ describe('hard days', () => {
   test('on neighbouring days are too close; the fix leaves the hours that the method wants', () => {
     const programme = programmeOf(on('0/1 hard', '0/2 hard', '0/5 hard'));
     const [said] = saidBy('spacing', programme);
-    expect(said!.text).toBe(
+    expect(sentenceText(said!.text)).toBe(
       'Finger flexors work long at 70 % or more on 8 Jun 2026 and again on 9 Jun 2026. This method leaves 48 h between.',
     );
     const after = mended('spacing', programme);
@@ -29,7 +30,7 @@ describe('hard days', () => {
     expect(saidBy('spacing', programmeOf(on('0/1 hard', '0/2 easy', '0/3 hard', '0/4 easy', '0/5 hard')))).toEqual([]);
   });
   test('two on one day are one too many', () => {
-    expect(saidBy('spacing', programmeOf(on('0/1 hard', '0/1 hard')))[0]!.text).toContain('twice on one day');
+    expect(sentenceText(saidBy('spacing', programmeOf(on('0/1 hard', '0/1 hard')))[0]!.text)).toContain('twice on one day');
   });
   test('what was carried out yesterday counts, whatever it was planned as', () => {
     const today = day(0, 2);
@@ -46,7 +47,7 @@ describe('weeks', () => {
     const programme = programmeOf(on(...weekly(0, 2), ...weekly(1, 2), ...weekly(2, 2), ...weekly(3, 4)));
     const [said] = saidBy('growth', programme);
     expect(said!.day).toBe(day(3, 1));
-    expect(said!.text).toMatch(/\d+ % above the average of the three before\. The cap is 20 %/);
+    expect(sentenceText(said!.text)).toMatch(/\d+ % above the average of the three before\. The cap is 20 %/);
     expect(mended('growth', programme).weeks[3]!.amountPercent).toBeLessThan(100);
   });
   test('that go on after an easier one are no growth', () => {
@@ -60,7 +61,7 @@ describe('weeks', () => {
   test('with more sessions that load than the method has room for', () => {
     const method = METHODS['grip-and-iron'];
     const four = programmeOf(on('0/1 whole', '0/3 whole', '0/5 whole', '0/7 whole'));
-    expect(saidBy('too-many', four, { method })[0]!.text).toBe('4 loading sessions. Grip and iron allows up to 3 a week.');
+    expect(sentenceText(saidBy('too-many', four, { method })[0]!.text)).toBe('4 loading sessions. Grip and iron allows up to 3 a week.');
     // Easy range between them is welcome.
     expect(saidBy('too-many', programmeOf(on('0/1 whole', '0/3 whole', '0/5 whole', '0/2 easy', '0/4 easy')), { method })).toEqual([]);
   });
@@ -91,14 +92,14 @@ describe('days away', () => {
   const away = [{ fromDay: day(0, 3), toDay: day(0, 5), kind: 'ill' as const }];
   test('are kept free; the fix moves the session out of them', () => {
     const programme = programmeOf(on('0/4 whole'), { away });
-    expect(saidBy('on-free-day', programme)[0]!.text).toBe('Whole session falls on a day marked “ill or injured”.');
+    expect(sentenceText(saidBy('on-free-day', programme)[0]!.text)).toBe('Whole session falls on a day marked “ill or injured”.');
     expect(mended('on-free-day', programme).sessions[0]!.day).toBe(day(0, 6));
     expect(saidBy('on-free-day', programmeOf(on('0/2 whole'), { away }))).toEqual([]);
   });
   test('on the way only what is there is trained with', () => {
     const travel = [{ fromDay: day(0, 3), toDay: day(0, 5), kind: 'travel' as const }];
     const programme = programmeOf(on('0/4 hard', '0/5 easy'), { away: travel });
-    expect(saidBy('equipment-there', programme).map(({ text }) => text)).toEqual([
+    expect(saidBy('equipment-there', programme).map(({ text }) => sentenceText(text))).toEqual([
       'Hard grip: needs soft ball, not available while travelling.',
     ]);
     const packed = programmeOf(on('0/4 hard'), { away: [{ ...travel[0]!, equipment: ['soft ball'] }] });
@@ -111,7 +112,7 @@ describe('an event', () => {
   test('has nothing hard in its last three days and nothing that loads the day before', () => {
     const programme = programmeOf(on('5/4 hard', '5/5 whole', '5/4 easy', '5/1 hard'), { event });
     const said = saidBy('before-event', programme);
-    expect(said.map(({ text }) => text)).toEqual([
+    expect(said.map(({ text }) => sentenceText(text))).toEqual([
       'Hard grip works hard 2 days before Lantern show, 18 Jul 2026.',
       'Whole session loads 1 day before Lantern show, 18 Jul 2026.',
     ]);
@@ -136,7 +137,7 @@ describe('somebody', () => {
   test('who is not cleared is loaded by nothing: a stop stands before all else', () => {
     const { findings } = evaluated(programmeOf(on('0/1 whole', '0/3 easy')), { athlete });
     expect(findings[0]).toMatchObject({ rule: 'not-cleared', severity: 'stop' });
-    expect(findings[0]!.text).toContain('One session loads it anyway');
+    expect(sentenceText(findings[0]!.text)).toContain('One session loads it anyway');
     expect(saidBy('not-cleared', programmeOf(on('0/3 easy')), { athlete })).toEqual([]);
   });
   test('who is away for two weeks begins a level lower', () => {

@@ -1,10 +1,11 @@
+import type { Sentence } from '../vocabulary/sentence.js';
 import type { Severity } from '../rules/checks/finding.js';
 import type { ProgrammeEdit } from './edits.js';
 import type { SeenProgramme } from './seen.js';
 
 /** A change that answers a finding, named by what it does. */
 export interface ProgrammeFix {
-  readonly label: string;
+  readonly label: Sentence;
   readonly edits: readonly ProgrammeEdit[];
 }
 
@@ -14,7 +15,7 @@ export interface ProgrammeObservation {
   readonly day: string;
   readonly sessionIds: readonly string[];
   /** A sentence with the numbers that it rests on. */
-  readonly text: string;
+  readonly text: Sentence;
   readonly fix?: ProgrammeFix | undefined;
 }
 

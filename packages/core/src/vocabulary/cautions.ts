@@ -97,9 +97,9 @@ export const CAUTIONS = {
     ...adviceFor('Pregnancy', 'nerve symptoms in the hands are common; ask each time.'),
   },
   'blood-pressure': {
-    label: 'Raised blood pressure',
+    label: 'High blood pressure',
     rule: 'adapt',
-    ...adviceFor('Raised blood pressure', 'keep breathing, no maximal isometric holds.'),
+    ...adviceFor('High blood pressure', 'keep breathing, no maximal isometric holds.'),
   },
   fluoroquinolones: {
     label: 'Fluoroquinolone antibiotics in recent months',

@@ -31,16 +31,3 @@ export function shownAs(unit: string, { mass, length }: ShownUnits): ShownAs {
   if (length === 'in' && unit === 'm') return { unit: 'in', per: CM_PER_M / INCH_CM };
   return { unit, per: 1 };
 }
-
-/** Kilograms, centimetres and ranges of them as they stand in a sentence. */
-const IN_WORDS = /(\d+(?:\.\d+)?)((?:–)(\d+(?:\.\d+)?))? (kg|cm)(?![\w·])/g;
-
-/** A sentence with its masses and lengths in a coach’s units. @example inWords('Hang 5 kg on it.', { mass: 'lb', length: 'cm' }) → 'Hang 11.0 lb on it.' */
-export function inWords(sentence: string, units: ShownUnits): string {
-  return sentence.replace(IN_WORDS, (all, from: string, _to: string | undefined, to: string | undefined, kept: string) => {
-    const { unit, per } = shownAs(kept, units);
-    if (unit === kept) return all;
-    const text = (number: string) => (Number(number) * per).toFixed(1);
-    return `${text(from)}${to === undefined ? '' : `–${text(to)}`} ${unit}`;
-  });
-}

@@ -15,6 +15,7 @@ import {
   type ProgrammeEdit,
   under,
   withTypedDose,
+  sentenceText,
 } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -59,9 +60,9 @@ export class AnswerCallsService {
         id,
         athleteId,
         ...{ key: call.key, evidenceKey: call.evidenceKey, kind: call.kind, hands: call.hands },
-        why: call.why.slice(0, WHY_LENGTH),
+        why: sentenceText(call.why).slice(0, WHY_LENGTH),
         answer: input.answer,
-        ...{ optionId: option?.id ?? '', words: (option?.words ?? '').slice(0, WHY_LENGTH) },
+        ...{ optionId: option?.id ?? '', words: sentenceText(option?.words ?? '').slice(0, WHY_LENGTH) },
         reason: input.reason?.trim() ?? '',
         sessionId: call.sessionId,
         changed: option ? await changeProgrammes(held, { athleteId, id, call, option, coming }, this.clock.now()) : [],
@@ -152,7 +153,7 @@ async function changeProgrammes(
   for (const programmeId of ids) {
     const row = await held.of(ProgrammeRow).hold(programmeId, 'programme');
     if (row.athleteId !== athleteId) continue;
-    const accepted = { id, reason: `${CALLS[call.kind].label}: ${call.why}`, effect: option.effect };
+    const accepted = { id, reason: `${CALLS[call.kind].label}: ${sentenceText(call.why)}`, effect: option.effect };
     const { edits, back } = carriedOutIn(programmeId, row.document, accepted, coming);
     if (edits.length === 0) continue;
     await edited(held, programmeId, edits, now);

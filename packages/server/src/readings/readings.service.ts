@@ -1,5 +1,5 @@
 import type { ReadingInput, ReadingsAdded, ReadingsInput, RepeatsAnswer, StoredReading } from '@clay-pot/contracts';
-import { allRepeats, checkReading, type Fault, type MeasuredThing, readingDoubt, same, under } from '@clay-pot/core';
+import { allRepeats, checkReading, type Fault, type MeasuredThing, readingDoubt, sentenceText, same, under } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
 import { In, MoreThanOrEqual } from 'typeorm';
@@ -90,7 +90,7 @@ export class ReadingsService {
     const faults = checkReading(input, dayIn(scope.timeZone, this.clock.now()));
     if (faults.length > 0 || input.isSure) return faults;
     const doubt = readingDoubt(input);
-    return doubt ? [{ pointer: '/value', message: `${doubt.text} If it is right, send isSure: true.` }] : [];
+    return doubt ? [{ pointer: '/value', message: `${sentenceText(doubt.text)} If it is right, send isSure: true.` }] : [];
   }
 
   async remove(scope: StudioScope, athleteId: string, id: string): Promise<void> {

@@ -12,6 +12,7 @@ import {
   viewOf,
   withStops,
   type WorkingSide,
+  sentenceText,
 } from '@clay-pot/core';
 import { type Known, methodOf } from '@clay-pot/core/library';
 import { Injectable } from '@nestjs/common';
@@ -158,7 +159,7 @@ export class SessionsService {
       past: [],
       now: startedAt,
     });
-    return stopsOf(view).map(({ check, text }) => ({ check: check.id, text }));
+    return stopsOf(view).map(({ check, text }) => ({ check: check.id, text: sentenceText(text) }));
   }
 }
 

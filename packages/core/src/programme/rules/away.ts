@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { AWAY_KINDS } from '../../model/programme.js';
 import { ANYWHERE } from '../../rules/checks/choose.js';
 import { lowered } from '../../vocabulary/text.js';
@@ -16,7 +17,7 @@ export const onFreeDay: ProgrammeRule = {
     view.sessions.filter(isAhead).flatMap((session) => {
       const away = awayOn(view, session.day);
       if (!away || AWAY_KINDS[away.kind].trains) return [];
-      const text = `${session.sequence?.title ?? 'A session'} falls on a day marked “${lowered(AWAY_KINDS[away.kind].label)}”.`;
+      const text = say`${session.sequence?.title ?? 'A session'} falls on a day marked “${lowered(AWAY_KINDS[away.kind].label)}”.`;
       return [{ day: session.day, sessionIds: [session.id], text, fix: movedOrOut(view, session, () => true) }];
     }),
 };
@@ -35,7 +36,7 @@ export const equipmentThere: ProgrammeRule = {
       const there = isAway ? [...ANYWHERE, ...(away.equipment ?? [])] : view.athlete?.equipment;
       const missing = (there && session.load?.equipment.filter((thing) => !there.includes(thing))) ?? [];
       if (missing.length === 0) return [];
-      const text = `${session.sequence?.title ?? 'A session'}: needs ${missing.join(', ')}, not available${isAway ? ' while travelling' : ''}.`;
+      const text = say`${session.sequence?.title ?? 'A session'}: needs ${missing.join(', ')}, not available${isAway ? ' while travelling' : ''}.`;
       const fix = isAway ? movedOrOut(view, session, (day) => !awayOn(view, day)) : undefined;
       return [{ day: session.day, sessionIds: [session.id], text, fix }];
     }),

@@ -1,5 +1,6 @@
+import { calendarDay, quantity, say } from '../../vocabulary/sentence.js';
 import { usualWeek } from '../../model/programme.js';
-import { daysBetween, dayWords } from '../../vocabulary/days.js';
+import { daysBetween } from '../../vocabulary/days.js';
 import { isAhead } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
 import { HARD_CLEAR_DAYS, LOADING_CLEAR_DAYS, weekToward } from '../toward-event.js';
@@ -22,7 +23,7 @@ export const beforeEvent: ProgrammeRule = {
       const nearest = (session.load?.hard.length ?? 0) > 0 ? HARD_CLEAR_DAYS : session.load?.isLoading ? LOADING_CLEAR_DAYS : -1;
       if (days < 0 || days > nearest || nearest < 0) return [];
       const when = days === 0 ? 'on the day of' : `${days} ${days === 1 ? 'day' : 'days'} before`;
-      const text = `${session.sequence?.title ?? 'A session'} ${nearest === HARD_CLEAR_DAYS ? 'works hard' : 'loads'} ${when} ${event.name}, ${dayWords(event.day)}.`;
+      const text = say`${session.sequence?.title ?? 'A session'} ${nearest === HARD_CLEAR_DAYS ? 'works hard' : 'loads'} ${when} ${event.name}, ${calendarDay(event.day)}.`;
       const suits = (day: string) => daysBetween(day, event.day) > nearest;
       return [{ day: session.day, sessionIds: [session.id], text, fix: movedOrOut(view, session, suits) }];
     });
@@ -42,10 +43,10 @@ export const taperMissing: ProgrammeRule = {
     const index = weekToward(programme, event.day);
     const week = weeks[index];
     if (!week || week.kind !== 'build' || !week.sessions.some((each) => each.load?.isLoading && isAhead(each))) return [];
-    const text = `Week ${index + 1} leads up to ${event.name} and has ${week.amountPercent} % of the load.`;
+    const text = say`Week ${index + 1} leads up to ${event.name} and has ${quantity(week.amountPercent, '%')} of the load.`;
     const taper = usualWeek('taper');
     const fix = {
-      label: `Make week ${index + 1} a taper, ${taper.amountPercent} %`,
+      label: say`Make week ${index + 1} a taper, ${quantity(taper.amountPercent, '%')}`,
       edits: [{ kind: 'week' as const, index, week: taper }],
     };
     return [{ day: week.monday, sessionIds: [], text, fix }];

@@ -1,6 +1,6 @@
+import { calendarDay, say } from '../../vocabulary/sentence.js';
 import { AWAY_KINDS, type Away } from '../../model/programme.js';
 import { addDays } from '../../vocabulary/days.js';
-import { dayWords } from '../../vocabulary/days.js';
 import { lastDayOf, type PlannedSession, type SeenProgramme } from '../seen.js';
 import type { ProgrammeFix } from '../finding.js';
 
@@ -36,5 +36,5 @@ export function movedOrOut(view: SeenProgramme, session: PlannedSession, suits: 
   const day = freeDayFor(view, session, suits);
   return day === undefined
     ? { label: 'Remove this session', edits: [{ kind: 'remove', sessionId: session.id }] }
-    : { label: `Move it to ${dayWords(day)}`, edits: [{ kind: 'move', sessionId: session.id, day }] };
+    : { label: say`Move it to ${calendarDay(day)}`, edits: [{ kind: 'move', sessionId: session.id, day }] };
 }

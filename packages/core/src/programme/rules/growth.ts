@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { roomsFor, type WeekDoses, weeklyGrowth, type WeekRoom } from '../../rules/checks/weekly-growth.js';
 import { PROGRAMME_LIMITS } from '../../model/programme.js';
 import { dosesBetween, isAhead, type WeekView } from '../seen.js';
@@ -26,12 +27,12 @@ export const growth: ProgrammeRule = {
       const worst = over[0];
       if (!worst) return [];
       const percent = Math.round(100 * (worst.week / worst.usual - 1));
-      const text = `The week’s load on the ${worst.group} is ${percent} % above the average of the three before. The cap is ${view.method.weeklyGrowthPercent} %.`;
+      const text = say`The week’s load on the ${worst.group} is ${quantity(percent, '%')} above the average of the three before. The cap is ${quantity(view.method.weeklyGrowthPercent, '%')}.`;
       const amountPercent = Math.min(...over.map((room) => lesserAmount(week, room)));
       const fix =
         amountPercent < week.amountPercent
           ? {
-              label: `Set the week to ${amountPercent} %`,
+              label: say`Set the week to ${quantity(amountPercent, '%')}`,
               edits: [{ kind: 'week' as const, index: week.index, week: { kind: week.kind, amountPercent } }],
             }
           : undefined;

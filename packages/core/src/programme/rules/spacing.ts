@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { HARD_PERCENT, type PastLoad, SPACED_GROUPS } from '../../effort/past.js';
 import { hardSpacing, hoursSinceHard } from '../../rules/checks/hard-spacing.js';
 import { dayWords, hoursBetween } from '../../vocabulary/days.js';
@@ -31,7 +32,7 @@ export const spacing: ProgrammeRule = {
       const last = before.findLast((each) => isHardFor(each, group));
       const on = last?.onDay ?? '';
       const when = on === day ? 'twice on one day' : `on ${dayWords(on)} and again on ${dayWords(day)}`;
-      const text = `${capital(group)} work long at ${HARD_PERCENT} % or more ${when}. This method leaves ${view.method.hardSpacingH} h between.`;
+      const text = say`${capital(group)} work long at ${quantity(HARD_PERCENT, '%')} or more ${when}. This method leaves ${quantity(view.method.hardSpacingH, 'h')} between.`;
       const suits = (to: string) =>
         mine.every((each) => [hoursBefore, hoursAfter].every((hours) => hours(others, to, each) >= view.method.hardSpacingH));
       return [{ day, sessionIds: [session.id], text, fix: movedOrOut(view, session, suits) }];

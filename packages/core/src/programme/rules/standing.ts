@@ -1,6 +1,8 @@
+import { counted } from '../../vocabulary/text.js';
+import { calendarDay, say } from '../../vocabulary/sentence.js';
 import { barredWords, cautionsOn, forbidsLoading } from '../../rules/safety/cautions.js';
 import { AWAY_DAYS } from '../../rules/calls/needs-a-look.js';
-import { daysBetween, dayWords } from '../../vocabulary/days.js';
+import { daysBetween } from '../../vocabulary/days.js';
 import { isAhead } from '../seen.js';
 import type { ProgrammeRule } from '../finding.js';
 
@@ -26,14 +28,14 @@ export const longGap: ProgrammeRule = {
   id: 'long-gap',
   title: 'Long gap',
   severity: 'look',
-  why: `After ${AWAY_DAYS} days off, going back a level is safer than carrying on.`,
+  why: `After ${counted(AWAY_DAYS, 'day')} off, going back a level is safer than carrying on.`,
   source: 'common practice among coaches',
   find: ({ course, sessions }) => {
     const days = course.map(({ onDay }) => onDay);
     return sessions.filter(isAhead).flatMap(({ id, day }) => {
       const before = days.findLast((each) => each < day);
       if (before === undefined || daysBetween(before, day) < AWAY_DAYS || days.indexOf(day) !== days.lastIndexOf(before) + 1) return [];
-      const text = `${daysBetween(before, day)} days without a session before ${dayWords(day)}: each movement restarts a level lower.`;
+      const text = say`${counted(daysBetween(before, day), 'day')} without a session before ${calendarDay(day)}: each movement restarts a level lower.`;
       return [{ day, sessionIds: [id], text }];
     });
   },

@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { usualWeek } from '../../model/programme.js';
 import { SESSIONS_A_WEEK, tooOften } from '../../rules/checks/too-often.js';
 import { WEEKDAYS } from '../../vocabulary/days.js';
@@ -22,7 +23,7 @@ export const tooMany: ProgrammeRule = {
         {
           day: week.monday,
           sessionIds: mine.map(({ id }) => id),
-          text: `${mine.length} loading sessions. ${method.name} allows up to ${most} a week.`,
+          text: say`${mine.length} loading sessions. ${method.name} allows up to ${most} a week.`,
         },
       ];
     }),
@@ -60,10 +61,10 @@ export const easierMissing: ProgrammeRule = {
       const built = length < 0 ? run.length : length;
       // Told of once, of the first week too many.
       if (built !== BUILD_WEEKS + 1 || loadingAhead(week).length === 0) return [];
-      const text = `Week ${week.index + 1} would be the ${built}th building week in a row. Put a deload week or an event before it.`;
+      const text = say`Week ${week.index + 1} would be the ${built}th building week in a row. Put a deload week or an event before it.`;
       const easier = usualWeek('easier');
       const fix = {
-        label: `Make week ${week.index + 1} a deload, ${easier.amountPercent} %`,
+        label: say`Make week ${week.index + 1} a deload, ${quantity(easier.amountPercent, '%')}`,
         edits: [{ kind: 'week' as const, index: week.index, week: easier }],
       };
       return [{ day: week.monday, sessionIds: [], text, fix }];

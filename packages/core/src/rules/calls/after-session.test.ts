@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../../vocabulary/sentence.js';
 import { callAfter, type SessionOutcome } from './after-session.js';
 
 const DONE: SessionOutcome = { ending: 'completed', completion: 1, maxDiscomfort: 1, discomfortPolicy: 'mild' };
@@ -17,6 +18,6 @@ describe('what a session asks for next', () => {
   ] as const)('%j → %s', (outcome, proposed, words) => {
     const call = callAfter(outcome);
     expect(call.proposed).toBe(proposed);
-    expect(call.reason).toContain(words);
+    expect(sentenceText(call.reason)).toContain(words);
   });
 });

@@ -1,3 +1,4 @@
+import { say, type Sentence } from '../../vocabulary/sentence.js';
 import type { Ending, Morning } from '../../model/session.js';
 import { percent } from '../../vocabulary/numbers.js';
 import { adviseOnDiscomfort, type DiscomfortAdvice, type DiscomfortPolicy } from '../reports/discomfort.js';
@@ -11,7 +12,7 @@ export type Decision = (typeof DECISIONS)[number];
 /** What a session as a whole asks for next, with why. */
 export interface AfterSession {
   readonly proposed: Decision;
-  readonly reason: string;
+  readonly reason: Sentence;
 }
 
 /** What is known of a session that is over. */
@@ -47,8 +48,8 @@ export function callAfter(outcome: SessionOutcome): AfterSession {
   if (!morning) return felt;
   const { advice, text } = morningOf(morning, morningBefore);
   const asked = BY_MORNING[advice];
-  if (advice === 'refer') return { proposed: asked, reason: `${text} ${UNTIL_CLEARED}` };
-  return DECISIONS.indexOf(asked) > DECISIONS.indexOf(felt.proposed) ? { proposed: asked, reason: `${text} ${NEXT_TIME[asked]}` } : felt;
+  if (advice === 'refer') return { proposed: asked, reason: say`${text} ${UNTIL_CLEARED}` };
+  return DECISIONS.indexOf(asked) > DECISIONS.indexOf(felt.proposed) ? { proposed: asked, reason: say`${text} ${NEXT_TIME[asked]}` } : felt;
 }
 
 /** A day more is no answer to a hand that went numb. */
@@ -59,13 +60,13 @@ function callByFeel({ ending, completion, maxDiscomfort, discomfortPolicy }: Ses
   const felt = maxDiscomfort === null ? 'go-on' : PROPOSED[adviseOnDiscomfort(maxDiscomfort, discomfortPolicy)];
   const told = toldOf(maxDiscomfort, discomfortPolicy);
   if (felt === 'go-on' && ending === 'ended early' && completion < MUCH_OF_IT) {
-    return { proposed: 'hold', reason: `${told} Ended early, ${percent(completion)} done. ${NEXT_TIME.hold}` };
+    return { proposed: 'hold', reason: say`${told} Ended early, ${percent(completion)} done. ${NEXT_TIME.hold}` };
   }
-  return { proposed: felt, reason: `${told} ${NEXT_TIME[felt]}` };
+  return { proposed: felt, reason: say`${told} ${NEXT_TIME[felt]}` };
 }
 
-function toldOf(score: number | null, policy: DiscomfortPolicy): string {
+function toldOf(score: number | null, policy: DiscomfortPolicy): Sentence {
   if (score === null) return 'No discomfort was recorded.';
   const allowed = policy === 'none' && score > 0 ? ', and this method allows none' : '';
-  return `Peak discomfort ${score} of 10${allowed}.`;
+  return say`Peak discomfort ${score} of 10${allowed}.`;
 }

@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { amountOf, type Dose, setCount, withSetGroups, workOf } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
 import { WEEK_KINDS } from '../../model/programme.js';
@@ -27,7 +28,7 @@ export function afterCalls(scene: CallScene, others: readonly Call[]): Call[] {
       cause: 'the last session',
       hands: HANDS,
       movementId: null,
-      why: `${reason}${heldWords(scene, last)}`,
+      why: say`${reason}${heldWords(scene, last)}`,
       evidence: [{ of: 'session', sessionId: last.id, onDay: last.onDay, text: feltWords(last) }],
       evidenceKey: last.id,
       sessionId: last.id,
@@ -50,13 +51,13 @@ function heldWords({ standings, lookup }: CallScene, { id }: CallSession): strin
 const feltWords = ({ completion, maxDiscomfort, exertion }: CallSession): string =>
   [
     `${Math.round(100 * completion)} % done`,
-    maxDiscomfort === null ? 'nobody told how it felt' : `discomfort ${maxDiscomfort} at most`,
-    ...(exertion === null ? [] : [`exertion ${exertion.toFixed(0)}`]),
+    maxDiscomfort === null ? 'no rating' : `peak discomfort ${maxDiscomfort}`,
+    ...(exertion === null ? [] : [`effort (RPE) ${exertion.toFixed(0)}`]),
   ].join(', ');
 
 const less = ({ coming }: CallScene): CallOption => ({
   id: 'less',
-  words: `Cut all loading work to ${EASED_PERCENT} %, starting with the next session`,
+  words: say`Cut all loading work to ${quantity(EASED_PERCENT, '%')}, starting with the next session`,
   effect: effectOf(
     coming.flatMap((plan) => {
       const edits = plan.sequence.blocks.flatMap(({ id, phase, dose }): Edit[] => {

@@ -1,3 +1,4 @@
+import type { Sentence } from '../../vocabulary/sentence.js';
 import type { Dose } from '../../model/dose.js';
 import type { Edit } from '../../model/edits.js';
 import type { Hand } from '../../vocabulary/hands.js';
@@ -24,7 +25,7 @@ export interface CallEvidence {
   readonly sessionId?: string;
   /** ISO day. */
   readonly onDay: string;
-  readonly text: string;
+  readonly text: Sentence;
 }
 
 /** Where a sequence that comes next stands: in a plan of a programme, or by itself. */
@@ -64,7 +65,7 @@ export interface CallOption {
   /** Stays the same for as long as the call does. */
   readonly id: string;
   /** Exactly what changes. */
-  readonly words: string;
+  readonly words: Sentence;
   readonly effect: CallEffect;
   /** How likely all that it changes would be carried to its end, 0–1, where that can be said. */
   readonly chance?: number;
@@ -82,7 +83,7 @@ export interface Call {
   readonly hands: readonly Hand[];
   readonly movementId: string | null;
   /** The rule with what it found, in a sentence. */
-  readonly why: string;
+  readonly why: Sentence;
   /** The newest first. */
   readonly evidence: readonly CallEvidence[];
   /** Another one with more, or other, evidence: what was declined comes back only then. */

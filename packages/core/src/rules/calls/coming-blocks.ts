@@ -63,7 +63,7 @@ function doneWords({ sets, amount, unit, effortPercent, isWhole, discomfort, exe
   const felt = [
     ...(isWhole ? [] : ['not completed']),
     discomfort === null ? 'no rating' : `discomfort ${discomfort}`,
-    ...(exertion === null ? [] : [`exertion ${exertion}`]),
+    ...(exertion === null ? [] : [`effort (RPE) ${exertion}`]),
     ...formFaults.map(lowered),
   ];
   return `${dose}, ${felt.join(', ')}`;

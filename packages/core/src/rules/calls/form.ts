@@ -1,6 +1,6 @@
+import { say, loweredSentence, joinSentences, uniqueSentences } from '../../vocabulary/sentence.js';
 import { HAND_WORDS } from '../../vocabulary/hands.js';
 import { isSome } from '../../vocabulary/lists.js';
-import { lowered } from '../../vocabulary/text.js';
 import { WORK } from '../checks/block-views.js';
 import type { LevelStanding } from '../progress/level-standing.js';
 import { stayAt } from './after.js';
@@ -25,7 +25,7 @@ export function formCalls(scene: CallScene): Call[] {
         cause: 'form',
         hands: handsIn(held),
         movementId: movement.id,
-        why: `${movement.name}, ${whoseHands(held)}: ${[...new Set(held.map(({ why }) => lowered(why)))].join(' ')}`,
+        why: say`${movement.name}, ${whoseHands(held)}: ${joinSentences(uniqueSentences(held.map(({ why }) => loweredSentence(why))))}`,
         evidence: sessionsOf(all),
         evidenceKey: `${sessionId} form`,
         sessionId,

@@ -1,3 +1,4 @@
+import { say, type Sentence, joinSentences } from '../../vocabulary/sentence.js';
 import { groupedBy } from '../../vocabulary/lists.js';
 import { counted } from '../../vocabulary/text.js';
 import { AWAY_DAYS } from './needs-a-look.js';
@@ -22,15 +23,15 @@ export function callGroups<C extends CallOf>(calls: readonly C[]): CallGroup<C>[
 }
 
 /** What a group is about, in a line. */
-export function groupWords({ calls }: CallGroup): string {
+export function groupWords({ calls }: CallGroup): Sentence {
   const [first, ...others] = calls;
   if (others.length === 0) return first.why;
   const of = counted(calls.length, 'movement');
-  if (first.kind === 'progress') return `${of} done cleanly: ready for more.`;
-  if (first.cause === 'away') return `${AWAY_DAYS} days or more without training: ${CALLS.ease.words}, for ${of}.`;
-  if (first.cause === 'morning') return `A worse next-day check: ${CALLS.ease.words}, for ${of}.`;
-  if (first.cause === 'form' && first.kind === 'hold') return `Form broke down in ${of}: repeat unchanged, with a fresh set-up.`;
-  return calls.map(({ why }) => why).join(' ');
+  if (first.kind === 'progress') return say`${of} done cleanly: ready for more.`;
+  if (first.cause === 'away') return say`${counted(AWAY_DAYS, 'day')} or more without training: ${CALLS.ease.words}, for ${of}.`;
+  if (first.cause === 'morning') return say`A worse next-day check: ${CALLS.ease.words}, for ${of}.`;
+  if (first.cause === 'form' && first.kind === 'hold') return say`Form broke down in ${of}: repeat unchanged, with a fresh set-up.`;
+  return joinSentences(calls.map(({ why }) => why));
 }
 
 /** Whether a call is about what stands on record already: a clearance answers it. */

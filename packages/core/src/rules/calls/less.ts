@@ -1,8 +1,8 @@
+import { say, loweredSentence } from '../../vocabulary/sentence.js';
 import type { SessionView } from '../../effort/session-view.js';
 import type { Sequence } from '../../model/sequence.js';
 import type { Edit } from '../../model/edits.js';
 import { firstOf, isSome } from '../../vocabulary/lists.js';
-import { lowered } from '../../vocabulary/text.js';
 import { blockOf } from '../checks/block-views.js';
 import { adviseOnDiscomfort } from '../reports/discomfort.js';
 import { editWords } from '../fixes/edit-words.js';
@@ -46,7 +46,7 @@ export function lessCalls(scene: CallScene): Call[] {
         cause: because === 'hurt' ? `hurts ${movement.id}` : because,
         hands: handsIn(troubled),
         movementId: movement.id,
-        why: `${movement.name}: ${lowered(why)}${isSwap ? ' This isn’t the first time.' : ''}`,
+        why: say`${movement.name}: ${loweredSentence(why)}${isSwap ? ' This isn’t the first time.' : ''}`,
         evidence: sessionsOf(troubled),
         evidenceKey: `${last.sessionId} ${because}`,
         sessionId: because === 'away' ? null : last.sessionId,

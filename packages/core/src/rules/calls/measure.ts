@@ -1,6 +1,7 @@
+import { calendarDay, say } from '../../vocabulary/sentence.js';
 import type { Action } from '../../vocabulary/actions.js';
-import { capital } from '../../vocabulary/text.js';
-import { daysBetween, dayWords } from '../../vocabulary/days.js';
+import { capital, counted } from '../../vocabulary/text.js';
+import { daysBetween } from '../../vocabulary/days.js';
 import { HANDS } from '../../vocabulary/hands.js';
 import { groupedBy } from '../../vocabulary/lists.js';
 import { MEASURE_AGAIN } from './needs-a-look.js';
@@ -40,8 +41,8 @@ function lateOf({ measuredOn, sessions, today }: CallQuestion): Call[] {
       movementId: null,
       why:
         measuredOn === null
-          ? `${sessions.length} sessions without a single test: load limits are estimates until you test.`
-          : `Last tested on ${dayWords(measuredOn)}, ${Math.floor(days / 7)} weeks ago: levels and effort rely on those values.`,
+          ? say`${sessions.length} sessions without a single test: load limits are estimates until you test.`
+          : say`Last tested on ${calendarDay(measuredOn)}, ${counted(Math.floor(days / 7), 'week')} ago: levels and effort rely on those values.`,
       evidence: [evidence],
       evidenceKey: `${measuredOn ?? 'never'} ${late}`,
       sessionId: null,
@@ -61,7 +62,7 @@ function misfits({ atOdds }: CallQuestion): Call[] {
       cause: 'measure',
       hands: [hand],
       movementId: null,
-      why: `${capital(action)}, ${hand}: the test result and the training don’t match. Test again to find out which is right.`,
+      why: say`${capital(action)}, ${hand}: the test result and the training don’t match. Test again to find out which is right.`,
       evidence: newest.map(({ onDay, what }) => ({ of: 'readings', onDay, text: what })),
       evidenceKey: newest.map(({ onDay }) => onDay).join(' '),
       sessionId: null,

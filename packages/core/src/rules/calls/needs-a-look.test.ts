@@ -1,3 +1,4 @@
+import { sentenceText } from '../../vocabulary/sentence.js';
 import { describe, expect, test } from '@jest/globals';
 import { type Looked, needsALook } from './needs-a-look.js';
 import type { Reading } from '../../model/reading.js';
@@ -42,7 +43,7 @@ describe('who needs a look', () => {
     [{ readings: grip('2026-06-01', 300, 430) }, /grip: left 30 % lower/],
     [{ readings: [...grip('2026-05-01', 400, 430), ...grip('2026-06-01', 320, 350)] }, /grip, left: 20 % lower than before, a real change/],
   ])('%j: %s', (change, reason) => {
-    expect(look(change).reasons[0]).toMatch(reason);
+    expect(sentenceText(look(change).reasons[0]!)).toMatch(reason);
   });
 
   test('a change within the error is none; what was decided waits no longer', () => {
@@ -57,7 +58,9 @@ describe('who needs a look', () => {
 
   test('a name keeps its capitals', () => {
     const cautions = [{ caution: 'numbness', clearedBy: 'Dr Ines Varga', clearedOn: '2026-05-01', clearedUntil: '2026-06-12' }] as const;
-    expect(look({ cautions }).reasons).toEqual([expect.stringMatching(/^check-in due: the clearance by Dr Ines Varga ends on /)]);
+    expect(look({ cautions }).reasons.map((each) => sentenceText(each))).toEqual([
+      expect.stringMatching(/^check-in due: clearance by Dr Ines Varga ends on /),
+    ]);
   });
 
   test('what may hurt comes before what is only late, however much of that there is', () => {

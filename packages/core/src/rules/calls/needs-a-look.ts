@@ -1,3 +1,4 @@
+import { quantity, say, type Sentence } from '../../vocabulary/sentence.js';
 import { changeOf } from '../../measure/error.js';
 import { measuredAs } from '../../measure/protocols.js';
 import { dayByDay, knownRepeats, type MeasuredThing, type Repeats } from '../../measure/readings-over-time.js';
@@ -8,7 +9,7 @@ import { working } from '../../vocabulary/constant.js';
 import { daysBetween } from '../../vocabulary/days.js';
 import { type Hand, HANDS } from '../../vocabulary/hands.js';
 import { lastOf } from '../../vocabulary/lists.js';
-import { lowered } from '../../vocabulary/text.js';
+import { counted } from '../../vocabulary/text.js';
 import { callAfter, type SessionOutcome } from './after-session.js';
 import { barredWords, cautionsOn, forbidsLoading } from '../safety/cautions.js';
 import { intakeDue } from '../screening/intake-due.js';
@@ -32,7 +33,7 @@ export interface Looked {
 /** Why somebody needs a look, the weightiest first. */
 export interface LookReason {
   readonly weight: number;
-  readonly reasons: readonly string[];
+  readonly reasons: readonly Sentence[];
 }
 
 /** How much each reason weighs: what may hurt before what is only late. */
@@ -62,7 +63,7 @@ export function needsALook(who: Looked, today: string): LookReason {
 
 interface Reason {
   readonly weight: number;
-  readonly text: string;
+  readonly text: Sentence;
 }
 
 function ofCautions({ cautions, askedOn }: Looked, today: string): Reason[] {
@@ -70,7 +71,7 @@ function ofCautions({ cautions, askedOn }: Looked, today: string): Reason[] {
   const due = intakeDue(askedOn, cautions, today);
   return [
     ...barred.map((entry) => ({ weight: WEIGHT.barred, text: barredWords(entry) })),
-    ...(due ? [{ weight: WEIGHT.ask, text: `check-in due: ${lowered(due.why).replace(/\.$/, '')}` }] : []),
+    ...(due ? [{ weight: WEIGHT.ask, text: say`check-in due: ${due.why}` }] : []),
   ];
 }
 
@@ -81,14 +82,15 @@ function ofSession({ lastSession }: Looked, today: string): Reason[] {
   const felt = !lastSession.isDecided && (proposed === 'ease' || proposed === 'rest');
   return [
     ...(felt ? [{ weight: WEIGHT.felt, text: reason }] : []),
-    ...(days >= AWAY_DAYS ? [{ weight: WEIGHT.away, text: `${Math.floor(days)} days without a session` }] : []),
+    ...(days >= AWAY_DAYS ? [{ weight: WEIGHT.away, text: say`${counted(Math.floor(days), 'day')} without a session` }] : []),
   ];
 }
 
 function ofReadings({ readings, measuredOn, dominantHand, repeats }: Looked, today: string): Reason[] {
   if (measuredOn === null) return [{ weight: WEIGHT.measure, text: 'never tested' }];
   const days = daysBetween(measuredOn, today);
-  const late = days >= MEASURE_AGAIN ? [{ weight: WEIGHT.measure, text: `last tested ${Math.floor(days / 7)} weeks ago` }] : [];
+  const late =
+    days >= MEASURE_AGAIN ? [{ weight: WEIGHT.measure, text: say`last tested ${counted(Math.floor(days / 7), 'week')} ago` }] : [];
   const compared = CLASS_THINGS.flatMap((thing) => {
     const sets = knownRepeats(repeats, readings, thing);
     return [...lossesOf(readings, thing, sets), ...unevenIn(readings, thing, dominantHand, sets)];
@@ -107,7 +109,10 @@ function lossesOf(readings: readonly Reading[], thing: MeasuredThing, repeats: S
     const { by, isReal } = changeOf(measuredAs(thing), before.value, lastOf(days).value, repeats);
     if (!isReal || by >= 0) return [];
     return [
-      { weight: WEIGHT.lost, text: `${thing.of}, ${hand}: ${Math.round((100 * -by) / before.value)} % lower than before, a real change` },
+      {
+        weight: WEIGHT.lost,
+        text: say`${thing.of}, ${hand}: ${quantity(Math.round((100 * -by) / before.value), '%')} lower than before, a real change`,
+      },
     ];
   });
 }
@@ -116,5 +121,5 @@ function unevenIn(readings: readonly Reading[], thing: MeasuredThing, dominant: 
   const [left, right] = HANDS.map((hand) => latestReading(readings, thing.kind, thing.of, hand)?.value);
   if (left === undefined || right === undefined) return [];
   const { isUneven, lesser, lacksPercent } = sidesOf(measuredAs(thing), { left, right }, dominant, repeats);
-  return isUneven && lesser ? [{ weight: WEIGHT.uneven, text: `${thing.of}: ${lesser} ${lacksPercent.toFixed(0)} % lower` }] : [];
+  return isUneven && lesser ? [{ weight: WEIGHT.uneven, text: say`${thing.of}: ${lesser} ${quantity(lacksPercent, '%')} lower` }] : [];
 }

@@ -1,3 +1,4 @@
+import { say, loweredSentence } from '../../vocabulary/sentence.js';
 import { blockChances } from '../../effort/chances.js';
 import { peopleWords } from '../../effort/doubt.js';
 import { amountOf, type Dose, withSetGroups, workOf } from '../../model/dose.js';
@@ -6,7 +7,6 @@ import type { Level } from '../../model/movement.js';
 import { working } from '../../vocabulary/constant.js';
 import { firstOf, groupedBy, isSome } from '../../vocabulary/lists.js';
 import { same } from '../../vocabulary/same.js';
-import { lowered } from '../../vocabulary/text.js';
 import { UNIT_OF } from '../../vocabulary/work.js';
 import { WORK } from '../checks/block-views.js';
 import { hasGrown } from '../doses/asks-more.js';
@@ -61,7 +61,7 @@ function callOf(scene: CallScene, changes: readonly [Change, ...Change[]], chanc
       key: `measure ${movement.id}`,
       kind: 'measure again',
       cause: 'unlikely',
-      why: `${movement.name}: ${lowered(why)} But only ${peopleWords(chance)} would complete it: test before you progress.`,
+      why: say`${movement.name}: ${loweredSentence(why)} But only ${peopleWords(chance)} would complete it: test before you progress.`,
       evidenceKey: last.sessionId,
       options: [{ id: 'measure', words: 'Test first; keep the dose until then', effect: { kind: 'as it is' } }],
     };
@@ -77,7 +77,7 @@ function callOf(scene: CallScene, changes: readonly [Change, ...Change[]], chanc
     key: `level ${movement.id}`,
     kind: 'progress',
     cause: 'clean',
-    why: `${movement.name}: ${lowered(why)}`,
+    why: say`${movement.name}: ${loweredSentence(why)}`,
     evidenceKey: `${last.sessionId} clean`,
     options: [proposed, ...otherwise(scene, changes)],
   };

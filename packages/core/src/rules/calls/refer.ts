@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import { working } from '../../vocabulary/constant.js';
 import { daysBetween } from '../../vocabulary/days.js';
@@ -70,19 +71,19 @@ function ofGrowingPain(hand: Hand, mornings: readonly CallSession[]): Call {
     cause: 'pain that grows',
     hands: [hand],
     movementId: null,
-    why: `${of}: ${scores.toReversed().join(', then ')} of 10 in the next-day checks. Pain that grows over a week needs a doctor or hand therapist. No load on that hand until then.`,
+    why: say`${of}: ${scores.toReversed().join(', then ')} of 10 in the next-day checks. Pain that grows over a week needs a doctor or hand therapist. No load on that hand until then.`,
     evidence: mornings.map(({ id, onDay }, index) => ({
       of: 'session',
       sessionId: id,
       onDay,
-      text: `Next-day check: ${scores[index] ?? 0} of 10`,
+      text: say`Next-day check: ${scores[index] ?? 0} of 10`,
     })),
     evidenceKey: newest ?? '',
     sessionId: newest,
     options: [
       {
         id: 'bar',
-        words: `Record it as a restriction: no load on the ${HAND_WORDS[hand]} until cleared`,
+        words: say`Record it as a restriction: no load on the ${HAND_WORDS[hand]} until cleared`,
         effect: { kind: 'bar', hand },
       },
       { id: 'told', words: 'The athlete knows whom to see; record nothing', effect: AS_IT_IS },

@@ -1,5 +1,6 @@
+import { calendarDay, say, type Sentence } from '../../vocabulary/sentence.js';
 import { working } from '../../vocabulary/constant.js';
-import { daysBetween, dayWords } from '../../vocabulary/days.js';
+import { daysBetween } from '../../vocabulary/days.js';
 import { HANDS } from '../../vocabulary/hands.js';
 import { DISCOMFORT_HOLD_MAX } from '../reports/discomfort.js';
 import { AS_IT_IS, type Call, type CallOption } from './call.js';
@@ -24,7 +25,7 @@ export function restCalls({ sessions, coming, today }: CallQuestion): Call[] {
     .sort()[0];
   // Who has rested already needs no call for it.
   if (daysBetween(last.onDay, next ?? today) > SOON_DAYS) return [];
-  const when = next === undefined ? '' : `, which would be on ${dayWords(next)}`;
+  const when = next === undefined ? '' : say`, which would be on ${calendarDay(next)}`;
   return [
     {
       key: 'rest',
@@ -32,7 +33,7 @@ export function restCalls({ sessions, coming, today }: CallQuestion): Call[] {
       cause: 'rest',
       hands: HANDS,
       movementId: null,
-      why: `${found.why} Leave an extra day before the next loading session${when}.`,
+      why: say`${found.why} Leave an extra day before the next loading session${when}.`,
       evidence: found.on.map(({ id, onDay, text }) => ({ of: 'session', sessionId: id, onDay, text })),
       evidenceKey: last.id,
       sessionId: last.id,
@@ -48,16 +49,16 @@ const later = (days: 1 | 2): CallOption => ({
 });
 
 interface Found {
-  readonly why: string;
-  readonly on: readonly { readonly id: string; readonly onDay: string; readonly text: string }[];
+  readonly why: Sentence;
+  readonly on: readonly { readonly id: string; readonly onDay: string; readonly text: Sentence }[];
 }
 
 function soreMorning({ id, onDay, scores }: CallSession): Found | null {
   const worst = scores === null ? 0 : Math.max(scores.left, scores.right);
   if (worst <= DISCOMFORT_HOLD_MAX) return null;
   return {
-    why: `${worst} of 10 in the next-day check after the last session.`,
-    on: [{ id, onDay, text: `Next-day check: ${worst} of 10` }],
+    why: say`${worst} of 10 in the next-day check after the last session.`,
+    on: [{ id, onDay, text: say`Next-day check: ${worst} of 10` }],
   };
 }
 
@@ -67,7 +68,7 @@ function tired(sessions: readonly CallSession[]): Found | null {
   const both = [last, before];
   if (!both.every(({ exertion }) => exertion !== null && exertion >= VERY_HARD)) return null;
   return {
-    why: `Effort (RPE) ${before.exertion ?? 0} and ${last.exertion ?? 0} of 10 in two sessions in a row.`,
-    on: both.map(({ id, onDay, exertion }) => ({ id, onDay, text: `Effort (RPE) ${exertion ?? 0} of 10` })),
+    why: say`Effort (RPE) ${before.exertion ?? 0} and ${last.exertion ?? 0} of 10 in two sessions in a row.`,
+    on: both.map(({ id, onDay, exertion }) => ({ id, onDay, text: say`Effort (RPE) ${exertion ?? 0} of 10` })),
   };
 }

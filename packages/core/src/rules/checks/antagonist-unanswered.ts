@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { must } from '../../vocabulary/lists.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { ids, isWork } from './block-views.js';
@@ -33,7 +34,7 @@ function unanswered(view: SessionView, groups: readonly MuscleGroup[], counts: (
     );
     if (isAnswered) return [];
     const stretch = choose(view, (movement, level) => level.load.kind === 'stretch' && movement.trains.includes(group), STRETCH_OF[group]);
-    const text = `${first.movement.name}: strengthens the ${group}, but nothing stretches them afterwards or works the ${opposite}.`;
+    const text = say`${first.movement.name}: strengthens the ${group}, but nothing stretches them afterwards or works the ${opposite}.`;
     return [{ blockIds: ids(worked), text, fix: adding(view, 'settle', stretch) }];
   });
 }

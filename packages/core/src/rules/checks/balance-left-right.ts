@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { outOfBand, SIDES_BAND } from '../../effort/balance.js';
 import { givenToBoth } from './choose.js';
 import type { Check } from './finding.js';
@@ -19,7 +20,7 @@ export const balanceLeftRight: Check = {
     const hand = heavier === 'first' ? 'left' : 'right';
     const all = Math.max(sides.first, sides.second);
     const one = view.blocks.filter(({ block, account }) => block.dose.sides === hand && account[hand].enduranceDose >= WORTH_SHARING * all);
-    const text = `The ${hand} hand does ${heavier === 'first' ? share(sides.first, sides.second) : share(sides.second, sides.first)} of the total work.`;
+    const text = say`The ${hand} hand does ${heavier === 'first' ? share(sides.first, sides.second) : share(sides.second, sides.first)} of the total work.`;
     // Where the method gives the weaker hand more, what is its own stays its own.
     const meant = view.method.sides === 'weaker first' && view.weaker === hand;
     const edits = givenToBoth(meant ? [] : one);

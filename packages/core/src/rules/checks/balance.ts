@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { formOf } from '../../effort/effort-timeline.js';
 import { aloneIn } from '../../model/rounds.js';
 import { firstOf, itemAt, must } from '../../vocabulary/lists.js';
@@ -34,12 +35,12 @@ export const balanceOfOpposites: readonly Check[] = PAIR_NAMES.map((name) => {
       const [more, less] = heavier === 'first' ? [first, second] : [second, first];
       const times = heavier === 'first' ? ratio.first / ratio.second : ratio.second / ratio.first;
       const howMuch = Number.isFinite(times) ? `${times.toFixed(1)} × as much as` : 'alone, without';
-      const text = `The ${more} work ${howMuch} the ${less}. This method stays within ${view.method.balanceBand} : 1.`;
+      const text = say`The ${more} work ${howMuch} the ${less}. This method stays within ${view.method.balanceBand} : 1.`;
       const doses = heavier === 'first' ? [ratio.first, ratio.second] : [ratio.second, ratio.first];
       // Who may not load is not offered more of it.
       if (view.athlete?.cautions.some(forbidsLoading)) return [{ blockIds: [], text }];
       const edits = () => evened(view, [more, firstOf(doses)], [less, itemAt(doses, 1)]);
-      return [{ blockIds: [], text, fix: { label: `Add work for the ${less}`, edits } }];
+      return [{ blockIds: [], text, fix: { label: say`Add work for the ${less}`, edits } }];
     },
   };
 });

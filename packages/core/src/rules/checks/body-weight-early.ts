@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { firstOf } from '../../vocabulary/lists.js';
 import { ids, isFree } from './block-views.js';
 import { type Check, PRACTICE } from './finding.js';
@@ -21,7 +22,7 @@ export const bodyWeightEarly: Check = {
       phase: 'range' as const,
       before: null,
     }));
-    const text = `${firstOf(early).movement.name}: puts body weight on the hands before the free part of the warm-up is finished.`;
+    const text = say`${firstOf(early).movement.name}: puts body weight on the hands before the free part of the warm-up is finished.`;
     return [{ blockIds: ids(early), text, fix: { label: 'Move it to the end of the warm-up', edits } }];
   },
 };

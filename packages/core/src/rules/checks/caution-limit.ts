@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { brokenBy } from '../safety/caution-limits.js';
 import { cautionAdvice } from '../safety/cautions.js';
 import { goesToFailure, withoutOpenEnds } from '../doses/open-ends.js';
@@ -27,7 +28,7 @@ export const cautionLimit: Check = {
           (form) => brokenBy([entry], hands, { level: form.level, demand: asWorked(seen, form), toFailure }) ?? [],
         );
         if (!found) return [];
-        const text = `${movement.name}: ${found.broken}. ${cautionAdvice(entry)}`;
+        const text = say`${movement.name}: ${found.broken}. ${cautionAdvice(entry)}`;
         return [{ blockIds: [block.id], text, fix: sparing(view, seen, entry, hands) }];
       }),
     ),

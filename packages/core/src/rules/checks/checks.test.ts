@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../../vocabulary/sentence.js';
 import type { SessionQuestion } from '../../effort/session-view.js';
 import { shippedMovement } from '../../library/index.js';
 import { METHODS } from '../../library/methods.js';
@@ -155,7 +156,7 @@ test('there is a case for every check, and no other', () => {
 });
 
 test('a good sequence hears nothing', () => {
-  expect(found(ask(write(GOOD))).map(({ text }) => text)).toEqual([]);
+  expect(found(ask(write(GOOD))).map(({ text }) => sentenceText(text))).toEqual([]);
 });
 
 describe.each(CHECKS.map((check) => [check.id, check] as const))('%s', (id, check) => {
@@ -166,11 +167,11 @@ describe.each(CHECKS.map((check) => [check.id, check] as const))('%s', (id, chec
     const findings = mine();
     expect(findings.length).toBeGreaterThan(0);
     for (const { text, blockIds } of findings) {
-      expect(text).toMatch(/^[A-Z0-9].*[.?]$/s);
+      expect(sentenceText(text)).toMatch(/^[A-Z0-9].*[.?]$/s);
       expect(text).not.toMatch(/NaN|undefined|Infinity|null/);
       for (const blockId of blockIds) expect(question.sequence.blocks.map((block) => block.id)).toContain(blockId);
     }
-    expect(check.why).toMatch(/\.$/);
+    expect(sentenceText(check.why)).toMatch(/\.$/);
     expect(check.source).not.toBe('');
   });
 
@@ -181,7 +182,7 @@ describe.each(CHECKS.map((check) => [check.id, check] as const))('%s', (id, chec
     expect(edits.length).toBeGreaterThan(0);
     const mended = applyEdits(question.sequence, edits);
     const after = found({ ...question, sequence: mended }).filter((other) => other.check.id === id);
-    expect(after.map(({ text }) => text)).not.toContain(finding.text);
+    expect(after.map(({ text }) => sentenceText(text))).not.toContain(finding.text);
     expect(after.length).toBeLessThan(mine().length);
   });
 });

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { firstOf } from '../../vocabulary/lists.js';
 import { same } from '../../vocabulary/same.js';
 import { type BlockForm, formOf } from '../../effort/effort-timeline.js';
@@ -84,7 +85,7 @@ export function adding(view: SessionView, phase: Phase, choice: Choice | undefin
   const { movement, level, dose } = choice;
   const id = freshBlockId(view.sequence, movement.id);
   const block: Block = { id, phase, movementId: movement.id, levelId: level.id, dose };
-  return { label: `Add ${movement.name.toLowerCase()}`, edits: [{ kind: 'add', block, before }] };
+  return { label: say`Add ${movement.name.toLowerCase()}`, edits: [{ kind: 'add', block, before }] };
 }
 
 /** A fix that gives a block another dose. */
@@ -128,7 +129,7 @@ export function easing(view: SessionView, { block, movement }: BlockView, holds:
     const form = formOf(view.person, level, dose);
     if (form && holds(form, dose)) {
       const edits: Edit[] = [{ kind: 'change', blockId: block.id, levelId: level.id, dose }];
-      return { label: `Use the level “${level.name}”`, edits };
+      return { label: say`Use the level “${level.name}”`, edits };
     }
   }
   return { label: 'Remove this block', edits: [{ kind: 'remove', blockId: block.id }] };

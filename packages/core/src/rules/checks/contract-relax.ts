@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { firstOf } from '../../vocabulary/lists.js';
 import { adding, after, choose } from './choose.js';
 import type { Check } from './finding.js';
@@ -15,7 +16,7 @@ export const contractRelax: Check = {
     if (view.method.stretching !== 'contract–relax' || stretches.length === 0 || pushes) return [];
     const choice = choose(view, (_movement, { load }) => load.kind === 'stretch' && load.pushPercent > 0);
     const first = firstOf(stretches);
-    const text = `${first.movement.name}: held only. ${view.method.name} pushes against the resistance first, then eases further.`;
+    const text = say`${first.movement.name}: held only. ${view.method.name} pushes against the resistance first, then eases further.`;
     return [
       {
         blockIds: stretches.map(({ block }) => block.id),

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { unvisitedCorners } from '../../effort/gaps.js';
 import { adding, choose } from './choose.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
@@ -16,6 +17,6 @@ export const cornerUnvisited: Check = {
       : unvisitedCorners(view.coverage).map((corner): Observation => {
           const choice = choose(view, ({ corners }) => corners.includes(corner));
           const phase = choice?.level.loading === 'assisted' ? 'range' : 'prepare';
-          return { blockIds: [], text: `Position “${corner}” is not covered.`, fix: adding(view, phase, choice) };
+          return { blockIds: [], text: say`Position “${corner}” is not covered.`, fix: adding(view, phase, choice) };
         }),
 };

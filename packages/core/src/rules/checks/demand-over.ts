@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { easing, effortOf } from './choose.js';
 import type { Check, Observation } from './finding.js';
 import { type Doubt, isKnown, measureWords, peopleWords } from '../../effort/doubt.js';
@@ -32,9 +33,9 @@ function observationOf(view: SessionView, block: BlockView): Pick<Observation, '
   const hardest = must(demand[hand].efforts[0], 'an action of an effort');
   const muscles = `the ${hand} ${GROUP_OF[hardest.action]}`;
   const name = block.movement.name;
-  if (isKnown(hardest)) return { text: `${name}: needs ${percent} % of the maximum of ${muscles}.` };
+  if (isKnown(hardest)) return { text: say`${name}: needs ${quantity(percent, '%')} of the maximum of ${muscles}.` };
   const chance = view.chancesIn(`${hand} ${GROUP_OF[hardest.action]}`).get(block.block.id) ?? 0;
   const doubt: Doubt = { hand, action: hardest.action, chance };
-  const text = `${name}: needs ${percent} % of the estimated maximum of ${muscles}, too much for ${peopleWords(1 - chance)}. Test ${measureWords(doubt)} to be sure.`;
+  const text = say`${name}: needs ${quantity(percent, '%')} of the estimated maximum of ${muscles}, too much for ${peopleWords(1 - chance)}. Test ${measureWords(doubt)} to be sure.`;
   return { text, doubt };
 }

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { firstOf } from '../../vocabulary/lists.js';
 import { ids } from './block-views.js';
 import { byMovement } from './by-movement.js';
@@ -21,7 +22,7 @@ export const directionMissing: Check = {
       );
       if (done.size > 1) return [];
       const missing = directions[done.has('first') ? 1 : 0];
-      const text = `${first.movement.name}: one direction only, “${missing}” is missing.`;
+      const text = say`${first.movement.name}: one direction only, “${missing}” is missing.`;
       return [
         {
           blockIds: ids(views),

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { MAIN, MAIN_DIRECTIONS } from '../../effort/coverage.js';
 import { unvisitedDirections } from '../../effort/gaps.js';
 import { adding, choose } from './choose.js';
@@ -19,7 +20,7 @@ export const directionUnvisited: Check = {
         'free.wrist-circles',
         'free.side-sweeps',
       ]);
-      const text = `No block moves the wrist into ${MAIN[direction]}.`;
+      const text = say`No block moves the wrist into ${MAIN[direction]}.`;
       return { blockIds: [], text, fix: adding(view, 'prepare', choice) };
     });
   },

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { changing } from './choose.js';
 import type { Check, Observation } from './finding.js';
 import { unusualInDose, usualDose } from '../doses/usual-dose.js';
@@ -14,6 +15,6 @@ export const doseOutside: Check = {
       const unusual = unusualInDose(block.block.dose, block.level.dosing);
       if (unusual.length === 0) return [];
       const fix = changing('Set the usual dose', block, usualDose(block.block.dose, block.level.dosing));
-      return [{ blockIds: [block.block.id], text: `${block.movement.name}: ${unusual.join(' ')}`, fix }];
+      return [{ blockIds: [block.block.id], text: say`${block.movement.name}: ${unusual.join(' ')}`, fix }];
     }),
 };

@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { easing, effortOf, lowering } from './choose.js';
 import type { Check, Observation } from './finding.js';
 import { type Doubt, effortWords, isKnown } from '../../effort/doubt.js';
@@ -17,7 +18,7 @@ export const effortCeiling: Check = {
     return view.blocks.flatMap((block): Observation[] => {
       if (block.effortPercent <= ceiling + 0.5 || block.effortPercent > 100) return [];
       const { interval, doubt } = hardestOf(block, ceiling);
-      const text = `${block.movement.name}: ${effortWords(block.effortPercent, interval)} effort; ${name} allows up to ${ceiling} %.`;
+      const text = say`${block.movement.name}: ${effortWords(block.effortPercent, interval)} effort; ${name} allows up to ${quantity(ceiling, '%')}.`;
       const fix = lowering(block, ceiling) ?? easing(view, block, ({ demand }) => effortOf(demand) <= ceiling);
       return [{ blockIds: [block.block.id], text, fix, doubt }];
     });

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Edit } from '../../model/edits.js';
 import { choose, easing, missingFor } from './choose.js';
@@ -14,7 +15,7 @@ export const equipmentMissing: Check = {
     view.blocks.flatMap((block): Observation[] => {
       const missing = missingFor(view, block.movement, block.level, block.block.dose);
       if (missing.length === 0) return [];
-      const text = `${block.movement.name}: needs ${missing.join(', ')}, which isn’t available.`;
+      const text = say`${block.movement.name}: needs ${missing.join(', ')}, which isn’t available.`;
       return [{ blockIds: [block.block.id], text, fix: substitute(view, block) }];
     }),
 };
@@ -35,5 +36,5 @@ function substitute(view: SessionView, block: BlockView) {
   if (!choice) return eased;
   const { movement, level, dose } = choice;
   const edit: Edit = { kind: 'change', blockId: block.block.id, movementId: movement.id, levelId: level.id, dose };
-  return { label: `Use ${movement.name.toLowerCase()} instead`, edits: [edit] };
+  return { label: say`Use ${movement.name.toLowerCase()} instead`, edits: [edit] };
 }

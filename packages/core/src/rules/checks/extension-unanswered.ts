@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import type { Movement } from '../../model/movement.js';
 import { ids } from './block-views.js';
 import { adding, choose } from './choose.js';
@@ -23,7 +24,7 @@ export const extensionUnanswered: Check = {
     const stretch =
       choose(view, (movement) => movement.family === 'settle' && bends(movement), ['settle.long-extensors']) ??
       choose(view, (movement, { loading }) => loading === 'unloaded' && bends(movement), ['free.bending-waves']);
-    const text = `${first.movement.name}: loads the wrist in extension, and no later block flexes it.`;
+    const text = say`${first.movement.name}: loads the wrist in extension, and no later block flexes it.`;
     return [{ blockIds: ids(extended), text, fix: adding(view, 'settle', stretch) }];
   },
 };

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { blockOf } from './block-views.js';
 import { lastOf } from '../../vocabulary/lists.js';
 import { type Doubt, isKnown, measureWords, peopleWords } from '../../effort/doubt.js';
@@ -34,7 +35,7 @@ export const failingHold: Check = {
       const { hand, group } = partsOf(key);
       const doubt = doubtOf(view, block, key);
       const others = doubt && ` That applies to ${peopleWords(1 - doubt.chance)}. Test ${measureWords(doubt)} to be sure.`;
-      const text = `${block.movement.name}: the ${hand} ${group} ${failureWords(failure)}${others ?? ''}`;
+      const text = say`${block.movement.name}: the ${hand} ${group} ${failureWords(failure)}${others ?? ''}`;
       const fix = {
         label: 'Add rest, shorten or lower the effort until it can be held',
         edits: () => holdable(view, block, failure.restS),

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { easing, named } from './choose.js';
 import { type Check, editsOf } from './finding.js';
 
@@ -12,7 +13,7 @@ export const fastMotion: Check = {
     const fast = view.blocks.filter(({ level }) => isFast(level.dosing));
     if (view.method.speed !== 'slow' || fast.length === 0) return [];
     const edits = fast.flatMap((block) => editsOf(easing(view, block, ({ level }) => !isFast(level.dosing))));
-    const text = `${named(fast)}: done fast; ${view.method.name} keeps to slow movement.`;
+    const text = say`${named(fast)}: done fast; ${view.method.name} keeps to slow movement.`;
     return [{ blockIds: fast.map(({ block }) => block.id), text, fix: { label: 'Use the slow level', edits } }];
   },
 };

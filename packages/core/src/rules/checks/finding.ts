@@ -1,3 +1,4 @@
+import type { Sentence } from '../../vocabulary/sentence.js';
 import type { Doubt } from '../../effort/doubt.js';
 import type { SessionView } from '../../effort/session-view.js';
 import type { Edit } from '../../model/edits.js';
@@ -12,7 +13,7 @@ export type Severity = (typeof SEVERITIES)[number];
 
 /** A change that answers a finding, named by what it does. */
 export interface Fix {
-  readonly label: string;
+  readonly label: Sentence;
   /** Given as a function where finding them takes a search: it is begun when somebody asks. */
   readonly edits: readonly Edit[] | (() => readonly Edit[]);
 }
@@ -23,7 +24,7 @@ export const editsOf = ({ edits }: Fix): readonly Edit[] => (typeof edits === 'f
 export interface Observation {
   readonly blockIds: readonly string[];
   /** A sentence with the numbers that it rests on. */
-  readonly text: string;
+  readonly text: Sentence;
   readonly fix?: Fix | undefined;
   /** What nobody has measured and it rests on. */
   readonly doubt?: Doubt | undefined;

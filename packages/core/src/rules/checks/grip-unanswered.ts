@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { lastOf } from '../../vocabulary/lists.js';
 import { ids } from './block-views.js';
 import { adding, after, choose } from './choose.js';
@@ -25,7 +26,7 @@ export const gripUnanswered: Check = {
     );
     if (opens) return [];
     const opening = choose(view, ({ motions }) => motions.includes('finger spreading'), ['grip.band-opening', 'isometric.finger-spread']);
-    const text = `${first.movement.name}: closes the hand, and no block opens it against resistance.`;
+    const text = say`${first.movement.name}: closes the hand, and no block opens it against resistance.`;
     const last = lastOf(grips);
     const phase = last.block.phase === 'prepare' || last.block.phase === 'range' ? 'strength' : last.block.phase;
     return [{ blockIds: ids(grips), text, fix: adding(view, phase, opening, after(view, last)) }];

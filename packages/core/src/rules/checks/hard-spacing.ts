@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { HARD_PERCENT, hardGroups, type PastLoad, SPACED_GROUPS } from '../../effort/past.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Edit } from '../../model/edits.js';
@@ -29,13 +30,13 @@ export const hardSpacing: Check = {
       const again = hardGroups(view.efforts).some((key) => partsOf(key).group === group);
       const hard = again ? view.blocks.filter((block) => worksHard(view, block, group)) : [];
       if (hard.length === 0) return [];
-      const text = `${capital(group)} worked long at ${HARD_PERCENT} % or more ${Math.round(hours)} h ago. This method leaves ${view.method.hardSpacingH} h between.`;
+      const text = say`${capital(group)} worked long at ${quantity(HARD_PERCENT, '%')} or more ${quantity(hours, 'h')} ago. This method leaves ${quantity(view.method.hardSpacingH, 'h')} between.`;
       const edits = hard.flatMap((block) => softened(view, block));
       return [
         {
           blockIds: ids(hard),
           text,
-          fix: { label: `Keep ${hard.length === 1 ? 'it' : 'them'} below ${HARD_PERCENT} %`, edits },
+          fix: { label: say`Keep ${hard.length === 1 ? 'it' : 'them'} below ${quantity(HARD_PERCENT, '%')}`, edits },
         },
       ];
     }),

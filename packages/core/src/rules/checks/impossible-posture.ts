@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { blockOf } from './block-views.js';
 import { easing } from './choose.js';
 import type { Check, Observation } from './finding.js';
@@ -12,6 +13,6 @@ export const impossiblePosture: Check = {
   find: (view) =>
     view.efforts.impossible.map(({ blockId, message }): Observation => {
       const block = blockOf(view, blockId);
-      return { blockIds: [blockId], text: `${block.movement.name}: ${message}`, fix: easing(view, block, () => true) };
+      return { blockIds: [blockId], text: say`${block.movement.name}: ${message}`, fix: easing(view, block, () => true) };
     }),
 };

@@ -1,3 +1,4 @@
+import { sentenceText } from '../../vocabulary/sentence.js';
 import type { Mute } from '../../model/sequence.js';
 import type { SessionView } from '../../effort/session-view.js';
 import { type Check, type Observation, SEVERITIES } from './finding.js';
@@ -113,7 +114,7 @@ export interface Finding extends Observation {
 }
 
 /** Tells findings apart, and the same one again in another version of its sequence. */
-export const keyOfFinding = ({ check, text, blockIds }: Finding): string => `${check.id} ${blockIds.join()}: ${text}`;
+export const keyOfFinding = ({ check, text, blockIds }: Finding): string => `${check.id} ${blockIds.join()}: ${sentenceText(text)}`;
 
 /** Holds a session against every check: the gravest first, then in the order of the checks. */
 export const findingsOf = (view: SessionView): Finding[] => findingsBy(CHECKS, view);

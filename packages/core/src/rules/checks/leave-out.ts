@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { removing } from './choose.js';
 import type { Check, Observation } from './finding.js';
 import { concernsOf } from '../safety/clearance.js';
@@ -14,6 +15,8 @@ export const leaveOut: Check = {
     blocks.flatMap((view): Observation[] => {
       const { avoid } = concernsOf(view.movement, view.level, athlete?.cautions ?? []);
       if (avoid.length === 0) return [];
-      return [{ blockIds: [view.block.id], text: `${view.movement.name}: ${avoid[0]}`, fix: removing('Remove this block', [view]) }];
+      return [
+        { blockIds: [view.block.id], text: say`${view.movement.name}: ${avoid[0] ?? ''}`, fix: removing('Remove this block', [view]) },
+      ];
     }),
 };

@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { adding, choose } from './choose.js';
 import { type Check, PRACTICE } from './finding.js';
 import { isWhole } from './whole.js';
@@ -21,7 +22,7 @@ export const littleSideForgotten: Check = {
       'free.finger-waves',
     ]);
     const phase = choice?.level.loading === 'unloaded' ? 'prepare' : 'strength';
-    const text = `Ring and little finger do ${Math.round(100 * (digits.ring + digits.little))} % of the work of fingers and thumb.`;
+    const text = say`Ring and little finger do ${quantity(100 * (digits.ring + digits.little), '%')} of the work of fingers and thumb.`;
     return [{ blockIds: [], text, fix: adding(view, phase, choice) }];
   },
 };

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../../vocabulary/sentence.js';
 import { viewOf } from '../../effort/session-view.js';
 import { applyEdits } from '../../model/edits.js';
 import type { Sequence } from '../../model/sequence.js';
@@ -11,14 +12,14 @@ describe('stretches before strength', () => {
 
   test('are shortened together while each still lasts', () => {
     const fix = fixOf(instead('stretch.flexors', ['range', 'stretch.flexors', 'open', '3x30s L,R']));
-    expect(fix.label).toBe('Shorten: 60 s in total');
+    expect(sentenceText(fix.label)).toBe('Shorten: 60 s in total');
     expect(editsOf(fix).map(({ kind }) => kind)).toEqual(['change']);
   });
 
   test('lose the last ones where a share of the minute would be too short to matter', () => {
     const many = Array.from({ length: 8 }, (): Line => ['range', 'stretch.flexors', 'open', '1x20s L,R']);
     const fix = fixOf(instead('stretch.flexors', ...many));
-    expect(fix.label).toBe('Remove some: 60 s in total');
+    expect(sentenceText(fix.label)).toBe('Remove some: 60 s in total');
     const left = applyEdits(write(instead('stretch.flexors', ...many)), editsOf(fix));
     const stretches = left.blocks.filter(({ movementId }) => movementId === 'stretch.flexors');
     expect(stretches.length).toBeGreaterThan(2);
@@ -96,6 +97,6 @@ describe('sequences at the edge', () => {
     const view = viewOf(ask(sequence));
     for (const dose of view.account.doses.values()) expect(Number.isFinite(dose)).toBe(true);
     for (const { lowest } of view.courses.values()) expect(lowest).toBeGreaterThan(0);
-    for (const { text } of findingsOf(view)) expect(text).not.toMatch(/NaN|undefined|Infinity/);
+    for (const { text } of findingsOf(view)) expect(sentenceText(text)).not.toMatch(/NaN|undefined|Infinity/);
   });
 });

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import type { Edit } from '../../model/edits.js';
 import { named } from './choose.js';
 import type { Check } from './finding.js';
@@ -21,7 +22,7 @@ export const methodDosing: Check = {
     if (!first) return [];
     const edits = other.map(({ view, dose }): Edit => ({ kind: 'change', blockId: view.block.id, dose }));
     const text = `${named(other.map(({ view }) => view))}: in ${UNIT_OF[first.block.dose.work.kind]}; ${method.name} counts ${UNIT_OF[method.dosing]}.`;
-    const fix = { label: `Dose by ${UNIT_OF[method.dosing]}`, edits };
+    const fix = { label: say`Dose by ${UNIT_OF[method.dosing]}`, edits };
     return [{ blockIds: other.map(({ view }) => view.block.id), text, fix }];
   },
 };

@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { itemAt, must } from '../../vocabulary/lists.js';
 import type { SessionView } from '../../effort/session-view.js';
 import { type Dose, oneSetLess } from '../../model/dose.js';
@@ -21,12 +22,12 @@ export const minutesOver: Check = {
     const overMs = view.timeline.durationMs - view.sequence.budgetMin * 60_000;
     if (overMs <= 0) return [];
     const edits = trimmed(view, overMs);
-    const text = `${Math.ceil(overMs / 1000)} s over the ${view.sequence.budgetMin} minutes.`;
+    const text = say`${quantity(Math.ceil(overMs / 1000), 's')} over the ${view.sequence.budgetMin} minutes.`;
     if (edits) return [{ blockIds: [], text, fix: { label: fewerLabel(edits), edits } }];
     const budgetMin = Math.ceil(view.timeline.durationMs / 60_000);
     if (budgetMin > SEQUENCE_LIMITS.budgetMin.max)
-      return [{ blockIds: [], text: `${text} The longest possible is ${SEQUENCE_LIMITS.budgetMin.max} minutes.` }];
-    return [{ blockIds: [], text, fix: { label: `Set the time to ${budgetMin} minutes`, edits: [{ kind: 'budget', budgetMin }] } }];
+      return [{ blockIds: [], text: say`${text} The longest possible is ${SEQUENCE_LIMITS.budgetMin.max} minutes.` }];
+    return [{ blockIds: [], text, fix: { label: say`Set the time to ${budgetMin} minutes`, edits: [{ kind: 'budget', budgetMin }] } }];
   },
 };
 

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { type BlockForm, formOf } from '../../effort/effort-timeline.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import type { Dose } from '../../model/dose.js';
@@ -23,7 +24,7 @@ export const nerveGlide: Check = {
       if (!isNerveGlide(level)) return [];
       const harsh = harshness(block.dose, forms);
       if (!harsh) return [];
-      const text = `${movement.name}: ${harsh}. Move a nerve slowly and add nothing.`;
+      const text = say`${movement.name}: ${harsh}. Move a nerve slowly and add nothing.`;
       return [{ blockIds: [block.id], text, fix: gently(view, seen) }];
     }),
 };

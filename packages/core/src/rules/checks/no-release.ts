@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import type { BlockView } from '../../effort/session-view.js';
 import { isFree } from './block-views.js';
 import { adding, after, choose } from './choose.js';
@@ -23,7 +24,7 @@ export const noRelease: Check = {
     view.blocks.flatMap((block): Observation[] => {
       if (!block.hard || followersOf(view, block).some((next) => letsGoOf(block, next))) return [];
       const shake = choose(view, ({ id }) => id.startsWith('settle.shakes'), ['settle.shakes']);
-      const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % effort, with no release afterwards.`;
+      const text = say`${block.movement.name}: ${quantity(block.effortPercent, '%')} effort, with no release afterwards.`;
       return [{ blockIds: [block.block.id], text, fix: adding(view, block.block.phase, shake, after(view, block)) }];
     }),
 };

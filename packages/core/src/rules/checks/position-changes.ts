@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { itemAt } from '../../vocabulary/lists.js';
 import { PLACE_OF } from '../../vocabulary/places.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
@@ -33,7 +34,7 @@ export const positionChanges: Check = {
     const most = mostChanges(view.method, minutes);
     if (changes <= most) return [];
     const sorted = gathered(view);
-    const text = `${changes} changes of position in ${Math.round(minutes)} min. This method has at most ${most}.`;
+    const text = say`${changes} changes of position in ${quantity(minutes, 'min')}. This method has at most ${most}.`;
     if (changesOf(view.sequence, sorted) >= changes) return [{ blockIds: [], text }];
     const edits = sorted.map(({ block }): Edit => ({
       kind: 'move',

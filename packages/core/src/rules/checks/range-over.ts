@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { rangeVerdict } from '../../mechanics/capacity.js';
 import { easing, isPastRange } from './choose.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
@@ -22,7 +23,7 @@ export const rangeOver: Check = {
       if (!past) return [];
       const { hand, angle } = past;
       const { deg, rangeDeg, rangeSource, motion } = angle;
-      const text = `${block.movement.name}: takes the ${hand} wrist to ${Math.round(deg)}° of ${motion.replace('wrist ', '')}. Its passive range is ${Math.round(rangeDeg)}° (${rangeSource}).`;
+      const text = say`${block.movement.name}: takes the ${hand} wrist to ${quantity(deg, '°')} of ${motion.replace('wrist ', '')}. Its passive range is ${quantity(rangeDeg, '°')} (${rangeSource}).`;
       return [{ blockIds: [block.block.id], text, fix: easing(view, block, ({ demand }) => !isPastRange(demand)) }];
     }),
 };

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { firstOf } from '../../vocabulary/lists.js';
 import { type Direction, MAIN_DIRECTIONS } from '../../effort/coverage.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
@@ -19,7 +20,7 @@ export const rangeUnprepared: Check = {
       if (!first) return [];
       const free = view.blocks.filter((block) => isFree(block) && block.visit.directions.includes(direction));
       if (free.some(({ index }) => index < first.index)) return [];
-      const text = `${first.movement.name}: loads ${WORD[direction]} before the free hand has moved there.`;
+      const text = say`${first.movement.name}: loads ${WORD[direction]} before the free hand has moved there.`;
       return [{ blockIds: [first.block.id], text, fix: visitFirst(view, direction, free[0]) }];
     }),
 };
@@ -35,7 +36,7 @@ function visitFirst(view: SessionView, direction: Direction, late: BlockView | u
   const before = firstOf(view.blocks).block.id;
   if (late && late.level.loading === 'unloaded') {
     const edits = [{ kind: 'move' as const, blockId: late.block.id, phase: 'prepare' as const, before }];
-    return { label: `Move ${late.movement.name.toLowerCase()} earlier`, edits };
+    return { label: say`Move ${late.movement.name.toLowerCase()} earlier`, edits };
   }
   const named = direction === 'flexion' || direction === 'extension' ? 'flexion' : 'deviation';
   const wanted = choose(

@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { changing } from './choose.js';
 import { type Check, type Fix, type Observation, PRACTICE } from './finding.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
@@ -19,7 +20,7 @@ export const restShort: Check = {
       const shortest = shortestRest(view, block);
       if (!shortest || shortest.restS >= HARD_REST_S) return [];
       const between = shortest.ofRound ? 'rounds' : 'sets';
-      const text = `${block.movement.name}: ${Math.round(shortest.restS)} s between ${between} at ${Math.round(block.effortPercent)} % effort.`;
+      const text = say`${block.movement.name}: ${quantity(shortest.restS, 's')} between ${between} at ${quantity(block.effortPercent, '%')} effort.`;
       return [{ blockIds: [block.block.id], text, fix: rested(view, block, shortest) }];
     }),
 };
@@ -58,5 +59,5 @@ function rested({ sequence }: SessionView, block: BlockView, { restS, ofRound }:
     return changing(`Rest ${longer} s between sets`, block, { ...dose, restS: longer });
   }
   const longer = round.restS + missingS;
-  return { label: `Rest ${longer} s between rounds`, edits: [{ kind: 'round', round: { ...round, restS: longer } }] };
+  return { label: say`Rest ${quantity(longer, 's')} between rounds`, edits: [{ kind: 'round', round: { ...round, restS: longer } }] };
 }

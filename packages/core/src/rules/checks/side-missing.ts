@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { firstOf } from '../../vocabulary/lists.js';
 import { ids } from './block-views.js';
 import { byMovement } from './by-movement.js';
@@ -18,7 +19,7 @@ export const sideMissing: Check = {
       const first = firstOf(views);
       if (!missing) return [];
       const plan = bothWays(first.movement);
-      const text = `${first.movement.name}: leaves out the ${missing} hand.`;
+      const text = say`${first.movement.name}: leaves out the ${missing} hand.`;
       const fix = plan && changing(`Add the ${missing} hand`, first, { ...first.block.dose, sides: plan });
       return [{ blockIds: ids(views), text, fix }];
     }),

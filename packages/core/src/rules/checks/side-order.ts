@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { ids } from './block-views.js';
 import { named } from './choose.js';
 import type { Check } from './finding.js';
@@ -28,7 +29,7 @@ export const sideOrder: Check = {
       blockId: block.id,
       dose: { ...block.dose, sides: swapped(block.dose.sides) },
     }));
-    const text = `${named(concerned)}: the stronger hand goes first.`;
-    return [{ blockIds: ids(concerned), text, fix: { label: `Start with the ${weaker} hand`, edits } }];
+    const text = say`${named(concerned)}: the stronger hand goes first.`;
+    return [{ blockIds: ids(concerned), text, fix: { label: say`Start with the ${weaker} hand`, edits } }];
   },
 };

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { ids } from './block-views.js';
 import { named } from './choose.js';
 import type { Check } from './finding.js';
@@ -28,7 +29,7 @@ export const sidePlan: Check = {
       dose: { ...block.dose, sides: plan },
     }));
     const way = together ? 'both hands together' : 'one hand at a time';
-    const text = `${named(concerned)}: ${together ? 'one hand at a time' : 'both hands together'}; ${method.name} works ${way}.`;
+    const text = say`${named(concerned)}: ${together ? 'one hand at a time' : 'both hands together'}; ${method.name} works ${way}.`;
     return [{ blockIds: ids(concerned), text, fix: { label: way.charAt(0).toUpperCase() + way.slice(1), edits } }];
   },
 };

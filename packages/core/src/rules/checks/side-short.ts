@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { firstOf } from '../../vocabulary/lists.js';
 import { same } from '../../vocabulary/same.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
@@ -27,7 +28,7 @@ export const sideShort: Check = {
       if (ratio <= SIDE_TOLERANCE || wantsMore(view, otherHand(short))) return [];
       const most = firstOf([...views].sort((a, b) => b.account[otherHand(short)].workS - a.account[otherHand(short)].workS));
       const alone = views.find(({ block }) => block.dose.sides === short);
-      const text = `${most.movement.name}: ${short} ${Math.round(workS[short])} s, ${otherHand(short)} ${Math.round(workS[otherHand(short)])} s of work.`;
+      const text = say`${most.movement.name}: ${short} ${quantity(workS[short], 's')}, ${otherHand(short)} ${quantity(workS[otherHand(short)], 's')} of work.`;
       // A block of the short hand’s own takes the dose of the longest one; else the other hand shares what it has alone.
       const dose = { ...most.block.dose, sides: short };
       const takes = alone && unusualInDose(dose, alone.level.dosing).length === 0 && !same(dose, alone.block.dose);
@@ -39,7 +40,7 @@ export const sideShort: Check = {
 /** Blocks of one hand alone are done with both. */
 function sharing(views: readonly BlockView[], hand: Hand): Fix | undefined {
   const edits = givenToBoth(views.filter(({ block }) => block.dose.sides === hand));
-  return edits.length > 0 ? { label: `Do it on the ${otherHand(hand)} hand too`, edits } : undefined;
+  return edits.length > 0 ? { label: say`Do it on the ${otherHand(hand)} hand too`, edits } : undefined;
 }
 
 const wantsMore = ({ method, weaker }: SessionView, hand: Hand) =>

@@ -1,3 +1,4 @@
+import { sentenceText } from '../../vocabulary/sentence.js';
 import { expect, test } from '@jest/globals';
 import { METHODS } from '../../library/methods.js';
 import { findingsOf } from './index.js';
@@ -9,7 +10,7 @@ import { stretchAfterStrength } from './stretch-after-strength.js';
 const unstretched = (...lines: readonly Line[]) =>
   findingsOf(viewOf(ask(write(lines), { method: METHODS['grip-and-iron'] })))
     .filter(({ check }) => check.id === stretchAfterStrength.id)
-    .map(({ text }) => text.replace(/:.*/, ''));
+    .map(({ text }) => sentenceText(text).replace(/:.*/, ''));
 
 const PALM_UP: Line = ['strength', 'weight.lever-turn-up', 'medium'];
 const PALM_DOWN: Line = ['strength', 'weight.lever-turn-down', 'medium'];

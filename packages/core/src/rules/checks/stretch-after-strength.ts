@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import type { BlockView, SessionView } from '../../effort/session-view.js';
 import { adding, after, choose } from './choose.js';
 import type { Check, Observation } from './finding.js';
@@ -37,7 +38,7 @@ export const stretchAfterStrength: Check = {
         view,
         (movement, level) => level.load.kind === 'stretch' && movement.trains.some((group) => block.movement.trains.includes(group)),
       );
-      const text = `${block.movement.name}: no stretch follows for what it strengthens.`;
+      const text = say`${block.movement.name}: no stretch follows for what it strengthens.`;
       return [{ blockIds: [block.block.id], text, fix: adding(view, 'strength', stretch, after(view, block)) }];
     });
   },

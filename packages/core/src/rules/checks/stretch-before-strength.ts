@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { lastOf } from '../../vocabulary/lists.js';
 import type { BlockView } from '../../effort/session-view.js';
 import { amountOf, setCount, withSetGroups, workOf, worksOf } from '../../model/dose.js';
@@ -28,10 +29,10 @@ export const stretchBeforeStrength: Check = {
       .sort((a, b) => b.seconds - a.seconds)[0];
     if (!worst) return [];
     const concerned = before.filter(({ movement }) => movement.trains.includes(worst.group));
-    const text = `${Math.round(worst.seconds)} s of stretching for the ${worst.group} before strength work. Keep it to ${STRETCH_BEFORE_MAX_S} s.`;
+    const text = say`${quantity(worst.seconds, 's')} of stretching for the ${worst.group} before strength work. Keep it to ${quantity(STRETCH_BEFORE_MAX_S, 's')}.`;
     const edits = shortened(concerned, worst.group);
     const leaves = edits.some(({ kind }) => kind === 'remove');
-    const label = `${leaves ? 'Remove some' : 'Shorten'}: ${STRETCH_BEFORE_MAX_S} s in total`;
+    const label = say`${leaves ? 'Remove some' : 'Shorten'}: ${quantity(STRETCH_BEFORE_MAX_S, 's')} in total`;
     const fix: Fix = { label, edits };
     return [{ blockIds: concerned.map(({ block }) => block.id), text, fix }];
   },

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import type { Check } from './finding.js';
 import { hoursBetween } from '../../vocabulary/days.js';
 
@@ -13,6 +14,6 @@ export const tooOften: Check = {
   find: ({ past, now, method }) => {
     const week = past.filter(({ startedAt }) => hoursBetween(startedAt, now) < 7 * 24 && hoursBetween(startedAt, now) >= 0).length;
     const most = SESSIONS_A_WEEK[method.frequency];
-    return week >= most ? [{ blockIds: [], text: `${week} sessions in the last seven days. ${method.name} allows up to ${most}.` }] : [];
+    return week >= most ? [{ blockIds: [], text: say`${week} sessions in the last seven days. ${method.name} allows up to ${most}.` }] : [];
   },
 };

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { itemAt } from '../../vocabulary/lists.js';
 import type { Check } from './finding.js';
 
@@ -18,14 +19,14 @@ export const variety: Check = {
     if (last.length < 2 || blocks.length === 0) return [];
     const shares = last.map(({ movementIds }) => blocks.filter(({ movement }) => movementIds.includes(movement.id)).length / blocks.length);
     if (method.variety === 'rotate' && shares.every((share) => share > REPEATED_SHARE)) {
-      return [{ blockIds: [], text: `The last two sessions used the same movements. ${method.name} rotates them.` }];
+      return [{ blockIds: [], text: say`The last two sessions used the same movements. ${method.name} rotates them.` }];
     }
     const changed = method.variety === 'same' && itemAt(shares, 1) < SAME_SHARE;
     return changed
       ? [
           {
             blockIds: [],
-            text: `Most movements are new since the last session. ${method.name} keeps the routine so progress can be measured.`,
+            text: say`Most movements are new since the last session. ${method.name} keeps the routine so progress can be measured.`,
           },
         ]
       : [];

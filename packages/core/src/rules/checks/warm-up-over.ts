@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import type { BlockView } from '../../effort/session-view.js';
 import { isFree, isWork } from './block-views.js';
 import { type Check, type Observation, PRACTICE } from './finding.js';
@@ -17,7 +18,7 @@ export const warmUpOver: Check = {
     if (training.length === 0) return [];
     return view.blocks.flatMap((block): Observation[] => {
       if (!inWarmUp(block) || isFree(block) || block.effortPercent <= limit * 1.1) return [];
-      const text = `${block.movement.name}: ${Math.round(block.effortPercent)} % effort in the warm-up; the training only needs ${Math.round(limit)} %.`;
+      const text = say`${block.movement.name}: ${quantity(block.effortPercent, '%')} effort in the warm-up; the training only needs ${quantity(limit, '%')}.`;
       const edits = [{ kind: 'move' as const, blockId: block.block.id, phase: 'load' as const, before: null }];
       return [{ blockIds: [block.block.id], text, fix: { label: 'Move it to load', edits } }];
     });

@@ -1,3 +1,4 @@
+import { say } from '../../vocabulary/sentence.js';
 import { type BlockView, failingAfter, type SessionView } from '../../effort/session-view.js';
 import { applyEdits, type Edit, freshBlockId } from '../../model/edits.js';
 import { setCount, withSetGroups } from '../../model/dose.js';
@@ -56,9 +57,9 @@ export const weakerSideMore: Check = {
       .filter(({ movement, account }) => movement.sides.includes(weaker) && account[weaker].workS > 0)
       .sort((a, b) => b.account[weaker].workS - a.account[weaker].workS);
     const missingS = method.weakerSideRatio * others - mine;
-    const text = `The ${weaker} hand tests weaker and works ${(mine / others).toFixed(2)} × as much as the other. ${method.name} sets ${method.weakerSideRatio} ×.`;
+    const text = say`The ${weaker} hand tests weaker and works ${(mine / others).toFixed(2)} × as much as the other. ${method.name} sets ${method.weakerSideRatio} ×.`;
     const edits = () => moreFor(view, weaker, candidates, missingS);
-    const fix = candidates.length > 0 ? { label: `Add sets for the ${weaker} hand`, edits } : undefined;
+    const fix = candidates.length > 0 ? { label: say`Add sets for the ${weaker} hand`, edits } : undefined;
     return [{ blockIds: ids(candidates.slice(0, 1)), text, fix }];
   },
 };

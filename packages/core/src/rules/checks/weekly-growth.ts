@@ -1,3 +1,4 @@
+import { quantity, say } from '../../vocabulary/sentence.js';
 import { dosesWithin, ofBothHands, type PastLoad } from '../../effort/past.js';
 import type { SessionView } from '../../effort/session-view.js';
 import type { Method } from '../../model/method.js';
@@ -62,7 +63,7 @@ export const weeklyGrowth: Check = {
       .sort((a, b) => b.now / b.usual - a.now / a.usual)[0];
     if (!worst) return [];
     const percent = Math.round(100 * (worst.now / worst.usual - 1));
-    const text = `With this session, the week’s load on the ${worst.group} is ${percent} % above the average of the last three. The cap is ${view.method.weeklyGrowthPercent} %.`;
+    const text = say`With this session, the week’s load on the ${worst.group} is ${quantity(percent, '%')} above the average of the last three. The cap is ${quantity(view.method.weeklyGrowthPercent, '%')}.`;
     return [{ blockIds: [], text }];
   },
 };

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../../vocabulary/sentence.js';
 import { checkFit } from '../../model/fit.js';
 import { LIBRARY, shippedMovement } from '../../library/index.js';
 import { METHODS, shippedMethod } from '../../library/methods.js';
@@ -15,7 +16,7 @@ describe('shipped methods', () => {
     for (const method of methods) {
       expect(checkMethod(method)).toEqual([]);
       expect(shippedMethod(method.id)).toBe(method);
-      expect(method.reason).toMatch(/\.$/);
+      expect(sentenceText(method.reason)).toMatch(/\.$/);
     }
     const sets = new Set(methods.map((method) => POLICY_NAMES.map((policy) => method[policy]).join()));
     expect(sets.size).toBe(5);

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../../vocabulary/sentence.js';
 import { type SessionView, viewOf } from '../../effort/session-view.js';
 import { personOf } from '../../mechanics/person.js';
 import { METHODS } from '../../library/methods.js';
@@ -36,7 +37,7 @@ const seen = (lines: readonly Line[], caution?: string) =>
   );
 const offersOf = (view: SessionView, check: string) => {
   const finding = findingsOf(view).find((each) => each.check.id === check)!;
-  return offersFor(view, finding).map(({ label }) => label);
+  return offersFor(view, finding).map(({ label }) => sentenceText(label));
 };
 
 describe('what would answer a finding', () => {
@@ -76,7 +77,7 @@ describe('what would answer a finding', () => {
       expect.stringMatching(/^Palm lift, held → steady fists with a lean, /),
       'Palm lift, held: 2×60s → 2×24s',
     ]);
-    expect(offers.some((label) => label.startsWith('Take'))).toBe(false);
+    expect(offers.some((label) => sentenceText(label).startsWith('Remove'))).toBe(false);
   });
 
   test('takes out what no level of it would make right', () => {

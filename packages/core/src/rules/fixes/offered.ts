@@ -1,3 +1,4 @@
+import type { Sentence } from '../../vocabulary/sentence.js';
 import { type BlockView, type SessionView, viewOf } from '../../effort/session-view.js';
 import { applyEdits, type Edit } from '../../model/edits.js';
 import { blockOf } from '../checks/block-views.js';
@@ -9,7 +10,7 @@ import { type Answer, gentlerFor } from './gentler.js';
 
 /** An answer to a finding: exactly what it changes, in words and as edits. */
 export interface Offer {
-  readonly label: string;
+  readonly label: Sentence;
   readonly edits: readonly Edit[];
 }
 

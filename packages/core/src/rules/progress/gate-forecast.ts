@@ -1,10 +1,11 @@
+import { calendarDay, say, type Sentence } from '../../vocabulary/sentence.js';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { quantile } from 'simple-statistics';
 import { findLevel, type Movement } from '../../model/movement.js';
 import type { Method } from '../../model/method.js';
 import { working } from '../../vocabulary/constant.js';
-import { addDays, daysBetween, dayWords } from '../../vocabulary/days.js';
+import { addDays, daysBetween } from '../../vocabulary/days.js';
 import { itemAt, lastOf } from '../../vocabulary/lists.js';
 import { counted } from '../../vocabulary/text.js';
 import { gateOf } from './gates.js';
@@ -25,7 +26,7 @@ export interface GateForecast {
   readonly fromDay: string | null;
   readonly toDay: string | null;
   /** What it rests on, or why it is not known. */
-  readonly why: string;
+  readonly why: Sentence;
   readonly sooner: readonly Sooner[];
 }
 
@@ -74,12 +75,12 @@ export function gateForecast(
   history: readonly WorkDone[],
   { movement, method, levelId, today }: { movement: Movement; method: Method; levelId: string; today: string },
 ): GateForecast {
-  const none = (why: string): GateForecast => ({ levelId, onDay: null, fromDay: null, toDay: null, why, sooner: [] });
+  const none = (why: Sentence): GateForecast => ({ levelId, onDay: null, fromDay: null, toDay: null, why, sooner: [] });
   const sessions = history.length;
   const days = sessions > 0 ? daysBetween(itemAt(history, 0).onDay, lastOf(history).onDay) : 0;
   if (sessions < FEWEST_SESSIONS || days < FEWEST_DAYS) {
     return none(
-      `Not known yet: ${counted(sessions, 'session')} over ${Math.round(days)} days so far; it takes ${FEWEST_SESSIONS} over ${FEWEST_DAYS} days.`,
+      say`Not known yet: ${counted(sessions, 'session')} over ${counted(days, 'day')} so far; it takes ${FEWEST_SESSIONS} over ${counted(FEWEST_DAYS, 'day')}.`,
     );
   }
   const heights = history.map((done) => heightOf(movement, done, method));
@@ -89,18 +90,18 @@ export function gateForecast(
     rise: height - itemAt(heights, index),
     days: Math.max(1, daysBetween(itemAt(history, index).onDay, itemAt(history, index + 1).onDay)),
   }));
-  if (lastOf(heights) <= itemAt(heights, 0)) return none(`Not known: no progress since ${counted(sessions, 'session')} ago.`);
+  if (lastOf(heights) <= itemAt(heights, 0)) return none(say`Not known: no progress since ${counted(sessions, 'session')} ago.`);
   const course = arrivals(strides, goal - lastOf(heights));
   const late = quantile(course, 1 - TAIL);
   if (late > FURTHEST_DAYS) return none('Not known: more than one prediction in ten is over a year away.');
   const on = (share: number) => addDays(today, Math.round(quantile(course, share)));
   if (late - quantile(course, TAIL) > WIDEST_DAYS) {
-    return none(`Too uncertain: eight predictions in ten fall between ${dayWords(on(TAIL))} and ${dayWords(on(1 - TAIL))}.`);
+    return none(say`Too uncertain: eight predictions in ten fall between ${calendarDay(on(TAIL))} and ${calendarDay(on(1 - TAIL))}.`);
   }
   return {
     levelId,
     ...{ onDay: on(0.5), fromDay: on(TAIL), toDay: on(1 - TAIL) },
-    why: `From the ${sessions} sessions since ${dayWords(itemAt(history, 0).onDay)}: eight predictions in ten fall in this range.`,
+    why: say`From the ${sessions} sessions since ${calendarDay(itemAt(history, 0).onDay)}: eight predictions in ten fall in this range.`,
     sooner: soonerBy(strides, goal - lastOf(heights), quantile(course, 0.5)),
   };
 }

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../../vocabulary/sentence.js';
 import fc from 'fast-check';
 import { METHODS, shippedMovement } from '../../library/index.js';
 import { findLevel } from '../../model/movement.js';
@@ -102,14 +103,14 @@ describe('what comes next', () => {
     const standing = standingOf(at(2, 30), question);
     expect(standing.streak).toBe(2);
     expect(standing.step).toEqual({ kind: 'level up', levelId: rung(2) });
-    expect(standing.why).toBe(`2x30s in 2 sessions: done. Next comes “${itemAt(movement.ladder, 2).name}”.`);
+    expect(sentenceText(standing.why)).toBe(`2x30s in 2 sessions: done. Next comes “${itemAt(movement.ladder, 2).name}”.`);
   });
 
   test('one session at the gate is one of two', () => {
     const standing = standingOf([done({ daysAgo: 7, amount: 25 }), done({ daysAgo: 2, amount: 30 })], question);
     expect(standing.streak).toBe(1);
     expect(standing.step).toEqual({ kind: 'hold' });
-    expect(standing.why).toContain('1 of 2 sessions at the gate');
+    expect(sentenceText(standing.why)).toContain('1 of 2 sessions at the gate');
   });
 
   test('the effort of a press grows by ten points up to what the method has', () => {
@@ -142,7 +143,7 @@ describe('what comes next', () => {
   ])('it is held where %s', (_what, change, why) => {
     const standing = standingOf([done({ daysAgo: 7 }), done({ daysAgo: 2, ...change })], question);
     expect(standing.step).toEqual({ kind: 'hold' });
-    expect(standing.why).toContain(why);
+    expect(sentenceText(standing.why)).toContain(why);
   });
 
   test('each condition for more keeps a session that fails it alone, in its own words', () => {
@@ -203,7 +204,7 @@ describe('what comes next', () => {
     ];
     const standing = standingOf(history, question);
     expect(standing.step).toEqual({ kind: 'level down', levelId: rung(1) });
-    expect(standing.why).toBe('Discomfort 6 of 10: go back to the last pain-free level, from 1 Jun 2026.');
+    expect(sentenceText(standing.why)).toBe('Discomfort 6 of 10: go back to the last pain-free level, from 1 Jun 2026.');
   });
 
   test('where a method allows no discomfort, a three is a flare-up', () => {

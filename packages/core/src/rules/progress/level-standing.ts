@@ -1,10 +1,11 @@
+import { calendarDay, say, type Sentence } from '../../vocabulary/sentence.js';
 import { findLevel, type Level, type Movement, neighbourLevel } from '../../model/movement.js';
 import type { Method } from '../../model/method.js';
 import { USUAL_RANGES, type UsualRange } from '../../vocabulary/usual-ranges.js';
-import { daysBetween, dayWords } from '../../vocabulary/days.js';
+import { daysBetween } from '../../vocabulary/days.js';
 import { type Hand, HAND_WORDS } from '../../vocabulary/hands.js';
 import { itemAt, lastOf } from '../../vocabulary/lists.js';
-import { capital } from '../../vocabulary/text.js';
+import { capital, counted } from '../../vocabulary/text.js';
 import { type SetUnit, UNIT_LETTERS } from '../../vocabulary/work.js';
 import { adviseOnDiscomfort } from '../reports/discomfort.js';
 import { formWords } from '../reports/form.js';
@@ -35,7 +36,7 @@ export interface LevelStanding {
   readonly step: Step;
   readonly because: Because;
   /** A sentence with what it rests on. */
-  readonly why: string;
+  readonly why: Sentence;
   /** All of it, oldest first: the evidence. */
   readonly history: readonly WorkDone[];
 }
@@ -87,13 +88,13 @@ function stepFrom(history: readonly WorkDone[], level: Level, gate: Gate | null,
     return {
       step: HOLD,
       because: 'barred',
-      why: `Nothing progresses for the ${HAND_WORDS[last.hand]} until it is cleared.`,
+      why: say`Nothing progresses for the ${HAND_WORDS[last.hand]} until it is cleared.`,
     };
   if (!isClean(last, method)) {
     const unmet = unmetIn(last, method);
     const form = last.formFaults.length > 0 ? [`${capital(formWords(last.formFaults))}.`] : [];
     const reasons = [...(unmet ? [unmet.words(last, method)] : []), ...form].join(' ');
-    return { step: HOLD, because: unmet ? 'unclean' : 'form', why: `${reasons} Repeat it unchanged.` };
+    return { step: HOLD, because: unmet ? 'unclean' : 'form', why: say`${reasons} Repeat it unchanged.` };
   }
   if (!gate) return { step: HOLD, because: 'not yet', why: 'Unchanged.' };
   return moreAfter(history, level, gate, streak, question);
@@ -124,16 +125,16 @@ function lessAfter(history: readonly WorkDone[], { id }: Level, { movement, meth
       return {
         step: { kind: 'level down', levelId: calm.levelId },
         because,
-        why: `${told}: go back to the last pain-free level, from ${dayWords(calm.onDay)}.`,
+        why: say`${told}: go back to the last pain-free level, from ${calendarDay(calm.onDay)}.`,
       };
-    if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: `${told}: go back a level.` };
-    return { step: { kind: 'ease' }, because, why: `${told} on the lowest level: do less of it, or a different movement.` };
+    if (below) return { step: { kind: 'level down', levelId: below.id }, because, why: say`${told}: go back a level.` };
+    return { step: { kind: 'ease' }, because, why: say`${told} on the lowest level: do less of it, or a different movement.` };
   }
   if (away < AWAY_DAYS) return againOutOfForm(history, id);
   const gap = `${away} days since the last time`;
   return below
-    ? { step: { kind: 'level down', levelId: below.id }, because: 'away', why: `${gap}: go back a level.` }
-    : { step: { kind: 'ease' }, because: 'away', why: `${gap}: start with less of it.` };
+    ? { step: { kind: 'level down', levelId: below.id }, because: 'away', why: say`${gap}: go back a level.` }
+    : { step: { kind: 'ease' }, because: 'away', why: say`${gap}: start with less of it.` };
 }
 
 /** A fault that stands in two sessions one after the other is one of the dose, not of the day: less, until it is held in good form (practice: quality ends a set). Working value. */
@@ -146,7 +147,7 @@ function againOutOfForm(history: readonly WorkDone[], levelId: string): Judged |
   return {
     step: { kind: 'ease' },
     because: 'form',
-    why: `${capital(formWords(again))}, ${OUT_OF_FORM} sessions in a row: do less until it’s pain-free.`,
+    why: say`${capital(formWords(again))}, ${OUT_OF_FORM} sessions in a row: do less until it’s pain-free.`,
   };
 }
 
@@ -164,31 +165,31 @@ function moreAfter(
     sessions === 0 ? 0 : Math.floor(daysBetween(itemAt(history, history.length - sessions).onDay, today));
   /** Why it is too soon after the first of so many sessions; null where it is not. */
   const tooSoon = (sessions: number): string | null =>
-    daysSince(sessions) >= method.daysPerStep ? null : `at most once in ${method.daysPerStep} days`;
+    daysSince(sessions) >= method.daysPerStep ? null : `at most once in ${counted(method.daysPerStep, 'day')}`;
   if (streak >= gate.sessions) {
     const above = neighbourLevel(movement, level.id, 1);
-    if (!above) return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done, and this is the highest level.` };
+    if (!above) return { step: HOLD, because: 'not yet', why: say`${gateWords(gate)}: done, and this is the highest level.` };
     const wait = tooSoon(streak);
-    if (wait !== null) return { step: HOLD, because: 'not yet', why: `${gateWords(gate)}: done. Next comes “${above.name}”: ${wait}.` };
+    if (wait !== null) return { step: HOLD, because: 'not yet', why: say`${gateWords(gate)}: done. Next comes “${above.name}”: ${wait}.` };
     const step: Step = { kind: 'level up', levelId: above.id };
-    return { step, because: 'clean', why: `${gateWords(gate)}: done. Next comes “${above.name}”.` };
+    return { step, because: 'clean', why: say`${gateWords(gate)}: done. Next comes “${above.name}”.` };
   }
   const clean = trailing(history, (done) => isSameDose(done, last) && isClean(done, method));
   const goesOn = nextDose(level, last, gate, method);
-  if (!goesOn) return { step: HOLD, because: 'not yet', why: `${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.` };
+  if (!goesOn) return { step: HOLD, because: 'not yet', why: say`${streak} of ${gate.sessions} sessions at the gate, ${gateWords(gate)}.` };
   if (clean < method.sessionsPerStep) {
     return {
       step: HOLD,
       because: 'not yet',
-      why: `${is}, clean in ${clean} of ${method.sessionsPerStep} sessions: once more before it increases.`,
+      why: say`${is}, clean in ${clean} of ${method.sessionsPerStep} sessions: once more before it increases.`,
     };
   }
   const wait = tooSoon(clean);
-  if (wait !== null) return { step: HOLD, because: 'not yet', why: `${is}, clean in the last ${clean} sessions: increase ${wait}.` };
+  if (wait !== null) return { step: HOLD, because: 'not yet', why: say`${is}, clean in the last ${clean} sessions: increase ${wait}.` };
   return {
     step: goesOn,
     because: 'clean',
-    why: `${is}, clean in the last ${clean} sessions: now ${doseWords(last, goesOn)}, working toward ${gateWords(gate)}.`,
+    why: say`${is}, clean in the last ${clean} sessions: now ${doseWords(last, goesOn)}, working toward ${gateWords(gate)}.`,
   };
 }
 

@@ -1,3 +1,4 @@
+import { say, type Sentence, uniqueSentences } from '../../vocabulary/sentence.js';
 import type { HandDemand } from '../../mechanics/demand.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Hand } from '../../vocabulary/hands.js';
@@ -10,12 +11,12 @@ import { mustWait } from './clearance.js';
  * What of somebody’s cautions speaks against loading a hand in this way, in words: referrals that stand, then limits that it breaks. Empty where nothing does.
  * @param cautions as they stand on the day (`cautionsOn`)
  */
-export function againstLoad(way: WayOfLoading, demand: HandDemand, cautions: readonly RecordedCaution[], hand: Hand): string[] {
+export function againstLoad(way: WayOfLoading, demand: HandDemand, cautions: readonly RecordedCaution[], hand: Hand): Sentence[] {
   const mine = cautions.filter((entry) => handsOf(entry).includes(hand));
   const waits = mine.filter((entry) => mustWait(entry, way, [hand])).map(cautionAdvice);
   const limits = mine.flatMap((entry) => {
     const broken = brokenLimit(entry, { level: way, demand });
-    return broken ? [`${broken}. ${cautionAdvice(entry)}`] : [];
+    return broken ? [say`${broken}. ${cautionAdvice(entry)}`] : [];
   });
-  return [...waits, ...limits.filter((text) => !waits.includes(text))];
+  return uniqueSentences([...waits, ...limits]);
 }

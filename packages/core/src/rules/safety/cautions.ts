@@ -1,8 +1,9 @@
+import { calendarDay, say, type Sentence } from '../../vocabulary/sentence.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import { same } from '../../vocabulary/same.js';
 import type { Fault } from '../../vocabulary/fault.js';
 import { type Caution, CAUTIONS } from '../../vocabulary/cautions.js';
-import { ageOn, daysBetween, dayWords } from '../../vocabulary/days.js';
+import { ageOn, daysBetween } from '../../vocabulary/days.js';
 import { HAND_PLACES } from '../../vocabulary/hand-places.js';
 import { type Hand, HAND_WORDS, HANDS, type WorkingSide } from '../../vocabulary/hands.js';
 import { SYMPTOM_KINDS } from '../../vocabulary/intake-words.js';
@@ -133,49 +134,49 @@ export const barredWords = (entry: RecordedCaution): string =>
  * What a caution asks for, without what it is: “no loading until …”, or who cleared it within which limits.
  * @example askedBy({ caution: 'arthritis' }) → 'no added weight, mid-range only, warm the hands first.'
  */
-export function askedBy(entry: RecordedCaution): string {
+export function askedBy(entry: RecordedCaution): Sentence {
   const { caution, place, stopped, clearedOn, clearedUntil } = entry;
   if (clearedOn && CAUTIONS[caution].rule === 'refer') return clearedWords(entry);
   if (caution === 'sore-place') return soreAdvice(place);
-  const lapsed = clearedUntil ? ` The clearance ended on ${dayWords(clearedUntil)}. Ask for a new one.` : '';
+  const lapsed = clearedUntil ? say` The clearance ended on ${calendarDay(clearedUntil)}. Ask for a new one.` : '';
   const asks = stopped ? (restsHand(entry) ? RESTED_ADVICE : STOPPED_ADVICE) : CAUTIONS[caution].asks;
-  return `${asks}${lapsed}`;
+  return say`${asks}${lapsed}`;
 }
 
-function clearedWords(entry: RecordedCaution): string {
+function clearedWords(entry: RecordedCaution): Sentence {
   const { clearedOn, clearedBy, clearedUntil } = entry;
-  const on = clearedOn ? ` on ${dayWords(clearedOn)}` : '';
-  const until = clearedUntil ? ` until ${dayWords(clearedUntil)}` : '';
+  const on = clearedOn ? say` on ${calendarDay(clearedOn)}` : '';
+  const until = clearedUntil ? say` until ${calendarDay(clearedUntil)}` : '';
   const limits = limitWords(entry);
-  return `cleared by ${clearedBy ?? ''}${on}${until}${limits && `: ${limits}`}.`;
+  return say`cleared by ${clearedBy ?? ''}${on}${until}${limits === '' ? '' : say`: ${limits}`}.`;
 }
 
 /**
  * What a caution asks for, as it stands on sheets and screens: with its hand and its day, and within which limits it was cleared.
- * @example cautionAdvice({ caution: 'stop-sign', hand: 'left', since: '2026-05-12', stopped: { sessionId: '', sign: 'numbness' } }) → 'Left hand: numbness or tingling, stopped on 12 May 2026: no loading until a doctor or hand therapist has checked it.'
+ * @example sentenceText(cautionAdvice({ caution: 'stop-sign', hand: 'left', since: '2026-05-12', stopped: { sessionId: '', sign: 'numbness' } })) → 'Left hand: numbness or tingling, stopped on 12 May 2026: no loading until a doctor or hand therapist has checked it.'
  */
-export function cautionAdvice(entry: RecordedCaution): string {
+export function cautionAdvice(entry: RecordedCaution): Sentence {
   const { caution, hand, since, stopped, place, clearedOn } = entry;
   const of = hand ? `${capital(HAND_WORDS[hand])}: ` : '';
   const isCleared = clearedOn !== undefined && CAUTIONS[caution].rule === 'refer';
   if (stopped) {
     const what = hand ? STOP_SIGNS[stopped.sign].toLowerCase() : STOP_SIGNS[stopped.sign];
-    const when = `${stopped.intakeId ? 'told' : 'stopped'}${since ? ` on ${dayWords(since)}` : ''}`;
-    return `${of}${what}, ${isCleared ? '' : `${when}: `}${askedBy(entry)}`;
+    const when = say`${stopped.intakeId ? 'reported' : 'stopped'}${since ? say` on ${calendarDay(since)}` : ''}: `;
+    return say`${of}${what}, ${isCleared ? '' : when}${askedBy(entry)}`;
   }
   if (isCleared) {
     const what = hand ? CAUTIONS[caution].label.toLowerCase() : CAUTIONS[caution].label;
-    return `${of}${what}, ${askedBy(entry)}`;
+    return say`${of}${what}, ${askedBy(entry)}`;
   }
   const what = caution === 'sore-place' ? (place ? HAND_PLACES[place] : 'Sore hand') : CAUTIONS[caution].when;
-  return `${of}${what}: ${askedBy(entry)}`;
+  return say`${of}${what}: ${askedBy(entry)}`;
 }
 
 /** The limits of a clearance in words; empty where there are none. */
-export function limitWords({ within: limits }: Pick<RecordedCaution, 'within'>): string {
+export function limitWords({ within: limits }: Pick<RecordedCaution, 'within'>): Sentence {
   if (!limits) return '';
   const words = capWords(clearanceCaps(limits));
-  return words && limits.until ? `${words}, until ${dayWords(limits.until)}` : words;
+  return words && limits.until ? say`${words}, until ${calendarDay(limits.until)}` : words;
 }
 
 /** Tells entries of a list apart. */

@@ -1,3 +1,4 @@
+import { type Sentence } from '../../vocabulary/sentence.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Level, Movement } from '../../model/movement.js';
 import { type CautionId, CAUTIONS } from '../../vocabulary/cautions.js';
@@ -7,7 +8,7 @@ import { cautionAdvice, concerns, forbidsLoading, restsHand } from './cautions.j
 /** What a caution asks to be minded, before anything is led. */
 export interface Advice {
   readonly caution: CautionId;
-  readonly text: string;
+  readonly text: Sentence;
   /** Nothing that loads the hand until it is cleared. */
   readonly forbids: boolean;
 }
@@ -38,7 +39,7 @@ export function openSides(movement: Movement, level: Level, cautions: readonly R
 /** What speaks against, or asks for care with, one level of a movement for somebody. */
 export interface LevelConcerns {
   /** Advice of uncleared referrals: this level loads the hand and must wait. */
-  readonly stops: readonly string[];
+  readonly stops: readonly Sentence[];
   /** The movement's own cautions that say to leave it out. */
   readonly avoid: readonly string[];
   readonly care: readonly string[];

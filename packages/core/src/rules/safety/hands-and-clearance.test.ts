@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../../vocabulary/sentence.js';
 import { viewOf } from '../../effort/session-view.js';
 import { shippedMovement } from '../../library/index.js';
 import { type AthleteRecord, checkAthlete, type RecordedCaution } from '../../model/athlete.js';
@@ -30,7 +31,7 @@ const line = (movementId: string, dose: string): Line => ['strength', movementId
 
 describe('a sign that stopped a session', () => {
   test('stands until somebody has cleared it, and says which hand, when and why', () => {
-    expect(stopsOf(seen([stopped('numbness')], GOOD))).toMatchObject([
+    expect(stopsOf(seen([stopped('numbness')], GOOD)).map((stop) => ({ ...stop, text: sentenceText(stop.text) }))).toMatchObject([
       {
         check: { id: 'not-cleared' },
         text: 'Left hand: numbness or tingling, stopped on 1 Jun 2026: no loading until a doctor or hand therapist has checked it.',
@@ -50,7 +51,7 @@ describe('a sign that stopped a session', () => {
     const lines = [line('grip.ball-squeeze', '2x8 @30% L,R'), line('bearing.palm-support', '1x20s')];
     const view = seen([stopped('numbness')], lines);
     const [stop] = stopsOf(view);
-    expect(stop!.fix!.label).toBe('Do 1 block with the right hand only, remove 1 block');
+    expect(sentenceText(stop!.fix!.label)).toBe('Do 1 block with the right hand only, remove 1 block');
     const mended = applyEdits(view.sequence, editsOf(stop!.fix!));
     expect(mended.blocks.map(({ dose }) => dose.sides)).toEqual(['right']);
   });
@@ -58,7 +59,7 @@ describe('a sign that stopped a session', () => {
   test('of a pop, a swelling or a cold hand rests the hand altogether: free motion waits, too', () => {
     const free: readonly Line[] = [['prepare', 'free.wrist-circles', 'free-fist', '1x4 L']];
     expect(stopsOf(seen([stopped('numbness')], free))).toEqual([]);
-    expect(stopsOf(seen([stopped('pop')], free))[0]!.text).toContain('including free movement');
+    expect(sentenceText(stopsOf(seen([stopped('pop')], free))[0]!.text)).toContain('including free movement');
     expect(stopsOf(seen([stopped('pop', 'right')], free))).toEqual([]);
   });
 });
@@ -89,7 +90,9 @@ describe('a clearance', () => {
     expect(cautionAdvice(fracture)).toBe(
       'Left hand: After surgery or a fracture: no loading until the treating doctor or therapist clears it.',
     );
-    expect(cautionAdvice({ ...fracture, ...cleared })).toBe('Left hand: surgery or fracture, cleared by Dr Amari Voss on 5 Jun 2026.');
+    expect(sentenceText(cautionAdvice({ ...fracture, ...cleared }))).toBe(
+      'Left hand: surgery or fracture, cleared by Dr Amari Voss on 5 Jun 2026.',
+    );
     expect(advicesOf([{ ...fracture, ...cleared }])).toEqual([]);
   });
 
@@ -102,11 +105,11 @@ describe('a clearance', () => {
   test('within limits is minded and held against: effort, extension, body weight', () => {
     const within = { effortPercent: 40, extensionDeg: 60, noBodyWeight: true, until: '2026-07-01' };
     const limited: RecordedCaution = { ...fracture, ...cleared, within };
-    expect(cautionAdvice(limited)).toBe(
+    expect(sentenceText(cautionAdvice(limited))).toBe(
       'Left hand: surgery or fracture, cleared by Dr Amari Voss on 5 Jun 2026: effort up to 40 %, extension up to 60°, no body weight on the hand, until 1 Jul 2026.',
     );
     expect(advicesOf([limited])).toMatchObject([{ forbids: false }]);
-    const said = (entry: RecordedCaution, ...lines: Line[]) => stopsOf(seen([entry], lines)).map(({ text }) => text);
+    const said = (entry: RecordedCaution, ...lines: Line[]) => stopsOf(seen([entry], lines)).map(({ text }) => sentenceText(text));
     expect(said(limited, line('isometric.flexion', '1x4 @70% 4s L,R'))[0]).toContain('70 % effort is over the limit of 40 %');
     expect(said(limited, line('isometric.flexion', '1x4 @40% 4s L,R'))).toEqual([]);
     expect(said(limited, line('bearing.palm-support', '1x10s'))[0]).toContain('it puts weight on the hand');

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { sentenceText } from '../../vocabulary/sentence.js';
 import { viewOf } from '../../effort/session-view.js';
 import { shippedMovement } from '../../library/index.js';
 import { CAUTION_IDS, CAUTIONS } from '../../vocabulary/cautions.js';
@@ -34,7 +35,7 @@ describe('what may begin', () => {
     const pinch = view(instead('grip.ball-squeeze', ['strength', 'grip.pinch-hold', 'light']), 'arthritis');
     expect(stopsOf(pinch)).not.toEqual([]);
     const ofEditor = findingsOf(pinch).filter(({ check }) => check.severity === 'stop');
-    expect(stopsOf(pinch).map(({ text }) => text)).toEqual(ofEditor.map(({ text }) => text));
+    expect(stopsOf(pinch).map(({ text }) => sentenceText(text))).toEqual(ofEditor.map(({ text }) => sentenceText(text)));
   });
 
   test('whoever has no caution may begin, and a mute does not open the way', () => {

@@ -1,3 +1,4 @@
+import { say, type Sentence } from '../../vocabulary/sentence.js';
 import type { Protocol } from '../../measure/protocols.js';
 import type { RecordedCaution } from '../../model/athlete.js';
 import type { Hand } from '../../vocabulary/hands.js';
@@ -12,11 +13,11 @@ const ALL = 100;
  * are not for who is not cleared, and efforts at the limit not for whose efforts are capped.
  * @param cautions as they stand on the day
  */
-export function whyNotMeasured(protocol: Protocol, cautions: readonly RecordedCaution[], hand: Hand): string | null {
+export function whyNotMeasured(protocol: Protocol, cautions: readonly RecordedCaution[], hand: Hand): Sentence | null {
   const mine = cautions.filter((entry) => handsOf(entry).includes(hand));
   const isFree = protocol.kind === 'active range';
   const resting = mine.find((entry) => restsHand(entry) || (!isFree && forbidsLoading(entry)));
-  if (resting) return `${cautionLabel(resting)}: ${askedBy(resting)}`;
+  if (resting) return say`${cautionLabel(resting)}: ${askedBy(resting)}`;
   if (protocol.isMaximal) {
     const capped = mine.find((entry) =>
       capsOf(entry).some(
@@ -24,7 +25,7 @@ export function whyNotMeasured(protocol: Protocol, cautions: readonly RecordedCa
           Math.min(effortPercent, stillEffortPercent, gripEffortPercent) < ALL,
       ),
     );
-    if (capped) return `No effort at the limit. ${cautionLabel(capped)}: ${askedBy(capped)}`;
+    if (capped) return say`No maximal effort. ${cautionLabel(capped)}: ${askedBy(capped)}`;
   }
   const noWeight = protocol.kind === 'hand load' || protocol.kind === 'loaded range';
   const off = noWeight && mine.find((entry) => capsOf(entry).some((caps) => caps.noBodyWeight === true));

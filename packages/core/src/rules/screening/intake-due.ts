@@ -1,5 +1,7 @@
+import { counted } from '../../vocabulary/text.js';
+import { calendarDay, say, type Sentence } from '../../vocabulary/sentence.js';
 import type { RecordedCaution } from '../../model/athlete.js';
-import { addDays, daysBetween, dayWords } from '../../vocabulary/days.js';
+import { addDays, daysBetween } from '../../vocabulary/days.js';
 import { working } from '../../vocabulary/constant.js';
 import { cautionsOn, forbidsLoading } from '../safety/cautions.js';
 
@@ -15,7 +17,8 @@ const CLEARANCE_ENDS_WITHIN_DAYS = 7;
 
 /** Whether somebody is to be asked (again), and why; null while the answers are fresh. */
 export interface IntakeDue {
-  readonly why: string;
+  /** Why, as part of a sentence. */
+  readonly why: Sentence;
   /** The day from which on it is due. */
   readonly since: string;
 }
@@ -32,15 +35,20 @@ export function intakeDue(lastOn: string | null, cautions: readonly RecordedCaut
   if (ending?.clearedUntil) {
     const word = ending.clearedUntil < today ? 'ended' : 'ends';
     return {
-      why: `The clearance by ${ending.clearedBy} ${word} on ${dayWords(ending.clearedUntil)}.`,
+      why: say`clearance by ${ending.clearedBy ?? ''} ${word} on ${calendarDay(ending.clearedUntil)}`,
       since: addDays(ending.clearedUntil, -CLEARANCE_ENDS_WITHIN_DAYS),
     };
   }
-  if (lastOn === null) return { why: 'No check-in yet.', since: today };
+  if (lastOn === null) return { why: 'no check-in yet', since: today };
   const isSore = cautionsOn({ cautions }, today).some((entry) => entry.caution === 'sore-place' || forbidsLoading(entry));
   const days = isSore ? ASK_AGAIN_SORE : ASK_AGAIN;
   const since = addDays(lastOn, days);
   if (since > today) return null;
   const weeks = Math.floor(daysBetween(lastOn, today) / 7);
-  return { why: isSore ? `Something hurt at the last check-in, ${weeks} weeks ago.` : `Last check-in ${weeks} weeks ago.`, since };
+  return {
+    why: isSore
+      ? say`something hurt at the last check-in, ${counted(weeks, 'week')} ago`
+      : say`last check-in ${counted(weeks, 'week')} ago`,
+    since,
+  };
 }

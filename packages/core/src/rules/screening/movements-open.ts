@@ -1,3 +1,4 @@
+import { type Sentence } from '../../vocabulary/sentence.js';
 import { demandOf } from '../../mechanics/demand.js';
 import type { Person } from '../../mechanics/capacity.js';
 import type { RecordedCaution } from '../../model/athlete.js';
@@ -12,13 +13,13 @@ export interface MovementOpen {
   readonly name: string;
   readonly openLevels: readonly string[];
   readonly ofLevels: number;
-  readonly why: string | null;
+  readonly why: Sentence | null;
 }
 
 /** What of the shelf is off for somebody: a level is open where at least one hand may do it. Range, strength and things at hand are asked elsewhere. @param cautions as they stand on the day */
 export function movementsOpen(person: Person, movements: readonly Movement[], cautions: readonly RecordedCaution[]): MovementOpen[] {
   return movements.map((movement) => {
-    const closed: string[] = [];
+    const closed: Sentence[] = [];
     const open = movement.ladder.filter((level) => {
       const why = cautions.length > 0 ? whyOff(person, movement, level, cautions) : null;
       if (why !== null) closed.push(why);
@@ -35,7 +36,7 @@ export function movementsOpen(person: Person, movements: readonly Movement[], ca
 }
 
 /** Why neither hand may do a level; null where one may. */
-function whyOff(person: Person, movement: Movement, level: Level, cautions: readonly RecordedCaution[]): string | null {
+function whyOff(person: Person, movement: Movement, level: Level, cautions: readonly RecordedCaution[]): Sentence | null {
   const demand = demandOf(person, level);
   const reasons = HANDS.map((hand) => {
     const { avoid } = concernsOf(movement, level, cautions, [hand]);

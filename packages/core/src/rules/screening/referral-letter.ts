@@ -1,7 +1,8 @@
+import { calendarDay, quantity, say, type Sentence, joinSentences } from '../../vocabulary/sentence.js';
 import type { Reading } from '../../model/reading.js';
 import type { AthleteRecord, RecordedCaution } from '../../model/athlete.js';
 import type { Health, Intake } from '../../model/intake.js';
-import { ageOn, dayWords } from '../../vocabulary/days.js';
+import { ageOn } from '../../vocabulary/days.js';
 import { HAND_PLACES } from '../../vocabulary/hand-places.js';
 import { HAND_WORDS, HANDS } from '../../vocabulary/hands.js';
 import { CONDITIONS, SIGNS, SYMPTOM_KINDS } from '../../vocabulary/intake-words.js';
@@ -13,10 +14,10 @@ import { cautionAdvice, cautionLabel, forbidsLoading } from '../safety/cautions.
 export interface ReferralLetter {
   readonly title: string;
   readonly opening: string;
-  readonly parts: readonly { readonly heading: string; readonly lines: readonly string[] }[];
+  readonly parts: readonly { readonly heading: Sentence; readonly lines: readonly Sentence[] }[];
   /** What the practitioner is asked to fill in. */
   readonly asks: readonly string[];
-  readonly closing: string;
+  readonly closing: Sentence;
 }
 
 /** What a letter is written from. */
@@ -42,9 +43,9 @@ export function referralLetter({ athlete, cautions, intake, readings, coach, stu
   const parts = [
     {
       heading: 'Why I am writing',
-      lines: forbidden.map((entry) => `${cautionLabel(entry)}${sinceWords(entry)}${entry.note ? `. ${entry.note}` : ''}`),
+      lines: forbidden.map((entry) => say`${cautionLabel(entry)}${sinceWords(entry)}${entry.note ? `. ${entry.note}` : ''}`),
     },
-    { heading: intake ? `Answers of ${dayWords(intake.onDay)}` : 'Answers', lines: told },
+    { heading: intake ? say`Answers of ${calendarDay(intake.onDay)}` : 'Answers', lines: told },
     { heading: 'What has been stopped', lines: forbidden.map(cautionAdvice) },
     { heading: 'Other restrictions', lines: others.map(cautionAdvice) },
     { heading: 'Measurements', lines: readingLines(readings) },
@@ -60,20 +61,20 @@ export function referralLetter({ athlete, cautions, intake, readings, coach, stu
       'No body weight on the hand, until …',
       'Name, date and signature of the doctor or therapist',
     ],
-    closing: `This letter reports answers and measurements. It is not a diagnosis. ${coach}, ${studio}, ${dayWords(today)}`,
+    closing: say`This letter reports answers and measurements. It is not a diagnosis. ${coach}, ${studio}, ${calendarDay(today)}`,
   };
 }
 
-const sinceWords = ({ since }: RecordedCaution) => (since ? `, since ${dayWords(since)}` : '');
+const sinceWords = ({ since }: RecordedCaution) => (since ? say`, since ${calendarDay(since)}` : '');
 
 /** Answers about health in words, one line each; what was not said is not there. */
-export function toldLines({ signs = [], history = [], symptoms = [], discomfort = [] }: Health): string[] {
+export function toldLines({ signs = [], history = [], symptoms = [], discomfort = [] }: Health): Sentence[] {
   const of = (hand: keyof typeof HAND_WORDS | undefined) => (hand ? `, ${HAND_WORDS[hand]}` : '');
   return [
     ...signs.map(({ sign, hand }) => `${SIGNS[sign]}${of(hand)}`),
     ...history.map(
       ({ condition, hand, since, note }) =>
-        `${CONDITIONS[condition].label}${of(hand)}${since ? `, ${dayWords(since)}` : ''}${note ? `. ${note}` : ''}`,
+        say`${CONDITIONS[condition].label}${of(hand)}${since ? say`, ${calendarDay(since)}` : ''}${note ? `. ${note}` : ''}`,
     ),
     ...symptoms.map(
       ({ place, hand, kind, score }) =>
@@ -93,7 +94,7 @@ export function toldLines({ signs = [], history = [], symptoms = [], discomfort 
 }
 
 /** The latest of each thing measured, both hands in a line. */
-function readingLines(readings: readonly Reading[]): string[] {
+function readingLines(readings: readonly Reading[]): Sentence[] {
   const things = [...new Set(readings.map(({ kind, of }) => `${kind}|${of}`))];
   return things.map((thing) => {
     const [kind, of] = thing.split('|');
@@ -102,9 +103,11 @@ function readingLines(readings: readonly Reading[]): string[] {
       const last = mine.filter((reading) => reading.hand === hand).sort((a, b) => b.onDay.localeCompare(a.onDay))[0];
       return last ? [last] : [];
     });
-    const values = latest.map((each) => `${each.hand} ${each.value} ${readingUnit(each.kind, each.of) ?? ''}`.trim());
-    const days = [...new Set(latest.map(({ onDay }) => dayWords(onDay)))].join(' and ');
+    const values = latest.map(
+      (each) => say`${each.hand} ${quantity(each.value, readingUnit(each.kind, each.of) ?? '', Number.isInteger(each.value) ? 0 : 1)}`,
+    );
+    const days = [...new Set(latest.map(({ onDay }) => onDay))].map((day) => say`${calendarDay(day)}`);
     const what = latest[0] ? READING_NAMES[latest[0].kind] : '';
-    return `${capital(of ?? '')}, ${what}: ${values.join(', ')} (${days})`;
+    return say`${capital(of ?? '')}, ${what}: ${joinSentences(values, ', ')} (${joinSentences(days, ' and ')})`;
   });
 }

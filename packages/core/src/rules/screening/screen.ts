@@ -1,9 +1,9 @@
+import { type Sentence, capitalSentence } from '../../vocabulary/sentence.js';
 import { ATHLETE_LIMITS, type RecordedCaution } from '../../model/athlete.js';
 import type { DiscomfortTimes, Health, PastCondition, Symptom } from '../../model/intake.js';
 import { type Caution, CAUTIONS } from '../../vocabulary/cautions.js';
 import type { Hand, WorkingSide } from '../../vocabulary/hands.js';
 import { CONDITIONS, SIGNS } from '../../vocabulary/intake-words.js';
-import { capital } from '../../vocabulary/text.js';
 import { type Caps, capWords } from '../safety/caps.js';
 import { capsOf } from '../safety/caution-limits.js';
 import { askedBy, cautionAdvice, cautionLabel, forbidsLoading, handsOf, isMinor, restsHand, toldStop } from '../safety/cautions.js';
@@ -22,7 +22,7 @@ export interface ScreenReason {
   /** The answer in words. */
   readonly said: string;
   /** What it asks for, in a sentence. */
-  readonly text: string;
+  readonly text: Sentence;
 }
 
 /** What is off or capped for a hand, and why. */
@@ -32,7 +32,7 @@ export interface OffTheTable {
   readonly because: string;
   readonly allows: 'complete rest' | 'unloaded only' | 'with limits' | 'with care';
   readonly caps: readonly Caps[];
-  readonly text: string;
+  readonly text: Sentence;
 }
 
 /** What answers about health lead to. */
@@ -122,7 +122,7 @@ function foundOf({ verdict, caution, stop }: Led, { onDay, intakeId }: ScreenedO
         intakeId,
         ...more,
       };
-  return { verdict, ...said, text: capital(askedBy(entry)), entry };
+  return { verdict, ...said, text: capitalSentence(askedBy(entry)), entry };
 }
 
 /** What concerns the person and not a hand. */

@@ -1,3 +1,4 @@
+import { sentenceText } from '../../vocabulary/sentence.js';
 import { describe, expect, test } from '@jest/globals';
 import { shippedMovement, LIBRARY } from '../../library/index.js';
 import { referencePerson } from '../../mechanics/person.js';
@@ -97,7 +98,8 @@ describe('a letter', () => {
     studio: 'A Hall',
     today: TODAY,
   });
-  const part = (heading: RegExp) => letter.parts.find((each) => heading.test(each.heading))?.lines ?? [];
+  const part = (heading: RegExp) =>
+    letter.parts.find((each) => heading.test(sentenceText(each.heading)))?.lines.map((line) => sentenceText(line)) ?? [];
 
   test('says who, why, what was told, what was stopped, what else is minded, and the latest readings', () => {
     expect(letter.opening).toContain('Somebody Made Up, 45 years old, right-handed');
@@ -115,7 +117,7 @@ describe('a letter', () => {
 
   test('asks for limits and names no diagnosis of its own', () => {
     expect(letter.asks.join()).toMatch(/extension beyond.*percent.*body weight/s);
-    expect(letter.closing).toContain('not a diagnosis');
+    expect(sentenceText(letter.closing)).toContain('not a diagnosis');
     expect(JSON.stringify(letter)).not.toMatch(/syndrome|carpal|tendinitis/i);
   });
 

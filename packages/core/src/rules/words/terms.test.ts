@@ -1,3 +1,4 @@
+import { sentenceText } from '../../vocabulary/sentence.js';
 import { describe, expect, test } from '@jest/globals';
 import { shippedMovement } from '../../library/index.js';
 import { demandOf } from '../../mechanics/demand.js';
@@ -12,7 +13,8 @@ const demand = (movementId: string, levelId: string) => demandOf(person, findLev
 describe('what a number is, from what, and whether it is much', () => {
   test('each says all of it, in sentences', () => {
     for (const [id, { plain, term, what, from, scale }] of Object.entries(TERMS)) {
-      for (const text of [what, from, scale]) expect([id, text]).toEqual([id, expect.stringMatching(/[.]$/)]);
+      for (const text of [what, from, scale].map((each) => sentenceText(each)))
+        expect([id, text]).toEqual([id, expect.stringMatching(/[.]$/)]);
       expect([plain, term].join()).not.toMatch(/[.]$/);
     }
   });
@@ -34,7 +36,7 @@ describe('what a number is, from what, and whether it is much', () => {
   test('an answer grows with the number: what is little is never called much', () => {
     const judged = (Object.keys(TERMS) as TermId[]).filter((id) => termOf(id).judge);
     for (const id of judged) {
-      const answers = Array.from({ length: 300 }, (_, step) => termOf(id).judge!(step / 2));
+      const answers = Array.from({ length: 300 }, (_, step) => sentenceText(termOf(id).judge!(step / 2)));
       const changes = answers.filter((answer, index) => index > 0 && answer !== answers[index - 1]);
       // Each answer holds over one stretch of values.
       if (!changes.some((answer) => /\d/.test(answer))) expect(new Set(changes).size).toBe(changes.length);

@@ -1,3 +1,4 @@
+import { quantity, say, type Sentence } from '../../vocabulary/sentence.js';
 import { SIDES_BAND } from '../../effort/balance.js';
 import { RATIO_BAND } from '../../effort/past.js';
 import { RANGE_ERROR_DEG } from '../../mechanics/capacity.js';
@@ -12,12 +13,12 @@ export interface Term {
   readonly plain: string;
   /** The field's own term. */
   readonly term: string;
-  readonly what: string;
-  readonly from: string;
+  readonly what: Sentence;
+  readonly from: Sentence;
   /** Which values are usual, and which are much. */
-  readonly scale: string;
+  readonly scale: Sentence;
   /** What a value means. */
-  readonly judge?: (value: number) => string;
+  readonly judge?: (value: number) => Sentence;
 }
 
 /** Answers by the first limit that a value stays under. */
@@ -79,8 +80,8 @@ export const TERMS = {
     term: 'torque, N·m',
     what: 'How strongly the load would bend the wrist if no muscle held it.',
     from: 'The weight on the hand times its distance from the joint.',
-    scale: '5 N·m is 5 kg hung ten centimetres in front of the joint. Adult wrists can hold about 8–15 N·m.',
-    judge: (value) => `As much as ${(value / (GRAVITY * HUNG_AT_M)).toFixed(1)} kg hung ten centimetres in front of the joint.`,
+    scale: say`5 N·m is ${quantity(5, 'kg')} hung ten centimetres in front of the joint. Adult wrists can hold about 8–15 N·m.`,
+    judge: (value) => say`As much as ${quantity(value / (GRAVITY * HUNG_AT_M), 'kg', 1)} hung ten centimetres in front of the joint.`,
   },
   enduranceDose: {
     plain: 'Tiring work',
@@ -99,10 +100,10 @@ export const TERMS = {
   },
   impulse: {
     plain: 'Load over time',
-    term: 'impulse (1 kg·min is 588 N·s)',
+    term: 'impulse (588 N·s is 1 kg·min)',
     what: 'Weight on the hand times how long it stayed there.',
     from: 'Every second of work, with its load on the hand.',
-    scale: 'A one-minute plank puts about 20 kg·min on each hand of a 60 kg adult.',
+    scale: say`A one-minute plank puts about ${quantity(20, 'kg·min')} on each hand of an adult of ${quantity(60, 'kg')}.`,
   },
   underLoad: {
     plain: 'Time under load',
@@ -167,7 +168,7 @@ export const TERMS = {
     term: 'minimal detectable change, 1.96 · √2 · standard error of measurement',
     what: 'The smallest difference between two readings that exceeds measurement error.',
     from: 'Your own same-day repeats of the same hand, from eight on; before that, the usual error of such readings.',
-    scale: 'Wrist angles about 7°, grip about 5 kg, other forces about a fifth.',
+    scale: say`Wrist angles about 7°, grip about ${quantity(5, 'kg')}, other forces about a fifth.`,
   },
   range: {
     plain: 'Range of motion',

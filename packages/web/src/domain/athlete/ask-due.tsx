@@ -1,5 +1,6 @@
+import { readable } from '../measuring/units.js';
 import type { Athlete } from '@clay-pot/contracts';
-import { intakeDue } from '@clay-pot/core';
+import { capitalSentence, intakeDue } from '@clay-pot/core';
 import { Link } from 'react-router';
 import { useIntakes } from '../../api/queries.js';
 import { useIntakeDrafts } from '../../store/intake-drafts.js';
@@ -14,7 +15,7 @@ export function AskDue({ athlete }: { athlete: Athlete }) {
   if (!due && !isOpen) return null;
   return (
     <p className="flex flex-wrap items-baseline gap-x-3 border-l-4 border-load-3 bg-amber-wash px-3 py-2">
-      <span>{isOpen ? 'A check-in was started but not saved.' : due?.why}</span>
+      <span>{isOpen ? 'A check-in was started but not saved.' : due && `${readable(capitalSentence(due.why))}.`}</span>
       <Link className="font-semibold underline underline-offset-2" to={`/people/${athlete.id}/check-in`}>
         {isOpen ? 'Continue check-in' : 'Start check-in (3 min)'}
       </Link>

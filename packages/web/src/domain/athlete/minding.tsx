@@ -1,3 +1,4 @@
+import { readable } from '../measuring/units.js';
 import { advicesOf, againstLoad, concernsOf, demandOf, HANDS, type Level, type Movement } from '@clay-pot/core';
 import { useMemo } from 'react';
 import { useAthlete } from '../../api/queries.js';
@@ -20,13 +21,13 @@ export function Minding({ athleteId, movement, level }: Props) {
   const tooMuch = useMemo(() => {
     const demand = level && cautions.length > 0 ? possibly(() => demandOf(person, level)).value : null;
     if (!demand || !level) return [];
-    return [...new Set(HANDS.flatMap((hand) => againstLoad(level, demand[hand], cautions, hand)))];
+    return [...new Set(HANDS.flatMap((hand) => againstLoad(level, demand[hand], cautions, hand).map(readable)))];
   }, [person, level, cautions]);
   if (!athlete) return null;
   const own = movement && level ? concernsOf(movement, level, cautions) : null;
   const advices = advicesOf(cautions);
-  const stops = own ? own.stops : advices.filter(({ forbids }) => forbids).map(({ text }) => text);
-  const care = own ? own.care : advices.filter(({ forbids }) => !forbids).map(({ text }) => text);
+  const stops = (own ? own.stops : advices.filter(({ forbids }) => forbids).map(({ text }) => text)).map(readable);
+  const care = own ? own.care : advices.filter(({ forbids }) => !forbids).map(({ text }) => readable(text));
   const leaveOut = own?.avoid ?? [];
   const over = tooMuch.filter((text) => !stops.includes(text));
   if (stops.length + leaveOut.length + care.length + over.length === 0) return null;

@@ -1,3 +1,4 @@
+import { readable } from '../measuring/units.js';
 import { type Hand, HAND_WORDS, HANDS, type OffTheTable, type Screening, type Verdict, VERDICT_WORDS, capital } from '@clay-pot/core';
 import { SideMark } from '../../ui/marks.js';
 
@@ -39,7 +40,10 @@ export function ScreenReasons({ reasons }: Pick<Screening, 'reasons'>) {
   return (
     <ul aria-label="Why" className="border-t border-line">
       {reasons.map(({ verdict, hand, answer, from, said, text }) => (
-        <li key={`${from} ${answer} ${hand} ${text}`} className="grid grid-cols-[2.5rem_minmax(0,1fr)] border-b border-line py-1.5">
+        <li
+          key={`${from} ${answer} ${hand} ${readable(text)}`}
+          className="grid grid-cols-[2.5rem_minmax(0,1fr)] border-b border-line py-1.5"
+        >
           <span className="pt-0.5">
             <SideMark side={hand} />
           </span>
@@ -47,7 +51,7 @@ export function ScreenReasons({ reasons }: Pick<Screening, 'reasons'>) {
             <b className={verdict === 'adapt' ? '' : 'text-iron'}>{said}</b>
             <span className="block text-small">
               {verdict !== 'adapt' && <b>{LOOK[verdict].name}. </b>}
-              {text}
+              {readable(text)}
             </span>
           </span>
         </li>
@@ -65,12 +69,12 @@ export function OffList({ off }: { off: readonly OffTheTable[] }) {
       <caption className="mb-1 text-left text-ink-soft">Restrictions for everything planned or led</caption>
       <tbody>
         {limited.map(({ hand, because, allows, text }) => (
-          <tr key={`${because} ${text}`} className="border-t border-line align-top">
+          <tr key={`${because} ${readable(text)}`} className="border-t border-line align-top">
             <td className="w-10 py-1.5">
               <SideMark side={hand} />
             </td>
             <td className="py-1.5 pr-3">{because}</td>
-            <td className={`py-1.5 font-semibold ${allows === 'with limits' ? '' : 'text-iron'}`}>{text}</td>
+            <td className={`py-1.5 font-semibold ${allows === 'with limits' ? '' : 'text-iron'}`}>{readable(text)}</td>
           </tr>
         ))}
       </tbody>

@@ -1,3 +1,4 @@
+import { readable } from '../measuring/units.js';
 import type { AthleteCall } from '@clay-pot/contracts';
 import { type CallGroup, CALLS, type CallKind, dayWords, groupWords, isOnRecord, mayDecline, peopleWords } from '@clay-pot/core';
 import { useState } from 'react';
@@ -40,11 +41,11 @@ export function CallRow({ group, named }: { group: CallGroup<AthleteCall>; named
         )}
       </div>
       {first.kind === 'refer' ? (
-        <p className="text-small font-semibold">{groupWords(group)}</p>
+        <p className="text-small font-semibold">{readable(groupWords(group))}</p>
       ) : (
         <>
           <Proposed calls={calls} />
-          <p className="text-small text-ink-soft">{groupWords(group)}</p>
+          <p className="text-small text-ink-soft">{readable(groupWords(group))}</p>
         </>
       )}
       <div className="mt-1.5 flex flex-wrap items-center gap-1.5">
@@ -129,7 +130,7 @@ function Proposed({ calls }: { calls: readonly AthleteCall[] }) {
     <>
       <ul className="my-0.5 text-small font-semibold">
         {calls.map(({ key, options: [{ words }] }) => (
-          <li key={key}>{words}</li>
+          <li key={key}>{readable(words)}</li>
         ))}
       </ul>
       {chances.length > 0 && <p className="text-small text-ink-soft">Chance of completing it: {peopleWords(Math.min(...chances))}.</p>}
@@ -145,17 +146,17 @@ function Evidence({ calls }: { calls: readonly AthleteCall[] }) {
     <div className="border-l-4 border-line pl-3 text-small">
       {calls.map(({ key, athleteId, why, evidence }) => (
         <div key={key} className="py-1">
-          <p className="font-semibold">{why}</p>
+          <p className="font-semibold">{readable(why)}</p>
           <ul>
             {evidence.map(({ of, sessionId, onDay, text }) => (
-              <li key={`${sessionId ?? of} ${onDay} ${text}`} className="flex gap-2">
+              <li key={`${sessionId ?? of} ${onDay} ${readable(text)}`} className="flex gap-2">
                 <Link
                   to={of === 'session' && sessionId ? `/records/${sessionId}` : `/people/${athleteId}`}
                   className="shrink-0 underline underline-offset-2 figures"
                 >
                   {dayWords(onDay)}
                 </Link>
-                <span>{text}</span>
+                <span>{readable(text)}</span>
               </li>
             ))}
           </ul>

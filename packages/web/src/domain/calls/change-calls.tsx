@@ -1,3 +1,4 @@
+import { readable } from '../measuring/units.js';
 import type { AthleteCall } from '@clay-pot/contracts';
 import { checkTyped, type Dose, findLevel, mayDecline, same, type TypedDose } from '@clay-pot/core';
 import { useState } from 'react';
@@ -84,8 +85,8 @@ function CallChoice({ call, choice, choose }: CallChoiceProps) {
   );
   return (
     <fieldset className="py-1.5">
-      <legend className="text-small text-ink-soft">{call.why}</legend>
-      {call.options.map(({ id, words }) => radio(id, words))}
+      <legend className="text-small text-ink-soft">{readable(call.why)}</legend>
+      {call.options.map(({ id, words }) => radio(id, readable(words)))}
       {typed && (
         <Typing
           key={choice.optionId}

@@ -1,3 +1,4 @@
+import { readable } from '../measuring/units.js';
 import type { ComposeAnswer } from '@clay-pot/contracts';
 import { counted } from '@clay-pot/core';
 import { useState } from 'react';
@@ -8,13 +9,13 @@ import { Disclosure } from '../../ui/disclosure.js';
 export function BehindIt({ answer }: { answer: Pick<ComposeAnswer, 'binding' | 'excluded' | 'findings'> }) {
   const [sought, setSought] = useState('');
   const { binding, excluded, findings } = answer;
-  const shown = excluded.filter(({ why }) => why.toLowerCase().includes(sought.toLowerCase()));
+  const shown = excluded.filter(({ why }) => readable(why).toLowerCase().includes(sought.toLowerCase()));
   return (
     <div className="grid gap-3 text-small">
       {findings.length > 0 && (
         <ul className="border-l-4 border-load-3 bg-amber-wash px-2 py-1">
           {findings.map(({ check, text }) => (
-            <li key={check + text}>{text}</li>
+            <li key={check + readable(text)}>{readable(text)}</li>
           ))}
         </ul>
       )}
@@ -23,7 +24,7 @@ export function BehindIt({ answer }: { answer: Pick<ComposeAnswer, 'binding' | '
           <h3 className="font-bold">What limits it</h3>
           <ul>
             {binding.map(({ text }) => (
-              <li key={text}>{text}</li>
+              <li key={readable(text)}>{readable(text)}</li>
             ))}
           </ul>
         </section>
@@ -41,7 +42,7 @@ export function BehindIt({ answer }: { answer: Pick<ComposeAnswer, 'binding' | '
           <ul className="max-h-64 overflow-y-auto" tabIndex={0} aria-label="Left out">
             {shown.map(({ movementId, why }) => (
               <li key={movementId} className="border-b border-line py-0.5">
-                {why}
+                {readable(why)}
               </li>
             ))}
           </ul>
@@ -56,8 +57,8 @@ export function BeforeIt({ answer: { notes, giveUp, sequence, excluded } }: { an
   return (
     <>
       {notes.map((note) => (
-        <p key={note} className="border-l-4 border-iron bg-iron-wash px-3 py-1.5 text-small font-semibold">
-          {note}
+        <p key={readable(note)} className="border-l-4 border-iron bg-iron-wash px-3 py-1.5 text-small font-semibold">
+          {readable(note)}
         </p>
       ))}
       {!sequence && (
@@ -69,7 +70,7 @@ export function BeforeIt({ answer: { notes, giveUp, sequence, excluded } }: { an
           </p>
           <ul className="list-disc pl-5">
             {giveUp.map(({ text }) => (
-              <li key={text}>{text}</li>
+              <li key={readable(text)}>{readable(text)}</li>
             ))}
           </ul>
         </div>

@@ -1,3 +1,4 @@
+import { readable } from '../measuring/units.js';
 import type { ComposeAnswer, SwapAnswer } from '@clay-pot/contracts';
 import { applyEdits, type Block, type Edit, PHASES, printDose, type Sequence } from '@clay-pot/core';
 import { Pin, Shuffle } from 'lucide-react';
@@ -30,7 +31,7 @@ export function ComposedRows({ sequence, reasons, ...rest }: Props) {
                   key={block.id}
                   block={block}
                   sequence={sequence}
-                  reason={reasons.find(({ blockId }) => blockId === block.id)?.text}
+                  reason={readable(reasons.find(({ blockId }) => blockId === block.id)?.text ?? '')}
                   {...rest}
                 />
               ))}
@@ -109,7 +110,7 @@ function Others({ others, take }: { others: SwapAnswer['alternatives'] | 'asked'
             className="w-full border border-ink/40 bg-white px-2 py-1 text-left text-small hover:bg-ground"
             onClick={() => take(edits)}
           >
-            <b>{name}</b>: {text}
+            <b>{name}</b>: {readable(text)}
           </button>
         </li>
       ))}

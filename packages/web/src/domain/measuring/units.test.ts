@@ -1,3 +1,4 @@
+import { quantity, say } from '@clay-pot/core';
 import { afterEach, describe, expect, test } from '@jest/globals';
 import {
   boundsText,
@@ -8,7 +9,8 @@ import {
   readingText,
   shownUnit,
   storedValue,
-  inCoachUnits,
+  limitText,
+  readable,
 } from './units.js';
 import { showIn } from '../../store/units.js';
 
@@ -41,7 +43,8 @@ describe('numbers of readings', () => {
     expect(boundsText('N')).toBe('0.2–337.2 lb');
     expect(readingText('cm', 5.08)).toBe('2.0 in');
     expect(metricText('kg', 70, 1)).toBe('154.3 lb');
-    expect(inCoachUnits('was it 45.0 kg?')).toBe('was it 99.2 lb?');
+    expect(readable(say`Was it ${quantity(45, 'kg', 1)}?`)).toBe('Was it 99.2 lb?');
+    expect(limitText({ min: 2, max: 40, unit: 'cm' })).toBe('from 0.8 to 15.7 in');
     expect(measureText('cm', 180.3)).toBe('71');
     // 180.34 cm are kept in half centimetres, 86.18 kg in tenths; shown again they are what was typed.
     expect(measureFrom('cm', 71)).toBe(180.5);

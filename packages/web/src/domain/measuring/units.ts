@@ -1,4 +1,14 @@
-import { BODY_LIMITS, inWords, kgFromN, newtonsFromKg, READING_LIMITS, type ReadingUnit, shownAs } from '@clay-pot/core';
+import {
+  BODY_LIMITS,
+  kgFromN,
+  type Limit,
+  newtonsFromKg,
+  READING_LIMITS,
+  type ReadingUnit,
+  type Sentence,
+  sentenceText,
+  shownAs,
+} from '@clay-pot/core';
 import { useUnits } from '../../store/units.js';
 
 /** How a metric unit is shown now: a change of units draws the page anew, so that no text has to ask. */
@@ -32,6 +42,10 @@ export function boundsText(unit: ReadingUnit): string {
   return `${plain(min)}–${plain(max)}${readingText(unit, max).slice(numberText(unit, max).length)}`;
 }
 
+/** Between what a number of a limit lies, as an error says it. @example limitText({ min: 2, max: 40, unit: 'cm' }) → 'from 2 to 40 cm' */
+export const limitText = ({ min, max, unit }: Pick<Limit, 'min' | 'max' | 'unit'>): string =>
+  `from ${Number(inUnit(unit, min).toFixed(1))} to ${Number(inUnit(unit, max).toFixed(1))} ${unitOf(unit)}`;
+
 /** The unit that a mass, a length or anything else metric is shown in. @example unitOf('kg') → 'kg' */
 export const unitOf = (metric: string): string => now(metric).unit;
 /** A metric number in the unit that it is shown in. */
@@ -41,9 +55,8 @@ export const outOfUnit = (metric: string, shown: number): number => shown / now(
 /** A metric number as text with its unit. @example metricText('kg', 62.5, 1) → '62.5 kg' */
 export const metricText = (metric: string, value: number, places: number): string =>
   `${inUnit(metric, value).toFixed(places)} ${unitOf(metric)}`;
-/** A sentence of the core, as the coach reads masses and lengths. */
-export const inCoachUnits = <T extends string | undefined>(sentence: T): T =>
-  (sentence === undefined ? sentence : inWords(sentence, useUnits.getState())) as T;
+/** A sentence of the core in the coach’s units. */
+export const readable = (sentence: Sentence): string => sentenceText(sentence, useUnits.getState());
 
 /** A measure of a body as it stands in a field. @example measureText('cm', 170) → '170' */
 export const measureText = (metric: 'cm' | 'kg' | undefined, value: number | null): string =>

@@ -3,7 +3,7 @@ import { type ReactNode, useState } from 'react';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { useForWhom } from '../athlete/for-whom.js';
-import { boundsText, readingText, inCoachUnits } from './units.js';
+import { boundsText, readingText, readable } from './units.js';
 
 /** A number that fits another unit better: what that would be, and what it is if it may be kept at all. */
 interface Doubted {
@@ -31,7 +31,7 @@ export function useValueLook({ kind, of }: Protocol, unit: ReadingUnit, athleteI
     const { min, max } = READING_LIMITS[unit];
     const isWithin = value >= min && value <= max;
     const doubt = readingDoubt({ kind, of, value }, person);
-    setDoubted(doubt && { kept: isWithin ? value : null, text: inCoachUnits(doubt.text), rather: Number(doubt.wouldBeN.toFixed(2)) });
+    setDoubted(doubt && { kept: isWithin ? value : null, text: readable(doubt.text), rather: Number(doubt.wouldBeN.toFixed(2)) });
     setTrouble(isWithin || doubt ? null : `within ${boundsText(unit)}`);
     if (isWithin && !doubt) keep(value);
   }

@@ -1,5 +1,5 @@
 import { type TermId, termOf } from '@clay-pot/core';
-import { inCoachUnits } from '../measuring/units.js';
+import { readable } from '../measuring/units.js';
 
 /** What a number is, from what, and whether it is much. */
 export default function Answer({ term: id, value }: { term: TermId; value: number | undefined }) {
@@ -8,17 +8,17 @@ export default function Answer({ term: id, value }: { term: TermId; value: numbe
     <>
       <p className="text-body font-bold">{plain}</p>
       <p className="text-fine text-ink-soft">{term}</p>
-      <p className="mt-1.5">{inCoachUnits(what)}</p>
+      <p className="mt-1.5">{readable(what)}</p>
       <dl className="mt-1.5 grid gap-1.5">
         <div>
           <dt className="font-semibold">Where it comes from</dt>
-          <dd>{inCoachUnits(from)}</dd>
+          <dd>{readable(from)}</dd>
         </div>
         <div>
           <dt className="font-semibold">Is it a lot?</dt>
           <dd>
-            {value !== undefined && judge && <b>{inCoachUnits(judge(value))} </b>}
-            {inCoachUnits(scale)}
+            {value !== undefined && judge && <b>{readable(judge(value))} </b>}
+            {readable(scale)}
           </dd>
         </div>
       </dl>

@@ -1,5 +1,6 @@
-import { EQUIPMENT, GOAL_IDS, GOALS, HANDS, capital, SEXES } from '@clay-pot/core';
-import { inCoachUnits, unitOf } from '../../domain/measuring/units.js';
+import { limitText } from '../../domain/measuring/units.js';
+import { BODY_LIMITS, EQUIPMENT, GOAL_IDS, GOALS, HANDS, capital, SEXES } from '@clay-pot/core';
+import { unitOf } from '../../domain/measuring/units.js';
 import { Segments } from '../../ui/segments.js';
 import { SelectField, TextField } from '../../ui/field.js';
 import { TickChips } from '../../ui/tick-chips.js';
@@ -69,18 +70,18 @@ export function PersonStep({ athlete, answers, change, faultAt }: StepProps) {
           ))}
         </SelectField>
         <NumberField
-          label={`Stature, ${unitOf('cm')}`}
+          label={`Height, ${unitOf('cm')}`}
           metric="cm"
           value={known.statureCm}
           change={(statureCm) => set({ statureCm })}
-          error={inCoachUnits(faultAt('/person/statureCm'))}
+          error={faultAt('/person/statureCm') && limitText(BODY_LIMITS.statureCm)}
         />
         <NumberField
-          label={`Mass, ${unitOf('kg')}`}
+          label={`Weight, ${unitOf('kg')}`}
           metric="kg"
           value={known.massKg}
           change={(massKg) => set({ massKg })}
-          error={inCoachUnits(faultAt('/person/massKg'))}
+          error={faultAt('/person/massKg') && limitText(BODY_LIMITS.massKg)}
         />
         <NumberField
           label="Hand work, hours a day"

@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import { forbidsLoading, referralLetter } from '@clay-pot/core';
 import { useParams } from 'react-router';
 import { useAthlete, useIntakes, useMe, useReadings } from '../../api/queries.js';
@@ -44,12 +45,12 @@ export default function LetterPage() {
         <h1 className="text-head">{letter.title}</h1>
         <p className="mt-3">{letter.opening}</p>
         {letter.parts.map(({ heading, lines }) => (
-          <section key={heading} className="mt-5 break-inside-avoid">
-            <h2 className="border-b border-ink text-lead">{heading}</h2>
+          <section key={readable(heading)} className="mt-5 break-inside-avoid">
+            <h2 className="border-b border-ink text-lead">{readable(heading)}</h2>
             <ul className="mt-1">
               {lines.map((line) => (
-                <li key={line} className="py-0.5">
-                  {line}
+                <li key={readable(line)} className="py-0.5">
+                  {readable(line)}
                 </li>
               ))}
             </ul>
@@ -65,7 +66,7 @@ export default function LetterPage() {
             ))}
           </ul>
         </section>
-        <p className="mt-5 text-small">{letter.closing}</p>
+        <p className="mt-5 text-small">{readable(letter.closing)}</p>
       </article>
     </div>
   );

@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import type { Athlete } from '@clay-pot/contracts';
 import {
   afterIntake,
@@ -74,7 +75,7 @@ function OnTheShelf({ athleteId, standing }: { athleteId: string; standing: read
           <ul className="mt-1">
             {off.map(({ movementId, name, why }) => (
               <li key={movementId} className="border-b border-line py-1">
-                <b>{name}</b>: {why}
+                <b>{name}</b>: {readable(why ?? '')}
               </li>
             ))}
           </ul>

@@ -1,7 +1,9 @@
+import { readable } from '../../domain/measuring/units.js';
 import type { Athlete } from '@clay-pot/contracts';
 import {
   type Action,
   againstLoad,
+  joinSentences,
   bandOfPress,
   type BandScore,
   capacityOf,
@@ -148,7 +150,7 @@ function Press({ athlete, action, hand, effortPercent, holdS, source }: PressPro
   if (against.length > 0) {
     return (
       <div role="note" className="mt-4 border-l-4 border-iron bg-iron-wash px-3 py-2">
-        <b>{capital(hand)} hand: don’t load it.</b> {against.join(' ')}
+        <b>{capital(hand)} hand: don’t load it.</b> {readable(joinSentences(against))}
       </div>
     );
   }

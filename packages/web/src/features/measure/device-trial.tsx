@@ -1,7 +1,7 @@
 import { faultsIn, type ForceSample, type Hand, platesNow, type Trace, type TrialSort, type TrialTold } from '@clay-pot/core';
 import { useEffect, useState } from 'react';
 import type { Device } from '../../domain/devices/device.js';
-import { readingText, shownUnit, shownValue } from '../../domain/measuring/units.js';
+import { readingText, shownUnit, shownValue, readable } from '../../domain/measuring/units.js';
 import { Button } from '../../ui/button.js';
 import { AllOutCue, AllOutResult } from './all-out.js';
 import { LiveTrace } from '../../domain/band/live-trace.js';
@@ -137,8 +137,8 @@ function WhatItWas({ told }: { told: TrialTold }) {
       )}
       {told.sort === 'all-out' && <AllOutResult test={told.test} />}
       {faultsIn(told).map((text) => (
-        <p key={text} className="mt-1 border-l-4 border-load-3 bg-amber-wash px-2 py-1">
-          {text}
+        <p key={readable(text)} className="mt-1 border-l-4 border-load-3 bg-amber-wash px-2 py-1">
+          {readable(text)}
         </p>
       ))}
     </div>

@@ -1,7 +1,8 @@
+import { readable } from '../../domain/measuring/units.js';
 import { counted, dayWords, must, type ReadingKind, readingUnit } from '@clay-pot/core';
 import type { FileReadings } from '@clay-pot/core/exchange';
 import type { UseFormRegisterReturn } from 'react-hook-form';
-import { readingText, inCoachUnits } from '../../domain/measuring/units.js';
+import { readingText } from '../../domain/measuring/units.js';
 import { Button } from '../../ui/button.js';
 import { SideMark } from '../../ui/marks.js';
 import { Part } from '../../ui/page.js';
@@ -52,7 +53,7 @@ export function ImportPreview({ found: { readings, faults }, rows, areSure, sure
         <div className="border-l-4 border-load-3 bg-amber-wash px-3 py-2 text-small">
           {doubts.slice(0, SHOWN_FAULTS).map(({ line, doubt }) => (
             <p key={line}>
-              <b>Line {line}</b>: {inCoachUnits(doubt ?? undefined)}
+              <b>Line {line}</b>: {readable(doubt ?? '')}
             </p>
           ))}
           <label className="mt-1 flex items-center gap-2 font-semibold">

@@ -21,7 +21,7 @@ import {
 import { useMemo } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useAthlete, useReadings } from '../../api/queries.js';
-import { numberText, readingText, shownUnit, shownValue, storedValue } from '../../domain/measuring/units.js';
+import { numberText, readingText, shownUnit, shownValue, storedValue, readable } from '../../domain/measuring/units.js';
 import { useRepeats } from '../../domain/measuring/use-repeats.js';
 import { useTrend } from '../../domain/measuring/use-trend.js';
 import { ButtonLink } from '../../ui/button-link.js';
@@ -150,7 +150,7 @@ function TrendOf({ hand, unit, points, goal }: TrendOfProps) {
           {trend.forecast.toDay ? dayWords(trend.forecast.toDay) : 'too far ahead to say'}.
         </p>
       )}
-      {trend?.why && <p>{trend.why}</p>}
+      {trend?.why && <p>{readable(trend.why)}</p>}
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { limitText } from '../../domain/measuring/units.js';
 import type { Athlete } from '@clay-pot/contracts';
 import {
   comesWith,
@@ -15,7 +16,7 @@ import {
 } from '@clay-pot/core';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { inUnit, outOfUnit, readingText, shownUnit, shownValue, storedValue, inCoachUnits, unitOf } from '../../domain/measuring/units.js';
+import { inUnit, outOfUnit, readingText, shownUnit, shownValue, storedValue, unitOf } from '../../domain/measuring/units.js';
 import { addTrial, type Measuring, removeTrial, setLever, trialsOf, type TrialValue } from '../../store/measuring.js';
 import { IconButton } from '../../ui/button.js';
 import { TextField } from '../../ui/field.js';
@@ -96,7 +97,7 @@ function Lever({ athlete, measuring, protocol }: Pick<Props, 'athlete' | 'measur
         label={`Gauge from the wrist, ${unitOf('cm')}`}
         inputMode="decimal"
         value={typed}
-        error={isLever(cmIn(typed)) ? undefined : inCoachUnits(`from ${LEVER_CM.min} to ${LEVER_CM.max} cm`)}
+        error={isLever(cmIn(typed)) ? undefined : limitText(LEVER_CM)}
         onChange={(event) => {
           setTyped(event.target.value);
           const next = cmIn(event.target.value);

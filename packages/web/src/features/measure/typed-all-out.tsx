@@ -1,6 +1,6 @@
 import { ALL_OUT, allOutFrom, type Hand, READING_LIMITS, readNumber } from '@clay-pot/core';
 import { useState } from 'react';
-import { boundsText, shownUnit, storedValue } from '../../domain/measuring/units.js';
+import { boundsText, shownUnit, storedValue, readable } from '../../domain/measuring/units.js';
 import { Button } from '../../ui/button.js';
 import { INPUT } from '../../ui/field.js';
 import { AllOutResult } from './all-out.js';
@@ -37,8 +37,8 @@ export function TypedAllOut({ hand, take }: { hand: Hand; take: (taken: Taken) =
         <div className="text-small">
           <AllOutResult test={test} />
           {test.faults.map((text) => (
-            <p key={text} className="mt-1 border-l-4 border-load-3 bg-amber-wash px-2 py-1">
-              {text}
+            <p key={readable(text)} className="mt-1 border-l-4 border-load-3 bg-amber-wash px-2 py-1">
+              {readable(text)}
             </p>
           ))}
         </div>

@@ -1,8 +1,9 @@
-import { checkAthlete, EQUIPMENT, HANDS, SEXES } from '@clay-pot/core';
+import { limitText } from '../../domain/measuring/units.js';
+import { BODY_LIMITS, checkAthlete, EQUIPMENT, HANDS, SEXES } from '@clay-pot/core';
 import { type Athlete, AthleteInput } from '@clay-pot/contracts';
 import { useForm } from 'react-hook-form';
 import { ProblemError } from '../../api/request.js';
-import { measureFrom, measureText, inCoachUnits, unitOf } from '../../domain/measuring/units.js';
+import { measureFrom, measureText, unitOf } from '../../domain/measuring/units.js';
 import { formNumber } from '../../ui/format.js';
 import { Button } from '../../ui/button.js';
 import { Field, INPUT, SelectField, TextField } from '../../ui/field.js';
@@ -101,15 +102,15 @@ export function AthleteForm({ athlete, save, cancel }: Props) {
         </SelectField>
         <div className="grid grid-cols-2 gap-4">
           <TextField
-            label={`Stature, ${unitOf('cm')}`}
+            label={`Height, ${unitOf('cm')}`}
             inputMode="decimal"
-            error={inCoachUnits(errors.statureCm?.message)}
+            error={errors.statureCm && limitText(BODY_LIMITS.statureCm)}
             {...register('statureCm', { setValueAs: metricOrNull('cm') })}
           />
           <TextField
-            label={`Mass, ${unitOf('kg')}`}
+            label={`Weight, ${unitOf('kg')}`}
             inputMode="decimal"
-            error={inCoachUnits(errors.massKg?.message)}
+            error={errors.massKg && limitText(BODY_LIMITS.massKg)}
             {...register('massKg', { setValueAs: metricOrNull('kg') })}
           />
         </div>

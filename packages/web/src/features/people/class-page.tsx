@@ -3,7 +3,7 @@ import { counted, dayWords, type Hand, isGrave, type ReadingUnit } from '@clay-p
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { request } from '../../api/request.js';
-import { numberText, shownUnit } from '../../domain/measuring/units.js';
+import { numberText, shownUnit, readable } from '../../domain/measuring/units.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
 
@@ -60,10 +60,10 @@ function Who({ row }: { row: ClassRow }) {
       <td className="py-2 pr-4">
         {first ? (
           <>
-            <b className={isGrave(row) ? 'text-iron' : 'text-amber'}>{first}</b>
+            <b className={isGrave(row) ? 'text-iron' : 'text-amber'}>{readable(first)}</b>
             {rest.map((reason) => (
-              <div key={reason} className="text-ink-soft">
-                {reason}
+              <div key={readable(reason)} className="text-ink-soft">
+                {readable(reason)}
               </div>
             ))}
           </>

@@ -1,8 +1,9 @@
+import { readable } from '../../domain/measuring/units.js';
 import type { Athlete } from '@clay-pot/contracts';
 import {
   askedBy,
+  capitalSentence,
   bodyOf,
-  capital,
   cautionLabel,
   dayWords,
   forbidsLoading,
@@ -80,7 +81,7 @@ function Minded({ entry, until, edit }: MindedProps) {
       <b className={waits ? 'text-iron' : ''}>{cautionLabel(entry)}</b>
       {entry.since && !entry.stopped && <span className="text-ink-soft"> since {dayWords(entry.since)}</span>}
       {entry.note && <span>. {entry.note}</span>}
-      <p className="text-small text-ink-soft">{capital(askedBy(entry))}</p>
+      <p className="text-small text-ink-soft">{readable(capitalSentence(askedBy(entry)))}</p>
       {until && (
         <p className="text-small">
           {until >= isoToday() ? 'Cleared until' : 'The clearance ended on'} {dayWords(until)}.

@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import type { LevelItem } from '@clay-pot/contracts';
 import {
   formWords,
@@ -8,7 +9,7 @@ import {
   type Hand,
   HAND_WORDS,
   isMore,
-  lowered,
+  loweredSentence,
   type Movement,
   UNIT_LETTERS,
 } from '@clay-pot/core';
@@ -104,7 +105,7 @@ function Wall({ movement, hands }: { movement: Movement; hands: readonly LevelIt
 
 /** What comes next and why; said once where it is the same for both hands. */
 function Steps({ hands }: { hands: readonly LevelItem[] }) {
-  return [...groupedBy(hands, ({ why }) => why)].map(([why, same]) => (
+  return [...groupedBy(hands, ({ why }) => readable(why))].map(([why, same]) => (
     <p
       key={why}
       className={`mt-1 border-l-4 pl-2 text-small ${same.some(({ step }) => isMore(step)) ? 'border-celadon-fill' : same.some(({ step }) => step.kind === 'hold') ? 'border-line' : 'border-load-3'}`}
@@ -141,7 +142,7 @@ function ForecastLine({ label, forecasts }: { label: string; forecasts: readonly
           likely {dayWords(fromDay)} to {dayWords(toDay)}
         </b>
       ) : (
-        lowered(why)
+        readable(loweredSentence(why))
       )}
       {sooner.length > 0 && `. Sooner by ${sooner.map(({ words, days }) => `${words} (${days} days)`).join('; ')}`}
     </p>

@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import type { ProgrammeFinding, Severity } from '@clay-pot/core';
 import { choose } from '../../store/calendar.js';
 import { changeProgramme } from '../../store/programme.js';
@@ -31,11 +32,11 @@ export function FindingsList({ findings }: { findings: readonly ProgrammeFinding
                   <b>
                     {WORDS[finding.severity]}: {finding.title}.
                   </b>{' '}
-                  {finding.text}
+                  {readable(finding.text)}
                 </button>
                 {fix && (
                   <Button className="mt-1 px-2! py-0.5! text-small" data-programme-fix onClick={() => changeProgramme(fix.edits)}>
-                    {fix.label}
+                    {readable(fix.label)}
                   </Button>
                 )}
               </li>

@@ -1,5 +1,6 @@
+import { readable } from '../../domain/measuring/units.js';
 import type { Athlete } from '@clay-pot/contracts';
-import { EASY_PLAN, LOADING_PLAN, type Programme, type ProgrammePlan, ramped, type Sequence } from '@clay-pot/core';
+import { EASY_PLAN, LOADING_PLAN, type Programme, joinSentences, type ProgrammePlan, ramped, type Sequence } from '@clay-pot/core';
 import { EASY_GOAL, TRAINING_GOALS } from '@clay-pot/core/library';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -46,7 +47,9 @@ export function useMakeProgramme(athlete: Athlete): Making {
     const work = workOf({ goalId, minutes, methodId, equipment: athlete.equipment, notAt: [] });
     const { sequence, giveUp } = await composeBeside(work, () => undefined);
     if (sequence) return sequence;
-    throw new NothingComposed(`Not all of it can be had together in ${minutes} minutes. ${giveUp.map(({ text }) => text).join(' ')}`);
+    throw new NothingComposed(
+      `Not all of it can be had together in ${minutes} minutes. ${readable(joinSentences(giveUp.map(({ text }) => text)))}`,
+    );
   }
 
   /** A plan by the sequence that was chosen, or by one that is composed and stored for it. */

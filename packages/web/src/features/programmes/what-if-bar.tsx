@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import type { ProgrammeView } from '@clay-pot/core';
 import { tryOut, type WhatIf } from '../../store/calendar.js';
 import { changeProgramme } from '../../store/programme.js';
@@ -10,13 +11,15 @@ interface Props {
   after: ProgrammeView;
 }
 
-const findingKeys = ({ findings }: ProgrammeView) => new Set(findings.map(({ rule, text }) => `${rule} ${text}`));
+type Finding = ProgrammeView['findings'][number];
+const keyOf = ({ rule, text }: Finding) => `${rule} ${readable(text)}`;
+const findingKeys = ({ findings }: ProgrammeView) => new Set(findings.map(keyOf));
 
 /** What is tried: what the rules would say that they do not say now, and what no longer. */
 export function WhatIfBar({ whatIf, before, after }: Props) {
   const [was, is] = [findingKeys(before), findingKeys(after)];
-  const come = after.findings.filter(({ rule, text }) => !was.has(`${rule} ${text}`));
-  const gone = before.findings.filter(({ rule, text }) => !is.has(`${rule} ${text}`));
+  const come = after.findings.filter((finding) => !was.has(keyOf(finding)));
+  const gone = before.findings.filter((finding) => !is.has(keyOf(finding)));
   return (
     <div role="status" className="mb-4 border-l-4 border-cobalt bg-cobalt-wash px-3 py-2">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
@@ -38,11 +41,11 @@ export function WhatIfBar({ whatIf, before, after }: Props) {
       </div>
       <ul className="mt-1 text-small">
         {come.map(({ rule, day, text }) => (
-          <li key={`${rule} ${day} ${text}`}>+ {text}</li>
+          <li key={`${rule} ${day} ${readable(text)}`}>+ {readable(text)}</li>
         ))}
         {gone.map(({ rule, day, text }) => (
-          <li key={`${rule} ${day} ${text}`} className="text-ink-soft">
-            − {text}
+          <li key={`${rule} ${day} ${readable(text)}`} className="text-ink-soft">
+            − {readable(text)}
           </li>
         ))}
       </ul>

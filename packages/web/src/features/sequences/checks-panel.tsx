@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import {
   CHECKS,
   decidesWords,
@@ -74,7 +75,7 @@ export function ChecksPanel({
 /** Carries an answer out and says so: one undo brings everything back. */
 function mend({ label, edits }: Offer): void {
   carryOut(edits);
-  useToast.getState().show({ text: `${label}: done. Press Ctrl Z to undo.` });
+  useToast.getState().show({ text: `${readable(label)}: done. Press Ctrl Z to undo.` });
 }
 
 interface ItemProps {
@@ -114,7 +115,7 @@ function FindingItem({ finding, document, offers, first }: ItemProps) {
           </button>
         )}
       </p>
-      <p className="text-small">{text}</p>
+      <p className="text-small">{readable(text)}</p>
       <Offers offers={offers} first={first} />
       <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1">
         {!check.stopRule && (
@@ -145,14 +146,14 @@ function Offers({ offers, first }: Pick<ItemProps, 'offers' | 'first'>) {
   return (
     <ul className="mt-1 grid justify-items-start gap-1" aria-label="Possible fixes">
       {offers.map((offer, index) => (
-        <li key={offer.label}>
+        <li key={readable(offer.label)}>
           <button
             type="button"
             className={`border bg-white px-2 py-0.5 text-left text-small hover:bg-ground ${index === 0 ? 'border-ink/60 font-semibold' : 'border-line'}`}
             {...(first && index === 0 && { 'data-first-fix': true })}
             onClick={() => mend(offer)}
           >
-            {offer.label}
+            {readable(offer.label)}
           </button>
         </li>
       ))}

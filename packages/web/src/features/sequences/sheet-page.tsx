@@ -1,8 +1,10 @@
+import { readable } from '../../domain/measuring/units.js';
 import {
   AFTER_CARE,
   type Block,
   type CautionId,
   cautionAdvice,
+  joinSentences,
   cuesFor,
   DISCOMFORT_RULE,
   doseInWords,
@@ -177,8 +179,8 @@ function Head({ view, athlete }: { view: SessionView; athlete: Athlete | undefin
         </div>
       </header>
       {stopsOf(view).map((stop) => (
-        <p key={stop.text} className="mt-2 border-2 border-iron px-2 py-1 font-bold text-iron">
-          {stop.text}
+        <p key={readable(stop.text)} className="mt-2 border-2 border-iron px-2 py-1 font-bold text-iron">
+          {readable(stop.text)}
         </p>
       ))}
     </>
@@ -197,7 +199,7 @@ function Foot({ view: { method }, cautions, athlete }: FootProps) {
       {cautions.length > 0 && (
         <p className="mb-1">
           <b>For {athlete?.name}: </b>
-          {cautions.map(cautionAdvice).join(' ')}
+          {readable(joinSentences(cautions.map(cautionAdvice)))}
         </p>
       )}
       <p>
@@ -274,7 +276,7 @@ function SheetRow({ block, number, minded, method, inRounds, person }: SheetRowP
   const dose = (
     <>
       <b className="figures">{amount}</b> <SidePlanMark plan={block.dose.sides} />
-      {how.length > 0 && <div className="first-letter:uppercase">{how.join('; ')}.</div>}
+      {how.length > 0 && <div className="first-letter:uppercase">{readable(joinSentences(how, '; '))}.</div>}
     </>
   );
   return (

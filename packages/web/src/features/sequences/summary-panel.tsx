@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import { memo } from 'react';
 import {
   type Advice,
@@ -62,10 +63,10 @@ export const SummaryPanel = memo(function SummaryPanel({ document, seen, finding
         <section aria-label="Restrictions" className="grid gap-2">
           {advices.map(({ text, forbids }) => (
             <p
-              key={text}
+              key={readable(text)}
               className={`border-l-4 px-2 py-1 text-small ${forbids ? 'border-iron bg-iron-wash font-semibold' : 'border-load-3 bg-amber-wash'}`}
             >
-              {text}
+              {readable(text)}
             </p>
           ))}
         </section>

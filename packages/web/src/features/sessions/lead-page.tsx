@@ -1,9 +1,11 @@
+import { readable } from '../../domain/measuring/units.js';
 import {
   advicesOf,
   counted,
   DISCOMFORT_RULE,
   type Block,
   doseSentence,
+  joinSentences,
   foundKilograms,
   type Person,
   type Finding,
@@ -168,7 +170,9 @@ function Coming({ block, person }: { block: Block; person: Person }) {
         </div>
         <div className="text-small text-ink-soft">
           {level.name}:{' '}
-          <span className="figures">{[doseSentence(block.dose, movement, level, foundKg), ...pausesOf(block)].join(', ')}</span>
+          <span className="figures">
+            {readable(joinSentences([doseSentence(block.dose, movement, level, foundKg), ...pausesOf(block)], ', '))}
+          </span>
         </div>
       </div>
     </li>
@@ -222,8 +226,8 @@ function MayNotBegin({ stops, person, sequencePath }: { stops: readonly Finding[
     <div role="alert" className="border-2 border-iron bg-iron-wash px-4 py-3">
       <h2 className="text-lead text-iron">Session blocked</h2>
       {stops.map(({ check, text }) => (
-        <p key={text} className="mt-1">
-          <b>{check.title}.</b> {text}
+        <p key={readable(text)} className="mt-1">
+          <b>{check.title}.</b> {readable(text)}
         </p>
       ))}
       <p className="mt-2">
@@ -252,7 +256,7 @@ function ToMind({ advices }: { advices: ReturnType<typeof advicesOf> }) {
       <ul>
         {advices.map(({ caution, text }) => (
           <li key={caution} className="border-b border-line py-2">
-            {text}
+            {readable(text)}
           </li>
         ))}
       </ul>

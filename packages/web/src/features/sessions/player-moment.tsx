@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import {
   capital,
   cautionAdvice,
@@ -138,8 +139,8 @@ function Fetch({ run, event }: { run: Run; event: TimelineEvent }) {
 function CautionNotes({ movement, cautions }: { movement: Movement; cautions: Run['cautions'] }) {
   const own = movement.cautions.filter((note) => cautions.some(({ caution }) => note.concerns.includes(caution)));
   return [...cautions.filter(forbidsLoading).map(cautionAdvice), ...own.map(({ text }) => text)].map((text) => (
-    <p key={text} className="mt-1 border-l-4 border-load-4 bg-white/70 px-2 py-0.5 text-small sm:text-body">
-      {text}
+    <p key={readable(text)} className="mt-1 border-l-4 border-load-4 bg-white/70 px-2 py-0.5 text-small sm:text-body">
+      {readable(text)}
     </p>
   ));
 }

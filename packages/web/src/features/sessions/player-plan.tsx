@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import { doseSentence, momentMs, resolveBlock, type Stint, type Timeline, type TimelineEvent, roundOf } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { useEffect, useRef } from 'react';
@@ -55,7 +56,7 @@ export function PlayerPlan({ run, timeline, event }: { run: Run; timeline: Timel
                 {of.name}
                 {roundMark(run, block.id)}
                 <span className="block font-normal text-ink-soft">
-                  {level.name}: <span className="figures">{doseSentence(block.dose, of, level)}</span>
+                  {level.name}: <span className="figures">{readable(doseSentence(block.dose, of, level))}</span>
                 </span>
               </li>
             );

@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import {
   capital,
   type Hand,
@@ -86,7 +87,7 @@ function HandTest({ run, id, moment, hand }: { run: Run; id: SessionTest; moment
   const value = told[moment]?.[`${id} ${hand}`];
   const before = moment === 'after' ? told.before?.[`${id} ${hand}`] : undefined;
   const look = useValueLook(protocol, unit, run.athleteId, (kept) => keepTest(run, { id, moment, hand, value: kept }));
-  if (barred) return <span className="flex-1 text-small text-iron">{barred}</span>;
+  if (barred) return <span className="flex-1 text-small text-iron">{readable(barred)}</span>;
   if (value !== undefined) return <b className="text-lead figures">{readingText(unit, value)}</b>;
   return (
     <ValueEntry

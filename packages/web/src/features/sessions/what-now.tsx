@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import type { SessionRecord } from '@clay-pot/contracts';
 import { callAfter, nextAfter } from '@clay-pot/core';
 import { useEffect, useRef, useState } from 'react';
@@ -49,7 +50,7 @@ function CallsOfSession({ record }: { record: SessionRecord }) {
   const { data } = useCallsOf(athleteId);
   const waiting = useWaiting(data?.open ?? []).filter((call) => call.sessionId === sessionId);
   // Without an answer of the server, the session by itself still says what it asks for.
-  if (!data) return <p>{callAfter(record).reason}</p>;
+  if (!data) return <p>{readable(callAfter(record).reason)}</p>;
   const answered = data.answered.filter((call) => call.sessionId === sessionId);
   return (
     <>
