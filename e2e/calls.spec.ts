@@ -36,7 +36,7 @@ async function logged(
 async function programmeSince(page: Page, house: House, name: string): Promise<{ athleteId: string; programmeId: string }> {
   const athleteId = await someoneNew(page, house, name);
   await page.goto(`/programmes/new?athlete=${athleteId}`);
-  await page.getByLabel('Goal', { exact: true }).selectOption({ label: 'Weight on the bent-back wrist, for handstands' });
+  await page.getByLabel('Goal', { exact: true }).selectOption({ label: 'Weight bearing in wrist extension, for handstands' });
   await page.getByLabel('First day').fill(addDays(mondayOf(todayAtTheHall()), -14));
   await page.getByLabel('Sessions for the goal, a week').fill('2');
   await page.getByLabel('Sequence for these days').selectOption({ label: 'Loading the palms' });

@@ -9,8 +9,8 @@ test('two people edit: the second is told what differs and may keep either', asy
   await other.getByLabel('Title').fill('Careful return, renamed');
   await other.getByLabel('Title').press('Enter');
   await saved(other);
-  await page.getByLabel('Dose of Flexion press').fill('1x9 @20% 3s tempo1-1 L,R');
-  await page.getByLabel('Dose of Flexion press').press('Enter');
+  await page.getByLabel('Dose of Isometric wrist flexion').fill('1x9 @20% 3s tempo1-1 L,R');
+  await page.getByLabel('Dose of Isometric wrist flexion').press('Enter');
   const notice = page.getByRole('alert').filter({ hasText: 'Someone else changed this' });
   await expect(notice).toContainText('Title: “Careful return, renamed” → “Careful return”');
   await expect(notice).toContainText('→ 1x9 @20% 3s tempo1-1 L,R');
@@ -19,7 +19,7 @@ test('two people edit: the second is told what differs and may keep either', asy
   await saved(page);
   // My version is one undo away, and is saved over theirs knowingly.
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.getByLabel('Dose of Flexion press')).toHaveValue('1x9 @20% 3s tempo1-1 L,R');
+  await expect(page.getByLabel('Dose of Isometric wrist flexion')).toHaveValue('1x9 @20% 3s tempo1-1 L,R');
   await saved(page);
   const { document } = await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`);
   expect(document.title).toBe('Careful return');
@@ -78,7 +78,7 @@ test('by keys alone the focus never falls to the page: typing, removing, adding,
   await page.getByRole('button', { name: 'Remove Hand open and close' }).press('Enter');
   await expect(page.getByRole('listitem', { name: /^Block 2:/ })).toBeFocused();
   await page.keyboard.press('/');
-  await page.keyboard.type('towel gathering');
+  await page.keyboard.type('towel scrunch');
   await page.keyboard.press('Enter');
   expect(await where()).toBe('Search the shelf');
   await page.keyboard.press('Escape');

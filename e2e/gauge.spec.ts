@@ -24,14 +24,14 @@ test('“40 percent” with a gauge: pressed to a band at the bench, kept throug
   await expect(page.getByTestId('big-number')).toBeVisible();
   const title = page.getByRole('heading', { level: 2 }).first();
   for (let block = 0; block < 3; block++) await page.keyboard.press('Shift+ArrowRight');
-  await expect(title).toHaveText('Extension press');
+  await expect(title).toHaveText('Isometric wrist extension');
   await page.keyboard.press('g');
   // Past getting ready, into the first press.
   while (/next|place/i.test((await page.getByTestId('what-now').textContent()) ?? '')) await page.keyboard.press('ArrowRight');
   await expect(page.getByText(/kept \d+ of \d+ s/)).toBeVisible({ timeout: 12_000 });
   await page.keyboard.press('Shift+ArrowRight');
   await expect(page.getByText(/Target effort held \d+ % of the time/)).toBeVisible();
-  await page.getByRole('button', { name: 'Fine: Extension press' }).click();
+  await page.getByRole('button', { name: 'Fine: Isometric wrist extension' }).click();
   await page.keyboard.press('x');
   const sessions = () => house.read<{ items: { id: string }[] }>(page, `/sessions?athlete=${id}`);
   await expect.poll(async () => (await sessions()).items.length).toBe(1);

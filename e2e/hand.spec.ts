@@ -43,13 +43,13 @@ test('who wants less motion sees start, middle and end side by side', async ({ c
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.goto('/movements/glide.hook');
   for (const moment of ['start', 'middle', 'end']) {
-    const frame = page.getByRole('img', { name: `Hook glide, Without tension: ${moment}` });
+    const frame = page.getByRole('img', { name: `Hook tendon glide, Without tension: ${moment}` });
     await expect(frame.locator('img')).toBeVisible();
   }
   const [start, end] = await Promise.all(
     ['start', 'end'].map((moment) =>
       page
-        .getByRole('img', { name: `Hook glide, Without tension: ${moment}` })
+        .getByRole('img', { name: `Hook tendon glide, Without tension: ${moment}` })
         .locator('img')
         .getAttribute('src'),
     ),

@@ -61,10 +61,10 @@ Wrist circles, forearm on the thigh, loose fist: 1x2 tempo2-2 L,R <>
 
 strength
 2 rounds, rest 5 s:
-  Supported wrist curl, light: 1x3 2kg tempo1-1 L
-  Supported reverse curl, light: 1x3 1kg tempo1-1 L
+  Wrist curl, supported, light: 1x3 2kg tempo1-1 L
+  Reverse wrist curl, supported, light: 1x3 1kg tempo1-1 L
 end of rounds
-Carry by handles, light: 1x20m,1xmax40m`,
+Handle carry, light: 1x20m,1xmax40m`,
   );
   // The bracket says how often; the pair answers each other, so that nothing asks for an answer to either.
   await expect(page.getByRole('listitem', { name: /^2 rounds of/ })).toBeVisible();
@@ -72,10 +72,10 @@ Carry by handles, light: 1x20m,1xmax40m`,
   await expect(checks).toBeVisible();
   await expect(checks).not.toContainText('is not answered');
   await begin(page, house);
-  await runUntil(page, doing(page, 'Supported wrist curl'));
+  await runUntil(page, doing(page, 'Wrist curl, supported'));
   await runUntil(page, now(page).filter({ hasText: 'Round 1 of 2' }));
   await runUntil(page, now(page).getByText(/^Round 2 of 2/i));
-  await runUntil(page, doing(page, 'Carry by handles'));
+  await runUntil(page, doing(page, 'Handle carry'));
   // Twenty metres end by a tap on the large area; the last ones by a key, when the form goes.
   const walked = now(page).getByRole('button', { name: /^Done: 20 m, some \d+ steps/ });
   await runUntil(page, walked);
@@ -114,7 +114,7 @@ prepare
   Finger waves, slow: 1x4 tempo2-2 >
 
 settle
-Hand shakes: 1x10s`,
+Hand shake-out: 1x10s`,
   );
   await expect(page.getByRole('listitem', { name: /^2 rounds of/ })).toContainText('50 % faster');
   await begin(page, house);

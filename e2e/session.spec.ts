@@ -168,9 +168,9 @@ test('a wrong count is put right beside the rating, and a fault of form that was
   await lead(page, 'Loading the palms', 'Anneke Vos');
   await pass(page, 65_000);
   await page.getByRole('button', { name: 'Pause' }).click();
-  await page.getByRole('button', { name: 'Thumb forgotten inside the fist: left' }).click();
+  await page.getByRole('button', { name: 'Thumb tucked inside the fist: left' }).click();
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Thumb forgotten inside the fist: left' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'Thumb tucked inside the fist: left' })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: /^Tell more/ }).click();
   await page.getByRole('button', { name: 'Note, form, reps' }).click();
   await page.getByRole('button', { name: 'Fewer, set 1, both, toward the thumb' }).click();

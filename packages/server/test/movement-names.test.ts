@@ -55,7 +55,7 @@ describe('what a studio calls movements', () => {
     await call('grip.towel-gather', 'Reef the sail');
     const { status, body } = await coach.ask('PUT', `/movements/${uuid()}`, { ...OWN_MOVEMENT, name: 'Reef the Sail' });
     expect([status, pointers(body)]).toEqual([422, ['/name']]);
-    expect(JSON.stringify(body)).toContain('belongs to “Towel gathering” already');
+    expect(JSON.stringify(body)).toContain('belongs to “Towel scrunch” already');
   });
 
   test('of two that give one name in the same moment one is told so, and nothing breaks', async () => {

@@ -41,11 +41,11 @@ Wrist circles, arm forward, fist: 1x3 @40% tempo5-5 L,R <>
 
 strength
 3 rounds, rest 60, 20% faster:
-Supported wrist curl, light: 1x10 6kg L,R
-Supported reverse curl, light: 1x10 @40% L,R
+Wrist curl, supported, light: 1x10 6kg L,R
+Reverse wrist curl, supported, light: 1x10 @40% L,R
 
 break 45
-Carry by handles, medium: 2x40m,1xmax
+Handle carry, medium: 2x40m,1xmax
   note: Tall, quiet shoulders.
 `;
 
@@ -129,6 +129,11 @@ describe('a sequence as plain text', () => {
         expect([document?.blocks, taken]).toEqual([[block], []]);
       }
     }
+  });
+
+  test('names of before still open', () => {
+    const [first, second] = read('Old\n\nHook glide, without tension\nFlexion press, middle of the range, gentle').document!.sequence.blocks;
+    expect([first!.movementId, second!.movementId, second!.levelId]).toEqual(['glide.hook', 'isometric.flexion', 'gentle']);
   });
 
   test('any sequence comes back from its text', () => {

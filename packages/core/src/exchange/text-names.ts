@@ -1,4 +1,5 @@
 import { type MovementFinder, plainName } from '../library/find-movements.js';
+import { FORMER_LEVEL_NAMES, FORMER_NAMES } from '../library/former-names.js';
 import type { Level, Movement } from '../model/movement.js';
 
 /** What names are looked up in. */
@@ -60,7 +61,11 @@ function exactly(text: string, { shelf, ownName }: Names): Movement | undefined 
   const id = BRACKETED.exec(text)?.[1];
   if (id !== undefined) return shelf.find((movement) => movement.id === id);
   const wanted = plainName(text);
-  return shelf.find(({ id: own, name }) => plainName(name) === wanted || plainName(ownName?.(own) ?? '') === wanted);
+  const isCalled = (name: string | undefined) => name !== undefined && plainName(name) === wanted;
+  return (
+    shelf.find(({ id: own, name }) => isCalled(name) || isCalled(ownName?.(own))) ??
+    shelf.find(({ id: own }) => isCalled(FORMER_NAMES[own]))
+  );
 }
 
 function withLevel(movement: Movement, text: string, isExact: boolean): NamedLevel | NameFault {
@@ -68,7 +73,10 @@ function withLevel(movement: Movement, text: string, isExact: boolean): NamedLev
   if (text === '') return { movement, level: ladder[0], isExact: isExact && ladder.length === 1 };
   const id = BRACKETED.exec(text)?.[1];
   const wanted = plainName(text);
-  const named = ladder.find((level) => (id === undefined ? plainName(level.name) === wanted : level.id === id));
+  const isCalled = (called: string | undefined) => called !== undefined && plainName(called) === wanted;
+  const named = ladder.find((level) =>
+    id === undefined ? isCalled(level.name) || isCalled(FORMER_LEVEL_NAMES[level.name]) : level.id === id,
+  );
   if (named) return { movement, level: named, isExact };
   const near = ladder.filter((level) => isWithin(wanted, plainName(`${level.name} ${level.id} ${level.posture}`)));
   if (near.length === 1 && near[0]) return { movement, level: near[0], isExact: false };

@@ -2,10 +2,10 @@ import type { Movement } from '../model/movement.js';
 import { drawn, down, up, thumbUp, avoid, caution, level, movement, stretch } from './writing.js';
 
 const STRETCH_FAULTS = ['The helping hand forces', 'Held breath', 'Shoulder lifts'];
-const NEVER_FORCED = 'Never forced by the other hand; ease off at any tingling.';
+const NEVER_FORCED = 'Never force it with the other hand; ease off at any tingling.';
 const NO_FORCE = caution('The other hand guides; it never forces.', 'past-sprain', 'arthritis', 'tendon-pain');
-const NO_END = avoid('Leave the end of the range out; strengthen its middle.', 'hypermobility');
-const FAULTS = ['Forced by the other hand', 'Held breath', 'Bouncing'];
+const NO_END = avoid('Stay out of end range; strengthen mid-range instead.', 'hypermobility');
+const FAULTS = ['Forcing with the other hand', 'Held breath', 'Bouncing'];
 const SEATED = ['seated', 'none', 'free', 'assisted'] as const;
 
 /** What stretches of one side at a time have in common: gentler, then further. */
@@ -24,13 +24,13 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     id: 'stretch.flexors',
     name: 'Wrist flexor stretch',
     family: 'assisted-stretches',
-    purpose: 'Lengthens the muscles on the palm side, which planted work will take to their long end.',
+    purpose: 'Lengthens the palm-side muscles, which planted work takes to their limit.',
     howTo: [
       'Arm forward, elbow straight but not locked.',
-      'The other hand eases palm and fingers back.',
-      'Ease further on the out-breath.',
+      'Ease palm and fingers back with the other hand.',
+      'Go a little further as you breathe out.',
     ],
-    cues: ['Elbow straight, soft', 'Out-breath: a little more', 'Stretch in the forearm, not in the joint'],
+    cues: ['Elbow straight, not locked', 'Breathe out: a little more', 'Feel it in the forearm, not the joint'],
     faults: STRETCH_FAULTS,
     cautions: [caution(NEVER_FORCED, 'numbness', 'hypermobility', 'past-sprain')],
     trains: ['wrist flexors', 'finger flexors'],
@@ -43,7 +43,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
       drawn(
         { course: [down('relaxed', { wristExtensionDeg: 20 }), down('fist', { wristExtensionDeg: 66 })] },
         level(
-          ['curled', 'Fingers curled', 'Only the wrist muscles are long; the finger muscles stay slack.'],
+          ['curled', 'Fingers curled', 'Only the wrist muscles stretch; the finger muscles stay slack.'],
           ['seated', 'none', 'free', 'assisted'],
           stretch('wrist extension', 80, 'curled'),
           'stretch-before',
@@ -51,7 +51,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
         ),
       ),
       level(
-        ['open', 'Fingers open', 'The palm and all fingers eased back together.'],
+        ['open', 'Fingers open', 'Ease the palm and all fingers back together.'],
         ['seated', 'none', 'free', 'assisted'],
         stretch('wrist extension', 85, 'straight'),
         'stretch-before',
@@ -78,8 +78,8 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     name: 'Wrist extensor stretch',
     family: 'assisted-stretches',
     purpose: 'Lengthens the muscles on the back of the forearm, tired from gripping and typing.',
-    howTo: ['Arm forward, palm down, elbow straight.', 'Let the hand hang, then the other hand eases it toward you.'],
-    cues: ['Hand heavy', 'Closed fingers make it stronger'],
+    howTo: ['Arm forward, palm down, elbow straight.', 'Let the hand hang, then ease it toward you with the other hand.'],
+    cues: ['Hand heavy', 'A closed fist makes it stronger'],
     faults: STRETCH_FAULTS,
     cautions: [caution(NEVER_FORCED, 'tendon-pain', 'past-sprain')],
     trains: ['wrist extensors', 'finger extensors'],
@@ -90,14 +90,14 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     corners: ['fist, wrist flexed'],
     ladder: [
       level(
-        ['open', 'Fingers open', 'Finger muscles slack: the gentle form.'],
+        ['open', 'Fingers open', 'Finger muscles slack: the gentle version.'],
         ['seated', 'none', 'free', 'assisted'],
         stretch('wrist flexion', 80, 'straight'),
         'stretch-before',
         '1x20s L,R',
       ),
       level(
-        ['fist', 'In a fist', 'Fist and bent wrist: the extensors’ long end.'],
+        ['fist', 'In a fist', 'Fist and bent wrist together: the extensors at full length.'],
         ['seated', 'none', 'free', 'assisted'],
         stretch('wrist flexion', 80, 'curled'),
         'stretch-before',
@@ -111,7 +111,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
           ],
         },
         level(
-          ['fist-turned', 'In a fist, forearm turned in', 'Palm turned outward adds the last of the length.'],
+          ['fist-turned', 'In a fist, forearm turned in', 'Turning the palm outward adds the last bit.'],
           ['seated', 'none', 'free', 'assisted'],
           stretch('wrist flexion', 90, 'curled'),
           'stretch-before',
@@ -122,15 +122,19 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
   }),
   movement({
     id: 'stretch.thumb-in-fist',
-    name: 'Thumb-in-fist side stretch',
+    name: 'Thumb-in-fist stretch',
     family: 'assisted-stretches',
     purpose: 'Eases the two tendons along the thumb side of the wrist.',
-    howTo: ['Fold the thumb into the palm, fingers over it.', 'Tip the fist toward the little finger.', 'The other hand only rests there.'],
-    cues: ['Tiny range is enough', 'Jaw soft'],
+    howTo: [
+      'Fold the thumb into the palm, fingers over it.',
+      'Tip the fist toward the little finger.',
+      'Rest the other hand on it, no more.',
+    ],
+    cues: ['A tiny range is enough', 'Relax the jaw'],
     faults: STRETCH_FAULTS,
     cautions: [
-      avoid('Sharp pain at the thumb side: leave it out and have it looked at.', 'tendon-pain'),
-      avoid('Leave out with a sore thumb base.', 'arthritis'),
+      avoid('If the thumb side hurts sharply, leave this out and have it checked.', 'tendon-pain'),
+      avoid('Leave out if the base of the thumb is sore.', 'arthritis'),
     ],
     trains: ['thumb muscles', 'radial deviators'],
     motions: ['ulnar deviation', 'thumb opposition'],
@@ -143,14 +147,14 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     },
     ladder: [
       level(
-        ['own', 'By its own muscles', 'No help at all.'],
+        ['own', 'Without help', 'No help at all.'],
         ['seated', 'none', 'free', 'unloaded'],
         stretch('ulnar deviation', 70, 'curled'),
         'stretch-before',
         '1x10s L,R',
       ),
       level(
-        ['helped', 'Other hand resting on it', 'The weight of the other hand, no pull.'],
+        ['helped', 'Other hand resting on it', 'Just the weight of the other hand, no pull.'],
         ['seated', 'none', 'free', 'assisted'],
         stretch('ulnar deviation', 85, 'curled'),
         'stretch-before',
@@ -160,16 +164,16 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
   }),
   movement({
     id: 'stretch.palm-press',
-    name: 'Palm-to-palm press',
+    name: 'Palms-together stretch',
     family: 'assisted-stretches',
-    purpose: 'Both wrists extend against each other: the hands feel which one is stiffer.',
+    purpose: 'Both wrists extend against each other, so you feel which one is stiffer.',
     howTo: [
       'Palms together before the chest.',
-      'Lower the hands until the heels want to part; stay there.',
+      'Lower the hands until the heels want to part, and stay there.',
       'Tip the fingertips as the level says.',
     ],
     cues: ['Heels of the hands stay together', 'Elbows level'],
-    faults: ['Heels part', 'One hand pushes the other across', 'Held breath'],
+    faults: ['Heels come apart', 'One hand pushes the other across', 'Held breath'],
     cautions: [caution(NEVER_FORCED, 'numbness', 'past-sprain')],
     trains: ['wrist flexors', 'finger flexors'],
     motions: ['wrist extension'],
@@ -214,13 +218,13 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
   }),
   movement({
     id: 'stretch.back-to-back',
-    name: 'Back-to-back press',
+    name: 'Backs-together stretch',
     family: 'assisted-stretches',
-    purpose: 'Answers extension with flexion: the backs of the hands meet.',
+    purpose: 'Balances extension with flexion: the backs of the hands press together.',
     howTo: ['Backs of the hands together, fingers down.', 'Let the elbows sink, then level them slowly.'],
-    cues: ['Knuckles stay in touch', 'Stop before the pinch'],
-    faults: ['Wrists collapse apart', 'Shoulders climb'],
-    cautions: [avoid('Bent wrists press on the nerve: out at the first tingling.', 'numbness', 'pregnancy')],
+    cues: ['Knuckles stay in touch', 'Stop before it pinches'],
+    faults: ['Wrists collapse apart', 'Shoulders creep up'],
+    cautions: [avoid('Bent wrists press on the nerve: stop at the first tingling.', 'numbness', 'pregnancy')],
     trains: ['wrist extensors', 'finger extensors'],
     motions: ['wrist flexion'],
     sides: ['together'],
@@ -256,8 +260,12 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     ...STRETCHED,
     id: 'stretch.single-finger',
     name: 'Single finger stretch',
-    purpose: 'One finger at a time shows which one is short, which a whole-hand stretch hides.',
-    howTo: ['Elbow straight, palm up.', 'Ease one finger back from its first bone.', 'Thumb to little finger, the same time each.'],
+    purpose: 'One finger at a time shows which one is tight; a whole-hand stretch hides it.',
+    howTo: [
+      'Elbow straight, palm up.',
+      'Ease one finger back from its first bone.',
+      'Work from thumb to little finger, the same time each.',
+    ],
     cues: ['Hold the whole finger, not its tip', 'Same time for each'],
     trains: ['finger flexors'],
     motions: ['finger extension'],
@@ -274,7 +282,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
       drawn(
         { course: [up('open', { wristExtensionDeg: 30 }), up('one finger back', { wristExtensionDeg: 42 })] },
         level(
-          ['wrist-back', 'Wrist extended', 'Wrist and finger long together.'],
+          ['wrist-back', 'Wrist extended', 'Stretch wrist and finger together.'],
           SEATED,
           stretch('finger extension', 90),
           'stretch-before',
@@ -298,17 +306,17 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
       course: [up('open', { thumbRadialDeg: 40 }), up('open', { thumbRadialDeg: 64, thumbPalmarDeg: 8, thumbMcpDeg: -12 })],
     },
     ladder: [
-      level(['gentle', 'Half way', 'A long first breath.'], SEATED, stretch('thumb extension', 65), 'stretch-before', '1x15s L,R'),
-      level(['further', 'Further', 'Until the web is long.'], SEATED, stretch('thumb extension', 85), 'stretch-before', '1x20s L,R'),
+      level(['gentle', 'Half way', 'Take a long first breath.'], SEATED, stretch('thumb extension', 65), 'stretch-before', '1x15s L,R'),
+      level(['further', 'Further', 'Until the web is stretched.'], SEATED, stretch('thumb extension', 85), 'stretch-before', '1x20s L,R'),
     ],
   }),
   movement({
     ...STRETCHED,
     id: 'stretch.palm-up-turn',
-    name: 'Palm-up turn, helped',
-    purpose: 'Supination by help: what carrying a tray and catching underhand need.',
-    howTo: ['Elbow bent at the ribs.', 'The other hand takes the forearm above the wrist and turns it palm up.'],
-    cues: ['Turn the forearm, not the hand', 'Elbow at the ribs'],
+    name: 'Assisted supination stretch',
+    purpose: 'Turns the palm up with help, as for carrying a tray or catching underhand.',
+    howTo: ['Elbow bent, at your side.', 'With the other hand, hold the forearm above the wrist and turn the palm up.'],
+    cues: ['Turn the forearm, not the hand', 'Elbow at your side'],
     trains: ['pronators'],
     motions: ['supination'],
     ladder: [
@@ -325,10 +333,13 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
   movement({
     ...STRETCHED,
     id: 'stretch.palm-down-turn',
-    name: 'Palm-down turn, helped',
-    purpose: 'Pronation by help: flat hands on the floor need all of it.',
-    howTo: ['Elbow bent at the ribs.', 'The other hand takes the forearm above the wrist and turns it palm down and beyond.'],
-    cues: ['Turn the forearm, not the hand', 'Shoulder quiet'],
+    name: 'Assisted pronation stretch',
+    purpose: 'Turns the palm down with help: flat hands on the floor need all of it.',
+    howTo: [
+      'Elbow bent, at your side.',
+      'With the other hand, hold the forearm above the wrist and turn the palm down, then a little further.',
+    ],
+    cues: ['Turn the forearm, not the hand', 'Shoulder still'],
     trains: ['supinators'],
     motions: ['pronation'],
     ladder: [
@@ -340,15 +351,15 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     ...STRETCHED,
     id: 'stretch.finger-wedge',
     name: 'Finger wedge stretch',
-    purpose: 'Widens the hand by the other hand’s fingers between two neighbours.',
-    howTo: ['Hand on the thigh, fingers long.', 'Lay two fingers of the other hand between two neighbours and let them sink in.'],
-    cues: ['At the roots of the fingers', 'Every gap once'],
+    purpose: 'Spreads the hand by pushing fingers of the other hand between two neighbours.',
+    howTo: ['Hand on the thigh, fingers long.', 'Put two fingers of the other hand between two neighbours and let them sink in.'],
+    cues: ['At the roots of the fingers', 'Do every gap once'],
     trains: ['hand intrinsics'],
     motions: ['finger spreading'],
     hand: { view: 'from the fingertips, above', course: [down('open')] },
     ladder: [
       level(
-        ['one-finger', 'One finger between', 'Each gap in turn.'],
+        ['one-finger', 'One finger between', 'One gap after the other.'],
         SEATED,
         stretch('finger spreading', 65),
         'stretch-before',
@@ -363,15 +374,15 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
   movement({
     ...STRETCHED,
     id: 'stretch.thumb-side',
-    name: 'Little-finger-side stretch',
-    purpose: 'Tips the hand toward the thumb and lengthens the outer edge that gripping and blades shorten.',
-    howTo: ['Forearm on a table, thumb up.', 'The other hand lifts the little-finger edge so that the hand tips toward the thumb.'],
+    name: 'Radial deviation stretch',
+    purpose: 'Tips the hand toward the thumb and lengthens the outer edge, which gripping and paddling shorten.',
+    howTo: ['Forearm on a table, thumb up.', 'Lift the little-finger edge with the other hand, so the hand tips toward the thumb.'],
     cues: ['Only the hand tips', 'Elbow heavy'],
     trains: ['ulnar deviators'],
     motions: ['radial deviation'],
     ladder: [
       level(
-        ['gentle', 'To the first pull', 'Own muscles lead, the hand follows.'],
+        ['gentle', 'To the first pull', 'Lead with your own muscles; the other hand follows.'],
         SEATED,
         stretch('radial deviation', 70),
         'stretch-before',
@@ -379,7 +390,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
         ['table'],
       ),
       level(
-        ['further', 'Further', 'The hand rests in the other.'],
+        ['further', 'Further', 'Rest the hand in the other one.'],
         SEATED,
         stretch('radial deviation', 90),
         'stretch-before',
@@ -391,20 +402,20 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
   movement({
     ...STRETCHED,
     id: 'stretch.edge-push-flexors',
-    name: 'Push and ease over an edge, palm down',
-    purpose: 'Flexors push on the in-breath and ease further on the out-breath: range with strength in it.',
+    name: 'Contract–relax over an edge, palm down',
+    purpose: 'Push as you breathe in, ease further as you breathe out: range with strength in it.',
     howTo: [
       'Forearm on a table, hand over the edge, fingers up.',
-      'In-breath: push the palm gently against the other hand.',
-      'Out-breath: stop pushing and ease further.',
+      'Breathe in: push the palm gently against the other hand.',
+      'Breathe out: stop pushing and ease further.',
     ],
-    cues: ['Push a little, ease a little', 'Each breath a new place'],
+    cues: ['Push a little, ease a little', 'A little further with each breath'],
     trains: ['wrist flexors', 'finger flexors'],
     motions: ['wrist extension'],
     corners: ['open hand, wrist extended'],
     ladder: [
       level(
-        ['light-push', 'Light push', 'A tenth of your most.'],
+        ['light-push', 'Light push', 'A tenth of maximum.'],
         SEATED,
         stretch('wrist extension', 82, 'relaxed', 10),
         'stretch-before',
@@ -412,7 +423,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
         ['table'],
       ),
       level(
-        ['firm-push', 'Firm push', 'A third of your most.'],
+        ['firm-push', 'Firm push', 'A third of maximum.'],
         SEATED,
         stretch('wrist extension', 90, 'relaxed', 30),
         'stretch-before',
@@ -432,12 +443,12 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
   movement({
     ...STRETCHED,
     id: 'stretch.edge-push-extensors',
-    name: 'Push and ease over an edge, back of hand',
+    name: 'Contract–relax over an edge, back of hand',
     purpose: 'The same for the extensors, whose length is often forgotten.',
     howTo: [
       'Forearm on a table, hand hanging over the edge.',
-      'In-breath: push the back of the hand up against the other hand.',
-      'Out-breath: let it hang further.',
+      'Breathe in: push the back of the hand up against the other hand.',
+      'Breathe out: let it hang further.',
     ],
     cues: ['Elbow heavy', 'Push a little, ease a little'],
     trains: ['wrist extensors', 'finger extensors'],
@@ -445,7 +456,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     corners: ['fist, wrist flexed'],
     ladder: [
       level(
-        ['light-push', 'Light push, hand open', 'A tenth of your most.'],
+        ['light-push', 'Light push, hand open', 'A tenth of maximum.'],
         SEATED,
         stretch('wrist flexion', 80, 'straight', 10),
         'stretch-before',
@@ -453,7 +464,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
         ['table'],
       ),
       level(
-        ['firm-push', 'Firm push, loose fist', 'A third of your most.'],
+        ['firm-push', 'Firm push, loose fist', 'A third of maximum.'],
         SEATED,
         stretch('wrist flexion', 85, 'relaxed', 30),
         'stretch-before',
@@ -461,7 +472,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
         ['table'],
       ),
       level(
-        ['fist', 'Firm push, fist', 'The long end of the extensors.'],
+        ['fist', 'Firm push, fist', 'The extensors at full length.'],
         SEATED,
         stretch('wrist flexion', 88, 'curled', 30),
         'stretch-before',
@@ -474,10 +485,10 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     ...STRETCHED,
     id: 'stretch.own-day-flexors',
     name: 'Long flexor stretch, palm on a table',
-    purpose: 'Longer holds on their own day build range; before strength they lower it.',
+    purpose: 'Longer holds on their own day build range; right before strength work they lower strength.',
     howTo: [
       'Stand at a table, palm flat, fingers toward you or to the side.',
-      'Lean back until the forearm’s underside is long.',
+      'Lean back until you feel the underside of the forearm.',
       'Stay and breathe.',
     ],
     cues: ['Heel of the hand heavy', 'Elbow straight, not locked'],

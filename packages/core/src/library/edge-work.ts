@@ -2,9 +2,9 @@ import type { Movement } from '../model/movement.js';
 import { HOLD_SKIN, HOLD_TENDON } from './shared-cautions.js';
 import { avoid, caution, edge, hang, level, lift, movement, practised, specialist } from './writing.js';
 
-const FAULTS = ['Fingers open before the end', 'Shoulders slack', 'Held breath'];
-const GROWING = caution('No maximal finger loading and no full crimp; finger-joint pain is a question for a doctor.', 'under-18');
-const SORE = avoid('Not on sore finger joints.', 'arthritis');
+const FAULTS = ['Fingers open before the end', 'Slack shoulders', 'Held breath'];
+const GROWING = caution('No maximal finger loading and no full crimp; have a doctor check finger-joint pain.', 'under-18');
+const SORE = avoid('Not with sore finger joints.', 'arthritis');
 const EDGE = [GROWING, HOLD_TENDON, SORE, HOLD_SKIN];
 const FINGERS = { trains: ['finger flexors'], motions: ['finger flexion'] } as const;
 const LIFTED = {
@@ -14,7 +14,7 @@ const LIFTED = {
   equipment: ['edge', 'weight'] as const,
 };
 const ON_EDGE = ['standing', 'edge', 'free', 'resisted'] as const;
-const SHOULDER = caution('Shoulders stay switched on; no slack hanging.', 'hypermobility');
+const SHOULDER = caution('Keep the shoulders engaged; no slack hanging.', 'hypermobility');
 const HUNG = { sides: ['together'] as const, strokes: ['on', 'off'] as const, work: ['time'] as const };
 const HANGING = ['hang', 'edge', 'free', 'resisted'] as const;
 
@@ -26,17 +26,27 @@ export const EDGE_WORK: readonly Movement[] = [
     family: 'edge-work',
     purpose: 'Lifts a known weight by the fingertips: edge strength without hanging.',
     climbs: 'effort',
-    howTo: ['Stand over a portable edge tied to a weight.', 'Open hand, straight arm, lift by standing up.', 'Hold, then lower.'],
+    howTo: [
+      'Stand over a portable edge tied to a weight.',
+      'With an open hand and straight arm, lift by standing up.',
+      'Hold, then lower.',
+    ],
     cues: ['Load slowly', 'Straight wrist'],
-    faults: ['Jerks off the floor', ...FAULTS],
+    faults: ['Jerking off the floor', ...FAULTS],
     cautions: EDGE,
     ...FINGERS,
     ...LIFTED,
     ladder: [
-      level(['deep', 'Deep edge, light', 'A whole finger bone on it.'], ON_EDGE, lift(8, edge(30)), 'edge-holds', '3x10s rest60 L,R'),
-      level(['medium', 'Deep edge, heavier', 'For prepared fingers.'], ON_EDGE, lift(14, edge(30)), 'edge-holds', '3x10s rest60 L,R'),
       level(
-        ['smaller', 'Smaller edge', 'The same weight on two thirds of it.'],
+        ['deep', 'Deep edge, light', 'The edge is one finger bone deep.'],
+        ON_EDGE,
+        lift(8, edge(30)),
+        'edge-holds',
+        '3x10s rest60 L,R',
+      ),
+      level(['medium', 'Deep edge, heavier', 'For trained fingers.'], ON_EDGE, lift(14, edge(30)), 'edge-holds', '3x10s rest60 L,R'),
+      level(
+        ['smaller', 'Smaller edge', 'The same weight on two thirds of the edge.'],
         ON_EDGE,
         lift(14, edge(20)),
         'edge-holds',
@@ -48,11 +58,11 @@ export const EDGE_WORK: readonly Movement[] = [
     id: 'edge.lift-half-crimp',
     name: 'Edge lift, half crimp',
     family: 'edge-work',
-    purpose: 'The same with the middle joints at a right angle: the grip of small holds, dosed.',
+    purpose: 'The same with the middle joints at a right angle: trains the grip of small holds.',
     climbs: 'effort',
     howTo: ['Middle joints at a right angle, thumb beside.', 'Lift by standing up; nothing in the hand moves.'],
-    cues: ['Ninety degrees stay ninety', 'Load slowly'],
-    faults: ['Closes into a full crimp', ...FAULTS],
+    cues: ['Keep the right angle', 'Load slowly'],
+    faults: ['Closing into a full crimp', ...FAULTS],
     cautions: EDGE,
     ...FINGERS,
     ...LIFTED,
@@ -65,14 +75,14 @@ export const EDGE_WORK: readonly Movement[] = [
     id: 'edge.feet-assisted',
     name: 'Edge hold, feet on the floor',
     family: 'edge-work',
-    purpose: 'The feet decide how much the fingers carry: loads from a quarter of the body up.',
+    purpose: 'The feet decide how much the fingers carry, from a quarter of body weight up.',
     climbs: 'effort',
     howTo: [
-      'Both hands on an edge above, feet on floor or chair.',
-      'Bend the knees until the fingers carry the wanted share.',
+      'Both hands on an edge above you, feet on floor or chair.',
+      'Bend the knees until the fingers carry the share you want.',
       'Hold, then stand up.',
     ],
-    cues: ['Shoulders on', 'Feet let go slowly'],
+    cues: ['Shoulders engaged', 'Take the feet off slowly'],
     faults: FAULTS,
     cautions: [...EDGE, SHOULDER],
     ...FINGERS,
@@ -87,19 +97,19 @@ export const EDGE_WORK: readonly Movement[] = [
         '3x10s rest60',
       ),
       level(['half', 'Feet carry half', 'Half on the hands.'], HANGING, hang(edge(30), 50), 'edge-holds', '3x10s rest90'),
-      level(['little', 'Feet carry a third', 'For prepared fingers.'], HANGING, hang(edge(30), 33), 'edge-holds', '3x10s rest90'),
+      level(['little', 'Feet carry a third', 'For trained fingers.'], HANGING, hang(edge(30), 33), 'edge-holds', '3x10s rest90'),
     ],
   }),
   movement({
     id: 'edge.hang',
     name: 'Edge hang',
     family: 'edge-work',
-    purpose: 'All of the body on an edge: a test and a stimulus, not a warm-up.',
+    purpose: 'The whole body on an edge: a test and a stimulus, not a warm-up.',
     climbs: 'effort',
-    howTo: ['Set the fingers, shoulders on, lift the feet slowly.', 'Stop two seconds before you must.'],
-    cues: ['Two seconds in hand', 'Shoulders on'],
+    howTo: ['Set the fingers, engage the shoulders, lift the feet slowly.', 'Stop two seconds before you must.'],
+    cues: ['Two seconds in reserve', 'Shoulders engaged'],
     faults: FAULTS,
-    cautions: [...EDGE, SHOULDER, caution('Not for beginners of finger training.', 'past-sprain')],
+    cautions: [...EDGE, SHOULDER, caution('Not for beginners in finger training.', 'past-sprain')],
     ...FINGERS,
     ...HUNG,
     equipment: ['edge'],
@@ -142,10 +152,10 @@ export const EDGE_WORK: readonly Movement[] = [
     id: 'edge.fast-pulls',
     name: 'Quick edge pulls',
     family: 'edge-work',
-    purpose: 'Short pulls against a fixed edge: the fingers learn to catch.',
+    purpose: 'Short pulls on a fixed edge train the fingers to catch.',
     climbs: 'effort',
     howTo: ['Stand under a fixed edge, feet on the floor.', 'Pull down for a second, let go, wait.'],
-    cues: ['Quick on, clean off', 'Never to the most'],
+    cues: ['Quick on, clean off', 'Never maximal'],
     faults: ['Jerks', ...FAULTS],
     cautions: EDGE,
     ...FINGERS,
@@ -154,14 +164,14 @@ export const EDGE_WORK: readonly Movement[] = [
     equipment: ['edge'],
     ladder: [
       level(
-        ['light', 'A quarter of the body', 'Feet carry the rest.'],
+        ['light', 'A quarter of the body', 'The feet carry the rest.'],
         HANGING,
         hang(edge(30), 75),
         'edge-holds',
         '2x6 3s tempo0.5-0.5 rest60',
       ),
       level(
-        ['medium', 'Two fifths of the body', 'Feet carry the rest.'],
+        ['medium', 'Two fifths of the body', 'The feet carry the rest.'],
         HANGING,
         hang(edge(30), 60),
         'edge-holds',
@@ -173,14 +183,14 @@ export const EDGE_WORK: readonly Movement[] = [
     id: 'edge.finger-lifts',
     name: 'Finger lifts on an edge',
     family: 'edge-work',
-    purpose: 'Under a light pull each finger lifts off the edge in turn while the others hold: control before strength.',
+    purpose: 'Each finger in turn lifts off the edge while the others hold: control before strength.',
     climbs: 'effort',
     howTo: [
       'Take a light pull on a deep edge, wrist straight.',
       'Lift one finger off, set it back, then the next.',
-      'Index to little finger is one repetition.',
+      'Index to little finger counts as one repetition.',
     ],
-    cues: ['Light pull', 'The others stay', 'Ring and little finger too'],
+    cues: ['Light pull', 'The others stay still', 'Ring and little finger too'],
     faults: ['The hand shifts to the strong fingers', ...FAULTS],
     cautions: EDGE,
     trains: ['finger flexors', 'finger extensors', 'hand intrinsics'],

@@ -19,8 +19,8 @@ import {
 } from './writing.js';
 
 const EASY = caution('Only as far as no joint catches or clicks painfully.', 'arthritis', 'past-sprain');
-const LIGHTLY = caution('Slow and light; the flick comes last.', 'tendon-pain', 'fluoroquinolones');
-const NERVE = caution('Stop before tingling; it is a nerve’s sign.', 'pregnancy');
+const LIGHTLY = caution('Slow and light; quick flicks come last.', 'tendon-pain', 'fluoroquinolones');
+const NERVE = caution('Stop before tingling: it is a nerve symptom.', 'pregnancy');
 const BOTH = ['together', 'left-then-right', 'right-then-left', 'left', 'right'] as const;
 const SEATED = ['seated', 'none', 'free', 'unloaded'] as const;
 const STANDING = ['standing', 'none', 'free', 'unloaded'] as const;
@@ -33,15 +33,15 @@ export const FREE_FINGERS: readonly Movement[] = [
     ...FREE,
     id: 'free.finger-flicks',
     name: 'Finger flicks off the thumb',
-    purpose: 'The thumb holds a finger back until it springs open: quick extensors, one finger at a time.',
+    purpose: 'The thumb holds a finger back until it springs open: fast extensors, one finger at a time.',
     howTo: [
       'Bend one finger and stop its nail with the thumb.',
       'Push outward until it springs free; let it open all the way.',
       'Index to little finger, the same number each.',
     ],
-    cues: ['The thumb is the stop', 'Open right to the tip', 'Little finger gets its share'],
-    faults: ['The wrist flicks along', 'Fingers open half way', 'Hard flicks on cold fingers'],
-    cautions: [LIGHTLY, caution('No snapping of sore joints: open slowly instead.', 'arthritis')],
+    cues: ['The thumb stops the finger', 'Open right to the tip', 'Don’t skip the little finger'],
+    faults: ['The wrist flicks too', 'Fingers open only half way', 'Hard flicks on cold fingers'],
+    cautions: [LIGHTLY, caution('No snapping with sore joints: open slowly instead.', 'arthritis')],
     trains: ['finger extensors', 'thumb muscles', 'hand intrinsics'],
     motions: ['finger extension', 'thumb opposition'],
     directions: ['index to little', 'little to index'],
@@ -73,11 +73,11 @@ export const FREE_FINGERS: readonly Movement[] = [
     ...FREE,
     id: 'free.finger-snaps',
     name: 'Finger snaps, thumb against each finger',
-    purpose: 'Thumb and finger press past each other: strength and speed of the thumb, finger by finger.',
+    purpose: 'Thumb and finger press past each other: strength and speed for each finger.',
     howTo: ['Press the thumb against the pad of one finger.', 'Slide them past each other until they part.', 'The next finger.'],
     cues: ['Press first, then slide', 'Ring and little finger too', 'Shoulders quiet'],
-    faults: ['Only the middle finger is used', 'The wrist throws'],
-    cautions: [LIGHTLY, avoid('Leave out with a sore thumb base.', 'arthritis'), caution('Not over split skin.', 'skin-splits')],
+    faults: ['Only the middle finger works', 'Throwing from the wrist'],
+    cautions: [LIGHTLY, avoid('Leave out if the base of the thumb is sore.', 'arthritis'), caution('Not over split skin.', 'skin-splits')],
     trains: ['thumb muscles', 'finger flexors', 'hand intrinsics'],
     motions: ['thumb opposition', 'finger flexion'],
     strokes: ['press', 'slide'],
@@ -101,14 +101,14 @@ export const FREE_FINGERS: readonly Movement[] = [
     ...FREE,
     id: 'free.finger-spirals',
     name: 'Finger spirals',
-    purpose: 'The fingers curl in one after another like a shell while the wrist turns with them.',
+    purpose: 'The fingers curl in one after another like a fan while the wrist turns with them.',
     howTo: [
       'Hand open, palm as the level says.',
       'Curl the fingers in one after the other; the wrist follows the last one.',
       'Open in the same order.',
     ],
     cues: ['The wrist comes last', 'From the little finger, then from the index', 'Smooth like a fan'],
-    faults: ['All fingers at once', 'The elbow does it', 'Racing'],
+    faults: ['All fingers at once', 'The elbow does the work', 'Racing'],
     cautions: [EASY, NERVE],
     trains: ['finger flexors', 'finger extensors', 'hand intrinsics', 'wrist flexors'],
     motions: ['finger flexion', 'finger extension', 'wrist flexion', 'supination'],
@@ -128,7 +128,7 @@ export const FREE_FINGERS: readonly Movement[] = [
     },
     ladder: [
       level(
-        ['palm-up', 'Palm up', 'Elbows at the ribs.'],
+        ['palm-up', 'Palm up', 'Elbows at your sides.'],
         SEATED,
         move([...FINGERS, 'wrist flexion'], 65),
         'finger-isolation',
@@ -145,7 +145,7 @@ export const FREE_FINGERS: readonly Movement[] = [
           ],
         },
         level(
-          ['palm-down', 'Palm down', 'The same with the palm looking down.'],
+          ['palm-down', 'Palm down', 'The same with the palm facing down.'],
           SEATED,
           move([...FINGERS, 'wrist flexion', 'wrist extension'], 80),
           'finger-isolation',
@@ -164,12 +164,12 @@ export const FREE_FINGERS: readonly Movement[] = [
   movement({
     ...TOGETHER,
     id: 'free.fingertip-push-ups',
-    name: 'Fingertips together, palms to and from',
-    purpose: 'The fingertips of both hands push each other up: all joints of the fingers bend and straighten at once.',
-    howTo: ['Fingertips on fingertips before the chest, fingers spread.', 'Let the palms come near, then push them apart.'],
-    cues: ['All five pairs stay in touch', 'Thumbs push as well', 'Even pressure'],
-    faults: ['Little fingers lose touch', 'Tip joints bend backward', 'Shoulders climb'],
-    cautions: [EASY, caution('Fingertips round, none bent backward.', 'hypermobility')],
+    name: 'Fingertips together, push apart',
+    purpose: 'The fingertips of both hands push against each other: all finger joints bend and straighten together.',
+    howTo: ['Fingertips on fingertips before the chest, fingers spread.', 'Let the palms come close, then push them apart.'],
+    cues: ['All five pairs stay in touch', 'Thumbs push too', 'Even pressure'],
+    faults: ['Little fingers lose touch', 'Tip joints bend backward', 'Shoulders creep up'],
+    cautions: [EASY, caution('Keep the fingertips round, none bent backward.', 'hypermobility')],
     trains: ['hand intrinsics', 'finger flexors', 'thumb muscles'],
     motions: ['finger flexion', 'finger extension', 'finger spreading'],
     strokes: ['near', 'apart'],
@@ -181,11 +181,11 @@ export const FREE_FINGERS: readonly Movement[] = [
     },
     ladder: [
       level(['light', 'Light', 'Barely touching.'], SEATED, move(FINGERS, 60), 'finger-isolation', '1x10 tempo1-1'),
-      level(['firm', 'Further', 'Palms almost meet, then wide apart.'], SEATED, move(FINGERS, 85), 'finger-isolation', '1x12 tempo1-1'),
+      level(['firm', 'Further', 'Palms almost touch, then wide apart.'], SEATED, move(FINGERS, 85), 'finger-isolation', '1x12 tempo1-1'),
       drawn(
         { setting: 'fingertips together, shifted' },
         level(
-          ['shifted', 'Pairs shifted by one', 'Index on middle finger, middle on ring; both thumbs beside.'],
+          ['shifted', 'Pairs shifted by one', 'Index on middle finger, middle on ring; both thumbs to the side.'],
           SEATED,
           move(FINGERS, 95),
           'finger-isolation',
@@ -197,10 +197,10 @@ export const FREE_FINGERS: readonly Movement[] = [
   movement({
     ...TOGETHER,
     id: 'free.fingertip-wheel',
-    name: 'Fingertips together, turned like a wheel',
-    purpose: 'Hands that touch by their tips roll away and back: wrists turn while the fingers keep the contact.',
+    name: 'Fingertips together, rolling',
+    purpose: 'The hands roll away and back, fingertips touching: wrists turn while the fingers keep contact.',
     howTo: ['Fingertips on fingertips before the chest.', 'Roll both hands away over the top, then back under.'],
-    cues: ['Tips never part', 'Round, not jerky', 'Elbows wide'],
+    cues: ['Tips never come apart', 'Round, not jerky', 'Elbows wide'],
     faults: ['Tips slide apart', 'The shoulders roll instead'],
     cautions: [EASY, NERVE],
     trains: ['wrist flexors', 'wrist extensors', 'hand intrinsics'],
@@ -228,18 +228,18 @@ export const FREE_FINGERS: readonly Movement[] = [
     ...FREE,
     id: 'free.clenched-circles',
     name: 'Clenched-fist circles',
-    purpose: 'A fist kept at a chosen effort through a whole slow circle: grip that does not let go at the ends of the range.',
+    purpose: 'Hold a fist at a set effort through a slow circle, so the grip stays firm at end range.',
     howTo: [
-      'Close the fist to the effort that the dose says.',
-      'Draw a slow circle and keep the fist as hard all the way.',
-      'Ease off between the circles.',
+      'Close the fist to the effort in the dose.',
+      'Draw a slow circle and keep the fist just as firm all the way.',
+      'Relax between circles.',
     ],
-    cues: ['As hard at the bottom as at the top', 'Slow', 'Breathe'],
-    faults: ['The fist opens at the ends of bending', 'Held breath', 'Racing'],
+    cues: ['Just as firm at the bottom as at the top', 'Slow', 'Breathe'],
+    faults: ['The fist opens at the ends of the range', 'Held breath', 'Racing'],
     cautions: [
-      caution('Low effort first; ask again the next morning.', 'tendon-pain', 'fluoroquinolones'),
+      caution('Low effort first; check in again the next morning.', 'tendon-pain', 'fluoroquinolones'),
       caution('No hard squeeze; keep breathing.', 'blood-pressure', 'pregnancy'),
-      caution('Leave the squeeze out and only circle.', 'arthritis'),
+      caution('Leave out the squeeze and just circle.', 'arthritis'),
     ],
     trains: ['finger flexors', 'wrist flexors', 'wrist extensors', 'radial deviators', 'ulnar deviators'],
     motions: ['wrist flexion', 'radial deviation', 'wrist extension', 'ulnar deviation'],
@@ -260,14 +260,14 @@ export const FREE_FINGERS: readonly Movement[] = [
     },
     ladder: [
       level(
-        ['third', 'A third of full effort', 'To learn how it slips.'],
+        ['third', 'A third of full effort', 'To notice where it slips.'],
         SEATED,
         move(WRIST, 65),
         'slow-circles',
         '1x3 @30% tempo4-4 L,R <>',
       ),
       level(
-        ['half', 'Just under half', 'Kept to the ends of the range.'],
+        ['half', 'Just under half', 'Held to the ends of the range.'],
         SEATED,
         move(WRIST, 80),
         'slow-circles',
@@ -285,9 +285,9 @@ export const FREE_FINGERS: readonly Movement[] = [
   movement({
     ...FREE,
     id: 'free.lying-eights',
-    name: 'Lying eights with the wrists',
-    purpose: 'Joins both circles in one path, so that the wrist changes direction without stopping.',
-    howTo: ['Forearms still, palms facing.', 'Draw an eight that lies on its side with the fingertips.', 'Same size left and right.'],
+    name: 'Wrist figure eights',
+    purpose: 'Joins both circles in one path, so the wrist changes direction without stopping.',
+    howTo: ['Forearms still, palms facing.', 'With the fingertips, draw an eight lying on its side.', 'Same size left and right.'],
     cues: ['Through the middle each time', 'Forearms quiet'],
     faults: ['One half is larger', 'The forearm turns instead'],
     cautions: [EASY],
@@ -311,7 +311,7 @@ export const FREE_FINGERS: readonly Movement[] = [
       ],
     },
     ladder: [
-      level(['small', 'Small', 'Elbows at the ribs.'], SEATED, move(WRIST, 60, { perMinute: 10 }), 'slow-circles', '1x30s <>'),
+      level(['small', 'Small', 'Elbows at your sides.'], SEATED, move(WRIST, 60, { perMinute: 10 }), 'slow-circles', '1x30s <>'),
       shaped(
         'spread',
         level(
@@ -327,11 +327,11 @@ export const FREE_FINGERS: readonly Movement[] = [
   movement({
     ...FREE,
     id: 'free.half-circles',
-    name: 'Half circles, arms straight and wrists bent',
-    purpose: 'Sweeps from side to side with the wrist already bent: the directions that floor work leaves out.',
+    name: 'Wrist half circles, arms straight',
+    purpose: 'Sweeps from side to side with the wrist already bent: directions floor work leaves out.',
     howTo: ['Arms straight forward, hands hanging from bent wrists.', 'Sweep the fingers from side to side in a half circle below.'],
-    cues: ['Elbows stay straight', 'Wrists stay bent', 'The fingers are long'],
-    faults: ['The wrist comes up in the middle', 'Shoulders turn instead'],
+    cues: ['Elbows stay straight', 'Wrists stay bent', 'Fingers long'],
+    faults: ['The wrist comes up in the middle', 'The shoulders turn instead'],
     cautions: [EASY, NERVE],
     trains: ['wrist flexors', 'radial deviators', 'ulnar deviators', 'wrist extensors'],
     motions: ['wrist flexion', 'radial deviation', 'ulnar deviation'],
@@ -349,14 +349,14 @@ export const FREE_FINGERS: readonly Movement[] = [
     },
     ladder: [
       level(
-        ['soft', 'Half bent', 'Elbows a little soft.'],
+        ['soft', 'Half bent', 'Elbows slightly bent.'],
         STANDING,
         move(['wrist flexion', ...SIDE, 'shoulder flexion'], 60),
         'slow-circles',
         '1x8 tempo2-2',
       ),
       level(
-        ['whole', 'All bent', 'To the corners of the range.'],
+        ['whole', 'All bent', 'Into the corners of the range.'],
         STANDING,
         move(['wrist flexion', ...SIDE, 'shoulder flexion'], 90),
         'slow-circles',
@@ -368,15 +368,15 @@ export const FREE_FINGERS: readonly Movement[] = [
     ...FREE,
     id: 'free.straight-arm-wave',
     name: 'Straight-arm wave',
-    purpose: 'Turns, bends and curls in one long path with straight arms: every muscle that crosses elbow, wrist and fingers.',
+    purpose: 'Turns, bends and curls in one long path with straight arms: works every muscle across elbow, wrist and fingers.',
     howTo: [
       'Arms forward, palms turned up, fingers straight.',
-      'Draw the hands toward yourself, fingers still straight.',
+      'Draw the hands toward you, fingers still straight.',
       'Turn them in and out again, then curl the fingers.',
     ],
     cues: ['Elbows stay straight', 'Fingers straight until the curl', 'One thing after another'],
     faults: ['Elbows bend to help', 'All at once', 'Held breath'],
-    cautions: [EASY, NERVE, avoid('Off with tingling.', 'numbness')],
+    cautions: [EASY, NERVE, avoid('Stop if anything tingles.', 'numbness')],
     trains: ['wrist flexors', 'wrist extensors', 'finger flexors', 'finger extensors', 'pronators', 'supinators'],
     motions: ['supination', 'wrist flexion', 'pronation', 'wrist extension', 'finger flexion'],
     corners: ['fist, wrist flexed', 'open hand, wrist flexed'],

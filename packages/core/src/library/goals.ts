@@ -33,7 +33,7 @@ const TURNS: Want = {
   such: [{ loadings: ['resisted'], groups: ['pronators', 'supinators'] }],
 };
 const BENDING_BACK: Want = {
-  words: 'range of the bent-back wrist',
+  words: 'wrist extension range',
   weight: 2,
   share: 5,
   such: [
@@ -42,7 +42,7 @@ const BENDING_BACK: Want = {
   ],
 };
 const BENDING_IN: Want = {
-  words: 'range of the bent-in wrist',
+  words: 'wrist flexion range',
   weight: 1,
   share: 3,
   such: [
@@ -51,7 +51,7 @@ const BENDING_IN: Want = {
   ],
 };
 const SETTLING: Want = {
-  words: 'time to settle',
+  words: 'time to cool down',
   weight: 1,
   share: 5,
   such: [{ families: ['settle'] }],
@@ -61,11 +61,11 @@ const SETTLING: Want = {
 export const TRAINING_GOALS = [
   {
     id: 'handstand-load',
-    name: 'Weight on the bent-back wrist, for handstands',
-    purpose: 'Hands that will carry the whole body: loaded extension, awake fingers, and the way back.',
+    name: 'Weight bearing in wrist extension, for handstands',
+    purpose: 'For hands that carry the whole body: loaded extension, strong fingers and a way back.',
     wants: [
       {
-        words: 'weight on the bent-back wrist',
+        words: 'weight bearing in wrist extension',
         weight: 6,
         share: 14,
         such: [{ loadings: ['planted'], families: ['bearing-holds'], motions: ['wrist extension'] }],
@@ -87,7 +87,7 @@ export const TRAINING_GOALS = [
   {
     id: 'elbow-lever-range',
     name: 'Range for levers on the elbows',
-    purpose: 'Wrists far bent back with fingers turned outward and backward, under a part of the weight.',
+    purpose: 'Wrists in deep extension with fingers turned outward and backward, under part of the weight.',
     wants: [
       { ...BENDING_BACK, weight: 6, share: 12 },
       {
@@ -98,7 +98,7 @@ export const TRAINING_GOALS = [
         asks: { extensionDeg: 90 },
       },
       {
-        words: 'forearms turned both ways',
+        words: 'forearm rotation both ways',
         weight: 2,
         share: 5,
         such: [{ motions: ['supination', 'pronation'] }],
@@ -112,17 +112,17 @@ export const TRAINING_GOALS = [
   {
     id: 'edge-strength',
     name: 'Strength on edges',
-    purpose: 'Finger flexors that hold small edges, with as much care for what opens the hand.',
+    purpose: 'Finger flexors that hold small edges, and equal care for opening the hand.',
     wants: [
       {
-        words: 'fingers held on an edge or hanging',
+        words: 'finger holds on an edge or hanging',
         weight: 6,
         share: 10,
         such: [{ families: ['edge-work', 'hangs'] }],
         asks: { effortPercent: 60 },
       },
       {
-        words: 'fingers that close and glide',
+        words: 'closing and gliding fingers',
         weight: 2,
         share: 6,
         such: [{ families: ['tendon-glides'] }, { families: ['grip'], groups: ['finger flexors'] }],
@@ -137,10 +137,10 @@ export const TRAINING_GOALS = [
   {
     id: 'grip-endurance',
     name: 'Grip that lasts',
-    purpose: 'Paddles, straps, staffs and bags held for long: many holds at a middling effort, and the hand opened again.',
+    purpose: 'For paddles, straps, staffs and bags held for long: many medium holds, and opening the hand in between.',
     wants: [
       {
-        words: 'grip that holds',
+        words: 'lasting grip',
         weight: 6,
         share: 14,
         such: [{ families: ['grip', 'hangs'], groups: ['finger flexors'] }],
@@ -158,7 +158,7 @@ export const TRAINING_GOALS = [
   {
     id: 'throwing-hand',
     name: 'Balance for a hand that throws',
-    purpose: 'The side of the wrist and the forearm that brake a throw, and the other hand brought up to it.',
+    purpose: 'For the side of the wrist and forearm that brakes a throw, and for balance with the other hand.',
     wants: [
       { ...EXTENSORS, weight: 4, share: 8 },
       { ...TURNS, weight: 4, share: 8 },
@@ -169,7 +169,7 @@ export const TRAINING_GOALS = [
         such: [{ loadings: ['resisted'], groups: ['radial deviators', 'ulnar deviators'] }],
       },
       {
-        words: 'elbow and shoulder that carry the arm',
+        words: 'elbow and shoulder strength',
         weight: 2,
         share: 5,
         such: [{ families: ['neighbours'] }],
@@ -182,15 +182,15 @@ export const TRAINING_GOALS = [
   },
   {
     id: 'racket-arm',
-    name: 'An arm for rackets and blades',
-    purpose: 'Extensors and turns that take the shock of a hit, a grip that lets go in between.',
+    name: 'Arms for rackets and paddles',
+    purpose: 'Extensors and rotators that absorb the shock of a hit, and a grip that relaxes in between.',
     wants: [
       { ...EXTENSORS, weight: 6, share: 10 },
       { ...TURNS, weight: 3, share: 6 },
       { ...FLEXORS, weight: 2 },
       { ...OPENING, weight: 3 },
       {
-        words: 'a grip that holds and lets go',
+        words: 'gripping and letting go',
         weight: 2,
         share: 5,
         such: [{ families: ['grip'], groups: ['finger flexors'] }],
@@ -204,7 +204,7 @@ export const TRAINING_GOALS = [
   {
     id: 'desk-hands',
     name: 'Relief for hands at a desk',
-    purpose: 'Gentle motion and easy stretches against hours of one position; nothing heavy, nothing on the floor.',
+    purpose: 'Gentle movement and easy stretches after hours in one position; nothing heavy, nothing on the floor.',
     places: ['seated', 'standing'],
     wants: [
       { ...WHOLE_HAND, weight: 5, share: 18 },
@@ -212,7 +212,7 @@ export const TRAINING_GOALS = [
       { ...BENDING_IN, weight: 3, share: 8 },
       { ...OPENING, weight: 3, share: 5 },
       {
-        words: 'thumb moved and stretched',
+        words: 'thumb movement and stretch',
         weight: 2,
         share: 4,
         such: [{ groups: ['thumb muscles'], loadings: ['unloaded', 'assisted'] }],
@@ -223,11 +223,11 @@ export const TRAINING_GOALS = [
   },
   {
     id: 'gentle-return',
-    name: 'Careful return to load',
-    purpose: 'After trouble: pushes at low effort and several angles, free motion, and no more than that.',
+    name: 'Careful return to loading',
+    purpose: 'After an injury: low-effort holds at several angles, free movement, and no more.',
     wants: [
       {
-        words: 'pushes at low effort',
+        words: 'low-effort holds',
         weight: 6,
         share: 14,
         such: [{ families: ['isometrics'] }],
@@ -249,7 +249,7 @@ export const TRAINING_GOALS = [
   {
     id: 'mixed-class',
     name: 'A class of mixed levels',
-    purpose: 'Something of everything, at levels that everybody in the room can take.',
+    purpose: 'Something of everything, at levels that everyone in the room can do.',
     wants: [
       { ...WHOLE_HAND, weight: 3, share: 12 },
       { ...BENDING_BACK, weight: 3, share: 6 },
@@ -262,7 +262,7 @@ export const TRAINING_GOALS = [
       },
       EXTENSORS,
       {
-        words: 'a grip that holds',
+        words: 'gripping',
         weight: 2,
         share: 5,
         such: [{ families: ['grip'], groups: ['finger flexors'] }],
@@ -274,13 +274,13 @@ export const TRAINING_GOALS = [
   {
     id: 'everyday-range',
     name: 'Every direction, every day',
-    purpose: 'All ends of wrist, fingers and thumb visited, unloaded and planted, little enough to do it daily.',
+    purpose: 'Every end position of wrist, fingers and thumb, unloaded and planted, light enough to do daily.',
     wants: [
       { ...WHOLE_HAND, weight: 5, share: 18 },
       { ...BENDING_BACK, weight: 4, share: 8 },
       { ...BENDING_IN, weight: 3, share: 6 },
       {
-        words: 'forearms turned both ways',
+        words: 'forearm rotation both ways',
         weight: 2,
         share: 5,
         such: [{ motions: ['supination', 'pronation'], loadings: ['unloaded', 'assisted', 'planted'] }],
@@ -292,7 +292,7 @@ export const TRAINING_GOALS = [
         such: [{ families: ['planted-rocks'] }],
       },
       {
-        words: 'strength at the end of the range',
+        words: 'end-range strength',
         weight: 2,
         share: 4,
         such: [{ families: ['isometrics'] }],
@@ -302,24 +302,24 @@ export const TRAINING_GOALS = [
   },
   {
     id: 'easy-day',
-    name: 'An easy day, nothing that loads',
-    purpose: 'Moved in every direction and stretched, with nothing on the hands: for the days between those that load.',
+    name: 'Easy day without load',
+    purpose: 'Move in every direction and stretch, with no weight on the hands: for days between loading.',
     wants: [
       { ...WHOLE_HAND, weight: 5, share: 22 },
       {
-        words: 'easy range of the bent-back wrist',
+        words: 'easy extension range',
         weight: 3,
         share: 8,
         such: [{ loadings: ['assisted'], motions: ['wrist extension'] }],
       },
       {
-        words: 'easy range of the bent-in wrist',
+        words: 'easy flexion range',
         weight: 3,
         share: 8,
         such: [{ loadings: ['assisted'], motions: ['wrist flexion'] }],
       },
       {
-        words: 'forearms turned both ways',
+        words: 'forearm rotation both ways',
         weight: 2,
         share: 5,
         such: [{ motions: ['supination', 'pronation'], loadings: ['unloaded', 'assisted'] }],

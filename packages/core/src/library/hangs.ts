@@ -2,9 +2,9 @@ import type { Movement } from '../model/movement.js';
 import { HOLD_SKIN, HOLD_TENDON } from './shared-cautions.js';
 import { avoid, bar, caution, hang, level, movement } from './writing.js';
 
-const FAULTS = ['Fingers open before the end', 'Shoulders slack', 'Held breath'];
-const SHOULDER = caution('Shoulders stay switched on; no slack hanging.', 'hypermobility');
-const SPRAIN = caution('Feet carry most at first.', 'past-sprain', 'blood-pressure');
+const FAULTS = ['Fingers open before the end', 'Slack shoulders', 'Held breath'];
+const SHOULDER = caution('Keep the shoulders engaged; no slack hanging.', 'hypermobility');
+const SPRAIN = caution('The feet carry most at first.', 'past-sprain', 'blood-pressure');
 const HANG = [SHOULDER, HOLD_SKIN, SPRAIN, HOLD_TENDON];
 const HUNG = { sides: ['together'] as const, strokes: ['on', 'off'] as const, work: ['time'] as const };
 const ON_BAR = ['hang', 'handle', 'free', 'resisted'] as const;
@@ -15,10 +15,10 @@ export const HANGS: readonly Movement[] = [
     id: 'hang.feet-supported',
     name: 'Bar hang, feet supported',
     family: 'hangs',
-    purpose: 'Hanging with a share on the feet: the counterweight to floor work, from the first day.',
+    purpose: 'Hang with part of the weight on the feet: balances floor work from day one.',
     climbs: 'hand load',
-    howTo: ['Hold the bar, feet on floor or chair.', 'Bend the knees until the hands carry the wanted share.'],
-    cues: ['Shoulders on', 'Long neck'],
+    howTo: ['Hold the bar, feet on floor or chair.', 'Bend the knees until the hands carry the share you want.'],
+    cues: ['Shoulders engaged', 'Long neck'],
     faults: FAULTS,
     cautions: HANG,
     trains: ['finger flexors', 'shoulder girdle'],
@@ -35,10 +35,10 @@ export const HANGS: readonly Movement[] = [
     id: 'hang.one-leg',
     name: 'Bar hang, one leg lifted',
     family: 'hangs',
-    purpose: 'One leg leaves the floor: half of the help goes.',
+    purpose: 'One leg leaves the floor, and half of the help with it.',
     climbs: 'hand load',
     howTo: ['Hang with both feet on a chair.', 'Lift one leg, then the other in the next set.'],
-    cues: ['Shoulders on', 'Hips level'],
+    cues: ['Shoulders engaged', 'Hips level'],
     faults: FAULTS,
     cautions: HANG,
     trains: ['finger flexors', 'shoulder girdle'],
@@ -54,10 +54,10 @@ export const HANGS: readonly Movement[] = [
     id: 'hang.full',
     name: 'Bar hang',
     family: 'hangs',
-    purpose: 'All of the body from two hands.',
+    purpose: 'The whole body hangs from two hands.',
     climbs: 'effort',
-    howTo: ['Hold the bar a little wider than the shoulders.', 'Shoulders on, feet leave slowly, let go safely.'],
-    cues: ['Let go while it is still safe', 'Breathe'],
+    howTo: ['Hold the bar a little wider than the shoulders.', 'Engage the shoulders, take the feet off slowly, let go safely.'],
+    cues: ['Let go while it’s still safe', 'Breathe'],
     faults: FAULTS,
     cautions: HANG,
     trains: ['finger flexors', 'shoulder girdle'],
@@ -74,9 +74,9 @@ export const HANGS: readonly Movement[] = [
     id: 'hang.bent-wrist',
     name: 'Bent-wrist hang',
     family: 'hangs',
-    purpose: 'Hangs from a hooked wrist: straps and rings ask for it, step by step.',
+    purpose: 'Hangs from a bent, hooked wrist: straps and rings need it, step by step.',
     climbs: 'effort',
-    howTo: ['Hook the wrist over bar or strap, feet on the floor.', 'Let weight come slowly; the wrist stays bent.'],
+    howTo: ['Hook the wrist over bar or strap, feet on the floor.', 'Let the weight come slowly; the wrist stays bent.'],
     cues: ['Hook first, then hang', 'Feet close'],
     faults: ['The hook opens', ...FAULTS],
     cautions: [...HANG, avoid('Loaded flexion: not with a sore or recently sprained wrist.', 'past-sprain', 'arthritis', 'tendon-pain')],
@@ -87,14 +87,14 @@ export const HANGS: readonly Movement[] = [
     equipment: ['bar', 'chair'],
     ladder: [
       level(
-        ['light', 'Feet carry three quarters', 'Little on the hooks.'],
+        ['light', 'Feet carry three quarters', 'A little on the hooked wrists.'],
         ON_BAR,
         hang(bar(), 75, { wristBendDeg: 30 }),
         'hangs',
         '2x10s rest45',
       ),
       level(
-        ['half', 'Feet carry three fifths', 'More on the hooks.'],
+        ['half', 'Feet carry three fifths', 'More on the hooked wrists.'],
         ON_BAR,
         hang(bar(), 60, { wristBendDeg: 35 }),
         'hangs',
@@ -106,10 +106,10 @@ export const HANGS: readonly Movement[] = [
     id: 'hang.towel',
     name: 'Towel hang',
     family: 'hangs',
-    purpose: 'Two towels over a bar: thick, soft and honest about the grip.',
+    purpose: 'Two towels over a bar: thick, soft and hard to cheat on.',
     climbs: 'effort',
     howTo: ['A towel in each hand, hung over the bar.', 'Feet help as much as needed.'],
-    cues: ['Squeeze first', 'Shoulders on'],
+    cues: ['Squeeze first', 'Shoulders engaged'],
     faults: FAULTS,
     cautions: HANG,
     trains: ['finger flexors', 'thumb muscles', 'shoulder girdle'],
@@ -119,17 +119,17 @@ export const HANGS: readonly Movement[] = [
     ladder: [
       level(['light', 'Feet carry three fifths', 'Two fifths on the hands.'], ON_BAR, hang(bar(45), 60), 'hangs', '2x15s rest45'),
       level(['half', 'Feet carry a third', 'Two thirds on the hands.'], ON_BAR, hang(bar(45), 33), 'hangs', '2x12s rest60'),
-      level(['full', 'Feet off', 'All of the body.'], ON_BAR, hang(bar(45), 0), 'hangs', '2x10s rest90'),
+      level(['full', 'Feet off', 'The whole body.'], ON_BAR, hang(bar(45), 0), 'hangs', '2x10s rest90'),
     ],
   }),
   movement({
     id: 'hang.one-hand',
     name: 'One-hand hang, assisted',
     family: 'hangs',
-    purpose: 'One hand at a time with the feet’s help: the weaker side shows.',
+    purpose: 'One hand at a time with the feet helping: the weaker side shows.',
     climbs: 'effort',
-    howTo: ['One hand on the bar, the other rests.', 'Feet carry what the hand cannot.'],
-    cues: ['No twisting', 'Shoulder on'],
+    howTo: ['One hand on the bar, the other rests.', 'The feet carry what the hand can’t.'],
+    cues: ['No twisting', 'Shoulder engaged'],
     faults: FAULTS,
     cautions: HANG,
     trains: ['finger flexors', 'shoulder girdle'],

@@ -1,10 +1,10 @@
 import type { Movement } from '../model/movement.js';
 import { avoid, caution, down, drawn, level, movement, rest, stretch, thumbUp, up } from './writing.js';
 
-const FAULTS = ['Forced into the range', 'Held breath', 'Bouncing'];
-const NO_FORCE = caution('Ease in; nothing is forced.', 'past-sprain', 'arthritis', 'tendon-pain');
-const NO_END = avoid('Leave the end of the range out; strengthen its middle.', 'hypermobility');
-const NERVE = avoid('Bent wrists press on the nerve: out at the first tingling.', 'numbness', 'pregnancy');
+const FAULTS = ['Forcing into the range', 'Held breath', 'Bouncing'];
+const NO_FORCE = caution('Ease in; never force it.', 'past-sprain', 'arthritis', 'tendon-pain');
+const NO_END = avoid('Stay out of end range; strengthen mid-range instead.', 'hypermobility');
+const NERVE = avoid('Bent wrists press on the nerve: stop at the first tingling.', 'numbness', 'pregnancy');
 const SEATED = ['seated', 'none', 'free', 'assisted'] as const;
 const STANDING = ['standing', 'none', 'free', 'assisted'] as const;
 const EASED = {
@@ -21,9 +21,9 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
     ...EASED,
     id: 'stretch.palms-knuckles-back',
     name: 'Palms together, fingers bent back',
-    purpose: 'The fingers of one hand ease those of the other back at the knuckles, while the palms stay together.',
+    purpose: 'The fingers of one hand ease those of the other back at the knuckles while the palms stay together.',
     howTo: ['Palms together before the chest.', 'Press the fingers of one hand back from the knuckles with the other’s.', 'Change sides.'],
-    cues: ['Palms stay together', 'From the knuckles, not the tips', 'Both wrists quiet'],
+    cues: ['Palms stay together', 'From the knuckles, not the tips', 'Both wrists still'],
     cautions: [NO_FORCE, NO_END],
     trains: ['finger flexors', 'hand intrinsics'],
     motions: ['finger extension'],
@@ -47,17 +47,17 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
   movement({
     ...EASED,
     id: 'stretch.pouring',
-    name: 'Pouring-out side stretch',
-    purpose: 'Thumb tucked in, the hand tips and turns as if pouring out a jug: the thumb side of the wrist grows long.',
+    name: 'Pouring stretch, thumb tucked in',
+    purpose: 'The hand tips and turns as if pouring from a jug: stretches the thumb side of the wrist.',
     howTo: [
       'Arm forward, thumb tucked in the fist.',
       'Tip the fist toward the little finger and turn it as if pouring.',
       'Come back the same way.',
     ],
-    cues: ['A small way is enough', 'Shoulder stays low'],
+    cues: ['A small range is enough', 'Shoulder stays low'],
     cautions: [
-      avoid('Sharp pain at the thumb side: leave it out and have it looked at.', 'tendon-pain'),
-      avoid('Leave out with a sore thumb base.', 'arthritis'),
+      avoid('If the thumb side hurts sharply, leave this out and have it checked.', 'tendon-pain'),
+      avoid('Leave out if the base of the thumb is sore.', 'arthritis'),
       NO_END,
     ],
     trains: ['radial deviators', 'thumb muscles', 'wrist extensors'],
@@ -70,7 +70,7 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
     },
     ladder: [
       level(
-        ['elbow-bent', 'Elbow bent', 'By its own muscles.'],
+        ['elbow-bent', 'Elbow bent', 'With its own muscles.'],
         ['standing', 'none', 'free', 'unloaded'],
         stretch('ulnar deviation', 62, 'curled'),
         'stretch-before',
@@ -88,8 +88,8 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
   movement({
     ...EASED,
     id: 'stretch.crossed-arms-turn',
-    name: 'Crossed arms, clasped hands turned in and out',
-    purpose: 'Crossed and clasped, the forearms turn each other further than either would by itself.',
+    name: 'Crossed arms, clasped hands, turning in and out',
+    purpose: 'Crossed and clasped, the forearms turn each other further than either could alone.',
     howTo: [
       'Arms forward, cross them, palms facing, clasp the hands.',
       'Bend the elbows and turn the clasp in toward the chest.',
@@ -128,13 +128,13 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
   movement({
     ...EASED,
     id: 'stretch.backs-on-ribs',
-    name: 'Backs of the hands on the ribs, breathing wide',
-    purpose: 'The breath presses the ribs into the backs of the hands: bent wrists get longer without any push.',
+    name: 'Backs of the hands on the ribs',
+    purpose: 'The breath presses the ribs into the backs of the hands: wrist flexion without any push.',
     howTo: [
       'Backs of the hands on the sides of the ribs, fingers forward.',
       'Breathe wide into the hands; let the elbows come forward a little.',
     ],
-    cues: ['Breath does the work', 'Elbows heavy'],
+    cues: ['Let the breath do the work', 'Elbows heavy'],
     cautions: [NO_FORCE, NERVE],
     trains: ['wrist extensors', 'finger extensors'],
     motions: ['wrist flexion'],
@@ -144,7 +144,7 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
     work: ['breaths', 'time'],
     hand: { setting: 'on the ribs', arms: 'at the ribs', course: [up('relaxed', { wristExtensionDeg: -66 })] },
     ladder: [
-      level(['low', 'On the lower ribs', 'Elbows hang.'], STANDING, stretch('wrist flexion', 66), 'stretch-before', '1x3br'),
+      level(['low', 'On the lower ribs', 'Let the elbows hang.'], STANDING, stretch('wrist flexion', 66), 'stretch-before', '1x3br'),
       drawn(
         { course: [up('relaxed', { wristExtensionDeg: -78 })] },
         level(
@@ -160,20 +160,20 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
   movement({
     ...EASED,
     id: 'stretch.stand-on-palms',
-    name: 'Standing on one’s own palms',
-    purpose: 'In a forward fold the feet hold the hands: wrists and backs of the legs grow long together.',
+    name: 'Standing on your palms',
+    purpose: 'In a forward fold the feet hold the hands: stretches wrists and the backs of the legs together.',
     howTo: [
       'Fold forward with soft knees, slide the palms up under the soles, toes at the wrists.',
-      'Let the head hang and lengthen the arms as the breath goes out.',
+      'Let the head hang; lengthen the arms as you breathe out.',
       'Step off before coming up; come up slowly.',
     ],
-    cues: ['Knees as soft as they need to be', 'Toes stay short of the wrist bones', 'Lengthen, do not pull'],
-    faults: [...FAULTS, 'Comes up fast and gets dizzy'],
+    cues: ['Bend the knees as much as you need', 'Toes stay short of the wrist bones', 'Lengthen, don’t pull'],
+    faults: [...FAULTS, 'Coming up fast and getting dizzy'],
     cautions: [
       NO_FORCE,
       NERVE,
       NO_END,
-      avoid('Head-down positions only as a doctor allows.', 'blood-pressure'),
+      avoid('Head-down positions only if your doctor agrees.', 'blood-pressure'),
       caution('Not on split skin.', 'skin-splits'),
     ],
     trains: ['wrist extensors', 'finger extensors'],
@@ -208,18 +208,18 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
     id: 'stretch.ball-on-wall',
     name: 'Palm over a ball on a wall',
     family: 'assisted-stretches',
-    purpose: 'A ball under the palm spreads the small bones of the hand while the body leans a little.',
+    purpose: 'A ball under the palm spreads the small hand bones while the body leans in slightly.',
     howTo: [
       'Ball at shoulder height under the palm, fingers up.',
-      'Lean a little and let the palm spread over it.',
-      'Move the ball by a thumb’s breadth and stay again.',
+      'Lean in slightly and let the palm spread over it.',
+      'Move the ball by a thumb’s width and stay again.',
     ],
-    cues: ['Wide palm', 'Slow breaths', 'Never on one bone'],
-    faults: ['Leaning hard', 'Holding the breath', 'The wrist folds back'],
+    cues: ['Wide palm', 'Slow breaths', 'Never on a single bone'],
+    faults: ['Leaning in hard', 'Holding the breath', 'The wrist folds back'],
     cautions: [
       caution('Around sore joints, not on them.', 'arthritis', 'past-sprain'),
       caution('Not over split skin.', 'skin-splits'),
-      avoid('No pressure on the palm with tingling.', 'numbness', 'pregnancy'),
+      avoid('No pressure on the palm if it tingles.', 'numbness', 'pregnancy'),
     ],
     trains: ['hand intrinsics', 'thumb muscles'],
     motions: ['finger spreading'],
@@ -230,7 +230,7 @@ export const STRETCHES_ON_ONESELF: readonly Movement[] = [
     hand: { setting: 'on a ball' },
     ladder: [
       level(
-        ['soft', 'Soft ball', 'About the hand’s own weight.'],
+        ['soft', 'Soft ball', 'About the weight of the hand.'],
         ['standing', 'ball', 'free', 'assisted'],
         rest(20),
         'stretch-before',

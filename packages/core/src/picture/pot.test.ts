@@ -107,9 +107,9 @@ describe('the pot', () => {
 
   test('says the same in words', () => {
     const { pot } = potFor([...WARM, press('L,R'), ...REST]);
-    const words = describePot(pot, () => 'Flexion press');
+    const words = describePot(pot, () => 'Isometric wrist flexion');
     expect(words).toMatch(
-      /Effort of 4 blocks over \d+:\d\d of 20:00\. .*Widest at block 3, Flexion press: 50 % of maximum\. Capacity left at the lowest: \d+ %\./,
+      /Effort of 4 blocks over \d+:\d\d of 20:00\. .*Widest at block 3, Isometric wrist flexion: 50 % of maximum\. Capacity left at the lowest: \d+ %\./,
     );
     expect(describePot(potFor([]).pot, () => '')).toContain('No coils yet.');
   });

@@ -10,8 +10,8 @@ Wrist circles, arm forward, fist: 1x3 @40% tempo5-5 L,R <>
 
 strength
 3 rounds, rest 60, 20 % faster:
-  Supported wrist curl, light: 1x10 6kg L,R
-  Supported reverse curl, light: 1x10 @40% L,R
+  Wrist curl, supported, light: 1x10 6kg L,R
+  Reverse wrist curl, supported, light: 1x10 @40% L,R
 `;
 
 const { document, taken } = readSequenceText(TEXT, {

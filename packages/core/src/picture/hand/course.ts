@@ -138,7 +138,7 @@ const LIFTED: Partial<Record<Action, Ends>> = {
   supination: [{ ...DOWN }, { supinationDeg: 0 }],
   pronation: [{ ...UP }, { supinationDeg: 0 }],
 };
-/** Near the end of the range a muscle is short, and presses there are drawn so. */
+/** Near end range a muscle is short, and presses there are drawn so. */
 const MIDDLE_OF_RANGE_DEG = 10;
 
 const ENDS: LoadTable<LoadKind, Ends> = {

@@ -168,7 +168,7 @@ describe.each(CHECKS.map((check) => [check.id, check] as const))('%s', (id, chec
     expect(findings.length).toBeGreaterThan(0);
     for (const { text, blockIds } of findings) {
       expect(sentenceText(text)).toMatch(/^[A-Z0-9].*[.?]$/s);
-      expect(text).not.toMatch(/NaN|undefined|Infinity|null/);
+      expect(sentenceText(text)).not.toMatch(/NaN|undefined|Infinity|null/);
       for (const blockId of blockIds) expect(question.sequence.blocks.map((block) => block.id)).toContain(blockId);
     }
     expect(sentenceText(check.why)).toMatch(/\.$/);

@@ -19,15 +19,15 @@ const OF_BOTH_TURNS: Line = ['strength', 'stretch.crossed-arms-turn', 'half'];
 const OF_ONE_TURN: Line = ['strength', 'stretch.palm-down-turn', 'gentle'];
 
 test('strength without its stretch is found, and with it not', () => {
-  expect(unstretched(PALM_UP)).toEqual(['Lever turn, palm up']);
+  expect(unstretched(PALM_UP)).toEqual(['Supination with lever']);
   expect(unstretched(PALM_UP, OF_ONE_TURN)).toEqual([]);
 });
 
 test('one stretch answers a row, where it stretches all that was strengthened in it', () => {
   expect(unstretched(PALM_UP, PALM_DOWN, OF_BOTH_TURNS)).toEqual([]);
-  expect(unstretched(PALM_UP, PALM_DOWN, OF_ONE_TURN)).toEqual(['Lever turn, palm up', 'Lever turn, palm down']);
+  expect(unstretched(PALM_UP, PALM_DOWN, OF_ONE_TURN)).toEqual(['Supination with lever', 'Pronation with lever']);
 });
 
 test('a stretch that comes after something it does not stretch comes too late', () => {
-  expect(unstretched(PALM_UP, SQUEEZE, OF_ONE_TURN)).toContain('Lever turn, palm up');
+  expect(unstretched(PALM_UP, SQUEEZE, OF_ONE_TURN)).toContain('Supination with lever');
 });

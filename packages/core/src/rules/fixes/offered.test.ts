@@ -74,7 +74,7 @@ describe('what would answer a finding', () => {
     const offers = offersOf(seen(lines), 'failing-hold');
     expect(offers).toEqual([
       'Palm lift, held: 2×60s → 1×30s',
-      expect.stringMatching(/^Palm lift, held → steady fists with a lean, /),
+      expect.stringMatching(/^Palm lift, held → fist support with a lean, /),
       'Palm lift, held: 2×60s → 2×24s',
     ]);
     expect(offers.some((label) => sentenceText(label).startsWith('Remove'))).toBe(false);
@@ -109,7 +109,7 @@ describe('what changes, in words', () => {
     expect(words({ kind: 'budget', budgetMin: 25 })).toBe('30 → 25 min');
     expect(words({ kind: 'move', blockId: 'b1', phase: 'prepare', before: null })).toBe('Move wrist circles to the end of prepare');
     const shake = { ...second!, id: 'new', movementId: 'settle.shakes', levelId: 'hanging', dose: parseDose('1x30s') };
-    expect(words({ kind: 'add', block: { ...shake, phase: 'settle' }, before: null })).toBe('Add hand shakes, arms hanging, 1x30s');
+    expect(words({ kind: 'add', block: { ...shake, phase: 'settle' }, before: null })).toBe('Add hand shake-out, arms hanging, 1x30s');
     const rest = ['b5', 'b7', 'b8'].map((blockId) => ({
       kind: 'change' as const,
       blockId,

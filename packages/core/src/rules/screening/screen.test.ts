@@ -302,11 +302,11 @@ describe('time', () => {
     expect(intakeDue(ago(83), [], TODAY)).toBeNull();
     expect(intakeDue(ago(84), [], TODAY)?.why).toBe('last check-in 12 weeks ago');
     expect(intakeDue(ago(13), [{ caution: 'sore-place', place: 'heel' }], TODAY)).toBeNull();
-    expect(intakeDue(ago(14), [{ caution: 'sore-place', place: 'heel' }], TODAY)?.why).toContain('Something hurt');
+    expect(intakeDue(ago(14), [{ caution: 'sore-place', place: 'heel' }], TODAY)?.why).toContain('something hurt');
     // An injection is over after two weeks: nothing is sore that asks for more.
     expect(intakeDue(ago(20), [{ caution: 'steroid-injection', since: ago(30) }], TODAY)).toBeNull();
     const ending = [{ caution: 'numbness' as const, ...cleared, clearedUntil: addDays(TODAY, 6) }];
-    expect(intakeDue(ago(1), ending, TODAY)?.why).toBe('The clearance by Dr Example ends on 16 Jun 2026.');
+    expect(sentenceText(intakeDue(ago(1), ending, TODAY)!.why)).toBe('clearance by Dr Example ends on 16 Jun 2026');
   });
 });
 

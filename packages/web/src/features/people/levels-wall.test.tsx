@@ -90,8 +90,8 @@ test('when gates are likely passed is told of the hand that comes there last, or
     toDay: '2026-08-01',
     sooner: [{ words: 'without steps back', days: 9 }],
   });
-  const goal = { words: 'weight on the bent-back wrist', levelName: 'Wall', forecast: UNKNOWN };
+  const goal = { words: 'weight bearing in wrist extension', levelName: 'Wall', forecast: UNKNOWN };
   await walls([level({ forecast: told('2026-06-20'), goal }), level({ hand: 'right', forecast: told('2026-07-04'), goal })]);
   expect(screen.getByText('likely 4 Jul 2026 to 1 Aug 2026').parentElement?.textContent).toContain('Sooner by without steps back (9 days)');
-  expect(screen.getByText(/^Goal, weight on the bent-back wrist: “Wall”: not known yet: 2 sessions\./)).toBeTruthy();
+  expect(screen.getByText(/^Goal, weight bearing in wrist extension: “Wall”: not known yet: 2 sessions\./)).toBeTruthy();
 });

@@ -52,20 +52,20 @@ const dose = (of: string, typed: string) => {
 describe('the editor', () => {
   test('keeps a dose that it cannot read in its field, with the reason; Escape brings the old one back', async () => {
     await editing();
-    const before = doseOf('Forearm turns').value;
-    act(() => doseOf('Forearm turns').focus());
+    const before = doseOf('Forearm rotations').value;
+    act(() => doseOf('Forearm rotations').focus());
     for (const [typed, words] of [
       ['3x8 quickly', '“quickly” is not a part of a dose'],
       ['3x900', 'Repetitions must be within 1–200'],
       ['3x5br', 'is dosed in repetitions or time'],
       ['', 'Type a dose'],
     ] as const) {
-      dose('Forearm turns', typed);
+      dose('Forearm rotations', typed);
       expect(screen.getByRole('alert').textContent).toContain(words);
-      expect(doseOf('Forearm turns').value).toBe(typed);
+      expect(doseOf('Forearm rotations').value).toBe(typed);
     }
-    fireEvent.keyDown(doseOf('Forearm turns'), { key: 'Escape' });
-    expect(doseOf('Forearm turns').value).toBe(before);
+    fireEvent.keyDown(doseOf('Forearm rotations'), { key: 'Escape' });
+    expect(doseOf('Forearm rotations').value).toBe(before);
     expect(screen.queryByRole('alert')).toBeNull();
     expect(useEditor.getState().document).toEqual(CLASS);
   });
@@ -78,7 +78,7 @@ describe('the editor', () => {
     await user.click(within(row).getByRole('button', { name: 'More seconds' }));
     // Five seconds more in two sets on each hand.
     await waitFor(() => expect(total()).toBe(before + 20));
-    dose('Towel gathering', '1x10min L,R');
+    dose('Towel scrunch', '1x10min L,R');
     await waitFor(() => expect(screen.getByText(/too long/)).toBeTruthy());
     expect(block(5).textContent).toContain('600 s is above the usual 5–40 s for grip holds');
     await user.click(screen.getByRole('button', { name: 'Undo' }));

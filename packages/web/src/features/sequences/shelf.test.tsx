@@ -87,11 +87,11 @@ describe('the movement shelf', () => {
 
   test('favourites stand first, then what was added lately; they are kept for the next time', async () => {
     const { user, unmount } = shelf();
-    await user.click(screen.getByRole('button', { name: 'Hand shakes among the favourites' }));
+    await user.click(screen.getByRole('button', { name: 'Hand shake-out among the favourites' }));
     await user.click(screen.getByRole('button', { name: 'Add Ball squeeze' }));
     unmount();
     shelf();
-    expect(names().slice(0, 3)).toEqual(['Hand shakes', 'Ball squeeze', LIBRARY[0]!.name]);
+    expect(names().slice(0, 3)).toEqual(['Hand shake-out', 'Ball squeeze', LIBRARY[0]!.name]);
     expect(names()).toHaveLength(LIBRARY.length);
   });
 
@@ -126,7 +126,7 @@ describe('the movement shelf', () => {
   test('what somebody did last is taken up again, with its weight', async () => {
     const forms = [{ movementId: 'weight.curl', levelId: 'medium', load: { massKg: 6.5 } }];
     const { user } = shelf(undefined, { past: [pastOf(forms)] });
-    await user.click(screen.getByRole('button', { name: 'Add Supported wrist curl' }));
+    await user.click(screen.getByRole('button', { name: 'Add Wrist curl, supported' }));
     expect(blocks()).toMatchObject([{ levelId: 'medium', dose: { load: { massKg: 6.5 } } }]);
   });
 
