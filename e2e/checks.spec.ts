@@ -78,7 +78,7 @@ test('a method is copied, changed and obeyed: by the checks, by new blocks, by t
   await openSequence(page, 'Lantern class, twenty minutes');
   await expect(count(page)).toHaveText('no findings');
   await page.getByLabel('Method', { exact: true }).selectOption({ label: 'Breathing floor' });
-  await expect(checks(page)).toContainText('Breathing floor goes to 20 %');
+  await expect(checks(page)).toContainText('Breathing floor allows up to 20 %');
   await page.getByRole('button', { name: /^Add Palm rocks, fore and aft/ }).click();
   await expect(page.getByLabel('Dose of Palm rocks, fore and aft').last()).toHaveValue(/br/);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();

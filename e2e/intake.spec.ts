@@ -36,17 +36,17 @@ test('asked on a phone, with a reload in the middle: a sore wrist caps what load
   await page.getByRole('button', { name: 'During training 4' }).click();
   await go(page, 'Late in the session');
   await go(page, 'Yes');
-  await expect(page.getByText('Try first: back to the load before')).toBeVisible();
+  await expect(page.getByText('Try first: go back to the previous load')).toBeVisible();
   await go(page, 'Next');
   await go(page, 'None of these');
-  await page.getByRole('checkbox', { name: /^Carry weight on the hands/ }).click();
+  await page.getByRole('checkbox', { name: /^Weight on the hands/ }).click();
   await go(page, 'Next');
   // Nonsense stays where it was typed, with what would be right.
   await page.getByLabel('Weight, kg').fill('8400');
   await go(page, 'Next');
-  await expect(page.getByText('must be within 25–200 kg, not 8400')).toBeVisible();
+  await expect(page.getByText('from 25 to 200 kg')).toBeVisible();
   await page.getByLabel('Weight, kg').fill('83,5');
-  await page.getByLabel('Hand work, hours a day').fill('2');
+  await page.getByLabel('Hand use, hours per day').fill('2');
   await go(page, 'Next');
   await page.getByLabel('Minutes per session').fill('20');
   await go(page, 'Next');

@@ -80,7 +80,7 @@ test('a simulated device gives trials, and says what was wrong; a recorded file 
   await page.getByLabel('Speed').selectOption('10');
   await page.getByLabel('Simulated fault').selectOption('stuck value');
   await page.getByRole('button', { name: 'Start trial' }).click();
-  await expect(page.getByText(/^From 2\.\d\d s the device repeated/)).toBeVisible();
+  await expect(page.getByText(/^From 2\.\d\d s, the device kept repeating/)).toBeVisible();
   await expect(take).toBeVisible();
   await page.getByLabel('Simulated fault').selectOption('wrong unit');
   await page.getByRole('button', { name: 'Start trial' }).click();
@@ -231,7 +231,7 @@ test('readings come from a file by its columns, whole or not at all, and go into
   const open = (text: string | Buffer) =>
     page.getByLabel(/CSV with column names/).setInputFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await open('date,side\n"2026-01-01,left');
-  await expect(page.getByRole('alert')).toContainText('a quote that is not closed. Nothing was imported.');
+  await expect(page.getByRole('alert')).toContainText('an unclosed quote. Nothing was imported.');
   await open(Buffer.alloc(3_000_000, 'a'));
   await expect(page.getByRole('alert')).toContainText('is 3 MB');
   const log = (last: string) => `Date;Side;Test;Result\n12.03.2026;left;grip;41,5\n12.03.2026;right;grip;44\n${last}\n`;

@@ -32,7 +32,7 @@ test('from a goal and an event to weeks: composed, moved by dragging, and kept',
   await page.getByLabel('Minutes per session').fill('12');
   const event = addDays(nextMonday(), 7 * 5 + 5);
   await page.getByLabel('Toward an event on').fill('2020-01-01');
-  await expect(page.getByText(/Event lies in the past/)).toBeVisible();
+  await expect(page.getByText(/Event is in the past/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Create programme' })).toBeDisabled();
   await page.getByLabel('Toward an event on').fill(event);
   await page.getByLabel('Event', { exact: true }).fill('Boat race');
@@ -104,7 +104,7 @@ test('by keys alone: over the calendar, a session moved, left out and brought ba
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Ill or injured' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/lies on a day of “ill or hurt”/).first()).toBeVisible();
+  await expect(page.getByText(/falls on a day marked “ill or injured”/).first()).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('f');
   await page.keyboard.press('Enter');
@@ -147,7 +147,7 @@ test('goes out as a calendar at a private address, and as a file that comes in f
   await page
     .getByLabel('Programme file')
     .setInputFiles({ name: 'weeks.json', mimeType: 'application/json', buffer: Buffer.from('{"format": "clay-pot/programme"') });
-  await expect(page.getByRole('alert')).toContainText('not valid JSON');
+  await expect(page.getByRole('alert')).toContainText('Not valid JSON');
   // Under names of their own, none within another: the other journeys open the studio's sequences by their titles.
   let count = 0;
   const file = (await readFile(path, 'utf8')).replace(/"title": "[^"]*"/g, () => `"title": "From elsewhere ${(count += 1)}"`);

@@ -19,8 +19,8 @@ test('something else that hurts is recorded with hand and place, and all of its 
   await page.getByRole('button', { name: 'Save' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('Take an easier level or stop here.');
-  const out = dialog.getByRole('button', { name: /^Take palm rocks, fore and aft out/ });
-  await expect(out).toContainText('Take palm lift out');
+  const out = dialog.getByRole('button', { name: /^Remove palm rocks, fore and aft/ });
+  await expect(out).toContainText('Remove palm lift');
   await out.click();
   await expect(now).not.toContainText('Palm');
   await page.getByRole('button', { name: 'End early' }).click();
@@ -35,7 +35,7 @@ test('discomfort of five and more stands the clock and offers to ease; the easie
   for (let step = 0; step < 4; step++) await skip(page);
   await page.getByRole('button', { name: /^Tell more/ }).click();
   await page.getByRole('button', { name: 'Discomfort 6', exact: true }).click();
-  await expect(page.getByRole('alert')).toContainText('Ease to a lower level or stop here');
+  await expect(page.getByRole('alert')).toContainText('Take an easier level or stop here');
   await expect(page.getByRole('button', { name: 'Continue' })).toBeVisible();
   await page.getByRole('button', { name: 'Effort (RPE) 7', exact: true }).click();
   const level = page.getByRole('region', { name: 'Now' });
@@ -70,7 +70,7 @@ test('a stop stands: in the record, on Today, on the athlete’s page, and again
   const call = page.getByRole('list', { name: 'Next steps' }).getByRole('listitem').filter({ hasText: 'Callum Reyes-Whitlock' });
   await expect(call).toContainText('Refer');
   await expect(call).toContainText('Left hand: numbness or tingling, stopped on');
-  const said = (await call.textContent())!.match(/Left hand:.*looked at it\./)![0];
+  const said = (await call.textContent())!.match(/Left hand:.*checked it\./)![0];
   // The same words from editor, page before a session and person's page.
   await openSequence(page, 'Loading the palms');
   await choose(page, 'Athlete', 'Callum Reyes-Whitlock');
@@ -112,7 +112,7 @@ test('who is not cleared cannot be led through loading, but through free motion;
   await more(page, 'Edit');
   await page.getByLabel('Cleared on').fill('2026-01-15');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('clearance needs both a day and the name')).toBeVisible();
+  await expect(page.getByText('needs both the date of the clearance and who gave it')).toBeVisible();
   await page.getByLabel('Cleared by (doctor or therapist)').fill('A. Example, hand therapist');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Cleared by A. Example, hand therapist')).toBeVisible();

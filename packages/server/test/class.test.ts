@@ -1,4 +1,5 @@
 import { beforeAll, expect, test } from '@jest/globals';
+import { sentenceText } from '@clay-pot/core';
 import type { ClassRow } from '@clay-pot/contracts';
 import { v7 as uuid } from 'uuid';
 import { ATHLETE, type Browser, House } from './house.js';
@@ -32,8 +33,8 @@ test('all of the studio side by side, who needs a look first, with why; another 
   expect(mine.map(({ name }) => name)).toEqual(['Numb Hand', 'One Sided', 'Nobody Known']);
   expect(mine[0]!.reasons[0]).toBe('Numbness or tingling, left hand: unloaded only');
   expect(mine[1]).toMatchObject({ gripN: { left: 280, right: 430 }, extensionDeg: { left: null, right: null }, measuredOn: '2026-06-08' });
-  expect(mine[1]!.reasons.join()).toContain('grip: left 35 % lower');
-  expect(mine[2]!.reasons).toEqual(['to be asked: never asked', 'never tested', 'no session yet']);
+  expect(mine[1]!.reasons.map((reason) => sentenceText(reason)).join()).toContain('grip: left 35 % lower');
+  expect(mine[2]!.reasons).toEqual(['check-in due: no check-in yet', 'never tested', 'no session yet']);
   const other = await house.coach('another');
   expect((await other.ask<ClassRow[]>('GET', '/class')).body.some(({ name }) => name === 'Numb Hand')).toBe(false);
 });

@@ -138,7 +138,7 @@ describe('POST /mechanics/solve', () => {
       nearest: expect.any(Number),
       at: expect.any(Number),
     });
-    expect(none.body.detail).toContain('the nearest is');
+    expect(none.body.detail).toContain('The nearest load on a hand is');
   });
 
   test('both stand in the OpenAPI document with examples that hold', async () => {

@@ -86,7 +86,7 @@ describe('a studio’s own movements', () => {
       {
         pointer: '/ladder/1/load',
         message: expect.stringMatching(
-          /^hand load does not rise: [\d.]+ % of body weight, and [\d.]+ % of body weight at the level below \(All fours\)$/,
+          /^hand load doesn’t increase: [\d.]+ % of body weight, but [\d.]+ % of body weight at the level below \(All fours\)$/,
         ),
       },
     ]);

@@ -1,6 +1,6 @@
 import { beforeEach, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Athlete, EffortSessionAnswer, Problem, SessionRecord } from '@clay-pot/contracts';
-import type { RecordedCaution } from '@clay-pot/core';
+import { type RecordedCaution, sentenceText } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
 import { allCalls, ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
 
@@ -39,7 +39,7 @@ async function stopped(change: object = {}): Promise<string> {
 const stopsOfNext = async () => {
   const question = { athleteId: ids.athleteId, sequence: SEQUENCE, at: '2026-06-10T09:00:00.000Z' };
   const { body } = await coach.ask<EffortSessionAnswer>('POST', '/effort/session', question);
-  return body.findings.filter(({ severity }) => severity === 'stop').map(({ text }) => text);
+  return body.findings.filter(({ severity }) => severity === 'stop').map(({ text }) => sentenceText(text));
 };
 const SAID = 'Left hand: numbness or tingling, stopped on 8 Jun 2026: no loading until a doctor or hand therapist has checked it.';
 
@@ -60,7 +60,8 @@ describe('a sign that stopped a session', () => {
     await begin(later, '2026-06-09T09:00:00.000Z');
     await end(later, { ending: 'completed', endedAt: '2026-06-09T09:20:00.000Z' });
     const call = async () => (await allCalls(coach)).find(({ athleteId }) => athleteId === ids.athleteId);
-    expect(await call()).toMatchObject({ kind: 'refer', why: SAID, sessionId });
+    const found = await call();
+    expect({ ...found, why: sentenceText(found!.why) }).toMatchObject({ kind: 'refer', why: SAID, sessionId });
     const [entry] = (await athlete()).cautions;
     await save([{ ...entry!, clearedOn: '2026-06-10', clearedBy: 'Dr Amari Voss' }]);
     expect(await call()).toBeUndefined();
@@ -104,7 +105,7 @@ describe('a sign that stopped a session', () => {
     const cleared = { ...entry!, clearedOn: '2026-06-10', clearedBy: 'Dr Amari Voss', within: { effortPercent: 30 } };
     expect((await save([cleared])).status).toBe(200);
     expect((await athlete()).cautions).toEqual([cleared]);
-    expect((await stopsOfNext()).every((text) => text.includes('effort is above 30 %'))).toBe(true);
+    expect((await stopsOfNext()).every((text) => text.includes('effort, limit 30 %'))).toBe(true);
   });
 
   test('comes from a session and from nowhere else', async () => {

@@ -16,7 +16,7 @@ const WORDS: Partial<Record<RuleId, (about: string) => string>> = {
   minutes: () => 'the time available',
   family: (about) => `enough ${about} for one session`,
   locked: (about) => `keeping ${about}`,
-  'piece-of-a-day': () => 'only a few blocks fit in a few minutes',
+  'piece-of-a-day': () => 'the number of blocks that fit',
   'session-dose': (about) => `the ${about} have had a full session’s work`,
   'weekly-growth': (about) => `the weekly load on the ${about} may not grow faster`,
   'hard-spacing': (about) => `the ${about} worked hard too recently`,

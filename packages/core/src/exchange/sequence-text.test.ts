@@ -132,7 +132,7 @@ describe('a sequence as plain text', () => {
   });
 
   test('names of before still open', () => {
-    const [first, second] = read('Old\n\nHook glide, without tension\nFlexion press, middle of the range, gentle').document!.sequence.blocks;
+    const [first, second] = read('Old\n\nHook glide, without tension\nFlexion press, middle of the range, gentle').document!.blocks;
     expect([first!.movementId, second!.movementId, second!.levelId]).toEqual(['glide.hook', 'isometric.flexion', 'gentle']);
   });
 

@@ -305,7 +305,7 @@ export const FREE_MOTION: readonly Movement[] = [
   }),
   movement({
     id: 'free.interlaced-circles',
-    name: 'Wrist circles, hands interlaced',
+    name: 'Interlaced wrist circles',
     family: 'free-motion',
     purpose: 'Each hand leads the other around the circle: gentle help before planted work.',
     howTo: [

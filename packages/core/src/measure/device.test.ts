@@ -37,7 +37,7 @@ describe('a simulated device', () => {
     ['over range', 'over range'],
     ['clock jump', 'clock jump'],
     ['flood', 'flooded'],
-  ])('Found %s is', (fault, kind) => {
+  ])('%s is found', (fault, kind) => {
     const forces = forcesOf(trial(fault), 'force')!;
     const known = fault === 'over range' ? { rangeN: 420 * 0.8 } : {};
     expect(traceOf(forces, known).faults.map((each) => each.kind)).toContain(kind);

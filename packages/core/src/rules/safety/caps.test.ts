@@ -24,14 +24,14 @@ describe('caps', () => {
 
   test.each<[Caps, string, string, RegExp]>([
     [{ noBodyWeight: true }, 'bearing.palm-support', 'all-fours', /^it puts weight on the hand$/],
-    [{ extensionDeg: 60 }, 'bearing.palm-support', 'all-fours', /^\d+° of extension is over the limit of 60°$/],
+    [{ extensionDeg: 60 }, 'bearing.palm-support', 'all-fours', /^\d+° of extension, limit 60°$/],
     [{ contactsOff: ['open palm'] }, 'bearing.palm-support', 'all-fours', /^it is done on the open palm$/],
     [{ noAddedWeight: true }, 'weight.lever-turn-up', '', /^it adds weight$/],
     [{ noCrimp: true }, 'edge.lift-half-crimp', '', /^it uses a crimp grip$/],
     [{ noBentWristHang: true }, 'hang.bent-wrist', '', /^it hangs on a bent wrist$/],
-    [{ gripEffortPercent: 1 }, 'edge.hang', '', /^\d+ % effort is over the limit of 1 %$/],
-    [{ stillEffortPercent: 1 }, 'bearing.palm-support', 'plank', /^\d+ % effort is over the limit of 1 %$/],
-    [{ actionPercent: { 'wrist flexion': 1 } }, 'bearing.palm-support', 'plank', /effort is over the limit of 1 % of wrist flexion$/],
+    [{ gripEffortPercent: 1 }, 'edge.hang', '', /^\d+ % effort, limit 1 %$/],
+    [{ stillEffortPercent: 1 }, 'bearing.palm-support', 'plank', /^\d+ % effort, limit 1 %$/],
+    [{ actionPercent: { 'wrist flexion': 1 } }, 'bearing.palm-support', 'plank', /effort, limit 1 % of wrist flexion$/],
   ])('%j holds against %s', (caps, movementId, levelId, words) => {
     expect(broken(caps, movementId, levelId)).toMatch(words);
   });
@@ -77,6 +77,6 @@ test('what speaks against a load is of the hand that it is of: referrals first, 
     { caution: 'numbness', hand: 'left' },
   ] as const;
   expect(againstLoad(level, demand.left, cautions, 'left')).toEqual([expect.stringContaining('no loading until')]);
-  expect(againstLoad(level, demand.right, cautions, 'right')).toEqual([expect.stringMatching(/of extension is over the limit of 40°/)]);
+  expect(againstLoad(level, demand.right, cautions, 'right')).toEqual([expect.stringMatching(/of extension, limit 40°/)]);
   expect(againstLoad(level, demand.right, [], 'right')).toEqual([]);
 });

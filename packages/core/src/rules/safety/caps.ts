@@ -62,7 +62,7 @@ const CONTACT_NAMES: Record<Contact, string> = {
 };
 
 const above = (effortPercent: number, most: number | undefined) =>
-  most !== undefined && effortPercent > most ? `${Math.round(effortPercent)} % effort is over the limit of ${most} %` : null;
+  most !== undefined && effortPercent > most ? `${Math.round(effortPercent)} % effort, limit ${most} %` : null;
 
 /** How a level breaks a cap for one hand, in words; null when it does not. */
 export function brokenCap(caps: Caps, level: WayOfLoading, demand: HandDemand, toFailure = false): string | null {
@@ -87,10 +87,10 @@ function brokenByLoad({ noBodyWeight, extensionDeg, flexionDeg }: Caps, { loadPe
   const deg = angle && Math.round(angle.deg);
   if (deg === null) return null;
   if (angle?.motion === 'wrist extension' && extensionDeg !== undefined && deg > extensionDeg) {
-    return `${deg}° of extension is over the limit of ${extensionDeg}°`;
+    return `${deg}° of extension, limit ${extensionDeg}°`;
   }
   if (angle?.motion === 'wrist flexion' && flexionDeg !== undefined && deg > flexionDeg) {
-    return `${deg}° of flexion is over the limit of ${flexionDeg}°`;
+    return `${deg}° of flexion, limit ${flexionDeg}°`;
   }
   return null;
 }

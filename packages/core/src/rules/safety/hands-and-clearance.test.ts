@@ -110,11 +110,11 @@ describe('a clearance', () => {
     );
     expect(advicesOf([limited])).toMatchObject([{ forbids: false }]);
     const said = (entry: RecordedCaution, ...lines: Line[]) => stopsOf(seen([entry], lines)).map(({ text }) => sentenceText(text));
-    expect(said(limited, line('isometric.flexion', '1x4 @70% 4s L,R'))[0]).toContain('70 % effort is over the limit of 40 %');
+    expect(said(limited, line('isometric.flexion', '1x4 @70% 4s L,R'))[0]).toContain('70 % effort, limit 40 %');
     expect(said(limited, line('isometric.flexion', '1x4 @40% 4s L,R'))).toEqual([]);
     expect(said(limited, line('bearing.palm-support', '1x10s'))[0]).toContain('it puts weight on the hand');
     const onlyAngle = { ...limited, within: { extensionDeg: 60 } };
-    expect(said(onlyAngle, line('stretch.flexors', '1x20s L,R'))[0]).toMatch(/° of extension is over the limit of 60°/);
+    expect(said(onlyAngle, line('stretch.flexors', '1x20s L,R'))[0]).toMatch(/° of extension, limit 60°/);
     expect(said(onlyAngle, line('stretch.flexors', '1x20s R'))).toEqual([]);
   });
 

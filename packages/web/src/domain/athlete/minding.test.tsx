@@ -46,7 +46,7 @@ describe('minding an athlete', () => {
   test('of one movement tells what a sore place caps, and is silent where the level stays below', async () => {
     const sore = { caution: 'sore-place', hand: 'left', place: 'wrist-back', symptom: 'ache', score: 6 } as const;
     const text = await mindingOf({ cautions: [sore] }, true);
-    expect(text).toMatch(/Over the limit: \d+° of extension is above 40°\. Left hand: Wrist, back/);
+    expect(text).toMatch(/Over the limit: \d+° of extension, limit 40°\. Left hand: Wrist, back/);
     expect(await mindingOf({ cautions: [{ ...sore, score: 2 }] }, true)).toBeNull();
   });
 });

@@ -141,7 +141,7 @@ describe('calls that wait', () => {
     test('and asks for more than the call may, is told so and rejected', async () => {
       const { type, doThis } = await opened('too much', true);
       await type('3x20s');
-      expect(screen.getByRole('alert').textContent).toContain('more work in total than is planned');
+      expect(screen.getByRole('alert').textContent).toContain('more work in total than planned');
       expect(doThis().disabled).toBe(true);
       await type('1x10s');
       expect(doThis().disabled).toBe(false);

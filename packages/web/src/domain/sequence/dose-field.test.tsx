@@ -28,7 +28,7 @@ describe('a dose, typed', () => {
     await user.type(input, '3x10 hard');
     await user.tab();
     const alert = screen.getByRole('alert');
-    expect(alert.textContent).toContain('“hard” is not a part of a dose');
+    expect(alert.textContent).toContain('Can’t read “hard” in a dose');
     expect(input).toHaveProperty('value', '3x10 hard');
     expect(input.getAttribute('aria-invalid')).toBe('true');
     expect(input.getAttribute('aria-describedby')).toBe(alert.id);
@@ -57,7 +57,7 @@ describe('a dose, typed', () => {
     const { user, input, onChange } = field('2x8 L,R', shippedMovement('weight.curl')!);
     await user.clear(input);
     await user.type(input, '2x8 @50% 4kg L,R{Enter}');
-    expect(screen.getByRole('alert').textContent).toContain('Give the effort, which sets the load, or the 4 kg: not both');
+    expect(screen.getByRole('alert').textContent).toContain('Give either the effort, which sets the load, or the 4 kg.');
     await user.clear(input);
     await user.type(input, '2x8,1xmax 4kg L,R{Enter}');
     expect(onChange.mock.calls.map(([dose]) => printDose(dose))).toEqual(['2x8,1xmax 4kg L,R']);

@@ -19,8 +19,8 @@ describe('the morning after', () => {
     expect(screen.getByRole('button', { name: 'Save' })).toHaveProperty('disabled', true);
     await user.click(score('Left', 3));
     await user.click(score('Right', 1));
-    expect(screen.getByText('Left hand 3 of 10 the morning after, 2 worse than before: go back a level.')).toBeTruthy();
-    expect(screen.getByText('Right hand 1 of 10 the morning after: go on.')).toBeTruthy();
+    expect(screen.getByText('Left hand 3 of 10 the next day, 2 worse than before: go back a level.')).toBeTruthy();
+    expect(screen.getByText('Right hand 1 of 10 the next day: go on.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(sent()).toMatchObject([{ path: `/sessions/${ID}/morning`, body: { left: 3, right: 1 } }]);
     expect(onTold).toHaveBeenCalledWith({ left: 3, right: 1 });
@@ -31,7 +31,7 @@ describe('the morning after', () => {
     await user.click(score('Left', 0));
     await user.click(score('Right', 0));
     await user.click(screen.getByRole('button', { name: 'right' }));
-    expect(screen.getByText(/Right hand numb or tingling the morning after: stop, and have it looked at/)).toBeTruthy();
+    expect(screen.getByText(/Right hand numb or tingling the next day: stop, and have it checked/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(sent()).toMatchObject([{ body: { left: 0, right: 0, numb: 'right' } }]);
   });

@@ -24,7 +24,7 @@ export const Asked = memo(function Asked({ term, value, inTable = false, classNa
           <PopoverButton
             title="What is this?"
             {...(inTable && { tabIndex: -1 })}
-            className={`cursor-help text-left decoration-ash decoration-dotted underline-offset-3 hover:underline ${inTable ? '' : 'underline'} ${className}`}
+            className={`inline-block min-h-6 min-w-6 cursor-help text-left decoration-ash decoration-dotted underline-offset-3 hover:underline ${inTable ? '' : 'underline'} ${className}`}
           >
             {children}
           </PopoverButton>

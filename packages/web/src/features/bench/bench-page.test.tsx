@@ -63,7 +63,7 @@ describe('the load bench', () => {
       'movement=bearing.palm-support',
       someone({ sex: 'not stated', birthDate: null, statureCm: null, massKg: null } as unknown as Partial<Athlete>),
     );
-    expect(screen.getByText(/Estimated: proportions.*stature.*body mass.*age/)).toBeTruthy();
+    expect(screen.getByText(/Estimated: proportions.*height.*weight.*age/)).toBeTruthy();
     expect(screen.getAllByText(/N·m, estimated/).length).toBeGreaterThan(0);
   });
 

@@ -84,7 +84,7 @@ export function PersonStep({ athlete, answers, change, faultAt }: StepProps) {
           error={faultAt('/person/massKg') && limitText(BODY_LIMITS.massKg)}
         />
         <NumberField
-          label="Hand work, hours a day"
+          label="Hand use, hours per day"
           value={answers.handHours}
           change={(handHours) => change({ handHours })}
           error={faultAt('/handHours')}
@@ -107,13 +107,13 @@ export function TimeStep({ athlete, answers, change, faultAt }: StepProps) {
     <div className="grid gap-5">
       <div className="grid grid-cols-2 gap-4">
         <NumberField
-          label="Minutes a session"
+          label="Minutes per session"
           value={answers.minutes}
           change={(minutes) => change({ minutes })}
           error={faultAt('/minutes')}
         />
         <NumberField
-          label="Days a week"
+          label="Days per week"
           value={answers.daysPerWeek}
           change={(daysPerWeek) => change({ daysPerWeek })}
           error={faultAt('/daysPerWeek')}

@@ -67,6 +67,6 @@ describe('composing', () => {
     expect(screen.getByText('Enter a whole number from 1–240.')).toBeTruthy();
     minutes('2');
     await user.click(screen.getByRole('button', { name: /^Generate again, keeping/ }));
-    await waitFor(() => expect(screen.getByRole('alert').textContent).toMatch(/min more are needed/), { timeout: 15_000 });
+    await waitFor(() => expect(screen.getByRole('alert').textContent).toMatch(/more minutes are needed/), { timeout: 15_000 });
   });
 });

@@ -49,7 +49,7 @@ describe('a trial on a device', () => {
     const { send, end } = await onDevice();
     send(trial('stuck value'));
     end(null);
-    expect(screen.getByText(/the device repeated/)).toBeTruthy();
+    expect(screen.getByText(/the device kept repeating/)).toBeTruthy();
     expect(screen.getByRole('button', { name: /^Use/ })).toBeTruthy();
   });
 

@@ -148,7 +148,7 @@ describe('the measuring bench', () => {
   test('who may not be measured is told why for each hand', async () => {
     await (await bench([], { cautions: [{ caution: 'blood-pressure' }] })).choose('Grip');
     expect(screen.getAllByRole('note').map(({ textContent }) => textContent)).toEqual([
-      expect.stringContaining('Left hand: don’t test it. No effort at the limit.'),
+      expect.stringContaining('Left hand: don’t test it. No maximal effort.'),
       expect.stringContaining('Right hand: don’t test it.'),
     ]);
     expect(screen.queryByRole('list', { name: 'Order of trials' })).toBeNull();
@@ -158,7 +158,7 @@ describe('the measuring bench', () => {
     const { choose, type } = await bench([], { cautions: [{ caution: 'numbness', hand: 'left' }] });
     await choose('Grip');
     expect(screen.getByRole('note').textContent).toContain('Left hand: don’t test it.');
-    expect(screen.getByRole('note').textContent).toContain('no loading until a licensed practitioner');
+    expect(screen.getByRole('note').textContent).toContain('no loading until a doctor or hand therapist');
     expect(turns()).toHaveLength(3);
     await type(40);
     expect(soFar()).toContain('40.0 kg');

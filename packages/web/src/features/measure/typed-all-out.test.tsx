@@ -29,7 +29,7 @@ describe('an all-out test that was read off a gauge', () => {
   test('too few are not enough, and nonsense is named', async () => {
     const { user, type } = typed();
     await type('50 48 46');
-    expect(screen.getByText('3 contractions were found; at least 12 are needed.')).toBeTruthy();
+    expect(screen.getByText('Found 3 contractions; at least 12 are needed.')).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Use' })).toBeNull();
     await user.type(screen.getByRole('textbox'), ' much');
     expect(screen.getByRole('alert').textContent).toContain('Enter “much” as a number from');
@@ -38,7 +38,7 @@ describe('an all-out test that was read off a gauge', () => {
   test('a test that was still falling says so, and can be taken all the same', async () => {
     const { type } = typed();
     await type(Array.from({ length: 24 }, (_, index) => (60 * 0.96 ** index).toFixed(1)).join(' '));
-    expect(screen.getByText(/still falling at the end/)).toBeTruthy();
+    expect(screen.getByText(/still dropping at the end/)).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Use' })).toBeTruthy();
   });
 });

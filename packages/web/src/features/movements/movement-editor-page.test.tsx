@@ -24,7 +24,7 @@ describe('a movement of the studio’s own', () => {
     fireEvent.change(screen.getByLabelText('Caution 5', { exact: true }), { target: { value: 'Not on wet planks.' } });
     await settle();
     expect(keep().disabled).toBe(false);
-    const falls = () => screen.queryAllByRole('status').some(({ textContent }) => textContent!.includes('does not rise'));
+    const falls = () => screen.queryAllByRole('status').some(({ textContent }) => textContent!.includes('doesn’t increase'));
     await user.click(screen.getByRole('button', { name: 'Move level 1 up' }));
     expect(falls()).toBe(true);
     expect(keep().disabled).toBe(true);
@@ -51,7 +51,7 @@ describe('a movement of the studio’s own', () => {
   test('that nobody has says so, and where the movements are', () => {
     answering({});
     show(<MovementEditorPage />, '/movements/none/edit', '/movements/:id/edit');
-    expect(screen.getByRole('heading', { name: 'Found Movement not' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Movement not found' })).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Back to the movements' }).getAttribute('href')).toBe('/movements');
   });
 });

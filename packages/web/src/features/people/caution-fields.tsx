@@ -148,7 +148,7 @@ function ClearanceFields({ index, register, own, cleared }: ClearanceProps) {
           {...register(`cautions.${index}.clearedOn`, { setValueAs: textOrAbsent })}
         />
         <TextField
-          label="Cleared by"
+          label="Cleared by (doctor or therapist)"
           hint="Name of the doctor or therapist"
           error={own?.clearedBy?.message}
           {...register(`cautions.${index}.clearedBy`, { setValueAs: textOrAbsent })}

@@ -79,7 +79,7 @@ describe('where to begin', () => {
     await settle();
     expect(screen.getByRole('link', { name: 'Start check-in with Wren' }).getAttribute('href')).toBe(`/people/${wren.id}/check-in`);
     expect(screen.getAllByRole('listitem')).toHaveLength(6);
-    expect(screen.getByText(/a flat palm asks about 79°/)).toBeTruthy();
+    expect(screen.getByText(/a flat palm needs about 79°/)).toBeTruthy();
   });
 
   test('offers nothing to measure that has to be cleared first', async () => {
@@ -194,7 +194,7 @@ describe('the class table', () => {
     show(<ClassPage />);
     await settle();
     const [, first, second] = screen.getAllByRole('row').map((row) => row.textContent);
-    expect(first).toContain('Numbness: unloaded onlynever measured');
+    expect(first).toContain('Numbness: unloaded onlynever tested');
     expect(second).toContain('nothing80 · 8430.0 · 40.0');
     expect(screen.getByText('1 athlete to check, most urgent first')).toBeTruthy();
   });

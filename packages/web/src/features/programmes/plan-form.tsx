@@ -165,7 +165,7 @@ function What() {
     <Part title="Sessions">
       <div className="grid gap-4 py-3 sm:grid-cols-3">
         <WholeField label="Sessions for the goal, a week" field="loadingDays" />
-        <WholeField label="Minutes of each" field="loadingMin" disabled={loadingId !== ''} />
+        <WholeField label="Minutes per session" field="loadingMin" disabled={loadingId !== ''} />
         <PlanChoice label="Sequence for these days" field="loadingId" />
         <Controller
           control={control}
@@ -174,7 +174,7 @@ function What() {
         />
         {hasEasy && (
           <>
-            <WholeField label="Minutes of an easy day" field="easyMin" disabled={easyId !== ''} />
+            <WholeField label="Minutes on an easy day" field="easyMin" disabled={easyId !== ''} />
             <PlanChoice label="Sequence for easy days" field="easyId" />
           </>
         )}

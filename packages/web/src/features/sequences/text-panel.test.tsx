@@ -43,7 +43,7 @@ describe('a sequence as text, beside its rows', () => {
 
   test('that cannot be read takes nothing; pressing the line goes there', async () => {
     const { user } = panel('Broken\nstrength\nPalm lift, knees back: 2x6 hard');
-    expect(screen.getByRole('alert').textContent).toMatch(/^Line 3, 28: “hard” is not a part of a dose/);
+    expect(screen.getByRole('alert').textContent).toMatch(/^Line 3, 28: Can’t read “hard” in a dose/);
     expect(take()).toHaveProperty('disabled', true);
     await user.click(screen.getByRole('button', { name: 'Line 3, 28' }));
     const at = (field() as HTMLTextAreaElement).selectionStart;
@@ -55,7 +55,7 @@ describe('a sequence as text, beside its rows', () => {
     const told = screen.getByRole('alert').textContent;
     expect(told).toContain('Line 3, 1: “Palm lift” has no level “knees bak”.');
     expect(told).toContain('Hands on a table · All fours');
-    expect(told).toContain('Line 4, 16: “hard” is not a part of a dose');
+    expect(told).toContain('Line 4, 16: Can’t read “hard” in a dose');
     expect(take()).toHaveProperty('disabled', true);
   });
 

@@ -51,7 +51,7 @@ describe('before a session', () => {
 
   test('what is measured around the session is told while the gauge can still be fetched', async () => {
     await threshold({ document: { ...SHORT, tests: ['force.grip', 'passive.wrist-extension'] } });
-    expect(screen.getByText('Tested before and after: Grip, most strength; Wrist extension, passive range.')).toBeTruthy();
+    expect(screen.getByText('Tested before and after: Grip, maximum strength; Wrist extension, passive range.')).toBeTruthy();
   });
 
   test('without anybody chosen it does not begin; choosing puts them into the address', async () => {

@@ -131,7 +131,7 @@ describe('discomfort of five and more', () => {
     const { user } = show(<Rating blockId="a" />);
     await user.click(score('Discomfort 6'));
     const ease = await screen.findByRole('button', { name: /^Ball squeeze: firm.* → .*soft/ });
-    expect(screen.getByRole('button', { name: 'Take ball squeeze out' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Remove ball squeeze' })).toBeTruthy();
     expect(screen.queryByRole('button', { name: /open and close/ })).toBeNull();
     await user.click(ease);
     expect(run().sequence.blocks.map(({ levelId }) => levelId)).toEqual(['firm', 'fast', 'soft']);
@@ -162,7 +162,7 @@ describe('discomfort of five and more', () => {
     const { user } = show(<EaseDialog run={run()} onClose={() => undefined} />);
     expect(run().paused).toBe(true);
     expect(await screen.findByRole('button', { name: /1×12 → 1×\d/ })).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Take ball squeeze out' }));
+    await user.click(screen.getByRole('button', { name: 'Remove ball squeeze' }));
     expect(ledTimeline(run().sequence).events[run().head.event]).toMatchObject({ blockId: 'b' });
   });
 });
@@ -193,7 +193,7 @@ describe('something else that hurts', () => {
     await user.click(score('Discomfort 5'));
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(screen.getByRole('heading').textContent).toBe(DISCOMFORT_WORDS['ease-or-stop']);
-    expect(await screen.findByRole('button', { name: 'Take ball squeeze out' })).toBeTruthy();
+    expect(await screen.findByRole('button', { name: 'Remove ball squeeze' })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'End here' }));
     expect(run().ended).toMatchObject({ ending: 'ended early' });
   });

@@ -73,7 +73,7 @@ describe('tests around a session', () => {
   test('a hand that may not be helped is not tested, and nobody waits for it', async () => {
     answering({});
     const { user } = show(<TestScreen run={run({ cautions: [{ caution: 'numbness', hand: 'left' }] })} moment="before" />);
-    expect(screen.getByText(/no loading until a licensed practitioner/)).toBeTruthy();
+    expect(screen.getByText(/no loading until a doctor or hand therapist/)).toBeTruthy();
     expect(screen.queryByLabelText('Wrist extension, left, °')).toBeNull();
     await user.type(screen.getByLabelText('Wrist extension, right, °'), '82{Enter}');
     expect(screen.getByRole('button', { name: 'Start session' })).toHaveProperty('disabled', false);

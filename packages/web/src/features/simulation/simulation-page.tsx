@@ -71,7 +71,7 @@ export default function SimulationPage() {
           />
         ))}
         <SelectField
-          label="Sessions a week"
+          label="Sessions per week"
           value={settings.sessionsPerWeek ?? ''}
           onChange={({ target }) => setSettings({ ...settings, sessionsPerWeek: target.value ? Number(target.value) : null })}
         >
