@@ -156,7 +156,7 @@ test('a record, the player, its rating, its stop and its end are accessible', as
   await page.getByRole('table').last().getByRole('link').first().click();
   await expect(page.getByRole('heading', { name: 'Planned vs. done' })).toBeVisible();
   await expectAccessible(page);
-  await openSequence(page, 'Grip with an answer');
+  await openSequence(page, 'Grip and release');
   await choose(page, 'Athlete', 'Ruan Pellew');
   await toLead(page);
   await startSession(page);

@@ -42,7 +42,7 @@ test.describe('on a phone', () => {
     await page.goto(`/people/${id}`);
     await expect(page.getByText('Get it checked first')).toBeVisible();
     await page.goto(`/records/${sessionId}`);
-    await expect(page.getByText(/Left hand numb or tingling the morning after/).first()).toBeVisible();
+    await expect(page.getByText(/Left hand numb or tingling the next day/).first()).toBeVisible();
     const [top] = await house.read<ClassRow[]>(page, '/class');
     expect(top!.reasons[0]).toContain('unloaded only');
     await page.goto('/people/class');

@@ -40,7 +40,7 @@ async function programmeSince(page: Page, house: House, name: string): Promise<{
   await page.getByLabel('First day').fill(addDays(mondayOf(todayAtTheHall()), -14));
   await page.getByLabel('Sessions for the goal, a week').fill('2');
   await page.getByLabel('Sequence for these days').selectOption({ label: 'Loading the palms' });
-  await page.getByLabel('Sequence for easy days').selectOption({ label: 'Free motion between assignments' });
+  await page.getByLabel('Sequence for easy days').selectOption({ label: 'Free movement between assignments' });
   await page.getByRole('button', { name: 'Create programme' }).click();
   await expect(page.getByRole('group', { name: 'Calendar' })).toBeVisible();
   return { athleteId, programmeId: idIn(page) };

@@ -8,7 +8,7 @@ const count = (page: Page) => page.getByTestId('findings');
 const pot = (page: Page) => page.getByRole('region', { name: 'Pot' }).getByRole('slider');
 
 test('from ten findings to none by the fix buttons alone; every step can be undone', async ({ coach: page, house }) => {
-  await openSequence(page, 'Find what is wrong');
+  await openSequence(page, 'Find the mistakes');
   await expect(count(page)).toHaveText('10 found');
   await expect(pot(page)).toHaveAccessibleName(/Cracks at .* longer than there is time/);
   const before = (await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`)).document;

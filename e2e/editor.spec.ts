@@ -95,14 +95,14 @@ test('by keys alone the focus never falls to the page: typing, removing, adding,
 
 test('removing is undone, not asked about', async ({ coach: page }) => {
   await page.goto('/sequences');
-  await more(page, 'Remove', 'More for Grip with an answer');
-  await expect(page.getByRole('link', { name: 'Grip with an answer' })).toHaveCount(0);
+  await more(page, 'Remove', 'More for Grip and release');
+  await expect(page.getByRole('link', { name: 'Grip and release' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.getByRole('link', { name: 'Grip with an answer' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Grip and release' })).toBeVisible();
 });
 
 test('a sequence goes out as a file and comes in again; a broken file says where', async ({ coach: page }) => {
-  await openSequence(page, 'Free motion between assignments');
+  await openSequence(page, 'Free movement between assignments');
   const download = page.waitForEvent('download');
   await more(page, 'Export');
   const text = await readFile((await (await download).path())!, 'utf8');
@@ -117,10 +117,10 @@ test('a sequence goes out as a file and comes in again; a broken file says where
     buffer: Buffer.from(text.replace('"levelId": "slow"', '"levelId": "sloow"')),
   });
   const alert = page.getByRole('alert');
-  await expect(alert).toContainText('Nothing was stored');
+  await expect(alert).toContainText('Not imported');
   await expect(alert).toContainText(`Line ${line}. /blocks/0/levelId: “Hand open and close” has no level “sloow”`);
   await expect(page.getByRole('row')).toHaveCount(count);
-  const renamed = text.replace('Free motion between assignments', 'Come in from outside');
+  const renamed = text.replace('Free movement between assignments', 'Come in from outside');
   await chooser.setInputFiles({ name: 'good.json', mimeType: 'application/json', buffer: Buffer.from(renamed) });
   await expect(page.getByLabel('Title')).toHaveValue('Come in from outside');
 });

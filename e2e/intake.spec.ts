@@ -73,7 +73,7 @@ test('asked on a phone, with a reload in the middle: a sore wrist caps what load
   const toLead = page.getByRole('link', { name: 'Start session', exact: true });
   await expect(toLead).toHaveAttribute('href', new RegExp(id));
   await toLead.click();
-  await expect(page.getByRole('alert')).toContainText('of extension is above 40°');
+  await expect(page.getByRole('alert')).toContainText('of extension, limit 40°');
 });
 
 test('without a connection a sign that refers stands at once, and the letter says what was told', async ({ coach: page, house }) => {
@@ -98,7 +98,7 @@ test('without a connection a sign that refers stands at once, and the letter say
   await expect
     .poll(async () => (await house.read<Athlete>(page, `/athletes/${id}`)).cautions)
     .toMatchObject([{ caution: 'numbness', hand: 'left' }]);
-  await openSequence(page, 'Grip with an answer');
+  await openSequence(page, 'Grip and release');
   await choose(page, 'Athlete', 'Ebba Thorne');
   await toLead(page);
   await expect(page.getByRole('heading', { name: 'Session blocked' })).toBeVisible();

@@ -18,7 +18,7 @@ test('undo survives a reload and a way to another page; kept work is there at on
   coach: page,
   house,
 }) => {
-  await openSequence(page, 'Free motion between assignments');
+  await openSequence(page, 'Free movement between assignments');
   const minutes = page.getByLabel('Time available, min');
   const before = await minutes.inputValue();
   for (const next of ['41', '42']) {
@@ -38,7 +38,7 @@ test('undo survives a reload and a way to another page; kept work is there at on
   await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
   await page.getByRole('link', { name: 'Sequences', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Sequences' })).toBeVisible();
-  await page.getByRole('link', { name: 'Free motion between assignments', exact: true }).click();
+  await page.getByRole('link', { name: 'Free movement between assignments', exact: true }).click();
   await expect(minutes).toHaveValue('41');
   await house.stop();
   await minutes.fill('43');
@@ -51,7 +51,7 @@ test('undo survives a reload and a way to another page; kept work is there at on
   await expect(page.getByRole('status').filter({ hasText: 'No connection' })).toBeVisible();
   await page.getByRole('link', { name: 'Sequences', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Sequences' })).toBeVisible();
-  await page.getByRole('link', { name: 'Free motion between assignments', exact: true }).click();
+  await page.getByRole('link', { name: 'Free movement between assignments', exact: true }).click();
   await expect(minutes).toHaveValue('43');
   await expect(page.getByTestId('save-state')).toHaveText('Saved on this device');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();

@@ -92,7 +92,7 @@ test('pictures of the main views', async ({ coach: page }) => {
   await page.getByRole('button', { name: 'Solve', exact: true }).click();
   await settled();
   await shot(page, 'bench');
-  await openSequence(page, 'Find what is wrong');
+  await openSequence(page, 'Find the mistakes');
   await page.getByRole('region', { name: 'Checks' }).evaluate((part) => part.scrollIntoView());
   await settled();
   await shot(page, 'checks');

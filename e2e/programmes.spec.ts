@@ -17,7 +17,7 @@ async function made(page: Page, house: House, name: string): Promise<void> {
   await page.goto(`/programmes/new?athlete=${id}`);
   await page.getByLabel('Sessions for the goal, a week').fill('2');
   await page.getByLabel('Sequence for these days').selectOption({ label: 'Loading the palms' });
-  await page.getByLabel('Sequence for easy days').selectOption({ label: 'Free motion between assignments' });
+  await page.getByLabel('Sequence for easy days').selectOption({ label: 'Free movement between assignments' });
   await page.getByRole('button', { name: 'Create programme' }).click();
   await expect(calendar(page)).toBeVisible();
 }

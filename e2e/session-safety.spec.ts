@@ -101,7 +101,7 @@ test('who is not cleared cannot be led through loading, but through free motion;
   await expect(page.getByRole('alert')).toContainText('Not cleared for loading');
   await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
   await page.goto('/sequences');
-  await page.getByRole('link', { name: 'Free motion between assignments' }).click();
+  await page.getByRole('link', { name: 'Free movement between assignments' }).click();
   await choose(page, 'Athlete', 'Hana Kobler');
   await toLead(page);
   await page.getByLabel(/I asked today/).check();

@@ -186,7 +186,7 @@ test('a wrong count is put right beside the rating, and a fault of form that was
 });
 
 test('everything under the thumb is at least 44 px', async ({ coach: page }) => {
-  await lead(page, 'Grip with an answer', 'Béatrice Lemoine');
+  await lead(page, 'Grip and release', 'Béatrice Lemoine');
   await pass(page, 95_000);
   await page.getByRole('button', { name: 'Skip' }).click();
   while ((await page.getByRole('button', { name: /^Tell more/ }).count()) === 0) await skip(page);

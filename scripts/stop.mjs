@@ -20,5 +20,5 @@ export async function stop({ quiet = false } = {}) {
 export async function reset() {
   await stop({ quiet: true });
   removeDatabase('demo');
-  console.log('The private database is gone. The next start seeds the demo studio anew.');
+  console.log('Private database deleted. The next start seeds the demo studio again.');
 }

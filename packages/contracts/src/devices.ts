@@ -12,7 +12,7 @@ import {
 import { IsBetween, IsId, IsWholeWithin, IsWord, IsYesNo } from './validation/fields.js';
 import { OptionalField } from './validation/optional-field.js';
 
-const PERCENT = { min: 1, max: 100, step: 1, unit: '% of own maximum' } as const;
+const PERCENT = { min: 1, max: 100, step: 1, unit: '% of maximum' } as const;
 const HOLD = { min: 1, max: 300, step: 0.5, unit: 's' } as const;
 const NOISE = { min: 0, max: 100, step: 0.1, unit: 'of the device’s unit' } as const;
 const DRIFT = { min: -100, max: 100, step: 0.1, unit: 'of the device’s unit a minute' } as const;

@@ -88,7 +88,7 @@ export type PostureInput = Of<typeof POSTURE>;
 /** A posture needs something to start from. */
 function checkPostureInput({ from, support: rests }: PostureInput): Fault[] {
   if (from !== undefined || rests !== undefined) return [];
-  return [{ pointer: '/from', message: `must be one of ${USUAL.join(', ')}; or give a support` }];
+  return [{ pointer: '/from', message: `must be one of ${USUAL.join(', ')}, or give a support` }];
 }
 
 /** One maximum or range that was measured; today where no day is given. */

@@ -1,12 +1,18 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
-import { sentenceText } from '../src/vocabulary/sentence.js';
 import { execFile } from 'node:child_process';
-import { cpSync, mkdirSync, mkdtempSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 const ROOT = join(import.meta.dirname, '../../..');
 const INTERFACE = 'packages/web/src';
+/** Where else stands what a person reads, and how many texts there are at least. */
+const ELSEWHERE: readonly (readonly [folder: string, atLeast: number])[] = [
+  ['packages/core/src', 6000],
+  ['packages/contracts/src', 40],
+  ['packages/server/src', 300],
+  ['scripts', 30],
+];
 
 interface ReadableText {
   readonly file: string;
@@ -47,6 +53,24 @@ const INSTEAD: readonly (readonly [words: RegExp, instead: string])[] = [
   [/\bmorning after\b/i, 'next-day check'],
   [/^(Somebody|Nothing|There is|There are)\b/, 'a sentence that begins with what it is about'],
 ];
+/** What elsewhere is said so, with the reason. */
+const SOUND: readonly (readonly [text: RegExp, why: string])[] = [
+  [/^There is no (movement|method|such|block|check|item|part|file) /, 'names what was looked for and not found'],
+  [/^Nothing (moves|to achieve|found at|was running)/, 'a cue, and what was found'],
+  [/\bgoes by (itself|its)\b|\bforearm goes by itself\b/, 'how far a hand goes, not a method'],
+  [/^(take back|taken back|as it is|refer first|broken off|fist|put back)$/, 'an id'],
+  [/^(Near your most|Your most|Curl with)/, 'a name of before, which old texts have'],
+  [/^Test \{…\} to decide/, 'what the test decides'],
+  [/^Carried by the feet$/, 'a share of the weight'],
+  [
+    /^(percent of maximal voluntary contraction, %MVC|hand load, % of body weight \(% BW\)|rating of perceived exertion, .*)$/,
+    'the field’s own term, behind the plain one',
+  ],
+  [/^Can’t read “\{…\}” in a dose\. Use @40%/, 'a list of all that a dose takes'],
+  [/knows whom to see/, 'grammar'],
+  [/^Usage: /, 'a table of commands'],
+  [/^Clay Pot is ready at/, 'a table'],
+];
 /** Abbreviations that a coach cannot be expected to know; RPE stands in brackets behind its word. */
 const UNEXPLAINED = /\b(MVC|BW|ROM|MDC|SEM|CF|RCT)\b|(?<!\()\bRPE\b/;
 const MOST_WORDS = 20;
@@ -81,6 +105,22 @@ describe('the words of the interface', () => {
     expect(faults).toEqual([]);
   });
 
+  test.each(ELSEWHERE)('are plain and short in %s as well', async (folder, atLeast) => {
+    const said = await collected(folder);
+    expect(said.length).toBeGreaterThan(atLeast);
+    const faults = said
+      .filter(({ text }) => !SOUND.some(([sound]) => sound.test(text)))
+      .flatMap(({ file, line, text }) => faultsOf(text).map((fault) => `${file}:${line} ${text}\n    ${fault}`));
+    expect(faults).toEqual([]);
+  });
+
+  test('what is excused is still said somewhere', async () => {
+    const said = (await Promise.all(ELSEWHERE.map(([folder]) => collected(folder)))).flat();
+    expect(
+      SOUND.filter(([sound]) => !said.some(({ text }) => sound.test(text) && faultsOf(text).length > 0)).map(([sound]) => String(sound)),
+    ).toEqual([]);
+  });
+
   test('a saying of before would be found', () => {
     expect(faultsOf('Foretold and told')).toHaveLength(1);
     expect(faultsOf('Nothing given yet.')).toHaveLength(1);
@@ -88,6 +128,18 @@ describe('the words of the interface', () => {
     expect(faultsOf('Effort (RPE)')).toEqual([]);
     expect(faultsOf(`${'word '.repeat(21)}.`)).toEqual(['a sentence of 21 words']);
   });
+});
+
+test('docs/strings.md lists every text: node scripts/strings-page.mjs writes it', async () => {
+  const page = await new Promise<string>((resolve, reject) =>
+    execFile(
+      process.execPath,
+      ['--input-type=module', '-e', "process.stdout.write(await (await import('./scripts/strings-page.mjs')).stringsPage())"],
+      { cwd: ROOT, maxBuffer: 64e6 },
+      (error, printed) => (error ? reject(error) : resolve(printed)),
+    ),
+  );
+  expect(page === readFileSync(join(ROOT, 'docs/strings.md'), 'utf8')).toBe(true);
 });
 
 test('the collector sees what is read, and passes over what is not', async () => {
@@ -110,7 +162,7 @@ export const row = { kind: 'as it is', label: 'As it is' };
 must(a, 'a thing that is there');
 `,
     );
-    const seen = (await collected('some', root)).map(({ text }) => sentenceText(text));
+    const seen = (await collected('some', root)).map(({ text }) => text);
     expect(seen).toEqual([
       '{…} sets of {…}',
       'A line above',

@@ -47,7 +47,7 @@ describe('a studio’s own movements', () => {
     const refused = await coach.ask('PUT', `/movements/${id}`, shorter, { 'if-match': etag });
     expect([refused.status, refused.body.detail]).toEqual([
       409,
-      'The level “Hips back, wedge under the heels” is used in sequences or records: keep it in the ladder.',
+      'The level “Hips back, wedge under the heels” is used in sequences or records, so it can’t be removed.',
     ]);
     const lastGone = { ...OWN_MOVEMENT, ladder: OWN_MOVEMENT.ladder.slice(0, -1) };
     const kept = await put(id, lastGone, { 'if-match': etag });

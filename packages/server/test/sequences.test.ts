@@ -114,7 +114,7 @@ describe('files', () => {
     const text = JSON.stringify(file.body, null, 2).replace('"sets": 1', '"sets": 400');
     const answer = await coach.ask('POST', '/sequences/import', { id: uuid(), text });
     expect(answer.status).toBe(422);
-    expect(answer.body.detail).toContain('Nothing was stored');
+    expect(answer.body.detail).toContain('Not imported');
     const line = text.split('\n').findIndex((row) => row.includes('"sets": 400')) + 1;
     expect(answer.body.errors).toEqual([expect.objectContaining({ pointer: '/blocks/0/dose/sets', line })]);
     expect(await titles()).toEqual(before);

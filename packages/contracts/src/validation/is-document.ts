@@ -18,7 +18,7 @@ export function IsDocument(schema: Schema, check?: (value: never) => Fault[]): P
       validator: {
         validate: (value) => options.context.faultsOf(value).length === 0,
         // Read by nobody, but without a message class-validator drops the context that tells the faults.
-        defaultMessage: () => 'is not what its definition says',
+        defaultMessage: () => 'doesn’t match its definition',
       },
     });
   };

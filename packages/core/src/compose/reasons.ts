@@ -136,7 +136,7 @@ export function notesFor({ goal, person, athlete }: Composing): Sentence[] {
     const range = person.rangeDeg?.[hand]?.['wrist extension'];
     return range !== undefined && range < most
       ? [
-          say`The goal takes the wrist to ${quantity(most, '°')} of extension; the ${hand} reaches ${quantity(range, '°')} passively. Range comes first, with weight only within reach.`,
+          say`The goal takes the wrist to ${quantity(most, '°')} of extension; the ${hand} reaches ${quantity(range, '°')} passively. Build range first and keep weight below that angle.`,
         ]
       : [];
   });

@@ -11,7 +11,7 @@ import type { Candidate } from './candidate.js';
 import type { ProgrammeWriter } from './programme-writer.js';
 
 /** From so many minutes on a session is composed as a whole; a shorter one is a piece of a day. */
-const WHOLE_FROM_MIN = working('Composed as a whole from', 7, 'min', 'six blocks of a minute, with the way to them', [6, 10]).value;
+const WHOLE_FROM_MIN = working('Generated as a whole from', 7, 'min', 'six blocks of a minute, with the way to them', [6, 10]).value;
 /** Minutes for which a family gives one movement. */
 const MINUTES_OF_A_FAMILY = 5;
 const FEWEST_OF_A_FAMILY = 2;

@@ -22,7 +22,7 @@ const USUAL = working(
   'one block in twenty ends early for other reasons',
   [0.9, 0.99],
 ).value;
-const USUAL_WEIGHT = working('Weight of what is usual', 20, 'blocks', 'a few sessions of somebody’s own outweigh it', [10, 40]).value;
+const USUAL_WEIGHT = working('Weight of what is usual', 20, 'blocks', 'a few sessions of the athlete outweigh it', [10, 40]).value;
 
 /**
  * How often somebody does to its end what strength would carry: what is usual, moved by their own blocks (a beta-binomial mean; Gelman et al. 2013, Bayesian Data

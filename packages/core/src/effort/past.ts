@@ -134,7 +134,7 @@ export function pastSessions(person: Person, all: readonly CarriedOut[], lookup:
 }
 
 /** Fatigue of the model is gone after a night; what a day's sessions leave is carried over. */
-const CARRIED_OVER_H = working('Fatigue that is carried over', 24, 'h', 'the model’s fatigue is gone after a night', [12, 36]).value;
+const CARRIED_OVER_H = working('Fatigue left from before', 24, 'h', 'the model’s fatigue is gone after a night', [12, 36]).value;
 
 /** Where groups stand at an instant, after the last session of the last day and the rest since. */
 export function startStates(past: readonly PastSession[], now: string): Map<SideGroup, Units> {

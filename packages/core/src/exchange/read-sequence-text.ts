@@ -205,18 +205,18 @@ const HEADS: Record<HeadField, Head> = {
     const [readyS = 0, announceS = 0, changeSidesS = 0, breathInS = 0, breathOutS = 0] = read.slice(1).map(Number);
     return { pacing: { readyS, announceS, changeSidesS, breathInS, breathOutS } };
   },
-  measured: (value) => {
+  tested: (value) => {
     const tests = value.split(',').map((test) => test.trim());
     const unknown = tests.find((test) => !SESSION_TESTS.some((known) => known === test));
     return unknown === undefined
       ? { tests: tests as SessionTest[] }
       : `“${unknown}” can’t be tested before and after. Use ${SESSION_TESTS.join(', ')}.`;
   },
-  unheeded: (value, _reading, { mutes = [] }) => {
+  muted: (value, _reading, { mutes = [] }) => {
     const [check = '', ...reason] = value.split(',');
     const told = reason.join(',').trim();
     return told === ''
-      ? 'Mute a check with a reason, like this: unheeded: thumb-forgotten, on its own day.'
+      ? 'Mute a check with a reason, like this: muted: thumb-forgotten, on its own day.'
       : { mutes: [...mutes, { check: check.trim(), reason: told }] };
   },
 };

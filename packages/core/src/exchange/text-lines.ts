@@ -23,17 +23,22 @@ export type TextLine =
   | { readonly kind: 'wrong'; readonly column: number; readonly message: string };
 
 /** What stands above the blocks, one line each. */
-export const HEAD_FIELDS = ['title', 'method', 'purpose', 'pacing', 'measured', 'unheeded'] as const;
+export const HEAD_FIELDS = ['title', 'method', 'purpose', 'pacing', 'tested', 'muted'] as const;
 /** The name of such a line. */
 export type HeadField = (typeof HEAD_FIELDS)[number];
 
-const HEAD = new RegExp(`^(${HEAD_FIELDS.join('|')})\\s*:\\s*(.*)$`, 'i');
+/** What such lines were called before. */
+const FORMER_FIELDS: Readonly<Record<string, HeadField>> = { measured: 'tested', unheeded: 'muted' };
+
+const HEAD = new RegExp(`^(${[...HEAD_FIELDS, ...Object.keys(FORMER_FIELDS)].join('|')})\\s*:\\s*(.*)$`, 'i');
 const MINUTES = /^(?:minutes\s*:\s*)?(\d+)\s*(?:min|minutes?)?$/i;
 const PHASE = new RegExp(`^#*\\s*(${PHASES.join('|')})\\s*:?$`, 'i');
 const ROUNDS = /^(\d+)\s*(?:rounds?|x rounds?|times)\b\s*,?\s*(.*?):?$/i;
 const BREAK = /^break\s+(\d+)\s*(?:s|sec|seconds)?$/i;
-const LOOK = /^look again\s*:\s*(.+)$/i;
+const LOOK = /^(?:recheck|look again)\s*:\s*(.+)$/i;
 const NOTE = /^note\s*:\s*(.*)$/i;
+
+const fieldOf = (name: string): HeadField => FORMER_FIELDS[name] ?? (name as HeadField);
 
 /** Reads one line. @param isFirst a first line that is nothing else is the title */
 export function readLine(line: string, isFirst: boolean): TextLine {
@@ -45,7 +50,7 @@ export function readLine(line: string, isFirst: boolean): TextLine {
     const value = head[2] ?? '';
     return {
       kind: 'head',
-      field: head[1].toLowerCase() as HeadField,
+      field: fieldOf(head[1].toLowerCase()),
       value,
       column: column + text.length - value.length,
     };

@@ -46,8 +46,8 @@ function headOf({ title, purpose, budgetMin, methodId, pacing, tests = [], mutes
     ...(methodId === undefined ? [] : [`method: ${methodName(method(methodId), methodId)}`]),
     ...(purpose === '' ? [] : [`purpose: ${oneLine(purpose)}`]),
     ...(same(pacing, USUAL_PACING) ? [] : [`pacing: ${pacingWords(pacing)}`]),
-    ...(tests.length > 0 ? [`measured: ${tests.join(', ')}`] : []),
-    ...mutes.map(({ check, reason }) => `unheeded: ${check}, ${oneLine(reason)}`),
+    ...(tests.length > 0 ? [`tested: ${tests.join(', ')}`] : []),
+    ...mutes.map(({ check, reason }) => `muted: ${check}, ${oneLine(reason)}`),
   ];
 }
 
@@ -71,7 +71,7 @@ function linesOf(block: Block, writing: Writing): string[] {
   return [
     ...(breakS === undefined ? [] : [`break ${breakS} s`]),
     `${nameOf(movement, writing.shelf)}, ${levelName(movement, level)}: ${printDose(block.dose, usualWay(movement))}`,
-    ...(lookAgain ? [`  look again: ${lookAgain.join(', ')}`] : []),
+    ...(lookAgain ? [`  recheck: ${lookAgain.join(', ')}`] : []),
     ...(note === undefined ? [] : [`  note: ${oneLine(note)}`]),
   ];
 }

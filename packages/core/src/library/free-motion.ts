@@ -315,7 +315,7 @@ export const FREE_MOTION: readonly Movement[] = [
     ],
     cues: ['Loose grip', 'Elbows heavy'],
     faults: ['One hand pulls the other past its range', 'Grip tightens'],
-    cautions: [avoid('Take off rings; leave this out with split skin.', 'skin-splits')],
+    cautions: [avoid('Remove rings; leave this out with split skin.', 'skin-splits')],
     trains: ['wrist flexors', 'wrist extensors', 'radial deviators', 'ulnar deviators'],
     motions: ['wrist flexion', 'wrist extension', 'radial deviation', 'ulnar deviation'],
     sides: ['together'],

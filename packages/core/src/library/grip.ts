@@ -496,7 +496,7 @@ export const GRIP: readonly Movement[] = [
     purpose: 'The hand opens against a band with the arm low, in front and overhead.',
     climbs: 'effort',
     howTo: ['Band around all five fingertips.', 'Arm as the level says; turn the forearm every ten.', 'Open wide, close slowly.'],
-    cues: ['Wide every time', 'Shoulder low', 'Turn the forearm, then go on'],
+    cues: ['Wide every time', 'Shoulder low', 'Turn the forearm, then continue'],
     faults: ['Openings get smaller', 'Shoulder creeps up', 'Snapping shut'],
     cautions: [caution('Light band only.', 'arthritis', 'skin-splits'), caution('Arms no higher than is easy.', 'blood-pressure')],
     trains: ['finger extensors', 'hand intrinsics', 'thumb muscles'],

@@ -138,7 +138,7 @@ export const NEIGHBOURS: readonly Movement[] = [
     climbs: 'effort',
     howTo: [
       'Place an object on the open palm.',
-      'Lead it inward under the arm, out, and over the head without dropping it.',
+      'Guide it inward under the arm, out, and over the head without dropping it.',
       'Return the same way.',
     ],
     cues: ['The palm faces up all the way', 'The knees help'],

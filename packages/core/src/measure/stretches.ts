@@ -17,7 +17,7 @@ const CLOCK_STEP = working(
   'Clock step',
   10,
   's',
-  'longer than any gap within a trial; a clock that was set anew steps by minutes',
+  'longer than any gap within a trial; a clock that is reset jumps by minutes',
   [5, 60],
 );
 /** Faster than this nothing of a hand changes. */

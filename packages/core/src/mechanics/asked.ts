@@ -56,7 +56,7 @@ export const TO_AND_FRO = working(
   'Free motion to and fro',
   0.4,
   'of its peak, on average',
-  'each of two opposites works for half of the way, as half a sine does, and brakes a little on the other',
+  'each opposite works half of the way, as half a sine does, and brakes a little on the other',
   [0.3, 0.5],
 );
 /** Pushing against a stretch. */

@@ -41,7 +41,7 @@ const ERROR = {
     'hold times of one person differ by a third from day to day, which the endurance law halves',
     [0.1, 0.2],
   ),
-  rated: working('Error of a rated set', 0.3, 'log-sd', 'ratings of exertion differ by two steps between people', [0.2, 0.4]),
+  rated: working('Error of a rated set', 0.3, 'log-sd', 'ratings of effort differ by two steps between people', [0.2, 0.4]),
   'broken off': working('Error of a set broken off', 0.35, 'log-sd', 'it may have ended for other reasons', [0.25, 0.45]),
 } as const;
 /** Ratings of one person lean one way: many of them never say more than this. */
@@ -183,7 +183,7 @@ export function updated(belief: Belief, evidence: readonly Evidence[], today: st
   };
 }
 
-const AT_ODDS = working('Things seen that do not fit together', 2.5, 'standard deviations', 'by chance one pair in eighty', [2, 3]);
+const AT_ODDS = working('Results that do not fit together', 2.5, 'standard deviations', 'by chance one pair in eighty', [2, 3]);
 
 /**
  * What was seen of a hand and does not fit the rest of what was seen: a maximum below what was lifted the day before. Both are kept.

@@ -77,7 +77,7 @@ const HAND_OWN = working(
 const UNKNOWN_BODY = working(
   'Spread by what is not on record',
   0.1,
-  'log-sd for each of stature, mass, age',
+  'log-sd for each of height, weight, age',
   'body mass within a sex spreads by a sixth',
   [0.05, 0.15],
 );

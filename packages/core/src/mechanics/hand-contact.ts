@@ -56,7 +56,7 @@ const THUMB_AHEAD = working(
   'the thumb’s tip stands under the web, the fingers’ tips beyond the knuckles',
   [0.3, 0.6],
 );
-const BALL_SLOPE = working('Slope of a hand over a ball', 40, '°', 'the palm lies on the ball’s shoulder', [30, 50]);
+const BALL_SLOPE = working('Slope of a hand over a ball', 40, '°', 'the palm rests against the side of the ball', [30, 50]);
 /** How high a ball brings it. */
 export const BALL_HEIGHT_M = working('Height of a ball under the hand', 0.12, 'm', 'a soft ball that gives', [0.08, 0.18]).value;
 const RAISED_ON_PADS = working('Raised palm: most on the pads', 0.5, 'of the hand’s load', 'the knuckle line keeps the rest', [0.35, 0.65]);

@@ -144,7 +144,7 @@ function reactions(posture: SupportPosture, joints: Joints, masses: readonly Mas
     // The wall behind pushes along the floor and carries no weight; the floor under the hands takes all of it and pushes back.
     const heightM = contact.y - pressure.y;
     if (!(heightM > LEAST_UP_A_WALL_M)) {
-      throw new PostureError('supportHeightM', 'The feet must be on the wall above the hands; at hand height nothing holds them.');
+      throw new PostureError('supportHeightM', 'The feet must be on the wall above the hands; level with the hands, they have no support.');
     }
     const push = (weight * (pressure.x - centre.x)) / heightM;
     if (!(push >= 0)) {

@@ -27,12 +27,12 @@ export interface Segments extends Readonly<Record<SegmentName, Segment>> {
 const ANKLE_HEIGHT = published(
   'Ankle height',
   0.039,
-  'of stature',
+  'of height',
   'Drillis & Contini 1966, in Winter, Biomechanics and Motor Control of Human Movement',
 );
 const ANKLE_ON_FOOT = working('Ankle along the foot', 0.25, 'of foot length from the heel', 'a bare foot', [0.22, 0.28]);
 const BALL_ON_FOOT = working('Ball of the foot', 0.72, 'of foot length from the heel', 'a bare foot', [0.68, 0.76]);
-const KNEEL_HEIGHT = working('Knee above the floor when kneeling', 0.028, 'of stature', 'half the depth of a knee, on a mat', [0.02, 0.04]);
+const KNEEL_HEIGHT = working('Knee above the floor when kneeling', 0.028, 'of height', 'half the depth of a knee, on a mat', [0.02, 0.04]);
 
 /** Scales the segment table to a body: lengths by stature, masses by body mass (the printed fractions are rounded; together they are the whole body). */
 export function segmentsOf(body: Body): Segments {

@@ -150,7 +150,7 @@ export const CHANGE_WITHIN_PLACE_S = working('Change within a place', 3, 's', 'f
 /** Seconds to another place. */
 export const CHANGE_OF_PLACE_S = working('Change of place', 10, 's', 'from timing a class', [6, 15]).value;
 /** Fetching what has not been used yet; from then on it is at hand. */
-export const FETCH_EQUIPMENT_S = working('Fetching something', 5, 's', 'from timing a class, things laid out', [3, 10]).value;
+export const FETCH_EQUIPMENT_S = working('Getting equipment', 5, 's', 'from timing a class, equipment laid out', [3, 10]).value;
 /** Between two repetitions that are each held: letting go, and taking hold again. */
 export const PAUSE_AFTER_HOLD_S = working('Pause after a hold', 2, 's', 'letting go and taking hold again', [1, 4]).value;
 

@@ -26,9 +26,9 @@ export const CAUTIONS = {
     ...adviceFor('Numbness or tingling, especially at night', 'no loading until a doctor or hand therapist has checked it.'),
   },
   'dropping-things': {
-    label: 'Dropping things',
+    label: 'Dropping objects',
     rule: 'refer',
-    ...adviceFor('Things slip out of the hand', 'no loading until a doctor or hand therapist has checked it.'),
+    ...adviceFor('Objects slip out of the hand', 'no loading until a doctor or hand therapist has checked it.'),
   },
   'recent-injury': {
     label: 'Surgery or fracture',

@@ -52,7 +52,7 @@ export const CONDITION_IDS = Object.keys(CONDITIONS) as Condition[];
 /** Signs after which nothing is loaded until somebody has looked at them, beside those that stop at once. */
 export const REFERRAL_SIGNS = {
   'night-tingling': 'Numbness or tingling, especially at night',
-  'dropping-things': 'Things slip out of the hand',
+  'dropping-things': 'Objects slip out of the hand',
   'rest-pain': 'Pain at rest or at night',
   'growing-pain': 'Pain that has grown over the last week',
 } as const;

@@ -31,7 +31,7 @@ export class CalendarController {
   }
 
   @Put('athletes/:id/calendar')
-  @ApiOperation({ summary: 'Gives an athlete’s calendar a private address, told this once; the one before ends.' })
+  @ApiOperation({ summary: 'Creates a private calendar address for an athlete, shown only once. The previous address stops working.' })
   make(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<CalendarLink> {
     return this.calendars.makeLink(scope, id);
   }
@@ -44,7 +44,7 @@ export class CalendarController {
 
   @Public()
   @Get('calendars/:file')
-  @ApiOperation({ summary: 'What a private address stands for: an athlete’s sessions as iCalendar.' })
+  @ApiOperation({ summary: 'The calendar behind a private address: an athlete’s sessions as iCalendar.' })
   async followed(@Param() { file }: CalendarAddress, @Res() reply: FastifyReply): Promise<void> {
     await send(reply, await this.calendars.behind(file.replace(/\.ics$/, '')), 'sessions.ics');
   }

@@ -54,7 +54,7 @@ export class AnswerCallsService {
       const same = answers.find((answer) => answer.id === id);
       if (same) return sameAnswer(same, athleteId, input);
       if (openCalls([call], answers).length === 0)
-        throw conflict('This was answered already, perhaps on another device: look at what is proposed now.');
+        throw conflict('This suggestion was already answered, perhaps on another device. Check the current suggestions.');
       if (athlete.evidenceRevision !== evidenceRevision) throw conflict(CHANGED);
       const row = {
         id,
@@ -101,22 +101,24 @@ export class AnswerCallsService {
 }
 
 const WHY_LENGTH = 1000;
-const CHANGED = 'What this call rests on has changed since: look at what is proposed now.';
+const CHANGED = 'This suggestion is out of date because its data has changed. Check the current suggestions.';
 
 function sameAnswer(known: CallAnswerRow, athleteId: string, { key, answer }: CallAnswerInput): AnsweredCall {
   if (known.athleteId === athleteId && known.key === key && (known.answer === answer || known.answer === 'taken back')) {
     return answered(known);
   }
-  throw conflict('Another answer is recorded under this id: use a new id.');
+  throw conflict('Another answer is stored under this id. Use a new id.');
 }
 
 /** The option that was chosen; null where it was declined. @throws 422 */
 function chosen(call: Call, { answer, optionId, reason = '' }: CallAnswerInput): CallOption | null {
   if (answer === 'declined') {
     if (!mayDecline(call)) {
-      throw invalid([{ pointer: '/answer', message: 'A referral is not declined: record who cleared it, or that they know whom to see.' }]);
+      throw invalid([
+        { pointer: '/answer', message: 'A referral can’t be dismissed. Record who cleared it, or that the athlete knows whom to see.' },
+      ]);
     }
-    if (reason.trim() === '') throw invalid([{ pointer: '/reason', message: 'is needed: what speaks against it?' }]);
+    if (reason.trim() === '') throw invalid([{ pointer: '/reason', message: 'is needed: why are you dismissing it?' }]);
     return null;
   }
   const option = optionId === undefined ? call.options[0] : call.options.find(({ id }) => id === optionId);
@@ -128,8 +130,8 @@ function chosen(call: Call, { answer, optionId, reason = '' }: CallAnswerInput):
 /** The option with the dose that was typed, where one was. @throws 422 */
 function withDose(option: CallOption | null, { answer, dose }: CallAnswerInput, lookup: MovementLookup): CallOption | null {
   if (dose === undefined) return option;
-  if (answer !== 'changed') throw invalid([{ pointer: '/answer', message: 'is “changed” where a dose is typed' }]);
-  if (!option?.typed) throw invalid([{ pointer: '/dose', message: 'is nothing that this option changes' }]);
+  if (answer !== 'changed') throw invalid([{ pointer: '/answer', message: 'is “changed” if a dose is typed' }]);
+  if (!option?.typed) throw invalid([{ pointer: '/dose', message: 'is not something this option changes' }]);
   const faults = checkTyped(option.typed, dose, lookup);
   if (faults.length > 0) throw invalid(faults);
   return withTypedDose(option, dose, lookup);

@@ -23,27 +23,27 @@ export class CallsController {
   ) {}
 
   @Get('calls')
-  @ApiOperation({ summary: 'What waits for an answer, over all athletes, the gravest first; ask again while toLookAt is more than 0.' })
+  @ApiOperation({ summary: 'Open suggestions for all athletes, most urgent first. Ask again while toLookAt is above 0.' })
   ofStudio(@Studio() scope: StudioScope): Promise<StudioCalls> {
     return this.calls.ofStudio(scope);
   }
 
   @Get('athletes/:id/calls')
-  @ApiOperation({ summary: 'What waits for an answer of one athlete, and what was answered.' })
+  @ApiOperation({ summary: 'Open suggestions for one athlete, and those already answered.' })
   ofAthlete(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<CallsOfAthlete> {
     return this.calls.ofAthlete(scope, id);
   }
 
   @Put('athletes/:id/calls/:answerId')
   @ApiOperation({
-    summary: 'Answers a call: accepted, accepted otherwise, or declined with a reason. What is accepted changes the programme.',
+    summary: 'Answers a suggestion: accepted, accepted with changes, or dismissed with a reason. Accepting changes the programme.',
   })
   answer(@Studio() scope: StudioScope, @Param() { id, answerId }: CallAnswerAddress, @Body() body: CallAnswerInput): Promise<AnsweredCall> {
     return this.answers.answer(scope, id, answerId, body);
   }
 
   @Put('athletes/:id/calls/:answerId/taken-back')
-  @ApiOperation({ summary: 'Takes an answer back, with what it changed.' })
+  @ApiOperation({ summary: 'Undoes an answer and what it changed.' })
   takeBack(
     @Studio() scope: StudioScope,
     @Param() { id, answerId }: CallAnswerAddress,

@@ -11,7 +11,7 @@ export class ClassController {
   constructor(private readonly classes: ClassService) {}
 
   @Get()
-  @ApiOperation({ summary: 'All athletes with their latest readings, sorted by who needs a look, and why.' })
+  @ApiOperation({ summary: 'All athletes with their latest readings, most urgent first, with reasons.' })
   table(@Studio() scope: StudioScope): Promise<ClassRow[]> {
     return this.classes.table(scope);
   }

@@ -18,8 +18,7 @@ export class ComposeController {
   @Post()
   @HttpCode(200)
   @ApiOperation({
-    summary:
-      'A sequence for a goal and its minutes, with its reasons, what binds, and how near it is to the best; or the least to give up.',
+    summary: 'Generates a sequence for a goal and a time, with its reasons, limits and distance from the best possible.',
   })
   @ApiOkResponse({ schema: { type: 'object', example: COMPOSE_ANSWERED } })
   compose(@Studio() scope: StudioScope, @Body() body: ComposeQuestion): Promise<ComposeAnswer> {
@@ -28,7 +27,7 @@ export class ComposeController {
 
   @Post('swap')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Five other movements for a block, by what changes; none raises a finding.' })
+  @ApiOperation({ summary: 'Five other movements for a block, each with what changes. None raises a finding.' })
   swap(@Studio() scope: StudioScope, @Body() body: SwapQuestion): Promise<SwapAnswer> {
     return this.composer.swaps(scope, body);
   }

@@ -29,7 +29,7 @@ export class ComposeService {
   /** @throws 422 for a block that the sequence does not have */
   async swaps(scope: StudioScope, { blockId, ...question }: SwapQuestion): Promise<SwapAnswer> {
     if (!question.from.blocks.some(({ id }) => id === blockId)) {
-      throw invalid([{ pointer: '/blockId', message: 'names no block of the sequence' }]);
+      throw invalid([{ pointer: '/blockId', message: 'must be a block of the sequence' }]);
     }
     return this.work.run('answerSwap', { work: await this.workOf(scope, question), blockId });
   }

@@ -137,7 +137,7 @@ export async function migrate(served: DataSource, then: () => Promise<void> = as
   try {
     const asked = 'SELECT GET_LOCK(?, ?) AS got';
     const [row] = (await runner.query(asked, [MIGRATION_LOCK, LOCK_WAIT_S])) as { got: unknown }[];
-    if (Number(row?.got) !== 1) throw new Error(`Another instance has been migrating for over ${LOCK_WAIT_S} s.`);
+    if (Number(row?.got) !== 1) throw new Error(`Another instance has been migrating for more than ${LOCK_WAIT_S} s.`);
     await source.runMigrations({ transaction: 'each' });
     await refreshDerived(source);
     await then();

@@ -24,7 +24,7 @@ export class EffortController {
   @Post('timeline')
   @HttpCode(200)
   @ApiOperation({
-    summary: 'A sequence compiled to its timeline, with what it leaves of every muscle group’s capacity.',
+    summary: 'Compiles a sequence to its timeline, with the capacity each muscle group has left.',
   })
   @ApiOkResponse({ schema: { type: 'object', example: EFFORT_EXAMPLE.timeline } })
   timeline(@Studio() scope: StudioScope, @Body() body: EffortQuestion): Promise<EffortTimelineAnswer> {
@@ -35,7 +35,7 @@ export class EffortController {
   @Post('session')
   @HttpCode(200)
   @ApiOperation({
-    summary: 'What a sequence does: fatigue, accounts, balance, coverage, and what the checks say.',
+    summary: 'What a sequence does: fatigue, totals, balance, coverage and check results.',
   })
   @ApiOkResponse({ schema: { type: 'object', example: EFFORT_EXAMPLE.session } })
   session(@Studio() scope: StudioScope, @Body() body: EffortQuestion): Promise<EffortSessionAnswer> {
@@ -44,7 +44,7 @@ export class EffortController {
 
   @Post('offers')
   @HttpCode(200)
-  @ApiOperation({ summary: 'What would answer one finding without raising another as grave, the gentlest first.' })
+  @ApiOperation({ summary: 'Fixes for one finding that raise none as serious, gentlest first.' })
   offers(@Studio() scope: StudioScope, @Body() body: OffersQuestion): Promise<OffersAnswer> {
     return this.effort.offers(scope, body);
   }

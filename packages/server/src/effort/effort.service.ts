@@ -52,7 +52,7 @@ export class EffortService {
     const { view } = await this.view(scope, question);
     const findings = findingsOf(view);
     const finding = findings.find((each) => each.check.id === check && same(each.blockIds, blockIds));
-    if (!finding) throw invalid([{ pointer: '/check', message: 'does not speak of these blocks in this sequence' }]);
+    if (!finding) throw invalid([{ pointer: '/check', message: 'finds nothing in these blocks of this sequence' }]);
     const offers = await answered(offersStepwise(view, finding, findings));
     return { offers: offers.map(({ label, edits }) => ({ label, edits: [...edits] })) };
   }

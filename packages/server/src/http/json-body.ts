@@ -39,7 +39,7 @@ function parsed(text: string, mostFields: number): unknown {
   try {
     return JSON.parse(text);
   } catch {
-    throw plain(400, 'This is not valid JSON. Send a JSON document with content-type application/json.');
+    throw plain(400, 'This isn’t valid JSON. Send a JSON document with content-type application/json.');
   }
 }
 

@@ -11,8 +11,8 @@ export function openApi(app: INestApplication): OpenAPIObject {
   const outline = new DocumentBuilder()
     .setTitle('Clay Pot')
     .setDescription(
-      'Errors are RFC 9457 problem documents with a stable `type`, JSON pointers to the fields, and a sentence to act on. ' +
-        'Ids are UUIDs version 7 made by the sender; creating with PUT may be repeated. Replacing needs If-Match.',
+      'Errors are RFC 9457 problem documents with a stable `type`, JSON pointers to the fields, and a clear next step. ' +
+        'The sender creates ids as UUID version 7, so creating with PUT may be repeated. Replacing needs If-Match.',
     )
     .setVersion('1')
     .addCookieAuth('claypot')

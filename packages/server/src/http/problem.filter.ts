@@ -20,17 +20,16 @@ export class ProblemFilter implements ExceptionFilter {
     const told = status === undefined ? undefined : refusal(status, error, request);
     if (told) return told;
     this.log.error({ requestId: request.id, error: error instanceof Error ? error.stack : String(error) });
-    if (tookTooLong(error))
-      return plain(503, 'The database took too long to answer. Nothing of this request was stored. Try again in a minute.');
+    if (tookTooLong(error)) return plain(503, 'The database took too long to answer. This request was not stored. Try again in a minute.');
     if (status === 503) return plain(503, 'Not ready: the database does not answer.');
-    return plain(500, 'Something went wrong on the server. Nothing of this request was stored. Try again.');
+    return plain(500, 'Something went wrong on the server. This request was not stored. Try again.');
   }
 }
 
 /** Answers what the framework refuses before any route is found: an address that is none. */
 export function answerFrameworkError(error: Error, request: FastifyRequest, reply: FastifyReply): void {
   const status = statusOf(error) ?? 400;
-  const what = 'This address cannot be read: check its % signs and its length.';
+  const what = 'This address can’t be read: check its % signs and its length.';
   answer(plain(status < 500 ? status : 400, what), request, reply);
 }
 
@@ -48,8 +47,8 @@ function statusOf(error: unknown): number | undefined {
 
 /** What was refused for the asker's part; undefined where the fault is ours. */
 function refusal(status: number, error: unknown, request: FastifyRequest): ProblemError | undefined {
-  if (status === 404) return plain(404, `There is nothing at ${request.url.split('?')[0]}.`);
-  if (status === 413) return plain(413, 'The request is too large: at most 1 MiB is taken.');
+  if (status === 404) return plain(404, `Nothing found at ${request.url.split('?')[0]}.`);
+  if (status === 413) return plain(413, 'The request is too large; the maximum is 1 MiB.');
   if (status === 415) return plain(415, 'Send JSON with content-type application/json.');
   return status < 500 ? plain(status, (error as Error).message) : undefined;
 }

@@ -29,8 +29,8 @@ export const invalid = (faults: readonly (Fault & Partial<FieldErrors[number]>)[
   const errors = faults.map(({ label: _label, ...error }) => error);
   const first = errors[0];
   const more = errors.length > 1 ? ` (and ${errors.length - 1} more)` : '';
-  const detail = first ? `${first.pointer || 'The request'}: ${first.message}${more}` : 'The request is not valid.';
-  return new ProblemError(problem('invalid', 422, 'Something in it is not valid', detail, { errors }));
+  const detail = first ? `${first.pointer || 'The request'}: ${first.message}${more}` : 'The request isn’t valid.';
+  return new ProblemError(problem('invalid', 422, 'Some values aren’t valid', detail, { errors }));
 };
 
 /** A file that cannot be read, place by place. */
@@ -39,8 +39,8 @@ export const brokenFile = (errors: FieldErrors) =>
     problem(
       'broken-file',
       422,
-      'The file cannot be imported',
-      `Nothing was stored. ${counted(errors.length, 'place needs', 'places need')} attention.`,
+      'The file can’t be imported',
+      `Not imported. ${counted(errors.length, 'place needs', 'places need')} attention.`,
       { errors },
     ),
   );
@@ -48,39 +48,38 @@ export const brokenFile = (errors: FieldErrors) =>
 /** A text that cannot be read, place by place, with the names that come nearest. */
 export const brokenText = (errors: FieldErrors) =>
   new ProblemError(
-    problem('broken-text', 422, 'The text cannot be read', `${counted(errors.length, 'place needs', 'places need')} attention.`, {
+    problem('broken-text', 422, 'The text can’t be read', `${counted(errors.length, 'place needs', 'places need')} attention.`, {
       errors,
     }),
   );
 
 /** Nobody is signed in. */
 export const signInNeeded = () =>
-  new ProblemError(problem('sign-in-needed', 401, 'Sign in first', 'You are signed out. Sign in to go on.'));
+  new ProblemError(problem('sign-in-needed', 401, 'Sign in first', 'You are signed out. Sign in to continue.'));
 
 /** Wrong password and unknown user, told alike. */
-export const wrongSignIn = () =>
-  new ProblemError(problem('wrong-sign-in', 401, 'Sign-in failed', 'E-mail address and password do not belong together.'));
+export const wrongSignIn = () => new ProblemError(problem('wrong-sign-in', 401, 'Sign-in failed', 'Wrong e-mail address or password.'));
 
 /** Too many failures in a row; with the seconds to wait. */
 export const tooManyTries = (waitS: number) =>
-  new ProblemError(problem('too-many-tries', 429, 'Too many tries', `Wait ${Math.ceil(waitS / 60)} min before you try again.`), {
+  new ProblemError(problem('too-many-tries', 429, 'Too many attempts', `Wait ${Math.ceil(waitS / 60)} min before you try again.`), {
     'retry-after': String(waitS),
   });
 
 /** A write from another site’s page. */
 export const foreignOrigin = () =>
-  new ProblemError(problem('foreign-origin', 403, 'Refused', 'Changes are taken from this site’s own pages only.'));
+  new ProblemError(problem('foreign-origin', 403, 'Refused', 'Changes are only accepted from this site’s own pages.'));
 
 /** Another version was stored meanwhile; with what differs. */
 export const staleEdit = (extension: Record<string, unknown>, etag: string) =>
-  new ProblemError(problem('stale-edit', 412, 'Changed elsewhere', 'It was changed elsewhere since you opened it.', extension), { etag });
+  new ProblemError(problem('stale-edit', 412, 'Changed elsewhere', 'Someone changed it since you opened it.', extension), { etag });
 
 /** A write that does not say which version it was made from. */
 export const versionNeeded = () =>
-  new ProblemError(problem('version-needed', 428, 'Version needed', 'It exists already: send If-Match with the version you edited.'));
+  new ProblemError(problem('version-needed', 428, 'Version needed', 'It already exists. Send If-Match with the version you edited.'));
 
 /** Not possible as things stand, though the request is sound. */
-export const conflict = (detail: string) => new ProblemError(problem('conflict', 409, 'Not possible as it stands', detail));
+export const conflict = (detail: string) => new ProblemError(problem('conflict', 409, 'Not possible right now', detail));
 
 /** Whatever has no kind of its own. */
 export const plain = (status: number, detail: string) =>

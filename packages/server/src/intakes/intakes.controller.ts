@@ -16,7 +16,7 @@ export class IntakesController {
   }
 
   @Put(':intakeId')
-  @ApiOperation({ summary: 'Records answers with their day; what follows from them stands in the athlete’s record.' })
+  @ApiOperation({ summary: 'Stores check-in answers with their day and updates the athlete’s restrictions.' })
   add(@Studio() scope: StudioScope, @Param() { id, intakeId }: IntakeAddress, @Body() body: IntakeInput): Promise<IntakeKept> {
     return this.intakes.add(scope, id, intakeId, body);
   }

@@ -42,7 +42,7 @@ export class IntakesService {
       if (!isNew) {
         const there = await held.of(IntakeRow).get(id, 'intake');
         if (there.athleteId !== athleteId || !same(there.answers, answers)) {
-          throw conflict('Other answers are recorded under this id: use a new id.');
+          throw conflict('Other answers are stored under this id. Use a new id.');
         }
         return { intake, screening, athlete: athleteView(before) };
       }

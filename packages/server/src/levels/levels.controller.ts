@@ -12,8 +12,7 @@ export class LevelsController {
 
   @Get()
   @ApiOperation({
-    summary:
-      'Where each hand stands on the ladder of each movement of the last twelve weeks: gate, streak, what comes next, and the sessions that it rests on.',
+    summary: 'Each hand’s level for every movement of the last twelve weeks: gate, streak, next step and the sessions behind it.',
   })
   list(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<LevelItem[]> {
     return this.levels.of(scope, id);

@@ -24,7 +24,7 @@ export class MeasureController {
   @Post('trace')
   @HttpCode(200)
   @ApiOperation({
-    summary: 'Onset, peak, plateau, rate of rise and steadiness of one effort of a force gauge, and what was wrong with the signal.',
+    summary: 'Onset, peak, plateau, rate of rise and steadiness of one effort, with any faults in the signal.',
   })
   @ApiOkResponse(answered(EXAMPLES.trace.answer))
   trace(@Body() body: TraceQuestion): Promise<TraceAnswer> {
@@ -34,7 +34,7 @@ export class MeasureController {
   @Examples(TrendQuestion, EXAMPLES.trend.questions)
   @Post('trend')
   @HttpCode(200)
-  @ApiOperation({ summary: 'The slope of readings a week with its interval, and when a goal is met or why not.' })
+  @ApiOperation({ summary: 'The weekly slope of readings with its interval, and when a goal will be reached, or why not.' })
   @ApiOkResponse(answered(EXAMPLES.trend.answer))
   trend(@Body() body: TrendQuestion): Promise<TrendAnswer> {
     return this.work.run('answerTrend', body);
@@ -43,7 +43,7 @@ export class MeasureController {
   @Examples(CriticalForceQuestion, EXAMPLES.criticalForce.questions)
   @Post('critical-force')
   @HttpCode(200)
-  @ApiOperation({ summary: 'The force that can be kept up, and the impulse above it, from an all-out test.' })
+  @ApiOperation({ summary: 'Critical force, and the impulse above it, from an all-out test.' })
   @ApiOkResponse(answered(EXAMPLES.criticalForce.answer))
   criticalForce(@Body() body: CriticalForceQuestion): CriticalForceAnswer {
     return answerCriticalForce(body);

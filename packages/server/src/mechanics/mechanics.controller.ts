@@ -15,7 +15,7 @@ export class MechanicsController {
   @Examples(PostureQuestion, EXAMPLES.posture.questions)
   @Post('posture')
   @HttpCode(200)
-  @ApiOperation({ summary: 'What a posture on the hands asks of each hand: load, wrist angle, moment, effort.' })
+  @ApiOperation({ summary: 'What a posture on the hands demands of each hand: load, wrist angle, torque, effort.' })
   @ApiOkResponse({ schema: { type: 'object', example: EXAMPLES.posture.answer } })
   posture(@Studio() scope: StudioScope, @Body() body: PostureQuestion): Promise<PostureAnswer> {
     return this.mechanics.posture(scope, body);
@@ -25,7 +25,7 @@ export class MechanicsController {
   @Post('solve')
   @HttpCode(200)
   @ApiOperation({
-    summary: 'The value of one field of a posture at which a hand bears, bends or works as much as wanted.',
+    summary: 'Solves one value of a posture for a wanted load, angle or effort.',
   })
   @ApiOkResponse({ schema: { type: 'object', example: EXAMPLES.solve.answer } })
   solve(@Studio() scope: StudioScope, @Body() body: SolveQuestion): Promise<SolveAnswer> {

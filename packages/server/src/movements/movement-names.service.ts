@@ -29,7 +29,7 @@ export class MovementNamesService {
     try {
       if ((await names.update({ movementId }, { name: own.name })) === 0) await names.insert({ id: uuid(), ...own }, 'name');
     } catch (error) {
-      throw error instanceof TakenError ? conflict('Somebody is naming a movement just so right now: look again.') : error;
+      throw error instanceof TakenError ? conflict('Someone is using this name right now. Check the list again.') : error;
     }
     return own;
   }

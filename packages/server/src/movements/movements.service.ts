@@ -81,7 +81,7 @@ async function keepUses(
   const uses = [...sequences.map(({ document }) => document), ...(await plansWith(scope, before.id))];
   const blocks = uses.flatMap((use) => use.blocks).filter(({ movementId }) => movementId === before.id);
   const gone = before.ladder.filter(({ id }) => !findLevel(after, id)).find(({ id }) => blocks.some(({ levelId }) => levelId === id));
-  if (gone) throw conflict(`The level “${gone.name}” is used in sequences or records: keep it in the ladder.`);
+  if (gone) throw conflict(`The level “${gone.name}” is used in sequences or records, so it can’t be removed.`);
   for (const use of uses) {
     const [fault] = checkSequence(use, lookups.after);
     if (!fault || checkSequence(use, lookups.before).length) continue;

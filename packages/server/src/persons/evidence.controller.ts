@@ -13,8 +13,7 @@ export class EvidenceController {
 
   @Get()
   @ApiOperation({
-    summary:
-      'What holds, all-out tests, and rated, failed and broken-off sets of the last months tell of an athlete’s maxima, beside maxima that were tested.',
+    summary: 'Evidence for an athlete’s maxima from the last months: tests, holds, all-out tests and rated or failed sets.',
   })
   list(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<Evidence[]> {
     return this.persons.setsTell(scope, id);

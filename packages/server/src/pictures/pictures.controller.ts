@@ -23,14 +23,14 @@ export class PicturesController {
   }
 
   @Put(':pictureId')
-  @ApiOperation({ summary: 'Keeps a picture on purpose, with who agreed to it.' })
+  @ApiOperation({ summary: 'Stores a picture, with who agreed to it.' })
   add(@Studio() scope: StudioScope, @Param() { id, pictureId }: PictureAddress, @Body() body: PictureInput): Promise<StoredPicture> {
     return this.pictures.add(scope, id, pictureId, body);
   }
 
   @Delete(':pictureId')
   @HttpCode(204)
-  @ApiOperation({ summary: 'Consent is taken back: the picture is gone.' })
+  @ApiOperation({ summary: 'Withdraws consent and deletes the picture.' })
   remove(@Studio() scope: StudioScope, @Param() { id, pictureId }: PictureAddress): Promise<void> {
     return this.pictures.remove(scope, id, pictureId);
   }

@@ -35,7 +35,7 @@ export class PicturesService {
     if (!isNew) {
       const there = await scope.of(PictureRow).get(id, 'picture');
       if (there.athleteId !== athleteId || !(await this.bytes(scope, athleteId, id)).equals(jpeg)) {
-        throw conflict('Another picture is kept under this id: use a new id.');
+        throw conflict('Another picture is stored under this id. Use a new id.');
       }
     }
     return picture;

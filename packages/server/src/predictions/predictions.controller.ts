@@ -12,8 +12,7 @@ export class PredictionsController {
 
   @Get()
   @ApiOperation({
-    summary:
-      'Of each block of the last twelve weeks: the exertion and the chance of carrying it to its end that were to be expected by what was known the day before, beside what came.',
+    summary: 'For each block of the last twelve weeks: predicted effort (RPE) and chance of completion, next to the results.',
   })
   get(@Studio() scope: StudioScope, @Param() { id }: ById): Promise<PredictionsAnswer> {
     return this.predictions.of(scope, id);

@@ -21,7 +21,7 @@ import { sendFile } from '../http/file-name.js';
 import { ProgrammeFilesService } from './programme-files.service.js';
 import { ProgrammesService } from './programmes.service.js';
 
-const EXAMPLES = { two: { summary: 'Two weeks for somebody without a record', value: EVALUATE_EXAMPLE } };
+const EXAMPLES = { two: { summary: 'Two weeks for an athlete without a record', value: EVALUATE_EXAMPLE } };
 
 /** Sequences over weeks: kept, and computed. */
 @Controller('programmes')
@@ -77,7 +77,7 @@ export class ProgrammesController {
 
   @Post('import')
   @ApiOperation({
-    summary: 'Stores the programme of a file for an athlete, its sequences as new ones; or nothing at all.',
+    summary: 'Stores the programme of a file for an athlete, its sequences as new ones, completely or not at all.',
   })
   async import(
     @Studio() scope: StudioScope,
@@ -90,7 +90,7 @@ export class ProgrammesController {
   @Examples(EvaluateQuestion, EXAMPLES)
   @Post('evaluate')
   @HttpCode(200)
-  @ApiOperation({ summary: 'A programme’s weeks with their loads, and what the rules say of them. Nothing is stored.' })
+  @ApiOperation({ summary: 'A programme’s weeks with their loads and check results. Does not store anything.' })
   @ApiOkResponse({ schema: { type: 'object', example: EVALUATE_ANSWERED } })
   evaluate(@Studio() scope: StudioScope, @Body() body: EvaluateQuestion): Promise<EvaluateAnswer> {
     return this.evaluation.evaluate(scope, body);

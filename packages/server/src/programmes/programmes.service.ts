@@ -83,7 +83,7 @@ export class ProgrammesService {
   private async checkAthlete(scope: StudioScope, id: string, athleteId: string): Promise<void> {
     const before = await scope.of(ProgrammeRow).get(id, 'programme');
     if (before.athleteId === athleteId) return;
-    throw invalid([{ pointer: '/athleteId', message: 'A programme stays with its athlete: make a copy for somebody else.' }]);
+    throw invalid([{ pointer: '/athleteId', message: 'A programme stays with its athlete. Make a copy for someone else.' }]);
   }
 
   /** Takes it off the list, or puts it back. */
@@ -101,7 +101,7 @@ export class ProgrammesService {
     return plans.flatMap(({ sequenceId }, index) =>
       rows.some(({ id }) => id === sequenceId)
         ? []
-        : [{ pointer: `/plans/${index}/sequenceId`, message: 'names no sequence of this studio' }],
+        : [{ pointer: `/plans/${index}/sequenceId`, message: 'must be a sequence of this studio' }],
     );
   }
 }
@@ -109,5 +109,5 @@ export class ProgrammesService {
 /** A programme is not begun toward a day that is gone. */
 function eventGone({ event }: Programme, today: string): Fault[] {
   if (!event || event.day >= today) return [];
-  return [{ pointer: '/event/day', message: `lies in the past: the programme leads to a day from ${today} on` }];
+  return [{ pointer: '/event/day', message: `is in the past: the programme must lead to a day from ${today} on` }];
 }

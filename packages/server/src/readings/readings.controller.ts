@@ -18,7 +18,7 @@ export class ReadingsController {
   @Post()
   @HttpCode(200)
   @ApiOperation({
-    summary: 'Adds many readings, all of them or none; those that are there already are counted as known.',
+    summary: 'Adds many readings, all or none. Those already stored count as known.',
   })
   addAll(@Studio() scope: StudioScope, @Param() { id }: ById, @Body() body: ReadingsInput): Promise<ReadingsAdded> {
     return this.readings.addAll(scope, id, body);

@@ -109,7 +109,7 @@ async function insert(scope: StudioScope, athleteId: string, id: string, input: 
   if (await scope.of(ReadingRow).insert(row, 'reading')) return true;
   const there = await scope.of(ReadingRow).get(id, 'reading');
   const isSame = there.athleteId === athleteId && same<unknown>(readingView(there), readingView(row));
-  if (!isSame) throw conflict('Another reading is recorded under this id: use a new id.');
+  if (!isSame) throw conflict('Another reading is stored under this id. Use a new id.');
   return false;
 }
 

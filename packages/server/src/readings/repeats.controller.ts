@@ -12,7 +12,7 @@ export class RepeatsController {
 
   @Get()
   @ApiOperation({
-    summary: 'The studio’s own repeats of what it measures, pooled over its athletes: error and real change follow.',
+    summary: 'The studio’s repeat readings, pooled over its athletes, as the basis for error and real change.',
   })
   list(@Studio() scope: StudioScope): Promise<RepeatsAnswer[]> {
     return this.readings.repeats(scope);

@@ -53,7 +53,7 @@ export class ScreenController {
   @Post('verdict')
   @HttpCode(200)
   @ApiOperation({
-    summary: 'Go, adapt, refer first or stop now, with each reason, what is off or capped, and what to try first where it hurts.',
+    summary: 'The verdict with each reason, what is restricted, and what to try first for pain.',
   })
   @ApiOkResponse({ schema: { type: 'object', example: ANSWER } })
   verdict(@Studio() scope: StudioScope, @Body() body: ScreenQuestion): Promise<ScreenAnswer> {

@@ -65,7 +65,7 @@ export class SequencesController {
   @Examples(SequenceTextInput, TEXT_EXAMPLE.asked)
   @Post('read')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Reads a sequence from plain text (docs/format.md). Nothing is stored.' })
+  @ApiOperation({ summary: 'Reads a sequence from plain text (docs/format.md). Does not store anything.' })
   @ApiOkResponse({ schema: { type: 'object', example: TEXT_EXAMPLE.read } })
   read(@Studio() scope: StudioScope, @Body() body: SequenceTextInput): Promise<SequenceTextAnswer> {
     return this.sequences.read(scope, body.text);
@@ -73,7 +73,7 @@ export class SequencesController {
 
   @Post('write')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Writes a sequence as plain text that can be read back. Nothing is stored.' })
+  @ApiOperation({ summary: 'Writes a sequence as plain text that can be read back. Does not store anything.' })
   @ApiOkResponse({ schema: { type: 'object', example: { text: TEXT_EXAMPLE.text } } })
   write(@Studio() scope: StudioScope, @Body() body: SequenceInput): Promise<{ text: string }> {
     return this.sequences.written(scope, body);

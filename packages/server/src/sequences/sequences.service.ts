@@ -118,7 +118,7 @@ export class SequencesService {
       fresh: { removedAt: null },
       written: (held) => keepMovementsOf(held, id, document),
     });
-    if (!isNew) throw conflict('This file was imported already under this id.');
+    if (!isNew) throw conflict('This file was already imported under this id.');
     return this.get(scope, id);
   }
 

@@ -12,6 +12,6 @@ export function soundSequence(document: Sequence, known: Known, at = ''): Sequen
 /** What is wrong with the method that a sequence names. */
 export function methodFaults({ methodId }: Sequence, { method }: Known): Fault[] {
   if (methodId === undefined || method(methodId)) return [];
-  const message = `There is no method “${methodId}” in this studio: choose one of its own or a shipped one.`;
+  const message = `There is no method “${methodId}” in this studio. Choose one of the studio’s methods or a shipped one.`;
   return [{ pointer: '/methodId', message }];
 }

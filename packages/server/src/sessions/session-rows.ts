@@ -38,7 +38,7 @@ export async function sumUp(
 /** @throws 422 where it is not a block of the plan */
 export function checkBlockId(plan: Sequence, blockId: string): void {
   if (!plan.blocks.some((block) => block.id === blockId)) {
-    throw invalid([{ pointer: '/blockId', message: 'is not a block of this session’s plan' }]);
+    throw invalid([{ pointer: '/blockId', message: 'must be a block of this session’s plan' }]);
   }
 }
 
@@ -52,5 +52,5 @@ export async function addOnce<E extends StudioOwned & { sessionId: string }>(
   if (await scope.of(entity).insert(row, what)) return;
   const there = await scope.of(entity).get(row.id, what);
   const isSame = Object.entries(row as Record<string, unknown>).every(([key, value]) => String(there[key as keyof E]) === String(value));
-  if (!isSame) throw conflict(`Another ${what} is recorded under this id: use a new id, and “corrects” for corrections.`);
+  if (!isSame) throw conflict(`Another ${what} is stored under this id. Use a new id, and “corrects” for corrections.`);
 }

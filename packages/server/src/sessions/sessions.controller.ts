@@ -74,7 +74,7 @@ export class SessionsController {
   @Put(':id/form/:tickId')
   @HttpCode(204)
   @ApiOperation({
-    summary: 'A fault of form, ticked while watching; gates ask for none. The latest tick of a fault stands.',
+    summary: 'A form fault ticked during the session. Gates require none. The latest tick of a fault counts.',
   })
   addForm(@Studio() scope: StudioScope, @Param() { id, tickId }: TickAddress, @Body() body: FormTickInput): Promise<void> {
     return this.told.addForm(scope, id, tickId, body);
@@ -89,7 +89,7 @@ export class SessionsController {
   @Put(':id/morning')
   @HttpCode(204)
   @ApiOperation({
-    summary: 'How the hands were the morning after; numbness bars the hand until somebody has cleared it.',
+    summary: 'The next-day check of the hands. Numbness bars the hand until it is cleared.',
   })
   morning(@Studio() scope: StudioScope, @Param() { id }: ById, @Body() body: MorningInput): Promise<void> {
     return this.sessions.tellMorning(scope, id, body);

@@ -112,7 +112,7 @@ export class SessionsService {
       if (isGraver) {
         await held.of(SessionRow).update({ id }, { ending, stopSign, stopHand, endedAt: new Date(endedAt), note });
       } else if (session.ending !== ending) {
-        throw conflict(`This session has ended already (${session.ending}).`);
+        throw conflict(`This session has already ended (${session.ending}).`);
       } else if (session.note === '') await held.of(SessionRow).update({ id }, { note });
       if (exertion !== session.toldExertion) {
         await held.of(SessionRow).update({ id }, { toldExertion: exertion });
@@ -134,7 +134,7 @@ export class SessionsService {
       const session = await held.of(SessionRow).hold(id, 'session');
       const { endedAt } = session;
       if (endedAt === null || morning.at < endedAt.toISOString()) {
-        throw invalid([{ pointer: '/at', message: 'must lie after the end of the session' }]);
+        throw invalid([{ pointer: '/at', message: 'must be after the end of the session' }]);
       }
       if (session.morning && session.morning.at > morning.at) return;
       const morningOn = dayIn(scope.timeZone, new Date(morning.at));

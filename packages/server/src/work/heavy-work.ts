@@ -35,7 +35,7 @@ const IDLE_MS = 30_000;
 /** Longer than the longest question that is allowed takes on a slow machine. */
 const TIME_LIMIT_MS = 20_000;
 
-const BUSY = 'Too much is being computed at this moment, or it took too long: ask again in a few seconds.';
+const BUSY = 'The server is busy with other calculations. Try again in a few seconds.';
 /** The queue is full, or the time ran out. */
 const isBusy = (error: unknown) =>
   error instanceof Error && (error.name === 'AbortError' || error.name === 'TimeoutError' || error.message.includes('queue is at limit'));

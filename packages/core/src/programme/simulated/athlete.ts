@@ -45,7 +45,7 @@ const THRESHOLD_SD = working(
   'Simulated: spread of the threshold',
   0.3,
   'log-sd',
-  'one in ten bears two thirds of what an ordinary person does',
+  'one in ten tolerates two thirds of what an average person does',
   [0.2, 0.4],
 ).value;
 const ADHERENCE = working(

@@ -12,7 +12,7 @@ import type { CallQuestion, CallSession } from './question.js';
 /** Pain that grows over a week goes to a practitioner (practice: caution and referral). */
 const GROWS_WITHIN = working('Mornings that grow worse', 8, 'days', 'pain that grows over a week; a session more or less', [7, 14]).value;
 /** Who is not cleared after so long is asked about once more. */
-const ASKED_AGAIN_DAYS = working('A referral is asked about again', 14, 'days', 'long enough to have been seen by somebody', [7, 28]).value;
+const ASKED_AGAIN_DAYS = working('A referral is asked about again', 14, 'days', 'long enough to have seen a doctor or therapist', [7, 28]).value;
 /** Fewer mornings are no course. */
 const MORNINGS = 3;
 
@@ -43,7 +43,7 @@ function ofRecord(entry: RecordedCaution, today: string): Call {
     options: [
       {
         id: 'told',
-        words: 'The athlete knows whom to see. Free movement only until cleared',
+        words: 'The athlete knows where to go. Free movement only until cleared',
         effect: AS_IT_IS,
       },
     ],
@@ -86,7 +86,7 @@ function ofGrowingPain(hand: Hand, mornings: readonly CallSession[]): Call {
         words: say`Record it as a restriction: no load on the ${HAND_WORDS[hand]} until cleared`,
         effect: { kind: 'bar', hand },
       },
-      { id: 'told', words: 'The athlete knows whom to see; record nothing', effect: AS_IT_IS },
+      { id: 'told', words: 'The athlete knows where to go; record nothing', effect: AS_IT_IS },
     ],
   };
 }

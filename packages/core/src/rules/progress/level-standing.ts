@@ -88,7 +88,7 @@ function stepFrom(history: readonly WorkDone[], level: Level, gate: Gate | null,
     return {
       step: HOLD,
       because: 'barred',
-      why: say`Nothing progresses for the ${HAND_WORDS[last.hand]} until it is cleared.`,
+      why: say`The ${HAND_WORDS[last.hand]} stays unchanged until it is cleared.`,
     };
   if (!isClean(last, method)) {
     const unmet = unmetIn(last, method);

@@ -28,7 +28,7 @@ export function adviseOnDiscomfort(score: number, allowed: DiscomfortPolicy): Di
 
 /** The advice in words for the athlete. */
 export const DISCOMFORT_WORDS: Record<DiscomfortAdvice, string> = {
-  'go-on': 'Go on.',
+  'go-on': 'Carry on.',
   'hold-level': 'Stay at this level; no harder today.',
   'ease-or-stop': 'Take an easier level or stop here.',
 };

@@ -36,7 +36,7 @@ export function adviseOnMorning(
   }
   if (score > DISCOMFORT_HOLD_MAX) return { advice: 'step-back', text: `${is}: ease off or leave it out until it settles.` };
   if (score > DISCOMFORT_GO_ON_MAX) return { advice: 'hold', text: `${is}: stay at this level.` };
-  return { advice: 'go-on', text: `${is}: go on.` };
+  return { advice: 'go-on', text: `${is}: carry on.` };
 }
 
 /** The graver of both hands, with what is to be said of it. */

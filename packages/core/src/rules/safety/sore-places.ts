@@ -68,7 +68,7 @@ export const SORE_RULES: Readonly<Record<SoreGroup, SoreRule>> = {
     much: { gripEffortPercent: GENTLE, noCrimp: true, contactsOff: ['fingertips', 'edge'] },
   },
   thumb: {
-    advice: 'pinch gently, spread the grip over thicker things, keep weight off the thumb.',
+    advice: 'pinch gently, use thicker objects, keep weight off the thumb.',
     some: { actionPercent: { pinch: MEDIUM } },
     much: { actionPercent: { pinch: GENTLE }, contactsOff: ['fingertips'], noAddedWeight: true },
   },

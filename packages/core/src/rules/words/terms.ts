@@ -43,7 +43,7 @@ export const TERMS = {
     scale: 'Up to 20 % is easy, 20–40 % gentle, 40–60 % medium, 60–80 % hard, above that near maximal.',
     judge: under(
       [
-        [20, 'Easy: can go on for a long time.'],
+        [20, 'Easy: can last for a long time.'],
         [40, 'Gentle.'],
         [60, 'Medium: tiring within a minute or two.'],
         [80, 'Hard: for short holds and few repetitions.'],
@@ -87,7 +87,7 @@ export const TERMS = {
     plain: 'Tiring work',
     term: 'endurance dose, in holds to failure',
     what: 'How much the work tires a muscle. 1 equals one hold to failure.',
-    from: 'The time at each effort, divided by how long that effort can be held (Frey Law and Avin 2010), added up.',
+    from: 'The time at each effort, divided by how long it can be held (Frey Law and Avin 2010), added up.',
     scale: 'Up to 0.3 is a warm-up, 0.3–1 training, 1–2 a hard day, more is a lot for one session.',
     judge: under(
       [
@@ -159,7 +159,7 @@ export const TERMS = {
   criticalForce: {
     plain: 'Sustainable force',
     term: 'critical force, mean of the last three of 24 contractions all out',
-    what: 'The force that can go on in this rhythm without tiring further. Work above it draws on a limited reserve.',
+    what: 'The force this rhythm allows without tiring further. Work above it draws on a limited reserve.',
     from: 'An all-out test: 24 times 7 s as hard as possible with 3 s between (Giles et al. 2021).',
     scale: 'About two fifths of the best squeeze; climbers who train endurance reach a half.',
   },
@@ -196,10 +196,10 @@ export const TERMS = {
     term: 'numeric rating of pain, 0–10',
     what: 'How much it hurt: 0 is no pain, 10 the worst imaginable.',
     from: 'Rated during the session or at the end; the highest rating of any block.',
-    scale: `Up to ${DISCOMFORT_GO_ON_MAX} go on, up to ${DISCOMFORT_HOLD_MAX} keep the level, from ${DISCOMFORT_HOLD_MAX + 1} ease off or stop. If the method allows none, one step earlier.`,
+    scale: `Up to ${DISCOMFORT_GO_ON_MAX} carry on, up to ${DISCOMFORT_HOLD_MAX} keep the level, from ${DISCOMFORT_HOLD_MAX + 1} ease off or stop. If the method allows none, one step earlier.`,
   },
   exertion: {
-    plain: 'Exertion',
+    plain: 'Effort (RPE)',
     term: 'rating of perceived exertion, 0–10 (Foster 2001)',
     what: 'How hard it felt: 0 is rest, 10 is all-out.',
     from: 'Rated at the end; otherwise the mean of the rated blocks.',

@@ -46,7 +46,7 @@ function write(
 
 /** The sequences of Lanternfield Hall. */
 export const DEMO_SEQUENCES = {
-  class: write('Lantern class, twenty minutes', 'The Tuesday class: a whole tour for hands that will carry.', 20, 'daily-range', [
+  class: write('Lantern class, twenty minutes', 'The Tuesday class: a complete tour for hands that will carry weight.', 20, 'daily-range', [
     ['prepare', 'free.open-close', 'slow'],
     ['prepare', 'free.wrist-circles', 'free-fist', '1x3 tempo4-4 LR <>'],
     ['prepare', 'free.bending-waves', 'arms-forward'],
@@ -66,7 +66,7 @@ export const DEMO_SEQUENCES = {
     ['settle', 'settle.shakes', 'hanging'],
     ['settle', 'settle.resting-breaths', 'seated', '1x5br'],
   ]),
-  palms: write('Loading the palms', 'For hand balancers: from all fours to the plank on strong, awake palms.', 25, 'floor-loading', [
+  palms: write('Loading the palms', 'For hand balancers: from all fours to the plank on strong, active palms.', 25, 'floor-loading', [
     ['prepare', 'free.wrist-circles', 'free-spread', '1x3 tempo4-4 LR <>'],
     ['prepare', 'free.open-close', 'fast'],
     ['range', 'stretch.flexors', 'open'],
@@ -82,7 +82,7 @@ export const DEMO_SEQUENCES = {
     ['settle', 'settle.shakes', 'overhead'],
     ['settle', 'settle.resting-breaths', 'seated'],
   ]),
-  grip: write('Grip with an answer', 'Closing strength for straps, paddle and blade, and as much opening.', 22, 'grip-and-iron', [
+  grip: write('Grip and release', 'Closing strength for straps, paddle and blade, and just as much opening.', 22, 'grip-and-iron', [
     ['prepare', 'free.open-close', 'overhead'],
     ['prepare', 'free.side-sweeps', 'free'],
     ['prepare', 'free.finger-touches', 'seeing'],
@@ -106,16 +106,22 @@ export const DEMO_SEQUENCES = {
     ['strength', 'grip.ring-little-squeeze', 'putty', '1x8 tempo2-2 L,R'],
     ['settle', 'settle.resting-breaths', 'seated'],
   ]),
-  free: write('Free motion between assignments', 'Unloaded only, until the tingling has been looked at.', 8, 'daily-range', [
-    ['prepare', 'free.open-close', 'slow'],
-    ['prepare', 'free.wrist-circles', 'supported-fist', '1x3 tempo3-3 L,R <>'],
-    ['prepare', 'free.bending-waves', 'table'],
-    ['prepare', 'free.side-sweeps', 'on-table'],
-    ['prepare', 'free.finger-touches', 'seeing', '1x5 tempo1-1 <>'],
-    ['settle', 'settle.shakes', 'hanging'],
-    ['settle', 'settle.resting-breaths', 'seated'],
-  ]),
-  gentle: write('Warm thumbs', 'Middle of the range, no added weight, warm hands first.', 12, 'careful-return', [
+  free: write(
+    'Free movement between assignments',
+    'Unloaded only, until a doctor or therapist has checked the tingling.',
+    8,
+    'daily-range',
+    [
+      ['prepare', 'free.open-close', 'slow'],
+      ['prepare', 'free.wrist-circles', 'supported-fist', '1x3 tempo3-3 L,R <>'],
+      ['prepare', 'free.bending-waves', 'table'],
+      ['prepare', 'free.side-sweeps', 'on-table'],
+      ['prepare', 'free.finger-touches', 'seeing', '1x5 tempo1-1 <>'],
+      ['settle', 'settle.shakes', 'hanging'],
+      ['settle', 'settle.resting-breaths', 'seated'],
+    ],
+  ),
+  gentle: write('Warm thumbs', 'Mid-range, no added weight, warm hands first.', 12, 'careful-return', [
     ['prepare', 'free.open-close', 'slow', '1x12 tempo2-2'],
     ['prepare', 'free.forearm-turns', 'bent'],
     ['prepare', 'free.finger-touches', 'seeing'],
@@ -127,8 +133,8 @@ export const DEMO_SEQUENCES = {
     ['settle', 'settle.resting-breaths', 'seated'],
   ]),
   turns: write(
-    'Opposites by turns',
-    'Curl and answer taken in turn, then carries for the lantern poles; the last one until the form fails.',
+    'Opposites, alternating',
+    'Curl and reverse curl in alternation, then carries for the lantern poles; the last one until form breaks down.',
     30,
     'grip-and-iron',
     [
@@ -149,7 +155,7 @@ export const DEMO_SEQUENCES = {
   ),
   clock: write(
     'Lantern class by the clock',
-    'Half a minute each; the second time round is faster.',
+    'Half a minute each; the second round is faster.',
     16,
     'daily-range',
     [
@@ -168,7 +174,7 @@ export const DEMO_SEQUENCES = {
     ],
     [[1, 4, 2, 15, { fasterPercent: 25 }]],
   ),
-  looking: write('Careful, and looking again', 'Low effort at gentle angles; hands are compared before and after.', 18, 'careful-return', [
+  looking: write('Careful, with rechecks', 'Low effort at gentle angles; compare the hands before and after.', 18, 'careful-return', [
     ['prepare', 'free.open-close', 'slow', '1x12 tempo2-2'],
     ['prepare', 'free.wrist-circles', 'supported-fist', '1x4 tempo3-3 L,R <>', { lookAgain: ['between hands'] }],
     ['range', 'stretch.flexors', 'curled', '1xease30s L,R'],
@@ -179,7 +185,7 @@ export const DEMO_SEQUENCES = {
     ['settle', 'settle.shakes', 'hanging'],
     ['settle', 'settle.resting-breaths', 'seated'],
   ]),
-  faults: write('Find what is wrong', 'An exercise for new coaches: ten faults were put in on purpose.', 16, 'daily-range', [
+  faults: write('Find the mistakes', 'An exercise for new coaches: it contains ten deliberate mistakes.', 16, 'daily-range', [
     ['prepare', 'free.wrist-circles', 'free-fist', '1x4 tempo4-4 L,R >'],
     ['prepare', 'rock.palm-fore-aft', 'behind'],
     ['prepare', 'free.bending-waves', 'arms-forward'],

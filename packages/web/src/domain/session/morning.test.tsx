@@ -20,7 +20,7 @@ describe('the morning after', () => {
     await user.click(score('Left', 3));
     await user.click(score('Right', 1));
     expect(screen.getByText('Left hand 3 of 10 the next day, 2 worse than before: go back a level.')).toBeTruthy();
-    expect(screen.getByText('Right hand 1 of 10 the next day: go on.')).toBeTruthy();
+    expect(screen.getByText('Right hand 1 of 10 the next day: carry on.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(sent()).toMatchObject([{ path: `/sessions/${ID}/morning`, body: { left: 3, right: 1 } }]);
     expect(onTold).toHaveBeenCalledWith({ left: 3, right: 1 });

@@ -58,14 +58,14 @@ describe('asking', () => {
 
   test('a sign has its hand, and can be taken back', async () => {
     const { user, press, step } = await asking();
-    await user.click(tick(/^Things slip/));
-    await user.click(within(screen.getByRole('radiogroup', { name: /Things slip/ })).getByRole('radio', { name: 'Left' }));
+    await user.click(tick(/^Objects slip/));
+    await user.click(within(screen.getByRole('radiogroup', { name: /Objects slip/ })).getByRole('radio', { name: 'Left' }));
     expect(draft().signs).toEqual([{ sign: 'dropping-things', hand: 'left' }]);
     await step('Result');
     expect(screen.getByText(/No loading until a doctor or hand therapist has cleared it/)).toBeTruthy();
     expect(screen.getByText('Clear to train.')).toBeTruthy();
     await step('Warning signs');
-    await user.click(tick(/^Things slip/));
+    await user.click(tick(/^Objects slip/));
     expect(draft().signs).toEqual([]);
     await press('None of these');
   });

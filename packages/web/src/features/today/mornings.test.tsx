@@ -25,7 +25,7 @@ describe('whose morning is to be asked about', () => {
     await user.click(screen.getByRole('button', { name: 'Calm, both hands: Wren Halloran' }));
     expect(sent()).toMatchObject([{ body: { left: 0, right: 0 } }]);
     expect(screen.queryByRole('button', { name: /Tell of the morning/ })).toBeNull();
-    expect(screen.getAllByText(/go on\.$/)).toHaveLength(2);
+    expect(screen.getAllByText(/carry on\.$/)).toHaveLength(2);
   });
 
   test('nobody to ask: nothing is shown', () => {
