@@ -20,11 +20,15 @@ export default defineConfig({
         icons: [{ src: '/pot.svg', sizes: 'any', type: 'image/svg+xml' }],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,woff2,bin,csv}'],
+        // Pictures of rows come with the shell; large ones are kept once they were seen.
+        globPatterns: ['**/*.{js,css,html,svg,woff2,bin,csv}', 'assets/stills/*-small.webp'],
         // The shell opens without a network; data always comes from the server or from what the player keeps.
         navigateFallbackDenylist: [/^\/api\//],
         // The solver is large: it is kept once somebody has composed, and then composes without a network.
-        runtimeCaching: [{ urlPattern: /\.wasm$/, handler: 'CacheFirst', options: { cacheName: 'solver' } }],
+        runtimeCaching: [
+          { urlPattern: /\.wasm$/, handler: 'CacheFirst', options: { cacheName: 'solver' } },
+          { urlPattern: /\/assets\/stills\/.*\.webp$/, handler: 'CacheFirst', options: { cacheName: 'stills' } },
+        ],
       },
     }),
     compressed(),

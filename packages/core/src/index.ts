@@ -581,6 +581,7 @@ export { draggedTo, HANDLE_PLACES, HANDLES, posableIn, posingFrame, stationOf, t
 export { pushArrow } from './picture/hand/pushing.js';
 export { type HandSize, handSizeOf, type Skeleton, sized, skeletonOf } from './picture/hand/skeleton.js';
 export { type Vec3 } from './picture/hand/space.js';
+export { frameFor, stillBeat, type StillName, stillPicture, STILLS, stillsShow, type StillShows } from './picture/hand/still.js';
 export { type Look, type Thing } from './picture/hand/things.js';
 export { VIEW_POINTS, type ViewPoint } from './picture/hand/views.js';
 export { fingerLine, HAND_SHAPES, type HandShape, HEEL_MARKS, KNUCKLE_MARKS, PALM, topFingers } from './picture/hand-shape.js';

@@ -13,13 +13,7 @@ const GAP = working(
 );
 const GAP_STEPS = 6;
 /** A connection that is lost for longer ends the trial anyway: such a step is the clock's. */
-const CLOCK_STEP = working(
-  'Clock step',
-  10,
-  's',
-  'longer than any gap within a trial; a clock that is reset jumps by minutes',
-  [5, 60],
-);
+const CLOCK_STEP = working('Clock step', 10, 's', 'longer than any gap within a trial; a clock that is reset jumps by minutes', [5, 60]);
 /** Faster than this nothing of a hand changes. */
 const MOST_PER_SECOND = 500;
 const FLOOD_PER_SECOND = 2 * MOST_PER_SECOND;

@@ -12,7 +12,13 @@ import type { CallQuestion, CallSession } from './question.js';
 /** Pain that grows over a week goes to a practitioner (practice: caution and referral). */
 const GROWS_WITHIN = working('Mornings that grow worse', 8, 'days', 'pain that grows over a week; a session more or less', [7, 14]).value;
 /** Who is not cleared after so long is asked about once more. */
-const ASKED_AGAIN_DAYS = working('A referral is asked about again', 14, 'days', 'long enough to have seen a doctor or therapist', [7, 28]).value;
+const ASKED_AGAIN_DAYS = working(
+  'A referral is asked about again',
+  14,
+  'days',
+  'long enough to have seen a doctor or therapist',
+  [7, 28],
+).value;
 /** Fewer mornings are no course. */
 const MORNINGS = 3;
 

@@ -14,6 +14,7 @@ import {
 } from '@clay-pot/core';
 import { memo, useCallback, useMemo, useRef, useState } from 'react';
 import { Figure } from '../../drawing/figure.js';
+import { bakedStill } from '../../drawing/hand/baked.js';
 import { HandStill } from '../../drawing/hand/hand-still.js';
 import { hasWebGl } from '../../drawing/hand/shared-stage.js';
 import { useNear } from '../../drawing/near-screen.js';
@@ -75,8 +76,52 @@ export const LevelPicture = memo(function LevelPicture(props: Props) {
   );
 });
 
-/** The picture itself, computed only near the screen: a shelf has hundreds. */
-function Drawn({
+/** The picture itself: baked where the library has it, else drawn near the screen, since a shelf has hundreds. */
+function Drawn(props: Props & { eager: boolean }) {
+  const { movement, level, handOnly = false, side = 'left', eager } = props;
+  const [isMissing, setMissing] = useState(false);
+  const miss = useCallback(() => setMissing(true), []);
+  const baked = side === 'left' && !isMissing ? bakedStill(movement.id, level.id, 'list', handOnly ? 'small' : 'large') : null;
+  if (!baked) return <DrawnLive {...props} />;
+  const { src, width, height, beside } = baked;
+  const place = handOnly ? 'hand alone' : PLACES[beside];
+  return (
+    <>
+      <img
+        src={src}
+        width={width}
+        height={height}
+        alt=""
+        loading={eager ? 'eager' : 'lazy'}
+        decoding={eager ? 'sync' : 'async'}
+        draggable={false}
+        className={`absolute object-contain ${HAND_PLACES[place]}`}
+        onError={miss}
+      />
+      {place !== 'hand alone' && <BodyBeside {...props} place={place} />}
+    </>
+  );
+}
+
+/** How hand and body share a picture. */
+type Place = 'hand alone' | 'body small' | 'body large';
+const PLACES = { alone: 'hand alone', 'with body': 'body small', 'body large': 'body large' } as const satisfies Record<string, Place>;
+const HAND_PLACES: Record<Place, string> = {
+  'hand alone': 'inset-0 size-full',
+  'body small': 'top-0 right-0 h-full w-[80%]',
+  'body large': 'right-0 bottom-0 h-[64%] w-[44%]',
+};
+const BODY_PLACES = { 'body small': 'h-[46%] w-[38%]', 'body large': 'h-full w-[62%]' } as const;
+
+/** The body beside a baked hand, in the posture that the load is computed from. */
+function BodyBeside({ movement, level, body = REFERENCE_BODIES['not stated'], place }: Props & { place: Exclude<Place, 'hand alone'> }) {
+  const figure = useMemo(() => possibly(() => figureOf(body, movement, level)).value, [movement, level, body]);
+  if (!figure) return null;
+  return <Figure body={body} figure={figure} title="" withHand={false} className={`absolute bottom-0 left-0 ${BODY_PLACES[place]}`} />;
+}
+
+/** The picture drawn now: of a studio’s own movement, or where the baked one has not come. */
+function DrawnLive({
   movement,
   level,
   body = REFERENCE_BODIES['not stated'],
@@ -86,35 +131,12 @@ function Drawn({
   eager,
 }: Props & { eager: boolean }) {
   const [flat, setFlat] = useState(!hasWebGl());
-  const drawn = useLevelPicture(movement, level, body).value;
+  const { value: drawn } = useLevelPicture(movement, level, body);
   const giveUp = useCallback(() => setFlat(true), []);
   if (!drawn) return null;
   const { hand, figure } = drawn;
   if (flat) return <Figure body={body} figure={figure} title="" className="size-full" />;
-  return (
-    <Laid hand={hand} figure={figure} body={body} side={side} handOnly={handOnly} density={density} eager={eager} onTrouble={giveUp} />
-  );
-}
-
-/** Hand and body in one picture: what it is about takes the most of it. */
-function Laid({
-  hand,
-  figure,
-  body,
-  side,
-  handOnly,
-  density,
-  eager,
-  onTrouble,
-}: Required<Pick<Props, 'body' | 'side' | 'handOnly' | 'eager'>> & {
-  hand: HandPicture;
-  figure: ReturnType<typeof figureOf>;
-  density: number | undefined;
-  onTrouble: () => void;
-}) {
-  const withBody = !handOnly && hand.withBody;
-  const bodyLarge = hand.about === 'body';
-  const handPlace = bodyLarge ? 'right-0 bottom-0 h-[64%] w-[44%]' : 'top-0 right-0 h-full w-[80%]';
+  const place: Place = handOnly || !hand.withBody ? 'hand alone' : hand.about === 'body' ? 'body large' : 'body small';
   return (
     <>
       <HandStill
@@ -123,17 +145,11 @@ function Laid({
         label=""
         {...(density !== undefined && { density })}
         eager={eager}
-        className={`absolute ${withBody ? handPlace : 'inset-0'}`}
-        onTrouble={onTrouble}
+        className={`absolute ${HAND_PLACES[place]}`}
+        onTrouble={giveUp}
       />
-      {withBody && (
-        <Figure
-          body={body}
-          figure={figure}
-          title=""
-          withHand={false}
-          className={`absolute bottom-0 left-0 ${bodyLarge ? 'h-full w-[62%]' : 'h-[46%] w-[38%]'}`}
-        />
+      {place !== 'hand alone' && (
+        <Figure body={body} figure={figure} title="" withHand={false} className={`absolute bottom-0 left-0 ${BODY_PLACES[place]}`} />
       )}
     </>
   );

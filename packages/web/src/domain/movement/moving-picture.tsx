@@ -11,6 +11,7 @@ import {
 } from '@clay-pot/core';
 import { type ComponentProps, useCallback, useMemo, useState } from 'react';
 import { Figure, prefersStill } from '../../drawing/figure.js';
+import { type Baked, bakedStill } from '../../drawing/hand/baked.js';
 import { HandLive } from '../../drawing/hand/hand-live.js';
 import { HandStill } from '../../drawing/hand/hand-still.js';
 import { hasWebGl } from '../../drawing/hand/shared-stage.js';
@@ -75,7 +76,7 @@ function InSpace({
     <div
       className={`grid grid-cols-[minmax(0,1fr)] overflow-hidden ${beside ? BESIDE : ''} ${beside && !beat ? 'max-sm:grid-rows-[minmax(0,1fr)_8rem]' : ''} ${className}`}
     >
-      <TheHand shown={shown} moving={moving} beat={beat} example={example} title={title} />
+      <TheHand shown={shown} moving={moving} beat={beat} example={example} title={title} baked={bakedEnds(movement.id, level.id, side)} />
       {beside && (
         <Beside body={body} figure={figure} moving={moving && !beat} shown={shown} planted={hand.planted} onPhone={!beat} title={title} />
       )}
@@ -92,15 +93,18 @@ function TheHand({
   beat,
   example,
   title,
+  baked,
 }: {
   shown: Shown;
   moving: boolean;
   beat: (() => Beat) | undefined;
   example: () => Beat;
   title: string;
+  baked: readonly Baked[] | null;
 }) {
   const { picture } = shown;
-  if (prefersStill() && picture.moves) return <ThreeFrames shown={shown} title={title} />;
+  if (prefersStill() && picture.moves)
+    return baked ? <BakedEnds baked={baked} title={title} /> : <ThreeFrames shown={shown} title={title} />;
   return (
     <HandLive
       {...shown}
@@ -115,6 +119,36 @@ function TheHand({
 }
 
 const BESIDE = 'sm:grid-cols-[minmax(0,5fr)_minmax(0,3fr)]';
+
+/** Start and end of a shipped level, drawn ahead, as the left hand does it. */
+function bakedEnds(movementId: string, levelId: string, side: Hand): readonly Baked[] | null {
+  const [start, end] = (['start', 'end'] as const).map((name) => bakedStill(movementId, levelId, name));
+  return side === 'left' && start && end ? [start, end] : null;
+}
+
+/** Start and end side by side, there with the page. */
+function BakedEnds({ baked, title }: { baked: readonly Baked[]; title: string }) {
+  return (
+    <div className="grid h-full grid-cols-2 divide-x divide-line">
+      {baked.map(({ src, width, height }, index) => {
+        const name = index === 0 ? 'Start' : 'End';
+        return (
+          <figure key={name} className="flex min-h-0 flex-col">
+            <div className="relative min-h-0 flex-1">
+              <img
+                {...{ src, width, height }}
+                alt={`${title}: ${name.toLowerCase()}`}
+                className="absolute inset-0 size-full object-contain"
+                draggable={false}
+              />
+            </div>
+            <figcaption className="pb-1 text-center text-small text-ink-soft">{name}</figcaption>
+          </figure>
+        );
+      })}
+    </div>
+  );
+}
 
 /** Start, middle and end side by side. */
 function ThreeFrames({ shown, title }: { shown: Shown; title: string }) {

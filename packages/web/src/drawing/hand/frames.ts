@@ -1,8 +1,7 @@
 import {
   type Beat,
-  eyeFor,
   type Frame3d,
-  frameAround,
+  frameFor,
   type Hand,
   type HandPicture,
   pushArrow,
@@ -10,9 +9,6 @@ import {
   type Vec3,
   type ViewPoint,
 } from '@clay-pot/core';
-
-/** Moments by which a picture's frame is measured. */
-const MEASURED_AT = [0, 0.5, 1, 1.5];
 
 const kept = new WeakMap<HandPicture, Map<string, unknown>>();
 function keep<T>(picture: HandPicture, key: string, make: () => T): T {
@@ -24,10 +20,7 @@ function keep<T>(picture: HandPicture, key: string, make: () => T): T {
 
 /** The frame that holds a picture through its whole repetition, from its own view or another. */
 export const frameOf = (picture: HandPicture, side: Hand, view: ViewPoint = picture.view): Frame3d =>
-  keep(picture, `frame ${side} ${view.aroundDeg} ${view.upDeg}`, () => {
-    const moments = MEASURED_AT.map((phase) => picture.at({ phase, turn: 0 }, side));
-    return frameAround(picture.skeleton, moments, eyeFor(view, side), picture.forearmM);
-  });
+  keep(picture, `frame ${side} ${view.aroundDeg} ${view.upDeg}`, () => frameFor(picture, side, view));
 
 /** The press of a picture that does not move, worked out once. */
 export const pushFor = (picture: HandPicture, side: Hand): readonly [Vec3, Vec3] | null =>

@@ -34,7 +34,26 @@ export function stillOf(wish: StillWish): Promise<string> {
   return drawn;
 }
 
-async function drawStill({ picture, side, beat, width, height, view, pressure, trail = true }: StillWish): Promise<string> {
+async function drawStill(wish: StillWish): Promise<string> {
+  const canvas = await drawnStill(wish);
+  const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'));
+  if (!blob) throw new Error('Couldn’t keep the picture.');
+  const address = URL.createObjectURL(blob);
+  letGo.register(wish.picture, address);
+  return address;
+}
+
+/** A still picture on a canvas of its own. @throws where it cannot be drawn */
+export async function drawnStill({
+  picture,
+  side,
+  beat,
+  width,
+  height,
+  view,
+  pressure,
+  trail = true,
+}: StillWish): Promise<HTMLCanvasElement> {
   const stage = await sharedStage();
   const canvas = document.createElement('canvas');
   canvas.width = width;
@@ -49,11 +68,7 @@ async function drawStill({ picture, side, beat, width, height, view, pressure, t
   if (way) drawTrail(canvas, frame, way, picture.round);
   const push = pushFor(picture, side);
   if (push) drawPush(canvas, frame, push);
-  const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'));
-  if (!blob) throw new Error('Couldn’t keep the picture.');
-  const address = URL.createObjectURL(blob);
-  letGo.register(picture, address);
-  return address;
+  return canvas;
 }
 
 const restored = () =>
