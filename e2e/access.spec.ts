@@ -109,7 +109,7 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
     await walk(page, [
       ['/sequences', /^Sequences/],
       [`/compose?athlete=${athleteId}`, /^Generate/],
-      [`/sequences/${sequence.id}?athlete=${athleteId}`, /prepare/],
+      [`/sequences/${sequence.id}?athlete=${athleteId}`, /^Warm-up/],
       [`/sequences/${sequence.id}/sheet?athlete=${athleteId}`, new RegExp(sequence.title)],
       [`/sequences/${sequence.id}/lead?athlete=${athleteId}`, new RegExp(sequence.title)],
       [`/sequences/${session.sequenceId}/compare?athlete=${session.athleteId}&with=done:${session.id}`, /^Done on/],

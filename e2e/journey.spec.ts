@@ -155,9 +155,9 @@ test('by keyboard only: the same journey', async ({ page, house }) => {
   await page.keyboard.press('[');
   await expect(last).toContainText('All fours');
   await page.keyboard.press('Alt+ArrowUp');
-  await expect(page.getByRole('region', { name: 'strength' }).getByRole('listitem')).toHaveCount(2);
+  await expect(page.getByRole('region', { name: 'Strength' }).getByRole('listitem')).toHaveCount(2);
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('region', { name: 'skill' }).getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByRole('region', { name: 'Skill' }).getByRole('listitem')).toHaveCount(1);
   await page.keyboard.press('e');
   await page.keyboard.type('1x10s');
   await page.keyboard.press('Enter');

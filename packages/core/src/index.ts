@@ -73,7 +73,7 @@ export { FORM } from './vocabulary/form-faults.js';
 export { GRAVITY, kgFromN, newtonsFromKg } from './vocabulary/gravity.js';
 export { percent, placesOf, readNumber, shown } from './vocabulary/numbers.js';
 export { OWN_LOADS, type OwnLoadName } from './vocabulary/own-load.js';
-export { type Phase, PHASES } from './vocabulary/phases.js';
+export { type Phase, PHASE_NAMES, PHASES } from './vocabulary/phases.js';
 export { type Equipment, EQUIPMENT, type Place, PLACE_OF, PLACES, type Posture, POSTURES } from './vocabulary/places.js';
 export { same } from './vocabulary/same.js';
 export {

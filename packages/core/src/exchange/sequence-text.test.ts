@@ -193,7 +193,7 @@ describe('a sequence as plain text', () => {
       dose: parseDose('1x3 tempo5-5', usualWay(movement)),
     };
     const text = write({ title: 'One', purpose: '', budgetMin: 10, pacing: USUAL_PACING, blocks: [block] });
-    expect(text).toBe('One\n10 min\n\nprepare\nWrist circles, Arm forward, fist: 1x3 tempo5-5 L,R <>\n');
+    expect(text).toBe('One\n10 min\n\nWarm-up\nWrist circles, Arm forward, fist: 1x3 tempo5-5 L,R <>\n');
   });
 });
 

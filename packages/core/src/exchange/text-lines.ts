@@ -1,6 +1,6 @@
 import type { RoundChange } from '../model/round.js';
 import { LOOK_STOPS, type LookStop } from '../vocabulary/looks.js';
-import { type Phase, PHASES } from '../vocabulary/phases.js';
+import { type Phase, PHASE_NAMES, PHASES } from '../vocabulary/phases.js';
 
 /** What a line of a sequence text says. Columns are 1-based. */
 export type TextLine =
@@ -32,7 +32,13 @@ const FORMER_FIELDS: Readonly<Record<string, HeadField>> = { measured: 'tested',
 
 const HEAD = new RegExp(`^(${[...HEAD_FIELDS, ...Object.keys(FORMER_FIELDS)].join('|')})\\s*:\\s*(.*)$`, 'i');
 const MINUTES = /^(?:minutes\s*:\s*)?(\d+)\s*(?:min|minutes?)?$/i;
-const PHASE = new RegExp(`^#*\\s*(${PHASES.join('|')})\\s*:?$`, 'i');
+/** Phases by their names and ids, as they are typed. */
+const PHASE_OF = new Map(
+  PHASES.flatMap((phase) =>
+    [phase, PHASE_NAMES[phase], PHASE_NAMES[phase].replace('-', ' ')].map((name) => [name.toLowerCase(), phase] as const),
+  ),
+);
+const PHASE = new RegExp(`^#*\\s*(${[...PHASE_OF.keys()].join('|')})\\s*:?$`, 'i');
 const ROUNDS = /^(\d+)\s*(?:rounds?|x rounds?|times)\b\s*,?\s*(.*?):?$/i;
 const BREAK = /^break\s+(\d+)\s*(?:s|sec|seconds)?$/i;
 const LOOK = /^(?:recheck|look again)\s*:\s*(.+)$/i;
@@ -55,8 +61,8 @@ export function readLine(line: string, isFirst: boolean): TextLine {
       column: column + text.length - value.length,
     };
   }
-  const phase = PHASE.exec(text)?.[1]?.toLowerCase();
-  if (phase !== undefined) return { kind: 'phase', phase: phase as Phase };
+  const phase = PHASE_OF.get(PHASE.exec(text)?.[1]?.toLowerCase() ?? '');
+  if (phase !== undefined) return { kind: 'phase', phase };
   const minutes = MINUTES.exec(text)?.[1];
   if (minutes !== undefined && /min/i.test(text)) return { kind: 'minutes', minutes: Number(minutes) };
   return (

@@ -1,3 +1,4 @@
+import { PHASE_NAMES } from '../vocabulary/phases.js';
 import { plainName } from '../library/find-movements.js';
 import { printDose } from '../model/dose-shorthand.js';
 import type { Method, MethodLookup } from '../model/method.js';
@@ -27,7 +28,7 @@ export function writeSequenceText(sequence: Sequence, writing: Writing): string 
     const round = roundOf(sequence, block.id);
     const isNewPhase = block.phase !== phase;
     if (isNewPhase || (open && round !== open)) lines.push('');
-    if (isNewPhase) lines.push(block.phase);
+    if (isNewPhase) lines.push(PHASE_NAMES[block.phase]);
     phase = block.phase;
     if (round && round !== open) lines.push(roundLine(round));
     open = round;

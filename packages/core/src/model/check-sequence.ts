@@ -36,7 +36,7 @@ export function checkSequence(sequence: Sequence, lookup: MovementLookup): Fault
   const ordered = inPhaseOrder(sequence.blocks);
   const stray = sequence.blocks.findIndex((block, index) => block !== ordered[index]);
   if (stray >= 0) {
-    const message = 'Keep blocks in the order of the phases: prepare, range, load, strength, skill, settle.';
+    const message = 'Keep blocks in the order of the phases: warm-up, range, load, strength, skill, cool-down.';
     faults.push({ pointer: `/blocks/${stray}/phase`, message });
   }
   return faults;

@@ -1,3 +1,4 @@
+import { PHASE_NAMES } from '../vocabulary/phases.js';
 import { same } from '../vocabulary/same.js';
 import { printDose } from './dose-shorthand.js';
 import { pairBlocks } from './pair-blocks.js';
@@ -51,7 +52,7 @@ function blockChanges(old: Block, block: Block, nameOf: (block: Block) => string
   return [
     isOther ? `Level: ${nameOf(old)} → ${nameOf(block)}` : '',
     oldDose === newDose ? '' : `${nameOf(block)}: ${oldDose} → ${newDose}`,
-    old.phase === block.phase ? '' : `${nameOf(block)}: ${old.phase} → ${block.phase}`,
+    old.phase === block.phase ? '' : `${nameOf(block)}: ${PHASE_NAMES[old.phase]} → ${PHASE_NAMES[block.phase]}`,
     old.note === block.note ? '' : `${nameOf(block)}: note changed`,
   ].filter(Boolean);
 }

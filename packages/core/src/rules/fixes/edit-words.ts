@@ -1,3 +1,4 @@
+import { PHASE_NAMES } from '../../vocabulary/phases.js';
 import type { Dose } from '../../model/dose.js';
 import { applyEdits, type Edit } from '../../model/edits.js';
 import { printDose, printOwnLoad, printSets } from '../../model/dose-shorthand.js';
@@ -130,5 +131,5 @@ function longestRun(values: readonly number[]): Set<number> {
 
 function placeOf(block: Block, { blocks }: Sequence, name: (block: Block) => string): string {
   const next = blocks[blocks.indexOf(block) + 1];
-  return next?.phase === block.phase ? `before ${lowered(name(next))}` : `to the end of ${block.phase}`;
+  return next?.phase === block.phase ? `before ${lowered(name(next))}` : `to the end of “${PHASE_NAMES[block.phase]}”`;
 }

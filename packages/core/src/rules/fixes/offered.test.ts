@@ -107,7 +107,7 @@ describe('what changes, in words', () => {
     const words = (...edits: Parameters<typeof editWords>[1]) => editWords(sequence, edits, shippedMovement);
     expect(words({ kind: 'remove', blockId: 'b1' })).toBe('Remove wrist circles');
     expect(words({ kind: 'budget', budgetMin: 25 })).toBe('30 → 25 min');
-    expect(words({ kind: 'move', blockId: 'b1', phase: 'prepare', before: null })).toBe('Move wrist circles to the end of prepare');
+    expect(words({ kind: 'move', blockId: 'b1', phase: 'prepare', before: null })).toBe('Move wrist circles to the end of “Warm-up”');
     const shake = { ...second!, id: 'new', movementId: 'settle.shakes', levelId: 'hanging', dose: parseDose('1x30s') };
     expect(words({ kind: 'add', block: { ...shake, phase: 'settle' }, before: null })).toBe('Add hand shake-out, arms hanging, 1x30s');
     const rest = ['b5', 'b7', 'b8'].map((blockId) => ({

@@ -1,6 +1,6 @@
 import { readable } from '../measuring/units.js';
 import type { ComposeAnswer, SwapAnswer } from '@clay-pot/contracts';
-import { applyEdits, type Block, type Edit, PHASES, printDose, type Sequence } from '@clay-pot/core';
+import { applyEdits, type Block, type Edit, PHASE_NAMES, PHASES, printDose, type Sequence } from '@clay-pot/core';
 import { Pin, Shuffle } from 'lucide-react';
 import { useState } from 'react';
 import { useKnown } from '../../store/library.js';
@@ -21,8 +21,8 @@ export function ComposedRows({ sequence, reasons, ...rest }: Props) {
   return (
     <div className="grid gap-4">
       {phases.map((phase) => (
-        <section key={phase} aria-label={`Phase ${phase}`}>
-          <h3 className="border-b border-ink/60 text-small font-bold uppercase">{phase}</h3>
+        <section key={phase} aria-label={PHASE_NAMES[phase]}>
+          <h3 className="border-b border-ink/60 text-small font-bold uppercase">{PHASE_NAMES[phase]}</h3>
           <ul>
             {sequence.blocks
               .filter((block) => block.phase === phase)

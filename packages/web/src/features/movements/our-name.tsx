@@ -23,7 +23,7 @@ export function OurName({ movement }: { movement: Movement }) {
   if (typed === null) {
     return (
       <p className="text-ink-soft">
-        {own && <>We call it “{own}”. </>}
+        {own && <>Also called “{own}”. </>}
         <button type="button" className="underline underline-offset-2" onClick={() => setTyped(own ?? '')}>
           {own ? 'Edit name' : 'Add your own name'}
         </button>
@@ -35,7 +35,7 @@ export function OurName({ movement }: { movement: Movement }) {
       <input
         // Whoever pressed the button wants to type.
         autoFocus
-        aria-label={`What we call ${movement.name}`}
+        aria-label={`Your name for ${movement.name}`}
         aria-invalid={trouble !== null}
         aria-describedby="our-name-trouble"
         className={`${INPUT} w-56!`}

@@ -13,6 +13,7 @@ import {
   likelyWords,
   type Movement,
   mustWait,
+  PHASE_NAMES,
   PHASES,
   type RecordedCaution,
   resolveBlock,
@@ -95,9 +96,9 @@ export function BlockList({ document, seen, findings, athlete }: Props) {
         {PHASES.filter((phase) => blocks.some((block) => block.phase === phase)).map((phase) => {
           const inPhase = blocks.filter((block) => block.phase === phase);
           return (
-            <section key={phase} aria-label={phase}>
+            <section key={phase} aria-label={PHASE_NAMES[phase]}>
               <h2 className="flex justify-between border-b-2 border-ink pt-3 pb-1 text-body">
-                {phase}
+                {PHASE_NAMES[phase]}
                 <span className="font-text text-small font-normal text-ink-soft figures">{clock(byPhase[phase])}</span>
               </h2>
               <ol>

@@ -10,6 +10,7 @@ import {
   doseInWords,
   type Method,
   minutesText,
+  PHASE_NAMES,
   PHASES,
   type RecordedCaution,
   resolveBlock,
@@ -225,7 +226,7 @@ function Rows({ view: { sequence, method }, minded, person }: RowsProps) {
       <tbody key={phase}>
         <tr className="break-after-avoid">
           <th colSpan={COLUMNS} className="display border-b border-ink pt-1.5 text-left">
-            {phase}
+            {PHASE_NAMES[phase]}
           </th>
         </tr>
         {groupsOf(sequence, blocks).flatMap(({ round, members }) => [

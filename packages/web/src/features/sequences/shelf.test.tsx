@@ -106,7 +106,7 @@ describe('the movement shelf', () => {
     expect(screen.getByText('No movement covers “fist, wrist extended”; these do.')).toBeTruthy();
     const answering = LIBRARY.filter(({ corners }) => corners.includes('fist, wrist extended'));
     expect(names()).toEqual(answering.map(({ name }) => name));
-    await narrow('Settle');
+    await narrow('Cool-down');
     expect(names()).toEqual(LIBRARY.filter(({ family }) => family === 'settle').map(({ name }) => name));
     await narrow('at the bar');
     expect(names()).toContain('Bar hang');

@@ -5,6 +5,7 @@ import {
   clock,
   type Finding,
   type Pacing,
+  PHASE_NAMES,
   PHASES,
   readNumber,
   type Sequence,
@@ -98,7 +99,7 @@ function PhaseBars({ byPhase }: { byPhase: Record<string, number> }) {
         const ms = byPhase[phase] ?? 0;
         return (
           <div key={phase} className="contents">
-            <dt className={ms ? '' : 'text-ash'}>{phase}</dt>
+            <dt className={ms ? '' : 'text-ash'}>{PHASE_NAMES[phase]}</dt>
             <dd className="h-2.5 bg-ground" aria-hidden>
               <div className="h-full bg-ink" style={{ width: `${(100 * ms) / longest}%` }} />
             </dd>

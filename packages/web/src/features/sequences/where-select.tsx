@@ -1,4 +1,4 @@
-import { capital, type Gap, PHASES, type Place, PLACES } from '@clay-pot/core';
+import { type Gap, PHASE_NAMES, PHASES, type Place, PLACES } from '@clay-pot/core';
 import type { MovementFilter } from '../../domain/movement/movement-filter.js';
 import { INPUT } from '../../ui/field.js';
 
@@ -16,7 +16,7 @@ const PLACE_WORDS: Record<Place, string> = {
   wall: 'at the wall',
   bar: 'at the bar',
 };
-const IN_PHASE = PHASES.map((phase): Where => ({ key: phase, label: capital(phase), narrows: { phase } }));
+const IN_PHASE = PHASES.map((phase): Where => ({ key: phase, label: PHASE_NAMES[phase], narrows: { phase } }));
 const AT_PLACE = PLACES.map((place): Where => ({ key: place, label: PLACE_WORDS[place], narrows: { place } }));
 const forGaps = (gaps: readonly Gap[]) => gaps.map((gap): Where => ({ key: gap.words, label: gap.words, narrows: { gap } }));
 
