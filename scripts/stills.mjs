@@ -83,8 +83,12 @@ export const filesThere = () => {
   }
 };
 
+const byName = (one, other) => one.localeCompare(other);
+
 // By itself it prints the list and the files that there should be, and those that are there.
 if (process.argv[1] === import.meta.filename) {
   const levels = wantedStills();
-  process.stdout.write(JSON.stringify({ list: listOf(levels), files: [...wantedFiles(levels).keys()].sort(), there: filesThere().sort() }));
+  process.stdout.write(
+    JSON.stringify({ list: listOf(levels), files: [...wantedFiles(levels).keys()].sort(byName), there: filesThere().sort(byName) }),
+  );
 }

@@ -38,7 +38,6 @@ const PHASE_OF = new Map(
     [phase, PHASE_NAMES[phase], PHASE_NAMES[phase].replace('-', ' ')].map((name) => [name.toLowerCase(), phase] as const),
   ),
 );
-const PHASE = new RegExp(`^#*\\s*(${[...PHASE_OF.keys()].join('|')})\\s*:?$`, 'i');
 const ROUNDS = /^(\d+)\s*(?:rounds?|x rounds?|times)\b\s*,?\s*(.*?):?$/i;
 const BREAK = /^break\s+(\d+)\s*(?:s|sec|seconds)?$/i;
 const LOOK = /^(?:recheck|look again)\s*:\s*(.+)$/i;
@@ -51,25 +50,25 @@ export function readLine(line: string, isFirst: boolean): TextLine {
   const text = line.trim();
   const column = line.length - line.trimStart().length + 1;
   if (text === '') return { kind: 'blank' };
-  const head = HEAD.exec(text);
-  if (head?.[1] !== undefined) {
-    const value = head[2] ?? '';
-    return {
-      kind: 'head',
-      field: fieldOf(head[1].toLowerCase()),
-      value,
-      column: column + text.length - value.length,
-    };
-  }
-  const phase = PHASE_OF.get(PHASE.exec(text)?.[1]?.toLowerCase() ?? '');
-  if (phase !== undefined) return { kind: 'phase', phase };
-  const minutes = MINUTES.exec(text)?.[1];
-  if (minutes !== undefined && /min/i.test(text)) return { kind: 'minutes', minutes: Number(minutes) };
   return (
+    readHead(text, column) ??
     readTurn(text, column) ??
     readStop(text, column) ??
     (isFirst && !text.includes(':') ? { kind: 'head', field: 'title', value: text, column } : readBlock(text, column))
   );
+}
+
+/** A field, a phase or the minutes. */
+function readHead(text: string, column: number): TextLine | null {
+  const head = HEAD.exec(text);
+  if (head?.[1] !== undefined) {
+    const value = head[2] ?? '';
+    return { kind: 'head', field: fieldOf(head[1].toLowerCase()), value, column: column + text.length - value.length };
+  }
+  const phase = PHASE_OF.get(text.replace(/^#*\s*|\s*:?$/g, '').toLowerCase());
+  if (phase !== undefined) return { kind: 'phase', phase };
+  const minutes = MINUTES.exec(text)?.[1];
+  return minutes !== undefined && /min/i.test(text) ? { kind: 'minutes', minutes: Number(minutes) } : null;
 }
 
 function readTurn(text: string, column: number): TextLine | null {
