@@ -85,6 +85,8 @@ test.describe('accessible, and nothing runs over its edge at either size:', () =
       [`/people/${athleteId}/band`, /^Target practice/],
       [`/people/${athleteId}/import`, /^Import \/ export/],
       ['/account', /^Your account/],
+      ['/help', /^Help/],
+      ['/help/load-bench', /^Movements and the load bench/],
       ['/programmes', /^Programmes/],
       ['/simulation', /^Simulate progression rules/],
       [`/predictions?athlete=${athleteId}`, /^Predicted vs\. actual/],

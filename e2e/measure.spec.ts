@@ -103,7 +103,7 @@ test('a simulated device gives trials, and says what was wrong; a recorded file 
 
 test('simulated devices drive a whole first visit, plates and the all-out test among it', async ({ coach: page, house }) => {
   const id = await bench(page, house, 'Jory Reed');
-  await page.getByRole('button', { name: /^First visit/ }).click();
+  await page.getByRole('button', { name: /^First assessment/ }).click();
   await expect(page.getByRole('heading', { name: 'Wrist flexion' })).toBeVisible();
   await page.getByLabel('Source').selectOption('simulated');
   await page.getByLabel('Speed').selectOption('50');

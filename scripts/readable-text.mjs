@@ -14,12 +14,20 @@ const MACHINE_CALLS =
 
 /** @typedef {{ file: string, line: number, start: number, end: number, text: string, kind: 'markup' | 'string' }} ReadableText */
 
+const collected = new Map();
+
 /**
  * Every text in the sources that a person may read: what stands between tags, attributes that are shown or spoken, and strings with words in them.
  * What is put in while it runs is written as {…}.
  * @param {string} folder under the root @returns {ReadableText[]} in the order of files and lines
  */
 export function readableTexts(folder) {
+  const known = collected.get(folder) ?? textsBelow(folder);
+  collected.set(folder, known);
+  return known;
+}
+
+function textsBelow(folder) {
   const home = join(ROOT, folder);
   const files = readdirSync(home, { recursive: true })
     .map(String)

@@ -529,6 +529,7 @@ export { AFTER_CARE, cuesFor, DISCOMFORT_RULE } from './rules/words/method-words
 export { adviseOnMorning, isMorningAsked, type MorningAdvice, type MorningScores } from './rules/reports/morning.js';
 export { CLASS_THINGS, isGrave, needsALook } from './rules/calls/needs-a-look.js';
 export { standingVerdict } from './rules/safety/standing-verdict.js';
+export { GLOSSARY, type GlossaryEntry } from './rules/words/glossary.js';
 export { kgMinutes, type TermId, termOf, TERMS } from './rules/words/terms.js';
 export { unusualInDose } from './rules/doses/usual-dose.js';
 export { checkMutes } from './rules/checks/check-mutes.js';

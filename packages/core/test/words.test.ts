@@ -6,8 +6,9 @@ import { join } from 'node:path';
 
 const ROOT = join(import.meta.dirname, '../../..');
 const INTERFACE = 'packages/web/src';
-/** Where else stands what a person reads, and how many texts there are at least. */
-const ELSEWHERE: readonly (readonly [folder: string, atLeast: number])[] = [
+/** Where stands what a person reads, and how many texts there are at least. */
+const PLACES: readonly (readonly [folder: string, atLeast: number])[] = [
+  [INTERFACE, 1500],
   ['packages/core/src', 6000],
   ['packages/contracts/src', 40],
   ['packages/server/src', 300],
@@ -63,7 +64,7 @@ const SOUND: readonly (readonly [text: RegExp, why: string])[] = [
   [/^Test \{…\} to decide/, 'what the test decides'],
   [/^Carried by the feet$/, 'a share of the weight'],
   [
-    /^(percent of maximal voluntary contraction, %MVC|hand load, % of body weight \(% BW\)|rating of perceived exertion, .*)$/,
+    /^(percent of maximal voluntary contraction, %MVC|hand load, % of body weight \(% BW\)|rating of perceived exertion, .*)$|How hard it felt \(rating of perceived exertion\)/,
     'the field’s own term, behind the plain one',
   ],
   [/^Can’t read “\{…\}” in a dose\. Use @40%/, 'a list of all that a dose takes'],
@@ -85,40 +86,45 @@ const faultsOf = (text: string): string[] => [
     .map((words) => `a sentence of ${words} words`),
 ];
 
-/** What the collector finds below a folder. It reads files beside itself, so it runs as it does by itself. */
-const collected = (folder: string, root = ROOT) =>
-  new Promise<ReadableText[]>((resolve, reject) =>
-    execFile(process.execPath, ['scripts/readable-text.mjs', folder], { cwd: root, maxBuffer: 64e6 }, (error, printed) =>
-      error ? reject(error) : resolve(JSON.parse(printed) as ReadableText[]),
-    ),
+/** What a program of Node prints. The collector reads files beside itself, so it runs by itself. */
+const printed = (args: readonly string[], cwd: string) =>
+  new Promise<string>((resolve, reject) =>
+    execFile(process.execPath, args, { cwd, maxBuffer: 64e6 }, (error, out) => (error ? reject(error) : resolve(out))),
   );
+/** Everything at once: what stands below each folder, and the page that lists it. */
+const EVERYTHING = `
+  const { readableTexts } = await import('./scripts/readable-text.mjs');
+  const { stringsPage } = await import('./scripts/strings-page.mjs');
+  const texts = Object.fromEntries(process.argv.slice(1).map((folder) => [folder, readableTexts(folder)]));
+  process.stdout.write(JSON.stringify({ texts, page: await stringsPage() }));`;
+interface Everything {
+  readonly texts: Readonly<Record<string, readonly ReadableText[]>>;
+  readonly page: string;
+}
 
-describe('the words of the interface', () => {
-  let texts: ReadableText[] = [];
+describe('what a person reads', () => {
+  let all: Everything;
   beforeAll(async () => {
-    texts = await collected(INTERFACE);
+    const folders = PLACES.map(([folder]) => folder);
+    all = JSON.parse(await printed(['--input-type=module', '-e', EVERYTHING, ...folders], ROOT)) as Everything;
   });
+  const textsOf = (folder: string) => all.texts[folder] ?? [];
 
-  test('are plain, short and the same for the same', () => {
-    expect(texts.length).toBeGreaterThan(1500);
-    const faults = texts.flatMap(({ file, line, text }) => faultsOf(text).map((fault) => `${file}:${line} ${text}\n    ${fault}`));
-    expect(faults).toEqual([]);
-  });
-
-  test.each(ELSEWHERE)('are plain and short in %s as well', async (folder, atLeast) => {
-    const said = await collected(folder);
-    expect(said.length).toBeGreaterThan(atLeast);
-    const faults = said
-      .filter(({ text }) => !SOUND.some(([sound]) => sound.test(text)))
+  test.each(PLACES)('is plain, short and the same for the same in %s', (folder, atLeast) => {
+    expect(textsOf(folder).length).toBeGreaterThan(atLeast);
+    const faults = textsOf(folder)
+      .filter(({ text }) => folder === INTERFACE || !SOUND.some(([sound]) => sound.test(text)))
       .flatMap(({ file, line, text }) => faultsOf(text).map((fault) => `${file}:${line} ${text}\n    ${fault}`));
     expect(faults).toEqual([]);
   });
 
-  test('what is excused is still said somewhere', async () => {
-    const said = (await Promise.all(ELSEWHERE.map(([folder]) => collected(folder)))).flat();
-    expect(
-      SOUND.filter(([sound]) => !said.some(({ text }) => sound.test(text) && faultsOf(text).length > 0)).map(([sound]) => String(sound)),
-    ).toEqual([]);
+  test('is excused only where it is still said', () => {
+    const said = PLACES.flatMap(([folder]) => textsOf(folder)).filter(({ text }) => faultsOf(text).length > 0);
+    expect(SOUND.filter(([sound]) => !said.some(({ text }) => sound.test(text))).map(([sound]) => String(sound))).toEqual([]);
+  });
+
+  test('stands in docs/strings.md: node scripts/strings-page.mjs writes it', () => {
+    expect(all.page === readFileSync(join(ROOT, 'docs/strings.md'), 'utf8')).toBe(true);
   });
 
   test('a saying of before would be found', () => {
@@ -128,18 +134,6 @@ describe('the words of the interface', () => {
     expect(faultsOf('Effort (RPE)')).toEqual([]);
     expect(faultsOf(`${'word '.repeat(21)}.`)).toEqual(['a sentence of 21 words']);
   });
-});
-
-test('docs/strings.md lists every text: node scripts/strings-page.mjs writes it', async () => {
-  const page = await new Promise<string>((resolve, reject) =>
-    execFile(
-      process.execPath,
-      ['--input-type=module', '-e', "process.stdout.write(await (await import('./scripts/strings-page.mjs')).stringsPage())"],
-      { cwd: ROOT, maxBuffer: 64e6 },
-      (error, printed) => (error ? reject(error) : resolve(printed)),
-    ),
-  );
-  expect(page === readFileSync(join(ROOT, 'docs/strings.md'), 'utf8')).toBe(true);
 });
 
 test('the collector sees what is read, and passes over what is not', async () => {
@@ -162,7 +156,8 @@ export const row = { kind: 'as it is', label: 'As it is' };
 must(a, 'a thing that is there');
 `,
     );
-    const seen = (await collected('some', root)).map(({ text }) => text);
+    const found = JSON.parse(await printed(['scripts/readable-text.mjs', 'some'], root)) as ReadableText[];
+    const seen = found.map(({ text }) => text);
     expect(seen).toEqual([
       '{…} sets of {…}',
       'A line above',

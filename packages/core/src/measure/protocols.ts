@@ -290,7 +290,7 @@ export interface Battery {
 /** Batteries: what a first visit needs, and what is worth repeating every four weeks. */
 export const BATTERIES = {
   'first-visit': {
-    name: 'First visit',
+    name: 'First assessment',
     protocolIds: [
       'active.wrist-flexion',
       'active.wrist-extension',

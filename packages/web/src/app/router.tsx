@@ -54,6 +54,7 @@ export const router = createBrowserRouter([
           { path: 'sequences/:id/sheet', ...screen(() => import('../features/sequences/sheet-page.js')) },
           { path: 'sequences/:id/lead', ...screen(() => import('../features/sessions/lead-page.js')) },
           { path: 'session', ...screen(() => import('../features/sessions/player-page.js')) },
+          { path: 'help/:id?', ...screen(() => import('../features/help/help-page.js')) },
           { path: 'account', ...screen(() => import('../features/account/account-page.js')) },
           { path: 'records', ...screen(() => import('../features/sessions/records-page.js')) },
           { path: 'predictions', ...screen(() => import('../features/predictions/predictions-page.js')) },

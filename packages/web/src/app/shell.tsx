@@ -64,7 +64,7 @@ export function Shell() {
       // On some keyboards the question mark needs Shift, on others it does not.
       ...['?', 'Shift+?'].map((keys) => ({
         keys,
-        label: 'Show shortcuts',
+        label: 'Show help and shortcuts',
         group: 'All screens',
         run: () => setKeysShown(true),
       })),
@@ -111,6 +111,9 @@ export function Shell() {
               <span className="ml-auto flex items-center gap-2 sm:hidden">
                 <ConnectionState />
                 <OutboxState />
+                <NavLink to="/help" className="-my-2 grid min-h-11 place-items-center text-small underline">
+                  Help
+                </NavLink>
                 <NavLink to="/account" className="-my-2 grid min-h-11 place-items-center text-small underline">
                   Account
                 </NavLink>
@@ -144,7 +147,10 @@ export function Shell() {
                 <br />
                 <span className="underline underline-offset-2">{who.name}</span>
               </NavLink>
-              <div className="flex gap-3">
+              <div className="flex flex-wrap gap-x-3 gap-y-1">
+                <NavLink to="/help" className="underline underline-offset-2">
+                  Help
+                </NavLink>
                 <button type="button" className="underline underline-offset-2" onClick={() => void askToSignOut()}>
                   Sign out
                 </button>

@@ -1,17 +1,40 @@
+import { Link, useLocation } from 'react-router';
+import { articleFor } from '../domain/terms/articles.js';
 import { Button } from '../ui/button.js';
 import { printKeys, useCommandState } from '../ui/commands.js';
 import { Dialog } from '../ui/dialog.js';
 import { Switch } from '../ui/switch.js';
 
-/** Every key that does something right now, by group. */
+/** How much of an article stands in front of the keys. */
+const FIRST_STEPS = 3;
+
+/** What this screen is for, and every key that does something right now. */
 export default function ShortcutsDialog({ onClose }: { onClose: () => void }) {
   const { active, singleKeys, setSingleKeys } = useCommandState();
   const all = [...active.values()].flat();
   // A command on two keys is told once.
   const commands = all.filter((command, index) => all.findIndex(({ label }) => label === command.label) === index);
   const groups = [...new Set(commands.map((command) => command.group))];
+  const { id, title, summary, steps } = articleFor(useLocation().pathname);
   return (
-    <Dialog title="Shortcuts" width="wide" onClose={onClose}>
+    <Dialog title="Help and shortcuts" width="wide" onClose={onClose}>
+      <section aria-label="Help" className="mt-3 border-l-4 border-cobalt bg-cobalt-wash px-3 py-2">
+        <h3 className="text-body">{title}</h3>
+        <p>{summary}</p>
+        <ul className="mt-1 list-disc pl-5 text-small">
+          {steps.slice(0, FIRST_STEPS).map((step) => (
+            <li key={step}>{step}</li>
+          ))}
+        </ul>
+        <p className="mt-1 flex flex-wrap gap-4 text-small">
+          <Link className="underline" to={`/help/${id}`} onClick={onClose}>
+            Read more
+          </Link>
+          <Link className="underline" to="/help" onClick={onClose}>
+            Glossary
+          </Link>
+        </p>
+      </section>
       <div className="mt-4 gap-8 sm:columns-2">
         {groups.map((group) => (
           <section key={group} className="mb-5 break-inside-avoid">

@@ -1,4 +1,5 @@
 import { type TermId, termOf } from '@clay-pot/core';
+import { Link } from 'react-router';
 import { readable } from '../measuring/units.js';
 
 /** What a number is, from what, and whether it is much. */
@@ -22,6 +23,11 @@ export default function Answer({ term: id, value }: { term: TermId; value: numbe
           </dd>
         </div>
       </dl>
+      <p className="mt-2">
+        <Link className="underline" to="/help">
+          Glossary
+        </Link>
+      </p>
     </>
   );
 }

@@ -35,7 +35,7 @@ export function LookAgain({ run, event }: { run: Run; event: TimelineEvent }) {
     () =>
       LOOK_ANSWERS.map((answer, index) => ({
         keys: String(index + 1),
-        label: `Looked again: ${answer}`,
+        label: `Recheck: ${answer}`,
         group: 'Session',
         run: () => next && tell(next, answer),
       })),
