@@ -139,20 +139,20 @@ test('what a session asks for next is decided under its record or on Today, and 
   await expect(asked).toBeInViewport();
   await expect(asked).toContainText('discomfort 5 of 10 on the lowest level');
   await expect(page.getByText(/^.*Next is .* on \w{3} \d+ \w{3}/)).toBeVisible();
-  await asked.getByRole('button', { name: 'Change, Ease: Mirela Danko' }).click();
+  await asked.getByRole('button', { name: 'Edit…, Ease off: Mirela Danko' }).click();
   await asked.getByRole('radio', { name: /^Remove / }).check();
   await asked.getByRole('button', { name: 'Save' }).click();
   const answered = page.getByRole('list', { name: 'Decided' });
-  await expect(answered).toContainText('Ease, accepted with changes: Remove palm rocks, fore and aft');
+  await expect(answered).toContainText('Ease off, accepted with changes: Remove palm rocks, fore and aft');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(asked.getByRole('button', { name: 'Accept, Ease: Mirela Danko' })).toBeVisible();
+  await expect(asked.getByRole('button', { name: 'Accept, Ease off: Mirela Danko' })).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).click();
   const call = page
     .getByRole('list', { name: 'Next steps' })
     .getByRole('listitem')
     .filter({ hasText: 'Mirela Danko' })
     .filter({ hasText: 'Ease' });
-  await call.getByRole('button', { name: 'Decline, Ease: Mirela Danko' }).click();
+  await call.getByRole('button', { name: 'Dismiss…, Ease off: Mirela Danko' }).click();
   await page.getByLabel('Arguments against it').fill('Use the cold hall.');
   await page.keyboard.press('Enter');
   await expect(call).toHaveCount(0);

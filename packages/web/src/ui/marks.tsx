@@ -67,7 +67,7 @@ export const loadClass = (percent: number) => STEPS[loadStepOf(percent)];
 /** Effort on the load scale: a filled bar and the number. */
 export function EffortMark({ percent }: { percent: number }) {
   return (
-    <span className="inline-flex items-center gap-1.5 text-small figures" title={`${percent} % of own maximum`}>
+    <span className="inline-flex items-center gap-1.5 text-small figures" title={`${percent} % of maximum`}>
       <span className="inline-block h-2.5 w-8 border border-ink/40 bg-white" aria-hidden>
         <span className={`block h-full ${loadClass(percent)}`} style={{ width: `${percent}%` }} />
       </span>
@@ -78,8 +78,8 @@ export function EffortMark({ percent }: { percent: number }) {
 
 const ADVICE_LOOK: Record<DiscomfortAdvice, { word: string; className: string }> = {
   'go-on': { word: 'fine', className: 'bg-celadon-wash text-celadon' },
-  'hold-level': { word: 'hold', className: 'bg-amber-wash text-amber' },
-  'ease-or-stop': { word: 'ease', className: 'bg-iron-wash text-iron' },
+  'hold-level': { word: 'keep level', className: 'bg-amber-wash text-amber' },
+  'ease-or-stop': { word: 'ease off', className: 'bg-iron-wash text-iron' },
 };
 
 interface DiscomfortProps {

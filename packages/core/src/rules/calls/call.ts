@@ -7,10 +7,10 @@ import type { Hand } from '../../vocabulary/hands.js';
 export const CALLS = {
   refer: { label: 'Refer', words: 'to a doctor or hand therapist; no load until cleared' },
   rest: { label: 'Rest', words: 'extra days before the next loading session' },
-  ease: { label: 'Ease', words: 'go back a level, or do less' },
+  ease: { label: 'Ease off', words: 'go back a level, or do less' },
   swap: { label: 'Swap', words: 'another movement for the same purpose' },
-  'measure again': { label: 'Measure', words: 'known values are old or don’t fit' },
-  hold: { label: 'Hold', words: 'stay at the current level' },
+  'measure again': { label: 'Test', words: 'known values are old or don’t fit' },
+  hold: { label: 'Keep', words: 'stay at the current level' },
   progress: { label: 'Progress', words: 'do more, or the next level' },
 } as const;
 /** A kind of call. */

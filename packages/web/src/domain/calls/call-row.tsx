@@ -30,6 +30,7 @@ export function CallRow({ group, named }: { group: CallGroup<AthleteCall>; named
   const of = `${label}: ${first.athleteName}`;
   const toggle = (what: Unfolded) => setUnfolded((now) => (now === what ? null : what));
   const accept = () => answer(calls.map((call) => ({ call, optionId: call.options[0].id })));
+  const accepts = isOnRecord(first) ? 'Acknowledge' : 'Accept';
   return (
     <li data-call={group.id} tabIndex={-1} className="border-b border-line py-2">
       <div className="flex flex-wrap items-baseline gap-x-2">
@@ -49,15 +50,15 @@ export function CallRow({ group, named }: { group: CallGroup<AthleteCall>; named
         </>
       )}
       <div className="mt-1.5 flex flex-wrap items-center gap-1.5">
-        <Button className={SMALL} kind="primary" data-answer="accept" aria-label={`Accept, ${of}`} onClick={accept}>
-          {isOnRecord(first) ? 'Acknowledge' : 'Accept'}
+        <Button className={SMALL} kind="primary" data-answer="accept" aria-label={`${accepts}, ${of}`} onClick={accept}>
+          {accepts}
         </Button>
         {(calls.length > 1 || first.options.length > 1 || first.options[0].typed) && (
           <Button
             className={SMALL}
             data-answer="change"
             aria-expanded={unfolded === 'change'}
-            aria-label={`Change, ${of}`}
+            aria-label={`Edit…, ${of}`}
             onClick={() => toggle('change')}
           >
             Edit…
@@ -68,7 +69,7 @@ export function CallRow({ group, named }: { group: CallGroup<AthleteCall>; named
             className={SMALL}
             data-answer="decline"
             aria-expanded={unfolded === 'decline'}
-            aria-label={`Decline, ${of}`}
+            aria-label={`Dismiss…, ${of}`}
             onClick={() => toggle('decline')}
           >
             Dismiss…

@@ -85,7 +85,7 @@ describe('calls that wait', () => {
   test('changed, each call has its option; what stays as recorded needs a reason', async () => {
     const lift = call({ key: 'level strength.palm-lift', why: 'Palm lift: clean.' });
     const { user } = show(<Waiting calls={[call({ evidenceKey: 'changed' }), lift]} />);
-    await user.click(screen.getByRole('button', { name: /^Change/ }));
+    await user.click(screen.getByRole('button', { name: /^Edit…/ }));
     const [first, second] = screen.getAllByRole('group');
     await user.click(within(first!).getByRole('radio', { name: /3×15s/ }));
     await user.click(within(second!).getByRole('radio', { name: 'None of these' }));
@@ -114,7 +114,7 @@ describe('calls that wait', () => {
         typed: { ...typed, noMore },
       };
       const { user } = show(<Waiting calls={[call({ evidenceKey, options: [option] })]} />);
-      await user.click(screen.getByRole('button', { name: /^Change/ }));
+      await user.click(screen.getByRole('button', { name: /^Edit…/ }));
       const field = screen.getByRole('combobox', { name: 'Dose of Palm support' });
       const type = async (text: string) => {
         await user.clear(field);

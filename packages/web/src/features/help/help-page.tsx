@@ -18,7 +18,7 @@ export default function HelpPage() {
   return (
     <Page title="Help" lead="Twelve short articles and a glossary. Press ? on any screen for its shortcuts.">
       <div className="grid gap-8 lg:grid-cols-[18rem_minmax(0,1fr)]">
-        <nav aria-label="Help topics">
+        <nav aria-label="Help topics" className={article ? 'max-lg:order-last' : ''}>
           <TextField label="Search the help" type="search" value={sought} onChange={(event) => setSought(event.target.value)} />
           <ul className="mt-3">
             {articles.map((each) => (
@@ -67,7 +67,7 @@ function Reading({ article: { title, summary, steps, picture, link } }: { articl
             ))}
           </ol>
           {baked && (
-            <figure className="bg-white">
+            <figure className="self-start bg-white">
               <img src={baked.src} width={baked.width} height={baked.height} alt="" className="h-auto w-full" />
               <figcaption className="p-2 text-small text-ink-soft">{picture.caption}</figcaption>
             </figure>
