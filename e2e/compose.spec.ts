@@ -43,7 +43,7 @@ test('a sequence is composed for somebody, one block kept, one changed for anoth
   await others.first().click();
   await expect(rows.filter({ hasText: otherName })).toHaveCount(1);
 
-  await page.getByRole('button', { name: 'Use it for Callan' }).click();
+  await page.getByRole('button', { name: 'Use this sequence for Callan' }).click();
   await expect(page.getByLabel('Title')).toHaveValue(/handstands/);
   const { document } = await house.read<StoredSequence>(page, `/sequences/${idIn(page)}`);
   expect(document.budgetMin).toBe(12);

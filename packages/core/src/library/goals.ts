@@ -3,13 +3,13 @@ import type { TrainingGoal, TrainingGoalLookup, Want } from '../compose/goal.js'
 
 /** Every goal wants a hand that is whole: moved in all directions, thumb and little finger too. */
 const WHOLE_HAND: Want = {
-  words: 'the whole hand moved freely',
+  words: 'free movement of the whole hand',
   weight: 2,
   share: 8,
   such: [{ loadings: ['unloaded'], families: ['free-motion', 'tendon-glides'] }],
 };
 const OPENING: Want = {
-  words: 'opening against resistance',
+  words: 'hand opening against resistance',
   weight: 2,
   share: 4,
   such: [{ loadings: ['resisted'], groups: ['finger extensors'] }],
@@ -72,7 +72,7 @@ export const TRAINING_GOALS = [
         asks: { loadPercentBW: 50 },
       },
       {
-        words: 'palm and fingers that press',
+        words: 'pressing strength of palm and fingers',
         weight: 4,
         share: 9,
         such: [{ loadings: ['planted'], families: ['planted-strength'] }],
@@ -122,7 +122,7 @@ export const TRAINING_GOALS = [
         asks: { effortPercent: 60 },
       },
       {
-        words: 'closing and gliding fingers',
+        words: 'finger closing and tendon glides',
         weight: 2,
         share: 6,
         such: [{ families: ['tendon-glides'] }, { families: ['grip'], groups: ['finger flexors'] }],

@@ -14,10 +14,10 @@ export const COMPOSE_EXAMPLE = {
 export const COMPOSE_ANSWERED = {
   durationMs: 1198000,
   wants: [
-    { words: 'the whole hand moved freely', gotS: 264 },
+    { words: 'free movement of the whole hand', gotS: 264 },
     { words: 'wrist extension range', gotS: 134 },
     { words: 'wrist flexion range', gotS: 140 },
-    { words: 'opening against resistance', gotS: 126 },
+    { words: 'hand opening against resistance', gotS: 126 },
     { words: 'thumb movement and stretch', gotS: 112 },
     { words: 'strength of the wrist extensors', gotS: 84 },
     { words: 'time to cool down', gotS: 110 },

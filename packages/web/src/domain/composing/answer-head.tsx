@@ -9,7 +9,7 @@ export function AnswerHead({ answer, composition: { state, stop } }: { answer: C
   return (
     <div className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b-2 border-ink pb-3">
       <Figure value={clock(durationMs)} words={sequence ? counted(sequence.blocks.length, 'block') : ''} />
-      <Figure value={percent(goalPercent / 100)} words="of what the goal wants" />
+      <Figure value={percent(goalPercent / 100)} words="goal coverage" />
       <div role="status" className="ml-auto text-right text-small">
         <p className="font-semibold">{nearness(gapPercent)}</p>
         {state === 'looking' ? (

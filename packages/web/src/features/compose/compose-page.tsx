@@ -71,7 +71,7 @@ function Composer({ athlete, intakes, whom }: Props) {
         {state === 'idle' && <Empty>No sequence yet. Choose the settings, then press Generate.</Empty>}
         <AnswerView
           composition={composition}
-          takeLabel={athlete ? `Use it for ${athlete.name.split(' ')[0]}` : 'Use this sequence'}
+          takeLabel={athlete ? `Use this sequence for ${athlete.name.split(' ')[0]}` : 'Use this sequence'}
           take={(taken) => void keep(taken)}
           pot={sequence && <Pot sequence={sequence} athlete={athlete} />}
         />

@@ -101,7 +101,7 @@ function Threshold({ id, document, note }: ThresholdProps) {
       <div className="grid items-start gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
         <div className="grid max-w-2xl gap-6">
           <p>
-            By the method <b>{method.name}</b>. {DISCOMFORT_RULE[method.discomfort]}
+            Training method: <b>{method.name}</b>. {DISCOMFORT_RULE[method.discomfort]}
           </p>
           {document.tests?.length ? <p>Tested before and after: {testsWords(document.tests)}.</p> : null}
           <OfProgrammeNote note={note} />
