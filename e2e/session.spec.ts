@@ -151,7 +151,7 @@ test('what a session asks for next is decided under its record or on Today, and 
     .getByRole('list', { name: 'Next steps' })
     .getByRole('listitem')
     .filter({ hasText: 'Mirela Danko' })
-    .filter({ hasText: 'Ease' });
+    .filter({ hasText: 'Ease off' });
   await call.getByRole('button', { name: 'Dismiss…, Ease off: Mirela Danko' }).click();
   await page.getByLabel('Arguments against it').fill('Use the cold hall.');
   await page.keyboard.press('Enter');

@@ -93,7 +93,7 @@ export function DiscomfortMark({ score, policy }: DiscomfortProps) {
   if (score === null) return <span className="text-ash">–</span>;
   const { word, className } = ADVICE_LOOK[adviseOnDiscomfort(score, policy)];
   return (
-    <span className={`px-1.5 py-0.5 text-small whitespace-nowrap figures ${className}`}>
+    <span className={`px-1.5 py-0.5 text-small figures sm:whitespace-nowrap ${className}`}>
       <b>{score}</b> {word}
     </span>
   );
