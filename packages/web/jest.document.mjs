@@ -3,7 +3,7 @@ import { afterEach, beforeEach, jest } from '@jest/globals';
 import { cleanup } from '@testing-library/react';
 
 // Typing letter by letter into a full screen takes seconds on a busy machine.
-jest.setTimeout(20_000);
+jest.setTimeout(60_000);
 
 // A document without a layout has no sizes: every chart says so, with a stack of a hundred lines.
 const { warn } = console;
