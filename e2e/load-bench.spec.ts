@@ -102,7 +102,7 @@ test('by keyboard alone: handles move by arrows, numbers are typed, a target is 
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
-  test('by touch: a handle is dragged and the page stays where it hurts', async ({ coach: page }) => {
+  test('by touch: a handle is dragged and the page stays where it is', async ({ coach: page }) => {
     await page.goto('/bench');
     const before = await loadOf(page, 'left');
     const box = (await page.getByRole('slider', { name: 'Shoulders' }).boundingBox())!;

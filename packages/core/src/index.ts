@@ -99,19 +99,7 @@ export { STOP_RULES, STOP_SIGN_IDS, STOP_SIGNS, type StopSign } from './vocabula
 export { STRENGTH_NAMES, STRENGTH_WORDS, type StrengthName, STRENGTHS } from './vocabulary/strengths.js';
 export { capital, counted, lowered } from './vocabulary/text.js';
 export { type Moment, MOMENTS, SESSION_TESTS, type SessionTest } from './vocabulary/session-tests.js';
-export {
-  asWritten,
-  calendarDay,
-  capitalSentence,
-  loweredSentence,
-  quantity,
-  quantityText,
-  say,
-  type Sentence,
-  joinSentences,
-  sentenceText,
-  uniqueSentences,
-} from './vocabulary/sentence.js';
+export { capitalSentence, loweredSentence, quantity, say, type Sentence, joinSentences, sentenceText } from './vocabulary/sentence.js';
 export { LENGTH_UNITS, MASS_UNITS, METRIC, shownAs, type ShownUnits } from './vocabulary/units.js';
 export { type DosingKind, USUAL_RANGES } from './vocabulary/usual-ranges.js';
 export {
@@ -518,7 +506,14 @@ export {
 } from './rules/safety/cautions.js';
 export { checkMovement } from './rules/ladders/check-movement.js';
 export { type Advice, advicesOf, concernsOf, mustWait, openSides } from './rules/safety/clearance.js';
-export { adviseOnDiscomfort, DISCOMFORT_WORDS, type DiscomfortAdvice, type DiscomfortPolicy } from './rules/reports/discomfort.js';
+export {
+  adviseOnDiscomfort,
+  DISCOMFORT_GO_ON_MAX,
+  DISCOMFORT_HOLD_MAX,
+  DISCOMFORT_WORDS,
+  type DiscomfortAdvice,
+  type DiscomfortPolicy,
+} from './rules/reports/discomfort.js';
 export { insertLevel, movementFor, nameFor } from './rules/ladders/insert-level.js';
 export { climbedBy, type Rung, rungsOf } from './rules/ladders/ladder.js';
 export { stopsOf } from './rules/safety/may-begin.js';
@@ -540,7 +535,7 @@ export { type Ease, type EaseReason, easesFor, kindOf } from './rules/fixes/on-t
 export { CHECKS, type Finding, findingsOf, keyOfFinding } from './rules/checks/index.js';
 export { severityOf, soreAdvice, soreGroup } from './rules/safety/sore-places.js';
 export { afterIntake, recordAfterIntake } from './rules/screening/after-intake.js';
-export { intakeDue } from './rules/screening/intake-due.js';
+export { ASK_AGAIN, ASK_AGAIN_SORE, intakeDue } from './rules/screening/intake-due.js';
 export { type MovementOpen, movementsOpen } from './rules/screening/movements-open.js';
 export { referralLetter } from './rules/screening/referral-letter.js';
 export { SIGN_RULES, type Verdict, VERDICT_WORDS, VERDICTS, worstOf } from './rules/screening/screen-rules.js';

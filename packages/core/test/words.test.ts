@@ -59,8 +59,8 @@ const SOUND: readonly (readonly [text: RegExp, why: string])[] = [
   [/^There is no (movement|method|such|block|check|item|part|file) /, 'names what was looked for and not found'],
   [/^Nothing (moves|to achieve|found at|was running)/, 'a cue, and what was found'],
   [/\bgoes by (itself|its)\b|\bforearm goes by itself\b/, 'how far a hand goes, not a method'],
-  [/^(take back|taken back|as it is|refer first|broken off|fist|put back)$/, 'an id'],
-  [/^(Near your most|Your most|Curl with)/, 'a name of before, which old texts have'],
+  [/^(take|taken) back$/, 'an id'],
+  [/^(Near your most|Your most)$/, 'a name of before, which old texts have'],
   [/^Test \{…\} to decide/, 'what the test decides'],
   [/^Carried by the feet$/, 'a share of the weight'],
   [

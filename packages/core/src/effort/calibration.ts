@@ -10,7 +10,7 @@ export interface CalibrationPoint {
   readonly count: number;
 }
 
-/** how well predictions held. */
+/** How well predictions held. */
 export interface Calibration {
   /** Ratings of exertion: said to be at most so much with each chance. */
   readonly exertion: readonly CalibrationPoint[];

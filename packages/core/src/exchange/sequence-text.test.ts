@@ -1,3 +1,4 @@
+import { FORMER_NAMES } from '../library/former-names.js';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
@@ -134,6 +135,11 @@ describe('a sequence as plain text', () => {
   test('names of before still open', () => {
     const [first, second] = read('Old\n\nHook glide, without tension\nFlexion press, middle of the range, gentle').document!.blocks;
     expect([first!.movementId, second!.movementId, second!.levelId]).toEqual(['glide.hook', 'isometric.flexion', 'gentle']);
+  });
+
+  test.each(Object.entries(FORMER_NAMES))('%s is found by what it was called before: %s', (id, name) => {
+    const { document, taken } = read(`Old\n\n[x]\n`.replace('[x]', name!));
+    expect([document?.blocks[0]?.movementId, taken.length]).toEqual([id, expect.any(Number)]);
   });
 
   test('any sequence comes back from its text', () => {

@@ -65,7 +65,7 @@ function faultsOfTest(forces: readonly number[], criticalForceN: number, bestN: 
     faults.push('The force was still dropping at the end: critical force is at most this value.');
   }
   if (criticalForceN > before * (1 + STILL_FALLING)) {
-    faults.push('The last contractions were harder than the ones before: the athlete held back.');
+    faults.push('The last contractions were harder than the ones before: the earlier ones weren’t all-out.');
   }
   if (Math.max(...forces.slice(0, LAST)) < 0.9 * bestN) {
     faults.push(

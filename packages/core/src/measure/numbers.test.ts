@@ -137,7 +137,9 @@ describe('critical force', () => {
   test('says what keeps it from being plain', () => {
     const falling = Array.from({ length: ALL_OUT.contractions }, (_, index) => 400 * 0.96 ** index);
     expect(criticalForceOf(falling).faults.join()).toContain('still dropping');
-    expect(criticalForceOf(forces.map((force, index) => (index > 20 ? 260 : force))).faults.join()).toContain('held back');
+    expect(criticalForceOf(forces.map((force, index) => (index > 20 ? 260 : force))).faults.join()).toContain(
+      'the earlier ones weren’t all-out',
+    );
     expect(criticalForceOf(forces.map((force, index) => (index < 3 ? 250 : force))).faults.join()).toContain('wasn’t all-out');
     expect(criticalForceOf(forces.map((force, index) => (index === 10 ? 20 : force))).faults).toEqual([
       'Contraction 11 was missed or slipped.',

@@ -59,7 +59,7 @@ describe('what an accepted call does to a programme', () => {
     expect(checkProgramme(editProgramme(standing.programme, edits))).toEqual([]);
   });
 
-  test('keeping of another programme nothing changes, and nothing where it', () => {
+  test('of another programme nothing changes, and nothing where it stays as it is', () => {
     expect(carriedOutIn('p2', standing.programme, { id: 'a', reason: '', effect: progress.options[0].effect }, coming).edits).toEqual([]);
     expect(carried({ kind: 'as it is' }).edits).toEqual([]);
   });

@@ -21,7 +21,7 @@ export type Sentence = string | readonly Part[];
 
 /** A number with its unit, for `say`. @param places decimals that are shown */
 export const quantity = (value: number, unit: string, places = 0): Quantity => ({ value, unit, places });
-/** A number with its unit and as many decimals as it has, two at most: what somebody set. @example asWritten(2.5, 'kg').places → 1 */
+/** A number with its unit and as many decimals as it has, two at most: what somebody set. */
 export const asWritten = (value: number, unit: string): Quantity =>
   quantity(value, unit, Number.isInteger(value) ? 0 : Number.isInteger(Number((value * 10).toFixed(1))) ? 1 : 2);
 /** A day of the calendar, for `say`. */

@@ -56,7 +56,7 @@ describe('answers that are not recorded yet', () => {
     expect(draft()).toBe(before);
   });
 
-  test('are recorded without a network: on their way, in the record as recorded shown, and a stop stands at once', () => {
+  test('are recorded without a network: on their way, in the record as it is shown, and a stop stands at once', () => {
     beginIntake(ATHLETE, null);
     const { id } = draft()!;
     answer('a1', { signs: [{ sign: 'pop', hand: 'right' }] });

@@ -5,8 +5,16 @@ import { addDays, daysBetween } from '../../vocabulary/days.js';
 import { working } from '../../vocabulary/constant.js';
 import { cautionsOn, forbidsLoading } from '../safety/cautions.js';
 
-const ASK_AGAIN = working('Check-in again after', 84, 'days', 'with each new block of training; at most twelve weeks', [56, 120]).value;
-const ASK_AGAIN_SORE = working(
+/** A check-in is due so many days after the last. */
+export const ASK_AGAIN = working(
+  'Check-in again after',
+  84,
+  'days',
+  'with each new block of training; at most twelve weeks',
+  [56, 120],
+).value;
+/** And so many while something is sore. */
+export const ASK_AGAIN_SORE = working(
   'Check-in again while something is sore',
   14,
   'days',

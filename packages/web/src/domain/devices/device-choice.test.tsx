@@ -87,7 +87,7 @@ describe('the device of a source', () => {
     expect(deviceForHold(TYPED, hold)).toBeNull();
   });
 
-  test('is told with the reading where it hurts not what the protocol names', () => {
+  test('is told with the reading where it is not what the protocol names', () => {
     expect(gaugeOf({ kind: 'photo' }, 'angle')).toBe('photo');
     expect(gaugeOf({ kind: 'phone' }, 'angle')).toBe('phone');
     expect(gaugeOf({ kind: 'file', device }, 'angle')).toBe('phone');

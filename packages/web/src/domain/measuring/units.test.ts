@@ -17,7 +17,7 @@ import { showIn } from '../../store/units.js';
 afterEach(() => showIn(undefined));
 
 describe('numbers of readings', () => {
-  test('forces are shown in kilograms and kept in newtons, all else as recorded kept', () => {
+  test('forces are shown in kilograms and kept in newtons, all else as it is kept', () => {
     expect(readingText('N', 441.3)).toBe('45.0 kg');
     expect(storedValue('N', 45)).toBe(441.3);
     expect(readingText('°', 71.4)).toBe('71°');

@@ -14,7 +14,7 @@ function field(text = '2x8 @40% L,R', movement = squeeze) {
 }
 
 describe('a dose, typed', () => {
-  test('is taken with Enter, read as a coach means it, and shown as recorded printed', async () => {
+  test('is taken with Enter, read as a coach means it, and shown as it is printed', async () => {
     const { user, input, onChange } = field();
     expect(input).toHaveProperty('value', '2x8 @40% L,R');
     await user.clear(input);

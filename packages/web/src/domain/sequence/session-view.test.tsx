@@ -35,7 +35,7 @@ describe('for whom something is computed', () => {
   });
 });
 
-describe('a session as recorded seen', () => {
+describe('a session as it is seen', () => {
   test('keeps its view while nothing changes, and says what stops it for whom', async () => {
     answering(answers);
     const healing = someone({ cautions: [{ caution: 'recent-injury' }] });

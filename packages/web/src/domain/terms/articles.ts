@@ -1,4 +1,16 @@
-import { itemAt } from '@clay-pot/core';
+import {
+  ASK_AGAIN,
+  ASK_AGAIN_SORE,
+  BATTERIES,
+  type BatteryId,
+  batteryMinutes,
+  DISCOMFORT_GO_ON_MAX,
+  DISCOMFORT_HOLD_MAX,
+  itemAt,
+} from '@clay-pot/core';
+
+const WEEK_DAYS = 7;
+const minutesOf = (battery: BatteryId) => batteryMinutes(BATTERIES[battery].protocolIds);
 
 /** A picture of a level in an article. */
 export interface ArticlePicture {
@@ -26,7 +38,7 @@ export const ARTICLES: readonly Article[] = [
     id: 'first-session',
     title: 'Your first session',
     summary: 'Add an athlete, check in, generate a sequence and start.',
-    screens: [/^\/$/, /^\/people\/new/],
+    screens: [/^\/$/, /^\/people\/new$/],
     steps: [
       'Open People and press Add athlete. A name is enough to start.',
       'Press Start check-in (3 min). Tap sore places on the hand and answer the questions.',
@@ -44,7 +56,7 @@ export const ARTICLES: readonly Article[] = [
     summary: 'Find out what an athlete may do today.',
     screens: [/^\/people\/[^/]+\/check-in/, /^\/people\/[^/]+\/letter/],
     steps: [
-      'Ask before the first session, after twelve weeks, and after two weeks if something is sore.',
+      `Ask before the first session, after ${ASK_AGAIN / WEEK_DAYS} weeks, and after ${ASK_AGAIN_SORE / WEEK_DAYS} weeks if something is sore.`,
       'Warning signs lead to get it checked first or stop. No one can train past them.',
       'Sore places set limits: less angle, less effort, or no weight on that part of the hand.',
       'To lift a restriction, record who cleared it and when. A clearance can have limits and an end date.',
@@ -59,7 +71,7 @@ export const ARTICLES: readonly Article[] = [
     summary: 'Get values that sequences and suggestions can rely on.',
     screens: [/^\/people\/[^/]+\/(measure|trends|band|import)/],
     steps: [
-      'First assessment takes about twelve minutes, the 4-week retest six.',
+      `First assessment takes about ${minutesOf('first-visit')} minutes, the 4-week retest ${minutesOf('four-weekly')}.`,
       'Type values from a goniometer or gauge, or read them from a device.',
       'Active range is what the wrist’s own muscles reach. Passive range is what it reaches with help.',
       'Each test takes two or three trials. Their spread shows the error.',
@@ -131,12 +143,12 @@ export const ARTICLES: readonly Article[] = [
     id: 'hurts',
     title: 'When something hurts',
     summary: 'Stop, ease off or carry on, by fixed rules.',
-    screens: [/^\/people\/[^/]+$/],
+    screens: [],
     steps: [
-      'Press Something hurts at any time. The clock stops.',
-      'Numbness, a pop, swelling, a cold hand or sharp pain end the session.',
+      'Press Something hurts at any time: the clock stops. Numbness, a pop, swelling, a cold hand or sharp pain end the session.',
       'After a warning sign the hand stays off until a doctor or hand therapist clears it.',
-      'Up to 2 of 10, carry on. At 3 or 4, keep the level. From 5, ease off or stop.',
+      `Up to ${DISCOMFORT_GO_ON_MAX} of 10, carry on. Up to ${DISCOMFORT_HOLD_MAX}, keep the level. Above, ease off or stop.`,
+      'A method that allows no discomfort is one step stricter.',
       'Choose an easier form from the list. It changes all similar blocks that follow.',
       'Ask again the next day. Pain that grows over a week needs a referral.',
     ],
@@ -145,7 +157,7 @@ export const ARTICLES: readonly Article[] = [
     id: 'suggestions',
     title: 'Next steps: suggestions',
     summary: 'Decide with the athlete what comes next.',
-    screens: [/^\/predictions/, /^\/simulation/],
+    screens: [/^\/people\/(?!new$)[^/]+$/, /^\/predictions/, /^\/simulation/],
     steps: [
       'Today lists suggestions, the most serious first: refer, rest, ease off, swap, test, keep, progress.',
       'Why? shows the rule, its values and the sessions behind it.',

@@ -16,7 +16,7 @@ export default function HelpPage() {
   const articles = ARTICLES.filter((each) => hasAll(words, [each.title, each.summary, ...each.steps]));
   const entries = GLOSSARY.filter(({ term, also = '', means }) => hasAll(words, [term, also, means]));
   return (
-    <Page title="Help" lead="Twelve short articles and a glossary. Press ? on any screen for its shortcuts.">
+    <Page title="Help" lead="Short articles and a glossary. Press ? on any screen for its shortcuts.">
       <div className="grid gap-8 lg:grid-cols-[18rem_minmax(0,1fr)]">
         <nav aria-label="Help topics" className={article ? 'max-lg:order-last' : ''}>
           <TextField label="Search the help" type="search" value={sought} onChange={(event) => setSought(event.target.value)} />

@@ -72,7 +72,7 @@ describe('a new programme', () => {
     expect(screen.getByLabelText<HTMLInputElement>('Event').value).toBe('Harbour meet');
   });
 
-  test('of sequences that there are it is made as recorded asked for, and opened', async () => {
+  test('of sequences that there are it is made as it is asked for, and opened', async () => {
     const { user, sent } = await planning();
     type('Title', 'Six quiet weeks');
     type('Weeks', '6');

@@ -7,7 +7,7 @@ const TODAY = '2026-06-10';
 const wish = (more: Partial<PlanWish> = {}): PlanWish => ({ ...firstPlanWish('handstand-load', 'floor-loading', TODAY), ...more });
 
 describe('a wish for a programme', () => {
-  test('begins on the next Monday, today where it hurts one, as its method’s weeks do', () => {
+  test('begins on the next Monday, today where it is one, as its method’s weeks do', () => {
     expect(wish()).toMatchObject({ fromDay: '2026-06-15', loadingDays: 3, loadingMin: 25, hasEasy: true });
     expect(firstPlanWish('handstand-load', 'floor-loading', '2026-06-15').fromDay).toBe('2026-06-15');
     expect(faultsOfWish(wish(), TODAY)).toEqual([]);

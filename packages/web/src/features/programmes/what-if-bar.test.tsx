@@ -66,7 +66,7 @@ describe('what the rules say', () => {
     expect(days()).toEqual(['2026-06-10']);
   });
 
-  test('is told in words where it hurts nothing', () => {
+  test('is told in words where it is nothing', () => {
     show(<FindingsList findings={[]} />);
     expect(screen.getByText(/^All good: the rest days are enough/)).toBeTruthy();
   });

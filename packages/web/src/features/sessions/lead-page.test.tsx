@@ -64,7 +64,7 @@ describe('before a session', () => {
     expect(startButton()).toHaveProperty('disabled', false);
   });
 
-  test('what may not begin says why and where it hurts answered, and cannot be started', async () => {
+  test('what may not begin says why and where it is answered, and cannot be started', async () => {
     const { user } = await threshold({ athlete: someone({ cautions: [{ caution: 'recent-injury' }] }) });
     const alert = screen.getByRole('alert').textContent;
     expect(alert).toContain('Session blocked');
