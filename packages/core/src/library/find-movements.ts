@@ -1,72 +1,19 @@
 import MiniSearch from 'minisearch';
 import { FAMILIES, type Movement } from '../model/movement.js';
-
-/** Words of the field that stand in no name, and what of the library answers them: a movement by its id, or a whole family. */
-const SYNONYMS: Partial<Record<string, string>> = {
-  'tendon-glides': 'tendon, tendons, nerve, gliding',
-  isometrics: 'isometric, static, push, resist, hand against hand',
-  hangs: 'dead hang, pull-up bar',
-  'edge-work': 'climbing, fingerboard, crimp, ledge, no-hang',
-  settle: 'cool down, recovery, massage, relax',
-  'free-motion': 'warm up, mobility, loosen',
-  'planted-rocks': 'rocking, weight shift',
-  'bearing.palm-support': 'plank, high plank, push-up position',
-  'bearing.forearm-support': 'elbow plank, forearm plank',
-  'bearing.side-support': 'side plank',
-  'bearing.reverse-support': 'reverse plank, table top',
-  'bearing.forward-lean': 'leaning plank',
-  'bearing.pike-support': 'down dog, downward dog, pike',
-  'bearing.handstand': 'handstand, inversion, upside down',
-  'strength.low-press': 'push-up, push-ups, press-up',
-  'strength.palm-lift': 'heel raise, palm raise',
-  'strength.hand-walk': 'seal crawl, bear crawl',
-  'weight.curl': 'dumbbell curl, wrist flexion curl',
-  'weight.reverse-curl': 'dumbbell curl, wrist extension curl',
-  'weight.lever-turn-up': 'hammer, supination',
-  'weight.lever-turn-down': 'hammer, pronation',
-  'weight.thumb-side-lever': 'hammer, radial deviation',
-  'weight.little-side-lever': 'hammer, ulnar deviation',
-  'weight.roller-up': 'rope winding',
-  'weight.roller-down': 'rope winding',
-  'grip.ball-squeeze': 'crush, squeeze, stress ball',
-  'grip.gripper-close': 'crush, gripper, spring',
-  'grip.bar-carry': 'farmer walk, loaded carry, suitcase carry',
-  'grip.pinch-carry': 'loaded carry, pinch walk',
-  'grip.band-opening': 'rubber band, finger extension, band opening',
-  'stretch.palm-press': 'prayer stretch',
-  'stretch.back-to-back': 'reverse prayer',
-  'free.finger-flicks': 'flick, finger springs',
-  'free.finger-snaps': 'snap, snapping',
-  'free.finger-spirals': 'shell, curling in',
-  'free.fingertip-push-ups': 'finger push-ups, tent, pumping',
-  'free.fingertip-wheel': 'finger wheel, rolling',
-  'free.clenched-circles': 'fist circles, grip and circle',
-  'free.lying-eights': 'figure eight, infinity',
-  'free.straight-arm-wave': 'nerve wave, arm wave',
-  'glide.nerve-median': 'nerve floss, nerve glide, median nerve',
-  'glide.nerve-ulnar': 'nerve floss, nerve glide, ulnar nerve',
-  'stretch.pouring': 'pouring, jug',
-  'stretch.stand-on-palms': 'forward fold, hands under feet',
-  'stretch.crossed-arms-turn': 'arm knot, crossed arms',
-  'stretch.backs-on-ribs': 'ribs, breathing',
-  'stretch.palms-knuckles-back': 'knuckle stretch, finger extension stretch',
-  'bearing.pike-one-fingertips': 'down dog on fingertips, one-hand tent',
-  'weight.bar-roll-behind': 'barbell behind the back, behind-the-back wrist curl',
-  'grip.ball-strap': 'ball handle, globe',
-  'grip.band-places': 'rubber band, hundred openings, band opening',
-  'grip.thumb-band': 'thumb extension, thumb opener',
-  'isometric.thumb-press': 'thumb strength, pinch press',
-  'isometric.wedge-press': 'wedge, towel under the heel',
-  'edge.finger-lifts': 'finger lifts, edge control',
-  'settle.tool-scrape': 'scraping, tool massage',
-  'settle.cold-water': 'ice, cold bath, cooling',
-  'free.finger-touches': 'opposition, thumb tap',
-  'free.forearm-turns': 'rotation, pronation and supination',
-  'settle.forearm-massage': 'self-massage, roll out',
-};
+import { COMPLAINTS, type Complaint, SYNONYMS } from './search-words.js';
 
 /** What a movement is also called, and what its family answers to. */
-const phrasesOf = (key: string): string[] => (SYNONYMS[key] ?? '').split(', ').filter(Boolean).map(plainName);
+const phrasesOf = (key: string): string[] => (PHRASES[key] ??= phrasesIn(SYNONYMS[key] ?? ''));
+const PHRASES: Record<string, string[]> = {};
+const phrasesIn = (commaSeparated: string): string[] => commaSeparated.split(', ').filter(Boolean).map(plainName);
+
+/** Which complaint somebody looks for by its name, if any. @example complaintIn('stretches for tennis elbow')?.name → 'Tennis elbow' */
+export function complaintIn(text: string): Complaint | undefined {
+  const words = meant(text);
+  return COMPLAINTS.find((complaint) => phrasesIn(complaint.words).some((phrase) => coverage(phrase, words) > 0));
+}
+const complaintPhrases = (id: string): string[] =>
+  COMPLAINTS.filter(({ movementIds }) => movementIds.includes(id)).flatMap(({ words }) => phrasesIn(words));
 
 /** A movement that answers what was looked for, the better the more. */
 export interface Found {
@@ -115,24 +62,46 @@ export function movementFinder(
   const byId = new Map(shelf.map((movement, place) => [movement.id, { movement, place }]));
   return (text) => {
     if (text.trim() === '') return shelf.map((movement) => ({ movement, score: 0, isWhole: true, isNamed: false }));
-    const all = index.search(text, { combineWith: 'AND' });
-    const hits = all.length > 0 ? all : index.search(text, { combineWith: 'OR' });
-    return hits
-      .flatMap(({ id, score, match }) => {
-        const known = byId.get(String(id));
-        if (!known) return [];
-        const near = nearness(text, known.movement, ownName(known.movement.id));
-        const spelt = wordsOf(known.movement.name).every((word) => match[stemmed(word)]?.includes('name'));
-        return [{ ...known, score: score * Math.max(near, spelt ? SPELT : 1), isNamed: near >= NAMED }];
-      })
-      .toSorted((a, b) => b.score - a.score || a.place - b.place)
-      .map(({ movement, score, isNamed }) => ({ movement, score, isNamed, isWhole: all.length > 0 }));
+    const wanted = meant(text);
+    const found = index.search(text, { combineWith: 'OR' }).flatMap(({ id, score, match, queryTerms }) => {
+      const entry = byId.get(String(id));
+      if (!entry) return [];
+      const { movement } = entry;
+      const answered = new Set(queryTerms).size / Math.max(1, wanted.size);
+      const phrase = Math.max(0, ...namesOf(movement).map((name) => coverage(name, wanted)));
+      const near = nearness(text, movement, ownName(movement.id));
+      const spelt = [...meant(movement.name)].every((word) => match[word]?.includes('name'));
+      return [
+        {
+          ...entry,
+          score: score * answered ** 2 * Math.max(near, spelt ? SPELT : 1, 1 + PHRASE * phrase ** 3),
+          isNamed: near >= NAMED,
+          isWhole: answered === 1 || phrase > MOSTLY,
+        },
+      ];
+    });
+    return found
+      .toSorted((a, b) => Number(b.isWhole) - Number(a.isWhole) || b.score - a.score || a.place - b.place)
+      .map(({ movement, score, isNamed, isWhole }) => ({ movement, score, isNamed, isWhole }));
   };
 }
 
 const NAMED = 4;
 /** How much more it weighs that every word of a name was meant, with slips. */
 const SPELT = 3;
+/** How much more it weighs that the words hold a phrase of the field, where the phrase is all of them. */
+const PHRASE = 7;
+/** A phrase that is more than this share of the words is what was looked for. */
+const MOSTLY = 0.5;
+
+/** Everything that names a movement in words of the field: its own synonyms and complaints, not its family's. */
+const namesOf = ({ id, name }: Movement): string[] => [plainName(name), ...phrasesOf(id), ...complaintPhrases(id)];
+
+/** How much of the words a phrase is, 0–1; 0 where they do not hold all of it. */
+function coverage(phrase: string, words: ReadonlySet<string>): number {
+  const own = [...meant(phrase)];
+  return own.every((word) => words.has(word)) ? own.length / words.size : 0;
+}
 
 /** A name that is the very words weighs more than one that has them among others; so do the words before a comma, after which a level is named. */
 function nearness(text: string, movement: Movement, own = ''): number {
@@ -150,11 +119,17 @@ export const plainName = (text: string): string => wordsOf(text).join(' ');
 const wordsOf = (text: string): string[] =>
   text
     .toLowerCase()
+    .replaceAll(/['’]/g, '')
     .split(/[^\p{L}\p{N}]+/u)
     .filter(Boolean);
 
-/** One word for one thing and for many. */
-const stemmed = (term: string): string => (term.length > 3 && term.endsWith('s') && !term.endsWith('ss') ? term.slice(0, -1) : term);
+/** Words that say nothing of a movement. */
+const IDLE = new Set(['a', 'an', 'and', 'at', 'for', 'from', 'in', 'my', 'of', 'on', 'or', 'that', 'the', 'to', 'with']);
+/** The words that are looked for, each once and for one thing as for many. */
+const meant = (text: string): Set<string> => new Set(wordsOf(text).flatMap((word) => stemmed(word) ?? []));
+/** One word for one thing and for many; null where it says nothing. */
+const stemmed = (term: string): string | null =>
+  IDLE.has(term) ? null : term.length > 3 && term.endsWith('s') && !term.endsWith('ss') ? term.slice(0, -1) : term;
 
 function fieldsOf(movement: Movement, own = ''): Record<string, string> {
   const { id, name, family, ladder, trains, motions, equipment, purpose } = movement;
@@ -163,7 +138,7 @@ function fieldsOf(movement: Movement, own = ''): Record<string, string> {
     id,
     own,
     name,
-    synonyms: [...phrasesOf(id), ...phrasesOf(family)].join(' '),
+    synonyms: [...phrasesOf(id), ...complaintPhrases(id), ...phrasesOf(family)].join(' '),
     levels: ladder.map((level) => `${level.name} ${level.posture}`).join(' '),
     family: FAMILIES[family],
     trains: trains.join(' '),

@@ -78,7 +78,7 @@ export function knownWith(movements: readonly Own<Movement>[], methods: readonly
 
 /** Finds a shipped movement by id. */
 export const shippedMovement: MovementLookup = (movementId) => BY_ID.get(movementId);
-export { type Found, movementFinder, type MovementFinder, plainName } from './find-movements.js';
+export { complaintIn, type Found, movementFinder, type MovementFinder, plainName } from './find-movements.js';
 export * from './methods.js';
 export * from './own-names.js';
 export * from './goals.js';

@@ -20,6 +20,8 @@ interface Props {
   /** What choosing nothing is called; left out where something must be chosen. */
   nothing?: string;
   choose: (id: string) => void;
+  /** Finds by more than the words of a name; best match first. */
+  find?: (typed: string) => readonly Option[];
   id?: string;
   className?: string;
 }
@@ -28,10 +30,17 @@ interface Props {
 const SHOWN = 60;
 
 /** As it is typed in a hurry: small letters without their accents. */
-const plainly = (text: string) => text.normalize('NFD').replaceAll(/\p{M}/gu, '').toLowerCase();
+const plainly = (text: string) =>
+  text
+    .toLowerCase()
+    .normalize('NFD')
+    .replaceAll(/\p{M}/gu, '')
+    .replaceAll(/[øłđæœß]/g, (letter) => UNDECOMPOSED[letter] ?? letter);
+/** Letters that Unicode doesn't take apart into a plain one and an accent. */
+const UNDECOMPOSED: Readonly<Record<string, string>> = { ø: 'o', ł: 'l', đ: 'd', æ: 'ae', œ: 'oe', ß: 'ss' };
 
 /** What fits the words that were typed, wherever they are in a name or note, with their accents or without. */
-export function fitting(options: readonly Option[], typed: string): Option[] {
+export function fitting<O extends Pick<Option, 'name' | 'note'>>(options: readonly O[], typed: string): O[] {
   const words = plainly(typed).split(/\s+/).filter(Boolean);
   return options.filter(({ name, note = '' }) => {
     const text = plainly(`${name} ${note}`);
@@ -40,11 +49,11 @@ export function fitting(options: readonly Option[], typed: string): Option[] {
 }
 
 /** One of a list that is too long to be read: typed for, or chosen with arrows or pointer. */
-export function SearchChoice({ label, options, value, nothing, choose, id, className = '' }: Props) {
+export function SearchChoice({ label, options, value, nothing, choose, find, id, className = '' }: Props) {
   const [typed, setTyped] = useState('');
   const opener = useRef<HTMLButtonElement>(null);
   const all = useMemo(() => (nothing === undefined ? options : [{ id: '', name: nothing }, ...options]), [options, nothing]);
-  const fits = useMemo(() => fitting(all, typed), [all, typed]);
+  const fits = useMemo(() => (find && typed.trim() !== '' ? find(typed) : fitting(all, typed)), [all, typed, find]);
   const chosen = all.find((option) => option.id === value) ?? null;
   return (
     <Combobox by="id" value={chosen} onChange={(option: Option | null) => option && choose(option.id)} onClose={() => setTyped('')}>

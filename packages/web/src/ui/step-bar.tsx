@@ -13,7 +13,7 @@ interface Props {
 
 /** The bar under something that goes step by step: back, how it stands, onward. It stays in sight. */
 export const StepBar = ({ at, go, away, children }: Props) => (
-  <footer className="sticky bottom-0 z-10 -mx-4 mt-auto border-t border-ink bg-porcelain px-4 sm:mx-0 sm:px-0">
+  <footer className="sticky bottom-(--bar,0px) z-10 -mx-4 mt-auto border-t border-ink bg-porcelain px-4 sm:mx-0 sm:px-0">
     <div className="flex items-center gap-2 py-2">
       {at > 0 ? (
         <Button className="min-h-11" onClick={() => go(at - 1)}>

@@ -30,7 +30,7 @@ export const useToast = create<ToastState>()((set) => ({
 export function ToastPlace() {
   const { toast, clear } = useToast();
   return (
-    <div role="status" className="pointer-events-none fixed inset-x-0 bottom-16 z-40 flex justify-center sm:bottom-6">
+    <div role="status" className="pointer-events-none fixed inset-x-0 bottom-20 z-40 flex justify-center md:bottom-6">
       {toast && (
         <div className="pointer-events-auto flex items-center gap-4 bg-ink px-4 py-2.5 text-white shadow-lg">
           <span>{toast.text}</span>

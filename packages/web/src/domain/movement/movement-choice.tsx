@@ -1,7 +1,8 @@
 import { FAMILIES, type Movement } from '@clay-pot/core';
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import { SearchChoice } from '../../ui/search-choice.js';
 import { Field } from '../../ui/field.js';
+import { findMovements, NO_FILTER } from './movement-filter.js';
 
 interface Props {
   label: string;
@@ -14,10 +15,13 @@ interface Props {
   className?: string;
 }
 
-/** One of many movements, found by name or family. */
+const optionOf = ({ id, name, family }: Movement) => ({ id, name, note: FAMILIES[family] });
+
+/** One of many movements, found by the words of the movement search. */
 export function MovementChoice({ movements, none, ...rest }: Props) {
-  const options = useMemo(() => movements.map(({ id, name, family }) => ({ id, name, note: FAMILIES[family] })), [movements]);
-  return <SearchChoice options={options} {...(none !== undefined && { nothing: none })} {...rest} />;
+  const options = useMemo(() => movements.map(optionOf), [movements]);
+  const find = useCallback((text: string) => findMovements(movements, { ...NO_FILTER, text }).movements.map(optionOf), [movements]);
+  return <SearchChoice options={options} find={find} {...(none !== undefined && { nothing: none })} {...rest} />;
 }
 
 /** The same with its label above it. */

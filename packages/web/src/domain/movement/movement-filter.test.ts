@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { LIBRARY } from '@clay-pot/core/library';
-import { filterMovements, NO_FILTER, passingLevels } from './movement-filter.js';
+import { findMovements, NO_FILTER, passingLevels } from './movement-filter.js';
 
-const ids = (filter: Partial<typeof NO_FILTER>) => filterMovements(LIBRARY, { ...NO_FILTER, ...filter }).map(({ id }) => id);
+const ids = (filter: Partial<typeof NO_FILTER>) => findMovements(LIBRARY, { ...NO_FILTER, ...filter }).movements.map(({ id }) => id);
 
 describe('finding movements', () => {
   test('without a filter all are there', () => {
@@ -15,6 +15,14 @@ describe('finding movements', () => {
     expect(ids({ text: 'PUTTY ' })).toEqual(['grip.putty-pinch', 'grip.ring-little-squeeze']);
     expect(ids({ text: 'palm suport' })[0]).toBe('bearing.palm-support');
     expect(ids({ text: 'windmill' })).toEqual([]);
+  });
+
+  test('where nothing answers every word, the closest few are offered as such', () => {
+    const found = findMovements(LIBRARY, { ...NO_FILTER, text: 'eagle arms' });
+    expect(found.isClosest).toBe(true);
+    expect(found.movements.length).toBeLessThanOrEqual(5);
+    expect(found.movements.map(({ id }) => id)).toContain('stretch.crossed-arms-turn');
+    expect(findMovements(LIBRARY, { ...NO_FILTER, text: 'palm support' }).isClosest).toBe(false);
   });
 
   test('muscles and motions can be searched', () => {
@@ -30,7 +38,7 @@ describe('finding movements', () => {
 
   test('who is not cleared is offered unloaded levels only', () => {
     const filter = { ...NO_FILTER, cautions: [{ caution: 'numbness' as const }] };
-    const offered = filterMovements(LIBRARY, filter);
+    const offered = findMovements(LIBRARY, filter).movements;
     expect(offered.length).toBeGreaterThan(5);
     const levels = offered.flatMap((movement) => passingLevels(movement, filter));
     expect(levels.every(({ loading }) => loading === 'unloaded')).toBe(true);

@@ -64,12 +64,25 @@ function finderOf(movements: readonly Movement[]): MovementFinder {
   return finder;
 }
 
-/** Movements that pass: what was looked for best first, everything in the library's order where nothing was. */
-export function filterMovements(movements: readonly Movement[], filter: MovementFilter): Movement[] {
-  return finderOf(movements)(filter.text)
-    .filter(({ isWhole }) => isWhole)
-    .map(({ movement }) => movement)
-    .filter(({ family }) => !filter.family || family === filter.family)
-    .filter(({ family }) => !filter.phase || USUAL_PHASE[family] === filter.phase)
-    .filter((movement) => passingLevels(movement, filter).length > 0);
+/** How many near misses are offered where no movement answers every word. */
+const CLOSEST_SHOWN = 5;
+
+/** Movements that pass, best match first; everything in the library's order where nothing was typed. */
+export interface FoundMovements {
+  readonly movements: readonly Movement[];
+  /** No movement answers every word: these answer some. */
+  readonly isClosest: boolean;
+}
+
+/** Finds movements by words and narrows them. */
+export function findMovements(movements: readonly Movement[], filter: MovementFilter): FoundMovements {
+  const passing = finderOf(movements)(filter.text).filter(
+    ({ movement }) =>
+      (!filter.family || movement.family === filter.family) &&
+      (!filter.phase || USUAL_PHASE[movement.family] === filter.phase) &&
+      passingLevels(movement, filter).length > 0,
+  );
+  const whole = passing.filter(({ isWhole }) => isWhole);
+  const isClosest = whole.length === 0 && passing.length > 0;
+  return { isClosest, movements: (isClosest ? passing.slice(0, CLOSEST_SHOWN) : whole).map(({ movement }) => movement) };
 }

@@ -7,7 +7,8 @@ import { type Command, useCommands } from '../../ui/commands.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { INPUT } from '../../ui/field.js';
 import { Empty, Page } from '../../ui/page.js';
-import { filterMovements, NO_FILTER } from '../../domain/movement/movement-filter.js';
+import { findMovements, NO_FILTER } from '../../domain/movement/movement-filter.js';
+import { SearchNote } from '../../domain/movement/search-note.js';
 import { MovementDetail } from './movement-detail.js';
 import { PictureWall } from './picture-wall.js';
 
@@ -23,7 +24,7 @@ export default function MovementsPage() {
   const loading = LOADINGS.find((known) => known === params.get('loading')) ?? '';
   const library = useKnown().shelf;
   const inPictures = params.get('view') === 'pictures' && !id;
-  const shown = filterMovements(library, { ...NO_FILTER, text, family, loading });
+  const { movements: shown, isClosest } = findMovements(library, { ...NO_FILTER, text, family, loading });
   const chosen = id ? knownMovement(id) : shown[0];
   // On a phone one movement takes the whole page; the way back is above it.
   const notOnPhone = id ? 'max-md:hidden' : '';
@@ -105,12 +106,13 @@ export default function MovementsPage() {
           ))}
         </select>
       </div>
+      <SearchNote text={text} isClosest={isClosest} />
       {inPictures ? (
         <PictureWall movements={shown} />
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-6 md:grid-cols-[15rem_minmax(0,1fr)]">
           <div className={notOnPhone}>
-            <MovementList movements={shown} chosenId={chosen?.id} query={params.toString()} />
+            <MovementList movements={shown} isRanked={text.trim() !== ''} chosenId={chosen?.id} query={params.toString()} />
           </div>
           {chosen ? (
             <div className={id ? '' : 'max-md:hidden'}>
@@ -127,13 +129,21 @@ export default function MovementsPage() {
 
 const levelCount = (movements: readonly Movement[]) => movements.reduce((sum, { ladder }) => sum + ladder.length, 0);
 
-function MovementList({ movements, chosenId, query }: { movements: readonly Movement[]; chosenId: string | undefined; query: string }) {
+interface ListProps {
+  movements: readonly Movement[];
+  /** Best match first: then families don't part them. */
+  isRanked: boolean;
+  chosenId: string | undefined;
+  query: string;
+}
+
+function MovementList({ movements, isRanked, chosenId, query }: ListProps) {
   const list = useRef<HTMLElement>(null);
   useEffect(() => {
     list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' });
   }, [chosenId]);
+  if (movements.length === 0) return <Empty>No movement matches. Remove a filter.</Empty>;
   const families = FAMILY_IDS.filter((family) => movements.some((movement) => movement.family === family));
-  if (!families.length) return <Empty>No movement matches. Remove a filter.</Empty>;
   return (
     <nav
       ref={list}
@@ -141,31 +151,39 @@ function MovementList({ movements, chosenId, query }: { movements: readonly Move
       tabIndex={0}
       className="border-y border-line md:sticky md:overflow-y-auto md:top-4 md:max-h-[calc(100dvh-12rem)] md:self-start"
     >
-      {families.map((family) => (
-        <section key={family}>
-          <h2 className="sticky top-0 bg-porcelain pt-2 pb-1 text-small text-ink-soft">{FAMILIES[family]}</h2>
-          <ul>
-            {movements
-              .filter((movement) => movement.family === family)
-              .map((movement) => (
-                <li key={movement.id}>
-                  <Link
-                    to={{ pathname: `/movements/${movement.id}`, search: query }}
-                    aria-current={movement.id === chosenId ? 'true' : undefined}
-                    className="flex justify-between gap-2 border-l-4 border-transparent px-2 py-1 hover:bg-ground aria-[current]:border-ink aria-[current]:bg-ground aria-[current]:font-semibold"
-                  >
-                    <span>
-                      <MovementName movement={movement} />
-                    </span>
-                    <span className="text-small font-normal text-ink-soft figures" title="levels">
-                      {movement.ladder.length}
-                    </span>
-                  </Link>
-                </li>
-              ))}
-          </ul>
-        </section>
-      ))}
+      {isRanked ? (
+        <MovementLinks movements={movements} chosenId={chosenId} query={query} />
+      ) : (
+        families.map((family) => (
+          <section key={family}>
+            <h2 className="sticky top-0 bg-porcelain pt-2 pb-1 text-small text-ink-soft">{FAMILIES[family]}</h2>
+            <MovementLinks movements={movements.filter((movement) => movement.family === family)} chosenId={chosenId} query={query} />
+          </section>
+        ))
+      )}
     </nav>
+  );
+}
+
+function MovementLinks({ movements, chosenId, query }: Omit<ListProps, 'isRanked'>) {
+  return (
+    <ul>
+      {movements.map((movement) => (
+        <li key={movement.id}>
+          <Link
+            to={{ pathname: `/movements/${movement.id}`, search: query }}
+            aria-current={movement.id === chosenId ? 'true' : undefined}
+            className="flex justify-between gap-2 border-l-4 border-transparent px-2 py-1 hover:bg-ground aria-[current]:border-ink aria-[current]:bg-ground aria-[current]:font-semibold"
+          >
+            <span>
+              <MovementName movement={movement} />
+            </span>
+            <span className="text-small font-normal text-ink-soft figures" title="levels">
+              {movement.ladder.length}
+            </span>
+          </Link>
+        </li>
+      ))}
+    </ul>
   );
 }

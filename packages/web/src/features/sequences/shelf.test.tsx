@@ -62,6 +62,10 @@ describe('the movement shelf', () => {
     await user.type(screen.getByRole('searchbox'), 'squeeze');
     expect(names().length).toBeLessThan(grips.length);
     await user.type(screen.getByRole('searchbox'), ' zzz');
+    expect(screen.getByText('No exact match. Closest movements:')).toBeTruthy();
+    expect(names().length).toBeGreaterThan(0);
+    await user.clear(screen.getByRole('searchbox'));
+    await user.type(screen.getByRole('searchbox'), 'zzxqwv');
     expect(names()).toEqual([]);
     expect(screen.getByText('No movement matches. Remove a filter.')).toBeTruthy();
   });

@@ -17,11 +17,12 @@ import { useKnown } from '../../store/library.js';
 import { used, useShelfHabits } from '../../store/shelf-habits.js';
 import { INPUT } from '../../ui/field.js';
 import type { ForWhom } from '../../domain/athlete/for-whom.js';
-import { filterMovements, type MovementFilter, NO_FILTER, passingLevels } from '../../domain/movement/movement-filter.js';
+import { findMovements, type MovementFilter, NO_FILTER, passingLevels } from '../../domain/movement/movement-filter.js';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
 import { type Peeked, ShelfCard, type Taken } from './shelf-card.js';
 import { onTop } from './shelf-order.js';
 import { ShelfRow } from './shelf-row.js';
+import { SearchNote } from '../../domain/movement/search-note.js';
 import { narrowedBy, WhereSelect } from './where-select.js';
 import { Switch } from '../../ui/switch.js';
 
@@ -59,7 +60,7 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method
     const base = athlete && suited ? { ...NO_FILTER, equipment: athlete.equipment, cautions } : NO_FILTER;
     return { ...base, text, family, ...narrowedBy(where, gaps) };
   }, [athlete, suited, cautions, text, family, where, gaps]);
-  const found = useMemo(() => filterMovements(library, filter), [library, filter]);
+  const { movements: found, isClosest } = useMemo(() => findMovements(library, filter), [library, filter]);
   const shown = text ? found : onTop(found, [...favourites, ...recent]);
   const cardId = useId();
   /** What would be added of a movement now. */
@@ -109,6 +110,7 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method
       <WhereSelect chosen={where} gaps={gaps} onChange={setWhere} />
       {athlete && <Switch label={`Only what suits ${athlete.name.split(' ')[0]}`} className="text-small" on={suited} turn={setSuited} />}
       {filter.gap && <p className="text-small">No movement covers “{filter.gap.words}”; these do.</p>}
+      <SearchNote text={text} isClosest={isClosest} athleteId={athlete?.id} />
       <ul className="min-h-0 flex-1 overflow-y-auto border-t border-line" tabIndex={0} aria-label="Movements to add">
         {shown.map((movement) => (
           <ShelfRow
