@@ -1,4 +1,4 @@
-import type { MorningScores } from '@clay-pot/core';
+import type { Change, MorningScores, Sentence } from '@clay-pot/core';
 import type { SessionListItem } from './sessions.js';
 
 /** Who is due today, with what, and what speaks against it. */
@@ -18,11 +18,29 @@ export interface TodayDue {
   stops: string[];
 }
 
-/** What a coach sees first: who is due, who was missed, what was felt. */
+/** Somebody who may be hurt by training as planned, with why: the gravest first. */
+export interface TodayRisk {
+  athleteId: string;
+  athleteName: string;
+  reasons: Sentence[];
+}
+
+/** Something that happened since yesterday morning. */
+export interface TodayChange extends Change {
+  athleteId: string;
+  athleteName: string;
+}
+
+/** What a coach sees first: who is at risk, who is due, what changed, what was felt. */
 export interface Today {
   /** In the studio's time zone. */
   day: string;
+  /** Most urgent first, as in the class overview. */
+  atRisk: TodayRisk[];
+  /** Open before done; within them in the order of the class overview. */
   due: TodayDue[];
+  /** Since the start of yesterday; what may hurt comes first. */
+  changes: TodayChange[];
   recent: SessionListItem[];
   /** Sessions whose morning after was not told of yet. */
   mornings: TodayMorning[];

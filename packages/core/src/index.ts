@@ -120,7 +120,8 @@ export { compareSequences, type SequenceChange } from './model/compare-sequences
 export { pairBlocks } from './model/pair-blocks.js';
 export { doseCompletions } from './model/dose-completions.js';
 export { parseDose, printDose, printOwnLoad, printSets, printSides, retypeDose, ShorthandError } from './model/dose-shorthand.js';
-export { amountWords, doseInWords, doseSentence, workWords } from './model/dose-words.js';
+export { doseChanges } from './model/dose-changes.js';
+export { amountWords, doseInWords, doseSentence, ownLoadWords, workWords } from './model/dose-words.js';
 export {
   amountLabel,
   amountLimit,
@@ -522,6 +523,7 @@ export { doseToAdd, levelFor } from './rules/progress/remembered.js';
 export { doseAs, doseFor } from './rules/doses/method-dose.js';
 export { AFTER_CARE, cuesFor, DISCOMFORT_RULE } from './rules/words/method-words.js';
 export { adviseOnMorning, isMorningAsked, type MorningAdvice, type MorningScores } from './rules/reports/morning.js';
+export { type Change, changesSince } from './rules/calls/changes-since.js';
 export { CLASS_THINGS, isGrave, needsALook } from './rules/calls/needs-a-look.js';
 export { standingVerdict } from './rules/safety/standing-verdict.js';
 export { GLOSSARY, type GlossaryEntry } from './rules/words/glossary.js';
@@ -529,7 +531,6 @@ export { kgMinutes, type TermId, termOf, TERMS } from './rules/words/terms.js';
 export { unusualInDose } from './rules/doses/usual-dose.js';
 export { checkMutes } from './rules/checks/check-mutes.js';
 export { type Severity } from './rules/checks/finding.js';
-export { doseWords } from './rules/fixes/edit-words.js';
 export { type Offer, offersStepwise } from './rules/fixes/offered.js';
 export { type Ease, type EaseReason, easesFor, kindOf } from './rules/fixes/on-the-spot.js';
 export { CHECKS, type Finding, findingsOf, keyOfFinding } from './rules/checks/index.js';
@@ -538,7 +539,7 @@ export { afterIntake, recordAfterIntake } from './rules/screening/after-intake.j
 export { ASK_AGAIN, ASK_AGAIN_SORE, intakeDue } from './rules/screening/intake-due.js';
 export { type MovementOpen, movementsOpen } from './rules/screening/movements-open.js';
 export { referralLetter } from './rules/screening/referral-letter.js';
-export { SIGN_RULES, type Verdict, VERDICT_WORDS, VERDICTS, worstOf } from './rules/screening/screen-rules.js';
+export { SIGN_RULES, type Verdict, VERDICT_NAMES, VERDICT_WORDS, VERDICTS, worstOf } from './rules/screening/screen-rules.js';
 export { type OffTheTable, screen, type Screening } from './rules/screening/screen.js';
 export { type PathEnd, whyItHurts } from './rules/screening/why-it-hurts.js';
 export { dueOn, nextAfter } from './programme/due.js';

@@ -2,7 +2,7 @@ import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { sentenceText } from '@clay-pot/core';
 import type { AssignmentInput, AssignmentItem, Today } from '@clay-pot/contracts';
 import { v7 as uuid } from 'uuid';
-import { allCalls, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
+import { allCalls, ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
 
 /** A Wednesday noon in Amsterdam. */
 const NOW = new Date('2026-06-10T10:00:00.000Z');
@@ -80,6 +80,25 @@ describe('today', () => {
       missedDays: ['2026-06-03', '2026-06-05', '2026-06-08'],
     });
     expect(due!.lastSession?.startedAt).toBe('2026-01-05T09:00:00.000Z');
+  });
+
+  test('who may be hurt stands above all and is due first; what happened since yesterday is told, the grave first', async () => {
+    const numb = { athleteId: uuid(), sequenceId: pair.sequenceId };
+    await coach.ask('PUT', `/athletes/${numb.athleteId}`, { ...ATHLETE, name: 'Zed Numb', cautions: [{ caution: 'numbness' }] });
+    await give(uuid());
+    await give(uuid(), numb);
+    const calm = await lead('2026-06-09T09:00:00.000Z');
+    const sore = await lead('2026-06-09T15:00:00.000Z', { discomfort: 7 });
+    const { atRisk, due, changes } = await today();
+    expect(atRisk.map(({ athleteName, reasons }) => [athleteName, sentenceText(reasons[0]!)])).toEqual([
+      ['Zed Numb', 'Numbness or tingling: unloaded only'],
+      ['Test Person', expect.stringContaining('Peak discomfort 7 of 10')],
+    ]);
+    expect(due.map(({ athleteName }) => athleteName)).toEqual(['Zed Numb', 'Test Person']);
+    expect(changes.map(({ sessionId, isGrave }) => [sessionId, isGrave])).toEqual([
+      [sore, true],
+      [calm, false],
+    ]);
   });
 
   test('on another weekday nobody is due', async () => {

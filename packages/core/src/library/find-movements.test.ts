@@ -57,7 +57,12 @@ describe('finding a movement', () => {
   });
 
   test('of more than 150 things that people type, 95 % are answered among the first three', () => {
-    const missed = QUERIES.filter(([text, ...answers]) => !ids(text).slice(0, 3).some((id) => answers.includes(id)));
+    const missed = QUERIES.filter(
+      ([text, ...answers]) =>
+        !ids(text)
+          .slice(0, 3)
+          .some((id) => answers.includes(id)),
+    );
     const known = new Set(LIBRARY.map(({ id }) => id));
     expect(QUERIES.flatMap(([, ...answers]) => answers).filter((id) => !known.has(id))).toEqual([]);
     expect(new Set(QUERIES.map(([text]) => text)).size).toBeGreaterThanOrEqual(150);

@@ -31,10 +31,10 @@ describe('comparing two versions', () => {
   test.each<[string, Partial<Sequence>, string[]]>([
     ['a title', { title: 'New' }, ['Title: “Base” → “New”']],
     ['the time available', { budgetMin: 25 }, ['Minutes: 20 → 25']],
-    ['a dose', { blocks: [block('a', '4x8'), block('b'), block('c')] }, ['m-a one: 3x8 → 4x8']],
+    ['a dose', { blocks: [block('a', '4x8'), block('b'), block('c')] }, ['m-a one: 3 sets of 8 → 4 sets of 8']],
     ['a level', { blocks: [block('a', '3x8', { levelId: 'two' }), block('b'), block('c')] }, ['Level: m-a one → m-a two']],
-    ['a removed block', { blocks: [block('a'), block('c')] }, ['Removed: m-b one, 3x8']],
-    ['an added block', { blocks: [block('a'), block('x'), block('b'), block('c')] }, ['Added: m-x one, 3x8']],
+    ['a removed block', { blocks: [block('a'), block('c')] }, ['Removed: m-b one, 3 sets of 8']],
+    ['an added block', { blocks: [block('a'), block('x'), block('b'), block('c')] }, ['Added: m-x one, 3 sets of 8']],
     ['the order', { blocks: [block('b'), block('a'), block('c')] }, ['Order of blocks changed']],
     ['the pace', { pacing: { ...USUAL_PACING, announceS: 9 } }, ['Pacing changed']],
   ])('names %s, and only that', (_what, to, texts) => {
@@ -53,12 +53,12 @@ describe('comparing two sequences of their own', () => {
 
   test('an id that happens to be the same says nothing: another movement is added, not a level', () => {
     const blocks = [block('a'), { ...block('x'), id: 'b' }, { ...block('b'), id: 'z' }, block('c')];
-    expect(differ(blocks)).toEqual(['Added: m-x, 3x8']);
+    expect(differ(blocks)).toEqual(['Added: m-x, 3 sets of 8']);
   });
 
   test('of the same movement twice each has its own, the very same first', () => {
     const twice = [block('a', '2x5'), block('b'), { ...block('a'), id: 'a2' }, block('c')];
-    expect(differ(twice)).toEqual(['Added: m-a, 2x5', 'Order of blocks changed']);
+    expect(differ(twice)).toEqual(['Added: m-a, 2 sets of 5', 'Order of blocks changed']);
   });
 
   test('what is only in one stands after what it followed', () => {

@@ -1,13 +1,16 @@
 import { PHASE_NAMES } from '../vocabulary/phases.js';
 import { same } from '../vocabulary/same.js';
-import { printDose } from './dose-shorthand.js';
+import { joinSentences, say, type Sentence } from '../vocabulary/sentence.js';
+import { setGroupsOf } from './dose.js';
+import { doseChanges } from './dose-changes.js';
+import { amountWords } from './dose-words.js';
 import { pairBlocks } from './pair-blocks.js';
 import type { Block, Sequence } from './sequence.js';
 
 /** One difference between two versions of a sequence, in words a coach reads. */
 export interface SequenceChange {
   readonly pointer: string;
-  readonly text: string;
+  readonly text: Sentence;
 }
 
 /**
@@ -22,23 +25,23 @@ export function compareSequences(from: Sequence, to: Sequence, nameOf: (block: B
 /** What stands above the blocks. */
 function headChanges(from: Sequence, to: Sequence): SequenceChange[] {
   const changes: SequenceChange[] = [];
-  const say = (pointer: string, text: string) => changes.push({ pointer, text });
-  if (from.title !== to.title) say('/title', `Title: “${from.title}” → “${to.title}”`);
-  if (from.purpose !== to.purpose) say('/purpose', 'Purpose changed');
-  if (from.budgetMin !== to.budgetMin) say('/budgetMin', `Minutes: ${from.budgetMin} → ${to.budgetMin}`);
-  if (!same(from.pacing, to.pacing)) say('/pacing', 'Pacing changed');
-  if (from.methodId !== to.methodId) say('/methodId', 'Method changed');
-  if (!same(from.tests ?? [], to.tests ?? [])) say('/tests', 'Tests before and after changed');
-  if (!same(from.mutes ?? [], to.mutes ?? [])) say('/mutes', 'Muted checks changed');
+  const add = (pointer: string, text: string) => changes.push({ pointer, text });
+  if (from.title !== to.title) add('/title', `Title: “${from.title}” → “${to.title}”`);
+  if (from.purpose !== to.purpose) add('/purpose', 'Purpose changed');
+  if (from.budgetMin !== to.budgetMin) add('/budgetMin', `Minutes: ${from.budgetMin} → ${to.budgetMin}`);
+  if (!same(from.pacing, to.pacing)) add('/pacing', 'Pacing changed');
+  if (from.methodId !== to.methodId) add('/methodId', 'Method changed');
+  if (!same(from.tests ?? [], to.tests ?? [])) add('/tests', 'Tests before and after changed');
+  if (!same(from.mutes ?? [], to.mutes ?? [])) add('/mutes', 'Muted checks changed');
   return changes;
 }
 
 function bodyChanges(from: Sequence, to: Sequence, nameOf: (block: Block) => string, versions: boolean): SequenceChange[] {
   const pairs = pairBlocks(from, to, versions);
   const changes = pairs.flatMap(({ from: old, to: block }): SequenceChange[] => {
-    if (!block) return old ? [{ pointer: '/blocks', text: `Removed: ${nameOf(old)}, ${printDose(old.dose)}` }] : [];
+    if (!block) return old ? [{ pointer: '/blocks', text: `Removed: ${nameOf(old)}, ${amountWords(setGroupsOf(old.dose))}` }] : [];
     const pointer = `/blocks/${to.blocks.indexOf(block)}`;
-    if (!old) return [{ pointer, text: `Added: ${nameOf(block)}, ${printDose(block.dose)}` }];
+    if (!old) return [{ pointer, text: `Added: ${nameOf(block)}, ${amountWords(setGroupsOf(block.dose))}` }];
     return blockChanges(old, block, nameOf).map((text) => ({ pointer, text }));
   });
   const kept = pairs.flatMap(({ from: old, to: block }) => (old && block ? from.blocks.indexOf(old) : []));
@@ -46,13 +49,13 @@ function bodyChanges(from: Sequence, to: Sequence, nameOf: (block: Block) => str
   return moved ? [...changes, { pointer: '/blocks', text: 'Order of blocks changed' }] : changes;
 }
 
-function blockChanges(old: Block, block: Block, nameOf: (block: Block) => string): string[] {
-  const [oldDose, newDose] = [printDose(old.dose), printDose(block.dose)];
+function blockChanges(old: Block, block: Block, nameOf: (block: Block) => string): Sentence[] {
+  const changes = doseChanges(old.dose, block.dose);
   const isOther = old.levelId !== block.levelId || old.movementId !== block.movementId;
   return [
     isOther ? `Level: ${nameOf(old)} → ${nameOf(block)}` : '',
-    oldDose === newDose ? '' : `${nameOf(block)}: ${oldDose} → ${newDose}`,
+    changes.length === 0 ? '' : say`${nameOf(block)}: ${joinSentences(changes, ', ')}`,
     old.phase === block.phase ? '' : `${nameOf(block)}: ${PHASE_NAMES[old.phase]} → ${PHASE_NAMES[block.phase]}`,
     old.note === block.note ? '' : `${nameOf(block)}: note changed`,
-  ].filter(Boolean);
+  ].filter((text) => text !== '');
 }

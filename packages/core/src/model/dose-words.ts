@@ -95,7 +95,8 @@ export function workWords(work: Work): string {
   }
 }
 
-const ownLoadWords = ({ load = {} }: Dose): Sentence[] =>
+/** What somebody set for a block itself: a weight, an edge, a band. */
+export const ownLoadWords = ({ load = {} }: Dose): Sentence[] =>
   OWN_LOAD_NAMES.flatMap((name) => {
     const value = load[name];
     const { label, limit } = OWN_LOADS[name];
@@ -130,7 +131,7 @@ export function doseSentence(...asked: Parameters<typeof doseInWords>): Sentence
 }
 
 /** A pace that is the same both ways is told by the whole. */
-function paceWords({ outS, backS }: Tempo, [out, back]: Movement['strokes']): string {
+export function paceWords({ outS, backS }: Tempo, [out, back]: Movement['strokes']): string {
   return outS === backS ? `${outS + backS} s each` : `${out} ${outS} s, ${back} ${backS} s`;
 }
 

@@ -124,13 +124,13 @@ describe('what a call says', () => {
 
   test('exactly what changes, by which plan, and how likely it is carried to its end', () => {
     const [proposed, ...others] = progress.options;
-    expect(proposed.words).toBe('Palm support: 2×15s → 2×20s');
+    expect(proposed.words).toBe('Palm support: 2 sets of 15 s → 2 sets of 20 s');
     expect(proposed.effect).toMatchObject({
       kind: 'blocks',
       plans: [{ place: { programmeId: 'p1', planId: 'hard' } }],
     });
     expect(proposed.chance).toBeGreaterThan(0.8);
-    expect(others.map(({ words }) => words).join()).toContain('3×15s');
+    expect(others.map(({ words }) => words).join()).toContain('3 sets of 15 s');
   });
 
   test('what it rests on, the newest first, to be opened', () => {

@@ -29,7 +29,7 @@ describe('a dose that is typed in a call', () => {
     const { dose, faults } = typing(progress, '3x18s');
     expect(faults).toEqual([]);
     const typed = withTypedDose(progress, dose, shippedMovement);
-    expect(typed.words).toBe('Palm support: 2×15s → 3×18s');
+    expect(typed.words).toBe('Palm support: 2 sets of 15 s → 3 sets of 18 s');
     expect(typed.effect).toMatchObject({
       kind: 'blocks',
       plans: [{ edits: [{ kind: 'change', dose: { sets: 3, work: { seconds: 18 } } }] }],
@@ -44,7 +44,7 @@ describe('a dose that is typed in a call', () => {
       { programmes: [nextIn(1, planOf('all-fours', '2x30s rest40'))] },
     );
     const { dose } = typing(up, '2x12s');
-    expect(withTypedDose(up, dose, shippedMovement).words).toMatch(/^Palm support: all fours → .*2×30s → 2×12s/);
+    expect(withTypedDose(up, dose, shippedMovement).words).toMatch(/^Palm support: all fours → .*2 sets of 30 s → 2 sets of 12 s/);
   });
 
   test('is refused where the movement is not dosed so, or other hands are meant', () => {

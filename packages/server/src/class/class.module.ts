@@ -4,5 +4,5 @@ import { ClassController } from './class.controller.js';
 import { ClassService } from './class.service.js';
 
 /** All athletes side by side. */
-@Module({ imports: [ReadingsModule], controllers: [ClassController], providers: [ClassService] })
+@Module({ imports: [ReadingsModule], controllers: [ClassController], providers: [ClassService], exports: [ClassService] })
 export class ClassModule {}

@@ -1,12 +1,26 @@
-import { amountAt, barredWords, cautionsOn, dueInProgramme, dueOn, forbidsLoading, isMorningAsked, must } from '@clay-pot/core';
-import type { SessionListItem, Today, TodayDue, TodayMorning } from '@clay-pot/contracts';
+import {
+  addDays,
+  amountAt,
+  barredWords,
+  cautionsOn,
+  changesSince,
+  dueInProgramme,
+  dueOn,
+  forbidsLoading,
+  isGrave,
+  isMorningAsked,
+  must,
+} from '@clay-pot/core';
+import type { SessionListItem, Today, TodayChange, TodayDue, TodayMorning } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
 import { IsNull, LessThanOrEqual, MoreThanOrEqual } from 'typeorm';
 import { AssignmentRow } from '../assignments/assignment.entity.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
+import { ClassService } from '../class/class.service.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';
+import { IntakeRow } from '../intakes/intake.entity.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { morningBefore } from '../sessions/morning-before.js';
@@ -15,17 +29,23 @@ import { latestOfEach, sessionsSince } from '../sessions/session-list.js';
 /** Misses are counted over a week; one day more covers every time zone's start of day. */
 const LOOK_BACK_DAYS = 8;
 const RECENT_SHOWN = 12;
+const SHOWN_OF_INTAKE = { id: true, athleteId: true, onDay: true, verdict: true } as const;
 const SHOWN_OF_SEQUENCE = { id: true, title: true, durationMs: true } as const;
 
 /** Puts together what a coach sees first. */
 @Injectable()
 export class TodayService {
-  constructor(private readonly clock: Clock) {}
+  constructor(
+    private readonly clock: Clock,
+    private readonly classes: ClassService,
+  ) {}
 
   async get(scope: StudioScope): Promise<Today> {
     const now = this.clock.now();
     const day = dayIn(scope.timeZone, now);
-    const [athletes, sequences, assignments, programmes, recent, latest] = await Promise.all([
+    const yesterday = addDays(day, -1);
+    const [table, athletes, sequences, assignments, programmes, recent, latest, intakes] = await Promise.all([
+      this.classes.table(scope),
       scope.of(AthleteRow).find(),
       scope.of(SequenceRow).find({ select: SHOWN_OF_SEQUENCE, where: { removedAt: IsNull() } }),
       scope.of(AssignmentRow).find(),
@@ -34,6 +54,7 @@ export class TodayService {
       }),
       sessionsSince(scope, subDays(now, LOOK_BACK_DAYS)),
       latestOfEach(scope),
+      scope.of(IntakeRow).find({ select: SHOWN_OF_INTAKE, where: { onDay: MoreThanOrEqual(yesterday) } }),
     ]);
     const athleteOf = new Map(athletes.map((row) => [row.id, row]));
     const sequenceOf = new Map(sequences.map((row) => [row.id, row]));
@@ -78,9 +99,24 @@ export class TodayService {
     const isOfProgramme = (item: TodayDue) =>
       ofProgrammes.some((each) => each.athleteId === item.athleteId && each.sequenceId === item.sequenceId);
     const due = [...ofProgrammes, ...given.filter((item) => !isOfProgramme(item))];
-    due.sort((a, b) => a.state.localeCompare(b.state) * -1 || a.athleteName.localeCompare(b.athleteName));
+    const placeOf = new Map(table.map(({ athleteId }, place) => [athleteId, place]));
+    due.sort((a, b) => b.state.localeCompare(a.state) || (placeOf.get(a.athleteId) ?? 0) - (placeOf.get(b.athleteId) ?? 0));
     const mornings = await this.mornings(scope, recent, day);
-    return { day, due, recent: recent.slice(0, RECENT_SHOWN), mornings };
+    const atRisk = table.filter(isGrave).map(({ athleteId, name, reasons }) => ({ athleteId, athleteName: name, reasons }));
+    const changes = athletes
+      .flatMap((athlete): TodayChange[] =>
+        changesSince(
+          {
+            sessions: recent.filter((session) => session.athleteId === athlete.id && session.ending !== null),
+            intakes: intakes.filter((intake) => intake.athleteId === athlete.id),
+            cautions: athlete.cautions,
+          },
+          yesterday,
+          day,
+        ).map((change) => ({ ...change, athleteId: athlete.id, athleteName: athlete.name })),
+      )
+      .toSorted((a, b) => Number(b.isGrave) - Number(a.isGrave) || (placeOf.get(a.athleteId) ?? 0) - (placeOf.get(b.athleteId) ?? 0));
+    return { day, atRisk, due, changes, recent: recent.slice(0, RECENT_SHOWN), mornings };
   }
 
   /** Each athlete’s newest session of a day before, where nobody told the morning after yet, with the last one that was told of before it. */

@@ -49,9 +49,11 @@ const PLACE_ENTRIES: readonly PaletteEntry[] = [...PLACES, ...SCREENS].map(({ to
 export function paletteGroups(sources: PaletteSources, typed: string): readonly PaletteGroup[] {
   const { people, sequences, programmes, movements, nameOf } = sources;
   const start = sources.due.filter(({ state }) => state === 'due').map(startEntry);
-  const screen = sources.commands.map(
-    ({ label, keys, run }): PaletteEntry => ({ id: `key ${keys}`, name: label, does: () => run(new KeyboardEvent('keydown')) }),
-  );
+  const screen = sources.commands.map(({ label, keys, run }): PaletteEntry => ({
+    id: `key ${keys}`,
+    name: label,
+    does: () => run(new KeyboardEvent('keydown')),
+  }));
   if (typed.trim() === '') {
     return shown([
       { name: 'Actions', entries: [...start, ...ACTIONS].slice(0, SHOWN_OF_KIND) },
@@ -65,7 +67,9 @@ export function paletteGroups(sources: PaletteSources, typed: string): readonly 
     { name: 'People', entries: fits(people.map(({ id, name, practice }) => ({ id, name, note: practice, does: `/people/${id}` }))) },
     {
       name: 'Sequences',
-      entries: fits(sequences.map(({ id, title, durationMs }) => ({ id, name: title, note: minutesText(durationMs), does: `/sequences/${id}` }))),
+      entries: fits(
+        sequences.map(({ id, title, durationMs }) => ({ id, name: title, note: minutesText(durationMs), does: `/sequences/${id}` })),
+      ),
     },
     {
       name: 'Programmes',

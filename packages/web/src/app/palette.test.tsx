@@ -15,14 +15,29 @@ const sources: PaletteSources = {
   sequences: [{ id: 's', title: 'Warm thumbs', durationMs: 600_000 }] as SequenceListItem[],
   programmes: [],
   due: [
-    { athleteId: 'w', athleteName: 'Wren Halloran', sequenceId: 's', sequenceTitle: 'Warm thumbs', state: 'due', from: { kind: 'given', id: 'g' } },
-    { athleteId: 'b', athleteName: 'Bram Østby', sequenceId: 's', sequenceTitle: 'Warm thumbs', state: 'done', from: { kind: 'given', id: 'h' } },
+    {
+      athleteId: 'w',
+      athleteName: 'Wren Halloran',
+      sequenceId: 's',
+      sequenceTitle: 'Warm thumbs',
+      state: 'due',
+      from: { kind: 'given', id: 'g' },
+    },
+    {
+      athleteId: 'b',
+      athleteName: 'Bram Østby',
+      sequenceId: 's',
+      sequenceTitle: 'Warm thumbs',
+      state: 'done',
+      from: { kind: 'given', id: 'h' },
+    },
   ] as TodayDue[],
   movements: LIBRARY,
   nameOf: ({ name }) => name,
   commands: [{ keys: 'a', label: 'Accept the suggestion', group: 'Today', run }],
 };
-const found = (typed: string) => paletteGroups(sources, typed).map(({ name, entries }) => [name, entries.map((entry) => entry.name)] as const);
+const found = (typed: string) =>
+  paletteGroups(sources, typed).map(({ name, entries }) => [name, entries.map((entry) => entry.name)] as const);
 const first = (typed: string) => found(typed)[0];
 
 describe('what the search finds', () => {

@@ -71,7 +71,7 @@ export default function Palette({ onClose }: { onClose: () => void }) {
               ))}
             </section>
           ))}
-          {groups.length === 0 && <p className="py-3 text-ink-soft">Nothing matches “{typed}”. Try fewer words.</p>}
+          {groups.length === 0 && <p className="py-3 text-ink-soft">No match for “{typed}”. Try fewer words.</p>}
         </ComboboxOptions>
       </Combobox>
     </Dialog>

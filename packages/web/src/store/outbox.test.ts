@@ -49,6 +49,11 @@ const waiting = () => useOutbox.getState().messages.map(({ path }) => path);
 const keptFor = async (account: string) => (await rowsOf('outbox', account)).map(({ message }) => message.path);
 /** Lets what was begun come to its end. */
 const settled = () => new Promise((resolve) => setTimeout(resolve, 40));
+/** Waits for a state, however busy the machine is. */
+async function until(isSo: () => boolean): Promise<void> {
+  const end = Date.now() + 5000;
+  while (!isSo() && Date.now() < end) await settled();
+}
 
 jest.spyOn(globalThis, 'setInterval').mockReturnValue(0 as never);
 const channels: BroadcastChannel[] = [];
@@ -198,7 +203,7 @@ describe('whose it is', () => {
     localStorage.setItem('clay-pot-outbox', JSON.stringify({ state: { letters, refused }, version: 0 }));
     replies = ['away'];
     signIn(WREN);
-    await settled();
+    await until(() => waiting().length > 0 && asked.length > 0);
     expect(waiting()).toEqual(['/sessions/old']);
     expect(useOutbox.getState().refused).toMatchObject([{ path: '/sessions/no', reason: 'Changed.' }]);
     expect(localStorage.getItem('clay-pot-outbox')).toBeNull();

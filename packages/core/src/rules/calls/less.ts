@@ -1,4 +1,4 @@
-import { say, loweredSentence } from '../../vocabulary/sentence.js';
+import { joinSentences, loweredSentence, say, uniqueSentences } from '../../vocabulary/sentence.js';
 import type { SessionView } from '../../effort/session-view.js';
 import type { Sequence } from '../../model/sequence.js';
 import type { Edit } from '../../model/edits.js';
@@ -88,7 +88,7 @@ export function gentlerOptions(scene: CallScene, blocks: readonly ComingBlock[],
     });
     if (changes.length < blocks.length) return [];
     const words = changes.map(({ plan, edits }) => editWords(plan.sequence, edits, scene.lookup));
-    return [{ id: kind, words: [...new Set(words)].join('; '), effect: { kind: 'blocks', plans: inPlans(changes) } }];
+    return [{ id: kind, words: joinSentences(uniqueSentences(words), '; '), effect: { kind: 'blocks', plans: inPlans(changes) } }];
   });
 }
 

@@ -1,4 +1,4 @@
-import { say, loweredSentence } from '../../vocabulary/sentence.js';
+import { joinSentences, loweredSentence, say, type Sentence, uniqueSentences } from '../../vocabulary/sentence.js';
 import { blockChances } from '../../effort/chances.js';
 import { peopleWords } from '../../effort/doubt.js';
 import { amountOf, type Dose, withSetGroups, workOf } from '../../model/dose.js';
@@ -83,8 +83,8 @@ function callOf(scene: CallScene, changes: readonly [Change, ...Change[]], chanc
   };
 }
 
-const wordsOf = ({ lookup }: CallScene, changes: readonly Change[]): string =>
-  [...new Set(changes.map(({ plan, edits }) => editWords(plan.sequence, edits, lookup)))].join('; ');
+const wordsOf = ({ lookup }: CallScene, changes: readonly Change[]): Sentence =>
+  joinSentences(uniqueSentences(changes.map(({ plan, edits }) => editWords(plan.sequence, edits, lookup))), '; ');
 
 /** The next level where both hands have passed, else more of this one; null where nothing grows, or the plan has it already. */
 function moreOf({ viewOf, cautions }: CallScene, { plan, block, movement, level, standings }: ComingBlock): Edit[] | null {

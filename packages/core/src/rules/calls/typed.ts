@@ -1,4 +1,5 @@
 import { checkDose, type Dose } from '../../model/dose.js';
+import { joinSentences, uniqueSentences } from '../../vocabulary/sentence.js';
 import type { ChangeEdit, Edit } from '../../model/edits.js';
 import { checkFit } from '../../model/fit.js';
 import { findLevel, type MovementLookup } from '../../model/movement.js';
@@ -82,5 +83,9 @@ export function withTypedDose(option: CallOption, typed: Dose, lookup: MovementL
     blockChange({ movementId, ...each }, { movementId, levelId, dose: { ...typed, sides: each.dose.sides } }, lookup),
   );
   const { chance: _chance, ...rest } = option;
-  return { ...rest, effect: { kind: 'blocks', plans }, words: [...new Set(words)].join('; ') || 'Unchanged' };
+  return {
+    ...rest,
+    effect: { kind: 'blocks', plans },
+    words: words.length > 0 ? joinSentences(uniqueSentences(words), '; ') : 'Unchanged',
+  };
 }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { sentenceText } from '../../vocabulary/sentence.js';
+import { joinSentences, sentenceText } from '../../vocabulary/sentence.js';
 import { type SessionView, viewOf } from '../../effort/session-view.js';
 import { personOf } from '../../mechanics/person.js';
 import { METHODS } from '../../library/methods.js';
@@ -9,7 +9,8 @@ import { shippedMovement } from '../../library/index.js';
 import { editsOf } from '../checks/finding.js';
 import { findingsOf } from '../checks/index.js';
 import { ask, athlete, type Line, write } from '../checks/sessions.fixture.js';
-import { doseWords, editWords } from './edit-words.js';
+import { doseChanges } from '../../model/dose-changes.js';
+import { editWords } from './edit-words.js';
 import { offersFor, raisedBy } from './offered.js';
 
 const { person } = personOf({ sex: 'female', statureCm: 168, massKg: 62, birthDate: '1990-01-01' }, [], '2026-06-10');
@@ -73,9 +74,9 @@ describe('what would answer a finding', () => {
     );
     const offers = offersOf(seen(lines), 'failing-hold');
     expect(offers).toEqual([
-      'Palm lift, held: 2×60s → 1×30s',
+      'Palm lift, held: 2 sets of 60 s → 30 s',
       expect.stringMatching(/^Palm lift, held → fist support with a lean, /),
-      'Palm lift, held: 2×60s → 2×24s',
+      'Palm lift, held: 2 sets of 60 s → 2 sets of 24 s',
     ]);
     expect(offers.some((label) => sentenceText(label).startsWith('Remove'))).toBe(false);
   });
@@ -92,24 +93,25 @@ describe('what would answer a finding', () => {
 
 describe('what changes, in words', () => {
   test.each([
-    ['2x8 rest30', '2x5 rest60', '2×8 → 2×5, rest 30 → 60 s'],
+    ['2x8 rest30', '2x5 rest60', '2 sets of 8 → 2 sets of 5, rest 30 → 60 s'],
     ['1x5 @70% 6s', '1x5 @40% 6s', 'effort 70 → 40 %'],
-    ['2x8 tempo1-2 L,R', '2x8 tempo2-2 R', 'tempo 1-2 → 2-2, hands left then right → right'],
-    ['1x30s >', '1x3br <>', '1×30s → 1×3br, first → each direction'],
+    ['2x8 tempo1-2 L,R', '2x8 tempo2-2 R', 'out 1 s, back 2 s → 4 s each, hands left then right → right'],
+    ['1x30s >', '1x3br <>', '30 s → 3 slow breaths, first → each direction'],
+    ['1x8', '1x8 band0.5kg', 'load default → band 0.5 kg'],
     ['2x8', '2x8', ''],
   ])('%s to %s: %s', (before, after, words) => {
-    expect(doseWords(parseDose(before), parseDose(after))).toBe(words);
+    expect(sentenceText(joinSentences(doseChanges(parseDose(before), parseDose(after)), ', '))).toBe(words);
   });
 
   test('names what is added, moved and taken out, two of them and how many more', () => {
     const sequence = write(YOGA);
     const [first, second] = sequence.blocks;
-    const words = (...edits: Parameters<typeof editWords>[1]) => editWords(sequence, edits, shippedMovement);
+    const words = (...edits: Parameters<typeof editWords>[1]) => sentenceText(editWords(sequence, edits, shippedMovement));
     expect(words({ kind: 'remove', blockId: 'b1' })).toBe('Remove wrist circles');
     expect(words({ kind: 'budget', budgetMin: 25 })).toBe('30 → 25 min');
     expect(words({ kind: 'move', blockId: 'b1', phase: 'prepare', before: null })).toBe('Move wrist circles to the end of “Warm-up”');
     const shake = { ...second!, id: 'new', movementId: 'settle.shakes', levelId: 'hanging', dose: parseDose('1x30s') };
-    expect(words({ kind: 'add', block: { ...shake, phase: 'settle' }, before: null })).toBe('Add hand shake-out, arms hanging, 1x30s');
+    expect(words({ kind: 'add', block: { ...shake, phase: 'settle' }, before: null })).toBe('Add hand shake-out, arms hanging, 30 s');
     const rest = ['b5', 'b7', 'b8'].map((blockId) => ({
       kind: 'change' as const,
       blockId,

@@ -1,4 +1,4 @@
-import type { Sentence } from '../../vocabulary/sentence.js';
+import { type Sentence, sentenceText } from '../../vocabulary/sentence.js';
 import { type BlockView, type SessionView, viewOf } from '../../effort/session-view.js';
 import { applyEdits, type Edit } from '../../model/edits.js';
 import { blockOf } from '../checks/block-views.js';
@@ -52,7 +52,7 @@ export function* offersStepwise(view: SessionView, finding: Finding, before: rea
     const edits = yield* firstHarmless(view, finding, before, tries);
     if (!edits) continue;
     const label = editWords(view.sequence, edits, view.lookup);
-    if (label && !found.some((other) => other.label === label)) found.push({ label, edits });
+    if (label && !found.some((other) => sentenceText(other.label) === sentenceText(label))) found.push({ label, edits });
     if (found.length === OFFERED) break;
   }
   return found;

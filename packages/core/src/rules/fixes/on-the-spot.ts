@@ -1,6 +1,7 @@
 import { type BlockView, type SessionView, viewOf } from '../../effort/session-view.js';
 import type { Contact } from '../../vocabulary/contacts.js';
 import { same } from '../../vocabulary/same.js';
+import type { Sentence } from '../../vocabulary/sentence.js';
 import { applyEdits, type Edit } from '../../model/edits.js';
 import { blockOf } from '../checks/block-views.js';
 import { findingsOf } from '../checks/index.js';
@@ -10,7 +11,7 @@ import { TOO_MUCH } from './offered.js';
 
 /** A change for the rest of a session: what becomes of each block, and the edits that do it. */
 export interface Ease {
-  readonly changes: readonly string[];
+  readonly changes: readonly Sentence[];
   readonly edits: readonly Edit[];
 }
 

@@ -8,6 +8,13 @@ import type { StopSign } from '../../vocabulary/stop-signs.js';
 export const VERDICTS = ['go', 'adapt', 'refer first', 'stop now'] as const;
 /** What answers lead to. */
 export type Verdict = (typeof VERDICTS)[number];
+/** The verdicts by name. */
+export const VERDICT_NAMES: Record<Verdict, string> = {
+  go: 'Clear to train',
+  adapt: 'Train with limits',
+  'refer first': 'Get it checked first',
+  'stop now': 'Stop',
+};
 /** The verdicts as they are said to a coach. */
 export const VERDICT_WORDS: Record<Verdict, string> = {
   go: 'Clear to train.',

@@ -1,12 +1,22 @@
 import { readable } from '../measuring/units.js';
-import { type Hand, HAND_WORDS, HANDS, type OffTheTable, type Screening, type Verdict, VERDICT_WORDS, capital } from '@clay-pot/core';
+import {
+  type Hand,
+  HAND_WORDS,
+  HANDS,
+  type OffTheTable,
+  type Screening,
+  type Verdict,
+  VERDICT_NAMES,
+  VERDICT_WORDS,
+  capital,
+} from '@clay-pot/core';
 import { SideMark } from '../../ui/marks.js';
 
-const LOOK: Record<Verdict, { box: string; name: string }> = {
-  go: { box: 'border-celadon bg-celadon-wash', name: 'Clear to train' },
-  adapt: { box: 'border-load-3 bg-amber-wash', name: 'Train with limits' },
-  'refer first': { box: 'border-iron bg-iron-wash', name: 'Get it checked first' },
-  'stop now': { box: 'border-iron bg-iron text-white', name: 'Stop' },
+const LOOK: Record<Verdict, string> = {
+  go: 'border-celadon bg-celadon-wash',
+  adapt: 'border-load-3 bg-amber-wash',
+  'refer first': 'border-iron bg-iron-wash',
+  'stop now': 'border-iron bg-iron text-white',
 };
 
 /** What answers lead to, hand by hand, in a word and a sentence. */
@@ -16,12 +26,11 @@ export function HandVerdicts({ hands }: { hands: Readonly<Record<Hand, Verdict>>
     <div className={`grid gap-2 ${shown.length > 1 ? 'sm:grid-cols-2' : ''}`}>
       {shown.map((hand) => {
         const verdict = hands[hand === 'both' ? 'left' : hand];
-        const { box, name } = LOOK[verdict];
         return (
-          <div key={hand} className={`border-l-8 px-3 py-2 ${box}`}>
+          <div key={hand} className={`border-l-8 px-3 py-2 ${LOOK[verdict]}`}>
             <p className="flex items-center gap-2">
               <SideMark side={hand} />
-              <b className="display text-head">{name}</b>
+              <b className="display text-head">{VERDICT_NAMES[verdict]}</b>
             </p>
             <p>
               <span className="sr-only">{capital(HAND_WORDS[hand])}: </span>
@@ -50,7 +59,7 @@ export function ScreenReasons({ reasons }: Pick<Screening, 'reasons'>) {
           <span>
             <b className={verdict === 'adapt' ? '' : 'text-iron'}>{said}</b>
             <span className="block text-small">
-              {verdict !== 'adapt' && <b>{LOOK[verdict].name}. </b>}
+              {verdict !== 'adapt' && <b>{VERDICT_NAMES[verdict]}. </b>}
               {readable(text)}
             </span>
           </span>

@@ -99,7 +99,7 @@ function Elsewhere({ call }: { call: AthleteCall }) {
   const { kind, athleteId, athleteName, sequenceId } = call;
   if (isOnRecord(call)) {
     return (
-      <ButtonLink className={SMALL} to={`/people/${athleteId}`} aria-label={`Record who cleared ${athleteName}`}>
+      <ButtonLink className={SMALL} to={`/people/${athleteId}/screening`} aria-label={`Record who cleared ${athleteName}`}>
         Record clearance
       </ButtonLink>
     );

@@ -1,6 +1,7 @@
+import { doseText } from '../movement/dose-text.js';
 import { readable } from '../measuring/units.js';
 import type { ComposeAnswer, SwapAnswer } from '@clay-pot/contracts';
-import { applyEdits, type Block, type Edit, PHASE_NAMES, PHASES, printDose, type Sequence } from '@clay-pot/core';
+import { applyEdits, type Block, capital, type Edit, PHASE_NAMES, PHASES, type Sequence } from '@clay-pot/core';
 import { Pin, Shuffle } from 'lucide-react';
 import { useState } from 'react';
 import { useKnown } from '../../store/library.js';
@@ -68,10 +69,8 @@ function Row({ block, sequence, reason, composition }: RowProps) {
           <p className="font-semibold">
             <MovementName movement={movement} />
           </p>
-          <p className="flex flex-wrap items-baseline justify-between gap-x-3">
-            <span className="text-small">{level.name}</span>
-            <span className="font-semibold figures">{printDose(block.dose)}</span>
-          </p>
+          <p className="text-small">{level.name}</p>
+          <p className="text-small font-semibold">{capital(doseText(block))}</p>
           {reason && <p className="text-small text-ink-soft">{reason}</p>}
         </div>
         <IconButton

@@ -1,7 +1,8 @@
-import { EQUIPMENT, type Place, PLACES, readNumber, SEQUENCE_LIMITS } from '@clay-pot/core';
+import { counted, EQUIPMENT, type Place, PLACES, readNumber, SEQUENCE_LIMITS } from '@clay-pot/core';
 import { TRAINING_GOALS } from '@clay-pot/core/library';
 import { useState } from 'react';
 import { useKnown } from '../../store/library.js';
+import { Disclosure } from '../../ui/disclosure.js';
 import { Field, INPUT, SelectField } from '../../ui/field.js';
 import { TickChips } from '../../ui/tick-chips.js';
 import type { Wishes } from './wishes.js';
@@ -26,31 +27,39 @@ export function WishForm({ wishes, change }: { wishes: Wishes; change: (wishes: 
       <SelectField label="Method" value={wishes.methodId} onChange={(event) => put({ methodId: event.target.value })}>
         {named(methods)}
       </SelectField>
-      <fieldset>
-        <legend className="mb-1 text-small font-semibold">Unavailable today</legend>
-        <TickChips
-          label="Places that can’t be used today"
-          size="small"
-          options={PLACES}
-          words={(place) => `no ${PLACE_WORDS[place]}`}
-          chosen={wishes.notAt}
-          change={(notAt) => put({ notAt })}
-        />
-      </fieldset>
-      <fieldset>
-        <legend className="mb-1 text-small font-semibold">Equipment</legend>
-        <TickChips
-          label="Equipment"
-          size="small"
-          options={EQUIPMENT}
-          words={(thing) => thing}
-          chosen={wishes.equipment}
-          change={(equipment) => put({ equipment })}
-        />
-      </fieldset>
+      <Disclosure title={`Equipment and space: ${roomWords(wishes)}`} buttonClassName="text-small font-semibold text-left">
+        <div className="mt-2 grid gap-4">
+          <fieldset>
+            <legend className="mb-1 text-small font-semibold">Unavailable today</legend>
+            <TickChips
+              label="Places that can’t be used today"
+              size="small"
+              options={PLACES}
+              words={(place) => `no ${PLACE_WORDS[place]}`}
+              chosen={wishes.notAt}
+              change={(notAt) => put({ notAt })}
+            />
+          </fieldset>
+          <fieldset>
+            <legend className="mb-1 text-small font-semibold">Equipment</legend>
+            <TickChips
+              label="Equipment"
+              size="small"
+              options={EQUIPMENT}
+              words={(thing) => thing}
+              chosen={wishes.equipment}
+              change={(equipment) => put({ equipment })}
+            />
+          </fieldset>
+        </div>
+      </Disclosure>
     </div>
   );
 }
+
+/** What there is, in a few words, while the choices are closed. */
+const roomWords = ({ equipment, notAt }: Wishes): string =>
+  [counted(equipment.length, 'thing'), ...notAt.map((place) => `no ${PLACE_WORDS[place]}`)].join(', ');
 
 /** Choices of a list by their names. */
 const named = (list: readonly { readonly id: string; readonly name: string }[]) =>

@@ -1,7 +1,7 @@
 import type { Athlete, StoredIntake } from '@clay-pot/contracts';
 import { potOf, describePot, type Sequence } from '@clay-pot/core';
 import { USUAL_METHOD } from '@clay-pot/core/library';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useAthlete, useIntakes, usePast } from '../../api/queries.js';
 import { WhomField } from '../../domain/athlete/whom-choice.js';
@@ -51,6 +51,7 @@ function Composer({ athlete, intakes, whom }: Props) {
   const { state, answer, locked, compose } = composition;
   const keep = useKeep(athlete);
   const sequence = answer?.sequence;
+  const result = useRef<HTMLDivElement>(null);
   return (
     <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[15rem_minmax(0,1fr)]">
       <form
@@ -59,15 +60,20 @@ function Composer({ athlete, intakes, whom }: Props) {
         onSubmit={(event) => {
           event.preventDefault();
           compose();
+          // On a phone the answer comes below the settings: that is where one looks next.
+          const answerTop = result.current?.getBoundingClientRect().top ?? 0;
+          if (answerTop > window.innerHeight / 2) result.current?.scrollIntoView({ block: 'start' });
         }}
       >
         {whom}
         <WishForm wishes={wishes} change={setWishes} />
-        <Button kind="primary" type="submit">
-          {sequence ? `Generate again${locked.length > 0 ? `, keeping ${locked.length}` : ''}` : 'Generate'}
-        </Button>
+        <div className="sticky bottom-(--bar,0px) z-10 -mx-1 bg-porcelain px-1 py-2">
+          <Button kind="primary" type="submit" className="w-full">
+            {sequence ? `Generate again${locked.length > 0 ? `, keeping ${locked.length}` : ''}` : 'Generate'}
+          </Button>
+        </div>
       </form>
-      <div className="grid content-start gap-4">
+      <div ref={result} className="grid scroll-mt-4 content-start gap-4 max-lg:min-h-[60dvh]">
         {state === 'idle' && <Empty>No sequence yet. Choose the settings, then press Generate.</Empty>}
         <AnswerView
           composition={composition}

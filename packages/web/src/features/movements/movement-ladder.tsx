@@ -1,10 +1,12 @@
+import { readable } from '../../domain/measuring/units.js';
 import {
   equipmentFor,
   type Level,
   leversBetween,
   type Movement,
   type Person,
-  printDose,
+  capitalSentence,
+  doseSentence,
   type Rung as RungOfLadder,
   rungsOf,
   STRENGTH_WORDS,
@@ -112,7 +114,7 @@ function Rung({ movement, level, rung, person, below, number, shown, show, athle
       </div>
       <div className="col-start-2 lg:col-start-auto lg:text-right">
         {rung && <DemandLine demand={rung.demand} />}
-        <code className="bg-porcelain px-1.5 py-0.5 font-text font-semibold figures">{printDose(level.dose)}</code>
+        <p className="text-small font-semibold">{readable(capitalSentence(doseSentence(level.dose, movement, level)))}</p>
         <p className="mt-0.5 text-fine text-ink-soft">
           default for {USUAL_RANGES[level.dosing].label}; {USUAL_RANGES[level.dosing].source}
         </p>

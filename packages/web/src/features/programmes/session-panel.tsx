@@ -1,15 +1,5 @@
-import {
-  dayWords,
-  HARD_PERCENT,
-  isAhead,
-  minutesText,
-  partsOf,
-  planOf,
-  type PlannedSession,
-  printDose,
-  type ProgrammeView,
-  usualWay,
-} from '@clay-pot/core';
+import { doseText } from '../../domain/movement/dose-text.js';
+import { dayWords, HARD_PERCENT, isAhead, minutesText, partsOf, planOf, type PlannedSession, type ProgrammeView } from '@clay-pot/core';
 import { Link } from 'react-router';
 import { leadPath } from '../../domain/sequence/lead-path.js';
 import { knownMovement } from '../../store/library.js';
@@ -76,11 +66,9 @@ function Doses({ session, plan }: { session: PlannedSession; plan: PlannedSessio
         const movement = knownMovement(block.movementId);
         const changed = plan && !plan.blocks.includes(block);
         return (
-          <li key={block.id} className="flex justify-between gap-2 border-t border-line py-0.5 first:border-t-0">
-            <span className="min-w-0 truncate">{movement?.name ?? block.movementId}</span>
-            <span className={`whitespace-nowrap figures ${changed ? 'font-semibold' : 'text-ink-soft'}`}>
-              {movement ? printDose(block.dose, usualWay(movement)) : ''}
-            </span>
+          <li key={block.id} className="border-t border-line py-0.5 first:border-t-0">
+            <span className="block">{movement?.name ?? block.movementId}</span>
+            <span className={`block text-small ${changed ? 'font-semibold' : 'text-ink-soft'}`}>{doseText(block)}</span>
           </li>
         );
       })}

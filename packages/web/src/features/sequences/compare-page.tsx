@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import type { SessionListItem } from '@clay-pot/contracts';
 import {
   clock,
@@ -185,8 +186,8 @@ function SideBySide({ left, right, measure }: { left: Laid; right: Laid; measure
         ) : (
           <ul className="columns-1 gap-8 py-1 text-small sm:columns-2">
             {changes.map(({ pointer, text }) => (
-              <li key={pointer + text} className="break-inside-avoid border-b border-line py-1">
-                {text}
+              <li key={pointer + readable(text)} className="break-inside-avoid border-b border-line py-1">
+                {readable(text)}
               </li>
             ))}
           </ul>

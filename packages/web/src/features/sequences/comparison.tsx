@@ -1,15 +1,5 @@
-import {
-  type Block,
-  clock,
-  findLevel,
-  HANDS,
-  itemAt,
-  MUSCLE_GROUPS,
-  pairBlocks,
-  type MuscleGroup,
-  printDose,
-  type SessionView,
-} from '@clay-pot/core';
+import { doseText } from '../../domain/movement/dose-text.js';
+import { type Block, clock, findLevel, HANDS, itemAt, MUSCLE_GROUPS, pairBlocks, type MuscleGroup, type SessionView } from '@clay-pot/core';
 import { knownMovement } from '../../store/library.js';
 import { SideMark } from '../../ui/marks.js';
 
@@ -109,7 +99,7 @@ function cellOf({ sequence, timeline }: SessionView, block: Block): RowCell {
   const level = (movement && findLevel(movement, block.levelId)?.name) ?? block.levelId;
   const name = movement?.name ?? block.movementId;
   const span = itemAt(timeline.blocks, index);
-  const [dose, length] = [printDose(block.dose), clock(span.lengthMs)];
+  const [dose, length] = [doseText(block), clock(span.lengthMs)];
   return { number: index + 1, name, level, dose, length, text: [name, level, dose, length].join('|') };
 }
 

@@ -1,4 +1,5 @@
-import { asDosed, demandOf, type Dose, type Level, type Movement, type Person, printDose, withOwnLoad } from '@clay-pot/core';
+import { doseText } from '../../domain/movement/dose-text.js';
+import { asDosed, demandOf, type Dose, type Level, type Movement, type Person, withOwnLoad } from '@clay-pot/core';
 import { createPortal } from 'react-dom';
 import { DemandLine } from '../../domain/movement/demand-line.js';
 import { LevelPicture } from '../../domain/movement/level-picture.js';
@@ -39,7 +40,7 @@ export function ShelfCard({ id, peeked, person, name }: { id: string; peeked: Pe
       {demand.value && <DemandLine demand={demand.value} />}
       {demand.trouble && <p className="text-small text-iron">{demand.trouble}</p>}
       <p className="text-fine text-ink-soft">
-        For {name}. <span className="figures">{printDose(dose)}</span>
+        For {name}: {doseText({ movementId: movement.id, levelId: level.id, dose })}
       </p>
     </aside>,
     document.body,

@@ -122,7 +122,7 @@ describe('the movement shelf', () => {
     const add = screen.getByRole('button', { name: 'Add Palm lift' });
     await user.hover(add);
     const card = document.getElementById(add.getAttribute('aria-describedby')!)!;
-    expect(card.textContent).toMatch(/Hands on a table.*effort.*an average adult.*2x8 tempo1-2/is);
+    expect(card.textContent).toMatch(/Hands on a table.*effort.*an average adult: 2 sets of 8, lift 1 s, lower 2 s/is);
     await user.keyboard('{Escape}');
     expect(add.getAttribute('aria-describedby')).toBeNull();
   });

@@ -10,7 +10,6 @@ import {
   lookWords,
   type Movement,
   type PlannedDoneRow,
-  printDose,
   SET_UNITS,
   totals,
   UNIT_BEHIND,
@@ -18,6 +17,7 @@ import {
 } from '@clay-pot/core';
 import type { SessionRecord, StoredSet } from '@clay-pot/contracts';
 import { MovementName } from '../../domain/movement/movement-name.js';
+import { doseText } from '../../domain/movement/dose-text.js';
 import { knownMovement } from '../../store/library.js';
 import { scoreText } from '../../ui/format.js';
 import { DiscomfortMark, SideMark } from '../../ui/marks.js';
@@ -35,7 +35,7 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
       <td className="py-2 pr-3">
         <b>{movement ? <MovementName movement={movement} /> : block.movementId}</b>
         <div className="text-small text-ink-soft">{(movement && findLevel(movement, block.levelId)?.name) ?? block.levelId}</div>
-        <div className="text-small figures lg:hidden">{printDose(block.dose)}</div>
+        <div className="text-small figures lg:hidden">{doseText(block)}</div>
         {taken && <div className="text-small text-amber">eased to: {formName(taken, block, movement)}</div>}
         {complaints.map((complaint) => (
           <div key={complaint.id} className="text-small font-semibold text-iron">
@@ -62,7 +62,7 @@ export function BlockResult({ block, record }: { block: Block; record: SessionRe
           ))}
         {report?.note && <div className="text-small italic">{report.note}</div>}
       </td>
-      <td className="py-2 pr-3 text-small whitespace-nowrap figures max-lg:hidden">{printDose(block.dose)}</td>
+      <td className="py-2 pr-3 max-w-44 text-small max-lg:hidden">{doseText(block)}</td>
       <td className="py-2 pr-3">
         {sides.flatMap((side) => {
           const mine = rows.filter((row) => row.side === side);

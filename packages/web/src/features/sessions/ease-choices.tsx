@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import { type Ease, type EaseReason, easesFor, kindOf } from '@clay-pot/core';
 import { useEffect, useState } from 'react';
 import { changeAhead, currentBlock, type Run } from '../../store/run.js';
@@ -36,7 +37,7 @@ export function EaseChoices({ run, blockId, reason, onDone }: Props) {
       {found.others > 0 && <p className="text-small">This also removes what loads the hand in the same way later today:</p>}
       {found.eases.map(({ changes, edits }) => (
         <button
-          key={changes.join()}
+          key={changes.map(readable).join()}
           type="button"
           className="min-h-12 border border-ink bg-white px-3 py-2 text-left font-semibold hover:bg-ground"
           onClick={() => {
@@ -46,7 +47,7 @@ export function EaseChoices({ run, blockId, reason, onDone }: Props) {
         >
           {changes.map((line, index) => (
             <span key={index} className="block">
-              {line}
+              {readable(line)}
             </span>
           ))}
         </button>

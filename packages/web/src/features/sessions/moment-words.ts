@@ -1,3 +1,4 @@
+import { readable } from '../../domain/measuring/units.js';
 import {
   type Block,
   capital,
@@ -9,7 +10,7 @@ import {
   type Level,
   type Movement,
   type Playhead,
-  printOwnLoad,
+  ownLoadWords,
   roundOf,
   setCount,
   type Sequence,
@@ -89,7 +90,7 @@ export function whichSet(sequence: Sequence, block: Block, level: Level, event: 
     sets > 1 && `Set ${set} of ${sets}.`,
     direction && `${capital(direction)}.`,
     foundKg !== null && `${Number(foundKg.toFixed(2))} kg.`,
-    ...printOwnLoad(dose.load).map((part) => `${part}.`),
+    ...ownLoadWords(dose).map((part) => `${capital(readable(part))}.`),
     foundKg === null && dose.effortPercent !== undefined && EFFORT[effortMeans(level) ?? 'pressed'](dose.effortPercent),
   ];
   return parts.filter(Boolean).join(' ');

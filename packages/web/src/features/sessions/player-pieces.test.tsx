@@ -161,7 +161,7 @@ describe('discomfort of five and more', () => {
     tick(6_000);
     const { user } = show(<EaseDialog run={run()} onClose={() => undefined} />);
     expect(run().paused).toBe(true);
-    expect(await screen.findByRole('button', { name: /1×12 → 1×\d/ })).toBeTruthy();
+    expect(await screen.findByRole('button', { name: /12 times → \d+ times/ })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Remove ball squeeze' }));
     expect(ledTimeline(run().sequence).events[run().head.event]).toMatchObject({ blockId: 'b' });
   });

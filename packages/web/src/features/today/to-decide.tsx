@@ -1,3 +1,4 @@
+import { counted } from '@clay-pot/core';
 import { useCalls } from '../../api/queries.js';
 import { useWaiting } from '../../domain/calls/answer-calls.js';
 import { CallsList } from '../../domain/calls/calls-list.js';
@@ -14,8 +15,7 @@ export function ToDecide() {
     >
       {data && data.toLookAt > 0 && (
         <p role="status" className="py-1 text-small text-ink-soft">
-          Checking
-          {data.toLookAt} more athletes…
+          {`Checking ${counted(data.toLookAt, 'more athlete')}…`}
         </p>
       )}
       {!data && <p className="py-2 text-ink-soft">Checking sessions…</p>}

@@ -12,6 +12,8 @@ import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 // Nobody is signed in yet on the first page: what only a coach sees comes after it.
 const SessionRows = lazy(async () => ({ default: (await import('../../domain/session/session-rows.js')).SessionRows }));
 const ToDecide = lazy(async () => ({ default: (await import('./to-decide.js')).ToDecide }));
+const AtRisk = lazy(async () => ({ default: (await import('./at-risk.js')).AtRisk }));
+const SinceYesterday = lazy(async () => ({ default: (await import('./at-risk.js')).SinceYesterday }));
 const Mornings = lazy(async () => ({ default: (await import('./mornings.js')).Mornings }));
 const BlockStrip = lazy(() => import('../../domain/sequence/block-strip.js'));
 /** How many hands of a sequence are shown beside it. */
@@ -23,7 +25,7 @@ export default function TodayContent() {
   const me = useMe();
   if (today.isPending) return <Loading what="today" />;
   if (!today.data) return <Trouble error={today.error} retry={() => void today.refetch()} />;
-  const { day, due, recent, mornings } = today.data;
+  const { day, atRisk, due, changes, recent, mornings } = today.data;
   const open = due.filter((item) => item.state === 'due').length;
   return (
     <Page
@@ -31,10 +33,18 @@ export default function TodayContent() {
       lead={`${me.data?.studio.name ?? ''}: ${open === 0 ? 'no sessions left today' : open === 1 ? 'one session to lead' : `${open} sessions to lead`}`}
     >
       <div className="grid grid-cols-[minmax(0,1fr)] gap-y-8">
+        <Suspense fallback={null}>
+          <AtRisk risks={atRisk} />
+        </Suspense>
         <div className="grid items-start gap-x-10 gap-y-8 xl:grid-cols-[minmax(0,4fr)_minmax(0,3fr)]">
-          <Part title="Due today">
-            {due.length ? <DueList due={due} /> : <Empty>No sessions planned for today. Assign a sequence on an athlete’s page.</Empty>}
-          </Part>
+          <div className="grid gap-8">
+            <Part title="Due today">
+              {due.length ? <DueList due={due} /> : <Empty>No sessions planned for today. Assign a sequence on an athlete’s page.</Empty>}
+            </Part>
+            <Suspense fallback={null}>
+              <SinceYesterday changes={changes} />
+            </Suspense>
+          </div>
           <Suspense fallback={null}>
             <div className="grid gap-8">
               <ToDecide />

@@ -1,0 +1,21 @@
+import { useNavigate } from 'react-router';
+import { useSaveAthlete } from '../../api/queries.js';
+import { AthleteForm } from './athlete-form.js';
+import { usePerson } from './person.js';
+
+/** The profile as a form; saving or cancelling leads back to where one was. */
+export default function EditSection() {
+  const person = usePerson();
+  const save = useSaveAthlete();
+  const navigate = useNavigate();
+  return (
+    <AthleteForm
+      athlete={person}
+      save={async (input) => {
+        await save.mutateAsync({ id: person.id, input, etag: person.etag });
+        await navigate(`/people/${person.id}/screening`);
+      }}
+      cancel={() => void navigate(-1)}
+    />
+  );
+}
