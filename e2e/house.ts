@@ -10,6 +10,9 @@ import config, { HALL_TIME_ZONE } from './playwright.config.js';
 
 const MAIN = fileURLToPath(new URL('../packages/server/dist/main.js', import.meta.url));
 
+/** What sets up the first studio of a server under test. */
+export const SET_UP_CODE = 'FIRST-EVENT';
+
 /** The built server with the demo studio, over a database of this worker's own. It can be stopped and started again. */
 export class House {
   private child: ChildProcess | undefined;
@@ -23,7 +26,7 @@ export class House {
   }
 
   async start(): Promise<void> {
-    const env = { ...process.env, DATABASE_URL: this.databaseUrl, PORT: String(this.port), LOG_LEVEL: 'error' };
+    const env = { ...process.env, DATABASE_URL: this.databaseUrl, PORT: String(this.port), LOG_LEVEL: 'error', SET_UP_CODE };
     const child = spawn(process.execPath, [MAIN], { env, stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
     this.child = child;
     await new Promise<void>((resolve, reject) => {

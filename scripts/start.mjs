@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { randomInt } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt } from './build.mjs';
@@ -23,7 +24,8 @@ export async function start() {
   await ensureBuilt();
   const port = await choosePort();
   const database = outside ? null : await startDatabase('demo');
-  const server = serve(outside ?? `${database.url}clay_pot`, port);
+  const setUpCode = process.env.SET_UP_CODE || newCode();
+  const server = serve(outside ?? `${database.url}clay_pot`, port, setUpCode);
   const ended = new Promise((resolve) => server.once('exit', resolve));
 
   let ending = false;
@@ -47,24 +49,48 @@ export async function start() {
     await database?.stop();
     throw new Told('The server did not start; its last lines are above.');
   }
-  const host = process.env.HOST ?? '127.0.0.1';
-  const address = `http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;
+  const address = addressOf(port);
   mkdirSync(DATA, { recursive: true });
   writeFileSync(RUNNING, JSON.stringify({ pid: process.pid, server: server.pid, address }));
-  console.log(`
-  Clay Pot is ready at ${address}
-
-  Demo studio   Lanternfield Hall (all made up)
-  Sign in       coach@lanternfield.example
-  Password      lantern-hall
-
-  Ctrl-C ends it.
-`);
+  await sayReady(address, setUpCode);
   const code = await ended;
   if (!ending) {
     console.error('The server ended by itself; its last lines are above.');
     await end(Number(code) || 1);
   }
+}
+
+const addressOf = (port) => {
+  const host = process.env.HOST ?? '127.0.0.1';
+  return `http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;
+};
+
+/** Where it is, and how to come in: to the demo, and to one's own studio while there is none. */
+async function sayReady(address, setUpCode) {
+  const door = await (await fetch(`${address}/api/front-door`)).json();
+  console.log(`
+  Clay Pot is ready at ${address}
+${door.hasDemo ? DEMO_LINES : ''}${door.canSetUp ? setUpLines(address, setUpCode) : ''}
+  Ctrl-C ends it.
+`);
+}
+
+const DEMO_LINES = `
+  Demo studio   Lanternfield Hall (all made up)
+  Sign in       coach@lanternfield.example
+  Password      lantern-hall
+`;
+
+const setUpLines = (address, code) => `
+  Your studio   ${address}/?set-up
+  Setup code    ${code}
+`;
+
+/** Letters and digits that nobody mistakes for one another, in two groups to be read aloud. */
+function newCode() {
+  const signs = 'ABCDEFGHJKMNPQRSTUVWXYZ23456789';
+  const group = () => Array.from({ length: 5 }, () => signs[randomInt(signs.length)]).join('');
+  return `${group()}-${group()}`;
 }
 
 async function choosePort() {
@@ -80,11 +106,12 @@ async function choosePort() {
 }
 
 /** The server as a child with a line to us: when this process is killed, the line breaks and the server ends too. */
-function serve(databaseUrl, port) {
+function serve(databaseUrl, port, setUpCode) {
   const env = {
     ...process.env,
     DATABASE_URL: databaseUrl,
     PORT: String(port),
+    SET_UP_CODE: setUpCode,
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
   };
   return spawn(process.execPath, ['--enable-source-maps', join(ROOT, 'packages/server/dist/main.js')], {

@@ -1,5 +1,5 @@
 import { PAST_DAYS, SESSION_PAGE } from './limits.js';
-import { IsId, IsText, IsWholeWithin } from './validation/fields.js';
+import { IsId, IsText, IsWholeWithin, IsWord } from './validation/fields.js';
 import { OptionalField } from './validation/optional-field.js';
 
 /** Ids and words in the addresses of routes. What is no id doesn't exist. */
@@ -66,6 +66,11 @@ export class CalendarAddress {
   readonly file: string;
 }
 
+/** What sessions can be narrowed to: those that hurt, that ended before their end, that were started despite a safety rule. */
+export const SESSION_FILTERS = ['hurt', 'unfinished', 'despite-rule'] as const;
+/** What sessions can be narrowed to. */
+export type SessionFilter = (typeof SESSION_FILTERS)[number];
+
 /** Which sessions are listed. */
 export class SessionsQuery {
   /** Of one athlete; of the whole studio where it is left out. */
@@ -76,6 +81,13 @@ export class SessionsQuery {
   @OptionalField()
   @IsText(WORD_LENGTH, 1)
   readonly before?: string;
+  /** Words of the sequence or the athlete; each has to be there. */
+  @OptionalField()
+  @IsText(WORD_LENGTH, 1)
+  readonly find?: string;
+  @OptionalField()
+  @IsWord(SESSION_FILTERS)
+  readonly only?: SessionFilter;
   @OptionalField()
   @IsWholeWithin(SESSION_PAGE)
   readonly limit?: number;

@@ -1,7 +1,7 @@
-import { type Sequence, SEQUENCE, type SequenceChange } from '@clay-pot/core';
+import { list, type Sequence, SEQUENCE, SEQUENCE_LIMITS, type SequenceChange, text } from '@clay-pot/core';
 import { SEQUENCE_TEXT_LENGTH, type Taken } from '@clay-pot/core/exchange';
-import { IsId, IsText } from './validation/fields.js';
-import { bodyOf } from './validation/is-document.js';
+import { IsId, IsText, IsYesNo } from './validation/fields.js';
+import { bodyOf, IsDocument } from './validation/is-document.js';
 
 /** A sequence as it is sent. */
 export class SequenceInput extends bodyOf(SEQUENCE) {}
@@ -25,6 +25,20 @@ export class SequenceTextInput {
   readonly text: string;
 }
 
+/** A studio's tags of a sequence. */
+export const SEQUENCE_TAGS = list(text(SEQUENCE_LIMITS.tagLength, 1, 'Tag'), { max: SEQUENCE_LIMITS.tags, unique: true });
+
+/** How a studio files a sequence: apart from its document and its versions. */
+export class SequenceFilingInput {
+  @IsDocument(SEQUENCE_TAGS)
+  readonly tags: readonly string[];
+  @IsYesNo()
+  readonly isFavourite: boolean;
+  /** Archived sequences are kept and can be led, but aren't offered. */
+  @IsYesNo()
+  readonly isArchived: boolean;
+}
+
 /** What a text was read as, with what was taken for names that were not written to the letter. */
 export interface SequenceTextAnswer {
   document: Sequence;
@@ -41,6 +55,11 @@ export interface SequenceListItem {
   durationMs: number;
   blocks: number;
   updatedAt: string;
+  /** When it was last led; null where it never was. */
+  lastUsedAt: string | null;
+  tags: readonly string[];
+  isFavourite: boolean;
+  isArchived: boolean;
   athletes: { athleteId: string; name: string }[];
 }
 

@@ -31,10 +31,20 @@ export interface TodayChange extends Change {
   athleteName: string;
 }
 
+/** How far a new studio has come; the steps are a person, a check-in, a sequence. */
+export interface FirstSteps {
+  /** Whom to go on with; null where nobody was added yet. */
+  athlete: { id: string; name: string } | null;
+  hasCheckIn: boolean;
+  hasSequence: boolean;
+}
+
 /** What a coach sees first: who is at risk, who is due, what changed, what was felt. */
 export interface Today {
   /** In the studio's time zone. */
   day: string;
+  /** Null once a studio has a person, a check-in and a sequence. */
+  firstSteps: FirstSteps | null;
   /** Most urgent first, as in the class overview. */
   atRisk: TodayRisk[];
   /** Open before done; within them in the order of the class overview. */

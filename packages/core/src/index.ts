@@ -514,6 +514,7 @@ export {
   DISCOMFORT_WORDS,
   type DiscomfortAdvice,
   type DiscomfortPolicy,
+  easesFrom,
 } from './rules/reports/discomfort.js';
 export { insertLevel, movementFor, nameFor } from './rules/ladders/insert-level.js';
 export { climbedBy, type Rung, rungsOf } from './rules/ladders/ladder.js';

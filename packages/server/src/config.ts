@@ -9,6 +9,8 @@ export interface Config {
   webRoot: string;
   /** Seed the demo studio when the database holds no studio. */
   seedDemo: boolean;
+  /** Lets whoever has it set up the first studio; null where nobody may. */
+  setUpCode: string | null;
   logLevel: string;
   /** Only over HTTPS: the sign-in cookie is then refused on plain HTTP. */
   secureCookie: boolean;
@@ -30,6 +32,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     host: env['HOST'] ?? '127.0.0.1',
     webRoot: env['WEB_ROOT'] ?? fileURLToPath(new URL('../../web/dist', import.meta.url)),
     seedDemo: env['DEMO'] !== 'off',
+    setUpCode: env['SET_UP_CODE'] || null,
     logLevel: env['LOG_LEVEL'] ?? 'info',
     secureCookie: env['SECURE_COOKIE'] === 'on',
   };

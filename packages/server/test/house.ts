@@ -27,6 +27,14 @@ export interface Browser {
   ask<T = Problem>(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer<T>>;
 }
 
+/** How a server under test is started. */
+interface Furnishing {
+  seedDemo?: boolean;
+  setUpCode?: string | null;
+  now?: () => Date;
+  webRoot?: string;
+}
+
 /** The real server over a real database of its own, without listening. */
 export class House {
   private constructor(
@@ -42,10 +50,7 @@ export class House {
     }
   }
 
-  static async open(
-    name: string,
-    { seedDemo = false, now, webRoot = '/nowhere' }: { seedDemo?: boolean; now?: () => Date; webRoot?: string } = {},
-  ): Promise<House> {
+  static async open(name: string, { seedDemo = false, setUpCode = null, now, webRoot = '/nowhere' }: Furnishing = {}): Promise<House> {
     const base = process.env['TEST_DATABASE_URL'];
     if (!base) throw new Error('TEST_DATABASE_URL must be set: run ./clay-pot test unit');
     const database = `clay_pot_test_${name}`;
@@ -57,7 +62,7 @@ export class House {
       host: '127.0.0.1',
       port: 0,
       webRoot,
-      seedDemo,
+      ...{ seedDemo, setUpCode },
       logLevel: 'silent',
       secureCookie: false,
     };

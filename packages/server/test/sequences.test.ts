@@ -3,7 +3,7 @@ import type { SequenceListItem, StaleEdit, StoredSequence } from '@clay-pot/cont
 import type { Sequence } from '@clay-pot/core';
 import { Ajv } from 'ajv';
 import { v7 as uuid } from 'uuid';
-import { type Browser, House, pointers, SEQUENCE } from './house.js';
+import { type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
 
 let coach: Browser;
 beforeAll(async () => {
@@ -27,6 +27,31 @@ describe('a sequence', () => {
     expect(item).toMatchObject({ title: 'Two blocks', blocks: 2, durationMs: 156_000, athletes: [] });
   });
 
+  test('is filed by tags, favourites and the archive, while its version stays; bad tags are told', async () => {
+    const id = uuid();
+    const { etag } = (await put(id, SEQUENCE)).body;
+    const find = async () => (await coach.ask<SequenceListItem[]>('GET', '/sequences')).body.find((item) => item.id === id);
+    expect(await find()).toMatchObject({ tags: [], isFavourite: false, isArchived: false, lastUsedAt: null });
+    const filing = { tags: ['class', 'floor'], isFavourite: true, isArchived: true };
+    expect((await coach.ask('PUT', `/sequences/${id}/filing`, filing)).status).toBe(204);
+    expect(await find()).toMatchObject(filing);
+    expect((await coach.ask<StoredSequence>('GET', `/sequences/${id}`)).body.etag).toBe(etag);
+    for (const tags of [['a', 'a'], [''], ['x'.repeat(25)], Array.from({ length: 9 }, (_, index) => `t${index}`)]) {
+      const { status, body } = await coach.ask('PUT', `/sequences/${id}/filing`, { ...filing, tags });
+      expect([status, pointers(body)[0]]).toEqual([422, expect.stringMatching(/^\/tags/)]);
+    }
+    expect((await coach.ask('PUT', `/sequences/${uuid()}/filing`, filing)).status).toBe(404);
+  });
+
+  test('tells when it was last led', async () => {
+    const { athleteId, sequenceId } = await furnish(coach);
+    for (const startedAt of ['2026-05-01T08:00:00.000Z', '2026-05-04T08:00:00.000Z', '2026-05-02T08:00:00.000Z']) {
+      await coach.ask('PUT', `/sessions/${uuid()}`, { athleteId, sequenceId, plan: SEQUENCE, startedAt });
+    }
+    const items = (await coach.ask<SequenceListItem[]>('GET', '/sequences')).body;
+    expect(items.find(({ id }) => id === sequenceId)?.lastUsedAt).toBe('2026-05-04T08:00:00.000Z');
+  });
+
   test('the same content is the same whatever the order of its fields: sent again it is one creation', async () => {
     const id = uuid();
     const { etag } = (await put(id, SEQUENCE)).body;
@@ -47,7 +72,7 @@ describe('a sequence', () => {
     expect(stale.body.changes.map((change) => change.text)).toEqual([
       'Title: “Renamed” → “Two blocks”',
       'Minutes: 10 → 15',
-      'Added: Hand open and close (Fast for time), 1x30s',
+      'Added: Hand open and close (Fast for time), 30 s',
     ]);
     expect(stale.headers['etag']).toBe('"2"');
     expect((await put(id, mine, { 'if-match': stale.body.current.etag })).body.etag).toBe('"3"');

@@ -244,6 +244,37 @@ describe('a session begun against a rule of safety', () => {
   });
 });
 
+test('records are searched by words of sequence and athlete, and narrowed to those that hurt, were not finished, or broke a rule', async () => {
+  const other = await house.coach('searching');
+  const own = await furnish(other);
+  const lead = async (plan: object, ending: string, discomfort: number, athleteId = own.athleteId) => {
+    const id = uuid();
+    const at = '2026-05-04T08:10:00.000Z';
+    await other.ask('PUT', `/sessions/${id}`, { ...own, athleteId, plan: { ...SEQUENCE, ...plan }, startedAt: '2026-05-04T08:00:00.000Z' });
+    await other.ask('PUT', `/sessions/${id}/reports/${uuid()}`, { blockId: 'b1', discomfort, exertion: 5, note: '', at });
+    await other.ask('PUT', `/sessions/${id}/end`, { ending, note: '', endedAt: at });
+    return id;
+  };
+  const numb = uuid();
+  await other.ask('PUT', `/athletes/${numb}`, { ...ATHLETE, name: 'Nell 100% Sore', cautions: [{ caution: 'numbness' }] });
+  // Three of ten is too much for a method that allows none, and little for one that allows mild discomfort.
+  const strict = await lead({ title: 'Evening palms', methodId: 'careful-return' }, 'completed', 3);
+  const mild = await lead({ title: 'Morning palms', methodId: 'floor-loading' }, 'ended early', 3);
+  const sore = await lead({ title: 'Morning grip', methodId: 'floor-loading' }, 'completed', 6);
+  const barred = await lead({ title: 'Numb one' }, 'completed', 0, numb);
+  const found = async (query: string) =>
+    (await other.ask<SessionPage>('GET', `/sessions?${query}`)).body.items.map(({ id }) => id).toSorted();
+  expect(await found('only=hurt')).toEqual([strict, sore].toSorted());
+  expect(await found('only=unfinished')).toEqual([mild]);
+  expect(await found('only=despite-rule')).toEqual([barred]);
+  expect(await found('find=palms')).toEqual([strict, mild].toSorted());
+  expect(await found('find=palms%20morning')).toEqual([mild]);
+  expect(await found(`find=nell`)).toEqual([barred]);
+  // A percent sign is a letter, not "anything".
+  expect(await found(`find=${encodeURIComponent('0%')}`)).toEqual([barred]);
+  expect((await other.ask('GET', '/sessions?only=nonsense')).status).toBe(422);
+});
+
 test('a discomfort weighs by the method that the session was led by, on Today too', async () => {
   const other = await house.coach('careful');
   const now = Date.now();

@@ -72,6 +72,7 @@ function bodyFor(method: string, path: string): unknown {
   if (path === '/movements/{id}') return { ...OWN_MOVEMENT, name: 'Taken over' };
   if (path === '/methods/{id}') return { ...OWN_METHOD, name: 'Taken over' };
   if (path.startsWith('/athletes')) return bodyOfAthlete(path);
+  if (path.endsWith('/filing')) return { tags: ['taken'], isFavourite: true, isArchived: true };
   if (path === '/sequences/{id}') return { ...SEQUENCE, title: 'Taken over' };
   if (path === '/programmes/{id}') {
     return { athleteId: ids['athletes'], document: { ...programmeOf(ids['sequences']!), title: 'Taken over' } };
@@ -186,6 +187,9 @@ describe('walls between studios', () => {
   test('every route but the public ones asks for a sign-in', async () => {
     const open = [
       '/sign-in',
+      '/front-door',
+      '/front-door/studio',
+      '/front-door/demo',
       '/health/live',
       '/health/ready',
       '/schemas/sequence-3.json',

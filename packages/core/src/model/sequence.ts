@@ -20,6 +20,8 @@ export const SEQUENCE_LIMITS = {
   mutes: 60,
   tests: 4,
   muteReasonLength: 200,
+  tags: 8,
+  tagLength: 24,
   /** Repetitions, breaths and timed pieces of all blocks together: four hours of one a second, which nobody leads. */
   pieces: 15_000,
   budgetMin: { min: 1, max: 240, step: 1, unit: 'min' },

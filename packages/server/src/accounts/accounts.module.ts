@@ -1,13 +1,16 @@
 import { Module } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
+import { FrontDoorController } from './front-door.controller.js';
+import { FrontDoorService } from './front-door.service.js';
+import { SignInCookies } from './sign-in-cookies.js';
 import { SignInController } from './sign-in.controller.js';
 import { SignInService } from './sign-in.service.js';
 import { SignedInGuard } from './signed-in.guard.js';
 
 /** Who is asking. Its guard stands before every route of every module. */
 @Module({
-  controllers: [SignInController],
-  providers: [SignInService, { provide: APP_GUARD, useClass: SignedInGuard }],
+  controllers: [SignInController, FrontDoorController],
+  providers: [SignInService, FrontDoorService, SignInCookies, { provide: APP_GUARD, useClass: SignedInGuard }],
   exports: [SignInService],
 })
 export class AccountsModule {}

@@ -14,6 +14,10 @@ export class StudioRow {
   /** IANA name. */
   @Column('varchar', { name: 'time_zone', length: 64 })
   timeZone: string;
+
+  /** Made up: anybody may visit it. */
+  @Column('boolean', { name: 'is_demo', default: false })
+  isDemo: boolean;
 }
 
 /** Somebody who can sign in. */

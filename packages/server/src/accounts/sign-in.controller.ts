@@ -1,18 +1,17 @@
 import { must } from '@clay-pot/core';
 import { SignInRequest, UnitsInput, type WhoAmI } from '@clay-pot/contracts';
-import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
 import type { FastifyReply, FastifyRequest } from 'fastify';
-import { CONFIG } from '../config.token.js';
-import type { Config } from '../config.js';
-import { SIGN_IN_DAYS, type SignedIn, SignInService } from './sign-in.service.js';
-import { COOKIE, Me, Public } from './signed-in.guard.js';
+import { SignInCookies } from './sign-in-cookies.js';
+import { type SignedIn, SignInService } from './sign-in.service.js';
+import { Me, Public } from './signed-in.guard.js';
 
 /** Signing in and out, and who is signed in. */
 @Controller('sign-in')
 export class SignInController {
   constructor(
     private readonly signIns: SignInService,
-    @Inject(CONFIG) private readonly config: Config,
+    private readonly cookies: SignInCookies,
   ) {}
 
   @Get()
@@ -33,9 +32,7 @@ export class SignInController {
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<WhoAmI> {
     const token = await this.signIns.signIn(body.email.trim().toLowerCase(), body.password, request.ip);
-    const secure = this.config.secureCookie;
-    const maxAge = SIGN_IN_DAYS * 24 * 3600;
-    reply.setCookie(COOKIE, token, { httpOnly: true, sameSite: 'lax', path: '/', secure, maxAge });
+    this.cookies.sign(reply, token);
     return this.signIns.describe(must(await this.signIns.whoHas(token), 'a sign-in for the token just given'));
   }
 
@@ -43,8 +40,10 @@ export class SignInController {
   @Delete()
   @HttpCode(204)
   async signOut(@Req() request: FastifyRequest, @Res({ passthrough: true }) reply: FastifyReply): Promise<void> {
-    const token = request.cookies[COOKIE];
-    if (token) await this.signIns.signOut(token);
-    reply.clearCookie(COOKIE, { path: '/' });
+    for (const token of [this.cookies.signedIn(request), this.cookies.keptForReturn(request)]) {
+      if (token) await this.signIns.signOut(token);
+    }
+    this.cookies.forget(reply);
+    this.cookies.forgetReturn(reply);
   }
 }

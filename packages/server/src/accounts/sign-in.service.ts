@@ -47,14 +47,24 @@ export class SignInService {
     const account = await this.source.getRepository(AccountRow).findOneBy({ email });
     const matches = await verify(account?.passwordHash ?? (await this.decoy), password);
     if (!account || !matches) {
-      await this.source.getRepository(SignInFailureRow).insert({ email, address, at: this.clock.now() });
+      await this.noteFailure(email, address);
       throw wrongSignIn();
     }
+    return this.tokenFor(account.id);
+  }
+
+  /** Signs an account in. @param days after how many it ends by itself @returns the token for the cookie */
+  async tokenFor(accountId: string, days = SIGN_IN_DAYS): Promise<string> {
     const token = randomBytes(32).toString('base64url');
-    const expiresAt = addDays(this.clock.now(), SIGN_IN_DAYS);
-    await this.source.getRepository(SignInRow).insert({ tokenHash: hashToken(token), accountId: account.id, expiresAt });
+    const expiresAt = addDays(this.clock.now(), days);
+    await this.source.getRepository(SignInRow).insert({ tokenHash: hashToken(token), accountId, expiresAt });
     await this.forgetOld();
     return token;
+  }
+
+  /** Counts a failed try against whoever makes the next one. */
+  async noteFailure(email: string, address: string): Promise<void> {
+    await this.source.getRepository(SignInFailureRow).insert({ email, address, at: this.clock.now() });
   }
 
   async signOut(token: string): Promise<void> {
@@ -79,7 +89,7 @@ export class SignInService {
     return {
       name: account.name,
       email: account.email,
-      studio: { name: studio.name, timeZone: studio.timeZone },
+      studio: { name: studio.name, timeZone: studio.timeZone, isDemo: studio.isDemo },
       units: { mass: account.massUnit, length: account.lengthUnit },
     };
   }
@@ -91,7 +101,8 @@ export class SignInService {
     return this.describe({ account: Object.assign(account, units), studio, scope });
   }
 
-  private async refuseTooManyTries(email: string, address: string): Promise<void> {
+  /** @throws 429 after too many failures of an address or for an e-mail */
+  async refuseTooManyTries(email: string, address: string): Promise<void> {
     const failures = this.source.getRepository(SignInFailureRow);
     const at = MoreThan(subMinutes(this.clock.now(), FAILURE_WINDOW_MIN));
     const byEmail = await failures.countBy({ email, at });

@@ -3,10 +3,9 @@ import { Reflector } from '@nestjs/core';
 import type { FastifyRequest } from 'fastify';
 import { checkOrigin } from '../http/origin.js';
 import { signInNeeded } from '../http/problem.js';
+import { COOKIE } from './sign-in-cookies.js';
 import { type SignedIn, SignInService } from './sign-in.service.js';
 
-/** The cookie that a sign-in is kept in. */
-export const COOKIE = 'claypot';
 const PUBLIC = 'public';
 
 /** A request of somebody who is signed in. */

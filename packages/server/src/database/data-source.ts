@@ -41,6 +41,8 @@ import { KeptAnswers2010000000000 } from './migrations/2010000000000-kept-answer
 import { Plans2020000000000 } from './migrations/2020000000000-plans.js';
 import { DerivedValues2030000000000 } from './migrations/2030000000000-derived-values.js';
 import { Predictions2040000000000 } from './migrations/2040000000000-predictions.js';
+import { DemoStudio2060000000000 } from './migrations/2060000000000-demo-studio.js';
+import { FiledSequences2050000000000 } from './migrations/2050000000000-filed-sequences.js';
 import { DaysOfSessions2000000000000 } from './migrations/2000000000000-days-of-sessions.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
 import { Mornings1900000000000 } from './migrations/1900000000000-mornings.js';
@@ -111,6 +113,8 @@ export function dataSourceOptions(url: string, limitS = QUERY_LIMIT_S): DataSour
       Plans2020000000000,
       DerivedValues2030000000000,
       Predictions2040000000000,
+      FiledSequences2050000000000,
+      DemoStudio2060000000000,
     ],
     synchronize: false,
     timezone: 'Z',

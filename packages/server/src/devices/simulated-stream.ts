@@ -7,7 +7,7 @@ import { HttpAdapterHost } from '@nestjs/core';
 import type { FastifyInstance } from 'fastify';
 import { type WebSocket, WebSocketServer } from 'ws';
 import { SignInService } from '../accounts/sign-in.service.js';
-import { COOKIE } from '../accounts/signed-in.guard.js';
+import { COOKIE } from '../accounts/sign-in-cookies.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { isOwnOrigin } from '../http/origin.js';
 import { PersonsService } from '../persons/persons.service.js';

@@ -33,6 +33,15 @@ export class SequenceRow extends StudioOwned {
   @Column('datetime', { name: 'updated_at', precision: 3 })
   updatedAt: Date;
 
+  @Column('json', { default: '[]' })
+  tags: readonly string[];
+
+  @Column('boolean', { name: 'is_favourite', default: false })
+  isFavourite: boolean;
+
+  @Column('boolean', { name: 'is_archived', default: false })
+  isArchived: boolean;
+
   /** Set when the coach removes it: removing can be undone, and sessions keep what they led. */
   @Column('datetime', { name: 'removed_at', precision: 3, nullable: true })
   removedAt: Date | null;

@@ -1,6 +1,7 @@
 import {
   ById,
   SequenceFileInput,
+  SequenceFilingInput,
   SequenceInput,
   type SequenceListItem,
   type SequenceTextAnswer,
@@ -42,6 +43,13 @@ export class SequencesController {
     @Res({ passthrough: true }) reply: FastifyReply,
   ): Promise<StoredSequence> {
     return tagged(reply, await this.sequences.put(scope, id, body, ifMatch));
+  }
+
+  @Put(':id/filing')
+  @HttpCode(204)
+  @ApiOperation({ summary: 'Tags, favourites and the archive. The sequence and its version stay as they are.' })
+  file(@Studio() scope: StudioScope, @Param() { id }: ById, @Body() body: SequenceFilingInput): Promise<void> {
+    return this.sequences.file(scope, id, body);
   }
 
   @Delete(':id')

@@ -1,4 +1,4 @@
-import type { SequenceInput, SequenceListItem, SequenceTextAnswer, StoredSequence } from '@clay-pot/contracts';
+import type { SequenceFilingInput, SequenceInput, SequenceListItem, SequenceTextAnswer, StoredSequence } from '@clay-pot/contracts';
 import { type Block, compareSequences, findLevel, type MovementLookup, same, type Sequence } from '@clay-pot/core';
 import {
   decodeSequence,
@@ -21,6 +21,7 @@ import { fileNameOf } from '../http/file-name.js';
 import { brokenFile, brokenText, conflict, invalid, notFound } from '../http/problem.js';
 import { raiseEvidenceOfWhoDo } from '../kept/evidence-revision.js';
 import { LibraryService } from '../library/library.service.js';
+import { SessionRow } from '../sessions/session.entities.js';
 import { storedSequence } from './sequence-sums.js';
 import { methodFaults, soundSequence } from './sound-sequence.js';
 import { keepMovementsOf } from './sequence-movements.js';
@@ -35,6 +36,9 @@ const LISTED = {
   durationMs: true,
   blockCount: true,
   updatedAt: true,
+  tags: true,
+  isFavourite: true,
+  isArchived: true,
 } as const;
 
 const SEQUENCES_KEPT = new VersionedRows(SequenceRow, 'sequence');
@@ -48,13 +52,20 @@ export class SequencesService {
   ) {}
 
   async list(scope: StudioScope): Promise<SequenceListItem[]> {
-    const [rows, assignments, athletes] = await Promise.all([
+    const [rows, assignments, athletes, led] = await Promise.all([
       scope.of(SequenceRow).find({ select: LISTED, where: { removedAt: IsNull() }, order: { title: 'ASC' } }),
       scope.of(AssignmentRow).find(),
       scope.of(AthleteRow).find({ select: { id: true, name: true } }),
+      scope
+        .of(SessionRow)
+        .query('session')
+        .select(['session.sequence_id AS sequenceId', 'MAX(session.started_at) AS startedAt'])
+        .groupBy('session.sequence_id')
+        .getRawMany<{ sequenceId: string; startedAt: Date }>(),
     ]);
+    const lastUsed = new Map(led.map(({ sequenceId, startedAt }) => [sequenceId, startedAt.toISOString()]));
     const nameOf = new Map(athletes.map((athlete) => [athlete.id, athlete.name]));
-    return rows.map(({ id, title, purpose, budgetMin, durationMs, blockCount, updatedAt }) => ({
+    return rows.map(({ id, title, purpose, budgetMin, durationMs, blockCount, updatedAt, tags, isFavourite, isArchived }) => ({
       id,
       title,
       purpose,
@@ -62,6 +73,8 @@ export class SequencesService {
       durationMs,
       blocks: blockCount,
       updatedAt: updatedAt.toISOString(),
+      lastUsedAt: lastUsed.get(id) ?? null,
+      ...{ tags, isFavourite, isArchived },
       athletes: assignments
         .filter((assignment) => assignment.sequenceId === id)
         .map(({ athleteId }) => ({ athleteId, name: nameOf.get(athleteId) ?? '' })),
@@ -102,6 +115,12 @@ export class SequencesService {
   async restore(scope: StudioScope, id: string): Promise<StoredSequence> {
     await SEQUENCES_KEPT.setRemovedAt(scope, id, null, (held) => raiseEvidenceOfWhoDo(held, id));
     return this.get(scope, id);
+  }
+
+  /** Files a sequence: tags, favourites, the archive. Its document and version stay as they are. */
+  async file(scope: StudioScope, id: string, { tags, isFavourite, isArchived }: SequenceFilingInput): Promise<void> {
+    await this.row(scope, id);
+    await scope.of(SequenceRow).update({ id }, { tags, isFavourite, isArchived });
   }
 
   async exported(scope: StudioScope, id: string): Promise<{ fileName: string; text: string }> {

@@ -1,5 +1,5 @@
-import type { SessionListItem, SessionPage } from '@clay-pot/contracts';
-import { isInstant } from '@clay-pot/core';
+import type { SessionFilter, SessionListItem, SessionPage } from '@clay-pot/contracts';
+import { type DiscomfortPolicy, easesFrom, isInstant, POLICIES } from '@clay-pot/core';
 import { In } from 'typeorm';
 import { validate as isUuid } from 'uuid';
 import { AthleteRow } from '../athletes/athlete.entity.js';
@@ -48,11 +48,30 @@ export function pageEndOf(text: string): PageEnd {
 }
 const written = ({ startedAt, id }: PageEnd) => `${startedAt.toISOString()},${id}`;
 
+/** Which page of which sessions. */
+interface PageAsked {
+  readonly athleteId: string | null;
+  readonly before: PageEnd | null;
+  readonly limit: number;
+  /** Words of the sequence's title or the athlete's name. */
+  readonly find?: string | undefined;
+  readonly only?: SessionFilter | undefined;
+}
+
+/** Each policy with the score from which it asks to ease or stop. */
+const HURT = (Object.keys(POLICIES.discomfort.options) as DiscomfortPolicy[])
+  .map((policy) => `(session.discomfort_policy = '${policy}' AND session.max_discomfort >= ${easesFrom(policy)})`)
+  .join(' OR ');
+const ONLY: Record<SessionFilter, string> = {
+  hurt: `(${HURT})`,
+  unfinished: "session.ending IN ('stopped', 'ended early')",
+  'despite-rule': 'JSON_LENGTH(session.begun_against) > 0',
+};
+/** Typed text as LIKE reads it: its own wildcards are letters. */
+const likeText = (word: string) => `%${word.replaceAll(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
+
 /** Sessions of a studio or of one athlete, the latest first; those that began at the same instant by their ids. */
-export async function pageOf(
-  scope: StudioScope,
-  { athleteId, before, limit }: { athleteId: string | null; before: PageEnd | null; limit: number },
-): Promise<SessionPage> {
+export async function pageOf(scope: StudioScope, { athleteId, before, limit, find = '', only }: PageAsked): Promise<SessionPage> {
   const query = scope
     .of(SessionRow)
     .query('session')
@@ -61,6 +80,14 @@ export async function pageOf(
     .addOrderBy('session.id', 'DESC')
     .take(limit + 1);
   if (athleteId) query.andWhere('session.athlete_id = :athleteId', { athleteId });
+  if (only) query.andWhere(ONLY[only]);
+  for (const [index, word] of find.split(/\s+/).filter(Boolean).entries()) {
+    query.andWhere(
+      `(session.title LIKE :word${index} OR EXISTS (SELECT 1 FROM athletes athlete
+        WHERE athlete.id = session.athlete_id AND athlete.name LIKE :word${index}))`,
+      { [`word${index}`]: likeText(word) },
+    );
+  }
   if (before) {
     query.andWhere('(session.started_at < :at OR (session.started_at = :at AND session.id < :id))', {
       at: before.startedAt,

@@ -35,11 +35,14 @@ export class SessionsController {
   ) {}
 
   @Get()
-  list(@Studio() scope: StudioScope, @Query() { athlete, before, limit = SESSION_PAGE.usual }: SessionsQuery): Promise<SessionPage> {
+  list(
+    @Studio() scope: StudioScope,
+    @Query() { athlete, before, find, only, limit = SESSION_PAGE.usual }: SessionsQuery,
+  ): Promise<SessionPage> {
     return pageOf(scope, {
       athleteId: athlete ?? null,
       before: before === undefined ? null : pageEndOf(before),
-      limit,
+      ...{ limit, find, only },
     });
   }
 

@@ -11,7 +11,7 @@ import {
   isMorningAsked,
   must,
 } from '@clay-pot/core';
-import type { SessionListItem, Today, TodayChange, TodayDue, TodayMorning } from '@clay-pot/contracts';
+import type { ClassRow, FirstSteps, SessionListItem, Today, TodayChange, TodayDue, TodayMorning } from '@clay-pot/contracts';
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
 import { IsNull, LessThanOrEqual, MoreThanOrEqual } from 'typeorm';
@@ -25,6 +25,14 @@ import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { SequenceRow } from '../sequences/sequence.entity.js';
 import { morningBefore } from '../sessions/morning-before.js';
 import { latestOfEach, sessionsSince } from '../sessions/session-list.js';
+
+/** How far a new studio has come; null where it has come far enough. */
+function firstStepsOf(table: readonly ClassRow[], hasSequence: boolean): FirstSteps | null {
+  const checkedIn = table.find(({ askedOn }) => askedOn !== null);
+  if (checkedIn && hasSequence) return null;
+  const next = checkedIn ?? table[0];
+  return { athlete: next ? { id: next.athleteId, name: next.name } : null, hasCheckIn: checkedIn !== undefined, hasSequence };
+}
 
 /** Misses are counted over a week; one day more covers every time zone's start of day. */
 const LOOK_BACK_DAYS = 8;
@@ -116,7 +124,15 @@ export class TodayService {
         ).map((change) => ({ ...change, athleteId: athlete.id, athleteName: athlete.name })),
       )
       .toSorted((a, b) => Number(b.isGrave) - Number(a.isGrave) || (placeOf.get(a.athleteId) ?? 0) - (placeOf.get(b.athleteId) ?? 0));
-    return { day, atRisk, due, changes, recent: recent.slice(0, RECENT_SHOWN), mornings };
+    return {
+      day,
+      firstSteps: firstStepsOf(table, sequences.length > 0),
+      atRisk,
+      due,
+      changes,
+      recent: recent.slice(0, RECENT_SHOWN),
+      mornings,
+    };
   }
 
   /** Each athlete’s newest session of a day before, where nobody told the morning after yet, with the last one that was told of before it. */

@@ -7,7 +7,9 @@ import type {
   CallsOfAthlete,
   LevelItem,
   ReadingInput,
+  SequenceFilingInput,
   SequenceListItem,
+  SessionFilter,
   SessionPage,
   SessionRecord,
   StoredIntake,
@@ -18,7 +20,7 @@ import type {
   WhoAmI,
 } from '@clay-pot/contracts';
 import type { Evidence, PastSession, Sequence, ShownUnits } from '@clay-pot/core';
-import { skipToken, QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, skipToken, QueryClient, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { rememberMe } from '../store/me.js';
 import { OfflineError, request } from './request.js';
 
@@ -126,13 +128,17 @@ export const sequenceQuery = (id: string) => ({
 export const useAssignments = () => useQuery({ queryKey: ['assignments'], queryFn: () => request<AssignmentItem[]>('/assignments') });
 
 /** Sessions page by page, of one athlete or of all. */
-export const useSessions = (athleteId?: string) =>
+export const useSessions = (athleteId?: string, { find = '', only = '' }: { find?: string; only?: SessionFilter | '' } = {}) =>
   useInfiniteQuery({
-    queryKey: ['sessions', athleteId ?? 'all'],
+    queryKey: ['sessions', athleteId ?? 'all', ...(find || only ? [find, only] : [])],
+    // What was found stays while more of a word is typed.
+    placeholderData: keepPreviousData,
     initialPageParam: '',
     queryFn: ({ pageParam }) => {
       const query = new URLSearchParams({
         ...(athleteId && { athlete: athleteId }),
+        ...(find && { find }),
+        ...(only && { only }),
         ...(pageParam && { before: pageParam }),
       });
       return request<SessionPage>(`/sessions?${query}`);
@@ -183,6 +189,18 @@ export const useRemoveSequence = () =>
     mutationFn: ({ id, undo }: { id: string; undo: boolean }) =>
       undo ? request(`/sequences/${id}/restore`, { method: 'POST' }) : request(`/sequences/${id}`, { method: 'DELETE' }),
     onSuccess: () => refresh('sequences', 'assignments', 'today'),
+  });
+
+/** Files a sequence: tags, favourites, the archive; shown at once. */
+export const useFileSequence = () =>
+  useMutation({
+    mutationFn: ({ id, filing }: { id: string; filing: SequenceFilingInput }) =>
+      request(`/sequences/${id}/filing`, { method: 'PUT', body: filing }),
+    onMutate: ({ id, filing }) =>
+      queryClient.setQueryData<SequenceListItem[]>(['sequences'], (items) =>
+        items?.map((item) => (item.id === id ? { ...item, ...filing } : item)),
+      ),
+    onSettled: () => refresh('sequences'),
   });
 
 /** Gives a sequence to an athlete, or changes the days. */

@@ -3,6 +3,7 @@ import { Ellipsis, Search } from 'lucide-react';
 import { Link, useLocation } from 'react-router';
 import type { WhoAmI } from '@clay-pot/contracts';
 import { ConnectionState } from '../domain/account/connection-state.js';
+import { leaveDemo } from '../domain/account/front-door.js';
 import { askToSignOut } from '../domain/account/sign-out.js';
 import { OutboxState } from '../domain/session/outbox-state.js';
 import { useRun } from '../store/run-state.js';
@@ -47,6 +48,7 @@ export function Sidebar({ who, openSearch, openShortcuts }: Props) {
         <SessionInProgress />
         <ConnectionState />
         <OutboxState />
+        {who.studio.isDemo && <DemoNote />}
         <Link to="/account" className="text-ink-soft hover:text-ink">
           {who.studio.name}
           <br />
@@ -71,7 +73,7 @@ export function Sidebar({ who, openSearch, openShortcuts }: Props) {
 const BAR_ITEM = 'grid min-h-14 w-full place-content-center justify-items-center gap-0.5 border-t-4 text-fine';
 
 /** The places at the bottom, on a phone and at twice the size: four of them, and the rest behind “More”. */
-export function BottomBar({ openSearch }: Pick<Props, 'openSearch'>) {
+export function BottomBar({ who, openSearch }: Omit<Props, 'openShortcuts'>) {
   const { pathname } = useLocation();
   const rest = PLACES.slice(PLACES_ON_PHONE);
   const isInRest = rest.some((place) => isWithinPlace(place, pathname));
@@ -122,6 +124,13 @@ export function BottomBar({ openSearch }: Pick<Props, 'openSearch'>) {
                     Account
                   </Link>
                 </MenuItem>
+                {who.studio.isDemo && (
+                  <MenuItem>
+                    <button type="button" className={MORE_ITEM} onClick={() => void leaveDemo()}>
+                      Leave the demo
+                    </button>
+                  </MenuItem>
+                )}
                 <MenuItem>
                   <button type="button" className={MORE_ITEM} onClick={() => void askToSignOut()}>
                     Sign out
@@ -137,6 +146,18 @@ export function BottomBar({ openSearch }: Pick<Props, 'openSearch'>) {
 }
 
 const MORE_ITEM = 'block min-h-11 w-full px-3 py-2.5 text-left data-focus:bg-ground';
+
+/** That everybody here is made up, and the way out. */
+function DemoNote() {
+  return (
+    <p className="border-l-4 border-cobalt bg-cobalt-wash px-2 py-1">
+      Demo studio, all made up.{' '}
+      <button type="button" className="font-semibold underline underline-offset-2" onClick={() => void leaveDemo()}>
+        Leave the demo
+      </button>
+    </p>
+  );
+}
 
 function SessionInProgress() {
   const run = useRun((state) => state.run);

@@ -92,7 +92,7 @@ export function Shell() {
           <main id="content" className="min-w-0 flex-1 outline-none">
             <Outlet key={drawnIn} />
           </main>
-          <BottomBar openSearch={() => setOpen('search')} />
+          <BottomBar who={who} openSearch={() => setOpen('search')} />
         </div>
       )}
       <ToastPlace />

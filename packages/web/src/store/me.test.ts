@@ -4,7 +4,7 @@ import { currentAccount, switchAccount } from './device-storage.js';
 import { onOtherAccount, rememberMe } from './me.js';
 
 const me = (email: string, mass: WhoAmI['units']['mass'] = 'kg'): WhoAmI => ({
-  ...{ name: email, email, studio: { name: 'A hall', timeZone: 'Europe/Berlin' } },
+  ...{ name: email, email, studio: { name: 'A hall', timeZone: 'Europe/Berlin', isDemo: false } },
   units: { mass, length: 'cm' },
 });
 /** Another tab keeps who is signed in there. */

@@ -38,7 +38,12 @@ function serve(): void {
 
 const [WREN, OTHER] = ['wren@hall.example', 'sorrel@hall.example'];
 const signIn = (email: string) =>
-  rememberMe({ name: email, email, studio: { name: 'A hall', timeZone: 'Europe/Berlin' }, units: { mass: 'kg', length: 'cm' } });
+  rememberMe({
+    name: email,
+    email,
+    studio: { name: 'A hall', timeZone: 'Europe/Berlin', isDemo: false },
+    units: { mass: 'kg', length: 'cm' },
+  });
 /** Has another tab of an account keep something. */
 const keep = (account: string, ...names: string[]) =>
   keepRows(

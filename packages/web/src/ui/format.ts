@@ -39,3 +39,6 @@ export function formNumber(value: unknown): number {
   if (typeof value === 'number') return value;
   return typeof value === 'string' ? readNumber(value) : NaN;
 }
+
+/** What somebody is called in a sentence. @example firstName('Wren Halloran') → 'Wren' */
+export const firstName = (name: string): string => name.split(' ')[0] ?? name;

@@ -26,6 +26,11 @@ export function adviseOnDiscomfort(score: number, allowed: DiscomfortPolicy): Di
   return score <= DISCOMFORT_HOLD_MAX ? 'hold-level' : 'ease-or-stop';
 }
 
+/** The lowest whole score that asks to ease or stop. @example easesFrom('mild') → 5 */
+export const easesFrom = (allowed: DiscomfortPolicy): number =>
+  SCORES.find((score) => adviseOnDiscomfort(score, allowed) === 'ease-or-stop') ?? Infinity;
+const SCORES = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
+
 /** The advice in words for the athlete. */
 export const DISCOMFORT_WORDS: Record<DiscomfortAdvice, string> = {
   'go-on': 'Carry on.',

@@ -31,7 +31,7 @@ import { SeededRandom } from './random.js';
 import { raterOf } from './rater.js';
 import { tellReadings, trialsOf } from './readings.js';
 import { DEMO_GOALS, towardTheShow } from './programmes.js';
-import { DEMO_SEQUENCES, type SequenceKey } from './sequences.js';
+import { DEMO_FILING, DEMO_SEQUENCES, type SequenceKey } from './sequences.js';
 
 /** Who can sign in to the demo studio. */
 export const DEMO_SIGN_IN = { email: 'coach@lanternfield.example', password: 'lantern-hall' };
@@ -54,7 +54,7 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
         await manager.createQueryBuilder().insert().into(entity).values(some).updateEntity(false).execute();
       }
     };
-    await add(StudioRow, [{ id: studioId, name: 'Lanternfield Hall', timeZone: TIME_ZONE }]);
+    await add(StudioRow, [{ id: studioId, name: 'Lanternfield Hall', timeZone: TIME_ZONE, isDemo: true }]);
     const { email } = DEMO_SIGN_IN;
     const units = { massUnit: METRIC.mass, lengthUnit: METRIC.length };
     await add(AccountRow, [{ id: random.id(early), studioId, email, name: 'Maren Holloway', passwordHash, ...units }]);
@@ -64,7 +64,10 @@ export async function seedWhenEmpty(source: DataSource, now: Date): Promise<void
       sequenceIds.set(key, id);
       const versions = { rowVersion: 1, schemaVersion: SEQUENCE_FORMAT_VERSION };
       await add(SequenceRow, [
-        { id, studioId, ...versions, ...storedSequence(document, shippedMovement), updatedAt: early, removedAt: null },
+        {
+          ...{ id, studioId, tags: [], isFavourite: false, isArchived: false, ...DEMO_FILING[key] },
+          ...{ ...versions, ...storedSequence(document, shippedMovement), updatedAt: early, removedAt: null },
+        },
       ]);
       await add(
         SequenceMovementRow,

@@ -211,3 +211,17 @@ export function earlierForm(sequence: Sequence): Sequence {
   );
   return { ...sequence, blocks };
 }
+
+/** How the hall files its sequences. */
+export const DEMO_FILING: Readonly<
+  Partial<Record<SequenceKey, { readonly tags?: readonly string[]; readonly isFavourite?: boolean; readonly isArchived?: boolean }>>
+> = {
+  class: { tags: ['class', 'whole hand'], isFavourite: true },
+  palms: { tags: ['floor'] },
+  grip: { tags: ['grip'] },
+  return: { tags: ['after injury'] },
+  looking: { tags: ['after injury'] },
+  gentle: { tags: ['after injury'] },
+  clock: { tags: ['class'] },
+  faults: { tags: ['for coaches'] },
+};

@@ -16,7 +16,13 @@ export function OfWhom() {
       className="w-60"
       nobody="All athletes"
       value={useOfWhom()}
-      choose={(athlete) => setParams(athlete ? { athlete } : {})}
+      choose={(athlete) =>
+        setParams((before) => {
+          if (athlete) before.set('athlete', athlete);
+          else before.delete('athlete');
+          return before;
+        })
+      }
     />
   );
 }

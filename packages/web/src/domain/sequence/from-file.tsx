@@ -1,25 +1,39 @@
-import { useRef } from 'react';
-import { ProblemError } from '../../api/request.js';
+import { type RefObject, useRef } from 'react';
 import { Button } from '../../ui/button.js';
+import { ProblemError } from '../../api/request.js';
 
-/** A button that lets a file of ours be chosen. @param name what is chosen, for who hears the page */
-export function FileButton({ name, disabled, choose }: { name: string; disabled: boolean; choose: (file: File) => void }) {
+interface FileInputProps {
+  inputRef: RefObject<HTMLInputElement | null>;
+  /** What is chosen, for who hears the page. */
+  name: string;
+  choose: (file: File) => void;
+}
+
+/** Lets a file of ours be chosen; what opens it is a button or an entry of a menu. */
+export function FileInput({ inputRef, name, choose }: FileInputProps) {
+  return (
+    <input
+      ref={inputRef}
+      type="file"
+      accept=".json,application/json"
+      aria-label={name}
+      className="sr-only"
+      tabIndex={-1}
+      onChange={(event) => {
+        const chosen = event.target.files?.[0];
+        event.target.value = '';
+        if (chosen) choose(chosen);
+      }}
+    />
+  );
+}
+
+/** The same with a button beside it. */
+export function FileButton({ name, disabled, choose }: Omit<FileInputProps, 'inputRef'> & { disabled: boolean }) {
   const file = useRef<HTMLInputElement>(null);
   return (
     <>
-      <input
-        ref={file}
-        type="file"
-        accept=".json,application/json"
-        aria-label={name}
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          event.target.value = '';
-          if (chosen) choose(chosen);
-        }}
-      />
+      <FileInput inputRef={file} name={name} choose={choose} />
       <Button disabled={disabled} onClick={() => file.current?.click()}>
         Import a file
       </Button>

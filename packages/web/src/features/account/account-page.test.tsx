@@ -13,7 +13,7 @@ afterEach(() => {
 const ME: WhoAmI = {
   name: 'Wren',
   email: 'wren@hall.example',
-  studio: { name: 'A hall', timeZone: 'Europe/Berlin' },
+  studio: { name: 'A hall', timeZone: 'Europe/Berlin', isDemo: false },
   units: { mass: 'kg', length: 'cm' },
 };
 

@@ -1,3 +1,4 @@
+import { firstName } from '../../ui/format.js';
 import type { Athlete, StoredIntake } from '@clay-pot/contracts';
 import { ageOn, checkIntake, forbidsLoading, healthOf, type Intake, screen, withPerson } from '@clay-pot/core';
 import { type ComponentType, useEffect, useMemo, useRef, useState } from 'react';
@@ -85,7 +86,7 @@ function Asking({ athlete, draft, newest }: { athlete: Athlete; draft: IntakeDra
   function keep() {
     keepIntake(athlete, screening, newest);
     const isReferred = screening.cautions.some(forbidsLoading);
-    useToast.getState().show({ text: `Check-in for ${athlete.name.split(' ')[0]} saved.` });
+    useToast.getState().show({ text: `Check-in for ${firstName(athlete.name)} saved.` });
     void navigate(isReferred ? `/people/${athlete.id}/letter` : `/people/${athlete.id}`, { replace: true });
   }
   return (

@@ -1,3 +1,4 @@
+import { firstName } from '../../ui/format.js';
 import type { Athlete, StoredIntake } from '@clay-pot/contracts';
 import { potOf, describePot, type Sequence } from '@clay-pot/core';
 import { USUAL_METHOD } from '@clay-pot/core/library';
@@ -77,7 +78,7 @@ function Composer({ athlete, intakes, whom }: Props) {
         {state === 'idle' && <Empty>No sequence yet. Choose the settings, then press Generate.</Empty>}
         <AnswerView
           composition={composition}
-          takeLabel={athlete ? `Use this sequence for ${athlete.name.split(' ')[0]}` : 'Use this sequence'}
+          takeLabel={athlete ? `Use this sequence for ${firstName(athlete.name)}` : 'Use this sequence'}
           take={(taken) => void keep(taken)}
           pot={sequence && <Pot sequence={sequence} athlete={athlete} />}
         />

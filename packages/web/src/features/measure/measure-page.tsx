@@ -1,3 +1,4 @@
+import { firstName } from '../../ui/format.js';
 import type { Athlete } from '@clay-pot/contracts';
 import { must, protocolOf } from '@clay-pot/core';
 import { useState } from 'react';
@@ -49,7 +50,7 @@ function Bench({ athlete, measuring, before }: BenchProps) {
   const home = () => navigate(`/people/${athlete.id}`);
   function keep() {
     const kept = keepMeasured(athlete);
-    useToast.getState().show({ text: `${kept} ${kept === 1 ? 'reading' : 'readings'} of ${athlete.name.split(' ')[0]} saved.` });
+    useToast.getState().show({ text: `${kept} ${kept === 1 ? 'reading' : 'readings'} of ${firstName(athlete.name)} saved.` });
     void home();
   }
   function leave() {

@@ -1,3 +1,4 @@
+import { FirstOfItsKind } from '../../domain/account/first-of-its-kind.js';
 import type { StoredReading } from '@clay-pot/contracts';
 import {
   capital,
@@ -27,7 +28,7 @@ import { useTrend } from '../../domain/measuring/use-trend.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { SelectField, TextField } from '../../ui/field.js';
 import { SideMark } from '../../ui/marks.js';
-import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
+import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { KeptPictures } from './kept-pictures.js';
 import { TrendChart } from './trend-chart.js';
 
@@ -63,7 +64,16 @@ export default function TrendsPage() {
       {chosen ? (
         <OfThing {...{ things, chosen, readings: all, set }} goal={params.get('goal') ?? ''} />
       ) : (
-        <Empty>No tests yet. Test on four days to see a trend.</Empty>
+        <FirstOfItsKind
+          example="/people"
+          action={
+            <ButtonLink kind="primary" to={`/people/${id}/measure`}>
+              Start test
+            </ButtonLink>
+          }
+        >
+          How range and strength change over weeks. Test on four days to see a trend.
+        </FirstOfItsKind>
       )}
       <KeptPictures athleteId={athlete.data.id} />
     </Page>

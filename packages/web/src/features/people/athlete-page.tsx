@@ -1,3 +1,4 @@
+import { firstName } from '../../ui/format.js';
 import { type Athlete } from '@clay-pot/contracts';
 import { NavLink, Outlet, useNavigate, useParams } from 'react-router';
 import { useAthlete } from '../../api/queries.js';
@@ -26,7 +27,7 @@ export default function AthletePage() {
   const navigate = useNavigate();
   /** A sequence made from here belongs to this person: it is assigned before it opens. */
   async function designFor(person: Athlete) {
-    const sequenceId = await newSequence(`For ${person.name.split(' ')[0]}`);
+    const sequenceId = await newSequence(`For ${firstName(person.name)}`);
     await give(person.id, sequenceId);
     await navigate(`/sequences/${sequenceId}?athlete=${person.id}`);
   }

@@ -1,3 +1,4 @@
+import { firstName } from '../../ui/format.js';
 import type { Athlete } from '@clay-pot/contracts';
 import { BATTERIES, batteryMinutes, counted, FIRST_WHY, HANDS, must, protocolName, protocolOf, whyNotMeasured } from '@clay-pot/core';
 import { useStandingCautions } from '../../domain/athlete/standing-cautions.js';
@@ -6,7 +7,7 @@ import { ButtonLink } from '../../ui/button-link.js';
 /** For somebody of whom nothing is known: what to ask first, what to measure first, and why. */
 export function BeginHere({ athlete, wasAsked }: { athlete: Athlete; wasAsked: boolean }) {
   const cautions = useStandingCautions(athlete);
-  const name = athlete.name.split(' ')[0] ?? athlete.name;
+  const name = firstName(athlete.name);
   const athleteId = athlete.id;
   const mayBe = (id: string) => HANDS.some((hand) => whyNotMeasured(must(protocolOf(id), `a protocol ${id}`), cautions, hand) === null);
   const ids = BATTERIES['first-visit'].protocolIds.filter(mayBe);

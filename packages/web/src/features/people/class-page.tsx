@@ -1,3 +1,4 @@
+import { FirstOfItsKind } from '../../domain/account/first-of-its-kind.js';
 import type { ClassRow } from '@clay-pot/contracts';
 import { counted, dayWords, type Hand, isGrave, type ReadingUnit } from '@clay-pot/core';
 import { useQuery } from '@tanstack/react-query';
@@ -5,7 +6,7 @@ import { Link } from 'react-router';
 import { request } from '../../api/request.js';
 import { numberText, shownUnit, readable } from '../../domain/measuring/units.js';
 import { ButtonLink } from '../../ui/button-link.js';
-import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
+import { Loading, Page, Trouble } from '../../ui/page.js';
 
 /** Everybody side by side, who needs a look first, and why. */
 export default function ClassPage() {
@@ -20,7 +21,16 @@ export default function ClassPage() {
       actions={<ButtonLink to="/people">People by name</ButtonLink>}
     >
       {table.data.length === 0 ? (
-        <Empty>No athlete yet.</Empty>
+        <FirstOfItsKind
+          example="/people/class"
+          action={
+            <ButtonLink kind="primary" to="/people/new">
+              Add athlete
+            </ButtonLink>
+          }
+        >
+          All athletes side by side, most urgent first.
+        </FirstOfItsKind>
       ) : (
         <table className="w-full border-collapse text-small">
           <thead>

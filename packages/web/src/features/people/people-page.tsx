@@ -1,3 +1,4 @@
+import { FirstOfItsKind } from '../../domain/account/first-of-its-kind.js';
 import { cautionLabel, counted, forbidsLoading, keyOfCaution } from '@clay-pot/core';
 import type { AthleteListItem } from '@clay-pot/contracts';
 import { useState } from 'react';
@@ -59,13 +60,26 @@ export default function PeoplePage() {
           />
           <ButtonLink to="/people/class">Class overview</ButtonLink>
           <ButtonLink to="/people/new" kind="primary">
-            New athlete
+            Add athlete
           </ButtonLink>
         </>
       }
     >
       {shown.length === 0 ? (
-        <Empty>{wanted ? `No athlete matches “${text}”.` : 'No athletes yet. Add the first one.'}</Empty>
+        athletes.data.length > 0 ? (
+          <Empty>No athlete matches “{text}”.</Empty>
+        ) : (
+          <FirstOfItsKind
+            example="/people"
+            action={
+              <ButtonLink kind="primary" to="/people/new">
+                Add athlete
+              </ButtonLink>
+            }
+          >
+            The people you train, with their restrictions, tests and plans.
+          </FirstOfItsKind>
+        )
       ) : (
         <table className="w-full border-collapse">
           <thead>

@@ -1,3 +1,4 @@
+import { FirstOfItsKind } from '../../domain/account/first-of-its-kind.js';
 import type { ProgrammeListItem } from '@clay-pot/contracts';
 import { daysBetween, dayWords } from '@clay-pot/core';
 import { Link } from 'react-router';
@@ -5,7 +6,7 @@ import { useProgrammes, useRemoveProgramme } from '../../api/programme-queries.j
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
 import { dayText } from '../../ui/format.js';
-import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
+import { Loading, Page, Part, Trouble } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 import { useToast } from '../../ui/toast.js';
 
@@ -34,7 +35,16 @@ export default function ProgrammesPage() {
         {running.length > 0 ? (
           <Rows programmes={running} today={today} />
         ) : (
-          <Empty>No current programme. Create one from a goal, a start and the available days.</Empty>
+          <FirstOfItsKind
+            example="/programmes"
+            action={
+              <ButtonLink kind="primary" to="/programmes/new">
+                New programme
+              </ButtonLink>
+            }
+          >
+            Weeks of sessions toward a goal, planned from a start and the available days.
+          </FirstOfItsKind>
         )}
       </Part>
       {over.length > 0 && (

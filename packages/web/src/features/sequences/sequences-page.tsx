@@ -1,27 +1,34 @@
-import type { SequenceListItem } from '@clay-pot/contracts';
-import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { FirstOfItsKind } from '../../domain/account/first-of-its-kind.js';
+import { counted } from '@clay-pot/core';
+import { useMemo, useRef, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { fetchSequence, useImportSequence, useRemoveSequence, useSequences } from '../../api/queries.js';
+import { useImportSequence, useSequences } from '../../api/queries.js';
+import { FileInput, ImportTrouble } from '../../domain/sequence/from-file.js';
+import { useNewSequence } from '../../domain/sequence/new-sequence.js';
 import { Button } from '../../ui/button.js';
 import { ButtonLink } from '../../ui/button-link.js';
-import { minutesText, SEQUENCE_LIMITS } from '@clay-pot/core';
-import { dayText } from '../../ui/format.js';
-import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
-import { useToast } from '../../ui/toast.js';
-import { FileButton, ImportTrouble } from '../../domain/sequence/from-file.js';
-import { useNewSequence } from '../../domain/sequence/new-sequence.js';
+import { type Command, useCommands } from '../../ui/commands.js';
+import { INPUT } from '../../ui/field.js';
 import { MoreMenu } from '../../ui/more-menu.js';
+import { Empty, Loading, Page, Trouble } from '../../ui/page.js';
+import { SEQUENCE_ORDERS, type SequenceFilter, type SequenceOrder, sequencesThatFit, tagsIn } from './sequence-filter.js';
+import { SequenceRow } from './sequence-row.js';
 
-/** The studio’s sequences. */
+/** The studio’s sequences: searched, by tag, favourites first; the filter stands in the address. */
 export default function SequencesPage() {
   const sequences = useSequences();
   const navigate = useNavigate();
   const newSequence = useNewSequence();
   const load = useImportSequence();
+  const file = useRef<HTMLInputElement>(null);
   const [fileName, setFileName] = useState('');
+  const [filter, set] = useFilter();
   if (sequences.isPending) return <Loading what="sequences" />;
   if (!sequences.data) return <Trouble error={sequences.error} retry={() => void sequences.refetch()} />;
+  const all = sequences.data;
+  const shown = sequencesThatFit(all, filter);
+  const archived = all.filter(({ isArchived }) => isArchived).length;
 
   async function importFile(chosen: File) {
     setFileName(chosen.name);
@@ -32,84 +39,135 @@ export default function SequencesPage() {
   return (
     <Page
       title="Sequences"
-      lead={`${sequences.data.length} sequences`}
+      lead={`${counted(all.length - archived, 'sequence')}${archived > 0 ? `, ${archived} archived` : ''}`}
       actions={
         <>
-          <FileButton name="Sequence file" disabled={load.isPending} choose={(chosen) => void importFile(chosen)} />
+          <FileInput inputRef={file} name="Sequence file" choose={(chosen) => void importFile(chosen)} />
           <ButtonLink to="/compose">Generate</ButtonLink>
           <Button kind="primary" onClick={() => void newSequence('New sequence').then((id) => navigate(`/sequences/${id}`))}>
             New sequence
           </Button>
-          <MoreMenu items={[{ name: 'Methods', to: '/methods' }]} />
+          <MoreMenu
+            items={[
+              { name: 'Import a file', disabled: load.isPending, run: () => file.current?.click() },
+              { name: 'Training methods', to: '/methods' },
+            ]}
+          />
         </>
       }
     >
       {load.error && <ImportTrouble error={load.error} fileName={fileName} dismiss={() => load.reset()} />}
-      {sequences.data.length === 0 ? (
-        <Empty>No sequences yet. Create one, or import a file.</Empty>
+      {all.length === 0 ? (
+        <FirstOfItsKind
+          example="/sequences"
+          action={
+            <ButtonLink kind="primary" to="/compose">
+              Generate sequence
+            </ButtonLink>
+          }
+        >
+          What you lead in one session, block by block. Generate one from a goal, or create it yourself.
+        </FirstOfItsKind>
       ) : (
-        <table className="w-full border-collapse">
-          <thead>
-            <tr className="border-b-2 border-ink text-left text-small text-ink-soft">
-              <th className="py-1.5 pr-4 font-normal">Title</th>
-              <th className="py-1.5 pr-4 text-right font-normal">Length</th>
-              <th className="py-1.5 pr-4 text-right font-normal max-sm:hidden">Blocks</th>
-              <th className="py-1.5 pr-4 font-normal max-md:hidden">Assigned to</th>
-              <th className="py-1.5 pr-4 font-normal max-md:hidden">Changed</th>
-              <th className="sr-only">Actions</th>
-            </tr>
-          </thead>
-          <tbody>
-            {sequences.data.map((item) => (
-              <SequenceRow key={item.id} item={item} />
-            ))}
-          </tbody>
-        </table>
+        <>
+          <Filters filter={filter} set={set} tags={tagsIn(all)} archived={archived} />
+          {shown.length === 0 ? (
+            <Empty>{filter.isArchived ? 'No archived sequence matches.' : 'No sequence matches. Remove a filter.'}</Empty>
+          ) : (
+            <table className="w-full border-collapse">
+              <thead>
+                <tr className="border-b-2 border-ink text-left text-small text-ink-soft">
+                  <th className="sr-only">Favourite</th>
+                  <th className="py-1.5 pr-4 font-normal">Title</th>
+                  <th className="py-1.5 pr-4 text-right font-normal">Length</th>
+                  <th className="py-1.5 pr-4 text-right font-normal max-sm:hidden">Blocks</th>
+                  <th className="py-1.5 pr-4 font-normal max-md:hidden">Assigned to</th>
+                  <th className="py-1.5 pr-4 font-normal max-md:hidden">Last used</th>
+                  <th className="sr-only">Actions</th>
+                </tr>
+              </thead>
+              <tbody>
+                {shown.map((item) => (
+                  <SequenceRow key={item.id} item={item} />
+                ))}
+              </tbody>
+            </table>
+          )}
+        </>
       )}
     </Page>
   );
 }
 
-function SequenceRow({ item }: { item: SequenceListItem }) {
-  const remove = useRemoveSequence();
-  const newSequence = useNewSequence();
-  const { show } = useToast();
-  const over = item.durationMs > item.budgetMin * 60_000;
-  const copy = () =>
-    void fetchSequence(item.id).then(({ document }) => newSequence(`${item.title}, copy`.slice(0, SEQUENCE_LIMITS.titleLength), document));
-  function takeAway() {
-    remove.mutate({ id: item.id, undo: false });
-    show({
-      text: `“${item.title}” removed.`,
-      action: { label: 'Undo', run: () => remove.mutate({ id: item.id, undo: true }) },
-    });
-  }
+type SetFilter = (name: 'find' | 'tag' | 'order' | 'show', value: string) => void;
+
+/** The filter as it stands in the address. */
+function useFilter(): [SequenceFilter, SetFilter] {
+  const [params, setParams] = useSearchParams();
+  const order = params.get('order');
+  const filter: SequenceFilter = {
+    text: params.get('find') ?? '',
+    tag: params.get('tag') ?? '',
+    order: order !== null && order in SEQUENCE_ORDERS ? (order as SequenceOrder) : 'used',
+    isArchived: params.get('show') === 'archived',
+  };
+  const set: SetFilter = (name, value) =>
+    setParams(
+      (before) => {
+        if (value) before.set(name, value);
+        else before.delete(name);
+        return before;
+      },
+      { replace: true },
+    );
+  return [filter, set];
+}
+
+interface FiltersProps {
+  filter: SequenceFilter;
+  set: SetFilter;
+  tags: readonly string[];
+  archived: number;
+}
+
+function Filters({ filter, set, tags, archived }: FiltersProps) {
+  const search = useRef<HTMLInputElement>(null);
+  const commands = useMemo<Command[]>(
+    () => [{ keys: '/', label: 'Search sequences', group: 'Sequences', run: () => search.current?.focus() }],
+    [],
+  );
+  useCommands(commands);
   return (
-    <tr className="border-b border-line align-top hover:bg-white">
-      <td className="py-2 pr-4">
-        <Link to={`/sequences/${item.id}`} className="font-semibold hover:underline">
-          {item.title}
-        </Link>
-        <div className="text-small text-ink-soft">{item.purpose}</div>
-      </td>
-      <td className="py-2 pr-4 text-right whitespace-nowrap figures">
-        {minutesText(item.durationMs)}
-        <div className={`text-small ${over ? 'font-semibold text-iron' : 'text-ink-soft'}`}>of {item.budgetMin} min</div>
-      </td>
-      <td className="py-2 pr-4 text-right figures max-sm:hidden">{item.blocks}</td>
-      <td className="py-2 pr-4 text-small max-md:hidden">{item.athletes.map(({ name }) => name.split(' ')[0]).join(', ')}</td>
-      <td className="py-2 pr-4 text-small whitespace-nowrap text-ink-soft max-md:hidden">{dayText(item.updatedAt)}</td>
-      <td className="py-1.5 text-right sm:whitespace-nowrap">
-        <MoreMenu
-          compact
-          label={`More for ${item.title}`}
-          items={[
-            { name: 'Start session', to: `/sequences/${item.id}/lead` },
-            { name: 'Duplicate', run: copy },
-            { name: 'Remove', run: takeAway },
-          ]}
-        />
-      </td>
-    </tr>
+    <div className="mb-3 flex flex-wrap items-center gap-2">
+      <input
+        ref={search}
+        type="search"
+        aria-label="Search sequences"
+        placeholder="Title, purpose, tag or athlete"
+        className={`${INPUT} w-72!`}
+        value={filter.text}
+        onChange={(event) => set('find', event.target.value)}
+      />
+      {tags.length > 0 && (
+        <select aria-label="Tag" className={`${INPUT} w-40!`} value={filter.tag} onChange={(event) => set('tag', event.target.value)}>
+          <option value="">All tags</option>
+          {tags.map((tag) => (
+            <option key={tag}>{tag}</option>
+          ))}
+        </select>
+      )}
+      <select aria-label="Order" className={`${INPUT} w-48!`} value={filter.order} onChange={(event) => set('order', event.target.value)}>
+        {Object.entries(SEQUENCE_ORDERS).map(([order, name]) => (
+          <option key={order} value={order}>
+            {name}
+          </option>
+        ))}
+      </select>
+      {(archived > 0 || filter.isArchived) && (
+        <Button kind="quiet" aria-pressed={filter.isArchived} onClick={() => set('show', filter.isArchived ? '' : 'archived')}>
+          {filter.isArchived ? 'Back to all sequences' : `Archived (${archived})`}
+        </Button>
+      )}
+    </div>
   );
 }

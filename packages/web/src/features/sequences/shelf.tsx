@@ -1,3 +1,4 @@
+import { firstName } from '../../ui/format.js';
 import type { Athlete } from '@clay-pot/contracts';
 import {
   doseToAdd,
@@ -108,7 +109,7 @@ export const Shelf = memo(function Shelf({ athlete, whom, search, weaker, method
         ))}
       </select>
       <WhereSelect chosen={where} gaps={gaps} onChange={setWhere} />
-      {athlete && <Switch label={`Only what suits ${athlete.name.split(' ')[0]}`} className="text-small" on={suited} turn={setSuited} />}
+      {athlete && <Switch label={`Only what suits ${firstName(athlete.name)}`} className="text-small" on={suited} turn={setSuited} />}
       {filter.gap && <p className="text-small">No movement covers “{filter.gap.words}”; these do.</p>}
       <SearchNote text={text} isClosest={isClosest} athleteId={athlete?.id} />
       <ul className="min-h-0 flex-1 overflow-y-auto border-t border-line" tabIndex={0} aria-label="Movements to add">

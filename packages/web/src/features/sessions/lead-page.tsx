@@ -9,6 +9,7 @@ import {
   foundKilograms,
   type Person,
   type Finding,
+  type Method,
   minutesText,
   resolveBlock,
   type Sequence,
@@ -100,11 +101,6 @@ function Threshold({ id, document, note }: ThresholdProps) {
     <Page title={document.title} lead={`${minutesText(timeline.durationMs)}, ${counted(document.blocks.length, 'block')}`}>
       <div className="grid items-start gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
         <div className="grid max-w-2xl gap-6">
-          <p>
-            Training method: <b>{method.name}</b>. {DISCOMFORT_RULE[method.discomfort]}
-          </p>
-          {document.tests?.length ? <p>Tested before and after: {testsWords(document.tests)}.</p> : null}
-          <OfProgrammeNote note={note} />
           {open && <StillOpen name={open.athleteName} />}
           {isEmpty && <NoBlocks sequenceId={id} />}
           <WhomField
@@ -113,8 +109,10 @@ function Threshold({ id, document, note }: ThresholdProps) {
             value={athleteId}
             choose={(athlete) => setParams(athlete ? { athlete } : {}, { replace: true })}
           />
-          <BeforeLoading stops={stops} advices={advices} person={person} sequencePath={sequencePath} />
+          <BeforeLoading stops={stops} advices={advices} method={method} person={person} sequencePath={sequencePath} />
           <ToFetch document={document} />
+          {document.tests?.length ? <p>Tested before and after: {testsWords(document.tests)}.</p> : null}
+          <OfProgrammeNote note={note} />
           <ToAsk asked={asked} onChange={setAsked} />
           <div className="flex gap-2">
             <Button kind="primary" className="px-6 py-3 text-lead" disabled={!ready} onClick={start}>
@@ -205,17 +203,18 @@ function NoBlocks({ sequenceId }: { sequenceId: string }) {
 interface BeforeProps {
   stops: readonly Finding[];
   advices: ReturnType<typeof advicesOf>;
+  method: Method;
   person: Athlete | undefined;
   sequencePath: string;
 }
 
 /** What is due, what speaks against it, and what is to be minded. */
-function BeforeLoading({ stops, advices, person, sequencePath }: BeforeProps) {
+function BeforeLoading({ stops, advices, method, person, sequencePath }: BeforeProps) {
   return (
     <>
       {person && <AskDue athlete={person} />}
       {stops.length > 0 && <MayNotBegin stops={stops} person={person} sequencePath={sequencePath} />}
-      {advices.length > 0 && <ToMind advices={advices} />}
+      <Precautions advices={advices} method={method} />
     </>
   );
 }
@@ -239,7 +238,7 @@ function MayNotBegin({ stops, person, sequencePath }: { stops: readonly Finding[
           <>
             {' '}
             Record who cleared {person.name}, and when,{' '}
-            <Link to={`/people/${person.id}`} className="font-semibold underline">
+            <Link to={`/people/${person.id}/screening`} className="font-semibold underline">
               on the athlete’s page
             </Link>
             .
@@ -250,7 +249,7 @@ function MayNotBegin({ stops, person, sequencePath }: { stops: readonly Finding[
   );
 }
 
-function ToMind({ advices }: { advices: ReturnType<typeof advicesOf> }) {
+function Precautions({ advices, method }: Pick<BeforeProps, 'advices' | 'method'>) {
   return (
     <Part title="Precautions">
       <ul>
@@ -259,6 +258,9 @@ function ToMind({ advices }: { advices: ReturnType<typeof advicesOf> }) {
             {readable(text)}
           </li>
         ))}
+        <li className="border-b border-line py-2">
+          {DISCOMFORT_RULE[method.discomfort]} <span className="text-ink-soft">Training method: {method.name}.</span>
+        </li>
       </ul>
     </Part>
   );

@@ -7,7 +7,7 @@ import SignInPage from './sign-in-page.js';
 const me = {
   name: 'Isla',
   email: 'isla@lanternfield.example',
-  studio: { id: 's', name: 'Lanternfield', timeZone: 'UTC' },
+  studio: { id: 's', name: 'Lanternfield', timeZone: 'UTC', isDemo: false },
 };
 beforeEach(() => queryClient.clear());
 

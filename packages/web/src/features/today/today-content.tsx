@@ -1,6 +1,6 @@
 import { minutesText } from '@clay-pot/core';
-import type { TodayDue } from '@clay-pot/contracts';
-import { lazy, Suspense } from 'react';
+import type { Today, TodayDue } from '@clay-pot/contracts';
+import { lazy, type ReactNode, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useMe, useToday } from '../../api/queries.js';
 import { leadPath } from '../../domain/sequence/lead-path.js';
@@ -12,6 +12,7 @@ import { Empty, Loading, Page, Part, Trouble } from '../../ui/page.js';
 // Nobody is signed in yet on the first page: what only a coach sees comes after it.
 const SessionRows = lazy(async () => ({ default: (await import('../../domain/session/session-rows.js')).SessionRows }));
 const ToDecide = lazy(async () => ({ default: (await import('./to-decide.js')).ToDecide }));
+const FirstSteps = lazy(async () => ({ default: (await import('./first-steps.js')).FirstSteps }));
 const AtRisk = lazy(async () => ({ default: (await import('./at-risk.js')).AtRisk }));
 const SinceYesterday = lazy(async () => ({ default: (await import('./at-risk.js')).SinceYesterday }));
 const Mornings = lazy(async () => ({ default: (await import('./mornings.js')).Mornings }));
@@ -25,15 +26,34 @@ export default function TodayContent() {
   const me = useMe();
   if (today.isPending) return <Loading what="today" />;
   if (!today.data) return <Trouble error={today.error} retry={() => void today.refetch()} />;
-  const { day, atRisk, due, changes, recent, mornings } = today.data;
+  const { firstSteps } = today.data;
+  const studio = me.data?.studio;
+  const greeting = firstSteps && <FirstSteps steps={firstSteps} isDemo={studio?.isDemo ?? false} />;
+  if (firstSteps?.athlete !== null) return <DayOfStudio today={today.data} studioName={studio?.name ?? ''} greeting={greeting} />;
+  return (
+    <Page title={`Welcome to ${studio?.name ?? 'your studio'}`}>
+      <Suspense fallback={<Loading what="the first steps" />}>{greeting}</Suspense>
+    </Page>
+  );
+}
+
+interface DayProps {
+  today: Today;
+  studioName: string;
+  /** What a new studio is led through. */
+  greeting: ReactNode;
+}
+
+function DayOfStudio({ today: { day, atRisk, due, changes, recent, mornings }, studioName, greeting }: DayProps) {
   const open = due.filter((item) => item.state === 'due').length;
   return (
     <Page
       title={dayText(day)}
-      lead={`${me.data?.studio.name ?? ''}: ${open === 0 ? 'no sessions left today' : open === 1 ? 'one session to lead' : `${open} sessions to lead`}`}
+      lead={`${studioName}: ${open === 0 ? 'no sessions left today' : open === 1 ? 'one session to lead' : `${open} sessions to lead`}`}
     >
       <div className="grid grid-cols-[minmax(0,1fr)] gap-y-8">
         <Suspense fallback={null}>
+          {greeting}
           <AtRisk risks={atRisk} />
         </Suspense>
         <div className="grid items-start gap-x-10 gap-y-8 xl:grid-cols-[minmax(0,4fr)_minmax(0,3fr)]">
