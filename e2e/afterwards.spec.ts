@@ -57,10 +57,10 @@ test('a coach of pounds and inches reads and types them everywhere; nothing that
   await page.getByRole('radio', { name: 'inches' }).click();
   try {
     await expect(page.getByRole('radio', { name: 'inches' })).toBeChecked();
-    await page.goto(`/people/${id}`);
+    await page.goto(`/people/${id}/screening`);
     await expect(page.getByText('185.2 lb')).toBeVisible();
     await expect(page.getByText('74 in')).toBeVisible();
-    await more(page, 'Edit');
+    await more(page, 'Edit profile');
     await expect(page.getByLabel('Weight, lb')).toHaveValue('185.2');
     await page.getByLabel('Weight, lb').fill('900');
     await page.getByRole('button', { name: 'Save' }).click();

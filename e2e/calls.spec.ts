@@ -72,7 +72,7 @@ test('from a goal to a programme, two weeks of it logged, calls accepted, and th
     .filter({ hasText: 'Progress' });
   await call.getByRole('button', { name: /^Why\?/ }).click();
   await expect(call.getByRole('link', { name: /\d+ \w{3} \d{4}/ }).first()).toHaveAttribute('href', /records/);
-  await expect(call).toContainText('Palm support: 2×20s → 2×25s');
+  await expect(call).toContainText('Palm support: 2 sets of 20 s → 2 sets of 25 s');
   await expect(call).toContainText(/Chance of completing it/);
   await call.getByRole('button', { name: 'Accept, Progress: Demelza Trewin' }).click();
   await expect(call).toHaveCount(0);
@@ -87,11 +87,11 @@ test('from a goal to a programme, two weeks of it logged, calls accepted, and th
   const isWhole = (day: string) => document.weeks[weekIndexOf(document, day)]?.amountPercent === 100;
   const next = document.sessions.find(({ day, planId }) => planId === change!.planId && day > todayAtTheHall() && isWhole(day))!;
   await page.locator(`[data-session="${next.id}"]`).click();
-  await expect(page.getByLabel('Blocks of this session')).toContainText('2x25s');
+  await expect(page.getByLabel('Blocks of this session')).toContainText('2 sets of 25 s');
   await page.getByRole('button', { name: /^Undo: Progress: Palm support/ }).click();
   await expect(page.getByLabel('Blocks of this session')).toContainText('2x20s');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.getByLabel('Blocks of this session')).toContainText('2x25s');
+  await expect(page.getByLabel('Blocks of this session')).toContainText('2 sets of 25 s');
 });
 
 test('by keys alone: to the person’s calls, opened, accepted with a dose that is typed, and the next week is another', async ({

@@ -10,7 +10,7 @@ test('a sequence is composed for somebody, one block kept, one changed for anoth
   await openToday(page);
   await page.getByRole('link', { name: 'People' }).click();
   await page.getByRole('link', { name: 'Callan Reeve', exact: true }).click();
-  await more(page, 'Generate');
+  await more(page, 'Generate sequence');
   await expect(page.getByLabel('Athlete', { exact: true })).toHaveValue(/.+/);
   await expect(page.getByLabel('Goal')).toHaveValue('handstand-load');
   await page.getByLabel('Minutes', { exact: true }).fill('12');
@@ -25,6 +25,7 @@ test('a sequence is composed for somebody, one block kept, one changed for anoth
   const kept = await rows.last().getByRole('button', { name: /^Keep/ }).getAttribute('aria-label');
   const name = kept!.replace('Keep ', '');
   await page.getByRole('button', { name: kept! }).click();
+  await page.getByRole('button', { name: /^Equipment and space/ }).click();
   await page.getByRole('button', { name: 'no floor' }).click();
   await page.getByRole('button', { name: 'Generate again, keeping 1' }).click();
   await expect(page.getByText(/^found in/)).toBeVisible({ timeout: 40_000 });

@@ -13,7 +13,7 @@ test('two people edit: the second is told what differs and may keep either', asy
   await page.getByLabel('Dose of Isometric wrist flexion').press('Enter');
   const notice = page.getByRole('alert').filter({ hasText: 'Someone else changed this' });
   await expect(notice).toContainText('Title: “Careful return, renamed” → “Careful return”');
-  await expect(notice).toContainText('→ 1x9 @20% 3s tempo1-1 L,R');
+  await expect(notice).toContainText('5 times → 9 times, effort');
   await notice.getByRole('button', { name: 'Use theirs' }).click();
   await expect(page.getByLabel('Title')).toHaveValue('Careful return, renamed');
   await saved(page);

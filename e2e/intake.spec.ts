@@ -93,7 +93,7 @@ test('without a connection a sign that refers stands at once, and the letter say
   await heading(page, 'About the hands of Ebba Thorne');
   await expect(page.getByText('Numbness or tingling, especially at night, left hand')).toBeVisible();
   await expect(page.getByText('May the hand be loaded?')).toBeVisible();
-  await expect(page.getByText(/waiting to sync/).first()).toBeVisible();
+  await expect(page.getByText(/waiting to sync/).filter({ visible: true })).toBeVisible();
   await page.unroute('**/api/**');
   await expect
     .poll(async () => (await house.read<Athlete>(page, `/athletes/${id}`)).cautions)

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import type { AssignmentItem } from '@clay-pot/contracts';
-import { expect, idIn, saved, startSession, tabTo, test, openToday, pass } from './house.js';
+import { expect, idIn, more, saved, startSession, tabTo, test, openToday, pass } from './house.js';
 import { recorded } from './leading.js';
 
 /** Lets the clock run to the end of the session, answering whenever a block asks how it was. */
@@ -19,7 +19,7 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   await openToday(page);
   await page.getByRole('link', { name: 'People' }).click();
   await page.getByRole('link', { name: 'Callum Reyes-Whitlock', exact: true }).click();
-  await page.getByRole('button', { name: 'New sequence', exact: true }).click();
+  await more(page, 'New sequence');
   await expect(page.getByText(/^No blocks yet\. Search/)).toBeVisible();
   const sequenceId = idIn(page);
   // What is designed from a person's page is theirs.
@@ -100,6 +100,7 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
     ['both', 4, 4],
   ]);
   await page.getByRole('link', { name: 'Callum Reyes-Whitlock', exact: true }).click();
+  await page.getByRole('navigation', { name: 'Sections' }).getByRole('link', { name: 'History' }).click();
   await expect(page.getByRole('row', { name: /Left wrist first/ })).toBeVisible();
 });
 
@@ -120,7 +121,9 @@ test('by keyboard only: the same journey', async ({ page, house }) => {
   await page.keyboard.press('p');
   await tabTo(page, 'link', 'Tobi Marchetti');
   await page.keyboard.press('Enter');
-  await tabTo(page, 'button', 'New sequence');
+  await tabTo(page, 'button', 'More');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('new s');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^No blocks yet\. Search/)).toBeVisible();
 

@@ -54,14 +54,14 @@ test('pictures of the main views', async ({ coach: page }) => {
   await settled();
   await shot(page, 'trends');
   await page.goBack();
-  await more(page, 'Generate');
+  await more(page, 'Generate sequence');
   await page.getByRole('button', { name: 'Generate', exact: true }).click();
   await page.getByText(/^found in/).waitFor({ timeout: 60_000 });
   await page.evaluate(() => window.scrollTo(0, 0));
   await settled();
   await shot(page, 'compose');
   await page.goBack();
-  await page.getByRole('link', { name: 'Test', exact: true }).click();
+  await more(page, 'Test');
   await page.getByRole('checkbox', { name: 'Grip, all out' }).check();
   await page.getByRole('button', { name: /^Start 1/ }).click();
   await page.getByLabel('Source').selectOption('simulated');
@@ -72,7 +72,7 @@ test('pictures of the main views', async ({ coach: page }) => {
   await shot(page, 'measure');
   await page.goto('/people');
   await page.getByRole('link', { name: 'Mirela Danko', exact: true }).click();
-  await page.getByRole('link', { name: 'Start check-in', exact: true }).click();
+  await more(page, 'Start check-in');
   await page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name: 'Places' }).click();
   await settled();
   await shot(page, 'ask');

@@ -80,7 +80,7 @@ test('a stop stands: in the record, on Today, on the athlete’s page, and again
   await expect(page.getByRole('alert')).toContainText(said);
   await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
   await page.getByRole('link', { name: 'on the athlete’s page' }).click();
-  await expect(page.getByText(said)).toBeVisible();
+  await expect(page.getByText(/no loading until a doctor or hand therapist has checked it/i)).toBeVisible();
   await page.getByRole('button', { name: 'Record clearance' }).click();
   await expect(page.getByRole('button', { name: 'Remove this restriction' })).toHaveCount(0);
   await page.getByLabel('Cleared on').fill(todayAtTheHall());
@@ -109,11 +109,12 @@ test('who is not cleared cannot be led through loading, but through free motion;
 
   await page.goto('/people');
   await page.getByRole('link', { name: 'Hana Kobler', exact: true }).click();
-  await more(page, 'Edit');
+  await more(page, 'Edit profile');
   await page.getByLabel('Cleared on').fill('2026-01-15');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('needs both the date of the clearance and who gave it')).toBeVisible();
   await page.getByLabel('Cleared by (doctor or therapist)').fill('A. Example, hand therapist');
   await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('navigation', { name: 'Sections' }).getByRole('link', { name: 'Check-in' }).click();
   await expect(page.getByText('Cleared by A. Example, hand therapist')).toBeVisible();
 });

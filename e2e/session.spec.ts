@@ -216,7 +216,17 @@ test('an athlete with no data at all is met with words, not with emptiness', asy
   await page.getByLabel('Height, cm').fill('');
   await page.getByRole('button', { name: 'Add athlete' }).click();
   await expect(page.getByRole('heading', { name: 'Fresh Person' })).toBeVisible();
-  for (const words of ['No restrictions', 'No sequence assigned yet', 'No session yet', 'not measured']) {
+  await expect(page.getByText('No session planned.')).toBeVisible();
+  const sections = [
+    ['Check-in', 'No restrictions'],
+    ['Check-in', 'not measured'],
+    ['Range and strength', 'about'],
+    ['Levels', 'No levels yet'],
+    ['Plan', 'No sequence assigned yet'],
+    ['History', 'No session yet'],
+  ] as const;
+  for (const [section, words] of sections) {
+    await page.getByRole('navigation', { name: 'Sections' }).getByRole('link', { name: section }).click();
     await expect(page.getByText(words).first()).toBeVisible();
   }
 });

@@ -53,6 +53,6 @@ test('test, train, test again: chosen in the sequence, led around the session, t
     'before true',
   ]);
   // What was measured warm does not stand for the hand as it comes.
-  await page.goto(`/people/${id}`);
+  await page.goto(`/people/${id}/range`);
   await expect(page.getByRole('row', { name: /^wrist extension/ }).first()).toContainText('74');
 });

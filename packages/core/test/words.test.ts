@@ -70,7 +70,6 @@ const SOUND: readonly (readonly [text: RegExp, why: string])[] = [
   [/^Can’t read “\{…\}” in a dose\. Use @40%/, 'a list of all that a dose takes'],
   [/knows whom to see/, 'grammar'],
   [/^Usage: /, 'a table of commands'],
-  [/^Clay Pot is ready at/, 'a table'],
 ];
 /** Abbreviations that a coach cannot be expected to know; RPE stands in brackets behind its word. */
 const UNEXPLAINED = /\b(MVC|BW|ROM|MDC|SEM|CF|RCT)\b|(?<!\()\bRPE\b/;

@@ -1,4 +1,4 @@
-import type { Athlete, StoredSequence } from '@clay-pot/contracts';
+import type { Athlete, StoredSequence, WhoAmI } from '@clay-pot/contracts';
 import { parseDose, type Phase, type Sequence, USUAL_PACING } from '@clay-pot/core';
 
 /** Somebody with nothing on record but a body. */
@@ -52,3 +52,11 @@ export const storedShort = (document: Sequence = SHORT): StoredSequence => ({
   updatedAt: '2026-05-01T08:00:00.000Z',
   document,
 });
+
+/** A coach whose own studio is new. */
+export const NEW_COACH: WhoAmI = {
+  ...{ name: 'Isla', email: 'isla@tideline.example', units: { mass: 'kg', length: 'cm' } },
+  studio: { name: 'Tideline', timeZone: 'UTC', isDemo: false },
+};
+/** A server with a demo beside the coach’s studio. */
+export const FRONT_DOOR = { 'GET /api/front-door': { canSetUp: false, hasDemo: true } } as const;

@@ -342,6 +342,7 @@ export const ASSISTED_STRETCHES: readonly Movement[] = [
     cues: ['Turn the forearm, not the hand', 'Shoulder still'],
     trains: ['supinators'],
     motions: ['pronation'],
+    hand: { view: 'from the fingertips, above' },
     ladder: [
       level(['gentle', 'To the first pull', 'Three quarters of the way.'], SEATED, stretch('pronation', 75), 'stretch-before', '1x15s L,R'),
       level(['further', 'Further', 'Close to the end.'], SEATED, stretch('pronation', 92), 'stretch-before', '1x20s L,R'),

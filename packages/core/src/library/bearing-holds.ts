@@ -188,6 +188,7 @@ export const BEARING_HOLDS: readonly Movement[] = [
     motions: ['wrist flexion', 'shoulder support'],
     corners: ['open hand, wrist flexed'],
     ...HELD,
+    hand: { view: 'facing' },
     ladder: [
       level(
         ['light', 'Hips on the heels', 'A few kilograms on each hand.'],

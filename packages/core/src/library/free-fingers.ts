@@ -340,7 +340,7 @@ export const FREE_FINGERS: readonly Movement[] = [
     work: ['repetitions', 'time'],
     hand: {
       arms: 'ahead',
-      view: 'from behind',
+      view: 'from the fingertips',
       course: [
         down('open', { wristExtensionDeg: -50, wristRadialDeg: 20 }),
         down('open', { wristExtensionDeg: -68 }),

@@ -408,7 +408,7 @@ export const GRIP: readonly Movement[] = [
     equipment: ['finger band'],
     hand: {
       setting: 'opening a band',
-      view: 'thumb side',
+      view: 'thumb side, from above',
       course: [thumbUp('thumb to a finger', { supinationDeg: -40 }), thumbUp('open', { supinationDeg: -40, thumbRadialDeg: 56 })],
     },
     ladder: [
@@ -560,7 +560,7 @@ export const GRIP: readonly Movement[] = [
     hand: {
       setting: 'opening a band',
       view: 'thumb side',
-      course: [thumbUp('thumb to a finger', { supinationDeg: -40 }), thumbUp('open', { supinationDeg: -40, thumbRadialDeg: 60 })],
+      course: [thumbUp('open', { supinationDeg: -40, thumbRadialDeg: 12 }), thumbUp('open', { supinationDeg: -40, thumbRadialDeg: 62 })],
     },
     ladder: [
       level(

@@ -279,7 +279,7 @@ export const ISOMETRICS: readonly Movement[] = [
     trains: ['finger extensors', 'hand intrinsics', 'thumb muscles'],
     motions: ['finger spreading', 'finger extension'],
     ...ONE_EACH,
-    hand: { course: [down('together')] },
+    hand: { view: 'from above', course: [down('together')] },
     ladder: [
       level(
         ['gentle', 'Gentle', 'A third of maximum.'],

@@ -264,10 +264,10 @@ export const PLANTED_FURTHER: readonly Movement[] = [
     sides: ['left-then-right', 'right-then-left', 'left', 'right'],
     strokes: ['in', 'out'],
     work: ['time', 'breaths'],
-    hand: { other: 'fingers forward' },
+    hand: { other: 'fingers forward', view: 'facing' },
     ladder: [
       drawn(
-        { other: 'fingers forward' },
+        { other: 'fingers forward', view: 'facing' },
         level(
           ['kneeling', 'Hips back on the knees', 'The fingertips carry a little.'],
           ['all fours', 'fingertips', 'forward', 'planted'],

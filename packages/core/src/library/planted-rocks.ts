@@ -250,6 +250,7 @@ export const PLANTED_ROCKS: readonly Movement[] = [
     timed: 'bout',
     climbs: 'hand load',
     corners: ['open hand, wrist flexed'],
+    hand: { view: 'facing' },
     ladder: [
       drawn(
         { other: 'fingers forward' },

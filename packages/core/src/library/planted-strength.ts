@@ -475,7 +475,7 @@ export const PLANTED_STRENGTH: readonly Movement[] = [
     ...ON_MAT,
     sides: ['together', 'left-then-right', 'right-then-left'],
     strokes: ['press', 'let go'],
-    hand: { presses: true },
+    hand: { presses: true, view: 'facing' },
     ladder: [
       level(
         ['light', 'Hips on the heels', 'A few kilograms.'],

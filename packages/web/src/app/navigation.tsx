@@ -93,7 +93,10 @@ export function BottomBar({ who, openSearch }: Omit<Props, 'openShortcuts'>) {
           ))}
           <li>
             <Menu>
-              <MenuButton className={`${BAR_ITEM} ${isInRest ? 'border-ink bg-porcelain font-bold' : 'border-transparent text-ink-soft'}`}>
+              <MenuButton
+                aria-label="More places"
+                className={`${BAR_ITEM} ${isInRest ? 'border-ink bg-porcelain font-bold' : 'border-transparent text-ink-soft'}`}
+              >
                 <Ellipsis size={20} aria-hidden />
                 More
               </MenuButton>

@@ -12,7 +12,24 @@ import { padOf } from './touching.js';
 import { SHAPE_POSES } from './shapes.js';
 import { keptFor, type Skeleton } from './skeleton.js';
 import { crossing } from './solving.js';
-import { add, facing, HERE, type Placement, times, turnAbout, unitOf, UNTURNED, type Vec3, X, Z } from './space.js';
+import {
+  add,
+  cross,
+  facing,
+  HERE,
+  type Placement,
+  times,
+  type Turn,
+  turnAbout,
+  turned,
+  turnTo,
+  unitOf,
+  UNTURNED,
+  type Vec3,
+  X,
+  Y,
+  Z,
+} from './space.js';
 import { outShare } from './course.js';
 import type { Thing } from './things.js';
 
@@ -120,17 +137,31 @@ function heldLift({ on, handleMm, pinchMm, edgeMm, edgeGrip, digits, massKg }: L
   const radiusM = (handleMm ?? 30) / HALF_MM;
   const thumbBeside = digits !== undefined && !digits.includes('thumb');
   const grip = rodGrip(skeleton, radiusM, 'straight', thumbBeside ? FINGER_NAMES : ALL_DIGITS);
-  const below = (metres: number): Placement => ({ at: [grip.at.at[0], grip.at.at[1] + metres, grip.at.at[2]], turn: grip.at.turn });
-  const size = 0.08 + 0.02 * Math.cbrt(massKg);
+  // The arm hangs: what hangs from the handle is straight below it, whichever way the handle lies across the palm.
+  const size = 0.05 + 0.016 * Math.cbrt(massKg);
+  const below = (metres: number, away = 0): Placement => {
+    const [x, y, z] = alongRod(grip.at, away).at;
+    return { at: [x, y + metres, z], turn: UNTURNED };
+  };
+  const strut = (away: number) => rod(below(HANGER.longM / 2, away), HANGER.radiusM, HANGER.longM, 'metal');
   return {
     grip: grip.pose,
     things: [
-      rod(grip.at, radiusM, 0.13, 'metal'),
-      ...[-1, 1].map((end) => rod(turnedBy(alongRod(below(0.05), end * 0.06), turnAbout(X, 90)), 0.006, 0.11)),
-      slab(below(0.1 + size / 2), [0.16, size, size], 'metal'),
-    ].slice(0, 4),
+      rod(grip.at, radiusM, 2 * HANGER.asideM + 0.02, 'metal'),
+      strut(HANGER.asideM),
+      strut(-HANGER.asideM),
+      slab({ at: below(HANGER.longM + size / 2).at, turn: levelAlong(grip.at.turn) }, [size, size, 2 * HANGER.asideM + 0.03], 'metal'),
+    ],
   };
 }
+/** Upright, and along a rod that is turned like this. */
+function levelAlong(rodTurn: Turn): Turn {
+  const [x, , z] = turned(rodTurn, Y);
+  const along = unitOf([x, 0, z]);
+  return turnTo(cross(Y, along), Y, along);
+}
+/** What joins a handle to its weight: how far to either side, how long and how thick, metres. */
+const HANGER = { asideM: 0.062, longM: 0.075, radiusM: 0.006 };
 
 /** A ball in the whole hand, and the strap that hangs from it beyond the little finger. */
 function ballOnStrap(skeleton: Skeleton, radiusM: number): Held {

@@ -1,7 +1,6 @@
 import { FINGER_NAMES, type HandPose, PALM_DOWN_DEG } from '../../vocabulary/hand-joints.js';
 import { barsOf, barTo, forearmBars, partsIn, type PlacedHand } from './flesh.js';
 import { distanceToHand } from './helping.js';
-import { closedOn } from './closing.js';
 import { rod, rodGrip } from './holding.js';
 import { fingersOf, inHand } from './in-hand.js';
 import { outShare } from './course.js';
@@ -105,45 +104,37 @@ function toMiddle(skeleton: Skeleton, turn: Turn, pose: HandPose): PlacedHand {
   return at(-nearest - SINK_M);
 }
 
+/**
+ * Clasped hands: how far each palm is from the middle and leans out of it, how the fingers go between those of the other hand and lie on its
+ * back, by how much the hands are shifted so that each finger lies between two, and how far
+ * the knuckles are tipped toward the eye; degrees and metres. By eye, from one's own hands.
+ */
+const CLASP = { palmM: 0.0585, leanDeg: 32.75, knuckleDeg: 30, middleDeg: 64.3, tipDeg: 9, shiftM: 0.014, tippedDeg: 30 };
+
 /** Fingers of both hands between each other, rolled in a lying figure. */
-export function interlaced({ skeleton, course }: Making): Maker {
-  const base = twice(turnAbout(Z, 0), turnTo(AWAY, UP, RIGHT));
-  const loose: HandPose = { ...SHAPE_POSES.open, ...spread(4), thumbRadialDeg: 30, thumbPalmarDeg: 20 };
-  const apart = (x: number, pose: HandPose): readonly [PlacedHand, PlacedHand] => {
-    // Half a finger further along, so that each finger lies between two of the other hand.
-    const place = (side: 'right' | 'left', shiftM: number): PlacedHand => {
-      const hand: Placement = { at: [x, shiftM, 0], turn: twice(turnAbout(Y, -38), base) };
-      const right: PlacedHand = { side: 'right', pose, forearm: forearmBehind(hand, pose, 'right') };
-      return side === 'right' ? right : mirroredHand(right);
+export function interlaced({ course }: Making): Maker {
+  const pose = {
+    ...SHAPE_POSES.open,
+    ...spread(2),
+    ...{ thumbRadialDeg: 40, thumbPalmarDeg: -5, thumbMcpDeg: 10, thumbIpDeg: 12 },
+    supinationDeg: 0,
+  };
+  for (const finger of FINGER_NAMES) {
+    pose[`${finger}McpDeg`] = CLASP.knuckleDeg;
+    pose[`${finger}PipDeg`] = CLASP.middleDeg;
+    pose[`${finger}DipDeg`] = CLASP.tipDeg;
+  }
+  const hand = (shiftM: number): PlacedHand => {
+    const placement: Placement = {
+      at: [CLASP.palmM, shiftM, 0],
+      turn: twice(turnAbout(Y, -CLASP.leanDeg), turnTo(AWAY, UP, RIGHT)),
     };
-    return [place('right', 0.0048), place('left', -0.0048)];
+    return { side: 'right', pose, forearm: forearmBehind(placement, pose, 'right') };
   };
-  const clasp: HandPose = {
-    ...SHAPE_POSES.fist,
-    ...spread(4),
-    thumbRadialDeg: 20,
-    thumbPalmarDeg: 40,
-    thumbMcpDeg: 20,
-    thumbIpDeg: 20,
-  };
-  const clear = (x: number) => {
-    const [right, left] = apart(x, loose);
-    const distanceTo = distanceToHand(skeleton, left);
-    return barsOf(skeleton, 'right', partsIn(skeleton, right)).every((bar) => barTo(bar, distanceTo) > -0.0012);
-  };
-  const x = 0.11 - 0.09 * furthest((share) => clear(0.11 - 0.09 * share), 24);
-  const [right, left] = apart(x, loose);
-  const close = (hand: PlacedHand, other: PlacedHand) =>
-    closedOn(skeleton, hand, clasp, distanceToHand(skeleton, other), ['index', 'middle', 'ring', 'little'], 0.001);
-  const first = { ...right, pose: close(right, left) };
-  const second = { ...left, pose: close(left, first) };
+  const held: HandMoment3d = { hands: [hand(CLASP.shiftM / 2), mirroredHand(hand(-CLASP.shiftM / 2))], things: [] };
   return (beat) => {
     const { wristExtensionDeg, wristRadialDeg } = course.poseAt(beat);
-    const held: HandMoment3d = { hands: [first, second], things: [] };
-    const roll: Placement = {
-      at: [0, 0, 0],
-      turn: twice(turnAbout(X, wristExtensionDeg), turnAbout(Z, wristRadialDeg)),
-    };
+    const roll: Placement = { at: [0, 0, 0], turn: twice(turnAbout(X, CLASP.tippedDeg + wristExtensionDeg), turnAbout(Z, wristRadialDeg)) };
     return movedMoment(roll, held);
   };
 }

@@ -176,7 +176,8 @@ export function planted(making: Making): Maker {
 /** Both hands where turned fingers tell what it is; against a wall the floor stands up. */
 export function surfaced(moment: HandMoment3d, { skeleton, level: { facing }, other }: Making, onWall: boolean): HandMoment3d {
   if (onWall) return movedMoment({ at: [0, 0, 0], turn: turnAbout(X, 90) }, moment);
-  if (facing === 'forward' || facing === 'free') return moment;
+  // One hand that points forward says it all, unless the other one does something else.
+  if ((facing === 'forward' || facing === 'free') && other !== 'fingers forward') return moment;
   const { hands, things } = moment;
   const spun = turnAbout(Z, FACING_DEG[facing]);
   const apart: Placement = { at: [APART_M[facing] / 2, 0, 0], turn: spun };

@@ -2,10 +2,12 @@ import { handSaid } from '../../model/level-shapes.js';
 import type { Level, Movement } from '../../model/movement.js';
 import type { Action } from '../../vocabulary/actions.js';
 import { type HandJoint } from '../../vocabulary/hand-joints.js';
+import type { HandSetting } from '../../vocabulary/hand-settings.js';
 import type { Hand } from '../../vocabulary/hands.js';
 import { partsIn, type PlacedHand } from './flesh.js';
 import type { Beat } from './course.js';
 import type { HandMoment3d } from './moment.js';
+import { settingOf } from './setting-of.js';
 import { ownMm, type Part, type Skeleton } from './skeleton.js';
 import { add, cross, placed, sub, times, turned, unitOf, type Vec3, Y } from './space.js';
 
@@ -15,6 +17,10 @@ export interface Push {
   readonly atMm: Vec3;
   readonly joint: HandJoint;
   readonly sign: 1 | -1;
+  /** Whether something solid is in the way, which would hide an arrow in front of the hand: it points to the hand from behind. */
+  readonly isOnto?: boolean;
+  /** How far off the skin the arrow begins, where something is around it; metres. */
+  readonly besideM?: number;
 }
 
 const PUSHES: Partial<Record<Action, Push>> = {
@@ -30,15 +36,25 @@ const PUSHES: Partial<Record<Action, Push>> = {
 /** Where and which way a level presses against what does not give; null where it moves, or closes the hand. */
 export function pushIn(movement: Movement, level: Level): Push | null {
   const { load, contact } = level;
-  if (load.kind === 'press') return PUSHES[load.action] ?? null;
+  if (load.kind === 'press') {
+    const push = movement.motions[0] === 'finger spreading' ? SPREADING : PUSHES[load.action];
+    return push ? { ...push, isOnto: SOLID.includes(settingOf(movement, level)) } : null;
+  }
   // Hands that press into the floor they stand on.
   if (load.kind !== 'body' || !handSaid(movement, level).presses) return null;
-  return contact === 'back of hand' ? (PUSHES['wrist extension'] ?? null) : PADS_DOWN;
+  const push = contact === 'back of hand' ? PUSHES['wrist extension'] : PADS_DOWN;
+  return push ? { ...push, isOnto: true } : null;
 }
+/** Fingers that spread against a hand around them: seen beside that hand. */
+const SPREADING: Push = { part: 'index2', atMm: [-8, 10, 0], joint: 'indexSpreadDeg', sign: 1, besideM: 0.03 };
+/** Settings in which a hand presses against a table, a floor or a wall. */
+const SOLID: readonly HandSetting[] = ['on a table', 'on a wall'];
 const PADS_DOWN: Push = { part: 'index3', atMm: [0, 10, -6], joint: 'indexMcpDeg', sign: 1 };
 
 /** An arrow of a press: how far off the skin it begins and how long it is, metres. */
 const ARROW = { offM: 0.008, longM: 0.042 };
+/** How thick a hand is where it presses: an arrow onto it ends before its other side, metres. */
+const THICK_M = 0.034;
 /** How far a joint is tried to find out where it would go, degrees. */
 const TRY_DEG = 6;
 
@@ -56,7 +72,7 @@ export function pushArrow({ push, skeleton, still, at }: Pushing, side: Hand): r
   if (!push || !hand) return null;
   const from = pointOf(skeleton, hand, push);
   const way = push.joint === 'supinationDeg' ? aroundForearm(hand, from, push.sign) : joinedWay(skeleton, hand, push, from);
-  const begin = add(from, times(way, ARROW.offM));
+  const begin = add(from, times(way, push.isOnto ? -(THICK_M + ARROW.offM + ARROW.longM) : (push.besideM ?? ARROW.offM)));
   return [begin, add(begin, times(way, ARROW.longM))];
 }
 

@@ -95,7 +95,7 @@ const SIDEWAYS: readonly string[] = ['radial deviation', 'ulnar deviation', 'fin
 const LOAD_VIEWS: LoadTable<LoadKind, HandViewName, [Movement]> = {
   body: () => 'thumb side',
   hang: ({ on }) => (on === 'edge' ? 'thumb side, from behind' : 'from the fingertips'),
-  lift: ({ on }) => (on === 'edge' ? 'from behind' : 'from the fingertips, above'),
+  lift: ({ on }) => (on === 'edge' ? 'from behind' : on === 'pinch' ? 'from the fingertips, above' : 'from the fingertips'),
   weight: ({ action }) => (action.endsWith('deviation') ? 'thumb side' : 'from the fingertips, above'),
   roller: () => 'as one sees it',
   press: () => 'thumb side',

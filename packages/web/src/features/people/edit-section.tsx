@@ -1,4 +1,4 @@
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { useSaveAthlete } from '../../api/queries.js';
 import { AthleteForm } from './athlete-form.js';
 import { usePerson } from './person.js';
@@ -8,14 +8,16 @@ export default function EditSection() {
   const person = usePerson();
   const save = useSaveAthlete();
   const navigate = useNavigate();
+  const isFirstPage = useLocation().key === 'default';
+  const goBack = () => (isFirstPage ? navigate(`/people/${person.id}/screening`, { replace: true }) : navigate(-1));
   return (
     <AthleteForm
       athlete={person}
       save={async (input) => {
         await save.mutateAsync({ id: person.id, input, etag: person.etag });
-        await navigate(`/people/${person.id}/screening`);
+        await goBack();
       }}
-      cancel={() => void navigate(-1)}
+      cancel={() => void goBack()}
     />
   );
 }

@@ -45,7 +45,7 @@ export default function OverviewSection() {
       </div>
       {readings.length === 0 && <BeginHere athlete={person} wasAsked={intakes.length > 0} />}
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,4fr)_minmax(0,5fr)]">
-        <div className="grid gap-6">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-6">
           <NextSessionPart athleteId={person.id} />
           <CallsOf athleteId={person.id} />
         </div>
@@ -84,9 +84,11 @@ function NextSessionPart({ athleteId }: { athleteId: string }) {
               {sequence && <span className="figures">, {minutesText(sequence.durationMs)}</span>}
             </span>
           </p>
-          <Suspense fallback={<div className="h-10" />}>
-            <BlockStrip sequenceId={next.sequenceId} most={PICTURES_SHOWN} />
-          </Suspense>
+          <div className="overflow-hidden">
+            <Suspense fallback={<div className="h-10" />}>
+              <BlockStrip sequenceId={next.sequenceId} most={PICTURES_SHOWN} />
+            </Suspense>
+          </div>
         </div>
       )}
     </Part>

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import type { AthleteListItem } from '@clay-pot/contracts';
 import { addDays } from '@clay-pot/core';
 import { screen, within } from '@testing-library/react';
-import { someone } from '../../made-up.fixture.js';
+import { FRONT_DOOR, NEW_COACH, someone } from '../../made-up.fixture.js';
+import { queryClient } from '../../api/queries.js';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { isoToday } from '../../ui/today.js';
 import PeoplePage from './people-page.js';
@@ -66,8 +67,10 @@ describe('people', () => {
   });
 
   test('an empty studio is offered its first athlete', async () => {
-    await people([]);
-    expect(screen.getByText('No athletes yet. Add the first one.')).toBeTruthy();
-    expect(screen.getByRole('link', { name: 'New athlete' }).getAttribute('href')).toBe('/people/new');
+    answering({ ...FRONT_DOOR, 'GET /api/athletes': [] });
+    queryClient.setQueryData(['me'], NEW_COACH);
+    show(<PeoplePage />);
+    expect(await screen.findByRole('button', { name: 'See an example in the demo' })).toBeTruthy();
+    for (const link of screen.getAllByRole('link', { name: 'Add athlete' })) expect(link.getAttribute('href')).toBe('/people/new');
   });
 });

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import type { Athlete, ClassRow, StoredReading } from '@clay-pot/contracts';
 import type { Reading } from '@clay-pot/core';
 import { screen, within } from '@testing-library/react';
-import { SHORT_ID, sequenceOf, someone, storedShort } from '../../made-up.fixture.js';
+import { FRONT_DOOR, NEW_COACH, SHORT_ID, sequenceOf, someone, storedShort } from '../../made-up.fixture.js';
+import { queryClient } from '../../api/queries.js';
 import { answering, settle, show } from '../../screen.fixture.js';
 import { isoToday } from '../../ui/today.js';
 import { BeginHere } from './begin-here.js';
@@ -200,9 +201,10 @@ describe('the class table', () => {
   });
 
   test('a studio without anybody says so', async () => {
-    answering({ 'GET /api/class': [] });
+    answering({ ...FRONT_DOOR, 'GET /api/class': [] });
+    queryClient.setQueryData(['me'], NEW_COACH);
     show(<ClassPage />);
-    await settle();
-    expect(screen.getByText('No athlete yet.')).toBeTruthy();
+    expect(await screen.findByRole('button', { name: 'See an example in the demo' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Add athlete' }).getAttribute('href')).toBe('/people/new');
   });
 });
