@@ -89,7 +89,7 @@ test('from a goal to a programme, two weeks of it logged, calls accepted, and th
   await page.locator(`[data-session="${next.id}"]`).click();
   await expect(page.getByLabel('Blocks of this session')).toContainText('2 sets of 25 s');
   await page.getByRole('button', { name: /^Undo: Progress: Palm support/ }).click();
-  await expect(page.getByLabel('Blocks of this session')).toContainText('2x20s');
+  await expect(page.getByLabel('Blocks of this session')).toContainText('2 sets of 20 s');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByLabel('Blocks of this session')).toContainText('2 sets of 25 s');
 });

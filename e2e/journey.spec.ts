@@ -31,7 +31,7 @@ test('by mouse: a sequence is designed for an athlete, led by its timer, and fou
   // Compose.
   await page.getByRole('button', { name: 'Add Hand open and close' }).click();
   await page.getByRole('button', { name: 'Add Wrist flexor stretch' }).click();
-  await page.getByRole('button', { name: 'Add Palm lift', exact: true }).click();
+  await page.getByRole('button', { name: 'Add Palm lift Planted strength', exact: true }).click();
   const lift = page.getByRole('listitem', { name: /: Palm lift$/ });
   // It comes at the level that he did last: from there it is eased.
   const isOnAllFours = async () => ((await lift.textContent()) ?? '').includes('All fours');

@@ -68,6 +68,8 @@ test.describe('on a phone', () => {
 });
 
 test('a simulated device gives trials, and says what was wrong; a recorded file is played', async ({ coach: page, house }) => {
+  await page.goto('/account');
+  await page.getByRole('switch', { name: 'Offer faults of simulated devices' }).click();
   await bench(page, house, 'Kerra Dune');
   await page.getByRole('checkbox', { name: 'Grip', exact: true }).check();
   await page.getByRole('button', { name: /^Start 1/ }).click();

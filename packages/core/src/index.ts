@@ -509,6 +509,9 @@ export { checkMovement } from './rules/ladders/check-movement.js';
 export { type Advice, advicesOf, concernsOf, mustWait, openSides } from './rules/safety/clearance.js';
 export {
   adviseOnDiscomfort,
+  discomfortAsks,
+  type DiscomfortLevel,
+  discomfortLevel,
   DISCOMFORT_GO_ON_MAX,
   DISCOMFORT_HOLD_MAX,
   DISCOMFORT_WORDS,

@@ -33,7 +33,7 @@ export function Sidebar({ who, openSearch, openShortcuts }: Props) {
         className="mx-3 mb-3 flex items-center gap-2 border border-ink/45 bg-white px-2 py-1.5 text-small text-ink-soft hover:border-ink"
         onClick={openSearch}
       >
-        <Search size={15} aria-hidden />
+        <Search className="size-4" aria-hidden />
         Search
         <kbd className="ml-auto font-text">{printKeys('$mod+K')}</kbd>
       </button>
@@ -97,7 +97,7 @@ export function BottomBar({ who, openSearch }: Omit<Props, 'openShortcuts'>) {
                 aria-label="More places"
                 className={`${BAR_ITEM} ${isInRest ? 'border-ink bg-porcelain font-bold' : 'border-transparent text-ink-soft'}`}
               >
-                <Ellipsis size={20} aria-hidden />
+                <Ellipsis className="size-5" aria-hidden />
                 More
               </MenuButton>
               <MenuItems
@@ -190,7 +190,7 @@ function PlaceLink({ place, pathname, className, here, withIcon = false }: Place
       aria-current={isHere ? 'page' : undefined}
       className={`${className} ${isHere ? here : 'border-transparent text-ink-soft hover:text-ink'}`}
     >
-      {withIcon && <Icon size={20} aria-hidden />}
+      {withIcon && <Icon className="size-5" aria-hidden />}
       {place.name}
     </Link>
   );

@@ -35,15 +35,16 @@ export default function ShortcutsDialog({ onClose }: { onClose: () => void }) {
           </Link>
         </p>
       </section>
+      {/* One group alone goes over both columns; of several each stays whole. */}
       <div className="mt-4 gap-8 sm:columns-2">
         {groups.map((group) => (
-          <section key={group} className="mb-5 break-inside-avoid">
+          <section key={group} className={`mb-5 ${groups.length > 1 ? 'break-inside-avoid' : ''}`}>
             <h3 className="border-b border-line pb-1 text-body">{group}</h3>
             <dl>
               {commands
                 .filter((command) => command.group === group)
                 .map((command) => (
-                  <div key={command.keys} className="flex justify-between gap-4 py-1">
+                  <div key={command.keys} className="flex break-inside-avoid justify-between gap-4 py-1">
                     <dt>{command.label}</dt>
                     <dd>
                       <kbd className="border border-line bg-porcelain px-1.5 font-text text-small whitespace-nowrap">

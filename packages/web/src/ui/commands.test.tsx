@@ -51,6 +51,21 @@ describe('keys', () => {
     expect(pause.run).toHaveBeenCalledTimes(1);
   });
 
+  test('Space does what the page says again once a button was only clicked, and doesn’t press it once more', async () => {
+    const pause = command('Space');
+    const { user } = show(<Keys commands={[pause]} />);
+    const row = screen.getByRole('button', { name: 'Row' });
+    const pressed = jest.fn();
+    row.addEventListener('click', pressed);
+    await user.click(row);
+    // A button that the pointer pressed has the focus without showing it.
+    Object.assign(row, { matches: (selector: string) => selector !== ':focus-visible' && Element.prototype.matches.call(row, selector) });
+    await user.keyboard(' ');
+    expect(pause.run).toHaveBeenCalledTimes(1);
+    expect(pressed).toHaveBeenCalledTimes(1);
+    expect(document.activeElement).toBe(document.body);
+  });
+
   test('those of a part of the page leave the rest of it alone', async () => {
     const step = command('e', { within: '[data-testid=rows]' });
     const { user } = show(

@@ -40,6 +40,7 @@ export const useCommandState = create<CommandState>()(
 );
 
 const TYPING = 'input:not([type=checkbox]):not([type=radio]):not([type=range]), textarea, select, [contenteditable=true]';
+const PRESSED = 'button, a, summary, [role=button]';
 /** Dialogs stand in a place of their own at the end of the page; looking there alone spares a walk through every drawing. */
 const DIALOGS = 'headlessui-portal-root';
 
@@ -48,8 +49,8 @@ function mayRun(command: Command, event: KeyboardEvent): boolean {
   if (document.getElementById(DIALOGS)?.querySelector('[role=dialog]')) return false;
   if (target?.closest(TYPING)) return command.whileTyping ?? false;
   if (command.within && !isNowhere(target) && !target?.closest(command.within)) return false;
-  // Space and Enter belong to the button that has the focus.
-  if (['Space', 'Enter'].includes(command.keys) && target?.closest('button, a, summary, [role=button]')) return false;
+  // Space and Enter belong to the button that the keys are on. One that was only clicked doesn't hold them.
+  if (['Space', 'Enter'].includes(command.keys) && target?.closest(PRESSED)?.matches(':focus-visible')) return false;
   const isSingle = !/(\$mod|Alt|Control|Meta)\+/.test(command.keys);
   return !isSingle || useCommandState.getState().singleKeys;
 }
@@ -65,6 +66,8 @@ export function useCommands(commands: readonly Command[]): void {
         (event: KeyboardEvent) => {
           if (!mayRun(command, event)) return;
           event.preventDefault();
+          // What was clicked before would be pressed when the key comes up.
+          if (command.keys === 'Space' && event.target instanceof HTMLElement) event.target.closest<HTMLElement>(PRESSED)?.blur();
           command.run(event);
         },
       ]),

@@ -1,6 +1,7 @@
 import {
-  adviseOnDiscomfort,
-  type DiscomfortAdvice,
+  discomfortAsks,
+  type DiscomfortLevel,
+  discomfortLevel,
   type DiscomfortPolicy,
   HANDS,
   loadStepOf,
@@ -76,25 +77,30 @@ export function EffortMark({ percent }: { percent: number }) {
   );
 }
 
-const ADVICE_LOOK: Record<DiscomfortAdvice, { word: string; className: string }> = {
-  'go-on': { word: 'fine', className: 'bg-celadon-wash text-celadon' },
-  'hold-level': { word: 'keep level', className: 'bg-amber-wash text-amber' },
-  'ease-or-stop': { word: 'ease off', className: 'bg-iron-wash text-iron' },
+const LEVEL_LOOK: Record<DiscomfortLevel, string> = {
+  none: 'bg-celadon-wash text-celadon',
+  mild: 'bg-celadon-wash text-celadon',
+  moderate: 'bg-amber-wash text-amber',
+  strong: 'bg-iron-wash text-iron',
 };
 
 interface DiscomfortProps {
   score: number | null;
-  /** What the method of the session allowed: it decides what the answer asks for. */
+  /** What the method of the session allowed: it decides what the score asks for. */
   policy: DiscomfortPolicy;
 }
 
-/** Discomfort 0–10 by the stop rules, with a word so that colour is not needed. */
+/** Discomfort 0–10 by one scale, with its word so that colour is not needed; beside it what it asks for, and why. */
 export function DiscomfortMark({ score, policy }: DiscomfortProps) {
   if (score === null) return <span className="text-ash">–</span>;
-  const { word, className } = ADVICE_LOOK[adviseOnDiscomfort(score, policy)];
+  const level = discomfortLevel(score);
+  const asks = discomfortAsks(score, policy);
   return (
-    <span className={`px-1.5 py-0.5 text-small figures sm:whitespace-nowrap ${className}`}>
-      <b>{score}</b> {word}
+    <span className="text-small">
+      <span className={`px-1.5 py-0.5 whitespace-nowrap figures ${LEVEL_LOOK[level]}`}>
+        <b>{score}</b> {level}
+      </span>
+      {asks && <span className="text-fine text-ink-soft"> {asks}</span>}
     </span>
   );
 }

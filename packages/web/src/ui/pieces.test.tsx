@@ -47,10 +47,10 @@ describe('days of the week', () => {
 describe('marks', () => {
   test('a discomfort carries the word of its method: the same score weighs more where none is allowed', () => {
     const { unmount } = show(<DiscomfortMark score={3} policy="mild" />);
-    expect(document.body.textContent).toContain('3 keep level');
+    expect(document.body.textContent).toContain('3 moderate keep level');
     unmount();
     show(<DiscomfortMark score={3} policy="none" />);
-    expect(document.body.textContent).toContain('3 ease off');
+    expect(document.body.textContent).toContain('3 moderate ease off: this method allows none');
   });
 
   test('hands are told in words and in their order', () => {

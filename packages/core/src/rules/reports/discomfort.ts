@@ -26,6 +26,24 @@ export function adviseOnDiscomfort(score: number, allowed: DiscomfortPolicy): Di
   return score <= DISCOMFORT_HOLD_MAX ? 'hold-level' : 'ease-or-stop';
 }
 
+/** What a score is called, whoever gave it and by whichever method: the same number has the same word. */
+export type DiscomfortLevel = 'none' | 'mild' | 'moderate' | 'strong';
+
+/** The word for a score of 0–10. @example discomfortLevel(3) → 'moderate' */
+export function discomfortLevel(score: number): DiscomfortLevel {
+  if (score <= 0) return 'none';
+  if (score <= DISCOMFORT_GO_ON_MAX) return 'mild';
+  return score <= DISCOMFORT_HOLD_MAX ? 'moderate' : 'strong';
+}
+
+const ASKS: Record<DiscomfortAdvice, string | null> = { 'go-on': null, 'hold-level': 'keep level', 'ease-or-stop': 'ease off' };
+/** What a score asks for beside its word, and why where the method is stricter than the scale; null where it asks for nothing. @example discomfortAsks(1, 'none') → 'keep level: this method allows none' */
+export function discomfortAsks(score: number, allowed: DiscomfortPolicy): string | null {
+  const advice = adviseOnDiscomfort(score, allowed);
+  const asks = ASKS[advice];
+  return asks !== null && advice !== adviseOnDiscomfort(score, 'mild') ? `${asks}: this method allows none` : asks;
+}
+
 /** The lowest whole score that asks to ease or stop. @example easesFrom('mild') → 5 */
 export const easesFrom = (allowed: DiscomfortPolicy): number =>
   SCORES.find((score) => adviseOnDiscomfort(score, allowed) === 'ease-or-stop') ?? Infinity;

@@ -1,3 +1,4 @@
+import { useDeveloper } from '../../store/developer.js';
 import { describe, expect, jest, test } from '@jest/globals';
 import { must, protocolOf, type TrialSort } from '@clay-pot/core';
 import { screen, waitFor } from '@testing-library/react';
@@ -35,7 +36,8 @@ describe('where numbers come from', () => {
     expect(options()).toEqual(['simulated']);
   });
 
-  test('a simulated device has its faults and its speed', async () => {
+  test('a simulated device has its speed, and its faults for those who build the product', async () => {
+    useDeveloper.setState({ hasDeviceFaults: true });
     const { user, choose } = choice('force', SIMULATED);
     await user.selectOptions(screen.getByLabelText('Simulated fault'), 'stuck value');
     expect(choose).toHaveBeenCalledWith({ kind: 'simulated', fault: 'stuck value', speed: 10 });

@@ -3,6 +3,7 @@ import { readDeviceFile } from '@clay-pot/core/exchange';
 import { useState } from 'react';
 import { recordedPhone, replayDevice } from './replay.js';
 import { type Source, type SourceKind, SOURCES } from './sources.js';
+import { useDeveloper } from '../../store/developer.js';
 import { SelectField } from '../../ui/field.js';
 
 /** Larger files are not even read. */
@@ -86,19 +87,22 @@ export function DeviceChoice({ sort, isTypable = true, source, choose }: Props) 
 }
 
 function Simulated({ source, choose }: { source: Extract<Source, { kind: 'simulated' }>; choose: Props['choose'] }) {
+  const { hasDeviceFaults } = useDeveloper();
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_6rem] gap-2">
-      <SelectField
-        label="Simulated fault"
-        value={source.fault}
-        onChange={(event) => choose({ ...source, fault: event.target.value as DeviceFault })}
-      >
-        {DEVICE_FAULTS.map((fault) => (
-          <option key={fault} value={fault}>
-            {fault === 'none' ? 'nothing' : fault}
-          </option>
-        ))}
-      </SelectField>
+      {hasDeviceFaults && (
+        <SelectField
+          label="Simulated fault"
+          value={source.fault}
+          onChange={(event) => choose({ ...source, fault: event.target.value as DeviceFault })}
+        >
+          {DEVICE_FAULTS.map((fault) => (
+            <option key={fault} value={fault}>
+              {fault}
+            </option>
+          ))}
+        </SelectField>
+      )}
       <SelectField label="Speed" value={source.speed} onChange={(event) => choose({ ...source, speed: Number(event.target.value) })}>
         {SPEEDS.map((speed) => (
           <option key={speed} value={speed}>

@@ -11,7 +11,7 @@ export default function BlockStrip({ sequenceId, most }: { sequenceId: string; m
   const shown = distinctLevels(sequence.data.document, movement);
   const first = shown.slice(0, most);
   return (
-    <div className="flex items-end gap-1">
+    <div className="flex items-end gap-1 overflow-hidden">
       {first.map(({ movement: shownMovement, level }) => (
         <LevelPicture
           key={shownMovement.id}

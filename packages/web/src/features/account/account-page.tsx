@@ -6,6 +6,8 @@ import { askToSignOut } from '../../domain/account/sign-out.js';
 import { Button } from '../../ui/button.js';
 import { Loading, Page, Part } from '../../ui/page.js';
 import { asTyped, requestResolver } from '../../ui/request-resolver.js';
+import { Switch } from '../../ui/switch.js';
+import { useDeveloper } from '../../store/developer.js';
 import { Segments } from '../../ui/segments.js';
 
 const MASS_NAMES = { kg: 'kilograms', lb: 'pounds' } as const;
@@ -14,6 +16,7 @@ const LENGTH_NAMES = { cm: 'centimetres', in: 'inches' } as const;
 /** Who is signed in, and how they read numbers. */
 export default function AccountPage() {
   const me = useMe();
+  const { hasDeviceFaults } = useDeveloper();
   if (!me.data) return <Loading what="your account" />;
   const { name, email, studio, units } = me.data;
   return (
@@ -21,6 +24,14 @@ export default function AccountPage() {
       <div className="grid max-w-2xl gap-8">
         <Part title="Units">
           <UnitsForm units={units} />
+        </Part>
+        <Part title="For developers">
+          <Switch
+            label="Offer faults of simulated devices"
+            className="py-3"
+            on={hasDeviceFaults}
+            turn={(on) => useDeveloper.setState({ hasDeviceFaults: on })}
+          />
         </Part>
         <Part title="Signed in">
           <p className="flex flex-wrap items-center justify-between gap-3 py-3">

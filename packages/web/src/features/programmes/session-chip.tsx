@@ -45,17 +45,19 @@ export function SessionChip({ session, finding }: Props) {
       type="button"
       data-session={id}
       aria-pressed={isChosen}
-      aria-label={`${title}, ${dayWords(day)}, ${STATE_WORDS[state]}${finding ? `: ${finding.title}` : ''}`}
+      aria-label={`${title} ${load ? minutesText(load.durationMs) : ''}, ${dayWords(day)}, ${STATE_WORDS[state]}${finding ? `: ${finding.title}` : ''}`}
       style={{ ...place, ...(edge && { borderLeftColor: edge }) }}
-      className={`flex w-full items-start gap-1 border border-l-[6px] px-1 py-0.5 text-left text-fine max-sm:min-h-9 max-sm:flex-wrap max-sm:px-0.5 leading-tight ${STATE_LOOKS[state]} ${worry} ${isChosen ? 'border-ink bg-ink text-white' : 'border-line bg-white'} ${isDragging ? 'relative z-20 shadow-lg' : ''}`}
+      className={`block w-full border border-l-4 py-0.5 pr-0 pl-0.5 text-left text-fine max-sm:min-h-9 max-sm:px-0.5 leading-tight ${STATE_LOOKS[state]} ${worry} ${isChosen ? 'border-ink bg-ink text-white' : 'border-line bg-white'} ${isDragging ? 'relative z-20 shadow-lg' : ''}`}
       onClick={() => choose({ kind: 'session', id })}
       {...listeners}
     >
-      <span className="min-w-0 flex-1">
-        <span className={`line-clamp-2 max-sm:hidden ${state === 'missed' ? 'line-through' : ''}`}>{title}</span>
-        <span className={`figures ${isChosen ? '' : 'text-ink-soft'}`}>{load && minutesText(load.durationMs)}</span>
+      <span lang="en" className={`block hyphens-auto wrap-break-word max-sm:hidden ${state === 'missed' ? 'line-through' : ''}`}>
+        {title}
       </span>
-      <StateMark state={state} />
+      <span className="flex flex-wrap items-center justify-between gap-x-1">
+        <span className={`figures ${isChosen ? '' : 'text-ink-soft'}`}>{load && minutesText(load.durationMs)}</span>
+        <StateMark state={state} />
+      </span>
     </button>
   );
 }

@@ -7,6 +7,7 @@ import {
   type Level,
   type Movement,
   neighbourLevel,
+  doseSentence,
   effortMeans,
   SEQUENCE_LIMITS,
   type Severity,
@@ -15,6 +16,7 @@ import {
 } from '@clay-pot/core';
 import { ChevronLeft, ChevronRight, Copy, GripVertical, X } from 'lucide-react';
 import { memo } from 'react';
+import { readable } from '../../domain/measuring/units.js';
 import { MovementName } from '../../domain/movement/movement-name.js';
 import { changeBlock, changeDose, duplicateBlock, hover, removeBlock, select, stepLevel } from '../../store/editor.js';
 import { IconButton } from '../../ui/button.js';
@@ -96,10 +98,10 @@ export const BlockRow = memo(function BlockRow(props: Props) {
         </p>
         <span className="mt-0.5 text-right figures">{clock(durationMs)}</span>
         <RowTools block={block} name={movement.name} inRounds={props.inRounds} />
-        <div className="col-span-3 col-start-4 grid grid-cols-[minmax(7.5rem,1fr)_minmax(0,1fr)] items-start gap-x-2 pl-1.5">
+        <div className="col-span-3 col-start-4 grid items-start gap-x-2 gap-y-1 pl-1.5 max-sm:col-span-full sm:grid-cols-[minmax(7.5rem,2fr)_minmax(13rem,3fr)]">
           <LevelSteps blockId={block.id} movement={movement} level={level} />
           <DoseField dose={block.dose} movement={movement} level={level} onChange={(dose) => changeDose(block.id, dose)} />
-          <div className="col-span-2">
+          <div className="sm:col-span-2">
             <DoseMarks block={block} movement={movement} level={level} likely={props.likely} />
           </div>
         </div>
@@ -151,16 +153,11 @@ function LevelSteps({ blockId, movement, level }: { blockId: string; movement: M
 
 /** Hands, directions and effort of a dose at a glance. */
 function DoseMarks({ block, movement, level, likely }: Pick<Props, 'block' | 'movement' | 'likely'> & { level: Level }) {
-  const { directions } = movement;
   const { dose, breakS, lookAgain } = block;
   return (
     <div className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-0.5 text-small">
       <SidePlanMark plan={dose.sides} />
-      {directions && (
-        <span className="text-ink-soft">
-          {dose.directions === 'each' ? 'both directions' : directions[dose.directions === 'first' ? 0 : 1]}
-        </span>
-      )}
+      <span className="text-ink-soft">{readable(doseSentence(dose, movement, level))}</span>
       {dose.effortPercent !== undefined && effortMeans(level) !== null && <EffortMark percent={dose.effortPercent} />}
       {likely && <span className="text-ink-soft figures">{likely}</span>}
       {breakS !== undefined && <span className="text-ink-soft figures">after a break of {breakS} s</span>}

@@ -214,7 +214,7 @@ const Tools = memo(function Tools({ id, athleteId, chooseAthlete, instead, show 
   const canRedo = useStore(useEditor.temporal, ({ futureStates }) => futureStates.length > 0);
   const query = athleteId ? `?athlete=${athleteId}` : '';
   return (
-    <div className="flex flex-wrap items-center gap-1.5">
+    <div className="flex flex-wrap items-center gap-1.5 max-sm:w-full">
       <IconButton name="Undo" disabled={!canUndo} onClick={() => undo()}>
         <Undo2 size={18} />
       </IconButton>
@@ -223,7 +223,7 @@ const Tools = memo(function Tools({ id, athleteId, chooseAthlete, instead, show 
       </IconButton>
       <WhomChoice
         label="Athlete"
-        className="w-44"
+        className="w-44 max-sm:order-last max-sm:w-full"
         nobody="Any athlete"
         value={athleteId}
         choose={(chosen) => chooseAthlete(chosen ?? '')}

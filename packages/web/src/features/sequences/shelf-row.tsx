@@ -30,14 +30,14 @@ export const ShelfRow = memo(function ShelfRow({ movement, withCare, isFavourite
         onClick={() => add(movement)}
         onFocus={(event) => peek(movement, event.currentTarget.closest('li'))}
         onBlur={() => peek(movement, null)}
-        aria-label={`Add ${movement.name}`}
         aria-describedby={describedBy}
       >
         <LevelPicture silent movement={movement} level={middleLevel(movement)} handOnly className="h-11 w-full" />
         <span className="min-w-0">
           <span className="block leading-tight font-semibold">
+            <span className="sr-only">Add </span>
             <MovementName movement={movement} />
-          </span>
+          </span>{' '}
           <span className="text-fine text-ink-soft">{FAMILIES[movement.family]}</span>
           {withCare && <span className="ml-2 bg-amber-wash px-1 text-fine text-amber">with care</span>}
         </span>

@@ -14,14 +14,14 @@ const CHANGES_SHOWN = 5;
 export function AtRisk({ risks }: { risks: readonly TodayRisk[] }) {
   if (risks.length === 0) return null;
   return (
-    <section aria-label="At risk" className="border-l-8 border-iron bg-iron-wash px-4 py-2.5">
+    <section aria-label="At risk" className="@container border-l-8 border-iron bg-iron-wash px-4 py-2.5">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className="text-lead">At risk</h2>
         <Link to="/people/class" className="text-small underline underline-offset-2">
           {risks.length > RISKS_SHOWN ? `${counted(risks.length - RISKS_SHOWN, 'more athlete')} in the class overview` : 'Class overview'}
         </Link>
       </div>
-      <ul className="mt-1 grid gap-x-8 gap-y-1 lg:grid-cols-3">
+      <ul className="mt-1 grid gap-x-8 gap-y-1 @3xl:grid-cols-3">
         {risks.slice(0, RISKS_SHOWN).map(({ athleteId, athleteName, reasons }) => (
           <li key={athleteId} className="text-small">
             <Link to={`/people/${athleteId}`} className="text-body font-semibold hover:underline">

@@ -51,13 +51,13 @@ function DayOfStudio({ today: { day, atRisk, due, changes, recent, mornings }, s
       title={dayText(day)}
       lead={`${studioName}: ${open === 0 ? 'no sessions left today' : open === 1 ? 'one session to lead' : `${open} sessions to lead`}`}
     >
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-y-8">
+      <div className="@container grid grid-cols-[minmax(0,1fr)] gap-y-8">
         <Suspense fallback={null}>
           {greeting}
           <AtRisk risks={atRisk} />
         </Suspense>
-        <div className="grid items-start gap-x-10 gap-y-8 xl:grid-cols-[minmax(0,4fr)_minmax(0,3fr)]">
-          <div className="grid gap-8">
+        <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-10 gap-y-8 @5xl:grid-cols-[minmax(0,4fr)_minmax(0,3fr)]">
+          <div className="grid grid-cols-[minmax(0,1fr)] gap-8">
             <Part title="Due today">
               {due.length ? <DueList due={due} /> : <Empty>No sessions planned for today. Assign a sequence on an athlete’s page.</Empty>}
             </Part>
@@ -66,7 +66,7 @@ function DayOfStudio({ today: { day, atRisk, due, changes, recent, mornings }, s
             </Suspense>
           </div>
           <Suspense fallback={null}>
-            <div className="grid gap-8">
+            <div className="grid grid-cols-[minmax(0,1fr)] gap-8">
               <ToDecide />
               <Mornings mornings={mornings} />
             </div>
@@ -96,11 +96,11 @@ function DayOfStudio({ today: { day, atRisk, due, changes, recent, mornings }, s
 /** Who is due, with what; on a phone the sequence stands below the name. */
 function DueList({ due }: { due: readonly TodayDue[] }) {
   return (
-    <ul>
+    <ul className="@container">
       {due.map((item) => (
         <li
           key={`${item.from.id} ${item.sequenceId}`}
-          className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-4 gap-y-1 border-b border-line py-2.5 sm:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_auto]"
+          className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-4 gap-y-1 border-b border-line py-2.5 @lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_auto]"
         >
           <div>
             <Link to={`/people/${item.athleteId}`} className="font-semibold hover:underline">
@@ -109,7 +109,7 @@ function DueList({ due }: { due: readonly TodayDue[] }) {
             <div className="text-small text-ink-soft">{item.practice}</div>
             <LastSession session={item.lastSession} />
           </div>
-          <div className="max-sm:col-span-2 max-sm:row-start-2">
+          <div className="overflow-hidden @max-lg:col-span-2 @max-lg:row-start-2">
             <div className="flex items-baseline justify-between gap-3">
               <Link to={`/sequences/${item.sequenceId}?athlete=${item.athleteId}`} className="hover:underline">
                 {item.sequenceTitle}
@@ -144,7 +144,7 @@ function DueList({ due }: { due: readonly TodayDue[] }) {
                 item.from.kind === 'programme' ? { programmeId: item.from.id, sessionId: item.from.sessionId } : undefined,
               )}
               aria-label={`Lead ${item.sequenceTitle} for ${item.athleteName}`}
-              className="max-sm:min-h-11"
+              className="@max-lg:min-h-11"
             >
               Start session
             </ButtonLink>
