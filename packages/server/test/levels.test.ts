@@ -62,7 +62,7 @@ test('two clean sessions at the gate open the next level, for each hand, with th
     movementId: 'bearing.palm-support',
     levelId: 'knees-back',
     streak: 2,
-    gateWords: '2x30s in 2 sessions',
+    gateWords: '2 sets of 30 s in 2 sessions',
   });
   expect(levels[0]!.step).toEqual({ kind: 'level up', levelId: 'pike' });
   expect(levels[0]!.history.map(({ endedAt }) => endedAt.split('T')[0])).toEqual(['2026-05-18', '2026-05-13']);

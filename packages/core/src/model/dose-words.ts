@@ -1,9 +1,9 @@
 import { asWritten, say, type Sentence, joinSentences } from '../vocabulary/sentence.js';
 import type { SidePlan } from '../vocabulary/hands.js';
 import { counted, lowered } from '../vocabulary/text.js';
-import type { OpenEnd, WorkKind } from '../vocabulary/work.js';
+import type { OpenEnd, SetUnit, WorkKind } from '../vocabulary/work.js';
 import { OWN_LOADS, OWN_LOAD_NAMES } from '../vocabulary/own-load.js';
-import { amountOf, type Dose, setCount, setGroupsOf, type SetGroup, type Tempo, type Work } from './dose.js';
+import { amountOf, type Dose, setCount, setGroupsOf, type SetGroup, type Tempo, type Work, workOf } from './dose.js';
 import { effortMeans, type Level, type Movement } from './movement.js';
 
 /** A dose as an athlete reads it. */
@@ -54,6 +54,12 @@ export function amountWords(groups: readonly SetGroup[]): string {
   if (groups.length === 1 && groups[0]?.sets === 1) return onceWords(groups[0].work);
   return groups.map(({ sets, work }) => setWords(sets, work)).join(', then ');
 }
+
+/** What was or is to be done, by its sets and the unit that it is counted in. Two of fifteen seconds are “2 sets of 15 s”. */
+export function setsWords({ sets, amount, unit }: { readonly sets: number; readonly amount: number; readonly unit: SetUnit }): string {
+  return amountWords([{ sets: Math.max(1, sets), work: workOf(WORK_OF[unit], amount) }]);
+}
+const WORK_OF: Record<SetUnit, WorkKind> = { repetitions: 'repetitions', seconds: 'time', breaths: 'breaths', metres: 'distance' };
 
 function setWords(sets: number, work: Work): string {
   if (work.open) return sets === 1 ? onceWords(work) : `${counted(sets, 'set')}, each ${onceWords(work)}`;

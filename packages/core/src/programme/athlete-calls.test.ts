@@ -135,8 +135,8 @@ describe('what a call says', () => {
 
   test('what it rests on, the newest first, to be opened', () => {
     expect(progress.evidence.map(({ sessionId, text }) => [sessionId, text])).toEqual([
-      ['s2', '2x15s, discomfort 1, effort (RPE) 5'],
-      ['s1', '2x15s, discomfort 1, effort (RPE) 5'],
+      ['s2', '2 sets of 15 s, discomfort 1, effort (RPE) 5'],
+      ['s1', '2 sets of 15 s, discomfort 1, effort (RPE) 5'],
     ]);
     expect(sentenceText(progress.why)).toContain('clean in the last 2 sessions');
   });

@@ -94,7 +94,7 @@ export function BottomBar({ who, openSearch }: Omit<Props, 'openShortcuts'>) {
           <li>
             <Menu>
               <MenuButton
-                aria-label="More places"
+                aria-label="More screens"
                 className={`${BAR_ITEM} ${isInRest ? 'border-ink bg-porcelain font-bold' : 'border-transparent text-ink-soft'}`}
               >
                 <Ellipsis className="size-5" aria-hidden />

@@ -44,13 +44,16 @@ const PRESSED = 'button, a, summary, [role=button]';
 /** Dialogs stand in a place of their own at the end of the page; looking there alone spares a walk through every drawing. */
 const DIALOGS = 'headlessui-portal-root';
 
+/** Space and Enter belong to the button that the keys are on. One that was only clicked doesn't hold them. */
+const belongsToButton = ({ keys }: Command, target: Element | null): boolean =>
+  ['Space', 'Enter'].includes(keys) && (target?.closest(PRESSED)?.matches(':focus-visible') ?? false);
+
 function mayRun(command: Command, event: KeyboardEvent): boolean {
   const target = event.target instanceof Element ? event.target : null;
   if (document.getElementById(DIALOGS)?.querySelector('[role=dialog]')) return false;
   if (target?.closest(TYPING)) return command.whileTyping ?? false;
   if (command.within && !isNowhere(target) && !target?.closest(command.within)) return false;
-  // Space and Enter belong to the button that the keys are on. One that was only clicked doesn't hold them.
-  if (['Space', 'Enter'].includes(command.keys) && target?.closest(PRESSED)?.matches(':focus-visible')) return false;
+  if (belongsToButton(command, target)) return false;
   const isSingle = !/(\$mod|Alt|Control|Meta)\+/.test(command.keys);
   return !isSingle || useCommandState.getState().singleKeys;
 }

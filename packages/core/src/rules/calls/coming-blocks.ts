@@ -3,7 +3,7 @@ import type { Block } from '../../model/sequence.js';
 import { type Hand, handsWorking } from '../../vocabulary/hands.js';
 import { groupedBy } from '../../vocabulary/lists.js';
 import { lowered } from '../../vocabulary/text.js';
-import { UNIT_LETTERS } from '../../vocabulary/work.js';
+import { setsWords } from '../../model/dose-words.js';
 import type { LevelStanding } from '../progress/level-standing.js';
 import type { WorkDone } from '../progress/work-done.js';
 import type { CallEvidence, PlanEdits } from './call.js';
@@ -59,7 +59,7 @@ export function sessionsOf(standings: readonly LevelStanding[]): CallEvidence[] 
 
 /** What was done and how it felt. */
 function doneWords({ sets, amount, unit, effortPercent, isWhole, discomfort, exertion, formFaults }: WorkDone): string {
-  const dose = `${Math.max(1, sets)}x${amount}${UNIT_LETTERS[unit]}${effortPercent === null ? '' : ` @${effortPercent}%`}`;
+  const dose = `${setsWords({ sets, amount, unit })}${effortPercent === null ? '' : ` at ${effortPercent} %`}`;
   const felt = [
     ...(isWhole ? [] : ['not completed']),
     discomfort === null ? 'no rating' : `discomfort ${discomfort}`,

@@ -80,7 +80,7 @@ export function gateForecast(
   const days = sessions > 0 ? daysBetween(itemAt(history, 0).onDay, lastOf(history).onDay) : 0;
   if (sessions < FEWEST_SESSIONS || days < FEWEST_DAYS) {
     return none(
-      say`Not known yet: ${counted(sessions, 'session')} over ${counted(days, 'day')} so far; it takes ${FEWEST_SESSIONS} over ${counted(FEWEST_DAYS, 'day')}.`,
+      say`Can’t tell yet: ${counted(sessions, 'session')} over ${counted(days, 'day')} so far; it takes ${FEWEST_SESSIONS} over ${counted(FEWEST_DAYS, 'day')}.`,
     );
   }
   const heights = history.map((done) => heightOf(movement, done, method));
@@ -90,10 +90,10 @@ export function gateForecast(
     rise: height - itemAt(heights, index),
     days: Math.max(1, daysBetween(itemAt(history, index).onDay, itemAt(history, index + 1).onDay)),
   }));
-  if (lastOf(heights) <= itemAt(heights, 0)) return none(say`Not known: no progress since ${counted(sessions, 'session')} ago.`);
+  if (lastOf(heights) <= itemAt(heights, 0)) return none(say`Can’t tell yet: no progress in the last ${counted(sessions, 'session')}.`);
   const course = arrivals(strides, goal - lastOf(heights));
   const late = quantile(course, 1 - TAIL);
-  if (late > FURTHEST_DAYS) return none('Not known: more than one prediction in ten is over a year away.');
+  if (late > FURTHEST_DAYS) return none('Can’t tell: more than one prediction in ten is over a year away.');
   const on = (share: number) => addDays(today, Math.round(quantile(course, share)));
   if (late - quantile(course, TAIL) > WIDEST_DAYS) {
     return none(say`Too uncertain: eight predictions in ten fall between ${calendarDay(on(TAIL))} and ${calendarDay(on(1 - TAIL))}.`);

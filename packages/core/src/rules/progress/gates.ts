@@ -1,7 +1,8 @@
 import { effortMeans, type Level } from '../../model/movement.js';
 import type { Method } from '../../model/method.js';
 import { USUAL_RANGES, type DosingKind, type UsualRange } from '../../vocabulary/usual-ranges.js';
-import { type SetUnit, UNIT_LETTERS, UNIT_OF, WORK_KINDS } from '../../vocabulary/work.js';
+import { type SetUnit, UNIT_OF, WORK_KINDS } from '../../vocabulary/work.js';
+import { setsWords } from '../../model/dose-words.js';
 import { working } from '../../vocabulary/constant.js';
 import { adviseOnDiscomfort } from '../reports/discomfort.js';
 import type { WorkDone } from './work-done.js';
@@ -62,9 +63,9 @@ export function gateOf({ dosing, load }: Level, unit: SetUnit, method: Pick<Meth
   };
 }
 
-/** A gate in words. @example gateWords({ unit: 'seconds', amount: 30, sets: 2, sessions: 2 }) → '2x30s in 2 sessions' */
-export const gateWords = ({ unit, amount, sets, effortPercent, sessions }: Gate): string =>
-  `${sets}x${amount}${UNIT_LETTERS[unit]}${effortPercent === undefined ? '' : ` @${effortPercent}%`} in ${sessions} sessions`;
+/** A gate in words. @example gateWords({ unit: 'seconds', amount: 30, sets: 2, sessions: 2 }) → '2 sets of 30 s in 2 sessions' */
+export const gateWords = ({ effortPercent, sessions, ...done }: Gate): string =>
+  `${setsWords(done)}${effortPercent === undefined ? '' : ` at ${effortPercent} %`} in ${sessions} sessions`;
 
 /** What a session must have been for more to follow. */
 export interface CleanCondition {

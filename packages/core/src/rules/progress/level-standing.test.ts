@@ -87,13 +87,13 @@ describe('what comes next', () => {
   test('no more than once in six days, however often it was clean', () => {
     const often = [5, 4, 3, 2, 1].map((daysAgo) => done({ daysAgo }));
     const { step, why } = standingOf(often, question);
-    expect([step.kind, why]).toEqual(['hold', '2x15s, clean in the last 5 sessions: increase at most once in 6 days.']);
+    expect([step.kind, why]).toEqual(['hold', '2 sets of 15 s, clean in the last 5 sessions: increase at most once in 6 days.']);
     expect(standingOf([done({ daysAgo: 6 }), ...often], question).step.kind).toBe('amount');
   });
 
   test('what it is now is said with what it goes toward', () => {
     expect(standingOf([done({ daysAgo: 7 }), done({ daysAgo: 2 })], question).why).toBe(
-      '2x15s, clean in the last 2 sessions: now 2x20s, working toward 2x30s in 2 sessions.',
+      '2 sets of 15 s, clean in the last 2 sessions: now 2 sets of 20 s, working toward 2 sets of 30 s in 2 sessions.',
     );
   });
 
@@ -103,7 +103,7 @@ describe('what comes next', () => {
     const standing = standingOf(at(2, 30), question);
     expect(standing.streak).toBe(2);
     expect(standing.step).toEqual({ kind: 'level up', levelId: rung(2) });
-    expect(sentenceText(standing.why)).toBe(`2x30s in 2 sessions: done. Next comes “${itemAt(movement.ladder, 2).name}”.`);
+    expect(sentenceText(standing.why)).toBe(`2 sets of 30 s in 2 sessions: done. Next comes “${itemAt(movement.ladder, 2).name}”.`);
   });
 
   test('one session at the gate is one of two', () => {
@@ -117,7 +117,7 @@ describe('what comes next', () => {
     const press = must(shippedMovement('isometric.flexion'), 'a press');
     const level = itemAt(press.ladder, 1);
     const gate = must(gateOf(level, 'repetitions', METHODS['daily-range']), 'a gate');
-    expect(gateWords(gate)).toBe(`2x${gate.amount} @60% in 2 sessions`);
+    expect(gateWords(gate)).toBe(`2 sets of ${gate.amount} at 60 % in 2 sessions`);
     const at = (effortPercent: number, daysAgo: number) =>
       done({
         discomfort: 0,

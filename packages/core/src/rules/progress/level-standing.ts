@@ -6,7 +6,8 @@ import { daysBetween } from '../../vocabulary/days.js';
 import { type Hand, HAND_WORDS } from '../../vocabulary/hands.js';
 import { itemAt, lastOf } from '../../vocabulary/lists.js';
 import { capital, counted } from '../../vocabulary/text.js';
-import { type SetUnit, UNIT_LETTERS } from '../../vocabulary/work.js';
+import type { SetUnit } from '../../vocabulary/work.js';
+import { setsWords } from '../../model/dose-words.js';
 import { adviseOnDiscomfort } from '../reports/discomfort.js';
 import { formWords } from '../reports/form.js';
 import { type Gate, gateOf, gateWords, isClean, meets, unmetIn } from './gates.js';
@@ -160,7 +161,7 @@ function moreAfter(
   { movement, method, today }: StandingQuestion,
 ): Judged {
   const last = lastOf(history);
-  const is = `${last.sets}x${last.amount}${UNIT_LETTERS[last.unit]}`;
+  const is = capital(setsWords(last));
   const daysSince = (sessions: number): number =>
     sessions === 0 ? 0 : Math.floor(daysBetween(itemAt(history, history.length - sessions).onDay, today));
   /** Why it is too soon after the first of so many sessions; null where it is not. */
@@ -168,11 +169,11 @@ function moreAfter(
     daysSince(sessions) >= method.daysPerStep ? null : `at most once in ${counted(method.daysPerStep, 'day')}`;
   if (streak >= gate.sessions) {
     const above = neighbourLevel(movement, level.id, 1);
-    if (!above) return { step: HOLD, because: 'not yet', why: say`${gateWords(gate)}: done, and this is the highest level.` };
+    if (!above) return { step: HOLD, because: 'not yet', why: say`${capital(gateWords(gate))}: done, and this is the highest level.` };
     const wait = tooSoon(streak);
-    if (wait !== null) return { step: HOLD, because: 'not yet', why: say`${gateWords(gate)}: done. Next comes “${above.name}”: ${wait}.` };
+    if (wait !== null) return { step: HOLD, because: 'not yet', why: say`${capital(gateWords(gate))}: done. Next comes “${above.name}”: ${wait}.` };
     const step: Step = { kind: 'level up', levelId: above.id };
-    return { step, because: 'clean', why: say`${gateWords(gate)}: done. Next comes “${above.name}”.` };
+    return { step, because: 'clean', why: say`${capital(gateWords(gate))}: done. Next comes “${above.name}”.` };
   }
   const clean = trailing(history, (done) => isSameDose(done, last) && isClean(done, method));
   const goesOn = nextDose(level, last, gate, method);
@@ -211,11 +212,11 @@ function nextDose({ dosing }: Level, last: WorkDone, gate: Gate, { effortStepPer
   return null;
 }
 
-/** A dose after a step, as “2x15s”. */
+/** A dose after a step, in words. */
 function doseWords({ sets, amount, unit }: Pick<WorkDone, 'sets' | 'amount' | 'unit'>, step: Step): string {
   const to = (kind: Step['kind'], now: number) => ('to' in step && step.kind === kind ? step.to : now);
-  const effort = step.kind === 'effort' ? ` @${step.to}%` : '';
-  return `${to('sets', sets)}x${to('amount', amount)}${UNIT_LETTERS[unit]}${effort}`;
+  const effort = step.kind === 'effort' ? ` at ${step.to} %` : '';
+  return `${setsWords({ sets: to('sets', sets), amount: to('amount', amount), unit })}${effort}`;
 }
 
 /** Whether a step asks for more than there was. */

@@ -61,7 +61,7 @@ export function PlacesStep({ athlete, answers, change }: StepProps) {
             chosen={mine.map((symptom) => symptom.place)}
             pick={pick}
             label={`Places on the ${hand} hand`}
-            className="h-[15rem] sm:h-[24rem]"
+            className="h-[22rem] sm:h-[26rem]"
             giveUp={giveUp}
           />
         )}

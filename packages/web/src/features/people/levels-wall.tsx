@@ -120,7 +120,7 @@ function When({ hands }: { hands: readonly LevelItem[] }) {
   const goals = hands.flatMap(({ goal }) => (goal ? [goal] : []));
   return (
     <div className="mt-1 text-small text-ink-soft">
-      <ForecastLine label="What it takes for the next level" forecasts={hands.flatMap(({ forecast }) => forecast ?? [])} />
+      <ForecastLine label="Next level" forecasts={hands.flatMap(({ forecast }) => forecast ?? [])} />
       {goals[0] && (
         <ForecastLine label={`Goal, ${goals[0].words}: “${goals[0].levelName}”`} forecasts={goals.map(({ forecast }) => forecast)} />
       )}

@@ -36,6 +36,7 @@ export function SessionChip({ session, finding }: Props) {
   const isAhead = state === 'due' || state === 'planned';
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id, disabled: !isAhead });
   const title = session.sequence?.title ?? 'Removed sequence';
+  const minutes = load ? minutesText(load.durationMs) : '';
   const edge = isAhead && loadColour((100 * hardestDose(session)) / DARKEST);
   const place = transform && { transform: `translate(${transform.x}px, ${transform.y}px)` };
   const worry = isAhead && finding ? EDGE[finding.severity] : '';
@@ -45,7 +46,7 @@ export function SessionChip({ session, finding }: Props) {
       type="button"
       data-session={id}
       aria-pressed={isChosen}
-      aria-label={`${title} ${load ? minutesText(load.durationMs) : ''}, ${dayWords(day)}, ${STATE_WORDS[state]}${finding ? `: ${finding.title}` : ''}`}
+      aria-label={`${title} ${minutes}, ${dayWords(day)}, ${STATE_WORDS[state]}${finding ? `: ${finding.title}` : ''}`}
       style={{ ...place, ...(edge && { borderLeftColor: edge }) }}
       className={`block w-full border border-l-4 py-0.5 pr-0 pl-0.5 text-left text-fine max-sm:min-h-9 max-sm:px-0.5 leading-tight ${STATE_LOOKS[state]} ${worry} ${isChosen ? 'border-ink bg-ink text-white' : 'border-line bg-white'} ${isDragging ? 'relative z-20 shadow-lg' : ''}`}
       onClick={() => choose({ kind: 'session', id })}
@@ -55,7 +56,7 @@ export function SessionChip({ session, finding }: Props) {
         {title}
       </span>
       <span className="flex flex-wrap items-center justify-between gap-x-1">
-        <span className={`figures ${isChosen ? '' : 'text-ink-soft'}`}>{load && minutesText(load.durationMs)}</span>
+        <span className={`figures ${isChosen ? '' : 'text-ink-soft'}`}>{minutes}</span>
         <StateMark state={state} />
       </span>
     </button>

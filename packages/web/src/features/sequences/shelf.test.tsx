@@ -138,7 +138,7 @@ describe('the movement shelf', () => {
     setOwnNames([{ movementId: 'free.open-close', name: 'Jellyfish' }]);
     const { user } = shelf();
     await user.type(screen.getByRole('searchbox'), 'jellyfi');
-    expect(names()[0]).toBe('Hand open and close');
+    expect(names()[0]).toBe('Hand open and close “Jellyfish”');
     expect(screen.getByText('“Jellyfish”')).toBeTruthy();
   });
 });

@@ -107,8 +107,8 @@ function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedD
   const reached = rows.some((row) => row.doneAmount !== null);
   return (
     <div className="flex items-center gap-2 py-0.5">
-      <SideMark side={side} className="w-7" />
-      <span className="flex h-3 w-10 gap-px min-[24rem]:w-14 sm:w-24 xl:w-40" aria-hidden>
+      <SideMark side={side} className="w-8 shrink-0 whitespace-nowrap" />
+      <span className="flex h-3 w-24 gap-px max-sm:hidden xl:w-40" aria-hidden>
         {rows.map((row, index) => (
           <span key={index} className="flex-1 border border-ink/25 bg-white">
             <span
@@ -118,7 +118,7 @@ function SideResult({ side, rows }: { side: WorkingSide; rows: readonly PlannedD
           </span>
         ))}
       </span>
-      <span className={`text-small figures xl:whitespace-nowrap ${isShort ? 'font-semibold text-amber' : ''}`}>
+      <span className={`text-small figures whitespace-nowrap ${isShort ? 'font-semibold text-amber' : ''}`}>
         {reached && fixed.length > 0 && `${doneAmount} of ${plannedAmount}${unit}`}
         {reached && fixed.length > 0 && open.length > 0 && ', then '}
         {reached && open.map((row) => openWords(row, unit)).join(', ')}
