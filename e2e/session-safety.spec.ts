@@ -67,10 +67,10 @@ test('a stop stands: in the record, on Today, on the athlete’s page, and again
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByRole('alert')).toContainText('Stopped: numbness or tingling, left hand');
   await page.goto('/');
-  const call = page.getByRole('list', { name: 'Next steps' }).getByRole('listitem').filter({ hasText: 'Callum Reyes-Whitlock' });
-  await expect(call).toContainText('Refer');
-  await expect(call).toContainText('Left hand: numbness or tingling, stopped on');
-  const said = (await call.textContent())!.match(/Left hand:.*checked it\./)![0];
+  const suggestion = page.getByRole('list', { name: 'Next steps' }).getByRole('listitem').filter({ hasText: 'Callum Reyes-Whitlock' });
+  await expect(suggestion).toContainText('Refer');
+  await expect(suggestion).toContainText('Left hand: numbness or tingling, stopped on');
+  const said = (await suggestion.textContent())!.match(/Left hand:.*checked it\./)![0];
   // The same words from editor, page before a session and person's page.
   await openSequence(page, 'Loading the palms');
   await choose(page, 'Athlete', 'Callum Reyes-Whitlock');

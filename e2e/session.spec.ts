@@ -1,4 +1,4 @@
-import type { AthleteListItem, CallsOfAthlete } from '@clay-pot/contracts';
+import type { AthleteListItem, SuggestionsOfAthlete } from '@clay-pot/contracts';
 import { expect, openSequence, test, openToday, pass, toLead, choose } from './house.js';
 import { keepRecord, lead, recorded, skip } from './leading.js';
 
@@ -132,7 +132,7 @@ test('the question about a block goes by itself; at the end all are told of with
 test('what a session asks for next is decided under its record or on Today, and taken back', async ({ coach: page, house }) => {
   const people = await house.read<AthleteListItem[]>(page, '/athletes');
   const mirela = people.find(({ name }) => name === 'Mirela Danko')!;
-  const { open } = await house.read<CallsOfAthlete>(page, `/athletes/${mirela.id}/calls`);
+  const { open } = await house.read<SuggestionsOfAthlete>(page, `/athletes/${mirela.id}/suggestions`);
   const ease = open.find(({ kind }) => kind === 'ease')!;
   await page.goto(`/records/${ease.sessionId}#what-now`);
   const asked = page.getByRole('list', { name: 'Next steps' });
@@ -147,18 +147,18 @@ test('what a session asks for next is decided under its record or on Today, and 
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(asked.getByRole('button', { name: 'Accept, Ease off: Mirela Danko' })).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).click();
-  const call = page
+  const suggestion = page
     .getByRole('list', { name: 'Next steps' })
     .getByRole('listitem')
     .filter({ hasText: 'Mirela Danko' })
     .filter({ hasText: 'Ease off' });
-  await call.getByRole('button', { name: 'Dismiss…, Ease off: Mirela Danko' }).click();
+  await suggestion.getByRole('button', { name: 'Dismiss…, Ease off: Mirela Danko' }).click();
   await page.getByLabel('Arguments against it').fill('Use the cold hall.');
   await page.keyboard.press('Enter');
-  await expect(call).toHaveCount(0);
+  await expect(suggestion).toHaveCount(0);
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Next steps' })).toBeVisible();
-  await expect(call).toHaveCount(0);
+  await expect(suggestion).toHaveCount(0);
 });
 
 test('a wrong count is put right beside the rating, and a fault of form that was ticked while watching is in the record', async ({

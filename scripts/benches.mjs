@@ -21,7 +21,7 @@ export async function benches(server) {
   const bench = (name, ...args) => runToEnd('node', [join(ROOT, 'benchmarks', `${name}.mjs`), ...args], { env, quiet: true });
   for (const name of OF_THE_CORE) await bench(name);
   await bench('in-chromium', 'fatigue.mjs');
-  await bench('calls');
+  await bench('suggestions');
   await copyDatabase(server, TEMPLATES.demo, DATABASE);
   const port = await freePort();
   const house = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], {

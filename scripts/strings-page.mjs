@@ -26,7 +26,7 @@ const PLACES = [
   ['packages/web/src/', 'On several screens'],
   ['packages/core/src/rules/checks/', 'Checks of a sequence'],
   ['packages/core/src/programme/', 'Checks of a programme'],
-  ['packages/core/src/rules/calls/', 'Suggestions'],
+  ['packages/core/src/rules/suggestions/', 'Suggestions'],
   ['packages/core/src/rules/safety/', 'Restrictions and clearance'],
   ['packages/core/src/rules/screening/', 'Check-in results and the letter'],
   ['packages/core/src/rules/words/', 'What is this?'],

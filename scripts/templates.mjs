@@ -34,7 +34,7 @@ async function lookAtEverybody(databaseUrl) {
   const signedIn = await fastify.inject({ method: 'POST', url: '/api/sign-in', payload: DEMO_SIGN_IN });
   const cookie = String(signedIn.headers['set-cookie']).split(';')[0];
   const read = async (path) => (await fastify.inject({ url: `/api${path}`, headers: { cookie } })).json();
-  while ((await read('/calls')).toLookAt > 0);
+  while ((await read('/suggestions')).toLookAt > 0);
   for (const { id } of await read('/athletes')) await read(`/athletes/${id}/evidence`);
   await app.close();
 }

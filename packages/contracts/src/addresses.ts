@@ -25,8 +25,8 @@ export class IntakeAddress extends ById {
   @IsId('answers')
   readonly intakeId: string;
 }
-/** An answer to a call of an athlete. */
-export class CallAnswerAddress extends ById {
+/** An answer to a suggestion of an athlete. */
+export class SuggestionAnswerAddress extends ById {
   @IsId('an answer')
   readonly answerId: string;
 }

@@ -3,7 +3,7 @@ export * from './addresses.js';
 export * from './assignments.js';
 export * from './athletes.js';
 
-export * from './calls.js';
+export * from './suggestions.js';
 export * from './class.js';
 export * from './compose.js';
 

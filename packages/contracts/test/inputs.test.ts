@@ -4,7 +4,7 @@ import { LIBRARY, METHODS, shippedMovement } from '@clay-pot/core/library';
 import {
   AssignmentInput,
   BlockReportInput,
-  CallAnswerInput,
+  SuggestionAnswerInput,
   EffortQuestion,
   faultsOfRequest,
   MethodInput,
@@ -101,9 +101,9 @@ describe('what a request may hold', () => {
 
   test('what a column of the database cannot hold is no text, though class-validator’s length counts it short', () => {
     const answer = { key: 'k', evidenceKey: 'e', answer: 'declined', at: '2026-05-31T08:30:00.000Z' };
-    expect(pointersOf(CallAnswerInput, { ...answer, reason: '❤️'.repeat(200) })).toEqual([]);
-    expect(pointersOf(CallAnswerInput, { ...answer, reason: '❤️'.repeat(201) })).toEqual(['/reason']);
-    expect(pointersOf(CallAnswerInput, { ...answer, reason: 'a\uD800b' })).toEqual(['/reason']);
+    expect(pointersOf(SuggestionAnswerInput, { ...answer, reason: '❤️'.repeat(200) })).toEqual([]);
+    expect(pointersOf(SuggestionAnswerInput, { ...answer, reason: '❤️'.repeat(201) })).toEqual(['/reason']);
+    expect(pointersOf(SuggestionAnswerInput, { ...answer, reason: 'a\uD800b' })).toEqual(['/reason']);
   });
 
   test('a name of one letter is too short, and is not called empty', () => {
@@ -114,8 +114,8 @@ describe('what a request may hold', () => {
 
   test('left out is one thing, null another; a document’s own optional fields too', () => {
     const answer = { key: 'k', evidenceKey: 'e', answer: 'declined', at: '2026-05-31T08:30:00.000Z' };
-    expect(pointersOf(CallAnswerInput, { ...answer, reason: null })).toEqual(['/reason']);
-    expect(pointersOf(CallAnswerInput, { ...answer, dose: { sets: 0 } })).toContain('/dose/sets');
+    expect(pointersOf(SuggestionAnswerInput, { ...answer, reason: null })).toEqual(['/reason']);
+    expect(pointersOf(SuggestionAnswerInput, { ...answer, dose: { sets: 0 } })).toContain('/dose/sets');
     const report = { blockId: 'a', discomfort: 0, exertion: 3, note: '', at: '2026-05-31T08:30:00.000Z' };
     expect(pointersOf(BlockReportInput, report)).toEqual([]);
     expect(pointersOf(SwapQuestion, { goal: 'desk-hands', minutes: 10, blockId: 'b' })).toEqual(['/from']);

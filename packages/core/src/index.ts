@@ -473,23 +473,23 @@ export {
   ANSWER_KINDS,
   ANSWERS,
   AS_IT_IS,
-  type Call,
-  callAfter,
-  type CallAnswerKind,
-  type CallGroup,
-  callGroups,
-  type CallKind,
-  type CallOption,
-  CALLS,
+  type Suggestion,
+  suggestionAfter,
+  type SuggestionAnswerKind,
+  type SuggestionGroup,
+  suggestionGroups,
+  type SuggestionKind,
+  type SuggestionOption,
+  SUGGESTIONS,
   checkTyped,
   groupWords,
   isOnRecord,
   mayDecline,
-  openCalls,
+  openSuggestions,
   type TypedDose,
   withTypedDose,
   worstFirst,
-} from './rules/calls/index.js';
+} from './rules/suggestions/index.js';
 export {
   askedBy,
   barredWords,
@@ -527,8 +527,8 @@ export { doseToAdd, levelFor } from './rules/progress/remembered.js';
 export { doseAs, doseFor } from './rules/doses/method-dose.js';
 export { AFTER_CARE, cuesFor, DISCOMFORT_RULE } from './rules/words/method-words.js';
 export { adviseOnMorning, isMorningAsked, type MorningAdvice, type MorningScores } from './rules/reports/morning.js';
-export { type Change, changesSince } from './rules/calls/changes-since.js';
-export { CLASS_THINGS, isGrave, needsALook } from './rules/calls/needs-a-look.js';
+export { type Change, changesSince } from './rules/suggestions/changes-since.js';
+export { CLASS_THINGS, isGrave, needsALook } from './rules/suggestions/needs-a-look.js';
 export { standingVerdict } from './rules/safety/standing-verdict.js';
 export { GLOSSARY, type GlossaryEntry } from './rules/words/glossary.js';
 export { kgMinutes, type TermId, termOf, TERMS } from './rules/words/terms.js';
@@ -547,8 +547,8 @@ export { SIGN_RULES, type Verdict, VERDICT_NAMES, VERDICT_WORDS, VERDICTS, worst
 export { type OffTheTable, screen, type Screening } from './rules/screening/screen.js';
 export { type PathEnd, whyItHurts } from './rules/screening/why-it-hurts.js';
 export { dueOn, nextAfter } from './programme/due.js';
-export { type ToldLedSession } from './programme/athlete-calls.js';
-export { carriedOutIn } from './programme/call-edits.js';
+export { type ToldLedSession } from './programme/athlete-suggestions.js';
+export { carriedOutIn } from './programme/suggestion-edits.js';
 export { calendarEntries, type CalendarEntry } from './programme/calendar-entries.js';
 export { goalGate } from './programme/goal-gate.js';
 export { compareProgrammes } from './programme/compare.js';

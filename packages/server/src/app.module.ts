@@ -4,7 +4,7 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { AccountsModule } from './accounts/accounts.module.js';
 import { AssignmentsModule } from './assignments/assignments.module.js';
 import { AthletesModule } from './athletes/athletes.module.js';
-import { CallsModule } from './calls/calls.module.js';
+import { SuggestionsModule } from './suggestions/suggestions.module.js';
 import { CalendarModule } from './calendar/calendar.module.js';
 import { ClassModule } from './class/class.module.js';
 import type { Config } from './config.js';
@@ -47,7 +47,7 @@ export class AppModule {
         AthletesModule,
         ReadingsModule,
         IntakesModule,
-        CallsModule,
+        SuggestionsModule,
         PredictionsModule,
         ClassModule,
         PicturesModule,

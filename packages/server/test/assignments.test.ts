@@ -2,7 +2,7 @@ import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { sentenceText } from '@clay-pot/core';
 import type { AssignmentInput, AssignmentItem, Today } from '@clay-pot/contracts';
 import { v7 as uuid } from 'uuid';
-import { allCalls, ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
+import { allSuggestions, ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
 
 /** A Wednesday noon in Amsterdam. */
 const NOW = new Date('2026-06-10T10:00:00.000Z');
@@ -27,7 +27,7 @@ const give = (id: string, change: Partial<AssignmentInput> = {}) =>
   });
 const list = async () => (await coach.ask<AssignmentItem[]>('GET', '/assignments')).body;
 const today = async () => (await coach.ask<Today>('GET', '/today')).body;
-const calls = () => allCalls(coach);
+const suggestions = () => allSuggestions(coach);
 const lead = async (startedAt: string, change: { ending?: string; stopSign?: string; discomfort?: number } = {}) => {
   const { ending = 'completed', stopSign, discomfort = 1 } = change;
   const id = uuid();
@@ -128,14 +128,14 @@ describe('today', () => {
   ])('a discomfort of %d in the last session calls for %j', async (discomfort, kinds) => {
     await lead('2026-06-08T09:00:00.000Z', { discomfort: 9 });
     await lead('2026-06-09T09:00:00.000Z', { discomfort });
-    expect((await calls()).map((call) => call.kind)).toEqual(kinds);
+    expect((await suggestions()).map((suggestion) => suggestion.kind)).toEqual(kinds);
   });
 
   test('a stop calls for referral, whatever the discomfort', async () => {
     await lead('2026-06-09T09:00:00.000Z', { ending: 'stopped', stopSign: 'colour', discomfort: 0 });
-    const [call] = await calls();
-    expect(call).toMatchObject({ kind: 'refer', athleteName: 'Test Person' });
-    expect(sentenceText(call!.why)).toContain('cold, blue or white');
+    const [suggestion] = await suggestions();
+    expect(suggestion).toMatchObject({ kind: 'refer', athleteName: 'Test Person' });
+    expect(sentenceText(suggestion!.why)).toContain('cold, blue or white');
   });
 });
 

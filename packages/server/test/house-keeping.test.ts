@@ -5,7 +5,7 @@ import type { OpenAPIObject } from '@nestjs/swagger';
 import { DataSource } from 'typeorm';
 import { dataSourceOptions, migrate } from '../src/database/data-source.js';
 import { DEMO_SIGN_IN, seedWhenEmpty } from '../src/database/demo/seed.js';
-import { allCalls, type Browser, House } from './house.js';
+import { allSuggestions, type Browser, House } from './house.js';
 
 // Every migration back and forth, and every person of the demo judged: long on a busy machine.
 jest.setTimeout(30_000);
@@ -34,9 +34,9 @@ describe('the demo studio', () => {
     const { body } = await coach.ask<Today>('GET', '/today');
     expect(body.day).toBe('2026-06-11');
     expect(body.due.length).toBeGreaterThanOrEqual(4);
-    const calls = await allCalls(coach);
-    expect(calls[0]).toMatchObject({ kind: 'refer', athleteName: 'Hana Kobler' });
-    expect(calls.map((call) => call.kind)).toEqual(expect.arrayContaining(['refer', 'ease', 'hold', 'progress']));
+    const suggestions = await allSuggestions(coach);
+    expect(suggestions[0]).toMatchObject({ kind: 'refer', athleteName: 'Hana Kobler' });
+    expect(suggestions.map((suggestion) => suggestion.kind)).toEqual(expect.arrayContaining(['refer', 'ease', 'hold', 'progress']));
     expect(body.due.some((due) => due.missedDays.length > 0)).toBe(true);
   });
 

@@ -1,5 +1,5 @@
 import { afterAll } from '@jest/globals';
-import type { AthleteCall, StudioCalls, AthleteInput, MethodInput, MovementInput, Problem } from '@clay-pot/contracts';
+import type { AthleteSuggestion, StudioSuggestions, AthleteInput, MethodInput, MovementInput, Problem } from '@clay-pot/contracts';
 import { type Block, findLevel, type Movement, type Sequence, USUAL_PACING } from '@clay-pot/core';
 import { shippedMovement, METHODS } from '@clay-pot/core/library';
 import type { NestFastifyApplication } from '@nestjs/platform-fastify';
@@ -175,9 +175,9 @@ export async function furnish(coach: Browser): Promise<{ athleteId: string; sequ
 }
 
 /** What waits for an answer over all athletes; asks until everybody has been looked at. */
-export async function allCalls(coach: Browser): Promise<AthleteCall[]> {
-  const { body } = await coach.ask<StudioCalls>('GET', '/calls');
-  return body.toLookAt === 0 ? body.calls : allCalls(coach);
+export async function allSuggestions(coach: Browser): Promise<AthleteSuggestion[]> {
+  const { body } = await coach.ask<StudioSuggestions>('GET', '/suggestions');
+  return body.toLookAt === 0 ? body.suggestions : allSuggestions(coach);
 }
 
 export const pointers = (problem: Problem) => problem.errors?.map((error) => error.pointer) ?? [];

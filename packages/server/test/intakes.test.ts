@@ -11,7 +11,7 @@ import type {
 } from '@clay-pot/contracts';
 import { type Intake, sentenceText } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
-import { allCalls, ATHLETE, type Browser, furnish, House, pointers, sequenceOf, SEQUENCE } from './house.js';
+import { allSuggestions, ATHLETE, type Browser, furnish, House, pointers, sequenceOf, SEQUENCE } from './house.js';
 
 const TODAY = '2026-06-10';
 let house: House;
@@ -144,7 +144,9 @@ describe('whoever is referred is kept from loading by every route', () => {
       target,
     });
     expect(solved.body.answer.against.right).toHaveLength(1);
-    expect((await allCalls(coach)).filter((call) => call.athleteId === athleteId).map(({ kind }) => kind)).toEqual(['refer']);
+    expect((await allSuggestions(coach)).filter((suggestion) => suggestion.athleteId === athleteId).map(({ kind }) => kind)).toEqual([
+      'refer',
+    ]);
     const sequenceId = uuid();
     await coach.ask('PUT', `/sequences/${sequenceId}`, SEQUENCE);
     const begun = await coach.ask<{ begunAgainst: string[] }>('PUT', `/sessions/${uuid()}`, {

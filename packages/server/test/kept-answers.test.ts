@@ -1,11 +1,11 @@
 import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import type { AthleteCall, CallsOfAthlete, StudioCalls } from '@clay-pot/contracts';
+import type { AthleteSuggestion, SuggestionsOfAthlete, StudioSuggestions } from '@clay-pot/contracts';
 import { compileTimeline, type Evidence } from '@clay-pot/core';
 import { shippedMovement } from '@clay-pot/core/library';
 import { v7 as uuid } from 'uuid';
 import { AthleteRow } from '../src/athletes/athlete.entity.js';
 import { KeptAnswerRow } from '../src/kept/kept-answer.entity.js';
-import { allCalls, ATHLETE, type Browser, House, OWN_METHOD, OWN_MOVEMENT, SEQUENCE, sequenceOf } from './house.js';
+import { allSuggestions, ATHLETE, type Browser, House, OWN_METHOD, OWN_MOVEMENT, SEQUENCE, sequenceOf } from './house.js';
 
 /** What is computed about athletes is kept while nothing of it changes, and computed again when anything does. */
 
@@ -162,12 +162,12 @@ describe('what is computed about somebody changes with', () => {
 });
 
 describe('once it is known', () => {
-  test('all calls are answered in one request, also after a sequence was saved that nobody does', async () => {
+  test('all suggestions are answered in one request, also after a sequence was saved that nobody does', async () => {
     await led(ilsa, { discomfort: 6 });
-    const found = await allCalls(coach);
+    const found = await allSuggestions(coach);
     expect(found.map(({ athleteId }) => athleteId)).toContain(ilsa);
     await stored('sequences', SEQUENCE);
-    expect((await coach.ask<StudioCalls>('GET', '/calls')).body).toEqual({ calls: found, toLookAt: 0 });
+    expect((await coach.ask<StudioSuggestions>('GET', '/suggestions')).body).toEqual({ suggestions: found, toLookAt: 0 });
   });
 
   test('what an older program or another day found is found again', async () => {
@@ -183,14 +183,14 @@ describe('once it is known', () => {
     }
   });
 
-  test('two devices answer one call at once: one is taken, the other is told', async () => {
+  test('two devices answer one suggestion at once: one is taken, the other is told', async () => {
     await led(ilsa, { day: '2026-05-18', discomfort: 6 });
-    const { body } = await coach.ask<CallsOfAthlete>('GET', `/athletes/${ilsa}/calls`);
-    const [call] = body.open as [AthleteCall];
-    const answer = { key: call.key, evidenceKey: call.evidenceKey, answer: 'accepted', at: NOW.toISOString() };
-    const answers = await Promise.all([1, 2, 3].map(() => coach.ask('PUT', `/athletes/${ilsa}/calls/${uuid()}`, answer)));
+    const { body } = await coach.ask<SuggestionsOfAthlete>('GET', `/athletes/${ilsa}/suggestions`);
+    const [suggestion] = body.open as [AthleteSuggestion];
+    const answer = { key: suggestion.key, evidenceKey: suggestion.evidenceKey, answer: 'accepted', at: NOW.toISOString() };
+    const answers = await Promise.all([1, 2, 3].map(() => coach.ask('PUT', `/athletes/${ilsa}/suggestions/${uuid()}`, answer)));
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 409, 409]);
-    const after = await coach.ask<CallsOfAthlete>('GET', `/athletes/${ilsa}/calls`);
+    const after = await coach.ask<SuggestionsOfAthlete>('GET', `/athletes/${ilsa}/suggestions`);
     expect(after.body.answered).toHaveLength(1);
   });
 });

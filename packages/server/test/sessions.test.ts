@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import type { Athlete, DoneSetInput, Problem, SessionInput, SessionPage, SessionRecord } from '@clay-pot/contracts';
 import { v7 as uuid } from 'uuid';
-import { allCalls, ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
+import { allSuggestions, ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
 
 let house: House;
 let coach: Browser;
@@ -291,8 +291,8 @@ test('a discomfort weighs by the method that the session was led by, on Today to
       ...{ blockId: 'b1', discomfort: 2, exertion: 5, note: '', at },
     });
     await other.ask('PUT', `/sessions/${id}/end`, { ending: 'completed', note: '', endedAt: at });
-    const calls = await allCalls(other);
-    expect(calls.find(({ athleteId }) => athleteId === own.athleteId)?.kind ?? null).toBe(kind);
+    const suggestions = await allSuggestions(other);
+    expect(suggestions.find(({ athleteId }) => athleteId === own.athleteId)?.kind ?? null).toBe(kind);
   }
 });
 

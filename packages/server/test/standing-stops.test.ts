@@ -2,7 +2,7 @@ import { beforeEach, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Athlete, EffortSessionAnswer, Problem, SessionRecord } from '@clay-pot/contracts';
 import { type RecordedCaution, sentenceText } from '@clay-pot/core';
 import { v7 as uuid } from 'uuid';
-import { allCalls, ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
+import { allSuggestions, ATHLETE, type Browser, furnish, House, pointers, SEQUENCE } from './house.js';
 
 let house: House;
 let coach: Browser;
@@ -59,12 +59,12 @@ describe('a sign that stopped a session', () => {
     const later = uuid();
     await begin(later, '2026-06-09T09:00:00.000Z');
     await end(later, { ending: 'completed', endedAt: '2026-06-09T09:20:00.000Z' });
-    const call = async () => (await allCalls(coach)).find(({ athleteId }) => athleteId === ids.athleteId);
-    const found = await call();
+    const suggestion = async () => (await allSuggestions(coach)).find(({ athleteId }) => athleteId === ids.athleteId);
+    const found = await suggestion();
     expect({ ...found, why: sentenceText(found!.why) }).toMatchObject({ kind: 'refer', why: SAID, sessionId });
     const [entry] = (await athlete()).cautions;
     await save([{ ...entry!, clearedOn: '2026-06-10', clearedBy: 'Dr Amari Voss' }]);
-    expect(await call()).toBeUndefined();
+    expect(await suggestion()).toBeUndefined();
   });
 
   test('does not keep what was nevertheless done from being recorded: it is flagged in the same words', async () => {

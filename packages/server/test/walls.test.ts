@@ -85,7 +85,7 @@ function bodyFor(method: string, path: string): unknown {
 
 function bodyOfAthlete(path: string): unknown {
   if (path.endsWith('/taken-back')) return { at: '2026-05-04T08:05:00.000Z' };
-  if (path.includes('/calls/')) return { key: 'after', evidenceKey: 'x', answer: 'accepted', at: '2026-05-04T08:05:00.000Z' };
+  if (path.includes('/suggestions/')) return { key: 'after', evidenceKey: 'x', answer: 'accepted', at: '2026-05-04T08:05:00.000Z' };
   return { ...ATHLETE, name: 'Taken over' };
 }
 
@@ -149,7 +149,7 @@ describe('walls between studios', () => {
     await other.ask('PUT', `/sessions/${ownSession}`, { ...own, plan: SEQUENCE, startedAt: '2026-05-04T08:00:00.000Z' });
     const mine: Record<string, string> = { athletes: own.athleteId, sessions: ownSession };
     const before = await everything();
-    const nested = routes.filter(({ path }) => WITHIN.test(path) && !path.includes('/calls/'));
+    const nested = routes.filter(({ path }) => WITHIN.test(path) && !path.includes('/suggestions/'));
     expect([...new Set(nested.map(({ path }) => path.split('/')[3]))].sort()).toEqual(NESTED);
     for (const { method, path } of nested) {
       const [, noun = '', , inner = ''] = path.split('/');
@@ -181,7 +181,7 @@ describe('walls between studios', () => {
     }
     expect((await third.ask('GET', `/sessions?athlete=${ids['athletes']}`)).body).toMatchObject({ items: [] });
     expect((await third.ask('GET', '/today')).body).toMatchObject({ due: [], recent: [] });
-    expect((await third.ask('GET', '/calls')).body).toEqual({ calls: [], toLookAt: 0 });
+    expect((await third.ask('GET', '/suggestions')).body).toEqual({ suggestions: [], toLookAt: 0 });
   });
 
   test('every route but the public ones asks for a sign-in', async () => {

@@ -1,5 +1,5 @@
 /** What server and worker threads are asked: plain data in, plain data out. */
-export { answerCalls, type CallsAnswer, type CallsWork, type ComingBrief } from './calls.js';
+export { answerSuggestions, type SuggestionsAnswer, type SuggestionsWork, type ComingBrief } from './suggestions.js';
 export { type ComposeAnswer, composeWith, type Following, judgedWith, prepareFor, type SwapAnswer, swapsIn } from './compose.js';
 export { answerCompose, answerSwap } from './compose-in-thread.js';
 export type { ComposeWork } from './compose-work.js';

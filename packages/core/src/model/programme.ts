@@ -119,7 +119,7 @@ const CHANGE = record(
   },
   { what: 'a change of a plan' },
 );
-/** What a plan became from a day on: an accepted call, with its reason. */
+/** What a plan became from a day on: an accepted suggestion, with its reason. */
 export type PlanChange = Of<typeof CHANGE>;
 
 /** The fields of a programme: the document itself, and what its file holds besides its format. */

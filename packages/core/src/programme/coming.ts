@@ -1,7 +1,7 @@
 import type { MovementLookup } from '../model/movement.js';
 import { inDayOrder, type Programme } from '../model/programme.js';
 import type { Sequence } from '../model/sequence.js';
-import type { ComingPlan } from '../rules/calls/question.js';
+import type { ComingPlan } from '../rules/suggestions/question.js';
 import { WORK } from '../rules/checks/block-views.js';
 import { daysBetween } from '../vocabulary/days.js';
 import { type DoneDay, matchDone } from './done-days.js';

@@ -1,6 +1,6 @@
 import { inDayOrder, type Away, type PlanChange, type PlannedDay, type Programme, type ProgrammeWeek } from '../model/programme.js';
 
-/** A change of a programme as plain data: what a fix, a call or a hand on the calendar does, and what a screen can undo. */
+/** A change of a programme as plain data: what a fix, a suggestion or a hand on the calendar does, and what a screen can undo. */
 export type ProgrammeEdit =
   | { readonly kind: 'move'; readonly sessionId: string; readonly day: string }
   | { readonly kind: 'remove'; readonly sessionId: string }

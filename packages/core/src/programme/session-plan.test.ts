@@ -74,7 +74,7 @@ describe('a session of a programme', () => {
     });
   });
 
-  test('is what accepted calls made of its plan, from their day on', () => {
+  test('is what accepted suggestions made of its plan, from their day on', () => {
     const change = {
       id: 'c1',
       fromDay: programme.sessions[1]!.day,

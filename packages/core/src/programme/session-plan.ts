@@ -39,7 +39,7 @@ export function riseSteps(programme: Programme): (session: PlannedDay) => number
 /** How much of its plan’s loading work the week of a day holds, percent. */
 export const amountAt = (programme: Programme, on: string): number => programme.weeks[weekIndexOf(programme, on)]?.amountPercent ?? 100;
 
-/** A plan as accepted calls have changed it until a day. */
+/** A plan as accepted suggestions have changed it until a day. */
 export function changedBy(programme: Programme, { planId, day }: Omit<PlannedDay, 'id'>, sequence: Sequence): Sequence {
   const mine = programme.changes?.filter((change) => change.planId === planId && change.fromDay <= day) ?? [];
   if (mine.length === 0) return sequence;
@@ -79,7 +79,7 @@ export function sequencesOn(
   };
 }
 
-/** What a call made of a block is where it grows from: the steps that there were until then. */
+/** What a suggestion made of a block is where it grows from: the steps that there were until then. */
 function stepsBefore(
   { sessions, plans, changes = [] }: Programme,
   stepsOf: (session: PlannedDay) => number,

@@ -4,25 +4,29 @@ import { shippedMovement } from '../library/index.js';
 import type { RecordedCaution } from '../model/athlete.js';
 import { amountOf, type Dose } from '../model/dose.js';
 import { parseDose, retypeDose } from '../model/dose-shorthand.js';
-import { type CallKind, type CallOption, checkTyped, withTypedDose } from '../rules/calls/index.js';
+import { type SuggestionKind, type SuggestionOption, checkTyped, withTypedDose } from '../rules/suggestions/index.js';
 import { must } from '../vocabulary/lists.js';
-import { callsFor, nextIn, of, planOf, SUPPORT, type Went } from './calls.fixture.js';
+import { suggestionsFor, nextIn, of, planOf, SUPPORT, type Went } from './suggestions.fixture.js';
 import { runs } from '../properties.fixture.js';
 
 const CLEAN: readonly Went[] = [{ daysAgo: 7 }, { daysAgo: 2 }];
 /** The proposed option about the support. */
-const proposed = (kind: CallKind, all: readonly Went[], more: Parameters<typeof callsFor>[1] = { programmes: [nextIn(1)] }): CallOption =>
+const proposed = (
+  kind: SuggestionKind,
+  all: readonly Went[],
+  more: Parameters<typeof suggestionsFor>[1] = { programmes: [nextIn(1)] },
+): SuggestionOption =>
   must(
-    of(kind, callsFor(all, more)).find(({ movementId }) => movementId === SUPPORT),
+    of(kind, suggestionsFor(all, more)).find(({ movementId }) => movementId === SUPPORT),
     kind,
   ).options[0];
-const typing = ({ typed }: CallOption, text: string) => {
+const typing = ({ typed }: SuggestionOption, text: string) => {
   const of = must(typed, 'a dose that may be typed');
   const dose = retypeDose(text, of.dose);
   return { dose, faults: checkTyped(of, dose, shippedMovement) };
 };
 
-describe('a dose that is typed in a call', () => {
+describe('a dose that is typed in a suggestion', () => {
   const progress = proposed('progress', CLEAN);
 
   test('takes the place of the proposed one, in words and in what changes', () => {
@@ -89,8 +93,8 @@ test('while a stop stands, no dose can be typed that asks more of that hand', ()
   let asked = 0;
   fc.assert(
     fc.property(hurt, dose, (all, typed) => {
-      const calls = callsFor(all, { programmes: [nextIn(1)], athlete: { cautions: [entry], equipment: [] } });
-      for (const option of calls.flatMap(({ options }) => options)) {
+      const suggestions = suggestionsFor(all, { programmes: [nextIn(1)], athlete: { cautions: [entry], equipment: [] } });
+      for (const option of suggestions.flatMap(({ options }) => options)) {
         if (option.typed?.movementId !== SUPPORT) continue;
         const { planned, dose: its } = option.typed;
         const most = Math.max(...[...planned.map((each) => each.dose), its].map(secondsIn));

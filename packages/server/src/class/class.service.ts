@@ -1,7 +1,7 @@
 import type { ClassRow } from '@clay-pot/contracts';
 import { CLASS_THINGS, type Hand, latestReading, needsALook, type ReadingKind } from '@clay-pot/core';
 import { Injectable } from '@nestjs/common';
-import { decidedSessions } from '../calls/decided-sessions.js';
+import { decidedSessions } from '../suggestions/decided-sessions.js';
 import { AthleteRow } from '../athletes/athlete.entity.js';
 import type { StudioScope } from '../database/studio-scope.js';
 import { Clock, dayIn } from '../http/clock.js';

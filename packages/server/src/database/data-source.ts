@@ -9,7 +9,7 @@ import { PictureRow } from '../pictures/picture.entity.js';
 import { KeptAnswerRow } from '../kept/kept-answer.entity.js';
 import { MethodRow } from '../methods/method.entity.js';
 import { MovementNameRow } from '../movements/movement-name.entity.js';
-import { CallAnswerRow } from '../calls/call.entities.js';
+import { SuggestionAnswerRow } from '../suggestions/suggestion.entities.js';
 import { CalendarLinkRow } from '../calendar/calendar-link.entity.js';
 import { ProgrammeRow } from '../programmes/programme.entity.js';
 import { MovementRow } from '../movements/movement.entity.js';
@@ -42,6 +42,7 @@ import { Plans2020000000000 } from './migrations/2020000000000-plans.js';
 import { DerivedValues2030000000000 } from './migrations/2030000000000-derived-values.js';
 import { Predictions2040000000000 } from './migrations/2040000000000-predictions.js';
 import { DemoStudio2060000000000 } from './migrations/2060000000000-demo-studio.js';
+import { Suggestions2070000000000 } from './migrations/2070000000000-suggestions.js';
 import { FiledSequences2050000000000 } from './migrations/2050000000000-filed-sequences.js';
 import { DaysOfSessions2000000000000 } from './migrations/2000000000000-days-of-sessions.js';
 import { Programmes1940000000000 } from './migrations/1940000000000-programmes.js';
@@ -70,7 +71,7 @@ export const ENTITIES = [
   MovementNameRow,
   ProgrammeRow,
   CalendarLinkRow,
-  CallAnswerRow,
+  SuggestionAnswerRow,
   KeptAnswerRow,
   MethodRow,
   ReadingRow,
@@ -115,6 +116,7 @@ export function dataSourceOptions(url: string, limitS = QUERY_LIMIT_S): DataSour
       Predictions2040000000000,
       FiledSequences2050000000000,
       DemoStudio2060000000000,
+      Suggestions2070000000000,
     ],
     synchronize: false,
     timezone: 'Z',

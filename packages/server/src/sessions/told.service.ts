@@ -44,7 +44,7 @@ export class ToldService {
     await this.add(scope, sessionId, input.blockId, (held) => addOnce(held, HandLookRow, look, 'look'));
   }
 
-  /** Keeps a fault of form that was seen, or that was not so after all: gates and calls obey it. */
+  /** Keeps a fault of form that was seen, or that was not so after all: gates and suggestions obey it. */
   async addForm(scope: StudioScope, sessionId: string, id: string, input: FormTickInput): Promise<void> {
     const tick = { ...input, id, sessionId, at: new Date(input.at) };
     await this.add(scope, sessionId, input.blockId, (held) => addOnce(held, FormTickRow, tick, 'tick'));

@@ -1,6 +1,6 @@
 import { createRequire } from 'node:module';
 import type {
-  answerCalls,
+  answerSuggestions,
   answerCompose,
   answerEvaluate,
   answerEvidence,
@@ -16,7 +16,7 @@ import { plain } from '../http/problem.js';
 
 /** Functions of the core that are long enough to hold up every other request, by their names. */
 interface Work {
-  answerCalls: typeof answerCalls;
+  answerSuggestions: typeof answerSuggestions;
   answerCompose: typeof answerCompose;
   answerEvaluate: typeof answerEvaluate;
   answerEvidence: typeof answerEvidence;

@@ -4,7 +4,7 @@ import type {
   Athlete,
   AthleteInput,
   AthleteListItem,
-  CallsOfAthlete,
+  SuggestionsOfAthlete,
   LevelItem,
   ReadingInput,
   SequenceFilingInput,
@@ -15,7 +15,7 @@ import type {
   StoredIntake,
   StoredReading,
   StoredSequence,
-  StudioCalls,
+  StudioSuggestions,
   Today,
   WhoAmI,
 } from '@clay-pot/contracts';
@@ -52,7 +52,7 @@ export const refresh = (...keys: string[]) =>
 
 /** Marks everything that a recorded session changes as stale. */
 export const refreshAfterSession = () =>
-  refresh('today', 'sessions', 'athletes', 'evidence', 'intakes', 'readings', 'levels', 'calls', 'programmes');
+  refresh('today', 'sessions', 'athletes', 'evidence', 'intakes', 'readings', 'levels', 'suggestions', 'programmes');
 
 /** Shows what was last seen on this device, and keeps it from now on; once for a page. */
 export const showLastSeen = async (): Promise<void> => (await import('./last-seen.js')).startLastSeen(queryClient);
@@ -265,18 +265,18 @@ export const useLevels = (athleteId: string | undefined) =>
 const ASK_AGAIN_MS = 300;
 
 /** What waits for an answer over all athletes. */
-export const useCalls = () =>
+export const useSuggestions = () =>
   useQuery({
-    queryKey: ['calls', 'all'],
-    queryFn: () => request<StudioCalls>('/calls'),
+    queryKey: ['suggestions', 'all'],
+    queryFn: () => request<StudioSuggestions>('/suggestions'),
     refetchInterval: ({ state }) => (state.data && state.data.toLookAt > 0 ? ASK_AGAIN_MS : false),
   });
 
 /** What waits for an answer of one athlete, and what was answered. */
-export const useCallsOf = (athleteId: string | undefined) =>
+export const useSuggestionsOf = (athleteId: string | undefined) =>
   useQuery({
-    queryKey: ['calls', athleteId],
-    queryFn: () => request<CallsOfAthlete>(`/athletes/${athleteId}/calls`),
+    queryKey: ['suggestions', athleteId],
+    queryFn: () => request<SuggestionsOfAthlete>(`/athletes/${athleteId}/suggestions`),
     enabled: athleteId !== undefined,
   });
 

@@ -9,7 +9,7 @@ import { accountStorage, perAccount } from './device-storage.js';
 import { useOutbox } from './outbox.js';
 import { keepStop } from './own-stops.js';
 
-/** Answers that are not recorded yet: a reload, a closed lid or a call in between loses none. */
+/** Answers that are not recorded yet: a reload, a closed lid or a phone call in between loses none. */
 export interface IntakeDraft {
   /** Under which they will be recorded, once. */
   readonly id: string;

@@ -12,7 +12,7 @@ import { useOutbox } from './outbox.js';
 type Trials = Readonly<Record<Hand, readonly number[]>>;
 const NONE: Trials = { left: [], right: [] };
 
-/** A battery that is being led: a reload or a call in between loses none of it. */
+/** A battery that is being led: a reload or a phone call in between loses none of it. */
 export interface Measuring {
   /** What is measured, in order. */
   readonly ids: readonly string[];

@@ -9,18 +9,24 @@ export interface KeptRow {
 
 type Store = 'outbox' | 'refused';
 
+/** What an older version kept, sent where the server takes it now: suggestions were calls before. */
+const upToDate = (message: KeptMessage): KeptMessage => ({
+  ...message,
+  path: message.path.replace(/^(\/athletes\/[^/]+)\/calls\//, '$1/suggestions/'),
+});
+
 /** What an account has in a store, the oldest first. */
 export async function rowsOf(store: Store, account: string): Promise<KeptRow[]> {
   const transaction = (await deviceDatabase()).transaction(store);
   const index = transaction.store.index('account');
   const [keys, messages] = await Promise.all([index.getAllKeys(account), index.getAll(account)]);
-  return messages.map((message, at) => ({ key: itemAt(keys, at), message }));
+  return messages.map((message, at) => ({ key: itemAt(keys, at), message: upToDate(message) }));
 }
 
 /** The oldest message of an account that waits. */
 export async function oldestOf(account: string): Promise<KeptRow | null> {
   const cursor = await (await deviceDatabase()).transaction('outbox').store.index('account').openCursor(account);
-  return cursor && { key: cursor.primaryKey, message: cursor.value };
+  return cursor && { key: cursor.primaryKey, message: upToDate(cursor.value) };
 }
 
 /** Keeps messages, all or none. The write is handed over at once, so that a tab which is closed right after has kept them. */

@@ -22,7 +22,7 @@ let asked: string[];
 function serve(): void {
   globalThis.fetch = jest.fn<typeof fetch>().mockImplementation(async (input) => {
     const path = String(input).replace('/api', '');
-    if (!path.startsWith('/sessions')) return new Response('{}', { headers: { 'content-type': 'application/json' } });
+    if (!/^\/(sessions|athletes\/[^/]+\/suggestions)/.test(path)) return new Response('{}', { headers: { 'content-type': 'application/json' } });
     asked.push(path);
     const reply = replies.shift() ?? 204;
     if (reply === 'away') throw new TypeError('no network');
@@ -196,6 +196,12 @@ describe('whose it is', () => {
     await keep(WREN, 'hers');
     await dropUnsent(WREN);
     expect([await keptFor(WREN), await keptFor(OTHER)]).toEqual([[], ['/sessions/theirs']]);
+  });
+
+  test('an answer to a suggestion that an older version kept goes where the server takes it now', async () => {
+    await keepRows('outbox', [{ account: WREN, id: 'old', path: '/athletes/a/calls/c', body: { answer: 'accepted' } }]);
+    await flush();
+    expect(asked).toEqual(['/athletes/a/suggestions/c']);
   });
 
   test('what an older version kept is taken over, once', async () => {

@@ -110,7 +110,7 @@ function inWeek(rung: Rung, dose: Dosed, isEasier: boolean): Dosed {
   return { ...dose, sets, amount: amountOf(work) };
 }
 
-/** What a step makes of a level and its dose, as an accepted call would. */
+/** What a step makes of a level and its dose, as an accepted suggestion would. */
 function stepped(
   rungs: readonly Rung[],
   index: number,

@@ -11,7 +11,7 @@ import { setsWords } from '../../model/dose-words.js';
 import { adviseOnDiscomfort } from '../reports/discomfort.js';
 import { formWords } from '../reports/form.js';
 import { type Gate, gateOf, gateWords, isClean, meets, unmetIn } from './gates.js';
-import { AWAY_DAYS } from '../calls/needs-a-look.js';
+import { AWAY_DAYS } from '../suggestions/needs-a-look.js';
 import type { WorkDone } from './work-done.js';
 
 /** What comes next of a movement for a hand: more of the same, another level, or less. */
@@ -171,7 +171,8 @@ function moreAfter(
     const above = neighbourLevel(movement, level.id, 1);
     if (!above) return { step: HOLD, because: 'not yet', why: say`${capital(gateWords(gate))}: done, and this is the highest level.` };
     const wait = tooSoon(streak);
-    if (wait !== null) return { step: HOLD, because: 'not yet', why: say`${capital(gateWords(gate))}: done. Next comes “${above.name}”: ${wait}.` };
+    if (wait !== null)
+      return { step: HOLD, because: 'not yet', why: say`${capital(gateWords(gate))}: done. Next comes “${above.name}”: ${wait}.` };
     const step: Step = { kind: 'level up', levelId: above.id };
     return { step, because: 'clean', why: say`${capital(gateWords(gate))}: done. Next comes “${above.name}”.` };
   }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { callAfter } from '../calls/after-session.js';
+import { suggestionAfter } from '../suggestions/after-session.js';
 import { adviseOnMorning, isMorningAsked, morningOf } from './morning.js';
 
 const told = (left: number, right = 0) => ({ left, right });
@@ -36,16 +36,16 @@ describe('the morning after', () => {
 
   test('it weighs in what is proposed next: a session that felt fine may still ask for a step back', () => {
     const fine = { ending: 'completed', completion: 1, maxDiscomfort: 1, discomfortPolicy: 'mild' } as const;
-    expect(callAfter({ ...fine, morning: told(3), morningBefore: { left: 0, right: 0 } })).toMatchObject({ proposed: 'ease' });
-    expect(callAfter({ ...fine, morning: told(3), morningBefore: null }).proposed).toBe('hold');
-    expect(callAfter({ ...fine, morning: told(1), morningBefore: null }).proposed).toBe('go-on');
-    expect(callAfter({ ...fine, maxDiscomfort: 6, morning: told(0), morningBefore: null }).proposed).toBe('ease');
-    expect(callAfter({ ...fine, morning: { ...told(0), numb: 'both' }, morningBefore: null }).reason).toContain('have it checked');
+    expect(suggestionAfter({ ...fine, morning: told(3), morningBefore: { left: 0, right: 0 } })).toMatchObject({ proposed: 'ease' });
+    expect(suggestionAfter({ ...fine, morning: told(3), morningBefore: null }).proposed).toBe('hold');
+    expect(suggestionAfter({ ...fine, morning: told(1), morningBefore: null }).proposed).toBe('go-on');
+    expect(suggestionAfter({ ...fine, maxDiscomfort: 6, morning: told(0), morningBefore: null }).proposed).toBe('ease');
+    expect(suggestionAfter({ ...fine, morning: { ...told(0), numb: 'both' }, morningBefore: null }).reason).toContain('have it checked');
   });
 
   test('a hand that went numb waits for a clearance, not for a day', () => {
     const fine = { ending: 'completed', completion: 1, maxDiscomfort: 9, discomfortPolicy: 'mild' } as const;
-    const { proposed, reason } = callAfter({ ...fine, morning: { ...told(0), numb: 'left' }, morningBefore: null });
+    const { proposed, reason } = suggestionAfter({ ...fine, morning: { ...told(0), numb: 'left' }, morningBefore: null });
     expect(proposed).toBe('rest');
     expect(reason).toMatch(/No load on that hand until it is cleared\.$/);
     expect(reason).not.toContain('a day more');

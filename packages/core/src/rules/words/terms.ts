@@ -3,7 +3,7 @@ import { SIDES_BAND } from '../../effort/balance.js';
 import { RATIO_BAND } from '../../effort/past.js';
 import { RANGE_ERROR_DEG } from '../../mechanics/capacity.js';
 import { percent } from '../../vocabulary/numbers.js';
-import { MUCH_OF_IT } from '../calls/after-session.js';
+import { MUCH_OF_IT } from '../suggestions/after-session.js';
 import { DISCOMFORT_GO_ON_MAX, DISCOMFORT_HOLD_MAX } from '../reports/discomfort.js';
 import { GRAVITY, kgFromN } from '../../vocabulary/gravity.js';
 

@@ -36,7 +36,7 @@ export function VerdictStep({ athlete, answers, screening }: Props) {
       <HandVerdicts hands={screening.hands} />
       {screening.verdict === 'stop now' && (
         <p className="border-2 border-iron px-3 py-2 font-semibold text-iron">
-          Don’t use that hand today, not even for free motion. Have it seen by a doctor or hand therapist first. If in doubt, call the
+          Don’t use that hand today, not even for free motion. Have it seen by a doctor or hand therapist first. If in doubt, suggestion the
           emergency number.
         </p>
       )}

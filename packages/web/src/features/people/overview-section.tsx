@@ -9,7 +9,7 @@ import { ButtonLink } from '../../ui/button-link.js';
 import { Loading, Part } from '../../ui/page.js';
 import { isoToday } from '../../ui/today.js';
 import { BeginHere } from './begin-here.js';
-import { CallsOf } from './calls-of.js';
+import { SuggestionsOf } from './suggestions-of.js';
 import { useNextSession } from './next-session.js';
 import { usePerson } from './person.js';
 import { WristSummary } from './wrist-summary.js';
@@ -47,7 +47,7 @@ export default function OverviewSection() {
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,4fr)_minmax(0,5fr)]">
         <div className="grid grid-cols-[minmax(0,1fr)] gap-6">
           <NextSessionPart athleteId={person.id} />
-          <CallsOf athleteId={person.id} />
+          <SuggestionsOf athleteId={person.id} />
         </div>
         <WristSummary athlete={person} readings={readings} />
       </div>

@@ -3,7 +3,7 @@ import { changeProgramme } from '../../store/programme.js';
 import { Button } from '../../ui/button.js';
 import { Part } from '../../ui/page.js';
 
-/** What accepted calls made of the plans, the latest first; each can be taken out. */
+/** What accepted suggestions made of the plans, the latest first; each can be taken out. */
 export function ChangesPanel({ view }: { view: ProgrammeView }) {
   const { changes = [] } = view.programme;
   if (changes.length === 0) return null;

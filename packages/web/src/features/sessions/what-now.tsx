@@ -1,13 +1,13 @@
 import { readable } from '../../domain/measuring/units.js';
 import type { SessionRecord } from '@clay-pot/contracts';
-import { callAfter, nextAfter } from '@clay-pot/core';
+import { suggestionAfter, nextAfter } from '@clay-pot/core';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useProgrammes } from '../../api/programme-queries.js';
-import { useAssignments, useCallsOf, useSequences } from '../../api/queries.js';
-import { useWaiting } from '../../domain/calls/answer-calls.js';
-import { AnsweredList } from '../../domain/calls/answered-list.js';
-import { CallsList } from '../../domain/calls/calls-list.js';
+import { useAssignments, useSuggestionsOf, useSequences } from '../../api/queries.js';
+import { useWaiting } from '../../domain/suggestions/answer-suggestions.js';
+import { AnsweredList } from '../../domain/suggestions/answered-list.js';
+import { SuggestionsList } from '../../domain/suggestions/suggestions-list.js';
 import { MorningAdviceWords, MorningQuestion, useOwnMornings } from '../../domain/session/morning.js';
 import { Button } from '../../ui/button.js';
 import { dayText } from '../../ui/format.js';
@@ -32,7 +32,7 @@ export function WhatNow({ record }: { record: SessionRecord }) {
           Next day: two points more pain than before means one step back. Numbness or tingling means stop and have it seen.
         </p>
         <TheMorning record={record} />
-        <CallsOfSession record={record} />
+        <SuggestionsOfSession record={record} />
         <p className="py-2 text-ink-soft">
           <Next athleteId={athleteId} athleteName={athleteName} />{' '}
           <Link to={`/sequences/${sequenceId}?athlete=${athleteId}`} className="font-semibold text-ink underline">
@@ -44,17 +44,17 @@ export function WhatNow({ record }: { record: SessionRecord }) {
   );
 }
 
-/** The calls that follow from a session, and what was answered about it. */
-function CallsOfSession({ record }: { record: SessionRecord }) {
+/** The suggestions that follow from a session, and what was answered about it. */
+function SuggestionsOfSession({ record }: { record: SessionRecord }) {
   const { athleteId, id: sessionId } = record;
-  const { data } = useCallsOf(athleteId);
-  const waiting = useWaiting(data?.open ?? []).filter((call) => call.sessionId === sessionId);
+  const { data } = useSuggestionsOf(athleteId);
+  const waiting = useWaiting(data?.open ?? []).filter((suggestion) => suggestion.sessionId === sessionId);
   // Without an answer of the server, the session by itself still says what it asks for.
-  if (!data) return <p>{readable(callAfter(record).reason)}</p>;
-  const answered = data.answered.filter((call) => call.sessionId === sessionId);
+  if (!data) return <p>{readable(suggestionAfter(record).reason)}</p>;
+  const answered = data.answered.filter((suggestion) => suggestion.sessionId === sessionId);
   return (
     <>
-      {waiting.length > 0 && <CallsList calls={waiting} named={false} label="Next steps" />}
+      {waiting.length > 0 && <SuggestionsList suggestions={waiting} named={false} label="Next steps" />}
       {answered.length > 0 && <AnsweredList answered={answered} />}
       {waiting.length + answered.length === 0 && <p>No suggestions from this session.</p>}
     </>

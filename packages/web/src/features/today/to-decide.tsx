@@ -1,13 +1,13 @@
 import { counted } from '@clay-pot/core';
-import { useCalls } from '../../api/queries.js';
-import { useWaiting } from '../../domain/calls/answer-calls.js';
-import { CallsList } from '../../domain/calls/calls-list.js';
+import { useSuggestions } from '../../api/queries.js';
+import { useWaiting } from '../../domain/suggestions/answer-suggestions.js';
+import { SuggestionsList } from '../../domain/suggestions/suggestions-list.js';
 import { Empty, Part } from '../../ui/page.js';
 
 /** What waits for the coach over all athletes, each with why and with what answers it. */
 export function ToDecide() {
-  const { data } = useCalls();
-  const waiting = useWaiting(data?.calls ?? []);
+  const { data } = useSuggestions();
+  const waiting = useWaiting(data?.suggestions ?? []);
   return (
     <Part
       title="Next steps"
@@ -20,7 +20,7 @@ export function ToDecide() {
       )}
       {!data && <p className="py-2 text-ink-soft">Checking sessions…</p>}
       {data && waiting.length === 0 && <Empty>No suggestions right now.</Empty>}
-      {waiting.length > 0 && <CallsList calls={waiting} named label="Next steps" />}
+      {waiting.length > 0 && <SuggestionsList suggestions={waiting} named label="Next steps" />}
     </Part>
   );
 }

@@ -1,0 +1,54 @@
+import type { RecordedCaution } from '../model/athlete.js';
+import type { Method } from '../model/method.js';
+import type { Movement } from '../model/movement.js';
+import type { Programme } from '../model/programme.js';
+import type { Sequence } from '../model/sequence.js';
+import { athleteSuggestions, type ToldLedSession } from '../programme/athlete-suggestions.js';
+import type { Suggestion } from '../rules/suggestions/suggestion.js';
+import type { ComingPlan } from '../rules/suggestions/question.js';
+import type { Equipment } from '../vocabulary/places.js';
+import { methodOf } from '../library/methods.js';
+import { knownWith } from '../library/index.js';
+import { personIn, type WhomWork } from './whom.js';
+
+/** Everything that suggestions take, as plain data: for a thread of its own. */
+export interface SuggestionsWork {
+  readonly ownMovements: readonly { readonly removed: boolean; readonly document: Movement }[];
+  readonly ownMethods: readonly { readonly removed: boolean; readonly document: Method }[];
+  readonly sessions: readonly ToldLedSession[];
+  readonly programmes: readonly {
+    readonly id: string;
+    readonly programme: Programme;
+    readonly sequences: readonly (readonly [planId: string, sequence: Sequence])[];
+  }[];
+  readonly givenOn: readonly (readonly [sequenceId: string, day: string])[];
+  readonly whom: WhomWork;
+  readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] };
+  readonly measuredOn: string | null;
+  readonly now: string;
+  readonly today: string;
+}
+
+/** A plan that comes next, without its sequence. */
+export type ComingBrief = Pick<ComingPlan, 'place' | 'day' | 'loads'>;
+
+/** What is proposed, and the plans that it would change. */
+export interface SuggestionsAnswer {
+  suggestions: Suggestion[];
+  coming: ComingBrief[];
+}
+
+/** Finds suggestions away from the event loop. */
+export function answerSuggestions({ ownMovements, ownMethods, programmes, givenOn, whom, ...work }: SuggestionsWork): SuggestionsAnswer {
+  const known = knownWith(ownMovements, ownMethods);
+  const { suggestions, coming } = athleteSuggestions({
+    ...work,
+    person: personIn(whom, known.movement),
+    programmes: programmes.map(({ sequences, ...rest }) => ({ ...rest, sequences: new Map(sequences) })),
+    givenOn: new Map(givenOn),
+    lookup: known.movement,
+    shelf: known.shelf,
+    methodOf: (plan) => methodOf(plan, known.method),
+  });
+  return { suggestions: [...suggestions], coming: coming.map(({ place, day, loads }) => ({ place, day, loads })) };
+}

@@ -1,0 +1,108 @@
+import { type PastSession, pastSessions } from '../effort/past.js';
+import { viewOf } from '../effort/session-view.js';
+import { atOdds } from '../mechanics/belief.js';
+import type { Person } from '../mechanics/capacity.js';
+import type { RecordedCaution } from '../model/athlete.js';
+import type { Method } from '../model/method.js';
+import type { Movement, MovementLookup } from '../model/movement.js';
+import { type Suggestion, suggestionsOf } from '../rules/suggestions/index.js';
+import type { SuggestionSession, ComingPlan } from '../rules/suggestions/question.js';
+import { standingsOf } from '../rules/progress/standings.js';
+import type { LedSession } from '../rules/progress/work-done.js';
+import type { Sequence } from '../model/sequence.js';
+import { addDays } from '../vocabulary/days.js';
+import { groupedBy, lastOf } from '../vocabulary/lists.js';
+import type { Equipment } from '../vocabulary/places.js';
+import { comingPlans, type StandingProgramme } from './coming.js';
+
+/** A session that is over, with all that suggestions read of it. */
+export interface ToldLedSession extends LedSession, Omit<SuggestionSession, 'id'> {
+  readonly sequenceId: string;
+}
+
+/** Everything known of an athlete that suggestions are made from. */
+export interface AthleteSuggestionsQuestion {
+  /** Oldest first. */
+  readonly sessions: readonly ToldLedSession[];
+  readonly programmes: readonly StandingProgramme[];
+  /** The next day of each sequence that was given by itself. */
+  readonly givenOn: ReadonlyMap<string, string>;
+  readonly person: Person;
+  readonly athlete: { readonly cautions: readonly RecordedCaution[]; readonly equipment: readonly Equipment[] };
+  readonly measuredOn: string | null;
+  readonly lookup: MovementLookup;
+  readonly shelf: readonly Movement[];
+  readonly methodOf: (plan: Sequence) => Method;
+  /** ISO instant, and its day in the studio. */
+  readonly now: string;
+  readonly today: string;
+}
+
+/** What is proposed for an athlete, and the plans that it would change. */
+export interface AthleteSuggestions {
+  readonly suggestions: readonly Suggestion[];
+  readonly coming: readonly ComingPlan[];
+}
+
+/** Fatigue is judged by a day, what was used by some days: no suggestion counts weeks. */
+const PAST_DAYS = 7;
+
+/** All that is proposed for an athlete today. @throws SequenceError when a plan is not sound */
+export function athleteSuggestions(question: AthleteSuggestionsQuestion): AthleteSuggestions {
+  const sessions = sharingPlans(question.sessions);
+  const { programmes, givenOn, person, athlete, lookup, shelf, methodOf, now, today } = question;
+  const standings = standingsOf(sessions, { lookup, methodOf, cautions: athlete.cautions, today });
+  const ledLast = [...groupedBy(sessions, ({ sequenceId }) => sequenceId).values()].map(lastOf);
+  const coming = comingPlans({
+    programmes,
+    ledLast,
+    done: sessions.map(({ sequenceId, onDay }) => ({ sequenceId, day: onDay })),
+    dayOf: (sequenceId) => givenOn.get(sequenceId) ?? null,
+    lookup,
+    today,
+  });
+  const lately = sessions.filter(({ onDay }) => onDay >= addDays(today, -PAST_DAYS));
+  let past: PastSession[] | undefined;
+  const suggestions = suggestionsOf({
+    standings,
+    sessions,
+    coming,
+    cautions: athlete.cautions,
+    measuredOn: question.measuredOn,
+    atOdds: misfits(person, today),
+    lookup,
+    viewOf: (sequence) =>
+      viewOf({
+        sequence,
+        lookup,
+        shelf,
+        person,
+        method: methodOf(sequence),
+        athlete,
+        past: (past ??= pastSessions(person, lately, lookup)),
+        now,
+      }),
+    today,
+  });
+  return { suggestions, coming };
+}
+
+/** Sessions in which plans that are the same are one: what is computed of it is computed once. */
+function sharingPlans(sessions: readonly ToldLedSession[]): ToldLedSession[] {
+  const known = new Map<string, Sequence>();
+  return sessions.map((session) => {
+    const text = JSON.stringify(session.plan);
+    const plan = known.get(text) ?? session.plan;
+    known.set(text, plan);
+    return { ...session, plan };
+  });
+}
+
+/** Tested maxima that do not fit what was done since, with what they do not fit. Ratings of sets among each other may lean as they like. */
+function misfits({ evidence }: Person, today: string) {
+  const groups = [...groupedBy(evidence, ({ action, hand }) => `${action} ${hand}`).values()];
+  return groups.flatMap((group) => {
+    const odd = atOdds(group, today);
+    return odd.some(({ kind }) => kind === 'maximum') ? odd : [];
+  });
+}

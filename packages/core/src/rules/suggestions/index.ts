@@ -1,0 +1,43 @@
+import { type Hand, HANDS } from '../../vocabulary/hands.js';
+import { forbidsLoading, handsOf } from '../safety/cautions.js';
+import { afterSuggestions } from './after.js';
+import { type Suggestion, worstFirst } from './suggestion.js';
+import { formSuggestions } from './form.js';
+import { lessSuggestions, viewsOnce } from './less.js';
+import { measureSuggestions } from './measure.js';
+import { progressSuggestions } from './progress.js';
+import type { SuggestionQuestion, SuggestionScene } from './question.js';
+import { growingIn, referSuggestions } from './refer.js';
+import { restSuggestions } from './rest.js';
+import { withTyping } from './typed.js';
+
+export * from './after-session.js';
+export * from './answers.js';
+export * from './suggestion.js';
+export * from './groups.js';
+export * from './question.js';
+export { checkTyped, withTypedDose } from './typed.js';
+
+/** What proposes suggestions, each in its turn: it sees what was proposed before it. A new one is an entry here (CONTRIBUTING). */
+const PROPOSERS: readonly ((scene: SuggestionScene, before: readonly Suggestion[]) => Suggestion[])[] = [
+  referSuggestions,
+  restSuggestions,
+  lessSuggestions,
+  // A session that something graver speaks of already gets no suggestion of its own.
+  afterSuggestions,
+  formSuggestions,
+  measureSuggestions,
+  progressSuggestions,
+];
+
+/** All that is proposed for an athlete, the gravest first. While a stop or a referral stands for a hand, nothing asks more of it. */
+export function suggestionsOf(question: SuggestionQuestion): Suggestion[] {
+  const scene: SuggestionScene = { ...question, viewOf: viewsOnce(question.viewOf), barred: barredHands(question) };
+  const suggestions = PROPOSERS.reduce<readonly Suggestion[]>((before, propose) => [...before, ...propose(scene, before)], []);
+  return suggestions.map((suggestion) => withTyping(scene, suggestion)).sort(worstFirst);
+}
+
+/** Hands that a stop, a referral or pain that grows keeps from more. */
+function barredHands({ cautions, sessions }: SuggestionQuestion): ReadonlySet<Hand> {
+  return new Set([...cautions.filter(forbidsLoading).flatMap(handsOf), ...HANDS.filter((hand) => growingIn(sessions, hand) !== null)]);
+}

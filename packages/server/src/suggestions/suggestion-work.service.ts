@@ -1,0 +1,67 @@
+import type { SuggestionsAnswer } from '@clay-pot/core/answers';
+import { cautionsOn, nextAfter } from '@clay-pot/core';
+import { Injectable } from '@nestjs/common';
+import { subDays } from 'date-fns';
+import { In, IsNull, MoreThanOrEqual } from 'typeorm';
+import { AssignmentRow } from '../assignments/assignment.entity.js';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { Clock, dayIn } from '../http/clock.js';
+import { LEVELS_PAST_DAYS } from '../levels/levels.service.js';
+import { ownOf } from '../library/library.service.js';
+import { TELLS, whomOf } from '../persons/whom-work.js';
+import { ProgrammeRow } from '../programmes/programme.entity.js';
+import { ReadingsService } from '../readings/readings.service.js';
+import { SequenceRow } from '../sequences/sequence.entity.js';
+import { ledSessions } from '../sessions/led-sessions.js';
+import { HeavyWork } from '../work/heavy-work.js';
+
+/** Finds an athlete’s suggestions from all that is recorded, beside the event loop. */
+@Injectable()
+export class SuggestionWorkService {
+  constructor(
+    private readonly clock: Clock,
+    private readonly readings: ReadingsService,
+    private readonly work: HeavyWork,
+  ) {}
+
+  /** @throws 404 */
+  async find(scope: StudioScope, athleteId: string): Promise<SuggestionsAnswer> {
+    const now = this.clock.now();
+    const today = dayIn(scope.timeZone, now);
+    const row = await scope.of(AthleteRow).get(athleteId, 'athlete');
+    const [led, programmes, assignments, readings, { movements, methods }] = await Promise.all([
+      ledSessions(scope, athleteId, now, Math.max(LEVELS_PAST_DAYS, TELLS.days)),
+      scope.of(ProgrammeRow).find({ where: { athleteId, removedAt: IsNull(), lastDay: MoreThanOrEqual(today) } }),
+      scope.of(AssignmentRow).find({ where: { athleteId } }),
+      this.readings.list(scope, athleteId),
+      ownOf(scope),
+    ]);
+    const since = subDays(now, LEVELS_PAST_DAYS).toISOString();
+    const planned = programmes.flatMap(({ document }) => document.plans.map(({ sequenceId }) => sequenceId));
+    const sequences = await scope.of(SequenceRow).find({ where: { id: In(planned), removedAt: IsNull() } });
+    const documentOf = new Map(sequences.map(({ id, document }) => [id, document]));
+    return this.work.run('answerSuggestions', {
+      ownMovements: movements,
+      ownMethods: methods,
+      sessions: led.filter(({ startedAt }) => startedAt > since),
+      programmes: programmes.map(({ id, document }) => ({
+        id,
+        programme: document,
+        sequences: document.plans.flatMap((plan) => {
+          const sequence = documentOf.get(plan.sequenceId);
+          return sequence ? [[plan.id, sequence] as const] : [];
+        }),
+      })),
+      givenOn: assignments.flatMap((assignment) => {
+        const next = nextAfter(today, [assignment]);
+        return next ? [[assignment.sequenceId, next.day] as const] : [];
+      }),
+      whom: whomOf({ record: row, readings, today }, led, now),
+      athlete: { cautions: cautionsOn(row, today), equipment: row.equipment },
+      measuredOn: readings.at(-1)?.onDay ?? null,
+      now: now.toISOString(),
+      today,
+    });
+  }
+}

@@ -1,0 +1,111 @@
+import type { AnsweredSuggestion, AthleteSuggestion, SuggestionsOfAthlete, StudioSuggestions } from '@clay-pot/contracts';
+import type { SuggestionsAnswer } from '@clay-pot/core/answers';
+import { type Suggestion, openSuggestions, worstFirst } from '@clay-pot/core';
+import { Injectable } from '@nestjs/common';
+import { MoreThanOrEqual } from 'typeorm';
+import { subDays } from 'date-fns';
+import { AthleteRow } from '../athletes/athlete.entity.js';
+import type { StudioScope } from '../database/studio-scope.js';
+import { Clock } from '../http/clock.js';
+import { type Revised, KeptAnswersService } from '../kept/kept-answers.service.js';
+import { SuggestionAnswerRow } from './suggestion.entities.js';
+import { SuggestionWorkService } from './suggestion-work.service.js';
+
+/** One answer to a request is worked on no longer than this; who is left is looked at when it is asked again. */
+const WORK_MS = 1500;
+/** What one gathers another computes meanwhile. */
+const AT_ONCE = 1;
+/** What was answered longer ago rests on evidence that nobody calls by any more. */
+const ANSWERS_DAYS = 200;
+const ANSWERED_SHOWN = 60;
+
+/** Tells what waits for a coach’s answer. */
+@Injectable()
+export class SuggestionsService {
+  constructor(
+    private readonly clock: Clock,
+    private readonly work: SuggestionWorkService,
+    private readonly kept: KeptAnswersService,
+  ) {}
+
+  /** Over all athletes, the gravest first. */
+  async ofStudio(scope: StudioScope): Promise<StudioSuggestions> {
+    const athletes = await scope.of(AthleteRow).find({ select: { id: true, name: true, evidenceRevision: true }, order: { name: 'ASC' } });
+    const [{ kept, stale }, answers] = await Promise.all([
+      this.kept.ofStudio<SuggestionsAnswer>(scope, athletes, 'suggestions'),
+      this.answers(scope),
+    ]);
+    const fresh = await this.foundOf(scope, stale);
+    const suggestions = athletes.flatMap((athlete) => {
+      // What was found before is shown until it is found anew.
+      const found = fresh.get(athlete.id) ?? kept.get(athlete.id);
+      const mine = answers.filter(({ athleteId }) => athleteId === athlete.id);
+      return openSuggestions(found?.suggestions ?? [], mine).map((suggestion) => athleteSuggestion(athlete, suggestion));
+    });
+    return { suggestions: suggestions.sort(worstFirst), toLookAt: stale.length - fresh.size };
+  }
+
+  /** As many as can be looked at in the time of one answer. */
+  private async foundOf(scope: StudioScope, stale: readonly Revised[]): Promise<Map<string, SuggestionsAnswer>> {
+    const until = performance.now() + WORK_MS;
+    const fresh = new Map<string, SuggestionsAnswer>();
+    const left = [...stale];
+    const oneAfterTheOther = async () => {
+      while (performance.now() < until) {
+        const next = left.shift();
+        if (!next) return;
+        fresh.set(next.id, await this.kept.found(scope, next, 'suggestions', () => this.work.find(scope, next.id)));
+      }
+    };
+    await Promise.all(Array.from({ length: AT_ONCE }, oneAfterTheOther));
+    return fresh;
+  }
+
+  /** @throws 404 */
+  async ofAthlete(scope: StudioScope, athleteId: string): Promise<SuggestionsOfAthlete> {
+    const athlete = await scope.of(AthleteRow).get(athleteId, 'athlete');
+    const [{ suggestions }, answers] = await Promise.all([this.current(scope, athleteId), this.answers(scope, athleteId)]);
+    return {
+      open: openSuggestions(suggestions, answers).map((suggestion) => athleteSuggestion(athlete, suggestion)),
+      answered: answers.toReversed().slice(0, ANSWERED_SHOWN).map(answered),
+    };
+  }
+
+  /** What is proposed by what is known now. @throws 404 */
+  current(scope: StudioScope, athleteId: string): Promise<SuggestionsAnswer> {
+    return this.kept.of(scope, athleteId, 'suggestions', () => this.work.find(scope, athleteId));
+  }
+
+  private answers(scope: StudioScope, athleteId?: string): Promise<SuggestionAnswerRow[]> {
+    const at = MoreThanOrEqual(subDays(this.clock.now(), ANSWERS_DAYS));
+    return scope.of(SuggestionAnswerRow).find({
+      where: { at, ...(athleteId !== undefined && { athleteId }) },
+      order: { at: 'ASC', id: 'ASC' },
+    });
+  }
+}
+
+function athleteSuggestion({ id, name }: Pick<AthleteRow, 'id' | 'name'>, suggestion: Suggestion): AthleteSuggestion {
+  const places = suggestion.options.flatMap(({ effect }) => (effect.kind === 'blocks' ? effect.plans.map(({ place }) => place) : []));
+  const alone = places.find(({ programmeId }) => programmeId === null);
+  return { ...suggestion, athleteId: id, athleteName: name, sequenceId: alone?.sequenceId ?? null };
+}
+
+/** An answer as the API shows it. */
+export const answered = ({
+  id,
+  key,
+  kind,
+  hands,
+  why,
+  answer,
+  words,
+  reason,
+  sessionId,
+  changed,
+  at,
+}: SuggestionAnswerRow): AnsweredSuggestion => ({
+  ...{ id, key, kind, hands: [...hands], why, answer, words, reason, sessionId },
+  programmeId: changed[0]?.programmeId ?? null,
+  at: at.toISOString(),
+});
